@@ -1,0 +1,28 @@
+import Joi from 'joi';
+import { finite, identifier, notNegative, positive, share, text } from '../schema/fields';
+import type { Brief, ChosenSurface, SizeClass } from './brief';
+
+const chosenSurfaceSchema = Joi.object<ChosenSurface>({
+  id: identifier().required(),
+  libraryId: identifier(),
+  name: text(80).required(),
+  ground: Joi.valid('hard', 'loose').required(),
+  mu: notNegative().max(5).required(),
+  muError: notNegative().max(5).required(),
+  rollingResistance: notNegative().max(5).required(),
+  rollingResistanceError: notNegative().max(5).required(),
+});
+
+const sizeClassSchema = Joi.object<SizeClass>({ libraryId: identifier(), name: text(80).required(), massBudgetG: positive().required() });
+
+export const briefSchema = Joi.object<Brief>({
+  surfaces: Joi.array().items(chosenSurfaceSchema).max(20).unique('id').required(),
+  targetMps: positive().max(150),
+  distanceM: positive().max(10_000),
+  timeToDistanceS: positive().max(3600),
+  runTimeMinutes: positive().max(1440),
+  payloadG: notNegative().max(100_000),
+  gradePct: finite().min(-100).max(100),
+  meanSpeedShare: share(),
+  sizeClass: sizeClassSchema,
+});

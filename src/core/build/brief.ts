@@ -1,0 +1,37 @@
+/** A surface copied from the library, with the figures that this build reckons with. */
+export interface ChosenSurface {
+  id: string;
+  libraryId?: string;
+  name: string;
+  /** Which of a tyre's two factors applies. */
+  ground: 'hard' | 'loose';
+  /** Friction of a soft rubber tyre, and its standard deviation. */
+  mu: number;
+  muError: number;
+  rollingResistance: number;
+  rollingResistanceError: number;
+}
+
+export interface SizeClass {
+  libraryId?: string;
+  name: string;
+  massBudgetG: number;
+}
+
+/** What the car is for. Every value may be absent while a build is being made. */
+export interface Brief {
+  surfaces: ChosenSurface[];
+  targetMps?: number;
+  /** Distance that should be covered from rest, and in what time. */
+  distanceM?: number;
+  timeToDistanceS?: number;
+  runTimeMinutes?: number;
+  payloadG?: number;
+  /** Steepest climb, rise over run. */
+  gradePct?: number;
+  /** Mean speed over the target. */
+  meanSpeedShare?: number;
+  sizeClass?: SizeClass;
+}
+
+export const emptyBrief = (): Brief => ({ surfaces: [] });

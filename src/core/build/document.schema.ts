@@ -1,0 +1,28 @@
+import Joi from 'joi';
+import { parse } from '../schema/parse';
+import { briefSchema } from './brief.schema';
+import { chassisSchema } from './chassis.schema';
+import { type BuildDocument, migrateDocument, SCHEMA_VERSION } from './document';
+import { driveSchema } from './drive.schema';
+import { partsSchema } from './parts.schema';
+import { powerSchema } from './power.schema';
+
+export const documentSchema = Joi.object<BuildDocument>({
+  schemaVersion: Joi.valid(SCHEMA_VERSION).required(),
+  brief: briefSchema.required(),
+  drive: driveSchema.required(),
+  power: powerSchema.required(),
+  chassis: chassisSchema.required(),
+  suspension: Joi.object({}).required(),
+  parts: partsSchema.required(),
+  print: Joi.object({}).required(),
+}).required();
+
+/**
+ * A document of any known version, brought up to date and checked.
+ *
+ * @throws CalcError at the first offending field
+ */
+export function parseDocument(raw: unknown): BuildDocument {
+  return parse(documentSchema, migrateDocument(raw));
+}

@@ -1,0 +1,93 @@
+import type { ChosenSurface } from '../build/brief';
+import type { BuildDocument } from '../build/document';
+import type { Patch } from '../build/patch';
+import type { QuantityName } from '../units/quantities';
+import type { BriefDemandResult } from '../brief/demand';
+import type { DriveRunInput } from '../drive/definition';
+import type { DriveRunResult } from '../drive/run';
+import type { Assembled } from '../drive/runOfBuild';
+
+export const SEGMENTS = ['brief', 'drive', 'power', 'chassis', 'suspension', 'parts', 'print', 'field', 'learn'] as const;
+export type Segment = (typeof SEGMENTS)[number];
+
+export type State = 'over' | 'tight' | 'unknown' | 'clear';
+
+/** One line of the working of a figure: the formula with its numbers, and what comes out. */
+export interface WorkingStep {
+  readonly label: string;
+  readonly formula: string;
+  readonly value?: number;
+  readonly quantity?: QuantityName;
+  readonly source?: string;
+}
+
+/** What a domain offers against a bad check; the engine works out what it does. */
+export interface Proposal {
+  readonly text: string;
+  readonly patch: Patch;
+  /** 1 an adjustment, 2 an exchange, 3 a rebuild. */
+  readonly cost: 1 | 2 | 3;
+}
+
+export interface Remedy {
+  readonly text: string;
+  readonly patch: Patch;
+  /** Size of its effect in words. */
+  readonly effect: string;
+  /** The check's value and state with the remedy in place. */
+  readonly value?: number;
+  readonly state: State;
+}
+
+export interface Check {
+  readonly id: string;
+  readonly segment: Segment;
+  readonly title: string;
+  readonly quantity: QuantityName;
+  readonly value?: number;
+  readonly limit?: number;
+  readonly margin?: number;
+  readonly state: State;
+  readonly why: string;
+  /** Surface that it stands for, where it depends on one. */
+  readonly surface?: string;
+  readonly missing: readonly string[];
+  readonly working: readonly WorkingStep[];
+  readonly remedies: readonly Remedy[];
+}
+
+/** One build on one surface with what was already worked out about it. */
+export interface Subject {
+  readonly document: BuildDocument;
+  readonly surface: ChosenSurface | undefined;
+  runInput(): Assembled<DriveRunInput>;
+  /** At a state of charge (share), full where none is given. */
+  run(stateOfCharge?: number): DriveRunResult | undefined;
+  demand(): Assembled<BriefDemandResult>;
+}
+
+/** What a check finds: a figure against its limit, a state of its own, or what is missing. */
+export type Finding =
+  | { readonly missing: readonly string[] }
+  | {
+      readonly value: number;
+      readonly limit?: number;
+      /** Where the state does not follow from limit and value. */
+      readonly state?: State;
+      readonly why: string;
+      readonly working: readonly WorkingStep[];
+    };
+
+export interface CheckDefinition {
+  readonly id: string;
+  readonly segment: Segment;
+  readonly title: string;
+  readonly quantity: QuantityName;
+  readonly kind: 'ceiling' | 'floor' | 'band';
+  /** Margin under which it is tight; the workshop may set its own. */
+  readonly tightUnder?: number;
+  evaluate(subject: Subject): Finding;
+  propose?(subject: Subject): Proposal[];
+}
+
+export type Thresholds = Readonly<Record<string, number>>;

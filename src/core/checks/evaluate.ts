@@ -1,0 +1,109 @@
+import { briefChecks } from '../brief/checks';
+import type { ChosenSurface } from '../build/brief';
+import type { BuildDocument } from '../build/document';
+import { applyPatch } from '../build/patch';
+import { driveChecks } from '../drive/checks';
+import { powerChecks } from '../power/checks';
+import type { Check, CheckDefinition, Finding, Proposal, Remedy, State, Subject, Thresholds } from './check';
+import { subjectOf } from './subject';
+
+export const CHECK_DEFINITIONS: readonly CheckDefinition[] = [...briefChecks, ...driveChecks, ...powerChecks];
+
+/** Margins under which a check is tight, where the workshop sets none of its own. */
+export const DEFAULT_THRESHOLDS: Thresholds = Object.fromEntries(
+  CHECK_DEFINITIONS.flatMap(({ id, tightUnder }) => (tightUnder === undefined ? [] : [[id, tightUnder]])),
+);
+
+const MOST_REMEDIES = 3;
+const ORDER: Readonly<Record<State, number>> = { over: 0, tight: 1, unknown: 2, clear: 3 };
+
+/** Worse first: by state, then by the smaller margin. */
+export function byUrgency(a: Check, b: Check): number {
+  return ORDER[a.state] - ORDER[b.state] || (a.margin ?? Infinity) - (b.margin ?? Infinity);
+}
+
+/** The states of all checks of a build on one surface, without remedies. */
+export function statesOn(document: BuildDocument, surface: ChosenSurface | undefined, thresholds: Thresholds = {}): Check[] {
+  const subject = subjectOf(document, surface);
+  return CHECK_DEFINITIONS.map((definition) => evaluate(definition, subject, thresholds));
+}
+
+/** All checks over every chosen surface: each stands for its worst surface, with the remedies that help there. */
+export function evaluateBuild(document: BuildDocument, thresholds: Thresholds = {}): Check[] {
+  const subjects = subjectsOf(document);
+  return CHECK_DEFINITIONS.map((definition) => {
+    const found = subjects.map((subject) => ({ subject, check: evaluate(definition, subject, thresholds) }));
+    const worst = found.reduce((a, b) => (byUrgency(b.check, a.check) < 0 ? b : a));
+    return { ...worst.check, remedies: remediesFor(definition, worst.subject, worst.check, thresholds) };
+  });
+}
+
+function subjectsOf(document: BuildDocument): Subject[] {
+  const { surfaces } = document.brief;
+  return surfaces.length === 0 ? [subjectOf(document, undefined)] : surfaces.map((surface) => subjectOf(document, surface));
+}
+
+function evaluate(definition: CheckDefinition, subject: Subject, thresholds: Thresholds): Check {
+  const { id, segment, title, quantity } = definition;
+  const finding = definition.evaluate(subject);
+  const base = { id, segment, title, quantity, remedies: [], ...(subject.surface ? { surface: subject.surface.name } : {}) };
+  if ('missing' in finding) {
+    return { ...base, state: 'unknown', why: `Needs ${finding.missing.join(', ')}.`, missing: finding.missing, working: [] };
+  }
+  const margin = marginOf(definition, finding);
+  return {
+    ...base,
+    value: finding.value,
+    ...(finding.limit === undefined ? {} : { limit: finding.limit }),
+    ...(margin === undefined ? {} : { margin }),
+    state: finding.state ?? stateOf(margin!, thresholds[id] ?? definition.tightUnder ?? 1),
+    why: finding.why,
+    missing: [],
+    working: finding.working,
+  };
+}
+
+function marginOf({ kind }: CheckDefinition, { value, limit }: Exclude<Finding, { missing: readonly string[] }>): number | undefined {
+  if (kind === 'band' || limit === undefined) return undefined;
+  if (kind === 'ceiling') return value === 0 ? 1e6 : limit / value;
+  return limit === 0 ? 1e6 : value / limit;
+}
+
+function stateOf(margin: number, tightUnder: number): State {
+  if (margin < 1) return 'over';
+  return margin < tightUnder ? 'tight' : 'clear';
+}
+
+function remediesFor(definition: CheckDefinition, subject: Subject, check: Check, thresholds: Thresholds): Remedy[] {
+  if ((check.state !== 'over' && check.state !== 'tight') || !definition.propose) return [];
+  const tried = definition.propose(subject).map((proposal) => ({ proposal, after: tryOut(definition, subject, proposal, thresholds) }));
+  return tried
+    .filter(({ after }) => helps(check, after))
+    .sort((a, b) => byWorth(check, a, b))
+    .slice(0, MOST_REMEDIES)
+    .map(({ proposal, after }) => ({ text: proposal.text, patch: proposal.patch, effect: effectOf(check, after), ...(after.value === undefined ? {} : { value: after.value }), state: after.state }));
+}
+
+function tryOut(definition: CheckDefinition, { document, surface }: Subject, proposal: Proposal, thresholds: Thresholds): Check {
+  return evaluate(definition, subjectOf(applyPatch(document, proposal.patch), surface), thresholds);
+}
+
+const gainOf = (before: Check, after: Check) =>
+  before.margin !== undefined && after.margin !== undefined ? after.margin - before.margin : ORDER[after.state] - ORDER[before.state] || Math.abs((before.limit ?? 0) - (before.value ?? 0)) - Math.abs((after.limit ?? 0) - (after.value ?? 0));
+
+const helps = (before: Check, after: Check) => ORDER[after.state] >= ORDER[before.state] && after.state !== 'unknown' && gainOf(before, after) > 1e-9;
+
+interface Tried {
+  proposal: Proposal;
+  after: Check;
+}
+
+/** The better state first, then the largest effect for the least cost. */
+function byWorth(before: Check, a: Tried, b: Tried): number {
+  return ORDER[b.after.state] - ORDER[a.after.state] || gainOf(before, b.after) / b.proposal.cost - gainOf(before, a.after) / a.proposal.cost;
+}
+
+function effectOf(before: Check, after: Check): string {
+  if (before.margin === undefined || after.margin === undefined) return after.state === before.state ? after.why : `${before.state} to ${after.state}`;
+  return `margin ${before.margin.toFixed(2)} to ${after.margin.toFixed(2)}`;
+}

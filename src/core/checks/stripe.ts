@@ -1,0 +1,39 @@
+import { type Check, type Segment, SEGMENTS, type State } from './check';
+import { byUrgency } from './evaluate';
+
+/** What a segment of the stripe shows. */
+export interface SegmentState {
+  readonly segment: Segment;
+  readonly state: State;
+  /** The tightest check; none where nothing is worked out yet. */
+  readonly check?: Check;
+  /** What a segment without a result needs. */
+  readonly needs: readonly string[];
+}
+
+/** What the segments without checks will stand on. */
+const WILL_NEED: Readonly<Record<Segment, readonly string[]>> = {
+  brief: ['size class', 'run time a pack'],
+  drive: ['motor', 'pack', 'controller', 'reduction teeth', 'tyre'],
+  power: ['pack', 'controller', 'motor'],
+  chassis: ['components with their places and masses'],
+  suspension: ['hard points of a corner'],
+  parts: ['materials and loads of the parts'],
+  print: ['printer and part sizes'],
+  field: ['a timed run'],
+  learn: ['runs or a failure'],
+};
+
+/** One state for each segment: its worst check; unknown where none could be worked out. */
+export function stripeOf(checks: readonly Check[]): SegmentState[] {
+  return SEGMENTS.map((segment) => {
+    const own = checks.filter((check) => check.segment === segment);
+    const worked = own.filter(({ state }) => state !== 'unknown');
+    if (worked.length === 0) {
+      const needs = [...new Set(own.flatMap(({ missing }) => missing))];
+      return { segment, state: 'unknown', needs: needs.length > 0 ? needs : WILL_NEED[segment] };
+    }
+    const worst = [...own].sort(byUrgency)[0]!;
+    return { segment, state: worst.state, check: worst, needs: worst.missing };
+  });
+}

@@ -1,0 +1,41 @@
+import Joi from 'joi';
+import { count, finite, innerShare, notNegative, positive, share } from '../schema/fields';
+import type { DriveRunInput } from './definition';
+
+export const driveRunSchema = Joi.object<DriveRunInput>({
+  car: Joi.object({
+    massKg: positive().required(),
+    cdaM2: notNegative().required(),
+    claFrontM2: finite().default(0),
+    claRearM2: finite().default(0),
+    rollingResistance: notNegative().required(),
+    frontLoadShare: innerShare().required(),
+    cgHeightMm: positive().required(),
+    wheelbaseMm: positive().required(),
+    drivenAxles: Joi.valid('front', 'rear', 'all').required(),
+    wheelInertiaKgM2: notNegative().default(0),
+  }).required(),
+  tyre: Joi.object({ radiusMm: positive().required(), mu: notNegative().required() }).required(),
+  drive: Joi.object({ ratio: positive().required(), efficiency: share().required() }).required(),
+  motor: Joi.object({
+    kvRpmPerV: positive().required(),
+    resistanceMilliOhm: positive().required(),
+    noLoadCurrentA: notNegative().required(),
+    rotorInertiaKgM2: notNegative().default(0),
+    count: count().default(1),
+  }).required(),
+  esc: Joi.object({ currentLimitA: positive().required(), resistanceMilliOhm: notNegative().default(0) }).required(),
+  battery: Joi.object({
+    cells: count().required(),
+    cellResistanceMilliOhm: notNegative().required(),
+    parallel: count().default(1),
+    capacityMah: positive().required(),
+    stateOfCharge: share().default(1),
+    maxDischargeC: positive(),
+  }).required(),
+  airDensityKgM3: positive().default(1.2),
+  gradePct: finite().default(0),
+  throttle: share().default(1),
+  distanceM: positive().default(50),
+  maxTimeS: positive().default(60),
+}).required();

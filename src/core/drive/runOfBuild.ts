@@ -1,0 +1,103 @@
+import { AIR_DENSITY, airDensityAt } from '../constants';
+import type { ChosenSurface } from '../build/brief';
+import type { BuildDocument } from '../build/document';
+import { type ChosenTyre, overallEfficiency, overallRatio } from '../build/drive';
+import type { DriveRunInput } from './definition';
+
+/** What a run differs in from the build as it stands. */
+export interface RunConditions {
+  /** On top of the car and its payload, g. */
+  extraMassG?: number;
+  /** Air temperature, °C. */
+  ambientC?: number;
+  /** Share. */
+  stateOfCharge?: number;
+  gradePct?: number;
+  distanceM?: number;
+}
+
+export type Assembled<T> = { readonly ok: true; readonly value: T } | { readonly ok: false; readonly missing: readonly string[] };
+
+/**
+ * Inertia of a wheel with its tyre over m·r²: between a disc (0.5) and a hoop (1), because the tyre holds most of the mass.
+ * @see Meriam and Kraige, Dynamics, table D/4
+ */
+const WHEEL_INERTIA_SHARE = 0.75;
+const WHEELS = 4;
+
+/** Ready to run with the brief's payload, kg; undefined while the car's own mass is missing. */
+export function massWithPayloadKg(document: BuildDocument): number | undefined {
+  const { massG } = document.chassis;
+  return massG === undefined ? undefined : (massG + (document.brief.payloadG ?? 0)) / 1000;
+}
+
+/** Friction of this tyre on this surface. */
+export function frictionOf(surface: ChosenSurface, tyre: ChosenTyre): number {
+  return surface.mu * (surface.ground === 'hard' ? tyre.hardFactor : tyre.looseFactor);
+}
+
+/** The input of `drive.run` for a build on one surface, or the names of what it still needs. */
+export function runInputOf(document: BuildDocument, surface: ChosenSurface, conditions: RunConditions = {}): Assembled<DriveRunInput> {
+  const { brief, drive, power, chassis } = document;
+  const { motor, tyre } = drive;
+  const { battery, controller } = power;
+  const ratio = overallRatio(drive);
+  const massKg = massWithPayloadKg(document);
+  const missing = missingOf({
+    motor,
+    pack: battery,
+    controller,
+    'reduction teeth': ratio,
+    'driven axles': drive.drivenAxles,
+    tyre,
+    'mass ready to run': massKg,
+    wheelbase: chassis.wheelbaseMm,
+    'height of the centre of gravity': chassis.cgHeightMm,
+    'weight on the front axle': chassis.frontLoadShare,
+    'drag area': chassis.cdaM2,
+  });
+  if (missing.length > 0) return { ok: false, missing };
+  return {
+    ok: true,
+    value: {
+      car: {
+        massKg: massKg! + (conditions.extraMassG ?? 0) / 1000,
+        cdaM2: chassis.cdaM2!,
+        claFrontM2: chassis.claFrontM2 ?? 0,
+        claRearM2: chassis.claRearM2 ?? 0,
+        rollingResistance: surface.rollingResistance,
+        frontLoadShare: chassis.frontLoadShare!,
+        cgHeightMm: chassis.cgHeightMm!,
+        wheelbaseMm: chassis.wheelbaseMm!,
+        drivenAxles: drive.drivenAxles!,
+        wheelInertiaKgM2: WHEELS * WHEEL_INERTIA_SHARE * (tyre!.massG / 1000) * (tyre!.radiusMm / 1000) ** 2,
+      },
+      tyre: { radiusMm: tyre!.radiusMm, mu: frictionOf(surface, tyre!) },
+      drive: { ratio: ratio!, efficiency: overallEfficiency(drive) },
+      motor: {
+        kvRpmPerV: motor!.kvRpmPerV,
+        resistanceMilliOhm: motor!.resistanceMilliOhm,
+        noLoadCurrentA: motor!.noLoadCurrentA,
+        rotorInertiaKgM2: motor!.rotorInertiaKgM2,
+        count: drive.motorCount ?? 1,
+      },
+      esc: { currentLimitA: controller!.currentLimitA, resistanceMilliOhm: controller!.resistanceMilliOhm },
+      battery: {
+        cells: battery!.cells,
+        cellResistanceMilliOhm: battery!.cellResistanceMilliOhm,
+        parallel: battery!.parallel,
+        capacityMah: battery!.capacityMah,
+        maxDischargeC: battery!.maxDischargeC,
+        stateOfCharge: conditions.stateOfCharge ?? 1,
+      },
+      airDensityKgM3: conditions.ambientC === undefined ? AIR_DENSITY : airDensityAt(conditions.ambientC),
+      gradePct: conditions.gradePct ?? 0,
+      distanceM: conditions.distanceM ?? brief.distanceM ?? 50,
+    },
+  };
+}
+
+/** Names of the entries that are undefined. */
+export function missingOf(needed: Readonly<Record<string, unknown>>): string[] {
+  return Object.entries(needed).filter(([, value]) => value === undefined).map(([name]) => name);
+}

@@ -1,0 +1,104 @@
+import type { BuildDocument } from '../build/document';
+
+export const RUN_KINDS = ['timedDistance', 'launch'] as const;
+export type RunKind = (typeof RUN_KINDS)[number];
+
+export const RUN_KIND_NAMES: Readonly<Record<RunKind, string>> = { timedDistance: 'Timed distance', launch: 'Launch' };
+
+/** What the model expects of a run under its conditions; errors are one standard deviation. */
+export interface RunPrediction {
+  /** Over the measured distance. */
+  timeS: number;
+  timeErrorS: number;
+  /** Mean over the measured distance. */
+  speedMps: number;
+  speedErrorMps: number;
+  topSpeedMps?: number;
+  massKg: number;
+}
+
+/** How one attempt was timed; one of the three ways. */
+export interface Attempt {
+  id: string;
+  timeS?: number;
+  frames?: number;
+  captureFps?: number;
+  clipTimeS?: number;
+  slowdown?: number;
+}
+
+/** Under what a run was driven. */
+export interface Conditions {
+  /** Of the document as it was run. */
+  surfaceId: string;
+  surfaceName: string;
+  distanceM: number;
+  distanceErrorM?: number;
+  /** Driven before the first mark of a timed distance. */
+  runUpM?: number;
+  ambientC?: number;
+  packVBefore?: number;
+  packVAfter?: number;
+  /** On top of the car and its payload. */
+  extraMassG?: number;
+}
+
+/** What a run sheet sends; the id is made where the run is logged, so that sending it twice makes one. */
+export interface RunSheet {
+  id: string;
+  kind: RunKind;
+  attempts: Attempt[];
+  conditions: Conditions;
+  drivenMinutes?: number;
+  note?: string;
+  /** ISO 8601. */
+  ranAt: string;
+  /** The build as it was run. */
+  document: BuildDocument;
+}
+
+export interface RunRecord extends RunSheet {
+  revisionId: string;
+  /** Made when it was logged, for its conditions; none where the build was not ready for one. */
+  prediction?: RunPrediction;
+}
+
+export interface FailureSheet {
+  id: string;
+  mode: string;
+  partId?: string;
+  partName: string;
+  runId?: string;
+  /** Driven by the part until then. */
+  hours?: number;
+  story?: string;
+  /** ISO 8601. */
+  occurredAt: string;
+  /** What was done about it, and the revision that carries it. */
+  fix?: string;
+  fixRevisionId?: string;
+}
+
+export interface FailureRecord extends FailureSheet {
+  revisionId: string;
+}
+
+export interface RevisionRecord {
+  id: string;
+  buildId: string;
+  letter: string;
+  parentId?: string;
+  /** Why it was opened. */
+  why?: string;
+  /** What it should do. */
+  expected?: string;
+  document: BuildDocument;
+  version: number;
+  createdAt: string;
+}
+
+export interface BuildRecord {
+  id: string;
+  name: string;
+  createdAt: string;
+}

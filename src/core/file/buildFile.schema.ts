@@ -1,0 +1,52 @@
+import Joi from 'joi';
+import { documentSchema } from '../build/document.schema';
+import { CalcError } from '../errors';
+import { failureSheetFields, predictionSchema, runSheetFields } from '../field/records.schema';
+import { libraryItemSchema } from '../library/items.schema';
+import { identifier, text } from '../schema/fields';
+import { parse } from '../schema/parse';
+import { type BuildFile, FILE_FORMAT, FILE_VERSION, readBuildFileText } from './buildFile';
+
+const moment = () => Joi.string().isoDate().required();
+
+const revisionSchema = Joi.object({
+  id: identifier().required(),
+  letter: Joi.string().pattern(/^[A-Z]{1,3}$/).required(),
+  parentId: identifier(),
+  why: text(2000),
+  expected: text(2000),
+  createdAt: moment(),
+  document: documentSchema,
+});
+
+export const buildFileSchema = Joi.object<BuildFile>({
+  format: Joi.valid(FILE_FORMAT).required(),
+  formatVersion: Joi.valid(FILE_VERSION).required(),
+  build: Joi.object({ id: identifier().required(), name: text(80).required(), createdAt: moment() }).required(),
+  revisions: Joi.array().items(revisionSchema).min(1).max(1000).unique('id').unique('letter').required(),
+  runs: Joi.array().items(Joi.object({ ...runSheetFields, revisionId: identifier().required(), prediction: predictionSchema })).max(20_000).unique('id').required(),
+  failures: Joi.array().items(Joi.object({ ...failureSheetFields, revisionId: identifier().required() })).max(20_000).unique('id').required(),
+  library: Joi.array().items(libraryItemSchema).max(2000).unique('id').required(),
+}).required();
+
+/**
+ * A build file from its text.
+ *
+ * @throws CalcError at what is damaged, foreign, newer, huge, out of range or points nowhere
+ */
+export function parseBuildFile(text: string): BuildFile {
+  const file = parse(buildFileSchema, readBuildFileText(text));
+  const revisions = new Set(file.revisions.map(({ id }) => id));
+  const runs = new Set(file.runs.map(({ id }) => id));
+  const known = (path: string, id: string | undefined, ids: Set<string>) => {
+    if (id !== undefined && !ids.has(id)) throw new CalcError(path, `names ${id}, which the file does not hold`);
+  };
+  file.revisions.forEach((revision, i) => known(`revisions.${i}.parentId`, revision.parentId, revisions));
+  file.runs.forEach((run, i) => known(`runs.${i}.revisionId`, run.revisionId, revisions));
+  file.failures.forEach((failure, i) => {
+    known(`failures.${i}.revisionId`, failure.revisionId, revisions);
+    known(`failures.${i}.runId`, failure.runId, runs);
+    known(`failures.${i}.fixRevisionId`, failure.fixRevisionId, revisions);
+  });
+  return file;
+}

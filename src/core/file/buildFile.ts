@@ -1,0 +1,106 @@
+import { migrateDocument } from '../build/document';
+import { CalcError } from '../errors';
+import type { BuildRecord, FailureRecord, RevisionRecord, RunRecord } from '../field/records';
+import type { LibraryItem } from '../library/items';
+
+export const FILE_FORMAT = 'lean-badger-build';
+export const FILE_VERSION = 1;
+/** Bytes over which a file is refused unread. */
+export const LARGEST_FILE = 20 * 1024 * 1024;
+
+/** A whole build in one file. */
+export interface BuildFile {
+  format: typeof FILE_FORMAT;
+  formatVersion: typeof FILE_VERSION;
+  build: BuildRecord;
+  revisions: Omit<RevisionRecord, 'buildId' | 'version'>[];
+  runs: RunRecord[];
+  failures: FailureRecord[];
+  /** Items of the library that the revisions were copied from. */
+  library: LibraryItem[];
+}
+
+const FIRST_KEYS = ['format', 'formatVersion', 'schemaVersion', 'build', 'revisions', 'runs', 'failures', 'library', 'id', 'kind', 'name', 'letter', 'parentId', 'revisionId', 'brief', 'drive', 'power', 'chassis', 'suspension', 'parts', 'print'];
+
+/** Text of a build file: keys in one order, records by their date and id, so that the same build gives the same bytes. */
+export function writeBuildFile(file: BuildFile): string {
+  const sorted: BuildFile = {
+    ...file,
+    revisions: [...file.revisions].sort((a, b) => byLetter(a.letter, b.letter)),
+    runs: [...file.runs].sort((a, b) => compare(a.ranAt, b.ranAt) || compare(a.id, b.id)),
+    failures: [...file.failures].sort((a, b) => compare(a.occurredAt, b.occurredAt) || compare(a.id, b.id)),
+    library: [...file.library].sort((a, b) => compare(a.kind, b.kind) || compare(a.id, b.id)),
+  };
+  return `${JSON.stringify(ordered(sorted), null, 2)}\n`;
+}
+
+const compare = (a: string, b: string) => (a < b ? -1 : a > b ? 1 : 0);
+
+/** A to Z, then AA. */
+export function byLetter(a: string, b: string): number {
+  return a.length - b.length || compare(a, b);
+}
+
+function ordered(value: unknown): unknown {
+  if (Array.isArray(value)) return value.map(ordered);
+  if (typeof value !== 'object' || value === null) return value;
+  const rank = (key: string) => (FIRST_KEYS.indexOf(key) + 1 || FIRST_KEYS.length + 1);
+  const keys = Object.keys(value).sort((a, b) => rank(a) - rank(b) || compare(a, b));
+  return Object.fromEntries(keys.map((key) => [key, ordered((value as Record<string, unknown>)[key])]));
+}
+
+/**
+ * JSON of a build file with its documents brought up to date; the schema still has to check it.
+ *
+ * @throws CalcError for a damaged, foreign or newer file, saying where
+ */
+export function readBuildFileText(text: string): unknown {
+  if (text.length > LARGEST_FILE) throw new CalcError('', `is larger than ${LARGEST_FILE / 1024 / 1024} MB`, 'a build file holds one build only');
+  const raw = parseJson(text);
+  if (typeof raw !== 'object' || raw === null || (raw as { format?: unknown }).format !== FILE_FORMAT) {
+    throw new CalcError('format', 'is not a build file of this program', `a build file begins with "format": "${FILE_FORMAT}"`);
+  }
+  const { formatVersion } = raw as { formatVersion?: unknown };
+  if (typeof formatVersion !== 'number' || !Number.isInteger(formatVersion) || formatVersion < 1) throw new CalcError('formatVersion', 'is missing or is no whole number from 1');
+  if (formatVersion > FILE_VERSION) throw new CalcError('formatVersion', `is ${formatVersion}, and this program reads versions up to ${FILE_VERSION}`, 'open it with a newer version of the program');
+  return liftDocuments(raw as Record<string, unknown>);
+}
+
+function parseJson(text: string): unknown {
+  try {
+    return JSON.parse(text);
+  } catch (error) {
+    const position = Number(/position (\d+)/.exec((error as Error).message)?.[1] ?? NaN);
+    const where = Number.isNaN(position) ? '' : ` at line ${text.slice(0, position).split('\n').length}`;
+    throw new CalcError('', `is damaged: the text stops being JSON${where}`, 'export it again from where it came');
+  }
+}
+
+function liftDocuments(raw: Record<string, unknown>): unknown {
+  const lift = (list: unknown, name: string) =>
+    Array.isArray(list)
+      ? list.map((record: unknown, index) => {
+          if (typeof record !== 'object' || record === null || !('document' in record)) return record;
+          try {
+            return { ...record, document: migrateDocument(record.document) };
+          } catch (error) {
+            if (error instanceof CalcError) throw new CalcError(`${name}.${index}.document.${error.path}`, error.message, error.remedy);
+            throw error;
+          }
+        })
+      : list;
+  return { ...raw, revisions: lift(raw.revisions, 'revisions'), runs: lift(raw.runs, 'runs') };
+}
+
+/** Ids of the library items that a set of documents was copied from. */
+export function libraryIdsIn(documents: readonly RevisionRecord['document'][]): Set<string> {
+  const ids = documents.flatMap(({ brief, drive, power }) => [
+    ...brief.surfaces.map(({ libraryId }) => libraryId),
+    brief.sizeClass?.libraryId,
+    drive.motor?.libraryId,
+    drive.tyre?.libraryId,
+    power.battery?.libraryId,
+    power.controller?.libraryId,
+  ]);
+  return new Set(ids.filter((id): id is string => id !== undefined));
+}

@@ -1,0 +1,43 @@
+import Joi, { type ObjectSchema } from 'joi';
+import { compoundFigures, motorFigures, tyreFigures } from '../build/drive.schema';
+import { STAGE_KINDS } from '../build/drive';
+import { batteryFigures, controllerFigures } from '../build/power.schema';
+import { identifier, notNegative, positive, share, text } from '../schema/fields';
+import { parse } from '../schema/parse';
+import { LIBRARY_KINDS, type LibraryFigures, type LibraryItem, type LibraryKind } from './items';
+
+const name = text(80).required();
+
+const figuresSchemas: { readonly [K in LibraryKind]: ObjectSchema<LibraryFigures[K]> } = {
+  motor: Joi.object(motorFigures),
+  battery: Joi.object(batteryFigures),
+  controller: Joi.object(controllerFigures),
+  tyre: Joi.object(tyreFigures),
+  surface: Joi.object({
+    name,
+    ground: Joi.valid('hard', 'loose').required(),
+    mu: notNegative().max(5).required(),
+    muError: notNegative().max(5).required(),
+    rollingResistance: notNegative().max(5).required(),
+    rollingResistanceError: notNegative().max(5).required(),
+  }),
+  compound: Joi.object({ name, ...compoundFigures }),
+  stage: Joi.object({ name, kind: Joi.valid(...STAGE_KINDS).required(), efficiency: share().required() }),
+  sizeClass: Joi.object({ name, massBudgetG: positive().required() }),
+};
+
+export const libraryItemSchema = Joi.alternatives(
+  ...LIBRARY_KINDS.map((kind) => Joi.object({ id: identifier().required(), kind: Joi.valid(kind).required(), data: figuresSchemas[kind].required() })),
+);
+
+const kindSchema = Joi.object({ id: identifier().required(), kind: Joi.valid(...LIBRARY_KINDS).required(), data: Joi.object().unknown().required() }).required();
+
+/**
+ * A library item, its figures checked by the schema of its kind.
+ *
+ * @throws CalcError at the first offending field
+ */
+export function parseLibraryItem(raw: unknown): LibraryItem {
+  const { kind } = parse(kindSchema, raw) as { kind: LibraryKind };
+  return parse(Joi.object({ id: identifier().required(), kind: Joi.valid(kind).required(), data: figuresSchemas[kind].required() }), raw) as LibraryItem;
+}

@@ -1,0 +1,52 @@
+import type { ChosenSurface, SizeClass } from '../build/brief';
+import type { ChosenMotor, ChosenTyre, StageKind } from '../build/drive';
+import type { ChosenBattery, ChosenController } from '../build/power';
+
+export const LIBRARY_KINDS = ['motor', 'battery', 'controller', 'tyre', 'surface', 'compound', 'stage', 'sizeClass'] as const;
+export type LibraryKind = (typeof LIBRARY_KINDS)[number];
+
+/** What the workshop holds of each kind; a build copies the figures. */
+export interface LibraryFigures {
+  motor: Omit<ChosenMotor, 'libraryId'>;
+  battery: Omit<ChosenBattery, 'libraryId'>;
+  controller: Omit<ChosenController, 'libraryId'>;
+  /** `compound` is the id of a compound of the same library. */
+  tyre: Pick<ChosenTyre, 'name' | 'compound' | 'radiusMm' | 'massG'>;
+  surface: Omit<ChosenSurface, 'id' | 'libraryId'>;
+  compound: { name: string } & Pick<ChosenTyre, 'hardFactor' | 'looseFactor'>;
+  stage: { name: string; kind: StageKind; efficiency: number };
+  sizeClass: Omit<SizeClass, 'libraryId'>;
+}
+
+export interface LibraryItem<K extends LibraryKind = LibraryKind> {
+  id: string;
+  kind: K;
+  data: LibraryFigures[K];
+}
+
+export const KIND_NAMES: Readonly<Record<LibraryKind, { one: string; many: string }>> = {
+  motor: { one: 'motor', many: 'Motors' },
+  battery: { one: 'pack', many: 'Packs' },
+  controller: { one: 'controller', many: 'Controllers' },
+  tyre: { one: 'tyre', many: 'Tyres' },
+  surface: { one: 'surface', many: 'Surfaces' },
+  compound: { one: 'compound', many: 'Tyre compounds' },
+  stage: { one: 'stage', many: 'Reduction stages' },
+  sizeClass: { one: 'size class', many: 'Size classes' },
+};
+
+export function itemsOf<K extends LibraryKind>(items: readonly LibraryItem[], kind: K): LibraryItem<K>[] {
+  return items.filter((item): item is LibraryItem<K> => item.kind === kind);
+}
+
+/** A tyre's figures with those of its compound, as a build copies them. */
+export function tyreForBuild(tyre: LibraryItem<'tyre'>, items: readonly LibraryItem[]): ChosenTyre {
+  const compound = itemsOf(items, 'compound').find(({ id }) => id === tyre.data.compound);
+  return {
+    libraryId: tyre.id,
+    ...tyre.data,
+    compound: compound?.data.name ?? tyre.data.compound,
+    hardFactor: compound?.data.hardFactor ?? 1,
+    looseFactor: compound?.data.looseFactor ?? 1,
+  };
+}

@@ -1,0 +1,17 @@
+import tQuantile from '@stdlib/stats-base-dists-t-quantile';
+
+/** Arithmetic mean of at least one value. */
+export function mean(values: readonly number[]): number {
+  return values.reduce((sum, value) => sum + value, 0) / values.length;
+}
+
+/** Sample standard deviation (n − 1) of at least two values. */
+export function sampleDeviation(values: readonly number[]): number {
+  const middle = mean(values);
+  return Math.sqrt(values.reduce((sum, value) => sum + (value - middle) ** 2, 0) / (values.length - 1));
+}
+
+/** Half width of the two-sided 95 % interval of a mean over its standard error. Source: Student's t. */
+export function student95(degreesOfFreedom: number): number {
+  return tQuantile(0.975, degreesOfFreedom);
+}

@@ -1,0 +1,146 @@
+import type { CheckDefinition, Proposal, Subject } from '../checks/check';
+import { CHARGED_CELL_V, USUAL_CUTOFF_V } from '../build/power';
+import { RAD_PER_S_PER_RPM } from '../constants';
+import { createPlant } from '../drive/plant';
+import { plain } from '../units/plain';
+
+/** Charge at which a pack is watched for sagging, share. */
+const LOW_CHARGE = 0.3;
+
+const volts: CheckDefinition = {
+  id: 'power.volts',
+  segment: 'power',
+  title: 'Charged pack',
+  quantity: 'voltageV',
+  kind: 'ceiling',
+  tightUnder: 1,
+  evaluate: ({ document }) => {
+    const { battery, controller } = document.power;
+    const { motor } = document.drive;
+    if (!battery || !controller || !motor) return { missing: [...(battery ? [] : ['pack']), ...(controller ? [] : ['controller']), ...(motor ? [] : ['motor'])] };
+    const charged = battery.cells * CHARGED_CELL_V;
+    const weaker = controller.maxV <= motor.maxV ? 'controller' : 'motor';
+    const limit = Math.min(controller.maxV, motor.maxV);
+    return {
+      value: charged,
+      limit,
+      why: `A fresh pack of ${battery.cells} cells gives ${plain(charged)} V; the ${weaker} bears ${plain(limit)} V.`,
+      working: [{ label: 'Charged', formula: `${battery.cells} · ${CHARGED_CELL_V} V`, value: charged, quantity: 'voltageV' }],
+    };
+  },
+  propose: ({ document }) => {
+    const battery = document.power.battery;
+    if (!battery || battery.cells < 2) return [];
+    return [{ text: `${battery.cells - 1} cells instead of ${battery.cells}`, patch: [{ path: ['power', 'battery', 'cells'], value: battery.cells - 1 }], cost: 2 }];
+  },
+};
+
+const controllerCurrent: CheckDefinition = {
+  id: 'power.controller',
+  segment: 'power',
+  title: 'Controller at the wished speed',
+  quantity: 'currentA',
+  kind: 'ceiling',
+  tightUnder: 1.3,
+  evaluate: (subject) => {
+    const input = subject.runInput();
+    const target = subject.document.brief.targetMps;
+    if (!input.ok || target === undefined) return { missing: [...(input.ok ? [] : input.missing), ...(target === undefined ? ['wished speed'] : [])] };
+    const { motor, drive, tyre } = input.value;
+    const resistance = createPlant({ ...input.value, airDensityKgM3: 1.2, gradePct: 0, throttle: 1 }).resistanceN(target);
+    const torque = (resistance * (tyre.radiusMm / 1000)) / ((motor.count ?? 1) * drive.ratio * drive.efficiency);
+    const amps = torque * motor.kvRpmPerV * RAD_PER_S_PER_RPM + motor.noLoadCurrentA;
+    const rating = subject.document.power.controller!.continuousA;
+    return {
+      value: amps,
+      limit: rating,
+      why: `Holding the wished speed takes ${plain(amps)} A a motor; the controller bears ${plain(rating)} A for long.`,
+      working: [
+        { label: 'Resistance', formula: `at ${plain(target)} m/s`, value: resistance, quantity: 'forceN' },
+        { label: 'Motor torque', formula: `${plain(resistance)} N · ${plain(tyre.radiusMm / 1000)} m / (${motor.count ?? 1} · ${plain(drive.ratio, 4)} · ${plain(drive.efficiency)}) = ${plain(torque)} Nm` },
+        { label: 'Current', formula: `${plain(torque)} Nm · ${plain(motor.kvRpmPerV, 4)} rpm/V · 2π/60 + ${plain(motor.noLoadCurrentA)} A`, value: amps, quantity: 'currentA', source: 'DC-motor equations' },
+      ],
+    };
+  },
+  propose: (subject) => [...shorter(subject), ...biggerController(subject)],
+};
+
+const packCurrent: CheckDefinition = {
+  id: 'power.pack',
+  segment: 'power',
+  title: 'Peak current of the pack',
+  quantity: 'currentA',
+  kind: 'ceiling',
+  tightUnder: 1.15,
+  evaluate: (subject) => {
+    const input = subject.runInput();
+    if (!input.ok) return { missing: input.missing };
+    const battery = subject.document.power.battery!;
+    const rated = (battery.capacityMah / 1000) * battery.maxDischargeC;
+    const peak = subject.run()!.peakBatteryCurrentA;
+    return {
+      value: peak,
+      limit: rated,
+      why: `At full throttle it draws ${plain(peak)} A; the pack is rated ${plain(rated)} A.`,
+      working: [{ label: 'Rated', formula: `${plain(battery.capacityMah / 1000)} Ah · ${plain(battery.maxDischargeC)} C`, value: rated, quantity: 'currentA' }, { label: 'Peak', formula: 'largest battery current of the run, duty · motor current', value: peak, quantity: 'currentA' }],
+    };
+  },
+  propose: biggerPack,
+};
+
+const sag: CheckDefinition = {
+  id: 'power.sag',
+  segment: 'power',
+  title: 'Pack under load at 30 %',
+  quantity: 'voltageV',
+  kind: 'floor',
+  tightUnder: 1.03,
+  evaluate: (subject) => {
+    const input = subject.runInput();
+    if (!input.ok) return { missing: input.missing };
+    const run = subject.run(LOW_CHARGE)!;
+    const { cells } = input.value.battery;
+    const perCell = run.minBatteryVoltageV / cells;
+    const cutoff = subject.document.power.cutoffVPerCell ?? USUAL_CUTOFF_V;
+    return {
+      value: perCell,
+      limit: cutoff,
+      why: `A launch at 30 % charge pulls a cell down to ${plain(perCell)} V; the cut-off is ${plain(cutoff)} V.`,
+      working: [{ label: 'Loaded cell', formula: `(open-circuit volts − ${plain(run.peakBatteryCurrentA)} A · pack resistance) / ${cells}`, value: perCell, quantity: 'voltageV' }],
+    };
+  },
+  propose: biggerPack,
+};
+
+export const powerChecks: readonly CheckDefinition[] = [volts, controllerCurrent, packCurrent, sag];
+
+function biggerPack({ document }: Subject): Proposal[] {
+  const battery = document.power.battery;
+  if (!battery) return [];
+  const twice = { text: 'Two such packs in parallel', patch: [
+    { path: ['power', 'battery', 'parallel'], value: battery.parallel * 2 },
+    { path: ['power', 'battery', 'capacityMah'], value: battery.capacityMah * 2 },
+    ...(document.chassis.massG === undefined ? [] : [{ path: ['chassis', 'massG'], value: document.chassis.massG + battery.massG }]),
+  ], cost: 2 as const };
+  const larger = 1.3;
+  return [
+    { text: `A pack of ${Math.round((battery.capacityMah * larger) / 100) * 100} mAh of the same make`, patch: [
+      { path: ['power', 'battery', 'capacityMah'], value: Math.round((battery.capacityMah * larger) / 100) * 100 },
+      { path: ['power', 'battery', 'cellResistanceMilliOhm'], value: battery.cellResistanceMilliOhm / larger },
+    ], cost: 2 },
+    twice,
+  ];
+}
+
+function biggerController({ document }: Subject): Proposal[] {
+  const controller = document.power.controller;
+  if (!controller) return [];
+  const continuousA = Math.ceil((controller.continuousA * 1.5) / 10) * 10;
+  return [{ text: `A controller of ${continuousA} A`, patch: [{ path: ['power', 'controller', 'continuousA'], value: continuousA }], cost: 2 }];
+}
+
+function shorter({ document }: Subject): Proposal[] {
+  const stage = document.drive.stages.find(({ pinionTeeth, wheelTeeth }) => pinionTeeth !== undefined && wheelTeeth !== undefined);
+  if (!stage || stage.pinionTeeth! < 10) return [];
+  return [{ text: `Pinion ${stage.pinionTeeth} to ${stage.pinionTeeth! - 2} teeth`, patch: [{ path: ['drive', 'stages', stage.id, 'pinionTeeth'], value: stage.pinionTeeth! - 2 }], cost: 1 }];
+}

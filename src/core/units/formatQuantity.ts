@@ -1,0 +1,32 @@
+import { quantityOf, toShown, unitOf, type QuantityName, type UnitSystem } from './quantities';
+
+/** How the reader writes numbers and which units they like. */
+export interface Reader {
+  readonly locale: string;
+  readonly units: UnitSystem;
+}
+
+export interface Shown {
+  readonly number: string;
+  readonly unit: string;
+}
+
+/** Number in the reader's marks, to a count of significant digits, never in exponents. */
+export function formatNumber(value: number, locale: string, digits = 3): string {
+  const size = Math.abs(value);
+  if (size !== 0 && size < 1e-9) return '0';
+  const whole = size >= 10 ** digits;
+  return new Intl.NumberFormat(locale, whole ? { maximumFractionDigits: 0 } : { maximumSignificantDigits: digits }).format(value);
+}
+
+/** A stored value as the reader sees it, number and unit apart. */
+export function formatQuantity(value: number, name: QuantityName, reader: Reader, digits?: number): Shown {
+  const unit = unitOf(name, reader.units);
+  return { number: formatNumber(toShown(value, unit), reader.locale, digits ?? quantityOf(name).digits ?? 3), unit: unit.symbol };
+}
+
+/** The same in one string, thin-spaced. */
+export function formatText(value: number, name: QuantityName, reader: Reader, digits?: number): string {
+  const { number, unit } = formatQuantity(value, name, reader, digits);
+  return unit === '' ? number : `${number}\u202f${unit}`;
+}

@@ -1,0 +1,30 @@
+import { parseNumber, type NumberMarks } from './parseNumber';
+import { quantityOf, toStored, type QuantityName, type Unit, type UnitSystem } from './quantities';
+
+export type Parsed = { ok: true; value: number; unit: Unit; number: number } | { ok: false; message: string };
+
+/**
+ * Reads "1.5 in", "30 mph", "2 lb" or a bare number in the unit that the field shows.
+ *
+ * @returns the value as stored (the name of the quantity says in what unit), or what is wrong in a sentence
+ */
+export function parseQuantity(text: string, name: QuantityName, system: UnitSystem, marks: NumberMarks): Parsed {
+  const quantity = quantityOf(name);
+  const units: Unit[] = [quantity[system], quantity.metric, quantity.imperial, ...(quantity.others ?? [])];
+  const match = /^\s*([+\-−]?[\d.,\s\u00a0\u2009\u202f'’]*\d[.,]?(?:e[+-]?\d+)?)\s*(.*?)\s*$/i.exec(text);
+  if (!match) return { ok: false, message: `"${text.trim()}" is not a number` };
+  const [, digits, suffix = ''] = match;
+  const number = parseNumber(digits!.trim(), marks);
+  if (number === undefined) return { ok: false, message: `"${text.trim()}" is not a number` };
+  const unit = suffix === '' ? units[0]! : units.find((candidate) => matches(candidate, suffix));
+  if (!unit) {
+    const known = [...new Set(units.map(({ symbol }) => symbol).filter(Boolean))].join(', ');
+    return { ok: false, message: known === '' ? `write a number without a unit` : `"${suffix}" is no unit here; use ${known}` };
+  }
+  return { ok: true, value: toStored(number, unit), unit, number };
+}
+
+function matches(unit: Unit, suffix: string): boolean {
+  const wanted = suffix.toLowerCase().replace(/\s+/g, ' ');
+  return [unit.symbol, ...(unit.also ?? [])].some((name) => name.toLowerCase() === wanted);
+}

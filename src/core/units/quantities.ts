@@ -1,0 +1,74 @@
+export type UnitSystem = 'metric' | 'imperial';
+
+export interface Unit {
+  readonly symbol: string;
+  /** Stored value = shown value × scale + offset. */
+  readonly scale: number;
+  readonly offset?: number;
+  readonly also?: readonly string[];
+}
+
+/** One kind of number on a screen: how it is stored, shown in either system, and what else may be typed. */
+export interface Quantity {
+  readonly metric: Unit;
+  readonly imperial: Unit;
+  readonly others?: readonly Unit[];
+  /** Digits that a screen shows. */
+  readonly digits?: number;
+}
+
+const unit = (symbol: string, scale: number, also?: readonly string[], offset?: number): Unit => ({ symbol, scale, ...(also ? { also } : {}), ...(offset === undefined ? {} : { offset }) });
+const same = (one: Unit, others: readonly Unit[] = [], digits?: number): Quantity => ({ metric: one, imperial: one, others, ...(digits ? { digits } : {}) });
+
+const MM_PER_INCH = 25.4;
+const G_PER_POUND = 453.59237;
+const MPS_PER_MPH = 0.44704;
+const MPS_PER_KMH = 1 / 3.6;
+
+/** Exact by definition: inch 25.4 mm, pound 453.59237 g, mile 1609.344 m (international yard and pound agreement, 1959). */
+export const QUANTITIES = {
+  lengthMm: { metric: unit('mm', 1), imperial: unit('in', MM_PER_INCH, ['"', 'inch', 'inches']), others: [unit('cm', 10), unit('m', 1000), unit('ft', 304.8, ["'"])] },
+  distanceM: { metric: unit('m', 1), imperial: unit('ft', 0.3048, ["'", 'feet']), others: [unit('cm', 0.01), unit('mm', 0.001), unit('km', 1000), unit('in', 0.0254, ['"']), unit('yd', 0.9144)] },
+  massG: { metric: unit('g', 1), imperial: unit('oz', G_PER_POUND / 16), others: [unit('kg', 1000), unit('lb', G_PER_POUND, ['lbs'])] },
+  speedMps: { metric: unit('km/h', MPS_PER_KMH, ['kmh', 'kph']), imperial: unit('mph', MPS_PER_MPH), others: [unit('m/s', 1, ['mps']), unit('ft/s', 0.3048, ['fps'])] },
+  accelMps2: { metric: unit('m/s²', 1, ['m/s2']), imperial: unit('ft/s²', 0.3048, ['ft/s2']), others: [unit('g', 9.81)] },
+  timeS: same(unit('s', 1), [unit('ms', 0.001), unit('min', 60)]),
+  minutes: same(unit('min', 1), [unit('h', 60), unit('s', 1 / 60)]),
+  hours: same(unit('h', 1), [unit('min', 1 / 60)]),
+  forceN: { metric: unit('N', 1), imperial: unit('lbf', 4.4482216152605) },
+  powerW: same(unit('W', 1), [unit('kW', 1000)]),
+  energyWh: same(unit('Wh', 1)),
+  voltageV: same(unit('V', 1), [unit('mV', 0.001)]),
+  currentA: same(unit('A', 1), [unit('mA', 0.001)]),
+  resistanceMilliOhm: same(unit('mΩ', 1, ['mohm', 'milliohm']), [unit('Ω', 1000, ['ohm'])]),
+  capacityMah: same(unit('mAh', 1), [unit('Ah', 1000)], 4),
+  motorConstant: same(unit('rpm/V', 1, ['kv']), [], 4),
+  rpm: same(unit('rpm', 1), []),
+  temperatureC: { metric: unit('°C', 1, ['c']), imperial: unit('°F', 5 / 9, ['f'], -160 / 9) },
+  areaM2: { metric: unit('cm²', 1e-4, ['cm2']), imperial: unit('in²', 0.00064516, ['in2']), others: [unit('m²', 1, ['m2'])] },
+  inertiaKgM2: same(unit('g·cm²', 1e-7, ['gcm2', 'g cm2'])),
+  share: same(unit('%', 0.01)),
+  percent: same(unit('%', 1)),
+  rating: same(unit('C', 1)),
+  ratio: same(unit('', 1), [], 4),
+  coefficient: same(unit('', 1)),
+  count: same(unit('', 1), [], 6),
+} satisfies Record<string, Quantity>;
+
+export type QuantityName = keyof typeof QUANTITIES;
+
+export function quantityOf(name: QuantityName): Quantity {
+  return QUANTITIES[name];
+}
+
+export function unitOf(name: QuantityName, system: UnitSystem): Unit {
+  return quantityOf(name)[system];
+}
+
+export function toShown(value: number, unit: Unit): number {
+  return (value - (unit.offset ?? 0)) / unit.scale;
+}
+
+export function toStored(shown: number, unit: Unit): number {
+  return Number((shown * unit.scale + (unit.offset ?? 0)).toPrecision(12));
+}
