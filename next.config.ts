@@ -4,6 +4,7 @@ const config: NextConfig = {
   reactStrictMode: true,
   poweredByHeader: false,
   devIndicators: false,
+  distDir: process.env.NEXT_DIST_DIR ?? '.next',
   serverExternalPackages: ['pg', 'joi'],
 };
 

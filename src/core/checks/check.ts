@@ -39,11 +39,15 @@ export interface Remedy {
   readonly state: State;
 }
 
+/** A value that must stay under its limit, over it, or between two. */
+export type CheckKind = 'ceiling' | 'floor' | 'band';
+
 export interface Check {
   readonly id: string;
   readonly segment: Segment;
   readonly title: string;
   readonly quantity: QuantityName;
+  readonly kind: CheckKind;
   readonly value?: number;
   readonly limit?: number;
   readonly margin?: number;
@@ -83,7 +87,7 @@ export interface CheckDefinition {
   readonly segment: Segment;
   readonly title: string;
   readonly quantity: QuantityName;
-  readonly kind: 'ceiling' | 'floor' | 'band';
+  readonly kind: CheckKind;
   /** Margin under which it is tight; the workshop may set its own. */
   readonly tightUnder?: number;
   evaluate(subject: Subject): Finding;

@@ -44,9 +44,9 @@ function subjectsOf(document: BuildDocument): Subject[] {
 }
 
 function evaluate(definition: CheckDefinition, subject: Subject, thresholds: Thresholds): Check {
-  const { id, segment, title, quantity } = definition;
+  const { id, segment, title, quantity, kind } = definition;
   const finding = definition.evaluate(subject);
-  const base = { id, segment, title, quantity, remedies: [], ...(subject.surface ? { surface: subject.surface.name } : {}) };
+  const base = { id, segment, title, quantity, kind, remedies: [], ...(subject.surface ? { surface: subject.surface.name } : {}) };
   if ('missing' in finding) {
     return { ...base, state: 'unknown', why: `Needs ${finding.missing.join(', ')}.`, missing: finding.missing, working: [] };
   }

@@ -102,3 +102,11 @@ export interface BuildRecord {
   name: string;
   createdAt: string;
 }
+
+/** A build with everything that hangs on it. */
+export interface WholeBuild {
+  build: BuildRecord;
+  revisions: RevisionRecord[];
+  runs: RunRecord[];
+  failures: FailureRecord[];
+}

@@ -1,0 +1,26 @@
+import { ensureModules } from './lib/machine.mjs';
+import { run } from './lib/run.mjs';
+import { runMain } from './lib/say.mjs';
+
+const bin = (name, ...args) => run(`node_modules/.bin/${name}`, args, { env: { ...process.env, NEXT_TELEMETRY_DISABLED: '1' } });
+
+/** The quick gate: lint with the arrows, types, unit tests. */
+export async function check() {
+  const lint = async () => {
+    await bin('eslint', '.');
+    await bin('depcruise', 'src', 'tests', 'bench', '--config', '.dependency-cruiser.cjs');
+  };
+  const types = async () => {
+    await bin('next', 'typegen');
+    await bin('tsc', '--noEmit');
+  };
+  await Promise.all([lint(), types()]);
+  await bin('jest', '--selectProjects', 'unit', '--silent', '--json', '--outputFile=.data/unit.json');
+}
+
+if (import.meta.filename === process.argv[1]) {
+  runMain(async () => {
+    await ensureModules();
+    await check();
+  });
+}

@@ -1,0 +1,90 @@
+import { existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { setTimeout as wait } from 'node:timers/promises';
+import { ensureBuild, NEXT } from './build.mjs';
+import { ensureModules, ensurePackages } from './machine.mjs';
+import { requirePort } from './ports.mjs';
+import { Cluster, clusterFolder, requireOwnFolder } from './postgres.mjs';
+import { run, startGroup } from './run.mjs';
+import { Sentence } from './say.mjs';
+
+const LOCK = '.data/running';
+
+export function runningDemo() {
+  if (!existsSync(LOCK)) return undefined;
+  const pid = Number(readFileSync(LOCK, 'utf8'));
+  try {
+    process.kill(pid, 0);
+    return pid;
+  } catch (error) {
+    return error.code === 'EPERM' ? pid : undefined;
+  }
+}
+
+export const tsx = ['--import', 'tsx'];
+
+/** Brings the database up to date and, unless it has data, fills in the demo workshop. */
+export async function prepareDatabase(url, { seed = true } = {}) {
+  const env = { ...process.env, DATABASE_URL: url };
+  await run(process.execPath, [...tsx, 'src/db/migrateMain.ts'], { env, sentence: 'The database is not usable: see the sentence above.' });
+  if (seed) await run(process.execPath, [...tsx, 'src/db/seed/main.ts'], { env, sentence: 'The demo workshop could not be filled in: see the sentence above.' });
+}
+
+export async function waitFor(url, ended) {
+  for (let i = 0; i < 240; i++) {
+    const answer = await Promise.race([fetch(url).then((response) => response.status, () => undefined), ended.then(() => 'ended')]);
+    if (answer === 'ended') throw new Sentence('The server stopped while starting: see its message above.');
+    if (answer !== undefined && answer < 500) return;
+    await wait(250);
+  }
+  throw new Sentence(`The server did not answer at ${url} within a minute.`);
+}
+
+/** Sets everything up and serves until it is told to stop. */
+export async function serve({ dev, fresh }) {
+  const port = Number(process.env.PORT ?? 3117);
+  const host = process.env.HOST ?? '127.0.0.1';
+  const address = `http://${host === '127.0.0.1' ? 'localhost' : host}:${port}`;
+  const other = runningDemo();
+  if (other) throw new Sentence(`It is already running from this folder (process ${other}). Stop that one first.`);
+  requireOwnFolder('.data');
+  await requirePort(port, host, 'the application', 'PORT');
+  const own = process.env.DATABASE_URL === undefined;
+  const pgPort = Number(process.env.PGPORT ?? 54317);
+  if (own) await ensurePackages();
+  await ensureModules();
+
+  mkdirSync('.data', { recursive: true });
+  writeFileSync(LOCK, String(process.pid));
+  let cluster;
+  let server;
+  let stopping;
+  const stop = () => (stopping ??= (async () => {
+    await server?.stop();
+    cluster?.stop();
+    rmSync(LOCK, { force: true });
+  })());
+  const leave = () => void stop().then(() => process.exit(0));
+  for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) process.on(signal, leave);
+
+  try {
+    if (own) {
+      cluster = new Cluster(clusterFolder('demo'), pgPort);
+      if (fresh) {
+        cluster.stop();
+        cluster.setAside();
+      } else cluster.stop();
+      await requirePort(pgPort, '127.0.0.1', 'the database', 'PGPORT');
+      cluster.start();
+    }
+    const url = own ? cluster.url() : process.env.DATABASE_URL;
+    await prepareDatabase(url);
+    const env = dev ? { ...process.env, NEXT_TELEMETRY_DISABLED: '1' } : await ensureBuild();
+    server = startGroup(process.execPath, [NEXT, dev ? 'dev' : 'start', '-H', host, '-p', String(port)], { env: { ...env, DATABASE_URL: url, ...(dev ? {} : { NODE_ENV: 'production' }) }, stdio: ['ignore', dev ? 'inherit' : 'ignore', 'inherit'] });
+    await waitFor(`${address}/api/health`, server.ended);
+    console.log(`Lean Badger is at ${address} (Ctrl-C stops it, the data stay).`);
+    await server.ended;
+    if (!stopping) throw new Sentence('The server stopped by itself: see its message above.');
+  } finally {
+    await stop();
+  }
+}

@@ -1,0 +1,71 @@
+import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
+import { check } from './check.mjs';
+import { ensureBuild, isFresh, NEXT } from './lib/build.mjs';
+import { ensureModules, ensurePackages } from './lib/machine.mjs';
+import { freePort } from './lib/ports.mjs';
+import { Cluster, clusterFolder } from './lib/postgres.mjs';
+import { run, startGroup } from './lib/run.mjs';
+import { runMain } from './lib/say.mjs';
+import { prepareDatabase, runningDemo, waitFor } from './lib/serve.mjs';
+
+const counted = { passed: 0, failed: 0 };
+
+function countJest(file) {
+  if (!existsSync(file)) return;
+  const { numPassedTests, numFailedTests } = JSON.parse(readFileSync(file, 'utf8'));
+  counted.passed += numPassedTests;
+  counted.failed += numFailedTests;
+}
+
+function countBrowser(file) {
+  if (!existsSync(file)) return;
+  const { stats } = JSON.parse(readFileSync(file, 'utf8'));
+  counted.passed += stats.expected + stats.flaky;
+  counted.failed += stats.unexpected;
+}
+
+async function testWithServers(args) {
+  const cluster = new Cluster(clusterFolder(`test-${process.pid}`), await freePort(), { throwaway: true });
+  let server;
+  const stop = async () => {
+    await server?.stop();
+    cluster.stop();
+  };
+  for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) process.on(signal, () => void stop().then(() => process.exit(130)));
+  try {
+    cluster.start();
+    const url = cluster.url();
+    await run('node_modules/.bin/jest', ['--selectProjects', 'api', '--runInBand', '--json', '--outputFile=.data/api.json'], { env: { ...process.env, TEST_DATABASE_URL: url } });
+    await prepareDatabase(url);
+    const folder = runningDemo() && !isFresh('.next') ? '.next-test' : '.next';
+    const env = await ensureBuild(folder);
+    const port = await freePort();
+    server = startGroup(process.execPath, [NEXT, 'start', '-H', '127.0.0.1', '-p', String(port)], { env: { ...env, DATABASE_URL: url, NODE_ENV: 'production' }, stdio: ['ignore', 'ignore', 'inherit'] });
+    const address = `http://127.0.0.1:${port}`;
+    await waitFor(`${address}/api/health`, server.ended);
+    await run('node_modules/.bin/playwright', ['test', ...args], { env: { ...process.env, BASE_URL: address, FORCE_COLOR: '0', PLAYWRIGHT_JSON_OUTPUT_NAME: '.data/browser.json' } });
+  } finally {
+    await stop();
+  }
+}
+
+runMain(async () => {
+  const args = process.argv.slice(2);
+  await ensurePackages({ browser: true });
+  await ensureModules();
+  mkdirSync('.data', { recursive: true });
+  for (const file of ['unit', 'api', 'browser']) rmSync(`.data/${file}.json`, { force: true });
+  let failure;
+  try {
+    if (args.length === 0) await check();
+    await testWithServers(args);
+  } catch (error) {
+    failure = error;
+  }
+  countJest('.data/unit.json');
+  countJest('.data/api.json');
+  countBrowser('.data/browser.json');
+  if (failure) console.error(failure.message);
+  console.log(`${counted.passed} passed, ${counted.failed} failed`);
+  return failure || counted.failed > 0 ? 1 : 0;
+});

@@ -1,0 +1,14 @@
+import Joi from 'joi';
+import { documentSchema } from '@/core/build/document.schema';
+import { identifier, text } from '@/core/schema/fields';
+import { createBuild, listBuilds } from '@/db/queries/builds';
+import { bodyOf, door } from '../door';
+
+const newBuildSchema = Joi.object({ id: identifier().required(), revisionId: identifier().required(), name: text(80).trim().required(), document: documentSchema.optional() }).required();
+
+export const GET = door(async ({ db, workshopId }) => Response.json({ builds: await listBuilds(db, workshopId) }));
+
+export const POST = door(async ({ request, db, workshopId }) => {
+  const given = await bodyOf(request, newBuildSchema);
+  return Response.json(await createBuild(db, workshopId, { ...given, createdAt: new Date().toISOString() }), { status: 201 });
+});

@@ -1,0 +1,89 @@
+import type { Schema } from 'joi';
+import { CalcError } from '@/core/errors';
+import { parse } from '@/core/schema/parse';
+import { type Database, database } from '@/db/client';
+import { DoorError } from '@/db/errors';
+import { countWrite, defaultWorkshop } from '@/db/queries/workshops';
+
+const LARGEST_BODY = 2 * 1024 * 1024;
+const WRITES_A_MINUTE = 1200;
+const UNIQUE_VIOLATION = '23505';
+
+export interface Visit {
+  readonly request: Request;
+  readonly db: Database;
+  readonly workshopId: string;
+  readonly id: string;
+}
+
+type Context = { params: Promise<Record<string, string>> };
+
+/** Which workshop a request works in; the only place that chooses one. */
+export async function currentWorkshop(_request: Request, db: Database): Promise<string> {
+  return defaultWorkshop(db);
+}
+
+/** A route handler: finds the workshop, counts writes, turns every refusal into a problem object. */
+export function door(handle: (visit: Visit) => Promise<Response>) {
+  return async (request: Request, context?: Context): Promise<Response> => {
+    try {
+      const db = database();
+      const workshopId = await currentWorkshop(request, db);
+      if (request.method !== 'GET') await countWrite(db, `${workshopId}:write`, WRITES_A_MINUTE);
+      const params = context ? await context.params : {};
+      return await handle({ request, db, workshopId, id: params.id ?? '' });
+    } catch (error) {
+      return problemOf(error, request);
+    }
+  };
+}
+
+function problemOf(error: unknown, request: Request): Response {
+  if (error instanceof CalcError) return Response.json({ error: { code: 'invalid', ...error.problem } }, { status: 422 });
+  if (error instanceof DoorError) {
+    const { current, ...more } = error.more;
+    return Response.json({ error: { code: error.code, message: error.message, ...more }, ...(current === undefined ? {} : { current }) }, { status: error.status });
+  }
+  const cause = (error as { cause?: { code?: string } }).cause ?? (error as { code?: string });
+  if (cause.code === UNIQUE_VIOLATION) {
+    return Response.json({ error: { code: 'exists', message: 'An id in it belongs to something else in this workshop.', remedy: 'bring it in as a copy' } }, { status: 409 });
+  }
+  console.error(JSON.stringify({ level: 'error', at: new Date().toISOString(), method: request.method, path: new URL(request.url).pathname, message: (error as Error).message, code: cause.code }));
+  const unreachable = ['ECONNREFUSED', 'ENOTFOUND', '57P01', '57P03', '3D000', '28P01'].includes(cause.code ?? '');
+  return unreachable
+    ? Response.json({ error: { code: 'database', message: 'The database does not answer. What you typed stays on this page.', remedy: 'start it and try again' } }, { status: 503 })
+    : Response.json({ error: { code: 'internal', message: 'Something went wrong on the server. What you typed stays on this page.', remedy: 'try again; the server wrote a line about it to its log' } }, { status: 500 });
+}
+
+/** Text of a request, up to a size. */
+export async function bodyText(request: Request, most = LARGEST_BODY): Promise<string> {
+  const tooLarge = () => new DoorError('tooLarge', `The request is larger than ${Math.round(most / 1024 / 1024)} MB.`, { remedy: 'send less at once' });
+  if (Number(request.headers.get('content-length') ?? 0) > most) throw tooLarge();
+  const reader = request.body?.getReader();
+  if (!reader) return '';
+  const chunks: Uint8Array[] = [];
+  let size = 0;
+  for (let next = await reader.read(); !next.done; next = await reader.read()) {
+    size += next.value.length;
+    if (size > most) {
+      await reader.cancel();
+      throw tooLarge();
+    }
+    chunks.push(next.value);
+  }
+  return Buffer.concat(chunks).toString('utf8');
+}
+
+/** Checked JSON of a request. */
+export async function bodyOf<T>(request: Request, schema: Schema<T>): Promise<T> {
+  return parse(schema, await rawBody(request));
+}
+
+export async function rawBody(request: Request): Promise<unknown> {
+  const text = await bodyText(request);
+  try {
+    return JSON.parse(text);
+  } catch {
+    throw new DoorError('malformed', 'The request is not JSON.', { remedy: 'send one JSON object' });
+  }
+}

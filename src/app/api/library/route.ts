@@ -1,0 +1,7 @@
+import { parseLibraryItem } from '@/core/library/items.schema';
+import { listLibrary, saveLibraryItem } from '@/db/queries/library';
+import { door, rawBody } from '../door';
+
+export const GET = door(async ({ db, workshopId }) => Response.json({ items: await listLibrary(db, workshopId) }));
+
+export const PUT = door(async ({ request, db, workshopId }) => Response.json(await saveLibraryItem(db, workshopId, parseLibraryItem(await rawBody(request)))));

@@ -1,0 +1,25 @@
+import Joi from 'joi';
+import { parseDocument } from '@/core/build/document.schema';
+import { CalcError } from '@/core/errors';
+import { count } from '@/core/schema/fields';
+import { revisionById, saveDocument } from '@/db/queries/revisions';
+import { bodyOf, door } from '../../door';
+
+const saveSchema = Joi.object<{ version: number; document: object }>({ version: count().required(), document: Joi.object().unknown().required() }).required();
+
+export const GET = door(async ({ db, workshopId, id }) => Response.json(await revisionById(db, workshopId, id)));
+
+export const PUT = door(async ({ request, db, workshopId, id }) => {
+  const { version, document } = await bodyOf(request, saveSchema);
+  const saved = await saveDocument(db, workshopId, id, version, checked(document));
+  return Response.json({ version: saved.version });
+});
+
+function checked(document: object) {
+  try {
+    return parseDocument(document);
+  } catch (error) {
+    if (error instanceof CalcError) throw new CalcError(`document.${error.path}`, error.message, error.remedy);
+    throw error;
+  }
+}

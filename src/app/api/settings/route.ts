@@ -1,0 +1,17 @@
+import Joi from 'joi';
+import { DEFAULT_THRESHOLDS } from '@/core/checks/evaluate';
+import { finite } from '@/core/schema/fields';
+import { saveSettings, settingsOf } from '@/db/queries/workshops';
+import type { WorkshopSettings } from '@/db/schema';
+import { bodyOf, door } from '../door';
+
+const thresholds = Object.fromEntries(Object.keys(DEFAULT_THRESHOLDS).map((id) => [id, finite().min(1).max(10)]));
+const settingsSchema = Joi.object<WorkshopSettings>({ thresholds: Joi.object(thresholds).required() }).required();
+
+export const GET = door(async ({ db, workshopId }) => Response.json(await settingsOf(db, workshopId)));
+
+export const PUT = door(async ({ request, db, workshopId }) => {
+  const settings = await bodyOf(request, settingsSchema);
+  await saveSettings(db, workshopId, settings);
+  return Response.json(settings);
+});

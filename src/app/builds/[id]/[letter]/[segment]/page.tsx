@@ -1,0 +1,9 @@
+import { notFound } from 'next/navigation';
+import { SEGMENTS, type Segment } from '@/core/checks/check';
+import { SegmentPage } from '@/features/SegmentPage';
+
+export default async function Page({ params }: { params: Promise<{ segment: string }> }) {
+  const { segment } = await params;
+  if (!SEGMENTS.includes(segment as Segment)) notFound();
+  return <SegmentPage segment={segment as Segment} />;
+}

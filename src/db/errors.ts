@@ -1,0 +1,20 @@
+import type { Problem } from '@/core/errors';
+
+export type DoorCode = 'notFound' | 'conflict' | 'locked' | 'inUse' | 'exists' | 'tooLarge' | 'tooMany' | 'malformed';
+
+const STATUS: Readonly<Record<DoorCode, number>> = { notFound: 404, conflict: 409, locked: 409, inUse: 409, exists: 409, tooLarge: 413, tooMany: 429, malformed: 400 };
+
+/** Refusal of a request for a reason other than the shape of its input. */
+export class DoorError extends Error {
+  constructor(
+    readonly code: DoorCode,
+    message: string,
+    readonly more: Partial<Problem> & { current?: unknown; usedBy?: string[] } = {},
+  ) {
+    super(message);
+  }
+
+  get status(): number {
+    return STATUS[this.code];
+  }
+}

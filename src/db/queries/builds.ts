@@ -1,0 +1,44 @@
+import { and, asc, eq } from 'drizzle-orm';
+import { type BuildDocument, emptyDocument } from '@/core/build/document';
+import { letterAt } from '@/core/build/letters';
+import type { BuildRecord, WholeBuild } from '@/core/field/records';
+import { byLetter } from '@/core/file/buildFile';
+import type { Database } from '../client';
+import { DoorError } from '../errors';
+import { builds } from '../schema';
+import { failuresOfRevisions } from './failures';
+import { listRevisions, saveNewRevision } from './revisions';
+import { runsOfRevisions } from './runs';
+
+const shown = { id: builds.id, name: builds.name, createdAt: builds.createdAt };
+
+export async function listBuilds(db: Database, workshopId: string): Promise<BuildRecord[]> {
+  return db.select(shown).from(builds).where(eq(builds.workshopId, workshopId)).orderBy(asc(builds.createdAt), asc(builds.id));
+}
+
+export async function wholeBuild(db: Database, workshopId: string, id: string): Promise<WholeBuild> {
+  const [build] = await db.select(shown).from(builds).where(and(eq(builds.workshopId, workshopId), eq(builds.id, id)));
+  if (!build) throw new DoorError('notFound', 'There is no such build in this workshop.');
+  const revisions = (await listRevisions(db, workshopId, id)).sort((a, b) => byLetter(a.letter, b.letter));
+  const ids = revisions.map((revision) => revision.id);
+  return { build, revisions, runs: await runsOfRevisions(db, workshopId, ids), failures: await failuresOfRevisions(db, workshopId, ids) };
+}
+
+/** A new build with its first revision; sending the same id twice makes one. */
+export async function createBuild(db: Database, workshopId: string, given: { id: string; revisionId: string; name: string; document?: BuildDocument; createdAt: string }): Promise<WholeBuild> {
+  await db.transaction(async (tx) => {
+    const made = await tx.insert(builds).values({ workshopId, id: given.id, name: given.name, createdAt: given.createdAt }).onConflictDoNothing().returning({ id: builds.id });
+    if (made.length === 0) return;
+    await saveNewRevision(tx, workshopId, { id: given.revisionId, buildId: given.id, letter: letterAt(0), document: given.document ?? emptyDocument(), createdAt: given.createdAt });
+  });
+  return wholeBuild(db, workshopId, given.id);
+}
+
+export async function renameBuild(db: Database, workshopId: string, id: string, name: string): Promise<void> {
+  const done = await db.update(builds).set({ name }).where(and(eq(builds.workshopId, workshopId), eq(builds.id, id))).returning({ id: builds.id });
+  if (done.length === 0) throw new DoorError('notFound', 'There is no such build in this workshop.');
+}
+
+export async function deleteBuild(db: Database, workshopId: string, id: string): Promise<void> {
+  await db.delete(builds).where(and(eq(builds.workshopId, workshopId), eq(builds.id, id)));
+}

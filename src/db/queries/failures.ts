@@ -1,0 +1,55 @@
+import { and, asc, eq, inArray } from 'drizzle-orm';
+import type { FailureRecord, FailureSheet } from '@/core/field/records';
+import type { Database } from '../client';
+import { DoorError } from '../errors';
+import { failures, runs } from '../schema';
+import { compact } from './compact';
+import { revisionById } from './revisions';
+
+const toRecord = (row: typeof failures.$inferSelect): FailureRecord => {
+  const { workshopId: _, ...record } = row;
+  return compact(record) as FailureRecord;
+};
+
+export async function failuresOfRevisions(db: Database, workshopId: string, revisionIds: string[]): Promise<FailureRecord[]> {
+  if (revisionIds.length === 0) return [];
+  const rows = await db.select().from(failures).where(and(eq(failures.workshopId, workshopId), inArray(failures.revisionId, revisionIds))).orderBy(asc(failures.occurredAt), asc(failures.id));
+  return rows.map(toRecord);
+}
+
+/** Notes a failure; the same id twice makes one. */
+export async function noteFailure(db: Database, workshopId: string, revisionId: string, sheet: FailureSheet): Promise<{ failure: FailureRecord; created: boolean }> {
+  const { buildId } = await revisionById(db, workshopId, revisionId);
+  await refuseStrangers(db, workshopId, buildId, sheet);
+  const made = await db.insert(failures).values({ workshopId, revisionId, ...sheet }).onConflictDoNothing().returning();
+  if (made[0]) return { failure: toRecord(made[0]), created: true };
+  const [known] = await db.select().from(failures).where(and(eq(failures.workshopId, workshopId), eq(failures.id, sheet.id)));
+  if (known!.revisionId !== revisionId) throw new DoorError('exists', 'A failure of this id belongs to another revision.', { path: 'id', remedy: 'make a new id' });
+  return { failure: toRecord(known!), created: false };
+}
+
+export async function changeFailure(db: Database, workshopId: string, sheet: FailureSheet): Promise<FailureRecord> {
+  const own = and(eq(failures.workshopId, workshopId), eq(failures.id, sheet.id));
+  const [known] = await db.select().from(failures).where(own);
+  if (!known) throw new DoorError('notFound', 'There is no such failure in this workshop.');
+  const { buildId } = await revisionById(db, workshopId, known.revisionId);
+  await refuseStrangers(db, workshopId, buildId, sheet);
+  const emptied = { runId: null, partId: null, hours: null, story: null, fix: null, fixRevisionId: null };
+  const [saved] = await db.update(failures).set({ ...emptied, ...sheet }).where(own).returning();
+  return toRecord(saved!);
+}
+
+export async function deleteFailure(db: Database, workshopId: string, id: string): Promise<void> {
+  await db.delete(failures).where(and(eq(failures.workshopId, workshopId), eq(failures.id, id)));
+}
+
+/** A failure points to runs and revisions of its own build only. */
+async function refuseStrangers(db: Database, workshopId: string, buildId: string, { runId, fixRevisionId }: FailureSheet): Promise<void> {
+  if (runId !== undefined) {
+    const [run] = await db.select({ revisionId: runs.revisionId }).from(runs).where(and(eq(runs.workshopId, workshopId), eq(runs.id, runId)));
+    if (!run || (await revisionById(db, workshopId, run.revisionId)).buildId !== buildId) throw new DoorError('notFound', 'names a run that this build does not have', { path: 'runId' });
+  }
+  if (fixRevisionId !== undefined && (await revisionById(db, workshopId, fixRevisionId)).buildId !== buildId) {
+    throw new DoorError('notFound', 'names a revision that this build does not have', { path: 'fixRevisionId' });
+  }
+}

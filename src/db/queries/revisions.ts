@@ -1,0 +1,76 @@
+import { and, eq, sql } from 'drizzle-orm';
+import type { BuildDocument } from '@/core/build/document';
+import { nextLetter } from '@/core/build/letters';
+import type { RevisionRecord } from '@/core/field/records';
+import type { Database } from '../client';
+import { DoorError } from '../errors';
+import { revisions } from '../schema';
+import { compact } from './compact';
+
+type Writer = Pick<Database, 'insert' | 'select' | 'update' | 'delete' | 'execute'>;
+
+const toRecord = (row: typeof revisions.$inferSelect): RevisionRecord => {
+  const { workshopId: _, ...record } = row;
+  return compact(record);
+};
+
+export async function listRevisions(db: Writer, workshopId: string, buildId: string): Promise<RevisionRecord[]> {
+  const rows = await db.select().from(revisions).where(and(eq(revisions.workshopId, workshopId), eq(revisions.buildId, buildId)));
+  return rows.map(toRecord);
+}
+
+/** Every revision of a workshop, for the garage and for what uses a library item. */
+export async function allRevisions(db: Database, workshopId: string): Promise<RevisionRecord[]> {
+  return (await db.select().from(revisions).where(eq(revisions.workshopId, workshopId))).map(toRecord);
+}
+
+export async function revisionById(db: Writer, workshopId: string, id: string): Promise<RevisionRecord> {
+  const [row] = await db.select().from(revisions).where(and(eq(revisions.workshopId, workshopId), eq(revisions.id, id)));
+  if (!row) throw new DoorError('notFound', 'There is no such revision in this workshop.');
+  return toRecord(row);
+}
+
+export async function saveNewRevision(db: Writer, workshopId: string, record: Omit<RevisionRecord, 'version'>): Promise<void> {
+  await db.insert(revisions).values({ workshopId, ...record });
+}
+
+/**
+ * Saves a document over the version that the writer had read; a stale one gets the present document back.
+ *
+ * @throws DoorError `conflict` with the present version, `locked` where a later revision stands on this one
+ */
+export async function saveDocument(db: Database, workshopId: string, id: string, version: number, document: BuildDocument): Promise<RevisionRecord> {
+  return db.transaction(async (tx) => {
+    await lockBuildOf(tx, workshopId, id);
+    const present = await revisionById(tx, workshopId, id);
+    await refuseWithChild(tx, workshopId, present);
+    if (present.version !== version) {
+      throw new DoorError('conflict', 'This revision was changed elsewhere since it was read.', { current: { version: present.version, document: present.document }, remedy: 'merge both and save again' });
+    }
+    await tx.update(revisions).set({ document, version: version + 1 }).where(and(eq(revisions.workshopId, workshopId), eq(revisions.id, id)));
+    return { ...present, document, version: version + 1 };
+  });
+}
+
+/** Opens the next revision on a parent with its document; sending the same id twice makes one. */
+export async function openNextRevision(db: Database, workshopId: string, parentId: string, given: { id: string; why: string; expected?: string; createdAt: string }): Promise<RevisionRecord> {
+  return db.transaction(async (tx) => {
+    await lockBuildOf(tx, workshopId, parentId);
+    const parent = await revisionById(tx, workshopId, parentId);
+    const siblings = await listRevisions(tx, workshopId, parent.buildId);
+    const known = siblings.find(({ id }) => id === given.id);
+    if (known) return known;
+    const record = { ...given, buildId: parent.buildId, parentId, letter: nextLetter(siblings.map(({ letter }) => letter)), document: parent.document };
+    await saveNewRevision(tx, workshopId, record);
+    return { ...record, version: 1 };
+  });
+}
+
+async function refuseWithChild(db: Writer, workshopId: string, { id, letter }: RevisionRecord): Promise<void> {
+  const [child] = await db.select({ letter: revisions.letter }).from(revisions).where(and(eq(revisions.workshopId, workshopId), eq(revisions.parentId, id)));
+  if (child) throw new DoorError('locked', `Revision ${letter} is closed: ${child.letter} stands on it.`, { remedy: `change ${child.letter}, or open another revision on ${letter}` });
+}
+
+async function lockBuildOf(db: Writer, workshopId: string, revisionId: string): Promise<void> {
+  await db.execute(sql`select 1 from builds b join revisions r on r.workshop_id = b.workshop_id and r.build_id = b.id where r.workshop_id = ${workshopId} and r.id = ${revisionId} for update of b`);
+}

@@ -1,0 +1,37 @@
+import { and, asc, eq, inArray } from 'drizzle-orm';
+import { predictRun } from '@/core/field/predictRun';
+import type { RunRecord, RunSheet } from '@/core/field/records';
+import type { Database } from '../client';
+import { DoorError } from '../errors';
+import { failures, runs } from '../schema';
+import { compact } from './compact';
+import { revisionById } from './revisions';
+
+const toRecord = (row: typeof runs.$inferSelect): RunRecord => {
+  const { workshopId: _, ...record } = row;
+  return compact(record) as RunRecord;
+};
+
+export async function runsOfRevisions(db: Database, workshopId: string, revisionIds: string[]): Promise<RunRecord[]> {
+  if (revisionIds.length === 0) return [];
+  const rows = await db.select().from(runs).where(and(eq(runs.workshopId, workshopId), inArray(runs.revisionId, revisionIds))).orderBy(asc(runs.ranAt), asc(runs.id));
+  return rows.map(toRecord);
+}
+
+/** Logs a run with the prediction for its conditions, made from the build as it was run; the same id twice makes one. */
+export async function logRun(db: Database, workshopId: string, revisionId: string, sheet: RunSheet): Promise<{ run: RunRecord; created: boolean }> {
+  await revisionById(db, workshopId, revisionId);
+  const predicted = predictRun(sheet.document, sheet.kind, sheet.conditions);
+  const record: RunRecord = { ...sheet, revisionId, ...(predicted.ok ? { prediction: predicted.value } : {}) };
+  const made = await db.insert(runs).values({ workshopId, ...record }).onConflictDoNothing().returning();
+  if (made[0]) return { run: toRecord(made[0]), created: true };
+  const [known] = await db.select().from(runs).where(and(eq(runs.workshopId, workshopId), eq(runs.id, sheet.id)));
+  if (known!.revisionId !== revisionId) throw new DoorError('exists', 'A run of this id belongs to another revision.', { path: 'id', remedy: 'make a new id' });
+  return { run: toRecord(known!), created: false };
+}
+
+export async function deleteRun(db: Database, workshopId: string, id: string): Promise<void> {
+  const [failure] = await db.select({ part: failures.partName }).from(failures).where(and(eq(failures.workshopId, workshopId), eq(failures.runId, id)));
+  if (failure) throw new DoorError('inUse', `The failure of ${failure.part} points to this run.`, { remedy: 'take the run out of the failure first' });
+  await db.delete(runs).where(and(eq(runs.workshopId, workshopId), eq(runs.id, id)));
+}

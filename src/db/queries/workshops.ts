@@ -1,0 +1,47 @@
+import { eq, sql } from 'drizzle-orm';
+import { STARTING_LIBRARY } from '@/core/library/starting';
+import type { Database } from '../client';
+import { DoorError } from '../errors';
+import { libraryItems, rateLimits, workshops, type WorkshopSettings } from '../schema';
+
+/** Id of the workshop that stands for everyone until there are accounts. */
+export async function defaultWorkshop(db: Database): Promise<string> {
+  const [found] = await db.select({ id: workshops.id }).from(workshops).where(eq(workshops.isDefault, true));
+  if (!found) throw new DoorError('notFound', 'There is no default workshop in this database.');
+  return found.id;
+}
+
+export async function createWorkshop(db: Database, id: string, name: string): Promise<void> {
+  await db.insert(workshops).values({ id, name });
+  await stockLibrary(db, id);
+}
+
+/** Puts the starting library in; what is there already stays as it is. */
+export async function stockLibrary(db: Database, workshopId: string): Promise<void> {
+  await db.insert(libraryItems).values(STARTING_LIBRARY.map((item) => ({ workshopId, ...item }))).onConflictDoNothing();
+}
+
+export async function settingsOf(db: Database, workshopId: string): Promise<WorkshopSettings> {
+  const [found] = await db.select({ settings: workshops.settings }).from(workshops).where(eq(workshops.id, workshopId));
+  return found?.settings ?? {};
+}
+
+export async function saveSettings(db: Database, workshopId: string, settings: WorkshopSettings): Promise<void> {
+  await db.update(workshops).set({ settings }).where(eq(workshops.id, workshopId));
+}
+
+const WINDOW_S = 60;
+
+/** Counts one write; over the limit of the present minute it is refused. */
+export async function countWrite(db: Database, key: string, most: number): Promise<void> {
+  const fresh = sql`${rateLimits.windowStart} < now() - make_interval(secs => ${WINDOW_S})`;
+  const [row] = await db
+    .insert(rateLimits)
+    .values({ key, windowStart: sql`now()` as unknown as Date, count: 1 })
+    .onConflictDoUpdate({
+      target: rateLimits.key,
+      set: { count: sql`case when ${fresh} then 1 else ${rateLimits.count} + 1 end`, windowStart: sql`case when ${fresh} then now() else ${rateLimits.windowStart} end` },
+    })
+    .returning({ count: rateLimits.count });
+  if (row!.count > most) throw new DoorError('tooMany', `More than ${most} writes in a minute.`, { remedy: 'wait a minute and try again' });
+}

@@ -1,0 +1,98 @@
+import { sql } from 'drizzle-orm';
+import { boolean, check, doublePrecision, foreignKey, index, integer, jsonb, pgTable, primaryKey, text, timestamp, uniqueIndex } from 'drizzle-orm/pg-core';
+import type { BuildDocument } from '@/core/build/document';
+import type { Attempt, Conditions, RunKind, RunPrediction } from '@/core/field/records';
+import type { LibraryFigures, LibraryKind } from '@/core/library/items';
+import type { Thresholds } from '@/core/checks/check';
+
+const moment = (name: string) => timestamp(name, { withTimezone: true, mode: 'string' });
+
+export interface WorkshopSettings {
+  thresholds?: Thresholds;
+}
+
+export const workshops = pgTable('workshops', {
+  id: text('id').primaryKey(),
+  name: text('name').notNull(),
+  isDefault: boolean('is_default').notNull().default(false),
+  settings: jsonb('settings').$type<WorkshopSettings>().notNull().default({}),
+  createdAt: moment('created_at').notNull().defaultNow(),
+}, (table) => [uniqueIndex('one_default_workshop').on(table.isDefault).where(sql`${table.isDefault}`)]);
+
+const workshopId = () => text('workshop_id').notNull().references(() => workshops.id, { onDelete: 'cascade' });
+
+export const builds = pgTable('builds', {
+  workshopId: workshopId(),
+  id: text('id').notNull(),
+  name: text('name').notNull(),
+  createdAt: text('created_at').notNull(),
+}, (table) => [primaryKey({ columns: [table.workshopId, table.id] })]);
+
+export const revisions = pgTable('revisions', {
+  workshopId: workshopId(),
+  id: text('id').notNull(),
+  buildId: text('build_id').notNull(),
+  letter: text('letter').notNull(),
+  parentId: text('parent_id'),
+  why: text('why'),
+  expected: text('expected'),
+  document: jsonb('document').$type<BuildDocument>().notNull(),
+  version: integer('version').notNull().default(1),
+  createdAt: text('created_at').notNull(),
+}, (table) => [
+  primaryKey({ columns: [table.workshopId, table.id] }),
+  foreignKey({ name: 'revisions_of_build', columns: [table.workshopId, table.buildId], foreignColumns: [builds.workshopId, builds.id] }).onDelete('cascade'),
+  uniqueIndex('one_letter_a_build').on(table.workshopId, table.buildId, table.letter),
+  check('version_counts', sql`${table.version} >= 1`),
+]);
+
+export const runs = pgTable('runs', {
+  workshopId: workshopId(),
+  id: text('id').notNull(),
+  revisionId: text('revision_id').notNull(),
+  kind: text('kind').$type<RunKind>().notNull(),
+  attempts: jsonb('attempts').$type<Attempt[]>().notNull(),
+  conditions: jsonb('conditions').$type<Conditions>().notNull(),
+  drivenMinutes: doublePrecision('driven_minutes'),
+  note: text('note'),
+  ranAt: text('ran_at').notNull(),
+  document: jsonb('document').$type<BuildDocument>().notNull(),
+  prediction: jsonb('prediction').$type<RunPrediction>(),
+}, (table) => [
+  primaryKey({ columns: [table.workshopId, table.id] }),
+  foreignKey({ name: 'runs_to_revision', columns: [table.workshopId, table.revisionId], foreignColumns: [revisions.workshopId, revisions.id] }).onDelete('cascade'),
+  index('runs_of_revision').on(table.workshopId, table.revisionId),
+]);
+
+export const failures = pgTable('failures', {
+  workshopId: workshopId(),
+  id: text('id').notNull(),
+  revisionId: text('revision_id').notNull(),
+  runId: text('run_id'),
+  partId: text('part_id'),
+  partName: text('part_name').notNull(),
+  mode: text('mode').notNull(),
+  hours: doublePrecision('hours'),
+  story: text('story'),
+  occurredAt: text('occurred_at').notNull(),
+  fix: text('fix'),
+  fixRevisionId: text('fix_revision_id'),
+}, (table) => [
+  primaryKey({ columns: [table.workshopId, table.id] }),
+  foreignKey({ name: 'failures_to_revision', columns: [table.workshopId, table.revisionId], foreignColumns: [revisions.workshopId, revisions.id] }).onDelete('cascade'),
+  index('failures_of_revision').on(table.workshopId, table.revisionId),
+]);
+
+export const libraryItems = pgTable('library_items', {
+  workshopId: workshopId(),
+  id: text('id').notNull(),
+  kind: text('kind').$type<LibraryKind>().notNull(),
+  data: jsonb('data').$type<LibraryFigures[LibraryKind]>().notNull(),
+}, (table) => [primaryKey({ columns: [table.workshopId, table.id] })]);
+
+/** Writes a client may still make in the present window. */
+export const rateLimits = pgTable('rate_limits', {
+  key: text('key').primaryKey(),
+  windowStart: timestamp('window_start', { withTimezone: true, mode: 'date' }).notNull(),
+  count: integer('count').notNull(),
+});

@@ -1,0 +1,20 @@
+import type { ChosenSurface, SizeClass } from '@/core/build/brief';
+import type { ChosenMotor, ChosenTyre } from '@/core/build/drive';
+import type { ChosenBattery, ChosenController } from '@/core/build/power';
+import { itemsOf, type LibraryFigures, type LibraryKind, tyreForBuild } from '@/core/library/items';
+import { STARTING_LIBRARY } from '@/core/library/starting';
+
+function item<K extends LibraryKind>(kind: K, id: string) {
+  const found = itemsOf(STARTING_LIBRARY, kind).find((one) => one.id === id);
+  if (!found) throw new Error(`the starting library holds no ${id}`);
+  return found;
+}
+
+const copy = <K extends LibraryKind>(kind: K, id: string): { libraryId: string } & LibraryFigures[K] => ({ libraryId: id, ...item(kind, id).data });
+
+export const motor = (id: string): ChosenMotor => copy('motor', id);
+export const battery = (id: string): ChosenBattery => copy('battery', id);
+export const controller = (id: string): ChosenController => copy('controller', id);
+export const sizeClass = (id: string): SizeClass => copy('sizeClass', id);
+export const tyre = (id: string): ChosenTyre => tyreForBuild(item('tyre', id), STARTING_LIBRARY);
+export const surface = (id: string): ChosenSurface => ({ id, ...copy('surface', `surface-${id}`) });

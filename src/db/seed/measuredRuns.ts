@@ -1,0 +1,33 @@
+import type { BuildDocument } from '@/core/build/document';
+import { predictRun } from '@/core/field/predictRun';
+import type { Conditions, RunSheet } from '@/core/field/records';
+import type { MARSH_HARE_RUNS } from './marshHare';
+import { normalFrom } from './random';
+
+/** Spread of one attempt's time, share. */
+const TIME_SPREAD = 0.02;
+const ATTEMPTS = 3;
+const CAPTURE_FPS = 240;
+
+/** The car as it truly is, a few per cent off what its builder assumes, so that calibration has something to find. */
+function trueCar(document: BuildDocument): BuildDocument {
+  const { brief, drive, chassis } = document;
+  return {
+    ...document,
+    brief: { ...brief, surfaces: brief.surfaces.map((surface) => ({ ...surface, mu: surface.mu * 0.95, rollingResistance: surface.rollingResistance * 1.08 })) },
+    drive: { ...drive, motor: { ...drive.motor!, kvRpmPerV: drive.motor!.kvRpmPerV * 0.98, resistanceMilliOhm: drive.motor!.resistanceMilliOhm * 1.06 } },
+    chassis: { ...chassis, cdaM2: chassis.cdaM2! * 1.1 },
+  };
+}
+
+/** A run sheet whose times are what the true car would do, with a seeded error. */
+export function measuredRun(run: (typeof MARSH_HARE_RUNS)[number], document: BuildDocument, seed: number): RunSheet {
+  const { letter: _, id, kind, ranAt, ambientC, packVBefore, packVAfter, drivenMinutes, ...more } = run;
+  const surface = document.brief.surfaces[0]!;
+  const conditions: Conditions = { surfaceId: surface.id, surfaceName: surface.name, distanceM: 20, distanceErrorM: 0.02, ...(kind === 'timedDistance' ? { runUpM: 25 } : {}), ambientC, packVBefore, packVAfter, extraMassG: 0 };
+  const truth = predictRun(trueCar(document), kind, conditions);
+  if (!truth.ok) throw new Error(`the demo run ${id} cannot be driven: ${truth.missing.join(', ')}`);
+  const normal = normalFrom(seed);
+  const attempts = Array.from({ length: ATTEMPTS }, (_unused, index) => ({ id: `${id}-${index + 1}`, frames: Math.round(truth.value.timeS * (1 + TIME_SPREAD * normal()) * CAPTURE_FPS), captureFps: CAPTURE_FPS }));
+  return { id, kind, ranAt, attempts, conditions, drivenMinutes, ...more, document };
+}

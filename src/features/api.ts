@@ -1,0 +1,47 @@
+import type { Problem } from '@/core/errors';
+
+/** A refusal by the server, in its own words. */
+export class ApiProblem extends Error implements Problem {
+  readonly path: string;
+  readonly remedy?: string;
+
+  constructor(
+    readonly status: number,
+    readonly code: string,
+    problem: Partial<Problem> & { message: string },
+    readonly body: unknown,
+  ) {
+    super(problem.message);
+    this.path = problem.path ?? '';
+    if (problem.remedy !== undefined) this.remedy = problem.remedy;
+  }
+
+  /** In one sentence with the remedy. */
+  get sentence(): string {
+    const place = this.path === '' ? '' : `${this.path}: `;
+    return `${place}${this.message}${this.remedy ? ` (${this.remedy})` : ''}`;
+  }
+}
+
+const NO_CONNECTION = 'No connection to the server. What you typed stays here; try again.';
+
+/** Sends JSON or text and gives the answer; throws an ApiProblem with the server's own words. */
+export async function callApi<T>(method: string, path: string, body?: unknown, options: RequestInit = {}): Promise<T> {
+  const response = await fetch(path, {
+    method,
+    ...(body === undefined ? {} : { body: typeof body === 'string' ? body : JSON.stringify(body), headers: { 'content-type': 'application/json' } }),
+    ...options,
+  }).catch(() => {
+    throw new ApiProblem(0, 'unreachable', { message: NO_CONNECTION }, undefined);
+  });
+  const answer = (await response.json().catch(() => undefined)) as { error?: Partial<Problem> & { code?: string; message?: string } } | undefined;
+  if (response.ok) return answer as T;
+  throw new ApiProblem(response.status, answer?.error?.code ?? 'internal', { message: 'The server answered in a way that this page does not understand.', ...answer?.error }, answer);
+}
+
+export const sentenceOf = (error: unknown): string => (error instanceof ApiProblem ? error.sentence : NO_CONNECTION);
+
+/** A new id that no other tab makes. */
+export function newId(): string {
+  return typeof crypto.randomUUID === 'function' ? crypto.randomUUID() : `${Date.now().toString(36)}-${Math.random().toString(36).slice(2)}`;
+}

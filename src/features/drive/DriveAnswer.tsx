@@ -1,0 +1,45 @@
+'use client';
+
+import type { DriveRunInput } from '@/core/drive/definition';
+import type { Limit } from '@/core/drive/plant';
+import type { DriveRunResult } from '@/core/drive/run';
+import { workingLaunch, workingTopSpeed } from '@/core/drive/working';
+import { formatText } from '@/core/units/formatQuantity';
+import { Figure } from '@/ui/Figure';
+import { useReader } from '@/ui/reader';
+
+const LAUNCH: Readonly<Record<Limit, string>> = {
+  grip: 'The tyres, not the motor, set the launch.',
+  lift: 'The front wheels lift before the tyres slip: that sets the launch.',
+  current: "The controller's current limit sets the launch.",
+  voltage: "The pack's voltage sets the launch: the motor gives all it has.",
+};
+
+interface DriveAnswerProps {
+  surface: string;
+  input: DriveRunInput;
+  run: DriveRunResult;
+  targetMps: number | undefined;
+  measured: { speedMps: number; errorMps: number } | undefined;
+  ghost: { label: string; run: DriveRunResult | undefined } | undefined;
+}
+
+/** The answer in a sentence with numbers. */
+export function DriveAnswer({ surface, input, run, targetMps, measured, ghost }: DriveAnswerProps) {
+  const { reader } = useReader();
+  const speed = (value: number) => formatText(value, 'speedMps', reader);
+  const on = surface.toLowerCase();
+  if (run.stalled) {
+    return <h1 className="answer">It does <Figure title="the launch" steps={workingLaunch(input, run)} tone="over">not get under way</Figure> on {on}: {run.launchLimitedBy === 'grip' ? 'the tyres cannot carry the resistance.' : 'the motor cannot move the mass.'} A shorter ratio pulls harder.</h1>;
+  }
+  const tone = targetMps === undefined ? '' : run.topSpeedMps! < targetMps ? 'over' : run.topSpeedMps! < 1.05 * targetMps ? 'tight' : '';
+  return (
+    <h1 className="answer">
+      Reaches <Figure title="top speed" steps={workingTopSpeed(input, run)} tone={tone}><span data-testid="top-speed">{run.topSpeedMps === undefined ? 'no limit' : speed(run.topSpeedMps)}</span></Figure> on {on}
+      {targetMps === undefined ? '' : `, the wish is ${speed(targetMps)}`}
+      {ghost?.run?.topSpeedMps !== undefined ? <span className="quiet"> ({ghost.label}: {speed(ghost.run.topSpeedMps)})</span> : null}.{' '}
+      {measured ? <span className="slate">Measured {speed(measured.speedMps)} ± {speed(measured.errorMps)}. </span> : null}
+      <Figure title="the launch" steps={workingLaunch(input, run)} tone="plainfig">{run.peakAccelMps2 > 0 ? formatText(run.peakAccelMps2 / 9.81, 'coefficient', reader, 2) : '0'} g</Figure> off the line. {LAUNCH[run.launchLimitedBy]}
+    </h1>
+  );
+}

@@ -1,0 +1,104 @@
+'use client';
+
+import Link from 'next/link';
+import { measuredSpeedOf } from '@/core/field/measured';
+import { workingTopSpeed } from '@/core/drive/working';
+import { tyreForBuild } from '@/core/library/items';
+import { WorkingPanel } from '@/ui/working';
+import { useBuild } from '../shell/BuildContext';
+import { DocumentChoice, DocumentField, Group } from '../shell/fields';
+import { LibraryPick } from '../shell/LibraryPick';
+import { SegmentChecks } from '../shell/SegmentChecks';
+import { segmentPath } from '../shell/segments';
+import { SurfaceSwitch } from '../shell/SurfaceSwitch';
+import { DriveAnswer } from './DriveAnswer';
+import { DriveCharts } from './DriveCharts';
+import { Stages } from './Stages';
+import { useDriveView } from './useDriveView';
+
+/** Motor, pack, controller, reduction and tyre against force, speed and the wish. */
+export function DrivePage() {
+  const { document, surface, ghost, runs, revision } = useBuild();
+  const view = useDriveView(document, surface);
+  const other = useDriveView(ghost?.document, surface);
+  const ghostRun = ghost && other.run ? { label: ghost.label, run: other.run } : undefined;
+  const own = runs.filter((run) => run.revisionId === revision.id && run.conditions.surfaceId === surface?.id);
+  return (
+    <main className="page readfirst">
+      <DriveBench />
+      <div className="readings">
+        <SurfaceSwitch />
+        {view.run && view.input && surface ? (
+          <>
+            <DriveAnswer surface={surface.name} input={view.input} run={view.run} targetMps={document.brief.targetMps} measured={measuredSpeedOf(own, 'timedDistance')} ghost={ghost ? { label: ghost.label, run: other.run } : undefined} />
+            <DriveCharts run={view.run} ghost={ghostRun} targetMps={document.brief.targetMps} distanceM={view.input.distanceM!} runs={own} surface={surface.name} />
+          </>
+        ) : <Missing missing={view.missing} />}
+        <SegmentChecks segment="drive" />
+        {view.run && view.input ? <WorkingPanel fallback={{ title: 'top speed', steps: workingTopSpeed(view.input, view.run) }} /> : null}
+      </div>
+    </main>
+  );
+}
+
+function DriveBench() {
+  const { library, document } = useBuild();
+  const count = document.drive.motorCount ?? 1;
+  return (
+    <div className="bench">
+      <Group title="Motor" aside={count === 1 ? '1 motor' : `${count} motors`}>
+        <LibraryPick kind="motor" path={['drive', 'motor']} copy={({ id, data }) => ({ libraryId: id, ...data })} />
+        {document.drive.motor ? (
+          <>
+            <DocumentField path={['drive', 'motor', 'kvRpmPerV']} label="Constant" />
+            <DocumentField path={['drive', 'motor', 'resistanceMilliOhm']} />
+            <details className="more"><summary>More of the motor</summary>
+              <DocumentField path={['drive', 'motor', 'noLoadCurrentA']} />
+              <DocumentField path={['drive', 'motor', 'rotorInertiaKgM2']} />
+              <DocumentField path={['drive', 'motor', 'maxV']} label="Highest voltage" />
+              <DocumentField path={['drive', 'motorCount']} label="How many" example={1} />
+            </details>
+          </>
+        ) : null}
+      </Group>
+      <Group title="Pack">
+        <LibraryPick kind="battery" path={['power', 'battery']} copy={({ id, data }) => ({ libraryId: id, ...data })} />
+        {document.power.battery ? (
+          <details className="more"><summary>{document.power.battery.cells} cells, {document.power.battery.capacityMah} mAh</summary>
+            <DocumentField path={['power', 'battery', 'cells']} />
+            <DocumentField path={['power', 'battery', 'capacityMah']} />
+            <DocumentField path={['power', 'battery', 'cellResistanceMilliOhm']} />
+            <DocumentField path={['power', 'battery', 'maxDischargeC']} />
+          </details>
+        ) : null}
+      </Group>
+      <Group title="Controller">
+        <LibraryPick kind="controller" path={['power', 'controller']} copy={({ id, data }) => ({ libraryId: id, ...data })} />
+        {document.power.controller ? <DocumentField path={['power', 'controller', 'currentLimitA']} /> : null}
+      </Group>
+      <Stages />
+      <Group title="Tyre">
+        <LibraryPick kind="tyre" path={['drive', 'tyre']} copy={(item) => tyreForBuild(item, library)} />
+        {document.drive.tyre ? <DocumentField path={['drive', 'tyre', 'radiusMm']} label="Radius" /> : null}
+        <DocumentChoice path={['drive', 'drivenAxles']} label="Driven" options={[['front', 'front axle'], ['rear', 'rear axle'], ['all', 'both axles']]} />
+      </Group>
+      <p className="quiet" style={{ fontSize: 12 }}>Before the first spin on the bench: wheels off the ground, pinion out, signal loss tested. Local rules go before anything here.</p>
+    </div>
+  );
+}
+
+function Missing({ missing }: { missing: readonly string[] }) {
+  const { build, revision } = useBuild();
+  const to = (segment: 'brief' | 'chassis') => segmentPath(build.id, revision.letter, segment);
+  const chassis = missing.filter((name) => ['mass ready to run', 'wheelbase', 'height of the centre of gravity', 'weight on the front axle', 'drag area'].includes(name));
+  return (
+    <>
+      <h1 className="answer">Not worked out yet: it needs {missing.join(', ')}.</h1>
+      <p style={{ marginTop: 8 }}>
+        Start at the top left: choose a motor, then a pack and a controller, then the teeth.
+        {missing.includes('surface') ? <> The surface is chosen in the <Link href={to('brief')}>Brief</Link>.</> : null}
+        {chassis.length > 0 ? <> {chassis[0]!.charAt(0).toUpperCase() + chassis[0]!.slice(1)} and the like stand in <Link href={to('chassis')}>Chassis</Link>.</> : null}
+      </p>
+    </>
+  );
+}

@@ -1,0 +1,112 @@
+'use client';
+
+import { useState } from 'react';
+import { overallRatio, type Stage, type StageKind, stageRatio } from '@/core/build/drive';
+import { itemsOf } from '@/core/library/items';
+import { formatNumber } from '@/core/units/formatQuantity';
+import { useReader } from '@/ui/reader';
+import { newId } from '../api';
+import { useBuild } from '../shell/BuildContext';
+import { DocumentField, Group } from '../shell/fields';
+
+const TEETH = { planetary: ['Sun teeth', 'Ring teeth'], default: ['Pinion teeth', 'Wheel teeth'] } as const;
+
+/** Reduction stages with their teeth; the ratio is turns of the motor a turn of the wheel. */
+export function Stages() {
+  const { document, library, edit, closed, ghost } = useBuild();
+  const { reader } = useReader();
+  const ratio = overallRatio(document.drive);
+  const before = ghost ? overallRatio(ghost.document.drive) : undefined;
+  const stageKinds = itemsOf(library, 'stage');
+  const add = (kind: StageKind, efficiency: number) => {
+    const id = `stage-${newId().slice(0, 8)}`;
+    edit([{ path: ['drive', 'stages', id], value: { id, kind, efficiency } }]);
+  };
+  return (
+    <Group title="Reduction" aside={ratio === undefined ? 'no ratio yet' : <span data-testid="ratio">{before !== undefined && before !== ratio ? `${formatNumber(before, reader.locale, 4)} → ` : ''}{formatNumber(ratio, reader.locale, 4)} : 1</span>}>
+      {document.drive.stages.map((stage, index) => <StageRow key={stage.id} stage={stage} index={index} />)}
+      {closed || document.drive.stages.length >= 8 ? null : (
+        <div className="pick" style={{ marginTop: 4 }}>
+          <select aria-label="Add a stage" value="" onChange={(event) => { const item = stageKinds.find(({ id }) => id === event.target.value); if (item) add(item.data.kind, item.data.efficiency); }} style={{ fontWeight: 400 }}>
+            <option value="">add a stage</option>
+            {stageKinds.map(({ id, data }) => <option key={id} value={id}>{data.name}</option>)}
+          </select>
+        </div>
+      )}
+      <details className="more">
+        <summary>Efficiencies</summary>
+        {document.drive.stages.map(({ id, kind }, index) => <DocumentField key={id} path={['drive', 'stages', id, 'efficiency']} label={`Stage ${index + 1}, ${kind}`} />)}
+        <DocumentField path={['drive', 'shaftEfficiency']} example={0.97} />
+      </details>
+    </Group>
+  );
+}
+
+function StageRow({ stage, index }: { stage: Stage; index: number }) {
+  const { edit, closed } = useBuild();
+  const { reader } = useReader();
+  const ratio = stageRatio(stage);
+  const names = stage.kind === 'planetary' ? TEETH.planetary : TEETH.default;
+  const path = (key: string) => ['drive', 'stages', stage.id, key];
+  return (
+    <div className="stage" role="group" aria-label={`Stage ${index + 1}, ${stage.kind}`}>
+      <span>{stage.kind}</span>
+      {stage.kind === 'direct' ? <span className="quiet" style={{ gridColumn: '2 / 5' }}>no gears</span> : (
+        <>
+          <TeethStepper label={`Stage ${index + 1}: ${names[0].toLowerCase()}`} value={stage.pinionTeeth} disabled={closed} onChange={(value) => edit([{ path: path('pinionTeeth'), value }], `${stage.id}-pinion`)} />
+          <span className="quiet">to</span>
+          <TeethStepper label={`Stage ${index + 1}: ${names[1].toLowerCase()}`} value={stage.wheelTeeth} disabled={closed} onChange={(value) => edit([{ path: path('wheelTeeth'), value }], `${stage.id}-wheel`)} />
+        </>
+      )}
+      <span className="total">{ratio === undefined ? '' : formatNumber(ratio, reader.locale, 3)}</span>
+      <button type="button" className="plain" aria-label={`Take stage ${index + 1} out`} disabled={closed} onClick={() => edit([{ path: ['drive', 'stages', stage.id], value: undefined }])}>×</button>
+    </div>
+  );
+}
+
+const MOST_TEETH = 1000;
+
+/** A whole number with a button on either side; the arrow keys step too. */
+function TeethStepper({ label, value, disabled, onChange }: { label: string; value: number | undefined; disabled: boolean; onChange(value: number | undefined): void }) {
+  const { session } = useBuild();
+  const [text, setText] = useState<string>();
+  const bad = text !== undefined && text !== '' && !isTeeth(text);
+  const step = (by: number) => {
+    setText(undefined);
+    session.endStep();
+    onChange(Math.max(1, Math.min(MOST_TEETH, (value ?? 20) + by)));
+  };
+  return (
+    <span className="stepper">
+      <button type="button" tabIndex={-1} aria-label={`${label}: one less`} disabled={disabled} onClick={() => step(-1)}>−</button>
+      <input
+        aria-label={label}
+        inputMode="numeric"
+        disabled={disabled}
+        value={text ?? value ?? ''}
+        aria-invalid={bad}
+        title={bad ? `${label}: a whole number from 1 to ${MOST_TEETH}` : undefined}
+        onChange={(event) => {
+          const typed = event.target.value.trim();
+          setText(typed);
+          if (typed === '') onChange(undefined);
+          else if (isTeeth(typed)) onChange(Number(typed));
+        }}
+        onBlur={() => {
+          if (!bad) setText(undefined);
+          session.endStep();
+        }}
+        onKeyDown={(event) => {
+          const by = event.key === 'ArrowUp' ? 1 : event.key === 'ArrowDown' ? -1 : 0;
+          if (by === 0) return;
+          event.preventDefault();
+          step(by);
+        }}
+      />
+      <button type="button" tabIndex={-1} aria-label={`${label}: one more`} disabled={disabled} onClick={() => step(1)}>+</button>
+      {bad ? <span role="alert" className="hidden">{label}: a whole number from 1 to {MOST_TEETH}</span> : null}
+    </span>
+  );
+}
+
+const isTeeth = (text: string) => /^\d{1,4}$/.test(text) && Number(text) >= 1 && Number(text) <= MOST_TEETH;

@@ -1,0 +1,24 @@
+import { useMemo } from 'react';
+import type { ChosenSurface } from '@/core/build/brief';
+import type { BuildDocument } from '@/core/build/document';
+import type { DriveRunInput } from '@/core/drive/definition';
+import { driveRun, type DriveRunResult } from '@/core/drive/run';
+import { runInputOf } from '@/core/drive/runOfBuild';
+
+export interface DriveView {
+  readonly input?: DriveRunInput;
+  readonly run?: DriveRunResult;
+  readonly missing: readonly string[];
+}
+
+/** The run of a document on a surface of the page, or what it still needs. */
+export function useDriveView(document: BuildDocument | undefined, surface: ChosenSurface | undefined): DriveView {
+  return useMemo(() => {
+    if (!document) return { missing: [] };
+    const own = document.brief.surfaces.find(({ id }) => id === surface?.id) ?? surface;
+    if (!own) return { missing: ['surface'] };
+    const assembled = runInputOf(document, own);
+    if (!assembled.ok) return { missing: assembled.missing };
+    return { input: assembled.value, run: driveRun(assembled.value), missing: [] };
+  }, [document, surface]);
+}

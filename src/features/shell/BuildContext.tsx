@@ -1,0 +1,145 @@
+'use client';
+
+import { createContext, type ReactNode, useCallback, useContext, useEffect, useMemo, useRef, useState, useSyncExternalStore } from 'react';
+import type { ChosenSurface } from '@/core/build/brief';
+import type { BuildDocument } from '@/core/build/document';
+import type { Patch } from '@/core/build/patch';
+import type { Check, Thresholds } from '@/core/checks/check';
+import type { FailureRecord, RevisionRecord, RunRecord, WholeBuild } from '@/core/field/records';
+import type { LibraryItem } from '@/core/library/items';
+import { callApi, ApiProblem } from '../api';
+import { BuildSession, type SaveAnswer, type SessionState } from './buildSession';
+import { useChecks } from './useChecks';
+
+/** A whole second document that every figure of a page is compared with; never saved. */
+export interface Ghost {
+  readonly label: string;
+  readonly document: BuildDocument;
+}
+
+export interface BuildPage extends Omit<WholeBuild, 'revisions'> {
+  readonly revision: RevisionRecord;
+  readonly revisions: readonly RevisionRecord[];
+  readonly library: readonly LibraryItem[];
+  readonly thresholds: Thresholds;
+  readonly session: BuildSession;
+  readonly state: SessionState;
+  readonly document: BuildDocument;
+  readonly closed: boolean;
+  readonly surface: ChosenSurface | undefined;
+  readonly checks: readonly Check[];
+  readonly ghost: Ghost | undefined;
+  edit(patch: Patch, stepKey?: string): void;
+  chooseSurface(id: string): void;
+  setGhost(ghost: Ghost | undefined): void;
+  keepRun(run: RunRecord): void;
+  dropRun(id: string): void;
+  keepFailure(failure: FailureRecord): void;
+  dropFailure(id: string): void;
+}
+
+const BuildContext = createContext<BuildPage | undefined>(undefined);
+
+export function useBuild(): BuildPage {
+  const page = useContext(BuildContext);
+  if (!page) throw new Error('useBuild needs a BuildProvider above it');
+  return page;
+}
+
+interface BuildProviderProps {
+  whole: WholeBuild;
+  revisionId: string;
+  library: readonly LibraryItem[];
+  thresholds: Thresholds;
+  children: ReactNode;
+}
+
+export function BuildProvider({ whole, revisionId, library, thresholds, children }: BuildProviderProps) {
+  const revision = whole.revisions.find(({ id }) => id === revisionId)!;
+  const [session] = useState(() => sessionFor(revision, whole.revisions));
+  const state = useSyncExternalStore(session.subscribe, session.snapshot, session.snapshot);
+  const [surfaceId, chooseSurface] = useState<string>();
+  const [ghost, setGhost] = useState<Ghost>();
+  const [runs, setRuns] = useState(whole.runs);
+  const [failures, setFailures] = useState(whole.failures);
+  const { document } = state;
+  const surface = document.brief.surfaces.find(({ id }) => id === surfaceId) ?? document.brief.surfaces[0];
+  const checks = useChecks(document, surface, thresholds);
+  useLastSave(session);
+  useFreshDocument(session, revision.id);
+
+  const edit = useCallback((patch: Patch, stepKey?: string) => session.edit(patch, stepKey), [session]);
+  const keepRun = useCallback((run: RunRecord) => setRuns((all) => [...all.filter(({ id }) => id !== run.id), run]), []);
+  const dropRun = useCallback((id: string) => setRuns((all) => all.filter((run) => run.id !== id)), []);
+  const keepFailure = useCallback((failure: FailureRecord) => setFailures((all) => [...all.filter(({ id }) => id !== failure.id), failure]), []);
+  const dropFailure = useCallback((id: string) => setFailures((all) => all.filter((failure) => failure.id !== id)), []);
+
+  const page = useMemo<BuildPage>(
+    () => ({ build: whole.build, revisions: whole.revisions, revision, library, thresholds, session, state, document, closed: state.save === 'closed', surface, checks, ghost, runs, failures, edit, chooseSurface, setGhost, keepRun, dropRun, keepFailure, dropFailure }),
+    [whole, revision, library, thresholds, session, state, document, surface, checks, ghost, runs, failures, edit, keepRun, dropRun, keepFailure, dropFailure],
+  );
+  return <BuildContext.Provider value={page}>{children}</BuildContext.Provider>;
+}
+
+function sessionFor(revision: RevisionRecord, revisions: readonly RevisionRecord[]): BuildSession {
+  return new BuildSession({
+    document: revision.document,
+    version: revision.version,
+    closed: revisions.some(({ parentId }) => parentId === revision.id),
+    send: (version, document) => send(revision.id, version, document),
+    later: (run, milliseconds) => {
+      const timer = setTimeout(run, milliseconds);
+      return () => clearTimeout(timer);
+    },
+    now: () => Date.now(),
+  });
+}
+
+/** A request that may outlive its page must stay under 64 kB. */
+const KEEPALIVE_BYTES = 60_000;
+
+async function send(revisionId: string, version: number, document: BuildDocument): Promise<SaveAnswer> {
+  try {
+    const saved = await callApi<{ version: number }>('PUT', `/api/revisions/${revisionId}`, { version, document }, { keepalive: JSON.stringify(document).length < KEEPALIVE_BYTES });
+    return { kind: 'saved', version: saved.version };
+  } catch (error) {
+    if (!(error instanceof ApiProblem)) return { kind: 'unreachable' };
+    const problem = { path: error.path, message: error.message, ...(error.remedy ? { remedy: error.remedy } : {}) };
+    if (error.code === 'conflict') return { kind: 'conflict', ...(error.body as { current: { version: number; document: BuildDocument } }).current };
+    if (error.code === 'locked') return { kind: 'closed', problem };
+    return error.status === 422 ? { kind: 'refused', problem } : { kind: 'unreachable' };
+  }
+}
+
+/** Saves what is waiting when the page is left or hidden. */
+function useLastSave(session: BuildSession): void {
+  const held = useRef(session);
+  useEffect(() => {
+    const flush = () => void held.current.flush();
+    window.addEventListener('pagehide', flush);
+    document.addEventListener('visibilitychange', flush);
+    return () => {
+      window.removeEventListener('pagehide', flush);
+      document.removeEventListener('visibilitychange', flush);
+      flush();
+    };
+  }, []);
+}
+
+/** Takes over what another tab or an earlier visit saved, when this page opens or comes back to the front. */
+function useFreshDocument(session: BuildSession, revisionId: string): void {
+  useEffect(() => {
+    let current = true;
+    const look = async () => {
+      if (document.visibilityState !== 'visible') return;
+      const found = await callApi<RevisionRecord>('GET', `/api/revisions/${revisionId}`).catch(() => undefined);
+      if (current && found) session.adopt(found.version, found.document);
+    };
+    void look();
+    document.addEventListener('visibilitychange', look);
+    return () => {
+      current = false;
+      document.removeEventListener('visibilitychange', look);
+    };
+  }, [session, revisionId]);
+}

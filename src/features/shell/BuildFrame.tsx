@@ -1,0 +1,105 @@
+'use client';
+
+import Link from 'next/link';
+import { usePathname, useRouter } from 'next/navigation';
+import { type ReactNode, useMemo, useState } from 'react';
+import { SEGMENTS } from '@/core/checks/check';
+import type { Thresholds } from '@/core/checks/check';
+import type { BuildRecord, WholeBuild } from '@/core/field/records';
+import type { LibraryItem } from '@/core/library/items';
+import { useWorking, WorkingProvider } from '@/ui/working';
+import { BuildProvider, useBuild } from './BuildContext';
+import { ConflictBar } from './ConflictBar';
+import { GhostPicker } from './Ghosts';
+import { KeyList } from './KeyList';
+import { type Jump, Palette } from './Palette';
+import { Preferences } from './Preferences';
+import { SaveMark } from './SaveMark';
+import { SEGMENT_NAMES, SEGMENT_QUESTIONS, segmentPath } from './segments';
+import { Stripe } from './Stripe';
+import { useKeys } from './useKeys';
+
+interface BuildFrameProps {
+  whole: WholeBuild;
+  revisionId: string;
+  library: readonly LibraryItem[];
+  thresholds: Thresholds;
+  builds: readonly BuildRecord[];
+  children: ReactNode;
+}
+
+/** Header, stripe and what every page of a build shares. */
+export function BuildFrame({ builds, children, ...given }: BuildFrameProps) {
+  return (
+    <WorkingProvider>
+      <BuildProvider {...given}>
+        <Frame builds={builds}>{children}</Frame>
+      </BuildProvider>
+    </WorkingProvider>
+  );
+}
+
+function Frame({ builds, children }: { builds: readonly BuildRecord[]; children: ReactNode }) {
+  const page = useBuild();
+  const { build, revision, revisions, state, session, ghost, setGhost, document } = page;
+  const router = useRouter();
+  const segment = usePathname().split('/').at(-1) ?? 'drive';
+  const [over, setOver] = useState<'jump' | 'keys'>();
+  const working = useWorking();
+  const go = (path: string) => router.push(path);
+  const at = revisions.findIndex(({ id }) => id === revision.id);
+  const toRevision = (index: number) => {
+    const next = revisions[index];
+    if (next) go(`/builds/${build.id}/${next.letter}/${segment}`);
+  };
+
+  useKeys({
+    ...Object.fromEntries(SEGMENTS.map((name, index) => [String(index + 1), () => go(segmentPath(build.id, revision.letter, name))])),
+    ',': () => toRevision(at - 1),
+    '.': () => toRevision(at + 1),
+    r: () => go(`${segmentPath(build.id, revision.letter, 'field')}#run`),
+    f: () => go(`${segmentPath(build.id, revision.letter, 'learn')}#failure`),
+    p: () => setGhost(ghost ? undefined : { label: 'the pinned build', document }),
+    w: () => (working.shown ? working.close() : window.document.querySelector<HTMLButtonElement>('.answer .figure')?.click()),
+    g: () => go('/'),
+    '/': () => setOver('jump'),
+    '?': () => setOver('keys'),
+    undo: () => session.undo(),
+    redo: () => session.redo(),
+  });
+
+  const jumps = useMemo<Jump[]>(() => [
+    ...SEGMENTS.map((name) => ({ label: SEGMENT_NAMES[name], hint: SEGMENT_QUESTIONS[name], go: () => router.push(segmentPath(build.id, revision.letter, name)) })),
+    ...revisions.filter(({ id }) => id !== revision.id).map(({ letter }) => ({ label: `Revision ${letter}`, hint: build.name, go: () => router.push(segmentPath(build.id, letter, 'drive')) })),
+    ...builds.filter(({ id }) => id !== build.id).map(({ id, name }) => ({ label: name, hint: 'another build', go: () => router.push(`/builds/${id}`) })),
+    { label: 'Record a run', hint: 'Field', go: () => router.push(`${segmentPath(build.id, revision.letter, 'field')}#run`) },
+    { label: 'Note a failure', hint: 'Learn', go: () => router.push(`${segmentPath(build.id, revision.letter, 'learn')}#failure`) },
+    { label: 'Garage', hint: 'all builds', go: () => router.push('/') },
+    { label: 'Library', hint: 'motors, packs, controllers, tyres, surfaces', go: () => router.push('/library') },
+  ], [build, builds, revision, revisions, router]);
+
+  return (
+    <>
+      <header className="head">
+        <Link href="/" className="name" title="Garage (g)">{build.name}</Link>
+        <nav className="revs" aria-label="Revisions">
+          {revisions.map(({ id, letter }) => <Link key={id} href={`/builds/${build.id}/${letter}/${segment}`} aria-current={id === revision.id ? 'true' : undefined} aria-label={`Revision ${letter}`}>{letter}</Link>)}
+          <Link href={`${segmentPath(build.id, revision.letter, 'learn')}#next`} aria-label="Open the next revision" title="Open the next revision">+</Link>
+        </nav>
+        <SaveMark state={state} />
+        <span className="push" />
+        <button type="button" className="plain wide" disabled={!state.canUndo} onClick={() => session.undo()} aria-label="Undo">undo</button>
+        <button type="button" className="plain wide" disabled={!state.canRedo} onClick={() => session.redo()} aria-label="Redo">redo</button>
+        <GhostPicker />
+        <Preferences />
+        <button type="button" className="plain" onClick={() => setOver('jump')}>jump <kbd>/</kbd></button>
+        <button type="button" className="plain wide" onClick={() => setOver('keys')}>keys <kbd>?</kbd></button>
+      </header>
+      <Stripe />
+      <ConflictBar />
+      {children}
+      {over === 'jump' ? <Palette jumps={jumps} onClose={() => setOver(undefined)} /> : null}
+      {over === 'keys' ? <KeyList onClose={() => setOver(undefined)} /> : null}
+    </>
+  );
+}

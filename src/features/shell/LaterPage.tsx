@@ -1,0 +1,18 @@
+'use client';
+
+import type { Segment } from '@/core/checks/check';
+import { stripeOf } from '@/core/checks/stripe';
+import { useBuild } from './BuildContext';
+import { SEGMENT_QUESTIONS } from './segments';
+
+/** A segment that nothing is worked out for yet: its question and what it will need. */
+export function LaterPage({ segment }: { segment: Segment }) {
+  const { checks } = useBuild();
+  const { needs } = stripeOf(checks).find((state) => state.segment === segment)!;
+  return (
+    <main className="readings">
+      <h1 className="answer">{SEGMENT_QUESTIONS[segment]}</h1>
+      <p style={{ marginTop: 8 }}>Not worked out yet. It will need {needs.join(', ')}.</p>
+    </main>
+  );
+}

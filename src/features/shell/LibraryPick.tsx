@@ -1,0 +1,44 @@
+'use client';
+
+import { KIND_NAMES, itemsOf, type LibraryItem, type LibraryKind } from '@/core/library/items';
+import { type Path, valueAt } from '@/core/build/patch';
+import { useBuild } from './BuildContext';
+
+interface LibraryPickProps<K extends LibraryKind> {
+  kind: K;
+  path: Path;
+  /** The copy that the document takes. */
+  copy(item: LibraryItem<K>): object;
+}
+
+/** Chooses an item of the library; the document gets a copy of its figures. */
+export function LibraryPick<K extends LibraryKind>({ kind, path, copy }: LibraryPickProps<K>) {
+  const { library, document, edit, closed } = useBuild();
+  const items = itemsOf(library, kind);
+  const chosen = valueAt(document, path) as { libraryId?: string; name: string } | undefined;
+  const known = items.find(({ id }) => id === chosen?.libraryId);
+  const changed = known && chosen && JSON.stringify(sorted(copy(known))) !== JSON.stringify(sorted(chosen));
+  return (
+    <>
+      <div className="pick">
+        <select
+          aria-label={`Choose ${article(KIND_NAMES[kind].one)}`}
+          value={known ? known.id : chosen ? 'own' : ''}
+          disabled={closed}
+          onChange={(event) => {
+            const item = items.find(({ id }) => id === event.target.value);
+            edit([{ path, value: item ? copy(item) : undefined }]);
+          }}
+        >
+          <option value="">choose {article(KIND_NAMES[kind].one)}</option>
+          {chosen && !known ? <option value="own">{chosen.name} (not in the library)</option> : null}
+          {items.map(({ id, data }) => <option key={id} value={id}>{data.name}</option>)}
+        </select>
+      </div>
+      {changed ? <p className="quiet" style={{ fontSize: 12 }}>Figures differ from the library. {closed ? null : <button type="button" className="link" onClick={() => edit([{ path, value: copy(known) }])}>Take the library&rsquo;s</button>}</p> : null}
+    </>
+  );
+}
+
+const article = (word: string) => `${/^[aeiou]/.test(word) ? 'an' : 'a'} ${word}`;
+const sorted = (bag: object) => Object.entries(bag).filter(([key]) => key !== 'id').sort(([a], [b]) => (a < b ? -1 : 1));

@@ -1,0 +1,50 @@
+'use client';
+
+import Link from 'next/link';
+import { usePathname } from 'next/navigation';
+import { useEffect, useRef } from 'react';
+import { SEGMENTS, type Segment } from '@/core/checks/check';
+import { type SegmentState, stripeOf } from '@/core/checks/stripe';
+import { formatQuantity, type Reader } from '@/core/units/formatQuantity';
+import { useReader } from '@/ui/reader';
+import { STATE_WORDS, StateMark } from '@/ui/StateMark';
+import { useBuild } from './BuildContext';
+import { SEGMENT_NAMES, segmentPath } from './segments';
+
+/** The nine segments of the job: navigation and instrument panel at once. */
+export function Stripe() {
+  const { build, revision, revisions, checks, runs, failures } = useBuild();
+  const { reader } = useReader();
+  const present = usePathname().split('/').at(-1);
+  const strip = useRef<HTMLElement>(null);
+  useEffect(() => {
+    strip.current?.querySelector('[aria-current]')?.scrollIntoView({ block: 'nearest', inline: 'center' });
+  }, [present]);
+  const counts: Partial<Record<Segment, string>> = {
+    field: runs.length > 0 ? `${plural(runs.filter(({ revisionId }) => revisionId === revision.id).length, 'run')} of ${revision.letter}` : undefined,
+    learn: failures.length > 0 || revisions.length > 1 ? `${plural(failures.filter(({ fixRevisionId }) => !fixRevisionId).length, 'open failure')}` : undefined,
+  };
+  return (
+    <nav className="stripe" aria-label="Segments" ref={strip}>
+      {stripeOf(checks).map((state, index) => {
+        const words = counts[state.segment] ?? wordsOf(state, reader);
+        return (
+          <Link key={state.segment} href={segmentPath(build.id, revision.letter, state.segment)} prefetch={false} aria-current={present === state.segment ? 'page' : undefined} title={`${SEGMENT_NAMES[state.segment]} (${index + 1}): ${words}`} data-state={state.state}>
+            <span className="t"><StateMark state={state.state} />{SEGMENT_NAMES[SEGMENTS[index]!]}</span>
+            <span className="s" style={{ display: 'block' }}>{words}</span>
+          </Link>
+        );
+      })}
+    </nav>
+  );
+}
+
+const plural = (count: number, word: string) => `${count} ${word}${count === 1 ? '' : 's'}`;
+
+function wordsOf({ state, check, needs }: SegmentState, reader: Reader): string {
+  if (!check) return `not worked out yet: needs ${needs.join(', ')}`;
+  if (check.value === undefined) return `${STATE_WORDS[state]}: needs ${needs.join(', ')}`;
+  const { number, unit } = formatQuantity(check.value, check.quantity, reader);
+  const limit = check.limit === undefined || check.kind === 'band' ? '' : ` of ${formatQuantity(check.limit, check.quantity, reader).number}`;
+  return `${STATE_WORDS[state]}: ${check.title.toLowerCase()} ${number}${limit} ${unit}`;
+}

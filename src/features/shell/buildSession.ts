@@ -1,0 +1,180 @@
+import type { BuildDocument } from '@/core/build/document';
+import { applyPatch, type Conflict, inverseOf, mergeDocuments, type Patch, type Path, withValue } from '@/core/build/patch';
+import type { Problem } from '@/core/errors';
+
+export type SaveState = 'saved' | 'saving' | 'unsaved' | 'failed' | 'refused' | 'closed';
+
+export interface SessionState {
+  readonly document: BuildDocument;
+  readonly save: SaveState;
+  readonly savedAt: number | undefined;
+  readonly problem: Problem | undefined;
+  /** Fields that another tab changed too, each with both values. */
+  readonly conflicts: readonly Conflict[];
+  readonly canUndo: boolean;
+  readonly canRedo: boolean;
+}
+
+export type SaveAnswer =
+  | { kind: 'saved'; version: number }
+  | { kind: 'conflict'; version: number; document: BuildDocument }
+  | { kind: 'refused'; problem: Problem }
+  | { kind: 'closed'; problem: Problem }
+  | { kind: 'unreachable' };
+
+export interface SessionOptions {
+  document: BuildDocument;
+  version: number;
+  /** A revision with a child takes no edits. */
+  closed: boolean;
+  send(version: number, document: BuildDocument): Promise<SaveAnswer>;
+  /** Calls back later; returns a way to call it off. */
+  later(run: () => void, milliseconds: number): () => void;
+  now(): number;
+}
+
+const SAVE_AFTER_MS = 400;
+const RETRY_AFTER_MS = 3000;
+
+interface Step {
+  key: string | undefined;
+  forward: Patch;
+  backward: Patch;
+}
+
+/** The edits of one tab on one revision: automatic saving, undo and redo, and joining what another tab saved. */
+export class BuildSession {
+  private readonly options: SessionOptions;
+  private readonly listeners = new Set<() => void>();
+  private base: BuildDocument;
+  private version: number;
+  private done: Step[] = [];
+  private undone: Step[] = [];
+  private callOff: (() => void) | undefined;
+  private sending = false;
+  state: SessionState;
+
+  constructor(options: SessionOptions) {
+    this.options = options;
+    this.base = options.document;
+    this.version = options.version;
+    this.state = { document: options.document, save: options.closed ? 'closed' : 'saved', savedAt: undefined, problem: undefined, conflicts: [], canUndo: false, canRedo: false };
+  }
+
+  readonly subscribe = (listener: () => void) => {
+    this.listeners.add(listener);
+    return () => this.listeners.delete(listener);
+  };
+
+  readonly snapshot = () => this.state;
+
+  /** Edits with the same step key that follow each other are one step of undo. */
+  edit(patch: Patch, stepKey?: string): void {
+    if (this.state.save === 'closed') return;
+    const backward = inverseOf(this.state.document, patch);
+    const last = this.done.at(-1);
+    if (last && stepKey !== undefined && last.key === stepKey) this.done[this.done.length - 1] = { ...last, forward: [...last.forward, ...patch] };
+    else this.done.push({ key: stepKey, forward: patch, backward });
+    this.undone = [];
+    this.change(applyPatch(this.state.document, patch));
+  }
+
+  /** Ends a run of edits that would be one step, as when a drag or a field is left. */
+  endStep(): void {
+    const last = this.done.at(-1);
+    if (last) this.done[this.done.length - 1] = { ...last, key: undefined };
+  }
+
+  undo(): void {
+    const step = this.done.pop();
+    if (!step) return;
+    this.undone.push({ ...step, key: undefined });
+    this.change(applyPatch(this.state.document, step.backward));
+  }
+
+  redo(): void {
+    const step = this.undone.pop();
+    if (!step) return;
+    this.done.push(step);
+    this.change(applyPatch(this.state.document, step.forward));
+  }
+
+  /** Settles a field that two tabs changed. */
+  settle(path: Path, keep: 'mine' | 'theirs'): void {
+    const conflict = this.state.conflicts.find((one) => one.path.join('/') === path.join('/'));
+    if (!conflict) return;
+    this.publish({ conflicts: this.state.conflicts.filter((one) => one !== conflict) });
+    if (keep === 'mine') this.change(withValue(this.state.document, path, conflict.mine));
+  }
+
+  /** Takes a newer saved document over, unless this tab has edits of its own that are on their way. */
+  adopt(version: number, document: BuildDocument): void {
+    const { save } = this.state;
+    if (version <= this.version || this.sending || (save !== 'saved' && save !== 'closed')) return;
+    this.version = version;
+    this.base = document;
+    this.publish({ document });
+  }
+
+  /** Saves at once what is not saved yet. */
+  async flush(): Promise<void> {
+    this.callOff?.();
+    this.callOff = undefined;
+    await this.save();
+  }
+
+  private change(document: BuildDocument): void {
+    this.publish({ document, save: 'unsaved', problem: undefined });
+    this.schedule(SAVE_AFTER_MS);
+  }
+
+  private schedule(milliseconds: number): void {
+    this.callOff?.();
+    this.callOff = this.options.later(() => void this.save(), milliseconds);
+  }
+
+  private async save(): Promise<void> {
+    const { document, save } = this.state;
+    if (this.sending || save === 'closed' || save === 'saved') return;
+    this.sending = true;
+    this.publish({ save: 'saving' });
+    const answer = await this.options.send(this.version, document);
+    this.sending = false;
+    this.take(answer, document);
+  }
+
+  private take(answer: SaveAnswer, sent: BuildDocument): void {
+    switch (answer.kind) {
+      case 'saved':
+        this.base = sent;
+        this.version = answer.version;
+        if (this.state.document === sent) this.publish({ save: 'saved', savedAt: this.options.now() });
+        else this.schedule(SAVE_AFTER_MS);
+        return;
+      case 'conflict': {
+        const { document, conflicts } = mergeDocuments(this.base, this.state.document, answer.document);
+        this.base = answer.document;
+        this.version = answer.version;
+        const open = this.state.conflicts.filter((old) => !conflicts.some((one) => one.path.join('/') === old.path.join('/')));
+        const changed = JSON.stringify(document) !== JSON.stringify(answer.document);
+        this.publish({ document, conflicts: [...open, ...conflicts], save: changed ? 'unsaved' : 'saved', savedAt: this.options.now() });
+        if (changed) this.schedule(0);
+        return;
+      }
+      case 'refused':
+        this.publish({ save: 'refused', problem: answer.problem });
+        return;
+      case 'closed':
+        this.publish({ save: 'failed', problem: answer.problem });
+        return;
+      case 'unreachable':
+        this.publish({ save: 'failed', problem: { path: '', message: 'No connection: your changes stay in this tab and are sent again.' } });
+        this.schedule(RETRY_AFTER_MS);
+    }
+  }
+
+  private publish(change: Partial<SessionState>): void {
+    this.state = { ...this.state, ...change, canUndo: this.done.length > 0, canRedo: this.undone.length > 0 };
+    for (const listener of this.listeners) listener();
+  }
+}

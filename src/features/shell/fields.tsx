@@ -1,0 +1,54 @@
+'use client';
+
+import type { ReactNode } from 'react';
+import { labelOf } from '@/core/build/labels';
+import { type Path, valueAt } from '@/core/build/patch';
+import { QuantityField } from '@/ui/QuantityField';
+import { useBuild } from './BuildContext';
+
+/** A number of the document by its path: label, unit, limits and ghost come with it. */
+export function DocumentField({ path, label, example, digits, after }: { path: Path; label?: string; example?: number; digits?: number; after?: ReactNode }) {
+  const { document, ghost, edit, session, closed } = useBuild();
+  const known = labelOf(path);
+  return (
+    <div onBlur={() => session.endStep()}>
+      <QuantityField
+        label={label ?? known.label}
+        quantity={known.quantity ?? 'coefficient'}
+        value={valueAt(document, path) as number | undefined}
+        ghost={ghost ? (valueAt(ghost.document, path) as number | undefined) : undefined}
+        limits={known.limits}
+        example={example}
+        digits={digits}
+        disabled={closed}
+        after={after}
+        onChange={(value) => edit([{ path, value }], path.join('.'))}
+      />
+    </div>
+  );
+}
+
+/** One of a few words. */
+export function DocumentChoice<T extends string>({ path, label, options, empty }: { path: Path; label?: string; options: readonly (readonly [T, string])[]; empty?: string }) {
+  const { document, edit, closed } = useBuild();
+  const name = label ?? labelOf(path).label;
+  const value = valueAt(document, path) as T | undefined;
+  return (
+    <div className="field">
+      <label htmlFor={path.join('-')}>{name}</label>
+      <select id={path.join('-')} value={value ?? ''} disabled={closed} onChange={(event) => edit([{ path, value: event.target.value === '' ? undefined : event.target.value }])}>
+        {value === undefined || empty ? <option value="">{empty ?? 'choose'}</option> : null}
+        {options.map(([id, words]) => <option key={id} value={id}>{words}</option>)}
+      </select>
+    </div>
+  );
+}
+
+export function Group({ title, aside, children }: { title: string; aside?: ReactNode; children: ReactNode }) {
+  return (
+    <section className="group" aria-label={title}>
+      <h2>{title}{aside ? <span>{aside}</span> : null}</h2>
+      {children}
+    </section>
+  );
+}

@@ -1,0 +1,31 @@
+import { useEffect, useMemo, useState } from 'react';
+import type { ChosenSurface } from '@/core/build/brief';
+import type { BuildDocument } from '@/core/build/document';
+import type { Check, Thresholds } from '@/core/checks/check';
+import { statesOn } from '@/core/checks/evaluate';
+import { checksWorker } from './checksClient';
+
+interface Full {
+  document: BuildDocument;
+  checks: readonly Check[];
+}
+
+/** At once the states on one surface; over all surfaces and with remedies as soon as the worker has them. */
+export function useChecks(document: BuildDocument, surface: ChosenSurface | undefined, thresholds: Thresholds): readonly Check[] {
+  const quick = useMemo(() => statesOn(document, surface, thresholds), [document, surface, thresholds]);
+  const [full, setFull] = useState<Full>();
+
+  useEffect(() => {
+    let current = true;
+    void checksWorker()
+      .evaluateBuild(document, thresholds)
+      .then((checks) => {
+        if (current) setFull({ document, checks });
+      });
+    return () => {
+      current = false;
+    };
+  }, [document, thresholds]);
+
+  return full?.document === document ? full.checks : quick;
+}

@@ -1,0 +1,58 @@
+'use client';
+
+import type { Check, Remedy } from '@/core/checks/check';
+import { formatQuantity } from '@/core/units/formatQuantity';
+import { MarginBar } from './MarginBar';
+import { useReader } from './reader';
+import { STATE_WORDS, StateMark } from './StateMark';
+import { useWorking } from './working';
+
+interface CheckRowsProps {
+  checks: readonly Check[];
+  locked: boolean;
+  onApply(remedy: Remedy): void;
+  onTry(remedy: Remedy): void;
+}
+
+/** The checks of a segment: state in shape and word, value against limit, why, and what would help. */
+export function CheckRows({ checks, locked, onApply, onTry }: CheckRowsProps) {
+  return (
+    <section className="checks" aria-label="Checks">
+      {checks.map((check) => <CheckRow key={check.id} check={check} locked={locked} onApply={onApply} onTry={onTry} />)}
+    </section>
+  );
+}
+
+function CheckRow({ check, locked, onApply, onTry }: { check: Check } & Omit<CheckRowsProps, 'checks'>) {
+  const { open } = useWorking();
+  return (
+    <div className="check" data-check={check.id} data-state={check.state}>
+      <StateMark state={check.state} />
+      <button type="button" className="title" onClick={() => open({ title: check.title, steps: check.working })} disabled={check.working.length === 0}>
+        {check.title}<span className="state">{STATE_WORDS[check.state]}</span>
+      </button>
+      <Reading check={check} />
+      <MarginBar check={check} />
+      <span className="why">{check.why}{check.surface && check.state !== 'unknown' ? ` (${check.surface.toLowerCase()})` : ''}</span>
+      {check.remedies.length > 0 ? (
+        <div className="remedies">
+          {check.remedies.map((remedy) => (
+            <span key={remedy.text} className="remedy">
+              <button type="button" disabled={locked} title={locked ? 'This revision is closed' : undefined} onClick={() => onApply(remedy)}>{remedy.text}</button>
+              <span className="quiet">{remedy.effect}</span>
+              <button type="button" className="link quiet" style={{ border: 0, background: 'none', padding: 0, fontWeight: 400, color: 'inherit' }} onClick={() => onTry(remedy)}>compare</button>
+            </span>
+          ))}
+        </div>
+      ) : null}
+    </div>
+  );
+}
+
+function Reading({ check }: { check: Check }) {
+  const { reader } = useReader();
+  if (check.value === undefined) return <span className="reading quiet">—</span>;
+  const { number, unit } = formatQuantity(check.value, check.quantity, reader);
+  const limit = check.limit === undefined ? '' : ` of ${formatQuantity(check.limit, check.quantity, reader).number}`;
+  return <span className="reading">{number}<small>{limit} {unit}</small></span>;
+}

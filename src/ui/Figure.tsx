@@ -1,0 +1,15 @@
+'use client';
+
+import type { ReactNode } from 'react';
+import type { WorkingStep } from '@/core/checks/check';
+import { useWorking } from './working';
+
+/** A computed figure in a sentence; tap or Enter opens its working. */
+export function Figure({ title, steps, tone = '', children }: { title: string; steps: readonly WorkingStep[]; tone?: string; children: ReactNode }) {
+  const { open } = useWorking();
+  return (
+    <button type="button" className={`figure ${tone}`} aria-label={`Working of ${title}`} onClick={() => open({ title, steps })}>
+      {children}
+    </button>
+  );
+}

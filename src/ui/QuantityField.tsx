@@ -1,0 +1,99 @@
+'use client';
+
+import { type ReactNode, useEffect, useId, useRef, useState } from 'react';
+import type { Limits } from '@/core/build/labels';
+import { formatQuantity, formatText } from '@/core/units/formatQuantity';
+import { parseQuantity } from '@/core/units/parseQuantity';
+import { type QuantityName, unitOf } from '@/core/units/quantities';
+import { useReader } from './reader';
+
+export interface QuantityFieldProps {
+  label: string;
+  quantity: QuantityName;
+  value: number | undefined;
+  onChange(value: number | undefined): void;
+  limits?: Limits;
+  /** Shown in the empty field, in stored units. */
+  example?: number;
+  /** The same field in the ghost. */
+  ghost?: number;
+  disabled?: boolean;
+  digits?: number;
+  after?: ReactNode;
+}
+
+/** A number with its unit. It accepts other units, says what it understood, and keeps what is not valid without saving it. */
+export function QuantityField({ label, quantity, value, onChange, limits, example, ghost, disabled, digits = 5, after }: QuantityFieldProps) {
+  const { reader, marks } = useReader();
+  const id = useId();
+  const [text, setText] = useState<string>();
+  const focused = useRef(false);
+  const unit = unitOf(quantity, reader.units);
+  const shown = value === undefined ? '' : formatQuantity(value, quantity, reader, digits).number;
+
+  useEffect(() => {
+    if (!focused.current) setText(undefined);
+  }, [value, reader.units]);
+
+  const say = text === undefined ? undefined : judge(text);
+
+  function judge(typed: string): { bad: boolean; words: string; value?: number } | undefined {
+    if (typed.trim() === '') return undefined;
+    const parsed = parseQuantity(typed, quantity, reader.units, marks);
+    if (!parsed.ok) return { bad: true, words: parsed.message };
+    const out = outside(parsed.value, limits);
+    if (out) return { bad: true, words: `${label} must be ${out.word} ${formatText(out.limit, quantity, reader, 4)}` };
+    const plain = parsed.unit.symbol === unit.symbol && !/[.,]\d{3}\b/.test(typed);
+    return { bad: false, words: plain ? '' : `= ${formatText(parsed.value, quantity, reader, 4)}`, value: parsed.value };
+  }
+
+  function type(typed: string) {
+    setText(typed);
+    if (typed.trim() === '') return onChange(undefined);
+    const verdict = judge(typed);
+    if (verdict && !verdict.bad) onChange(verdict.value);
+  }
+
+  return (
+    <div className="field">
+      <label htmlFor={id}>{label}{after}</label>
+      <span className="entry">
+        {ghost !== undefined && ghost !== value ? <span className="ghostvalue" title="in the ghost">{formatQuantity(ghost, quantity, reader, 4).number} →&nbsp;</span> : null}
+        <input
+          id={id}
+          inputMode="decimal"
+          autoComplete="off"
+          disabled={disabled}
+          value={text ?? shown}
+          placeholder={example === undefined ? '' : `e.g. ${formatQuantity(example, quantity, reader, 4).number}`}
+          aria-invalid={say?.bad === true}
+          aria-describedby={say?.words ? `${id}-say` : undefined}
+          onFocus={() => (focused.current = true)}
+          onBlur={() => {
+            focused.current = false;
+            if (!say?.bad) setText(undefined);
+          }}
+          onChange={(event) => type(event.target.value)}
+          onKeyDown={(event) => {
+            if (event.key === 'Escape') {
+              setText(undefined);
+              event.currentTarget.blur();
+            }
+            if (event.key === 'Enter') event.currentTarget.blur();
+          }}
+        />
+        <span className="unit">{unit.symbol}</span>
+      </span>
+      {say?.words ? <span id={`${id}-say`} className={`say ${say.bad ? 'bad' : ''}`} role={say.bad ? 'alert' : undefined}>{say.words}</span> : null}
+    </div>
+  );
+}
+
+function outside(value: number, limits: Limits | undefined): { word: string; limit: number } | undefined {
+  if (!limits) return undefined;
+  if (limits.above !== undefined && !(value > limits.above)) return { word: 'above', limit: limits.above };
+  if (limits.from !== undefined && value < limits.from) return { word: 'at least', limit: limits.from };
+  if (limits.below !== undefined && !(value < limits.below)) return { word: 'below', limit: limits.below };
+  if (limits.to !== undefined && value > limits.to) return { word: 'at most', limit: limits.to };
+  return undefined;
+}

@@ -1,0 +1,136 @@
+'use client';
+
+import { scaleLinear } from 'd3-scale';
+import { line as lineShape } from 'd3-shape';
+import { useId, useState } from 'react';
+import { formatNumber } from '@/core/units/formatQuantity';
+import { type QuantityName, toShown, unitOf } from '@/core/units/quantities';
+import { useReader } from '../reader';
+
+export type LineStyle = 'predicted' | 'predictedQuiet' | 'measured' | 'earlier';
+
+export interface ChartLine {
+  id: string;
+  label: string;
+  style: LineStyle;
+  xs: readonly number[];
+  ys: readonly number[];
+  /** Share of the line's length at which its label stands. */
+  labelAt?: number;
+  /** Offset of the label in pixels. */
+  labelShift?: readonly [number, number];
+}
+
+/** A measured point with its error, or a predicted one, hollow. */
+export interface ChartPoint {
+  x: number;
+  y: number;
+  error?: number;
+  label?: string;
+  measured: boolean;
+}
+
+export interface ChartProps {
+  title: string;
+  xQuantity: QuantityName;
+  yQuantity: QuantityName;
+  lines: readonly ChartLine[];
+  /** Everything above this line is out of reach. */
+  limit?: ChartLine;
+  points?: readonly ChartPoint[];
+  /** Upright lines: a wish or a distance. */
+  uprights?: readonly { x: number; label: string; wish?: boolean }[];
+  xMax: number;
+  yMax: number;
+  width?: number;
+  height?: number;
+  /** The picture in a sentence. */
+  summary: string;
+  testId?: string;
+}
+
+const PAD = { left: 42, right: 12, top: 20, bottom: 34 };
+const STYLES: Readonly<Record<LineStyle, { stroke: string; width: number; dash?: string; ink: string }>> = {
+  predicted: { stroke: 'var(--ink)', width: 2.4, dash: '7 4', ink: 'var(--ink)' },
+  predictedQuiet: { stroke: 'var(--moss)', width: 2.2, dash: '5 3', ink: 'var(--moss)' },
+  measured: { stroke: 'var(--slate)', width: 2.2, ink: 'var(--slate)' },
+  earlier: { stroke: 'var(--ghost)', width: 1.3, ink: 'var(--ghost)' },
+};
+
+/** Lines over one pair of axes, labelled directly; as a table on request. */
+export function LineChart(props: ChartProps) {
+  const { title, xQuantity, yQuantity, lines, limit, points = [], uprights = [], width = 460, height = 290, summary } = props;
+  const { reader } = useReader();
+  const id = useId();
+  const [asTable, setAsTable] = useState(false);
+  const [xUnit, yUnit] = [unitOf(xQuantity, reader.units), unitOf(yQuantity, reader.units)];
+  const x = scaleLinear([0, toShown(props.xMax, xUnit)], [PAD.left, width - PAD.right]);
+  const y = scaleLinear([0, toShown(props.yMax, yUnit)], [height - PAD.bottom, PAD.top]).nice(4);
+  const px = (value: number) => x(toShown(value, xUnit));
+  const py = (value: number) => Math.max(PAD.top, Math.min(height - PAD.bottom, y(toShown(value, yUnit))));
+  const path = ({ xs, ys }: ChartLine) => lineShape<number>((_, i) => px(xs[i]!), (_, i) => py(ys[i]!))(xs as number[]) ?? '';
+  const label = (line: ChartLine) => {
+    const at = Math.min(line.xs.length - 1, Math.round((line.labelAt ?? 1) * (line.xs.length - 1)));
+    const [dx, dy] = line.labelShift ?? [4, -6];
+    return { x: px(line.xs[at]!) + dx, y: py(line.ys[at]!) + dy };
+  };
+  const tick = (value: number) => formatNumber(value, reader.locale, 3);
+
+  return (
+    <figure className="chart" data-testid={props.testId} style={{ width: `min(100%, ${width}px)` }}>
+      <figcaption>{title}<button type="button" className="plain" aria-pressed={asTable} onClick={() => setAsTable(!asTable)}>{asTable ? 'as a picture' : 'as a table'}</button></figcaption>
+      {asTable ? <ChartTable {...props} xSymbol={xUnit.symbol} ySymbol={yUnit.symbol} shownX={(v) => tick(toShown(v, xUnit))} shownY={(v) => tick(toShown(v, yUnit))} /> : (
+        <svg viewBox={`0 0 ${width} ${height}`} width={width} height={height} role="img" aria-label={`${title}. ${summary}`}>
+          <defs>
+            <pattern id={`${id}-hatch`} width="6" height="6" patternUnits="userSpaceOnUse" patternTransform="rotate(45)"><line x1="0" y1="0" x2="0" y2="6" stroke="var(--rust)" strokeWidth="1.6" opacity=".45" /></pattern>
+            <clipPath id={`${id}-clip`}><rect x={PAD.left} y={PAD.top - 2} width={width - PAD.left - PAD.right} height={height - PAD.top - PAD.bottom + 4} /></clipPath>
+          </defs>
+          {y.ticks(4).map((value) => <g key={value}><line x1={PAD.left} x2={width - PAD.right} y1={y(value)} y2={y(value)} stroke="var(--rule)" /><text x={PAD.left - 6} y={y(value) + 4} textAnchor="end">{tick(value)}</text></g>)}
+          {x.ticks(5).map((value) => <text key={value} x={x(value)} y={height - PAD.bottom + 16} textAnchor="middle">{tick(value)}</text>)}
+          <text x={width - PAD.right} y={height - 4} textAnchor="end">{xUnit.symbol}</text>
+          <text x={PAD.left - 6} y={11} textAnchor="end">{yUnit.symbol}</text>
+          {uprights.map((upright) => (
+            <g key={upright.label}>
+              <line x1={px(upright.x)} x2={px(upright.x)} y1={PAD.top} y2={height - PAD.bottom} stroke={upright.wish ? 'var(--ink)' : 'var(--rule)'} strokeDasharray={upright.wish ? '2 3' : undefined} />
+              {px(upright.x) > width - 110 ? <text x={px(upright.x) - 4} y={height - PAD.bottom - 6} textAnchor="end">{upright.label}</text> : <text x={px(upright.x) + 4} y={height - PAD.bottom - 6}>{upright.label}</text>}
+            </g>
+          ))}
+          <g clipPath={`url(#${id}-clip)`}>
+            {limit ? <><path d={`${path(limit)}L${px(limit.xs.at(-1)!)},${PAD.top}L${px(limit.xs[0]!)},${PAD.top}Z`} fill={`url(#${id}-hatch)`} /><path d={path(limit)} fill="none" stroke="var(--rust)" strokeWidth="1.6" /></> : null}
+            {lines.map((line) => <path key={line.id} data-line={line.id} d={path(line)} fill="none" stroke={STYLES[line.style].stroke} strokeWidth={STYLES[line.style].width} strokeDasharray={STYLES[line.style].dash} />)}
+          </g>
+          {limit ? <text className="strong" x={width - PAD.right - 4} y={Math.max(PAD.top + 12, py(limit.ys.at(-1)!) - 6)} textAnchor="end" style={{ fill: 'var(--rust)' }}>{limit.label}</text> : null}
+          {lines.map((line) => <text key={line.id} className={line.style === 'earlier' ? undefined : 'strong'} {...label(line)} textAnchor={label(line).x > width - 70 ? 'end' : 'start'} style={{ fill: STYLES[line.style].ink }}>{line.label}</text>)}
+          {points.map((point, index) => (
+            <g key={index}>
+              {point.error ? <line x1={px(point.x)} x2={px(point.x)} y1={py(point.y - point.error)} y2={py(point.y + point.error)} stroke="var(--slate)" strokeWidth="1.6" /> : null}
+              <circle cx={px(point.x)} cy={py(point.y)} r={point.measured ? 4 : 5.5} fill={point.measured ? 'var(--slate)' : 'var(--sheet)'} stroke={point.measured ? 'none' : 'var(--ink)'} strokeWidth="2" />
+              {point.label ? <text className="strong" x={Math.min(px(point.x) + 9, width - 46)} y={py(point.y) - 9} style={point.measured ? { fill: 'var(--slate)' } : undefined}>{point.label}</text> : null}
+            </g>
+          ))}
+        </svg>
+      )}
+      <p className="hidden">{summary}</p>
+    </figure>
+  );
+}
+
+const TABLE_ROWS = 12;
+
+function ChartTable({ lines, limit, xSymbol, ySymbol, shownX, shownY, xMax }: ChartProps & { xSymbol: string; ySymbol: string; shownX(v: number): string; shownY(v: number): string }) {
+  const all = [...lines, ...(limit ? [limit] : [])];
+  const rows = Array.from({ length: TABLE_ROWS + 1 }, (_, i) => (xMax * i) / TABLE_ROWS);
+  const at = ({ xs, ys }: ChartLine, value: number) => {
+    const next = xs.findIndex((one) => one >= value);
+    if (next < 0) return undefined;
+    if (next === 0) return ys[0];
+    const share = (value - xs[next - 1]!) / (xs[next]! - xs[next - 1]! || 1);
+    return ys[next - 1]! + share * (ys[next]! - ys[next - 1]!);
+  };
+  return (
+    <table className="tableview">
+      <thead><tr><th>{xSymbol}</th>{all.map((line) => <th key={line.id}>{line.label}, {ySymbol}</th>)}</tr></thead>
+      <tbody>{rows.map((value) => <tr key={value}><td>{shownX(value)}</td>{all.map((line) => { const found = at(line, value); return <td key={line.id}>{found === undefined ? '' : shownY(found)}</td>; })}</tr>)}</tbody>
+    </table>
+  );
+}

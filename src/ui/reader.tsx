@@ -1,0 +1,41 @@
+'use client';
+
+import { createContext, type ReactNode, useCallback, useContext, useEffect, useMemo, useState } from 'react';
+import type { Reader } from '@/core/units/formatQuantity';
+import { marksOf, type NumberMarks } from '@/core/units/parseNumber';
+import type { UnitSystem } from '@/core/units/quantities';
+
+interface ReaderValue {
+  reader: Reader;
+  marks: NumberMarks;
+  setUnits(units: UnitSystem): void;
+}
+
+const ReaderContext = createContext<ReaderValue | undefined>(undefined);
+
+const YEAR_S = 31_536_000;
+const keep = (name: string, value: string) => {
+  document.cookie = `${name}=${encodeURIComponent(value)}; path=/; max-age=${YEAR_S}; samesite=lax`;
+};
+
+/** Locale and units of the reader, kept in cookies so that server and page agree. */
+export function ReaderProvider({ initial, known, children }: { initial: Reader; known: boolean; children: ReactNode }) {
+  const [reader, setReader] = useState(initial);
+  useEffect(() => {
+    if (known) return;
+    keep('reader-locale', initial.locale);
+    keep('reader-units', initial.units);
+  }, [known, initial]);
+  const setUnits = useCallback((units: UnitSystem) => {
+    keep('reader-units', units);
+    setReader((current) => ({ ...current, units }));
+  }, []);
+  const value = useMemo(() => ({ reader, marks: marksOf(reader.locale), setUnits }), [reader, setUnits]);
+  return <ReaderContext.Provider value={value}>{children}</ReaderContext.Provider>;
+}
+
+export function useReader(): ReaderValue {
+  const value = useContext(ReaderContext);
+  if (!value) throw new Error('useReader needs a ReaderProvider above it');
+  return value;
+}
