@@ -1,0 +1,62 @@
+import type { BuildDocument } from '../build/document';
+import { driveRun } from '../drive/run';
+import { runInputOf } from '../drive/runOfBuild';
+import { measuredSpeedOf } from '../field/measured';
+import type { RevisionRecord, WholeBuild } from '../field/records';
+import type { Check, Thresholds } from './check';
+import { byUrgency, evaluateBuild } from './evaluate';
+
+/** One build as the garage shows it. */
+export interface GarageCar {
+  readonly id: string;
+  readonly name: string;
+  readonly revision: Pick<RevisionRecord, 'letter'>;
+  readonly revisions: number;
+  readonly document: BuildDocument;
+  readonly predictedMps?: number;
+  readonly surface?: string;
+  readonly measured?: { speedMps: number; errorMps: number; letter: string };
+  readonly tightest?: Check;
+  readonly next: string;
+}
+
+/** What the garage says of a build: its last revision, what it should do, what it did, and what to do next. */
+export function garageCar({ build, revisions, runs, failures }: WholeBuild, thresholds: Thresholds): GarageCar {
+  const last = revisions.at(-1)!;
+  const { document } = last;
+  const surface = document.brief.surfaces[0];
+  const input = surface ? runInputOf(document, surface) : undefined;
+  const predictedMps = input?.ok ? driveRun(input.value).topSpeedMps : undefined;
+  const tested = [...revisions].reverse().find(({ id }) => runs.some((run) => run.revisionId === id && run.kind === 'timedDistance'));
+  const measured = tested ? measuredSpeedOf(runs.filter(({ revisionId }) => revisionId === tested.id), 'timedDistance') : undefined;
+  const checks = evaluateBuild(document, thresholds);
+  const worked = checks.filter(({ state }) => state !== 'unknown').sort(byUrgency);
+  const openFailure = failures.find(({ fix }) => !fix);
+  return {
+    id: build.id,
+    name: build.name,
+    revision: { letter: last.letter },
+    revisions: revisions.length,
+    document,
+    ...(predictedMps === undefined ? {} : { predictedMps }),
+    ...(surface ? { surface: surface.name } : {}),
+    ...(measured && tested ? { measured: { speedMps: measured.speedMps, errorMps: measured.errorMps, letter: tested.letter } } : {}),
+    ...(worked[0] ? { tightest: worked[0] } : {}),
+    next: nextStep(checks, worked[0], runs.some(({ revisionId }) => revisionId === last.id), openFailure?.partName, input?.ok === false ? input.missing : surface ? [] : ['surface']),
+  };
+}
+
+function nextStep(checks: readonly Check[], worst: Check | undefined, tested: boolean, openFailure: string | undefined, missing: readonly string[]): string {
+  if (missing.length > 0) return `Give it ${listed(missing)}.`;
+  if (worst?.state === 'over') return worst.remedies[0] ? `${worst.title} is over: ${lower(worst.remedies[0].text)}.` : `${worst.title} is over.`;
+  if (!tested) return 'Time a run and see whether the prediction holds.';
+  if (openFailure) return `Find out why it failed: ${lower(openFailure)}.`;
+  const unknown = checks.find(({ state }) => state === 'unknown');
+  if (unknown) return `${unknown.title} needs ${listed(unknown.missing)}.`;
+  if (worst?.state === 'tight') return worst.remedies[0] ? `${worst.title} is tight: ${lower(worst.remedies[0].text)}.` : `${worst.title} is tight.`;
+  return 'Everything is clear: run it.';
+}
+
+const lower = (text: string) => text.charAt(0).toLowerCase() + text.slice(1);
+const MOST_NAMED = 3;
+const listed = (names: readonly string[]) => (names.length > MOST_NAMED ? `${names.slice(0, MOST_NAMED).join(', ')} and ${names.length - MOST_NAMED} more` : names.join(', '));

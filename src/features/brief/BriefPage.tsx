@@ -1,0 +1,157 @@
+'use client';
+
+import Link from 'next/link';
+import { useMemo } from 'react';
+import { briefDemand, type BriefDemandInput, type BriefDemandResult } from '@/core/brief/demand';
+import { demandInputOf } from '@/core/brief/demandOfBuild';
+import { powerCurves, workingDemand } from '@/core/brief/working';
+import { startingCar } from '@/core/build/startingCar';
+import { formatText } from '@/core/units/formatQuantity';
+import { LineChart } from '@/ui/charts/LineChart';
+import { Figure } from '@/ui/Figure';
+import { Quantity } from '@/ui/Quantity';
+import { useReader } from '@/ui/reader';
+import { WorkingPanel } from '@/ui/working';
+import { useBuild } from '../shell/BuildContext';
+import { DocumentField, Group } from '../shell/fields';
+import { LibraryPick } from '../shell/LibraryPick';
+import { SegmentChecks } from '../shell/SegmentChecks';
+import { segmentPath } from '../shell/segments';
+import { Surfaces } from './Surfaces';
+
+const path = (key: string) => ['brief', key];
+
+/** What the car is for, and what that demands before any motor is chosen. */
+export function BriefPage() {
+  const { document } = useBuild();
+  const demand = useMemo(() => {
+    const input = demandInputOf(document, document.brief.surfaces);
+    return input.ok ? { input: input.value, result: briefDemand(input.value) } : { missing: input.missing };
+  }, [document]);
+  return (
+    <main className="page readfirst">
+      <div className="bench">
+        <Surfaces />
+        <Group title="The wish">
+          <DocumentField path={path('targetMps')} example={30 / 3.6} />
+          <DocumentField path={path('runTimeMinutes')} example={25} />
+          <DocumentField path={path('distanceM')} example={20} />
+          <DocumentField path={path('timeToDistanceS')} example={4} />
+          <DocumentField path={path('gradePct')} example={8} />
+        </Group>
+        <Group title="Size and load">
+          <LibraryPick kind="sizeClass" path={path('sizeClass')} copy={({ id, data }) => ({ libraryId: id, ...data })} />
+          {document.brief.sizeClass ? <DocumentField path={['brief', 'sizeClass', 'massBudgetG']} /> : null}
+          <DocumentField path={path('payloadG')} example={350} />
+          <StartingFigures />
+        </Group>
+        <details className="more"><summary>How the run time is reckoned</summary><DocumentField path={path('meanSpeedShare')} example={0.6} /></details>
+      </div>
+      <div className="readings">
+        {'result' in demand && demand.result ? <Demand input={demand.input} result={demand.result} /> : <NotYet missing={demand.missing ?? []} />}
+        <SegmentChecks segment="brief" />
+        <WorkingPanel fallback={'result' in demand && demand.result ? { title: `the demand on ${nameOf(demand.result.surfaces[0]!.id, document.brief.surfaces)}`, steps: workingDemand(demand.input, demand.result.surfaces[0]!) } : undefined} />
+      </div>
+    </main>
+  );
+}
+
+const nameOf = (id: string, surfaces: readonly { id: string; name: string }[]) => surfaces.find((surface) => surface.id === id)?.name.toLowerCase() ?? id;
+
+function StartingFigures() {
+  const { document, edit, closed } = useBuild();
+  const patch = startingCar(document);
+  if (closed || patch.length === 0) return null;
+  return <button type="button" className="btn" style={{ marginTop: 8 }} onClick={() => edit(patch)}>Fill in a usual {document.brief.sizeClass!.name} car ({patch.length} figures)</button>;
+}
+
+function Demand({ input, result }: { input: BriefDemandInput; result: BriefDemandResult }) {
+  const { document, ghost } = useBuild();
+  const { reader } = useReader();
+  const { surfaces } = document.brief;
+  const hardest = result.surfaces.reduce((a, b) => (b.powerAtWheelW > a.powerAtWheelW ? b : a));
+  const on = nameOf(hardest.id, surfaces);
+  const lost = result.surfaces.filter(({ gripHolds }) => !gripHolds);
+  const before = ghost ? demandInputOf(ghost.document, ghost.document.brief.surfaces) : undefined;
+  const ghostPower = before?.ok ? briefDemand(before.value).surfaces.find(({ id }) => id === hardest.id)?.powerAtWheelW : undefined;
+  return (
+    <>
+      <h1 className="answer">
+        Holding {formatText(input.targetMps, 'speedMps', reader)} on {on} takes <Figure title={`the power on ${on}`} steps={workingDemand(input, hardest)}>{formatText(hardest.powerAtWheelW, 'powerW', reader)}</Figure> at the wheels
+        {ghostPower === undefined || ghostPower === hardest.powerAtWheelW ? '' : ` (${ghost!.label}: ${formatText(ghostPower, 'powerW', reader)})`}
+        {hardest.chargeMah !== undefined && input.runTimeMinutes !== undefined ? <> and <Figure title="the charge" steps={workingDemand(input, hardest)} tone="plainfig">{formatText(hardest.chargeMah, 'capacityMah', reader)}</Figure> for {formatText(input.runTimeMinutes, 'minutes', reader)}</> : null}.{' '}
+        {lost.length > 0 ? `Grip, not power, forbids it on ${lost.map(({ id }) => nameOf(id, surfaces)).join(' and ')}.` : 'The tyres can carry it.'}
+      </h1>
+      <div className="charts">
+        <PowerChart input={input} />
+        <DemandTable input={input} result={result} />
+      </div>
+      {result.notes.length > 0 ? <p className="quiet" style={{ fontSize: 12, marginTop: 6 }}>{result.notes.map((note) => note.replace(/^On (\S+)/, (_, id: string) => `On ${nameOf(id, surfaces)}`)).join(' ')}</p> : null}
+    </>
+  );
+}
+
+function PowerChart({ input }: { input: BriefDemandInput }) {
+  const { document } = useBuild();
+  const { reader } = useReader();
+  const to = 1.3 * input.targetMps;
+  const curves = useMemo(() => powerCurves(input, briefDemand, to), [input, to]);
+  const shown = curves.slice(0, 4);
+  const top = Math.max(...shown.map(({ powerW }) => powerW.at(-1)!));
+  const wish = formatText(input.targetMps, 'speedMps', reader);
+  return (
+    <LineChart
+      title="Power at the wheels"
+      testId="power-chart"
+      width={380}
+      height={260}
+      xQuantity="speedMps"
+      yQuantity="powerW"
+      lines={shown.map(({ id, speedMps, powerW }, index) => ({ id, label: nameOf(id, document.brief.surfaces), style: index % 2 === 0 ? 'predicted' : 'predictedQuiet', xs: speedMps, ys: powerW, labelAt: 0.94, labelShift: [-8, powerW.at(-1)! < top ? 22 : -2] }))}
+      uprights={[{ x: input.targetMps, label: `wish ${wish}`, wish: true }]}
+      xMax={to}
+      yMax={1.08 * top}
+      summary={shown.map(({ id }) => nameOf(id, document.brief.surfaces)).join(', ')}
+    />
+  );
+}
+
+function DemandTable({ input, result }: { input: BriefDemandInput; result: BriefDemandResult }) {
+  const { document } = useBuild();
+  const rows = result.surfaces;
+  const withCharge = rows.some(({ chargeMah }) => chargeMah !== undefined);
+  return (
+    <div style={{ flex: '1 1 380px', minWidth: 0 }}>
+      <div className="cap">What the wish demands</div>
+      <table className="grid">
+        <thead><tr><th>On</th>{rows.map(({ id }) => <th key={id} className="num">{nameOf(id, document.brief.surfaces)}</th>)}</tr></thead>
+        <tbody>
+          <tr><td>Resistance</td>{rows.map((row) => <td key={row.id} className="num"><Quantity value={row.resistanceN} quantity="forceN" /></td>)}</tr>
+          <tr><td>Power at the wheels</td>{rows.map((row) => <td key={row.id} className="num"><Figure title={`the demand on ${nameOf(row.id, document.brief.surfaces)}`} steps={workingDemand(input, row)} tone="plainfig"><Quantity value={row.powerAtWheelW} quantity="powerW" /></Figure></td>)}</tr>
+          <tr><td>Grip allows up to</td>{rows.map((row) => <td key={row.id} className="num">{row.gripSpeedMps === undefined ? 'any speed' : <Quantity value={row.gripSpeedMps} quantity="speedMps" />}</td>)}</tr>
+          <tr><td>Best launch</td>{rows.map((row) => <td key={row.id} className="num"><Quantity value={row.launchMps2} quantity="accelMps2" /></td>)}</tr>
+          <tr><td>Mean power from the pack</td>{rows.map((row) => <td key={row.id} className="num"><Quantity value={row.meanPowerW} quantity="powerW" /></td>)}</tr>
+          {rows.some(({ energyWh }) => energyWh !== undefined) ? <tr><td>Energy</td>{rows.map((row) => <td key={row.id} className="num">{row.energyWh === undefined ? '' : <Quantity value={row.energyWh} quantity="energyWh" />}</td>)}</tr> : null}
+          {withCharge ? <tr><td>Charge</td>{rows.map((row) => <td key={row.id} className="num">{row.chargeMah === undefined ? '' : <Quantity value={row.chargeMah} quantity="capacityMah" />}</td>)}</tr> : null}
+          <tr><td>Wheels turn</td><td className="num" colSpan={rows.length}><Quantity value={result.wheelRpm} quantity="rpm" digits={4} /></td></tr>
+          {result.motorRpm === undefined ? null : <tr><td>Motor turns</td><td className="num" colSpan={rows.length}><Quantity value={result.motorRpm} quantity="rpm" digits={5} /></td></tr>}
+        </tbody>
+      </table>
+    </div>
+  );
+}
+
+function NotYet({ missing }: { missing: readonly string[] }) {
+  const { build, revision } = useBuild();
+  const to = (segment: 'drive' | 'chassis') => segmentPath(build.id, revision.letter, segment);
+  return (
+    <>
+      <h1 className="answer">What should it do? Choose a surface, type the speed, choose a size class.</h1>
+      <p style={{ marginTop: 8, maxWidth: 640 }}>
+        To work out what that demands it still needs {missing.join(', ')}. The orchard car of the demo is for mown grass and gravel, 30 km/h, 25 minutes a pack.{' '}
+        {missing.includes('tyre') ? <>The tyre is chosen in <Link href={to('drive')}>Drive</Link>. </> : null}
+        Masses and sizes stand in <Link href={to('chassis')}>Chassis</Link>, or start with a usual car of the size class.
+      </p>
+    </>
+  );
+}

@@ -1,0 +1,41 @@
+'use client';
+
+import { itemsOf } from '@/core/library/items';
+import { useBuild } from '../shell/BuildContext';
+import { DocumentField, Group } from '../shell/fields';
+
+/** The surfaces that the car is for, each with the figures that this build reckons with. */
+export function Surfaces() {
+  const { document, library, edit, closed } = useBuild();
+  const items = itemsOf(library, 'surface');
+  const chosen = document.brief.surfaces;
+  const add = (id: string) => {
+    const item = items.find((one) => one.id === id);
+    if (!item) return;
+    const key = id.replace(/^surface-/, '');
+    edit([{ path: ['brief', 'surfaces', key], value: { id: key, libraryId: id, ...item.data } }]);
+  };
+  return (
+    <Group title="Surfaces" aside={chosen.length === 0 ? 'choose one to start' : undefined}>
+      {chosen.map((surface) => (
+        <details key={surface.id} className="more">
+          <summary style={{ color: 'var(--ink)' }}>{surface.name} <span className="mono quiet">μ {surface.mu} ± {surface.muError}, roll {surface.rollingResistance}</span></summary>
+          <DocumentField path={['brief', 'surfaces', surface.id, 'mu']} />
+          <DocumentField path={['brief', 'surfaces', surface.id, 'muError']} />
+          <DocumentField path={['brief', 'surfaces', surface.id, 'rollingResistance']} />
+          <DocumentField path={['brief', 'surfaces', surface.id, 'rollingResistanceError']} />
+          {closed ? null : <button type="button" className="plain" onClick={() => edit([{ path: ['brief', 'surfaces', surface.id], value: undefined }])}>take {surface.name.toLowerCase()} out</button>}
+        </details>
+      ))}
+      {closed ? null : (
+        <div className="pick">
+          <select aria-label="Add a surface" value="" onChange={(event) => add(event.target.value)} style={{ fontWeight: 400 }}>
+            <option value="">add a surface</option>
+            {items.filter(({ id }) => !chosen.some(({ libraryId }) => libraryId === id)).map(({ id, data }) => <option key={id} value={id}>{data.name}</option>)}
+          </select>
+        </div>
+      )}
+      {chosen.length > 0 ? <p className="quiet" style={{ fontSize: 12 }}>Starting values, ± one standard deviation; your own run corrects them.</p> : null}
+    </Group>
+  );
+}

@@ -1,0 +1,153 @@
+'use client';
+
+import { useCallback, useEffect, useMemo, useState } from 'react';
+import { gapOf, type Measured, measuredOf } from '@/core/field/measured';
+import { RUN_KIND_NAMES, type RunKind, type RunRecord } from '@/core/field/records';
+import { formatText } from '@/core/units/formatQuantity';
+import { DotPlot } from '@/ui/charts/DotPlot';
+import { useReader } from '@/ui/reader';
+import { callApi, newId, sentenceOf } from '../api';
+import { useBuild } from '../shell/BuildContext';
+import { RunSheetForm } from './RunSheetForm';
+import { emptySheet, keepSheet, keptSheet, type Sheet } from './sheet';
+
+interface ShownRun {
+  run: RunRecord;
+  measured: Measured;
+}
+
+/** Run sheets, and what was measured against what was predicted. */
+export function FieldPage() {
+  const { revision, runs, keepRun, document } = useBuild();
+  const [sheet, setSheet] = useState<Sheet>(() => emptySheet(newId()));
+  const own = useMemo(() => runs.filter(({ revisionId }) => revisionId === revision.id).map((run) => ({ run, measured: measuredOf(run) })), [runs, revision.id]);
+
+  useEffect(() => {
+    const kept = keptSheet(revision.id);
+    if (kept) queueMicrotask(() => setSheet(kept));
+  }, [revision.id]);
+
+  const change = useCallback((next: Sheet) => {
+    setSheet(next);
+    keepSheet(revision.id, next);
+  }, [revision.id]);
+
+  const sent = (run: RunRecord) => {
+    keepRun(run);
+    keepSheet(revision.id, undefined);
+    setSheet({ ...emptySheet(newId()), kind: sheet.kind, method: sheet.method, captureFps: sheet.captureFps, slowdown: sheet.slowdown, surfaceId: sheet.surfaceId, distanceM: sheet.distanceM, runUpM: sheet.runUpM, ambientC: sheet.ambientC });
+  };
+
+  return (
+    <main className="page">
+      <div className="bench"><RunSheetForm sheet={sheet} onChange={change} onSent={sent} /></div>
+      <div className="readings">
+        <FieldAnswer shown={own.at(-1)} />
+        {(['timedDistance', 'launch'] as const).map((kind) => <KindPlot key={kind} kind={kind} shown={own.filter(({ run }) => run.kind === kind)} targetMps={document.brief.targetMps} />)}
+        <RunTable shown={own} />
+      </div>
+    </main>
+  );
+}
+
+function FieldAnswer({ shown }: { shown: ShownRun | undefined }) {
+  const { reader } = useReader();
+  const { revision } = useBuild();
+  if (!shown) return <h1 className="answer">No run of revision {revision.letter} yet. Mark out 20 m, run it three times, and it stands here against the prediction.</h1>;
+  const { run, measured } = shown;
+  const gap = gapOf(run, measured);
+  const speed = (value: number, digits?: number) => formatText(value, 'speedMps', reader, digits);
+  const launch = run.kind === 'launch';
+  return (
+    <h1 className="answer" data-testid="field-answer">
+      {launch
+        ? <><span className="slate">{formatText(measured.time.mean, 'timeS', reader)} ± {formatText(measured.timeErrorS, 'timeS', reader, 2)}</span> over {formatText(run.conditions.distanceM, 'distanceM', reader)} from rest</>
+        : <><span className="slate">{speed(measured.speed.mean)} ± {speed(measured.speedErrorMps, 2)}</span> over {formatText(run.conditions.distanceM, 'distanceM', reader)}</>}
+      {' '}on {run.conditions.surfaceName.toLowerCase()}, {measured.speed.n} attempt{measured.speed.n === 1 ? '' : 's'}.{' '}
+      {run.prediction && gap
+        ? <>Predicted {launch ? `${formatText(run.prediction.timeS, 'timeS', reader)}` : speed(run.prediction.speedMps)}: {verdict(gap.differencePct, gap.sigmas, reader.locale)}</>
+        : 'There was no prediction to compare it with.'}
+    </h1>
+  );
+}
+
+function verdict(differencePct: number, sigmas: number, locale: string): string {
+  const size = new Intl.NumberFormat(locale, { maximumSignificantDigits: 2 }).format(Math.abs(differencePct));
+  const way = differencePct < 0 ? 'slower' : 'faster';
+  const within = Math.abs(sigmas) <= 2 ? 'within what both are sure of.' : 'more than both are sure of: something in the model or the run is off.';
+  return `${size} % ${way}, ${within}`;
+}
+
+function KindPlot({ kind, shown, targetMps }: { kind: RunKind; shown: readonly ShownRun[]; targetMps: number | undefined }) {
+  const { reader } = useReader();
+  if (shown.length === 0) return null;
+  const launch = kind === 'launch';
+  const day = new Intl.DateTimeFormat(reader.locale, { day: 'numeric', month: 'short', timeZone: 'UTC' });
+  return (
+    <div style={{ marginTop: 12 }}>
+      <DotPlot
+        title={`${RUN_KIND_NAMES[kind]}: measured against predicted`}
+        quantity={launch ? 'timeS' : 'speedMps'}
+        wish={launch || targetMps === undefined ? undefined : { value: targetMps, label: 'wish' }}
+        rows={shown.map(({ run, measured }) => ({
+          id: run.id,
+          label: `${day.format(new Date(run.ranAt))}`,
+          values: measured.attempts.map(({ timeS, speedMps }) => (launch ? timeS : speedMps)),
+          mean: launch ? measured.time.mean : measured.speed.mean,
+          error: launch ? measured.timeErrorS : measured.speedErrorMps,
+          ...(run.prediction ? { predicted: launch ? { value: run.prediction.timeS, error: run.prediction.timeErrorS } : { value: run.prediction.speedMps, error: run.prediction.speedErrorMps } } : {}),
+        }))}
+      />
+    </div>
+  );
+}
+
+function RunTable({ shown }: { shown: readonly ShownRun[] }) {
+  const { dropRun } = useBuild();
+  const { reader } = useReader();
+  const [problem, setProblem] = useState<string>();
+  if (shown.length === 0) return null;
+  const when = new Intl.DateTimeFormat(reader.locale, { dateStyle: 'medium', timeStyle: 'short', timeZone: 'UTC' });
+  const drop = async (id: string) => {
+    try {
+      await callApi('DELETE', `/api/runs/${id}`);
+      dropRun(id);
+    } catch (error) {
+      setProblem(sentenceOf(error));
+    }
+  };
+  return (
+    <>
+      <div className="cap" style={{ marginTop: 16 }}>Runs of this revision</div>
+      {problem ? <p className="note bad" role="alert">{problem}</p> : null}
+      <table className="grid" data-testid="runs">
+        <thead><tr><th>When (UTC)</th><th>Kind</th><th className="num">Mean</th><th className="num">Spread (sd)</th><th className="num">Error</th><th className="num">Predicted</th><th>Conditions</th><th /></tr></thead>
+        <tbody>
+          {shown.map(({ run, measured }) => (
+            <tr key={run.id}>
+              <td>{when.format(new Date(run.ranAt))}</td>
+              <td>{RUN_KIND_NAMES[run.kind]}</td>
+              <td className="num">{formatText(measured.speed.mean, 'speedMps', reader)}</td>
+              <td className="num">{measured.speed.sd === undefined ? 'one attempt' : formatText(measured.speed.sd, 'speedMps', reader, 2)}</td>
+              <td className="num">± {formatText(measured.speedErrorMps, 'speedMps', reader, 2)}</td>
+              <td className="num">{run.prediction ? formatText(run.prediction.speedMps, 'speedMps', reader) : 'none'}</td>
+              <td className="quiet">{conditionWords(run, reader)}</td>
+              <td><button type="button" className="plain" aria-label={`Delete the run of ${when.format(new Date(run.ranAt))}`} onClick={() => void drop(run.id)}>delete</button></td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </>
+  );
+}
+
+function conditionWords({ conditions, note }: RunRecord, reader: Parameters<typeof formatText>[2]): string {
+  const { surfaceName, ambientC, packVBefore, packVAfter, extraMassG } = conditions;
+  return [
+    surfaceName.toLowerCase(),
+    ambientC === undefined ? '' : formatText(ambientC, 'temperatureC', reader),
+    packVBefore === undefined ? '' : `${formatText(packVBefore, 'voltageV', reader)}${packVAfter === undefined ? '' : ` to ${formatText(packVAfter, 'voltageV', reader)}`}`,
+    extraMassG ? `${extraMassG > 0 ? '+' : ''}${formatText(extraMassG, 'massG', reader)}` : '',
+    note ?? '',
+  ].filter(Boolean).join(', ');
+}

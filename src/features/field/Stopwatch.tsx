@@ -1,0 +1,37 @@
+'use client';
+
+import { useEffect, useRef, useState } from 'react';
+import { formatNumber } from '@/core/units/formatQuantity';
+import { useReader } from '@/ui/reader';
+
+/** One large button: start, stop, and the time is an attempt. */
+export function Stopwatch({ onTime }: { onTime(seconds: number): void }) {
+  const { reader } = useReader();
+  const [startedAt, setStartedAt] = useState<number>();
+  const [shown, setShown] = useState(0);
+  const frame = useRef(0);
+  useEffect(() => {
+    if (startedAt === undefined) return;
+    const tick = () => {
+      setShown((performance.now() - startedAt) / 1000);
+      frame.current = requestAnimationFrame(tick);
+    };
+    frame.current = requestAnimationFrame(tick);
+    return () => cancelAnimationFrame(frame.current);
+  }, [startedAt]);
+  const press = () => {
+    const now = performance.now();
+    if (startedAt === undefined) return setStartedAt(now);
+    const seconds = (now - startedAt) / 1000;
+    setStartedAt(undefined);
+    setShown(seconds);
+    onTime(Number(seconds.toFixed(2)));
+  };
+  return (
+    <>
+      <div className="watch" aria-live="off">{new Intl.NumberFormat(reader.locale, { minimumFractionDigits: 2, maximumFractionDigits: 2 }).format(shown)}</div>
+      <button type="button" className={`go ${startedAt === undefined ? '' : 'stop'}`} onClick={press}>{startedAt === undefined ? 'Start' : 'Stop'}</button>
+      <span className="hidden">{formatNumber(shown, reader.locale)} s</span>
+    </>
+  );
+}

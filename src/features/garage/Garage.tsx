@@ -1,0 +1,126 @@
+'use client';
+
+import Link from 'next/link';
+import { useRouter } from 'next/navigation';
+import { useMemo, useState } from 'react';
+import type { GarageCar } from '@/core/checks/garage';
+import { formatQuantity, formatText } from '@/core/units/formatQuantity';
+import { PlanSketch } from '@/ui/PlanSketch';
+import { useReader } from '@/ui/reader';
+import { STATE_WORDS, StateMark } from '@/ui/StateMark';
+import { callApi, sentenceOf } from '../api';
+import { KeyList } from '../shell/KeyList';
+import { type Jump, Palette } from '../shell/Palette';
+import { Preferences } from '../shell/Preferences';
+import { useKeys } from '../shell/useKeys';
+import { ImportBuild } from './ImportBuild';
+import { NewBuild } from './NewBuild';
+
+/** All builds with what each does and what to do next. */
+export function Garage({ cars }: { cars: readonly GarageCar[] }) {
+  const router = useRouter();
+  const [over, setOver] = useState<'jump' | 'keys'>();
+  useKeys({ '/': () => setOver('jump'), '?': () => setOver('keys'), g: () => undefined });
+  const jumps = useMemo<Jump[]>(() => [
+    ...cars.map(({ id, name, revision }) => ({ label: name, hint: `revision ${revision.letter}`, go: () => router.push(`/builds/${id}/${revision.letter}/drive`) })),
+    { label: 'Library', hint: 'motors, packs, controllers, tyres, surfaces', go: () => router.push('/library') },
+  ], [cars, router]);
+  return (
+    <>
+      <header className="head">
+        <span className="name">Lean Badger</span>
+        <nav className="row"><Link href="/" aria-current="page">Garage</Link><Link href="/library">Library</Link></nav>
+        <span className="push" />
+        <Preferences />
+        <button type="button" className="plain" onClick={() => setOver('jump')}>jump <kbd>/</kbd></button>
+        <button type="button" className="plain wide" onClick={() => setOver('keys')}>keys <kbd>?</kbd></button>
+      </header>
+      <div className="stripe" style={{ height: 12 }} aria-hidden="true" />
+      <main className="garage">
+        <h1 className="answer">{cars.length === 0 ? 'Start with a name. The rest follows from what the car is for.' : `${cars.length} car${cars.length === 1 ? '' : 's'} in the garage.`}</h1>
+        <div className="row" style={{ marginTop: 10, justifyContent: 'space-between' }}><NewBuild /><ImportBuild /></div>
+        <div className="cars">{cars.map((car) => <Car key={car.id} car={car} />)}</div>
+      </main>
+      {over === 'jump' ? <Palette jumps={jumps} onClose={() => setOver(undefined)} /> : null}
+      {over === 'keys' ? <KeyList onClose={() => setOver(undefined)} /> : null}
+    </>
+  );
+}
+
+function Car({ car }: { car: GarageCar }) {
+  const { reader } = useReader();
+  const speed = (value: number) => formatText(value, 'speedMps', reader);
+  const { tightest, measured } = car;
+  return (
+    <article className="car" aria-label={car.name}>
+      <Link href={`/builds/${car.id}/${car.revision.letter}/${car.predictedMps === undefined ? 'brief' : 'drive'}`} className="face">
+        <h2>{car.name} <span className="quiet" style={{ fontSize: 14, fontWeight: 500 }}>{car.revision.letter}, {car.revisions} revision{car.revisions === 1 ? '' : 's'}</span></h2>
+        <div style={{ height: 170, display: 'grid', alignItems: 'center' }}><PlanSketch chassis={car.document.chassis} tyreRadiusMm={car.document.drive.tyre?.radiusMm} driven={car.document.drive.drivenAxles} width={scaleWidth(car)} /></div>
+        <dl>
+          <dt>Predicted</dt><dd>{car.predictedMps === undefined ? 'not yet' : `${speed(car.predictedMps)} on ${car.surface!.toLowerCase()}`}</dd>
+          <dt>Measured</dt><dd className={measured ? 'slate' : undefined}>{measured ? `${speed(measured.speedMps)} ± ${formatText(measured.errorMps, 'speedMps', reader, 2)} (${measured.letter})` : 'no run yet'}</dd>
+          <dt>Tightest</dt><dd>{tightest ? <TightestWords car={car} /> : 'nothing worked out yet'}</dd>
+          <dt>Next</dt><dd className="next">{car.next}</dd>
+        </dl>
+      </Link>
+      <CarActs car={car} />
+    </article>
+  );
+}
+
+const WIDEST_MM = 480;
+const WIDEST_PX = 330;
+
+/** All plans of the garage in one scale, so that a small car looks small. */
+function scaleWidth({ document }: GarageCar): number {
+  const { wheelbaseMm = 0 } = document.chassis;
+  const radius = document.drive.tyre?.radiusMm ?? 30;
+  return Math.min(WIDEST_PX, ((wheelbaseMm + 2 * radius + 16) / WIDEST_MM) * WIDEST_PX * 1.15);
+}
+
+function TightestWords({ car }: { car: GarageCar }) {
+  const { reader } = useReader();
+  const check = car.tightest!;
+  const { number, unit } = formatQuantity(check.value!, check.quantity, reader);
+  const limit = check.limit === undefined || check.kind === 'band' ? '' : ` of ${formatQuantity(check.limit, check.quantity, reader).number}`;
+  return <><StateMark state={check.state} /> {STATE_WORDS[check.state]}: {check.title.toLowerCase()} {number}{limit} {unit}</>;
+}
+
+function CarActs({ car }: { car: GarageCar }) {
+  const router = useRouter();
+  const [act, setAct] = useState<'rename' | 'delete'>();
+  const [name, setName] = useState(car.name);
+  const [problem, setProblem] = useState<string>();
+  const send = async (method: 'PATCH' | 'DELETE', body?: object) => {
+    try {
+      await callApi(method, `/api/builds/${car.id}`, body);
+      setAct(undefined);
+      router.refresh();
+    } catch (error) {
+      setProblem(sentenceOf(error));
+    }
+  };
+  return (
+    <div className="foot">
+      {act === undefined ? (
+        <>
+          <button type="button" className="plain" onClick={() => setAct('rename')}>rename</button>
+          <a className="plain" href={`/api/builds/${car.id}/file`} download>export</a>
+          <button type="button" className="plain" onClick={() => setAct('delete')}>delete</button>
+        </>
+      ) : null}
+      {act === 'rename' ? (
+        <form className="row" onSubmit={(event) => { event.preventDefault(); if (name.trim() !== '') void send('PATCH', { name: name.trim() }); }}>
+          <input className="plainselect" aria-label="New name" value={name} maxLength={80} onChange={(event) => setName(event.target.value)} />
+          <button type="submit" className="btn">Rename</button><button type="button" className="plain" onClick={() => setAct(undefined)}>cancel</button>
+        </form>
+      ) : null}
+      {act === 'delete' ? (
+        <span className="row" role="alert">Delete {car.name} with all its runs and failures? Export it first to keep a copy.
+          <button type="button" className="btn" onClick={() => void send('DELETE')}>Delete {car.name}</button><button type="button" className="plain" onClick={() => setAct(undefined)}>keep it</button>
+        </span>
+      ) : null}
+      {problem ? <span role="alert" style={{ color: 'var(--rust)' }}>{problem}</span> : null}
+    </div>
+  );
+}

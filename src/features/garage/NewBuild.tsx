@@ -1,0 +1,28 @@
+'use client';
+
+import { useRouter } from 'next/navigation';
+import { useState } from 'react';
+import { callApi, newId, sentenceOf } from '../api';
+
+/** A name is all that a new build needs. */
+export function NewBuild() {
+  const router = useRouter();
+  const [ids] = useState(() => ({ id: newId(), revisionId: newId() }));
+  const [name, setName] = useState('');
+  const [problem, setProblem] = useState<string>();
+  const make = async () => {
+    try {
+      await callApi('POST', '/api/builds', { ...ids, name: name.trim() });
+      router.push(`/builds/${ids.id}/A/brief`);
+    } catch (error) {
+      setProblem(sentenceOf(error));
+    }
+  };
+  return (
+    <form className="row" onSubmit={(event) => { event.preventDefault(); if (name.trim() !== '') void make(); }}>
+      <input className="plainselect" aria-label="Name of the new build" placeholder="Name of a new build" value={name} maxLength={80} onChange={(event) => setName(event.target.value)} />
+      <button type="submit" className="btn main" disabled={name.trim() === ''}>Start it</button>
+      {problem ? <span role="alert" style={{ color: 'var(--rust)' }}>{problem}</span> : null}
+    </form>
+  );
+}

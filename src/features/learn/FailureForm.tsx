@@ -1,0 +1,73 @@
+'use client';
+
+import { useState } from 'react';
+import { FAILURE_MODES } from '@/core/field/failureModes';
+import { type FailureRecord, RUN_KIND_NAMES } from '@/core/field/records';
+import { QuantityField } from '@/ui/QuantityField';
+import { useReader } from '@/ui/reader';
+import { callApi, newId, sentenceOf } from '../api';
+import { useBuild } from '../shell/BuildContext';
+
+/** Notes what broke: part, way, run, hours and the story. */
+export function FailureForm({ onDone }: { onDone(): void }) {
+  const { document, runs, revision, keepFailure } = useBuild();
+  const { reader } = useReader();
+  const [id] = useState(newId);
+  const [partId, setPartId] = useState('');
+  const [partName, setPartName] = useState('');
+  const [mode, setMode] = useState('');
+  const [runId, setRunId] = useState('');
+  const [hours, setHours] = useState<number>();
+  const [story, setStory] = useState('');
+  const [problem, setProblem] = useState<string>();
+  const own = runs.filter((run) => run.revisionId === revision.id);
+  const part = document.parts.items.find((item) => item.id === partId);
+  const name = part?.name ?? partName.trim();
+  const day = new Intl.DateTimeFormat(reader.locale, { dateStyle: 'medium', timeZone: 'UTC' });
+
+  async function send() {
+    if (name === '') return setProblem('Which part? Choose one from the list or type its name.');
+    if (mode === '') return setProblem('How did it fail? Choose the nearest; "Something else" is one of them.');
+    try {
+      const failure = await callApi<FailureRecord>('POST', `/api/revisions/${revision.id}/failures`, {
+        id, mode, partName: name, occurredAt: new Date().toISOString(),
+        ...(part ? { partId: part.id } : {}),
+        ...(runId === '' ? {} : { runId }),
+        ...(hours === undefined ? {} : { hours }),
+        ...(story.trim() === '' ? {} : { story: story.trim() }),
+      });
+      keepFailure(failure);
+      onDone();
+    } catch (error) {
+      setProblem(`Not saved, kept here: ${sentenceOf(error)}`);
+    }
+  }
+
+  return (
+    <form aria-label="Note a failure" className="note ask" onSubmit={(event) => { event.preventDefault(); void send(); }}>
+      <div className="field"><label htmlFor="failure-part">Part</label>
+        <select id="failure-part" value={partId} onChange={(event) => setPartId(event.target.value)}>
+          <option value="">not in the list</option>
+          {document.parts.items.map((item) => <option key={item.id} value={item.id}>{item.name}</option>)}
+        </select>
+      </div>
+      {partId === '' ? <div className="field text"><label htmlFor="failure-name">Its name</label><input id="failure-name" value={partName} maxLength={80} placeholder="e.g. Main gear" onChange={(event) => setPartName(event.target.value)} /></div> : null}
+      <div className="field"><label htmlFor="failure-mode">What happened</label>
+        <select id="failure-mode" value={mode} onChange={(event) => setMode(event.target.value)}>
+          <option value="">choose</option>
+          {FAILURE_MODES.map((one) => <option key={one.id} value={one.id} title={one.means}>{one.name}</option>)}
+        </select>
+      </div>
+      <div className="field"><label htmlFor="failure-run">In which run</label>
+        <select id="failure-run" value={runId} onChange={(event) => setRunId(event.target.value)}>
+          <option value="">none of them</option>
+          {own.map((run) => <option key={run.id} value={run.id}>{RUN_KIND_NAMES[run.kind]}, {day.format(new Date(run.ranAt))}</option>)}
+        </select>
+      </div>
+      <QuantityField label="Hours on the part" quantity="hours" value={hours} onChange={setHours} limits={{ from: 0, to: 100_000 }} example={1.4} />
+      <div className="field text"><textarea aria-label="What you saw" rows={3} maxLength={4000} placeholder="What you were doing, what you heard, where it broke" value={story} onChange={(event) => setStory(event.target.value)} /></div>
+      {problem ? <p role="alert" style={{ color: 'var(--rust)', padding: '4px 0' }}>{problem}</p> : null}
+      <div className="row" style={{ marginTop: 8 }}><button type="submit" className="btn main">Save the failure</button><button type="button" className="btn" onClick={onDone}>Cancel</button></div>
+    </form>
+  );
+}

@@ -1,0 +1,77 @@
+'use client';
+
+import { useState } from 'react';
+import { failureModeName } from '@/core/field/failureModes';
+import { type FailureRecord, RUN_KIND_NAMES } from '@/core/field/records';
+import { formatText } from '@/core/units/formatQuantity';
+import { useReader } from '@/ui/reader';
+import { callApi, sentenceOf } from '../api';
+import { useBuild } from '../shell/BuildContext';
+
+/** Every failure of the build, the newest first, open or with its fix. */
+export function FailureList() {
+  const { failures } = useBuild();
+  const sorted = [...failures].sort((a, b) => (a.occurredAt < b.occurredAt ? 1 : -1));
+  if (sorted.length === 0) return <p className="quiet">Nothing has failed yet. When it does, note the part and what you saw while it is fresh.</p>;
+  return <div data-testid="failures">{sorted.map((failure) => <FailureRow key={failure.id} failure={failure} />)}</div>;
+}
+
+function FailureRow({ failure }: { failure: FailureRecord }) {
+  const { revisions, runs, dropFailure } = useBuild();
+  const { reader } = useReader();
+  const [problem, setProblem] = useState<string>();
+  const letter = revisions.find(({ id }) => id === failure.revisionId)?.letter ?? '?';
+  const run = runs.find(({ id }) => id === failure.runId);
+  const day = new Intl.DateTimeFormat(reader.locale, { dateStyle: 'medium', timeZone: 'UTC' });
+  const carriedBy = revisions.find(({ id }) => id === failure.fixRevisionId)?.letter;
+  const details = [day.format(new Date(failure.occurredAt)), failure.hours === undefined ? '' : `after ${formatText(failure.hours, 'hours', reader)}`, run ? `in ${RUN_KIND_NAMES[run.kind].toLowerCase()}` : ''].filter(Boolean).join(', ');
+  const drop = async () => {
+    try {
+      await callApi('DELETE', `/api/failures/${failure.id}`);
+      dropFailure(failure.id);
+    } catch (error) {
+      setProblem(sentenceOf(error));
+    }
+  };
+  return (
+    <article className="fail" aria-label={`${failure.partName}, ${failureModeName(failure.mode)}`}>
+      <span className="where">{letter}</span>
+      <div>
+        <h3>{failure.partName}: {failureModeName(failure.mode).toLowerCase()}</h3>
+        <p className="quiet" style={{ fontSize: 13 }}>{details}</p>
+        {failure.story ? <p style={{ maxWidth: 640 }}>{failure.story}</p> : null}
+        {failure.fix ? <p><b>Fix{carriedBy ? ` in ${carriedBy}` : ''}:</b> {failure.fix}</p> : <FixForm failure={failure} />}
+        {problem ? <p role="alert" style={{ color: 'var(--rust)' }}>{problem}</p> : null}
+      </div>
+      <span style={{ textAlign: 'right' }}>
+        <span style={{ fontWeight: 650, color: failure.fix ? 'var(--moss)' : 'var(--rust)' }}>{failure.fix ? 'fixed' : 'open'}</span>
+        <button type="button" className="plain" aria-label={`Delete the failure of ${failure.partName}`} onClick={() => void drop()}>delete</button>
+      </span>
+    </article>
+  );
+}
+
+function FixForm({ failure }: { failure: FailureRecord }) {
+  const { revisions, keepFailure } = useBuild();
+  const [open, setOpen] = useState(false);
+  const [fix, setFix] = useState('');
+  const [revisionId, setRevisionId] = useState(revisions.at(-1)!.id);
+  const [problem, setProblem] = useState<string>();
+  if (!open) return <button type="button" className="link quiet" onClick={() => setOpen(true)}>say what was done about it</button>;
+  const save = async () => {
+    const { revisionId: _, ...sheet } = failure;
+    try {
+      keepFailure(await callApi<FailureRecord>('PUT', `/api/failures/${failure.id}`, { ...sheet, fix: fix.trim(), fixRevisionId: revisionId }));
+    } catch (error) {
+      setProblem(sentenceOf(error));
+    }
+  };
+  return (
+    <form className="row" style={{ marginTop: 4 }} onSubmit={(event) => { event.preventDefault(); if (fix.trim() !== '') void save(); }}>
+      <input className="plainselect" style={{ flex: 1 }} aria-label="What was done" placeholder="e.g. face doubled to 12 mm" value={fix} maxLength={2000} onChange={(event) => setFix(event.target.value)} />
+      <select className="plainselect" aria-label="Revision that carries it" value={revisionId} onChange={(event) => setRevisionId(event.target.value)}>{revisions.map(({ id, letter }) => <option key={id} value={id}>in {letter}</option>)}</select>
+      <button type="submit" className="btn" disabled={fix.trim() === ''}>Save the fix</button>
+      {problem ? <span role="alert" style={{ color: 'var(--rust)' }}>{problem}</span> : null}
+    </form>
+  );
+}

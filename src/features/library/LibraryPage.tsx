@@ -1,0 +1,99 @@
+'use client';
+
+import Link from 'next/link';
+import { useRouter } from 'next/navigation';
+import { useState } from 'react';
+import type { Thresholds as Margins } from '@/core/checks/check';
+import { itemsOf, KIND_NAMES, LIBRARY_KINDS, type LibraryItem, type LibraryKind } from '@/core/library/items';
+import { formatText } from '@/core/units/formatQuantity';
+import { useReader } from '@/ui/reader';
+import { callApi, newId, sentenceOf } from '../api';
+import { Preferences } from '../shell/Preferences';
+import { useKeys } from '../shell/useKeys';
+import { COLUMNS, type Column, ORIGINS } from './columns';
+import { ItemForm } from './ItemForm';
+import { Thresholds } from './Thresholds';
+
+/** What the workshop holds, by kind: add, edit, copy, delete. */
+export function LibraryPage({ items: initial, thresholds }: { items: readonly LibraryItem[]; thresholds: Margins }) {
+  const router = useRouter();
+  const [items, setItems] = useState(initial);
+  const [kind, setKind] = useState<LibraryKind | 'margins'>('motor');
+  useKeys({ g: () => router.push('/') });
+  return (
+    <>
+      <header className="head">
+        <Link href="/" className="name">Lean Badger</Link>
+        <nav className="row"><Link href="/">Garage</Link><Link href="/library" aria-current="page">Library</Link></nav>
+        <span className="push" />
+        <Preferences />
+      </header>
+      <div className="stripe" style={{ height: 12 }} aria-hidden="true" />
+      <main className="readings">
+        <div className="seg" role="group" aria-label="Kind" style={{ flexWrap: 'wrap' }}>
+          {LIBRARY_KINDS.map((one) => <button key={one} type="button" aria-pressed={kind === one} onClick={() => setKind(one)}>{KIND_NAMES[one].many}</button>)}
+          <button type="button" aria-pressed={kind === 'margins'} onClick={() => setKind('margins')}>Margins</button>
+        </div>
+        {kind === 'margins' ? <Thresholds initial={thresholds} /> : <KindTable key={kind} kind={kind} items={items} onItems={setItems} />}
+      </main>
+    </>
+  );
+}
+
+interface KindTableProps {
+  kind: LibraryKind;
+  items: readonly LibraryItem[];
+  onItems(change: (items: readonly LibraryItem[]) => readonly LibraryItem[]): void;
+}
+
+function KindTable({ kind, items, onItems }: KindTableProps) {
+  const [editing, setEditing] = useState<{ item: LibraryItem; isNew: boolean }>();
+  const [problem, setProblem] = useState<string>();
+  const columns = COLUMNS[kind];
+  const blank = (): LibraryItem => ({ id: newId(), kind, data: { name: '', ...Object.fromEntries(columns.map(({ key, start }) => [key, start])) } as unknown as LibraryItem['data'] });
+  const remove = async (item: LibraryItem) => {
+    setProblem(undefined);
+    try {
+      await callApi('DELETE', `/api/library/${item.id}`);
+      onItems((all) => all.filter(({ id }) => id !== item.id));
+    } catch (error) {
+      setProblem(`${item.data.name}: ${sentenceOf(error)}`);
+    }
+  };
+  const saved = (item: LibraryItem) => {
+    onItems((all) => [...all.filter(({ id }) => id !== item.id), item]);
+    setEditing(undefined);
+  };
+  return (
+    <>
+      <p className="quiet" style={{ margin: '8px 0', maxWidth: 760 }}>{ORIGINS[kind]} A build keeps its copy of the figures until you take new ones over there.</p>
+      <button type="button" className="btn" onClick={() => setEditing({ item: blank(), isNew: true })}>Add a {KIND_NAMES[kind].one}</button>
+      {problem ? <p className="note bad" role="alert">{problem}</p> : null}
+      {editing ? <ItemForm key={editing.item.id} {...editing} library={items} onSaved={saved} onCancel={() => setEditing(undefined)} /> : null}
+      <table className="grid" style={{ marginTop: 8 }}>
+        <thead><tr><th>Name</th>{columns.map(({ key, label, quantity }) => <th key={key} className={quantity ? 'num' : undefined}>{label}</th>)}<th /></tr></thead>
+        <tbody>
+          {itemsOf(items, kind).map((item) => (
+            <tr key={item.id}>
+              <td><b>{item.data.name}</b></td>
+              {columns.map((column) => <Cell key={column.key} column={column} item={item} library={items} />)}
+              <td style={{ whiteSpace: 'nowrap' }}>
+                <button type="button" className="plain" aria-label={`Edit ${item.data.name}`} onClick={() => setEditing({ item, isNew: false })}>edit</button>
+                <button type="button" className="plain" aria-label={`Copy ${item.data.name}`} onClick={() => setEditing({ item: { ...item, id: newId(), data: { ...item.data, name: `${item.data.name}, copy` } }, isNew: true })}>copy</button>
+                <button type="button" className="plain" aria-label={`Delete ${item.data.name}`} onClick={() => void remove(item)}>delete</button>
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </>
+  );
+}
+
+function Cell({ column, item, library }: { column: Column; item: LibraryItem; library: readonly LibraryItem[] }) {
+  const { reader } = useReader();
+  const value = (item.data as unknown as Record<string, number | string>)[column.key];
+  if (typeof value === 'number') return <td className="num">{formatText(value, column.quantity ?? 'coefficient', reader)}</td>;
+  const compound = column.key === 'compound' ? itemsOf(library, 'compound').find(({ id }) => id === value)?.data.name : undefined;
+  return <td>{compound ?? value}</td>;
+}

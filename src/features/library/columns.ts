@@ -1,0 +1,54 @@
+import type { Limits } from '@/core/build/labels';
+import { labelOf } from '@/core/build/labels';
+import { STAGE_KINDS } from '@/core/build/drive';
+import type { LibraryKind } from '@/core/library/items';
+import type { QuantityName } from '@/core/units/quantities';
+
+export interface Column {
+  readonly key: string;
+  readonly label: string;
+  readonly quantity?: QuantityName;
+  readonly limits?: Limits;
+  readonly options?: readonly (readonly [string, string])[];
+  /** Value of a new item. */
+  readonly start: number | string;
+}
+
+const field = (path: string, start: number, label?: string): Column => {
+  const known = labelOf(path.split('.'));
+  return { key: path.split('.').at(-1)!, label: label ?? known.label, quantity: known.quantity!, limits: known.limits, start };
+};
+
+/** What each kind of the library shows and lets edit, besides its name. */
+export const COLUMNS: Readonly<Record<LibraryKind, readonly Column[]>> = {
+  motor: [
+    field('drive.motor.kvRpmPerV', 3000, 'Constant'), field('drive.motor.resistanceMilliOhm', 25), field('drive.motor.noLoadCurrentA', 2), field('drive.motor.rotorInertiaKgM2', 4e-6),
+    field('drive.motor.maxV', 8.5, 'Highest voltage'), field('drive.motor.massG', 165, 'Mass'), field('drive.motor.diameterMm', 36, 'Diameter'), field('drive.motor.lengthMm', 52, 'Length'),
+  ],
+  battery: [
+    field('power.battery.cells', 2), field('power.battery.parallel', 1), field('power.battery.capacityMah', 5000), field('power.battery.cellResistanceMilliOhm', 3), field('power.battery.maxDischargeC', 30), field('power.battery.massG', 265, 'Mass'),
+  ],
+  controller: [
+    field('power.controller.currentLimitA', 180), field('power.controller.continuousA', 60), field('power.controller.resistanceMilliOhm', 2, 'Resistance'), field('power.controller.maxV', 12.6, 'Highest voltage'), field('power.controller.massG', 55, 'Mass'),
+  ],
+  tyre: [{ key: 'compound', label: 'Compound', options: [], start: 'compound-soft' }, field('drive.tyre.radiusMm', 40, 'Radius'), field('drive.tyre.massG', 45)],
+  surface: [
+    { key: 'ground', label: 'Ground', options: [['hard', 'hard'], ['loose', 'loose']], start: 'hard' },
+    field('brief.surfaces.x.mu', 0.7), field('brief.surfaces.x.muError', 0.1), field('brief.surfaces.x.rollingResistance', 0.03), field('brief.surfaces.x.rollingResistanceError', 0.01),
+  ],
+  compound: [field('drive.tyre.hardFactor', 1, 'On hard ground'), field('drive.tyre.looseFactor', 1, 'On loose ground')],
+  stage: [{ key: 'kind', label: 'Kind', options: STAGE_KINDS.map((kind) => [kind, kind] as const), start: 'spur' }, field('drive.stages.x.efficiency', 0.95, 'Efficiency')],
+  sizeClass: [field('brief.sizeClass.massBudgetG', 2000)],
+};
+
+/** Where the starting values come from, in a word. */
+export const ORIGINS: Readonly<Partial<Record<LibraryKind, string>>> = {
+  motor: 'Typical figures of each class; measure yours, or take its data sheet.',
+  battery: 'Typical figures; the resistance of a cell rises with age and cold.',
+  controller: 'Typical figures of each class; take the data sheet of yours.',
+  tyre: 'Typical sizes; measure yours under the weight of the car.',
+  surface: 'Starting values with one standard deviation, after Wong, Theory of Ground Vehicles, ch. 1 and 2, scaled to small wheels by judgement. Your own run corrects them.',
+  compound: 'Starting values by judgement: factors on the friction of the surface.',
+  stage: 'Starting values for gears in good order.',
+  sizeClass: 'What a car of the scale usually weighs, ready to run with its payload.',
+};
