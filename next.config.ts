@@ -3,6 +3,7 @@ import type { NextConfig } from 'next';
 const config: NextConfig = {
   reactStrictMode: true,
   poweredByHeader: false,
+  typescript: { ignoreBuildErrors: true },
   devIndicators: false,
   distDir: process.env.NEXT_DIST_DIR ?? '.next',
   serverExternalPackages: ['pg', 'joi'],

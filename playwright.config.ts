@@ -4,8 +4,8 @@ export default defineConfig({
   testDir: 'tests/e2e',
   workers: 2,
   fullyParallel: true,
-  timeout: 90_000,
-  expect: { timeout: 10_000 },
+  timeout: 40_000,
+  expect: { timeout: 8_000 },
   reporter: [['list'], ['json']],
   use: {
     baseURL: process.env.BASE_URL,

@@ -16,7 +16,8 @@ export interface Visit {
   readonly id: string;
 }
 
-type Context = { params: Promise<Record<string, string>> };
+/** A route without a parameter gets none. */
+type Context = { params: Promise<Record<string, string> | undefined> };
 
 /** Which workshop a request works in; the only place that chooses one. */
 export async function currentWorkshop(_request: Request, db: Database): Promise<string> {
@@ -30,7 +31,7 @@ export function door(handle: (visit: Visit) => Promise<Response>) {
       const db = database();
       const workshopId = await currentWorkshop(request, db);
       if (request.method !== 'GET') await countWrite(db, `${workshopId}:write`, WRITES_A_MINUTE);
-      const params = context ? await context.params : {};
+      const params = (await context?.params) ?? {};
       return await handle({ request, db, workshopId, id: params.id ?? '' });
     } catch (error) {
       return problemOf(error, request);

@@ -46,6 +46,8 @@ export interface Check {
   readonly id: string;
   readonly segment: Segment;
   readonly title: string;
+  /** What the stripe calls it. */
+  readonly short: string;
   readonly quantity: QuantityName;
   readonly kind: CheckKind;
   readonly value?: number;
@@ -86,6 +88,10 @@ export interface CheckDefinition {
   readonly id: string;
   readonly segment: Segment;
   readonly title: string;
+  /** What the stripe calls it. */
+  readonly short: string;
+  /** Set where the surface makes no difference. */
+  readonly anySurface?: true;
   readonly quantity: QuantityName;
   readonly kind: CheckKind;
   /** Margin under which it is tight; the workshop may set its own. */

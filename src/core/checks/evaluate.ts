@@ -5,6 +5,7 @@ import { applyPatch } from '../build/patch';
 import { driveChecks } from '../drive/checks';
 import { powerChecks } from '../power/checks';
 import type { Check, CheckDefinition, Finding, Proposal, Remedy, State, Subject, Thresholds } from './check';
+import { plain } from '../units/plain';
 import { subjectOf } from './subject';
 
 export const CHECK_DEFINITIONS: readonly CheckDefinition[] = [...briefChecks, ...driveChecks, ...powerChecks];
@@ -44,9 +45,9 @@ function subjectsOf(document: BuildDocument): Subject[] {
 }
 
 function evaluate(definition: CheckDefinition, subject: Subject, thresholds: Thresholds): Check {
-  const { id, segment, title, quantity, kind } = definition;
+  const { id, segment, title, short, quantity, kind } = definition;
   const finding = definition.evaluate(subject);
-  const base = { id, segment, title, quantity, kind, remedies: [], ...(subject.surface ? { surface: subject.surface.name } : {}) };
+  const base = { id, segment, title, short, quantity, kind, remedies: [], ...(subject.surface && !definition.anySurface ? { surface: subject.surface.name } : {}) };
   if ('missing' in finding) {
     return { ...base, state: 'unknown', why: `Needs ${finding.missing.join(', ')}.`, missing: finding.missing, working: [] };
   }
@@ -104,6 +105,9 @@ function byWorth(before: Check, a: Tried, b: Tried): number {
 }
 
 function effectOf(before: Check, after: Check): string {
-  if (before.margin === undefined || after.margin === undefined) return after.state === before.state ? after.why : `${before.state} to ${after.state}`;
+  if (before.margin === undefined || after.margin === undefined) {
+    const figures = before.value !== undefined && after.value !== undefined ? `${plain(100 * before.value)} to ${plain(100 * after.value)} %` : '';
+    return after.state === before.state ? figures : `${before.state} to ${after.state}${figures ? `, ${figures}` : ''}`;
+  }
   return `margin ${before.margin.toFixed(2)} to ${after.margin.toFixed(2)}`;
 }

@@ -1,3 +1,4 @@
+import { numberFormat } from './numberFormat';
 import { quantityOf, toShown, unitOf, type QuantityName, type UnitSystem } from './quantities';
 
 /** How the reader writes numbers and which units they like. */
@@ -16,7 +17,7 @@ export function formatNumber(value: number, locale: string, digits = 3): string 
   const size = Math.abs(value);
   if (size !== 0 && size < 1e-9) return '0';
   const whole = size >= 10 ** digits;
-  return new Intl.NumberFormat(locale, whole ? { maximumFractionDigits: 0 } : { maximumSignificantDigits: digits }).format(value);
+  return numberFormat(locale, whole ? { maximumFractionDigits: 0 } : { maximumSignificantDigits: digits }).format(value);
 }
 
 /** A stored value as the reader sees it, number and unit apart. */
@@ -25,8 +26,18 @@ export function formatQuantity(value: number, name: QuantityName, reader: Reader
   return { number: formatNumber(toShown(value, unit), reader.locale, digits ?? quantityOf(name).digits ?? 3), unit: unit.symbol };
 }
 
-/** The same in one string, thin-spaced. */
+/** The same in one string that does not break. */
 export function formatText(value: number, name: QuantityName, reader: Reader, digits?: number): string {
   const { number, unit } = formatQuantity(value, name, reader, digits);
-  return unit === '' ? number : `${number}\u202f${unit}`;
+  return unit === '' ? number : `${number}\u00a0${unit}`;
+}
+
+/** A value with its error, both in one unit: the error to two digits, the value to the error's last place. */
+export function formatWithError(value: number, error: number, name: QuantityName, reader: Reader): string {
+  const unit = unitOf(name, reader.units);
+  const shownError = error / Math.abs(unit.scale);
+  const decimals = shownError > 0 ? Math.max(0, Math.min(6, 1 - Math.floor(Math.log10(shownError) + 0.02))) : 2;
+  const places = shownError >= 1 ? Math.min(1, decimals) : decimals;
+  const digits = numberFormat(reader.locale, { minimumFractionDigits: places, maximumFractionDigits: places });
+  return `${digits.format(toShown(value, unit))} ± ${digits.format(shownError)}\u00a0${unit.symbol}`;
 }

@@ -41,7 +41,7 @@ export const QUANTITIES = {
   voltageV: same(unit('V', 1), [unit('mV', 0.001)]),
   currentA: same(unit('A', 1), [unit('mA', 0.001)]),
   resistanceMilliOhm: same(unit('mΩ', 1, ['mohm', 'milliohm']), [unit('Ω', 1000, ['ohm'])]),
-  capacityMah: same(unit('mAh', 1), [unit('Ah', 1000)], 4),
+  capacityMah: same(unit('mAh', 1), [unit('Ah', 1000)]),
   motorConstant: same(unit('rpm/V', 1, ['kv']), [], 4),
   rpm: same(unit('rpm', 1), []),
   temperatureC: { metric: unit('°C', 1, ['c']), imperial: unit('°F', 5 / 9, ['f'], -160 / 9) },

@@ -60,9 +60,9 @@ describe('shown', () => {
   });
 
   it('follows the locale and the units', () => {
-    expect(formatText(10, 'speedMps', { locale: 'de-DE', units: 'metric' })).toBe('36\u202fkm/h');
-    expect(formatText(13.4112, 'speedMps', { locale: 'en-US', units: 'imperial' })).toBe('30\u202fmph');
-    expect(formatText(1234.5, 'massG', { locale: 'de-DE', units: 'metric' })).toBe('1.235\u202fg');
+    expect(formatText(10, 'speedMps', { locale: 'de-DE', units: 'metric' })).toBe('36\u00a0km/h');
+    expect(formatText(13.4112, 'speedMps', { locale: 'en-US', units: 'imperial' })).toBe('30\u00a0mph');
+    expect(formatText(1234.5, 'massG', { locale: 'de-DE', units: 'metric' })).toBe('1.235\u00a0g');
     expect(formatText(0.0123456, 'coefficient', { locale: 'en-GB', units: 'metric' })).toBe('0.0123');
   });
 });

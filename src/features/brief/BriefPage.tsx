@@ -133,8 +133,8 @@ function DemandTable({ input, result }: { input: BriefDemandInput; result: Brief
           <tr><td>Mean power from the pack</td>{rows.map((row) => <td key={row.id} className="num"><Quantity value={row.meanPowerW} quantity="powerW" /></td>)}</tr>
           {rows.some(({ energyWh }) => energyWh !== undefined) ? <tr><td>Energy</td>{rows.map((row) => <td key={row.id} className="num">{row.energyWh === undefined ? '' : <Quantity value={row.energyWh} quantity="energyWh" />}</td>)}</tr> : null}
           {withCharge ? <tr><td>Charge</td>{rows.map((row) => <td key={row.id} className="num">{row.chargeMah === undefined ? '' : <Quantity value={row.chargeMah} quantity="capacityMah" />}</td>)}</tr> : null}
-          <tr><td>Wheels turn</td><td className="num" colSpan={rows.length}><Quantity value={result.wheelRpm} quantity="rpm" digits={4} /></td></tr>
-          {result.motorRpm === undefined ? null : <tr><td>Motor turns</td><td className="num" colSpan={rows.length}><Quantity value={result.motorRpm} quantity="rpm" digits={5} /></td></tr>}
+          <tr><td>Wheels turn</td><td className="num" colSpan={rows.length}><Quantity value={result.wheelRpm} quantity="rpm" /></td></tr>
+          {result.motorRpm === undefined ? null : <tr><td>Motor turns</td><td className="num" colSpan={rows.length}><Quantity value={result.motorRpm} quantity="rpm" /></td></tr>}
         </tbody>
       </table>
     </div>
@@ -142,13 +142,14 @@ function DemandTable({ input, result }: { input: BriefDemandInput; result: Brief
 }
 
 function NotYet({ missing }: { missing: readonly string[] }) {
-  const { build, revision } = useBuild();
+  const { build, revision, document } = useBuild();
   const to = (segment: 'drive' | 'chassis') => segmentPath(build.id, revision.letter, segment);
+  const wished = document.brief.surfaces.length > 0 && document.brief.targetMps !== undefined;
   return (
     <>
-      <h1 className="answer">What should it do? Choose a surface, type the speed, choose a size class.</h1>
+      <h1 className="answer">{wished ? `To say what this wish demands it still needs ${missing.join(', ')}.` : 'What should it do? Choose a surface, type the speed, choose a size class.'}</h1>
       <p style={{ marginTop: 8, maxWidth: 640 }}>
-        To work out what that demands it still needs {missing.join(', ')}. The orchard car of the demo is for mown grass and gravel, 30 km/h, 25 minutes a pack.{' '}
+        {wished ? null : `It also needs ${missing.filter((name) => name !== 'surface' && name !== 'wished speed').join(', ')}. `}The orchard car of the demo is for mown grass and gravel, 30 km/h, 25 minutes a pack.{' '}
         {missing.includes('tyre') ? <>The tyre is chosen in <Link href={to('drive')}>Drive</Link>. </> : null}
         Masses and sizes stand in <Link href={to('chassis')}>Chassis</Link>, or start with a usual car of the size class.
       </p>

@@ -1,6 +1,7 @@
 'use client';
 
 import { itemsOf } from '@/core/library/items';
+import { AddFrom } from '../shell/AddFrom';
 import { useBuild } from '../shell/BuildContext';
 import { DocumentField, Group } from '../shell/fields';
 
@@ -28,12 +29,7 @@ export function Surfaces() {
         </details>
       ))}
       {closed ? null : (
-        <div className="pick">
-          <select aria-label="Add a surface" value="" onChange={(event) => add(event.target.value)} style={{ fontWeight: 400 }}>
-            <option value="">add a surface</option>
-            {items.filter(({ id }) => !chosen.some(({ libraryId }) => libraryId === id)).map(({ id, data }) => <option key={id} value={id}>{data.name}</option>)}
-          </select>
-        </div>
+        <AddFrom label="Add a surface" options={items.filter(({ id }) => !chosen.some(({ libraryId }) => libraryId === id)).map(({ id, data }) => [id, data.name] as const)} onAdd={add} />
       )}
       {chosen.length > 0 ? <p className="quiet" style={{ fontSize: 12 }}>Starting values, ± one standard deviation; your own run corrects them.</p> : null}
     </Group>

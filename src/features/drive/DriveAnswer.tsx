@@ -4,7 +4,7 @@ import type { DriveRunInput } from '@/core/drive/definition';
 import type { Limit } from '@/core/drive/plant';
 import type { DriveRunResult } from '@/core/drive/run';
 import { workingLaunch, workingTopSpeed } from '@/core/drive/working';
-import { formatText } from '@/core/units/formatQuantity';
+import { formatText, formatWithError } from '@/core/units/formatQuantity';
 import { Figure } from '@/ui/Figure';
 import { useReader } from '@/ui/reader';
 
@@ -38,7 +38,7 @@ export function DriveAnswer({ surface, input, run, targetMps, measured, ghost }:
       Reaches <Figure title="top speed" steps={workingTopSpeed(input, run)} tone={tone}><span data-testid="top-speed">{run.topSpeedMps === undefined ? 'no limit' : speed(run.topSpeedMps)}</span></Figure> on {on}
       {targetMps === undefined ? '' : `, the wish is ${speed(targetMps)}`}
       {ghost?.run?.topSpeedMps !== undefined ? <span className="quiet"> ({ghost.label}: {speed(ghost.run.topSpeedMps)})</span> : null}.{' '}
-      {measured ? <span className="slate">Measured {speed(measured.speedMps)} ± {speed(measured.errorMps)}. </span> : null}
+      {measured ? <span className="slate">Measured {formatWithError(measured.speedMps, measured.errorMps, 'speedMps', reader)}. </span> : null}
       <Figure title="the launch" steps={workingLaunch(input, run)} tone="plainfig">{run.peakAccelMps2 > 0 ? formatText(run.peakAccelMps2 / 9.81, 'coefficient', reader, 2) : '0'} g</Figure> off the line. {LAUNCH[run.launchLimitedBy]}
     </h1>
   );

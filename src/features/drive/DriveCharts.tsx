@@ -43,6 +43,7 @@ function ForceChart({ run, ghost, targetMps, surface }: Pick<DriveChartsProps, '
     <LineChart
       title="Force at the wheels"
       testId="force-chart"
+      width={448}
       xQuantity="speedMps"
       yQuantity="forceN"
       lines={lines}

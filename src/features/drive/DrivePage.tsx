@@ -27,10 +27,9 @@ export function DrivePage() {
     <main className="page readfirst">
       <DriveBench />
       <div className="readings">
-        <SurfaceSwitch />
         {view.run && view.input && surface ? (
           <>
-            <DriveAnswer surface={surface.name} input={view.input} run={view.run} targetMps={document.brief.targetMps} measured={measuredSpeedOf(own, 'timedDistance')} ghost={ghost ? { label: ghost.label, run: other.run } : undefined} />
+            <div className="ask"><DriveAnswer surface={surface.name} input={view.input} run={view.run} targetMps={document.brief.targetMps} measured={measuredSpeedOf(own, 'timedDistance')} ghost={ghost ? { label: ghost.label, run: other.run } : undefined} /><SurfaceSwitch /></div>
             <DriveCharts run={view.run} ghost={ghostRun} targetMps={document.brief.targetMps} distanceM={view.input.distanceM!} runs={own} surface={surface.name} />
           </>
         ) : <Missing missing={view.missing} />}

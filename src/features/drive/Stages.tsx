@@ -1,11 +1,12 @@
 'use client';
 
 import { useState } from 'react';
-import { overallRatio, type Stage, type StageKind, stageRatio } from '@/core/build/drive';
+import { overallRatio, type Stage, stageRatio } from '@/core/build/drive';
 import { itemsOf } from '@/core/library/items';
 import { formatNumber } from '@/core/units/formatQuantity';
 import { useReader } from '@/ui/reader';
 import { newId } from '../api';
+import { AddFrom } from '../shell/AddFrom';
 import { useBuild } from '../shell/BuildContext';
 import { DocumentField, Group } from '../shell/fields';
 
@@ -18,20 +19,17 @@ export function Stages() {
   const ratio = overallRatio(document.drive);
   const before = ghost ? overallRatio(ghost.document.drive) : undefined;
   const stageKinds = itemsOf(library, 'stage');
-  const add = (kind: StageKind, efficiency: number) => {
+  const add = (itemId: string) => {
+    const item = stageKinds.find(({ id }) => id === itemId);
+    if (!item) return;
     const id = `stage-${newId().slice(0, 8)}`;
-    edit([{ path: ['drive', 'stages', id], value: { id, kind, efficiency } }]);
+    edit([{ path: ['drive', 'stages', id], value: { id, kind: item.data.kind, efficiency: item.data.efficiency } }]);
   };
   return (
     <Group title="Reduction" aside={ratio === undefined ? 'no ratio yet' : <span data-testid="ratio">{before !== undefined && before !== ratio ? `${formatNumber(before, reader.locale, 4)} → ` : ''}{formatNumber(ratio, reader.locale, 4)} : 1</span>}>
       {document.drive.stages.map((stage, index) => <StageRow key={stage.id} stage={stage} index={index} />)}
       {closed || document.drive.stages.length >= 8 ? null : (
-        <div className="pick" style={{ marginTop: 4 }}>
-          <select aria-label="Add a stage" value="" onChange={(event) => { const item = stageKinds.find(({ id }) => id === event.target.value); if (item) add(item.data.kind, item.data.efficiency); }} style={{ fontWeight: 400 }}>
-            <option value="">add a stage</option>
-            {stageKinds.map(({ id, data }) => <option key={id} value={id}>{data.name}</option>)}
-          </select>
-        </div>
+        <AddFrom label="Add a stage" options={stageKinds.map(({ id, data }) => [id, data.name] as const)} onAdd={add} />
       )}
       <details className="more">
         <summary>Efficiencies</summary>

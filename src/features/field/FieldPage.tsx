@@ -3,9 +3,11 @@
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import { gapOf, type Measured, measuredOf } from '@/core/field/measured';
 import { RUN_KIND_NAMES, type RunKind, type RunRecord } from '@/core/field/records';
-import { formatText } from '@/core/units/formatQuantity';
+import { formatText, formatWithError } from '@/core/units/formatQuantity';
+import { numberFormat } from '@/core/units/numberFormat';
 import { DotPlot } from '@/ui/charts/DotPlot';
 import { useReader } from '@/ui/reader';
+import { When } from '@/ui/When';
 import { callApi, newId, sentenceOf } from '../api';
 import { useBuild } from '../shell/BuildContext';
 import { RunSheetForm } from './RunSheetForm';
@@ -56,13 +58,13 @@ function FieldAnswer({ shown }: { shown: ShownRun | undefined }) {
   if (!shown) return <h1 className="answer">No run of revision {revision.letter} yet. Mark out 20 m, run it three times, and it stands here against the prediction.</h1>;
   const { run, measured } = shown;
   const gap = gapOf(run, measured);
-  const speed = (value: number, digits?: number) => formatText(value, 'speedMps', reader, digits);
+  const speed = (value: number) => formatText(value, 'speedMps', reader);
   const launch = run.kind === 'launch';
   return (
     <h1 className="answer" data-testid="field-answer">
       {launch
-        ? <><span className="slate">{formatText(measured.time.mean, 'timeS', reader)} ± {formatText(measured.timeErrorS, 'timeS', reader, 2)}</span> over {formatText(run.conditions.distanceM, 'distanceM', reader)} from rest</>
-        : <><span className="slate">{speed(measured.speed.mean)} ± {speed(measured.speedErrorMps, 2)}</span> over {formatText(run.conditions.distanceM, 'distanceM', reader)}</>}
+        ? <><span className="slate">{formatWithError(measured.time.mean, measured.timeErrorS, 'timeS', reader)}</span> over {formatText(run.conditions.distanceM, 'distanceM', reader)} from rest</>
+        : <><span className="slate">{formatWithError(measured.speed.mean, measured.speedErrorMps, 'speedMps', reader)}</span> over {formatText(run.conditions.distanceM, 'distanceM', reader)}</>}
       {' '}on {run.conditions.surfaceName.toLowerCase()}, {measured.speed.n} attempt{measured.speed.n === 1 ? '' : 's'}.{' '}
       {run.prediction && gap
         ? <>Predicted {launch ? `${formatText(run.prediction.timeS, 'timeS', reader)}` : speed(run.prediction.speedMps)}: {verdict(gap.differencePct, gap.sigmas, reader.locale)}</>
@@ -72,7 +74,7 @@ function FieldAnswer({ shown }: { shown: ShownRun | undefined }) {
 }
 
 function verdict(differencePct: number, sigmas: number, locale: string): string {
-  const size = new Intl.NumberFormat(locale, { maximumSignificantDigits: 2 }).format(Math.abs(differencePct));
+  const size = numberFormat(locale, { maximumSignificantDigits: 2 }).format(Math.abs(differencePct));
   const way = differencePct < 0 ? 'slower' : 'faster';
   const within = Math.abs(sigmas) <= 2 ? 'within what both are sure of.' : 'more than both are sure of: something in the model or the run is off.';
   return `${size} % ${way}, ${within}`;
@@ -107,7 +109,6 @@ function RunTable({ shown }: { shown: readonly ShownRun[] }) {
   const { reader } = useReader();
   const [problem, setProblem] = useState<string>();
   if (shown.length === 0) return null;
-  const when = new Intl.DateTimeFormat(reader.locale, { dateStyle: 'medium', timeStyle: 'short', timeZone: 'UTC' });
   const drop = async (id: string) => {
     try {
       await callApi('DELETE', `/api/runs/${id}`);
@@ -121,18 +122,18 @@ function RunTable({ shown }: { shown: readonly ShownRun[] }) {
       <div className="cap" style={{ marginTop: 16 }}>Runs of this revision</div>
       {problem ? <p className="note bad" role="alert">{problem}</p> : null}
       <table className="grid" data-testid="runs">
-        <thead><tr><th>When (UTC)</th><th>Kind</th><th className="num">Mean</th><th className="num">Spread (sd)</th><th className="num">Error</th><th className="num">Predicted</th><th>Conditions</th><th /></tr></thead>
+        <thead><tr><th>When</th><th>Kind</th><th className="num">Mean</th><th className="num">Spread (sd)</th><th className="num">Error</th><th className="num">Predicted</th><th>Conditions</th><th /></tr></thead>
         <tbody>
-          {shown.map(({ run, measured }) => (
+          {shown.map(({ run, measured }, index) => (
             <tr key={run.id}>
-              <td>{when.format(new Date(run.ranAt))}</td>
+              <td><When at={run.ranAt} time /></td>
               <td>{RUN_KIND_NAMES[run.kind]}</td>
               <td className="num">{formatText(measured.speed.mean, 'speedMps', reader)}</td>
               <td className="num">{measured.speed.sd === undefined ? 'one attempt' : formatText(measured.speed.sd, 'speedMps', reader, 2)}</td>
               <td className="num">± {formatText(measured.speedErrorMps, 'speedMps', reader, 2)}</td>
               <td className="num">{run.prediction ? formatText(run.prediction.speedMps, 'speedMps', reader) : 'none'}</td>
               <td className="quiet">{conditionWords(run, reader)}</td>
-              <td><button type="button" className="plain" aria-label={`Delete the run of ${when.format(new Date(run.ranAt))}`} onClick={() => void drop(run.id)}>delete</button></td>
+              <td><button type="button" className="plain" aria-label={`Delete the ${RUN_KIND_NAMES[run.kind].toLowerCase()} ${index + 1}`} onClick={() => void drop(run.id)}>delete</button></td>
             </tr>
           ))}
         </tbody>

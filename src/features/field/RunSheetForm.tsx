@@ -5,7 +5,7 @@ import { predictRun, runFriction } from '@/core/field/predictRun';
 import { RUN_KIND_NAMES, RUN_KINDS, type RunRecord } from '@/core/field/records';
 import { timingLaunch } from '@/core/field/timingLaunch';
 import { timingSpeed } from '@/core/field/timingSpeed';
-import { formatText } from '@/core/units/formatQuantity';
+import { formatText, formatWithError } from '@/core/units/formatQuantity';
 import { QuantityField } from '@/ui/QuantityField';
 import { useReader } from '@/ui/reader';
 import { callApi, newId, sentenceOf } from '../api';
@@ -91,7 +91,7 @@ export function RunSheetForm({ sheet, onChange, onSent }: RunSheetFormProps) {
         <div className="field text"><textarea aria-label="Note" rows={2} maxLength={2000} placeholder="What you saw, heard and felt" value={sheet.note} onChange={(event) => set({ note: event.target.value })} /></div>
       </details>
       {predicted && !predicted.ok ? <p className="quiet" style={{ fontSize: 12 }}>No prediction: needs {predicted.missing.join(', ')}. The run is kept all the same.</p> : null}
-      {predicted?.ok ? <p className="quiet" style={{ fontSize: 13, marginTop: 4 }}>Predicted for these conditions: {formatText(predicted.value.timeS, 'timeS', reader)} ± {formatText(predicted.value.timeErrorS, 'timeS', reader, 2)}, {formatText(predicted.value.speedMps, 'speedMps', reader)}.</p> : null}
+      {predicted?.ok ? <p className="quiet" style={{ fontSize: 13, marginTop: 4 }}>Predicted for these conditions: {formatWithError(predicted.value.timeS, predicted.value.timeErrorS, 'timeS', reader)}, {formatText(predicted.value.speedMps, 'speedMps', reader)}.</p> : null}
       {problem ? <p className="note bad" role="alert">{problem}</p> : null}
       <div className="row" style={{ marginTop: 10 }}>
         <button type="button" className="btn main" disabled={sending || sheet.attempts.length === 0 || !conditions} onClick={() => void send()}>{sending ? 'Saving' : `Save the run (${sheet.attempts.length} attempt${sheet.attempts.length === 1 ? '' : 's'})`}</button>

@@ -1,7 +1,7 @@
 'use client';
 
 import { useEffect, useRef, useState } from 'react';
-import { formatNumber } from '@/core/units/formatQuantity';
+import { numberFormat } from '@/core/units/numberFormat';
 import { useReader } from '@/ui/reader';
 
 /** One large button: start, stop, and the time is an attempt. */
@@ -29,9 +29,8 @@ export function Stopwatch({ onTime }: { onTime(seconds: number): void }) {
   };
   return (
     <>
-      <div className="watch" aria-live="off">{new Intl.NumberFormat(reader.locale, { minimumFractionDigits: 2, maximumFractionDigits: 2 }).format(shown)}</div>
+      <div className="watch" aria-live="off">{numberFormat(reader.locale, { minimumFractionDigits: 2, maximumFractionDigits: 2 }).format(shown)}</div>
       <button type="button" className={`go ${startedAt === undefined ? '' : 'stop'}`} onClick={press}>{startedAt === undefined ? 'Start' : 'Stop'}</button>
-      <span className="hidden">{formatNumber(shown, reader.locale)} s</span>
     </>
   );
 }

@@ -4,7 +4,7 @@ import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useMemo, useState } from 'react';
 import type { GarageCar } from '@/core/checks/garage';
-import { formatQuantity, formatText } from '@/core/units/formatQuantity';
+import { formatQuantity, formatText, formatWithError } from '@/core/units/formatQuantity';
 import { PlanSketch } from '@/ui/PlanSketch';
 import { useReader } from '@/ui/reader';
 import { STATE_WORDS, StateMark } from '@/ui/StateMark';
@@ -55,10 +55,10 @@ function Car({ car }: { car: GarageCar }) {
     <article className="car" aria-label={car.name}>
       <Link href={`/builds/${car.id}/${car.revision.letter}/${car.predictedMps === undefined ? 'brief' : 'drive'}`} className="face">
         <h2>{car.name} <span className="quiet" style={{ fontSize: 14, fontWeight: 500 }}>{car.revision.letter}, {car.revisions} revision{car.revisions === 1 ? '' : 's'}</span></h2>
-        <div style={{ height: 170, display: 'grid', alignItems: 'center' }}><PlanSketch chassis={car.document.chassis} tyreRadiusMm={car.document.drive.tyre?.radiusMm} driven={car.document.drive.drivenAxles} width={scaleWidth(car)} /></div>
+        <div style={{ minHeight: 206, display: 'grid', alignItems: 'center' }}><PlanSketch chassis={car.document.chassis} tyreRadiusMm={car.document.drive.tyre?.radiusMm} driven={car.document.drive.drivenAxles} width={scaleWidth(car)} /></div>
         <dl>
           <dt>Predicted</dt><dd>{car.predictedMps === undefined ? 'not yet' : `${speed(car.predictedMps)} on ${car.surface!.toLowerCase()}`}</dd>
-          <dt>Measured</dt><dd className={measured ? 'slate' : undefined}>{measured ? `${speed(measured.speedMps)} ± ${formatText(measured.errorMps, 'speedMps', reader, 2)} (${measured.letter})` : 'no run yet'}</dd>
+          <dt>Measured</dt><dd className={measured ? 'slate' : undefined}>{measured ? `${formatWithError(measured.speedMps, measured.errorMps, 'speedMps', reader)} (${measured.letter})` : 'no run yet'}</dd>
           <dt>Tightest</dt><dd>{tightest ? <TightestWords car={car} /> : 'nothing worked out yet'}</dd>
           <dt>Next</dt><dd className="next">{car.next}</dd>
         </dl>
@@ -68,14 +68,14 @@ function Car({ car }: { car: GarageCar }) {
   );
 }
 
-const WIDEST_MM = 480;
+const PX_PER_MM = 0.72;
 const WIDEST_PX = 330;
 
 /** All plans of the garage in one scale, so that a small car looks small. */
 function scaleWidth({ document }: GarageCar): number {
   const { wheelbaseMm = 0 } = document.chassis;
   const radius = document.drive.tyre?.radiusMm ?? 30;
-  return Math.min(WIDEST_PX, ((wheelbaseMm + 2 * radius + 16) / WIDEST_MM) * WIDEST_PX * 1.15);
+  return Math.min(WIDEST_PX, PX_PER_MM * (wheelbaseMm + 2 * radius + 16));
 }
 
 function TightestWords({ car }: { car: GarageCar }) {
@@ -83,7 +83,7 @@ function TightestWords({ car }: { car: GarageCar }) {
   const check = car.tightest!;
   const { number, unit } = formatQuantity(check.value!, check.quantity, reader);
   const limit = check.limit === undefined || check.kind === 'band' ? '' : ` of ${formatQuantity(check.limit, check.quantity, reader).number}`;
-  return <><StateMark state={check.state} /> {STATE_WORDS[check.state]}: {check.title.toLowerCase()} {number}{limit} {unit}</>;
+  return <><StateMark state={check.state} /> {STATE_WORDS[check.state]}: {check.short} {number}{limit} {unit}</>;
 }
 
 function CarActs({ car }: { car: GarageCar }) {

@@ -5,6 +5,7 @@ import { failureModeName } from '@/core/field/failureModes';
 import { type FailureRecord, RUN_KIND_NAMES } from '@/core/field/records';
 import { formatText } from '@/core/units/formatQuantity';
 import { useReader } from '@/ui/reader';
+import { When } from '@/ui/When';
 import { callApi, sentenceOf } from '../api';
 import { useBuild } from '../shell/BuildContext';
 
@@ -22,9 +23,8 @@ function FailureRow({ failure }: { failure: FailureRecord }) {
   const [problem, setProblem] = useState<string>();
   const letter = revisions.find(({ id }) => id === failure.revisionId)?.letter ?? '?';
   const run = runs.find(({ id }) => id === failure.runId);
-  const day = new Intl.DateTimeFormat(reader.locale, { dateStyle: 'medium', timeZone: 'UTC' });
   const carriedBy = revisions.find(({ id }) => id === failure.fixRevisionId)?.letter;
-  const details = [day.format(new Date(failure.occurredAt)), failure.hours === undefined ? '' : `after ${formatText(failure.hours, 'hours', reader)}`, run ? `in ${RUN_KIND_NAMES[run.kind].toLowerCase()}` : ''].filter(Boolean).join(', ');
+  const details = [failure.hours === undefined ? '' : `after ${formatText(failure.hours, 'hours', reader)}`, run ? `in ${RUN_KIND_NAMES[run.kind].toLowerCase()}` : ''].filter(Boolean).join(', ');
   const drop = async () => {
     try {
       await callApi('DELETE', `/api/failures/${failure.id}`);
@@ -38,7 +38,7 @@ function FailureRow({ failure }: { failure: FailureRecord }) {
       <span className="where">{letter}</span>
       <div>
         <h3>{failure.partName}: {failureModeName(failure.mode).toLowerCase()}</h3>
-        <p className="quiet" style={{ fontSize: 13 }}>{details}</p>
+        <p className="quiet" style={{ fontSize: 13 }}><When at={failure.occurredAt} />{details ? `, ${details}` : ''}</p>
         {failure.story ? <p style={{ maxWidth: 640 }}>{failure.story}</p> : null}
         {failure.fix ? <p><b>Fix{carriedBy ? ` in ${carriedBy}` : ''}:</b> {failure.fix}</p> : <FixForm failure={failure} />}
         {problem ? <p role="alert" style={{ color: 'var(--rust)' }}>{problem}</p> : null}

@@ -28,7 +28,6 @@ export function NextRevision({ onDone }: { onDone(): void }) {
       const made = await callApi<RevisionRecord>('POST', `/api/revisions/${revision.id}/next`, { id, why: why.trim(), ...(expected.trim() === '' ? {} : { expected: expected.trim() }) });
       router.push(segmentPath(build.id, made.letter, 'drive'));
       router.refresh();
-      onDone();
     } catch (error) {
       setProblem(`Not opened, kept here: ${sentenceOf(error)}`);
       setSending(false);

@@ -8,7 +8,7 @@ import { driveRun } from '@/core/drive/run';
 import { runInputOf } from '@/core/drive/runOfBuild';
 import { measuredSpeedOf } from '@/core/field/measured';
 import type { RevisionRecord, RunRecord } from '@/core/field/records';
-import { formatText } from '@/core/units/formatQuantity';
+import { formatText, formatWithError } from '@/core/units/formatQuantity';
 import { useReader } from '@/ui/reader';
 import { useBuild } from '../shell/BuildContext';
 
@@ -74,7 +74,7 @@ function MeasuredEffect({ own, before }: { own: readonly RunRecord[]; before: re
   const then = measuredSpeedOf(before, 'timedDistance');
   if (!now) return <span className="quiet">No timed run yet.</span>;
   const speed = (value: number) => formatText(value, 'speedMps', reader);
-  return <span className="slate">Measured {then ? `${speed(then.speedMps)} → ` : ''}<b>{speed(now.speedMps)} ± {formatText(now.errorMps, 'speedMps', reader, 2)}</b>{then ? ` (${signed(now.speedMps - then.speedMps, speed)})` : ''}.</span>;
+  return <span className="slate">Measured {then ? `${speed(then.speedMps)} → ` : ''}<b>{formatWithError(now.speedMps, now.errorMps, 'speedMps', reader)}</b>{then ? ` (${signed(now.speedMps - then.speedMps, speed)})` : ''}.</span>;
 }
 
 const signed = (difference: number, words: (value: number) => string) => `${difference >= 0 ? '+' : '−'}${words(Math.abs(difference))}`;

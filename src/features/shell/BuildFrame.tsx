@@ -7,6 +7,7 @@ import { SEGMENTS } from '@/core/checks/check';
 import type { Thresholds } from '@/core/checks/check';
 import type { BuildRecord, WholeBuild } from '@/core/field/records';
 import type { LibraryItem } from '@/core/library/items';
+import { useReader } from '@/ui/reader';
 import { useWorking, WorkingProvider } from '@/ui/working';
 import { BuildProvider, useBuild } from './BuildContext';
 import { ConflictBar } from './ConflictBar';
@@ -46,6 +47,7 @@ function Frame({ builds, children }: { builds: readonly BuildRecord[]; children:
   const segment = usePathname().split('/').at(-1) ?? 'drive';
   const [over, setOver] = useState<'jump' | 'keys'>();
   const working = useWorking();
+  const { reader, setUnits } = useReader();
   const go = (path: string) => router.push(path);
   const at = revisions.findIndex(({ id }) => id === revision.id);
   const toRevision = (index: number) => {
@@ -74,9 +76,10 @@ function Frame({ builds, children }: { builds: readonly BuildRecord[]; children:
     ...builds.filter(({ id }) => id !== build.id).map(({ id, name }) => ({ label: name, hint: 'another build', go: () => router.push(`/builds/${id}`) })),
     { label: 'Record a run', hint: 'Field', go: () => router.push(`${segmentPath(build.id, revision.letter, 'field')}#run`) },
     { label: 'Note a failure', hint: 'Learn', go: () => router.push(`${segmentPath(build.id, revision.letter, 'learn')}#failure`) },
+    { label: `Units: ${reader.units === 'metric' ? 'imperial' : 'metric'}`, hint: 'switch', go: () => setUnits(reader.units === 'metric' ? 'imperial' : 'metric') },
     { label: 'Garage', hint: 'all builds', go: () => router.push('/') },
     { label: 'Library', hint: 'motors, packs, controllers, tyres, surfaces', go: () => router.push('/library') },
-  ], [build, builds, revision, revisions, router]);
+  ], [build, builds, revision, revisions, router, reader.units, setUnits]);
 
   return (
     <>

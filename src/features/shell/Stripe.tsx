@@ -29,7 +29,7 @@ export function Stripe() {
       {stripeOf(checks).map((state, index) => {
         const words = counts[state.segment] ?? wordsOf(state, reader);
         return (
-          <Link key={state.segment} href={segmentPath(build.id, revision.letter, state.segment)} prefetch={false} aria-current={present === state.segment ? 'page' : undefined} title={`${SEGMENT_NAMES[state.segment]} (${index + 1}): ${words}`} data-state={state.state}>
+          <Link key={state.segment} href={segmentPath(build.id, revision.letter, state.segment)} prefetch={false} aria-current={present === state.segment ? 'page' : undefined} title={`${SEGMENT_NAMES[state.segment]} (${index + 1}): ${words}${state.check || state.needs.length === 0 ? '' : `, needs ${state.needs.join(', ')}`}`} data-state={state.state}>
             <span className="t"><StateMark state={state.state} />{SEGMENT_NAMES[SEGMENTS[index]!]}</span>
             <span className="s" style={{ display: 'block' }}>{words}</span>
           </Link>
@@ -39,12 +39,16 @@ export function Stripe() {
   );
 }
 
+/** Letters that a segment has room for, without the unit. */
+const LONGEST = 22;
+
 const plural = (count: number, word: string) => `${count} ${word}${count === 1 ? '' : 's'}`;
 
 function wordsOf({ state, check, needs }: SegmentState, reader: Reader): string {
-  if (!check) return `not worked out yet: needs ${needs.join(', ')}`;
-  if (check.value === undefined) return `${STATE_WORDS[state]}: needs ${needs.join(', ')}`;
+  if (!check) return 'not worked out yet';
+  if (check.value === undefined) return `${check.short} needs ${needs[0] ?? 'more'}`;
   const { number, unit } = formatQuantity(check.value, check.quantity, reader);
   const limit = check.limit === undefined || check.kind === 'band' ? '' : ` of ${formatQuantity(check.limit, check.quantity, reader).number}`;
-  return `${STATE_WORDS[state]}: ${check.title.toLowerCase()} ${number}${limit} ${unit}`;
+  const words = `${STATE_WORDS[state]}: ${check.short} ${number}`;
+  return `${words}${words.length + limit.length > LONGEST ? '' : limit} ${unit}`;
 }

@@ -92,20 +92,20 @@ export function LineChart(props: ChartProps) {
           {uprights.map((upright) => (
             <g key={upright.label}>
               <line x1={px(upright.x)} x2={px(upright.x)} y1={PAD.top} y2={height - PAD.bottom} stroke={upright.wish ? 'var(--ink)' : 'var(--rule)'} strokeDasharray={upright.wish ? '2 3' : undefined} />
-              {px(upright.x) > width - 110 ? <text x={px(upright.x) - 4} y={height - PAD.bottom - 6} textAnchor="end">{upright.label}</text> : <text x={px(upright.x) + 4} y={height - PAD.bottom - 6}>{upright.label}</text>}
+              <text x={Math.min(px(upright.x), width - PAD.right)} y={PAD.top - 6} textAnchor={px(upright.x) > width - 90 ? 'end' : 'middle'}>{upright.label}</text>
             </g>
           ))}
           <g clipPath={`url(#${id}-clip)`}>
             {limit ? <><path d={`${path(limit)}L${px(limit.xs.at(-1)!)},${PAD.top}L${px(limit.xs[0]!)},${PAD.top}Z`} fill={`url(#${id}-hatch)`} /><path d={path(limit)} fill="none" stroke="var(--rust)" strokeWidth="1.6" /></> : null}
             {lines.map((line) => <path key={line.id} data-line={line.id} d={path(line)} fill="none" stroke={STYLES[line.style].stroke} strokeWidth={STYLES[line.style].width} strokeDasharray={STYLES[line.style].dash} />)}
           </g>
-          {limit ? <text className="strong" x={width - PAD.right - 4} y={Math.max(PAD.top + 12, py(limit.ys.at(-1)!) - 6)} textAnchor="end" style={{ fill: 'var(--rust)' }}>{limit.label}</text> : null}
+          {limit ? <text className="strong" x={PAD.left + 6} y={Math.min(height - PAD.bottom - 6, py(limit.ys[0]!) + 16)} style={{ fill: 'var(--rust)' }}>{limit.label}</text> : null}
           {lines.map((line) => <text key={line.id} className={line.style === 'earlier' ? undefined : 'strong'} {...label(line)} textAnchor={label(line).x > width - 70 ? 'end' : 'start'} style={{ fill: STYLES[line.style].ink }}>{line.label}</text>)}
           {points.map((point, index) => (
             <g key={index}>
               {point.error ? <line x1={px(point.x)} x2={px(point.x)} y1={py(point.y - point.error)} y2={py(point.y + point.error)} stroke="var(--slate)" strokeWidth="1.6" /> : null}
               <circle cx={px(point.x)} cy={py(point.y)} r={point.measured ? 4 : 5.5} fill={point.measured ? 'var(--slate)' : 'var(--sheet)'} stroke={point.measured ? 'none' : 'var(--ink)'} strokeWidth="2" />
-              {point.label ? <text className="strong" x={Math.min(px(point.x) + 9, width - 46)} y={py(point.y) - 9} style={point.measured ? { fill: 'var(--slate)' } : undefined}>{point.label}</text> : null}
+              {point.label ? <text className="strong" x={Math.min(px(point.x) + 9, width - 4)} y={py(point.y) + (point.measured ? 20 : -10)} textAnchor={px(point.x) > width - 100 ? 'end' : 'start'} style={point.measured ? { fill: 'var(--slate)' } : undefined}>{point.label}</text> : null}
             </g>
           ))}
         </svg>

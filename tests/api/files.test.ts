@@ -1,0 +1,103 @@
+import { GET as exportFile } from '@/app/api/builds/[id]/file/route';
+import { DELETE as deleteBuild } from '@/app/api/builds/[id]/route';
+import { POST as importFile } from '@/app/api/builds/import/route';
+import { GET as listBuilds } from '@/app/api/builds/route';
+import { PUT as saveItem } from '@/app/api/library/route';
+import { DELETE as deleteItem } from '@/app/api/library/[id]/route';
+import { database } from '@/db/client';
+import { countWrite, createWorkshop, defaultWorkshop } from '@/db/queries/workshops';
+import { importBuild } from '@/db/queries/buildFiles';
+import { exportBuild } from '@/db/queries/buildFiles';
+import { parseBuildFile } from '@/core/file/buildFile.schema';
+import { seedDemo } from '@/db/seed/demo';
+import { call, withOwnDatabase } from './workshop';
+
+withOwnDatabase();
+beforeAll(async () => seedDemo(database(), await defaultWorkshop(database())));
+
+const exported = async () => {
+  const response = await exportFile(new Request('http://localhost/'), { params: Promise.resolve({ id: 'marsh-hare' }) });
+  expect(response.headers.get('content-disposition')).toBe('attachment; filename="marsh-hare.badger.json"');
+  return response.text();
+};
+
+describe('build files', () => {
+  it('come out of an empty workshop as the bytes that went in', async () => {
+    const text = await exported();
+    await createWorkshop(database(), 'elsewhere', 'Elsewhere');
+    await importBuild(database(), 'elsewhere', parseBuildFile(text), 'refuse');
+    expect((await exportBuild(database(), 'elsewhere', 'marsh-hare')).text).toBe(text);
+  });
+
+  it('hold the whole build', async () => {
+    const file = parseBuildFile(await exported());
+    expect(file.revisions.map(({ letter }) => letter)).toEqual(['A', 'B']);
+    expect(file.runs).toHaveLength(4);
+    expect(file.failures).toHaveLength(2);
+    expect(file.library.map(({ id }) => id)).toEqual(expect.arrayContaining(['motor-540-sensored-13', 'tyre-10-pin', 'compound-soft', 'surface-mownGrass']));
+  });
+
+  it('ask replace or copy where the build is here already', async () => {
+    const text = await exported();
+    expect(await call(importFile, { method: 'POST', text })).toMatchObject({ status: 409, json: { error: { code: 'exists', path: 'build.id' } } });
+    expect((await call(importFile, { method: 'POST', text, query: '?mode=replace' })).json).toEqual({ id: 'marsh-hare' });
+    expect(await exported()).toBe(text);
+    const copy = await call(importFile, { method: 'POST', text, query: '?mode=copy' });
+    expect((await call(listBuilds)).json.builds.map(({ name }: { name: string }) => name).sort()).toEqual(['Marsh Hare', 'Marsh Hare (copy)', 'Tin Wren']);
+    await call(deleteBuild, { method: 'DELETE', id: copy.json.id });
+  });
+
+  it.each([
+    ['damaged', (text: string) => text.slice(0, 400), '', /stops being JSON/],
+    ['foreign', () => '{"hello": 1}', 'format', /not a build file/],
+    ['newer', (text: string) => text.replace('"formatVersion": 1', '"formatVersion": 2'), 'formatVersion', /reads versions up to 1/],
+    ['with a newer document', (text: string) => text.replace('"schemaVersion": 1', '"schemaVersion": 7'), 'revisions.0.document.schemaVersion', /is 7/],
+    ['with a figure out of range', (text: string) => text.replace('"cgHeightMm": 62', '"cgHeightMm": -62'), 'revisions.0.document.chassis.cgHeightMm', /greater than 0/],
+    ['with a link to nowhere', (text: string) => text.replace('"runId": "mh-a-timed-2"', '"runId": "gone"'), 'failures.0.runId', /names gone/],
+  ])('are refused when %s, with what and where', async (_, spoil, path, message) => {
+    const answer = await call(importFile, { method: 'POST', text: spoil(await exported()) });
+    expect(answer.status).toBe(422);
+    expect(answer.json.error.path).toBe(path);
+    expect(answer.json.error.message).toMatch(message);
+  });
+
+  it('are refused when huge', async () => {
+    expect(await call(importFile, { method: 'POST', text: ' '.repeat(21 * 1024 * 1024) })).toMatchObject({ status: 413, json: { error: { code: 'tooLarge' } } });
+  });
+});
+
+describe('the library', () => {
+  it('keeps what a build uses, and says which', async () => {
+    expect(await call(deleteItem, { method: 'DELETE', id: 'motor-540-sensored-13' })).toMatchObject({ status: 409, json: { error: { code: 'inUse', usedBy: ['Marsh Hare A', 'Marsh Hare B'] } } });
+    expect((await call(deleteItem, { method: 'DELETE', id: 'compound-foam' })).json.error.usedBy).toEqual(['tyre 1:10 foam']);
+    expect((await call(deleteItem, { method: 'DELETE', id: 'motor-4074' })).status).toBe(200);
+  });
+
+  it('does not reach into a build when an item changes', async () => {
+    const before = parseBuildFile(await exported());
+    const motor = before.library.find(({ kind }) => kind === 'motor')!;
+    await call(saveItem, { method: 'PUT', body: { ...motor, data: { ...motor.data, kvRpmPerV: 1234 } } });
+    expect(parseBuildFile(await exported()).revisions).toEqual(before.revisions);
+  });
+
+  it.each([
+    [{ id: 'm', kind: 'motor', data: { name: 'Half a motor' } }, 'data.kvRpmPerV'],
+    [{ id: 'm', kind: 'engine', data: {} }, 'kind'],
+    [{ id: 't', kind: 'tyre', data: { name: 'T', compound: 'none', radiusMm: 30, massG: 20 } }, 'data.compound'],
+    [{ id: 'pack-1s-300', kind: 'compound', data: { name: 'X', hardFactor: 1, looseFactor: 1 } }, 'id'],
+  ])('refuses %j', async (item, path) => {
+    const answer = await call(saveItem, { method: 'PUT', body: item });
+    expect(answer.status).toBeGreaterThanOrEqual(400);
+    expect(answer.json.error.path).toBe(path);
+  });
+});
+
+it('stops counting writes at the limit and says when to come back', async () => {
+  for (let i = 0; i < 3; i++) await countWrite(database(), 'somebody', 3);
+  await expect(countWrite(database(), 'somebody', 3)).rejects.toMatchObject({ code: 'tooMany', more: { remedy: 'wait a minute and try again' } });
+});
+
+it('keeps workshops apart', async () => {
+  await createWorkshop(database(), 'next-door', 'Next door');
+  await expect(exportBuild(database(), 'next-door', 'marsh-hare')).rejects.toMatchObject({ code: 'notFound' });
+});

@@ -1,0 +1,38 @@
+import { randomBytes } from 'node:crypto';
+import { Client } from 'pg';
+import { closeDatabase, database } from '@/db/client';
+import { migrateDatabase } from '@/db/migrate';
+import { defaultWorkshop, stockLibrary } from '@/db/queries/workshops';
+
+/** A database of this file's own, migrated, with the starting library; dropped at the end. */
+export function withOwnDatabase(): void {
+  const server = process.env.TEST_DATABASE_URL ?? '';
+  const name = `t${randomBytes(6).toString('hex')}`;
+  const admin = async (sql: string) => {
+    const client = new Client({ connectionString: server });
+    await client.connect();
+    await client.query(sql).finally(() => client.end());
+  };
+  beforeAll(async () => {
+    await admin(`create database ${name}`);
+    process.env.DATABASE_URL = server.replace(/\/[^/]*$/, `/${name}`);
+    await migrateDatabase(process.env.DATABASE_URL);
+    await stockLibrary(database(), await defaultWorkshop(database()));
+  }, 60_000);
+  afterAll(async () => {
+    await closeDatabase();
+    await admin(`drop database ${name} with (force)`);
+  });
+}
+
+type Params = Record<string, string> | undefined;
+type Handler = (request: Request, context?: { params: Promise<Params> }) => Promise<Response>;
+
+/** Calls a route handler as the server would. */
+export async function call(handler: Handler, options: { method?: string; body?: unknown; id?: string; query?: string; text?: string } = {}) {
+  const { method = 'GET', body, id, query = '', text } = options;
+  const payload = text ?? (body === undefined ? undefined : JSON.stringify(body));
+  const response = await handler(new Request(`http://localhost/api${query}`, { method, ...(payload === undefined ? {} : { body: payload }) }), { params: Promise.resolve<Params>(id === undefined ? undefined : { id }) });
+  const answer = await response.text();
+  return { status: response.status, text: answer, json: answer === '' ? undefined : JSON.parse(answer) };
+}

@@ -1,0 +1,62 @@
+import { test as base, expect, type Page } from '@playwright/test';
+
+/** A page on which any console error and any request off loopback fails the test; expected answers are named in `allow`. */
+export const test = base.extend<{ allow: { statuses: number[] } }>({
+  allow: async ({}, use) => use({ statuses: [] }),
+  page: async ({ page, allow }, use) => {
+    const problems: string[] = [];
+    watch(page, problems, allow.statuses);
+    await use(page);
+    expect(problems).toEqual([]);
+  },
+});
+
+export function watch(page: Page, problems: string[], statuses: number[]): void {
+  page.on('pageerror', (error) => problems.push(error.message));
+  page.on('console', (message) => {
+    const expected = statuses.some((status) => message.text().includes(`status of ${status}`));
+    if (message.type() === 'error' && !expected) problems.push(message.text());
+  });
+  page.on('request', (request) => {
+    const { protocol, hostname } = new URL(request.url());
+    if (protocol.startsWith('http') && hostname !== '127.0.0.1') problems.push(`request to ${hostname}`);
+  });
+}
+
+export { expect };
+
+let names = 0;
+export const freshName = (base: string) => `${base} ${Date.now().toString(36)}${++names}`;
+
+/** A number field by its label. */
+export const field = (page: Page, label: string | RegExp) => page.getByRole('textbox', { name: label });
+
+/** A new build that is ready to be driven, and its address up to the segment. */
+export async function readyBuild(page: Page, name: string): Promise<string> {
+  await page.goto('/');
+  await field(page, 'Name of the new build').fill(name);
+  await page.getByRole('button', { name: 'Start it' }).click();
+  await page.waitForURL(/\/builds\/.*\/A\/brief/);
+  const root = page.url().replace(/\/brief.*$/, '');
+  await page.getByRole('combobox', { name: 'Add a surface' }).selectOption({ label: 'Mown grass' });
+  await page.getByRole('button', { name: 'Add a surface: add' }).click();
+  await field(page, 'Wished speed').fill('30');
+  await page.getByRole('combobox', { name: 'Choose a size class' }).selectOption({ label: '1:10' });
+  await page.getByRole('button', { name: /Fill in a usual 1:10 car/ }).click();
+  await toSegment(page, 'Drive');
+  await page.getByRole('combobox', { name: 'Choose a motor' }).selectOption({ label: 'Sensored 540, 13.5 turns' });
+  await page.getByRole('combobox', { name: 'Choose a pack' }).selectOption({ label: '2S 5000 hard case' });
+  await page.getByRole('combobox', { name: 'Choose a controller' }).selectOption({ label: '60 A sensored, 1:10' });
+  await page.getByRole('combobox', { name: 'Add a stage' }).selectOption({ label: 'Spur gears' });
+  await page.getByRole('button', { name: 'Add a stage: add' }).click();
+  await field(page, 'Stage 1: pinion teeth').fill('15');
+  await field(page, 'Stage 1: wheel teeth').fill('150');
+  await page.getByRole('combobox', { name: 'Choose a tyre' }).selectOption({ label: '1:10 grass pin' });
+  await expect(page.getByTestId('top-speed')).toBeVisible();
+  await saved(page);
+  return root;
+}
+
+export const saved = (page: Page) => expect(page.getByRole('status').first()).toHaveText(/^saved/);
+
+export const toSegment = (page: Page, name: string) => page.getByRole('navigation', { name: 'Segments' }).getByRole('link', { name: new RegExp(`^${name}`) }).click();
