@@ -20,10 +20,11 @@ export interface QuantityFieldProps {
   disabled?: boolean;
   digits?: number;
   after?: ReactNode;
+  autoFocus?: boolean;
 }
 
 /** A number with its unit. It accepts other units, says what it understood, and keeps what is not valid without saving it. */
-export function QuantityField({ label, quantity, value, onChange, limits, example, ghost, disabled, digits = 5, after }: QuantityFieldProps) {
+export function QuantityField({ label, quantity, value, onChange, limits, example, ghost, disabled, digits = 5, after, autoFocus }: QuantityFieldProps) {
   const { reader, marks } = useReader();
   const id = useId();
   const [text, setText] = useState<string>();
@@ -63,6 +64,7 @@ export function QuantityField({ label, quantity, value, onChange, limits, exampl
           id={id}
           inputMode="decimal"
           autoComplete="off"
+          autoFocus={autoFocus}
           disabled={disabled}
           value={text ?? shown}
           placeholder={example === undefined ? '' : `e.g. ${formatQuantity(example, quantity, reader, 4).number}`}
@@ -79,7 +81,7 @@ export function QuantityField({ label, quantity, value, onChange, limits, exampl
               setText(undefined);
               event.currentTarget.blur();
             }
-            if (event.key === 'Enter') event.currentTarget.blur();
+            if (event.key === 'Enter' && !event.currentTarget.form) event.currentTarget.blur();
           }}
         />
         <span className="unit">{unit.symbol}</span>

@@ -78,7 +78,6 @@ test('the whole loop by keyboard alone', async ({ page }) => {
   for (const time of ['2.9', '3.0', '3.1']) {
     await write(page, 'Or type the time', time);
     await page.keyboard.press('Enter');
-    await page.keyboard.press('Enter');
   }
   await tabTo(page, 'Save the run (3 attempts)');
   await page.keyboard.press('Enter');

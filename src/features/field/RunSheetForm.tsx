@@ -120,7 +120,7 @@ function ReadingEntry({ method, onReading }: { method: Method; onReading(value: 
   };
   return (
     <form className="row" style={{ flexWrap: 'nowrap' }} onSubmit={(event) => { event.preventDefault(); add(); }}>
-      <div style={{ flex: 1 }}><QuantityField key={round} label={label} quantity={quantity} value={value} onChange={setValue} limits={method === 'frames' ? { from: 1 } : { above: 0 }} example={example} /></div>
+      <div style={{ flex: 1 }}><QuantityField key={round} autoFocus={round > 0} label={label} quantity={quantity} value={value} onChange={setValue} limits={method === 'frames' ? { from: 1 } : { above: 0 }} example={example} /></div>
       <button type="submit" className="btn" disabled={value === undefined}>Add</button>
     </form>
   );

@@ -59,8 +59,8 @@ function Frame({ builds, children }: { builds: readonly BuildRecord[]; children:
     ...Object.fromEntries(SEGMENTS.map((name, index) => [String(index + 1), () => go(segmentPath(build.id, revision.letter, name))])),
     ',': () => toRevision(at - 1),
     '.': () => toRevision(at + 1),
-    r: () => go(`${segmentPath(build.id, revision.letter, 'field')}#run`),
-    f: () => go(`${segmentPath(build.id, revision.letter, 'learn')}#failure`),
+    r: () => go(segmentPath(build.id, revision.letter, 'field')),
+    f: () => go(`${segmentPath(build.id, revision.letter, 'learn')}?open=failure`),
     p: () => setGhost(ghost ? undefined : { label: 'the pinned build', document }),
     w: () => (working.shown ? working.close() : window.document.querySelector<HTMLButtonElement>('.answer .figure')?.click()),
     g: () => go('/'),
@@ -74,8 +74,8 @@ function Frame({ builds, children }: { builds: readonly BuildRecord[]; children:
     ...SEGMENTS.map((name) => ({ label: SEGMENT_NAMES[name], hint: SEGMENT_QUESTIONS[name], go: () => router.push(segmentPath(build.id, revision.letter, name)) })),
     ...revisions.filter(({ id }) => id !== revision.id).map(({ letter }) => ({ label: `Revision ${letter}`, hint: build.name, go: () => router.push(segmentPath(build.id, letter, 'drive')) })),
     ...builds.filter(({ id }) => id !== build.id).map(({ id, name }) => ({ label: name, hint: 'another build', go: () => router.push(`/builds/${id}`) })),
-    { label: 'Record a run', hint: 'Field', go: () => router.push(`${segmentPath(build.id, revision.letter, 'field')}#run`) },
-    { label: 'Note a failure', hint: 'Learn', go: () => router.push(`${segmentPath(build.id, revision.letter, 'learn')}#failure`) },
+    { label: 'Record a run', hint: 'Field', go: () => router.push(segmentPath(build.id, revision.letter, 'field')) },
+    { label: 'Note a failure', hint: 'Learn', go: () => router.push(`${segmentPath(build.id, revision.letter, 'learn')}?open=failure`) },
     { label: `Units: ${reader.units === 'metric' ? 'imperial' : 'metric'}`, hint: 'switch', go: () => setUnits(reader.units === 'metric' ? 'imperial' : 'metric') },
     { label: 'Garage', hint: 'all builds', go: () => router.push('/') },
     { label: 'Library', hint: 'motors, packs, controllers, tyres, surfaces', go: () => router.push('/library') },
@@ -87,7 +87,7 @@ function Frame({ builds, children }: { builds: readonly BuildRecord[]; children:
         <Link href="/" className="name" title="Garage (g)">{build.name}</Link>
         <nav className="revs" aria-label="Revisions">
           {revisions.map(({ id, letter }) => <Link key={id} href={`/builds/${build.id}/${letter}/${segment}`} aria-current={id === revision.id ? 'true' : undefined} aria-label={`Revision ${letter}`}>{letter}</Link>)}
-          <Link href={`${segmentPath(build.id, revision.letter, 'learn')}#next`} aria-label="Open the next revision" title="Open the next revision">+</Link>
+          <Link href={`${segmentPath(build.id, revision.letter, 'learn')}?open=next`} aria-label="Open the next revision" title="Open the next revision">+</Link>
         </nav>
         <SaveMark state={state} />
         <span className="push" />

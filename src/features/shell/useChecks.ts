@@ -5,6 +5,9 @@ import type { Check, Thresholds } from '@/core/checks/check';
 import { statesOn } from '@/core/checks/evaluate';
 import { checksWorker } from './checksClient';
 
+/** The worker starts when the change is on screen, and not at all for a change that is followed by another. */
+const AFTER_PAINT_MS = 60;
+
 interface Full {
   document: BuildDocument;
   checks: readonly Check[];
@@ -17,13 +20,16 @@ export function useChecks(document: BuildDocument, surface: ChosenSurface | unde
 
   useEffect(() => {
     let current = true;
-    void checksWorker()
-      .evaluateBuild(document, thresholds)
-      .then((checks) => {
-        if (current) setFull({ document, checks });
-      });
+    const timer = setTimeout(() => {
+      void checksWorker()
+        .evaluateBuild(document, thresholds)
+        .then((checks) => {
+          if (current) setFull({ document, checks });
+        });
+    }, AFTER_PAINT_MS);
     return () => {
       current = false;
+      clearTimeout(timer);
     };
   }, [document, thresholds]);
 
