@@ -22,7 +22,7 @@ export default ts.config(
       '@typescript-eslint/no-explicit-any': 'error',
     },
   },
-  arrows(['src/core/**'], ['react', 'react/**', 'react-dom', 'next', 'next/**', '@mui/**', 'drizzle-orm', 'drizzle-orm/**', 'pg', 'node:*', 'fs', 'path', ...above(['app', 'features', 'ui', 'workers', 'db', 'cli'])], 'core imports nothing above it'),
+  arrows(['src/core/**/!(*.test).ts'], ['react', 'react/**', 'react-dom', 'next', 'next/**', '@mui/**', 'drizzle-orm', 'drizzle-orm/**', 'pg', 'node:*', 'fs', 'path', ...above(['app', 'features', 'ui', 'workers', 'db', 'cli'])], 'core imports nothing above it'),
   { files: ['**/*.cjs'], languageOptions: { globals: { module: 'readonly' } } },
   { files: ['src/core/**'], rules: { 'no-restricted-globals': ['error', 'window', 'document', 'process', 'localStorage', 'fetch'] } },
   arrows(['src/workers/**'], ['react', 'next', '@mui/**', 'pg', ...above(['app', 'features', 'ui', 'db', 'cli'])], 'workers stand over core alone'),

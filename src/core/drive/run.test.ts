@@ -162,7 +162,7 @@ describe('drive.run', () => {
       for (const key of ['timeToDistanceS', 'speedAtDistanceMps', 'timeTo95PctS', 'peakAccelMps2', 'peakMotorCurrentA', 'peakBatteryCurrentA', 'minBatteryVoltageV'] as const) {
         const [a, b] = [whole[key], half[key]];
         if (a === undefined || b === undefined) expect(a).toBe(b);
-        else expect(Math.abs(a / b - 1)).toBeLessThan(0.001);
+        else expect(Math.abs(a - b)).toBeLessThanOrEqual(0.001 * Math.abs(b));
       }
     }), { numRuns: 80 });
   });

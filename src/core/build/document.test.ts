@@ -1,0 +1,84 @@
+import type { ObjectSchema } from 'joi';
+import { CalcError } from '../errors';
+import { describeChanges } from './describe';
+import { emptyDocument, migrateDocument } from './document';
+import { documentSchema, parseDocument } from './document.schema';
+import { LABELS, type Limits } from './labels';
+import { letterAt, nextLetter } from './letters';
+import { applyPatch } from './patch';
+import { overallEfficiency, overallRatio, type Stage } from './drive';
+import { startingCar } from './startingCar';
+
+type Described = { type?: string; keys?: Record<string, Described>; items?: Described[]; rules?: { name: string; args?: { limit?: number } }[] };
+
+/** Bounds of the schema's field behind a label's path. */
+function limitsOf(path: string): Limits {
+  let at = (documentSchema as ObjectSchema).describe() as Described;
+  for (const key of path.split('.')) at = key === '*' ? at.items![0]! : at.keys![key]!;
+  const names: Record<string, keyof Limits> = { min: 'from', max: 'to', greater: 'above', less: 'below' };
+  return Object.fromEntries((at.rules ?? []).flatMap(({ name, args }) => (names[name] ? [[names[name], args!.limit]] : [])));
+}
+
+describe('the document', () => {
+  it('is valid while it is empty', () => expect(parseDocument(emptyDocument())).toEqual(emptyDocument()));
+
+  it('has for every number the limits on the page that the door has', () => {
+    for (const [path, { quantity, limits }] of Object.entries(LABELS)) {
+      if (!quantity) continue;
+      const schema = limitsOf(path);
+      // a share's door ends at 1 by itself, and whole numbers start at 1
+      expect({ path, ...limits }).toEqual({ path, ...schema });
+    }
+  });
+
+  it('refuses what a newer program wrote, and what has no version', () => {
+    expect(() => migrateDocument({ schemaVersion: 2 })).toThrow('knows versions up to 1');
+    expect(() => migrateDocument({})).toThrow(CalcError);
+  });
+});
+
+describe('gearing', () => {
+  const stage = (kind: Stage['kind'], pinionTeeth?: number, wheelTeeth?: number, efficiency = 0.9): Stage => ({ id: kind, kind, efficiency, ...(pinionTeeth ? { pinionTeeth } : {}), ...(wheelTeeth ? { wheelTeeth } : {}) });
+
+  it('multiplies its stages; a planetary stage with held ring gives 1 + ring/sun', () => {
+    expect(overallRatio({ stages: [stage('spur', 13, 65), stage('planetary', 12, 60), stage('direct')] })).toBeCloseTo(5 * 6, 12);
+    expect(overallEfficiency({ stages: [stage('spur', 13, 65, 0.95), stage('bevel', 15, 39, 0.93)] })).toBeCloseTo(0.95 * 0.93 * 0.97, 12);
+  });
+
+  it('has no ratio while teeth are missing', () => {
+    expect(overallRatio({ stages: [stage('spur', 13)] })).toBeUndefined();
+    expect(overallRatio({ stages: [] })).toBeUndefined();
+  });
+});
+
+describe('letters', () => {
+  it('run A to Z, then AA', () => expect([0, 25, 26, 27, 51, 52, 702].map(letterAt)).toEqual(['A', 'Z', 'AA', 'AB', 'AZ', 'BA', 'AAA']));
+  it('skip what is taken', () => expect(nextLetter(['A', 'B', 'C', 'E'])).toBe('F'));
+});
+
+describe('a usual car of a size class', () => {
+  it('fills in what is not typed and leaves the rest', () => {
+    const document = { ...emptyDocument(), brief: { surfaces: [], sizeClass: { name: '1:10', massBudgetG: 2000 } }, chassis: { wheelbaseMm: 300 } };
+    const filled = applyPatch(document, startingCar(document));
+    expect(filled.chassis).toMatchObject({ wheelbaseMm: 300, trackFrontMm: 205, massG: 1700, frontLoadShare: 0.48 });
+    expect(parseDocument(filled)).toEqual(filled);
+    expect(startingCar(filled)).toEqual([]);
+  });
+
+  it('keeps out of a class that names no scale', () => {
+    expect(startingCar({ ...emptyDocument(), brief: { surfaces: [], sizeClass: { name: 'Pocket', massBudgetG: 90 } } })).toEqual([]);
+  });
+});
+
+describe('a difference in words', () => {
+  const reader = { locale: 'en-GB', units: 'metric' as const };
+
+  it('says what, from and to in the units of the reader', () => {
+    const before = applyPatch(emptyDocument(), [{ path: ['drive', 'stages', 's'], value: { id: 's', kind: 'spur', pinionTeeth: 13, wheelTeeth: 71, efficiency: 0.95 } }]);
+    const after = applyPatch(before, [{ path: ['drive', 'stages', 's', 'pinionTeeth'], value: 17 }, { path: ['brief', 'targetMps'], value: 10 }, { path: ['parts', 'items', 'g'], value: { id: 'g', name: 'Main gear', kind: 'gear' } }]);
+    expect(describeChanges(before, after, reader).map(({ label, before: was, after: is }) => `${label}: ${was} > ${is}`)).toEqual([
+      'Wished speed: none > 36\u00a0km/h', 'Stage 1: pinion teeth: 13 > 17', 'Part: none > Main gear',
+    ]);
+    expect(describeChanges(before, after, { locale: 'en-US', units: 'imperial' })[0]!.after).toBe('22.37\u00a0mph');
+  });
+});

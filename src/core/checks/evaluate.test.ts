@@ -1,0 +1,134 @@
+import { applyPatch } from '../build/patch';
+import type { BuildDocument } from '../build/document';
+import { emptyDocument } from '../build/document';
+import { STARTING_LIBRARY } from '../library/starting';
+import { itemsOf, tyreForBuild } from '../library/items';
+import type { Check } from './check';
+import { byUrgency, DEFAULT_THRESHOLDS, evaluateBuild, statesOn } from './evaluate';
+import { stripeOf } from './stripe';
+import { garageCar } from './garage';
+
+const pick = <K extends 'motor' | 'battery' | 'controller'>(kind: K, id: string) => ({ libraryId: id, ...itemsOf(STARTING_LIBRARY, kind).find((item) => item.id === id)!.data });
+const surface = (id: string) => ({ id, ...itemsOf(STARTING_LIBRARY, 'surface').find((item) => item.id === `surface-${id}`)!.data });
+
+const car: BuildDocument = {
+  ...emptyDocument(),
+  brief: { surfaces: [surface('asphalt')], targetMps: 8, distanceM: 20, timeToDistanceS: 4, runTimeMinutes: 30, payloadG: 300, sizeClass: { name: '1:10', massBudgetG: 2000 } },
+  drive: {
+    motor: pick('motor', 'motor-540-sensored-13'), drivenAxles: 'all', shaftEfficiency: 1,
+    stages: [{ id: 's', kind: 'spur', pinionTeeth: 15, wheelTeeth: 150, efficiency: 0.8 }],
+    tyre: tyreForBuild(itemsOf(STARTING_LIBRARY, 'tyre').find(({ id }) => id === 'tyre-10-pin')!, STARTING_LIBRARY),
+  },
+  power: { battery: pick('battery', 'pack-2s-5000'), controller: pick('controller', 'controller-60') },
+  chassis: { wheelbaseMm: 280, trackFrontMm: 200, trackRearMm: 200, cgHeightMm: 60, frontLoadShare: 0.5, massG: 1600, cdaM2: 0.03 },
+};
+
+const check = (document: BuildDocument, id: string): Check => evaluateBuild(document).find((one) => one.id === id)!;
+const change = (path: string[], value: unknown) => applyPatch(car, [{ path, value }]);
+
+describe('checks, by hand', () => {
+  it('brief.mass counts the payload: 2000 / 1900', () => expect(check(car, 'brief.mass')).toMatchObject({ value: 1900, limit: 2000, state: 'clear', margin: 2000 / 1900 }));
+
+  it('brief.charge: 38 Wh over the mean power', () => {
+    // 4.8 m/s: drag 0.6·0.03·23.04 = 0.41472 N, rolling 0.02·1.9·9.81 = 0.37278 N; 0.7875 N · 4.8 m/s / (0.8 · 0.75) = 6.3 W
+    const found = check(car, 'brief.charge');
+    expect(found.value).toBeCloseTo((60 * 38) / ((0.78750 * 4.8) / 0.6), 1);
+  });
+
+  it('drive.moves: the lower of motor and tyres against rolling and grade', () => {
+    const found = check(change(['brief', 'gradePct'], 10), 'drive.moves');
+    const angle = Math.atan(0.1);
+    expect(found.limit).toBeCloseTo(1.9 * 9.81 * (0.02 * Math.cos(angle) + Math.sin(angle)), 9);
+    expect(found.value).toBeCloseTo(0.95 * 1.9 * 9.81 * Math.cos(angle), 9);
+  });
+
+  it('drive.grip at the wished speed', () => expect(check(car, 'drive.grip').margin).toBeCloseTo((0.95 * 18.639) / (0.6 * 0.03 * 64 + 0.02 * 18.639), 6));
+
+  it('power.controller: the torque that holds the wish, through the motor constant', () => {
+    const torque = ((0.6 * 0.03 * 64 + 0.02 * 18.639) * 0.042) / (10 * 0.8);
+    expect(check(car, 'power.controller').value).toBeCloseTo((torque * 3000 * 2 * Math.PI) / 60 + 2, 9);
+  });
+
+  it('power.volts takes the weaker of motor and controller, and is never tight', () => {
+    expect(check(car, 'power.volts')).toMatchObject({ value: 8.4, limit: 8.5, state: 'clear' });
+    expect(check(change(['power', 'battery', 'cells'], 3), 'power.volts')).toMatchObject({ state: 'over', remedies: [expect.objectContaining({ text: '2 cells instead of 3', state: 'clear' })] });
+  });
+
+  it('power.pack and power.sag see the same peak through the pack', () => {
+    const pack = check(car, 'power.pack');
+    expect(pack.limit).toBe(200);
+    const sagging = check(change(['power', 'battery', 'cellResistanceMilliOhm'], 40), 'power.sag');
+    expect(sagging.value!).toBeLessThan(check(car, 'power.sag').value!);
+    expect(check(car, 'power.sag').value!).toBeLessThan(3.77);
+  });
+
+  it.each([
+    [150, 5, 'clear', ''],
+    [150, 15, 'tight', 'could pull a longer gear'],
+    [150, 9, 'over', 'Short'],
+  ])('drive.ratio with %i to %i teeth', (wheel, pinion, _state, words) => {
+    const found = check(applyPatch(car, [{ path: ['drive', 'stages', 's', 'pinionTeeth'], value: pinion }, { path: ['drive', 'stages', 's', 'wheelTeeth'], value: wheel }]), 'drive.ratio');
+    const short = found.value! > 0.9;
+    expect(found.state).toBe(short && found.why.startsWith('Short:') ? 'over' : short ? 'tight' : 'clear');
+    if (words) expect(found.why).toContain(words);
+  });
+
+  it('drive.ratio: over and long where the motor stalls', () => {
+    const stalled = applyPatch(car, [{ path: ['drive', 'stages', 's', 'wheelTeeth'], value: 15 }, { path: ['drive', 'motor', 'resistanceMilliOhm'], value: 5000 }]);
+    expect(check(stalled, 'drive.ratio')).toMatchObject({ state: 'over', value: 0 });
+    expect(check(stalled, 'drive.moves').state).toBe('over');
+  });
+});
+
+describe('the engine', () => {
+  it('names what is missing and works nothing out of an empty build', () => {
+    const checks = evaluateBuild(emptyDocument());
+    expect(new Set(checks.map(({ state }) => state))).toEqual(new Set(['unknown']));
+    expect(check(applyPatch(car, [{ path: ['drive', 'tyre'], value: undefined }]), 'drive.speed').missing).toEqual(['tyre']);
+  });
+
+  it('stands for the worst surface and names it', () => {
+    const both = { ...car, brief: { ...car.brief, surfaces: [surface('asphalt'), surface('sand')] } };
+    expect(check(both, 'drive.grip').surface).toBe('Sand');
+    expect(check(both, 'brief.mass').surface).toBeUndefined();
+    expect(statesOn(both, both.brief.surfaces[0]).find(({ id }) => id === 'drive.grip')!.surface).toBe('Asphalt, dry');
+  });
+
+  it('offers at most three remedies, each of which helps when it is applied', () => {
+    const slow = change(['drive', 'stages', 's', 'pinionTeeth'], 9);
+    const { remedies, margin } = check(slow, 'drive.speed');
+    expect(remedies.length).toBeGreaterThan(0);
+    expect(remedies.length).toBeLessThanOrEqual(3);
+    for (const { patch, effect } of remedies) {
+      const after = check(applyPatch(slow, patch), 'drive.speed');
+      expect(after.margin!).toBeGreaterThan(margin!);
+      expect(effect).toBe(`margin ${margin!.toFixed(2)} to ${after.margin!.toFixed(2)}`);
+    }
+  });
+
+  it('takes the margins of the workshop', () => {
+    expect(DEFAULT_THRESHOLDS['brief.mass']).toBe(1.05);
+    expect(evaluateBuild(car, { 'brief.mass': 1.2 }).find(({ id }) => id === 'brief.mass')!.state).toBe('tight');
+  });
+
+  it('orders over, tight, unknown, clear, and within a state the smaller margin', () => {
+    const one = (state: Check['state'], margin: number) => ({ ...check(car, 'brief.mass'), state, margin });
+    const sorted = [one('clear', 2), one('unknown', 1), one('tight', 1.1), one('over', 0.9), one('over', 0.5), one('tight', 1.02)].sort(byUrgency);
+    expect(sorted.map(({ state, margin }) => `${state} ${margin}`)).toEqual(['over 0.5', 'over 0.9', 'tight 1.02', 'tight 1.1', 'unknown 1', 'clear 2']);
+  });
+
+  it('gives the stripe nine states, with what the empty ones need', () => {
+    const states = stripeOf(evaluateBuild(car));
+    expect(states).toHaveLength(9);
+    expect(states.find(({ segment }) => segment === 'suspension')).toMatchObject({ state: 'unknown', needs: ['hard points of a corner'] });
+    expect(states.find(({ segment }) => segment === 'power')!.check).toBeDefined();
+  });
+
+  it('tells the garage what to do next', () => {
+    const revision = { id: 'r', buildId: 'b', letter: 'A', document: car, version: 1, createdAt: '2026-01-01T00:00:00.000Z' };
+    const whole = { build: { id: 'b', name: 'B', createdAt: '' }, revisions: [revision], runs: [], failures: [] };
+    expect(garageCar(whole, {}).next).toBe('Time a run and see whether the prediction holds.');
+    expect(garageCar({ ...whole, revisions: [{ ...revision, document: emptyDocument() }] }, {}).next).toContain('Give it');
+    expect(garageCar({ ...whole, revisions: [{ ...revision, document: change(['power', 'battery', 'cells'], 3) }] }, {}).next).toBe('Charged pack is over: 2 cells instead of 3.');
+  });
+});

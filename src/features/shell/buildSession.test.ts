@@ -1,0 +1,115 @@
+import { type BuildDocument, emptyDocument } from '@/core/build/document';
+import { BuildSession, type SaveAnswer } from './buildSession';
+
+/** A session on a server and a clock that the test drives. */
+function withServer() {
+  const server = { version: 1, document: emptyDocument(), down: false };
+  const waiting: (() => void)[] = [];
+  const open = () => new BuildSession({
+    document: server.document, version: server.version, closed: false,
+    later: (run) => {
+      waiting.push(run);
+      return () => waiting.splice(waiting.indexOf(run), 1);
+    },
+    now: () => 0,
+    send: async (version, document): Promise<SaveAnswer> => {
+      if (server.down) return { kind: 'unreachable' };
+      if (version !== server.version) return { kind: 'conflict', version: server.version, document: server.document };
+      server.version += 1;
+      server.document = document;
+      return { kind: 'saved', version: server.version };
+    },
+  });
+  const settle = async () => {
+    while (waiting.length > 0) {
+      waiting.shift()!();
+      await new Promise((resolve) => setImmediate(resolve));
+    }
+  };
+  return { server, open, settle };
+}
+
+const wheelbase = (value: number | undefined) => [{ path: ['chassis', 'wheelbaseMm'], value }];
+const track = (value: number) => [{ path: ['chassis', 'trackFrontMm'], value }];
+const chassis = ({ chassis: all }: BuildDocument) => all;
+
+describe('a build session', () => {
+  it('saves what was edited, and says when', async () => {
+    const { server, open, settle } = withServer();
+    const session = open();
+    session.edit(wheelbase(280));
+    expect(session.state.save).toBe('unsaved');
+    await settle();
+    expect(session.state.save).toBe('saved');
+    expect(chassis(server.document)).toEqual({ wheelbaseMm: 280 });
+  });
+
+  it('counts one drag as one step of undo', async () => {
+    const { open } = withServer();
+    const session = open();
+    session.edit(wheelbase(270), 'drag');
+    for (const value of [280, 290, 300]) session.edit(wheelbase(value), 'drag');
+    session.endStep();
+    session.edit(wheelbase(310), 'drag');
+    session.undo();
+    expect(chassis(session.state.document)).toEqual({ wheelbaseMm: 300 });
+    session.undo();
+    expect(chassis(session.state.document)).toEqual({});
+    expect(session.state.canUndo).toBe(false);
+    session.redo();
+    session.redo();
+    expect(chassis(session.state.document)).toEqual({ wheelbaseMm: 310 });
+  });
+
+  it('undoes its own edit and leaves the other tab’s alone', async () => {
+    const { server, open, settle } = withServer();
+    const [one, two] = [open(), open()];
+    one.edit(wheelbase(280));
+    await settle();
+    two.edit(track(200));
+    await settle();
+    expect(chassis(two.state.document)).toEqual({ wheelbaseMm: 280, trackFrontMm: 200 });
+    two.undo();
+    await settle();
+    expect(chassis(server.document)).toEqual({ wheelbaseMm: 280 });
+  });
+
+  it('asks where both changed one field, and keeps either', async () => {
+    for (const [keep, kept] of [['mine', 300], ['theirs', 280]] as const) {
+      const { server, open, settle } = withServer();
+      const [one, two] = [open(), open()];
+      one.edit(wheelbase(280));
+      await settle();
+      two.edit(wheelbase(300));
+      await settle();
+      expect(two.state.conflicts).toEqual([{ path: ['chassis', 'wheelbaseMm'], mine: 300, theirs: 280 }]);
+      two.settle(['chassis', 'wheelbaseMm'], keep);
+      await settle();
+      expect(two.state.conflicts).toEqual([]);
+      expect(chassis(server.document).wheelbaseMm).toBe(kept);
+    }
+  });
+
+  it('keeps edits through a lost connection and sends them again', async () => {
+    const { server, open, settle } = withServer();
+    const session = open();
+    server.down = true;
+    session.edit(wheelbase(280));
+    await session.flush();
+    expect(session.state.save).toBe('failed');
+    server.down = false;
+    await settle();
+    expect(session.state.save).toBe('saved');
+    expect(chassis(server.document)).toEqual({ wheelbaseMm: 280 });
+  });
+
+  it('takes over what is newer, but never over edits of its own', async () => {
+    const { open } = withServer();
+    const session = open();
+    session.adopt(5, { ...emptyDocument(), chassis: { wheelbaseMm: 111 } });
+    expect(chassis(session.state.document).wheelbaseMm).toBe(111);
+    session.edit(wheelbase(222));
+    session.adopt(9, { ...emptyDocument(), chassis: { wheelbaseMm: 333 } });
+    expect(chassis(session.state.document).wheelbaseMm).toBe(222);
+  });
+});

@@ -1,0 +1,48 @@
+import { spawnSync } from 'node:child_process';
+
+/** Runs calc as a person does, with text on standard input. */
+function calc(args: string[], input = '') {
+  const { status, stdout, stderr } = spawnSync(process.execPath, ['--import', 'tsx', 'src/cli/calc.ts', ...args], { input, encoding: 'utf8' });
+  return { status, stdout, stderr };
+}
+
+describe('calc', () => {
+  it('computes one operation from standard input', () => {
+    const { status, stdout } = calc(['timing.launch'], '{"distanceM": 9, "timeS": 2}');
+    expect(status).toBe(0);
+    expect(JSON.parse(stdout)).toMatchObject({ accelMps2: 4.5, endSpeedMps: 9 });
+  });
+
+  it('refuses with code 2, one object on stderr and nothing on stdout', () => {
+    const { status, stdout, stderr } = calc(['drive.run'], '{"car": {"massKg": "2"}}');
+    expect(status).toBe(2);
+    expect(stdout).toBe('');
+    expect(JSON.parse(stderr).error).toMatchObject({ operation: 'drive.run', path: 'car.massKg', message: 'must be a number' });
+    expect(JSON.parse(calc(['drive.fly'], '{}').stderr).error).toMatchObject({ operation: 'drive.fly', message: 'is not a known operation' });
+    expect(JSON.parse(calc(['drive.run'], '{').stderr).error.message).toContain('is not JSON');
+  });
+
+  it('answers a batch in order, good and bad, with code 0', () => {
+    const lines = [
+      { id: 'a', operation: 'runs.summary', input: { values: [1, 3] } },
+      { id: 'b', operation: 'runs.summary', input: { values: [] } },
+      { id: 'c', operation: 'nothing', input: {} },
+      { id: 'd', operation: 'timing.speed', input: { distanceM: 20, timeS: 2 } },
+    ];
+    const { status, stdout } = calc(['--batch'], `${lines.map((line) => JSON.stringify(line)).join('\n')}\nnot json\n`);
+    const answers = stdout.trim().split('\n').map((line) => JSON.parse(line));
+    expect(status).toBe(0);
+    expect(answers.map(({ id }) => id)).toEqual(['a', 'b', 'c', 'd', undefined]);
+    expect(answers[0].output.mean).toBe(2);
+    expect(answers[1].error).toMatchObject({ operation: 'runs.summary', path: 'values' });
+    expect(answers[3].output.speedMps).toBe(10);
+    expect(answers[4].error.message).toContain('is not JSON');
+  });
+
+  it('lists the operations and prints a schema', () => {
+    expect(calc(['--list']).stdout.split('\n').map((line) => line.split(' ')[0])).toEqual(['brief.demand', 'drive.run', 'runs.summary', 'timing.launch', 'timing.speed', '']);
+    const schema = JSON.parse(calc(['drive.run', '--schema']).stdout);
+    expect(schema).toMatchObject({ $schema: 'https://json-schema.org/draft/2020-12/schema', title: 'drive.run', additionalProperties: false });
+    expect(schema.properties.motor.properties.kvRpmPerV).toEqual({ type: 'number', exclusiveMinimum: 0 });
+  });
+});
