@@ -5,21 +5,31 @@ import { runInputOf } from '@/core/drive/runOfBuild';
 import { marshHareA, marshHareB } from '@/db/seed/marshHare';
 import { bareRun } from './floor';
 
-/** Median seconds of one call, over rounds of equal length. */
-function secondsOf(run: () => void, rounds = 15, roundMs = 60): number {
-  const warm = performance.now();
-  while (performance.now() - warm < 200) run();
-  const times: number[] = [];
-  for (let round = 0; round < rounds; round++) {
-    let calls = 0;
-    const start = performance.now();
-    while (performance.now() - start < roundMs) {
-      run();
-      calls++;
-    }
-    times.push((performance.now() - start) / 1000 / calls);
+const ROUNDS = 31;
+const ROUND_MS = 30;
+
+function oneRound(run: () => void): number {
+  let calls = 0;
+  const start = performance.now();
+  while (performance.now() - start < ROUND_MS) {
+    run();
+    calls++;
   }
-  return times.sort((a, b) => a - b)[rounds >> 1]!;
+  return (performance.now() - start) / 1000 / calls;
+}
+
+const median = (values: number[]) => [...values].sort((a, b) => a - b)[values.length >> 1]!;
+
+/** Median seconds of a call of each; the rounds take turns, so that a busy machine slows all alike. */
+function secondsOf(runs: readonly (() => void)[]): number[] {
+  const times = runs.map((): number[] => []);
+  for (let round = 0; round < ROUNDS + 10; round++) {
+    runs.forEach((run, index) => {
+      const seconds = oneRound(run);
+      if (round >= 10) times[index]!.push(seconds);
+    });
+  }
+  return times.map(median);
 }
 
 const car = applyPatch(marshHareA, marshHareB);
@@ -34,10 +44,12 @@ const STEP_S = 0.01;
 const bare = bareRun(input, top, input.distanceM!, STEP_S);
 if (Math.abs(bare.arrival / result.timeToDistanceS! - 1) > 1e-3) throw new Error('the floor computes another run');
 
-const full = secondsOf(() => driveRun(input));
-const floor = secondsOf(() => bareRun(input, top, input.distanceM!, STEP_S));
-const states = secondsOf(() => statesOn(car, surface));
-const everything = secondsOf(() => evaluateBuild(car));
+const [full, floor, states, everything] = secondsOf([
+  () => driveRun(input),
+  () => bareRun(input, top, input.distanceM!, STEP_S),
+  () => statesOn(car, surface),
+  () => evaluateBuild(car),
+]) as [number, number, number, number];
 
 const line = (name: string, value: string) => console.log(`${name.padEnd(52)} ${value}`);
 line('drive.run', `${Math.round(1 / full).toLocaleString('en')} runs a second, ${(full * 1000).toFixed(3)} ms each`);

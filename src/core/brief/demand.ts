@@ -79,7 +79,7 @@ function surfaceDemand(input: BriefDemandInput, surface: BriefDemandInput['surfa
   });
   const target = input.targetMps;
   const resistanceN = dragAndRoll(road, target ** 2);
-  const gripN = traction(road, target ** 2);
+  const gripN = traction(road, target ** 2, resistanceN);
   const gripSpeedMps = gripSpeed(road);
   if (gripSpeedMps === undefined) notes.push(`On ${surface.id} the grip exceeds the resistance at every speed up to ${FASTEST_MPS} m/s.`);
   const mean = (input.meanSpeedShare ?? 0.6) * target;
@@ -92,7 +92,7 @@ function surfaceDemand(input: BriefDemandInput, surface: BriefDemandInput['surfa
     gripN,
     gripHolds: gripN >= resistanceN,
     ...(gripSpeedMps === undefined ? {} : { gripSpeedMps }),
-    launchMps2: Math.max(0, (traction(road, 0) - dragAndRoll(road, 0)) / input.massKg),
+    launchMps2: Math.max(0, (traction(road, 0, dragAndRoll(road, 0)) - dragAndRoll(road, 0)) / input.massKg),
     meanPowerW,
     ...(energyWh === undefined ? {} : { energyWh }),
     ...(energyWh === undefined || input.cells === undefined ? {} : { chargeMah: (energyWh / (input.cells * MEAN_CELL_V)) * 1000 }),
@@ -104,7 +104,7 @@ function surfaceDemand(input: BriefDemandInput, surface: BriefDemandInput['surfa
  * positive (the lower of straight lines less a convex resistance), so one bracket from rest holds the first crossing.
  */
 function gripSpeed(road: Road): number | undefined {
-  const surplus = (q: number) => traction(road, q) - dragAndRoll(road, q);
+  const surplus = (q: number) => traction(road, q, dragAndRoll(road, q)) - dragAndRoll(road, q);
   const fastest = FASTEST_MPS ** 2;
   if (surplus(0) < 0) return 0;
   if (surplus(fastest) >= 0) return undefined;

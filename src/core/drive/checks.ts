@@ -1,6 +1,6 @@
 import type { Proposal, Subject, CheckDefinition, Finding } from '../checks/check';
 import { plain } from '../units/plain';
-import { createPlant } from './plant';
+import { createPlant, resistanceN, tractionN, wheelForceN } from './plant';
 import { workingLaunch, workingResistance, workingTopSpeed } from './working';
 
 const unworked = (subject: Subject): Finding => {
@@ -23,9 +23,9 @@ const moves: CheckDefinition = {
     if (!input.ok) return unworked(subject);
     const grade = Math.max(0, subject.document.brief.gradePct ?? 0);
     const plant = createPlant({ ...input.value, airDensityKgM3: 1.2, gradePct: grade, throttle: 1 });
-    const motor = plant.wheelForceN(0);
-    const tyres = plant.tractionN(0);
-    const need = plant.resistanceN(0);
+    const motor = wheelForceN(plant, 0);
+    const tyres = tractionN(plant, 0);
+    const need = resistanceN(plant, 0);
     const slope = grade > 0 ? ` and a climb of ${plain(grade)} %` : '';
     return {
       value: Math.min(motor, tyres),

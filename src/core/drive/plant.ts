@@ -1,35 +1,48 @@
 import { RAD_PER_S_PER_RPM } from '../constants';
 import { cellVolts } from './cell';
-import { createRoad, dragAndRoll, traction } from './road';
 import type { DriveRunInput } from './definition';
+import { createRoad, dragAndRoll, type Road, traction } from './road';
 
 /** What holds the car back at one moment. */
 export const LIMITS = ['grip', 'lift', 'current', 'voltage'] as const;
 export type Limit = (typeof LIMITS)[number];
 
-/** The car at one speed, as left behind by `observe`. */
-export interface Moment {
-  accelMps2: number;
-  motorCurrentA: number;
-  batteryCurrentA: number;
-  limit: number;
-}
+/** Places of a moment's figures in the array that `observe` fills. */
+export const ACCEL = 0;
+export const MOTOR_A = 1;
+export const BATTERY_A = 2;
+export const LIMIT = 3;
 
-/** Motor, gearing and road of one run as functions of speed; charge and temperature are constant. */
+/** Room for acceleration (m/s²), motor and battery current (A) and the index of the limit. */
+export const newMoment = () => new Float64Array(4);
+
+/** Motor, gearing and road of one run as coefficients; charge and temperature are constant. */
 export interface Plant {
+  readonly massKg: number;
+  /** With everything that turns, as if it moved along. */
   readonly effectiveMassKg: number;
-  readonly openCircuitV: number;
-  readonly packResistanceOhm: number;
-  readonly noLoadSpeedMps: number;
-  /** Time constant of the speed against the motor's own slope, s. */
-  readonly timeConstantS: number;
-  accelMps2(speedMps: number): number;
-  observe(speedMps: number, into: Moment): void;
-  /** Wheel force with the current limit but without the grip limit, N. */
-  wheelForceN(speedMps: number): number;
-  resistanceN(speedMps: number): number;
-  /** The lower of grip and lift, N. */
-  tractionN(speedMps: number): number;
+  readonly openV: number;
+  readonly throttle: number;
+  readonly appliedV: number;
+  readonly motors: number;
+  readonly packOhm: number;
+  /** Motor and controller. */
+  readonly windingOhm: number;
+  /** Winding and the motor's share of the pack, as the throttle sees them. */
+  readonly loopOhm: number;
+  readonly limitA: number;
+  readonly idleA: number;
+  /** Back-EMF over road speed, V s/m. */
+  readonly emfPerMps: number;
+  /** Wheel force of the throttle as a straight line over speed, N and N s/m, and where the current limit and the idling motor end it. */
+  readonly stallN: number;
+  readonly slackNPerMps: number;
+  readonly mostN: number;
+  readonly leastN: number;
+  /** Wheel force of an ampere over the no-load current, driving and dragging, N/A. */
+  readonly pullNPerA: number;
+  readonly dragNPerA: number;
+  readonly road: Road;
 }
 
 /**
@@ -40,101 +53,121 @@ export interface Plant {
  */
 export function createPlant(input: Required<Pick<DriveRunInput, 'airDensityKgM3' | 'gradePct' | 'throttle'>> & DriveRunInput): Plant {
   const { car, tyre, drive, motor, esc, battery, throttle } = input;
-  const count = motor.count ?? 1;
+  const motors = motor.count ?? 1;
   const radius = tyre.radiusMm / 1000;
   const constant = motor.kvRpmPerV * RAD_PER_S_PER_RPM;
-  const torquePerAmp = 1 / constant;
   const windingOhm = (motor.resistanceMilliOhm + (esc.resistanceMilliOhm ?? 0)) / 1000;
   const packOhm = ((battery.cells / (battery.parallel ?? 1)) * battery.cellResistanceMilliOhm) / 1000;
   const openV = battery.cells * cellVolts(battery.stateOfCharge ?? 1);
-  const appliedV = throttle * openV;
-  const loopOhm = windingOhm + count * throttle * throttle * packOhm;
-  const limitA = esc.currentLimitA;
-  const idleA = motor.noLoadCurrentA;
   const turnsPerMetre = drive.ratio / radius;
-  const backEmfPerSpeed = turnsPerMetre / constant;
-  const pullN = count * torquePerAmp * turnsPerMetre * drive.efficiency;
-  const dragN = (count * torquePerAmp * turnsPerMetre) / drive.efficiency;
-  const mass = car.massKg;
-  const spinKg = ((car.wheelInertiaKgM2 ?? 0) + count * (motor.rotorInertiaKgM2 ?? 0) * drive.ratio ** 2) / radius ** 2;
-  const effectiveMass = mass + spinKg;
-  const road = createRoad({
-    massKg: mass,
-    cdaM2: car.cdaM2,
-    claFrontM2: car.claFrontM2 ?? 0,
-    claRearM2: car.claRearM2 ?? 0,
-    rollingResistance: car.rollingResistance,
-    frontLoadShare: car.frontLoadShare,
-    cgHeightM: car.cgHeightMm / 1000,
-    wheelbaseM: car.wheelbaseMm / 1000,
-    drivenAxles: car.drivenAxles,
-    mu: tyre.mu,
-    airDensityKgM3: input.airDensityKgM3,
-    gradePct: input.gradePct,
-  });
-  const { dragPerQ, downPerQ, weightN, rollingResistance, slopeN, gripN, gripPerQ, gripPerT, liftN, liftPerQ } = road;
-
-  const throttleCurrent = (v: number) => Math.min(limitA, Math.max(0, (appliedV - v * backEmfPerSpeed) / loopOhm));
-  const forceOf = (currentA: number) => (currentA > idleA ? pullN : dragN) * (currentA - idleA);
-
-  function accelMps2(v: number): number {
-    const q = v * v;
-    const load = weightN + downPerQ * q;
-    const passive = dragPerQ * q + (load > 0 ? rollingResistance * load : 0);
-    const resistance = passive + slopeN;
-    let current = (appliedV - v * backEmfPerSpeed) / loopOhm;
-    if (current > limitA) current = limitA;
-    else if (current < 0) current = 0;
-    const free = ((current > idleA ? pullN : dragN) * (current - idleA) - resistance) / effectiveMass;
-    const grip = gripN + gripPerQ * q + gripPerT * passive;
-    const lift = passive + liftN + liftPerQ * q;
-    let held = grip < lift ? grip : lift;
-    if (held < 0) held = 0;
-    return mass * free + resistance > held ? (held - resistance) / mass : free;
-  }
-
-  /** Duty that carries a current below the throttle's: the smaller root of n·I·R_b·d² − V·d + E + I·R = 0. */
-  function dutyFor(currentA: number, v: number): number {
-    const needV = v * backEmfPerSpeed + currentA * windingOhm;
-    const root = Math.sqrt(Math.max(0, openV * openV - 4 * count * currentA * packOhm * needV));
-    return (2 * needV) / (openV + root);
-  }
-
-  function observe(v: number, into: Moment): void {
-    const q = v * v;
-    const passive = dragAndRoll(road, q);
-    const resistance = passive + slopeN;
-    const current = throttleCurrent(v);
-    const free = (forceOf(current) - resistance) / effectiveMass;
-    const held = traction(road, q);
-    if (mass * free + resistance <= held) {
-      const limited = current >= limitA;
-      into.accelMps2 = free;
-      into.motorCurrentA = current;
-      into.batteryCurrentA = count * current * (limited ? dutyFor(current, v) : throttle);
-      into.limit = limited ? 2 : 3;
-      return;
-    }
-    const accel = (held - resistance) / mass;
-    const standing = v === 0 && accel <= 0;
-    const force = standing ? held : resistance + effectiveMass * accel;
-    const heldA = Math.max(0, force / (force >= 0 ? pullN : dragN) + idleA);
-    into.accelMps2 = accel;
-    into.motorCurrentA = heldA;
-    into.batteryCurrentA = count * heldA * dutyFor(heldA, v);
-    into.limit = passive + liftN + liftPerQ * q < gripN + gripPerQ * q + gripPerT * passive ? 1 : 0;
-  }
-
+  const forcePerAmp = (motors * turnsPerMetre) / constant;
+  const idleA = motor.noLoadCurrentA;
+  const loopOhm = windingOhm + motors * throttle * throttle * packOhm;
+  const pullNPerA = forcePerAmp * drive.efficiency;
+  const dragNPerA = forcePerAmp / drive.efficiency;
+  const emfPerMps = turnsPerMetre / constant;
+  const spinKg = ((car.wheelInertiaKgM2 ?? 0) + motors * (motor.rotorInertiaKgM2 ?? 0) * drive.ratio ** 2) / radius ** 2;
   return {
-    effectiveMassKg: effectiveMass,
-    openCircuitV: openV,
-    packResistanceOhm: packOhm,
-    noLoadSpeedMps: appliedV / backEmfPerSpeed,
-    timeConstantS: (effectiveMass * loopOhm) / (pullN * backEmfPerSpeed),
-    accelMps2,
-    observe,
-    wheelForceN: (v) => forceOf(throttleCurrent(v)),
-    resistanceN: (v) => dragAndRoll(road, v * v) + slopeN,
-    tractionN: (v) => traction(road, v * v),
+    massKg: car.massKg,
+    effectiveMassKg: car.massKg + spinKg,
+    openV,
+    throttle,
+    appliedV: throttle * openV,
+    motors,
+    packOhm,
+    windingOhm,
+    loopOhm,
+    limitA: esc.currentLimitA,
+    idleA,
+    emfPerMps,
+    stallN: pullNPerA * ((throttle * openV) / loopOhm - idleA),
+    slackNPerMps: (pullNPerA * emfPerMps) / loopOhm,
+    mostN: (esc.currentLimitA > idleA ? pullNPerA : dragNPerA) * (esc.currentLimitA - idleA),
+    leastN: -dragNPerA * idleA,
+    pullNPerA,
+    dragNPerA,
+    road: createRoad({
+      massKg: car.massKg,
+      cdaM2: car.cdaM2,
+      claFrontM2: car.claFrontM2 ?? 0,
+      claRearM2: car.claRearM2 ?? 0,
+      rollingResistance: car.rollingResistance,
+      frontLoadShare: car.frontLoadShare,
+      cgHeightM: car.cgHeightMm / 1000,
+      wheelbaseM: car.wheelbaseMm / 1000,
+      drivenAxles: car.drivenAxles,
+      mu: tyre.mu,
+      airDensityKgM3: input.airDensityKgM3,
+      gradePct: input.gradePct,
+    }),
   };
 }
+
+/** Wheel force at a speed (m/s) with the current limit but without the grip limit, N; losses help to brake. */
+export function wheelForceN(p: Plant, v: number): number {
+  const line = p.stallN - p.slackNPerMps * v;
+  const force = line < 0 ? (line * p.dragNPerA) / p.pullNPerA : line;
+  return force > p.mostN ? p.mostN : force < p.leastN ? p.leastN : force;
+}
+
+/** Motor current behind a wheel force, A. */
+function currentOf(p: Plant, forceN: number): number {
+  return forceN / (forceN >= 0 ? p.pullNPerA : p.dragNPerA) + p.idleA;
+}
+
+/** Drag, rolling and grade resistance at a speed (m/s), N. */
+export const resistanceN = (p: Plant, v: number) => dragAndRoll(p.road, v * v) + p.road.slopeN;
+
+/** The lower of the grip and lift limits at a speed (m/s), N. */
+export const tractionN = (p: Plant, v: number) => traction(p.road, v * v, dragAndRoll(p.road, v * v));
+
+/** Speed at which the motor has no current left, m/s. */
+export const noLoadMps = (p: Plant) => p.appliedV / p.emfPerMps;
+
+/** Time constant of the speed against the motor's own slope, s. */
+export const timeConstantS = (p: Plant) => (p.effectiveMassKg * p.loopOhm) / (p.pullNPerA * p.emfPerMps);
+
+/** Acceleration at a speed (m/s) under full control of a driver who does not spin the wheels, m/s². */
+export function accelMps2(p: Plant, v: number): number {
+  const q = v * v;
+  const passive = dragAndRoll(p.road, q);
+  const resistance = passive + p.road.slopeN;
+  const free = (wheelForceN(p, v) - resistance) / p.effectiveMassKg;
+  const held = traction(p.road, q, passive);
+  return p.massKg * free + resistance > held ? (held - resistance) / p.massKg : free;
+}
+
+/** Duty that carries a current below the throttle's: the smaller root of n·I·R_b·d² − V·d + E + I·R = 0. */
+function dutyFor(p: Plant, currentA: number, v: number): number {
+  const needV = v * p.emfPerMps + currentA * p.windingOhm;
+  return (2 * needV) / (p.openV + Math.sqrt(Math.max(0, p.openV * p.openV - 4 * p.motors * currentA * p.packOhm * needV)));
+}
+
+/** Acceleration, currents and what limits at a speed (m/s), written into a moment. */
+export function observe(p: Plant, v: number, into: Float64Array): void {
+  const q = v * v;
+  const passive = dragAndRoll(p.road, q);
+  const resistance = passive + p.road.slopeN;
+  const throttleN = wheelForceN(p, v);
+  const free = (throttleN - resistance) / p.effectiveMassKg;
+  const held = traction(p.road, q, passive);
+  if (p.massKg * free + resistance <= held) {
+    const limited = throttleN >= p.mostN;
+    const current = limited ? p.limitA : Math.max(0, currentOf(p, throttleN));
+    into[ACCEL] = free;
+    into[MOTOR_A] = current;
+    into[BATTERY_A] = p.motors * current * (limited ? dutyFor(p, current, v) : p.throttle);
+    into[LIMIT] = limited ? 2 : 3;
+    return;
+  }
+  const accel = (held - resistance) / p.massKg;
+  const standing = v === 0 && accel <= 0;
+  const force = standing ? held : resistance + p.effectiveMassKg * accel;
+  const heldA = Math.max(0, currentOf(p, force));
+  into[ACCEL] = accel;
+  into[MOTOR_A] = heldA;
+  into[BATTERY_A] = p.motors * heldA * dutyFor(p, heldA, v);
+  into[LIMIT] = held < gripAlone(p.road, q, passive) ? 1 : 0;
+}
+
+const gripAlone = (road: Road, q: number, passive: number) => Math.max(0, road.gripN + road.gripPerQ * q + road.gripPerT * passive);

@@ -92,11 +92,14 @@ function gripOf({ mu, drivenAxles }: RoadDefinition, transfer: number, axle: Axl
 
 /** Drag plus rolling resistance, N, at the square of the speed. */
 export function dragAndRoll(road: Road, q: number): number {
-  return road.dragPerQ * q + road.rollingResistance * Math.max(0, road.weightN + road.downPerQ * q);
+  const load = road.weightN + road.downPerQ * q;
+  return road.dragPerQ * q + (load > 0 ? road.rollingResistance * load : 0);
 }
 
-/** The lower of the grip and the lift limit, N. */
-export function traction(road: Road, q: number): number {
-  const t = dragAndRoll(road, q);
-  return Math.min(Math.max(0, road.gripN + road.gripPerQ * q + road.gripPerT * t), Math.max(0, t + road.liftN + road.liftPerQ * q));
+/** The lower of the grip and the lift limit, N, at the square of the speed and its drag plus rolling resistance. */
+export function traction(road: Road, q: number, t: number): number {
+  const grip = road.gripN + road.gripPerQ * q + road.gripPerT * t;
+  const lift = t + road.liftN + road.liftPerQ * q;
+  const lower = grip < lift ? grip : lift;
+  return lower > 0 ? lower : 0;
 }

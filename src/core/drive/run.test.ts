@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { parse } from '../schema/parse';
 import { CalcError } from '../errors';
 import type { DriveRunInput } from './definition';
-import { createPlant } from './plant';
+import { accelMps2, createPlant, resistanceN, tractionN, wheelForceN } from './plant';
 import { driveRun, simulate } from './run';
 import { driveRunSchema } from './run.schema';
 
@@ -105,7 +105,7 @@ describe('drive.run', () => {
   it('runs past the no-load speed downhill', () => {
     const run = driveRun({ ...base, gradePct: -40 });
     expect(run.topSpeedMps!).toBeGreaterThan(run.noLoadSpeedMps);
-    expect(plantOf({ ...base, gradePct: -40 }).accelMps2(run.topSpeedMps!)).toBeCloseTo(0, 6);
+    expect(accelMps2(plantOf({ ...base, gradePct: -40 }), run.topSpeedMps!)).toBeCloseTo(0, 6);
   });
 
   it('leaves the top speed out where nothing balances the slope', () => {
@@ -124,9 +124,9 @@ describe('drive.run', () => {
       if (run.stalled) return;
       const plant = plantOf(input);
       const top = run.topSpeedMps!;
-      const force = Math.min(plant.wheelForceN(top), run.topSpeedLimitedBy === 'grip' ? plant.tractionN(top) : Infinity);
-      expect(Math.abs(force - plant.resistanceN(top))).toBeLessThan(1e-6 * Math.max(1, plant.resistanceN(top)));
-      const slower = [0.1, 0.3, 0.5, 0.7, 0.9, 0.99].map((share) => plant.accelMps2(share * top));
+      const force = Math.min(wheelForceN(plant, top), run.topSpeedLimitedBy === 'grip' ? tractionN(plant, top) : Infinity);
+      expect(Math.abs(force - resistanceN(plant, top))).toBeLessThan(1e-6 * Math.max(1, resistanceN(plant, top)));
+      const slower = [0.1, 0.3, 0.5, 0.7, 0.9, 0.99].map((share) => accelMps2(plant, share * top));
       expect(Math.min(...slower)).toBeGreaterThan(0);
     }), { numRuns: 150 });
   });
@@ -149,7 +149,7 @@ describe('drive.run', () => {
         heat += each((k) => count * motorCurrentA[k]! ** 2 * heatOhm);
         idle += each((k) => perMetre * input.motor.noLoadCurrentA * speedMps[k]!);
         gears += each((k) => Math.max(0, motorCurrentA[k]! - input.motor.noLoadCurrentA) * perMetre * speedMps[k]! * (1 - input.drive.efficiency));
-        road += each((k) => plant.resistanceN(speedMps[k]!) * speedMps[k]!);
+        road += each((k) => resistanceN(plant, speedMps[k]!) * speedMps[k]!);
       }
       const kinetic = 0.5 * plant.effectiveMassKg * speedMps.at(-1)! ** 2;
       expect(Math.abs(drawn - heat - idle - gears - road - kinetic) / drawn).toBeLessThan(0.01);

@@ -1,19 +1,11 @@
 import { AIR_DENSITY } from '../constants';
 import { rpmOf } from '../units/convert';
-import { createPlant, type Limit, LIMITS, type Moment } from './plant';
+import { ACCEL, createPlant, type Limit, LIMIT, LIMITS, newMoment, noLoadMps, observe, type Plant, resistanceN, tractionN, wheelForceN } from './plant';
 import type { DriveRunInput } from './definition';
-import { integrateRun, type Track } from './integrateRun';
-import { topSpeed } from './topSpeed';
+import { integrateRun, type Motion } from './integrateRun';
+import { observeRun, type RunSeries } from './observeRun';
 
-export interface RunSeries {
-  tS: number[];
-  speedMps: number[];
-  distanceM: number[];
-  motorCurrentA: number[];
-  batteryCurrentA: number[];
-  batteryVoltageV: number[];
-  limitedBy: Limit[];
-}
+import { topSpeed } from './topSpeed';
 
 export interface ForceCurves {
   speedMps: number[];
@@ -42,7 +34,7 @@ export interface DriveRunResult {
   notes: string[];
 }
 
-const FORCE_POINTS = 111;
+const FORCE_POINTS = 67;
 
 /**
  * One run at full (or given) throttle on a straight, from rest.
@@ -59,68 +51,59 @@ export function simulate(input: DriveRunInput, stepScale: number): DriveRunResul
   const distanceM = input.distanceM ?? 50;
   const maxTimeS = input.maxTimeS ?? 60;
   const plant = createPlant({ ...input, airDensityKgM3: input.airDensityKgM3 ?? AIR_DENSITY, gradePct: input.gradePct ?? 0, throttle: input.throttle ?? 1 });
-  const start: Moment = { accelMps2: 0, motorCurrentA: 0, batteryCurrentA: 0, limit: 0 };
-  plant.observe(0, start);
-  const stalled = start.accelMps2 <= 0;
+  const start = newMoment();
+  observe(plant, 0, start);
+  const stalled = start[ACCEL]! <= 0;
   const top = stalled ? 0 : topSpeed(plant);
-  const track = integrateRun(plant, { topMps: top ?? Infinity, distanceM, maxTimeS, stalled, stepScale });
-
-  const notes: string[] = [];
-  if (stalled) notes.push('The car cannot move: at a standstill the wheel force does not exceed the resistance, so there is no time and no speed at the distance.');
-  else if (top === undefined) notes.push('No top speed: on this downhill nothing balances the pull of the slope.');
-  if (!stalled && track.timeToDistanceS === undefined) notes.push(`The distance is not reached within ${maxTimeS} s.`);
-  if (!stalled && top !== undefined && track.timeTo95PctS === undefined) notes.push(`95 % of the top speed is not reached within ${maxTimeS} s.`);
-  const ratedA = ((input.battery.maxDischargeC ?? Infinity) * input.battery.capacityMah) / 1000;
-  if (track.peakBatteryCurrentA > ratedA) notes.push(`The pack gives ${track.peakBatteryCurrentA.toFixed(1)} A at its peak, over its rating of ${ratedA.toFixed(1)} A.`);
+  const motion = integrateRun(plant, { topMps: top ?? Infinity, distanceM, maxTimeS, stalled, stepScale });
+  const { series, ...peaks } = observeRun(plant, motion);
+  const reached = (value: number) => !Number.isNaN(value);
 
   return {
     ...(top === undefined ? {} : { topSpeedMps: top, motorRpmAtTopSpeed: rpmOf(top, input.tyre.radiusMm / 1000) * input.drive.ratio }),
     ...(stalled || top === undefined ? {} : { topSpeedLimitedBy: limitJustBelow(plant, top) }),
-    noLoadSpeedMps: plant.noLoadSpeedMps,
-    launchLimitedBy: LIMITS[start.limit]!,
-    ...peaks(track),
+    noLoadSpeedMps: noLoadMps(plant),
+    launchLimitedBy: LIMITS[start[LIMIT]!]!,
+    peakAccelMps2: peaks.peakAccelMps2,
+    ...(reached(motion.timeToDistanceS) ? { timeToDistanceS: motion.timeToDistanceS, speedAtDistanceMps: motion.speedAtDistanceMps } : {}),
+    ...(reached(motion.timeTo95PctS) ? { timeTo95PctS: motion.timeTo95PctS } : {}),
+    peakMotorCurrentA: peaks.peakMotorCurrentA,
+    peakBatteryCurrentA: peaks.peakBatteryCurrentA,
+    minBatteryVoltageV: plant.openV - peaks.peakBatteryCurrentA * plant.packOhm,
     stalled,
-    series: seriesOf(track, plant.openCircuitV, plant.packResistanceOhm),
-    forces: forceCurves(plant, top ? 1.1 * top : plant.noLoadSpeedMps),
-    notes,
+    series,
+    forces: forceCurves(plant, top ? 1.1 * top : noLoadMps(plant)),
+    notes: notesOn(input, motion, { stalled, top, maxTimeS, peakA: peaks.peakBatteryCurrentA }),
   };
 }
 
-function limitJustBelow(plant: ReturnType<typeof createPlant>, top: number): 'grip' | 'drive' {
-  const moment: Moment = { accelMps2: 0, motorCurrentA: 0, batteryCurrentA: 0, limit: 0 };
-  plant.observe(top * (1 - 1e-6), moment);
-  return moment.limit <= 1 ? 'grip' : 'drive';
+function notesOn({ battery }: DriveRunInput, motion: Motion, run: { stalled: boolean; top: number | undefined; maxTimeS: number; peakA: number }): string[] {
+  const { stalled, top, maxTimeS, peakA } = run;
+  const ratedA = ((battery.maxDischargeC ?? Infinity) * battery.capacityMah) / 1000;
+  const overrated = peakA > ratedA ? [`The pack gives ${peakA.toFixed(1)} A at its peak, over its rating of ${ratedA.toFixed(1)} A.`] : [];
+  if (stalled) return ['The car cannot move: at a standstill the wheel force does not exceed the resistance, so there is no time and no speed at the distance.', ...overrated];
+  return [
+    ...(top === undefined ? ['No top speed: on this downhill nothing balances the pull of the slope.'] : []),
+    ...(Number.isNaN(motion.timeToDistanceS) ? [`The distance is not reached within ${maxTimeS} s.`] : []),
+    ...(top !== undefined && Number.isNaN(motion.timeTo95PctS) ? [`95 % of the top speed is not reached within ${maxTimeS} s.`] : []),
+    ...overrated,
+  ];
 }
 
-function peaks(track: Track) {
-  return {
-    peakAccelMps2: track.peakAccelMps2,
-    ...(track.timeToDistanceS === undefined ? {} : { timeToDistanceS: track.timeToDistanceS, speedAtDistanceMps: track.speedAtDistanceMps! }),
-    ...(track.timeTo95PctS === undefined ? {} : { timeTo95PctS: track.timeTo95PctS }),
-    peakMotorCurrentA: track.peakMotorCurrentA,
-    peakBatteryCurrentA: track.peakBatteryCurrentA,
-    minBatteryVoltageV: track.minBatteryVoltageV,
-  };
+function limitJustBelow(plant: Plant, top: number): 'grip' | 'drive' {
+  const moment = newMoment();
+  observe(plant, top * (1 - 1e-6), moment);
+  return moment[LIMIT]! <= 1 ? 'grip' : 'drive';
 }
 
-function seriesOf(track: Track, openV: number, packOhm: number): RunSeries {
-  return {
-    tS: track.tS,
-    speedMps: track.speedMps,
-    distanceM: track.distanceM,
-    motorCurrentA: track.motorCurrentA,
-    batteryCurrentA: track.batteryCurrentA,
-    batteryVoltageV: track.batteryCurrentA.map((current) => openV - current * packOhm),
-    limitedBy: track.limit.map((limit) => LIMITS[limit]!),
-  };
-}
-
-function forceCurves(plant: ReturnType<typeof createPlant>, toMps: number): ForceCurves {
-  const speedMps = Array.from({ length: FORCE_POINTS }, (_, i) => (toMps * i) / (FORCE_POINTS - 1));
-  return {
-    speedMps,
-    driveN: speedMps.map(plant.wheelForceN),
-    gripLimitN: speedMps.map(plant.tractionN),
-    resistanceN: speedMps.map(plant.resistanceN),
-  };
+function forceCurves(plant: Plant, toMps: number): ForceCurves {
+  const curves: ForceCurves = { speedMps: [], driveN: [], gripLimitN: [], resistanceN: [] };
+  for (let i = 0; i < FORCE_POINTS; i++) {
+    const v = (toMps * i) / (FORCE_POINTS - 1);
+    curves.speedMps.push(v);
+    curves.driveN.push(wheelForceN(plant, v));
+    curves.gripLimitN.push(tractionN(plant, v));
+    curves.resistanceN.push(resistanceN(plant, v));
+  }
+  return curves;
 }

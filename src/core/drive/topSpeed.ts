@@ -1,7 +1,7 @@
 import { bisect } from '../numeric/root';
-import type { Plant } from './plant';
+import { accelMps2, noLoadMps, type Plant } from './plant';
 
-const SCAN = 200;
+const SCAN = 64;
 const FASTEST_MPS = 1000;
 
 /**
@@ -10,10 +10,11 @@ const FASTEST_MPS = 1000;
  * @returns undefined where none exists up to 1000 m/s
  */
 export function topSpeed(plant: Plant): number | undefined {
-  const step = plant.noLoadSpeedMps / SCAN;
+  const noLoad = noLoadMps(plant);
+  const step = noLoad / SCAN;
   let low = 0;
-  for (let high = step; low < FASTEST_MPS; high = high < plant.noLoadSpeedMps ? high + step : high * 1.1) {
-    if (plant.accelMps2(high) <= 0) return bisect((v) => (plant.accelMps2(v) > 0 ? 1 : -1), low, high);
+  for (let high = step; low < FASTEST_MPS; high = high < noLoad ? high + step : high * 1.1) {
+    if (accelMps2(plant, high) <= 0) return bisect((v) => (accelMps2(plant, v) > 0 ? 1 : -1), low, high);
     low = high;
   }
   return undefined;

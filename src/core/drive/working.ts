@@ -2,7 +2,7 @@ import type { WorkingStep } from '../checks/check';
 import { GRAVITY, RAD_PER_S_PER_RPM } from '../constants';
 import { plain } from '../units/plain';
 import { cellVolts } from './cell';
-import { createPlant } from './plant';
+import { createPlant, tractionN, wheelForceN } from './plant';
 import type { DriveRunInput } from './definition';
 import type { DriveRunResult } from './run';
 
@@ -30,7 +30,7 @@ export function workingResistance(input: DriveRunInput, speedMps: number): Worki
 export function workingTopSpeed(input: DriveRunInput, result: DriveRunResult): WorkingStep[] {
   const { motor, battery, drive, tyre } = input;
   const plant = createPlant(filled(input));
-  const openV = plant.openCircuitV;
+  const openV = plant.openV;
   const steps: WorkingStep[] = [
     { label: 'Pack at rest', formula: `${battery.cells} · ${plain(cellVolts(battery.stateOfCharge ?? 1))} V`, value: openV, quantity: 'voltageV', source: 'open-circuit table of a lithium polymer cell' },
     { label: 'No-load speed', formula: `${plain(openV)} V · ${plain(motor.kvRpmPerV, 4)} rpm/V · 2π/60 · ${plain(tyre.radiusMm / 1000)} m / ${plain(drive.ratio, 4)}`, value: result.noLoadSpeedMps, quantity: 'speedMps', source: DRIVES },
@@ -40,7 +40,7 @@ export function workingTopSpeed(input: DriveRunInput, result: DriveRunResult): W
   return [
     ...steps,
     ...workingResistance(input, top),
-    { label: 'Wheel force there', formula: `n · k_t · (I − I₀) · ratio · η / r at ${plain(top)} m/s`, value: plant.wheelForceN(top), quantity: 'forceN', source: DRIVES },
+    { label: 'Wheel force there', formula: `n · k_t · (I − I₀) · ratio · η / r at ${plain(top)} m/s`, value: wheelForceN(plant, top), quantity: 'forceN', source: DRIVES },
     { label: 'Top speed', formula: result.topSpeedLimitedBy === 'grip' ? 'where resistance meets the grip of the tyres' : 'where wheel force meets resistance', value: top, quantity: 'speedMps' },
   ];
 }
@@ -52,8 +52,8 @@ export function workingLaunch(input: DriveRunInput, result: DriveRunResult): Wor
   const torque = 1 / (motor.kvRpmPerV * RAD_PER_S_PER_RPM);
   return [
     { label: 'Torque of an ampere', formula: `60 / (2π · ${plain(motor.kvRpmPerV, 4)} rpm/V) = ${plain(torque)} Nm/A`, source: DRIVES },
-    { label: 'Motor at a standstill', formula: `${motor.count ?? 1} · ${plain(torque)} Nm/A · (I − ${plain(motor.noLoadCurrentA)} A) · ${plain(drive.ratio, 4)} · ${plain(drive.efficiency)} / ${plain(tyre.radiusMm / 1000)} m`, value: plant.wheelForceN(0), quantity: 'forceN', source: DRIVES },
-    { label: 'Tyres at a standstill', formula: `friction ${plain(tyre.mu)}, ${car.drivenAxles === 'all' ? 'all wheels' : `${car.drivenAxles} wheels`} driven, load transfer included`, value: plant.tractionN(0), quantity: 'forceN', source: GILLESPIE },
+    { label: 'Motor at a standstill', formula: `${motor.count ?? 1} · ${plain(torque)} Nm/A · (I − ${plain(motor.noLoadCurrentA)} A) · ${plain(drive.ratio, 4)} · ${plain(drive.efficiency)} / ${plain(tyre.radiusMm / 1000)} m`, value: wheelForceN(plant, 0), quantity: 'forceN', source: DRIVES },
+    { label: 'Tyres at a standstill', formula: `friction ${plain(tyre.mu)}, ${car.drivenAxles === 'all' ? 'all wheels' : `${car.drivenAxles} wheels`} driven, load transfer included`, value: tractionN(plant, 0), quantity: 'forceN', source: GILLESPIE },
     { label: 'Peak acceleration', formula: `(lower of the two − resistance) / mass of ${plain(car.massKg)} kg`, value: result.peakAccelMps2, quantity: 'accelMps2' },
   ];
 }

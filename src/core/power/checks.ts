@@ -1,7 +1,7 @@
 import type { CheckDefinition, Proposal, Subject } from '../checks/check';
 import { CHARGED_CELL_V, USUAL_CUTOFF_V } from '../build/power';
 import { RAD_PER_S_PER_RPM } from '../constants';
-import { createPlant } from '../drive/plant';
+import { createPlant, resistanceN } from '../drive/plant';
 import { plain } from '../units/plain';
 
 /** Charge at which a pack is watched for sagging, share. */
@@ -50,7 +50,7 @@ const controllerCurrent: CheckDefinition = {
     const target = subject.document.brief.targetMps;
     if (!input.ok || target === undefined) return { missing: [...(input.ok ? [] : input.missing), ...(target === undefined ? ['wished speed'] : [])] };
     const { motor, drive, tyre } = input.value;
-    const resistance = createPlant({ ...input.value, airDensityKgM3: 1.2, gradePct: 0, throttle: 1 }).resistanceN(target);
+    const resistance = resistanceN(createPlant({ ...input.value, airDensityKgM3: 1.2, gradePct: 0, throttle: 1 }), target);
     const torque = (resistance * (tyre.radiusMm / 1000)) / ((motor.count ?? 1) * drive.ratio * drive.efficiency);
     const amps = torque * motor.kvRpmPerV * RAD_PER_S_PER_RPM + motor.noLoadCurrentA;
     const rating = subject.document.power.controller!.continuousA;

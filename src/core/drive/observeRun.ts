@@ -1,0 +1,93 @@
+import type { Motion } from './integrateRun';
+import { ACCEL, BATTERY_A, LIMIT, type Limit, LIMITS, MOTOR_A, newMoment, observe, type Plant } from './plant';
+
+/** A series longer than this is thinned to every second, fourth ... step. */
+const MOST_SAMPLES = 2_000;
+
+export interface RunSeries {
+  tS: number[];
+  speedMps: number[];
+  distanceM: number[];
+  motorCurrentA: number[];
+  batteryCurrentA: number[];
+  batteryVoltageV: number[];
+  limitedBy: Limit[];
+}
+
+export interface ObservedRun {
+  series: RunSeries;
+  peakAccelMps2: number;
+  peakMotorCurrentA: number;
+  peakBatteryCurrentA: number;
+}
+
+/** Currents, volts and limits along a motion, and their peaks. */
+export function observeRun(plant: Plant, motion: Motion): ObservedRun {
+  const { speedMps, distanceM, stepS, cruiseS } = motion;
+  const { openV, packOhm } = plant;
+  const last = speedMps.length - 1;
+  let stride = 1;
+  while (last / stride > MOST_SAMPLES) stride *= 2;
+  const samples = Math.ceil(last / stride) + 1;
+  const series = seriesOf(samples);
+  let at = 0;
+  const moment = newMoment();
+  const peaks = newMoment();
+  let limit = -1;
+  for (let i = 0; i <= last; i++) {
+    const v = speedMps[i]!;
+    observe(plant, v, moment);
+    keepPeaks(peaks, moment);
+    if (moment[LIMIT] !== limit && limit >= 0) peaksAtChange(plant, peaks, speedMps[i - 1]!, v, limit);
+    limit = moment[LIMIT]!;
+    if (i % stride !== 0 && i !== last) continue;
+    const batteryA = moment[BATTERY_A]!;
+    series.tS[at] = i * stepS;
+    series.speedMps[at] = v;
+    series.distanceM[at] = distanceM[i]!;
+    series.motorCurrentA[at] = moment[MOTOR_A]!;
+    series.batteryCurrentA[at] = batteryA;
+    series.batteryVoltageV[at] = openV - batteryA * packOhm;
+    series.limitedBy[at] = LIMITS[limit]!;
+    at++;
+  }
+  if (cruiseS > 0) appendCruise(series, cruiseS);
+  return { series, peakAccelMps2: peaks[ACCEL]!, peakMotorCurrentA: peaks[MOTOR_A]!, peakBatteryCurrentA: peaks[BATTERY_A]! };
+}
+
+/** Room for a count of samples; growing seven lists step by step would cost more than the physics. */
+function seriesOf(samples: number): RunSeries {
+  const room = <T>() => new Array<T>(samples);
+  return { tS: room(), speedMps: room(), distanceM: room(), motorCurrentA: room(), batteryCurrentA: room(), batteryVoltageV: room(), limitedBy: room() };
+}
+
+function appendCruise(series: RunSeries, seconds: number): void {
+  const end = series.tS.length - 1;
+  series.tS.push(series.tS[end]! + seconds);
+  series.distanceM.push(series.distanceM[end]! + series.speedMps[end]! * seconds);
+  for (const key of ['speedMps', 'motorCurrentA', 'batteryCurrentA', 'batteryVoltageV'] as const) series[key].push(series[key][end]!);
+  series.limitedBy.push(series.limitedBy[end]!);
+}
+
+function keepPeaks(peaks: Float64Array, moment: Float64Array): void {
+  if (moment[ACCEL]! > peaks[ACCEL]!) peaks[ACCEL] = moment[ACCEL]!;
+  if (moment[MOTOR_A]! > peaks[MOTOR_A]!) peaks[MOTOR_A] = moment[MOTOR_A]!;
+  if (moment[BATTERY_A]! > peaks[BATTERY_A]!) peaks[BATTERY_A] = moment[BATTERY_A]!;
+}
+
+/** Currents peak where one limit hands over to the next; the steps straddle that speed, so it is sought. */
+function peaksAtChange(plant: Plant, peaks: Float64Array, slowerMps: number, fasterMps: number, limitBefore: number): void {
+  const moment = newMoment();
+  let low = slowerMps;
+  let high = fasterMps;
+  for (let i = 0; i < 30; i++) {
+    const middle = 0.5 * (low + high);
+    observe(plant, middle, moment);
+    if (moment[LIMIT] === limitBefore) low = middle;
+    else high = middle;
+  }
+  observe(plant, low, moment);
+  keepPeaks(peaks, moment);
+  observe(plant, high, moment);
+  keepPeaks(peaks, moment);
+}
