@@ -97,13 +97,14 @@ function limitJustBelow(plant: Plant, top: number): 'grip' | 'drive' {
 }
 
 function forceCurves(plant: Plant, toMps: number): ForceCurves {
-  const curves: ForceCurves = { speedMps: [], driveN: [], gripLimitN: [], resistanceN: [] };
+  const room = () => new Array<number>(FORCE_POINTS);
+  const curves: ForceCurves = { speedMps: room(), driveN: room(), gripLimitN: room(), resistanceN: room() };
   for (let i = 0; i < FORCE_POINTS; i++) {
     const v = (toMps * i) / (FORCE_POINTS - 1);
-    curves.speedMps.push(v);
-    curves.driveN.push(wheelForceN(plant, v));
-    curves.gripLimitN.push(tractionN(plant, v));
-    curves.resistanceN.push(resistanceN(plant, v));
+    curves.speedMps[i] = v;
+    curves.driveN[i] = wheelForceN(plant, v);
+    curves.gripLimitN[i] = tractionN(plant, v);
+    curves.resistanceN[i] = resistanceN(plant, v);
   }
   return curves;
 }

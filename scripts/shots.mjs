@@ -1,0 +1,34 @@
+import { mkdirSync } from 'node:fs';
+import { chromium } from '@playwright/test';
+import { CHROMIUM } from './lib/machine.mjs';
+import { runMain, Sentence } from './lib/say.mjs';
+
+const BASE = process.env.BASE_URL ?? 'http://127.0.0.1:3117';
+const BENCH = { width: 1280, height: 800 };
+const PHONE = { width: 390, height: 844 };
+
+const SHOTS = [
+  { name: 'garage', path: '/', size: BENCH },
+  { name: 'brief', path: '/builds/marsh-hare/B/brief', size: BENCH },
+  { name: 'drive', path: '/builds/marsh-hare/B/drive', size: BENCH, act: (page) => page.getByRole('button', { name: 'vs A' }).click() },
+  { name: 'learn', path: '/builds/marsh-hare/B/learn', size: BENCH },
+  { name: 'field', path: '/builds/marsh-hare/A/field', size: BENCH },
+  { name: 'field-phone', path: '/builds/marsh-hare/B/field', size: PHONE },
+];
+
+/** Takes the pictures of the main views from a running demo. */
+runMain(async () => {
+  mkdirSync('docs/screenshots', { recursive: true });
+  const browser = await chromium.launch({ executablePath: CHROMIUM, args: ['--headless', '--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'] });
+  for (const { name, path, size, act } of SHOTS) {
+    const page = await browser.newPage({ viewport: size, locale: 'en-GB', colorScheme: 'light' });
+    const answer = await page.goto(BASE + path, { waitUntil: 'networkidle' }).catch(() => undefined);
+    if (!answer?.ok()) throw new Sentence(`No demo answers at ${BASE}${path}. Start it with npm run demo, or name another with BASE_URL.`);
+    await act?.(page);
+    await page.locator('h1').first().waitFor();
+    await page.waitForTimeout(400);
+    await page.screenshot({ path: `docs/screenshots/${name}.png` });
+    await page.close();
+  }
+  await browser.close();
+});
