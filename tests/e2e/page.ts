@@ -2,11 +2,11 @@ import { test as base, expect, type Page } from '@playwright/test';
 
 /** A page on which any console error and any request off loopback fails the test; expected answers are named in `allow`. */
 export const test = base.extend<{ allow: { statuses: number[] } }>({
-  allow: async ({}, use) => use({ statuses: [] }),
-  page: async ({ page, allow }, use) => {
+  allow: async ({ baseURL: _ }, run) => run({ statuses: [] }),
+  page: async ({ page, allow }, run) => {
     const problems: string[] = [];
     watch(page, problems, allow.statuses);
-    await use(page);
+    await run(page);
     expect(problems).toEqual([]);
   },
 });

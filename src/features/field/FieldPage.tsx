@@ -3,10 +3,13 @@
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import { gapOf, type Measured, measuredOf } from '@/core/field/measured';
 import { RUN_KIND_NAMES, type RunKind, type RunRecord } from '@/core/field/records';
+import { workingMeasured, workingPrediction } from '@/core/field/working';
 import { formatText, formatWithError } from '@/core/units/formatQuantity';
 import { numberFormat } from '@/core/units/numberFormat';
 import { DotPlot } from '@/ui/charts/DotPlot';
+import { Figure } from '@/ui/Figure';
 import { useReader } from '@/ui/reader';
+import { WorkingPanel } from '@/ui/working';
 import { When } from '@/ui/When';
 import { callApi, newId, sentenceOf } from '../api';
 import { useBuild } from '../shell/BuildContext';
@@ -47,6 +50,7 @@ export function FieldPage() {
         <FieldAnswer shown={own.at(-1)} />
         {(['timedDistance', 'launch'] as const).map((kind) => <KindPlot key={kind} kind={kind} shown={own.filter(({ run }) => run.kind === kind)} targetMps={document.brief.targetMps} />)}
         <RunTable shown={own} />
+        <WorkingPanel />
       </div>
     </main>
   );
@@ -63,11 +67,11 @@ function FieldAnswer({ shown }: { shown: ShownRun | undefined }) {
   return (
     <h1 className="answer" data-testid="field-answer">
       {launch
-        ? <><span className="slate">{formatWithError(measured.time.mean, measured.timeErrorS, 'timeS', reader)}</span> over {formatText(run.conditions.distanceM, 'distanceM', reader)} from rest</>
-        : <><span className="slate">{formatWithError(measured.speed.mean, measured.speedErrorMps, 'speedMps', reader)}</span> over {formatText(run.conditions.distanceM, 'distanceM', reader)}</>}
+        ? <><Figure title="the measurement" steps={workingMeasured(run, measured)} tone="measured">{formatWithError(measured.time.mean, measured.timeErrorS, 'timeS', reader)}</Figure> over {formatText(run.conditions.distanceM, 'distanceM', reader)} from rest</>
+        : <><Figure title="the measurement" steps={workingMeasured(run, measured)} tone="measured">{formatWithError(measured.speed.mean, measured.speedErrorMps, 'speedMps', reader)}</Figure> over {formatText(run.conditions.distanceM, 'distanceM', reader)}</>}
       {' '}on {run.conditions.surfaceName.toLowerCase()}, {measured.speed.n} attempt{measured.speed.n === 1 ? '' : 's'}.{' '}
       {run.prediction && gap
-        ? <>Predicted {launch ? `${formatText(run.prediction.timeS, 'timeS', reader)}` : speed(run.prediction.speedMps)}: {verdict(gap.differencePct, gap.sigmas, reader.locale)}</>
+        ? <>Predicted <Figure title="the prediction" steps={workingPrediction(run)} tone="plainfig">{launch ? formatText(run.prediction.timeS, 'timeS', reader) : speed(run.prediction.speedMps)}</Figure>: {verdict(gap.differencePct, gap.sigmas, reader.locale)}</>
         : 'There was no prediction to compare it with.'}
     </h1>
   );

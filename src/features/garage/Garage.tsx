@@ -55,21 +55,23 @@ function Car({ car }: { car: GarageCar }) {
     <article className="car" aria-label={car.name}>
       <Link href={`/builds/${car.id}/${car.revision.letter}/${car.predictedMps === undefined ? 'brief' : 'drive'}`} className="face">
         <h2>{car.name} <span className="quiet" style={{ fontSize: 14, fontWeight: 500 }}>{car.revision.letter}, {car.revisions} revision{car.revisions === 1 ? '' : 's'}</span></h2>
-        <div style={{ minHeight: 206, display: 'grid', alignItems: 'center' }}><PlanSketch chassis={car.document.chassis} tyreRadiusMm={car.document.drive.tyre?.radiusMm} driven={car.document.drive.drivenAxles} width={scaleWidth(car)} /></div>
+        <div className="facts">
+        <div className="plan"><PlanSketch chassis={car.document.chassis} tyreRadiusMm={car.document.drive.tyre?.radiusMm} driven={car.document.drive.drivenAxles} width={scaleWidth(car)} /></div>
         <dl>
           <dt>Predicted</dt><dd>{car.predictedMps === undefined ? 'not yet' : `${speed(car.predictedMps)} on ${car.surface!.toLowerCase()}`}</dd>
           <dt>Measured</dt><dd className={measured ? 'slate' : undefined}>{measured ? `${formatWithError(measured.speedMps, measured.errorMps, 'speedMps', reader)} (${measured.letter})` : 'no run yet'}</dd>
           <dt>Tightest</dt><dd>{tightest ? <TightestWords car={car} /> : 'nothing worked out yet'}</dd>
           <dt>Next</dt><dd className="next">{car.next}</dd>
         </dl>
+        </div>
       </Link>
       <CarActs car={car} />
     </article>
   );
 }
 
-const PX_PER_MM = 0.72;
-const WIDEST_PX = 330;
+const PX_PER_MM = 0.62;
+const WIDEST_PX = 260;
 
 /** All plans of the garage in one scale, so that a small car looks small. */
 function scaleWidth({ document }: GarageCar): number {

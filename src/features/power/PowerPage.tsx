@@ -1,10 +1,13 @@
 'use client';
 
+import { byUrgency } from '@/core/checks/evaluate';
 import { WorkingPanel } from '@/ui/working';
 import { useBuild } from '../shell/BuildContext';
 import { DocumentField, Group } from '../shell/fields';
 import { LibraryPick } from '../shell/LibraryPick';
 import { SegmentChecks } from '../shell/SegmentChecks';
+import { SurfaceSwitch } from '../shell/SurfaceSwitch';
+import { VoltsChart } from './VoltsChart';
 
 /** Pack and controller against what the drive asks of them. */
 export function PowerPage() {
@@ -12,6 +15,7 @@ export function PowerPage() {
   const own = checks.filter(({ segment }) => segment === 'power');
   const bad = own.filter(({ state }) => state === 'over' || state === 'tight');
   const unknown = own.filter(({ state }) => state === 'unknown');
+  const working = [...own].filter((check) => check.working.length > 0).sort(byUrgency)[0];
   const sentence = own.length === unknown.length
     ? `Not worked out yet: it needs ${[...new Set(unknown.flatMap(({ missing }) => missing))].join(', ')}.`
     : bad.length === 0 ? 'Pack and controller carry what the drive asks of them.' : bad.map(({ why }) => why).join(' ');
@@ -41,9 +45,10 @@ export function PowerPage() {
         <p className="note">Lithium packs: charge attended in a fire-safe place, store at storage voltage, never use a puffed or crashed one. Local rules go first.</p>
       </div>
       <div className="readings">
-        <h1 className="answer">{sentence}</h1>
+        <div className="ask"><h1 className="answer">{sentence}</h1><SurfaceSwitch /></div>
+        <VoltsChart />
         <SegmentChecks segment="power" />
-        <WorkingPanel />
+        <WorkingPanel fallback={working ? { title: working.title.toLowerCase(), steps: working.working } : undefined} />
       </div>
     </main>
   );

@@ -37,6 +37,10 @@ export interface ChartProps {
   lines: readonly ChartLine[];
   /** Everything above this line is out of reach. */
   limit?: ChartLine;
+  /** Everything below this value is out of bounds. */
+  floor?: { y: number; label: string };
+  /** Where the y axis starts, 0 if not given. */
+  yMin?: number;
   points?: readonly ChartPoint[];
   /** Upright lines: a wish or a distance. */
   uprights?: readonly { x: number; label: string; wish?: boolean }[];
@@ -59,13 +63,13 @@ const STYLES: Readonly<Record<LineStyle, { stroke: string; width: number; dash?:
 
 /** Lines over one pair of axes, labelled directly; as a table on request. */
 export function LineChart(props: ChartProps) {
-  const { title, xQuantity, yQuantity, lines, limit, points = [], uprights = [], width = 460, height = 290, summary } = props;
+  const { title, xQuantity, yQuantity, lines, limit, floor, points = [], uprights = [], width = 460, height = 290, summary } = props;
   const { reader } = useReader();
   const id = useId();
   const [asTable, setAsTable] = useState(false);
   const [xUnit, yUnit] = [unitOf(xQuantity, reader.units), unitOf(yQuantity, reader.units)];
   const x = scaleLinear([0, toShown(props.xMax, xUnit)], [PAD.left, width - PAD.right]);
-  const y = scaleLinear([0, toShown(props.yMax, yUnit)], [height - PAD.bottom, PAD.top]).nice(4);
+  const y = scaleLinear([toShown(props.yMin ?? 0, yUnit), toShown(props.yMax, yUnit)], [height - PAD.bottom, PAD.top]).nice(4);
   const px = (value: number) => x(toShown(value, xUnit));
   const py = (value: number) => Math.max(PAD.top, Math.min(height - PAD.bottom, y(toShown(value, yUnit))));
   const path = ({ xs, ys }: ChartLine) => lineShape<number>((_, i) => px(xs[i]!), (_, i) => py(ys[i]!))(xs as number[]) ?? '';
@@ -97,9 +101,11 @@ export function LineChart(props: ChartProps) {
           ))}
           <g clipPath={`url(#${id}-clip)`}>
             {limit ? <><path d={`${path(limit)}L${px(limit.xs.at(-1)!)},${PAD.top}L${px(limit.xs[0]!)},${PAD.top}Z`} fill={`url(#${id}-hatch)`} /><path d={path(limit)} fill="none" stroke="var(--rust)" strokeWidth="1.6" /></> : null}
+            {floor ? <><rect x={PAD.left} y={py(floor.y)} width={width - PAD.left - PAD.right} height={Math.max(0, height - PAD.bottom - py(floor.y))} fill={`url(#${id}-hatch)`} /><line x1={PAD.left} x2={width - PAD.right} y1={py(floor.y)} y2={py(floor.y)} stroke="var(--rust)" strokeWidth="1.6" /></> : null}
             {lines.map((line) => <path key={line.id} data-line={line.id} d={path(line)} fill="none" stroke={STYLES[line.style].stroke} strokeWidth={STYLES[line.style].width} strokeDasharray={STYLES[line.style].dash} />)}
           </g>
           {limit ? <text className="strong" x={PAD.left + 6} y={Math.min(height - PAD.bottom - 6, py(limit.ys[0]!) + 16)} style={{ fill: 'var(--rust)' }}>{limit.label}</text> : null}
+          {floor ? <text className="strong" x={PAD.left + 6} y={py(floor.y) - 6} style={{ fill: 'var(--rust)' }}>{floor.label}</text> : null}
           {lines.map((line) => <text key={line.id} className={line.style === 'earlier' ? undefined : 'strong'} {...label(line)} textAnchor={label(line).x > width - 70 ? 'end' : 'start'} style={{ fill: STYLES[line.style].ink }}>{line.label}</text>)}
           {points.map((point, index) => (
             <g key={index}>

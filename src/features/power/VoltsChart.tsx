@@ -1,0 +1,54 @@
+'use client';
+
+import { useMemo } from 'react';
+import { USUAL_CUTOFF_V } from '@/core/build/power';
+import { driveRun } from '@/core/drive/run';
+import { runInputOf } from '@/core/drive/runOfBuild';
+import { formatText } from '@/core/units/formatQuantity';
+import { type ChartLine, LineChart } from '@/ui/charts/LineChart';
+import { useReader } from '@/ui/reader';
+import { useBuild } from '../shell/BuildContext';
+
+const LOW_CHARGE = 0.3;
+
+/** Volts of a loaded cell over a full-throttle run, from a fresh and from a low pack, against the cut-off. */
+export function VoltsChart() {
+  const { document, surface } = useBuild();
+  const { reader } = useReader();
+  const cutoff = document.power.cutoffVPerCell ?? USUAL_CUTOFF_V;
+  const runs = useMemo(() => {
+    const input = surface ? runInputOf(document, surface) : undefined;
+    if (!input?.ok) return undefined;
+    return [1, LOW_CHARGE].map((stateOfCharge) => driveRun({ ...input.value, battery: { ...input.value.battery, stateOfCharge } }));
+  }, [document, surface]);
+  if (!runs || runs[0]!.stalled) return null;
+  const cells = document.power.battery!.cells;
+  const end = Math.min(...runs.map(({ series }) => series.tS.at(-1)!));
+  const lines = runs.map(({ series }, index): ChartLine => ({
+    id: index === 0 ? 'fresh' : 'low',
+    label: index === 0 ? 'fresh pack' : 'at 30 %',
+    style: index === 0 ? 'predicted' : 'predictedQuiet',
+    xs: series.tS,
+    ys: series.batteryVoltageV.map((volts) => volts / cells),
+    labelAt: 0.1,
+    labelShift: [6, -8],
+  }));
+  const least = Math.min(...lines.flatMap(({ ys }) => ys), cutoff);
+  return (
+    <div className="charts">
+      <LineChart
+        title={`Volts a cell at full throttle from rest, ${surface!.name.toLowerCase()}`}
+        testId="volts-chart"
+        width={620}
+        xQuantity="timeS"
+        yQuantity="voltageV"
+        lines={lines}
+        floor={{ y: cutoff, label: `cut-off ${formatText(cutoff, 'voltageV', reader)}` }}
+        xMax={end}
+        yMin={Math.floor((least - 0.15) * 5) / 5}
+        yMax={4.3}
+        summary={`The lowest is ${formatText(least, 'voltageV', reader)} a cell.`}
+      />
+    </div>
+  );
+}
