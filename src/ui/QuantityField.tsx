@@ -1,6 +1,6 @@
 'use client';
 
-import { type ReactNode, useEffect, useId, useRef, useState } from 'react';
+import { type ReactNode, useEffect, useEffectEvent, useId, useRef, useState } from 'react';
 import type { Limits } from '@/core/build/labels';
 import { formatQuantity, formatText } from '@/core/units/formatQuantity';
 import { parseQuantity } from '@/core/units/parseQuantity';
@@ -29,12 +29,22 @@ export function QuantityField({ label, quantity, value, onChange, limits, exampl
   const id = useId();
   const [text, setText] = useState<string>();
   const focused = useRef(false);
+  const input = useRef<HTMLInputElement>(null);
   const unit = unitOf(quantity, reader.units);
   const shown = value === undefined ? '' : formatQuantity(value, quantity, reader, digits).number;
 
   useEffect(() => {
     if (!focused.current) setText(undefined);
   }, [value, reader.units]);
+
+  const takeEarlyTyping = useEffectEvent(() => {
+    const typed = input.current?.value ?? shown;
+    if (typed === shown) return;
+    focused.current = document.activeElement === input.current;
+    type(typed);
+  });
+  // a page that was typed into before it came alive keeps what was typed
+  useEffect(() => takeEarlyTyping(), []);
 
   const say = text === undefined ? undefined : judge(text);
 
@@ -61,6 +71,7 @@ export function QuantityField({ label, quantity, value, onChange, limits, exampl
       <span className="entry">
         {ghost !== undefined && ghost !== value ? <span className="ghostvalue" title="in the ghost">{formatQuantity(ghost, quantity, reader, 4).number} →&nbsp;</span> : null}
         <input
+          ref={input}
           id={id}
           inputMode="decimal"
           autoComplete="off"
