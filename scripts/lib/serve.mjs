@@ -5,7 +5,7 @@ import { ensureModules, ensurePackages } from './machine.mjs';
 import { requirePort } from './ports.mjs';
 import { Cluster, clusterFolder, requireOwnFolder } from './postgres.mjs';
 import { run, startGroup } from './run.mjs';
-import { Sentence } from './say.mjs';
+import { SAID, Sentence } from './say.mjs';
 
 const LOCK = '.data/running';
 
@@ -25,8 +25,8 @@ export const tsx = ['--import', 'tsx'];
 /** Brings the database up to date and, unless it has data, fills in the demo workshop. */
 export async function prepareDatabase(url, { seed = true } = {}) {
   const env = { ...process.env, DATABASE_URL: url };
-  await run(process.execPath, [...tsx, 'src/db/migrateMain.ts'], { env, sentence: 'The database is not usable: see the sentence above.' });
-  if (seed) await run(process.execPath, [...tsx, 'src/db/seed/main.ts'], { env, sentence: 'The demo workshop could not be filled in: see the sentence above.' });
+  await run(process.execPath, [...tsx, 'src/db/migrateMain.ts'], { env, sentence: SAID });
+  if (seed) await run(process.execPath, [...tsx, 'src/db/seed/main.ts'], { env, sentence: SAID });
 }
 
 export async function waitFor(url, ended) {
