@@ -1,4 +1,4 @@
-import { accelMps2, type Plant, timeConstantS } from './plant';
+import { accelerationOf, type Plant, timeConstantS } from './plant';
 
 /** Longest step, s, and the share of the speed's own time constant that a step may take. */
 const LONGEST_STEP_S = 0.01;
@@ -28,15 +28,20 @@ export interface Motion {
   timeTo95PctS: number;
 }
 
-/** Fourth-order Runge-Kutta at a fixed step, until the distance and 95 % of the top speed are both reached. */
+/**
+ * Fourth-order Runge-Kutta at a fixed step, until the distance and 95 % of the top speed are both reached.
+ *
+ * The loop writes the acceleration of `observe` out once more: a call a stage would cost more than the arithmetic.
+ */
 export function integrateRun(plant: Plant, limits: RunLimits): Motion {
   const { topMps, distanceM, maxTimeS, stalled, stepScale } = limits;
   const dt = stepScale * Math.max(maxTimeS / MOST_STEPS, Math.min(LONGEST_STEP_S, STEP_OF_TIME_CONSTANT * timeConstantS(plant)));
-  const half = 0.5 * dt;
-  const sixth = dt / 6;
   const steps = stalled ? 0 : Math.ceil(maxTimeS / dt - 1e-9);
   const near = 0.95 * topMps;
   const settled = topMps * (1 - SETTLED);
+  const { massKg, effectiveMassKg, stallN, slackNPerMps, dragNPerA, pullNPerA, mostN, leastN } = plant;
+  const { dragPerQ, downPerQ, weightN, rollingResistance, slopeN, gripN, gripPerQ, gripPerT, liftN, liftPerQ } = plant.road;
+  const accel = accelerationOf(plant);
   const speeds = [0];
   const way = [0];
   let v = 0;
@@ -46,20 +51,36 @@ export function integrateRun(plant: Plant, limits: RunLimits): Motion {
   let nearS = NaN;
 
   for (let i = 0; i < steps && v < settled && !(arrivalS >= 0 && nearS >= 0); i++) {
-    const a1 = accelMps2(plant, v);
-    const v2 = Math.min(topMps, v + half * a1);
-    const a2 = accelMps2(plant, v2);
-    const v3 = Math.min(topMps, v + half * a2);
-    const a3 = accelMps2(plant, v3);
-    const v4 = Math.min(topMps, v + dt * a3);
-    const nextV = Math.min(topMps, v + sixth * (a1 + 2 * (a2 + a3) + accelMps2(plant, v4)));
-    const nextX = x + sixth * (v + 2 * (v2 + v3) + v4);
+    let sumA = 0;
+    let sumV = 0;
+    let u = v;
+    for (let stage = 0; stage < 4; stage++) {
+      const q = u * u;
+      const load = weightN + downPerQ * q;
+      const passive = dragPerQ * q + (load > 0 ? rollingResistance * load : 0);
+      const resistance = passive + slopeN;
+      const line = stallN - slackNPerMps * u;
+      let force = line < 0 ? (line * dragNPerA) / pullNPerA : line;
+      force = force > mostN ? mostN : force < leastN ? leastN : force;
+      const free = (force - resistance) / effectiveMassKg;
+      const grip = gripN + gripPerQ * q + gripPerT * passive;
+      const lift = passive + liftN + liftPerQ * q;
+      const lower = grip < lift ? grip : lift;
+      const held = lower > 0 ? lower : 0;
+      const a = massKg * free + resistance > held ? (held - resistance) / massKg : free;
+      const weight = stage === 0 || stage === 3 ? 1 : 2;
+      sumA += weight * a;
+      sumV += weight * u;
+      u = Math.min(topMps, v + (stage === 2 ? dt : 0.5 * dt) * a);
+    }
+    const nextV = Math.min(topMps, v + (dt / 6) * sumA);
+    const nextX = x + (dt / 6) * sumV;
     if (nextX >= distanceM && !(arrivalS >= 0)) {
       const share = shareWhere(x, dt * v, nextX, dt * nextV, distanceM);
       arrivalS = (i + share) * dt;
-      arrivalMps = hermite(v, dt * a1, nextV, dt * accelMps2(plant, nextV), share);
+      arrivalMps = hermite(v, dt * accel(v), nextV, dt * accel(nextV), share);
     }
-    if (nextV >= near && !(nearS >= 0)) nearS = (i + shareWhere(v, dt * a1, nextV, dt * accelMps2(plant, nextV), near)) * dt;
+    if (nextV >= near && !(nearS >= 0)) nearS = (i + shareWhere(v, dt * accel(v), nextV, dt * accel(nextV), near)) * dt;
     v = nextV;
     x = nextX;
     speeds.push(v);

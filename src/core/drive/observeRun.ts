@@ -30,6 +30,7 @@ export function observeRun(plant: Plant, motion: Motion): ObservedRun {
   while (last / stride > MOST_SAMPLES) stride *= 2;
   const samples = Math.ceil(last / stride) + 1;
   const series = seriesOf(samples);
+  const { tS, speedMps: speeds, distanceM: way, motorCurrentA, batteryCurrentA, batteryVoltageV, limitedBy } = series;
   let at = 0;
   const moment = newMoment();
   const peaks = newMoment();
@@ -42,13 +43,13 @@ export function observeRun(plant: Plant, motion: Motion): ObservedRun {
     limit = moment[LIMIT]!;
     if (i % stride !== 0 && i !== last) continue;
     const batteryA = moment[BATTERY_A]!;
-    series.tS[at] = i * stepS;
-    series.speedMps[at] = v;
-    series.distanceM[at] = distanceM[i]!;
-    series.motorCurrentA[at] = moment[MOTOR_A]!;
-    series.batteryCurrentA[at] = batteryA;
-    series.batteryVoltageV[at] = openV - batteryA * packOhm;
-    series.limitedBy[at] = LIMITS[limit]!;
+    tS[at] = i * stepS;
+    speeds[at] = v;
+    way[at] = distanceM[i]!;
+    motorCurrentA[at] = moment[MOTOR_A]!;
+    batteryCurrentA[at] = batteryA;
+    batteryVoltageV[at] = openV - batteryA * packOhm;
+    limitedBy[at] = LIMITS[limit]!;
     at++;
   }
   if (cruiseS > 0) appendCruise(series, cruiseS);

@@ -127,23 +127,16 @@ export const noLoadMps = (p: Plant) => p.appliedV / p.emfPerMps;
 /** Time constant of the speed against the motor's own slope, s. */
 export const timeConstantS = (p: Plant) => (p.effectiveMassKg * p.loopOhm) / (p.pullNPerA * p.emfPerMps);
 
-/** Acceleration at a speed (m/s) under full control of a driver who does not spin the wheels, m/s². */
-export function accelMps2(p: Plant, v: number): number {
-  const q = v * v;
-  const passive = dragAndRoll(p.road, q);
-  const resistance = passive + p.road.slopeN;
-  const free = (wheelForceN(p, v) - resistance) / p.effectiveMassKg;
-  const held = traction(p.road, q, passive);
-  return p.massKg * free + resistance > held ? (held - resistance) / p.massKg : free;
-}
-
 /** Duty that carries a current below the throttle's: the smaller root of n·I·R_b·d² − V·d + E + I·R = 0. */
 function dutyFor(p: Plant, currentA: number, v: number): number {
   const needV = v * p.emfPerMps + currentA * p.windingOhm;
   return (2 * needV) / (p.openV + Math.sqrt(Math.max(0, p.openV * p.openV - 4 * p.motors * currentA * p.packOhm * needV)));
 }
 
-/** Acceleration, currents and what limits at a speed (m/s), written into a moment. */
+/**
+ * Acceleration, currents and what limits at a speed (m/s), written into a moment. The driver holds the car at the lower of
+ * grip and lift and does not spin the wheels.
+ */
 export function observe(p: Plant, v: number, into: Float64Array): void {
   const q = v * v;
   const passive = dragAndRoll(p.road, q);
@@ -167,7 +160,14 @@ export function observe(p: Plant, v: number, into: Float64Array): void {
   into[ACCEL] = accel;
   into[MOTOR_A] = heldA;
   into[BATTERY_A] = p.motors * heldA * dutyFor(p, heldA, v);
-  into[LIMIT] = held < gripAlone(p.road, q, passive) ? 1 : 0;
+  into[LIMIT] = held === passive + p.road.liftN + p.road.liftPerQ * q ? 1 : 0;
 }
 
-const gripAlone = (road: Road, q: number, passive: number) => Math.max(0, road.gripN + road.gripPerQ * q + road.gripPerT * passive);
+/** Acceleration at a speed (m/s) alone, m/s². */
+export function accelerationOf(plant: Plant): (v: number) => number {
+  const moment = newMoment();
+  return (v) => {
+    observe(plant, v, moment);
+    return moment[ACCEL]!;
+  };
+}

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { parse } from '../schema/parse';
 import { CalcError } from '../errors';
 import type { DriveRunInput } from './definition';
-import { accelMps2, createPlant, resistanceN, tractionN, wheelForceN } from './plant';
+import { accelerationOf, createPlant, resistanceN, tractionN, wheelForceN } from './plant';
 import { driveRun, simulate } from './run';
 import { driveRunSchema } from './run.schema';
 
@@ -105,7 +105,7 @@ describe('drive.run', () => {
   it('runs past the no-load speed downhill', () => {
     const run = driveRun({ ...base, gradePct: -40 });
     expect(run.topSpeedMps!).toBeGreaterThan(run.noLoadSpeedMps);
-    expect(accelMps2(plantOf({ ...base, gradePct: -40 }), run.topSpeedMps!)).toBeCloseTo(0, 6);
+    expect(accelerationOf(plantOf({ ...base, gradePct: -40 }))(run.topSpeedMps!)).toBeCloseTo(0, 6);
   });
 
   it('leaves the top speed out where nothing balances the slope', () => {
@@ -126,9 +126,25 @@ describe('drive.run', () => {
       const top = run.topSpeedMps!;
       const force = Math.min(wheelForceN(plant, top), run.topSpeedLimitedBy === 'grip' ? tractionN(plant, top) : Infinity);
       expect(Math.abs(force - resistanceN(plant, top))).toBeLessThan(1e-6 * Math.max(1, resistanceN(plant, top)));
-      const slower = [0.1, 0.3, 0.5, 0.7, 0.9, 0.99].map((share) => accelMps2(plant, share * top));
+      const slower = [0.1, 0.3, 0.5, 0.7, 0.9, 0.99].map((share) => accelerationOf(plant)(share * top));
       expect(Math.min(...slower)).toBeGreaterThan(0);
     }), { numRuns: 150 });
+  });
+
+  it('moves by the very acceleration that it observes', () => {
+    // over one step the change of speed is the mean acceleration, to the third order of the step
+    fc.assert(fc.property(cars, (input) => {
+      const { series, stalled } = driveRun(input);
+      if (stalled) return;
+      const accel = accelerationOf(plantOf(input));
+      for (const share of [0.1, 0.3, 0.5, 0.7]) {
+        const i = Math.floor(share * (series.tS.length - 2));
+        if (series.limitedBy[i] !== series.limitedBy[i + 1]) continue;
+        const [v0, v1] = [series.speedMps[i]!, series.speedMps[i + 1]!];
+        const mean = (accel(v0) + 4 * accel((v0 + v1) / 2) + accel(v1)) / 6;
+        expect(Math.abs((v1 - v0) / (series.tS[i + 1]! - series.tS[i]!) - mean)).toBeLessThan(0.01 * Math.abs(accel(0)) + 0.02 * Math.abs(mean));
+      }
+    }), { numRuns: 80 });
   });
 
   it('balances the energy of a run within 1 %', () => {

@@ -97,14 +97,16 @@ function limitJustBelow(plant: Plant, top: number): 'grip' | 'drive' {
 }
 
 function forceCurves(plant: Plant, toMps: number): ForceCurves {
-  const room = () => new Array<number>(FORCE_POINTS);
-  const curves: ForceCurves = { speedMps: room(), driveN: room(), gripLimitN: room(), resistanceN: room() };
+  const speedMps = new Array<number>(FORCE_POINTS);
+  const driveN = new Array<number>(FORCE_POINTS);
+  const gripLimitN = new Array<number>(FORCE_POINTS);
+  const resistance = new Array<number>(FORCE_POINTS);
   for (let i = 0; i < FORCE_POINTS; i++) {
     const v = (toMps * i) / (FORCE_POINTS - 1);
-    curves.speedMps[i] = v;
-    curves.driveN[i] = wheelForceN(plant, v);
-    curves.gripLimitN[i] = tractionN(plant, v);
-    curves.resistanceN[i] = resistanceN(plant, v);
+    speedMps[i] = v;
+    driveN[i] = wheelForceN(plant, v);
+    gripLimitN[i] = tractionN(plant, v);
+    resistance[i] = resistanceN(plant, v);
   }
-  return curves;
+  return { speedMps, driveN, gripLimitN, resistanceN: resistance };
 }
