@@ -1,3 +1,4 @@
+import { parse, type ParseError } from 'jsonc-parser';
 import { migrateDocument } from '../build/document';
 import { CalcError } from '../errors';
 import type { BuildRecord, FailureRecord, RevisionRecord, RunRecord } from '../field/records';
@@ -69,10 +70,11 @@ export function readBuildFileText(text: string): unknown {
 function parseJson(text: string): unknown {
   try {
     return JSON.parse(text);
-  } catch (error) {
-    const position = Number(/position (\d+)/.exec((error as Error).message)?.[1] ?? NaN);
-    const where = Number.isNaN(position) ? '' : ` at line ${text.slice(0, position).split('\n').length}`;
-    throw new CalcError('', `is damaged: the text stops being JSON${where}`, 'export it again from where it came');
+  } catch {
+    const errors: ParseError[] = [];
+    parse(text, errors, { disallowComments: true });
+    const line = text.slice(0, errors[0]?.offset ?? text.length).split('\n').length;
+    throw new CalcError('', `is damaged: the text stops being JSON at line ${line}`, 'export it again from where it came');
   }
 }
 

@@ -1,0 +1,53 @@
+import { emptyDocument } from '../build/document';
+import { CalcError } from '../errors';
+import { type BuildFile, byLetter, libraryIdsIn, readBuildFileText, writeBuildFile } from './buildFile';
+import { parseBuildFile } from './buildFile.schema';
+
+const revision = (id: string, letter: string, parentId?: string) => ({ id, letter, createdAt: '2026-01-01T00:00:00.000Z', document: emptyDocument(), ...(parentId ? { parentId } : {}) });
+const file: BuildFile = {
+  format: 'lean-badger-build', formatVersion: 1, build: { id: 'b', name: 'Build', createdAt: '2026-01-01T00:00:00.000Z' },
+  revisions: [revision('r2', 'B', 'r1'), revision('r1', 'A')], runs: [], failures: [], library: [],
+};
+
+const refusal = (text: string) => {
+  try {
+    parseBuildFile(text);
+  } catch (error) {
+    return (error as CalcError).problem;
+  }
+  throw new Error('was accepted');
+};
+
+describe('a build file', () => {
+  it('is the same text whatever the order of keys and records', () => {
+    const shuffled = { ...JSON.parse(JSON.stringify(file, Object.keys(file).reverse().concat(['id', 'name', 'letter', 'createdAt', 'document', 'parentId', ...Object.keys(emptyDocument()), 'surfaces', 'stages', 'items']))), revisions: [...file.revisions].reverse() } as BuildFile;
+    expect(writeBuildFile(shuffled)).toBe(writeBuildFile(file));
+    expect(writeBuildFile(parseBuildFile(writeBuildFile(file)))).toBe(writeBuildFile(file));
+  });
+
+  it('begins with what it is', () => expect(writeBuildFile(file)).toMatch(/^\{\n {2}"format": "lean-badger-build",\n {2}"formatVersion": 1,\n {2}"build"/));
+
+  it('says on which line it is damaged', () => {
+    const lines = writeBuildFile(file).split('\n');
+    const at = lines.findIndex((line) => line.includes('"letter": "B"'));
+    expect(refusal(lines.with(at, '"letter": B,').join('\n')).message).toContain(`stops being JSON at line ${at + 1}`);
+    expect(refusal(lines.slice(0, 5).join('\n')).message).toContain('at line 5');
+  });
+
+  it.each([
+    ['a parent that is not in it', (f: BuildFile) => ({ ...f, revisions: [revision('r1', 'A', 'gone')] }), 'revisions.0.parentId'],
+    ['two revisions of one letter', (f: BuildFile) => ({ ...f, revisions: [revision('r1', 'A'), revision('r2', 'A')] }), 'revisions.1'],
+    ['no revision', (f: BuildFile) => ({ ...f, revisions: [] }), 'revisions'],
+    ['an unknown key', (f: BuildFile) => ({ ...f, colour: 'red' }), 'colour'],
+    ['a name that is no text', (f: BuildFile) => ({ ...f, build: { ...f.build, name: 7 } }), 'build.name'],
+  ])('refuses %s', (_, spoil, path) => expect(refusal(JSON.stringify(spoil(file))).path).toBe(path));
+
+  it('refuses what is larger than a build can be before reading it', () => expect(() => readBuildFileText(' '.repeat(21 * 1024 * 1024))).toThrow('larger than 20 MB'));
+
+  it('knows which items its documents were copied from', () => {
+    const document = { ...emptyDocument(), brief: { surfaces: [{ id: 's', libraryId: 'surface-x', name: 'X', ground: 'hard' as const, mu: 1, muError: 0, rollingResistance: 0, rollingResistanceError: 0 }], sizeClass: { libraryId: 'size-x', name: '1:10', massBudgetG: 1 } } };
+    expect(libraryIdsIn([document, emptyDocument()])).toEqual(new Set(['surface-x', 'size-x']));
+  });
+
+  it('sorts Z before AA', () => expect(['AA', 'B', 'Z', 'A', 'AB'].sort(byLetter)).toEqual(['A', 'B', 'Z', 'AA', 'AB']));
+});

@@ -1,0 +1,52 @@
+import fc from 'fast-check';
+import { interpolate } from './interpolate';
+import { bisect } from './root';
+import { mean, sampleDeviation, student95 } from './statistics';
+
+describe('bisect', () => {
+  it('finds a root to the last digits', () => {
+    expect(bisect((x) => x * x - 2, 0, 2)).toBeCloseTo(Math.SQRT2, 14);
+    expect(bisect((x) => Math.cos(x), 0, 3)).toBeCloseTo(Math.PI / 2, 14);
+  });
+
+  it('takes a root at either end, and refuses a bracket without one', () => {
+    expect(bisect((x) => x, 0, 1)).toBe(0);
+    expect(bisect((x) => x - 1, 0, 1)).toBe(1);
+    expect(() => bisect((x) => x * x + 1, -1, 1)).toThrow(RangeError);
+  });
+
+  it('finds where a step stands', () => {
+    fc.assert(fc.property(fc.double({ min: 0.001, max: 0.999, noNaN: true }), (at) => {
+      expect(bisect((x) => (x < at ? 1 : -1), 0, 1)).toBeCloseTo(at, 12);
+    }));
+  });
+});
+
+describe('interpolate', () => {
+  const points = [[0, 10], [1, 20], [3, 0]] as const;
+
+  it('goes through the points, straight between them, and is held outside', () => {
+    for (const [x, y] of points) expect(interpolate(points, x)).toBe(y);
+    expect(interpolate(points, 0.25)).toBe(12.5);
+    expect(interpolate(points, 2)).toBe(10);
+    expect(interpolate(points, -5)).toBe(10);
+    expect(interpolate(points, 9)).toBe(0);
+  });
+});
+
+describe('statistics', () => {
+  it('agree with a table by hand', () => {
+    expect(mean([2, 4, 4, 4, 5, 5, 7, 9])).toBe(5);
+    expect(sampleDeviation([2, 4, 4, 4, 5, 5, 7, 9])).toBeCloseTo(Math.sqrt(32 / 7), 14);
+    // Student's t, 97.5 %: 12.706 (1), 2.571 (5), 1.960 (very many)
+    expect(student95(1)).toBeCloseTo(12.7062, 4);
+    expect(student95(5)).toBeCloseTo(2.5706, 4);
+    expect(student95(1e7)).toBeCloseTo(1.96, 4);
+  });
+
+  it('do not depend on where zero lies', () => {
+    fc.assert(fc.property(fc.array(fc.integer({ min: -1000, max: 1000 }), { minLength: 2, maxLength: 20 }), fc.integer({ min: -1000, max: 1000 }), (values, shift) => {
+      expect(sampleDeviation(values.map((value) => value + shift))).toBeCloseTo(sampleDeviation(values), 8);
+    }));
+  });
+});

@@ -1,0 +1,60 @@
+import { applyPatch } from '@/core/build/patch';
+import { parseDocument } from '@/core/build/document.schema';
+import { evaluateBuild } from '@/core/checks/evaluate';
+import { measuredOf } from '@/core/field/measured';
+import { predictRun } from '@/core/field/predictRun';
+import { MARSH_HARE_FAILURES, MARSH_HARE_RUNS, marshHareA, marshHareB } from './marshHare';
+import { measuredRun } from './measuredRuns';
+import { normalFrom, randomFrom } from './random';
+import { tinWren } from './tinWren';
+
+const documents = { A: marshHareA, B: applyPatch(marshHareA, marshHareB) };
+const state = (document: typeof marshHareA, id: string) => evaluateBuild(document).find((check) => check.id === id)!;
+
+describe('the demo workshop', () => {
+  it('tells its story: A short and under the wish, B over it, the mass tight', () => {
+    expect(state(documents.A, 'drive.speed').state).toBe('over');
+    expect(state(documents.A, 'drive.ratio')).toMatchObject({ state: 'over', why: expect.stringContaining('Short') });
+    expect(state(documents.B, 'drive.speed').state).toBe('clear');
+    expect(state(documents.B, 'brief.mass').state).toBe('tight');
+    expect(evaluateBuild(documents.B).filter((check) => check.state === 'over')).toEqual([]);
+  });
+
+  it('holds valid documents, and one that is not finished', () => {
+    for (const document of [documents.A, documents.B, tinWren]) expect(parseDocument(document)).toEqual(document);
+    expect(evaluateBuild(tinWren).some((check) => check.state === 'unknown')).toBe(true);
+  });
+
+  it('measures what the model predicts, a few per cent off, with three attempts each', () => {
+    for (const [index, run] of MARSH_HARE_RUNS.entries()) {
+      const document = documents[run.letter];
+      const sheet = measuredRun(run, document, 3117 + index);
+      const predicted = predictRun(document, run.kind, sheet.conditions);
+      if (!predicted.ok) throw new Error('not predicted');
+      const gap = measuredOf(sheet).speed.mean / predicted.value.speedMps - 1;
+      expect(sheet.attempts).toHaveLength(3);
+      expect(Math.abs(gap)).toBeLessThan(0.08);
+    }
+  });
+
+  it('is the same every time', () => expect(measuredRun(MARSH_HARE_RUNS[0], documents.A, 7)).toEqual(measuredRun(MARSH_HARE_RUNS[0], documents.A, 7)));
+
+  it('names parts that are there', () => {
+    for (const { partId } of MARSH_HARE_FAILURES) expect(marshHareA.parts.items.map(({ id }) => id)).toContain(partId);
+  });
+});
+
+describe('seeded chance', () => {
+  it('is even and normal enough', () => {
+    const random = randomFrom(1);
+    const even = Array.from({ length: 20_000 }, random);
+    expect(even.reduce((a, b) => a + b) / even.length).toBeCloseTo(0.5, 1);
+    expect(Math.min(...even)).toBeGreaterThanOrEqual(0);
+    expect(Math.max(...even)).toBeLessThan(1);
+    const normal = normalFrom(2);
+    const values = Array.from({ length: 20_000 }, normal);
+    const mean = values.reduce((a, b) => a + b) / values.length;
+    expect(Math.abs(mean)).toBeLessThan(0.03);
+    expect(values.reduce((a, b) => a + (b - mean) ** 2, 0) / values.length).toBeCloseTo(1, 1);
+  });
+});
