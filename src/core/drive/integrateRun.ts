@@ -21,6 +21,8 @@ export interface Motion {
   stepS: number;
   speedMps: number[];
   distanceM: number[];
+  /** Length of the last step, which ends where the last of distance and 95 % is reached. */
+  lastStepS: number;
   /** A last stretch at the top speed, which takes no steps; 0 where there is none. */
   cruiseS: number;
   timeToDistanceS: number;
@@ -49,6 +51,7 @@ export function integrateRun(plant: Plant, limits: RunLimits): Motion {
   let arrivalS = NaN;
   let arrivalMps = NaN;
   let nearS = NaN;
+  let lastStepS = dt;
 
   for (let i = 0; i < steps && v < settled && !(arrivalS >= 0 && nearS >= 0); i++) {
     let sumA = 0;
@@ -73,43 +76,54 @@ export function integrateRun(plant: Plant, limits: RunLimits): Motion {
       sumV += weight * u;
       u = Math.min(topMps, v + (stage === 2 ? dt : 0.5 * dt) * a);
     }
+    let last: { share: number; v: number; x: number } | undefined;
     const nextV = Math.min(topMps, v + (dt / 6) * sumA);
     const nextX = x + (dt / 6) * sumV;
     if (nextX >= distanceM && !(arrivalS >= 0)) {
-      const share = shareWhere(x, dt * v, nextX, dt * nextV, distanceM);
-      arrivalS = (i + share) * dt;
-      arrivalMps = hermite(v, dt * accel(v), nextV, dt * accel(nextV), share);
+      const there = reached(accel, { v, x }, dt, topMps, 'x', distanceM);
+      arrivalS = (i + there.share) * dt;
+      arrivalMps = there.v;
+      last = there;
     }
-    if (nextV >= near && !(nearS >= 0)) nearS = (i + shareWhere(v, dt * accel(v), nextV, dt * accel(nextV), near)) * dt;
-    v = nextV;
-    x = nextX;
+    if (nextV >= near && !(nearS >= 0)) {
+      const there = reached(accel, { v, x }, dt, topMps, 'v', near);
+      nearS = (i + there.share) * dt;
+      if (!last || there.share > last.share) last = there;
+    }
+    const ends = last !== undefined && arrivalS >= 0 && nearS >= 0;
+    v = ends ? last!.v : nextV;
+    x = ends ? last!.x : nextX;
+    if (ends) lastStepS = last!.share * dt;
     speeds.push(v);
     way.push(x);
   }
 
-  const t = (speeds.length - 1) * dt;
+  const t = (speeds.length - 2) * dt + lastStepS;
   const cruiseS = v >= settled && !(arrivalS >= 0) && !stalled ? Math.min((distanceM - x) / v, maxTimeS - t) : 0;
   if (cruiseS > 0 && x + v * cruiseS >= distanceM * (1 - 1e-12)) {
     arrivalS = t + cruiseS;
     arrivalMps = v;
   }
-  return { stepS: dt, speedMps: speeds, distanceM: way, cruiseS, timeToDistanceS: arrivalS, speedAtDistanceMps: arrivalMps, timeTo95PctS: nearS };
+  return { stepS: dt, lastStepS, speedMps: speeds, distanceM: way, cruiseS, timeToDistanceS: arrivalS, speedAtDistanceMps: arrivalMps, timeTo95PctS: nearS };
 }
 
-/** Cubic through two values with their changes a step, at a share of the step. */
-function hermite(y0: number, d0: number, y1: number, d1: number, s: number): number {
-  const r = 1 - s;
-  return r * r * ((1 + 2 * s) * y0 + s * d0) + s * s * ((1 + 2 * r) * y1 - r * d1);
-}
+/** Parts into which the step is cut in which something is reached; a limit may hand over within it. */
+const PARTS = 32;
 
-/** Share of a step at which a rising cubic passes a value. */
-function shareWhere(y0: number, d0: number, y1: number, d1: number, value: number): number {
-  let low = 0;
-  let high = 1;
-  for (let i = 0; i < 40; i++) {
-    const middle = 0.5 * (low + high);
-    if (hermite(y0, d0, y1, d1, middle) < value) low = middle;
-    else high = middle;
+/** Share of a step, and speed and way there, at which the speed or the way reaches a value. */
+function reached(accel: (v: number) => number, from: { v: number; x: number }, dt: number, topMps: number, what: 'v' | 'x', value: number) {
+  const h = dt / PARTS;
+  let { v, x } = from;
+  for (let part = 0; ; part++) {
+    const middle = Math.min(topMps, v + 0.5 * h * accel(v));
+    const nextV = Math.min(topMps, v + h * accel(middle));
+    const nextX = x + h * middle;
+    const [before, after] = what === 'v' ? [v, nextV] : [x, nextX];
+    if (after >= value || part === PARTS - 1) {
+      const share = after > before ? Math.min(1, (value - before) / (after - before)) : 1;
+      return { share: (part + share) / PARTS, v: v + share * (nextV - v), x: x + share * (nextX - x) };
+    }
+    v = nextV;
+    x = nextX;
   }
-  return high;
 }

@@ -23,7 +23,7 @@ export interface ObservedRun {
 
 /** Currents, volts and limits along a motion, and their peaks. */
 export function observeRun(plant: Plant, motion: Motion): ObservedRun {
-  const { speedMps, distanceM, stepS, cruiseS } = motion;
+  const { speedMps, distanceM, stepS, lastStepS, cruiseS } = motion;
   const { openV, packOhm } = plant;
   const last = speedMps.length - 1;
   let stride = 1;
@@ -43,7 +43,7 @@ export function observeRun(plant: Plant, motion: Motion): ObservedRun {
     limit = moment[LIMIT]!;
     if (i % stride !== 0 && i !== last) continue;
     const batteryA = moment[BATTERY_A]!;
-    tS[at] = i * stepS;
+    tS[at] = i < last || last === 0 ? i * stepS : (last - 1) * stepS + lastStepS;
     speeds[at] = v;
     way[at] = distanceM[i]!;
     motorCurrentA[at] = moment[MOTOR_A]!;

@@ -180,7 +180,7 @@ describe('drive.run', () => {
         if (a === undefined || b === undefined) expect(a).toBe(b);
         else expect(Math.abs(a - b)).toBeLessThanOrEqual(0.001 * Math.abs(b));
       }
-    }), { numRuns: 80 });
+    }), { numRuns: 80, endOnFailure: true });
   });
 
   it('never loses no-load speed to a numerically smaller ratio', () => {

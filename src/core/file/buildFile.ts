@@ -1,4 +1,5 @@
 import { parse, type ParseError } from 'jsonc-parser';
+import { LARGEST_FILE } from './largestFile';
 import { migrateDocument } from '../build/document';
 import { CalcError } from '../errors';
 import type { BuildRecord, FailureRecord, RevisionRecord, RunRecord } from '../field/records';
@@ -6,8 +7,6 @@ import type { LibraryItem } from '../library/items';
 
 export const FILE_FORMAT = 'lean-badger-build';
 export const FILE_VERSION = 1;
-/** Bytes over which a file is refused unread. */
-export const LARGEST_FILE = 20 * 1024 * 1024;
 
 /** A whole build in one file. */
 export interface BuildFile {

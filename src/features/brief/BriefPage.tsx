@@ -123,7 +123,7 @@ function DemandTable({ input, result }: { input: BriefDemandInput; result: Brief
   return (
     <div style={{ flex: '1 1 380px', minWidth: 0 }}>
       <div className="cap">What the wish demands</div>
-      <table className="grid">
+      <div className="gridbox"><table className="grid">
         <thead><tr><th>On</th>{rows.map(({ id }) => <th key={id} className="num">{nameOf(id, document.brief.surfaces)}</th>)}</tr></thead>
         <tbody>
           <tr><td>Resistance</td>{rows.map((row) => <td key={row.id} className="num"><Quantity value={row.resistanceN} quantity="forceN" /></td>)}</tr>
@@ -136,7 +136,7 @@ function DemandTable({ input, result }: { input: BriefDemandInput; result: Brief
           <tr><td>Wheels turn</td><td className="num" colSpan={rows.length}><Quantity value={result.wheelRpm} quantity="rpm" /></td></tr>
           {result.motorRpm === undefined ? null : <tr><td>Motor turns</td><td className="num" colSpan={rows.length}><Quantity value={result.motorRpm} quantity="rpm" /></td></tr>}
         </tbody>
-      </table>
+      </table></div>
     </div>
   );
 }

@@ -125,7 +125,7 @@ function RunTable({ shown }: { shown: readonly ShownRun[] }) {
     <>
       <div className="cap" style={{ marginTop: 16 }}>Runs of this revision</div>
       {problem ? <p className="note bad" role="alert">{problem}</p> : null}
-      <table className="grid" data-testid="runs">
+      <div className="gridbox"><table className="grid" data-testid="runs">
         <thead><tr><th>When</th><th>Kind</th><th className="num">Mean</th><th className="num">Spread (sd)</th><th className="num">Error</th><th className="num">Predicted</th><th>Conditions</th><th /></tr></thead>
         <tbody>
           {shown.map(({ run, measured }, index) => (
@@ -141,7 +141,7 @@ function RunTable({ shown }: { shown: readonly ShownRun[] }) {
             </tr>
           ))}
         </tbody>
-      </table>
+      </table></div>
     </>
   );
 }

@@ -2,7 +2,7 @@
 
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
-import { LARGEST_FILE } from '@/core/file/buildFile';
+import { LARGEST_FILE } from '@/core/file/largestFile';
 import { ApiProblem, callApi, sentenceOf } from '../api';
 
 interface Waiting {

@@ -70,7 +70,7 @@ function KindTable({ kind, items, onItems }: KindTableProps) {
       <button type="button" className="btn" onClick={() => setEditing({ item: blank(), isNew: true })}>Add a {KIND_NAMES[kind].one}</button>
       {problem ? <p className="note bad" role="alert">{problem}</p> : null}
       {editing ? <ItemForm key={editing.item.id} {...editing} library={items} onSaved={saved} onCancel={() => setEditing(undefined)} /> : null}
-      <table className="grid" style={{ marginTop: 8 }}>
+      <div className="gridbox"><table className="grid" style={{ marginTop: 8 }}>
         <thead><tr><th>Name</th>{columns.map(({ key, label, quantity }) => <th key={key} className={quantity ? 'num' : undefined}>{label}</th>)}<th /></tr></thead>
         <tbody>
           {itemsOf(items, kind).map((item) => (
@@ -85,7 +85,7 @@ function KindTable({ kind, items, onItems }: KindTableProps) {
             </tr>
           ))}
         </tbody>
-      </table>
+      </table></div>
     </>
   );
 }

@@ -30,7 +30,7 @@ export function PartsPage() {
           <button type="submit" className="btn" disabled={name.trim() === ''}>Add the part</button>
         </form>
       )}
-      <table className="grid">
+      <div className="gridbox"><table className="grid">
         <thead><tr><th>Part</th><th>Kind</th><th className="num">Failures</th><th /></tr></thead>
         <tbody>
           {items.map((part) => (
@@ -42,7 +42,7 @@ export function PartsPage() {
             </tr>
           ))}
         </tbody>
-      </table>
+      </table></div>
     </main>
   );
 }

@@ -134,9 +134,9 @@ function ChartTable({ lines, limit, xSymbol, ySymbol, shownX, shownY, xMax }: Ch
     return ys[next - 1]! + share * (ys[next]! - ys[next - 1]!);
   };
   return (
-    <table className="tableview">
+    <div className="tablebox"><table className="tableview">
       <thead><tr><th>{xSymbol}</th>{all.map((line) => <th key={line.id}>{line.label}, {ySymbol}</th>)}</tr></thead>
       <tbody>{rows.map((value) => <tr key={value}><td>{shownX(value)}</td>{all.map((line) => { const found = at(line, value); return <td key={line.id}>{found === undefined ? '' : shownY(found)}</td>; })}</tr>)}</tbody>
-    </table>
+    </table></div>
   );
 }

@@ -1,5 +1,5 @@
 import Joi from 'joi';
-import { LARGEST_FILE } from '@/core/file/buildFile';
+import { LARGEST_FILE } from '@/core/file/largestFile';
 import { parseBuildFile } from '@/core/file/buildFile.schema';
 import { parse } from '@/core/schema/parse';
 import { importBuild, type ImportMode } from '@/db/queries/buildFiles';

@@ -1,0 +1,104 @@
+import { expect, field, freshName, readyBuild, saved, test, toSegment } from './page';
+
+const SEGMENTS = ['brief', 'drive', 'power', 'chassis', 'suspension', 'parts', 'print', 'field', 'learn'];
+
+test('every page reads on a phone, in one column', async ({ page }) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  for (const path of ['/', '/library', ...SEGMENTS.map((segment) => `/builds/marsh-hare/B/${segment}`)]) {
+    await page.goto(path);
+    await expect(page.getByRole('main')).toBeVisible();
+    const wide = await page.evaluate(() => document.documentElement.scrollWidth);
+    expect({ path, wide }).toEqual({ path, wide: 390 });
+  }
+});
+
+test('segments without a result say so and what they will need', async ({ page }) => {
+  for (const [segment, needs] of [['suspension', 'hard points of a corner'], ['print', 'printer and part sizes']]) {
+    await page.goto(`/builds/marsh-hare/B/${segment}`);
+    await expect(page.getByRole('main')).toContainText(`Not worked out yet. It will need ${needs}.`);
+  }
+});
+
+test('dark and imperial stay after a reload, in the first paint too', async ({ page }) => {
+  await page.goto('/builds/marsh-hare/B/drive');
+  await page.getByRole('button', { name: 'Light or dark' }).click();
+  await page.getByRole('button', { name: 'Units: metric, switch' }).click();
+  await expect(page.getByTestId('top-speed')).toContainText('mph');
+  await page.reload();
+  await expect(page.locator('html')).toHaveAttribute('data-dark', '');
+  await expect(page.getByTestId('top-speed')).toContainText('mph');
+  const ground = await page.evaluate(() => getComputedStyle(document.body).backgroundColor);
+  expect(ground).toBe('rgb(22, 25, 22)');
+  const html = await (await page.request.get('/builds/marsh-hare/B/drive')).text();
+  expect(html).toContain('mph');
+});
+
+test('numbers follow the reader’s own marks', async ({ browser, baseURL }) => {
+  const context = await browser.newContext({ baseURL, locale: 'de-DE' });
+  const page = await context.newPage();
+  await readyBuild(page, freshName('Komma'));
+  await toSegment(page, 'Brief');
+  await field(page, 'Wished speed').fill('32,5');
+  await field(page, 'Wished speed').blur();
+  await expect(field(page, 'Wished speed')).toHaveValue('32,5');
+  await field(page, 'Payload').fill('1.500');
+  await expect(page.getByText(/= 1\.500\sg/)).toBeVisible();
+  await saved(page);
+  await context.close();
+});
+
+test('a failure is fixed, a run that it names stays, and a run without one goes', async ({ page, allow }) => {
+  allow.statuses.push(409);
+  await readyBuild(page, freshName('Fix'));
+  await toSegment(page, 'Field');
+  for (const time of ['2.0', '2.2']) {
+    await field(page, 'Or type the time').fill(time);
+    await page.getByRole('button', { name: 'Add', exact: true }).click();
+    await page.getByRole('button', { name: 'Save the run (1 attempt)' }).click();
+    await expect(page.getByRole('button', { name: 'Save the run (0 attempts)' })).toBeVisible();
+  }
+  await toSegment(page, 'Learn');
+  await page.getByRole('button', { name: 'Note a failure of A' }).click();
+  await page.getByRole('button', { name: 'Save the failure' }).click();
+  await expect(page.getByRole('form', { name: 'Note a failure' }).getByRole('alert')).toContainText('Which part?');
+  await field(page, 'Its name').fill('Front link');
+  await page.getByRole('combobox', { name: 'What happened' }).selectOption({ label: 'Came loose' });
+  await page.getByRole('combobox', { name: 'In which run' }).selectOption({ index: 1 });
+  await page.getByRole('button', { name: 'Save the failure' }).click();
+  const failure = page.getByRole('article', { name: /Front link/ });
+  await expect(failure).toContainText('open');
+  await failure.getByRole('button', { name: 'say what was done about it' }).click();
+  await failure.getByRole('textbox', { name: 'What was done' }).fill('A longer ball.');
+  await failure.getByRole('button', { name: 'Save the fix' }).click();
+  await expect(failure).toContainText('Fix in A: A longer ball.');
+  await toSegment(page, 'Field');
+  await page.getByRole('button', { name: 'Delete the timed distance 1' }).click();
+  await expect(page.getByRole('alert').filter({ hasText: 'The failure of Front link points to this run.' })).toBeVisible();
+  await page.getByRole('button', { name: 'Delete the timed distance 2' }).click();
+  await expect(page.getByRole('button', { name: 'Delete the timed distance 2' })).toBeHidden();
+});
+
+test('the workshop’s own margin turns a clear check tight', async ({ page }) => {
+  const margin = page.getByRole('form', { name: 'Margins' }).getByRole('textbox', { name: 'Minutes a pack gives' });
+  const set = async (value: string) => {
+    await page.goto('/library');
+    await page.getByRole('button', { name: 'Margins' }).click();
+    await margin.fill(value);
+    await page.getByRole('form', { name: 'Margins' }).getByRole('button', { name: 'Save' }).click();
+    await expect(page.getByText('Saved.')).toBeVisible();
+  };
+  await set('9');
+  await page.goto('/builds/marsh-hare/B/brief');
+  await expect(page.locator('[data-check="brief.charge"]')).toHaveAttribute('data-state', 'tight');
+  await set('1.1');
+  await page.goto('/builds/marsh-hare/B/brief');
+  await expect(page.locator('[data-check="brief.charge"]')).toHaveAttribute('data-state', 'clear');
+});
+
+test('a chart is a table too, and says its picture in a sentence', async ({ page }) => {
+  await page.goto('/builds/marsh-hare/B/drive');
+  const chart = page.getByTestId('force-chart');
+  await expect(chart.getByRole('img', { name: /Force at the wheels\. Drive and resistance meet at/ })).toBeVisible();
+  await chart.getByRole('button', { name: 'as a table' }).click();
+  await expect(chart.getByRole('columnheader', { name: 'resistance, N' })).toBeVisible();
+});
