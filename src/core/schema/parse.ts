@@ -1,4 +1,4 @@
-import type { ObjectSchema, Schema, ValidationErrorItem } from 'joi';
+import type { Schema, ValidationErrorItem } from 'joi';
 import { CalcError } from '../errors';
 
 const OPTIONS = { convert: false, abortEarly: false, allowUnknown: false, errors: { wrap: { label: false as const } } };
@@ -75,9 +75,4 @@ function remedyOf(detail: ValidationErrorItem): string | undefined {
   if (detail.type === 'number.base') return 'write a plain number without quotes or unit';
   if (typeof context?.limit === 'number' && detail.type.startsWith('number.')) return `stay ${detail.type === 'number.min' ? 'at or above' : detail.type === 'number.max' ? 'at or below' : detail.type === 'number.greater' ? 'above' : 'below'} ${context.limit}`;
   return undefined;
-}
-
-/** The keys of an object schema in their order, for a stable order of what is written. */
-export function keysOf(schema: ObjectSchema): string[] {
-  return Object.keys((schema.describe() as { keys?: object }).keys ?? {});
 }

@@ -1,0 +1,41 @@
+import { parse } from '@/core/schema/parse';
+import { runSheetSchema } from '@/core/field/records.schema';
+import { emptyDocument } from '@/core/build/document';
+import { timingSpeed } from '@/core/field/timingSpeed';
+import { attemptOf, conditionsOf, emptySheet, type Method } from './sheet';
+
+const surface = { id: 'grass', name: 'Grass' };
+
+describe('a run sheet', () => {
+  it('has no conditions until surface and distance are there', () => {
+    expect(conditionsOf(emptySheet('s'), undefined)).toBeUndefined();
+    expect(conditionsOf({ ...emptySheet('s'), distanceM: undefined }, surface)).toBeUndefined();
+  });
+
+  it('sends what is filled in, and a run-up for a timed distance only', () => {
+    const sheet = { ...emptySheet('s'), ambientC: 14, packVBefore: 8.3 };
+    expect(conditionsOf(sheet, surface)).toEqual({ surfaceId: 'grass', surfaceName: 'Grass', distanceM: 20, distanceErrorM: 0.02, runUpM: 25, ambientC: 14, packVBefore: 8.3 });
+    expect(conditionsOf({ ...sheet, kind: 'launch' }, surface)).not.toHaveProperty('runUpM');
+  });
+
+  it.each<[Method, number, number]>([
+    ['watch', 2, 2],
+    ['frames', 480, 2],
+    ['clip', 16, 2],
+  ])('by %s makes an attempt that the timing understands', (method, reading, seconds) => {
+    const attempt = attemptOf('a', { ...emptySheet('s'), method }, reading)!;
+    const { id: _, ...timing } = attempt;
+    expect(timingSpeed({ distanceM: 20, ...timing }).timeS).toBe(seconds);
+  });
+
+  it('waits for the frame rate or the slowdown', () => {
+    expect(attemptOf('a', { ...emptySheet('s'), method: 'frames', captureFps: undefined }, 100)).toBeUndefined();
+    expect(attemptOf('a', { ...emptySheet('s'), method: 'clip', slowdown: undefined }, 10)).toBeUndefined();
+  });
+
+  it('passes the door as it is sent', () => {
+    const sheet = emptySheet('s');
+    const sent = { id: 's', kind: sheet.kind, attempts: [attemptOf('a', sheet, 2)], conditions: conditionsOf(sheet, surface), ranAt: '2026-05-01T10:00:00.000Z', document: emptyDocument() };
+    expect(parse(runSheetSchema, sent)).toEqual(sent);
+  });
+});
