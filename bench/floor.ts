@@ -1,7 +1,8 @@
 import type { DriveRunInput } from '@/core/drive/definition';
 
 const OPEN_FULL_V = 4.2;
-const FORCE_POINTS = 67;
+const FORCE_POINTS = 51;
+const STRIDE = 2;
 
 /**
  * The run of an all-driven car on the level with all that `drive.run` puts out, written in one function as bare loops over
@@ -60,13 +61,15 @@ export function bareRun(input: DriveRunInput, distanceM: number, dt: number) {
         const A = held ? Math.max(0, (res + me * a) / pull + idle) : I;
         const need = w * e + A * Rm;
         const d = held || I === limit ? (2 * need) / (V + Math.sqrt(Math.max(0, V * V - 4 * A * Rb * need))) : 1;
-        t.push(i * dt);
-        vs.push(v);
-        xs.push(x);
-        im.push(A);
-        ib.push(d * A);
-        vb.push(V - d * A * Rb);
-        lim.push(held ? 'grip' : I === limit ? 'current' : 'voltage');
+        if (i % STRIDE === 0) {
+          t.push(i * dt);
+          vs.push(v);
+          xs.push(x);
+          im.push(A);
+          ib.push(d * A);
+          vb.push(V - d * A * Rb);
+          lim.push(held ? 'grip' : I === limit ? 'current' : 'voltage');
+        }
         if (a > peakA) peakA = a;
         if (A > peakM) peakM = A;
         if (d * A > peakB) peakB = d * A;
@@ -74,7 +77,11 @@ export function bareRun(input: DriveRunInput, distanceM: number, dt: number) {
       else if (stage === 2) a3 = a;
       else a4 = a;
     }
-    if ((arrival > 0 && near > 0) || v >= top * (1 - 1e-9)) break;
+    if (arrival > 0 && near > 0) break;
+    if (v >= top * (1 - 1e-9)) {
+      arrival ||= i * dt + (distanceM - x) / v;
+      break;
+    }
     const nv = Math.min(top, v + (dt / 6) * (a1 + 2 * a2 + 2 * a3 + a4));
     const nx = x + (dt / 6) * (v + 2 * v2 + 2 * v3 + v4);
     if (arrival === 0 && nx >= distanceM) arrival = (i + (distanceM - x) / (nx - x)) * dt;
@@ -92,5 +99,5 @@ export function bareRun(input: DriveRunInput, distanceM: number, dt: number) {
     fg.push(grip);
     fr.push(drag * w * w + roll);
   }
-  return { top, t, vs, xs, im, ib, vb, lim, fv, fd, fg, fr, peakA, peakM, peakB, near, arrival: arrival || t.at(-1)! + (distanceM - x) / v };
+  return { top, t, vs, xs, im, ib, vb, lim, fv, fd, fg, fr, peakA, peakM, peakB, near, arrival };
 }

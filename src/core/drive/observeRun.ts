@@ -2,7 +2,7 @@ import type { Motion } from './integrateRun';
 import { ACCEL, BATTERY_A, LIMIT, type Limit, LIMITS, MOTOR_A, newMoment, observe, type Plant } from './plant';
 
 /** A series longer than this is thinned to every second, fourth ... step. */
-const MOST_SAMPLES = 2_000;
+const MOST_SAMPLES = 250;
 
 export interface RunSeries {
   tS: number[];
@@ -35,13 +35,14 @@ export function observeRun(plant: Plant, motion: Motion): ObservedRun {
   const moment = newMoment();
   const peaks = newMoment();
   let limit = -1;
-  for (let i = 0; i <= last; i++) {
+  let slower = 0;
+  for (let i = 0; ; i = Math.min(last, i + stride)) {
     const v = speedMps[i]!;
     observe(plant, v, moment);
     keepPeaks(peaks, moment);
-    if (moment[LIMIT] !== limit && limit >= 0) peaksAtChange(plant, peaks, speedMps[i - 1]!, v, limit);
+    if (moment[LIMIT] !== limit && limit >= 0) peaksAtChanges(plant, peaks, slower, v, limit);
     limit = moment[LIMIT]!;
-    if (i % stride !== 0 && i !== last) continue;
+    slower = v;
     const batteryA = moment[BATTERY_A]!;
     tS[at] = i < last || last === 0 ? i * stepS : (last - 1) * stepS + lastStepS;
     speeds[at] = v;
@@ -51,6 +52,7 @@ export function observeRun(plant: Plant, motion: Motion): ObservedRun {
     batteryVoltageV[at] = openV - batteryA * packOhm;
     limitedBy[at] = LIMITS[limit]!;
     at++;
+    if (i === last) break;
   }
   if (cruiseS > 0) appendCruise(series, cruiseS);
   return { series, peakAccelMps2: peaks[ACCEL]!, peakMotorCurrentA: peaks[MOTOR_A]!, peakBatteryCurrentA: peaks[BATTERY_A]! };
@@ -76,8 +78,8 @@ function keepPeaks(peaks: Float64Array, moment: Float64Array): void {
   if (moment[BATTERY_A]! > peaks[BATTERY_A]!) peaks[BATTERY_A] = moment[BATTERY_A]!;
 }
 
-/** Currents peak where one limit hands over to the next; the steps straddle that speed, so it is sought. */
-function peaksAtChange(plant: Plant, peaks: Float64Array, slowerMps: number, fasterMps: number, limitBefore: number): void {
+/** Currents peak where one limit hands over to the next; the samples straddle that speed, so it is sought, one after another. */
+function peaksAtChanges(plant: Plant, peaks: Float64Array, slowerMps: number, fasterMps: number, limitBefore: number): void {
   const moment = newMoment();
   let low = slowerMps;
   let high = fasterMps;
@@ -91,4 +93,7 @@ function peaksAtChange(plant: Plant, peaks: Float64Array, slowerMps: number, fas
   keepPeaks(peaks, moment);
   observe(plant, high, moment);
   keepPeaks(peaks, moment);
+  const next = moment[LIMIT]!;
+  observe(plant, fasterMps, moment);
+  if (moment[LIMIT] !== next && high < fasterMps) peaksAtChanges(plant, peaks, high, fasterMps, next);
 }

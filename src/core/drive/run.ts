@@ -34,7 +34,7 @@ export interface DriveRunResult {
   notes: string[];
 }
 
-const FORCE_POINTS = 67;
+const FORCE_POINTS = 51;
 
 /**
  * One run at full (or given) throttle on a straight, from rest.

@@ -1,7 +1,7 @@
 import { bisect } from '../numeric/root';
 import { accelerationOf, noLoadMps, type Plant } from './plant';
 
-const SCAN = 64;
+const SCAN = 48;
 const FASTEST_MPS = 1000;
 
 /**
