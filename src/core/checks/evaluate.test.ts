@@ -62,15 +62,21 @@ describe('checks, by hand', () => {
     expect(check(car, 'power.sag').value!).toBeLessThan(3.77);
   });
 
+  it('drive.ratio: short, by the no-load speed alone, missed at 9 teeth and met at 15', () => {
+    // 8.4 V · 3000 rpm/V on 42 mm: 11.08 m/s at 15 teeth, 6.65 m/s at 9, against a wish of 8
+    expect(check(car, 'drive.ratio')).toMatchObject({ state: 'tight', why: expect.stringContaining('could pull a longer gear') });
+    expect(check(change(['drive', 'stages', 's', 'pinionTeeth'], 9), 'drive.ratio')).toMatchObject({ state: 'over', why: expect.stringContaining('Short:') });
+  });
+
   it.each([
-    [150, 5, 'clear', ''],
-    [150, 15, 'tight', 'could pull a longer gear'],
-    [150, 9, 'over', 'Short'],
-  ])('drive.ratio with %i to %i teeth', (wheel, pinion, _state, words) => {
-    const found = check(applyPatch(car, [{ path: ['drive', 'stages', 's', 'pinionTeeth'], value: pinion }, { path: ['drive', 'stages', 's', 'wheelTeeth'], value: wheel }]), 'drive.ratio');
-    const short = found.value! > 0.9;
-    expect(found.state).toBe(short && found.why.startsWith('Short:') ? 'over' : short ? 'tight' : 'clear');
-    if (words) expect(found.why).toContain(words);
+    // winding that leaves the motor at a share of its no-load speed: (1 − share)·8.4 V over the current that holds it, less 7.2 mΩ
+    [0.7, 565.4, 'clear', 'runs at'],
+    [0.52, 1112.7, 'tight', 'Nearly too long'],
+    [0.45, 1370.7, 'over', 'Long'],
+  ])('drive.ratio: %d of the no-load speed with %d mΩ', (share, resistanceMilliOhm, state, words) => {
+    const found = check(change(['drive', 'motor', 'resistanceMilliOhm'], resistanceMilliOhm), 'drive.ratio');
+    expect(found.value).toBeCloseTo(share, 3);
+    expect(found).toMatchObject({ state, why: expect.stringContaining(words) });
   });
 
   it('drive.ratio: over and long where the motor stalls', () => {
