@@ -4,6 +4,7 @@ const shared = {
     '^.+\\.(t|j)sx?$': ['@swc/jest', { jsc: { parser: { syntax: 'typescript', tsx: true }, transform: { react: { runtime: 'automatic' } }, target: 'es2022' }, module: { type: 'commonjs' } }],
   },
   moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1' },
+  transformIgnorePatterns: ['/node_modules/(?!earcut/)'],
   modulePathIgnorePatterns: ['<rootDir>/.next', '<rootDir>/.data'],
 };
 

@@ -1,7 +1,13 @@
 import { applyPatch } from '@/core/build/patch';
 import { evaluateBuild, statesOn } from '@/core/checks/evaluate';
+import { driveEndurance } from '@/core/drive/endurance';
+import type { EnduranceInput } from '@/core/drive/enduranceDefinition';
+import { enduranceInputOf } from '@/core/drive/enduranceOfBuild';
 import { driveRun } from '@/core/drive/run';
 import { runInputOf } from '@/core/drive/runOfBuild';
+import { planSweep, type SweepBattery, type SweepMotor } from '@/core/drive/sweep';
+import { itemsOf } from '@/core/library/items';
+import { STARTING_LIBRARY } from '@/core/library/starting';
 import { marshHareA, marshHareB } from '@/db/seed/marshHare';
 import { bareRun } from './floor';
 
@@ -43,12 +49,31 @@ const STEP_S = 0.01;
 const bare = bareRun(input, input.distanceM!, STEP_S);
 if (Math.abs(bare.arrival / result.timeToDistanceS! - 1) > 1e-3 || Math.abs(bare.top / result.topSpeedMps! - 1) > 1e-9) throw new Error('the floor computes another run');
 
-const [full, floor, states, everything] = secondsOf([
+/** Another car at every turn, so that nothing is remembered. */
+let turn = 0;
+
+const HALF_HOUR_MAH = 1500;
+const endurance = enduranceInputOf(car, surface);
+if (!endurance.ok) throw new Error('the demo car has no pack to empty');
+const pack: EnduranceInput = { ...endurance.value, battery: { ...endurance.value.battery, capacityMah: HALF_HOUR_MAH }, cycle: { cruiseMps: 5, cruiseS: 5, restS: 4 } };
+const minutes = driveEndurance(pack).durationS / 60;
+
+const figuresOf = <T extends { data: object }>(items: readonly T[], keys: readonly string[]) => items.map(({ data }, index) => ({ id: String(index), ...Object.fromEntries(keys.map((key) => [key, (data as Record<string, unknown>)[key]])) }));
+const motors = figuresOf(itemsOf(STARTING_LIBRARY, 'motor').slice(6, 12), ['kvRpmPerV', 'resistanceMilliOhm', 'noLoadCurrentA', 'rotorInertiaKgM2']) as SweepMotor[];
+const batteries = figuresOf(itemsOf(STARTING_LIBRARY, 'battery').slice(4, 8), ['cells', 'parallel', 'cellResistanceMilliOhm', 'capacityMah', 'maxDischargeC']) as SweepBattery[];
+const sweep = planSweep({ base: input, motors, batteries, ratios: { from: 6, to: 15, step: 1 }, thermal: pack.thermal, cycle: endurance.value.cycle });
+const singles = motors.flatMap(({ id: _, ...motor }) => batteries.flatMap(({ id: __, ...battery }) => Array.from({ length: 10 }, (___, k) => ({ ...input, motor, battery, drive: { ...input.drive, ratio: 6 + k } }))));
+if (singles.length !== sweep.count || singles.some((one, index) => driveRun(one).topSpeedMps !== sweep.row(index).topSpeedMps)) throw new Error('the sweep computes other runs');
+
+const [full, floor, states, everything, rows, calls, whole] = secondsOf([
   () => driveRun(input),
   () => bareRun(input, input.distanceM!, STEP_S),
   () => statesOn(car, surface),
-  () => evaluateBuild(car),
-]) as [number, number, number, number];
+  () => evaluateBuild(applyPatch(car, [{ path: ['chassis', 'massG'], value: 1600 + 1e-6 * turn++ }])),
+  () => { for (let index = 0; index < sweep.count; index++) sweep.row(index); },
+  () => singles.forEach(driveRun),
+  () => driveEndurance(pack),
+]) as [number, number, number, number, number, number, number];
 
 const line = (name: string, value: string) => console.log(`${name.padEnd(52)} ${value}`);
 line('drive.run', `${Math.round(1 / full).toLocaleString('en')} runs a second, ${(full * 1000).toFixed(3)} ms each`);
@@ -56,3 +81,6 @@ line('the bare loop', `${Math.round(1 / floor).toLocaleString('en')} runs a seco
 line('ratio of drive.run to the bare loop (aim under 1.5)', (full / floor).toFixed(2));
 line('states of all checks on one surface (aim under 10 ms)', `${(states * 1000).toFixed(2)} ms, ${Math.round(11 / states).toLocaleString('en')} checks a second`);
 line('all checks, surfaces and remedies (in the worker)', `${(everything * 1000).toFixed(1)} ms`);
+line('drive.sweep, rows a second on one core', Math.round(sweep.count / rows).toLocaleString('en'));
+line('ratio of a sweep row to one call of drive.run', (rows / calls).toFixed(2));
+line(`drive.endurance of a pack of ${minutes.toFixed(0)} minutes, stop and go (aim under 50 ms)`, `${(whole * 1000).toFixed(1)} ms`);

@@ -1,3 +1,4 @@
+import { mkdirSync } from 'node:fs';
 import { ensureModules } from './lib/machine.mjs';
 import { run } from './lib/run.mjs';
 import { runMain } from './lib/say.mjs';
@@ -15,6 +16,7 @@ export async function check() {
     await bin('tsc', '--noEmit');
   };
   await Promise.all([lint(), types()]);
+  mkdirSync('.data', { recursive: true });
   await bin('jest', '--selectProjects', 'unit', '--silent', '--json', '--outputFile=.data/unit.json');
 }
 

@@ -1,14 +1,42 @@
 import type { Schema } from 'joi';
 import { briefDemand } from './brief/demand';
 import { briefDemandSchema } from './brief/demand.schema';
+import { motorCalibrate } from './drive/calibrate';
+import { driveEndurance } from './drive/endurance';
+import { driveEnduranceSchema, motorCalibrateSchema, motorThermalDefaultsSchema } from './drive/endurance.schema';
 import { driveRun } from './drive/run';
 import { driveRunSchema } from './drive/run.schema';
+import { driveSweep } from './drive/sweep';
+import { driveSweepSchema } from './drive/sweep.schema';
+import { motorThermalDefaults } from './drive/thermalDefaults';
 import { runsSummary } from './field/runsSummary';
 import { runsSummarySchema } from './field/runsSummary.schema';
 import { timingLaunch } from './field/timingLaunch';
 import { timingLaunchSchema } from './field/timingLaunch.schema';
 import { timingSpeed } from './field/timingSpeed';
 import { timingSpeedSchema } from './field/timingSpeed.schema';
+import { wheelBalance } from './gears/balance';
+import { wheelBalanceSchema } from './gears/balance.schema';
+import { drivetrainDifferential } from './gears/differential';
+import { drivetrainDifferentialSchema } from './gears/differential.schema';
+import { jointCapacity } from './gears/joint';
+import { jointCapacitySchema } from './gears/joint.schema';
+import { gearMesh } from './gears/mesh';
+import { gearMeshSchema } from './gears/mesh.schema';
+import { gearOutline } from './gears/outline';
+import { gearOutlineSchema } from './gears/outline.schema';
+import { drivetrainRotation } from './gears/rotation';
+import { drivetrainRotationSchema } from './gears/rotation.schema';
+import { shaftCheck } from './gears/shaft';
+import { shaftCheckSchema } from './gears/shaft.schema';
+import { gearStrength } from './gears/strength';
+import { gearStrengthSchema } from './gears/strength.schema';
+import { tyreSpin } from './gears/tyreSpin';
+import { tyreSpinSchema } from './gears/tyreSpin.schema';
+import { powerBudget } from './power/budget';
+import { powerBudgetSchema } from './power/budget.schema';
+import { servoSteer, servoTorque } from './power/servo';
+import { servoSteerSchema, servoTorqueSchema } from './power/servo.schema';
 
 /** One computation that can be run without a screen. */
 export interface Operation {
@@ -19,8 +47,24 @@ export interface Operation {
 
 export const operations: Readonly<Record<string, Operation>> = {
   'brief.demand': { schema: briefDemandSchema, run: briefDemand, summary: 'what a wish asks for on each surface, before any motor is chosen' },
+  'drive.endurance': { schema: driveEnduranceSchema, run: driveEndurance, summary: 'heat and charge over a whole pack, and what ends it' },
   'drive.run': { schema: driveRunSchema, run: driveRun, summary: 'one run on a straight from rest: top speed, times, currents, what limits it' },
+  'drive.sweep': { schema: driveSweepSchema, run: driveSweep, summary: 'every motor, pack and ratio on one car, and which cannot be bettered' },
+  'drivetrain.differential': { schema: drivetrainDifferentialSchema, run: drivetrainDifferential, summary: 'what differential, slip clutch and steering by driving do to an axle' },
+  'drivetrain.rotation': { schema: drivetrainRotationSchema, run: drivetrainRotation, summary: 'which way every wheel turns, and whether the axles agree' },
+  'gear.mesh': { schema: gearMeshSchema, run: gearMesh, summary: 'how two gears mesh: centre distance, contact ratio, undercut, and what a slot takes' },
+  'gear.outline': { schema: gearOutlineSchema, run: gearOutline, summary: 'outline of a gear from true involutes, as points and as files' },
+  'gear.strength': { schema: gearStrengthSchema, run: gearStrength, summary: 'bending and wear of a tooth, and the width that holds' },
+  'joint.capacity': { schema: jointCapacitySchema, run: jointCapacity, summary: 'torque that a joint between shaft and gear carries at a temperature' },
+  'motor.calibrate': { schema: motorCalibrateSchema, run: motorCalibrate, summary: 'cooling of a motor from measured case temperatures' },
+  'motor.thermalDefaults': { schema: motorThermalDefaultsSchema, run: motorThermalDefaults, summary: 'first guesses of the thermal figures from mass, size and housing' },
+  'power.budget': { schema: powerBudgetSchema, run: powerBudget, summary: 'volts and amperes of everything that hangs on the pack, charged and low' },
   'runs.summary': { schema: runsSummarySchema, run: runsSummary, summary: 'mean, spread and 95 % interval of repeated measurements' },
+  'servo.steer': { schema: servoSteerSchema, run: servoSteer, summary: 'torque that steering asks of a servo against what it gives' },
+  'servo.torque': { schema: servoTorqueSchema, run: servoTorque, summary: 'torque and speed of a servo at a voltage' },
+  'shaft.check': { schema: shaftCheckSchema, run: shaftCheck, summary: 'bending, torsion and whirl of a shaft' },
   'timing.launch': { schema: timingLaunchSchema, run: timingLaunch, summary: 'mean acceleration of a standing start, its error and the grip it takes' },
   'timing.speed': { schema: timingSpeedSchema, run: timingSpeed, summary: 'speed over a measured distance by stop-watch, frames or slowed clip, with its error' },
+  'tyre.spin': { schema: tyreSpinSchema, run: tyreSpin, summary: 'growth of a tyre with speed, and where it bursts or runs away' },
+  'wheel.balance': { schema: wheelBalanceSchema, run: wheelBalance, summary: 'pull of an imbalance, and what to stick on opposite it' },
 };

@@ -8,6 +8,8 @@ import { countWrite, defaultWorkshop } from '@/db/queries/workshops';
 const LARGEST_BODY = 2 * 1024 * 1024;
 const WRITES_A_MINUTE = 1200;
 const UNIQUE_VIOLATION = '23505';
+/** The page was closed while it was still sending; nobody reads the answer. */
+const CLIENT_LEFT = 499;
 
 export interface Visit {
   readonly request: Request;
@@ -49,6 +51,7 @@ function problemOf(error: unknown, request: Request): Response {
   if (cause.code === UNIQUE_VIOLATION) {
     return Response.json({ error: { code: 'exists', message: 'An id in it belongs to something else in this workshop.', remedy: 'bring it in as a copy' } }, { status: 409 });
   }
+  if (cause.code === 'ECONNRESET') return new Response(null, { status: CLIENT_LEFT });
   console.error(JSON.stringify({ level: 'error', at: new Date().toISOString(), method: request.method, path: new URL(request.url).pathname, message: (error as Error).message, code: cause.code }));
   const unreachable = ['ECONNREFUSED', 'ENOTFOUND', '57P01', '57P03', '3D000', '28P01'].includes(cause.code ?? '');
   return unreachable

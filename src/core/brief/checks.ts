@@ -1,5 +1,8 @@
-import type { CheckDefinition } from '../checks/check';
+import type { BuildDocument } from '../build/document';
+import type { CheckDefinition, Finding, WholePack } from '../checks/check';
 import { MEAN_CELL_V } from '../constants';
+import type { End } from '../drive/enduranceDefinition';
+import { workingHeat } from '../drive/heatWorking';
 import { massWithPayloadKg } from '../drive/runOfBuild';
 import { plain } from '../units/plain';
 
@@ -38,6 +41,42 @@ const mass: CheckDefinition = {
   },
 };
 
+const ENDED: Readonly<Record<End, string>> = {
+  battery: 'The pack is then down to its cut-off.',
+  winding: "Then the winding has reached its limit, before the pack is empty.",
+  case: 'Then the motor case is too hot for what holds it, before the pack is empty.',
+  time: 'The pack is not empty even then.',
+  stalled: 'Then it no longer gets under way.',
+};
+
+function byEndurance({ ended, input }: WholePack, wished: number): Finding {
+  const { cruiseMps, restS = 0 } = input.cycle;
+  const amps = ended.meanBatteryCurrentA === undefined ? '' : ` at a mean of ${plain(ended.meanBatteryCurrentA)} A`;
+  return {
+    value: ended.durationS / 60,
+    limit: wished,
+    why: `Driven at ${plain(cruiseMps)} m/s${restS > 0 ? ' with stops' : ''}${amps}. ${ENDED[ended.endedBy]}`,
+    working: workingHeat(input, ended).slice(-1),
+  };
+}
+
+/** While the drive is not chosen: charge over mean power. */
+function byMeanPower({ brief, power }: BuildDocument, meanW: number): Finding {
+  const battery = power.battery!;
+  const energyWh = (battery.capacityMah / 1000) * MEAN_CELL_V * battery.cells;
+  const minutes = (60 * energyWh) / meanW;
+  return {
+    value: minutes,
+    limit: brief.runTimeMinutes!,
+    why: `At a mean of ${plain(100 * (brief.meanSpeedShare ?? 0.6))} % of the wished speed it draws ${plain(meanW)} W from a pack of ${plain(energyWh)} Wh.`,
+    working: [
+      { label: 'Energy of the pack', formula: `${plain(battery.capacityMah / 1000)} Ah · ${battery.cells} · 3.8 V`, value: energyWh, quantity: 'energyWh' },
+      { label: 'Mean power', formula: 'resistance · speed / (driveline · motor efficiency) at the mean speed', value: meanW, quantity: 'powerW', source: 'Gillespie, Fundamentals of Vehicle Dynamics, ch. 2' },
+      { label: 'Minutes', formula: `60 · ${plain(energyWh)} Wh / ${plain(meanW)} W`, value: minutes, quantity: 'minutes' },
+    ],
+  };
+}
+
 const charge: CheckDefinition = {
   id: 'brief.charge',
   segment: 'brief',
@@ -46,25 +85,14 @@ const charge: CheckDefinition = {
   quantity: 'minutes',
   kind: 'floor',
   tightUnder: 1.1,
+  heavy: true,
   evaluate: (subject) => {
     const { brief, power } = subject.document;
     const demand = subject.demand();
     const missing = [...(demand.ok ? [] : demand.missing), ...(power.battery ? [] : ['pack']), ...(brief.runTimeMinutes === undefined ? ['run time a pack'] : [])];
     if (missing.length > 0 || !demand.ok) return { missing };
-    const battery = power.battery!;
-    const energyWh = (battery.capacityMah / 1000) * MEAN_CELL_V * battery.cells;
-    const meanW = demand.value.surfaces[0]!.meanPowerW;
-    const minutes = (60 * energyWh) / meanW;
-    return {
-      value: minutes,
-      limit: brief.runTimeMinutes!,
-      why: `At a mean of ${plain(100 * (brief.meanSpeedShare ?? 0.6))} % of the wished speed it draws ${plain(meanW)} W from a pack of ${plain(energyWh)} Wh.`,
-      working: [
-        { label: 'Energy of the pack', formula: `${plain(battery.capacityMah / 1000)} Ah · ${battery.cells} · 3.8 V`, value: energyWh, quantity: 'energyWh' },
-        { label: 'Mean power', formula: 'resistance · speed / (driveline · motor efficiency) at the mean speed', value: meanW, quantity: 'powerW', source: 'Gillespie, Fundamentals of Vehicle Dynamics, ch. 2' },
-        { label: 'Minutes', formula: `60 · ${plain(energyWh)} Wh / ${plain(meanW)} W`, value: minutes, quantity: 'minutes' },
-      ],
-    };
+    const whole = subject.endurance();
+    return whole.ok ? byEndurance(whole.value, brief.runTimeMinutes!) : byMeanPower(subject.document, demand.value.surfaces[0]!.meanPowerW);
   },
   propose: ({ document }) => {
     const battery = document.power.battery;

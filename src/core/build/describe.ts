@@ -1,5 +1,6 @@
 import { formatText, type Reader } from '../units/formatQuantity';
 import type { BuildDocument } from './document';
+import { HOUSING_NAMES, JOINT_NAMES, MOUNT_NAMES, PRESET_NAMES } from './heatWords';
 import { labelOf } from './labels';
 import { type Change, changesBetween, type Path, valueAt } from './patch';
 
@@ -14,15 +15,36 @@ export interface DescribedChange {
 
 const NOTHING = 'none';
 
+/** What a page calls a word of the document. */
+const WORDS: Readonly<Record<string, Readonly<Record<string, string>>>> = {
+  'drive.heat.housing': HOUSING_NAMES,
+  'drive.heat.pinionJoint': JOINT_NAMES,
+  'drive.heat.mountMaterial': MOUNT_NAMES,
+  'drive.heat.preset': PRESET_NAMES,
+  'drive.motor.housing': HOUSING_NAMES,
+  'drive.motorAxis': { x: 'along the car', y: 'across the car' },
+  'drive.motorsAt': { car: 'the whole car', axle: 'each driven axle', wheel: 'each driven wheel' },
+  'drive.mounting': { chassis: 'on the chassis', wheel: 'in the wheels' },
+  'drive.steering': { steered: 'steered wheels', skid: 'driving the sides apart' },
+};
+
 /** What changed from one document to the next, as a reader says it. */
 export function describeChanges(before: BuildDocument, after: BuildDocument, reader: Reader): DescribedChange[] {
-  return changesBetween(before, after).map((change) => ({
+  return changesBetween(before, after).flatMap(leavesOf).map((change) => ({
     path: change.path,
     segment: change.path[0] ?? '',
     label: placeOf(change, before, after),
     before: describeValue(change.path, change.before, reader),
     after: describeValue(change.path, change.after, reader),
   }));
+}
+
+/** A nameless bag that is new or gone, field by field. */
+function leavesOf(change: Change): Change[] {
+  const bag = change.before ?? change.after;
+  const nameless = typeof bag === 'object' && bag !== null && !Array.isArray(bag) && !('name' in bag) && !('kind' in bag) && !('factor' in bag);
+  if (!nameless || (change.before !== undefined && change.after !== undefined)) return [change];
+  return Object.entries(bag).flatMap(([key, value]) => leavesOf({ path: [...change.path, key], before: change.before === undefined ? undefined : value, after: change.after === undefined ? undefined : value }));
 }
 
 function placeOf({ path }: Change, before: BuildDocument, after: BuildDocument): string {
@@ -41,7 +63,10 @@ function placeOf({ path }: Change, before: BuildDocument, after: BuildDocument):
 export function describeValue(path: Path, value: unknown, reader: Reader): string {
   if (value === undefined) return NOTHING;
   if (typeof value === 'number') return formatText(value, labelOf(path).quantity ?? 'coefficient', reader, 4);
-  if (typeof value === 'string') return value;
+  if (typeof value === 'boolean') return value ? 'yes' : 'no';
+  if (typeof value === 'string') return WORDS[path.join('.')]?.[value] ?? value;
+  if (path.join('.') === 'drive.heat.readings') return `${(value as unknown[]).length} ${(value as unknown[]).length === 1 ? 'reading' : 'readings'}`;
+  if (path.join('.') === 'drive.heat.calibration') return `${describeValue([...path, 'factor'], (value as { factor: number }).factor, reader)} of the first guess`;
   if (Array.isArray(value)) return value.length === 0 ? NOTHING : value.map((item) => describeValue(path, item, reader)).join(', ');
   const item = value as { name?: string; kind?: string; pinionTeeth?: number; wheelTeeth?: number };
   if (item.name !== undefined) return item.name;

@@ -81,4 +81,15 @@ describe('a difference in words', () => {
     ]);
     expect(describeChanges(before, after, { locale: 'en-US', units: 'imperial' })[0]!.after).toBe('22.37\u00a0mph');
   });
+
+  it('says a new bag field by field, words as the page has them', () => {
+    const before = emptyDocument();
+    const after = applyPatch(before, [
+      { path: ['drive', 'heat'], value: { pinionJoint: 'epoxy', ambientC: 24, readings: [{ id: 'r', minutes: 5, caseC: 50 }], calibration: { diameterMm: 36, lengthMm: 52, factor: 1.25, residualC: 1 } } },
+      { path: ['drive', 'reversed'], value: true },
+    ]);
+    expect(describeChanges(before, after, { locale: 'en-GB', units: 'metric' }).map(({ label, after: is }) => `${label}: ${is.replace(/\s/g, ' ')}`).sort()).toEqual([
+      'Air: 24 °C', 'Calibrated cooling: 1.25 of the first guess', 'Motor leads swapped: yes', 'Pinion held by: epoxy, 90 °C', 'Temperature readings: 1 reading',
+    ]);
+  });
 });

@@ -1,7 +1,29 @@
 import type { DrivenAxles } from '../drive/road';
+import type { Housing } from '../drive/thermalDefaults';
+import type { DifferentialKind } from '../gears/differential';
+import type { ShaftAxis } from '../gears/rotation';
+import type { Heat } from './heat';
 
 export const STAGE_KINDS = ['spur', 'internal', 'bevel', 'belt', 'chain', 'planetary', 'direct'] as const;
 export type StageKind = (typeof STAGE_KINDS)[number];
+
+export type Axle = 'front' | 'rear';
+export const AXLES: readonly Axle[] = ['front', 'rear'];
+
+/** Where the gears of a bevel pair lie: the one along the car seen from the shaft across, and the other way round. */
+export interface BevelSides {
+  pinion: 'ahead' | 'behind';
+  ring: 'left' | 'right';
+}
+
+/** One gear as it is made: its hole, and how wide it is. */
+export interface GearBody {
+  boreMm?: number;
+  /** Of a D-shaped bore. */
+  flatDepthMm?: number;
+  /** In place of a round bore. */
+  hexAcrossFlatsMm?: number;
+}
 
 /** One reduction stage; a planetary stage counts sun and ring, the ring held. */
 export interface Stage {
@@ -12,6 +34,22 @@ export interface Stage {
   /** Teeth of the driven gear, or of the ring. */
   wheelTeeth?: number;
   efficiency: number;
+  moduleMm?: number;
+  faceWidthMm?: number;
+  /** Of the pinion; the wheel has the other hand. */
+  helixDeg?: number;
+  /** Along the line of action. */
+  backlashMm?: number;
+  /** Reach of the motor's slot, as centre distances. */
+  slotMinMm?: number;
+  slotMaxMm?: number;
+  pinion?: GearBody;
+  wheel?: GearBody;
+  /** Axle that it serves; both where not given. */
+  on?: Axle;
+  /** Of a bevel pair: at the front axle, and at the rear one. */
+  front?: BevelSides;
+  rear?: BevelSides;
 }
 
 /** Copy of a motor's figures. */
@@ -26,6 +64,8 @@ export interface ChosenMotor {
   massG: number;
   diameterMm: number;
   lengthMm: number;
+  /** How its case gives off heat; closed where not given. */
+  housing?: Housing;
 }
 
 /** Copy of a tyre's figures with those of its compound. */
@@ -43,13 +83,36 @@ export interface ChosenTyre {
 
 export interface Drive {
   motor?: ChosenMotor;
+  /** At each place. */
   motorCount?: number;
+  motorsAt?: MotorsAt;
+  mounting?: 'chassis' | 'wheel';
+  /** Lies along the car or across it; by the bevel pairs where not given. */
+  motorAxis?: ShaftAxis;
+  /** Leads swapped: of the one motor, or of those at the rear; and of those at the front. */
+  reversed?: boolean;
+  frontReversed?: boolean;
+  steering?: 'steered' | 'skid';
   stages: Stage[];
   /** Shafts and joints behind the last stage. */
   shaftEfficiency?: number;
   drivenAxles?: DrivenAxles;
   tyre?: ChosenTyre;
+  frontDifferential?: DifferentialKind;
+  rearDifferential?: DifferentialKind;
+  /** Torque of the slower wheel over the faster's, of a limited one. */
+  biasRatio?: number;
+  /** Torque at which the slip clutch gives, at the motor's output, Nm. */
+  clutchNm?: number;
+  /** Set by hand under the controller's own, A a motor. */
+  currentLimitA?: number;
+  /** Share of the throttle that the driver may give. */
+  throttleLimit?: number;
+  heat?: Heat;
 }
+
+export const MOTOR_PLACES = ['car', 'axle', 'wheel'] as const;
+export type MotorsAt = (typeof MOTOR_PLACES)[number];
 
 export const emptyDrive = (): Drive => ({ stages: [] });
 
@@ -61,11 +124,18 @@ export function stageRatio(stage: Stage): number | undefined {
   return stage.kind === 'planetary' ? 1 + teeth : teeth;
 }
 
-/** Motor turns per wheel turn, or undefined while a stage or its teeth are missing. */
-export function overallRatio(drive: Drive): number | undefined {
-  if (drive.stages.length === 0) return undefined;
+/** Axles that are driven; both while that is open. */
+export const drivenOf = ({ drivenAxles }: Drive): readonly Axle[] => (drivenAxles === 'front' || drivenAxles === 'rear' ? [drivenAxles] : AXLES);
+
+/** Stages from the motor to one axle. */
+export const stagesTo = ({ stages }: Drive, axle: Axle): Stage[] => stages.filter(({ on }) => on === undefined || on === axle);
+
+/** Motor turns per turn of the wheels of one axle. */
+export function axleRatio(drive: Drive, axle: Axle): number | undefined {
+  const stages = stagesTo(drive, axle);
+  if (stages.length === 0) return undefined;
   let ratio = 1;
-  for (const stage of drive.stages) {
+  for (const stage of stages) {
     const one = stageRatio(stage);
     if (one === undefined) return undefined;
     ratio *= one;
@@ -73,10 +143,33 @@ export function overallRatio(drive: Drive): number | undefined {
   return ratio;
 }
 
+/** Motor turns per wheel turn, or undefined while a stage or its teeth are missing; of axles that differ the geometric mean. */
+export function overallRatio(drive: Drive): number | undefined {
+  const ratios = drivenOf(drive).map((axle) => axleRatio(drive, axle));
+  const [first, second = first] = ratios;
+  if (first === undefined || second === undefined) return undefined;
+  return first === second ? first : Math.sqrt(first * second);
+}
+
+/** Whether axles or wheels have motors of their own. */
+export const motorsApart = ({ motorsAt = 'car' }: Drive): boolean => motorsAt !== 'car';
+
+/** A motor can only sit in a wheel that has one of its own. */
+export const motorsInWheels = ({ motorsAt, mounting }: Drive): boolean => motorsAt === 'wheel' && mounting === 'wheel';
+
+/** Motors in the car. */
+export function motorsInAll(drive: Drive): number {
+  const axles = drivenOf(drive).length;
+  const places = { car: 1, axle: axles, wheel: 2 * axles }[drive.motorsAt ?? 'car'];
+  return places * (drive.motorCount ?? 1);
+}
+
 /** Shafts and joints of one axle, to start with. */
 export const USUAL_SHAFT_EFFICIENCY = 0.97;
 
-/** Share of the motor's power that reaches the wheels. */
+/** Share of the motor's power that reaches the wheels; the mean of the driven axles. */
 export function overallEfficiency(drive: Drive): number {
-  return drive.stages.reduce((product, stage) => product * stage.efficiency, drive.shaftEfficiency ?? USUAL_SHAFT_EFFICIENCY);
+  const axles = drivenOf(drive);
+  const to = (axle: Axle) => stagesTo(drive, axle).reduce((product, { efficiency }) => product * efficiency, drive.shaftEfficiency ?? USUAL_SHAFT_EFFICIENCY);
+  return axles.reduce((sum, axle) => sum + to(axle), 0) / axles.length;
 }

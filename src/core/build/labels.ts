@@ -1,3 +1,4 @@
+import type { Problem } from '../errors';
 import type { QuantityName } from '../units/quantities';
 
 /** Bounds of a number, as the schema of the document has them. */
@@ -39,12 +40,61 @@ export const LABELS: Readonly<Record<string, FieldLabel>> = {
   'drive.motor.massG': { label: 'Motor mass', quantity: 'massG', limits: { above: 0, to: 100_000 } },
   'drive.motor.diameterMm': { label: 'Motor diameter', quantity: 'lengthMm', limits: { above: 0, to: 1000 } },
   'drive.motor.lengthMm': { label: 'Motor length', quantity: 'lengthMm', limits: { above: 0, to: 1000 } },
+  'drive.motor.housing': { label: 'Motor case' },
   'drive.motorCount': { label: 'Motors', quantity: 'count', limits: { from: 1, to: 8 } },
   'drive.stages.*': { label: 'Reduction stage' },
   'drive.stages.*.kind': { label: 'Kind of stage' },
   'drive.stages.*.pinionTeeth': { label: 'Pinion teeth', quantity: 'count', limits: { from: 1, to: 1000 } },
   'drive.stages.*.wheelTeeth': { label: 'Wheel teeth', quantity: 'count', limits: { from: 1, to: 1000 } },
   'drive.stages.*.efficiency': { label: 'Stage efficiency', quantity: 'share', limits: { above: 0, to: 1 } },
+  'drive.stages.*.moduleMm': { label: 'Module', quantity: 'lengthMm', limits: { above: 0, to: 20 } },
+  'drive.stages.*.faceWidthMm': { label: 'Face width', quantity: 'lengthMm', limits: { above: 0, to: 500 } },
+  'drive.stages.*.helixDeg': { label: 'Helix', quantity: 'angleDeg', limits: { from: -45, to: 45 } },
+  'drive.stages.*.backlashMm': { label: 'Backlash', quantity: 'lengthMm', limits: { from: 0, to: 5 } },
+  'drive.stages.*.slotMinMm': { label: 'Slot, closest shafts', quantity: 'lengthMm', limits: { above: 0, to: 1000 } },
+  'drive.stages.*.slotMaxMm': { label: 'Slot, furthest shafts', quantity: 'lengthMm', limits: { above: 0, to: 1000 } },
+  'drive.stages.*.pinion': { label: 'Pinion as it is made' },
+  'drive.stages.*.pinion.boreMm': { label: 'Pinion bore', quantity: 'lengthMm', limits: { above: 0, to: 500 } },
+  'drive.stages.*.pinion.flatDepthMm': { label: 'Pinion flat, depth', quantity: 'lengthMm', limits: { above: 0, to: 500 } },
+  'drive.stages.*.pinion.hexAcrossFlatsMm': { label: 'Pinion hex, across flats', quantity: 'lengthMm', limits: { above: 0, to: 500 } },
+  'drive.stages.*.wheel': { label: 'Wheel as it is made' },
+  'drive.stages.*.wheel.boreMm': { label: 'Wheel bore', quantity: 'lengthMm', limits: { above: 0, to: 500 } },
+  'drive.stages.*.wheel.flatDepthMm': { label: 'Wheel flat, depth', quantity: 'lengthMm', limits: { above: 0, to: 500 } },
+  'drive.stages.*.wheel.hexAcrossFlatsMm': { label: 'Wheel hex, across flats', quantity: 'lengthMm', limits: { above: 0, to: 500 } },
+  'drive.stages.*.on': { label: 'Serves' },
+  'drive.stages.*.front': { label: 'Bevel at the front' },
+  'drive.stages.*.front.pinion': { label: 'Bevel at the front, gear along the car' },
+  'drive.stages.*.front.ring': { label: 'Bevel at the front, gear across the car' },
+  'drive.stages.*.rear': { label: 'Bevel at the rear' },
+  'drive.stages.*.rear.pinion': { label: 'Bevel at the rear, gear along the car' },
+  'drive.stages.*.rear.ring': { label: 'Bevel at the rear, gear across the car' },
+  'drive.motorsAt': { label: 'Motors for' },
+  'drive.mounting': { label: 'Motors sit' },
+  'drive.motorAxis': { label: 'Motor lies' },
+  'drive.reversed': { label: 'Motor leads swapped' },
+  'drive.frontReversed': { label: 'Front motor leads swapped' },
+  'drive.steering': { label: 'Turns by' },
+  'drive.frontDifferential': { label: 'Front differential' },
+  'drive.rearDifferential': { label: 'Rear differential' },
+  'drive.biasRatio': { label: 'Torque bias', quantity: 'coefficient', limits: { above: 1, to: 20 } },
+  'drive.clutchNm': { label: 'Slip clutch gives at', quantity: 'torqueNm', limits: { above: 0, to: 1000 } },
+  'drive.currentLimitA': { label: 'Current limit by hand', quantity: 'currentA', limits: { above: 0, to: 5000 } },
+  'drive.throttleLimit': { label: 'Throttle limit', quantity: 'share', limits: { above: 0, to: 1 } },
+  'drive.heat': { label: 'Heat' },
+  'drive.heat.housing': { label: 'Motor case' },
+  'drive.heat.body': { label: 'Body over the motor' },
+  'drive.heat.ambientC': { label: 'Air', quantity: 'temperatureC', limits: { from: -50, to: 400 } },
+  'drive.heat.windingLimitC': { label: 'Winding limit', quantity: 'temperatureC', limits: { from: -50, to: 400 } },
+  'drive.heat.caseLimitC': { label: 'The limit of the motor case' },
+  'drive.heat.pinionJoint': { label: 'Pinion held by' },
+  'drive.heat.mountMaterial': { label: 'Motor mount' },
+  'drive.heat.preset': { label: 'How it is driven' },
+  'drive.heat.cruiseMps': { label: 'Cruise at', quantity: 'speedMps', limits: { above: 0, to: 150 } },
+  'drive.heat.cruiseS': { label: 'Hold it for', quantity: 'timeS', limits: { from: 0, to: 7200 } },
+  'drive.heat.restS': { label: 'Then stand for', quantity: 'timeS', limits: { from: 0, to: 7200 } },
+  'drive.heat.readings': { label: 'Temperature readings' },
+  'drive.heat.calibration': { label: 'Calibrated cooling' },
+  'drive.heat.calibration.factor': { label: 'Calibrated cooling', quantity: 'coefficient', limits: { above: 0, to: 1000 } },
   'drive.shaftEfficiency': { label: 'Shafts and joints', quantity: 'share', limits: { above: 0, to: 1 } },
   'drive.drivenAxles': { label: 'Driven axles' },
   'drive.tyre': { label: 'Tyre' },
@@ -86,4 +136,10 @@ export function labelOf(path: readonly string[]): FieldLabel {
   if (direct) return direct;
   const starred = LABELS[path.map((key, index) => (index === 2 && (path[1] === 'surfaces' || path[1] === 'stages' || path[1] === 'items') ? '*' : key)).join('.')];
   return starred ?? { label: path.at(-1) ?? 'Document' };
+}
+
+/** A refusal with the name that its field has on the page, from the place in the document that the operation's fields belong to. */
+export function refusalInWords({ path, message, remedy }: Problem, place: readonly string[]): string {
+  const { label } = labelOf([...place, ...path.split('.')]);
+  return `${label.charAt(0).toLowerCase()}${label.slice(1)}, ${message}${remedy ? `: ${remedy}` : ''}`;
 }

@@ -34,3 +34,5 @@ export const emptyPower = (): Power => ({});
 export const USUAL_CUTOFF_V = 3.3;
 /** Volts of a fresh cell. */
 export const CHARGED_CELL_V = 4.2;
+/** Volts of a fresh pack, without the last digit of a product that would make three cells more than 12.6 V. */
+export const chargedV = (cells: number) => Number((cells * CHARGED_CELL_V).toFixed(6));

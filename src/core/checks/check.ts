@@ -4,6 +4,7 @@ import type { Patch } from '../build/patch';
 import type { QuantityName } from '../units/quantities';
 import type { BriefDemandResult } from '../brief/demand';
 import type { DriveRunInput } from '../drive/definition';
+import type { EnduranceInput, EnduranceResult } from '../drive/enduranceDefinition';
 import type { DriveRunResult } from '../drive/run';
 import type { Assembled } from '../drive/runOfBuild';
 
@@ -70,14 +71,25 @@ export interface Subject {
   /** At a state of charge (share), full where none is given. */
   run(stateOfCharge?: number): DriveRunResult | undefined;
   demand(): Assembled<BriefDemandResult>;
+  /** A whole pack, as it would end and as if nothing could get too hot. */
+  endurance(): Assembled<WholePack>;
+}
+
+export interface WholePack {
+  readonly input: EnduranceInput;
+  readonly ended: EnduranceResult;
+  readonly unlimited: EnduranceResult;
 }
 
 /** What a check finds: a figure against its limit, a state of its own, or what is missing. */
 export type Finding =
   | { readonly missing: readonly string[] }
   | {
-      readonly value: number;
+      /** None where the finding is no matter of more or less. */
+      readonly value?: number;
       readonly limit?: number;
+      /** Where it is not limit over value, or value over limit. */
+      readonly margin?: number;
       /** Where the state does not follow from limit and value. */
       readonly state?: State;
       readonly why: string;
@@ -90,6 +102,8 @@ export interface CheckDefinition {
   readonly title: string;
   /** What the stripe calls it. */
   readonly short: string;
+  /** Set where it takes longer than a change on screen may. */
+  readonly heavy?: true;
   /** Set where the surface makes no difference. */
   readonly anySurface?: true;
   readonly quantity: QuantityName;

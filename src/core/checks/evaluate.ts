@@ -3,12 +3,15 @@ import type { ChosenSurface } from '../build/brief';
 import type { BuildDocument } from '../build/document';
 import { applyPatch } from '../build/patch';
 import { driveChecks } from '../drive/checks';
+import { heatChecks } from '../drive/heatChecks';
+import { layoutChecks } from '../drive/layoutChecks';
+import { gearChecks } from '../gears/checks';
 import { powerChecks } from '../power/checks';
 import type { Check, CheckDefinition, Finding, Proposal, Remedy, State, Subject, Thresholds } from './check';
 import { plain } from '../units/plain';
 import { subjectOf } from './subject';
 
-export const CHECK_DEFINITIONS: readonly CheckDefinition[] = [...briefChecks, ...driveChecks, ...powerChecks];
+export const CHECK_DEFINITIONS: readonly CheckDefinition[] = [...briefChecks, ...driveChecks, ...heatChecks, ...layoutChecks, ...gearChecks, ...powerChecks];
 
 /** Margins under which a check is tight, where the workshop sets none of its own. */
 export const DEFAULT_THRESHOLDS: Thresholds = Object.fromEntries(
@@ -23,21 +26,41 @@ export function byUrgency(a: Check, b: Check): number {
   return ORDER[a.state] - ORDER[b.state] || (a.margin ?? Infinity) - (b.margin ?? Infinity);
 }
 
-/** The states of all checks of a build on one surface, without remedies. */
+/** The states of the quick checks of a build on one surface, without remedies; the others wait for the worker. */
 export function statesOn(document: BuildDocument, surface: ChosenSurface | undefined, thresholds: Thresholds = {}): Check[] {
   const subject = subjectOf(document, surface);
-  return CHECK_DEFINITIONS.map((definition) => evaluate(definition, subject, thresholds));
+  return CHECK_DEFINITIONS.map((definition) => (definition.heavy ? waiting(definition) : evaluate(definition, subject, thresholds)));
 }
+
+const waiting = ({ id, segment, title, short, quantity, kind }: CheckDefinition): Check => ({ id, segment, title, short, quantity, kind, state: 'unknown', why: 'Being worked out.', missing: [], working: [], remedies: [] });
+
+/** Ids of the checks that `statesOn` leaves to the worker. */
+export const HEAVY_CHECKS: ReadonlySet<string> = new Set(CHECK_DEFINITIONS.filter(({ heavy }) => heavy).map(({ id }) => id));
 
 /** All checks over every chosen surface: each stands for its worst surface, with the remedies that help there. */
 export function evaluateBuild(document: BuildDocument, thresholds: Thresholds = {}): Check[] {
-  const subjects = subjectsOf(document);
-  return CHECK_DEFINITIONS.map((definition) => {
-    const found = subjects.map((subject) => ({ subject, check: evaluate(definition, subject, thresholds) }));
-    const worst = found.reduce((a, b) => (byUrgency(b.check, a.check) < 0 ? b : a));
-    return { ...worst.check, remedies: remediesFor(definition, worst.subject, worst.check, thresholds) };
-  });
+  return worstOf(document, thresholds).map((worst) => remedied(worst, thresholds));
 }
+
+/** The same for an overview: remedies for the most urgent check alone, because they are what takes long. */
+export function overlookBuild(document: BuildDocument, thresholds: Thresholds = {}): Check[] {
+  const found = worstOf(document, thresholds);
+  const urgent = found.filter(({ check }) => check.state !== 'unknown').sort((a, b) => byUrgency(a.check, b.check))[0];
+  return found.map((worst) => (worst === urgent ? remedied(worst, thresholds) : worst.check));
+}
+
+interface Worst {
+  definition: CheckDefinition;
+  subject: Subject;
+  check: Check;
+}
+
+function worstOf(document: BuildDocument, thresholds: Thresholds): Worst[] {
+  const subjects = subjectsOf(document);
+  return CHECK_DEFINITIONS.map((definition) => subjects.map((subject) => ({ definition, subject, check: evaluate(definition, subject, thresholds) })).reduce((a, b) => (byUrgency(b.check, a.check) < 0 ? b : a)));
+}
+
+const remedied = ({ definition, subject, check }: Worst, thresholds: Thresholds): Check => ({ ...check, remedies: remediesFor(definition, subject, check, thresholds) });
 
 function subjectsOf(document: BuildDocument): Subject[] {
   const { surfaces } = document.brief;
@@ -54,7 +77,7 @@ function evaluate(definition: CheckDefinition, subject: Subject, thresholds: Thr
   const margin = marginOf(definition, finding);
   return {
     ...base,
-    value: finding.value,
+    ...(finding.value === undefined ? {} : { value: finding.value }),
     ...(finding.limit === undefined ? {} : { limit: finding.limit }),
     ...(margin === undefined ? {} : { margin }),
     state: finding.state ?? stateOf(margin!, thresholds[id] ?? definition.tightUnder ?? 1),
@@ -64,8 +87,9 @@ function evaluate(definition: CheckDefinition, subject: Subject, thresholds: Thr
   };
 }
 
-function marginOf({ kind }: CheckDefinition, { value, limit }: Exclude<Finding, { missing: readonly string[] }>): number | undefined {
-  if (kind === 'band' || limit === undefined) return undefined;
+function marginOf({ kind }: CheckDefinition, { value, limit, margin }: Exclude<Finding, { missing: readonly string[] }>): number | undefined {
+  if (margin !== undefined) return margin;
+  if (kind === 'band' || limit === undefined || value === undefined) return undefined;
   if (kind === 'ceiling') return value === 0 ? 1e6 : limit / value;
   return limit === 0 ? 1e6 : value / limit;
 }
@@ -106,7 +130,8 @@ function byWorth(before: Check, a: Tried, b: Tried): number {
 
 function effectOf(before: Check, after: Check): string {
   if (before.margin === undefined || after.margin === undefined) {
-    const figures = before.value !== undefined && after.value !== undefined ? `${plain(100 * before.value)} to ${plain(100 * after.value)} %` : '';
+    const percent = before.quantity === 'share' ? 100 : 1;
+    const figures = before.value !== undefined && after.value !== undefined ? `${plain(percent * before.value)} to ${plain(percent * after.value)} %` : '';
     return after.state === before.state ? figures : `${before.state} to ${after.state}${figures ? `, ${figures}` : ''}`;
   }
   return `margin ${before.margin.toFixed(2)} to ${after.margin.toFixed(2)}`;

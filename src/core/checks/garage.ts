@@ -4,7 +4,8 @@ import { runInputOf } from '../drive/runOfBuild';
 import { measuredSpeedOf } from '../field/measured';
 import type { RevisionRecord, WholeBuild } from '../field/records';
 import type { Check, Thresholds } from './check';
-import { byUrgency, evaluateBuild } from './evaluate';
+import { byUrgency, overlookBuild } from './evaluate';
+import { keepLast } from './kept';
 
 /** One build as the garage shows it. */
 export interface GarageCar {
@@ -29,7 +30,7 @@ export function garageCar({ build, revisions, runs, failures }: WholeBuild, thre
   const predictedMps = input?.ok ? driveRun(input.value).topSpeedMps : undefined;
   const tested = [...revisions].reverse().find(({ id }) => runs.some((run) => run.revisionId === id && run.kind === 'timedDistance'));
   const measured = tested ? measuredSpeedOf(runs.filter(({ revisionId }) => revisionId === tested.id), 'timedDistance') : undefined;
-  const checks = evaluateBuild(document, thresholds);
+  const checks = overlooked(document, thresholds);
   const worked = checks.filter(({ state }) => state !== 'unknown').sort(byUrgency);
   const openFailure = failures.find(({ fix }) => !fix);
   return {
@@ -45,6 +46,11 @@ export function garageCar({ build, revisions, runs, failures }: WholeBuild, thre
     next: nextStep(checks, worked[0], runs.some(({ revisionId }) => revisionId === last.id), openFailure?.partName, input?.ok === false ? input.missing : surface ? [] : ['surface']),
   };
 }
+
+const keep = keepLast<readonly Check[]>(200);
+
+/** The checks of a document that has not changed since the garage was last looked at are kept. */
+const overlooked = (document: BuildDocument, thresholds: Thresholds) => keep(JSON.stringify([document, thresholds]), () => overlookBuild(document, thresholds));
 
 function nextStep(checks: readonly Check[], worst: Check | undefined, tested: boolean, openFailure: string | undefined, missing: readonly string[]): string {
   if (missing.length > 0) return `Give it ${listed(missing)}.`;

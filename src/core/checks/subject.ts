@@ -2,15 +2,20 @@ import { briefDemand, type BriefDemandResult } from '../brief/demand';
 import { demandInputOf } from '../brief/demandOfBuild';
 import type { ChosenSurface } from '../build/brief';
 import type { BuildDocument } from '../build/document';
+import { CalcError } from '../errors';
 import type { DriveRunInput } from '../drive/definition';
+import type { EnduranceInput } from '../drive/enduranceDefinition';
 import { driveRun, type DriveRunResult } from '../drive/run';
 import { type Assembled, runInputOf } from '../drive/runOfBuild';
-import type { Subject } from './check';
+import { enduranceInputOf } from '../drive/enduranceOfBuild';
+import type { Subject, WholePack } from './check';
+import { wholePack } from './wholePack';
 
 /** A build on one surface that works each thing out once, when it is first asked for. */
 export function subjectOf(document: BuildDocument, surface: ChosenSurface | undefined): Subject {
   let input: Assembled<DriveRunInput> | undefined;
   let demand: Assembled<BriefDemandResult> | undefined;
+  let endurance: Assembled<WholePack> | undefined;
   const runs = new Map<number, DriveRunResult>();
 
   const runInput = () => (input ??= surface ? runInputOf(document, surface) : { ok: false, missing: ['surface'] });
@@ -33,5 +38,21 @@ export function subjectOf(document: BuildDocument, surface: ChosenSurface | unde
       demand = assembled.ok ? { ok: true, value: briefDemand(assembled.value) } : assembled;
       return demand;
     },
+    endurance: () => {
+      if (endurance) return endurance;
+      const assembled: Assembled<EnduranceInput> = surface ? enduranceInputOf(document, surface) : { ok: false, missing: ['surface'] };
+      endurance = assembled.ok ? drivenOrRefused(assembled.value) : assembled;
+      return endurance;
+    },
   };
+}
+
+/** A limit that the air already reaches leaves the check open and says so. */
+function drivenOrRefused(input: EnduranceInput): Assembled<WholePack> {
+  try {
+    return { ok: true, value: wholePack(input) };
+  } catch (error) {
+    if (!(error instanceof CalcError)) throw error;
+    return { ok: false, missing: [(error.remedy ?? error.message).replace(/^give /, '')] };
+  }
 }

@@ -18,3 +18,15 @@ export function cellVolts(stateOfCharge: number): number {
 export function cellCharge(volts: number): number {
   return interpolate(CHARGE_OF_VOLTS, volts);
 }
+
+/** Mean volts of a cell from empty to a state of charge (share): the exact integral of the straight lines. */
+export function meanCellVolts(stateOfCharge: number): number {
+  let area = 0;
+  for (let i = 1; i < OPEN_CIRCUIT_V.length; i++) {
+    const [from, fromV] = OPEN_CIRCUIT_V[i - 1]!;
+    const to = Math.min(OPEN_CIRCUIT_V[i]![0], stateOfCharge);
+    if (to <= from) break;
+    area += ((to - from) * (fromV + cellVolts(to))) / 2;
+  }
+  return area / stateOfCharge;
+}

@@ -1,4 +1,5 @@
 import type { Proposal, Subject, CheckDefinition, Finding } from '../checks/check';
+import { chargedV } from '../build/power';
 import { plain } from '../units/plain';
 import { createPlant, resistanceN, tractionN, wheelForceN } from './plant';
 import { workingLaunch, workingResistance, workingTopSpeed } from './working';
@@ -22,7 +23,7 @@ const moves: CheckDefinition = {
     const input = subject.runInput();
     if (!input.ok) return unworked(subject);
     const grade = Math.max(0, subject.document.brief.gradePct ?? 0);
-    const plant = createPlant({ ...input.value, airDensityKgM3: 1.2, gradePct: grade, throttle: 1 });
+    const plant = createPlant({ ...input.value, gradePct: grade });
     const motor = wheelForceN(plant, 0);
     const tyres = tractionN(plant, 0);
     const need = resistanceN(plant, 0);
@@ -158,6 +159,6 @@ function otherPack(subject: Subject): Proposal[] {
   const { battery, controller } = power;
   if (!battery || !controller || !drive.motor) return [];
   const cells = battery.cells + 1;
-  if (cells * 4.2 > Math.min(controller.maxV, drive.motor.maxV)) return [];
+  if (chargedV(cells) > Math.min(controller.maxV, drive.motor.maxV)) return [];
   return [{ text: `${cells} cells instead of ${battery.cells}`, patch: [{ path: ['power', 'battery', 'cells'], value: cells }], cost: 2 }];
 }

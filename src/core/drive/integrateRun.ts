@@ -1,4 +1,4 @@
-import { accelerationOf, type Plant, timeConstantS } from './plant';
+import { accelMps2, type Plant, timeConstantS } from './plant';
 
 /** Longest step, s, and the share of the speed's own time constant that a step may take. */
 const LONGEST_STEP_S = 0.01;
@@ -43,7 +43,6 @@ export function integrateRun(plant: Plant, limits: RunLimits): Motion {
   const settled = topMps * (1 - SETTLED);
   const { massKg, effectiveMassKg, stallN, slackNPerMps, dragNPerA, pullNPerA, mostN, leastN } = plant;
   const { dragPerQ, downPerQ, weightN, rollingResistance, slopeN, gripN, gripPerQ, gripPerT, liftN, liftPerQ } = plant.road;
-  const accel = accelerationOf(plant);
   const speeds = [0];
   const way = [0];
   let v = 0;
@@ -80,13 +79,13 @@ export function integrateRun(plant: Plant, limits: RunLimits): Motion {
     const nextV = Math.min(topMps, v + (dt / 6) * sumA);
     const nextX = x + (dt / 6) * sumV;
     if (nextX >= distanceM && !(arrivalS >= 0)) {
-      const there = reached(accel, { v, x }, dt, topMps, 'x', distanceM);
+      const there = reached(plant, { v, x }, dt, topMps, 'x', distanceM);
       arrivalS = (i + there.share) * dt;
       arrivalMps = there.v;
       last = there;
     }
     if (nextV >= near && !(nearS >= 0)) {
-      const there = reached(accel, { v, x }, dt, topMps, 'v', near);
+      const there = reached(plant, { v, x }, dt, topMps, 'v', near);
       nearS = (i + there.share) * dt;
       if (!last || there.share > last.share) last = there;
     }
@@ -111,12 +110,12 @@ export function integrateRun(plant: Plant, limits: RunLimits): Motion {
 const PARTS = 32;
 
 /** Share of a step, and speed and way there, at which the speed or the way reaches a value. */
-function reached(accel: (v: number) => number, from: { v: number; x: number }, dt: number, topMps: number, what: 'v' | 'x', value: number) {
+function reached(plant: Plant, from: { v: number; x: number }, dt: number, topMps: number, what: 'v' | 'x', value: number) {
   const h = dt / PARTS;
   let { v, x } = from;
   for (let part = 0; ; part++) {
-    const middle = Math.min(topMps, v + 0.5 * h * accel(v));
-    const nextV = Math.min(topMps, v + h * accel(middle));
+    const middle = Math.min(topMps, v + 0.5 * h * accelMps2(plant, v));
+    const nextV = Math.min(topMps, v + h * accelMps2(plant, middle));
     const nextX = x + h * middle;
     const [before, after] = what === 'v' ? [v, nextV] : [x, nextX];
     if (after >= value || part === PARTS - 1) {

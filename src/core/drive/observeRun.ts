@@ -60,8 +60,15 @@ export function observeRun(plant: Plant, motion: Motion): ObservedRun {
 
 /** Room for a count of samples; growing seven lists step by step would cost more than the physics. */
 function seriesOf(samples: number): RunSeries {
-  const room = <T>() => new Array<T>(samples);
-  return { tS: room(), speedMps: room(), distanceM: room(), motorCurrentA: room(), batteryCurrentA: room(), batteryVoltageV: room(), limitedBy: room() };
+  return {
+    tS: new Array(samples),
+    speedMps: new Array(samples),
+    distanceM: new Array(samples),
+    motorCurrentA: new Array(samples),
+    batteryCurrentA: new Array(samples),
+    batteryVoltageV: new Array(samples),
+    limitedBy: new Array(samples),
+  };
 }
 
 function appendCruise(series: RunSeries, seconds: number): void {

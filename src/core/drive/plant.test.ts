@@ -11,7 +11,7 @@ const base: DriveRunInput = {
   esc: { currentLimitA: 80, resistanceMilliOhm: 2 },
   battery: { cells: 2, cellResistanceMilliOhm: 4, capacityMah: 5000 },
 };
-const plantOf = (more: Partial<DriveRunInput> = {}) => createPlant({ airDensityKgM3: 1.2, gradePct: 0, throttle: 1, ...base, ...more });
+const plantOf = (more: Partial<DriveRunInput> = {}) => createPlant({ ...base, ...more });
 const withCar = (more: Partial<DriveRunInput['car']>) => plantOf({ car: { ...base.car, ...more } });
 
 describe('a cell', () => {

@@ -1,4 +1,4 @@
-import { RAD_PER_S_PER_RPM } from '../constants';
+import { AIR_DENSITY, RAD_PER_S_PER_RPM } from '../constants';
 import { cellVolts } from './cell';
 import type { DriveRunInput } from './definition';
 import { createRoad, dragAndRoll, type Road, traction } from './road';
@@ -51,8 +51,9 @@ export interface Plant {
  * The linear DC-motor model: K = kv·2π/60, torque per ampere 1/K, back-EMF ω/K.
  * @see Gillespie, Fundamentals of Vehicle Dynamics, ch. 2
  */
-export function createPlant(input: Required<Pick<DriveRunInput, 'airDensityKgM3' | 'gradePct' | 'throttle'>> & DriveRunInput): Plant {
-  const { car, tyre, drive, motor, esc, battery, throttle } = input;
+export function createPlant(input: DriveRunInput): Plant {
+  const { car, tyre, drive, motor, esc, battery } = input;
+  const throttle = input.throttle ?? 1;
   const motors = motor.count ?? 1;
   const radius = tyre.radiusMm / 1000;
   const constant = motor.kvRpmPerV * RAD_PER_S_PER_RPM;
@@ -97,10 +98,23 @@ export function createPlant(input: Required<Pick<DriveRunInput, 'airDensityKgM3'
       wheelbaseM: car.wheelbaseMm / 1000,
       drivenAxles: car.drivenAxles,
       mu: tyre.mu,
-      airDensityKgM3: input.airDensityKgM3,
-      gradePct: input.gradePct,
+      airDensityKgM3: input.airDensityKgM3 ?? AIR_DENSITY,
+      gradePct: input.gradePct ?? 0,
     }),
   };
+}
+
+/** A plant that changes while its motor heats and its pack empties. */
+export type TunablePlant = { -readonly [K in keyof Plant]: Plant[K] };
+
+/** Other open-circuit volts and another resistance of motor and controller, written into the plant. */
+export function retune(p: TunablePlant, openV: number, windingOhm: number): void {
+  p.openV = openV;
+  p.appliedV = p.throttle * openV;
+  p.windingOhm = windingOhm;
+  p.loopOhm = windingOhm + p.motors * p.throttle * p.throttle * p.packOhm;
+  p.stallN = p.pullNPerA * (p.appliedV / p.loopOhm - p.idleA);
+  p.slackNPerMps = (p.pullNPerA * p.emfPerMps) / p.loopOhm;
 }
 
 /** Wheel force at a speed (m/s) with the current limit but without the grip limit, N; losses help to brake. */
@@ -111,7 +125,7 @@ export function wheelForceN(p: Plant, v: number): number {
 }
 
 /** Motor current behind a wheel force, A. */
-function currentOf(p: Plant, forceN: number): number {
+export function currentOf(p: Plant, forceN: number): number {
   return forceN / (forceN >= 0 ? p.pullNPerA : p.dragNPerA) + p.idleA;
 }
 
@@ -128,9 +142,9 @@ export const noLoadMps = (p: Plant) => p.appliedV / p.emfPerMps;
 export const timeConstantS = (p: Plant) => (p.effectiveMassKg * p.loopOhm) / (p.pullNPerA * p.emfPerMps);
 
 /** Duty that carries a current below the throttle's: the smaller root of n·I·R_b·d² − V·d + E + I·R = 0. */
-function dutyFor(p: Plant, currentA: number, v: number): number {
+export function dutyFor(p: Plant, currentA: number, v: number, openV = p.openV): number {
   const needV = v * p.emfPerMps + currentA * p.windingOhm;
-  return (2 * needV) / (p.openV + Math.sqrt(Math.max(0, p.openV * p.openV - 4 * p.motors * currentA * p.packOhm * needV)));
+  return (2 * needV) / (openV + Math.sqrt(Math.max(0, openV * openV - 4 * p.motors * currentA * p.packOhm * needV)));
 }
 
 /**
@@ -164,10 +178,11 @@ export function observe(p: Plant, v: number, into: Float64Array): void {
 }
 
 /** Acceleration at a speed (m/s) alone, m/s². */
-export function accelerationOf(plant: Plant): (v: number) => number {
-  const moment = newMoment();
-  return (v) => {
-    observe(plant, v, moment);
-    return moment[ACCEL]!;
-  };
+export function accelMps2(p: Plant, v: number): number {
+  const q = v * v;
+  const passive = dragAndRoll(p.road, q);
+  const resistance = passive + p.road.slopeN;
+  const free = (wheelForceN(p, v) - resistance) / p.effectiveMassKg;
+  const held = traction(p.road, q, passive);
+  return p.massKg * free + resistance > held ? (held - resistance) / p.massKg : free;
 }

@@ -1,6 +1,23 @@
 import Joi from 'joi';
 import { count, finite, innerShare, notNegative, positive, share } from '../schema/fields';
-import type { DriveRunInput } from './definition';
+import type { BatteryDefinition, DriveRunInput, MotorDefinition } from './definition';
+
+export const motorSchema = Joi.object<MotorDefinition>({
+  kvRpmPerV: positive().required(),
+  resistanceMilliOhm: positive().required(),
+  noLoadCurrentA: notNegative().required(),
+  rotorInertiaKgM2: notNegative().default(0),
+  count: count().default(1),
+});
+
+export const batterySchema = Joi.object<BatteryDefinition>({
+  cells: count().required(),
+  cellResistanceMilliOhm: notNegative().required(),
+  parallel: count().default(1),
+  capacityMah: positive().required(),
+  stateOfCharge: share().default(1),
+  maxDischargeC: positive(),
+});
 
 export const driveRunSchema = Joi.object<DriveRunInput>({
   car: Joi.object({
@@ -17,22 +34,9 @@ export const driveRunSchema = Joi.object<DriveRunInput>({
   }).required(),
   tyre: Joi.object({ radiusMm: positive().required(), mu: notNegative().required() }).required(),
   drive: Joi.object({ ratio: positive().required(), efficiency: share().required() }).required(),
-  motor: Joi.object({
-    kvRpmPerV: positive().required(),
-    resistanceMilliOhm: positive().required(),
-    noLoadCurrentA: notNegative().required(),
-    rotorInertiaKgM2: notNegative().default(0),
-    count: count().default(1),
-  }).required(),
+  motor: motorSchema.required(),
   esc: Joi.object({ currentLimitA: positive().required(), resistanceMilliOhm: notNegative().default(0) }).required(),
-  battery: Joi.object({
-    cells: count().required(),
-    cellResistanceMilliOhm: notNegative().required(),
-    parallel: count().default(1),
-    capacityMah: positive().required(),
-    stateOfCharge: share().default(1),
-    maxDischargeC: positive(),
-  }).required(),
+  battery: batterySchema.required(),
   airDensityKgM3: positive().default(1.2),
   gradePct: finite().default(0),
   throttle: share().default(1),

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { parse } from '../schema/parse';
 import { CalcError } from '../errors';
 import type { DriveRunInput } from './definition';
-import { accelerationOf, createPlant, resistanceN, tractionN, wheelForceN } from './plant';
+import { accelMps2, createPlant, resistanceN, tractionN, wheelForceN } from './plant';
 import { driveRun, simulate } from './run';
 import { driveRunSchema } from './run.schema';
 
@@ -42,7 +42,7 @@ const cars = fc
     maxTimeS: 15,
   }));
 
-const plantOf = (input: DriveRunInput) => createPlant({ airDensityKgM3: 1.2, gradePct: 0, throttle: 1, ...input });
+const plantOf = (input: DriveRunInput) => createPlant(input);
 
 describe('drive.run', () => {
   it('gives the no-load speed of the motor equations', () => {
@@ -105,7 +105,7 @@ describe('drive.run', () => {
   it('runs past the no-load speed downhill', () => {
     const run = driveRun({ ...base, gradePct: -40 });
     expect(run.topSpeedMps!).toBeGreaterThan(run.noLoadSpeedMps);
-    expect(accelerationOf(plantOf({ ...base, gradePct: -40 }))(run.topSpeedMps!)).toBeCloseTo(0, 6);
+    expect(accelMps2(plantOf({ ...base, gradePct: -40 }), run.topSpeedMps!)).toBeCloseTo(0, 6);
   });
 
   it('leaves the top speed out where nothing balances the slope', () => {
@@ -126,7 +126,7 @@ describe('drive.run', () => {
       const top = run.topSpeedMps!;
       const force = Math.min(wheelForceN(plant, top), run.topSpeedLimitedBy === 'grip' ? tractionN(plant, top) : Infinity);
       expect(Math.abs(force - resistanceN(plant, top))).toBeLessThan(1e-6 * Math.max(1, resistanceN(plant, top)));
-      const slower = [0.1, 0.3, 0.5, 0.7, 0.9, 0.99].map((share) => accelerationOf(plant)(share * top));
+      const slower = [0.1, 0.3, 0.5, 0.7, 0.9, 0.99].map((share) => accelMps2(plant, share * top));
       expect(Math.min(...slower)).toBeGreaterThan(0);
     }), { numRuns: 150 });
   });
@@ -136,7 +136,8 @@ describe('drive.run', () => {
     fc.assert(fc.property(cars, (input) => {
       const { series, stalled } = driveRun(input);
       if (stalled) return;
-      const accel = accelerationOf(plantOf(input));
+      const plant = plantOf(input);
+      const accel = (v: number) => accelMps2(plant, v);
       for (const share of [0.1, 0.3, 0.5, 0.7]) {
         const i = Math.floor(share * (series.tS.length - 2));
         if (series.limitedBy[i] !== series.limitedBy[i + 1]) continue;

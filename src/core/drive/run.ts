@@ -1,10 +1,8 @@
-import { AIR_DENSITY } from '../constants';
 import { rpmOf } from '../units/convert';
 import { ACCEL, createPlant, type Limit, LIMIT, LIMITS, newMoment, noLoadMps, observe, type Plant, resistanceN, tractionN, wheelForceN } from './plant';
 import type { DriveRunInput } from './definition';
 import { integrateRun, type Motion } from './integrateRun';
 import { observeRun, type RunSeries } from './observeRun';
-
 import { topSpeed } from './topSpeed';
 
 export interface ForceCurves {
@@ -50,31 +48,36 @@ export function driveRun(input: DriveRunInput): DriveRunResult {
 export function simulate(input: DriveRunInput, stepScale: number): DriveRunResult {
   const distanceM = input.distanceM ?? 50;
   const maxTimeS = input.maxTimeS ?? 60;
-  const plant = createPlant({ ...input, airDensityKgM3: input.airDensityKgM3 ?? AIR_DENSITY, gradePct: input.gradePct ?? 0, throttle: input.throttle ?? 1 });
+  const plant = createPlant(input);
   const start = newMoment();
   observe(plant, 0, start);
   const stalled = start[ACCEL]! <= 0;
   const top = stalled ? 0 : topSpeed(plant);
   const motion = integrateRun(plant, { topMps: top ?? Infinity, distanceM, maxTimeS, stalled, stepScale });
-  const { series, ...peaks } = observeRun(plant, motion);
-  const reached = (value: number) => !Number.isNaN(value);
-
-  return {
-    ...(top === undefined ? {} : { topSpeedMps: top, motorRpmAtTopSpeed: rpmOf(top, input.tyre.radiusMm / 1000) * input.drive.ratio }),
-    ...(stalled || top === undefined ? {} : { topSpeedLimitedBy: limitJustBelow(plant, top) }),
+  const observed = observeRun(plant, motion);
+  const run: DriveRunResult = {
     noLoadSpeedMps: noLoadMps(plant),
     launchLimitedBy: LIMITS[start[LIMIT]!]!,
-    peakAccelMps2: peaks.peakAccelMps2,
-    ...(reached(motion.timeToDistanceS) ? { timeToDistanceS: motion.timeToDistanceS, speedAtDistanceMps: motion.speedAtDistanceMps } : {}),
-    ...(reached(motion.timeTo95PctS) ? { timeTo95PctS: motion.timeTo95PctS } : {}),
-    peakMotorCurrentA: peaks.peakMotorCurrentA,
-    peakBatteryCurrentA: peaks.peakBatteryCurrentA,
-    minBatteryVoltageV: plant.openV - peaks.peakBatteryCurrentA * plant.packOhm,
+    peakAccelMps2: observed.peakAccelMps2,
+    peakMotorCurrentA: observed.peakMotorCurrentA,
+    peakBatteryCurrentA: observed.peakBatteryCurrentA,
+    minBatteryVoltageV: plant.openV - observed.peakBatteryCurrentA * plant.packOhm,
     stalled,
-    series,
+    series: observed.series,
     forces: forceCurves(plant, top ? 1.1 * top : noLoadMps(plant)),
-    notes: notesOn(input, motion, { stalled, top, maxTimeS, peakA: peaks.peakBatteryCurrentA }),
+    notes: notesOn(input, motion, { stalled, top, maxTimeS, peakA: observed.peakBatteryCurrentA }),
   };
+  if (top !== undefined) {
+    run.topSpeedMps = top;
+    run.motorRpmAtTopSpeed = rpmOf(top, input.tyre.radiusMm / 1000) * input.drive.ratio;
+    if (!stalled) run.topSpeedLimitedBy = limitJustBelow(plant, top);
+  }
+  if (!Number.isNaN(motion.timeToDistanceS)) {
+    run.timeToDistanceS = motion.timeToDistanceS;
+    run.speedAtDistanceMps = motion.speedAtDistanceMps;
+  }
+  if (!Number.isNaN(motion.timeTo95PctS)) run.timeTo95PctS = motion.timeTo95PctS;
+  return run;
 }
 
 function notesOn({ battery }: DriveRunInput, motion: Motion, run: { stalled: boolean; top: number | undefined; maxTimeS: number; peakA: number }): string[] {

@@ -1,7 +1,7 @@
-import { AIR_DENSITY, airDensityAt } from '../constants';
+import { AIR_DENSITY, airDensityAt, RAD_PER_S_PER_RPM } from '../constants';
 import type { ChosenSurface } from '../build/brief';
 import type { BuildDocument } from '../build/document';
-import { type ChosenTyre, overallEfficiency, overallRatio } from '../build/drive';
+import { type ChosenTyre, type Drive, motorsInAll, overallEfficiency, overallRatio } from '../build/drive';
 import type { DriveRunInput } from './definition';
 
 /** What a run differs in from the build as it stands. */
@@ -79,9 +79,9 @@ export function runInputOf(document: BuildDocument, surface: ChosenSurface, cond
         resistanceMilliOhm: motor!.resistanceMilliOhm,
         noLoadCurrentA: motor!.noLoadCurrentA,
         rotorInertiaKgM2: motor!.rotorInertiaKgM2,
-        count: drive.motorCount ?? 1,
+        count: motorsInAll(drive),
       },
-      esc: { currentLimitA: controller!.currentLimitA, resistanceMilliOhm: controller!.resistanceMilliOhm },
+      esc: { currentLimitA: Math.min(controller!.currentLimitA, drive.currentLimitA ?? Infinity, clutchCurrentA(drive)), resistanceMilliOhm: controller!.resistanceMilliOhm },
       battery: {
         cells: battery!.cells,
         cellResistanceMilliOhm: battery!.cellResistanceMilliOhm,
@@ -92,9 +92,15 @@ export function runInputOf(document: BuildDocument, surface: ChosenSurface, cond
       },
       airDensityKgM3: conditions.ambientC === undefined ? AIR_DENSITY : airDensityAt(conditions.ambientC),
       gradePct: conditions.gradePct ?? 0,
+      throttle: drive.throttleLimit ?? 1,
       distanceM: conditions.distanceM ?? brief.distanceM ?? 50,
     },
   };
+}
+
+/** Motor current whose torque the slip clutch just passes on; more turns the clutch and not the wheels. */
+function clutchCurrentA({ clutchNm, motor }: Drive): number {
+  return clutchNm === undefined || !motor ? Infinity : clutchNm * motor.kvRpmPerV * RAD_PER_S_PER_RPM + motor.noLoadCurrentA;
 }
 
 /** Names of the entries that are undefined. */

@@ -1,5 +1,5 @@
 import { bisect } from '../numeric/root';
-import { accelerationOf, noLoadMps, type Plant } from './plant';
+import { accelMps2, noLoadMps, type Plant } from './plant';
 
 const SCAN = 48;
 const FASTEST_MPS = 1000;
@@ -10,12 +10,11 @@ const FASTEST_MPS = 1000;
  * @returns undefined where none exists up to 1000 m/s
  */
 export function topSpeed(plant: Plant): number | undefined {
-  const accel = accelerationOf(plant);
   const noLoad = noLoadMps(plant);
   const step = noLoad / SCAN;
   let low = 0;
   for (let high = step; low < FASTEST_MPS; high = high < noLoad ? high + step : high * 1.1) {
-    if (accel(high) <= 0) return bisect((v) => (accel(v) > 0 ? 1 : -1), low, high);
+    if (accelMps2(plant, high) <= 0) return bisect((v) => (accelMps2(plant, v) > 0 ? 1 : -1), low, high);
     low = high;
   }
   return undefined;

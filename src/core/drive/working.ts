@@ -9,8 +9,6 @@ import type { DriveRunResult } from './run';
 const DRIVES = 'DC-motor equations';
 const GILLESPIE = 'Gillespie, Fundamentals of Vehicle Dynamics, ch. 2';
 
-const filled = (input: DriveRunInput) => ({ ...input, airDensityKgM3: input.airDensityKgM3 ?? 1.2, gradePct: input.gradePct ?? 0, throttle: input.throttle ?? 1 });
-
 /** How the resistance at a speed (m/s) comes about. */
 export function workingResistance(input: DriveRunInput, speedMps: number): WorkingStep[] {
   const { car } = input;
@@ -29,7 +27,7 @@ export function workingResistance(input: DriveRunInput, speedMps: number): Worki
 /** How the top speed comes about: no-load speed, then where drive and resistance meet. */
 export function workingTopSpeed(input: DriveRunInput, result: DriveRunResult): WorkingStep[] {
   const { motor, battery, drive, tyre } = input;
-  const plant = createPlant(filled(input));
+  const plant = createPlant(input);
   const openV = plant.openV;
   const steps: WorkingStep[] = [
     { label: 'Pack at rest', formula: `${battery.cells} · ${plain(cellVolts(battery.stateOfCharge ?? 1))} V`, value: openV, quantity: 'voltageV', source: 'open-circuit table of a lithium polymer cell' },
@@ -48,7 +46,7 @@ export function workingTopSpeed(input: DriveRunInput, result: DriveRunResult): W
 /** What the tyres and the motor can do at rest. */
 export function workingLaunch(input: DriveRunInput, result: DriveRunResult): WorkingStep[] {
   const { car, tyre, motor, drive } = input;
-  const plant = createPlant(filled(input));
+  const plant = createPlant(input);
   const torque = 1 / (motor.kvRpmPerV * RAD_PER_S_PER_RPM);
   return [
     { label: 'Torque of an ampere', formula: `60 / (2π · ${plain(motor.kvRpmPerV, 4)} rpm/V) = ${plain(torque)} Nm/A`, source: DRIVES },

@@ -2,7 +2,7 @@ import Joi, { type ObjectSchema } from 'joi';
 import { compoundFigures, motorFigures, tyreFigures } from '../build/drive.schema';
 import { STAGE_KINDS } from '../build/drive';
 import { batteryFigures, controllerFigures } from '../build/power.schema';
-import { identifier, notNegative, positive, share, text } from '../schema/fields';
+import { count, identifier, notNegative, positive, share, text } from '../schema/fields';
 import { parse } from '../schema/parse';
 import { LIBRARY_KINDS, type LibraryFigures, type LibraryItem, type LibraryKind } from './items';
 
@@ -23,6 +23,7 @@ const figuresSchemas: { readonly [K in LibraryKind]: ObjectSchema<LibraryFigures
   }),
   compound: Joi.object({ name, ...compoundFigures }),
   stage: Joi.object({ name, kind: Joi.valid(...STAGE_KINDS).required(), efficiency: share().required() }),
+  gear: Joi.object({ name, role: Joi.valid('pinion', 'wheel').required(), teeth: count().max(1000).required(), moduleMm: positive().max(20).required() }),
   sizeClass: Joi.object({ name, massBudgetG: positive().required() }),
 };
 

@@ -1,8 +1,9 @@
 import type { ChosenSurface, SizeClass } from '../build/brief';
 import type { ChosenMotor, ChosenTyre, StageKind } from '../build/drive';
 import type { ChosenBattery, ChosenController } from '../build/power';
+import type { GearAtHand } from '../drive/teeth';
 
-export const LIBRARY_KINDS = ['motor', 'battery', 'controller', 'tyre', 'surface', 'compound', 'stage', 'sizeClass'] as const;
+export const LIBRARY_KINDS = ['motor', 'battery', 'controller', 'tyre', 'surface', 'compound', 'stage', 'gear', 'sizeClass'] as const;
 export type LibraryKind = (typeof LIBRARY_KINDS)[number];
 
 /** What the workshop holds of each kind; a build copies the figures. */
@@ -15,6 +16,7 @@ export interface LibraryFigures {
   surface: Omit<ChosenSurface, 'id' | 'libraryId'>;
   compound: { name: string } & Pick<ChosenTyre, 'hardFactor' | 'looseFactor'>;
   stage: { name: string; kind: StageKind; efficiency: number };
+  gear: GearAtHand;
   sizeClass: Omit<SizeClass, 'libraryId'>;
 }
 
@@ -32,6 +34,7 @@ export const KIND_NAMES: Readonly<Record<LibraryKind, { one: string; many: strin
   surface: { one: 'surface', many: 'Surfaces' },
   compound: { one: 'compound', many: 'Tyre compounds' },
   stage: { one: 'stage', many: 'Reduction stages' },
+  gear: { one: 'gear', many: 'Gears at hand' },
   sizeClass: { one: 'size class', many: 'Size classes' },
 };
 
@@ -50,3 +53,6 @@ export function tyreForBuild(tyre: LibraryItem<'tyre'>, items: readonly LibraryI
     looseFactor: compound?.data.looseFactor ?? 1,
   };
 }
+
+/** The gears that lie in the workshop. */
+export const gearsAtHand = (items: readonly LibraryItem[]): GearAtHand[] => itemsOf(items, 'gear').map(({ data }) => data);

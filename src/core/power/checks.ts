@@ -1,5 +1,5 @@
 import type { CheckDefinition, Proposal, Subject } from '../checks/check';
-import { CHARGED_CELL_V, USUAL_CUTOFF_V } from '../build/power';
+import { CHARGED_CELL_V, chargedV, USUAL_CUTOFF_V } from '../build/power';
 import { RAD_PER_S_PER_RPM } from '../constants';
 import { createPlant, resistanceN } from '../drive/plant';
 import { plain } from '../units/plain';
@@ -20,20 +20,20 @@ const volts: CheckDefinition = {
     const { battery, controller } = document.power;
     const { motor } = document.drive;
     if (!battery || !controller || !motor) return { missing: [...(battery ? [] : ['pack']), ...(controller ? [] : ['controller']), ...(motor ? [] : ['motor'])] };
-    const charged = battery.cells * CHARGED_CELL_V;
+    const charged = chargedV(battery.cells);
     const weaker = controller.maxV <= motor.maxV ? 'controller' : 'motor';
     const limit = Math.min(controller.maxV, motor.maxV);
     return {
       value: charged,
       limit,
-      why: `A fresh pack of ${battery.cells} cells gives ${plain(charged)} V; the ${weaker} bears ${plain(limit)} V.`,
+      why: `A fresh pack of ${battery.cells} ${battery.cells === 1 ? 'cell' : 'cells'} gives ${plain(charged)} V; the ${weaker} bears ${plain(limit)} V.`,
       working: [{ label: 'Charged', formula: `${battery.cells} · ${CHARGED_CELL_V} V`, value: charged, quantity: 'voltageV' }],
     };
   },
   propose: ({ document }) => {
     const battery = document.power.battery;
     if (!battery || battery.cells < 2) return [];
-    return [{ text: `${battery.cells - 1} cells instead of ${battery.cells}`, patch: [{ path: ['power', 'battery', 'cells'], value: battery.cells - 1 }], cost: 2 }];
+    return [{ text: `${battery.cells - 1} ${battery.cells === 2 ? 'cell' : 'cells'} instead of ${battery.cells}`, patch: [{ path: ['power', 'battery', 'cells'], value: battery.cells - 1 }], cost: 2 }];
   },
 };
 
@@ -50,7 +50,7 @@ const controllerCurrent: CheckDefinition = {
     const target = subject.document.brief.targetMps;
     if (!input.ok || target === undefined) return { missing: [...(input.ok ? [] : input.missing), ...(target === undefined ? ['wished speed'] : [])] };
     const { motor, drive, tyre } = input.value;
-    const resistance = resistanceN(createPlant({ ...input.value, airDensityKgM3: 1.2, gradePct: 0, throttle: 1 }), target);
+    const resistance = resistanceN(createPlant(input.value), target);
     const torque = (resistance * (tyre.radiusMm / 1000)) / ((motor.count ?? 1) * drive.ratio * drive.efficiency);
     const amps = torque * motor.kvRpmPerV * RAD_PER_S_PER_RPM + motor.noLoadCurrentA;
     const rating = subject.document.power.controller!.continuousA;

@@ -8,7 +8,7 @@ interface Description {
   items?: Description[];
   rules?: { name: string; args?: Record<string, unknown> }[];
   dependencies?: { rel: string; peers?: string[]; peer?: string; key?: { path?: string[] } }[];
-  matches?: { schema?: Description }[];
+  matches?: { schema?: Description; then?: Description; otherwise?: Description }[];
   patterns?: { rule: Description }[];
 }
 
@@ -39,7 +39,7 @@ function bodyOf(d: Description): JsonSchema {
     case 'boolean': return { type: 'boolean' };
     case 'array': return { type: 'array', ...(d.items ? { items: d.items.length === 1 ? convert(d.items[0]!) : { anyOf: d.items.map(convert) } } : {}), ...listRules(d) };
     case 'object': return objectBody(d);
-    case 'alternatives': return { anyOf: (d.matches ?? []).flatMap((match) => (match.schema ? [convert(match.schema)] : [])) };
+    case 'alternatives': return { anyOf: (d.matches ?? []).flatMap(({ schema, then, otherwise }) => (schema && !then ? [schema] : [then, otherwise]).flatMap((one) => (one ? [convert(one)] : []))) };
     default: return {};
   }
 }
@@ -63,11 +63,15 @@ function dependenciesOf(d: Description): JsonSchema {
   for (const { rel, peers = [] } of d.dependencies ?? []) {
     const names = peers.map((peer) => (typeof peer === 'string' ? peer : String((peer as { key?: string }).key)));
     if (rel === 'xor') all.push({ oneOf: names.map((name) => ({ required: [name] })) });
+    else if (rel === 'oxor') all.push({ not: { required: names } });
     else if (rel === 'or') all.push({ anyOf: names.map((name) => ({ required: [name] })) });
     else if (rel === 'and') for (const name of names) dependentRequired[name] = names.filter((other) => other !== name);
     else if (rel === 'with') {
       const key = (d.dependencies ?? []).find((dependency) => dependency.peers === peers) as { key?: string } | undefined;
       if (key?.key) dependentRequired[String(key.key)] = names;
+    } else if (rel === 'without') {
+      const key = (d.dependencies ?? []).find((dependency) => dependency.peers === peers) as { key?: string } | undefined;
+      if (key?.key) all.push(...names.map((name) => ({ not: { required: [String(key.key), name] } })));
     }
   }
   return { ...(all.length > 0 ? { allOf: all } : {}), ...(Object.keys(dependentRequired).length > 0 ? { dependentRequired } : {}) };
@@ -85,7 +89,8 @@ function numberRules(d: Description): JsonSchema {
     if (name) body[name] = argument(rule);
   }
   delete body[''];
-  return body;
+  // a limit set by another field has no word in JSON Schema
+  return Object.fromEntries(Object.entries(body).filter(([, limit]) => typeof limit !== 'object'));
 }
 
 function textRules(d: Description): JsonSchema {

@@ -34,6 +34,7 @@ function pathOf(detail: ValidationErrorItem): string {
     'object.and': context.missing?.[0],
     'object.missing': context.peers?.[0],
     'object.xor': context.present?.[0] ?? context.peers?.[0],
+    'object.oxor': context.present?.[0],
     'object.with': context.peer,
     'object.without': context.main,
   };
@@ -55,6 +56,7 @@ function messageOf(detail: ValidationErrorItem): string {
     case 'string.empty': return 'must not be empty';
     case 'number.integer': return 'must be a whole number';
     case 'any.only': return `must be one of ${list(context?.valids)}`;
+    case 'object.oxor':
     case 'object.xor': return `give exactly one of ${list(context?.peers)}`;
     case 'object.missing': return `give one of ${list(context?.peers)}`;
     case 'object.and': return `is missing: it belongs to ${list(context?.present)}`;

@@ -1,14 +1,14 @@
-import { applyPatch } from '@/core/build/patch';
 import { parseDocument } from '@/core/build/document.schema';
 import { evaluateBuild } from '@/core/checks/evaluate';
 import { measuredOf } from '@/core/field/measured';
 import { predictRun } from '@/core/field/predictRun';
-import { MARSH_HARE_FAILURES, MARSH_HARE_RUNS, marshHareA, marshHareB } from './marshHare';
+import { MARSH_HARE_FAILURES, MARSH_HARE_RUNS, marshHareA } from './marshHare';
+import { marshHareDocuments } from './marshHareRevisions';
 import { measuredRun } from './measuredRuns';
 import { normalFrom, randomFrom } from './random';
 import { tinWren } from './tinWren';
 
-const documents = { A: marshHareA, B: applyPatch(marshHareA, marshHareB) };
+const documents = marshHareDocuments();
 const state = (document: typeof marshHareA, id: string) => evaluateBuild(document).find((check) => check.id === id)!;
 
 describe('the demo workshop', () => {
@@ -20,8 +20,24 @@ describe('the demo workshop', () => {
     expect(evaluateBuild(documents.B).filter((check) => check.state === 'over')).toEqual([]);
   });
 
+  it('goes on: C too hot for its glue, D cool, all but one check clear', () => {
+    expect(state(documents.C, 'drive.heat')).toMatchObject({ state: 'over', why: expect.stringContaining("pinion's glue") });
+    expect(state(documents.D, 'drive.heat').state).toBe('clear');
+    const checks = evaluateBuild(documents.D).filter((check) => check.state !== 'unknown');
+    expect(checks.filter((check) => check.state === 'over')).toEqual([]);
+    expect(checks.filter((check) => check.state === 'tight')).toHaveLength(1);
+  });
+
+  it('was measured a little hotter than first guessed, and says so by its calibration', () => {
+    const { factor, residualC } = documents.D.drive.heat!.calibration!;
+    // hidden: 1.2 times the first guess, with a motor of 6 % more resistance, read within 3 K
+    expect(factor).toBeGreaterThan(1.05);
+    expect(factor).toBeLessThan(1.5);
+    expect(residualC).toBeLessThan(4);
+  });
+
   it('holds valid documents, and one that is not finished', () => {
-    for (const document of [documents.A, documents.B, tinWren]) expect(parseDocument(document)).toEqual(document);
+    for (const document of [...Object.values(documents), tinWren]) expect(parseDocument(document)).toEqual(document);
     expect(evaluateBuild(tinWren).some((check) => check.state === 'unknown')).toBe(true);
   });
 

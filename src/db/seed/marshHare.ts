@@ -20,7 +20,7 @@ export const marshHareA: BuildDocument = {
     motor: motor('motor-540-sensored-13'),
     motorCount: 1,
     stages: [
-      { id: 'spur', kind: 'spur', pinionTeeth: 13, wheelTeeth: 71, efficiency: 0.95 },
+      { id: 'spur', kind: 'spur', pinionTeeth: 13, wheelTeeth: 71, efficiency: 0.95, moduleMm: 0.8, faceWidthMm: 6, backlashMm: 0.08, slotMinMm: 33, slotMaxMm: 40, pinion: { boreMm: 3.17, flatDepthMm: 0.4 }, wheel: { boreMm: 8, hexAcrossFlatsMm: 9 } },
       { id: 'bevel', kind: 'bevel', pinionTeeth: 15, wheelTeeth: 39, efficiency: 0.93 },
     ],
     shaftEfficiency: 0.97,
@@ -54,6 +54,7 @@ export const marshHareA: BuildDocument = {
       { id: 'servo', name: 'Steering servo', kind: 'servo' },
       { id: 'regulator', name: 'Regulator', kind: 'regulator' },
       { id: 'receiver', name: 'Receiver', kind: 'receiver' },
+      { id: 'controller', name: 'Controller', kind: 'controller' },
     ],
   },
 };
@@ -61,6 +62,7 @@ export const marshHareA: BuildDocument = {
 /** What revision B changes: a longer ratio and a gear twice as wide, which weighs a little more. */
 export const marshHareB: Patch = [
   { path: ['drive', 'stages', 'spur', 'pinionTeeth'], value: 17 },
+  { path: ['drive', 'stages', 'spur', 'faceWidthMm'], value: 12 },
   { path: ['parts', 'items', 'mainGear', 'name'], value: 'Main gear, face 12 mm' },
   { path: ['chassis', 'massG'], value: 1603 },
 ];
@@ -68,15 +70,54 @@ export const marshHareB: Patch = [
 export const WHY_B = 'A runs cold and tops out under the wish: the ratio is too short. The main gear stripped on a landing: twice the face.';
 export const EXPECTED_B = 'Over 30 km/h on mown grass, and no tooth lost.';
 
+/** What revision C changes: a hot motor for the wet meadow, its pinion glued on, a shell against the rain, and a carrier turned on the bed. */
+export const marshHareC: Patch = [
+  { path: ['drive', 'motor'], value: motor('motor-540-sensored-10') },
+  { path: ['drive', 'heat'], value: { preset: 'grass', cruiseMps: 8, body: 'closed', ambientC: 24, pinionJoint: 'cyanoacrylate', mountMaterial: 'abs' } },
+  { path: ['parts', 'items', 'carrier', 'name'], value: 'Rear carrier, turned on the bed' },
+  { path: ['chassis', 'massG'], value: 1611 },
+];
+
+export const WHY_C = 'The rear carrier split along its layers: turned on the bed and re-shaped. A faster motor for the wet meadow, and a shell against the rain.';
+export const EXPECTED_C = 'Through tall wet grass without slowing, and no split carrier.';
+
+/** Minutes into a pack at which the motor case of C was measured. */
+export const READ_AT_MINUTES_C = [4, 8] as const;
+
+/** What revision D changes; the cooling that C's readings gave holds for its motor too, which is as large. */
+export const marshHareD: Patch = [
+  { path: ['drive', 'motor'], value: motor('motor-540-sensored-17') },
+  { path: ['drive', 'stages', 'spur', 'pinionTeeth'], value: 21 },
+  { path: ['drive', 'heat', 'housing'], value: 'heatsink' },
+  { path: ['drive', 'heat', 'pinionJoint'], value: 'screw' },
+  { path: ['drive', 'heat', 'cruiseMps'], value: 7 },
+  { path: ['drive', 'heat', 'readings'], value: undefined },
+  { path: ['parts', 'items', 'plate', 'name'], value: 'Chassis plate, pocketed' },
+  { path: ['chassis', 'massG'], value: 1550 },
+];
+
+export const WHY_D = 'The glued pinion walked off a hot shaft: a motor of another constant with a heat sink, the pinion on a set screw. The plate pocketed to get the mass down.';
+export const EXPECTED_D = 'A whole pack with the motor case under 60 °C.';
+
 /** Runs with what differs from one to the next; times are made by the model with hidden figures of its own. */
 export const MARSH_HARE_RUNS = [
   { id: 'mh-a-timed-1', letter: 'A', kind: 'timedDistance', ranAt: '2026-04-11T13:40:00.000Z', ambientC: 14, packVBefore: 8.36, packVAfter: 8.02, drivenMinutes: 6, note: 'Motor only hand-warm afterwards.' },
   { id: 'mh-a-timed-2', letter: 'A', kind: 'timedDistance', ranAt: '2026-04-12T09:55:00.000Z', ambientC: 11, packVBefore: 8.3, packVAfter: 7.98, drivenMinutes: 5, note: 'Grass damp.' },
   { id: 'mh-a-launch-1', letter: 'A', kind: 'launch', ranAt: '2026-04-12T10:20:00.000Z', ambientC: 12, packVBefore: 8.1, packVAfter: 8.0, drivenMinutes: 3 },
   { id: 'mh-b-timed-1', letter: 'B', kind: 'timedDistance', ranAt: '2026-04-25T14:10:00.000Z', ambientC: 17, packVBefore: 8.34, packVAfter: 7.95, drivenMinutes: 7, note: 'Third attempt straightest.' },
+  { id: 'mh-b-timed-2', letter: 'B', kind: 'timedDistance', ranAt: '2026-04-26T09:30:00.000Z', ambientC: 13, packVBefore: 8.37, packVAfter: 8.05, drivenMinutes: 9 },
+  { id: 'mh-b-launch-1', letter: 'B', kind: 'launch', ranAt: '2026-04-26T09:50:00.000Z', ambientC: 13, packVBefore: 8.05, packVAfter: 7.96, drivenMinutes: 4 },
+  { id: 'mh-b-timed-3', letter: 'B', kind: 'timedDistance', ranAt: '2026-05-03T16:20:00.000Z', ambientC: 19, packVBefore: 8.33, packVAfter: 7.9, drivenMinutes: 12, note: 'Logger on board for the first time over the whole pack.' },
+  { id: 'mh-c-timed-1', letter: 'C', kind: 'timedDistance', ranAt: '2026-05-16T10:15:00.000Z', ambientC: 22, packVBefore: 8.36, packVAfter: 7.9, drivenMinutes: 8, note: 'Shell on, wet grass at the edges.' },
+  { id: 'mh-c-timed-2', letter: 'C', kind: 'timedDistance', ranAt: '2026-05-16T11:05:00.000Z', ambientC: 24, packVBefore: 8.34, packVAfter: 7.84, drivenMinutes: 9, note: 'Motor too hot to touch: 8 minutes was all.' },
+  { id: 'mh-c-launch-1', letter: 'C', kind: 'launch', ranAt: '2026-05-17T09:10:00.000Z', ambientC: 18, packVBefore: 8.2, packVAfter: 8.08, drivenMinutes: 3 },
+  { id: 'mh-c-timed-3', letter: 'C', kind: 'timedDistance', ranAt: '2026-05-17T09:40:00.000Z', ambientC: 19, packVBefore: 8.08, packVAfter: 7.8, drivenMinutes: 6 },
+  { id: 'mh-d-timed-1', letter: 'D', kind: 'timedDistance', ranAt: '2026-05-30T13:30:00.000Z', ambientC: 21, packVBefore: 8.36, packVAfter: 8.0, drivenMinutes: 10 },
+  { id: 'mh-d-timed-2', letter: 'D', kind: 'timedDistance', ranAt: '2026-05-30T14:10:00.000Z', ambientC: 22, packVBefore: 8.32, packVAfter: 7.97, drivenMinutes: 11, note: 'Motor warm, no more.' },
+  { id: 'mh-d-launch-1', letter: 'D', kind: 'launch', ranAt: '2026-05-31T09:20:00.000Z', ambientC: 17, packVBefore: 8.1, packVAfter: 8.02, drivenMinutes: 4 },
 ] as const;
 
-export const MARSH_HARE_FAILURES: readonly (FailureSheet & { letter: string })[] = [
+export const MARSH_HARE_FAILURES: readonly (FailureSheet & { letter: 'A' | 'B' | 'C' | 'D' })[] = [
   {
     letter: 'A',
     id: 'mh-a-tooth',
@@ -100,5 +141,93 @@ export const MARSH_HARE_FAILURES: readonly (FailureSheet & { letter: string })[]
     hours: 1.5,
     story: 'The horn screw had worked loose; steering wandered off centre.',
     occurredAt: '2026-04-12T10:30:00.000Z',
+    fix: 'Thread lock.',
+    fixRevisionId: 'marsh-hare-b',
+  },
+  {
+    letter: 'B',
+    id: 'mh-b-carrier',
+    mode: 'layerSplit',
+    partId: 'carrier',
+    partName: 'Rear carrier',
+    runId: 'mh-b-timed-3',
+    hours: 3.1,
+    story: 'Split flat along the layers beside the hinge pin after a bump at speed.',
+    occurredAt: '2026-05-03T16:35:00.000Z',
+    fix: 'Turned on the bed so that the load runs along the layers, and thicker round the pin.',
+    fixRevisionId: 'marsh-hare-c',
+  },
+  {
+    letter: 'B',
+    id: 'mh-b-restart',
+    mode: 'restart',
+    partId: 'regulator',
+    partName: 'Regulator',
+    runId: 'mh-b-launch-1',
+    story: 'Full lock against a clod: everything went dead for a second and came back with the motor live.',
+    occurredAt: '2026-04-26T09:55:00.000Z',
+    fix: 'A regulator of its own for the servo.',
+    fixRevisionId: 'marsh-hare-c',
+  },
+  {
+    letter: 'B',
+    id: 'mh-b-link',
+    mode: 'loosening',
+    partId: 'frontLink',
+    partName: 'Front link',
+    runId: 'mh-b-timed-2',
+    hours: 2.6,
+    story: 'The link popped off its ball; the arm did not fall under its own weight.',
+    occurredAt: '2026-04-26T09:40:00.000Z',
+    fix: 'Ball seat opened by 0.1 mm until the arm falls.',
+    fixRevisionId: 'marsh-hare-c',
+  },
+  {
+    letter: 'C',
+    id: 'mh-c-pinion',
+    mode: 'unbonding',
+    partId: 'pinion',
+    partName: 'Pinion',
+    runId: 'mh-c-timed-2',
+    hours: 0.4,
+    story: 'Whine, then no drive: the glued pinion had walked off the hot shaft in wet grass.',
+    occurredAt: '2026-05-16T11:14:00.000Z',
+    fix: 'Another motor constant, a heat sink, and a set screw in place of glue.',
+    fixRevisionId: 'marsh-hare-d',
+  },
+  {
+    letter: 'C',
+    id: 'mh-c-wet',
+    mode: 'waterIngress',
+    partId: 'controller',
+    partName: 'Controller',
+    runId: 'mh-c-timed-3',
+    story: 'Cut out in the wet, dead for an hour, alive again when dry.',
+    occurredAt: '2026-05-17T09:46:00.000Z',
+    fix: 'Moved up under the deck, plugs greased.',
+    fixRevisionId: 'marsh-hare-d',
+  },
+  {
+    letter: 'C',
+    id: 'mh-c-arm',
+    mode: 'bend',
+    partId: 'steeringArm',
+    partName: 'Steering arm',
+    runId: 'mh-c-launch-1',
+    hours: 4.2,
+    story: 'Bent at the kerb stone by the gate.',
+    occurredAt: '2026-05-17T09:14:00.000Z',
+    fix: 'Two millimetres thicker.',
+    fixRevisionId: 'marsh-hare-d',
+  },
+  {
+    letter: 'D',
+    id: 'mh-d-bumper',
+    mode: 'crack',
+    partId: 'bumper',
+    partName: 'Bumper',
+    hours: 1.1,
+    story: 'Cracked at the mounting holes in a drop from the bench.',
+    occurredAt: '2026-05-31T10:00:00.000Z',
   },
 ];

@@ -1,6 +1,10 @@
 import type { BuildDocument } from '@/core/build/document';
+import type { HeatReading } from '@/core/build/heat';
+import { driveEndurance } from '@/core/drive/endurance';
+import { enduranceInputOf } from '@/core/drive/enduranceOfBuild';
 import { predictRun } from '@/core/field/predictRun';
 import type { Conditions, RunSheet } from '@/core/field/records';
+import { interpolate } from '@/core/numeric/interpolate';
 import type { MARSH_HARE_RUNS } from './marshHare';
 import { normalFrom } from './random';
 
@@ -30,4 +34,20 @@ export function measuredRun(run: (typeof MARSH_HARE_RUNS)[number], document: Bui
   const normal = normalFrom(seed);
   const attempts = Array.from({ length: ATTEMPTS }, (_unused, index) => ({ id: `${id}-${index + 1}`, frames: Math.round(truth.value.timeS * (1 + TIME_SPREAD * normal()) * CAPTURE_FPS), captureFps: CAPTURE_FPS }));
   return { id, kind, ranAt, attempts, conditions, drivenMinutes, ...more, document };
+}
+
+/** How much worse the shell of the true car lets the motor's heat out than the first guess, and a probe's error, K. */
+const TRUE_COOLING = 1.2;
+const PROBE_ERROR_K = 3;
+
+/** Case temperatures as the true car would have them, read with a seeded error. */
+export function measuredReadings(document: BuildDocument, atMinutes: readonly number[], seed: number): HeatReading[] {
+  const car = trueCar(document);
+  const input = enduranceInputOf(car, car.brief.surfaces[0]!);
+  if (!input.ok) throw new Error(`the demo car has no heat: ${input.missing.join(', ')}`);
+  const { thermal } = input.value;
+  const { series } = driveEndurance({ ...input.value, thermal: { ...thermal, caseLimitC: undefined, windingLimitC: 400, caseToAmbientKPerW: TRUE_COOLING * thermal.caseToAmbientKPerW } });
+  const normal = normalFrom(seed);
+  const points = series.tS.map((t, index) => [t / 60, series.caseC[index]!] as const);
+  return atMinutes.map((minutes) => ({ id: `after-${minutes}`, minutes, caseC: Math.round(interpolate(points, minutes) + PROBE_ERROR_K * normal()) }));
 }

@@ -1,0 +1,36 @@
+import type { BuildDocument } from '../build/document';
+import type { Patch } from '../build/patch';
+import { chargedV } from '../build/power';
+import { plain } from '../units/plain';
+import { rewound } from './rewind';
+
+/** One change worth trying against heat. */
+export interface WhatIf {
+  readonly id: string;
+  readonly text: string;
+  readonly patch: Patch;
+}
+
+/** One click each: a heat sink, the other body, other constants of the same motor, a cell more or less where the voltage allows. */
+export function heatWhatIfs({ drive, power }: BuildDocument): WhatIf[] {
+  const { motor, heat = {} } = drive;
+  const { battery, controller } = power;
+  const sink = heat.housing === 'heatsink';
+  const closed = heat.body === 'closed';
+  const cells = (count: number): WhatIf[] => {
+    if (!battery || count < 1 || chargedV(count) > Math.min(controller?.maxV ?? Infinity, motor?.maxV ?? Infinity)) return [];
+    return [{ id: `cells-${count > battery.cells ? 'more' : 'less'}`, text: `${count} ${count === 1 ? 'cell' : 'cells'} instead of ${battery.cells}`, patch: [{ path: ['power', 'battery', 'cells'], value: count }] }];
+  };
+  const wound = (id: string, factor: number): WhatIf[] => {
+    if (!motor) return [];
+    const other = rewound(motor, factor);
+    return [{ id, text: `A motor of ${plain(other.kvRpmPerV, 4)} rpm/V`, patch: [{ path: ['drive', 'motor'], value: other }] }];
+  };
+  return [
+    { id: 'sink', text: sink ? 'No heat sink on the motor' : 'A heat sink on the motor', patch: [{ path: ['drive', 'heat', 'housing'], value: sink ? undefined : 'heatsink' }] },
+    { id: 'body', text: closed ? 'The body open over the motor' : 'The body closed over the motor', patch: [{ path: ['drive', 'heat', 'body'], value: closed ? 'open' : 'closed' }] },
+    ...wound('slower', 0.8),
+    ...wound('faster', 1.25),
+    ...(battery ? [...cells(battery.cells - 1), ...cells(battery.cells + 1)] : []),
+  ];
+}
