@@ -15,6 +15,8 @@ export interface QuantityFieldProps {
   limits?: Limits;
   /** Shown in the empty field, in stored units. */
   example?: number;
+  /** What counts while the field is empty, in stored units. */
+  usual?: number;
   /** The same field in the ghost. */
   ghost?: number;
   disabled?: boolean;
@@ -24,7 +26,7 @@ export interface QuantityFieldProps {
 }
 
 /** A number with its unit. It accepts other units, says what it understood, and keeps what is not valid without saving it. */
-export function QuantityField({ label, quantity, value, onChange, limits, example, ghost, disabled, digits = 5, after, autoFocus }: QuantityFieldProps) {
+export function QuantityField({ label, quantity, value, onChange, limits, example, usual, ghost, disabled, digits = 5, after, autoFocus }: QuantityFieldProps) {
   const { reader, marks } = useReader();
   const id = useId();
   const [text, setText] = useState<string>();
@@ -78,7 +80,7 @@ export function QuantityField({ label, quantity, value, onChange, limits, exampl
           autoFocus={autoFocus}
           disabled={disabled}
           value={text ?? shown}
-          placeholder={example === undefined ? '' : `e.g. ${formatQuantity(example, quantity, reader, 4).number}`}
+          placeholder={usual !== undefined ? formatQuantity(usual, quantity, reader, 3).number : example === undefined ? '' : `e.g. ${formatQuantity(example, quantity, reader, 4).number}`}
           aria-invalid={say?.bad === true}
           aria-describedby={say?.words ? `${id}-say` : undefined}
           onFocus={() => (focused.current = true)}

@@ -2,25 +2,32 @@ import { expect, field, freshName, readyBuild, saved, test, toSegment } from './
 
 const SEGMENTS = ['brief', 'drive', 'power', 'chassis', 'suspension', 'parts', 'print', 'field', 'learn'];
 
-test('every page reads on a phone, in one column', async ({ page }) => {
-  await page.setViewportSize({ width: 390, height: 844 });
-  for (const path of ['/', '/library', ...SEGMENTS.map((segment) => `/builds/marsh-hare/B/${segment}`)]) {
-    await page.goto(path);
-    await expect(page.getByRole('main')).toBeVisible();
-    const wide = await page.evaluate(() => document.documentElement.scrollWidth);
-    expect({ path, wide }).toEqual({ path, wide: 390 });
-  }
-});
+const PHONE_PAGES = {
+  'the garage, the library and every segment': ['/', '/library', ...SEGMENTS.map((segment) => `/builds/marsh-hare/D/${segment}`)],
+  'every side of the drive': ['heat', 'ratio', 'explorer', 'layout', 'gears'].map((view) => `/builds/marsh-hare/D/drive?view=${view}`),
+};
+
+for (const [name, paths] of Object.entries(PHONE_PAGES)) {
+  test(`on a phone, in one column: ${name}`, async ({ page }) => {
+    await page.setViewportSize({ width: 390, height: 844 });
+    for (const path of paths) {
+      await page.goto(path);
+      await expect(page.getByRole('main')).toBeVisible();
+      const wide = await page.evaluate(() => document.documentElement.scrollWidth);
+      expect({ path, wide }).toEqual({ path, wide: 390 });
+    }
+  });
+}
 
 test('segments without a result say so and what they will need', async ({ page }) => {
   for (const [segment, needs] of [['suspension', 'hard points of a corner'], ['print', 'printer and part sizes']]) {
-    await page.goto(`/builds/marsh-hare/B/${segment}`);
+    await page.goto(`/builds/marsh-hare/D/${segment}`);
     await expect(page.getByRole('main')).toContainText(`Not worked out yet. It will need ${needs}.`);
   }
 });
 
 test('dark and imperial stay after a reload, in the first paint too', async ({ page }) => {
-  await page.goto('/builds/marsh-hare/B/drive');
+  await page.goto('/builds/marsh-hare/D/drive');
   await page.getByRole('button', { name: 'Light or dark' }).click();
   await page.getByRole('button', { name: 'Units: metric, switch' }).click();
   await expect(page.getByTestId('top-speed')).toContainText('mph');
@@ -29,7 +36,7 @@ test('dark and imperial stay after a reload, in the first paint too', async ({ p
   await expect(page.getByTestId('top-speed')).toContainText('mph');
   const ground = await page.evaluate(() => getComputedStyle(document.body).backgroundColor);
   expect(ground).toBe('rgb(22, 25, 22)');
-  const html = await (await page.request.get('/builds/marsh-hare/B/drive')).text();
+  const html = await (await page.request.get('/builds/marsh-hare/D/drive')).text();
   expect(html).toContain('mph');
 });
 
@@ -88,15 +95,15 @@ test('the workshop’s own margin turns a clear check tight', async ({ page }) =
     await expect(page.getByText('Saved.')).toBeVisible();
   };
   await set('9');
-  await page.goto('/builds/marsh-hare/B/brief');
+  await page.goto('/builds/marsh-hare/D/brief');
   await expect(page.locator('[data-check="brief.charge"]')).toHaveAttribute('data-state', 'tight');
   await set('1.1');
-  await page.goto('/builds/marsh-hare/B/brief');
+  await page.goto('/builds/marsh-hare/D/brief');
   await expect(page.locator('[data-check="brief.charge"]')).toHaveAttribute('data-state', 'clear');
 });
 
 test('a chart is a table too, and says its picture in a sentence', async ({ page }) => {
-  await page.goto('/builds/marsh-hare/B/drive');
+  await page.goto('/builds/marsh-hare/D/drive');
   const chart = page.getByTestId('force-chart');
   await expect(chart.getByRole('img', { name: /Force at the wheels\. Drive and resistance meet at/ })).toBeVisible();
   await chart.getByRole('button', { name: 'as a table' }).click();

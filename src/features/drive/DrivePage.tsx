@@ -1,6 +1,8 @@
 'use client';
 
+import dynamic from 'next/dynamic';
 import Link from 'next/link';
+import { motorsInAll } from '@/core/build/drive';
 import { measuredSpeedOf } from '@/core/field/measured';
 import { workingTopSpeed } from '@/core/drive/working';
 import { tyreForBuild } from '@/core/library/items';
@@ -13,38 +15,62 @@ import { segmentPath } from '../shell/segments';
 import { SurfaceSwitch } from '../shell/SurfaceSwitch';
 import { DriveAnswer } from './DriveAnswer';
 import { DriveCharts } from './DriveCharts';
+import { DRIVE_TABS, TAB_NAMES, useDriveTab } from './driveTab';
+import { GearBench } from './GearBench';
+import { HandLimits } from './HandLimits';
+import { HeatBench } from './HeatBench';
+import { LayoutBench } from './LayoutBench';
 import { Stages } from './Stages';
-import { useDriveView } from './useDriveView';
+import { type DriveView, useDriveView } from './useDriveView';
 
-/** Motor, pack, controller, reduction and tyre against force, speed and the wish. */
+const Heat = dynamic(() => import('./HeatView').then(({ HeatView }) => HeatView));
+const Ratio = dynamic(() => import('./RatioView').then(({ RatioView }) => RatioView));
+const Explorer = dynamic(() => import('./ExplorerView').then(({ ExplorerView }) => ExplorerView));
+const Gears = dynamic(() => import('./GearsView').then(({ GearsView }) => GearsView));
+const Layout = dynamic(() => import('./LayoutView').then(({ LayoutView }) => LayoutView));
+
+/** Motor, pack, controller, reduction and tyre against force, speed, heat and the wish. */
 export function DrivePage() {
-  const { document, surface, ghost, runs, revision } = useBuild();
+  const { document, surface } = useBuild();
+  const [tab, show] = useDriveTab();
   const view = useDriveView(document, surface);
-  const other = useDriveView(ghost?.document, surface);
-  const ghostRun = ghost && other.run ? { label: ghost.label, run: other.run } : undefined;
-  const own = runs.filter((run) => run.revisionId === revision.id && run.conditions.surfaceId === surface?.id);
   return (
     <main className="page readfirst">
-      <DriveBench />
+      <div className="bench">
+        {tab === 'heat' ? <HeatBench /> : tab === 'layout' ? <LayoutBench /> : tab === 'gears' ? <GearBench /> : <DriveBench view={view} />}
+      </div>
       <div className="readings">
-        {view.run && view.input && surface ? (
-          <>
-            <div className="ask"><DriveAnswer surface={surface.name} input={view.input} run={view.run} targetMps={document.brief.targetMps} measured={measuredSpeedOf(own, 'timedDistance')} ghost={ghost ? { label: ghost.label, run: other.run } : undefined} /><SurfaceSwitch /></div>
-            <DriveCharts run={view.run} ghost={ghostRun} targetMps={document.brief.targetMps} distanceM={view.input.distanceM!} runs={own} surface={surface.name} />
-          </>
-        ) : <Missing missing={view.missing} />}
-        <SegmentChecks segment="drive" />
-        {view.run && view.input ? <WorkingPanel fallback={{ title: 'top speed', steps: workingTopSpeed(view.input, view.run) }} /> : null}
+        <div className="tabs" role="group" aria-label="Sides of the drive">
+          {DRIVE_TABS.map((one) => <button key={one} type="button" aria-pressed={tab === one} onClick={() => show(one)}>{TAB_NAMES[one]}</button>)}
+        </div>
+        {tab === 'layout' ? <Layout /> : tab === 'gears' ? <Gears /> : !view.run || !view.input ? <><Missing missing={view.missing} /><SegmentChecks segment="drive" /></>
+          : tab === 'heat' ? <Heat /> : tab === 'ratio' ? <Ratio /> : tab === 'explorer' ? <Explorer /> : <RunView view={view} />}
       </div>
     </main>
   );
 }
 
-function DriveBench() {
-  const { library, document } = useBuild();
-  const count = document.drive.motorCount ?? 1;
+function RunView({ view }: { view: DriveView }) {
+  const { document, surface, ghost, runs, revision } = useBuild();
+  const other = useDriveView(ghost?.document, surface);
+  const ghostRun = ghost && other.run ? { label: ghost.label, run: other.run } : undefined;
+  const own = runs.filter((run) => run.revisionId === revision.id && run.conditions.surfaceId === surface?.id);
+  if (!view.run || !view.input || !surface) return null;
   return (
-    <div className="bench">
+    <>
+      <div className="ask"><DriveAnswer surface={surface.name} input={view.input} run={view.run} targetMps={document.brief.targetMps} measured={measuredSpeedOf(own, 'timedDistance')} ghost={ghost ? { label: ghost.label, run: other.run } : undefined} /><SurfaceSwitch /></div>
+      <DriveCharts run={view.run} ghost={ghostRun} targetMps={document.brief.targetMps} distanceM={view.input.distanceM!} runs={own} surface={surface.name} />
+      <SegmentChecks segment="drive" />
+      <WorkingPanel fallback={{ title: 'top speed', steps: workingTopSpeed(view.input, view.run) }} />
+    </>
+  );
+}
+
+function DriveBench({ view }: { view: DriveView }) {
+  const { library, document } = useBuild();
+  const count = motorsInAll(document.drive);
+  return (
+    <>
       <Group title="Motor" aside={count === 1 ? '1 motor' : `${count} motors`}>
         <LibraryPick kind="motor" path={['drive', 'motor']} copy={({ id, data }) => ({ libraryId: id, ...data })} />
         {document.drive.motor ? (
@@ -55,7 +81,7 @@ function DriveBench() {
               <DocumentField path={['drive', 'motor', 'noLoadCurrentA']} />
               <DocumentField path={['drive', 'motor', 'rotorInertiaKgM2']} />
               <DocumentField path={['drive', 'motor', 'maxV']} label="Highest voltage" />
-              <DocumentField path={['drive', 'motorCount']} label="How many" example={1} />
+              <DocumentField path={['drive', 'motor', 'massG']} />
             </details>
           </>
         ) : null}
@@ -81,8 +107,9 @@ function DriveBench() {
         {document.drive.tyre ? <DocumentField path={['drive', 'tyre', 'radiusMm']} label="Radius" /> : null}
         <DocumentChoice path={['drive', 'drivenAxles']} label="Driven" options={[['front', 'front axle'], ['rear', 'rear axle'], ['all', 'both axles']]} />
       </Group>
+      <HandLimits view={view} />
       <p className="quiet" style={{ fontSize: 12 }}>Before the first spin on the bench: wheels off the ground, pinion out, signal loss tested. Local rules go before anything here.</p>
-    </div>
+    </>
   );
 }
 

@@ -1,7 +1,7 @@
 'use client';
 
 import { useState } from 'react';
-import { overallRatio, type Stage, stageRatio } from '@/core/build/drive';
+import { drivenOf, overallRatio, type Stage, stageRatio } from '@/core/build/drive';
 import { itemsOf } from '@/core/library/items';
 import { formatNumber } from '@/core/units/formatQuantity';
 import { useReader } from '@/ui/reader';
@@ -13,7 +13,7 @@ import { DocumentField, Group } from '../shell/fields';
 const TEETH = { planetary: ['Sun teeth', 'Ring teeth'], default: ['Pinion teeth', 'Wheel teeth'] } as const;
 
 /** Reduction stages with their teeth; the ratio is turns of the motor a turn of the wheel. */
-export function Stages() {
+export function Stages({ withAxle = false }: { withAxle?: boolean }) {
   const { document, library, edit, closed, ghost } = useBuild();
   const { reader } = useReader();
   const ratio = overallRatio(document.drive);
@@ -27,7 +27,7 @@ export function Stages() {
   };
   return (
     <Group title="Reduction" aside={ratio === undefined ? 'no ratio yet' : <span data-testid="ratio">{before !== undefined && before !== ratio ? `${formatNumber(before, reader.locale, 4)} → ` : ''}{formatNumber(ratio, reader.locale, 4)} : 1</span>}>
-      {document.drive.stages.map((stage, index) => <StageRow key={stage.id} stage={stage} index={index} />)}
+      {document.drive.stages.map((stage, index) => <StageRow key={stage.id} stage={stage} index={index} withAxle={withAxle && drivenOf(document.drive).length > 1} />)}
       {closed || document.drive.stages.length >= 8 ? null : (
         <AddFrom label="Add a stage" options={stageKinds.map(({ id, data }) => [id, data.name] as const)} onAdd={add} />
       )}
@@ -40,7 +40,7 @@ export function Stages() {
   );
 }
 
-function StageRow({ stage, index }: { stage: Stage; index: number }) {
+function StageRow({ stage, index, withAxle }: { stage: Stage; index: number; withAxle: boolean }) {
   const { edit, closed } = useBuild();
   const { reader } = useReader();
   const ratio = stageRatio(stage);
@@ -58,6 +58,11 @@ function StageRow({ stage, index }: { stage: Stage; index: number }) {
       )}
       <span className="total">{ratio === undefined ? '' : formatNumber(ratio, reader.locale, 3)}</span>
       <button type="button" className="plain" aria-label={`Take stage ${index + 1} out`} disabled={closed} onClick={() => edit([{ path: ['drive', 'stages', stage.id], value: undefined }])}>×</button>
+      {withAxle ? (
+        <label className="serves">serves <select aria-label={`Stage ${index + 1} serves`} value={stage.on ?? ''} disabled={closed} onChange={(event) => edit([{ path: path('on'), value: event.target.value || undefined }])}>
+          <option value="">both axles</option><option value="front">the front axle</option><option value="rear">the rear axle</option>
+        </select></label>
+      ) : null}
     </div>
   );
 }

@@ -21,7 +21,7 @@ export function ItemForm({ item, isNew, library, onSaved, onCancel }: ItemFormPr
   const [data, setData] = useState<Figures>({ ...(item.data as unknown as Figures) });
   const [problem, setProblem] = useState<string>();
   const columns = COLUMNS[item.kind];
-  const missing = [{ key: 'name', label: 'Name' }, ...columns].filter(({ key }) => data[key] === undefined || data[key] === '').map(({ label }) => label.toLowerCase());
+  const missing = [{ key: 'name', label: 'Name' }, ...columns.filter(({ optional }) => !optional)].filter(({ key }) => data[key] === undefined || data[key] === '').map(({ label }) => label.toLowerCase());
   const set = (key: string, value: number | string | undefined) => setData((all) => ({ ...all, [key]: value }));
   const save = async () => {
     if (missing.length > 0) return setProblem(`Still needs ${missing.join(', ')}.`);

@@ -10,20 +10,21 @@ export interface Column {
   readonly quantity?: QuantityName;
   readonly limits?: Limits;
   readonly options?: readonly (readonly [string, string])[];
+  readonly optional?: true;
   /** Value of a new item. */
   readonly start: number | string;
 }
 
-const field = (path: string, start: number, label?: string): Column => {
+const field = (path: string, start: number, label?: string, key?: string): Column => {
   const known = labelOf(path.split('.'));
-  return { key: path.split('.').at(-1)!, label: label ?? known.label, quantity: known.quantity!, limits: known.limits, start };
+  return { key: key ?? path.split('.').at(-1)!, label: label ?? known.label, quantity: known.quantity!, limits: known.limits, start };
 };
 
 /** What each kind of the library shows and lets edit, besides its name. */
 export const COLUMNS: Readonly<Record<LibraryKind, readonly Column[]>> = {
   motor: [
     field('drive.motor.kvRpmPerV', 3000, 'Constant'), field('drive.motor.resistanceMilliOhm', 25), field('drive.motor.noLoadCurrentA', 2), field('drive.motor.rotorInertiaKgM2', 4e-6),
-    field('drive.motor.maxV', 8.5, 'Highest voltage'), field('drive.motor.massG', 165, 'Mass'), field('drive.motor.diameterMm', 36, 'Diameter'), field('drive.motor.lengthMm', 52, 'Length'),
+    field('drive.motor.maxV', 8.5, 'Highest voltage'), field('drive.motor.massG', 165, 'Mass'), field('drive.motor.diameterMm', 36, 'Diameter'), field('drive.motor.lengthMm', 52, 'Length'), { key: 'housing', label: 'Case', options: [['closed', 'closed'], ['vented', 'vented'], ['heatsink', 'with a heat sink']], start: 'closed', optional: true },
   ],
   battery: [
     field('power.battery.cells', 2), field('power.battery.parallel', 1), field('power.battery.capacityMah', 5000), field('power.battery.cellResistanceMilliOhm', 3), field('power.battery.maxDischargeC', 30), field('power.battery.massG', 265, 'Mass'),
@@ -38,6 +39,7 @@ export const COLUMNS: Readonly<Record<LibraryKind, readonly Column[]>> = {
   ],
   compound: [field('drive.tyre.hardFactor', 1, 'On hard ground'), field('drive.tyre.looseFactor', 1, 'On loose ground')],
   stage: [{ key: 'kind', label: 'Kind', options: STAGE_KINDS.map((kind) => [kind, kind] as const), start: 'spur' }, field('drive.stages.x.efficiency', 0.95, 'Efficiency')],
+  gear: [{ key: 'role', label: 'Sits on', options: [['pinion', 'the motor'], ['wheel', 'the shaft']], start: 'pinion' }, field('drive.stages.x.pinionTeeth', 17, 'Teeth', 'teeth'), field('drive.stages.x.moduleMm', 0.8)],
   sizeClass: [field('brief.sizeClass.massBudgetG', 2000)],
 };
 
@@ -50,5 +52,6 @@ export const ORIGINS: Readonly<Partial<Record<LibraryKind, string>>> = {
   surface: 'Starting values with one standard deviation, after Wong, Theory of Ground Vehicles, ch. 1 and 2, scaled to small wheels by judgement. Your own run corrects them.',
   compound: 'Starting values by judgement: factors on the friction of the surface.',
   stage: 'Starting values for gears in good order.',
+  gear: 'What lies in your box: the ratio advisor names pairs of these.',
   sizeClass: 'What a car of the scale usually weighs, ready to run with its payload.',
 };

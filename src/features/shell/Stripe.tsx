@@ -46,7 +46,7 @@ const plural = (count: number, word: string) => `${count} ${word}${count === 1 ?
 
 function wordsOf({ state, check, needs }: SegmentState, reader: Reader): string {
   if (!check) return 'not worked out yet';
-  if (check.value === undefined) return `${check.short} needs ${needs[0] ?? 'more'}`;
+  if (check.value === undefined) return state === 'unknown' ? `${check.short} needs ${needs[0] ?? 'more'}` : `${STATE_WORDS[state]}: ${check.short}`;
   const { number, unit } = formatQuantity(check.value, check.quantity, reader);
   const limit = check.limit === undefined || check.kind === 'band' ? '' : ` of ${formatQuantity(check.limit, check.quantity, reader).number}`;
   const words = `${STATE_WORDS[state]}: ${check.short} ${number}`;

@@ -7,7 +7,7 @@ import { QuantityField } from '@/ui/QuantityField';
 import { useBuild } from './BuildContext';
 
 /** A number of the document by its path: label, unit, limits and ghost come with it. */
-export function DocumentField({ path, label, example, digits, after }: { path: Path; label?: string; example?: number; digits?: number; after?: ReactNode }) {
+export function DocumentField({ path, label, example, usual, digits, after }: { path: Path; label?: string; example?: number; usual?: number; digits?: number; after?: ReactNode }) {
   const { document, ghost, edit, session, closed } = useBuild();
   const known = labelOf(path);
   return (
@@ -19,6 +19,7 @@ export function DocumentField({ path, label, example, digits, after }: { path: P
         ghost={ghost ? (valueAt(ghost.document, path) as number | undefined) : undefined}
         limits={known.limits}
         example={example}
+        usual={usual}
         digits={digits}
         disabled={closed}
         after={after}

@@ -2,7 +2,7 @@ import { useEffect, useMemo, useState } from 'react';
 import type { ChosenSurface } from '@/core/build/brief';
 import type { BuildDocument } from '@/core/build/document';
 import type { Check, Thresholds } from '@/core/checks/check';
-import { statesOn } from '@/core/checks/evaluate';
+import { HEAVY_CHECKS, statesOn } from '@/core/checks/evaluate';
 import { checksWorker } from './checksClient';
 
 /** The worker starts when the change is on screen, and not at all for a change that is followed by another. */
@@ -13,7 +13,7 @@ interface Full {
   checks: readonly Check[];
 }
 
-/** At once the states on one surface; over all surfaces and with remedies as soon as the worker has them. */
+/** At once the states of the quick checks on one surface, the others as they were; over all surfaces and with remedies as soon as the worker has them. */
 export function useChecks(document: BuildDocument, surface: ChosenSurface | undefined, thresholds: Thresholds): readonly Check[] {
   const quick = useMemo(() => statesOn(document, surface, thresholds), [document, surface, thresholds]);
   const [full, setFull] = useState<Full>();
@@ -33,5 +33,9 @@ export function useChecks(document: BuildDocument, surface: ChosenSurface | unde
     };
   }, [document, thresholds]);
 
-  return full?.document === document ? full.checks : quick;
+  return useMemo(() => {
+    if (!full) return quick;
+    if (full.document === document) return full.checks;
+    return quick.map((check) => (HEAVY_CHECKS.has(check.id) ? (full.checks.find(({ id }) => id === check.id) ?? check) : check));
+  }, [full, quick, document]);
 }

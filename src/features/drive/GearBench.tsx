@@ -1,0 +1,42 @@
+'use client';
+
+import { spurStages } from '@/core/gears/stageMesh';
+import { useBuild } from '../shell/BuildContext';
+import { DocumentField, Group } from '../shell/fields';
+import { Stages } from './Stages';
+
+/** Teeth, module and slot of the spur gears, and how each gear is made. */
+export function GearBench() {
+  const { document } = useBuild();
+  const stages = spurStages(document.drive);
+  const several = stages.length > 1;
+  return (
+    <>
+      <Stages />
+      {stages.map(({ id }, index) => {
+        const path = (key: string) => ['drive', 'stages', id, key];
+        const named = (title: string) => (several ? `${title}, pair ${index + 1}` : title);
+        return (
+          <div key={id}>
+            <Group title={named('Mesh')}>
+              <DocumentField path={path('moduleMm')} example={0.8} />
+              <DocumentField path={path('faceWidthMm')} example={8} />
+              <DocumentField path={path('backlashMm')} usual={0} />
+              <DocumentField path={path('helixDeg')} usual={0} label="Helix of the pinion" />
+              <DocumentField path={path('slotMinMm')} example={34} />
+              <DocumentField path={path('slotMaxMm')} example={40} />
+            </Group>
+            {(['pinion', 'wheel'] as const).map((gear) => (
+              <Group key={gear} title={named(gear === 'pinion' ? 'Hole of the pinion' : 'Hole of the wheel')}>
+                <DocumentField path={['drive', 'stages', id, gear, 'boreMm']} label="Bore" example={gear === 'pinion' ? 3.17 : 8} />
+                <DocumentField path={['drive', 'stages', id, gear, 'flatDepthMm']} label="Flat, depth" />
+                <DocumentField path={['drive', 'stages', id, gear, 'hexAcrossFlatsMm']} label="Or hex, across flats" />
+              </Group>
+            ))}
+          </div>
+        );
+      })}
+      <p className="quiet" style={{ fontSize: 12 }}>Turn a fresh mesh by hand before it sees a motor: wheels off the ground, fingers and hair away. Local rules go before anything here.</p>
+    </>
+  );
+}

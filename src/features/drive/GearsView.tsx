@@ -1,0 +1,70 @@
+'use client';
+
+import { useState } from 'react';
+import type { Stage } from '@/core/build/drive';
+import { refusalInWords } from '@/core/build/labels';
+import { CalcError } from '@/core/errors';
+import { meshOf, spurStages } from '@/core/gears/stageMesh';
+import { formatNumber, formatText } from '@/core/units/formatQuantity';
+import { useReader } from '@/ui/reader';
+import { WorkingPanel } from '@/ui/working';
+import { useBuild } from '../shell/BuildContext';
+import { CheckFigure } from '../shell/CheckFigure';
+import { SegmentChecks } from '../shell/SegmentChecks';
+import { GearFiles } from './GearFiles';
+import { MeshSketch } from './MeshSketch';
+
+type Found = { mesh: NonNullable<ReturnType<typeof meshOf>> } | { refused: string } | undefined;
+
+/** Whether the spur gears mesh, drawn to scale and turning, and each as a file. */
+export function GearsView() {
+  const { document } = useBuild();
+  const stages = spurStages(document.drive);
+  const [chosen, choose] = useState<string>();
+  const stage = stages.find(({ id }) => id === chosen) ?? stages[0];
+  const found = stage ? meshed(stage) : undefined;
+  return (
+    <>
+      <div className="ask">
+        {stage ? <GearsAnswer stage={stage} found={found} /> : <h1 className="answer">No spur gears with their teeth yet: add a stage of spur gears on the left.</h1>}
+        {stages.length > 1 ? <div className="seg" role="group" aria-label="Pair of gears" style={{ flex: 'none' }}>{stages.map(({ id }, index) => <button key={id} type="button" aria-pressed={stage?.id === id} onClick={() => choose(id)}>pair {index + 1}</button>)}</div> : null}
+      </div>
+      {stage && found && 'mesh' in found ? (
+        <>
+          <MeshSketch stage={stage} centreMm={found.mesh.centreDistanceMm} />
+          {found.mesh.notes.map((note) => <p key={note} className="note">{note}</p>)}
+          <GearFiles stage={stage} />
+        </>
+      ) : null}
+      <SegmentChecks segment="drive" only={['gears.mesh']} />
+      <WorkingPanel />
+    </>
+  );
+}
+
+function meshed(stage: Stage): Found {
+  try {
+    const mesh = meshOf(stage);
+    return mesh ? { mesh } : undefined;
+  } catch (error) {
+    if (!(error instanceof CalcError)) throw error;
+    return { refused: refusalInWords(error, ['drive', 'stages', stage.id]) };
+  }
+}
+
+function GearsAnswer({ stage, found }: { stage: Stage; found: Found }) {
+  const { reader } = useReader();
+  const pair = `${stage.pinionTeeth} and ${stage.wheelTeeth} teeth`;
+  if (!found) return <h1 className="answer">{pair}: give the module, and the mesh is worked out.</h1>;
+  if ('refused' in found) return <h1 className="answer">{pair} do <b>not mesh</b>: {found.refused}.</h1>;
+  const { mesh } = found;
+  const apart = formatText(mesh.centreDistanceMm, 'lengthMm', reader, 4);
+  const undercut = mesh.undercut[0] ? ` The pinion is undercut: ${mesh.minTeethNoUndercut[0]} teeth would not be.` : '';
+  const slot = mesh.fitsSlot === undefined ? '' : mesh.fitsSlot ? ' The slot reaches it' : ' The slot does not reach it';
+  return (
+    <h1 className="answer">
+      {pair} mesh with the shafts <CheckFigure check="gears.mesh" title="the mesh" tone={mesh.fitsSlot === false ? 'over' : ''}><span data-testid="centre-distance">{apart}</span></CheckFigure> apart, {formatNumber(mesh.contactRatioOpened, reader.locale, 3)} pairs in touch.{undercut}
+      {slot}{slot ? (mesh.pinionRange ? `; it takes pinions of ${mesh.pinionRange.min} to ${mesh.pinionRange.max} teeth.` : '.') : ''}
+    </h1>
+  );
+}

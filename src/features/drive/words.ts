@@ -1,0 +1,12 @@
+import type { End } from '@/core/drive/enduranceDefinition';
+
+/** What ended the pack, as it stands over the chart. */
+export const END_NAMES: Readonly<Record<End, string>> = { battery: 'pack empty', winding: 'winding too hot', case: 'case too hot', time: 'still going', stalled: 'stands still' };
+/** After "runs 31 min": */
+export const END_CLAUSES: Readonly<Record<End, string>> = {
+  battery: 'until the pack is empty',
+  winding: 'until the winding is too hot',
+  case: 'until the motor case is too hot for what holds it',
+  time: 'and the pack is still not empty',
+  stalled: 'until it no longer gets under way',
+};

@@ -1,0 +1,11 @@
+'use client';
+
+import type { ReactNode } from 'react';
+import { Figure } from '@/ui/Figure';
+import { useBuild } from './BuildContext';
+
+/** A figure in a sentence that opens the working of the check it belongs to. */
+export function CheckFigure({ check, title, tone, children }: { check: string; title: string; tone?: string; children: ReactNode }) {
+  const { checks } = useBuild();
+  return <Figure title={title} steps={checks.find(({ id }) => id === check)?.working ?? []} tone={tone}>{children}</Figure>;
+}

@@ -1,0 +1,37 @@
+'use client';
+
+import { useId } from 'react';
+import { formatText } from '@/core/units/formatQuantity';
+import type { QuantityName } from '@/core/units/quantities';
+import { useReader } from './reader';
+
+interface QuantitySliderProps {
+  label: string;
+  quantity: QuantityName;
+  value: number;
+  min: number;
+  max: number;
+  step: number;
+  disabled?: boolean;
+  /** What it does, under the slider. */
+  effect: string;
+  /** A place worth knowing. */
+  mark?: { value: number; label: string };
+  onChange(value: number): void;
+  onEnd(): void;
+}
+
+/** A value that is explored; one drag is one step back. */
+export function QuantitySlider({ label, quantity, value, min, max, step, disabled, effect, mark, onChange, onEnd }: QuantitySliderProps) {
+  const { reader } = useReader();
+  const id = useId();
+  return (
+    <div className="slider">
+      <label htmlFor={id}>{label}</label>
+      <output htmlFor={id}>{formatText(value, quantity, reader)}</output>
+      <input id={id} type="range" min={min} max={max} step={step} value={value} disabled={disabled} aria-valuetext={`${formatText(value, quantity, reader)}. ${effect}`} onChange={(event) => onChange(Number(event.target.value))} onPointerUp={onEnd} onBlur={onEnd} onKeyUp={onEnd} />
+      {mark ? <button type="button" className="slidermark" disabled={disabled} onClick={() => { onChange(mark.value); onEnd(); }}>{mark.label}</button> : null}
+      <p className="quiet">{effect}</p>
+    </div>
+  );
+}
