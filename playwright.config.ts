@@ -4,8 +4,8 @@ export default defineConfig({
   testDir: 'tests/e2e',
   workers: 2,
   fullyParallel: true,
-  timeout: 40_000,
-  expect: { timeout: 8_000 },
+  timeout: 180_000,
+  expect: { timeout: 30_000 },
   reporter: [['list'], ['json']],
   use: {
     baseURL: process.env.BASE_URL,
