@@ -9,11 +9,16 @@ const PHONE = { width: 390, height: 844 };
 
 const SHOTS = [
   { name: 'garage', path: '/', size: BENCH },
-  { name: 'brief', path: '/builds/marsh-hare/B/brief', size: BENCH },
+  { name: 'brief', path: '/builds/marsh-hare/D/brief', size: BENCH },
   { name: 'drive', path: '/builds/marsh-hare/B/drive', size: BENCH, act: (page) => page.getByRole('button', { name: 'vs A' }).click() },
-  { name: 'learn', path: '/builds/marsh-hare/B/learn', size: BENCH },
-  { name: 'field', path: '/builds/marsh-hare/A/field', size: BENCH },
-  { name: 'field-phone', path: '/builds/marsh-hare/B/field', size: PHONE },
+  { name: 'drive-heat', path: '/builds/marsh-hare/C/drive?view=heat', size: BENCH, act: async (page) => { await page.getByRole('button', { name: 'Compare: A heat sink on the motor' }).click(); await page.getByText('a heat sink on the motor:').first().waitFor(); } },
+  { name: 'drive-ratio', path: '/builds/marsh-hare/D/drive?view=ratio', size: BENCH, act: (page) => page.getByTestId('ratio-strip').waitFor() },
+  { name: 'drive-explorer', path: '/builds/marsh-hare/D/drive?view=explorer', size: BENCH, act: async (page) => { await page.getByRole('button', { name: /^Try/ }).click(); await page.getByRole('grid', { name: 'Combinations' }).getByRole('row').nth(3).waitFor(); } },
+  { name: 'drive-layout', path: '/builds/marsh-hare/D/drive?view=layout', size: BENCH },
+  { name: 'drive-gears', path: '/builds/marsh-hare/D/drive?view=gears', size: BENCH },
+  { name: 'learn', path: '/builds/marsh-hare/D/learn', size: BENCH },
+  { name: 'field', path: '/builds/marsh-hare/B/field', size: BENCH },
+  { name: 'field-phone', path: '/builds/marsh-hare/D/field', size: PHONE },
 ];
 
 /** Takes the pictures of the main views from a running demo. */
