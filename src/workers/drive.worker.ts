@@ -1,6 +1,7 @@
 import { expose } from 'comlink';
 import type { ChosenSurface } from '@/core/build/brief';
 import type { BuildDocument } from '@/core/build/document';
+import { jointsOn, teethOn } from '@/core/checks/gearLife';
 import { CalcError } from '@/core/errors';
 import { calibrateBuild, heatOf, tryWhatIfs } from '@/core/drive/heatOf';
 import { ratioBand } from '@/core/drive/ratioBand';
@@ -23,6 +24,8 @@ const api = {
   heat: (document: BuildDocument, surface: ChosenSurface) => told(() => heatOf(document, surface)),
   whatIfs: (document: BuildDocument, surface: ChosenSurface) => told(() => tryWhatIfs(document, surface)),
   band: (document: BuildDocument, surfaces: readonly ChosenSurface[]) => told(() => surfaces.map((surface) => ratioBand(document, surface))),
+  teeth: (document: BuildDocument, surface: ChosenSurface) => told(() => teethOn(document, surface)),
+  joints: (document: BuildDocument, surface: ChosenSurface) => told(() => jointsOn(document, surface)),
   calibrate: (document: BuildDocument, surface: ChosenSurface) => told(() => calibrateBuild(document, surface)),
 };
 

@@ -198,7 +198,7 @@ test('gears mesh, fit the slot, and go out as files of the right size', async ({
   await expect(pinion).not.toHaveAttribute('transform', before!);
   await page.getByRole('button', { name: 'pinion as STL' }).click();
   await expect(page.getByText('Give the bore of the pinion first.')).toBeVisible();
-  await page.getByRole('region', { name: 'Hole of the pinion' }).getByRole('textbox', { name: 'Bore' }).fill('3.17');
+  await page.getByRole('region', { name: 'Pinion', exact: true }).getByRole('textbox', { name: 'Bore' }).fill('3.17');
   await field(page, 'Face width').fill('8');
   const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'pinion as STL' }).click()]);
   expect(download.suggestedFilename()).toContain('pinion-24-teeth-module-0.8.stl');
@@ -206,4 +206,41 @@ test('gears mesh, fit the slot, and go out as files of the right size', async ({
   const corners = Array.from({ length: 3 * bytes.readUInt32LE(80) }, (_, i) => [0, 4, 8].map((k) => bytes.readFloatLE(84 + 50 * Math.floor(i / 3) + 12 + 12 * (i % 3) + k)));
   expect(Math.max(...corners.map(([x, y]) => Math.hypot(x!, y!)))).toBeCloseTo((0.8 * 26) / 2, 4);
   expect(Math.max(...corners.map(([, , z]) => z!))).toBeCloseTo(8, 5);
+});
+
+test('a gear is widened until it holds, from what the landing asks', async ({ page }) => {
+  await readyBuild(page, freshName('Teeth'));
+  await toTab(page, 'Gears');
+  await field(page, 'Stage 1: pinion teeth').fill('21');
+  await field(page, 'Stage 1: wheel teeth').fill('71');
+  await field(page, 'Module').fill('0.8');
+  await field(page, 'Face width').fill('3');
+  await page.getByRole('region', { name: 'Pinion', exact: true }).getByRole('combobox', { name: 'Choose a material' }).selectOption({ label: 'Steel, hardened' });
+  await page.getByRole('region', { name: 'Wheel', exact: true }).getByRole('combobox', { name: 'Choose a material' }).selectOption({ label: 'Printed nylon, carbon filled' });
+  await field(page, 'Lands from').fill('10 cm');
+  const tooth = page.locator('[data-check="gears.tooth"]');
+  await expect(tooth).toHaveAttribute('data-state', 'over');
+  await expect(page.locator('[data-tooth$="wheel"]')).toContainText('a landing on one wheel');
+  await tooth.getByRole('button', { name: /^Face width 3 to/ }).click();
+  await expect(tooth).toHaveAttribute('data-state', 'clear');
+  await page.keyboard.press('Control+z');
+  await expect(field(page, 'Face width')).toHaveValue('3');
+  await expect(tooth).toHaveAttribute('data-state', 'over');
+});
+
+test('what holds the pinion stands side by side, and a long shaft whips less in two halves', async ({ page }) => {
+  await page.goto('/');
+  await page.getByRole('link', { name: /Marsh Hare/ }).first().click();
+  await page.getByRole('link', { name: 'C', exact: true }).click();
+  await toSegment(page, 'Drive');
+  await toTab(page, 'Joints and shafts');
+  const ways = page.getByRole('region', { name: 'Ways to hold the pinion' });
+  await expect(ways.locator('[data-joint="cyanoacrylate"]')).toContainText('as it is');
+  await expect(page.locator('[data-check="joint.pinion"]')).toHaveAttribute('data-state', 'over');
+  await expect(page.getByRole('region', { name: 'Shafts' }).locator('[data-shaft="centre"]')).toContainText('two halves');
+  await toTab(page, 'Tyres');
+  await expect(page.getByTestId('burst-rpm')).toBeVisible();
+  await field(page, 'Wheel turns').first().fill('9000');
+  await expect(page.getByTestId('spin-answer')).toContainText('grows without end');
+  await expect(page.getByText(/behind a shield/).last()).toBeVisible();
 });

@@ -25,4 +25,6 @@ export const briefSchema = Joi.object<Brief>({
   gradePct: finite().min(-100).max(100),
   meanSpeedShare: share(),
   sizeClass: sizeClassSchema,
+  dropHeightM: positive().max(20),
+  kerbMps: positive().max(150),
 });

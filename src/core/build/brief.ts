@@ -32,6 +32,9 @@ export interface Brief {
   /** Mean speed over the target. */
   meanSpeedShare?: number;
   sizeClass?: SizeClass;
+  /** Height from which it is dropped or jumps, and speed at which a wheel meets a kerb. */
+  dropHeightM?: number;
+  kerbMps?: number;
 }
 
 export const emptyBrief = (): Brief => ({ surfaces: [] });

@@ -6,6 +6,7 @@ import { type BuildDocument, migrateDocument, SCHEMA_VERSION } from './document'
 import { driveSchema } from './drive.schema';
 import { partsSchema } from './parts.schema';
 import { powerSchema } from './power.schema';
+import { suspensionSchema } from './suspension.schema';
 
 export const documentSchema = Joi.object<BuildDocument>({
   schemaVersion: Joi.valid(SCHEMA_VERSION).required(),
@@ -13,7 +14,7 @@ export const documentSchema = Joi.object<BuildDocument>({
   drive: driveSchema.required(),
   power: powerSchema.required(),
   chassis: chassisSchema.required(),
-  suspension: Joi.object({}).required(),
+  suspension: suspensionSchema.required(),
   parts: partsSchema.required(),
   print: Joi.object({}).required(),
 }).required();

@@ -4,6 +4,7 @@ import { type Chassis, emptyChassis } from './chassis';
 import { type Drive, emptyDrive } from './drive';
 import { emptyParts, type Parts } from './parts';
 import { emptyPower, type Power } from './power';
+import { emptySuspension, type Suspension } from './suspension';
 
 export const SCHEMA_VERSION = 1;
 
@@ -14,7 +15,7 @@ export interface BuildDocument {
   drive: Drive;
   power: Power;
   chassis: Chassis;
-  suspension: Record<string, never>;
+  suspension: Suspension;
   parts: Parts;
   print: Record<string, never>;
 }
@@ -26,7 +27,7 @@ export function emptyDocument(): BuildDocument {
     drive: emptyDrive(),
     power: emptyPower(),
     chassis: emptyChassis(),
-    suspension: {},
+    suspension: emptySuspension(),
     parts: emptyParts(),
     print: {},
   };

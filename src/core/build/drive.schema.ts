@@ -2,14 +2,39 @@ import Joi from 'joi';
 import { count, finite, identifier, notNegative, positive, share, text } from '../schema/fields';
 import { HOUSINGS } from '../drive/thermalDefaults';
 import { DIFFERENTIALS } from '../gears/differential';
-import { AXLES, type BevelSides, type ChosenMotor, type ChosenTyre, type Drive, type GearBody, MOTOR_PLACES, type Stage, STAGE_KINDS } from './drive';
+import { TYRE_KINDS } from '../gears/tyreSpin';
+import { AXLES, type BevelSides, type ChosenMotor, type ChosenTyre, type Drive, type GearBody, MOTOR_PLACES, type Shaft, SHAFT_KINDS, type Stage, STAGE_KINDS, TYRE_HOLDS, type TyreHold, type WheelHex } from './drive';
 import { heatSchema } from './heat.schema';
+import { materialSchema } from './material.schema';
 
 const teeth = () => count().max(1000);
 
 const sides = () => Joi.object<BevelSides>({ pinion: Joi.valid('ahead', 'behind').required(), ring: Joi.valid('left', 'right').required() });
 
-const gearBody = () => Joi.object<GearBody>({ boreMm: positive().max(500), flatDepthMm: positive().max(500), hexAcrossFlatsMm: positive().max(500) });
+const gearBody = () => Joi.object<GearBody>({
+  boreMm: positive().max(500),
+  flatDepthMm: positive().max(500),
+  hexAcrossFlatsMm: positive().max(500),
+  shift: finite().min(-1).max(2),
+  material: materialSchema(),
+  fillFactor: share(),
+  hubLengthMm: positive().max(500),
+  interferenceMm: positive().max(5),
+  screwForceN: positive().max(20_000),
+  pinMm: positive().max(50),
+});
+
+const shaftSchema = Joi.object<Shaft>({
+  id: identifier().required(),
+  kind: Joi.valid(...SHAFT_KINDS).required(),
+  diameterMm: positive().max(200),
+  boreMm: notNegative().max(200),
+  material: materialSchema(),
+  overhangMm: notNegative().max(1000),
+  spanMm: positive().max(5000),
+  halves: Joi.boolean(),
+  behind: identifier(),
+});
 
 const stageSchema = Joi.object<Stage>({
   id: identifier().required(),
@@ -48,6 +73,7 @@ export const tyreFigures = {
   compound: text(80).required(),
   radiusMm: positive().max(1000).required(),
   massG: positive().max(100_000).required(),
+  ring: Joi.valid(...TYRE_KINDS.filter((kind) => kind !== 'own')),
 };
 
 export const compoundFigures = { hardFactor: positive().max(5).required(), looseFactor: positive().max(5).required() };
@@ -72,4 +98,8 @@ export const driveSchema = Joi.object<Drive>({
   currentLimitA: positive().max(5000),
   throttleLimit: share(),
   heat: heatSchema,
+  gearHours: positive().max(10_000),
+  shafts: Joi.array().items(shaftSchema).max(8).unique('id'),
+  wheelHex: Joi.object<WheelHex>({ acrossFlatsMm: positive().max(100), lengthMm: positive().max(200), material: materialSchema() }),
+  tyreHold: Joi.object<TyreHold>({ by: Joi.valid(...TYRE_HOLDS), rimRadiusMm: positive().max(1000), beadStretch: share(), peelNPerMm: positive().max(1000) }),
 });

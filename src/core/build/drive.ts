@@ -2,7 +2,9 @@ import type { DrivenAxles } from '../drive/road';
 import type { Housing } from '../drive/thermalDefaults';
 import type { DifferentialKind } from '../gears/differential';
 import type { ShaftAxis } from '../gears/rotation';
+import type { TyreKind } from '../gears/tyreSpin';
 import type { Heat } from './heat';
+import type { ChosenMaterial } from './material';
 
 export const STAGE_KINDS = ['spur', 'internal', 'bevel', 'belt', 'chain', 'planetary', 'direct'] as const;
 export type StageKind = (typeof STAGE_KINDS)[number];
@@ -23,6 +25,59 @@ export interface GearBody {
   flatDepthMm?: number;
   /** In place of a round bore. */
   hexAcrossFlatsMm?: number;
+  /** Profile shift in modules. */
+  shift?: number;
+  material?: ChosenMaterial;
+  /** The plastic's share of the tooth's section; whole where not given. */
+  fillFactor?: number;
+  /** How far it sits on its shaft; the face width where not given. */
+  hubLengthMm?: number;
+  /** How much smaller the bore of a press fit is than the shaft. */
+  interferenceMm?: number;
+  /** What a set screw presses with. */
+  screwForceN?: number;
+  /** A pin through hub and shaft. */
+  pinMm?: number;
+}
+
+export const SHAFT_KINDS = ['axle', 'long'] as const;
+export type ShaftKind = (typeof SHAFT_KINDS)[number];
+
+/** A wheel's axle that sticks out of its bearing, or a long shaft between two bearings. */
+export interface Shaft {
+  id: string;
+  kind: ShaftKind;
+  diameterMm?: number;
+  /** Of a tube. */
+  boreMm?: number;
+  material?: ChosenMaterial;
+  /** From the bearing to the middle of the wheel. */
+  overhangMm?: number;
+  spanMm?: number;
+  /** A bearing in the middle makes two shafts of half the span. */
+  halves?: boolean;
+  /** Stage whose driven gear turns it; the first where not given. */
+  behind?: string;
+}
+
+/** What turns the wheel with its axle. */
+export interface WheelHex {
+  acrossFlatsMm?: number;
+  lengthMm?: number;
+  /** Of the wheel around it. */
+  material?: ChosenMaterial;
+}
+
+export const TYRE_HOLDS = ['bead', 'glue'] as const;
+
+/** What keeps the tyre on its rim. */
+export interface TyreHold {
+  by?: (typeof TYRE_HOLDS)[number];
+  rimRadiusMm?: number;
+  /** How much smaller the loose bead is than its seat, share of the seat. */
+  beadStretch?: number;
+  /** What the glue line bears a millimetre of its length. */
+  peelNPerMm?: number;
 }
 
 /** One reduction stage; a planetary stage counts sun and ring, the ring held. */
@@ -76,6 +131,8 @@ export interface ChosenTyre {
   radiusMm: number;
   /** One wheel with its tyre. */
   massG: number;
+  /** How it is built, which says how it grows with speed. */
+  ring?: Exclude<TyreKind, 'own'>;
   /** Factors on the surface's friction. */
   hardFactor: number;
   looseFactor: number;
@@ -109,6 +166,11 @@ export interface Drive {
   /** Share of the throttle that the driver may give. */
   throttleLimit?: number;
   heat?: Heat;
+  /** How long the gears should last, h. */
+  gearHours?: number;
+  shafts?: Shaft[];
+  wheelHex?: WheelHex;
+  tyreHold?: TyreHold;
 }
 
 export const MOTOR_PLACES = ['car', 'axle', 'wheel'] as const;

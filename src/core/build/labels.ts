@@ -31,6 +31,10 @@ export const LABELS: Readonly<Record<string, FieldLabel>> = {
   'brief.meanSpeedShare': { label: 'Mean speed of the wish', quantity: 'share', limits: { above: 0, to: 1 } },
   'brief.sizeClass': { label: 'Size class' },
   'brief.sizeClass.massBudgetG': { label: 'Mass budget', quantity: 'massG', limits: { above: 0 } },
+  'brief.dropHeightM': { label: 'Lands from', quantity: 'distanceM', limits: { above: 0, to: 20 } },
+  'brief.kerbMps': { label: 'Meets a kerb at', quantity: 'speedMps', limits: { above: 0, to: 150 } },
+  'suspension.stopMm': { label: 'Travel to stop a landing', quantity: 'lengthMm', limits: { above: 0, to: 1000 } },
+  'suspension.kerbStopMm': { label: 'Gives way at a kerb', quantity: 'lengthMm', limits: { above: 0, to: 1000 } },
   'drive.motor': { label: 'Motor' },
   'drive.motor.kvRpmPerV': { label: 'Motor constant', quantity: 'motorConstant', limits: { above: 0, to: 100_000 } },
   'drive.motor.resistanceMilliOhm': { label: 'Winding', quantity: 'resistanceMilliOhm', limits: { above: 0, to: 1_000_000 } },
@@ -61,6 +65,20 @@ export const LABELS: Readonly<Record<string, FieldLabel>> = {
   'drive.stages.*.wheel.boreMm': { label: 'Wheel bore', quantity: 'lengthMm', limits: { above: 0, to: 500 } },
   'drive.stages.*.wheel.flatDepthMm': { label: 'Wheel flat, depth', quantity: 'lengthMm', limits: { above: 0, to: 500 } },
   'drive.stages.*.wheel.hexAcrossFlatsMm': { label: 'Wheel hex, across flats', quantity: 'lengthMm', limits: { above: 0, to: 500 } },
+  'drive.stages.*.pinion.shift': { label: 'Pinion profile shift', quantity: 'coefficient', limits: { from: -1, to: 2 } },
+  'drive.stages.*.pinion.material': { label: 'Pinion made of' },
+  'drive.stages.*.pinion.fillFactor': { label: 'Pinion share filled', quantity: 'share', limits: { above: 0, to: 1 } },
+  'drive.stages.*.pinion.hubLengthMm': { label: 'Pinion length on the shaft', quantity: 'lengthMm', limits: { above: 0, to: 500 } },
+  'drive.stages.*.pinion.interferenceMm': { label: 'Pinion bore under the shaft by', quantity: 'lengthMm', limits: { above: 0, to: 5 } },
+  'drive.stages.*.pinion.screwForceN': { label: 'Pinion set screw presses with', quantity: 'forceN', limits: { above: 0, to: 20_000 } },
+  'drive.stages.*.pinion.pinMm': { label: 'Pinion cross pin', quantity: 'lengthMm', limits: { above: 0, to: 50 } },
+  'drive.stages.*.wheel.shift': { label: 'Wheel profile shift', quantity: 'coefficient', limits: { from: -1, to: 2 } },
+  'drive.stages.*.wheel.material': { label: 'Wheel made of' },
+  'drive.stages.*.wheel.fillFactor': { label: 'Wheel share filled', quantity: 'share', limits: { above: 0, to: 1 } },
+  'drive.stages.*.wheel.hubLengthMm': { label: 'Wheel length on the shaft', quantity: 'lengthMm', limits: { above: 0, to: 500 } },
+  'drive.stages.*.wheel.interferenceMm': { label: 'Wheel bore under the shaft by', quantity: 'lengthMm', limits: { above: 0, to: 5 } },
+  'drive.stages.*.wheel.screwForceN': { label: 'Wheel set screw presses with', quantity: 'forceN', limits: { above: 0, to: 20_000 } },
+  'drive.stages.*.wheel.pinMm': { label: 'Wheel cross pin', quantity: 'lengthMm', limits: { above: 0, to: 50 } },
   'drive.stages.*.on': { label: 'Serves' },
   'drive.stages.*.front': { label: 'Bevel at the front' },
   'drive.stages.*.front.pinion': { label: 'Bevel at the front, gear along the car' },
@@ -95,11 +113,32 @@ export const LABELS: Readonly<Record<string, FieldLabel>> = {
   'drive.heat.readings': { label: 'Temperature readings' },
   'drive.heat.calibration': { label: 'Calibrated cooling' },
   'drive.heat.calibration.factor': { label: 'Calibrated cooling', quantity: 'coefficient', limits: { above: 0, to: 1000 } },
+  'drive.gearHours': { label: 'Gears should last', quantity: 'hours', limits: { above: 0, to: 10_000 } },
+  'drive.shafts': { label: 'Shafts' },
+  'drive.shafts.*': { label: 'Shaft' },
+  'drive.shafts.*.kind': { label: 'Kind of shaft' },
+  'drive.shafts.*.diameterMm': { label: 'Shaft diameter', quantity: 'lengthMm', limits: { above: 0, to: 200 } },
+  'drive.shafts.*.boreMm': { label: 'Bore of the shaft', quantity: 'lengthMm', limits: { from: 0, to: 200 } },
+  'drive.shafts.*.material': { label: 'Shaft made of' },
+  'drive.shafts.*.overhangMm': { label: 'Bearing to wheel', quantity: 'lengthMm', limits: { from: 0, to: 1000 } },
+  'drive.shafts.*.spanMm': { label: 'Between the bearings', quantity: 'lengthMm', limits: { above: 0, to: 5000 } },
+  'drive.shafts.*.halves': { label: 'Bearing in the middle' },
+  'drive.shafts.*.behind': { label: 'Turned by' },
+  'drive.wheelHex': { label: 'Wheel hex' },
+  'drive.wheelHex.acrossFlatsMm': { label: 'Wheel hex, across flats', quantity: 'lengthMm', limits: { above: 0, to: 100 } },
+  'drive.wheelHex.lengthMm': { label: 'Wheel hex, depth', quantity: 'lengthMm', limits: { above: 0, to: 200 } },
+  'drive.wheelHex.material': { label: 'Wheel made of' },
+  'drive.tyreHold': { label: 'Tyre on its rim' },
+  'drive.tyreHold.by': { label: 'Tyre held by' },
+  'drive.tyreHold.rimRadiusMm': { label: 'Rim radius', quantity: 'lengthMm', limits: { above: 0, to: 1000 } },
+  'drive.tyreHold.beadStretch': { label: 'Bead stretched by', quantity: 'share', limits: { above: 0, to: 1 } },
+  'drive.tyreHold.peelNPerMm': { label: 'Glue line bears, a millimetre', quantity: 'forceN', limits: { above: 0, to: 1000 } },
   'drive.shaftEfficiency': { label: 'Shafts and joints', quantity: 'share', limits: { above: 0, to: 1 } },
   'drive.drivenAxles': { label: 'Driven axles' },
   'drive.tyre': { label: 'Tyre' },
   'drive.tyre.radiusMm': { label: 'Tyre radius', quantity: 'lengthMm', limits: { above: 0, to: 1000 } },
   'drive.tyre.massG': { label: 'Wheel with tyre', quantity: 'massG', limits: { above: 0, to: 100_000 } },
+  'drive.tyre.ring': { label: 'Tyre built as' },
   'drive.tyre.hardFactor': { label: 'Grip factor, hard ground', quantity: 'coefficient', limits: { above: 0, to: 5 } },
   'drive.tyre.looseFactor': { label: 'Grip factor, loose ground', quantity: 'coefficient', limits: { above: 0, to: 5 } },
   'power.battery': { label: 'Pack' },
@@ -130,11 +169,14 @@ export const LABELS: Readonly<Record<string, FieldLabel>> = {
   'parts.items.*.kind': { label: 'Kind of part' },
 };
 
+/** Lists of the document whose items go by their ids. */
+const LISTS: ReadonlySet<string> = new Set(['surfaces', 'stages', 'shafts', 'rails', 'loads', 'wires', 'items']);
+
 /** Label of a path, item ids included; the last key where none is listed. */
 export function labelOf(path: readonly string[]): FieldLabel {
   const direct = LABELS[path.join('.')];
   if (direct) return direct;
-  const starred = LABELS[path.map((key, index) => (index === 2 && (path[1] === 'surfaces' || path[1] === 'stages' || path[1] === 'items') ? '*' : key)).join('.')];
+  const starred = LABELS[path.map((key, index) => (index === 2 && LISTS.has(path[1]!) ? '*' : key)).join('.')];
   return starred ?? { label: path.at(-1) ?? 'Document' };
 }
 

@@ -4,14 +4,18 @@ import type { BuildDocument } from '../build/document';
 import { applyPatch } from '../build/patch';
 import { driveChecks } from '../drive/checks';
 import { heatChecks } from '../drive/heatChecks';
+import { jointChecks } from '../drive/jointChecks';
 import { layoutChecks } from '../drive/layoutChecks';
+import { shaftChecks } from '../drive/shaftChecks';
+import { toothChecks } from '../drive/toothChecks';
+import { tyreChecks } from '../drive/tyreChecks';
 import { gearChecks } from '../gears/checks';
 import { powerChecks } from '../power/checks';
 import type { Check, CheckDefinition, Finding, Proposal, Remedy, State, Subject, Thresholds } from './check';
 import { plain } from '../units/plain';
 import { subjectOf } from './subject';
 
-export const CHECK_DEFINITIONS: readonly CheckDefinition[] = [...briefChecks, ...driveChecks, ...heatChecks, ...layoutChecks, ...gearChecks, ...powerChecks];
+export const CHECK_DEFINITIONS: readonly CheckDefinition[] = [...briefChecks, ...driveChecks, ...heatChecks, ...layoutChecks, ...gearChecks, ...toothChecks, ...jointChecks, ...shaftChecks, ...tyreChecks, ...powerChecks];
 
 /** Margins under which a check is tight, where the workshop sets none of its own. */
 export const DEFAULT_THRESHOLDS: Thresholds = Object.fromEntries(

@@ -50,13 +50,22 @@ export interface CaseLimit {
 }
 
 /** What softens first, and where; the motor itself where no plastic holds it. */
-export function caseLimitOf({ heat = {} }: Drive): CaseLimit {
+export function caseLimitOf(drive: Drive): CaseLimit {
+  const { heat = {} } = drive;
   const limits = [
-    { limitC: (heat.pinionJoint && JOINT_SOFTENS_C[heat.pinionJoint]) ?? Infinity, what: heat.pinionJoint === 'printed' ? 'the printed pinion' : "the pinion's glue", softens: true },
+    { limitC: pinionSoftensC(drive) ?? Infinity, what: heat.pinionJoint === 'printed' || heat.pinionJoint === 'flat' ? 'the pinion on its shaft' : "the pinion's glue", softens: true },
     { limitC: (heat.mountMaterial && MOUNT_SOFTENS_C[heat.mountMaterial]) ?? Infinity, what: 'the motor mount', softens: true },
     { limitC: MOTOR_CASE_C, what: 'the motor itself', softens: false },
   ];
   return limits.reduce((a, b) => (b.limitC < a.limitC ? b : a));
+}
+
+/** A glue by its kind; a pinion that holds by its own hub by its material, where that is said. */
+function pinionSoftensC({ heat, stages }: Drive): number | undefined {
+  const joint = heat?.pinionJoint;
+  const material = stages.find(({ kind }) => kind === 'spur')?.pinion?.material;
+  if ((joint === 'printed' || joint === 'flat') && material) return material.softeningC;
+  return joint && JOINT_SOFTENS_C[joint];
 }
 
 /** Thermal figures of a motor as it is built in: first guesses, with the readings' correction where there is one. */

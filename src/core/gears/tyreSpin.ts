@@ -3,7 +3,7 @@ import { GRAVITY } from '../constants';
 export const TYRE_KINDS = ['solid rubber', 'belted', 'foam', 'printed flexible', 'own'] as const;
 export type TyreKind = (typeof TYRE_KINDS)[number];
 
-interface Ring {
+export interface Ring {
   densityKgM3: number;
   hoopModulusMpa: number;
   hoopStrengthMpa: number;
@@ -75,7 +75,8 @@ export function tyreSpin(input: TyreSpinInput): TyreSpinResult {
   return result;
 }
 
-function ringOf(input: TyreSpinInput): Ring {
+/** Density, stiffness and strength of the ring: the given ones, or those typical of its kind. */
+export function ringOf(input: Partial<Ring> & { kind: TyreKind }): Ring {
   const typical = input.kind === 'own' ? undefined : TYPICAL[input.kind];
   return {
     densityKgM3: input.densityKgM3 ?? typical!.densityKgM3,

@@ -1,6 +1,7 @@
 import Joi, { type ObjectSchema } from 'joi';
 import { compoundFigures, motorFigures, tyreFigures } from '../build/drive.schema';
 import { STAGE_KINDS } from '../build/drive';
+import { materialFigures } from '../build/material.schema';
 import { batteryFigures, controllerFigures } from '../build/power.schema';
 import { count, identifier, notNegative, positive, share, text } from '../schema/fields';
 import { parse } from '../schema/parse';
@@ -24,6 +25,7 @@ const figuresSchemas: { readonly [K in LibraryKind]: ObjectSchema<LibraryFigures
   compound: Joi.object({ name, ...compoundFigures }),
   stage: Joi.object({ name, kind: Joi.valid(...STAGE_KINDS).required(), efficiency: share().required() }),
   gear: Joi.object({ name, role: Joi.valid('pinion', 'wheel').required(), teeth: count().max(1000).required(), moduleMm: positive().max(20).required() }),
+  material: Joi.object(materialFigures),
   sizeClass: Joi.object({ name, massBudgetG: positive().required() }),
 };
 

@@ -1,9 +1,10 @@
 import type { ChosenSurface, SizeClass } from '../build/brief';
 import type { ChosenMotor, ChosenTyre, StageKind } from '../build/drive';
+import type { ChosenMaterial } from '../build/material';
 import type { ChosenBattery, ChosenController } from '../build/power';
 import type { GearAtHand } from '../drive/teeth';
 
-export const LIBRARY_KINDS = ['motor', 'battery', 'controller', 'tyre', 'surface', 'compound', 'stage', 'gear', 'sizeClass'] as const;
+export const LIBRARY_KINDS = ['motor', 'battery', 'controller', 'tyre', 'surface', 'compound', 'stage', 'gear', 'material', 'sizeClass'] as const;
 export type LibraryKind = (typeof LIBRARY_KINDS)[number];
 
 /** What the workshop holds of each kind; a build copies the figures. */
@@ -12,11 +13,12 @@ export interface LibraryFigures {
   battery: Omit<ChosenBattery, 'libraryId'>;
   controller: Omit<ChosenController, 'libraryId'>;
   /** `compound` is the id of a compound of the same library. */
-  tyre: Pick<ChosenTyre, 'name' | 'compound' | 'radiusMm' | 'massG'>;
+  tyre: Pick<ChosenTyre, 'name' | 'compound' | 'radiusMm' | 'massG' | 'ring'>;
   surface: Omit<ChosenSurface, 'id' | 'libraryId'>;
   compound: { name: string } & Pick<ChosenTyre, 'hardFactor' | 'looseFactor'>;
   stage: { name: string; kind: StageKind; efficiency: number };
   gear: GearAtHand;
+  material: Omit<ChosenMaterial, 'libraryId'>;
   sizeClass: Omit<SizeClass, 'libraryId'>;
 }
 
@@ -35,6 +37,7 @@ export const KIND_NAMES: Readonly<Record<LibraryKind, { one: string; many: strin
   compound: { one: 'compound', many: 'Tyre compounds' },
   stage: { one: 'stage', many: 'Reduction stages' },
   gear: { one: 'gear', many: 'Gears at hand' },
+  material: { one: 'material', many: 'Materials' },
   sizeClass: { one: 'size class', many: 'Size classes' },
 };
 

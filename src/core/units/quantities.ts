@@ -47,6 +47,8 @@ export const QUANTITIES = {
   rpm: same(unit('rpm', 1), []),
   temperatureC: { metric: unit('°C', 1, ['c']), imperial: unit('°F', 5 / 9, ['f'], -160 / 9) },
   angleDeg: same(unit('°', 1, ['deg'])),
+  stressMpa: { metric: unit('MPa', 1, ['n/mm2', 'n/mm²']), imperial: unit('ksi', 6.894757293168), others: [unit('GPa', 1000)] },
+  wearMm3PerNm: same(unit('mm³/MNm', 1e-6)),
   areaM2: { metric: unit('cm²', 1e-4, ['cm2']), imperial: unit('in²', 0.00064516, ['in2']), others: [unit('m²', 1, ['m2'])] },
   inertiaKgM2: same(unit('g·cm²', 1e-7, ['gcm2', 'g cm2'])),
   share: same(unit('%', 0.01)),

@@ -1,5 +1,6 @@
 import type { ChosenSurface, SizeClass } from '@/core/build/brief';
 import type { ChosenMotor, ChosenTyre } from '@/core/build/drive';
+import type { ChosenMaterial } from '@/core/build/material';
 import type { ChosenBattery, ChosenController } from '@/core/build/power';
 import { itemsOf, type LibraryFigures, type LibraryKind, tyreForBuild } from '@/core/library/items';
 import { STARTING_LIBRARY } from '@/core/library/starting';
@@ -13,6 +14,7 @@ function item<K extends LibraryKind>(kind: K, id: string) {
 const copy = <K extends LibraryKind>(kind: K, id: string): { libraryId: string } & LibraryFigures[K] => ({ libraryId: id, ...item(kind, id).data });
 
 export const motor = (id: string): ChosenMotor => copy('motor', id);
+export const material = (id: string): ChosenMaterial => copy('material', `material-${id}`);
 export const battery = (id: string): ChosenBattery => copy('battery', id);
 export const controller = (id: string): ChosenController => copy('controller', id);
 export const sizeClass = (id: string): SizeClass => copy('sizeClass', id);

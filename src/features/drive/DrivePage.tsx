@@ -17,16 +17,20 @@ import { DriveAnswer } from './DriveAnswer';
 import { DriveCharts } from './DriveCharts';
 import { DRIVE_TABS, TAB_NAMES, useDriveTab } from './driveTab';
 import { GearBench } from './GearBench';
+import { JointBench } from './JointBench';
 import { HandLimits } from './HandLimits';
 import { HeatBench } from './HeatBench';
 import { LayoutBench } from './LayoutBench';
 import { Stages } from './Stages';
+import { TyreBench } from './TyreBench';
 import { type DriveView, useDriveView } from './useDriveView';
 
 const Heat = dynamic(() => import('./HeatView').then(({ HeatView }) => HeatView));
 const Ratio = dynamic(() => import('./RatioView').then(({ RatioView }) => RatioView));
 const Explorer = dynamic(() => import('./ExplorerView').then(({ ExplorerView }) => ExplorerView));
 const Gears = dynamic(() => import('./GearsView').then(({ GearsView }) => GearsView));
+const Joints = dynamic(() => import('./JointsView').then(({ JointsView }) => JointsView));
+const Tyres = dynamic(() => import('./TyresView').then(({ TyresView }) => TyresView));
 const Layout = dynamic(() => import('./LayoutView').then(({ LayoutView }) => LayoutView));
 
 /** Motor, pack, controller, reduction and tyre against force, speed, heat and the wish. */
@@ -37,14 +41,14 @@ export function DrivePage() {
   return (
     <main className="page readfirst">
       <div className="bench">
-        {tab === 'heat' ? <HeatBench /> : tab === 'layout' ? <LayoutBench /> : tab === 'gears' ? <GearBench /> : <DriveBench view={view} />}
+        {tab === 'heat' ? <HeatBench /> : tab === 'layout' ? <LayoutBench /> : tab === 'gears' ? <GearBench /> : tab === 'joints' ? <JointBench /> : tab === 'tyres' ? <TyreBench /> : <DriveBench view={view} />}
       </div>
       <div className="readings">
         <div className="tabs" role="group" aria-label="Sides of the drive">
           {DRIVE_TABS.map((one) => <button key={one} type="button" aria-pressed={tab === one} onClick={() => show(one)}>{TAB_NAMES[one]}</button>)}
         </div>
-        {tab === 'layout' ? <Layout /> : tab === 'gears' ? <Gears /> : !view.run || !view.input ? <><Missing missing={view.missing} /><SegmentChecks segment="drive" /></>
-          : tab === 'heat' ? <Heat /> : tab === 'ratio' ? <Ratio /> : tab === 'explorer' ? <Explorer /> : <RunView view={view} />}
+        {tab === 'layout' ? <Layout /> : tab === 'gears' ? <Gears /> : tab === 'tyres' ? <Tyres view={view} /> : !view.run || !view.input ? <><Missing missing={view.missing} /><SegmentChecks segment="drive" /></>
+          : tab === 'heat' ? <Heat /> : tab === 'ratio' ? <Ratio /> : tab === 'explorer' ? <Explorer /> : tab === 'joints' ? <Joints /> : <RunView view={view} />}
       </div>
     </main>
   );

@@ -1,8 +1,11 @@
 'use client';
 
+import { USUAL_GEAR_HOURS } from '@/core/drive/toothChecks';
 import { spurStages } from '@/core/gears/stageMesh';
 import { useBuild } from '../shell/BuildContext';
 import { DocumentField, Group } from '../shell/fields';
+import { LibraryPick } from '../shell/LibraryPick';
+import { Knocks } from './Knocks';
 import { Stages } from './Stages';
 
 /** Teeth, module and slot of the spur gears, and how each gear is made. */
@@ -27,7 +30,10 @@ export function GearBench() {
               <DocumentField path={path('slotMaxMm')} example={40} />
             </Group>
             {(['pinion', 'wheel'] as const).map((gear) => (
-              <Group key={gear} title={named(gear === 'pinion' ? 'Hole of the pinion' : 'Hole of the wheel')}>
+              <Group key={gear} title={named(gear === 'pinion' ? 'Pinion' : 'Wheel')}>
+                <LibraryPick kind="material" path={['drive', 'stages', id, gear, 'material']} copy={({ id: libraryId, data }) => ({ libraryId, ...data })} />
+                <DocumentField path={['drive', 'stages', id, gear, 'fillFactor']} label="Filled" usual={1} />
+                <DocumentField path={['drive', 'stages', id, gear, 'shift']} label="Profile shift" usual={0} />
                 <DocumentField path={['drive', 'stages', id, gear, 'boreMm']} label="Bore" example={gear === 'pinion' ? 3.17 : 8} />
                 <DocumentField path={['drive', 'stages', id, gear, 'flatDepthMm']} label="Flat, depth" />
                 <DocumentField path={['drive', 'stages', id, gear, 'hexAcrossFlatsMm']} label="Or hex, across flats" />
@@ -36,6 +42,8 @@ export function GearBench() {
           </div>
         );
       })}
+      <Knocks />
+      <Group title="How long they should last"><DocumentField path={['drive', 'gearHours']} usual={USUAL_GEAR_HOURS} /></Group>
       <p className="quiet" style={{ fontSize: 12 }}>Turn a fresh mesh by hand before it sees a motor: wheels off the ground, fingers and hair away. Local rules go before anything here.</p>
     </>
   );

@@ -21,7 +21,7 @@ export function GearFiles({ stage }: { stage: Stage }) {
     const { gearOutline } = await import('@/core/gears/outline');
     try {
       const { files, notes } = gearOutline({
-        teeth, moduleMm: stage.moduleMm!, boreMm: body.boreMm, backlashMm: stage.backlashMm ?? 0,
+        teeth, moduleMm: stage.moduleMm!, boreMm: body.boreMm, backlashMm: stage.backlashMm ?? 0, shift: body.shift ?? 0,
         helixDeg: (gear === 'pinion' ? 1 : -1) * (stage.helixDeg ?? 0),
         ...(stage.faceWidthMm === undefined ? {} : { faceWidthMm: stage.faceWidthMm }),
         ...(body.hexAcrossFlatsMm !== undefined ? { hexAcrossFlatsMm: body.hexAcrossFlatsMm } : body.flatDepthMm !== undefined ? { flatDepthMm: body.flatDepthMm } : {}),

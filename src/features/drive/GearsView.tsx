@@ -13,6 +13,7 @@ import { CheckFigure } from '../shell/CheckFigure';
 import { SegmentChecks } from '../shell/SegmentChecks';
 import { GearFiles } from './GearFiles';
 import { MeshSketch } from './MeshSketch';
+import { Teeth } from './Teeth';
 
 type Found = { mesh: NonNullable<ReturnType<typeof meshOf>> } | { refused: string } | undefined;
 
@@ -33,10 +34,11 @@ export function GearsView() {
         <>
           <MeshSketch stage={stage} centreMm={found.mesh.centreDistanceMm} />
           {found.mesh.notes.map((note) => <p key={note} className="note">{note}</p>)}
-          <GearFiles stage={stage} />
         </>
       ) : null}
-      <SegmentChecks segment="drive" only={['gears.mesh']} />
+      {stage ? <Teeth /> : null}
+      <SegmentChecks segment="drive" only={['gears.mesh', 'gears.tooth', 'gears.wear']} />
+      {stage && found && 'mesh' in found ? <GearFiles stage={stage} /> : null}
       <WorkingPanel />
     </>
   );

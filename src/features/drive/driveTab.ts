@@ -1,9 +1,9 @@
 import { useSearchParams } from 'next/navigation';
 
-export const DRIVE_TABS = ['run', 'heat', 'ratio', 'explorer', 'layout', 'gears'] as const;
+export const DRIVE_TABS = ['run', 'heat', 'ratio', 'explorer', 'layout', 'gears', 'joints', 'tyres'] as const;
 export type DriveTab = (typeof DRIVE_TABS)[number];
 
-export const TAB_NAMES: Readonly<Record<DriveTab, string>> = { run: 'The run', heat: 'Heat', ratio: 'Ratio', explorer: 'Explorer', layout: 'Layout', gears: 'Gears' };
+export const TAB_NAMES: Readonly<Record<DriveTab, string>> = { run: 'The run', heat: 'Heat', ratio: 'Ratio', explorer: 'Explorer', layout: 'Layout', gears: 'Gears', joints: 'Joints and shafts', tyres: 'Tyres' };
 
 /** Which side of the drive the page shows; it stands in the address, so that it can be linked to. */
 export function useDriveTab(): [DriveTab, (tab: DriveTab) => void] {

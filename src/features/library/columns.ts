@@ -1,6 +1,7 @@
 import type { Limits } from '@/core/build/labels';
 import { labelOf } from '@/core/build/labels';
 import { STAGE_KINDS } from '@/core/build/drive';
+import { TYRE_KINDS } from '@/core/gears/tyreSpin';
 import type { LibraryKind } from '@/core/library/items';
 import type { QuantityName } from '@/core/units/quantities';
 
@@ -20,6 +21,8 @@ const field = (path: string, start: number, label?: string, key?: string): Colum
   return { key: key ?? path.split('.').at(-1)!, label: label ?? known.label, quantity: known.quantity!, limits: known.limits, start };
 };
 
+const RINGS = TYRE_KINDS.filter((kind) => kind !== 'own');
+
 /** What each kind of the library shows and lets edit, besides its name. */
 export const COLUMNS: Readonly<Record<LibraryKind, readonly Column[]>> = {
   motor: [
@@ -32,7 +35,7 @@ export const COLUMNS: Readonly<Record<LibraryKind, readonly Column[]>> = {
   controller: [
     field('power.controller.currentLimitA', 180), field('power.controller.continuousA', 60), field('power.controller.resistanceMilliOhm', 2, 'Resistance'), field('power.controller.maxV', 12.6, 'Highest voltage'), field('power.controller.massG', 55, 'Mass'),
   ],
-  tyre: [{ key: 'compound', label: 'Compound', options: [], start: 'compound-soft' }, field('drive.tyre.radiusMm', 40, 'Radius'), field('drive.tyre.massG', 45)],
+  tyre: [{ key: 'compound', label: 'Compound', options: [], start: 'compound-soft' }, field('drive.tyre.radiusMm', 40, 'Radius'), field('drive.tyre.massG', 45), { key: 'ring', label: 'Built as', options: RINGS.map((kind) => [kind, kind] as const), start: 'solid rubber', optional: true }],
   surface: [
     { key: 'ground', label: 'Ground', options: [['hard', 'hard'], ['loose', 'loose']], start: 'hard' },
     field('brief.surfaces.x.mu', 0.7), field('brief.surfaces.x.muError', 0.1), field('brief.surfaces.x.rollingResistance', 0.03), field('brief.surfaces.x.rollingResistanceError', 0.01),
@@ -40,6 +43,11 @@ export const COLUMNS: Readonly<Record<LibraryKind, readonly Column[]>> = {
   compound: [field('drive.tyre.hardFactor', 1, 'On hard ground'), field('drive.tyre.looseFactor', 1, 'On loose ground')],
   stage: [{ key: 'kind', label: 'Kind', options: STAGE_KINDS.map((kind) => [kind, kind] as const), start: 'spur' }, field('drive.stages.x.efficiency', 0.95, 'Efficiency')],
   gear: [{ key: 'role', label: 'Sits on', options: [['pinion', 'the motor'], ['wheel', 'the shaft']], start: 'pinion' }, field('drive.stages.x.pinionTeeth', 17, 'Teeth', 'teeth'), field('drive.stages.x.moduleMm', 0.8)],
+  material: [
+    { key: 'densityGPerCm3', label: 'Density, g/cm³', quantity: 'coefficient', limits: { above: 0, to: 25 }, start: 1.2 }, { key: 'modulusMpa', label: 'Stiffness', quantity: 'stressMpa', limits: { above: 0, to: 1_000_000 }, start: 2000 },
+    { key: 'inPlaneStrengthMpa', label: 'Strength along the layers', quantity: 'stressMpa', limits: { above: 0, to: 10_000 }, start: 45 }, { key: 'softeningC', label: 'Softens at', quantity: 'temperatureC', limits: { above: 23, to: 2000 }, start: 80 },
+    { key: 'wearCoefficientMm3PerNm', label: 'Wear', quantity: 'wearMm3PerNm', limits: { from: 0, to: 1 }, start: 1e-5, optional: true },
+  ],
   sizeClass: [field('brief.sizeClass.massBudgetG', 2000)],
 };
 
@@ -53,5 +61,6 @@ export const ORIGINS: Readonly<Partial<Record<LibraryKind, string>>> = {
   compound: 'Starting values by judgement: factors on the friction of the surface.',
   stage: 'Starting values for gears in good order.',
   gear: 'What lies in your box: the ratio advisor names pairs of these.',
+  material: 'Typical of data sheets; test your own. Metals with what they bear under repeated bending.',
   sizeClass: 'What a car of the scale usually weighs, ready to run with its payload.',
 };

@@ -2,6 +2,7 @@ import type { LibraryItem } from '../items';
 import { STARTING_COMPOUNDS } from './compounds';
 import { STARTING_CONTROLLERS } from './controllers';
 import { STARTING_GEARS } from './gears';
+import { STARTING_MATERIALS } from './materials';
 import { STARTING_MOTORS } from './motors';
 import { STARTING_PACKS } from './packs';
 import { STARTING_SIZE_CLASSES } from './sizeClasses';
@@ -19,5 +20,6 @@ export const STARTING_LIBRARY: readonly LibraryItem[] = [
   ...STARTING_COMPOUNDS,
   ...STARTING_STAGES,
   ...STARTING_GEARS,
+  ...STARTING_MATERIALS,
   ...STARTING_SIZE_CLASSES,
 ];

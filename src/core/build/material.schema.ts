@@ -1,0 +1,15 @@
+import Joi from 'joi';
+import { REFERENCE_C } from '../gears/softening';
+import { finite, identifier, notNegative, positive, text } from '../schema/fields';
+import type { ChosenMaterial } from './material';
+
+export const materialFigures = {
+  name: text(80).required(),
+  densityGPerCm3: positive().max(25).required(),
+  modulusMpa: positive().max(1e6).required(),
+  inPlaneStrengthMpa: positive().max(10_000).required(),
+  softeningC: finite().greater(REFERENCE_C).max(2000).required(),
+  wearCoefficientMm3PerNm: notNegative().max(1),
+};
+
+export const materialSchema = () => Joi.object<ChosenMaterial>({ libraryId: identifier(), ...materialFigures });

@@ -1,0 +1,34 @@
+import type { ChosenSurface } from '../build/brief';
+import type { BuildDocument } from '../build/document';
+import { hexMissing, wheelHeld } from '../drive/jointOfBuild';
+import { pinionJointsOf } from '../drive/jointChecks';
+import { type ShaftFound, shaftsOf } from '../drive/shaftOfBuild';
+import { teethOf, type Tooth } from '../drive/toothOfBuild';
+import { toothSettingOf } from '../drive/toothChecks';
+import type { Assembled } from '../drive/runOfBuild';
+import { subjectOf } from './subject';
+
+/** Every tooth of a build on a surface, the weakest first. */
+export function teethOn(document: BuildDocument, surface: ChosenSurface): Assembled<Tooth[]> {
+  const setting = toothSettingOf(subjectOf(document, surface));
+  return 'missing' in setting ? { ok: false, missing: setting.missing } : { ok: true, value: teethOf(setting) };
+}
+
+export interface JointsOnSurface {
+  pinion: ReturnType<typeof pinionJointsOf>;
+  wheel: { missing: readonly string[] } | ReturnType<typeof wheelHeld>;
+  shafts: ShaftFound[];
+}
+
+/** What holds pinion and wheel, and how the shafts fare. */
+export function jointsOn(document: BuildDocument, surface: ChosenSurface): JointsOnSurface {
+  const subject = subjectOf(document, surface);
+  const input = subject.runInput();
+  const setting = input.ok ? { document, surface, input: input.value, run: subject.run()! } : undefined;
+  const missing = [...hexMissing(document), ...(input.ok ? [] : input.missing)];
+  return {
+    pinion: pinionJointsOf(subject),
+    wheel: setting && missing.length === 0 ? wheelHeld(setting) : { missing },
+    shafts: setting ? shaftsOf(setting) : [],
+  };
+}
