@@ -10,12 +10,15 @@ import { shaftChecks } from '../drive/shaftChecks';
 import { toothChecks } from '../drive/toothChecks';
 import { tyreChecks } from '../drive/tyreChecks';
 import { gearChecks } from '../gears/checks';
-import { powerChecks } from '../power/checks';
+import { powerChecks, supplyChecksOf } from '../power/checks';
 import type { Check, CheckDefinition, Finding, Proposal, Remedy, State, Subject, Thresholds } from './check';
 import { plain } from '../units/plain';
 import { subjectOf } from './subject';
 
 export const CHECK_DEFINITIONS: readonly CheckDefinition[] = [...briefChecks, ...driveChecks, ...heatChecks, ...layoutChecks, ...gearChecks, ...toothChecks, ...jointChecks, ...shaftChecks, ...tyreChecks, ...powerChecks];
+
+/** The checks of every build, and those of the rails and loads that this one has. */
+const definitionsOf = (document: BuildDocument): readonly CheckDefinition[] => [...CHECK_DEFINITIONS, ...supplyChecksOf(document)];
 
 /** Margins under which a check is tight, where the workshop sets none of its own. */
 export const DEFAULT_THRESHOLDS: Thresholds = Object.fromEntries(
@@ -33,7 +36,7 @@ export function byUrgency(a: Check, b: Check): number {
 /** The states of the quick checks of a build on one surface, without remedies; the others wait for the worker. */
 export function statesOn(document: BuildDocument, surface: ChosenSurface | undefined, thresholds: Thresholds = {}): Check[] {
   const subject = subjectOf(document, surface);
-  return CHECK_DEFINITIONS.map((definition) => (definition.heavy ? waiting(definition) : evaluate(definition, subject, thresholds)));
+  return definitionsOf(document).map((definition) => (definition.heavy ? waiting(definition) : evaluate(definition, subject, thresholds)));
 }
 
 const waiting = ({ id, segment, title, short, quantity, kind }: CheckDefinition): Check => ({ id, segment, title, short, quantity, kind, state: 'unknown', why: 'Being worked out.', missing: [], working: [], remedies: [] });
@@ -61,7 +64,7 @@ interface Worst {
 
 function worstOf(document: BuildDocument, thresholds: Thresholds): Worst[] {
   const subjects = subjectsOf(document);
-  return CHECK_DEFINITIONS.map((definition) => subjects.map((subject) => ({ definition, subject, check: evaluate(definition, subject, thresholds) })).reduce((a, b) => (byUrgency(b.check, a.check) < 0 ? b : a)));
+  return definitionsOf(document).map((definition) => subjects.map((subject) => ({ definition, subject, check: evaluate(definition, subject, thresholds) })).reduce((a, b) => (byUrgency(b.check, a.check) < 0 ? b : a)));
 }
 
 const remedied = ({ definition, subject, check }: Worst, thresholds: Thresholds): Check => ({ ...check, remedies: remediesFor(definition, subject, check, thresholds) });
@@ -134,8 +137,8 @@ function byWorth(before: Check, a: Tried, b: Tried): number {
 
 function effectOf(before: Check, after: Check): string {
   if (before.margin === undefined || after.margin === undefined) {
-    const percent = before.quantity === 'share' ? 100 : 1;
-    const figures = before.value !== undefined && after.value !== undefined ? `${plain(percent * before.value)} to ${plain(percent * after.value)} %` : '';
+    const [scale, unit] = before.quantity === 'share' ? [100, ' %'] : before.quantity === 'percent' ? [1, ' %'] : [1, ''];
+    const figures = before.value !== undefined && after.value !== undefined ? `${plain(scale * before.value)} to ${plain(scale * after.value)}${unit}` : '';
     return after.state === before.state ? figures : `${before.state} to ${after.state}${figures ? `, ${figures}` : ''}`;
   }
   return `margin ${before.margin.toFixed(2)} to ${after.margin.toFixed(2)}`;

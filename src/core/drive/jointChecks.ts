@@ -41,7 +41,7 @@ const pinion: CheckDefinition = {
       value: torqueNm,
       limit: asked!.torqueNm,
       ...(splits ? { margin: 0 } : {}),
-      why: splits ? `The hub splits as it is pressed on: ${plain(own.result.hoopMpa!)} MPa around it.` : soft ? `${firstUp(JOINT_NAMES[kind])}: the shaft is at ${plain(temperatureC!)} °C and it lets go at ${plain(softensAtC)} °C.` : `Held by ${plainName(kind)}, it carries ${plain(torqueNm)} Nm at ${plain(temperatureC!)} °C; ${CAUSE_WORDS[asked!.by]} asks ${plain(asked!.torqueNm)} Nm.`,
+      why: splits ? `The hub splits as it is pressed on: ${plain(own.result.hoopMpa!)} MPa around it.` : soft ? `${firstUp(plainName(kind))}: the shaft is at ${plain(temperatureC!)} °C and it lets go at ${plain(softensAtC)} °C.` : `Held by ${plainName(kind)}, it carries ${plain(torqueNm)} Nm at ${plain(temperatureC!)} °C; ${CAUSE_WORDS[asked!.by]} asks ${plain(asked!.torqueNm)} Nm.`,
       working: [
         { label: 'Asked of it', formula: `the largest torque at one motor’s shaft, from ${CAUSE_WORDS[asked!.by]}`, value: asked!.torqueNm, quantity: 'torqueNm' },
         { label: 'Temperature', formula: 'peak of the motor’s case over a pack', value: temperatureC!, quantity: 'temperatureC' },

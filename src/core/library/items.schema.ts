@@ -2,12 +2,14 @@ import Joi, { type ObjectSchema } from 'joi';
 import { compoundFigures, motorFigures, tyreFigures } from '../build/drive.schema';
 import { STAGE_KINDS } from '../build/drive';
 import { materialFigures } from '../build/material.schema';
-import { batteryFigures, controllerFigures } from '../build/power.schema';
+import { batteryFigures, channels, controllerFigures, loadFigures, protocol, regulatorFigures, servoFigures, transmitterFigures } from '../build/power.schema';
 import { count, identifier, notNegative, positive, share, text } from '../schema/fields';
 import { parse } from '../schema/parse';
 import { LIBRARY_KINDS, type LibraryFigures, type LibraryItem, type LibraryKind } from './items';
 
 const name = text(80).required();
+
+const required = <T extends Record<string, Joi.Schema>>(figures: T) => Object.fromEntries(Object.entries(figures).map(([key, schema]) => [key, schema.required()]));
 
 const figuresSchemas: { readonly [K in LibraryKind]: ObjectSchema<LibraryFigures[K]> } = {
   motor: Joi.object(motorFigures),
@@ -26,6 +28,10 @@ const figuresSchemas: { readonly [K in LibraryKind]: ObjectSchema<LibraryFigures
   stage: Joi.object({ name, kind: Joi.valid(...STAGE_KINDS).required(), efficiency: share().required() }),
   gear: Joi.object({ name, role: Joi.valid('pinion', 'wheel').required(), teeth: count().max(1000).required(), moduleMm: positive().max(20).required() }),
   material: Joi.object(materialFigures),
+  servo: Joi.object({ name, ...required(loadFigures), ...servoFigures, lowV: servoFigures.lowV.required(), lowTorqueKgcm: servoFigures.lowTorqueKgcm.required() }),
+  regulator: Joi.object({ name, ...regulatorFigures, continuousA: regulatorFigures.continuousA.required() }),
+  receiver: Joi.object({ name, ...required(loadFigures), protocol: protocol().required(), channels: channels().required() }),
+  transmitter: Joi.object({ name, ...transmitterFigures }),
   sizeClass: Joi.object({ name, massBudgetG: positive().required() }),
 };
 

@@ -1,11 +1,13 @@
 import type { ChosenSurface, SizeClass } from '../build/brief';
 import type { ChosenMotor, ChosenTyre, StageKind } from '../build/drive';
 import type { ChosenMaterial } from '../build/material';
-import type { ChosenBattery, ChosenController } from '../build/power';
+import type { ChosenBattery, ChosenController, PowerLoad, PowerRail, ServoFigures, Transmitter } from '../build/power';
 import type { GearAtHand } from '../drive/teeth';
 
-export const LIBRARY_KINDS = ['motor', 'battery', 'controller', 'tyre', 'surface', 'compound', 'stage', 'gear', 'material', 'sizeClass'] as const;
+export const LIBRARY_KINDS = ['motor', 'battery', 'controller', 'tyre', 'surface', 'compound', 'stage', 'gear', 'material', 'servo', 'regulator', 'receiver', 'transmitter', 'sizeClass'] as const;
 export type LibraryKind = (typeof LIBRARY_KINDS)[number];
+
+type Supplied = Required<Pick<PowerLoad, 'minV' | 'maxV' | 'typicalA' | 'peakA'>>;
 
 /** What the workshop holds of each kind; a build copies the figures. */
 export interface LibraryFigures {
@@ -19,6 +21,10 @@ export interface LibraryFigures {
   stage: { name: string; kind: StageKind; efficiency: number };
   gear: GearAtHand;
   material: Omit<ChosenMaterial, 'libraryId'>;
+  servo: { name: string } & Supplied & ServoFigures;
+  regulator: Omit<PowerRail, 'id' | 'libraryId' | 'from'>;
+  receiver: { name: string } & Supplied & Required<Pick<PowerLoad, 'protocol' | 'channels'>>;
+  transmitter: Omit<Transmitter, 'libraryId'>;
   sizeClass: Omit<SizeClass, 'libraryId'>;
 }
 
@@ -38,6 +44,10 @@ export const KIND_NAMES: Readonly<Record<LibraryKind, { one: string; many: strin
   stage: { one: 'stage', many: 'Reduction stages' },
   gear: { one: 'gear', many: 'Gears at hand' },
   material: { one: 'material', many: 'Materials' },
+  servo: { one: 'servo', many: 'Servos' },
+  regulator: { one: 'regulator', many: 'Regulators' },
+  receiver: { one: 'receiver', many: 'Receivers' },
+  transmitter: { one: 'transmitter', many: 'Transmitters' },
   sizeClass: { one: 'size class', many: 'Size classes' },
 };
 
@@ -59,3 +69,10 @@ export function tyreForBuild(tyre: LibraryItem<'tyre'>, items: readonly LibraryI
 
 /** The gears that lie in the workshop. */
 export const gearsAtHand = (items: readonly LibraryItem[]): GearAtHand[] => itemsOf(items, 'gear').map(({ data }) => data);
+
+/** A servo or a receiver as a build hangs it on a rail. */
+export function loadForBuild(item: LibraryItem<'servo'> | LibraryItem<'receiver'>): Omit<PowerLoad, 'id' | 'rail'> {
+  if (item.kind === 'receiver') return { libraryId: item.id, ...item.data, kind: 'receiver' } as Omit<PowerLoad, 'id' | 'rail'>;
+  const { name, minV, maxV, typicalA, peakA, ...servo } = (item as LibraryItem<'servo'>).data;
+  return { libraryId: item.id, name, kind: 'servo', minV, maxV, typicalA, peakA, servo };
+}

@@ -1,8 +1,13 @@
+import type { BuildDocument } from '../build/document';
 import type { CheckDefinition, Proposal, Subject } from '../checks/check';
 import { CHARGED_CELL_V, chargedV, USUAL_CUTOFF_V } from '../build/power';
 import { RAD_PER_S_PER_RPM } from '../constants';
 import { createPlant, resistanceN } from '../drive/plant';
 import { plain } from '../units/plain';
+import { railCheck, loadCheck } from './supplyChecks';
+import { servoCheck } from './servoCheck';
+import { supplyOf } from './supplyOfBuild';
+import { radioChecks } from './radioChecks';
 
 /** Charge at which a pack is watched for sagging, share. */
 const LOW_CHARGE = 0.3;
@@ -81,12 +86,14 @@ const packCurrent: CheckDefinition = {
     if (!input.ok) return { missing: input.missing };
     const battery = subject.document.power.battery!;
     const rated = (battery.capacityMah / 1000) * battery.maxDischargeC;
-    const peak = subject.run()!.peakBatteryCurrentA;
+    const motorA = subject.run()!.peakBatteryCurrentA;
+    const supply = supplyOf(subject.document, motorA);
+    const peak = supply.ok ? supply.result.batteryPeakA : motorA;
     return {
       value: peak,
       limit: rated,
-      why: `At full throttle it draws ${plain(peak)} A; the pack is rated ${plain(rated)} A.`,
-      working: [{ label: 'Rated', formula: `${plain(battery.capacityMah / 1000)} Ah · ${plain(battery.maxDischargeC)} C`, value: rated, quantity: 'currentA' }, { label: 'Peak', formula: 'largest battery current of the run, duty · motor current', value: peak, quantity: 'currentA' }],
+      why: `At full throttle it draws ${plain(peak)} A${supply.ok ? ` with all that hangs on it` : ''}; the pack is rated ${plain(rated)} A.`,
+      working: [{ label: 'Rated', formula: `${plain(battery.capacityMah / 1000)} Ah · ${plain(battery.maxDischargeC)} C`, value: rated, quantity: 'currentA' }, { label: 'Peak', formula: `largest battery current of the run, duty · motor current${supply.ok ? `, ${plain(motorA)} A, and the supply tree at its peak` : ''}`, value: peak, quantity: 'currentA' }],
     };
   },
   propose: biggerPack,
@@ -117,7 +124,12 @@ const sag: CheckDefinition = {
   propose: biggerPack,
 };
 
-export const powerChecks: readonly CheckDefinition[] = [volts, controllerCurrent, packCurrent, sag];
+export const powerChecks: readonly CheckDefinition[] = [volts, controllerCurrent, packCurrent, sag, ...radioChecks];
+
+/** Checks of each rail, load and servo that a build has. */
+export function supplyChecksOf({ power: { rails = [], loads = [] } }: Pick<BuildDocument, 'power'>): CheckDefinition[] {
+  return [...rails.map(railCheck), ...loads.map(loadCheck), ...loads.filter(({ kind }) => kind === 'servo').map(servoCheck)];
+}
 
 function biggerPack({ document }: Subject): Proposal[] {
   const battery = document.power.battery;

@@ -67,7 +67,8 @@ function currentsOn(id: string, rails: readonly Rail[], loads: readonly Load[], 
   };
 }
 
-function inwardOf({ kind, efficiency = EFFICIENCY }: Rail, inV: number, outV: number, amps: number): number {
+/** What a rail takes in for what it gives, A. */
+export function inwardOf({ kind, efficiency = EFFICIENCY }: Rail, inV: number, outV: number, amps: number): number {
   if (amps === 0 || outV === 0) return 0;
   const passes = kind === 'direct' || kind === 'linear' || (kind === 'boost' && outV === inV);
   return passes ? amps : (outV * amps) / (efficiency * inV);

@@ -49,6 +49,8 @@ export const QUANTITIES = {
   angleDeg: same(unit('°', 1, ['deg'])),
   stressMpa: { metric: unit('MPa', 1, ['n/mm2', 'n/mm²']), imperial: unit('ksi', 6.894757293168), others: [unit('GPa', 1000)] },
   wearMm3PerNm: same(unit('mm³/MNm', 1e-6)),
+  torqueKgcm: { metric: unit('kg·cm', 1, ['kgcm']), imperial: unit('oz·in', 0.0720077887), others: [unit('Nm', 10.19716212977928), unit('Ncm', 0.1019716212977928)] },
+  areaMm2: same(unit('mm²', 1, ['mm2'])),
   areaM2: { metric: unit('cm²', 1e-4, ['cm2']), imperial: unit('in²', 0.00064516, ['in2']), others: [unit('m²', 1, ['m2'])] },
   inertiaKgM2: same(unit('g·cm²', 1e-7, ['gcm2', 'g cm2'])),
   share: same(unit('%', 0.01)),

@@ -1,7 +1,10 @@
 import { type BuildDocument, emptyDocument } from '@/core/build/document';
 import type { Patch } from '@/core/build/patch';
 import type { FailureSheet } from '@/core/field/records';
-import { battery, controller, material, motor, sizeClass, surface, tyre } from './copies';
+import { battery, controller, load, material, motor, regulator, sizeClass, surface, transmitter, tyre } from './copies';
+
+/** Pins of 25 mm on the ground, kingpins that meet it 8 mm inside. */
+const STEERS = { contactWidthMm: 25, scrubRadiusMm: 8 };
 
 /** Carries a soil-moisture logger between the rows of a community orchard. Revision A: the ratio is too short. */
 export const marshHareA: BuildDocument = {
@@ -35,7 +38,23 @@ export const marshHareA: BuildDocument = {
       { id: 'centre', kind: 'long', diameterMm: 5, material: material('steel'), spanMm: 190, behind: 'spur' },
     ],
   },
-  power: { battery: battery('pack-2s-5000'), controller: controller('controller-60'), cutoffVPerCell: 3.3 },
+  power: {
+    battery: battery('pack-2s-5000'),
+    controller: controller('controller-60'),
+    cutoffVPerCell: 3.3,
+    rails: [regulator('regulator-own', 'battery', { id: 'own' })],
+    loads: [
+      load('receiver', 'receiver-3', { id: 'receiver', name: 'Receiver', rail: 'own' }),
+      load('servo', 'servo-standard', { id: 'servo', name: 'Steering servo', rail: 'own', steer: STEERS }),
+    ],
+    wires: [
+      { id: 'controller', areaMm2: 4, plug: 'two pins, 60 A', socket: 'two pins, 60 A' },
+      { id: 'motor', areaMm2: 4, plug: 'bullet, 4 mm', socket: 'bullet, 4 mm' },
+      { id: 'receiver', areaMm2: 0.25, plug: 'servo plug, three pins', socket: 'servo plug, three pins' },
+      { id: 'servo', areaMm2: 0.25, plug: 'servo plug, three pins', socket: 'servo plug, three pins' },
+    ],
+    radio: { transmitter: transmitter('transmitter-3'), awayM: 90 },
+  },
   chassis: {
     wheelbaseMm: 285,
     trackFrontMm: 215,
@@ -72,22 +91,25 @@ export const marshHareA: BuildDocument = {
 export const marshHareB: Patch = [
   { path: ['drive', 'stages', 'spur', 'pinionTeeth'], value: 17 },
   { path: ['drive', 'stages', 'spur', 'faceWidthMm'], value: 12 },
+  { path: ['power', 'loads', 'servo'], value: load('servo', 'servo-strong', { id: 'servo', name: 'Steering servo', rail: 'own', steer: STEERS }) },
   { path: ['parts', 'items', 'mainGear', 'name'], value: 'Main gear, face 12 mm' },
   { path: ['chassis', 'massG'], value: 1603 },
 ];
 
-export const WHY_B = 'A runs cold and tops out under the wish: the ratio is too short. The main gear stripped on a landing: twice the face.';
+export const WHY_B = 'A runs cold and tops out under the wish: the ratio is too short. The main gear stripped on a landing: twice the face. A stronger servo against clods.';
 export const EXPECTED_B = 'Over 30 km/h on mown grass, and no tooth lost.';
 
 /** What revision C changes: a hot motor for the wet meadow, its pinion glued on, a shell against the rain, and a carrier turned on the bed. */
 export const marshHareC: Patch = [
   { path: ['drive', 'motor'], value: motor('motor-540-sensored-10') },
   { path: ['drive', 'heat'], value: { preset: 'grass', cruiseMps: 8, body: 'closed', ambientC: 24, pinionJoint: 'cyanoacrylate', mountMaterial: 'abs' } },
+  { path: ['power', 'rails', 'servoOwn'], value: regulator('regulator-5a', 'battery', { id: 'servoOwn', name: 'Regulator of the servo' }) },
+  { path: ['power', 'loads', 'servo', 'rail'], value: 'servoOwn' },
   { path: ['parts', 'items', 'carrier', 'name'], value: 'Rear carrier, turned on the bed' },
   { path: ['chassis', 'massG'], value: 1611 },
 ];
 
-export const WHY_C = 'The rear carrier split along its layers: turned on the bed and re-shaped. A faster motor for the wet meadow, and a shell against the rain.';
+export const WHY_C = 'The rear carrier split along its layers: turned on the bed and re-shaped. A faster motor for the wet meadow, and a shell against the rain. The servo stalled the controller’s regulator: one of its own.';
 export const EXPECTED_C = 'Through tall wet grass without slowing, and no split carrier.';
 
 /** Minutes into a pack at which the motor case of C was measured. */

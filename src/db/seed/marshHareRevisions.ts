@@ -1,6 +1,8 @@
 import { parseDocument } from '@/core/build/document.schema';
 import type { BuildDocument } from '@/core/build/document';
 import { applyPatch } from '@/core/build/patch';
+import { FAILSAFE_ITEMS } from '@/core/build/power';
+import { failsafeMarks } from '@/core/power/failsafe';
 import { calibrateBuild } from '@/core/drive/heatOf';
 import { marshHareA, marshHareB, marshHareC, marshHareD, READ_AT_MINUTES_C } from './marshHare';
 import { measuredReadings } from './measuredRuns';
@@ -12,14 +14,19 @@ const READINGS_SEED = 41;
 
 /** The four documents; C carries what was measured at its motor, D the cooling that those readings gave. */
 export function marshHareDocuments(): Record<MarshHareLetter, BuildDocument> {
-  const A = parseDocument(marshHareA);
+  const A = parseDocument(triedOn(marshHareA, '2026-04-10T18:00:00.000Z'));
   const B = parseDocument(applyPatch(A, marshHareB));
   const C = withReadings(parseDocument(applyPatch(B, marshHareC)));
   const calibrated = calibrateBuild(C, C.brief.surfaces[0]!);
   if (!calibrated.ok) throw new Error(`the demo car cannot be calibrated: ${calibrated.missing.join(', ')}`);
   const { notes: _, ...calibration } = calibrated.value;
-  const D = parseDocument(applyPatch(C, [...marshHareD, { path: ['drive', 'heat', 'calibration'], value: calibration }]));
+  const D = parseDocument(triedOn(applyPatch(C, [...marshHareD, { path: ['drive', 'heat', 'calibration'], value: calibration }]), '2026-05-29T17:30:00.000Z'));
   return { A, B, C, D };
+}
+
+/** Every test of the fail-safe list passed with what is built in. */
+function triedOn(document: BuildDocument, at: string): BuildDocument {
+  return { ...document, power: { ...document.power, failsafe: FAILSAFE_ITEMS.map((id) => ({ id, at, of: failsafeMarks(document.power) })) } };
 }
 
 function withReadings(document: BuildDocument): BuildDocument {

@@ -55,6 +55,7 @@ function meshed(stage: Stage): Found {
 }
 
 function GearsAnswer({ stage, found }: { stage: Stage; found: Found }) {
+  const { checks } = useBuild();
   const { reader } = useReader();
   const pair = `${stage.pinionTeeth} and ${stage.wheelTeeth} teeth`;
   if (!found) return <h1 className="answer">{pair}: give the module, and the mesh is worked out.</h1>;
@@ -63,8 +64,10 @@ function GearsAnswer({ stage, found }: { stage: Stage; found: Found }) {
   const apart = formatText(mesh.centreDistanceMm, 'lengthMm', reader, 4);
   const undercut = mesh.undercut[0] ? ` The pinion is undercut: ${mesh.minTeethNoUndercut[0]} teeth would not be.` : '';
   const slot = mesh.fitsSlot === undefined ? '' : mesh.fitsSlot ? ' The slot reaches it' : ' The slot does not reach it';
+  const tooth = checks.find(({ id, state }) => id === 'gears.tooth' && (state === 'over' || state === 'tight'));
   return (
     <h1 className="answer">
+      {tooth ? <><CheckFigure check="gears.tooth" title="the weakest tooth" tone={tooth.state}>{tooth.state === 'over' ? 'It strips' : 'It holds, just'}</CheckFigure>: {tooth.why.replace(/^The/, 'the')} </> : null}
       {pair} mesh with the shafts <CheckFigure check="gears.mesh" title="the mesh" tone={mesh.fitsSlot === false ? 'over' : ''}><span data-testid="centre-distance">{apart}</span></CheckFigure> apart, {formatNumber(mesh.contactRatioOpened, reader.locale, 3)} pairs in touch.{undercut}
       {slot}{slot ? (mesh.pinionRange ? `; it takes pinions of ${mesh.pinionRange.min} to ${mesh.pinionRange.max} teeth.` : '.') : ''}
     </h1>

@@ -1,6 +1,7 @@
 import type { Limits } from '@/core/build/labels';
 import { labelOf } from '@/core/build/labels';
 import { STAGE_KINDS } from '@/core/build/drive';
+import { RAIL_KINDS } from '@/core/power/budgetDefinition';
 import { TYRE_KINDS } from '@/core/gears/tyreSpin';
 import type { LibraryKind } from '@/core/library/items';
 import type { QuantityName } from '@/core/units/quantities';
@@ -11,6 +12,8 @@ export interface Column {
   readonly quantity?: QuantityName;
   readonly limits?: Limits;
   readonly options?: readonly (readonly [string, string])[];
+  /** Free words. */
+  readonly text?: true;
   readonly optional?: true;
   /** Value of a new item. */
   readonly start: number | string;
@@ -48,6 +51,16 @@ export const COLUMNS: Readonly<Record<LibraryKind, readonly Column[]>> = {
     { key: 'inPlaneStrengthMpa', label: 'Strength along the layers', quantity: 'stressMpa', limits: { above: 0, to: 10_000 }, start: 45 }, { key: 'softeningC', label: 'Softens at', quantity: 'temperatureC', limits: { above: 23, to: 2000 }, start: 80 },
     { key: 'wearCoefficientMm3PerNm', label: 'Wear', quantity: 'wearMm3PerNm', limits: { from: 0, to: 1 }, start: 1e-5, optional: true },
   ],
+  servo: [
+    field('power.loads.x.minV', 4.8), field('power.loads.x.maxV', 6), field('power.loads.x.typicalA', 0.4), field('power.loads.x.peakA', 2, 'Stalls at'),
+    field('power.loads.x.servo.lowV', 4.8), field('power.loads.x.servo.lowTorqueKgcm', 5), { ...field('power.loads.x.servo.highV', 6), optional: true }, { ...field('power.loads.x.servo.highTorqueKgcm', 6), optional: true },
+  ],
+  regulator: [
+    { key: 'kind', label: 'Kind', options: RAIL_KINDS.map((kind) => [kind, kind] as const), start: 'buck' }, { ...field('power.rails.x.setV', 6), optional: true }, { ...field('power.rails.x.dropoutV', 0.5), optional: true },
+    { ...field('power.rails.x.minInV', 5), optional: true }, { ...field('power.rails.x.maxInV', 13), optional: true }, field('power.rails.x.continuousA', 3), { ...field('power.rails.x.peakA', 5), optional: true }, { ...field('power.rails.x.efficiency', 0.9), optional: true },
+  ],
+  receiver: [{ key: 'protocol', label: 'Protocol', text: true, start: '' }, field('power.loads.x.channels', 3, 'Channels'), field('power.loads.x.minV', 4), field('power.loads.x.maxV', 8.4), field('power.loads.x.typicalA', 0.05), field('power.loads.x.peakA', 0.1)],
+  transmitter: [{ key: 'protocol', label: 'Protocol', text: true, start: '' }, field('power.radio.transmitter.channels', 3, 'Channels'), field('power.radio.transmitter.rangeM', 200)],
   sizeClass: [field('brief.sizeClass.massBudgetG', 2000)],
 };
 
@@ -62,5 +75,9 @@ export const ORIGINS: Readonly<Partial<Record<LibraryKind, string>>> = {
   stage: 'Starting values for gears in good order.',
   gear: 'What lies in your box: the ratio advisor names pairs of these.',
   material: 'Typical of data sheets; test your own. Metals with what they bear under repeated bending.',
+  servo: 'Typical of each class; take the data sheet of yours.',
+  regulator: 'Typical of each class; take the data sheet of yours.',
+  receiver: 'A receiver binds only with a transmitter of its own protocol.',
+  transmitter: 'Ranges over open ground; grass, bodies and a low aerial eat half.',
   sizeClass: 'What a car of the scale usually weighs, ready to run with its payload.',
 };

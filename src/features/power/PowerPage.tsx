@@ -1,55 +1,78 @@
 'use client';
 
+import dynamic from 'next/dynamic';
+import { useState } from 'react';
+import type { Check } from '@/core/checks/check';
 import { byUrgency } from '@/core/checks/evaluate';
+import { STATE_WORDS, StateMark } from '@/ui/StateMark';
 import { WorkingPanel } from '@/ui/working';
 import { useBuild } from '../shell/BuildContext';
-import { DocumentField, Group } from '../shell/fields';
-import { LibraryPick } from '../shell/LibraryPick';
 import { SegmentChecks } from '../shell/SegmentChecks';
 import { SurfaceSwitch } from '../shell/SurfaceSwitch';
+import { PackBench } from './PackBench';
+import { POWER_TAB_NAMES, POWER_TABS, type PowerTab, usePowerTab } from './powerTab';
+import { RadioBench, RadioView } from './Radio';
+import { SupplyBench } from './SupplyBench';
+import { useSupply } from './useSupply';
 import { VoltsChart } from './VoltsChart';
+import { WiringTable } from './WiringTable';
 
-/** Pack and controller against what the drive asks of them. */
+const SupplyTree = dynamic(() => import('./SupplyTree').then(({ SupplyTree: Tree }) => Tree), { ssr: false, loading: () => <div style={{ height: 330 }} /> });
+
+/** Checks that each side of the page answers to. */
+const BELONGS: Readonly<Record<PowerTab, (id: string) => boolean>> = {
+  supply: (id) => /^power\.(rail|load|servo):/.test(id) || id === 'power.pack',
+  pack: (id) => ['power.volts', 'power.controller', 'power.pack', 'power.sag'].includes(id),
+  wiring: (id) => id === 'power.wiring',
+  radio: (id) => id === 'power.radio' || id === 'power.failsafe',
+};
+
+const WELL: Readonly<Record<PowerTab, string>> = {
+  supply: 'Everything gets its volts, charged and low.',
+  pack: 'Pack and controller carry what the drive asks of them.',
+  wiring: 'Every plug that is named fits, and every wire bears its current.',
+  radio: 'The link reaches, and every test of the fail-safe list is passed.',
+};
+
+/** Whether everything gets its volts: the supply tree, the pack under load, the wiring, the radio and what it fails to. */
 export function PowerPage() {
-  const { checks, document } = useBuild();
+  const { checks } = useBuild();
+  const [tab, show] = usePowerTab();
+  const [chosen, choose] = useState<string>();
+  const view = useSupply();
   const own = checks.filter(({ segment }) => segment === 'power');
-  const bad = own.filter(({ state }) => state === 'over' || state === 'tight');
-  const unknown = own.filter(({ state }) => state === 'unknown');
-  const working = [...own].filter((check) => check.working.length > 0).sort(byUrgency)[0];
-  const sentence = own.length === unknown.length
-    ? `Not worked out yet: it needs ${[...new Set(unknown.flatMap(({ missing }) => missing))].join(', ')}.`
-    : bad.length === 0 ? 'Pack and controller carry what the drive asks of them.' : bad.map(({ why }) => why).join(' ');
+  const here = own.filter(({ id }) => BELONGS[tab](id));
+  const working = here.filter((check) => check.working.length > 0).sort(byUrgency)[0];
   return (
     <main className="page readfirst">
-      <div className="bench">
-        <Group title="Pack">
-          <LibraryPick kind="battery" path={['power', 'battery']} copy={({ id, data }) => ({ libraryId: id, ...data })} />
-          {document.power.battery ? <>
-            <DocumentField path={['power', 'battery', 'cells']} />
-            <DocumentField path={['power', 'battery', 'parallel']} />
-            <DocumentField path={['power', 'battery', 'capacityMah']} />
-            <DocumentField path={['power', 'battery', 'cellResistanceMilliOhm']} />
-            <DocumentField path={['power', 'battery', 'maxDischargeC']} />
-          </> : null}
-          <DocumentField path={['power', 'cutoffVPerCell']} example={3.3} />
-        </Group>
-        <Group title="Controller">
-          <LibraryPick kind="controller" path={['power', 'controller']} copy={({ id, data }) => ({ libraryId: id, ...data })} />
-          {document.power.controller ? <>
-            <DocumentField path={['power', 'controller', 'currentLimitA']} />
-            <DocumentField path={['power', 'controller', 'continuousA']} />
-            <DocumentField path={['power', 'controller', 'resistanceMilliOhm']} />
-            <DocumentField path={['power', 'controller', 'maxV']} label="Highest voltage" />
-          </> : null}
-        </Group>
-        <p className="note">Lithium packs: charge attended in a fire-safe place, store at storage voltage, never use a puffed or crashed one. Local rules go first.</p>
-      </div>
+      <div className="bench">{tab === 'supply' ? <SupplyBench chosen={chosen} onChoose={choose} /> : tab === 'radio' ? <RadioBench /> : <PackBench />}</div>
       <div className="readings">
-        <div className="ask"><h1 className="answer">{sentence}</h1><SurfaceSwitch /></div>
-        <VoltsChart />
-        <SegmentChecks segment="power" />
+        <div className="tabs" role="group" aria-label="Sides of the power">
+          {POWER_TABS.map((one) => <button key={one} type="button" aria-pressed={tab === one} onClick={() => show(one)}>{POWER_TAB_NAMES[one]}<TabMark checks={own.filter(({ id }) => BELONGS[one](id))} /></button>)}
+        </div>
+        <div className="ask"><Answer checks={here} well={WELL[tab]} empty={tab === 'supply' ? 'Hang receiver and servo on the pack, and their volts are worked out, charged and low.' : undefined} /><SurfaceSwitch /></div>
+        {tab === 'supply' ? <SupplyTree view={view} chosen={chosen} onChoose={choose} /> : tab === 'pack' ? <VoltsChart /> : tab === 'wiring' ? <WiringTable view={view} /> : <RadioView />}
+        <SegmentChecks segment="power" only={here.map(({ id }) => id)} />
         <WorkingPanel fallback={working ? { title: working.title.toLowerCase(), steps: working.working } : undefined} />
       </div>
     </main>
   );
+}
+
+const bad = (checks: readonly Check[]) => checks.filter(({ state }) => state === 'over' || state === 'tight').sort((a, b) => byUrgency(a, b) || Number(b.id.includes('load:')) - Number(a.id.includes('load:')));
+
+/** A side that holds something bad says so on its tab. */
+function TabMark({ checks }: { checks: readonly Check[] }) {
+  const [worst] = bad(checks);
+  return worst ? <span className="tabmark"><StateMark state={worst.state} size={10} /><span className="hidden">, {STATE_WORDS[worst.state]}</span></span> : null;
+}
+
+function Answer({ checks, well, empty }: { checks: readonly Check[]; well: string; empty: string | undefined }) {
+  const worked = checks.filter(({ state }) => state !== 'unknown');
+  const found = bad(worked);
+  const tree = worked.some(({ id }) => id.includes(':'));
+  if (found[0]) return <h1 className="answer">{found[0].why}{found.length > 1 ? <span className="quiet"> {found.length - 1} more below.</span> : null}</h1>;
+  if (empty && !tree && !checks.some(({ id }) => id.includes(':'))) return <h1 className="answer">{empty}</h1>;
+  if (worked.length === 0 || worked.length < checks.length) return <h1 className="answer">Not worked out yet: it needs {[...new Set(checks.flatMap(({ missing }) => missing))].slice(0, 6).join(', ')}.</h1>;
+  return <h1 className="answer">{well}</h1>;
 }

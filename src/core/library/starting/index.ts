@@ -5,8 +5,10 @@ import { STARTING_GEARS } from './gears';
 import { STARTING_MATERIALS } from './materials';
 import { STARTING_MOTORS } from './motors';
 import { STARTING_PACKS } from './packs';
+import { STARTING_RECEIVERS, STARTING_TRANSMITTERS } from './radio';
 import { STARTING_SIZE_CLASSES } from './sizeClasses';
 import { STARTING_STAGES } from './stages';
+import { STARTING_REGULATORS, STARTING_SERVOS } from './supply';
 import { STARTING_SURFACES } from './surfaces';
 import { STARTING_TYRES } from './tyres';
 
@@ -21,5 +23,9 @@ export const STARTING_LIBRARY: readonly LibraryItem[] = [
   ...STARTING_STAGES,
   ...STARTING_GEARS,
   ...STARTING_MATERIALS,
+  ...STARTING_SERVOS,
+  ...STARTING_REGULATORS,
+  ...STARTING_RECEIVERS,
+  ...STARTING_TRANSMITTERS,
   ...STARTING_SIZE_CLASSES,
 ];

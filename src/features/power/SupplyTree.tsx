@@ -1,0 +1,120 @@
+'use client';
+
+import { BaseEdge, EdgeLabelRenderer, type Edge, type EdgeProps, getBezierPath, Handle, type Node, type NodeProps, Position, ReactFlow } from '@xyflow/react';
+import '@xyflow/react/dist/base.css';
+import { useMemo } from 'react';
+import type { State } from '@/core/checks/check';
+import { BATTERY } from '@/core/power/budgetDefinition';
+import { feedsItself, treeLayout } from '@/core/power/treeLayout';
+import { formatText } from '@/core/units/formatQuantity';
+import { useReader } from '@/ui/reader';
+import { STATE_WORDS, StateMark } from '@/ui/StateMark';
+import { useBuild } from '../shell/BuildContext';
+import type { SupplyView } from './useSupply';
+
+type ThingNode = Node<{ name: string; says: string; state?: State; source: boolean; target: boolean }, 'thing'>;
+type FeedEdge = Edge<{ lines: readonly [string, string] | undefined; bad: boolean }, 'feed'>;
+
+const [COLUMN, ROW] = [338, 70];
+const MOTOR = 'motor-of-the-drive';
+
+interface SupplyTreeProps {
+  view: SupplyView;
+  chosen: string | undefined;
+  onChoose(id: string | undefined): void;
+}
+
+/** The supply as a tree: volts and amperes on every branch, charged and low; drag the end of a branch to feed it from elsewhere. */
+export function SupplyTree({ view, chosen, onChoose }: SupplyTreeProps) {
+  const { document, checks, edit, closed } = useBuild();
+  const { reader } = useReader();
+  const { power, drive } = document;
+  const { nodes, edges } = useMemo(() => {
+    const { rails = [], loads = [], battery, controller } = power;
+    const { supply, packA } = view;
+    const place = treeLayout(rails, loads, controller ? [MOTOR] : []);
+    const stateOf = (id: string) => checks.find((check) => check.id === `power.rail:${id}` || check.id === `power.load:${id}`)?.state;
+    const volts = (value: number) => formatText(value, 'voltageV', reader);
+    const amps = (value: number) => formatText(value, 'currentA', reader, 2);
+    const found = supply.ok ? supply.result : undefined;
+    const node = (id: string, data: ThingNode['data']): ThingNode => ({ id, type: 'thing', position: { x: place.get(id)!.depth * COLUMN, y: place.get(id)!.row * ROW }, data, draggable: false, selected: id === chosen });
+    const feed = (id: string, from: string, lines: FeedEdge['data'] extends infer D ? (D extends { lines: infer L } ? L : never) : never): FeedEdge => ({ id: `to-${id}`, source: from, target: id, type: 'feed', reconnectable: closed || id === MOTOR ? false : 'source', data: { lines, bad: stateOf(id) === 'over' } });
+    return {
+      nodes: [
+        node(BATTERY, { name: battery?.name ?? 'No pack yet', says: found && supply.ok ? `${amps(found.batteryTypicalA)} as a rule, ${amps(found.batteryPeakA)} at the peak` : battery ? `${battery.cells} cells` : '', source: true, target: false, ...(checks.some(({ id, state }) => id === 'power.pack' && state !== 'unknown') ? { state: checks.find(({ id }) => id === 'power.pack')!.state } : {}) }),
+        ...(controller ? [node(MOTOR, { name: controller.name, says: drive.motor?.name ?? 'no motor yet', source: false, target: true })] : []),
+        ...rails.map((rail) => node(rail.id, { name: rail.name, says: rail.kind === 'direct' ? 'plain junction' : rail.setV === undefined ? 'volts not given' : `set to ${volts(rail.setV)}`, source: true, target: true, state: stateOf(rail.id) })),
+        ...loads.map((load) => node(load.id, { name: load.name, says: load.minV === undefined || load.maxV === undefined ? 'volts not given' : `${volts(load.minV)} to ${volts(load.maxV)}`, source: false, target: true, state: stateOf(load.id) })),
+      ],
+      edges: [
+        ...(controller ? [feed(MOTOR, BATTERY, packA === undefined ? undefined : [`peak ${amps(packA)}`, ''])] : []),
+        ...rails.map((rail) => {
+          const own = found?.rails.find(({ id }) => id === rail.id);
+          return feed(rail.id, rail.from, own ? [`charged ${volts(own.full.inV)}, gives ${amps(own.full.typicalA)}`, `low ${volts(own.low.inV)}, peak ${amps(own.low.peakA)}`] : undefined);
+        }),
+        ...loads.map((load) => {
+          const own = found?.loads.find(({ id }) => id === load.id);
+          return feed(load.id, load.rail, own ? [`charged ${volts(own.full.volts)}, ${amps(load.typicalA!)}`, `low ${volts(own.low.volts)}, peak ${amps(load.peakA!)}`] : undefined);
+        }),
+      ].filter(({ source }) => place.has(source)),
+    };
+  }, [power, drive.motor, view, checks, reader, chosen, closed]);
+
+  const refeed = (id: string, from: string) => {
+    const { rails = [], loads = [] } = power;
+    if (loads.some((load) => load.id === id)) edit([{ path: ['power', 'loads', id, 'rail'], value: from }]);
+    else if (!feedsItself(rails, id, from)) edit([{ path: ['power', 'rails', id, 'from'], value: from }]);
+  };
+  const height = Math.max(190, (Math.max(...nodes.map(({ position }) => position.y)) + ROW) * 0.92 + 24);
+  const trouble = view.supply.ok ? undefined : (view.supply.refused ?? (view.supply.missing.length > 0 ? `The volts are not worked out yet: it needs ${view.supply.missing.join(', ')}.` : undefined));
+  return (
+    <figure className="chart" data-testid="supply-tree" style={{ marginTop: 8 }}>
+      <figcaption><span>What feeds what, pack charged and pack low</span><span className="quiet">{closed ? '' : 'drag the start of a branch to feed it from elsewhere, or choose on the left'}</span></figcaption>
+      {trouble ? <p className={view.supply.ok ? 'note' : `note${'refused' in view.supply && view.supply.refused ? ' bad' : ''}`} role="alert">{trouble}</p> : null}
+      <div className="flow" style={{ height }}>
+        <ReactFlow
+          key={nodes.map(({ id }) => id).join()}
+          nodes={nodes}
+          edges={edges}
+          nodeTypes={NODE_TYPES}
+          edgeTypes={EDGE_TYPES}
+          onNodeClick={(_, { id }) => onChoose(id)}
+          onReconnect={(edge, { source }) => refeed(edge.target, source)}
+          isValidConnection={({ source, target }) => source !== target}
+          fitView
+          fitViewOptions={{ padding: 0.06, maxZoom: 1 }}
+          panOnDrag={false} zoomOnScroll={false} zoomOnPinch={false} zoomOnDoubleClick={false} preventScrolling={false} panOnScroll={false}
+          nodesConnectable={!closed}
+          edgesFocusable={false}
+          deleteKeyCode={null}
+          proOptions={{ hideAttribution: true }}
+        />
+      </div>
+    </figure>
+  );
+}
+
+function Thing({ data: { name, says, state, source, target }, selected }: NodeProps<ThingNode>) {
+  return (
+    <div className={`thing${selected ? ' chosen' : ''}`} data-state={state} aria-label={`${name}${state ? `, ${STATE_WORDS[state]}` : ''}`}>
+      {target ? <Handle type="target" position={Position.Left} isConnectable={false} /> : null}
+      <b>{state ? <StateMark state={state} /> : null} {name}</b>
+      <span>{says}</span>
+      {source ? <Handle type="source" position={Position.Right} /> : null}
+    </div>
+  );
+}
+
+function Feed({ sourceX, sourceY, targetX, targetY, data }: EdgeProps<FeedEdge>) {
+  const [path] = getBezierPath({ sourceX, sourceY, sourcePosition: Position.Right, targetX, targetY, targetPosition: Position.Left });
+  const bad = data?.bad;
+  return (
+    <>
+      <BaseEdge path={path} style={{ stroke: bad ? 'var(--rust)' : 'var(--ink)', strokeWidth: bad ? 2.5 : 1.5 }} interactionWidth={24} />
+      {data?.lines ? <EdgeLabelRenderer><div className={`branch${bad ? ' bad' : ''}`} style={{ transform: `translate(-100%, -50%) translate(${targetX - 6}px, ${targetY}px)` }}>{data.lines.filter(Boolean).map((line) => <div key={line}>{line}</div>)}</div></EdgeLabelRenderer> : null}
+    </>
+  );
+}
+
+const NODE_TYPES = { thing: Thing };
+const EDGE_TYPES = { feed: Feed };
