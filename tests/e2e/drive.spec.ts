@@ -229,11 +229,7 @@ test('a gear is widened until it holds, from what the landing asks', async ({ pa
 });
 
 test('what holds the pinion stands side by side, and a long shaft whips less in two halves', async ({ page }) => {
-  await page.goto('/');
-  await page.getByRole('link', { name: /Marsh Hare/ }).first().click();
-  await page.getByRole('link', { name: 'C', exact: true }).click();
-  await toSegment(page, 'Drive');
-  await toTab(page, 'Joints and shafts');
+  await page.goto('/builds/marsh-hare/C/drive?view=joints');
   const ways = page.getByRole('region', { name: 'Ways to hold the pinion' });
   await expect(ways.locator('[data-joint="cyanoacrylate"]')).toContainText('as it is');
   await expect(page.locator('[data-check="joint.pinion"]')).toHaveAttribute('data-state', 'over');

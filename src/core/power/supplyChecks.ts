@@ -4,7 +4,7 @@ import type { Patch } from '../build/patch';
 import type { CheckDefinition, Finding, Proposal, Subject } from '../checks/check';
 import { plain } from '../units/plain';
 import { BATTERY, type BudgetResult } from './budgetDefinition';
-import { supplyOf } from './supplyOfBuild';
+import { type Supply, supplyOf } from './supplyOfBuild';
 
 const STATE_WORDS = { full: 'charged', low: 'low' } as const;
 /** Share by which a remedy's rating passes what is drawn. */
@@ -12,7 +12,14 @@ const SPARE = 1.3;
 /** Of a switching regulator to buy, to start with. */
 const NEW_REGULATOR = { kind: 'buck', dropoutV: 0.5, efficiency: 0.9 } as const;
 
-export const supplyOfSubject = (subject: Subject) => supplyOf(subject.document, subject.run()?.peakBatteryCurrentA ?? 0);
+/** One supply for all the checks of a subject. */
+const kept = new WeakMap<Subject, Supply>();
+
+export function supplyOfSubject(subject: Subject): Supply {
+  const known = kept.get(subject) ?? supplyOf(subject.document, subject.run()?.peakBatteryCurrentA ?? 0);
+  kept.set(subject, known);
+  return known;
+}
 
 function onSupply(subject: Subject, find: (result: BudgetResult) => Finding): Finding {
   const supply = supplyOfSubject(subject);

@@ -68,8 +68,8 @@ function GearsAnswer({ stage, found }: { stage: Stage; found: Found }) {
   return (
     <h1 className="answer">
       {tooth ? <><CheckFigure check="gears.tooth" title="the weakest tooth" tone={tooth.state}>{tooth.state === 'over' ? 'It strips' : 'It holds, just'}</CheckFigure>: {tooth.why.replace(/^The/, 'the')} </> : null}
-      {pair} mesh with the shafts <CheckFigure check="gears.mesh" title="the mesh" tone={mesh.fitsSlot === false ? 'over' : ''}><span data-testid="centre-distance">{apart}</span></CheckFigure> apart, {formatNumber(mesh.contactRatioOpened, reader.locale, 3)} pairs in touch.{undercut}
-      {slot}{slot ? (mesh.pinionRange ? `; it takes pinions of ${mesh.pinionRange.min} to ${mesh.pinionRange.max} teeth.` : '.') : ''}
+      {tooth ? 'Shafts' : `${pair} mesh with the shafts`} <CheckFigure check="gears.mesh" title="the mesh" tone={mesh.fitsSlot === false ? 'over' : ''}><span data-testid="centre-distance">{apart}</span></CheckFigure> apart{tooth ? '.' : <>, {formatNumber(mesh.contactRatioOpened, reader.locale, 3)} pairs in touch.{undercut}</>}
+      {tooth && mesh.fitsSlot !== false ? '' : slot}{slot && !(tooth && mesh.fitsSlot !== false) ? (mesh.pinionRange ? `; it takes pinions of ${mesh.pinionRange.min} to ${mesh.pinionRange.max} teeth.` : '.') : ''}
     </h1>
   );
 }

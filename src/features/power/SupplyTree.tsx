@@ -16,6 +16,8 @@ type ThingNode = Node<{ name: string; says: string; state?: State; source: boole
 type FeedEdge = Edge<{ lines: readonly [string, string] | undefined; bad: boolean }, 'feed'>;
 
 const [COLUMN, ROW] = [338, 70];
+/** Narrower the tree scrolls sideways, px a column. */
+const LEAST_COLUMN = 250;
 const MOTOR = 'motor-of-the-drive';
 
 interface SupplyTreeProps {
@@ -24,7 +26,7 @@ interface SupplyTreeProps {
   onChoose(id: string | undefined): void;
 }
 
-/** The supply as a tree: volts and amperes on every branch, charged and low; drag the end of a branch to feed it from elsewhere. */
+/** The supply as a tree: volts and amperes on every branch, charged and low; drag from an outlet to feed something from there. */
 export function SupplyTree({ view, chosen, onChoose }: SupplyTreeProps) {
   const { document, checks, edit, closed } = useBuild();
   const { reader } = useReader();
@@ -41,7 +43,7 @@ export function SupplyTree({ view, chosen, onChoose }: SupplyTreeProps) {
     const feed = (id: string, from: string, lines: FeedEdge['data'] extends infer D ? (D extends { lines: infer L } ? L : never) : never): FeedEdge => ({ id: `to-${id}`, source: from, target: id, type: 'feed', reconnectable: closed || id === MOTOR ? false : 'source', data: { lines, bad: stateOf(id) === 'over' } });
     return {
       nodes: [
-        node(BATTERY, { name: battery?.name ?? 'No pack yet', says: found && supply.ok ? `${amps(found.batteryTypicalA)} as a rule, ${amps(found.batteryPeakA)} at the peak` : battery ? `${battery.cells} cells` : '', source: true, target: false, ...(checks.some(({ id, state }) => id === 'power.pack' && state !== 'unknown') ? { state: checks.find(({ id }) => id === 'power.pack')!.state } : {}) }),
+        node(BATTERY, { name: battery?.name ?? 'No pack yet', says: found && supply.ok ? `${amps(found.batteryTypicalA)}, peak ${amps(found.batteryPeakA)}` : battery ? `${battery.cells} cells` : '', source: true, target: false, ...(checks.some(({ id, state }) => id === 'power.pack' && state !== 'unknown') ? { state: checks.find(({ id }) => id === 'power.pack')!.state } : {}) }),
         ...(controller ? [node(MOTOR, { name: controller.name, says: drive.motor?.name ?? 'no motor yet', source: false, target: true })] : []),
         ...rails.map((rail) => node(rail.id, { name: rail.name, says: rail.kind === 'direct' ? 'plain junction' : rail.setV === undefined ? 'volts not given' : `set to ${volts(rail.setV)}`, source: true, target: true, state: stateOf(rail.id) })),
         ...loads.map((load) => node(load.id, { name: load.name, says: load.minV === undefined || load.maxV === undefined ? 'volts not given' : `${volts(load.minV)} to ${volts(load.maxV)}`, source: false, target: true, state: stateOf(load.id) })),
@@ -50,7 +52,7 @@ export function SupplyTree({ view, chosen, onChoose }: SupplyTreeProps) {
         ...(controller ? [feed(MOTOR, BATTERY, packA === undefined ? undefined : [`peak ${amps(packA)}`, ''])] : []),
         ...rails.map((rail) => {
           const own = found?.rails.find(({ id }) => id === rail.id);
-          return feed(rail.id, rail.from, own ? [`charged ${volts(own.full.inV)}, gives ${amps(own.full.typicalA)}`, `low ${volts(own.low.inV)}, peak ${amps(own.low.peakA)}`] : undefined);
+          return feed(rail.id, rail.from, own ? [`charged ${volts(own.full.inV)}, ${amps(own.full.typicalA)}`, `low ${volts(own.low.inV)}, peak ${amps(own.low.peakA)}`] : undefined);
         }),
         ...loads.map((load) => {
           const own = found?.loads.find(({ id }) => id === load.id);
@@ -62,16 +64,18 @@ export function SupplyTree({ view, chosen, onChoose }: SupplyTreeProps) {
 
   const refeed = (id: string, from: string) => {
     const { rails = [], loads = [] } = power;
+    if (id === MOTOR) return;
     if (loads.some((load) => load.id === id)) edit([{ path: ['power', 'loads', id, 'rail'], value: from }]);
     else if (!feedsItself(rails, id, from)) edit([{ path: ['power', 'rails', id, 'from'], value: from }]);
   };
   const height = Math.max(190, (Math.max(...nodes.map(({ position }) => position.y)) + ROW) * 0.92 + 24);
+  const depth = Math.round(Math.max(...nodes.map(({ position }) => position.x)) / COLUMN);
   const trouble = view.supply.ok ? undefined : (view.supply.refused ?? (view.supply.missing.length > 0 ? `The volts are not worked out yet: it needs ${view.supply.missing.join(', ')}.` : undefined));
   return (
     <figure className="chart" data-testid="supply-tree" style={{ marginTop: 8 }}>
-      <figcaption><span>What feeds what, pack charged and pack low</span><span className="quiet">{closed ? '' : 'drag the start of a branch to feed it from elsewhere, or choose on the left'}</span></figcaption>
+      <figcaption><span>What feeds what, pack charged and pack low</span><span className="quiet">{closed ? '' : 'drag from an outlet to what it should feed, or choose on the left'}</span></figcaption>
       {trouble ? <p className={view.supply.ok ? 'note' : `note${'refused' in view.supply && view.supply.refused ? ' bad' : ''}`} role="alert">{trouble}</p> : null}
-      <div className="flow" style={{ height }}>
+      <div className="flow"><div style={{ height, minWidth: (depth + 1) * LEAST_COLUMN }}>
         <ReactFlow
           key={nodes.map(({ id }) => id).join()}
           nodes={nodes}
@@ -80,6 +84,7 @@ export function SupplyTree({ view, chosen, onChoose }: SupplyTreeProps) {
           edgeTypes={EDGE_TYPES}
           onNodeClick={(_, { id }) => onChoose(id)}
           onReconnect={(edge, { source }) => refeed(edge.target, source)}
+          onConnect={({ source, target }) => refeed(target, source)}
           isValidConnection={({ source, target }) => source !== target}
           fitView
           fitViewOptions={{ padding: 0.06, maxZoom: 1 }}
@@ -88,8 +93,9 @@ export function SupplyTree({ view, chosen, onChoose }: SupplyTreeProps) {
           edgesFocusable={false}
           deleteKeyCode={null}
           proOptions={{ hideAttribution: true }}
+          minZoom={0.2}
         />
-      </div>
+      </div></div>
     </figure>
   );
 }
@@ -97,7 +103,7 @@ export function SupplyTree({ view, chosen, onChoose }: SupplyTreeProps) {
 function Thing({ data: { name, says, state, source, target }, selected }: NodeProps<ThingNode>) {
   return (
     <div className={`thing${selected ? ' chosen' : ''}`} data-state={state} aria-label={`${name}${state ? `, ${STATE_WORDS[state]}` : ''}`}>
-      {target ? <Handle type="target" position={Position.Left} isConnectable={false} /> : null}
+      {target ? <Handle type="target" position={Position.Left} /> : null}
       <b>{state ? <StateMark state={state} /> : null} {name}</b>
       <span>{says}</span>
       {source ? <Handle type="source" position={Position.Right} /> : null}
