@@ -2,7 +2,12 @@ import { readFile } from 'node:fs/promises';
 import type { Page } from '@playwright/test';
 import { expect, field, freshName, readyBuild, saved, test, toSegment } from './page';
 
-const toTab = (page: Page, name: string) => page.getByRole('group', { name: 'Sides of the drive' }).getByRole('button', { name, exact: true }).click();
+/** The bench is another one once the tab is pressed; before that a field of the old one could take what is typed. */
+async function toTab(page: Page, name: string): Promise<void> {
+  const tab = page.getByRole('group', { name: 'Sides of the drive' }).getByRole('button', { name, exact: true });
+  await tab.click();
+  await expect(tab).toHaveAttribute('aria-pressed', 'true');
+}
 const numberIn = async (page: Page, testId: string) => Number.parseFloat(await page.getByTestId(testId).innerText());
 
 test('a wish that the motor cannot meet is met through the explorer', async ({ page }) => {
@@ -182,7 +187,7 @@ test('gears mesh, fit the slot, and go out as files of the right size', async ({
   await toTab(page, 'Gears');
   await field(page, 'Stage 1: pinion teeth').fill('21');
   await field(page, 'Stage 1: wheel teeth').fill('71');
-  await field(page, 'Module').fill('0.8');
+  await page.getByRole('textbox', { name: 'Module', exact: true }).fill('0.8');
   // 0.8 mm · (21 + 71)/2
   await expect(page.getByTestId('centre-distance')).toHaveText(/^36\.8\smm$/);
   await field(page, 'Slot, closest shafts').fill('38');
@@ -191,6 +196,11 @@ test('gears mesh, fit the slot, and go out as files of the right size', async ({
   const mesh = page.locator('[data-check="gears.mesh"]');
   await expect(mesh).toHaveAttribute('data-state', 'over');
   await mesh.getByRole('button', { name: 'Pinion 21 to 24 teeth' }).click();
+  await expect(mesh).toHaveAttribute('data-state', 'clear');
+  // gears of two modules do not mesh, whatever else is right
+  await field(page, 'Module of the wheel').fill('1');
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('do not mesh: module of the wheel');
+  await mesh.getByRole('button', { name: 'Wheel of module 0.8' }).click();
   await expect(mesh).toHaveAttribute('data-state', 'clear');
   await page.getByRole('button', { name: 'turn it' }).click();
   const pinion = page.getByTestId('mesh-sketch').locator('g').first();
@@ -213,7 +223,7 @@ test('a gear is widened until it holds, from what the landing asks', async ({ pa
   await toTab(page, 'Gears');
   await field(page, 'Stage 1: pinion teeth').fill('21');
   await field(page, 'Stage 1: wheel teeth').fill('71');
-  await field(page, 'Module').fill('0.8');
+  await page.getByRole('textbox', { name: 'Module', exact: true }).fill('0.8');
   await field(page, 'Face width').fill('3');
   await page.getByRole('region', { name: 'Pinion', exact: true }).getByRole('combobox', { name: 'Choose a material' }).selectOption({ label: 'Steel, hardened' });
   await page.getByRole('region', { name: 'Wheel', exact: true }).getByRole('combobox', { name: 'Choose a material' }).selectOption({ label: 'Printed nylon, carbon filled' });

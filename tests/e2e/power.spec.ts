@@ -1,7 +1,11 @@
 import type { Page } from '@playwright/test';
 import { expect, field, freshName, readyBuild, saved, test, toSegment } from './page';
 
-const toTab = (page: Page, name: string) => page.getByRole('group', { name: 'Sides of the power' }).getByRole('button', { name: new RegExp(`^${name}`) }).click();
+async function toTab(page: Page, name: string): Promise<void> {
+  const tab = page.getByRole('group', { name: 'Sides of the power' }).getByRole('button', { name: new RegExp(`^${name}`) });
+  await tab.click();
+  await expect(tab).toHaveAttribute('aria-pressed', 'true');
+}
 
 async function add(page: Page, what: string, label: string): Promise<void> {
   await page.getByRole('combobox', { name: what, exact: true }).selectOption({ label });

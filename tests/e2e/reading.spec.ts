@@ -28,16 +28,21 @@ test('segments without a result say so and what they will need', async ({ page }
 
 test('dark and imperial stay after a reload, in the first paint too', async ({ page }) => {
   await page.goto('/builds/marsh-hare/D/drive');
-  await page.getByRole('button', { name: 'Light or dark' }).click();
+  const html = page.locator('html');
+  // a click before the page has come alive is lost, and a person clicks again
+  await expect(async () => {
+    if ((await html.getAttribute('data-dark')) === null) await page.getByRole('button', { name: 'Light or dark' }).click();
+    await expect(html).toHaveAttribute('data-dark', '', { timeout: 1000 });
+  }).toPass();
   await page.getByRole('button', { name: 'Units: metric, switch' }).click();
   await expect(page.getByTestId('top-speed')).toContainText('mph');
   await page.reload();
-  await expect(page.locator('html')).toHaveAttribute('data-dark', '');
+  await expect(html).toHaveAttribute('data-dark', '');
   await expect(page.getByTestId('top-speed')).toContainText('mph');
   const ground = await page.evaluate(() => getComputedStyle(document.body).backgroundColor);
   expect(ground).toBe('rgb(22, 25, 22)');
-  const html = await (await page.request.get('/builds/marsh-hare/D/drive')).text();
-  expect(html).toContain('mph');
+  const sent = await (await page.request.get('/builds/marsh-hare/D/drive')).text();
+  expect(sent).toContain('mph');
 });
 
 test('numbers follow the reader’s own marks', async ({ browser, baseURL }) => {

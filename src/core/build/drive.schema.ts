@@ -43,6 +43,7 @@ const stageSchema = Joi.object<Stage>({
   wheelTeeth: teeth(),
   efficiency: share().required(),
   moduleMm: positive().max(20),
+  wheelModuleMm: positive().max(20),
   faceWidthMm: positive().max(500),
   helixDeg: finite().min(-45).max(45),
   backlashMm: notNegative().max(5),

@@ -90,6 +90,8 @@ export interface Stage {
   wheelTeeth?: number;
   efficiency: number;
   moduleMm?: number;
+  /** Of the wheel, where it is not the pinion's. */
+  wheelModuleMm?: number;
   faceWidthMm?: number;
   /** Of the pinion; the wheel has the other hand. */
   helixDeg?: number;

@@ -52,6 +52,7 @@ export const LABELS: Readonly<Record<string, FieldLabel>> = {
   'drive.stages.*.wheelTeeth': { label: 'Wheel teeth', quantity: 'count', limits: { from: 1, to: 1000 } },
   'drive.stages.*.efficiency': { label: 'Stage efficiency', quantity: 'share', limits: { above: 0, to: 1 } },
   'drive.stages.*.moduleMm': { label: 'Module', quantity: 'lengthMm', limits: { above: 0, to: 20 } },
+  'drive.stages.*.wheelModuleMm': { label: 'Module of the wheel', quantity: 'lengthMm', limits: { above: 0, to: 20 } },
   'drive.stages.*.faceWidthMm': { label: 'Face width', quantity: 'lengthMm', limits: { above: 0, to: 500 } },
   'drive.stages.*.helixDeg': { label: 'Helix', quantity: 'angleDeg', limits: { from: -45, to: 45 } },
   'drive.stages.*.backlashMm': { label: 'Backlash', quantity: 'lengthMm', limits: { from: 0, to: 5 } },

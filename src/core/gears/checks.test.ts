@@ -21,6 +21,14 @@ describe('gears.mesh of a build', () => {
     expect(found.remedies[0]).toMatchObject({ text: 'Pinion 21 to 24 teeth', state: 'clear' });
   });
 
+  it('is over where the wheel is of another module, with the same one as the remedy', () => {
+    const unequal = check({ wheelModuleMm: 1 });
+    expect(unequal).toMatchObject({ state: 'over', why: expect.stringContaining('do not mesh: module of the wheel') });
+    expect(unequal.remedies[0]).toMatchObject({ text: 'Wheel of module 0.8', state: 'clear' });
+    expect(check({ wheelModuleMm: 0.8 }).state).toBe('clear');
+    expect(check({ pinion: { shift: -1 }, wheel: { shift: -1 } }).state).toBe('over');
+  });
+
   it('is tight where a pinion is undercut, and over where backlash opens the mesh', () => {
     expect(check({ pinionTeeth: 13 })).toMatchObject({ state: 'tight', why: expect.stringContaining('undercut: under 18 teeth') });
     expect(check({ backlashMm: 1 }).state).toBe('over');

@@ -1,5 +1,6 @@
 import type { CheckDefinition, Finding, Proposal, State } from '../checks/check';
 import type { Stage } from '../build/drive';
+import { refusalInWords } from '../build/labels';
 import { CalcError } from '../errors';
 import { plain } from '../units/plain';
 import type { MeshResult } from './mesh';
@@ -25,14 +26,16 @@ const mesh: CheckDefinition = {
     const stages = spurStages(document.drive);
     if (stages.length === 0) return { missing: ['spur gears with their teeth'] };
     if (stages.some(({ moduleMm }) => moduleMm === undefined)) return { missing: ['module of the spur gears'] };
-    try {
-      return worstOf(stages.map((stage) => ({ stage, mesh: meshOf(stage)! })));
-    } catch (error) {
-      if (!(error instanceof CalcError)) throw error;
-      return { missing: [error.remedy ?? error.message] };
+    const meshed: Meshed[] = [];
+    for (const stage of stages) {
+      const found = meshOrRefusal(stage);
+      if ('refused' in found && found.path.startsWith('slot')) return { missing: [found.refused] };
+      if ('refused' in found) return { state: 'over', margin: 0, why: `${stage.pinionTeeth} and ${stage.wheelTeeth} teeth do not mesh: ${found.refused}.`, working: [] };
+      meshed.push({ stage, mesh: found.mesh });
     }
+    return worstOf(meshed);
   },
-  propose: ({ document }) => spurStages(document.drive).flatMap(intoTheSlot),
+  propose: ({ document }) => spurStages(document.drive).flatMap((stage) => [...sameModule(stage), ...intoTheSlot(stage)]),
 };
 
 export const gearChecks: readonly CheckDefinition[] = [mesh];
@@ -70,9 +73,24 @@ function whyOf({ pinionTeeth, wheelTeeth, slotMinMm, slotMaxMm }: Stage, { centr
   return `${pair} mesh at ${plain(centreDistanceMm, 4)} mm with ${plain(contactRatioOpened)} pairs in touch on average.`;
 }
 
+/** Two gears as they mesh, or in words why they do not. */
+export function meshOrRefusal(stage: Stage): { mesh: MeshResult } | { refused: string; path: string } {
+  try {
+    return { mesh: meshOf(stage)! };
+  } catch (error) {
+    if (!(error instanceof CalcError)) throw error;
+    return { path: error.path, refused: refusalInWords(error, ['drive', 'stages', stage.id]) };
+  }
+}
+
+function sameModule({ id, moduleMm, wheelModuleMm }: Stage): Proposal[] {
+  if (wheelModuleMm === undefined || wheelModuleMm === moduleMm) return [];
+  return [{ text: `Wheel of module ${plain(moduleMm!)}`, patch: [{ path: ['drive', 'stages', id, 'wheelModuleMm'], value: undefined }], cost: 2 }];
+}
+
 function intoTheSlot(stage: Stage): Proposal[] {
-  if (stage.moduleMm === undefined) return [];
-  const range = meshOf(stage)?.pinionRange;
+  const found = stage.moduleMm === undefined ? undefined : meshOrRefusal(stage);
+  const range = found && 'mesh' in found ? found.mesh.pinionRange : undefined;
   const pinion = stage.pinionTeeth!;
   if (!range || (pinion >= range.min && pinion <= range.max)) return [];
   const teeth = pinion < range.min ? range.min : range.max;

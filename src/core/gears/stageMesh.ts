@@ -15,5 +15,5 @@ export const spurStages = ({ stages }: Drive): Stage[] => stages.filter(isSpur);
 export function meshOf(stage: Stage): MeshResult | undefined {
   if (!isSpur(stage) || stage.moduleMm === undefined) return undefined;
   const slot = stage.slotMinMm !== undefined && stage.slotMaxMm !== undefined ? { slotMinMm: stage.slotMinMm, slotMaxMm: stage.slotMaxMm } : {};
-  return gearMesh({ pinionTeeth: stage.pinionTeeth!, wheelTeeth: stage.wheelTeeth!, moduleMm: stage.moduleMm, helixDeg: stage.helixDeg ?? 0, backlashMm: stage.backlashMm ?? 0, pinionShift: stage.pinion?.shift ?? 0, wheelShift: stage.wheel?.shift ?? 0, ...slot });
+  return gearMesh({ pinionTeeth: stage.pinionTeeth!, wheelTeeth: stage.wheelTeeth!, moduleMm: stage.moduleMm, ...(stage.wheelModuleMm === undefined ? {} : { wheelModuleMm: stage.wheelModuleMm }), helixDeg: stage.helixDeg ?? 0, backlashMm: stage.backlashMm ?? 0, pinionShift: stage.pinion?.shift ?? 0, wheelShift: stage.wheel?.shift ?? 0, ...slot });
 }

@@ -23,6 +23,7 @@ export function GearBench() {
           <div key={id}>
             <Group title={named('Mesh')}>
               <DocumentField path={path('moduleMm')} example={0.8} />
+              <DocumentField path={path('wheelModuleMm')} usual={document.drive.stages.find((stage) => stage.id === id)?.moduleMm} label="Module of the wheel" />
               <DocumentField path={path('faceWidthMm')} example={8} />
               <DocumentField path={path('backlashMm')} usual={0} />
               <DocumentField path={path('helixDeg')} usual={0} label="Helix of the pinion" />

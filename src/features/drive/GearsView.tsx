@@ -2,9 +2,8 @@
 
 import { useState } from 'react';
 import type { Stage } from '@/core/build/drive';
-import { refusalInWords } from '@/core/build/labels';
-import { CalcError } from '@/core/errors';
-import { meshOf, spurStages } from '@/core/gears/stageMesh';
+import { meshOrRefusal } from '@/core/gears/checks';
+import { spurStages } from '@/core/gears/stageMesh';
 import { formatNumber, formatText } from '@/core/units/formatQuantity';
 import { useReader } from '@/ui/reader';
 import { WorkingPanel } from '@/ui/working';
@@ -15,7 +14,7 @@ import { GearFiles } from './GearFiles';
 import { MeshSketch } from './MeshSketch';
 import { Teeth } from './Teeth';
 
-type Found = { mesh: NonNullable<ReturnType<typeof meshOf>> } | { refused: string } | undefined;
+type Found = ReturnType<typeof meshOrRefusal> | undefined;
 
 /** Whether the spur gears mesh, drawn to scale and turning, and each as a file. */
 export function GearsView() {
@@ -44,15 +43,7 @@ export function GearsView() {
   );
 }
 
-function meshed(stage: Stage): Found {
-  try {
-    const mesh = meshOf(stage);
-    return mesh ? { mesh } : undefined;
-  } catch (error) {
-    if (!(error instanceof CalcError)) throw error;
-    return { refused: refusalInWords(error, ['drive', 'stages', stage.id]) };
-  }
-}
+const meshed = (stage: Stage): Found => (stage.moduleMm === undefined ? undefined : meshOrRefusal(stage));
 
 function GearsAnswer({ stage, found }: { stage: Stage; found: Found }) {
   const { checks } = useBuild();

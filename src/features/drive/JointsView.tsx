@@ -19,12 +19,13 @@ export function JointsView() {
   const { document, surface } = useBuild();
   const found = useWorked(surface ? () => driveWorker().joints(document, surface) : undefined, [document, surface]);
   if (!found.value) return <h1 className="answer quiet">{found.refused ? found.refused.message : 'Working out what holds…'}</h1>;
-  const { pinion, shafts } = found.value;
+  const { pinion, wheel, shafts } = found.value;
   return (
     <>
       <div className="ask"><JointAnswer found={found.value} /><SurfaceSwitch /></div>
       <div style={{ opacity: found.stale ? 0.55 : 1 }} aria-busy={found.stale}>
         {pinion.held ? <SideBySide held={pinion.held} askedNm={pinion.asked!.torqueNm} temperatureC={pinion.temperatureC!} /> : null}
+        {'result' in wheel ? <HexRow wheel={wheel} /> : null}
         {shafts.length > 0 ? <Shafts shafts={shafts} /> : null}
       </div>
       <SegmentChecks segment="drive" only={['joint.pinion', 'joint.wheel', 'shaft.strength', 'shaft.whirl']} />
@@ -77,6 +78,14 @@ function SideBySide({ held, askedNm, temperatureC }: { held: readonly HeldBy[]; 
         </tbody>
       </table>
     </section>
+  );
+}
+
+function HexRow({ wheel: { asked, temperatureC, result } }: { wheel: Extract<JointsOnSurface['wheel'], { result: object }> }) {
+  const { reader } = useReader();
+  const over = (result.margin ?? Infinity) < 1;
+  return (
+    <p style={{ marginTop: 8 }} data-testid="hex"><b>Wheel on its hex</b> carries {formatText(result.torqueNm, 'torqueNm', reader)} at {formatText(temperatureC, 'temperatureC', reader)} <span style={{ display: 'inline-block', verticalAlign: 'middle' }}><Bar share={result.torqueNm / asked.torqueNm} over={over} /></span> {CAUSE_WORDS[asked.by]} asks {formatText(asked.torqueNm, 'torqueNm', reader)}.</p>
   );
 }
 
