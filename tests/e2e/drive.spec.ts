@@ -203,9 +203,9 @@ test('gears mesh, fit the slot, and go out as files of the right size', async ({
   await mesh.getByRole('button', { name: 'Wheel of module 0.8' }).click();
   await expect(mesh).toHaveAttribute('data-state', 'clear');
   await page.getByRole('button', { name: 'turn it' }).click();
-  const pinion = page.getByTestId('mesh-sketch').locator('g').first();
-  const before = await pinion.getAttribute('transform');
-  await expect(pinion).not.toHaveAttribute('transform', before!);
+  const turned = () => page.getByTestId('mesh-sketch').locator('.mesh svg').first().evaluate((svg) => getComputedStyle(svg).transform);
+  const before = await turned();
+  await expect.poll(turned).not.toBe(before);
   await page.getByRole('button', { name: 'pinion as STL' }).click();
   await expect(page.getByText('Give the bore of the pinion first.')).toBeVisible();
   await page.getByRole('region', { name: 'Pinion', exact: true }).getByRole('textbox', { name: 'Bore' }).fill('3.17');

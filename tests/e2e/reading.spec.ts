@@ -4,7 +4,8 @@ const SEGMENTS = ['brief', 'drive', 'power', 'chassis', 'suspension', 'parts', '
 
 const PHONE_PAGES = {
   'the garage, the library and every segment': ['/', '/library', ...SEGMENTS.map((segment) => `/builds/marsh-hare/D/${segment}`)],
-  'every side of the drive': ['heat', 'ratio', 'explorer', 'layout', 'gears'].map((view) => `/builds/marsh-hare/D/drive?view=${view}`),
+  'every side of the drive': ['heat', 'ratio', 'explorer', 'layout', 'gears', 'joints', 'tyres'].map((view) => `/builds/marsh-hare/D/drive?view=${view}`),
+  'every side of the power, and a closed revision': [...['pack', 'wiring', 'radio'].map((view) => `/builds/marsh-hare/D/power?view=${view}`), '/builds/marsh-hare/C/power?view=radio'],
 };
 
 for (const [name, paths] of Object.entries(PHONE_PAGES)) {

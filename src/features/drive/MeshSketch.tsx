@@ -1,6 +1,6 @@
 'use client';
 
-import { useEffect, useMemo, useRef, useState } from 'react';
+import { type CSSProperties, useMemo, useState } from 'react';
 import type { GearBody, Stage } from '@/core/build/drive';
 import { refusalInWords } from '@/core/build/labels';
 import { CalcError } from '@/core/errors';
@@ -14,47 +14,33 @@ const CLOSE_MODULES = 9;
 /** Of the pitch circle. */
 const PLAIN_BORE_SHARE = 0.25;
 
-/** Both gears to scale from their true outlines, in mesh; turning on request. */
+/** Both gears to scale from their true outlines, in mesh; on request each turns as a layer of its own, which costs no painting. */
 export function MeshSketch({ stage, centreMm }: { stage: Stage; centreMm: number }) {
   const [turning, setTurning] = useState(false);
   const [close, setClose] = useState(false);
   const { pinionTeeth: z1, wheelTeeth: z2, moduleMm, helixDeg = 0, backlashMm = 0 } = stage;
   const { pinion: one, wheel: two } = stage;
   const gears = useMemo(() => [drawn({ teeth: z1!, moduleMm: moduleMm!, helixDeg, backlashMm }, one, ['drive', 'stages', stage.id, 'pinion']), drawn({ teeth: z2!, moduleMm: moduleMm!, helixDeg, backlashMm }, two, ['drive', 'stages', stage.id, 'wheel'])], [stage.id, z1, z2, one, two, moduleMm, helixDeg, backlashMm]);
-  const pinion = useRef<SVGGElement>(null);
-  const wheel = useRef<SVGGElement>(null);
-  useEffect(() => {
-    const turn = (pitches: number) => {
-      pinion.current?.setAttribute('transform', `rotate(${(360 / z1!) * pitches + 90})`);
-      wheel.current?.setAttribute('transform', `translate(${centreMm} 0) rotate(${-(360 / z2!) * pitches - 90 + 180 / z2!})`);
-    };
-    turn(0);
-    if (!turning) return;
-    let frame = 0;
-    const start = performance.now();
-    const step = (now: number) => {
-      turn(((now - start) / 1000 / PITCH_S) % (z1! * z2!));
-      frame = requestAnimationFrame(step);
-    };
-    frame = requestAnimationFrame(step);
-    return () => cancelAnimationFrame(frame);
-  }, [turning, z1, z2, centreMm]);
-
   const size = moduleMm! / Math.cos((helixDeg * Math.PI) / 180);
   const [r1, r2] = [(size * z1!) / 2 + 1.5 * moduleMm!, (size * z2!) / 2 + 1.5 * moduleMm!];
-  const whole = { x: -r1, width: r1 + centreMm + r2, height: 2 * Math.max(r1, r2) };
   const contact = (centreMm * z1!) / (z1! + z2!);
-  const span = CLOSE_MODULES * size;
-  const box = close ? `${contact - span} ${-span * (HEIGHT / WIDTH)} ${2 * span} ${2 * span * (HEIGHT / WIDTH)}` : `${whole.x} ${-whole.height / 2} ${whole.width} ${whole.height}`;
-  const line = (close ? span / 260 : whole.width / 900);
+  const scale = close ? WIDTH / (2 * CLOSE_MODULES * size) : Math.min(WIDTH / (r1 + centreMm + r2), HEIGHT / (2 * Math.max(r1, r2)));
+  const left = close ? WIDTH / 2 - scale * contact : (WIDTH - scale * (r1 + centreMm + r2)) / 2 + scale * r1;
+  const places = [{ x: left, r: r1, from: 90, teeth: z1!, fill: 'var(--faint)' }, { x: left + scale * centreMm, r: r2, from: -90 + 180 / z2!, teeth: z2!, fill: 'var(--sheet)' }];
   return (
     <figure className="chart" data-testid="mesh-sketch" style={{ width: `min(100%, ${WIDTH}px)`, marginTop: 8 }}>
       <figcaption><span>In mesh, to scale</span><span className="seg"><button type="button" className="small" aria-pressed={turning} onClick={() => setTurning(!turning)}>{turning ? 'stop' : 'turn it'}</button><button type="button" className="small" aria-pressed={close} onClick={() => setClose(!close)}>close up</button></span></figcaption>
-      <svg viewBox={box} width={WIDTH} height={HEIGHT} preserveAspectRatio="xMidYMid meet" role="img" aria-label={`Pinion of ${z1} teeth and wheel of ${z2} teeth in mesh, seen along the shafts.`}>
-        <g ref={pinion}><path d={gears[0]!.path} fillRule="evenodd" fill="var(--faint)" stroke="var(--ink)" strokeWidth={line} /></g>
-        <g ref={wheel}><path d={gears[1]!.path} fillRule="evenodd" fill="var(--sheet)" stroke="var(--ink)" strokeWidth={line} /></g>
-        <line x1={0} x2={centreMm} y1={0} y2={0} stroke="var(--moss)" strokeWidth={line} strokeDasharray={`${4 * line} ${3 * line}`} />
-      </svg>
+      <div className="mesh" role="img" aria-label={`Pinion of ${z1} teeth and wheel of ${z2} teeth in mesh, seen along the shafts.`} style={{ height: HEIGHT }}>
+        <div className="meshmid" style={{ width: WIDTH, height: HEIGHT }}>
+          {places.map(({ x, r, from, teeth, fill }, index) => (
+            <svg key={index} className={turning ? 'turning' : ''} viewBox={`${-r} ${-r} ${2 * r} ${2 * r}`} width={2 * r * scale} height={2 * r * scale}
+              style={{ left: x - r * scale, top: HEIGHT / 2 - r * scale, '--from': `${from}deg`, animationDuration: `${teeth * PITCH_S}s`, animationDirection: index === 0 ? 'normal' : 'reverse' } as CSSProperties}>
+              <path d={gears[index]!.path} fillRule="evenodd" fill={fill} stroke="var(--ink)" strokeWidth={1.2 / scale} />
+            </svg>
+          ))}
+          <i className="centreline" style={{ left, width: scale * centreMm, top: HEIGHT / 2 }} />
+        </div>
+      </div>
       {gears.map(({ refused }, index) => (refused ? <p key={index} className="note bad" role="alert">The {index === 0 ? 'pinion' : 'wheel'} is drawn with a small hole, because it cannot be made: {refused}.</p> : null))}
     </figure>
   );

@@ -42,7 +42,7 @@ export function RadioView() {
   return (
     <section aria-label="Fail-safe list" style={{ marginTop: 10 }}>
       <p className="note bad">Before each test: wheels off the ground, pinion out where you can, fingers and hair away, nobody in the plane of the wheels. Local rules go first.</p>
-      <table className="grid tight">
+      <div className="gridbox"><table className="grid tight">
         <thead><tr><th>Test</th><th>How</th><th>Passed</th></tr></thead>
         <tbody>
           {FAILSAFE_ITEMS.map((id) => {
@@ -58,7 +58,7 @@ export function RadioView() {
             );
           })}
         </tbody>
-      </table>
+      </table></div>
     </section>
   );
 }
