@@ -1,6 +1,10 @@
 import type { Schema } from 'joi';
 import { briefDemand } from './brief/demand';
 import { briefDemandSchema } from './brief/demand.schema';
+import { chassisBalance } from './chassis/balance';
+import { chassisBalanceSchema } from './chassis/balance.schema';
+import { chassisStability } from './chassis/stability';
+import { chassisStabilitySchema } from './chassis/stability.schema';
 import { motorCalibrate } from './drive/calibrate';
 import { driveEndurance } from './drive/endurance';
 import { driveEnduranceSchema, motorCalibrateSchema, motorThermalDefaultsSchema } from './drive/endurance.schema';
@@ -37,6 +41,9 @@ import { powerBudget } from './power/budget';
 import { powerBudgetSchema } from './power/budget.schema';
 import { servoSteer, servoTorque } from './power/servo';
 import { servoSteerSchema, servoTorqueSchema } from './power/servo.schema';
+import { suspensionRide } from './suspension/ride';
+import { springRateSchema, suspensionRideSchema } from './suspension/ride.schema';
+import { springRate } from './suspension/spring';
 
 /** One computation that can be run without a screen. */
 export interface Operation {
@@ -47,6 +54,8 @@ export interface Operation {
 
 export const operations: Readonly<Record<string, Operation>> = {
   'brief.demand': { schema: briefDemandSchema, run: briefDemand, summary: 'what a wish asks for on each surface, before any motor is chosen' },
+  'chassis.balance': { schema: chassisBalanceSchema, run: chassisBalance, summary: 'mass, centre of gravity, wheel loads and inertias from the components' },
+  'chassis.stability': { schema: chassisStabilitySchema, run: chassisStability, summary: 'whether it slides or tips, what lifts an axle, how hard it brakes' },
   'drive.endurance': { schema: driveEnduranceSchema, run: driveEndurance, summary: 'heat and charge over a whole pack, and what ends it' },
   'drive.run': { schema: driveRunSchema, run: driveRun, summary: 'one run on a straight from rest: top speed, times, currents, what limits it' },
   'drive.sweep': { schema: driveSweepSchema, run: driveSweep, summary: 'every motor, pack and ratio on one car, and which cannot be bettered' },
@@ -63,6 +72,8 @@ export const operations: Readonly<Record<string, Operation>> = {
   'servo.steer': { schema: servoSteerSchema, run: servoSteer, summary: 'torque that steering asks of a servo against what it gives' },
   'servo.torque': { schema: servoTorqueSchema, run: servoTorque, summary: 'torque and speed of a servo at a voltage' },
   'shaft.check': { schema: shaftCheckSchema, run: shaftCheck, summary: 'bending, torsion and whirl of a shaft' },
+  'spring.rate': { schema: springRateSchema, run: springRate, summary: 'rate, index and solid length of a coil spring' },
+  'suspension.ride': { schema: suspensionRideSchema, run: suspensionRide, summary: 'sag, frequency, damping and landing of a corner' },
   'timing.launch': { schema: timingLaunchSchema, run: timingLaunch, summary: 'mean acceleration of a standing start, its error and the grip it takes' },
   'timing.speed': { schema: timingSpeedSchema, run: timingSpeed, summary: 'speed over a measured distance by stop-watch, frames or slowed clip, with its error' },
   'tyre.spin': { schema: tyreSpinSchema, run: tyreSpin, summary: 'growth of a tyre with speed, and where it bursts or runs away' },
