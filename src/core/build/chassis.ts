@@ -1,4 +1,21 @@
-/** First chassis: the figures that the drive needs. */
+/** Where a component sits and how large it is; what the build knows of it already is left out. */
+export interface Body {
+  id: string;
+  name?: string;
+  massG?: number;
+  /** Its centre from the front axle on the ground, x forward, y to the left, z up. */
+  xMm?: number;
+  yMm?: number;
+  zMm?: number;
+  /** Along, across and up. */
+  lengthMm?: number;
+  widthMm?: number;
+  heightMm?: number;
+  /** Moves with the wheels. */
+  unsprung?: boolean;
+}
+
+/** What drive and brief need to know of the chassis, and the components with their places. */
 export interface Chassis {
   wheelbaseMm?: number;
   trackFrontMm?: number;
@@ -10,6 +27,9 @@ export interface Chassis {
   cdaM2?: number;
   claFrontM2?: number;
   claRearM2?: number;
+  bodies?: Body[];
+  /** Of the corner in which it should not roll over. */
+  cornerRadiusM?: number;
 }
 
 export const emptyChassis = (): Chassis => ({});

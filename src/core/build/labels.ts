@@ -215,13 +215,26 @@ export const LABELS: Readonly<Record<string, FieldLabel>> = {
   'chassis.cdaM2': { label: 'Drag area', quantity: 'areaM2', limits: { from: 0, to: 5 } },
   'chassis.claFrontM2': { label: 'Downforce area, front', quantity: 'areaM2', limits: { from: -5, to: 5 } },
   'chassis.claRearM2': { label: 'Downforce area, rear', quantity: 'areaM2', limits: { from: -5, to: 5 } },
+  'chassis.bodies': { label: 'Components' },
+  'chassis.bodies.*': { label: 'Component' },
+  'chassis.bodies.*.name': { label: 'Component' },
+  'chassis.bodies.*.massG': { label: 'Mass', quantity: 'massG', limits: { above: 0, to: 200_000 } },
+  'chassis.bodies.*.xMm': { label: 'Ahead of the front axle', quantity: 'lengthMm', limits: { from: -5000, to: 5000 } },
+  'chassis.bodies.*.yMm': { label: 'To the left', quantity: 'lengthMm', limits: { from: -5000, to: 5000 } },
+  'chassis.bodies.*.zMm': { label: 'Over the ground', quantity: 'lengthMm', limits: { from: 0, to: 2000 } },
+  'chassis.bodies.*.lengthMm': { label: 'Length', quantity: 'lengthMm', limits: { from: 0, to: 5000 } },
+  'chassis.bodies.*.widthMm': { label: 'Width', quantity: 'lengthMm', limits: { from: 0, to: 5000 } },
+  'chassis.bodies.*.heightMm': { label: 'Height', quantity: 'lengthMm', limits: { from: 0, to: 5000 } },
+  'chassis.bodies.*.unsprung': { label: 'Moves with the wheels' },
+  'chassis.cornerRadiusM': { label: 'Tightest corner at speed', quantity: 'distanceM', limits: { above: 0, to: 1000 } },
+  'power.loads.*.massG': { label: 'Mass of the load', quantity: 'massG', limits: { above: 0, to: 100_000 } },
   'parts.items.*': { label: 'Part' },
   'parts.items.*.name': { label: 'Part' },
   'parts.items.*.kind': { label: 'Kind of part' },
 };
 
 /** Lists of the document whose items go by their ids. */
-const LISTS: ReadonlySet<string> = new Set(['surfaces', 'stages', 'shafts', 'rails', 'loads', 'wires', 'failsafe', 'items']);
+const LISTS: ReadonlySet<string> = new Set(['surfaces', 'stages', 'shafts', 'rails', 'loads', 'wires', 'failsafe', 'bodies', 'items']);
 
 /** Label of a path, item ids included; the last key where none is listed. */
 export function labelOf(path: readonly string[]): FieldLabel {

@@ -57,6 +57,7 @@ const loadSchema = Joi.object<PowerLoad>({
   kind: Joi.valid(...LOAD_KINDS).required(),
   rail: identifier().required(),
   ...loadFigures,
+  massG: positive().max(100_000),
   peaksTogether: Joi.boolean(),
   servo: Joi.object<ServoFigures>(servoFigures),
   steer: Joi.object<SteerWork>({ contactWidthMm: notNegative().max(1000), scrubRadiusMm: notNegative().max(1000), linkageRatio: positive().max(20), linkageEfficiency: share() }),

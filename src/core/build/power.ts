@@ -72,6 +72,7 @@ export interface PowerLoad {
   maxV?: number;
   typicalA?: number;
   peakA?: number;
+  massG?: number;
   /** False where its peak never comes with those of the others. */
   peaksTogether?: boolean;
   servo?: ServoFigures;

@@ -2,6 +2,7 @@ import { briefChecks } from '../brief/checks';
 import type { ChosenSurface } from '../build/brief';
 import type { BuildDocument } from '../build/document';
 import { applyPatch } from '../build/patch';
+import { chassisChecks } from '../chassis/checks';
 import { driveChecks } from '../drive/checks';
 import { heatChecks } from '../drive/heatChecks';
 import { jointChecks } from '../drive/jointChecks';
@@ -15,7 +16,7 @@ import type { Check, CheckDefinition, Finding, Proposal, Remedy, State, Subject,
 import { plain } from '../units/plain';
 import { subjectOf } from './subject';
 
-export const CHECK_DEFINITIONS: readonly CheckDefinition[] = [...briefChecks, ...driveChecks, ...heatChecks, ...layoutChecks, ...gearChecks, ...toothChecks, ...jointChecks, ...shaftChecks, ...tyreChecks, ...powerChecks];
+export const CHECK_DEFINITIONS: readonly CheckDefinition[] = [...briefChecks, ...driveChecks, ...heatChecks, ...layoutChecks, ...gearChecks, ...toothChecks, ...jointChecks, ...shaftChecks, ...tyreChecks, ...powerChecks, ...chassisChecks];
 
 /** The checks of every build, and those of the rails and loads that this one has. */
 const definitionsOf = (document: BuildDocument): readonly CheckDefinition[] => [...CHECK_DEFINITIONS, ...supplyChecksOf(document)];

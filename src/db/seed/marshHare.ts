@@ -45,7 +45,7 @@ export const marshHareA: BuildDocument = {
     rails: [regulator('regulator-own', 'battery', { id: 'own' })],
     loads: [
       load('receiver', 'receiver-3', { id: 'receiver', name: 'Receiver', rail: 'own' }),
-      load('servo', 'servo-standard', { id: 'servo', name: 'Steering servo', rail: 'own', steer: STEERS }),
+      load('servo', 'servo-standard', { id: 'servo', name: 'Steering servo', rail: 'own', steer: STEERS, massG: 56 }),
     ],
     wires: [
       { id: 'controller', areaMm2: 4, plug: 'two pins, 60 A', socket: 'two pins, 60 A' },
@@ -65,6 +65,15 @@ export const marshHareA: BuildDocument = {
     cdaM2: 0.026,
     claFrontM2: 0,
     claRearM2: 0,
+    cornerRadiusM: 3,
+    bodies: [
+      { id: 'pack', xMm: -140, yMm: 18, zMm: 36 },
+      { id: 'motor', xMm: -205, yMm: -22, zMm: 46 },
+      { id: 'controller', xMm: -85, yMm: -30, zMm: 44 },
+      { id: 'load-servo', xMm: -30, yMm: 20, zMm: 44 },
+      { id: 'payload', xMm: -150, yMm: 0, zMm: 105 },
+      { id: 'rest', xMm: -146, yMm: 2, zMm: 63 },
+    ],
   },
   suspension: { stopMm: 25, kerbStopMm: 15 },
   parts: {
@@ -91,7 +100,7 @@ export const marshHareA: BuildDocument = {
 export const marshHareB: Patch = [
   { path: ['drive', 'stages', 'spur', 'pinionTeeth'], value: 17 },
   { path: ['drive', 'stages', 'spur', 'faceWidthMm'], value: 12 },
-  { path: ['power', 'loads', 'servo'], value: load('servo', 'servo-strong', { id: 'servo', name: 'Steering servo', rail: 'own', steer: STEERS }) },
+  { path: ['power', 'loads', 'servo'], value: load('servo', 'servo-strong', { id: 'servo', name: 'Steering servo', rail: 'own', steer: STEERS, massG: 56 }) },
   { path: ['parts', 'items', 'mainGear', 'name'], value: 'Main gear, face 12 mm' },
   { path: ['chassis', 'massG'], value: 1603 },
 ];

@@ -1,52 +1,91 @@
 'use client';
 
-import { startingDragArea } from '@/core/build/chassis';
-import { formatText } from '@/core/units/formatQuantity';
-import { useReader } from '@/ui/reader';
+import { useMemo, useState } from 'react';
+import type { BuildDocument } from '@/core/build/document';
+import type { ChosenSurface } from '@/core/build/brief';
+import { bodiesOf } from '@/core/chassis/bodiesOfBuild';
+import { type Standing, standingOf } from '@/core/chassis/checks';
+import { weightOf } from '@/core/chassis/weightOfBuild';
+import { formatNumber, formatText } from '@/core/units/formatQuantity';
 import { PlanSketch } from '@/ui/PlanSketch';
+import { useReader } from '@/ui/reader';
+import { WorkingPanel } from '@/ui/working';
 import { useBuild } from '../shell/BuildContext';
-import { DocumentField, Group } from '../shell/fields';
+import { CheckFigure } from '../shell/CheckFigure';
+import { SegmentChecks } from '../shell/SegmentChecks';
+import { SurfaceSwitch } from '../shell/SurfaceSwitch';
+import { AirChart } from './AirChart';
+import { CarDrawing } from './CarDrawing';
+import { ChassisBench } from './ChassisBench';
+import { WhatIfTable } from './WhatIfTable';
 
-const path = (key: string) => ['chassis', key];
-/** Overall height over the height of the centre of gravity of a usual car, for a first drag area. */
-const HEIGHT_OVER_CG = 2.4;
+const standing = (document: BuildDocument, surface: ChosenSurface | undefined) => standingOf({ document, surface });
 
-/** The first chassis: the figures that drive and brief stand on. */
+/** Where the weight sits: components to scale, wheel loads, and whether it slides or rolls. */
 export function ChassisPage() {
-  const { document, edit, closed } = useBuild();
-  const { reader } = useReader();
-  const { chassis, brief } = document;
-  const missing = (['wheelbaseMm', 'trackFrontMm', 'trackRearMm', 'massG', 'cgHeightMm', 'frontLoadShare', 'cdaM2'] as const).filter((key) => chassis[key] === undefined);
-  const track = Math.max(chassis.trackFrontMm ?? 0, chassis.trackRearMm ?? 0);
-  const suggested = track > 0 && chassis.cgHeightMm !== undefined ? startingDragArea(track, HEIGHT_OVER_CG * chassis.cgHeightMm) : undefined;
-  const mass = chassis.massG === undefined ? undefined : chassis.massG + (brief.payloadG ?? 0);
+  const { document, surface, ghost } = useBuild();
+  const [chosen, choose] = useState<string>();
+  const bodies = useMemo(() => bodiesOf(document), [document]);
+  const weight = useMemo(() => weightOf(document), [document]);
+  const found = useMemo(() => standing(document, surface), [document, surface]);
+  const before = useMemo(() => (ghost ? standing(ghost.document, surface) : undefined), [ghost, surface]);
+  const other = before && !('missing' in before) ? before : undefined;
+  // while the figures of the scale count, the boxes may still be seen and dragged
+  const drawn = weight.ok ? weight.value : undefined;
   return (
-    <main className="page">
-      <div className="bench">
-        <Group title="Size">
-          <DocumentField path={path('wheelbaseMm')} example={285} />
-          <DocumentField path={path('trackFrontMm')} example={215} />
-          <DocumentField path={path('trackRearMm')} example={215} />
-        </Group>
-        <Group title="Weight">
-          <DocumentField path={path('massG')} example={1600} />
-          <DocumentField path={path('frontLoadShare')} example={0.49} />
-          <DocumentField path={path('cgHeightMm')} example={62} />
-        </Group>
-        <Group title="Air">
-          <DocumentField path={path('cdaM2')} example={0.026} />
-          {suggested !== undefined && chassis.cdaM2 === undefined && !closed ? <p className="quiet" style={{ fontSize: 12 }}>To start with, 0.55 × track × height: <button type="button" className="link" onClick={() => edit([{ path: path('cdaM2'), value: Number(suggested.toPrecision(2)) }])}>take {formatText(suggested, 'areaM2', reader, 2)}</button></p> : null}
-          <DocumentField path={path('claFrontM2')} example={0} />
-          <DocumentField path={path('claRearM2')} example={0} />
-        </Group>
-      </div>
+    <main className="page readfirst">
+      <div className="bench"><ChassisBench bodies={bodies} chosen={chosen} onChoose={choose} /></div>
       <div className="readings">
-        <h1 className="answer">
-          {missing.length > 0 ? `Type what you can measure: ${missing.length} of 7 figures are missing.` : `${formatText(mass!, 'massG', reader, 4)} with payload, ${formatText(chassis.frontLoadShare!, 'share', reader)} of it on the front axle.`}
-        </h1>
-        <p className="quiet" style={{ marginTop: 6, maxWidth: 640 }}>Weigh the car ready to run, then with its front wheels on the scale alone: the second over the first is the weight on the front axle. Whether it slides or rolls is not worked out yet; it will need the components with their places and masses.</p>
-        <PlanSketch chassis={chassis} tyreRadiusMm={document.drive.tyre?.radiusMm} driven={document.drive.drivenAxles} width={560} />
+        <div className="ask">{'missing' in found ? <h1 className="answer">Not worked out yet: it needs {found.missing.join(', ')}.</h1> : <StandingAnswer found={found} ghost={other ? { label: ghost!.label, found: other } : undefined} />}<SurfaceSwitch /></div>
+        {drawn && bodies.length > 0 ? (
+          <div className="charts">
+            <CarDrawing view="plan" weight={drawn} ghost={other?.weight} chosen={chosen} onChoose={choose} />
+            <CarDrawing view="side" weight={drawn} ghost={other?.weight} chosen={chosen} onChoose={choose} />
+          </div>
+        ) : <PlanSketch chassis={document.chassis} tyreRadiusMm={document.drive.tyre?.radiusMm} driven={document.drive.drivenAxles} width={560} />}
+        <TakeOver />
+        <SegmentChecks segment="chassis" />
+        {'missing' in found ? null : <WhatIfTable present={found} />}
+        <AirChart />
+        <WorkingPanel />
       </div>
     </main>
+  );
+}
+
+function StandingAnswer({ found: { weight, stability, mu }, ghost }: { found: Standing; ghost: { label: string; found: Standing } | undefined }) {
+  const { document, surface } = useBuild();
+  const { reader } = useReader();
+  const tips = stability.outcome === 'tips';
+  const share = 1 + weight.cgMm[0] / document.chassis.wheelbaseMm!;
+  const number = (value: number) => formatNumber(value, reader.locale, 3);
+  const { tipSpeedMps, slideSpeedMps } = stability;
+  return (
+    <h1 className="answer">
+      On {surface!.name.toLowerCase()} it <CheckFigure check="chassis.tip" title="slide or roll" tone={tips ? 'over' : ''}><span data-testid="outcome">{tips ? 'rolls over before it slides' : 'slides before it rolls'}</span></CheckFigure>: stability factor {number(stability.staticStabilityFactor)} against a grip of {number(mu)}
+      {ghost ? <span className="quiet"> ({ghost.label}: {number(ghost.found.stability.staticStabilityFactor)})</span> : null}.{' '}
+      {tipSpeedMps === undefined ? '' : `In a corner of ${formatText(document.chassis.cornerRadiusM!, 'distanceM', reader)} it ${tips ? `tips at ${formatText(tipSpeedMps, 'speedMps', reader)}` : `slides at ${formatText(slideSpeedMps!, 'speedMps', reader)}`}. `}
+      <span data-testid="front-share">{formatText(share, 'share', reader)}</span> of {formatText(weight.massG, 'massG', reader, 4)} sits on the front axle, {formatText(weight.cgMm[2], 'lengthMm', reader)} high.
+    </h1>
+  );
+}
+
+const [SHARE_OFF, HEIGHT_OFF_MM] = [0.005, 1];
+
+/** The figures that the drive reckons with, where the components say otherwise. */
+function TakeOver() {
+  const { document, edit, closed } = useBuild();
+  const { reader } = useReader();
+  const weight = weightOf(document);
+  if (!weight.ok || !weight.value.balance || closed) return null;
+  const { frontLoadShare, cgHeightMm } = document.chassis;
+  const { balance } = weight.value;
+  const height = balance.cgMm[2];
+  const same = frontLoadShare !== undefined && cgHeightMm !== undefined && Math.abs(frontLoadShare - balance.frontLoadShare) < SHARE_OFF && Math.abs(cgHeightMm - height) < HEIGHT_OFF_MM;
+  if (same || balance.frontLoadShare <= 0 || balance.frontLoadShare >= 1 || height <= 0) return null;
+  return (
+    <p className="note ask">The components put {formatText(balance.frontLoadShare, 'share', reader)} on the front axle, {formatText(height, 'lengthMm', reader)} high; the drive still reckons with {frontLoadShare === undefined ? 'nothing' : formatText(frontLoadShare, 'share', reader)} and {cgHeightMm === undefined ? 'nothing' : formatText(cgHeightMm, 'lengthMm', reader)}.{' '}
+      <button type="button" className="link" onClick={() => edit([{ path: ['chassis', 'frontLoadShare'], value: Number(balance.frontLoadShare.toFixed(3)) }, { path: ['chassis', 'cgHeightMm'], value: Number(height.toFixed(1)) }])}>Take the components&rsquo; figures</button>
+    </p>
   );
 }

@@ -114,6 +114,7 @@ function LoadFields({ load }: { load: PowerLoad }) {
   return (
     <div>
       <Name path={path('name')} value={load.name} />
+      <DocumentField path={path('massG')} label="Mass" example={55} />
       <DocumentField path={path('minV')} /><DocumentField path={path('maxV')} />
       <DocumentField path={path('typicalA')} /><DocumentField path={path('peakA')} label={load.kind === 'servo' ? 'Stalls at' : undefined} />
       <div className="field"><label><input type="checkbox" style={{ width: 'auto' }} checked={load.peaksTogether ?? true} disabled={closed} onChange={(event) => edit([{ path: path('peaksTogether'), value: event.target.checked ? undefined : false }])} /> its peak comes with those of the others</label></div>

@@ -1,0 +1,93 @@
+'use client';
+
+import { type Body, startingDragArea } from '@/core/build/chassis';
+import { LABELS } from '@/core/build/labels';
+import type { PlacedBody } from '@/core/chassis/bodiesOfBuild';
+import { moved } from '@/core/chassis/checks';
+import { formatText } from '@/core/units/formatQuantity';
+import { QuantityField } from '@/ui/QuantityField';
+import { useReader } from '@/ui/reader';
+import { newId } from '../api';
+import { useBuild } from '../shell/BuildContext';
+import { DocumentField, Group } from '../shell/fields';
+
+const path = (key: string) => ['chassis', key];
+/** Overall height over the height of the centre of gravity of a usual car, for a first drag area. */
+const HEIGHT_OVER_CG = 2.4;
+
+interface ChassisBenchProps {
+  bodies: readonly PlacedBody[];
+  chosen: string | undefined;
+  onChoose(id: string | undefined): void;
+}
+
+/** Size, weight and air of the car, and the place of the component that is chosen. */
+export function ChassisBench({ bodies, chosen, onChoose }: ChassisBenchProps) {
+  const { document, edit, closed } = useBuild();
+  const { reader } = useReader();
+  const { chassis } = document;
+  const track = Math.max(chassis.trackFrontMm ?? 0, chassis.trackRearMm ?? 0);
+  const suggested = track > 0 && chassis.cgHeightMm !== undefined ? startingDragArea(track, HEIGHT_OVER_CG * chassis.cgHeightMm) : undefined;
+  const body = bodies.find(({ id }) => id === chosen);
+  const add = () => {
+    const id = `body-${newId().slice(0, 8)}`;
+    const item = { id, name: 'New component', massG: 50 };
+    edit(chassis.bodies ? [{ path: ['chassis', 'bodies', id], value: item }] : [{ path: ['chassis', 'bodies'], value: [item] }]);
+    onChoose(id);
+  };
+  return (
+    <>
+      {body ? <BodyFields key={body.id} body={body} onGone={() => onChoose(undefined)} /> : null}
+      <Group title="Components" aside={closed || bodies.length === 0 ? undefined : <button type="button" className="link" onClick={add}>add one</button>}>
+        {bodies.length === 0 ? <p className="quiet">They appear with wheelbase and tracks.</p> : null}
+        <div className="bodies">
+          {bodies.filter(({ fixed }) => !fixed).map(({ id, name, massG, placed }) => <button key={id} type="button" aria-pressed={id === chosen} onClick={() => onChoose(id === chosen ? undefined : id)}><span>{name}{placed ? '' : <small> first guess</small>}</span><span className="mono">{formatText(massG, 'massG', reader)}</span></button>)}
+        </div>
+      </Group>
+      <Group title="Size">
+        <DocumentField path={path('wheelbaseMm')} example={285} />
+        <DocumentField path={path('trackFrontMm')} example={215} />
+        <DocumentField path={path('trackRearMm')} example={215} />
+        <DocumentField path={path('cornerRadiusM')} example={3} />
+      </Group>
+      <Group title="On the scale">
+        <DocumentField path={path('massG')} example={1600} />
+        <DocumentField path={path('frontLoadShare')} example={0.49} />
+        <DocumentField path={path('cgHeightMm')} example={62} />
+        <p className="quiet" style={{ fontSize: 12 }}>Weigh the car ready to run, then with its front wheels on the scale alone: the second over the first is the weight on the front axle.</p>
+      </Group>
+      <Group title="Air">
+        <DocumentField path={path('cdaM2')} example={0.026} />
+        {suggested !== undefined && chassis.cdaM2 === undefined && !closed ? <p className="quiet" style={{ fontSize: 12 }}>To start with, 0.55 × track × height: <button type="button" className="link" onClick={() => edit([{ path: path('cdaM2'), value: Number(suggested.toPrecision(2)) }])}>take {formatText(suggested, 'areaM2', reader, 2)}</button></p> : null}
+        <DocumentField path={path('claFrontM2')} example={0} />
+        <DocumentField path={path('claRearM2')} example={0} />
+      </Group>
+    </>
+  );
+}
+
+type FigureKey = 'xMm' | 'yMm' | 'zMm' | 'lengthMm' | 'widthMm' | 'heightMm';
+
+function BodyFields({ body, onGone }: { body: PlacedBody; onGone(): void }) {
+  const { document, edit, session, closed } = useBuild();
+  const { source, sizeMm } = body;
+  const held = document.chassis.bodies?.find(({ id }) => id === body.id);
+  const set = (change: Partial<Body>) => edit(moved(document, body.id, change), `${body.id}-${Object.keys(change)[0]}`);
+  const figure = (key: FigureKey, usual: number) => (
+    <div onBlur={() => session.endStep()}>
+      <QuantityField label={LABELS[`chassis.bodies.*.${key}`]!.label} quantity="lengthMm" limits={LABELS[`chassis.bodies.*.${key}`]!.limits} value={held?.[key]} usual={Math.round(10 * usual) / 10} disabled={closed} onChange={(value) => set({ [key]: value })} />
+    </div>
+  );
+  return (
+    <Group title={body.name} aside={source === 'own' && !closed ? <button type="button" className="link" onClick={() => { edit([{ path: ['chassis', 'bodies', body.id], value: undefined }]); onGone(); }}>take out</button> : source === 'rest' ? 'what is left of the scale’s mass' : 'from the build'}>
+      {source === 'own' ? (
+        <>
+          <div className="field text"><label htmlFor="body-name">Name</label><input id="body-name" defaultValue={body.name} maxLength={80} disabled={closed} onBlur={(event) => { const typed = event.target.value.trim(); if (typed !== '' && typed !== body.name) set({ name: typed }); }} /></div>
+          <QuantityField label="Mass" quantity="massG" limits={{ above: 0, to: 200_000 }} value={body.massG} disabled={closed} onChange={(massG) => { if (massG !== undefined) set({ massG }); }} />
+        </>
+      ) : null}
+      {figure('xMm', body.xMm)}{figure('yMm', body.yMm)}{figure('zMm', body.zMm)}
+      <details className="more"><summary>Size of its box</summary>{figure('lengthMm', sizeMm[0])}{figure('widthMm', sizeMm[1])}{figure('heightMm', sizeMm[2])}</details>
+    </Group>
+  );
+}

@@ -1,0 +1,41 @@
+import { expect, field, freshName, readyBuild, saved, test, toSegment } from './page';
+
+test('the pack is dragged and nudged, and the loads move with it', async ({ page }) => {
+  await readyBuild(page, freshName('Balance'));
+  await toSegment(page, 'Chassis');
+  const share = page.getByTestId('front-share');
+  await expect(share).toHaveText(/48\s%/);
+  const pack = page.getByTestId('drawing-plan').locator('[data-body="pack"]');
+  const box = (await pack.boundingBox())!;
+  await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
+  await page.mouse.down();
+  await page.mouse.move(box.x + box.width / 2 - 60, box.y + box.height / 2, { steps: 6 });
+  await page.mouse.up();
+  await expect(field(page, 'Ahead of the front axle')).not.toHaveValue('');
+  const front = async () => Number.parseFloat(await share.innerText());
+  const dragged = await front();
+  // ten leaps of a centimetre to the rear take the weight off the front axle
+  await pack.focus();
+  for (let leap = 0; leap < 10; leap++) await page.keyboard.press('Shift+ArrowRight');
+  await expect.poll(front).toBeLessThan(dragged);
+  await page.getByRole('button', { name: 'Take the components’ figures' }).click();
+  await expect(page.getByText('the drive still reckons with')).toBeHidden();
+  await saved(page);
+  await page.keyboard.press('Control+z');
+  await expect(page.getByText('the drive still reckons with')).toBeVisible();
+});
+
+test('a car that rolls over stops doing so through a remedy', async ({ page }) => {
+  await readyBuild(page, freshName('Tall'));
+  await toSegment(page, 'Chassis');
+  await field(page, 'Height of the centre of gravity').fill('200');
+  const tip = page.locator('[data-check="chassis.tip"]');
+  await expect(tip).toHaveAttribute('data-state', 'over');
+  await expect(page.getByTestId('outcome')).toHaveText('rolls over before it slides');
+  for (let times = 0; times < 8 && (await tip.getAttribute('data-state')) === 'over'; times++) {
+    await tip.locator('.remedies button').first().click();
+    await saved(page);
+  }
+  await expect(tip).not.toHaveAttribute('data-state', 'over');
+  await expect(page.getByTestId('outcome')).toHaveText('slides before it rolls');
+});
