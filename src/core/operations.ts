@@ -41,6 +41,9 @@ import { powerBudget } from './power/budget';
 import { powerBudgetSchema } from './power/budget.schema';
 import { servoSteer, servoTorque } from './power/servo';
 import { servoSteerSchema, servoTorqueSchema } from './power/servo.schema';
+import { steeringGeometry } from './suspension/steering';
+import { suspensionSweep } from './suspension/sweep';
+import { steeringGeometrySchema, suspensionSweepSchema } from './suspension/sweep.schema';
 import { suspensionRide } from './suspension/ride';
 import { springRateSchema, suspensionRideSchema } from './suspension/ride.schema';
 import { springRate } from './suspension/spring';
@@ -73,7 +76,9 @@ export const operations: Readonly<Record<string, Operation>> = {
   'servo.torque': { schema: servoTorqueSchema, run: servoTorque, summary: 'torque and speed of a servo at a voltage' },
   'shaft.check': { schema: shaftCheckSchema, run: shaftCheck, summary: 'bending, torsion and whirl of a shaft' },
   'spring.rate': { schema: springRateSchema, run: springRate, summary: 'rate, index and solid length of a coil spring' },
+  'steering.geometry': { schema: steeringGeometrySchema, run: steeringGeometry, summary: 'what the rack does to both wheels: Ackermann, turn circle, rack for an angle' },
   'suspension.ride': { schema: suspensionRideSchema, run: suspensionRide, summary: 'sag, frequency, damping and landing of a corner' },
+  'suspension.sweep': { schema: suspensionSweepSchema, run: suspensionSweep, summary: 'one corner through travel and rack: camber, toe, roll centre, motion ratio, joints' },
   'timing.launch': { schema: timingLaunchSchema, run: timingLaunch, summary: 'mean acceleration of a standing start, its error and the grip it takes' },
   'timing.speed': { schema: timingSpeedSchema, run: timingSpeed, summary: 'speed over a measured distance by stop-watch, frames or slowed clip, with its error' },
   'tyre.spin': { schema: tyreSpinSchema, run: tyreSpin, summary: 'growth of a tyre with speed, and where it bursts or runs away' },

@@ -1,0 +1,74 @@
+import { carry } from '../vec3';
+import type { Linkage, Pose } from './linkage';
+
+/** A pose that was reached from rest, with how fast the wheel rises with the arm, mm/rad. */
+export interface Reached {
+  pose: Pose;
+  travelMm: number;
+  slope: number;
+}
+
+const CLOSE_MM = 1e-10;
+const MOST_TRIES = 12;
+const LARGEST_STEP_MM = 2;
+/** How near the place where it stops is told. */
+const STOP_WITHIN_MM = 0.005;
+const ASIDE_RAD = 1e-6;
+
+/** Travel of the wheel centre at an arm angle; undefined where a link does not reach. */
+const travelAt = (linkage: Linkage, pose: Pose) => carry(pose.upright, linkage.corner.wheelCentre)[2] - linkage.corner.wheelCentre[2];
+
+function slopeAt(linkage: Linkage, angle: number, rackMm: number): number | undefined {
+  const [up, down] = [linkage.pose(angle + ASIDE_RAD, rackMm), linkage.pose(angle - ASIDE_RAD, rackMm)];
+  return up && down ? (travelAt(linkage, up) - travelAt(linkage, down)) / (2 * ASIDE_RAD) : undefined;
+}
+
+/** At rest. */
+export function atRest(linkage: Linkage): Reached {
+  return { pose: linkage.pose(0, 0)!, travelMm: 0, slope: slopeAt(linkage, 0, 0)! };
+}
+
+/** A pose close by: Newton on the arm's angle, refused where the wheel would turn back on its way. */
+function near(linkage: Linkage, from: Reached, travelMm: number, rackMm: number): Reached | undefined {
+  let angle = from.pose.angle + (travelMm - from.travelMm) / from.slope;
+  let slope = from.slope;
+  for (let tries = 0; tries < MOST_TRIES; tries++) {
+    const pose = linkage.pose(angle, rackMm);
+    if (!pose) return undefined;
+    const off = travelAt(linkage, pose) - travelMm;
+    if (Math.abs(off) < CLOSE_MM) {
+      const own = slopeAt(linkage, angle, rackMm);
+      return own === undefined || own * from.slope <= 0 ? undefined : { pose, travelMm, slope: own };
+    }
+    if (tries === 2) slope = slopeAt(linkage, angle, rackMm) ?? slope;
+    angle -= off / slope;
+  }
+  return undefined;
+}
+
+export type March = { reached: Reached } | { stoppedAt: { travelMm: number; rackMm: number }; reached?: undefined };
+
+/** From one pose to another along travel and rack in steps that pass no turning point; where it stops otherwise. */
+export function march(linkage: Linkage, from: Reached, travelMm: number, rackMm: number): March {
+  const [dTravel, dRack] = [travelMm - from.travelMm, rackMm - from.pose.rackMm];
+  const steps = Math.max(1, Math.ceil(Math.max(Math.abs(dTravel), Math.abs(dRack)) / LARGEST_STEP_MM));
+  let at = from;
+  let share = 0;
+  let step = 1 / steps;
+  const whole = Math.max(Math.abs(dTravel), Math.abs(dRack));
+  while (share < 1) {
+    const next = Math.min(1, share + step) > 1 - 1e-12 ? 1 : share + step;
+    const found = near(linkage, at, from.travelMm + next * dTravel, from.pose.rackMm + next * dRack);
+    if (found) {
+      at = found;
+      share = next;
+      continue;
+    }
+    step /= 2;
+    if (step * whole < STOP_WITHIN_MM) return { stoppedAt: { travelMm: at.travelMm, rackMm: at.pose.rackMm } };
+  }
+  return { reached: at };
+}
+
+/** A little up or down from a pose, for slopes; undefined at the end of its way. */
+export const aside = (linkage: Linkage, from: Reached, byMm: number): Reached | undefined => near(linkage, from, from.travelMm + byMm, from.pose.rackMm);

@@ -1,0 +1,44 @@
+/** Point or direction. */
+export type Vec3 = readonly [x: number, y: number, z: number];
+
+export const add = (a: Vec3, b: Vec3): Vec3 => [a[0] + b[0], a[1] + b[1], a[2] + b[2]];
+export const subtract = (a: Vec3, b: Vec3): Vec3 => [a[0] - b[0], a[1] - b[1], a[2] - b[2]];
+export const scale = (a: Vec3, k: number): Vec3 => [a[0] * k, a[1] * k, a[2] * k];
+export const dot = (a: Vec3, b: Vec3): number => a[0] * b[0] + a[1] * b[1] + a[2] * b[2];
+export const cross = (a: Vec3, b: Vec3): Vec3 => [a[1] * b[2] - a[2] * b[1], a[2] * b[0] - a[0] * b[2], a[0] * b[1] - a[1] * b[0]];
+export const lengthOf = (a: Vec3): number => Math.sqrt(dot(a, a));
+export const distance = (a: Vec3, b: Vec3): number => lengthOf(subtract(a, b));
+export const unit = (a: Vec3): Vec3 => scale(a, 1 / lengthOf(a));
+export const middle = (a: Vec3, b: Vec3): Vec3 => scale(add(a, b), 0.5);
+
+/** Angle between two directions, rad; exact for small ones too. */
+export const angleBetween = (a: Vec3, b: Vec3): number => Math.atan2(lengthOf(cross(a, b)), dot(a, b));
+
+/** A rigid motion: a rotation matrix by rows, then a shift. */
+export interface Motion {
+  readonly rows: readonly [Vec3, Vec3, Vec3];
+  readonly shift: Vec3;
+}
+
+export const STILL: Motion = { rows: [[1, 0, 0], [0, 1, 0], [0, 0, 1]], shift: [0, 0, 0] };
+
+export const turn = ({ rows }: Motion, v: Vec3): Vec3 => [dot(rows[0], v), dot(rows[1], v), dot(rows[2], v)];
+export const carry = (m: Motion, p: Vec3): Vec3 => add(turn(m, p), m.shift);
+/** A direction seen from the moved body. */
+export const turnBack = ({ rows: [a, b, c] }: Motion, v: Vec3): Vec3 => [a[0] * v[0] + b[0] * v[1] + c[0] * v[2], a[1] * v[0] + b[1] * v[1] + c[1] * v[2], a[2] * v[0] + b[2] * v[1] + c[2] * v[2]];
+
+/** Rotation by an angle (rad, right hand) about a line through a point. Source: Rodrigues. */
+export function rotationAbout(point: Vec3, axis: Vec3, angle: number): Motion {
+  const [x, y, z] = axis;
+  const [s, c] = [Math.sin(angle), Math.cos(angle)];
+  const t = 1 - c;
+  const rows: Motion['rows'] = [[t * x * x + c, t * x * y - s * z, t * x * z + s * y], [t * x * y + s * z, t * y * y + c, t * y * z - s * x], [t * x * z - s * y, t * y * z + s * x, t * z * z + c]];
+  return { rows, shift: subtract(point, turn({ rows, shift: [0, 0, 0] }, point)) };
+}
+
+/** First `inner`, then `outer`. */
+export function after(outer: Motion, inner: Motion): Motion {
+  const column = (index: 0 | 1 | 2): Vec3 => turn(outer, [inner.rows[0][index], inner.rows[1][index], inner.rows[2][index]]);
+  const [a, b, c] = [column(0), column(1), column(2)];
+  return { rows: [[a[0], b[0], c[0]], [a[1], b[1], c[1]], [a[2], b[2], c[2]]], shift: carry(outer, inner.shift) };
+}
