@@ -22,15 +22,35 @@ export interface Motion {
 
 export const STILL: Motion = { rows: [[1, 0, 0], [0, 1, 0], [0, 0, 1]], shift: [0, 0, 0] };
 
-export const turn = ({ rows }: Motion, v: Vec3): Vec3 => [dot(rows[0], v), dot(rows[1], v), dot(rows[2], v)];
-export const carry = (m: Motion, p: Vec3): Vec3 => add(turn(m, p), m.shift);
+export function turn({ rows }: Motion, v: Vec3): Vec3 {
+  const a = rows[0];
+  const b = rows[1];
+  const c = rows[2];
+  return [a[0] * v[0] + a[1] * v[1] + a[2] * v[2], b[0] * v[0] + b[1] * v[1] + b[2] * v[2], c[0] * v[0] + c[1] * v[1] + c[2] * v[2]];
+}
+
+export function carry({ rows, shift }: Motion, p: Vec3): Vec3 {
+  const a = rows[0];
+  const b = rows[1];
+  const c = rows[2];
+  return [a[0] * p[0] + a[1] * p[1] + a[2] * p[2] + shift[0], b[0] * p[0] + b[1] * p[1] + b[2] * p[2] + shift[1], c[0] * p[0] + c[1] * p[1] + c[2] * p[2] + shift[2]];
+}
+
 /** A direction seen from the moved body. */
-export const turnBack = ({ rows: [a, b, c] }: Motion, v: Vec3): Vec3 => [a[0] * v[0] + b[0] * v[1] + c[0] * v[2], a[1] * v[0] + b[1] * v[1] + c[1] * v[2], a[2] * v[0] + b[2] * v[1] + c[2] * v[2]];
+export function turnBack({ rows }: Motion, v: Vec3): Vec3 {
+  const a = rows[0];
+  const b = rows[1];
+  const c = rows[2];
+  return [a[0] * v[0] + b[0] * v[1] + c[0] * v[2], a[1] * v[0] + b[1] * v[1] + c[1] * v[2], a[2] * v[0] + b[2] * v[1] + c[2] * v[2]];
+}
 
 /** Rotation by an angle (rad, right hand) about a line through a point. Source: Rodrigues. */
 export function rotationAbout(point: Vec3, axis: Vec3, angle: number): Motion {
-  const [x, y, z] = axis;
-  const [s, c] = [Math.sin(angle), Math.cos(angle)];
+  const x = axis[0];
+  const y = axis[1];
+  const z = axis[2];
+  const s = Math.sin(angle);
+  const c = Math.cos(angle);
   const t = 1 - c;
   const rows: Motion['rows'] = [[t * x * x + c, t * x * y - s * z, t * x * z + s * y], [t * x * y + s * z, t * y * y + c, t * y * z - s * x], [t * x * z - s * y, t * y * z + s * x, t * z * z + c]];
   return { rows, shift: subtract(point, turn({ rows, shift: [0, 0, 0] }, point)) };
@@ -38,7 +58,9 @@ export function rotationAbout(point: Vec3, axis: Vec3, angle: number): Motion {
 
 /** First `inner`, then `outer`. */
 export function after(outer: Motion, inner: Motion): Motion {
-  const column = (index: 0 | 1 | 2): Vec3 => turn(outer, [inner.rows[0][index], inner.rows[1][index], inner.rows[2][index]]);
-  const [a, b, c] = [column(0), column(1), column(2)];
-  return { rows: [[a[0], b[0], c[0]], [a[1], b[1], c[1]], [a[2], b[2], c[2]]], shift: carry(outer, inner.shift) };
+  const p = inner.rows[0];
+  const q = inner.rows[1];
+  const r = inner.rows[2];
+  const row = (o: Vec3): Vec3 => [o[0] * p[0] + o[1] * q[0] + o[2] * r[0], o[0] * p[1] + o[1] * q[1] + o[2] * r[1], o[0] * p[2] + o[1] * q[2] + o[2] * r[2]];
+  return { rows: [row(outer.rows[0]), row(outer.rows[1]), row(outer.rows[2])], shift: carry(outer, inner.shift) };
 }

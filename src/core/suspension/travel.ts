@@ -28,19 +28,22 @@ export function atRest(linkage: Linkage): Reached {
   return { pose: linkage.pose(0, 0)!, travelMm: 0, slope: slopeAt(linkage, 0, 0)! };
 }
 
-/** A pose close by: Newton on the arm's angle, refused where the wheel would turn back on its way. */
+/** Change of the angle from which two tries tell the slope, rad. */
+const TELLING_RAD = 1e-8;
+
+/** A pose close by: secants on the arm's angle, refused where the wheel would turn back on its way. */
 function near(linkage: Linkage, from: Reached, travelMm: number, rackMm: number): Reached | undefined {
-  let angle = from.pose.angle + (travelMm - from.travelMm) / from.slope;
   let slope = from.slope;
+  let angle = from.pose.angle + (travelMm - from.travelMm) / slope;
+  let before: { angle: number; off: number } | undefined;
   for (let tries = 0; tries < MOST_TRIES; tries++) {
     const pose = linkage.pose(angle, rackMm);
     if (!pose) return undefined;
     const off = travelAt(linkage, pose) - travelMm;
-    if (Math.abs(off) < CLOSE_MM) {
-      const own = slopeAt(linkage, angle, rackMm);
-      return own === undefined || own * from.slope <= 0 ? undefined : { pose, travelMm, slope: own };
-    }
-    if (tries === 2) slope = slopeAt(linkage, angle, rackMm) ?? slope;
+    if (before && Math.abs(angle - before.angle) > TELLING_RAD) slope = (off - before.off) / (angle - before.angle);
+    if (slope * from.slope <= 0) return undefined;
+    if (Math.abs(off) < CLOSE_MM) return { pose, travelMm, slope };
+    before = { angle, off };
     angle -= off / slope;
   }
   return undefined;
