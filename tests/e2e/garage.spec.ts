@@ -27,7 +27,10 @@ test('the demo workshop says what each car does and what to do next', async ({ p
   const hare = page.getByRole('article', { name: 'Marsh Hare', exact: true });
   await expect(hare).toContainText(/Predicted\s*[\d.]+\skm\/h on mown grass/);
   await expect(hare).toContainText(/Measured\s*[\d.]+ ± [\d.]+\skm\/h \(D\)/);
-  await expect(page.getByRole('article', { name: 'Tin Wren', exact: true })).toContainText('Give it pack, controller');
+  const wren = page.getByRole('article', { name: 'Tin Wren', exact: true });
+  await expect(wren).toContainText('Give it pack, controller');
+  await expect(wren).toContainText(/Tightest\s*clear: axle match/);
+  await expect(wren).not.toContainText('NaN');
 });
 
 test('a closed revision takes no edits, and its ghost compares', async ({ page }) => {

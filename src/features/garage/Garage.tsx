@@ -83,7 +83,8 @@ function scaleWidth({ document }: GarageCar): number {
 function TightestWords({ car }: { car: GarageCar }) {
   const { reader } = useReader();
   const check = car.tightest!;
-  const { number, unit } = formatQuantity(check.value!, check.quantity, reader);
+  if (check.value === undefined) return <><StateMark state={check.state} /> {STATE_WORDS[check.state]}: {check.short}</>;
+  const { number, unit } = formatQuantity(check.value, check.quantity, reader);
   const limit = check.limit === undefined || check.kind === 'band' ? '' : ` of ${formatQuantity(check.limit, check.quantity, reader).number}`;
   return <><StateMark state={check.state} /> {STATE_WORDS[check.state]}: {check.short} {number}{limit} {unit}</>;
 }
