@@ -9,6 +9,7 @@ import { planSweep, type SweepBattery, type SweepMotor } from '@/core/drive/swee
 import { itemsOf } from '@/core/library/items';
 import { STARTING_LIBRARY } from '@/core/library/starting';
 import { marshHareA, marshHareB } from '@/db/seed/marshHare';
+import { suspensionSweep, type SweepInput } from '@/core/suspension/sweep';
 import { bareRun } from './floor';
 
 const ROUNDS = 31;
@@ -65,7 +66,13 @@ const sweep = planSweep({ base: input, motors, batteries, ratios: { from: 6, to:
 const singles = motors.flatMap(({ id: _, ...motor }) => batteries.flatMap(({ id: __, ...battery }) => Array.from({ length: 10 }, (___, k) => ({ ...input, motor, battery, drive: { ...input.drive, ratio: 6 + k } }))));
 if (singles.length !== sweep.count || singles.some((one, index) => driveRun(one).topSpeedMps !== sweep.row(index).topSpeedMps)) throw new Error('the sweep computes other runs');
 
-const [full, floor, states, everything, rows, calls, whole] = secondsOf([
+const CORNER_STATIONS = 61;
+const cornerSweep: SweepInput = {
+  kind: 'wishbones', lowerFront: [30, 28, 24], lowerRear: [-28, 31, 22], lowerOuter: [3, 92, 21], upperFront: [18, 42, 60], upperRear: [-26, 44, 57], upperOuter: [-4, 85, 66], tieInner: [-30, 34, 33], tieOuter: [-26, 88, 36],
+  wheelCentre: [0, 106, 41.99], tyreRadiusMm: 42, staticCamberDeg: -1, staticToeDeg: 0.5, travelMm: { from: -15, to: 15, step: 0.5 },
+};
+
+const [full, floor, states, everything, rows, calls, whole, corner] = secondsOf([
   () => driveRun(input),
   () => bareRun(input, input.distanceM!, STEP_S),
   () => statesOn(car, surface),
@@ -73,7 +80,8 @@ const [full, floor, states, everything, rows, calls, whole] = secondsOf([
   () => { for (let index = 0; index < sweep.count; index++) sweep.row(index); },
   () => singles.forEach(driveRun),
   () => driveEndurance(pack),
-]) as [number, number, number, number, number, number, number];
+  () => suspensionSweep(cornerSweep),
+]) as [number, number, number, number, number, number, number, number];
 
 const line = (name: string, value: string) => console.log(`${name.padEnd(52)} ${value}`);
 line('drive.run', `${Math.round(1 / full).toLocaleString('en')} runs a second, ${(full * 1000).toFixed(3)} ms each`);
@@ -81,6 +89,7 @@ line('the bare loop', `${Math.round(1 / floor).toLocaleString('en')} runs a seco
 line('ratio of drive.run to the bare loop (aim under 1.5)', (full / floor).toFixed(2));
 line('states of all checks on one surface (aim under 10 ms)', `${(states * 1000).toFixed(2)} ms, ${Math.round(statesOn(car, surface).length / states).toLocaleString('en')} checks a second`);
 line('all checks, surfaces and remedies (in the worker)', `${(everything * 1000).toFixed(1)} ms`);
+line('suspension.sweep, a station with its neighbours (aim under 50 µs)', `${(corner * 1e6 / CORNER_STATIONS).toFixed(0)} µs`);
 line('drive.sweep, rows a second on one core', Math.round(sweep.count / rows).toLocaleString('en'));
 line('ratio of a sweep row to one call of drive.run', (rows / calls).toFixed(2));
 line(`drive.endurance of a pack of ${minutes.toFixed(0)} minutes, stop and go (aim under 50 ms)`, `${(whole * 1000).toFixed(1)} ms`);

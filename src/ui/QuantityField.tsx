@@ -88,7 +88,11 @@ export function QuantityField({ label, quantity, value, onChange, limits, exampl
             focused.current = false;
             if (!say?.bad) setText(undefined);
           }}
-          onChange={(event) => type(event.target.value)}
+          onChange={(event) => {
+            // also where it was focused before the page came alive
+            focused.current = true;
+            type(event.target.value);
+          }}
           onKeyDown={(event) => {
             if (event.key === 'Escape') {
               setText(undefined);

@@ -97,6 +97,7 @@ describe('teeth', () => {
 
   it('without their materials say what is missing, and a soft one is over', () => {
     expect(check(applyPatch(geared, [{ path: ['drive', 'stages', 's', 'wheel'], value: undefined }]), 'gears.tooth')).toMatchObject({ state: 'unknown', missing: ['material of the wheel'] });
+    expect(check(applyPatch(geared, [{ path: ['drive', 'stages', 's', 'pinionTeeth'], value: 9 }]), 'gears.tooth')).toMatchObject({ state: 'unknown', missing: ['a pinion of 10 teeth or more'] });
     const soft = check(applyPatch(geared, [{ path: ['drive', 'stages', 's', 'pinion', 'material'], value: { ...TYPICAL_MATERIALS.pla, softeningC: 24 } }]), 'gears.tooth');
     expect(soft).toMatchObject({ state: 'over', why: expect.stringContaining('soft at') });
   });

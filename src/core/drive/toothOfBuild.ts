@@ -40,16 +40,15 @@ export interface ToothSetting {
 /** Fewest teeth whose form factor is known. */
 const FEWEST_TEETH = 10;
 
-export const hasTooth = (stage: Stage, role: GearRole): boolean => stage.moduleMm !== undefined && stage.faceWidthMm !== undefined && stage[role]?.material !== undefined;
-
 /** What a pair still needs before its teeth can be reckoned with. */
-export function toothMissing({ moduleMm, faceWidthMm, pinion, wheel, pinionTeeth = 0 }: Stage): string[] {
+export function toothMissing({ moduleMm, faceWidthMm, pinion, wheel, pinionTeeth = 0, wheelTeeth = 0 }: Stage): string[] {
   return [
     ...(moduleMm === undefined ? ['module of the spur gears'] : []),
     ...(faceWidthMm === undefined ? ['face width of the spur gears'] : []),
     ...(pinion?.material ? [] : ['material of the pinion']),
     ...(wheel?.material ? [] : ['material of the wheel']),
     ...(pinionTeeth < FEWEST_TEETH ? [`a pinion of ${FEWEST_TEETH} teeth or more`] : []),
+    ...(wheelTeeth < FEWEST_TEETH ? [`a wheel of ${FEWEST_TEETH} teeth or more`] : []),
   ];
 }
 
