@@ -22,6 +22,10 @@ const keep = (name: string, value: string) => {
 export function ReaderProvider({ initial, known, children }: { initial: Reader; known: boolean; children: ReactNode }) {
   const [reader, setReader] = useState(initial);
   useEffect(() => {
+    // the page answers clicks from here on
+    document.documentElement.dataset.alive = '';
+  }, []);
+  useEffect(() => {
     if (known) return;
     keep('reader-locale', initial.locale);
     keep('reader-units', initial.units);

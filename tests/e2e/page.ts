@@ -6,10 +6,27 @@ export const test = base.extend<{ allow: { statuses: number[] } }>({
   page: async ({ page, allow }, run) => {
     const problems: string[] = [];
     watch(page, problems, allow.statuses);
+    awaitLife(page);
     await run(page);
     expect(problems).toEqual([]);
   },
 });
+
+/** A click before the page has come alive is lost: whoever opens one waits for that. */
+function awaitLife(page: Page): void {
+  const alive = () => page.locator('html[data-alive]').waitFor({ state: 'attached' });
+  const [goto, reload] = [page.goto.bind(page), page.reload.bind(page)];
+  page.goto = async (url, options) => {
+    const answer = await goto(url, options);
+    await alive();
+    return answer;
+  };
+  page.reload = async (options) => {
+    const answer = await reload(options);
+    await alive();
+    return answer;
+  };
+}
 
 export function watch(page: Page, problems: string[], statuses: number[]): void {
   page.on('pageerror', (error) => problems.push(error.message));
