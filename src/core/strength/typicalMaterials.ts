@@ -1,12 +1,4 @@
-/** Figures of a material as a part is made of it. */
-export interface TypicalMaterial {
-  name: string;
-  densityGPerCm3: number;
-  modulusMpa: number;
-  inPlaneStrengthMpa: number;
-  softeningC: number;
-  wearCoefficientMm3PerNm?: number;
-}
+import type { ChosenMaterial } from '../build/material';
 
 /**
  * Typical of data sheets; test your own. Plastics: strength in the layers' plane and glass transition or heat deflection at
@@ -26,6 +18,6 @@ export const TYPICAL_MATERIALS = {
   brass: { name: 'Brass', densityGPerCm3: 8.5, modulusMpa: 100_000, inPlaneStrengthMpa: 120, softeningC: 350 },
   steel: { name: 'Steel, untreated', densityGPerCm3: 7.85, modulusMpa: 207_000, inPlaneStrengthMpa: 300, softeningC: 500 },
   hardSteel: { name: 'Steel, hardened', densityGPerCm3: 7.85, modulusMpa: 207_000, inPlaneStrengthMpa: 600, softeningC: 400 },
-} as const satisfies Readonly<Record<string, TypicalMaterial>>;
+} as const satisfies Readonly<Record<string, ChosenMaterial>>;
 
 export type TypicalMaterialId = keyof typeof TYPICAL_MATERIALS;
