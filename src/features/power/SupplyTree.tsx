@@ -13,7 +13,9 @@ import { useBuild } from '../shell/BuildContext';
 import type { SupplyView } from './useSupply';
 
 type ThingNode = Node<{ name: string; says: string; state?: State; source: boolean; target: boolean }, 'thing'>;
-type FeedEdge = Edge<{ lines: readonly [string, string] | undefined; bad: boolean }, 'feed'>;
+/** Charged and low, as they stand on a branch. */
+type Lines = readonly [charged: string, low: string] | undefined;
+type FeedEdge = Edge<{ lines: Lines; bad: boolean }, 'feed'>;
 
 const [COLUMN, ROW] = [338, 70];
 /** Narrower the tree scrolls sideways, px a column. */
@@ -40,7 +42,7 @@ export function SupplyTree({ view, chosen, onChoose }: SupplyTreeProps) {
     const amps = (value: number) => formatText(value, 'currentA', reader, 2);
     const found = supply.ok ? supply.result : undefined;
     const node = (id: string, data: ThingNode['data']): ThingNode => ({ id, type: 'thing', position: { x: place.get(id)!.depth * COLUMN, y: place.get(id)!.row * ROW }, data, draggable: false, selected: id === chosen });
-    const feed = (id: string, from: string, lines: FeedEdge['data'] extends infer D ? (D extends { lines: infer L } ? L : never) : never): FeedEdge => ({ id: `to-${id}`, source: from, target: id, type: 'feed', reconnectable: closed || id === MOTOR ? false : 'source', data: { lines, bad: stateOf(id) === 'over' } });
+    const feed = (id: string, from: string, lines: Lines): FeedEdge => ({ id: `to-${id}`, source: from, target: id, type: 'feed', reconnectable: closed || id === MOTOR ? false : 'source', data: { lines, bad: stateOf(id) === 'over' } });
     return {
       nodes: [
         node(BATTERY, { name: battery?.name ?? 'No pack yet', says: found && supply.ok ? `${amps(found.batteryTypicalA)}, peak ${amps(found.batteryPeakA)}` : battery ? `${battery.cells} cells` : '', source: true, target: false, ...(checks.some(({ id, state }) => id === 'power.pack' && state !== 'unknown') ? { state: checks.find(({ id }) => id === 'power.pack')!.state } : {}) }),
@@ -70,11 +72,12 @@ export function SupplyTree({ view, chosen, onChoose }: SupplyTreeProps) {
   };
   const height = Math.max(190, (Math.max(...nodes.map(({ position }) => position.y)) + ROW) * 0.92 + 24);
   const depth = Math.round(Math.max(...nodes.map(({ position }) => position.x)) / COLUMN);
-  const trouble = view.supply.ok ? undefined : (view.supply.refused ?? (view.supply.missing.length > 0 ? `The volts are not worked out yet: it needs ${view.supply.missing.join(', ')}.` : undefined));
+  const refused = view.supply.ok ? undefined : view.supply.refused;
+  const trouble = view.supply.ok ? undefined : (refused ?? (view.supply.missing.length > 0 ? `The volts are not worked out yet: it needs ${view.supply.missing.join(', ')}.` : undefined));
   return (
     <figure className="chart" data-testid="supply-tree" style={{ marginTop: 8 }}>
       <figcaption><span>What feeds what, pack charged and pack low</span><span className="quiet">{closed ? '' : 'drag from an outlet to what it should feed, or choose on the left'}</span></figcaption>
-      {trouble ? <p className={view.supply.ok ? 'note' : `note${'refused' in view.supply && view.supply.refused ? ' bad' : ''}`} role="alert">{trouble}</p> : null}
+      {trouble ? <p className={refused ? 'note bad' : 'note'} role="alert">{trouble}</p> : null}
       <div className="flow"><div style={{ height, minWidth: (depth + 1) * LEAST_COLUMN }}>
         <ReactFlow
           key={nodes.map(({ id }) => id).join()}
