@@ -47,7 +47,7 @@ const perAmpere = (kvRpmPerV: number) => 1 / (kvRpmPerV * RAD_PER_S_PER_RPM);
  * a full-throttle run asks at each speed, and what a landing on one wheel at full grip sends back, held by a clutch.
  */
 export function peakTorques(document: BuildDocument, surface: ChosenSurface, input: DriveRunInput, run: DriveRunResult): PeakTorques {
-  const { drive, brief, suspension } = document;
+  const { drive } = document;
   const plant = createPlant(input);
   const constant = perAmpere(input.motor.kvRpmPerV);
   const torqueAt = (amps: number) => Math.max(0, amps - input.motor.noLoadCurrentA) * constant;
@@ -61,7 +61,7 @@ export function peakTorques(document: BuildDocument, surface: ChosenSurface, inp
     grip: (Math.max(0, tractionN(plant, 0)) * radiusM) / (ratio * efficiency * motors),
   };
   const blockedBy = (Object.keys(candidates) as PeakCause[]).reduce((a, b) => (candidates[b]! < candidates[a]! ? b : a));
-  const landing = landingAtMotor(document, surface);
+  const landing = landingAtMotor(document, surface, radiusM);
   if (landing !== undefined) candidates.landing = landing;
   return {
     blocked: { by: blockedBy, motorNm: candidates[blockedBy]!, motorRpm: 0 },
@@ -69,12 +69,14 @@ export function peakTorques(document: BuildDocument, surface: ChosenSurface, inp
     ...(landing === undefined ? {} : { landing: { by: drive.clutchNm !== undefined && drive.clutchNm < landing ? 'clutch' : 'landing', motorNm: Math.min(landing, drive.clutchNm ?? Infinity), motorRpm: 0 } }),
     candidates,
   };
+}
 
-  function landingAtMotor({ brief: { dropHeightM } }: BuildDocument, on: ChosenSurface): number | undefined {
-    if (dropHeightM === undefined) return undefined;
-    const force = landingOneWheelN(massWithPayloadKg({ ...document, brief })!, dropHeightM, (suspension.stopMm ?? USUAL_STOP_MM) / 1000);
-    return (force * frictionOf(on, drive.tyre!) * radiusM) / overallRatio(drive)!;
-  }
+/** What a landing on one wheel at full grip turns the motor's shaft with, Nm; undefined where nothing is dropped. */
+function landingAtMotor(document: BuildDocument, surface: ChosenSurface, radiusM: number): number | undefined {
+  const { drive, brief, suspension } = document;
+  if (brief.dropHeightM === undefined) return undefined;
+  const force = landingOneWheelN(massWithPayloadKg(document)!, brief.dropHeightM, (suspension.stopMm ?? USUAL_STOP_MM) / 1000);
+  return (force * frictionOf(surface, drive.tyre!) * radiusM) / overallRatio(drive)!;
 }
 
 /** Torque and speed at the driving gear of a stage. */
