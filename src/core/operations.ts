@@ -37,6 +37,8 @@ import { gearStrength } from './gears/strength';
 import { gearStrengthSchema } from './gears/strength.schema';
 import { tyreSpin } from './gears/tyreSpin';
 import { tyreSpinSchema } from './gears/tyreSpin.schema';
+import { fitStack } from './print/stack';
+import { fitStackSchema } from './print/stack.schema';
 import { powerBudget } from './power/budget';
 import { powerBudgetSchema } from './power/budget.schema';
 import { servoSteer, servoTorque } from './power/servo';
@@ -64,6 +66,7 @@ export const operations: Readonly<Record<string, Operation>> = {
   'drive.sweep': { schema: driveSweepSchema, run: driveSweep, summary: 'every motor, pack and ratio on one car, and which cannot be bettered' },
   'drivetrain.differential': { schema: drivetrainDifferentialSchema, run: drivetrainDifferential, summary: 'what differential, slip clutch and steering by driving do to an axle' },
   'drivetrain.rotation': { schema: drivetrainRotationSchema, run: drivetrainRotation, summary: 'which way every wheel turns, and whether the axles agree' },
+  'fit.stack': { schema: fitStackSchema, run: fitStack, summary: 'free play of a wheel on its bearings, and what a chain of lengths adds up to' },
   'gear.mesh': { schema: gearMeshSchema, run: gearMesh, summary: 'how two gears mesh: centre distance, contact ratio, undercut, and what a slot takes' },
   'gear.outline': { schema: gearOutlineSchema, run: gearOutline, summary: 'outline of a gear from true involutes, as points and as files' },
   'gear.strength': { schema: gearStrengthSchema, run: gearStrength, summary: 'bending and wear of a tooth, and the width that holds' },

@@ -1,7 +1,7 @@
 'use client';
 
 import { type ReactNode, useEffect, useEffectEvent, useId, useRef, useState } from 'react';
-import type { Limits } from '@/core/build/labels';
+import type { Limits } from '@/core/build/fieldLabel';
 import { formatQuantity, formatText } from '@/core/units/formatQuantity';
 import { parseQuantity } from '@/core/units/parseQuantity';
 import { type QuantityName, unitOf } from '@/core/units/quantities';

@@ -29,5 +29,6 @@ export const chassisSchema = Joi.object<Chassis>({
   claFrontM2: finite().min(-5).max(5),
   claRearM2: finite().min(-5).max(5),
   bodies: Joi.array().items(bodySchema).max(100).unique('id'),
+  rakeDeg: finite().min(-20).max(20),
   cornerRadiusM: positive().max(1000),
 });

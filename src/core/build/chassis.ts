@@ -28,6 +28,8 @@ export interface Chassis {
   claFrontM2?: number;
   claRearM2?: number;
   bodies?: Body[];
+  /** Chassis turned about the ground between the axles, positive nose down; places are those of the level car. */
+  rakeDeg?: number;
   /** Of the corner in which it should not roll over. */
   cornerRadiusM?: number;
 }

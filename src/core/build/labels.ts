@@ -1,19 +1,6 @@
 import type { Problem } from '../errors';
-import type { QuantityName } from '../units/quantities';
-
-/** Bounds of a number, as the schema of the document has them. */
-export interface Limits {
-  readonly above?: number;
-  readonly from?: number;
-  readonly below?: number;
-  readonly to?: number;
-}
-
-export interface FieldLabel {
-  readonly label: string;
-  readonly quantity?: QuantityName;
-  readonly limits?: Limits;
-}
+import type { FieldLabel } from './fieldLabel';
+import { SUSPENSION_LABELS } from './suspensionLabels';
 
 /** What every field of the document is called, and in what it is measured; `*` stands for an item's id. */
 export const LABELS: Readonly<Record<string, FieldLabel>> = {
@@ -35,6 +22,8 @@ export const LABELS: Readonly<Record<string, FieldLabel>> = {
   'brief.kerbMps': { label: 'Meets a kerb at', quantity: 'speedMps', limits: { above: 0, to: 150 } },
   'suspension.stopMm': { label: 'Travel to stop a landing', quantity: 'lengthMm', limits: { above: 0, to: 1000 } },
   'suspension.kerbStopMm': { label: 'Gives way at a kerb', quantity: 'lengthMm', limits: { above: 0, to: 1000 } },
+  'chassis.rakeDeg': { label: 'Rake, nose down', quantity: 'angleDeg', limits: { from: -20, to: 20 } },
+  ...SUSPENSION_LABELS,
   'drive.motor': { label: 'Motor' },
   'drive.motor.kvRpmPerV': { label: 'Motor constant', quantity: 'motorConstant', limits: { above: 0, to: 100_000 } },
   'drive.motor.resistanceMilliOhm': { label: 'Winding', quantity: 'resistanceMilliOhm', limits: { above: 0, to: 1_000_000 } },
@@ -234,7 +223,7 @@ export const LABELS: Readonly<Record<string, FieldLabel>> = {
 };
 
 /** Lists of the document whose items go by their ids. */
-const LISTS: ReadonlySet<string> = new Set(['surfaces', 'stages', 'shafts', 'rails', 'loads', 'wires', 'failsafe', 'bodies', 'items']);
+const LISTS: ReadonlySet<string> = new Set(['surfaces', 'stages', 'shafts', 'rails', 'loads', 'wires', 'failsafe', 'bodies', 'bench', 'items']);
 
 /** Label of a path, item ids included; the last key where none is listed. */
 export function labelOf(path: readonly string[]): FieldLabel {

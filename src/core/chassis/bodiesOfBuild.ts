@@ -29,6 +29,9 @@ function boxOf(massG: number, { density, proportions }: { density: number; propo
   return [unit * proportions[0], unit * proportions[1], unit * proportions[2]];
 }
 
+/** A hub sits inside its wheel by so much of the radius. */
+const HUB_INSIDE = 0.35;
+
 interface Guess {
   id: string;
   name: string;
@@ -56,17 +59,35 @@ export function bodiesOf(document: BuildDocument): PlacedBody[] {
   return [...counted, placed({ id: REST, name: 'Frame, arms, shell', massG: rest, at: [-frame.L / 2, 0, 45], size: [0.85 * frame.L, 0.32 * frame.front, 30], source: 'rest' }, bodies.find(({ id }) => id === REST))];
 }
 
-function guessesOf({ drive, power, brief }: BuildDocument, { L, front, rear }: { L: number; front: number; rear: number }): Guess[] {
+/**
+ * A place of the level chassis as it stands with its rake: turned about the ground between the axles.
+ *
+ * @param rakeDeg positive nose down
+ */
+export function raked([x, y, z]: Triple, wheelbaseMm: number, rakeDeg: number): Triple {
+  const angle = (rakeDeg * Math.PI) / 180;
+  const [s, c] = [Math.sin(angle), Math.cos(angle)];
+  const ahead = x + wheelbaseMm / 2;
+  return [ahead * c + z * s - wheelbaseMm / 2, y, z * c - ahead * s];
+}
+
+function guessesOf({ drive, power, brief, suspension }: BuildDocument, { L, front, rear }: { L: number; front: number; rear: number }): Guess[] {
   const { motor, tyre } = drive;
   const { battery, controller, loads = [] } = power;
   const r = tyre?.radiusMm ?? 0;
   const wheel = (id: string, name: string, x: number, y: number): Guess => ({ id, name, massG: tyre!.massG, at: [x, y, r], size: [2 * r, 0.7 * r, 2 * r], sprung: false, fixed: true });
+  const hub = (end: 'front' | 'rear', side: 1 | -1): Guess[] => {
+    const own = suspension[end];
+    const y = own?.corner ? own.corner.wheelCentre[1] - HUB_INSIDE * r : (end === 'front' ? front : rear) / 2 - HUB_INSIDE * r;
+    return own?.unsprungG === undefined ? [] : [{ id: `hub-${end === 'front' ? 'f' : 'r'}${side > 0 ? 'l' : 'r'}`, name: `${end === 'front' ? 'Front' : 'Rear'} ${side > 0 ? 'left' : 'right'} hub`, massG: own.unsprungG, at: [end === 'front' ? 0 : -L, side * y, r], size: [0.5 * r, 0.4 * r, 0.9 * r], sprung: false, fixed: true }];
+  };
   const driven = drivenOf(drive);
   const motors: Guess[] = !motor ? [] : motorsInWheels(drive)
     ? driven.flatMap((axle) => ([1, -1] as const).map((side): Guess => ({ id: `motor-${axle}-${side > 0 ? 'left' : 'right'}`, name: `Motor, ${axle} ${side > 0 ? 'left' : 'right'}`, massG: motor.massG * (drive.motorCount ?? 1), at: [axle === 'front' ? 0 : -L, side * ((axle === 'front' ? front : rear) / 2 - 0.5 * motor.lengthMm), r], size: [motor.diameterMm, motor.lengthMm, motor.diameterMm], sprung: false, fixed: true })))
     : [{ id: 'motor', name: motorsInAll(drive) > 1 ? `${motorsInAll(drive)} motors` : 'Motor', massG: motor.massG * motorsInAll(drive), at: [-0.72 * L, 0, Math.max(r, motor.diameterMm / 2 + 8)], size: [motor.lengthMm, motor.diameterMm, motor.diameterMm] }];
   return [
     ...(tyre ? [wheel('wheel-fl', 'Front left wheel', 0, front / 2), wheel('wheel-fr', 'Front right wheel', 0, -front / 2), wheel('wheel-rl', 'Rear left wheel', -L, rear / 2), wheel('wheel-rr', 'Rear right wheel', -L, -rear / 2)] : []),
+    ...hub('front', 1), ...hub('front', -1), ...hub('rear', 1), ...hub('rear', -1),
     ...motors,
     ...(battery ? [{ id: 'pack', name: 'Pack', massG: battery.massG, at: [-0.5 * L, 0, 32] as const, size: boxOf(battery.massG, PACK) }] : []),
     ...(controller ? [{ id: 'controller', name: 'Controller', massG: controller.massG, at: [-0.3 * L, -0.15 * front, 40] as const, size: boxOf(controller.massG, CONTROLLER) }] : []),

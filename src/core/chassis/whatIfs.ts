@@ -13,6 +13,7 @@ export interface ChassisWhatIf {
 const SHIFT_MM = 20;
 const LOWER_MM = 10;
 const WIDER_MM = 10;
+const RAKE_DEG = 2;
 
 /** What moving the pack, lowering the controller and the payload, or another track would do; each worked out on the surface. */
 export function chassisWhatIfs(document: BuildDocument, surface: ChosenSurface): ChassisWhatIf[] {
@@ -28,6 +29,7 @@ export function chassisWhatIfs(document: BuildDocument, surface: ChosenSurface):
     ] : []),
     ...(controller && controller.zMm > LOWER_MM ? [{ id: 'controller-lower', text: `Controller ${LOWER_MM} mm lower`, patch: moved(document, 'controller', { xMm: controller.xMm, yMm: controller.yMm, zMm: controller.zMm - LOWER_MM }) }] : []),
     ...(payload && payload.zMm > 2 * LOWER_MM ? [{ id: 'payload-lower', text: `Payload ${2 * LOWER_MM} mm lower`, patch: moved(document, 'payload', { xMm: payload.xMm, yMm: payload.yMm, zMm: payload.zMm - 2 * LOWER_MM }) }] : []),
+    { id: 'rake', text: `${RAKE_DEG}° more rake, nose down`, patch: [{ path: ['chassis', 'rakeDeg'], value: (document.chassis.rakeDeg ?? 0) + RAKE_DEG }] },
     { id: 'wider', text: `Track ${2 * WIDER_MM} mm wider`, patch: [{ path: ['chassis', 'trackFrontMm'], value: trackFrontMm! + 2 * WIDER_MM }, { path: ['chassis', 'trackRearMm'], value: trackRearMm! + 2 * WIDER_MM }] },
   ];
   return tried.flatMap((one) => {

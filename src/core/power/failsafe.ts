@@ -1,3 +1,4 @@
+import { markOf } from '../build/mark';
 import type { FailsafeItem, FailsafeTick, Power } from '../build/power';
 
 /** What each test proves, and how it is done, wheels off the ground. */
@@ -13,17 +14,6 @@ export const FAILSAFE_WORDS: Readonly<Record<FailsafeItem, { what: string; how: 
 export type FailsafePart = keyof FailsafeTick['of'];
 export const FAILSAFE_PARTS: readonly FailsafePart[] = ['radio', 'receiver', 'controller', 'wiring'];
 
-/** FNV-1a over a text, 32 bits. Source: Fowler, Noll, Vo. */
-function markOf(text: string): string {
-  let hash = 0x811c9dc5;
-  for (let index = 0; index < text.length; index++) hash = Math.imul(hash ^ text.charCodeAt(index), 0x01000193);
-  return (hash >>> 0).toString(16).padStart(8, '0');
-}
-
-/** The same things in the same order whatever the order of their keys. */
-const canonical = (value: unknown): string =>
-  JSON.stringify(value, (_, inner: unknown) => (typeof inner === 'object' && inner !== null && !Array.isArray(inner) ? Object.fromEntries(Object.entries(inner).sort(([a], [b]) => (a < b ? -1 : 1))) : inner)) ?? '';
-
 /** Another name alone is no other thing. */
 const nameless = <T extends { name: string }>(thing: T | undefined): Omit<T, 'name'> | undefined => {
   if (!thing) return undefined;
@@ -37,7 +27,7 @@ const byId = <T extends { id: string }>(items: readonly T[]) => [...items].sort(
 export function failsafeMarks({ radio, controller, rails = [], loads = [], wires = [] }: Power): FailsafeTick['of'] {
   const receivers = byId(loads.filter(({ kind }) => kind === 'receiver'));
   const wiring = { rails: byId(rails).map(({ id, from }) => [id, from]), loads: byId(loads).map(({ id, rail }) => [id, rail]), wires: byId(wires) };
-  return { radio: markOf(canonical(nameless(radio?.transmitter))), receiver: markOf(canonical(receivers.map(({ rail: _, ...figures }) => nameless(figures)))), controller: markOf(canonical(nameless(controller))), wiring: markOf(canonical(wiring)) };
+  return { radio: markOf(nameless(radio?.transmitter)), receiver: markOf(receivers.map(({ rail: _, ...figures }) => nameless(figures))), controller: markOf(nameless(controller)), wiring: markOf(wiring) };
 }
 
 /** What has changed since a test was passed. */

@@ -4,6 +4,7 @@ import type { PowerLoad, ServoFigures } from '../build/power';
 import { GRAVITY } from '../constants';
 import { type Assembled, frictionOf, massWithPayloadKg } from '../drive/runOfBuild';
 import { CalcError } from '../errors';
+import { steerGeometryOf } from '../suspension/steeringOfBuild';
 import { type ServoPoint, servoSteer, type ServoSteerInput, type ServoSteerResult, servoTorque, type ServoTorqueResult } from './servo';
 import { supplyOf } from './supplyOfBuild';
 
@@ -26,7 +27,8 @@ export function servoOf(document: BuildDocument, surface: ChosenSurface | undefi
   const { chassis, drive } = document;
   const supply = supplyOf(document, motorPeakA);
   const points = pointsOf(load.servo ?? {});
-  const { contactWidthMm, scrubRadiusMm, linkageRatio, linkageEfficiency } = load.steer ?? {};
+  const drawn = steerGeometryOf(document);
+  const { contactWidthMm, linkageEfficiency, scrubRadiusMm = drawn && Math.abs(drawn.scrubRadiusMm), linkageRatio = drawn?.linkageRatio } = load.steer ?? {};
   const massKg = massWithPayloadKg(document);
   const needed = { surface, tyre: drive.tyre, 'mass ready to run': massKg, 'weight on the front axle': chassis.frontLoadShare, [`contact width for ${load.name}`]: contactWidthMm, [`scrub radius for ${load.name}`]: scrubRadiusMm, [`torque of ${load.name}`]: points[0] };
   const missing = [...(supply.ok ? [] : supply.refused ? [supply.refused] : supply.missing), ...Object.entries(needed).filter(([, value]) => value === undefined).map(([name]) => name)];
@@ -36,7 +38,7 @@ export function servoOf(document: BuildDocument, surface: ChosenSurface | undefi
   const volts = { full: own.full.volts, low: own.low.volts };
   const input: ServoSteerInput = {
     wheelLoadN: [wheelN, wheelN], mu: frictionOf(surface!, drive.tyre!), contactWidthMm: contactWidthMm!, scrubRadiusMm: scrubRadiusMm!,
-    ...(linkageRatio === undefined ? {} : { linkageRatio }), ...(linkageEfficiency === undefined ? {} : { linkageEfficiency }),
+    ...(linkageRatio === undefined ? {} : { linkageRatio }), ...(drawn?.liftMmPerN === undefined ? {} : { liftNmm: drawn.liftMmPerN * wheelN }), ...(linkageEfficiency === undefined ? {} : { linkageEfficiency }),
     servo: { points, volts: Math.min(volts.full, volts.low) },
   };
   try {

@@ -26,15 +26,21 @@ const SAME_MM = 0.01;
 /** Slope of a constraint, mm², under which a joint is stuck or free at rest. */
 const STUCK_MM2 = 1e-6;
 
+/** What links are longer than drawn by, mm: of the tie rod, and of the link above hinge pins. */
+export interface Longer {
+  tieMm?: number;
+  upperMm?: number;
+}
+
 /**
  * The linkage of a corner: one free angle, the others by circles that meet spheres, each on the side on which it rests.
  *
  * @throws CalcError at the first point of a pair that coincides, at a ball joint on its own hinge line, with an empty path
  * where the static position is singular
  */
-export function linkageOf(corner: Corner): Linkage {
+export function linkageOf(corner: Corner, longer: Longer = {}): Linkage {
   refuseCoincident(corner);
-  const linkage = corner.kind === 'wishbones' ? wishbones(corner) : hingePins(corner);
+  const linkage = corner.kind === 'wishbones' ? wishbones(corner, longer) : hingePins(corner, longer);
   const [up, down] = [linkage.pose(1e-5, 0), linkage.pose(-1e-5, 0)];
   const slope = up && down ? (carry(up.upright, corner.wheelCentre)[2] - carry(down.upright, corner.wheelCentre)[2]) / 2e-5 : 0;
   if (Math.abs(slope) < SAME_MM) throw singular();
@@ -45,12 +51,14 @@ const singular = () => new CalcError('', 'the corner is stuck at rest: turning t
 
 const stuck = (hinge: HeldHinge) => Math.abs(hinge.slope) < STUCK_MM2;
 
-function wishbones(corner: WishboneCorner): Linkage {
+const lengthened = (hinge: HeldHinge, by = 0): HeldHinge => ({ ...hinge, length: hinge.length + by });
+
+function wishbones(corner: WishboneCorner, { tieMm }: Longer): Linkage {
   const { lowerFront, lowerRear, lowerOuter, upperFront, upperRear, upperOuter, tieInner, tieOuter } = corner;
   const lowerAxis = unit(subtract(lowerFront, lowerRear));
   const arm = heldHinge(upperFront, subtract(upperFront, upperRear), upperOuter, lowerOuter);
   const kingpin = subtract(upperOuter, lowerOuter);
-  const steer = heldHinge(lowerOuter, kingpin, tieOuter, tieInner);
+  const steer = lengthened(heldHinge(lowerOuter, kingpin, tieOuter, tieInner), tieMm);
   if (stuck(arm) || stuck(steer)) throw singular();
   const restAxis = unit(kingpin);
   return {
@@ -80,12 +88,12 @@ function swung(from: Vec3, to: Vec3, at: Vec3, goesTo: Vec3): Motion {
   return { rows: rotation.rows, shift: subtract(goesTo, carry({ rows: rotation.rows, shift: [0, 0, 0] }, at)) };
 }
 
-function hingePins(corner: HingePinCorner): Linkage {
+function hingePins(corner: HingePinCorner, { tieMm, upperMm }: Longer): Linkage {
   const { lowerFront, lowerRear, outerFront, outerRear, upperInner, upperOuter, kingpinLower, kingpinUpper, tieInner, tieOuter } = corner;
   const lowerAxis = unit(subtract(lowerFront, lowerRear));
   const outerAxis = unit(subtract(outerFront, outerRear));
-  const tilt = heldHinge(outerFront, outerAxis, upperOuter, upperInner);
-  const steer = kingpinLower && kingpinUpper && tieInner && tieOuter ? { hinge: heldHinge(kingpinLower, subtract(kingpinUpper, kingpinLower), tieOuter, tieInner), kingpinLower, kingpinUpper, tieInner, tieOuter } : undefined;
+  const tilt = lengthened(heldHinge(outerFront, outerAxis, upperOuter, upperInner), upperMm);
+  const steer = kingpinLower && kingpinUpper && tieInner && tieOuter ? { hinge: lengthened(heldHinge(kingpinLower, subtract(kingpinUpper, kingpinLower), tieOuter, tieInner), tieMm), kingpinLower, kingpinUpper, tieInner, tieOuter } : undefined;
   if (stuck(tilt) || (steer && stuck(steer.hinge))) throw singular();
   return {
     corner,

@@ -91,14 +91,22 @@ export type CornerPoints = Partial<Record<PointName, Vec3>> & { contact: Vec3 };
 
 /** Every point of the corner where it is now. */
 export function pointsOf(corner: Corner, pose: Pose, contact: Vec3): CornerPoints {
-  const { lowerFront, lowerRear, wheelCentre } = corner;
-  const shared = { lowerFront, lowerRear, wheelCentre: carry(pose.upright, wheelCentre), contact };
-  const tie = (inner: Vec3, outer: Vec3) => ({ tieInner: [inner[0], inner[1] + pose.rackMm, inner[2]] as Vec3, tieOuter: carry(pose.upright, outer) });
-  if (corner.kind === 'wishbones') return { ...shared, lowerOuter: carry(pose.lower, corner.lowerOuter), upperFront: corner.upperFront, upperRear: corner.upperRear, upperOuter: carry(pose.upper, corner.upperOuter), ...tie(corner.tieInner, corner.tieOuter) };
-  const { kingpinLower, kingpinUpper, tieInner, tieOuter } = corner;
+  const { lowerFront, lowerRear } = corner;
+  const wheelCentre = carry(pose.upright, corner.wheelCentre);
+  // one literal a kind: spreading them is what a sweep would spend most of its time on
+  if (corner.kind === 'wishbones') {
+    return {
+      lowerFront, lowerRear, lowerOuter: carry(pose.lower, corner.lowerOuter), upperFront: corner.upperFront, upperRear: corner.upperRear, upperOuter: carry(pose.upper, corner.upperOuter),
+      tieInner: racked(corner.tieInner, pose), tieOuter: carry(pose.upright, corner.tieOuter), wheelCentre, contact,
+    };
+  }
+  const { kingpinLower, kingpinUpper, tieInner, tieOuter, upperInner } = corner;
+  const [outerFront, outerRear, upperOuter] = [carry(pose.lower, corner.outerFront), carry(pose.lower, corner.outerRear), carry(pose.carrier, corner.upperOuter)];
+  if (!kingpinLower || !kingpinUpper || !tieInner || !tieOuter) return { lowerFront, lowerRear, outerFront, outerRear, upperInner, upperOuter, wheelCentre, contact };
   return {
-    ...shared, outerFront: carry(pose.lower, corner.outerFront), outerRear: carry(pose.lower, corner.outerRear), upperInner: corner.upperInner, upperOuter: carry(pose.carrier, corner.upperOuter),
-    ...(kingpinLower && kingpinUpper ? { kingpinLower: carry(pose.carrier, kingpinLower), kingpinUpper: carry(pose.carrier, kingpinUpper) } : {}),
-    ...(tieInner && tieOuter ? tie(tieInner, tieOuter) : {}),
+    lowerFront, lowerRear, outerFront, outerRear, upperInner, upperOuter, kingpinLower: carry(pose.carrier, kingpinLower), kingpinUpper: carry(pose.carrier, kingpinUpper),
+    tieInner: racked(tieInner, pose), tieOuter: carry(pose.upright, tieOuter), wheelCentre, contact,
   };
 }
+
+const racked = (inner: Vec3, { rackMm }: Pose): Vec3 => [inner[0], inner[1] + rackMm, inner[2]];

@@ -54,15 +54,21 @@ export function steeringGeometry({ corner, wheelbaseMm, rackMm, wantedDeg }: Ste
   const rows: SteeringRow[] = [];
   const findings: OperationFinding[] = [];
   for (const rack of rackMm) {
-    const [left, mirrored] = [steerAt(rack), steerAt(-rack)];
-    if (left === undefined || mirrored === undefined) {
+    const row = rowAt(steerAt, rack, track, wheelbaseMm);
+    if (!row) {
       findings.push({ severity: 'over', about: 'rackMm', why: `A rack of ${plain(rack)} mm is not reached by both wheels.`, remedy: 'Stop the rack before it, or lengthen the rod.' });
       continue;
     }
-    rows.push({ rackMm: rack, leftDeg: left, rightDeg: -mirrored, ...circle(left, -mirrored, track, wheelbaseMm) });
+    rows.push(row);
   }
   const wanted = wantedDeg === undefined ? undefined : rackFor(steerAt, wantedDeg);
   return { rows, ...(wanted === undefined ? {} : { rackForWantedMm: wanted }), findings, notes: wantedDeg !== undefined && wanted === undefined ? [`No rack steers the left wheel by ${plain(wantedDeg)}°.`] : [] };
+}
+
+/** Both wheels at a rack; undefined where either does not reach it. */
+export function rowAt(steerAt: (rackMm: number) => number | undefined, rackMm: number, track: number, wheelbaseMm: number): SteeringRow | undefined {
+  const [left, mirrored] = [steerAt(rackMm), steerAt(-rackMm)];
+  return left === undefined || mirrored === undefined ? undefined : { rackMm, leftDeg: left, rightDeg: -mirrored, ...circle(left, -mirrored, track, wheelbaseMm) };
 }
 
 function steered(corner: Corner): Linkage {
@@ -77,7 +83,7 @@ function steered(corner: Corner): Linkage {
 }
 
 /** Change of the left wheel's angle at a rack, travel 0; undefined where it is not reached. */
-function steerOf(linkage: Linkage): (rackMm: number) => number | undefined {
+export function steerOf(linkage: Linkage): (rackMm: number) => number | undefined {
   const axis = restAxis(linkage.corner);
   const rest = atRest(linkage);
   const still = wheelOf(linkage.corner, rest.pose.upright, axis).toeDeg;
@@ -88,7 +94,7 @@ function steerOf(linkage: Linkage): (rackMm: number) => number | undefined {
 }
 
 /** Between the points where both steering axes meet the ground at rest, mm. */
-function groundTrack(linkage: Linkage): number {
+export function groundTrack(linkage: Linkage): number {
   const { corner } = linkage;
   const { pose } = atRest(linkage);
   const wheel = wheelOf(corner, pose.upright, restAxis(corner));

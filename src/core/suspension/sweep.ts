@@ -1,11 +1,11 @@
 import type { OperationFinding } from '../checks/finding';
 import { CalcError } from '../errors';
 import { plain } from '../units/plain';
-import { carry, type Motion, subtract, turnBack, type Vec3 } from '../vec3';
+import { carry, subtract, turnBack, type Vec3 } from '../vec3';
 import type { Corner } from './corner';
-import { type Linkage, linkageOf } from './linkage';
-import { type Articulation, articulationOf, type CornerPoints, damperOf, pointsOf, restAxis, type SteeringReading, steeringOf, wheelOf, type WheelReading } from './readings';
-import { aside, atRest, march, type Reached } from './travel';
+import { type Linkage, linkageOf, type Pose } from './linkage';
+import { type Articulation, articulationOf, type CornerPoints, damperOf, pointsOf, restAxis, type SteeringReading, steeringOf, wheelOf } from './readings';
+import { type Aside, aside, atRest, march, type Reached, slopeOf } from './travel';
 
 export type SweepInput = Corner & {
   /** Ends included where the step divides; or each travel. */
@@ -77,7 +77,7 @@ export function suspensionSweep(input: SweepInput): SuspensionSweepResult {
       }
     }
   }
-  const { bumpSteerDegPerMm, camberGainDegPerMm } = slopesAtRest(linkage, rest);
+  const { bumpSteerDegPerMm, camberGainDegPerMm } = slopesAtRest(linkage);
   if (Math.abs(bumpSteerDegPerMm) > MOST_BUMP_STEER) findings.push({ severity: 'over', about: 'bumpSteerDegPerMm', why: `The wheel steers by ${plain(bumpSteerDegPerMm)}° for each millimetre of travel.`, remedy: 'Bring the tie rod’s inner end to the height at which it swings like the arms.', travelMm: 0, rackMm: 0 });
   findings.push(...limitFindings(input, stations));
   const notes = input.kind === 'hingePins' && !input.kingpinLower ? ['It does not steer, so it has no caster, kingpin, scrub radius or trail.'] : [];
@@ -125,35 +125,56 @@ function reader(linkage: Linkage): (at: Reached) => Station | undefined {
     const wheel = wheelOf(corner, pose.upright, axis);
     const lengthMm = damper?.(pose);
     if (damper && lengthMm === undefined) return undefined;
-    const [up, down] = [aside(linkage, at, ASIDE_MM) ?? at, aside(linkage, at, -ASIDE_MM) ?? at];
-    const span = up.travelMm - down.travelMm;
-    const rollCentreMm = span === 0 ? undefined : rollCentre(wheel, pose.upright, up.pose.upright, down.pose.upright);
-    const [longer, shorter] = [damper?.(down.pose), damper?.(up.pose)];
+    const [up, down] = [aside(linkage, at, ASIDE_MM), aside(linkage, at, -ASIDE_MM)];
+    const slope = sloped(down, at, up);
+    const rollCentreMm = rollCentre(wheel.contact, pose, slope);
+    const lengthening = damper && slope(damper);
     return {
       travelMm: at.travelMm, rackMm: pose.rackMm, camberDeg: wheel.camberDeg, toeDeg: wheel.toeDeg, steerDeg: still.toeDeg - wheel.toeDeg,
       ...steeringOf(corner, pose, wheel),
       trackChangeMm: wheel.contact[1] - still.contact[1], wheelbaseChangeMm: forward * (wheel.contact[0] - still.contact[0]),
       ...(rollCentreMm === undefined ? {} : { rollCentreMm }),
-      ...(longer === undefined || shorter === undefined || span === 0 ? {} : { motionRatio: (longer - shorter) / span }),
+      ...(lengthening === undefined ? {} : { motionRatio: -lengthening }),
       ...(lengthMm === undefined ? {} : { damperLengthMm: lengthMm }),
       articulationDeg: articulationOf(corner, pose), points: pointsOf(corner, pose, wheel.contact),
     };
   };
 }
 
-/** Height over the contact point where the normal of its path meets the middle of the car. */
-function rollCentre({ contact }: WheelReading, now: Motion, up: Motion, down: Motion): number {
-  const material: Vec3 = turnBack(now, subtract(contact, now.shift));
-  const [a, b] = [carry(up, material), carry(down, material)];
-  return (contact[1] * (a[1] - b[1])) / (a[2] - b[2]);
+type Slope = (reading: (of: Pose) => number | undefined) => number | undefined;
+
+/** How a reading goes with the travel between poses close by. */
+function sloped(down: Aside | undefined, at: Aside, up: Aside | undefined): Slope {
+  return (reading) => {
+    const place = (of: Aside | undefined) => {
+      const value = of && reading(of.pose);
+      return of && value !== undefined ? ([of.travelMm, value] as const) : undefined;
+    };
+    return slopeOf(place(down), place(at)!, place(up));
+  };
 }
 
-function slopesAtRest(linkage: Linkage, rest: Reached) {
+/** Height over the contact point where the normal of its path meets the middle of the car. */
+function rollCentre(contact: Vec3, { upright }: Pose, slope: Slope): number | undefined {
+  const material = turnBack(upright, subtract(contact, upright.shift));
+  const [sideways, lift] = [slope((of) => carry(of.upright, material)[1]), slope((of) => carry(of.upright, material)[2])];
+  return sideways === undefined || lift === undefined ? undefined : (contact[1] * sideways) / lift;
+}
+
+/** Roll centre at rest, mm over the ground under the wheel. */
+export function rollCentreAtRest(linkage: Linkage): number {
+  const rest = atRest(linkage);
+  const { contact } = wheelOf(linkage.corner, rest.pose.upright, restAxis(linkage.corner));
+  return rollCentre(contact, rest.pose, sloped(aside(linkage, rest, -ASIDE_MM), rest, aside(linkage, rest, ASIDE_MM)))!;
+}
+
+/** How toe and camber go with the travel at rest, degrees a millimetre. */
+export function slopesAtRest(linkage: Linkage): { bumpSteerDegPerMm: number; camberGainDegPerMm: number } {
+  const rest = atRest(linkage);
   const axis = restAxis(linkage.corner);
-  const [up, down] = [aside(linkage, rest, ASIDE_MM) ?? rest, aside(linkage, rest, -ASIDE_MM) ?? rest];
-  const [high, low] = [up, down].map(({ pose }) => wheelOf(linkage.corner, pose.upright, axis));
-  const span = up.travelMm - down.travelMm;
-  return { bumpSteerDegPerMm: (high!.toeDeg - low!.toeDeg) / span, camberGainDegPerMm: (high!.camberDeg - low!.camberDeg) / span };
+  const slope = sloped(aside(linkage, rest, -ASIDE_MM), rest, aside(linkage, rest, ASIDE_MM));
+  const of = (key: 'toeDeg' | 'camberDeg') => slope(({ upright }) => wheelOf(linkage.corner, upright, axis)[key]) ?? 0;
+  return { bumpSteerDegPerMm: of('toeDeg'), camberGainDegPerMm: of('camberDeg') };
 }
 
 function groundFindings({ wheelCentre, tyreRadiusMm, staticCamberDeg }: Corner): SweepFinding[] {

@@ -73,5 +73,24 @@ export function march(linkage: Linkage, from: Reached, travelMm: number, rackMm:
   return { reached: at };
 }
 
-/** A little up or down from a pose, for slopes; undefined at the end of its way. */
-export const aside = (linkage: Linkage, from: Reached, byMm: number): Reached | undefined => near(linkage, from, from.travelMm + byMm, from.pose.rackMm);
+/** A pose a little up or down, for slopes, with the travel that it really has. */
+export interface Aside {
+  pose: Pose;
+  travelMm: number;
+}
+
+/** About so far up or down from a pose; undefined at the end of its way. */
+export function aside(linkage: Linkage, from: Reached, byMm: number): Aside | undefined {
+  const pose = linkage.pose(from.pose.angle + byMm / from.slope, from.pose.rackMm);
+  if (!pose) return undefined;
+  const travelMm = travelAt(linkage, pose);
+  return (travelMm - from.travelMm) * byMm > 0 ? { pose, travelMm } : undefined;
+}
+
+/** Slope of a reading over travel, exact for a parabola through the three places; from two at the end of the way. */
+export function slopeOf(before: readonly [mm: number, value: number] | undefined, at: readonly [mm: number, value: number], after: readonly [mm: number, value: number] | undefined): number | undefined {
+  const part = (a: readonly [number, number], b: readonly [number, number]) => (b[1] - a[1]) / (b[0] - a[0]);
+  if (!before || !after) return after ? part(at, after) : before ? part(before, at) : undefined;
+  const [h, k] = [at[0] - before[0], after[0] - at[0]];
+  return (k * part(before, at) + h * part(at, after)) / (h + k);
+}

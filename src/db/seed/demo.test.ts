@@ -5,7 +5,7 @@ import { predictRun } from '@/core/field/predictRun';
 import { MARSH_HARE_FAILURES, MARSH_HARE_RUNS, marshHareA } from './marshHare';
 import { marshHareDocuments } from './marshHareRevisions';
 import { measuredRun } from './measuredRuns';
-import { normalFrom, randomFrom } from './random';
+import { normalFrom, randomFrom } from '@/core/numeric/random';
 import { tinWren } from './tinWren';
 
 const documents = marshHareDocuments();

@@ -6,7 +6,7 @@ import { predictRun } from '@/core/field/predictRun';
 import type { Conditions, RunSheet } from '@/core/field/records';
 import { interpolate } from '@/core/numeric/interpolate';
 import type { MARSH_HARE_RUNS } from './marshHare';
-import { normalFrom } from './random';
+import { normalFrom } from '@/core/numeric/random';
 
 /** Spread of one attempt's time, share. */
 const TIME_SPREAD = 0.02;

@@ -1,4 +1,4 @@
-import type { Limits } from '@/core/build/labels';
+import type { Limits } from '@/core/build/fieldLabel';
 import { labelOf } from '@/core/build/labels';
 import { STAGE_KINDS } from '@/core/build/drive';
 import { RAIL_KINDS } from '@/core/power/budgetDefinition';

@@ -1,0 +1,15 @@
+import type { QuantityName } from '../units/quantities';
+
+/** Bounds of a number, as the schema of the document has them. */
+export interface Limits {
+  readonly above?: number;
+  readonly from?: number;
+  readonly below?: number;
+  readonly to?: number;
+}
+
+export interface FieldLabel {
+  readonly label: string;
+  readonly quantity?: QuantityName;
+  readonly limits?: Limits;
+}
