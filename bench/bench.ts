@@ -10,7 +10,11 @@ import { itemsOf } from '@/core/library/items';
 import { STARTING_LIBRARY } from '@/core/library/starting';
 import { marshHareA, marshHareB } from '@/db/seed/marshHare';
 import { suspensionSweep, type SweepInput } from '@/core/suspension/sweep';
+import type { WishboneCorner } from '@/core/suspension/corner';
+import { searchBetter } from '@/core/suspension/better';
+import { steeringGeometry } from '@/core/suspension/steering';
 import { bareRun } from './floor';
+import { libraryCorner } from './librarySolver';
 
 const ROUNDS = 31;
 const ROUND_MS = 30;
@@ -72,7 +76,29 @@ const cornerSweep: SweepInput = {
   wheelCentre: [0, 106, 41.99], tyreRadiusMm: 42, staticCamberDeg: -1, staticToeDeg: 0.5, travelMm: { from: -15, to: 15, step: 0.5 },
 };
 
-const [full, floor, states, everything, rows, calls, whole, corner] = secondsOf([
+const { travelMm: _travel, ...cornerAlone } = cornerSweep as WishboneCorner & { travelMm: unknown };
+const library = libraryCorner(cornerAlone);
+const [NEIGHBOUR_MM, LIBRARY_STEP_MM, LIBRARY_STATIONS] = [0.05, 0.5, 31];
+/** Outward from rest, each station with its two neighbours. */
+function librarySweep(): number[][] {
+  let from: readonly number[] = library.rest;
+  return Array.from({ length: LIBRARY_STATIONS }, (_, index) => {
+    const at = library.place(index * LIBRARY_STEP_MM, from);
+    library.place(index * LIBRARY_STEP_MM + NEIGHBOUR_MM, at);
+    library.place(index * LIBRARY_STEP_MM - NEIGHBOUR_MM, at);
+    from = at;
+    return at;
+  });
+}
+const swept = suspensionSweep({ ...cornerSweep, travelMm: { from: 0, to: 15, step: LIBRARY_STEP_MM } }).stations;
+const AGREE_MM = 1e-4;
+librarySweep().forEach((at, index) => {
+  const { lowerOuter, upperOuter, tieOuter } = swept[index]!.points;
+  if ([...lowerOuter!, ...upperOuter!, ...tieOuter!].some((value, axis) => Math.abs(value - at[axis]!) > AGREE_MM)) throw new Error(`the library's solver stands elsewhere at ${index * LIBRARY_STEP_MM} mm`);
+});
+const racks = Array.from({ length: 21 }, (_, index) => index / 2 - 5);
+
+const [full, floor, states, everything, rows, calls, whole, corner, byLibrary, slider] = secondsOf([
   () => driveRun(input),
   () => bareRun(input, input.distanceM!, STEP_S),
   () => statesOn(car, surface),
@@ -81,7 +107,15 @@ const [full, floor, states, everything, rows, calls, whole, corner] = secondsOf(
   () => singles.forEach(driveRun),
   () => driveEndurance(pack),
   () => suspensionSweep(cornerSweep),
-]) as [number, number, number, number, number, number, number, number];
+  librarySweep,
+  () => { suspensionSweep(cornerSweep); steeringGeometry({ corner: cornerAlone, wheelbaseMm: 285, rackMm: racks }); },
+]) as [number, number, number, number, number, number, number, number, number, number];
+
+const searchStart = performance.now();
+const search = searchBetter({ corner: cornerAlone, wheelbaseMm: 285, bumpMm: 15, droopMm: 10, free: [{ point: 'tieInner', axis: 1, plusMinusMm: 6 }, { point: 'tieInner', axis: 2, plusMinusMm: 6 }, { point: 'upperOuter', axis: 2, plusMinusMm: 4 }], wants: { bumpSteerDegPerMm: 0, camberGainDegPerMm: -0.1 } });
+while (!search.next().done);
+const searched = performance.now() - searchStart;
+
 
 const line = (name: string, value: string) => console.log(`${name.padEnd(52)} ${value}`);
 line('drive.run', `${Math.round(1 / full).toLocaleString('en')} runs a second, ${(full * 1000).toFixed(3)} ms each`);
@@ -90,6 +124,10 @@ line('ratio of drive.run to the bare loop (aim under 1.5)', (full / floor).toFix
 line('states of all checks on one surface (aim under 10 ms)', `${(states * 1000).toFixed(2)} ms, ${Math.round(statesOn(car, surface).length / states).toLocaleString('en')} checks a second`);
 line('all checks, surfaces and remedies (in the worker)', `${(everything * 1000).toFixed(1)} ms`);
 line('suspension.sweep, a station with its neighbours (aim under 50 µs)', `${(corner * 1e6 / CORNER_STATIONS).toFixed(0)} µs`);
+line('stations of suspension.sweep a second, with their neighbours', Math.round(CORNER_STATIONS / corner).toLocaleString('en'));
+line('ratio to the same linkage by a general-purpose solver', `${((LIBRARY_STATIONS / byLibrary) / (CORNER_STATIONS / corner)).toFixed(4)}, ${Math.round(LIBRARY_STATIONS / byLibrary).toLocaleString('en')} stations a second`);
+line('61 travel and 21 rack stations (aim under 6 ms)', `${(slider * 1000).toFixed(2)} ms`);
+line('10,000 corners of 11 stations searched (aim under 10 s)', `${(searched / 1000).toFixed(2)} s`);
 line('drive.sweep, rows a second on one core', Math.round(sweep.count / rows).toLocaleString('en'));
 line('ratio of a sweep row to one call of drive.run', (rows / calls).toFixed(2));
 line(`drive.endurance of a pack of ${minutes.toFixed(0)} minutes, stop and go (aim under 50 ms)`, `${(whole * 1000).toFixed(1)} ms`);

@@ -8,6 +8,7 @@ const Brief = dynamic(() => import('./brief/BriefPage').then(({ BriefPage }) => 
 const Drive = dynamic(() => import('./drive/DrivePage').then(({ DrivePage }) => DrivePage));
 const Power = dynamic(() => import('./power/PowerPage').then(({ PowerPage }) => PowerPage));
 const Chassis = dynamic(() => import('./chassis/ChassisPage').then(({ ChassisPage }) => ChassisPage));
+const Suspension = dynamic(() => import('./suspension/SuspensionPage').then(({ SuspensionPage }) => SuspensionPage));
 const Parts = dynamic(() => import('./parts/PartsPage').then(({ PartsPage }) => PartsPage));
 const Field = dynamic(() => import('./field/FieldPage').then(({ FieldPage }) => FieldPage));
 const Learn = dynamic(() => import('./learn/LearnPage').then(({ LearnPage }) => LearnPage));
@@ -18,6 +19,7 @@ export function SegmentPage({ segment }: { segment: Segment }) {
     case 'drive': return <Drive />;
     case 'power': return <Power />;
     case 'chassis': return <Chassis />;
+    case 'suspension': return <Suspension />;
     case 'parts': return <Parts />;
     case 'field': return <Field />;
     case 'learn': return <Learn />;

@@ -14,7 +14,7 @@ interface QuantitySliderProps {
   step: number;
   disabled?: boolean;
   /** What it does, under the slider. */
-  effect: string;
+  effect?: string;
   /** A place worth knowing. */
   mark?: { value: number; label: string };
   onChange(value: number): void;
@@ -29,9 +29,9 @@ export function QuantitySlider({ label, quantity, value, min, max, step, disable
     <div className="slider">
       <label htmlFor={id}>{label}</label>
       <output htmlFor={id}>{formatText(value, quantity, reader)}</output>
-      <input id={id} type="range" min={min} max={max} step={step} value={value} disabled={disabled} aria-valuetext={`${formatText(value, quantity, reader)}. ${effect}`} onChange={(event) => onChange(Number(event.target.value))} onPointerUp={onEnd} onBlur={onEnd} onKeyUp={onEnd} />
+      <input id={id} type="range" min={min} max={max} step={step} value={value} disabled={disabled} aria-valuetext={`${formatText(value, quantity, reader)}${effect ? `. ${effect}` : ''}`} onChange={(event) => onChange(Number(event.target.value))} onPointerUp={onEnd} onBlur={onEnd} onKeyUp={onEnd} />
       {mark ? <button type="button" className="slidermark" disabled={disabled} onClick={() => { onChange(mark.value); onEnd(); }}>{mark.label}</button> : null}
-      <p className="quiet">{effect}</p>
+      {effect ? <p className="quiet">{effect}</p> : null}
     </div>
   );
 }

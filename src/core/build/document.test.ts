@@ -12,9 +12,11 @@ import { startingCar } from './startingCar';
 
 type Described = { type?: string; keys?: Record<string, Described>; items?: Described[]; rules?: { name: string; args?: { limit?: number } }[] };
 
+const described = (documentSchema as ObjectSchema).describe() as Described;
+
 /** Bounds of the schema's field behind a label's path. */
 function limitsOf(path: string): Limits {
-  let at = (documentSchema as ObjectSchema).describe() as Described;
+  let at = described;
   for (const key of path.split('.')) at = key === '*' ? at.items![0]! : at.keys![key]!;
   const names: Record<string, keyof Limits> = { min: 'from', max: 'to', greater: 'above', less: 'below' };
   return Object.fromEntries((at.rules ?? []).flatMap(({ name, args }) => (names[name] ? [[names[name], args!.limit]] : [])));

@@ -3,7 +3,7 @@ import { type BetterTask, searchBetter } from './better';
 import type { Corner } from './corner';
 import { flatTieHeight } from './flatten';
 import { pointsFromCsv, pointsToCsv } from './pointsCsv';
-import { startCorner } from './start';
+import { startCorner, startRocker } from './start';
 import { steeringGeometry } from './steering';
 import { suspensionSweep } from './sweep';
 
@@ -69,6 +69,9 @@ describe('a better point', () => {
 describe('hard points as CSV', () => {
   it('come back as they went', () => {
     expect(pointsFromCsv(pointsToCsv(drawn), startCorner('unequal', 'front', { ...size, trackMm: 240 }))).toEqual({ ...drawn });
+    const { damper: _, ...bare } = drawn;
+    const rockered = { ...bare, rocker: startRocker(drawn, 40) };
+    expect(pointsFromCsv(pointsToCsv(rockered), { ...rockered, rocker: { ...rockered.rocker, pivot: [0, 0, 0] } })).toEqual(rockered);
     expect(pointsToCsv(drawn).split('\n')[0]).toBe('point,x_mm,y_mm,z_mm');
   });
 

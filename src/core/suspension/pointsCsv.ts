@@ -2,25 +2,16 @@ import Papa from 'papaparse';
 import type { DrawnCorner } from '../build/suspension';
 import { CalcError } from '../errors';
 import type { Vec3 } from '../vec3';
-import { POINT_NAMES } from './corner';
+import { namedPoints, withPoint } from './namedPoints';
 
 const COLUMNS = ['point', 'x_mm', 'y_mm', 'z_mm'] as const;
-const DAMPER = { damperInner: 'inner', damperOuter: 'outer' } as const;
 /** Larger than any list of points. */
 const MOST_CHARACTERS = 20_000;
 const FURTHEST_MM = 5000;
 
-type Points = Readonly<Partial<Record<string, Vec3>>>;
-
-function pointsOf(corner: DrawnCorner): [string, Vec3][] {
-  const drawn = corner as unknown as Points;
-  const own = POINT_NAMES.flatMap((name): [string, Vec3][] => (drawn[name] ? [[name, drawn[name]]] : []));
-  return corner.damper ? [...own, ['damperInner', corner.damper.inner], ['damperOuter', corner.damper.outer]] : own;
-}
-
 /** Hard points of a corner as CSV: x forward from its axle, y to the left, z up, mm. */
 export function pointsToCsv(corner: DrawnCorner): string {
-  return Papa.unparse({ fields: [...COLUMNS], data: pointsOf(corner).map(([name, at]) => [name, ...at]) }, { newline: '\n' });
+  return Papa.unparse({ fields: [...COLUMNS], data: namedPoints(corner).map(([name, at]) => [name, ...at]) }, { newline: '\n' });
 }
 
 /**
@@ -32,7 +23,7 @@ export function pointsToCsv(corner: DrawnCorner): string {
 export function pointsFromCsv(text: string, corner: DrawnCorner): DrawnCorner {
   if (text.length > MOST_CHARACTERS) throw new CalcError('', 'is too long for a list of points', 'choose a file of one corner');
   const { data } = Papa.parse<string[]>(text.trim(), { skipEmptyLines: true });
-  const known = new Set(pointsOf(corner).map(([name]) => name));
+  const known = new Set(namedPoints(corner).map(([name]) => name));
   const rows = data[0]?.[0]?.trim().toLowerCase() === 'point' ? data.slice(1) : data;
   if (rows.length === 0) throw new CalcError('', 'holds no points', `give a line for each: ${COLUMNS.join(', ')}`);
   let next = corner;
@@ -42,8 +33,7 @@ export function pointsFromCsv(text: string, corner: DrawnCorner): DrawnCorner {
     if (!known.has(name)) throw new CalcError(line, `“${name.slice(0, 40)}” is no point of this corner`, `it has ${[...known].join(', ')}`);
     const at = [1, 2, 3].map((column) => Number((row[column] ?? '').trim().replace(',', '.') || NaN));
     if (at.some((value) => !Number.isFinite(value) || Math.abs(value) > FURTHEST_MM)) throw new CalcError(line, `${name} has no three numbers in mm`, 'write x, y and z behind the name');
-    const place = at as unknown as Vec3;
-    next = name in DAMPER ? { ...next, damper: { ...next.damper!, [DAMPER[name as keyof typeof DAMPER]]: place } } : { ...next, [name]: place };
+    next = withPoint(next, name, at as unknown as Vec3);
   });
   return next;
 }

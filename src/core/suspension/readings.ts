@@ -50,17 +50,35 @@ export function steeringOf(corner: Corner, pose: Pose, { toeDeg, contact }: Whee
   return { casterDeg: Math.atan2(-k[0], k[2]) * DEG, kingpinDeg: Math.atan2(-k[1], k[2]) * DEG, trailMm: q[0] * c - q[1] * s, scrubRadiusMm: -q[0] * s - q[1] * c };
 }
 
-/** Length of the damper, direct or through a rocker; undefined where the pushrod does not reach. */
-export function damperOf(corner: Corner): ((pose: Pose) => number | undefined) | undefined {
-  const { damper, rocker } = corner;
-  if (damper) return (pose) => distance(carry(bodyOf(pose, damper), damper.outer), damper.inner);
+/** A rocker as it stands: what pushes it, what it pushes, and its pivot. */
+export interface RockerPose {
+  pushrod: readonly [arm: Vec3, rocker: Vec3];
+  damper: readonly [rocker: Vec3, chassis: Vec3];
+  pivot: Vec3;
+}
+
+/** The rocker of a corner that has one; undefined where the pushrod does not reach. */
+export function rockerOf({ rocker }: Corner): ((pose: Pose) => RockerPose | undefined) | undefined {
   if (!rocker) return undefined;
   const hinge = heldHinge(rocker.pivot, rocker.axis, rocker.pushrodRocker, rocker.pushrodArm);
   return (pose) => {
     const arm = carry(bodyOf(pose, { on: rocker.pushrodArmOn }), rocker.pushrodArm);
     const angle = angleOf(hinge, subtract(rocker.pushrodRocker, rocker.pivot), subtract(arm, rocker.pivot));
-    return angle === undefined ? undefined : distance(carry(rotationAbout(rocker.pivot, hinge.axis, angle), rocker.damperRocker), rocker.damperChassis);
+    if (angle === undefined) return undefined;
+    const turned = rotationAbout(rocker.pivot, hinge.axis, angle);
+    return { pushrod: [arm, carry(turned, rocker.pushrodRocker)], damper: [carry(turned, rocker.damperRocker), rocker.damperChassis], pivot: rocker.pivot };
   };
+}
+
+/** Length of the damper, direct or through a rocker; undefined where the pushrod does not reach. */
+export function damperOf(corner: Corner): ((pose: Pose) => number | undefined) | undefined {
+  const { damper } = corner;
+  if (damper) return (pose) => distance(carry(bodyOf(pose, damper), damper.outer), damper.inner);
+  const rocker = rockerOf(corner);
+  return rocker && ((pose) => {
+    const posed = rocker(pose);
+    return posed && distance(...posed.damper);
+  });
 }
 
 const bodyOf = (pose: Pose, { on }: Pick<DamperPoints, 'on'> | { on: RockerPoints['pushrodArmOn'] }): Motion => pose[on];

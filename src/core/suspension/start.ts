@@ -24,8 +24,9 @@ const CASTER = Math.tan((8 * Math.PI) / 180);
 const KINGPIN = Math.tan((7 * Math.PI) / 180);
 const ARM_RADII = 0.55;
 const TIE_INSIDE = 0.1;
-const UPPER_SHORTER = 0.3;
-const UPPER_FALL = 0.14;
+const UPPER_SHORTER = 0.22;
+const UPPER_FALL = 0.08;
+const [LINK_INSIDE, LINK_FALL] = [0.16, 0.07];
 const PIN_RADII = 0.22;
 
 export interface CarSize {
@@ -58,12 +59,12 @@ export function startCorner(template: Template, end: End, size: CarSize): DrawnC
   const armY = front ? outer - 0.5 * kingpin - (outer * back) / wheelbaseMm : outer - 0.5 * kingpin;
   const fall = template === 'parallel' ? FALL * (outer - inner) : 0;
   const statics = { wheelCentre: [0, tenth(wheelY), tenth(r)] as Vec3, staticCamberDeg: 0, staticToeDeg: 0 };
-  const damper = { inner: point(0, inner + 0.12 * (outer - inner), 2.3 * r), outer: point(0, inner + 0.68 * (outer - inner), low + 3), on: 'lower' as const };
+  const damper = damperOver(inner, outer, low, r);
   const tieOuter = point(-back, armY, 0.5 * (low + high));
   const tie = { tieInner: point(-back, inner + TIE_INSIDE * (outer - inner), tieOuter[2]), tieOuter };
   if (template === 'hingePins') {
     const pinY = outer - PIN_RADII * r;
-    const link = { upperInner: point(-0.2 * half, inner + 0.35 * (pinY - inner), high - 0.1 * (pinY - inner)), upperOuter: point(-0.2 * half, pinY, high) };
+    const link = { upperInner: point(-0.2 * half, inner + LINK_INSIDE * (pinY - inner), high - LINK_FALL * (pinY - inner)), upperOuter: point(-0.2 * half, pinY, high) };
     const arm = { lowerFront: point(half, inner, low + 1), lowerRear: point(-half, inner, low + 1), outerFront: point(0.5 * half, pinY, low), outerRear: point(-0.5 * half, pinY, low), ...link };
     const steering = front ? { kingpinLower: point(0.5 * lean, outer, low), kingpinUpper: point(-0.5 * lean, outer - kingpin, high), ...tie } : {};
     return flat({ kind: 'hingePins', ...arm, ...steering, ...statics, damper }, end, r);
@@ -85,6 +86,22 @@ function flat(corner: DrawnCorner, end: End, tyreRadiusMm: number): DrawnCorner 
   const whole = { ...corner, end, tyreRadiusMm } as Corner;
   const height = flatTieHeight(whole);
   return height === undefined || !corner.tieInner ? corner : { ...corner, tieInner: [corner.tieInner[0], corner.tieInner[1], Math.round(100 * height) / 100] };
+}
+
+const damperOver = (inner: number, outer: number, low: number, r: number) => ({ inner: point(0, inner + 0.12 * (outer - inner), 2.3 * r), outer: point(0, inner + 0.68 * (outer - inner), low + 3), on: 'lower' as const });
+
+/** A damper from the arm straight to a tower over its hinge. */
+export const startDamper = (corner: DrawnCorner, tyreRadiusMm: number): NonNullable<Corner['damper']> => damperOver(corner.lowerFront[1], corner.kind === 'wishbones' ? corner.lowerOuter[1] : corner.outerFront[1], corner.lowerFront[2], tyreRadiusMm);
+
+/** A rocker over the inner hinge that a pushrod from the arm turns, its damper lying towards the middle of the car. */
+export function startRocker({ lowerFront, damper }: Pick<Corner, 'lowerFront' | 'damper'>, tyreRadiusMm: number): NonNullable<Corner['rocker']> {
+  const r = tyreRadiusMm;
+  const [x, y, z] = [damper?.outer[0] ?? 0, lowerFront[1] + 0.15 * r, 1.9 * r];
+  const armY = damper?.outer[1] ?? lowerFront[1] + 1.2 * r;
+  return {
+    pivot: point(x, y, z), axis: [1, 0, 0], pushrodArm: point(x, armY, damper?.outer[2] ?? LOWER_RADII * r + 3), pushrodArmOn: 'lower',
+    pushrodRocker: point(x, y + 0.4 * r, z + 0.06 * r), damperRocker: point(x, y, z + 0.4 * r), damperChassis: point(x, y - 1.1 * r, z + 0.4 * r),
+  };
 }
 
 /** Travel to ask for to start with, mm, by the tyre's radius. */

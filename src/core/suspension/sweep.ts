@@ -114,7 +114,7 @@ function outward(linkage: Linkage, start: Reached, travels: readonly number[]): 
 }
 
 /** Reads a station; undefined where the pushrod does not reach. */
-function reader(linkage: Linkage): (at: Reached) => Station | undefined {
+export function reader(linkage: Linkage): (at: Reached) => Station | undefined {
   const { corner } = linkage;
   const axis = restAxis(corner);
   const damper = damperOf(corner);

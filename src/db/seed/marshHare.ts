@@ -1,10 +1,11 @@
 import { type BuildDocument, emptyDocument } from '@/core/build/document';
 import type { Patch } from '@/core/build/patch';
 import type { FailureSheet } from '@/core/field/records';
+import { marshHareBench, marshHareSuspension } from './marshHareSuspension';
 import { battery, controller, load, material, motor, regulator, sizeClass, surface, transmitter, tyre } from './copies';
 
-/** Pins of 25 mm on the ground, kingpins that meet it 8 mm inside. */
-const STEERS = { contactWidthMm: 25, scrubRadiusMm: 8 };
+/** Pins of 25 mm on the ground. */
+const STEERS = { contactWidthMm: 25 };
 
 /** Carries a soil-moisture logger between the rows of a community orchard. Revision A: the ratio is too short. */
 export const marshHareA: BuildDocument = {
@@ -75,7 +76,7 @@ export const marshHareA: BuildDocument = {
       { id: 'rest', xMm: -146, yMm: 2, zMm: 63 },
     ],
   },
-  suspension: { stopMm: 25, kerbStopMm: 15 },
+  suspension: marshHareSuspension,
   parts: {
     items: [
       { id: 'mainGear', name: 'Main gear, face 6 mm', kind: 'gear' },
@@ -115,6 +116,7 @@ export const marshHareC: Patch = [
   { path: ['power', 'rails', 'servoOwn'], value: regulator('regulator-5a', 'battery', { id: 'servoOwn', name: 'Regulator of the servo' }) },
   { path: ['power', 'loads', 'servo', 'rail'], value: 'servoOwn' },
   { path: ['parts', 'items', 'carrier', 'name'], value: 'Rear carrier, turned on the bed' },
+  { path: ['suspension', 'bench'], value: marshHareBench('2026-05-09T17:00:00.000Z') },
   { path: ['chassis', 'massG'], value: 1611 },
 ];
 

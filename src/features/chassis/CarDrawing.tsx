@@ -29,7 +29,6 @@ const LETTER_MM = 4.8;
 export function CarDrawing({ view, weight, ghost, chosen, onChoose }: CarDrawingProps) {
   const { document, edit, session, closed } = useBuild();
   const { reader } = useReader();
-  const svg = useRef<SVGSVGElement>(null);
   const drag = useRef<{ id: string; dx: number; dy: number }>(undefined);
   const { wheelbaseMm = 0, trackFrontMm = 0, trackRearMm = 0 } = document.chassis;
   const r = document.drive.tyre?.radiusMm ?? 30;
@@ -37,14 +36,14 @@ export function CarDrawing({ view, weight, ghost, chosen, onChoose }: CarDrawing
   const half = Math.max(trackFrontMm, trackRearMm) / 2 + 0.4 * r;
   const tallest = Math.max(2 * r, ...weight.bodies.map(({ zMm, sizeMm }) => zMm + sizeMm[2] / 2));
   const box = plan ? { x: -r - PAD_MM, y: -half - PAD_MM, w: wheelbaseMm + 2 * (r + PAD_MM), h: 2 * (half + PAD_MM) } : { x: -r - PAD_MM, y: -tallest - PAD_MM, w: wheelbaseMm + 2 * (r + PAD_MM), h: tallest + 2 * PAD_MM };
-  const across = ({ yMm, zMm }: { yMm: number; zMm: number }) => (plan ? -yMm : -zMm);
-  const at = (event: PointerEvent): { x: number; y: number } => {
-    const place = new DOMPoint(event.clientX, event.clientY).matrixTransform(svg.current!.getScreenCTM()!.inverse());
-    return { x: place.x, y: place.y };
-  };
+  const across = ({ yMm, zMm }: { yMm: number; zMm: number }) => (plan ? yMm : -zMm);
+  // in the axes of the level chassis, whatever its rake
+  const at = (event: PointerEvent<SVGGElement>) => new DOMPoint(event.clientX, event.clientY).matrixTransform(event.currentTarget.getScreenCTM()!.inverse());
+  const { rakeDeg = 0 } = document.chassis;
+  const rake = plan || rakeDeg === 0 ? undefined : `rotate(${-rakeDeg} ${wheelbaseMm / 2} 0)`;
   const move = (body: PlacedBody, x: number, y: number) => {
     const xMm = Math.round(-x);
-    const other = Math.round(-y);
+    const other = Math.round(plan ? y : -y);
     edit(moved(document, body.id, plan ? { xMm, yMm: other } : { xMm, zMm: Math.max(0, other) }), `move-${body.id}`);
   };
   const keys = (body: PlacedBody) => (event: KeyboardEvent) => {
@@ -55,12 +54,12 @@ export function CarDrawing({ view, weight, ghost, chosen, onChoose }: CarDrawing
     move(body, -body.xMm + dx!, across(body) + dy!);
   };
   const line = { vectorEffect: 'non-scaling-stroke' } as const;
-  const [cgX, cgY] = [-weight.cgMm[0], plan ? -weight.cgMm[1] : -weight.cgMm[2]];
+  const [cgX, cgY] = [-weight.cgMm[0], plan ? weight.cgMm[1] : -weight.cgMm[2]];
   const loads = weight.balance?.wheelLoadsN;
   return (
     <figure className="chart" data-testid={`drawing-${view}`} style={{ width: `min(100%, ${WIDTH_PX}px)` }}>
       <figcaption><span>{plan ? 'From above, front to the left' : 'From the side, front to the left'}</span></figcaption>
-      <svg ref={svg} viewBox={`${box.x} ${box.y} ${box.w} ${box.h}`} width={WIDTH_PX} role="group" aria-label={plan ? 'Plan to scale' : 'Side view to scale'} style={{ touchAction: 'none' }}>
+      <svg viewBox={`${box.x} ${box.y} ${box.w} ${box.h}`} width={WIDTH_PX} role="group" aria-label={plan ? 'Plan to scale' : 'Side view to scale'} style={{ touchAction: 'none' }}>
         {plan ? <path d={`M0,${-trackFrontMm / 2}L${wheelbaseMm},${-trackRearMm / 2}M0,${trackFrontMm / 2}L${wheelbaseMm},${trackRearMm / 2}`} stroke="var(--rule)" strokeDasharray="5 4" {...line} /> : <line x1={box.x} x2={box.x + box.w} y1={0} y2={0} stroke="var(--ink)" strokeWidth={2} {...line} />}
         {plan ? [[0, trackFrontMm], [wheelbaseMm, trackRearMm]].map(([x, track]) => <line key={x} x1={x} x2={x} y1={-track! / 2} y2={track! / 2} stroke="var(--ink)" strokeWidth={1.5} {...line} />) : null}
         {weight.bodies.filter(({ id }) => id.startsWith('wheel-') && (plan || id.endsWith('l'))).map((wheel) => plan
@@ -71,7 +70,7 @@ export function CarDrawing({ view, weight, ghost, chosen, onChoose }: CarDrawing
           const [x, y] = [-body.xMm, across(body)];
           const isChosen = body.id === chosen;
           return (
-            <g key={body.id} className="body" tabIndex={0} role="button" aria-pressed={isChosen} aria-label={`${body.name}, ${formatText(body.massG, 'massG', reader)}: arrow keys move it`} data-body={body.id}
+            <g key={body.id} className="body" tabIndex={0} role="button" aria-pressed={isChosen} aria-label={`${body.name}, ${formatText(body.massG, 'massG', reader)}: arrow keys move it`} data-body={body.id} transform={body.sprung ? rake : undefined}
               onFocus={() => onChoose(body.id)}
               onKeyDown={closed ? undefined : keys(body)}
               onBlur={() => session.endStep()}
@@ -97,12 +96,12 @@ export function CarDrawing({ view, weight, ghost, chosen, onChoose }: CarDrawing
             </g>
           );
         })}
-        {ghost ? <circle cx={-ghost.cgMm[0]} cy={plan ? -ghost.cgMm[1] : -ghost.cgMm[2]} r={7} fill="none" stroke="var(--ghost)" strokeWidth={2} {...line} /> : null}
+        {ghost ? <circle cx={-ghost.cgMm[0]} cy={plan ? ghost.cgMm[1] : -ghost.cgMm[2]} r={7} fill="none" stroke="var(--ghost)" strokeWidth={2} {...line} /> : null}
         <g pointerEvents="none" data-testid={`cg-${view}`} data-x={weight.cgMm[0]}>
           <circle cx={cgX} cy={cgY} r={7} fill="var(--sheet)" stroke="var(--ink)" strokeWidth={2} {...line} />
           <path d={`M${cgX},${cgY}v-7a7 7 0 0 1 7 7zM${cgX},${cgY}v7a7 7 0 0 1 -7 -7z`} fill="var(--ink)" />
         </g>
-        {plan && loads ? (['fl', 'fr', 'rl', 'rr'] as const).map((wheel) => <text key={wheel} x={(wheel[0] === 'f' ? 0 : wheelbaseMm)} y={(wheel[1] === 'l' ? -1 : 1) * ((wheel[0] === 'f' ? trackFrontMm : trackRearMm) / 2 + 0.35 * r) + (wheel[1] === 'l' ? -4 : 11)} textAnchor="middle" className="strong" style={{ fontSize: 10 }}>{formatText(loads[wheel], 'forceN', reader)}</text>) : null}
+        {plan && loads ? (['fl', 'fr', 'rl', 'rr'] as const).map((wheel) => <text key={wheel} x={(wheel[0] === 'f' ? 0 : wheelbaseMm)} y={(wheel[1] === 'l' ? 1 : -1) * ((wheel[0] === 'f' ? trackFrontMm : trackRearMm) / 2 + 0.35 * r) + (wheel[1] === 'l' ? 11 : -4)} textAnchor="middle" className="strong" style={{ fontSize: 10 }}>{formatText(loads[wheel], 'forceN', reader)}</text>) : null}
       </svg>
     </figure>
   );

@@ -48,6 +48,7 @@ export function ChassisBench({ bodies, chosen, onChoose }: ChassisBenchProps) {
         <DocumentField path={path('wheelbaseMm')} example={285} />
         <DocumentField path={path('trackFrontMm')} example={215} />
         <DocumentField path={path('trackRearMm')} example={215} />
+        <DocumentField path={path('rakeDeg')} usual={0} />
         <DocumentField path={path('cornerRadiusM')} example={3} />
       </Group>
       <Group title="On the scale">

@@ -46,8 +46,12 @@ export interface ChartProps {
   points?: readonly ChartPoint[];
   /** Upright lines: a wish or a distance. */
   uprights?: readonly { x: number; label: string; wish?: boolean }[];
+  /** Where the x axis starts, 0 if not given. */
+  xMin?: number;
   xMax: number;
   yMax: number;
+  /** One of many beside each other: fewer ticks. */
+  small?: boolean;
   width?: number;
   height?: number;
   /** The picture in a sentence. */
@@ -65,12 +69,12 @@ const STYLES: Readonly<Record<LineStyle, { stroke: string; width: number; dash?:
 
 /** Lines over one pair of axes, labelled directly; as a table on request. */
 export function LineChart(props: ChartProps) {
-  const { title, xQuantity, yQuantity, lines, limit, floor, points = [], uprights = [], levels = [], width = 460, height = 290, summary } = props;
+  const { title, xQuantity, yQuantity, lines, limit, floor, points = [], uprights = [], levels = [], width = 460, height = 290, small = false, summary } = props;
   const { reader } = useReader();
   const id = useId();
   const [asTable, setAsTable] = useState(false);
   const [xUnit, yUnit] = [unitOf(xQuantity, reader.units), unitOf(yQuantity, reader.units)];
-  const x = scaleLinear([0, toShown(props.xMax, xUnit)], [PAD.left, width - PAD.right]);
+  const x = scaleLinear([toShown(props.xMin ?? 0, xUnit), toShown(props.xMax, xUnit)], [PAD.left, width - PAD.right]);
   const y = scaleLinear([toShown(props.yMin ?? 0, yUnit), toShown(props.yMax, yUnit)], [height - PAD.bottom, PAD.top]).nice(4);
   const px = (value: number) => x(toShown(value, xUnit));
   const py = (value: number) => Math.max(PAD.top, Math.min(height - PAD.bottom, y(toShown(value, yUnit))));
@@ -92,7 +96,7 @@ export function LineChart(props: ChartProps) {
             <clipPath id={`${id}-clip`}><rect x={PAD.left} y={PAD.top - 2} width={width - PAD.left - PAD.right} height={height - PAD.top - PAD.bottom + 4} /></clipPath>
           </defs>
           {y.ticks(4).map((value) => <g key={value}><line x1={PAD.left} x2={width - PAD.right} y1={y(value)} y2={y(value)} stroke="var(--rule)" /><text x={PAD.left - 6} y={y(value) + 4} textAnchor="end">{tick(value)}</text></g>)}
-          {x.ticks(5).map((value) => <text key={value} x={x(value)} y={height - PAD.bottom + 16} textAnchor="middle">{tick(value)}</text>)}
+          {x.ticks(small ? 3 : 5).map((value) => <text key={value} x={x(value)} y={height - PAD.bottom + 16} textAnchor="middle">{tick(value)}</text>)}
           <text x={width - PAD.right} y={height - 4} textAnchor="end">{xUnit.symbol}</text>
           <text x={PAD.left - 6} y={11} textAnchor="end">{yUnit.symbol}</text>
           {uprights.map((upright) => (
@@ -127,9 +131,9 @@ export function LineChart(props: ChartProps) {
 
 const TABLE_ROWS = 12;
 
-function ChartTable({ lines, limit, xSymbol, ySymbol, shownX, shownY, xMax }: ChartProps & { xSymbol: string; ySymbol: string; shownX(v: number): string; shownY(v: number): string }) {
+function ChartTable({ lines, limit, xSymbol, ySymbol, shownX, shownY, xMin = 0, xMax }: ChartProps & { xSymbol: string; ySymbol: string; shownX(v: number): string; shownY(v: number): string }) {
   const all = [...lines, ...(limit ? [limit] : [])];
-  const rows = Array.from({ length: TABLE_ROWS + 1 }, (_, i) => (xMax * i) / TABLE_ROWS);
+  const rows = Array.from({ length: TABLE_ROWS + 1 }, (_, i) => xMin + ((xMax - xMin) * i) / TABLE_ROWS);
   const at = ({ xs, ys }: ChartLine, value: number) => {
     const next = xs.findIndex((one) => one >= value);
     if (next < 0) return undefined;

@@ -1,0 +1,28 @@
+import { BENCH_ITEMS, type BenchTick, ENDS, type Suspension } from '@/core/build/suspension';
+import { benchId, cornerMark } from '@/core/suspension/benchList';
+
+/** Hinge pins and a camber link at both ends; the wheels lean in by 1°, the rear ones toe in. */
+export const marshHareSuspension: Suspension = {
+  stopMm: 25,
+  kerbStopMm: 15,
+  front: {
+    corner: {
+      kind: 'hingePins', lowerFront: [23, 32, 24.5], lowerRear: [-23, 32, 23.5], outerFront: [11, 84, 23.5], outerRear: [-11, 84, 22.5], upperInner: [-5, 40, 59], upperOuter: [-5, 84, 63], kingpinLower: [3, 93, 23], kingpinUpper: [-3, 88.5, 63],
+      tieInner: [-23, 38, 41.2], tieOuter: [-23, 83, 43], wheelCentre: [0, 106.8, 42], staticCamberDeg: -1, staticToeDeg: 0, damper: { inner: [3, 40, 98], outer: [3, 74, 27], on: 'lower', closedLengthMm: 58 }, jointLimitDeg: 36,
+    },
+    bumpMm: 24, droopMm: 16, rateNPerMm: 0.74, preloadMm: 1, damperNsPerM: 32, damperShare: 0.75, targetSagPct: 25, unsprungG: 44, links: 'fixed', linkMmPerTurn: 1,
+    play: { bearingSpacingMm: 12, inboardMm: 0.04, outboardMm: 0.04, tieMm: 0.06, upperMm: 0.06 },
+  },
+  rear: {
+    corner: {
+      kind: 'hingePins', lowerFront: [24, 31, 25], lowerRear: [-24, 33, 24], outerFront: [12, 85, 23.5], outerRear: [-12, 85.5, 23.5], upperInner: [4, 41, 58.5], upperOuter: [4, 85, 62.5],
+      wheelCentre: [0, 106.8, 42], staticCamberDeg: -1, staticToeDeg: 2, damper: { inner: [-6, 41, 100], outer: [-6, 75, 27], on: 'lower', closedLengthMm: 60 }, jointLimitDeg: 36,
+    },
+    bumpMm: 24, droopMm: 16, rateNPerMm: 0.78, preloadMm: 1, damperNsPerM: 34, damperShare: 0.75, targetSagPct: 25, unsprungG: 40, links: 'fixed', linkMmPerTurn: 1,
+    play: { bearingSpacingMm: 12, inboardMm: 0.04, outboardMm: 0.05, upperMm: 0.06 },
+  },
+  steering: { lockMm: 8, hornMm: 14 },
+};
+
+/** Every joint of both ends found free on a day. */
+export const marshHareBench = (at: string): BenchTick[] => ENDS.flatMap((end) => BENCH_ITEMS.map((item) => ({ id: benchId(end, item), at, of: cornerMark(marshHareSuspension, end) })));

@@ -1,0 +1,37 @@
+'use client';
+
+import { useState } from 'react';
+import type { DrawnCorner, End } from '@/core/build/suspension';
+import { CalcError } from '@/core/errors';
+import { useBuild } from '../shell/BuildContext';
+
+/** Hard points out as CSV and in again; what cannot be read says in which line and changes nothing. */
+export function PointsFile({ end, corner }: { end: End; corner: DrawnCorner }) {
+  const { build, revision, edit, closed } = useBuild();
+  const [said, say] = useState<{ bad: boolean; words: string }>();
+  const save = async () => {
+    const { pointsToCsv } = await import('@/core/suspension/pointsCsv');
+    const link = window.document.createElement('a');
+    link.href = URL.createObjectURL(new Blob([pointsToCsv(corner)], { type: 'text/csv' }));
+    link.download = `${build.name} ${revision.letter} ${end} points.csv`;
+    link.click();
+    setTimeout(() => URL.revokeObjectURL(link.href));
+  };
+  const read = async (file: File) => {
+    const { pointsFromCsv } = await import('@/core/suspension/pointsCsv');
+    try {
+      edit([{ path: ['suspension', end, 'corner'], value: pointsFromCsv(await file.text(), corner) }]);
+      say({ bad: false, words: `Points of ${file.name} are in. Ctrl+Z takes them out again.` });
+    } catch (error) {
+      if (!(error instanceof CalcError)) throw error;
+      say({ bad: true, words: `${error.path ? `${error.path}: ` : ''}${error.message}${error.remedy ? `; ${error.remedy}` : ''}. Nothing was changed.` });
+    }
+  };
+  return (
+    <div className="row" style={{ fontSize: 13, marginTop: 6 }}>
+      <button type="button" className="link" onClick={() => void save()}>Points as CSV</button>
+      {closed ? null : <label className="link" style={{ cursor: 'pointer' }}>Points from CSV<input className="hidden" type="file" accept=".csv,text/csv,text/plain" aria-label="Points from CSV" onChange={(event) => { const [file] = event.target.files ?? []; event.target.value = ''; if (file) void read(file); }} /></label>}
+      {said ? <p role={said.bad ? 'alert' : 'status'} className={said.bad ? 'say bad' : 'quiet'} style={{ flexBasis: '100%', ...(said.bad ? { color: 'var(--rust)' } : {}) }}>{said.words}</p> : null}
+    </div>
+  );
+}

@@ -1,0 +1,149 @@
+'use client';
+
+import { useMemo } from 'react';
+import { USUAL_STOP_MM } from '@/core/build/suspension';
+import { applyPatch, type Patch } from '@/core/build/patch';
+import { landingShare } from '@/core/suspension/landingShare';
+import { inWheelCost, type RideOfBuild, rideOf, springPatch } from '@/core/suspension/rideOfBuild';
+import { formatNumber, formatText } from '@/core/units/formatQuantity';
+import { LineChart } from '@/ui/charts/LineChart';
+import { useReader } from '@/ui/reader';
+import { useBuild } from '../shell/BuildContext';
+import { CheckFigure } from '../shell/CheckFigure';
+import { DocumentChoice, DocumentField, Group } from '../shell/fields';
+import type { SideProps } from './SuspensionPage';
+import { TravelGauge } from './TravelGauge';
+
+const USUAL_DAMPER_SHARE = 0.4;
+const USUAL_SAG_PCT = 30;
+
+/** Whether the springs of one end carry it: sag, frequency, damping, landing, and what sits unsprung. */
+export function RideSide({ end, tabs, foot }: SideProps) {
+  const { document, ghost } = useBuild();
+  const { reader } = useReader();
+  const found = useMemo(() => rideOf(document, end), [document, end]);
+  const before = useMemo(() => (ghost ? rideOf(ghost.document, end) : undefined), [ghost, end]);
+  const path = (key: string) => ['suspension', end, key];
+  const own = document.suspension[end] ?? {};
+  const ratio = found.ok ? found.value.ride.dampingRatio : undefined;
+  return (
+    <>
+      <div className="bench">
+        <Group title={`Spring, a ${end} wheel`}>
+          <DocumentChoice path={path('springBy')} label="Given by" options={[['rate', 'its rate'], ['wire', 'its wire']]} empty="its rate" />
+          {own.springBy === 'wire' ? <><DocumentField path={path('wireMm')} label="Wire" example={1.2} /><DocumentField path={path('meanDiameterMm')} label="Coil, middle of the wire" example={14} /><DocumentField path={path('activeCoils')} label="Coils free to twist" example={7} /></> : <DocumentField path={path('rateNPerMm')} label="Rate" example={0.8} />}
+          <DocumentField path={path('preloadMm')} label="Preload at full droop" usual={0} />
+          {found.ok && found.value.spring ? <p className="quiet" style={{ fontSize: 12 }}>{formatText(found.value.spring.rateNPerMm, 'rateNPerMm', reader)}, index {formatNumber(found.value.spring.index, reader.locale, 3)}, solid at {formatText(found.value.spring.solidLengthMm, 'lengthMm', reader)}. Music wire.</p> : null}
+        </Group>
+        <Group title="Damper">
+          <DocumentField path={path('damperNsPerM')} label="Damper" example={30} />
+          <DocumentField path={path('damperShare')} label="Its share of a landing" usual={USUAL_DAMPER_SHARE} />
+          {ratio === undefined ? null : <p className="quiet" style={{ fontSize: 12 }}>A linear damper of {formatNumber(ratio, reader.locale, 2)} of critical takes {formatText(landingShare(ratio), 'share', reader, 2)}; one that blows through takes less.</p>}
+        </Group>
+        <Group title="Aimed at">
+          <DocumentField path={path('targetSagPct')} label="Sag" usual={USUAL_SAG_PCT} />
+          <DocumentField path={['brief', 'dropHeightM']} label="Lands from" example={0.2} />
+        </Group>
+        <Group title="Travel, and what moves with the wheel">
+          <DocumentField path={path('bumpMm')} label="Bump travel" example={16} /><DocumentField path={path('droopMm')} label="Droop travel" example={10} />
+          <DocumentField path={path('unsprungG')} label="Carrier, hub, half the arms" example={40} />
+          <DocumentField path={['suspension', 'stopMm']} usual={USUAL_STOP_MM} />
+        </Group>
+      </div>
+      <div className="readings">
+        {tabs}
+        {found.ok ? <RideAnswer end={end} found={found.value} ghost={before?.ok ? { label: ghost!.label, found: before.value } : undefined} /> : <h1 className="answer">Not worked out yet: it needs {found.missing.join(', ')}.</h1>}
+        {found.ok ? (
+          <>
+            <div className="charts"><TravelGauge input={found.value.input} ride={found.value.ride} ghost={before?.ok ? { label: ghost!.label, sagMm: before.value.ride.sagMm } : undefined} /><ForceChart found={found.value} /></div>
+            <SpringChoice end={end} found={found.value} />
+            <Unsprung end={end} found={found.value} />
+          </>
+        ) : null}
+        {foot}
+      </div>
+    </>
+  );
+}
+
+function RideAnswer({ end, found: { ride, input }, ghost }: { end: string; found: RideOfBuild; ghost: { label: string; found: RideOfBuild } | undefined }) {
+  const { reader } = useReader();
+  const mm = (value: number) => formatText(value, 'lengthMm', reader);
+  return (
+    <h1 className="answer">
+      At rest the {end} {ride.bottomsAtRest ? <CheckFigure check="suspension.sag" title="sag" tone="over">rests on its bump stop</CheckFigure> : <>sinks <CheckFigure check="suspension.sag" title="sag">{mm(ride.sagMm)}</CheckFigure> of {mm(input.wheelTravelMm)} ({formatText(ride.sagPct, 'percent', reader, 2)}{ghost ? <span className="quiet">; {ghost.label}: {formatText(ghost.found.ride.sagPct, 'percent', reader, 2)}</span> : null})</>}
+      , swings at {formatText(ride.rideHz, 'frequencyHz', reader, 2)} and lands from <CheckFigure check="suspension.landing" title="landing" tone={input.dropHeightM !== undefined && ride.maxDropM < input.dropHeightM ? 'over' : ''}>{formatText(ride.maxDropM, 'distanceM', reader, 2)}</CheckFigure> without bottoming{ghost ? <span className="quiet"> ({ghost.label}: {formatText(ghost.found.ride.maxDropM, 'distanceM', reader, 2)})</span> : null}.
+    </h1>
+  );
+}
+
+const SAMPLES = 30;
+
+/** Force of the spring at the wheel over its travel, with the weight that it holds. */
+function ForceChart({ found: { ride, input } }: { found: RideOfBuild }) {
+  const { reader } = useReader();
+  const preloadN = input.springRateNPerMm * (input.preloadMm ?? 0) * input.motionRatio;
+  const xs = Array.from({ length: SAMPLES + 1 }, (_, index) => (input.wheelTravelMm * index) / SAMPLES);
+  const ys = xs.map((x) => preloadN + ride.wheelRateNPerMm * x);
+  const weightN = preloadN + ride.wheelRateNPerMm * ride.sagMm;
+  const bottomed = ride.sagMm > input.wheelTravelMm;
+  return (
+    <LineChart title="Spring force at the wheel from full droop" width={430} height={250} testId="ride-force" xQuantity="lengthMm" yQuantity="forceN" xMax={input.wheelTravelMm} yMax={1.08 * Math.max(ys.at(-1)!, weightN)}
+      lines={[{ id: 'spring', label: 'spring', style: 'predicted', xs, ys, labelAt: 0.75, labelShift: [6, 16] }, { id: 'weight', label: 'what it carries', style: 'predictedQuiet', xs: [0, input.wheelTravelMm], ys: [weightN, weightN], labelAt: 1, labelShift: [-2, -7] }]}
+      points={bottomed || ride.toppedOut ? [] : [{ x: ride.sagMm, y: weightN, measured: false, label: `rests at ${formatText(ride.sagMm, 'lengthMm', reader)}` }]}
+      summary={`The spring holds ${weightN.toFixed(1)} N after ${ride.sagMm.toFixed(1)} mm.`} />
+  );
+}
+
+/** The spring by the sag aimed at, by the height it lands from, and as it is; each worked out again. */
+function SpringChoice({ end, found }: { end: 'front' | 'rear'; found: RideOfBuild }) {
+  const { document, edit, closed, setGhost } = useBuild();
+  const { reader } = useReader();
+  const { ride, input } = found;
+  const tried: { id: string; text: string; patch: Patch }[] = [
+    { id: 'sag', text: `By the sag aimed at, ${formatText(input.targetSagPct ?? USUAL_SAG_PCT, 'percent', reader, 2)}`, patch: springPatch(document, end, ride.springForTargetSagNPerMm) },
+    ...(ride.springForDropNPerMm === undefined ? [] : [{ id: 'drop', text: `By the height it lands from, ${formatText(input.dropHeightM!, 'distanceM', reader, 2)}`, patch: springPatch(document, end, ride.springForDropNPerMm) }]),
+    { id: 'damper', text: 'Damper for 0.6 of critical', patch: [{ path: ['suspension', end, 'damperNsPerM'], value: Number(ride.damperForRatio06NsPerM.toPrecision(2)) }] },
+  ];
+  const cells = ({ ride: one, input: given }: RideOfBuild) => (
+    <>
+      <td className="num">{formatText(given.springRateNPerMm, 'rateNPerMm', reader)}</td>
+      <td className="num">{given.damperNsPerM === undefined ? '' : formatText(given.damperNsPerM, 'damperNsPerM', reader)}</td>
+      <td className="num">{formatText(one.sagPct, 'percent', reader, 2)}</td>
+      <td className="num">{formatText(one.rideHz, 'frequencyHz', reader, 2)}</td>
+      <td className="num">{one.dampingRatio === undefined ? '' : formatNumber(one.dampingRatio, reader.locale, 2)}</td>
+      <td className="num">{formatText(one.maxDropM, 'distanceM', reader, 2)}</td>
+    </>
+  );
+  return (
+    <section className="gridbox" aria-label="Choose the spring" style={{ marginTop: 10 }}>
+      <table className="grid tight">
+        <thead><tr><th>Choose the spring</th><th className="num">Spring</th><th className="num">Damper</th><th className="num">Sag</th><th className="num">Swings at</th><th className="num">Of critical</th><th className="num">Lands from</th><th /></tr></thead>
+        <tbody>
+          <tr><td><b>As it is</b></td>{cells(found)}<td /></tr>
+          {tried.map(({ id, text, patch }) => {
+            const then = rideOf(applyPatch(document, patch), end);
+            return then.ok ? (
+              <tr key={id} data-choice={id}><td>{text}</td>{cells(then.value)}
+                <td style={{ whiteSpace: 'nowrap' }}><span className="remedy"><button type="button" disabled={closed} aria-label={`Take: ${text}`} onClick={() => edit(patch)}>take</button><button type="button" className="link quiet" aria-label={`Compare: ${text}`} style={{ border: 0, background: 'none', padding: 0, fontWeight: 400, color: 'inherit' }} onClick={() => setGhost({ label: text.toLowerCase(), document: applyPatch(document, patch) })}>compare</button></span></td>
+              </tr>
+            ) : null;
+          })}
+        </tbody>
+      </table>
+    </section>
+  );
+}
+
+function Unsprung({ end, found: { weight, followsMps2 } }: { end: 'front' | 'rear'; found: RideOfBuild }) {
+  const { document } = useBuild();
+  const { reader } = useReader();
+  const cost = inWheelCost(document, end);
+  const share = weight.unsprungG / (weight.unsprungG + weight.sprungG);
+  return (
+    <p className="note" data-testid="unsprung">
+      Of {formatText(weight.axleLoadG / 2, 'massG', reader)} on each {end} wheel {formatText(weight.unsprungG, 'massG', reader)} move with it ({formatText(share, 'share', reader, 2)}): it follows ground that falls away at up to {formatText(followsMps2, 'accelMps2', reader, 2)}.
+      {cost ? ` A motor like yours in each wheel would make it ${formatText(cost.unsprungShareThen, 'share', reader, 2)} and ${formatText(cost.followsMps2Then, 'accelMps2', reader, 2)}: it would hop where it now rolls.` : ''}
+    </p>
+  );
+}

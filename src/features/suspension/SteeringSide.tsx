@@ -1,0 +1,140 @@
+'use client';
+
+import { useMemo } from 'react';
+import { linksOf } from '@/core/suspension/playOfBuild';
+import { endOf } from '@/core/suspension/endOfBuild';
+import { steerGeometryOf, type SteeringOfBuild, steeringOfBuild } from '@/core/suspension/steeringOfBuild';
+import { formatNumber, formatText } from '@/core/units/formatQuantity';
+import { LineChart } from '@/ui/charts/LineChart';
+import { useReader } from '@/ui/reader';
+import { useBuild } from '../shell/BuildContext';
+import { CheckFigure } from '../shell/CheckFigure';
+import { DocumentChoice, DocumentField, Group } from '../shell/fields';
+import type { SideProps } from './SuspensionPage';
+import { TurnSketch } from './TurnSketch';
+
+/** What the rack does to both front wheels, the circle, the links to be made, and whether the servo turns it all. */
+export function SteeringSide({ tabs, foot }: SideProps) {
+  const { document, checks, ghost } = useBuild();
+  const found = useMemo(() => steeringOfBuild(document), [document]);
+  const before = useMemo(() => (ghost ? steeringOfBuild(ghost.document) : undefined), [ghost]);
+  const servo = (document.power.loads ?? []).find(({ kind, steer }) => kind === 'servo' && steer) ?? (document.power.loads ?? []).find(({ kind }) => kind === 'servo');
+  const effort = checks.find(({ id }) => id === 'steering.effort');
+  return (
+    <>
+      <div className="bench">
+        <Group title="Rack and servo">
+          <DocumentField path={['suspension', 'steering', 'lockMm']} example={7} />
+          <DocumentField path={['suspension', 'steering', 'hornMm']} example={14} />
+          {servo ? <><DocumentField path={['power', 'loads', servo.id, 'steer', 'contactWidthMm']} example={25} /><DocumentField path={['power', 'loads', servo.id, 'steer', 'linkageEfficiency']} usual={0.8} /></> : <p className="quiet">No servo yet: hang one on the supply under Power.</p>}
+        </Group>
+        <LinkKinds />
+      </div>
+      <div className="readings">
+        {tabs}
+        {found.ok ? <Answer found={found.value} effort={effort?.value !== undefined && effort.limit !== undefined ? { value: effort.value, limit: effort.limit, over: effort.state === 'over' } : undefined} /> : <h1 className="answer">Not worked out yet: it needs {found.missing.join(', ')}.</h1>}
+        {found.ok ? (
+          <div className="charts">
+            <TurnSketch found={found.value} wheelbaseMm={document.chassis.wheelbaseMm!} trackRearMm={document.chassis.trackRearMm ?? 2 * found.value.corner.wheelCentre[1]} />
+            <Angles found={found.value} ghost={before?.ok ? { label: ghost!.label, found: before.value } : undefined} />
+          </div>
+        ) : null}
+        {found.ok && found.value.geometry.findings.length > 0 ? <p className="note bad">{found.value.geometry.findings[0]!.why} {found.value.geometry.findings[0]!.remedy}</p> : null}
+        <Links />
+        {foot}
+      </div>
+    </>
+  );
+}
+
+function Answer({ found, effort }: { found: SteeringOfBuild; effort: { value: number; limit: number; over: boolean } | undefined }) {
+  const { document } = useBuild();
+  const { reader } = useReader();
+  const full = found.geometry.rows.at(-1);
+  const drawn = steerGeometryOf(document);
+  if (!full || full.turnRadiusM === undefined) return <h1 className="answer">The rack does not turn both wheels as far as {formatText(found.lockMm, 'lengthMm', reader)}.</h1>;
+  const deg = (value: number) => `${formatNumber(value, reader.locale, 3)}°`;
+  return (
+    <h1 className="answer">
+      At full lock it turns in a circle <span className="figure plainfig" data-testid="circle">{formatText(2 * full.turnRadiusM, 'distanceM', reader)}</span> across, the inner wheel at {deg(full.innerDeg!)}, the outer at {deg(full.outerDeg!)}: <span data-testid="ackermann">{formatText(full.ackermannPct!, 'percent', reader, 2)}</span> Ackermann.
+      {effort ? <> The servo gives <CheckFigure check="steering.effort" title="the servo" tone={effort.over ? 'over' : ''}>{formatText(effort.value, 'torqueNm', reader)}</CheckFigure> where standing wheels ask {formatText(effort.limit, 'torqueNm', reader)}.</> : null}
+      {drawn?.servoDeg === undefined ? '' : ` Its horn swings ${deg(drawn.servoDeg)} each way.`}
+    </h1>
+  );
+}
+
+/** Wheel angles over the rack, with the inner wheel that would roll without scrubbing. */
+function Angles({ found, ghost }: { found: SteeringOfBuild; ghost: { label: string; found: SteeringOfBuild } | undefined }) {
+  const { document } = useBuild();
+  const rowsOf = ({ geometry }: SteeringOfBuild) => geometry.rows.filter(({ rackMm, innerDeg }) => rackMm >= 0 && innerDeg !== undefined);
+  const rows = rowsOf(found);
+  const xs = rows.map(({ rackMm }) => rackMm);
+  const ideal = rows.map(({ outerDeg }) => {
+    const rad = Math.PI / 180;
+    return Math.atan(1 / (1 / Math.tan(outerDeg! * rad) - found.groundTrackMm / document.chassis.wheelbaseMm!)) / rad;
+  });
+  const earlier = ghost ? rowsOf(ghost.found) : undefined;
+  return (
+    <LineChart title="Wheel angles over the rack" width={430} height={280} testId="angles" xQuantity="lengthMm" yQuantity="angleDeg" xMax={xs.at(-1) ?? 1} yMax={1.1 * Math.max(...ideal, ...rows.map(({ innerDeg }) => innerDeg!))}
+      lines={[
+        ...(earlier ? [{ id: 'ghost', label: ghost!.label, style: 'earlier' as const, xs: earlier.map(({ rackMm }) => rackMm), ys: earlier.map(({ innerDeg }) => innerDeg!), labelAt: 0.5 }] : []),
+        { id: 'ideal', label: 'inner without scrub', style: 'earlier', xs, ys: ideal, labelAt: 0.55, labelShift: [-110, -10] },
+        { id: 'inner', label: 'inner', style: 'predicted', xs, ys: rows.map(({ innerDeg }) => innerDeg!), labelAt: 0.97, labelShift: [4, -6] },
+        { id: 'outer', label: 'outer', style: 'predictedQuiet', xs, ys: rows.map(({ outerDeg }) => outerDeg!), labelAt: 0.97, labelShift: [4, 18] },
+      ]}
+      summary={`Inner ${rows.at(-1)?.innerDeg?.toFixed(1)}°, outer ${rows.at(-1)?.outerDeg?.toFixed(1)}° at full lock.`} />
+  );
+}
+
+function LinkKinds() {
+  const { document } = useBuild();
+  return (
+    <>
+      {(['front', 'rear'] as const).filter((end) => document.suspension[end]?.corner).map((end) => (
+        <Group key={end} title={`Links of the ${end}`}>
+          <DocumentChoice path={['suspension', end, 'links']} label="Made" options={[['fixed', 'printed to length'], ['threaded', 'threaded, adjustable']]} empty="not chosen" />
+          {document.suspension[end]?.links === 'threaded' ? <DocumentField path={['suspension', end, 'linkMmPerTurn']} label="A turn changes it by" usual={USUAL_MM_PER_TURN} /> : null}
+        </Group>
+      ))}
+    </>
+  );
+}
+
+const LINK_WORDS = { tie: 'tie rod', upper: 'camber link' } as const;
+/** M3 at one end. */
+const USUAL_MM_PER_TURN = 0.5;
+/** What a printed link errs by. */
+const PRINT_ERROR_MM = 0.3;
+
+/** Every link with the length to make it, and what an error or a turn does to the wheel. */
+function Links() {
+  const { document } = useBuild();
+  const { reader } = useReader();
+  const rows = (['front', 'rear'] as const).flatMap((end) => {
+    const found = endOf(document, end);
+    if (!found.ok) return [];
+    const { links, linkMmPerTurn = USUAL_MM_PER_TURN } = document.suspension[end]!;
+    return linksOf(found.value.corner).map((link) => ({ end, link, threaded: links === 'threaded', byMm: links === 'threaded' ? linkMmPerTurn : PRINT_ERROR_MM }));
+  });
+  if (rows.length === 0) return null;
+  const deg = (value: number) => `${formatNumber(Math.abs(value) < 0.005 ? 0 : value, reader.locale, 2)}°`;
+  return (
+    <section className="gridbox" aria-label="Links as drawn" style={{ marginTop: 10 }}>
+      <table className="grid tight">
+        <thead><tr><th>Links as drawn</th><th className="num">Between the balls</th><th>Made</th><th>Longer by</th><th className="num">Toe</th><th className="num">Camber</th><th /></tr></thead>
+        <tbody>
+          {rows.map(({ end, link, threaded, byMm }) => (
+            <tr key={`${end}-${link.id}`} data-link={`${end}-${link.id}`}>
+              <td>{end === 'front' ? 'Front' : 'Rear'} {LINK_WORDS[link.id]}</td>
+              <td className="num">{formatText(link.lengthMm, 'lengthMm', reader, 4)}</td>
+              <td>{threaded ? 'threaded' : 'to length'}</td>
+              <td>{threaded ? `a turn, ${formatText(byMm, 'lengthMm', reader)}` : `a print’s error, ${formatText(byMm, 'lengthMm', reader)}`}</td>
+              <td className="num">{deg(link.toeDegPerMm * byMm)}</td><td className="num">{deg(link.camberDegPerMm * byMm)}</td>
+              <td className="quiet">{threaded ? 'can be set at the field' : 'print a test piece, then scale the length'}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </section>
+  );
+}

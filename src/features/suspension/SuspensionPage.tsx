@@ -1,0 +1,64 @@
+'use client';
+
+import dynamic from 'next/dynamic';
+import { useState } from 'react';
+import type { End } from '@/core/build/suspension';
+import type { Check } from '@/core/checks/check';
+import { byUrgency } from '@/core/checks/evaluate';
+import { STATE_WORDS, StateMark } from '@/ui/StateMark';
+import { WorkingPanel } from '@/ui/working';
+import { useBuild } from '../shell/BuildContext';
+import { SegmentChecks } from '../shell/SegmentChecks';
+import { CornerSide } from './CornerSide';
+import { SUSPENSION_TAB_NAMES, SUSPENSION_TABS, type SuspensionTab, useSuspensionTab } from './suspensionTab';
+
+const BetterSide = dynamic(() => import('./BetterSide').then(({ BetterSide: Side }) => Side));
+const RideSide = dynamic(() => import('./RideSide').then(({ RideSide: Side }) => Side));
+const SteeringSide = dynamic(() => import('./SteeringSide').then(({ SteeringSide: Side }) => Side));
+const PlaySide = dynamic(() => import('./PlaySide').then(({ PlaySide: Side }) => Side));
+
+/** Checks that each side of the page answers to. */
+const BELONGS: Readonly<Record<SuspensionTab, readonly string[]>> = {
+  corner: ['suspension.bump', 'suspension.lock'],
+  better: ['suspension.bump'],
+  ride: ['suspension.sag', 'suspension.landing', 'suspension.damping'],
+  steering: ['steering.effort'],
+  play: ['fit.play'],
+};
+
+export interface SideProps {
+  end: End;
+  tabs: React.ReactNode;
+  foot: React.ReactNode;
+}
+
+/** What the wheels do when it moves: corners, better points, ride, steering and free play. */
+export function SuspensionPage() {
+  const { checks } = useBuild();
+  const [tab, show] = useSuspensionTab();
+  const [end, choose] = useState<End>('front');
+  const own = checks.filter(({ segment }) => segment === 'suspension');
+  const here = own.filter(({ id }) => BELONGS[tab].includes(id));
+  const working = here.filter((check) => check.working.length > 0).sort(byUrgency)[0];
+  const tabs = (
+    <div className="tabbar">
+      <div className="tabs" role="group" aria-label="Sides of the suspension">
+        {SUSPENSION_TABS.map((one) => <button key={one} type="button" aria-pressed={tab === one} onClick={() => show(one)}>{SUSPENSION_TAB_NAMES[one]}{one === 'better' ? null : <TabMark checks={own.filter(({ id }) => BELONGS[one].includes(id))} />}</button>)}
+      </div>
+      {tab === 'steering' ? null : (
+        <span className="seg" role="group" aria-label="End of the car">
+          {(['front', 'rear'] as const).map((one) => <button key={one} type="button" className="small" aria-pressed={end === one} onClick={() => choose(one)}>{one === 'front' ? 'Front' : 'Rear'}</button>)}
+        </span>
+      )}
+    </div>
+  );
+  const foot = <><SegmentChecks segment="suspension" only={here.map(({ id }) => id)} /><WorkingPanel fallback={working ? { title: working.title.toLowerCase(), steps: working.working } : undefined} /></>;
+  const Side = { corner: CornerSide, better: BetterSide, ride: RideSide, steering: SteeringSide, play: PlaySide }[tab];
+  return <main className="page readfirst"><Side key={`${tab}-${end}`} end={end} tabs={tabs} foot={foot} /></main>;
+}
+
+/** A side that holds something bad says so on its tab. */
+function TabMark({ checks }: { checks: readonly Check[] }) {
+  const [worst] = checks.filter(({ state }) => state === 'over' || state === 'tight').sort(byUrgency);
+  return worst ? <span className="tabmark"><StateMark state={worst.state} size={10} /><span className="hidden">, {STATE_WORDS[worst.state]}</span></span> : null;
+}

@@ -1,0 +1,15 @@
+import type { Patch } from '@/core/build/patch';
+import type { End } from '@/core/build/suspension';
+import { POINT_LABELS } from '@/core/build/suspensionLabels';
+import type { PointName } from '@/core/suspension/corner';
+import { pointPath } from '@/core/suspension/namedPoints';
+import type { Vec3 } from '@/core/vec3';
+
+const INNER_LABELS: Readonly<Record<string, string>> = {
+  damperInner: 'damper, inner end', damperOuter: 'damper, outer end', rockerPivot: 'rocker, pivot', rockerAxis: 'rocker, axis (direction)', pushrodArm: 'pushrod, on the arm', pushrodRocker: 'pushrod, on the rocker', damperRocker: 'damper, on the rocker', damperChassis: 'damper, on the chassis',
+};
+
+export const pointLabel = (name: string): string => POINT_LABELS[name as PointName] ?? INNER_LABELS[name] ?? name;
+
+/** A patch that puts a point somewhere. */
+export const setPoint = (end: End, name: string, place: Vec3): Patch => [{ path: ['suspension', end, 'corner', ...pointPath(name)], value: place }];
