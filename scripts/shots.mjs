@@ -20,6 +20,7 @@ const SHOTS = [
   { name: 'drive-tyres', path: '/builds/marsh-hare/D/drive?view=tyres', size: BENCH },
   { name: 'power', path: '/builds/marsh-hare/B/power', size: BENCH, act: (page) => page.locator('.branch').nth(2).waitFor() },
   { name: 'chassis', path: '/builds/marsh-hare/D/chassis', size: BENCH },
+  { name: 'suspension', path: '/builds/marsh-hare/D/suspension', size: BENCH },
   { name: 'learn', path: '/builds/marsh-hare/D/learn', size: BENCH },
   { name: 'field', path: '/builds/marsh-hare/B/field', size: BENCH },
   { name: 'field-phone', path: '/builds/marsh-hare/D/field', size: PHONE },

@@ -134,7 +134,8 @@ describe('the engine', () => {
   it('gives the stripe nine states, with what the empty ones need', () => {
     const states = stripeOf(evaluateBuild(car));
     expect(states).toHaveLength(9);
-    expect(states.find(({ segment }) => segment === 'suspension')).toMatchObject({ state: 'unknown', needs: ['hard points of a corner'] });
+    expect(states.find(({ segment }) => segment === 'suspension')).toMatchObject({ state: 'unknown', needs: expect.arrayContaining(['hard points of the front corner', 'steering servo']) });
+    expect(states.find(({ segment }) => segment === 'parts')).toMatchObject({ state: 'unknown', needs: ['materials and loads of the parts'] });
     expect(states.find(({ segment }) => segment === 'power')!.check).toBeDefined();
   });
 

@@ -12,12 +12,7 @@ export interface SegmentState {
 }
 
 /** What the segments without checks will stand on. */
-const WILL_NEED: Readonly<Record<Segment, readonly string[]>> = {
-  brief: ['size class', 'run time a pack'],
-  drive: ['motor', 'pack', 'controller', 'reduction teeth', 'tyre'],
-  power: ['pack', 'controller', 'motor'],
-  chassis: ['components with their places and masses'],
-  suspension: ['hard points of a corner'],
+const WILL_NEED: Readonly<Partial<Record<Segment, readonly string[]>>> = {
   parts: ['materials and loads of the parts'],
   print: ['printer and part sizes'],
   field: ['a timed run'],
@@ -31,7 +26,7 @@ export function stripeOf(checks: readonly Check[]): SegmentState[] {
     const worked = own.filter(({ state }) => state !== 'unknown');
     if (worked.length === 0) {
       const needs = [...new Set(own.flatMap(({ missing }) => missing))];
-      return { segment, state: 'unknown', needs: needs.length > 0 ? needs : WILL_NEED[segment] };
+      return { segment, state: 'unknown', needs: needs.length > 0 ? needs : WILL_NEED[segment] ?? [] };
     }
     const worst = [...own].sort(byUrgency)[0]!;
     return { segment, state: worst.state, check: worst, needs: worst.missing };

@@ -73,7 +73,7 @@ export const marshHareA: BuildDocument = {
       { id: 'controller', xMm: -85, yMm: -30, zMm: 44 },
       { id: 'load-servo', xMm: -30, yMm: 20, zMm: 44 },
       { id: 'payload', xMm: -150, yMm: 0, zMm: 105 },
-      { id: 'rest', xMm: -146, yMm: 2, zMm: 63 },
+      { id: 'rest', xMm: -147, yMm: 2, zMm: 68 },
     ],
   },
   suspension: marshHareSuspension,

@@ -14,7 +14,7 @@ import { useBuild } from '../shell/BuildContext';
 import { Group } from '../shell/fields';
 import { Curves } from './Curves';
 import { pointLabel } from './points';
-import type { SideProps } from './SuspensionPage';
+import type { SideProps } from './side';
 import { useBetter } from './useBetter';
 
 const WISHES: readonly { key: keyof Wants; label: string; quantity: QuantityName; usual: number; steered?: true }[] = [

@@ -10,7 +10,7 @@ import { CornerBench } from './CornerBench';
 import { CornerReadings } from './CornerReadings';
 import { CornerViews } from './CornerViews';
 import { Curves } from './Curves';
-import type { SideProps } from './SuspensionPage';
+import type { SideProps } from './side';
 import { AT_REST, bothSides, type CornerMotion, useCornerMotion } from './useCornerMotion';
 
 const SpaceView = dynamic(() => import('./SpaceView').then(({ SpaceView: View }) => View), { ssr: false, loading: () => <div style={{ height: 330 }} /> });

@@ -10,7 +10,7 @@ import { When } from '@/ui/When';
 import { useBuild } from '../shell/BuildContext';
 import { CheckFigure } from '../shell/CheckFigure';
 import { DocumentField, Group } from '../shell/fields';
-import type { SideProps } from './SuspensionPage';
+import type { SideProps } from './side';
 
 /** How much the rim of a wheel wobbles, and whether its joints bind: looked at on the bench, ticked with the day. */
 export function PlaySide({ end, tabs, foot }: SideProps) {

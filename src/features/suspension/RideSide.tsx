@@ -11,7 +11,7 @@ import { useReader } from '@/ui/reader';
 import { useBuild } from '../shell/BuildContext';
 import { CheckFigure } from '../shell/CheckFigure';
 import { DocumentChoice, DocumentField, Group } from '../shell/fields';
-import type { SideProps } from './SuspensionPage';
+import type { SideProps } from './side';
 import { TravelGauge } from './TravelGauge';
 
 const USUAL_DAMPER_SHARE = 0.4;

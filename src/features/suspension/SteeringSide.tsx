@@ -10,7 +10,7 @@ import { useReader } from '@/ui/reader';
 import { useBuild } from '../shell/BuildContext';
 import { CheckFigure } from '../shell/CheckFigure';
 import { DocumentChoice, DocumentField, Group } from '../shell/fields';
-import type { SideProps } from './SuspensionPage';
+import type { SideProps } from './side';
 import { TurnSketch } from './TurnSketch';
 
 /** What the rack does to both front wheels, the circle, the links to be made, and whether the servo turns it all. */
@@ -79,7 +79,7 @@ function Angles({ found, ghost }: { found: SteeringOfBuild; ghost: { label: stri
       lines={[
         ...(earlier ? [{ id: 'ghost', label: ghost!.label, style: 'earlier' as const, xs: earlier.map(({ rackMm }) => rackMm), ys: earlier.map(({ innerDeg }) => innerDeg!), labelAt: 0.5 }] : []),
         { id: 'ideal', label: 'inner without scrub', style: 'earlier', xs, ys: ideal, labelAt: 0.55, labelShift: [-110, -10] },
-        { id: 'inner', label: 'inner', style: 'predicted', xs, ys: rows.map(({ innerDeg }) => innerDeg!), labelAt: 0.97, labelShift: [4, -6] },
+        { id: 'inner', label: 'inner', style: 'predicted', xs, ys: rows.map(({ innerDeg }) => innerDeg!), labelAt: 0.7, labelShift: [-32, -6] },
         { id: 'outer', label: 'outer', style: 'predictedQuiet', xs, ys: rows.map(({ outerDeg }) => outerDeg!), labelAt: 0.97, labelShift: [4, 18] },
       ]}
       summary={`Inner ${rows.at(-1)?.innerDeg?.toFixed(1)}°, outer ${rows.at(-1)?.outerDeg?.toFixed(1)}° at full lock.`} />

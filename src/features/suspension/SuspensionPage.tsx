@@ -26,12 +26,6 @@ const BELONGS: Readonly<Record<SuspensionTab, readonly string[]>> = {
   play: ['fit.play'],
 };
 
-export interface SideProps {
-  end: End;
-  tabs: React.ReactNode;
-  foot: React.ReactNode;
-}
-
 /** What the wheels do when it moves: corners, better points, ride, steering and free play. */
 export function SuspensionPage() {
   const { checks } = useBuild();

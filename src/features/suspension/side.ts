@@ -1,0 +1,9 @@
+import type { ReactNode } from 'react';
+import type { End } from '@/core/build/suspension';
+
+/** What every side of the page shows around its own: the tabs over it, checks and working under it. */
+export interface SideProps {
+  end: End;
+  tabs: ReactNode;
+  foot: ReactNode;
+}
