@@ -5,6 +5,10 @@ import { chassisBalance } from './chassis/balance';
 import { chassisBalanceSchema } from './chassis/balance.schema';
 import { chassisStability } from './chassis/stability';
 import { chassisStabilitySchema } from './chassis/stability.schema';
+import { tractionAssistSchema } from './control/slip.schema';
+import { tractionAssist } from './control/tractionAssist';
+import { yawAssistSchema } from './control/yaw.schema';
+import { yawAssist } from './control/yawAssist';
 import { motorCalibrate } from './drive/calibrate';
 import { driveEndurance } from './drive/endurance';
 import { driveEnduranceSchema, motorCalibrateSchema, motorThermalDefaultsSchema } from './drive/endurance.schema';
@@ -84,6 +88,8 @@ export const operations: Readonly<Record<string, Operation>> = {
   'suspension.sweep': { schema: suspensionSweepSchema, run: suspensionSweep, summary: 'one corner through travel and rack: camber, toe, roll centre, motion ratio, joints' },
   'timing.launch': { schema: timingLaunchSchema, run: timingLaunch, summary: 'mean acceleration of a standing start, its error and the grip it takes' },
   'timing.speed': { schema: timingSpeedSchema, run: timingSpeed, summary: 'speed over a measured distance by stop-watch, frames or slowed clip, with its error' },
+  'traction.assist': { schema: tractionAssistSchema, run: tractionAssist, summary: 'throttle held back by wheel slip on a straight, with a sensor of magnets' },
   'tyre.spin': { schema: tyreSpinSchema, run: tyreSpin, summary: 'growth of a tyre with speed, and where it bursts or runs away' },
   'wheel.balance': { schema: wheelBalanceSchema, run: wheelBalance, summary: 'pull of an imbalance, and what to stick on opposite it' },
+  'yaw.assist': { schema: yawAssistSchema, run: yawAssist, summary: 'a gyro on the steering: whether a kick or a step settles, and up to which gain' },
 };

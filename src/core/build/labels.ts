@@ -219,6 +219,7 @@ export const LABELS: Readonly<Record<string, FieldLabel>> = {
   'power.loads.*.massG': { label: 'Mass of the load', quantity: 'massG', limits: { above: 0, to: 100_000 } },
   'parts.items.*': { label: 'Part' },
   'parts.items.*.name': { label: 'Part' },
+  'parts.items.*.massG': { label: 'Mass of the part', quantity: 'massG', limits: { above: 0, to: 100_000 } },
   'parts.items.*.kind': { label: 'Kind of part' },
 };
 

@@ -9,6 +9,8 @@ export interface Part {
   id: string;
   name: string;
   kind: PartKind;
+  /** Of one; on the chassis it is a component of its own. */
+  massG?: number;
 }
 
 export interface Parts {

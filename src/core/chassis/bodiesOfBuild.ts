@@ -1,6 +1,7 @@
 import type { BuildDocument } from '../build/document';
 import type { Body } from '../build/chassis';
 import { drivenOf, motorsInAll, motorsInWheels } from '../build/drive';
+import type { PartKind } from '../build/parts';
 import type { ComponentDefinition, Triple } from './balance';
 
 export interface PlacedBody extends ComponentDefinition {
@@ -22,6 +23,7 @@ export const REST = 'rest';
 const PACK = { density: 2.1e-3, proportions: [5.4, 1.9, 1] } as const;
 const CONTROLLER = { density: 1.3e-3, proportions: [1.4, 1.1, 1] } as const;
 const SERVO = { density: 1.5e-3, proportions: [2, 1, 2] } as const;
+const PRINTED = { density: 0.5e-3, proportions: [2, 1.4, 1] } as const;
 const PAYLOAD = { density: 0.8e-3, proportions: [1.6, 1.2, 1] } as const;
 
 function boxOf(massG: number, { density, proportions }: { density: number; proportions: Triple }): Triple {
@@ -31,6 +33,9 @@ function boxOf(massG: number, { density, proportions }: { density: number; propo
 
 /** A hub sits inside its wheel by so much of the radius. */
 const HUB_INSIDE = 0.35;
+
+/** Kinds whose mass the build has already from the thing itself. */
+const WEIGHED_ELSEWHERE: ReadonlySet<PartKind> = new Set(['motor', 'controller', 'battery', 'servo', 'receiver', 'wheel', 'tyre']);
 
 interface Guess {
   id: string;
@@ -71,7 +76,7 @@ export function raked([x, y, z]: Triple, wheelbaseMm: number, rakeDeg: number): 
   return [ahead * c + z * s - wheelbaseMm / 2, y, z * c - ahead * s];
 }
 
-function guessesOf({ drive, power, brief, suspension }: BuildDocument, { L, front, rear }: { L: number; front: number; rear: number }): Guess[] {
+function guessesOf({ drive, power, brief, suspension, parts }: BuildDocument, { L, front, rear }: { L: number; front: number; rear: number }): Guess[] {
   const { motor, tyre } = drive;
   const { battery, controller, loads = [] } = power;
   const r = tyre?.radiusMm ?? 0;
@@ -92,6 +97,7 @@ function guessesOf({ drive, power, brief, suspension }: BuildDocument, { L, fron
     ...(battery ? [{ id: 'pack', name: 'Pack', massG: battery.massG, at: [-0.5 * L, 0, 32] as const, size: boxOf(battery.massG, PACK) }] : []),
     ...(controller ? [{ id: 'controller', name: 'Controller', massG: controller.massG, at: [-0.3 * L, -0.15 * front, 40] as const, size: boxOf(controller.massG, CONTROLLER) }] : []),
     ...loads.filter(({ massG }) => massG !== undefined).map((load, index) => ({ id: `load-${load.id}`.slice(0, 64), name: load.name, massG: load.massG!, at: [-(0.1 + 0.1 * index) * L, 0.12 * front, 40] as const, size: boxOf(load.massG!, SERVO) })),
+    ...parts.items.filter(({ massG, kind }) => massG !== undefined && !WEIGHED_ELSEWHERE.has(kind)).map((part) => ({ id: `part-${part.id}`.slice(0, 64), name: part.name, massG: part.massG!, at: [-0.5 * L, 0, 35] as const, size: boxOf(part.massG!, PRINTED) })),
     ...(brief.payloadG ? [{ id: 'payload', name: 'Payload', massG: brief.payloadG, at: [-0.55 * L, 0, 90] as const, size: boxOf(brief.payloadG, PAYLOAD) }] : []),
   ];
 }

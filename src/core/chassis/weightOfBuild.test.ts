@@ -29,6 +29,14 @@ describe('the components of a build', () => {
     expect(bodiesOf(applyPatch(car, [{ path: ['chassis', 'wheelbaseMm'], value: undefined }]))).toEqual([]);
   });
 
+  it('count a printed part with its mass, and not what is weighed already', () => {
+    const listed = built([{ path: ['parts', 'items'], value: [{ id: 'plate', name: 'Plate', kind: 'chassis', massG: 150 }, { id: 'm', name: 'Motor', kind: 'motor', massG: 170 }, { id: 'link', name: 'Link', kind: 'link' }] }]);
+    const bodies = bodiesOf(listed);
+    expect(bodies.filter(({ id }) => id.startsWith('part-'))).toEqual([expect.objectContaining({ id: 'part-plate', massG: 150, sprung: true })]);
+    const restOf = (all: typeof bodies) => all.find(({ id }) => id === REST)!.massG;
+    expect(restOf(bodies)).toBeCloseTo(restOf(bodiesOf(car)) - 150, 9);
+  });
+
   it('in the wheels are unsprung, one to each driven wheel', () => {
     const inWheels = bodiesOf(built([{ path: ['drive', 'motorsAt'], value: 'wheel' }, { path: ['drive', 'mounting'], value: 'wheel' }])).filter(({ id }) => id.startsWith('motor'));
     expect(inWheels).toHaveLength(4);

@@ -73,7 +73,8 @@ export const marshHareA: BuildDocument = {
       { id: 'controller', xMm: -85, yMm: -30, zMm: 44 },
       { id: 'load-servo', xMm: -30, yMm: 20, zMm: 44 },
       { id: 'payload', xMm: -150, yMm: 0, zMm: 105 },
-      { id: 'rest', xMm: -147, yMm: 2, zMm: 68 },
+      { id: 'part-plate', xMm: -145, yMm: 0, zMm: 22, lengthMm: 250, widthMm: 88, heightMm: 4 },
+      { id: 'rest', xMm: -147, yMm: 2, zMm: 78 },
     ],
   },
   suspension: marshHareSuspension,
@@ -86,7 +87,7 @@ export const marshHareA: BuildDocument = {
       { id: 'carrier', name: 'Rear carrier', kind: 'knuckle' },
       { id: 'steeringArm', name: 'Steering arm', kind: 'knuckle' },
       { id: 'frontLink', name: 'Front link', kind: 'link' },
-      { id: 'plate', name: 'Chassis plate', kind: 'chassis' },
+      { id: 'plate', name: 'Chassis plate', kind: 'chassis', massG: 120 },
       { id: 'mount', name: 'Motor mount', kind: 'motorMount' },
       { id: 'bumper', name: 'Bumper', kind: 'body' },
       { id: 'servo', name: 'Steering servo', kind: 'servo' },
@@ -135,6 +136,7 @@ export const marshHareD: Patch = [
   { path: ['drive', 'heat', 'cruiseMps'], value: 7 },
   { path: ['drive', 'heat', 'readings'], value: undefined },
   { path: ['parts', 'items', 'plate', 'name'], value: 'Chassis plate, pocketed' },
+  { path: ['parts', 'items', 'plate', 'massG'], value: 96 },
   { path: ['chassis', 'massG'], value: 1550 },
 ];
 

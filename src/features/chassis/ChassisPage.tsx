@@ -43,6 +43,7 @@ export function ChassisPage() {
             <CarDrawing view="side" weight={drawn} ghost={other?.weight} chosen={chosen} onChoose={choose} />
           </div>
         ) : <PlanSketch chassis={document.chassis} tyreRadiusMm={document.drive.tyre?.radiusMm} driven={document.drive.drivenAxles} width={560} />}
+        {drawn?.balance?.findings.filter(({ about }) => about !== 'leftLoadShare').map(({ about, why, remedy, severity }) => <p key={about} className={severity === 'over' ? 'note bad' : 'note'}>{bodies.find(({ id }) => id === about)?.name ? why.replace(about, bodies.find(({ id }) => id === about)!.name) : why} {remedy}</p>)}
         <TakeOver />
         <SegmentChecks segment="chassis" />
         {'missing' in found ? null : <WhatIfTable present={found} />}
