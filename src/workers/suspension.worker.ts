@@ -1,10 +1,7 @@
 import { expose } from 'comlink';
 import { type BetterResult, type BetterTask, searchBetter } from '@/core/suspension/better';
 import { CalcError } from '@/core/errors';
-
-export interface SearchRefusal {
-  readonly refused: { readonly path: string; readonly message: string; readonly remedy?: string };
-}
+import { type Refusal, refusalOf } from './refusal';
 
 /** Short enough that a cancel is felt at once. */
 const CHUNK_MS = 60;
@@ -15,7 +12,7 @@ let latest = 0;
 
 const api = {
   /** `report` gets the number of corners tried so far. */
-  async search(task: BetterTask, report: (done: number) => Promise<void>): Promise<BetterResult | SearchRefusal | undefined> {
+  async search(task: BetterTask, report: (done: number) => Promise<void>): Promise<BetterResult | Refusal | undefined> {
     const mine = ++latest;
     try {
       const search = searchBetter(task);
@@ -31,7 +28,7 @@ const api = {
       }
     } catch (error) {
       if (!(error instanceof CalcError)) throw error;
-      return { refused: { path: error.path, message: error.message, ...(error.remedy ? { remedy: error.remedy } : {}) } };
+      return refusalOf(error);
     }
   },
   cancel(): void {

@@ -15,6 +15,8 @@ export interface DescribedChange {
 
 const NOTHING = 'none';
 
+const LINK_WORDS = { fixed: 'printed to length', threaded: 'threaded' };
+
 /** What a page calls a word of the document. */
 const WORDS: Readonly<Record<string, Readonly<Record<string, string>>>> = {
   'drive.heat.housing': HOUSING_NAMES,
@@ -25,6 +27,8 @@ const WORDS: Readonly<Record<string, Readonly<Record<string, string>>>> = {
   'drive.motorAxis': { x: 'along the car', y: 'across the car' },
   'drive.motorsAt': { car: 'the whole car', axle: 'each driven axle', wheel: 'each driven wheel' },
   'drive.mounting': { chassis: 'on the chassis', wheel: 'in the wheels' },
+  'suspension.front.links': LINK_WORDS,
+  'suspension.rear.links': LINK_WORDS,
   'drive.steering': { steered: 'steered wheels', skid: 'driving the sides apart' },
 };
 
@@ -34,13 +38,26 @@ export function describeChanges(before: BuildDocument, after: BuildDocument, rea
     path: change.path,
     segment: change.path[0] ?? '',
     label: placeOf(change, before, after),
-    before: describeValue(change.path, change.before, reader),
-    after: describeValue(change.path, change.after, reader),
+    before: describeValue(change.path, named(change.path, change.before, before), reader),
+    after: describeValue(change.path, named(change.path, change.after, after), reader),
   }));
 }
 
-/** A nameless bag that is new or gone, field by field. */
+/** What another thing of the document is called, in place of its id. */
+function named(path: Path, value: unknown, document: BuildDocument): unknown {
+  const feeds = path[0] === 'power' && (path.at(-1) === 'rail' || path.at(-1) === 'from');
+  return feeds && typeof value === 'string' ? (valueAt(document, ['power', 'rails', value, 'name']) ?? (value === 'battery' ? 'the pack' : value)) : value;
+}
+
+type Bag = Readonly<Record<string, unknown>>;
+const isBag = (value: unknown): value is Bag => typeof value === 'object' && value !== null && !Array.isArray(value);
+
+/** A nameless bag that is new or gone, and a thing that kept its name, field by field. */
 function leavesOf(change: Change): Change[] {
+  if (isBag(change.before) && isBag(change.after) && change.before.name !== undefined && change.before.name === change.after.name) {
+    const [{ libraryId: _before, ...was }, { libraryId: _after, ...is }] = [change.before, change.after];
+    return changesBetween(was, is, change.path).flatMap(leavesOf);
+  }
   const bag = change.before ?? change.after;
   const nameless = typeof bag === 'object' && bag !== null && !Array.isArray(bag) && !('name' in bag) && !('kind' in bag) && !('factor' in bag);
   if (!nameless || (change.before !== undefined && change.after !== undefined)) return [change];
@@ -65,6 +82,7 @@ export function describeValue(path: Path, value: unknown, reader: Reader): strin
   if (typeof value === 'number') return formatText(value, labelOf(path).quantity ?? 'coefficient', reader, 4);
   if (typeof value === 'boolean') return value ? 'yes' : 'no';
   if (typeof value === 'string') return WORDS[path.join('.')]?.[value] ?? value;
+  if (path.join('.') === 'suspension.bench') return `${(value as unknown[]).length} ${(value as unknown[]).length === 1 ? 'look' : 'looks'} passed`;
   if (path.join('.') === 'drive.heat.readings') return `${(value as unknown[]).length} ${(value as unknown[]).length === 1 ? 'reading' : 'readings'}`;
   if (path.join('.') === 'drive.heat.calibration') return `${describeValue([...path, 'factor'], (value as { factor: number }).factor, reader)} of the first guess`;
   if (Array.isArray(value)) return value.length === 0 ? NOTHING : value.map((item) => describeValue(path, item, reader)).join(', ');

@@ -85,6 +85,13 @@ describe('a difference in words', () => {
     expect(describeChanges(before, after, { locale: 'en-US', units: 'imperial' })[0]!.after).toBe('22.37\u00a0mph');
   });
 
+  it('says a thing exchanged for another of its name field by field, and rails by their names', () => {
+    const load = { id: 'sv', name: 'Servo', kind: 'servo', rail: 'battery', libraryId: 'a', peakA: 1 };
+    const before = applyPatch(emptyDocument(), [{ path: ['power', 'rails'], value: [{ id: 'own', name: 'Regulator', from: 'battery', kind: 'linear' }] }, { path: ['power', 'loads'], value: [load] }, { path: ['suspension', 'bench'], value: [{ id: 'front-loose', at: '', of: '' }] }]);
+    const after = applyPatch(before, [{ path: ['power', 'loads', 'sv'], value: { ...load, libraryId: 'b', peakA: 3, rail: 'own' } }, { path: ['suspension', 'bench'], value: undefined }]);
+    expect(describeChanges(before, after, reader).map(({ label, before: was, after: is }) => `${label}: ${was} > ${is}`.replace(/\s/g, ' '))).toEqual(['Servo: fed by: the pack > Regulator', 'Servo: draws at the peak: 1 A > 3 A', 'Bench list: 1 look passed > none']);
+  });
+
   it('says a new bag field by field, words as the page has them', () => {
     const before = emptyDocument();
     const after = applyPatch(before, [

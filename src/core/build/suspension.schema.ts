@@ -1,6 +1,7 @@
 import Joi from 'joi';
 import { finite, identifier, notNegative, positive } from '../schema/fields';
 import { cornerFields } from '../suspension/sweep.schema';
+import { aidsSchema } from './aids.schema';
 import { BENCH_ITEMS, type BenchTick, type DrawnCorner, type FreePlay, LINK_KINDS, type SteeringDrive, type Suspension, type SuspensionEnd } from './suspension';
 
 const { end: _end, tyreRadiusMm: _radius, ...drawn } = cornerFields;
@@ -31,5 +32,6 @@ export const suspensionSchema = Joi.object<Suspension>({
   front: endSchema,
   rear: endSchema,
   steering: Joi.object<SteeringDrive>({ lockMm: positive().max(200), hornMm: positive().max(500) }),
+  aids: aidsSchema,
   bench: Joi.array().items(Joi.object<BenchTick>({ id: identifier().required(), at: Joi.string().isoDate().max(40).required(), of: Joi.string().hex().max(16).required() })).max(2 * BENCH_ITEMS.length).unique('id'),
 });

@@ -1,4 +1,5 @@
 import type { HingePinCorner, WishboneCorner } from '../suspension/corner';
+import type { Aids } from './aids';
 
 export const ENDS = ['front', 'rear'] as const;
 export type End = (typeof ENDS)[number];
@@ -74,6 +75,7 @@ export interface Suspension {
   front?: SuspensionEnd;
   rear?: SuspensionEnd;
   steering?: SteeringDrive;
+  aids?: Aids;
   bench?: BenchTick[];
 }
 

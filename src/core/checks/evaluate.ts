@@ -3,6 +3,7 @@ import type { ChosenSurface } from '../build/brief';
 import type { BuildDocument } from '../build/document';
 import { applyPatch } from '../build/patch';
 import { chassisChecks } from '../chassis/checks';
+import { aidChecksOf } from '../control/aidChecks';
 import { driveChecks } from '../drive/checks';
 import { heatChecks } from '../drive/heatChecks';
 import { jointChecks } from '../drive/jointChecks';
@@ -20,8 +21,8 @@ import { subjectOf } from './subject';
 
 export const CHECK_DEFINITIONS: readonly CheckDefinition[] = [...briefChecks, ...driveChecks, ...heatChecks, ...layoutChecks, ...gearChecks, ...toothChecks, ...jointChecks, ...shaftChecks, ...tyreChecks, ...powerChecks, ...chassisChecks, ...suspensionChecks, steeringEffort];
 
-/** The checks of every build, and those of the rails and loads that this one has. */
-const definitionsOf = (document: BuildDocument): readonly CheckDefinition[] => [...CHECK_DEFINITIONS, ...supplyChecksOf(document)];
+/** The checks of every build, and those of the rails, loads and aids that this one has. */
+const definitionsOf = (document: BuildDocument): readonly CheckDefinition[] => [...CHECK_DEFINITIONS, ...supplyChecksOf(document), ...aidChecksOf(document)];
 
 /** Margins under which a check is tight, where the workshop sets none of its own. */
 export const DEFAULT_THRESHOLDS: Thresholds = Object.fromEntries(

@@ -63,14 +63,17 @@ export function loopIsStable(input: YawInput): (gain: number) => boolean {
     ? [[...rows[0], 0], [...rows[1], 0], [0, 0, -1 / lagS, 1 / lagS], [0, 0, 0, 0]]
     : [[rows[0][0], rows[0][1], 0, rows[0][2]], [rows[1][0], rows[1][1], 0, rows[1][2]], [0, 0, 0, 0], [0, 0, 0, 0]];
   const step = exponential(held.map((row) => row.map((value) => value * sampleS)));
-  return (gain) => {
+  const loop = (gain: number): Matrix => {
     // the filtered rate is read first, then its command is held: u = −gain·((1 − κ)·y + κ·r)
     const command = [0, -gain * filter, 0, -gain * (1 - filter)];
     const moved = [0, 1, 2].map((row) => [0, 1, 2, 3].map((column) => (column < 3 ? step[row]![column]! : 0) + step[row]![3]! * command[column]!));
     // without lag the steering is the command itself and holds nothing of its own
     if (lagS === 0) moved[2] = [0, 0, 0, 0];
-    return insideCircle(characteristic([...moved, [0, filter, 0, 1 - filter]]));
+    return [...moved, [0, filter, 0, 1 - filter]];
   };
+  // the gain enters by one column times one row, so the polynomial is a straight line in it
+  const [none, one] = [characteristic(loop(0)), characteristic(loop(1))];
+  return (gain) => insideCircle(none.map((value, index) => value + gain * (one[index]! - value)));
 }
 
 /** Upper end of the stable range of gains, by bisection up to 200; undefined where none is stable or all are. */

@@ -5,10 +5,6 @@ import type { SlipTyre } from './slipDefinition';
 
 /** Speed under which slip is told against this one, m/s, so that it stays finite at rest. */
 export const LEAST_SLIP_MPS = 0.5;
-/** Shortest step of the integration, s; a wheel lighter than that resolves counts as just so heavy. */
-export const SHORTEST_STEP_S = 2e-5;
-export const LONGEST_STEP_S = 1e-3;
-const STEP_OF_TIME_CONSTANT = 0.7;
 
 /** A car that drives or brakes on one axle, with a tyre that slips. */
 export interface SlipCar {
@@ -21,8 +17,6 @@ export interface SlipCar {
   /** Force of the driven axle at a speed and a slip, N. */
   forceN(speed: number, slip: number): number;
   resistanceN(speed: number): number;
-  /** Longest stable step at a speed, s. */
-  stepS(speed: number): number;
 }
 
 type SlipCarInput = Omit<DriveRunInput, 'tyre'> & { tyre: SlipTyre };
@@ -44,12 +38,8 @@ export function slipCarOf(input: SlipCarInput): SlipCar {
   const share = rear ? 1 - car.frontLoadShare : car.frontLoadShare;
   const downShare = road.downPerQ === 0 ? 0 : (rear ? (car.claRearM2 ?? 0) : (car.claFrontM2 ?? 0)) / ((car.claFrontM2 ?? 0) + (car.claRearM2 ?? 0));
   const side = rear ? 1 : -1;
-  const spinKg = plant.effectiveMassKg - plant.massKg;
-  const slopePerN = muPeak * shape * steepness;
-  const leastSpinKg = ((slopePerN * road.weightN) / LEAST_SLIP_MPS) * (SHORTEST_STEP_S / STEP_OF_TIME_CONSTANT);
-  const heavy = Math.max(spinKg, leastSpinKg);
   return {
-    plant, spinKg: heavy, radiusM: radiusMm / 1000, friction,
+    plant, spinKg: plant.effectiveMassKg - plant.massKg, radiusM: radiusMm / 1000, friction,
     forceN: (speed, slip) => {
       const q = speed * speed;
       const mu = friction(slip);
@@ -61,7 +51,6 @@ export function slipCarOf(input: SlipCarInput): SlipCar {
       return mu * (load < 0 ? 0 : load > whole ? whole : load);
     },
     resistanceN: (speed) => dragAndRoll(road, speed * speed) + road.slopeN,
-    stepS: (speed) => Math.min(LONGEST_STEP_S, STEP_OF_TIME_CONSTANT / ((slopePerN * road.weightN) / (Math.max(speed, LEAST_SLIP_MPS) * heavy))),
   };
 }
 

@@ -25,9 +25,9 @@ const off = { ...base.controller, targetSlipPct: 100 };
 
 describe('traction.assist', () => {
   it('without slip and with open throttle is the run', () => {
-    const grippy: TractionInput = { ...base, tyre: { radiusMm: 33, muPeak: 8, slipAtPeakPct: 2 }, controller: off, car: { ...base.car, drivenAxles: 'front', cgHeightMm: 5 } };
+    const grippy: TractionInput = { ...base, tyre: { radiusMm: 33, muPeak: 20, slipAtPeakPct: 5 }, controller: off, car: { ...base.car, drivenAxles: 'front', cgHeightMm: 5 } };
     const { timeToDistanceS } = assist(grippy);
-    const run = driveRun({ ...grippy, tyre: { radiusMm: 33, mu: 8 } });
+    const run = driveRun({ ...grippy, tyre: { radiusMm: 33, mu: 20 } });
     expect(Math.abs(timeToDistanceS! / run.timeToDistanceS! - 1)).toBeLessThan(0.02);
   });
 

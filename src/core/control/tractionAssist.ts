@@ -4,6 +4,7 @@ import type { Plant } from '../drive/plant';
 import { plain } from '../units/plain';
 import { type SlipCar, slipCarOf, slipOf } from './slipCar';
 import type { SlipSeries, TractionInput, TractionResult, TractionRow } from './slipDefinition';
+import { slipStepper, stepAt } from './slipStep';
 import { wheelSensor } from './wheelSensor';
 
 export const USUAL_FRAME_MS = 20;
@@ -64,18 +65,20 @@ function drive(car: SlipCar, { sensor, controller, distanceM, seed = 1 }: Tracti
   let [t, v, u, way, turned, frame, us, lastMove, reversals] = [0, 0, 0, 0, 0, 0, OPEN_US, 0, 0];
   const told = { weight: 0, sum: 0, squares: 0 };
   let duty = 1;
-  const wheelAccel = (wheel: number, speed: number) => (motorForceN(plant, duty, wheel) - car.forceN(speed, slipOf(wheel, speed))) / spinKg;
-  const carAccel = (wheel: number, speed: number) => {
-    const a = (car.forceN(speed, slipOf(wheel, speed)) - car.resistanceN(speed)) / massKg;
-    return speed <= 0 && a < 0 ? 0 : a;
-  };
+  const next = new Float64Array(2);
+  const step = slipStepper((wheel, speed, into) => {
+    const push = car.forceN(speed, slipOf(wheel, speed));
+    const accel = (push - car.resistanceN(speed)) / massKg;
+    into[0] = (motorForceN(plant, duty, wheel) - push) / spinKg;
+    into[1] = speed <= 0 && accel < 0 ? 0 : accel;
+  });
   for (;;) {
     if (t >= frame * frameS - 1e-12) {
-      const next = commanded(driven.speedMps, free.speedMps, us, targetSlipPct, controller, 1000 * frameS);
-      const move = Math.sign(next - us);
+      const asked = commanded(driven.speedMps, free.speedMps, us, targetSlipPct, controller, 1000 * frameS);
+      const move = Math.sign(asked - us);
       if (move !== 0 && lastMove !== 0 && move !== lastMove) reversals++;
       if (move !== 0) lastMove = move;
-      us = next;
+      us = asked;
       duty = (us - CLOSED_US) / (OPEN_US - CLOSED_US);
       series.tS.push(t);
       series.speedMps.push(v);
@@ -84,15 +87,9 @@ function drive(car: SlipCar, { sensor, controller, distanceM, seed = 1 }: Tracti
       series.throttleUs.push(us);
       frame++;
     }
-    const h = Math.min(car.stepS(v), frame * frameS - t);
-    const [a1, b1] = [carAccel(u, v), wheelAccel(u, v)];
-    const [v2, u2] = [v + (h / 2) * a1, u + (h / 2) * b1];
-    const [a2, b2] = [carAccel(u2, v2), wheelAccel(u2, v2)];
-    const [v3, u3] = [v + (h / 2) * a2, u + (h / 2) * b2];
-    const [a3, b3] = [carAccel(u3, v3), wheelAccel(u3, v3)];
-    const [v4, u4] = [v + h * a3, u + h * b3];
-    const nextV = Math.max(0, v + (h / 6) * (a1 + 2 * a2 + 2 * a3 + carAccel(u4, v4)));
-    const nextU = Math.max(0, u + (h / 6) * (b1 + 2 * b2 + 2 * b3 + wheelAccel(u4, v4)));
+    const h = Math.min(stepAt(v), frame * frameS - t);
+    step(u, v, h, next);
+    const [nextU, nextV] = [next[0]!, next[1]!];
     const nextWay = way + (h / 2) * (v + nextV);
     const nextTurned = turned + (h / 2) * (u + nextU);
     driven.turn(t, t + h, turned, nextTurned);

@@ -2,7 +2,7 @@ import Joi from 'joi';
 import { documentSchema } from '../build/document.schema';
 import { count, finite, identifier, notNegative, positive, temperatureC, text } from '../schema/fields';
 import { FAILURE_MODES } from './failureModes';
-import { type Attempt, type Conditions, type FailureSheet, RUN_KINDS, type RunSheet } from './records';
+import { type Attempt, type Conditions, type FailureSheet, RUN_KINDS, type RunSetting, type RunSheet } from './records';
 
 const moment = () => Joi.string().isoDate();
 const modes = FAILURE_MODES.map(({ id }) => id);
@@ -29,6 +29,7 @@ const conditionsSchema = Joi.object<Conditions>({
   packVBefore: positive().max(1000),
   packVAfter: positive().max(1000),
   extraMassG: finite().min(-100_000).max(100_000),
+  settings: Joi.array().items(Joi.object<RunSetting>({ name: text(60).required(), value: finite().required(), unit: text(20) })).max(60).unique('name'),
 });
 
 export const runSheetFields = {

@@ -27,6 +27,13 @@ export interface Attempt {
   slowdown?: number;
 }
 
+/** Something that was set for a run, with a name that runs are compared by. */
+export interface RunSetting {
+  name: string;
+  value: number;
+  unit?: string;
+}
+
 /** Under what a run was driven. */
 export interface Conditions {
   /** Of the document as it was run. */
@@ -41,6 +48,7 @@ export interface Conditions {
   packVAfter?: number;
   /** On top of the car and its payload. */
   extraMassG?: number;
+  settings?: RunSetting[];
 }
 
 /** What a run sheet sends; the id is made where the run is logged, so that sending it twice makes one. */

@@ -124,7 +124,7 @@ function DemandTable({ input, result }: { input: BriefDemandInput; result: Brief
   return (
     <div style={{ flex: '1 1 380px', minWidth: 0 }}>
       <div className="cap">What the wish demands</div>
-      <div className="gridbox"><table className="grid">
+      <div className="gridbox"><table className="grid slim">
         <thead><tr><th>On</th>{rows.map(({ id }) => <th key={id} className="num">{nameOf(id, document.brief.surfaces)}</th>)}</tr></thead>
         <tbody>
           <tr><td>Resistance</td>{rows.map((row) => <td key={row.id} className="num"><Quantity value={row.resistanceN} quantity="forceN" /></td>)}</tr>

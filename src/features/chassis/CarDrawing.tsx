@@ -19,6 +19,9 @@ interface CarDrawingProps {
   onChoose(id: string): void;
 }
 
+/** Seen from above, what reaches highest lies on top. */
+const topOf = ({ zMm, sizeMm }: PlacedBody) => zMm + sizeMm[2] / 2;
+
 const PAD_MM = 18;
 const [NUDGE_MM, LEAP_MM] = [1, 10];
 const WIDTH_PX = 424;
@@ -65,7 +68,7 @@ export function CarDrawing({ view, weight, ghost, chosen, onChoose }: CarDrawing
         {weight.bodies.filter(({ id }) => id.startsWith('wheel-') && (plan || id.endsWith('l'))).map((wheel) => plan
           ? <rect key={wheel.id} x={-wheel.xMm - r} y={across(wheel) - 0.35 * r} width={2 * r} height={0.7 * r} fill="var(--sheet)" stroke="var(--ink)" strokeWidth={2} {...line} />
           : <circle key={wheel.id} cx={-wheel.xMm} cy={-r} r={r} fill="none" stroke="var(--ink)" strokeWidth={2} {...line} />)}
-        {[...weight.bodies].filter(({ fixed }) => !fixed).sort((a, b) => Number(b.source === 'rest') - Number(a.source === 'rest') || b.massG - a.massG).map((body) => {
+        {[...weight.bodies].filter(({ fixed }) => !fixed).sort((a, b) => Number(b.source === 'rest') - Number(a.source === 'rest') || (plan ? topOf(a) - topOf(b) : b.massG - a.massG)).map((body) => {
           const [w, h] = [body.sizeMm[0], plan ? body.sizeMm[1] : body.sizeMm[2]];
           const [x, y] = [-body.xMm, across(body)];
           const isChosen = body.id === chosen;

@@ -14,7 +14,8 @@ import { WorkingPanel } from '@/ui/working';
 import { useBuild } from '../shell/BuildContext';
 import { SegmentChecks } from '../shell/SegmentChecks';
 import { SurfaceSwitch } from '../shell/SurfaceSwitch';
-import { driveWorker, useWorked } from './driveClient';
+import { useWorked } from '../shell/useWorked';
+import { driveWorker } from './driveClient';
 import { END_CLAUSES, END_NAMES } from './words';
 
 const HEAT_CHECKS = ['drive.heat', 'drive.winding'];

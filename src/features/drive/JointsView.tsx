@@ -12,7 +12,8 @@ import { useBuild } from '../shell/BuildContext';
 import { CheckFigure } from '../shell/CheckFigure';
 import { SegmentChecks } from '../shell/SegmentChecks';
 import { SurfaceSwitch } from '../shell/SurfaceSwitch';
-import { driveWorker, useWorked } from './driveClient';
+import { useWorked } from '../shell/useWorked';
+import { driveWorker } from './driveClient';
 
 /** What holds the pinion and the wheel, side by side where it is hot, and how the shafts fare. */
 export function JointsView() {

@@ -12,7 +12,8 @@ import { useBuild } from '../shell/BuildContext';
 import { CheckFigure } from '../shell/CheckFigure';
 import { SegmentChecks } from '../shell/SegmentChecks';
 import { SurfaceSwitch } from '../shell/SurfaceSwitch';
-import { driveWorker, useWorked } from './driveClient';
+import { useWorked } from '../shell/useWorked';
+import { driveWorker } from './driveClient';
 import { RatioStrip } from './RatioStrip';
 
 const RATIO_CHECKS = ['drive.ratio', 'drive.speed', 'drive.time', 'drive.heat'];

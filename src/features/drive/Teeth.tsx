@@ -5,7 +5,8 @@ import { CAUSE_WORDS } from '@/core/drive/peakTorque';
 import { formatNumber, formatText } from '@/core/units/formatQuantity';
 import { useReader } from '@/ui/reader';
 import { useBuild } from '../shell/BuildContext';
-import { driveWorker, useWorked } from './driveClient';
+import { useWorked } from '../shell/useWorked';
+import { driveWorker } from './driveClient';
 
 /** Every gear against what would strip it, how wide it must be, and how long its flank lasts. */
 export function Teeth() {

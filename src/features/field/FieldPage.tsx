@@ -4,7 +4,7 @@ import { useCallback, useEffect, useMemo, useState } from 'react';
 import { gapOf, type Measured, measuredOf } from '@/core/field/measured';
 import { RUN_KIND_NAMES, type RunKind, type RunRecord } from '@/core/field/records';
 import { workingMeasured, workingPrediction } from '@/core/field/working';
-import { formatText, formatWithError } from '@/core/units/formatQuantity';
+import { formatNumber, formatText, formatWithError } from '@/core/units/formatQuantity';
 import { numberFormat } from '@/core/units/numberFormat';
 import { DotPlot } from '@/ui/charts/DotPlot';
 import { Figure } from '@/ui/Figure';
@@ -146,13 +146,16 @@ function RunTable({ shown }: { shown: readonly ShownRun[] }) {
   );
 }
 
+const SETTINGS_SAID = 3;
+
 function conditionWords({ conditions, note }: RunRecord, reader: Parameters<typeof formatText>[2]): string {
-  const { surfaceName, ambientC, packVBefore, packVAfter, extraMassG } = conditions;
+  const { surfaceName, ambientC, packVBefore, packVAfter, extraMassG, settings = [] } = conditions;
   return [
     surfaceName.toLowerCase(),
     ambientC === undefined ? '' : formatText(ambientC, 'temperatureC', reader),
     packVBefore === undefined ? '' : `${formatText(packVBefore, 'voltageV', reader)}${packVAfter === undefined ? '' : ` to ${formatText(packVAfter, 'voltageV', reader)}`}`,
     extraMassG ? `${extraMassG > 0 ? '+' : ''}${formatText(extraMassG, 'massG', reader)}` : '',
+    ...settings.slice(0, SETTINGS_SAID).map(({ name, value }) => `${name} ${formatNumber(value, reader.locale, 3)}`),
     note ?? '',
   ].filter(Boolean).join(', ');
 }

@@ -1,8 +1,9 @@
 'use client';
 
 import { useState } from 'react';
+import { aidSettings } from '@/core/control/aidSettings';
 import { predictRun, runFriction } from '@/core/field/predictRun';
-import { RUN_KIND_NAMES, RUN_KINDS, type RunRecord } from '@/core/field/records';
+import { RUN_KIND_NAMES, RUN_KINDS, type RunRecord, type RunSetting } from '@/core/field/records';
 import { timingLaunch } from '@/core/field/timingLaunch';
 import { timingSpeed } from '@/core/field/timingSpeed';
 import { formatText, formatWithError } from '@/core/units/formatQuantity';
@@ -88,6 +89,7 @@ export function RunSheetForm({ sheet, onChange, onSent }: RunSheetFormProps) {
         <QuantityField label="Extra weight on the car" quantity="massG" limits={{ from: -100_000, to: 100_000 }} example={0} {...number('extraMassG')} />
         <QuantityField label="Driven in all" quantity="minutes" limits={{ from: 0, to: 10_000 }} example={6} {...number('drivenMinutes')} />
         <QuantityField label="Distance, ±" quantity="distanceM" limits={{ from: 0 }} example={0.02} {...number('distanceErrorM')} />
+        <Settings sheet={sheet} onChange={(settings) => set({ settings })} />
         <div className="field text"><textarea aria-label="Note" rows={2} maxLength={2000} placeholder="What you saw, heard and felt" value={sheet.note} onChange={(event) => set({ note: event.target.value })} /></div>
       </details>
       {predicted && !predicted.ok ? <p className="quiet" style={{ fontSize: 12 }}>No prediction: needs {predicted.missing.join(', ')}. The run is kept all the same.</p> : null}
@@ -99,6 +101,33 @@ export function RunSheetForm({ sheet, onChange, onSent }: RunSheetFormProps) {
       </div>
       <p className="quiet" style={{ fontSize: 12, marginTop: 10 }}>Closed ground, nobody in the car&rsquo;s path, a spotter for fast runs. Local rules go first.</p>
     </section>
+  );
+}
+
+/** Named settings that go with the run, so that runs can be compared by them; those of the aids in the build are offered. */
+function Settings({ sheet: { settings }, onChange }: { sheet: Sheet; onChange(settings: RunSetting[]): void }) {
+  const { document } = useBuild();
+  const [name, setName] = useState('');
+  const [value, setValue] = useState<number>();
+  const [round, setRound] = useState(0);
+  const offered = aidSettings(document).filter((one) => !settings.some((own) => own.name === one.name));
+  const add = () => {
+    if (name.trim() === '' || value === undefined) return;
+    onChange([...settings.filter((one) => one.name !== name.trim()), { name: name.trim(), value }]);
+    setName('');
+    setValue(undefined);
+    setRound(round + 1);
+  };
+  return (
+    <div aria-label="Settings of this run" role="group">
+      {settings.map((one) => <div key={one.name} className="field"><span>{one.name}</span><span className="mono">{one.value} <small className="quiet">{one.unit}</small> <button type="button" className="plain" aria-label={`Take ${one.name} out`} onClick={() => onChange(settings.filter((other) => other !== one))}>×</button></span></div>)}
+      {offered.length > 0 ? <button type="button" className="link" style={{ fontSize: 13, margin: '4px 0' }} onClick={() => onChange([...settings, ...offered])}>Take the settings of the aids along ({offered.length})</button> : null}
+      <div className="row" style={{ flexWrap: 'nowrap' }}>
+        <input className="plainselect" style={{ flex: 1, minWidth: 0 }} aria-label="Name of a setting" placeholder="a setting, e.g. front toe" maxLength={60} value={name} onChange={(event) => setName(event.target.value)} />
+        <div style={{ width: 130 }} className="bare"><QuantityField key={round} label="Value of the setting" quantity="coefficient" value={value} onChange={setValue} /></div>
+        <button type="button" className="btn" disabled={name.trim() === '' || value === undefined} onClick={add}>Add</button>
+      </div>
+    </div>
   );
 }
 

@@ -1,4 +1,4 @@
-import type { Attempt, Conditions, RunKind } from '@/core/field/records';
+import type { Attempt, Conditions, RunKind, RunSetting } from '@/core/field/records';
 
 export type Method = 'watch' | 'frames' | 'clip';
 
@@ -18,6 +18,7 @@ export interface Sheet {
   packVAfter: number | undefined;
   extraMassG: number | undefined;
   drivenMinutes: number | undefined;
+  settings: RunSetting[];
   note: string;
   attempts: Attempt[];
 }
@@ -25,14 +26,14 @@ export interface Sheet {
 export function emptySheet(id: string): Sheet {
   return {
     id, kind: 'timedDistance', method: 'watch', captureFps: 240, slowdown: 8, surfaceId: undefined, distanceM: 20, distanceErrorM: 0.02, runUpM: 25,
-    ambientC: undefined, packVBefore: undefined, packVAfter: undefined, extraMassG: undefined, drivenMinutes: undefined, note: '', attempts: [],
+    ambientC: undefined, packVBefore: undefined, packVAfter: undefined, extraMassG: undefined, drivenMinutes: undefined, settings: [], note: '', attempts: [],
   };
 }
 
 /** Conditions as they are sent, or undefined while surface or distance are missing. */
 export function conditionsOf(sheet: Sheet, surface: { id: string; name: string } | undefined): Conditions | undefined {
   if (!surface || sheet.distanceM === undefined) return undefined;
-  const optional = { distanceErrorM: sheet.distanceErrorM, runUpM: sheet.kind === 'timedDistance' ? sheet.runUpM : undefined, ambientC: sheet.ambientC, packVBefore: sheet.packVBefore, packVAfter: sheet.packVAfter, extraMassG: sheet.extraMassG };
+  const optional = { distanceErrorM: sheet.distanceErrorM, runUpM: sheet.kind === 'timedDistance' ? sheet.runUpM : undefined, ambientC: sheet.ambientC, packVBefore: sheet.packVBefore, packVAfter: sheet.packVAfter, extraMassG: sheet.extraMassG, settings: sheet.settings.length > 0 ? sheet.settings : undefined };
   return { surfaceId: surface.id, surfaceName: surface.name, distanceM: sheet.distanceM, ...Object.fromEntries(Object.entries(optional).filter(([, value]) => value !== undefined)) };
 }
 

@@ -31,7 +31,7 @@ export function PartsPage() {
           <button type="submit" className="btn" disabled={name.trim() === ''}>Add the part</button>
         </form>
       )}
-      <div className="gridbox"><table className="grid">
+      <div className="gridbox"><table className="grid slim">
         <thead><tr><th>Part</th><th>Kind</th><th className="num">Mass</th><th className="num">Failures</th><th /></tr></thead>
         <tbody>
           {items.map((part) => (

@@ -76,7 +76,7 @@ export function SupplyTree({ view, chosen, onChoose }: SupplyTreeProps) {
   const trouble = view.supply.ok ? undefined : (refused ?? (view.supply.missing.length > 0 ? `The volts are not worked out yet: it needs ${view.supply.missing.join(', ')}.` : undefined));
   return (
     <figure className="chart" data-testid="supply-tree" style={{ marginTop: 8 }}>
-      <figcaption><span>What feeds what, pack charged and pack low</span><span className="quiet">{closed ? '' : 'drag from an outlet to what it should feed, or choose on the left'}</span></figcaption>
+      <figcaption><span>What feeds what, pack charged and pack low</span><span className="quiet">{closed ? '' : 'drag from an outlet to what it should feed, or choose in the list'}</span></figcaption>
       {trouble ? <p className={refused ? 'note bad' : 'note'} role="alert">{trouble}</p> : null}
       <div className="flow"><div style={{ height, minWidth: (depth + 1) * LEAST_COLUMN }}>
         <ReactFlow

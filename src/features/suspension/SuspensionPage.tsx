@@ -15,6 +15,7 @@ import { SUSPENSION_TAB_NAMES, SUSPENSION_TABS, type SuspensionTab, useSuspensio
 const BetterSide = dynamic(() => import('./BetterSide').then(({ BetterSide: Side }) => Side));
 const RideSide = dynamic(() => import('./RideSide').then(({ RideSide: Side }) => Side));
 const SteeringSide = dynamic(() => import('./SteeringSide').then(({ SteeringSide: Side }) => Side));
+const AidsSide = dynamic(() => import('./AidsSide').then(({ AidsSide: Side }) => Side));
 const PlaySide = dynamic(() => import('./PlaySide').then(({ PlaySide: Side }) => Side));
 
 /** Checks that each side of the page answers to. */
@@ -24,6 +25,7 @@ const BELONGS: Readonly<Record<SuspensionTab, readonly string[]>> = {
   ride: ['suspension.sag', 'suspension.landing', 'suspension.damping'],
   steering: ['steering.effort'],
   play: ['fit.play'],
+  aids: ['aids.yaw', 'aids.traction'],
 };
 
 /** What the wheels do when it moves: corners, better points, ride, steering and free play. */
@@ -39,7 +41,7 @@ export function SuspensionPage() {
       <div className="tabs" role="group" aria-label="Sides of the suspension">
         {SUSPENSION_TABS.map((one) => <button key={one} type="button" aria-pressed={tab === one} onClick={() => show(one)}>{SUSPENSION_TAB_NAMES[one]}{one === 'better' ? null : <TabMark checks={own.filter(({ id }) => BELONGS[one].includes(id))} />}</button>)}
       </div>
-      {tab === 'steering' ? null : (
+      {tab === 'steering' || tab === 'aids' ? null : (
         <span className="seg" role="group" aria-label="End of the car">
           {(['front', 'rear'] as const).map((one) => <button key={one} type="button" className="small" aria-pressed={end === one} onClick={() => choose(one)}>{one === 'front' ? 'Front' : 'Rear'}</button>)}
         </span>
@@ -47,7 +49,7 @@ export function SuspensionPage() {
     </div>
   );
   const foot = <><SegmentChecks segment="suspension" only={here.map(({ id }) => id)} /><WorkingPanel fallback={working ? { title: working.title.toLowerCase(), steps: working.working } : undefined} /></>;
-  const Side = { corner: CornerSide, better: BetterSide, ride: RideSide, steering: SteeringSide, play: PlaySide }[tab];
+  const Side = { corner: CornerSide, better: BetterSide, ride: RideSide, steering: SteeringSide, play: PlaySide, aids: AidsSide }[tab];
   return <main className="page readfirst"><Side key={`${tab}-${end}`} end={end} tabs={tabs} foot={foot} /></main>;
 }
 

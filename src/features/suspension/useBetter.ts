@@ -1,11 +1,12 @@
 import { proxy, type Remote, wrap } from 'comlink';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import type { BetterResult, BetterTask } from '@/core/suspension/better';
-import type { SearchRefusal, SuspensionWorker } from '@/workers/suspension.worker';
+import type { Refusal } from '@/workers/refusal';
+import type { SuspensionWorker } from '@/workers/suspension.worker';
 
 export interface Better {
   readonly result: BetterResult | undefined;
-  readonly refused: SearchRefusal['refused'] | undefined;
+  readonly refused: Refusal['refused'] | undefined;
   /** Corners tried, while it is under way. */
   readonly done: number | undefined;
   start(task: BetterTask): void;
@@ -14,7 +15,7 @@ export interface Better {
 
 /** A search for better points in its worker; the last result stays until the next is there. */
 export function useBetter(): Better {
-  const [found, setFound] = useState<BetterResult | SearchRefusal>();
+  const [found, setFound] = useState<BetterResult | Refusal>();
   const [done, setDone] = useState<number>();
   const hand = useRef<{ worker: Worker; remote: Remote<SuspensionWorker> }>(undefined);
   const turn = useRef(0);

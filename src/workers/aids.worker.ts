@@ -1,0 +1,77 @@
+import { expose } from 'comlink';
+import { type BrakeInput, type BrakeResult, brakeAssist } from '@/core/control/brakeAssist';
+import { criticalGain } from '@/core/control/criticalGain';
+import { brakeStudy, driveStudy, type Study, studySlip } from '@/core/control/slipStudy';
+import { tractionAssist } from '@/core/control/tractionAssist';
+import type { TractionInput } from '@/core/control/slipDefinition';
+import { verdictOf, yawAssist } from '@/core/control/yawAssist';
+import type { YawInput, YawRow } from '@/core/control/yawDefinition';
+import { yawMotion } from '@/core/control/yawMotion';
+import { told } from './refusal';
+
+const OFF_PCT = 100;
+const CHUNK_MS = 60;
+const breath = () => new Promise<void>((resume) => setTimeout(resume, 0));
+
+/** One speed of a sweep: up to which gain it stays calm, and which settles it fastest. */
+export interface SpeedRow {
+  speedMps: number;
+  criticalGain?: number;
+  fastest?: YawRow;
+}
+
+let latest = 0;
+
+/** Runs a generator in pieces; undefined where another took its place. */
+async function inPieces<T>(search: Generator<number, T>, report: (done: number) => Promise<void>): Promise<T | undefined> {
+  const mine = ++latest;
+  let since = performance.now();
+  for (;;) {
+    const step = search.next();
+    if (step.done) return step.value;
+    if (performance.now() - since < CHUNK_MS) continue;
+    await report(step.value);
+    await breath();
+    if (mine !== latest) return undefined;
+    since = performance.now();
+  }
+}
+
+function* overSpeeds(input: YawInput, speeds: readonly number[], gainsAShare: number): Generator<number, SpeedRow[]> {
+  const rows: SpeedRow[] = [];
+  let done = 0;
+  for (const speedMps of speeds) {
+    const at = { ...input, speedMps };
+    const critical = criticalGain(at);
+    const most = critical ?? input.gyro.gain * 4;
+    const tried: YawRow[] = [];
+    for (let k = 1; k <= gainsAShare; k++) {
+      const gain = most * (k / gainsAShare) ** 2;
+      tried.push({ gain, ...verdictOf(at, yawMotion(at, gain, at.durationS ?? 2)) });
+      yield ++done;
+    }
+    const fastest = tried.filter(({ stable, settleS }) => stable && settleS !== undefined).sort((a, b) => a.settleS! - b.settleS!)[0];
+    rows.push({ speedMps, ...(critical === undefined ? {} : { criticalGain: critical }), ...(fastest ? { fastest } : {}) });
+  }
+  return rows;
+}
+
+const api = {
+  /** With the sweep over its gains, and the same car without its gyro. */
+  yaw: (input: YawInput) => told(() => {
+    const bare = yawAssist({ ...input, gyro: { ...input.gyro, gain: 0 }, gains: [] });
+    return { assisted: yawAssist(input), bare };
+  }),
+  speeds: (input: YawInput, speeds: readonly number[], gains: number, report: (done: number) => Promise<void>): Promise<SpeedRow[] | undefined> => inPieces(overSpeeds(input, speeds, gains), report),
+  traction: (input: TractionInput) => told(() => ({ assisted: tractionAssist(input), bare: tractionAssist({ ...input, controller: { ...input.controller, targetSlipPct: OFF_PCT } }) })),
+  brake: (input: BrakeInput) => told((): { assisted: BrakeResult; bare: BrakeResult } => ({ assisted: brakeAssist(input), bare: brakeAssist({ ...input, controller: { ...input.controller, targetSlipPct: OFF_PCT } }) })),
+  study: (input: TractionInput, report: (done: number) => Promise<void>): Promise<Study | undefined> => inPieces(studySlip(driveStudy(input)), report),
+  brakeStudy: (input: BrakeInput, report: (done: number) => Promise<void>): Promise<Study | undefined> => inPieces(studySlip(brakeStudy(input)), report),
+  cancel(): void {
+    latest++;
+  },
+};
+
+export type AidsWorker = typeof api;
+
+expose(api);
