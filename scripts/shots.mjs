@@ -21,6 +21,7 @@ const SHOTS = [
   { name: 'power', path: '/builds/marsh-hare/B/power', size: BENCH, act: (page) => page.locator('.branch').nth(2).waitFor() },
   { name: 'chassis', path: '/builds/marsh-hare/D/chassis', size: BENCH },
   { name: 'suspension', path: '/builds/marsh-hare/D/suspension', size: BENCH },
+  { name: 'aids', path: '/builds/marsh-hare/D/suspension?view=aids', size: BENCH, act: (page) => page.getByTestId('yaw-path').waitFor() },
   { name: 'learn', path: '/builds/marsh-hare/D/learn', size: BENCH },
   { name: 'field', path: '/builds/marsh-hare/B/field', size: BENCH },
   { name: 'field-phone', path: '/builds/marsh-hare/D/field', size: PHONE },

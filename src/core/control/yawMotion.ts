@@ -71,26 +71,27 @@ export function yawMotion(input: YawInput, gain: number, durationS: number): Yaw
   let [filtered, command, steerFrom, commandedS] = [0, 0, 0, 0];
   let [t, sample, output] = [0, 0, 0];
   const steerAt = (at: number) => servoAt(steerFrom, command, at - commandedS, servo.lagS, rate);
-  const derivative = (vy: number, r: number, psi: number, steer: number, into: Float64Array) => {
-    const forceFront = front.mostN * Math.tanh((front.stiffness * (steer - (vy + a * r) / v)) / front.mostN) * Math.cos(steer);
+  const [accel, spin] = [new Float64Array(4), new Float64Array(4)];
+  const derive = (stage: number, vy: number, r: number, steer: number, cosine: number) => {
+    const forceFront = front.mostN * Math.tanh((front.stiffness * (steer - (vy + a * r) / v)) / front.mostN) * cosine;
     const forceRear = rear.mostN * Math.tanh((rear.stiffness * -(vy - b * r)) / v / rear.mostN);
-    into[0] = (forceFront + forceRear) / massKg - v * r;
-    into[1] = (a * forceFront - b * forceRear) / inertia;
-    into[2] = r;
-    into[3] = v * Math.sin(psi) + vy * Math.cos(psi);
+    accel[stage] = (forceFront + forceRear) / massKg - v * r;
+    spin[stage] = (a * forceFront - b * forceRear) / inertia;
   };
-  const k = [new Float64Array(4), new Float64Array(4), new Float64Array(4), new Float64Array(4)] as const;
   const advance = (h: number) => {
     const [now, half, then] = [steerAt(t), steerAt(t + h / 2), steerAt(t + h)];
-    derivative(slide, yaw, heading, now, k[0]);
-    derivative(slide + (h / 2) * k[0][0]!, yaw + (h / 2) * k[0][1]!, heading + (h / 2) * k[0][2]!, half, k[1]);
-    derivative(slide + (h / 2) * k[1][0]!, yaw + (h / 2) * k[1][1]!, heading + (h / 2) * k[1][2]!, half, k[2]);
-    derivative(slide + h * k[2][0]!, yaw + h * k[2][1]!, heading + h * k[2][2]!, then, k[3]);
-    const sum = (index: number) => (h / 6) * (k[0][index]! + 2 * k[1][index]! + 2 * k[2][index]! + k[3][index]!);
-    slide += sum(0);
-    yaw += sum(1);
-    heading += sum(2);
-    lateral += sum(3);
+    const cosHalf = Math.cos(half);
+    derive(0, slide, yaw, now, Math.cos(now));
+    derive(1, slide + (h / 2) * accel[0]!, yaw + (h / 2) * spin[0]!, half, cosHalf);
+    derive(2, slide + (h / 2) * accel[1]!, yaw + (h / 2) * spin[1]!, half, cosHalf);
+    derive(3, slide + h * accel[2]!, yaw + h * spin[2]!, then, Math.cos(then));
+    // the path by the middle of the step, the heading with the yaw rate's own stages
+    const [slideHalf, yawHalf] = [slide + (h / 2) * accel[1]!, yaw + (h / 2) * spin[1]!];
+    const headingHalf = heading + (h / 4) * (yaw + yawHalf);
+    lateral += h * (v * Math.sin(headingHalf) + slideHalf * Math.cos(headingHalf));
+    heading += h * (yaw + (h / 6) * (spin[0]! + spin[1]! + spin[2]!));
+    slide += (h / 6) * (accel[0]! + 2 * accel[1]! + 2 * accel[2]! + accel[3]!);
+    yaw += (h / 6) * (spin[0]! + 2 * spin[1]! + 2 * spin[2]! + spin[3]!);
   };
   for (;;) {
     if (t >= sample * gyro.sampleS - 1e-12) {

@@ -94,7 +94,7 @@ export function CarDrawing({ view, weight, ghost, chosen, onChoose }: CarDrawing
                 session.endStep();
               }}
             >
-              <rect x={x - w / 2} y={y - h / 2} width={w} height={h} fill={body.source === 'rest' ? 'none' : isChosen ? 'var(--moss)' : 'var(--faint)'} fillOpacity={isChosen ? 0.35 : 0.9} stroke={isChosen ? 'var(--moss)' : 'var(--ink)'} strokeWidth={isChosen ? 2.5 : 1.2} strokeDasharray={body.placed ? undefined : '4 3'} pointerEvents="all" {...line} />
+              <rect x={x - w / 2} y={y - h / 2} width={w} height={h} fill={body.source === 'rest' ? 'none' : isChosen ? 'var(--moss)' : 'var(--faint)'} fillOpacity={isChosen ? 0.35 : 0.6} stroke={isChosen ? 'var(--moss)' : 'var(--ink)'} strokeWidth={isChosen ? 2.5 : 1.2} strokeDasharray={body.placed ? undefined : '4 3'} pointerEvents="all" {...line} />
               <text x={x} y={y + 3} textAnchor="middle" style={{ fontSize: 9 }} className={isChosen ? 'strong' : undefined}>{body.source === 'rest' || (body.name.length * LETTER_MM > w && !isChosen) ? '' : body.name}</text>
             </g>
           );

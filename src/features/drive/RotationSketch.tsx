@@ -7,11 +7,11 @@ import { formatNumber } from '@/core/units/formatQuantity';
 import { useReader } from '@/ui/reader';
 
 const [WIDTH, HEIGHT, MIDDLE, CENTRE] = [760, 330, 175, 380];
-const AXLE_X: Readonly<Record<Axle, number>> = { front: 640, rear: 120 };
+const AXLE_X: Readonly<Record<Axle, number>> = { front: 120, rear: 640 };
 const WHEEL = { length: 84, width: 34, offset: 118 };
 const STAGE_WORDS: Readonly<Record<Stage['kind'], string>> = { spur: 'spur', internal: 'internal', bevel: 'bevel', belt: 'belt', chain: 'chain', planetary: 'planetary', direct: 'coupling' };
 
-/** From the motor to every wheel, seen from above with the front to the right; arrows show where the top of each shaft and wheel goes. */
+/** From the motor to every wheel, seen from above with the front to the left; arrows show where the top of each shaft and wheel goes. */
 export function RotationSketch({ drive, rotation }: { drive: Drive; rotation: RotationOfBuild }) {
   const { reader } = useReader();
   const ratio = (value: number) => formatNumber(value, reader.locale, 3);
@@ -21,7 +21,7 @@ export function RotationSketch({ drive, rotation }: { drive: Drive; rotation: Ro
     <figure className="chart wide" data-testid="rotation-sketch" style={{ width: `min(100%, ${WIDTH}px)`, marginTop: 8 }}>
       <figcaption>From the motor to every wheel, seen from above; arrows show where the top goes</figcaption>
       <svg viewBox={`0 0 ${WIDTH} ${HEIGHT}`} width={WIDTH} height={HEIGHT} role="img" aria-label={`Sense of turning: ${summary}`}>
-        <text x={WIDTH - 6} y={14} textAnchor="end">front of the car to the right</text>
+        <text x={6} y={14}>front of the car to the left</text>
         {(['front', 'rear'] as const).map((axle) => {
           const index = rotation.paths.findIndex((path) => path.axle === axle);
           return index < 0 ? <IdleAxle key={axle} x={AXLE_X[axle]} axle={axle} /> : <Path key={axle} both={rotation.paths.length > 1} drive={drive} path={rotation.paths[index]!} stages={rotation.stages[index]!} motorAxis={rotation.motorAxis} shared={shared} ratio={ratio} />;
@@ -49,7 +49,7 @@ function OwnMotors({ drive, path, stages, motorAxis, ratio }: Omit<PathProps, 'b
   const bad = path.rolls === 'backward';
   const ink = bad ? 'var(--rust)' : 'var(--ink)';
   const inside = motorsInWheels(drive);
-  const inward = path.axle === 'front' ? -1 : 1;
+  const inward = path.axle === 'front' ? 1 : -1;
   const labelX = axleX + inward * 62;
   return (
     <g data-axle={path.axle} data-rolls={path.rolls}>
@@ -60,7 +60,7 @@ function OwnMotors({ drive, path, stages, motorAxis, ratio }: Omit<PathProps, 'b
           <g key={side}>
             <line x1={axleX} x2={axleX} y1={motorY} y2={y} stroke={ink} strokeWidth="3" strokeDasharray={inside ? undefined : '4 3'} />
             <Wheel x={axleX} y={y} forward={!bad} />
-            <Motor x={inside ? axleX + (bad ? 28 : -28) : axleX} y={motorY} along={motorAxis === 'x'} small label={!inside} />
+            <Motor x={inside ? axleX + (bad ? -28 : 28) : axleX} y={motorY} along={motorAxis === 'x'} small label={!inside} />
           </g>
         );
       })}
@@ -97,8 +97,8 @@ function Path({ both, drive, path, stages, motorAxis, shared, ratio }: PathProps
         );
       })}
       <line x1={axleX} x2={axleX} y1={MIDDLE - WHEEL.offset} y2={MIDDLE + WHEEL.offset} stroke={ink} strokeWidth="3" />
-      <text x={axleX + (path.axle === 'front' ? 52 : -52)} y={MIDDLE - 4} textAnchor={path.axle === 'front' ? 'start' : 'end'}>{STAGE_WORDS[stages.at(-1)!.kind]} {teethOf(stages.at(-1)!)}</text>
-      <text className="strong" x={axleX + (path.axle === 'front' ? 52 : -52)} y={MIDDLE + 14} textAnchor={path.axle === 'front' ? 'start' : 'end'} style={{ fill: ink }}>{ratio(path.ratio)} : 1</text>
+      <text x={axleX + (path.axle === 'front' ? -52 : 52)} y={MIDDLE - 4} textAnchor={path.axle === 'front' ? 'end' : 'start'}>{STAGE_WORDS[stages.at(-1)!.kind]} {teethOf(stages.at(-1)!)}</text>
+      <text className="strong" x={axleX + (path.axle === 'front' ? -52 : 52)} y={MIDDLE + 14} textAnchor={path.axle === 'front' ? 'end' : 'start'} style={{ fill: ink }}>{ratio(path.ratio)} : 1</text>
       {[-1, 1].map((side) => <Wheel key={side} x={axleX} y={MIDDLE + side * WHEEL.offset} forward={!bad} />)}
       {shared ? null : <Motor x={start} y={MIDDLE} along={motorAxis === 'x'} />}
     </g>
@@ -110,26 +110,26 @@ const teethOf = ({ pinionTeeth, wheelTeeth }: Stage) => (pinionTeeth === undefin
 /** Where the top of a shaft goes: about the car's length to its right, across it forward. */
 function Sense({ shaft, x, y, ink }: { shaft: RotationShaft; x: number; y: number; ink: string }) {
   const along = shaft.axis === 'x';
-  const by = 15 * shaft.spin;
+  const by = -15 * shaft.spin;
   return along ? <Arrow x1={x} y1={y - by} x2={x} y2={y + by} ink={ink} /> : <Arrow x1={x - by} y1={y} x2={x + by} y2={y} ink={ink} />;
 }
 
 function Bevel({ stage, axle, x, ink }: { stage: Stage; axle: Axle; x: number; ink: string }) {
   const { pinion, ring } = sidesAt(stage, axle);
-  const px = x + (pinion === 'ahead' ? 9 : -9);
-  const ry = MIDDLE + (ring === 'left' ? -20 : 20);
+  const px = x + (pinion === 'ahead' ? -9 : 9);
+  const ry = MIDDLE + (ring === 'left' ? 20 : -20);
   return (
     <g>
       <path d={`M${px - 4},${MIDDLE - 9}h8v18h-8z`} fill={ink} />
       <path d={`M${x - 24},${ry - 4}h48v8h-48z`} fill="var(--sheet)" stroke={ink} strokeWidth="2" />
-      <text x={x + 28} y={ry + (ring === 'left' ? -8 : 18)}>ring gear, {ring}</text>
+      <text x={x + 28} y={ry + (ring === 'left' ? 18 : -8)}>ring gear, {ring}</text>
     </g>
   );
 }
 
 function Wheel({ x, y, forward }: { x: number; y: number; forward: boolean }) {
   const ink = forward ? 'var(--ink)' : 'var(--rust)';
-  const by = forward ? 30 : -30;
+  const by = forward ? -30 : 30;
   return (
     <g>
       <rect x={x - WHEEL.length / 2} y={y - WHEEL.width / 2} width={WHEEL.length} height={WHEEL.width} fill="var(--sheet)" stroke={ink} strokeWidth={forward ? 1.6 : 2.6} rx="6" />

@@ -32,12 +32,12 @@ export function PartsPage() {
         </form>
       )}
       <div className="gridbox"><table className="grid slim">
-        <thead><tr><th>Part</th><th>Kind</th><th className="num">Mass</th><th className="num">Failures</th><th /></tr></thead>
+        <thead><tr><th>Part</th><th className="minor">Kind</th><th className="num">Mass</th><th className="num">Failures</th><th /></tr></thead>
         <tbody>
           {items.map((part) => (
             <tr key={part.id}>
               <td><PartName part={part} /></td>
-              <td>{words(part.kind)}</td>
+              <td className="minor">{words(part.kind)}</td>
               <td className="num bare"><QuantityField label={`Mass of ${part.name}`} quantity="massG" limits={{ above: 0, to: 100_000 }} value={part.massG} disabled={closed} onChange={(massG) => edit([{ path: ['parts', 'items', part.id, 'massG'], value: massG }], `mass-${part.id}`)} /></td>
               <td className="num">{failures.filter(({ partId }) => partId === part.id).length || ''}</td>
               <td>{closed ? null : <button type="button" className="plain" aria-label={`Take ${part.name} out`} onClick={() => edit([{ path: ['parts', 'items', part.id], value: undefined }])}>take out</button>}</td>

@@ -67,7 +67,7 @@ export function BetterSide({ end, tabs, foot }: SideProps) {
       </div>
       <div className="readings">
         {tabs}
-        <h1 className="answer">{!found.ok ? `Not worked out yet: it needs ${found.missing.join(', ')}.` : refused ? `${refused.message}${refused.remedy ? `: ${refused.remedy}` : ''}.` : result ? <Bought end={end} result={result} /> : 'Say on the left what you wish for and which points may move; the search tries ten thousand corners and shows what it would move.'}</h1>
+        <h1 className="answer">{!found.ok ? `Not worked out yet: it needs ${found.missing.join(', ')}.` : refused ? `${refused.message}${refused.remedy ? `: ${refused.remedy}` : ''}.` : result ? <Bought end={end} result={result} /> : 'Say what you wish for and which points may move; the search tries ten thousand corners and shows what it would move.'}</h1>
         {stale ? <p className="note">The corner has changed since this search: search again.</p> : null}
         {taken ? <p className="note ok">These points are in the build now. Ctrl+Z takes them out again.</p> : null}
         {result && drawn && !stale ? (

@@ -54,7 +54,7 @@ function Answer({ end, state: { found, drawn, left, right } }: { end: 'front' | 
   const { reader } = useReader();
   const number = (value: number, digits = 2) => formatNumber(value, reader.locale, digits);
   if (!found.ok && found.refused) return <h1 className="answer"><span className="figure over">{found.refused.path === '' ? 'The corner' : found.refused.path}</span> {found.refused.message}{found.refused.remedy ? `: ${found.refused.remedy}` : ''}. The last corner that moved is shown.</h1>;
-  if (!found.ok) return <h1 className="answer">{found.missing.some((one) => one.startsWith('hard points')) ? `No ${end} corner yet: start from one of the four on the left, then move its points.` : `Not worked out yet: it needs ${found.missing.join(', ')}.`}</h1>;
+  if (!found.ok) return <h1 className="answer">{found.missing.some((one) => one.startsWith('hard points')) ? `No ${end} corner yet: start from one of the four, then move its points.` : `Not worked out yet: it needs ${found.missing.join(', ')}.`}</h1>;
   const stopped = left?.stoppedAt ?? right?.stoppedAt;
   if (stopped) return <h1 className="answer">The linkage <span className="figure over">locks</span> at {formatText(stopped.travelMm, 'lengthMm', reader)} of travel{stopped.rackMm === 0 ? '' : ` and ${formatText(stopped.rackMm, 'lengthMm', reader)} of rack`}: a link stands in line there.</h1>;
   const { stations } = drawn!.sweep;

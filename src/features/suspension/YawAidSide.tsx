@@ -3,6 +3,7 @@
 import { type ReactNode, useMemo, useState } from 'react';
 import { USUAL_YAW_AID, type YawAid } from '@/core/build/aids';
 import { yawSettings } from '@/core/control/aidSettings';
+import { criticalGain } from '@/core/control/criticalGain';
 import type { YawInput, YawResult } from '@/core/control/yawDefinition';
 import { maxSteerOf, servoRateOf, usefulSteerDeg, yawInputOf } from '@/core/control/yawOfBuild';
 import { driveRun } from '@/core/drive/run';
@@ -21,6 +22,7 @@ import { aidsWorker, useStudy } from './aidsClient';
 import { PathChart, SettleChart, TimeChart } from './YawCharts';
 
 const GAINS = 40;
+const LEAST_SWEPT = 0.2;
 const SPEEDS = 10;
 const GAINS_A_SPEED = 24;
 const USUAL_SPEED_MPS = 8;
@@ -42,8 +44,9 @@ export function YawAidSide({ tabs, foot, pick }: { tabs: ReactNode; foot: ReactN
   const [servoRate, maxSteer] = useMemo(() => [servoRateOf(document), maxSteerOf(document)], [document]);
   const assembled = yawInputOf(document, surface, aid, { speedMps, scenario });
   const asked = assembled.ok ? JSON.stringify(assembled.value) : undefined;
-  const mostGain = Math.max(0.2, 3 * (aid.gain ?? 0));
-  const worked = useWorked<{ assisted: YawResult; bare: YawResult }>(asked === undefined ? undefined : () => aidsWorker().yaw({ ...(JSON.parse(asked) as YawInput), gains: Array.from({ length: GAINS }, (_, index) => (mostGain * (index + 1)) / GAINS) }), [asked]);
+  const critical = assembled.ok ? criticalGain(assembled.value) : undefined;
+  const mostGain = Math.max(1.05 * aid.gain!, critical === undefined ? LEAST_SWEPT : 1.15 * critical);
+  const worked = useWorked<{ assisted: YawResult; bare: YawResult }>(asked === undefined ? undefined : () => aidsWorker().yaw({ ...(JSON.parse(asked) as YawInput), gains: Array.from({ length: GAINS }, (_, index) => mostGain * ((index + 1) / GAINS) ** 2) }), [asked]);
   const slide = (key: keyof YawAid) => (value: number) => set({ [key]: value });
   return (
     <>
@@ -91,16 +94,16 @@ function Answer({ worked, gain, speedMps }: { worked: { assisted: YawResult; bar
   const { reader } = useReader();
   if (!worked) return <h1 className="answer">Being worked out.</h1>;
   const { assisted, bare } = worked;
-  const { criticalGain, sweep } = assisted;
+  const { criticalGain: critical, sweep } = assisted;
   const best = sweep.filter(({ stable, settleS }) => stable && settleS !== undefined).sort((a, b) => a.settleS! - b.settleS!)[0];
   const number = (value: number) => formatNumber(value, reader.locale, 2);
-  const past = criticalGain !== undefined && gain > criticalGain;
+  const past = critical !== undefined && gain > critical;
   return (
     <h1 className="answer">
       {assisted.stable ? <>With a gain of {number(gain)} it {assisted.settleS === undefined ? 'does not settle within the run' : <>settles in <span className="figure plainfig" data-testid="settles">{formatText(assisted.settleS, 'timeS', reader, 2)}</span></>}</> : <>With a gain of {number(gain)} it <span className="figure over" data-testid="unstable">{past ? 'swings itself round' : 'does not recover'}</span></>}
       {bare.stable ? bare.settleS === undefined ? '' : `; without, in ${formatText(bare.settleS, 'timeS', reader, 2)}` : '; without it the car spins'}.{' '}
-      {criticalGain === undefined ? '' : <>It over-corrects above <span data-testid="critical">{number(criticalGain)}</span> at {formatText(speedMps, 'speedMps', reader)} with this servo</>}
-      {best === undefined ? criticalGain === undefined ? '' : '.' : <>{criticalGain === undefined ? '' : '; '}<span data-testid="best-gain">{number(best.gain)}</span> settles fastest.</>}
+      {critical === undefined ? '' : <>It over-corrects above <span data-testid="critical">{number(critical)}</span> at {formatText(speedMps, 'speedMps', reader)} with this servo</>}
+      {best === undefined ? critical === undefined ? '' : '.' : <>{critical === undefined ? '' : '; '}<span data-testid="best-gain">{number(best.gain)}</span> settles fastest.</>}
     </h1>
   );
 }

@@ -46,11 +46,10 @@ export function PathChart({ speedMps, assisted, bare }: BothProps & { speedMps: 
 export function SettleChart({ result: { sweep, criticalGain }, gain, mostGain }: { result: YawResult; gain: number; mostGain: number }) {
   const { reader } = useReader();
   const calm = sweep.filter(({ stable, settleS }) => stable && settleS !== undefined);
-  const xMax = Math.max(mostGain, 1.05 * Math.min(criticalGain ?? 0, 2 * mostGain));
   return (
-    <LineChart title="Time to settle over the gain" testId="settle" width={WIDTH} height={215} xQuantity="coefficient" yQuantity="timeS" xMax={xMax} yMax={Math.max(0.2, ...calm.map(({ settleS }) => settleS!)) * 1.15}
+    <LineChart title="Time to settle over the gain" testId="settle" width={WIDTH} height={215} xQuantity="coefficient" yQuantity="timeS" xMax={mostGain} yMax={Math.max(0.2, ...calm.map(({ settleS }) => settleS!)) * 1.15}
       lines={[{ id: 'settle', label: calm.length > 0 ? 'settles in' : '', style: 'predicted', xs: calm.map((row) => row.gain), ys: calm.map(({ settleS }) => settleS!), labelAt: 0.25, labelShift: [4, -8] }]}
-      uprights={[{ x: gain, label: 'your gain', wish: true }, ...(criticalGain !== undefined && criticalGain <= xMax ? [{ x: criticalGain, label: `over-corrects, ${formatNumber(criticalGain, reader.locale, 2)}` }] : [])]}
+      uprights={[{ x: gain, label: 'your gain', wish: true }]} {...(criticalGain === undefined ? {} : { beyond: { x: criticalGain, label: `calm up to ${formatNumber(criticalGain, reader.locale, 2)}` } })}
       summary={`${calm.length} of ${sweep.length} gains settle.`} />
   );
 }

@@ -41,6 +41,8 @@ export interface ChartProps {
   floor?: { y: number; label: string };
   /** Values that must not be passed, each a line with a hatched edge. */
   levels?: readonly { y: number; label: string; labelLeft?: boolean }[];
+  /** Everything to the right of this is out of bounds. */
+  beyond?: { x: number; label: string };
   /** Where the y axis starts, 0 if not given. */
   yMin?: number;
   points?: readonly ChartPoint[];
@@ -69,7 +71,7 @@ const STYLES: Readonly<Record<LineStyle, { stroke: string; width: number; dash?:
 
 /** Lines over one pair of axes, labelled directly; as a table on request. */
 export function LineChart(props: ChartProps) {
-  const { title, xQuantity, yQuantity, lines, limit, floor, points = [], uprights = [], levels = [], width = 460, height = 290, small = false, summary } = props;
+  const { title, xQuantity, yQuantity, lines, limit, floor, beyond, points = [], uprights = [], levels = [], width = 460, height = 290, small = false, summary } = props;
   const { reader } = useReader();
   const id = useId();
   const [asTable, setAsTable] = useState(false);
@@ -108,11 +110,13 @@ export function LineChart(props: ChartProps) {
           <g clipPath={`url(#${id}-clip)`}>
             {limit ? <><path d={`${path(limit)}L${px(limit.xs.at(-1)!)},${PAD.top}L${px(limit.xs[0]!)},${PAD.top}Z`} fill={`url(#${id}-hatch)`} /><path d={path(limit)} fill="none" stroke="var(--rust)" strokeWidth="1.6" /></> : null}
             {floor ? <><rect x={PAD.left} y={py(floor.y)} width={width - PAD.left - PAD.right} height={Math.max(0, height - PAD.bottom - py(floor.y))} fill={`url(#${id}-hatch)`} /><line x1={PAD.left} x2={width - PAD.right} y1={py(floor.y)} y2={py(floor.y)} stroke="var(--rust)" strokeWidth="1.6" /></> : null}
+            {beyond ? <><rect x={px(beyond.x)} y={PAD.top} width={Math.max(0, width - PAD.right - px(beyond.x))} height={height - PAD.bottom - PAD.top} fill={`url(#${id}-hatch)`} /><line x1={px(beyond.x)} x2={px(beyond.x)} y1={PAD.top} y2={height - PAD.bottom} stroke="var(--rust)" strokeWidth="1.6" /></> : null}
             {levels.map((level) => <g key={level.label}><rect x={PAD.left} y={py(level.y) - 8} width={width - PAD.left - PAD.right} height={8} fill={`url(#${id}-hatch)`} /><line x1={PAD.left} x2={width - PAD.right} y1={py(level.y)} y2={py(level.y)} stroke="var(--rust)" strokeWidth="1.4" /></g>)}
             {lines.map((line) => <path key={line.id} data-line={line.id} d={path(line)} fill="none" stroke={STYLES[line.style].stroke} strokeWidth={STYLES[line.style].width} strokeDasharray={STYLES[line.style].dash} />)}
           </g>
           {limit ? <text className="strong" x={PAD.left + 6} y={Math.min(height - PAD.bottom - 6, py(limit.ys[0]!) + 16)} style={{ fill: 'var(--rust)' }}>{limit.label}</text> : null}
           {floor ? <text className="strong" x={PAD.left + 6} y={py(floor.y) - 6} style={{ fill: 'var(--rust)' }}>{floor.label}</text> : null}
+          {beyond ? <text className="strong" x={px(beyond.x) - 6} y={PAD.top + 12} textAnchor="end" style={{ fill: 'var(--rust)' }}>{beyond.label}</text> : null}
           {levels.map((level) => <text key={level.label} x={level.labelLeft ? PAD.left + 6 : width - PAD.right - 2} textAnchor={level.labelLeft ? 'start' : 'end'} y={py(level.y) + 15} style={{ fill: 'var(--rust)' }}>{level.label}</text>)}
           {lines.map((line) => <text key={line.id} className={line.style === 'earlier' ? undefined : 'strong'} {...label(line)} textAnchor={label(line).x > width - 70 ? 'end' : 'start'} style={{ fill: STYLES[line.style].ink }}>{line.label}</text>)}
           {points.map((point, index) => (
