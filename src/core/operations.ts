@@ -47,6 +47,12 @@ import { powerBudget } from './power/budget';
 import { powerBudgetSchema } from './power/budget.schema';
 import { servoSteer, servoTorque } from './power/servo';
 import { servoSteerSchema, servoTorqueSchema } from './power/servo.schema';
+import { beamCheck } from './strength/beam';
+import { bossCheck } from './strength/boss';
+import { columnCheck } from './strength/column';
+import { loadCases } from './strength/loadCases';
+import { sectionProperties } from './strength/section';
+import { beamCheckSchema, bossCheckSchema, columnCheckSchema, loadCasesSchema, sectionPropertiesSchema } from './strength/strength.schema';
 import { steeringGeometry } from './suspension/steering';
 import { suspensionSweep } from './suspension/sweep';
 import { steeringGeometrySchema, suspensionSweepSchema } from './suspension/sweep.schema';
@@ -62,9 +68,12 @@ export interface Operation {
 }
 
 export const operations: Readonly<Record<string, Operation>> = {
+  'beam.check': { schema: beamCheckSchema, run: beamCheck, summary: 'a printed beam under load: stress, shear, sag, and its layers the other way' },
+  'boss.check': { schema: bossCheckSchema, run: bossCheck, summary: 'four ways to hold a screw in a printed boss' },
   'brief.demand': { schema: briefDemandSchema, run: briefDemand, summary: 'what a wish asks for on each surface, before any motor is chosen' },
   'chassis.balance': { schema: chassisBalanceSchema, run: chassisBalance, summary: 'mass, centre of gravity, wheel loads and inertias from the components' },
   'chassis.stability': { schema: chassisStabilitySchema, run: chassisStability, summary: 'whether it slides or tips, what lifts an axle, how hard it brakes' },
+  'column.check': { schema: columnCheckSchema, run: columnCheck, summary: 'a printed strut under compression: Euler or Johnson' },
   'drive.endurance': { schema: driveEnduranceSchema, run: driveEndurance, summary: 'heat and charge over a whole pack, and what ends it' },
   'drive.run': { schema: driveRunSchema, run: driveRun, summary: 'one run on a straight from rest: top speed, times, currents, what limits it' },
   'drive.sweep': { schema: driveSweepSchema, run: driveSweep, summary: 'every motor, pack and ratio on one car, and which cannot be bettered' },
@@ -75,10 +84,12 @@ export const operations: Readonly<Record<string, Operation>> = {
   'gear.outline': { schema: gearOutlineSchema, run: gearOutline, summary: 'outline of a gear from true involutes, as points and as files' },
   'gear.strength': { schema: gearStrengthSchema, run: gearStrength, summary: 'bending and wear of a tooth, and the width that holds' },
   'joint.capacity': { schema: jointCapacitySchema, run: jointCapacity, summary: 'torque that a joint between shaft and gear carries at a temperature' },
+  'load.cases': { schema: loadCasesSchema, run: loadCases, summary: 'what acts on the parts when the car lands, crashes, corners, brakes and drives off' },
   'motor.calibrate': { schema: motorCalibrateSchema, run: motorCalibrate, summary: 'cooling of a motor from measured case temperatures' },
   'motor.thermalDefaults': { schema: motorThermalDefaultsSchema, run: motorThermalDefaults, summary: 'first guesses of the thermal figures from mass, size and housing' },
   'power.budget': { schema: powerBudgetSchema, run: powerBudget, summary: 'volts and amperes of everything that hangs on the pack, charged and low' },
   'runs.summary': { schema: runsSummarySchema, run: runsSummary, summary: 'mean, spread and 95 % interval of repeated measurements' },
+  'section.properties': { schema: sectionPropertiesSchema, run: sectionProperties, summary: 'area, second moments and section moduli of a cross-section' },
   'servo.steer': { schema: servoSteerSchema, run: servoSteer, summary: 'torque that steering asks of a servo against what it gives' },
   'servo.torque': { schema: servoTorqueSchema, run: servoTorque, summary: 'torque and speed of a servo at a voltage' },
   'shaft.check': { schema: shaftCheckSchema, run: shaftCheck, summary: 'bending, torsion and whirl of a shaft' },

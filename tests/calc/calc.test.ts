@@ -40,7 +40,7 @@ describe('calc', () => {
   });
 
   it('lists the operations and prints a schema', () => {
-    expect(calc(['--list']).stdout.split('\n').map((line) => line.split(' ')[0])).toEqual(['brief.demand', 'chassis.balance', 'chassis.stability', 'drive.endurance', 'drive.run', 'drive.sweep', 'drivetrain.differential', 'drivetrain.rotation', 'fit.stack', 'gear.mesh', 'gear.outline', 'gear.strength', 'joint.capacity', 'motor.calibrate', 'motor.thermalDefaults', 'power.budget', 'runs.summary', 'servo.steer', 'servo.torque', 'shaft.check', 'spring.rate', 'steering.geometry', 'suspension.ride', 'suspension.sweep', 'timing.launch', 'timing.speed', 'traction.assist', 'tyre.spin', 'wheel.balance', 'yaw.assist', '']);
+    expect(calc(['--list']).stdout.split('\n').map((line) => line.split(' ')[0])).toEqual(['beam.check', 'boss.check', 'brief.demand', 'chassis.balance', 'chassis.stability', 'column.check', 'drive.endurance', 'drive.run', 'drive.sweep', 'drivetrain.differential', 'drivetrain.rotation', 'fit.stack', 'gear.mesh', 'gear.outline', 'gear.strength', 'joint.capacity', 'load.cases', 'motor.calibrate', 'motor.thermalDefaults', 'power.budget', 'runs.summary', 'section.properties', 'servo.steer', 'servo.torque', 'shaft.check', 'spring.rate', 'steering.geometry', 'suspension.ride', 'suspension.sweep', 'timing.launch', 'timing.speed', 'traction.assist', 'tyre.spin', 'wheel.balance', 'yaw.assist', '']);
     const schema = JSON.parse(calc(['drive.run', '--schema']).stdout);
     expect(schema).toMatchObject({ $schema: 'https://json-schema.org/draft/2020-12/schema', title: 'drive.run', additionalProperties: false });
     expect(schema.properties.motor.properties.kvRpmPerV).toEqual({ type: 'number', exclusiveMinimum: 0 });

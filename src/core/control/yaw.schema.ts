@@ -3,7 +3,6 @@ import { finite, notNegative, positive } from '../schema/fields';
 import type { YawInput } from './yawDefinition';
 import { USUAL_DURATION_S } from './yawAssist';
 
-const MOST_SAMPLES = 100_000;
 const LONGEST_S = 60;
 
 export const yawAssistSchema = Joi.object<YawInput>({
@@ -20,7 +19,7 @@ export const yawAssistSchema = Joi.object<YawInput>({
     gain: notNegative().required(),
     deadbandDegPerS: notNegative().default(0),
     maxCorrectionDeg: notNegative().required(),
-    sampleS: positive().min(LONGEST_S / MOST_SAMPLES).required(),
+    sampleS: positive().required(),
     lowpassS: notNegative().default(0),
   }).required(),
   scenario: Joi.object({

@@ -1,9 +1,11 @@
+import { CalcError } from '../errors';
 import { plain } from '../units/plain';
 import { criticalGain } from './criticalGain';
 import type { YawInput, YawResult, YawRow, YawSeries, YawVerdict } from './yawDefinition';
 import { yawMotion } from './yawMotion';
 
 export const USUAL_DURATION_S = 2;
+const MOST_SAMPLES = 200_000;
 const BAND = 0.05;
 const DYING = 0.98;
 const NEGLIGIBLE = 0.01;
@@ -13,10 +15,12 @@ const NEGLIGIBLE = 0.01;
  * with lag and rate.
  *
  * @returns angles in degrees, the path in m; `criticalGain` of the linear loop
+ * @throws CalcError at `gyro.sampleS` where a run would take too many samples
  * @see Gillespie, Fundamentals of Vehicle Dynamics, ch. 6; Åström and Wittenmark, Computer-Controlled Systems, ch. 3
  */
 export function yawAssist(input: YawInput): YawResult {
   const { gains = [], gyro, durationS = USUAL_DURATION_S } = input;
+  if (durationS / gyro.sampleS > MOST_SAMPLES) throw new CalcError('gyro.sampleS', `makes more than ${MOST_SAMPLES} samples of the run`, 'give a longer sample time or a shorter run');
   const series = yawMotion(input, gyro.gain, durationS);
   const critical = criticalGain(input);
   const sweep = gains.map((gain): YawRow => ({ gain, ...verdictOf(input, yawMotion(input, gain, durationS)) }));
