@@ -31,7 +31,7 @@ test('a gain is found that catches a car that spins, goes into the build, and co
   // the run sheet takes the settings along, and the page shows the run beside its simulation
   await toSegment(page, 'Field');
   await field(page, 'Or type the time').fill('2.4');
-  await page.getByRole('button', { name: 'Add', exact: true }).first().click();
+  await page.getByRole('button', { name: 'Add', exact: true }).click();
   await page.getByRole('button', { name: /^Take the settings of the aids along/ }).click();
   await page.getByRole('button', { name: /^Save the run/ }).click();
   await expect(page.getByText(/gyro gain 0\.6/).first()).toBeVisible();

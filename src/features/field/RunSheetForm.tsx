@@ -125,7 +125,7 @@ function Settings({ sheet: { settings }, onChange }: { sheet: Sheet; onChange(se
       <div className="row" style={{ flexWrap: 'nowrap' }}>
         <input className="plainselect" style={{ flex: 1, minWidth: 0 }} aria-label="Name of a setting" placeholder="a setting, e.g. front toe" maxLength={60} value={name} onChange={(event) => setName(event.target.value)} />
         <div style={{ width: 130 }} className="bare"><QuantityField key={round} label="Value of the setting" quantity="coefficient" value={value} onChange={setValue} /></div>
-        <button type="button" className="btn" disabled={name.trim() === '' || value === undefined} onClick={add}>Add</button>
+        <button type="button" className="btn" disabled={name.trim() === '' || value === undefined} onClick={add}>Add the setting</button>
       </div>
     </div>
   );
