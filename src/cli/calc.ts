@@ -13,10 +13,29 @@ function compute(operation: string, input: unknown): Answer {
   const found = Object.hasOwn(operations, operation) ? operations[operation] : undefined;
   if (!found) return { error: { operation, path: '', message: 'is not a known operation', remedy: 'calc --list names them' } };
   try {
-    return { output: found.run(parse(found.schema, input) as never) };
+    return { output: found.run(parse(found.schema, withMesh(input)) as never) };
   } catch (error) {
     if (error instanceof CalcError) return { error: { operation, ...error.problem } };
     throw error;
+  }
+}
+
+/** A mesh named by its file, as the field that its ending stands for. */
+function withMesh(input: unknown): unknown {
+  const mesh = typeof input === 'object' && input !== null ? (input as { mesh?: unknown }).mesh : undefined;
+  if (typeof mesh !== 'object' || mesh === null || !('file' in mesh)) return input;
+  const { file, ...others } = mesh as { file: unknown };
+  const ending = typeof file === 'string' ? /\.(stl|3mf|obj)$/i.exec(file)?.[1]?.toLowerCase() : undefined;
+  if (typeof file !== 'string' || !ending || Object.keys(others).length > 0) throw new CalcError('mesh.file', 'is no mesh file', 'name one file that ends in .stl, .3mf or .obj');
+  const bytes = readBytes(file);
+  return { ...(input as object), mesh: ending === 'obj' ? { objText: bytes.toString('utf8') } : { [ending === 'stl' ? 'stlBase64' : 'threeMfBase64']: bytes.toString('base64') } };
+}
+
+function readBytes(file: string): Buffer {
+  try {
+    return readFileSync(file);
+  } catch {
+    throw new CalcError('mesh.file', `cannot be read: ${file}`, 'give the path of a file that is there');
   }
 }
 

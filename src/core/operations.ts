@@ -43,6 +43,11 @@ import { tyreSpin } from './gears/tyreSpin';
 import { tyreSpinSchema } from './gears/tyreSpin.schema';
 import { fitStack } from './print/stack';
 import { fitStackSchema } from './print/stack.schema';
+import { meshMeasure } from './mesh/measure';
+import { meshMeasureSchema } from './mesh/measure.schema';
+import { meshOrient } from './mesh/orient';
+import { meshSections } from './mesh/sections';
+import { meshOrientSchema, meshSectionsSchema } from './mesh/sections.schema';
 import { powerBudget } from './power/budget';
 import { powerBudgetSchema } from './power/budget.schema';
 import { servoSteer, servoTorque } from './power/servo';
@@ -85,6 +90,9 @@ export const operations: Readonly<Record<string, Operation>> = {
   'gear.strength': { schema: gearStrengthSchema, run: gearStrength, summary: 'bending and wear of a tooth, and the width that holds' },
   'joint.capacity': { schema: jointCapacitySchema, run: jointCapacity, summary: 'torque that a joint between shaft and gear carries at a temperature' },
   'load.cases': { schema: loadCasesSchema, run: loadCases, summary: 'what acts on the parts when the car lands, crashes, corners, brakes and drives off' },
+  'mesh.measure': { schema: meshMeasureSchema, run: meshMeasure, summary: 'volume, mass, inertia, edges and overhangs of a mesh' },
+  'mesh.orient': { schema: meshOrientSchema, run: meshOrient, summary: 'ways up on the bed, the strongest first, then the least support' },
+  'mesh.sections': { schema: meshSectionsSchema, run: meshSections, summary: 'a mesh cut across its axis and loaded as a beam, with its layers' },
   'motor.calibrate': { schema: motorCalibrateSchema, run: motorCalibrate, summary: 'cooling of a motor from measured case temperatures' },
   'motor.thermalDefaults': { schema: motorThermalDefaultsSchema, run: motorThermalDefaults, summary: 'first guesses of the thermal figures from mass, size and housing' },
   'power.budget': { schema: powerBudgetSchema, run: powerBudget, summary: 'volts and amperes of everything that hangs on the pack, charged and low' },

@@ -1,4 +1,7 @@
 import { spawnSync } from 'node:child_process';
+import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
 
 /** Runs calc as a person does, with text on standard input. */
 function calc(args: string[], input = '') {
@@ -39,8 +42,21 @@ describe('calc', () => {
     expect(answers[4].error.message).toContain('is not JSON');
   });
 
+  it('takes a mesh from a file, and says where there is none', () => {
+    const folder = mkdtempSync(join(tmpdir(), 'badger-'));
+    const file = join(folder, 'corner.obj');
+    // a tetrahedron of 1/6 of a cube of 6 mm
+    writeFileSync(file, 'v 0 0 0\nv 6 0 0\nv 0 6 0\nv 0 0 6\nf 1 3 2\nf 1 2 4\nf 1 4 3\nf 2 3 4\n');
+    const { stdout } = calc(['mesh.measure'], JSON.stringify({ mesh: { file } }));
+    expect(JSON.parse(stdout)).toMatchObject({ volumeMm3: 36, watertight: true });
+    const missing = JSON.parse(calc(['mesh.measure'], JSON.stringify({ mesh: { file: join(folder, 'none.stl') } })).stderr).error;
+    expect(missing).toMatchObject({ operation: 'mesh.measure', path: 'mesh.file', message: expect.stringContaining('cannot be read') });
+    expect(JSON.parse(calc(['mesh.measure'], JSON.stringify({ mesh: { file: join(folder, 'part.txt') } })).stderr).error.path).toBe('mesh.file');
+    rmSync(folder, { recursive: true });
+  });
+
   it('lists the operations and prints a schema', () => {
-    expect(calc(['--list']).stdout.split('\n').map((line) => line.split(' ')[0])).toEqual(['beam.check', 'boss.check', 'brief.demand', 'chassis.balance', 'chassis.stability', 'column.check', 'drive.endurance', 'drive.run', 'drive.sweep', 'drivetrain.differential', 'drivetrain.rotation', 'fit.stack', 'gear.mesh', 'gear.outline', 'gear.strength', 'joint.capacity', 'load.cases', 'motor.calibrate', 'motor.thermalDefaults', 'power.budget', 'runs.summary', 'section.properties', 'servo.steer', 'servo.torque', 'shaft.check', 'spring.rate', 'steering.geometry', 'suspension.ride', 'suspension.sweep', 'timing.launch', 'timing.speed', 'traction.assist', 'tyre.spin', 'wheel.balance', 'yaw.assist', '']);
+    expect(calc(['--list']).stdout.split('\n').map((line) => line.split(' ')[0])).toEqual(['beam.check', 'boss.check', 'brief.demand', 'chassis.balance', 'chassis.stability', 'column.check', 'drive.endurance', 'drive.run', 'drive.sweep', 'drivetrain.differential', 'drivetrain.rotation', 'fit.stack', 'gear.mesh', 'gear.outline', 'gear.strength', 'joint.capacity', 'load.cases', 'mesh.measure', 'mesh.orient', 'mesh.sections', 'motor.calibrate', 'motor.thermalDefaults', 'power.budget', 'runs.summary', 'section.properties', 'servo.steer', 'servo.torque', 'shaft.check', 'spring.rate', 'steering.geometry', 'suspension.ride', 'suspension.sweep', 'timing.launch', 'timing.speed', 'traction.assist', 'tyre.spin', 'wheel.balance', 'yaw.assist', '']);
     const schema = JSON.parse(calc(['drive.run', '--schema']).stdout);
     expect(schema).toMatchObject({ $schema: 'https://json-schema.org/draft/2020-12/schema', title: 'drive.run', additionalProperties: false });
     expect(schema.properties.motor.properties.kvRpmPerV).toEqual({ type: 'number', exclusiveMinimum: 0 });

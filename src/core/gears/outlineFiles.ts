@@ -1,3 +1,4 @@
+import { toBase64 } from '../base64';
 import earcut from 'earcut';
 
 export type Point = readonly [x: number, y: number];
@@ -52,7 +53,7 @@ export function gearStl(outline: readonly Point[], bore: readonly Point[], width
       });
     }
   }
-  return base64(binary(triangles));
+  return toBase64(binary(triangles));
 }
 
 const area2 = (a: Point, b: Point, c: Point) => (b[0] - a[0]) * (c[1] - a[1]) - (b[1] - a[1]) * (c[0] - a[0]);
@@ -84,12 +85,4 @@ function normalOf([a, b, c]: readonly [Vertex, Vertex, Vertex]): Vertex {
   const n: Vertex = [u[1]! * v[2]! - u[2]! * v[1]!, u[2]! * v[0]! - u[0]! * v[2]!, u[0]! * v[1]! - u[1]! * v[0]!];
   const length = Math.hypot(...n) || 1;
   return [n[0] / length, n[1] / length, n[2] / length];
-}
-
-const CHUNK = 8192;
-
-function base64(bytes: Uint8Array): string {
-  let text = '';
-  for (let i = 0; i < bytes.length; i += CHUNK) text += String.fromCharCode(...bytes.subarray(i, i + CHUNK));
-  return btoa(text);
 }
