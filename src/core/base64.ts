@@ -19,7 +19,7 @@ export function toBase64(bytes: Uint8Array): string {
  *
  * @throws CalcError with the path given, at a character that does not belong or a text that is cut off
  */
-export function fromBase64(text: string, path: string): Uint8Array {
+export function fromBase64(text: string, path: string): Uint8Array<ArrayBuffer> {
   const clean = text.replace(/\s+/g, '').replace(/=+$/, '');
   if (clean.length % 4 === 1) throw new CalcError(path, 'is cut off: no base64 text has this length', 'give the whole file');
   const bytes = new Uint8Array(Math.floor((clean.length * 3) / 4));

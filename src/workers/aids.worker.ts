@@ -7,11 +7,10 @@ import type { TractionInput } from '@/core/control/slipDefinition';
 import { verdictOf, yawAssist } from '@/core/control/yawAssist';
 import type { YawInput, YawRow } from '@/core/control/yawDefinition';
 import { yawMotion } from '@/core/control/yawMotion';
+import { pieces } from './pieces';
 import { told } from './refusal';
 
 const OFF_PCT = 100;
-const CHUNK_MS = 60;
-const breath = () => new Promise<void>((resume) => setTimeout(resume, 0));
 
 /** One speed of a sweep: up to which gain it stays calm, and which settles it fastest. */
 export interface SpeedRow {
@@ -20,22 +19,7 @@ export interface SpeedRow {
   fastest?: YawRow;
 }
 
-let latest = 0;
-
-/** Runs a generator in pieces; undefined where another took its place. */
-async function inPieces<T>(search: Generator<number, T>, report: (done: number) => Promise<void>): Promise<T | undefined> {
-  const mine = ++latest;
-  let since = performance.now();
-  for (;;) {
-    const step = search.next();
-    if (step.done) return step.value;
-    if (performance.now() - since < CHUNK_MS) continue;
-    await report(step.value);
-    await breath();
-    if (mine !== latest) return undefined;
-    since = performance.now();
-  }
-}
+const { run, cancel } = pieces();
 
 function* overSpeeds(input: YawInput, speeds: readonly number[], gainsAShare: number): Generator<number, SpeedRow[]> {
   const rows: SpeedRow[] = [];
@@ -62,14 +46,12 @@ const api = {
     const bare = yawAssist({ ...input, gyro: { ...input.gyro, gain: 0 }, gains: [] });
     return { assisted: yawAssist(input), bare };
   }),
-  speeds: (input: YawInput, speeds: readonly number[], gains: number, report: (done: number) => Promise<void>): Promise<SpeedRow[] | undefined> => inPieces(overSpeeds(input, speeds, gains), report),
+  speeds: (input: YawInput, speeds: readonly number[], gains: number, report: (done: number) => Promise<void>): Promise<SpeedRow[] | undefined> => run(overSpeeds(input, speeds, gains), report),
   traction: (input: TractionInput) => told(() => ({ assisted: tractionAssist(input), bare: tractionAssist({ ...input, controller: { ...input.controller, targetSlipPct: OFF_PCT } }) })),
   brake: (input: BrakeInput) => told((): { assisted: BrakeResult; bare: BrakeResult } => ({ assisted: brakeAssist(input), bare: brakeAssist({ ...input, controller: { ...input.controller, targetSlipPct: OFF_PCT } }) })),
-  study: (input: TractionInput, report: (done: number) => Promise<void>): Promise<Study | undefined> => inPieces(studySlip(driveStudy(input)), report),
-  brakeStudy: (input: BrakeInput, report: (done: number) => Promise<void>): Promise<Study | undefined> => inPieces(studySlip(brakeStudy(input)), report),
-  cancel(): void {
-    latest++;
-  },
+  study: (input: TractionInput, report: (done: number) => Promise<void>): Promise<Study | undefined> => run(studySlip(driveStudy(input)), report),
+  brakeStudy: (input: BrakeInput, report: (done: number) => Promise<void>): Promise<Study | undefined> => run(studySlip(brakeStudy(input)), report),
+  cancel,
 };
 
 export type AidsWorker = typeof api;

@@ -1,10 +1,9 @@
-import { randomFrom } from '../numeric/random';
 import type { Plant } from '../drive/plant';
 import { slipCarOf, slipOf } from './slipCar';
 import type { SlipSeries, TractionInput } from './slipDefinition';
+import { emptySeries, record, sensorsOf } from './slipRun';
 import { slipStepper, stepAt } from './slipStep';
 import { CLOSED_US, USUAL_FRAME_MS } from './tractionAssist';
-import { wheelSensor } from './wheelSensor';
 
 export interface BrakeInput extends Omit<TractionInput, 'distanceM' | 'targets'> {
   fromMps: number;
@@ -46,11 +45,8 @@ export function brakeAssist(input: BrakeInput): BrakeResult {
   const car = slipCarOf(input);
   const { plant, spinKg, radiusM } = car;
   const frameS = (controller.frameMs ?? USUAL_FRAME_MS) / 1000;
-  const random = randomFrom(seed);
-  const spacing = (radius: number) => (2 * Math.PI * radius) / sensor.magnets;
-  const freeRadiusM = sensor.wheelDiameterFrontMm === undefined ? radiusM : sensor.wheelDiameterFrontMm / 2000;
-  const [driven, free] = [wheelSensor(spacing(radiusM), sensor.falsePulseRate ?? 0, random), wheelSensor(spacing(freeRadiusM), sensor.falsePulseRate ?? 0, random)];
-  const series: SlipSeries = { tS: [], speedMps: [], wheelMps: [], slipPct: [], throttleUs: [] };
+  const [driven, free] = sensorsOf(sensor, radiusM, seed);
+  const series = emptySeries();
   let [t, v, u, way, turned, frame, us] = [0, fromMps, fromMps, 0, 0, 0, FULL_US];
   let [slipSum, lockedM, share] = [0, 0, 1];
   const brakeN = (wheel: number) => share * (brakeNm === undefined ? motorBrakeN(plant, wheel) : wheel > 0 ? brakeNm / radiusM : 0);
@@ -64,11 +60,7 @@ export function brakeAssist(input: BrakeInput): BrakeResult {
     if (t >= frame * frameS - 1e-12) {
       us = braked(driven.speedMps, free.speedMps, us, input, 1000 * frameS);
       share = (CLOSED_US - us) / (CLOSED_US - FULL_US);
-      series.tS.push(t);
-      series.speedMps.push(v);
-      series.wheelMps.push(u);
-      series.slipPct.push(100 * slipOf(u, v));
-      series.throttleUs.push(us);
+      record(series, t, v, u, us);
       frame++;
     }
     const h = Math.min(stepAt(v), frame * frameS - t);

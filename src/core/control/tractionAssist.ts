@@ -1,11 +1,10 @@
 import { CalcError } from '../errors';
-import { randomFrom } from '../numeric/random';
 import type { Plant } from '../drive/plant';
 import { plain } from '../units/plain';
 import { type SlipCar, slipCarOf, slipOf } from './slipCar';
 import type { SlipSeries, TractionInput, TractionResult, TractionRow } from './slipDefinition';
 import { slipStepper, stepAt } from './slipStep';
-import { wheelSensor } from './wheelSensor';
+import { emptySeries, record, sensorsOf } from './slipRun';
 
 export const USUAL_FRAME_MS = 20;
 export const OPEN_US = 2000;
@@ -57,11 +56,8 @@ function drive(car: SlipCar, { sensor, controller, distanceM, seed = 1 }: Tracti
   const { plant, spinKg, radiusM } = car;
   const { massKg } = plant;
   const frameS = (controller.frameMs ?? USUAL_FRAME_MS) / 1000;
-  const random = randomFrom(seed);
-  const spacing = (radius: number) => (2 * Math.PI * radius) / sensor.magnets;
-  const freeRadiusM = sensor.wheelDiameterFrontMm === undefined ? radiusM : sensor.wheelDiameterFrontMm / 2000;
-  const [driven, free] = [wheelSensor(spacing(radiusM), sensor.falsePulseRate ?? 0, random), wheelSensor(spacing(freeRadiusM), sensor.falsePulseRate ?? 0, random)];
-  const series: SlipSeries = { tS: [], speedMps: [], wheelMps: [], slipPct: [], throttleUs: [] };
+  const [driven, free] = sensorsOf(sensor, radiusM, seed);
+  const series = emptySeries();
   let [t, v, u, way, turned, frame, us, lastMove, reversals] = [0, 0, 0, 0, 0, 0, OPEN_US, 0, 0];
   const told = { weight: 0, sum: 0, squares: 0 };
   let duty = 1;
@@ -80,11 +76,7 @@ function drive(car: SlipCar, { sensor, controller, distanceM, seed = 1 }: Tracti
       if (move !== 0) lastMove = move;
       us = asked;
       duty = (us - CLOSED_US) / (OPEN_US - CLOSED_US);
-      series.tS.push(t);
-      series.speedMps.push(v);
-      series.wheelMps.push(u);
-      series.slipPct.push(100 * slipOf(u, v));
-      series.throttleUs.push(us);
+      record(series, t, v, u, us);
       frame++;
     }
     const h = Math.min(stepAt(v), frame * frameS - t);

@@ -1,11 +1,13 @@
 'use client';
 
 import { useState } from 'react';
+import { fromBase64 } from '@/core/base64';
 import type { GearBody, Stage } from '@/core/build/drive';
 import { refusalInWords } from '@/core/build/labels';
 import { CalcError } from '@/core/errors';
 import { OUTLINE_FILES, type OutlineFile } from '@/core/gears/outline';
 import { useBuild } from '../shell/BuildContext';
+import { handOver } from '../shell/handOver';
 
 const TYPES: Readonly<Record<OutlineFile, string>> = { svg: 'image/svg+xml', dxf: 'image/vnd.dxf', stl: 'model/stl' };
 const SAYS: Readonly<Record<OutlineFile, string>> = { svg: 'drawing', dxf: 'for CAD and cutters', stl: 'solid, for the slicer' };
@@ -28,7 +30,7 @@ export function GearFiles({ stage }: { stage: Stage }) {
         files: [kind],
       });
       const name = `${build.name} ${gear} ${teeth} teeth module ${stage.moduleMm}.${kind}`.toLowerCase().replace(/\s+/g, '-');
-      handOver(name, TYPES[kind], kind === 'stl' ? Uint8Array.from(atob(files.stl!), (one) => one.charCodeAt(0)) : files[kind]!);
+      handOver(name, TYPES[kind], kind === 'stl' ? fromBase64(files.stl!, 'stl') : files[kind]!);
       setSaid(notes[0] ?? `${name} is in your downloads, in millimetres.`);
     } catch (error) {
       if (!(error instanceof CalcError)) throw error;
@@ -47,13 +49,4 @@ export function GearFiles({ stage }: { stage: Stage }) {
       <p role="status" className="quiet" style={{ minHeight: 20 }}>{said ?? 'SVG is a drawing, DXF goes to CAD and cutters, STL is a solid for the slicer.'}</p>
     </section>
   );
-}
-
-function handOver(name: string, type: string, content: string | Uint8Array<ArrayBuffer>): void {
-  const url = URL.createObjectURL(new Blob([content], { type }));
-  const link = window.document.createElement('a');
-  link.href = url;
-  link.download = name;
-  link.click();
-  URL.revokeObjectURL(url);
 }

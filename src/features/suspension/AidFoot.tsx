@@ -7,6 +7,7 @@ import { formatNumber, formatWithError } from '@/core/units/formatQuantity';
 import { useReader } from '@/ui/reader';
 import { When } from '@/ui/When';
 import { useBuild } from '../shell/BuildContext';
+import { handOver } from '../shell/handOver';
 
 /** The settings as a small table to copy, as constants to paste, and the runs that were driven with such. */
 export function AidFoot({ title, settings }: { title: string; settings: readonly Setting[] }) {
@@ -14,13 +15,7 @@ export function AidFoot({ title, settings }: { title: string; settings: readonly
   const { reader } = useReader();
   const names = new Set(settings.map(({ name }) => name));
   const tagged = runs.filter(({ conditions }) => conditions.settings?.some(({ name }) => names.has(name)));
-  const save = () => {
-    const link = window.document.createElement('a');
-    link.href = URL.createObjectURL(new Blob([constantsText(`${build.name} ${revision.letter}, ${title}`, settings)], { type: 'text/plain' }));
-    link.download = `${build.name} ${revision.letter} ${title}.txt`;
-    link.click();
-    setTimeout(() => URL.revokeObjectURL(link.href));
-  };
+  const save = () => handOver(`${build.name} ${revision.letter} ${title}.txt`, 'text/plain', constantsText(`${build.name} ${revision.letter}, ${title}`, settings));
   const first = settings[0];
   return (
     <div className="charts" style={{ gap: 32, alignItems: 'flex-start' }}>

@@ -4,6 +4,7 @@ import { useState } from 'react';
 import type { DrawnCorner, End } from '@/core/build/suspension';
 import { CalcError } from '@/core/errors';
 import { useBuild } from '../shell/BuildContext';
+import { handOver } from '../shell/handOver';
 
 /** Hard points out as CSV and in again; what cannot be read says in which line and changes nothing. */
 export function PointsFile({ end, corner }: { end: End; corner: DrawnCorner }) {
@@ -11,11 +12,7 @@ export function PointsFile({ end, corner }: { end: End; corner: DrawnCorner }) {
   const [said, say] = useState<{ bad: boolean; words: string }>();
   const save = async () => {
     const { pointsToCsv } = await import('@/core/suspension/pointsCsv');
-    const link = window.document.createElement('a');
-    link.href = URL.createObjectURL(new Blob([pointsToCsv(corner)], { type: 'text/csv' }));
-    link.download = `${build.name} ${revision.letter} ${end} points.csv`;
-    link.click();
-    setTimeout(() => URL.revokeObjectURL(link.href));
+    handOver(`${build.name} ${revision.letter} ${end} points.csv`, 'text/csv', pointsToCsv(corner));
   };
   const read = async (file: File) => {
     const { pointsFromCsv } = await import('@/core/suspension/pointsCsv');
