@@ -53,6 +53,10 @@ test('points are dragged, nudged and typed; what makes no corner says so and lea
   await expect(page.getByTestId('view-front')).toBeVisible();
   await front.fill(before);
   await expect(page.getByTestId('camber-at-bump')).toBeVisible();
+  // a wheel that stands elsewhere than the chassis says offers its track
+  await point(page, 'wheel centre', 'to the left').fill('110');
+  await page.getByRole('button', { name: 'Take the corner’s track' }).click();
+  await expect(page.getByText('These points stand on a track')).toBeHidden();
   // the linkage moves with its slider, until it locks
   await page.getByRole('slider', { name: /^Travel/ }).fill('8');
   await expect(page.locator('[data-reading="Track"]').first()).not.toHaveText(/^0\s/);

@@ -2,7 +2,8 @@
 
 import dynamic from 'next/dynamic';
 import { useMemo, useState } from 'react';
-import { endOf } from '@/core/suspension/endOfBuild';
+import type { End } from '@/core/build/suspension';
+import { type EndOfBuild, endOf } from '@/core/suspension/endOfBuild';
 import { formatNumber, formatText } from '@/core/units/formatQuantity';
 import { useReader } from '@/ui/reader';
 import { useBuild } from '../shell/BuildContext';
@@ -41,12 +42,31 @@ export function CornerSide({ end, tabs, foot }: SideProps) {
             {inSpace ? <SpaceView corner={state.drawn.corner} left={state.left} right={state.right} /> : <CornerViews end={end} corner={state.drawn.corner} left={state.left} right={state.right} motion={motion} ghost={before} chosen={chosen} onChoose={choose} onRest={() => move(AT_REST)} />}
             <CornerReadings left={state.left} right={state.right} motion={motion} rakeDeg={document.chassis.rakeDeg ?? 0} />
             {state.drawn.sweep.findings.filter(({ about }) => SAID_HERE.includes(about)).map(({ why, remedy }) => <p key={why} className="note">{why}{remedy ? ` ${remedy}` : ''}</p>)}
+            <TrackNote end={end} contactMm={restContact(state.drawn)} />
             <Curves drawn={state.drawn} ghost={before} travelMm={state.left.station.travelMm} />
           </div>
         ) : null}
         {foot}
       </div>
     </>
+  );
+}
+
+const restContact = ({ sweep }: EndOfBuild) => sweep.stations.find(({ travelMm }) => travelMm === 0)?.points.contact[1];
+const SAME_TRACK_MM = 1;
+
+/** The corner stands on another track than the chassis says. */
+function TrackNote({ end, contactMm }: { end: End; contactMm: number | undefined }) {
+  const { document, edit, closed } = useBuild();
+  const { reader } = useReader();
+  const key = end === 'front' ? 'trackFrontMm' : 'trackRearMm';
+  const trackMm = document.chassis[key];
+  if (contactMm === undefined || trackMm === undefined || Math.abs(2 * contactMm - trackMm) <= SAME_TRACK_MM) return null;
+  const drawn = Number((2 * contactMm).toFixed(1));
+  return (
+    <p className="note ask">These points stand on a track of {formatText(drawn, 'lengthMm', reader, 4)}; the chassis says {formatText(trackMm, 'lengthMm', reader, 4)}.{' '}
+      {closed ? null : <button type="button" className="link" onClick={() => edit([{ path: ['chassis', key], value: drawn }])}>Take the corner&rsquo;s track</button>}
+    </p>
   );
 }
 
