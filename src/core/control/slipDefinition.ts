@@ -47,8 +47,9 @@ export interface SlipSeries {
 export interface TractionRow {
   targetSlipPct: number;
   timeToDistanceS?: number;
-  meanSlipPct: number;
-  slipSdPct: number;
+  /** From the free wheel's second edge on; left out where there is none. */
+  meanSlipPct?: number;
+  slipSdPct?: number;
   throttleReversalsPerS: number;
 }
 

@@ -8,7 +8,7 @@ export interface StudyRow {
   /** Seconds to the distance, or metres to stand; undefined where a seed does not get there. */
   mean?: number;
   sd: number;
-  meanSlipPct: number;
+  meanSlipPct?: number;
 }
 
 export interface Study {
@@ -23,11 +23,11 @@ export const STUDY_SEEDS = 5;
 const WORTH = 0.003;
 
 /** One run of a study: time to the distance, or way to stand. */
-export type StudyRun = (targetSlipPct: number, seed: number) => { value?: number; meanSlipPct: number };
+export type StudyRun = (targetSlipPct: number, seed: number) => { value?: number; meanSlipPct?: number };
 
 export const driveStudy = (input: TractionInput): StudyRun => (target, seed) => {
   const row = tractionRow(input, target, seed);
-  return { ...(row.timeToDistanceS === undefined ? {} : { value: row.timeToDistanceS }), meanSlipPct: row.meanSlipPct };
+  return { ...(row.timeToDistanceS === undefined ? {} : { value: row.timeToDistanceS }), ...(row.meanSlipPct === undefined ? {} : { meanSlipPct: row.meanSlipPct }) };
 };
 
 export const brakeStudy = (input: BrakeInput): StudyRun => (targetSlipPct, seed) => {
@@ -57,8 +57,9 @@ export function* studySlip(run: StudyRun, targets: readonly number[] = STUDY_TAR
 function rowOf(targetSlipPct: number, found: readonly ReturnType<StudyRun>[]): StudyRow {
   const meanOf = (values: readonly number[]) => values.reduce((sum, value) => sum + value, 0) / values.length;
   const values = found.flatMap(({ value }) => (value === undefined ? [] : [value]));
-  const meanSlipPct = meanOf(found.map((one) => one.meanSlipPct));
-  if (values.length < found.length) return { targetSlipPct, sd: 0, meanSlipPct };
+  const slips = found.flatMap(({ meanSlipPct }) => (meanSlipPct === undefined ? [] : [meanSlipPct]));
+  const slip = slips.length > 0 ? { meanSlipPct: meanOf(slips) } : {};
+  if (values.length < found.length) return { targetSlipPct, sd: 0, ...slip };
   const mean = meanOf(values);
-  return { targetSlipPct, mean, sd: Math.sqrt(values.reduce((sum, value) => sum + (value - mean) ** 2, 0) / Math.max(1, values.length - 1)), meanSlipPct };
+  return { targetSlipPct, mean, sd: Math.sqrt(values.reduce((sum, value) => sum + (value - mean) ** 2, 0) / Math.max(1, values.length - 1)), ...slip };
 }

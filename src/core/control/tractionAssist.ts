@@ -28,7 +28,7 @@ export function tractionAssist(input: TractionInput): TractionResult {
   const rows = input.targets?.map((targetSlipPct) => rowOf(targetSlipPct, drive(car, input, targetSlipPct)));
   const best = rows?.filter(({ timeToDistanceS }) => timeToDistanceS !== undefined).sort((a, b) => a.timeToDistanceS! - b.timeToDistanceS!)[0]?.targetSlipPct;
   const { targetSlipPct: _, ...own } = rowOf(input.controller.targetSlipPct, run);
-  return { ...own, series: run.series, ...(rows ? { rows } : {}), ...(best === undefined ? {} : { best }), notes: own.timeToDistanceS === undefined ? [`It does not cover ${plain(input.distanceM)} m within ${LONGEST_S} s.`] : [] };
+  return { ...own, series: run.series, ...(rows ? { rows } : {}), ...(best === undefined ? {} : { best }), notes: [...(own.timeToDistanceS === undefined ? [`It does not cover ${plain(input.distanceM)} m within ${LONGEST_S} s.`] : []), ...(own.meanSlipPct === undefined ? ['The free wheel gave no second edge, so there is no slip to tell.'] : [])] };
 }
 
 /** Time to the distance for one target alone, with what it did to slip and throttle. */
@@ -40,7 +40,7 @@ interface Driven {
   timeS: number | undefined;
   lastedS: number;
   reversals: number;
-  slip: { meanSlipPct: number; slipSdPct: number };
+  slip: Pick<TractionRow, 'meanSlipPct' | 'slipSdPct'>;
   series: SlipSeries;
 }
 
@@ -99,8 +99,8 @@ function drive(car: SlipCar, { sensor, controller, distanceM, seed = 1 }: Tracti
   }
 }
 
-function spreadOf({ weight, sum, squares }: { weight: number; sum: number; squares: number }) {
-  if (weight === 0) return { meanSlipPct: 0, slipSdPct: 0 };
+function spreadOf({ weight, sum, squares }: { weight: number; sum: number; squares: number }): Driven['slip'] {
+  if (weight === 0) return {};
   const mean = sum / weight;
   return { meanSlipPct: mean, slipSdPct: Math.sqrt(Math.max(0, squares / weight - mean * mean)) };
 }
