@@ -81,7 +81,7 @@ function verdict(differencePct: number, sigmas: number, locale: string): string 
   const size = numberFormat(locale, { maximumSignificantDigits: 2 }).format(Math.abs(differencePct));
   const way = differencePct < 0 ? 'slower' : 'faster';
   const within = Math.abs(sigmas) <= 2 ? 'within what both are sure of.' : 'more than both are sure of: something in the model or the run is off.';
-  return `${size} % ${way}, ${within}`;
+  return `${size}\u00a0% ${way}, ${within}`;
 }
 
 function KindPlot({ kind, shown, targetMps }: { kind: RunKind; shown: readonly ShownRun[]; targetMps: number | undefined }) {

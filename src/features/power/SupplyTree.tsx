@@ -8,18 +8,22 @@ import { BATTERY } from '@/core/power/budgetDefinition';
 import { feedsItself, treeLayout } from '@/core/power/treeLayout';
 import { formatText } from '@/core/units/formatQuantity';
 import { useReader } from '@/ui/reader';
+import { useNarrow } from '@/ui/useNarrow';
 import { STATE_WORDS, StateMark } from '@/ui/StateMark';
 import { useBuild } from '../shell/BuildContext';
 import type { SupplyView } from './useSupply';
 
-type ThingNode = Node<{ name: string; says: string; state?: State; source: boolean; target: boolean }, 'thing'>;
+type ThingNode = Node<{ name: string; says: string; state?: State; source: boolean; target: boolean; narrow: boolean }, 'thing'>;
 /** Charged and low, as they stand on a branch. */
 type Lines = readonly [charged: string, low: string] | undefined;
-type FeedEdge = Edge<{ lines: Lines; bad: boolean }, 'feed'>;
+type FeedEdge = Edge<{ lines: Lines; narrow: boolean; bad: boolean }, 'feed'>;
 
 const [COLUMN, ROW] = [338, 70];
 /** Narrower the tree scrolls sideways, px a column. */
 const LEAST_COLUMN = 250;
+/** On a phone things stand under each other, each a step in from what feeds it. */
+const [STEP, TALL_ROW] = [22, 84];
+const THING_HALF = 23;
 const MOTOR = 'motor-of-the-drive';
 
 interface SupplyTreeProps {
@@ -33,16 +37,19 @@ export function SupplyTree({ view, chosen, onChoose }: SupplyTreeProps) {
   const { document, checks, edit, closed } = useBuild();
   const { reader } = useReader();
   const { power, drive } = document;
+  const narrow = useNarrow();
   const { nodes, edges } = useMemo(() => {
     const { rails = [], loads = [], battery, controller } = power;
     const { supply, packA } = view;
     const place = treeLayout(rails, loads, controller ? [MOTOR] : []);
+    const order = [...place.keys()];
+    const positionOf = (id: string) => narrow ? { x: place.get(id)!.depth * STEP, y: order.indexOf(id) * TALL_ROW } : { x: place.get(id)!.depth * COLUMN, y: place.get(id)!.row * ROW };
     const stateOf = (id: string) => checks.find((check) => check.id === `power.rail:${id}` || check.id === `power.load:${id}`)?.state;
     const volts = (value: number) => formatText(value, 'voltageV', reader);
     const amps = (value: number) => formatText(value, 'currentA', reader, 2);
     const found = supply.ok ? supply.result : undefined;
-    const node = (id: string, data: ThingNode['data']): ThingNode => ({ id, type: 'thing', position: { x: place.get(id)!.depth * COLUMN, y: place.get(id)!.row * ROW }, data, draggable: false, selected: id === chosen });
-    const feed = (id: string, from: string, lines: Lines): FeedEdge => ({ id: `to-${id}`, source: from, target: id, type: 'feed', reconnectable: closed || id === MOTOR ? false : 'source', data: { lines, bad: stateOf(id) === 'over' } });
+    const node = (id: string, data: Omit<ThingNode['data'], 'narrow'>): ThingNode => ({ id, type: 'thing', position: positionOf(id), data: { ...data, narrow }, draggable: false, selected: id === chosen });
+    const feed = (id: string, from: string, lines: Lines): FeedEdge => ({ id: `to-${id}`, source: from, target: id, type: 'feed', reconnectable: closed || id === MOTOR ? false : 'source', data: { lines, narrow, bad: stateOf(id) === 'over' } });
     return {
       nodes: [
         node(BATTERY, { name: battery?.name ?? 'No pack yet', says: found && supply.ok ? `${amps(found.batteryTypicalA)}, peak ${amps(found.batteryPeakA)}` : battery ? `${battery.cells} cells` : '', source: true, target: false, ...(checks.some(({ id, state }) => id === 'power.pack' && state !== 'unknown') ? { state: checks.find(({ id }) => id === 'power.pack')!.state } : {}) }),
@@ -62,7 +69,7 @@ export function SupplyTree({ view, chosen, onChoose }: SupplyTreeProps) {
         }),
       ].filter(({ source }) => place.has(source)),
     };
-  }, [power, drive.motor, view, checks, reader, chosen, closed]);
+  }, [power, drive.motor, view, checks, reader, chosen, closed, narrow]);
 
   const refeed = (id: string, from: string) => {
     const { rails = [], loads = [] } = power;
@@ -70,7 +77,7 @@ export function SupplyTree({ view, chosen, onChoose }: SupplyTreeProps) {
     if (loads.some((load) => load.id === id)) edit([{ path: ['power', 'loads', id, 'rail'], value: from }]);
     else if (!feedsItself(rails, id, from)) edit([{ path: ['power', 'rails', id, 'from'], value: from }]);
   };
-  const height = Math.max(190, (Math.max(...nodes.map(({ position }) => position.y)) + ROW) * 0.92 + 24);
+  const height = Math.max(190, (Math.max(...nodes.map(({ position }) => position.y)) + (narrow ? TALL_ROW : ROW)) * 0.92 + 24);
   const depth = Math.round(Math.max(...nodes.map(({ position }) => position.x)) / COLUMN);
   const refused = view.supply.ok ? undefined : view.supply.refused;
   const trouble = view.supply.ok ? undefined : (refused ?? (view.supply.missing.length > 0 ? `The volts are not worked out yet: it needs ${view.supply.missing.join(', ')}.` : undefined));
@@ -78,9 +85,9 @@ export function SupplyTree({ view, chosen, onChoose }: SupplyTreeProps) {
     <figure className="chart" data-testid="supply-tree" style={{ marginTop: 8 }}>
       <figcaption><span>What feeds what, pack charged and pack low</span><span className="quiet">{closed ? '' : 'drag from an outlet to what it should feed, or choose in the list'}</span></figcaption>
       {trouble ? <p className={refused ? 'note bad' : 'note'} role="alert">{trouble}</p> : null}
-      <div className="flow"><div style={{ height, minWidth: (depth + 1) * LEAST_COLUMN }}>
+      <div className="flow"><div style={{ height, minWidth: narrow ? 0 : (depth + 1) * LEAST_COLUMN }}>
         <ReactFlow
-          key={nodes.map(({ id }) => id).join()}
+          key={`${narrow} ${nodes.map(({ id }) => id).join()}`}
           nodes={nodes}
           edges={edges}
           nodeTypes={NODE_TYPES}
@@ -103,24 +110,25 @@ export function SupplyTree({ view, chosen, onChoose }: SupplyTreeProps) {
   );
 }
 
-function Thing({ data: { name, says, state, source, target }, selected }: NodeProps<ThingNode>) {
+function Thing({ data: { name, says, state, source, target, narrow }, selected }: NodeProps<ThingNode>) {
   return (
     <div className={`thing${selected ? ' chosen' : ''}`} data-state={state} aria-label={`${name}${state ? `, ${STATE_WORDS[state]}` : ''}`}>
       {target ? <Handle type="target" position={Position.Left} /> : null}
       <b>{state ? <StateMark state={state} /> : null} {name}</b>
       <span>{says}</span>
-      {source ? <Handle type="source" position={Position.Right} /> : null}
+      {source ? <Handle type="source" position={narrow ? Position.Bottom : Position.Right} style={narrow ? { left: 8 } : undefined} /> : null}
     </div>
   );
 }
 
 function Feed({ sourceX, sourceY, targetX, targetY, data }: EdgeProps<FeedEdge>) {
-  const [path] = getBezierPath({ sourceX, sourceY, sourcePosition: Position.Right, targetX, targetY, targetPosition: Position.Left });
+  const [bezier] = getBezierPath({ sourceX, sourceY, sourcePosition: Position.Right, targetX, targetY, targetPosition: Position.Left });
+  const path = data?.narrow ? `M${sourceX},${sourceY}V${targetY}H${targetX}` : bezier;
   const bad = data?.bad;
   return (
     <>
       <BaseEdge path={path} style={{ stroke: bad ? 'var(--rust)' : 'var(--ink)', strokeWidth: bad ? 2.5 : 1.5 }} interactionWidth={24} />
-      {data?.lines ? <EdgeLabelRenderer><div className={`branch${bad ? ' bad' : ''}`} style={{ transform: `translate(-100%, -50%) translate(${targetX - 6}px, ${targetY}px)` }}>{data.lines.filter(Boolean).map((line) => <div key={line}>{line}</div>)}</div></EdgeLabelRenderer> : null}
+      {data?.lines ? <EdgeLabelRenderer><div className={`branch${bad ? ' bad' : ''}`} style={{ transform: data.narrow ? `translate(${targetX}px, ${targetY + THING_HALF}px)` : `translate(-100%, -50%) translate(${targetX - 6}px, ${targetY}px)` }}>{data.lines.filter(Boolean).map((line) => <div key={line}>{line}</div>)}</div></EdgeLabelRenderer> : null}
     </>
   );
 }

@@ -6,6 +6,7 @@ import { BENCH_WORDS, benchList, cornerMark } from '@/core/suspension/benchList'
 import { type PlayOfBuild, playOf } from '@/core/suspension/playOfBuild';
 import { formatNumber, formatText } from '@/core/units/formatQuantity';
 import { useReader } from '@/ui/reader';
+import { useNarrow } from '@/ui/useNarrow';
 import { When } from '@/ui/When';
 import { useBuild } from '../shell/BuildContext';
 import { CheckFigure } from '../shell/CheckFigure';
@@ -47,29 +48,30 @@ export function PlaySide({ end, tabs, foot }: SideProps) {
   );
 }
 
-const [BAR_WIDTH, BAR_HEIGHT, LABEL] = [620, 84, 150];
+const BAR_HEIGHT = 84;
 
 /** What adds up at the rim, against what the eye and the tyre forgive. */
 function PlayBars({ found: { bearingRimMm, toeRimMm, camberRimMm, radiusMm } }: { found: PlayOfBuild }) {
   const { reader } = useReader();
+  const [barWidth, labelWidth] = useNarrow() ? [358, 104] : [620, 150];
   const limit = MOST_PLAY_SHARE * radiusMm;
   const most = 1.15 * Math.max(limit, toeRimMm, camberRimMm);
-  const x = (mm: number) => LABEL + (mm / most) * (BAR_WIDTH - LABEL - 10);
+  const x = (mm: number) => labelWidth + (mm / most) * (barWidth - labelWidth - 10);
   const rows = [{ label: 'Fore and aft', whole: toeRimMm, more: 'tie rod' }, { label: 'Over and under', whole: camberRimMm, more: 'upper joint' }];
   return (
-    <figure className="chart" style={{ width: `min(100%, ${BAR_WIDTH}px)`, marginTop: 10 }} data-testid="play-bars">
+    <figure className="chart" style={{ width: `min(100%, ${barWidth}px)`, marginTop: 10 }} data-testid="play-bars">
       <figcaption><span>Play at the rim, bearings first, then joints</span></figcaption>
-      <svg viewBox={`0 0 ${BAR_WIDTH} ${BAR_HEIGHT + 20}`} width={BAR_WIDTH} height={BAR_HEIGHT + 20} role="img" aria-label={`Fore and aft ${toeRimMm.toFixed(2)} mm, over and under ${camberRimMm.toFixed(2)} mm, limit ${limit.toFixed(2)} mm`}>
+      <svg viewBox={`0 0 ${barWidth} ${BAR_HEIGHT + 20}`} width={barWidth} height={BAR_HEIGHT + 20} role="img" aria-label={`Fore and aft ${toeRimMm.toFixed(2)} mm, over and under ${camberRimMm.toFixed(2)} mm, limit ${limit.toFixed(2)} mm`}>
         <defs><pattern id="playlimit" width="6" height="6" patternUnits="userSpaceOnUse" patternTransform="rotate(45)"><path d="M0,0v6" stroke="var(--rust)" strokeWidth="2" /></pattern></defs>
         {rows.map(({ label, whole, more }, index) => {
           const top = 8 + index * 38;
           return (
             <g key={label}>
-              <text x={LABEL - 10} y={top + 18} textAnchor="end" className="strong">{label}</text>
-              <rect x={LABEL} y={top} width={x(bearingRimMm) - LABEL} height={26} fill="var(--wash)" stroke="var(--ink)" />
+              <text x={labelWidth - 10} y={top + 18} textAnchor="end" className="strong">{label}</text>
+              <rect x={labelWidth} y={top} width={x(bearingRimMm) - labelWidth} height={26} fill="var(--wash)" stroke="var(--ink)" />
               <rect x={x(bearingRimMm)} y={top} width={Math.max(0, x(whole) - x(bearingRimMm))} height={26} fill="var(--sheet)" stroke="var(--ink)" strokeDasharray="4 3" />
-              <text x={LABEL + 6} y={top + 17}>bearings</text>
-              <text x={x(whole) + 6} y={top + 17}>{whole - bearingRimMm > 0.005 ? `with the ${more} ` : ''}{formatText(whole, 'lengthMm', reader, 2)}</text>
+              <text x={labelWidth + 6} y={top + 17}>bearings</text>
+              <text x={x(whole) + 6} y={top + 17}>{whole - bearingRimMm > 0.005 && barWidth > 400 ? `with the ${more} ` : ''}{formatText(whole, 'lengthMm', reader, 2)}</text>
             </g>
           );
         })}
@@ -90,7 +92,7 @@ function BindingList({ end }: { end: 'front' | 'rear' }) {
   return (
     <section aria-label="Does it bind?" style={{ marginTop: 14 }}>
       <p className={open === 0 ? 'note ok' : 'note'}>{open === 0 ? `Every joint of the ${end} was found free.` : 'A joint that binds shows when an arm does not fall under its own weight.'} Pack unplugged before hands go between the arms.</p>
-      <div className="gridbox"><table className="grid tight">
+      <div className="gridbox"><table className="grid tight stacked">
         <thead><tr><th>Does it bind?</th><th>How to look</th><th>If not</th><th>Free</th></tr></thead>
         <tbody>
           {list.map(({ id, item, state, at }) => (

@@ -90,7 +90,7 @@ function ForceChart({ found: { ride, input } }: { found: RideOfBuild }) {
   return (
     <LineChart title="Spring force at the wheel from full droop" width={430} height={250} testId="ride-force" xQuantity="lengthMm" yQuantity="forceN" xMax={input.wheelTravelMm} yMax={1.08 * Math.max(ys.at(-1)!, weightN)}
       lines={[{ id: 'spring', label: 'spring', style: 'predicted', xs, ys, labelAt: 0.75, labelShift: [6, 16] }, { id: 'weight', label: 'what it carries', style: 'predictedQuiet', xs: [0, input.wheelTravelMm], ys: [weightN, weightN], labelAt: 1, labelShift: [-2, -7] }]}
-      points={bottomed || ride.toppedOut ? [] : [{ x: ride.sagMm, y: weightN, measured: false, label: `rests at ${formatText(ride.sagMm, 'lengthMm', reader)}` }]}
+      points={bottomed || ride.toppedOut ? [] : [{ x: ride.sagMm, y: weightN, measured: false, under: true, label: `rests at ${formatText(ride.sagMm, 'lengthMm', reader)}` }]}
       summary={`The spring holds ${weightN.toFixed(1)} N after ${ride.sagMm.toFixed(1)} mm.`} />
   );
 }

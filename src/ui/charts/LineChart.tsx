@@ -6,6 +6,7 @@ import { useId, useState } from 'react';
 import { formatNumber } from '@/core/units/formatQuantity';
 import { type QuantityName, toShown, unitOf } from '@/core/units/quantities';
 import { useReader } from '../reader';
+import { useNarrow } from '../useNarrow';
 
 export type LineStyle = 'predicted' | 'predictedQuiet' | 'measured' | 'earlier';
 
@@ -28,6 +29,8 @@ export interface ChartPoint {
   error?: number;
   label?: string;
   measured: boolean;
+  /** The label stands under the point. */
+  under?: boolean;
 }
 
 export interface ChartProps {
@@ -61,6 +64,8 @@ export interface ChartProps {
   testId?: string;
 }
 
+/** A chart drawn wider would shrink its words on a phone. */
+const [USUAL_WIDTH, PHONE_WIDTH] = [460, 358];
 const PAD = { left: 42, right: 12, top: 20, bottom: 34 };
 const STYLES: Readonly<Record<LineStyle, { stroke: string; width: number; dash?: string; ink: string }>> = {
   predicted: { stroke: 'var(--ink)', width: 2.4, dash: '7 4', ink: 'var(--ink)' },
@@ -71,7 +76,9 @@ const STYLES: Readonly<Record<LineStyle, { stroke: string; width: number; dash?:
 
 /** Lines over one pair of axes, labelled directly; as a table on request. */
 export function LineChart(props: ChartProps) {
-  const { title, xQuantity, yQuantity, lines, limit, floor, beyond, points = [], uprights = [], levels = [], width = 460, height = 290, small = false, summary } = props;
+  const { title, xQuantity, yQuantity, lines, limit, floor, beyond, points = [], uprights = [], levels = [], height = 290, small = false, summary } = props;
+  const narrow = useNarrow();
+  const width = narrow ? Math.min(PHONE_WIDTH, props.width ?? USUAL_WIDTH) : (props.width ?? USUAL_WIDTH);
   const { reader } = useReader();
   const id = useId();
   const [asTable, setAsTable] = useState(false);
@@ -104,7 +111,7 @@ export function LineChart(props: ChartProps) {
           {uprights.map((upright) => (
             <g key={upright.label}>
               <line x1={px(upright.x)} x2={px(upright.x)} y1={PAD.top} y2={height - PAD.bottom} stroke={upright.wish ? 'var(--ink)' : 'var(--rule)'} strokeDasharray={upright.wish ? '2 3' : undefined} />
-              <text x={Math.min(px(upright.x), width - PAD.right)} y={PAD.top - 6} textAnchor={px(upright.x) > width - 90 ? 'end' : 'middle'}>{upright.label}</text>
+              <text x={Math.max(PAD.left, Math.min(px(upright.x), width - PAD.right))} y={PAD.top - 6} textAnchor={px(upright.x) > width - 90 ? 'end' : px(upright.x) < PAD.left + 50 ? 'start' : 'middle'}>{upright.label}</text>
             </g>
           ))}
           <g clipPath={`url(#${id}-clip)`}>
@@ -123,7 +130,7 @@ export function LineChart(props: ChartProps) {
             <g key={index}>
               {point.error ? <line x1={px(point.x)} x2={px(point.x)} y1={py(point.y - point.error)} y2={py(point.y + point.error)} stroke="var(--slate)" strokeWidth="1.6" /> : null}
               <circle cx={px(point.x)} cy={py(point.y)} r={point.measured ? 4 : 5.5} fill={point.measured ? 'var(--slate)' : 'var(--sheet)'} stroke={point.measured ? 'none' : 'var(--ink)'} strokeWidth="2" />
-              {point.label ? <text className="strong" x={Math.min(px(point.x) + 9, width - 4)} y={py(point.y) + (point.measured ? 20 : -10)} textAnchor={px(point.x) > width - 100 ? 'end' : 'start'} style={point.measured ? { fill: 'var(--slate)' } : undefined}>{point.label}</text> : null}
+              {point.label ? <text className="strong" x={Math.min(px(point.x) + 9, width - 4)} y={py(point.y) + (point.measured || point.under ? 20 : -10)} textAnchor={px(point.x) > width - 100 ? 'end' : 'start'} style={point.measured ? { fill: 'var(--slate)' } : undefined}>{point.label}</text> : null}
             </g>
           ))}
         </svg>
