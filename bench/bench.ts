@@ -23,6 +23,7 @@ import type { WishboneCorner } from '@/core/suspension/corner';
 import { searchBetter } from '@/core/suspension/better';
 import { steeringGeometry } from '@/core/suspension/steering';
 import { bareRun } from './floor';
+import { benchSolid } from './solid';
 import { libraryCorner } from './librarySolver';
 
 const ROUNDS = 31;
@@ -161,3 +162,5 @@ line('200,000 triangles cut at 50 stations (aim under 300 ms)', `${cutMs.toFixed
 line('drive.sweep, rows a second on one core', Math.round(sweep.count / rows).toLocaleString('en'));
 line('ratio of a sweep row to one call of drive.run', (rows / calls).toFixed(2));
 line(`drive.endurance of a pack of ${minutes.toFixed(0)} minutes, stop and go (aim under 50 ms)`, `${(whole * 1000).toFixed(1)} ms`);
+
+benchSolid();

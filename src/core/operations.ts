@@ -43,6 +43,8 @@ import { tyreSpin } from './gears/tyreSpin';
 import { tyreSpinSchema } from './gears/tyreSpin.schema';
 import { fitStack } from './print/stack';
 import { fitStackSchema } from './print/stack.schema';
+import { meshFem } from './mesh/fem/fem';
+import { meshFemSchema } from './mesh/fem/fem.schema';
 import { meshMeasure } from './mesh/measure';
 import { meshMeasureSchema } from './mesh/measure.schema';
 import { meshOrient } from './mesh/orient';
@@ -90,6 +92,7 @@ export const operations: Readonly<Record<string, Operation>> = {
   'gear.strength': { schema: gearStrengthSchema, run: gearStrength, summary: 'bending and wear of a tooth, and the width that holds' },
   'joint.capacity': { schema: jointCapacitySchema, run: jointCapacity, summary: 'torque that a joint between shaft and gear carries at a temperature' },
   'load.cases': { schema: loadCasesSchema, run: loadCases, summary: 'what acts on the parts when the car lands, crashes, corners, brakes and drives off' },
+  'mesh.fem': { schema: meshFemSchema, run: meshFem, summary: 'a part as a solid of layers: what fails first, by what, and how far it gives' },
   'mesh.measure': { schema: meshMeasureSchema, run: meshMeasure, summary: 'volume, mass, inertia, edges and overhangs of a mesh' },
   'mesh.orient': { schema: meshOrientSchema, run: meshOrient, summary: 'ways up on the bed, the strongest first, then the least support' },
   'mesh.sections': { schema: meshSectionsSchema, run: meshSections, summary: 'a mesh cut across its axis and loaded as a beam, with its layers' },

@@ -44,7 +44,8 @@ export function meshMeasure({ mesh, ...how }: MeasureInput): MeasureResult {
 }
 
 export function measureMesh(mesh: Mesh, { buildDirection = [0, 0, 1], overhangDeg = USUAL_OVERHANG_DEG, densityGPerCm3 = USUAL_DENSITY }: Omit<MeasureInput, 'mesh'>): MeasureResult {
-  const edges = edgesOf(mesh);
+  const { openEdges, watertight, shells } = edgesOf(mesh);
+  const edges = { watertight, openEdges, shells };
   const solid = solidOf(mesh);
   const bed = onBed(mesh, unit(buildDirection), overhangDeg);
   const density = densityGPerCm3 * G_PER_MM3;
@@ -68,8 +69,8 @@ export function boundsOf({ vertices }: Mesh): { min: Vec3; max: Vec3 } {
   return { min: min as unknown as Vec3, max: max as unknown as Vec3 };
 }
 
-/** Edges met once, twice in opposite ways, or otherwise; shells joined through edges. */
-function edgesOf({ triangles }: Mesh): { watertight: boolean; openEdges: number; shells: number } {
+/** Edges met once, twice in opposite ways, or otherwise; those not passed as often one way as the other; shells joined through edges. */
+export function edgesOf({ triangles }: Mesh): { watertight: boolean; openEdges: number; shells: number; unpaired: number } {
   let size = 1;
   while (size < 2 * triangles.length) size *= 2;
   const table = new Int32Array(size).fill(-1);
@@ -102,17 +103,21 @@ function edgesOf({ triangles }: Mesh): { watertight: boolean; openEdges: number;
     count[edge]!++;
     turns[edge]! += a < b ? 1 : -1;
   }
-  let [openEdges, bad, shells] = [0, 0, 0];
+  let [openEdges, bad, unpaired, shells] = [0, 0, 0, 0];
   for (let edge = 0; edge < known; edge++) {
     if (count[edge] === 1) openEdges++;
     if (count[edge] !== 2 || turns[edge] !== 0) bad++;
+    if (turns[edge] !== 0) unpaired++;
   }
   for (let index = 0; index < parent.length; index++) if (parent[index] === index) shells++;
-  return { watertight: bad === 0, openEdges, shells };
+  return { watertight: bad === 0, openEdges, shells, unpaired };
 }
 
 interface Solid {
+  /** Absolute. */
   volume: number;
+  /** Negative where the faces look inwards. */
+  signed: number;
   area: number;
   centroid: Vec3;
   /** ∫x² dV and so on about the centroid. */
@@ -120,7 +125,7 @@ interface Solid {
 }
 
 /** By tetrahedra from a corner of the bounds to every triangle. */
-function solidOf(mesh: Mesh): Solid {
+export function solidOf(mesh: Mesh): Solid {
   const { vertices, triangles } = mesh;
   const { min, max } = boundsOf(mesh);
   const o: Vec3 = [(min[0] + max[0]) / 2, (min[1] + max[1]) / 2, (min[2] + max[2]) / 2];
@@ -148,12 +153,12 @@ function solidOf(mesh: Mesh): Solid {
     second.zx += d * (sz * sx + az * ax + bz * bx + cz * cx);
   }
   const volume = six / 6;
-  if (volume === 0) return { volume: 0, area, centroid: o, second: { xx: 0, yy: 0, zz: 0, xy: 0, yz: 0, zx: 0 } };
+  if (volume === 0) return { volume: 0, signed: 0, area, centroid: o, second: { xx: 0, yy: 0, zz: 0, xy: 0, yz: 0, zx: 0 } };
   const c = first.map((value) => value / 24 / volume) as [number, number, number];
   const sign = Math.sign(volume);
   const about = (value: number, p: number, q: number) => sign * (value / 120 - volume * p * q);
   return {
-    volume: Math.abs(volume), area, centroid: [c[0] + o[0], c[1] + o[1], c[2] + o[2]],
+    volume: Math.abs(volume), signed: volume, area, centroid: [c[0] + o[0], c[1] + o[1], c[2] + o[2]],
     second: { xx: about(second.xx, c[0], c[0]), yy: about(second.yy, c[1], c[1]), zz: about(second.zz, c[2], c[2]), xy: about(second.xy, c[0], c[1]), yz: about(second.yz, c[1], c[2]), zx: about(second.zx, c[2], c[0]) },
   };
 }

@@ -26,6 +26,15 @@ export function wrapped(around: number, across: number, at: (u: number, v: numbe
 export const torusCorners = (ring: number, tube: number, around: number, across: number): Corners =>
   wrapped(around, across, (u, v) => [(ring + tube * Math.cos(v)) * Math.cos(u), (ring + tube * Math.cos(v)) * Math.sin(u), tube * Math.sin(v)]);
 
+/** A tube about x from 0 to its length, `around` flat sides. */
+export function ringCorners(outer: number, inner: number, length: number, around: number): Corners {
+  const at = (r: number, i: number, x: number): Vec3 => [x, r * Math.cos((2 * Math.PI * (i % around)) / around), r * Math.sin((2 * Math.PI * (i % around)) / around)];
+  return Array.from({ length: around }, (_, i) => [
+    ...quad(at(outer, i, 0), at(outer, i + 1, 0), at(outer, i + 1, length), at(outer, i, length)), ...quad(at(inner, i, 0), at(inner, i, length), at(inner, i + 1, length), at(inner, i + 1, 0)),
+    ...quad(at(inner, i, length), at(outer, i, length), at(outer, i + 1, length), at(inner, i + 1, length)), ...quad(at(inner, i, 0), at(inner, i + 1, 0), at(outer, i + 1, 0), at(outer, i, 0)),
+  ]).flat();
+}
+
 /** A ball of rings and wedges. */
 export function sphereCorners(radius: number, rings: number, wedges: number): Corners {
   const at = (i: number, j: number): Vec3 => {

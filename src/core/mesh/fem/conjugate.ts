@@ -1,0 +1,45 @@
+import type { Preconditioner } from './multigrid';
+import type { Product } from './product';
+
+/** Where the solution stands. */
+export interface Progress {
+  iterations: number;
+  /** ‖r‖ over ‖f‖. */
+  residual: number;
+}
+
+const dot = (a: Float64Array, b: Float64Array): number => {
+  let sum = 0;
+  for (let at = 0; at < a.length; at++) sum += a[at]! * b[at]!;
+  return sum;
+};
+
+/**
+ * Preconditioned conjugate gradients on K u = f, u from nothing, yielding after each iteration.
+ *
+ * @param free sets what held nodes would carry to nothing
+ * @param enough says from the residual whether to stop
+ */
+export function* conjugate(product: Product, precondition: Preconditioner, free: (x: Float64Array) => void, f: Float64Array, u: Float64Array, enough: (relative: number, r: Float64Array) => boolean, most: number): Generator<Progress, Progress> {
+  const r = f.slice();
+  const size = Math.sqrt(dot(f, f));
+  const [z, p, q] = [new Float64Array(f.length), new Float64Array(f.length), new Float64Array(f.length)];
+  let rz = 0;
+  for (let iterations = 0; ; iterations++) {
+    const residual = size === 0 ? 0 : Math.sqrt(dot(r, r)) / size;
+    if (enough(residual, r) || iterations === most) return { iterations, residual };
+    yield { iterations, residual };
+    precondition(r, z);
+    const next = dot(r, z);
+    const beta = iterations === 0 ? 0 : next / rz;
+    rz = next;
+    for (let at = 0; at < p.length; at++) p[at] = z[at]! + beta * p[at]!;
+    product.apply(p, q);
+    free(q);
+    const alpha = rz / dot(p, q);
+    for (let at = 0; at < u.length; at++) {
+      u[at]! += alpha * p[at]!;
+      r[at]! -= alpha * q[at]!;
+    }
+  }
+}
