@@ -1,5 +1,6 @@
 import type { Problem } from '../errors';
 import type { FieldLabel } from './fieldLabel';
+import { PARTS_LABELS } from './partsLabels';
 import { SUSPENSION_LABELS } from './suspensionLabels';
 
 /** What every field of the document is called, and in what it is measured; `*` stands for an item's id. */
@@ -217,10 +218,7 @@ export const LABELS: Readonly<Record<string, FieldLabel>> = {
   'chassis.bodies.*.unsprung': { label: 'Moves with the wheels' },
   'chassis.cornerRadiusM': { label: 'Tightest corner at speed', quantity: 'distanceM', limits: { above: 0, to: 1000 } },
   'power.loads.*.massG': { label: 'Mass of the load', quantity: 'massG', limits: { above: 0, to: 100_000 } },
-  'parts.items.*': { label: 'Part' },
-  'parts.items.*.name': { label: 'Part' },
-  'parts.items.*.massG': { label: 'Mass of the part', quantity: 'massG', limits: { above: 0, to: 100_000 } },
-  'parts.items.*.kind': { label: 'Kind of part' },
+  ...PARTS_LABELS,
 };
 
 /** Lists of the document whose items go by their ids. */
@@ -230,7 +228,7 @@ const LISTS: ReadonlySet<string> = new Set(['surfaces', 'stages', 'shafts', 'rai
 export function labelOf(path: readonly string[]): FieldLabel {
   const direct = LABELS[path.join('.')];
   if (direct) return direct;
-  const starred = LABELS[path.map((key, index) => (index === 2 && LISTS.has(path[1]!) ? '*' : key)).join('.')];
+  const starred = LABELS[path.map((key, index) => ((index === 2 || index === 4) && LISTS.has(path[index - 1]!) ? '*' : key)).join('.')];
   return starred ?? { label: path.at(-1) ?? 'Document' };
 }
 

@@ -9,6 +9,13 @@ export const materialFigures = {
   modulusMpa: positive().max(1e6).required(),
   inPlaneStrengthMpa: positive().max(10_000).required(),
   softeningC: finite().greater(REFERENCE_C).max(2000).required(),
+  modulusRatio: positive().max(10),
+  poisson: notNegative().less(0.5),
+  interlayerStrengthMpa: positive().max(10_000),
+  interlayerShearMpa: positive().max(10_000),
+  strainAtBreakPct: positive().max(2000),
+  notchedImpactKJPerM2: positive().max(1000),
+  pricePerKg: notNegative().max(100_000),
   wearCoefficientMm3PerNm: notNegative().max(1),
 };
 

@@ -14,6 +14,7 @@ import { tyreChecks } from '../drive/tyreChecks';
 import { gearChecks } from '../gears/checks';
 import { powerChecks, supplyChecksOf } from '../power/checks';
 import { steeringEffort } from '../power/servoCheck';
+import { partChecksOf } from '../strength/checks';
 import { suspensionChecks } from '../suspension/checks';
 import type { Check, CheckDefinition, Finding, Proposal, Remedy, State, Subject, Thresholds } from './check';
 import { plain } from '../units/plain';
@@ -21,8 +22,8 @@ import { subjectOf } from './subject';
 
 export const CHECK_DEFINITIONS: readonly CheckDefinition[] = [...briefChecks, ...driveChecks, ...heatChecks, ...layoutChecks, ...gearChecks, ...toothChecks, ...jointChecks, ...shaftChecks, ...tyreChecks, ...powerChecks, ...chassisChecks, ...suspensionChecks, steeringEffort];
 
-/** The checks of every build, and those of the rails, loads and aids that this one has. */
-const definitionsOf = (document: BuildDocument): readonly CheckDefinition[] => [...CHECK_DEFINITIONS, ...supplyChecksOf(document), ...aidChecksOf(document)];
+/** The checks of every build, and those of the rails, loads, aids and parts that this one has. */
+const definitionsOf = (document: BuildDocument): readonly CheckDefinition[] => [...CHECK_DEFINITIONS, ...supplyChecksOf(document), ...aidChecksOf(document), ...partChecksOf(document)];
 
 /** Margins under which a check is tight, where the workshop sets none of its own. */
 export const DEFAULT_THRESHOLDS: Thresholds = Object.fromEntries(

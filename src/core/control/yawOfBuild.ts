@@ -1,3 +1,4 @@
+import { steeringServo } from '../power/steeringServo';
 import { USUAL_YAW_AID, type YawAid } from '../build/aids';
 import type { ChosenSurface } from '../build/brief';
 import type { BuildDocument } from '../build/document';
@@ -24,7 +25,7 @@ export interface YawTrial {
 
 /** Speed of the steering at the wheels, °/s, from the servo's data sheet at its volts. */
 export function servoRateOf(document: BuildDocument): number | undefined {
-  const servo = (document.power.loads ?? []).find(({ kind, steer }) => kind === 'servo' && steer) ?? (document.power.loads ?? []).find(({ kind }) => kind === 'servo');
+  const servo = steeringServo(document);
   const points = servo?.servo ? pointsOf(servo.servo) : [];
   const supply = servo && points.length > 0 ? supplyOf(document, 0) : undefined;
   if (!servo || !supply?.ok) return undefined;

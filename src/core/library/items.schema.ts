@@ -2,10 +2,11 @@ import Joi, { type ObjectSchema } from 'joi';
 import { compoundFigures, motorFigures, tyreFigures } from '../build/drive.schema';
 import { STAGE_KINDS } from '../build/drive';
 import { materialFigures } from '../build/material.schema';
+import { stripSchema } from '../strength/strips.schema';
 import { batteryFigures, channels, controllerFigures, loadFigures, protocol, regulatorFigures, servoFigures, transmitterFigures } from '../build/power.schema';
 import { count, identifier, notNegative, positive, share, text } from '../schema/fields';
 import { parse } from '../schema/parse';
-import { LIBRARY_KINDS, type LibraryFigures, type LibraryItem, type LibraryKind } from './items';
+import { LIBRARY_KINDS, RANGED_FIGURES, type LibraryFigures, type LibraryItem, type LibraryKind } from './items';
 
 const name = text(80).required();
 
@@ -27,7 +28,7 @@ const figuresSchemas: { readonly [K in LibraryKind]: ObjectSchema<LibraryFigures
   compound: Joi.object({ name, ...compoundFigures }),
   stage: Joi.object({ name, kind: Joi.valid(...STAGE_KINDS).required(), efficiency: share().required() }),
   gear: Joi.object({ name, role: Joi.valid('pinion', 'wheel').required(), teeth: count().max(1000).required(), moduleMm: positive().max(20).required() }),
-  material: Joi.object(materialFigures),
+  material: Joi.object({ ...materialFigures, ranges: Joi.object(Object.fromEntries(RANGED_FIGURES.map((key) => [key, Joi.array().items(positive()).length(2)]))), source: Joi.string().max(300), strips: Joi.array().items(stripSchema).max(100).unique('id') }),
   servo: Joi.object({ name, ...required(loadFigures), ...servoFigures, lowV: servoFigures.lowV.required(), lowTorqueKgcm: servoFigures.lowTorqueKgcm.required() }),
   regulator: Joi.object({ name, ...regulatorFigures, continuousA: regulatorFigures.continuousA.required() }),
   receiver: Joi.object({ name, ...required(loadFigures), protocol: protocol().required(), channels: channels().required() }),

@@ -3,6 +3,7 @@ import type { ChosenMotor, ChosenTyre, StageKind } from '../build/drive';
 import type { ChosenMaterial } from '../build/material';
 import type { ChosenBattery, ChosenController, PowerLoad, PowerRail, ServoFigures, Transmitter } from '../build/power';
 import type { GearAtHand } from '../drive/teeth';
+import { type StripTest, withOwnFigures } from '../strength/strips';
 
 export const LIBRARY_KINDS = ['motor', 'battery', 'controller', 'tyre', 'surface', 'compound', 'stage', 'gear', 'material', 'servo', 'regulator', 'receiver', 'transmitter', 'sizeClass'] as const;
 export type LibraryKind = (typeof LIBRARY_KINDS)[number];
@@ -20,13 +21,23 @@ export interface LibraryFigures {
   compound: { name: string } & Pick<ChosenTyre, 'hardFactor' | 'looseFactor'>;
   stage: { name: string; kind: StageKind; efficiency: number };
   gear: GearAtHand;
-  material: Omit<ChosenMaterial, 'libraryId'>;
+  material: LibraryMaterial;
   servo: { name: string } & Supplied & ServoFigures;
   regulator: Omit<PowerRail, 'id' | 'libraryId' | 'from'>;
   receiver: { name: string } & Supplied & Required<Pick<PowerLoad, 'protocol' | 'channels'>>;
   transmitter: Omit<Transmitter, 'libraryId'>;
   sizeClass: Omit<SizeClass, 'libraryId'>;
 }
+
+/** A material as the workshop knows it: typical figures, how far apart they are, and strips of its own that were broken. */
+export interface LibraryMaterial extends Omit<ChosenMaterial, 'libraryId'> {
+  ranges?: Readonly<Partial<Record<RangedFigure, readonly [number, number]>>>;
+  source?: string;
+  strips?: StripTest[];
+}
+
+export const RANGED_FIGURES = ['modulusMpa', 'inPlaneStrengthMpa', 'interlayerStrengthMpa'] as const;
+export type RangedFigure = (typeof RANGED_FIGURES)[number];
 
 export interface LibraryItem<K extends LibraryKind = LibraryKind> {
   id: string;
@@ -65,6 +76,11 @@ export function tyreForBuild(tyre: LibraryItem<'tyre'>, items: readonly LibraryI
     hardFactor: compound?.data.hardFactor ?? 1,
     looseFactor: compound?.data.looseFactor ?? 1,
   };
+}
+
+/** A material's figures as a build copies them, with the strengths of the workshop's own strips. */
+export function materialForBuild({ id, data: { ranges: _, source: __, strips = [], ...figures } }: LibraryItem<'material'>): ChosenMaterial {
+  return { libraryId: id, ...withOwnFigures(figures, strips) };
 }
 
 /** The gears that lie in the workshop. */

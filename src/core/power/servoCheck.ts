@@ -3,6 +3,7 @@ import type { CheckDefinition, Proposal, Subject } from '../checks/check';
 import { plain } from '../units/plain';
 import { BATTERY } from './budgetDefinition';
 import { servoOf } from './servoOfBuild';
+import { steeringServo } from './steeringServo';
 
 const STRONGER = 1.5;
 const SHORTER = 1.3;
@@ -69,17 +70,11 @@ export const steeringEffort: CheckDefinition = {
   kind: 'floor',
   tightUnder: 1.3,
   evaluate: (subject) => {
-    const servo = steeringServo(subject);
+    const servo = steeringServo(subject.document);
     return servo ? servoCheck(servo).evaluate(subject) : { missing: ['steering servo'] };
   },
   propose: (subject) => {
-    const servo = steeringServo(subject);
+    const servo = steeringServo(subject.document);
     return servo ? servoCheck(servo).propose!(subject) : [];
   },
 };
-
-/** The servo that is said to steer, else the first. */
-function steeringServo({ document: { power } }: Subject): PowerLoad | undefined {
-  const servos = (power.loads ?? []).filter(({ kind }) => kind === 'servo');
-  return servos.find(({ steer }) => steer !== undefined) ?? servos[0];
-}

@@ -1,5 +1,6 @@
 'use client';
 
+import { materialForBuild } from '@/core/library/items';
 import { USUAL_GEAR_HOURS } from '@/core/drive/toothChecks';
 import { spurStages } from '@/core/gears/stageMesh';
 import { useBuild } from '../shell/BuildContext';
@@ -32,7 +33,7 @@ export function GearBench() {
             </Group>
             {(['pinion', 'wheel'] as const).map((gear) => (
               <Group key={gear} title={named(gear === 'pinion' ? 'Pinion' : 'Wheel')}>
-                <LibraryPick kind="material" path={['drive', 'stages', id, gear, 'material']} copy={({ id: libraryId, data }) => ({ libraryId, ...data })} />
+                <LibraryPick kind="material" path={['drive', 'stages', id, gear, 'material']} copy={materialForBuild} />
                 <DocumentField path={['drive', 'stages', id, gear, 'fillFactor']} label="Filled" usual={1} />
                 <DocumentField path={['drive', 'stages', id, gear, 'shift']} label="Profile shift" usual={0} />
                 <DocumentField path={['drive', 'stages', id, gear, 'boreMm']} label="Bore" example={gear === 'pinion' ? 3.17 : 8} />

@@ -1,5 +1,6 @@
 'use client';
 
+import { materialForBuild } from '@/core/library/items';
 import { type Shaft, stageRatio } from '@/core/build/drive';
 import { PINION_JOINTS } from '@/core/build/heat';
 import { JOINT_NAMES } from '@/core/build/heatWords';
@@ -29,7 +30,7 @@ export function JointBench() {
         {stage ? <PinionFields id={stage.id} usualInterference={stage.pinion?.material ? usualInterferenceMm(stage.pinion.material) : undefined} usualLength={stage.faceWidthMm} /> : <p className="quiet">Add spur gears under Gears first.</p>}
       </Group>
       <Group title="Wheel on its hex">
-        <LibraryPick kind="material" path={['drive', 'wheelHex', 'material']} copy={({ id, data }) => ({ libraryId: id, ...data })} />
+        <LibraryPick kind="material" path={['drive', 'wheelHex', 'material']} copy={materialForBuild} />
         <DocumentField path={['drive', 'wheelHex', 'acrossFlatsMm']} label="Across flats" example={12} />
         <DocumentField path={['drive', 'wheelHex', 'lengthMm']} label="Depth" example={5} />
       </Group>
@@ -48,7 +49,7 @@ function PinionFields({ id, usualInterference, usualLength }: { id: string; usua
   const joint = document.drive.heat?.pinionJoint;
   return (
     <>
-      <LibraryPick kind="material" path={path('material')} copy={({ id: libraryId, data }) => ({ libraryId, ...data })} />
+      <LibraryPick kind="material" path={path('material')} copy={materialForBuild} />
       <DocumentField path={path('boreMm')} label="Shaft" example={3.17} />
       <DocumentField path={path('hubLengthMm')} label="Length on the shaft" usual={usualLength} />
       <DocumentField path={path('flatDepthMm')} label="Flat, depth" example={0.4} />
@@ -67,7 +68,7 @@ function ShaftFields({ shaft, title }: { shaft: Shaft; title: string }) {
   const stages = document.drive.stages.filter((stage) => stageRatio(stage) !== undefined);
   return (
     <Group title={title} aside={closed ? undefined : <button type="button" className="link" aria-label={`Take out: ${title}`} onClick={() => edit([{ path: ['drive', 'shafts', shaft.id], value: undefined }])}>take out</button>}>
-      <LibraryPick kind="material" path={path('material')} copy={({ id, data }) => ({ libraryId: id, ...data })} />
+      <LibraryPick kind="material" path={path('material')} copy={materialForBuild} />
       <DocumentField path={path('diameterMm')} label="Diameter" example={5} />
       <DocumentField path={path('boreMm')} label="Bored" usual={0} />
       {shaft.kind === 'axle' ? <DocumentField path={path('overhangMm')} example={12} /> : (

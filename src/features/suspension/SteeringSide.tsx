@@ -1,5 +1,6 @@
 'use client';
 
+import { steeringServo } from '@/core/power/steeringServo';
 import { useMemo } from 'react';
 import { linksOf } from '@/core/suspension/playOfBuild';
 import { endOf } from '@/core/suspension/endOfBuild';
@@ -18,7 +19,7 @@ export function SteeringSide({ tabs, foot }: SideProps) {
   const { document, checks, ghost } = useBuild();
   const found = useMemo(() => steeringOfBuild(document), [document]);
   const before = useMemo(() => (ghost ? steeringOfBuild(ghost.document) : undefined), [ghost]);
-  const servo = (document.power.loads ?? []).find(({ kind, steer }) => kind === 'servo' && steer) ?? (document.power.loads ?? []).find(({ kind }) => kind === 'servo');
+  const servo = steeringServo(document);
   const effort = checks.find(({ id }) => id === 'steering.effort');
   return (
     <>

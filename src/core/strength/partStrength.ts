@@ -1,0 +1,148 @@
+import type { ChosenSurface } from '../build/brief';
+import type { BuildDocument } from '../build/document';
+import type { Part, PartLoad } from '../build/parts';
+import type { WorkingStep } from '../checks/check';
+import { type Assembled, missingOf } from '../drive/runOfBuild';
+import { plain } from '../units/plain';
+import { derate } from './allowable';
+import { beamCheck } from './beam';
+import { bossCheck } from './boss';
+import { casesOfBuild } from './casesOfBuild';
+import { columnCheck } from './column';
+import { forceOf, nameOf } from './forceOnPart';
+import type { LoadCasesResult } from './loadCases';
+import { hasLayers, strengthOf } from './materialOfBuild';
+import { fillOf, sectionOfShape } from './partSection';
+import { SCREW_WORDS } from './screwWords';
+import { solidIsCurrent } from './solidOfPart';
+
+/** A load on a part and what it leaves. */
+export interface LoadedPart {
+  load: PartLoad | undefined;
+  /** Of the load, as a reader says it. */
+  called: string;
+  forceN: number;
+  how: string;
+  margin: number;
+  /** Force at which it breaks. */
+  breaksAtN: number;
+  between: boolean;
+  mode: string;
+  deflectionMm?: number;
+  /** Height, thickness or diameter for a margin of 2. */
+  heightForMargin2Mm?: number;
+  depth: 'beam' | 'column' | 'boss' | 'solid';
+  working: WorkingStep[];
+}
+
+export interface PartStrength {
+  loads: LoadedPart[];
+  /** The weakest; a current solid analysis takes the place of the beam. */
+  worst: LoadedPart;
+}
+
+/** What every load leaves of a part on one surface, or what is still needed. */
+export function partStrength(document: BuildDocument, surface: ChosenSurface | undefined, part: Part): Assembled<PartStrength> {
+  const { material, shape, loads = [], mesh } = part;
+  const solid = mesh?.solid && material && solidIsCurrent(document, surface, part) ? mesh.solid : undefined;
+  const missing = [...(material ? [] : ['material']), ...(shape || solid ? [] : [mesh?.solid ? 'a new solid analysis: something it was made from has changed' : 'dimensions']), ...(loads.length > 0 || solid ? [] : ['what acts on it'])];
+  if (missing.length > 0) return { ok: false, missing };
+  const cases = casesOfBuild(document, surface);
+  if (!cases.ok) return cases;
+  const found = shape ? loads.map((load) => loaded(part, load, cases.value)) : [];
+  const open = found.flatMap((one) => (one.ok ? [] : one.missing));
+  if (!solid && open.length > 0) return { ok: false, missing: [...new Set(open)] };
+  const list = found.flatMap((one) => (one.ok ? [one.value] : [])).sort((a, b) => a.margin - b.margin);
+  if (!solid) return { ok: true, value: { loads: list, worst: list[0]! } };
+  const pulls = mesh!.pulls ?? [];
+  const called = pulls.length === 1 ? nameOf(pulls[0]!) : 'all that pulls at it';
+  const forceN = pulls.reduce((sum, pull) => sum + (forceOf(pull, cases.value)?.forceN ?? 0), 0);
+  const whole: LoadedPart = {
+    load: undefined, called, forceN, how: `The part’s own mesh in ${solid.voxels} voxels of ${plain(solid.voxelMm)} mm.`, margin: solid.margin, breaksAtN: forceN * solid.margin, between: solid.failsBy !== 'in the layer', mode: solid.failsBy, deflectionMm: solid.moveMm, depth: 'solid',
+    working: [{ label: 'Solid analysis', formula: `${solid.voxels} voxels of ${plain(solid.voxelMm)} mm, weakest at ${solid.atMm.map((one) => plain(one)).join(', ')} mm: ${solid.failsBy}`, value: solid.margin, quantity: 'coefficient', source: 'Zienkiewicz and Taylor, The Finite Element Method' }],
+  };
+  return { ok: true, value: { loads: [whole, ...list], worst: whole } };
+}
+
+function loaded(part: Part, load: PartLoad, cases: LoadCasesResult): Assembled<LoadedPart> {
+  const { shape, material } = part;
+  const force = forceOf(load, cases);
+  const missing = [...(force ? [] : [load.from === 'own' ? 'force' : `what ${nameOf(load)} needs`])];
+  if (!force || !shape || !material) return { ok: false, missing };
+  const base = { load, called: nameOf(load), ...force };
+  switch (shape.as) {
+    case 'beam': return asBeam(part, load, base);
+    case 'column': return asColumn(part, base);
+    case 'boss': return asBoss(part, base);
+  }
+}
+
+type Base = Pick<LoadedPart, 'load' | 'called' | 'forceN' | 'how'>;
+
+const layersOf = ({ layers, material }: Part) => (material && !hasLayers(material) ? 'along' : layers);
+
+function asBeam(part: Part, load: PartLoad, base: Base): Assembled<LoadedPart> {
+  const { lengthMm, support = 'cantilever' } = part.shape!;
+  const section = sectionOfShape(part.shape!);
+  const layers = layersOf(part);
+  const missing = [...missingOf({ length: lengthMm, 'way up on the bed': layers }), ...('section' in section ? [] : section)];
+  if (!('section' in section) || missing.length > 0) return { ok: false, missing };
+  const upright = (load.bends ?? 'upright') === 'upright';
+  const about = upright ? section.upright : section.upright === 'x' ? 'y' : 'x';
+  const fill = fillOf(part, section.coreOf);
+  const found = beamCheck({ support, lengthMm: lengthMm!, load: { forceN: base.forceN }, section: section.section, bendingAbout: about, material: strengthOf(part.material!), layers: layers!, fill, ...warm(part) });
+  const bending = found.failsBy === 'bending';
+  const layered = hasLayers(part.material!);
+  return {
+    ok: true,
+    value: {
+      ...base, margin: found.margin, breaksAtN: base.forceN * found.margin, between: layered && (bending ? layers === 'across' : layers === 'along'), mode: bending ? (layers === 'across' && layered ? 'bent until the layers part' : 'bent') : 'sheared', deflectionMm: found.deflectionMm,
+      ...(upright ? { heightForMargin2Mm: found.heightForMargin2Mm } : {}), depth: 'beam',
+      working: [
+        { label: 'Moment', formula: support === 'cantilever' ? `${plain(base.forceN)} N · ${plain(lengthMm!)} mm` : `${plain(base.forceN)} N over ${plain(lengthMm!)} mm, ${support === 'simple' ? 'resting' : 'held'} at both ends`, value: found.momentNmm / 1000, quantity: 'torqueNm' },
+        { label: bending ? 'Bending stress' : 'Shear stress', formula: bending ? 'moment over the section modulus' : '1.5 · force over area', value: bending ? found.stressMpa : found.shearStressMpa, quantity: 'stressMpa', source: 'Shigley, Mechanical Engineering Design, ch. 3' },
+        { label: 'Bears', formula: `${layered ? `layers ${layers} it, ` : ''}${plain(100 * fill)} % solid${part.temperatureC === undefined ? '' : `, ${plain(100 * derate(strengthOf(part.material!), part.temperatureC))} % left of it in the warmth`}`, value: bending ? found.allowableMpa : found.shearAllowableMpa, quantity: 'stressMpa', source: 'Hankinson' },
+      ],
+    },
+  };
+}
+
+const warm = ({ temperatureC }: Part) => (temperatureC === undefined ? {} : { temperatureC });
+
+function asColumn(part: Part, base: Base): Assembled<LoadedPart> {
+  const { lengthMm, ends = 'pinned' } = part.shape!;
+  const section = sectionOfShape(part.shape!);
+  const layers = layersOf(part);
+  const missing = [...missingOf({ length: lengthMm, 'way up on the bed': layers }), ...('section' in section ? [] : section)];
+  if (!('section' in section) || missing.length > 0) return { ok: false, missing };
+  const found = columnCheck({ lengthMm: lengthMm!, section: section.section, material: strengthOf(part.material!), ends, layers: layers!, forceN: base.forceN, fill: fillOf(part, section.coreOf), ...warm(part) });
+  return {
+    ok: true,
+    value: {
+      ...base, margin: found.margin, breaksAtN: found.bucklingN, between: false, mode: found.mode === 'Euler' ? 'buckled' : 'crushed', depth: 'column',
+      working: [{ label: 'Buckles at', formula: `${plain(lengthMm!)} mm between ${ends} ends, ${found.mode}`, value: found.bucklingN, quantity: 'forceN', source: 'Shigley, Mechanical Engineering Design, ch. 4' }],
+    },
+  };
+}
+
+function asBoss(part: Part, base: Base): Assembled<LoadedPart> {
+  const { screwMm, engagementMm, wallMm, screws = 1, screwKind = 'screwInPlastic' } = part.shape!;
+  const layers = layersOf(part);
+  const missing = missingOf({ 'screw': screwMm, 'depth of the thread': engagementMm, 'wall around it': wallMm, 'way up on the bed': layers });
+  if (missing.length > 0) return { ok: false, missing };
+  const material = strengthOf(part.material!);
+  const left = derate(material, part.temperatureC);
+  const found = bossCheck({ screwMm: screwMm!, engagementMm: engagementMm!, wallMm: wallMm!, material, layers: layers === 'across' ? 'acrossAxis' : 'alongAxis', forceN: base.forceN / screws });
+  const own = found.kinds[screwKind];
+  if (!own) return { ok: false, missing: ['a screw of a standard size'] };
+  return {
+    ok: true,
+    value: {
+      ...base, margin: own.margin * left, breaksAtN: own.pullOutN * left * screws, between: hasLayers(part.material!) && layers === 'across' && screwKind !== 'throughBolt', mode: `${SCREW_WORDS[screwKind]} pulled out`, depth: 'boss',
+      working: [
+        { label: 'On each screw', formula: `${plain(base.forceN)} N over ${screws}`, value: base.forceN / screws, quantity: 'forceN' },
+        { label: 'Pulls out at', formula: `M${plain(screwMm!)}, ${plain(engagementMm!)} mm deep, ${SCREW_WORDS[screwKind]}`, value: own.pullOutN * left, quantity: 'forceN', source: 'Shigley, Mechanical Engineering Design, ch. 8; ISO 4032, ISO 7089' },
+      ],
+    },
+  };
+}
