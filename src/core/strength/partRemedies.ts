@@ -1,4 +1,4 @@
-import type { Part } from '../build/parts';
+import type { Part, PartKind } from '../build/parts';
 import type { Proposal } from '../checks/check';
 import { plain } from '../units/plain';
 import { bossCheck } from './boss';
@@ -10,8 +10,11 @@ import { TYPICAL_MATERIALS, type TypicalMaterialId } from './typicalMaterials';
 /** Materials that are proposed in place of another, from the easy to the far. */
 const TRIED: readonly TypicalMaterialId[] = ['petg', 'nylon', 'polycarbonate', 'nylonCarbon', 'aluminium'];
 const [STEP_MM, THICKER] = [0.5, 1.3];
+/** Kinds that are plates by nature. */
+const PLATES: readonly PartKind[] = ['chassis', 'brace', 'bumper', 'arm', 'shockTower', 'other'];
 const FLANGE = { height: 3, thickness: 2.4 };
 const MORE_PERIMETERS = 2;
+const WANTED_MARGIN = 2;
 const DEEPER = 1.5;
 
 /** What would help a part: turned on the bed, thicker, flanged, of another material, filled, or its screws held otherwise. */
@@ -27,12 +30,22 @@ export function partRemedies(part: Part, worst: LoadedPart): Proposal[] {
     .map((one) => ({ text: `${name} in ${TYPICAL_MATERIALS[one].name.toLowerCase()}`, patch: [{ path: at('material'), value: { libraryId: `material-${one}`, ...TYPICAL_MATERIALS[one] } }], cost: one === 'aluminium' ? 3 : 2 }));
   if (!shape || worst.depth === 'solid') return [...filled, ...others];
   if (shape.as === 'boss') return [...held(part, worst, at), ...filled, ...others];
-  return [...turned, ...thicker(part, worst, at), ...filled, ...others];
+  return [...turned, ...turnedAndThicker(part, worst, turned, at), ...thicker(part, worst, at), ...filled, ...others];
 }
 
 type At = (...keys: string[]) => string[];
 
-function thicker({ name, shape }: Part, worst: LoadedPart, at: At): Proposal[] {
+/** Where turning alone is not enough: the height that bears the load twice over with the layers along it. */
+function turnedAndThicker({ name, shape, material }: Part, worst: LoadedPart, turned: readonly Proposal[], at: At): Proposal[] {
+  const { heightMm } = shape!;
+  if (turned.length === 0 || heightMm === undefined || worst.load?.bends === 'sideways') return [];
+  const { inPlaneStrengthMpa, interlayerStrengthMpa = inPlaneStrengthMpa } = material!;
+  const along = (worst.margin * inPlaneStrengthMpa) / interlayerStrengthMpa;
+  const next = Math.ceil((heightMm * Math.sqrt(WANTED_MARGIN / along)) / STEP_MM) * STEP_MM;
+  return next <= heightMm ? [] : [{ text: `${name} turned on the bed and ${plain(next)} mm thick in place of ${plain(heightMm)}`, patch: [...turned[0]!.patch, { path: at('shape', 'heightMm'), value: next }], cost: 1 }];
+}
+
+function thicker({ name, kind, shape }: Part, worst: LoadedPart, at: At): Proposal[] {
   const { heightMm, profile, as } = shape!;
   if (heightMm === undefined) return [];
   const wanted = as === 'beam' && worst.heightForMargin2Mm !== undefined && profile !== 'flanged' ? worst.heightForMargin2Mm : heightMm * THICKER;
@@ -41,7 +54,7 @@ function thicker({ name, shape }: Part, worst: LoadedPart, at: At): Proposal[] {
   const wide = sideways ? Math.ceil((shape!.widthMm! * THICKER) / STEP_MM) * STEP_MM : 0;
   return [
     ...(sideways ? [{ text: `${name} ${plain(wide)} mm wide in place of ${plain(shape!.widthMm!)}`, patch: [{ path: at('shape', 'widthMm'), value: wide }], cost: 2 as const }] : [{ text: `${name} ${plain(next)} mm thick in place of ${plain(heightMm)}`, patch: [{ path: at('shape', 'heightMm'), value: next }], cost: 2 as const }]),
-    ...(profile === 'plate' && as === 'beam' ? [{ text: `${name} with flanges ${plain(heightMm * FLANGE.height)} mm high`, patch: [{ path: at('shape', 'profile'), value: 'flanged' }, { path: at('shape', 'wallMm'), value: FLANGE.thickness }, { path: at('shape', 'flangeMm'), value: heightMm * FLANGE.height }], cost: 2 as const }] : []),
+    ...(profile === 'plate' && as === 'beam' && PLATES.includes(kind) ? [{ text: `${name} with flanges ${plain(heightMm * FLANGE.height)} mm high`, patch: [{ path: at('shape', 'profile'), value: 'flanged' }, { path: at('shape', 'wallMm'), value: FLANGE.thickness }, { path: at('shape', 'flangeMm'), value: heightMm * FLANGE.height }], cost: 2 as const }] : []),
   ];
 }
 

@@ -20,7 +20,11 @@ describe('the demo workshop', () => {
     expect(state(documents.A, 'gears.tooth')).toMatchObject({ state: 'over', why: expect.stringContaining('landing') });
     expect(state(documents.B, 'gears.tooth').state).toBe('clear');
     // the stronger servo starves the receiver on the regulator that they share
-    expect(evaluateBuild(documents.B).filter((check) => check.state === 'over').map(({ id }) => id).sort()).toEqual(['power.load:receiver', 'power.rail:own']);
+    expect(evaluateBuild(documents.B).filter((check) => check.state === 'over').map(({ id }) => id).sort()).toEqual(['parts.carrier', 'parts.steeringArm', 'power.load:receiver', 'power.rail:own']);
+    expect(evaluateBuild(documents.B).find(({ id }) => id === 'parts.carrier')!.why).toContain('between the layers');
+    expect(state(documents.C, 'parts.carrier').state).toBe('clear');
+    expect(state(documents.C, 'parts.steeringArm').state).toBe('over');
+    expect(state(documents.D, 'parts.steeringArm').state).toBe('clear');
     expect(state(documents.C, 'power.load:receiver').state).toBe('clear');
   });
 

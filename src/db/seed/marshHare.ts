@@ -1,6 +1,7 @@
 import { type BuildDocument, emptyDocument } from '@/core/build/document';
 import type { Patch } from '@/core/build/patch';
 import type { FailureSheet } from '@/core/field/records';
+import { carrierTurned, marshHareParts, steeringArmWider } from './marshHareParts';
 import { marshHareBench, marshHareSuspension } from './marshHareSuspension';
 import { battery, controller, load, material, motor, regulator, sizeClass, surface, transmitter, tyre } from './copies';
 
@@ -78,24 +79,7 @@ export const marshHareA: BuildDocument = {
     ],
   },
   suspension: marshHareSuspension,
-  parts: {
-    items: [
-      { id: 'mainGear', name: 'Main gear, face 6 mm', kind: 'gear' },
-      { id: 'pinion', name: 'Pinion', kind: 'pinion' },
-      { id: 'bevelPair', name: 'Bevel pair', kind: 'gear' },
-      { id: 'shaft', name: 'Centre shaft', kind: 'shaft' },
-      { id: 'carrier', name: 'Rear carrier', kind: 'knuckle' },
-      { id: 'steeringArm', name: 'Steering arm', kind: 'knuckle' },
-      { id: 'frontLink', name: 'Front link', kind: 'link' },
-      { id: 'plate', name: 'Chassis plate', kind: 'chassis', massG: 120 },
-      { id: 'mount', name: 'Motor mount', kind: 'motorMount' },
-      { id: 'bumper', name: 'Bumper', kind: 'body' },
-      { id: 'servo', name: 'Steering servo', kind: 'servo' },
-      { id: 'regulator', name: 'Regulator', kind: 'regulator' },
-      { id: 'receiver', name: 'Receiver', kind: 'receiver' },
-      { id: 'controller', name: 'Controller', kind: 'controller' },
-    ],
-  },
+  parts: { items: marshHareParts },
 };
 
 /** What revision B changes: a longer ratio and a gear twice as wide, which weighs a little more. */
@@ -116,7 +100,7 @@ export const marshHareC: Patch = [
   { path: ['drive', 'heat'], value: { preset: 'grass', cruiseMps: 8, body: 'closed', ambientC: 24, pinionJoint: 'cyanoacrylate', mountMaterial: 'abs' } },
   { path: ['power', 'rails', 'servoOwn'], value: regulator('regulator-5a', 'battery', { id: 'servoOwn', name: 'Regulator of the servo' }) },
   { path: ['power', 'loads', 'servo', 'rail'], value: 'servoOwn' },
-  { path: ['parts', 'items', 'carrier', 'name'], value: 'Rear carrier, turned on the bed' },
+  ...carrierTurned,
   { path: ['suspension', 'bench'], value: marshHareBench('2026-05-09T17:00:00.000Z') },
   { path: ['chassis', 'massG'], value: 1611 },
 ];
@@ -135,6 +119,7 @@ export const marshHareD: Patch = [
   { path: ['drive', 'heat', 'pinionJoint'], value: 'flat' },
   { path: ['drive', 'heat', 'cruiseMps'], value: 7 },
   { path: ['drive', 'heat', 'readings'], value: undefined },
+  ...steeringArmWider,
   { path: ['parts', 'items', 'plate', 'name'], value: 'Chassis plate, pocketed' },
   { path: ['parts', 'items', 'plate', 'massG'], value: 96 },
   { path: ['chassis', 'massG'], value: 1550 },
