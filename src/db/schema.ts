@@ -1,5 +1,5 @@
 import { sql } from 'drizzle-orm';
-import { boolean, check, doublePrecision, foreignKey, index, integer, jsonb, pgTable, primaryKey, text, timestamp, uniqueIndex } from 'drizzle-orm/pg-core';
+import { boolean, check, customType, doublePrecision, foreignKey, index, integer, jsonb, pgTable, primaryKey, text, timestamp, uniqueIndex } from 'drizzle-orm/pg-core';
 import type { BuildDocument } from '@/core/build/document';
 import type { Attempt, Conditions, RunKind, RunPrediction } from '@/core/field/records';
 import type { LibraryFigures, LibraryKind } from '@/core/library/items';
@@ -89,6 +89,16 @@ export const libraryItems = pgTable('library_items', {
   kind: text('kind').$type<LibraryKind>().notNull(),
   data: jsonb('data').$type<LibraryFigures[LibraryKind]>().notNull(),
 }, (table) => [primaryKey({ columns: [table.workshopId, table.id] })]);
+
+const bytes = customType<{ data: Buffer }>({ dataType: () => 'bytea' });
+
+/** Files of meshes by the SHA-256 of what they hold. */
+export const meshes = pgTable('meshes', {
+  workshopId: workshopId(),
+  hash: text('hash').notNull(),
+  content: bytes('content').notNull(),
+  createdAt: moment('created_at').notNull().defaultNow(),
+}, (table) => [primaryKey({ columns: [table.workshopId, table.hash] })]);
 
 /** Writes a client may still make in the present window. */
 export const rateLimits = pgTable('rate_limits', {

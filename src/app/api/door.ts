@@ -59,12 +59,12 @@ function problemOf(error: unknown, request: Request): Response {
     : Response.json({ error: { code: 'internal', message: 'Something went wrong on the server. What you typed stays on this page.', remedy: 'try again; the server wrote a line about it to its log' } }, { status: 500 });
 }
 
-/** Text of a request, up to a size. */
-export async function bodyText(request: Request, most = LARGEST_BODY): Promise<string> {
+/** Bytes of a request, up to a size. */
+export async function bodyBytes(request: Request, most: number): Promise<Buffer> {
   const tooLarge = () => new DoorError('tooLarge', `The request is larger than ${Math.round(most / 1024 / 1024)} MB.`, { remedy: 'send less at once' });
   if (Number(request.headers.get('content-length') ?? 0) > most) throw tooLarge();
   const reader = request.body?.getReader();
-  if (!reader) return '';
+  if (!reader) return Buffer.alloc(0);
   const chunks: Uint8Array[] = [];
   let size = 0;
   for (let next = await reader.read(); !next.done; next = await reader.read()) {
@@ -75,8 +75,11 @@ export async function bodyText(request: Request, most = LARGEST_BODY): Promise<s
     }
     chunks.push(next.value);
   }
-  return Buffer.concat(chunks).toString('utf8');
+  return Buffer.concat(chunks);
 }
+
+/** Text of a request, up to a size. */
+export const bodyText = async (request: Request, most = LARGEST_BODY): Promise<string> => (await bodyBytes(request, most)).toString('utf8');
 
 /** Checked JSON of a request. */
 export async function bodyOf<T>(request: Request, schema: Schema<T>): Promise<T> {

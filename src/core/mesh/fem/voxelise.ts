@@ -48,6 +48,23 @@ export function voxelised(mesh: Mesh, grid: Grid): Solid {
   return solid;
 }
 
+/** Whether a centre lies inside two surfaces, or inside one that looks inwards. */
+export function overlaps(mesh: Mesh, grid: Grid): boolean {
+  const [nx, ny, nz] = grid.size;
+  const { start, level, turn } = crossingsOf(mesh, grid);
+  const winding = new Int16Array(nz + 1);
+  for (let column = 0; column < nx * ny; column++) {
+    winding.fill(0);
+    for (let at = start[column]!; at < start[column + 1]!; at++) winding[level[at]!]! += turn[at]!;
+    let inside = 0;
+    for (let k = 0; k < nz; k++) {
+      inside += winding[k]!;
+      if (inside < 0 || inside > 1) return true;
+    }
+  }
+  return false;
+}
+
 /** For every column of voxels the first centre above each face it passes, and whether the line goes in (1) or out (−1). */
 function crossingsOf({ vertices, triangles }: Mesh, { size: [nx, ny, nz], edgeMm, origin }: Grid): { start: Int32Array; level: Int32Array; turn: Int8Array } {
   const count = new Int32Array(nx * ny + 1);
