@@ -34,13 +34,18 @@ const NEAR = 1e-9;
  * @returns areas in mm², heights in mm
  * @throws CalcError at the mesh's field where it is broken
  */
-export function meshOrient({ mesh: text, ...how }: OrientInput): { ranked: Orientation[] } {
-  const mesh = readMesh(text);
+export function meshOrient({ mesh, ...how }: OrientInput): { ranked: Orientation[] } {
+  return { ranked: orientationsOf(readMesh(mesh), how) };
+}
+
+export type OrientHow = Omit<OrientInput, 'mesh'>;
+
+export function orientationsOf(mesh: Mesh, how: OrientHow): Orientation[] {
   const { overhangDeg = USUAL_OVERHANG_DEG, load, material } = how;
   const marginAt = load && material ? marginBy(mesh, { ...how, load, material }) : undefined;
   const found = directionsFor(mesh).map((direction): Omit<Orientation, 'why'> => ({ direction, ...onBed(mesh, direction, overhangDeg), ...(marginAt ? { weakestMargin: marginAt(direction) } : {}) }));
   found.sort((a, b) => differs(b.weakestMargin, a.weakestMargin) || differs(a.overhangAreaMm2, b.overhangAreaMm2) || differs(a.heightMm, b.heightMm));
-  return { ranked: found.map((one, index) => ({ ...one, why: index === 0 ? best(one, found, axisFor(mesh, how.axis)) : against(one, found[0]!) })) };
+  return found.map((one, index) => ({ ...one, why: index === 0 ? best(one, found, axisFor(mesh, how.axis)) : against(one, found[0]!) }));
 }
 
 /** 0 where two figures are as good as the same. */

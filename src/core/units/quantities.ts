@@ -42,6 +42,7 @@ export const QUANTITIES = {
   torqueNm: { metric: unit('Nm', 1), imperial: unit('lbf·in', 0.1129848290276167, ['in-lb']), others: [unit('mNm', 0.001), unit('Ncm', 0.01)] },
   powerW: same(unit('W', 1), [unit('kW', 1000)]),
   energyWh: same(unit('Wh', 1)),
+  energyJ: same(unit('J', 1)),
   voltageV: same(unit('V', 1), [unit('mV', 0.001)]),
   currentA: same(unit('A', 1), [unit('mA', 0.001)]),
   resistanceMilliOhm: same(unit('mΩ', 1, ['mohm', 'milliohm']), [unit('Ω', 1000, ['ohm'])]),

@@ -6,11 +6,12 @@ import { meshes } from '../schema';
 
 export const LARGEST_MESH = 50 * 1024 * 1024;
 
-/** Keeps a mesh's file under the hash of what it holds; the same again changes nothing. */
-export async function keepMesh(db: Database, workshopId: string, hash: string, content: Buffer): Promise<void> {
+/** Keeps a mesh's file under the SHA-256 of what it holds; the same again changes nothing. */
+export async function keepMesh(db: Database, workshopId: string, content: Buffer): Promise<string> {
   if (content.length === 0) throw new DoorError('malformed', 'The file is empty.', { path: 'content', remedy: 'export the part again' });
-  if (createHash('sha256').update(content).digest('hex') !== hash) throw new DoorError('malformed', 'The file is not the one that its hash names.', { path: 'hash', remedy: 'send it again' });
+  const hash = createHash('sha256').update(content).digest('hex');
   await db.insert(meshes).values({ workshopId, hash, content }).onConflictDoNothing();
+  return hash;
 }
 
 export async function meshContent(db: Database, workshopId: string, hash: string): Promise<Buffer> {

@@ -4,8 +4,10 @@ import { parse } from '@/core/schema/parse';
 import type { Database } from '../client';
 import { createBuild } from '../queries/builds';
 import { noteFailure } from '../queries/failures';
+import { keepMesh } from '../queries/meshes';
 import { openNextRevision, saveDocument } from '../queries/revisions';
 import { logRun } from '../queries/runs';
+import { DEMO_MESHES } from './demoMeshes';
 import { EXPECTED_B, EXPECTED_C, EXPECTED_D, MARSH_HARE_FAILURES, MARSH_HARE_RUNS, WHY_B, WHY_C, WHY_D } from './marshHare';
 import { marshHareDocuments, type MarshHareLetter } from './marshHareRevisions';
 import { measuredRun } from './measuredRuns';
@@ -20,6 +22,7 @@ const LATER = [
 
 /** Fills the demo workshop through the same functions that the application uses. */
 export async function seedDemo(db: Database, workshopId: string): Promise<void> {
+  for (const { content } of Object.values(DEMO_MESHES)) await keepMesh(db, workshopId, content);
   const documents = marshHareDocuments();
   await createBuild(db, workshopId, { id: 'marsh-hare', revisionId: idOf('A'), name: 'Marsh Hare', document: documents.A, createdAt: '2026-03-28T18:00:00.000Z' });
   for (const { letter, parent, why, expected, createdAt } of LATER) {

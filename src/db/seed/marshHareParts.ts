@@ -1,6 +1,7 @@
 import type { Part } from '@/core/build/parts';
 import type { Patch } from '@/core/build/patch';
 import { material } from './copies';
+import { DEMO_MESHES } from './demoMeshes';
 
 const printed = { perimeters: 6, infill: 0.5 } as const;
 
@@ -8,7 +9,7 @@ const printed = { perimeters: 6, infill: 0.5 } as const;
 const arm = (id: string, name: string): Part => ({
   id, name, kind: 'arm', material: material('petg'), layers: 'along', ...printed,
   shape: { as: 'beam', profile: 'plate', support: 'cantilever', lengthMm: 34, widthMm: 22, heightMm: 10 },
-  loads: [{ id: 'landing', from: 'landingOneWheel', bends: 'upright' }, { id: 'kerb', from: 'curbStrike', share: 0.5, bends: 'sideways' }],
+  loads: [{ id: 'landing', from: 'landingOneWheel', bends: 'upright' }, { id: 'kerb', from: 'curbStrike', share: 0.5, bends: 'sideways' }], mesh: DEMO_MESHES.arm.mesh,
 });
 
 /** The parts of revision A: the carrier stands on the bed, the steering arm is thin. */
@@ -21,11 +22,11 @@ export const marshHareParts: Part[] = [
   arm('armRear', 'Rear arm'),
   {
     id: 'carrier', name: 'Rear carrier', kind: 'carrier', material: material('petg'), layers: 'across', ...printed,
-    shape: { as: 'beam', profile: 'plate', support: 'cantilever', lengthMm: 20, widthMm: 10, heightMm: 9 }, loads: [{ id: 'landing', from: 'landingOneWheel', bends: 'upright' }],
+    shape: { as: 'beam', profile: 'plate', support: 'cantilever', lengthMm: 20, widthMm: 10, heightMm: 9 }, loads: [{ id: 'landing', from: 'landingOneWheel', bends: 'upright' }], mesh: DEMO_MESHES.carrierStanding.mesh,
   },
   {
     id: 'knuckle', name: 'Front knuckle', kind: 'knuckle', material: material('petg'), layers: 'along', perimeters: 5, infill: 1,
-    shape: { as: 'beam', profile: 'plate', support: 'cantilever', lengthMm: 16, widthMm: 12, heightMm: 10 }, loads: [{ id: 'landing', from: 'landingOneWheel', bends: 'upright' }, { id: 'kerb', from: 'curbStrike', bends: 'sideways' }],
+    shape: { as: 'beam', profile: 'plate', support: 'cantilever', lengthMm: 16, widthMm: 12, heightMm: 10 }, loads: [{ id: 'landing', from: 'landingOneWheel', bends: 'upright' }, { id: 'kerb', from: 'curbStrike', bends: 'sideways' }], mesh: DEMO_MESHES.knuckle.mesh,
   },
   {
     id: 'steeringArm', name: 'Steering arm', kind: 'steeringArm', material: material('petg'), layers: 'along', perimeters: 4, infill: 1,
@@ -36,9 +37,9 @@ export const marshHareParts: Part[] = [
   { id: 'brace', name: 'Rear brace', kind: 'brace', material: material('petg'), layers: 'along', shape: { as: 'column', profile: 'plate', ends: 'fixed', lengthMm: 90, widthMm: 10, heightMm: 5 }, loads: [{ id: 'kerb', from: 'curbStrike' }] },
   {
     id: 'plate', name: 'Chassis plate', kind: 'chassis', massG: 120, material: material('petg'), layers: 'along', perimeters: 5, infill: 1,
-    shape: { as: 'beam', profile: 'flanged', support: 'simple', lengthMm: 260, widthMm: 88, heightMm: 4, wallMm: 3, flangeMm: 14 }, loads: [{ id: 'landing', from: 'landingFourWheels', share: 0.3, bends: 'upright' }],
+    shape: { as: 'beam', profile: 'flanged', support: 'simple', lengthMm: 260, widthMm: 88, heightMm: 4, wallMm: 3, flangeMm: 14 }, loads: [{ id: 'landing', from: 'landingFourWheels', share: 0.3, bends: 'upright' }], mesh: DEMO_MESHES.plate.mesh,
   },
-  { id: 'mount', name: 'Motor mount', kind: 'motorMount', material: material('abs'), layers: 'along', temperatureC: 50, shape: { as: 'boss', screwMm: 3, engagementMm: 8, wallMm: 3, screws: 4, screwKind: 'screwInPlastic' }, loads: [{ id: 'landing', from: 'landingOneWheel' }] },
+  { id: 'mount', name: 'Motor mount', kind: 'motorMount', material: material('abs'), layers: 'along', temperatureC: 50, shape: { as: 'boss', screwMm: 3, engagementMm: 8, wallMm: 3, screws: 4, screwKind: 'screwInPlastic' }, loads: [{ id: 'landing', from: 'landingOneWheel' }], mesh: DEMO_MESHES.bracket.mesh },
   {
     id: 'bumper', name: 'Bumper', kind: 'bumper', material: material('pla'), layers: 'along', perimeters: 4, infill: 1,
     shape: { as: 'beam', profile: 'plate', support: 'simple', lengthMm: 120, widthMm: 22, heightMm: 10 }, loads: [{ id: 'kerb', from: 'curbStrike', share: 2, bends: 'upright' }],
@@ -56,6 +57,7 @@ export const carrierTurned: Patch = [
   { path: at('carrier', 'name'), value: 'Rear carrier, turned on the bed' },
   { path: at('carrier', 'layers'), value: 'along' },
   { path: at('carrier', 'shape', 'heightMm'), value: 12 },
+  { path: at('carrier', 'mesh'), value: DEMO_MESHES.carrierLying.mesh },
 ];
 
 /** The steering arm that a kerb bent in C: wider, and of a stiffer plastic. */

@@ -1,73 +1,49 @@
 'use client';
 
-import { useState } from 'react';
-import { type Part, PART_KINDS, type PartKind } from '@/core/build/parts';
-import { QuantityField } from '@/ui/QuantityField';
-import { newId } from '../api';
+import dynamic from 'next/dynamic';
+import { byUrgency } from '@/core/checks/evaluate';
+import { WorkingPanel } from '@/ui/working';
 import { useBuild } from '../shell/BuildContext';
+import { SegmentChecks } from '../shell/SegmentChecks';
+import { SurfaceSwitch } from '../shell/SurfaceSwitch';
+import { MarginChart } from './MarginChart';
+import { PartAnswer } from './PartAnswer';
+import { PartBench } from './PartBench';
+import { PartLoads } from './PartLoads';
+import { PARTS_TAB_NAMES, PARTS_TABS, usePartsTab } from './partsTab';
+import { StiffOrTough } from './StiffOrTough';
 
-const KIND_WORDS: Readonly<Partial<Record<PartKind, string>>> = { motorMount: 'motor mount' };
-const words = (kind: PartKind) => KIND_WORDS[kind] ?? kind;
+const MeshSide = dynamic(() => import('./MeshSide').then(({ MeshSide: Side }) => Side));
 
-/** The list of parts, so that failures can name them. */
+/** What breaks first, at what load, in the layers or between them, and what to do about it. */
 export function PartsPage() {
-  const { document, edit, closed, failures } = useBuild();
-  const [name, setName] = useState('');
-  const [kind, setKind] = useState<PartKind>('gear');
-  const { items } = document.parts;
-  const add = () => {
-    if (name.trim() === '') return;
-    const id = `part-${newId().slice(0, 8)}`;
-    edit([{ path: ['parts', 'items', id], value: { id, name: name.trim().slice(0, 80), kind } satisfies Part }]);
-    setName('');
-  };
+  const { document, checks } = useBuild();
+  const { tab, partId, show } = usePartsTab();
+  const own = checks.filter(({ segment }) => segment === 'parts').sort(byUrgency);
+  const weakest = own.find(({ state }) => state !== 'unknown') ?? own[0];
+  const chosenId = document.parts.items.some(({ id }) => id === partId) ? partId : (weakest?.id.slice('parts.'.length) ?? document.parts.items[0]?.id);
+  const part = document.parts.items.find(({ id }) => id === chosenId);
+  const check = own.find(({ id }) => id === `parts.${chosenId}`);
   return (
-    <main className="readings" style={{ maxWidth: 900 }}>
-      <h1 className="answer">{items.length === 0 ? 'List the parts, so that a failure can name the one that broke.' : `${items.length} parts. What breaks first is not worked out yet: it will need materials and loads.`}</h1>
-      {closed ? null : (
-        <form className="row" style={{ margin: '12px 0' }} onSubmit={(event) => { event.preventDefault(); add(); }}>
-          <input className="plainselect" aria-label="Name of the part" placeholder="e.g. Main gear" value={name} maxLength={80} onChange={(event) => setName(event.target.value)} />
-          <select className="plainselect" aria-label="Kind of part" value={kind} onChange={(event) => setKind(event.target.value as PartKind)}>{PART_KINDS.map((one) => <option key={one} value={one}>{words(one)}</option>)}</select>
-          <button type="submit" className="btn" disabled={name.trim() === ''}>Add the part</button>
-        </form>
-      )}
-      <div className="gridbox"><table className="grid slim">
-        <thead><tr><th>Part</th><th className="minor">Kind</th><th className="num">Mass</th><th className="num">Failures</th><th /></tr></thead>
-        <tbody>
-          {items.map((part) => (
-            <tr key={part.id}>
-              <td><PartName part={part} /></td>
-              <td className="minor">{words(part.kind)}</td>
-              <td className="num bare"><QuantityField label={`Mass of ${part.name}`} quantity="massG" limits={{ above: 0, to: 100_000 }} value={part.massG} disabled={closed} onChange={(massG) => edit([{ path: ['parts', 'items', part.id, 'massG'], value: massG }], `mass-${part.id}`)} /></td>
-              <td className="num">{failures.filter(({ partId }) => partId === part.id).length || ''}</td>
-              <td>{closed ? null : <button type="button" className="plain" aria-label={`Take ${part.name} out`} onClick={() => edit([{ path: ['parts', 'items', part.id], value: undefined }])}>take out</button>}</td>
-            </tr>
-          ))}
-        </tbody>
-      </table></div>
+    <main className="page readfirst">
+      <div className="bench"><PartBench part={part} onChoose={(next) => show({ partId: next })} /></div>
+      <div className="readings">
+        {part ? (
+          <div className="tabbar"><div className="tabs" role="group" aria-label="Depths of the parts">
+            {PARTS_TABS.map((one) => <button key={one} type="button" aria-pressed={tab === one} onClick={() => show({ tab: one, partId: part.id })}>{PARTS_TAB_NAMES[one]}</button>)}
+          </div></div>
+        ) : null}
+        <div className="ask"><PartAnswer weakest={weakest} />{own.length > 0 ? <SurfaceSwitch /> : null}</div>
+        {tab === 'mesh' && part ? <MeshSide key={part.id} part={part} /> : (
+          <>
+            <MarginChart checks={own} chosen={chosenId} onChoose={(next) => show({ partId: next })} />
+            {part ? <PartLoads part={part} /> : null}
+          </>
+        )}
+        {check ? <SegmentChecks segment="parts" only={[check.id]} /> : null}
+        {part && tab === 'few' ? <StiffOrTough part={part} /> : null}
+        <WorkingPanel fallback={check && check.working.length > 0 ? { title: check.title.toLowerCase(), steps: check.working } : undefined} />
+      </div>
     </main>
-  );
-}
-
-function PartName({ part }: { part: Part }) {
-  const { edit, closed, session } = useBuild();
-  const [text, setText] = useState<string>();
-  return (
-    <input
-      className="plainselect"
-      style={{ width: '100%', border: 0, background: 'none', padding: 0 }}
-      aria-label={`Name of ${part.name}`}
-      value={text ?? part.name}
-      maxLength={80}
-      disabled={closed}
-      onChange={(event) => {
-        setText(event.target.value);
-        if (event.target.value.trim() !== '') edit([{ path: ['parts', 'items', part.id, 'name'], value: event.target.value.trim() }], part.id);
-      }}
-      onBlur={() => {
-        setText(undefined);
-        session.endStep();
-      }}
-    />
   );
 }

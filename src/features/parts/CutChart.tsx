@@ -1,0 +1,39 @@
+'use client';
+
+import { useMemo } from 'react';
+import type { Part } from '@/core/build/parts';
+import { femOfPart } from '@/core/strength/solidOfPart';
+import type { Vec3 } from '@/core/vec3';
+import { formatNumber, formatText } from '@/core/units/formatQuantity';
+import { LineChart } from '@/ui/charts/LineChart';
+import { useReader } from '@/ui/reader';
+import { useBuild } from '../shell/BuildContext';
+import { useWorked } from '../shell/useWorked';
+import { cutOf } from './cut';
+import { partsWorker } from './partsClient';
+
+/** The part cut across its length: stress at every station against what the layers bear there. */
+export function CutChart({ part, bounds, meshReady }: { part: Part; bounds: { min: Vec3; max: Vec3 }; meshReady: string }) {
+  const { document, surface } = useBuild();
+  const { reader } = useReader();
+  const cut = useMemo(() => cutOf(part, femOfPart(document, surface, part), bounds), [document, surface, part, bounds]);
+  const found = useWorked(cut ? () => partsWorker().sections(meshReady, cut) : undefined, [cut, meshReady]);
+  if (!cut) return null;
+  if (found.refused) return <p className="note">Not cut: it {found.refused.message}.</p>;
+  if (!found.value) return null;
+  const { series, weakest, notes } = found.value;
+  const stress = series.stressMpa.map(Math.abs);
+  const allowable = series.allowableMpa[0]!;
+  const from = series.atMm[0]!;
+  const xs = series.atMm.map((one) => one - from);
+  return (
+    <div style={{ opacity: found.stale ? 0.5 : 1 }}>
+      <LineChart
+        title={`Cut across its length: bending stress along ${String(cut.axis)}`} testId="cuts" xQuantity="lengthMm" yQuantity="stressMpa" width={560} height={210} xMax={xs.at(-1)!} yMax={1.15 * Math.max(allowable, ...stress)}
+        lines={[{ id: 'stress', label: 'stress', style: 'predicted', xs, ys: stress, labelAt: 0.5 }]} levels={[{ y: allowable, label: 'what its layers bear' }]}
+        summary={`The weakest cut lies at ${weakest.atMm.toFixed(1)} mm with a margin of ${weakest.margin.toFixed(2)}.`}
+      />
+      <p style={{ fontSize: 13 }} data-testid="cut-says">As a beam it is weakest at {formatText(weakest.atMm, 'lengthMm', reader)} along {String(cut.axis)}: margin {formatNumber(weakest.margin, reader.locale, 3)}, without what corners and holes add. {notes.join(' ')}</p>
+    </div>
+  );
+}

@@ -1,0 +1,45 @@
+'use client';
+
+import { useState } from 'react';
+import type { Part } from '@/core/build/parts';
+import { formatText } from '@/core/units/formatQuantity';
+import { useReader } from '@/ui/reader';
+import type { SeenMesh } from '@/workers/parts.worker';
+import { sentenceOf } from '../api';
+import { useBuild } from '../shell/BuildContext';
+import { fileOf, keepFile, partsWorker } from './partsClient';
+
+/** What ails the mesh, each in a sentence, with the unit asked or the repair offered. */
+export function MeshHealth({ part, seen: { ailments, units } }: { part: Part; seen: SeenMesh }) {
+  const { edit, closed } = useBuild();
+  const { reader } = useReader();
+  const [done, setDone] = useState<string>();
+  const mesh = part.mesh!;
+  const at = ['parts', 'items', part.id, 'mesh'];
+  const sized = ailments.some(({ what }) => what === 'small' || what === 'large');
+  const repair = async () => {
+    try {
+      const found = await partsWorker().repair(await fileOf(mesh.hash), mesh.name);
+      if ('refused' in found) return setDone(`Not mended: it ${found.refused.message}.`);
+      if (found.left.some(({ mendable, what }) => mendable || what === 'crossing' || what === 'flat')) return setDone(`Not mended: ${found.left[0]!.text}`);
+      const hash = await keepFile(new Uint8Array(found.stl));
+      edit([{ path: at, value: { ...mesh, hash, name: `${mesh.name.replace(/\.\w+$/, '').slice(-100)}-mended.stl` } }]);
+      setDone(found.done.join(' '));
+    } catch (error) {
+      setDone(`Not mended: ${sentenceOf(error)}`);
+    }
+  };
+  return (
+    <>
+      {ailments.map(({ what, text, mendable }) => (
+        <div key={what} className="note bad" role="alert">{text}{mendable && !closed ? <> <button type="button" className="btn" onClick={() => void repair()}>Mend it</button></> : null}</div>
+      ))}
+      {sized && !closed ? (
+        <div className="row" role="group" aria-label="Unit of the file">In which unit was it written?
+          {units.map(({ unitMm, name, longestMm }) => <button key={name} type="button" className="btn" aria-pressed={mesh.unitMm === unitMm} onClick={() => edit([{ path: at, value: { ...mesh, unitMm, voxelMm: undefined, held: undefined, pulls: undefined, solid: undefined } }])}>{name}: {formatText(longestMm, 'lengthMm', reader)}</button>)}
+        </div>
+      ) : null}
+      {done ? <p className="note" role="status">{done}</p> : null}
+    </>
+  );
+}

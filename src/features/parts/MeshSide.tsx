@@ -1,0 +1,67 @@
+'use client';
+
+import dynamic from 'next/dynamic';
+import { useState } from 'react';
+import type { Part, PartBox, PartPull } from '@/core/build/parts';
+import type { MeshFace } from '@/core/mesh/faces';
+import { scale, type Vec3 } from '@/core/vec3';
+import { formatText } from '@/core/units/formatQuantity';
+import { useReader } from '@/ui/reader';
+import { newId } from '../api';
+import { useBuild } from '../shell/BuildContext';
+import { CutChart } from './CutChart';
+import { Faces } from './Faces';
+import { Held } from './Held';
+import { MeshDrop } from './MeshDrop';
+import { MeshHealth } from './MeshHealth';
+import { Orientations } from './Orientations';
+import { SolidRun } from './SolidRun';
+import { meshKey, useMesh } from './useMesh';
+import { useSolid } from './useSolid';
+
+const PartScene = dynamic(() => import('./PartScene').then(({ PartScene: Scene }) => Scene), { ssr: false });
+
+/** Boxes reach this far beyond the face that was clicked, mm. */
+const REACH_MM = 0.3;
+
+/** A part from its own mesh: held and pulled by its faces, cut, turned on the bed, solved as a solid. */
+export function MeshSide({ part }: { part: Part }) {
+  const { document, surface, edit, closed } = useBuild();
+  const { reader } = useReader();
+  const { seen, problem } = useMesh(part.mesh);
+  const solid = useSolid(document, surface, part);
+  const [mode, setMode] = useState<'hold' | 'pull'>('hold');
+  const mesh = part.mesh;
+  if (!mesh) return <MeshDrop part={part} />;
+  const at = (...keys: string[]) => ['parts', 'items', part.id, 'mesh', ...keys];
+  const place = (face: MeshFace, as: 'hold' | 'pull') => {
+    if (closed) return;
+    const box: PartBox = { id: `box-${newId().slice(0, 8)}`, min: face.min.map((one) => one - REACH_MM) as unknown as Vec3, max: face.max.map((one) => one + REACH_MM) as unknown as Vec3 };
+    if (as === 'hold') edit([{ path: at('held'), value: [...(mesh.held ?? []), box] }]);
+    else edit([{ path: at('pulls'), value: [...(mesh.pulls ?? []), { ...box, from: 'landingOneWheel', direction: inwards(face.normal) } satisfies PartPull] }]);
+  };
+  return (
+    <>
+      {problem ? <p className="note bad" role="alert">{problem}</p> : null}
+      {seen ? (
+        <p className="quiet" style={{ fontSize: 13 }} data-testid="mesh-facts">{mesh.name}: {seen.measure.triangles.toLocaleString(reader.locale)} triangles, {([0, 1, 2] as const).map((axis) => formatText(seen.measure.boundsMm.max[axis] - seen.measure.boundsMm.min[axis], 'lengthMm', reader)).join(' × ')}, {formatText((seen.measure.volumeMm3 / 1000) * (part.material?.densityGPerCm3 ?? 1.24), 'massG', reader)} solid.</p>
+      ) : problem ? null : <p className="quiet">Reading the mesh…</p>}
+      {seen ? <MeshHealth part={part} seen={seen} /> : null}
+      {seen && seen.ailments.length === 0 ? (
+        <>
+          <PartScene seen={seen} mesh={mesh} solved={solid.solved} mode={mode} onMode={closed ? undefined : setMode} onFace={(face) => place(seen.faces.faces[face]!, mode)} />
+          <SolidRun part={part} solid={solid} meshReady={meshKey(mesh)} />
+          <div className="charts">
+            <Held part={part} />
+            <Faces faces={seen.faces.faces} locked={closed} onPlace={place} />
+          </div>
+          <CutChart part={part} bounds={seen.measure.boundsMm} meshReady={meshKey(mesh)} />
+          <Orientations part={part} seen={seen} meshReady={meshKey(mesh)} />
+        </>
+      ) : null}
+      <MeshDrop part={part} again />
+    </>
+  );
+}
+
+const inwards = (normal: Vec3): Vec3 => (normal.every((one) => one === 0) ? [0, 0, 1] : (scale(normal, -1).map((one) => (Math.abs(one) < 1e-9 ? 0 : one)) as unknown as Vec3));

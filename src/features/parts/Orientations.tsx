@@ -1,0 +1,93 @@
+'use client';
+
+import { polygonHull } from 'd3-polygon';
+import { useMemo } from 'react';
+import type { Part } from '@/core/build/parts';
+import { femOfPart } from '@/core/strength/solidOfPart';
+import { formatNumber, formatText } from '@/core/units/formatQuantity';
+import { cross, dot, unit, type Vec3 } from '@/core/vec3';
+import { useReader } from '@/ui/reader';
+import type { SeenMesh } from '@/workers/parts.worker';
+import { useBuild } from '../shell/BuildContext';
+import { useWorked } from '../shell/useWorked';
+import { cutOf } from './cut';
+import { partsWorker } from './partsClient';
+
+const [SHOWN, ACROSS, SAME] = [6, 0.7, 0.9999];
+
+/** Ways up on the bed, the strongest first, each with its outline and layers; taking one turns the part's layers everywhere. */
+export function Orientations({ part, seen, meshReady }: { part: Part; seen: SeenMesh; meshReady: string }) {
+  const { document, surface, edit, closed } = useBuild();
+  const { reader } = useReader();
+  const bounds = seen.measure.boundsMm;
+  const cut = useMemo(() => cutOf(part, femOfPart(document, surface, part), bounds), [document, surface, part, bounds]);
+  const { load, material, axis, heldEnd } = cut ?? {};
+  const how = useMemo(() => (load && material ? { load, material, ...(axis ? { axis } : {}), ...(heldEnd ? { heldEnd } : {}) } : {}), [load, material, axis, heldEnd]);
+  const key = JSON.stringify(how);
+  const found = useWorked(async () => {
+    const answer = await partsWorker().orient(meshReady, how);
+    return 'refused' in answer ? answer : { list: answer };
+  }, [key, meshReady]);
+  if (!found.value) return null;
+  const { up } = part.mesh!;
+  const sizes = ([0, 1, 2] as const).map((one) => bounds.max[one] - bounds.min[one]);
+  const long = sizes.indexOf(Math.max(...sizes));
+  const take = (direction: Vec3) => edit([{ path: ['parts', 'items', part.id, 'mesh', 'up'], value: direction }, { path: ['parts', 'items', part.id, 'layers'], value: Math.abs(unit(direction)[long]!) > ACROSS ? 'across' : 'along' }]);
+  const present = found.value.list.find(({ direction }) => dot(unit(direction), unit(up)) > SAME);
+  const shown = found.value.list.slice(0, SHOWN);
+  const listed = present && !shown.includes(present) ? [...shown.slice(0, SHOWN - 1), present] : shown;
+  return (
+    <section aria-label="Ways up on the bed" style={{ marginTop: 12 }}>
+      <p className="cap"><span>Ways up on the bed{load ? ', the strongest first' : ': give it a load to know the strongest'}</span></p>
+      <div className="ways">
+        {listed.map((one, index) => {
+          const now = one === present;
+          return (
+            <div key={one.direction.join()} className="way" data-now={now} data-testid="way">
+              <Outline positions={seen.positions} up={one.direction} />
+              <div>
+                <b>{index + 1}.</b> {one.weakestMargin === undefined ? null : <b>margin {formatNumber(one.weakestMargin, reader.locale, 3)}</b>} {formatText(one.heightMm, 'lengthMm', reader)} high, {formatText(one.overhangAreaMm2, 'areaMm2', reader)} to support. <span className="quiet">{one.why}</span>{' '}
+                {now ? <b>as it is</b> : closed ? null : <button type="button" className="link" aria-label={`Take way ${index + 1}`} onClick={() => take(one.direction)}>take it</button>}
+              </div>
+            </div>
+          );
+        })}
+      </div>
+    </section>
+  );
+}
+
+const [SIDE, PAD, LAYERS, MOST_POINTS] = [84, 6, 9, 3000];
+
+/** The outline from the side that shows most, with lines for the layers. */
+function Outline({ positions, up }: { positions: Float32Array; up: Vec3 }) {
+  const hull = useMemo(() => {
+    const b = unit(up);
+    const side = unit(cross(b, Math.abs(b[0]) < 0.9 ? [1, 0, 0] : [0, 1, 0]));
+    const step = 3 * Math.max(1, Math.floor(positions.length / 3 / MOST_POINTS));
+    const points: [number, number][] = [];
+    for (let at = 0; at < positions.length; at += step) {
+      const p: Vec3 = [positions[at]!, positions[at + 1]!, positions[at + 2]!];
+      points.push([dot(p, side), -dot(p, b)]);
+    }
+    return polygonHull(points) ?? [];
+  }, [positions, up]);
+  if (hull.length === 0) return null;
+  const [xs, ys] = [hull.map(([x]) => x), hull.map(([, y]) => y)];
+  const [left, top] = [Math.min(...xs), Math.min(...ys)];
+  const most = Math.max(Math.max(...xs) - left, Math.max(...ys) - top, 1e-9);
+  const k = (SIDE - 2 * PAD) / most;
+  const bottom = PAD + (Math.max(...ys) - top) * k;
+  const drop = SIDE - PAD - bottom;
+  const path = `M${hull.map(([x, y]) => `${PAD + (x - left) * k},${PAD + (y - top) * k + drop}`).join('L')}Z`;
+  const id = `outline-${path.length}-${Math.round(hull[0]![0] * 1000)}-${Math.round(hull[0]![1] * 1000)}`;
+  const high = bottom - PAD;
+  return (
+    <svg width={SIDE} height={SIDE} viewBox={`0 0 ${SIDE} ${SIDE}`} aria-hidden="true">
+      <defs><clipPath id={id}><path d={path} /></clipPath></defs>
+      <path d={path} fill="var(--sheet)" stroke="var(--ink)" strokeWidth="1.4" />
+      <g clipPath={`url(#${id})`}>{Array.from({ length: LAYERS }, (_, at) => <line key={at} x1={0} x2={SIDE} y1={SIDE - PAD - ((at + 0.5) * high) / LAYERS} y2={SIDE - PAD - ((at + 0.5) * high) / LAYERS} stroke="var(--moss)" strokeWidth="0.8" />)}</g>
+      <line x1={2} x2={SIDE - 2} y1={SIDE - PAD} y2={SIDE - PAD} stroke="var(--ink)" strokeWidth="2" />
+    </svg>
+  );
+}

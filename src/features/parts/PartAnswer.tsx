@@ -1,0 +1,29 @@
+import type { Check } from '@/core/checks/check';
+import { partStrength } from '@/core/strength/partStrength';
+import { formatNumber, formatText } from '@/core/units/formatQuantity';
+import { useReader } from '@/ui/reader';
+import { useBuild } from '../shell/BuildContext';
+import { CheckFigure } from '../shell/CheckFigure';
+
+const MOST_REMEDIES = 2;
+
+/** The part that breaks first, at what load and how, with the two best remedies. */
+export function PartAnswer({ weakest }: { weakest: Check | undefined }) {
+  const { document, surface } = useBuild();
+  const { reader } = useReader();
+  const { items } = document.parts;
+  if (!weakest) return <h1 className="answer">{items.length === 0 ? 'List the parts, so that a failure can name the one that broke and the page can say which breaks first.' : `${items.length} parts, none that carries anything yet.`}</h1>;
+  const part = items.find(({ id }) => `parts.${id}` === weakest.id);
+  const found = part ? partStrength(document, surface, part) : undefined;
+  if (!part || !found?.ok) return <h1 className="answer">What breaks first is not worked out yet: {weakest.title.toLowerCase()} needs {(found && !found.ok ? found.missing : weakest.missing).join(', ')}.</h1>;
+  const { worst } = found.value;
+  const holds = worst.margin >= 1;
+  const remedies = weakest.remedies.slice(0, MOST_REMEDIES);
+  const force = (value: number) => formatText(value, 'forceN', reader);
+  return (
+    <h1 className="answer">
+      <span data-testid="weakest">{part.name}</span> breaks first: {worst.called} asks {force(worst.forceN)}, it bears <CheckFigure check={weakest.id} title={part.name.toLowerCase()} tone={holds ? '' : 'over'}>{force(worst.breaksAtN)}</CheckFigure>, {formatNumber(worst.margin, reader.locale, 3)} times that, and goes {worst.between ? 'between the layers' : 'in the material'}.
+      {remedies.length > 0 ? <span className="quiet"> {remedies.map(({ text, effect }) => `${text}: ${effect.replace('margin ', '')}`).join('. ')}.</span> : null}
+    </h1>
+  );
+}

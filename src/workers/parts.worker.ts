@@ -1,0 +1,113 @@
+import { expose, transfer } from 'comlink';
+import { CalcError } from '@/core/errors';
+import { type Ailment, ailmentsOf, inMm, repaired, unitsFor } from '@/core/mesh/health';
+import { facesOf, type MeshFaces } from '@/core/mesh/faces';
+import { type FemResult, type FemSettings, type FemSolution, solvedSolid } from '@/core/mesh/fem/fem';
+import { type FemSurface, surfaceOf } from '@/core/mesh/fem/surface';
+import { type MeasureResult, measureMesh } from '@/core/mesh/measure';
+import type { Mesh } from '@/core/mesh/mesh';
+import { type Orientation, orientationsOf, type OrientHow } from '@/core/mesh/orient';
+import { read3mf } from '@/core/mesh/read3mf';
+import { readObj } from '@/core/mesh/readObj';
+import { readStl } from '@/core/mesh/readStl';
+import { type SectionsResult, sectionsOf } from '@/core/mesh/sections';
+import { writeStl } from '@/core/mesh/writeStl';
+import { type Refusal, refusalOf, told } from './refusal';
+
+/** A mesh as a picture and a page need it. */
+export interface SeenMesh {
+  /** Corners of each triangle, mm. */
+  positions: Float32Array;
+  measure: MeasureResult;
+  ailments: Ailment[];
+  units: ReturnType<typeof unitsFor>;
+  faces: MeshFaces;
+}
+
+export interface Solved {
+  result: FemResult;
+  surface: FemSurface;
+}
+
+/** The last mesh that was read stays here, so that the page need not send it again. */
+let held: { key: string; mesh: Mesh } | undefined;
+let latest = 0;
+
+function readFile(bytes: Uint8Array, name: string): Mesh {
+  const kind = name.toLowerCase().split('.').at(-1);
+  if (kind === '3mf' || (bytes[0] === 0x50 && bytes[1] === 0x4b)) return read3mf(bytes, 'file');
+  if (kind === 'obj') return readObj(new TextDecoder().decode(bytes), 'file');
+  if (kind === 'stl') return readStl(bytes, 'file');
+  throw new CalcError('file', `is no mesh that is known here: ${name.slice(-20)}`, 'drop an STL, a 3MF or an OBJ');
+}
+
+function seen(mesh: Mesh, unitMm: number): SeenMesh {
+  const scaled = inMm(mesh, unitMm);
+  const { vertices, triangles } = scaled;
+  const positions = new Float32Array(3 * triangles.length);
+  for (let at = 0; at < triangles.length; at++) for (let axis = 0; axis < 3; axis++) positions[3 * at + axis] = vertices[3 * triangles[at]! + axis]!;
+  const found: SeenMesh = { positions, measure: measureMesh(scaled, {}), ailments: ailmentsOf(scaled), units: unitsFor(mesh), faces: facesOf(scaled) };
+  return transfer(found, [positions.buffer]);
+}
+
+const meshOf = (key: string): Mesh => {
+  if (held?.key !== key) throw new CalcError('mesh', 'has to be read again', 'load the page again');
+  return held.mesh;
+};
+
+const BREATH_MS = 60;
+const breath = () => new Promise<void>((resume) => setTimeout(resume, 0));
+
+const api = {
+  /** Reads a file and keeps its mesh under a key. */
+  read: (key: string, bytes: Uint8Array, name: string, unitMm: number): SeenMesh | Refusal => told(() => {
+    const mesh = readFile(bytes, name);
+    held = { key, mesh: inMm(mesh, unitMm) };
+    return seen(mesh, unitMm);
+  }),
+
+  /** A file mended, as binary STL in millimetres. */
+  repair: (bytes: Uint8Array, name: string): { stl: Uint8Array; done: string[]; left: Ailment[] } | Refusal => told(() => {
+    const { mesh, done, left } = repaired(readFile(bytes, name));
+    return { stl: writeStl(mesh), done, left };
+  }),
+
+  orient: (key: string, how: OrientHow): Orientation[] | Refusal => told(() => orientationsOf(meshOf(key), how)),
+
+  sections: (key: string, how: Parameters<typeof sectionsOf>[1]): SectionsResult | Refusal => told(() => sectionsOf(meshOf(key), how)),
+
+  /** `report` gets iterations and what is left, a share of what pulls. */
+  async solve(key: string, settings: FemSettings, report: (iterations: number, residual: number) => Promise<void>): Promise<Solved | Refusal | undefined> {
+    const mine = ++latest;
+    try {
+      const work = solvedSolid(meshOf(key), settings);
+      let since = performance.now();
+      let solution: FemSolution | undefined;
+      for (;;) {
+        const step = work.next();
+        if (step.done) {
+          solution = step.value;
+          break;
+        }
+        if (performance.now() - since < BREATH_MS) continue;
+        await report(step.value.iterations, step.value.residual);
+        await breath();
+        if (mine !== latest) return undefined;
+        since = performance.now();
+      }
+      const surface = surfaceOf(solution);
+      return transfer({ result: solution.result, surface }, [surface.positions.buffer, surface.moves.buffer, surface.margins.buffer, surface.criteria.buffer, surface.index.buffer]);
+    } catch (error) {
+      if (!(error instanceof CalcError)) throw error;
+      return refusalOf(error);
+    }
+  },
+
+  cancel: () => {
+    latest++;
+  },
+};
+
+export type PartsWorker = typeof api;
+
+expose(api);
