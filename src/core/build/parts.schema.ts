@@ -40,7 +40,7 @@ const meshSchema = Joi.object<PartMesh>({
   pulls: Joi.array().items(Joi.object({ ...box, from: from(), share: positive().max(10), forceN: force(), direction: point().required() })).max(50).unique('id'),
   voxelMm: positive().max(50),
   solid: Joi.object({
-    of: text(16).required(), ...solved, failsBy: Joi.valid('in the layer', 'layers pulled apart', 'layers sheared').required(), atMm: point().required(), voxels: count().required(),
+    of: text(16).required(), shape: text(16).required(), beam: positive(), ...solved, failsBy: Joi.valid('in the layer', 'layers pulled apart', 'layers sheared').required(), atMm: point().required(), voxels: count().required(),
     finer: Joi.object(solved),
   }),
 });

@@ -100,9 +100,12 @@ export interface PartMesh {
   solid?: SolidResult;
 }
 
-/** The last solid analysis; `of` marks what it was made from. */
+/** The last solid analysis; `of` marks all that it was made from, `shape` the mesh with its holds and pulls. */
 export interface SolidResult {
   of: string;
+  shape: string;
+  /** Margin from the few dimensions at the same time. */
+  beam?: number;
   margin: number;
   failsBy: 'in the layer' | 'layers pulled apart' | 'layers sheared';
   atMm: Vec3;

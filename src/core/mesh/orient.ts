@@ -4,7 +4,7 @@ import { cross, dot, lengthOf, subtract, unit, type Vec3 } from '../vec3';
 import { boundsOf, onBed } from './measure';
 import type { Mesh } from './mesh';
 import { readMesh } from './readMesh';
-import { axisOf, NOT_LOADED, sectionsOf, type SectionsInput } from './sections';
+import { axisOf, NOT_LOADED, sectionsOf, type SectionsHow, type SectionsInput } from './sections';
 
 export interface OrientInput extends Partial<Omit<SectionsInput, 'mesh' | 'stations' | 'buildDirection'>> {
   mesh: SectionsInput['mesh'];
@@ -38,7 +38,7 @@ export function meshOrient({ mesh, ...how }: OrientInput): { ranked: Orientation
   return { ranked: orientationsOf(readMesh(mesh), how) };
 }
 
-export type OrientHow = Omit<OrientInput, 'mesh'>;
+export type OrientHow = Omit<OrientInput, 'mesh'> & Pick<SectionsHow, 'holdAtMm'>;
 
 export function orientationsOf(mesh: Mesh, how: OrientHow): Orientation[] {
   const { overhangDeg = USUAL_OVERHANG_DEG, load, material } = how;
@@ -63,9 +63,9 @@ function longestSide(mesh: Mesh): Vec3 {
 }
 
 /** Stresses do not turn with the layers, only what they may reach. */
-function marginBy(mesh: Mesh, how: Omit<OrientInput, 'mesh'> & Pick<SectionsInput, 'load' | 'material'>): (direction: Vec3) => number {
+function marginBy(mesh: Mesh, how: OrientHow & Pick<SectionsInput, 'load' | 'material'>): (direction: Vec3) => number {
   const axis = axisFor(mesh, how.axis);
-  const { series } = sectionsOf(mesh, { axis, load: how.load, material: how.material, ...(how.heldEnd ? { heldEnd: how.heldEnd } : {}) });
+  const { series } = sectionsOf(mesh, { axis, load: how.load, material: how.material, ...(how.heldEnd ? { heldEnd: how.heldEnd } : {}), ...(how.holdAtMm === undefined ? {} : { holdAtMm: how.holdAtMm }) });
   const worst = Math.max(...series.stressMpa.map(Math.abs));
   const state = { ...(how.fill === undefined ? {} : { fill: how.fill }), ...(how.temperatureC === undefined ? {} : { temperatureC: how.temperatureC }) };
   return (direction) => (worst === 0 ? NOT_LOADED : Math.min(NOT_LOADED, allowableMpa(how.material, Math.acos(Math.min(1, Math.abs(dot(axis, direction)))), state) / worst));

@@ -58,7 +58,10 @@ export function meshSections({ mesh, ...how }: SectionsInput): SectionsResult {
   return sectionsOf(readMesh(mesh), how);
 }
 
-export function sectionsOf(mesh: Mesh, { axis, stations = USUAL_STATIONS, load, heldEnd, material, buildDirection = [0, 0, 1], fill, temperatureC }: Omit<SectionsInput, 'mesh'>): SectionsResult {
+/** How a mesh is cut; `holdAtMm` is where along the axis it is held, beyond which nothing is carried. */
+export type SectionsHow = Omit<SectionsInput, 'mesh'> & { holdAtMm?: number };
+
+export function sectionsOf(mesh: Mesh, { axis, stations = USUAL_STATIONS, load, heldEnd, holdAtMm, material, buildDirection = [0, 0, 1], fill, temperatureC }: SectionsHow): SectionsResult {
   const a = axisOf(axis);
   const cuts = cutAlong(mesh, a, stations);
   const loadAt = dot(a, load.atMm);
@@ -72,7 +75,8 @@ export function sectionsOf(mesh: Mesh, { axis, stations = USUAL_STATIONS, load, 
   let [torsion, gaps] = [0, 0];
   for (const cut of cuts.sections) {
     const empty = cut.area <= NO_SECTION * most;
-    const carries = held === 'min' ? cut.at < loadAt : cut.at > loadAt;
+    const free = holdAtMm === undefined || (held === 'min' ? cut.at > holdAtMm : cut.at < holdAtMm);
+    const carries = free && (held === 'min' ? cut.at < loadAt : cut.at > loadAt);
     if (empty) gaps++;
     const found = empty || !carries ? { stress: 0, shear: 0, torsion: 0 } : stressed(cut, cuts.basis, n, load);
     torsion = Math.max(torsion, found.torsion);

@@ -6,6 +6,7 @@ import { car, surface } from '../fixtures/car';
 import { GRAVITY } from '../constants';
 import { casesOfBuild } from './casesOfBuild';
 import { fillOf, sectionOfShape } from './partSection';
+import { shapeMark, solidMark } from './solidOfPart';
 import { partStrength } from './partStrength';
 import { TYPICAL_MATERIALS } from './typicalMaterials';
 
@@ -123,5 +124,33 @@ describe('the checks', () => {
 
   it('leave parts that carry nothing alone', () => {
     expect(checks(withParts({ id: 's', name: 'Servo', kind: 'servo' }, { id: 'g', name: 'Gear', kind: 'gear' }))).toEqual([]);
+  });
+});
+
+describe('a solid analysis', () => {
+  const meshed: Part = { ...arm, layers: 'along', mesh: { hash: 'a'.repeat(64), name: 'arm.stl', unitMm: 1, up: [0, 0, 1], held: [{ id: 'h', min: [0, 0, 0], max: [0, 8, 8] }], pulls: [{ id: 'p', min: [40, 0, 0], max: [40, 8, 8], from: 'landingOneWheel', direction: [0, 0, 1] }] } };
+  const beam = strength(meshed).worst.margin;
+  const solved: Part = { ...meshed, mesh: { ...meshed.mesh!, solid: { of: solidMark(withParts(meshed), grass, meshed)!, shape: shapeMark(meshed), beam, margin: 0.8 * beam, failsBy: 'layers sheared', atMm: [1, 2, 3], moveMm: 1, voxelMm: 1, voxels: 1000 } } };
+
+  it('takes the place of the beam while nothing has changed', () => {
+    const { worst } = strength(solved);
+    expect(worst).toMatchObject({ depth: 'solid', between: true, margin: 0.8 * beam });
+    expect(worst.breaksAtN).toBeCloseTo(0.8 * beam * ONE_WHEEL_N, 9);
+  });
+
+  it('is stale after a change, and leaves what its corners cost as an estimate', () => {
+    const weaker: Part = { ...solved, material: { ...TYPICAL_MATERIALS.pla } };
+    const { mesh: _, ...bare } = weaker;
+    const { worst } = strength(weaker);
+    expect(worst.depth).toBe('beam');
+    expect(worst.margin).toBeCloseTo(0.8 * strength(bare).worst.margin, 9);
+    expect(worst.how).toContain('solve it again');
+  });
+
+  it('says nothing about another mesh', () => {
+    const other: Part = { ...solved, mesh: { ...solved.mesh!, hash: 'b'.repeat(64) } };
+    expect(strength(other).worst.margin).toBeCloseTo(beam, 9);
+    const { shape: _, ...noShape } = other;
+    expect(partStrength(withParts(noShape), grass, noShape)).toEqual({ ok: false, missing: ['a new solid analysis: something it was made from has changed'] });
   });
 });

@@ -14,7 +14,7 @@ import type { LoadCasesResult } from './loadCases';
 import { hasLayers, strengthOf } from './materialOfBuild';
 import { fillOf, sectionOfShape } from './partSection';
 import { SCREW_WORDS } from './screwWords';
-import { solidIsCurrent } from './solidOfPart';
+import { shapeMark, solidIsCurrent } from './solidOfPart';
 
 /** A load on a part and what it leaves. */
 export interface LoadedPart {
@@ -52,13 +52,13 @@ export function partStrength(document: BuildDocument, surface: ChosenSurface | u
   const found = shape ? loads.map((load) => loaded(part, load, cases.value)) : [];
   const open = found.flatMap((one) => (one.ok ? [] : one.missing));
   if (!solid && open.length > 0) return { ok: false, missing: [...new Set(open)] };
-  const list = found.flatMap((one) => (one.ok ? [one.value] : [])).sort((a, b) => a.margin - b.margin);
+  const list = found.flatMap((one) => (one.ok ? [solid ? one.value : notched(part, one.value)] : [])).sort((a, b) => a.margin - b.margin);
   if (!solid) return { ok: true, value: { loads: list, worst: list[0]! } };
   const pulls = mesh!.pulls ?? [];
   const called = pulls.length === 1 ? nameOf(pulls[0]!) : 'all that pulls at it';
   const forceN = pulls.reduce((sum, pull) => sum + (forceOf(pull, cases.value)?.forceN ?? 0), 0);
   const whole: LoadedPart = {
-    load: undefined, called, forceN, how: `The part’s own mesh in ${solid.voxels} voxels of ${plain(solid.voxelMm)} mm.`, margin: solid.margin, breaksAtN: forceN * solid.margin, between: solid.failsBy !== 'in the layer', mode: solid.failsBy, deflectionMm: solid.moveMm, depth: 'solid',
+    load: undefined, called, forceN, how: `The part’s own mesh in ${solid.voxels} voxels of ${plain(solid.voxelMm)} mm.`, margin: solid.margin, breaksAtN: forceN * solid.margin, between: solid.failsBy !== 'in the layer', mode: SOLID_WORDS[solid.failsBy], deflectionMm: solid.moveMm, depth: 'solid',
     working: [{ label: 'Solid analysis', formula: `${solid.voxels} voxels of ${plain(solid.voxelMm)} mm, weakest at ${solid.atMm.map((one) => plain(one)).join(', ')} mm: ${solid.failsBy}`, value: solid.margin, quantity: 'coefficient', source: 'Zienkiewicz and Taylor, The Finite Element Method' }],
   };
   return { ok: true, value: { loads: [whole, ...list], worst: whole } };
@@ -75,6 +75,22 @@ function loaded(part: Part, load: PartLoad, cases: LoadCasesResult): Assembled<L
     case 'column': return asColumn(part, base);
     case 'boss': return asBoss(part, base);
   }
+}
+
+const SOLID_WORDS = { 'in the layer': 'torn in the layer', 'layers pulled apart': 'its layers pulled apart', 'layers sheared': 'its layers sheared' } as const;
+
+/**
+ * A beam with what its own corners and holes cost it at the last solid analysis: that margin over the beam's of the same time.
+ * Until it is solved again this holds for another material, fill or layer, not for another mesh.
+ */
+function notched(part: Part, beam: LoadedPart): LoadedPart {
+  const solid = part.mesh?.solid;
+  if (solid?.beam === undefined || solid.shape !== shapeMark(part)) return beam;
+  const share = solid.margin / solid.beam;
+  return {
+    ...beam, margin: beam.margin * share, breaksAtN: beam.breaksAtN * share, how: `${beam.how} Its corners and holes left ${plain(share)} of the beam when it was last solved; solve it again.`,
+    working: [...beam.working, { label: 'Corners and holes', formula: `margin of the last solid analysis ${plain(solid.margin)} over the beam’s ${plain(solid.beam)}`, value: share, quantity: 'coefficient' }],
+  };
 }
 
 type Base = Pick<LoadedPart, 'load' | 'called' | 'forceN' | 'how'>;

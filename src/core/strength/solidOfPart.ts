@@ -36,4 +36,7 @@ export function solidMark(document: BuildDocument, surface: ChosenSurface | unde
   return settings.ok && part.mesh ? markOf({ hash: part.mesh.hash, unitMm: part.mesh.unitMm, settings: settings.value }) : undefined;
 }
 
+/** A mark of what the corners and holes of a part do to it, whatever it is made of. */
+export const shapeMark = ({ mesh }: Part): string => markOf({ hash: mesh?.hash, unitMm: mesh?.unitMm, held: mesh?.held, pulls: mesh?.pulls });
+
 export const solidIsCurrent = (document: BuildDocument, surface: ChosenSurface | undefined, part: Part): boolean => part.mesh?.solid !== undefined && part.mesh.solid.of === solidMark(document, surface, part);

@@ -46,7 +46,7 @@ const holes = [-110, -70, -30, 30, 70, 110].flatMap((x) => [-32, 32].map((y) => 
 const pockets = [-90, -40, 40, 90].map((x): Loop => [[x - 14, -16], [x + 14, -16], [x + 14, 16], [x - 14, 16]]);
 const plate = demoMesh('plate', extruded([[-128, -36], [-112, -44], [112, -44], [128, -36], [128, 36], [112, 44], [-112, 44], [-128, 36]], [...holes, ...pockets], 0, 4), {
   held: [{ id: 'front', min: [118, -45, -0.3], max: [128.3, 45, 4.3] }, { id: 'rear', min: [-128.3, -45, -0.3], max: [-118, 45, 4.3] }],
-  pulls: [{ id: 'pack', min: [-20, -16, 3.9], max: [20, 16, 4.3], from: 'landingFourWheels', share: 0.3, direction: [0, 0, -1] }],
+  pulls: [{ id: 'pack', min: [-20, -16, 2.9], max: [20, 16, 5], from: 'landingFourWheels', share: 0.3, direction: [0, 0, -1] }],
 });
 
 /** The made-up meshes of the demo car; the carrier as it split, standing on the bed, and as it holds, lying and thicker. */

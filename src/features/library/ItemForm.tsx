@@ -2,11 +2,13 @@
 
 import { useState } from 'react';
 import { itemsOf, KIND_NAMES, type LibraryItem } from '@/core/library/items';
+import type { StripTest } from '@/core/strength/strips';
 import { QuantityField } from '@/ui/QuantityField';
 import { callApi, sentenceOf } from '../api';
 import { COLUMNS } from './columns';
+import { StripLog } from './StripLog';
 
-type Figures = Record<string, number | string | undefined>;
+type Figures = Record<string, number | string | StripTest[] | undefined>;
 
 interface ItemFormProps {
   item: LibraryItem;
@@ -22,7 +24,7 @@ export function ItemForm({ item, isNew, library, onSaved, onCancel }: ItemFormPr
   const [problem, setProblem] = useState<string>();
   const columns = COLUMNS[item.kind];
   const missing = [{ key: 'name', label: 'Name' }, ...columns.filter(({ optional }) => !optional)].filter(({ key }) => data[key] === undefined || data[key] === '').map(({ label }) => label.toLowerCase());
-  const set = (key: string, value: number | string | undefined) => setData((all) => ({ ...all, [key]: value }));
+  const set = (key: string, value: Figures[string]) => setData((all) => ({ ...all, [key]: value }));
   const save = async () => {
     if (missing.length > 0) return setProblem(`Still needs ${missing.join(', ')}.`);
     try {
@@ -45,6 +47,7 @@ export function ItemForm({ item, isNew, library, onSaved, onCancel }: ItemFormPr
           </select>
         </div>
       ))}
+      {item.kind === 'material' ? <StripLog strips={(data.strips as StripTest[] | undefined) ?? []} onChange={(strips) => set('strips', strips.length === 0 ? undefined : strips)} /> : null}
       {problem ? <p role="alert" style={{ color: 'var(--rust)', padding: '4px 0' }}>{problem}</p> : null}
       <div className="row" style={{ marginTop: 8 }}><button type="submit" className="btn main">Save</button><button type="button" className="btn" onClick={onCancel}>Cancel</button></div>
     </form>

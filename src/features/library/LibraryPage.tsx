@@ -4,8 +4,10 @@ import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import type { Thresholds as Margins } from '@/core/checks/check';
-import { itemsOf, KIND_NAMES, LIBRARY_KINDS, type LibraryItem, type LibraryKind } from '@/core/library/items';
-import { formatText } from '@/core/units/formatQuantity';
+import { itemsOf, KIND_NAMES, LIBRARY_KINDS, type LibraryItem, type LibraryKind, type RangedFigure } from '@/core/library/items';
+import { type Own, ownFigures, type StripTest } from '@/core/strength/strips';
+import { formatNumber, formatText } from '@/core/units/formatQuantity';
+import { toShown, unitOf } from '@/core/units/quantities';
 import { useReader } from '@/ui/reader';
 import { callApi, newId, sentenceOf } from '../api';
 import { Preferences } from '../shell/Preferences';
@@ -90,10 +92,25 @@ function KindTable({ kind, items, onItems }: KindTableProps) {
   );
 }
 
+/** What the strips say in place of a typical strength. */
+function ownOf(strips: readonly StripTest[], key: string): Own | undefined {
+  const { along, across } = ownFigures(strips);
+  return key === 'inPlaneStrengthMpa' ? along : key === 'interlayerStrengthMpa' ? across : undefined;
+}
+
 function Cell({ column, item, library }: { column: Column; item: LibraryItem; library: readonly LibraryItem[] }) {
   const { reader } = useReader();
   const value = (item.data as unknown as Record<string, number | string>)[column.key];
-  if (typeof value === 'number') return <td className="num">{formatText(value, column.quantity ?? 'coefficient', reader)}</td>;
+  if (typeof value === 'number') {
+    const range = item.kind === 'material' ? (item as LibraryItem<'material'>).data.ranges?.[column.key as RangedFigure] : undefined;
+    const own = item.kind === 'material' ? ownOf((item as LibraryItem<'material'>).data.strips ?? [], column.key) : undefined;
+    return (
+      <td className="num">
+        {own ? <b title="from your own strips">{formatText(own.mean, 'stressMpa', reader)}{own.spread === undefined ? '' : ` ± ${formatNumber(own.spread, reader.locale, 2)}`}</b> : formatText(value, column.quantity ?? 'coefficient', reader)}
+        {own ? <div className="quiet" style={{ fontSize: 11 }}>own, {own.count} {own.count === 1 ? 'strip' : 'strips'}</div> : range ? <div className="quiet" style={{ fontSize: 11 }}>{range.map((one) => formatNumber(toShown(one, unitOf(column.quantity!, reader.units)), reader.locale, 2)).join(' to ')}</div> : null}
+      </td>
+    );
+  }
   const compound = column.key === 'compound' ? itemsOf(library, 'compound').find(({ id }) => id === value)?.data.name : undefined;
   return <td>{compound ?? value}</td>;
 }

@@ -48,7 +48,9 @@ export const COLUMNS: Readonly<Record<LibraryKind, readonly Column[]>> = {
   gear: [{ key: 'role', label: 'Sits on', options: [['pinion', 'the motor'], ['wheel', 'the shaft']], start: 'pinion' }, field('drive.stages.x.pinionTeeth', 17, 'Teeth', 'teeth'), field('drive.stages.x.moduleMm', 0.8)],
   material: [
     { key: 'densityGPerCm3', label: 'Density, g/cm³', quantity: 'coefficient', limits: { above: 0, to: 25 }, start: 1.2 }, { key: 'modulusMpa', label: 'Stiffness', quantity: 'stressMpa', limits: { above: 0, to: 1_000_000 }, start: 2000 },
-    { key: 'inPlaneStrengthMpa', label: 'Strength along the layers', quantity: 'stressMpa', limits: { above: 0, to: 10_000 }, start: 45 }, { key: 'softeningC', label: 'Softens at', quantity: 'temperatureC', limits: { above: 23, to: 2000 }, start: 80 },
+    { key: 'inPlaneStrengthMpa', label: 'Strength along the layers', quantity: 'stressMpa', limits: { above: 0, to: 10_000 }, start: 45 },
+    { key: 'interlayerStrengthMpa', label: 'Between them', quantity: 'stressMpa', limits: { above: 0, to: 10_000 }, start: 25, optional: true }, { key: 'interlayerShearMpa', label: 'Shear between them', quantity: 'stressMpa', limits: { above: 0, to: 10_000 }, start: 20, optional: true },
+    { key: 'strainAtBreakPct', label: 'Stretches by', quantity: 'percent', limits: { above: 0, to: 2000 }, start: 5, optional: true }, { key: 'softeningC', label: 'Softens at', quantity: 'temperatureC', limits: { above: 23, to: 2000 }, start: 80 },
     { key: 'wearCoefficientMm3PerNm', label: 'Wear', quantity: 'wearMm3PerNm', limits: { from: 0, to: 1 }, start: 1e-5, optional: true },
   ],
   servo: [

@@ -46,7 +46,7 @@ export function MarginChart({ checks, chosen, onChoose }: MarginChartProps) {
               {margin === undefined ? <text x={label + 6} y={y + 12}>{check.missing.length > 0 ? `needs ${check.missing.join(', ')}` : 'being worked out'}</text> : (
                 <>
                   <rect x={label} y={y + 2} width={Math.max(0, end - label)} height={12} fill="var(--sheet)" stroke={COLOUR[check.state]} strokeWidth="1.6" strokeDasharray="5 3" />
-                  <text x={end + 6} y={y + 12} className="strong" style={{ fill: COLOUR[check.state] }}>{margin > HIGH ? `over ${HIGH}` : formatNumber(margin, reader.locale, 3)}</text>
+                  <text x={end + 6} y={y + 12} className="strong" style={{ fill: COLOUR[check.state], stroke: 'var(--paper)', strokeWidth: 3, paintOrder: 'stroke' }}>{margin > HIGH ? `over ${HIGH}` : formatNumber(margin, reader.locale, 3)}</text>
                 </>
               )}
             </g>

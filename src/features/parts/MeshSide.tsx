@@ -21,8 +21,9 @@ import { useSolid } from './useSolid';
 
 const PartScene = dynamic(() => import('./PartScene').then(({ PartScene: Scene }) => Scene), { ssr: false });
 
-/** Boxes reach this far beyond the face that was clicked, mm. */
-const REACH_MM = 0.3;
+/** Boxes reach this far to both sides of the face that was clicked, voxels: enough for one layer of nodes. */
+const REACH = 0.6;
+const USUAL_VOXEL_MM = 1;
 
 /** A part from its own mesh: held and pulled by its faces, cut, turned on the bed, solved as a solid. */
 export function MeshSide({ part }: { part: Part }) {
@@ -36,7 +37,8 @@ export function MeshSide({ part }: { part: Part }) {
   const at = (...keys: string[]) => ['parts', 'items', part.id, 'mesh', ...keys];
   const place = (face: MeshFace, as: 'hold' | 'pull') => {
     if (closed) return;
-    const box: PartBox = { id: `box-${newId().slice(0, 8)}`, min: face.min.map((one) => one - REACH_MM) as unknown as Vec3, max: face.max.map((one) => one + REACH_MM) as unknown as Vec3 };
+    const reach = REACH * (mesh.voxelMm ?? USUAL_VOXEL_MM);
+    const box: PartBox = { id: `box-${newId().slice(0, 8)}`, min: face.min.map((one) => one - reach) as unknown as Vec3, max: face.max.map((one) => one + reach) as unknown as Vec3 };
     if (as === 'hold') edit([{ path: at('held'), value: [...(mesh.held ?? []), box] }]);
     else edit([{ path: at('pulls'), value: [...(mesh.pulls ?? []), { ...box, from: 'landingOneWheel', direction: inwards(face.normal) } satisfies PartPull] }]);
   };

@@ -21,8 +21,8 @@ export function Orientations({ part, seen, meshReady }: { part: Part; seen: Seen
   const { reader } = useReader();
   const bounds = seen.measure.boundsMm;
   const cut = useMemo(() => cutOf(part, femOfPart(document, surface, part), bounds), [document, surface, part, bounds]);
-  const { load, material, axis, heldEnd } = cut ?? {};
-  const how = useMemo(() => (load && material ? { load, material, ...(axis ? { axis } : {}), ...(heldEnd ? { heldEnd } : {}) } : {}), [load, material, axis, heldEnd]);
+  const { load, material, axis, heldEnd, holdAtMm } = cut ?? {};
+  const how = useMemo(() => (load && material ? { load, material, ...(axis ? { axis } : {}), ...(heldEnd ? { heldEnd } : {}), ...(holdAtMm === undefined ? {} : { holdAtMm }) } : {}), [load, material, axis, heldEnd, holdAtMm]);
   const key = JSON.stringify(how);
   const found = useWorked(async () => {
     const answer = await partsWorker().orient(meshReady, how);

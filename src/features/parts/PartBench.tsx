@@ -63,7 +63,7 @@ function PartFields({ part }: { part: Part }) {
     <>
       <Group title={kindWords(part.kind)} aside={failed > 0 ? `failed ${failed === 1 ? 'once' : `${failed} times`}` : undefined}>
         <PartName part={part} />
-        <DocumentField path={at('massG')} label={`Mass of ${part.name}`} example={20} />
+        <DocumentField path={at('massG')} label="Mass of one" example={20} />
       </Group>
       <Group title="Made of">
         <LibraryPick kind="material" path={at('material')} copy={materialForBuild} />

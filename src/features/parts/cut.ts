@@ -1,13 +1,11 @@
 import type { Part } from '@/core/build/parts';
-import type { SectionsInput } from '@/core/mesh/sections';
+import type { SectionsHow } from '@/core/mesh/sections';
 import type { Assembled } from '@/core/drive/runOfBuild';
 import type { FemSettings } from '@/core/mesh/fem/fem';
 import { add, type Vec3 } from '@/core/vec3';
 
-type Cut = Omit<SectionsInput, 'mesh'>;
-
 /** The mesh as a beam along its longest side: all pulls together at the middle of theirs, held where it is held. */
-export function cutOf(part: Part, settings: Assembled<FemSettings>, bounds: { min: Vec3; max: Vec3 }): Cut | undefined {
+export function cutOf(part: Part, settings: Assembled<FemSettings>, bounds: { min: Vec3; max: Vec3 }): SectionsHow | undefined {
   if (!settings.ok || !part.mesh) return undefined;
   const { loads, fixed, material, buildDirection, temperatureC } = settings.value;
   const middle = ({ min, max }: { min: Vec3; max: Vec3 }): Vec3 => [(min[0] + max[0]) / 2, (min[1] + max[1]) / 2, (min[2] + max[2]) / 2];
@@ -16,6 +14,7 @@ export function cutOf(part: Part, settings: Assembled<FemSettings>, bounds: { mi
   const forceN = loads.reduce<Vec3>((sum, load) => add(sum, load.forceN), [0, 0, 0]);
   const clampInside = (point: Vec3): Vec3 => point.map((one, axis) => Math.min(bounds.max[axis]!, Math.max(bounds.min[axis]!, one))) as unknown as Vec3;
   const atMm = clampInside(middle(loads[0]!));
-  const holdAt = middle(fixed[0]!)[long];
-  return { axis: (['x', 'y', 'z'] as const)[long], load: { forceN, atMm }, heldEnd: holdAt < atMm[long] ? 'min' : 'max', material, buildDirection, ...(temperatureC === undefined ? {} : { temperatureC }) };
+  const fromMin = middle(fixed[0]!)[long] < atMm[long];
+  const holdAtMm = fromMin ? fixed[0]!.max[long] : fixed[0]!.min[long];
+  return { axis: (['x', 'y', 'z'] as const)[long], load: { forceN, atMm }, heldEnd: fromMin ? 'min' : 'max', holdAtMm, material, buildDirection, ...(temperatureC === undefined ? {} : { temperatureC }) };
 }

@@ -3,7 +3,8 @@ import { useMemo, useRef, useState } from 'react';
 import type { ChosenSurface } from '@/core/build/brief';
 import type { BuildDocument } from '@/core/build/document';
 import type { Part, SolidResult } from '@/core/build/parts';
-import { femOfPart, solidMark } from '@/core/strength/solidOfPart';
+import { partStrength } from '@/core/strength/partStrength';
+import { femOfPart, shapeMark, solidMark } from '@/core/strength/solidOfPart';
 import type { Solved } from '@/workers/parts.worker';
 import { useBuild } from '../shell/BuildContext';
 import { partsWorker } from './partsClient';
@@ -39,7 +40,11 @@ export function useSolid(document: BuildDocument, surface: ChosenSurface | undef
     const path = ['parts', 'items', part.id, 'mesh', 'solid'];
     const { margin, failsBy, atMm, maxDisplacementMm: moveMm, voxelMm, voxels } = result;
     if (finer && kept) edit([{ path, value: { ...kept, finer: { voxelMm, margin, moveMm } } satisfies SolidResult }]);
-    else edit([{ path, value: { of, margin, failsBy, atMm, moveMm, voxelMm, voxels } satisfies SolidResult }]);
+    else {
+      const { mesh: _, ...few } = part;
+      const beam = partStrength(document, surface, few);
+      edit([{ path, value: { of, shape: shapeMark(part), ...(beam.ok ? { beam: beam.value.worst.margin } : {}), margin, failsBy, atMm, moveMm, voxelMm, voxels } satisfies SolidResult }]);
+    }
   };
 
   const start = (key: string, finer: boolean) => {
