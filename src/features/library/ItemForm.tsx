@@ -34,7 +34,7 @@ export function ItemForm({ item, isNew, library, onSaved, onCancel }: ItemFormPr
     }
   };
   return (
-    <form aria-label={`${isNew ? 'New' : 'Edit'} ${KIND_NAMES[item.kind].one}`} className="note ask" style={{ maxWidth: 420 }} onSubmit={(event) => { event.preventDefault(); void save(); }}>
+    <form aria-label={`${isNew ? 'New' : 'Edit'} ${KIND_NAMES[item.kind].one}`} className="note" style={{ maxWidth: 440 }} onSubmit={(event) => { event.preventDefault(); void save(); }}>
       <div className="field text"><label htmlFor="item-name">Name</label><input id="item-name" value={String(data.name ?? '')} maxLength={80} onChange={(event) => set('name', event.target.value)} /></div>
       {columns.map(({ key, label, quantity, limits, options, text }) => text ? (
         <div key={key} className="field text"><label htmlFor={`item-${key}`}>{label}</label><input id={`item-${key}`} value={String(data[key] ?? '')} maxLength={40} onChange={(event) => set(key, event.target.value)} /></div>

@@ -66,7 +66,7 @@ export function PartScene({ seen, mesh, solved, mode, onMode, onFace }: PartScen
           <Orbit target={middle} />
           {shows === 'mesh' || !solved ? <MeshBody seen={seen} up={mesh.up} ink={ink} plane={plane} onFace={onFace} /> : <SolvedBody solved={solved} by={shows} size={size} bent={bent} ink={ink} plane={plane} />}
           {(mesh.held ?? []).map((box) => <Box key={box.id} box={box} colour={ink.slate} size={size} />)}
-          {(mesh.pulls ?? []).map((pull) => <group key={pull.id}><Box box={pull} colour={ink.rust} size={size} /><Arrow from={centreOf(pull)} direction={pull.direction} length={0.28 * size} colour={ink.rust} /></group>)}
+          {(mesh.pulls ?? []).map((pull) => <group key={pull.id}><Box box={pull} colour={ink.rust} size={size} /><Arrow from={outOf(pull)} direction={pull.direction} length={0.28 * size} colour={ink.rust} /></group>)}
           <Arrow from={[min[0] - 0.12 * size, min[1] - 0.12 * size, min[2]]} direction={mesh.up} length={0.3 * size} colour={ink.moss} />
         </Canvas>
       </div>
@@ -103,6 +103,13 @@ function Orbit({ target: [x, y, z] }: { target: Vec3 }) {
 }
 
 const centreOf = ({ min, max }: PartBox): Vec3 => [(min[0] + max[0]) / 2, (min[1] + max[1]) / 2, (min[2] + max[2]) / 2];
+
+/** Where a line from a box's middle leaves it in the direction of its pull. */
+function outOf({ direction, ...box }: PartBox & { direction: Vec3 }): Vec3 {
+  const d = unit(direction);
+  const reach = Math.min(...[0, 1, 2].flatMap((axis) => (Math.abs(d[axis]!) > 1e-6 ? [(box.max[axis]! - box.min[axis]!) / 2 / Math.abs(d[axis]!)] : [])));
+  return centreOf(box).map((one, axis) => one + reach * d[axis]!) as unknown as Vec3;
+}
 
 function MeshBody({ seen: { positions, faces, measure }, up, ink, plane, onFace }: { seen: SeenMesh; up: Vec3; ink: Ink; plane: Plane; onFace(face: number): void }) {
   const { invalidate } = useThree();

@@ -6,6 +6,7 @@ import { WorkingPanel } from '@/ui/working';
 import { useBuild } from '../shell/BuildContext';
 import { SegmentChecks } from '../shell/SegmentChecks';
 import { SurfaceSwitch } from '../shell/SurfaceSwitch';
+import { ArmGives } from './ArmGives';
 import { MarginChart } from './MarginChart';
 import { PartAnswer } from './PartAnswer';
 import { PartBench } from './PartBench';
@@ -42,6 +43,7 @@ export function PartsPage() {
         )}
         {check ? <SegmentChecks segment="parts" only={[check.id]} /> : null}
         {part && tab === 'few' ? <StiffOrTough part={part} /> : null}
+        {part?.kind === 'arm' && tab === 'few' ? <ArmGives part={part} /> : null}
         <WorkingPanel fallback={check && check.working.length > 0 ? { title: check.title.toLowerCase(), steps: check.working } : undefined} />
       </div>
     </main>

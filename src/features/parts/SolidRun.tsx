@@ -1,11 +1,15 @@
 'use client';
 
-import type { Part } from '@/core/build/parts';
+import type { Part, SolidResult } from '@/core/build/parts';
+import type { FemResult } from '@/core/mesh/fem/fem';
 import { formatNumber, formatText } from '@/core/units/formatQuantity';
 import { useReader } from '@/ui/reader';
 import { useBuild } from '../shell/BuildContext';
 import { DocumentField } from '../shell/fields';
 import type { SolidWork } from './useSolid';
+
+/** The result of a closed revision is shown, not kept. */
+const shownOnly = ({ margin, failsBy, atMm, maxDisplacementMm, voxelMm, voxels }: FemResult): SolidResult => ({ of: '', shape: '', margin, failsBy, atMm, moveMm: maxDisplacementMm, voxelMm, voxels });
 
 /** A margin of two sizes that differs by less than this has settled. */
 const SETTLED = 0.1;
@@ -14,7 +18,8 @@ const SETTLED = 0.1;
 export function SolidRun({ part, solid, meshReady }: { part: Part; solid: SolidWork; meshReady: string }) {
   const { closed } = useBuild();
   const { reader } = useReader();
-  const kept = part.mesh!.solid;
+  const kept: SolidResult | undefined = part.mesh!.solid ?? (closed && solid.solved ? shownOnly(solid.solved.result) : undefined);
+  const current = solid.current || (closed && solid.solved !== undefined);
   const number = (value: number) => formatNumber(value, reader.locale, 3);
   const length = (value: number) => formatText(value, 'lengthMm', reader, 2);
   const shift = kept?.finer ? Math.abs(kept.finer.margin / kept.margin - 1) : undefined;
@@ -30,15 +35,15 @@ export function SolidRun({ part, solid, meshReady }: { part: Part; solid: SolidW
           </>
         ) : (
           <>
-            <button type="button" className="btn main" disabled={closed || solid.missing.length > 0} onClick={() => solid.start(meshReady, false)}>Solve it as a solid</button>
-            {kept && solid.current ? <button type="button" className="btn" disabled={closed} onClick={() => solid.start(meshReady, true)}>Look again with finer voxels</button> : null}
+            <button type="button" className="btn main" disabled={solid.missing.length > 0} onClick={() => solid.start(meshReady, false)}>Solve it as a solid</button>
+            {kept && current && !closed ? <button type="button" className="btn" onClick={() => solid.start(meshReady, true)}>Look again with finer voxels</button> : null}
           </>
         )}
       </div>
       {solid.problem ? <p className="note bad" role="alert">{solid.problem}</p> : null}
       {kept ? (
-        <p className={solid.current ? (kept.margin < 1 ? 'note bad' : 'note ok') : 'note'} data-testid="solid" data-stale={!solid.current}>
-          {solid.current ? null : <b>Stale: the mesh, its material, layers, holds or loads have changed since. </b>}
+        <p className={current ? (kept.margin < 1 ? 'note bad' : 'note ok') : 'note'} data-testid="solid" data-stale={!current}>
+          {current ? null : <b>Stale: the mesh, its material, layers, holds or loads have changed since. </b>}
           It bears <b data-testid="solid-margin">{number(kept.margin)}</b> times its load and fails {kept.failsBy === 'in the layer' ? 'in the layer' : `between the layers: ${kept.failsBy}`}, at {kept.atMm.map((one) => formatNumber(one, reader.locale, 3)).join(', ')} mm; it gives way by {length(kept.moveMm)}. {kept.voxels.toLocaleString(reader.locale)} voxels of {length(kept.voxelMm)}.
           {kept.finer ? <> With {length(kept.finer.voxelMm)}: {number(kept.finer.margin)} times, {length(kept.finer.moveMm)}: {shift! <= SETTLED ? 'the answer has settled.' : 'it has not settled; a clamp or an inner corner grows with every finer look, so round it or read beside it.'}</> : null}
         </p>

@@ -27,7 +27,7 @@ const FINER = 0.72;
 
 /** The solid analysis of one part: in the worker, its result kept with the part. */
 export function useSolid(document: BuildDocument, surface: ChosenSurface | undefined, part: Part): SolidWork {
-  const { edit } = useBuild();
+  const { edit, closed } = useBuild();
   const [running, setRunning] = useState<SolidWork['running']>();
   const [problem, setProblem] = useState<string>();
   const [solved, setSolved] = useState<{ of: string; solved: Solved }>();
@@ -37,6 +37,7 @@ export function useSolid(document: BuildDocument, surface: ChosenSurface | undef
   const kept = part.mesh?.solid;
 
   const keep = (of: string, { result }: Solved, finer: boolean) => {
+    if (closed) return;
     const path = ['parts', 'items', part.id, 'mesh', 'solid'];
     const { margin, failsBy, atMm, maxDisplacementMm: moveMm, voxelMm, voxels } = result;
     if (finer && kept) edit([{ path, value: { ...kept, finer: { voxelMm, margin, moveMm } } satisfies SolidResult }]);
