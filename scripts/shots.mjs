@@ -7,6 +7,11 @@ const BASE = process.env.BASE_URL ?? 'http://127.0.0.1:3117';
 const BENCH = { width: 1280, height: 800 };
 const PHONE = { width: 390, height: 844 };
 
+const COMMON = ['--headless', '--no-sandbox', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'];
+/** Drawing in space asks for WebGL in software, which slows everything else. */
+const FLAT = [...COMMON, '--disable-gpu'];
+const SPACE = [...COMMON, '--use-angle=swiftshader', '--enable-unsafe-swiftshader'];
+
 const SHOTS = [
   { name: 'garage', path: '/', size: BENCH },
   { name: 'brief', path: '/builds/marsh-hare/D/brief', size: BENCH },
@@ -22,6 +27,8 @@ const SHOTS = [
   { name: 'chassis', path: '/builds/marsh-hare/D/chassis', size: BENCH },
   { name: 'suspension', path: '/builds/marsh-hare/D/suspension', size: BENCH },
   { name: 'aids', path: '/builds/marsh-hare/D/suspension?view=aids', size: BENCH, act: (page) => page.getByTestId('yaw-path').waitFor() },
+  { name: 'parts', path: '/builds/marsh-hare/B/parts', size: BENCH, act: (page) => page.getByTestId('part-remedies').waitFor() },
+  { name: 'part-space', path: '/builds/marsh-hare/B/parts?part=carrier&view=mesh', size: BENCH, space: true, act: async (page) => { await page.getByRole('button', { name: 'Solve it as a solid' }).click(); await page.getByTestId('solid-margin').waitFor(); await page.getByLabel('bent').check(); await page.waitForTimeout(1500); } },
   { name: 'learn', path: '/builds/marsh-hare/D/learn', size: BENCH },
   { name: 'field', path: '/builds/marsh-hare/B/field', size: BENCH },
   { name: 'field-phone', path: '/builds/marsh-hare/D/field', size: PHONE },
@@ -30,9 +37,9 @@ const SHOTS = [
 /** Takes the pictures of the main views from a running demo. */
 runMain(async () => {
   mkdirSync('docs/screenshots', { recursive: true });
-  const browser = await chromium.launch({ executablePath: CHROMIUM, args: ['--headless', '--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'] });
-  for (const { name, path, size, act } of SHOTS) {
-    const page = await browser.newPage({ viewport: size, locale: 'en-GB', colorScheme: 'light' });
+  const [flat, inSpace] = await Promise.all([FLAT, SPACE].map((args) => chromium.launch({ executablePath: CHROMIUM, args })));
+  for (const { name, path, size, act, space } of SHOTS) {
+    const page = await (space ? inSpace : flat).newPage({ viewport: size, locale: 'en-GB', colorScheme: 'light' });
     const answer = await page.goto(BASE + path, { waitUntil: 'networkidle' }).catch(() => undefined);
     if (!answer?.ok()) throw new Sentence(`No demo answers at ${BASE}${path}. Start it with npm run demo, or name another with BASE_URL.`);
     await act?.(page);
@@ -41,5 +48,5 @@ runMain(async () => {
     await page.screenshot({ path: `docs/screenshots/${name}.png` });
     await page.close();
   }
-  await browser.close();
+  await Promise.all([flat.close(), inSpace.close()]);
 });

@@ -1,6 +1,7 @@
 import { expose, transfer } from 'comlink';
 import { CalcError } from '@/core/errors';
 import { type Ailment, ailmentsOf, inMm, repaired, unitsFor } from '@/core/mesh/health';
+import { laidOnBed } from '@/core/mesh/bed';
 import { facesOf, type MeshFaces } from '@/core/mesh/faces';
 import { type FemResult, type FemSettings, type FemSolution, solvedSolid } from '@/core/mesh/fem/fem';
 import { type FemSurface, surfaceOf } from '@/core/mesh/fem/surface';
@@ -11,7 +12,9 @@ import { read3mf } from '@/core/mesh/read3mf';
 import { readObj } from '@/core/mesh/readObj';
 import { readStl } from '@/core/mesh/readStl';
 import { type SectionsResult, sectionsOf } from '@/core/mesh/sections';
+import { write3mf } from '@/core/mesh/write3mf';
 import { writeStl } from '@/core/mesh/writeStl';
+import type { Vec3 } from '@/core/vec3';
 import { type Refusal, refusalOf, told } from './refusal';
 
 /** A mesh as a picture and a page need it. */
@@ -70,6 +73,12 @@ const api = {
   repair: (bytes: Uint8Array, name: string): { stl: Uint8Array; done: string[]; left: Ailment[] } | Refusal => told(() => {
     const { mesh, done, left } = repaired(readFile(bytes, name));
     return { stl: writeStl(mesh), done, left };
+  }),
+
+  /** The mesh as it lies on the bed, as a file. */
+  write: (key: string, kind: 'stl' | '3mf', up: Vec3): Uint8Array | Refusal => told(() => {
+    const laid = laidOnBed(meshOf(key), up);
+    return kind === 'stl' ? writeStl(laid) : write3mf([laid]);
   }),
 
   orient: (key: string, how: OrientHow): Orientation[] | Refusal => told(() => orientationsOf(meshOf(key), how)),

@@ -1,6 +1,5 @@
 'use client';
 
-import { useState } from 'react';
 import type { Part } from '@/core/build/parts';
 import { formatText } from '@/core/units/formatQuantity';
 import { useReader } from '@/ui/reader';
@@ -10,10 +9,9 @@ import { useBuild } from '../shell/BuildContext';
 import { fileOf, keepFile, partsWorker } from './partsClient';
 
 /** What ails the mesh, each in a sentence, with the unit asked or the repair offered. */
-export function MeshHealth({ part, seen: { ailments, units } }: { part: Part; seen: SeenMesh }) {
+export function MeshHealth({ part, seen: { ailments, units }, onDone: setDone }: { part: Part; seen: SeenMesh; onDone(text: string): void }) {
   const { edit, closed } = useBuild();
   const { reader } = useReader();
-  const [done, setDone] = useState<string>();
   const mesh = part.mesh!;
   const at = ['parts', 'items', part.id, 'mesh'];
   const sized = ailments.some(({ what }) => what === 'small' || what === 'large');
@@ -39,7 +37,6 @@ export function MeshHealth({ part, seen: { ailments, units } }: { part: Part; se
           {units.map(({ unitMm, name, longestMm }) => <button key={name} type="button" className="btn" aria-pressed={mesh.unitMm === unitMm} onClick={() => edit([{ path: at, value: { ...mesh, unitMm, voxelMm: undefined, held: undefined, pulls: undefined, solid: undefined } }])}>{name}: {formatText(longestMm, 'lengthMm', reader)}</button>)}
         </div>
       ) : null}
-      {done ? <p className="note" role="status">{done}</p> : null}
     </>
   );
 }

@@ -13,6 +13,7 @@ import { CutChart } from './CutChart';
 import { Faces } from './Faces';
 import { Held } from './Held';
 import { MeshDrop } from './MeshDrop';
+import { MeshFiles } from './MeshFiles';
 import { MeshHealth } from './MeshHealth';
 import { Orientations } from './Orientations';
 import { SolidRun } from './SolidRun';
@@ -31,6 +32,7 @@ export function MeshSide({ part }: { part: Part }) {
   const { reader } = useReader();
   const { seen, problem } = useMesh(part.mesh);
   const solid = useSolid(document, surface, part);
+  const [mended, setMended] = useState<string>();
   const [mode, setMode] = useState<'hold' | 'pull'>('hold');
   const mesh = part.mesh;
   if (!mesh) return <MeshDrop part={part} />;
@@ -48,7 +50,8 @@ export function MeshSide({ part }: { part: Part }) {
       {seen ? (
         <p className="quiet" style={{ fontSize: 13 }} data-testid="mesh-facts">{mesh.name}: {seen.measure.triangles.toLocaleString(reader.locale)} triangles, {([0, 1, 2] as const).map((axis) => formatText(seen.measure.boundsMm.max[axis] - seen.measure.boundsMm.min[axis], 'lengthMm', reader)).join(' × ')}, {formatText((seen.measure.volumeMm3 / 1000) * (part.material?.densityGPerCm3 ?? 1.24), 'massG', reader)} solid.</p>
       ) : problem ? null : <p className="quiet">Reading the mesh…</p>}
-      {seen ? <MeshHealth part={part} seen={seen} /> : null}
+      {mended ? <p className="note" role="status">{mended}</p> : null}
+      {seen ? <MeshHealth part={part} seen={seen} onDone={setMended} /> : null}
       {seen && seen.ailments.length === 0 ? (
         <>
           <PartScene seen={seen} mesh={mesh} solved={solid.solved} mode={mode} onMode={closed ? undefined : setMode} onFace={(face) => place(seen.faces.faces[face]!, mode)} />
@@ -58,6 +61,7 @@ export function MeshSide({ part }: { part: Part }) {
             <Faces faces={seen.faces.faces} locked={closed} onPlace={place} />
           </div>
           <CutChart part={part} bounds={seen.measure.boundsMm} meshReady={meshKey(mesh)} />
+          <MeshFiles part={part} meshReady={meshKey(mesh)} />
           <Orientations part={part} seen={seen} meshReady={meshKey(mesh)} />
         </>
       ) : null}

@@ -3,12 +3,12 @@
 import { Canvas, type ThreeEvent, useThree } from '@react-three/fiber';
 import { useEffect, useMemo, useState } from 'react';
 import { BufferAttribute, BufferGeometry, Color, DoubleSide, Plane, Quaternion, Vector3 } from 'three';
-import { OrbitControls } from 'three/examples/jsm/controls/OrbitControls.js';
 import type { PartBox, PartMesh } from '@/core/build/parts';
 import { FAILS_BY } from '@/core/mesh/fem/stresses';
 import { dot, unit, type Vec3 } from '@/core/vec3';
 import { formatNumber } from '@/core/units/formatQuantity';
 import { useReader } from '@/ui/reader';
+import { hasWebGl, type Ink, inkOf, Orbit } from '@/ui/space';
 import type { SeenMesh, Solved } from '@/workers/parts.worker';
 
 interface PartSceneProps {
@@ -63,7 +63,7 @@ export function PartScene({ seen, mesh, solved, mode, onMode, onFace }: PartScen
           <ambientLight intensity={1.5} />
           <directionalLight position={[middle[0] + size, middle[1] - 2 * size, middle[2] + 2 * size]} intensity={1.8} />
           <directionalLight position={[middle[0] - 2 * size, middle[1] + size, middle[2] - size]} intensity={0.6} />
-          <Orbit target={middle} />
+          <Orbit target={middle} pan />
           {shows === 'mesh' || !solved ? <MeshBody seen={seen} up={mesh.up} ink={ink} plane={plane} onFace={onFace} /> : <SolvedBody solved={solved} by={shows} size={size} bent={bent} ink={ink} plane={plane} />}
           {(mesh.held ?? []).map((box) => <Box key={box.id} box={box} colour={ink.slate} size={size} />)}
           {(mesh.pulls ?? []).map((pull) => <group key={pull.id}><Box box={pull} colour={ink.rust} size={size} /><Arrow from={outOf(pull)} direction={pull.direction} length={0.28 * size} colour={ink.rust} /></group>)}
@@ -73,33 +73,6 @@ export function PartScene({ seen, mesh, solved, mode, onMode, onFace }: PartScen
       <p className="quiet" style={{ fontSize: 12 }}>Green arrow: up on the bed. Blue boxes hold, red ones pull. {shows === 'mesh' ? 'Ochre: faces to support.' : shows === 'margin' ? 'Red breaks, ochre under 1.5 times, green holds.' : `Grey: ${FAILS_BY[0]}; red: ${FAILS_BY[1]}; ochre: ${FAILS_BY[2]}.`}{solved && bent && shows !== 'mesh' ? ` Movement drawn ${formatNumber((DRAWN_MOVE * size) / solved.result.maxDisplacementMm, reader.locale, 2)} times as large.` : ''}</p>
     </figure>
   );
-}
-
-function hasWebGl(): boolean {
-  try {
-    return window.document.createElement('canvas').getContext('webgl2') !== null;
-  } catch {
-    return false;
-  }
-}
-
-type Ink = Record<'ink' | 'quiet' | 'moss' | 'slate' | 'rule' | 'rust' | 'ochre', string>;
-
-function inkOf(): Ink {
-  const style = getComputedStyle(window.document.documentElement);
-  return Object.fromEntries((['ink', 'quiet', 'moss', 'slate', 'rule', 'rust', 'ochre'] as const).map((name) => [name, style.getPropertyValue(`--${name}`).trim()])) as Ink;
-}
-
-function Orbit({ target: [x, y, z] }: { target: Vec3 }) {
-  const { camera, gl, invalidate } = useThree();
-  useEffect(() => {
-    const controls = new OrbitControls(camera, gl.domElement);
-    controls.target.set(x, y, z);
-    controls.addEventListener('change', () => invalidate());
-    controls.update();
-    return () => controls.dispose();
-  }, [camera, gl, invalidate, x, y, z]);
-  return null;
 }
 
 const centreOf = ({ min, max }: PartBox): Vec3 => [(min[0] + max[0]) / 2, (min[1] + max[1]) / 2, (min[2] + max[2]) / 2];

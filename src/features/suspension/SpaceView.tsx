@@ -3,10 +3,10 @@
 import { Canvas, useThree } from '@react-three/fiber';
 import { useEffect, useMemo, useState } from 'react';
 import { Quaternion, Vector3 } from 'three';
-import { OrbitControls } from 'three/examples/jsm/controls/OrbitControls.js';
 import type { Corner } from '@/core/suspension/corner';
 import { mirrored, type Part, type Posed, sticksOf, wheelAxes } from '@/core/suspension/posed';
 import type { Vec3 } from '@/core/vec3';
+import { hasWebGl, type Ink, inkOf, Orbit } from '@/ui/space';
 import { AxisView } from './AxisView';
 
 interface SpaceProps {
@@ -36,7 +36,7 @@ export function SpaceView(props: SpaceProps) {
         <Canvas frameloop="demand" camera={{ position: [0.75 * reach, 0.8 * reach, 1.15 * reach], fov: 34, near: 1, far: 20 * reach }}>
           <ambientLight intensity={1.6} />
           <directionalLight position={[reach, 2 * reach, reach]} intensity={1.6} />
-          <Orbit height={corner.wheelCentre[2]} />
+          <Orbit target={[0, corner.wheelCentre[2], 0]} />
           <Side corner={corner} posed={props.left} at={(p) => p} ink={ink} />
           <Side corner={corner} posed={props.right} at={mirrored} ink={ink} />
           <gridHelper args={[3 * reach, 24, ink.rule, ink.rule]} position={[0, corner.wheelCentre[2] - corner.tyreRadiusMm, 0]} />
@@ -44,34 +44,6 @@ export function SpaceView(props: SpaceProps) {
       </div>
     </figure>
   );
-}
-
-function hasWebGl(): boolean {
-  try {
-    return window.document.createElement('canvas').getContext('webgl2') !== null;
-  } catch {
-    return false;
-  }
-}
-
-type Ink = Record<'ink' | 'quiet' | 'moss' | 'slate' | 'rule', string>;
-
-function inkOf(): Ink {
-  const style = getComputedStyle(window.document.documentElement);
-  return Object.fromEntries((['ink', 'quiet', 'moss', 'slate', 'rule'] as const).map((name) => [name, style.getPropertyValue(`--${name}`).trim()])) as Ink;
-}
-
-function Orbit({ height }: { height: number }) {
-  const { camera, gl, invalidate } = useThree();
-  useEffect(() => {
-    const controls = new OrbitControls(camera, gl.domElement);
-    controls.target.set(0, height, 0);
-    controls.enablePan = false;
-    controls.addEventListener('change', () => invalidate());
-    controls.update();
-    return () => controls.dispose();
-  }, [camera, gl, invalidate, height]);
-  return null;
 }
 
 function Side({ corner, posed, at, ink }: { corner: Corner; posed: Posed; at(p: Vec3): Vec3; ink: Ink }) {

@@ -15,15 +15,14 @@ const dot = (a: Float64Array, b: Float64Array): number => {
 };
 
 /**
- * Preconditioned conjugate gradients on K u = f, u from nothing, yielding after each iteration.
+ * Preconditioned conjugate gradients on K u = f, u from nothing, yielding after each iteration; `r` comes as f and is used up.
  *
  * @param free sets what held nodes would carry to nothing
  * @param enough says from the residual whether to stop
  */
-export function* conjugate(product: Product, precondition: Preconditioner, free: (x: Float64Array) => void, f: Float64Array, u: Float64Array, enough: (relative: number, r: Float64Array) => boolean, most: number): Generator<Progress, Progress> {
-  const r = f.slice();
-  const size = Math.sqrt(dot(f, f));
-  const [z, p, q] = [new Float64Array(f.length), new Float64Array(f.length), new Float64Array(f.length)];
+export function* conjugate(product: Product, precondition: Preconditioner, free: (x: Float64Array) => void, r: Float64Array, u: Float64Array, enough: (relative: number, r: Float64Array) => boolean, most: number): Generator<Progress, Progress> {
+  const size = Math.sqrt(dot(r, r));
+  const [z, p, q] = [new Float64Array(r.length), new Float64Array(r.length), new Float64Array(r.length)];
   let rz = 0;
   for (let iterations = 0; ; iterations++) {
     const residual = size === 0 ? 0 : Math.sqrt(dot(r, r)) / size;

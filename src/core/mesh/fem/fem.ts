@@ -1,7 +1,8 @@
 import { CalcError } from '../../errors';
 import { derate, type StrengthMaterial } from '../../strength/allowable';
 import { plain } from '../../units/plain';
-import { cross, lengthOf, type Motion, rotationAbout, STILL, turn, turnBack, unit, type Vec3 } from '../../vec3';
+import { lengthOf, type Motion, STILL, turn, turnBack, unit, type Vec3 } from '../../vec3';
+import { turnUp } from '../bed';
 import { edgesOf, solidOf } from '../measure';
 import type { Mesh } from '../mesh';
 import { type MeshText, readMesh } from '../readMesh';
@@ -132,7 +133,7 @@ function turnedTo(b: Vec3): Motion {
   if (axis === 2) return STILL;
   if (axis === 0) return { rows: [[0, 1, 0], [0, 0, 1], [1, 0, 0]], shift: [0, 0, 0] };
   if (axis === 1) return { rows: [[0, 0, 1], [1, 0, 0], [0, 1, 0]], shift: [0, 0, 0] };
-  return rotationAbout([0, 0, 0], unit(cross(b, [0, 0, 1])), Math.acos(Math.max(-1, Math.min(1, b[2]))));
+  return turnUp(b);
 }
 
 function turnedMesh({ vertices, triangles }: Mesh, motion: Motion): Mesh {

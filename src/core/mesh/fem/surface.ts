@@ -26,25 +26,32 @@ export function surfaceOf({ bricks, grid, turned, displacement, stress }: FemSol
   const [nx, ny, nz] = bricks.size;
   const filled = new Uint8Array(nx * ny * nz);
   for (const at of bricks.voxel) filled[at] = 1;
-  const [positions, moves, margins, criteria, index]: [number[], number[], number[], number[], number[]] = [[], [], [], [], []];
-  for (let brick = 0; brick < bricks.voxel.length; brick++) {
+  const placeOf = (brick: number): Vec3 => {
     const at = bricks.voxel[brick]!;
-    const place = [at % nx, Math.floor(at / nx) % ny, Math.floor(at / (nx * ny))] as const;
+    return [at % nx, Math.floor(at / nx) % ny, Math.floor(at / (nx * ny))];
+  };
+  const inner = ([x, y, z]: Vec3, step: Vec3): boolean => {
+    const [i, j, k] = [x + step[0], y + step[1], z + step[2]];
+    return i >= 0 && j >= 0 && k >= 0 && i < nx && j < ny && k < nz && filled[i + nx * (j + ny * k)] === 1;
+  };
+  let squares = 0;
+  for (let brick = 0; brick < bricks.voxel.length; brick++) for (const { step } of FACES) if (!inner(placeOf(brick), step)) squares++;
+  const surface: FemSurface = { positions: new Float32Array(12 * squares), moves: new Float32Array(12 * squares), margins: new Float32Array(4 * squares), criteria: new Uint8Array(4 * squares), index: new Uint32Array(6 * squares) };
+  let [corner, square] = [0, 0];
+  for (let brick = 0; brick < bricks.voxel.length; brick++) {
+    const place = placeOf(brick);
     for (const { step, corners } of FACES) {
-      const [i, j, k] = [place[0] + step[0], place[1] + step[1], place[2] + step[2]];
-      if (i >= 0 && j >= 0 && k >= 0 && i < nx && j < ny && k < nz && filled[i + nx * (j + ny * k)] === 1) continue;
-      const first = margins.length;
-      for (const corner of corners) {
-        const c = [place[0] + (corner & 1), place[1] + ((corner >> 1) & 1), place[2] + (corner >> 2)] as const;
+      if (inner(place, step)) continue;
+      surface.index.set([corner, corner + 1, corner + 2, corner, corner + 2, corner + 3], 6 * square++);
+      for (const own of corners) {
+        const c = [place[0] + (own & 1), place[1] + ((own >> 1) & 1), place[2] + (own >> 2)] as const;
         const node = bricks.nodeAt[c[0] + (nx + 1) * (c[1] + (ny + 1) * c[2])]!;
-        positions.push(...turnBack(turned, [grid.origin[0] + c[0] * grid.edgeMm, grid.origin[1] + c[1] * grid.edgeMm, grid.origin[2] + c[2] * grid.edgeMm]));
-        moves.push(...turnBack(turned, [displacement[3 * node]!, displacement[3 * node + 1]!, displacement[3 * node + 2]!]));
-        margins.push(stress.margin[brick]!);
-        criteria.push(stress.criterion[brick]!);
+        surface.positions.set(turnBack(turned, [grid.origin[0] + c[0] * grid.edgeMm, grid.origin[1] + c[1] * grid.edgeMm, grid.origin[2] + c[2] * grid.edgeMm]), 3 * corner);
+        surface.moves.set(turnBack(turned, [displacement[3 * node]!, displacement[3 * node + 1]!, displacement[3 * node + 2]!]), 3 * corner);
+        surface.margins[corner] = stress.margin[brick]!;
+        surface.criteria[corner++] = stress.criterion[brick]!;
       }
-      index.push(first, first + 1, first + 2, first, first + 2, first + 3);
     }
   }
-  return { positions: Float32Array.from(positions), moves: Float32Array.from(moves), margins: Float32Array.from(margins), criteria: Uint8Array.from(criteria), index: Uint32Array.from(index) };
+  return surface;
 }
-
