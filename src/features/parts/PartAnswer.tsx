@@ -22,7 +22,7 @@ export function PartAnswer({ weakest }: { weakest: Check | undefined }) {
   const force = (value: number) => formatText(value, 'forceN', reader);
   return (
     <div>
-      <h1 className="answer"><span data-testid="weakest">{part.name}</span> breaks first: {worst.called} asks {force(worst.forceN)}, it bears <CheckFigure check={weakest.id} title={part.name.toLowerCase()} tone={holds ? '' : 'over'}>{force(worst.breaksAtN)}</CheckFigure>, {formatNumber(worst.margin, reader.locale, 3)} times that, and goes {worst.between ? 'between the layers' : 'in the material'}.</h1>
+      <h1 className="answer"><span data-testid="weakest">{part.name}</span> breaks first: {worst.called} asks {force(worst.forceN)}, it bears <span style={{ whiteSpace: 'nowrap' }}><CheckFigure check={weakest.id} title={part.name.toLowerCase()} tone={holds ? '' : 'over'}>{force(worst.breaksAtN)}</CheckFigure>,</span> {formatNumber(worst.margin, reader.locale, 3)} times that, and goes {worst.between ? 'between the layers' : 'in the material'}.</h1>
       {remedies.length > 0 ? <p className="quiet" style={{ marginTop: 4 }} data-testid="part-remedies">Best against it: {remedies.map(({ text, effect }) => `${text.replace(part.name, '').replace(/^[:\s]+/, '')} (${effect.replace('margin ', '')})`).join(', or ')}.</p> : null}
     </div>
   );

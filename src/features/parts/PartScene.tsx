@@ -105,7 +105,7 @@ function MeshBody({ seen: { positions, faces, measure }, up, ink, plane, onFace 
 
 /** Faces that hang over more than 45° from the bed in ochre. */
 function supportColours(positions: Float32Array, b: Vec3, ink: Ink): Float32Array {
-  const [plain, hangs] = [new Color(ink.rule), new Color(ink.ochre)];
+  const [plain, hangs] = [bodyColour(ink), new Color(ink.ochre)];
   const colours = new Float32Array(positions.length);
   let [low, high] = [Infinity, -Infinity];
   for (let at = 0; at < positions.length; at += 3) {
@@ -143,24 +143,27 @@ function SolvedBody({ solved: { surface, result }, by, size, bent, ink, plane }:
   return <mesh geometry={geometry}><meshStandardMaterial vertexColors side={DoubleSide} roughness={0.9} clippingPlanes={[plane]} /></mesh>;
 }
 
+/** Between rule and quiet ink: seen on both grounds. */
+const bodyColour = (ink: Ink) => new Color(ink.rule).lerp(new Color(ink.quiet), 0.35);
+
 const [BREAKS, TIGHT, HOLDS] = [1, 1.5, 5];
 
 /** Red under one, ochre to one and a half, then to green. */
 function marginColours(margins: Float32Array, ink: Ink): Float32Array {
-  const [rust, ochre, moss, rule] = [new Color(ink.rust), new Color(ink.ochre), new Color(ink.moss), new Color(ink.rule)];
+  const [rust, ochre, moss, body] = [new Color(ink.rust), new Color(ink.ochre), new Color(ink.moss), bodyColour(ink)];
   const out = new Float32Array(3 * margins.length);
   const mixed = new Color();
   margins.forEach((margin, at) => {
     if (margin < BREAKS) mixed.copy(rust);
     else if (margin < TIGHT) mixed.copy(ochre);
-    else mixed.copy(moss).lerp(rule, Math.min(1, Math.log(margin / TIGHT) / Math.log(HOLDS)));
+    else mixed.copy(moss).lerp(body, Math.min(1, Math.log(margin / TIGHT) / Math.log(HOLDS)));
     mixed.toArray(out, 3 * at);
   });
   return out;
 }
 
 function criterionColours(criteria: Uint8Array, ink: Ink): Float32Array {
-  const colours = [new Color(ink.rule), new Color(ink.rust), new Color(ink.ochre)];
+  const colours = [bodyColour(ink), new Color(ink.rust), new Color(ink.ochre)];
   const out = new Float32Array(3 * criteria.length);
   criteria.forEach((which, at) => colours[which]!.toArray(out, 3 * at));
   return out;

@@ -27,8 +27,8 @@ export function StiffOrTough({ part }: { part: Part }) {
             <tr key={name}>
               <td>{chosen ? <b>{name}, as it is</b> : name}</td>
               <td className="num" style={margin < 1 ? { color: 'var(--rust)' } : undefined}>{formatNumber(margin, reader.locale, 3)}</td>
-              <td className="num">{deflectionMm === undefined ? '' : formatText(deflectionMm, 'lengthMm', reader, 2)}{deflectionMm === least ? <span className="quiet"> stiffest</span> : null}</td>
-              <td className="num">{energyJ === undefined ? '' : formatText(energyJ, 'energyJ', reader, 2)}{energyJ !== undefined && energyJ === most ? <span className="quiet"> toughest</span> : null}</td>
+              <td className="num">{deflectionMm === undefined ? '' : formatText(deflectionMm, 'lengthMm', reader, 2)}{deflectionMm === least ? <span className="quiet minor"> stiffest</span> : null}</td>
+              <td className="num">{energyJ === undefined ? '' : formatText(energyJ, 'energyJ', reader, 2)}{energyJ !== undefined && energyJ === most ? <span className="quiet minor"> toughest</span> : null}</td>
               <td>{chosen || closed ? null : <button type="button" className="plain" aria-label={`Take ${name}`} onClick={() => take(name)}>take</button>}</td>
             </tr>
           ))}
