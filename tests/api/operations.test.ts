@@ -1,6 +1,9 @@
 import { GET as list } from '@/app/api/operations/route';
 import { POST as compute } from '@/app/api/operations/[id]/route';
+import { toBase64 } from '@/core/base64';
 import { driveRun } from '@/core/drive/run';
+import { boxCorners, meshOf } from '@/core/mesh/shapes';
+import { writeStl } from '@/core/mesh/writeStl';
 import { call, withOwnDatabase } from './workshop';
 
 withOwnDatabase();
@@ -40,4 +43,13 @@ it('refuses a limit below the air, an empty range, and too many combinations, ea
   expect(await refusal('drive.sweep', { ...sweep, ratios: { from: 1, to: 11, step: 0.000001 } })).toMatchObject({ status: 422, path: 'motors', message: expect.stringContaining('10000001 combinations') });
   expect(await refusal('drive.run', { ...run, motor: { ...motor, kvRpmPerV: -1 } })).toMatchObject({ status: 422, path: 'motor.kvRpmPerV' });
   expect((await ask('constructor', {})).status).toBe(404);
+});
+
+it('solves a small part as a solid, and leaves a fine grid to the page and calc', async () => {
+  const mesh = { stlBase64: toBase64(writeStl(meshOf(boxCorners([0, 0, 0], [20, 4, 4])))) };
+  const part = { mesh, voxelMm: 1, material: { modulusMpa: 2000, inPlaneStrengthMpa: 50, interlayerStrengthMpa: 25, interlayerShearMpa: 20 }, buildDirection: [0, 0, 1], fixed: [{ min: [0, 0, 0], max: [0, 4, 4] }], loads: [{ min: [20, 0, 0], max: [20, 4, 4], forceN: [0, 0, -1] }] };
+  const { status, json } = await ask('mesh.fem', part);
+  expect(status).toBe(200);
+  expect(json.reactionN[2]).toBeCloseTo(1, 6);
+  expect(await refusal('mesh.fem', { ...part, voxelMm: 0.2 })).toMatchObject({ status: 422, path: 'voxelMm', message: expect.stringContaining('about 40000 voxels') });
 });

@@ -4,6 +4,7 @@ import { partStrength } from '@/core/strength/partStrength';
 import { formatNumber, formatText } from '@/core/units/formatQuantity';
 import { useReader } from '@/ui/reader';
 import { useBuild } from '../shell/BuildContext';
+import { ScrewWays } from './ScrewWays';
 
 /** Every load of one part with what it leaves, also of the build beside it. */
 export function PartLoads({ part }: { part: Part }) {
@@ -17,6 +18,7 @@ export function PartLoads({ part }: { part: Part }) {
   if (!found.ok) return <p className="note">{part.name} needs {found.missing.join(', ')}.</p>;
   const before = (id: string | undefined) => (other?.ok ? other.value.loads.find(({ load }) => load?.id === id)?.margin : undefined);
   return (
+    <>
     <div className="gridbox"><table className="grid slim" data-testid="part-loads">
       <thead><tr><th>{part.name} under</th><th className="num">Asks</th><th className="num">Bears</th><th className="num">Margin</th><th className="minor">Goes</th><th className="num minor">Gives way</th></tr></thead>
       <tbody>
@@ -32,5 +34,7 @@ export function PartLoads({ part }: { part: Part }) {
         ))}
       </tbody>
     </table></div>
+    {part.shape?.as === 'boss' ? <ScrewWays part={part} worst={found.value.loads.find(({ depth }) => depth === 'boss') ?? found.value.worst} /> : null}
+    </>
   );
 }

@@ -1,0 +1,38 @@
+import type { Part } from '@/core/build/parts';
+import { BOSS_KINDS, bossCheck } from '@/core/strength/boss';
+import { derate } from '@/core/strength/allowable';
+import { hasLayers, strengthOf } from '@/core/strength/materialOfBuild';
+import type { LoadedPart } from '@/core/strength/partStrength';
+import { SCREW_WORDS } from '@/core/strength/screwWords';
+import { formatNumber, formatText } from '@/core/units/formatQuantity';
+import { useReader } from '@/ui/reader';
+import { useBuild } from '../shell/BuildContext';
+
+/** Four ways to hold the same screws side by side under the worst load. */
+export function ScrewWays({ part, worst }: { part: Part; worst: LoadedPart }) {
+  const { edit, closed } = useBuild();
+  const { reader } = useReader();
+  const { screwMm, engagementMm, wallMm, screws = 1, screwKind = 'screwInPlastic' } = part.shape!;
+  if (!part.material || screwMm === undefined || engagementMm === undefined || wallMm === undefined) return null;
+  const material = strengthOf(part.material);
+  const left = derate(material, part.temperatureC);
+  const { kinds, best } = bossCheck({ screwMm, engagementMm, wallMm, material, layers: part.layers === 'across' && hasLayers(part.material) ? 'acrossAxis' : 'alongAxis', forceN: worst.forceN / screws });
+  return (
+    <div className="gridbox"><table className="grid tight slim" data-testid="screw-ways">
+      <thead><tr><th>{screws} screws M{formatNumber(screwMm, reader.locale, 3)} held by</th><th className="num">Pull out at</th><th className="num">Margin</th><th /></tr></thead>
+      <tbody>
+        {BOSS_KINDS.map((kind) => {
+          const found = kinds[kind];
+          if (!found) return null;
+          return (
+            <tr key={kind}>
+              <td>{kind === screwKind ? <b>{SCREW_WORDS[kind]}, as it is</b> : SCREW_WORDS[kind]}{kind === best ? <span className="quiet minor"> strongest</span> : null}</td>
+              <td className="num">{formatText(found.pullOutN * left * screws, 'forceN', reader)}</td><td className="num">{formatNumber(found.margin * left, reader.locale, 3)}</td>
+              <td>{kind === screwKind || closed ? null : <button type="button" className="plain" aria-label={`Take ${SCREW_WORDS[kind]}`} onClick={() => edit([{ path: ['parts', 'items', part.id, 'shape', 'screwKind'], value: kind }])}>take</button>}</td>
+            </tr>
+          );
+        })}
+      </tbody>
+    </table></div>
+  );
+}
