@@ -41,6 +41,11 @@ import { gearStrength } from './gears/strength';
 import { gearStrengthSchema } from './gears/strength.schema';
 import { tyreSpin } from './gears/tyreSpin';
 import { tyreSpinSchema } from './gears/tyreSpin.schema';
+import { printCalibrate } from './print/calibrate';
+import { fitCoupon } from './print/coupon';
+import { fitCouponSchema } from './print/coupon.schema';
+import { printEstimate } from './print/estimate';
+import { printCalibrateSchema, printEstimateSchema } from './print/estimate.schema';
 import { fitStack } from './print/stack';
 import { fitStackSchema } from './print/stack.schema';
 import { meshFem } from './mesh/fem/fem';
@@ -86,6 +91,7 @@ export const operations: Readonly<Record<string, Operation>> = {
   'drive.sweep': { schema: driveSweepSchema, run: driveSweep, summary: 'every motor, pack and ratio on one car, and which cannot be bettered' },
   'drivetrain.differential': { schema: drivetrainDifferentialSchema, run: drivetrainDifferential, summary: 'what differential, slip clutch and steering by driving do to an axle' },
   'drivetrain.rotation': { schema: drivetrainRotationSchema, run: drivetrainRotation, summary: 'which way every wheel turns, and whether the axles agree' },
+  'fit.coupon': { schema: fitCouponSchema, run: fitCoupon, summary: 'what your printer makes of holes and pegs, and the sizes to draw for fits' },
   'fit.stack': { schema: fitStackSchema, run: fitStack, summary: 'free play of a wheel on its bearings, and what a chain of lengths adds up to' },
   'gear.mesh': { schema: gearMeshSchema, run: gearMesh, summary: 'how two gears mesh: centre distance, contact ratio, undercut, and what a slot takes' },
   'gear.outline': { schema: gearOutlineSchema, run: gearOutline, summary: 'outline of a gear from true involutes, as points and as files' },
@@ -99,6 +105,8 @@ export const operations: Readonly<Record<string, Operation>> = {
   'motor.calibrate': { schema: motorCalibrateSchema, run: motorCalibrate, summary: 'cooling of a motor from measured case temperatures' },
   'motor.thermalDefaults': { schema: motorThermalDefaultsSchema, run: motorThermalDefaults, summary: 'first guesses of the thermal figures from mass, size and housing' },
   'power.budget': { schema: powerBudgetSchema, run: powerBudget, summary: 'volts and amperes of everything that hangs on the pack, charged and low' },
+  'print.calibrate': { schema: printCalibrateSchema, run: printCalibrate, summary: 'what finished prints say of the estimate of their time' },
+  'print.estimate': { schema: printEstimateSchema, run: printEstimate, summary: 'plastic, time and cost of a print' },
   'runs.summary': { schema: runsSummarySchema, run: runsSummary, summary: 'mean, spread and 95 % interval of repeated measurements' },
   'section.properties': { schema: sectionPropertiesSchema, run: sectionProperties, summary: 'area, second moments and section moduli of a cross-section' },
   'servo.steer': { schema: servoSteerSchema, run: servoSteer, summary: 'torque that steering asks of a servo against what it gives' },

@@ -15,3 +15,10 @@ export function sampleDeviation(values: readonly number[]): number {
 export function student95(degreesOfFreedom: number): number {
   return tQuantile(0.975, degreesOfFreedom);
 }
+
+/** Middle of at least one value, the mean of the two middle ones of an even number. */
+export function median(values: readonly number[]): number {
+  const sorted = [...values].sort((a, b) => a - b);
+  const half = Math.floor(sorted.length / 2);
+  return sorted.length % 2 === 1 ? sorted[half]! : (sorted[half - 1]! + sorted[half]!) / 2;
+}
