@@ -1,5 +1,5 @@
 import { garageCar } from '@/core/checks/garage';
-import { listBuilds, wholeBuild } from '@/db/queries/builds';
+import { wholeBuilds } from '@/db/queries/builds';
 import { settingsOf } from '@/db/queries/workshops';
 import { Garage } from '@/features/garage/Garage';
 import { visit } from './serverPage';
@@ -8,7 +8,6 @@ export const dynamic = 'force-dynamic';
 
 export default async function GaragePage() {
   const { db, workshopId } = await visit();
-  const [builds, settings] = await Promise.all([listBuilds(db, workshopId), settingsOf(db, workshopId)]);
-  const wholes = await Promise.all(builds.map(({ id }) => wholeBuild(db, workshopId, id)));
+  const [wholes, settings] = await Promise.all([wholeBuilds(db, workshopId), settingsOf(db, workshopId)]);
   return <Garage cars={wholes.map((whole) => garageCar(whole, settings.thresholds ?? {}))} />;
 }

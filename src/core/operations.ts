@@ -46,6 +46,10 @@ import { fitCoupon } from './print/coupon';
 import { fitCouponSchema } from './print/coupon.schema';
 import { printEstimate } from './print/estimate';
 import { printCalibrateSchema, printEstimateSchema } from './print/estimate.schema';
+import { holesSolve } from './print/holes/solve';
+import { holesSolveSchema } from './print/holes/solve.schema';
+import { printPlates } from './print/plates';
+import { printPlatesSchema } from './print/plates.schema';
 import { fitStack } from './print/stack';
 import { fitStackSchema } from './print/stack.schema';
 import { meshFem } from './mesh/fem/fem';
@@ -96,6 +100,7 @@ export const operations: Readonly<Record<string, Operation>> = {
   'gear.mesh': { schema: gearMeshSchema, run: gearMesh, summary: 'how two gears mesh: centre distance, contact ratio, undercut, and what a slot takes' },
   'gear.outline': { schema: gearOutlineSchema, run: gearOutline, summary: 'outline of a gear from true involutes, as points and as files' },
   'gear.strength': { schema: gearStrengthSchema, run: gearStrength, summary: 'bending and wear of a tooth, and the width that holds' },
+  'holes.solve': { schema: holesSolveSchema, run: holesSolve, summary: 'a hole pattern from caliper readings, its errors and the reading that is wrong' },
   'joint.capacity': { schema: jointCapacitySchema, run: jointCapacity, summary: 'torque that a joint between shaft and gear carries at a temperature' },
   'load.cases': { schema: loadCasesSchema, run: loadCases, summary: 'what acts on the parts when the car lands, crashes, corners, brakes and drives off' },
   'mesh.fem': { schema: meshFemSchema, run: meshFem, summary: 'a part as a solid of layers: what fails first, by what, and how far it gives' },
@@ -107,6 +112,7 @@ export const operations: Readonly<Record<string, Operation>> = {
   'power.budget': { schema: powerBudgetSchema, run: powerBudget, summary: 'volts and amperes of everything that hangs on the pack, charged and low' },
   'print.calibrate': { schema: printCalibrateSchema, run: printCalibrate, summary: 'what finished prints say of the estimate of their time' },
   'print.estimate': { schema: printEstimateSchema, run: printEstimate, summary: 'plastic, time and cost of a print' },
+  'print.plates': { schema: printPlatesSchema, run: printPlates, summary: 'parts laid on as few beds as they need, and what would do for those that fit none' },
   'runs.summary': { schema: runsSummarySchema, run: runsSummary, summary: 'mean, spread and 95 % interval of repeated measurements' },
   'section.properties': { schema: sectionPropertiesSchema, run: sectionProperties, summary: 'area, second moments and section moduli of a cross-section' },
   'servo.steer': { schema: servoSteerSchema, run: servoSteer, summary: 'torque that steering asks of a servo against what it gives' },

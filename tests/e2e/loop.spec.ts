@@ -40,7 +40,7 @@ test('from a wish to a lesson', async ({ page }) => {
   // 36, 34.286 and 32.727 km/h: mean 34.34, sd 1.637; three stop-watch errors of about 4.8 % make 2.75 % of the mean
   await expect(answer).toContainText('34.34 ± 0.95 km/h');
   await expect(answer).toContainText('3 attempts');
-  await expect(answer).toContainText(/Predicted [\d.]+\skm\/h: [\d.]+ % (slower|faster)/);
+  await expect(answer).toContainText(/Predicted [\d.]+\skm\/h: [\d.]+\s% (slower|faster)/);
   await expect(page.getByTestId('runs')).toContainText('1.6 km/h');
   await expect(page.getByTestId('dot-plot')).toBeVisible();
 

@@ -34,7 +34,7 @@ const WORDS: Readonly<Record<string, Readonly<Record<string, string>>>> = {
 
 /** What changed from one document to the next, as a reader says it. */
 export function describeChanges(before: BuildDocument, after: BuildDocument, reader: Reader): DescribedChange[] {
-  return changesBetween(before, after).flatMap(leavesOf).map((change) => ({
+  return changesBetween(before, after).flatMap(leavesOf).filter(tellsSomething).map((change) => ({
     path: change.path,
     segment: change.path[0] ?? '',
     label: placeOf(change, before, after),
@@ -42,6 +42,9 @@ export function describeChanges(before: BuildDocument, after: BuildDocument, rea
     after: describeValue(change.path, named(change.path, change.after, after), reader),
   }));
 }
+
+/** Of a part's mesh its file and its way up; the rest comes with them. */
+const tellsSomething = ({ path }: Change): boolean => path[3] !== 'mesh' || path.length < 5 || path[4] === 'name' || path[4] === 'up';
 
 /** What another thing of the document is called, in place of its id. */
 function named(path: Path, value: unknown, document: BuildDocument): unknown {

@@ -35,6 +35,8 @@ const OF_A_PART: Readonly<Record<string, FieldLabel>> = {
   '.loads.*.forceN': number('Force', 'forceN', { from: 0, to: 1e6 }),
   '.loads.*.bends': { label: 'Bends it' },
   '.mesh': { label: 'Mesh' },
+  '.mesh.name': { label: 'Mesh' },
+  '.mesh.up': { label: 'Up on the bed' },
   '.mesh.voxelMm': length('Voxel', 50),
 };
 
