@@ -12,8 +12,20 @@ import { loadCases, type LoadCasesInput, type LoadCasesResult } from './loadCase
 export const USUAL_CRUSH_MM = 15;
 const NM_PER_KGCM = 0.0980665;
 
-/** What acts on the parts of a build on one surface. */
-export function casesOfBuild(document: BuildDocument, surface: ChosenSurface | undefined): Assembled<LoadCasesResult & { input: LoadCasesInput }> {
+type Cases = Assembled<LoadCasesResult & { input: LoadCasesInput }>;
+
+const known = new WeakMap<BuildDocument, Map<ChosenSurface | undefined, Cases>>();
+
+/** What acts on the parts of a build on one surface; worked out once a document and surface. */
+export function casesOfBuild(document: BuildDocument, surface: ChosenSurface | undefined): Cases {
+  const own = known.get(document) ?? new Map<ChosenSurface | undefined, Cases>();
+  known.set(document, own);
+  const found = own.get(surface) ?? workOut(document, surface);
+  own.set(surface, found);
+  return found;
+}
+
+function workOut(document: BuildDocument, surface: ChosenSurface | undefined): Cases {
   const weight = weightOf(document);
   const { chassis: { wheelbaseMm, trackFrontMm, trackRearMm }, drive: { tyre }, brief, suspension, parts } = document;
   const missing = [...(weight.ok ? [] : weight.missing), ...missingOf({ surface, tyre })];

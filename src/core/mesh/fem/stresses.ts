@@ -1,4 +1,4 @@
-import { CORNERS, DOFS, type Stiffness, strainsAt } from './brick';
+import { CORNERS, type Stiffness } from './brick';
 import type { Bricks } from './bricks';
 
 const STRESSES = 6;
@@ -25,23 +25,31 @@ export const MOST_MARGIN = 1e6;
 
 /** Reads the stress at the centre of a brick, xx yy zz yz zx xy in MPa, as its own share of the solid would bear it. */
 export function stressReader({ size: [nx, ny], voxel, nodeAt }: Bricks, c: Stiffness, edgeMm: number, u: Float64Array): (brick: number, into: Float64Array) => void {
-  const b = strainsAt(0.5, 0.5, 0.5).map((value) => value / edgeMm);
+  const quarter = 1 / (4 * edgeMm);
   const [cx, cy] = [nx + 1, ny + 1];
-  const [strain, local] = [new Float64Array(STRESSES), new Float64Array(DOFS)];
+  /** Slopes of the three displacements along x, y and z at the centre: differences of opposite faces. */
+  const slope = new Float64Array(9);
+  const strain = new Float64Array(STRESSES);
   return (brick, into) => {
     const at = voxel[brick]!;
-    const [i, j, k] = [at % nx, Math.floor(at / nx) % ny, Math.floor(at / (nx * ny))];
+    const first = (at % nx) + cx * ((Math.floor(at / nx) % ny) + cy * Math.floor(at / (nx * ny)));
+    slope.fill(0);
     for (let a = 0; a < CORNERS; a++) {
-      const node = 3 * nodeAt[i + (a & 1) + cx * (j + ((a >> 1) & 1) + cy * (k + (a >> 2)))]!;
-      local[3 * a] = u[node]!;
-      local[3 * a + 1] = u[node + 1]!;
-      local[3 * a + 2] = u[node + 2]!;
+      const node = 3 * nodeAt[first + (a & 1) + cx * (((a >> 1) & 1) + cy * (a >> 2))]!;
+      const [sx, sy, sz] = [a & 1 ? quarter : -quarter, a & 2 ? quarter : -quarter, a & 4 ? quarter : -quarter];
+      for (let axis = 0; axis < 3; axis++) {
+        const value = u[node + axis]!;
+        slope[3 * axis]! += sx * value;
+        slope[3 * axis + 1]! += sy * value;
+        slope[3 * axis + 2]! += sz * value;
+      }
     }
-    for (let row = 0; row < STRESSES; row++) {
-      let sum = 0;
-      for (let d = 0; d < DOFS; d++) sum += b[DOFS * row + d]! * local[d]!;
-      strain[row] = sum;
-    }
+    strain[0] = slope[0]!;
+    strain[1] = slope[4]!;
+    strain[2] = slope[8]!;
+    strain[3] = slope[5]! + slope[7]!;
+    strain[4] = slope[2]! + slope[6]!;
+    strain[5] = slope[1]! + slope[3]!;
     for (let row = 0; row < STRESSES; row++) {
       let sum = 0;
       for (let column = 0; column < STRESSES; column++) sum += c[STRESSES * row + column]! * strain[column]!;
