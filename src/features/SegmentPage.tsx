@@ -10,6 +10,7 @@ const Power = dynamic(() => import('./power/PowerPage').then(({ PowerPage }) => 
 const Chassis = dynamic(() => import('./chassis/ChassisPage').then(({ ChassisPage }) => ChassisPage));
 const Suspension = dynamic(() => import('./suspension/SuspensionPage').then(({ SuspensionPage }) => SuspensionPage));
 const Parts = dynamic(() => import('./parts/PartsPage').then(({ PartsPage }) => PartsPage));
+const Print = dynamic(() => import('./print/PrintPage').then(({ PrintPage }) => PrintPage));
 const Field = dynamic(() => import('./field/FieldPage').then(({ FieldPage }) => FieldPage));
 const Learn = dynamic(() => import('./learn/LearnPage').then(({ LearnPage }) => LearnPage));
 
@@ -21,6 +22,7 @@ export function SegmentPage({ segment }: { segment: Segment }) {
     case 'chassis': return <Chassis />;
     case 'suspension': return <Suspension />;
     case 'parts': return <Parts />;
+    case 'print': return <Print />;
     case 'field': return <Field />;
     case 'learn': return <Learn />;
     default: return <LaterPage segment={segment} />;

@@ -5,6 +5,7 @@ import { chassisSchema } from './chassis.schema';
 import { type BuildDocument, migrateDocument, SCHEMA_VERSION } from './document';
 import { driveSchema } from './drive.schema';
 import { partsSchema } from './parts.schema';
+import { printSchema } from './print.schema';
 import { powerSchema } from './power.schema';
 import { suspensionSchema } from './suspension.schema';
 
@@ -16,7 +17,7 @@ export const documentSchema = Joi.object<BuildDocument>({
   chassis: chassisSchema.required(),
   suspension: suspensionSchema.required(),
   parts: partsSchema.required(),
-  print: Joi.object({}).required(),
+  print: printSchema.required(),
 }).required();
 
 /**

@@ -4,6 +4,7 @@ import { type Chassis, emptyChassis } from './chassis';
 import { type Drive, emptyDrive } from './drive';
 import { emptyParts, type Parts } from './parts';
 import { emptyPower, type Power } from './power';
+import { emptyPrint, type Print } from './print';
 import { emptySuspension, type Suspension } from './suspension';
 
 export const SCHEMA_VERSION = 1;
@@ -17,7 +18,7 @@ export interface BuildDocument {
   chassis: Chassis;
   suspension: Suspension;
   parts: Parts;
-  print: Record<string, never>;
+  print: Print;
 }
 
 export function emptyDocument(): BuildDocument {
@@ -29,7 +30,7 @@ export function emptyDocument(): BuildDocument {
     chassis: emptyChassis(),
     suspension: emptySuspension(),
     parts: emptyParts(),
-    print: {},
+    print: emptyPrint(),
   };
 }
 

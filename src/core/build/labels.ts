@@ -219,10 +219,15 @@ export const LABELS: Readonly<Record<string, FieldLabel>> = {
   'chassis.cornerRadiusM': { label: 'Tightest corner at speed', quantity: 'distanceM', limits: { above: 0, to: 1000 } },
   'power.loads.*.massG': { label: 'Mass of the load', quantity: 'massG', limits: { above: 0, to: 100_000 } },
   ...PARTS_LABELS,
+  'print.patterns': { label: 'Hole patterns' },
+  'print.patterns.*': { label: 'Hole pattern' },
+  'print.patterns.*.name': { label: 'Hole pattern' },
+  'print.patterns.*.holes': { label: 'Holes' },
+  'print.patterns.*.readings': { label: 'Caliper readings' },
 };
 
 /** Lists of the document whose items go by their ids. */
-const LISTS: ReadonlySet<string> = new Set(['surfaces', 'stages', 'shafts', 'rails', 'loads', 'wires', 'failsafe', 'bodies', 'bench', 'items']);
+const LISTS: ReadonlySet<string> = new Set(['surfaces', 'stages', 'shafts', 'rails', 'loads', 'wires', 'failsafe', 'bodies', 'bench', 'items', 'patterns']);
 
 /** Label of a path, item ids included; the last key where none is listed. */
 export function labelOf(path: readonly string[]): FieldLabel {

@@ -2,6 +2,7 @@ import { type BuildDocument, emptyDocument } from '@/core/build/document';
 import type { Patch } from '@/core/build/patch';
 import type { FailureSheet } from '@/core/field/records';
 import { carrierTurned, marshHareParts, steeringArmWider } from './marshHareParts';
+import { motorPlate } from './marshHarePattern';
 import { marshHareBench, marshHareSuspension } from './marshHareSuspension';
 import { battery, controller, load, material, motor, regulator, sizeClass, surface, transmitter, tyre } from './copies';
 
@@ -120,6 +121,7 @@ export const marshHareD: Patch = [
   { path: ['drive', 'heat', 'cruiseMps'], value: 7 },
   { path: ['drive', 'heat', 'readings'], value: undefined },
   ...steeringArmWider,
+  { path: ['print', 'patterns'], value: [motorPlate()] },
   { path: ['parts', 'items', 'plate', 'name'], value: 'Chassis plate, pocketed' },
   { path: ['parts', 'items', 'plate', 'massG'], value: 96 },
   { path: ['chassis', 'massG'], value: 1550 },

@@ -123,3 +123,18 @@ export function solveWith(l: Float64Array, b: Float64Array, n: number): Float64A
   }
   return x;
 }
+
+/** (Jᵀ W J)⁻¹ over the free coordinates; undefined where this very shape is singular. */
+export function covarianceOf(links: readonly Link[], places: Places, free: readonly number[]): Float64Array | undefined {
+  const n = free.length;
+  const factor = cholesky(normalOf(slopesOf(links, places, free), links.length, n), n);
+  if (!factor) return undefined;
+  const out = new Float64Array(n * n);
+  for (let column = 0; column < n; column++) {
+    const unit = new Float64Array(n);
+    unit[column] = 1;
+    const solved = solveWith(factor, unit, n);
+    for (let row = 0; row < n; row++) out[row * n + column] = solved[row]!;
+  }
+  return out;
+}

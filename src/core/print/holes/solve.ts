@@ -2,7 +2,7 @@ import { CalcError } from '../../errors';
 import { normalFrom } from '../../numeric/random';
 import { type Hole, type HolesInput, type HolesResult, type Link, type Reading, type Residual, type Suspect, USUAL_PLUS_MINUS_MM } from './definition';
 import { plateFiles } from './files';
-import { chiSquareOf, cholesky, freeOf, nearestFit, normalOf, type Places, slopesOf, solveWith } from './fit';
+import { chiSquareOf, covarianceOf, freeOf, nearestFit, type Places, slopesOf } from './fit';
 import { rigidityOf } from './rigidity';
 import { anchored, scaled } from './start';
 
@@ -25,7 +25,7 @@ const [SUSPICIOUS, TIED, LEVERAGE_ONE] = [3, 1e-6, 1 - 1e-9];
  */
 export function holesSolve({ holes, readings, anchors, files, seed = 1 }: HolesInput): HolesResult {
   const numberOf = numbered(holes);
-  const links = readings.map((reading, index) => linkOf(reading, index, holes, numberOf));
+  const links = linksOf(holes, readings, numberOf);
   const origin = anchors ? known(numberOf, anchors.origin, 'anchors.origin') : 0;
   const axis = anchors ? known(numberOf, anchors.axis, 'anchors.axis') : 1;
   if (origin === axis) throw new CalcError('anchors.axis', 'is the origin too', 'name another hole');
@@ -50,6 +50,9 @@ export function holesSolve({ holes, readings, anchors, files, seed = 1 }: HolesI
     ],
   };
 }
+
+/** The readings as distances of centres. */
+export const linksOf = (holes: readonly Hole[], readings: readonly Reading[], numbers = numbered(holes)): Link[] => readings.map((reading, index) => linkOf(reading, index, holes, numbers));
 
 function numbered(holes: readonly Hole[]): ReadonlyMap<string, number> {
   const numbers = new Map<string, number>();
@@ -103,21 +106,6 @@ function firstOff(p: Places, origin: number, axis: number): number | undefined {
   for (let i = 0; i < flat.length; i += 2) for (let j = 0; j < i; j += 2) longest = Math.max(longest, Math.hypot(flat[i]! - flat[j]!, flat[i + 1]! - flat[j + 1]!));
   for (let at = 0; at < flat.length / 2; at++) if (Math.abs(flat[2 * at + 1]!) > OFF_AXIS * longest) return at;
   return undefined;
-}
-
-/** (Jᵀ W J)⁻¹ over the free coordinates; undefined where this very shape is singular. */
-function covarianceOf(links: readonly Link[], places: Places, free: readonly number[]): Float64Array | undefined {
-  const n = free.length;
-  const factor = cholesky(normalOf(slopesOf(links, places, free), links.length, n), n);
-  if (!factor) return undefined;
-  const out = new Float64Array(n * n);
-  for (let column = 0; column < n; column++) {
-    const unit = new Float64Array(n);
-    unit[column] = 1;
-    const solved = solveWith(factor, unit, n);
-    for (let row = 0; row < n; row++) out[row * n + column] = solved[row]!;
-  }
-  return out;
 }
 
 function errorsOf(holes: readonly Hole[], free: readonly number[], covariance: Float64Array): HolesResult['standardErrorMm'] {
