@@ -44,5 +44,9 @@ test('a six-hole pattern is measured by keyboard alone, and the wrong reading is
   await page.getByRole('button', { name: 'DXF', exact: true }).focus();
   await page.keyboard.press('Enter');
   expect((await download).suggestedFilename()).toBe('pattern-1.dxf');
+  await page.getByRole('checkbox', { name: 'lie under the chassis drawing' }).focus();
+  await page.keyboard.press('Space');
   await saved(page);
+  await toSegment(page, 'Chassis');
+  await expect(page.getByTestId('pattern-under').locator('circle')).toHaveCount(6);
 });

@@ -222,6 +222,10 @@ export const LABELS: Readonly<Record<string, FieldLabel>> = {
   'print.patterns': { label: 'Hole patterns' },
   'print.patterns.*': { label: 'Hole pattern' },
   'print.patterns.*.name': { label: 'Hole pattern' },
+  'print.patterns.*.under': { label: 'Laid under the chassis' },
+  'print.patterns.*.under.xMm': { label: 'First hole, ahead', quantity: 'lengthMm', limits: { from: -5000, to: 5000 } },
+  'print.patterns.*.under.yMm': { label: 'First hole, to the left', quantity: 'lengthMm', limits: { from: -5000, to: 5000 } },
+  'print.patterns.*.under.turnDeg': { label: 'Turned to the left', quantity: 'angleDeg', limits: { from: -360, to: 360 } },
   'print.patterns.*.holes': { label: 'Holes' },
   'print.patterns.*.readings': { label: 'Caliper readings' },
 };

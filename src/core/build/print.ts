@@ -6,6 +6,8 @@ export interface HolePattern {
   name: string;
   holes: Hole[];
   readings: (Reading & { id: string })[];
+  /** Where the first hole lies in the car, and how far the line to the second is turned from straight ahead, to the left. */
+  under?: { xMm: number; yMm: number; turnDeg: number };
 }
 
 export interface Print {

@@ -13,7 +13,7 @@ export function motorPlate(): HolePattern {
   const error = normalFrom(46);
   const find = (id: string) => HOLES.find(([own]) => own === id)!;
   return {
-    id: 'motorPlate', name: 'Motor plate of the old chassis',
+    id: 'motorPlate', under: { xMm: -228, yMm: -37, turnDeg: 0 }, name: 'Motor plate of the old chassis',
     holes: HOLES.map(([id, , , diameterMm]) => ({ id, diameterMm })),
     readings: PAIRS.map((pair) => {
       const [a, b] = [find(pair[0]!), find(pair[1]!)];

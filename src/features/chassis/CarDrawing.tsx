@@ -7,6 +7,7 @@ import type { WeightOfBuild } from '@/core/chassis/weightOfBuild';
 import { formatText } from '@/core/units/formatQuantity';
 import { useReader } from '@/ui/reader';
 import { useBuild } from '../shell/BuildContext';
+import { PatternsUnder } from './PatternsUnder';
 
 /** Seen from above, or from the left side; the front is to the left in both. */
 type Side = 'plan' | 'side';
@@ -99,6 +100,7 @@ export function CarDrawing({ view, weight, ghost, chosen, onChoose }: CarDrawing
             </g>
           );
         })}
+        {plan ? <PatternsUnder /> : null}
         {ghost ? <circle cx={-ghost.cgMm[0]} cy={plan ? ghost.cgMm[1] : -ghost.cgMm[2]} r={7} fill="none" stroke="var(--ghost)" strokeWidth={2} {...line} /> : null}
         <g pointerEvents="none" data-testid={`cg-${view}`} data-x={weight.cgMm[0]}>
           <circle cx={cgX} cy={cgY} r={7} fill="var(--sheet)" stroke="var(--ink)" strokeWidth={2} {...line} />

@@ -8,10 +8,11 @@ import { fromBase64 } from '@/core/base64';
 import { useReader } from '@/ui/reader';
 import { useBuild } from '../shell/BuildContext';
 import { handOver } from '../shell/handOver';
+import { printWorker } from '../shell/printClient';
 import { useWorked } from '../shell/useWorked';
 import { HoleList } from './HoleList';
+import { LaidUnder } from './LaidUnder';
 import { PatternDrawing } from './PatternDrawing';
-import { printWorker } from './printClient';
 import { ReadingEntry } from './ReadingEntry';
 import { ReadingTable } from './ReadingTable';
 
@@ -39,6 +40,7 @@ export function HolePatternSide({ pattern, picker, later }: { pattern: HolePatte
       <div className="bench">
         {picker}
         <HoleList pattern={pattern} />
+        <LaidUnder pattern={pattern} />
         {closed ? null : <button type="button" className="plain" style={{ marginTop: 10 }} onClick={() => edit([{ path: ['print', 'patterns', pattern.id], value: undefined }])}>throw {pattern.name.toLowerCase()} away</button>}
       </div>
       <div className="readings">
