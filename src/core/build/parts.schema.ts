@@ -20,6 +20,8 @@ const shapeSchema = Joi.object<PartShape>({
   heightMm: length(),
   wallMm: length(),
   flangeMm: length(),
+  rootMm: length(),
+  filletMm: positive().max(200),
   screwMm: positive().max(20),
   engagementMm: positive().max(200),
   screws: count().max(100),

@@ -35,6 +35,9 @@ export interface PartShape {
   wallMm?: number;
   /** Over all, with the plate. */
   flangeMm?: number;
+  /** Height, in the plane of bending, of the body that a beam grows out of, and the fillet there. */
+  rootMm?: number;
+  filletMm?: number;
   screwMm?: number;
   engagementMm?: number;
   screws?: number;

@@ -24,6 +24,8 @@ const OF_A_PART: Readonly<Record<string, FieldLabel>> = {
   '.shape.heightMm': length('Thickness', 2000),
   '.shape.wallMm': length('Wall', 2000),
   '.shape.flangeMm': length('Flange height', 2000),
+  '.shape.rootMm': length('Body it grows out of', 2000),
+  '.shape.filletMm': length('Fillet at its root', 200),
   '.shape.screwMm': length('Screw', 20),
   '.shape.engagementMm': length('Thread, deep', 200),
   '.shape.screws': number('Screws', 'count', { from: 1, to: 100 }),

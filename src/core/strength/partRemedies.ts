@@ -14,6 +14,7 @@ const [STEP_MM, THICKER] = [0.5, 1.3];
 const PLATES: readonly PartKind[] = ['chassis', 'brace', 'bumper', 'arm', 'shockTower', 'other'];
 const FLANGE = { height: 3, thickness: 2.4 };
 const MORE_PERIMETERS = 2;
+const ROUNDER = 3;
 const WANTED_MARGIN = 2;
 const DEEPER = 1.5;
 
@@ -30,10 +31,17 @@ export function partRemedies(part: Part, worst: LoadedPart): Proposal[] {
     .map((one) => ({ text: `${name} in ${TYPICAL_MATERIALS[one].name.toLowerCase()}`, patch: [{ path: at('material'), value: { libraryId: `material-${one}`, ...TYPICAL_MATERIALS[one] } }], cost: one === 'aluminium' ? 3 : 2 }));
   if (!shape || worst.depth === 'solid') return [...filled, ...others];
   if (shape.as === 'boss') return [...held(part, worst, at), ...filled, ...others];
-  return [...turned, ...turnedAndThicker(part, worst, turned, at), ...thicker(part, worst, at), ...filled, ...others];
+  return [...turned, ...rounder(part, at), ...turnedAndThicker(part, worst, turned, at), ...thicker(part, worst, at), ...filled, ...others];
 }
 
 type At = (...keys: string[]) => string[];
+
+/** Three times the fillet, where it grows out of a wider body. */
+function rounder({ name, shape }: Part, at: At): Proposal[] {
+  const { rootMm, filletMm } = shape!;
+  if (rootMm === undefined || filletMm === undefined) return [];
+  return [{ text: `${name} with a fillet of ${plain(ROUNDER * filletMm)} mm in place of ${plain(filletMm)}`, patch: [{ path: at('shape', 'filletMm'), value: Number((ROUNDER * filletMm).toPrecision(3)) }], cost: 1 }];
+}
 
 /** Where turning alone is not enough: the height that bears the load twice over with the layers along it. */
 function turnedAndThicker({ name, shape, material }: Part, worst: LoadedPart, turned: readonly Proposal[], at: At): Proposal[] {

@@ -9,6 +9,7 @@ import { beamCheck } from './beam';
 import { bossCheck } from './boss';
 import { casesOfBuild } from './casesOfBuild';
 import { columnCheck } from './column';
+import { filletFactor } from './fillet';
 import { forceOf, nameOf } from './forceOnPart';
 import type { LoadCasesResult } from './loadCases';
 import { hasLayers, strengthOf } from './materialOfBuild';
@@ -93,6 +94,9 @@ function notched(part: Part, beam: LoadedPart): LoadedPart {
   };
 }
 
+/** A margin where nothing is carried. */
+const NOT_LOADED = 1e6;
+
 type Base = Pick<LoadedPart, 'load' | 'called' | 'forceN' | 'how'>;
 
 const layersOf = ({ layers, material }: Part) => (material && !hasLayers(material) ? 'along' : layers);
@@ -107,16 +111,22 @@ function asBeam(part: Part, load: PartLoad, base: Base): Assembled<LoadedPart> {
   const about = upright ? section.upright : section.upright === 'x' ? 'y' : 'x';
   const fill = fillOf(part, section.coreOf);
   const found = beamCheck({ support, lengthMm: lengthMm!, load: { forceN: base.forceN }, section: section.section, bendingAbout: about, material: strengthOf(part.material!), layers: layers!, fill, ...warm(part) });
-  const bending = found.failsBy === 'bending';
+  const { rootMm, filletMm, widthMm, heightMm } = part.shape!;
+  const bar = upright ? heightMm : (widthMm ?? heightMm);
+  const raised = rootMm === undefined || filletMm === undefined || bar === undefined ? 1 : filletFactor(bar, rootMm, filletMm);
+  const [byBending, byShear] = [found.allowableMpa / found.stressMpa / raised, found.shearAllowableMpa / found.shearStressMpa];
+  const bending = byBending <= byShear;
+  const margin = Math.min(NOT_LOADED, byBending, byShear);
   const layered = hasLayers(part.material!);
   return {
     ok: true,
     value: {
-      ...base, margin: found.margin, breaksAtN: base.forceN * found.margin, between: layered && (bending ? layers === 'across' : layers === 'along'), mode: bending ? (layers === 'across' && layered ? 'bent until the layers part' : 'bent') : 'sheared', deflectionMm: found.deflectionMm,
-      ...(upright ? { heightForMargin2Mm: found.heightForMargin2Mm } : {}), depth: 'beam',
+      ...base, margin, breaksAtN: base.forceN * margin, between: layered && (bending ? layers === 'across' : layers === 'along'), mode: bending ? (layers === 'across' && layered ? 'bent until the layers part' : 'bent') : 'sheared', deflectionMm: found.deflectionMm,
+      ...(upright ? { heightForMargin2Mm: found.heightForMargin2Mm * Math.sqrt(raised) } : {}), depth: 'beam',
       working: [
         { label: 'Moment', formula: support === 'cantilever' ? `${plain(base.forceN)} N · ${plain(lengthMm!)} mm` : `${plain(base.forceN)} N over ${plain(lengthMm!)} mm, ${support === 'simple' ? 'resting' : 'held'} at both ends`, value: found.momentNmm / 1000, quantity: 'torqueNm' },
         { label: bending ? 'Bending stress' : 'Shear stress', formula: bending ? 'moment over the section modulus' : '1.5 · force over area', value: bending ? found.stressMpa : found.shearStressMpa, quantity: 'stressMpa', source: 'Shigley, Mechanical Engineering Design, ch. 3' },
+        ...(raised > 1 ? [{ label: 'Raised at its root', formula: `out of a body of ${plain(rootMm!)} mm with a fillet of ${plain(filletMm!)} mm`, value: raised, quantity: 'coefficient' as const, source: 'Peterson’s Stress Concentration Factors, ch. 3' }] : []),
         { label: 'Bears', formula: `${layered ? `layers ${layers} it, ` : ''}${plain(100 * fill)} % solid${part.temperatureC === undefined ? '' : `, ${plain(100 * derate(strengthOf(part.material!), part.temperatureC))} % left of it in the warmth`}`, value: bending ? found.allowableMpa : found.shearAllowableMpa, quantity: 'stressMpa', source: 'Hankinson' },
       ],
     },

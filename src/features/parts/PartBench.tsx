@@ -107,6 +107,7 @@ function Shape({ part: { id, kind, name, shape, loads } }: { part: Part }) {
           {round ? null : <DocumentField path={at('shape', 'widthMm')} example={12} />}
           <DocumentField path={at('shape', 'heightMm')} label={round ? 'Diameter' : shape.profile === 'box' ? 'Height' : 'Thickness'} example={6} />
           {shape.profile === 'tube' || shape.profile === 'box' ? <DocumentField path={at('shape', 'wallMm')} example={2} /> : null}
+          {shape.as === 'beam' ? <><DocumentField path={at('shape', 'rootMm')} example={18} /><DocumentField path={at('shape', 'filletMm')} example={1} /></> : null}
           {shape.profile === 'flanged' ? <><DocumentField path={at('shape', 'flangeMm')} example={14} /><DocumentField path={at('shape', 'wallMm')} label="Flange, thick" example={3} /></> : null}
         </>
       )}
