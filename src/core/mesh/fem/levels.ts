@@ -32,8 +32,9 @@ interface Cells {
   readonly corner: Int32Array;
 }
 
-/** Work of solving the coarsest level whole, multiplications. */
-const MOST_WORK = 6e7;
+/** Work of solving the coarsest level whole, multiplications; walls that are thin, with many nodes to a brick, are worth more. */
+const [MOST_WORK, MOST_WORK_THIN] = [6e7, 4e8];
+const THIN = 1.2;
 const MOST_LEVELS = 12;
 
 /**
@@ -46,7 +47,8 @@ export function levelsOf(bricks: Bricks, k: Float64Array, edgeMm: number, held: 
   const levels: Level[] = [];
   let below: Cells | undefined;
   let [size, corner, nodes]: [Bricks['size'], Int32Array, number] = [bricks.size, bricks.corner, bricks.corner.length];
-  while (levels.length < MOST_LEVELS && (levels.length === 0 ? nodes > 1 : workOf(levels.at(-1)!) > MOST_WORK)) {
+  const most = nodes > THIN * bricks.voxel.length ? MOST_WORK_THIN : MOST_WORK;
+  while (levels.length < MOST_LEVELS && (levels.length === 0 ? nodes > 1 : workOf(levels.at(-1)!) > most)) {
     const factor = size.map((n) => (n > 1 ? 2 : 1)) as [number, number, number];
     if (factor.every((one) => one === 1)) break;
     const cells: Cells = below ? coarser(below, factor) : coarserThanBricks(bricks, k, edgeMm, held, factor);
