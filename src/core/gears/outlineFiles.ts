@@ -1,4 +1,5 @@
 import { toBase64 } from '../base64';
+import { dxfFile, dxfLoop } from '../file/dxf';
 import earcut from 'earcut';
 
 export type Point = readonly [x: number, y: number];
@@ -14,11 +15,7 @@ export function gearSvg(outline: readonly Point[], bore: readonly Point[], tipMm
 }
 
 /** Closed polylines in mm (DXF R12). */
-export function gearDxf(loops: readonly (readonly Point[])[]): string {
-  const pairs = (...values: (string | number)[]) => values.map((value) => `${value}\n`).join('');
-  const loop = (points: readonly Point[]) => `${pairs(0, 'POLYLINE', 8, '0', 66, 1, 70, 1, 10, '0.0', 20, '0.0', 30, '0.0')}${points.map(([x, y]) => pairs(0, 'VERTEX', 8, '0', 10, number(x), 20, number(y), 30, '0.0')).join('')}${pairs(0, 'SEQEND', 8, '0')}`;
-  return `${pairs(0, 'SECTION', 2, 'HEADER', 9, '$ACADVER', 1, 'AC1009', 9, '$INSUNITS', 70, 4, 0, 'ENDSEC', 0, 'SECTION', 2, 'ENTITIES')}${loops.map(loop).join('')}${pairs(0, 'ENDSEC', 0, 'EOF')}`;
-}
+export const gearDxf = (loops: readonly (readonly Point[])[]): string => dxfFile(loops.map(dxfLoop));
 
 type Vertex = readonly [number, number, number];
 

@@ -206,6 +206,3 @@ function fieldOf({ bricks, grid, turned, displacement, stress }: FemSolution): o
   const moved = Array.from(bricks.corner, (_, node) => turnBack(turned, [displacement[3 * node]!, displacement[3 * node + 1]!, displacement[3 * node + 2]!]));
   return { centreMm: centres, margin: Array.from(stress.margin), failsBy: Array.from(stress.criterion, (index) => FAILS_BY[index]!), vonMisesMpa: Array.from(stress.vonMises), nodeDisplacementMm: moved };
 }
-
-/** How far apart two results are, of the finer: margins and movement of two voxel sizes. */
-export const settled = (coarse: FemResult, fine: FemResult): { marginShift: number; movementShift: number } => ({ marginShift: Math.abs(coarse.margin - fine.margin) / fine.margin, movementShift: Math.abs(coarse.maxDisplacementMm - fine.maxDisplacementMm) / fine.maxDisplacementMm });

@@ -1,4 +1,5 @@
 import { toBase64 } from '../../base64';
+import { dxfCircle, dxfFile, dxfLoop, dxfText } from '../../file/dxf';
 import { circle, extruded, type Loop } from '../../mesh/extrude';
 import { meshOf } from '../../mesh/shapes';
 import { writeStl } from '../../mesh/writeStl';
@@ -51,11 +52,9 @@ function svgOf(plate: Plate): string {
 }
 
 function dxfOf(plate: Plate): string {
-  const pairs = (...values: (string | number)[]) => values.map((value) => `${value}\n`).join('');
-  const loop = (points: Loop) => `${pairs(0, 'POLYLINE', 8, '0', 66, 1, 70, 1, 10, '0.0', 20, '0.0', 30, '0.0')}${points.map(([x, y]) => pairs(0, 'VERTEX', 8, '0', 10, number(x), 20, number(y), 30, '0.0')).join('')}${pairs(0, 'SEQEND', 8, '0')}`;
-  const round = plate.holes.map(({ x, y, diameterMm }) => pairs(0, 'CIRCLE', 8, '0', 10, number(x), 20, number(y), 30, '0.0', 40, number(diameterMm / 2))).join('');
-  const labels = labelsOf(plate).map(([x, y], at) => pairs(0, 'TEXT', 8, 'LABELS', 10, number(x), 20, number(y), 30, '0.0', 40, '4.0', 1, CORNERS[at]!)).join('');
-  return `${pairs(0, 'SECTION', 2, 'HEADER', 9, '$ACADVER', 1, 'AC1009', 9, '$INSUNITS', 70, 4, 0, 'ENDSEC', 0, 'SECTION', 2, 'ENTITIES')}${loop(cornersOf(plate))}${loop(plate.bar)}${round}${labels}${pairs(0, 'ENDSEC', 0, 'EOF')}`;
+  const round = plate.holes.map(({ x, y, diameterMm }) => dxfCircle([x, y], diameterMm / 2));
+  const labels = labelsOf(plate).map((place, at) => dxfText(place, CORNERS[at]!));
+  return dxfFile([dxfLoop(cornersOf(plate)), dxfLoop(plate.bar), ...round, ...labels]);
 }
 
 /** In plastic a corner's label is one to four small holes. */
