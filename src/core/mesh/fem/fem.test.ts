@@ -121,13 +121,14 @@ describe('a cantilever', () => {
     const { bricks, displacement } = cantilever(8, 64);
     const read = stressReader(bricks, layeredStiffness(PLASTIC), 1, displacement);
     const s = new Float64Array(6);
+    let seen = 0;
     bricks.voxel.forEach((at, brick) => {
-      const [i, j, k] = [at % 64, Math.floor(at / 64) % 8, Math.floor(at / 512)];
-      if (i !== 32 || k !== 7) return;
+      if (at % 64 !== 32 || Math.floor(at / 512) !== 7) return;
+      seen++;
       read(brick, s);
       expect(Math.abs(s[0]! / (((64 - 32.5) * 3.5) / (8 ** 4 / 12)) - 1)).toBeLessThan(0.03);
-      expect(j).toBeLessThan(8);
     });
+    expect(seen).toBe(8);
   });
 
   it('splits along the layers when it stands, and says so', () => {
