@@ -3,8 +3,8 @@ const shared = {
   transform: {
     '^.+\\.(t|j)sx?$': ['@swc/jest', { jsc: { parser: { syntax: 'typescript', tsx: true }, transform: { react: { runtime: 'automatic' } }, target: 'es2022' }, module: { type: 'commonjs' } }],
   },
-  moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1' },
-  transformIgnorePatterns: ['/node_modules/(?!earcut/)'],
+  moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1', '^manifold-3d$': '<rootDir>/node_modules/manifold-3d/manifold.js' },
+  transformIgnorePatterns: ['/node_modules/(?!(earcut|manifold-3d)/)'],
   modulePathIgnorePatterns: ['<rootDir>/.next', '<rootDir>/.data'],
 };
 

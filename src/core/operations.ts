@@ -17,6 +17,8 @@ import { driveRunSchema } from './drive/run.schema';
 import { driveSweep } from './drive/sweep';
 import { driveSweepSchema } from './drive/sweep.schema';
 import { motorThermalDefaults } from './drive/thermalDefaults';
+import { sparesStock } from './field/spares';
+import { sparesStockSchema } from './field/spares.schema';
 import { runsSummary } from './field/runsSummary';
 import { runsSummarySchema } from './field/runsSummary.schema';
 import { timingLaunch } from './field/timingLaunch';
@@ -118,6 +120,7 @@ export const operations: Readonly<Record<string, Operation>> = {
   'servo.steer': { schema: servoSteerSchema, run: servoSteer, summary: 'torque that steering asks of a servo against what it gives' },
   'servo.torque': { schema: servoTorqueSchema, run: servoTorque, summary: 'torque and speed of a servo at a voltage' },
   'shaft.check': { schema: shaftCheckSchema, run: shaftCheck, summary: 'bending, torsion and whirl of a shaft' },
+  'spares.stock': { schema: sparesStockSchema, run: sparesStock, summary: 'spares to carry so that nothing runs out, and what to print ahead' },
   'spring.rate': { schema: springRateSchema, run: springRate, summary: 'rate, index and solid length of a coil spring' },
   'steering.geometry': { schema: steeringGeometrySchema, run: steeringGeometry, summary: 'what the rack does to both wheels: Ackermann, turn circle, rack for an angle' },
   'suspension.ride': { schema: suspensionRideSchema, run: suspensionRide, summary: 'sag, frequency, damping and landing of a corner' },

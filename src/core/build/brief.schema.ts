@@ -27,4 +27,6 @@ export const briefSchema = Joi.object<Brief>({
   sizeClass: sizeClassSchema,
   dropHeightM: positive().max(20),
   kerbMps: positive().max(150),
+  budget: positive().max(1e6),
+  currency: Joi.string().pattern(/^[A-Z]{3}$/),
 });

@@ -35,6 +35,11 @@ export interface Brief {
   /** Height from which it is dropped or jumps, and speed at which a wheel meets a kerb. */
   dropHeightM?: number;
   kerbMps?: number;
+  /** What all of it may cost, and in which money, ISO 4217. */
+  budget?: number;
+  currency?: string;
 }
+
+export const USUAL_CURRENCY = 'EUR';
 
 export const emptyBrief = (): Brief => ({ surfaces: [] });

@@ -41,6 +41,7 @@ const meshSchema = Joi.object<PartMesh>({
   held: Joi.array().items(Joi.object(box)).max(50).unique('id'),
   pulls: Joi.array().items(Joi.object({ ...box, from: from(), share: positive().max(10), forceN: force(), direction: point().required() })).max(50).unique('id'),
   voxelMm: positive().max(50),
+  lies: Joi.object({ of: text(160).required(), volumeMm3: notNegative().required(), areaMm2: notNegative().required(), horizontalAreaMm2: notNegative().required(), sizeMm: Joi.array().items(notNegative()).length(3).required() }),
   solid: Joi.object({
     of: text(16).required(), shape: text(16).required(), beam: positive(), ...solved, failsBy: Joi.valid('in the layer', 'layers pulled apart', 'layers sheared').required(), atMm: point().required(), voxels: count().required(),
     finer: Joi.object(solved),

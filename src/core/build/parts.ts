@@ -100,7 +100,18 @@ export interface PartMesh {
   held?: PartBox[];
   pulls?: PartPull[];
   voxelMm?: number;
+  lies?: PartLies;
   solid?: SolidResult;
+}
+
+/** What the printer has to do with it as it lies; `of` marks the mesh, its unit and its way up. */
+export interface PartLies {
+  of: string;
+  volumeMm3: number;
+  areaMm2: number;
+  /** Nearer to level than to upright, up- and down-facing together. */
+  horizontalAreaMm2: number;
+  sizeMm: readonly [width: number, depth: number, height: number];
 }
 
 /** The last solid analysis; `of` marks all that it was made from, `shape` the mesh with its holds and pulls. */

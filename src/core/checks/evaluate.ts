@@ -14,13 +14,14 @@ import { tyreChecks } from '../drive/tyreChecks';
 import { gearChecks } from '../gears/checks';
 import { powerChecks, supplyChecksOf } from '../power/checks';
 import { steeringEffort } from '../power/servoCheck';
+import { printChecks } from '../print/checks';
 import { partChecksOf } from '../strength/checks';
 import { suspensionChecks } from '../suspension/checks';
 import type { Check, CheckDefinition, Finding, Proposal, Remedy, State, Subject, Thresholds } from './check';
 import { plain } from '../units/plain';
 import { subjectOf } from './subject';
 
-export const CHECK_DEFINITIONS: readonly CheckDefinition[] = [...briefChecks, ...driveChecks, ...heatChecks, ...layoutChecks, ...gearChecks, ...toothChecks, ...jointChecks, ...shaftChecks, ...tyreChecks, ...powerChecks, ...chassisChecks, ...suspensionChecks, steeringEffort];
+export const CHECK_DEFINITIONS: readonly CheckDefinition[] = [...briefChecks, ...driveChecks, ...heatChecks, ...layoutChecks, ...gearChecks, ...toothChecks, ...jointChecks, ...shaftChecks, ...tyreChecks, ...powerChecks, ...chassisChecks, ...suspensionChecks, steeringEffort, ...printChecks];
 
 /** The checks of every build, and those of the rails, loads, aids and parts that this one has. */
 const definitionsOf = (document: BuildDocument): readonly CheckDefinition[] => [...CHECK_DEFINITIONS, ...supplyChecksOf(document), ...aidChecksOf(document), ...partChecksOf(document)];

@@ -2,6 +2,8 @@ import Joi, { type ObjectSchema } from 'joi';
 import { compoundFigures, motorFigures, tyreFigures } from '../build/drive.schema';
 import { STAGE_KINDS } from '../build/drive';
 import { materialFigures } from '../build/material.schema';
+import { printerFigures } from '../build/print.schema';
+import { FEATURES } from '../print/coupon';
 import { stripSchema } from '../strength/strips.schema';
 import { batteryFigures, channels, controllerFigures, loadFigures, protocol, regulatorFigures, servoFigures, transmitterFigures } from '../build/power.schema';
 import { count, identifier, notNegative, positive, share, text } from '../schema/fields';
@@ -34,6 +36,14 @@ const figuresSchemas: { readonly [K in LibraryKind]: ObjectSchema<LibraryFigures
   receiver: Joi.object({ name, ...required(loadFigures), protocol: protocol().required(), channels: channels().required() }),
   transmitter: Joi.object({ name, ...transmitterFigures }),
   sizeClass: Joi.object({ name, massBudgetG: positive().required() }),
+  printer: Joi.object(printerFigures),
+  coupon: Joi.object({
+    name,
+    printer: text(80).required(),
+    material: text(80).required(),
+    samples: Joi.array().items(Joi.object({ id: identifier().required(), kind: Joi.valid(...FEATURES).required(), nominalMm: positive().max(500).required(), measuredMm: positive().max(500) })).max(200).unique('id').required(),
+    gaps: Joi.array().items(Joi.object({ id: identifier().required(), gapMm: positive().max(50).required(), freed: Joi.boolean() })).max(50).unique('id').required(),
+  }),
 };
 
 export const libraryItemSchema = Joi.alternatives(

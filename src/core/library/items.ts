@@ -1,11 +1,13 @@
 import type { ChosenSurface, SizeClass } from '../build/brief';
 import type { ChosenMotor, ChosenTyre, StageKind } from '../build/drive';
 import type { ChosenMaterial } from '../build/material';
+import type { ChosenPrinter } from '../build/print';
 import type { ChosenBattery, ChosenController, PowerLoad, PowerRail, ServoFigures, Transmitter } from '../build/power';
 import type { GearAtHand } from '../drive/teeth';
+import type { Feature } from '../print/coupon';
 import { type StripTest, withOwnFigures } from '../strength/strips';
 
-export const LIBRARY_KINDS = ['motor', 'battery', 'controller', 'tyre', 'surface', 'compound', 'stage', 'gear', 'material', 'servo', 'regulator', 'receiver', 'transmitter', 'sizeClass'] as const;
+export const LIBRARY_KINDS = ['motor', 'battery', 'controller', 'tyre', 'surface', 'compound', 'stage', 'gear', 'material', 'servo', 'regulator', 'receiver', 'transmitter', 'sizeClass', 'printer', 'coupon'] as const;
 export type LibraryKind = (typeof LIBRARY_KINDS)[number];
 
 type Supplied = Required<Pick<PowerLoad, 'minV' | 'maxV' | 'typicalA' | 'peakA'>>;
@@ -27,6 +29,24 @@ export interface LibraryFigures {
   receiver: { name: string } & Supplied & Required<Pick<PowerLoad, 'protocol' | 'channels'>>;
   transmitter: Omit<Transmitter, 'libraryId'>;
   sizeClass: Omit<SizeClass, 'libraryId'>;
+  printer: Omit<ChosenPrinter, 'id' | 'libraryId'>;
+  coupon: ReadCoupon;
+}
+
+/** A printed test piece as it was read: what one printer makes of one material. */
+export interface ReadCoupon {
+  name: string;
+  printer: string;
+  material: string;
+  samples: CouponReading[];
+  gaps: { id: string; gapMm: number; freed?: boolean }[];
+}
+
+export interface CouponReading {
+  id: string;
+  kind: Feature;
+  nominalMm: number;
+  measuredMm?: number;
 }
 
 /** A material as the workshop knows it: typical figures, how far apart they are, and strips of its own that were broken. */
@@ -60,6 +80,8 @@ export const KIND_NAMES: Readonly<Record<LibraryKind, { one: string; many: strin
   receiver: { one: 'receiver', many: 'Receivers' },
   transmitter: { one: 'transmitter', many: 'Transmitters' },
   sizeClass: { one: 'size class', many: 'Size classes' },
+  printer: { one: 'printer', many: 'Printers' },
+  coupon: { one: 'test piece', many: 'Test pieces' },
 };
 
 export function itemsOf<K extends LibraryKind>(items: readonly LibraryItem[], kind: K): LibraryItem<K>[] {

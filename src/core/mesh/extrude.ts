@@ -30,22 +30,34 @@ function lidOf(flat: Loop, starts: number[], corners: number): number[] {
   throw new CalcError('outline', 'crosses itself or its holes', 'draw it without');
 }
 
-/** A flat outline with holes, drawn up from one height to another. @throws CalcError at `outline` where it cannot be filled */
-export function extruded(outer: Loop, holes: readonly Loop[], from: number, to: number): Corners {
+/** A flat outline with holes as one face at a height, seen from above or from below. @throws CalcError at `outline` where it cannot be filled */
+export function lid(outer: Loop, holes: readonly Loop[], z: number, from: 'above' | 'below'): Corners {
   const loops = [turned(outer, 1), ...holes.map((hole) => turned(hole, -1))];
   const flat = loops.flat();
   const starts = loops.slice(0, -1).reduce<number[]>((all, loop) => [...all, (all.at(-1) ?? 0) + loop.length], []);
   const faces = lidOf(flat, starts, flat.length);
-  const at = (index: number, z: number): Vec3 => [flat[index]![0], flat[index]![1], z];
-  const lids: Corners = [];
+  const at = (index: number): Vec3 => [flat[index]![0], flat[index]![1], z];
+  const corners: Corners = [];
   for (let face = 0; face < faces.length; face += 3) {
     const own = [faces[face]!, faces[face + 1]!, faces[face + 2]!] as const;
-    const [a, b, c] = turn(own.map((index) => flat[index]!)) > 0 ? own : ([own[0], own[2], own[1]] as const);
-    lids.push(...at(a, to), ...at(b, to), ...at(c, to), ...at(a, from), ...at(c, from), ...at(b, from));
+    const rising = turn(own.map((index) => flat[index]!)) > 0;
+    const [a, b, c] = rising === (from === 'above') ? own : ([own[0], own[2], own[1]] as const);
+    corners.push(...at(a), ...at(b), ...at(c));
   }
-  const sides = loops.flatMap((loop) => loop.flatMap(([x, y], index): Corners => {
-    const [nx, ny] = loop[(index + 1) % loop.length]!;
-    return [x, y, from, nx, ny, from, nx, ny, to, x, y, from, nx, ny, to, x, y, to];
-  }));
-  return [...lids, ...sides];
+  return corners;
+}
+
+/** The wall between two loops of as many corners at two heights; around plastic, or around a hole in it. */
+export function wall(low: Loop, high: Loop, from: number, to: number, around: 'plastic' | 'hole'): Corners {
+  const [a, b] = [turned(low, around === 'plastic' ? 1 : -1), turned(high, around === 'plastic' ? 1 : -1)];
+  return a.flatMap(([x, y], index): Corners => {
+    const next = (index + 1) % a.length;
+    const [[nx, ny], [hx, hy], [hnx, hny]] = [a[next]!, b[index]!, b[next]!];
+    return [x, y, from, nx, ny, from, hnx, hny, to, x, y, from, hnx, hny, to, hx, hy, to];
+  });
+}
+
+/** A flat outline with holes, drawn up from one height to another. @throws CalcError at `outline` where it cannot be filled */
+export function extruded(outer: Loop, holes: readonly Loop[], from: number, to: number): Corners {
+  return [...lid(outer, holes, to, 'above'), ...lid(outer, holes, from, 'below'), ...wall(outer, outer, from, to, 'plastic'), ...holes.flatMap((hole) => wall(hole, hole, from, to, 'hole'))];
 }

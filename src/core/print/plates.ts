@@ -69,7 +69,8 @@ export function printPlates({ bedMm, heightMm, spacingMm = USUAL_SPACING_MM, par
 
 const fits = (width: number, depth: number, [w, d]: PlatesInput['bedMm']) => width <= w + ROUNDING_MM && depth <= d + ROUNDING_MM;
 
-function misfitOf({ id, sizeMm: [width, depth, height], mayTurn = true }: PlatePart, bed: PlatesInput['bedMm'], heightMm: number): Misfit | undefined {
+/** Why a part fits no bed, or nothing where it does. */
+export function misfitOf({ id, sizeMm: [width, depth, height], mayTurn = true }: PlatePart, bed: PlatesInput['bedMm'], heightMm: number): Misfit | undefined {
   const [asIs, turned] = [fits(width, depth, bed), fits(depth, width, bed)];
   const tall = height > heightMm + ROUNDING_MM;
   if (!tall && (asIs || (turned && mayTurn))) return undefined;

@@ -38,6 +38,10 @@ export const QUANTITIES = {
   rateDegPerS: same(unit('°/s', 1, ['deg/s'])),
   minutes: same(unit('min', 1), [unit('h', 60), unit('s', 1 / 60)]),
   hours: same(unit('h', 1), [unit('min', 1 / 60)]),
+  days: same(unit('d', 1), [unit('weeks', 7)]),
+  printMmps: same(unit('mm/s', 1)),
+  flowMm3ps: same(unit('mm³/s', 1, ['mm3/s'])),
+  volumeCm3: same(unit('cm³', 1, ['cm3'])),
   forceN: { metric: unit('N', 1), imperial: unit('lbf', 4.4482216152605) },
   torqueNm: { metric: unit('Nm', 1), imperial: unit('lbf·in', 0.1129848290276167, ['in-lb']), others: [unit('mNm', 0.001), unit('Ncm', 0.01)] },
   powerW: same(unit('W', 1), [unit('kW', 1000)]),
@@ -66,6 +70,8 @@ export const QUANTITIES = {
   rating: same(unit('C', 1)),
   ratio: same(unit('', 1), [], 4),
   coefficient: same(unit('', 1)),
+  /** In the build's currency, which stands beside it. */
+  price: same(unit('', 1)),
   count: same(unit('', 1), [], 6),
 } satisfies Record<string, Quantity>;
 

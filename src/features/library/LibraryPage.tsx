@@ -16,6 +16,9 @@ import { COLUMNS, type Column, ORIGINS } from './columns';
 import { ItemForm } from './ItemForm';
 import { Thresholds } from './Thresholds';
 
+/** Test pieces are read where they are printed for, on the print page. */
+const KINDS_HERE = LIBRARY_KINDS.filter((kind) => kind !== 'coupon');
+
 /** What the workshop holds, by kind: add, edit, copy, delete. */
 export function LibraryPage({ items: initial, thresholds }: { items: readonly LibraryItem[]; thresholds: Margins }) {
   const router = useRouter();
@@ -33,7 +36,7 @@ export function LibraryPage({ items: initial, thresholds }: { items: readonly Li
       <div className="stripe" style={{ height: 12 }} aria-hidden="true" />
       <main className="readings">
         <div className="seg" role="group" aria-label="Kind" style={{ flexWrap: 'wrap' }}>
-          {LIBRARY_KINDS.map((one) => <button key={one} type="button" aria-pressed={kind === one} onClick={() => setKind(one)}>{KIND_NAMES[one].many}</button>)}
+          {KINDS_HERE.map((one) => <button key={one} type="button" aria-pressed={kind === one} onClick={() => setKind(one)}>{KIND_NAMES[one].many}</button>)}
           <button type="button" aria-pressed={kind === 'margins'} onClick={() => setKind('margins')}>Margins</button>
         </div>
         {kind === 'margins' ? <Thresholds initial={thresholds} /> : <KindTable key={kind} kind={kind} items={items} onItems={setItems} />}

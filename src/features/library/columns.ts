@@ -64,6 +64,8 @@ export const COLUMNS: Readonly<Record<LibraryKind, readonly Column[]>> = {
   receiver: [{ key: 'protocol', label: 'Protocol', text: true, start: '' }, field('power.loads.x.channels', 3, 'Channels'), field('power.loads.x.minV', 4), field('power.loads.x.maxV', 8.4), field('power.loads.x.typicalA', 0.05), field('power.loads.x.peakA', 0.1)],
   transmitter: [{ key: 'protocol', label: 'Protocol', text: true, start: '' }, field('power.radio.transmitter.channels', 3, 'Channels'), field('power.radio.transmitter.rangeM', 200)],
   sizeClass: [field('brief.sizeClass.massBudgetG', 2000)],
+  printer: [field('print.printers.x.bedWidthMm', 220), field('print.printers.x.bedDepthMm', 220), field('print.printers.x.bedHeightMm', 250), field('print.printers.x.speedMmps', 80), field('print.printers.x.maxFlowMm3ps', 11)],
+  coupon: [],
 };
 
 /** Where the starting values come from, in a word. */
@@ -81,5 +83,6 @@ export const ORIGINS: Readonly<Partial<Record<LibraryKind, string>>> = {
   regulator: 'Typical of each class; take the data sheet of yours.',
   receiver: 'A receiver binds only with a transmitter of its own protocol.',
   transmitter: 'Ranges over open ground; grass, bodies and a low aerial eat half.',
+  printer: 'Sizes that are usual; the speed is that of the walls, not the one on the box.',
   sizeClass: 'What a car of the scale usually weighs, ready to run with its payload.',
 };

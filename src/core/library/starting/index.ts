@@ -5,6 +5,7 @@ import { STARTING_GEARS } from './gears';
 import { STARTING_MATERIALS } from './materials';
 import { STARTING_MOTORS } from './motors';
 import { STARTING_PACKS } from './packs';
+import { STARTING_PRINTERS } from './printers';
 import { STARTING_RECEIVERS, STARTING_TRANSMITTERS } from './radio';
 import { STARTING_SIZE_CLASSES } from './sizeClasses';
 import { STARTING_STAGES } from './stages';
@@ -28,4 +29,5 @@ export const STARTING_LIBRARY: readonly LibraryItem[] = [
   ...STARTING_RECEIVERS,
   ...STARTING_TRANSMITTERS,
   ...STARTING_SIZE_CLASSES,
+  ...STARTING_PRINTERS,
 ];
