@@ -2,6 +2,7 @@ import { sql } from 'drizzle-orm';
 import { boolean, check, customType, doublePrecision, foreignKey, index, integer, jsonb, pgTable, primaryKey, text, timestamp, uniqueIndex } from 'drizzle-orm/pg-core';
 import type { BuildDocument } from '@/core/build/document';
 import type { Attempt, Conditions, RunKind, RunPrediction } from '@/core/field/records';
+import type { CopySheet, PrintSheet } from '@/core/print/log';
 import type { LibraryFigures, LibraryKind } from '@/core/library/items';
 import type { Thresholds } from '@/core/checks/check';
 
@@ -9,6 +10,8 @@ const moment = (name: string) => timestamp(name, { withTimezone: true, mode: 'st
 
 export interface WorkshopSettings {
   thresholds?: Thresholds;
+  /** Prints that take longer are made before they are needed, min. */
+  printAheadMinutes?: number;
 }
 
 export const workshops = pgTable('workshops', {
@@ -89,6 +92,30 @@ export const libraryItems = pgTable('library_items', {
   kind: text('kind').$type<LibraryKind>().notNull(),
   data: jsonb('data').$type<LibraryFigures[LibraryKind]>().notNull(),
 }, (table) => [primaryKey({ columns: [table.workshopId, table.id] })]);
+
+/** Plates in the queue and in the log. */
+export const prints = pgTable('prints', {
+  workshopId: workshopId(),
+  id: text('id').notNull(),
+  revisionId: text('revision_id').notNull(),
+  sheet: jsonb('sheet').$type<PrintSheet>().notNull(),
+}, (table) => [
+  primaryKey({ columns: [table.workshopId, table.id] }),
+  foreignKey({ name: 'prints_to_revision', columns: [table.workshopId, table.revisionId], foreignColumns: [revisions.workshopId, revisions.id] }).onDelete('cascade'),
+  index('prints_of_revision').on(table.workshopId, table.revisionId),
+]);
+
+/** Physical copies of parts. */
+export const copies = pgTable('copies', {
+  workshopId: workshopId(),
+  id: text('id').notNull(),
+  revisionId: text('revision_id').notNull(),
+  sheet: jsonb('sheet').$type<CopySheet>().notNull(),
+}, (table) => [
+  primaryKey({ columns: [table.workshopId, table.id] }),
+  foreignKey({ name: 'copies_to_revision', columns: [table.workshopId, table.revisionId], foreignColumns: [revisions.workshopId, revisions.id] }).onDelete('cascade'),
+  index('copies_of_revision').on(table.workshopId, table.revisionId),
+]);
 
 const bytes = customType<{ data: Buffer }>({ dataType: () => 'bytea' });
 

@@ -101,7 +101,7 @@ export function QuantityField({ label, quantity, value, onChange, limits, exampl
             if (event.key === 'Enter' && !event.currentTarget.form) event.currentTarget.blur();
           }}
         />
-        <span className="unit">{unit.symbol}</span>
+        <span className="unit">{quantity === 'price' ? reader.currency : unit.symbol}</span>
       </span>
       {say?.words ? <span id={`${id}-say`} className={`say ${say.bad ? 'bad' : ''}`} role={say.bad ? 'alert' : undefined}>{say.words}</span> : null}
     </div>

@@ -18,7 +18,7 @@ interface QuantitySliderProps {
   /** A place worth knowing. */
   mark?: { value: number; label: string };
   onChange(value: number): void;
-  onEnd(): void;
+  onEnd?(): void;
 }
 
 /** A value that is explored; one drag is one step back. */
@@ -30,7 +30,7 @@ export function QuantitySlider({ label, quantity, value, min, max, step, disable
       <label htmlFor={id}>{label}</label>
       <output htmlFor={id}>{formatText(value, quantity, reader)}</output>
       <input id={id} type="range" min={min} max={max} step={step} value={value} disabled={disabled} aria-valuetext={`${formatText(value, quantity, reader)}${effect ? `. ${effect}` : ''}`} onChange={(event) => onChange(Number(event.target.value))} onPointerUp={onEnd} onBlur={onEnd} onKeyUp={onEnd} />
-      {mark ? <button type="button" className="slidermark" disabled={disabled} onClick={() => { onChange(mark.value); onEnd(); }}>{mark.label}</button> : null}
+      {mark ? <button type="button" className="slidermark" disabled={disabled} onClick={() => { onChange(mark.value); onEnd?.(); }}>{mark.label}</button> : null}
       {effect ? <p className="quiet">{effect}</p> : null}
     </div>
   );

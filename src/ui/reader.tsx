@@ -38,6 +38,18 @@ export function ReaderProvider({ initial, known, children }: { initial: Reader; 
   return <ReaderContext.Provider value={value}>{children}</ReaderContext.Provider>;
 }
 
+/** Says in which money the prices below it are, ISO 4217. */
+export function MoneyProvider({ currency, children }: { currency: string; children: ReactNode }) {
+  const value = useReader();
+  const own = useMemo(() => ({ ...value, reader: { ...value.reader, currency: moneySymbol(currency, value.reader.locale) } }), [value, currency]);
+  return <ReaderContext.Provider value={own}>{children}</ReaderContext.Provider>;
+}
+
+function moneySymbol(currency: string, locale: string): string {
+  const parts = new Intl.NumberFormat(locale, { style: 'currency', currency, currencyDisplay: 'narrowSymbol' }).formatToParts(0);
+  return parts.find(({ type }) => type === 'currency')?.value ?? currency;
+}
+
 export function useReader(): ReaderValue {
   const value = useContext(ReaderContext);
   if (!value) throw new Error('useReader needs a ReaderProvider above it');

@@ -1,4 +1,5 @@
 import { expose, transfer } from 'comlink';
+import type { PartLies } from '@/core/build/parts';
 import { CalcError } from '@/core/errors';
 import { type Ailment, ailmentsOf, inMm, repaired, unitsFor } from '@/core/mesh/health';
 import { laidOnBed } from '@/core/mesh/bed';
@@ -8,9 +9,8 @@ import { type FemSurface, surfaceOf } from '@/core/mesh/fem/surface';
 import { type MeasureResult, measureMesh } from '@/core/mesh/measure';
 import type { Mesh } from '@/core/mesh/mesh';
 import { type Orientation, orientationsOf, type OrientHow } from '@/core/mesh/orient';
-import { read3mf } from '@/core/mesh/read3mf';
-import { readObj } from '@/core/mesh/readObj';
-import { readStl } from '@/core/mesh/readStl';
+import { measureLying } from '@/core/mesh/lies';
+import { readMeshFile } from '@/core/mesh/readFile';
 import { type SectionsResult, sectionsOf } from '@/core/mesh/sections';
 import { write3mf } from '@/core/mesh/write3mf';
 import { writeStl } from '@/core/mesh/writeStl';
@@ -36,14 +36,6 @@ export interface Solved {
 let held: { key: string; mesh: Mesh } | undefined;
 let latest = 0;
 
-function readFile(bytes: Uint8Array, name: string): Mesh {
-  const kind = name.toLowerCase().split('.').at(-1);
-  if (kind === '3mf' || (bytes[0] === 0x50 && bytes[1] === 0x4b)) return read3mf(bytes, 'file');
-  if (kind === 'obj') return readObj(new TextDecoder().decode(bytes), 'file');
-  if (kind === 'stl') return readStl(bytes, 'file');
-  throw new CalcError('file', `is no mesh that is known here: ${name.slice(-20)}`, 'drop an STL, a 3MF or an OBJ');
-}
-
 function seen(mesh: Mesh, unitMm: number): SeenMesh {
   const scaled = inMm(mesh, unitMm);
   const { vertices, triangles } = scaled;
@@ -64,14 +56,14 @@ const breath = () => new Promise<void>((resume) => setTimeout(resume, 0));
 const api = {
   /** Reads a file and keeps its mesh under a key. */
   read: (key: string, bytes: Uint8Array, name: string, unitMm: number): SeenMesh | Refusal => told(() => {
-    const mesh = readFile(bytes, name);
+    const mesh = readMeshFile(bytes, name);
     held = { key, mesh: inMm(mesh, unitMm) };
     return seen(mesh, unitMm);
   }),
 
   /** A file mended, as binary STL in millimetres. */
   repair: (bytes: Uint8Array, name: string): { stl: Uint8Array; done: string[]; left: Ailment[] } | Refusal => told(() => {
-    const { mesh, done, left } = repaired(readFile(bytes, name));
+    const { mesh, done, left } = repaired(readMeshFile(bytes, name));
     return { stl: writeStl(mesh), done, left };
   }),
 
@@ -80,6 +72,9 @@ const api = {
     const laid = laidOnBed(meshOf(key), up);
     return kind === 'stl' ? writeStl(laid) : write3mf([laid]);
   }),
+
+  /** What the printer has to do with it, a way up. */
+  lies: (key: string, up: Vec3): Omit<PartLies, 'of'> | Refusal => told(() => measureLying(meshOf(key), up)),
 
   orient: (key: string, how: OrientHow): Orientation[] | Refusal => told(() => orientationsOf(meshOf(key), how)),
 

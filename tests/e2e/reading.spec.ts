@@ -21,8 +21,8 @@ for (const [name, paths] of Object.entries(PHONE_PAGES)) {
 }
 
 test('a segment without a result says so and what it will need', async ({ page }) => {
-  await page.goto('/builds/marsh-hare/D/print');
-  await expect(page.getByRole('main')).toContainText('Not worked out yet. It will need printer and part sizes.');
+  await page.goto('/builds/tin-wren/A/print');
+  await expect(page.getByRole('main')).toContainText('Choose a printer on the bench');
 });
 
 test('dark and imperial stay after a reload, in the first paint too', async ({ page }) => {

@@ -86,6 +86,12 @@ export async function bodyOf<T>(request: Request, schema: Schema<T>): Promise<T>
   return parse(schema, await rawBody(request));
 }
 
+/** A sheet whose id is that of the address. @throws CalcError at `id` where it is another */
+export function sameId<T extends { id: string }>(id: string, sheet: T): T {
+  if (sheet.id !== id) throw new CalcError('id', 'is not the id of the address');
+  return sheet;
+}
+
 export async function rawBody(request: Request): Promise<unknown> {
   const text = await bodyText(request);
   try {

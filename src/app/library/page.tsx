@@ -8,5 +8,5 @@ export const dynamic = 'force-dynamic';
 export default async function Library() {
   const { db, workshopId } = await visit();
   const [items, settings] = await Promise.all([listLibrary(db, workshopId), settingsOf(db, workshopId)]);
-  return <LibraryPage items={items} thresholds={settings.thresholds ?? {}} />;
+  return <LibraryPage items={items} thresholds={settings.thresholds ?? {}} printAheadMinutes={settings.printAheadMinutes} />;
 }

@@ -6,6 +6,7 @@ import type { RevisionRecord, WholeBuild } from '../field/records';
 import type { Check, Thresholds } from './check';
 import { byUrgency, overlookBuild } from './evaluate';
 import { keepLast } from './kept';
+import { checksOnRecord } from './record';
 
 /** One build as the garage shows it. */
 export interface GarageCar {
@@ -22,7 +23,7 @@ export interface GarageCar {
 }
 
 /** What the garage says of a build: its last revision, what it should do, what it did, and what to do next. */
-export function garageCar({ build, revisions, runs, failures }: WholeBuild, thresholds: Thresholds): GarageCar {
+export function garageCar({ build, revisions, runs, failures, prints, copies }: WholeBuild, thresholds: Thresholds): GarageCar {
   const last = revisions.at(-1)!;
   const { document } = last;
   const surface = document.brief.surfaces[0];
@@ -30,7 +31,7 @@ export function garageCar({ build, revisions, runs, failures }: WholeBuild, thre
   const predictedMps = input?.ok ? driveRun(input.value).topSpeedMps : undefined;
   const tested = [...revisions].reverse().find(({ id }) => runs.some((run) => run.revisionId === id && run.kind === 'timedDistance'));
   const measured = tested ? measuredSpeedOf(runs.filter(({ revisionId }) => revisionId === tested.id), 'timedDistance') : undefined;
-  const checks = overlooked(document, thresholds);
+  const checks = [...overlooked(document, thresholds), ...checksOnRecord({ document, runs, failures, prints, copies })];
   const worked = checks.filter(({ state }) => state !== 'unknown').sort(byUrgency);
   const openFailure = failures.find(({ fix }) => !fix);
   return {

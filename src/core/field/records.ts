@@ -1,4 +1,5 @@
 import type { BuildDocument } from '../build/document';
+import type { CopyRecord, PrintRecord } from '../print/log';
 
 export const RUN_KINDS = ['timedDistance', 'launch'] as const;
 export type RunKind = (typeof RUN_KINDS)[number];
@@ -117,4 +118,6 @@ export interface WholeBuild {
   revisions: RevisionRecord[];
   runs: RunRecord[];
   failures: FailureRecord[];
+  prints: PrintRecord[];
+  copies: CopyRecord[];
 }

@@ -3,6 +3,7 @@ import { documentSchema } from '../build/document.schema';
 import { CalcError } from '../errors';
 import { failureSheetFields, predictionSchema, runSheetFields } from '../field/records.schema';
 import { libraryItemSchema } from '../library/items.schema';
+import { copyRecordSchema, printRecordSchema } from '../print/log.schema';
 import { identifier, text } from '../schema/fields';
 import { parse } from '../schema/parse';
 import { type BuildFile, FILE_FORMAT, FILE_VERSION, readBuildFileText } from './buildFile';
@@ -26,6 +27,8 @@ export const buildFileSchema = Joi.object<BuildFile>({
   revisions: Joi.array().items(revisionSchema).min(1).max(1000).unique('id').unique('letter').required(),
   runs: Joi.array().items(Joi.object({ ...runSheetFields, revisionId: identifier().required(), prediction: predictionSchema })).max(20_000).unique('id').required(),
   failures: Joi.array().items(Joi.object({ ...failureSheetFields, revisionId: identifier().required() })).max(20_000).unique('id').required(),
+  prints: Joi.array().items(printRecordSchema).max(20_000).unique('id').default([]),
+  copies: Joi.array().items(copyRecordSchema).max(20_000).unique('id').default([]),
   library: Joi.array().items(libraryItemSchema).max(2000).unique('id').required(),
 }).required();
 
@@ -43,6 +46,8 @@ export function parseBuildFile(text: string): BuildFile {
   };
   file.revisions.forEach((revision, i) => known(`revisions.${i}.parentId`, revision.parentId, revisions));
   file.runs.forEach((run, i) => known(`runs.${i}.revisionId`, run.revisionId, revisions));
+  file.prints.forEach((print, i) => known(`prints.${i}.revisionId`, print.revisionId, revisions));
+  file.copies.forEach((copy, i) => known(`copies.${i}.revisionId`, copy.revisionId, revisions));
   file.failures.forEach((failure, i) => {
     known(`failures.${i}.revisionId`, failure.revisionId, revisions);
     known(`failures.${i}.runId`, failure.runId, runs);

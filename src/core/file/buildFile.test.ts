@@ -6,7 +6,7 @@ import { parseBuildFile } from './buildFile.schema';
 const revision = (id: string, letter: string, parentId?: string) => ({ id, letter, createdAt: '2026-01-01T00:00:00.000Z', document: emptyDocument(), ...(parentId ? { parentId } : {}) });
 const file: BuildFile = {
   format: 'lean-badger-build', formatVersion: 1, build: { id: 'b', name: 'Build', createdAt: '2026-01-01T00:00:00.000Z' },
-  revisions: [revision('r2', 'B', 'r1'), revision('r1', 'A')], runs: [], failures: [], library: [],
+  revisions: [revision('r2', 'B', 'r1'), revision('r1', 'A')], runs: [], failures: [], prints: [], copies: [], library: [],
 };
 
 const refusal = (text: string) => {

@@ -4,6 +4,7 @@ import { migrateDocument } from '../build/document';
 import { CalcError } from '../errors';
 import type { BuildRecord, FailureRecord, RevisionRecord, RunRecord } from '../field/records';
 import type { LibraryItem } from '../library/items';
+import type { CopyRecord, PrintRecord } from '../print/log';
 
 export const FILE_FORMAT = 'lean-badger-build';
 export const FILE_VERSION = 1;
@@ -16,11 +17,13 @@ export interface BuildFile {
   revisions: Omit<RevisionRecord, 'buildId' | 'version'>[];
   runs: RunRecord[];
   failures: FailureRecord[];
+  prints: PrintRecord[];
+  copies: CopyRecord[];
   /** Items of the library that the revisions were copied from. */
   library: LibraryItem[];
 }
 
-const FIRST_KEYS = ['format', 'formatVersion', 'schemaVersion', 'build', 'revisions', 'runs', 'failures', 'library', 'id', 'kind', 'name', 'letter', 'parentId', 'revisionId', 'brief', 'drive', 'power', 'chassis', 'suspension', 'parts', 'print'];
+const FIRST_KEYS = ['format', 'formatVersion', 'schemaVersion', 'build', 'revisions', 'runs', 'failures', 'prints', 'copies', 'library', 'id', 'kind', 'name', 'letter', 'parentId', 'revisionId', 'brief', 'drive', 'power', 'chassis', 'suspension', 'parts', 'print'];
 
 /** Text of a build file: keys in one order, records by their date and id, so that the same build gives the same bytes. */
 export function writeBuildFile(file: BuildFile): string {
@@ -29,6 +32,8 @@ export function writeBuildFile(file: BuildFile): string {
     revisions: [...file.revisions].sort((a, b) => byLetter(a.letter, b.letter)),
     runs: [...file.runs].sort((a, b) => compare(a.ranAt, b.ranAt) || compare(a.id, b.id)),
     failures: [...file.failures].sort((a, b) => compare(a.occurredAt, b.occurredAt) || compare(a.id, b.id)),
+    prints: [...file.prints].sort((a, b) => compare(a.queuedAt, b.queuedAt) || compare(a.id, b.id)),
+    copies: [...file.copies].sort((a, b) => compare(a.madeAt, b.madeAt) || compare(a.id, b.id)),
     library: [...file.library].sort((a, b) => compare(a.kind, b.kind) || compare(a.id, b.id)),
   };
   return `${JSON.stringify(ordered(sorted), null, 2)}\n`;
@@ -95,7 +100,8 @@ function liftDocuments(raw: Record<string, unknown>): unknown {
 
 /** Ids of the library items that a set of documents was copied from. */
 export function libraryIdsIn(documents: readonly RevisionRecord['document'][]): Set<string> {
-  const ids = documents.flatMap(({ brief, drive, power }) => [
+  const ids = documents.flatMap(({ brief, drive, power, print }) => [
+    ...(print.printers ?? []).map(({ libraryId }) => libraryId),
     ...brief.surfaces.map(({ libraryId }) => libraryId),
     brief.sizeClass?.libraryId,
     drive.motor?.libraryId,

@@ -67,7 +67,7 @@ const bed: CheckDefinition = {
     const unknown = printedParts(document).length - lying.length;
     const rest = unknown > 0 ? ` ${unknown} more ${unknown === 1 ? 'has' : 'have'} no mesh yet.` : '';
     return {
-      value: out.length, limit: 0, state: out.length > 0 ? 'over' : 'clear',
+      ...(out.length > 0 ? { value: out.length } : {}), state: out.length > 0 ? 'over' : 'clear',
       why: out.length === 0 ? `${lying.length} parts with a mesh lie on ${printers.length === 1 ? printers[0]!.name.toLowerCase() : `one of ${printers.length} beds`}.${rest}` : `${nameOf(out[0]!.id)} ${misfitWords(out[0]!)}.${rest}`,
       working: printers.map((one) => ({ label: one.name, formula: `bed ${plain(one.bedWidthMm)} × ${plain(one.bedDepthMm)} mm, ${plain(one.bedHeightMm)} mm high`, source: 'Packing by maximal rectangles, Jylänki 2010' })),
     };

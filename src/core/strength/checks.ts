@@ -35,5 +35,8 @@ export const whyOf = ({ called, forceN, breaksAtN, between, mode, how }: LoadedP
 
 const sentence = (words: string) => words[0]!.toUpperCase() + words.slice(1);
 
+/** A mesh that was told where it is held or pulled; any other is there to be printed. */
+const isHeld = ({ mesh }: Part) => (mesh?.held ?? []).length + (mesh?.pulls ?? []).length > 0;
+
 /** A check for every part that carries something, or was told what acts on it. */
-export const partChecksOf = ({ parts }: BuildDocument): CheckDefinition[] => parts.items.filter((part) => CARRYING_KINDS.includes(part.kind) || part.shape !== undefined || part.mesh !== undefined).map(partCheck);
+export const partChecksOf = ({ parts }: BuildDocument): CheckDefinition[] => parts.items.filter((part) => CARRYING_KINDS.includes(part.kind) || part.shape !== undefined || isHeld(part)).map(partCheck);

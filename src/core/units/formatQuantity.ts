@@ -5,6 +5,8 @@ import { quantityOf, toShown, unitOf, type QuantityName, type UnitSystem } from 
 export interface Reader {
   readonly locale: string;
   readonly units: UnitSystem;
+  /** What the build's money is called, beside a price. */
+  readonly currency?: string;
 }
 
 export interface Shown {
@@ -20,8 +22,14 @@ export function formatNumber(value: number, locale: string, digits = 3): string 
   return numberFormat(locale, whole ? { maximumFractionDigits: 0 } : { maximumSignificantDigits: digits }).format(value);
 }
 
+const WHOLE_FROM = 1000;
+
+/** A price to the hundredth, large ones to the whole. */
+const priceNumber = (value: number, locale: string) => numberFormat(locale, Math.abs(value) >= WHOLE_FROM ? { maximumFractionDigits: 0 } : { minimumFractionDigits: 2, maximumFractionDigits: 2 }).format(value);
+
 /** A stored value as the reader sees it, number and unit apart. */
 export function formatQuantity(value: number, name: QuantityName, reader: Reader, digits?: number): Shown {
+  if (name === 'price') return { number: priceNumber(value, reader.locale), unit: reader.currency ?? '' };
   const unit = unitOf(name, reader.units);
   return { number: formatNumber(toShown(value, unit), reader.locale, digits ?? quantityOf(name).digits ?? 3), unit: unit.symbol };
 }

@@ -3,14 +3,14 @@ import { and, eq } from 'drizzle-orm';
 import { type BuildFile, FILE_FORMAT, FILE_VERSION, libraryIdsIn, writeBuildFile } from '@/core/file/buildFile';
 import type { Database } from '../client';
 import { DoorError } from '../errors';
-import { builds, failures, libraryItems, revisions, runs } from '../schema';
+import { builds, copies, failures, libraryItems, prints, revisions, runs } from '../schema';
 import { wholeBuild } from './builds';
 import { listLibrary } from './library';
 import { allRevisions } from './revisions';
 
 /** The whole build as the text of a build file. */
 export async function exportBuild(db: Database, workshopId: string, id: string): Promise<{ name: string; text: string }> {
-  const { build, revisions: own, runs: ownRuns, failures: ownFailures } = await wholeBuild(db, workshopId, id);
+  const { build, revisions: own, runs: ownRuns, failures: ownFailures, prints: ownPrints, copies: ownCopies } = await wholeBuild(db, workshopId, id);
   const used = libraryIdsIn(own.map(({ document }) => document));
   const all = await listLibrary(db, workshopId);
   const compounds = new Set(all.flatMap((item) => (item.kind === 'tyre' && used.has(item.id) ? [(item.data as { compound: string }).compound] : [])));
@@ -21,6 +21,8 @@ export async function exportBuild(db: Database, workshopId: string, id: string):
     revisions: own.map(({ buildId: _build, version: _version, ...revision }) => revision),
     runs: ownRuns,
     failures: ownFailures,
+    prints: ownPrints,
+    copies: ownCopies,
     library: all.filter((item) => used.has(item.id) || compounds.has(item.id)),
   });
   return { name: build.name, text };
@@ -44,6 +46,8 @@ export async function importBuild(db: Database, workshopId: string, file: BuildF
     await tx.insert(revisions).values(given.revisions.map((revision) => ({ workshopId, buildId: given.build.id, ...revision })));
     if (given.runs.length > 0) await tx.insert(runs).values(given.runs.map((run) => ({ workshopId, ...run })));
     if (given.failures.length > 0) await tx.insert(failures).values(given.failures.map((failure) => ({ workshopId, ...failure })));
+    if (given.prints.length > 0) await tx.insert(prints).values(given.prints.map(({ revisionId, ...sheet }) => ({ workshopId, id: sheet.id, revisionId, sheet })));
+    if (given.copies.length > 0) await tx.insert(copies).values(given.copies.map(({ revisionId, ...sheet }) => ({ workshopId, id: sheet.id, revisionId, sheet })));
     for (const item of given.library) {
       const insert = tx.insert(libraryItems).values({ workshopId, ...item });
       if (taken.has(item.id)) await insert.onConflictDoNothing();
@@ -54,14 +58,18 @@ export async function importBuild(db: Database, workshopId: string, file: BuildF
 }
 
 function withNewIds(file: BuildFile): BuildFile {
-  const fresh = new Map([file.build, ...file.revisions, ...file.runs, ...file.failures].map(({ id }) => [id, randomUUID()]));
+  const fresh = new Map([file.build, ...file.revisions, ...file.runs, ...file.failures, ...file.prints, ...file.copies].map(({ id }) => [id, randomUUID()]));
   const renamed = (id: string) => fresh.get(id) ?? id;
+  const queued = new Map<string, string>();
+  const copyIds = (id: string) => fresh.get(id) ?? queued.get(id) ?? queued.set(id, randomUUID()).get(id)!;
   const link = <K extends string>(key: K, id: string | undefined) => (id === undefined ? {} : ({ [key]: renamed(id) } as Record<K, string>));
   return {
     ...file,
     build: { ...file.build, id: renamed(file.build.id), name: `${file.build.name} (copy)`.slice(0, 80) },
     revisions: file.revisions.map((revision) => ({ ...revision, id: renamed(revision.id), ...link('parentId', revision.parentId) })),
     runs: file.runs.map((run) => ({ ...run, id: renamed(run.id), revisionId: renamed(run.revisionId) })),
+    prints: file.prints.map((print) => ({ ...print, id: renamed(print.id), revisionId: renamed(print.revisionId), items: print.items.map((item) => ({ ...item, copyId: copyIds(item.copyId) })) })),
+    copies: file.copies.map((copy) => ({ ...copy, id: renamed(copy.id), revisionId: renamed(copy.revisionId), ...link('printId', copy.printId) })),
     failures: file.failures.map((failure) => ({ ...failure, id: renamed(failure.id), revisionId: renamed(failure.revisionId), ...link('runId', failure.runId), ...link('fixRevisionId', failure.fixRevisionId) })),
   };
 }

@@ -6,6 +6,7 @@ import { byLetter } from '@/core/file/buildFile';
 import type { Database } from '../client';
 import { DoorError } from '../errors';
 import { builds } from '../schema';
+import { printsOfRevisions } from './prints';
 import { failuresOfRevisions } from './failures';
 import { listRevisions, saveNewRevision } from './revisions';
 import { runsOfRevisions } from './runs';
@@ -21,7 +22,8 @@ export async function wholeBuild(db: Database, workshopId: string, id: string): 
   if (!build) throw new DoorError('notFound', 'There is no such build in this workshop.');
   const revisions = (await listRevisions(db, workshopId, id)).sort((a, b) => byLetter(a.letter, b.letter));
   const ids = revisions.map((revision) => revision.id);
-  return { build, revisions, runs: await runsOfRevisions(db, workshopId, ids), failures: await failuresOfRevisions(db, workshopId, ids) };
+  const [runs, failures, printed] = await Promise.all([runsOfRevisions(db, workshopId, ids), failuresOfRevisions(db, workshopId, ids), printsOfRevisions(db, workshopId, ids)]);
+  return { build, revisions, runs, failures, ...printed };
 }
 
 /** Every build as a whole; one that is deleted while they are read is left out. */

@@ -26,8 +26,10 @@ export async function settingsOf(db: Database, workshopId: string): Promise<Work
   return found?.settings ?? {};
 }
 
-export async function saveSettings(db: Database, workshopId: string, settings: WorkshopSettings): Promise<void> {
-  await db.update(workshops).set({ settings }).where(eq(workshops.id, workshopId));
+/** Sets what is given; the other settings stay. */
+export async function saveSettings(db: Database, workshopId: string, settings: WorkshopSettings): Promise<WorkshopSettings> {
+  const [saved] = await db.update(workshops).set({ settings: sql`${workshops.settings} || ${JSON.stringify(settings)}::jsonb` }).where(eq(workshops.id, workshopId)).returning({ settings: workshops.settings });
+  return saved!.settings;
 }
 
 const WINDOW_S = 60;

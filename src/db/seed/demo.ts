@@ -1,14 +1,19 @@
 import { parseDocument } from '@/core/build/document.schema';
 import { failureSheetSchema, runSheetSchema } from '@/core/field/records.schema';
+import { parseLibraryItem } from '@/core/library/items.schema';
+import { copySheetSchema, printSheetSchema } from '@/core/print/log.schema';
 import { parse } from '@/core/schema/parse';
 import type { Database } from '../client';
 import { createBuild } from '../queries/builds';
 import { noteFailure } from '../queries/failures';
+import { saveLibraryItem } from '../queries/library';
+import { changeCopy, logPrint } from '../queries/prints';
 import { keepMesh } from '../queries/meshes';
 import { openNextRevision, saveDocument } from '../queries/revisions';
 import { logRun } from '../queries/runs';
 import { DEMO_MESHES } from './demoMeshes';
 import { EXPECTED_B, EXPECTED_C, EXPECTED_D, MARSH_HARE_FAILURES, MARSH_HARE_RUNS, WHY_B, WHY_C, WHY_D } from './marshHare';
+import { givenUp, marshHareCoupon, marshHarePrints } from './marshHarePrint';
 import { marshHareDocuments, type MarshHareLetter } from './marshHareRevisions';
 import { measuredRun } from './measuredRuns';
 import { tinWren } from './tinWren';
@@ -35,5 +40,13 @@ export async function seedDemo(db: Database, workshopId: string): Promise<void> 
   for (const { letter, ...failure } of MARSH_HARE_FAILURES) {
     await noteFailure(db, workshopId, idOf(letter), parse(failureSheetSchema, failure));
   }
+  for (const { letter, sheet } of marshHarePrints(documents)) {
+    const { copies } = await logPrint(db, workshopId, idOf(letter), parse(printSheetSchema, sheet));
+    for (const { revisionId: _, ...copy } of copies) {
+      const spent = givenUp(copy);
+      if (spent) await changeCopy(db, workshopId, parse(copySheetSchema, spent));
+    }
+  }
+  await saveLibraryItem(db, workshopId, parseLibraryItem(marshHareCoupon()));
   await createBuild(db, workshopId, { id: 'tin-wren', revisionId: 'tin-wren-a', name: 'Tin Wren', document: parseDocument(tinWren), createdAt: '2026-06-02T19:30:00.000Z' });
 }

@@ -1,6 +1,8 @@
 import { createHash } from 'node:crypto';
 import type { PartMesh } from '@/core/build/parts';
 import { circle, extruded, type Loop } from '@/core/mesh/extrude';
+import { gearOutline } from '@/core/gears/outline';
+import { liesMark, measureLying } from '@/core/mesh/lies';
 import { measureMesh } from '@/core/mesh/measure';
 import { meshOf } from '@/core/mesh/shapes';
 import { writeStl } from '@/core/mesh/writeStl';
@@ -16,7 +18,8 @@ function demoMesh(name: string, corners: number[], more: Partial<PartMesh>): Dem
   const mesh = meshOf(corners);
   const content = Buffer.from(writeStl(mesh));
   const voxelMm = Number(Math.cbrt(measureMesh(mesh, {}).volumeMm3 / VOXELS).toPrecision(2));
-  return { content, mesh: { hash: createHash('sha256').update(content).digest('hex'), name: `${name}.stl`, unitMm: 1, up: [0, 0, 1], voxelMm, ...more } };
+  const given: PartMesh = { hash: createHash('sha256').update(content).digest('hex'), name: `${name}.stl`, unitMm: 1, up: [0, 0, 1], voxelMm, ...more };
+  return { content, mesh: { ...given, lies: { of: liesMark(given), ...measureLying(mesh, given.up) } } };
 }
 
 /** A block around the bearing with an ear that a pin holds. */
@@ -49,5 +52,18 @@ const plate = demoMesh('plate', extruded([[-128, -36], [-112, -44], [112, -44], 
   pulls: [{ id: 'pack', min: [-20, -16, 2.9], max: [20, 16, 5], from: 'landingFourWheels', share: 0.3, direction: [0, 0, -1] }],
 });
 
+const steeringArm = (wide: number) => demoMesh(`steering-arm-${wide}`, extruded([[-5, -5], [5, -5], [wide / 2, 5], [wide / 2, 18], [4, 24], [-4, 24], [-wide / 2, 18], [-wide / 2, 5]], [circle(0, 0, 1.7, 20), circle(0, 20, 1.7, 20)], 0, 5), {});
+const link = demoMesh('front-link', extruded([[-27, -5], [-17, -5], [-15, -2.5], [15, -2.5], [17, -5], [27, -5], [27, 5], [17, 5], [15, 2.5], [-15, 2.5], [-17, 5], [-27, 5]], [circle(-22, 0, 2.6, 24), circle(22, 0, 2.6, 24)], 0, 5), {});
+const tower = demoMesh('shock-tower', extruded([[-45, 0], [45, 0], [45, 10], [20, 20], [13, 46], [-13, 46], [-20, 20], [-45, 10]], [circle(-38, 5, 1.7, 16), circle(38, 5, 1.7, 16), circle(-8, 40, 1.7, 16), circle(8, 40, 1.7, 16)], 0, 8), {});
+const brace = demoMesh('rear-brace', extruded([[-50, -5], [50, -5], [50, 5], [-50, 5]], [circle(-45, 0, 1.7, 16), circle(45, 0, 1.7, 16)], 0, 5), {});
+const bumper = demoMesh('bumper', extruded([[-65, 0], [-50, -14], [50, -14], [65, 0], [65, 10], [45, -3], [-45, -3], [-65, 10]], [], 0, 22), {});
+
+function mainGear(faceWidthMm: number): DemoMesh {
+  const { outline } = gearOutline({ teeth: 71, moduleMm: 0.8, boreMm: 8, pointsPerFlank: 6 });
+  const loop = (points: readonly (readonly [number, number])[]): Loop => points.slice(0, -1).map(([x, y]) => [x, y] as const);
+  const hexagon = circle(0, 0, 9 / Math.sqrt(3), 6);
+  return demoMesh(`main-gear-${faceWidthMm}`, extruded(loop(outline), [hexagon], 0, faceWidthMm), {});
+}
+
 /** The made-up meshes of the demo car; the carrier as it split, standing on the bed, and as it holds, lying and thicker. */
-export const DEMO_MESHES = { carrierStanding: carrier(9, [1, 0, 0]), carrierLying: carrier(12, [0, 0, 1]), arm, knuckle, bracket, plate } as const;
+export const DEMO_MESHES = { carrierStanding: carrier(9, [1, 0, 0]), carrierLying: carrier(12, [0, 0, 1]), arm, knuckle, bracket, plate, steeringArm: steeringArm(6), steeringArmWide: steeringArm(8), link, tower, brace, bumper, mainGear6: mainGear(6), mainGear12: mainGear(12) } as const;

@@ -1,7 +1,8 @@
 import { type BuildDocument, emptyDocument } from '@/core/build/document';
 import type { Patch } from '@/core/build/patch';
 import type { FailureSheet } from '@/core/field/records';
-import { carrierTurned, marshHareParts, steeringArmWider } from './marshHareParts';
+import { carrierTurned, gearWider, marshHareParts, steeringArmWider } from './marshHareParts';
+import { marshHareJoints, marshHareList, marshHarePrinters } from './marshHarePrint';
 import { motorPlate } from './marshHarePattern';
 import { marshHareBench, marshHareSuspension } from './marshHareSuspension';
 import { battery, controller, load, material, motor, regulator, sizeClass, surface, transmitter, tyre } from './copies';
@@ -23,6 +24,8 @@ export const marshHareA: BuildDocument = {
     sizeClass: sizeClass('size-10'),
     dropHeightM: 0.25,
     kerbMps: 1.5,
+    budget: 280,
+    currency: 'EUR',
   },
   drive: {
     motor: motor('motor-540-sensored-13'),
@@ -81,6 +84,7 @@ export const marshHareA: BuildDocument = {
   },
   suspension: marshHareSuspension,
   parts: { items: marshHareParts },
+  print: { printers: marshHarePrinters, joints: marshHareJoints, list: marshHareList },
 };
 
 /** What revision B changes: a longer ratio and a gear twice as wide, which weighs a little more. */
@@ -88,7 +92,7 @@ export const marshHareB: Patch = [
   { path: ['drive', 'stages', 'spur', 'pinionTeeth'], value: 17 },
   { path: ['drive', 'stages', 'spur', 'faceWidthMm'], value: 12 },
   { path: ['power', 'loads', 'servo'], value: load('servo', 'servo-strong', { id: 'servo', name: 'Steering servo', rail: 'own', steer: STEERS, massG: 56 }) },
-  { path: ['parts', 'items', 'mainGear', 'name'], value: 'Main gear, face 12 mm' },
+  ...gearWider,
   { path: ['chassis', 'massG'], value: 1603 },
 ];
 

@@ -39,6 +39,7 @@ export function BriefPage() {
           <DocumentField path={path('timeToDistanceS')} example={4} />
           <DocumentField path={path('gradePct')} example={8} />
           <DocumentField path={path('dropHeightM')} example={0.25} />
+          <DocumentField path={path('budget')} example={250} />
         </Group>
         <Group title="Size and load">
           <LibraryPick kind="sizeClass" path={path('sizeClass')} copy={({ id, data }) => ({ libraryId: id, ...data })} />

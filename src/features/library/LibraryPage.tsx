@@ -20,7 +20,7 @@ import { Thresholds } from './Thresholds';
 const KINDS_HERE = LIBRARY_KINDS.filter((kind) => kind !== 'coupon');
 
 /** What the workshop holds, by kind: add, edit, copy, delete. */
-export function LibraryPage({ items: initial, thresholds }: { items: readonly LibraryItem[]; thresholds: Margins }) {
+export function LibraryPage({ items: initial, thresholds, printAheadMinutes }: { items: readonly LibraryItem[]; thresholds: Margins; printAheadMinutes: number | undefined }) {
   const router = useRouter();
   const [items, setItems] = useState(initial);
   const [kind, setKind] = useState<LibraryKind | 'margins'>('motor');
@@ -39,7 +39,7 @@ export function LibraryPage({ items: initial, thresholds }: { items: readonly Li
           {KINDS_HERE.map((one) => <button key={one} type="button" aria-pressed={kind === one} onClick={() => setKind(one)}>{KIND_NAMES[one].many}</button>)}
           <button type="button" aria-pressed={kind === 'margins'} onClick={() => setKind('margins')}>Margins</button>
         </div>
-        {kind === 'margins' ? <Thresholds initial={thresholds} /> : <KindTable key={kind} kind={kind} items={items} onItems={setItems} />}
+        {kind === 'margins' ? <Thresholds initial={thresholds} printAheadMinutes={printAheadMinutes} /> : <KindTable key={kind} kind={kind} items={items} onItems={setItems} />}
       </main>
     </>
   );

@@ -6,7 +6,8 @@ import { useReader } from '@/ui/reader';
 import type { SeenMesh } from '@/workers/parts.worker';
 import { sentenceOf } from '../api';
 import { useBuild } from '../shell/BuildContext';
-import { fileOf, keepFile, partsWorker } from './partsClient';
+import { fileOf, keepFile } from '../shell/meshFiles';
+import { partsWorker } from './partsClient';
 
 /** What ails the mesh, each in a sentence, with the unit asked or the repair offered. */
 export function MeshHealth({ part, seen: { ailments, units }, onDone: setDone }: { part: Part; seen: SeenMesh; onDone(text: string): void }) {

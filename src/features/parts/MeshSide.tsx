@@ -10,6 +10,7 @@ import { useReader } from '@/ui/reader';
 import { newId } from '../api';
 import { useBuild } from '../shell/BuildContext';
 import { CutChart } from './CutChart';
+import { useMeasured } from '../shell/useMeasured';
 import { Faces } from './Faces';
 import { Held } from './Held';
 import { MeshDrop } from './MeshDrop';
@@ -30,6 +31,7 @@ const USUAL_VOXEL_MM = 1;
 export function MeshSide({ part }: { part: Part }) {
   const { document, surface, edit, closed } = useBuild();
   const { reader } = useReader();
+  useMeasured();
   const { seen, problem } = useMesh(part.mesh);
   const solid = useSolid(document, surface, part);
   const [mended, setMended] = useState<string>();

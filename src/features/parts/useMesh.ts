@@ -2,7 +2,8 @@ import { useEffect, useState } from 'react';
 import type { PartMesh } from '@/core/build/parts';
 import type { SeenMesh } from '@/workers/parts.worker';
 import { sentenceOf } from '../api';
-import { fileOf, partsWorker } from './partsClient';
+import { fileOf } from '../shell/meshFiles';
+import { partsWorker } from './partsClient';
 
 export interface ReadMesh {
   key?: string;

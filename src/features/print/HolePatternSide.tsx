@@ -19,7 +19,7 @@ import { ReadingTable } from './ReadingTable';
 const FILE_TYPES: Readonly<Record<PlateFile, string>> = { svg: 'image/svg+xml', dxf: 'image/vnd.dxf', stl: 'model/stl' };
 
 /** One pattern: its holes, the readings as they are measured, where the holes lie and how sure that is. */
-export function HolePatternSide({ pattern, picker, later }: { pattern: HolePattern; picker: ReactNode; later: ReactNode }) {
+export function HolePatternSide({ pattern, picker, tabs }: { pattern: HolePattern; picker: ReactNode; tabs: ReactNode }) {
   const { edit, closed } = useBuild();
   const { reader } = useReader();
   const { holes, readings } = pattern;
@@ -44,6 +44,7 @@ export function HolePatternSide({ pattern, picker, later }: { pattern: HolePatte
         {closed ? null : <button type="button" className="plain" style={{ marginTop: 10 }} onClick={() => edit([{ path: ['print', 'patterns', pattern.id], value: undefined }])}>throw {pattern.name.toLowerCase()} away</button>}
       </div>
       <div className="readings">
+        {tabs}
         <h1 className="answer" data-testid="pattern-answer">
           {!ready ? 'Read a distance across two holes, and go on from there.'
             : found.refused ? `The reading ${found.refused.message}${found.refused.remedy ? `: ${found.refused.remedy}` : ''}.`
@@ -59,7 +60,6 @@ export function HolePatternSide({ pattern, picker, later }: { pattern: HolePatte
         </div>
         {solved?.result.notes.map((note) => <p key={note} className="quiet" style={{ fontSize: 13 }}>{note}</p>)}
         {solved && ready && rigid ? <div className="row" style={{ marginTop: 10 }}>A test plate to lay on it: {(['svg', 'dxf', 'stl'] as const).map((kind) => <button key={kind} type="button" className="btn" onClick={() => void file(kind)}>{kind.toUpperCase()}</button>)}</div> : null}
-        {later}
       </div>
     </main>
   );

@@ -1,39 +1,32 @@
 'use client';
 
-import { useState } from 'react';
-import type { HolePattern } from '@/core/build/print';
-import { newId } from '../api';
-import { useBuild } from '../shell/BuildContext';
-import { HolePatternSide } from './HolePatternSide';
+import dynamic from 'next/dynamic';
+import type { ReactNode } from 'react';
+import { PRINT_TAB_NAMES, PRINT_TABS, usePrintTab } from './printTab';
+import { TonightSide } from './TonightSide';
 
-/** Hole patterns measured off what is there already; plates, times and fits are not worked out yet. */
+const FitsSide = dynamic(() => import('./FitsSide').then(({ FitsSide: Side }) => Side));
+const HolesSide = dynamic(() => import('./HolesSide').then(({ HolesSide: Side }) => Side));
+const MakeSide = dynamic(() => import('./MakeSide').then(({ MakeSide: Side }) => Side));
+const AssemblySide = dynamic(() => import('./AssemblySide').then(({ AssemblySide: Side }) => Side));
+
+/** What goes on the bed, what fits, what is measured off, what is bought, and how it goes together. */
 export function PrintPage() {
-  const { document, edit, closed } = useBuild();
-  const patterns = document.print.patterns ?? [];
-  const [asked, choose] = useState<string>();
-  const pattern = patterns.find(({ id }) => id === asked) ?? patterns[0];
-  const add = () => {
-    const fresh: HolePattern = { id: `pattern-${newId().slice(0, 8)}`, name: `Pattern ${patterns.length + 1}`, holes: [{ id: 'A', diameterMm: 3 }, { id: 'B', diameterMm: 3 }], readings: [] };
-    edit([{ path: ['print', 'patterns'], value: [...patterns, fresh] }]);
-    choose(fresh.id);
-  };
-  const picker = (
-    <section className="group" aria-label="Hole patterns"><h2>Hole patterns</h2>
-      {patterns.length > 0 ? <div className="pick"><select aria-label="Choose a pattern" value={pattern?.id ?? ''} onChange={(event) => choose(event.target.value)}>{patterns.map(({ id, name }) => <option key={id} value={id}>{name}</option>)}</select></div> : null}
-      {closed ? null : <button type="button" className="btn" style={{ marginTop: 6 }} onClick={add}>Measure a pattern</button>}
-    </section>
-  );
-  if (pattern) return <HolePatternSide key={pattern.id} pattern={pattern} picker={picker} later={<Later />} />;
-  return (
-    <main className="page readfirst">
-      <div className="bench">{picker}</div>
-      <div className="readings">
-        <h1 className="answer">Measure a hole pattern off what is there already, and print what fits it.</h1>
-        <p style={{ marginTop: 8, maxWidth: 640 }}>A caliper across pairs of holes is enough: outside or inside jaws, in any order. The page places the holes, says how sure it is, names the reading that is wrong, and what to measure next.</p>
-        <Later />
-      </div>
-    </main>
-  );
+  const { tab } = usePrintTab();
+  switch (tab) {
+    case 'tonight': return <TonightSide tabs={<Tabs />} />;
+    case 'fits': return <FitsSide tabs={<Tabs />} />;
+    case 'holes': return <HolesSide tabs={<Tabs />} />;
+    case 'list': return <MakeSide tabs={<Tabs />} />;
+    case 'assembly': return <AssemblySide tabs={<Tabs />} />;
+  }
 }
 
-const Later = () => <p className="quiet" style={{ marginTop: 14 }}>What goes on the bed tonight: Not worked out yet. It will need printer and part sizes.</p>;
+function Tabs(): ReactNode {
+  const { tab, show } = usePrintTab();
+  return (
+    <div className="tabbar noprint"><div className="tabs" role="group" aria-label="Sides of printing">
+      {PRINT_TABS.map((one) => <button key={one} type="button" aria-pressed={tab === one} onClick={() => show(one)}>{PRINT_TAB_NAMES[one]}</button>)}
+    </div></div>
+  );
+}

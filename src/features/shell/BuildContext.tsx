@@ -7,6 +7,8 @@ import type { Patch } from '@/core/build/patch';
 import type { Check, Thresholds } from '@/core/checks/check';
 import type { FailureRecord, RevisionRecord, RunRecord, WholeBuild } from '@/core/field/records';
 import type { LibraryItem } from '@/core/library/items';
+import { checksOnRecord } from '@/core/checks/record';
+import type { CopyRecord, PrintRecord, PrintSheet } from '@/core/print/log';
 import { callApi, ApiProblem } from '../api';
 import { BuildSession, type SaveAnswer, type SessionState } from './buildSession';
 import { useChecks } from './useChecks';
@@ -22,6 +24,9 @@ export interface BuildPage extends Omit<WholeBuild, 'revisions'> {
   readonly revisions: readonly RevisionRecord[];
   readonly library: readonly LibraryItem[];
   readonly thresholds: Thresholds;
+  /** What the whole workshop has printed, for what it says of each printer. */
+  readonly finishedPrints: readonly PrintSheet[];
+  readonly printAheadMinutes: number | undefined;
   readonly session: BuildSession;
   readonly state: SessionState;
   readonly document: BuildDocument;
@@ -36,6 +41,11 @@ export interface BuildPage extends Omit<WholeBuild, 'revisions'> {
   dropRun(id: string): void;
   keepFailure(failure: FailureRecord): void;
   dropFailure(id: string): void;
+  keepPrint(print: PrintRecord, copies: readonly CopyRecord[]): void;
+  dropPrint(id: string): void;
+  keepCopy(copy: CopyRecord): void;
+  keepItem(item: LibraryItem): void;
+  dropItem(id: string): void;
 }
 
 const BuildContext = createContext<BuildPage | undefined>(undefined);
@@ -51,10 +61,12 @@ interface BuildProviderProps {
   revisionId: string;
   library: readonly LibraryItem[];
   thresholds: Thresholds;
+  finishedPrints: readonly PrintSheet[];
+  printAheadMinutes: number | undefined;
   children: ReactNode;
 }
 
-export function BuildProvider({ whole, revisionId, library, thresholds, children }: BuildProviderProps) {
+export function BuildProvider({ whole, revisionId, library: stocked, thresholds, finishedPrints, printAheadMinutes, children }: BuildProviderProps) {
   const revision = whole.revisions.find(({ id }) => id === revisionId)!;
   const [session] = useState(() => sessionFor(revision, whole.revisions));
   const state = useSyncExternalStore(session.subscribe, session.snapshot, session.snapshot);
@@ -62,9 +74,13 @@ export function BuildProvider({ whole, revisionId, library, thresholds, children
   const [ghost, setGhost] = useState<Ghost>();
   const [runs, setRuns] = useState(whole.runs);
   const [failures, setFailures] = useState(whole.failures);
+  const printed = usePrinted(whole);
+  const { prints, copies } = printed;
+  const { library, keepItem, dropItem } = useLibrary(stocked);
   const { document } = state;
   const surface = document.brief.surfaces.find(({ id }) => id === surfaceId) ?? document.brief.surfaces[0];
-  const checks = useChecks(document, surface, thresholds);
+  const ofDocument = useChecks(document, surface, thresholds);
+  const checks = useMemo(() => [...ofDocument, ...checksOnRecord({ document, runs, failures, prints, copies })], [ofDocument, document, runs, failures, prints, copies]);
   useLastSave(session);
   useFreshDocument(session, revision.id);
 
@@ -75,10 +91,34 @@ export function BuildProvider({ whole, revisionId, library, thresholds, children
   const dropFailure = useCallback((id: string) => setFailures((all) => all.filter((failure) => failure.id !== id)), []);
 
   const page = useMemo<BuildPage>(
-    () => ({ build: whole.build, revisions: whole.revisions, revision, library, thresholds, session, state, document, closed: state.save === 'closed', surface, checks, ghost, runs, failures, edit, chooseSurface, setGhost, keepRun, dropRun, keepFailure, dropFailure }),
-    [whole, revision, library, thresholds, session, state, document, surface, checks, ghost, runs, failures, edit, keepRun, dropRun, keepFailure, dropFailure],
+    () => ({ build: whole.build, revisions: whole.revisions, revision, library, thresholds, finishedPrints, printAheadMinutes, session, state, document, closed: state.save === 'closed', surface, checks, ghost, runs, failures, ...printed, edit, chooseSurface, setGhost, keepRun, dropRun, keepFailure, dropFailure, keepItem, dropItem }),
+    [whole, revision, library, thresholds, finishedPrints, printAheadMinutes, session, state, document, surface, checks, ghost, runs, failures, printed, edit, keepRun, dropRun, keepFailure, dropFailure, keepItem, dropItem],
   );
   return <BuildContext.Provider value={page}>{children}</BuildContext.Provider>;
+}
+
+/** Queue, log and copies as this page knows them. */
+function usePrinted(whole: WholeBuild): Pick<BuildPage, 'prints' | 'copies' | 'keepPrint' | 'dropPrint' | 'keepCopy'> {
+  const [prints, setPrints] = useState(whole.prints);
+  const [copies, setCopies] = useState(whole.copies);
+  const keepPrint = useCallback((print: PrintRecord, own: readonly CopyRecord[]) => {
+    setPrints((all) => (all.some(({ id }) => id === print.id) ? all.map((one) => (one.id === print.id ? print : one)) : [...all, print]));
+    setCopies((all) => [...all.filter(({ printId }) => printId !== print.id), ...own]);
+  }, []);
+  const dropPrint = useCallback((id: string) => {
+    setPrints((all) => all.filter((print) => print.id !== id));
+    setCopies((all) => all.filter(({ printId }) => printId !== id));
+  }, []);
+  const keepCopy = useCallback((copy: CopyRecord) => setCopies((all) => all.map((one) => (one.id === copy.id ? copy : one))), []);
+  return useMemo(() => ({ prints, copies, keepPrint, dropPrint, keepCopy }), [prints, copies, keepPrint, dropPrint, keepCopy]);
+}
+
+/** The library as this page knows it. */
+function useLibrary(stocked: readonly LibraryItem[]): Pick<BuildPage, 'library' | 'keepItem' | 'dropItem'> {
+  const [library, setLibrary] = useState(stocked);
+  const keepItem = useCallback((item: LibraryItem) => setLibrary((all) => [...all.filter(({ id }) => id !== item.id), item]), []);
+  const dropItem = useCallback((id: string) => setLibrary((all) => all.filter((item) => item.id !== id)), []);
+  return { library, keepItem, dropItem };
 }
 
 function sessionFor(revision: RevisionRecord, revisions: readonly RevisionRecord[]): BuildSession {

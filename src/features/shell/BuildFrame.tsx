@@ -3,11 +3,13 @@
 import Link from 'next/link';
 import { usePathname, useRouter } from 'next/navigation';
 import { type ReactNode, useMemo, useState } from 'react';
+import { USUAL_CURRENCY } from '@/core/build/brief';
 import { SEGMENTS } from '@/core/checks/check';
 import type { Thresholds } from '@/core/checks/check';
 import type { BuildRecord, WholeBuild } from '@/core/field/records';
 import type { LibraryItem } from '@/core/library/items';
-import { useReader } from '@/ui/reader';
+import type { PrintSheet } from '@/core/print/log';
+import { MoneyProvider, useReader } from '@/ui/reader';
 import { useWorking, WorkingProvider } from '@/ui/working';
 import { BuildProvider, useBuild } from './BuildContext';
 import { ConflictBar } from './ConflictBar';
@@ -25,6 +27,8 @@ interface BuildFrameProps {
   revisionId: string;
   library: readonly LibraryItem[];
   thresholds: Thresholds;
+  finishedPrints: readonly PrintSheet[];
+  printAheadMinutes: number | undefined;
   builds: readonly BuildRecord[];
   children: ReactNode;
 }
@@ -34,10 +38,15 @@ export function BuildFrame({ builds, children, ...given }: BuildFrameProps) {
   return (
     <WorkingProvider>
       <BuildProvider {...given}>
-        <Frame builds={builds}>{children}</Frame>
+        <WithMoney><Frame builds={builds}>{children}</Frame></WithMoney>
       </BuildProvider>
     </WorkingProvider>
   );
+}
+
+function WithMoney({ children }: { children: ReactNode }) {
+  const { document } = useBuild();
+  return <MoneyProvider currency={document.brief.currency ?? USUAL_CURRENCY}>{children}</MoneyProvider>;
 }
 
 function Frame({ builds, children }: { builds: readonly BuildRecord[]; children: ReactNode }) {

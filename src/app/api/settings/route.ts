@@ -6,12 +6,10 @@ import type { WorkshopSettings } from '@/db/schema';
 import { bodyOf, door } from '../door';
 
 const thresholds = Object.fromEntries(Object.keys(DEFAULT_THRESHOLDS).map((id) => [id, finite().min(1).max(10)]));
-const settingsSchema = Joi.object<WorkshopSettings>({ thresholds: Joi.object(thresholds).required() }).required();
+const settingsSchema = Joi.object<WorkshopSettings>({ thresholds: Joi.object(thresholds), printAheadMinutes: finite().min(0).max(10_000) }).required();
 
 export const GET = door(async ({ db, workshopId }) => Response.json(await settingsOf(db, workshopId)));
 
 export const PUT = door(async ({ request, db, workshopId }) => {
-  const settings = await bodyOf(request, settingsSchema);
-  await saveSettings(db, workshopId, settings);
-  return Response.json(settings);
+  return Response.json(await saveSettings(db, workshopId, await bodyOf(request, settingsSchema)));
 });

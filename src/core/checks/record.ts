@@ -1,0 +1,37 @@
+import type { BuildDocument } from '../build/document';
+import type { WholeBuild } from '../field/records';
+import { owedOf } from '../print/log';
+import type { Check, State } from './check';
+
+/** A revision's document with what hangs on its build. */
+export interface BuildOnRecord extends Pick<WholeBuild, 'runs' | 'failures' | 'prints' | 'copies'> {
+  document: BuildDocument;
+}
+
+interface Found {
+  value?: number;
+  state: State;
+  why: string;
+  missing?: readonly string[];
+}
+
+/** Checks that stand on what was printed, run and broken, rather than on the document alone. */
+export function checksOnRecord(record: BuildOnRecord): Check[] {
+  return [check({ id: 'print.queue', segment: 'print', title: 'Parts owed by the printer', short: 'owed', quantity: 'count', kind: 'ceiling' }, queueOf(record))];
+}
+
+const check = (what: Pick<Check, 'id' | 'segment' | 'title' | 'short' | 'quantity' | 'kind'>, { missing = [], ...found }: Found): Check => ({ ...what, ...found, missing, working: [], remedies: [] });
+
+const MOST_NAMED = 3;
+
+function queueOf({ document, prints, copies }: BuildOnRecord): Found {
+  const parts = owedOf(document, prints, copies);
+  if (parts.length === 0) return { state: 'unknown', why: 'Needs parts that are printed.', missing: ['parts that are printed'] };
+  const owed = parts.filter((one) => one.owed > 0);
+  const count = owed.reduce((sum, one) => sum + one.owed, 0);
+  const coming = parts.reduce((sum, one) => sum + one.coming, 0);
+  const onTheWay = coming > 0 ? ` ${coming} ${coming === 1 ? 'is' : 'are'} queued or on the bed.` : '';
+  if (count === 0) return { state: 'clear', why: `Every one of ${parts.length} printed parts is there as often as the car needs it.${onTheWay}` };
+  const names = owed.slice(0, MOST_NAMED).map(({ part, owed: times }) => `${times} × ${part.name.toLowerCase()}`).join(', ');
+  return { value: count, state: 'tight', why: `Still to print: ${names}${owed.length > MOST_NAMED ? ` and ${owed.length - MOST_NAMED} more parts` : ''}.${onTheWay}` };
+}

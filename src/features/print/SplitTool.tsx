@@ -1,0 +1,72 @@
+import { useEffect, useState } from 'react';
+import type { BuildDocument } from '@/core/build/document';
+import type { Part } from '@/core/build/parts';
+import { formatNumber, formatText } from '@/core/units/formatQuantity';
+import type { Vec3 } from '@/core/vec3';
+import { QuantityField } from '@/ui/QuantityField';
+import { QuantitySlider } from '@/ui/QuantitySlider';
+import { useReader } from '@/ui/reader';
+import type { SplitPieces } from '@/workers/print.worker';
+import { sentenceOf } from '../api';
+import { handOver } from '../shell/handOver';
+import { printWorker } from '../shell/printClient';
+import { printFileOf } from './printFile';
+
+const AXES = ['x', 'y', 'z'] as const;
+const USUAL_PIN_MM = 3;
+
+/** Cuts a part at a plane with holes for pins, and hands the two pieces over. */
+export function SplitTool({ document, part, onClose }: { document: BuildDocument; part: Part; onClose(): void }) {
+  const { reader } = useReader();
+  const [box, setBox] = useState<{ min: Vec3; max: Vec3 }>();
+  const [axis, setAxis] = useState<0 | 1 | 2>(0);
+  const [at, setAt] = useState<number>();
+  const [pinMm, setPin] = useState<number | undefined>(USUAL_PIN_MM);
+  const [found, setFound] = useState<SplitPieces>();
+  const [problem, setProblem] = useState<string>();
+  useEffect(() => {
+    let current = true;
+    void (async () => {
+      try {
+        const bounds = await printWorker().bounds(await printFileOf(document, part.id));
+        if (!current) return;
+        if ('refused' in bounds) return setProblem(`The mesh ${bounds.refused.message}.`);
+        setBox(bounds);
+        const sizes = ([0, 1, 2] as const).map((one) => bounds.max[one] - bounds.min[one]);
+        setAxis(sizes.indexOf(Math.max(...sizes)) as 0 | 1 | 2);
+      } catch (error) {
+        if (current) setProblem(sentenceOf(error));
+      }
+    })();
+    return () => {
+      current = false;
+    };
+  }, [document, part.id]);
+  const [low, high] = box ? [box.min[axis], box.max[axis]] : [0, 1];
+  const plane = at !== undefined && at > low && at < high ? at : (low + high) / 2;
+  const cut = async () => {
+    setProblem(undefined);
+    setFound(undefined);
+    try {
+      const answer = await printWorker().split(await printFileOf(document, part.id), { axis, atMm: plane, ...(pinMm ? { pinMm } : {}) });
+      if ('refused' in answer) setProblem(`The mesh ${answer.refused.message}${answer.refused.remedy ? `: ${answer.refused.remedy}` : ''}.`);
+      else setFound(answer);
+    } catch (error) {
+      setProblem(sentenceOf(error));
+    }
+  };
+  const take = (index: 0 | 1) => handOver(`${part.name.toLowerCase().replace(/[^a-z0-9]+/g, '-')}-${index + 1}.stl`, 'model/stl', new Uint8Array(found!.files[index]));
+  return (
+    <div className="note" style={{ maxWidth: 560 }} role="group" aria-label={`Split ${part.name}`}>
+      <div className="row"><b style={{ flex: 1 }}>Split {part.name.toLowerCase()}</b><button type="button" className="plain" aria-label="Close the cut" onClick={onClose}>×</button></div>
+      <div className="row">Across its own <div className="seg" role="group" aria-label="Axis of the cut">{AXES.map((name, index) => <button key={name} type="button" className="small" aria-pressed={axis === index} onClick={() => { setAxis(index as 0 | 1 | 2); setAt(undefined); setFound(undefined); }}>{name}</button>)}</div></div>
+      {box ? <QuantitySlider label="Cut at" quantity="lengthMm" value={plane} min={low + (high - low) / 100} max={high - (high - low) / 100} step={(high - low) / 200} onChange={(value) => { setAt(value); setFound(undefined); }} /> : null}
+      <QuantityField label="Pins across the cut" quantity="lengthMm" limits={{ above: 0, to: 20 }} value={pinMm} onChange={(value) => { setPin(value); setFound(undefined); }} />
+      <div className="row" style={{ marginTop: 6 }}><button type="button" className="btn main" disabled={!box} onClick={() => void cut()}>Split it</button>
+        {found ? ([0, 1] as const).map((index) => <button key={index} type="button" className="btn" onClick={() => take(index)}>Piece {index + 1}, STL</button>) : null}
+      </div>
+      {found ? <p data-testid="split">Two closed pieces of {formatNumber(found.volumesMm3[0] / 1000, reader.locale)} and {formatNumber(found.volumesMm3[1] / 1000, reader.locale)}&nbsp;cm³, {found.pinsMm.length === 0 ? 'no pin holes' : `${found.pinsMm.length} pin holes of ${formatText(pinMm!, 'lengthMm', reader)}, each 8\u00a0mm deep`}. {found.notes.join(' ')} Glue them, or let the pins be drawn by the fits page.</p> : null}
+      {problem ? <p style={{ color: 'var(--rust)' }} role="alert">{problem}</p> : null}
+    </div>
+  );
+}

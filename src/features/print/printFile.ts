@@ -1,0 +1,9 @@
+import type { BuildDocument } from '@/core/build/document';
+import type { PrintFile } from '@/workers/print.worker';
+import { fileOf } from '../shell/meshFiles';
+
+/** The file of a part as the worker reads it. */
+export async function printFileOf(document: BuildDocument, partId: string): Promise<PrintFile> {
+  const { hash, name, unitMm, up } = document.parts.items.find(({ id }) => id === partId)!.mesh!;
+  return { bytes: await fileOf(hash), name, unitMm, up };
+}

@@ -1,0 +1,62 @@
+import { useMemo } from 'react';
+import type { BuildDocument } from '@/core/build/document';
+import type { Part } from '@/core/build/parts';
+import { liesOf } from '@/core/mesh/lies';
+import { type BedsResult, platesOnBeds } from '@/core/print/beds';
+import { calibrationOf, type Owed, owedOf, printedParts } from '@/core/print/log';
+import { estimateOfPart, marginAs, type PartEstimate, type PrintHow } from '@/core/print/printed';
+import { useBuild } from '../shell/BuildContext';
+
+/** A printed part with what either way of printing it takes. */
+export interface PlannedPart {
+  part: Part;
+  owed: Owed;
+  times: Partial<Record<PrintHow, PartEstimate>>;
+  /** Weakest margin, where its strength is known. */
+  margins: Partial<Record<PrintHow, number>>;
+  missing: readonly string[];
+}
+
+export interface Plan {
+  parts: PlannedPart[];
+  beds: BedsResult;
+  /** Of the copies that are on the plates. */
+  massG: number;
+  cost: number | undefined;
+  calibration: ReturnType<typeof calibrationOf>;
+}
+
+/** Times of every printed part, and the plates for the copies that were asked for. */
+export function usePlates(document: BuildDocument, how: PrintHow, counts: Readonly<Record<string, number>>): Plan {
+  const { prints, copies, finishedPrints, surface } = useBuild();
+  const printers = useMemo(() => document.print.printers ?? [], [document]);
+  const calibration = useMemo(() => {
+    const known = new Set(prints.map(({ id }) => id));
+    return printers[0] ? calibrationOf([...prints, ...finishedPrints.filter(({ id }) => !known.has(id))], printers[0].name) : undefined;
+  }, [printers, prints, finishedPrints]);
+  const factor = calibration?.calibration ?? 1;
+  const parts = useMemo(() => {
+    const owed = owedOf(document, prints, copies);
+    return printedParts(document).map((part): PlannedPart => {
+      const [draft, final] = (['draft', 'final'] as const).map((one) => estimateOfPart(document, part, one, printers[0], factor));
+      const [draftMargin, finalMargin] = (['draft', 'final'] as const).map((one) => marginAs(document, surface, part, one));
+      return {
+        part, owed: owed.find((one) => one.part.id === part.id)!, times: { ...(draft!.ok ? { draft: draft!.value } : {}), ...(final!.ok ? { final: final!.value } : {}) },
+        margins: { ...(draftMargin === undefined ? {} : { draft: draftMargin }), ...(finalMargin === undefined ? {} : { final: finalMargin }) }, missing: final!.ok ? [] : final!.missing,
+      };
+    });
+  }, [document, printers, prints, copies, surface, factor]);
+  return useMemo(() => {
+    const asked = parts.flatMap(({ part, owed, times }) => {
+      const quantity = counts[part.id] ?? owed.owed;
+      const time = times[how];
+      const lies = liesOf(part.mesh);
+      return quantity > 0 && time && lies ? [{ id: part.id, sizeMm: lies.sizeMm, quantity, time }] : [];
+    });
+    const beds = platesOnBeds(printers, asked.map(({ time, ...one }) => ({ ...one, timeS: time.timeS })), document.print.spacingMm);
+    const laid = new Set(beds.plates.flatMap(({ items }) => items.map(({ id }) => id)));
+    const on = asked.filter(({ id }) => laid.has(id));
+    const priced = on.every(({ time }) => time.cost !== undefined);
+    return { parts, beds, calibration, massG: on.reduce((sum, { time, quantity }) => sum + time.massG * quantity, 0), cost: priced ? on.reduce((sum, { time, quantity }) => sum + time.cost! * quantity, 0) : undefined };
+  }, [document, printers, parts, how, counts, calibration]);
+}

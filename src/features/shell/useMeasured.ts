@@ -1,0 +1,56 @@
+import { useEffect, useMemo, useState } from 'react';
+import type { BuildDocument } from '@/core/build/document';
+import type { PartLies } from '@/core/build/parts';
+import { applyPatch, type Patch } from '@/core/build/patch';
+import { liesMark, liesOf } from '@/core/mesh/lies';
+import { sentenceOf } from '../api';
+import { useBuild } from './BuildContext';
+import { fileOf } from './meshFiles';
+import { printWorker } from './printClient';
+
+export interface Measured {
+  /** With every mesh measured as it lies. */
+  document: BuildDocument;
+  /** By part, why its mesh could not be measured. */
+  problems: ReadonlyMap<string, string>;
+}
+
+/** Measures the meshes that were not measured as they lie now; an open revision keeps what was found. */
+export function useMeasured(): Measured {
+  const { document, edit, closed } = useBuild();
+  const [found, setFound] = useState<ReadonlyMap<string, PartLies | string>>(new Map());
+  const open = document.parts.items.find(({ mesh }) => mesh && !liesOf(mesh) && !found.has(liesMark(mesh)));
+  const mark = open ? liesMark(open.mesh!) : undefined;
+  useEffect(() => {
+    if (!open?.mesh || !mark) return;
+    let current = true;
+    const { id, mesh: { hash, name, unitMm, up } } = open;
+    void (async () => {
+      const answer = await measured(hash, name, unitMm, up);
+      if (!current) return;
+      if (typeof answer !== 'string' && !closed) edit([{ path: ['parts', 'items', id, 'mesh', 'lies'], value: { of: mark, ...answer } }], `lies ${mark}`);
+      else setFound((all) => new Map(all).set(mark, typeof answer === 'string' ? answer : { of: mark, ...answer }));
+    })();
+    return () => {
+      current = false;
+    };
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- the mark says which mesh and how it lies
+  }, [mark, closed]);
+  return useMemo(() => {
+    const known = document.parts.items.flatMap(({ id, mesh }) => {
+      const lies = mesh ? found.get(liesMark(mesh)) : undefined;
+      return lies === undefined ? [] : [{ id, lies }];
+    });
+    const patch: Patch = known.flatMap(({ id, lies }) => (typeof lies === 'string' ? [] : [{ path: ['parts', 'items', id, 'mesh', 'lies'], value: lies }]));
+    return { document: applyPatch(document, patch), problems: new Map(known.flatMap(({ id, lies }) => (typeof lies === 'string' ? [[id, lies] as const] : []))) };
+  }, [document, found]);
+}
+
+async function measured(hash: string, name: string, unitMm: number, up: readonly [number, number, number]): Promise<Omit<PartLies, 'of'> | string> {
+  try {
+    const answer = await printWorker().lies({ bytes: await fileOf(hash), name, unitMm, up });
+    return 'refused' in answer ? `The mesh ${answer.refused.message}.` : answer;
+  } catch (error) {
+    return sentenceOf(error);
+  }
+}
