@@ -165,6 +165,9 @@ test('a test piece is read by keyboard, and a bearing seat shows the size to dra
   }
   // 11 mm pressed in by 0.05, and 0.2 that the printer takes away
   await expect(sizes).toContainText(/10.95\smm\s*11.15\smm/);
+  await toSegment(page, 'Parts');
+  await expect(page.getByTestId('holes-to-draw')).toContainText(/seat 11.15\smm by the test piece of printed PETG/);
+  await page.goBack();
   await expect(page.getByTestId('fits-answer')).toContainText(/a hole of 5\smm comes out 0.2\smm small/);
 });
 

@@ -7,6 +7,7 @@ import { useBuild } from '../shell/BuildContext';
 import { SegmentChecks } from '../shell/SegmentChecks';
 import { SurfaceSwitch } from '../shell/SurfaceSwitch';
 import { ArmGives } from './ArmGives';
+import { DrawnHoles } from './DrawnHoles';
 import { MarginChart } from './MarginChart';
 import { PartAnswer } from './PartAnswer';
 import { PartBench } from './PartBench';
@@ -42,6 +43,7 @@ export function PartsPage() {
           </>
         )}
         {check ? <SegmentChecks segment="parts" only={[check.id]} /> : null}
+        {part && tab === 'few' ? <DrawnHoles part={part} /> : null}
         {part && tab === 'few' ? <StiffOrTough part={part} /> : null}
         {part?.kind === 'arm' && tab === 'few' ? <ArmGives part={part} /> : null}
         <WorkingPanel fallback={check && check.working.length > 0 ? { title: check.title.toLowerCase(), steps: check.working } : undefined} />
