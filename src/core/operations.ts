@@ -17,6 +17,12 @@ import { driveRunSchema } from './drive/run.schema';
 import { driveSweep } from './drive/sweep';
 import { driveSweepSchema } from './drive/sweep.schema';
 import { motorThermalDefaults } from './drive/thermalDefaults';
+import { lifeEstimate } from './field/life';
+import { lifeEstimateSchema } from './field/life.schema';
+import { runsCompare } from './field/runsCompare';
+import { runsCompareSchema } from './field/runsCompare.schema';
+import { gpxSpeed } from './field/track/gpxSpeed';
+import { gpxSpeedSchema } from './field/track/gpxSpeed.schema';
 import { sparesStock } from './field/spares';
 import { sparesStockSchema } from './field/spares.schema';
 import { runsSummary } from './field/runsSummary';
@@ -102,8 +108,10 @@ export const operations: Readonly<Record<string, Operation>> = {
   'gear.mesh': { schema: gearMeshSchema, run: gearMesh, summary: 'how two gears mesh: centre distance, contact ratio, undercut, and what a slot takes' },
   'gear.outline': { schema: gearOutlineSchema, run: gearOutline, summary: 'outline of a gear from true involutes, as points and as files' },
   'gear.strength': { schema: gearStrengthSchema, run: gearStrength, summary: 'bending and wear of a tooth, and the width that holds' },
+  'gpx.speed': { schema: gpxSpeedSchema, run: gpxSpeed, summary: 'top speed, distance and time from a satellite track' },
   'holes.solve': { schema: holesSolveSchema, run: holesSolve, summary: 'a hole pattern from caliper readings, its errors and the reading that is wrong' },
   'joint.capacity': { schema: jointCapacitySchema, run: jointCapacity, summary: 'torque that a joint between shaft and gear carries at a temperature' },
+  'life.estimate': { schema: lifeEstimateSchema, run: lifeEstimate, summary: 'mean life of a part from hours and failures, with its bounds' },
   'load.cases': { schema: loadCasesSchema, run: loadCases, summary: 'what acts on the parts when the car lands, crashes, corners, brakes and drives off' },
   'mesh.fem': { schema: meshFemSchema, run: meshFem, summary: 'a part as a solid of layers: what fails first, by what, and how far it gives' },
   'mesh.measure': { schema: meshMeasureSchema, run: meshMeasure, summary: 'volume, mass, inertia, edges and overhangs of a mesh' },
@@ -115,6 +123,7 @@ export const operations: Readonly<Record<string, Operation>> = {
   'print.calibrate': { schema: printCalibrateSchema, run: printCalibrate, summary: 'what finished prints say of the estimate of their time' },
   'print.estimate': { schema: printEstimateSchema, run: printEstimate, summary: 'plastic, time and cost of a print' },
   'print.plates': { schema: printPlatesSchema, run: printPlates, summary: 'parts laid on as few beds as they need, and what would do for those that fit none' },
+  'runs.compare': { schema: runsCompareSchema, run: runsCompare, summary: 'whether a change helped: two groups of runs compared, and the runs that are still needed' },
   'runs.summary': { schema: runsSummarySchema, run: runsSummary, summary: 'mean, spread and 95 % interval of repeated measurements' },
   'section.properties': { schema: sectionPropertiesSchema, run: sectionProperties, summary: 'area, second moments and section moduli of a cross-section' },
   'servo.steer': { schema: servoSteerSchema, run: servoSteer, summary: 'torque that steering asks of a servo against what it gives' },

@@ -1,0 +1,80 @@
+import { gpxSpeed, haversineM } from './gpxSpeed';
+import { readTrack } from './readTrack';
+import { writeGpx } from './writeGpx';
+
+/** A second of arc on a meridian, m: 2πR/360/3600. */
+const ARC_M = (2 * Math.PI * 6_371_008.8) / 1_296_000;
+/** Points on a meridian, their way north in m at each second. */
+const north = (metres: readonly number[], more: (at: number) => string = () => '') =>
+  `<gpx><trk><trkseg>${metres.map((m, at) => `<trkpt lat="${(m / ARC_M / 3600).toFixed(12)}" lon="0"><time>${new Date(Date.UTC(2026, 4, 1) + 1000 * at).toISOString()}</time>${more(at)}</trkpt>`).join('')}</trkseg></trk></gpx>`;
+
+describe('distances on the globe', () => {
+  it('are a quarter of a meridian from pole to equator, and shrink with the cosine of the latitude', () => {
+    expect(haversineM({ latDeg: 0, lonDeg: 0 }, { latDeg: 90, lonDeg: 0 })).toBeCloseTo((Math.PI / 2) * 6_371_008.8, 3);
+    expect(haversineM({ latDeg: 60, lonDeg: 0 }, { latDeg: 60, lonDeg: 1e-4 }) / haversineM({ latDeg: 0, lonDeg: 0 }, { latDeg: 0, lonDeg: 1e-4 })).toBeCloseTo(0.5, 6);
+  });
+});
+
+describe('the speed of a track', () => {
+  it('is the best mean over the window, path over time', () => {
+    const found = gpxSpeed({ gpx: north([0, 4, 10, 18, 24, 28]), windowS: 2 });
+    expect(found.topSpeedMps).toBeCloseTo(7, 4); // 14 m in 2 s
+    expect(found.distanceM).toBeCloseTo(28, 4);
+    expect(found).toMatchObject({ durationS: 5, droppedPoints: 0 });
+    expect(found.series.speedMps.map((speed) => Number(speed.toFixed(3)))).toEqual([4, 4, 6, 8, 6, 4]);
+    expect(gpxSpeed({ gpx: north([0, 4, 10, 18]), windowS: 1 }).topSpeedMps).toBeCloseTo(8, 4);
+  });
+
+  it('looks at stretches longer than the window where the points do not let it be shorter', () => {
+    // at 0, 1.5 and 3 s: over 2 s only the whole of 3 s
+    const csv = 'time,lat,lon\n0,0,0\n1.5,0.0001,0\n3,0.0003,0\n';
+    expect(gpxSpeed({ gpx: csv, windowS: 2 }).topSpeedMps).toBeCloseTo((0.0003 * 3600 * ARC_M) / 3, 6);
+  });
+
+  it('drops a jump that goes out and comes back, and keeps hard braking', () => {
+    const jumped = gpxSpeed({ gpx: north([0, 5, 10, 75, 20, 25, 30]) });
+    expect(jumped.droppedPoints).toBe(1);
+    expect(jumped.distanceM).toBeCloseTo(30, 4);
+    expect(jumped.topSpeedMps).toBeCloseTo(5, 4);
+    expect(gpxSpeed({ gpx: north([0, 14, 28, 28, 28, 28]) }).droppedPoints).toBe(0);
+    // at an end one side is enough
+    expect(gpxSpeed({ gpx: north([90, 5, 10, 15, 20]) }).droppedPoints).toBe(1);
+    expect(gpxSpeed({ gpx: north([0, 5, 10, 15, 90]) }).droppedPoints).toBe(1);
+  });
+
+  it('takes the receiver’s own speeds where every point has one, of whatever name space', () => {
+    const found = gpxSpeed({ gpx: north([0, 5, 10, 15], (at) => `<extensions><x:speed>${[4, 6, 8, 6][at]}</x:speed></extensions>`).replace('<gpx>', '<gpx xmlns:x="urn:x">'), windowS: 2 });
+    expect(found.topSpeedMps).toBeCloseTo(7, 9); // (6 + 8)/2 and (8 + 6)/2
+    expect(found.notes[0]).toContain('receiver');
+  });
+
+  it('does not join segments, and skips a clock that stands or runs backward', () => {
+    const two = north([0, 5, 10]).replace('</trkseg>', `</trkseg>${/<trkseg>.*<\/trkseg>/.exec(north([500, 505, 510]))![0].replaceAll('00:00:0', '00:01:0')}`);
+    expect(gpxSpeed({ gpx: two })).toMatchObject({ durationS: 62, droppedPoints: 0 });
+    expect(gpxSpeed({ gpx: two }).distanceM).toBeCloseTo(20, 4);
+    const csv = 'time,lat,lon\n0,0,0\n1,0.00005,0\n1,0.0001,0\n0.5,0.0002,0\n2,0.0001,0\n';
+    expect(gpxSpeed({ gpx: csv }).series.tS).toEqual([0, 1, 2]);
+    expect(gpxSpeed({ gpx: csv }).droppedPoints).toBe(0);
+  });
+
+  it('shows no top speed of a track shorter than the window, and says so', () => {
+    const short = gpxSpeed({ gpx: north([0, 5]), windowS: 5 });
+    expect(short.topSpeedMps).toBeUndefined();
+    expect(short.notes.join(' ')).toContain('shorter than the window');
+  });
+
+  it.each([
+    ['<gpx>\n<trk>\n<trkseg></trk></gpx>', /^line 3: the XML is broken/],
+    ['<gpx>\n<wpt lat="1" lon="2"/></gpx>', /^line 2: there is no track/],
+    ['<gpx><trk><trkseg>\n<trkpt lat="1" lon="2"></trkpt>\n</trkseg></trk></gpx>', /^line 2: its points have no times/],
+    ['<gpx><trk><trkseg>\n\n<trkpt lat="91" lon="2"><time>2026-05-01T10:00:00Z</time></trkpt></trkseg></trk></gpx>', /^line 3: lat 91, lon 2 is no place/],
+    ['time,lat\n1,2', /^line 1: there is no column lon/],
+    ['time,lat,lon\n0,1,2\nsoon,1,2', /^line 3: “soon” is no time/],
+    ['hello', /^line 1: there is no column time/],
+  ])('refuses %j with the line', (gpx, says) => expect(() => gpxSpeed({ gpx })).toThrow(says));
+
+  it('comes back the same through its own file', () => {
+    const track = readTrack(north([0, 4, 10, 18]));
+    expect(gpxSpeed({ gpx: writeGpx('A & <B>', track) }).distanceM).toBeCloseTo(18, 2);
+  });
+});

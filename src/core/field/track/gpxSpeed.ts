@@ -1,0 +1,120 @@
+import { readTrack, type Track, type TrackPoint } from './readTrack';
+
+export interface GpxSpeedInput {
+  /** Text of a GPX file, or CSV with the headers time,lat,lon[,speed]. */
+  gpx: string;
+  windowS?: number;
+  maxAccelMps2?: number;
+}
+
+export interface GpxSpeedResult {
+  /** Left out where no stretch is as long as the window. */
+  topSpeedMps?: number;
+  distanceM: number;
+  durationS: number;
+  droppedPoints: number;
+  /** Of every kept point. */
+  series: { tS: number[]; distanceM: number[]; speedMps: number[] };
+  notes: string[];
+}
+
+/** A point that was kept, with the step that led to it. */
+export interface KeptPoint extends TrackPoint {
+  stepM: number;
+  stepS: number;
+}
+
+export const USUAL_WINDOW_S = 1;
+export const USUAL_MAX_ACCEL = 15;
+/** Mean radius of the Earth, m. Source: IUGG. */
+const EARTH_M = 6_371_008.8;
+const RAD = Math.PI / 180;
+const MS_PER_S = 1000;
+
+/**
+ * Speed, distance and time from a satellite track: steps too sudden for a car are dropped, the top speed is a mean over a window.
+ *
+ * @returns m, s and m/s; arrays over the kept points
+ * @throws CalcError at `gpx` for broken XML, a file without track or times; the message begins with the line
+ * @see Sinnott, Virtues of the Haversine, Sky and Telescope 68 (1984)
+ */
+export function gpxSpeed({ gpx, windowS = USUAL_WINDOW_S, maxAccelMps2 = USUAL_MAX_ACCEL }: GpxSpeedInput): GpxSpeedResult {
+  const { result } = readSpeeds(readTrack(gpx), windowS, maxAccelMps2);
+  return result;
+}
+
+/** The same with the kept points, for a picture. */
+export function readSpeeds(track: Track, windowS: number, maxAccelMps2: number): { result: GpxSpeedResult; kept: KeptPoint[][] } {
+  const found = track.map((segment) => withoutJumps(segment, maxAccelMps2));
+  const kept = found.map(({ points }) => points).filter(({ length }) => length > 0);
+  const all = kept.flat();
+  const own = all.every(({ speedMps }) => speedMps !== undefined);
+  const top = kept.reduce<number | undefined>((best, segment) => {
+    const one = topSpeed(segment, windowS, own);
+    return one === undefined || (best !== undefined && best >= one) ? best : one;
+  }, undefined);
+  const series: GpxSpeedResult['series'] = { tS: [], distanceM: [], speedMps: [] };
+  let distanceM = 0;
+  const start = all[0]!.atMs;
+  for (const segment of kept) for (let at = 0; at < segment.length; at++) {
+    const point = segment[at]!;
+    distanceM += point.stepM;
+    series.tS.push((point.atMs - start) / MS_PER_S);
+    series.distanceM.push(distanceM);
+    const step = at === 0 ? segment[1] : point;
+    series.speedMps.push(point.speedMps ?? (step ? step.stepM / step.stepS : 0));
+  }
+  const notes = [own ? 'Speeds are the receiver’s own.' : 'Speeds are from the positions.', 'Noise of the positions pushes a maximum up: a longer window is steadier.', ...(top === undefined ? [`The track is shorter than the window of ${windowS} s, so it shows no top speed.`] : [])];
+  return { kept, result: { ...(top === undefined ? {} : { topSpeedMps: top }), distanceM, durationS: (all.at(-1)!.atMs - start) / MS_PER_S, droppedPoints: found.reduce((sum, { dropped }) => sum + dropped, 0), series, notes } };
+}
+
+/** Great-circle distance, m. */
+export function haversineM(a: Pick<TrackPoint, 'latDeg' | 'lonDeg'>, b: Pick<TrackPoint, 'latDeg' | 'lonDeg'>): number {
+  const [north, east] = [Math.sin(((b.latDeg - a.latDeg) * RAD) / 2), Math.sin(((b.lonDeg - a.lonDeg) * RAD) / 2)];
+  return 2 * EARTH_M * Math.asin(Math.min(1, Math.sqrt(north * north + Math.cos(a.latDeg * RAD) * Math.cos(b.latDeg * RAD) * east * east)));
+}
+
+/** In one pass: points of a clock that stands or runs backward are skipped, jumps that go out and come back are dropped. */
+function withoutJumps(segment: readonly TrackPoint[], maxAccelMps2: number): { points: KeptPoint[]; dropped: number } {
+  const timed: TrackPoint[] = [];
+  for (const point of segment) if (timed.length === 0 || point.atMs > timed.at(-1)!.atMs) timed.push(point);
+  const steps = timed.slice(1).map((point, at) => ({ m: haversineM(timed[at]!, point), s: (point.atMs - timed[at]!.atMs) / MS_PER_S }));
+  const speed = (at: number) => (steps[at] ? steps[at].m / steps[at].s : undefined);
+  /** Whether a step is too sudden beside its neighbour; undefined where one of the two does not exist. */
+  const sudden = (step: number, beside: number) => {
+    const [own, other] = [speed(step), speed(beside)];
+    return own === undefined || other === undefined ? undefined : own - other > maxAccelMps2 * steps[step]!.s;
+  };
+  const points: KeptPoint[] = [];
+  timed.forEach((point, at) => {
+    const sides = [sudden(at - 1, at - 2), sudden(at, at + 1)].filter((side) => side !== undefined);
+    if (sides.length > 0 && sides.every(Boolean)) return;
+    const before = points.at(-1);
+    points.push({ ...point, stepM: before ? haversineM(before, point) : 0, stepS: before ? (point.atMs - before.atMs) / MS_PER_S : 0 });
+  });
+  return { points, dropped: timed.length - points.length };
+}
+
+/**
+ * The highest mean between two points at least a window apart. A longer stretch that falls into two of a window each is never
+ * faster than the better of them, so only those that do not are looked at.
+ */
+function topSpeed(points: readonly KeptPoint[], windowS: number, own: boolean): number | undefined {
+  const windowMs = Math.round(windowS * MS_PER_S);
+  const way = [0];
+  for (let at = 1; at < points.length; at++) {
+    const { stepM, stepS, speedMps } = points[at]!;
+    way.push(way[at - 1]! + (own ? ((points[at - 1]!.speedMps! + speedMps!) / 2) * stepS : stepM));
+  }
+  let best: number | undefined;
+  let reach = 0;
+  for (let from = 0; from < points.length; from++) {
+    while (reach < points.length && points[reach]!.atMs - points[from]!.atMs < windowMs) reach++;
+    for (let to = Math.max(reach, from + 1); to < points.length; to++) {
+      if (to > reach && points[to]!.atMs - points[reach]!.atMs >= windowMs) break;
+      const mean = (way[to]! - way[from]!) / ((points[to]!.atMs - points[from]!.atMs) / MS_PER_S);
+      if (best === undefined || mean > best) best = mean;
+    }
+  }
+  return best;
+}
