@@ -23,6 +23,7 @@ for (const [name, paths] of Object.entries(PHONE_PAGES)) {
 test('a segment without a result says so and what it will need', async ({ page }) => {
   await page.goto('/builds/tin-wren/A/print');
   await expect(page.getByRole('main')).toContainText('Choose a printer on the bench');
+  await expect(page.getByRole('navigation', { name: 'Segments' }).getByRole('link', { name: /^Print/ })).toHaveAttribute('title', /not worked out yet, needs printer/);
 });
 
 test('dark and imperial stay after a reload, in the first paint too', async ({ page }) => {

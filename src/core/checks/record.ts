@@ -26,7 +26,8 @@ const MOST_NAMED = 3;
 
 function queueOf({ document, prints, copies }: BuildOnRecord): Found {
   const parts = owedOf(document, prints, copies);
-  if (parts.length === 0) return { state: 'unknown', why: 'Needs parts that are printed.', missing: ['parts that are printed'] };
+  const missing = [...((document.print.printers ?? []).length === 0 && prints.length === 0 ? ['printer'] : []), ...(parts.length === 0 ? ['parts that are printed'] : [])];
+  if (missing.length > 0) return { state: 'unknown', why: `Needs ${missing.join(', ')}.`, missing };
   const owed = parts.filter((one) => one.owed > 0);
   const count = owed.reduce((sum, one) => sum + one.owed, 0);
   const coming = parts.reduce((sum, one) => sum + one.coming, 0);

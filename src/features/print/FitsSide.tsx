@@ -26,7 +26,7 @@ export function FitsSide({ tabs }: { tabs: ReactNode }) {
   const coupons = itemsOf(library, 'coupon');
   const [asked, choose] = useState<string>();
   const [problem, setProblem] = useState<string>();
-  const coupon = coupons.find(({ id }) => id === asked) ?? coupons[0];
+  const coupon = coupons.find(({ id }) => id === asked) ?? coupons.find(({ data }) => document.print.printers?.some(({ name }) => name === data.printer)) ?? coupons[0];
   const drawn = drawnJoints(document, library);
   const corrected = drawn.filter(({ coupon: used }) => used).length;
   const printers = [...new Set([...(document.print.printers ?? []), ...itemsOf(library, 'printer').map(({ data }) => data)].map(({ name }) => name))];
