@@ -10,7 +10,7 @@ const arrows = (files, forbidden, message) => ({
 });
 
 export default ts.config(
-  { ignores: ['.next*/', '.data/', 'node_modules/', 'next-env.d.ts', 'test-results/'] },
+  { ignores: ['.next*/', 'public/service-worker.js', '.data/', 'node_modules/', 'next-env.d.ts', 'test-results/'] },
   js.configs.recommended,
   ...ts.configs.recommended,
   hooks.configs.flat.recommended,

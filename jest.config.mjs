@@ -4,7 +4,7 @@ const shared = {
     '^.+\\.(t|j)sx?$': ['@swc/jest', { jsc: { parser: { syntax: 'typescript', tsx: true }, transform: { react: { runtime: 'automatic' } }, target: 'es2022' }, module: { type: 'commonjs' } }],
   },
   moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1', '^manifold-3d$': '<rootDir>/node_modules/manifold-3d/manifold.js' },
-  transformIgnorePatterns: ['/node_modules/(?!(earcut|manifold-3d)/)'],
+  transformIgnorePatterns: ['/node_modules/(?!(earcut|manifold-3d|ml-[a-z-]+|is-any-array)/)'],
   modulePathIgnorePatterns: ['<rootDir>/.next', '<rootDir>/.data'],
 };
 

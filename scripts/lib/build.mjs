@@ -7,6 +7,8 @@ const SOURCES = ['src', 'package-lock.json', 'next.config.ts', 'tsconfig.json'];
 
 export const NEXT = join('node_modules', 'next', 'dist', 'bin', 'next');
 
+const SERVICE_WORKER = join('public', 'service-worker.js');
+
 function* filesUnder(path) {
   if (!existsSync(path)) return;
   const entries = readdirSync(path, { withFileTypes: true });
@@ -30,13 +32,20 @@ export async function ensureBuild(folder = '.next') {
   const hash = sourceHash();
   if (!isFresh(folder, hash)) {
     console.log('Building the application (about a minute).');
+    await buildServiceWorker();
     await run(process.execPath, [NEXT, 'build'], { env, stdio: ['ignore', 'pipe', 'inherit'], sentence: 'The application could not be built: see the messages above.' });
     writeFileSync(stamp, hash);
   }
   return env;
 }
 
+/** What keeps the pages for a field without a signal; served from the root so that it stands before all of them. */
+async function buildServiceWorker() {
+  const { build } = await import('esbuild');
+  await build({ entryPoints: ['src/workers/service.worker.ts'], bundle: true, minify: true, format: 'iife', target: 'es2022', outfile: SERVICE_WORKER, logLevel: 'error', define: { 'process.env.NODE_ENV': '"production"' } });
+}
+
 export function isFresh(folder, hash = sourceHash()) {
   const stamp = join(folder, 'source-hash');
-  return existsSync(stamp) && readFileSync(stamp, 'utf8') === hash;
+  return existsSync(SERVICE_WORKER) && existsSync(stamp) && readFileSync(stamp, 'utf8') === hash;
 }

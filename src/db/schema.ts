@@ -1,7 +1,8 @@
 import { sql } from 'drizzle-orm';
 import { boolean, check, customType, doublePrecision, foreignKey, index, integer, jsonb, pgTable, primaryKey, text, timestamp, uniqueIndex } from 'drizzle-orm/pg-core';
 import type { BuildDocument } from '@/core/build/document';
-import type { Attempt, Conditions, RunKind, RunPrediction } from '@/core/field/records';
+import type { Attempt, Conditions, KeptTrack, Photo, RunKind, RunPrediction } from '@/core/field/records';
+import type { RunReport } from '@/core/field/report';
 import type { CopySheet, PrintSheet } from '@/core/print/log';
 import type { LibraryFigures, LibraryKind } from '@/core/library/items';
 import type { Thresholds } from '@/core/checks/check';
@@ -61,6 +62,10 @@ export const runs = pgTable('runs', {
   ranAt: text('ran_at').notNull(),
   document: jsonb('document').$type<BuildDocument>().notNull(),
   prediction: jsonb('prediction').$type<RunPrediction>(),
+  report: jsonb('report').$type<RunReport>(),
+  copies: jsonb('copies').$type<string[]>(),
+  photos: jsonb('photos').$type<Photo[]>(),
+  track: jsonb('track').$type<KeptTrack>(),
 }, (table) => [
   primaryKey({ columns: [table.workshopId, table.id] }),
   foreignKey({ name: 'runs_to_revision', columns: [table.workshopId, table.revisionId], foreignColumns: [revisions.workshopId, revisions.id] }).onDelete('cascade'),
@@ -123,6 +128,15 @@ const bytes = customType<{ data: Buffer }>({ dataType: () => 'bytea' });
 export const meshes = pgTable('meshes', {
   workshopId: workshopId(),
   hash: text('hash').notNull(),
+  content: bytes('content').notNull(),
+  createdAt: moment('created_at').notNull().defaultNow(),
+}, (table) => [primaryKey({ columns: [table.workshopId, table.hash] })]);
+
+/** Photographs and tracks by the SHA-256 of what they hold. */
+export const files = pgTable('files', {
+  workshopId: workshopId(),
+  hash: text('hash').notNull(),
+  type: text('type').notNull(),
   content: bytes('content').notNull(),
   createdAt: moment('created_at').notNull().defaultNow(),
 }, (table) => [primaryKey({ columns: [table.workshopId, table.hash] })]);

@@ -1,6 +1,6 @@
 import Joi from 'joi';
-import { finite, identifier, notNegative, positive, share, text } from '../schema/fields';
-import type { Brief, ChosenSurface, SizeClass } from './brief';
+import { count, finite, identifier, notNegative, positive, share, text } from '../schema/fields';
+import type { Brief, Calibration, ChosenSurface, SizeClass } from './brief';
 
 const chosenSurfaceSchema = Joi.object<ChosenSurface>({
   id: identifier().required(),
@@ -29,4 +29,5 @@ export const briefSchema = Joi.object<Brief>({
   kerbMps: positive().max(150),
   budget: positive().max(1e6),
   currency: Joi.string().pattern(/^[A-Z]{3}$/),
+  calibration: Joi.object<Calibration>({ letter: Joi.string().pattern(/^[A-Z]{1,3}$/).required(), runs: count().required(), at: Joi.string().isoDate().required(), dragSpread: share(), efficiencySpread: share() }),
 });

@@ -38,6 +38,17 @@ export interface Brief {
   /** What all of it may cost, and in which money, ISO 4217. */
   budget?: number;
   currency?: string;
+  /** The last time that measured runs corrected the build, and what they left of the spread of its figures. */
+  calibration?: Calibration;
+}
+
+export interface Calibration {
+  letter: string;
+  runs: number;
+  /** ISO 8601. */
+  at: string;
+  dragSpread?: number;
+  efficiencySpread?: number;
 }
 
 export const USUAL_CURRENCY = 'EUR';

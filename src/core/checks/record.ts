@@ -1,23 +1,26 @@
 import type { BuildDocument } from '../build/document';
 import type { WholeBuild } from '../field/records';
+import { bandOf, type Found, goalOf, owedOf as owedRunsOf } from '../field/checks';
 import { owedOf } from '../print/log';
-import type { Check, State } from './check';
+import type { Check } from './check';
 
 /** A revision's document with what hangs on its build. */
 export interface BuildOnRecord extends Pick<WholeBuild, 'runs' | 'failures' | 'prints' | 'copies'> {
   document: BuildDocument;
-}
-
-interface Found {
-  value?: number;
-  state: State;
-  why: string;
-  missing?: readonly string[];
+  /** Whose runs count. */
+  revisionId: string;
 }
 
 /** Checks that stand on what was printed, run and broken, rather than on the document alone. */
 export function checksOnRecord(record: BuildOnRecord): Check[] {
-  return [check({ id: 'print.queue', segment: 'print', title: 'Parts owed by the printer', short: 'owed', quantity: 'count', kind: 'ceiling' }, queueOf(record))];
+  const own = record.runs.filter(({ revisionId }) => revisionId === record.revisionId);
+  const field = (id: string, title: string, short: string, quantity: Check['quantity'], kind: Check['kind'], found: Found) => check({ id, segment: 'field', title, short, quantity, kind }, found);
+  return [
+    field('field.goal', 'The wish proven by measurement', 'measured', 'speedMps', 'floor', goalOf(record.document, own)),
+    field('field.band', 'Measured inside what was predicted', 'off by', 'coefficient', 'ceiling', bandOf(own)),
+    field('field.owed', 'Runs owed', 'owed', 'count', 'ceiling', owedRunsOf(record.document, own)),
+    check({ id: 'print.queue', segment: 'print', title: 'Parts owed by the printer', short: 'owed', quantity: 'count', kind: 'ceiling' }, queueOf(record)),
+  ];
 }
 
 const check = (what: Pick<Check, 'id' | 'segment' | 'title' | 'short' | 'quantity' | 'kind'>, { missing = [], ...found }: Found): Check => ({ ...what, ...found, missing, working: [], remedies: [] });

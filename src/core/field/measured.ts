@@ -1,5 +1,5 @@
 import { runsSummary, type RunsSummaryResult } from './runsSummary';
-import type { RunRecord, RunSheet } from './records';
+import { isTimed, type RunRecord, type RunSheet, type TimedConditions } from './records';
 import { timingSpeed, type TimingSpeedResult } from './timingSpeed';
 
 /** What the attempts of a run showed. */
@@ -13,9 +13,9 @@ export interface Measured {
 }
 
 /** Mean speed and time over the measured distance, attempt by attempt and together. */
-export function measuredOf(run: Pick<RunSheet, 'attempts' | 'conditions'>): Measured {
+export function measuredOf(run: Pick<RunSheet, 'attempts'> & { conditions: Pick<TimedConditions, 'distanceM' | 'distanceErrorM'> }): Measured {
   const { distanceM, distanceErrorM } = run.conditions;
-  const attempts = run.attempts.map(({ id: _, ...timing }) => timingSpeed({ distanceM, ...(distanceErrorM === undefined ? {} : { distanceErrorM }), ...timing }));
+  const attempts = run.attempts.map(({ id: _, setting: __, ...timing }) => timingSpeed({ distanceM, ...(distanceErrorM === undefined ? {} : { distanceErrorM }), ...timing }));
   const speed = runsSummary({ values: attempts.map(({ speedMps }) => speedMps) });
   const time = runsSummary({ values: attempts.map(({ timeS }) => timeS) });
   const root = Math.sqrt(attempts.length);
@@ -47,7 +47,7 @@ export function gapOf(run: RunRecord, measured: Measured): Gap | undefined {
 
 /** Mean of several runs of one kind, as the fastest evidence of what a revision does; undefined where there is none. */
 export function measuredSpeedOf(runs: readonly RunRecord[], kind: RunRecord['kind']): { speedMps: number; errorMps: number; runs: number } | undefined {
-  const own = runs.filter((run) => run.kind === kind).map(measuredOf);
+  const own = runs.filter(isTimed).filter((run) => run.kind === kind).map(measuredOf);
   if (own.length === 0) return undefined;
   const speedMps = own.reduce((sum, { speed }) => sum + speed.mean, 0) / own.length;
   return { speedMps, errorMps: Math.hypot(...own.map(({ speedErrorMps }) => speedErrorMps)) / own.length, runs: own.length };

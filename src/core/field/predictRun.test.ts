@@ -4,7 +4,7 @@ import { runInputOf } from '../drive/runOfBuild';
 import { type BuildDocument, emptyDocument } from '../build/document';
 import { gapOf, measuredOf } from './measured';
 import { predictRun } from './predictRun';
-import type { Conditions } from './records';
+import type { TimedConditions } from './records';
 
 const car: BuildDocument = {
   ...emptyDocument(),
@@ -17,9 +17,9 @@ const car: BuildDocument = {
   power: { battery: { name: 'P', cells: 2, parallel: 1, cellResistanceMilliOhm: 3, capacityMah: 5000, maxDischargeC: 40, massG: 265 }, controller: { name: 'C', currentLimitA: 180, continuousA: 60, resistanceMilliOhm: 2, maxV: 12, massG: 55 } },
   chassis: { wheelbaseMm: 285, trackFrontMm: 215, trackRearMm: 215, cgHeightMm: 62, frontLoadShare: 0.49, massG: 1600, cdaM2: 0.026 },
 };
-const conditions: Conditions = { surfaceId: 'grass', surfaceName: 'Grass', distanceM: 20 };
+const conditions: TimedConditions = { surfaceId: 'grass', surfaceName: 'Grass', distanceM: 20 };
 
-const predicted = (kind: 'launch' | 'timedDistance', more: Partial<Conditions> = {}, document = car) => {
+const predicted = (kind: 'launch' | 'timedDistance', more: Partial<TimedConditions> = {}, document = car) => {
   const result = predictRun(document, kind, { ...conditions, ...more });
   if (!result.ok) throw new Error(result.missing.join());
   return result.value;

@@ -2,7 +2,8 @@ import Joi from 'joi';
 import { documentSchema } from '../build/document.schema';
 import { count, finite, identifier, notNegative, positive, temperatureC, text } from '../schema/fields';
 import { FAILURE_MODES } from './failureModes';
-import { type Attempt, type Conditions, type FailureSheet, RUN_KINDS, type RunSetting, type RunSheet } from './records';
+import { type Attempt, type Conditions, type FailureSheet, type KeptTrack, type Photo, RUN_KINDS, type RunSetting, type RunSheet, TIMED_KINDS } from './records';
+import { DROP_OUTCOMES, ENDS_OF_RUN, HOT_PLACES, NOISES, type RunReport, WHEEL_TURNS, WHEELS } from './report';
 
 const moment = () => Joi.string().isoDate();
 const modes = FAILURE_MODES.map(({ id }) => id);
@@ -14,15 +15,16 @@ const attemptSchema = Joi.object<Attempt>({
   captureFps: positive(),
   clipTimeS: positive(),
   slowdown: positive(),
+  setting: finite(),
 })
   .xor('timeS', 'frames', 'clipTimeS')
   .with('frames', 'captureFps')
   .with('clipTimeS', 'slowdown');
 
 const conditionsSchema = Joi.object<Conditions>({
-  surfaceId: identifier().required(),
-  surfaceName: text(80).required(),
-  distanceM: positive().max(100_000).required(),
+  surfaceId: identifier(),
+  surfaceName: text(80),
+  distanceM: positive().max(100_000),
   distanceErrorM: notNegative(),
   runUpM: notNegative().max(100_000),
   ambientC: temperatureC(),
@@ -32,13 +34,44 @@ const conditionsSchema = Joi.object<Conditions>({
   settings: Joi.array().items(Joi.object<RunSetting>({ name: text(60).required(), value: finite().required(), unit: text(20) })).max(60).unique('name'),
 });
 
+const minutes = () => notNegative().max(10_000);
+
+const reportSchema = Joi.object<RunReport>({
+  wheels: Joi.object(Object.fromEntries(WHEELS.map((wheel) => [wheel, Joi.valid(...WHEEL_TURNS)]))),
+  noise: Joi.valid(...NOISES),
+  temperatures: Joi.array().items(Joi.object({ id: identifier().required(), place: Joi.valid(...HOT_PLACES).required(), minutes: minutes(), valueC: temperatureC().required() })).max(200).unique('id'),
+  endedBy: Joi.valid(...ENDS_OF_RUN),
+  endedAtMinutes: minutes(),
+  passages: Joi.array().items(Joi.object({ id: identifier().required(), what: text(120).required(), passed: Joi.boolean().required() })).max(100).unique('id'),
+  drops: Joi.array().items(Joi.object({ id: identifier().required(), heightM: positive().max(50).required(), outcome: Joi.valid(...DROP_OUTCOMES).required(), what: text(200) })).max(200).unique('id'),
+  beaten: Joi.array().items(Joi.object({ id: identifier().required(), name: text(80).required(), copyId: identifier(), light: finite().integer().min(0).max(100_000).required(), hard: finite().integer().min(0).max(100_000).required(), failed: Joi.boolean().required() })).max(20).unique('id'),
+  spins: Joi.array().items(Joi.object({ id: identifier().required(), rpm: notNegative().max(500_000).required(), diameterMm: positive().max(2000).required() })).max(200).unique('id'),
+  shielded: Joi.boolean(),
+  hit: text(200),
+  speedMps: notNegative().max(150),
+  settingName: text(60),
+  settingUnit: text(20),
+  order: Joi.array().items(finite()).max(500),
+});
+
+export const fileHash = () => Joi.string().hex().length(64);
+const photoSchema = Joi.object<Photo>({ hash: fileHash().required(), caption: text(300) });
+const trackSchema = Joi.object<KeptTrack>({ hash: fileHash().required(), name: text(120).required(), windowS: notNegative().required(), topSpeedMps: notNegative(), distanceM: notNegative().required(), durationS: notNegative().required(), droppedPoints: finite().integer().min(0).required() });
+
+/** A timed kind needs attempts, a surface and a distance; of the others each brings what it has. */
+const timed = <S extends Joi.Schema>(schema: S, then: (given: S) => Joi.Schema) => schema.when('kind', { is: Joi.valid(...TIMED_KINDS), then: then(schema) });
+
 export const runSheetFields = {
   id: identifier().required(),
   kind: Joi.valid(...RUN_KINDS).required(),
-  attempts: Joi.array().items(attemptSchema).min(1).max(200).unique('id').required(),
-  conditions: conditionsSchema.required(),
+  attempts: timed(Joi.array().items(attemptSchema).max(500).unique('id').required(), (given) => given.min(1)),
+  conditions: timed(conditionsSchema.required(), (given) => given.fork(['surfaceId', 'surfaceName', 'distanceM'], (field) => field.required())),
   drivenMinutes: notNegative().max(10_000),
   note: text(2000),
+  report: reportSchema,
+  copies: Joi.array().items(identifier()).max(500).unique(),
+  photos: Joi.array().items(photoSchema).max(40),
+  track: trackSchema,
   ranAt: moment().required(),
   document: documentSchema,
 };

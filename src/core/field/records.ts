@@ -1,10 +1,17 @@
 import type { BuildDocument } from '../build/document';
 import type { CopyRecord, PrintRecord } from '../print/log';
+import type { RunReport } from './report';
 
-export const RUN_KINDS = ['timedDistance', 'launch'] as const;
+export const RUN_KINDS = ['timedDistance', 'launch', 'track', 'series', 'endurance', 'spin', 'terrain', 'drop', 'blows', 'tyreSpin', 'crash'] as const;
 export type RunKind = (typeof RUN_KINDS)[number];
 
-export const RUN_KIND_NAMES: Readonly<Record<RunKind, string>> = { timedDistance: 'Timed distance', launch: 'Launch' };
+/** Kinds whose attempts are passages over a distance. */
+export const TIMED_KINDS = ['timedDistance', 'launch', 'series'] as const;
+export type TimedKind = (typeof TIMED_KINDS)[number];
+
+export const RUN_KIND_NAMES: Readonly<Record<RunKind, string>> = {
+  timedDistance: 'Timed distance', launch: 'Launch', track: 'Satellite track', series: 'Settings series', endurance: 'Endurance', spin: 'Bench spin', terrain: 'Terrain', drop: 'Drop', blows: 'Blows', tyreSpin: 'Tyre spin', crash: 'Crash',
+};
 
 /** What the model expects of a run under its conditions; errors are one standard deviation. */
 export interface RunPrediction {
@@ -26,6 +33,8 @@ export interface Attempt {
   captureFps?: number;
   clipTimeS?: number;
   slowdown?: number;
+  /** Of a settings series: the value that was set. */
+  setting?: number;
 }
 
 /** Something that was set for a run, with a name that runs are compared by. */
@@ -38,9 +47,9 @@ export interface RunSetting {
 /** Under what a run was driven. */
 export interface Conditions {
   /** Of the document as it was run. */
-  surfaceId: string;
-  surfaceName: string;
-  distanceM: number;
+  surfaceId?: string;
+  surfaceName?: string;
+  distanceM?: number;
   distanceErrorM?: number;
   /** Driven before the first mark of a timed distance. */
   runUpM?: number;
@@ -52,6 +61,27 @@ export interface Conditions {
   settings?: RunSetting[];
 }
 
+/** Under what passages over a distance were driven. */
+export type TimedConditions = Conditions & Required<Pick<Conditions, 'surfaceId' | 'surfaceName' | 'distanceM'>>;
+
+/** A photograph as the workshop keeps it. */
+export interface Photo {
+  /** SHA-256 of the kept file. */
+  hash: string;
+  caption?: string;
+}
+
+/** A satellite track as the workshop keeps it, and what was read from it. */
+export interface KeptTrack {
+  hash: string;
+  name: string;
+  windowS: number;
+  topSpeedMps?: number;
+  distanceM: number;
+  durationS: number;
+  droppedPoints: number;
+}
+
 /** What a run sheet sends; the id is made where the run is logged, so that sending it twice makes one. */
 export interface RunSheet {
   id: string;
@@ -60,11 +90,21 @@ export interface RunSheet {
   conditions: Conditions;
   drivenMinutes?: number;
   note?: string;
+  report?: RunReport;
+  /** Printed copies that were on the car. */
+  copies?: string[];
+  photos?: Photo[];
+  track?: KeptTrack;
   /** ISO 8601. */
   ranAt: string;
   /** The build as it was run. */
   document: BuildDocument;
 }
+
+/** A run whose attempts are passages over a distance. */
+export type TimedRun<R extends Pick<RunSheet, 'kind' | 'conditions'> = RunRecord> = R & { kind: TimedKind; conditions: TimedConditions };
+
+export const isTimed = <R extends Pick<RunSheet, 'kind' | 'conditions'>>(run: R): run is TimedRun<R> => (TIMED_KINDS as readonly string[]).includes(run.kind) && run.conditions.distanceM !== undefined && run.conditions.surfaceId !== undefined && run.conditions.surfaceName !== undefined;
 
 export interface RunRecord extends RunSheet {
   revisionId: string;

@@ -3,12 +3,12 @@ import { airDensityAt } from '../constants';
 import { cellCharge } from '../drive/cell';
 import { plain } from '../units/plain';
 import type { Measured } from './measured';
-import type { RunRecord } from './records';
+import type { TimedRun } from './records';
 
 const GUM = 'JCGM 100, 5.1';
 
 /** How the mean of a run and its error come about. */
-export function workingMeasured({ conditions }: Pick<RunRecord, 'conditions'>, { attempts, speed, speedErrorMps }: Measured): WorkingStep[] {
+export function workingMeasured({ conditions }: Pick<TimedRun, 'conditions'>, { attempts, speed, speedErrorMps }: Measured): WorkingStep[] {
   const root = Math.sqrt(attempts.length);
   const timing = Math.hypot(...attempts.map(({ errorPct }) => errorPct / 100)) / attempts.length;
   return [
@@ -21,7 +21,7 @@ export function workingMeasured({ conditions }: Pick<RunRecord, 'conditions'>, {
 }
 
 /** What a run's prediction was made for, and what came out. */
-export function workingPrediction({ conditions, prediction, document, kind }: RunRecord): WorkingStep[] {
+export function workingPrediction({ conditions, prediction, document, kind }: TimedRun): WorkingStep[] {
   if (!prediction) return [];
   const cells = document.power.battery?.cells ?? 1;
   const { packVBefore, ambientC, distanceM, runUpM = 0 } = conditions;

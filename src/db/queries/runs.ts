@@ -1,6 +1,6 @@
 import { and, asc, eq, inArray } from 'drizzle-orm';
 import { predictRun } from '@/core/field/predictRun';
-import type { RunRecord, RunSheet } from '@/core/field/records';
+import { isTimed, type RunRecord, type RunSheet } from '@/core/field/records';
 import type { Database } from '../client';
 import { DoorError } from '../errors';
 import { failures, runs } from '../schema';
@@ -21,8 +21,8 @@ export async function runsOfRevisions(db: Database, workshopId: string, revision
 /** Logs a run with the prediction for its conditions, made from the build as it was run; the same id twice makes one. */
 export async function logRun(db: Database, workshopId: string, revisionId: string, sheet: RunSheet): Promise<{ run: RunRecord; created: boolean }> {
   await revisionById(db, workshopId, revisionId);
-  const predicted = predictRun(sheet.document, sheet.kind, sheet.conditions);
-  const record: RunRecord = { ...sheet, revisionId, ...(predicted.ok ? { prediction: predicted.value } : {}) };
+  const predicted = isTimed(sheet) ? predictRun(sheet.document, sheet.kind, sheet.conditions) : undefined;
+  const record: RunRecord = { ...sheet, revisionId, ...(predicted?.ok ? { prediction: predicted.value } : {}) };
   const made = await db.insert(runs).values({ workshopId, ...record }).onConflictDoNothing().returning();
   if (made[0]) return { run: toRecord(made[0]), created: true };
   const [known] = await db.select().from(runs).where(and(eq(runs.workshopId, workshopId), eq(runs.id, sheet.id)));

@@ -134,6 +134,12 @@ export const marshHareD: Patch = [
 export const WHY_D = 'The glued pinion walked off a hot shaft: a motor of another constant with a heat sink, the pinion on the shaft’s flat. The plate pocketed to get the mass down.';
 export const EXPECTED_D = 'A whole pack with the motor case under 60 °C.';
 
+/** Laps between two rows with a satellite receiver on board. */
+export const MARSH_HARE_TRACKS = [
+  { id: 'mh-b-track-1', letter: 'B', ranAt: '2026-05-02T15:40:00.000Z', rounds: 5, note: 'Five laps of the second row.' },
+  { id: 'mh-d-track-1', letter: 'D', ranAt: '2026-05-30T15:05:00.000Z', rounds: 6, note: 'Six laps of the second row, motor just warm.' },
+] as const;
+
 /** Runs with what differs from one to the next; times are made by the model with hidden figures of its own. */
 export const MARSH_HARE_RUNS = [
   { id: 'mh-a-timed-1', letter: 'A', kind: 'timedDistance', ranAt: '2026-04-11T13:40:00.000Z', ambientC: 14, packVBefore: 8.36, packVAfter: 8.02, drivenMinutes: 6, note: 'Motor only hand-warm afterwards.' },

@@ -2,8 +2,10 @@ import type { BuildDocument } from '@/core/build/document';
 import type { HeatReading } from '@/core/build/heat';
 import { driveEndurance } from '@/core/drive/endurance';
 import { enduranceInputOf } from '@/core/drive/enduranceOfBuild';
+import { driveRun } from '@/core/drive/run';
+import { runInputOf } from '@/core/drive/runOfBuild';
 import { predictRun } from '@/core/field/predictRun';
-import type { Conditions, RunSheet } from '@/core/field/records';
+import type { RunSheet, TimedConditions, TimedRun } from '@/core/field/records';
 import { interpolate } from '@/core/numeric/interpolate';
 import type { MARSH_HARE_RUNS } from './marshHare';
 import { normalFrom } from '@/core/numeric/random';
@@ -24,11 +26,19 @@ function trueCar(document: BuildDocument): BuildDocument {
   };
 }
 
+/** What the true car reaches on its first surface, m/s. */
+export function trueTopSpeed(document: BuildDocument): number {
+  const car = trueCar(document);
+  const input = runInputOf(car, car.brief.surfaces[0]!);
+  if (!input.ok) throw new Error(`the demo car cannot be driven: ${input.missing.join(', ')}`);
+  return driveRun(input.value).topSpeedMps!;
+}
+
 /** A run sheet whose times are what the true car would do, with a seeded error. */
-export function measuredRun(run: (typeof MARSH_HARE_RUNS)[number], document: BuildDocument, seed: number): RunSheet {
+export function measuredRun(run: (typeof MARSH_HARE_RUNS)[number], document: BuildDocument, seed: number): TimedRun<RunSheet> {
   const { letter: _, id, kind, ranAt, ambientC, packVBefore, packVAfter, drivenMinutes, ...more } = run;
   const surface = document.brief.surfaces[0]!;
-  const conditions: Conditions = { surfaceId: surface.id, surfaceName: surface.name, distanceM: 20, distanceErrorM: 0.02, ...(kind === 'timedDistance' ? { runUpM: 25 } : {}), ambientC, packVBefore, packVAfter, extraMassG: 0 };
+  const conditions: TimedConditions = { surfaceId: surface.id, surfaceName: surface.name, distanceM: 20, distanceErrorM: 0.02, ...(kind === 'timedDistance' ? { runUpM: 25 } : {}), ambientC, packVBefore, packVAfter, extraMassG: 0 };
   const truth = predictRun(trueCar(document), kind, conditions);
   if (!truth.ok) throw new Error(`the demo run ${id} cannot be driven: ${truth.missing.join(', ')}`);
   const normal = normalFrom(seed);

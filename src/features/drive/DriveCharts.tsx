@@ -3,7 +3,7 @@
 import { interpolate } from '@/core/numeric/interpolate';
 import type { DriveRunResult } from '@/core/drive/run';
 import { measuredOf } from '@/core/field/measured';
-import type { RunRecord } from '@/core/field/records';
+import type { TimedRun } from '@/core/field/records';
 import { formatText } from '@/core/units/formatQuantity';
 import { type ChartLine, type ChartPoint, LineChart } from '@/ui/charts/LineChart';
 import { useReader } from '@/ui/reader';
@@ -13,7 +13,7 @@ interface DriveChartsProps {
   ghost: { label: string; run: DriveRunResult } | undefined;
   targetMps: number | undefined;
   distanceM: number;
-  runs: readonly RunRecord[];
+  runs: readonly TimedRun[];
   surface: string;
 }
 

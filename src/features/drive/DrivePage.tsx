@@ -4,6 +4,7 @@ import dynamic from 'next/dynamic';
 import Link from 'next/link';
 import { motorsInAll } from '@/core/build/drive';
 import { measuredSpeedOf } from '@/core/field/measured';
+import { isTimed } from '@/core/field/records';
 import { workingTopSpeed } from '@/core/drive/working';
 import { tyreForBuild } from '@/core/library/items';
 import { WorkingPanel } from '@/ui/working';
@@ -58,7 +59,7 @@ function RunView({ view }: { view: DriveView }) {
   const { document, surface, ghost, runs, revision } = useBuild();
   const other = useDriveView(ghost?.document, surface);
   const ghostRun = ghost && other.run ? { label: ghost.label, run: other.run } : undefined;
-  const own = runs.filter((run) => run.revisionId === revision.id && run.conditions.surfaceId === surface?.id);
+  const own = runs.filter(isTimed).filter((run) => run.revisionId === revision.id && run.conditions.surfaceId === surface?.id);
   if (!view.run || !view.input || !surface) return null;
   return (
     <>

@@ -2,57 +2,61 @@
 
 import { useState } from 'react';
 import { aidSettings } from '@/core/control/aidSettings';
-import { predictRun, runFriction } from '@/core/field/predictRun';
-import { RUN_KIND_NAMES, RUN_KINDS, type RunRecord, type RunSetting } from '@/core/field/records';
-import { timingLaunch } from '@/core/field/timingLaunch';
-import { timingSpeed } from '@/core/field/timingSpeed';
-import { formatText, formatWithError } from '@/core/units/formatQuantity';
+import { RUN_KIND_NAMES, RUN_KINDS, type RunKind, type RunSetting, type RunSheet } from '@/core/field/records';
+import type { RunReport } from '@/core/field/report';
 import { QuantityField } from '@/ui/QuantityField';
-import { useReader } from '@/ui/reader';
-import { callApi, newId, sentenceOf } from '../api';
 import { useBuild } from '../shell/BuildContext';
-import { attemptOf, conditionsOf, type Method, type Sheet } from './sheet';
-import { Stopwatch } from './Stopwatch';
-
-const METHODS: readonly (readonly [Method, string])[] = [['watch', 'Stop-watch'], ['frames', 'Video frames'], ['clip', 'Slowed clip']];
+import type { WaitingPhoto } from '../shell/outbox';
+import { enter } from '../shell/waiting';
+import { OnTheCar } from './OnTheCar';
+import { usualCopies } from './onTheCar';
+import { Photos } from './Photos';
+import { conditionsOf, isTimedKind, missingOf, needsSurface, type Sheet } from './sheet';
+import { ReportBody } from './sheets/ReportBody';
+import { TimedBody } from './sheets/TimedBody';
 
 interface RunSheetFormProps {
   sheet: Sheet;
+  photos: readonly WaitingPhoto[];
+  track: Blob | undefined;
   onChange(sheet: Sheet): void;
-  onSent(run: RunRecord): void;
+  onFiles(files: { photos?: WaitingPhoto[]; track?: Blob }): void;
+  onEntered(): void;
 }
 
-/** A run sheet: how it was timed, the attempts, and under what conditions. */
-export function RunSheetForm({ sheet, onChange, onSent }: RunSheetFormProps) {
-  const { document, surface: pageSurface, revision, session } = useBuild();
-  const { reader } = useReader();
+/** A run sheet: each kind asks only what it needs; saved it waits on this device until the workshop has it. */
+export function RunSheetForm({ sheet, photos, track, onChange, onFiles, onEntered }: RunSheetFormProps) {
+  const { document, surface: pageSurface, revision, build, session, copies, runs } = useBuild();
   const [problem, setProblem] = useState<string>();
   const [sending, setSending] = useState(false);
   const surfaces = document.brief.surfaces;
   const surface = surfaces.find(({ id }) => id === sheet.surfaceId) ?? pageSurface;
   const conditions = conditionsOf(sheet, surface);
-  const predicted = conditions ? predictRun(document, sheet.kind, conditions) : undefined;
+  const missing = missingOf(sheet, surface);
   const set = (change: Partial<Sheet>) => onChange({ ...sheet, ...change });
+  const report = (change: Partial<RunReport>) => set({ report: Object.fromEntries(Object.entries({ ...sheet.report, ...change }).filter(([, value]) => value !== undefined)) });
   const number = (key: keyof Sheet, more: object = {}) => ({ value: sheet[key] as number | undefined, onChange: (value: number | undefined) => set({ [key]: value }), ...more });
-  const addAttempt = (reading: number) => {
-    const attempt = attemptOf(newId(), sheet, reading);
-    if (attempt) set({ attempts: [...sheet.attempts, attempt] });
-  };
+  const timed = isTimedKind(sheet.kind);
 
-  async function send() {
-    if (!conditions || sheet.attempts.length === 0) return;
+  async function save() {
+    if (missing || !conditions) return;
     setSending(true);
     setProblem(undefined);
     try {
       await session.flush();
-      const run = await callApi<RunRecord>('POST', `/api/revisions/${revision.id}/runs`, {
-        id: sheet.id, kind: sheet.kind, attempts: sheet.attempts, conditions, ranAt: new Date().toISOString(), document,
+      const onCar = sheet.copies ?? usualCopies(document, copies, runs);
+      const run: RunSheet = {
+        id: sheet.id, kind: sheet.kind, attempts: timed ? sheet.attempts : [], conditions, ranAt: new Date().toISOString(), document,
         ...(sheet.drivenMinutes === undefined ? {} : { drivenMinutes: sheet.drivenMinutes }),
         ...(sheet.note.trim() === '' ? {} : { note: sheet.note.trim() }),
-      });
-      onSent(run);
+        ...(Object.keys(sheet.report).length > 0 ? { report: sheet.report } : {}),
+        ...(onCar.length > 0 ? { copies: onCar } : {}),
+        ...(sheet.kind === 'track' && sheet.track ? { track: sheet.track } : {}),
+      };
+      await enter({ id: run.id, kind: 'run', revisionId: revision.id, letter: revision.letter, buildId: build.id, at: run.ranAt, sheet: run, photos: [...photos], ...(sheet.kind === 'track' && track ? { track } : {}) });
+      onEntered();
     } catch (error) {
-      setProblem(`Not sent, kept here: ${sentenceOf(error)}`);
+      setProblem(`Not kept: this browser gives no room for it (${(error as Error).message}). Leave the page open.`);
     } finally {
       setSending(false);
     }
@@ -60,44 +64,32 @@ export function RunSheetForm({ sheet, onChange, onSent }: RunSheetFormProps) {
 
   return (
     <section aria-label="Run sheet" id="run">
-      <h2 style={{ fontSize: 20, fontWeight: 650, fontStretch: '90%' }}>{RUN_KIND_NAMES[sheet.kind]}, attempt {sheet.attempts.length + 1}</h2>
-      <div className="row" style={{ margin: '8px 0' }}>
-        <div className="seg" role="group" aria-label="Kind of run">{RUN_KINDS.map((kind) => <button key={kind} type="button" aria-pressed={sheet.kind === kind} onClick={() => set({ kind, attempts: [] })}>{RUN_KIND_NAMES[kind]}</button>)}</div>
-      </div>
-      <div className="seg" role="group" aria-label="How it is timed">{METHODS.map(([method, name]) => <button key={method} type="button" aria-pressed={sheet.method === method} onClick={() => set({ method })}>{name}</button>)}</div>
-
-      {surfaces.length === 0 ? <p className="note bad">The brief names no surface yet: choose one there first, so that the run has a prediction.</p> : (
+      <h2 style={{ fontSize: 20, fontWeight: 650, fontStretch: '90%' }}>{RUN_KIND_NAMES[sheet.kind]}{timed ? `, attempt ${sheet.attempts.length + 1}` : ''}</h2>
+      <div className="pick" style={{ margin: '8px 0' }}><select aria-label="Kind of run" className="big" value={sheet.kind} onChange={(event) => set({ kind: event.target.value as RunKind, attempts: [], report: {}, track: undefined })}>{RUN_KINDS.map((kind) => <option key={kind} value={kind}>{RUN_KIND_NAMES[kind]}</option>)}</select></div>
+      {needsSurface(sheet.kind) ? surfaces.length === 0 ? <p className="note bad">The brief names no surface yet: choose one there first, so that the run has a prediction.</p> : (
         <div className="field"><label htmlFor="run-surface">Surface</label>
           <select id="run-surface" value={surface?.id} onChange={(event) => set({ surfaceId: event.target.value })}>{surfaces.map(({ id, name }) => <option key={id} value={id}>{name}</option>)}</select>
         </div>
-      )}
-      <QuantityField label="Distance" quantity="distanceM" limits={{ above: 0, to: 100_000 }} example={20} {...number('distanceM')} />
-      {sheet.kind === 'timedDistance' ? <QuantityField label="Run-up before it" quantity="distanceM" limits={{ from: 0, to: 100_000 }} example={25} {...number('runUpM')} /> : null}
-      {sheet.method === 'frames' ? <QuantityField label="Frames a second" quantity="count" limits={{ above: 0 }} example={240} {...number('captureFps')} /> : null}
-      {sheet.method === 'clip' ? <QuantityField label="Slowed down by" quantity="count" limits={{ above: 0 }} example={8} {...number('slowdown')} /> : null}
+      ) : null}
+      {timed ? <TimedBody sheet={sheet} conditions={conditions} onChange={onChange} /> : <ReportBody sheet={sheet} onReport={report} onTrack={(found, file) => { set({ track: found }); onFiles({ track: file }); }} />}
 
-      {sheet.method === 'watch' ? <Stopwatch onTime={addAttempt} /> : null}
-      <ReadingEntry key={sheet.method} method={sheet.method} onReading={addAttempt} />
-      <Tries sheet={sheet} predictedMps={predicted?.ok ? predicted.value.speedMps : undefined} onDrop={(id) => set({ attempts: sheet.attempts.filter((attempt) => attempt.id !== id) })} />
-      {sheet.kind === 'launch' && sheet.attempts.length > 0 && conditions ? <LaunchNote sheet={sheet} mu={runFriction(document, conditions)} /> : null}
-
-      <details className="more" open={sheet.attempts.length > 0}>
+      <details className="more" open={timed && sheet.attempts.length > 0}>
         <summary>Conditions</summary>
         <QuantityField label="Air" quantity="temperatureC" limits={{ from: -50, to: 400 }} example={15} {...number('ambientC')} />
         <QuantityField label="Pack before" quantity="voltageV" limits={{ above: 0, to: 1000 }} example={8.3} {...number('packVBefore')} />
         <QuantityField label="Pack after" quantity="voltageV" limits={{ above: 0, to: 1000 }} example={8} {...number('packVAfter')} />
         <QuantityField label="Extra weight on the car" quantity="massG" limits={{ from: -100_000, to: 100_000 }} example={0} {...number('extraMassG')} />
         <QuantityField label="Driven in all" quantity="minutes" limits={{ from: 0, to: 10_000 }} example={6} {...number('drivenMinutes')} />
-        <QuantityField label="Distance, ±" quantity="distanceM" limits={{ from: 0 }} example={0.02} {...number('distanceErrorM')} />
+        {timed ? <QuantityField label="Distance, ±" quantity="distanceM" limits={{ from: 0 }} example={0.02} {...number('distanceErrorM')} /> : null}
         <Settings sheet={sheet} onChange={(settings) => set({ settings })} />
         <div className="field text"><textarea aria-label="Note" rows={2} maxLength={2000} placeholder="What you saw, heard and felt" value={sheet.note} onChange={(event) => set({ note: event.target.value })} /></div>
       </details>
-      {predicted && !predicted.ok ? <p className="quiet" style={{ fontSize: 12 }}>No prediction: needs {predicted.missing.join(', ')}. The run is kept all the same.</p> : null}
-      {predicted?.ok ? <p className="quiet" style={{ fontSize: 13, marginTop: 4 }}>Predicted for these conditions: {formatWithError(predicted.value.timeS, predicted.value.timeErrorS, 'timeS', reader)}, {formatText(predicted.value.speedMps, 'speedMps', reader)}.</p> : null}
+      <OnTheCar chosen={sheet.copies} onChange={(chosen) => set({ copies: chosen })} />
+      <Photos photos={photos} onChange={(next) => onFiles({ photos: next })} />
       {problem ? <p className="note bad" role="alert">{problem}</p> : null}
       <div className="row" style={{ marginTop: 10 }}>
-        <button type="button" className="btn main" disabled={sending || sheet.attempts.length === 0 || !conditions} onClick={() => void send()}>{sending ? 'Saving' : `Save the run (${sheet.attempts.length} attempt${sheet.attempts.length === 1 ? '' : 's'})`}</button>
-        {sheet.attempts.length > 0 && sheet.attempts.length < 3 ? <span className="quiet">Three attempts show a spread.</span> : null}
+        <button type="button" className="btn main big" disabled={sending || missing !== undefined} onClick={() => void save()}>{sending ? 'Saving' : timed ? `Save the run (${sheet.attempts.length} attempt${sheet.attempts.length === 1 ? '' : 's'})` : 'Save the run'}</button>
+        {missing && !timed ? <span className="quiet">It still needs {missing}.</span> : timed && sheet.kind !== 'series' && sheet.attempts.length > 0 && sheet.attempts.length < 3 ? <span className="quiet">Three attempts show a spread.</span> : null}
       </div>
       <p className="quiet" style={{ fontSize: 12, marginTop: 10 }}>Closed ground, nobody in the car&rsquo;s path, a spotter for fast runs. Local rules go first.</p>
     </section>
@@ -128,65 +120,5 @@ function Settings({ sheet: { settings }, onChange }: { sheet: Sheet; onChange(se
         <button type="button" className="btn" disabled={name.trim() === '' || value === undefined} onClick={add}>Add the setting</button>
       </div>
     </div>
-  );
-}
-
-const READING: Readonly<Record<Method, { label: string; quantity: 'timeS' | 'count'; example: number }>> = {
-  watch: { label: 'Or type the time', quantity: 'timeS', example: 2.1 },
-  frames: { label: 'Frames counted', quantity: 'count', example: 504 },
-  clip: { label: 'Length of the slowed clip', quantity: 'timeS', example: 16.8 },
-};
-
-function ReadingEntry({ method, onReading }: { method: Method; onReading(value: number): void }) {
-  const [value, setValue] = useState<number>();
-  const [round, setRound] = useState(0);
-  const { label, quantity, example } = READING[method];
-  const add = () => {
-    if (value === undefined) return;
-    onReading(value);
-    setValue(undefined);
-    setRound(round + 1);
-  };
-  return (
-    <form className="row" style={{ flexWrap: 'nowrap' }} onSubmit={(event) => { event.preventDefault(); add(); }}>
-      <div style={{ flex: 1 }}><QuantityField key={round} autoFocus={round > 0} label={label} quantity={quantity} value={value} onChange={setValue} limits={method === 'frames' ? { from: 1 } : { above: 0 }} example={example} /></div>
-      <button type="submit" className="btn" disabled={value === undefined}>Add</button>
-    </form>
-  );
-}
-
-function Tries({ sheet, predictedMps, onDrop }: { sheet: Sheet; predictedMps: number | undefined; onDrop(id: string): void }) {
-  const { reader } = useReader();
-  const { distanceM } = sheet;
-  if (distanceM === undefined) return null;
-  return (
-    <div className="tries" style={{ marginTop: 8 }}>
-      {sheet.attempts.map(({ id, ...timing }, index) => {
-        const { speedMps, timeS, errorMps } = timingSpeed({ distanceM, ...timing });
-        return <div key={id} className="try">{formatText(speedMps, 'speedMps', reader)}<small>attempt {index + 1}: {formatText(timeS, 'timeS', reader)}</small><small>± {formatText(errorMps, 'speedMps', reader, 2)}</small><button type="button" aria-label={`Take attempt ${index + 1} out`} onClick={() => onDrop(id)}>×</button></div>;
-      })}
-      {predictedMps === undefined ? null : <div className="try predicted">{formatText(predictedMps, 'speedMps', reader)}<small>predicted</small></div>}
-    </div>
-  );
-}
-
-function LaunchNote({ sheet, mu }: { sheet: Sheet; mu: number | undefined }) {
-  const { document } = useBuild();
-  const { reader } = useReader();
-  const { drive, chassis } = document;
-  const last = sheet.attempts.at(-1)!;
-  const { timeS } = timingSpeed({ distanceM: sheet.distanceM!, ...last });
-  if (drive.drivenAxles === undefined || (drive.drivenAxles !== 'all' && chassis.frontLoadShare === undefined)) return null;
-  const launch = timingLaunch({
-    distanceM: sheet.distanceM!, timeS, drivenAxles: drive.drivenAxles,
-    ...(mu === undefined ? {} : { mu }),
-    ...(chassis.frontLoadShare === undefined ? {} : { frontLoadShare: chassis.frontLoadShare }),
-    ...(chassis.cgHeightMm === undefined || chassis.wheelbaseMm === undefined ? {} : { cgHeightMm: chassis.cgHeightMm, wheelbaseMm: chassis.wheelbaseMm }),
-  });
-  return (
-    <p className={`note ${launch.plausible ? '' : 'bad'}`}>
-      Mean {formatText(launch.accelMps2, 'accelMps2', reader)} ± {formatText(launch.accelErrorMps2, 'accelMps2', reader, 2)}
-      {launch.muNeeded === undefined ? '' : `, which takes a friction of ${formatText(launch.muNeeded, 'coefficient', reader, 2)}`}. {launch.plausible ? '' : launch.notes.at(-1)}
-    </p>
   );
 }

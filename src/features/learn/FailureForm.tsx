@@ -2,15 +2,17 @@
 
 import { useState } from 'react';
 import { FAILURE_MODES } from '@/core/field/failureModes';
-import { type FailureRecord, RUN_KIND_NAMES } from '@/core/field/records';
+import { type FailureSheet, RUN_KIND_NAMES, type RunSheet } from '@/core/field/records';
 import { QuantityField } from '@/ui/QuantityField';
 import { useReader } from '@/ui/reader';
-import { callApi, newId, sentenceOf } from '../api';
+import { newId } from '../api';
 import { useBuild } from '../shell/BuildContext';
+import { enter, useWaiting } from '../shell/waiting';
 
 /** Notes what broke: part, way, run, hours and the story. */
 export function FailureForm({ onDone }: { onDone(): void }) {
-  const { document, runs, revision, keepFailure } = useBuild();
+  const { document, runs, revision, build } = useBuild();
+  const waiting = useWaiting();
   const { reader } = useReader();
   const [id] = useState(newId);
   const [partId, setPartId] = useState('');
@@ -20,7 +22,7 @@ export function FailureForm({ onDone }: { onDone(): void }) {
   const [hours, setHours] = useState<number>();
   const [story, setStory] = useState('');
   const [problem, setProblem] = useState<string>();
-  const own = runs.filter((run) => run.revisionId === revision.id);
+  const own = [...runs.filter((run) => run.revisionId === revision.id), ...waiting.filter(({ kind, revisionId }) => kind === 'run' && revisionId === revision.id).map(({ sheet }) => sheet as RunSheet)];
   const part = document.parts.items.find((item) => item.id === partId);
   const name = part?.name ?? partName.trim();
   const day = new Intl.DateTimeFormat(reader.locale, { dateStyle: 'medium', timeZone: 'UTC' });
@@ -29,17 +31,17 @@ export function FailureForm({ onDone }: { onDone(): void }) {
     if (name === '') return setProblem('Which part? Choose one from the list or type its name.');
     if (mode === '') return setProblem('How did it fail? Choose the nearest; "Something else" is one of them.');
     try {
-      const failure = await callApi<FailureRecord>('POST', `/api/revisions/${revision.id}/failures`, {
+      const sheet: FailureSheet = {
         id, mode, partName: name, occurredAt: new Date().toISOString(),
         ...(part ? { partId: part.id } : {}),
         ...(runId === '' ? {} : { runId }),
         ...(hours === undefined ? {} : { hours }),
         ...(story.trim() === '' ? {} : { story: story.trim() }),
-      });
-      keepFailure(failure);
+      };
+      await enter({ id, kind: 'failure', revisionId: revision.id, letter: revision.letter, buildId: build.id, at: sheet.occurredAt, sheet, photos: [] });
       onDone();
     } catch (error) {
-      setProblem(`Not saved, kept here: ${sentenceOf(error)}`);
+      setProblem(`Not kept: this browser gives no room for it (${(error as Error).message}). Leave the page open.`);
     }
   }
 

@@ -15,11 +15,13 @@ import { BuildProvider, useBuild } from './BuildContext';
 import { ConflictBar } from './ConflictBar';
 import { GhostPicker } from './Ghosts';
 import { KeyList } from './KeyList';
+import { OfflineReady } from './OfflineReady';
 import { type Jump, Palette } from './Palette';
 import { Preferences } from './Preferences';
 import { SaveMark } from './SaveMark';
 import { SEGMENT_NAMES, SEGMENT_QUESTIONS, segmentPath } from './segments';
 import { Stripe } from './Stripe';
+import { WaitingBar } from './WaitingBar';
 import { useKeys } from './useKeys';
 
 interface BuildFrameProps {
@@ -109,6 +111,8 @@ function Frame({ builds, children }: { builds: readonly BuildRecord[]; children:
       </header>
       <Stripe />
       <ConflictBar />
+      <WaitingBar />
+      <OfflineReady paths={['/', segmentPath(build.id, revision.letter, 'field'), segmentPath(build.id, revision.letter, 'learn')]} />
       {children}
       {over === 'jump' ? <Palette jumps={jumps} onClose={() => setOver(undefined)} /> : null}
       {over === 'keys' ? <KeyList onClose={() => setOver(undefined)} /> : null}

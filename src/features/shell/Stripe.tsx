@@ -13,7 +13,7 @@ import { SEGMENT_NAMES, segmentPath } from './segments';
 
 /** The nine segments of the job: navigation and instrument panel at once. */
 export function Stripe() {
-  const { build, revision, revisions, checks, runs, failures } = useBuild();
+  const { build, revision, revisions, checks, failures } = useBuild();
   const { reader } = useReader();
   const present = usePathname().split('/').at(-1);
   const strip = useRef<HTMLElement>(null);
@@ -21,7 +21,6 @@ export function Stripe() {
     strip.current?.querySelector('[aria-current]')?.scrollIntoView({ block: 'nearest', inline: 'center' });
   }, [present]);
   const counts: Partial<Record<Segment, string>> = {
-    field: runs.length > 0 ? `${plural(runs.filter(({ revisionId }) => revisionId === revision.id).length, 'run')} of ${revision.letter}` : undefined,
     learn: failures.length > 0 || revisions.length > 1 ? `${plural(failures.filter(({ fixRevisionId }) => !fixRevisionId).length, 'open failure')}` : undefined,
   };
   return (

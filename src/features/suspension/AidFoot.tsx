@@ -2,7 +2,7 @@
 
 import { constantsText, type Setting } from '@/core/control/aidSettings';
 import { measuredOf } from '@/core/field/measured';
-import { RUN_KIND_NAMES } from '@/core/field/records';
+import { isTimed, RUN_KIND_NAMES } from '@/core/field/records';
 import { formatNumber, formatWithError } from '@/core/units/formatQuantity';
 import { useReader } from '@/ui/reader';
 import { When } from '@/ui/When';
@@ -14,7 +14,7 @@ export function AidFoot({ title, settings }: { title: string; settings: readonly
   const { build, revision, runs, revisions } = useBuild();
   const { reader } = useReader();
   const names = new Set(settings.map(({ name }) => name));
-  const tagged = runs.filter(({ conditions }) => conditions.settings?.some(({ name }) => names.has(name)));
+  const tagged = runs.filter(isTimed).filter(({ conditions }) => conditions.settings?.some(({ name }) => names.has(name)));
   const save = () => handOver(`${build.name} ${revision.letter} ${title}.txt`, 'text/plain', constantsText(`${build.name} ${revision.letter}, ${title}`, settings));
   const first = settings[0];
   return (

@@ -1,0 +1,77 @@
+export const WHEELS = ['frontLeft', 'frontRight', 'rearLeft', 'rearRight'] as const;
+export type Wheel = (typeof WHEELS)[number];
+export const WHEEL_TURNS = ['forward', 'backward', 'still'] as const;
+export type WheelTurn = (typeof WHEEL_TURNS)[number];
+
+export const NOISES = ['even', 'whine', 'grinding', 'knocking', 'scraping'] as const;
+export type Noise = (typeof NOISES)[number];
+
+export const HOT_PLACES = ['motor', 'controller', 'battery', 'gears', 'regulator'] as const;
+export type HotPlace = (typeof HOT_PLACES)[number];
+
+/** A temperature that was felt for with a probe. */
+export interface Temperature {
+  id: string;
+  place: HotPlace;
+  /** After the start, min. */
+  minutes?: number;
+  valueC: number;
+}
+
+export const ENDS_OF_RUN = ['battery', 'heat', 'failure', 'stopped'] as const;
+export type EndOfRun = (typeof ENDS_OF_RUN)[number];
+
+export interface Passage {
+  id: string;
+  what: string;
+  passed: boolean;
+}
+
+export const DROP_OUTCOMES = ['held', 'damaged', 'failed'] as const;
+export type DropOutcome = (typeof DROP_OUTCOMES)[number];
+
+export interface Drop {
+  id: string;
+  heightM: number;
+  outcome: DropOutcome;
+  what?: string;
+}
+
+/** Blows on one clamped part: light ones and hard ones are counted apart. */
+export interface Beaten {
+  id: string;
+  name: string;
+  copyId?: string;
+  light: number;
+  hard: number;
+  failed: boolean;
+}
+
+export interface TyreSpin {
+  id: string;
+  rpm: number;
+  diameterMm: number;
+}
+
+/** What a run that is not timed brings home; each kind fills in its own. */
+export interface RunReport {
+  wheels?: Partial<Record<Wheel, WheelTurn>>;
+  noise?: Noise;
+  temperatures?: Temperature[];
+  endedBy?: EndOfRun;
+  /** How the pack was at the end of an endurance run, min after the start. */
+  endedAtMinutes?: number;
+  passages?: Passage[];
+  drops?: Drop[];
+  beaten?: Beaten[];
+  spins?: TyreSpin[];
+  /** The tyre was spun behind a shield, from a distance. */
+  shielded?: boolean;
+  hit?: string;
+  speedMps?: number;
+  /** Name of what is set in a settings series, and its unit. */
+  settingName?: string;
+  settingUnit?: string;
+  /** Values in the order in which they were driven. */
+  order?: number[];
+}

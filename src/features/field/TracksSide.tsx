@@ -1,0 +1,78 @@
+'use client';
+
+import { type ReactNode, useEffect, useState } from 'react';
+import { USUAL_WINDOW_S } from '@/core/field/track/gpxSpeed';
+import { formatText } from '@/core/units/formatQuantity';
+import { QuantityField } from '@/ui/QuantityField';
+import { useReader } from '@/ui/reader';
+import { sentenceOf } from '../api';
+import { useBuild } from '../shell/BuildContext';
+import { Group } from '../shell/fields';
+import { handOver } from '../shell/handOver';
+import { fieldWorker } from '../shell/fieldClient';
+import { SpeedOverTime, type ShownTrack, TrackPicture } from './TrackPicture';
+
+const MOST = 4;
+
+/** Satellite tracks of the build, one over the other, with their speed over time. */
+export function TracksSide({ tabs }: { tabs: ReactNode }) {
+  const { build, runs, revisions } = useBuild();
+  const { reader } = useReader();
+  const tracked = runs.filter(({ track }) => track !== undefined).sort((a, b) => (a.ranAt < b.ranAt ? 1 : -1));
+  const [said, setSaid] = useState<readonly string[]>();
+  const chosen = said ?? tracked.slice(0, 2).map(({ id }) => id);
+  const [windowS, setWindow] = useState<number | undefined>(USUAL_WINDOW_S);
+  const [seen, setSeen] = useState<ReadonlyMap<string, ShownTrack>>(new Map());
+  const [problem, setProblem] = useState<string>();
+  const shown = tracked.filter(({ id }) => chosen.includes(id));
+  const key = shown.map(({ track }) => track!.hash).join();
+  useEffect(() => {
+    let current = true;
+    void (async () => {
+      for (const { id, track, revisionId, ranAt } of shown) {
+        try {
+          const bytes = new Uint8Array(await (await fetch(`/api/files/${track!.hash}`)).arrayBuffer());
+          const found = await fieldWorker().track(bytes, windowS ?? USUAL_WINDOW_S);
+          if (!current) return;
+          if ('refused' in found) setProblem(`${track!.name}, ${found.refused.message}.`);
+          else setSeen((all) => new Map(all).set(id, { id, label: `${revisions.find((one) => one.id === revisionId)?.letter ?? ''} ${ranAt.slice(5, 10)}`, seen: found }));
+        } catch (error) {
+          if (current) setProblem(sentenceOf(error));
+        }
+      }
+    })();
+    return () => {
+      current = false;
+    };
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- the hashes name the tracks
+  }, [key, windowS]);
+  const drawn = shown.flatMap(({ id }) => seen.get(id) ?? []);
+  const best = drawn.reduce<ShownTrack | undefined>((top, one) => ((one.seen.result.topSpeedMps ?? 0) > (top?.seen.result.topSpeedMps ?? 0) ? one : top), undefined);
+  const toggle = (id: string) => setSaid(chosen.includes(id) ? chosen.filter((one) => one !== id) : [...chosen, id].slice(-MOST));
+  const out = async (name: string, hash: string) => {
+    const bytes = new Uint8Array(await (await fetch(`/api/files/${hash}`)).arrayBuffer());
+    const found = await fieldWorker().gpx(bytes, `${build.name}, ${name}`);
+    if ('refused' in found) setProblem(`${name}, ${found.refused.message}.`);
+    else handOver(`${name.replace(/\.\w+$/, '')}-kept.gpx`, 'application/gpx+xml', found.text);
+  };
+  return (
+    <main className="page readfirst">
+      <div className="bench">
+        <Group title="Tracks" aside={tracked.length > 1 ? `up to ${MOST} over each other` : undefined}>
+          {tracked.length === 0 ? <p className="quiet">None yet: log a run of the kind satellite track and drop its file.</p> : tracked.map(({ id, track, revisionId, ranAt }) => (
+            <div key={id} className="field"><label><input type="checkbox" checked={chosen.includes(id)} onChange={() => toggle(id)} /> <b>{revisions.find((one) => one.id === revisionId)?.letter}</b> {new Intl.DateTimeFormat(reader.locale, { day: 'numeric', month: 'short', timeZone: 'UTC' }).format(new Date(ranAt))}, {track!.name}</label><button type="button" className="link" onClick={() => void out(track!.name, track!.hash)}>GPX</button></div>
+          ))}
+        </Group>
+        <Group title="Top speed"><QuantityField label="Mean over at least" quantity="timeS" limits={{ from: 0, to: 600 }} value={windowS} usual={USUAL_WINDOW_S} onChange={setWindow} /></Group>
+      </div>
+      <div className="readings">
+        {tabs}
+        <h1 className="answer" data-testid="track-answer">{best?.seen.result.topSpeedMps === undefined ? tracked.length === 0 ? 'A satellite track shows where the car was fast: drop one on a run sheet.' : 'Reading the tracks…' : <>Fastest <span className="figure measured">{formatText(best.seen.result.topSpeedMps, 'speedMps', reader)}</span>, the mean of at least {formatText(windowS ?? USUAL_WINDOW_S, 'timeS', reader)} of {best.label}.</>}</h1>
+        {problem ? <p className="note bad" role="alert">{problem}</p> : null}
+        {drawn.length > 0 ? <div className="charts"><TrackPicture tracks={drawn} /><SpeedOverTime tracks={drawn} /></div> : null}
+        {drawn.length > 0 ? <table className="grid tight" style={{ marginTop: 10 }}><thead><tr><th>Track</th><th className="num">Top speed</th><th className="num">Distance</th><th className="num">Time</th><th className="num">Dropped</th></tr></thead><tbody>{drawn.map(({ id, label, seen: { result } }) => <tr key={id}><td><b>{label}</b></td><td className="num">{result.topSpeedMps === undefined ? 'shorter than the window' : formatText(result.topSpeedMps, 'speedMps', reader)}</td><td className="num">{formatText(result.distanceM, 'distanceM', reader)}</td><td className="num">{formatText(result.durationS, 'timeS', reader)}</td><td className="num">{result.droppedPoints}</td></tr>)}</tbody></table> : null}
+        {best ? <p className="quiet" style={{ fontSize: 13 }}>{best.seen.result.notes.join(' ')}</p> : null}
+      </div>
+    </main>
+  );
+}

@@ -1,0 +1,114 @@
+import { type DBSchema, type IDBPDatabase, openDB } from 'idb';
+import type { FailureSheet, RunSheet } from '@/core/field/records';
+import { ApiProblem } from '../api';
+
+/** A photograph that waits beside its run until it is sent. */
+export interface WaitingPhoto {
+  id: string;
+  blob: Blob;
+  caption?: string;
+  /** Once the workshop keeps it. */
+  hash?: string;
+}
+
+/** Something that was entered and is not known to be with the workshop yet. */
+export interface Waiting {
+  id: string;
+  kind: 'run' | 'failure';
+  revisionId: string;
+  letter: string;
+  buildId: string;
+  at: string;
+  sheet: RunSheet | FailureSheet;
+  photos: WaitingPhoto[];
+  /** The text of a satellite track. */
+  track?: Blob;
+  /** Why the workshop does not take it; it is not sent again by itself. */
+  refused?: string;
+}
+
+/** Files of a sheet that is still being filled in. */
+export interface DraftFiles {
+  revisionId: string;
+  photos: WaitingPhoto[];
+  track?: Blob;
+}
+
+interface Box extends DBSchema {
+  waiting: { key: string; value: Waiting };
+  drafts: { key: string; value: DraftFiles };
+}
+
+const [NAME, VERSION, STORE, DRAFTS] = ['lean-badger-field', 1, 'waiting', 'drafts'] as const;
+let opened: Promise<IDBPDatabase<Box>> | undefined;
+
+const box = () => (opened ??= openDB<Box>(NAME, VERSION, {
+  upgrade: (database) => {
+    database.createObjectStore(STORE, { keyPath: 'id' });
+    database.createObjectStore(DRAFTS, { keyPath: 'revisionId' });
+  },
+}));
+
+export const keepWaiting = async (one: Waiting): Promise<void> => void (await (await box()).put(STORE, one));
+export const dropWaiting = async (id: string): Promise<void> => void (await (await box()).delete(STORE, id));
+export const allWaiting = async (): Promise<Waiting[]> => (await (await box()).getAll(STORE)).sort((a, b) => (a.at < b.at ? -1 : 1));
+
+export const keepDraftFiles = async (draft: DraftFiles): Promise<void> => void (await (await box()).put(DRAFTS, draft));
+export const draftFiles = async (revisionId: string): Promise<DraftFiles | undefined> => (await box()).get(DRAFTS, revisionId);
+
+/** What the doors of the workshop do with one thing; throws an ApiProblem as they do. */
+export interface Doors {
+  photo(blob: Blob): Promise<string>;
+  track(blob: Blob): Promise<string>;
+  /** Gives back what the workshop made of it. */
+  send(one: Waiting): Promise<unknown>;
+}
+
+export interface Shelf {
+  all(): Promise<Waiting[]>;
+  keep(one: Waiting): Promise<void>;
+  drop(id: string): Promise<void>;
+}
+
+/** Answers after which it makes no sense to send the same again. */
+const FINAL: ReadonlySet<number> = new Set([400, 404, 409, 413, 422]);
+
+/**
+ * Sends what waits, the oldest first: photographs before their run. Each carries the id that was made where it was entered, so
+ * that one whose answer was lost is taken for the same when it is sent again.
+ *
+ * @returns what was taken, with the workshop's answer; stops at the first that the network did not carry
+ */
+export async function sendWaiting(shelf: Shelf, doors: Doors): Promise<{ one: Waiting; answer: unknown }[]> {
+  const taken: { one: Waiting; answer: unknown }[] = [];
+  for (const waiting of await shelf.all()) {
+    if (waiting.refused !== undefined) continue;
+    try {
+      const one = await withFiles(waiting, shelf, doors);
+      const answer = await doors.send(one);
+      await shelf.drop(one.id);
+      taken.push({ one, answer });
+    } catch (error) {
+      if (error instanceof ApiProblem && FINAL.has(error.status)) await shelf.keep({ ...waiting, refused: error.sentence });
+      else break;
+    }
+  }
+  return taken;
+}
+
+/** The sheet with the names of its files, each file sent once; progress is kept between tries. */
+async function withFiles(waiting: Waiting, shelf: Shelf, doors: Doors): Promise<Waiting> {
+  let one = waiting;
+  for (const photo of waiting.photos) {
+    if (photo.hash !== undefined) continue;
+    const hash = await doors.photo(photo.blob);
+    one = { ...one, photos: one.photos.map((other) => (other.id === photo.id ? { ...other, hash } : other)) };
+    await shelf.keep(one);
+  }
+  if (one.track && one.kind === 'run') {
+    const sheet = one.sheet as RunSheet;
+    if (sheet.track) one = { ...one, sheet: { ...sheet, track: { ...sheet.track, hash: await doors.track(one.track) } } };
+  }
+  const photos = one.photos.map(({ hash, caption }) => ({ hash: hash!, ...(caption ? { caption } : {}) }));
+  return photos.length > 0 ? { ...one, sheet: { ...one.sheet, photos } as RunSheet } : one;
+}

@@ -1,0 +1,88 @@
+import { useSyncExternalStore } from 'react';
+import { callApi } from '../api';
+import { allWaiting, type Doors, dropWaiting, keepWaiting, sendWaiting, type Waiting } from './outbox';
+
+type Taken = { one: Waiting; answer: unknown };
+
+const NONE: readonly Waiting[] = [];
+let shown: readonly Waiting[] = NONE;
+const tellers = new Set<() => void>();
+const takers = new Set<(taken: Taken) => void>();
+let sending: Promise<void> | undefined;
+
+async function show(): Promise<void> {
+  shown = await allWaiting();
+  for (const tell of tellers) tell();
+}
+
+const doors: Doors = {
+  photo: async (blob) => (await callApi<{ hash: string }>('POST', '/api/photos', undefined, { body: blob, headers: { 'content-type': 'application/octet-stream' } })).hash,
+  track: async (blob) => (await callApi<{ hash: string }>('POST', '/api/tracks', undefined, { body: blob, headers: { 'content-type': 'application/octet-stream' } })).hash,
+  send: ({ kind, revisionId, sheet }) => callApi('POST', `/api/revisions/${revisionId}/${kind === 'run' ? 'runs' : 'failures'}`, sheet),
+};
+
+const shelf = { all: allWaiting, keep: keepWaiting, drop: dropWaiting };
+
+/** Sends what waits, one after the other; several calls share one pass, and only one tab sends at a time. */
+export function sendNow(): Promise<void> {
+  sending ??= (async () => {
+    try {
+      const pass = async () => {
+        for (const taken of await sendWaiting(shelf, doors)) for (const take of takers) take(taken);
+      };
+      await (navigator.locks ? navigator.locks.request('lean-badger-outbox', pass) : pass());
+    } finally {
+      sending = undefined;
+      await show();
+    }
+  })();
+  return sending;
+}
+
+/** Keeps something on this device and sends it as soon as there is a connection. */
+export async function enter(one: Waiting): Promise<void> {
+  await keepWaiting(one);
+  await show();
+  await sendNow();
+}
+
+export async function giveUp(id: string): Promise<void> {
+  await dropWaiting(id);
+  await show();
+}
+
+/** Hands something that was refused to another revision, and sends it there. */
+export async function handTo(one: Waiting, revision: { id: string; letter: string }): Promise<void> {
+  const { refused: _, ...free } = one;
+  await enter({ ...free, revisionId: revision.id, letter: revision.letter });
+}
+
+export function onTaken(take: (taken: Taken) => void): () => void {
+  takers.add(take);
+  return () => takers.delete(take);
+}
+
+const AGAIN_MS = 20_000;
+let watched = false;
+
+function watch(): void {
+  if (watched) return;
+  watched = true;
+  void show().then(() => (shown.length > 0 ? sendNow() : undefined));
+  window.addEventListener('online', () => void sendNow());
+  document.addEventListener('visibilitychange', () => {
+    if (document.visibilityState === 'visible') void show().then(() => (shown.length > 0 ? sendNow() : undefined));
+  });
+  setInterval(() => {
+    if (navigator.onLine && shown.some(({ refused }) => refused === undefined)) void sendNow();
+  }, AGAIN_MS);
+}
+
+function subscribe(tell: () => void): () => void {
+  watch();
+  tellers.add(tell);
+  return () => tellers.delete(tell);
+}
+
+/** What was entered here and is not with the workshop yet. */
+export const useWaiting = (): readonly Waiting[] => useSyncExternalStore(subscribe, () => shown, () => NONE);

@@ -1,0 +1,52 @@
+import { expose, transfer } from 'comlink';
+import type { BuildDocument } from '@/core/build/document';
+import { CalcError } from '@/core/errors';
+import { type PredictionBand, predictionBand } from '@/core/field/model/band';
+import { calibrateRuns, type CalibrateResult } from '@/core/field/model/calibrate';
+import type { RunRecord } from '@/core/field/records';
+import { type GpxSpeedResult, readSpeeds, USUAL_MAX_ACCEL } from '@/core/field/track/gpxSpeed';
+import { planOf } from '@/core/field/track/plan';
+import { readTrack } from '@/core/field/track/readTrack';
+import { writeGpx } from '@/core/field/track/writeGpx';
+import { type Refusal, told } from './refusal';
+
+/** A track as a page draws it: metres east and north of its first point, with the speed there. */
+export interface SeenTrack {
+  result: Omit<GpxSpeedResult, 'series'>;
+  /** Thinned for a picture; a new stretch begins where `starts` says. */
+  eastM: Float32Array;
+  northM: Float32Array;
+  tS: Float32Array;
+  speedMps: Float32Array;
+  starts: number[];
+}
+
+const MOST_SHOWN = 4000;
+const MOST_BYTES = 50 * 1024 * 1024;
+
+function textOf(bytes: Uint8Array): string {
+  if (bytes.length > MOST_BYTES) throw new CalcError('gpx', 'line 1: is larger than 50 MB', 'cut the file into shorter runs');
+  return new TextDecoder().decode(bytes);
+}
+
+const api = {
+  track: (bytes: Uint8Array, windowS: number): SeenTrack | Refusal => told(() => {
+    const { result: { series, ...result }, kept } = readSpeeds(readTrack(textOf(bytes)), windowS, USUAL_MAX_ACCEL);
+    const plan = planOf(kept, series, MOST_SHOWN);
+    const found: SeenTrack = { result, ...plan };
+    return transfer(found, [plan.eastM.buffer, plan.northM.buffer, plan.tS.buffer, plan.speedMps.buffer]);
+  }),
+
+  /** What the timed runs say of the model. */
+  calibrate: (runs: RunRecord[]): CalibrateResult | Refusal => told(() => calibrateRuns(runs)),
+
+  /** Spread of what is predicted, or nothing where the build is not ready. */
+  band: (document: BuildDocument, surfaceId: string): { band: PredictionBand | undefined } | Refusal => told(() => ({ band: predictionBand(document, surfaceId) })),
+
+  /** The kept points as GPX. */
+  gpx: (bytes: Uint8Array, name: string): { text: string } | Refusal => told(() => ({ text: writeGpx(name, readSpeeds(readTrack(textOf(bytes)), 1, USUAL_MAX_ACCEL).kept) })),
+};
+
+export type FieldWorker = typeof api;
+
+expose(api);
