@@ -11,6 +11,7 @@ export default defineConfig({
     baseURL: process.env.BASE_URL,
     viewport: { width: 1280, height: 800 },
     locale: 'en-GB',
+    serviceWorkers: 'block',
     trace: 'off',
     launchOptions: {
       executablePath: '/usr/bin/chromium',

@@ -1,11 +1,11 @@
 import { test as base, expect, type Page } from '@playwright/test';
 
 /** A page on which any console error and any request off loopback fails the test; expected answers are named in `allow`. */
-export const test = base.extend<{ allow: { statuses: number[] } }>({
+export const test = base.extend<{ allow: { statuses: number[]; words?: string } }>({
   allow: async ({ baseURL: _ }, run) => run({ statuses: [] }),
   page: async ({ page, allow }, run) => {
     const problems: string[] = [];
-    watch(page, problems, allow.statuses);
+    watch(page, problems, allow);
     awaitLife(page);
     await run(page);
     expect(problems).toEqual([]);
@@ -28,10 +28,10 @@ function awaitLife(page: Page): void {
   };
 }
 
-export function watch(page: Page, problems: string[], statuses: number[]): void {
+export function watch(page: Page, problems: string[], allow: { statuses: number[]; words?: string }): void {
   page.on('pageerror', (error) => problems.push(error.message));
   page.on('console', (message) => {
-    const expected = statuses.some((status) => message.text().includes(`status of ${status}`));
+    const expected = allow.statuses.some((status) => message.text().includes(`status of ${status}`)) || (allow.words !== undefined && message.text().includes(allow.words));
     if (message.type() === 'error' && !expected) problems.push(message.text());
   });
   page.on('request', (request) => {

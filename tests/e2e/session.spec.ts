@@ -43,7 +43,7 @@ test('two tabs: different fields merge, the same field shows both and asks', asy
   const context = await browser.newContext({ baseURL });
   const problems: string[] = [];
   const [one, two] = [await context.newPage(), await context.newPage()];
-  for (const page of [one, two]) watch(page, problems, [409]);
+  for (const page of [one, two]) watch(page, problems, { statuses: [409] });
   const root = await readyBuild(one, freshName('Tabs'));
   await saved(one);
   await one.goto(`${root}/chassis`);

@@ -59,13 +59,15 @@ const photoSchema = Joi.object<Photo>({ hash: fileHash().required(), caption: te
 const trackSchema = Joi.object<KeptTrack>({ hash: fileHash().required(), name: text(120).required(), windowS: notNegative().required(), topSpeedMps: notNegative(), distanceM: notNegative().required(), durationS: notNegative().required(), droppedPoints: finite().integer().min(0).required() });
 
 /** A timed kind needs attempts, a surface and a distance; of the others each brings what it has. */
-const timed = <S extends Joi.Schema>(schema: S, then: (given: S) => Joi.Schema) => schema.when('kind', { is: Joi.valid(...TIMED_KINDS), then: then(schema) });
+const byKind = (timed: Joi.Schema, other: Joi.Schema) => Joi.when('kind', { is: Joi.valid(...TIMED_KINDS), then: timed, otherwise: other }).required();
+const attempts = () => Joi.array().items(attemptSchema).max(500).unique('id').required();
+const timedConditions = conditionsSchema.fork(['surfaceId', 'surfaceName', 'distanceM'], (field) => field.required());
 
 export const runSheetFields = {
   id: identifier().required(),
   kind: Joi.valid(...RUN_KINDS).required(),
-  attempts: timed(Joi.array().items(attemptSchema).max(500).unique('id').required(), (given) => given.min(1)),
-  conditions: timed(conditionsSchema.required(), (given) => given.fork(['surfaceId', 'surfaceName', 'distanceM'], (field) => field.required())),
+  attempts: byKind(attempts().min(1), attempts()),
+  conditions: byKind(timedConditions.required(), conditionsSchema.required()),
   drivenMinutes: notNegative().max(10_000),
   note: text(2000),
   report: reportSchema,

@@ -10,6 +10,7 @@ interface Description {
   dependencies?: { rel: string; peers?: string[]; peer?: string; key?: { path?: string[] } }[];
   matches?: { schema?: Description; then?: Description; otherwise?: Description }[];
   patterns?: { rule: Description }[];
+  whens?: { then?: Description; otherwise?: Description }[];
 }
 
 export type JsonSchema = Record<string, unknown>;
@@ -40,7 +41,7 @@ function bodyOf(d: Description): JsonSchema {
     case 'array': return { type: 'array', ...(d.items ? { items: d.items.length === 1 ? convert(d.items[0]!) : { anyOf: d.items.map(convert) } } : {}), ...listRules(d) };
     case 'object': return objectBody(d);
     case 'alternatives': return { anyOf: (d.matches ?? []).flatMap(({ schema, then, otherwise }) => (schema && !then ? [schema] : [then, otherwise]).flatMap((one) => (one ? [convert(one)] : []))) };
-    default: return {};
+    default: return d.whens ? { anyOf: d.whens.flatMap(({ then, otherwise }) => [then, otherwise].flatMap((one) => (one ? [convert(one)] : []))) } : {};
   }
 }
 

@@ -15,6 +15,7 @@ import { SegmentChecks } from '../shell/SegmentChecks';
 import { segmentPath } from '../shell/segments';
 import { SurfaceSwitch } from '../shell/SurfaceSwitch';
 import { DriveAnswer } from './DriveAnswer';
+import { DriveBand } from './DriveBand';
 import { DriveCharts } from './DriveCharts';
 import { DRIVE_TABS, TAB_NAMES, useDriveTab } from './driveTab';
 import { GearBench } from './GearBench';
@@ -64,6 +65,7 @@ function RunView({ view }: { view: DriveView }) {
   return (
     <>
       <div className="ask"><DriveAnswer surface={surface.name} input={view.input} run={view.run} targetMps={document.brief.targetMps} measured={measuredSpeedOf(own, 'timedDistance')} ghost={ghost ? { label: ghost.label, run: other.run } : undefined} /><SurfaceSwitch /></div>
+      <DriveBand surface={surface} />
       <DriveCharts run={view.run} ghost={ghostRun} targetMps={document.brief.targetMps} distanceM={view.input.distanceM!} runs={own} surface={surface.name} />
       <SegmentChecks segment="drive" />
       <WorkingPanel fallback={{ title: 'top speed', steps: workingTopSpeed(view.input, view.run) }} />

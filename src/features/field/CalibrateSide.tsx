@@ -63,12 +63,11 @@ export function CalibrateSide({ tabs }: { tabs: ReactNode }) {
             {result.ask ? <p className="note ask" data-testid="ask">To know the {KNOB_WORDS[result.ask.knob]} better, drive <b>{result.ask.words}</b>, three times: it would then be known to ±{formatNumber(100 * result.ask.error, reader.locale, 2)}&nbsp;%.</p> : null}
             {result.figures.length > 0 ? <Corrected result={result.figures} document={document} /> : null}
             {result.runs.length > 0 ? (
-              <DotPlot title="Time of each run: measured, and predicted by the corrected figures" quantity="timeS" rows={result.runs.map(({ id, measuredS, measuredErrorS, beforeS, afterS }) => {
+              <DotPlot title="Time of each run: measured, and predicted by the corrected figures" legend="Filled: measured, with its error. Hollow: predicted by the corrected figures. Small dot: predicted before." quantity="timeS" rows={result.runs.map(({ id, measuredS, measuredErrorS, beforeS, afterS }) => {
                 const run = runs.find((one) => one.id === id)!;
                 return { id, label: `${with_(run.revisionId)} ${RUN_KIND_NAMES[run.kind].split(' ')[0]!.toLowerCase()}`, values: [beforeS], mean: measuredS, error: measuredErrorS, predicted: { value: afterS, error: measuredErrorS / 4 } };
               })} />
             ) : null}
-            {result.runs.length > 0 ? <p className="quiet" style={{ fontSize: 12.5 }}>Filled: measured, with its error. Hollow: corrected prediction. Small dot: prediction before.</p> : null}
           </>
         )}
       </div>

@@ -7,7 +7,7 @@ import { useReader } from '@/ui/reader';
 import { useBuild } from '../shell/BuildContext';
 
 const [WIDTH, HIGH] = [262, 150];
-const PAD = { left: 40, right: 16, top: 16, bottom: 24 };
+const PAD = { left: 40, right: 34, top: 16, bottom: 24 };
 
 /** Small pictures of each measure through the revisions, with the wish and the best. */
 export function OverRevisions({ runs }: { runs: readonly RunRecord[] }) {
@@ -36,7 +36,7 @@ function Small({ measure: { title, quantity, goal, points, best } }: { measure: 
       <svg viewBox={`0 0 ${WIDTH} ${HIGH}`} width={WIDTH} height={HIGH} role="img" aria-label={`${title}: ${points.map(({ letter, mean }) => `${letter} ${formatText(mean, quantity, reader)}`).join('; ')}${goal === undefined ? '' : `; wished ${formatText(goal, quantity, reader)}`}`}>
         {y.ticks(3).map((value) => <g key={value}><line x1={PAD.left} x2={WIDTH - PAD.right} y1={y(value)} y2={y(value)} stroke="var(--rule)" /><text x={PAD.left - 5} y={y(value) + 4} textAnchor="end">{formatNumber(value, reader.locale, 3)}</text></g>)}
         <text x={PAD.left - 5} y={10} textAnchor="end">{unit.symbol}</text>
-        {goal === undefined ? null : <g><line x1={PAD.left} x2={WIDTH - PAD.right} y1={y(shown(goal))} y2={y(shown(goal))} stroke="var(--ink)" strokeDasharray="2 3" /><text x={WIDTH - PAD.right} y={y(shown(goal)) - 4} textAnchor="end">wish</text></g>}
+        {goal === undefined ? null : <g><line x1={PAD.left} x2={WIDTH - PAD.right} y1={y(shown(goal))} y2={y(shown(goal))} stroke="var(--ink)" strokeDasharray="2 3" /><text x={WIDTH - PAD.right + 4} y={y(shown(goal)) + 4}>wish</text></g>}
         {points.map(({ letter, mean, error, n }, at) => (
           <g key={letter}>
             {error === undefined ? null : <line x1={x(at)} x2={x(at)} y1={y(shown(mean - error))} y2={y(shown(mean + error))} stroke="var(--slate)" strokeWidth="2" />}

@@ -167,7 +167,7 @@ function RunRow({ held: { run, waits }, index, reader, onDrop }: { held: HeldRun
         {measured ? <><b>{formatWithError(measured.speed.mean, measured.speedErrorMps, 'speedMps', reader)}</b> <span className="quiet">{measured.speed.n === 1 ? 'one attempt' : `${measured.speed.n} attempts, sd ${formatText(measured.speed.sd ?? 0, 'speedMps', reader, 2)}`}</span></> : reportWords(run, reader)}
         {(run.photos ?? []).map(({ hash }) => <a key={hash} href={`/api/files/${hash}`} target="_blank" rel="noreferrer" style={{ marginLeft: 8 }}>photo</a>)}
       </td>
-      <td className="num">{run.prediction ? formatText(run.prediction.speedMps, 'speedMps', reader) : 'none'}{gap && Math.abs(gap.sigmas) > 2 ? <div style={{ color: 'var(--rust)', fontSize: 12 }}>outside its band</div> : null}</td>
+      <td className="num">{run.prediction ? formatText(run.prediction.speedMps, 'speedMps', reader) : isTimed(run) ? 'none' : ''}{gap && Math.abs(gap.sigmas) > 2 ? <div style={{ color: 'var(--rust)', fontSize: 12 }}>outside its band</div> : null}</td>
       <td className="quiet">{conditionWords(run, reader)}</td>
       <td><button type="button" className="plain" aria-label={`Delete the ${RUN_KIND_NAMES[run.kind].toLowerCase()} ${index + 1}`} onClick={onDrop}>delete</button></td>
     </tr>

@@ -20,13 +20,15 @@ interface DotPlotProps {
   rows: readonly DotRow[];
   width?: number;
   wish?: { value: number; label: string };
+  /** In place of the usual words under it. */
+  legend?: string;
 }
 
 const ROW = 44;
 const PAD = { left: 118, right: 18, top: 24, bottom: 30 };
 
 /** Measured against predicted, run by run: attempts and mean solid, prediction hollow in its dashed band. */
-export function DotPlot({ title, quantity, rows, width = 720, wish }: DotPlotProps) {
+export function DotPlot({ title, quantity, rows, width = 720, wish, legend }: DotPlotProps) {
   const { reader } = useReader();
   const unit = unitOf(quantity, reader.units);
   const all = rows.flatMap(({ values, mean, error, predicted }) => [...values, mean - error, mean + error, ...(predicted ? [predicted.value - predicted.error, predicted.value + predicted.error] : [])]).concat(wish ? [wish.value] : []);
@@ -61,7 +63,7 @@ export function DotPlot({ title, quantity, rows, width = 720, wish }: DotPlotPro
           );
         })}
       </svg>
-      <p className="quiet" style={{ fontSize: 12 }}><span className="slate">● measured: mean with its error, attempts below it</span> · ○ predicted for that run, in its band of one standard deviation</p>
+      <p className="quiet" style={{ fontSize: 12 }}>{legend ?? <><span className="slate">● measured: mean with its error, attempts below it</span>{rows.some(({ predicted }) => predicted) ? ' · ○ predicted for that run, in its band of one standard deviation' : ''}</>}</p>
     </figure>
   );
 }
