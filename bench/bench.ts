@@ -23,6 +23,7 @@ import type { WishboneCorner } from '@/core/suspension/corner';
 import { searchBetter } from '@/core/suspension/better';
 import { steeringGeometry } from '@/core/suspension/steering';
 import { bareRun } from './floor';
+import { benchField } from './field';
 import { benchSolid } from './solid';
 import { libraryCorner } from './librarySolver';
 
@@ -164,3 +165,4 @@ line('ratio of a sweep row to one call of drive.run', (rows / calls).toFixed(2))
 line(`drive.endurance of a pack of ${minutes.toFixed(0)} minutes, stop and go (aim under 50 ms)`, `${(whole * 1000).toFixed(1)} ms`);
 
 benchSolid();
+benchField(car);

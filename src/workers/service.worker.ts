@@ -1,4 +1,4 @@
-import { CacheFirst, ExpirationPlugin, NetworkFirst, Serwist } from 'serwist';
+import { CacheFirst, ExpirationPlugin, NetworkFirst, Serwist, type SerwistPlugin } from 'serwist';
 
 declare const self: ServiceWorkerGlobalScope;
 
@@ -7,13 +7,18 @@ const [PATIENCE_S, MOST_PAGES, MOST_SCRIPTS] = [8, 120, 600];
 
 const ours = (url: URL) => url.origin === self.location.origin;
 
+/** A worker reads its settings from its own address; a response with a name would take the place of that. */
+const namelessForWorkers: SerwistPlugin = {
+  handlerWillRespond: async ({ request, response }) => (request.destination === 'worker' ? new Response(response.body, { status: response.status, headers: response.headers }) : response),
+};
+
 /** Pages of the workshop come from the network while there is one; scripts and fonts never change under their name. */
 const serwist = new Serwist({
   skipWaiting: true,
   clientsClaim: true,
   navigationPreload: false,
   runtimeCaching: [
-    { matcher: ({ url }) => ours(url) && url.pathname.startsWith('/_next/static/'), handler: new CacheFirst({ cacheName: SCRIPTS, plugins: [new ExpirationPlugin({ maxEntries: MOST_SCRIPTS })] }) },
+    { matcher: ({ url }) => ours(url) && url.pathname.startsWith('/_next/static/'), handler: new CacheFirst({ cacheName: SCRIPTS, plugins: [new ExpirationPlugin({ maxEntries: MOST_SCRIPTS }), namelessForWorkers] }) },
     {
       matcher: ({ url, request }) => ours(url) && !url.pathname.startsWith('/api/') && (request.mode === 'navigate' || request.headers.get('rsc') === '1'),
       handler: new NetworkFirst({ cacheName: PAGES, networkTimeoutSeconds: PATIENCE_S, matchOptions: { ignoreVary: true }, plugins: [new ExpirationPlugin({ maxEntries: MOST_PAGES })] }),
@@ -22,17 +27,35 @@ const serwist = new Serwist({
 });
 serwist.addEventListeners();
 
-/** A page that will be wanted without a signal, with all that it is made of. */
+/** A page that will be wanted without a signal, with its scripts and those that they load later, workers among them. */
 async function keepPage(path: string): Promise<void> {
   const response = await fetch(path, { credentials: 'same-origin' });
   if (!response.ok) return;
   const text = await response.clone().text();
   await (await caches.open(PAGES)).put(path, response);
-  const scripts = await caches.open(SCRIPTS);
-  const wanted = new Set([...text.matchAll(/\/_next\/static\/[^"'\\ )<]+/g)].map(([url]) => url));
-  await Promise.all([...wanted].map(async (url) => {
-    if (!(await scripts.match(url))) await scripts.add(url).catch(() => undefined);
-  }));
+  await keepScripts(text);
+}
+
+const NAMED = /static\/(?:chunks|media)\/[A-Za-z0-9_.~/-]+\.(?:js|css|wasm|woff2)/g;
+
+async function keepScripts(text: string): Promise<void> {
+  const cache = await caches.open(SCRIPTS);
+  const looked = new Set<string>();
+  let open = namedIn(text, looked);
+  while (open.length > 0 && looked.size < MOST_SCRIPTS) {
+    const texts = await Promise.all(open.map(async (url) => {
+      const known = (await cache.match(url)) ?? (await cache.add(url).then(() => cache.match(url)).catch(() => undefined));
+      return known && url.endsWith('.js') ? known.text() : '';
+    }));
+    open = texts.flatMap((one) => namedIn(one, looked));
+  }
+}
+
+/** What a text names and was not looked at before. */
+function namedIn(text: string, looked: Set<string>): string[] {
+  const fresh = [...new Set([...text.matchAll(NAMED)].map(([name]) => `/_next/${name}`))].filter((url) => !looked.has(url));
+  for (const url of fresh) looked.add(url);
+  return fresh;
 }
 
 self.addEventListener('message', (event) => {

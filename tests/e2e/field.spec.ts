@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
+import sharp from 'sharp';
 import { writeGpx } from '@/core/field/track/writeGpx';
 import { expect, field, freshName, readyBuild, saved, test, toSegment } from './page';
 
@@ -10,8 +11,7 @@ async function timedRun(page: Page, seconds: number): Promise<void> {
   await expect(page.getByRole('button', { name: 'Save the run (0 attempts)' })).toBeVisible();
 }
 
-/** A picture of 8 × 8 pixels. */
-const picture = Buffer.from('iVBORw0KGgoAAAANSUhEUgAAAAgAAAAICAIAAABLbSncAAAAEklEQVR4nGNkYPjPgA0wYRUdJAAtQAEOR6JQZgAAAABJRU5ErkJggg==', 'base64');
+const picture = () => sharp({ create: { width: 40, height: 30, channels: 3, background: '#46633A' } }).png().toBuffer();
 
 test.describe('with no signal', () => {
   test.use({ serviceWorkers: 'allow', viewport: { width: 390, height: 844 } });
@@ -35,7 +35,7 @@ test.describe('with no signal', () => {
     await expect(page.getByTestId('waiting')).toContainText('2 entries wait');
     await page.reload();
     await expect(page.getByTestId('waiting')).toContainText('2 entries wait');
-    await page.getByLabel('Photographs of the run').setInputFiles({ name: 'ditch.png', mimeType: 'image/png', buffer: picture });
+    await page.getByLabel('Photographs of the run').setInputFiles({ name: 'ditch.png', mimeType: 'image/png', buffer: await picture() });
     await timedRun(page, 2.6);
     await expect(page.getByTestId('runs').locator('tr[data-waits="true"]')).toHaveCount(3);
     await expect(page.getByTestId('field-answer')).toContainText('Predicted');

@@ -20,7 +20,7 @@ import { SegmentChecks } from '../shell/SegmentChecks';
 import { giveUp } from '../shell/waiting';
 import { RunSheetForm } from './RunSheetForm';
 import { SeriesChart } from './SeriesChart';
-import { emptySheet, keepSheet, keptSheet, type Sheet } from './sheet';
+import { emptySheet, keepSheet, keptSheet, type Sheet, sheetAfter } from './sheet';
 import { type HeldRun, useRuns } from './useRuns';
 
 interface ShownRun {
@@ -32,7 +32,7 @@ interface ShownRun {
 export function RunsSide({ tabs }: { tabs: ReactNode }) {
   const { revision, document } = useBuild();
   const all = useRuns();
-  const [sheet, setSheet] = useState<Sheet>(() => emptySheet(newId()));
+  const [sheet, setSheet] = useState<Sheet>(() => sheetAfter(newId(), all.at(-1)?.run));
   const [files, setFiles] = useState<DraftFiles>({ revisionId: revision.id, photos: [] });
   const own = useMemo(() => all.filter(({ run }) => run.revisionId === revision.id), [all, revision.id]);
   const timed = useMemo(() => own.flatMap(({ run }): ShownRun[] => (isTimed(run) ? [{ run, measured: measuredOf(run) }] : [])), [own]);

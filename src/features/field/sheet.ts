@@ -1,4 +1,4 @@
-import { type Attempt, type Conditions, type KeptTrack, type RunKind, type RunSetting, TIMED_KINDS } from '@/core/field/records';
+import { type Attempt, type Conditions, type KeptTrack, type RunKind, type RunRecord, type RunSetting, TIMED_KINDS } from '@/core/field/records';
 import type { RunReport } from '@/core/field/report';
 
 export type Method = 'watch' | 'frames' | 'video' | 'clip';
@@ -37,6 +37,14 @@ export function emptySheet(id: string): Sheet {
     id, kind: 'timedDistance', method: 'watch', captureFps: 240, slowdown: 8, surfaceId: undefined, distanceM: 20, distanceErrorM: 0.02, runUpM: 25,
     ambientC: undefined, packVBefore: undefined, packVAfter: undefined, extraMassG: undefined, drivenMinutes: undefined, settings: [], note: '', attempts: [], report: {}, copies: undefined, track: undefined, seriesValues: '', seriesTimes: 3,
   };
+}
+
+/** A new sheet under the conditions of the last run. */
+export function sheetAfter(id: string, last: RunRecord | undefined): Sheet {
+  const sheet = emptySheet(id);
+  if (!last) return sheet;
+  const { surfaceId, distanceM, distanceErrorM, runUpM, ambientC } = last.conditions;
+  return { ...sheet, surfaceId, distanceM: distanceM ?? sheet.distanceM, distanceErrorM: distanceErrorM ?? sheet.distanceErrorM, runUpM: runUpM ?? sheet.runUpM, ambientC };
 }
 
 export const isTimedKind = (kind: RunKind): boolean => (TIMED_KINDS as readonly string[]).includes(kind);

@@ -78,20 +78,25 @@ export function haversineM(a: Pick<TrackPoint, 'latDeg' | 'lonDeg'>, b: Pick<Tra
 function withoutJumps(segment: readonly TrackPoint[], maxAccelMps2: number): { points: KeptPoint[]; dropped: number } {
   const timed: TrackPoint[] = [];
   for (const point of segment) if (timed.length === 0 || point.atMs > timed.at(-1)!.atMs) timed.push(point);
-  const steps = timed.slice(1).map((point, at) => ({ m: haversineM(timed[at]!, point), s: (point.atMs - timed[at]!.atMs) / MS_PER_S }));
-  const speed = (at: number) => (steps[at] ? steps[at].m / steps[at].s : undefined);
-  /** Whether a step is too sudden beside its neighbour; undefined where one of the two does not exist. */
-  const sudden = (step: number, beside: number) => {
-    const [own, other] = [speed(step), speed(beside)];
-    return own === undefined || other === undefined ? undefined : own - other > maxAccelMps2 * steps[step]!.s;
-  };
+  const steps = Math.max(0, timed.length - 1);
+  const [ways, times] = [new Float64Array(steps), new Float64Array(steps)];
+  for (let at = 0; at < steps; at++) {
+    ways[at] = haversineM(timed[at]!, timed[at + 1]!);
+    times[at] = (timed[at + 1]!.atMs - timed[at]!.atMs) / MS_PER_S;
+  }
+  const exists = (step: number) => step >= 0 && step < steps;
+  /** Whether a step is too sudden beside its neighbour; a side that does not exist says nothing. */
+  const sudden = (step: number, beside: number) => ways[step]! / times[step]! - ways[beside]! / times[beside]! > maxAccelMps2 * times[step]!;
   const points: KeptPoint[] = [];
-  timed.forEach((point, at) => {
-    const sides = [sudden(at - 1, at - 2), sudden(at, at + 1)].filter((side) => side !== undefined);
-    if (sides.length > 0 && sides.every(Boolean)) return;
-    const before = points.at(-1);
-    points.push({ ...point, stepM: before ? haversineM(before, point) : 0, stepS: before ? (point.atMs - before.atMs) / MS_PER_S : 0 });
-  });
+  let before = -1;
+  for (let at = 0; at < timed.length; at++) {
+    const [into, out] = [exists(at - 1) && exists(at - 2), exists(at) && exists(at + 1)];
+    if ((into || out) && (!into || sudden(at - 1, at - 2)) && (!out || sudden(at, at + 1))) continue;
+    const { atMs, latDeg, lonDeg, speedMps } = timed[at]!;
+    const last = before < 0 ? undefined : timed[before]!;
+    points.push({ atMs, latDeg, lonDeg, speedMps, stepM: !last ? 0 : before === at - 1 ? ways[before]! : haversineM(last, timed[at]!), stepS: last ? (atMs - last.atMs) / MS_PER_S : 0 });
+    before = at;
+  }
   return { points, dropped: timed.length - points.length };
 }
 

@@ -8,7 +8,7 @@ export interface TrackPoint {
   atMs: number;
   latDeg: number;
   lonDeg: number;
-  speedMps?: number;
+  speedMps?: number | undefined;
 }
 
 /** Stretches without a break, in the order of the file. */
@@ -68,7 +68,7 @@ function readGpx(text: string): Track {
     const atMs = Date.parse(time);
     if (!Number.isFinite(atMs)) throw refuse(line, `“${time.slice(0, 40)}” is no time`, 'write ISO 8601, as 2026-05-01T10:00:00Z');
     const own = speed === undefined || speed === '' ? undefined : Number(speed);
-    segments.at(-1)?.push({ atMs, ...place, ...(own !== undefined && Number.isFinite(own) && own >= 0 ? { speedMps: own } : {}) });
+    segments.at(-1)?.push({ atMs, latDeg: place.latDeg, lonDeg: place.lonDeg, speedMps: own !== undefined && Number.isFinite(own) && own >= 0 ? own : undefined });
   });
   parser.on('error', (error) => {
     throw refuse(parser.line, `the XML is broken: ${error.message.replace(/^\d+:\d+:\s*/, '').replace(/\.$/, '')}`, 'export the track again');
@@ -83,8 +83,10 @@ function readGpx(text: string): Track {
 
 const localName = (name: string) => name.slice(name.indexOf(':') + 1);
 
+const degrees = (said: string | undefined) => (said === undefined || said.trim() === '' ? NaN : Number(said));
+
 function placeOf(lat: string | undefined, lon: string | undefined, line: number): { latDeg: number; lonDeg: number } {
-  const [latDeg, lonDeg] = [lat, lon].map((said) => (said === undefined || said.trim() === '' ? NaN : Number(said))) as [number, number];
+  const [latDeg, lonDeg] = [degrees(lat), degrees(lon)];
   if (!(Math.abs(latDeg) <= MOST_LAT) || !(Math.abs(lonDeg) <= MOST_LON)) throw refuse(line, `lat ${String(lat).slice(0, 20)}, lon ${String(lon).slice(0, 20)} is no place`, 'give degrees, lat from -90 to 90 and lon from -180 to 180');
   return { latDeg, lonDeg };
 }

@@ -1,0 +1,31 @@
+import { calibrateRuns } from '@/core/field/model/calibrate';
+import { nominalRun } from '@/core/field/predictRun';
+import type { RunRecord, TimedConditions } from '@/core/field/records';
+import { gpxSpeed } from '@/core/field/track/gpxSpeed';
+import { printPlates } from '@/core/print/plates';
+import type { BuildDocument } from '@/core/build/document';
+
+const [POINTS, RUNS, PARTS] = [100_000, 20, 60];
+
+const timed = (name: string, run: () => void) => {
+  run();
+  const start = performance.now();
+  run();
+  console.log(`${name}: ${(performance.now() - start).toFixed(0)} ms`);
+};
+
+/** Figures of the field and the print page: a long track, a calibration on many runs, a full queue of parts. */
+export function benchField(document: BuildDocument): void {
+  const track = `<gpx><trk><trkseg>${Array.from({ length: POINTS }, (_, at) => `<trkpt lat="${(31 + at * 1e-6).toFixed(7)}" lon="-41"><time>${new Date(Date.UTC(2026, 4, 1) + 100 * at).toISOString()}</time></trkpt>`).join('')}</trkseg></trk></gpx>`;
+  timed(`track of ${POINTS} points`, () => gpxSpeed({ gpx: track }));
+  const surface = document.brief.surfaces[0]!;
+  const runs = Array.from({ length: RUNS }, (_, at): RunRecord => {
+    const conditions: TimedConditions = { surfaceId: surface.id, surfaceName: surface.name, distanceM: 5 + at, runUpM: at % 2 === 0 ? 30 : 5, packVBefore: 8.3 - 0.06 * at, extraMassG: 100 * (at % 5) };
+    const kind = at % 3 === 0 ? 'launch' : 'timedDistance';
+    const timeS = nominalRun(document, kind, conditions)!.timeS * (1 + 0.03 * Math.sin(7 * at));
+    return { id: `${at}`, revisionId: 'r', kind, ranAt: '', document, conditions, attempts: [{ id: 'a', frames: Math.round(timeS * 240), captureFps: 240 }] };
+  });
+  timed(`calibration on ${RUNS} runs`, () => calibrateRuns(runs));
+  const parts = Array.from({ length: PARTS }, (_, at) => ({ id: `p${at}`, sizeMm: [20 + ((at * 37) % 90), 15 + ((at * 53) % 70), 10] as const }));
+  timed(`${PARTS} parts on beds`, () => printPlates({ bedMm: [220, 220], heightMm: 250, parts }));
+}
