@@ -1,5 +1,7 @@
 import { expose, transfer } from 'comlink';
 import type { BuildDocument } from '@/core/build/document';
+import type { HeatCalibration } from '@/core/build/heat';
+import { calibrateBuild } from '@/core/drive/heatOf';
 import { CalcError } from '@/core/errors';
 import { type PredictionBand, predictionBand } from '@/core/field/model/band';
 import { calibrateRuns, type CalibrateResult } from '@/core/field/model/calibrate';
@@ -19,6 +21,14 @@ export interface SeenTrack {
   tS: Float32Array;
   speedMps: Float32Array;
   starts: number[];
+  /** When a point was dropped as a jump. */
+  droppedS: number[];
+}
+
+export interface MotorHeat {
+  calibration?: HeatCalibration;
+  missing: readonly string[];
+  notes: readonly string[];
 }
 
 const MOST_SHOWN = 4000;
@@ -31,9 +41,9 @@ function textOf(bytes: Uint8Array): string {
 
 const api = {
   track: (bytes: Uint8Array, windowS: number): SeenTrack | Refusal => told(() => {
-    const { result: { series, ...result }, kept } = readSpeeds(readTrack(textOf(bytes)), windowS, USUAL_MAX_ACCEL);
+    const { result: { series, ...result }, kept, droppedS } = readSpeeds(readTrack(textOf(bytes)), windowS, USUAL_MAX_ACCEL);
     const plan = planOf(kept, series, MOST_SHOWN);
-    const found: SeenTrack = { result, ...plan };
+    const found: SeenTrack = { result, ...plan, droppedS };
     return transfer(found, [plan.eastM.buffer, plan.northM.buffer, plan.tS.buffer, plan.speedMps.buffer]);
   }),
 
@@ -42,6 +52,14 @@ const api = {
 
   /** Spread of what is predicted, or nothing where the build is not ready. */
   band: (document: BuildDocument, surfaceId: string): { band: PredictionBand | undefined } | Refusal => told(() => ({ band: predictionBand(document, surfaceId) })),
+
+  /** What the motor's temperatures say of how it gives off its heat. */
+  heat: (document: BuildDocument, surfaceId: string): MotorHeat | Refusal => told((): MotorHeat => {
+    const found = calibrateBuild(document, document.brief.surfaces.find(({ id }) => id === surfaceId)!);
+    if (!found.ok) return { missing: found.missing, notes: [] };
+    const { notes, ...calibration } = found.value;
+    return { calibration, missing: [], notes };
+  }),
 
   /** The kept points as GPX. */
   gpx: (bytes: Uint8Array, name: string): { text: string } | Refusal => told(() => ({ text: writeGpx(name, readSpeeds(readTrack(textOf(bytes)), 1, USUAL_MAX_ACCEL).kept) })),

@@ -2,6 +2,7 @@
 
 import { type ReactNode, useMemo, useState } from 'react';
 import type { HeatReading } from '@/core/build/heat';
+import { applyPatch } from '@/core/build/patch';
 import { acceptCalibration } from '@/core/field/model/accept';
 import { KNOB_WORDS } from '@/core/field/model/knobs';
 import { isTimed, RUN_KIND_NAMES } from '@/core/field/records';
@@ -16,6 +17,7 @@ import { useWorked } from '../shell/useWorked';
 import { useRuns } from './useRuns';
 
 const TOGETHER = 0.7;
+const MOST_READINGS = 20;
 
 /** What the measured runs say of the model: fitted figures with their errors, predictions before and after, and the run to drive next. */
 export function CalibrateSide({ tabs }: { tabs: ReactNode }) {
@@ -93,11 +95,24 @@ function Corrected({ result, document }: { result: readonly { knob: string; fact
   );
 }
 
-/** Temperatures of endurance runs, handed to the motor's thermal path on the Drive page. */
+/** What the temperatures of endurance runs say of how the motor gets rid of its heat. */
 function MotorPath() {
-  const { runs, revision, document, edit, closed } = useBuild();
-  const readings = runs.filter(({ kind, revisionId }) => kind === 'endurance' && revisionId === revision.id).flatMap(({ id, report }) => (report?.temperatures ?? []).flatMap((one): HeatReading[] => (one.place === 'motor' && one.minutes !== undefined && one.minutes > 0 ? [{ id: `${id.slice(0, 20)}-${one.id}`.slice(0, 60), minutes: one.minutes, caseC: one.valueC }] : [])));
+  const { runs, revision, document, surface, edit, closed } = useBuild();
+  const { reader } = useReader();
+  const readings = useMemo(() => runs.filter(({ kind, revisionId }) => kind === 'endurance' && revisionId === revision.id).flatMap(({ id, report }) => (report?.temperatures ?? []).flatMap((one): HeatReading[] => (one.place === 'motor' && one.minutes !== undefined && one.minutes > 0 ? [{ id: `${id.slice(0, 20)}-${one.id}`.slice(0, 60), minutes: one.minutes, caseC: one.valueC }] : []))).slice(0, MOST_READINGS), [runs, revision.id]);
+  const probed = useMemo(() => applyPatch(document, [{ path: ['drive', 'heat', 'readings'], value: readings }]), [document, readings]);
+  const found = useWorked(readings.length > 0 && surface ? () => fieldWorker().heat(probed, surface.id) : undefined, [probed, surface?.id]);
   if (readings.length === 0) return <p className="quiet" style={{ fontSize: 13 }}>For the motor’s way of getting rid of heat, drive a pack as an endurance run and probe the motor on the way.</p>;
-  const known = document.drive.heat?.readings?.length ?? 0;
-  return <p className="note ask">{readings.length} temperatures of the motor from endurance runs{known > 0 ? `; the build stands on ${known}` : ''}. {closed ? null : <button type="button" className="btn" onClick={() => edit([{ path: ['drive', 'heat', 'readings'], value: readings }])}>Hand them to its heat</button>} The fit stands on the Drive page, under heat.</p>;
+  const value = found.value;
+  if (found.refused) return <p className="note bad">The motor’s heat: {found.refused.message}.</p>;
+  if (!value) return <p className="quiet">Fitting the motor’s heat…</p>;
+  const { calibration } = value;
+  if (!calibration) return <p className="note">The motor’s heat needs {value.missing.join(', ')}.</p>;
+  const worse = 100 * (calibration.factor - 1);
+  return (
+    <div className="note ask" data-testid="motor-path">
+      <b>Motor:</b> from {readings.length} {readings.length === 1 ? 'temperature' : 'temperatures'} its case gives off heat {formatNumber(Math.abs(worse), reader.locale, 2)}&nbsp;% {worse > 0 ? 'worse' : 'better'} than guessed, {formatNumber(calibration.residualC, reader.locale, 2)}&nbsp;K off on the whole. {value.notes.join(' ')}{' '}
+      {closed ? null : <button type="button" className="btn" onClick={() => edit([{ path: ['drive', 'heat', 'readings'], value: readings }, { path: ['drive', 'heat', 'calibration'], value: calibration }])}>Take it over</button>}
+    </div>
+  );
 }

@@ -35,7 +35,7 @@ export function CompareSide({ tabs }: { tabs: ReactNode }) {
   const [by, setBy] = useState<Grouping>('revision');
   const [setting, setSetting] = useState<string>();
   const [chosen, setChosen] = useState<{ a?: string; b?: string }>({});
-  const groups = useMemo(() => groupsOf(runs, revisions, now, by, setting ?? names[0]), [runs, revisions, now, by, setting, names]);
+  const groups = groupsOf(runs, revisions, now, by, setting ?? names[0]);
   const a = groups.find(({ id }) => id === chosen.a) ?? groups.at(-2);
   const b = groups.find(({ id }) => id === chosen.b) ?? groups.at(-1);
   const found = a && b && a !== b ? compareGroups(a, b, now, by, reader) : undefined;

@@ -23,6 +23,9 @@ import { SeriesChart } from './SeriesChart';
 import { emptySheet, keepSheet, keptSheet, type Sheet, sheetAfter } from './sheet';
 import { type HeldRun, useRuns } from './useRuns';
 
+/** Of many runs the last are shown; the others on demand. */
+const [MOST_PLOTTED, MOST_SERIES, MOST_LISTED] = [12, 4, 30];
+
 interface ShownRun {
   run: TimedRun;
   measured: Measured;
@@ -65,8 +68,8 @@ export function RunsSide({ tabs }: { tabs: ReactNode }) {
       <div className="readings">
         {tabs}
         <FieldAnswer shown={timed.filter(({ run }) => run.kind !== 'series').at(-1)} last={own.at(-1)?.run} />
-        {(['timedDistance', 'launch'] as const).map((kind) => <KindPlot key={kind} kind={kind} shown={timed.filter(({ run }) => run.kind === kind)} targetMps={document.brief.targetMps} />)}
-        {series.map(({ run }) => <SeriesChart key={run.id} run={run} points={seriesOf(run)} />)}
+        {(['timedDistance', 'launch'] as const).map((kind) => <KindPlot key={kind} kind={kind} shown={timed.filter(({ run }) => run.kind === kind).slice(-MOST_PLOTTED)} targetMps={document.brief.targetMps} />)}
+        {series.slice(-MOST_SERIES).map(({ run }) => <SeriesChart key={run.id} run={run} points={seriesOf(run)} />)}
         <RunTable own={own} />
         <SegmentChecks segment="field" />
         <WorkingPanel />
@@ -134,7 +137,9 @@ function RunTable({ own }: { own: readonly HeldRun[] }) {
   const { dropRun } = useBuild();
   const { reader } = useReader();
   const [problem, setProblem] = useState<string>();
+  const [whole, setWhole] = useState(false);
   if (own.length === 0) return null;
+  const first = whole ? 0 : Math.max(0, own.length - MOST_LISTED);
   const drop = async ({ run: { id }, waits }: HeldRun) => {
     try {
       if (waits) return await giveUp(id);
@@ -150,8 +155,9 @@ function RunTable({ own }: { own: readonly HeldRun[] }) {
       {problem ? <p className="note bad" role="alert">{problem}</p> : null}
       <div className="gridbox"><table className="grid" data-testid="runs">
         <thead><tr><th>When</th><th>Kind</th><th>What came out</th><th className="num">Predicted</th><th>Conditions</th><th /></tr></thead>
-        <tbody>{own.map((held, index) => <RunRow key={held.run.id} held={held} index={index} reader={reader} onDrop={() => void drop(held)} />)}</tbody>
+        <tbody>{own.slice(first).map((held, index) => <RunRow key={held.run.id} held={held} index={first + index} reader={reader} onDrop={() => void drop(held)} />)}</tbody>
       </table></div>
+      {own.length > MOST_LISTED ? <button type="button" className="link" onClick={() => setWhole(!whole)}>{whole ? `the last ${MOST_LISTED} only` : `all ${own.length} runs`}</button> : null}
     </>
   );
 }

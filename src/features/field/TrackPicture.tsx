@@ -44,7 +44,7 @@ export function TrackPicture({ tracks, width: wide = 620 }: { tracks: readonly S
           <g key={id}>
             {Array.from({ length: STEPS }, (_, step) => <path key={step} d={stretches(seen, step, top, x, y)} fill="none" stroke={shade((step + 0.5) / STEPS)} strokeWidth={1.4 + (2.6 * step) / STEPS} strokeLinecap="round" strokeDasharray={which === 0 ? undefined : `${6 + 3 * which} 4`} />)}
             <circle cx={x(seen.eastM[0]!)} cy={y(seen.northM[0]!)} r="4" fill="var(--sheet)" stroke="var(--ink)" strokeWidth="1.5" />
-            {tracks.length > 1 ? <text className="strong" x={x(seen.eastM[Math.floor((seen.eastM.length * (2 + which)) / 7)]!)} y={y(seen.northM[Math.floor((seen.northM.length * (2 + which)) / 7)]!) - 8 - 13 * which}>{label}</text> : null}
+            {tracks.length > 1 ? <text className="strong" x={x(seen.eastM[Math.floor((seen.eastM.length * (2 + which)) / 7)]!)} y={y(seen.northM[Math.floor((seen.northM.length * (2 + which)) / 7)]!) + 18 + 14 * which}>{label}</text> : null}
           </g>
         ))}
         <line x1={PAD} x2={PAD + barM * k} y1={height - 10} y2={height - 10} stroke="var(--ink)" strokeWidth="2" /><text x={PAD + barM * k + 6} y={height - 6}>{formatText(barM, 'distanceM', reader)}</text>
@@ -84,10 +84,11 @@ export function SpeedOverTime({ tracks, width: wide = 620 }: { tracks: readonly 
   const y = scaleLinear([0, toShown(top, unit)], [height - TIME_PAD.bottom, TIME_PAD.top]).nice(4);
   return (
     <figure className="chart" style={{ width: `min(100%, ${width}px)` }}>
-      <figcaption><span>Speed over time</span></figcaption>
+      <figcaption><span>Speed over time{tracks.some(({ seen }) => seen.droppedS.length > 0) ? <>; <span style={{ color: 'var(--rust)' }}>×</span> a point dropped as a jump</> : null}</span></figcaption>
       <svg viewBox={`0 0 ${width} ${height}`} width={width} height={height} role="img" aria-label={`Speed over time, up to ${formatText(top, 'speedMps', reader)} in ${formatText(end, 'timeS', reader)}`}>
         {y.ticks(4).map((value) => <g key={value}><line x1={TIME_PAD.left} x2={width - TIME_PAD.right} y1={y(value)} y2={y(value)} stroke="var(--rule)" /><text x={TIME_PAD.left - 6} y={y(value) + 4} textAnchor="end">{formatNumber(value, reader.locale, 3)}</text></g>)}
         {x.ticks(6).map((value) => <text key={value} x={x(value)} y={height - 8} textAnchor="middle">{formatNumber(value, reader.locale, 3)}</text>)}
+        {tracks.flatMap(({ id, seen }) => seen.droppedS.map((t) => <path key={`${id}${t}`} d={`M${x(t) - 4},${height - TIME_PAD.bottom - 8}l8,8m0,-8l-8,8`} stroke="var(--rust)" strokeWidth="1.6" fill="none"><title>dropped as a jump</title></path>))}
         <text x={width - TIME_PAD.right + 8} y={height - 8}>s</text><text x={TIME_PAD.left - 6} y={10} textAnchor="end">{unit.symbol}</text>
         {tracks.map(({ id, label, seen }, which) => {
           const begins = new Set(seen.starts);

@@ -44,7 +44,7 @@ export function gpxSpeed({ gpx, windowS = USUAL_WINDOW_S, maxAccelMps2 = USUAL_M
 }
 
 /** The same with the kept points, for a picture. */
-export function readSpeeds(track: Track, windowS: number, maxAccelMps2: number): { result: GpxSpeedResult; kept: KeptPoint[][] } {
+export function readSpeeds(track: Track, windowS: number, maxAccelMps2: number): { result: GpxSpeedResult; kept: KeptPoint[][]; droppedS: number[] } {
   const found = track.map((segment) => withoutJumps(segment, maxAccelMps2));
   const kept = found.map(({ points }) => points).filter(({ length }) => length > 0);
   const all = kept.flat();
@@ -65,7 +65,8 @@ export function readSpeeds(track: Track, windowS: number, maxAccelMps2: number):
     series.speedMps.push(point.speedMps ?? (step ? step.stepM / step.stepS : 0));
   }
   const notes = [own ? 'Speeds are the receiver’s own.' : 'Speeds are from the positions.', 'Noise of the positions pushes a maximum up: a longer window is steadier.', ...(top === undefined ? [`The track is shorter than the window of ${windowS} s, so it shows no top speed.`] : [])];
-  return { kept, result: { ...(top === undefined ? {} : { topSpeedMps: top }), distanceM, durationS: (all.at(-1)!.atMs - start) / MS_PER_S, droppedPoints: found.reduce((sum, { dropped }) => sum + dropped, 0), series, notes } };
+  const droppedS = found.flatMap(({ dropped }) => dropped.map((atMs) => (atMs - start) / MS_PER_S));
+  return { kept, droppedS, result: { ...(top === undefined ? {} : { topSpeedMps: top }), distanceM, durationS: (all.at(-1)!.atMs - start) / MS_PER_S, droppedPoints: droppedS.length, series, notes } };
 }
 
 /** Great-circle distance, m. */
@@ -75,7 +76,7 @@ export function haversineM(a: Pick<TrackPoint, 'latDeg' | 'lonDeg'>, b: Pick<Tra
 }
 
 /** In one pass: points of a clock that stands or runs backward are skipped, jumps that go out and come back are dropped. */
-function withoutJumps(segment: readonly TrackPoint[], maxAccelMps2: number): { points: KeptPoint[]; dropped: number } {
+function withoutJumps(segment: readonly TrackPoint[], maxAccelMps2: number): { points: KeptPoint[]; dropped: number[] } {
   const timed: TrackPoint[] = [];
   for (const point of segment) if (timed.length === 0 || point.atMs > timed.at(-1)!.atMs) timed.push(point);
   const steps = Math.max(0, timed.length - 1);
@@ -88,16 +89,20 @@ function withoutJumps(segment: readonly TrackPoint[], maxAccelMps2: number): { p
   /** Whether a step is too sudden beside its neighbour; a side that does not exist says nothing. */
   const sudden = (step: number, beside: number) => ways[step]! / times[step]! - ways[beside]! / times[beside]! > maxAccelMps2 * times[step]!;
   const points: KeptPoint[] = [];
+  const dropped: number[] = [];
   let before = -1;
   for (let at = 0; at < timed.length; at++) {
     const [into, out] = [exists(at - 1) && exists(at - 2), exists(at) && exists(at + 1)];
-    if ((into || out) && (!into || sudden(at - 1, at - 2)) && (!out || sudden(at, at + 1))) continue;
+    if ((into || out) && (!into || sudden(at - 1, at - 2)) && (!out || sudden(at, at + 1))) {
+      dropped.push(timed[at]!.atMs);
+      continue;
+    }
     const { atMs, latDeg, lonDeg, speedMps } = timed[at]!;
     const last = before < 0 ? undefined : timed[before]!;
     points.push({ atMs, latDeg, lonDeg, speedMps, stepM: !last ? 0 : before === at - 1 ? ways[before]! : haversineM(last, timed[at]!), stepS: last ? (atMs - last.atMs) / MS_PER_S : 0 });
     before = at;
   }
-  return { points, dropped: timed.length - points.length };
+  return { points, dropped };
 }
 
 /**
