@@ -17,6 +17,8 @@ import { driveRunSchema } from './drive/run.schema';
 import { driveSweep } from './drive/sweep';
 import { driveSweepSchema } from './drive/sweep.schema';
 import { motorThermalDefaults } from './drive/thermalDefaults';
+import { failureDiagnose } from './field/diagnosis/diagnose';
+import { failureDiagnoseSchema } from './field/diagnosis/diagnose.schema';
 import { lifeEstimate } from './field/life';
 import { lifeEstimateSchema } from './field/life.schema';
 import { runsCompare } from './field/runsCompare';
@@ -103,6 +105,7 @@ export const operations: Readonly<Record<string, Operation>> = {
   'drive.sweep': { schema: driveSweepSchema, run: driveSweep, summary: 'every motor, pack and ratio on one car, and which cannot be bettered' },
   'drivetrain.differential': { schema: drivetrainDifferentialSchema, run: drivetrainDifferential, summary: 'what differential, slip clutch and steering by driving do to an axle' },
   'drivetrain.rotation': { schema: drivetrainRotationSchema, run: drivetrainRotation, summary: 'which way every wheel turns, and whether the axles agree' },
+  'failure.diagnose': { schema: failureDiagnoseSchema, run: failureDiagnose, summary: 'suspects of a failure with their reasons, and the check that tells most a minute' },
   'fit.coupon': { schema: fitCouponSchema, run: fitCoupon, summary: 'what your printer makes of holes and pegs, and the sizes to draw for fits' },
   'fit.stack': { schema: fitStackSchema, run: fitStack, summary: 'free play of a wheel on its bearings, and what a chain of lengths adds up to' },
   'gear.mesh': { schema: gearMeshSchema, run: gearMesh, summary: 'how two gears mesh: centre distance, contact ratio, undercut, and what a slot takes' },
