@@ -1,8 +1,9 @@
 import { sql } from 'drizzle-orm';
 import { boolean, check, customType, doublePrecision, foreignKey, index, integer, jsonb, pgTable, primaryKey, text, timestamp, uniqueIndex } from 'drizzle-orm/pg-core';
 import type { BuildDocument } from '@/core/build/document';
-import type { Attempt, Conditions, KeptTrack, Photo, RunKind, RunPrediction } from '@/core/field/records';
-import type { RunReport } from '@/core/field/report';
+import type { Attempt, Conditions, KeptTrack, RunKind, RunPrediction } from '@/core/field/records';
+import type { FailureLedger } from '@/core/field/failureLedger';
+import type { Photo, RunReport } from '@/core/field/report';
 import type { CopySheet, PrintSheet } from '@/core/print/log';
 import type { LibraryFigures, LibraryKind } from '@/core/library/items';
 import type { Thresholds } from '@/core/checks/check';
@@ -85,6 +86,7 @@ export const failures = pgTable('failures', {
   occurredAt: text('occurred_at').notNull(),
   fix: text('fix'),
   fixRevisionId: text('fix_revision_id'),
+  ledger: jsonb('ledger').$type<FailureLedger>(),
 }, (table) => [
   primaryKey({ columns: [table.workshopId, table.id] }),
   foreignKey({ name: 'failures_to_revision', columns: [table.workshopId, table.revisionId], foreignColumns: [revisions.workshopId, revisions.id] }).onDelete('cascade'),

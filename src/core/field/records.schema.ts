@@ -1,12 +1,12 @@
 import Joi from 'joi';
 import { documentSchema } from '../build/document.schema';
 import { count, finite, identifier, notNegative, positive, temperatureC, text } from '../schema/fields';
-import { FAILURE_MODES } from './failureModes';
-import { type Attempt, type Conditions, type FailureSheet, type KeptTrack, type Photo, RUN_KINDS, type RunSetting, type RunSheet, TIMED_KINDS } from './records';
-import { DROP_OUTCOMES, ENDS_OF_RUN, HOT_PLACES, NOISES, type RunReport, WHEEL_TURNS, WHEELS } from './report';
+import { OUTCOMES } from './diagnosis/diagnose';
+import type { FailureLedger, Verdict } from './failureLedger';
+import { type Attempt, type Conditions, type FailureSheet, type KeptTrack, RUN_KINDS, type RunSetting, type RunSheet, TIMED_KINDS } from './records';
+import { DROP_OUTCOMES, ENDS_OF_RUN, HOT_PLACES, NOISES, type Photo, type RunReport, WHEEL_TURNS, WHEELS } from './report';
 
 const moment = () => Joi.string().isoDate();
-const modes = FAILURE_MODES.map(({ id }) => id);
 
 const attemptSchema = Joi.object<Attempt>({
   id: identifier().required(),
@@ -80,9 +80,31 @@ export const runSheetFields = {
 
 export const runSheetSchema = Joi.object<RunSheet>(runSheetFields).required();
 
+const word = () => Joi.string().max(60);
+const outcomes = () => Joi.array().items(Joi.object({ check: word().required(), result: Joi.valid(...OUTCOMES).required(), at: moment().required() })).max(100).unique('check');
+const verdict = () => Joi.object<Verdict>({ cause: word(), words: text(1000), at: moment().required() }).or('cause', 'words');
+
+/** Modes, clues and causes are words: a record from elsewhere keeps those that the tables here do not know. */
+const ledgerSchema = Joi.object<FailureLedger>({
+  copyId: identifier(),
+  clues: Joi.array().items(word()).max(60).unique(),
+  stateOfCharge: finite().min(0).max(1),
+  motorCaseC: temperatureC(),
+  wet: Joi.boolean(),
+  impactMps: notNegative().max(150),
+  repaired: Joi.boolean(),
+  crackedBefore: Joi.boolean(),
+  changesSinceGood: Joi.array().items(word()).max(30).unique(),
+  photos: Joi.array().items(photoSchema).max(40),
+  lostMinutes: notNegative().max(100_000),
+  outcomes: outcomes(),
+  verdict: verdict(),
+  rounds: Joi.array().items(Joi.object({ outcomes: outcomes().required(), verdict: verdict() })).max(50),
+});
+
 export const failureSheetFields = {
   id: identifier().required(),
-  mode: Joi.valid(...modes).required(),
+  mode: text(60).required(),
   partId: identifier(),
   partName: text(80).required(),
   runId: identifier(),
@@ -91,6 +113,7 @@ export const failureSheetFields = {
   occurredAt: moment().required(),
   fix: text(2000),
   fixRevisionId: identifier(),
+  ledger: ledgerSchema,
 };
 
 export const failureSheetSchema = Joi.object<FailureSheet>(failureSheetFields).required();

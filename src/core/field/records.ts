@@ -1,6 +1,7 @@
 import type { BuildDocument } from '../build/document';
 import type { CopyRecord, PrintRecord } from '../print/log';
-import type { RunReport } from './report';
+import type { FailureLedger } from './failureLedger';
+import type { Photo, RunReport } from './report';
 
 export const RUN_KINDS = ['timedDistance', 'launch', 'track', 'series', 'endurance', 'spin', 'terrain', 'drop', 'blows', 'tyreSpin', 'crash'] as const;
 export type RunKind = (typeof RUN_KINDS)[number];
@@ -64,13 +65,6 @@ export interface Conditions {
 /** Under what passages over a distance were driven. */
 export type TimedConditions = Conditions & Required<Pick<Conditions, 'surfaceId' | 'surfaceName' | 'distanceM'>>;
 
-/** A photograph as the workshop keeps it. */
-export interface Photo {
-  /** SHA-256 of the kept file. */
-  hash: string;
-  caption?: string;
-}
-
 /** A satellite track as the workshop keeps it, and what was read from it. */
 export interface KeptTrack {
   hash: string;
@@ -126,6 +120,7 @@ export interface FailureSheet {
   /** What was done about it, and the revision that carries it. */
   fix?: string;
   fixRevisionId?: string;
+  ledger?: FailureLedger;
 }
 
 export interface FailureRecord extends FailureSheet {

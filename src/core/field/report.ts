@@ -75,3 +75,10 @@ export interface RunReport {
   /** Values in the order in which they were driven. */
   order?: number[];
 }
+
+/** A photograph as the workshop keeps it. */
+export interface Photo {
+  /** SHA-256 of the kept file. */
+  hash: string;
+  caption?: string;
+}

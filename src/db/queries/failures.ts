@@ -34,7 +34,7 @@ export async function changeFailure(db: Database, workshopId: string, sheet: Fai
   if (!known) throw new DoorError('notFound', 'There is no such failure in this workshop.');
   const { buildId } = await revisionById(db, workshopId, known.revisionId);
   await refuseStrangers(db, workshopId, buildId, sheet);
-  const emptied = { runId: null, partId: null, hours: null, story: null, fix: null, fixRevisionId: null };
+  const emptied = { runId: null, partId: null, hours: null, story: null, fix: null, fixRevisionId: null, ledger: null };
   const [saved] = await db.update(failures).set({ ...emptied, ...sheet }).where(own).returning();
   return toRecord(saved!);
 }

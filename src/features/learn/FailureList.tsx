@@ -6,8 +6,11 @@ import { type FailureRecord, RUN_KIND_NAMES } from '@/core/field/records';
 import { formatText } from '@/core/units/formatQuantity';
 import { useReader } from '@/ui/reader';
 import { When } from '@/ui/When';
+import { fixHeld } from '@/core/field/lives';
+import { isOpen } from '@/core/field/ledger';
 import { callApi, sentenceOf } from '../api';
 import { useBuild } from '../shell/BuildContext';
+import { Diagnosis } from './Diagnosis';
 
 /** Every failure of the build, the newest first, open or with its fix. */
 export function FailureList() {
@@ -18,9 +21,11 @@ export function FailureList() {
 }
 
 function FailureRow({ failure }: { failure: FailureRecord }) {
-  const { revisions, runs, dropFailure } = useBuild();
+  const { revisions, runs, failures, dropFailure } = useBuild();
   const { reader } = useReader();
   const [problem, setProblem] = useState<string>();
+  const [why, setWhy] = useState(false);
+  const held = fixHeld(failure, revisions, runs, failures);
   const letter = revisions.find(({ id }) => id === failure.revisionId)?.letter ?? '?';
   const run = runs.find(({ id }) => id === failure.runId);
   const carriedBy = revisions.find(({ id }) => id === failure.fixRevisionId)?.letter;
@@ -40,11 +45,14 @@ function FailureRow({ failure }: { failure: FailureRecord }) {
         <h3>{failure.partName}: {failureModeName(failure.mode).toLowerCase()}</h3>
         <p className="quiet" style={{ fontSize: 13 }}><When at={failure.occurredAt} />{details ? `, ${details}` : ''}</p>
         {failure.story ? <p style={{ maxWidth: 640 }}>{failure.story}</p> : null}
+        <button type="button" className="link" aria-expanded={why} onClick={() => setWhy(!why)}>{why ? 'close the diagnosis' : failure.ledger?.verdict ? 'why it failed' : 'find out why it failed'}</button>
+        {why ? <Diagnosis failure={failure} /> : null}
+        {held ? <p className="quiet" style={{ fontSize: 13 }}>The fix {held.again > 0 ? <b style={{ color: 'var(--rust)' }}>did not hold</b> : 'so far'}: {held.words}.</p> : null}
         {failure.fix ? <p><b>Fix{carriedBy ? ` in ${carriedBy}` : ''}:</b> {failure.fix}</p> : <FixForm failure={failure} />}
         {problem ? <p role="alert" style={{ color: 'var(--rust)' }}>{problem}</p> : null}
       </div>
       <span style={{ textAlign: 'right' }}>
-        <span style={{ fontWeight: 650, color: failure.fix ? 'var(--moss)' : 'var(--rust)' }}>{failure.fix ? 'fixed' : 'open'}</span>
+        <span style={{ fontWeight: 650, color: isOpen(failure) ? 'var(--rust)' : 'var(--moss)' }}>{failure.fix ? 'fixed' : isOpen(failure) ? 'open' : 'explained'}</span>
         <button type="button" className="plain" aria-label={`Delete the failure of ${failure.partName}`} onClick={() => void drop()}>delete</button>
       </span>
     </article>

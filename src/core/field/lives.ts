@@ -1,0 +1,65 @@
+import type { CopyRecord } from '../print/log';
+import { lifeEstimate } from './life';
+import type { FailureRecord, RevisionRecord, RunRecord } from './records';
+
+const MIN_PER_H = 60;
+
+export interface PartLife {
+  partId: string;
+  name: string;
+  /** Driven with the part in its revisions. */
+  hours: number;
+  failures: number;
+  lostMinutes: number;
+  words: string;
+}
+
+export interface CopyLife {
+  hours: number;
+  runs: number;
+}
+
+/** Hours and runs of each printed copy, from the runs that it was on. */
+export function livesOfCopies(copies: readonly CopyRecord[], runs: readonly RunRecord[]): ReadonlyMap<string, CopyLife> {
+  const found = new Map<string, CopyLife>(copies.map(({ id }) => [id, { hours: 0, runs: 0 }]));
+  for (const { copies: on = [], drivenMinutes = 0 } of runs) for (const id of on) {
+    const life = found.get(id);
+    if (life) found.set(id, { hours: life.hours + drivenMinutes / MIN_PER_H, runs: life.runs + 1 });
+  }
+  return found;
+}
+
+/** Parts of the last revision, what was driven with them and how often they failed; those that cost most time first. */
+export function livesOfParts(revisions: readonly RevisionRecord[], runs: readonly RunRecord[], failures: readonly FailureRecord[]): PartLife[] {
+  const last = revisions.at(-1);
+  if (!last) return [];
+  const hoursIn = new Map(revisions.map(({ id }) => [id, runs.filter(({ revisionId }) => revisionId === id).reduce((sum, { drivenMinutes = 0 }) => sum + drivenMinutes, 0) / MIN_PER_H]));
+  const named = new Map(revisions.flatMap(({ document }) => document.parts.items.map(({ id, name }) => [id, name] as const)));
+  return [...named].map(([partId, name]): PartLife => {
+    const hours = revisions.filter(({ document }) => document.parts.items.some(({ id }) => id === partId)).reduce((sum, { id }) => sum + hoursIn.get(id)!, 0);
+    const own = failures.filter((failure) => failure.partId === partId);
+    return { partId, name, hours, failures: own.length, lostMinutes: own.reduce((sum, { ledger }) => sum + (ledger?.lostMinutes ?? 0), 0), words: hours > 0 ? lifeEstimate({ exposureHours: hours, failures: own.length }).words : 'not driven yet' };
+  }).sort((a, b) => b.lostMinutes - a.lostMinutes || b.failures - a.failures || b.hours - a.hours);
+}
+
+/** Whether a fix has held in the revisions from the one that carries it on. */
+export function fixHeld(failure: FailureRecord, revisions: readonly RevisionRecord[], runs: readonly RunRecord[], failures: readonly FailureRecord[]): { hours: number; again: number; words: string } | undefined {
+  if (!failure.fixRevisionId) return undefined;
+  const carrying = lineFrom(failure.fixRevisionId, revisions);
+  const hours = runs.filter(({ revisionId }) => carrying.has(revisionId)).reduce((sum, { drivenMinutes = 0 }) => sum + drivenMinutes, 0) / MIN_PER_H;
+  const again = failures.filter(({ id, revisionId, partId, mode }) => id !== failure.id && carrying.has(revisionId) && mode === failure.mode && partId !== undefined && partId === failure.partId).length;
+  return { hours, again, words: hours > 0 ? lifeEstimate({ exposureHours: hours, failures: again }).words : 'not driven yet' };
+}
+
+/** A revision and all that came from it. */
+function lineFrom(id: string, revisions: readonly RevisionRecord[]): ReadonlySet<string> {
+  const found = new Set([id]);
+  for (let grown = true; grown;) {
+    grown = false;
+    for (const revision of revisions) if (revision.parentId !== undefined && found.has(revision.parentId) && !found.has(revision.id)) {
+      found.add(revision.id);
+      grown = true;
+    }
+  }
+  return found;
+}

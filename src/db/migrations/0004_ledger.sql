@@ -1,0 +1,1 @@
+ALTER TABLE "failures" ADD COLUMN "ledger" jsonb;

@@ -1,0 +1,79 @@
+'use client';
+
+import { useState } from 'react';
+import { failureDiagnose, type Outcome, OUTCOMES, type Suspect } from '@/core/field/diagnosis/diagnose';
+import { TABLES } from '@/core/field/diagnosis/tables';
+import type { FailureLedger } from '@/core/field/failureLedger';
+import { askDiagnosis, reopened } from '@/core/field/ledger';
+import { livesOfCopies } from '@/core/field/lives';
+import type { FailureRecord } from '@/core/field/records';
+import { formatNumber } from '@/core/units/formatQuantity';
+import { useReader } from '@/ui/reader';
+import { When } from '@/ui/When';
+import { callApi, sentenceOf } from '../api';
+import { useBuild } from '../shell/BuildContext';
+import { useWorked } from '../shell/useWorked';
+import { Facts } from './Facts';
+import { learnWorker } from './learnClient';
+
+/** Why it failed: what is known, the suspects with their reasons, the check that tells most, and the verdict. */
+export function Diagnosis({ failure }: { failure: FailureRecord }) {
+  const { revisions, runs, copies, thresholds, keepFailure } = useBuild();
+  const { reader } = useReader();
+  const [problem, setProblem] = useState<string>();
+  const revision = revisions.find(({ id }) => id === failure.revisionId);
+  const run = runs.find(({ id }) => id === failure.runId);
+  const { ledger = {} } = failure;
+  const document = revision?.document;
+  const worked = useWorked(document ? () => learnWorker().margins(document, thresholds) : undefined, [document, thresholds]);
+  if (!document) return <p className="note">Its revision was deleted; what was noted stays, but there is no build to reckon with.</p>;
+  const lived = ledger.copyId === undefined ? undefined : livesOfCopies(copies, runs).get(ledger.copyId)?.hours;
+  const { input, notes } = askDiagnosis(failure, document, run, worked.value?.margins ?? {}, lived);
+  const { suspects, nextCheck, notes: said } = failureDiagnose(input);
+  const save = async (next: FailureRecord) => {
+    setProblem(undefined);
+    const { revisionId: _, ...sheet } = next;
+    keepFailure(next);
+    try {
+      keepFailure(await callApi<FailureRecord>('PUT', `/api/failures/${failure.id}`, sheet));
+    } catch (error) {
+      keepFailure(failure);
+      setProblem(`Not saved: ${sentenceOf(error)}`);
+    }
+  };
+  const change = (more: Partial<FailureLedger>) => void save({ ...failure, ledger: Object.fromEntries(Object.entries({ ...ledger, ...more }).filter(([, value]) => value !== undefined)) });
+  const answer = (check: string, result: Outcome | undefined) => change({ outcomes: [...(ledger.outcomes ?? []).filter((one) => one.check !== check), ...(result ? [{ check, result, at: new Date().toISOString() }] : [])] });
+  const close = (cause: string) => change({ verdict: { cause, at: new Date().toISOString() } });
+  const percent = (share: number) => `${formatNumber(100 * share, reader.locale, 2)}\u00a0%`;
+  const { verdict } = ledger;
+  return (
+    <div className="diagnosis" data-testid="diagnosis">
+      {problem ? <p className="note bad" role="alert">{problem}</p> : null}
+      {(ledger.rounds ?? []).map((round, at) => <p key={at} className="quiet">Looked at before: {round.verdict ? (TABLES.causes.find(({ id }) => id === round.verdict!.cause)?.means ?? round.verdict.words ?? round.verdict.cause) : 'without a verdict'}{round.verdict ? <>, <When at={round.verdict.at} /></> : null}.</p>)}
+      {verdict ? (
+        <p className="note ok"><b>Verdict:</b> {TABLES.causes.find(({ id }) => id === verdict.cause)?.means ?? verdict.words ?? verdict.cause}, <When at={verdict.at} />. <button type="button" className="link" onClick={() => void save(reopened(failure, []))}>It was not that: open it again</button></p>
+      ) : nextCheck ? (
+        <p className="answer" style={{ fontSize: 19 }} data-testid="next-check"><b>Look first:</b> {nextCheck.ask} <span className="quiet" style={{ fontSize: 14 }}>{nextCheck.minutes} min, tells {formatNumber(nextCheck.bitsPerMinute, reader.locale, 2)} bit a minute</span> <Answers check={nextCheck.check} result={undefined} onAnswer={answer} /></p>
+      ) : null}
+      <Facts failure={failure} copies={copies} onChange={change} />
+      <ol className="suspects" data-testid="suspects">{suspects.map((suspect) => <SuspectRow key={suspect.cause} suspect={suspect} percent={percent} closed={verdict !== undefined} onAnswer={answer} onVerdict={close} />)}</ol>
+      <p className="quiet" style={{ fontSize: 12.5 }}>{[...notes, ...said].join(' ')}{worked.value ? '' : ' The margins of its revision are being worked out.'}</p>
+    </div>
+  );
+}
+
+function Answers({ check, result, onAnswer }: { check: string; result: Outcome | undefined; onAnswer(check: string, result: Outcome | undefined): void }) {
+  return <span className="seg" role="group" aria-label="What the check says">{OUTCOMES.map((one) => <button key={one} type="button" className="small" aria-pressed={result === one} onClick={() => onAnswer(check, result === one ? undefined : one)}>{one}</button>)}</span>;
+}
+
+function SuspectRow({ suspect: { cause, means, share, why, check }, percent, closed, onAnswer, onVerdict }: { suspect: Suspect; percent(share: number): string; closed: boolean; onAnswer(check: string, result: Outcome | undefined): void; onVerdict(cause: string): void }) {
+  const result = 'result' in check ? check.result : undefined;
+  return (
+    <li className="suspect" data-cause={cause}>
+      <div className="row" style={{ flexWrap: 'nowrap', alignItems: 'baseline' }}><b style={{ flex: 1 }}>{means}</b><span className="mono">{percent(share)}</span></div>
+      <div className="sharebar" aria-hidden="true"><span style={{ width: `${Math.max(1, 100 * share)}%` }} /></div>
+      <details className="more"><summary>{why[0]}</summary><ul style={{ fontSize: 13 }}>{why.slice(1).map((one) => <li key={one}>{one}</li>)}</ul></details>
+      <div className="row" style={{ fontSize: 13 }}><span style={{ flex: 1 }}>{check.ask} <span className="quiet">{check.minutes} min</span></span>{closed ? <b>{result ?? ''}</b> : <><Answers check={check.id} result={result} onAnswer={onAnswer} /><button type="button" className="btn" aria-label={`Verdict: ${means}`} onClick={() => onVerdict(cause)}>It was this</button></>}</div>
+    </li>
+  );
+}
