@@ -26,7 +26,7 @@ const SHOTS = [
   { name: 'print', path: '/builds/marsh-hare/D/print', size: BENCH, act: async (page) => { for (const [name, times] of [['Front arm', 2], ['Rear arm', 2], ['Rear carrier, turned on the bed', 2], ['Bumper', 2], ['Shock tower', 2], ['Main gear, face 12 mm', 2], ['Chassis plate, pocketed', 1]]) for (let at = 0; at < times; at++) await page.getByRole('button', { name: `One ${name} more` }).click(); } },
   { name: 'print-holes', path: '/builds/marsh-hare/D/print?view=holes', size: BENCH, act: (page) => page.getByTestId('pattern').waitFor() },
   { name: 'print-list', path: '/builds/marsh-hare/D/print?view=list', size: BENCH, act: (page) => page.getByTestId('make-list').waitFor() },
-  { name: 'learn', path: '/builds/marsh-hare/D/learn', size: BENCH },
+  { name: 'learn', path: '/builds/marsh-hare/D/learn', size: BENCH, act: async (page) => { await page.getByRole('button', { name: 'find out why it failed' }).first().click(); await page.getByTestId('suspects').waitFor(); await page.waitForTimeout(1500); } },
   { name: 'field', path: '/builds/marsh-hare/B/field', size: BENCH },
   { name: 'field-tracks', path: '/builds/marsh-hare/D/field?view=tracks', size: BENCH, act: (page) => page.getByTestId('track-picture').waitFor() },
   { name: 'field-compare', path: '/builds/marsh-hare/D/field?view=compare', size: BENCH },

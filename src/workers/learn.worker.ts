@@ -2,12 +2,27 @@ import { expose } from 'comlink';
 import type { BuildDocument } from '@/core/build/document';
 import type { Thresholds } from '@/core/checks/check';
 import { overlookBuild } from '@/core/checks/evaluate';
+import type { FailureRecord, RevisionRecord, RunRecord } from '@/core/field/records';
+import { type DiagnosisScore, scoreOf } from '@/core/field/diagnosis/score';
 import { diagnosisMargins } from '@/core/field/diagnosis/margins';
 import { type Refusal, told } from './refusal';
 
+/** Of each revision once; those that are asked for again while the page is open are not worked out again. */
+const known = new Map<string, Record<string, number>>();
+
+function marginsFor(document: BuildDocument, thresholds: Thresholds): Record<string, number> {
+  const key = JSON.stringify([document, thresholds]);
+  const found = known.get(key) ?? diagnosisMargins(document, overlookBuild(document, thresholds));
+  known.set(key, found);
+  return found;
+}
+
 const api = {
   /** Margins of a build as a diagnosis asks for them. */
-  margins: (document: BuildDocument, thresholds: Thresholds): { margins: Record<string, number> } | Refusal => told(() => ({ margins: diagnosisMargins(document, overlookBuild(document, thresholds)) })),
+  margins: (document: BuildDocument, thresholds: Thresholds): { margins: Record<string, number> } | Refusal => told(() => ({ margins: marginsFor(document, thresholds) })),
+
+  /** How often a verdict had been among the first suspects. */
+  score: (failures: FailureRecord[], revisions: RevisionRecord[], runs: RunRecord[], thresholds: Thresholds): DiagnosisScore | Refusal => told(() => scoreOf(failures, revisions, runs, (id) => marginsFor(revisions.find((one) => one.id === id)!.document, thresholds))),
 };
 
 export type LearnWorker = typeof api;

@@ -1,5 +1,6 @@
 import { GET as exportFile } from '@/app/api/builds/[id]/file/route';
-import { DELETE as deleteBuild } from '@/app/api/builds/[id]/route';
+import { DELETE as deleteBuild, GET as readBuild } from '@/app/api/builds/[id]/route';
+import { PUT as changeFailure } from '@/app/api/failures/[id]/route';
 import { POST as importFile } from '@/app/api/builds/import/route';
 import { GET as listBuilds } from '@/app/api/builds/route';
 import { PUT as saveItem } from '@/app/api/library/route';
@@ -100,4 +101,18 @@ it('stops counting writes at the limit and says when to come back', async () => 
 it('keeps workshops apart', async () => {
   await createWorkshop(database(), 'next-door', 'Next door');
   await expect(exportBuild(database(), 'next-door', 'marsh-hare')).rejects.toMatchObject({ code: 'notFound' });
+});
+
+it('keeps a kind of failure that it does not know when it comes with a file, and a copy points to its own printed copies', async () => {
+  const text = (await exported()).replace('"mode": "waterIngress"', '"mode": "eatenByBadger"');
+  const { json, status } = await call(importFile, { method: 'POST', text, query: '?mode=copy' });
+  expect(status).toBe(201);
+  const { json: copied } = await call(readBuild, { id: json.id });
+  const runs = copied.runs.filter(({ copies }: { copies?: string[] }) => copies !== undefined);
+  const own = new Set(copied.copies.map(({ id }: { id: string }) => id));
+  expect(runs.length).toBeGreaterThan(10);
+  expect(runs.every(({ copies }: { copies: string[] }) => copies.every((id) => own.has(id)))).toBe(true);
+  const failure = copied.failures.find(({ mode }: { mode: string }) => mode === 'eatenByBadger');
+  const { revisionId: _, ...sheet } = failure;
+  expect((await call(changeFailure, { method: 'PUT', id: failure.id, body: { ...sheet, story: 'It was the badger.' } })).status).toBe(200);
 });

@@ -43,8 +43,8 @@ export function describeChanges(before: BuildDocument, after: BuildDocument, rea
   }));
 }
 
-/** Of a part's mesh its file and its way up; the rest comes with them. */
-const tellsSomething = ({ path }: Change): boolean => path[3] !== 'mesh' || path.length < 5 || path[4] === 'name' || path[4] === 'up';
+/** Of a part's mesh its file and its way up, of a test that was passed that it was; the rest comes with them. */
+const tellsSomething = ({ path }: Change): boolean => (path[3] !== 'mesh' || path.length < 5 || path[4] === 'name' || path[4] === 'up') && !(path[1] === 'failsafe' && path.length > 3);
 
 /** What another thing of the document is called, in place of its id. */
 function named(path: Path, value: unknown, document: BuildDocument): unknown {

@@ -31,7 +31,7 @@ export function garageCar({ build, revisions, runs, failures, prints, copies }: 
   const predictedMps = input?.ok ? driveRun(input.value).topSpeedMps : undefined;
   const tested = [...revisions].reverse().find(({ id }) => runs.some((run) => run.revisionId === id && run.kind === 'timedDistance'));
   const measured = tested ? measuredSpeedOf(runs.filter(({ revisionId }) => revisionId === tested.id), 'timedDistance') : undefined;
-  const checks = [...overlooked(document, thresholds), ...checksOnRecord({ document, revisionId: last.id, runs, failures, prints, copies })];
+  const checks = [...overlooked(document, thresholds), ...checksOnRecord({ document, revisionId: last.id, revisions, runs, failures, prints, copies })];
   const worked = checks.filter(({ state }) => state !== 'unknown').sort(byUrgency);
   const openFailure = failures.find(({ fix }) => !fix);
   return {

@@ -1,11 +1,12 @@
 import type { BuildDocument } from '../build/document';
 import type { WholeBuild } from '../field/records';
 import { bandOf, type Found, goalOf, owedOf as owedRunsOf } from '../field/checks';
+import { dueOf, fixesOf, openOf } from '../field/learnChecks';
 import { owedOf } from '../print/log';
 import type { Check } from './check';
 
 /** A revision's document with what hangs on its build. */
-export interface BuildOnRecord extends Pick<WholeBuild, 'runs' | 'failures' | 'prints' | 'copies'> {
+export interface BuildOnRecord extends Pick<WholeBuild, 'revisions' | 'runs' | 'failures' | 'prints' | 'copies'> {
   document: BuildDocument;
   /** Whose runs count. */
   revisionId: string;
@@ -15,10 +16,14 @@ export interface BuildOnRecord extends Pick<WholeBuild, 'runs' | 'failures' | 'p
 export function checksOnRecord(record: BuildOnRecord): Check[] {
   const own = record.runs.filter(({ revisionId }) => revisionId === record.revisionId);
   const field = (id: string, title: string, short: string, quantity: Check['quantity'], kind: Check['kind'], found: Found) => check({ id, segment: 'field', title, short, quantity, kind }, found);
+  const learn = (id: string, title: string, short: string, found: Found) => check({ id, segment: 'learn', title, short, quantity: 'count', kind: 'ceiling' }, found);
   return [
     field('field.goal', 'The wish proven by measurement', 'measured', 'speedMps', 'floor', goalOf(record.document, own)),
     field('field.band', 'Measured inside what was predicted', 'off by', 'coefficient', 'ceiling', bandOf(own)),
     field('field.owed', 'Runs owed', 'owed', 'count', 'ceiling', owedRunsOf(record.document, own)),
+    learn('learn.open', 'Failures not explained', 'open', openOf(record.failures, record.runs)),
+    learn('learn.fix', 'Fixes proven by hours', 'unproven', fixesOf(record.failures, record.revisions, record.runs)),
+    learn('learn.due', 'Parts due for a look', 'due', dueOf(record.copies, record.runs, record.failures)),
     check({ id: 'print.queue', segment: 'print', title: 'Parts owed by the printer', short: 'owed', quantity: 'count', kind: 'ceiling' }, queueOf(record)),
   ];
 }

@@ -14,7 +14,6 @@ export interface SegmentState {
 /** What the segments without checks will stand on. */
 const WILL_NEED: Readonly<Partial<Record<Segment, readonly string[]>>> = {
   parts: ['materials and loads of the parts'],
-  learn: ['runs or a failure'],
 };
 
 /** One state for each segment: its worst check; unknown where none could be worked out. */

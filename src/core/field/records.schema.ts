@@ -2,6 +2,7 @@ import Joi from 'joi';
 import { documentSchema } from '../build/document.schema';
 import { count, finite, identifier, notNegative, positive, temperatureC, text } from '../schema/fields';
 import { OUTCOMES } from './diagnosis/diagnose';
+import { FAILURE_MODES } from './failureModes';
 import type { FailureLedger, Verdict } from './failureLedger';
 import { type Attempt, type Conditions, type FailureSheet, type KeptTrack, RUN_KINDS, type RunSetting, type RunSheet, TIMED_KINDS } from './records';
 import { DROP_OUTCOMES, ENDS_OF_RUN, HOT_PLACES, NOISES, type Photo, type RunReport, WHEEL_TURNS, WHEELS } from './report';
@@ -117,6 +118,8 @@ export const failureSheetFields = {
 };
 
 export const failureSheetSchema = Joi.object<FailureSheet>(failureSheetFields).required();
+/** A failure that is noted here is of a kind that is known here; one that came from elsewhere keeps its own word. */
+export const newFailureSchema = Joi.object<FailureSheet>({ ...failureSheetFields, mode: Joi.valid(...FAILURE_MODES.map(({ id }) => id)).required() }).required();
 
 export const predictionSchema = Joi.object({
   timeS: positive().required(),

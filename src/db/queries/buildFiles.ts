@@ -67,9 +67,9 @@ function withNewIds(file: BuildFile): BuildFile {
     ...file,
     build: { ...file.build, id: renamed(file.build.id), name: `${file.build.name} (copy)`.slice(0, 80) },
     revisions: file.revisions.map((revision) => ({ ...revision, id: renamed(revision.id), ...link('parentId', revision.parentId) })),
-    runs: file.runs.map((run) => ({ ...run, id: renamed(run.id), revisionId: renamed(run.revisionId) })),
+    runs: file.runs.map((run) => ({ ...run, id: renamed(run.id), revisionId: renamed(run.revisionId), ...(run.copies ? { copies: run.copies.map(renamed) } : {}) })),
     prints: file.prints.map((print) => ({ ...print, id: renamed(print.id), revisionId: renamed(print.revisionId), items: print.items.map((item) => ({ ...item, copyId: copyIds(item.copyId) })) })),
     copies: file.copies.map((copy) => ({ ...copy, id: renamed(copy.id), revisionId: renamed(copy.revisionId), ...link('printId', copy.printId) })),
-    failures: file.failures.map((failure) => ({ ...failure, id: renamed(failure.id), revisionId: renamed(failure.revisionId), ...link('runId', failure.runId), ...link('fixRevisionId', failure.fixRevisionId) })),
+    failures: file.failures.map((failure) => ({ ...failure, id: renamed(failure.id), revisionId: renamed(failure.revisionId), ...link('runId', failure.runId), ...link('fixRevisionId', failure.fixRevisionId), ...(failure.ledger ? { ledger: { ...failure.ledger, ...link('copyId', failure.ledger.copyId) } } : {}) })),
   };
 }

@@ -14,7 +14,7 @@ import { openNextRevision, saveDocument } from '../queries/revisions';
 import { logRun } from '../queries/runs';
 import { DEMO_MESHES } from './demoMeshes';
 import { EXPECTED_B, EXPECTED_C, EXPECTED_D, MARSH_HARE_FAILURES, MARSH_HARE_RUNS, MARSH_HARE_TRACKS, WHY_B, WHY_C, WHY_D } from './marshHare';
-import { givenUp, marshHareCoupon, marshHarePrints } from './marshHarePrint';
+import { copiesOnCar, givenUp, marshHareCoupon, marshHarePrints } from './marshHarePrint';
 import { marshHareDocuments, type MarshHareLetter } from './marshHareRevisions';
 import { orchardTrack } from './marshHareTracks';
 import { measuredRun, trueTopSpeed } from './measuredRuns';
@@ -37,14 +37,14 @@ export async function seedDemo(db: Database, workshopId: string): Promise<void> 
     await saveDocument(db, workshopId, idOf(letter), 1, documents[letter]);
   }
   for (const [index, run] of MARSH_HARE_RUNS.entries()) {
-    await logRun(db, workshopId, idOf(run.letter), parse(runSheetSchema, measuredRun(run, documents[run.letter], 3117 + index)));
+    await logRun(db, workshopId, idOf(run.letter), parse(runSheetSchema, { ...measuredRun(run, documents[run.letter], 3117 + index), copies: copiesOnCar(run.letter) }));
   }
   for (const { letter, ranAt, id, rounds, note } of MARSH_HARE_TRACKS) {
     const document = documents[letter];
     const surface = document.brief.surfaces[0]!;
     const { text, track } = orchardTrack(id, trueTopSpeed(document), rounds, ranAt, 900 + rounds);
     const hash = await keepTrack(db, workshopId, Buffer.from(text));
-    await logRun(db, workshopId, idOf(letter), parse(runSheetSchema, { id, kind: 'track', attempts: [], conditions: { surfaceId: surface.id, surfaceName: surface.name }, track: { hash, ...track }, drivenMinutes: Number((track.durationS / 60).toFixed(1)), note, ranAt, document }));
+    await logRun(db, workshopId, idOf(letter), parse(runSheetSchema, { id, kind: 'track', attempts: [], conditions: { surfaceId: surface.id, surfaceName: surface.name }, track: { hash, ...track }, copies: copiesOnCar(letter), drivenMinutes: Number((track.durationS / 60).toFixed(1)), note, ranAt, document }));
   }
   for (const { letter, ...failure } of MARSH_HARE_FAILURES) {
     await noteFailure(db, workshopId, idOf(letter), parse(failureSheetSchema, failure));

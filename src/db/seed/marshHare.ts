@@ -142,15 +142,15 @@ export const MARSH_HARE_TRACKS = [
 
 /** Runs with what differs from one to the next; times are made by the model with hidden figures of its own. */
 export const MARSH_HARE_RUNS = [
-  { id: 'mh-a-timed-1', letter: 'A', kind: 'timedDistance', ranAt: '2026-04-11T13:40:00.000Z', ambientC: 14, packVBefore: 8.36, packVAfter: 8.02, drivenMinutes: 6, note: 'Motor only hand-warm afterwards.' },
-  { id: 'mh-a-timed-2', letter: 'A', kind: 'timedDistance', ranAt: '2026-04-12T09:55:00.000Z', ambientC: 11, packVBefore: 8.3, packVAfter: 7.98, drivenMinutes: 5, note: 'Grass damp.' },
-  { id: 'mh-a-launch-1', letter: 'A', kind: 'launch', ranAt: '2026-04-12T10:20:00.000Z', ambientC: 12, packVBefore: 8.1, packVAfter: 8.0, drivenMinutes: 3 },
-  { id: 'mh-b-timed-1', letter: 'B', kind: 'timedDistance', ranAt: '2026-04-25T14:10:00.000Z', ambientC: 17, packVBefore: 8.34, packVAfter: 7.95, drivenMinutes: 7, note: 'Third attempt straightest.' },
-  { id: 'mh-b-timed-2', letter: 'B', kind: 'timedDistance', ranAt: '2026-04-26T09:30:00.000Z', ambientC: 13, packVBefore: 8.37, packVAfter: 8.05, drivenMinutes: 9 },
+  { id: 'mh-a-timed-1', letter: 'A', kind: 'timedDistance', ranAt: '2026-04-11T13:40:00.000Z', ambientC: 14, packVBefore: 8.36, packVAfter: 8.02, drivenMinutes: 42, note: 'Motor only hand-warm afterwards.' },
+  { id: 'mh-a-timed-2', letter: 'A', kind: 'timedDistance', ranAt: '2026-04-12T09:55:00.000Z', ambientC: 11, packVBefore: 8.3, packVAfter: 7.98, drivenMinutes: 42, note: 'Grass damp.' },
+  { id: 'mh-a-launch-1', letter: 'A', kind: 'launch', ranAt: '2026-04-12T10:20:00.000Z', ambientC: 12, packVBefore: 8.1, packVAfter: 8.0, drivenMinutes: 6 },
+  { id: 'mh-b-timed-1', letter: 'B', kind: 'timedDistance', ranAt: '2026-04-25T14:10:00.000Z', ambientC: 17, packVBefore: 8.34, packVAfter: 7.95, drivenMinutes: 34, note: 'Third attempt straightest.' },
+  { id: 'mh-b-timed-2', letter: 'B', kind: 'timedDistance', ranAt: '2026-04-26T09:30:00.000Z', ambientC: 13, packVBefore: 8.37, packVAfter: 8.05, drivenMinutes: 32 },
   { id: 'mh-b-launch-1', letter: 'B', kind: 'launch', ranAt: '2026-04-26T09:50:00.000Z', ambientC: 13, packVBefore: 8.05, packVAfter: 7.96, drivenMinutes: 4 },
-  { id: 'mh-b-timed-3', letter: 'B', kind: 'timedDistance', ranAt: '2026-05-03T16:20:00.000Z', ambientC: 19, packVBefore: 8.33, packVAfter: 7.9, drivenMinutes: 12, note: 'Logger on board for the first time over the whole pack.' },
-  { id: 'mh-c-timed-1', letter: 'C', kind: 'timedDistance', ranAt: '2026-05-16T10:15:00.000Z', ambientC: 22, packVBefore: 8.36, packVAfter: 7.9, drivenMinutes: 8, note: 'Shell on, wet grass at the edges.' },
-  { id: 'mh-c-timed-2', letter: 'C', kind: 'timedDistance', ranAt: '2026-05-16T11:05:00.000Z', ambientC: 24, packVBefore: 8.34, packVAfter: 7.84, drivenMinutes: 9, note: 'Motor too hot to touch: 8 minutes was all.' },
+  { id: 'mh-b-timed-3', letter: 'B', kind: 'timedDistance', ranAt: '2026-05-03T16:20:00.000Z', ambientC: 19, packVBefore: 8.33, packVAfter: 7.9, drivenMinutes: 26, note: 'Logger on board for the first time over the whole pack.' },
+  { id: 'mh-c-timed-1', letter: 'C', kind: 'timedDistance', ranAt: '2026-05-16T10:15:00.000Z', ambientC: 22, packVBefore: 8.36, packVAfter: 7.9, drivenMinutes: 16, note: 'Shell on, wet grass at the edges.' },
+  { id: 'mh-c-timed-2', letter: 'C', kind: 'timedDistance', ranAt: '2026-05-16T11:05:00.000Z', ambientC: 24, packVBefore: 8.34, packVAfter: 7.84, drivenMinutes: 8, note: 'Motor too hot to touch: 8 minutes was all.' },
   { id: 'mh-c-launch-1', letter: 'C', kind: 'launch', ranAt: '2026-05-17T09:10:00.000Z', ambientC: 18, packVBefore: 8.2, packVAfter: 8.08, drivenMinutes: 3 },
   { id: 'mh-c-timed-3', letter: 'C', kind: 'timedDistance', ranAt: '2026-05-17T09:40:00.000Z', ambientC: 19, packVBefore: 8.08, packVAfter: 7.8, drivenMinutes: 6 },
   { id: 'mh-d-timed-1', letter: 'D', kind: 'timedDistance', ranAt: '2026-05-30T13:30:00.000Z', ambientC: 21, packVBefore: 8.36, packVAfter: 8.0, drivenMinutes: 10 },
@@ -171,6 +171,7 @@ export const MARSH_HARE_FAILURES: readonly (FailureSheet & { letter: 'A' | 'B' |
     occurredAt: '2026-04-12T10:05:00.000Z',
     fix: 'Face doubled to 12 mm.',
     fixRevisionId: 'marsh-hare-b',
+    ledger: { clues: ['afterLanding', 'onThrottle'], impactMps: 2.2, copyId: 'mh-print-6-mainGear-1', lostMinutes: 1260, verdict: { cause: 'faceTooNarrow', at: '2026-04-13T18:00:00.000Z' } },
   },
   {
     letter: 'A',
@@ -184,6 +185,7 @@ export const MARSH_HARE_FAILURES: readonly (FailureSheet & { letter: 'A' | 'B' |
     occurredAt: '2026-04-12T10:30:00.000Z',
     fix: 'Thread lock.',
     fixRevisionId: 'marsh-hare-b',
+    ledger: { clues: ['slowlyWorse', 'steeringTwitch'], lostMinutes: 15, verdict: { cause: 'fastenerBackedOff', at: '2026-04-12T10:45:00.000Z' } },
   },
   {
     letter: 'B',
@@ -197,6 +199,7 @@ export const MARSH_HARE_FAILURES: readonly (FailureSheet & { letter: 'A' | 'B' |
     occurredAt: '2026-05-03T16:35:00.000Z',
     fix: 'Turned on the bed so that the load runs along the layers, and thicker round the pin.',
     fixRevisionId: 'marsh-hare-c',
+    ledger: { clues: ['flatBreak', 'atHighSpeed'], copyId: 'mh-print-5-carrier-1', lostMinutes: 2880, outcomes: [{ check: 'linesAcrossLoad', result: 'yes', at: '2026-05-03T18:10:00.000Z' }], verdict: { cause: 'layersAcrossLoad', at: '2026-05-03T18:15:00.000Z' } },
   },
   {
     letter: 'B',
@@ -209,6 +212,7 @@ export const MARSH_HARE_FAILURES: readonly (FailureSheet & { letter: 'A' | 'B' |
     occurredAt: '2026-04-26T09:55:00.000Z',
     fix: 'A regulator of its own for the servo.',
     fixRevisionId: 'marsh-hare-c',
+    ledger: { clues: ['onSteering', 'lightsOut', 'onlyOnFloor'], changesSinceGood: ['servo'], lostMinutes: 40, verdict: { cause: 'sharedRailBrownOut', at: '2026-04-27T19:00:00.000Z' } },
   },
   {
     letter: 'B',
@@ -222,6 +226,7 @@ export const MARSH_HARE_FAILURES: readonly (FailureSheet & { letter: 'A' | 'B' |
     occurredAt: '2026-04-26T09:40:00.000Z',
     fix: 'Ball seat opened by 0.1 mm until the arm falls.',
     fixRevisionId: 'marsh-hare-c',
+    ledger: { clues: ['whenTightened', 'oneWheelOnly'], lostMinutes: 25, verdict: { cause: 'jointBindsWhenTightened', at: '2026-04-26T10:05:00.000Z' } },
   },
   {
     letter: 'C',
@@ -235,6 +240,7 @@ export const MARSH_HARE_FAILURES: readonly (FailureSheet & { letter: 'A' | 'B' |
     occurredAt: '2026-05-16T11:14:00.000Z',
     fix: 'Another motor constant, a heat sink, and a pinion with a flat in place of glue.',
     fixRevisionId: 'marsh-hare-d',
+    ledger: { clues: ['onlyWhenHot', 'motorHot', 'inGrass'], motorCaseC: 96, wet: true, changesSinceGood: ['motor'], lostMinutes: 1440, verdict: { cause: 'pinionBondSoftens', at: '2026-05-16T13:00:00.000Z' } },
   },
   {
     letter: 'C',
@@ -247,6 +253,7 @@ export const MARSH_HARE_FAILURES: readonly (FailureSheet & { letter: 'A' | 'B' |
     occurredAt: '2026-05-17T09:46:00.000Z',
     fix: 'Moved up under the deck, plugs greased.',
     fixRevisionId: 'marsh-hare-d',
+    ledger: { clues: ['waterSeen', 'recoversAfterRest', 'inGrass'], wet: true, lostMinutes: 75, verdict: { cause: 'waterInElectronics', at: '2026-05-17T12:00:00.000Z' } },
   },
   {
     letter: 'C',
@@ -255,11 +262,12 @@ export const MARSH_HARE_FAILURES: readonly (FailureSheet & { letter: 'A' | 'B' |
     partId: 'steeringArm',
     partName: 'Steering arm',
     runId: 'mh-c-launch-1',
-    hours: 4.2,
+    hours: 3.6,
     story: 'Bent at the kerb stone by the gate.',
     occurredAt: '2026-05-17T09:14:00.000Z',
     fix: 'Two millimetres thicker.',
     fixRevisionId: 'marsh-hare-d',
+    ledger: { clues: ['afterKerb'], impactMps: 1.6, copyId: 'mh-print-5-steeringArm-1', lostMinutes: 35, verdict: { cause: 'wallTooThin', at: '2026-05-17T19:30:00.000Z' } },
   },
   {
     letter: 'D',
@@ -267,8 +275,9 @@ export const MARSH_HARE_FAILURES: readonly (FailureSheet & { letter: 'A' | 'B' |
     mode: 'crack',
     partId: 'bumper',
     partName: 'Bumper',
-    hours: 1.1,
+    hours: 4.1,
     story: 'Cracked at the mounting holes in a drop from the bench.',
     occurredAt: '2026-05-31T10:00:00.000Z',
+    ledger: { clues: ['breakAtHole'], copyId: 'mh-print-6-bumper-1', lostMinutes: 20 },
   },
 ];

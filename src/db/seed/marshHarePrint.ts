@@ -76,6 +76,16 @@ const GIVEN_UP: readonly (readonly [copyId: string, at: string, why: string])[] 
   ['mh-print-6-bumper-1', '2026-05-30T11:00:00.000Z', 'cracked in a drop test'],
 ];
 
+/** The copies that were on the car in a revision: those of A, and what took the place of what broke. */
+export function copiesOnCar(letter: MarshHareLetter): string[] {
+  const since = (first: MarshHareLetter) => letter >= first;
+  const pair = (print: number, partId: string) => [1, 2].map((at) => `mh-print-${print}-${partId}-${at}`);
+  return [
+    'mh-print-3-plate-1', ...pair(4, 'armFront'), ...pair(4, 'armRear'), ...pair(since('C') ? 8 : 5, 'carrier'), ...pair(5, 'knuckle'), ...pair(since('D') ? 9 : 5, 'steeringArm'), ...pair(5, 'frontLink'),
+    ...pair(6, 'tower'), 'mh-print-6-brace-1', 'mh-print-6-bumper-1', 'mh-print-6-mount-1', since('B') ? 'mh-print-7-mainGear-1' : 'mh-print-6-mainGear-1',
+  ];
+}
+
 const [TRUE_FACTOR, TIME_SD, MASS_SD, FAILED_SHARE, PRINT_SEED] = [1.13, 0.04, 0.015, 0.2, 71];
 
 /** The log of prints; what they took is the estimate of their revision with a seeded error and a printer that is slower than it says. */

@@ -1,9 +1,13 @@
 'use client';
 
 import { usePathname, useRouter, useSearchParams } from 'next/navigation';
+import { isOpen } from '@/core/field/ledger';
 import { useBuild } from '../shell/BuildContext';
 import { FailureForm } from './FailureForm';
+import { SegmentChecks } from '../shell/SegmentChecks';
 import { FailureList } from './FailureList';
+import { Lives } from './Lives';
+import { Score } from './Score';
 import { NextRevision } from './NextRevision';
 import { RevisionLine } from './RevisionLine';
 
@@ -13,7 +17,7 @@ export function LearnPage() {
   const open = useSearchParams().get('open');
   const path = usePathname();
   const router = useRouter();
-  const openCount = failures.filter(({ fix }) => !fix).length;
+  const openCount = failures.filter(isOpen).length;
 
   const show = (what: 'failure' | 'next') => router.replace(`${path}?open=${what}`, { scroll: false });
   const done = () => router.replace(path, { scroll: false });
@@ -29,10 +33,13 @@ export function LearnPage() {
       </div>
       {open === 'failure' ? <FailureForm onDone={done} /> : null}
       {open === 'next' ? <NextRevision onDone={done} /> : null}
-      <div className="cap" style={{ marginTop: 10 }}>Revisions</div>
-      <RevisionLine />
       <div className="cap" style={{ marginTop: 14 }}>Failures</div>
       <FailureList />
+      <Score />
+      <Lives />
+      <div className="cap" style={{ marginTop: 18 }}>Revisions</div>
+      <RevisionLine />
+      <SegmentChecks segment="learn" />
     </main>
   );
 }

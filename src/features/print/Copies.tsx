@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { livesOfCopies } from '@/core/field/lives';
 import type { CopyRecord } from '@/core/print/log';
 import { formatText } from '@/core/units/formatQuantity';
 import { useReader } from '@/ui/reader';
@@ -9,7 +10,7 @@ import { sendCopy } from './prints';
 
 /** Every printed copy with its history: when it was made, what was done to it, whether it was given up. */
 export function Copies() {
-  const { copies, revisions, keepCopy } = useBuild();
+  const { copies, revisions, runs, keepCopy } = useBuild();
   const { reader } = useReader();
   const [chosen, choose] = useState<string>();
   const [said, setSaid] = useState('');
@@ -17,6 +18,7 @@ export function Copies() {
   if (copies.length === 0) return null;
   const good = copies.filter(({ retiredAt }) => retiredAt === undefined).length;
   const numbers = numbersOf(copies);
+  const lives = livesOfCopies(copies, runs);
   const save = async (copy: CopyRecord) => {
     setProblem(undefined);
     try {
@@ -32,13 +34,14 @@ export function Copies() {
       <summary>{copies.length} printed {copies.length === 1 ? 'copy' : 'copies'}, {good} of them good: each with its history</summary>
       {problem ? <p className="note bad" role="alert">{problem}</p> : null}
       <div className="gridbox"><table className="grid tight" data-testid="copies">
-        <thead><tr><th>Copy</th><th>Made</th><th>Of</th><th className="num">Mass</th><th>History</th><th /></tr></thead>
+        <thead><tr><th>Copy</th><th>Made</th><th>Of</th><th className="num">Mass</th><th className="num">Driven</th><th>History</th><th /></tr></thead>
         <tbody>{[...copies].sort((a, b) => a.partName.localeCompare(b.partName) || (a.madeAt < b.madeAt ? -1 : 1)).map((copy) => (
           <tr key={copy.id} style={{ opacity: copy.retiredAt ? 0.65 : 1 }}>
             <td><b>{copy.partName}</b> no. {numbers.get(copy.id)}{copy.how === 'draft' ? ', draft' : ''}</td>
             <td><When at={copy.madeAt} /> <span className="quiet">{revisions.find(({ id }) => id === copy.revisionId)?.letter}</span></td>
             <td>{copy.material ?? ''}</td>
             <td className="num">{copy.massG === undefined ? '' : formatText(copy.massG, 'massG', reader)}</td>
+            <td className="num">{(lives.get(copy.id)?.hours ?? 0) > 0 ? formatText(lives.get(copy.id)!.hours, 'hours', reader, 2) : ''}</td>
             <td className="quiet">{[...(copy.repairs ?? []).map(({ what }) => what), ...(copy.retiredAt ? [`given up: ${copy.retiredWhy ?? 'no reason given'}`] : [])].join('; ')}</td>
             <td style={{ whiteSpace: 'nowrap' }}>{copy.retiredAt ? <button type="button" className="link" onClick={() => { const { retiredAt: _, retiredWhy: __, ...back } = copy; void save(back); }}>take it back</button> : <button type="button" className="link" aria-label={`What happened to ${copy.partName} no. ${numbers.get(copy.id)}`} onClick={() => choose(chosen === copy.id ? undefined : copy.id)}>note</button>}</td>
           </tr>

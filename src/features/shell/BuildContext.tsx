@@ -80,7 +80,7 @@ export function BuildProvider({ whole, revisionId, library: stocked, thresholds,
   const { document } = state;
   const surface = document.brief.surfaces.find(({ id }) => id === surfaceId) ?? document.brief.surfaces[0];
   const ofDocument = useChecks(document, surface, thresholds);
-  const checks = useMemo(() => [...ofDocument, ...checksOnRecord({ document, revisionId, runs, failures, prints, copies })], [ofDocument, document, revisionId, runs, failures, prints, copies]);
+  const checks = useMemo(() => [...ofDocument, ...checksOnRecord({ document, revisionId, revisions: whole.revisions, runs, failures, prints, copies })], [ofDocument, document, revisionId, whole.revisions, runs, failures, prints, copies]);
   useLastSave(session);
   useFreshDocument(session, revision.id);
 

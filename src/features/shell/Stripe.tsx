@@ -3,7 +3,7 @@
 import Link from 'next/link';
 import { usePathname } from 'next/navigation';
 import { useEffect, useRef } from 'react';
-import { SEGMENTS, type Segment } from '@/core/checks/check';
+import { SEGMENTS } from '@/core/checks/check';
 import { type SegmentState, stripeOf } from '@/core/checks/stripe';
 import { formatQuantity, type Reader } from '@/core/units/formatQuantity';
 import { useReader } from '@/ui/reader';
@@ -13,20 +13,17 @@ import { SEGMENT_NAMES, segmentPath } from './segments';
 
 /** The nine segments of the job: navigation and instrument panel at once. */
 export function Stripe() {
-  const { build, revision, revisions, checks, failures } = useBuild();
+  const { build, revision, checks } = useBuild();
   const { reader } = useReader();
   const present = usePathname().split('/').at(-1);
   const strip = useRef<HTMLElement>(null);
   useEffect(() => {
     strip.current?.querySelector('[aria-current]')?.scrollIntoView({ block: 'nearest', inline: 'center' });
   }, [present]);
-  const counts: Partial<Record<Segment, string>> = {
-    learn: failures.length > 0 || revisions.length > 1 ? `${plural(failures.filter(({ fixRevisionId }) => !fixRevisionId).length, 'open failure')}` : undefined,
-  };
   return (
     <nav className="stripe" aria-label="Segments" ref={strip}>
       {stripeOf(checks).map((state, index) => {
-        const words = counts[state.segment] ?? wordsOf(state, reader);
+        const words = wordsOf(state, reader);
         return (
           <Link key={state.segment} href={segmentPath(build.id, revision.letter, state.segment)} prefetch={false} aria-current={present === state.segment ? 'page' : undefined} title={`${SEGMENT_NAMES[state.segment]} (${index + 1}): ${words}${state.check || state.needs.length === 0 ? '' : `, needs ${state.needs.join(', ')}`}`} data-state={state.state}>
             <span className="t"><StateMark state={state.state} />{SEGMENT_NAMES[SEGMENTS[index]!]}</span>
@@ -40,8 +37,6 @@ export function Stripe() {
 
 /** Letters that a segment has room for, without the unit. */
 const LONGEST = 22;
-
-const plural = (count: number, word: string) => `${count} ${word}${count === 1 ? '' : 's'}`;
 
 function wordsOf({ state, check, needs }: SegmentState, reader: Reader): string {
   if (!check) return 'not worked out yet';
