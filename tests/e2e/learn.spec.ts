@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
 import { expect, field, freshName, readyBuild, test, toSegment } from './page';
 
@@ -41,4 +42,9 @@ test('the ledger of the demo car says what fails most, whether fixes held, and w
   await expect(page.getByRole('article', { name: /Main gear/ })).toContainText(/held 2.6\d h with no failure: at 90 % confidence/);
   await expect(page.getByTestId('score')).toContainText(/Of 8 failures with a verdict, \d had their cause first/);
   await expect(page.getByRole('navigation', { name: 'Segments' }).getByRole('link', { name: /^Learn/ })).toHaveAttribute('data-state', 'tight');
+  const download = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Change log as Markdown' }).click();
+  const text = readFileSync((await (await download).path())!, 'utf8');
+  expect(text).toContain('### What broke in B');
+  expect(text).toContain('Cause: the load pulls the layers apart');
 });

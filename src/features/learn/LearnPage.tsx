@@ -1,8 +1,11 @@
 'use client';
 
 import { usePathname, useRouter, useSearchParams } from 'next/navigation';
+import { changeLog } from '@/core/field/changeLog';
 import { isOpen } from '@/core/field/ledger';
+import { useReader } from '@/ui/reader';
 import { useBuild } from '../shell/BuildContext';
+import { handOver } from '../shell/handOver';
 import { FailureForm } from './FailureForm';
 import { SegmentChecks } from '../shell/SegmentChecks';
 import { FailureList } from './FailureList';
@@ -13,13 +16,15 @@ import { RevisionLine } from './RevisionLine';
 
 /** What broke, what changed from revision to revision, and the next one. */
 export function LearnPage() {
-  const { failures, revisions, revision } = useBuild();
+  const { build, failures, revisions, revision, runs } = useBuild();
+  const { reader } = useReader();
   const open = useSearchParams().get('open');
   const path = usePathname();
   const router = useRouter();
   const openCount = failures.filter(isOpen).length;
 
   const show = (what: 'failure' | 'next') => router.replace(`${path}?open=${what}`, { scroll: false });
+  const log = () => handOver(`${build.name}-changes.md`.toLowerCase().replace(/[^a-z0-9.]+/g, '-'), 'text/markdown', changeLog({ build, revisions: [...revisions], runs: [...runs], failures: [...failures] }, reader));
   const done = () => router.replace(path, { scroll: false });
 
   return (
@@ -37,7 +42,7 @@ export function LearnPage() {
       <FailureList />
       <Score />
       <Lives />
-      <div className="cap" style={{ marginTop: 18 }}>Revisions</div>
+      <div className="cap" style={{ marginTop: 18 }}><span>Revisions</span><button type="button" className="link" onClick={log}>Change log as Markdown</button></div>
       <RevisionLine />
       <SegmentChecks segment="learn" />
     </main>

@@ -4,6 +4,7 @@ import Link from 'next/link';
 import { useMemo } from 'react';
 import { describeChanges } from '@/core/build/describe';
 import type { BuildDocument } from '@/core/build/document';
+import { thingsChanged } from '@/core/field/changeLog';
 import { driveRun } from '@/core/drive/run';
 import { runInputOf } from '@/core/drive/runOfBuild';
 import { measuredSpeedOf } from '@/core/field/measured';
@@ -43,6 +44,7 @@ function RevisionCard({ revision, document, parent, parentDocument }: RevisionCa
   const { build, runs, failures } = useBuild();
   const { reader } = useReader();
   const changes = useMemo(() => (parentDocument ? describeChanges(parentDocument, document, reader) : []), [parentDocument, document, reader]);
+  const things = thingsChanged(changes).length;
   const predicted = useMemo(() => topSpeedOf(document), [document]);
   const before = useMemo(() => (parentDocument ? topSpeedOf(parentDocument) : undefined), [parentDocument]);
   const speed = (value: number) => formatText(value, 'speedMps', reader);
@@ -64,6 +66,7 @@ function RevisionCard({ revision, document, parent, parentDocument }: RevisionCa
           {changes.length === 0 ? <li>Nothing changed yet.</li> : null}
         </ul>
       ) : null}
+      {things > 1 ? <p className="quiet" style={{ fontSize: 13, marginTop: 4 }}>{things} things changed at once: what was measured belongs to all of them together.</p> : null}
     </article>
   );
 }

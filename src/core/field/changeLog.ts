@@ -1,0 +1,53 @@
+import { describeChanges, type DescribedChange } from '../build/describe';
+import { formatText, formatWithError, type Reader } from '../units/formatQuantity';
+import { TABLES } from './diagnosis/tables';
+import { failureModeName } from './failureModes';
+import { fixHeld } from './lives';
+import { measuredSpeedOf } from './measured';
+import type { FailureRecord, RevisionRecord, WholeBuild } from './records';
+
+/** Segments whose changes act on their own: a part's mesh comes with its shape, a list with its part. */
+const QUIET: ReadonlySet<string> = new Set(['print']);
+
+/** Things of a build that were changed, one for each motor, stage, part or plain figure; what was said of money and printing left out. */
+export function thingsChanged(changes: readonly Pick<DescribedChange, 'path'>[]): string[] {
+  return [...new Set(changes.filter(({ path }) => !QUIET.has(path[0] ?? '') && !(path[0] === 'brief' && ['budget', 'currency', 'calibration'].includes(path[1] ?? ''))).map(({ path }) => path.slice(0, path[1] === 'items' || path[1] === 'stages' || path[1] === 'loads' || path[1] === 'rails' || path[1] === 'shafts' || path[1] === 'surfaces' ? 3 : 2).join('.')))];
+}
+
+/** A text that Markdown takes as it is written. */
+const plainText = (text: string) => text.replace(/[\\`*_[\]<>#|]/g, (sign) => `\\${sign}`).replace(/\s+/g, ' ').trim();
+
+/** The story of a build as Markdown: each revision with its why, what changed, what was measured, what broke and whether its fixes held. */
+export function changeLog({ build, revisions, runs, failures }: Pick<WholeBuild, 'build' | 'revisions' | 'runs' | 'failures'>, reader: Reader): string {
+  const parts = revisions.map((revision) => {
+    const parent = revisions.find(({ id }) => id === revision.parentId);
+    const changes = parent ? describeChanges(parent.document, revision.document, reader) : [];
+    const things = thingsChanged(changes).length;
+    const measured = measuredSpeedOf(runs.filter(({ revisionId }) => revisionId === revision.id), 'timedDistance');
+    const own = failures.filter(({ revisionId }) => revisionId === revision.id);
+    return [
+      `## ${revision.letter}, ${revision.createdAt.slice(0, 10)}${parent ? `, on ${parent.letter}` : ''}`,
+      ...(revision.why ? [`Why: ${plainText(revision.why)}`] : []),
+      ...(revision.expected ? [`Should: ${plainText(revision.expected)}`] : []),
+      ...(measured ? [`Measured: ${formatWithError(measured.speedMps, measured.errorMps, 'speedMps', reader)} over ${measured.runs} timed ${measured.runs === 1 ? 'run' : 'runs'}.`] : []),
+      ...(changes.length > 0 ? [changes.map(({ label, before, after }) => `- ${plainText(label)}: ${plainText(before)} → ${plainText(after)}`).join('\n')] : []),
+      ...(things > 1 && measured ? [`${things} things changed at once, so what was measured belongs to all of them together.`] : []),
+      ...(own.length > 0 ? [`### What broke in ${revision.letter}\n\n${own.map((failure) => failureLine(failure, revisions, { revisions, runs, failures }, reader)).join('\n')}`] : []),
+    ].join('\n\n');
+  });
+  return `# ${plainText(build.name)}: what changed and what came of it\n\n${parts.join('\n\n')}\n`;
+}
+
+function failureLine(failure: FailureRecord, revisions: readonly RevisionRecord[], whole: Pick<WholeBuild, 'revisions' | 'runs' | 'failures'>, reader: Reader): string {
+  const { partName, mode, hours, story, fix, fixRevisionId, ledger } = failure;
+  const carrier = fixRevisionId === undefined ? undefined : revisions.find(({ id }) => id === fixRevisionId);
+  const cause = ledger?.verdict ? (TABLES.causes.find(({ id }) => id === ledger.verdict!.cause)?.means ?? ledger.verdict.words ?? ledger.verdict.cause) : undefined;
+  const held = fixHeld(failure, whole.revisions, whole.runs, whole.failures);
+  return [
+    `- ${plainText(partName)}: ${failureModeName(mode).toLowerCase()}${hours === undefined ? '' : ` after ${formatText(hours, 'hours', reader)}`}.`,
+    story ? plainText(story) : '',
+    cause ? `Cause: ${plainText(cause)}.` : 'Not explained yet.',
+    fix ? `Fix${carrier ? ` in ${carrier.letter}` : fixRevisionId ? ' in a revision that was deleted' : ''}: ${plainText(fix)}` : '',
+    held ? `It ${held.again > 0 ? 'did not hold' : 'stands so far'}: ${held.words}.` : '',
+  ].filter(Boolean).join(' ');
+}
