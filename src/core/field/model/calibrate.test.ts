@@ -5,6 +5,7 @@ import { car as base, surface } from '../../fixtures/car';
 import { normalFrom } from '../../numeric/random';
 import { nominalRun, predictRun } from '../predictRun';
 import type { RunRecord, TimedConditions, TimedKind } from '../records';
+import { acceptCalibration } from './accept';
 import { predictionBand } from './band';
 import { calibrateRuns } from './calibrate';
 import { covarianceOf } from './covariance';
@@ -58,6 +59,20 @@ describe('a calibration on measured runs', () => {
     expect(found.figures.map(({ knob }) => knob)).not.toContain('grip');
     expect(found.ask?.words).toBeDefined();
     expect(calibrateRuns(slow.slice(0, 1)).notes[0]).toMatch(/^One timed run/);
+  });
+
+  it('goes into the build as edits that say where they come from, and predicts the runs it was made on', () => {
+    const runs = runsOf({ grip: 0.9, efficiency: 0.95 }, VARIED, 0.005, 4);
+    const found = calibrateRuns(runs);
+    const after = applyPatch(car, acceptCalibration(car, [grass.id], found, 'C', '2026-05-20T10:00:00.000Z'));
+    const grip = found.figures.find(({ knob }) => knob === 'grip')!;
+    expect(after.brief.surfaces[0]!.mu).toBeCloseTo(grass.mu * grip.factor, 3);
+    expect(after.brief.surfaces[0]!.muError).toBeCloseTo(grass.mu * grip.error, 3);
+    expect(after.brief.calibration).toMatchObject({ letter: 'C', runs: 8, at: '2026-05-20T10:00:00.000Z' });
+    for (const { id, measuredS } of found.runs) {
+      const { kind, conditions: given } = runs.find((run) => run.id === id)!;
+      expect(nominalRun(after, kind, given as TimedConditions)!.timeS / measuredS).toBeCloseTo(1, 1);
+    }
   });
 
   it('predicts better what it did not see', () => {
