@@ -44,7 +44,7 @@ export function TrackPicture({ tracks, width: wide = 620 }: { tracks: readonly S
           <g key={id}>
             {Array.from({ length: STEPS }, (_, step) => <path key={step} d={stretches(seen, step, top, x, y)} fill="none" stroke={shade((step + 0.5) / STEPS)} strokeWidth={1.4 + (2.6 * step) / STEPS} strokeLinecap="round" strokeDasharray={which === 0 ? undefined : `${6 + 3 * which} 4`} />)}
             <circle cx={x(seen.eastM[0]!)} cy={y(seen.northM[0]!)} r="4" fill="var(--sheet)" stroke="var(--ink)" strokeWidth="1.5" />
-            {tracks.length > 1 ? <text className="strong" x={x(seen.eastM[Math.floor((seen.eastM.length * (2 + which)) / 7)]!)} y={y(seen.northM[Math.floor((seen.northM.length * (2 + which)) / 7)]!) + 18 + 14 * which}>{label}</text> : null}
+            {tracks.length > 1 ? <text className="strong" x={x(seen.eastM[Math.floor((seen.eastM.length * (2 + which)) / 7)]!)} y={y(seen.northM[Math.floor((seen.northM.length * (2 + which)) / 7)]!) + (which % 2 === 0 ? 18 : -9)}>{label}</text> : null}
           </g>
         ))}
         <line x1={PAD} x2={PAD + barM * k} y1={height - 10} y2={height - 10} stroke="var(--ink)" strokeWidth="2" /><text x={PAD + barM * k + 6} y={height - 6}>{formatText(barM, 'distanceM', reader)}</text>
