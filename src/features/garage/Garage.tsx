@@ -13,6 +13,7 @@ import { KeyList } from '../shell/KeyList';
 import { type Jump, Palette } from '../shell/Palette';
 import { Preferences } from '../shell/Preferences';
 import { useKeys } from '../shell/useKeys';
+import { sendNow, useWaiting } from '../shell/waiting';
 import { ImportBuild } from './ImportBuild';
 import { NewBuild } from './NewBuild';
 
@@ -39,12 +40,20 @@ export function Garage({ cars }: { cars: readonly GarageCar[] }) {
       <main className="garage">
         <h1 className="answer">{cars.length === 0 ? 'Start with a name. The rest follows from what the car is for.' : `${cars.length} car${cars.length === 1 ? '' : 's'} in the garage.`}</h1>
         <div className="row" style={{ marginTop: 10, justifyContent: 'space-between' }}><NewBuild /><ImportBuild /></div>
+        <StillHere />
         <div className="cars">{cars.map((car) => <Car key={car.id} car={car} />)}</div>
       </main>
       {over === 'jump' ? <Palette jumps={jumps} onClose={() => setOver(undefined)} /> : null}
       {over === 'keys' ? <KeyList onClose={() => setOver(undefined)} /> : null}
     </>
   );
+}
+
+/** What was entered on this device and is not sent yet, of whichever build. */
+function StillHere() {
+  const waiting = useWaiting();
+  if (waiting.length === 0) return null;
+  return <p className="note" role="status">{waiting.length === 1 ? 'One entry waits' : `${waiting.length} entries wait`} on this device to be sent. <button type="button" className="btn" onClick={() => void sendNow()}>Send now</button></p>;
 }
 
 function Car({ car }: { car: GarageCar }) {
