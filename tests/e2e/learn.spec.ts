@@ -27,6 +27,7 @@ test('a failure is run to its cause by clues and checks, closed, and opened agai
   await expect(failure.getByTestId('next-check')).not.toContainText('do the layer lines run square');
   await suspects.first().getByRole('button', { name: /^Verdict/ }).click();
   await expect(failure).toContainText('explained');
+  await expect(failure.getByRole('status')).toHaveText('saved');
   await page.reload();
   await failure.getByRole('button', { name: 'why it failed' }).click();
   await expect(failure).toContainText('Verdict: printed too cold');

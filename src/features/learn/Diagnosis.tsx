@@ -1,6 +1,6 @@
 'use client';
 
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import { failureDiagnose, type Outcome, OUTCOMES, type Suspect } from '@/core/field/diagnosis/diagnose';
 import { TABLES } from '@/core/field/diagnosis/tables';
 import type { FailureLedger } from '@/core/field/failureLedger';
@@ -21,6 +21,8 @@ export function Diagnosis({ failure }: { failure: FailureRecord }) {
   const { revisions, runs, copies, thresholds, keepFailure } = useBuild();
   const { reader } = useReader();
   const [problem, setProblem] = useState<string>();
+  const [saving, setSaving] = useState(0);
+  const last = useRef<Promise<unknown>>(Promise.resolve());
   const revision = revisions.find(({ id }) => id === failure.revisionId);
   const run = runs.find(({ id }) => id === failure.runId);
   const { ledger = {} } = failure;
@@ -34,11 +36,18 @@ export function Diagnosis({ failure }: { failure: FailureRecord }) {
     setProblem(undefined);
     const { revisionId: _, ...sheet } = next;
     keepFailure(next);
+    setSaving((open) => open + 1);
+    // one after the other, so that an older answer never takes the place of a newer one; sent to its end even if the page is left
+    const before = last.current;
+    const sent = before.then(() => callApi<FailureRecord>('PUT', `/api/failures/${failure.id}`, sheet, { keepalive: true }));
+    last.current = sent.catch(() => undefined);
     try {
-      keepFailure(await callApi<FailureRecord>('PUT', `/api/failures/${failure.id}`, sheet));
+      await sent;
     } catch (error) {
       keepFailure(failure);
       setProblem(`Not saved: ${sentenceOf(error)}`);
+    } finally {
+      setSaving((open) => open - 1);
     }
   };
   const change = (more: Partial<FailureLedger>) => void save({ ...failure, ledger: Object.fromEntries(Object.entries({ ...ledger, ...more }).filter(([, value]) => value !== undefined)) });
@@ -48,6 +57,7 @@ export function Diagnosis({ failure }: { failure: FailureRecord }) {
   const { verdict } = ledger;
   return (
     <div className="diagnosis" data-testid="diagnosis">
+      <span className="quiet" role="status" style={{ float: 'right', fontSize: 12 }}>{saving > 0 ? 'saving' : 'saved'}</span>
       {problem ? <p className="note bad" role="alert">{problem}</p> : null}
       {(ledger.rounds ?? []).map((round, at) => <p key={at} className="quiet">Looked at before: {round.verdict ? (TABLES.causes.find(({ id }) => id === round.verdict!.cause)?.means ?? round.verdict.words ?? round.verdict.cause) : 'without a verdict'}{round.verdict ? <>, <When at={round.verdict.at} /></> : null}.</p>)}
       {verdict ? (
