@@ -6,7 +6,7 @@ const config: NextConfig = {
   typescript: { ignoreBuildErrors: true },
   devIndicators: false,
   distDir: process.env.NEXT_DIST_DIR ?? '.next',
-  serverExternalPackages: ['pg', 'joi'],
+  serverExternalPackages: ['pg', 'joi', 'pdfmake'],
 };
 
 export default config;

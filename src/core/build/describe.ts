@@ -15,6 +15,7 @@ export interface DescribedChange {
 
 const NOTHING = 'none';
 
+const CORNER_WORDS = { wishbones: 'upper and lower wishbones', hingePins: 'arm on hinge pins' };
 const LINK_WORDS = { fixed: 'printed to length', threaded: 'threaded' };
 
 /** What a page calls a word of the document. */
@@ -27,6 +28,8 @@ const WORDS: Readonly<Record<string, Readonly<Record<string, string>>>> = {
   'drive.motorAxis': { x: 'along the car', y: 'across the car' },
   'drive.motorsAt': { car: 'the whole car', axle: 'each driven axle', wheel: 'each driven wheel' },
   'drive.mounting': { chassis: 'on the chassis', wheel: 'in the wheels' },
+  'suspension.front.corner': CORNER_WORDS,
+  'suspension.rear.corner': CORNER_WORDS,
   'suspension.front.links': LINK_WORDS,
   'suspension.rear.links': LINK_WORDS,
   'drive.steering': { steered: 'steered wheels', skid: 'driving the sides apart' },
@@ -92,5 +95,5 @@ export function describeValue(path: Path, value: unknown, reader: Reader): strin
   const item = value as { name?: string; kind?: string; pinionTeeth?: number; wheelTeeth?: number };
   if (item.name !== undefined) return item.name;
   if (item.pinionTeeth !== undefined) return `${item.kind} ${item.pinionTeeth} to ${item.wheelTeeth ?? '?'}`;
-  return item.kind ?? 'set';
+  return item.kind === undefined ? 'set' : (WORDS[path.join('.')]?.[item.kind] ?? item.kind);
 }

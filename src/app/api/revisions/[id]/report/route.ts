@@ -1,0 +1,44 @@
+import Joi from 'joi';
+import { USUAL_CURRENCY } from '@/core/build/brief';
+import { checksOnRecord } from '@/core/checks/record';
+import { overlookBuild } from '@/core/checks/evaluate';
+import type { Photo } from '@/core/field/report';
+import { calibrationOfBuild } from '@/core/print/log';
+import { buildSheet } from '@/core/report/buildSheet';
+import { type Report, REPORT_KINDS, type ReportKind } from '@/core/report/definition';
+import { reportAsPaper } from '@/core/report/paper';
+import { testReport } from '@/core/report/testReport';
+import { parse } from '@/core/schema/parse';
+import { wholeBuild } from '@/db/queries/builds';
+import { fileContent } from '@/db/queries/files';
+import { finishedPrints } from '@/db/queries/prints';
+import { revisionById } from '@/db/queries/revisions';
+import { settingsOf } from '@/db/queries/workshops';
+import { readerOfRequest } from '../../../../readerOfRequest';
+import { door } from '../../../door';
+import { printPdf } from '../../../printPdf';
+
+const querySchema = Joi.object<{ kind: ReportKind }>({ kind: Joi.valid(...REPORT_KINDS).required() }).required();
+
+export const GET = door(async ({ request, db, workshopId, id }) => {
+  const { kind } = parse(querySchema, Object.fromEntries(new URL(request.url).searchParams));
+  const { buildId } = await revisionById(db, workshopId, id);
+  const [whole, { thresholds = {} }, finished] = await Promise.all([wholeBuild(db, workshopId, buildId), settingsOf(db, workshopId), finishedPrints(db, workshopId)]);
+  const revision = whole.revisions.find((one) => one.id === id)!;
+  const { document } = revision;
+  const { reader: plain } = await readerOfRequest();
+  const reader = { ...plain, currency: document.brief.currency ?? USUAL_CURRENCY };
+  const checks = [...overlookBuild(document, thresholds), ...checksOnRecord({ ...whole, document, revisionId: id })];
+  const calibration = calibrationOfBuild(document, whole.prints, finished)?.calibration;
+  const report = kind === 'build' ? buildSheet({ ...whole, revision, document, checks, ...(calibration === undefined ? {} : { calibration }) }, reader) : testReport({ ...whole, revision, checks }, reader);
+  const pdf = await printPdf(reportAsPaper(report, await imagesOf(report, (hash) => fileContent(db, workshopId, hash)), reader.units === 'imperial' ? 'LETTER' : 'A4'));
+  const name = `${whole.build.name}-${revision.letter}-${kind === 'build' ? 'build-sheet' : 'test-report'}.pdf`.toLowerCase().replace(/[^a-z0-9.]+/g, '-');
+  return new Response(new Uint8Array(pdf), { headers: { 'content-type': 'application/pdf', 'content-disposition': `attachment; filename="${name}"`, 'cache-control': 'no-store' } });
+});
+
+/** The photographs of a report as a PDF takes them; one that the workshop does not hold is left out. */
+async function imagesOf({ blocks }: Report, read: (hash: string) => Promise<{ type: string; content: Buffer }>): Promise<Record<string, string>> {
+  const photos: Photo[] = blocks.flatMap((block) => (block.kind === 'photos' ? block.photos : []));
+  const found = await Promise.all([...new Set(photos.map(({ hash }) => hash))].map((hash) => read(hash).then(({ type, content }) => (type === 'image/jpeg' ? ([hash, `data:image/jpeg;base64,${content.toString('base64')}`] as const) : undefined)).catch(() => undefined)));
+  return Object.fromEntries(found.filter((one) => one !== undefined));
+}

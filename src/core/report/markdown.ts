@@ -1,0 +1,39 @@
+import type { Photo } from '../field/report';
+import type { Block, Picture, Report } from './definition';
+
+export interface MarkdownReport {
+  text: string;
+  /** Drawings and photographs beside it, by the name that the text calls them. */
+  pictures: { path: string; svg: string }[];
+  photos: { path: string; hash: string }[];
+}
+
+/** A text that Markdown takes as it is written. */
+const plainText = (text: string) => text.replace(/[\\`*_[\]<>#|]/g, (sign) => `\\${sign}`).replace(/\s+/g, ' ').trim();
+const picturePath = ({ name }: Picture) => `pictures/${name}.svg`;
+const photoPath = ({ hash }: Photo) => `pictures/photo-${hash.slice(0, 12)}.jpg`;
+
+/** A report as Markdown, with its pictures as files of their own. */
+export function reportAsMarkdown({ title, subtitle, blocks }: Report): MarkdownReport {
+  const pictures = blocks.flatMap((block) => (block.kind === 'picture' ? [{ path: picturePath(block.picture), svg: block.picture.svg }] : []));
+  const photos = blocks.flatMap((block) => (block.kind === 'photos' ? block.photos.map((photo) => ({ path: photoPath(photo), hash: photo.hash })) : []));
+  return { text: `${[`# ${plainText(title)}`, plainText(subtitle), ...blocks.map(blockText)].join('\n\n')}\n`, pictures, photos: [...new Map(photos.map((photo) => [photo.path, photo])).values()] };
+}
+
+function blockText(block: Block): string {
+  switch (block.kind) {
+    case 'heading': return `${'#'.repeat(block.level + 1)} ${plainText(block.text)}`;
+    case 'text': return plainText(block.text);
+    case 'list': return block.items.map((item) => `- ${plainText(item)}`).join('\n');
+    case 'facts': return table(['', ''], block.rows, []);
+    case 'table': return table(block.head, block.rows, block.numbers ?? []);
+    case 'caution': return `> **Caution.** ${plainText(block.text)}`;
+    case 'picture': return `![${plainText(block.picture.caption)}](${picturePath(block.picture)})\n\n*${plainText(block.picture.caption)}*`;
+    case 'photos': return block.photos.map((photo) => `![${plainText(photo.caption ?? 'Photograph')}](${photoPath(photo)})${photo.caption ? `\n\n*${plainText(photo.caption)}*` : ''}`).join('\n\n');
+  }
+}
+
+function table(head: readonly string[], rows: readonly (readonly string[])[], numbers: readonly number[]): string {
+  const line = (cells: readonly string[]) => `| ${cells.map(plainText).join(' | ')} |`;
+  return [line(head), `|${head.map((_, column) => (numbers.includes(column) ? ' ---: ' : ' --- ')).join('|')}|`, ...rows.map(line)].join('\n');
+}
