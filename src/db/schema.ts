@@ -41,6 +41,8 @@ export const revisions = pgTable('revisions', {
   parentId: text('parent_id'),
   why: text('why'),
   expected: text('expected'),
+  learned: text('learned'),
+  closedAt: text('closed_at'),
   document: jsonb('document').$type<BuildDocument>().notNull(),
   version: integer('version').notNull().default(1),
   createdAt: text('created_at').notNull(),

@@ -1,7 +1,12 @@
 import { expose } from 'comlink';
 import type { BuildDocument } from '@/core/build/document';
 import type { Thresholds } from '@/core/checks/check';
+import { type Effects, effectsBetween } from '@/core/checks/effects';
 import { overlookBuild } from '@/core/checks/evaluate';
+import type { NextList } from '@/core/checks/steps/definition';
+import { nextChanges } from '@/core/checks/steps/nextChanges';
+import type { BuildOnRecord } from '@/core/checks/record';
+import type { Reader } from '@/core/units/formatQuantity';
 import type { FailureRecord, RevisionRecord, RunRecord } from '@/core/field/records';
 import { type DiagnosisScore, scoreOf } from '@/core/field/diagnosis/score';
 import { diagnosisMargins } from '@/core/field/diagnosis/margins';
@@ -23,6 +28,12 @@ const api = {
 
   /** How often a verdict had been among the first suspects. */
   score: (failures: FailureRecord[], revisions: RevisionRecord[], runs: RunRecord[], thresholds: Thresholds): DiagnosisScore | Refusal => told(() => scoreOf(failures, revisions, runs, (id) => marginsFor(revisions.find((one) => one.id === id)!.document, thresholds))),
+
+  /** What each change between two builds does, and all of them together. */
+  effects: (before: BuildDocument, after: BuildDocument, thresholds: Thresholds, reader: Reader): Effects | Refusal => told(() => effectsBetween(before, after, thresholds, reader)),
+
+  /** What to do next, the most worth an hour first. */
+  next: (record: BuildOnRecord, thresholds: Thresholds, calibration: number): NextList | Refusal => told(() => nextChanges(record, thresholds, calibration)),
 };
 
 export type LearnWorker = typeof api;

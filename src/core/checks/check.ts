@@ -33,6 +33,8 @@ export interface Proposal {
 export interface Remedy {
   readonly text: string;
   readonly patch: Patch;
+  /** 1 an adjustment, 2 an exchange, 3 a rebuild. */
+  readonly cost: Proposal['cost'];
   /** Size of its effect in words. */
   readonly effect: string;
   /** The check's value and state with the remedy in place. */

@@ -142,7 +142,7 @@ describe('the engine', () => {
   it('tells the garage what to do next', () => {
     const revision = { id: 'r', buildId: 'b', letter: 'A', document: car, version: 1, createdAt: '2026-01-01T00:00:00.000Z' };
     const whole = { build: { id: 'b', name: 'B', createdAt: '' }, revisions: [revision], runs: [], failures: [], prints: [], copies: [] };
-    expect(garageCar(whole, {}).next).toBe('Time a run and see whether the prediction holds.');
+    expect(garageCar(whole, {}).next).toBe('Drive the timed distance that is owed.');
     expect(garageCar({ ...whole, revisions: [{ ...revision, document: emptyDocument() }] }, {}).next).toContain('Give it');
     expect(garageCar({ ...whole, revisions: [{ ...revision, document: change(['power', 'battery', 'cells'], 3) }] }, {}).next).toBe('Charged pack is over: 2 cells instead of 3.');
   });

@@ -62,15 +62,21 @@ export function overlookBuild(document: BuildDocument, thresholds: Thresholds = 
   return found.map((worst) => (worst === urgent ? remedied(worst, thresholds) : worst.check));
 }
 
+/** The same without any remedy. */
+export const weighBuild = (document: BuildDocument, thresholds: Thresholds = {}): Check[] => worstOf(document, thresholds).map(({ check }) => check);
+
+/** The same without those that take long. */
+export const lightOf = (document: BuildDocument, thresholds: Thresholds = {}): Check[] => worstOf(document, thresholds, definitionsOf(document).filter(({ heavy }) => !heavy)).map(({ check }) => check);
+
 interface Worst {
   definition: CheckDefinition;
   subject: Subject;
   check: Check;
 }
 
-function worstOf(document: BuildDocument, thresholds: Thresholds): Worst[] {
+function worstOf(document: BuildDocument, thresholds: Thresholds, definitions = definitionsOf(document)): Worst[] {
   const subjects = subjectsOf(document);
-  return definitionsOf(document).map((definition) => subjects.map((subject) => ({ definition, subject, check: evaluate(definition, subject, thresholds) })).reduce((a, b) => (byUrgency(b.check, a.check) < 0 ? b : a)));
+  return definitions.map((definition) => subjects.map((subject) => ({ definition, subject, check: evaluate(definition, subject, thresholds) })).reduce((a, b) => (byUrgency(b.check, a.check) < 0 ? b : a)));
 }
 
 const remedied = ({ definition, subject, check }: Worst, thresholds: Thresholds): Check => ({ ...check, remedies: remediesFor(definition, subject, check, thresholds) });
@@ -119,7 +125,7 @@ function remediesFor(definition: CheckDefinition, subject: Subject, check: Check
     .filter(({ after }) => helps(check, after))
     .sort((a, b) => byWorth(check, a, b))
     .slice(0, MOST_REMEDIES)
-    .map(({ proposal, after }) => ({ text: proposal.text, patch: proposal.patch, effect: effectOf(check, after), ...(after.value === undefined ? {} : { value: after.value }), state: after.state }));
+    .map(({ proposal, after }) => ({ text: proposal.text, patch: proposal.patch, cost: proposal.cost, effect: effectOf(check, after), ...(after.value === undefined ? {} : { value: after.value }), state: after.state }));
 }
 
 function tryOut(definition: CheckDefinition, { document, surface }: Subject, proposal: Proposal, thresholds: Thresholds): Check {

@@ -1,12 +1,14 @@
 import type { BuildDocument } from '../build/document';
 import { driveRun } from '../drive/run';
+import { inSentence } from '../units/words';
 import { runInputOf } from '../drive/runOfBuild';
 import { measuredSpeedOf } from '../field/measured';
 import type { RevisionRecord, WholeBuild } from '../field/records';
 import type { Check, Thresholds } from './check';
 import { byUrgency, overlookBuild } from './evaluate';
 import { keepLast } from './kept';
-import { checksOnRecord } from './record';
+import { firstStep } from './steps/nextChanges';
+import { type BuildOnRecord, checksOnRecord } from './record';
 
 /** One build as the garage shows it. */
 export interface GarageCar {
@@ -31,9 +33,9 @@ export function garageCar({ build, revisions, runs, failures, prints, copies }: 
   const predictedMps = input?.ok ? driveRun(input.value).topSpeedMps : undefined;
   const tested = [...revisions].reverse().find(({ id }) => runs.some((run) => run.revisionId === id && run.kind === 'timedDistance'));
   const measured = tested ? measuredSpeedOf(runs.filter(({ revisionId }) => revisionId === tested.id), 'timedDistance') : undefined;
-  const checks = [...overlooked(document, thresholds), ...checksOnRecord({ document, revisionId: last.id, revisions, runs, failures, prints, copies })];
+  const record = { document, revisionId: last.id, revisions, runs, failures, prints, copies };
+  const checks = [...overlooked(document, thresholds), ...checksOnRecord(record)];
   const worked = checks.filter(({ state }) => state !== 'unknown').sort(byUrgency);
-  const openFailure = failures.find(({ fix }) => !fix);
   return {
     id: build.id,
     name: build.name,
@@ -44,7 +46,7 @@ export function garageCar({ build, revisions, runs, failures, prints, copies }: 
     ...(surface ? { surface: surface.name } : {}),
     ...(measured && tested ? { measured: { speedMps: measured.speedMps, errorMps: measured.errorMps, letter: tested.letter } } : {}),
     ...(worked[0] ? { tightest: worked[0] } : {}),
-    next: nextStep(checks, worked[0], runs.some(({ revisionId }) => revisionId === last.id), openFailure?.partName, input?.ok === false ? input.missing : surface ? [] : ['surface']),
+    next: nextStep(record, checks, input?.ok === false ? input.missing : surface ? [] : ['surface']),
   };
 }
 
@@ -53,17 +55,14 @@ const keep = keepLast<readonly Check[]>(200);
 /** The checks of a document that has not changed since the garage was last looked at are kept. */
 const overlooked = (document: BuildDocument, thresholds: Thresholds) => keep(JSON.stringify([document, thresholds]), () => overlookBuild(document, thresholds));
 
-function nextStep(checks: readonly Check[], worst: Check | undefined, tested: boolean, openFailure: string | undefined, missing: readonly string[]): string {
+function nextStep(record: BuildOnRecord, checks: readonly Check[], missing: readonly string[]): string {
   if (missing.length > 0) return `Give it ${listed(missing)}.`;
-  if (worst?.state === 'over') return worst.remedies[0] ? `${worst.title} is over: ${lower(worst.remedies[0].text)}.` : `${worst.title} is over.`;
-  if (!tested) return 'Time a run and see whether the prediction holds.';
-  if (openFailure) return `Find out why it failed: ${lower(openFailure)}.`;
-  const unknown = checks.find(({ state }) => state === 'unknown');
-  if (unknown) return `${unknown.title} needs ${listed(unknown.missing)}.`;
-  if (worst?.state === 'tight') return worst.remedies[0] ? `${worst.title} is tight: ${lower(worst.remedies[0].text)}.` : `${worst.title} is tight.`;
-  return 'Everything is clear: run it.';
+  const step = firstStep(record, checks);
+  if (!step) return 'Everything is clear: run it.';
+  const { title, about } = step;
+  const check = checks.find((one) => one.title === about);
+  return check ? `${check.title} is ${check.state}: ${inSentence(title)}.` : `${title}.`;
 }
 
-const lower = (text: string) => text.charAt(0).toLowerCase() + text.slice(1);
 const MOST_NAMED = 3;
 const listed = (names: readonly string[]) => (names.length > MOST_NAMED ? `${names.slice(0, MOST_NAMED).join(', ')} and ${names.length - MOST_NAMED} more` : names.join(', '));

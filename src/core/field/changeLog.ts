@@ -1,18 +1,25 @@
-import { describeChanges, type DescribedChange } from '../build/describe';
+import { describeChanges } from '../build/describe';
+import type { Path } from '../build/patch';
 import { formatText, formatWithError, type Reader } from '../units/formatQuantity';
-import { TABLES } from './diagnosis/tables';
-import { failureModeName } from './failureModes';
+import { failedHow } from './failureModes';
+import { verdictWords } from './ledger';
 import { fixHeld } from './lives';
 import { measuredSpeedOf } from './measured';
 import type { FailureRecord, RevisionRecord, WholeBuild } from './records';
 
 /** Segments whose changes act on their own: a part's mesh comes with its shape, a list with its part. */
 const QUIET: ReadonlySet<string> = new Set(['print']);
+const MONEY: ReadonlySet<string> = new Set(['budget', 'currency', 'calibration']);
+const LISTS: ReadonlySet<string> = new Set(['items', 'stages', 'loads', 'rails', 'shafts', 'surfaces']);
 
 /** Things of a build that were changed, one for each motor, stage, part or plain figure; what was said of money and printing left out. */
-export function thingsChanged(changes: readonly Pick<DescribedChange, 'path'>[]): string[] {
-  return [...new Set(changes.filter(({ path }) => !QUIET.has(path[0] ?? '') && !(path[0] === 'brief' && ['budget', 'currency', 'calibration'].includes(path[1] ?? ''))).map(({ path }) => path.slice(0, path[1] === 'items' || path[1] === 'stages' || path[1] === 'loads' || path[1] === 'rails' || path[1] === 'shafts' || path[1] === 'surfaces' ? 3 : 2).join('.')))];
-}
+export const thingsChanged = (changes: readonly { path: Path }[]): string[] => [...new Set(changes.filter(({ path }) => acts(path)).map(({ path }) => thingOf(path)))];
+
+/** Whether a change at a path can act on the car. */
+export const acts = (path: Path): boolean => !QUIET.has(path[0] ?? '') && !(path[0] === 'brief' && MONEY.has(path[1] ?? ''));
+
+/** The motor, stage, part or plain figure that a path belongs to. */
+export const thingOf = (path: Path): string => path.slice(0, LISTS.has(path[1] ?? '') ? 3 : 2).join('.');
 
 /** A text that Markdown takes as it is written. */
 const plainText = (text: string) => text.replace(/[\\`*_[\]<>#|]/g, (sign) => `\\${sign}`).replace(/\s+/g, ' ').trim();
@@ -39,12 +46,12 @@ export function changeLog({ build, revisions, runs, failures }: Pick<WholeBuild,
 }
 
 function failureLine(failure: FailureRecord, revisions: readonly RevisionRecord[], whole: Pick<WholeBuild, 'revisions' | 'runs' | 'failures'>, reader: Reader): string {
-  const { partName, mode, hours, story, fix, fixRevisionId, ledger } = failure;
+  const { partName, hours, story, fix, fixRevisionId, ledger } = failure;
   const carrier = fixRevisionId === undefined ? undefined : revisions.find(({ id }) => id === fixRevisionId);
-  const cause = ledger?.verdict ? (TABLES.causes.find(({ id }) => id === ledger.verdict!.cause)?.means ?? ledger.verdict.words ?? ledger.verdict.cause) : undefined;
+  const cause = ledger?.verdict && verdictWords(ledger.verdict);
   const held = fixHeld(failure, whole.revisions, whole.runs, whole.failures);
   return [
-    `- ${plainText(partName)}: ${failureModeName(mode).toLowerCase()}${hours === undefined ? '' : ` after ${formatText(hours, 'hours', reader)}`}.`,
+    `- ${plainText(partName)}: ${failedHow(failure).toLowerCase()}${hours === undefined ? '' : ` after ${formatText(hours, 'hours', reader)}`}.`,
     story ? plainText(story) : '',
     cause ? `Cause: ${plainText(cause)}.` : 'Not explained yet.',
     fix ? `Fix${carrier ? ` in ${carrier.letter}` : fixRevisionId ? ' in a revision that was deleted' : ''}: ${plainText(fix)}` : '',

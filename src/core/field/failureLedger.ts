@@ -16,6 +16,8 @@ export interface Verdict {
 
 /** What is known about a failure beside what happened. */
 export interface FailureLedger {
+  /** What happened in own words, where none of the known kinds is it. */
+  modeWords?: string;
   copyId?: string;
   clues?: string[];
   stateOfCharge?: number;

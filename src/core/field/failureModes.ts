@@ -1,3 +1,5 @@
+import type { FailureRecord } from './records';
+
 /** A way in which something fails, as the ledger calls it. */
 export interface FailureMode {
   readonly id: string;
@@ -41,3 +43,6 @@ export const FAILURE_MODES: readonly FailureMode[] = [
 export function failureModeName(id: string): string {
   return FAILURE_MODES.find((mode) => mode.id === id)?.name ?? id;
 }
+
+/** How something failed, in the builder's own words where those were given. */
+export const failedHow = ({ mode, ledger }: Pick<FailureRecord, 'mode' | 'ledger'>): string => (mode === 'own' && ledger?.modeWords ? ledger.modeWords : failureModeName(mode));

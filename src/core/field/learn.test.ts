@@ -5,7 +5,9 @@ import { failureDiagnose } from './diagnosis/diagnose';
 import { diagnosisMargins } from './diagnosis/margins';
 import { dueOf, fixesOf, openOf } from './learnChecks';
 import { askDiagnosis, isOpen, reopened } from './ledger';
+import { branchesOf } from './branches';
 import { fixHeld, livesOfCopies, livesOfParts } from './lives';
+import { paretoOf } from './pareto';
 import type { FailureRecord, RevisionRecord, RunRecord } from './records';
 import { evaluateBuild } from '../checks/evaluate';
 import { TYPICAL_MATERIALS } from '../strength/typicalMaterials';
@@ -86,4 +88,32 @@ it('gives a diagnosis the margins of the checks, and of parts in and between the
   expect(margins['parts.layer:arm']).toBeCloseTo(0.5625, 9);
   expect(margins['parts.arm']).toBeCloseTo(0.5625, 9);
   expect(margins['brief.mass']).toBeGreaterThan(1);
+});
+
+describe('the line of revisions', () => {
+  it('goes straight where one stands on the other, and turns where two stand on one', () => {
+    const placed = branchesOf(line);
+    // D stands on A as B does, and is the later one: it goes on in the lane, B and C turn off
+    expect(placed.map(({ lane }) => lane)).toEqual([0, 1, 1, 0]);
+    expect(placed.map(({ from }) => from?.row)).toEqual([undefined, 0, 1, 0]);
+    expect(new Set(branchesOf(line.slice(0, 3)).map(({ lane }) => lane)).size).toBe(1);
+  });
+
+  it('says of a fix in a branch that was left that the last revision is without it', () => {
+    const held = fixHeld(failure({ fix: 'thicker', fixRevisionId: 'b' }), line, [run('b', 60)], [])!;
+    expect(held).toMatchObject({ lost: true, words: expect.stringContaining('D does not come from B, so it is without this fix') });
+    expect(fixHeld(failure({ fix: 'thicker', fixRevisionId: 'gone' }), line, [], [])).toBeUndefined();
+  });
+});
+
+describe('what fails most', () => {
+  const life = (partId: string, failures: number, lostMinutes: number, cost?: number) => ({ partId, name: partId, hours: 1, failures, lostMinutes, words: '', ...(cost === undefined ? {} : { cost }) });
+  const lives = [life('a', 1, 60, 2), life('b', 3, 30), life('c', 0, 0), life('d', 4, 10, 6)];
+
+  it('depends on what is counted; the shares add up to one', () => {
+    expect(paretoOf(lives, 'count').map(({ partId }) => partId)).toEqual(['d', 'b', 'a']);
+    expect(paretoOf(lives, 'time').map(({ partId, cumulative }) => [partId, cumulative])).toEqual([['a', 0.6], ['b', 0.9], ['d', 1]]);
+    expect(paretoOf(lives, 'cost').map(({ partId, share }) => [partId, share])).toEqual([['d', 0.75], ['a', 0.25]]);
+    expect(paretoOf([], 'time')).toEqual([]);
+  });
 });

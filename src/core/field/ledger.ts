@@ -3,6 +3,7 @@ import type { PartKind } from '../build/parts';
 import { cellCharge } from '../drive/cell';
 import type { DiagnoseInput } from './diagnosis/diagnose';
 import { TABLES } from './diagnosis/tables';
+import type { Verdict } from './failureLedger';
 import type { FailureRecord, RunRecord } from './records';
 
 /** What the diagnosis calls the kinds of part. */
@@ -47,6 +48,9 @@ export function askDiagnosis(failure: FailureRecord, document: BuildDocument, ru
 
 const positive = (value: number | undefined) => (value !== undefined && value >= 0 ? value : undefined);
 const defined = <T extends object>(bag: T): T => Object.fromEntries(Object.entries(bag).filter(([, value]) => value !== undefined)) as T;
+
+/** What a verdict found, in words. */
+export const verdictWords = ({ cause, words }: Verdict): string => TABLES.causes.find(({ id }) => id === cause)?.means ?? words ?? cause ?? 'without a cause';
 
 /** Open until a verdict or a fix closes it. */
 export const isOpen = ({ fix, ledger }: Pick<FailureRecord, 'fix' | 'ledger'>): boolean => !fix && !ledger?.verdict;

@@ -11,6 +11,8 @@ export interface PartLife {
   hours: number;
   failures: number;
   lostMinutes: number;
+  /** Of all that had to be replaced, in the build's currency; none where the price of one is not known. */
+  cost?: number;
   words: string;
 }
 
@@ -30,7 +32,7 @@ export function livesOfCopies(copies: readonly CopyRecord[], runs: readonly RunR
 }
 
 /** Parts of the last revision, what was driven with them and how often they failed; those that cost most time first. */
-export function livesOfParts(revisions: readonly RevisionRecord[], runs: readonly RunRecord[], failures: readonly FailureRecord[]): PartLife[] {
+export function livesOfParts(revisions: readonly RevisionRecord[], runs: readonly RunRecord[], failures: readonly FailureRecord[], priceOf: (partId: string) => number | undefined = () => undefined): PartLife[] {
   const last = revisions.at(-1);
   if (!last) return [];
   const hoursIn = new Map(revisions.map(({ id }) => [id, runs.filter(({ revisionId }) => revisionId === id).reduce((sum, { drivenMinutes = 0 }) => sum + drivenMinutes, 0) / MIN_PER_H]));
@@ -38,21 +40,35 @@ export function livesOfParts(revisions: readonly RevisionRecord[], runs: readonl
   return [...named].map(([partId, name]): PartLife => {
     const hours = revisions.filter(({ document }) => document.parts.items.some(({ id }) => id === partId)).reduce((sum, { id }) => sum + hoursIn.get(id)!, 0);
     const own = failures.filter((failure) => failure.partId === partId);
-    return { partId, name, hours, failures: own.length, lostMinutes: own.reduce((sum, { ledger }) => sum + (ledger?.lostMinutes ?? 0), 0), words: hours > 0 ? lifeEstimate({ exposureHours: hours, failures: own.length }).words : 'not driven yet' };
+    const price = priceOf(partId);
+    return { partId, name, hours, failures: own.length, ...(price === undefined || own.length === 0 ? {} : { cost: price * own.length }), lostMinutes: own.reduce((sum, { ledger }) => sum + (ledger?.lostMinutes ?? 0), 0), words: hours > 0 ? lifeEstimate({ exposureHours: hours, failures: own.length }).words : 'not driven yet' };
   }).sort((a, b) => b.lostMinutes - a.lostMinutes || b.failures - a.failures || b.hours - a.hours);
 }
 
+export interface HeldFix {
+  /** Driven with the fix. */
+  hours: number;
+  /** How often it failed again in the same way. */
+  again: number;
+  /** The last revision does not come from the one that carries it. */
+  lost: boolean;
+  words: string;
+}
+
 /** Whether a fix has held in the revisions from the one that carries it on. */
-export function fixHeld(failure: FailureRecord, revisions: readonly RevisionRecord[], runs: readonly RunRecord[], failures: readonly FailureRecord[]): { hours: number; again: number; words: string } | undefined {
-  if (!failure.fixRevisionId) return undefined;
+export function fixHeld(failure: FailureRecord, revisions: readonly RevisionRecord[], runs: readonly RunRecord[], failures: readonly FailureRecord[]): HeldFix | undefined {
+  const carrier = revisions.find(({ id }) => id === failure.fixRevisionId);
+  if (!failure.fixRevisionId || !carrier) return undefined;
   const carrying = lineFrom(failure.fixRevisionId, revisions);
   const hours = runs.filter(({ revisionId }) => carrying.has(revisionId)).reduce((sum, { drivenMinutes = 0 }) => sum + drivenMinutes, 0) / MIN_PER_H;
   const again = failures.filter(({ id, revisionId, partId, mode }) => id !== failure.id && carrying.has(revisionId) && mode === failure.mode && partId !== undefined && partId === failure.partId).length;
-  return { hours, again, words: hours > 0 ? lifeEstimate({ exposureHours: hours, failures: again }).words : 'not driven yet' };
+  const last = revisions.at(-1)!;
+  const lost = carrying.has(last.id) ? '' : `; ${last.letter} does not come from ${carrier.letter}, so it is without this fix`;
+  return { hours, again, lost: lost !== '', words: `${hours > 0 ? lifeEstimate({ exposureHours: hours, failures: again }).words : 'not driven yet'}${lost}` };
 }
 
 /** A revision and all that came from it. */
-function lineFrom(id: string, revisions: readonly RevisionRecord[]): ReadonlySet<string> {
+export function lineFrom(id: string, revisions: readonly RevisionRecord[]): ReadonlySet<string> {
   const found = new Set([id]);
   for (let grown = true; grown;) {
     grown = false;

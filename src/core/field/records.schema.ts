@@ -87,6 +87,7 @@ const verdict = () => Joi.object<Verdict>({ cause: word(), words: text(1000), at
 
 /** Modes, clues and causes are words: a record from elsewhere keeps those that the tables here do not know. */
 const ledgerSchema = Joi.object<FailureLedger>({
+  modeWords: text(80),
   copyId: identifier(),
   clues: Joi.array().items(word()).max(60).unique(),
   stateOfCharge: finite().min(0).max(1),

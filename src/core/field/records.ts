@@ -136,6 +136,10 @@ export interface RevisionRecord {
   why?: string;
   /** What it should do. */
   expected?: string;
+  /** What its runs and failures taught, in the builder's words. */
+  learned?: string;
+  /** When it was closed by hand, ISO 8601; one that another stands on is closed without it. */
+  closedAt?: string;
   document: BuildDocument;
   version: number;
   createdAt: string;

@@ -58,8 +58,8 @@ export function runsCompare({ a, b, better }: RunsCompareInput): RunsCompareResu
   return { ...base, ci95: [difference - half, difference + half], t, df, p, verdict };
 }
 
-/** Least number on each side that shows a difference at 5 % with 80 % chance. */
-function runsNeeded(difference: number, variance: number): number | undefined {
+/** Least number on each side that shows a difference at 5 % with 80 % chance; none where there is no difference or no spread. */
+export function runsNeeded(difference: number, variance: number): number | undefined {
   if (difference === 0 || variance === 0) return undefined;
   const asked = (n: number) => (2 * (studentBelow(1 - SIGNIFICANCE / 2, 2 * n - 2) + studentBelow(POWER, 2 * n - 2)) ** 2 * variance) / difference ** 2;
   let [low, high] = [1, 2];

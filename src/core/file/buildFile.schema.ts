@@ -16,6 +16,8 @@ const revisionSchema = Joi.object({
   parentId: identifier(),
   why: text(2000),
   expected: text(2000),
+  learned: text(4000),
+  closedAt: Joi.string().isoDate(),
   createdAt: moment(),
   document: documentSchema,
 });

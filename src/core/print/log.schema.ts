@@ -1,6 +1,6 @@
 import Joi from 'joi';
-import { identifier, positive, text } from '../schema/fields';
-import { type CopyRecord, type CopySheet, type PrintRecord, PRINT_STATES, type PrintSheet } from './log';
+import { identifier, notNegative, positive, text } from '../schema/fields';
+import { type CopyRecord, type CopySheet, type PrintRecord, PRINT_STATES, type PrintSheet, WEAR_PLACES, type WearReading } from './log';
 import { PRINT_HOWS } from './printed';
 
 const moment = () => Joi.string().isoDate();
@@ -33,6 +33,7 @@ export const copySheetFields = {
   madeAt: moment().required(),
   printId: identifier(),
   repairs: Joi.array().items(Joi.object({ id: identifier().required(), at: moment().required(), what: text(300).required() })).max(50).unique('id'),
+  readings: Joi.array().items(Joi.object<WearReading>({ id: identifier().required(), at: moment().required(), of: Joi.valid(...WEAR_PLACES).required(), valueMm: positive().max(1000).required(), hours: notNegative().max(100_000).required(), limitMm: positive().max(1000) })).max(200).unique('id'),
   retiredAt: moment(),
   retiredWhy: text(300),
 };

@@ -40,6 +40,21 @@ export interface PrintRecord extends PrintSheet {
   revisionId: string;
 }
 
+/** Where a copy is measured for wear; a bore grows, the others shrink. */
+export const WEAR_PLACES = ['tooth', 'pin', 'bore'] as const;
+export type WearPlace = (typeof WEAR_PLACES)[number];
+
+/** A caliper held to a copy after so many hours. */
+export interface WearReading {
+  id: string;
+  at: string;
+  of: WearPlace;
+  valueMm: number;
+  hours: number;
+  /** At which it is spent, where the builder says so. */
+  limitMm?: number;
+}
+
 /** One physical copy of a part with what became of it. */
 export interface CopySheet {
   id: string;
@@ -53,6 +68,7 @@ export interface CopySheet {
   printId?: string;
   /** Glued, filed, cracked before: what was done to it. */
   repairs?: { id: string; at: string; what: string }[];
+  readings?: WearReading[];
   retiredAt?: string;
   retiredWhy?: string;
 }
@@ -72,6 +88,13 @@ export function copiesOf({ id, revisionId, how, items, endedAt, queuedAt, massG 
 export function calibrationOf(prints: readonly PrintSheet[], printer: string): (CalibrateResult & { n: number }) | undefined {
   const done = prints.flatMap(({ state, printer: on, estimateS, actualS }) => (state === 'finished' && on === printer && estimateS !== undefined && actualS !== undefined ? [{ estimateS, actualS }] : []));
   return done.length === 0 ? undefined : { ...printCalibrate({ prints: done }), n: done.length };
+}
+
+/** What the workshop's prints say of the first printer of a build; those of the build itself as they stand now. */
+export function calibrationOfBuild({ print }: Pick<BuildDocument, 'print'>, prints: readonly PrintSheet[], finished: readonly PrintSheet[]): ReturnType<typeof calibrationOf> {
+  const printer = print.printers?.[0];
+  const known = new Set(prints.map(({ id }) => id));
+  return printer && calibrationOf([...prints, ...finished.filter(({ id }) => !known.has(id))], printer.name);
 }
 
 /** How many copies of a part the car needs, are good, and are on their way. */

@@ -44,6 +44,7 @@ export async function saveDocument(db: Database, workshopId: string, id: string,
     await lockBuildOf(tx, workshopId, id);
     const present = await revisionById(tx, workshopId, id);
     await refuseWithChild(tx, workshopId, present);
+    if (present.closedAt) throw new DoorError('locked', `Revision ${present.letter} is closed.`, { remedy: `open ${present.letter} again, or open the next revision on it` });
     if (present.version !== version) {
       throw new DoorError('conflict', 'This revision was changed elsewhere since it was read.', { current: { version: present.version, document: present.document }, remedy: 'merge both and save again' });
     }
@@ -63,6 +64,17 @@ export async function openNextRevision(db: Database, workshopId: string, parentI
     const record = { ...given, buildId: parent.buildId, parentId, letter: nextLetter(siblings.map(({ letter }) => letter)), document: parent.document };
     await saveNewRevision(tx, workshopId, record);
     return { ...record, version: 1 };
+  });
+}
+
+/** What is said of a revision beside its document: what it taught, and whether it is closed. */
+export async function describeRevision(db: Database, workshopId: string, id: string, given: { learned?: string; closedAt?: string | null }): Promise<RevisionRecord> {
+  return db.transaction(async (tx) => {
+    await lockBuildOf(tx, workshopId, id);
+    const present = await revisionById(tx, workshopId, id);
+    if (given.closedAt === null) await refuseWithChild(tx, workshopId, present);
+    const [saved] = await tx.update(revisions).set({ ...given, ...(given.learned === undefined ? {} : { learned: given.learned === '' ? null : given.learned }) }).where(and(eq(revisions.workshopId, workshopId), eq(revisions.id, id))).returning();
+    return toRecord(saved!);
   });
 }
 

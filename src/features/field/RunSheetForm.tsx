@@ -10,7 +10,7 @@ import type { WaitingPhoto } from '../shell/outbox';
 import { enter } from '../shell/waiting';
 import { OnTheCar } from './OnTheCar';
 import { usualCopies } from './onTheCar';
-import { Photos } from './Photos';
+import { Photos } from '../shell/Photos';
 import { conditionsOf, isTimedKind, missingOf, needsSurface, type Sheet } from './sheet';
 import { ReportBody } from './sheets/ReportBody';
 import { TimedBody } from './sheets/TimedBody';

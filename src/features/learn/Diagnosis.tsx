@@ -2,9 +2,8 @@
 
 import { useRef, useState } from 'react';
 import { failureDiagnose, type Outcome, OUTCOMES, type Suspect } from '@/core/field/diagnosis/diagnose';
-import { TABLES } from '@/core/field/diagnosis/tables';
 import type { FailureLedger } from '@/core/field/failureLedger';
-import { askDiagnosis, reopened } from '@/core/field/ledger';
+import { askDiagnosis, reopened, verdictWords } from '@/core/field/ledger';
 import { livesOfCopies } from '@/core/field/lives';
 import type { FailureRecord } from '@/core/field/records';
 import { formatNumber } from '@/core/units/formatQuantity';
@@ -59,9 +58,9 @@ export function Diagnosis({ failure }: { failure: FailureRecord }) {
     <div className="diagnosis" data-testid="diagnosis">
       <span className="quiet" role="status" style={{ float: 'right', fontSize: 12 }}>{saving > 0 ? 'saving' : 'saved'}</span>
       {problem ? <p className="note bad" role="alert">{problem}</p> : null}
-      {(ledger.rounds ?? []).map((round, at) => <p key={at} className="quiet">Looked at before: {round.verdict ? (TABLES.causes.find(({ id }) => id === round.verdict!.cause)?.means ?? round.verdict.words ?? round.verdict.cause) : 'without a verdict'}{round.verdict ? <>, <When at={round.verdict.at} /></> : null}.</p>)}
+      {(ledger.rounds ?? []).map((round, at) => <p key={at} className="quiet">Looked at before: {round.verdict ? verdictWords(round.verdict) : 'without a verdict'}{round.verdict ? <>, <When at={round.verdict.at} /></> : null}.</p>)}
       {verdict ? (
-        <p className="note ok"><b>Verdict:</b> {TABLES.causes.find(({ id }) => id === verdict.cause)?.means ?? verdict.words ?? verdict.cause}, <When at={verdict.at} />. <button type="button" className="link" onClick={() => void save(reopened(failure, []))}>It was not that: open it again</button></p>
+        <p className="note ok"><b>Verdict:</b> {verdictWords(verdict)}, <When at={verdict.at} />. <button type="button" className="link" onClick={() => void save(reopened(failure, []))}>It was not that: open it again</button></p>
       ) : nextCheck ? (
         <p className="answer" style={{ fontSize: 19 }} data-testid="next-check"><b>Look first:</b> {nextCheck.ask} <span className="quiet" style={{ fontSize: 14 }}>{nextCheck.minutes} min, tells {formatNumber(nextCheck.bitsPerMinute, reader.locale, 2)} bit a minute</span> <Answers check={nextCheck.check} result={undefined} onAnswer={answer} /></p>
       ) : null}

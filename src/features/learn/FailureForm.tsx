@@ -1,13 +1,19 @@
 'use client';
 
 import { useState } from 'react';
+import type { FailureLedger } from '@/core/field/failureLedger';
 import { FAILURE_MODES } from '@/core/field/failureModes';
 import { type FailureSheet, RUN_KIND_NAMES, type RunSheet } from '@/core/field/records';
 import { QuantityField } from '@/ui/QuantityField';
 import { useReader } from '@/ui/reader';
 import { newId } from '../api';
 import { useBuild } from '../shell/BuildContext';
+import type { WaitingPhoto } from '../shell/outbox';
+import { Photos } from '../shell/Photos';
 import { enter, useWaiting } from '../shell/waiting';
+
+/** The kind that none of the others is. */
+const OWN = 'own';
 
 /** Notes what broke: part, way, run, hours and the story. */
 export function FailureForm({ onDone }: { onDone(): void }) {
@@ -21,6 +27,9 @@ export function FailureForm({ onDone }: { onDone(): void }) {
   const [runId, setRunId] = useState('');
   const [hours, setHours] = useState<number>();
   const [story, setStory] = useState('');
+  const [modeWords, setModeWords] = useState('');
+  const [lostMinutes, setLost] = useState<number>();
+  const [photos, setPhotos] = useState<WaitingPhoto[]>([]);
   const [problem, setProblem] = useState<string>();
   const own = [...runs.filter((run) => run.revisionId === revision.id), ...waiting.filter(({ kind, revisionId }) => kind === 'run' && revisionId === revision.id).map(({ sheet }) => sheet as RunSheet)];
   const part = document.parts.items.find((item) => item.id === partId);
@@ -30,6 +39,7 @@ export function FailureForm({ onDone }: { onDone(): void }) {
   async function send() {
     if (name === '') return setProblem('Which part? Choose one from the list or type its name.');
     if (mode === '') return setProblem('How did it fail? Choose the nearest; "Something else" is one of them.');
+    const ledger: FailureLedger = { ...(mode === OWN && modeWords.trim() !== '' ? { modeWords: modeWords.trim() } : {}), ...(lostMinutes === undefined ? {} : { lostMinutes }) };
     try {
       const sheet: FailureSheet = {
         id, mode, partName: name, occurredAt: new Date().toISOString(),
@@ -37,8 +47,9 @@ export function FailureForm({ onDone }: { onDone(): void }) {
         ...(runId === '' ? {} : { runId }),
         ...(hours === undefined ? {} : { hours }),
         ...(story.trim() === '' ? {} : { story: story.trim() }),
+        ...(Object.keys(ledger).length > 0 ? { ledger } : {}),
       };
-      await enter({ id, kind: 'failure', revisionId: revision.id, letter: revision.letter, buildId: build.id, at: sheet.occurredAt, sheet, photos: [] });
+      await enter({ id, kind: 'failure', revisionId: revision.id, letter: revision.letter, buildId: build.id, at: sheet.occurredAt, sheet, photos });
       onDone();
     } catch (error) {
       setProblem(`Not kept: this browser gives no room for it (${(error as Error).message}). Leave the page open.`);
@@ -46,7 +57,7 @@ export function FailureForm({ onDone }: { onDone(): void }) {
   }
 
   return (
-    <form aria-label="Note a failure" className="note ask" onSubmit={(event) => { event.preventDefault(); void send(); }}>
+    <form aria-label="Note a failure" className="note" onSubmit={(event) => { event.preventDefault(); void send(); }}>
       <div className="field"><label htmlFor="failure-part">Part</label>
         <select id="failure-part" value={partId} onChange={(event) => setPartId(event.target.value)}>
           <option value="">not in the list</option>
@@ -60,6 +71,7 @@ export function FailureForm({ onDone }: { onDone(): void }) {
           {FAILURE_MODES.map((one) => <option key={one.id} value={one.id} title={one.means}>{one.name}</option>)}
         </select>
       </div>
+      {mode === OWN ? <div className="field text"><label htmlFor="failure-words">In your words</label><input id="failure-words" value={modeWords} maxLength={80} placeholder="e.g. belt frayed" onChange={(event) => setModeWords(event.target.value)} /></div> : null}
       <div className="field"><label htmlFor="failure-run">In which run</label>
         <select id="failure-run" value={runId} onChange={(event) => setRunId(event.target.value)}>
           <option value="">none of them</option>
@@ -67,7 +79,9 @@ export function FailureForm({ onDone }: { onDone(): void }) {
         </select>
       </div>
       <QuantityField label="Hours on the part" quantity="hours" value={hours} onChange={setHours} limits={{ from: 0, to: 100_000 }} example={1.4} />
+      <QuantityField label="Until it ran again" quantity="minutes" value={lostMinutes} onChange={setLost} limits={{ from: 0, to: 100_000 }} example={35} />
       <div className="field text"><textarea aria-label="What you saw" rows={3} maxLength={4000} placeholder="What you were doing, what you heard, where it broke" value={story} onChange={(event) => setStory(event.target.value)} /></div>
+      <Photos photos={photos} of="the failure" onChange={setPhotos} />
       {problem ? <p role="alert" style={{ color: 'var(--rust)', padding: '4px 0' }}>{problem}</p> : null}
       <div className="row" style={{ marginTop: 8 }}><button type="submit" className="btn main">Save the failure</button><button type="button" className="btn" onClick={onDone}>Cancel</button></div>
     </form>

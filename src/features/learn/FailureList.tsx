@@ -1,7 +1,8 @@
 'use client';
 
+import { useSearchParams } from 'next/navigation';
 import { useState } from 'react';
-import { failureModeName } from '@/core/field/failureModes';
+import { failedHow } from '@/core/field/failureModes';
 import { type FailureRecord, RUN_KIND_NAMES } from '@/core/field/records';
 import { formatText } from '@/core/units/formatQuantity';
 import { useReader } from '@/ui/reader';
@@ -10,21 +11,31 @@ import { fixHeld } from '@/core/field/lives';
 import { isOpen } from '@/core/field/ledger';
 import { callApi, sentenceOf } from '../api';
 import { useBuild } from '../shell/BuildContext';
+import { FailurePhotos } from './FailurePhotos';
 import { Diagnosis } from './Diagnosis';
+
+/** Of many failures the last are shown; the others on demand. */
+const MOST = 40;
 
 /** Every failure of the build, the newest first, open or with its fix. */
 export function FailureList() {
   const { failures } = useBuild();
+  const [all, setAll] = useState(false);
   const sorted = [...failures].sort((a, b) => (a.occurredAt < b.occurredAt ? 1 : -1));
   if (sorted.length === 0) return <p className="quiet">Nothing has failed yet. When it does, note the part and what you saw while it is fresh.</p>;
-  return <div data-testid="failures">{sorted.map((failure) => <FailureRow key={failure.id} failure={failure} />)}</div>;
+  return (
+    <div data-testid="failures">
+      {sorted.slice(0, all ? undefined : MOST).map((failure) => <FailureRow key={failure.id} failure={failure} />)}
+      {sorted.length > MOST && !all ? <button type="button" className="link" onClick={() => setAll(true)}>All {sorted.length} failures</button> : null}
+    </div>
+  );
 }
 
 function FailureRow({ failure }: { failure: FailureRecord }) {
   const { revisions, runs, failures, dropFailure } = useBuild();
   const { reader } = useReader();
   const [problem, setProblem] = useState<string>();
-  const [why, setWhy] = useState(false);
+  const [why, setWhy] = useState(useSearchParams().get('failure') === failure.id);
   const held = fixHeld(failure, revisions, runs, failures);
   const letter = revisions.find(({ id }) => id === failure.revisionId)?.letter ?? '?';
   const run = runs.find(({ id }) => id === failure.runId);
@@ -39,12 +50,13 @@ function FailureRow({ failure }: { failure: FailureRecord }) {
     }
   };
   return (
-    <article className="fail" aria-label={`${failure.partName}, ${failureModeName(failure.mode)}`}>
+    <article className="fail" aria-label={`${failure.partName}, ${failedHow(failure)}`}>
       <span className="where">{letter}</span>
       <div>
-        <h3>{failure.partName}: {failureModeName(failure.mode).toLowerCase()}</h3>
+        <h3>{failure.partName}: {failedHow(failure).toLowerCase()}</h3>
         <p className="quiet" style={{ fontSize: 13 }}><When at={failure.occurredAt} />{details ? `, ${details}` : ''}</p>
         {failure.story ? <p style={{ maxWidth: 640 }}>{failure.story}</p> : null}
+        <FailurePhotos failure={failure} />
         <button type="button" className="link" aria-expanded={why} onClick={() => setWhy(!why)}>{why ? 'close the diagnosis' : failure.ledger?.verdict ? 'why it failed' : 'find out why it failed'}</button>
         {why ? <Diagnosis failure={failure} /> : null}
         {held ? <p className="quiet" style={{ fontSize: 13 }}>The fix {held.again > 0 ? <b style={{ color: 'var(--rust)' }}>did not hold</b> : 'so far'}: {held.words}.</p> : null}

@@ -3,22 +3,32 @@
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { nextLetter } from '@/core/build/letters';
+import { applyPatch, type Patch } from '@/core/build/patch';
 import type { RevisionRecord } from '@/core/field/records';
 import { callApi, newId, sentenceOf } from '../api';
 import { useBuild } from '../shell/BuildContext';
 import { segmentPath } from '../shell/segments';
 
-/** Opens the next revision with its reason. */
-export function NextRevision({ onDone }: { onDone(): void }) {
+/** A change that the next revision begins with. */
+export interface Proposal {
+  why: string;
+  expected: string;
+  patch: Patch;
+}
+
+/** Opens the next revision with its reason, and with the change that was proposed. */
+export function NextRevision({ proposal, onDone }: { proposal?: Proposal; onDone(): void }) {
   const { build, revision, revisions, failures, session } = useBuild();
   const router = useRouter();
   const [id] = useState(newId);
   const open = failures.filter(({ fix, revisionId }) => !fix && revisionId === revision.id);
-  const [why, setWhy] = useState('');
-  const [expected, setExpected] = useState('');
+  const [typedWhy, setWhy] = useState<string>();
+  const [typedExpected, setExpected] = useState<string>();
   const [problem, setProblem] = useState<string>();
   const [sending, setSending] = useState(false);
   const letter = nextLetter(revisions.map((one) => one.letter));
+  const why = typedWhy ?? proposal?.why ?? '';
+  const expected = typedExpected ?? proposal?.expected ?? '';
 
   async function send() {
     if (why.trim() === '') return setProblem('Say why: in three weeks nobody remembers.');
@@ -26,6 +36,7 @@ export function NextRevision({ onDone }: { onDone(): void }) {
     try {
       await session.flush();
       const made = await callApi<RevisionRecord>('POST', `/api/revisions/${revision.id}/next`, { id, why: why.trim(), ...(expected.trim() === '' ? {} : { expected: expected.trim() }) });
+      if (proposal && made.version === 1) await callApi('PUT', `/api/revisions/${made.id}`, { version: made.version, document: applyPatch(made.document, proposal.patch) });
       router.push(segmentPath(build.id, made.letter, 'drive'));
       router.refresh();
     } catch (error) {
@@ -36,7 +47,7 @@ export function NextRevision({ onDone }: { onDone(): void }) {
 
   return (
     <form aria-label="Open the next revision" className="note ok" onSubmit={(event) => { event.preventDefault(); void send(); }}>
-      <p>Revision {letter} starts as a copy of {revision.letter}. {revision.letter} is closed from then on, so that its runs stay true.</p>
+      <p>Revision {letter} starts as a copy of {revision.letter}{proposal ? ' with this change in it' : ''}. {revision.letter} is closed from then on, so that its runs stay true.</p>
       <div className="field text"><textarea aria-label="Why" rows={2} maxLength={2000} placeholder={open[0] ? `e.g. ${open[0].partName}: what you will change` : 'Why: what you will change and what for'} value={why} onChange={(event) => setWhy(event.target.value)} /></div>
       <div className="field text"><textarea aria-label="What it should do" rows={2} maxLength={2000} placeholder="What it should do, with a number if you can" value={expected} onChange={(event) => setExpected(event.target.value)} /></div>
       {problem ? <p role="alert" style={{ color: 'var(--rust)', padding: '4px 0' }}>{problem}</p> : null}

@@ -3,7 +3,7 @@ import type { BuildDocument } from '@/core/build/document';
 import type { Part } from '@/core/build/parts';
 import { liesOf } from '@/core/mesh/lies';
 import { type BedsResult, platesOnBeds } from '@/core/print/beds';
-import { calibrationOf, type Owed, owedOf, printedParts } from '@/core/print/log';
+import { calibrationOfBuild, type Owed, owedOf, printedParts } from '@/core/print/log';
 import { estimateOfPart, marginAs, type PartEstimate, type PrintHow } from '@/core/print/printed';
 import { useBuild } from '../shell/BuildContext';
 
@@ -23,17 +23,14 @@ export interface Plan {
   /** Of the copies that are on the plates. */
   massG: number;
   cost: number | undefined;
-  calibration: ReturnType<typeof calibrationOf>;
+  calibration: ReturnType<typeof calibrationOfBuild>;
 }
 
 /** Times of every printed part, and the plates for the copies that were asked for. */
 export function usePlates(document: BuildDocument, how: PrintHow, counts: Readonly<Record<string, number>>): Plan {
   const { prints, copies, finishedPrints, surface } = useBuild();
   const printers = useMemo(() => document.print.printers ?? [], [document]);
-  const calibration = useMemo(() => {
-    const known = new Set(prints.map(({ id }) => id));
-    return printers[0] ? calibrationOf([...prints, ...finishedPrints.filter(({ id }) => !known.has(id))], printers[0].name) : undefined;
-  }, [printers, prints, finishedPrints]);
+  const calibration = useMemo(() => calibrationOfBuild(document, prints, finishedPrints), [document, prints, finishedPrints]);
   const factor = calibration?.calibration ?? 1;
   const parts = useMemo(() => {
     const owed = owedOf(document, prints, copies);

@@ -125,7 +125,7 @@ function sessionFor(revision: RevisionRecord, revisions: readonly RevisionRecord
   return new BuildSession({
     document: revision.document,
     version: revision.version,
-    closed: revisions.some(({ parentId }) => parentId === revision.id),
+    closed: revision.closedAt !== undefined || revisions.some(({ parentId }) => parentId === revision.id),
     send: (version, document) => send(revision.id, version, document),
     later: (run, milliseconds) => {
       const timer = setTimeout(run, milliseconds);

@@ -13,7 +13,7 @@ export function SaveMark({ state }: { state: SessionState }) {
     unsaved: 'not saved yet',
     failed: state.problem?.message ?? 'not saved',
     refused: `not saved: ${state.problem?.path ?? ''} ${state.problem?.message ?? ''}`,
-    closed: 'closed: a later revision stands on it',
+    closed: 'closed',
   }[state.save];
   return <span className="save" role="status" data-state={state.save} suppressHydrationWarning>{words}</span>;
 }

@@ -51,6 +51,13 @@ describe('what waits in the field', () => {
     expect(shelf.items.size).toBe(1);
   });
 
+  it('puts the photographs of a failure into its ledger', async () => {
+    const failure = { ...run('1', { photos: [{ id: 'p', blob: new Blob(['x']), caption: 'the crack' }] }), kind: 'failure' as const, sheet: { id: '1', mode: 'crack', partName: 'Bumper', occurredAt: '', ledger: { lostMinutes: 5 } } };
+    const doors: Doors = { photo: async () => 'd'.repeat(64), track: async () => '', send: async (one) => one.sheet };
+    const [taken] = await sendWaiting(shelfOf([failure]), doors);
+    expect(taken!.answer).toMatchObject({ ledger: { lostMinutes: 5, photos: [{ hash: 'd'.repeat(64), caption: 'the crack' }] } });
+  });
+
   it('sends a photograph once, however often its run has to be sent', async () => {
     const shelf = shelfOf([run('1', { photos: [{ id: 'p', blob: new Blob(['x']), caption: 'the ditch' }] })]);
     let [sent, tries] = [0, 0];

@@ -1,8 +1,9 @@
 import { type DBSchema, type IDBPDatabase, openDB } from 'idb';
 import type { FailureSheet, RunSheet } from '@/core/field/records';
+import type { Photo } from '@/core/field/report';
 import { ApiProblem } from '../api';
 
-/** A photograph that waits beside its run until it is sent. */
+/** A photograph that waits beside its run or failure until it is sent. */
 export interface WaitingPhoto {
   id: string;
   blob: Blob;
@@ -74,7 +75,7 @@ export interface Shelf {
 const FINAL: ReadonlySet<number> = new Set([400, 404, 409, 413, 422]);
 
 /**
- * Sends what waits, the oldest first: photographs before their run. Each carries the id that was made where it was entered, so
+ * Sends what waits, the oldest first: photographs before what they belong to. Each carries the id that was made where it was entered, so
  * that one whose answer was lost is taken for the same when it is sent again.
  *
  * @returns what was taken, with the workshop's answer; stops at the first that the network did not carry
@@ -110,5 +111,8 @@ async function withFiles(waiting: Waiting, shelf: Shelf, doors: Doors): Promise<
     if (sheet.track) one = { ...one, sheet: { ...sheet, track: { ...sheet.track, hash: await doors.track(one.track) } } };
   }
   const photos = one.photos.map(({ hash, caption }) => ({ hash: hash!, ...(caption ? { caption } : {}) }));
-  return photos.length > 0 ? { ...one, sheet: { ...one.sheet, photos } as RunSheet } : one;
+  if (photos.length === 0) return one;
+  return { ...one, sheet: one.kind === 'run' ? { ...(one.sheet as RunSheet), photos } : withLedger(one.sheet as FailureSheet, photos) };
 }
+
+const withLedger = (sheet: FailureSheet, photos: Photo[]): FailureSheet => ({ ...sheet, ledger: { ...sheet.ledger, photos: [...(sheet.ledger?.photos ?? []).filter(({ hash }) => !photos.some((one) => one.hash === hash)), ...photos] } });

@@ -4,8 +4,8 @@ import type { WaitingPhoto } from '../shell/outbox';
 
 const [MOST_BYTES, MOST] = [8 * 1024 * 1024, 12];
 
-/** Photographs of the run; they wait on this device until the run is sent. */
-export function Photos({ photos, onChange }: { photos: readonly WaitingPhoto[]; onChange(photos: WaitingPhoto[]): void }) {
+/** Photographs of a run or a failure; they wait on this device until it is sent. */
+export function Photos({ photos, of = 'the run', onChange }: { of?: string; photos: readonly WaitingPhoto[]; onChange(photos: WaitingPhoto[]): void }) {
   const input = useRef<HTMLInputElement>(null);
   const [problem, setProblem] = useState<string>();
   const urls = useMemo(() => new Map(photos.map(({ id, blob }) => [id, URL.createObjectURL(blob)])), [photos]);
@@ -22,7 +22,7 @@ export function Photos({ photos, onChange }: { photos: readonly WaitingPhoto[]; 
   return (
     <section aria-label="Photographs">
       <div className="row"><button type="button" className="btn big" disabled={photos.length >= MOST} onClick={() => input.current?.click()}>Add a photograph</button>
-        <input ref={input} type="file" accept="image/*" multiple aria-label="Photographs of the run" style={{ display: 'none' }} onChange={(event) => { take(event.target.files); event.target.value = ''; }} /></div>
+        <input ref={input} type="file" accept="image/*" multiple aria-label={`Photographs of ${of}`} style={{ display: 'none' }} onChange={(event) => { take(event.target.files); event.target.value = ''; }} /></div>
       {problem ? <p className="note bad" role="alert">{problem}</p> : null}
       {/* eslint-disable-next-line @next/next/no-img-element -- a file of this device */}
       {photos.length > 0 ? <div className="photos">{photos.map(({ id }, at) => <figure key={id}><img src={urls.get(id)} alt={`Photograph ${at + 1}`} /><button type="button" className="btn" aria-label={`Take photograph ${at + 1} out`} onClick={() => onChange(photos.filter((one) => one.id !== id))}>×</button></figure>)}</div> : null}

@@ -1,0 +1,32 @@
+import { useRef, useState } from 'react';
+import type { FailureRecord } from '@/core/field/records';
+import { callApi, sentenceOf } from '../api';
+import { useBuild } from '../shell/BuildContext';
+
+/** Photographs of a failure, and another one to add. */
+export function FailurePhotos({ failure }: { failure: FailureRecord }) {
+  const { keepFailure } = useBuild();
+  const input = useRef<HTMLInputElement>(null);
+  const [problem, setProblem] = useState<string>();
+  const photos = failure.ledger?.photos ?? [];
+  const add = async (file: File | undefined) => {
+    if (!file) return;
+    setProblem(undefined);
+    const { revisionId: _, ...sheet } = failure;
+    try {
+      const { hash } = await callApi<{ hash: string }>('POST', '/api/photos', undefined, { body: file, headers: { 'content-type': 'application/octet-stream' } });
+      if (!photos.some((one) => one.hash === hash)) keepFailure(await callApi<FailureRecord>('PUT', `/api/failures/${failure.id}`, { ...sheet, ledger: { ...failure.ledger, photos: [...photos, { hash }] } }));
+    } catch (error) {
+      setProblem(sentenceOf(error));
+    }
+  };
+  return (
+    <>
+      {/* eslint-disable-next-line @next/next/no-img-element -- a file of the workshop */}
+      {photos.length > 0 ? <div className="photos">{photos.map(({ hash, caption }, at) => <figure key={hash}><a href={`/api/files/${hash}`} target="_blank" rel="noreferrer"><img src={`/api/files/${hash}`} alt={caption ?? `Photograph ${at + 1} of ${failure.partName}`} loading="lazy" /></a>{caption ? <figcaption>{caption}</figcaption> : null}</figure>)}</div> : null}
+      <button type="button" className="link" style={{ marginRight: 14 }} onClick={() => input.current?.click()}>add a photograph</button>
+      <input ref={input} type="file" accept="image/*" aria-label={`Photograph of ${failure.partName}`} style={{ display: 'none' }} onChange={(event) => { void add(event.target.files?.[0]); event.target.value = ''; }} />
+      {problem ? <p role="alert" style={{ color: 'var(--rust)' }}>{problem}</p> : null}
+    </>
+  );
+}

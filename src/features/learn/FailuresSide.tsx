@@ -1,0 +1,44 @@
+'use client';
+
+import { usePathname, useRouter, useSearchParams } from 'next/navigation';
+import { type ReactNode, useState } from 'react';
+import { isOpen } from '@/core/field/ledger';
+import { useBuild } from '../shell/BuildContext';
+import { SegmentChecks } from '../shell/SegmentChecks';
+import { FailureForm } from './FailureForm';
+import { FailureList } from './FailureList';
+import { NextRevision } from './NextRevision';
+import { Score } from './Score';
+
+/** What broke, in which way, why, and what was done about it. */
+export function FailuresSide({ tabs }: { tabs: ReactNode }) {
+  const { failures, revisions, revision } = useBuild();
+  const asked = useSearchParams().get('open');
+  const path = usePathname();
+  const router = useRouter();
+  const [shown, setShown] = useState<'failure' | 'next'>();
+  const open = shown ?? asked;
+  const openCount = failures.filter(isOpen).length;
+  const many = (count: number, word: string) => `${count} ${word}${count === 1 ? '' : 's'}`;
+  const done = () => {
+    setShown(undefined);
+    router.replace(path, { scroll: false });
+  };
+  return (
+    <main className="readings" style={{ maxWidth: 1240 }}>
+      {tabs}
+      <h1 className="answer">
+        {failures.length === 0 ? `Nothing has failed in ${many(revisions.length, 'revision')}.` : `${many(failures.length, 'failure')} in ${many(revisions.length, 'revision')}, ${openCount} still open.`}
+      </h1>
+      <div className="row" style={{ margin: '10px 0' }}>
+        <button type="button" className="btn" onClick={() => setShown('failure')}>Note a failure of {revision.letter}</button>
+        <button type="button" className="btn main" onClick={() => setShown('next')}>Open the next revision</button>
+      </div>
+      {open === 'failure' ? <FailureForm onDone={done} /> : null}
+      {open === 'next' ? <NextRevision onDone={done} /> : null}
+      <FailureList />
+      <Score />
+      <SegmentChecks segment="learn" />
+    </main>
+  );
+}

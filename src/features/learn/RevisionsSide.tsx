@@ -1,0 +1,39 @@
+'use client';
+
+import { type ReactNode, useState } from 'react';
+import { changeLog } from '@/core/field/changeLog';
+import { useReader } from '@/ui/reader';
+import { useBuild } from '../shell/BuildContext';
+import { handOver } from '../shell/handOver';
+import { BranchLine } from './BranchLine';
+import { Lessons } from './Lessons';
+import { NextRevision } from './NextRevision';
+import { SideBySide } from './SideBySide';
+
+/** The line of revisions with its branches, any two side by side, and what each taught. */
+export function RevisionsSide({ tabs }: { tabs: ReactNode }) {
+  const { build, failures, revisions, revision, runs } = useBuild();
+  const { reader } = useReader();
+  const [chosen, choose] = useState(revision.id);
+  const [against, setAgainst] = useState<string>();
+  const [opening, setOpening] = useState(false);
+  const after = revisions.find(({ id }) => id === chosen) ?? revision;
+  const before = revisions.find(({ id }) => id === against && id !== after.id) ?? revisions.find(({ id }) => id === after.parentId) ?? revisions.find(({ id }) => id !== after.id);
+  const log = () => handOver(`${build.name}-changes.md`.toLowerCase().replace(/[^a-z0-9.]+/g, '-'), 'text/markdown', changeLog({ build, revisions: [...revisions], runs: [...runs], failures: [...failures] }, reader));
+  return (
+    <main className="page readfirst">
+      <div className="bench">
+        <div className="group"><h2><span style={{ fontWeight: 650 }}>The line</span><button type="button" className="link" onClick={log}>Change log as Markdown</button></h2>
+          <BranchLine chosen={after.id} onChoose={choose} />
+        </div>
+        <button type="button" className="btn main" onClick={() => setOpening(true)}>Open the next revision</button>
+        {opening ? <NextRevision onDone={() => setOpening(false)} /> : null}
+      </div>
+      <div className="readings">
+        {tabs}
+        {before ? <SideBySide before={before} after={after} onAgainst={setAgainst} /> : <h1 className="answer">{after.letter} stands alone so far: open the next revision, change one thing, and both stand side by side here.</h1>}
+        <Lessons key={after.id} revision={after} />
+      </div>
+    </main>
+  );
+}
