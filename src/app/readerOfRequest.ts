@@ -1,14 +1,27 @@
 import { cookies, headers } from 'next/headers';
 import type { Reader } from '@/core/units/formatQuantity';
 
-/** Locale and units from the reader's cookies, at the first visit from what the browser asks for. */
+/** Locale and units of the page that is being made. */
 export async function readerOfRequest(): Promise<{ reader: Reader; known: boolean }> {
   const jar = await cookies();
-  const kept = jar.get('reader-locale')?.value;
-  const asked = (await headers()).get('accept-language')?.split(',')[0]?.split(';')[0]?.trim();
+  return readerFrom((name) => jar.get(name)?.value, (await headers()).get('accept-language'));
+}
+
+/** The same of a request to a door. */
+export function readerOfHeaders(sent: Headers): Reader {
+  const jar = new Map((sent.get('cookie') ?? '').split(';').map((pair) => {
+    const [name = '', value = ''] = pair.trim().split('=');
+    return [name, value] as const;
+  }));
+  return readerFrom((name) => jar.get(name), sent.get('accept-language')).reader;
+}
+
+/** From the reader's cookies, at the first visit from what the browser asks for. */
+function readerFrom(cookie: (name: string) => string | undefined, languages: string | null): { reader: Reader; known: boolean } {
+  const kept = cookie('reader-locale');
+  const asked = languages?.split(',')[0]?.split(';')[0]?.trim();
   const locale = [kept, asked, 'en-GB'].find((candidate): candidate is string => candidate !== undefined && isLocale(candidate))!;
-  const units = jar.get('reader-units')?.value === 'imperial' ? 'imperial' : 'metric';
-  return { reader: { locale, units }, known: kept !== undefined };
+  return { reader: { locale, units: cookie('reader-units') === 'imperial' ? 'imperial' : 'metric' }, known: kept !== undefined };
 }
 
 function isLocale(candidate: string): boolean {

@@ -26,9 +26,9 @@ it('leaves its copies with their share of what the plate weighs, keeps what is s
   const { json } = await call(changePrint, { method: 'PUT', id: 'p1', body: finished });
   expect(json.copies.map(({ id, massG }: { id: string; massG: number }) => [id, massG]).sort()).toEqual([['c1', 11], ['c2', 11]]);
   const { revisionId: _, ...copy } = json.copies[0];
-  await call(changeCopy, { method: 'PUT', id: copy.id, body: { ...copy, retiredAt: '2026-06-02T10:00:00.000Z', retiredWhy: 'bent' } });
+  await call(changeCopy, { method: 'PUT', id: copy.id, body: { ...copy, retiredAt: '2026-06-02T10:00:00.000Z', retiredWhy: 'bent', readings: [{ id: 'r', at: '2026-06-02T09:00:00.000Z', of: 'pin', valueMm: 2.98, hours: 1.5 }] } });
   await call(changePrint, { method: 'PUT', id: 'p1', body: finished });
-  expect((await call(readBuild, { id: 'b' })).json.copies.find(({ id }: { id: string }) => id === copy.id)).toMatchObject({ retiredWhy: 'bent' });
+  expect((await call(readBuild, { id: 'b' })).json.copies.find(({ id }: { id: string }) => id === copy.id)).toMatchObject({ retiredWhy: 'bent', readings: [{ valueMm: 2.98, hours: 1.5 }] });
   expect((await call(changePrint, { method: 'PUT', id: 'p1', body: { ...finished, state: 'failed', why: 'it came off' } })).json.copies).toEqual([]);
   expect((await call(readBuild, { id: 'b' })).json.copies).toEqual([]);
   expect(await call(changeCopy, { method: 'PUT', id: copy.id, body: copy })).toMatchObject({ status: 404, json: { error: { path: 'id' } } });

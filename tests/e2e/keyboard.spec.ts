@@ -100,7 +100,9 @@ test('the whole loop by keyboard alone', async ({ page }) => {
   await tabTo(page, 'Stage 1: pinion teeth');
   await page.keyboard.press('ArrowDown');
   await key(page, '9');
-  await expect(page.getByRole('list', { name: 'What changed from A' })).toContainText('16 → 15');
+  await tabTo(page, 'Revisions');
+  await page.keyboard.press('Enter');
+  await expect(page.getByTestId('effects')).toContainText('16 → 15');
   await key(page, ',');
   await page.waitForURL(/\/A\/learn/);
   await key(page, '.');

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
-import { expect, field, freshName, readyBuild, test, toSegment } from './page';
+import { expect, field, freshName, readyBuild, saved, test, toSegment } from './page';
 
 async function noted(page: Page, part: string, mode: string): Promise<void> {
   await toSegment(page, 'Learn');
@@ -38,14 +38,116 @@ test('a failure is run to its cause by clues and checks, closed, and opened agai
 
 test('the ledger of the demo car says what fails most, whether fixes held, and what is due', async ({ page }) => {
   await page.goto('/builds/marsh-hare/D/learn');
-  const lives = page.getByTestId('lives').locator('tbody tr');
-  await expect(lives.first()).toContainText('Rear carrier');
   await expect(page.getByRole('article', { name: /Main gear/ })).toContainText(/held 2.6\d h with no failure: at 90 % confidence/);
+  await expect(page.getByRole('article', { name: /Bumper/ }).getByRole('img', { name: 'Cracks from two of the three holes' })).toBeVisible();
   await expect(page.getByTestId('score')).toContainText(/Of 8 failures with a verdict, \d had their cause first/);
   await expect(page.getByRole('navigation', { name: 'Segments' }).getByRole('link', { name: /^Learn/ })).toHaveAttribute('data-state', 'tight');
+  await page.getByRole('button', { name: 'Life', exact: true }).click();
+  await expect(page.getByTestId('lives').locator('tbody tr').first()).toContainText('Rear carrier');
+  // 2,880 of 5,735 minutes
+  await expect(page.getByTestId('life-answer')).toContainText(/costs most time: 48\sh, 50\s% of all/);
+  await page.getByRole('group', { name: 'What fails most by' }).getByRole('button', { name: 'cost' }).click();
+  await expect(page.getByTestId('life-answer')).toContainText('The pinion costs most');
+  await expect(page.getByTestId('copies-in-use').getByRole('row', { name: /Front knuckle/ }).first()).toContainText(/bore: .* h left/);
+  await page.getByRole('button', { name: 'Revisions', exact: true }).click();
   const download = page.waitForEvent('download');
   await page.getByRole('button', { name: 'Change log as Markdown' }).click();
   const text = readFileSync((await (await download).path())!, 'utf8');
   expect(text).toContain('### What broke in B');
   expect(text).toContain('Cause: the load pulls the layers apart');
+});
+
+test('a reading of the caliper gives a copy its hours left', async ({ page }) => {
+  await page.goto('/builds/marsh-hare/D/learn?view=life');
+  const row = page.getByTestId('copies-in-use').getByRole('row', { name: /^Bumper|^Motor mount/ }).first();
+  const read = async (value: string, hours: string) => {
+    await row.getByRole('button', { name: /^Measure/ }).click();
+    await page.getByRole('combobox', { name: 'Measured at the' }).selectOption({ label: 'pin diameter' });
+    await field(page, 'The caliper reads').fill(value);
+    await field(page, 'After').fill(hours);
+    await page.getByRole('button', { name: 'Save the reading' }).click();
+    await expect(page.getByRole('button', { name: 'Save the reading' })).toBeHidden();
+  };
+  await row.getByRole('button', { name: /^Measure/ }).click();
+  await page.getByRole('button', { name: 'Save the reading' }).click();
+  await expect(page.getByRole('alert').filter({ hasText: 'What did the caliper read' })).toBeVisible();
+  await page.getByRole('button', { name: 'Cancel' }).click();
+  await read('3', '0');
+  await expect(row).toContainText('a second one after some hours');
+  await read('2.9', '4');
+  // 0.1 mm in 4 h, and 0.05 mm to 0.15 mm of play: 2 h
+  await expect(row).toContainText(/25 µm an hour: about 2 h left/);
+  await page.reload();
+  await expect(row).toContainText(/about 2 h left/);
+});
+
+test('the next change is ranked, opens its page as a ghost, and begins the next revision', async ({ page }) => {
+  await page.goto('/builds/marsh-hare/C/learn?view=next');
+  await expect(page.getByTestId('next-answer')).toContainText('Next: clip a heat sink on the motor.');
+  const first = page.getByTestId('next-list').locator('.nextstep').first();
+  await expect(first).toContainText(/motor case [\d.]+\s°C → [\d.]+\s°C/);
+  await expect(first).toContainText(/over 0\.94 → clear 1\.\d+/);
+  await expect(first).toContainText(/2 runs on each side/);
+  await first.getByRole('button', { name: 'See it on Drive' }).click();
+  await page.waitForURL(/\/C\/drive/);
+  await expect(page.getByRole('button', { name: /compared with clip a heat sink on the motor/ })).toBeVisible();
+
+  await page.goto('/builds/marsh-hare/D/learn?view=next');
+  await expect(page.getByTestId('next-answer')).toContainText('Measure first: find out why: bumper, cracked.');
+  await page.getByRole('button', { name: 'Look into it' }).click();
+  await expect(page.getByRole('article', { name: /Bumper/ }).getByTestId('suspects')).toBeVisible();
+
+  await readyBuild(page, freshName('Next'));
+  await field(page, 'Stage 1: pinion teeth').fill('9');
+  await saved(page);
+  await toSegment(page, 'Learn');
+  await page.getByRole('button', { name: 'Next change', exact: true }).click();
+  const longer = page.getByTestId('next-list').locator('.nextstep').filter({ hasText: /Pinion 9 to \d+ teeth/ }).first();
+  const teeth = /Pinion 9 to (\d+)/.exec(await longer.innerText())![1]!;
+  await longer.getByRole('button', { name: 'Open the next revision with it' }).click();
+  await expect(page.getByRole('textbox', { name: 'Why' })).toHaveValue(new RegExp(`^Pinion 9 to ${teeth} teeth`));
+  await page.getByRole('button', { name: 'Open revision B' }).click();
+  await page.waitForURL(/\/B\/drive/);
+  await expect(field(page, 'Stage 1: pinion teeth')).toHaveValue(teeth);
+});
+
+test('a revision is closed, opened again, and branches', async ({ page }) => {
+  const root = await readyBuild(page, freshName('Branch'));
+  await page.goto(`${root}/learn?view=revisions`);
+  await page.getByRole('button', { name: 'Close revision A' }).click();
+  await expect(page.getByRole('status').first()).toHaveText('closed');
+  await page.goto(`${root}/drive`);
+  await expect(field(page, 'Stage 1: pinion teeth')).toBeDisabled();
+  await page.goto(`${root}/learn?view=revisions`);
+  await page.getByRole('button', { name: 'Open A again' }).click();
+  await expect(page.getByRole('button', { name: 'Close revision A' })).toBeVisible();
+  for (const letter of ['B', 'C']) {
+    await page.goto(`${root}/learn?open=next`);
+    await field(page, 'Why').fill(`For ${letter}.`);
+    await page.getByRole('button', { name: `Open revision ${letter}` }).click();
+    await page.waitForURL(new RegExp(`/${letter}/drive`));
+  }
+  await page.goto(`${root}/learn?view=revisions`);
+  // B and C both stand on A
+  await expect(page.getByTestId('line').getByRole('button')).toHaveCount(3);
+  await expect(page.getByTestId('line').locator('path')).toHaveCount(2);
+  await page.getByTestId('line').getByRole('button', { name: 'Revision C' }).click();
+  await page.getByRole('combobox', { name: 'against' }).selectOption({ label: 'revision B' });
+  await expect(page.getByTestId('side-by-side').getByRole('heading', { level: 1 })).toContainText('B to C: nothing that acts on the car differs.');
+});
+
+test('a failure of no known kind keeps its own words, and its photograph', async ({ page }) => {
+  await readyBuild(page, freshName('Own'));
+  await toSegment(page, 'Learn');
+  await page.getByRole('button', { name: 'Note a failure of A' }).click();
+  await field(page, 'Its name').fill('Belt');
+  await page.getByRole('combobox', { name: 'What happened' }).selectOption({ label: 'Something else' });
+  await field(page, 'In your words').fill('Frayed at the edge');
+  await field(page, 'Until it ran again').fill('35');
+  await page.getByLabel('Photographs of the failure').setInputFiles('docs/screenshots/garage.png');
+  await page.getByRole('button', { name: 'Save the failure' }).click();
+  const failure = page.getByRole('article', { name: 'Belt, Frayed at the edge' });
+  await expect(failure.getByRole('img', { name: 'Photograph 1 of Belt' })).toBeVisible();
+  await page.reload();
+  await expect(failure.getByRole('heading')).toHaveText('Belt: frayed at the edge');
 });

@@ -1,6 +1,18 @@
+import { readFileSync } from 'node:fs';
+import type { Page } from '@playwright/test';
+import { strFromU8, unzipSync } from 'fflate';
 import { expect, field, freshName, readyBuild, test, toSegment } from './page';
 
-test('from a wish to a lesson', async ({ page }) => {
+/** What a click puts into the downloads. */
+async function handedOver(page: Page, act: () => Promise<void>): Promise<{ name: string; content: Buffer }> {
+  const download = page.waitForEvent('download');
+  await act();
+  const file = await download;
+  return { name: file.suggestedFilename(), content: readFileSync((await file.path())!) };
+}
+
+
+test('the whole story: wish, drive, run, failure with its cause, new revision, fix, comparison, report', async ({ page }) => {
   const start = Date.now();
   await readyBuild(page, freshName('Loop'));
   console.log(`a new build to its predicted top speed: ${((Date.now() - start) / 1000).toFixed(1)} s`);
@@ -54,6 +66,12 @@ test('from a wish to a lesson', async ({ page }) => {
   await page.getByRole('button', { name: 'Save the failure' }).click();
   await expect(page.getByTestId('failures')).toContainText('Main gear: teeth stripped');
   await expect(page.getByTestId('failures')).toContainText('after 1.5 h, in timed distance');
+  const failure = page.getByRole('article', { name: /Main gear/ });
+  await failure.getByRole('button', { name: 'find out why it failed' }).click();
+  await failure.getByTestId('next-check').getByRole('button', { name: 'yes', exact: true }).click();
+  await failure.getByTestId('suspects').getByRole('listitem').first().getByRole('button', { name: /^Verdict/ }).click();
+  await expect(failure).toContainText('explained');
+  await expect(failure.getByRole('status')).toHaveText('saved');
 
   await page.getByRole('button', { name: 'Open the next revision' }).click();
   await page.getByRole('button', { name: /^Open revision B/ }).click();
@@ -62,11 +80,45 @@ test('from a wish to a lesson', async ({ page }) => {
   await page.getByRole('button', { name: /^Open revision B/ }).click();
   await page.waitForURL(/\/B\/drive/);
   await field(page, 'Stage 1: pinion teeth').fill('14');
+  await expect(page.getByTestId('top-speed')).not.toHaveText(`${first} km/h`);
+
+  await toSegment(page, 'Field');
+  for (const time of ['2.40', '2.41', '2.42']) {
+    await field(page, 'Or type the time').fill(time);
+    await page.getByRole('button', { name: 'Add', exact: true }).click();
+  }
+  await page.getByRole('button', { name: 'Save the run (3 attempts)' }).click();
+  await expect(answer).toContainText('3 attempts');
+
   await toSegment(page, 'Learn');
-  const diff = page.getByRole('list', { name: 'What changed from A' });
-  await expect(diff).toContainText('Stage 1: pinion teeth');
-  await expect(diff).toContainText('16 → 14');
-  await expect(page.getByRole('article', { name: 'Revision B' })).toContainText('The gear stripped');
+  await failure.getByRole('button', { name: 'say what was done about it' }).click();
+  await failure.getByRole('textbox', { name: 'What was done' }).fill('A tooth less on the pinion.');
+  await failure.getByRole('button', { name: 'Save the fix' }).click();
+  await expect(failure).toContainText('Fix in B: A tooth less on the pinion.');
+
+  await page.getByRole('button', { name: 'Revisions', exact: true }).click();
+  const sides = page.getByTestId('side-by-side');
+  await expect(page.getByTestId('effects')).toContainText('Stage 1: pinion teeth: 16 → 14');
+  // 20 m in 2.10 s on the mean of its speeds are 34.3 km/h, in 2.41 s 29.9 km/h
+  await expect(sides.getByRole('heading', { level: 1 })).toContainText(/A to B: top speed .* predicted, 34\.3\skm\/h → 29\.9\skm\/h measured over a distance; one thing changed/);
+  const lessons = page.getByRole('textbox', { name: 'What we learned from B' });
+  await expect(lessons).toHaveValue(/4\.5\skm\/h slower than A, more than chance\./);
+  await expect(lessons).toHaveValue(/A tooth less on the pinion \(against main gear, teeth stripped\)/);
+  await lessons.fill('Fewer teeth, slower car.');
+  await page.getByRole('button', { name: 'Keep these words' }).click();
+  await expect(page.getByRole('status', { name: 'Lessons' })).toHaveText('saved');
+
+  await page.getByRole('button', { name: 'Report', exact: true }).click();
+  await page.getByRole('button', { name: 'Test report' }).click();
+  await expect(page.getByTestId('report')).toContainText('Fewer teeth, slower car.');
+  await expect(page.getByTestId('report')).toContainText('20 m on mown grass');
+  const pdf = await handedOver(page, () => page.getByRole('button', { name: 'PDF' }).click());
+  expect(pdf.name).toMatch(/^loop-.*-b-test-report\.pdf$/);
+  expect(pdf.content.subarray(0, 5).toString()).toBe('%PDF-');
+  const zip = await handedOver(page, () => page.getByRole('button', { name: 'Markdown with pictures' }).click());
+  const files = unzipSync(new Uint8Array(zip.content));
+  expect(Object.keys(files).sort()).toEqual([expect.stringMatching(/^loop-.*-b-test-report\.md$/), 'pictures/failures.svg', 'pictures/runs.svg']);
+  expect(strFromU8(files[Object.keys(files).find((name) => name.endsWith('.md'))!]!)).toContain('](pictures/runs.svg)');
 });
 
 test('the stop-watch makes an attempt, and a reload keeps the sheet', async ({ page }) => {

@@ -32,7 +32,7 @@ export function watch(page: Page, problems: string[], allow: { statuses: number[
   page.on('pageerror', (error) => problems.push(error.message));
   page.on('console', (message) => {
     const expected = allow.statuses.some((status) => message.text().includes(`status of ${status}`)) || (allow.words !== undefined && message.text().includes(allow.words));
-    if (message.type() === 'error' && !expected) problems.push(message.text());
+    if (message.type() === 'error' && !expected) problems.push(`${message.text()} ${message.location().url}`);
   });
   page.on('request', (request) => {
     const { protocol, hostname } = new URL(request.url());

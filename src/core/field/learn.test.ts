@@ -106,6 +106,16 @@ describe('the line of revisions', () => {
   });
 });
 
+describe('a failure of what is no part', () => {
+  const gone = failure({ partId: 'deleted', partName: 'Belt', ledger: { lostMinutes: 40 } });
+  it('counts by its name over all that was driven, and says so where it is looked into', () => {
+    const typed: FailureRecord = { ...failure({ id: 'g', partName: 'belt ' }), partId: undefined };
+    const belt = livesOfParts(line, [run('a', 60), run('d', 60)], [gone, typed]).find(({ name }) => name === 'Belt')!;
+    expect(belt).toMatchObject({ failures: 2, lostMinutes: 40, hours: 2 });
+    expect(askDiagnosis(gone, document, undefined, {}).notes).toEqual([expect.stringContaining('Belt is no longer a part')]);
+  });
+});
+
 describe('what fails most', () => {
   const life = (partId: string, failures: number, lostMinutes: number, cost?: number) => ({ partId, name: partId, hours: 1, failures, lostMinutes, words: '', ...(cost === undefined ? {} : { cost }) });
   const lives = [life('a', 1, 60, 2), life('b', 3, 30), life('c', 0, 0), life('d', 4, 10, 6)];

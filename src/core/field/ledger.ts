@@ -27,6 +27,7 @@ export function askDiagnosis(failure: FailureRecord, document: BuildDocument, ru
   const lost = (ledger.clues ?? []).filter((clue) => TABLES.clues[clue] === undefined);
   if (lost.length > 0) notes.push(`Clues that are not known here and are left out: ${lost.join(', ')}.`);
   const part = document.parts.items.find(({ id }) => id === failure.partId);
+  if (failure.partId !== undefined && !part) notes.push(`${failure.partName} is no longer a part of that revision, so its kind and its margins are not known.`);
   const kind = part ? (KINDS[part.kind] ?? part.kind) : undefined;
   const surface = document.brief.surfaces.find(({ id }) => id === run?.conditions.surfaceId);
   const cells = document.power.battery?.cells;

@@ -31,18 +31,24 @@ export function livesOfCopies(copies: readonly CopyRecord[], runs: readonly RunR
   return found;
 }
 
-/** Parts of the last revision, what was driven with them and how often they failed; those that cost most time first. */
+/** Parts of all revisions, what was driven with them and how often they failed; what failed and is no part of any goes by its name. Those that cost most time first. */
 export function livesOfParts(revisions: readonly RevisionRecord[], runs: readonly RunRecord[], failures: readonly FailureRecord[], priceOf: (partId: string) => number | undefined = () => undefined): PartLife[] {
   const last = revisions.at(-1);
   if (!last) return [];
   const hoursIn = new Map(revisions.map(({ id }) => [id, runs.filter(({ revisionId }) => revisionId === id).reduce((sum, { drivenMinutes = 0 }) => sum + drivenMinutes, 0) / MIN_PER_H]));
   const named = new Map(revisions.flatMap(({ document }) => document.parts.items.map(({ id, name }) => [id, name] as const)));
-  return [...named].map(([partId, name]): PartLife => {
-    const hours = revisions.filter(({ document }) => document.parts.items.some(({ id }) => id === partId)).reduce((sum, { id }) => sum + hoursIn.get(id)!, 0);
-    const own = failures.filter((failure) => failure.partId === partId);
+  const sumOf = (of: readonly RevisionRecord[]) => of.reduce((sum, { id }) => sum + hoursIn.get(id)!, 0);
+  const lifeOf = (partId: string, name: string, hours: number, own: readonly FailureRecord[]): PartLife => {
     const price = priceOf(partId);
     return { partId, name, hours, failures: own.length, ...(price === undefined || own.length === 0 ? {} : { cost: price * own.length }), lostMinutes: own.reduce((sum, { ledger }) => sum + (ledger?.lostMinutes ?? 0), 0), words: hours > 0 ? lifeEstimate({ exposureHours: hours, failures: own.length }).words : 'not driven yet' };
-  }).sort((a, b) => b.lostMinutes - a.lostMinutes || b.failures - a.failures || b.hours - a.hours);
+  };
+  const known = [...named].map(([partId, name]) => lifeOf(partId, name, sumOf(revisions.filter(({ document }) => document.parts.items.some(({ id }) => id === partId))), failures.filter((failure) => failure.partId === partId)));
+  const strangers = new Map<string, FailureRecord[]>();
+  for (const failure of failures) if (failure.partId === undefined || !named.has(failure.partId)) {
+    const key = `name ${failure.partName.trim().toLowerCase()}`;
+    strangers.set(key, [...(strangers.get(key) ?? []), failure]);
+  }
+  return [...known, ...[...strangers].map(([key, own]) => lifeOf(key, own[0]!.partName, sumOf(revisions), own))].sort((a, b) => b.lostMinutes - a.lostMinutes || b.failures - a.failures || b.hours - a.hours);
 }
 
 export interface HeldFix {

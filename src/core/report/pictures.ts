@@ -45,6 +45,8 @@ export interface RunDot {
   predicted?: { value: number; error: number };
 }
 
+/** Share of a bar that has room for its figure. */
+const ROOM = 0.15;
 const [ROW, LEFT, RIGHT, TOP, BOTTOM] = [24, 150, 14, 18, 20];
 
 /** Measured against predicted, run by run; none without runs. */
@@ -81,7 +83,7 @@ export function paretoPicture(rows: readonly ParetoRow[], figure: (value: number
   const height = TOP + rows.length * ROW + 6;
   const px = (share: number) => LEFT + share * (WIDTH - LEFT - 80);
   const middle = (index: number) => TOP + index * ROW + ROW / 2;
-  const bars = rows.map(({ name, value, share, cumulative }, index) => `${text(0, middle(index) + 3, name.length > 30 ? `${name.slice(0, 29)}…` : name)}<rect x="${LEFT}" y="${at(middle(index) - 7)}" width="${at(Math.max(1, px(share) - LEFT))}" height="14" fill="${RUST}"/>${text(px(index === 0 ? cumulative : share) + 8, middle(index) + 3, figure(value))}`);
+  const bars = rows.map(({ name, value, share, cumulative }, index) => `${text(0, middle(index) + 3, name.length > 30 ? `${name.slice(0, 29)}…` : name)}<rect x="${LEFT}" y="${at(middle(index) - 7)}" width="${at(Math.max(1, px(share) - LEFT))}" height="14" fill="${RUST}"/>${index === 0 && share > ROOM ? text(px(share) - 6, middle(index) + 3, figure(value), `text-anchor="end" style="fill:${SHEET}"`) : text(px(index === 0 ? cumulative : share) + 8, middle(index) + 3, figure(value))}`);
   const together = `<polyline points="${rows.map(({ cumulative }, index) => `${at(px(cumulative))},${at(middle(index))}`).join(' ')}" fill="none" stroke="${INK}"/>`;
   return drawing('failures', height, `What failed, by ${by}; the line is how much the first ones make together.`, [...bars, together]);
 }

@@ -101,6 +101,6 @@ function costOfFailures({ revisions, runs, failures }: TestReportInput, { locale
 }
 
 function checkBlocks(checks: readonly Check[]): Block[] {
-  const bad = checks.filter(({ state }) => state === 'over' || state === 'tight');
+  const bad = checks.filter(({ state, segment }) => (state === 'over' || state === 'tight') && segment !== 'learn');
   return [{ kind: 'heading', level: 1, text: 'Checks that are not clear' }, bad.length === 0 ? { kind: 'text', text: 'All that could be worked out are clear.' } : { kind: 'list', items: bad.map(({ title, state, why }) => `${title} is ${state}: ${why}`) }];
 }

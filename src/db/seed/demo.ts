@@ -8,13 +8,14 @@ import { createBuild } from '../queries/builds';
 import { noteFailure } from '../queries/failures';
 import { saveLibraryItem } from '../queries/library';
 import { changeCopy, logPrint } from '../queries/prints';
-import { keepTrack } from '../queries/files';
+import { keepPhoto, keepTrack } from '../queries/files';
 import { keepMesh } from '../queries/meshes';
-import { openNextRevision, saveDocument } from '../queries/revisions';
+import { describeRevision, openNextRevision, saveDocument } from '../queries/revisions';
 import { logRun } from '../queries/runs';
 import { DEMO_MESHES } from './demoMeshes';
-import { EXPECTED_B, EXPECTED_C, EXPECTED_D, MARSH_HARE_FAILURES, MARSH_HARE_RUNS, MARSH_HARE_TRACKS, WHY_B, WHY_C, WHY_D } from './marshHare';
-import { copiesOnCar, givenUp, marshHareCoupon, marshHarePrints } from './marshHarePrint';
+import { EXPECTED_B, EXPECTED_C, EXPECTED_D, LEARNED_A, MARSH_HARE_FAILURES, MARSH_HARE_RUNS, MARSH_HARE_TRACKS, WHY_B, WHY_C, WHY_D } from './marshHare';
+import { copiesOnCar, marshHareCoupon, whatBecameOf, marshHarePrints } from './marshHarePrint';
+import { MARSH_HARE_PHOTOS } from './marshHarePhotos';
 import { marshHareDocuments, type MarshHareLetter } from './marshHareRevisions';
 import { orchardTrack } from './marshHareTracks';
 import { measuredRun, trueTopSpeed } from './measuredRuns';
@@ -36,6 +37,7 @@ export async function seedDemo(db: Database, workshopId: string): Promise<void> 
     await openNextRevision(db, workshopId, idOf(parent), { id: idOf(letter), why, expected, createdAt });
     await saveDocument(db, workshopId, idOf(letter), 1, documents[letter]);
   }
+  await describeRevision(db, workshopId, idOf('A'), { learned: LEARNED_A });
   for (const [index, run] of MARSH_HARE_RUNS.entries()) {
     await logRun(db, workshopId, idOf(run.letter), parse(runSheetSchema, { ...measuredRun(run, documents[run.letter], 3117 + index), copies: copiesOnCar(run.letter) }));
   }
@@ -47,13 +49,15 @@ export async function seedDemo(db: Database, workshopId: string): Promise<void> 
     await logRun(db, workshopId, idOf(letter), parse(runSheetSchema, { id, kind: 'track', attempts: [], conditions: { surfaceId: surface.id, surfaceName: surface.name }, track: { hash, ...track }, copies: copiesOnCar(letter), drivenMinutes: Number((track.durationS / 60).toFixed(1)), note, ranAt, document }));
   }
   for (const { letter, ...failure } of MARSH_HARE_FAILURES) {
-    await noteFailure(db, workshopId, idOf(letter), parse(failureSheetSchema, failure));
+    const drawn = MARSH_HARE_PHOTOS[failure.id];
+    const photos = drawn ? [{ hash: await keepPhoto(db, workshopId, Buffer.from(drawn.svg)), caption: drawn.caption }] : [];
+    await noteFailure(db, workshopId, idOf(letter), parse(failureSheetSchema, { ...failure, ledger: { ...failure.ledger, ...(photos.length > 0 ? { photos } : {}) } }));
   }
   for (const { letter, sheet } of marshHarePrints(documents)) {
     const { copies } = await logPrint(db, workshopId, idOf(letter), parse(printSheetSchema, sheet));
     for (const { revisionId: _, ...copy } of copies) {
-      const spent = givenUp(copy);
-      if (spent) await changeCopy(db, workshopId, parse(copySheetSchema, spent));
+      const changed = whatBecameOf(copy);
+      if (changed) await changeCopy(db, workshopId, parse(copySheetSchema, changed));
     }
   }
   await saveLibraryItem(db, workshopId, parseLibraryItem(marshHareCoupon()));

@@ -96,6 +96,9 @@ export const marshHareB: Patch = [
   { path: ['chassis', 'massG'], value: 1603 },
 ];
 
+/** What the builder wrote about A in place of what the record says. */
+export const LEARNED_A = 'A cold motor and a slow car are one and the same: the ratio was too short, by a third.\nA printed tooth dies on the landing, not on the straight. Twice the face before anything else.\nThread lock on every horn screw from now on.';
+
 export const WHY_B = 'A runs cold and tops out under the wish: the ratio is too short. The main gear stripped on a landing: twice the face. A stronger servo against clods.';
 export const EXPECTED_B = 'Over 30 km/h on mown grass, and no tooth lost.';
 

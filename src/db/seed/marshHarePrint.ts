@@ -5,7 +5,7 @@ import { itemsOf } from '@/core/library/items';
 import { STARTING_LIBRARY } from '@/core/library/starting';
 import { normalFrom } from '@/core/numeric/random';
 import { USUAL_COUPON } from '@/core/print/couponPiece';
-import type { CopySheet, PrintSheet } from '@/core/print/log';
+import type { CopySheet, PrintSheet, WearPlace } from '@/core/print/log';
 import { estimateOfPart, type PrintHow } from '@/core/print/printed';
 
 type MarshHareLetter = 'A' | 'B' | 'C' | 'D';
@@ -63,17 +63,17 @@ const PRINTS: readonly PlannedPrint[] = [
   { letter: 'B', id: 'mh-print-7', at: '2026-04-18T18:30:00.000Z', parts: [['mainGear', 2]] },
   { letter: 'C', id: 'mh-print-8', at: '2026-05-09T19:00:00.000Z', parts: [['carrier', 3]] },
   { letter: 'D', id: 'mh-print-9', at: '2026-05-23T16:10:00.000Z', parts: [['steeringArm', 3]] },
-  { letter: 'D', id: 'mh-print-10', at: '2026-05-31T08:15:00.000Z', parts: [['bumper', 1]] },
+  { letter: 'D', id: 'mh-print-10', at: '2026-05-31T16:15:00.000Z', parts: [['bumper', 1]] },
 ];
 
 /** Copies that broke or were put aside. */
 const GIVEN_UP: readonly (readonly [copyId: string, at: string, why: string])[] = [
   ['mh-print-6-mainGear-1', '2026-04-12T10:05:00.000Z', 'three teeth stripped'],
-  ['mh-print-5-carrier-1', '2026-05-03T09:40:00.000Z', 'split along its layers'],
+  ['mh-print-5-carrier-1', '2026-05-03T16:35:00.000Z', 'split along its layers'],
   ['mh-print-5-carrier-2', '2026-05-09T17:00:00.000Z', 'the other of the split one: same layers'],
   ['mh-print-5-steeringArm-1', '2026-05-17T10:20:00.000Z', 'bent at a kerb stone'],
   ['mh-print-5-steeringArm-2', '2026-05-23T15:00:00.000Z', 'as thin as the bent one'],
-  ['mh-print-6-bumper-1', '2026-05-30T11:00:00.000Z', 'cracked in a drop test'],
+  ['mh-print-6-bumper-1', '2026-05-31T10:00:00.000Z', 'cracked in a drop test'],
 ];
 
 /** The copies that were on the car in a revision: those of A, and what took the place of what broke. */
@@ -111,10 +111,21 @@ export function marshHarePrints(documents: Readonly<Record<MarshHareLetter, Buil
   });
 }
 
-/** What became of the copies that are not good any more. */
-export function givenUp(copy: CopySheet): CopySheet | undefined {
-  const found = GIVEN_UP.find(([id]) => id === copy.id);
-  return found && { ...copy, retiredAt: found[1], retiredWhy: found[2] };
+/** Copies that were measured for wear: the pin's bore of a knuckle grows in the grit, the teeth of the wide gear do not show any. */
+const MEASURED: Readonly<Record<string, { of: WearPlace; newMm: number; mmPerHour: number; at: readonly (readonly [day: string, hours: number])[] }>> = {
+  'mh-print-5-knuckle-1': { of: 'bore', newMm: 3.04, mmPerHour: 0.027, at: [['2026-04-05', 0], ['2026-04-12', 1.5], ['2026-05-03', 3.1], ['2026-05-31', 4.1]] },
+  'mh-print-7-mainGear-1': { of: 'tooth', newMm: 1.26, mmPerHour: 0.00002, at: [['2026-04-19', 0], ['2026-05-31', 2.6]] },
+};
+const [CALIPER_SD, CALIPER_STEP, WEAR_SEED] = [0.008, 0.01, 53];
+
+/** Copies that were given up or measured, as they are now; none of the others. */
+export function whatBecameOf(copy: CopySheet): CopySheet | undefined {
+  const gone = GIVEN_UP.find(([id]) => id === copy.id);
+  const measured = MEASURED[copy.id];
+  if (!gone && !measured) return undefined;
+  const error = normalFrom(WEAR_SEED);
+  const readings = measured?.at.map(([day, hours], index) => ({ id: `${copy.id}-${index + 1}`, at: `${day}T18:00:00.000Z`, of: measured.of, hours, valueMm: Number((Math.round((measured.newMm + measured.mmPerHour * hours + CALIPER_SD * error()) / CALIPER_STEP) * CALIPER_STEP).toFixed(2)) }));
+  return { ...copy, ...(readings ? { readings } : {}), ...(gone ? { retiredAt: gone[1], retiredWhy: gone[2] } : {}) };
 }
 
 const [HOLE_OFFSET, HOLE_SLOPE, PEG_OFFSET, PEG_SLOPE, READING_SD, FREED_FROM, COUPON_SEED] = [-0.19, 1.003, 0.08, 1.001, 0.025, 0.25, 29];

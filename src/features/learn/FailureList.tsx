@@ -11,7 +11,7 @@ import { fixHeld } from '@/core/field/lives';
 import { isOpen } from '@/core/field/ledger';
 import { callApi, sentenceOf } from '../api';
 import { useBuild } from '../shell/BuildContext';
-import { FailurePhotos } from './FailurePhotos';
+import { AddPhoto, FailurePhotos } from './FailurePhotos';
 import { Diagnosis } from './Diagnosis';
 
 /** Of many failures the last are shown; the others on demand. */
@@ -35,6 +35,7 @@ function FailureRow({ failure }: { failure: FailureRecord }) {
   const { revisions, runs, failures, dropFailure } = useBuild();
   const { reader } = useReader();
   const [problem, setProblem] = useState<string>();
+  const [fixing, setFixing] = useState(false);
   const [why, setWhy] = useState(useSearchParams().get('failure') === failure.id);
   const held = fixHeld(failure, revisions, runs, failures);
   const letter = revisions.find(({ id }) => id === failure.revisionId)?.letter ?? '?';
@@ -53,14 +54,14 @@ function FailureRow({ failure }: { failure: FailureRecord }) {
     <article className="fail" aria-label={`${failure.partName}, ${failedHow(failure)}`}>
       <span className="where">{letter}</span>
       <div>
+        <FailurePhotos failure={failure} />
         <h3>{failure.partName}: {failedHow(failure).toLowerCase()}</h3>
         <p className="quiet" style={{ fontSize: 13 }}><When at={failure.occurredAt} />{details ? `, ${details}` : ''}</p>
         {failure.story ? <p style={{ maxWidth: 640 }}>{failure.story}</p> : null}
-        <FailurePhotos failure={failure} />
-        <button type="button" className="link" aria-expanded={why} onClick={() => setWhy(!why)}>{why ? 'close the diagnosis' : failure.ledger?.verdict ? 'why it failed' : 'find out why it failed'}</button>
+        <div className="row acts"><button type="button" className="link" aria-expanded={why} onClick={() => setWhy(!why)}>{why ? 'close the diagnosis' : failure.ledger?.verdict ? 'why it failed' : 'find out why it failed'}</button>{failure.fix ? null : <button type="button" className="link" aria-expanded={fixing} onClick={() => setFixing(!fixing)}>say what was done about it</button>}<AddPhoto failure={failure} /></div>
         {why ? <Diagnosis failure={failure} /> : null}
         {held ? <p className="quiet" style={{ fontSize: 13 }}>The fix {held.again > 0 ? <b style={{ color: 'var(--rust)' }}>did not hold</b> : 'so far'}: {held.words}.</p> : null}
-        {failure.fix ? <p><b>Fix{carriedBy ? ` in ${carriedBy}` : ''}:</b> {failure.fix}</p> : <FixForm failure={failure} />}
+        {failure.fix ? <p><b>Fix{carriedBy ? ` in ${carriedBy}` : failure.fixRevisionId ? ' in a revision that was deleted' : ''}:</b> {failure.fix}</p> : fixing ? <FixForm failure={failure} /> : null}
         {problem ? <p role="alert" style={{ color: 'var(--rust)' }}>{problem}</p> : null}
       </div>
       <span style={{ textAlign: 'right' }}>
@@ -73,11 +74,9 @@ function FailureRow({ failure }: { failure: FailureRecord }) {
 
 function FixForm({ failure }: { failure: FailureRecord }) {
   const { revisions, keepFailure } = useBuild();
-  const [open, setOpen] = useState(false);
   const [fix, setFix] = useState('');
   const [revisionId, setRevisionId] = useState(revisions.at(-1)!.id);
   const [problem, setProblem] = useState<string>();
-  if (!open) return <button type="button" className="link quiet" onClick={() => setOpen(true)}>say what was done about it</button>;
   const save = async () => {
     const { revisionId: _, ...sheet } = failure;
     try {

@@ -3,8 +3,16 @@ import type { FailureRecord } from '@/core/field/records';
 import { callApi, sentenceOf } from '../api';
 import { useBuild } from '../shell/BuildContext';
 
-/** Photographs of a failure, and another one to add. */
-export function FailurePhotos({ failure }: { failure: FailureRecord }) {
+/** Photographs of a failure. */
+export function FailurePhotos({ failure: { partName, ledger } }: { failure: FailureRecord }) {
+  const photos = ledger?.photos ?? [];
+  if (photos.length === 0) return null;
+  // eslint-disable-next-line @next/next/no-img-element -- a file of the workshop
+  return <div className="photos beside">{photos.map(({ hash, caption }, at) => <figure key={hash}><a href={`/api/files/${hash}`} target="_blank" rel="noreferrer"><img src={`/api/files/${hash}`} alt={caption ?? `Photograph ${at + 1} of ${partName}`} loading="lazy" /></a>{caption ? <figcaption>{caption}</figcaption> : null}</figure>)}</div>;
+}
+
+/** Adds a photograph to a failure. */
+export function AddPhoto({ failure }: { failure: FailureRecord }) {
   const { keepFailure } = useBuild();
   const input = useRef<HTMLInputElement>(null);
   const [problem, setProblem] = useState<string>();
@@ -22,9 +30,7 @@ export function FailurePhotos({ failure }: { failure: FailureRecord }) {
   };
   return (
     <>
-      {/* eslint-disable-next-line @next/next/no-img-element -- a file of the workshop */}
-      {photos.length > 0 ? <div className="photos">{photos.map(({ hash, caption }, at) => <figure key={hash}><a href={`/api/files/${hash}`} target="_blank" rel="noreferrer"><img src={`/api/files/${hash}`} alt={caption ?? `Photograph ${at + 1} of ${failure.partName}`} loading="lazy" /></a>{caption ? <figcaption>{caption}</figcaption> : null}</figure>)}</div> : null}
-      <button type="button" className="link" style={{ marginRight: 14 }} onClick={() => input.current?.click()}>add a photograph</button>
+      <button type="button" className="link" onClick={() => input.current?.click()}>add a photograph</button>
       <input ref={input} type="file" accept="image/*" aria-label={`Photograph of ${failure.partName}`} style={{ display: 'none' }} onChange={(event) => { void add(event.target.files?.[0]); event.target.value = ''; }} />
       {problem ? <p role="alert" style={{ color: 'var(--rust)' }}>{problem}</p> : null}
     </>

@@ -1,4 +1,3 @@
-import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { learnedOf } from '@/core/field/learned';
 import type { RevisionRecord } from '@/core/field/records';
@@ -8,11 +7,10 @@ import { useBuild } from '../shell/BuildContext';
 
 /** What a revision taught: written from the record, the builder's to change; and whether the revision is closed. */
 export function Lessons({ revision }: { revision: RevisionRecord }) {
-  const { revisions, runs, failures, session, revision: open } = useBuild();
+  const { revisions, runs, failures, session, revision: open, keepRevision } = useBuild();
   const { reader } = useReader();
-  const router = useRouter();
   const fromRecord = learnedOf(revision, { revisions: [...revisions], runs: [...runs], failures: [...failures] }, reader).join('\n');
-  const [saved, setSaved] = useState(revision.learned);
+  const saved = revision.learned;
   const [typed, setTyped] = useState<string>();
   const [said, setSaid] = useState('');
   const [problem, setProblem] = useState<string>();
@@ -24,12 +22,10 @@ export function Lessons({ revision }: { revision: RevisionRecord }) {
     try {
       if (revision.id === open.id) await session.flush();
       const after = await callApi<RevisionRecord>('PATCH', `/api/revisions/${revision.id}`, given);
-      if (given.learned !== undefined) {
-        setSaved(after.learned);
-        setTyped(undefined);
-      }
+      keepRevision(after);
+      if (given.closed !== undefined && revision.id === open.id) session.setClosed(given.closed);
+      if (given.learned !== undefined) setTyped(undefined);
       setSaid('saved');
-      router.refresh();
     } catch (error) {
       setSaid('');
       setProblem(`Not saved, kept here: ${sentenceOf(error)}`);

@@ -37,6 +37,8 @@ export interface BuildPage extends Omit<WholeBuild, 'revisions'> {
   edit(patch: Patch, stepKey?: string): void;
   chooseSurface(id: string): void;
   setGhost(ghost: Ghost | undefined): void;
+  /** What was said of a revision: what it taught, and whether it is closed. */
+  keepRevision(revision: RevisionRecord): void;
   keepRun(run: RunRecord): void;
   dropRun(id: string): void;
   keepFailure(failure: FailureRecord): void;
@@ -67,8 +69,9 @@ interface BuildProviderProps {
 }
 
 export function BuildProvider({ whole, revisionId, library: stocked, thresholds, finishedPrints, printAheadMinutes, children }: BuildProviderProps) {
-  const revision = whole.revisions.find(({ id }) => id === revisionId)!;
-  const [session] = useState(() => sessionFor(revision, whole.revisions));
+  const { revisions, keepRevision } = useRevisions(whole.revisions);
+  const revision = revisions.find(({ id }) => id === revisionId)!;
+  const [session] = useState(() => sessionFor(revision, revisions));
   const state = useSyncExternalStore(session.subscribe, session.snapshot, session.snapshot);
   const [surfaceId, chooseSurface] = useState<string>();
   const [ghost, setGhost] = useState<Ghost>();
@@ -80,7 +83,7 @@ export function BuildProvider({ whole, revisionId, library: stocked, thresholds,
   const { document } = state;
   const surface = document.brief.surfaces.find(({ id }) => id === surfaceId) ?? document.brief.surfaces[0];
   const ofDocument = useChecks(document, surface, thresholds);
-  const checks = useMemo(() => [...ofDocument, ...checksOnRecord({ document, revisionId, revisions: whole.revisions, runs, failures, prints, copies })], [ofDocument, document, revisionId, whole.revisions, runs, failures, prints, copies]);
+  const checks = useMemo(() => [...ofDocument, ...checksOnRecord({ document, revisionId, revisions, runs, failures, prints, copies })], [ofDocument, document, revisionId, revisions, runs, failures, prints, copies]);
   useLastSave(session);
   useFreshDocument(session, revision.id);
 
@@ -91,10 +94,18 @@ export function BuildProvider({ whole, revisionId, library: stocked, thresholds,
   const dropFailure = useCallback((id: string) => setFailures((all) => all.filter((failure) => failure.id !== id)), []);
 
   const page = useMemo<BuildPage>(
-    () => ({ build: whole.build, revisions: whole.revisions, revision, library, thresholds, finishedPrints, printAheadMinutes, session, state, document, closed: state.save === 'closed', surface, checks, ghost, runs, failures, ...printed, edit, chooseSurface, setGhost, keepRun, dropRun, keepFailure, dropFailure, keepItem, dropItem }),
-    [whole, revision, library, thresholds, finishedPrints, printAheadMinutes, session, state, document, surface, checks, ghost, runs, failures, printed, edit, keepRun, dropRun, keepFailure, dropFailure, keepItem, dropItem],
+    () => ({ build: whole.build, revisions, revision, library, thresholds, finishedPrints, printAheadMinutes, session, state, document, closed: state.save === 'closed', surface, checks, ghost, runs, failures, ...printed, edit, chooseSurface, setGhost, keepRevision, keepRun, dropRun, keepFailure, dropFailure, keepItem, dropItem }),
+    [whole.build, revisions, keepRevision, revision, library, thresholds, finishedPrints, printAheadMinutes, session, state, document, surface, checks, ghost, runs, failures, printed, edit, keepRun, dropRun, keepFailure, dropFailure, keepItem, dropItem],
   );
   return <BuildContext.Provider value={page}>{children}</BuildContext.Provider>;
+}
+
+/** The revisions with what was said of them on this page. */
+function useRevisions(held: RevisionRecord[]): Pick<BuildPage, 'keepRevision'> & { revisions: RevisionRecord[] } {
+  const [said, setSaid] = useState<ReadonlyMap<string, Pick<RevisionRecord, 'learned' | 'closedAt'>>>(new Map());
+  const keepRevision = useCallback(({ id, learned, closedAt }: RevisionRecord) => setSaid((all) => new Map(all).set(id, { learned, closedAt })), []);
+  const revisions = useMemo(() => (said.size === 0 ? held : held.map((one) => (said.has(one.id) ? { ...one, ...said.get(one.id) } : one))), [held, said]);
+  return { revisions, keepRevision };
 }
 
 /** Queue, log and copies as this page knows them. */

@@ -112,4 +112,20 @@ describe('a build session', () => {
     session.adopt(9, { ...emptyDocument(), chassis: { wheelbaseMm: 333 } });
     expect(chassis(session.state.document).wheelbaseMm).toBe(222);
   });
+
+  it('takes no edit while it is closed by hand, nor takes one back, and takes them again when it is open', async () => {
+    const { server, open } = withServer();
+    const session = open();
+    session.edit(wheelbase(280));
+    await session.flush();
+    session.setClosed(true);
+    session.edit(wheelbase(300));
+    session.undo();
+    expect(session.state).toMatchObject({ save: 'closed', canUndo: false });
+    expect(chassis(session.state.document).wheelbaseMm).toBe(280);
+    session.setClosed(false);
+    session.edit(wheelbase(310));
+    await session.flush();
+    expect(chassis(server.document).wheelbaseMm).toBe(310);
+  });
 });

@@ -116,6 +116,13 @@ export class BuildSession {
     this.publish({ document });
   }
 
+  /** Closed by hand it takes no edits, and none is taken back; open again it does. */
+  setClosed(closed: boolean): void {
+    this.done = [];
+    this.undone = [];
+    this.publish({ save: closed ? 'closed' : 'saved', problem: undefined });
+  }
+
   /** Saves at once what is not saved yet. */
   async flush(): Promise<void> {
     this.callOff?.();

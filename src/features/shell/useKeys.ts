@@ -1,4 +1,4 @@
-import { useEffect, useRef } from 'react';
+import { useLayoutEffect, useRef } from 'react';
 
 export type KeyActions = Readonly<Record<string, () => void>>;
 
@@ -8,13 +8,13 @@ export function isTyping(target: EventTarget | null): boolean {
   return element !== null && (/^(INPUT|TEXTAREA|SELECT)$/.test(element.tagName) || element.isContentEditable);
 }
 
-/** Single keys of the page; none fires while typing. Undo is left to the field while one is being typed in. */
+/** Single keys of the page; none fires while typing. Undo is left to the field while one is being typed in. They change hands with the picture, so that no key meets the page before. */
 export function useKeys(actions: KeyActions): void {
   const held = useRef(actions);
-  useEffect(() => {
+  useLayoutEffect(() => {
     held.current = actions;
   });
-  useEffect(() => {
+  useLayoutEffect(() => {
     const onKey = (event: KeyboardEvent) => {
       if (isTyping(event.target)) return;
       const control = event.ctrlKey || event.metaKey;

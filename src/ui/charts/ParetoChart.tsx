@@ -12,6 +12,8 @@ export interface ParetoBar {
   text: string;
 }
 
+/** Share of a bar that has room for its figure. */
+const ROOM = 0.15;
 const [ROW, WIDTH, LEFT, RIGHT, TOP] = [30, 860, 190, 92, 22];
 
 /** The largest first: bars of each, and a line of how much the first ones make together. */
@@ -27,7 +29,7 @@ export function ParetoChart({ title, rows }: { title: string; rows: readonly Par
           <g key={id}>
             <text className="strong" x={0} y={middle(at) + 4}>{label.length > 26 ? `${label.slice(0, 25)}…` : label}</text>
             <rect x={LEFT} y={middle(at) - 8} width={Math.max(1, x(share) - LEFT)} height={16} fill="var(--rust)" opacity={at === 0 ? 1 : 0.6} />
-            <text x={x(cumulative - share < 0.02 ? cumulative : share) + (cumulative - share < 0.02 ? 12 : 6)} y={middle(at) + 4}>{text}</text>
+            {at === 0 && share > ROOM ? <text x={x(share) - 8} y={middle(at) + 4} textAnchor="end" style={{ fill: 'var(--sheet)' }}>{text}</text> : <text x={x(at === 0 ? cumulative : share) + (at === 0 ? 12 : 6)} y={middle(at) + 4}>{text}</text>}
           </g>
         ))}
         <polyline points={rows.map(({ cumulative }, at) => `${x(cumulative)},${middle(at)}`).join(' ')} fill="none" stroke="var(--ink)" strokeWidth="1.5" />

@@ -17,7 +17,7 @@ export default async function RevisionLayout({ params, children }: { params: Pro
   if (!revision) notFound();
   const [library, builds, settings, finished] = await Promise.all([listLibrary(db, workshopId), listBuilds(db, workshopId), settingsOf(db, workshopId), finishedPrints(db, workshopId)]);
   return (
-    <BuildFrame key={`${revision.id} ${revision.closedAt ?? ''}`} whole={whole} revisionId={revision.id} library={library} builds={builds} thresholds={settings.thresholds ?? {}} finishedPrints={finished} printAheadMinutes={settings.printAheadMinutes}>
+    <BuildFrame key={revision.id} whole={whole} revisionId={revision.id} library={library} builds={builds} thresholds={settings.thresholds ?? {}} finishedPrints={finished} printAheadMinutes={settings.printAheadMinutes}>
       {children}
     </BuildFrame>
   );

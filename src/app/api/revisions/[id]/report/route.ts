@@ -14,7 +14,7 @@ import { fileContent } from '@/db/queries/files';
 import { finishedPrints } from '@/db/queries/prints';
 import { revisionById } from '@/db/queries/revisions';
 import { settingsOf } from '@/db/queries/workshops';
-import { readerOfRequest } from '../../../../readerOfRequest';
+import { readerOfHeaders } from '../../../../readerOfRequest';
 import { door } from '../../../door';
 import { printPdf } from '../../../printPdf';
 
@@ -26,8 +26,7 @@ export const GET = door(async ({ request, db, workshopId, id }) => {
   const [whole, { thresholds = {} }, finished] = await Promise.all([wholeBuild(db, workshopId, buildId), settingsOf(db, workshopId), finishedPrints(db, workshopId)]);
   const revision = whole.revisions.find((one) => one.id === id)!;
   const { document } = revision;
-  const { reader: plain } = await readerOfRequest();
-  const reader = { ...plain, currency: document.brief.currency ?? USUAL_CURRENCY };
+  const reader = { ...readerOfHeaders(request.headers), currency: document.brief.currency ?? USUAL_CURRENCY };
   const checks = [...overlookBuild(document, thresholds), ...checksOnRecord({ ...whole, document, revisionId: id })];
   const calibration = calibrationOfBuild(document, whole.prints, finished)?.calibration;
   const report = kind === 'build' ? buildSheet({ ...whole, revision, document, checks, ...(calibration === undefined ? {} : { calibration }) }, reader) : testReport({ ...whole, revision, checks }, reader);
