@@ -24,6 +24,7 @@ import { searchBetter } from '@/core/suspension/better';
 import { steeringGeometry } from '@/core/suspension/steering';
 import { bareRun } from './floor';
 import { benchField } from './field';
+import { benchLearn } from './learn';
 import { benchSolid } from './solid';
 import { libraryCorner } from './librarySolver';
 
@@ -166,3 +167,4 @@ line(`drive.endurance of a pack of ${minutes.toFixed(0)} minutes, stop and go (a
 
 benchSolid();
 benchField(car);
+benchLearn(marshHareA, car);

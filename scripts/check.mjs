@@ -17,7 +17,7 @@ export async function check() {
   };
   await Promise.all([lint(), types()]);
   mkdirSync('.data', { recursive: true });
-  await bin('jest', '--selectProjects', 'unit', '--silent', '--json', '--outputFile=.data/unit.json');
+  await bin('jest', '--selectProjects', 'unit', '--maxWorkers', '100%', '--silent', '--json', '--outputFile=.data/unit.json');
 }
 
 if (import.meta.filename === process.argv[1]) {

@@ -64,6 +64,8 @@ export const runs = pgTable('runs', {
   note: text('note'),
   ranAt: text('ran_at').notNull(),
   document: jsonb('document').$type<BuildDocument>().notNull(),
+  /** The same for runs that were driven with the same build, which is then read once. */
+  documentMark: text('document_mark').generatedAlwaysAs(sql`md5(document::text)`),
   prediction: jsonb('prediction').$type<RunPrediction>(),
   report: jsonb('report').$type<RunReport>(),
   copies: jsonb('copies').$type<string[]>(),

@@ -1,4 +1,4 @@
-import { and, asc, eq, getTableColumns, inArray, sql } from 'drizzle-orm';
+import { and, asc, eq, getTableColumns, inArray } from 'drizzle-orm';
 import { predictRun } from '@/core/field/predictRun';
 import { isTimed, type RunRecord, type RunSheet } from '@/core/field/records';
 import type { Database } from '../client';
@@ -10,23 +10,23 @@ import { revisionById } from './revisions';
 type Row = typeof runs.$inferSelect;
 
 const toRecord = (row: Row): RunRecord => {
-  const { workshopId: _, ...record } = row;
+  const { workshopId: _, documentMark: __, ...record } = row;
   return compact(record) as RunRecord;
 };
 
 const { document: driven, ...light } = getTableColumns(runs);
-const mark = sql<string>`md5(${driven}::text)`;
+const mark = runs.documentMark;
 
 /** Runs of revisions; those that were driven with the same build share one document, which is read once. */
 export async function runsOfRevisions(db: Database, workshopId: string, revisionIds: string[]): Promise<RunRecord[]> {
   if (revisionIds.length === 0) return [];
   const own = and(eq(runs.workshopId, workshopId), inArray(runs.revisionId, revisionIds));
   const [rows, builds] = await Promise.all([
-    db.select({ ...light, mark }).from(runs).where(own).orderBy(asc(runs.ranAt), asc(runs.id)),
+    db.select(light).from(runs).where(own).orderBy(asc(runs.ranAt), asc(runs.id)),
     db.selectDistinctOn([mark], { mark, document: driven }).from(runs).where(own),
   ]);
   const documents = new Map(builds.map((one) => [one.mark, one.document]));
-  return rows.map(({ mark: of, ...row }) => toRecord({ ...row, document: documents.get(of)! }));
+  return rows.map((row) => toRecord({ ...row, document: documents.get(row.documentMark)! }));
 }
 
 /** Logs a run with the prediction for its conditions, made from the build as it was run; the same id twice makes one. */

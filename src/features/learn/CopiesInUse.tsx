@@ -23,8 +23,8 @@ export function CopiesInUse() {
   return (
     <section aria-label="Copies on the car">
       <div className="cap" style={{ marginTop: 18 }}><span>Copies on the car, and how worn they are</span></div>
-      <div className="gridbox"><table className="grid tight" data-testid="copies-in-use">
-        <thead><tr><th>Copy</th><th className="num">Driven</th><th className="num">Runs</th><th>Wear</th><th /></tr></thead>
+      <div className="gridbox"><table className="grid tight slim" data-testid="copies-in-use">
+        <thead><tr><th>Copy</th><th className="num">Driven</th><th className="num">Runs</th><th /></tr></thead>
         <tbody>{inUse.slice(0, all ? undefined : MOST).map((copy) => <Row key={copy.id} copy={copy} hours={lives.get(copy.id)!.hours} runs={lives.get(copy.id)!.runs} wear={wearOf(copy.readings ?? [])} open={chosen === copy.id} onOpen={() => choose(chosen === copy.id ? undefined : copy.id)} hoursText={formatText(lives.get(copy.id)!.hours, 'hours', reader, 2)} />)}</tbody>
       </table></div>
       {inUse.length > MOST && !all ? <button type="button" className="link" onClick={() => setAll(true)}>All {inUse.length} copies</button> : null}
@@ -37,12 +37,12 @@ function Row({ copy, hours, runs, wear, open, onOpen, hoursText }: { copy: CopyR
   return (
     <>
       <tr>
-        <td><b>{copy.partName}</b>{copy.how === 'draft' ? ', draft' : ''} <span className="quiet">{(copy.repairs ?? []).map(({ what }) => what).join('; ')}</span></td>
+        <td><b>{copy.partName}</b>{copy.how === 'draft' ? ', draft' : ''} <span className="quiet" style={{ fontSize: 12.5 }}>{(copy.repairs ?? []).map(({ what }) => what).join('; ')}</span>
+          {wear.map(({ of, words }) => <div key={of} style={{ fontSize: 13, ...(soon ? { color: 'var(--rust)' } : {}) }}>{PLACE_WORDS[of]}: {words}</div>)}</td>
         <td className="num">{hoursText}</td><td className="num">{runs}</td>
-        <td style={soon ? { color: 'var(--rust)' } : undefined}>{wear.length === 0 ? <span className="quiet">not measured</span> : wear.map(({ of, words }) => `${PLACE_WORDS[of]}: ${words}`).join('; ')}</td>
         <td><button type="button" className="link" aria-expanded={open} aria-label={`Measure ${copy.partName}`} onClick={onOpen}>measure</button></td>
       </tr>
-      {open ? <tr><td colSpan={5}><ReadingForm copy={copy} hours={hours} onDone={onOpen} /></td></tr> : null}
+      {open ? <tr><td colSpan={4}><ReadingForm copy={copy} hours={hours} onDone={onOpen} /></td></tr> : null}
     </>
   );
 }

@@ -41,11 +41,11 @@ export function LifeSide({ tabs }: { tabs: ReactNode }) {
           <div className="row" style={{ margin: '8px 0' }}><span className="quiet">What fails most by</span><span className="seg" role="group" aria-label="What fails most by">{PARETO_BY.map((one) => <button key={one} type="button" aria-pressed={by === one} onClick={() => setBy(one)}>{BY_WORDS[one]}</button>)}</span></div>
           {rows.length > 0 ? <ParetoChart title={`Failures by ${BY_WORDS[by]}`} rows={rows.slice(0, MOST).map((row) => ({ id: row.partId, label: row.name, share: row.share, cumulative: row.cumulative, text: figure(row.value) }))} /> : null}
           <div className="cap" style={{ marginTop: 18 }}><span>How long they live</span></div>
-          <div className="gridbox"><table className="grid tight" data-testid="lives">
-            <thead><tr><th>Part</th><th className="num">Failed</th><th className="num">Time lost</th><th className="num">Cost</th><th className="num">Driven</th><th>Mean life</th></tr></thead>
+          <div className="gridbox"><table className="grid tight slim" data-testid="lives">
+            <thead><tr><th>Part</th><th className="num">Failed</th><th className="num">Time lost</th><th className="num">Cost</th><th className="num">Driven</th></tr></thead>
             <tbody>{failing.map(({ partId, name, failures: count, lostMinutes, hours, cost, words }) => (
               <tr key={partId}>
-                <td><b>{name}</b></td><td className="num">{count}</td><td className="num">{lostMinutes > 0 ? durationText(lostMinutes * 60) : 'not noted'}</td><td className="num">{cost === undefined ? 'no price' : formatText(cost, 'price', reader)}</td><td className="num">{formatText(hours, 'hours', reader, 2)}</td><td className="quiet" style={{ fontSize: 13 }}>{words}</td>
+                <td><b>{name}</b> <span className="quiet" style={{ fontSize: 12.5 }}>{words}</span></td><td className="num">{count}</td><td className="num">{lostMinutes > 0 ? durationText(lostMinutes * 60) : '?'}</td><td className="num">{cost === undefined ? '?' : formatText(cost, 'price', reader)}</td><td className="num">{formatText(hours, 'hours', reader, 2)}</td>
               </tr>
             ))}</tbody>
           </table></div>

@@ -1,12 +1,13 @@
 import type { BuildDocument } from '../../build/document';
 import { applyPatch, type Patch } from '../../build/patch';
 import type { Check, Remedy, Thresholds } from '../check';
+import { diagnosisMargins } from '../../field/diagnosis/margins';
 import { movedBy } from '../effects';
 import { evaluateBuild, HEAVY_CHECKS, lightOf, weighBuild } from '../evaluate';
 import type { BuildOnRecord } from '../record';
 import { costOf } from './cost';
 import { type NextCost, type NextList, type NextStep, PRINTER_SHARE, WEIGHTS } from './definition';
-import { openSteps } from './openSteps';
+import { type MarginsOf, openSteps } from './openSteps';
 import { trialOf } from './trial';
 import { failuresBehind, unmended, weightOf } from './weight';
 
@@ -47,7 +48,7 @@ export function nextChanges(record: BuildOnRecord, thresholds: Thresholds = {}, 
       relief: of(checks) - of(after),
     });
   });
-  const others = openSteps(record, checks, calibration).map((bare) => withHours({ figures: [], betters: [], worsens: [], ...bare }));
+  const others = openSteps(record, checks, calibration, marginsBy(document, checks, thresholds)).map((bare) => withHours({ figures: [], betters: [], worsens: [], ...bare }));
   const steps = [...oncePerThing(changes.filter(({ relief }) => relief > LEAST_RELIEF)), ...others].sort((a, b) => b.relief / b.hours - a.relief / a.hours);
   return { steps, measureFirst: steps[0] !== undefined && (steps[0].kind === 'find' || steps[0].kind === 'measure') };
 }
@@ -60,8 +61,18 @@ export function firstStep(record: BuildOnRecord, checks: readonly Check[]): Next
     id: `change:${JSON.stringify(offered.remedy.patch)}`, kind: 'change' as const, segment: offered.check.segment, title: offered.remedy.text, about: offered.check.title, patch: offered.remedy.patch, figures: [], betters: [], worsens: [], why: [offered.check.why],
     cost: costOf(record.document, offered.remedy.patch, offered.remedy.cost), trial: trialOf(offered.check, offered.remedy, record.runs), relief: weightOf(offered.check, coming) - weightOf({ id: offered.check.id, state: offered.remedy.state }, coming),
   });
-  const others = openSteps(record, checks, 1).map((bare) => withHours({ figures: [], betters: [], worsens: [], ...bare }));
+  const others = openSteps(record, checks, 1, () => ({})).map((bare) => withHours({ figures: [], betters: [], worsens: [], ...bare }));
   return [...(change ? [change] : []), ...others].sort((a, b) => b.relief / b.hours - a.relief / a.hours)[0];
+}
+
+/** Margins of this build and of others that failed, each worked out once. */
+function marginsBy(document: BuildDocument, checks: readonly Check[], thresholds: Thresholds): MarginsOf {
+  const known = new Map<BuildDocument, Readonly<Record<string, number>>>();
+  return (asked) => {
+    const found = known.get(asked) ?? diagnosisMargins(asked, asked === document ? checks : weighBuild(asked, thresholds));
+    known.set(asked, found);
+    return found;
+  };
 }
 
 interface Offered {

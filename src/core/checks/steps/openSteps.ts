@@ -1,6 +1,6 @@
+import type { BuildDocument } from '../../build/document';
 import { bandOf, goalOf, owedRuns } from '../../field/checks';
 import { failureDiagnose } from '../../field/diagnosis/diagnose';
-import { diagnosisMargins } from '../../field/diagnosis/margins';
 import { failedHow } from '../../field/failureModes';
 import { askDiagnosis, isOpen } from '../../field/ledger';
 import { fixHeld, livesOfCopies } from '../../field/lives';
@@ -27,19 +27,22 @@ const AFTER_OVER = 0.5;
 const MOST_NAMED = 3;
 const WORN_SOON_H = 2;
 
+/** Margins of a build as a diagnosis asks for them. */
+export type MarginsOf = (document: BuildDocument) => Readonly<Record<string, number>>;
+
 const step = (given: Bare): Bare => given;
 
 /** Steps that find something out, print something or prove something, rather than change it. */
-export function openSteps(record: BuildOnRecord, checks: readonly Check[], calibration: number): Bare[] {
-  return [...failuresToExplain(record, checks), ...fixesThatFailed(record), ...predictionToMend(record), ...runsToDrive(record, checks), ...figuresToFill(checks), ...copiesWorn(record), ...partsToPrint(record, calibration), ...fixesToProve(record)];
+export function openSteps(record: BuildOnRecord, checks: readonly Check[], calibration: number, marginsOf: MarginsOf): Bare[] {
+  return [...failuresToExplain(record, marginsOf), ...fixesThatFailed(record), ...predictionToMend(record), ...runsToDrive(record, checks), ...figuresToFill(checks), ...copiesWorn(record), ...partsToPrint(record, calibration), ...fixesToProve(record)];
 }
 
 /** Open failures that can be looked into: each with the check that tells most a minute. */
-function failuresToExplain({ document, failures, runs, revisions, copies }: BuildOnRecord, checks: readonly Check[]): Bare[] {
+function failuresToExplain({ document, failures, runs, revisions, copies, revisionId }: BuildOnRecord, marginsOf: MarginsOf): Bare[] {
   return failures.filter(isOpen).map((failure) => {
-    const built = revisions.find(({ id }) => id === failure.revisionId)?.document ?? document;
+    const built = failure.revisionId === revisionId ? document : (revisions.find(({ id }) => id === failure.revisionId)?.document ?? document);
     const lived = failure.ledger?.copyId === undefined ? undefined : livesOfCopies(copies, runs).get(failure.ledger.copyId)?.hours;
-    const { input } = askDiagnosis(failure, built, runs.find(({ id }) => id === failure.runId), built === document ? diagnosisMargins(built, checks) : {}, lived);
+    const { input } = askDiagnosis(failure, built, runs.find(({ id }) => id === failure.runId), marginsOf(built), lived);
     const { nextCheck, suspects } = failureDiagnose(input);
     const lost = failure.ledger?.lostMinutes ?? 0;
     return step({
