@@ -24,13 +24,13 @@ const SHOTS = [
   { name: 'parts', path: '/builds/marsh-hare/B/parts', size: BENCH, act: (page) => page.getByTestId('part-remedies').waitFor() },
   { name: 'part-space', path: '/builds/marsh-hare/B/parts?part=carrier&view=mesh', size: BENCH, space: true, act: async (page) => { await page.getByRole('button', { name: 'Solve it as a solid' }).click(); await page.getByTestId('solid-margin').waitFor(); await page.getByLabel('bent').check(); await page.waitForTimeout(1500); } },
   { name: 'print', path: '/builds/marsh-hare/D/print', size: BENCH, act: async (page) => { for (const [name, times] of [['Front arm', 2], ['Rear arm', 2], ['Rear carrier, turned on the bed', 2], ['Bumper', 2], ['Shock tower', 2], ['Main gear, face 12 mm', 2], ['Chassis plate, pocketed', 1]]) for (let at = 0; at < times; at++) await page.getByRole('button', { name: `One ${name} more` }).click(); } },
-  { name: 'print-holes', path: '/builds/marsh-hare/D/print?view=holes', size: BENCH, act: (page) => page.getByTestId('pattern').waitFor() },
-  { name: 'print-list', path: '/builds/marsh-hare/D/print?view=list', size: BENCH, act: (page) => page.getByTestId('make-list').waitFor() },
   { name: 'learn', path: '/builds/marsh-hare/D/learn', size: BENCH, act: async (page) => { await page.getByRole('button', { name: 'find out why it failed' }).first().click(); await page.getByTestId('suspects').waitFor(); await page.waitForTimeout(1500); } },
+  { name: 'learn-revisions', path: '/builds/marsh-hare/D/learn?view=revisions', size: BENCH, act: (page) => page.getByTestId('effects').waitFor() },
+  { name: 'learn-next', path: '/builds/marsh-hare/C/learn?view=next', size: BENCH, act: (page) => page.locator('.nextstep').nth(2).waitFor() },
+  { name: 'learn-report', path: '/builds/marsh-hare/B/learn?view=report', size: BENCH, act: async (page) => { await page.getByRole('button', { name: 'Test report' }).click(); await page.locator('.paper h2').nth(1).waitFor(); } },
   { name: 'field', path: '/builds/marsh-hare/B/field', size: BENCH },
   { name: 'field-tracks', path: '/builds/marsh-hare/D/field?view=tracks', size: BENCH, act: (page) => page.getByTestId('track-picture').waitFor() },
   { name: 'field-compare', path: '/builds/marsh-hare/D/field?view=compare', size: BENCH },
-  { name: 'field-learn', path: '/builds/marsh-hare/D/field?view=calibrate', size: BENCH, act: (page) => page.getByTestId('corrected').waitFor() },
   { name: 'field-phone', path: '/builds/marsh-hare/D/field', size: PHONE },
 ];
 
