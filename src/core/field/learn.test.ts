@@ -1,6 +1,9 @@
-import type { BuildDocument } from '../build/document';
+import { emptyDocument, type BuildDocument } from '../build/document';
+import { applyPatch } from '../build/patch';
 import { car } from '../fixtures/car';
 import type { CopyRecord } from '../print/log';
+import { changesOf } from './diagnosis/changesOf';
+import { TABLES } from './diagnosis/tables';
 import { failureDiagnose } from './diagnosis/diagnose';
 import { diagnosisMargins } from './diagnosis/margins';
 import { dueOf, fixesOf, openOf } from './learnChecks';
@@ -35,11 +38,11 @@ describe('whether a fix held', () => {
 
 describe('lives', () => {
   const copy = (id: string, more: Partial<CopyRecord> = {}): CopyRecord => ({ id, revisionId: 'a', partId: 'arm', partName: 'Arm', how: 'final', madeAt: '', ...more });
-  const runs = [run('a', 30, { copies: ['one'] }), run('b', 90, { copies: ['one', 'two'] }), run('b', 60)];
+  const runs = [run('a', 30, { copies: ['one'] }), run('b', 90, { copies: ['one', 'two'] }), run('b', 60), run('b', 0, { kind: 'blows', report: { beaten: [{ id: 'x', name: 'Arm', copyId: 'two', light: 10, hard: 4, failed: false }] } })];
 
   it('give each copy the minutes of the runs that it was on', () => {
     const lives = livesOfCopies([copy('one'), copy('two'), copy('three')], runs);
-    expect([...lives]).toEqual([['one', { hours: 2, runs: 2 }], ['two', { hours: 1.5, runs: 1 }], ['three', { hours: 0, runs: 0 }]]);
+    expect([...lives]).toEqual([['one', { hours: 2, runs: 2, blows: 0 }], ['two', { hours: 1.5, runs: 1, blows: 4 }], ['three', { hours: 0, runs: 0, blows: 0 }]]);
   });
 
   it('put what cost most time first, with its mean life', () => {
@@ -106,6 +109,24 @@ describe('the line of revisions', () => {
   });
 });
 
+describe('what a fix changed', () => {
+  const changed = (path: string[], value: unknown) => changesOf(document, applyPatch(document, [{ path, value }]));
+  it.each([
+    [['drive', 'stages', 's', 'pinionTeeth'], 12, ['gearing']],
+    [['parts', 'items', 'arm', 'layers'], 'across', ['printOrientation']],
+    [['parts', 'items', 'arm', 'shape', 'heightMm'], 9, ['partShape']],
+    [['chassis', 'massG'], 1400, ['weight']],
+    [['power', 'loads'], [{ id: 'x', name: 'Servo', kind: 'servo', rail: 'battery' }], ['servo']],
+    [['brief', 'budget'], 100, []],
+  ])('at %j', (path, value, ids) => expect(changed(path, value)).toEqual(ids));
+
+  it('is known to the tables whatever it is', () => {
+    const whole = changesOf(emptyDocument(), document);
+    for (const id of whole) expect(TABLES.changes[id]).toBeDefined();
+    expect(whole).toEqual(expect.arrayContaining(['motor', 'pack', 'controller', 'tyres', 'gearing', 'weight']));
+  });
+});
+
 describe('a failure of what is no part', () => {
   const gone = failure({ partId: 'deleted', partName: 'Belt', ledger: { lostMinutes: 40 } });
   it('counts by its name over all that was driven, and says so where it is looked into', () => {
@@ -117,7 +138,7 @@ describe('a failure of what is no part', () => {
 });
 
 describe('what fails most', () => {
-  const life = (partId: string, failures: number, lostMinutes: number, cost?: number) => ({ partId, name: partId, hours: 1, failures, lostMinutes, words: '', ...(cost === undefined ? {} : { cost }) });
+  const life = (partId: string, failures: number, lostMinutes: number, cost?: number) => ({ partId, name: partId, hours: 1, runs: 1, failures, lostMinutes, words: '', ...(cost === undefined ? {} : { cost }) });
   const lives = [life('a', 1, 60, 2), life('b', 3, 30), life('c', 0, 0), life('d', 4, 10, 6)];
 
   it('depends on what is counted; the shares add up to one', () => {

@@ -7,8 +7,9 @@ const MIN_PER_H = 60;
 export interface PartLife {
   partId: string;
   name: string;
-  /** Driven with the part in its revisions. */
+  /** Driven with the part in its revisions, and in how many runs. */
   hours: number;
+  runs: number;
   failures: number;
   lostMinutes: number;
   /** Of all that had to be replaced, in the build's currency; none where the price of one is not known. */
@@ -19,14 +20,22 @@ export interface PartLife {
 export interface CopyLife {
   hours: number;
   runs: number;
+  /** Hard ones, on the clamped part. */
+  blows: number;
 }
 
-/** Hours and runs of each printed copy, from the runs that it was on. */
+/** Hours, runs and hard blows of each printed copy, from the runs that it was on or beaten in. */
 export function livesOfCopies(copies: readonly CopyRecord[], runs: readonly RunRecord[]): ReadonlyMap<string, CopyLife> {
-  const found = new Map<string, CopyLife>(copies.map(({ id }) => [id, { hours: 0, runs: 0 }]));
-  for (const { copies: on = [], drivenMinutes = 0 } of runs) for (const id of on) {
-    const life = found.get(id);
-    if (life) found.set(id, { hours: life.hours + drivenMinutes / MIN_PER_H, runs: life.runs + 1 });
+  const found = new Map<string, CopyLife>(copies.map(({ id }) => [id, { hours: 0, runs: 0, blows: 0 }]));
+  for (const { copies: on = [], drivenMinutes = 0, report } of runs) {
+    for (const id of on) {
+      const life = found.get(id);
+      if (life) found.set(id, { ...life, hours: life.hours + drivenMinutes / MIN_PER_H, runs: life.runs + 1 });
+    }
+    for (const { copyId = '', hard } of report?.beaten ?? []) {
+      const life = found.get(copyId);
+      if (life) found.set(copyId, { ...life, blows: life.blows + hard });
+    }
   }
   return found;
 }
@@ -37,18 +46,19 @@ export function livesOfParts(revisions: readonly RevisionRecord[], runs: readonl
   if (!last) return [];
   const hoursIn = new Map(revisions.map(({ id }) => [id, runs.filter(({ revisionId }) => revisionId === id).reduce((sum, { drivenMinutes = 0 }) => sum + drivenMinutes, 0) / MIN_PER_H]));
   const named = new Map(revisions.flatMap(({ document }) => document.parts.items.map(({ id, name }) => [id, name] as const)));
-  const sumOf = (of: readonly RevisionRecord[]) => of.reduce((sum, { id }) => sum + hoursIn.get(id)!, 0);
-  const lifeOf = (partId: string, name: string, hours: number, own: readonly FailureRecord[]): PartLife => {
+  const runsIn = new Map(revisions.map(({ id }) => [id, runs.filter(({ revisionId }) => revisionId === id).length]));
+  const lifeOf = (partId: string, name: string, of: readonly RevisionRecord[], own: readonly FailureRecord[]): PartLife => {
+    const [hours, times] = [hoursIn, runsIn].map((counted) => of.reduce((sum, { id }) => sum + counted.get(id)!, 0)) as [number, number];
     const price = priceOf(partId);
-    return { partId, name, hours, failures: own.length, ...(price === undefined || own.length === 0 ? {} : { cost: price * own.length }), lostMinutes: own.reduce((sum, { ledger }) => sum + (ledger?.lostMinutes ?? 0), 0), words: hours > 0 ? lifeEstimate({ exposureHours: hours, failures: own.length }).words : 'not driven yet' };
+    return { partId, name, hours, runs: times, failures: own.length, ...(price === undefined || own.length === 0 ? {} : { cost: price * own.length }), lostMinutes: own.reduce((sum, { ledger }) => sum + (ledger?.lostMinutes ?? 0), 0), words: hours > 0 ? lifeEstimate({ exposureHours: hours, failures: own.length }).words : 'not driven yet' };
   };
-  const known = [...named].map(([partId, name]) => lifeOf(partId, name, sumOf(revisions.filter(({ document }) => document.parts.items.some(({ id }) => id === partId))), failures.filter((failure) => failure.partId === partId)));
+  const known = [...named].map(([partId, name]) => lifeOf(partId, name, revisions.filter(({ document }) => document.parts.items.some(({ id }) => id === partId)), failures.filter((failure) => failure.partId === partId)));
   const strangers = new Map<string, FailureRecord[]>();
   for (const failure of failures) if (failure.partId === undefined || !named.has(failure.partId)) {
     const key = `name ${failure.partName.trim().toLowerCase()}`;
     strangers.set(key, [...(strangers.get(key) ?? []), failure]);
   }
-  return [...known, ...[...strangers].map(([key, own]) => lifeOf(key, own[0]!.partName, sumOf(revisions), own))].sort((a, b) => b.lostMinutes - a.lostMinutes || b.failures - a.failures || b.hours - a.hours);
+  return [...known, ...[...strangers].map(([key, own]) => lifeOf(key, own[0]!.partName, revisions, own))].sort((a, b) => b.lostMinutes - a.lostMinutes || b.failures - a.failures || b.hours - a.hours);
 }
 
 export interface HeldFix {

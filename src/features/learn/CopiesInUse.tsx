@@ -25,19 +25,19 @@ export function CopiesInUse() {
       <div className="cap" style={{ marginTop: 18 }}><span>Copies on the car, and how worn they are</span></div>
       <div className="gridbox"><table className="grid tight slim" data-testid="copies-in-use">
         <thead><tr><th>Copy</th><th className="num">Driven</th><th className="num">Runs</th><th /></tr></thead>
-        <tbody>{inUse.slice(0, all ? undefined : MOST).map((copy) => <Row key={copy.id} copy={copy} hours={lives.get(copy.id)!.hours} runs={lives.get(copy.id)!.runs} wear={wearOf(copy.readings ?? [])} open={chosen === copy.id} onOpen={() => choose(chosen === copy.id ? undefined : copy.id)} hoursText={formatText(lives.get(copy.id)!.hours, 'hours', reader, 2)} />)}</tbody>
+        <tbody>{inUse.slice(0, all ? undefined : MOST).map((copy) => <Row key={copy.id} copy={copy} hours={lives.get(copy.id)!.hours} runs={lives.get(copy.id)!.runs} blows={lives.get(copy.id)!.blows} wear={wearOf(copy.readings ?? [])} open={chosen === copy.id} onOpen={() => choose(chosen === copy.id ? undefined : copy.id)} hoursText={formatText(lives.get(copy.id)!.hours, 'hours', reader, 2)} />)}</tbody>
       </table></div>
       {inUse.length > MOST && !all ? <button type="button" className="link" onClick={() => setAll(true)}>All {inUse.length} copies</button> : null}
     </section>
   );
 }
 
-function Row({ copy, hours, runs, wear, open, onOpen, hoursText }: { copy: CopyRecord; hours: number; runs: number; wear: readonly Wear[]; open: boolean; onOpen(): void; hoursText: string }) {
+function Row({ copy, hours, runs, blows, wear, open, onOpen, hoursText }: { copy: CopyRecord; hours: number; runs: number; blows: number; wear: readonly Wear[]; open: boolean; onOpen(): void; hoursText: string }) {
   const soon = wear.some(({ hoursLeft }) => hoursLeft !== undefined && hoursLeft < 2);
   return (
     <>
       <tr>
-        <td><b>{copy.partName}</b>{copy.how === 'draft' ? ', draft' : ''} <span className="quiet" style={{ fontSize: 12.5 }}>{(copy.repairs ?? []).map(({ what }) => what).join('; ')}</span>
+        <td><b>{copy.partName}</b>{copy.how === 'draft' ? ', draft' : ''} <span className="quiet" style={{ fontSize: 12.5 }}>{[...(copy.repairs ?? []).map(({ what }) => what), ...(blows > 0 ? [`${blows} hard blows`] : [])].join('; ')}</span>
           {wear.map(({ of, words }) => <div key={of} style={{ fontSize: 13, ...(soon ? { color: 'var(--rust)' } : {}) }}>{PLACE_WORDS[of]}: {words}</div>)}</td>
         <td className="num">{hoursText}</td><td className="num">{runs}</td>
         <td><button type="button" className="link" aria-expanded={open} aria-label={`Measure ${copy.partName}`} onClick={onOpen}>measure</button></td>

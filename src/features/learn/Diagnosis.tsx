@@ -1,6 +1,7 @@
 'use client';
 
 import { useRef, useState } from 'react';
+import { changesOf } from '@/core/field/diagnosis/changesOf';
 import { failureDiagnose, type Outcome, OUTCOMES, type Suspect } from '@/core/field/diagnosis/diagnose';
 import type { FailureLedger } from '@/core/field/failureLedger';
 import { askDiagnosis, reopened, verdictWords } from '@/core/field/ledger';
@@ -28,6 +29,7 @@ export function Diagnosis({ failure }: { failure: FailureRecord }) {
   const document = revision?.document;
   const worked = useWorked(document ? () => learnWorker().margins(document, thresholds) : undefined, [document, thresholds]);
   if (!document) return <p className="note">Its revision was deleted; what was noted stays, but there is no build to reckon with.</p>;
+  const fixed = revisions.find(({ id }) => id === failure.fixRevisionId)?.document;
   const lived = ledger.copyId === undefined ? undefined : livesOfCopies(copies, runs).get(ledger.copyId)?.hours;
   const { input, notes } = askDiagnosis(failure, document, run, worked.value?.margins ?? {}, lived);
   const { suspects, nextCheck, notes: said } = failureDiagnose(input);
@@ -60,7 +62,7 @@ export function Diagnosis({ failure }: { failure: FailureRecord }) {
       {problem ? <p className="note bad" role="alert">{problem}</p> : null}
       {(ledger.rounds ?? []).map((round, at) => <p key={at} className="quiet">Looked at before: {round.verdict ? verdictWords(round.verdict) : 'without a verdict'}{round.verdict ? <>, <When at={round.verdict.at} /></> : null}.</p>)}
       {verdict ? (
-        <p className="note ok"><b>Verdict:</b> {verdictWords(verdict)}, <When at={verdict.at} />. <button type="button" className="link" onClick={() => void save(reopened(failure, []))}>It was not that: open it again</button></p>
+        <p className="note ok"><b>Verdict:</b> {verdictWords(verdict)}, <When at={verdict.at} />. <button type="button" className="link" onClick={() => void save(reopened(failure, fixed ? changesOf(document, fixed) : []))}>It was not that: open it again</button></p>
       ) : nextCheck ? (
         <p className="answer" style={{ fontSize: 19 }} data-testid="next-check"><b>Look first:</b> {nextCheck.ask} <span className="quiet" style={{ fontSize: 14 }}>{nextCheck.minutes} min, tells {formatNumber(nextCheck.bitsPerMinute, reader.locale, 2)} bit a minute</span> <Answers check={nextCheck.check} result={undefined} onAnswer={answer} /></p>
       ) : null}

@@ -1,9 +1,13 @@
 import { useState } from 'react';
 import { TABLES } from '@/core/field/diagnosis/tables';
 import type { FailureLedger } from '@/core/field/failureLedger';
+import { livesOfCopies } from '@/core/field/lives';
 import type { FailureRecord } from '@/core/field/records';
 import type { CopyRecord } from '@/core/print/log';
 import { QuantityField } from '@/ui/QuantityField';
+import { useReader } from '@/ui/reader';
+import { useBuild } from '../shell/BuildContext';
+import { copyWords } from './copyWords';
 
 /** Clues that a builder forgets to say and that separate most. */
 const FIRST = ['onlyUnderLoad', 'onlyWhenHot', 'onlyAtLowCharge', 'onlyOnFloor', 'onStand', 'fromFirstRun', 'slowlyWorse', 'intermittent'] as const;
@@ -16,6 +20,9 @@ interface FactsProps {
 
 /** What is known about a failure: clues, what it was like, what had happened to the part before. */
 export function Facts({ failure, copies, onChange }: FactsProps) {
+  const { runs } = useBuild();
+  const { reader } = useReader();
+  const lives = livesOfCopies(copies, runs);
   const { ledger = {} } = failure;
   const clues = ledger.clues ?? [];
   const [asked, setAsked] = useState('');
@@ -30,7 +37,7 @@ export function Facts({ failure, copies, onChange }: FactsProps) {
       <input className="plainselect" style={{ width: '100%', maxWidth: 420 }} aria-label="Look for a clue" placeholder="more clues: type what you saw, e.g. smell, flat, teeth" value={asked} onChange={(event) => setAsked(event.target.value)} />
       {found.length > 0 ? <div className="chips">{found.map(([id]) => chip(id))}</div> : null}
       <details className="more"><summary>What it was like, and what had happened before</summary>
-        {own.length > 0 ? <div className="field"><label htmlFor={`copy-${failure.id}`}>Which copy</label><select id={`copy-${failure.id}`} value={ledger.copyId ?? ''} onChange={(event) => onChange({ copyId: event.target.value === '' ? undefined : event.target.value })}><option value="">not known</option>{own.map(({ id }, at) => <option key={id} value={id}>no. {at + 1}</option>)}</select></div> : null}
+        {own.length > 0 ? <div className="field"><label htmlFor={`copy-${failure.id}`}>Which copy</label><select id={`copy-${failure.id}`} value={ledger.copyId ?? ''} onChange={(event) => onChange({ copyId: event.target.value === '' ? undefined : event.target.value })}><option value="">not known</option>{own.map(({ id, repairs = [] }, at) => <option key={id} value={id}>{copyWords(at + 1, lives.get(id)?.hours ?? 0, reader, repairs)}</option>)}</select></div> : null}
         <QuantityField label="Charge left" quantity="share" limits={{ from: 0, to: 1 }} value={ledger.stateOfCharge} onChange={(value) => onChange({ stateOfCharge: value })} />
         <QuantityField label="Motor’s case" quantity="temperatureC" limits={{ from: -50, to: 400 }} value={ledger.motorCaseC} onChange={(value) => onChange({ motorCaseC: value })} />
         <QuantityField label="The blow came at" quantity="speedMps" limits={{ from: 0, to: 150 }} value={ledger.impactMps} onChange={(value) => onChange({ impactMps: value })} />

@@ -3,6 +3,7 @@
 import { useState } from 'react';
 import type { FailureLedger } from '@/core/field/failureLedger';
 import { FAILURE_MODES } from '@/core/field/failureModes';
+import { livesOfCopies } from '@/core/field/lives';
 import { type FailureSheet, RUN_KIND_NAMES, type RunSheet } from '@/core/field/records';
 import { QuantityField } from '@/ui/QuantityField';
 import { useReader } from '@/ui/reader';
@@ -11,13 +12,14 @@ import { useBuild } from '../shell/BuildContext';
 import type { WaitingPhoto } from '../shell/outbox';
 import { Photos } from '../shell/Photos';
 import { enter, useWaiting } from '../shell/waiting';
+import { copyWords } from './copyWords';
 
 /** The kind that none of the others is. */
 const OWN = 'own';
 
 /** Notes what broke: part, way, run, hours and the story. */
 export function FailureForm({ onDone }: { onDone(): void }) {
-  const { document, runs, revision, build } = useBuild();
+  const { document, runs, copies, revision, build } = useBuild();
   const waiting = useWaiting();
   const { reader } = useReader();
   const [id] = useState(newId);
@@ -27,6 +29,7 @@ export function FailureForm({ onDone }: { onDone(): void }) {
   const [runId, setRunId] = useState('');
   const [hours, setHours] = useState<number>();
   const [story, setStory] = useState('');
+  const [chosenCopy, chooseCopy] = useState<string>();
   const [modeWords, setModeWords] = useState('');
   const [lostMinutes, setLost] = useState<number>();
   const [photos, setPhotos] = useState<WaitingPhoto[]>([]);
@@ -34,18 +37,24 @@ export function FailureForm({ onDone }: { onDone(): void }) {
   const own = [...runs.filter((run) => run.revisionId === revision.id), ...waiting.filter(({ kind, revisionId }) => kind === 'run' && revisionId === revision.id).map(({ sheet }) => sheet as RunSheet)];
   const part = document.parts.items.find((item) => item.id === partId);
   const name = part?.name ?? partName.trim();
+  const prints = part ? copies.filter((copy) => copy.partId === part.id) : [];
+  const lives = livesOfCopies(copies, runs);
+  // of the run where it was one copy alone, else the builder says which
+  const ran = prints.filter((copy) => own.find((run) => run.id === runId)?.copies?.includes(copy.id));
+  const copyId = chosenCopy ?? (ran.length === 1 ? ran[0]!.id : '');
+  const lived = lives.get(copyId)?.hours;
   const day = new Intl.DateTimeFormat(reader.locale, { dateStyle: 'medium', timeZone: 'UTC' });
 
   async function send() {
     if (name === '') return setProblem('Which part? Choose one from the list or type its name.');
     if (mode === '') return setProblem('How did it fail? Choose the nearest; "Something else" is one of them.');
-    const ledger: FailureLedger = { ...(mode === OWN && modeWords.trim() !== '' ? { modeWords: modeWords.trim() } : {}), ...(lostMinutes === undefined ? {} : { lostMinutes }) };
+    const ledger: FailureLedger = { ...(mode === OWN && modeWords.trim() !== '' ? { modeWords: modeWords.trim() } : {}), ...(lostMinutes === undefined ? {} : { lostMinutes }), ...(copyId === '' ? {} : { copyId }) };
     try {
       const sheet: FailureSheet = {
         id, mode, partName: name, occurredAt: new Date().toISOString(),
         ...(part ? { partId: part.id } : {}),
         ...(runId === '' ? {} : { runId }),
-        ...(hours === undefined ? {} : { hours }),
+        ...(hours === undefined && !lived ? {} : { hours: hours ?? Number(lived!.toFixed(2)) }),
         ...(story.trim() === '' ? {} : { story: story.trim() }),
         ...(Object.keys(ledger).length > 0 ? { ledger } : {}),
       };
@@ -78,7 +87,8 @@ export function FailureForm({ onDone }: { onDone(): void }) {
           {own.map((run) => <option key={run.id} value={run.id}>{RUN_KIND_NAMES[run.kind]}, {day.format(new Date(run.ranAt))}</option>)}
         </select>
       </div>
-      <QuantityField label="Hours on the part" quantity="hours" value={hours} onChange={setHours} limits={{ from: 0, to: 100_000 }} example={1.4} />
+      {prints.length > 0 ? <div className="field"><label htmlFor="failure-copy">Which copy</label><select id="failure-copy" value={copyId} onChange={(event) => chooseCopy(event.target.value)}><option value="">not known</option>{prints.map(({ id: copy, repairs = [] }, at) => <option key={copy} value={copy}>{copyWords(at + 1, lives.get(copy)?.hours ?? 0, reader, repairs)}</option>)}</select></div> : null}
+      <QuantityField label="Hours on the part" quantity="hours" value={hours} onChange={setHours} limits={{ from: 0, to: 100_000 }} example={lived ? Number(lived.toFixed(2)) : 1.4} />
       <QuantityField label="Until it ran again" quantity="minutes" value={lostMinutes} onChange={setLost} limits={{ from: 0, to: 100_000 }} example={35} />
       <div className="field text"><textarea aria-label="What you saw" rows={3} maxLength={4000} placeholder="What you were doing, what you heard, where it broke" value={story} onChange={(event) => setStory(event.target.value)} /></div>
       <Photos photos={photos} of="the failure" onChange={setPhotos} />

@@ -42,10 +42,10 @@ export function LifeSide({ tabs }: { tabs: ReactNode }) {
           {rows.length > 0 ? <ParetoChart title={`Failures by ${BY_WORDS[by]}`} rows={rows.slice(0, MOST).map((row) => ({ id: row.partId, label: row.name, share: row.share, cumulative: row.cumulative, text: figure(row.value) }))} /> : null}
           <div className="cap" style={{ marginTop: 18 }}><span>How long they live</span></div>
           <div className="gridbox"><table className="grid tight slim" data-testid="lives">
-            <thead><tr><th>Part</th><th className="num">Failed</th><th className="num">Time lost</th><th className="num">Cost</th><th className="num">Driven</th></tr></thead>
-            <tbody>{failing.map(({ partId, name, failures: count, lostMinutes, hours, cost, words }) => (
+            <thead><tr><th>Part</th><th className="num">Failed</th><th className="num">Time lost</th><th className="num">Cost</th><th className="num">Driven</th><th className="num minor">Runs</th></tr></thead>
+            <tbody>{failing.map(({ partId, name, failures: count, lostMinutes, hours, runs: times, cost, words }) => (
               <tr key={partId}>
-                <td><b>{name}</b> <span className="quiet" style={{ fontSize: 12.5 }}>{words}</span></td><td className="num">{count}</td><td className="num">{lostMinutes > 0 ? durationText(lostMinutes * 60) : '?'}</td><td className="num">{cost === undefined ? '?' : formatText(cost, 'price', reader)}</td><td className="num">{formatText(hours, 'hours', reader, 2)}</td>
+                <td><b>{name}</b> <span className="quiet" style={{ fontSize: 12.5 }}>{words}</span></td><td className="num">{count}</td><td className="num">{lostMinutes > 0 ? durationText(lostMinutes * 60) : '?'}</td><td className="num">{cost === undefined ? '?' : formatText(cost, 'price', reader)}</td><td className="num">{formatText(hours, 'hours', reader, 2)}</td><td className="num minor">{times}</td>
               </tr>
             ))}</tbody>
           </table></div>
