@@ -93,7 +93,7 @@ function StepRow({ step, rank, most, onOpenNext }: StepRowProps) {
 /** Where a step is done. */
 function pathOf(buildId: string, letter: string, { segment, failureId, id, patch }: NextStep): string {
   const base = segmentPath(buildId, letter, segment);
-  if (id === 'measure:band') return `${base}?view=calibrate`;
+  if (id === 'measure:band' || id === 'measure:missed') return `${base}?view=calibrate`;
   const part = patch?.find(({ path }) => path[0] === 'parts' && path[1] === 'items')?.path[2];
   if (segment === 'parts' && part) return `${base}?part=${part}`;
   if (segment === 'drive' && patch?.some(({ path }) => path[1] === 'heat')) return `${base}?view=heat`;

@@ -69,6 +69,16 @@ describe('the next change', () => {
     expect(inside.steps.map(({ id }) => id)).not.toContain('measure:band');
   });
 
+  it('says to work the runs back where the wish is missed inside the band', () => {
+    // 10 m in 1.28 s are 7.8 m/s against a wish of 8, predicted 7.95 ± 0.2
+    const prediction = { timeS: 1.258, timeErrorS: 0.03, speedMps: 7.95, speedErrorMps: 0.2, massKg: 2 };
+    const run = { ...timed('r', [1.28, 1.281, 1.279, 1.28, 1.2805]), prediction };
+    const exact = { ...run, attempts: run.attempts.map(({ id, timeS }) => ({ id, frames: Math.round(timeS! * 10_000), captureFps: 10_000 })), conditions: { ...run.conditions, distanceErrorM: 0.001 } };
+    const ids = nextChanges(record(car, { runs: [exact] })).steps.map(({ id }) => id);
+    expect(ids).toContain('measure:missed');
+    expect(ids).not.toContain('measure:band');
+  });
+
   it('asks an unfinished build for the figures that most checks wait for', () => {
     const { steps } = nextChanges(record(applyPatch(car, [{ path: ['drive', 'motor'], value: undefined }])));
     expect(steps[0]).toMatchObject({ kind: 'measure', title: expect.stringMatching(/^Fill in /) });

@@ -1,8 +1,9 @@
 import type { BuildDocument } from '../../build/document';
 import { applyPatch, type Patch } from '../../build/patch';
 import type { Check, Remedy, Thresholds } from '../check';
+import type { FailureRecord } from '../../field/records';
 import { diagnosisMargins } from '../../field/diagnosis/margins';
-import { movedBy } from '../effects';
+import { movedBy, type MovedCheck } from '../effects';
 import { evaluateBuild, HEAVY_CHECKS, lightOf, weighBuild } from '../evaluate';
 import type { BuildOnRecord } from '../record';
 import { costOf } from './cost';
@@ -33,24 +34,39 @@ export function nextChanges(record: BuildOnRecord, thresholds: Thresholds = {}, 
   const { document } = record;
   const checks = evaluateBuild(document, thresholds);
   const coming = unmended(record);
-  const changes = proposalsOf(checks).map(({ check, remedy }) => {
-    const after = tried(document, remedy.patch, checks, thresholds);
-    const { figures, checks: moved } = movedBy(checks, after, Infinity);
-    const [betters, worsens] = [true, false].map((better) => moved.filter(({ before, after: now }) => isBetter(before, now) === better).slice(0, MOST_MOVED));
-    const of = (list: readonly Check[]) => list.reduce((sum, one) => sum + weightOf(one, coming), 0);
-    const trial = trialOf(check, { value: after.find(({ id }) => id === check.id)?.value ?? remedy.value! }, record.runs);
-    const cost = costOf(document, remedy.patch, remedy.cost, calibration);
-    const behind = failuresBehind(check, coming);
-    const many = (trial.runs ?? 0) > MANY_RUNS;
-    return withHours({
-      id: `change:${JSON.stringify(remedy.patch)}`, kind: many ? 'measure' as const : 'change' as const, segment: check.segment, title: remedy.text, about: check.title, patch: remedy.patch, figures, betters: betters!, worsens: worsens!, cost, trial,
-      why: [`${check.title} is ${check.state}: ${check.why}`, ...(behind.length > 0 ? [`It broke there before: ${behind.map(({ partName }) => partName.toLowerCase()).join(', ')}.`] : []), ...(many ? [`So small a difference drowns in the spread: ${trial.runs} runs on each side. Bring the spread down first, or leave it.`] : [])],
-      relief: of(checks) - of(after),
-    });
-  });
+  const changes = proposalsOf(checks).map((offered) => changeStep(offered, { record, checks, coming, calibration, after: tried(document, offered.remedy.patch, checks, thresholds) }));
   const others = openSteps(record, checks, calibration, marginsBy(document, checks, thresholds)).map((bare) => withHours({ figures: [], betters: [], worsens: [], ...bare }));
   const steps = [...oncePerThing(changes.filter(({ relief }) => relief > LEAST_RELIEF)), ...others].sort((a, b) => b.relief / b.hours - a.relief / a.hours);
   return { steps, measureFirst: steps[0] !== undefined && (steps[0].kind === 'find' || steps[0].kind === 'measure') };
+}
+
+interface Tried {
+  record: BuildOnRecord;
+  checks: readonly Check[];
+  /** Failures that this revision still has coming. */
+  coming: readonly FailureRecord[];
+  calibration: number;
+  /** All checks with the change in place. */
+  after: readonly Check[];
+}
+
+/** A change with what it betters and worsens, what it costs, and how to see that it worked. */
+function changeStep({ check, remedy }: Offered, { record, checks, coming, calibration, after }: Tried): NextStep {
+  const { figures, checks: moved } = movedBy(checks, after, Infinity);
+  const [betters, worsens] = [true, false].map((better) => moved.filter((one) => isBetter(one.before, one.after) === better).slice(0, MOST_MOVED)) as [MovedCheck[], MovedCheck[]];
+  const weight = (list: readonly Check[]) => list.reduce((sum, one) => sum + weightOf(one, coming), 0);
+  const trial = trialOf(check, { value: after.find(({ id }) => id === check.id)?.value ?? remedy.value! }, record.runs);
+  const behind = failuresBehind(check, coming);
+  const many = (trial.runs ?? 0) > MANY_RUNS;
+  const why = [
+    `${check.title} is ${check.state}: ${check.why}`,
+    ...(behind.length > 0 ? [`It broke there before: ${behind.map(({ partName }) => partName.toLowerCase()).join(', ')}.`] : []),
+    ...(many ? [`So small a difference drowns in the spread: ${trial.runs} runs on each side. Bring the spread down first, or leave it.`] : []),
+  ];
+  return withHours({
+    id: `change:${JSON.stringify(remedy.patch)}`, kind: many ? 'measure' : 'change', segment: check.segment, title: remedy.text, about: check.title, patch: remedy.patch, figures, betters, worsens, why,
+    cost: costOf(record.document, remedy.patch, remedy.cost, calibration), trial, relief: weight(checks) - weight(after),
+  });
 }
 
 /** The first step at a glance: the remedy of the most urgent check by what it does to that check alone, against everything that is no change. */
@@ -58,7 +74,7 @@ export function firstStep(record: BuildOnRecord, checks: readonly Check[]): Next
   const coming = unmended(record);
   const offered = proposalsOf(checks)[0];
   const change = offered && withHours({
-    id: `change:${JSON.stringify(offered.remedy.patch)}`, kind: 'change' as const, segment: offered.check.segment, title: offered.remedy.text, about: offered.check.title, patch: offered.remedy.patch, figures: [], betters: [], worsens: [], why: [offered.check.why],
+    id: `change:${JSON.stringify(offered.remedy.patch)}`, kind: 'change', segment: offered.check.segment, title: offered.remedy.text, about: offered.check.title, patch: offered.remedy.patch, figures: [], betters: [], worsens: [], why: [offered.check.why],
     cost: costOf(record.document, offered.remedy.patch, offered.remedy.cost), trial: trialOf(offered.check, offered.remedy, record.runs), relief: weightOf(offered.check, coming) - weightOf({ id: offered.check.id, state: offered.remedy.state }, coming),
   });
   const others = openSteps(record, checks, 1, () => ({})).map((bare) => withHours({ figures: [], betters: [], worsens: [], ...bare }));
@@ -112,7 +128,7 @@ function oncePerThing(steps: readonly NextStep[]): NextStep[] {
   return [...best.values()];
 }
 
-const withHours = <T extends { cost: NextCost; trial?: NextStep['trial']; kind: NextStep['kind'] }>(one: T): T & { hours: number } => ({ ...one, hours: hoursOf(one) });
+const withHours = (one: Omit<NextStep, 'hours'>): NextStep => ({ ...one, hours: hoursOf(one) });
 
 /** The builder's hours: on the bench, at the trial of a change, and a share of the printer's. */
 function hoursOf({ cost: { benchMinutes, printS = 0 }, trial, kind }: { cost: NextCost; trial?: NextStep['trial']; kind: NextStep['kind'] }): number {

@@ -78,6 +78,10 @@ function predictionToMend({ document, runs, revisionId }: BuildOnRecord): Bare[]
       id: 'measure:band', kind: 'measure', segment: 'field', title: 'Find out why the prediction does not hold', why: [band.why, 'Every figure below leans on that prediction.'], cost: { benchMinutes: MINUTES.find }, relief: RELIEF.band,
       trial: { run: 'look', how: 'work the runs back to the figures of the model, and weigh the car as it was driven', enough: 'Enough when the next run lies inside its band.' },
     })] : []),
+    ...(goal.state === 'over' && band.state === 'clear' ? [step({
+      id: 'measure:missed', kind: 'measure', segment: 'field', title: 'Take what the runs say into the figures, then gear for the wish', why: [goal.why, 'The prediction holds within its band, and the wish lies just outside what was driven: the figures are a little too hopeful.'], cost: { benchMinutes: MINUTES.find }, relief: RELIEF.band,
+      trial: { run: 'timedDistance', how: 'work the runs back to the figures of the model, choose the gear anew, and time the same distance', enough: 'Three on each side, to see how much they spread.' },
+    })] : []),
     ...(goal.state === 'tight' && needed !== undefined ? [step({
       id: 'measure:goal', kind: 'measure', segment: 'field', title: 'Drive more timed passages before changing anything for speed', why: [goal.why], cost: { benchMinutes: MINUTES.run }, relief: RELIEF.goal,
       trial: { run: 'timedDistance', how: 'time the same distance again, the pack equally full', runs: needed, enough: `${needed} attempts in all tell the mean from the wish, two standard errors apart.` },
