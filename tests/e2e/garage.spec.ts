@@ -31,6 +31,9 @@ test('the demo workshop says what each car does and what to do next', async ({ p
   await expect(wren).toContainText('Give it pack, controller');
   await expect(wren).toContainText(/Tightest\s*clear: axle match/);
   await expect(wren).not.toContainText('NaN');
+  await expect(hare).toContainText('Find out why: bumper, cracked.');
+  await hare.getByRole('link', { name: 'What to do next with Marsh Hare' }).click();
+  await expect(page.getByTestId('next-answer')).toContainText('Measure first: find out why: bumper, cracked.');
 });
 
 test('a closed revision takes no edits, and its ghost compares', async ({ page }) => {

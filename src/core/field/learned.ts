@@ -1,5 +1,5 @@
 import { describeChanges } from '../build/describe';
-import { formatText, formatWithError, type Reader } from '../units/formatQuantity';
+import { formatNumber, formatText, formatWithError, type Reader } from '../units/formatQuantity';
 import { durationText } from '../units/duration';
 import { inSentence, withoutStop } from '../units/words';
 import { thingsChanged } from './changeLog';
@@ -21,7 +21,7 @@ const MOST_CAUSES = 6;
 /** What the record says a revision taught: what it did against the one before and its prediction, what broke and why, which fixes held, what is open. */
 export function learnedOf(revision: RevisionRecord, record: Record, reader: Reader): string[] {
   const own = record.runs.filter(({ revisionId }) => revisionId === revision.id);
-  return [...whatItDid(revision, record, reader), ...whetherPredicted(own), ...whatBroke(revision, record, reader), ...whichHeld(revision, record), ...whatIsOpen(revision, own)];
+  return [...whatItDid(revision, record, reader), ...whetherPredicted(own, reader), ...whatBroke(revision, record, reader), ...whichHeld(revision, record), ...whatIsOpen(revision, own)];
 }
 
 /** What stands for it: the builder's own words, else what the record says. */
@@ -45,12 +45,12 @@ function whatItDid(revision: RevisionRecord, { revisions, runs }: Record, reader
   return [...measured, `Over the timed distance: ${verdict}${things > 1 ? `; ${things} things were changed at once, so which of them did it is not known` : ''}.`];
 }
 
-function whetherPredicted(own: readonly RunRecord[]): string[] {
+function whetherPredicted(own: readonly RunRecord[], { locale }: Reader): string[] {
   const gaps = own.filter(isTimed).flatMap((run) => gapOf(run, measuredOf(run)) ?? []);
   if (gaps.length === 0) return [];
   const off = gaps.filter(({ sigmas }) => Math.abs(sigmas) > HOLDS);
   const mean = gaps.reduce((sum, { differencePct }) => sum + differencePct, 0) / gaps.length;
-  const said = `${Math.abs(mean).toFixed(1)} % ${mean < 0 ? 'slower' : 'faster'} than predicted on the mean of ${gaps.length} timed ${gaps.length === 1 ? 'run' : 'runs'}`;
+  const said = `${formatNumber(Number(Math.abs(mean).toFixed(1)), locale)} % ${mean < 0 ? 'slower' : 'faster'} than predicted on the mean of ${gaps.length} timed ${gaps.length === 1 ? 'run' : 'runs'}`;
   return [off.length === 0 ? `The prediction held: ${said}.` : `The prediction did not hold in ${off.length} of ${gaps.length} runs: ${said}.`];
 }
 

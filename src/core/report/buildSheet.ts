@@ -88,7 +88,7 @@ function printed(document: BuildDocument, calibration: number, reader: Reader): 
   const profile = describeChanges(emptyDocument(), document, reader).filter(({ path }) => path[0] === 'print' && (path[1] === 'final' || path[1] === 'spacingMm'));
   return [
     { kind: 'heading', level: 1, text: 'Printed parts' },
-    ...(printer ? [{ kind: 'text' as const, text: `${printer.name}: bed ${printer.bedWidthMm} × ${printer.bedDepthMm} × ${printer.bedHeightMm} mm${profile.length > 0 ? `; ${profile.map(({ label, after }) => `${label.toLowerCase()} ${after}`).join(', ')}` : ''}. Time and mass are of one copy.` }] : []),
+    ...(printer ? [{ kind: 'text' as const, text: `${printer.name}: bed ${[printer.bedWidthMm, printer.bedDepthMm, printer.bedHeightMm].map((side) => formatText(side, 'lengthMm', reader)).join(' × ')}${profile.length > 0 ? `; ${profile.map(({ label, after }) => `${label.toLowerCase()} ${after}`).join(', ')}` : ''}. Time and mass are of one copy.` }] : []),
     { kind: 'table', head: ['Part', 'Times', 'Material', 'Layers', 'Settings', 'Time', 'Mass'], rows, numbers: [1, 5, 6], widths: [3, 1, 3, 2, 2.4, 1.5, 1.4] },
   ];
 }

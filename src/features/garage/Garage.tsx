@@ -116,6 +116,7 @@ function CarActs({ car }: { car: GarageCar }) {
     <div className="foot">
       {act === undefined ? (
         <>
+          <Link className="plain" href={`/builds/${car.id}/${car.revision.letter}/learn?view=next`} aria-label={`What to do next with ${car.name}`}>what to do next</Link>
           <button type="button" className="plain" onClick={() => setAct('rename')}>rename</button>
           <a className="plain" href={`/api/builds/${car.id}/file`} download>export</a>
           <button type="button" className="plain" onClick={() => setAct('delete')}>delete</button>

@@ -50,6 +50,7 @@ function Row({ copy, hours, runs, blows, wear, open, onOpen, hoursText }: { copy
 /** A caliper's reading of one copy, with the hours that it has by then. */
 function ReadingForm({ copy, hours: driven, onDone }: { copy: CopyRecord; hours: number; onDone(): void }) {
   const { keepCopy } = useBuild();
+  const { reader } = useReader();
   const last = copy.readings?.at(-1);
   const [of, setOf] = useState<WearPlace>(last?.of ?? (/gear|pinion|wheel/i.test(copy.partName) ? 'tooth' : 'pin'));
   const [valueMm, setValue] = useState<number>();
@@ -74,7 +75,7 @@ function ReadingForm({ copy, hours: driven, onDone }: { copy: CopyRecord; hours:
       <QuantityField label="Spent at" quantity="lengthMm" limits={{ above: 0, to: 1000 }} value={limitMm} onChange={setLimit} />
       <p className="quiet" style={{ fontSize: 12.5 }}>Left open, a tooth is spent when 0.2 of its module is worn off, a pin or bore at 0.15 mm of play.</p>
       {problem ? <p role="alert" style={{ color: 'var(--rust)' }}>{problem}</p> : null}
-      {(copy.readings ?? []).length > 0 ? <p className="quiet" style={{ fontSize: 12.5 }}>So far: {(copy.readings ?? []).map((one) => `${one.valueMm} mm after ${one.hours} h`).join(', ')}.</p> : null}
+      {(copy.readings ?? []).length > 0 ? <p className="quiet" style={{ fontSize: 12.5 }}>So far: {(copy.readings ?? []).map((one) => `${formatText(one.valueMm, 'lengthMm', reader, 4)} after ${formatText(one.hours, 'hours', reader)}`).join(', ')}.</p> : null}
       <div className="row" style={{ marginTop: 6 }}><button type="submit" className="btn main">Save the reading</button><button type="button" className="btn" onClick={onDone}>Cancel</button></div>
     </form>
   );

@@ -1,5 +1,6 @@
 'use client';
 
+import Link from 'next/link';
 import { type ReactNode, useMemo, useState } from 'react';
 import { livesOfParts } from '@/core/field/lives';
 import { PARETO_BY, type ParetoBy, paretoOf } from '@/core/field/pareto';
@@ -11,6 +12,7 @@ import { ParetoChart } from '@/ui/charts/ParetoChart';
 import { useReader } from '@/ui/reader';
 import { useBuild } from '../shell/BuildContext';
 import { SegmentChecks } from '../shell/SegmentChecks';
+import { segmentPath } from '../shell/segments';
 import { useMeasured } from '../shell/useMeasured';
 import { CopiesInUse } from './CopiesInUse';
 
@@ -19,7 +21,7 @@ const BY_WORDS: Readonly<Record<ParetoBy, string>> = { count: 'how often', time:
 
 /** How long parts live, what fails most, and what is due for a look. */
 export function LifeSide({ tabs }: { tabs: ReactNode }) {
-  const { revisions, runs, failures } = useBuild();
+  const { build, revision, revisions, runs, failures } = useBuild();
   const { document } = useMeasured();
   const { reader } = useReader();
   const [by, setBy] = useState<ParetoBy>('time');
@@ -52,6 +54,7 @@ export function LifeSide({ tabs }: { tabs: ReactNode }) {
         </>
       ) : null}
       {held.length > 0 ? <p className="quiet" style={{ fontSize: 13, marginTop: 4 }}>Without a failure: {held.slice(0, MOST).map(({ name }) => inSentence(name)).join(', ')}; each {held[0]!.words}.</p> : null}
+      <p style={{ fontSize: 13, marginTop: 8 }}><Link href={`${segmentPath(build.id, revision.letter, 'print')}?view=list`}>Spares to carry for a day out</Link> <span className="quiet">follow from what has failed.</span></p>
       <CopiesInUse />
       <SegmentChecks segment="learn" only={['learn.due']} />
     </main>

@@ -2,6 +2,7 @@ import type { ChangeEffect, Moved, MovedCheck } from '@/core/checks/effects';
 import { measuresOver } from '@/core/field/overRevisions';
 import type { RevisionRecord } from '@/core/field/records';
 import { formatText, type Reader } from '@/core/units/formatQuantity';
+import { numberFormat } from '@/core/units/numberFormat';
 import { inSentence } from '@/core/units/words';
 import { useReader } from '@/ui/reader';
 import { STATE_WORDS, StateMark } from '@/ui/StateMark';
@@ -11,6 +12,8 @@ import { learnWorker } from './learnClient';
 
 const FIGURE_WORDS: Readonly<Record<string, string>> = { 'drive.speed': 'top speed', 'drive.heat': 'motor case', 'brief.charge': 'a pack', 'brief.mass': 'mass' };
 const FIRST_SHOWN = 14;
+/** Larger margins say no more than clear. */
+const ENOUGH = 99;
 
 export const movedText = ({ id, title, quantity, before, after }: Moved, reader: Reader): string => `${FIGURE_WORDS[id] ?? inSentence(title)} ${before === undefined ? 'not known' : formatText(before, quantity, reader)} → ${after === undefined ? 'not known' : formatText(after, quantity, reader)}`;
 
@@ -70,7 +73,8 @@ function Figures({ figures }: { figures: readonly Moved[] }) {
 
 /** Checks with their state and margin on either side. */
 export function Checks({ checks }: { checks: readonly MovedCheck[] }) {
+  const { reader } = useReader();
+  const margins = numberFormat(reader.locale, { minimumFractionDigits: 2, maximumFractionDigits: 2 });
+  const sideText = ({ state, margin }: MovedCheck['before']) => (margin === undefined || !Number.isFinite(margin) || margin > ENOUGH ? STATE_WORDS[state] : `${STATE_WORDS[state]} ${margins.format(margin)}`);
   return checks.length === 0 ? <span className="quiet">none</span> : <>{checks.map(({ id, title, before, after }) => <div key={id} style={{ display: 'flex', gap: 6, alignItems: 'baseline' }}><StateMark state={after.state} /><span>{title} <span className="quiet">{sideText(before)}</span> → {sideText(after)}</span></div>)}</>;
 }
-
-const sideText = ({ state, margin }: MovedCheck['before']) => (margin === undefined || !Number.isFinite(margin) || margin > 99 ? STATE_WORDS[state] : `${STATE_WORDS[state]} ${margin.toFixed(2)}`);
