@@ -66,20 +66,20 @@ export interface HeldFix {
   hours: number;
   /** How often it failed again in the same way. */
   again: number;
-  /** The last revision does not come from the one that carries it. */
+  /** The revision that is looked from, the last where none is named, does not come from the one that carries it. */
   lost: boolean;
   words: string;
 }
 
 /** Whether a fix has held in the revisions from the one that carries it on. */
-export function fixHeld(failure: FailureRecord, revisions: readonly RevisionRecord[], runs: readonly RunRecord[], failures: readonly FailureRecord[]): HeldFix | undefined {
+export function fixHeld(failure: FailureRecord, revisions: readonly RevisionRecord[], runs: readonly RunRecord[], failures: readonly FailureRecord[], seenFrom = revisions.at(-1)?.id): HeldFix | undefined {
   const carrier = revisions.find(({ id }) => id === failure.fixRevisionId);
   if (!failure.fixRevisionId || !carrier) return undefined;
   const carrying = lineFrom(failure.fixRevisionId, revisions);
   const hours = runs.filter(({ revisionId }) => carrying.has(revisionId)).reduce((sum, { drivenMinutes = 0 }) => sum + drivenMinutes, 0) / MIN_PER_H;
   const again = failures.filter(({ id, revisionId, partId, mode }) => id !== failure.id && carrying.has(revisionId) && mode === failure.mode && partId !== undefined && partId === failure.partId).length;
-  const last = revisions.at(-1)!;
-  const lost = carrying.has(last.id) ? '' : `; ${last.letter} does not come from ${carrier.letter}, so it is without this fix`;
+  const last = revisions.find(({ id }) => id === seenFrom);
+  const lost = !last || carrying.has(last.id) ? '' : `; ${last.letter} does not come from ${carrier.letter}, so it is without this fix`;
   return { hours, again, lost: lost !== '', words: `${hours > 0 ? lifeEstimate({ exposureHours: hours, failures: again }).words : 'not driven yet'}${lost}` };
 }
 

@@ -12,6 +12,7 @@ import { costOf } from './cost';
 import { nextChanges } from './nextChanges';
 import { BLOWS_TO_BELIEVE, hoursToBelieve, pooledSpread, trialOf } from './trial';
 import { failuresBehind, weightOf } from './weight';
+import { whereFilledIn } from './whereFilledIn';
 
 const short: BuildDocument = applyPatch(car, [{ path: ['drive', 'stages', 's', 'pinionTeeth'], value: 9 }]);
 const revision = (document: BuildDocument, id = 'a', parentId?: string): RevisionRecord => ({ id, buildId: 'b', letter: id.toUpperCase(), document, version: 1, createdAt: '', ...(parentId ? { parentId } : {}) });
@@ -52,6 +53,22 @@ describe('the next change', () => {
     const branched = record(short, { revisionId: 'c', revisions: [revision(short), revision(short, 'b', 'a'), revision(short, 'c', 'a')], failures: [fixed] });
     const steps = nextChanges(branched).steps;
     expect(steps.find(({ id }) => id === 'again:f')).toMatchObject({ kind: 'find', why: [expect.stringContaining('C does not come from B')] });
+  });
+
+  it('looks at an earlier revision as it stood: what came after it does not bear on it, and its failures are still coming', () => {
+    const mended = { ...explained('ratioTooShort'), fix: 'longer', fixRevisionId: 'b' };
+    const later = failure({ id: 'later', revisionId: 'b', mode: 'overheat' });
+    const whole = record(short, { revisions: [revision(short), revision(car, 'b', 'a')], failures: [mended, later] });
+    const seen = nextChanges(whole).steps;
+    expect(seen.map(({ id }) => id)).not.toContain('find:later');
+    expect(seen.find(({ title }) => title === pinion.title)!.relief).toBeGreaterThan(1.5 * pinion.relief);
+  });
+
+  it('sends to the page on which a figure is filled in', () => {
+    expect(whereFilledIn('mass ready to run', [{ segment: 'brief' }])).toBe('chassis');
+    expect(whereFilledIn('height of the centre of gravity', [{ segment: 'brief' }])).toBe('chassis');
+    expect(whereFilledIn('wished speed', [{ segment: 'drive' }])).toBe('brief');
+    expect(whereFilledIn('hard points of the front corner', [{ segment: 'suspension' }])).toBe('suspension');
   });
 
   it('says to find out first where a failure is not explained', () => {

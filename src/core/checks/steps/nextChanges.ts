@@ -9,6 +9,7 @@ import type { BuildOnRecord } from '../record';
 import { costOf } from './cost';
 import { type NextCost, type NextList, type NextStep, PRINTER_SHARE, WEIGHTS } from './definition';
 import { type MarginsOf, openSteps } from './openSteps';
+import { standingAt } from './standing';
 import { trialOf } from './trial';
 import { failuresBehind, unmended, weightOf } from './weight';
 
@@ -30,7 +31,8 @@ const [MOST_MOVED, LEAST_RELIEF] = [3, 0.02];
  *
  * @param calibration of the printer's time
  */
-export function nextChanges(record: BuildOnRecord, thresholds: Thresholds = {}, calibration = 1): NextList {
+export function nextChanges(given: BuildOnRecord, thresholds: Thresholds = {}, calibration = 1): NextList {
+  const record = standingAt(given);
   const { document } = record;
   const checks = evaluateBuild(document, thresholds);
   const coming = unmended(record);

@@ -13,6 +13,7 @@ import { inSentence, withoutStop } from '../../units/words';
 import type { Check } from '../check';
 import type { BuildOnRecord } from '../record';
 import type { NextCost, NextStep } from './definition';
+import { whereFilledIn } from './whereFilledIn';
 import { pooledSpread, hoursToBelieve, lifeWords } from './trial';
 
 type Bare = Omit<NextStep, 'figures' | 'betters' | 'worsens' | 'hours'>;
@@ -53,9 +54,9 @@ function failuresToExplain({ document, failures, runs, revisions, copies, revisi
   });
 }
 
-function fixesThatFailed({ failures, revisions, runs }: BuildOnRecord): Bare[] {
+function fixesThatFailed({ failures, revisions, runs, revisionId }: BuildOnRecord): Bare[] {
   return failures.flatMap((failure) => {
-    const held = fixHeld(failure, revisions, runs, failures);
+    const held = fixHeld(failure, revisions, runs, failures, revisionId);
     if (!held || (held.again === 0 && !held.lost)) return [];
     return [step({
       id: `again:${failure.id}`, kind: 'find', segment: 'learn', failureId: failure.id, title: held.again > 0 ? `Open it again: the fix of ${inSentence(failure.partName)} did not hold` : `Take the fix of ${inSentence(failure.partName)} over`,
@@ -107,7 +108,7 @@ function figuresToFill(checks: readonly Check[]): Bare[] {
   const waiting = new Map<string, Check[]>();
   for (const check of checks) if (check.state === 'unknown' && check.segment !== 'learn' && check.segment !== 'field') for (const missing of check.missing) waiting.set(missing, [...(waiting.get(missing) ?? []), check]);
   return [...waiting].sort((a, b) => b[1].length - a[1].length).slice(0, MOST_NAMED).map(([missing, own]) => step({
-    id: `fill:${missing}`, kind: 'measure', segment: own[0]!.segment, title: `Fill in ${missing}`, why: [`${own.length === 1 ? 'One check waits' : `${own.length} checks wait`} for it: ${own.slice(0, MOST_NAMED).map(({ title }) => inSentence(title)).join(', ')}${own.length > MOST_NAMED ? ` and ${own.length - MOST_NAMED} more` : ''}.`],
+    id: `fill:${missing}`, kind: 'measure', segment: whereFilledIn(missing, own), title: `Fill in ${missing}`, why: [`${own.length === 1 ? 'One check waits' : `${own.length} checks wait`} for it: ${own.slice(0, MOST_NAMED).map(({ title }) => inSentence(title)).join(', ')}${own.length > MOST_NAMED ? ` and ${own.length - MOST_NAMED} more` : ''}.`],
     cost: { benchMinutes: MINUTES.fill }, relief: RELIEF.unknown * Math.sqrt(own.length) * (checks.some(({ state }) => state === 'over') ? AFTER_OVER : 1),
   }));
 }
@@ -137,9 +138,9 @@ function timeOf(document: BuildOnRecord['document'], partId: string | undefined,
 }
 
 /** The fix that is furthest from being believed. */
-function fixesToProve({ failures, revisions, runs }: BuildOnRecord): Bare[] {
+function fixesToProve({ failures, revisions, runs, revisionId }: BuildOnRecord): Bare[] {
   const young = failures.flatMap((failure) => {
-    const held = fixHeld(failure, revisions, runs, failures);
+    const held = fixHeld(failure, revisions, runs, failures, revisionId);
     const asked = failure.hours === undefined || failure.hours === 0 ? undefined : hoursToBelieve(failure.hours);
     return held && !held.lost && held.again === 0 && asked !== undefined && held.hours < asked ? [{ failure, held, left: asked - held.hours }] : [];
   });

@@ -5,12 +5,12 @@ import type { Check } from '../check';
 import type { BuildOnRecord } from '../record';
 import { WEIGHTS } from './definition';
 
-/** Failures that the present revision still has coming: without a fix, or with one that did not hold or is not in its line. */
-export function unmended({ failures, revisions, runs }: Pick<BuildOnRecord, 'failures' | 'revisions' | 'runs'>): FailureRecord[] {
+/** Failures that a revision still has coming: without a fix, or with one that did not hold or that it does not have. */
+export function unmended({ failures, revisions, runs, revisionId }: Pick<BuildOnRecord, 'failures' | 'revisions' | 'runs' | 'revisionId'>): FailureRecord[] {
   return failures.filter((failure) => {
     if (!failure.fix) return true;
-    const held = fixHeld(failure, revisions, runs, failures);
-    return held !== undefined && (held.again > 0 || held.lost);
+    const held = fixHeld(failure, revisions, runs, failures, revisionId);
+    return held ? held.again > 0 || held.lost : failure.fixRevisionId !== undefined;
   });
 }
 
