@@ -20,7 +20,12 @@ export type Block =
   | { kind: 'table'; head: readonly string[]; rows: readonly (readonly string[])[]; numbers?: readonly number[]; widths?: readonly number[] }
   | { kind: 'caution'; text: string }
   | { kind: 'picture'; picture: Picture }
-  | { kind: 'photos'; photos: readonly Photo[] };
+  | { kind: 'photos'; photos: readonly Photo[] }
+  /** Stays on one page. */
+  | { kind: 'together'; blocks: readonly Block[] };
+
+/** Every block, those that stay together among the others. */
+export const flat = (blocks: readonly Block[]): Block[] => blocks.flatMap((block) => (block.kind === 'together' ? flat(block.blocks) : [block]));
 
 /** A paper of a build, before it is a page, a PDF or Markdown. */
 export interface Report {

@@ -1,5 +1,5 @@
 import type { Photo } from '../field/report';
-import type { Block, Picture, Report } from './definition';
+import { type Block, flat, type Picture, type Report } from './definition';
 
 export interface MarkdownReport {
   text: string;
@@ -14,7 +14,8 @@ const picturePath = ({ name }: Picture) => `pictures/${name}.svg`;
 const photoPath = ({ hash }: Photo) => `pictures/photo-${hash.slice(0, 12)}.jpg`;
 
 /** A report as Markdown, with its pictures as files of their own. */
-export function reportAsMarkdown({ title, subtitle, blocks }: Report): MarkdownReport {
+export function reportAsMarkdown({ title, subtitle, blocks: all }: Report): MarkdownReport {
+  const blocks = flat(all);
   const pictures = blocks.flatMap((block) => (block.kind === 'picture' ? [{ path: picturePath(block.picture), svg: block.picture.svg }] : []));
   const photos = blocks.flatMap((block) => (block.kind === 'photos' ? block.photos.map((photo) => ({ path: photoPath(photo), hash: photo.hash })) : []));
   return { text: `${[`# ${plainText(title)}`, plainText(subtitle), ...blocks.map(blockText)].join('\n\n')}\n`, pictures, photos: [...new Map(photos.map((photo) => [photo.path, photo])).values()] };
@@ -22,6 +23,7 @@ export function reportAsMarkdown({ title, subtitle, blocks }: Report): MarkdownR
 
 function blockText(block: Block): string {
   switch (block.kind) {
+    case 'together': return flat(block.blocks).map(blockText).join('\n\n');
     case 'heading': return `${'#'.repeat(block.level + 1)} ${plainText(block.text)}`;
     case 'text': return plainText(block.text);
     case 'list': return block.items.map((item) => `- ${plainText(item)}`).join('\n');

@@ -33,6 +33,7 @@ export function reportAsPaper({ title, subtitle, blocks }: Report, images: Reado
 
 function contentOf(block: Block, images: Readonly<Record<string, string>>): Content {
   switch (block.kind) {
+    case 'together': return { unbreakable: true, stack: block.blocks.map((one) => contentOf(one, images)) };
     case 'heading': return { text: written(block.text), style: `heading${block.level}`, headlineLevel: block.level };
     case 'text': return { text: written(block.text), margin: [0, 2, 0, 4], ...(block.quiet ? { style: 'quiet' } : {}) };
     case 'list': return { ul: block.items.map(written), margin: [0, 2, 0, 4] };

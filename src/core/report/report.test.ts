@@ -4,7 +4,7 @@ import type { FailureRecord, RevisionRecord, RunRecord } from '../field/records'
 import { evaluateBuild } from '../checks/evaluate';
 import { CAUTIONS } from './cautions';
 import { buildSheet } from './buildSheet';
-import type { Block, Report } from './definition';
+import { type Block, flat, type Report } from './definition';
 import { reportAsMarkdown } from './markdown';
 import { reportAsPaper } from './paper';
 import { planPicture, runsPicture, ticksOf } from './pictures';
@@ -19,7 +19,7 @@ const failure: FailureRecord = { id: 'f', revisionId: 'a', partId: 'gear', partN
 
 const sheet = buildSheet({ build, revision, document, checks: evaluateBuild(document) }, reader);
 const paper = testReport({ build, revision, revisions: [revision], runs: [run], failures: [failure], checks: [] }, reader);
-const headings = ({ blocks }: Report) => blocks.flatMap((block) => (block.kind === 'heading' ? [block.text] : []));
+const headings = ({ blocks }: Report) => flat(blocks).flatMap((block) => (block.kind === 'heading' ? [block.text] : []));
 const tables = ({ blocks }: Report) => blocks.filter((block): block is Extract<Block, { kind: 'table' }> => block.kind === 'table');
 
 describe('the build sheet', () => {
@@ -57,7 +57,7 @@ describe('the test report', () => {
 
   it('tells each failure in its own words, with its photograph', () => {
     expect(headings(paper)).toContain('Main gear: belt frayed');
-    expect(paper.blocks).toContainEqual({ kind: 'photos', photos: failure.ledger!.photos });
+    expect(flat(paper.blocks)).toContainEqual({ kind: 'photos', photos: failure.ledger!.photos });
   });
 
   it('goes by the builder’s words where they were written', () => {

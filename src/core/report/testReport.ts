@@ -78,7 +78,7 @@ const photosOf = (runs: readonly RunRecord[]): Block[] => {
 function failureBlocks({ revision, revisions, runs, failures }: TestReportInput, reader: Reader): Block[] {
   const own = failures.filter(({ revisionId }) => revisionId === revision.id);
   if (own.length === 0) return [{ kind: 'heading', level: 1, text: 'Failures' }, { kind: 'text', text: 'Nothing failed.' }];
-  return [{ kind: 'heading', level: 1, text: 'Failures' }, ...own.flatMap((failure): Block[] => {
+  return [{ kind: 'heading', level: 1, text: 'Failures' }, ...own.map((failure): Block => {
     const { partName, hours, story, ledger, fix, fixRevisionId, occurredAt } = failure;
     const held = fixHeld(failure, revisions, runs, failures);
     const carrier = revisions.find(({ id }) => id === fixRevisionId);
@@ -87,7 +87,7 @@ function failureBlocks({ revision, revisions, runs, failures }: TestReportInput,
       ['Why', ledger?.verdict ? verdictWords(ledger.verdict) : isOpen(failure) ? 'not known yet' : 'no verdict noted'],
       ...(fix ? [['Fix', `${fix}${carrier ? ` In ${carrier.letter}.` : ''}`] as const] : []), ...(held ? [['Held', held.words] as const] : []),
     ];
-    return [{ kind: 'heading', level: 2, text: `${partName}: ${inSentence(failedHow(failure))}` }, ...(story ? [{ kind: 'text' as const, text: story }] : []), { kind: 'facts', rows: facts }, ...((ledger?.photos ?? []).length > 0 ? [{ kind: 'photos' as const, photos: ledger!.photos! }] : [])];
+    return { kind: 'together', blocks: [{ kind: 'heading', level: 2, text: `${partName}: ${inSentence(failedHow(failure))}` }, ...(story ? [{ kind: 'text' as const, text: story }] : []), { kind: 'facts', rows: facts }, ...((ledger?.photos ?? []).length > 0 ? [{ kind: 'photos' as const, photos: ledger!.photos! }] : [])] };
   })];
 }
 

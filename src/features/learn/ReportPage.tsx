@@ -13,6 +13,7 @@ export function ReportPage({ report: { title, subtitle, blocks } }: { report: Re
 
 function BlockPart({ block }: { block: Block }) {
   switch (block.kind) {
+    case 'together': return <>{block.blocks.map((one, at) => <BlockPart key={at} block={one} />)}</>;
     case 'heading': return block.level === 1 ? <h2>{block.text}</h2> : <h3>{block.text}</h3>;
     case 'text': return <p className={block.quiet ? 'quiet' : undefined}>{block.text}</p>;
     case 'list': return <ul>{block.items.map((item, at) => <li key={at}>{item}</li>)}</ul>;

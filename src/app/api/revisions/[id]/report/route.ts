@@ -5,7 +5,7 @@ import { overlookBuild } from '@/core/checks/evaluate';
 import type { Photo } from '@/core/field/report';
 import { calibrationOfBuild } from '@/core/print/log';
 import { buildSheet } from '@/core/report/buildSheet';
-import { type Report, REPORT_KINDS, type ReportKind } from '@/core/report/definition';
+import { flat, type Report, REPORT_KINDS, type ReportKind } from '@/core/report/definition';
 import { reportAsPaper } from '@/core/report/paper';
 import { testReport } from '@/core/report/testReport';
 import { parse } from '@/core/schema/parse';
@@ -37,7 +37,7 @@ export const GET = door(async ({ request, db, workshopId, id }) => {
 
 /** The photographs of a report as a PDF takes them; one that the workshop does not hold is left out. */
 async function imagesOf({ blocks }: Report, read: (hash: string) => Promise<{ type: string; content: Buffer }>): Promise<Record<string, string>> {
-  const photos: Photo[] = blocks.flatMap((block) => (block.kind === 'photos' ? block.photos : []));
+  const photos: Photo[] = flat(blocks).flatMap((block) => (block.kind === 'photos' ? block.photos : []));
   const found = await Promise.all([...new Set(photos.map(({ hash }) => hash))].map((hash) => read(hash).then(({ type, content }) => (type === 'image/jpeg' ? ([hash, `data:image/jpeg;base64,${content.toString('base64')}`] as const) : undefined)).catch(() => undefined)));
   return Object.fromEntries(found.filter((one) => one !== undefined));
 }
