@@ -6,6 +6,8 @@ import type { Block, Report } from './definition';
 const [INNER, MARGIN] = [512, 42];
 const [INK, QUIET, RULE, OCHRE, MOSS] = ['#20241F', '#5B6158', '#DAD5C8', '#8A6212', '#46633A'];
 const PHOTOS_A_ROW = 3;
+/** Of a line, a letter and a row of photographs with their captions, and what fits on a page together, pt. */
+const [LINE, LETTER, PHOTO_ROW, MOST_TOGETHER] = [14, 5, 175, 560];
 const GAP = 8;
 /** A heading that would begin lower down, as a share of the page, begins the next one. */
 const LAST_HEADING = 0.84;
@@ -33,7 +35,8 @@ export function reportAsPaper({ title, subtitle, blocks }: Report, images: Reado
 
 function contentOf(block: Block, images: Readonly<Record<string, string>>): Content {
   switch (block.kind) {
-    case 'together': return { unbreakable: true, stack: block.blocks.map((one) => contentOf(one, images)) };
+    // what is longer than a page and must not be broken would not be written at all
+    case 'together': return { unbreakable: heightOf(block) < MOST_TOGETHER, stack: block.blocks.map((one) => contentOf(one, images)) };
     case 'heading': return { text: written(block.text), style: `heading${block.level}`, headlineLevel: block.level };
     case 'text': return { text: written(block.text), margin: [0, 2, 0, 4], ...(block.quiet ? { style: 'quiet' } : {}) };
     case 'list': return { ul: block.items.map(written), margin: [0, 2, 0, 4] };
@@ -42,6 +45,21 @@ function contentOf(block: Block, images: Readonly<Record<string, string>>): Cont
     case 'caution': return { margin: [0, 3, 0, 3], layout: { hLineWidth: () => 0, vLineWidth: (at) => (at === 0 ? 2 : 0), vLineColor: () => OCHRE }, table: { widths: ['*'], body: [[written(block.text)]] } };
     case 'picture': return { unbreakable: true, margin: [0, 4, 0, 8], stack: [{ svg: block.picture.svg, width: INNER }, { text: written(block.picture.caption), style: 'quiet' }] };
     case 'photos': return { stack: rowsOf(block.photos).map((row): Content => ({ unbreakable: true, margin: [0, 4, 0, 4], columnGap: GAP, columns: row.map((photo) => photoOf(photo, images)) })) };
+  }
+}
+
+/** About how high a block is, pt; rather more than less. */
+function heightOf(block: Block): number {
+  const lines = (text: string, width: number) => LINE * Math.ceil((text.length * LETTER) / width + 1);
+  switch (block.kind) {
+    case 'together': return block.blocks.reduce((sum, one) => sum + heightOf(one), 0);
+    case 'heading': return 3 * LINE;
+    case 'text': case 'caution': return lines(block.text, INNER);
+    case 'list': return block.items.reduce((sum, item) => sum + lines(item, INNER), 0);
+    case 'facts': return block.rows.reduce((sum, [label, value]) => sum + Math.max(lines(label, INNER / 3), lines(value, INNER / 2)), 0);
+    case 'table': return block.rows.reduce((sum, row) => sum + Math.max(...row.map((text) => lines(text, INNER / row.length))), 3 * LINE);
+    case 'picture': return INNER * block.picture.aspect + 3 * LINE;
+    case 'photos': return Math.ceil(block.photos.length / PHOTOS_A_ROW) * PHOTO_ROW;
   }
 }
 

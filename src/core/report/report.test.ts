@@ -88,6 +88,12 @@ describe('a report as a paper', () => {
   });
 });
 
+it('breaks what does not fit on one page, so that nothing is left out', () => {
+  const held = (rows: number) => JSON.stringify(reportAsPaper({ title: 't', subtitle: 's', blocks: [{ kind: 'together', blocks: [{ kind: 'facts', rows: Array.from({ length: rows }, (_, at) => [`row ${at}`, 'x'] as const) }] }] }, {}, 'A4'));
+  expect(held(4)).toContain('"unbreakable":true');
+  expect(held(120)).not.toContain('"unbreakable":true');
+});
+
 describe('ticks of a drawing', () => {
   it.each([[0, 10, [0, 2, 4, 6, 8, 10]], [21.3, 36, [25, 30, 35]], [0.11, 0.52, [0.2, 0.3, 0.4, 0.5]]])('from %d to %d', (low, high, ticks) => {
     expect(ticksOf(low, high).map((one) => Number(one.toFixed(9)))).toEqual(ticks);
