@@ -27,7 +27,7 @@ describe('whether a fix held', () => {
     const runs = [run('a', 60), run('b', 60), run('c', 90), run('d', 600)];
     expect(fixHeld(fixed, line, runs, [fixed])).toMatchObject({ hours: 2.5, again: 0, words: expect.stringContaining('held 2.5 h with no failure') });
     expect(fixesOf([fixed], line, runs).state).toBe('clear');
-    expect(fixesOf([fixed], line, runs.slice(0, 2))).toMatchObject({ state: 'tight', value: 1, why: expect.stringContaining('has held 1 of 2 h') });
+    expect(fixesOf([fixed], line, runs.slice(0, 2))).toMatchObject({ state: 'tight', value: 1, why: expect.stringContaining('has held 1 of 2.3 h') });
     const again = failure({ id: 'g', revisionId: 'c' });
     expect(fixHeld(fixed, line, runs, [fixed, again])!.again).toBe(1);
     expect(fixesOf([fixed, again], line, runs).state).toBe('over');

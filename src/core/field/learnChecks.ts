@@ -1,5 +1,6 @@
 import type { Found } from './checks';
 import { isOpen } from './ledger';
+import { hoursToBelieve } from './life';
 import { fixHeld, livesOfCopies } from './lives';
 import type { FailureRecord, RevisionRecord, RunRecord } from './records';
 import type { CopyRecord } from '../print/log';
@@ -16,20 +17,20 @@ export function openOf(failures: readonly FailureRecord[], runs: readonly RunRec
   return { value: open.length, state: 'tight', why: `Not explained yet: ${names(open.map(({ partName }) => partName.toLowerCase()))}.` };
 }
 
-/** Twice what it lasted before is taken for held; an hour where that is not known. By judgement. */
-const [TIMES, UNKNOWN_H] = [2, 1];
+/** Asked of a fix where it is not known how long the part had lasted. By judgement. */
+const UNKNOWN_H = 1;
 
 /** Fixes that have not held for long enough to be believed. */
 export function fixesOf(failures: readonly FailureRecord[], revisions: readonly RevisionRecord[], runs: readonly RunRecord[]): Found {
   const fixed = failures.flatMap((failure) => {
     const held = fixHeld(failure, revisions, runs, failures);
-    return held ? [{ failure, ...held, asked: failure.hours === undefined ? UNKNOWN_H : TIMES * failure.hours }] : [];
+    return held ? [{ failure, ...held, asked: failure.hours === undefined || failure.hours === 0 ? UNKNOWN_H : hoursToBelieve(failure.hours) }] : [];
   });
   if (fixed.length === 0) return { state: 'unknown', why: 'Needs a fix that a revision carries.', missing: ['a fix'] };
   const again = fixed.filter((one) => one.again > 0);
   if (again.length > 0) return { value: again.length, state: 'over', why: `Failed again in the same way: ${names(again.map(({ failure }) => failure.partName.toLowerCase()))}.` };
   const young = fixed.filter(({ hours, asked }) => hours < asked);
-  if (young.length === 0) return { state: 'clear', why: `All ${fixed.length} fixes have held twice as long as what they mend.` };
+  if (young.length === 0) return { state: 'clear', why: `All ${fixed.length} fixes have held so long that, at 90 %, it lasts longer than before.` };
   const first = young.reduce((a, b) => (b.asked - b.hours > a.asked - a.hours ? b : a));
   return { value: young.length, state: 'tight', why: `Not proven yet: ${names(young.map(({ failure }) => failure.partName.toLowerCase()))}; ${first.failure.partName.toLowerCase()} has held ${plain(first.hours)} of ${plain(first.asked)} h.` };
 }

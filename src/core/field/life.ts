@@ -32,3 +32,6 @@ export function lifeEstimate({ exposureHours, failures, confidence = USUAL_LIFE_
   const upperHours = (2 * exposureHours) / chiSquareBelow(1 - confidence, 2 * failures);
   return { mtbfHours, lowerHours, upperHours, words: `failed ${failures === 1 ? 'once' : `${failures} times`} in ${plain(exposureHours)} h, one in ${plain(mtbfHours)} h: at ${sure} each its mean life is over ${plain(lowerHours)} h and under ${plain(upperHours)} h` };
 }
+
+/** Hours without a failure that show, at the usual confidence, a longer mean life than it had: −ln(1 − confidence) of it. Source: exponential life, the bound above with no failure. */
+export const hoursToBelieve = (livedHours: number): number => -Math.log(1 - USUAL_LIFE_CONFIDENCE) * livedHours;

@@ -1,7 +1,7 @@
 import type { BuildDocument } from '../../build/document';
 import { applyPatch } from '../../build/patch';
 import type { FailureRecord, RevisionRecord, RunRecord } from '../../field/records';
-import { lifeEstimate } from '../../field/life';
+import { hoursToBelieve, lifeEstimate } from '../../field/life';
 import { car } from '../../fixtures/car';
 import { liesMark } from '../../mesh/lies';
 import { estimateOfPart } from '../../print/printed';
@@ -10,7 +10,7 @@ import { weighBuild } from '../evaluate';
 import type { BuildOnRecord } from '../record';
 import { costOf } from './cost';
 import { nextChanges } from './nextChanges';
-import { BLOWS_TO_BELIEVE, hoursToBelieve, pooledSpread, trialOf } from './trial';
+import { BLOWS_TO_BELIEVE, pooledSpread, trialOf } from './trial';
 import { failuresBehind, weightOf } from './weight';
 import { whereFilledIn } from './whereFilledIn';
 

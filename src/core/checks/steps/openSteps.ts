@@ -3,6 +3,7 @@ import { bandOf, goalOf, owedRuns } from '../../field/checks';
 import { failureDiagnose } from '../../field/diagnosis/diagnose';
 import { failedHow } from '../../field/failureModes';
 import { askDiagnosis, isOpen } from '../../field/ledger';
+import { hoursToBelieve } from '../../field/life';
 import { fixHeld, livesOfCopies } from '../../field/lives';
 import { RUN_KIND_NAMES } from '../../field/records';
 import { wearOf } from '../../field/wear';
@@ -14,7 +15,7 @@ import type { Check } from '../check';
 import type { BuildOnRecord } from '../record';
 import type { NextCost, NextStep } from './definition';
 import { whereFilledIn } from './whereFilledIn';
-import { pooledSpread, hoursToBelieve, lifeWords } from './trial';
+import { lifeWords, pooledSpread } from './trial';
 
 type Bare = Omit<NextStep, 'figures' | 'betters' | 'worsens' | 'hours'>;
 

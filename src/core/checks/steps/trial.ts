@@ -2,6 +2,7 @@ import { measuredOf } from '../../field/measured';
 import { isTimed, type RunKind, type RunRecord } from '../../field/records';
 import { runsNeeded } from '../../field/runsCompare';
 import { sampleDeviation } from '../../numeric/statistics';
+import { hoursToBelieve } from '../../field/life';
 import { plain } from '../../units/plain';
 import type { QuantityName } from '../../units/quantities';
 import type { Check } from '../check';
@@ -79,9 +80,6 @@ function spreadOf(quantity: QuantityName, value: number, runs: readonly RunRecor
   const usual = USUAL_SPREAD[quantity];
   return usual && { sd: usual.absolute ?? usual.share! * Math.abs(value), seen: false };
 }
-
-/** Hours without the same failure after which, at 90 %, it lasts longer than it did: −ln(0.1) of its mean life. Source: exponential life. */
-export const hoursToBelieve = (livedHours: number): number => -Math.log(0.1) * livedHours;
 
 /** The same in a sentence. */
 export const lifeWords = (livedHours: number): string => `It lasted ${plain(livedHours, 2)} h; ${plain(hoursToBelieve(livedHours), 2)} h without it show, at 90 %, that it lasts longer now.`;
