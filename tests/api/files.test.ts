@@ -9,6 +9,9 @@ import { database } from '@/db/client';
 import { countWrite, createWorkshop, defaultWorkshop } from '@/db/queries/workshops';
 import { importBuild } from '@/db/queries/buildFiles';
 import { exportBuild } from '@/db/queries/buildFiles';
+import { fileContent } from '@/db/queries/files';
+import { meshContent } from '@/db/queries/meshes';
+import { hashesIn } from '@/core/file/buildFile';
 import { parseBuildFile } from '@/core/file/buildFile.schema';
 import { seedDemo } from '@/db/seed/demo';
 import { call, withOwnDatabase } from './workshop';
@@ -28,6 +31,19 @@ describe('build files', () => {
     await createWorkshop(database(), 'elsewhere', 'Elsewhere');
     await importBuild(database(), 'elsewhere', parseBuildFile(text), 'refuse');
     expect((await exportBuild(database(), 'elsewhere', 'marsh-hare')).text).toBe(text);
+  });
+
+  it('carry meshes, photographs and tracks along', async () => {
+    const { files, runs, failures, revisions } = parseBuildFile(await exported());
+    const held = new Set(files.map(({ hash }) => hash));
+    const named = hashesIn({ revisions, runs, failures });
+    for (const hash of [...named.meshes, ...named.files]) expect(held).toContain(hash);
+    await createWorkshop(database(), 'carried', 'Carried');
+    await importBuild(database(), 'carried', parseBuildFile(await exported()), 'refuse');
+    const photo = failures.flatMap(({ ledger }) => ledger?.photos ?? [])[0]!;
+    const [there, here] = await Promise.all(['carried', await defaultWorkshop(database())].map((workshop) => fileContent(database(), workshop, photo.hash)));
+    expect(there!.content.equals(here!.content)).toBe(true);
+    expect((await meshContent(database(), 'carried', [...named.meshes][0]!)).length).toBeGreaterThan(0);
   });
 
   it('hold the whole build', async () => {
@@ -54,6 +70,7 @@ describe('build files', () => {
     ['newer', (text: string) => text.replace('"formatVersion": 1', '"formatVersion": 2'), 'formatVersion', /reads versions up to 1/],
     ['with a newer document', (text: string) => text.replace('"schemaVersion": 1', '"schemaVersion": 7'), 'revisions.0.document.schemaVersion', /is 7/],
     ['with a figure out of range', (text: string) => text.replace('"cgHeightMm": 62', '"cgHeightMm": -62'), 'revisions.0.document.chassis.cgHeightMm', /greater than 0/],
+    ['with a file that is another', (text: string) => text.replace(/("base64": ")../, '$1QQ'), 'files.0.base64', /is no JPEG|not hold what its hash says/],
     ['with a link to nowhere', (text: string) => text.replace('"runId": "mh-a-timed-2"', '"runId": "gone"'), 'failures.0.runId', /names gone/],
   ])('are refused when %s, with what and where', async (_, spoil, path, message) => {
     const answer = await call(importFile, { method: 'POST', text: spoil(await exported()) });

@@ -1,12 +1,13 @@
 import Joi from 'joi';
 import { documentSchema } from '../build/document.schema';
 import { CalcError } from '../errors';
-import { failureSheetFields, predictionSchema, runSheetFields } from '../field/records.schema';
+import { failureSheetFields, fileHash, predictionSchema, runSheetFields } from '../field/records.schema';
 import { libraryItemSchema } from '../library/items.schema';
 import { copyRecordSchema, printRecordSchema } from '../print/log.schema';
 import { identifier, text } from '../schema/fields';
 import { parse } from '../schema/parse';
-import { type BuildFile, FILE_FORMAT, FILE_VERSION, readBuildFileText } from './buildFile';
+import { type BuildFile, FILE_FORMAT, FILE_VERSION, KEPT_TYPES, type KeptFile, readBuildFileText } from './buildFile';
+import { LARGEST_FILE } from './largestFile';
 
 const moment = () => Joi.string().isoDate().required();
 
@@ -32,6 +33,7 @@ export const buildFileSchema = Joi.object<BuildFile>({
   prints: Joi.array().items(printRecordSchema).max(20_000).unique('id').default([]),
   copies: Joi.array().items(copyRecordSchema).max(20_000).unique('id').default([]),
   library: Joi.array().items(libraryItemSchema).max(2000).unique('id').required(),
+  files: Joi.array().items(Joi.object<KeptFile>({ hash: fileHash().required(), type: Joi.valid(...KEPT_TYPES).required(), base64: Joi.string().pattern(/^[A-Za-z0-9+/]+={0,2}$/).max(LARGEST_FILE).required() })).max(20_000).unique('hash').default([]),
 }).required();
 
 /**

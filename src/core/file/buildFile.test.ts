@@ -1,12 +1,12 @@
 import { emptyDocument } from '../build/document';
 import { CalcError } from '../errors';
-import { type BuildFile, byLetter, libraryIdsIn, readBuildFileText, writeBuildFile } from './buildFile';
+import { type BuildFile, byLetter, filesThatFit, hashesIn, libraryIdsIn, readBuildFileText, writeBuildFile } from './buildFile';
 import { parseBuildFile } from './buildFile.schema';
 
 const revision = (id: string, letter: string, parentId?: string) => ({ id, letter, createdAt: '2026-01-01T00:00:00.000Z', document: emptyDocument(), ...(parentId ? { parentId } : {}) });
 const file: BuildFile = {
   format: 'lean-badger-build', formatVersion: 1, build: { id: 'b', name: 'Build', createdAt: '2026-01-01T00:00:00.000Z' },
-  revisions: [revision('r2', 'B', 'r1'), revision('r1', 'A')], runs: [], failures: [], prints: [], copies: [], library: [],
+  revisions: [revision('r2', 'B', 'r1'), revision('r1', 'A')], runs: [], failures: [], prints: [], copies: [], library: [], files: [],
 };
 
 const refusal = (text: string) => {
@@ -50,4 +50,24 @@ describe('a build file', () => {
   });
 
   it('sorts Z before AA', () => expect(['AA', 'B', 'Z', 'A', 'AB'].sort(byLetter)).toEqual(['A', 'B', 'Z', 'AA', 'AB']));
+});
+
+describe('files of a build', () => {
+  const kept = (hash: string, letters: number) => ({ hash, type: 'mesh' as const, base64: 'A'.repeat(letters) });
+
+  it('go along as many as fit, the small ones first, whatever order they come in', () => {
+    const all = [kept('c', 8_000_000), kept('a', 12_000_000), kept('b', 4_000_000)];
+    // 20 MB are 20,971,520 bytes: 4 and 8 million go in, 12 million more do not
+    expect(filesThatFit(all, 1000).map(({ hash }) => hash)).toEqual(['b', 'c']);
+    expect(filesThatFit([...all].reverse(), 1000)).toEqual(filesThatFit(all, 1000));
+    expect(filesThatFit(all, 20_900_000)).toEqual([]);
+  });
+
+  it('are those that its parts, runs and failures name, each once', () => {
+    const mesh = { hash: 'm', name: 'a.stl', unitMm: 1, up: [0, 0, 1] as const };
+    const document = { ...emptyDocument(), parts: { items: [{ id: 'a', name: 'A', kind: 'arm' as const, mesh }, { id: 'b', name: 'B', kind: 'arm' as const }] } };
+    const run = { id: 'r', revisionId: 'r1', kind: 'track' as const, attempts: [], conditions: {}, ranAt: '', document: emptyDocument(), photos: [{ hash: 'p' }], track: { hash: 't', name: '', windowS: 1, distanceM: 1, durationS: 1, droppedPoints: 0 } };
+    const failure = { id: 'f', revisionId: 'r1', mode: 'crack', partName: 'A', occurredAt: '', ledger: { photos: [{ hash: 'p' }, { hash: 'q' }] } };
+    expect(hashesIn({ revisions: [{ id: 'r1', letter: 'A', createdAt: '', document }], runs: [run], failures: [failure] })).toEqual({ meshes: new Set(['m']), files: new Set(['p', 't', 'q']) });
+  });
 });

@@ -9,6 +9,16 @@ import type { CopyRecord, PrintRecord } from '../print/log';
 export const FILE_FORMAT = 'lean-badger-build';
 export const FILE_VERSION = 1;
 
+export const KEPT_TYPES = ['mesh', 'image/jpeg', 'text/plain; charset=utf-8'] as const;
+
+/** A mesh, a photograph or a track that a build uses. */
+export interface KeptFile {
+  /** SHA-256 of what it holds. */
+  hash: string;
+  type: (typeof KEPT_TYPES)[number];
+  base64: string;
+}
+
 /** A whole build in one file. */
 export interface BuildFile {
   format: typeof FILE_FORMAT;
@@ -21,9 +31,11 @@ export interface BuildFile {
   copies: CopyRecord[];
   /** Items of the library that the revisions were copied from. */
   library: LibraryItem[];
+  /** What the build names by its hash, as far as it fits. */
+  files: KeptFile[];
 }
 
-const FIRST_KEYS = ['format', 'formatVersion', 'schemaVersion', 'build', 'revisions', 'runs', 'failures', 'prints', 'copies', 'library', 'id', 'kind', 'name', 'letter', 'parentId', 'revisionId', 'brief', 'drive', 'power', 'chassis', 'suspension', 'parts', 'print'];
+const FIRST_KEYS = ['format', 'formatVersion', 'schemaVersion', 'build', 'revisions', 'runs', 'failures', 'prints', 'copies', 'library', 'files', 'id', 'kind', 'name', 'letter', 'parentId', 'revisionId', 'brief', 'drive', 'power', 'chassis', 'suspension', 'parts', 'print'];
 
 /** Text of a build file: keys in one order, records by their date and id, so that the same build gives the same bytes. */
 export function writeBuildFile(file: BuildFile): string {
@@ -35,6 +47,7 @@ export function writeBuildFile(file: BuildFile): string {
     prints: [...file.prints].sort((a, b) => compare(a.queuedAt, b.queuedAt) || compare(a.id, b.id)),
     copies: [...file.copies].sort((a, b) => compare(a.madeAt, b.madeAt) || compare(a.id, b.id)),
     library: [...file.library].sort((a, b) => compare(a.kind, b.kind) || compare(a.id, b.id)),
+    files: [...file.files].sort((a, b) => compare(a.type, b.type) || compare(a.hash, b.hash)),
   };
   return `${JSON.stringify(ordered(sorted), null, 2)}\n`;
 }
@@ -110,4 +123,27 @@ export function libraryIdsIn(documents: readonly RevisionRecord['document'][]): 
     power.controller?.libraryId,
   ]);
   return new Set(ids.filter((id): id is string => id !== undefined));
+}
+
+type Naming = Pick<BuildFile, 'revisions' | 'runs' | 'failures'>;
+
+/** Hashes of the meshes, and of the photographs and tracks, that a build names. */
+export function hashesIn({ revisions, runs, failures }: Naming): { meshes: Set<string>; files: Set<string> } {
+  const documents = new Set([...revisions, ...runs].map(({ document }) => document));
+  return {
+    meshes: new Set([...documents].flatMap(({ parts }) => parts.items.flatMap(({ mesh }) => mesh?.hash ?? []))),
+    files: new Set([...runs.flatMap(({ photos = [], track }) => [...photos.map(({ hash }) => hash), ...(track ? [track.hash] : [])]), ...failures.flatMap(({ ledger }) => (ledger?.photos ?? []).map(({ hash }) => hash))]),
+  };
+}
+
+/** Left for keys and line ends around what is added to a file, bytes a thing. */
+const AROUND = 256;
+
+/** Of the files of a build those that fit into one beside a text of so many bytes: the small ones first, so that as many as can be go along. */
+export function filesThatFit(files: readonly KeptFile[], textBytes: number): KeptFile[] {
+  let left = LARGEST_FILE - textBytes - AROUND;
+  return [...files].sort((a, b) => a.base64.length - b.base64.length || compare(a.hash, b.hash)).filter(({ base64 }) => {
+    left -= base64.length + AROUND;
+    return left >= 0;
+  });
 }

@@ -1,9 +1,10 @@
-import { randomUUID } from 'node:crypto';
-import { and, eq } from 'drizzle-orm';
-import { type BuildFile, FILE_FORMAT, FILE_VERSION, libraryIdsIn, writeBuildFile } from '@/core/file/buildFile';
+import { createHash, randomUUID } from 'node:crypto';
+import { and, eq, inArray } from 'drizzle-orm';
+import { CalcError } from '@/core/errors';
+import { type BuildFile, FILE_FORMAT, FILE_VERSION, filesThatFit, hashesIn, KEPT_TYPES, type KeptFile, libraryIdsIn, writeBuildFile } from '@/core/file/buildFile';
 import type { Database } from '../client';
 import { DoorError } from '../errors';
-import { builds, copies, failures, libraryItems, prints, revisions, runs } from '../schema';
+import { builds, copies, failures, files as keptFiles, libraryItems, meshes, prints, revisions, runs } from '../schema';
 import { wholeBuild } from './builds';
 import { listLibrary } from './library';
 import { allRevisions } from './revisions';
@@ -14,7 +15,7 @@ export async function exportBuild(db: Database, workshopId: string, id: string):
   const used = libraryIdsIn(own.map(({ document }) => document));
   const all = await listLibrary(db, workshopId);
   const compounds = new Set(all.flatMap((item) => (item.kind === 'tyre' && used.has(item.id) ? [(item.data as { compound: string }).compound] : [])));
-  const text = writeBuildFile({
+  const file: BuildFile = {
     format: FILE_FORMAT,
     formatVersion: FILE_VERSION,
     build,
@@ -24,8 +25,37 @@ export async function exportBuild(db: Database, workshopId: string, id: string):
     prints: ownPrints,
     copies: ownCopies,
     library: all.filter((item) => used.has(item.id) || compounds.has(item.id)),
+    files: [],
+  };
+  const files = filesThatFit(await filesOf(db, workshopId, file), Buffer.byteLength(writeBuildFile(file)));
+  return { name: build.name, text: writeBuildFile({ ...file, files }) };
+}
+
+/** What a build names by its hash and this workshop holds. */
+async function filesOf(db: Database, workshopId: string, file: BuildFile): Promise<KeptFile[]> {
+  const named = hashesIn(file);
+  const [ownMeshes, ownFiles] = await Promise.all([
+    named.meshes.size === 0 ? [] : db.select({ hash: meshes.hash, content: meshes.content }).from(meshes).where(and(eq(meshes.workshopId, workshopId), inArray(meshes.hash, [...named.meshes]))),
+    named.files.size === 0 ? [] : db.select({ hash: keptFiles.hash, type: keptFiles.type, content: keptFiles.content }).from(keptFiles).where(and(eq(keptFiles.workshopId, workshopId), inArray(keptFiles.hash, [...named.files]))),
+  ]);
+  return [...ownMeshes.map((mesh) => ({ ...mesh, type: 'mesh' })), ...ownFiles].flatMap(({ hash, type, content }) => {
+    const known = KEPT_TYPES.find((one) => one === type);
+    return known ? [{ hash, type: known, base64: content.toString('base64') }] : [];
   });
-  return { name: build.name, text };
+}
+
+const JPEG = Buffer.from([0xff, 0xd8, 0xff]);
+
+/**
+ * The bytes of a file that came with a build.
+ *
+ * @throws CalcError at what is not what its hash or its type says
+ */
+function bytesOf({ hash, type, base64 }: KeptFile, at: number): Buffer {
+  const content = Buffer.from(base64, 'base64');
+  if (createHash('sha256').update(content).digest('hex') !== hash) throw new CalcError(`files.${at}.base64`, 'does not hold what its hash says', 'export the build again');
+  if (type === 'image/jpeg' && !content.subarray(0, JPEG.length).equals(JPEG)) throw new CalcError(`files.${at}.base64`, 'is no JPEG', 'export the build again');
+  return content;
 }
 
 export type ImportMode = 'refuse' | 'replace' | 'copy';
@@ -33,14 +63,19 @@ export type ImportMode = 'refuse' | 'replace' | 'copy';
 /**
  * Brings a whole build in with its ids.
  *
- * @throws DoorError `exists` where the build is here already and the mode does not say what to do
+ * @throws CalcError at a file that is not what its hash says; DoorError `exists` where the build is here already and the mode does not say what to do
  */
 export async function importBuild(db: Database, workshopId: string, file: BuildFile, mode: ImportMode): Promise<string> {
+  const contents = file.files.map((one, at) => ({ ...one, content: bytesOf(one, at) }));
   const [known] = await db.select({ name: builds.name }).from(builds).where(and(eq(builds.workshopId, workshopId), eq(builds.id, file.build.id)));
   if (known && mode === 'refuse') throw new DoorError('exists', `The build ${known.name} is in this workshop already.`, { path: 'build.id', remedy: 'replace it, or bring this one in as a copy' });
   const given = mode === 'copy' ? withNewIds(file) : file;
   const taken = new Set((await allRevisions(db, workshopId)).filter(({ buildId }) => buildId !== given.build.id).flatMap(({ document }) => [...libraryIdsIn([document])]));
   await db.transaction(async (tx) => {
+    for (const { hash, type, content } of contents) {
+      if (type === 'mesh') await tx.insert(meshes).values({ workshopId, hash, content }).onConflictDoNothing();
+      else await tx.insert(keptFiles).values({ workshopId, hash, type, content }).onConflictDoNothing();
+    }
     await tx.delete(builds).where(and(eq(builds.workshopId, workshopId), eq(builds.id, given.build.id)));
     await tx.insert(builds).values({ workshopId, ...given.build });
     await tx.insert(revisions).values(given.revisions.map((revision) => ({ workshopId, buildId: given.build.id, ...revision })));
