@@ -41,7 +41,7 @@ export function SideBySide({ before, after, onAgainst }: { before: RevisionRecor
         {count !== undefined && count > 1 ? <span className="quiet" data-testid="at-once">What was measured belongs to all {count} together; what each does alone is predicted.</span> : null}</div>
       {worked.refused ? <p className="note bad" role="alert">{worked.refused.message}</p> : null}
       {effects && effects.each.length > 0 ? (
-        <div className="gridbox"><table className="grid tight" data-testid="effects">
+        <div className="gridbox"><table className="grid tight stacked" data-testid="effects">
           <thead><tr><th style={{ width: '40%' }}>What changed</th><th>By itself it should do</th><th>Checks that it moves most</th></tr></thead>
           <tbody>
             {effects.each.slice(0, FIRST_SHOWN).map((one) => <EffectRow key={one.thing} effect={one} />)}

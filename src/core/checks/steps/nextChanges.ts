@@ -32,12 +32,12 @@ const [MOST_MOVED, LEAST_RELIEF] = [3, 0.02];
  * @param calibration of the printer's time
  */
 export function nextChanges(given: BuildOnRecord, thresholds: Thresholds = {}, calibration = 1): NextList {
-  const record = standingAt(given);
+  const { record, past } = standingAt(given);
   const { document } = record;
   const checks = evaluateBuild(document, thresholds);
   const coming = unmended(record);
   const changes = proposalsOf(checks).map((offered) => changeStep(offered, { record, checks, coming, calibration, after: tried(document, offered.remedy.patch, checks, thresholds) }));
-  const others = openSteps(record, checks, calibration, marginsBy(document, checks, thresholds)).map((bare) => withHours({ figures: [], betters: [], worsens: [], ...bare }));
+  const others = openSteps(record, checks, calibration, marginsBy(document, checks, thresholds)).filter(({ kind, segment }) => !past || kind === 'find' || (kind === 'measure' && segment !== 'field')).map((bare) => withHours({ figures: [], betters: [], worsens: [], ...bare }));
   const steps = [...oncePerThing(changes.filter(({ relief }) => relief > LEAST_RELIEF)), ...others].sort((a, b) => b.relief / b.hours - a.relief / a.hours);
   return { steps, measureFirst: steps[0] !== undefined && (steps[0].kind === 'find' || steps[0].kind === 'measure') };
 }
