@@ -2,6 +2,7 @@
 
 import dynamic from 'next/dynamic';
 import type { ReactNode } from 'react';
+import { TabBar } from '@/ui/TabBar';
 import { FIELD_TAB_NAMES, FIELD_TABS, useFieldTab } from './fieldTab';
 import { RunsSide } from './RunsSide';
 
@@ -22,9 +23,5 @@ export function FieldPage() {
 
 function Tabs(): ReactNode {
   const { tab, show } = useFieldTab();
-  return (
-    <div className="tabbar"><div className="tabs" role="group" aria-label="Sides of the field">
-      {FIELD_TABS.map((one) => <button key={one} type="button" aria-pressed={tab === one} onClick={() => show(one)}>{FIELD_TAB_NAMES[one]}</button>)}
-    </div></div>
-  );
+  return <TabBar label="Sides of the field" tabs={FIELD_TABS} names={FIELD_TAB_NAMES} shown={tab} onShow={show} />;
 }

@@ -2,6 +2,7 @@
 
 import dynamic from 'next/dynamic';
 import type { ReactNode } from 'react';
+import { TabBar } from '@/ui/TabBar';
 import { FailuresSide } from './FailuresSide';
 import { LEARN_TAB_NAMES, LEARN_TABS, useLearnTab } from './learnTab';
 
@@ -24,9 +25,5 @@ export function LearnPage() {
 
 function Tabs(): ReactNode {
   const { tab, show } = useLearnTab();
-  return (
-    <div className="tabbar noprint"><div className="tabs" role="group" aria-label="Sides of learning">
-      {LEARN_TABS.map((one) => <button key={one} type="button" aria-pressed={tab === one} onClick={() => show(one)}>{LEARN_TAB_NAMES[one]}</button>)}
-    </div></div>
-  );
+  return <TabBar label="Sides of learning" tabs={LEARN_TABS} names={LEARN_TAB_NAMES} shown={tab} onShow={show} />;
 }

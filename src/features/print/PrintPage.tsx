@@ -2,6 +2,7 @@
 
 import dynamic from 'next/dynamic';
 import type { ReactNode } from 'react';
+import { TabBar } from '@/ui/TabBar';
 import { PRINT_TAB_NAMES, PRINT_TABS, usePrintTab } from './printTab';
 import { TonightSide } from './TonightSide';
 
@@ -24,9 +25,5 @@ export function PrintPage() {
 
 function Tabs(): ReactNode {
   const { tab, show } = usePrintTab();
-  return (
-    <div className="tabbar noprint"><div className="tabs" role="group" aria-label="Sides of printing">
-      {PRINT_TABS.map((one) => <button key={one} type="button" aria-pressed={tab === one} onClick={() => show(one)}>{PRINT_TAB_NAMES[one]}</button>)}
-    </div></div>
-  );
+  return <TabBar label="Sides of printing" tabs={PRINT_TABS} names={PRINT_TAB_NAMES} shown={tab} onShow={show} />;
 }
