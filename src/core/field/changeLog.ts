@@ -1,6 +1,7 @@
 import { describeChanges } from '../build/describe';
 import type { Path } from '../build/patch';
 import { formatText, formatWithError, type Reader } from '../units/formatQuantity';
+import { markdownText } from '../units/markdown';
 import { failedHow } from './failureModes';
 import { verdictWords } from './ledger';
 import { fixHeld } from './lives';
@@ -21,9 +22,6 @@ export const acts = (path: Path): boolean => !QUIET.has(path[0] ?? '') && !(path
 /** The motor, stage, part or plain figure that a path belongs to. */
 export const thingOf = (path: Path): string => path.slice(0, LISTS.has(path[1] ?? '') ? 3 : 2).join('.');
 
-/** A text that Markdown takes as it is written. */
-const plainText = (text: string) => text.replace(/[\\`*_[\]<>#|]/g, (sign) => `\\${sign}`).replace(/\s+/g, ' ').trim();
-
 /** The story of a build as Markdown: each revision with its why, what changed, what was measured, what broke and whether its fixes held. */
 export function changeLog({ build, revisions, runs, failures }: Pick<WholeBuild, 'build' | 'revisions' | 'runs' | 'failures'>, reader: Reader): string {
   const parts = revisions.map((revision) => {
@@ -34,15 +32,15 @@ export function changeLog({ build, revisions, runs, failures }: Pick<WholeBuild,
     const own = failures.filter(({ revisionId }) => revisionId === revision.id);
     return [
       `## ${revision.letter}, ${revision.createdAt.slice(0, 10)}${parent ? `, on ${parent.letter}` : ''}`,
-      ...(revision.why ? [`Why: ${plainText(revision.why)}`] : []),
-      ...(revision.expected ? [`Should: ${plainText(revision.expected)}`] : []),
+      ...(revision.why ? [`Why: ${markdownText(revision.why)}`] : []),
+      ...(revision.expected ? [`Should: ${markdownText(revision.expected)}`] : []),
       ...(measured ? [`Measured: ${formatWithError(measured.speedMps, measured.errorMps, 'speedMps', reader)} over ${measured.runs} timed ${measured.runs === 1 ? 'run' : 'runs'}.`] : []),
-      ...(changes.length > 0 ? [changes.map(({ label, before, after }) => `- ${plainText(label)}: ${plainText(before)} → ${plainText(after)}`).join('\n')] : []),
+      ...(changes.length > 0 ? [changes.map(({ label, before, after }) => `- ${markdownText(label)}: ${markdownText(before)} → ${markdownText(after)}`).join('\n')] : []),
       ...(things > 1 && measured ? [`${things} things changed at once, so what was measured belongs to all of them together.`] : []),
       ...(own.length > 0 ? [`### What broke in ${revision.letter}\n\n${own.map((failure) => failureLine(failure, revisions, { revisions, runs, failures }, reader)).join('\n')}`] : []),
     ].join('\n\n');
   });
-  return `# ${plainText(build.name)}: what changed and what came of it\n\n${parts.join('\n\n')}\n`;
+  return `# ${markdownText(build.name)}: what changed and what came of it\n\n${parts.join('\n\n')}\n`;
 }
 
 function failureLine(failure: FailureRecord, revisions: readonly RevisionRecord[], whole: Pick<WholeBuild, 'revisions' | 'runs' | 'failures'>, reader: Reader): string {
@@ -51,10 +49,10 @@ function failureLine(failure: FailureRecord, revisions: readonly RevisionRecord[
   const cause = ledger?.verdict && verdictWords(ledger.verdict);
   const held = fixHeld(failure, whole.revisions, whole.runs, whole.failures);
   return [
-    `- ${plainText(partName)}: ${failedHow(failure).toLowerCase()}${hours === undefined ? '' : ` after ${formatText(hours, 'hours', reader)}`}.`,
-    story ? plainText(story) : '',
-    cause ? `Cause: ${plainText(cause)}.` : 'Not explained yet.',
-    fix ? `Fix${carrier ? ` in ${carrier.letter}` : fixRevisionId ? ' in a revision that was deleted' : ''}: ${plainText(fix)}` : '',
+    `- ${markdownText(partName)}: ${failedHow(failure).toLowerCase()}${hours === undefined ? '' : ` after ${formatText(hours, 'hours', reader)}`}.`,
+    story ? markdownText(story) : '',
+    cause ? `Cause: ${markdownText(cause)}.` : 'Not explained yet.',
+    fix ? `Fix${carrier ? ` in ${carrier.letter}` : fixRevisionId ? ' in a revision that was deleted' : ''}: ${markdownText(fix)}` : '',
     held ? `It ${held.again > 0 ? 'did not hold' : 'stands so far'}: ${held.words}.` : '',
   ].filter(Boolean).join(' ');
 }

@@ -1,4 +1,5 @@
 import type { Photo } from '../field/report';
+import { markdownText } from '../units/markdown';
 import { type Block, flat, type Picture, type Report } from './definition';
 
 export interface MarkdownReport {
@@ -8,8 +9,6 @@ export interface MarkdownReport {
   photos: { path: string; hash: string }[];
 }
 
-/** A text that Markdown takes as it is written. */
-const plainText = (text: string) => text.replace(/[\\`*_[\]<>#|]/g, (sign) => `\\${sign}`).replace(/\s+/g, ' ').trim();
 const picturePath = ({ name }: Picture) => `pictures/${name}.svg`;
 const photoPath = ({ hash }: Photo) => `pictures/photo-${hash.slice(0, 12)}.jpg`;
 
@@ -18,24 +17,24 @@ export function reportAsMarkdown({ title, subtitle, blocks: all }: Report): Mark
   const blocks = flat(all);
   const pictures = blocks.flatMap((block) => (block.kind === 'picture' ? [{ path: picturePath(block.picture), svg: block.picture.svg }] : []));
   const photos = blocks.flatMap((block) => (block.kind === 'photos' ? block.photos.map((photo) => ({ path: photoPath(photo), hash: photo.hash })) : []));
-  return { text: `${[`# ${plainText(title)}`, plainText(subtitle), ...blocks.map(blockText)].join('\n\n')}\n`, pictures, photos: [...new Map(photos.map((photo) => [photo.path, photo])).values()] };
+  return { text: `${[`# ${markdownText(title)}`, markdownText(subtitle), ...blocks.map(blockText)].join('\n\n')}\n`, pictures, photos: [...new Map(photos.map((photo) => [photo.path, photo])).values()] };
 }
 
 function blockText(block: Block): string {
   switch (block.kind) {
     case 'together': return flat(block.blocks).map(blockText).join('\n\n');
-    case 'heading': return `${'#'.repeat(block.level + 1)} ${plainText(block.text)}`;
-    case 'text': return plainText(block.text);
-    case 'list': return block.items.map((item) => `- ${plainText(item)}`).join('\n');
+    case 'heading': return `${'#'.repeat(block.level + 1)} ${markdownText(block.text)}`;
+    case 'text': return markdownText(block.text);
+    case 'list': return block.items.map((item) => `- ${markdownText(item)}`).join('\n');
     case 'facts': return table(['', ''], block.rows, []);
     case 'table': return table(block.head, block.rows, block.numbers ?? []);
-    case 'caution': return `> **Caution.** ${plainText(block.text)}`;
-    case 'picture': return `![${plainText(block.picture.caption)}](${picturePath(block.picture)})\n\n*${plainText(block.picture.caption)}*`;
-    case 'photos': return block.photos.map((photo) => `![${plainText(photo.caption ?? 'Photograph')}](${photoPath(photo)})${photo.caption ? `\n\n*${plainText(photo.caption)}*` : ''}`).join('\n\n');
+    case 'caution': return `> **Caution.** ${markdownText(block.text)}`;
+    case 'picture': return `![${markdownText(block.picture.caption)}](${picturePath(block.picture)})\n\n*${markdownText(block.picture.caption)}*`;
+    case 'photos': return block.photos.map((photo) => `![${markdownText(photo.caption ?? 'Photograph')}](${photoPath(photo)})${photo.caption ? `\n\n*${markdownText(photo.caption)}*` : ''}`).join('\n\n');
   }
 }
 
 function table(head: readonly string[], rows: readonly (readonly string[])[], numbers: readonly number[]): string {
-  const line = (cells: readonly string[]) => `| ${cells.map(plainText).join(' | ')} |`;
+  const line = (cells: readonly string[]) => `| ${cells.map(markdownText).join(' | ')} |`;
   return [line(head), `|${head.map((_, column) => (numbers.includes(column) ? ' ---: ' : ' --- ')).join('|')}|`, ...rows.map(line)].join('\n');
 }

@@ -21,6 +21,10 @@ export function Lessons({ revision }: { revision: RevisionRecord }) {
     setSaid('saving');
     try {
       if (revision.id === open.id) await session.flush();
+      if (given.closed === true && revision.id === open.id && session.snapshot().save !== 'saved') {
+        setSaid('');
+        return setProblem('Not closed: its last changes are not saved yet. Look at what the head of the page says, and close it again.');
+      }
       const after = await callApi<RevisionRecord>('PATCH', `/api/revisions/${revision.id}`, given);
       keepRevision(after);
       if (given.closed !== undefined && revision.id === open.id) session.setClosed(given.closed);
