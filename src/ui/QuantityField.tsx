@@ -17,6 +17,8 @@ export interface QuantityFieldProps {
   example?: number;
   /** What counts while the field is empty, in stored units. */
   usual?: number;
+  /** Emptied, though a figure is needed: the value goes on counting. */
+  unfinished?: boolean;
   /** The same field in the ghost. */
   ghost?: number;
   disabled?: boolean;
@@ -26,14 +28,17 @@ export interface QuantityFieldProps {
 }
 
 /** A number with its unit. It accepts other units, says what it understood, and keeps what is not valid without saving it. */
-export function QuantityField({ label, quantity, value, onChange, limits, example, usual, ghost, disabled, digits = 5, after, autoFocus }: QuantityFieldProps) {
+export function QuantityField({ label, quantity, value, onChange, limits, example, usual, unfinished = false, ghost, disabled, digits = 5, after, autoFocus }: QuantityFieldProps) {
   const { reader, marks } = useReader();
   const id = useId();
   const [text, setText] = useState<string>();
   const focused = useRef(false);
+  const justFocused = useRef(false);
+  const before = useRef<{ value: number | undefined; unfinished: boolean }>({ value, unfinished });
   const input = useRef<HTMLInputElement>(null);
   const unit = unitOf(quantity, reader.units);
-  const shown = value === undefined ? '' : formatQuantity(value, quantity, reader, digits).number;
+  const counting = value === undefined ? '' : formatQuantity(value, quantity, reader, digits).number;
+  const shown = unfinished ? '' : counting;
 
   useEffect(() => {
     if (!focused.current) setText(undefined);
@@ -48,7 +53,7 @@ export function QuantityField({ label, quantity, value, onChange, limits, exampl
   // a page that was typed into before it came alive keeps what was typed
   useEffect(() => takeEarlyTyping(), []);
 
-  const say = text === undefined ? undefined : judge(text);
+  const say = (text === undefined ? undefined : judge(text)) ?? (unfinished ? { bad: false, words: `unfinished: ${formatText(value ?? 0, quantity, reader, digits)} goes on counting` } : undefined);
 
   function judge(typed: string): { bad: boolean; words: string; value?: number } | undefined {
     if (typed.trim() === '') return undefined;
@@ -67,6 +72,14 @@ export function QuantityField({ label, quantity, value, onChange, limits, exampl
     if (verdict && !verdict.bad) onChange(verdict.value);
   }
 
+  /** What stood there when the field was entered. */
+  function restore() {
+    setText(undefined);
+    const { value: was, unfinished: open } = before.current;
+    if (was !== value || open !== unfinished) onChange(was);
+    if (open) onChange(undefined);
+  }
+
   return (
     <div className="field">
       <label htmlFor={id}>{label}{after}</label>
@@ -80,10 +93,21 @@ export function QuantityField({ label, quantity, value, onChange, limits, exampl
           autoFocus={autoFocus}
           disabled={disabled}
           value={text ?? shown}
-          placeholder={usual !== undefined ? formatQuantity(usual, quantity, reader, 3).number : example === undefined ? '' : `e.g. ${formatQuantity(example, quantity, reader, 4).number}`}
+          placeholder={unfinished ? counting : usual !== undefined ? formatQuantity(usual, quantity, reader, 3).number : example === undefined ? '' : `e.g. ${formatQuantity(example, quantity, reader, 4).number}`}
           aria-invalid={say?.bad === true}
           aria-describedby={say?.words ? `${id}-say` : undefined}
-          onFocus={() => (focused.current = true)}
+          data-unfinished={unfinished || undefined}
+          onFocus={(event) => {
+            focused.current = true;
+            justFocused.current = true;
+            before.current = { value, unfinished };
+            event.currentTarget.select();
+          }}
+          onMouseUp={(event) => {
+            const { selectionStart, selectionEnd } = event.currentTarget;
+            if (justFocused.current && selectionStart === selectionEnd) event.currentTarget.select();
+            justFocused.current = false;
+          }}
           onBlur={() => {
             focused.current = false;
             if (!say?.bad) setText(undefined);
@@ -94,9 +118,10 @@ export function QuantityField({ label, quantity, value, onChange, limits, exampl
             type(event.target.value);
           }}
           onKeyDown={(event) => {
+            justFocused.current = false;
             if (event.key === 'Escape') {
-              setText(undefined);
-              event.currentTarget.blur();
+              restore();
+              requestAnimationFrame(() => input.current?.select());
             }
             if (event.key === 'Enter' && !event.currentTarget.form) event.currentTarget.blur();
           }}

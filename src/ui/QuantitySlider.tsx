@@ -4,6 +4,7 @@ import { useId } from 'react';
 import { formatText } from '@/core/units/formatQuantity';
 import type { QuantityName } from '@/core/units/quantities';
 import { useReader } from './reader';
+import { useArrowSteps } from './useArrowSteps';
 
 interface QuantitySliderProps {
   label: string;
@@ -25,11 +26,12 @@ interface QuantitySliderProps {
 export function QuantitySlider({ label, quantity, value, min, max, step, disabled, effect, mark, onChange, onEnd }: QuantitySliderProps) {
   const { reader } = useReader();
   const id = useId();
+  const arrowSteps = useArrowSteps(onEnd);
   return (
     <div className="slider">
       <label htmlFor={id}>{label}</label>
       <output htmlFor={id}>{formatText(value, quantity, reader)}</output>
-      <input id={id} type="range" min={min} max={max} step={step} value={value} disabled={disabled} aria-valuetext={`${formatText(value, quantity, reader)}${effect ? `. ${effect}` : ''}`} onChange={(event) => onChange(Number(event.target.value))} onPointerUp={onEnd} onBlur={onEnd} onKeyUp={onEnd} />
+      <input id={id} type="range" min={min} max={max} step={step} value={value} disabled={disabled} aria-valuetext={`${formatText(value, quantity, reader)}${effect ? `. ${effect}` : ''}`} onChange={(event) => onChange(Number(event.target.value))} onPointerUp={onEnd} onBlur={onEnd} onKeyDown={arrowSteps} />
       {mark ? <button type="button" className="slidermark" disabled={disabled} onClick={() => { onChange(mark.value); onEnd?.(); }}>{mark.label}</button> : null}
       {effect ? <p className="quiet">{effect}</p> : null}
     </div>

@@ -91,6 +91,7 @@ export function describeValue(path: Path, value: unknown, reader: Reader): strin
   if (path.join('.') === 'suspension.bench') return `${(value as unknown[]).length} ${(value as unknown[]).length === 1 ? 'look' : 'looks'} passed`;
   if (path.join('.') === 'drive.heat.readings') return `${(value as unknown[]).length} ${(value as unknown[]).length === 1 ? 'reading' : 'readings'}`;
   if (path.join('.') === 'drive.heat.calibration') return `${describeValue([...path, 'factor'], (value as { factor: number }).factor, reader)} of the first guess`;
+  if (path[0] === 'unfinished') return (value as string[]).map((key) => labelOf(key.split('/')).label.toLowerCase()).join(', ') || NOTHING;
   if (Array.isArray(value)) return value.length === 0 ? NOTHING : value.map((item) => describeValue(path, item, reader)).join(', ');
   const item = value as { name?: string; kind?: string; pinionTeeth?: number; wheelTeeth?: number };
   if (item.name !== undefined) return item.name;

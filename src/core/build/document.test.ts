@@ -7,10 +7,11 @@ import type { Limits } from './fieldLabel';
 import { LABELS } from './labels';
 import { letterAt, nextLetter } from './letters';
 import { applyPatch } from './patch';
+import { REQUIRED } from './required';
 import { overallEfficiency, overallRatio, type Stage } from './drive';
 import { startingCar } from './startingCar';
 
-type Described = { type?: string; keys?: Record<string, Described>; items?: Described[]; rules?: { name: string; args?: { limit?: number } }[] };
+type Described = { type?: string; flags?: { presence?: string }; keys?: Record<string, Described>; items?: Described[]; rules?: { name: string; args?: { limit?: number } }[] };
 
 const described = (documentSchema as ObjectSchema).describe() as Described;
 
@@ -35,8 +36,33 @@ describe('the document', () => {
   });
 
   it('refuses what a newer program wrote, and what has no version', () => {
-    expect(() => migrateDocument({ schemaVersion: 2 })).toThrow('knows versions up to 1');
+    expect(() => migrateDocument({ schemaVersion: 3 })).toThrow('knows versions up to 2');
     expect(() => migrateDocument({})).toThrow(CalcError);
+  });
+});
+
+/** Owner and key of what the schema requires, the items of lists starred; of points those that one kind of corner needs too. */
+function requiredBy(schema: Described, path: string): string[] {
+  return Object.entries(schema.keys ?? {}).flatMap(([key, inner]) => {
+    const at = path === '' ? key : `${path}.${key}`;
+    const own = path !== '' && !/^(brief|drive|power|chassis|suspension|parts|print)$/.test(path) && inner.flags?.presence === 'required' ? [at] : [];
+    return [...own, ...requiredBy(inner, at), ...(inner.items?.[0] ? requiredBy(inner.items[0], `${at}.*`) : [])];
+  });
+}
+
+describe('what cannot be absent', () => {
+  const known = Object.entries(REQUIRED).flatMap(([owner, keys]) => keys.map((key) => `${owner}.${key}`));
+
+  it('is what the door requires', () => expect(requiredBy(described, '').filter((path) => !known.includes(path))).toEqual([]));
+
+  it('names nothing that the document does not have', () => {
+    const holds = (path: string) => path.split('.').reduce<Described | undefined>((at, key) => (key === '*' ? at?.items?.[0] : at?.keys?.[key]), described) !== undefined;
+    expect(known.filter((path) => !holds(path))).toEqual([]);
+  });
+
+  it('was not known to documents of the first version', () => {
+    const { unfinished: _, ...first } = { ...emptyDocument(), schemaVersion: 1 };
+    expect(parseDocument(first)).toEqual(emptyDocument());
   });
 });
 

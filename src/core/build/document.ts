@@ -7,11 +7,13 @@ import { emptyPower, type Power } from './power';
 import { emptyPrint, type Print } from './print';
 import { emptySuspension, type Suspension } from './suspension';
 
-export const SCHEMA_VERSION = 1;
+export const SCHEMA_VERSION = 2;
 
 /** Everything that is decided about one revision of a car. What can be computed from it is not in it. */
 export interface BuildDocument {
   schemaVersion: typeof SCHEMA_VERSION;
+  /** Required figures that were emptied and count with their last value: paths with slashes, list items by id. */
+  unfinished: string[];
   brief: Brief;
   drive: Drive;
   power: Power;
@@ -24,6 +26,7 @@ export interface BuildDocument {
 export function emptyDocument(): BuildDocument {
   return {
     schemaVersion: SCHEMA_VERSION,
+    unfinished: [],
     brief: emptyBrief(),
     drive: emptyDrive(),
     power: emptyPower(),
@@ -35,7 +38,7 @@ export function emptyDocument(): BuildDocument {
 }
 
 /** Each lifts a document from its index + 1 to the next version; an old file always opens. */
-const MIGRATIONS: readonly ((older: Record<string, unknown>) => Record<string, unknown>)[] = [];
+const MIGRATIONS: readonly ((older: Record<string, unknown>) => Record<string, unknown>)[] = [(older) => ({ ...older, schemaVersion: 2, unfinished: [] })];
 
 /**
  * Brings a document of any known version to the present one; what it returns still has to pass the schema.

@@ -6,6 +6,7 @@ import { SUSPENSION_LABELS } from './suspensionLabels';
 
 /** What every field of the document is called, and in what it is measured; `*` stands for an item's id. */
 export const LABELS: Readonly<Record<string, FieldLabel>> = {
+  'unfinished': { label: 'Unfinished' },
   'brief.surfaces.*': { label: 'Surface' },
   'brief.surfaces.*.mu': { label: 'Friction', quantity: 'coefficient', limits: { from: 0, to: 5 } },
   'brief.surfaces.*.muError': { label: 'Friction, ±', quantity: 'coefficient', limits: { from: 0, to: 5 } },

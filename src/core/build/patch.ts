@@ -19,18 +19,19 @@ export interface Change {
 type Item = { readonly id: string };
 type Bag = Readonly<Record<string, unknown>>;
 
-const isItemList = (value: unknown): value is readonly Item[] =>
+export const isItemList = (value: unknown): value is readonly Item[] =>
   Array.isArray(value) && value.every((item) => typeof item === 'object' && item !== null && typeof (item as Item).id === 'string');
-const isBag = (value: unknown): value is Bag => typeof value === 'object' && value !== null && !Array.isArray(value);
+export const isBag = (value: unknown): value is Bag => typeof value === 'object' && value !== null && !Array.isArray(value);
 
 export function valueAt(root: unknown, path: Path): unknown {
   return path.reduce<unknown>((value, key) => {
     if (isItemList(value)) return value.find((item) => item.id === key);
+    if (Array.isArray(value)) return value[Number(key)];
     return isBag(value) ? value[key] : undefined;
   }, root);
 }
 
-/** A new document with one value set; `undefined` takes the key or the list's item out. */
+/** A new document with one value set; `undefined` takes the key or the list's item out, and makes nothing on its way. A number in a plain list goes by its place. */
 export function withValue<T>(root: T, path: Path, value: unknown): T {
   return setIn(root, path, value) as T;
 }
@@ -43,6 +44,8 @@ function setIn(node: unknown, [key, ...rest]: Path, value: unknown): unknown {
     const next = setIn(node[index], rest, value);
     return next === undefined ? node.toSpliced(index, 1) : node.with(index, next as Item);
   }
+  if (Array.isArray(node)) return value === undefined ? node : node.with(Number(key), setIn(node[Number(key)], rest, value));
+  if (node === undefined && value === undefined) return undefined;
   const bag = isBag(node) ? node : {};
   const next = setIn(bag[key], rest, value);
   if (next !== undefined) return { ...bag, [key]: next };

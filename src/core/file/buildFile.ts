@@ -35,7 +35,7 @@ export interface BuildFile {
   files: KeptFile[];
 }
 
-const FIRST_KEYS = ['format', 'formatVersion', 'schemaVersion', 'build', 'revisions', 'runs', 'failures', 'prints', 'copies', 'library', 'files', 'id', 'kind', 'name', 'letter', 'parentId', 'revisionId', 'brief', 'drive', 'power', 'chassis', 'suspension', 'parts', 'print'];
+const FIRST_KEYS = ['format', 'formatVersion', 'schemaVersion', 'build', 'revisions', 'runs', 'failures', 'prints', 'copies', 'library', 'files', 'id', 'kind', 'name', 'letter', 'parentId', 'revisionId', 'unfinished', 'brief', 'drive', 'power', 'chassis', 'suspension', 'parts', 'print'];
 
 /** Text of a build file: keys in one order, records by their date and id, so that the same build gives the same bytes. */
 export function writeBuildFile(file: BuildFile): string {

@@ -6,6 +6,7 @@ import { moved } from '@/core/chassis/checks';
 import type { WeightOfBuild } from '@/core/chassis/weightOfBuild';
 import { formatText } from '@/core/units/formatQuantity';
 import { useReader } from '@/ui/reader';
+import { useArrowSteps } from '@/ui/useArrowSteps';
 import { useBuild } from '../shell/BuildContext';
 import { PatternsUnder } from './PatternsUnder';
 
@@ -50,11 +51,13 @@ export function CarDrawing({ view, weight, ghost, chosen, onChoose }: CarDrawing
     const other = Math.round(plan ? y : -y);
     edit(moved(document, body.id, plan ? { xMm, yMm: other } : { xMm, zMm: Math.max(0, other) }), `move-${body.id}`);
   };
+  const arrowSteps = useArrowSteps(() => session.endStep());
   const keys = (body: PlacedBody) => (event: KeyboardEvent) => {
     const step = event.shiftKey ? LEAP_MM : NUDGE_MM;
     const [dx, dy] = { ArrowLeft: [-step, 0], ArrowRight: [step, 0], ArrowUp: [0, -step], ArrowDown: [0, step] }[event.key] ?? [0, 0];
     if (dx === 0 && dy === 0) return;
     event.preventDefault();
+    arrowSteps(event);
     move(body, -body.xMm + dx!, across(body) + dy!);
   };
   const line = { vectorEffect: 'non-scaling-stroke' } as const;

@@ -84,7 +84,7 @@ function BodyFields({ body, onGone }: { body: PlacedBody; onGone(): void }) {
       {source === 'own' ? (
         <>
           <div className="field text"><label htmlFor="body-name">Name</label><input id="body-name" defaultValue={body.name} maxLength={80} disabled={closed} onBlur={(event) => { const typed = event.target.value.trim(); if (typed !== '' && typed !== body.name) set({ name: typed }); }} /></div>
-          <QuantityField label="Mass" quantity="massG" limits={{ above: 0, to: 200_000 }} value={body.massG} disabled={closed} onChange={(massG) => { if (massG !== undefined) set({ massG }); }} />
+          <DocumentField path={['chassis', 'bodies', body.id, 'massG']} />
         </>
       ) : null}
       {figure('xMm', body.xMm)}{figure('yMm', body.yMm)}{figure('zMm', body.zMm)}

@@ -1,10 +1,11 @@
 'use client';
 
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import { drivenOf, overallRatio, type Stage, stageRatio } from '@/core/build/drive';
 import { itemsOf } from '@/core/library/items';
 import { formatNumber } from '@/core/units/formatQuantity';
 import { useReader } from '@/ui/reader';
+import { useArrowSteps } from '@/ui/useArrowSteps';
 import { newId } from '../api';
 import { AddFrom } from '../shell/AddFrom';
 import { useBuild } from '../shell/BuildContext';
@@ -73,15 +74,16 @@ const MOST_TEETH = 1000;
 function TeethStepper({ label, value, disabled, onChange }: { label: string; value: number | undefined; disabled: boolean; onChange(value: number | undefined): void }) {
   const { session } = useBuild();
   const [text, setText] = useState<string>();
+  const before = useRef(value);
+  const arrowSteps = useArrowSteps(() => session.endStep());
   const bad = text !== undefined && text !== '' && !isTeeth(text);
   const step = (by: number) => {
     setText(undefined);
-    session.endStep();
     onChange(Math.max(1, Math.min(MOST_TEETH, (value ?? 20) + by)));
   };
   return (
     <span className="stepper">
-      <button type="button" tabIndex={-1} aria-label={`${label}: one less`} disabled={disabled} onClick={() => step(-1)}>−</button>
+      <button type="button" tabIndex={-1} aria-label={`${label}: one less`} disabled={disabled} onClick={() => { session.endStep(); step(-1); }}>−</button>
       <input
         aria-label={label}
         inputMode="numeric"
@@ -95,18 +97,27 @@ function TeethStepper({ label, value, disabled, onChange }: { label: string; val
           if (typed === '') onChange(undefined);
           else if (isTeeth(typed)) onChange(Number(typed));
         }}
+        onFocus={(event) => {
+          before.current = value;
+          event.currentTarget.select();
+        }}
         onBlur={() => {
           if (!bad) setText(undefined);
           session.endStep();
         }}
         onKeyDown={(event) => {
+          if (event.key === 'Escape') {
+            setText(undefined);
+            if (before.current !== value) onChange(before.current);
+          }
+          arrowSteps(event);
           const by = event.key === 'ArrowUp' ? 1 : event.key === 'ArrowDown' ? -1 : 0;
           if (by === 0) return;
           event.preventDefault();
           step(by);
         }}
       />
-      <button type="button" tabIndex={-1} aria-label={`${label}: one more`} disabled={disabled} onClick={() => step(1)}>+</button>
+      <button type="button" tabIndex={-1} aria-label={`${label}: one more`} disabled={disabled} onClick={() => { session.endStep(); step(1); }}>+</button>
       {bad ? <span role="alert" className="hidden">{label}: a whole number from 1 to {MOST_TEETH}</span> : null}
     </span>
   );

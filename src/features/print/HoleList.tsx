@@ -1,9 +1,8 @@
 'use client';
 
 import type { HolePattern } from '@/core/build/print';
-import { QuantityField } from '@/ui/QuantityField';
 import { useBuild } from '../shell/BuildContext';
-import { Group } from '../shell/fields';
+import { DocumentField, Group } from '../shell/fields';
 
 const LETTERS = 26;
 /** A, B … Z, A2, B2 … */
@@ -24,7 +23,7 @@ export function HoleList({ pattern: { id, name, holes, readings } }: { pattern: 
       <div className="field text"><label htmlFor={`pattern-${id}`}>Name</label><input id={`pattern-${id}`} defaultValue={name} maxLength={80} disabled={closed} onBlur={(event) => { const typed = event.target.value.trim(); if (typed !== '' && typed !== name) edit([{ path: at('name'), value: typed }]); }} /></div>
       {holes.map((hole) => (
         <div key={hole.id} onBlur={() => session.endStep()}>
-          <QuantityField label={`Hole ${hole.id}, across`} quantity="lengthMm" limits={{ above: 0, to: 500 }} value={hole.diameterMm} disabled={closed} onChange={(value) => { if (value !== undefined) edit([{ path: at('holes'), value: holes.map((one) => (one.id === hole.id ? { ...one, diameterMm: value } : one)) }], `hole-${hole.id}`); }}
+          <DocumentField path={at('holes', hole.id, 'diameterMm')} label={`Hole ${hole.id}, across`}
             after={closed || holes.length <= 2 ? undefined : <button type="button" className="plain" aria-label={`Take hole ${hole.id} out`} onClick={() => remove(hole.id)}>×</button>} />
         </div>
       ))}

@@ -11,6 +11,7 @@ import { checksOnRecord } from '@/core/checks/record';
 import type { CopyRecord, PrintRecord, PrintSheet } from '@/core/print/log';
 import { callApi, ApiProblem } from '../api';
 import { BuildSession, type SaveAnswer, type SessionState } from './buildSession';
+import { keepSteps, useKeptSteps } from './keptSteps';
 import { useChecks } from './useChecks';
 
 /** A whole second document that every figure of a page is compared with; never saved. */
@@ -85,6 +86,7 @@ export function BuildProvider({ whole, revisionId, library: stocked, thresholds,
   const ofDocument = useChecks(document, surface, thresholds);
   const checks = useMemo(() => [...ofDocument, ...checksOnRecord({ document, revisionId, revisions, runs, failures, prints, copies })], [ofDocument, document, revisionId, revisions, runs, failures, prints, copies]);
   useLastSave(session);
+  useKeptSteps(session, revision.id);
   useFreshDocument(session, revision.id);
 
   const edit = useCallback((patch: Patch, stepKey?: string) => session.edit(patch, stepKey), [session]);
@@ -138,6 +140,7 @@ function sessionFor(revision: RevisionRecord, revisions: readonly RevisionRecord
     version: revision.version,
     closed: revision.closedAt !== undefined || revisions.some(({ parentId }) => parentId === revision.id),
     send: (version, document) => send(revision.id, version, document),
+    keepSteps: (steps) => keepSteps(revision.id, steps),
     later: (run, milliseconds) => {
       const timer = setTimeout(run, milliseconds);
       return () => clearTimeout(timer);

@@ -105,8 +105,8 @@ function Frame({ builds, children }: { builds: readonly BuildRecord[]; children:
         </nav>
         <SaveMark state={state} />
         <span className="push" />
-        <button type="button" className="plain wide" disabled={!state.canUndo} onClick={() => session.undo()} aria-label="Undo">undo</button>
-        <button type="button" className="plain wide" disabled={!state.canRedo} onClick={() => session.redo()} aria-label="Redo">redo</button>
+        <button type="button" className="plain" disabled={!state.canUndo} onClick={() => session.undo()} aria-label="Undo"><span className="wide">undo</span><span className="narrow" aria-hidden>↶</span></button>
+        <button type="button" className="plain" disabled={!state.canRedo} onClick={() => session.redo()} aria-label="Redo"><span className="wide">redo</span><span className="narrow" aria-hidden>↷</span></button>
         <GhostPicker />
         <Preferences />
         <button type="button" className="plain" onClick={() => setOver('jump')}>jump <kbd>/</kbd></button>

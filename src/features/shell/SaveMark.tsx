@@ -1,5 +1,6 @@
 'use client';
 
+import { labelOf } from '@/core/build/labels';
 import type { SessionState } from './buildSession';
 import { useReader } from '@/ui/reader';
 
@@ -7,13 +8,21 @@ import { useReader } from '@/ui/reader';
 export function SaveMark({ state }: { state: SessionState }) {
   const { reader } = useReader();
   const at = state.savedAt === undefined ? '' : ` ${new Intl.DateTimeFormat(reader.locale, { hour: '2-digit', minute: '2-digit' }).format(state.savedAt)}`;
+  const { unfinished } = state.document;
+  const open = unfinished.length === 0 ? '' : `, ${unfinished.length === 1 ? `${labelOf(unfinished[0]!.split('/')).label.toLowerCase()} unfinished` : `${unfinished.length} figures unfinished`}`;
   const words = {
-    saved: `saved${at}`,
+    saved: `saved${at}${open}`,
     saving: 'saving',
     unsaved: 'not saved yet',
     failed: state.problem?.message ?? 'not saved',
-    refused: `not saved: ${state.problem?.path ?? ''} ${state.problem?.message ?? ''}`,
+    refused: state.savedAt === undefined ? `not saved: ${refusedWords(state)}` : `saved${at}, except ${refusedWords(state)}`,
     closed: 'closed',
   }[state.save];
   return <span className="save" role="status" data-state={state.save} suppressHydrationWarning>{words}</span>;
+}
+
+function refusedWords({ problem }: SessionState): string {
+  if (!problem) return '';
+  const path = problem.path.replace(/^document\.?/, '').split('.');
+  return `${labelOf(path.map((key) => (/^\d+$/.test(key) ? '*' : key))).label.toLowerCase()}: ${problem.message}`;
 }

@@ -1,11 +1,12 @@
 import { type BuildDocument, emptyDocument } from '@/core/build/document';
-import { BuildSession, type SaveAnswer } from './buildSession';
+import { BuildSession, type KeptSteps, type SaveAnswer } from './buildSession';
 
 /** A session on a server and a clock that the test drives. */
 function withServer() {
   const server = { version: 1, document: emptyDocument(), down: false };
   const waiting: (() => void)[] = [];
-  const open = () => new BuildSession({
+  const open = (keepSteps?: (steps: KeptSteps) => void) => new BuildSession({
+    ...(keepSteps ? { keepSteps } : {}),
     document: server.document, version: server.version, closed: false,
     later: (run) => {
       waiting.push(run);
@@ -59,6 +60,25 @@ describe('a build session', () => {
     session.redo();
     session.redo();
     expect(chassis(session.state.document)).toEqual({ wheelbaseMm: 310 });
+  });
+
+  it('takes its steps up again after the page was loaded anew', async () => {
+    const { open, settle } = withServer();
+    const kept: KeptSteps[] = [];
+    const session = open((steps) => kept.push(JSON.parse(JSON.stringify(steps)) as KeptSteps));
+    session.edit(wheelbase(280));
+    session.edit(wheelbase(300));
+    session.undo();
+    await settle();
+    const again = open();
+    expect(again.state.canUndo).toBe(false);
+    again.restore(kept.at(-1)!);
+    expect(again.state).toMatchObject({ canUndo: true, canRedo: true });
+    again.redo();
+    expect(chassis(again.state.document)).toEqual({ wheelbaseMm: 300 });
+    again.undo();
+    again.undo();
+    expect(chassis(again.state.document)).toEqual({});
   });
 
   it('undoes its own edit and leaves the other tab’s alone', async () => {

@@ -1,6 +1,8 @@
 import type { BuildDocument } from '@/core/build/document';
-import { applyPatch, type Conflict, inverseOf, mergeDocuments, type Patch, type Path, withValue } from '@/core/build/patch';
+import { applyPatch, type Conflict, inverseOf, type Patch, type Path, withValue } from '@/core/build/patch';
+import { finishPatch, mergeBuilds } from '@/core/build/unfinished';
 import type { Problem } from '@/core/errors';
+import { HeldBack } from './heldBack';
 
 export type SaveState = 'saved' | 'saving' | 'unsaved' | 'failed' | 'refused' | 'closed';
 
@@ -8,6 +10,7 @@ export interface SessionState {
   readonly document: BuildDocument;
   readonly save: SaveState;
   readonly savedAt: number | undefined;
+  /** Why it is not saved, or the value that was left out of what is. */
   readonly problem: Problem | undefined;
   /** Fields that another tab changed too, each with both values. */
   readonly conflicts: readonly Conflict[];
@@ -31,15 +34,24 @@ export interface SessionOptions {
   /** Calls back later; returns a way to call it off. */
   later(run: () => void, milliseconds: number): () => void;
   now(): number;
+  /** Keeps the steps of undo for when this tab is loaded again. */
+  keepSteps?(steps: KeptSteps): void;
 }
 
 const SAVE_AFTER_MS = 400;
 const RETRY_AFTER_MS = 3000;
 
+const MOST_STEPS = 100;
+
 interface Step {
-  key: string | undefined;
+  key?: string | undefined;
   forward: Patch;
   backward: Patch;
+}
+
+export interface KeptSteps {
+  readonly done: readonly Step[];
+  readonly undone: readonly Step[];
 }
 
 /** The edits of one tab on one revision: automatic saving, undo and redo, and joining what another tab saved. */
@@ -52,6 +64,7 @@ export class BuildSession {
   private undone: Step[] = [];
   private callOff: (() => void) | undefined;
   private sending = false;
+  private readonly held = new HeldBack();
   state: SessionState;
 
   constructor(options: SessionOptions) {
@@ -69,14 +82,25 @@ export class BuildSession {
   readonly snapshot = () => this.state;
 
   /** Edits with the same step key that follow each other are one step of undo. */
-  edit(patch: Patch, stepKey?: string): void {
+  edit(given: Patch, stepKey?: string): void {
     if (this.state.save === 'closed') return;
+    const patch = finishPatch(this.state.document, given);
+    if (patch.length === 0) return;
     const backward = inverseOf(this.state.document, patch);
     const last = this.done.at(-1);
-    if (last && stepKey !== undefined && last.key === stepKey) this.done[this.done.length - 1] = { ...last, forward: [...last.forward, ...patch] };
+    if (last && stepKey !== undefined && last.key === stepKey) this.done[this.done.length - 1] = { ...last, forward: [...last.forward, ...patch], backward: [...backward, ...last.backward] };
     else this.done.push({ key: stepKey, forward: patch, backward });
+    this.done = this.done.slice(-MOST_STEPS);
     this.undone = [];
     this.change(applyPatch(this.state.document, patch));
+  }
+
+  /** Takes the steps up again that this tab had before it was loaded anew. */
+  restore({ done, undone }: KeptSteps): void {
+    if (this.done.length > 0 || this.undone.length > 0 || this.state.save === 'closed') return;
+    this.done = [...done];
+    this.undone = [...undone];
+    this.publish({});
   }
 
   /** Ends a run of edits that would be one step, as when a drag or a field is left. */
@@ -132,6 +156,7 @@ export class BuildSession {
 
   private change(document: BuildDocument): void {
     this.publish({ document, save: 'unsaved', problem: undefined });
+    this.options.keepSteps?.({ done: this.done, undone: this.undone });
     this.schedule(SAVE_AFTER_MS);
   }
 
@@ -145,21 +170,24 @@ export class BuildSession {
     if (this.sending || save === 'closed' || save === 'saved') return;
     this.sending = true;
     this.publish({ save: 'saving' });
-    const answer = await this.options.send(this.version, document);
+    const sent = this.held.without(document, this.base);
+    const answer = await this.options.send(this.version, sent);
     this.sending = false;
-    this.take(answer, document);
+    this.take(answer, document, sent);
   }
 
-  private take(answer: SaveAnswer, sent: BuildDocument): void {
+  private take(answer: SaveAnswer, wanted: BuildDocument, sent: BuildDocument): void {
     switch (answer.kind) {
-      case 'saved':
+      case 'saved': {
         this.base = sent;
         this.version = answer.version;
-        if (this.state.document === sent) this.publish({ save: 'saved', savedAt: this.options.now() });
+        const problem = this.held.problem;
+        if (this.state.document === wanted) this.publish({ save: problem ? 'refused' : 'saved', problem, savedAt: this.options.now() });
         else this.schedule(SAVE_AFTER_MS);
         return;
+      }
       case 'conflict': {
-        const { document, conflicts } = mergeDocuments(this.base, this.state.document, answer.document);
+        const { document, conflicts } = mergeBuilds(this.base, this.state.document, answer.document);
         this.base = answer.document;
         this.version = answer.version;
         const open = this.state.conflicts.filter((old) => !conflicts.some((one) => one.path.join('/') === old.path.join('/')));
@@ -169,7 +197,8 @@ export class BuildSession {
         return;
       }
       case 'refused':
-        this.publish({ save: 'refused', problem: answer.problem });
+        if (this.held.add(answer.problem, wanted, this.base)) this.schedule(0);
+        else this.publish({ save: 'refused', problem: answer.problem });
         return;
       case 'closed':
         this.publish({ save: 'failed', problem: answer.problem });

@@ -3,6 +3,7 @@
 import type { ReactNode } from 'react';
 import { labelOf } from '@/core/build/labels';
 import { type Path, valueAt } from '@/core/build/patch';
+import { isUnfinished } from '@/core/build/unfinished';
 import { QuantityField } from '@/ui/QuantityField';
 import { useBuild } from './BuildContext';
 
@@ -16,6 +17,7 @@ export function DocumentField({ path, label, example, usual, digits, after }: { 
         label={label ?? known.label}
         quantity={known.quantity ?? 'coefficient'}
         value={valueAt(document, path) as number | undefined}
+        unfinished={isUnfinished(document, path)}
         ghost={ghost ? (valueAt(ghost.document, path) as number | undefined) : undefined}
         limits={known.limits}
         example={example}

@@ -6,6 +6,7 @@ import { type Corner, POINT_NAMES } from '@/core/suspension/corner';
 import type { EndOfBuild } from '@/core/suspension/endOfBuild';
 import { mirrored, type Posed, sticksOf, wheelAxes } from '@/core/suspension/posed';
 import type { Vec3 } from '@/core/vec3';
+import { useArrowSteps } from '@/ui/useArrowSteps';
 import { useBuild } from '../shell/BuildContext';
 import { pointLabel, setPoint } from './points';
 import { isAtRest, type Motion } from './useCornerMotion';
@@ -79,12 +80,14 @@ function FlatView({ view, height, scale, end, corner, left, right, motion, ghost
   const drawn = document.suspension[end]?.corner;
   const points = drawn ? pointsAt(corner, left) : [];
   const still = isAtRest(motion);
+  const arrowSteps = useArrowSteps(() => session.endStep());
   const keys = (name: string, from: Vec3) => (event: KeyboardEvent) => {
     const step = event.shiftKey ? LEAP_MM : NUDGE_MM;
     const [dx, dy] = { ArrowLeft: [-step, 0], ArrowRight: [step, 0], ArrowUp: [0, -step], ArrowDown: [0, step] }[event.key] ?? [0, 0];
     if (dx === 0 && dy === 0) return;
     event.preventDefault();
     if (!still) return onRest();
+    arrowSteps(event);
     put(name, from, x(from) + dx!, y(from) + dy!);
   };
   const thin = { vectorEffect: 'non-scaling-stroke' } as const;

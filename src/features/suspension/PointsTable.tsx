@@ -3,12 +3,12 @@
 import type { DrawnCorner, End } from '@/core/build/suspension';
 import type { Undrawable } from '@/core/suspension/endOfBuild';
 import { namedPoints } from '@/core/suspension/namedPoints';
-import type { Vec3 } from '@/core/vec3';
+import { isUnfinished } from '@/core/build/unfinished';
 import { unitOf } from '@/core/units/quantities';
 import { QuantityField } from '@/ui/QuantityField';
 import { useReader } from '@/ui/reader';
 import { useBuild } from '../shell/BuildContext';
-import { pointLabel, setPoint } from './points';
+import { coordinate, pointLabel } from './points';
 
 const AXES = ['ahead', 'to the left', 'up'] as const;
 const LIMITS = { from: -5000, to: 5000 } as const;
@@ -23,7 +23,7 @@ interface PointsTableProps {
 
 /** Every hard point of a corner as three numbers, the one that makes no corner marked with the reason. */
 export function PointsTable({ end, corner, refused, chosen, onChoose }: PointsTableProps) {
-  const { edit, session, closed } = useBuild();
+  const { document, edit, session, closed } = useBuild();
   const { reader } = useReader();
   return (
     <table className="points" aria-label="Hard points">
@@ -34,7 +34,7 @@ export function PointsTable({ end, corner, refused, chosen, onChoose }: PointsTa
             <th scope="row"><button type="button" onClick={() => onChoose(name)}>{pointLabel(name)}</button>{refused?.path === name ? <small role="alert">{refused.message}</small> : null}</th>
             {AXES.map((axis, index) => (
               <td key={axis} className="bare" onBlur={() => session.endStep()} onFocus={() => onChoose(name)}>
-                <QuantityField label={`${pointLabel(name)}, ${axis}`} quantity="lengthMm" limits={LIMITS} value={place[index]} disabled={closed} onChange={(value) => { if (value !== undefined) edit(setPoint(end, name, place.with(index, value) as unknown as Vec3), `point-${end}-${name}`); }} />
+                <QuantityField label={`${pointLabel(name)}, ${axis}`} quantity="lengthMm" limits={LIMITS} value={place[index]} unfinished={isUnfinished(document, coordinate(end, name, index))} disabled={closed} onChange={(value) => edit([{ path: coordinate(end, name, index), value }], `point-${end}-${name}`)} />
               </td>
             ))}
           </tr>

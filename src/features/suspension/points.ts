@@ -1,4 +1,4 @@
-import type { Patch } from '@/core/build/patch';
+import type { Patch, Path } from '@/core/build/patch';
 import type { End } from '@/core/build/suspension';
 import { POINT_LABELS } from '@/core/build/suspensionLabels';
 import type { PointName } from '@/core/suspension/corner';
@@ -10,6 +10,9 @@ const INNER_LABELS: Readonly<Record<string, string>> = {
 };
 
 export const pointLabel = (name: string): string => POINT_LABELS[name as PointName] ?? INNER_LABELS[name] ?? name;
+
+/** Way to one of a point's three numbers. */
+export const coordinate = (end: End, name: string, index: number): Path => ['suspension', end, 'corner', ...pointPath(name), String(index)];
 
 /** A patch that puts a point somewhere. */
 export const setPoint = (end: End, name: string, place: Vec3): Patch => [{ path: ['suspension', end, 'corner', ...pointPath(name)], value: place }];
