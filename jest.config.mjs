@@ -3,10 +3,10 @@ const shared = {
   // files run in a sandbox that is slow to find what is global: these are handed in
   sandboxInjectedGlobals: ['Math', 'Number', 'Array', 'Object', 'Map', 'Set', 'Float64Array', 'Float32Array', 'Uint32Array'],
   transform: {
-    '^.+\\.(t|j)sx?$': ['@swc/jest', { jsc: { parser: { syntax: 'typescript', tsx: true }, transform: { react: { runtime: 'automatic' } }, target: 'es2022' }, module: { type: 'commonjs' } }],
+    '^.+\\.m?[tj]sx?$': ['@swc/jest', { jsc: { parser: { syntax: 'typescript', tsx: true }, transform: { react: { runtime: 'automatic' } }, target: 'es2022' }, module: { type: 'commonjs' } }],
   },
   moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1', '^manifold-3d$': '<rootDir>/node_modules/manifold-3d/manifold.js' },
-  transformIgnorePatterns: ['/node_modules/(?!(earcut|manifold-3d|ml-[a-z-]+|is-any-array)/)'],
+  transformIgnorePatterns: ['/node_modules/(?!(d3-[a-z-]+|internmap|earcut|manifold-3d|ml-[a-z-]+|is-any-array)/)'],
   modulePathIgnorePatterns: ['<rootDir>/.next', '<rootDir>/.data'],
 };
 

@@ -1,10 +1,12 @@
 'use client';
 
-export default function PageError({ reset }: { error: Error; reset(): void }) {
+import { DATABASE_SILENT } from './databaseSilent';
+
+export default function PageError({ error, reset }: { error: Error & { digest?: string }; reset(): void }) {
   return (
     <main className="garage">
       <h1 className="answer">This page could not be shown.</h1>
-      <p style={{ marginTop: 8 }}>What was saved is safe. The database may not answer: start it, then try again.</p>
+      <p style={{ marginTop: 8 }}>{error.digest === DATABASE_SILENT ? 'The database does not answer: start it, then try again. ' : ''}What was saved is safe, and the other pages stand.</p>
       <button type="button" className="btn" style={{ marginTop: 12 }} onClick={reset}>Try again</button>
     </main>
   );

@@ -18,3 +18,11 @@ export class DoorError extends Error {
     return STATUS[this.code];
   }
 }
+
+const UNREACHABLE: readonly unknown[] = ['ECONNREFUSED', 'ENOTFOUND', '57P01', '57P03', '3D000', '28P01'];
+
+/** Whether the database itself did not answer. */
+export function isUnreachable(error: unknown): boolean {
+  const { cause, code } = error as { cause?: { code?: string }; code?: string };
+  return UNREACHABLE.includes(cause?.code ?? code);
+}

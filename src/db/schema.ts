@@ -24,6 +24,9 @@ export const workshops = pgTable('workshops', {
   createdAt: moment('created_at').notNull().defaultNow(),
 }, (table) => [uniqueIndex('one_default_workshop').on(table.isDefault).where(sql`${table.isDefault}`)]);
 
+/** What was deleted stays for a while, so that it can come back. */
+const deletedAt = () => moment('deleted_at');
+
 const workshopId = () => text('workshop_id').notNull().references(() => workshops.id, { onDelete: 'cascade' });
 
 export const builds = pgTable('builds', {
@@ -31,6 +34,7 @@ export const builds = pgTable('builds', {
   id: text('id').notNull(),
   name: text('name').notNull(),
   createdAt: text('created_at').notNull(),
+  deletedAt: deletedAt(),
 }, (table) => [primaryKey({ columns: [table.workshopId, table.id] })]);
 
 export const revisions = pgTable('revisions', {
@@ -71,6 +75,7 @@ export const runs = pgTable('runs', {
   copies: jsonb('copies').$type<string[]>(),
   photos: jsonb('photos').$type<Photo[]>(),
   track: jsonb('track').$type<KeptTrack>(),
+  deletedAt: deletedAt(),
 }, (table) => [
   primaryKey({ columns: [table.workshopId, table.id] }),
   foreignKey({ name: 'runs_to_revision', columns: [table.workshopId, table.revisionId], foreignColumns: [revisions.workshopId, revisions.id] }).onDelete('cascade'),
@@ -91,6 +96,7 @@ export const failures = pgTable('failures', {
   fix: text('fix'),
   fixRevisionId: text('fix_revision_id'),
   ledger: jsonb('ledger').$type<FailureLedger>(),
+  deletedAt: deletedAt(),
 }, (table) => [
   primaryKey({ columns: [table.workshopId, table.id] }),
   foreignKey({ name: 'failures_to_revision', columns: [table.workshopId, table.revisionId], foreignColumns: [revisions.workshopId, revisions.id] }).onDelete('cascade'),
@@ -102,6 +108,7 @@ export const libraryItems = pgTable('library_items', {
   id: text('id').notNull(),
   kind: text('kind').$type<LibraryKind>().notNull(),
   data: jsonb('data').$type<LibraryFigures[LibraryKind]>().notNull(),
+  deletedAt: deletedAt(),
 }, (table) => [primaryKey({ columns: [table.workshopId, table.id] })]);
 
 /** Plates in the queue and in the log. */
@@ -110,6 +117,7 @@ export const prints = pgTable('prints', {
   id: text('id').notNull(),
   revisionId: text('revision_id').notNull(),
   sheet: jsonb('sheet').$type<PrintSheet>().notNull(),
+  deletedAt: deletedAt(),
 }, (table) => [
   primaryKey({ columns: [table.workshopId, table.id] }),
   foreignKey({ name: 'prints_to_revision', columns: [table.workshopId, table.revisionId], foreignColumns: [revisions.workshopId, revisions.id] }).onDelete('cascade'),

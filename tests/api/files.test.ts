@@ -9,15 +9,27 @@ import { database } from '@/db/client';
 import { countWrite, createWorkshop, defaultWorkshop } from '@/db/queries/workshops';
 import { importBuild } from '@/db/queries/buildFiles';
 import { exportBuild } from '@/db/queries/buildFiles';
+import { createBuild, deleteBuild as deleteBuildRow } from '@/db/queries/builds';
+import { listLibrary } from '@/db/queries/library';
+import { openNextRevision, saveDocument } from '@/db/queries/revisions';
+import { logRun } from '@/db/queries/runs';
+import { workshops } from '@/db/schema';
 import { fileContent } from '@/db/queries/files';
 import { meshContent } from '@/db/queries/meshes';
-import { hashesIn } from '@/core/file/buildFile';
+import { runSheetSchema } from '@/core/field/records.schema';
+import { namesIn } from '@/core/file/references';
+import { parse } from '@/core/schema/parse';
 import { parseBuildFile } from '@/core/file/buildFile.schema';
 import { seedDemo } from '@/db/seed/demo';
+import { oddBuild } from '../whole/oddBuilds';
 import { call, withOwnDatabase } from './workshop';
 
 withOwnDatabase();
 beforeAll(async () => seedDemo(database(), await defaultWorkshop(database())));
+
+const ODD_BUILDS = 6;
+/** Not even the starting library. */
+const emptyWorkshop = async (id: string) => void (await database().insert(workshops).values({ id, name: id }));
 
 const exported = async () => {
   const response = await exportFile(new Request('http://localhost/'), { params: Promise.resolve({ id: 'marsh-hare' }) });
@@ -28,15 +40,46 @@ const exported = async () => {
 describe('build files', () => {
   it('come out of an empty workshop as the bytes that went in', async () => {
     const text = await exported();
-    await createWorkshop(database(), 'elsewhere', 'Elsewhere');
+    await emptyWorkshop('elsewhere');
     await importBuild(database(), 'elsewhere', parseBuildFile(text), 'refuse');
     expect((await exportBuild(database(), 'elsewhere', 'marsh-hare')).text).toBe(text);
+  });
+
+  it('do so too with odd cars and their runs, and bring along every item of the library that they name', async () => {
+    const here = await defaultWorkshop(database());
+    const stock = new Set((await listLibrary(database(), here)).map(({ id }) => id));
+    for (let number = 0; number < ODD_BUILDS; number++) {
+      const { document } = oddBuild(number * 7);
+      const id = `odd-${number}`;
+      await createBuild(database(), here, { id, revisionId: `${id}-a`, name: `Odd ${number}`, document, createdAt: '2026-05-01T10:00:00.000Z' });
+      await openNextRevision(database(), here, `${id}-a`, { id: `${id}-b`, why: 'odd', createdAt: '2026-05-02T10:00:00.000Z' });
+      await saveDocument(database(), here, `${id}-b`, 1, oddBuild(number * 11 + 3).document);
+      await logRun(database(), here, `${id}-a`, parse(runSheetSchema, { id: `${id}-run`, kind: 'terrain', attempts: [], conditions: {}, ranAt: '2026-05-01T12:00:00.000Z', document }));
+      const { text } = await exportBuild(database(), here, id);
+      const file = parseBuildFile(text);
+      const held = new Set(file.library.map((item) => item.id));
+      expect([...namesIn(file, 'library')].filter((name) => stock.has(name) && !held.has(name))).toEqual([]);
+      await emptyWorkshop(`for-${id}`);
+      await importBuild(database(), `for-${id}`, parseBuildFile(text), 'refuse');
+      expect((await exportBuild(database(), `for-${id}`, id)).text).toBe(text);
+      await importBuild(database(), `for-${id}`, parseBuildFile(text), 'copy');
+      await deleteBuildRow(database(), here, id);
+    }
+  }, 40_000);
+
+  it('bring along servos, regulators, receivers, transmitters and materials, which none deletes while they are in use', async () => {
+    const { library } = parseBuildFile(await exported());
+    for (const kind of ['servo', 'regulator', 'receiver', 'transmitter', 'material']) {
+      const item = library.find((one) => one.kind === kind);
+      expect({ kind, found: item !== undefined }).toEqual({ kind, found: true });
+      expect(await call(deleteItem, { method: 'DELETE', id: item!.id })).toMatchObject({ status: 409, json: { error: { code: 'inUse' } } });
+    }
   });
 
   it('carry meshes, photographs and tracks along', async () => {
     const { files, runs, failures, revisions } = parseBuildFile(await exported());
     const held = new Set(files.map(({ hash }) => hash));
-    const named = hashesIn({ revisions, runs, failures });
+    const named = { meshes: namesIn({ revisions, runs, failures }, 'mesh'), files: namesIn({ revisions, runs, failures }, 'file') };
     for (const hash of [...named.meshes, ...named.files]) expect(held).toContain(hash);
     await createWorkshop(database(), 'carried', 'Carried');
     await importBuild(database(), 'carried', parseBuildFile(await exported()), 'refuse');
@@ -68,7 +111,7 @@ describe('build files', () => {
     ['damaged', (text: string) => text.slice(0, 400), '', /stops being JSON/],
     ['foreign', () => '{"hello": 1}', 'format', /not a build file/],
     ['newer', (text: string) => text.replace('"formatVersion": 1', '"formatVersion": 2'), 'formatVersion', /reads versions up to 1/],
-    ['with a newer document', (text: string) => text.replace('"schemaVersion": 1', '"schemaVersion": 7'), 'revisions.0.document.schemaVersion', /is 7/],
+    ['with a newer document', (text: string) => text.replace('"schemaVersion": 2', '"schemaVersion": 7'), 'revisions.0.document.schemaVersion', /is 7/],
     ['with a figure out of range', (text: string) => text.replace('"cgHeightMm": 62', '"cgHeightMm": -62'), 'revisions.0.document.chassis.cgHeightMm', /greater than 0/],
     ['with a file that is another', (text: string) => text.replace(/("base64": ")../, '$1QQ'), 'files.0.base64', /is no JPEG|not hold what its hash says/],
     ['with a link to nowhere', (text: string) => text.replace('"runId": "mh-a-timed-2"', '"runId": "gone"'), 'failures.0.runId', /names gone/],

@@ -45,7 +45,7 @@ describe('saving a document', () => {
   it.each([
     [{ ...marshHareA, chassis: { ...marshHareA.chassis, massG: -1 } }, 'document.chassis.massG', 'must be greater than 0'],
     [{ ...marshHareA, chassis: { ...marshHareA.chassis, weight: 1 } }, 'document.chassis.weight', 'is not a known field'],
-    [{ ...marshHareA, schemaVersion: 9 }, 'document.schemaVersion', 'is 9, and this program knows versions up to 1'],
+    [{ ...marshHareA, schemaVersion: 9 }, 'document.schemaVersion', 'is 9, and this program knows versions up to 2'],
     [{ ...emptyDocument(), drive: { stages: [{ id: 's', kind: 'spur', efficiency: 1.2 }] } }, 'document.drive.stages.0.efficiency', 'must be less than or equal to 1'],
   ])('refuses by path', async (document, path, message) => {
     const { revision } = await newBuild();

@@ -29,10 +29,10 @@ type Params = Record<string, string> | undefined;
 type Handler = (request: Request, context?: { params: Promise<Params> }) => Promise<Response>;
 
 /** Calls a route handler as the server would. */
-export async function call(handler: Handler, options: { method?: string; body?: unknown; id?: string; query?: string; text?: string } = {}) {
-  const { method = 'GET', body, id, query = '', text } = options;
+export async function call(handler: Handler, options: { method?: string; body?: unknown; id?: string; params?: Record<string, string>; query?: string; text?: string } = {}) {
+  const { method = 'GET', body, id, params, query = '', text } = options;
   const payload = text ?? (body === undefined ? undefined : JSON.stringify(body));
-  const response = await handler(new Request(`http://localhost/api${query}`, { method, ...(payload === undefined ? {} : { body: payload }) }), { params: Promise.resolve<Params>(id === undefined ? undefined : { id }) });
+  const response = await handler(new Request(`http://localhost/api${query}`, { method, ...(payload === undefined ? {} : { body: payload }) }), { params: Promise.resolve<Params>(id === undefined && !params ? undefined : { ...params, ...(id === undefined ? {} : { id }) }) });
   const answer = await response.text();
   return { status: response.status, text: answer, json: answer === '' ? undefined : JSON.parse(answer) };
 }

@@ -2,7 +2,7 @@ import type { Schema } from 'joi';
 import { CalcError } from '@/core/errors';
 import { parse } from '@/core/schema/parse';
 import { type Database, database } from '@/db/client';
-import { DoorError } from '@/db/errors';
+import { DoorError, isUnreachable } from '@/db/errors';
 import { countWrite, defaultWorkshop } from '@/db/queries/workshops';
 
 const LARGEST_BODY = 2 * 1024 * 1024;
@@ -16,6 +16,8 @@ export interface Visit {
   readonly db: Database;
   readonly workshopId: string;
   readonly id: string;
+  /** Of addresses that name a kind of thing. */
+  readonly kind: string;
 }
 
 /** A route without a parameter gets none. */
@@ -34,7 +36,7 @@ export function door(handle: (visit: Visit) => Promise<Response>) {
       const workshopId = await currentWorkshop(request, db);
       if (request.method !== 'GET') await countWrite(db, `${workshopId}:write`, WRITES_A_MINUTE);
       const params = (await context?.params) ?? {};
-      return await handle({ request, db, workshopId, id: params.id ?? '' });
+      return await handle({ request, db, workshopId, id: params.id ?? '', kind: params.kind ?? '' });
     } catch (error) {
       return problemOf(error, request);
     }
@@ -53,8 +55,7 @@ function problemOf(error: unknown, request: Request): Response {
   }
   if (cause.code === 'ECONNRESET') return new Response(null, { status: CLIENT_LEFT });
   console.error(JSON.stringify({ level: 'error', at: new Date().toISOString(), method: request.method, path: new URL(request.url).pathname, message: (error as Error).message, code: cause.code }));
-  const unreachable = ['ECONNREFUSED', 'ENOTFOUND', '57P01', '57P03', '3D000', '28P01'].includes(cause.code ?? '');
-  return unreachable
+  return isUnreachable(error)
     ? Response.json({ error: { code: 'database', message: 'The database does not answer. What you typed stays on this page.', remedy: 'start it and try again' } }, { status: 503 })
     : Response.json({ error: { code: 'internal', message: 'Something went wrong on the server. What you typed stays on this page.', remedy: 'try again; the server wrote a line about it to its log' } }, { status: 500 });
 }

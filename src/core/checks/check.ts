@@ -63,6 +63,8 @@ export interface Check {
   readonly missing: readonly string[];
   readonly working: readonly WorkingStep[];
   readonly remedies: readonly Remedy[];
+  /** What went wrong inside, where it is a fault of the program and none of the figures. */
+  readonly fault?: Error;
 }
 
 /** One build on one surface with what was already worked out about it. */
@@ -85,7 +87,7 @@ export interface WholePack {
 
 /** What a check finds: a figure against its limit, a state of its own, or what is missing. */
 export type Finding =
-  | { readonly missing: readonly string[] }
+  | { readonly missing: readonly string[]; readonly fault?: Error }
   | {
       /** None where the finding is no matter of more or less. */
       readonly value?: number;

@@ -17,6 +17,7 @@ import { steeringEffort } from '../power/servoCheck';
 import { printChecks } from '../print/checks';
 import { partChecksOf } from '../strength/checks';
 import { suspensionChecks } from '../suspension/checks';
+import { CalcError } from '../errors';
 import type { Check, CheckDefinition, Finding, Proposal, Remedy, State, Subject, Thresholds } from './check';
 import { plain } from '../units/plain';
 import { subjectOf } from './subject';
@@ -79,7 +80,14 @@ function worstOf(document: BuildDocument, thresholds: Thresholds, definitions = 
   return definitions.map((definition) => subjects.map((subject) => ({ definition, subject, check: evaluate(definition, subject, thresholds) })).reduce((a, b) => (byUrgency(b.check, a.check) < 0 ? b : a)));
 }
 
-const remedied = ({ definition, subject, check }: Worst, thresholds: Thresholds): Check => ({ ...check, remedies: remediesFor(definition, subject, check, thresholds) });
+/** A check whose remedies cannot be worked out stands without them. */
+function remedied({ definition, subject, check }: Worst, thresholds: Thresholds): Check {
+  try {
+    return { ...check, remedies: remediesFor(definition, subject, check, thresholds) };
+  } catch (error) {
+    return error instanceof CalcError ? check : { ...check, fault: error as Error };
+  }
+}
 
 function subjectsOf(document: BuildDocument): Subject[] {
   const { surfaces } = document.brief;
@@ -88,10 +96,10 @@ function subjectsOf(document: BuildDocument): Subject[] {
 
 function evaluate(definition: CheckDefinition, subject: Subject, thresholds: Thresholds): Check {
   const { id, segment, title, short, quantity, kind } = definition;
-  const finding = definition.evaluate(subject);
+  const finding = foundBy(definition, subject);
   const base = { id, segment, title, short, quantity, kind, remedies: [], ...(subject.surface && !definition.anySurface ? { surface: subject.surface.name } : {}) };
   if ('missing' in finding) {
-    return { ...base, state: 'unknown', why: `Needs ${finding.missing.join(', ')}.`, missing: finding.missing, working: [] };
+    return { ...base, state: 'unknown', why: `Needs ${finding.missing.join(', ')}.`, missing: finding.missing, working: [], ...(finding.fault ? { fault: finding.fault } : {}) };
   }
   const margin = marginOf(definition, finding);
   return {
@@ -104,6 +112,15 @@ function evaluate(definition: CheckDefinition, subject: Subject, thresholds: Thr
     missing: [],
     working: finding.working,
   };
+}
+
+/** What a check finds; one that cannot be worked out with these figures is unknown and stops no other. */
+function foundBy(definition: CheckDefinition, subject: Subject): Finding {
+  try {
+    return definition.evaluate(subject);
+  } catch (error) {
+    return { missing: [`figures that go together${error instanceof CalcError ? ` (${error.message})` : ''}`], ...(error instanceof CalcError ? {} : { fault: error as Error }) };
+  }
 }
 
 function marginOf({ kind }: CheckDefinition, { value, limit, margin }: Exclude<Finding, { missing: readonly string[] }>): number | undefined {

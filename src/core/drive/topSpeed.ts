@@ -5,11 +5,12 @@ const SCAN = 48;
 const FASTEST_MPS = 1000;
 
 /**
- * Smallest positive speed at which a moving car stops gaining, m/s; it may lie above the no-load speed on a downhill.
+ * Smallest speed at which a car that starts from rest stops gaining, m/s; it may lie above the no-load speed on a downhill.
  *
- * @returns undefined where none exists up to 1000 m/s
+ * @returns 0 where it does not get under way, undefined where none exists up to 1000 m/s
  */
 export function topSpeed(plant: Plant): number | undefined {
+  if (accelMps2(plant, 0) <= 0) return 0;
   const noLoad = noLoadMps(plant);
   const step = noLoad / SCAN;
   let low = 0;

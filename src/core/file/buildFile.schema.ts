@@ -8,6 +8,7 @@ import { identifier, text } from '../schema/fields';
 import { parse } from '../schema/parse';
 import { type BuildFile, FILE_FORMAT, FILE_VERSION, KEPT_TYPES, type KeptFile, readBuildFileText } from './buildFile';
 import { LARGEST_FILE } from './largestFile';
+import { type Named, referencesIn } from './references';
 
 const moment = () => Joi.string().isoDate().required();
 
@@ -43,19 +44,11 @@ export const buildFileSchema = Joi.object<BuildFile>({
  */
 export function parseBuildFile(text: string): BuildFile {
   const file = parse(buildFileSchema, readBuildFileText(text));
-  const revisions = new Set(file.revisions.map(({ id }) => id));
-  const runs = new Set(file.runs.map(({ id }) => id));
-  const known = (path: string, id: string | undefined, ids: Set<string>) => {
-    if (id !== undefined && !ids.has(id)) throw new CalcError(path, `names ${id}, which the file does not hold`);
-  };
-  file.revisions.forEach((revision, i) => known(`revisions.${i}.parentId`, revision.parentId, revisions));
-  file.runs.forEach((run, i) => known(`runs.${i}.revisionId`, run.revisionId, revisions));
-  file.prints.forEach((print, i) => known(`prints.${i}.revisionId`, print.revisionId, revisions));
-  file.copies.forEach((copy, i) => known(`copies.${i}.revisionId`, copy.revisionId, revisions));
-  file.failures.forEach((failure, i) => {
-    known(`failures.${i}.revisionId`, failure.revisionId, revisions);
-    known(`failures.${i}.runId`, failure.runId, runs);
-    known(`failures.${i}.fixRevisionId`, failure.fixRevisionId, revisions);
-  });
+  const held: Partial<Record<Named, ReadonlySet<string>>> = { revision: idsOf(file.revisions), run: idsOf(file.runs) };
+  for (const { path, names, name } of referencesIn(file)) {
+    if (held[names]?.has(name) === false) throw new CalcError(path, `names ${name}, which the file does not hold`);
+  }
   return file;
 }
+
+const idsOf = (records: readonly { id: string }[]) => new Set(records.map(({ id }) => id));

@@ -1,6 +1,6 @@
 import { emptyDocument } from '../build/document';
 import { CalcError } from '../errors';
-import { type BuildFile, byLetter, filesThatFit, hashesIn, libraryIdsIn, readBuildFileText, writeBuildFile } from './buildFile';
+import { type BuildFile, byLetter, filesThatFit, readBuildFileText, writeBuildFile } from './buildFile';
 import { parseBuildFile } from './buildFile.schema';
 
 const revision = (id: string, letter: string, parentId?: string) => ({ id, letter, createdAt: '2026-01-01T00:00:00.000Z', document: emptyDocument(), ...(parentId ? { parentId } : {}) });
@@ -44,11 +44,6 @@ describe('a build file', () => {
 
   it('refuses what is larger than a build can be before reading it', () => expect(() => readBuildFileText(' '.repeat(21 * 1024 * 1024))).toThrow('larger than 20 MB'));
 
-  it('knows which items its documents were copied from', () => {
-    const document = { ...emptyDocument(), brief: { surfaces: [{ id: 's', libraryId: 'surface-x', name: 'X', ground: 'hard' as const, mu: 1, muError: 0, rollingResistance: 0, rollingResistanceError: 0 }], sizeClass: { libraryId: 'size-x', name: '1:10', massBudgetG: 1 } } };
-    expect(libraryIdsIn([document, emptyDocument()])).toEqual(new Set(['surface-x', 'size-x']));
-  });
-
   it('sorts Z before AA', () => expect(['AA', 'B', 'Z', 'A', 'AB'].sort(byLetter)).toEqual(['A', 'B', 'Z', 'AA', 'AB']));
 });
 
@@ -61,13 +56,5 @@ describe('files of a build', () => {
     expect(filesThatFit(all, 1000).map(({ hash }) => hash)).toEqual(['b', 'c']);
     expect(filesThatFit([...all].reverse(), 1000)).toEqual(filesThatFit(all, 1000));
     expect(filesThatFit(all, 20_900_000)).toEqual([]);
-  });
-
-  it('are those that its parts, runs and failures name, each once', () => {
-    const mesh = { hash: 'm', name: 'a.stl', unitMm: 1, up: [0, 0, 1] as const };
-    const document = { ...emptyDocument(), parts: { items: [{ id: 'a', name: 'A', kind: 'arm' as const, mesh }, { id: 'b', name: 'B', kind: 'arm' as const }] } };
-    const run = { id: 'r', revisionId: 'r1', kind: 'track' as const, attempts: [], conditions: {}, ranAt: '', document: emptyDocument(), photos: [{ hash: 'p' }], track: { hash: 't', name: '', windowS: 1, distanceM: 1, durationS: 1, droppedPoints: 0 } };
-    const failure = { id: 'f', revisionId: 'r1', mode: 'crack', partName: 'A', occurredAt: '', ledger: { photos: [{ hash: 'p' }, { hash: 'q' }] } };
-    expect(hashesIn({ revisions: [{ id: 'r1', letter: 'A', createdAt: '', document }], runs: [run], failures: [failure] })).toEqual({ meshes: new Set(['m']), files: new Set(['p', 't', 'q']) });
   });
 });

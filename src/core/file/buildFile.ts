@@ -111,31 +111,6 @@ function liftDocuments(raw: Record<string, unknown>): unknown {
   return { ...raw, revisions: lift(raw.revisions, 'revisions'), runs: lift(raw.runs, 'runs') };
 }
 
-/** Ids of the library items that a set of documents was copied from. */
-export function libraryIdsIn(documents: readonly RevisionRecord['document'][]): Set<string> {
-  const ids = documents.flatMap(({ brief, drive, power, print }) => [
-    ...(print.printers ?? []).map(({ libraryId }) => libraryId),
-    ...brief.surfaces.map(({ libraryId }) => libraryId),
-    brief.sizeClass?.libraryId,
-    drive.motor?.libraryId,
-    drive.tyre?.libraryId,
-    power.battery?.libraryId,
-    power.controller?.libraryId,
-  ]);
-  return new Set(ids.filter((id): id is string => id !== undefined));
-}
-
-type Naming = Pick<BuildFile, 'revisions' | 'runs' | 'failures'>;
-
-/** Hashes of the meshes, and of the photographs and tracks, that a build names. */
-export function hashesIn({ revisions, runs, failures }: Naming): { meshes: Set<string>; files: Set<string> } {
-  const documents = new Set([...revisions, ...runs].map(({ document }) => document));
-  return {
-    meshes: new Set([...documents].flatMap(({ parts }) => parts.items.flatMap(({ mesh }) => mesh?.hash ?? []))),
-    files: new Set([...runs.flatMap(({ photos = [], track }) => [...photos.map(({ hash }) => hash), ...(track ? [track.hash] : [])]), ...failures.flatMap(({ ledger }) => (ledger?.photos ?? []).map(({ hash }) => hash))]),
-  };
-}
-
 /** Left for keys and line ends around what is added to a file, bytes a thing. */
 const AROUND = 256;
 

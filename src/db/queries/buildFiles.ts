@@ -1,20 +1,22 @@
 import { createHash, randomUUID } from 'node:crypto';
 import { and, eq, inArray } from 'drizzle-orm';
 import { CalcError } from '@/core/errors';
-import { type BuildFile, FILE_FORMAT, FILE_VERSION, filesThatFit, hashesIn, KEPT_TYPES, type KeptFile, libraryIdsIn, writeBuildFile } from '@/core/file/buildFile';
+import { type BuildFile, FILE_FORMAT, FILE_VERSION, filesThatFit, KEPT_TYPES, type KeptFile, writeBuildFile } from '@/core/file/buildFile';
+import { namesIn, renamedIn } from '@/core/file/references';
 import type { Database } from '../client';
 import { DoorError } from '../errors';
 import { builds, copies, failures, files as keptFiles, libraryItems, meshes, prints, revisions, runs } from '../schema';
 import { wholeBuild } from './builds';
+import { present } from './deleted';
 import { listLibrary } from './library';
 import { allRevisions } from './revisions';
 
 /** The whole build as the text of a build file. */
 export async function exportBuild(db: Database, workshopId: string, id: string): Promise<{ name: string; text: string }> {
   const { build, revisions: own, runs: ownRuns, failures: ownFailures, prints: ownPrints, copies: ownCopies } = await wholeBuild(db, workshopId, id);
-  const used = libraryIdsIn(own.map(({ document }) => document));
+  const used = namesIn({ revisions: own, runs: ownRuns }, 'library');
   const all = await listLibrary(db, workshopId);
-  const compounds = new Set(all.flatMap((item) => (item.kind === 'tyre' && used.has(item.id) ? [(item.data as { compound: string }).compound] : [])));
+  const usedByItems = namesIn({ library: all.filter(({ id: item }) => used.has(item)) }, 'library');
   const file: BuildFile = {
     format: FILE_FORMAT,
     formatVersion: FILE_VERSION,
@@ -24,7 +26,7 @@ export async function exportBuild(db: Database, workshopId: string, id: string):
     failures: ownFailures,
     prints: ownPrints,
     copies: ownCopies,
-    library: all.filter((item) => used.has(item.id) || compounds.has(item.id)),
+    library: all.filter((item) => used.has(item.id) || usedByItems.has(item.id)),
     files: [],
   };
   const files = filesThatFit(await filesOf(db, workshopId, file), Buffer.byteLength(writeBuildFile(file)));
@@ -33,7 +35,7 @@ export async function exportBuild(db: Database, workshopId: string, id: string):
 
 /** What a build names by its hash and this workshop holds. */
 async function filesOf(db: Database, workshopId: string, file: BuildFile): Promise<KeptFile[]> {
-  const named = hashesIn(file);
+  const named = { meshes: namesIn(file, 'mesh'), files: namesIn(file, 'file') };
   const [ownMeshes, ownFiles] = await Promise.all([
     named.meshes.size === 0 ? [] : db.select({ hash: meshes.hash, content: meshes.content }).from(meshes).where(and(eq(meshes.workshopId, workshopId), inArray(meshes.hash, [...named.meshes]))),
     named.files.size === 0 ? [] : db.select({ hash: keptFiles.hash, type: keptFiles.type, content: keptFiles.content }).from(keptFiles).where(and(eq(keptFiles.workshopId, workshopId), inArray(keptFiles.hash, [...named.files]))),
@@ -67,10 +69,10 @@ export type ImportMode = 'refuse' | 'replace' | 'copy';
  */
 export async function importBuild(db: Database, workshopId: string, file: BuildFile, mode: ImportMode): Promise<string> {
   const contents = file.files.map((one, at) => ({ ...one, content: bytesOf(one, at) }));
-  const [known] = await db.select({ name: builds.name }).from(builds).where(and(eq(builds.workshopId, workshopId), eq(builds.id, file.build.id)));
+  const [known] = await db.select({ name: builds.name }).from(builds).where(and(eq(builds.workshopId, workshopId), eq(builds.id, file.build.id), present(builds)));
   if (known && mode === 'refuse') throw new DoorError('exists', `The build ${known.name} is in this workshop already.`, { path: 'build.id', remedy: 'replace it, or bring this one in as a copy' });
   const given = mode === 'copy' ? withNewIds(file) : file;
-  const taken = new Set((await allRevisions(db, workshopId)).filter(({ buildId }) => buildId !== given.build.id).flatMap(({ document }) => [...libraryIdsIn([document])]));
+  const taken = new Set((await allRevisions(db, workshopId)).filter(({ buildId }) => buildId !== given.build.id).flatMap((revision) => [...namesIn({ revisions: [revision] }, 'library')]));
   await db.transaction(async (tx) => {
     for (const { hash, type, content } of contents) {
       if (type === 'mesh') await tx.insert(meshes).values({ workshopId, hash, content }).onConflictDoNothing();
@@ -85,26 +87,22 @@ export async function importBuild(db: Database, workshopId: string, file: BuildF
     if (given.copies.length > 0) await tx.insert(copies).values(given.copies.map(({ revisionId, ...sheet }) => ({ workshopId, id: sheet.id, revisionId, sheet })));
     for (const item of given.library) {
       const insert = tx.insert(libraryItems).values({ workshopId, ...item });
-      if (taken.has(item.id)) await insert.onConflictDoNothing();
-      else await insert.onConflictDoUpdate({ target: [libraryItems.workshopId, libraryItems.id], set: { data: item.data, kind: item.kind } });
+      if (taken.has(item.id)) await insert.onConflictDoUpdate({ target: [libraryItems.workshopId, libraryItems.id], set: { deletedAt: null } });
+      else await insert.onConflictDoUpdate({ target: [libraryItems.workshopId, libraryItems.id], set: { data: item.data, kind: item.kind, deletedAt: null } });
     }
   });
   return given.build.id;
 }
 
+/** The same build under ids of its own: what its records are called and how they name each other; the library and the files keep theirs. */
 function withNewIds(file: BuildFile): BuildFile {
-  const fresh = new Map([file.build, ...file.revisions, ...file.runs, ...file.failures, ...file.prints, ...file.copies].map(({ id }) => [id, randomUUID()]));
-  const renamed = (id: string) => fresh.get(id) ?? id;
-  const queued = new Map<string, string>();
-  const copyIds = (id: string) => fresh.get(id) ?? queued.get(id) ?? queued.set(id, randomUUID()).get(id)!;
-  const link = <K extends string>(key: K, id: string | undefined) => (id === undefined ? {} : ({ [key]: renamed(id) } as Record<K, string>));
+  const fresh = new Map<string, string>();
+  const renamed = (id: string) => fresh.get(id) ?? fresh.set(id, randomUUID()).get(id)!;
+  const own = <T extends { id: string }>(records: T[]) => records.map((record) => ({ ...record, id: renamed(record.id) }));
+  const { build, revisions: ownRevisions, runs: ownRuns, failures: ownFailures, prints: ownPrints, copies: ownCopies } = renamedIn(file, (name, names) => (names === 'library' || names === 'mesh' || names === 'file' ? name : renamed(name)));
   return {
     ...file,
-    build: { ...file.build, id: renamed(file.build.id), name: `${file.build.name} (copy)`.slice(0, 80) },
-    revisions: file.revisions.map((revision) => ({ ...revision, id: renamed(revision.id), ...link('parentId', revision.parentId) })),
-    runs: file.runs.map((run) => ({ ...run, id: renamed(run.id), revisionId: renamed(run.revisionId), ...(run.copies ? { copies: run.copies.map(renamed) } : {}) })),
-    prints: file.prints.map((print) => ({ ...print, id: renamed(print.id), revisionId: renamed(print.revisionId), items: print.items.map((item) => ({ ...item, copyId: copyIds(item.copyId) })) })),
-    copies: file.copies.map((copy) => ({ ...copy, id: renamed(copy.id), revisionId: renamed(copy.revisionId), ...link('printId', copy.printId) })),
-    failures: file.failures.map((failure) => ({ ...failure, id: renamed(failure.id), revisionId: renamed(failure.revisionId), ...link('runId', failure.runId), ...link('fixRevisionId', failure.fixRevisionId), ...(failure.ledger ? { ledger: { ...failure.ledger, ...link('copyId', failure.ledger.copyId) } } : {}) })),
+    build: { ...build, id: renamed(build.id), name: `${build.name} (copy)`.slice(0, 80) },
+    revisions: own(ownRevisions), runs: own(ownRuns), failures: own(ownFailures), prints: own(ownPrints), copies: own(ownCopies),
   };
 }

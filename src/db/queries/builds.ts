@@ -6,6 +6,7 @@ import { byLetter } from '@/core/file/buildFile';
 import type { Database } from '../client';
 import { DoorError } from '../errors';
 import { builds } from '../schema';
+import { bringBack, present, softDelete } from './deleted';
 import { printsOfRevisions } from './prints';
 import { failuresOfRevisions } from './failures';
 import { listRevisions, saveNewRevision } from './revisions';
@@ -14,11 +15,11 @@ import { runsOfRevisions } from './runs';
 const shown = { id: builds.id, name: builds.name, createdAt: builds.createdAt };
 
 export async function listBuilds(db: Database, workshopId: string): Promise<BuildRecord[]> {
-  return db.select(shown).from(builds).where(eq(builds.workshopId, workshopId)).orderBy(asc(builds.createdAt), asc(builds.id));
+  return db.select(shown).from(builds).where(and(eq(builds.workshopId, workshopId), present(builds))).orderBy(asc(builds.createdAt), asc(builds.id));
 }
 
 export async function wholeBuild(db: Database, workshopId: string, id: string): Promise<WholeBuild> {
-  const [build] = await db.select(shown).from(builds).where(and(eq(builds.workshopId, workshopId), eq(builds.id, id)));
+  const [build] = await db.select(shown).from(builds).where(and(eq(builds.workshopId, workshopId), eq(builds.id, id), present(builds)));
   if (!build) throw new DoorError('notFound', 'There is no such build in this workshop.');
   const revisions = (await listRevisions(db, workshopId, id)).sort((a, b) => byLetter(a.letter, b.letter));
   const ids = revisions.map((revision) => revision.id);
@@ -46,10 +47,15 @@ export async function createBuild(db: Database, workshopId: string, given: { id:
 }
 
 export async function renameBuild(db: Database, workshopId: string, id: string, name: string): Promise<void> {
-  const done = await db.update(builds).set({ name }).where(and(eq(builds.workshopId, workshopId), eq(builds.id, id))).returning({ id: builds.id });
+  const done = await db.update(builds).set({ name }).where(and(eq(builds.workshopId, workshopId), eq(builds.id, id), present(builds))).returning({ id: builds.id });
   if (done.length === 0) throw new DoorError('notFound', 'There is no such build in this workshop.');
 }
 
 export async function deleteBuild(db: Database, workshopId: string, id: string): Promise<void> {
-  await db.delete(builds).where(and(eq(builds.workshopId, workshopId), eq(builds.id, id)));
+  await softDelete(db, workshopId, 'builds', id);
+}
+
+export async function restoreBuild(db: Database, workshopId: string, id: string): Promise<WholeBuild> {
+  await bringBack(db, workshopId, 'builds', id);
+  return wholeBuild(db, workshopId, id);
 }

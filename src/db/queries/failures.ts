@@ -4,16 +4,17 @@ import type { Database } from '../client';
 import { DoorError } from '../errors';
 import { failures, runs } from '../schema';
 import { compact } from './compact';
+import { bringBack, present, softDelete } from './deleted';
 import { revisionById } from './revisions';
 
 const toRecord = (row: typeof failures.$inferSelect): FailureRecord => {
-  const { workshopId: _, ...record } = row;
+  const { workshopId: _, deletedAt: __, ...record } = row;
   return compact(record) as FailureRecord;
 };
 
 export async function failuresOfRevisions(db: Database, workshopId: string, revisionIds: string[]): Promise<FailureRecord[]> {
   if (revisionIds.length === 0) return [];
-  const rows = await db.select().from(failures).where(and(eq(failures.workshopId, workshopId), inArray(failures.revisionId, revisionIds))).orderBy(asc(failures.occurredAt), asc(failures.id));
+  const rows = await db.select().from(failures).where(and(eq(failures.workshopId, workshopId), inArray(failures.revisionId, revisionIds), present(failures))).orderBy(asc(failures.occurredAt), asc(failures.id));
   return rows.map(toRecord);
 }
 
@@ -29,7 +30,7 @@ export async function noteFailure(db: Database, workshopId: string, revisionId: 
 }
 
 export async function changeFailure(db: Database, workshopId: string, sheet: FailureSheet): Promise<FailureRecord> {
-  const own = and(eq(failures.workshopId, workshopId), eq(failures.id, sheet.id));
+  const own = and(eq(failures.workshopId, workshopId), eq(failures.id, sheet.id), present(failures));
   const [known] = await db.select().from(failures).where(own);
   if (!known) throw new DoorError('notFound', 'There is no such failure in this workshop.');
   const { buildId } = await revisionById(db, workshopId, known.revisionId);
@@ -40,13 +41,23 @@ export async function changeFailure(db: Database, workshopId: string, sheet: Fai
 }
 
 export async function deleteFailure(db: Database, workshopId: string, id: string): Promise<void> {
-  await db.delete(failures).where(and(eq(failures.workshopId, workshopId), eq(failures.id, id)));
+  await softDelete(db, workshopId, 'failures', id);
+}
+
+/** Brings a failure back, with the run that it happened in. */
+export async function restoreFailure(db: Database, workshopId: string, id: string): Promise<FailureRecord> {
+  return db.transaction(async (tx) => {
+    await bringBack(tx, workshopId, 'failures', id);
+    const [row] = await tx.select().from(failures).where(and(eq(failures.workshopId, workshopId), eq(failures.id, id)));
+    if (row!.runId !== null) await bringBack(tx, workshopId, 'runs', row!.runId);
+    return toRecord(row!);
+  });
 }
 
 /** A failure points to runs and revisions of its own build only. */
 async function refuseStrangers(db: Database, workshopId: string, buildId: string, { runId, fixRevisionId }: FailureSheet): Promise<void> {
   if (runId !== undefined) {
-    const [run] = await db.select({ revisionId: runs.revisionId }).from(runs).where(and(eq(runs.workshopId, workshopId), eq(runs.id, runId)));
+    const [run] = await db.select({ revisionId: runs.revisionId }).from(runs).where(and(eq(runs.workshopId, workshopId), eq(runs.id, runId), present(runs)));
     if (!run || (await revisionById(db, workshopId, run.revisionId)).buildId !== buildId) throw new DoorError('notFound', 'names a run that this build does not have', { path: 'runId' });
   }
   if (fixRevisionId !== undefined && (await revisionById(db, workshopId, fixRevisionId)).buildId !== buildId) {

@@ -1,8 +1,9 @@
-import { and, asc, eq, inArray, sql } from 'drizzle-orm';
+import { and, asc, eq, inArray, notExists, sql } from 'drizzle-orm';
 import { type CopyRecord, type CopySheet, copiesOf, type PrintRecord, type PrintSheet } from '@/core/print/log';
 import type { Database } from '../client';
 import { DoorError } from '../errors';
 import { copies, prints } from '../schema';
+import { bringBack, present, softDelete } from './deleted';
 import { revisionById } from './revisions';
 
 type Writer = Pick<Database, 'select' | 'insert' | 'delete' | 'update'>;
@@ -10,8 +11,8 @@ type Writer = Pick<Database, 'select' | 'insert' | 'delete' | 'update'>;
 export async function printsOfRevisions(db: Database, workshopId: string, revisionIds: string[]): Promise<{ prints: PrintRecord[]; copies: CopyRecord[] }> {
   if (revisionIds.length === 0) return { prints: [], copies: [] };
   const [logged, made] = await Promise.all([
-    db.select({ revisionId: prints.revisionId, sheet: prints.sheet }).from(prints).where(and(eq(prints.workshopId, workshopId), inArray(prints.revisionId, revisionIds))).orderBy(asc(sql`${prints.sheet}->>'queuedAt'`), asc(prints.id)),
-    db.select({ revisionId: copies.revisionId, sheet: copies.sheet }).from(copies).where(and(eq(copies.workshopId, workshopId), inArray(copies.revisionId, revisionIds))).orderBy(asc(sql`${copies.sheet}->>'madeAt'`), asc(copies.id)),
+    db.select({ revisionId: prints.revisionId, sheet: prints.sheet }).from(prints).where(and(eq(prints.workshopId, workshopId), inArray(prints.revisionId, revisionIds), present(prints))).orderBy(asc(sql`${prints.sheet}->>'queuedAt'`), asc(prints.id)),
+    db.select({ revisionId: copies.revisionId, sheet: copies.sheet }).from(copies).where(and(eq(copies.workshopId, workshopId), inArray(copies.revisionId, revisionIds), ofPresentPrint)).orderBy(asc(sql`${copies.sheet}->>'madeAt'`), asc(copies.id)),
   ]);
   return { prints: logged.map(({ revisionId, sheet }) => ({ ...sheet, revisionId })), copies: made.map(({ revisionId, sheet }) => ({ ...sheet, revisionId })) };
 }
@@ -20,7 +21,7 @@ const MOST_FINISHED = 1000;
 
 /** What was printed in the whole workshop, for what it says of each printer. */
 export async function finishedPrints(db: Database, workshopId: string): Promise<PrintSheet[]> {
-  const rows = await db.select({ sheet: prints.sheet }).from(prints).where(and(eq(prints.workshopId, workshopId), sql`${prints.sheet}->>'state' = 'finished'`)).orderBy(asc(prints.id)).limit(MOST_FINISHED);
+  const rows = await db.select({ sheet: prints.sheet }).from(prints).where(and(eq(prints.workshopId, workshopId), sql`${prints.sheet}->>'state' = 'finished'`, present(prints))).orderBy(asc(prints.id)).limit(MOST_FINISHED);
   return rows.map(({ sheet }) => sheet);
 }
 
@@ -48,11 +49,19 @@ export async function changePrint(db: Database, workshopId: string, sheet: Print
 }
 
 export async function deletePrint(db: Database, workshopId: string, id: string): Promise<void> {
-  await db.transaction(async (tx) => {
-    await tx.delete(copies).where(ofPrint(workshopId, id));
-    await tx.delete(prints).where(and(eq(prints.workshopId, workshopId), eq(prints.id, id)));
-  });
+  await softDelete(db, workshopId, 'prints', id);
 }
+
+/** Brings a print back with its copies as they were. */
+export async function restorePrint(db: Database, workshopId: string, id: string): Promise<{ print: PrintRecord; copies: CopyRecord[] }> {
+  await bringBack(db, workshopId, 'prints', id);
+  const { revisionId, sheet } = await printRow(db, workshopId, id);
+  const rows = await db.select({ revisionId: copies.revisionId, sheet: copies.sheet }).from(copies).where(ofPrint(workshopId, id));
+  return { print: { ...sheet, revisionId }, copies: rows.map((row) => ({ ...row.sheet, revisionId: row.revisionId })) };
+}
+
+/** The copies of a deleted print are out of sight with it. */
+const ofPresentPrint = notExists(sql`(select 1 from ${prints} where ${prints.workshopId} = ${copies.workshopId} and ${prints.id} = ${copies.sheet}->>'printId' and ${prints.deletedAt} is not null)`);
 
 export async function changeCopy(db: Database, workshopId: string, sheet: CopySheet): Promise<CopyRecord> {
   const own = and(eq(copies.workshopId, workshopId), eq(copies.id, sheet.id));
@@ -64,7 +73,7 @@ export async function changeCopy(db: Database, workshopId: string, sheet: CopySh
 const ofPrint = (workshopId: string, printId: string) => and(eq(copies.workshopId, workshopId), sql`${copies.sheet}->>'printId' = ${printId}`);
 
 async function printRow(tx: Writer, workshopId: string, id: string): Promise<typeof prints.$inferSelect> {
-  const [found] = await tx.select().from(prints).where(and(eq(prints.workshopId, workshopId), eq(prints.id, id)));
+  const [found] = await tx.select().from(prints).where(and(eq(prints.workshopId, workshopId), eq(prints.id, id), present(prints)));
   if (!found) throw new DoorError('notFound', 'There is no such print in this workshop.', { path: 'id', remedy: 'it was deleted meanwhile; load the page again' });
   return found;
 }

@@ -4,8 +4,9 @@ import { nextLetter } from '@/core/build/letters';
 import type { RevisionRecord } from '@/core/field/records';
 import type { Database } from '../client';
 import { DoorError } from '../errors';
-import { revisions } from '../schema';
+import { builds, revisions } from '../schema';
 import { compact } from './compact';
+import { present } from './deleted';
 
 type Writer = Pick<Database, 'insert' | 'select' | 'update' | 'delete' | 'execute'>;
 
@@ -21,13 +22,14 @@ export async function listRevisions(db: Writer, workshopId: string, buildId: str
 
 /** Every revision of a workshop, for the garage and for what uses a library item. */
 export async function allRevisions(db: Database, workshopId: string): Promise<RevisionRecord[]> {
-  return (await db.select().from(revisions).where(eq(revisions.workshopId, workshopId))).map(toRecord);
+  const rows = await db.select({ revision: revisions }).from(revisions).innerJoin(builds, and(eq(builds.workshopId, revisions.workshopId), eq(builds.id, revisions.buildId))).where(and(eq(revisions.workshopId, workshopId), present(builds)));
+  return rows.map(({ revision }) => toRecord(revision));
 }
 
 export async function revisionById(db: Writer, workshopId: string, id: string): Promise<RevisionRecord> {
-  const [row] = await db.select().from(revisions).where(and(eq(revisions.workshopId, workshopId), eq(revisions.id, id)));
+  const [row] = await db.select({ revision: revisions }).from(revisions).innerJoin(builds, and(eq(builds.workshopId, revisions.workshopId), eq(builds.id, revisions.buildId))).where(and(eq(revisions.workshopId, workshopId), eq(revisions.id, id), present(builds)));
   if (!row) throw new DoorError('notFound', 'There is no such revision in this workshop.');
-  return toRecord(row);
+  return toRecord(row.revision);
 }
 
 export async function saveNewRevision(db: Writer, workshopId: string, record: Omit<RevisionRecord, 'version'>): Promise<void> {

@@ -5,12 +5,13 @@ import type { Database } from '../client';
 import { DoorError } from '../errors';
 import { failures, runs } from '../schema';
 import { compact } from './compact';
+import { bringBack, present, softDelete } from './deleted';
 import { revisionById } from './revisions';
 
 type Row = typeof runs.$inferSelect;
 
 const toRecord = (row: Row): RunRecord => {
-  const { workshopId: _, documentMark: __, ...record } = row;
+  const { workshopId: _, documentMark: __, deletedAt: ___, ...record } = row;
   return compact(record) as RunRecord;
 };
 
@@ -20,7 +21,7 @@ const mark = runs.documentMark;
 /** Runs of revisions; those that were driven with the same build share one document, which is read once. */
 export async function runsOfRevisions(db: Database, workshopId: string, revisionIds: string[]): Promise<RunRecord[]> {
   if (revisionIds.length === 0) return [];
-  const own = and(eq(runs.workshopId, workshopId), inArray(runs.revisionId, revisionIds));
+  const own = and(eq(runs.workshopId, workshopId), inArray(runs.revisionId, revisionIds), present(runs));
   const [rows, builds] = await Promise.all([
     db.select(light).from(runs).where(own).orderBy(asc(runs.ranAt), asc(runs.id)),
     db.selectDistinctOn([mark], { mark, document: driven }).from(runs).where(own),
@@ -42,7 +43,13 @@ export async function logRun(db: Database, workshopId: string, revisionId: strin
 }
 
 export async function deleteRun(db: Database, workshopId: string, id: string): Promise<void> {
-  const [failure] = await db.select({ part: failures.partName }).from(failures).where(and(eq(failures.workshopId, workshopId), eq(failures.runId, id)));
+  const [failure] = await db.select({ part: failures.partName }).from(failures).where(and(eq(failures.workshopId, workshopId), eq(failures.runId, id), present(failures)));
   if (failure) throw new DoorError('inUse', `The failure of ${failure.part} points to this run.`, { remedy: 'take the run out of the failure first' });
-  await db.delete(runs).where(and(eq(runs.workshopId, workshopId), eq(runs.id, id)));
+  await softDelete(db, workshopId, 'runs', id);
+}
+
+export async function restoreRun(db: Database, workshopId: string, id: string): Promise<RunRecord> {
+  await bringBack(db, workshopId, 'runs', id);
+  const [row] = await db.select().from(runs).where(and(eq(runs.workshopId, workshopId), eq(runs.id, id)));
+  return toRecord(row!);
 }

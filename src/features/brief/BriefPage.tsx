@@ -17,20 +17,25 @@ import { DocumentField, Group } from '../shell/fields';
 import { LibraryPick } from '../shell/LibraryPick';
 import { SegmentChecks } from '../shell/SegmentChecks';
 import { segmentPath } from '../shell/segments';
+import { Bench, Charts, Readings } from '../shell/Guarded';
 import { Surfaces } from './Surfaces';
+import { sound } from '../shell/sound';
 
 const path = (key: string) => ['brief', key];
 
 /** What the car is for, and what that demands before any motor is chosen. */
 export function BriefPage() {
   const { document } = useBuild();
-  const demand = useMemo(() => {
-    const input = demandInputOf(document, document.brief.surfaces);
-    return input.ok ? { input: input.value, result: briefDemand(input.value) } : { missing: input.missing };
+  const demand = useMemo((): { worked?: { input: BriefDemandInput; result: BriefDemandResult }; missing: readonly string[] } => {
+    const found = sound(() => {
+      const input = demandInputOf(document, document.brief.surfaces);
+      return input.ok ? { ok: true, value: { input: input.value, result: briefDemand(input.value) } } : input;
+    });
+    return found.ok ? { worked: found.value, missing: [] } : { missing: found.missing };
   }, [document]);
   return (
     <main className="page readfirst">
-      <div className="bench">
+      <Bench>
         <Surfaces />
         <Group title="The wish">
           <DocumentField path={path('targetMps')} example={30 / 3.6} />
@@ -48,14 +53,20 @@ export function BriefPage() {
           <StartingFigures />
         </Group>
         <details className="more"><summary>How the run time is reckoned</summary><DocumentField path={path('meanSpeedShare')} example={0.6} /></details>
-      </div>
-      <div className="readings">
-        {'result' in demand && demand.result ? <Demand input={demand.input} result={demand.result} /> : <NotYet missing={demand.missing ?? []} />}
+      </Bench>
+      <Readings>
+        {demand.worked ? <Demand {...demand.worked} /> : <NotYet missing={demand.missing} />}
         <SegmentChecks segment="brief" />
-        <WorkingPanel fallback={'result' in demand && demand.result ? { title: `the demand on ${nameOf(demand.result.surfaces[0]!.id, document.brief.surfaces)}`, steps: workingDemand(demand.input, demand.result.surfaces[0]!) } : undefined} />
-      </div>
+        <DemandWorking worked={demand.worked} />
+      </Readings>
     </main>
   );
+}
+
+function DemandWorking({ worked }: { worked: { input: BriefDemandInput; result: BriefDemandResult } | undefined }) {
+  const { document } = useBuild();
+  const first = worked?.result.surfaces[0];
+  return <WorkingPanel fallback={worked && first ? { title: `the demand on ${nameOf(first.id, document.brief.surfaces)}`, steps: workingDemand(worked.input, first) } : undefined} />;
 }
 
 const nameOf = (id: string, surfaces: readonly { id: string; name: string }[]) => surfaces.find((surface) => surface.id === id)?.name.toLowerCase() ?? id;
@@ -84,10 +95,10 @@ function Demand({ input, result }: { input: BriefDemandInput; result: BriefDeman
         {hardest.chargeMah !== undefined && input.runTimeMinutes !== undefined ? <> and <Figure title="the charge" steps={workingDemand(input, hardest)} tone="plainfig">{formatText(hardest.chargeMah, 'capacityMah', reader)}</Figure> for {formatText(input.runTimeMinutes, 'minutes', reader)}</> : null}.{' '}
         {lost.length > 0 ? `Grip, not power, forbids it on ${lost.map(({ id }) => nameOf(id, surfaces)).join(' and ')}.` : 'The tyres can carry it.'}
       </h1>
-      <div className="charts">
+      <Charts>
         <PowerChart input={input} />
         <DemandTable input={input} result={result} />
-      </div>
+      </Charts>
       {result.notes.length > 0 ? <p className="quiet" style={{ fontSize: 12, marginTop: 6 }}>{result.notes.map((note) => note.replace(/^On (\S+)/, (_, id: string) => `On ${nameOf(id, surfaces)}`)).join(' ')}</p> : null}
     </>
   );

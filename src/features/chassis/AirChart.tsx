@@ -7,6 +7,7 @@ import { formatText } from '@/core/units/formatQuantity';
 import { LineChart } from '@/ui/charts/LineChart';
 import { useReader } from '@/ui/reader';
 import { useBuild } from '../shell/BuildContext';
+import { Charts } from '../shell/Guarded';
 
 /** Grip of the driven tyres against all that holds the car back, over speed, and where drag outruns grip. */
 export function AirChart() {
@@ -20,12 +21,12 @@ export function AirChart() {
   const speed = (mps: number) => formatText(mps, 'speedMps', reader);
   const said = air.outrunMps === undefined ? 'Downforce keeps grip ahead of drag at every speed.' : `Drag outruns grip at ${speed(air.outrunMps)}.`;
   return (
-    <div className="charts">
+    <Charts>
       <LineChart title={`Grip and drag against speed, ${surface!.name.toLowerCase()}`} testId="air-chart" width={620} height={230} xQuantity="speedMps" yQuantity="forceN" xMax={air.speedMps.at(-1)!} yMax={1.12 * Math.max(...air.gripN, ...air.resistanceN.filter((value) => value <= 1.6 * Math.max(...air.gripN)))}
         lines={[{ id: 'grip', label: 'grip of the driven tyres', style: 'predictedQuiet', xs: air.speedMps, ys: air.gripN, labelAt: 0.1, labelShift: [0, -8] }, { id: 'resistance', label: 'drag and rolling', style: 'predicted', xs: air.speedMps, ys: air.resistanceN, labelAt: 0.5, labelShift: [8, 12] }]}
         uprights={air.outrunMps === undefined ? [] : [{ x: air.outrunMps, label: `drag outruns grip, ${speed(air.outrunMps)}` }]}
         summary={said} />
       <p className="quiet" style={{ maxWidth: 230, alignSelf: 'center' }}>{said} Downforce grows with the square of speed like drag; lift on an axle takes grip away.</p>
-    </div>
+    </Charts>
   );
 }

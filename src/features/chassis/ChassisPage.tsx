@@ -14,10 +14,12 @@ import { useBuild } from '../shell/BuildContext';
 import { CheckFigure } from '../shell/CheckFigure';
 import { SegmentChecks } from '../shell/SegmentChecks';
 import { SurfaceSwitch } from '../shell/SurfaceSwitch';
+import { Bench, Charts, Readings } from '../shell/Guarded';
 import { AirChart } from './AirChart';
 import { CarDrawing } from './CarDrawing';
 import { ChassisBench } from './ChassisBench';
 import { WhatIfTable } from './WhatIfTable';
+import { sound } from '../shell/sound';
 
 const standing = (document: BuildDocument, surface: ChosenSurface | undefined) => standingOf({ document, surface });
 
@@ -26,7 +28,7 @@ export function ChassisPage() {
   const { document, surface, ghost } = useBuild();
   const [chosen, choose] = useState<string>();
   const bodies = useMemo(() => bodiesOf(document), [document]);
-  const weight = useMemo(() => weightOf(document), [document]);
+  const weight = useMemo(() => sound(() => weightOf(document)), [document]);
   const found = useMemo(() => standing(document, surface), [document, surface]);
   const before = useMemo(() => (ghost ? standing(ghost.document, surface) : undefined), [ghost, surface]);
   const other = before && !('missing' in before) ? before : undefined;
@@ -34,14 +36,14 @@ export function ChassisPage() {
   const drawn = weight.ok ? weight.value : undefined;
   return (
     <main className="page readfirst">
-      <div className="bench"><ChassisBench bodies={bodies} chosen={chosen} onChoose={choose} /></div>
-      <div className="readings">
+      <Bench><ChassisBench bodies={bodies} chosen={chosen} onChoose={choose} /></Bench>
+      <Readings>
         <div className="ask">{'missing' in found ? <h1 className="answer">Not worked out yet: it needs {found.missing.join(', ')}.</h1> : <StandingAnswer found={found} ghost={other ? { label: ghost!.label, found: other } : undefined} />}<SurfaceSwitch /></div>
         {drawn && bodies.length > 0 ? (
-          <div className="charts">
+          <Charts>
             <CarDrawing view="plan" weight={drawn} ghost={other?.weight} chosen={chosen} onChoose={choose} />
             <CarDrawing view="side" weight={drawn} ghost={other?.weight} chosen={chosen} onChoose={choose} />
-          </div>
+          </Charts>
         ) : <PlanSketch chassis={document.chassis} tyreRadiusMm={document.drive.tyre?.radiusMm} driven={document.drive.drivenAxles} width={560} />}
         {drawn?.balance?.findings.filter(({ about }) => about !== 'leftLoadShare').map(({ about, why, remedy, severity }) => <p key={about} className={severity === 'over' ? 'note bad' : 'note'}>{bodies.find(({ id }) => id === about)?.name ? why.replace(about, bodies.find(({ id }) => id === about)!.name) : why} {remedy}</p>)}
         <TakeOver />
@@ -49,7 +51,7 @@ export function ChassisPage() {
         {'missing' in found ? null : <WhatIfTable present={found} />}
         <AirChart />
         <WorkingPanel />
-      </div>
+      </Readings>
     </main>
   );
 }

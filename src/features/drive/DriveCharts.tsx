@@ -7,6 +7,7 @@ import type { TimedRun } from '@/core/field/records';
 import { formatText } from '@/core/units/formatQuantity';
 import { type ChartLine, type ChartPoint, LineChart } from '@/ui/charts/LineChart';
 import { useReader } from '@/ui/reader';
+import { Charts } from '../shell/Guarded';
 
 interface DriveChartsProps {
   run: DriveRunResult;
@@ -20,10 +21,10 @@ interface DriveChartsProps {
 /** Force against speed, and the run from rest. */
 export function DriveCharts({ run, ghost, targetMps, distanceM, runs, surface }: DriveChartsProps) {
   return (
-    <div className="charts">
+    <Charts>
       <ForceChart run={run} ghost={ghost} targetMps={targetMps} surface={surface} />
       <RunChart run={run} ghost={ghost} distanceM={distanceM} runs={runs} targetMps={targetMps} />
-    </div>
+    </Charts>
   );
 }
 

@@ -2,6 +2,7 @@
 
 import dynamic from 'next/dynamic';
 import Link from 'next/link';
+import { Suspense } from 'react';
 import { motorsInAll } from '@/core/build/drive';
 import { measuredSpeedOf } from '@/core/field/measured';
 import { isTimed } from '@/core/field/records';
@@ -14,6 +15,7 @@ import { LibraryPick } from '../shell/LibraryPick';
 import { SegmentChecks } from '../shell/SegmentChecks';
 import { segmentPath } from '../shell/segments';
 import { SurfaceSwitch } from '../shell/SurfaceSwitch';
+import { Bench, Guarded, Readings } from '../shell/Guarded';
 import { DriveAnswer } from './DriveAnswer';
 import { DriveBand } from './DriveBand';
 import { DriveCharts } from './DriveCharts';
@@ -42,16 +44,16 @@ export function DrivePage() {
   const view = useDriveView(document, surface);
   return (
     <main className="page readfirst">
-      <div className="bench">
+      <Bench>
         {tab === 'heat' ? <HeatBench /> : tab === 'layout' ? <LayoutBench /> : tab === 'gears' ? <GearBench /> : tab === 'joints' ? <JointBench /> : tab === 'tyres' ? <TyreBench /> : <DriveBench view={view} />}
-      </div>
-      <div className="readings">
+      </Bench>
+      <Readings>
         <div className="tabs" role="group" aria-label="Sides of the drive">
           {DRIVE_TABS.map((one) => <button key={one} type="button" aria-pressed={tab === one} onClick={() => show(one)}>{TAB_NAMES[one]}</button>)}
         </div>
         {tab === 'layout' ? <Layout /> : tab === 'gears' ? <Gears /> : tab === 'tyres' ? <Tyres view={view} /> : !view.run || !view.input ? <><Missing missing={view.missing} /><SegmentChecks segment="drive" /></>
           : tab === 'heat' ? <Heat /> : tab === 'ratio' ? <Ratio /> : tab === 'explorer' ? <Explorer /> : tab === 'joints' ? <Joints /> : <RunView view={view} />}
-      </div>
+      </Readings>
     </main>
   );
 }
@@ -114,7 +116,7 @@ function DriveBench({ view }: { view: DriveView }) {
         {document.drive.tyre ? <DocumentField path={['drive', 'tyre', 'radiusMm']} label="Radius" /> : null}
         <DocumentChoice path={['drive', 'drivenAxles']} label="Driven" options={[['front', 'front axle'], ['rear', 'rear axle'], ['all', 'both axles']]} />
       </Group>
-      <HandLimits view={view} />
+      <Guarded><Suspense fallback={null}><HandLimits view={view} /></Suspense></Guarded>
       <p className="quiet" style={{ fontSize: 12 }}>Before the first spin on the bench: wheels off the ground, pinion out, signal loss tested. Local rules go before anything here.</p>
     </>
   );

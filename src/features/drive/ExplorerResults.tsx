@@ -8,6 +8,7 @@ import type { SweepRow } from '@/core/drive/sweep';
 import { formatNumber } from '@/core/units/formatQuantity';
 import { useReader } from '@/ui/reader';
 import { useBuild } from '../shell/BuildContext';
+import { Charts } from '../shell/Guarded';
 import { ExplorerRun } from './ExplorerRun';
 import { type NamedRow, startingRow } from './explorerRows';
 import { type Measure, ParetoChart } from './ParetoChart';
@@ -49,10 +50,10 @@ export const ExplorerResults = memo(function ExplorerResults({ rows, outdated }:
   const current = rows[hovered ?? start ?? -1];
   return (
     <>
-      <div className="charts">
+      <Charts>
         <ParetoChart rows={rows} measure={measure} onMeasure={setMeasure} hovered={current?.id} onHover={onHover} document={document} />
         <ExplorerRun document={document} surface={surface} row={current} patch={current ? patchOf(current) : undefined} closed={closed} onTake={onTake} onCompare={compare} />
-      </div>
+      </Charts>
       <PinnedRows rows={pinned.map((id) => rows[id]!)} closed={closed} onTake={onTake} onUnpin={onPin} onHover={onHover} />
       <div className="row" style={{ margin: '10px 0 6px' }}>
         <div className="seg" role="group" aria-label="Which combinations">{(Object.keys(SHOWN) as Shown[]).map((one) => <button key={one} type="button" aria-pressed={shown === one} onClick={() => setShown(one)}>{SHOWN[one]}</button>)}</div>

@@ -15,6 +15,7 @@ import { useBuild } from '../shell/BuildContext';
 import { SegmentChecks } from '../shell/SegmentChecks';
 import { SurfaceSwitch } from '../shell/SurfaceSwitch';
 import { useWorked } from '../shell/useWorked';
+import { Charts } from '../shell/Guarded';
 import { driveWorker } from './driveClient';
 import { END_CLAUSES, END_NAMES } from './words';
 
@@ -93,7 +94,7 @@ function HeatCharts({ heat, ghost, readings }: { heat: HeatOfBuild; ghost: Ghost
   const notes = pack.notes;
   return (
     <>
-      <div className="charts">
+      <Charts>
         <LineChart
           title="Winding and case"
           testId="heat-chart"
@@ -128,7 +129,7 @@ function HeatCharts({ heat, ghost, readings }: { heat: HeatOfBuild; ghost: Ghost
           yMax={1}
           summary={`${formatText(pack.chargeUsedMah, 'capacityMah', reader)} used when it ends.`}
         />
-      </div>
+      </Charts>
       {notes.map((note) => <p key={note} className="note">{note}</p>)}
     </>
   );

@@ -14,12 +14,13 @@ import { SegmentChecks } from '../shell/SegmentChecks';
 import { SurfaceSwitch } from '../shell/SurfaceSwitch';
 import { Differentials } from './Differentials';
 import { RotationSketch } from './RotationSketch';
+import { sound } from '../shell/sound';
 
 /** Which way every wheel turns, and what the differentials do. */
 export function LayoutView() {
   const { document } = useBuild();
   const { drive } = document;
-  const found = useMemo(() => rotationOf(drive), [drive]);
+  const found = useMemo(() => sound(() => rotationOf(drive)), [drive]);
   return (
     <>
       <div className="ask">{found.ok ? <LayoutAnswer rotation={found.value} /> : <h1 className="answer">Not worked out yet: it needs {found.missing.join(', ')}.</h1>}<SurfaceSwitch /></div>

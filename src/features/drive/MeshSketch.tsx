@@ -41,7 +41,7 @@ export function MeshSketch({ stage, centreMm }: { stage: Stage; centreMm: number
           <i className="centreline" style={{ left, width: scale * centreMm, top: HEIGHT / 2 }} />
         </div>
       </div>
-      {gears.map(({ refused }, index) => (refused ? <p key={index} className="note bad" role="alert">The {index === 0 ? 'pinion' : 'wheel'} is drawn with a small hole, because it cannot be made: {refused}.</p> : null))}
+      {gears.map(({ path, refused }, index) => (refused ? <p key={index} className="note bad" role="alert">The {index === 0 ? 'pinion' : 'wheel'} {path === '' ? 'is not drawn' : 'is drawn with a small hole'}, because it cannot be made: {refused}.</p> : null))}
     </figure>
   );
 }
@@ -55,8 +55,18 @@ function drawn(gear: { teeth: number; moduleMm: number; helixDeg: number; backla
     return { path: pathOf(outline) + pathOf(bore) };
   } catch (error) {
     if (!(error instanceof CalcError)) throw error;
-    const { outline, bore } = gearOutline({ ...common, boreMm: PLAIN_BORE_SHARE * gear.moduleMm * gear.teeth });
-    return { path: pathOf(outline) + pathOf(bore), refused: refusalInWords(error, place) };
+    return { path: withSmallHole(common), refused: refusalInWords(error, place) };
+  }
+}
+
+/** Nothing where the tooth itself cannot be drawn. */
+function withSmallHole(gear: { teeth: number; moduleMm: number; helixDeg: number; backlashMm: number; shift: number; pointsPerFlank: number }): string {
+  try {
+    const { outline, bore } = gearOutline({ ...gear, boreMm: PLAIN_BORE_SHARE * gear.moduleMm * gear.teeth });
+    return pathOf(outline) + pathOf(bore);
+  } catch (error) {
+    if (!(error instanceof CalcError)) throw error;
+    return '';
   }
 }
 

@@ -10,6 +10,7 @@ import { WorkingPanel } from '@/ui/working';
 import { useBuild } from '../shell/BuildContext';
 import { CheckFigure } from '../shell/CheckFigure';
 import { SegmentChecks } from '../shell/SegmentChecks';
+import { Charts } from '../shell/Guarded';
 import { BalanceSheet } from './BalanceSheet';
 import { SpinSheet } from './SpinSheet';
 import type { DriveView } from './useDriveView';
@@ -24,7 +25,7 @@ export function TyresView({ view }: { view: DriveView }) {
       {found ? <TyreAnswer found={found} /> : <h1 className="answer">{view.missing.length > 0 ? `How fast the tyre turns is not worked out yet: it needs ${view.missing.join(', ')}.` : 'Say how the tyre is built, and its growth is worked out.'}</h1>}
       {tyre ? <GrowthChart radiusMm={tyre.radiusMm} own={tyre.ring} rpm={found?.inAir.rpm} /> : null}
       <SegmentChecks segment="drive" only={['tyre.burst']} />
-      <div className="charts"><SpinSheet radiusMm={tyre?.radiusMm} kind={tyre?.ring} rpm={found?.inAir.rpm} /><BalanceSheet massG={tyre?.massG} radiusMm={document.drive.tyreHold?.rimRadiusMm} rpm={found?.inAir.rpm} /></div>
+      <Charts><SpinSheet radiusMm={tyre?.radiusMm} kind={tyre?.ring} rpm={found?.inAir.rpm} /><BalanceSheet massG={tyre?.massG} radiusMm={document.drive.tyreHold?.rimRadiusMm} rpm={found?.inAir.rpm} /></Charts>
       <WorkingPanel />
     </>
   );
@@ -60,10 +61,10 @@ function GrowthChart({ radiusMm, own, rpm }: { radiusMm: number; own: TyreKind |
     return { id: kind, label: kind, style: kind === own ? 'predicted' : 'predictedQuiet', xs: points.map(([x]) => x), ys: points.map(([, y]) => y), labelAt: 0.95 - 0.12 * index, labelShift: [-6, -8] };
   });
   return (
-    <div className="charts">
+    <Charts>
       <LineChart title="Growth with the speed of the wheel, each kind to its end" testId="growth-chart" width={720} height={230} xQuantity="rpm" yQuantity="percent" lines={lines} xMax={most} yMax={MOST_GROWTH_PCT}
         uprights={rpm === undefined ? [] : [{ x: rpm, label: `in the air, ${formatText(Math.round(rpm / 10) * 10, 'rpm', reader, 5)}` }]}
         summary={`Growth in per cent of a tyre of ${formatText(radiusMm, 'lengthMm', reader)} radius for ${RINGS.join(', ')}.`} />
-    </div>
+    </Charts>
   );
 }

@@ -4,6 +4,7 @@ import type { BuildDocument } from '@/core/build/document';
 import type { DriveRunInput } from '@/core/drive/definition';
 import { driveRun, type DriveRunResult } from '@/core/drive/run';
 import { runInputOf } from '@/core/drive/runOfBuild';
+import { sound } from '../shell/sound';
 
 export interface DriveView {
   readonly input?: DriveRunInput;
@@ -17,8 +18,10 @@ export function useDriveView(document: BuildDocument | undefined, surface: Chose
     if (!document) return { missing: [] };
     const own = document.brief.surfaces.find(({ id }) => id === surface?.id) ?? surface;
     if (!own) return { missing: ['surface'] };
-    const assembled = runInputOf(document, own);
-    if (!assembled.ok) return { missing: assembled.missing };
-    return { input: assembled.value, run: driveRun(assembled.value), missing: [] };
+    const driven = sound(() => {
+      const assembled = runInputOf(document, own);
+      return assembled.ok ? { ok: true, value: { input: assembled.value, run: driveRun(assembled.value) } } : assembled;
+    });
+    return driven.ok ? { ...driven.value, missing: [] } : { missing: driven.missing };
   }, [document, surface]);
 }

@@ -14,6 +14,7 @@ import { useBuild } from '../shell/BuildContext';
 import { fieldWorker } from '../shell/fieldClient';
 import { Group } from '../shell/fields';
 import { useWorked } from '../shell/useWorked';
+import { Bench, Readings } from '../shell/Guarded';
 import { useRuns } from './useRuns';
 
 const TOGETHER = 0.7;
@@ -41,7 +42,7 @@ export function CalibrateSide({ tabs }: { tabs: ReactNode }) {
   const { calibration } = document.brief;
   return (
     <main className="page readfirst">
-      <div className="bench">
+      <Bench>
         <Group title="Runs to learn from">
           {revisions.map(({ id, letter }) => {
             const count = usable.filter(({ revisionId }) => revisionId === id).length;
@@ -51,8 +52,8 @@ export function CalibrateSide({ tabs }: { tabs: ReactNode }) {
         </Group>
         {calibration ? <p className="note ok">Calibrated on {calibration.runs} runs of revision {calibration.letter}, <When at={calibration.at} />.</p> : null}
         <MotorPath />
-      </div>
-      <div className="readings">
+      </Bench>
+      <Readings>
         {tabs}
         {runs.length === 0 ? <h1 className="answer" data-testid="calibrate-answer">No timed run of {names ? `revision ${names}` : 'any revision'} yet: time a launch and a passage, and they correct what is predicted here.</h1> : found.refused ? <p className="note bad" role="alert">{found.refused.message}</p> : !result ? <h1 className="answer">Fitting…</h1> : (
           <>
@@ -72,7 +73,7 @@ export function CalibrateSide({ tabs }: { tabs: ReactNode }) {
             ) : null}
           </>
         )}
-      </div>
+      </Readings>
     </main>
   );
 }

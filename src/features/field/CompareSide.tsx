@@ -9,6 +9,7 @@ import { DotPlot } from '@/ui/charts/DotPlot';
 import { useReader } from '@/ui/reader';
 import { useBuild } from '../shell/BuildContext';
 import { Group } from '../shell/fields';
+import { Bench, Readings } from '../shell/Guarded';
 import { OverRevisions } from './OverRevisions';
 import { useRuns } from './useRuns';
 
@@ -44,15 +45,15 @@ export function CompareSide({ tabs }: { tabs: ReactNode }) {
   const pick = (side: 'a' | 'b', label: string, id: string | undefined) => <div className="field"><label htmlFor={`group-${side}`}>{label}</label><select id={`group-${side}`} value={id ?? ''} onChange={(event) => setChosen({ ...chosen, [side]: event.target.value })}>{groups.map((group) => <option key={group.id} value={group.id}>{group.label}</option>)}</select></div>;
   return (
     <main className="page readfirst">
-      <div className="bench">
+      <Bench>
         <Group title="Compare">
           <div className="field"><label htmlFor="compare-kind">Runs of the kind</label><select id="compare-kind" value={now} onChange={(event) => { setKind(event.target.value as TimedKind); setChosen({}); }}>{kinds.map((one) => <option key={one} value={one}>{RUN_KIND_NAMES[one]}</option>)}</select></div>
           <div className="field"><label htmlFor="compare-by">By</label><select id="compare-by" value={by} onChange={(event) => { setBy(event.target.value as Grouping); setChosen({}); }}>{GROUPINGS.filter((one) => one !== 'setting' || names.length > 0).map((one) => <option key={one} value={one}>{BY_WORDS[one]}</option>)}</select></div>
           {by === 'setting' ? <div className="field"><label htmlFor="compare-setting">Setting</label><select id="compare-setting" value={setting ?? names[0]} onChange={(event) => { setSetting(event.target.value); setChosen({}); }}>{names.map((name) => <option key={name}>{name}</option>)}</select></div> : null}
           {groups.length > 1 ? <>{pick('a', 'Before', a?.id)}{pick('b', 'With the change', b?.id)}</> : null}
         </Group>
-      </div>
-      <div className="readings">
+      </Bench>
+      <Readings>
         {tabs}
         {!found || !a || !b ? <h1 className="answer" data-testid="compare-answer">{runs.length === 0 ? 'Nothing to compare yet: log runs under like conditions, and the difference stands here with its chance.' : 'There is one group only: choose another way of putting the runs together.'}</h1> : (
           <>
@@ -70,7 +71,7 @@ export function CompareSide({ tabs }: { tabs: ReactNode }) {
           </>
         )}
         <OverRevisions runs={runs} />
-      </div>
+      </Readings>
     </main>
   );
 }

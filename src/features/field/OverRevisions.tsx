@@ -5,6 +5,7 @@ import { formatNumber, formatText } from '@/core/units/formatQuantity';
 import { toShown, unitOf } from '@/core/units/quantities';
 import { useReader } from '@/ui/reader';
 import { useBuild } from '../shell/BuildContext';
+import { Charts } from '../shell/Guarded';
 
 const [WIDTH, HIGH] = [262, 150];
 const PAD = { left: 40, right: 34, top: 16, bottom: 24 };
@@ -17,7 +18,7 @@ export function OverRevisions({ runs }: { runs: readonly RunRecord[] }) {
   return (
     <section aria-label="Through the revisions" style={{ marginTop: 18 }}>
       <p className="sub">Through the revisions</p>
-      <div className="charts" style={{ marginTop: 4 }}>{measures.map((measure) => <Small key={measure.id} measure={measure} />)}</div>
+      <Charts style={{ marginTop: 4 }}>{measures.map((measure) => <Small key={measure.id} measure={measure} />)}</Charts>
     </section>
   );
 }

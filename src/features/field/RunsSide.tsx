@@ -18,6 +18,7 @@ import { useBuild } from '../shell/BuildContext';
 import { draftFiles, type DraftFiles, keepDraftFiles, type WaitingPhoto } from '../shell/outbox';
 import { SegmentChecks } from '../shell/SegmentChecks';
 import { giveUp } from '../shell/waiting';
+import { Bench, Readings } from '../shell/Guarded';
 import { RunSheetForm } from './RunSheetForm';
 import { SeriesChart } from './SeriesChart';
 import { emptySheet, keepSheet, keptSheet, type Sheet, sheetAfter } from './sheet';
@@ -64,8 +65,8 @@ export function RunsSide({ tabs }: { tabs: ReactNode }) {
 
   return (
     <main className="page">
-      <div className="bench"><RunSheetForm sheet={sheet} photos={files.photos} track={files.track} onChange={change} onFiles={changeFiles} onEntered={entered} /></div>
-      <div className="readings">
+      <Bench><RunSheetForm sheet={sheet} photos={files.photos} track={files.track} onChange={change} onFiles={changeFiles} onEntered={entered} /></Bench>
+      <Readings>
         {tabs}
         <FieldAnswer shown={timed.filter(({ run }) => run.kind !== 'series').at(-1)} last={own.at(-1)?.run} />
         {(['timedDistance', 'launch'] as const).map((kind) => <KindPlot key={kind} kind={kind} shown={timed.filter(({ run }) => run.kind === kind).slice(-MOST_PLOTTED)} targetMps={document.brief.targetMps} />)}
@@ -73,7 +74,7 @@ export function RunsSide({ tabs }: { tabs: ReactNode }) {
         <RunTable own={own} />
         <SegmentChecks segment="field" />
         <WorkingPanel />
-      </div>
+      </Readings>
     </main>
   );
 }

@@ -10,6 +10,7 @@ import { useBuild } from '../shell/BuildContext';
 import { Group } from '../shell/fields';
 import { handOver } from '../shell/handOver';
 import { fieldWorker } from '../shell/fieldClient';
+import { Bench, Charts, Readings } from '../shell/Guarded';
 import { SpeedOverTime, type ShownTrack, TrackPicture } from './TrackPicture';
 
 const MOST = 4;
@@ -57,22 +58,22 @@ export function TracksSide({ tabs }: { tabs: ReactNode }) {
   };
   return (
     <main className="page readfirst">
-      <div className="bench">
+      <Bench>
         <Group title="Tracks" aside={tracked.length > 1 ? `up to ${MOST} over each other` : undefined}>
           {tracked.length === 0 ? <p className="quiet">None yet: log a run of the kind satellite track and drop its file.</p> : tracked.map(({ id, track, revisionId, ranAt }) => (
             <div key={id} className="field"><label><input type="checkbox" checked={chosen.includes(id)} onChange={() => toggle(id)} /> <b>{revisions.find((one) => one.id === revisionId)?.letter}</b> {new Intl.DateTimeFormat(reader.locale, { day: 'numeric', month: 'short', timeZone: 'UTC' }).format(new Date(ranAt))}, {track!.name}</label><button type="button" className="link" onClick={() => void out(track!.name, track!.hash)}>GPX</button></div>
           ))}
         </Group>
         <Group title="Top speed"><QuantityField label="Mean over at least" quantity="timeS" limits={{ from: 0, to: 600 }} value={windowS} usual={USUAL_WINDOW_S} onChange={setWindow} /></Group>
-      </div>
-      <div className="readings">
+      </Bench>
+      <Readings>
         {tabs}
         <h1 className="answer" data-testid="track-answer">{best?.seen.result.topSpeedMps === undefined ? tracked.length === 0 ? 'A satellite track shows where the car was fast: drop one on a run sheet.' : 'Reading the tracks…' : <>Fastest <span className="figure measured">{formatText(best.seen.result.topSpeedMps, 'speedMps', reader)}</span>, the mean of at least {formatText(windowS ?? USUAL_WINDOW_S, 'timeS', reader)} of {best.label}.</>}</h1>
         {problem ? <p className="note bad" role="alert">{problem}</p> : null}
-        {drawn.length > 0 ? <div className="charts"><TrackPicture tracks={drawn} /><SpeedOverTime tracks={drawn} /></div> : null}
+        {drawn.length > 0 ? <Charts><TrackPicture tracks={drawn} /><SpeedOverTime tracks={drawn} /></Charts> : null}
         {drawn.length > 0 ? <table className="grid tight" style={{ marginTop: 10 }}><thead><tr><th>Track</th><th className="num">Top speed</th><th className="num">Distance</th><th className="num">Time</th><th className="num">Dropped</th></tr></thead><tbody>{drawn.map(({ id, label, seen: { result } }) => <tr key={id}><td><b>{label}</b></td><td className="num">{result.topSpeedMps === undefined ? 'shorter than the window' : formatText(result.topSpeedMps, 'speedMps', reader)}</td><td className="num">{formatText(result.distanceM, 'distanceM', reader)}</td><td className="num">{formatText(result.durationS, 'timeS', reader)}</td><td className="num">{result.droppedPoints}</td></tr>)}</tbody></table> : null}
         {best ? <p className="quiet" style={{ fontSize: 13 }}>{best.seen.result.notes.join(' ')}</p> : null}
-      </div>
+      </Readings>
     </main>
   );
 }

@@ -9,6 +9,7 @@ import { FailureForm } from './FailureForm';
 import { FailureList } from './FailureList';
 import { NextRevision } from './NextRevision';
 import { Score } from './Score';
+import { Readings } from '../shell/Guarded';
 
 /** What broke, in which way, why, and what was done about it. */
 export function FailuresSide({ tabs }: { tabs: ReactNode }) {
@@ -25,7 +26,7 @@ export function FailuresSide({ tabs }: { tabs: ReactNode }) {
     router.replace(path, { scroll: false });
   };
   return (
-    <main className="readings" style={{ maxWidth: 1240 }}>
+    <main><Readings style={{ maxWidth: 1240 }}>
       {tabs}
       <h1 className="answer">
         {failures.length === 0 ? `Nothing has failed in ${many(revisions.length, 'revision')}.` : `${many(failures.length, 'failure')} in ${many(revisions.length, 'revision')}, ${openCount} still open.`}
@@ -39,6 +40,6 @@ export function FailuresSide({ tabs }: { tabs: ReactNode }) {
       <FailureList />
       <Score />
       <SegmentChecks segment="learn" />
-    </main>
+    </Readings></main>
   );
 }

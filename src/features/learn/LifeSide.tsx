@@ -15,6 +15,7 @@ import { SegmentChecks } from '../shell/SegmentChecks';
 import { segmentPath } from '../shell/segments';
 import { useMeasured } from '../shell/useMeasured';
 import { CopiesInUse } from './CopiesInUse';
+import { Readings } from '../shell/Guarded';
 
 const MOST = 12;
 const BY_WORDS: Readonly<Record<ParetoBy, string>> = { count: 'how often', time: 'time lost', cost: 'cost' };
@@ -33,7 +34,7 @@ export function LifeSide({ tabs }: { tabs: ReactNode }) {
   const figure = (value: number) => (by === 'count' ? formatNumber(value, reader.locale, 3) : by === 'time' ? durationText(value * 60) : formatText(value, 'price', reader));
   const worst = rows[0];
   return (
-    <main className="readings" style={{ maxWidth: 1240 }}>
+    <main><Readings style={{ maxWidth: 1240 }}>
       {tabs}
       <h1 className="answer" data-testid="life-answer">{worst
         ? <>The {inSentence(worst.name)} {by === 'count' ? 'fails most' : by === 'time' ? 'costs most time' : 'costs most'}: <span className="figure plainfig">{figure(worst.value)}</span>, {formatNumber(100 * worst.share, reader.locale, 2)}&nbsp;% of all{rows.length > 2 ? `; the first two make ${formatNumber(100 * rows[1]!.cumulative, reader.locale, 2)} %` : ''}.</>
@@ -57,6 +58,6 @@ export function LifeSide({ tabs }: { tabs: ReactNode }) {
       <p style={{ fontSize: 13, marginTop: 8 }}><Link href={`${segmentPath(build.id, revision.letter, 'print')}?view=list`}>Spares to carry for a day out</Link> <span className="quiet">follow from what has failed.</span></p>
       <CopiesInUse />
       <SegmentChecks segment="learn" only={['learn.due']} />
-    </main>
+    </Readings></main>
   );
 }

@@ -17,6 +17,7 @@ import { useWorked } from '../shell/useWorked';
 import { learnWorker } from './learnClient';
 import { NextRevision, type Proposal } from './NextRevision';
 import { Checks, movedText } from './SideBySide';
+import { Readings } from '../shell/Guarded';
 
 const FIRST_SHOWN = 8;
 
@@ -31,7 +32,7 @@ export function NextSide({ tabs }: { tabs: ReactNode }) {
   const list = worked.value;
   const first = list?.steps[0];
   return (
-    <main className="readings" style={{ maxWidth: 1240 }}>
+    <main><Readings style={{ maxWidth: 1240 }}>
       {tabs}
       <h1 className="answer" data-testid="next-answer">
         {worked.refused ? worked.refused.message : !list ? 'Weighing every check, failure and run of this build.' : !first ? 'Nothing is left that would take more off than it costs: run it.' : list.measureFirst ? <>Measure first: <b>{inSentence(first.title)}</b>.</> : <>Next: <b>{inSentence(first.title)}</b>.</>}
@@ -40,7 +41,7 @@ export function NextSide({ tabs }: { tabs: ReactNode }) {
       {proposal ? <NextRevision proposal={proposal} onDone={() => setProposal(undefined)} /> : null}
       <ol className="nextlist" data-testid="next-list" style={{ opacity: worked.stale && list ? 0.6 : 1 }}>{list?.steps.slice(0, all ? undefined : FIRST_SHOWN).map((step, at) => <StepRow key={step.id} step={step} rank={at + 1} most={first!.relief / first!.hours} onOpenNext={setProposal} />)}</ol>
       {list && list.steps.length > FIRST_SHOWN && !all ? <button type="button" className="link" onClick={() => setAll(true)}>All {list.steps.length}</button> : null}
-    </main>
+    </Readings></main>
   );
 }
 

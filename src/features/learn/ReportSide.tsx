@@ -13,6 +13,7 @@ import { useBuild } from '../shell/BuildContext';
 import { handOver } from '../shell/handOver';
 import { useMeasured } from '../shell/useMeasured';
 import { ReportPage } from './ReportPage';
+import { Readings } from '../shell/Guarded';
 
 /** The build sheet and the test report: read here, taken along as PDF or Markdown. */
 export function ReportSide({ tabs }: { tabs: ReactNode }) {
@@ -53,7 +54,7 @@ export function ReportSide({ tabs }: { tabs: ReactNode }) {
     handOver(`${name}.zip`, 'application/zip', new Uint8Array(zipSync(files)));
   });
   return (
-    <main className="readings">
+    <main><Readings>
       {tabs}
       <div className="row noprint" style={{ margin: '4px 0 14px' }}>
         <span className="seg" role="group" aria-label="Which paper">{REPORT_KINDS.map((one) => <button key={one} type="button" aria-pressed={kind === one} onClick={() => setKind(one)}>{REPORT_NAMES[one]}</button>)}</span>
@@ -62,7 +63,7 @@ export function ReportSide({ tabs }: { tabs: ReactNode }) {
         {problem ? <span role="alert" style={{ color: 'var(--rust)' }}>{problem}</span> : null}
       </div>
       <ReportPage report={report} />
-    </main>
+    </Readings></main>
   );
 }
 

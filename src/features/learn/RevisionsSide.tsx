@@ -5,6 +5,7 @@ import { changeLog } from '@/core/field/changeLog';
 import { useReader } from '@/ui/reader';
 import { useBuild } from '../shell/BuildContext';
 import { handOver } from '../shell/handOver';
+import { Bench, Readings } from '../shell/Guarded';
 import { BranchLine } from './BranchLine';
 import { Lessons } from './Lessons';
 import { NextRevision } from './NextRevision';
@@ -22,18 +23,18 @@ export function RevisionsSide({ tabs }: { tabs: ReactNode }) {
   const log = () => handOver(`${build.name}-changes.md`.toLowerCase().replace(/[^a-z0-9.]+/g, '-'), 'text/markdown', changeLog({ build, revisions: [...revisions], runs: [...runs], failures: [...failures] }, reader));
   return (
     <main className="page readfirst">
-      <div className="bench">
+      <Bench>
         <div className="group"><h2><span style={{ fontWeight: 650 }}>The line</span><button type="button" className="link" onClick={log}>Change log as Markdown</button></h2>
           <BranchLine chosen={after.id} onChoose={choose} />
         </div>
         <button type="button" className="btn main" onClick={() => setOpening(true)}>Open the next revision</button>
         {opening ? <NextRevision onDone={() => setOpening(false)} /> : null}
-      </div>
-      <div className="readings">
+      </Bench>
+      <Readings>
         {tabs}
         {before ? <SideBySide before={before} after={after} onAgainst={setAgainst} /> : <h1 className="answer">{after.letter} stands alone so far: open the next revision, change one thing, and both stand side by side here.</h1>}
         <Lessons key={after.id} revision={after} />
-      </div>
+      </Readings>
     </main>
   );
 }

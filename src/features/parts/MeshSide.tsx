@@ -11,6 +11,7 @@ import { newId } from '../api';
 import { useBuild } from '../shell/BuildContext';
 import { CutChart } from './CutChart';
 import { useMeasured } from '../shell/useMeasured';
+import { Charts } from '../shell/Guarded';
 import { Faces } from './Faces';
 import { Held } from './Held';
 import { MeshDrop } from './MeshDrop';
@@ -58,10 +59,10 @@ export function MeshSide({ part }: { part: Part }) {
         <>
           <PartScene seen={seen} mesh={mesh} solved={solid.solved} mode={mode} onMode={closed ? undefined : setMode} onFace={(face) => place(seen.faces.faces[face]!, mode)} />
           <SolidRun part={part} solid={solid} meshReady={meshKey(mesh)} />
-          <div className="charts">
+          <Charts>
             <Held part={part} />
             <Faces faces={seen.faces.faces} locked={closed} onPlace={place} />
-          </div>
+          </Charts>
           <CutChart part={part} bounds={seen.measure.boundsMm} meshReady={meshKey(mesh)} />
           <MeshFiles part={part} meshReady={meshKey(mesh)} />
           <Orientations part={part} seen={seen} meshReady={meshKey(mesh)} />

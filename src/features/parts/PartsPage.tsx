@@ -6,6 +6,7 @@ import { WorkingPanel } from '@/ui/working';
 import { useBuild } from '../shell/BuildContext';
 import { SegmentChecks } from '../shell/SegmentChecks';
 import { SurfaceSwitch } from '../shell/SurfaceSwitch';
+import { Bench, Readings } from '../shell/Guarded';
 import { ArmGives } from './ArmGives';
 import { DrawnHoles } from './DrawnHoles';
 import { MarginChart } from './MarginChart';
@@ -28,8 +29,8 @@ export function PartsPage() {
   const check = own.find(({ id }) => id === `parts.${chosenId}`);
   return (
     <main className="page readfirst">
-      <div className="bench"><PartBench part={part} onChoose={(next) => show({ partId: next })} /></div>
-      <div className="readings">
+      <Bench><PartBench part={part} onChoose={(next) => show({ partId: next })} /></Bench>
+      <Readings>
         {part ? (
           <div className="tabbar"><div className="tabs" role="group" aria-label="Depths of the parts">
             {PARTS_TABS.map((one) => <button key={one} type="button" aria-pressed={tab === one} onClick={() => show({ tab: one, partId: part.id })}>{PARTS_TAB_NAMES[one]}</button>)}
@@ -47,7 +48,7 @@ export function PartsPage() {
         {part && tab === 'few' ? <StiffOrTough part={part} /> : null}
         {part?.kind === 'arm' && tab === 'few' ? <ArmGives part={part} /> : null}
         <WorkingPanel fallback={check && check.working.length > 0 ? { title: check.title.toLowerCase(), steps: check.working } : undefined} />
-      </div>
+      </Readings>
     </main>
   );
 }

@@ -9,6 +9,7 @@ import { WorkingPanel } from '@/ui/working';
 import { useBuild } from '../shell/BuildContext';
 import { SegmentChecks } from '../shell/SegmentChecks';
 import { SurfaceSwitch } from '../shell/SurfaceSwitch';
+import { Bench, Readings } from '../shell/Guarded';
 import { PackBench } from './PackBench';
 import { POWER_TAB_NAMES, POWER_TABS, type PowerTab, usePowerTab } from './powerTab';
 import { RadioBench, RadioView } from './Radio';
@@ -45,8 +46,8 @@ export function PowerPage() {
   const working = here.filter((check) => check.working.length > 0).sort(byUrgency)[0];
   return (
     <main className="page readfirst">
-      <div className="bench">{tab === 'supply' ? <SupplyBench chosen={chosen} onChoose={choose} /> : tab === 'radio' ? <RadioBench /> : <PackBench />}</div>
-      <div className="readings">
+      <Bench>{tab === 'supply' ? <SupplyBench chosen={chosen} onChoose={choose} /> : tab === 'radio' ? <RadioBench /> : <PackBench />}</Bench>
+      <Readings>
         <div className="tabs" role="group" aria-label="Sides of the power">
           {POWER_TABS.map((one) => <button key={one} type="button" aria-pressed={tab === one} onClick={() => show(one)}>{POWER_TAB_NAMES[one]}<TabMark checks={own.filter(({ id }) => BELONGS[one](id))} /></button>)}
         </div>
@@ -54,7 +55,7 @@ export function PowerPage() {
         {tab === 'supply' ? <SupplyTree view={view} chosen={chosen} onChoose={choose} /> : tab === 'pack' ? <VoltsChart /> : tab === 'wiring' ? <WiringTable view={view} /> : <RadioView />}
         <SegmentChecks segment="power" only={here.map(({ id }) => id)} />
         <WorkingPanel fallback={working ? { title: working.title.toLowerCase(), steps: working.working } : undefined} />
-      </div>
+      </Readings>
     </main>
   );
 }

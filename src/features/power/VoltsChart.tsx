@@ -8,6 +8,7 @@ import { formatText } from '@/core/units/formatQuantity';
 import { type ChartLine, LineChart } from '@/ui/charts/LineChart';
 import { useReader } from '@/ui/reader';
 import { useBuild } from '../shell/BuildContext';
+import { Charts } from '../shell/Guarded';
 
 const LOW_CHARGE = 0.3;
 
@@ -35,7 +36,7 @@ export function VoltsChart() {
   }));
   const least = Math.min(...lines.flatMap(({ ys }) => ys), cutoff);
   return (
-    <div className="charts">
+    <Charts>
       <LineChart
         title={`Volts a cell at full throttle from rest, ${surface!.name.toLowerCase()}`}
         testId="volts-chart"
@@ -49,6 +50,6 @@ export function VoltsChart() {
         yMax={4.3}
         summary={`The lowest is ${formatText(least, 'voltageV', reader)} a cell.`}
       />
-    </div>
+    </Charts>
   );
 }

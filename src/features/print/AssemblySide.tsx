@@ -5,6 +5,7 @@ import { assemblyOrder, hardwareCount, screwsWithoutJoint } from '@/core/print/a
 import { formatNumber } from '@/core/units/formatQuantity';
 import { useReader } from '@/ui/reader';
 import { useBuild } from '../shell/BuildContext';
+import { Charts, Readings } from '../shell/Guarded';
 import { Joints } from './Joints';
 import { keptTicks, keepTicks, onTicks } from './ticks';
 
@@ -26,14 +27,14 @@ export function AssemblySide({ tabs }: { tabs: ReactNode }) {
         <Joints />
         {loose.length > 0 ? <p className="note">Their strength counts on screws that no joint here holds: {loose.map((name) => name.toLowerCase()).join(', ')}.</p> : null}
       </div>
-      <div className="readings">
+      <Readings>
         {tabs}
         <p className="printonly">{build.name}, revision {revision.letter}: assembly</p>
         <h1 className="answer" data-testid="assembly-answer">{steps.length === 0 ? 'Add the joints of the car, and they are counted and put in order here.' : <>{formatNumber(count, reader.locale)} pieces of hardware, {steps.length} steps{left < steps.length ? `, ${left === 0 ? 'all done' : `${left} to go`}` : ''}.</>}</h1>
         {steps.length > 0 ? (
           <>
             <div className="row noprint" style={{ marginTop: 8 }}><button type="button" className="btn" onClick={() => window.print()}>Print this list</button>{done.size > 0 ? <button type="button" className="link" onClick={() => keepTicks(revision.id, '')}>untick all</button> : null}</div>
-            <div className="charts">
+            <Charts>
               <section aria-label="Hardware" style={{ flex: '0 1 260px' }}>
                 <p className="cap"><span>Lay these out first</span></p>
                 <ul data-testid="hardware">{hardware.map(({ key, called, count: number }) => <li key={key} className="field"><span>{called}</span><b className="mono">{number}</b></li>)}</ul>
@@ -44,11 +45,11 @@ export function AssemblySide({ tabs }: { tabs: ReactNode }) {
                   <li key={id} className="tickrow"><label><input type="checkbox" checked={done.has(id)} onChange={() => toggle(id)} /><span><b>{index + 1}.</b> {text}{number > 1 ? <b className="nobreak"> {number} times</b> : null}</span></label></li>
                 ))}</ol>
               </section>
-            </div>
+            </Charts>
             <p className="note" style={{ marginTop: 10 }}>Pinion out and wheels off the ground before the pack goes in; inserts and irons are hot, wear something over your eyes when you cut.</p>
           </>
         ) : null}
-      </div>
+      </Readings>
     </main>
   );
 }

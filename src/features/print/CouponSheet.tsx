@@ -3,6 +3,7 @@ import type { CouponReading, LibraryItem, ReadCoupon } from '@/core/library/item
 import { formatNumber } from '@/core/units/formatQuantity';
 import { QuantityField } from '@/ui/QuantityField';
 import { useReader } from '@/ui/reader';
+import { Charts } from '../shell/Guarded';
 
 const NAMES = { hole: 'Holes, inside jaws', peg: 'Pegs, outside jaws' } as const;
 const SAVE_MS = 500;
@@ -43,7 +44,7 @@ export function CouponSheet({ coupon, onChange }: { coupon: LibraryItem<'coupon'
   return (
     <div ref={form} onKeyDown={onward} role="group" aria-label="Reading sheet" style={{ marginTop: 16 }}>
       <p className="sub">What the caliper shows</p>
-      <div className="charts" style={{ marginTop: 4 }}>
+      <Charts style={{ marginTop: 4 }}>
         {column('hole')}{column('peg')}
         <section aria-label="Captive discs" style={{ flex: '1 1 220px', maxWidth: 270 }}>
           <p className="cap"><span>Captive discs: does it turn with a key?</span></p>
@@ -53,7 +54,7 @@ export function CouponSheet({ coupon, onChange }: { coupon: LibraryItem<'coupon'
             </div>
           ))}
         </section>
-      </div>
+      </Charts>
       {odd.length > 0 ? <p className="note" role="status">{odd.map(({ kind, nominalMm, measuredMm }) => `The ${kind} drawn ${number(nominalMm)} reads ${number(measuredMm!)}`).join('; ')}: more than {PLAUSIBLE_MM} mm off, read it again.</p> : null}
     </div>
   );

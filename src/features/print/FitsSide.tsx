@@ -13,6 +13,7 @@ import { useBuild } from '../shell/BuildContext';
 import { Group } from '../shell/fields';
 import { handOver } from '../shell/handOver';
 import { printWorker } from '../shell/printClient';
+import { Bench, Readings } from '../shell/Guarded';
 import { CouponSheet } from './CouponSheet';
 import { DrawnSizes } from './DrawnSizes';
 import { Joints } from './Joints';
@@ -59,7 +60,7 @@ export function FitsSide({ tabs }: { tabs: ReactNode }) {
   };
   return (
     <main className="page readfirst">
-      <div className="bench">
+      <Bench>
         <Group title="Test pieces" aside="one a printer and material">
           {coupons.length > 0 ? <div className="pick"><select aria-label="Choose a test piece" value={coupon?.id ?? ''} onChange={(event) => choose(event.target.value)}>{coupons.map(({ id, data }) => <option key={id} value={id}>{data.material}, {inSentence(data.printer)}</option>)}</select></div> : null}
           <NewCoupon printers={printers} materials={materials} onBegin={begin} />
@@ -68,8 +69,8 @@ export function FitsSide({ tabs }: { tabs: ReactNode }) {
           <div className="row" style={{ marginTop: 6 }}><button type="button" className="btn" onClick={() => void piece('stl')}>STL</button><button type="button" className="btn" onClick={() => void piece('svg')}>SVG with sizes</button></div>
         </Group>
         <Joints />
-      </div>
-      <div className="readings">
+      </Bench>
+      <Readings>
         {tabs}
         <h1 className="answer" data-testid="fits-answer"><Answer coupon={coupon?.data} joints={drawn.length} corrected={corrected} /></h1>
         {problem ? <p className="note bad" role="alert">{problem}</p> : null}
@@ -80,7 +81,7 @@ export function FitsSide({ tabs }: { tabs: ReactNode }) {
             <p className="quiet" style={{ fontSize: 13, marginTop: 6 }}><LineWords coupon={coupon.data} locale={reader.locale} length={(value) => formatText(value, 'lengthMm', reader, 2)} /> <button type="button" className="link" onClick={() => void remove(coupon.id)}>throw this sheet away</button></p>
           </>
         ) : null}
-      </div>
+      </Readings>
     </main>
   );
 }

@@ -10,6 +10,7 @@ import { useBuild } from '../shell/BuildContext';
 import { handOver } from '../shell/handOver';
 import { printWorker } from '../shell/printClient';
 import { useWorked } from '../shell/useWorked';
+import { Bench, Charts, Readings } from '../shell/Guarded';
 import { HoleList } from './HoleList';
 import { LaidUnder } from './LaidUnder';
 import { PatternDrawing } from './PatternDrawing';
@@ -37,13 +38,13 @@ export function HolePatternSide({ pattern, picker, tabs }: { pattern: HolePatter
   };
   return (
     <main className="page readfirst">
-      <div className="bench">
+      <Bench>
         {picker}
         <HoleList pattern={pattern} />
         <LaidUnder pattern={pattern} />
         {closed ? null : <button type="button" className="plain" style={{ marginTop: 10 }} onClick={() => edit([{ path: ['print', 'patterns', pattern.id], value: undefined }])}>throw {pattern.name.toLowerCase()} away</button>}
-      </div>
-      <div className="readings">
+      </Bench>
+      <Readings>
         {tabs}
         <h1 className="answer" data-testid="pattern-answer">
           {!ready ? 'Read a distance across two holes, and go on from there.'
@@ -54,13 +55,13 @@ export function HolePatternSide({ pattern, picker, tabs }: { pattern: HolePatter
                     : <>{holes.length} holes, each known to <b>±{length(solved.largestErrorMm ?? 0)}</b> or better.</>}
         </h1>
         {closed ? null : <ReadingEntry key={readings.length} pattern={pattern} next={next} foretold={fresh} />}
-        <div className="charts" style={{ opacity: found.stale ? 0.6 : 1 }}>
+        <Charts style={{ opacity: found.stale ? 0.6 : 1 }}>
           {solved && ready ? <PatternDrawing pattern={pattern} solved={solved} /> : null}
           <ReadingTable pattern={pattern} solved={solved} />
-        </div>
+        </Charts>
         {solved?.result.notes.map((note) => <p key={note} className="quiet" style={{ fontSize: 13 }}>{note}</p>)}
         {solved && ready && rigid ? <div className="row" style={{ marginTop: 10 }}>A test plate to lay on it: {(['svg', 'dxf', 'stl'] as const).map((kind) => <button key={kind} type="button" className="btn" onClick={() => void file(kind)}>{kind.toUpperCase()}</button>)}</div> : null}
-      </div>
+      </Readings>
     </main>
   );
 }

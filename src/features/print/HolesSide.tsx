@@ -4,6 +4,7 @@ import { type ReactNode, useState } from 'react';
 import type { HolePattern } from '@/core/build/print';
 import { newId } from '../api';
 import { useBuild } from '../shell/BuildContext';
+import { Bench, Readings } from '../shell/Guarded';
 import { HolePatternSide } from './HolePatternSide';
 
 /** Hole patterns measured off what is there already. */
@@ -26,12 +27,12 @@ export function HolesSide({ tabs }: { tabs: ReactNode }) {
   if (pattern) return <HolePatternSide key={pattern.id} pattern={pattern} picker={picker} tabs={tabs} />;
   return (
     <main className="page readfirst">
-      <div className="bench">{picker}</div>
-      <div className="readings">
+      <Bench>{picker}</Bench>
+      <Readings>
         {tabs}
         <h1 className="answer">Measure a hole pattern off what is there already, and print what fits it.</h1>
         <p style={{ marginTop: 8, maxWidth: 640 }}>A caliper across pairs of holes is enough: outside or inside jaws, in any order. The page places the holes, says how sure it is, names the reading that is wrong, and what to measure next.</p>
-      </div>
+      </Readings>
     </main>
   );
 }

@@ -16,6 +16,7 @@ import { DocumentChoice, DocumentField, Group } from '../shell/fields';
 import { handOver } from '../shell/handOver';
 import { SegmentChecks } from '../shell/SegmentChecks';
 import { useMeasured } from '../shell/useMeasured';
+import { Bench, Readings } from '../shell/Guarded';
 import { SparesToCarry } from './SparesToCarry';
 
 const CURRENCIES = ['EUR', 'USD', 'GBP', 'CHF', 'SEK', 'NOK', 'DKK', 'PLN', 'CZK', 'CAD', 'AUD', 'NZD', 'JPY'].map((code) => [code, code] as const);
@@ -54,7 +55,7 @@ export function MakeSide({ tabs }: { tabs: ReactNode }) {
   const money = (value: number) => formatText(value, 'price', reader);
   return (
     <main className="page readfirst">
-      <div className="bench">
+      <Bench>
         <Group title="Money"><DocumentField path={['brief', 'budget']} example={250} /><DocumentChoice path={['brief', 'currency']} options={CURRENCIES} empty="EUR" /></Group>
         {closed ? null : (
           <Group title="A thing of its own" aside="glue, paint, a switch">
@@ -71,8 +72,8 @@ export function MakeSide({ tabs }: { tabs: ReactNode }) {
           {problem ? <p className="note bad" role="alert">{problem}</p> : null}
         </Group>
         <SparesToCarry lines={lines} />
-      </div>
-      <div className="readings">
+      </Bench>
+      <Readings>
         {tabs}
         <h1 className="answer" data-testid="make-answer">
           {lines.length === 0 ? 'Nothing is in this build yet: choose a motor and a pack, add parts, and they are listed here.' : (
@@ -81,7 +82,7 @@ export function MakeSide({ tabs }: { tabs: ReactNode }) {
         </h1>
         {lines.length > 0 ? <MakeTable lines={lines} closed={closed} onSet={set} onDrop={(line) => edit([{ path: ['print', 'list'], value: (kept.print.list ?? []).filter(({ id }) => id !== line.id) }])} /> : null}
         <SegmentChecks segment="brief" only={['brief.cost']} />
-      </div>
+      </Readings>
     </main>
   );
 }

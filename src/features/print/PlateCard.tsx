@@ -77,7 +77,7 @@ export function PlateCard({ plate, number, items, things, spacingMm, busy, onMov
                 move(items, index, [way[0] * step, way[1] * step]);
               }}
             >
-              <title>{name}, {pw.toFixed(0)} × {pd.toFixed(0)} mm</title>
+              <title>{`${name}, ${pw.toFixed(0)} × ${pd.toFixed(0)} mm`}</title>
               <rect x={x} y={y} width={pw * k} height={pd * k} fill="var(--wash)" stroke={near === index ? 'var(--rust)' : 'var(--moss)'} strokeWidth={near === index ? 2.5 : 1.2} strokeDasharray={near === index ? '5 3' : undefined} />
               {Math.min(pw, pd) * k > 13 && shown ? <text x={x + (pw * k) / 2} y={y + (pd * k) / 2} textAnchor="middle" dominantBaseline="central" transform={upright ? `rotate(-90 ${x + (pw * k) / 2} ${y + (pd * k) / 2})` : undefined} style={{ fill: 'var(--ink)', fontSize: 11.5 }}>{shown}</text> : null}
             </g>

@@ -23,6 +23,7 @@ import { PrinterBench } from './PrinterBench';
 import { PrintLog } from './PrintLog';
 import { printFileOf } from './printFile';
 import { printWorker } from '../shell/printClient';
+import { Bench, Charts, Readings } from '../shell/Guarded';
 import { sendPrint } from './prints';
 import { type Plan, usePlates } from './usePlates';
 import { WhatToPrint } from './WhatToPrint';
@@ -85,18 +86,18 @@ export function TonightSide({ tabs }: { tabs: ReactNode }) {
 
   return (
     <main className="page readfirst">
-      <div className="bench">
+      <Bench>
         <div className="seg" role="group" aria-label="How it is printed" style={{ marginBottom: 10 }}>{(['final', 'draft'] as const).map((one) => <button key={one} type="button" aria-pressed={how === one} onClick={() => setHow(one)}>{one === 'final' ? 'Final' : 'Draft'}</button>)}</div>
         <WhatToPrint parts={plan.parts} counts={counts} onCount={(id, count) => setCounts((all) => ({ ...all, [id]: count }))} onReset={() => setCounts({})} />
         <PrinterBench how={how} />
-      </div>
-      <div className="readings">
+      </Bench>
+      <Readings>
         {tabs}
         <h1 className="answer" data-testid="print-answer"><Answer plan={plan} how={how} hasPrinter={(document.print.printers ?? []).length > 0} /></h1>
         {plan.calibration ? <p className="quiet" style={{ marginTop: 4 }}>Times are {formatNumber(factor, reader.locale, 3)} times the reckoned ones, from {plan.calibration.n} finished {plan.calibration.n === 1 ? 'print' : 'prints'} of this printer (spread {formatNumber(plan.calibration.spreadPct, reader.locale, 2)}&nbsp;%).</p>
           : plates.length > 0 ? <p className="quiet" style={{ marginTop: 4 }}>Times are reckoned; your first finished print corrects them.</p> : null}
         {problem ? <p className="note bad" role="alert">{problem}</p> : null}
-        <div className="charts">
+        <Charts>
           {plates.map((plate, index) => (
             <PlateCard
               key={`${mark}${index}`} plate={plate} number={index + 1} items={itemsOn(index)} things={things} spacingMm={document.print.spacingMm ?? USUAL_SPACING_MM} busy={busy}
@@ -104,14 +105,14 @@ export function TonightSide({ tabs }: { tabs: ReactNode }) {
               onStart={(state) => void start(index, state)} on3mf={() => void to3mf(index)} onList={() => listOf(index)}
             />
           ))}
-        </div>
+        </Charts>
         {plates.length > 0 ? <p className="note" style={{ marginTop: 8 }}>Stay near a running printer and its hot end, and follow your local rules: a smoke alarm in the room, nothing that burns around it.</p> : null}
         <Misfits document={document} misfits={plan.beds.doesNotFit} />
         <PrintLog />
         <PartTimes parts={plan.parts} problems={problems} limitMinutes={printAheadMinutes} />
         <Copies />
         <SegmentChecks segment="print" />
-      </div>
+      </Readings>
     </main>
   );
 }

@@ -43,6 +43,9 @@ const RETRY_AFTER_MS = 3000;
 
 const MOST_STEPS = 100;
 
+/** The edits of one patch to what the other leaves alone. */
+const without = (patch: Patch, other: Patch): Patch => patch.filter(({ path }) => !other.some((one) => one.path.join('/') === path.join('/')));
+
 interface Step {
   key?: string | undefined;
   forward: Patch;
@@ -88,7 +91,7 @@ export class BuildSession {
     if (patch.length === 0) return;
     const backward = inverseOf(this.state.document, patch);
     const last = this.done.at(-1);
-    if (last && stepKey !== undefined && last.key === stepKey) this.done[this.done.length - 1] = { ...last, forward: [...last.forward, ...patch], backward: [...backward, ...last.backward] };
+    if (last && stepKey !== undefined && last.key === stepKey) this.done[this.done.length - 1] = { ...last, forward: [...without(last.forward, patch), ...patch], backward: [...without(backward, last.backward), ...last.backward] };
     else this.done.push({ key: stepKey, forward: patch, backward });
     this.done = this.done.slice(-MOST_STEPS);
     this.undone = [];

@@ -8,6 +8,7 @@ import { useReader } from '@/ui/reader';
 import { When } from '@/ui/When';
 import { useBuild } from '../shell/BuildContext';
 import { handOver } from '../shell/handOver';
+import { Charts } from '../shell/Guarded';
 
 /** The settings as a small table to copy, as constants to paste, and the runs that were driven with such. */
 export function AidFoot({ title, settings }: { title: string; settings: readonly Setting[] }) {
@@ -18,7 +19,7 @@ export function AidFoot({ title, settings }: { title: string; settings: readonly
   const save = () => handOver(`${build.name} ${revision.letter} ${title}.txt`, 'text/plain', constantsText(`${build.name} ${revision.letter}, ${title}`, settings));
   const first = settings[0];
   return (
-    <div className="charts" style={{ gap: 32, alignItems: 'flex-start' }}>
+    <Charts style={{ gap: 32, alignItems: 'flex-start' }}>
       <section aria-label="Settings">
         <table className="grid tight" style={{ width: 'auto' }}>
           <thead><tr><th>Settings</th><th className="num" /><th /></tr></thead>
@@ -37,6 +38,6 @@ export function AidFoot({ title, settings }: { title: string; settings: readonly
           </table>
         )}
       </section>
-    </div>
+    </Charts>
   );
 }

@@ -12,6 +12,7 @@ import { QuantityField } from '@/ui/QuantityField';
 import { useReader } from '@/ui/reader';
 import { useBuild } from '../shell/BuildContext';
 import { Group } from '../shell/fields';
+import { Bench, Charts, Readings } from '../shell/Guarded';
 import { Curves } from './Curves';
 import { pointLabel } from './points';
 import type { SideProps } from './side';
@@ -47,7 +48,7 @@ export function BetterSide({ end, tabs, foot }: SideProps) {
   const stale = result !== undefined && asked !== undefined && drawn !== undefined && !taken && !same(asked.corner, drawn.corner);
   return (
     <>
-      <div className="bench">
+      <Bench>
         <Group title="Wished for">
           {WISHES.filter(({ steered: needs }) => !needs || steered).map(({ key, label, quantity, usual }) => (
             <div key={key} className="wish">
@@ -64,8 +65,8 @@ export function BetterSide({ end, tabs, foot }: SideProps) {
           {done === undefined ? <button type="button" className="btn main" disabled={!task || freedoms.length === 0} onClick={() => { if (task) { ask(task); better.start(task); } }}>Search</button> : <button type="button" className="btn" onClick={better.cancel}>Cancel</button>}
           {done === undefined ? null : <p role="status" className="quiet">{done.toLocaleString('en')} of {USUAL_TRIALS.toLocaleString('en')} corners tried</p>}
         </div>
-      </div>
-      <div className="readings">
+      </Bench>
+      <Readings>
         {tabs}
         <h1 className="answer">{!found.ok ? `Not worked out yet: it needs ${found.missing.join(', ')}.` : refused ? `${refused.message}${refused.remedy ? `: ${refused.remedy}` : ''}.` : result ? <Bought end={end} result={result} /> : 'Say what you wish for and which points may move; the search tries ten thousand corners and shows what it would move.'}</h1>
         {stale ? <p className="note">The corner has changed since this search: search again.</p> : null}
@@ -83,7 +84,7 @@ export function BetterSide({ end, tabs, foot }: SideProps) {
           </div>
         ) : null}
         {foot}
-      </div>
+      </Readings>
     </>
   );
 }
@@ -127,7 +128,7 @@ function ResultTables({ result: { before, after, moved } }: { result: BetterResu
     return `${formatNumber(Math.abs(number) < 5e-4 ? 0 : number, reader.locale, 3)} ${unit.symbol}`;
   };
   return (
-    <div className="charts" style={{ gap: 28 }}>
+    <Charts style={{ gap: 28 }}>
       <table className="grid tight" style={{ width: 'auto' }} aria-label="What that bought">
         <thead><tr><th>What that bought</th><th className="num">As drawn</th><th className="num">Then</th></tr></thead>
         <tbody>
@@ -139,6 +140,6 @@ function ResultTables({ result: { before, after, moved } }: { result: BetterResu
         <thead><tr><th>What moves</th>{AXES.map((axis) => <th key={axis} className="num">{axis}</th>)}</tr></thead>
         <tbody>{moved.map(({ point, from, to }) => <tr key={point}><td>{pointLabel(point)}</td>{to.map((value, index) => { const by = value - from[index]!; return <td key={index} className="num">{Math.abs(by) < 0.005 ? '·' : `${by > 0 ? '+' : ''}${shown(Number(by.toFixed(2)), 'lengthMm')}`}</td>; })}</tr>)}</tbody>
       </table>
-    </div>
+    </Charts>
   );
 }

@@ -7,6 +7,7 @@ import { type EndOfBuild, endOf } from '@/core/suspension/endOfBuild';
 import { formatNumber, formatText } from '@/core/units/formatQuantity';
 import { useReader } from '@/ui/reader';
 import { useBuild } from '../shell/BuildContext';
+import { Bench, Readings } from '../shell/Guarded';
 import { CornerBench } from './CornerBench';
 import { CornerReadings } from './CornerReadings';
 import { CornerViews } from './CornerViews';
@@ -32,8 +33,8 @@ export function CornerSide({ end, tabs, foot }: SideProps) {
   }, [ghost, end, motion]);
   return (
     <>
-      <div className="bench"><CornerBench end={end} state={state} motion={motion} onMove={move} chosen={chosen} onChoose={choose} /></div>
-      <div className="readings">
+      <Bench><CornerBench end={end} state={state} motion={motion} onMove={move} chosen={chosen} onChoose={choose} /></Bench>
+      <Readings>
         {tabs}
         <Answer end={end} state={state} />
         {state.drawn && state.left && state.right ? (
@@ -47,7 +48,7 @@ export function CornerSide({ end, tabs, foot }: SideProps) {
           </div>
         ) : null}
         {foot}
-      </div>
+      </Readings>
     </>
   );
 }

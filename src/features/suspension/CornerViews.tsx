@@ -8,6 +8,7 @@ import { mirrored, type Posed, sticksOf, wheelAxes } from '@/core/suspension/pos
 import type { Vec3 } from '@/core/vec3';
 import { useArrowSteps } from '@/ui/useArrowSteps';
 import { useBuild } from '../shell/BuildContext';
+import { Charts } from '../shell/Guarded';
 import { pointLabel, setPoint } from './points';
 import { isAtRest, type Motion } from './useCornerMotion';
 
@@ -46,7 +47,7 @@ interface CornerViewsProps {
 export function CornerViews(props: CornerViewsProps) {
   const height = viewHeight(props.corner, props.left, props.right);
   const scale = ALL_PX / VIEWS.reduce((sum, view) => sum + boxOf(view, props.corner, height).w, 0);
-  return <div className="charts" style={{ gap: 16, marginTop: 2 }}>{VIEWS.map((view) => <FlatView key={view.id} view={view} height={height} scale={scale} {...props} />)}</div>;
+  return <Charts style={{ gap: 16, marginTop: 2 }}>{VIEWS.map((view) => <FlatView key={view.id} view={view} height={height} scale={scale} {...props} />)}</Charts>;
 }
 
 const PAD_MM = 10;

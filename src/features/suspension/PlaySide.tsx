@@ -11,18 +11,20 @@ import { When } from '@/ui/When';
 import { useBuild } from '../shell/BuildContext';
 import { CheckFigure } from '../shell/CheckFigure';
 import { DocumentField, Group } from '../shell/fields';
+import { Bench, Readings } from '../shell/Guarded';
 import type { SideProps } from './side';
+import { sound } from '../shell/sound';
 
 /** How much the rim of a wheel wobbles, and whether its joints bind: looked at on the bench, ticked with the day. */
 export function PlaySide({ end, tabs, foot }: SideProps) {
   const { document } = useBuild();
   const { reader } = useReader();
-  const found = useMemo(() => playOf(document, end), [document, end]);
+  const found = useMemo(() => sound(() => playOf(document, end)), [document, end]);
   const path = (key: string) => ['suspension', end, 'play', key];
   const deg = (value: number) => `${formatNumber(value, reader.locale, 2)}°`;
   return (
     <>
-      <div className="bench">
+      <Bench>
         <Group title={`Bearings of a ${end} wheel`}>
           <DocumentField path={path('bearingSpacingMm')} label="Apart" example={10} />
           <DocumentField path={path('inboardMm')} label="Play, inboard" example={0.05} />
@@ -34,8 +36,8 @@ export function PlaySide({ end, tabs, foot }: SideProps) {
           <DocumentField path={path('upperMm')} label="Upper outer joint" usual={0} />
           <p className="quiet" style={{ fontSize: 12 }}>Push and pull with a caliper’s depth rod against it: from stop to stop.</p>
         </Group>
-      </div>
-      <div className="readings">
+      </Bench>
+      <Readings>
         {tabs}
         {found.ok ? (
           <h1 className="answer">A {end} rim wobbles <CheckFigure check="fit.play" title="free play" tone={found.value.rimPlayMm > MOST_PLAY_SHARE * found.value.radiusMm ? 'over' : ''}>{formatText(found.value.rimPlayMm, 'lengthMm', reader, 2)}</CheckFigure> from stop to stop: the bearings tilt it by ±{deg(found.value.bearingTiltDeg)}, the tie rod lets it toe by ±{deg(found.value.toeDeg)}.</h1>
@@ -43,7 +45,7 @@ export function PlaySide({ end, tabs, foot }: SideProps) {
         {found.ok ? <PlayBars found={found.value} /> : null}
         <BindingList end={end} />
         {foot}
-      </div>
+      </Readings>
     </>
   );
 }

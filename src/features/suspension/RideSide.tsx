@@ -11,8 +11,10 @@ import { useReader } from '@/ui/reader';
 import { useBuild } from '../shell/BuildContext';
 import { CheckFigure } from '../shell/CheckFigure';
 import { DocumentChoice, DocumentField, Group } from '../shell/fields';
+import { Bench, Charts, Readings } from '../shell/Guarded';
 import type { SideProps } from './side';
 import { TravelGauge } from './TravelGauge';
+import { sound } from '../shell/sound';
 
 const USUAL_DAMPER_SHARE = 0.4;
 const USUAL_SAG_PCT = 30;
@@ -21,14 +23,14 @@ const USUAL_SAG_PCT = 30;
 export function RideSide({ end, tabs, foot }: SideProps) {
   const { document, ghost } = useBuild();
   const { reader } = useReader();
-  const found = useMemo(() => rideOf(document, end), [document, end]);
-  const before = useMemo(() => (ghost ? rideOf(ghost.document, end) : undefined), [ghost, end]);
+  const found = useMemo(() => sound(() => rideOf(document, end)), [document, end]);
+  const before = useMemo(() => (ghost ? sound(() => rideOf(ghost.document, end)) : undefined), [ghost, end]);
   const path = (key: string) => ['suspension', end, key];
   const own = document.suspension[end] ?? {};
   const ratio = found.ok ? found.value.ride.dampingRatio : undefined;
   return (
     <>
-      <div className="bench">
+      <Bench>
         <Group title={`Spring, a ${end} wheel`}>
           <DocumentChoice path={path('springBy')} label="Given by" options={[['rate', 'its rate'], ['wire', 'its wire']]} empty="its rate" />
           {own.springBy === 'wire' ? <><DocumentField path={path('wireMm')} label="Wire" example={1.2} /><DocumentField path={path('meanDiameterMm')} label="Coil, middle of the wire" example={14} /><DocumentField path={path('activeCoils')} label="Coils free to twist" example={7} /></> : <DocumentField path={path('rateNPerMm')} label="Rate" example={0.8} />}
@@ -49,19 +51,19 @@ export function RideSide({ end, tabs, foot }: SideProps) {
           <DocumentField path={path('unsprungG')} label="Carrier, hub, half the arms" example={40} />
           <DocumentField path={['suspension', 'stopMm']} usual={USUAL_STOP_MM} />
         </Group>
-      </div>
-      <div className="readings">
+      </Bench>
+      <Readings>
         {tabs}
         {found.ok ? <RideAnswer end={end} found={found.value} ghost={before?.ok ? { label: ghost!.label, found: before.value } : undefined} /> : <h1 className="answer">Not worked out yet: it needs {found.missing.join(', ')}.</h1>}
         {found.ok ? (
           <>
-            <div className="charts"><TravelGauge input={found.value.input} ride={found.value.ride} ghost={before?.ok ? { label: ghost!.label, sagMm: before.value.ride.sagMm } : undefined} /><ForceChart found={found.value} /></div>
+            <Charts><TravelGauge input={found.value.input} ride={found.value.ride} ghost={before?.ok ? { label: ghost!.label, sagMm: before.value.ride.sagMm } : undefined} /><ForceChart found={found.value} /></Charts>
             <SpringChoice end={end} found={found.value} />
             <Unsprung end={end} found={found.value} />
           </>
         ) : null}
         {foot}
-      </div>
+      </Readings>
     </>
   );
 }

@@ -17,9 +17,11 @@ import { useBuild } from '../shell/BuildContext';
 import { DocumentField, Group } from '../shell/fields';
 import { SurfaceSwitch } from '../shell/SurfaceSwitch';
 import { useWorked } from '../shell/useWorked';
+import { Bench, Charts, Readings } from '../shell/Guarded';
 import { useAid } from './aid';
 import { AidFoot } from './AidFoot';
 import { aidsWorker, useStudy } from './aidsClient';
+import { sound } from '../shell/sound';
 
 type Both = { assisted: TractionResult; bare: TractionResult } | { assisted: BrakeResult; bare: BrakeResult };
 
@@ -37,7 +39,7 @@ export function SlipAidSide({ tabs, foot, pick, brakes }: { tabs: ReactNode; foo
   const [distanceM, setDistance] = useState(USUAL_DISTANCE_M);
   const [fromMps, setFrom] = useState(USUAL_FROM_MPS);
   const [brakeNm, setBrake] = useState<number>();
-  const assembled = tractionInputOf(document, surface, aid, { distanceM });
+  const assembled = sound(() => tractionInputOf(document, surface, aid, { distanceM }));
   const input = assembled.ok ? (brakes ? brakeInput(assembled.value, fromMps, brakeNm) : assembled.value) : undefined;
   const asked = input && JSON.stringify(input);
   const worked = useWorked<Both>(asked === undefined ? undefined : () => (brakes ? aidsWorker().brake(JSON.parse(asked) as BrakeInput) : aidsWorker().traction(JSON.parse(asked) as TractionInput)), [asked]);
@@ -46,7 +48,7 @@ export function SlipAidSide({ tabs, foot, pick, brakes }: { tabs: ReactNode; foo
   const radiusMm = document.drive.tyre?.radiusMm;
   return (
     <>
-      <div className="bench">
+      <Bench>
         <Group title={brakes ? 'Braked' : 'Driven off'}>
           {brakes ? <><QuantityField label="From" quantity="speedMps" limits={{ above: 0, to: 60 }} value={fromMps} onChange={(value) => { if (value !== undefined) setFrom(value); }} /><QuantityField label="Brake torque at the axle" quantity="torqueNm" limits={{ above: 0, to: 100 }} value={brakeNm} onChange={setBrake} /><p className="quiet" style={{ fontSize: 12 }}>Left empty, the shorted motor brakes.</p></> : <QuantityField label="Over" quantity="distanceM" limits={{ above: 0, to: 500 }} value={distanceM} onChange={(value) => { if (value !== undefined) setDistance(value); }} />}
         </Group>
@@ -63,21 +65,21 @@ export function SlipAidSide({ tabs, foot, pick, brakes }: { tabs: ReactNode; foo
         <details className="more"><summary>The tyre as it slips</summary>
           <DocumentField path={['suspension', 'aids', 'tyre', 'slipAtPeakPct']} label="Most grip at a slip of" usual={USUAL_SLIP_AT_PEAK_PCT[surface?.ground ?? 'hard']} /><DocumentField path={['suspension', 'aids', 'tyre', 'shape']} label="Fall of grip beyond it" usual={USUAL_SHAPE[surface?.ground ?? 'hard']} />
         </details>
-      </div>
-      <div className="readings">
+      </Bench>
+      <Readings>
         {tabs}
         {pick}
         <div className="ask">
           <h1 className="answer">{!assembled.ok ? `Not worked out yet: it needs ${assembled.missing.join(', ')}.` : !worked.value ? 'Being worked out.' : <Answer both={worked.value} brakes={brakes} distanceM={distanceM} fromMps={fromMps} />}</h1>
           <SurfaceSwitch />
         </div>
-        {assembled.ok && worked.value ? <div className="charts" style={worked.stale ? { opacity: 0.6 } : undefined}><Speeds both={worked.value} /><Slip both={worked.value} targetPct={aid.targetSlipPct!} brakes={brakes} /></div> : null}
-        {assembled.ok && worked.value ? <div className="charts"><Throttle both={worked.value} brakes={brakes} /><SlipStudy key={`${brakes}`} input={input!} brakes={brakes} targetPct={aid.targetSlipPct!} /></div> : null}
+        {assembled.ok && worked.value ? <Charts style={worked.stale ? { opacity: 0.6 } : undefined}><Speeds both={worked.value} /><Slip both={worked.value} targetPct={aid.targetSlipPct!} brakes={brakes} /></Charts> : null}
+        {assembled.ok && worked.value ? <Charts><Throttle both={worked.value} brakes={brakes} /><SlipStudy key={`${brakes}`} input={input!} brakes={brakes} targetPct={aid.targetSlipPct!} /></Charts> : null}
         {assembled.ok ? <p className="note">A tyre grips by slipping a little: here most at {formatText(assembled.value.tyre.slipAtPeakPct, 'percent', reader)} on {surface!.name.toLowerCase()}. Hard ground wants less, loose ground more, because the tyre has to dig first; a target of nothing throws grip away.</p> : null}
         <AidFoot title="slip control" settings={slipSettings(aid)} />
         {foot}
         <p className="quiet" style={{ fontSize: 12 }}>First tries with the wheels off the ground, then on closed ground. A sensor that drops out must never leave the throttle open: test that on the bench. Local rules go first.</p>
-      </div>
+      </Readings>
     </>
   );
 }

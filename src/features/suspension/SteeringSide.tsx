@@ -11,39 +11,41 @@ import { useReader } from '@/ui/reader';
 import { useBuild } from '../shell/BuildContext';
 import { CheckFigure } from '../shell/CheckFigure';
 import { DocumentChoice, DocumentField, Group } from '../shell/fields';
+import { Bench, Charts, Readings } from '../shell/Guarded';
 import type { SideProps } from './side';
 import { TurnSketch } from './TurnSketch';
+import { sound } from '../shell/sound';
 
 /** What the rack does to both front wheels, the circle, the links to be made, and whether the servo turns it all. */
 export function SteeringSide({ tabs, foot }: SideProps) {
   const { document, checks, ghost } = useBuild();
-  const found = useMemo(() => steeringOfBuild(document), [document]);
-  const before = useMemo(() => (ghost ? steeringOfBuild(ghost.document) : undefined), [ghost]);
+  const found = useMemo(() => sound(() => steeringOfBuild(document)), [document]);
+  const before = useMemo(() => (ghost ? sound(() => steeringOfBuild(ghost.document)) : undefined), [ghost]);
   const servo = steeringServo(document);
   const effort = checks.find(({ id }) => id === 'steering.effort');
   return (
     <>
-      <div className="bench">
+      <Bench>
         <Group title="Rack and servo">
           <DocumentField path={['suspension', 'steering', 'lockMm']} example={7} />
           <DocumentField path={['suspension', 'steering', 'hornMm']} example={14} />
           {servo ? <><DocumentField path={['power', 'loads', servo.id, 'steer', 'contactWidthMm']} example={25} /><DocumentField path={['power', 'loads', servo.id, 'steer', 'linkageEfficiency']} usual={0.8} /></> : <p className="quiet">No servo yet: hang one on the supply under Power.</p>}
         </Group>
         <LinkKinds />
-      </div>
-      <div className="readings">
+      </Bench>
+      <Readings>
         {tabs}
         {found.ok ? <Answer found={found.value} effort={effort?.value !== undefined && effort.limit !== undefined ? { value: effort.value, limit: effort.limit, over: effort.state === 'over' } : undefined} /> : <h1 className="answer">Not worked out yet: it needs {found.missing.join(', ')}.</h1>}
         {found.ok ? (
-          <div className="charts">
+          <Charts>
             <TurnSketch found={found.value} wheelbaseMm={document.chassis.wheelbaseMm!} trackRearMm={document.chassis.trackRearMm ?? 2 * found.value.corner.wheelCentre[1]} />
             <Angles found={found.value} ghost={before?.ok ? { label: ghost!.label, found: before.value } : undefined} />
-          </div>
+          </Charts>
         ) : null}
         {found.ok && found.value.geometry.findings.length > 0 ? <p className="note bad">{found.value.geometry.findings[0]!.why} {found.value.geometry.findings[0]!.remedy}</p> : null}
         <Links />
         {foot}
-      </div>
+      </Readings>
     </>
   );
 }

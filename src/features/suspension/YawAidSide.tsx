@@ -16,10 +16,12 @@ import { useBuild } from '../shell/BuildContext';
 import { DocumentField, Group } from '../shell/fields';
 import { SurfaceSwitch } from '../shell/SurfaceSwitch';
 import { useWorked } from '../shell/useWorked';
+import { Bench, Charts, Readings } from '../shell/Guarded';
 import { useAid } from './aid';
 import { AidFoot } from './AidFoot';
 import { aidsWorker, useStudy } from './aidsClient';
 import { PathChart, SettleChart, TimeChart } from './YawCharts';
+import { sound } from '../shell/sound';
 
 const GAINS = 40;
 const LEAST_SWEPT = 0.2;
@@ -42,7 +44,7 @@ export function YawAidSide({ tabs, foot, pick }: { tabs: ReactNode; foot: ReactN
   const speedMps = Math.max(0.5, Math.min(speed ?? top, 1.3 * top));
   const scenario = kind === 'kick' ? { kind, yawRateDegPerS: size.kick } as const : { kind, steerDeg: size.step } as const;
   const [servoRate, maxSteer] = useMemo(() => [servoRateOf(document), maxSteerOf(document)], [document]);
-  const assembled = yawInputOf(document, surface, aid, { speedMps, scenario });
+  const assembled = sound(() => yawInputOf(document, surface, aid, { speedMps, scenario }));
   const asked = assembled.ok ? JSON.stringify(assembled.value) : undefined;
   const critical = assembled.ok ? criticalGain(assembled.value) : undefined;
   const mostGain = Math.max(1.05 * aid.gain!, critical === undefined ? LEAST_SWEPT : 1.15 * critical);
@@ -50,7 +52,7 @@ export function YawAidSide({ tabs, foot, pick }: { tabs: ReactNode; foot: ReactN
   const slide = (key: keyof YawAid) => (value: number) => set({ [key]: value });
   return (
     <>
-      <div className="bench">
+      <Bench>
         <Group title="What upsets it" aside={<span className="seg" role="group" aria-label="Disturbance"><button type="button" className="small" aria-pressed={kind === 'kick'} onClick={() => setKind('kick')}>a kick</button><button type="button" className="small" aria-pressed={kind === 'step'} onClick={() => setKind('step')}>a turn of the wheel</button></span>}>
           <QuantitySlider label="Speed" quantity="speedMps" value={speedMps} min={1} max={Math.ceil(1.3 * top)} step={0.1} onChange={setSpeed} onEnd={end} mark={{ value: top, label: 'top speed' }} />
           {kind === 'kick' ? <QuantitySlider label="Kicked round by" quantity="rateDegPerS" value={size.kick} min={10} max={360} step={10} onChange={(value) => setSize({ ...size, kick: value })} onEnd={end} /> : <QuantitySlider label="Turned by" quantity="angleDeg" value={size.step} min={0.5} max={20} step={0.5} onChange={(value) => setSize({ ...size, step: value })} onEnd={end} />}
@@ -70,22 +72,22 @@ export function YawAidSide({ tabs, foot, pick }: { tabs: ReactNode; foot: ReactN
           <DocumentField path={['suspension', 'aids', 'tyre', 'corneringFrontPerRad']} label="Front stiffness over load" usual={surface?.ground === 'hard' ? 9 : 5} /><DocumentField path={['suspension', 'aids', 'tyre', 'corneringRearPerRad']} label="Rear stiffness over load" usual={surface?.ground === 'hard' ? 9 : 5} />
           <p className="quiet" style={{ fontSize: 12 }}>Side force a radian of slip angle, over the load on the tyre. A rear softer than the front makes it loose.</p>
         </details>
-      </div>
-      <div className="readings">
+      </Bench>
+      <Readings>
         {tabs}
         {pick}
         <div className="ask">{assembled.ok ? <Answer worked={worked.value} gain={aid.gain!} speedMps={speedMps} /> : <h1 className="answer">Not worked out yet: it needs {assembled.missing.join(', ')}.</h1>}<SurfaceSwitch /></div>
         {assembled.ok && worked.value ? (
           <div style={worked.stale ? { opacity: 0.6 } : undefined}>
-            <div className="charts"><TimeChart id="yaw-rate" title="Yaw rate" quantity="rateDegPerS" of={(series) => series.yawRateDegPerS} {...worked.value} /><PathChart speedMps={speedMps} {...worked.value} /></div>
-            <div className="charts"><TimeChart id="steer" title="Steering" quantity="angleDeg" of={(series) => series.steerDeg} {...worked.value} /><SettleChart result={worked.value.assisted} gain={aid.gain!} mostGain={mostGain} /></div>
+            <Charts><TimeChart id="yaw-rate" title="Yaw rate" quantity="rateDegPerS" of={(series) => series.yawRateDegPerS} {...worked.value} /><PathChart speedMps={speedMps} {...worked.value} /></Charts>
+            <Charts><TimeChart id="steer" title="Steering" quantity="angleDeg" of={(series) => series.steerDeg} {...worked.value} /><SettleChart result={worked.value.assisted} gain={aid.gain!} mostGain={mostGain} /></Charts>
           </div>
         ) : null}
         {assembled.ok ? <Speeds input={assembled.value} top={top} /> : null}
         <AidFoot title="gyro" settings={yawSettings({ ...aid, ...(servoRate === undefined || aid.servoRateDegPerS !== undefined ? {} : { servoRateDegPerS: Math.round(servoRate) }) })} />
         {foot}
         <p className="quiet" style={{ fontSize: 12 }}>Tune on closed ground, alone, gain from zero up. A gyro that over-corrects at speed throws the car off line faster than you can let go. Local rules go first.</p>
-      </div>
+      </Readings>
     </>
   );
 }

@@ -48,7 +48,7 @@ export function SettleChart({ result: { sweep, criticalGain }, gain, mostGain }:
   const calm = sweep.filter(({ stable, settleS }) => stable && settleS !== undefined);
   return (
     <LineChart title="Time to settle over the gain" testId="settle" width={WIDTH} height={215} xQuantity="coefficient" yQuantity="timeS" xMax={mostGain} yMax={Math.max(0.2, ...calm.map(({ settleS }) => settleS!)) * 1.15}
-      lines={[{ id: 'settle', label: calm.length > 0 ? 'settles in' : '', style: 'predicted', xs: calm.map((row) => row.gain), ys: calm.map(({ settleS }) => settleS!), labelAt: 0.4, labelShift: [0, -14] }]}
+      lines={[{ id: 'settle', label: 'settles in', style: 'predicted', xs: calm.map((row) => row.gain), ys: calm.map(({ settleS }) => settleS!), labelAt: 0.4, labelShift: [0, -14] }]}
       uprights={[{ x: gain, label: 'your gain', wish: true }]} {...(criticalGain === undefined ? {} : { beyond: { x: criticalGain, label: `calm up to ${formatNumber(criticalGain, reader.locale, 2)}` } })}
       summary={`${calm.length} of ${sweep.length} gains settle.`} />
   );

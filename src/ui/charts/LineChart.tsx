@@ -76,7 +76,8 @@ const STYLES: Readonly<Record<LineStyle, { stroke: string; width: number; dash?:
 
 /** Lines over one pair of axes, labelled directly; as a table on request. */
 export function LineChart(props: ChartProps) {
-  const { title, xQuantity, yQuantity, lines, limit, floor, beyond, points = [], uprights = [], levels = [], height = 290, small = false, summary } = props;
+  const { title, xQuantity, yQuantity, limit, floor, beyond, points = [], uprights = [], levels = [], height = 290, small = false, summary } = props;
+  const lines = props.lines.filter(({ xs }) => xs.length > 0);
   const narrow = useNarrow();
   const width = narrow ? Math.min(PHONE_WIDTH, props.width ?? USUAL_WIDTH) : (props.width ?? USUAL_WIDTH);
   const { reader } = useReader();

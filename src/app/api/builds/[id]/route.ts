@@ -1,6 +1,7 @@
 import Joi from 'joi';
 import { text } from '@/core/schema/fields';
 import { deleteBuild, renameBuild, wholeBuild } from '@/db/queries/builds';
+import { purgeDeleted } from '@/db/queries/deleted';
 import { bodyOf, door } from '../../door';
 
 export const GET = door(async ({ db, workshopId, id }) => Response.json(await wholeBuild(db, workshopId, id)));
@@ -13,5 +14,6 @@ export const PATCH = door(async ({ request, db, workshopId, id }) => {
 
 export const DELETE = door(async ({ db, workshopId, id }) => {
   await deleteBuild(db, workshopId, id);
+  await purgeDeleted(db);
   return Response.json({ id });
 });

@@ -1,0 +1,42 @@
+'use client';
+
+import { Children, type CSSProperties, Fragment, isValidElement, type ReactNode, Suspense } from 'react';
+import { ErrorBoundary, type FallbackProps } from 'react-error-boundary';
+import { useBuild } from './BuildContext';
+
+/** A part of a page that stands alone: what goes wrong in it is said in its place, and it is tried again when the build changes. */
+export function Guarded({ children }: { children: ReactNode }) {
+  const { document, surface, ghost } = useBuild();
+  return <ErrorBoundary FallbackComponent={NotWorkedOut} resetKeys={[document, surface, ghost]}><>{children}</></ErrorBoundary>;
+}
+
+function NotWorkedOut({ error, resetErrorBoundary }: FallbackProps) {
+  return (
+    <div className="note bad" role="alert" data-testid="not-worked-out">
+      This could not be worked out with the figures as they are{error instanceof Error && error.name === 'CalcError' ? ` (${error.message})` : ''}. Your figures are safe: change one of those that changed last, and it is tried again.{' '}
+      <button type="button" className="link" onClick={resetErrorBoundary}>Try again</button>
+    </div>
+  );
+}
+
+/** Children one by one, those of fragments too. */
+function each(children: ReactNode): ReactNode[] {
+  return Children.toArray(children).flatMap((child): ReactNode[] => (isValidElement<{ children?: ReactNode }>(child) && child.type === Fragment ? each(child.props.children).map((inner, at) => <Fragment key={`${child.key} ${at}`}>{inner}</Fragment>) : [child]));
+}
+
+const keyOf = (child: ReactNode, at: number) => (isValidElement(child) ? (child.key ?? at) : at);
+
+/** Answer, pictures, tables and checks of a page, each on its own; the server leaves to the browser what it could not draw. */
+export function Readings({ children, style, className = 'readings' }: { children: ReactNode; style?: CSSProperties; className?: string }) {
+  return <div className={className} style={style}>{each(children).map((child, at) => <Guarded key={keyOf(child, at)}><Suspense fallback={null}>{child}</Suspense></Guarded>)}</div>;
+}
+
+/** Pictures beside each other. */
+export function Charts({ children, style }: { children: ReactNode; style?: CSSProperties }) {
+  return <Readings className="charts" {...(style ? { style } : {})}>{children}</Readings>;
+}
+
+/** The fields of a page. */
+export function Bench({ children }: { children: ReactNode }) {
+  return <div className="bench">{each(children).map((child, at) => <Guarded key={keyOf(child, at)}>{child}</Guarded>)}</div>;
+}

@@ -1,0 +1,2 @@
+/** Where the page under test is. */
+export const address = { segment: 'drive', search: '' };

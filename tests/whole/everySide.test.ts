@@ -1,0 +1,62 @@
+import type { ComponentType } from 'react';
+import type { BuildDocument } from '@/core/build/document';
+import { type Check, SEGMENTS, type Segment, type Thresholds } from '@/core/checks/check';
+import { evaluateBuild } from '@/core/checks/evaluate';
+import { DRIVE_TABS } from '@/features/drive/driveTab';
+import { FIELD_TABS } from '@/features/field/fieldTab';
+import { LEARN_TABS } from '@/features/learn/learnTab';
+import { PARTS_TABS } from '@/features/parts/partsTab';
+import { POWER_TABS } from '@/features/power/powerTab';
+import { PRINT_TABS } from '@/features/print/printTab';
+import { SUSPENSION_TABS } from '@/features/suspension/suspensionTab';
+import { address } from './address';
+import { comlink, HereWorker, workedHere } from './inOneThread';
+import { oddBuild } from './oddBuilds';
+import { renderSide } from './renderSide';
+
+jest.mock('next/navigation', () => ({
+  useSearchParams: () => new URLSearchParams(address.search),
+  usePathname: () => `/builds/odd/A/${address.segment}`,
+  useRouter: () => ({ push: () => undefined, replace: () => undefined, refresh: () => undefined, prefetch: () => undefined }),
+}));
+
+jest.mock('comlink', () => comlink);
+jest.mock('@/features/shell/useWorked', () => ({ useWorked: workedHere }));
+jest.mock('@/features/shell/useChecks', () => ({ useChecks: (document: BuildDocument, _: unknown, thresholds: Thresholds) => checksOf(document, thresholds) }));
+
+/** With remedies over all surfaces, once for all sides. */
+let known: { document: BuildDocument; checks: Check[] } | undefined;
+function checksOf(document: BuildDocument, thresholds: Thresholds): Check[] {
+  if (known?.document !== document) known = { document, checks: evaluateBuild(document, thresholds) };
+  return known.checks;
+}
+
+jest.mock('next/dynamic', () => {
+  const { createElement, lazy, Suspense } = jest.requireActual<typeof import('react')>('react');
+  return (load: () => Promise<ComponentType>, options?: { ssr?: boolean }) => {
+    if (options?.ssr === false) return () => null;
+    const Side = lazy(async () => ({ default: await load() }));
+    return (props: object) => createElement(Suspense, null, createElement(Side, props));
+  };
+});
+
+const VIEWS: Readonly<Record<Segment, readonly (string | undefined)[]>> = { brief: [undefined], drive: DRIVE_TABS, power: POWER_TABS, chassis: [undefined], suspension: SUSPENSION_TABS, parts: PARTS_TABS, print: PRINT_TABS, field: FIELD_TABS, learn: LEARN_TABS };
+
+Object.assign(globalThis, { Worker: HereWorker });
+
+const BUILDS = Number(process.env.ODD_BUILDS ?? 12);
+
+describe('every side of every page', () => {
+  it.each(Array.from({ length: BUILDS }, (_, number) => oddBuild(number)))('shows the odd build $name', async ({ document }) => {
+    const failed: string[] = [];
+    for (const segment of SEGMENTS) {
+      for (const view of VIEWS[segment]) {
+        const { html, errors } = await renderSide(document, segment, view).catch((error: Error) => ({ html: '', errors: [error] }));
+        if (errors.length > 0 || !html.includes('<main')) failed.push(`${segment} ${view ?? ''}: ${errors.map(({ stack }) => stack?.split('\n').slice(0, 4).join(' | ')).join('; ') || `nothing shown ${html.slice(-600)}`}`);
+        else if (/NaN|Infinity/.test(html)) failed.push(`${segment} ${view ?? ''}: ${/.{60}(NaN|Infinity).{40}/.exec(html)?.[0]}`);
+      }
+    }
+    const faults = checksOf(document, {}).flatMap(({ id, fault }) => (fault ? [`${id}: ${fault.stack?.split('\n').slice(0, 4).join(' | ')}`] : []));
+    expect([...failed, ...faults]).toEqual([]);
+  });
+});
