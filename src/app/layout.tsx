@@ -7,6 +7,7 @@ import { AppRouterCacheProvider } from '@mui/material-nextjs/v16-appRouter';
 import type { Metadata, Viewport } from 'next';
 import type { ReactNode } from 'react';
 import { ReaderProvider } from '@/ui/reader';
+import { Snackbars } from '@/ui/Snackbars';
 import { theme } from '@/ui/theme';
 import { readerOfRequest } from './readerOfRequest';
 
@@ -21,7 +22,7 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
         <InitColorSchemeScript attribute="data" />
         <AppRouterCacheProvider options={{ enableCssLayer: true }}>
           <ThemeProvider theme={theme}>
-            <ReaderProvider initial={reader} known={known}>{children}</ReaderProvider>
+            <ReaderProvider initial={reader} known={known}><Snackbars>{children}</Snackbars></ReaderProvider>
           </ThemeProvider>
         </AppRouterCacheProvider>
       </body>

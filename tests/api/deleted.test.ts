@@ -16,7 +16,7 @@ import { seedDemo } from '@/db/seed/demo';
 import { call, withOwnDatabase } from './workshop';
 
 withOwnDatabase();
-beforeAll(async () => seedDemo(database(), await defaultWorkshop(database())));
+beforeAll(async () => seedDemo(database(), await defaultWorkshop(database())), 30_000);
 
 const whole = async () => (await call(readBuild, { id: 'marsh-hare' })).json as WholeBuild;
 const back = (kind: string, id: string) => call(restore, { method: 'POST', id, params: { kind } });

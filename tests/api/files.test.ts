@@ -25,7 +25,7 @@ import { oddBuild } from '../whole/oddBuilds';
 import { call, withOwnDatabase } from './workshop';
 
 withOwnDatabase();
-beforeAll(async () => seedDemo(database(), await defaultWorkshop(database())));
+beforeAll(async () => seedDemo(database(), await defaultWorkshop(database())), 30_000);
 
 const ODD_BUILDS = 6;
 /** Not even the starting library. */

@@ -4,6 +4,7 @@ import { MEAN_CELL_V } from '../constants';
 import type { End } from '../drive/enduranceDefinition';
 import { workingHeat } from '../drive/heatWorking';
 import { massWithPayloadKg } from '../drive/runOfBuild';
+import { otherPack } from '../power/otherPack';
 import { plain } from '../units/plain';
 
 const mass: CheckDefinition = {
@@ -95,11 +96,9 @@ const charge: CheckDefinition = {
     return whole.ok ? byEndurance(whole.value, brief.runTimeMinutes!) : byMeanPower(subject.document, demand.value.surfaces[0]!.meanPowerW);
   },
   propose: ({ document }) => {
-    const battery = document.power.battery;
-    if (!battery) return [];
-    return [1.3, 1.6, 2].map((factor) => {
-      const capacityMah = Math.round((battery.capacityMah * factor) / 100) * 100;
-      return { text: `A pack of ${capacityMah} mAh`, patch: [{ path: ['power', 'battery', 'capacityMah'], value: capacityMah }], cost: 2 as const };
+    return [1.3, 1.6, 2].flatMap((capacity) => {
+      const pack = otherPack(document, { capacity });
+      return pack ? [{ text: `A pack of ${Math.round((document.power.battery!.capacityMah * capacity) / 100) * 100} mAh, ${plain(pack.heavierG)} g heavier`, patch: pack.patch, cost: 2 as const }] : [];
     });
   },
 };

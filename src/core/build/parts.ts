@@ -118,7 +118,7 @@ export interface PartLies {
 export interface SolidResult {
   of: string;
   shape: string;
-  /** Margin from the few dimensions at the same time. */
+  /** Margin from the few dimensions at the same time, under the same loads. */
   beam?: number;
   margin: number;
   failsBy: 'in the layer' | 'layers pulled apart' | 'layers sheared';

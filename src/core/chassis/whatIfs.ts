@@ -1,7 +1,10 @@
+import type { Body } from '../build/chassis';
 import type { ChosenSurface } from '../build/brief';
 import type { BuildDocument } from '../build/document';
 import { applyPatch, type Patch } from '../build/patch';
+import type { PlacedBody } from './bodiesOfBuild';
 import { moved, type Standing, standingOf } from './checks';
+import type { WeightOfBuild } from './weightOfBuild';
 
 export interface ChassisWhatIf {
   id: string;
@@ -15,6 +18,8 @@ const LOWER_MM = 10;
 const WIDER_MM = 10;
 const RAKE_DEG = 2;
 
+type Shift = Partial<Record<'xMm' | 'zMm', number>>;
+
 /** What moving the pack, lowering the controller and the payload, or another track would do; each worked out on the surface. */
 export function chassisWhatIfs(document: BuildDocument, surface: ChosenSurface): ChassisWhatIf[] {
   const present = standingOf({ document, surface });
@@ -22,13 +27,14 @@ export function chassisWhatIfs(document: BuildDocument, surface: ChosenSurface):
   const body = (id: string) => present.weight.bodies.find((one) => one.id === id);
   const [pack, controller, payload] = [body('pack'), body('controller'), body('payload')];
   const { trackFrontMm, trackRearMm } = document.chassis;
+  const shift = (one: PlacedBody, by: Shift) => shifted(document, present.weight, one, by);
   const tried: { id: string; text: string; patch: Patch }[] = [
     ...(pack ? [
-      { id: 'pack-forward', text: `Pack ${SHIFT_MM} mm forward`, patch: moved(document, 'pack', { xMm: pack.xMm + SHIFT_MM, yMm: pack.yMm, zMm: pack.zMm }) },
-      { id: 'pack-back', text: `Pack ${SHIFT_MM} mm back`, patch: moved(document, 'pack', { xMm: pack.xMm - SHIFT_MM, yMm: pack.yMm, zMm: pack.zMm }) },
+      { id: 'pack-forward', text: `Pack ${SHIFT_MM} mm forward`, patch: shift(pack, { xMm: SHIFT_MM }) },
+      { id: 'pack-back', text: `Pack ${SHIFT_MM} mm back`, patch: shift(pack, { xMm: -SHIFT_MM }) },
     ] : []),
-    ...(controller && controller.zMm > LOWER_MM ? [{ id: 'controller-lower', text: `Controller ${LOWER_MM} mm lower`, patch: moved(document, 'controller', { xMm: controller.xMm, yMm: controller.yMm, zMm: controller.zMm - LOWER_MM }) }] : []),
-    ...(payload && payload.zMm > 2 * LOWER_MM ? [{ id: 'payload-lower', text: `Payload ${2 * LOWER_MM} mm lower`, patch: moved(document, 'payload', { xMm: payload.xMm, yMm: payload.yMm, zMm: payload.zMm - 2 * LOWER_MM }) }] : []),
+    ...(controller && controller.zMm > LOWER_MM ? [{ id: 'controller-lower', text: `Controller ${LOWER_MM} mm lower`, patch: shift(controller, { zMm: -LOWER_MM }) }] : []),
+    ...(payload && payload.zMm > 2 * LOWER_MM ? [{ id: 'payload-lower', text: `Payload ${2 * LOWER_MM} mm lower`, patch: shift(payload, { zMm: -2 * LOWER_MM }) }] : []),
     { id: 'rake', text: `${RAKE_DEG}° more rake, nose down`, patch: [{ path: ['chassis', 'rakeDeg'], value: (document.chassis.rakeDeg ?? 0) + RAKE_DEG }] },
     { id: 'wider', text: `Track ${2 * WIDER_MM} mm wider`, patch: [{ path: ['chassis', 'trackFrontMm'], value: trackFrontMm! + 2 * WIDER_MM }, { path: ['chassis', 'trackRearMm'], value: trackRearMm! + 2 * WIDER_MM }] },
   ];
@@ -36,4 +42,24 @@ export function chassisWhatIfs(document: BuildDocument, surface: ChosenSurface):
     const standing = standingOf({ document: applyPatch(document, one.patch), surface });
     return 'missing' in standing ? [] : [{ ...one, standing }];
   });
+}
+
+const LEAST_SHARE = 0.001;
+const rounded = (value: number) => Number(value.toPrecision(6));
+
+/**
+ * A component moved. Where the weight stands by the components it is that one which moves; where it stands by the scale's
+ * figures these move by the component's share of the whole, so that both are held against the car as it is.
+ */
+function shifted(document: BuildDocument, weight: WeightOfBuild, body: PlacedBody, by: Shift): Patch {
+  if (weight.balance) {
+    const place: Partial<Body> = { xMm: body.xMm + (by.xMm ?? 0), yMm: body.yMm, zMm: body.zMm + (by.zMm ?? 0) };
+    return moved(document, body.id, place);
+  }
+  const { frontLoadShare, cgHeightMm, wheelbaseMm } = document.chassis;
+  const share = body.massG / weight.massG;
+  return [
+    ...(by.xMm === undefined ? [] : [{ path: ['chassis', 'frontLoadShare'], value: rounded(Math.min(1 - LEAST_SHARE, Math.max(LEAST_SHARE, frontLoadShare! + (share * by.xMm) / wheelbaseMm!))) }]),
+    ...(by.zMm === undefined ? [] : [{ path: ['chassis', 'cgHeightMm'], value: rounded(cgHeightMm! + share * by.zMm) }]),
+  ];
 }

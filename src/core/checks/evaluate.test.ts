@@ -72,8 +72,20 @@ describe('checks, by hand', () => {
 
   it('drive.ratio: short, by the no-load speed alone, missed at 9 teeth and met at 15', () => {
     // 8.4 V · 3000 rpm/V on 42 mm: 11.08 m/s at 15 teeth, 6.65 m/s at 9, against a wish of 8
-    expect(check(car, 'drive.ratio')).toMatchObject({ state: 'tight', why: expect.stringContaining('could pull a longer gear') });
-    expect(check(change(['drive', 'stages', 's', 'pinionTeeth'], 9), 'drive.ratio')).toMatchObject({ state: 'over', why: expect.stringContaining('Short:') });
+    expect(check(car, 'drive.ratio')).toMatchObject({ state: 'clear', why: expect.stringContaining('hardly loaded') });
+    const short = check(change(['drive', 'stages', 's', 'pinionTeeth'], 9), 'drive.ratio');
+    expect(short).toMatchObject({ state: 'over', why: expect.stringContaining('Short:') });
+    expect(short.remedies.map(({ text }) => text).sort()).toEqual(['Pinion 9 to 11 teeth', 'Pinion 9 to 13 teeth', 'Pinion 9 to 15 teeth']);
+  });
+
+  it('drive.ratio: offers no way against the wish, nor a gear for what the tyres cannot do', () => {
+    // 13.3 m/s of no-load speed at 18 teeth against a wish of 8: no longer gear, however fast the car would be with one
+    const fast = check(change(['drive', 'stages', 's', 'pinionTeeth'], 18), 'drive.ratio');
+    expect(fast).toMatchObject({ state: 'clear', remedies: [] });
+    // 11 teeth give 8.13 m/s without load: a tenth shorter, 7.39, cannot meet the wish
+    expect(check(change(['drive', 'stages', 's', 'pinionTeeth'], 11), 'drive.ratio')).toMatchObject({ why: expect.stringContaining('horter') });
+    const slippery = applyPatch(car, [{ path: ['brief', 'surfaces', 'asphalt', 'mu'], value: 0.01 }]);
+    expect(check(slippery, 'drive.ratio')).toMatchObject({ state: 'clear', why: expect.stringContaining('tyres'), remedies: [] });
   });
 
   it.each([
@@ -82,7 +94,8 @@ describe('checks, by hand', () => {
     [0.52, 1112.7, 'tight', 'Nearly too long'],
     [0.45, 1370.7, 'over', 'Long'],
   ])('drive.ratio: %d of the no-load speed with %d mΩ', (share, resistanceMilliOhm, state, words) => {
-    const found = check(change(['drive', 'motor', 'resistanceMilliOhm'], resistanceMilliOhm), 'drive.ratio');
+    // held against a wish that all of them meet
+    const found = check(applyPatch(car, [{ path: ['drive', 'motor', 'resistanceMilliOhm'], value: resistanceMilliOhm }, { path: ['brief', 'targetMps'], value: 3 }]), 'drive.ratio');
     expect(found.value).toBeCloseTo(share, 3);
     expect(found).toMatchObject({ state, why: expect.stringContaining(words) });
   });

@@ -32,8 +32,9 @@ const check = (what: Pick<Check, 'id' | 'segment' | 'title' | 'short' | 'quantit
 
 const MOST_NAMED = 3;
 
-function queueOf({ document, prints, copies }: BuildOnRecord): Found {
-  const parts = owedOf(document, prints, copies);
+function queueOf(record: BuildOnRecord): Found {
+  const { document, prints } = record;
+  const parts = owedOf(record);
   const missing = [...((document.print.printers ?? []).length === 0 && prints.length === 0 ? ['printer'] : []), ...(parts.length === 0 ? ['parts that are printed'] : [])];
   if (missing.length > 0) return { state: 'unknown', why: `Needs ${missing.join(', ')}.`, missing };
   const owed = parts.filter((one) => one.owed > 0);

@@ -1,6 +1,8 @@
 import type { Proposal, Subject, CheckDefinition, Finding } from '../checks/check';
-import { chargedV } from '../build/power';
+import { bearsCells, otherPack } from '../power/otherPack';
 import { plain } from '../units/plain';
+import type { DriveRunInput } from './definition';
+import { driveRun, type DriveRunResult } from './run';
 import { createPlant, resistanceN, tractionN, wheelForceN } from './plant';
 import { workingLaunch, workingResistance, workingTopSpeed } from './working';
 
@@ -35,7 +37,7 @@ const moves: CheckDefinition = {
       working: workingLaunch(input.value, subject.run()!).slice(0, 3),
     };
   },
-  propose: (subject) => [...gearing(subject, 'shorter'), ...otherPack(subject)],
+  propose: (subject) => [...gearing(subject, 'shorter'), ...oneCellMore(subject)],
 };
 
 const speed: CheckDefinition = {
@@ -59,7 +61,7 @@ const speed: CheckDefinition = {
       working: workingTopSpeed(input.value, run),
     };
   },
-  propose: (subject) => [...gearing(subject, 'longer'), ...gearing(subject, 'shorter'), ...otherPack(subject)],
+  propose: (subject) => [...gearing(subject, 'longer'), ...gearing(subject, 'shorter'), ...oneCellMore(subject)],
 };
 
 const time: CheckDefinition = {
@@ -84,7 +86,7 @@ const time: CheckDefinition = {
       working: workingLaunch(input.value, run),
     };
   },
-  propose: (subject) => [...gearing(subject, 'longer'), ...gearing(subject, 'shorter'), ...otherPack(subject)],
+  propose: (subject) => [...gearing(subject, 'longer'), ...gearing(subject, 'shorter'), ...oneCellMore(subject)],
 };
 
 const ratio: CheckDefinition = {
@@ -99,22 +101,60 @@ const ratio: CheckDefinition = {
     const target = subject.document.brief.targetMps;
     if (!input.ok || target === undefined) return { missing: [...(input.ok ? [] : input.missing), ...(target === undefined ? ['wished speed'] : [])] };
     const run = subject.run()!;
-    const share = run.topSpeedMps === undefined ? 1 : run.topSpeedMps / run.noLoadSpeedMps;
-    const missed = (run.topSpeedMps ?? Infinity) < target;
-    return { value: share, ...verdictOfRatio(share, missed, run.stalled), working: workingTopSpeed(input.value, run) };
+    const share = run.stalled ? 0 : run.topSpeedMps === undefined ? 1 : run.topSpeedMps / run.noLoadSpeedMps;
+    return { value: share, ...verdictOfRatio(input.value, run, target), working: workingTopSpeed(input.value, run) };
   },
-  propose: (subject) => [...gearing(subject, 'longer'), ...gearing(subject, 'shorter')],
+  propose: (subject) => {
+    const input = subject.runInput();
+    const target = subject.document.brief.targetMps;
+    if (!input.ok || target === undefined) return [];
+    const { way } = verdictOfRatio(input.value, subject.run()!, target);
+    return way ? gearing(subject, way) : [];
+  },
 };
 
-function verdictOfRatio(share: number, missed: boolean, stalled: boolean) {
-  const percent = `${plain(100 * share)} % of its no-load speed`;
-  if (stalled) return { state: 'over', limit: 0.5, why: 'Long: the motor stalls and cannot move the car.' } as const;
-  if (share < 0.5) return { state: 'over', limit: 0.5, why: `Long: the motor is dragged down to ${percent} and cooks.` } as const;
-  if (share > 0.9 && missed) return { state: 'over', limit: 0.9, why: `Short: the motor runs at ${percent} and stays cold, and the car tops out under the wish. It could pull a longer gear.` } as const;
-  if (share > 0.9) return { state: 'tight', limit: 0.9, why: `Short, but the wish is met: the motor runs at ${percent} and could pull a longer gear.` } as const;
-  if (share <= 0.55) return { state: 'tight', limit: 0.5, why: `Nearly too long: the motor runs at ${percent}.` } as const;
-  return { state: 'clear', limit: 0.9, why: `The motor runs at ${percent}.` } as const;
+/** A ratio is tried this far to either side. */
+const NEARBY = 0.05;
+/** How near an end of the ratios that meet the wish is near. */
+const TO_AN_END = 0.1;
+/** Gain of speed that names a way. */
+const WORTH = 1.005;
+
+interface RatioVerdict {
+  state: 'over' | 'tight' | 'clear';
+  /** Share of the no-load speed. */
+  limit: number;
+  why: string;
+  /** Which way the gear should go. */
+  way?: 'longer' | 'shorter';
 }
+
+/** Whether the gear is at fault: where the wish is missed the faster neighbour names the way, where it is met a motor that is dragged down asks for a shorter one. */
+function verdictOfRatio(input: DriveRunInput, run: DriveRunResult, target: number): RatioVerdict {
+  const share = run.topSpeedMps === undefined ? 1 : run.topSpeedMps / run.noLoadSpeedMps;
+  const percent = `${plain(100 * share)} % of its no-load speed`;
+  if (run.stalled && heldByTyres(input)) return { state: 'clear', limit: 0.5, why: 'The tyres cannot move the car here, whatever the gear.' };
+  if (run.stalled) return { state: 'over', limit: 0.5, why: 'Long: the motor stalls and cannot move the car.', way: 'shorter' };
+  const top = run.topSpeedMps ?? Infinity;
+  const topAt = (factor: number) => driveRun({ ...input, drive: { ...input.drive, ratio: input.drive.ratio * factor } }).topSpeedMps ?? Infinity;
+  if (top < target) {
+    if (run.topSpeedLimitedBy === 'grip') return { state: 'clear', limit: 0.9, why: 'The grip of the tyres sets the top speed, whatever the gear.' };
+    const [longer, shorter] = [topAt(1 - NEARBY), topAt(1 + NEARBY)];
+    if (Math.max(longer, shorter) < WORTH * top) return { state: 'over', limit: 0.9, why: `Too little motor: at ${percent} neither a longer nor a shorter gear is faster, and the wish is missed.` };
+    if (longer > shorter) return { state: 'over', limit: 0.9, why: `Short: the motor runs at ${percent} and the car tops out under the wish. A longer gear is faster.`, way: 'longer' };
+    return { state: 'over', limit: 0.5, why: `Long: the motor is dragged down to ${percent} and the wish is missed. A shorter gear is faster.`, way: 'shorter' };
+  }
+  if (share < 0.5) return { state: 'over', limit: 0.5, why: `Long: the wish is met, but the motor is dragged down to ${percent} and cooks.`, way: 'shorter' };
+  if (share <= 0.55) return { state: 'tight', limit: 0.5, why: `Nearly too long: the wish is met with the motor at ${percent}.`, way: 'shorter' };
+  if (topAt(1 + TO_AN_END) < target) return { state: 'tight', limit: 0.9, why: `Nearly too short: a gear ${plain(100 * TO_AN_END)} % shorter misses the wish. The motor runs at ${percent}.`, way: 'longer' };
+  if (topAt(1 - TO_AN_END) < target) return { state: 'tight', limit: 0.5, why: `Nearly too long: a gear ${plain(100 * TO_AN_END)} % longer misses the wish. The motor runs at ${percent}.`, way: 'shorter' };
+  return { state: 'clear', limit: 0.5, why: share > 0.9 ? `The wish is met with the motor hardly loaded, at ${percent}.` : `The motor runs at ${percent}.` };
+}
+
+const heldByTyres = (input: DriveRunInput) => {
+  const plant = createPlant(input);
+  return tractionN(plant, 0) <= resistanceN(plant, 0);
+};
 
 const grip: CheckDefinition = {
   id: 'drive.grip',
@@ -154,11 +194,10 @@ function gearing(subject: Subject, way: 'longer' | 'shorter'): Proposal[] {
 }
 
 /** One cell more, where motor and controller bear it. */
-function otherPack(subject: Subject): Proposal[] {
-  const { power, drive } = subject.document;
-  const { battery, controller } = power;
-  if (!battery || !controller || !drive.motor) return [];
+function oneCellMore({ document }: Subject): Proposal[] {
+  const { battery, controller } = document.power;
+  if (!battery || !controller || !document.drive.motor) return [];
   const cells = battery.cells + 1;
-  if (chargedV(cells) > Math.min(controller.maxV, drive.motor.maxV)) return [];
-  return [{ text: `${cells} cells instead of ${battery.cells}`, patch: [{ path: ['power', 'battery', 'cells'], value: cells }], cost: 2 }];
+  const pack = bearsCells(document, cells) ? otherPack(document, { cells }) : undefined;
+  return pack ? [{ text: `${cells} cells instead of ${battery.cells}, ${plain(pack.heavierG)} g heavier`, patch: pack.patch, cost: 2 }] : [];
 }

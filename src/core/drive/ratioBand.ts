@@ -3,6 +3,7 @@ import type { BuildDocument } from '../build/document';
 import { simulateEndurance } from './endurance';
 import type { EnduranceInput } from './enduranceDefinition';
 import { enduranceInputOf } from './enduranceOfBuild';
+import { bearsCells } from '../power/otherPack';
 import { type Assembled } from './runOfBuild';
 import { driveRun } from './run';
 
@@ -62,7 +63,8 @@ export function ratioBand(document: BuildDocument, surface: ChosenSurface): Asse
   while (from > LEAST_RATIO && at(from).verdict === 'meets') from /= 1.5;
   const points = Array.from({ length: GRID }, (_, i) => at(from * (to / from) ** (i / (GRID - 1))));
   const stretches = stretchesOf(points, at);
-  return { ok: true, value: { present, stretches, points, words: wordsOf(present, wish, stretches) } };
+  const battery = document.power.battery;
+  return { ok: true, value: { present, stretches, points, words: wordsOf(present, wish, stretches, battery !== undefined && bearsCells(document, battery.cells + 1)) } };
 }
 
 /** Coarser than a pack on its own page: the edges move by less than they are sought to. */
@@ -114,14 +116,14 @@ export function meetingStretch(stretches: readonly RatioStretch[]): RatioStretch
   return stretches.filter(({ verdict }) => verdict === 'meets').sort((a, b) => b.to / b.from - a.to / a.from)[0];
 }
 
-function wordsOf({ verdict, share, gripLimited, ratio }: RatioPoint, wish: Wish, stretches: readonly RatioStretch[]): string {
+function wordsOf({ verdict, share, gripLimited, ratio }: RatioPoint, wish: Wish, stretches: readonly RatioStretch[], bearsMore: boolean): string {
   const meets = meetingStretch(stretches);
   const way = meets && ratio > meets.to ? ' Go longer.' : meets && ratio < meets.from ? ' Go shorter.' : '';
   if (verdict === 'stalls') return `Stalled: it cannot move its own weight.${way || ' Go shorter.'}`;
   if (verdict === 'cooks') return `Long and hot: the motor cooks before the pack is empty.${way || ' Another motor, more cooling or an easier drive is needed.'}`;
   if (verdict === 'slow' && gripLimited) return 'Grip-limited: the tyres set the top speed, so more motor is wasted on this surface.';
   if (verdict === 'slow' && share > COLD_SHARE) return `Short and cold: the motor runs near its no-load speed and could pull more gear.${way}`;
-  if (verdict === 'slow') return `Too little motor: it is dragged down before the wish is reached.${way || ' A stronger motor or a cell more is needed.'}`;
+  if (verdict === 'slow') return `Too little motor: it is dragged down before the wish is reached.${way || (bearsMore ? ' A stronger motor or a cell more is needed.' : ' A stronger motor is needed.')}`;
   if (verdict === 'late') return `Fast enough, but late off the line.${way}`;
   if (verdict === 'empty') return `The wish for speed is met, and the pack is empty before ${wish.minutes} minutes are over.${way || ' A larger pack is needed.'}`;
   return share > COLD_SHARE ? 'Meets the wish with the motor hardly loaded.' : 'Meets the wish, and stays cool.';

@@ -1,6 +1,6 @@
 import type { BuildDocument } from '../build/document';
 import type { Patch } from '../build/patch';
-import { chargedV } from '../build/power';
+import { bearsCells, otherPack } from '../power/otherPack';
 import { plain } from '../units/plain';
 import { rewound } from './rewind';
 
@@ -12,14 +12,14 @@ export interface WhatIf {
 }
 
 /** One click each: a heat sink, the other body, other constants of the same motor, a cell more or less where the voltage allows. */
-export function heatWhatIfs({ drive, power }: BuildDocument): WhatIf[] {
-  const { motor, heat = {} } = drive;
-  const { battery, controller } = power;
+export function heatWhatIfs(document: BuildDocument): WhatIf[] {
+  const { motor, heat = {} } = document.drive;
+  const { battery } = document.power;
   const sink = heat.housing === 'heatsink';
   const closed = heat.body === 'closed';
   const cells = (count: number): WhatIf[] => {
-    if (!battery || count < 1 || chargedV(count) > Math.min(controller?.maxV ?? Infinity, motor?.maxV ?? Infinity)) return [];
-    return [{ id: `cells-${count > battery.cells ? 'more' : 'less'}`, text: `${count} ${count === 1 ? 'cell' : 'cells'} instead of ${battery.cells}`, patch: [{ path: ['power', 'battery', 'cells'], value: count }] }];
+    const pack = count < 1 || !bearsCells(document, count) ? undefined : otherPack(document, { cells: count });
+    return battery && pack ? [{ id: `cells-${count > battery.cells ? 'more' : 'less'}`, text: `${count} ${count === 1 ? 'cell' : 'cells'} instead of ${battery.cells}`, patch: pack.patch }] : [];
   };
   const wound = (id: string, factor: number): WhatIf[] => {
     if (!motor) return [];

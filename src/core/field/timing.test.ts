@@ -53,6 +53,15 @@ describe('timing.speed', () => {
 });
 
 describe('timing.launch', () => {
+  it('of 293 frames at 240 a second over 5 m is sure to the frame, not to the hand', () => {
+    const { timeS, timeErrorS } = timingSpeed({ distanceM: 5, frames: 293, captureFps: 240 });
+    // a = 2·5/1.2208² = 6.709 m/s²; the error a·2·u/t with u = √(2/12)/240 s is 0.0187
+    const launch = timingLaunch({ distanceM: 5, timeS, timeErrorS });
+    expect(launch.accelMps2).toBeCloseTo(6.7094, 3);
+    expect(launch.accelErrorMps2).toBeCloseTo(0.0187, 4);
+    expect(launch.endSpeedMps).toBeCloseTo(2 * launch.meanSpeedMps, 12);
+  });
+
   it('is uniform acceleration', () => {
     const result = timingLaunch({ distanceM: 9, timeS: 2 });
     expect(result).toMatchObject({ accelMps2: 4.5, endSpeedMps: 9, meanSpeedMps: 4.5 });

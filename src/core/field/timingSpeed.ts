@@ -15,6 +15,8 @@ export interface TimingSpeedInput {
 
 export interface TimingSpeedResult {
   timeS: number;
+  /** One standard deviation. */
+  timeErrorS: number;
   speedMps: number;
   errorMps: number;
   errorPct: number;
@@ -40,7 +42,7 @@ export function timingSpeed(input: TimingSpeedInput): TimingSpeedResult {
   const distanceShare = distanceError / input.distanceM;
   const timeShare = errorS / timeS;
   const share = Math.hypot(distanceShare, timeShare);
-  return { timeS, speedMps, errorMps: speedMps * share, errorPct: 100 * share, advice: adviceOf(input, distanceShare, timeShare) };
+  return { timeS, timeErrorS: errorS, speedMps, errorMps: speedMps * share, errorPct: 100 * share, advice: adviceOf(input, distanceShare, timeShare) };
 }
 
 function timeOf(input: TimingSpeedInput): { timeS: number; errorS: number } {

@@ -4,11 +4,14 @@ import { CHARGED_CELL_V, chargedV, USUAL_CUTOFF_V } from '../build/power';
 import { RAD_PER_S_PER_RPM } from '../constants';
 import { createPlant, resistanceN } from '../drive/plant';
 import { plain } from '../units/plain';
+import { otherPack } from './otherPack';
 import { railCheck, loadCheck } from './supplyChecks';
 import { servoCheck } from './servoCheck';
 import { supplyOf } from './supplyOfBuild';
 import { radioChecks } from './radioChecks';
 
+/** Capacity of the next larger pack over the present one's. */
+const LARGER = 1.3;
 /** Charge at which a pack is watched for sagging, share. */
 const LOW_CHARGE = 0.3;
 
@@ -37,8 +40,8 @@ const volts: CheckDefinition = {
   },
   propose: ({ document }) => {
     const battery = document.power.battery;
-    if (!battery || battery.cells < 2) return [];
-    return [{ text: `${battery.cells - 1} ${battery.cells === 2 ? 'cell' : 'cells'} instead of ${battery.cells}`, patch: [{ path: ['power', 'battery', 'cells'], value: battery.cells - 1 }], cost: 2 }];
+    const fewer = battery && battery.cells > 1 ? otherPack(document, { cells: battery.cells - 1 }) : undefined;
+    return battery && fewer ? [{ text: `${battery.cells - 1} ${battery.cells === 2 ? 'cell' : 'cells'} instead of ${battery.cells}`, patch: fewer.patch, cost: 2 }] : [];
   },
 };
 
@@ -133,19 +136,11 @@ export function supplyChecksOf({ power: { rails = [], loads = [] } }: Pick<Build
 
 function biggerPack({ document }: Subject): Proposal[] {
   const battery = document.power.battery;
-  if (!battery) return [];
-  const twice = { text: 'Two such packs in parallel', patch: [
-    { path: ['power', 'battery', 'parallel'], value: battery.parallel * 2 },
-    { path: ['power', 'battery', 'capacityMah'], value: battery.capacityMah * 2 },
-    ...(document.chassis.massG === undefined ? [] : [{ path: ['chassis', 'massG'], value: document.chassis.massG + battery.massG }]),
-  ], cost: 2 as const };
-  const larger = 1.3;
+  const [larger, twice] = [otherPack(document, { capacity: LARGER }), otherPack(document, { parallel: 2 })];
+  if (!battery || !larger || !twice) return [];
   return [
-    { text: `A pack of ${Math.round((battery.capacityMah * larger) / 100) * 100} mAh of the same make`, patch: [
-      { path: ['power', 'battery', 'capacityMah'], value: Math.round((battery.capacityMah * larger) / 100) * 100 },
-      { path: ['power', 'battery', 'cellResistanceMilliOhm'], value: battery.cellResistanceMilliOhm / larger },
-    ], cost: 2 },
-    twice,
+    { text: `A pack of ${Math.round((battery.capacityMah * LARGER) / 100) * 100} mAh of the same make, ${plain(larger.heavierG)} g heavier`, patch: larger.patch, cost: 2 },
+    { text: `Two such packs in parallel, ${plain(twice.heavierG)} g heavier`, patch: twice.patch, cost: 2 },
   ];
 }
 

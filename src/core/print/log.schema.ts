@@ -6,7 +6,7 @@ import { PRINT_HOWS } from './printed';
 const moment = () => Joi.string().isoDate();
 const seconds = () => positive().max(1e7);
 
-const item = Joi.object({ copyId: identifier().required(), partId: identifier(), partName: text(80).required(), material: text(80), massG: positive().max(100_000) });
+const item = Joi.object({ copyId: identifier().required(), partId: identifier(), partName: text(80).required(), design: text(16), material: text(80), massG: positive().max(100_000) });
 
 export const printSheetFields = {
   id: identifier().required(),
@@ -28,6 +28,7 @@ export const copySheetFields = {
   partId: identifier(),
   partName: text(80).required(),
   how: Joi.valid(...PRINT_HOWS).required(),
+  design: text(16),
   material: text(80),
   massG: positive().max(100_000),
   madeAt: moment().required(),

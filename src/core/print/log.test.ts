@@ -1,5 +1,6 @@
 import type { BuildDocument } from '../build/document';
 import { checksOnRecord } from '../checks/record';
+import type { Part } from '../build/parts';
 import { car } from '../fixtures/car';
 import { extruded } from '../mesh/extrude';
 import { laidOnBed } from '../mesh/bed';
@@ -8,7 +9,7 @@ import { boundsOf, measureMesh } from '../mesh/measure';
 import { placedOnPlate } from '../mesh/onPlate';
 import { meshOf } from '../mesh/shapes';
 import { TYPICAL_MATERIALS } from '../strength/typicalMaterials';
-import { calibrationOf, copiesOf, type CopyRecord, owedOf, type PrintRecord } from './log';
+import { calibrationOf, copiesOf, type CopyRecord, designMark, owedOf, type PrintRecord } from './log';
 import { estimateOfPart } from './printed';
 
 /** 40 × 20 × 10 mm. */
@@ -80,12 +81,27 @@ describe('the log of prints', () => {
 
   it('owes what the car needs less what is good and what is on its way', () => {
     const copy = (id: string, more: Partial<CopyRecord> = {}): CopyRecord => ({ id, revisionId: 'a', partId: 'block', partName: 'Block', how: 'final', madeAt: '', ...more });
-    const owed = (prints: PrintRecord[], copies: CopyRecord[]) => owedOf(document, prints, copies)[0]!.owed;
+    const owed = (prints: PrintRecord[], copies: CopyRecord[]) => owedOf({ document, revisions: [], prints, copies })[0]!.owed;
     expect(owed([], [])).toBe(3);
     expect(owed([], [copy('1'), copy('2', { how: 'draft' }), copy('3', { retiredAt: '2026-05-01' })])).toBe(2);
     expect(owed([print({ state: 'queued' })], [copy('1')])).toBe(0);
     const check = (prints: PrintRecord[], copies: CopyRecord[]) => checksOnRecord({ document, revisionId: 'a', revisions: [], runs: [], failures: [], prints, copies }).find(({ id }) => id === 'print.queue')!;
     expect(check([], [copy('1')])).toMatchObject({ state: 'tight', value: 2, why: expect.stringContaining('2 × block') });
     expect(check([], [copy('1'), copy('2'), copy('3')]).state).toBe('clear');
+  });
+
+  it('owes a part anew that a later revision draws otherwise, and not one that is the same', () => {
+    const copy = (id: string, more: Partial<CopyRecord> = {}): CopyRecord => ({ id, revisionId: 'a', partId: 'block', partName: 'Block', how: 'final', madeAt: '', ...more });
+    const owed = (next: BuildDocument, copies: CopyRecord[], prints: PrintRecord[] = []) => owedOf({ document: next, revisions: [{ id: 'a', document }, { id: 'b', document: next }], prints, copies })[0]!.owed;
+    const block = (change: Partial<Part>) => ({ ...document, parts: { items: document.parts.items.map((part) => (part.id === 'block' ? { ...part, ...change } : part)) } });
+    const three = [copy('1'), copy('2'), copy('3')];
+    expect(owed(block({ name: 'Block, renamed', massG: 3 }), three)).toBe(0);
+    const thicker = block({ perimeters: 9 });
+    expect(owed(thicker, three)).toBe(3);
+    expect(owed(thicker, [...three, copy('4', { revisionId: 'b' })])).toBe(2);
+    // printed in this revision before it was drawn otherwise
+    expect(owed(thicker, [copy('4', { revisionId: 'b', design: designMark(document.parts.items[0]!) })])).toBe(3);
+    expect(owed(thicker, three, [print({ revisionId: 'b', state: 'queued' })])).toBe(1);
+    expect(owed(thicker, three, [print({ state: 'queued' })])).toBe(3);
   });
 });

@@ -1,5 +1,7 @@
 import type { BuildDocument } from '../build/document';
+import { markOf } from '../build/mark';
 import type { Part } from '../build/parts';
+import type { RevisionRecord } from '../field/records';
 import { printCalibrate, type CalibrateResult } from './calibrate';
 import type { PrintHow } from './printed';
 import { listedAs, quantityOf } from './sources';
@@ -10,6 +12,8 @@ export type PrintState = (typeof PRINT_STATES)[number];
 /** One copy that comes off a plate; its id is made where the print is queued. */
 export interface PrintItem {
   copyId: string;
+  /** Mark of the part as it was drawn then. */
+  design?: string;
   partId?: string;
   partName: string;
   material?: string;
@@ -61,6 +65,8 @@ export interface CopySheet {
   partId?: string;
   partName: string;
   how: PrintHow;
+  /** Mark of the part as it was drawn then. */
+  design?: string;
   material?: string;
   massG?: number;
   /** ISO 8601. */
@@ -106,15 +112,38 @@ export interface Owed {
   owed: number;
 }
 
-/** What is due: parts that are printed for this car and of which too few final copies are good or on their way. */
-export function owedOf(document: BuildDocument, prints: readonly PrintRecord[], copies: readonly CopyRecord[]): Owed[] {
+/** What is due: parts that are printed for this car and of which too few final copies are good and as drawn, or on their way. */
+export function owedOf({ document, revisions, prints, copies }: PrintedOnRecord): Owed[] {
   return printedParts(document).map((part) => {
     const needs = quantityOf(document, part);
-    const has = goodCopies(copies, part.id).length;
-    const coming = prints.filter(({ state, how }) => how === 'final' && (state === 'queued' || state === 'printing')).flatMap(({ items }) => items).filter(({ partId }) => partId === part.id).length;
+    const has = copiesAsDrawn(copies, part, revisions).length;
+    const coming = prints.filter(({ state, how }) => how === 'final' && (state === 'queued' || state === 'printing'))
+      .flatMap(({ items, revisionId }) => items.filter((item) => item.partId === part.id && isAsDrawn({ ...item, revisionId }, part, revisions))).length;
     return { part, needs, has, coming, owed: Math.max(0, needs - has - coming) };
   });
 }
+
+/** What a build has printed, and in which revisions. */
+export interface PrintedOnRecord {
+  document: BuildDocument;
+  revisions: readonly Pick<RevisionRecord, 'id' | 'document'>[];
+  prints: readonly PrintRecord[];
+  copies: readonly CopyRecord[];
+}
+
+/** Mark of all that makes one copy of a part another thing than the next: its mesh, its dimensions, its material and how it is printed. */
+export const designMark = ({ mesh, shape, material, layers, perimeters, lineMm, infill }: Part): string =>
+  markOf({ mesh: mesh && { hash: mesh.hash, unitMm: mesh.unitMm, up: mesh.up }, shape, material: material?.name, layers, perimeters, lineMm, infill });
+
+/** Whether a copy was printed from the part as it is drawn now; of one that does not say, as its revision has it. */
+function isAsDrawn({ design, revisionId }: Pick<CopyRecord, 'design' | 'revisionId'>, part: Part, revisions: PrintedOnRecord['revisions']): boolean {
+  const then = revisions.find(({ id }) => id === revisionId)?.document.parts.items.find(({ id }) => id === part.id);
+  const made = design ?? (then && designMark(then));
+  return made === undefined || made === designMark(part);
+}
+
+/** Final copies of a part that were not given up and are what it is drawn as now. */
+export const copiesAsDrawn = (copies: readonly CopyRecord[], part: Part, revisions: PrintedOnRecord['revisions']): CopyRecord[] => goodCopies(copies, part.id).filter((copy) => isAsDrawn(copy, part, revisions));
 
 /** Final copies of a part that were not given up. */
 export const goodCopies = (copies: readonly CopyRecord[], partId: string): CopyRecord[] => copies.filter((copy) => copy.partId === partId && copy.how === 'final' && copy.retiredAt === undefined);

@@ -7,7 +7,7 @@ import { GRAVITY } from '../constants';
 import { casesOfBuild } from './casesOfBuild';
 import { fillOf, sectionOfShape } from './partSection';
 import { shapeMark, solidMark } from './solidOfPart';
-import { partStrength } from './partStrength';
+import { beamUnderPulls, partStrength } from './partStrength';
 import { TYPICAL_MATERIALS } from './typicalMaterials';
 
 const grass = surface('asphalt');
@@ -136,6 +136,37 @@ describe('a solid analysis', () => {
     const { worst } = strength(solved);
     expect(worst).toMatchObject({ depth: 'solid', between: true, margin: 0.8 * beam });
     expect(worst.breaksAtN).toBeCloseTo(0.8 * beam * ONE_WHEEL_N, 9);
+  });
+
+  it('hides no load that it was not solved under, however far that falls', () => {
+    // solved under the kerb alone, which it bears eight times; the landing bends the plate of 20 × 8 mm across its layers
+    const kerbed: Part = { ...arm, loads: [{ id: 'a', from: 'landingOneWheel' }, { id: 'k', from: 'curbStrike', share: 0.01 }], mesh: { ...meshed.mesh!, pulls: [{ ...meshed.mesh!.pulls![0]!, from: 'curbStrike', share: 0.01 }] } };
+    const under = (dropHeightM: number): BuildDocument => ({ ...withParts(kerbed), brief: { ...landing.brief, dropHeightM } });
+    const strong: Part = { ...kerbed, mesh: { ...kerbed.mesh!, solid: { ...solved.mesh!.solid!, of: solidMark(withParts(kerbed), grass, kerbed)!, shape: shapeMark(kerbed), beam: 2, margin: 8 } } };
+    for (const dropHeightM of [0.2, 0.8]) {
+      const found = partStrength(under(dropHeightM), grass, strong);
+      if (!found.ok) throw new Error(found.missing.join());
+      expect(found.value.worst.load?.id).toBe('a');
+      // m·g·(h + s)/s over 20 mm, against S·w·h²/(6·l)
+      expect(found.value.worst.margin).toBeCloseTo((27 * 20 * 64) / 6 / 40 / (1.9 * GRAVITY * (dropHeightM + 0.02) / 0.02), 9);
+    }
+    // the material is another: the solid analysis is stale, and four times the beam under the kerb is not four times under the landing
+    const other: Part = { ...strong, material: { ...TYPICAL_MATERIALS.pla } };
+    const { mesh: _, ...bare } = other;
+    expect(strength(other).loads.find(({ load }) => load?.id === 'a')!.margin).toBeCloseTo(strength(bare).loads.find(({ load }) => load?.id === 'a')!.margin, 9);
+  });
+
+  it('is held against the beam under the same loads', () => {
+    const both: Part = { ...meshed, loads: [{ id: 'a', from: 'landingOneWheel' }, { id: 'own', from: 'own', forceN: 5000 }] };
+    expect(beamUnderPulls(withParts(both), grass, both)).toBeCloseTo(beam, 9);
+    expect(beamUnderPulls(withParts(both), grass, { ...both, loads: [both.loads![1]!] })).toBeUndefined();
+  });
+
+  it('asks for dimensions where it leaves a load open', () => {
+    const { shape: _, ...noShape }: Part = { ...solved, loads: [{ id: 'a', from: 'landingOneWheel' }, { id: 'n', from: 'noseCrash' }] };
+    const { of: __, ...kept } = solved.mesh!.solid!;
+    const current: Part = { ...noShape, mesh: { ...noShape.mesh!, solid: { ...kept, of: solidMark(withParts(noShape), grass, noShape)! } } };
+    expect(partStrength(withParts(current), grass, current)).toEqual({ ok: false, missing: ['dimensions, or a solid analysis under a crash on the nose'] });
   });
 
   it('is stale after a change, and leaves what its corners cost as an estimate', () => {

@@ -38,7 +38,7 @@ export interface LoadedPart {
 
 export interface PartStrength {
   loads: LoadedPart[];
-  /** The weakest; a current solid analysis takes the place of the beam. */
+  /** The weakest; a current solid analysis takes the place of the beam for the loads that it was solved under. */
   worst: LoadedPart;
 }
 
@@ -50,10 +50,11 @@ export function partStrength(document: BuildDocument, surface: ChosenSurface | u
   if (missing.length > 0) return { ok: false, missing };
   const cases = casesOfBuild(document, surface);
   if (!cases.ok) return cases;
-  const found = shape ? loads.map((load) => loaded(part, load, cases.value)) : [];
-  const open = found.flatMap((one) => (one.ok ? [] : one.missing));
-  if (!solid && open.length > 0) return { ok: false, missing: [...new Set(open)] };
-  const list = found.flatMap((one) => (one.ok ? [solid ? one.value : notched(part, one.value)] : [])).sort((a, b) => a.margin - b.margin);
+  const solved = (load: PartLoad) => isSolvedUnder(part, load, cases.value);
+  const few = loads.map((load) => (shape ? loaded(part, load, cases.value) : { ok: false as const, missing: [`dimensions, or a solid analysis under ${nameOf(load)}`] }));
+  const open = few.flatMap((one, at) => (one.ok || (solid && solved(loads[at]!)) ? [] : one.missing));
+  if (open.length > 0) return { ok: false, missing: [...new Set(open)] };
+  const list = few.flatMap((one, at) => (one.ok ? [solid && solved(loads[at]!) ? one.value : notched(part, one.value, solved(loads[at]!))] : [])).sort((a, b) => a.margin - b.margin);
   if (!solid) return { ok: true, value: { loads: list, worst: list[0]! } };
   const pulls = mesh!.pulls ?? [];
   const called = pulls.length === 1 ? nameOf(pulls[0]!) : 'all that pulls at it';
@@ -62,7 +63,28 @@ export function partStrength(document: BuildDocument, surface: ChosenSurface | u
     load: undefined, called, forceN, how: `The part’s own mesh in ${solid.voxels} voxels of ${plain(solid.voxelMm)} mm.`, margin: solid.margin, breaksAtN: forceN * solid.margin, between: solid.failsBy !== 'in the layer', mode: SOLID_WORDS[solid.failsBy], deflectionMm: solid.moveMm, depth: 'solid',
     working: [{ label: 'Solid analysis', formula: `${solid.voxels} voxels of ${plain(solid.voxelMm)} mm, weakest at ${solid.atMm.map((one) => plain(one)).join(', ')} mm: ${solid.failsBy}`, value: solid.margin, quantity: 'coefficient', source: 'Zienkiewicz and Taylor, The Finite Element Method' }],
   };
-  return { ok: true, value: { loads: [whole, ...list], worst: whole } };
+  const others = list.filter(({ load }) => load && !solved(load));
+  return { ok: true, value: { loads: [whole, ...list], worst: others.reduce((weakest, one) => (one.margin < weakest.margin ? one : weakest), whole) } };
+}
+
+/** Forces that differ by less are the same. */
+const SAME_FORCE = 1.001;
+
+/** Whether what pulls at the mesh is this load, with no less force. */
+function isSolvedUnder({ mesh }: Part, load: PartLoad, cases: LoadCasesResult): boolean {
+  const asked = forceOf(load, cases)?.forceN;
+  return (mesh?.pulls ?? []).some((pull) => pull.from === load.from && (asked === undefined || asked <= SAME_FORCE * (forceOf(pull, cases)?.forceN ?? 0)));
+}
+
+/** The weakest margin from the few dimensions under the loads that the mesh is pulled by; none where they name none of these. */
+export function beamUnderPulls(document: BuildDocument, surface: ChosenSurface | undefined, part: Part): number | undefined {
+  const cases = casesOfBuild(document, surface);
+  if (!cases.ok || !part.shape) return undefined;
+  const margins = (part.loads ?? []).filter((load) => isSolvedUnder(part, load, cases.value)).flatMap((load) => {
+    const found = loaded(part, load, cases.value);
+    return found.ok ? [found.value.margin] : [];
+  });
+  return margins.length === 0 ? undefined : Math.min(...margins);
 }
 
 function loaded(part: Part, load: PartLoad, cases: LoadCasesResult): Assembled<LoadedPart> {
@@ -81,13 +103,15 @@ function loaded(part: Part, load: PartLoad, cases: LoadCasesResult): Assembled<L
 const SOLID_WORDS = { 'in the layer': 'torn in the layer', 'layers pulled apart': 'its layers pulled apart', 'layers sheared': 'its layers sheared' } as const;
 
 /**
- * A beam with what its own corners and holes cost it at the last solid analysis: that margin over the beam's of the same time.
- * Until it is solved again this holds for another material, fill or layer, not for another mesh.
+ * A beam with what its own corners and holes cost it at the last solid analysis: that margin over the beam's of the same loads at the time.
+ * Until it is solved again this holds for another material, fill or layer, not for another mesh; under a load that was not solved
+ * they may weaken it, but not make it stronger.
  */
-function notched(part: Part, beam: LoadedPart): LoadedPart {
+function notched(part: Part, beam: LoadedPart, solved: boolean): LoadedPart {
   const solid = part.mesh?.solid;
   if (solid?.beam === undefined || solid.shape !== shapeMark(part)) return beam;
-  const share = solid.margin / solid.beam;
+  const share = solved ? solid.margin / solid.beam : Math.min(1, solid.margin / solid.beam);
+  if (share === 1) return beam;
   return {
     ...beam, margin: beam.margin * share, breaksAtN: beam.breaksAtN * share, how: `${beam.how} Its corners and holes left ${plain(share)} of the beam when it was last solved; solve it again.`,
     working: [...beam.working, { label: 'Corners and holes', formula: `margin of the last solid analysis ${plain(solid.margin)} over the beam’s ${plain(solid.beam)}`, value: share, quantity: 'coefficient' }],

@@ -23,6 +23,7 @@ import { RunSheetForm } from './RunSheetForm';
 import { SeriesChart } from './SeriesChart';
 import { emptySheet, keepSheet, keptSheet, type Sheet, sheetAfter } from './sheet';
 import { type HeldRun, useRuns } from './useRuns';
+import { deleteUndoably } from '../shell/deleting';
 
 /** Of many runs the last are shown; the others on demand. */
 const [MOST_PLOTTED, MOST_SERIES, MOST_LISTED] = [12, 4, 30];
@@ -135,17 +136,17 @@ function KindPlot({ kind, shown, targetMps }: { kind: RunKind; shown: readonly S
 }
 
 function RunTable({ own }: { own: readonly HeldRun[] }) {
-  const { dropRun } = useBuild();
+  const { dropRun, keepRun } = useBuild();
   const { reader } = useReader();
   const [problem, setProblem] = useState<string>();
   const [whole, setWhole] = useState(false);
   if (own.length === 0) return null;
   const first = whole ? 0 : Math.max(0, own.length - MOST_LISTED);
-  const drop = async ({ run: { id }, waits }: HeldRun) => {
+  const drop = async ({ run, waits }: HeldRun) => {
+    const { id } = run;
     try {
-      if (waits) return await giveUp(id);
-      await callApi('DELETE', `/api/runs/${id}`);
-      dropRun(id);
+      if (waits) return await giveUp(id, RUN_KIND_NAMES[run.kind]);
+      await deleteUndoably(`/api/runs/${id}`, `${RUN_KIND_NAMES[run.kind]} deleted.`, () => dropRun(id), keepRun);
     } catch (error) {
       setProblem(sentenceOf(error));
     }
@@ -171,7 +172,7 @@ function RunRow({ held: { run, waits }, index, reader, onDrop }: { held: HeldRun
       <td><When at={run.ranAt} time />{waits ? <div className="slate" style={{ fontSize: 12 }}>waits to be sent</div> : null}</td>
       <td>{RUN_KIND_NAMES[run.kind]}</td>
       <td>
-        {measured ? <><b>{formatWithError(measured.speed.mean, measured.speedErrorMps, 'speedMps', reader)}</b> <span className="quiet">{measured.speed.n === 1 ? 'one attempt' : `${measured.speed.n} attempts, sd ${formatText(measured.speed.sd ?? 0, 'speedMps', reader, 2)}`}</span></> : reportWords(run, reader)}
+        {measured ? <><b>{formatWithError(measured.speed.mean, measured.speedErrorMps, 'speedMps', reader)}</b> <span className="quiet">{measured.speed.n === 1 ? 'one attempt' : `${measured.speed.n} attempts, sd ${formatText(measured.speed.sd ?? 0, 'speedMps', reader, 2)}`}{run.kind === 'launch' ? `, ${formatText(2 * measured.speed.mean, 'speedMps', reader)} at the end` : ''}</span></> : reportWords(run, reader)}
         {(run.photos ?? []).map(({ hash }) => <a key={hash} href={`/api/files/${hash}`} target="_blank" rel="noreferrer" style={{ marginLeft: 8 }}>photo</a>)}
       </td>
       <td className="num">{run.prediction ? formatText(run.prediction.speedMps, 'speedMps', reader) : isTimed(run) ? 'none' : ''}{gap && Math.abs(gap.sigmas) > 2 ? <div style={{ color: 'var(--rust)', fontSize: 12 }}>outside its band</div> : null}</td>

@@ -16,6 +16,7 @@ import { useKeys } from '../shell/useKeys';
 import { sendNow, useWaiting } from '../shell/waiting';
 import { ImportBuild } from './ImportBuild';
 import { NewBuild } from './NewBuild';
+import { deleteUndoably } from '../shell/deleting';
 
 /** All builds with what each does and what to do next. */
 export function Garage({ cars }: { cars: readonly GarageCar[] }) {
@@ -103,15 +104,18 @@ function CarActs({ car }: { car: GarageCar }) {
   const [act, setAct] = useState<'rename' | 'delete'>();
   const [name, setName] = useState(car.name);
   const [problem, setProblem] = useState<string>();
-  const send = async (method: 'PATCH' | 'DELETE', body?: object) => {
+  const doing = async (send: () => Promise<unknown>) => {
     try {
-      await callApi(method, `/api/builds/${car.id}`, body);
+      await send();
       setAct(undefined);
       router.refresh();
     } catch (error) {
       setProblem(sentenceOf(error));
     }
   };
+  const address = `/api/builds/${car.id}`;
+  const rename = () => doing(() => callApi('PATCH', address, { name: name.trim() }));
+  const remove = () => doing(() => deleteUndoably(address, `${car.name} deleted.`, () => undefined, () => router.refresh()));
   return (
     <div className="foot">
       {act === undefined ? (
@@ -123,14 +127,14 @@ function CarActs({ car }: { car: GarageCar }) {
         </>
       ) : null}
       {act === 'rename' ? (
-        <form className="row" onSubmit={(event) => { event.preventDefault(); if (name.trim() !== '') void send('PATCH', { name: name.trim() }); }}>
+        <form className="row" onSubmit={(event) => { event.preventDefault(); if (name.trim() !== '') void rename(); }}>
           <input className="plainselect" aria-label="New name" value={name} maxLength={80} onChange={(event) => setName(event.target.value)} />
           <button type="submit" className="btn">Rename</button><button type="button" className="plain" onClick={() => setAct(undefined)}>cancel</button>
         </form>
       ) : null}
       {act === 'delete' ? (
         <span className="row" role="alert">Delete {car.name} with all its runs and failures? Export it first to keep a copy.
-          <button type="button" className="btn" onClick={() => void send('DELETE')}>Delete {car.name}</button><button type="button" className="plain" onClick={() => setAct(undefined)}>keep it</button>
+          <button type="button" className="btn" onClick={() => void remove()}>Delete {car.name}</button><button type="button" className="plain" onClick={() => setAct(undefined)}>keep it</button>
         </span>
       ) : null}
       {problem ? <span role="alert" style={{ color: 'var(--rust)' }}>{problem}</span> : null}

@@ -13,6 +13,7 @@ import { callApi, sentenceOf } from '../api';
 import { useBuild } from '../shell/BuildContext';
 import { AddPhoto, FailurePhotos } from './FailurePhotos';
 import { Diagnosis } from './Diagnosis';
+import { deleteUndoably } from '../shell/deleting';
 
 /** Of many failures the last are shown; the others on demand. */
 const MOST = 40;
@@ -32,7 +33,7 @@ export function FailureList() {
 }
 
 function FailureRow({ failure }: { failure: FailureRecord }) {
-  const { revisions, runs, failures, dropFailure } = useBuild();
+  const { revisions, runs, failures, dropFailure, keepFailure } = useBuild();
   const { reader } = useReader();
   const [problem, setProblem] = useState<string>();
   const [fixing, setFixing] = useState(false);
@@ -44,8 +45,7 @@ function FailureRow({ failure }: { failure: FailureRecord }) {
   const details = [failure.hours === undefined ? '' : `after ${formatText(failure.hours, 'hours', reader)}`, run ? `in ${RUN_KIND_NAMES[run.kind].toLowerCase()}` : ''].filter(Boolean).join(', ');
   const drop = async () => {
     try {
-      await callApi('DELETE', `/api/failures/${failure.id}`);
-      dropFailure(failure.id);
+      await deleteUndoably(`/api/failures/${failure.id}`, `Failure of ${failure.partName} deleted, with its diagnosis.`, () => dropFailure(failure.id), keepFailure);
     } catch (error) {
       setProblem(sentenceOf(error));
     }

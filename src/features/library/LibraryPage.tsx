@@ -9,12 +9,13 @@ import { type Own, ownFigures, type StripTest } from '@/core/strength/strips';
 import { formatNumber, formatText } from '@/core/units/formatQuantity';
 import { toShown, unitOf } from '@/core/units/quantities';
 import { useReader } from '@/ui/reader';
-import { callApi, newId, sentenceOf } from '../api';
+import { newId, sentenceOf } from '../api';
 import { Preferences } from '../shell/Preferences';
 import { useKeys } from '../shell/useKeys';
 import { COLUMNS, type Column, ORIGINS } from './columns';
 import { ItemForm } from './ItemForm';
 import { Thresholds } from './Thresholds';
+import { deleteUndoably } from '../shell/deleting';
 
 /** Test pieces are read where they are printed for, on the print page. */
 const KINDS_HERE = LIBRARY_KINDS.filter((kind) => kind !== 'coupon');
@@ -59,8 +60,7 @@ function KindTable({ kind, items, onItems }: KindTableProps) {
   const remove = async (item: LibraryItem) => {
     setProblem(undefined);
     try {
-      await callApi('DELETE', `/api/library/${item.id}`);
-      onItems((all) => all.filter(({ id }) => id !== item.id));
+      await deleteUndoably<LibraryItem>(`/api/library/${item.id}`, `${item.data.name} deleted.`, () => onItems((all) => all.filter(({ id }) => id !== item.id)), (back) => onItems((all) => [...all.filter(({ id }) => id !== back.id), back]));
     } catch (error) {
       setProblem(`${item.data.name}: ${sentenceOf(error)}`);
     }

@@ -27,8 +27,12 @@ export function PartsPage() {
   const chosenId = document.parts.items.some(({ id }) => id === partId) ? partId : (weakest?.id.slice('parts.'.length) ?? document.parts.items[0]?.id);
   const part = document.parts.items.find(({ id }) => id === chosenId);
   const check = own.find(({ id }) => id === `parts.${chosenId}`);
+  // a part that is being looked into stays, whichever becomes the weakest meanwhile
+  const hold = () => {
+    if (part && partId !== part.id) show({ partId: part.id });
+  };
   return (
-    <main className="page readfirst">
+    <main className="page readfirst" onFocusCapture={hold} onPointerDownCapture={hold}>
       <Bench><PartBench part={part} onChoose={(next) => show({ partId: next })} /></Bench>
       <Readings>
         {part ? (

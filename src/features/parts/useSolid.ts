@@ -3,7 +3,7 @@ import { useMemo, useRef, useState } from 'react';
 import type { ChosenSurface } from '@/core/build/brief';
 import type { BuildDocument } from '@/core/build/document';
 import type { Part, SolidResult } from '@/core/build/parts';
-import { partStrength } from '@/core/strength/partStrength';
+import { beamUnderPulls } from '@/core/strength/partStrength';
 import { femOfPart, shapeMark, solidMark } from '@/core/strength/solidOfPart';
 import type { Solved } from '@/workers/parts.worker';
 import { useBuild } from '../shell/BuildContext';
@@ -42,9 +42,8 @@ export function useSolid(document: BuildDocument, surface: ChosenSurface | undef
     const { margin, failsBy, atMm, maxDisplacementMm: moveMm, voxelMm, voxels } = result;
     if (finer && kept) edit([{ path, value: { ...kept, finer: { voxelMm, margin, moveMm } } satisfies SolidResult }]);
     else {
-      const { mesh: _, ...few } = part;
-      const beam = partStrength(document, surface, few);
-      edit([{ path, value: { of, shape: shapeMark(part), ...(beam.ok ? { beam: beam.value.worst.margin } : {}), margin, failsBy, atMm, moveMm, voxelMm, voxels } satisfies SolidResult }]);
+      const beam = beamUnderPulls(document, surface, part);
+      edit([{ path, value: { of, shape: shapeMark(part), ...(beam === undefined ? {} : { beam }), margin, failsBy, atMm, moveMm, voxelMm, voxels } satisfies SolidResult }]);
     }
   };
 

@@ -17,6 +17,7 @@ import { Bench, Readings } from '../shell/Guarded';
 import { CouponSheet } from './CouponSheet';
 import { DrawnSizes } from './DrawnSizes';
 import { Joints } from './Joints';
+import { deleteUndoably } from '../shell/deleting';
 
 type Coupon = LibraryItem<'coupon'>;
 
@@ -48,8 +49,7 @@ export function FitsSide({ tabs }: { tabs: ReactNode }) {
   };
   const remove = async (id: string) => {
     try {
-      await callApi('DELETE', `/api/library/${id}`);
-      dropItem(id);
+      await deleteUndoably<LibraryItem>(`/api/library/${id}`, 'Test piece deleted.', () => dropItem(id), keepItem);
     } catch (error) {
       setProblem(sentenceOf(error));
     }

@@ -1,9 +1,9 @@
 'use client';
 
-import { type ReactNode, useRef, useState } from 'react';
+import { type ReactNode, useMemo, useRef, useState } from 'react';
 import { CalcError } from '@/core/errors';
 import { SOURCES, type ListEntry, type Source } from '@/core/build/print';
-import { goodCopies } from '@/core/print/log';
+import { calibrationOfBuild, copiesAsDrawn } from '@/core/print/log';
 import { makeFromCsv, makeToCsv } from '@/core/print/makeCsv';
 import { type MakeLine, makeList, totalsOf } from '@/core/print/makeList';
 import { quantityOf } from '@/core/print/sources';
@@ -23,7 +23,7 @@ const CURRENCIES = ['EUR', 'USD', 'GBP', 'CHF', 'SEK', 'NOK', 'DKK', 'PLN', 'CZK
 
 /** Every part and component with where it comes from and what it costs, against the budget. */
 export function MakeSide({ tabs }: { tabs: ReactNode }) {
-  const { build, revision, edit, closed, copies, document: kept } = useBuild();
+  const { build, revision, revisions, edit, closed, copies, prints, finishedPrints, document: kept } = useBuild();
   const { document } = useMeasured();
   const { reader } = useReader();
   const [problem, setProblem] = useState<string>();
@@ -31,9 +31,10 @@ export function MakeSide({ tabs }: { tabs: ReactNode }) {
   const input = useRef<HTMLInputElement>(null);
   const spare = (partId: string) => {
     const part = document.parts.items.find(({ id }) => id === partId);
-    return part ? Math.max(0, goodCopies(copies, partId).length - quantityOf(document, part)) : 0;
+    return part ? Math.max(0, copiesAsDrawn(copies, part, revisions).length - quantityOf(document, part)) : 0;
   };
-  const lines = makeList(document, 1, spare);
+  const calibration = useMemo(() => calibrationOfBuild(document, prints, finishedPrints)?.calibration, [document, prints, finishedPrints]);
+  const lines = makeList(document, calibration, spare);
   const totals = totalsOf(lines);
   const { budget } = document.brief;
   const set = (line: MakeLine, change: Partial<ListEntry>) => {

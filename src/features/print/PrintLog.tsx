@@ -1,14 +1,15 @@
 import { type FormEvent, useState } from 'react';
-import type { PrintRecord } from '@/core/print/log';
+import type { CopyRecord, PrintRecord } from '@/core/print/log';
 import { calibrationOf } from '@/core/print/log';
 import { durationText } from '@/core/units/duration';
 import { formatText } from '@/core/units/formatQuantity';
 import { QuantityField } from '@/ui/QuantityField';
 import { useReader } from '@/ui/reader';
 import { When } from '@/ui/When';
-import { callApi, sentenceOf } from '../api';
+import { sentenceOf } from '../api';
 import { useBuild } from '../shell/BuildContext';
 import { sendPrint } from './prints';
+import { deleteUndoably } from '../shell/deleting';
 
 const STATE_WORDS: Readonly<Record<PrintRecord['state'], string>> = { queued: 'in the queue', printing: 'on the bed', finished: 'finished', failed: 'failed' };
 const SHOWN = 8;
@@ -35,11 +36,10 @@ export function PrintLog() {
       setProblem(sentenceOf(error));
     }
   };
-  const remove = async (id: string) => {
+  const remove = async (print: PrintRecord) => {
     setProblem(undefined);
     try {
-      await callApi('DELETE', `/api/prints/${id}`);
-      dropPrint(id);
+      await deleteUndoably<{ print: PrintRecord; copies: CopyRecord[] }>(`/api/prints/${print.id}`, `Print of ${itemWords(print)} deleted.`, () => dropPrint(print.id), (back) => keepPrint(back.print, back.copies));
     } catch (error) {
       setProblem(sentenceOf(error));
     }
@@ -62,7 +62,7 @@ export function PrintLog() {
             <td style={{ whiteSpace: 'nowrap' }}>
               {print.state === 'queued' ? <button type="button" className="link" onClick={() => void change({ ...print, state: 'printing', startedAt: new Date().toISOString() })}>start</button> : null}
               {print.state === 'printing' ? <button type="button" className="link" aria-expanded={closing === print.id} onClick={() => setClosing(closing === print.id ? undefined : print.id)}>it is done</button> : null}
-              {' '}<button type="button" className="plain" aria-label={`Delete the print of ${itemWords(print)}`} onClick={() => void remove(print.id)}>delete</button>
+              {' '}<button type="button" className="plain" aria-label={`Delete the print of ${itemWords(print)}`} onClick={() => void remove(print)}>delete</button>
             </td>
           </tr>
         ))}</tbody>

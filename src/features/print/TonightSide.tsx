@@ -3,7 +3,7 @@
 import { type ReactNode, useMemo, useState } from 'react';
 import { USUAL_LIMIT_MINUTES } from '@/core/field/spares';
 import { liesOf } from '@/core/mesh/lies';
-import type { PrintSheet } from '@/core/print/log';
+import { designMark, type PrintSheet } from '@/core/print/log';
 import { plateCsv } from '@/core/print/plateCsv';
 import type { PlateItem } from '@/core/print/plates';
 import type { PrintHow } from '@/core/print/printed';
@@ -57,7 +57,7 @@ export function TonightSide({ tabs }: { tabs: ReactNode }) {
     const now = new Date().toISOString();
     const items = plates[index]!.items.map(({ id }): PrintSheet['items'][number] => {
       const { part, times } = plan.parts.find((one) => one.part.id === id)!;
-      return { copyId: newId(), partId: id, partName: part.name, ...(part.material ? { material: part.material.name } : {}), ...(times[how] ? { massG: Number(times[how].massG.toPrecision(5)) } : {}) };
+      return { copyId: newId(), partId: id, partName: part.name, design: designMark(part), ...(part.material ? { material: part.material.name } : {}), ...(times[how] ? { massG: Number(times[how].massG.toPrecision(5)) } : {}) };
     });
     const sheet: PrintSheet = { id: newId(), state, how, printer: plates[index]!.printer.name, items, estimateS: plates[index]!.timeS / factor, queuedAt: now, ...(state === 'printing' ? { startedAt: now } : {}) };
     try {

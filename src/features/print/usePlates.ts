@@ -28,12 +28,12 @@ export interface Plan {
 
 /** Times of every printed part, and the plates for the copies that were asked for. */
 export function usePlates(document: BuildDocument, how: PrintHow, counts: Readonly<Record<string, number>>): Plan {
-  const { prints, copies, finishedPrints, surface } = useBuild();
+  const { prints, copies, finishedPrints, surface, revisions } = useBuild();
   const printers = useMemo(() => document.print.printers ?? [], [document]);
   const calibration = useMemo(() => calibrationOfBuild(document, prints, finishedPrints), [document, prints, finishedPrints]);
   const factor = calibration?.calibration ?? 1;
   const parts = useMemo(() => {
-    const owed = owedOf(document, prints, copies);
+    const owed = owedOf({ document, revisions, prints, copies });
     return printedParts(document).map((part): PlannedPart => {
       const [draft, final] = (['draft', 'final'] as const).map((one) => estimateOfPart(document, part, one, printers[0], factor));
       const [draftMargin, finalMargin] = (['draft', 'final'] as const).map((one) => marginAs(document, surface, part, one));
@@ -42,7 +42,7 @@ export function usePlates(document: BuildDocument, how: PrintHow, counts: Readon
         margins: { ...(draftMargin === undefined ? {} : { draft: draftMargin }), ...(finalMargin === undefined ? {} : { final: finalMargin }) }, missing: final!.ok ? [] : final!.missing,
       };
     });
-  }, [document, printers, prints, copies, surface, factor]);
+  }, [document, printers, revisions, prints, copies, surface, factor]);
   return useMemo(() => {
     const asked = parts.flatMap(({ part, owed, times }) => {
       const quantity = counts[part.id] ?? owed.owed;

@@ -39,7 +39,7 @@ export function WaitingBar() {
           </select>
           {one.photos.length > 0 ? <button type="button" className="btn" onClick={() => void handTo({ ...one, photos: [] }, { id: one.revisionId, letter: one.letter })}>Send it without its photographs</button> : null}
           <button type="button" className="btn" onClick={() => handOver(`${one.kind}-${one.id}.json`, 'application/json', `${JSON.stringify(one.sheet, null, 2)}\n`)}>Save it as a file</button>
-          <button type="button" className="plain" onClick={() => void giveUp(one.id)}>throw it away</button>
+          <button type="button" className="plain" onClick={() => void giveUp(one.id, nameOf(one))}>throw it away</button>
         </div>
       ))}
     </div>

@@ -26,6 +26,8 @@ export interface Waiting {
   track?: Blob;
   /** Why the workshop does not take it; it is not sent again by itself. */
   refused?: string;
+  /** Since when it is thrown away, ISO 8601; it can be taken back for a while. */
+  givenUpAt?: string;
 }
 
 /** Files of a sheet that is still being filled in. */
@@ -52,7 +54,16 @@ const box = () => (opened ??= openDB<Box>(NAME, VERSION, {
 
 export const keepWaiting = async (one: Waiting): Promise<void> => void (await (await box()).put(STORE, one));
 export const dropWaiting = async (id: string): Promise<void> => void (await (await box()).delete(STORE, id));
-export const allWaiting = async (): Promise<Waiting[]> => (await (await box()).getAll(STORE)).sort((a, b) => (a.at < b.at ? -1 : 1));
+export const keptWaiting = async (id: string): Promise<Waiting | undefined> => (await box()).get(STORE, id);
+
+const KEPT_MS = 30 * 86_400_000;
+
+/** What waits, without what was thrown away; that goes for good after 30 days. */
+export async function allWaiting(): Promise<Waiting[]> {
+  const all = await (await box()).getAll(STORE);
+  for (const { id, givenUpAt } of all) if (givenUpAt !== undefined && Date.parse(givenUpAt) < Date.now() - KEPT_MS) await dropWaiting(id);
+  return all.filter(({ givenUpAt }) => givenUpAt === undefined).sort((a, b) => (a.at < b.at ? -1 : 1));
+}
 
 export const keepDraftFiles = async (draft: DraftFiles): Promise<void> => void (await (await box()).put(DRAFTS, draft));
 export const draftFiles = async (revisionId: string): Promise<DraftFiles | undefined> => (await box()).get(DRAFTS, revisionId);

@@ -1,6 +1,8 @@
 import { useSyncExternalStore } from 'react';
 import { callApi } from '../api';
-import { allWaiting, type Doors, dropWaiting, keepWaiting, sendWaiting, type Waiting } from './outbox';
+import { sayUndoable } from '@/ui/Snackbars';
+import { restored } from './deleting';
+import { allWaiting, type Doors, dropWaiting, keepWaiting, keptWaiting, sendWaiting, type Waiting } from './outbox';
 
 type Taken = { one: Waiting; answer: unknown };
 
@@ -46,9 +48,17 @@ export async function enter(one: Waiting): Promise<void> {
   await sendNow();
 }
 
-export async function giveUp(id: string): Promise<void> {
-  await dropWaiting(id);
+/** Throws something away that was not sent yet, and offers to take it back. */
+export async function giveUp(id: string, name: string): Promise<void> {
+  const one = await keptWaiting(id);
+  if (!one) return;
+  await keepWaiting({ ...one, givenUpAt: new Date().toISOString() });
   await show();
+  sayUndoable(`${name} thrown away before it was sent.`, () => restored(async () => {
+    await keepWaiting(one);
+    await show();
+    void sendNow();
+  }));
 }
 
 /** Hands something that was refused to another revision, and sends it there. */

@@ -10,7 +10,7 @@ import { weighBuild } from '../evaluate';
 import type { BuildOnRecord } from '../record';
 import { costOf } from './cost';
 import { nextChanges } from './nextChanges';
-import { BLOWS_TO_BELIEVE, pooledSpread, trialOf } from './trial';
+import { BLOWS_TO_BELIEVE, pooledSpread, TRIAL_RULES, trialOf } from './trial';
 import { failuresBehind, weightOf } from './weight';
 import { whereFilledIn } from './whereFilledIn';
 
@@ -121,6 +121,14 @@ describe('what weighs', () => {
 
 describe('how many runs show it', () => {
   it('eleven blows: 0.8 to the 11th is 0.086, to the 10th 0.107', () => expect(BLOWS_TO_BELIEVE).toBe(11));
+
+  it('of a standing start is the standing start, and no rule names a check that does not exist', () => {
+    const checks = weighBuild(applyPatch(car, [{ path: ['parts', 'items', 'arm'], value: { id: 'arm', name: 'Arm', kind: 'arm' } }, { path: ['suspension', 'aids'], value: { yaw: { gain: 0.05 } } }]));
+    for (const id of ['drive.time', 'drive.moves']) expect(trialOf(checks.find((one) => one.id === id)!, {}, []).run).toBe('launch');
+    const time = checks.find(({ id }) => id === 'drive.time')!;
+    expect(trialOf(time, { value: time.value! - 0.3 }, [])).toMatchObject({ quantity: 'timeS', expected: { before: time.value!, after: time.value! - 0.3 } });
+    expect(TRIAL_RULES.filter(({ prefix }) => !checks.some(({ id }) => id.startsWith(prefix))).map(({ prefix }) => prefix)).toEqual([]);
+  });
 
   it('as many hours as the chi-square bound of a life without failures needs', () => {
     expect(lifeEstimate({ exposureHours: hoursToBelieve(3), failures: 0 }).lowerHours).toBeCloseTo(3, 6);

@@ -36,7 +36,7 @@ const step = (given: Bare): Bare => given;
 
 /** Steps that find something out, print something or prove something, rather than change it. */
 export function openSteps(record: BuildOnRecord, checks: readonly Check[], calibration: number, marginsOf: MarginsOf): Bare[] {
-  return [...failuresToExplain(record, marginsOf), ...fixesThatFailed(record), ...predictionToMend(record), ...runsToDrive(record, checks), ...figuresToFill(checks), ...copiesWorn(record), ...partsToPrint(record, calibration), ...fixesToProve(record)];
+  return [...failuresToExplain(record, marginsOf), ...fixesThatFailed(record), ...predictionToMend(record), ...runsToDrive(record, checks), ...figuresToFill(checks), ...copiesWorn(record, calibration), ...partsToPrint(record, calibration), ...fixesToProve(record)];
 }
 
 /** Open failures that can be looked into: each with the check that tells most a minute. */
@@ -115,14 +115,15 @@ function figuresToFill(checks: readonly Check[]): Bare[] {
 }
 
 /** Copies in use that a caliper says are spent soon. */
-function copiesWorn({ copies, document }: BuildOnRecord): Bare[] {
+function copiesWorn({ copies, document }: BuildOnRecord, calibration: number): Bare[] {
   return copies.filter(({ retiredAt }) => retiredAt === undefined).flatMap((copy) => wearOf(copy.readings ?? []).filter(({ hoursLeft }) => hoursLeft !== undefined && hoursLeft < WORN_SOON_H).map(({ of, words }) => step({
-    id: `worn:${copy.id}:${of}`, kind: 'print', segment: 'print', title: `Print another ${inSentence(copy.partName)}`, why: [`Its ${of}: ${words}.`], cost: timeOf(document, copy.partId, 1, 1), relief: RELIEF.worn,
+    id: `worn:${copy.id}:${of}`, kind: 'print', segment: 'print', title: `Print another ${inSentence(copy.partName)}`, why: [`Its ${of}: ${words}.`], cost: timeOf(document, copy.partId, 1, calibration), relief: RELIEF.worn,
   })));
 }
 
-function partsToPrint({ document, prints, copies }: BuildOnRecord, calibration: number): Bare[] {
-  const owed = (document.print.printers ?? []).length > 0 ? owedOf(document, prints, copies).filter((one) => one.owed > 0) : [];
+function partsToPrint(record: BuildOnRecord, calibration: number): Bare[] {
+  const { document } = record;
+  const owed = (document.print.printers ?? []).length > 0 ? owedOf(record).filter((one) => one.owed > 0) : [];
   if (owed.length === 0) return [];
   const costs = owed.map(({ part, owed: times }) => timeOf(document, part.id, times, calibration));
   const sum = (key: 'printS' | 'money') => costs.reduce((all, one) => all + (one[key] ?? 0), 0);

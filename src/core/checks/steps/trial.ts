@@ -9,7 +9,7 @@ import type { Check } from '../check';
 import type { Trial } from './definition';
 
 /** What a probe, a pack and a scale scatter from run to run, one standard deviation. By judgement. */
-const USUAL_SPREAD: Readonly<Partial<Record<QuantityName, { absolute?: number; share?: number }>>> = { temperatureC: { absolute: 3 }, minutes: { share: 0.05 }, speedMps: { share: 0.025 }, massG: { absolute: 2 } };
+const USUAL_SPREAD: Readonly<Partial<Record<QuantityName, { absolute?: number; share?: number }>>> = { temperatureC: { absolute: 3 }, minutes: { share: 0.05 }, speedMps: { share: 0.025 }, timeS: { share: 0.02 }, massG: { absolute: 2 } };
 
 interface TrialRule {
   prefix: string;
@@ -20,12 +20,13 @@ interface TrialRule {
 }
 
 /** By which run a better check shows, the longest prefix first. */
-const RULES: readonly TrialRule[] = [
+export const TRIAL_RULES: readonly TrialRule[] = [
   { prefix: 'drive.speed', run: 'timedDistance', how: 'time the same distance before and after, the pack equally full', figure: true },
   { prefix: 'drive.heat', run: 'endurance', how: 'drive a whole pack before and after, and read the motor’s case every five minutes', figure: true },
   { prefix: 'drive.winding', run: 'endurance', how: 'drive a whole pack and read the motor’s case at once when it stops' },
   { prefix: 'drive.ratio', run: 'timedDistance', how: 'time the same distance before and after' },
-  { prefix: 'drive.launch', run: 'launch', how: 'time a standing start before and after' },
+  { prefix: 'drive.time', run: 'launch', how: 'time a standing start over the wished distance before and after', figure: true },
+  { prefix: 'drive.moves', run: 'launch', how: 'time a standing start before and after' },
   { prefix: 'drive.', run: 'timedDistance', how: 'time the same distance before and after' },
   { prefix: 'brief.charge', run: 'endurance', how: 'drive a whole pack before and after', figure: true },
   { prefix: 'brief.mass', run: 'look', how: 'put it on the scale, ready to run', figure: true },
@@ -56,7 +57,7 @@ export function pooledSpread(runs: readonly RunRecord[], kind: RunKind = 'timedD
 
 /** How to see that a check got better, and how many runs that takes. */
 export function trialOf(before: Check, after: Pick<Check, 'value'>, runs: readonly RunRecord[]): Trial {
-  const { run, how, figure } = RULES.find(({ prefix }) => before.id === prefix || before.id.startsWith(prefix)) ?? { run: 'look' as const, how: 'look at it on the car', figure: undefined };
+  const { run, how, figure } = TRIAL_RULES.find(({ prefix }) => before.id === prefix || before.id.startsWith(prefix)) ?? { run: 'look' as const, how: 'look at it on the car', figure: undefined };
   if (!figure || before.value === undefined || after.value === undefined) return { run, how, ...counted(run) };
   const { quantity, value } = before;
   const spread = spreadOf(quantity, value, runs);
