@@ -54,15 +54,19 @@ runMain(async () => {
   await ensurePackages({ browser: true });
   await ensureModules();
   mkdirSync('.data', { recursive: true });
-  for (const file of ['unit', 'api', 'browser']) rmSync(`.data/${file}.json`, { force: true });
+  for (const file of ['unit', 'whole', 'api', 'browser']) rmSync(`.data/${file}.json`, { force: true });
   let failure;
   try {
-    if (args.length === 0) await check();
+    if (args.length === 0) {
+      await check();
+      await run('node_modules/.bin/jest', ['--selectProjects', 'whole', '--silent', '--json', '--outputFile=.data/whole.json']);
+    }
     await testWithServers(args);
   } catch (error) {
     failure = error;
   }
   countJest('.data/unit.json');
+  countJest('.data/whole.json');
   countJest('.data/api.json');
   countBrowser('.data/browser.json');
   if (failure) console.error(failure.message);

@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
 import { strFromU8, unzipSync } from 'fflate';
-import { expect, field, freshName, readyBuild, test, toSegment } from './page';
+import { expect, field, freshName, readyBuild, readyByHand, test, toSegment } from './page';
 
 /** What a click puts into the downloads. */
 async function handedOver(page: Page, act: () => Promise<void>): Promise<{ name: string; content: Buffer }> {
@@ -14,7 +14,7 @@ async function handedOver(page: Page, act: () => Promise<void>): Promise<{ name:
 
 test('the whole story: wish, drive, run, failure with its cause, new revision, fix, comparison, report', async ({ page }) => {
   const start = Date.now();
-  await readyBuild(page, freshName('Loop'));
+  await readyByHand(page, freshName('Loop'));
   console.log(`a new build to its predicted top speed: ${((Date.now() - start) / 1000).toFixed(1)} s`);
 
   const speed = page.getByTestId('top-speed');

@@ -1,4 +1,9 @@
 import { test as base, expect, type Page } from '@playwright/test';
+import { type BuildDocument, emptyDocument } from '@/core/build/document';
+import { applyPatch } from '@/core/build/patch';
+import { startingCar } from '@/core/build/startingCar';
+import { itemsOf, tyreForBuild } from '@/core/library/items';
+import { STARTING_LIBRARY } from '@/core/library/starting';
 
 /** A page on which any console error and any request off loopback fails the test; expected answers are named in `allow`. */
 export const test = base.extend<{ allow: { statuses: number[]; words?: string } }>({
@@ -48,8 +53,40 @@ export const freshName = (base: string) => `${base} ${Date.now().toString(36)}${
 /** A number field by its label. */
 export const field = (page: Page, label: string | RegExp) => page.getByRole('textbox', { name: label });
 
-/** A new build that is ready to be driven, and its address up to the segment. */
+const copyOf = <K extends 'motor' | 'battery' | 'controller' | 'sizeClass'>(kind: K, id: string) => ({ libraryId: id, ...itemsOf(STARTING_LIBRARY, kind).find((item) => item.id === id)!.data });
+
+/** A build that is ready to be driven: a usual car of 1:10 on mown grass. */
+function readyDocument(): BuildDocument {
+  const surface = { id: 'mownGrass', libraryId: 'surface-mownGrass', ...itemsOf(STARTING_LIBRARY, 'surface').find(({ id }) => id === 'surface-mownGrass')!.data };
+  const wished: BuildDocument = { ...emptyDocument(), brief: { surfaces: [surface], targetMps: 30 / 3.6, sizeClass: copyOf('sizeClass', 'size-10') } };
+  return applyPatch(wished, [
+    ...startingCar(wished),
+    { path: ['drive', 'motor'], value: copyOf('motor', 'motor-540-sensored-13') },
+    { path: ['power', 'battery'], value: copyOf('battery', 'pack-2s-5000') },
+    { path: ['power', 'controller'], value: copyOf('controller', 'controller-60') },
+    { path: ['drive', 'stages'], value: [{ id: 'stage-1', kind: 'spur', pinionTeeth: 15, wheelTeeth: 150, efficiency: 0.95 }] },
+    { path: ['drive', 'tyre'], value: tyreForBuild(itemsOf(STARTING_LIBRARY, 'tyre').find(({ id }) => id === 'tyre-10-pin')!, STARTING_LIBRARY) },
+  ]);
+}
+
+/** A new build with its document, and its address up to the segment. */
+export async function newBuild(page: Page, name: string, document: BuildDocument): Promise<string> {
+  const id = name.toLowerCase().replace(/[^a-z0-9]+/g, '-');
+  const made = await page.request.post('/api/builds', { data: { id, revisionId: `${id}-a`, name, document } });
+  expect(made.status()).toBe(201);
+  return new URL(`/builds/${id}/A`, test.info().project.use.baseURL).href;
+}
+
+/** A new build that is ready to be driven, on its Drive page; its address up to the segment. */
 export async function readyBuild(page: Page, name: string): Promise<string> {
+  const root = await newBuild(page, name, readyDocument());
+  await page.goto(`${root}/drive`);
+  await expect(page.getByTestId('top-speed')).toBeVisible();
+  return root;
+}
+
+/** The same made by hand, from the garage on. */
+export async function readyByHand(page: Page, name: string): Promise<string> {
   await page.goto('/');
   await field(page, 'Name of the new build').fill(name);
   await page.getByRole('button', { name: 'Start it' }).click();

@@ -52,7 +52,7 @@ describe('every side of every page', () => {
     for (const segment of SEGMENTS) {
       for (const view of VIEWS[segment]) {
         const { html, errors } = await renderSide(document, segment, view).catch((error: Error) => ({ html: '', errors: [error] }));
-        if (errors.length > 0 || !html.includes('<main')) failed.push(`${segment} ${view ?? ''}: ${errors.map(({ stack }) => stack?.split('\n').slice(0, 4).join(' | ')).join('; ') || `nothing shown ${html.slice(-600)}`}`);
+        if (errors.length > 0 || !html.includes('<main')) failed.push(`${segment} ${view ?? ''}: ${errors.map(({ stack }) => stack?.split('\n').slice(0, 4).join(' | ')).join('; ') || 'nothing shown'}`);
         else if (/NaN|Infinity/.test(html)) failed.push(`${segment} ${view ?? ''}: ${/.{60}(NaN|Infinity).{40}/.exec(html)?.[0]}`);
       }
     }

@@ -13,7 +13,7 @@ import { Figure } from '@/ui/Figure';
 import { useReader } from '@/ui/reader';
 import { WorkingPanel } from '@/ui/working';
 import { When } from '@/ui/When';
-import { callApi, newId, sentenceOf } from '../api';
+import { newId, sentenceOf } from '../api';
 import { useBuild } from '../shell/BuildContext';
 import { draftFiles, type DraftFiles, keepDraftFiles, type WaitingPhoto } from '../shell/outbox';
 import { SegmentChecks } from '../shell/SegmentChecks';
