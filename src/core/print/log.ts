@@ -1,7 +1,6 @@
 import type { BuildDocument } from '../build/document';
 import { markOf } from '../build/mark';
 import type { Part } from '../build/parts';
-import type { RevisionRecord } from '../field/records';
 import { printCalibrate, type CalibrateResult } from './calibrate';
 import type { PrintHow } from './printed';
 import { listedAs, quantityOf } from './sources';
@@ -126,7 +125,7 @@ export function owedOf({ document, revisions, prints, copies }: PrintedOnRecord)
 /** What a build has printed, and in which revisions. */
 export interface PrintedOnRecord {
   document: BuildDocument;
-  revisions: readonly Pick<RevisionRecord, 'id' | 'document'>[];
+  revisions: readonly { id: string; document: BuildDocument }[];
   prints: readonly PrintRecord[];
   copies: readonly CopyRecord[];
 }

@@ -17,7 +17,7 @@ import { DocumentField, Group } from '../shell/fields';
 import { LibraryPick } from '../shell/LibraryPick';
 import { SegmentChecks } from '../shell/SegmentChecks';
 import { segmentPath } from '../shell/segments';
-import { Bench, Charts, Readings } from '../shell/Guarded';
+import { Apart, Bench, Charts, Readings } from '../shell/Guarded';
 import { Surfaces } from './Surfaces';
 import { sound } from '../shell/sound';
 
@@ -88,7 +88,7 @@ function Demand({ input, result }: { input: BriefDemandInput; result: BriefDeman
   const before = ghost ? demandInputOf(ghost.document, ghost.document.brief.surfaces) : undefined;
   const ghostPower = before?.ok ? briefDemand(before.value).surfaces.find(({ id }) => id === hardest.id)?.powerAtWheelW : undefined;
   return (
-    <>
+    <Apart>
       <h1 className="answer">
         Holding {formatText(input.targetMps, 'speedMps', reader)} on {on} takes <Figure title={`the power on ${on}`} steps={workingDemand(input, hardest)}>{formatText(hardest.powerAtWheelW, 'powerW', reader)}</Figure> at the wheels
         {ghostPower === undefined || ghostPower === hardest.powerAtWheelW ? '' : ` (${ghost!.label}: ${formatText(ghostPower, 'powerW', reader)})`}
@@ -100,7 +100,7 @@ function Demand({ input, result }: { input: BriefDemandInput; result: BriefDeman
         <DemandTable input={input} result={result} />
       </Charts>
       {result.notes.length > 0 ? <p className="quiet" style={{ fontSize: 12, marginTop: 6 }}>{result.notes.map((note) => note.replace(/^On (\S+)/, (_, id: string) => `On ${nameOf(id, surfaces)}`)).join(' ')}</p> : null}
-    </>
+    </Apart>
   );
 }
 

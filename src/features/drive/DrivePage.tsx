@@ -15,7 +15,7 @@ import { LibraryPick } from '../shell/LibraryPick';
 import { SegmentChecks } from '../shell/SegmentChecks';
 import { segmentPath } from '../shell/segments';
 import { SurfaceSwitch } from '../shell/SurfaceSwitch';
-import { Bench, Guarded, Readings } from '../shell/Guarded';
+import { Apart, Bench, Guarded, Readings } from '../shell/Guarded';
 import { DriveAnswer } from './DriveAnswer';
 import { DriveBand } from './DriveBand';
 import { DriveCharts } from './DriveCharts';
@@ -65,13 +65,13 @@ function RunView({ view }: { view: DriveView }) {
   const own = runs.filter(isTimed).filter((run) => run.revisionId === revision.id && run.conditions.surfaceId === surface?.id);
   if (!view.run || !view.input || !surface) return null;
   return (
-    <>
+    <Apart>
       <div className="ask"><DriveAnswer surface={surface.name} input={view.input} run={view.run} targetMps={document.brief.targetMps} measured={measuredSpeedOf(own, 'timedDistance')} ghost={ghost ? { label: ghost.label, run: other.run } : undefined} /><SurfaceSwitch /></div>
       <DriveBand surface={surface} />
       <DriveCharts run={view.run} ghost={ghostRun} targetMps={document.brief.targetMps} distanceM={view.input.distanceM!} runs={own} surface={surface.name} />
       <SegmentChecks segment="drive" />
       <WorkingPanel fallback={{ title: 'top speed', steps: workingTopSpeed(view.input, view.run) }} />
-    </>
+    </Apart>
   );
 }
 

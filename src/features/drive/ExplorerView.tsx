@@ -13,6 +13,7 @@ import { SurfaceSwitch } from '../shell/SurfaceSwitch';
 import { ExplorerResults } from './ExplorerResults';
 import { type NamedRow, usualRange } from './explorerRows';
 import { useSweep } from './useSweep';
+import { Apart } from '../shell/Guarded';
 
 const NONE: readonly NamedRow[] = [];
 
@@ -37,7 +38,7 @@ export function ExplorerView() {
   };
 
   return (
-    <>
+    <Apart>
       <div className="ask">
         <h1 className="answer" data-testid="explorer-answer">
           {rows.length === 0 ? 'Which motor, pack and ratio of those at hand would do it?'
@@ -57,7 +58,7 @@ export function ExplorerView() {
       {rows.length > 0 ? <div style={{ opacity: sweep.progress ? 0.55 : 1 }} aria-busy={sweep.progress !== undefined}><ExplorerResults rows={rows} outdated={sweep.progress === undefined && swept !== undefined && (swept.document !== document || swept.surface !== surface)} /></div> : (
         <p className="quiet" style={{ marginTop: 10, maxWidth: 700 }}>Each combination drives a full-throttle run and one cycle of how the pack is driven (chosen under Heat), with the masses exchanged. The temperature is where the case comes to rest if the pack never ended. Motors and packs come from the library.</p>
       )}
-    </>
+    </Apart>
   );
 }
 

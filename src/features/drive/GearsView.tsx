@@ -13,6 +13,7 @@ import { SegmentChecks } from '../shell/SegmentChecks';
 import { GearFiles } from './GearFiles';
 import { MeshSketch } from './MeshSketch';
 import { Teeth } from './Teeth';
+import { Apart } from '../shell/Guarded';
 
 type Found = ReturnType<typeof meshOrRefusal> | undefined;
 
@@ -24,7 +25,7 @@ export function GearsView() {
   const stage = stages.find(({ id }) => id === chosen) ?? stages[0];
   const found = stage ? meshed(stage) : undefined;
   return (
-    <>
+    <Apart>
       <div className="ask">
         {stage ? <GearsAnswer stage={stage} found={found} /> : <h1 className="answer">No spur gears with their teeth yet: add a stage of spur gears on the left.</h1>}
         {stages.length > 1 ? <div className="seg" role="group" aria-label="Pair of gears" style={{ flex: 'none' }}>{stages.map(({ id }, index) => <button key={id} type="button" aria-pressed={stage?.id === id} onClick={() => choose(id)}>pair {index + 1}</button>)}</div> : null}
@@ -39,7 +40,7 @@ export function GearsView() {
       <SegmentChecks segment="drive" only={['gears.mesh', 'gears.tooth', 'gears.wear']} />
       {stage && found && 'mesh' in found ? <GearFiles stage={stage} /> : null}
       <WorkingPanel />
-    </>
+    </Apart>
   );
 }
 

@@ -15,7 +15,7 @@ import { useBuild } from '../shell/BuildContext';
 import { SegmentChecks } from '../shell/SegmentChecks';
 import { SurfaceSwitch } from '../shell/SurfaceSwitch';
 import { useWorked } from '../shell/useWorked';
-import { Charts } from '../shell/Guarded';
+import { Apart, Charts } from '../shell/Guarded';
 import { driveWorker } from './driveClient';
 import { END_CLAUSES, END_NAMES } from './words';
 
@@ -34,7 +34,7 @@ export function HeatView() {
   const heat = present.value.value;
   const ghostHeat = ghost && other.value?.ok ? { label: ghost.label, heat: other.value.value } : undefined;
   return (
-    <>
+    <Apart>
       <div className="ask"><HeatAnswer heat={heat} surface={surface.name} ghost={ghostHeat} /><SurfaceSwitch /></div>
       <div style={{ opacity: present.stale ? 0.55 : 1 }} aria-busy={present.stale}>
         <HeatCharts heat={heat} ghost={ghostHeat} readings={document.drive.heat?.readings ?? []} />
@@ -42,7 +42,7 @@ export function HeatView() {
       {tried.value ? <WhatIfs present={heat} tried={tried.value} stale={tried.stale} /> : null}
       <SegmentChecks segment="drive" only={HEAT_CHECKS} />
       <WorkingPanel fallback={{ title: 'heat over the pack', steps: workingHeat(heat.input, heat.pack) }} />
-    </>
+    </Apart>
   );
 }
 
@@ -93,7 +93,7 @@ function HeatCharts({ heat, ghost, readings }: { heat: HeatOfBuild; ghost: Ghost
   const uprights = [{ x: ended, label: `${END_NAMES[pack.endedBy]}, ${formatText(ended, 'minutes', reader)}` }];
   const notes = pack.notes;
   return (
-    <>
+    <Apart>
       <Charts>
         <LineChart
           title="Winding and case"
@@ -131,7 +131,7 @@ function HeatCharts({ heat, ghost, readings }: { heat: HeatOfBuild; ghost: Ghost
         />
       </Charts>
       {notes.map((note) => <p key={note} className="note">{note}</p>)}
-    </>
+    </Apart>
   );
 }
 

@@ -14,6 +14,7 @@ import { SegmentChecks } from '../shell/SegmentChecks';
 import { SurfaceSwitch } from '../shell/SurfaceSwitch';
 import { useWorked } from '../shell/useWorked';
 import { driveWorker } from './driveClient';
+import { Apart } from '../shell/Guarded';
 
 /** What holds the pinion and the wheel, side by side where it is hot, and how the shafts fare. */
 export function JointsView() {
@@ -22,7 +23,7 @@ export function JointsView() {
   if (!found.value) return <h1 className="answer quiet">{found.refused ? found.refused.message : 'Working out what holds…'}</h1>;
   const { pinion, wheel, shafts } = found.value;
   return (
-    <>
+    <Apart>
       <div className="ask"><JointAnswer found={found.value} /><SurfaceSwitch /></div>
       <div style={{ opacity: found.stale ? 0.55 : 1 }} aria-busy={found.stale}>
         {pinion.held ? <SideBySide held={pinion.held} askedNm={pinion.asked!.torqueNm} temperatureC={pinion.temperatureC!} /> : null}
@@ -31,7 +32,7 @@ export function JointsView() {
       </div>
       <SegmentChecks segment="drive" only={['joint.pinion', 'joint.wheel', 'shaft.strength', 'shaft.whirl']} />
       <WorkingPanel />
-    </>
+    </Apart>
   );
 }
 

@@ -15,6 +15,7 @@ import { SurfaceSwitch } from '../shell/SurfaceSwitch';
 import { Differentials } from './Differentials';
 import { RotationSketch } from './RotationSketch';
 import { sound } from '../shell/sound';
+import { Apart } from '../shell/Guarded';
 
 /** Which way every wheel turns, and what the differentials do. */
 export function LayoutView() {
@@ -22,14 +23,14 @@ export function LayoutView() {
   const { drive } = document;
   const found = useMemo(() => sound(() => rotationOf(drive)), [drive]);
   return (
-    <>
+    <Apart>
       <div className="ask">{found.ok ? <LayoutAnswer rotation={found.value} /> : <h1 className="answer">Not worked out yet: it needs {found.missing.join(', ')}.</h1>}<SurfaceSwitch /></div>
       {found.ok ? <><Fixes rotation={found.value} /><RotationSketch drive={drive} rotation={found.value} /></> : null}
       <InTheWheel />
       <Differentials />
       <SegmentChecks segment="drive" only={['drive.rotation', 'drive.moves', 'drive.heat']} />
       <WorkingPanel />
-    </>
+    </Apart>
   );
 }
 

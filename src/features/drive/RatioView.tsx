@@ -15,6 +15,7 @@ import { SurfaceSwitch } from '../shell/SurfaceSwitch';
 import { useWorked } from '../shell/useWorked';
 import { driveWorker } from './driveClient';
 import { RatioStrip } from './RatioStrip';
+import { Apart } from '../shell/Guarded';
 
 const RATIO_CHECKS = ['drive.ratio', 'drive.speed', 'drive.time', 'drive.heat'];
 const MOST_CHOICES = 6;
@@ -35,7 +36,7 @@ export function RatioView() {
   if (!shown) return null;
   const [longest, shortest] = [Math.min(...bands.map(({ band }) => band.stretches[0]!.from)), Math.max(...bands.map(({ band }) => band.stretches.at(-1)!.to))];
   return (
-    <>
+    <Apart>
       <div className="ask"><RatioAnswer band={shown.band} surface={shown.name} /><SurfaceSwitch /></div>
       <div style={{ opacity: found.stale ? 0.55 : 1 }} aria-busy={found.stale}>
         <RatioStrip bands={bands} from={longest} to={shortest} />
@@ -43,7 +44,7 @@ export function RatioView() {
       <TeethChoices bands={bands} />
       <SegmentChecks segment="drive" only={RATIO_CHECKS} />
       <WorkingPanel />
-    </>
+    </Apart>
   );
 }
 

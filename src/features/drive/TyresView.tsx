@@ -10,7 +10,7 @@ import { WorkingPanel } from '@/ui/working';
 import { useBuild } from '../shell/BuildContext';
 import { CheckFigure } from '../shell/CheckFigure';
 import { SegmentChecks } from '../shell/SegmentChecks';
-import { Charts } from '../shell/Guarded';
+import { Apart, Charts } from '../shell/Guarded';
 import { BalanceSheet } from './BalanceSheet';
 import { SpinSheet } from './SpinSheet';
 import type { DriveView } from './useDriveView';
@@ -21,13 +21,13 @@ export function TyresView({ view }: { view: DriveView }) {
   const { tyre } = document.drive;
   const found = useMemo(() => (view.input && view.run ? tyreOfBuild(document, view.input, view.run.noLoadSpeedMps) : undefined), [document, view.input, view.run]);
   return (
-    <>
+    <Apart>
       {found ? <TyreAnswer found={found} /> : <h1 className="answer">{view.missing.length > 0 ? `How fast the tyre turns is not worked out yet: it needs ${view.missing.join(', ')}.` : 'Say how the tyre is built, and its growth is worked out.'}</h1>}
       {tyre ? <GrowthChart radiusMm={tyre.radiusMm} own={tyre.ring} rpm={found?.inAir.rpm} /> : null}
       <SegmentChecks segment="drive" only={['tyre.burst']} />
       <Charts><SpinSheet radiusMm={tyre?.radiusMm} kind={tyre?.ring} rpm={found?.inAir.rpm} /><BalanceSheet massG={tyre?.massG} radiusMm={document.drive.tyreHold?.rimRadiusMm} rpm={found?.inAir.rpm} /></Charts>
       <WorkingPanel />
-    </>
+    </Apart>
   );
 }
 

@@ -11,7 +11,7 @@ import { newId } from '../api';
 import { useBuild } from '../shell/BuildContext';
 import { CutChart } from './CutChart';
 import { useMeasured } from '../shell/useMeasured';
-import { Charts } from '../shell/Guarded';
+import { Apart, Charts } from '../shell/Guarded';
 import { Faces } from './Faces';
 import { Held } from './Held';
 import { MeshDrop } from './MeshDrop';
@@ -48,7 +48,7 @@ export function MeshSide({ part }: { part: Part }) {
     else edit([{ path: at('pulls'), value: [...(mesh.pulls ?? []), { ...box, from: 'landingOneWheel', direction: inwards(face.normal) } satisfies PartPull] }]);
   };
   return (
-    <>
+    <Apart>
       {problem ? <p className="note bad" role="alert">{problem}</p> : null}
       {seen ? (
         <p className="quiet" style={{ fontSize: 13 }} data-testid="mesh-facts">{mesh.name}: {seen.measure.triangles.toLocaleString(reader.locale)} triangles, {([0, 1, 2] as const).map((axis) => formatText(seen.measure.boundsMm.max[axis] - seen.measure.boundsMm.min[axis], 'lengthMm', reader)).join(' × ')}, {formatText((seen.measure.volumeMm3 / 1000) * (part.material?.densityGPerCm3 ?? 1.24), 'massG', reader)} solid.</p>
@@ -69,7 +69,7 @@ export function MeshSide({ part }: { part: Part }) {
         </>
       ) : null}
       <MeshDrop part={part} again />
-    </>
+    </Apart>
   );
 }
 

@@ -26,15 +26,21 @@ function each(children: ReactNode): ReactNode[] {
 
 const keyOf = (child: ReactNode, at: number) => (isValidElement(child) ? (child.key ?? at) : at);
 
-/** Answer, pictures, tables and checks of a page, each on its own; the server leaves to the browser what it could not draw. */
-export function Readings({ children, style, className = 'readings' }: { children: ReactNode; style?: CSSProperties; className?: string }) {
-  return <div className={className} style={style}>{each(children).map((child, at) => <Guarded key={keyOf(child, at)}><Suspense fallback={null}>{child}</Suspense></Guarded>)}</div>;
+/** Children that each stand on their own; the server leaves to the browser what it could not draw. */
+export function Apart({ children }: { children: ReactNode }) {
+  return each(children).map((child, at) => <Guarded key={keyOf(child, at)}><Suspense fallback={null}>{child}</Suspense></Guarded>);
 }
 
-/** Pictures beside each other. */
-export function Charts({ children, style }: { children: ReactNode; style?: CSSProperties }) {
-  return <Readings className="charts" {...(style ? { style } : {})}>{children}</Readings>;
+interface RowProps {
+  children: ReactNode;
+  style?: CSSProperties;
 }
+
+/** Answer, pictures, tables and checks of a page. */
+export const Readings = ({ children, style }: RowProps) => <div className="readings" style={style}><Apart>{children}</Apart></div>;
+
+/** Pictures beside each other. */
+export const Charts = ({ children, style }: RowProps) => <div className="charts" style={style}><Apart>{children}</Apart></div>;
 
 /** The fields of a page. */
 export function Bench({ children }: { children: ReactNode }) {
