@@ -12,8 +12,8 @@ const shared = {
 
 export default {
   projects: [
-    { ...shared, displayName: 'unit', testMatch: ['<rootDir>/src/**/*.test.ts', '<rootDir>/src/**/*.test.tsx', '<rootDir>/tests/calc/**/*.test.ts', '<rootDir>/tests/scripts/**/*.test.ts'] },
-    { ...shared, displayName: 'whole', testMatch: ['<rootDir>/tests/whole/**/*.test.ts'] },
+    { ...shared, displayName: 'unit', testPathIgnorePatterns: ['/node_modules/', '<rootDir>/src/db/seed/'], testMatch: ['<rootDir>/src/**/*.test.ts', '<rootDir>/src/**/*.test.tsx', '<rootDir>/tests/scripts/**/*.test.ts'] },
+    { ...shared, displayName: 'whole', testMatch: ['<rootDir>/tests/whole/**/*.test.ts', '<rootDir>/tests/calc/**/*.test.ts', '<rootDir>/src/db/seed/*.test.ts'] },
     { ...shared, displayName: 'api', testMatch: ['<rootDir>/tests/api/**/*.test.ts'] },
   ],
 };

@@ -9,11 +9,11 @@ const bin = (name, ...args) => run(`node_modules/.bin/${name}`, args, { env: { .
 export async function check() {
   const lint = async () => {
     await bin('eslint', '--cache', '--cache-location', '.data/eslint', '.');
-    await bin('depcruise', 'src', 'tests', 'bench', '--config', '.dependency-cruiser.cjs');
+    await bin('depcruise', 'src', 'tests', 'bench', '--config', '.dependency-cruiser.cjs', '--cache', '.data/depcruise', '--cache-strategy', 'content');
   };
   const types = async () => {
     await bin('next', 'typegen');
-    await bin('tsc', '--noEmit');
+    await bin('tsc', '--noEmit', '--incremental', '--tsBuildInfoFile', '.data/types.tsbuildinfo');
   };
   await Promise.all([lint(), types()]);
   mkdirSync('.data', { recursive: true });

@@ -8,7 +8,7 @@ const { D } = marshHareDocuments();
 const status = (page: Page) => page.getByRole('status').first();
 
 /** As a person empties a field. */
-async function emptied(page: Page, label: string): Promise<void> {
+async function emptied(page: Page, label: string | RegExp): Promise<void> {
   await field(page, label).click();
   await page.keyboard.press('Control+a');
   await page.keyboard.press('Delete');
@@ -27,7 +27,7 @@ test('an emptied figure is unfinished: it counts on, says so, and stops nothing 
 
   await page.goto(`${root}/brief`);
   await page.locator('summary', { hasText: 'Mown grass' }).click();
-  await emptied(page, 'Friction');
+  await emptied(page, /^Friction$/);
   await emptied(page, 'Wished speed');
   await expect(field(page, 'Wished speed')).toHaveValue('');
   await page.goto(`${root}/print`);
@@ -137,6 +137,17 @@ test('a run, a failure, an item and an entry that was never sent come back after
   await expect(page.getByTestId('waiting')).toBeHidden();
   await page.reload();
   await expect(rows).toHaveCount(2);
+
+  const [, id] = /builds\/([^/]+)/.exec(root)!;
+  await page.request.post(`/api/revisions/${id}-a/failures`, { data: { id: `${id}-f`, mode: 'cracked', partName: 'Bumper', occurredAt: '2026-05-01T10:00:00.000Z', ledger: { verdict: { words: 'hit a post', at: '2026-05-02T10:00:00.000Z' } } } });
+  await page.goto(`${root}/learn`);
+  const failure = page.getByRole('article', { name: /^Bumper/ });
+  await failure.getByRole('button', { name: 'Delete the failure of Bumper' }).click();
+  await expect(failure).toBeHidden();
+  await undo().click();
+  await expect(failure).toBeVisible();
+  await page.reload();
+  await expect(failure.getByRole('button', { name: 'why it failed' })).toBeVisible();
 
   await page.goto('/library');
   const item = page.getByRole('row', { name: /^Brushless 40 x 74/ });
