@@ -6,6 +6,7 @@ import { formatQuantity, formatText } from '@/core/units/formatQuantity';
 import { parseQuantity } from '@/core/units/parseQuantity';
 import { type QuantityName, unitOf } from '@/core/units/quantities';
 import { useReader } from './reader';
+import { useSelectOnEntry } from './useSelectOnEntry';
 
 export interface QuantityFieldProps {
   label: string;
@@ -33,7 +34,7 @@ export function QuantityField({ label, quantity, value, onChange, limits, exampl
   const id = useId();
   const [text, setText] = useState<string>();
   const focused = useRef(false);
-  const justFocused = useRef(false);
+  const entry = useSelectOnEntry();
   const before = useRef<{ value: number | undefined; unfinished: boolean }>({ value, unfinished });
   const input = useRef<HTMLInputElement>(null);
   const unit = unitOf(quantity, reader.units);
@@ -99,15 +100,10 @@ export function QuantityField({ label, quantity, value, onChange, limits, exampl
           data-unfinished={unfinished || undefined}
           onFocus={(event) => {
             focused.current = true;
-            justFocused.current = true;
             before.current = { value, unfinished };
-            event.currentTarget.select();
+            entry.onFocus(event);
           }}
-          onMouseUp={(event) => {
-            const { selectionStart, selectionEnd } = event.currentTarget;
-            if (justFocused.current && selectionStart === selectionEnd) event.currentTarget.select();
-            justFocused.current = false;
-          }}
+          onMouseUp={entry.onMouseUp}
           onBlur={() => {
             focused.current = false;
             if (!say?.bad) setText(undefined);
@@ -118,7 +114,6 @@ export function QuantityField({ label, quantity, value, onChange, limits, exampl
             type(event.target.value);
           }}
           onKeyDown={(event) => {
-            justFocused.current = false;
             if (event.key === 'Escape') {
               restore();
               requestAnimationFrame(() => input.current?.select());

@@ -64,7 +64,9 @@ test('the first click selects the figure, Esc brings back what stood there, and 
 
   // three presses that follow each other are one step
   const pinion = field(page, 'Stage 1: pinion teeth');
-  await pinion.focus();
+  await pinion.click();
+  await page.keyboard.type('21');
+  await expect(pinion).toHaveValue('21');
   for (let press = 0; press < 3; press++) await page.keyboard.press('ArrowUp');
   await expect(pinion).toHaveValue('24');
   await saved(page);

@@ -2,6 +2,8 @@ import type { ComponentType } from 'react';
 import type { BuildDocument } from '@/core/build/document';
 import { type Check, SEGMENTS, type Segment, type Thresholds } from '@/core/checks/check';
 import { evaluateBuild } from '@/core/checks/evaluate';
+import type { PrintSheet } from '@/core/print/log';
+import { marshHareDocuments } from '@/db/seed/marshHareRevisions';
 import { DRIVE_TABS } from '@/features/drive/driveTab';
 import { FIELD_TABS } from '@/features/field/fieldTab';
 import { LEARN_TABS } from '@/features/learn/learnTab';
@@ -59,4 +61,16 @@ describe('every side of every page', () => {
     const faults = checksOf(document, {}).flatMap(({ id, fault }) => (fault ? [`${id}: ${fault.stack?.split('\n').slice(0, 4).join(' | ')}`] : []));
     expect([...failed, ...faults]).toEqual([]);
   });
+});
+
+test('a part takes as long to print among the spares as on the plates of tonight', async () => {
+  const { D } = marshHareDocuments();
+  const printer = D.print.printers![0]!.name;
+  // a printer that takes twice as long as it is reckoned to
+  const finished: PrintSheet[] = [{ id: 'p', state: 'finished', how: 'final', printer, items: [{ copyId: 'c', partName: 'Plate' }], estimateS: 1000, actualS: 2000, queuedAt: '2026-05-01T10:00:00.000Z' }];
+  const shown = async (view: string) => (await renderSide(D, 'print', view, finished)).html.replace(/<!-- -->/g, '');
+  const long = /none failed yet: (.*?)\.</.exec(await shown('list'))![1]!.split('), ').map((one) => /^(.*) \((.*?)\)?$/.exec(one)!);
+  expect(long.length).toBeGreaterThan(0);
+  const tonight = (await shown('tonight')).toLowerCase();
+  for (const [, name, time] of long) expect(tonight).toMatch(new RegExp(`${name}.{0,400}${time}`));
 });

@@ -4,6 +4,7 @@ import type { ReactNode } from 'react';
 import { prerenderToNodeStream } from 'react-dom/static';
 import type { BuildDocument } from '@/core/build/document';
 import type { Segment } from '@/core/checks/check';
+import type { PrintSheet } from '@/core/print/log';
 import { STARTING_LIBRARY } from '@/core/library/starting';
 import { BuildFrame } from '@/features/shell/BuildFrame';
 import { SegmentPage } from '@/features/SegmentPage';
@@ -15,7 +16,7 @@ const READER = { locale: 'en-GB', units: 'metric' } as const;
 const AT = '2026-05-01T10:00:00.000Z';
 
 /** A side of a page with its build as the server draws it, and what went wrong on the way. */
-export async function renderSide(document: BuildDocument, segment: Segment, view: string | undefined): Promise<{ html: string; errors: Error[] }> {
+export async function renderSide(document: BuildDocument, segment: Segment, view: string | undefined, finishedPrints: readonly PrintSheet[] = []): Promise<{ html: string; errors: Error[] }> {
   address.segment = segment;
   address.search = view === undefined ? '' : `view=${view}`;
   const errors: Error[] = [];
@@ -24,7 +25,7 @@ export async function renderSide(document: BuildDocument, segment: Segment, view
   const page: ReactNode = (
     <ThemeProvider theme={theme}>
       <ReaderProvider initial={READER} known>
-        <BuildFrame whole={whole} revisionId="odd-a" library={STARTING_LIBRARY} thresholds={{}} finishedPrints={[]} printAheadMinutes={undefined} builds={[]}>
+        <BuildFrame whole={whole} revisionId="odd-a" library={STARTING_LIBRARY} thresholds={{}} finishedPrints={finishedPrints} printAheadMinutes={undefined} builds={[]}>
           <SegmentPage segment={segment} />
         </BuildFrame>
       </ReaderProvider>

@@ -10,6 +10,7 @@ import { useReader } from '@/ui/reader';
 import { newId } from '../api';
 import { useBuild } from '../shell/BuildContext';
 import { DocumentField, Group } from '../shell/fields';
+import { Fields } from '../shell/Guarded';
 
 const path = (key: string) => ['chassis', key];
 /** Overall height over the height of the centre of gravity of a usual car, for a first drag area. */
@@ -36,7 +37,7 @@ export function ChassisBench({ bodies, chosen, onChoose }: ChassisBenchProps) {
     onChoose(id);
   };
   return (
-    <>
+    <Fields>
       {body ? <BodyFields key={body.id} body={body} onGone={() => onChoose(undefined)} /> : null}
       <Group title="Components" aside={closed || bodies.length === 0 ? undefined : <button type="button" className="link" onClick={add}>add one</button>}>
         {bodies.length === 0 ? <p className="quiet">They appear with wheelbase and tracks.</p> : null}
@@ -63,7 +64,7 @@ export function ChassisBench({ bodies, chosen, onChoose }: ChassisBenchProps) {
         <DocumentField path={path('claFrontM2')} example={0} />
         <DocumentField path={path('claRearM2')} example={0} />
       </Group>
-    </>
+    </Fields>
   );
 }
 

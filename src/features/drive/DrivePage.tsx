@@ -15,7 +15,7 @@ import { LibraryPick } from '../shell/LibraryPick';
 import { SegmentChecks } from '../shell/SegmentChecks';
 import { segmentPath } from '../shell/segments';
 import { SurfaceSwitch } from '../shell/SurfaceSwitch';
-import { Apart, Bench, Guarded, Readings } from '../shell/Guarded';
+import { Apart, Bench, Fields, Guarded, Readings } from '../shell/Guarded';
 import { DriveAnswer } from './DriveAnswer';
 import { DriveBand } from './DriveBand';
 import { DriveCharts } from './DriveCharts';
@@ -79,7 +79,7 @@ function DriveBench({ view }: { view: DriveView }) {
   const { library, document } = useBuild();
   const count = motorsInAll(document.drive);
   return (
-    <>
+    <Fields>
       <Group title="Motor" aside={count === 1 ? '1 motor' : `${count} motors`}>
         <LibraryPick kind="motor" path={['drive', 'motor']} copy={({ id, data }) => ({ libraryId: id, ...data })} />
         {document.drive.motor ? (
@@ -118,7 +118,7 @@ function DriveBench({ view }: { view: DriveView }) {
       </Group>
       <Guarded><Suspense fallback={null}><HandLimits view={view} /></Suspense></Guarded>
       <p className="quiet" style={{ fontSize: 12 }}>Before the first spin on the bench: wheels off the ground, pinion out, signal loss tested. Local rules go before anything here.</p>
-    </>
+    </Fields>
   );
 }
 

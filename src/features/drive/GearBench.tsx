@@ -8,6 +8,7 @@ import { DocumentField, Group } from '../shell/fields';
 import { LibraryPick } from '../shell/LibraryPick';
 import { Knocks } from './Knocks';
 import { Stages } from './Stages';
+import { Fields } from '../shell/Guarded';
 
 /** Teeth, module and slot of the spur gears, and how each gear is made. */
 export function GearBench() {
@@ -15,7 +16,7 @@ export function GearBench() {
   const stages = spurStages(document.drive);
   const several = stages.length > 1;
   return (
-    <>
+    <Fields>
       <Stages />
       {stages.map(({ id }, index) => {
         const path = (key: string) => ['drive', 'stages', id, key];
@@ -47,6 +48,6 @@ export function GearBench() {
       <Knocks />
       <Group title="How long they should last"><DocumentField path={['drive', 'gearHours']} usual={USUAL_GEAR_HOURS} /></Group>
       <p className="quiet" style={{ fontSize: 12 }}>Turn a fresh mesh by hand before it sees a motor: wheels off the ground, fingers and hair away. Local rules go before anything here.</p>
-    </>
+    </Fields>
   );
 }

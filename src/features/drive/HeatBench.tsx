@@ -7,6 +7,7 @@ import { HOUSINGS } from '@/core/drive/thermalDefaults';
 import { useBuild } from '../shell/BuildContext';
 import { DocumentChoice, DocumentField, Group } from '../shell/fields';
 import { Readings } from './Readings';
+import { Fields } from '../shell/Guarded';
 
 const heat = (key: string) => ['drive', 'heat', key];
 
@@ -19,7 +20,7 @@ export function HeatBench() {
   const typed = own.cruiseMps !== undefined || own.cruiseS !== undefined || own.restS !== undefined;
   const choosePreset = (value: string) => edit([{ path: heat('preset'), value: value || undefined }, ...['cruiseMps', 'cruiseS', 'restS'].map((key) => ({ path: heat(key), value: undefined }))]);
   return (
-    <>
+    <Fields>
       <Group title="How the pack is driven" aside={typed ? 'your own figures' : undefined}>
         <div className="field">
           <label htmlFor="heat-preset">Driven</label>
@@ -41,6 +42,6 @@ export function HeatBench() {
       </Group>
       <Readings />
       <p className="quiet" style={{ fontSize: 12 }}>A motor that has just run burns fingers and melts wires: measure with a probe, and let it cool before the next pack. Charge packs attended, in a fire-safe place. Local rules go before anything here.</p>
-    </>
+    </Fields>
   );
 }

@@ -11,6 +11,7 @@ import { useBuild } from '../shell/BuildContext';
 import { DocumentChoice, DocumentField, Group } from '../shell/fields';
 import { LibraryPick } from '../shell/LibraryPick';
 import { Knocks } from './Knocks';
+import { Fields } from '../shell/Guarded';
 
 const SHAFT_NAMES: Readonly<Record<Shaft['kind'], string>> = { axle: 'Wheel axle', long: 'Long shaft' };
 
@@ -24,7 +25,7 @@ export function JointBench() {
     edit([{ path: ['drive', 'shafts'], value: [...shafts, { id, kind }] }]);
   };
   return (
-    <>
+    <Fields>
       <Group title="Pinion on the motor's shaft">
         <DocumentChoice path={['drive', 'heat', 'pinionJoint']} label="Held by" empty="not said" options={PINION_JOINTS.map((one) => [one, JOINT_NAMES[one]] as const)} />
         {stage ? <PinionFields id={stage.id} usualInterference={stage.pinion?.material ? usualInterferenceMm(stage.pinion.material) : undefined} usualLength={stage.faceWidthMm} /> : <p className="quiet">Add spur gears under Gears first.</p>}
@@ -39,7 +40,7 @@ export function JointBench() {
       <div style={{ height: 12 }} />
       <Knocks kerb />
       <p className="quiet" style={{ fontSize: 12 }}>Retaining compound and instant glue give off fumes and bond skin: gloves and fresh air. Let a motor cool before you pull a pinion.</p>
-    </>
+    </Fields>
   );
 }
 

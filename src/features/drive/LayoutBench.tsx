@@ -6,6 +6,7 @@ import { DIFFERENTIALS } from '@/core/gears/differential';
 import { useBuild } from '../shell/BuildContext';
 import { DocumentChoice, DocumentField, Group } from '../shell/fields';
 import { Stages } from './Stages';
+import { Fields } from '../shell/Guarded';
 
 const PLACE_NAMES = { car: 'the whole car', axle: 'each driven axle', wheel: 'each driven wheel' } as const;
 const KINDS = DIFFERENTIALS.map((kind) => [kind, { open: 'open', limited: 'limited slip', locked: 'locked' }[kind]] as const);
@@ -21,7 +22,7 @@ export function LayoutBench() {
   const axis = motorAxisOf(drive);
   const leads = drive.motorsAt === 'wheel' ? 'motors\u2019 leads' : 'motor leads';
   return (
-    <>
+    <Fields>
       <Group title="Motors and axles" aside={`${count} ${count === 1 ? 'motor' : 'motors'}`}>
         <DocumentChoice path={['drive', 'drivenAxles']} label="Driven" options={[['front', 'front axle'], ['rear', 'rear axle'], ['all', 'both axles']]} />
         <DocumentChoice path={['drive', 'motorsAt']} label="A motor for" empty={PLACE_NAMES.car} options={MOTOR_PLACES.filter((place) => place !== 'car').map((place) => [place, PLACE_NAMES[place]] as const)} />
@@ -55,7 +56,7 @@ export function LayoutBench() {
         <DocumentField path={['drive', 'clutchNm']} label="Slip clutch at the motor" />
       </Group>
       <p className="quiet" style={{ fontSize: 12 }}>Check every wheel&rsquo;s direction with the car on a stand, wheels off the ground, hands and sleeves away. Local rules go before anything here.</p>
-    </>
+    </Fields>
   );
 }
 

@@ -6,6 +6,7 @@ import { itemsOf } from '@/core/library/items';
 import { formatNumber } from '@/core/units/formatQuantity';
 import { useReader } from '@/ui/reader';
 import { useArrowSteps } from '@/ui/useArrowSteps';
+import { useSelectOnEntry } from '@/ui/useSelectOnEntry';
 import { newId } from '../api';
 import { AddFrom } from '../shell/AddFrom';
 import { useBuild } from '../shell/BuildContext';
@@ -75,6 +76,7 @@ function TeethStepper({ label, value, disabled, onChange }: { label: string; val
   const { session } = useBuild();
   const [text, setText] = useState<string>();
   const before = useRef(value);
+  const entry = useSelectOnEntry();
   const arrowSteps = useArrowSteps(() => session.endStep());
   const bad = text !== undefined && text !== '' && !isTeeth(text);
   const step = (by: number) => {
@@ -99,8 +101,9 @@ function TeethStepper({ label, value, disabled, onChange }: { label: string; val
         }}
         onFocus={(event) => {
           before.current = value;
-          event.currentTarget.select();
+          entry.onFocus(event);
         }}
+        onMouseUp={entry.onMouseUp}
         onBlur={() => {
           if (!bad) setText(undefined);
           session.endStep();

@@ -7,6 +7,7 @@ import { tyreForBuild } from '@/core/library/items';
 import { useBuild } from '../shell/BuildContext';
 import { DocumentChoice, DocumentField, Group } from '../shell/fields';
 import { LibraryPick } from '../shell/LibraryPick';
+import { Fields } from '../shell/Guarded';
 
 const RINGS = TYRE_KINDS.filter((kind) => kind !== 'own');
 
@@ -15,7 +16,7 @@ export function TyreBench() {
   const { document, library } = useBuild();
   const by = document.drive.tyreHold?.by;
   return (
-    <>
+    <Fields>
       <Group title="Tyre">
         <LibraryPick kind="tyre" path={['drive', 'tyre']} copy={(item) => tyreForBuild(item, library)} />
         {document.drive.tyre ? (
@@ -33,6 +34,6 @@ export function TyreBench() {
         {by === 'glue' ? <DocumentField path={['drive', 'tyreHold', 'peelNPerMm']} usual={USUAL_PEEL_N_PER_MM} /> : null}
       </Group>
       <p className="note">A tyre that lets go at speed is a knife. Spin wheels up by remote, behind a shield, with nobody in the plane of the wheel and never in the hand. Local rules go first.</p>
-    </>
+    </Fields>
   );
 }

@@ -13,13 +13,14 @@ import { useBuild } from '../shell/BuildContext';
 import { DocumentChoice, DocumentField, Group } from '../shell/fields';
 import { LibraryPick } from '../shell/LibraryPick';
 import { AS_WORDS, END_WORDS, kindWords, LOAD_OPTIONS, PROFILE_WORDS, startOf, SUPPORT_WORDS } from './words';
+import { Fields } from '../shell/Guarded';
 
 /** The parts, and of the chosen one: what it is made of, how it is printed, a few dimensions, what acts on it. */
 export function PartBench({ part, onChoose }: { part: Part | undefined; onChoose(partId: string): void }) {
   const { document, closed, failures } = useBuild();
   const { items } = document.parts;
   return (
-    <>
+    <Fields>
       <Group title="Part" aside={`${items.length} in all`}>
         {items.length > 0 ? (
           <div className="pick"><select aria-label="Choose a part" value={part?.id ?? ''} onChange={(event) => onChoose(event.target.value)}>
@@ -29,7 +30,7 @@ export function PartBench({ part, onChoose }: { part: Part | undefined; onChoose
         {closed ? null : <NewPart onAdded={onChoose} />}
       </Group>
       {part ? <PartFields key={part.id} part={part} /> : null}
-    </>
+    </Fields>
   );
 }
 

@@ -3,12 +3,13 @@
 import { useBuild } from '../shell/BuildContext';
 import { DocumentField, Group } from '../shell/fields';
 import { LibraryPick } from '../shell/LibraryPick';
+import { Fields } from '../shell/Guarded';
 
 /** Pack and controller with their figures. */
 export function PackBench() {
   const { document } = useBuild();
   return (
-    <>
+    <Fields>
       <Group title="Pack">
         <LibraryPick kind="battery" path={['power', 'battery']} copy={({ id, data }) => ({ libraryId: id, ...data })} />
         {document.power.battery ? <>
@@ -30,7 +31,7 @@ export function PackBench() {
         </> : null}
       </Group>
       <PackCaution />
-    </>
+    </Fields>
   );
 }
 

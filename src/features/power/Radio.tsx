@@ -6,6 +6,7 @@ import { When } from '@/ui/When';
 import { useBuild } from '../shell/BuildContext';
 import { DocumentField, Group } from '../shell/fields';
 import { LibraryPick } from '../shell/LibraryPick';
+import { Fields } from '../shell/Guarded';
 
 /** Transmitter, receiver and how far away the car is driven. */
 export function RadioBench() {
@@ -16,7 +17,7 @@ export function RadioBench() {
     <div className="field text"><label htmlFor={path.join('-')}>{label}</label><input id={path.join('-')} key={value} defaultValue={value} maxLength={40} disabled={closed} onBlur={(event) => { const typed = event.target.value.trim(); if (typed !== (value ?? '')) edit([{ path, value: typed === '' ? undefined : typed }]); }} /></div>
   );
   return (
-    <>
+    <Fields>
       <Group title="Transmitter">
         <LibraryPick kind="transmitter" path={['power', 'radio', 'transmitter']} copy={({ id, data }) => ({ libraryId: id, ...data })} />
         {radio?.transmitter ? <><p className="quiet">speaks {radio.transmitter.protocol}</p><DocumentField path={['power', 'radio', 'transmitter', 'channels']} label="Channels" /><DocumentField path={['power', 'radio', 'transmitter', 'rangeM']} /></> : null}
@@ -28,7 +29,7 @@ export function RadioBench() {
         <DocumentField path={['power', 'radio', 'awayM']} example={80} />
         <div className="field"><label><input type="checkbox" style={{ width: 'auto' }} checked={radio?.gyroGain ?? false} disabled={closed} onChange={(event) => edit([{ path: ['power', 'radio', 'gyroGain'], value: event.target.checked || undefined }])} /> a gyro’s gain is set from the transmitter</label></div>
       </Group>
-    </>
+    </Fields>
   );
 }
 

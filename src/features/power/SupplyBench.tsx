@@ -10,6 +10,7 @@ import { useBuild } from '../shell/BuildContext';
 import { DocumentChoice, DocumentField, Group } from '../shell/fields';
 import { LibraryPick } from '../shell/LibraryPick';
 import { PackCaution } from './PackBench';
+import { Fields } from '../shell/Guarded';
 
 /** Everything that hangs on the pack: what feeds it, what it gives or wants. */
 export function SupplyBench({ chosen, onChoose }: { chosen: string | undefined; onChoose(id: string | undefined): void }) {
@@ -30,7 +31,7 @@ export function SupplyBench({ chosen, onChoose }: { chosen: string | undefined; 
   };
   const others = LOAD_KINDS.filter((kind) => kind !== 'servo' && kind !== 'receiver');
   return (
-    <>
+    <Fields>
       <Group title="Pack and controller">
         <LibraryPick kind="battery" path={['power', 'battery']} copy={({ id, data }) => ({ libraryId: id, ...data })} />
         <LibraryPick kind="controller" path={['power', 'controller']} copy={({ id, data }) => ({ libraryId: id, ...data })} />
@@ -45,7 +46,7 @@ export function SupplyBench({ chosen, onChoose }: { chosen: string | undefined; 
         {closed ? null : <AddFrom label="Add a load" options={[...itemsOf(library, 'receiver'), ...itemsOf(library, 'servo')].map(({ id, data }) => [id, data.name] as const).concat(others.map((kind) => [kind, kind === 'other' ? 'something else' : `a ${kind}`]))} onAdd={addLoad} />}
       </Group>
       <PackCaution />
-    </>
+    </Fields>
   );
 }
 

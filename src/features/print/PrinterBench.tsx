@@ -5,6 +5,7 @@ import { newId } from '../api';
 import { AddFrom } from '../shell/AddFrom';
 import { useBuild } from '../shell/BuildContext';
 import { DocumentField, Group } from '../shell/fields';
+import { Fields } from '../shell/Guarded';
 
 /** What a printer is taken to be until its own figures are known. */
 const PLAIN: Omit<ChosenPrinter, 'id'> = { name: 'Printer', bedWidthMm: 220, bedDepthMm: 220, bedHeightMm: 250, speedMmps: 80, maxFlowMm3ps: 11 };
@@ -20,7 +21,7 @@ export function PrinterBench({ how }: { how: PrintHow }) {
   };
   const usual = how === 'draft' ? USUAL_DRAFT : USUAL_FINAL;
   return (
-    <>
+    <Fields>
       <Group title="Printers" aside={printers.length > 1 ? `${printers.length} beds` : undefined}>
         {printers.map((printer) => (
           <section key={printer.id} aria-label={printer.name} className="supplyitem">
@@ -39,6 +40,6 @@ export function PrinterBench({ how }: { how: PrintHow }) {
         <DocumentField path={['print', how, 'infill']} label={how === 'draft' ? 'Infill' : 'Infill, where a part has none'} usual={usual.infill} />
         <DocumentField path={['print', 'spacingMm']} usual={5} />
       </Group>
-    </>
+    </Fields>
   );
 }

@@ -42,7 +42,10 @@ export const Readings = ({ children, style }: RowProps) => <div className="readi
 /** Pictures beside each other. */
 export const Charts = ({ children, style }: RowProps) => <div className="charts" style={style}><Apart>{children}</Apart></div>;
 
-/** The fields of a page. */
-export function Bench({ children }: { children: ReactNode }) {
-  return <div className="bench">{each(children).map((child, at) => <Guarded key={keyOf(child, at)}>{child}</Guarded>)}</div>;
+/** Groups of fields that each stand on their own. */
+export function Fields({ children }: { children: ReactNode }) {
+  return each(children).map((child, at) => <Guarded key={keyOf(child, at)}>{child}</Guarded>);
 }
+
+/** The fields of a page. */
+export const Bench = ({ children }: { children: ReactNode }) => <div className="bench"><Fields>{children}</Fields></div>;

@@ -11,6 +11,7 @@ import { DocumentChoice, DocumentField, Group } from '../shell/fields';
 import { PointsFile } from './PointsFile';
 import { PointsTable } from './PointsTable';
 import { AT_REST, type CornerMotion, isAtRest, type Motion } from './useCornerMotion';
+import { Fields } from '../shell/Guarded';
 
 interface CornerBenchProps {
   end: End;
@@ -36,7 +37,7 @@ export function CornerBench({ end, state, motion, onMove, chosen, onChoose }: Co
   const rack = Math.max(LEAST_RACK_MM, Math.ceil(document.suspension.steering?.lockMm ?? 0));
   const slide = (change: Partial<Motion>) => onMove({ ...motion, ...change });
   return (
-    <>
+    <Fields>
       <Group title="Move it" aside={isAtRest(motion) ? undefined : <button type="button" className="link" onClick={() => onMove(AT_REST)}>back to rest</button>}>
         <QuantitySlider label="Travel, up is bump" quantity="lengthMm" value={motion.travelMm} min={-droop} max={bump} step={0.5} onChange={(travelMm) => slide({ travelMm })} onEnd={() => undefined} />
         {end === 'front' && drawn && steers(drawn.corner) ? <QuantitySlider label="Rack, to the left" quantity="lengthMm" value={motion.rackMm} min={-rack} max={rack} step={0.5} onChange={(rackMm) => slide({ rackMm })} onEnd={() => undefined} /> : null}
@@ -53,7 +54,7 @@ export function CornerBench({ end, state, motion, onMove, chosen, onChoose }: Co
       </Group>
       <SpringPlace end={end} corner={corner} />
       <details className="more"><summary>Start again from another corner</summary><StartFrom end={end} /></details>
-    </>
+    </Fields>
   );
 }
 
