@@ -8,6 +8,13 @@ import { run, startGroup } from './run.mjs';
 import { SAID, Sentence } from './say.mjs';
 
 const LOCK = '.data/running';
+const LOOPBACK = new Set(['127.0.0.1', '::1', 'localhost']);
+
+function requireOrigins(list = '') {
+  for (const one of list.split(',').map((each) => each.trim()).filter(Boolean)) {
+    if (!URL.canParse(one) || !/^https?:$/.test(new URL(one).protocol)) throw new Sentence(`ORIGIN names ${one}, which is no address such as https://cars.example or http://192.168.1.5:3117.`);
+  }
+}
 
 export function runningDemo() {
   if (!existsSync(LOCK)) return undefined;
@@ -44,6 +51,8 @@ export async function serve({ dev, fresh }) {
   const port = Number(process.env.PORT ?? 3117);
   const host = process.env.HOST ?? '127.0.0.1';
   const address = `http://${host === '127.0.0.1' ? 'localhost' : host}:${port}`;
+  if (!LOOPBACK.has(host) && !process.env.ORIGIN) throw new Sentence(`HOST=${host} can be reached by others. Say by which addresses it may be opened: ORIGIN=http://NAME:${port} HOST=${host} npm run demo (a list goes by commas).`);
+  requireOrigins(process.env.ORIGIN);
   const other = runningDemo();
   if (other) throw new Sentence(`It is already running from this folder (process ${other}). Stop that one first.`);
   requireOwnFolder('.data');

@@ -5,6 +5,7 @@ import InitColorSchemeScript from '@mui/material/InitColorSchemeScript';
 import { ThemeProvider } from '@mui/material/styles';
 import { AppRouterCacheProvider } from '@mui/material-nextjs/v16-appRouter';
 import type { Metadata, Viewport } from 'next';
+import { headers } from 'next/headers';
 import type { ReactNode } from 'react';
 import { ReaderProvider } from '@/ui/reader';
 import { Snackbars } from '@/ui/Snackbars';
@@ -16,10 +17,11 @@ export const viewport: Viewport = { width: 'device-width', initialScale: 1, them
 
 export default async function RootLayout({ children }: { children: ReactNode }) {
   const { reader, known } = await readerOfRequest();
+  const nonce = (await headers()).get('x-nonce');
   return (
     <html lang="en" suppressHydrationWarning>
       <body>
-        <InitColorSchemeScript attribute="data" />
+        <InitColorSchemeScript attribute="data" {...(nonce ? { nonce } : {})} />
         <AppRouterCacheProvider options={{ enableCssLayer: true }}>
           <ThemeProvider theme={theme}>
             <ReaderProvider initial={reader} known={known}><Snackbars>{children}</Snackbars></ReaderProvider>

@@ -5,7 +5,7 @@ import { withOwnDatabase } from './workshop';
 
 withOwnDatabase();
 
-const send = (body: BodyInit, headers: Record<string, string> = {}) => keepMesh(new Request('http://localhost/api/meshes', { method: 'POST', body, headers }), { params: Promise.resolve(undefined) });
+const send = (body: BodyInit, headers: Record<string, string> = {}) => keepMesh(new Request('http://localhost/api/meshes', { method: 'POST', body, headers: { 'content-type': 'application/octet-stream', ...headers } }), { params: Promise.resolve(undefined) });
 const read = (id: string) => readMesh(new Request('http://localhost/api/meshes/x'), { params: Promise.resolve({ id }) });
 
 it('keeps a file under what it holds, twice the same, and gives it back to the byte', async () => {

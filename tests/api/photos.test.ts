@@ -6,7 +6,7 @@ import { withOwnDatabase } from './workshop';
 
 withOwnDatabase();
 
-const post = (handler: (request: Request) => Promise<Response>, body: Uint8Array<ArrayBuffer> | string) => handler(new Request('http://localhost/api', { method: 'POST', body }));
+const post = (handler: (request: Request) => Promise<Response>, body: Uint8Array<ArrayBuffer> | string) => handler(new Request('http://localhost/api', { method: 'POST', body, headers: { 'content-type': 'application/octet-stream' } }));
 const read = (id: string) => readFile(new Request('http://localhost/api'), { params: Promise.resolve({ id }) });
 
 it('keeps a photograph small and upright, the same twice under one name', async () => {

@@ -26,6 +26,15 @@ const sheet = (id: string, document: object = marshHareA) => ({
   conditions: { surfaceId: 'mownGrass', surfaceName: 'Mown grass', distanceM: 20, runUpM: 25 },
 });
 
+describe('a door', () => {
+  it.each(['text/plain', 'application/x-www-form-urlencoded', 'multipart/form-data; boundary=x', ''])('takes no %s, which a form of another site can send', async (kind) => {
+    const request = new Request('http://localhost/api/builds', { method: 'POST', body: '{"id":"x","revisionId":"y","name":"Z"}', headers: { 'content-type': kind } });
+    const response = await makeBuild(request, { params: Promise.resolve(undefined) });
+    expect(response.status).toBe(415);
+    expect((await response.json()).error).toMatchObject({ code: 'unsupported', remedy: 'send it with content-type: application/json' });
+  });
+});
+
 describe('saving a document', () => {
   it('counts versions, and gives a stale writer the present document', async () => {
     const { revision } = await newBuild();

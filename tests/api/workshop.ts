@@ -32,7 +32,7 @@ type Handler = (request: Request, context?: { params: Promise<Params> }) => Prom
 export async function call(handler: Handler, options: { method?: string; body?: unknown; id?: string; params?: Record<string, string>; query?: string; text?: string } = {}) {
   const { method = 'GET', body, id, params, query = '', text } = options;
   const payload = text ?? (body === undefined ? undefined : JSON.stringify(body));
-  const response = await handler(new Request(`http://localhost/api${query}`, { method, ...(payload === undefined ? {} : { body: payload }) }), { params: Promise.resolve<Params>(id === undefined && !params ? undefined : { ...params, ...(id === undefined ? {} : { id }) }) });
+  const response = await handler(new Request(`http://localhost/api${query}`, { method, ...(payload === undefined ? {} : { body: payload, headers: { 'content-type': 'application/json' } }) }), { params: Promise.resolve<Params>(id === undefined && !params ? undefined : { ...params, ...(id === undefined ? {} : { id }) }) });
   const answer = await response.text();
   return { status: response.status, text: answer, json: answer === '' ? undefined : JSON.parse(answer) };
 }

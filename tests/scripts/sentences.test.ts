@@ -17,5 +17,9 @@ describe('the demo, where something is wrong, says one sentence and no stack', (
     expect(said).toBe(`Port ${port} for the application is in use. Stop what listens there, or choose another: PORT=${port + 1} npm run demo`);
   });
 
+  it('a host that others reach, with no address to open it by', () => expect(demo({ HOST: '0.0.0.0', ORIGIN: '' })).toEqual({ status: 1, said: 'HOST=0.0.0.0 can be reached by others. Say by which addresses it may be opened: ORIGIN=http://NAME:3117 HOST=0.0.0.0 npm run demo (a list goes by commas).' }));
+
+  it('an address that is none', () => expect(demo({ ORIGIN: 'cars.example' })).toEqual({ status: 1, said: 'ORIGIN names cars.example, which is no address such as https://cars.example or http://192.168.1.5:3117.' }));
+
   it('a port that is none', () => expect(demo({ PORT: 'http' })).toEqual({ status: 1, said: 'PORT must be a whole number from 1 to 65535.' }));
 });

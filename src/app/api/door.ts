@@ -28,10 +28,21 @@ export async function currentWorkshop(_request: Request, db: Database): Promise<
   return defaultWorkshop(db);
 }
 
+export const JSON_BODY = 'application/json';
+export const BYTES_BODY = 'application/octet-stream';
+
+/** What a form of another site can send without asking is none of the kinds that a door takes. */
+function refuseOtherKinds(request: Request, takes: string): void {
+  if (request.body === null) return;
+  const kind = request.headers.get('content-type')?.split(';')[0]?.trim().toLowerCase();
+  if (kind !== takes) throw new DoorError('unsupported', `This address takes ${takes}${kind ? `, not ${kind}` : ''}.`, { remedy: `send it with content-type: ${takes}` });
+}
+
 /** A route handler: finds the workshop, counts writes, turns every refusal into a problem object. */
-export function door(handle: (visit: Visit) => Promise<Response>) {
+export function door(handle: (visit: Visit) => Promise<Response>, takes = JSON_BODY) {
   return async (request: Request, context?: Context): Promise<Response> => {
     try {
+      refuseOtherKinds(request, takes);
       const db = database();
       const workshopId = await currentWorkshop(request, db);
       if (request.method !== 'GET') await countWrite(db, `${workshopId}:write`, WRITES_A_MINUTE);
