@@ -6,7 +6,7 @@ const config: NextConfig = {
   typescript: { ignoreBuildErrors: true },
   devIndicators: false,
   distDir: process.env.NEXT_DIST_DIR ?? '.next',
-  serverExternalPackages: ['pg', 'joi', 'pdfmake'],
+  serverExternalPackages: ['pg', 'joi', 'pdfmake', 'piscina'],
 };
 
 export default config;

@@ -1,6 +1,6 @@
 import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { check } from './check.mjs';
-import { ensureBuild, isFresh, NEXT } from './lib/build.mjs';
+import { buildThreads, ensureBuild, isFresh, NEXT } from './lib/build.mjs';
 import { ensureModules, ensurePackages } from './lib/machine.mjs';
 import { freePort } from './lib/ports.mjs';
 import { Cluster, clusterFolder } from './lib/postgres.mjs';
@@ -35,6 +35,7 @@ async function testWithServers(args) {
   try {
     cluster.start();
     const url = cluster.url();
+    await buildThreads();
     await run('node_modules/.bin/jest', ['--selectProjects', 'api', '--runInBand', '--json', '--outputFile=.data/api.json'], { env: { ...process.env, TEST_DATABASE_URL: url } });
     await prepareDatabase(url);
     const folder = runningDemo() && !isFresh('.next') ? '.next-test' : '.next';

@@ -7,6 +7,7 @@ const SOURCES = ['src', 'package-lock.json', 'next.config.ts', 'tsconfig.json'];
 
 export const NEXT = join('node_modules', 'next', 'dist', 'bin', 'next');
 
+const THREAD = join('.data', 'threads', 'thread.mjs');
 const SERVICE_WORKER = join('public', 'service-worker.js');
 
 function* filesUnder(path) {
@@ -33,10 +34,17 @@ export async function ensureBuild(folder = '.next') {
   if (!isFresh(folder, hash)) {
     console.log('Building the application (about a minute).');
     await buildServiceWorker();
+    await buildThreads();
     await run(process.execPath, [NEXT, 'build'], { env, stdio: ['ignore', 'pipe', 'inherit'], sentence: 'The application could not be built: see the messages above.' });
     writeFileSync(stamp, hash);
   }
   return env;
+}
+
+/** What works beside the server's own thread: in Node.js, from one file. */
+export async function buildThreads() {
+  const { build } = await import('esbuild');
+  await build({ entryPoints: ['src/workers/server/thread.ts'], bundle: true, format: 'esm', platform: 'node', mainFields: ['module', 'main'], target: 'node20', outfile: THREAD, logLevel: 'error', tsconfig: 'tsconfig.json', banner: { js: "import { createRequire as requireFrom } from 'node:module'; const require = requireFrom(import.meta.url);" } });
 }
 
 /** What keeps the pages for a field without a signal; served from the root so that it stands before all of them. */
@@ -47,5 +55,5 @@ async function buildServiceWorker() {
 
 export function isFresh(folder, hash = sourceHash()) {
   const stamp = join(folder, 'source-hash');
-  return existsSync(SERVICE_WORKER) && existsSync(stamp) && readFileSync(stamp, 'utf8') === hash;
+  return existsSync(SERVICE_WORKER) && existsSync(THREAD) && existsSync(stamp) && readFileSync(stamp, 'utf8') === hash;
 }

@@ -1,6 +1,7 @@
 import { existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { setTimeout as wait } from 'node:timers/promises';
-import { ensureBuild, NEXT } from './build.mjs';
+import { buildThreads, ensureBuild, NEXT } from './build.mjs';
+import { keepRunning } from './keepRunning.mjs';
 import { ensureModules, ensurePackages } from './machine.mjs';
 import { requirePort } from './ports.mjs';
 import { Cluster, clusterFolder, requireOwnFolder } from './postgres.mjs';
@@ -8,6 +9,8 @@ import { run, startGroup } from './run.mjs';
 import { SAID, Sentence } from './say.mjs';
 
 const LOCK = '.data/running';
+/** What the server may take before it is started anew, MB. */
+const MEMORY_MB = 1536;
 const LOOPBACK = new Set(['127.0.0.1', '::1', 'localhost']);
 
 function requireOrigins(list = '') {
@@ -87,12 +90,15 @@ export async function serve({ dev, fresh }) {
     }
     const url = own ? cluster.url() : process.env.DATABASE_URL;
     await prepareDatabase(url);
+    if (dev) await buildThreads();
     const env = dev ? { ...process.env, NEXT_TELEMETRY_DISABLED: '1' } : await ensureBuild();
-    server = startGroup(process.execPath, [NEXT, dev ? 'dev' : 'start', '-H', host, '-p', String(port)], { env: { ...env, DATABASE_URL: url, ...(dev ? {} : { NODE_ENV: 'production' }) }, stdio: ['ignore', dev ? 'inherit' : 'ignore', 'inherit'] });
-    await waitFor(`${address}/api/health`, server.ended);
+    const started = () => (server = startGroup(process.execPath, [`--max-old-space-size=${MEMORY_MB}`, NEXT, dev ? 'dev' : 'start', '-H', host, '-p', String(port)], { env: { ...env, DATABASE_URL: url, ...(dev ? {} : { NODE_ENV: 'production' }) }, stdio: ['ignore', dev ? 'inherit' : 'ignore', 'inherit'] }));
+    const first = started();
+    await waitFor(`${address}/api/health`, first.ended);
     console.log(`Lean Badger is at ${address} (Ctrl-C stops it, the data stay).`);
-    await server.ended;
-    if (!stopping) throw new Sentence('The server stopped by itself: see its message above.');
+    let again = false;
+    const outcome = await keepRunning(() => (again ? started() : ((again = true), first)), { stopping: () => stopping !== undefined, say: console.error });
+    if (outcome === 'given up') throw new Sentence('The server stopped by itself again and again: see its messages above. The data are safe.');
   } finally {
     await stop();
   }

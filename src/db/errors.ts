@@ -1,8 +1,8 @@
 import type { Problem } from '@/core/errors';
 
-export type DoorCode = 'notFound' | 'conflict' | 'locked' | 'inUse' | 'exists' | 'tooLarge' | 'tooMany' | 'malformed' | 'unsupported';
+export type DoorCode = 'notFound' | 'conflict' | 'locked' | 'inUse' | 'exists' | 'tooLarge' | 'tooMany' | 'malformed' | 'unsupported' | 'tooLong' | 'busy';
 
-const STATUS: Readonly<Record<DoorCode, number>> = { notFound: 404, conflict: 409, locked: 409, inUse: 409, exists: 409, tooLarge: 413, tooMany: 429, malformed: 400, unsupported: 415 };
+const STATUS: Readonly<Record<DoorCode, number>> = { notFound: 404, conflict: 409, locked: 409, inUse: 409, exists: 409, tooLarge: 413, tooMany: 429, malformed: 400, unsupported: 415, tooLong: 422, busy: 503 };
 
 /** Refusal of a request for a reason other than the shape of its input. */
 export class DoorError extends Error {

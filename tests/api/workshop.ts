@@ -1,5 +1,6 @@
 import { randomBytes } from 'node:crypto';
 import { Client } from 'pg';
+import { endThreads } from '@/app/api/threads';
 import { closeDatabase, database } from '@/db/client';
 import { migrateDatabase } from '@/db/migrate';
 import { defaultWorkshop, stockLibrary } from '@/db/queries/workshops';
@@ -20,6 +21,7 @@ export function withOwnDatabase(): void {
     await stockLibrary(database(), await defaultWorkshop(database()));
   }, 60_000);
   afterAll(async () => {
+    await endThreads();
     await closeDatabase();
     await admin(`drop database ${name} with (force)`);
   });

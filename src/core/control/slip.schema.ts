@@ -1,6 +1,6 @@
 import Joi, { type ObjectSchema } from 'joi';
 import { driveRunSchema } from '../drive/run.schema';
-import { count, notNegative, positive } from '../schema/fields';
+import { count, finite, notNegative, positive } from '../schema/fields';
 import type { TractionInput } from './slipDefinition';
 
 const ofRun = (key: string) => driveRunSchema.extract(key) as ObjectSchema;
@@ -15,7 +15,7 @@ export const tractionAssistSchema = Joi.object<TractionInput>({
   esc: ofRun('esc').required(),
   battery: ofRun('battery').required(),
   sensor: Joi.object({ magnets: count().max(1000).required(), wheelDiameterFrontMm: positive(), falsePulseRate: notNegative().max(1).default(0) }).required(),
-  controller: Joi.object({ targetSlipPct: notNegative().required(), gainUsPerPct: notNegative().required(), frameMs: positive().max(1000).default(20), releaseUsPerMs: positive() }).required(),
+  controller: Joi.object({ targetSlipPct: notNegative().required(), gainUsPerPct: notNegative().required(), frameMs: finite().min(0.1).max(1000).default(20), releaseUsPerMs: positive() }).required(),
   distanceM: positive().max(10_000).required(),
   seed: Joi.number().integer().min(0).max(2 ** 32 - 1).default(1),
   targets: Joi.array().items(notNegative()).min(1).max(200),

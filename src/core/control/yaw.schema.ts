@@ -19,7 +19,7 @@ export const yawAssistSchema = Joi.object<YawInput>({
     gain: notNegative().required(),
     deadbandDegPerS: notNegative().default(0),
     maxCorrectionDeg: notNegative().required(),
-    sampleS: positive().required(),
+    sampleS: finite().min(1e-4).required(),
     lowpassS: notNegative().default(0),
   }).required(),
   scenario: Joi.object({

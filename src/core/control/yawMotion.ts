@@ -1,10 +1,13 @@
 import { GRAVITY } from '../constants';
+import { CalcError } from '../errors';
 import type { YawInput, YawSeries } from './yawDefinition';
 
 export const OUTPUT_S = 0.002;
 const LONGEST_STEP_S = 0.001;
 /** Share of the car's fastest time constant that a step may take. */
 const STEP_OF_TIME_CONSTANT = 0.4;
+/** Steps of one motion; a stiffer car asks for more. */
+const MOST_STEPS = 3_000_000;
 const RAD = Math.PI / 180;
 
 /** What the bicycle model needs of a car at one speed. */
@@ -59,6 +62,7 @@ export function yawMotion(input: YawInput, gain: number, durationS: number): Yaw
   const rows = linearRows(car);
   const fastest = Math.abs(rows[0][0]) + Math.abs(rows[1][1]);
   const longest = Math.min(LONGEST_STEP_S, STEP_OF_TIME_CONSTANT / fastest);
+  if (!(durationS / longest < MOST_STEPS)) throw new CalcError('corneringFrontNPerRad', `makes a car so quick beside its mass and speed that ${durationS} s take over ${MOST_STEPS} steps`, 'lower the cornering stiffness, or raise the speed');
   const driver = scenario.kind === 'step' ? scenario.steerDeg * RAD : 0;
   const wantedMost = (mu * GRAVITY) / v;
   const wanted = clamp((v * driver) / (a + b), wantedMost);

@@ -104,6 +104,12 @@ describe('files of meshes', () => {
     const holed = bytes.slice();
     new DataView(holed.buffer).setFloat32(84 + 12, NaN, true);
     expect(message({ stlBase64: toBase64(holed) })).toContain('no finite number');
+    // words and lines without end, components inside components, what grows when it is unpacked
+    expect(message(ascii(`solid a\nfacet\nvertex ${'1'.repeat(200_000)}x 0 0\nendfacet\nendsolid a\n`))).toContain('three corners of three numbers');
+    expect(message(ascii('solid vertex endfacet\nfacet\nvertex 0 0 0\nvertex 1 0 0\nendfacet\nendsolid'))).toContain('three corners for each of its 1 facets');
+    expect(message({ objText: `v ${' '.repeat(200_000)}0 0 0\n` })).toContain('line 1 is longer than');
+    const nested = Array.from({ length: 15 }, (_, at) => `<object id="${at + 3}"><components><component objectid="${at + 2}"/><component objectid="${at + 2}"/></components></object>`).join('');
+    expect(message(threeMf(model('millimeter').replace('</resources>', `${nested}</resources>`).replace('<item objectid="2"', '<item objectid="17"')))).toContain('places more than 10000 objects');
     expect(message({ stlBase64: '%%%' })).toContain('no base64');
     expect(message({ objText: 'v 0 0 0\nv 1 0 0\nf 1 2 3\n' })).toContain('line 3 names a corner that is not there');
     expect(message({ threeMfBase64: toBase64(bytes) })).toContain('no 3MF');

@@ -2,9 +2,12 @@ import { XMLParser } from 'fast-xml-parser';
 import { Unzip, UnzipInflate } from 'fflate';
 import { CalcError } from '../errors';
 import { checkedTriangles, type Mesh, welded } from './mesh';
+import { refuseTooMany } from './tooMany';
 
 /** What an archive may unpack to. */
-const MOST_BYTES = 500_000_000;
+const MOST_BYTES = 200_000_000;
+/** Objects and components that a build may place in all. */
+const MOST_PLACED = 10_000;
 const MOST_DEPTH = 16;
 const MM: Readonly<Record<string, number>> = { micron: 0.001, millimeter: 1, centimeter: 10, inch: 25.4, foot: 304.8, meter: 1000 };
 const LISTS: ReadonlySet<string> = new Set(['object', 'vertex', 'triangle', 'item', 'component']);
@@ -20,7 +23,7 @@ interface Node {
 /**
  * A mesh from 3MF: every object that the build names, placed by its transforms, in mm.
  *
- * @throws CalcError with the path given: no archive, one that unpacks to over 500 MB, no model, objects that are not there
+ * @throws CalcError with the path given: no archive, one that unpacks to over 200 MB, no model, objects that are not there
  * @see 3MF Core Specification 1.3
  */
 export function read3mf(bytes: Uint8Array, path: string): Mesh {
@@ -28,10 +31,10 @@ export function read3mf(bytes: Uint8Array, path: string): Mesh {
   const scale = MM[String(model['@_unit'] ?? 'millimeter')];
   if (scale === undefined) throw new CalcError(path, `has a unit that 3MF does not know: ${String(model['@_unit']).slice(0, 20)}`, 'export the part again');
   const objects = new Map(listOf(model.resources, 'object').map((object) => [String(object['@_id']), object]));
-  const corners: number[] = [];
-  for (const item of listOf(model.build, 'item')) place(objects, String(item['@_objectid']), transformOf(item, path), corners, path, 0);
-  checkedTriangles(corners.length / 9, path);
-  return welded(Float64Array.from(corners, (value) => value * scale), path);
+  const laid: Laid = { corners: [], placed: 0, vertices: 0 };
+  for (const item of listOf(model.build, 'item')) place(objects, String(item['@_objectid']), transformOf(item, path), laid, path, 0);
+  checkedTriangles(laid.corners.length / 9, path);
+  return welded(Float64Array.from(laid.corners, (value) => value * scale), path);
 }
 
 /** The model's XML, unpacked piece by piece so that a bomb stops at the limit. */
@@ -63,7 +66,7 @@ function unpacked(bytes: Uint8Array, path: string): string {
   } catch {
     throw new CalcError(path, 'is an archive that cannot be unpacked', 'export the part again');
   }
-  if (tooLarge) throw new CalcError(path, 'unpacks to more than 500 MB', 'export it coarser');
+  if (tooLarge) throw new CalcError(path, `unpacks to more than ${MOST_BYTES / 1e6} MB`, 'export it coarser');
   if (!whole) throw new CalcError(path, 'is cut off, or holds no 3D model', 'export the part again');
   const text = new Uint8Array(total);
   let at = 0;
@@ -104,19 +107,30 @@ function joined(inner: Transform, outer: Transform): Transform {
   return [...turned(0), ...turned(3), ...turned(6), ...moved(inner.slice(9), outer)];
 }
 
-function place(objects: ReadonlyMap<string, Node>, id: string, transform: Transform, corners: number[], path: string, depth: number): void {
+/** What was laid out so far. */
+interface Laid {
+  corners: number[];
+  placed: number;
+  vertices: number;
+}
+
+function place(objects: ReadonlyMap<string, Node>, id: string, transform: Transform, laid: Laid, path: string, depth: number): void {
+  if (++laid.placed > MOST_PLACED) throw new CalcError(path, `places more than ${MOST_PLACED} objects`, 'export the part as one object');
   const object = objects.get(id);
   if (!object || depth > MOST_DEPTH) throw new CalcError(path, object ? 'holds objects inside one another without end' : `names an object that is not there (${id.slice(0, 20)})`, 'export the part again');
   const mesh = object.mesh as Node | undefined;
   if (mesh) {
-    const vertices = listOf(mesh.vertices, 'vertex').map((vertex) => moved([Number(vertex['@_x']), Number(vertex['@_y']), Number(vertex['@_z'])], transform));
+    const given = listOf(mesh.vertices, 'vertex');
+    refuseTooMany((laid.vertices += given.length) / 3, path);
+    const vertices = given.map((vertex) => moved([Number(vertex['@_x']), Number(vertex['@_y']), Number(vertex['@_z'])], transform));
     for (const triangle of listOf(mesh.triangles, 'triangle')) {
       for (const key of ['@_v1', '@_v2', '@_v3']) {
         const vertex = vertices[Number(triangle[key])];
         if (!vertex) throw new CalcError(path, 'has a triangle with a corner that is not there', 'export the part again');
-        corners.push(vertex[0]!, vertex[1]!, vertex[2]!);
+        laid.corners.push(vertex[0]!, vertex[1]!, vertex[2]!);
       }
+      refuseTooMany(laid.corners.length / 9, path);
     }
   }
-  for (const component of listOf(object.components, 'component')) place(objects, String(component['@_objectid']), joined(transformOf(component, path), transform), corners, path, depth + 1);
+  for (const component of listOf(object.components, 'component')) place(objects, String(component['@_objectid']), joined(transformOf(component, path), transform), laid, path, depth + 1);
 }

@@ -1,5 +1,8 @@
 import { CalcError } from '../errors';
 import { checkedTriangles, type Mesh, welded } from './mesh';
+import { refuseTooMany } from './tooMany';
+
+const LONGEST_LINE = 100_000;
 
 /**
  * A mesh from OBJ text: its corners and faces, faces of more corners as fans; everything else is passed over.
@@ -10,7 +13,16 @@ export function readObj(text: string, path: string): Mesh {
   const places: number[] = [];
   const corners: number[] = [];
   const refuse = (line: number, what: string) => new CalcError(path, `line ${line + 1} ${what}`, 'export the part again');
-  text.split('\n').forEach((line, number) => {
+  for (let [start, number] = [0, 0]; start <= text.length; number++) {
+    const end = text.indexOf('\n', start) < 0 ? text.length : text.indexOf('\n', start);
+    if (end - start > LONGEST_LINE) throw refuse(number, `is longer than ${LONGEST_LINE} letters`);
+    readLine(text.slice(start, end), number);
+    start = end + 1;
+  }
+  checkedTriangles(corners.length / 9, path);
+  return welded(Float64Array.from(corners), path);
+
+  function readLine(line: string, number: number): void {
     const [kind, ...words] = line.trim().split(/\s+/);
     if (kind === 'v') {
       const at = words.slice(0, 3).map(Number);
@@ -26,7 +38,6 @@ export function readObj(text: string, path: string): Mesh {
       return at;
     });
     for (let k = 1; k + 1 < face.length; k++) for (const at of [face[0]!, face[k]!, face[k + 1]!]) corners.push(places[3 * at]!, places[3 * at + 1]!, places[3 * at + 2]!);
-  });
-  checkedTriangles(corners.length / 9, path);
-  return welded(Float64Array.from(corners), path);
+    refuseTooMany(corners.length / 9, path);
+  }
 }

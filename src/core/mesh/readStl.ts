@@ -1,8 +1,9 @@
 import { CalcError } from '../errors';
 import { checkedTriangles, type Mesh, welded } from './mesh';
+import { refuseTooMany } from './tooMany';
 
 const [HEADER, RECORD] = [84, 50];
-const NUMBER = String.raw`[-+]?(?:\d+\.?\d*|\.\d+)(?:[eE][-+]?\d+)?|[-+]?(?:nan|inf(?:inity)?)`;
+const NUMBER = /^[-+]?(?:\d|\.\d|nan|inf)/i;
 
 /**
  * A mesh from STL, binary or ASCII.
@@ -38,11 +39,30 @@ function readBinary(bytes: Uint8Array, path: string): Mesh {
   return welded(corners, path);
 }
 
+/** A number is never longer; what is, is none. */
+const LONGEST_WORD = 64;
+const WORD = /\S+/g;
+
+/** Word by word, in time that grows with the text alone. */
 function readText(text: string, path: string): Mesh {
-  if (!/endsolid[^\n]*\s*$/i.test(text)) throw new CalcError(path, 'is cut off: its last line is no endsolid', 'export the part again');
-  const found = [...text.matchAll(new RegExp(String.raw`vertex\s+(${NUMBER})\s+(${NUMBER})\s+(${NUMBER})`, 'gi'))];
-  const [facets, named] = [text.match(/\bendfacet\b/gi)?.length ?? 0, text.match(/\bvertex\b/gi)?.length ?? 0];
+  if (!/endsolid[^\n]*\s*$/i.test(text.slice(-1000))) throw new CalcError(path, 'is cut off: its last line is no endsolid', 'export the part again');
+  const corners: number[] = [];
+  let [facets, vertices] = [0, 0];
+  WORD.lastIndex = 0;
+  for (let word = WORD.exec(text); word; word = WORD.exec(text)) {
+    const said = word[0].length > LONGEST_WORD ? '' : word[0].toLowerCase();
+    // what follows on the line is a name
+    if (said === 'solid' || said === 'endsolid') WORD.lastIndex = text.indexOf('\n', WORD.lastIndex) < 0 ? text.length : text.indexOf('\n', WORD.lastIndex);
+    if (said === 'endfacet') refuseTooMany((facets += 1), path);
+    if (said !== 'vertex') continue;
+    vertices += 1;
+    for (let axis = 0; axis < 3; axis++) {
+      const next = WORD.exec(text)?.[0] ?? '';
+      if (next.length > LONGEST_WORD || !NUMBER.test(next)) throw new CalcError(path, `does not give three corners of three numbers for each facet (${next.slice(0, 20)})`, 'export the part again');
+      corners.push(Number(next));
+    }
+  }
   checkedTriangles(facets, path);
-  if (found.length !== named || found.length !== 3 * facets) throw new CalcError(path, `does not give three corners for each of its ${facets} facets`, 'export the part again');
-  return welded(Float64Array.from(found.flatMap(([, x, y, z]) => [Number(x), Number(y), Number(z)])), path);
+  if (vertices !== 3 * facets) throw new CalcError(path, `does not give three corners for each of its ${facets} facets`, 'export the part again');
+  return welded(Float64Array.from(corners), path);
 }

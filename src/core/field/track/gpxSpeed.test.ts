@@ -1,3 +1,4 @@
+import fc from 'fast-check';
 import { gpxSpeed, haversineM } from './gpxSpeed';
 import { readTrack } from './readTrack';
 import { writeGpx } from './writeGpx';
@@ -72,6 +73,17 @@ describe('the speed of a track', () => {
     ['time,lat,lon\n0,1,2\nsoon,1,2', /^line 3: “soon” is no time/],
     ['hello', /^line 1: there is no column time/],
   ])('refuses %j with the line', (gpx, says) => expect(() => gpxSpeed({ gpx })).toThrow(says));
+
+  it('is the best of all pairs that are far enough apart, whatever the track and the window', () => {
+    const metres = fc.array(fc.integer({ min: 0, max: 9 }), { minLength: 3, maxLength: 40 });
+    fc.assert(fc.property(metres, fc.integer({ min: 1, max: 12 }), (steps, windowS) => {
+      const way = steps.reduce<number[]>((all, step) => [...all, all.at(-1)! + step], [0]);
+      const pairs = way.flatMap((_, from) => way.slice(from + windowS).map((metre, at) => (metre - way[from]!) / (at + windowS)));
+      const found = gpxSpeed({ gpx: north(way), windowS }).topSpeedMps;
+      if (pairs.length === 0) expect(found).toBeUndefined();
+      else expect(found).toBeCloseTo(Math.max(...pairs), 4);
+    }));
+  });
 
   it('comes back the same through its own file', () => {
     const track = readTrack(north([0, 4, 10, 18]));

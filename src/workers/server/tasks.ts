@@ -1,0 +1,54 @@
+import { CalcError } from '@/core/errors';
+import { parseBuildFile } from '@/core/file/buildFile.schema';
+import type { BuildFile } from '@/core/file/buildFile';
+import type { FemInput } from '@/core/mesh/fem/fem';
+import { solidOf } from '@/core/mesh/measure';
+import { readMesh } from '@/core/mesh/readMesh';
+import { operations } from '@/core/operations';
+import { parse } from '@/core/schema/parse';
+
+/** What one request may ask of the server; `calc` and the page take more. */
+const MOST_COMBINATIONS = 8000;
+const MOST_VOXELS = 20_000;
+
+/** Work that a request asks for and that is done beside the server's own thread. */
+export const TASKS = {
+  /** An operation over its unchecked input, as JSON text. */
+  operation: ({ name, input }: { name: string; input: unknown }): string => {
+    const operation = operations[name]!;
+    const checked = parse(operation.schema, input);
+    if (name === 'drive.sweep') refuseLongSweeps(checked as SweepAsked);
+    if (name === 'mesh.fem') refuseFineGrids(checked as FemInput);
+    return finiteJson(operation.run(checked as never));
+  },
+  buildFile: ({ text }: { text: string }): BuildFile => parseBuildFile(text),
+};
+
+export type Tasks = typeof TASKS;
+export type TaskName = keyof Tasks;
+
+/** JSON has no word for a number that is none: it is a refusal, never null. */
+function finiteJson(result: object): string {
+  return JSON.stringify(result, (key, value: unknown) => {
+    if (typeof value === 'number' && !Number.isFinite(value)) throw new CalcError('', `gives a figure that is no number at ${key}`, 'the figures lie outside of what the model can answer: bring them nearer to those of a car');
+    return value;
+  });
+}
+
+/** A grid that keeps a thread busy for seconds belongs into the page's worker or `calc`. */
+function refuseFineGrids({ mesh, voxelMm, targetVoxels }: FemInput): void {
+  const count = targetVoxels ?? Math.round(solidOf(readMesh(mesh)).volume / voxelMm! ** 3);
+  if (count > MOST_VOXELS) throw new CalcError(voxelMm === undefined ? 'targetVoxels' : 'voxelMm', `gives about ${count} voxels, over the ${MOST_VOXELS} of one request`, 'choose larger voxels, or run it in calc');
+}
+
+interface SweepAsked {
+  motors: readonly unknown[];
+  batteries: readonly unknown[];
+  ratios: readonly number[] | { from: number; to: number; step: number };
+}
+
+function refuseLongSweeps({ motors, batteries, ratios }: SweepAsked): void {
+  const count = 'from' in ratios ? Math.max(0, Math.ceil((ratios.to - ratios.from) / ratios.step)) + 1 : ratios.length;
+  const combinations = motors.length * batteries.length * count;
+  if (combinations > MOST_COMBINATIONS) throw new CalcError('motors', `with the packs and ratios make ${combinations} combinations, over the ${MOST_COMBINATIONS} of one request`, 'ask for fewer at once');
+}
