@@ -11,7 +11,7 @@ module.exports = {
     layer('features-down', '^src/features', '^src/(app|db|cli)'),
     layer('db-over-core', '^src/db', '^src/(app|features|ui|workers|cli)'),
     layer('cli-over-core', '^src/cli', '^src/(app|features|ui|workers|db)'),
-    { name: 'no-joi-in-the-shell', comment: 'Joi is loaded where a form needs it', severity: 'error', from: { path: '^src/(ui|features|workers)', pathNot: '\\.test\\.tsx?$' }, to: { path: '(\\.schema\\.ts$|node_modules/joi/)' } },
+    { name: 'no-joi-in-the-shell', comment: 'Joi is loaded where a form needs it', severity: 'error', from: { path: '^src/(ui|features|workers)', pathNot: '(\\.test\\.tsx?$|^src/workers/server/)' }, to: { path: '(\\.schema\\.ts$|node_modules/joi/)' } },
   ],
   options: { doNotFollow: { path: 'node_modules' }, tsPreCompilationDeps: true, tsConfig: { fileName: 'tsconfig.json' }, exclude: { path: '\\.next' } },
 };

@@ -1,4 +1,4 @@
-import { garageCar } from '@/core/checks/garage';
+import { garageCarOrAilment } from '@/core/checks/garage';
 import { wholeBuilds } from '@/db/queries/builds';
 import { settingsOf } from '@/db/queries/workshops';
 import { Garage } from '@/features/garage/Garage';
@@ -9,5 +9,5 @@ export const dynamic = 'force-dynamic';
 export default async function GaragePage() {
   const { db, workshopId } = await visit();
   const [wholes, settings] = await Promise.all([wholeBuilds(db, workshopId), settingsOf(db, workshopId)]);
-  return <Garage cars={wholes.map((whole) => garageCar(whole, settings.thresholds ?? {}))} />;
+  return <Garage cars={wholes.map((whole) => garageCarOrAilment(whole, settings.thresholds ?? {}))} />;
 }

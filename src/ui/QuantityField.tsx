@@ -1,7 +1,7 @@
 'use client';
 
 import { type ReactNode, useEffect, useEffectEvent, useId, useRef, useState } from 'react';
-import type { Limits } from '@/core/build/fieldLabel';
+import { LEAST_POSITIVE, type Limits } from '@/core/build/fieldLabel';
 import { formatQuantity, formatText } from '@/core/units/formatQuantity';
 import { parseQuantity } from '@/core/units/parseQuantity';
 import { type QuantityName, unitOf } from '@/core/units/quantities';
@@ -131,6 +131,7 @@ export function QuantityField({ label, quantity, value, onChange, limits, exampl
 function outside(value: number, limits: Limits | undefined): { word: string; limit: number } | undefined {
   if (!limits) return undefined;
   if (limits.above !== undefined && !(value > limits.above)) return { word: 'above', limit: limits.above };
+  if (limits.above === 0 && value < LEAST_POSITIVE) return { word: 'at least', limit: LEAST_POSITIVE };
   if (limits.from !== undefined && value < limits.from) return { word: 'at least', limit: limits.from };
   if (limits.below !== undefined && !(value < limits.below)) return { word: 'below', limit: limits.below };
   if (limits.to !== undefined && value > limits.to) return { word: 'at most', limit: limits.to };

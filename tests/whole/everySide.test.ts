@@ -2,6 +2,7 @@ import type { ComponentType } from 'react';
 import type { BuildDocument } from '@/core/build/document';
 import { type Check, SEGMENTS, type Segment, type Thresholds } from '@/core/checks/check';
 import { evaluateBuild } from '@/core/checks/evaluate';
+import { garageCarOrAilment } from '@/core/checks/garage';
 import type { PrintSheet } from '@/core/print/log';
 import { marshHareDocuments } from '@/db/seed/marshHareRevisions';
 import { DRIVE_TABS } from '@/features/drive/driveTab';
@@ -59,7 +60,9 @@ describe('every side of every page', () => {
       }
     }
     const faults = checksOf(document, {}).flatMap(({ id, fault }) => (fault ? [`${id}: ${fault.stack?.split('\n').slice(0, 4).join(' | ')}`] : []));
-    expect([...failed, ...faults]).toEqual([]);
+    const revision = { id: 'a', buildId: 'b', letter: 'A', version: 1, createdAt: '2026-05-01T10:00:00.000Z', document };
+    const ails = garageCarOrAilment({ build: { id: 'b', name: 'B', createdAt: '' }, revisions: [revision], runs: [], failures: [], prints: [], copies: [] }, {}).ails;
+    expect([...failed, ...faults, ...(ails ? [`garage: ${ails}`] : [])]).toEqual([]);
   });
 });
 

@@ -1,5 +1,6 @@
 import Joi from 'joi';
-import { count, finite, notNegative, positive } from '../schema/fields';
+import { count, finite, notNegative } from '../schema/fields';
+import { positive } from './physical';
 import type { Aids, SlipAid, TyreSlip, YawAid } from './aids';
 
 export const aidsSchema = Joi.object<Aids>({

@@ -1,5 +1,6 @@
 import Joi from 'joi';
-import { count, finite, identifier, notNegative, positive, share, text } from '../schema/fields';
+import { count, finite, identifier, notNegative, text } from '../schema/fields';
+import { positive, share } from './physical';
 import type { Brief, Calibration, ChosenSurface, SizeClass } from './brief';
 
 const chosenSurfaceSchema = Joi.object<ChosenSurface>({
@@ -13,7 +14,7 @@ const chosenSurfaceSchema = Joi.object<ChosenSurface>({
   rollingResistanceError: notNegative().max(5).required(),
 });
 
-const sizeClassSchema = Joi.object<SizeClass>({ libraryId: identifier(), name: text(80).required(), massBudgetG: positive().required() });
+const sizeClassSchema = Joi.object<SizeClass>({ libraryId: identifier(), name: text(80).required(), massBudgetG: positive().max(1e6).required() });
 
 export const briefSchema = Joi.object<Brief>({
   surfaces: Joi.array().items(chosenSurfaceSchema).max(20).unique('id').required(),

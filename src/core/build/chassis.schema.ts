@@ -1,5 +1,6 @@
 import Joi from 'joi';
-import { finite, identifier, innerShare, notNegative, positive, text } from '../schema/fields';
+import { finite, identifier, innerShare, notNegative, text } from '../schema/fields';
+import { positive } from './physical';
 import type { Body, Chassis } from './chassis';
 
 const place = () => finite().min(-5000).max(5000);

@@ -35,6 +35,13 @@ describe('the document', () => {
     }
   });
 
+  it('takes no mass, length or share that is none', () => {
+    for (const path of [['chassis', 'massG'], ['chassis', 'wheelbaseMm'], ['drive', 'shaftEfficiency'], ['brief', 'targetMps']]) {
+      expect(() => parseDocument(applyPatch(emptyDocument(), [{ path, value: 1e-300 }]))).toThrow(CalcError);
+      expect(parseDocument(applyPatch(emptyDocument(), [{ path, value: 1e-6 }]))).toBeDefined();
+    }
+  });
+
   it('refuses what a newer program wrote, and what has no version', () => {
     expect(() => migrateDocument({ schemaVersion: 3 })).toThrow('knows versions up to 2');
     expect(() => migrateDocument({})).toThrow(CalcError);

@@ -1,5 +1,6 @@
 import Joi from 'joi';
-import { count, finite, identifier, notNegative, positive, share, text } from '../schema/fields';
+import { count, finite, identifier, notNegative, text } from '../schema/fields';
+import { positive, share } from './physical';
 import { HOUSINGS } from '../drive/thermalDefaults';
 import { DIFFERENTIALS } from '../gears/differential';
 import { TYRE_KINDS } from '../gears/tyreSpin';

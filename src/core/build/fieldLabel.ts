@@ -1,5 +1,8 @@
 import type { QuantityName } from '../units/quantities';
 
+/** Whatever has a size is not smaller, in the unit of its field. */
+export const LEAST_POSITIVE = 1e-6;
+
 /** Bounds of a number, as the schema of the document has them. */
 export interface Limits {
   readonly above?: number;

@@ -1,6 +1,7 @@
 import Joi from 'joi';
 import { HOUSINGS } from '../drive/thermalDefaults';
-import { identifier, notNegative, positive, temperatureC } from '../schema/fields';
+import { identifier, notNegative, temperatureC } from '../schema/fields';
+import { positive } from './physical';
 import { BODIES, CYCLE_PRESETS, type Heat, MOUNT_MATERIALS, PINION_JOINTS } from './heat';
 
 export const heatSchema = Joi.object<Heat>({

@@ -20,7 +20,7 @@ export const LABELS: Readonly<Record<string, FieldLabel>> = {
   'brief.gradePct': { label: 'Steepest climb', quantity: 'percent', limits: { from: -100, to: 100 } },
   'brief.meanSpeedShare': { label: 'Mean speed of the wish', quantity: 'share', limits: { above: 0, to: 1 } },
   'brief.sizeClass': { label: 'Size class' },
-  'brief.sizeClass.massBudgetG': { label: 'Mass budget', quantity: 'massG', limits: { above: 0 } },
+  'brief.sizeClass.massBudgetG': { label: 'Mass budget', quantity: 'massG', limits: { above: 0, to: 1_000_000 } },
   'brief.dropHeightM': { label: 'Lands from', quantity: 'distanceM', limits: { above: 0, to: 20 } },
   'brief.kerbMps': { label: 'Meets a kerb at', quantity: 'speedMps', limits: { above: 0, to: 150 } },
   'suspension.stopMm': { label: 'Travel to stop a landing', quantity: 'lengthMm', limits: { above: 0, to: 1000 } },

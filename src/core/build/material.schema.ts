@@ -1,6 +1,7 @@
 import Joi from 'joi';
 import { REFERENCE_C } from '../gears/softening';
-import { finite, identifier, notNegative, positive, text } from '../schema/fields';
+import { finite, identifier, notNegative, text } from '../schema/fields';
+import { positive } from './physical';
 import type { ChosenMaterial } from './material';
 
 export const materialFigures = {

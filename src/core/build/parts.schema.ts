@@ -1,5 +1,6 @@
 import Joi from 'joi';
-import { count, finite, identifier, notNegative, positive, share, temperatureC, text } from '../schema/fields';
+import { count, finite, identifier, notNegative, temperatureC, text } from '../schema/fields';
+import { positive, share } from './physical';
 import { COLUMN_ENDS } from '../strength/column';
 import { LOAD_CASES } from '../strength/loadCases';
 import { materialSchema } from './material.schema';

@@ -1,5 +1,6 @@
 import Joi from 'joi';
-import { count, identifier, notNegative, positive, share, text } from '../schema/fields';
+import { count, identifier, notNegative, text } from '../schema/fields';
+import { positive, share } from './physical';
 import { LOAD_KINDS, RAIL_KINDS } from '../power/budgetDefinition';
 import { type ChosenBattery, type ChosenController, FAILSAFE_ITEMS, type FailsafeTick, type Power, type PowerLoad, type PowerRail, type Radio, type ServoFigures, type SteerWork, type Transmitter, type Wire } from './power';
 

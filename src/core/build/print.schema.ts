@@ -1,7 +1,8 @@
 import Joi from 'joi';
 import { FITS } from '../print/coupon';
 import { holeSchema, readingFigures } from '../print/holes/solve.schema';
-import { count, finite, identifier, notNegative, positive, share, text } from '../schema/fields';
+import { count, finite, identifier, notNegative, text } from '../schema/fields';
+import { positive, share } from './physical';
 import { type HolePattern, type Joint, JOINT_HOLDS, JOINT_KINDS, type ListEntry, type Print, type PrintProfile, SOURCES } from './print';
 
 const place = () => finite().min(-5000).max(5000);

@@ -1,5 +1,6 @@
 import Joi from 'joi';
-import { finite, identifier, notNegative, positive } from '../schema/fields';
+import { finite, identifier, notNegative } from '../schema/fields';
+import { positive } from './physical';
 import { cornerFields } from '../suspension/sweep.schema';
 import { aidsSchema } from './aids.schema';
 import { BENCH_ITEMS, type BenchTick, type DrawnCorner, type FreePlay, LINK_KINDS, type SteeringDrive, type Suspension, type SuspensionEnd } from './suspension';

@@ -5,7 +5,7 @@ import { car, surface } from '../fixtures/car';
 import type { Check } from './check';
 import { byUrgency, DEFAULT_THRESHOLDS, evaluateBuild, overlookBuild, statesOn } from './evaluate';
 import { stripeOf } from './stripe';
-import { garageCar } from './garage';
+import { garageCar, garageCarOrAilment } from './garage';
 
 const check = (document: BuildDocument, id: string): Check => evaluateBuild(document).find((one) => one.id === id)!;
 const change = (path: string[], value: unknown) => applyPatch(car, [{ path, value }]);
@@ -150,6 +150,12 @@ describe('the engine', () => {
     expect(states.find(({ segment }) => segment === 'suspension')).toMatchObject({ state: 'unknown', needs: expect.arrayContaining(['hard points of the front corner', 'steering servo']) });
     expect(states.find(({ segment }) => segment === 'parts')).toMatchObject({ state: 'unknown', needs: ['materials and loads of the parts'] });
     expect(states.find(({ segment }) => segment === 'power')!.check).toBeDefined();
+  });
+
+  it('tells the garage what ails a build that cannot be worked out, and which it is', () => {
+    const broken = { ...car, brief: undefined } as unknown as BuildDocument;
+    const whole = { build: { id: 'b', name: 'B', createdAt: '' }, revisions: [{ id: 'r', buildId: 'b', letter: 'C', document: broken, version: 1, createdAt: '' }], runs: [], failures: [], prints: [], copies: [] };
+    expect(garageCarOrAilment(whole, {})).toMatchObject({ id: 'b', name: 'B', revision: { letter: 'C' }, ails: expect.stringContaining('surfaces') });
   });
 
   it('tells the garage what to do next', () => {

@@ -1,4 +1,4 @@
-import type { BuildDocument } from '../build/document';
+import { type BuildDocument, emptyDocument } from '../build/document';
 import { driveRun } from '../drive/run';
 import { inSentence } from '../units/words';
 import { runInputOf } from '../drive/runOfBuild';
@@ -22,6 +22,22 @@ export interface GarageCar {
   readonly measured?: { speedMps: number; errorMps: number; letter: string };
   readonly tightest?: Check;
   readonly next: string;
+  /** Why nothing could be worked out of it. */
+  readonly ails?: string;
+}
+
+/** The same of a build that may be so odd, or so damaged, that nothing can be worked out of it: it is told, and the others stand. */
+export function garageCarOrAilment(whole: WholeBuild, thresholds: Thresholds): GarageCar {
+  try {
+    return garageCar(whole, thresholds);
+  } catch (error) {
+    const { build, revisions } = whole;
+    const last = revisions.at(-1);
+    return {
+      id: build.id, name: build.name, revision: { letter: last?.letter ?? 'A' }, revisions: revisions.length, document: emptyDocument(), ails: (error as Error).message,
+      next: 'Open it, take its last change back, or export it before anything else.',
+    };
+  }
 }
 
 /** What the garage says of a build: its last revision, what it should do, what it did, and what to do next. */

@@ -15,15 +15,19 @@ const LAST_HEADING = 0.84;
 /** What the paper's font cannot write. */
 const written = (text: string) => text.replace(/\s*→\s*/g, ' to ').replace(/\u00a0/g, ' ');
 
+/** Stands for a photograph that cannot be read. */
+export const UNREADABLE = Symbol('a photograph that cannot be read');
+export type Images = Readonly<Record<string, string | typeof UNREADABLE>>;
+
 /**
  * A report as the definition of a PDF: A4 or Letter, a heading never alone at the foot, table heads on every page.
  *
- * @param images JPEG as data URLs, by the hash of the photograph; those that are not there are said to be missing
+ * @param images JPEG as data URLs, by the hash of the photograph; those that are not there or cannot be read are said so in their places
  */
-export function reportAsPaper({ title, subtitle, blocks }: Report, images: Readonly<Record<string, string>>, size: 'A4' | 'LETTER'): TDocumentDefinitions {
+export function reportAsPaper({ title, subtitle, blocks }: Report, images: Images, size: 'A4' | 'LETTER'): TDocumentDefinitions {
   return {
     info: { title, creator: 'Lean Badger', producer: 'Lean Badger' },
-    pageSize: size, pageMargins: [MARGIN, 52, MARGIN, 46], images: { ...images },
+    pageSize: size, pageMargins: [MARGIN, 52, MARGIN, 46], images: Object.fromEntries(Object.entries(images).filter((one): one is [string, string] => one[1] !== UNREADABLE)),
     defaultStyle: { font: 'Roboto', fontSize: 9, color: INK, lineHeight: 1.15 },
     styles: { heading1: { fontSize: 13, bold: true, margin: [0, 14, 0, 4] }, heading2: { fontSize: 10.5, bold: true, margin: [0, 9, 0, 2] }, head: { bold: true, color: QUIET, fontSize: 8 }, quiet: { color: QUIET, fontSize: 8 } },
     header: () => ({ text: written(title), color: QUIET, fontSize: 8, margin: [MARGIN, 24, MARGIN, 0] }),
@@ -33,7 +37,7 @@ export function reportAsPaper({ title, subtitle, blocks }: Report, images: Reado
   };
 }
 
-function contentOf(block: Block, images: Readonly<Record<string, string>>): Content {
+function contentOf(block: Block, images: Images): Content {
   switch (block.kind) {
     // what is longer than a page and must not be broken would not be written at all
     case 'together': return { unbreakable: heightOf(block) < MOST_TOGETHER, stack: block.blocks.map((one) => contentOf(one, images)) };
@@ -76,7 +80,7 @@ function widthsOf({ head, widths }: { head: readonly string[]; widths?: readonly
 
 const rowsOf = (photos: readonly Photo[]): Photo[][] => Array.from({ length: Math.ceil(photos.length / PHOTOS_A_ROW) }, (_, row) => photos.slice(row * PHOTOS_A_ROW, (row + 1) * PHOTOS_A_ROW));
 
-function photoOf({ hash, caption }: Photo, images: Readonly<Record<string, string>>): Column {
+function photoOf({ hash, caption }: Photo, images: Images): Column {
   const width = (INNER - GAP * (PHOTOS_A_ROW - 1)) / PHOTOS_A_ROW;
-  return { width, stack: [images[hash] === undefined ? { text: 'The photograph is not in this workshop.', color: MOSS } : { image: hash, fit: [width, width * 0.75] }, ...(caption ? [{ text: written(caption), style: 'quiet' }] : [])] };
+  return { width, stack: [images[hash] === undefined || images[hash] === UNREADABLE ? { text: images[hash] === UNREADABLE ? 'The photograph cannot be read.' : 'The photograph is not in this workshop.', color: MOSS } : { image: hash, fit: [width, width * 0.75] }, ...(caption ? [{ text: written(caption), style: 'quiet' }] : [])] };
 }

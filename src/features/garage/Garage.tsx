@@ -2,7 +2,8 @@
 
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
-import { useMemo, useState } from 'react';
+import { Suspense, useMemo, useState } from 'react';
+import { ErrorBoundary } from 'react-error-boundary';
 import type { GarageCar } from '@/core/checks/garage';
 import { formatQuantity, formatText, formatWithError } from '@/core/units/formatQuantity';
 import { PlanSketch } from '@/ui/PlanSketch';
@@ -42,7 +43,7 @@ export function Garage({ cars }: { cars: readonly GarageCar[] }) {
         <h1 className="answer">{cars.length === 0 ? 'Start with a name. The rest follows from what the car is for.' : `${cars.length} car${cars.length === 1 ? '' : 's'} in the garage.`}</h1>
         <div className="row" style={{ marginTop: 10, justifyContent: 'space-between' }}><NewBuild /><ImportBuild /></div>
         <StillHere />
-        <div className="cars">{cars.map((car) => <Car key={car.id} car={car} />)}</div>
+        <div className="cars">{cars.map((car) => <ErrorBoundary key={car.id} fallback={<Ailing car={car} />}><Suspense fallback={null}>{car.ails === undefined ? <Car car={car} /> : <Ailing car={car} />}</Suspense></ErrorBoundary>)}</div>
       </main>
       {over === 'jump' ? <Palette jumps={jumps} onClose={() => setOver(undefined)} /> : null}
       {over === 'keys' ? <KeyList onClose={() => setOver(undefined)} /> : null}
@@ -55,6 +56,19 @@ function StillHere() {
   const waiting = useWaiting();
   if (waiting.length === 0) return null;
   return <p className="note" role="status">{waiting.length === 1 ? 'One entry waits' : `${waiting.length} entries wait`} on this device to be sent. <button type="button" className="btn" onClick={() => void sendNow()}>Send now</button></p>;
+}
+
+/** A build of which nothing can be shown but that it is there. */
+function Ailing({ car }: { car: GarageCar }) {
+  return (
+    <article className="car" aria-label={car.name}>
+      <Link href={`/builds/${car.id}/${car.revision.letter}/brief`} className="face">
+        <h2>{car.name} <span className="quiet" style={{ fontSize: 14, fontWeight: 500 }}>{car.revision.letter}</span></h2>
+        <p className="note bad" role="alert">Nothing could be worked out of this build{car.ails ? `: ${car.ails}` : ''}. {car.next}</p>
+      </Link>
+      <CarActs car={car} />
+    </article>
+  );
 }
 
 function Car({ car }: { car: GarageCar }) {

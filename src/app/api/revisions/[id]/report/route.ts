@@ -1,4 +1,5 @@
 import Joi from 'joi';
+import sharp from 'sharp';
 import { USUAL_CURRENCY } from '@/core/build/brief';
 import { checksOnRecord } from '@/core/checks/record';
 import { overlookBuild } from '@/core/checks/evaluate';
@@ -6,7 +7,7 @@ import type { Photo } from '@/core/field/report';
 import { calibrationOfBuild } from '@/core/print/log';
 import { buildSheet } from '@/core/report/buildSheet';
 import { flat, type Report, REPORT_KINDS, type ReportKind } from '@/core/report/definition';
-import { reportAsPaper } from '@/core/report/paper';
+import { type Images, reportAsPaper, UNREADABLE } from '@/core/report/paper';
 import { testReport } from '@/core/report/testReport';
 import { parse } from '@/core/schema/parse';
 import { wholeBuild } from '@/db/queries/builds';
@@ -36,8 +37,14 @@ export const GET = door(async ({ request, db, workshopId, id }) => {
 });
 
 /** The photographs of a report as a PDF takes them; one that the workshop does not hold is left out. */
-async function imagesOf({ blocks }: Report, read: (hash: string) => Promise<{ type: string; content: Buffer }>): Promise<Record<string, string>> {
+async function imagesOf({ blocks }: Report, read: (hash: string) => Promise<{ type: string; content: Buffer }>): Promise<Images> {
   const photos: Photo[] = flat(blocks).flatMap((block) => (block.kind === 'photos' ? block.photos : []));
-  const found = await Promise.all([...new Set(photos.map(({ hash }) => hash))].map((hash) => read(hash).then(({ type, content }) => (type === 'image/jpeg' ? ([hash, `data:image/jpeg;base64,${content.toString('base64')}`] as const) : undefined)).catch(() => undefined)));
-  return Object.fromEntries(found.filter((one) => one !== undefined));
+  const found = await Promise.all([...new Set(photos.map(({ hash }) => hash))].map(async (hash) => {
+    const kept = await read(hash).catch(() => undefined);
+    if (!kept || kept.type !== 'image/jpeg') return [];
+    return [[hash, (await isReadable(kept.content)) ? `data:image/jpeg;base64,${kept.content.toString('base64')}` : UNREADABLE] as const];
+  }));
+  return Object.fromEntries(found.flat());
 }
+
+const isReadable = (content: Buffer): Promise<boolean> => sharp(content, { failOn: 'error' }).stats().then(() => true, () => false);
