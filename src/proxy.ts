@@ -1,20 +1,27 @@
 import { type NextRequest, NextResponse } from 'next/server';
+import { isWellFormed } from './app/addresses';
 import { originsOf, strangerIn } from './app/origins';
 import { ALWAYS, DATA_POLICY, pagePolicy, WORKER_POLICY } from './app/policy';
+import { isPageRequest, silencePage } from './app/silence';
+import { databaseAnswers } from './db/client';
 
 const allowed = originsOf(process.env.ORIGIN);
 const development = process.env.NODE_ENV !== 'production';
 
+const DATABASE_PATIENCE_MS = 5000;
+
 const REFUSALS = {
   host: { message: 'This address is not one that the workshop answers to.', remedy: 'open it by its own address, or name this one in ORIGIN when starting it' },
+  malformed: { message: 'The address is not well written.', remedy: 'check it, or begin at the garage' },
   origin: { message: 'A page of another site sent this.', remedy: 'do it on a page of the workshop itself' },
 } as const;
 
 /** Every request: none for another host or from another site passes, and every answer says what it may load. */
-export function proxy(request: NextRequest): Response {
+export async function proxy(request: NextRequest): Promise<Response> {
   const { headers, method } = request;
   const stranger = strangerIn({ method, host: headers.get('host'), origin: headers.get('origin'), site: headers.get('sec-fetch-site') }, allowed);
   if (stranger) return guarded(NextResponse.json({ error: { code: 'stranger', ...REFUSALS[stranger] } }, { status: 403 }), DATA_POLICY);
+  if (!isWellFormed(request.url)) return guarded(NextResponse.json({ error: { code: 'malformed', ...REFUSALS.malformed } }, { status: 400 }), DATA_POLICY);
   const { pathname } = request.nextUrl;
   if (pathname.startsWith('/api/')) return guarded(NextResponse.next(), DATA_POLICY);
   if (pathname.startsWith('/_next/static/') || pathname === '/service-worker.js') return guarded(NextResponse.next(), WORKER_POLICY);
@@ -23,6 +30,7 @@ export function proxy(request: NextRequest): Response {
   const onward = new Headers(headers);
   onward.set('x-nonce', nonce);
   onward.set('content-security-policy', policy);
+  if (isPageRequest(method, headers) && !(await databaseAnswers(DATABASE_PATIENCE_MS))) return guarded(silencePage(), policy);
   return guarded(NextResponse.next({ request: { headers: onward } }), policy);
 }
 

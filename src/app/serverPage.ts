@@ -1,7 +1,7 @@
 import { headers } from 'next/headers';
 import { notFound } from 'next/navigation';
 import { type Database, database } from '@/db/client';
-import { DoorError, isUnreachable } from '@/db/errors';
+import { DoorError, refusalOfDatabase, withoutParameters } from '@/db/errors';
 import { currentWorkshop } from './api/door';
 import { DATABASE_SILENT } from './databaseSilent';
 
@@ -9,20 +9,22 @@ import { DATABASE_SILENT } from './databaseSilent';
 export async function visit(): Promise<{ db: Database; workshopId: string }> {
   const db = database();
   const request = new Request('http://page.invalid/', { headers: new Headers(await headers()) });
-  try {
-    return { db, workshopId: await currentWorkshop(request, db) };
-  } catch (error) {
-    if (isUnreachable(error)) throw Object.assign(new Error('The database does not answer.', { cause: error }), { digest: DATABASE_SILENT });
-    throw error;
-  }
+  return { db, workshopId: await shown(currentWorkshop(request, db)) };
 }
 
-/** What is not there becomes the page that says so. */
-export async function orNotFound<T>(found: Promise<T>): Promise<T> {
+/** What a page shows; what is not there becomes the page that says so, and an error says nothing of what anybody typed. */
+export async function shown<T>(found: Promise<T>): Promise<T> {
   try {
     return await found;
   } catch (error) {
     if (error instanceof DoorError && error.code === 'notFound') notFound();
-    throw error;
+    throw withoutSecrets(error);
   }
+}
+
+function withoutSecrets(error: unknown): Error {
+  const ofDatabase = refusalOfDatabase(error);
+  if (ofDatabase?.code === 'database' || ofDatabase?.code === 'busy') return Object.assign(new Error(ofDatabase.message), { digest: DATABASE_SILENT });
+  const { message, code } = withoutParameters(error);
+  return Object.assign(new Error(message, { cause: code }), { stack: (error as Error).stack?.replace(/^[\s\S]*?(?=\n {4}at )/, message) });
 }

@@ -21,9 +21,11 @@ it('keeps a photograph small and upright, the same twice under one name', async 
 });
 
 it('refuses what is no photograph, what is too large, and an empty track, in words', async () => {
-  const no = await post(keepPhoto, 'this is no picture');
-  expect(no.status).toBe(400);
-  expect((await no.json()).error).toMatchObject({ path: 'content', message: 'The file is no photograph that can be read here.' });
+  for (const none of ['this is no picture', '', '<svg xmlns="http://www.w3.org/2000/svg" width="9" height="9"><script>alert(1)</script></svg>']) {
+    const no = await post(keepPhoto, none);
+    expect(no.status).toBe(400);
+    expect((await no.json()).error).toMatchObject({ path: 'content', message: 'The file is no photograph that can be read here.' });
+  }
   expect((await post(keepPhoto, new Uint8Array(8 * 1024 * 1024 + 1))).status).toBe(413);
   expect((await post(keepTrack, '')).status).toBe(400);
   expect((await read('f'.repeat(64))).status).toBe(404);

@@ -1,13 +1,13 @@
 import type { Schema } from 'joi';
 import { CalcError } from '@/core/errors';
+import { isKeepable, refuseUnkeepable } from '@/core/schema/keepable';
 import { parse } from '@/core/schema/parse';
 import { type Database, database } from '@/db/client';
-import { DoorError, isUnreachable } from '@/db/errors';
+import { DoorError, refusalOfDatabase, withoutParameters } from '@/db/errors';
 import { countWrite, defaultWorkshop } from '@/db/queries/workshops';
 
 const LARGEST_BODY = 2 * 1024 * 1024;
 const WRITES_A_MINUTE = 1200;
-const UNIQUE_VIOLATION = '23505';
 /** The page was closed while it was still sending; nobody reads the answer. */
 const CLIENT_LEFT = 499;
 
@@ -31,6 +31,9 @@ export async function currentWorkshop(_request: Request, db: Database): Promise<
 export const JSON_BODY = 'application/json';
 export const BYTES_BODY = 'application/octet-stream';
 
+const LONGEST_NAME = 200;
+const isNamed = (name: string) => name.length <= LONGEST_NAME && isKeepable(name);
+
 /** What a form of another site can send without asking is none of the kinds that a door takes. */
 function refuseOtherKinds(request: Request, takes: string): void {
   if (request.body === null) return;
@@ -43,10 +46,11 @@ export function door(handle: (visit: Visit) => Promise<Response>, takes = JSON_B
   return async (request: Request, context?: Context): Promise<Response> => {
     try {
       refuseOtherKinds(request, takes);
+      const params = (await context?.params) ?? {};
+      if (!Object.values(params).every(isNamed)) throw new DoorError('notFound', 'Nothing is called by that address.', { remedy: 'check the address' });
       const db = database();
       const workshopId = await currentWorkshop(request, db);
       if (request.method !== 'GET') await countWrite(db, `${workshopId}:write`, WRITES_A_MINUTE);
-      const params = (await context?.params) ?? {};
       return await handle({ request, db, workshopId, id: params.id ?? '', kind: params.kind ?? '' });
     } catch (error) {
       return problemOf(error, request);
@@ -56,19 +60,16 @@ export function door(handle: (visit: Visit) => Promise<Response>, takes = JSON_B
 
 function problemOf(error: unknown, request: Request): Response {
   if (error instanceof CalcError) return Response.json({ error: { code: 'invalid', ...error.problem } }, { status: 422 });
-  if (error instanceof DoorError) {
-    const { current, ...more } = error.more;
-    return Response.json({ error: { code: error.code, message: error.message, ...more }, ...(current === undefined ? {} : { current }) }, { status: error.status });
-  }
-  const cause = (error as { cause?: { code?: string } }).cause ?? (error as { code?: string });
-  if (cause.code === UNIQUE_VIOLATION) {
-    return Response.json({ error: { code: 'exists', message: 'An id in it belongs to something else in this workshop.', remedy: 'bring it in as a copy' } }, { status: 409 });
-  }
-  if (cause.code === 'ECONNRESET') return new Response(null, { status: CLIENT_LEFT });
-  console.error(JSON.stringify({ level: 'error', at: new Date().toISOString(), method: request.method, path: new URL(request.url).pathname, message: (error as Error).message, code: cause.code }));
-  return isUnreachable(error)
-    ? Response.json({ error: { code: 'database', message: 'The database does not answer. What you typed stays on this page.', remedy: 'start it and try again' } }, { status: 503 })
-    : Response.json({ error: { code: 'internal', message: 'Something went wrong on the server. What you typed stays on this page.', remedy: 'try again; the server wrote a line about it to its log' } }, { status: 500 });
+  if (error instanceof DoorError) return refusal(error);
+  const ofDatabase = refusalOfDatabase(error);
+  if (ofDatabase === undefined && (error as { code?: string }).code === 'ECONNRESET') return new Response(null, { status: CLIENT_LEFT });
+  if (ofDatabase === undefined || ofDatabase.status >= 500) console.error(JSON.stringify({ level: 'error', at: new Date().toISOString(), method: request.method, path: new URL(request.url).pathname, ...withoutParameters(error) }));
+  return ofDatabase ? refusal(ofDatabase) : Response.json({ error: { code: 'internal', message: 'Something went wrong on the server. What you typed stays on this page.', remedy: 'try again; the server wrote a line about it to its log' } }, { status: 500 });
+}
+
+function refusal({ code, message, status, retryAfterS, more: { current, ...more } }: DoorError): Response {
+  const headers = retryAfterS === undefined ? undefined : { 'retry-after': String(retryAfterS) };
+  return Response.json({ error: { code, message, ...more }, ...(current === undefined ? {} : { current }) }, { status, ...(headers ? { headers } : {}) });
 }
 
 /** Bytes of a request, up to a size. */
@@ -105,7 +106,12 @@ export function sameId<T extends { id: string }>(id: string, sheet: T): T {
 }
 
 export async function rawBody(request: Request): Promise<unknown> {
-  const text = await bodyText(request);
+  const body = jsonOf(await bodyText(request));
+  refuseUnkeepable(body);
+  return body;
+}
+
+function jsonOf(text: string): unknown {
   try {
     return JSON.parse(text);
   } catch {

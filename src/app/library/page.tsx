@@ -1,12 +1,12 @@
 import { listLibrary } from '@/db/queries/library';
 import { settingsOf } from '@/db/queries/workshops';
 import { LibraryPage } from '@/features/library/LibraryPage';
-import { visit } from '../serverPage';
+import { shown, visit } from '../serverPage';
 
 export const dynamic = 'force-dynamic';
 
 export default async function Library() {
   const { db, workshopId } = await visit();
-  const [items, settings] = await Promise.all([listLibrary(db, workshopId), settingsOf(db, workshopId)]);
+  const [items, settings] = await shown(Promise.all([listLibrary(db, workshopId), settingsOf(db, workshopId)]));
   return <LibraryPage items={items} thresholds={settings.thresholds ?? {}} printAheadMinutes={settings.printAheadMinutes} />;
 }

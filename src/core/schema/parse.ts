@@ -1,14 +1,16 @@
 import type { Schema, ValidationErrorItem } from 'joi';
 import { CalcError } from '../errors';
+import { refuseUnkeepable } from './keepable';
 
 const OPTIONS = { convert: false, abortEarly: false, allowUnknown: false, errors: { wrap: { label: false as const } } };
 
 /**
  * Checks an input against a schema and fills in its defaults. Text is never turned into a number.
  *
- * @throws CalcError at the first offending field in the schema's order
+ * @throws CalcError at a text that cannot be kept, then at the first offending field in the schema's order
  */
 export function parse<T>(schema: Schema<T>, input: unknown): T {
+  refuseUnkeepable(input);
   const { value, error } = schema.validate(input, OPTIONS);
   if (!error) return value;
   const first = firstOf(error.details);

@@ -11,8 +11,11 @@ import { present } from './deleted';
 import { listLibrary } from './library';
 import { allRevisions } from './revisions';
 
-/** The whole build as the text of a build file. */
-export async function exportBuild(db: Database, workshopId: string, id: string): Promise<{ name: string; text: string }> {
+/** The whole build as the text of a build file, all of it as it stood at one moment. */
+export const exportBuild = (db: Database, workshopId: string, id: string): Promise<{ name: string; text: string }> =>
+  db.transaction((tx) => exported(tx as unknown as Database, workshopId, id), { isolationLevel: 'repeatable read', accessMode: 'read only' });
+
+async function exported(db: Database, workshopId: string, id: string): Promise<{ name: string; text: string }> {
   const { build, revisions: own, runs: ownRuns, failures: ownFailures, prints: ownPrints, copies: ownCopies } = await wholeBuild(db, workshopId, id);
   const used = namesIn({ revisions: own, runs: ownRuns }, 'library');
   const all = await listLibrary(db, workshopId);
@@ -36,10 +39,8 @@ export async function exportBuild(db: Database, workshopId: string, id: string):
 /** What a build names by its hash and this workshop holds. */
 async function filesOf(db: Database, workshopId: string, file: BuildFile): Promise<KeptFile[]> {
   const named = { meshes: namesIn(file, 'mesh'), files: namesIn(file, 'file') };
-  const [ownMeshes, ownFiles] = await Promise.all([
-    named.meshes.size === 0 ? [] : db.select({ hash: meshes.hash, content: meshes.content }).from(meshes).where(and(eq(meshes.workshopId, workshopId), inArray(meshes.hash, [...named.meshes]))),
-    named.files.size === 0 ? [] : db.select({ hash: keptFiles.hash, type: keptFiles.type, content: keptFiles.content }).from(keptFiles).where(and(eq(keptFiles.workshopId, workshopId), inArray(keptFiles.hash, [...named.files]))),
-  ]);
+  const ownMeshes = named.meshes.size === 0 ? [] : await db.select({ hash: meshes.hash, content: meshes.content }).from(meshes).where(and(eq(meshes.workshopId, workshopId), inArray(meshes.hash, [...named.meshes])));
+  const ownFiles = named.files.size === 0 ? [] : await db.select({ hash: keptFiles.hash, type: keptFiles.type, content: keptFiles.content }).from(keptFiles).where(and(eq(keptFiles.workshopId, workshopId), inArray(keptFiles.hash, [...named.files])));
   return [...ownMeshes.map((mesh) => ({ ...mesh, type: 'mesh' })), ...ownFiles].flatMap(({ hash, type, content }) => {
     const known = KEPT_TYPES.find((one) => one === type);
     return known ? [{ hash, type: known, base64: content.toString('base64') }] : [];
@@ -59,6 +60,10 @@ function bytesOf({ hash, type, base64 }: KeptFile, at: number): Buffer {
   if (type === 'image/jpeg' && !content.subarray(0, JPEG.length).equals(JPEG)) throw new CalcError(`files.${at}.base64`, 'is no JPEG', 'export the build again');
   return content;
 }
+
+/** A statement takes 65,535 parameters; records go in so many at a time. */
+const ROWS_AT_ONCE = 500;
+const inParts = <T>(rows: readonly T[]): T[][] => Array.from({ length: Math.ceil(rows.length / ROWS_AT_ONCE) }, (_, at) => rows.slice(at * ROWS_AT_ONCE, (at + 1) * ROWS_AT_ONCE));
 
 export type ImportMode = 'refuse' | 'replace' | 'copy';
 
@@ -80,11 +85,11 @@ export async function importBuild(db: Database, workshopId: string, file: BuildF
     }
     await tx.delete(builds).where(and(eq(builds.workshopId, workshopId), eq(builds.id, given.build.id)));
     await tx.insert(builds).values({ workshopId, ...given.build });
-    await tx.insert(revisions).values(given.revisions.map((revision) => ({ workshopId, buildId: given.build.id, ...revision })));
-    if (given.runs.length > 0) await tx.insert(runs).values(given.runs.map((run) => ({ workshopId, ...run })));
-    if (given.failures.length > 0) await tx.insert(failures).values(given.failures.map((failure) => ({ workshopId, ...failure })));
-    if (given.prints.length > 0) await tx.insert(prints).values(given.prints.map(({ revisionId, ...sheet }) => ({ workshopId, id: sheet.id, revisionId, sheet })));
-    if (given.copies.length > 0) await tx.insert(copies).values(given.copies.map(({ revisionId, ...sheet }) => ({ workshopId, id: sheet.id, revisionId, sheet })));
+    for (const some of inParts(given.revisions)) await tx.insert(revisions).values(some.map((revision) => ({ workshopId, buildId: given.build.id, ...revision })));
+    for (const some of inParts(given.runs)) await tx.insert(runs).values(some.map((run) => ({ workshopId, ...run })));
+    for (const some of inParts(given.failures)) await tx.insert(failures).values(some.map((failure) => ({ workshopId, ...failure })));
+    for (const some of inParts(given.prints)) await tx.insert(prints).values(some.map(({ revisionId, ...sheet }) => ({ workshopId, id: sheet.id, revisionId, sheet })));
+    for (const some of inParts(given.copies)) await tx.insert(copies).values(some.map(({ revisionId, ...sheet }) => ({ workshopId, id: sheet.id, revisionId, sheet })));
     for (const item of given.library) {
       const insert = tx.insert(libraryItems).values({ workshopId, ...item });
       if (taken.has(item.id)) await insert.onConflictDoUpdate({ target: [libraryItems.workshopId, libraryItems.id], set: { deletedAt: null } });

@@ -23,8 +23,9 @@ export async function wholeBuild(db: Database, workshopId: string, id: string): 
   if (!build) throw new DoorError('notFound', 'There is no such build in this workshop.');
   const revisions = (await listRevisions(db, workshopId, id)).sort((a, b) => byLetter(a.letter, b.letter));
   const ids = revisions.map((revision) => revision.id);
-  const [runs, failures, printed] = await Promise.all([runsOfRevisions(db, workshopId, ids), failuresOfRevisions(db, workshopId, ids), printsOfRevisions(db, workshopId, ids)]);
-  return { build, revisions, runs, failures, ...printed };
+  const runs = await runsOfRevisions(db, workshopId, ids);
+  const failures = await failuresOfRevisions(db, workshopId, ids);
+  return { build, revisions, runs, failures, ...(await printsOfRevisions(db, workshopId, ids)) };
 }
 
 /** Every build as a whole; one that is deleted while they are read is left out. */

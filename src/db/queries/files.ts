@@ -7,6 +7,8 @@ import { files } from '../schema';
 
 export const LARGEST_PHOTO = 8 * 1024 * 1024;
 export const LARGEST_TRACK = 50 * 1024 * 1024;
+/** What a camera makes: a drawing with a program in it is no photograph. */
+const PHOTOGRAPHS: ReadonlySet<string | undefined> = new Set(['jpeg', 'png', 'webp', 'heif']);
 const [LONGEST_SIDE, QUALITY, MOST_PIXELS] = [1600, 80, 100_000_000];
 
 /** Keeps a file under the SHA-256 of what it holds; the same again changes nothing. */
@@ -18,10 +20,15 @@ async function keep(db: Database, workshopId: string, type: string, content: Buf
 
 /** A photograph made as small as a page needs it, turned upright, without what the camera wrote into it. */
 export async function keepPhoto(db: Database, workshopId: string, content: Buffer): Promise<string> {
-  const small = await sharp(content, { limitInputPixels: MOST_PIXELS, failOn: 'error' }).rotate().resize({ width: LONGEST_SIDE, height: LONGEST_SIDE, fit: 'inside', withoutEnlargement: true }).jpeg({ quality: QUALITY }).toBuffer().catch(() => {
-    throw new DoorError('malformed', 'The file is no photograph that can be read here.', { path: 'content', remedy: 'take a JPEG, PNG or WebP' });
-  });
+  const small = await madeSmall(content).catch(() => undefined);
+  if (!small) throw new DoorError('malformed', 'The file is no photograph that can be read here.', { path: 'content', remedy: 'take a JPEG, PNG or WebP' });
   return keep(db, workshopId, 'image/jpeg', small);
+}
+
+async function madeSmall(content: Buffer): Promise<Buffer | undefined> {
+  const picture = sharp(content, { limitInputPixels: MOST_PIXELS, failOn: 'error' });
+  if (!PHOTOGRAPHS.has((await picture.metadata()).format)) return undefined;
+  return picture.rotate().resize({ width: LONGEST_SIDE, height: LONGEST_SIDE, fit: 'inside', withoutEnlargement: true }).jpeg({ quality: QUALITY }).toBuffer();
 }
 
 export async function keepTrack(db: Database, workshopId: string, content: Buffer): Promise<string> {

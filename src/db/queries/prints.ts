@@ -10,10 +10,8 @@ type Writer = Pick<Database, 'select' | 'insert' | 'delete' | 'update'>;
 
 export async function printsOfRevisions(db: Database, workshopId: string, revisionIds: string[]): Promise<{ prints: PrintRecord[]; copies: CopyRecord[] }> {
   if (revisionIds.length === 0) return { prints: [], copies: [] };
-  const [logged, made] = await Promise.all([
-    db.select({ revisionId: prints.revisionId, sheet: prints.sheet }).from(prints).where(and(eq(prints.workshopId, workshopId), inArray(prints.revisionId, revisionIds), present(prints))).orderBy(asc(sql`${prints.sheet}->>'queuedAt'`), asc(prints.id)),
-    db.select({ revisionId: copies.revisionId, sheet: copies.sheet }).from(copies).where(and(eq(copies.workshopId, workshopId), inArray(copies.revisionId, revisionIds), ofPresentPrint)).orderBy(asc(sql`${copies.sheet}->>'madeAt'`), asc(copies.id)),
-  ]);
+  const logged = await db.select({ revisionId: prints.revisionId, sheet: prints.sheet }).from(prints).where(and(eq(prints.workshopId, workshopId), inArray(prints.revisionId, revisionIds), present(prints))).orderBy(asc(sql`${prints.sheet}->>'queuedAt'`), asc(prints.id));
+  const made = await db.select({ revisionId: copies.revisionId, sheet: copies.sheet }).from(copies).where(and(eq(copies.workshopId, workshopId), inArray(copies.revisionId, revisionIds), ofPresentPrint)).orderBy(asc(sql`${copies.sheet}->>'madeAt'`), asc(copies.id));
   return { prints: logged.map(({ revisionId, sheet }) => ({ ...sheet, revisionId })), copies: made.map(({ revisionId, sheet }) => ({ ...sheet, revisionId })) };
 }
 

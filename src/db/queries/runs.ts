@@ -22,12 +22,14 @@ const mark = runs.documentMark;
 export async function runsOfRevisions(db: Database, workshopId: string, revisionIds: string[]): Promise<RunRecord[]> {
   if (revisionIds.length === 0) return [];
   const own = and(eq(runs.workshopId, workshopId), inArray(runs.revisionId, revisionIds), present(runs));
-  const [rows, builds] = await Promise.all([
-    db.select(light).from(runs).where(own).orderBy(asc(runs.ranAt), asc(runs.id)),
-    db.selectDistinctOn([mark], { mark, document: driven }).from(runs).where(own),
-  ]);
+  const rows = await db.select(light).from(runs).where(own).orderBy(asc(runs.ranAt), asc(runs.id));
+  const builds = await db.selectDistinctOn([mark], { mark, document: driven }).from(runs).where(own);
   const documents = new Map(builds.map((one) => [one.mark, one.document]));
-  return rows.map((row) => toRecord({ ...row, document: documents.get(row.documentMark)! }));
+  // a run that was deleted between the two is in sight no more
+  return rows.flatMap((row) => {
+    const document = documents.get(row.documentMark);
+    return document === undefined ? [] : [toRecord({ ...row, document })];
+  });
 }
 
 /** Logs a run with the prediction for its conditions, made from the build as it was run; the same id twice makes one. */

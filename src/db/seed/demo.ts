@@ -1,3 +1,4 @@
+import sharp from 'sharp';
 import { parseDocument } from '@/core/build/document.schema';
 import { failureSheetSchema, runSheetSchema } from '@/core/field/records.schema';
 import { parseLibraryItem } from '@/core/library/items.schema';
@@ -50,7 +51,7 @@ export async function seedDemo(db: Database, workshopId: string): Promise<void> 
   }
   for (const { letter, ...failure } of MARSH_HARE_FAILURES) {
     const drawn = MARSH_HARE_PHOTOS[failure.id];
-    const photos = drawn ? [{ hash: await keepPhoto(db, workshopId, Buffer.from(drawn.svg)), caption: drawn.caption }] : [];
+    const photos = drawn ? [{ hash: await keepPhoto(db, workshopId, await sharp(Buffer.from(drawn.svg)).png().toBuffer()), caption: drawn.caption }] : [];
     await noteFailure(db, workshopId, idOf(letter), parse(failureSheetSchema, { ...failure, ledger: { ...failure.ledger, ...(photos.length > 0 ? { photos } : {}) } }));
   }
   for (const { letter, sheet } of marshHarePrints(documents)) {

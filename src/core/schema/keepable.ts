@@ -1,0 +1,32 @@
+import { CalcError } from '../errors';
+
+const DEEPEST = 60;
+/** Control characters but tab and the ends of lines, and halves of a pair that stand alone: no database and no XML keeps them. */
+const UNKEEPABLE = /[\u0000-\u0008\u000b\u000c\u000e-\u001f\u007f\p{Surrogate}]/u;
+const EVERY_UNKEEPABLE = new RegExp(UNKEEPABLE, 'gu');
+
+export const isKeepable = (text: string): boolean => !UNKEEPABLE.test(text);
+
+/** A text as it was typed or pasted, without what cannot be kept. */
+export const keepable = (text: string): string => text.replace(EVERY_UNKEEPABLE, '');
+
+/**
+ * Refuses a value that could be read but not kept.
+ *
+ * @throws CalcError at a text with a character that cannot be kept, and at what is nested too deeply
+ */
+export function refuseUnkeepable(value: unknown): void {
+  const open: { value: unknown; path: readonly string[] }[] = [{ value, path: [] }];
+  for (let one = open.pop(); one; one = open.pop()) {
+    const path = () => one!.path.map((name) => keepable(name)).join('.');
+    if (typeof one.value === 'string' && !isKeepable(one.value)) throw new CalcError(path(), 'holds a character that cannot be kept', 'take out what is no letter, sign or space');
+    if (!isPlain(one.value)) continue;
+    if (one.path.length >= DEEPEST) throw new CalcError(one.path.slice(0, 3).join('.'), 'is nested too deeply', `go no deeper than ${DEEPEST} levels`);
+    for (const [name, inner] of Object.entries(one.value)) {
+      if (!isKeepable(name)) throw new CalcError(path(), 'has a field whose name cannot be kept', 'take it out');
+      if (typeof inner === 'string' || isPlain(inner)) open.push({ value: inner, path: [...one.path, name] });
+    }
+  }
+}
+
+const isPlain = (value: unknown): value is object => Array.isArray(value) || (typeof value === 'object' && value !== null && Object.getPrototypeOf(value) === Object.prototype);
