@@ -1,11 +1,12 @@
 import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { check } from './check.mjs';
 import { buildThreads, ensureBuild, isFresh, NEXT } from './lib/build.mjs';
+import { letGo, takeHold } from './lib/hold.mjs';
 import { ensureModules, ensurePackages } from './lib/machine.mjs';
 import { freePort } from './lib/ports.mjs';
 import { Cluster, clusterFolder } from './lib/postgres.mjs';
 import { run, startGroup } from './lib/run.mjs';
-import { runMain } from './lib/say.mjs';
+import { runMain, Sentence } from './lib/say.mjs';
 import { prepareDatabase, runningDemo, waitFor } from './lib/serve.mjs';
 
 const counted = { passed: 0, failed: 0 };
@@ -25,13 +26,13 @@ function countBrowser(file) {
 }
 
 async function testWithServers(args) {
-  const cluster = new Cluster(clusterFolder(`test-${process.pid}`), await freePort(), { throwaway: true });
+  const cluster = new Cluster(clusterFolder('test'), await freePort(), { throwaway: true });
   let server;
   const stop = async () => {
     await server?.stop();
     cluster.stop();
   };
-  for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) process.on(signal, () => void stop().then(() => process.exit(130)));
+  for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) process.on(signal, () => void stop().then(letGo).then(() => process.exit(130)));
   try {
     cluster.start();
     const url = cluster.url();
@@ -55,6 +56,8 @@ runMain(async () => {
   await ensurePackages({ browser: true });
   await ensureModules();
   mkdirSync('.data', { recursive: true });
+  const other = await takeHold('.data/testing');
+  if (other) throw new Sentence(`The tests are already running from this folder (process ${other}). Wait for them, or stop them first.`);
   for (const file of ['unit', 'whole', 'api', 'browser']) rmSync(`.data/${file}.json`, { force: true });
   let failure;
   try {
@@ -70,6 +73,7 @@ runMain(async () => {
   countJest('.data/whole.json');
   countJest('.data/api.json');
   countBrowser('.data/browser.json');
+  letGo();
   if (failure) console.error(failure.message);
   console.log(`${counted.passed} passed, ${counted.failed} failed`);
   return failure || counted.failed > 0 ? 1 : 0;

@@ -9,6 +9,8 @@ const allowed = originsOf(process.env.ORIGIN);
 const development = process.env.NODE_ENV !== 'production';
 
 const DATABASE_PATIENCE_MS = 5000;
+/** No page is called so: it becomes the one that says that there is none. */
+const NOWHERE = '/there-is-no-such-page';
 
 const REFUSALS = {
   host: { message: 'This address is not one that the workshop answers to.', remedy: 'open it by its own address, or name this one in ORIGIN when starting it' },
@@ -21,7 +23,9 @@ export async function proxy(request: NextRequest): Promise<Response> {
   const { headers, method } = request;
   const stranger = strangerIn({ method, host: headers.get('host'), origin: headers.get('origin'), site: headers.get('sec-fetch-site') }, allowed);
   if (stranger) return guarded(NextResponse.json({ error: { code: 'stranger', ...REFUSALS[stranger] } }, { status: 403 }), DATA_POLICY);
-  if (!isWellFormed(request.url)) return guarded(NextResponse.json({ error: { code: 'malformed', ...REFUSALS.malformed } }, { status: 400 }), DATA_POLICY);
+  const wellFormed = isWellFormed(request.url);
+  const opened = isPageRequest(method, headers);
+  if (!wellFormed && !opened) return guarded(NextResponse.json({ error: { code: 'malformed', ...REFUSALS.malformed } }, { status: 400 }), DATA_POLICY);
   const { pathname } = request.nextUrl;
   if (pathname.startsWith('/api/')) return guarded(NextResponse.next(), DATA_POLICY);
   if (pathname.startsWith('/_next/static/') || pathname === '/service-worker.js') return guarded(NextResponse.next(), WORKER_POLICY);
@@ -30,7 +34,8 @@ export async function proxy(request: NextRequest): Promise<Response> {
   const onward = new Headers(headers);
   onward.set('x-nonce', nonce);
   onward.set('content-security-policy', policy);
-  if (isPageRequest(method, headers) && !(await databaseAnswers(DATABASE_PATIENCE_MS))) return guarded(silencePage(), policy);
+  if (!wellFormed) return guarded(NextResponse.rewrite(new URL(NOWHERE, request.nextUrl.origin), { request: { headers: onward } }), policy);
+  if (opened && !(await databaseAnswers(DATABASE_PATIENCE_MS))) return guarded(silencePage(), policy);
   return guarded(NextResponse.next({ request: { headers: onward } }), policy);
 }
 

@@ -1,5 +1,5 @@
 import { createHash } from 'node:crypto';
-import { existsSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
+import { existsSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { run } from './run.mjs';
 
@@ -33,6 +33,7 @@ export async function ensureBuild(folder = '.next') {
   const hash = sourceHash();
   if (!isFresh(folder, hash)) {
     console.log('Building the application (about a minute).');
+    rmSync(stamp, { force: true });
     await buildServiceWorker();
     await buildThreads();
     await run(process.execPath, [NEXT, 'build'], { env, stdio: ['ignore', 'pipe', 'inherit'], sentence: 'The application could not be built: see the messages above.' });

@@ -1,8 +1,10 @@
 import { createHash, randomBytes } from 'node:crypto';
-import { chmodSync, existsSync, mkdirSync, readFileSync, renameSync, rmSync, statSync, writeFileSync } from 'node:fs';
+import { chmodSync, existsSync, mkdirSync, readFileSync, realpathSync, renameSync, rmSync, statSync, writeFileSync } from 'node:fs';
 import { dirname, join, resolve } from 'node:path';
 import { ask } from './run.mjs';
+import { noteStarted } from './hold.mjs';
 import { postgresPrograms } from './machine.mjs';
+import { processesIn } from './processes.mjs';
 import { Sentence } from './say.mjs';
 
 const isRoot = process.getuid() === 0;
@@ -37,6 +39,7 @@ export class Cluster {
   }
 
   create() {
+    if (this.throwaway) this.stop();
     if (existsSync(join(this.data, 'PG_VERSION'))) return;
     rmSync(this.folder, { recursive: true, force: true });
     mkdirSync(this.folder, { recursive: true });
@@ -53,23 +56,43 @@ export class Cluster {
     if (!made.ok) throw new Sentence(`PostgreSQL could not set up its folder ${this.data}: ${made.text.split('\n').at(-1)}`);
   }
 
+  /** Whether the server that the folder names works in it: its number alone may be that of a stranger by now. */
+  isRunning() {
+    const named = this.#postmaster();
+    return named !== undefined && processesIn(realpathSync(this.data)).includes(named);
+  }
+
+  #postmaster() {
+    const file = join(this.data, 'postmaster.pid');
+    return existsSync(file) ? Number.parseInt(readFileSync(file, 'utf8'), 10) : undefined;
+  }
+
+  /** Ends what still works in the folder, and takes away the name of what does not. */
+  #clearAway() {
+    if (this.isRunning()) this.stop();
+    const folder = realpathSync(this.data);
+    for (let tries = 0; processesIn(folder).length > 0 && tries < 50; tries++) ask('sleep', ['0.2']);
+    if (processesIn(folder).length === 0) rmSync(join(this.data, 'postmaster.pid'), { force: true });
+  }
+
   start() {
     this.create();
     const installed = ask(join(postgresPrograms(), 'postgres'), ['--version']).text.match(/\d+/)?.[0];
     const made = readFileSync(join(this.data, 'PG_VERSION'), 'utf8').trim();
     if (installed !== made) throw new Sentence(`The database in ${this.data} was made by PostgreSQL ${made}, and ${installed} is installed. Start anew with npm run demo -- --fresh (the old one is kept).`);
-    if (asServer('pg_ctl', ['status', '-D', this.data]).ok) this.stop();
+    this.#clearAway();
     const options = [`-p ${this.port}`, '-c listen_addresses=127.0.0.1', "-c unix_socket_directories=''", '-c logging_collector=off', ...(this.throwaway ? ['-c fsync=off', '-c synchronous_commit=off', '-c full_page_writes=off'] : [])].join(' ');
     const started = asServer('pg_ctl', ['start', '-w', '-t', '60', '-D', this.data, '-l', join(this.folder, 'log'), '-o', options]);
     if (!started.ok) {
       const last = existsSync(join(this.folder, 'log')) ? readFileSync(join(this.folder, 'log'), 'utf8').trim().split('\n').filter((line) => /FATAL|ERROR|PANIC/.test(line)).at(-1) : undefined;
       throw new Sentence(`PostgreSQL did not start (${last ?? started.text.split('\n').at(-1)}). If the database is damaged, start anew with npm run demo -- --fresh (the old one is kept).`);
     }
+    noteStarted(this.#postmaster());
   }
 
   stop() {
     if (!existsSync(this.data)) return;
-    asServer('pg_ctl', ['stop', '-w', '-m', 'fast', '-D', this.data]);
+    if (this.isRunning()) asServer('pg_ctl', ['stop', '-w', '-m', 'fast', '-D', this.data]);
     if (this.throwaway) rmSync(this.folder, { recursive: true, force: true });
   }
 

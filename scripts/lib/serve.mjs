@@ -1,6 +1,8 @@
-import { existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { mkdirSync } from 'node:fs';
+import { clearInterval, setInterval } from 'node:timers';
 import { setTimeout as wait } from 'node:timers/promises';
 import { buildThreads, ensureBuild, NEXT } from './build.mjs';
+import { holderOf, letGo, takeHold } from './hold.mjs';
 import { keepRunning } from './keepRunning.mjs';
 import { ensureModules, ensurePackages } from './machine.mjs';
 import { requirePort } from './ports.mjs';
@@ -19,16 +21,7 @@ function requireOrigins(list = '') {
   }
 }
 
-export function runningDemo() {
-  if (!existsSync(LOCK)) return undefined;
-  const pid = Number(readFileSync(LOCK, 'utf8'));
-  try {
-    process.kill(pid, 0);
-    return pid;
-  } catch (error) {
-    return error.code === 'EPERM' ? pid : undefined;
-  }
-}
+export const runningDemo = () => holderOf(LOCK);
 
 export const tsx = ['--import', 'tsx'];
 
@@ -56,29 +49,27 @@ export async function serve({ dev, fresh }) {
   const address = `http://${host === '127.0.0.1' ? 'localhost' : host}:${port}`;
   if (!LOOPBACK.has(host) && !process.env.ORIGIN) throw new Sentence(`HOST=${host} can be reached by others. Say by which addresses it may be opened: ORIGIN=http://NAME:${port} HOST=${host} npm run demo (a list goes by commas).`);
   requireOrigins(process.env.ORIGIN);
-  const other = runningDemo();
-  if (other) throw new Sentence(`It is already running from this folder (process ${other}). Stop that one first.`);
   requireOwnFolder('.data');
-  await requirePort(port, host, 'the application', 'PORT');
+  mkdirSync('.data', { recursive: true });
+  const other = await takeHold(LOCK);
+  if (other) throw new Sentence(`It is already running from this folder (process ${other}). Stop that one first.`);
   const own = process.env.DATABASE_URL === undefined;
   const pgPort = Number(process.env.PGPORT ?? 54317);
-  if (own) await ensurePackages();
-  await ensureModules();
-
-  mkdirSync('.data', { recursive: true });
-  writeFileSync(LOCK, String(process.pid));
   let cluster;
   let server;
   let stopping;
   const stop = () => (stopping ??= (async () => {
     await server?.stop();
     cluster?.stop();
-    rmSync(LOCK, { force: true });
+    letGo();
   })());
   const leave = () => void stop().then(() => process.exit(0));
   for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) process.on(signal, leave);
 
   try {
+    await requirePort(port, host, 'the application', 'PORT');
+    if (own) await ensurePackages();
+    await ensureModules();
     if (own) {
       cluster = new Cluster(clusterFolder('demo'), pgPort);
       if (fresh) {
@@ -97,9 +88,24 @@ export async function serve({ dev, fresh }) {
     await waitFor(`${address}/api/health`, first.ended);
     console.log(`Lean Badger is at ${address} (Ctrl-C stops it, the data stay).`);
     let again = false;
+    const watch = cluster && keepAwake(cluster, () => stopping !== undefined);
     const outcome = await keepRunning(() => (again ? started() : ((again = true), first)), { stopping: () => stopping !== undefined, say: console.error });
     if (outcome === 'given up') throw new Sentence('The server stopped by itself again and again: see its messages above. The data are safe.');
+    clearInterval(watch);
   } finally {
     await stop();
   }
+}
+
+/** Starts the private database again when it has ended by itself. */
+function keepAwake(cluster, stopping) {
+  return setInterval(() => {
+    if (stopping() || cluster.isRunning()) return;
+    console.error('The database stopped by itself and is started again.');
+    try {
+      cluster.start();
+    } catch (error) {
+      console.error(error.message);
+    }
+  }, 2000).unref();
 }

@@ -41,6 +41,19 @@ test('no route answers a page of another site, nor a foreign name for this machi
   }
 });
 
+test('an address that is not well written is told so, and opens the page that says there is none', async ({ page, baseURL, allow }) => {
+  allow.statuses.push(404);
+  const { host } = new URL(baseURL!);
+  for (const path of ['/api/builds/%00', '/api/builds/%zz', '/api/library?q=%ED%A0%80']) {
+    const { status, body } = await sent(baseURL!, path, 'GET', { host });
+    expect({ path, status, ...(JSON.parse(body) as object) }).toMatchObject({ path, status: 400, error: { code: 'malformed', remedy: expect.any(String) } });
+  }
+  for (const path of ['/builds/%00', '/builds/%C3/D/drive']) {
+    expect((await page.goto(path))!.status()).toBe(404);
+    await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+  }
+});
+
 test('every page, script and JSON says what it may load, who may frame it, and what is told onward', async ({ page, baseURL, allow }) => {
   allow.words = 'Content Security Policy';
   const root = new URL(await readyBuild(page, freshName('Policy'))).pathname;

@@ -117,9 +117,10 @@ describe('drive.endurance', () => {
       ({ capacityMah, windingLimitC, ...cycle }) => {
         const input = { ...base, cycle, battery: { ...base.battery, capacityMah }, thermal: { ...thermal, windingLimitC } };
         const [whole, half] = [driveEndurance(input), simulateEndurance(input, 0.5)];
-        // a pack that just gets through a cruise has one more rest and start than one that just does not
+        // a pack that just gets through a cruise has one more rest and start than one that just does not: there a half per cent of the pack
+        // moves the end by more than its own share
         const near = [0.995, 1.005].map((share) => driveEndurance({ ...input, battery: { ...input.battery, capacityMah: capacityMah * share }, thermal: { ...thermal, windingLimitC: 20 + (windingLimitC - 20) * share } }));
-        fc.pre(near.every(({ endedBy, durationS }) => endedBy === whole.endedBy && Math.abs(durationS / whole.durationS - 1) < 0.012));
+        fc.pre(near.every(({ endedBy, durationS }) => endedBy === whole.endedBy && Math.abs(durationS / whole.durationS - 1) < (whole.endedBy === 'battery' ? 0.0065 : 0.012)));
         expect(half.endedBy).toBe(whole.endedBy);
         for (const key of ['durationS', 'peakWindingC', 'peakCaseC', 'distanceM', 'energyWh', 'meanMotorCurrentA', 'meanBatteryCurrentA', 'chargeUsedMah'] as const) {
           expect(Math.abs(half[key]! / whole[key]! - 1)).toBeLessThan(0.005);

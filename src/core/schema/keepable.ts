@@ -2,7 +2,7 @@ import { CalcError } from '../errors';
 
 const DEEPEST = 60;
 /** Control characters but tab and the ends of lines, and halves of a pair that stand alone: no database and no XML keeps them. */
-const UNKEEPABLE = /[\u0000-\u0008\u000b\u000c\u000e-\u001f\u007f\p{Surrogate}]/u;
+const UNKEEPABLE = /(?![\t\n\r])[\p{Control}\p{Surrogate}]/u;
 const EVERY_UNKEEPABLE = new RegExp(UNKEEPABLE, 'gu');
 
 export const isKeepable = (text: string): boolean => !UNKEEPABLE.test(text);
