@@ -153,9 +153,9 @@ describe('the library', () => {
   });
 });
 
-it('stops counting writes at the limit and says when to come back', async () => {
-  for (let i = 0; i < 3; i++) await countWrite(database(), 'somebody', 3);
-  await expect(countWrite(database(), 'somebody', 3)).rejects.toMatchObject({ code: 'tooMany', more: { remedy: 'wait a minute and try again' } });
+it('says when writes are over the limit', async () => {
+  for (let i = 0; i < 3; i++) expect(await countWrite(database(), 'somebody', 3)).toBe(true);
+  expect(await countWrite(database(), 'somebody', 3)).toBe(false);
 });
 
 it('keeps workshops apart', async () => {

@@ -4,10 +4,13 @@ import { isKeepable, refuseUnkeepable } from '@/core/schema/keepable';
 import { parse } from '@/core/schema/parse';
 import { type Database, database } from '@/db/client';
 import { DoorError, refusalOfDatabase, withoutParameters } from '@/db/errors';
-import { countWrite, defaultWorkshop } from '@/db/queries/workshops';
+import { countWrite, defaultWorkshop, uncountWrite } from '@/db/queries/workshops';
+import { clientOf, Rates } from './rates';
 
 const LARGEST_BODY = 2 * 1024 * 1024;
-const WRITES_A_MINUTE = 1200;
+/** Of one client. What is refused counts apart, so that it takes nothing from what is saved. */
+const [WRITES_A_MINUTE, READS_A_MINUTE, REFUSALS_A_MINUTE] = [1200, 6000, 600];
+const [reads, refusals] = [new Rates(READS_A_MINUTE), new Rates(REFUSALS_A_MINUTE)];
 /** The page was closed while it was still sending; nobody reads the answer. */
 const CLIENT_LEFT = 499;
 
@@ -44,19 +47,31 @@ function refuseOtherKinds(request: Request, takes: string): void {
 /** A route handler: finds the workshop, counts writes, turns every refusal into a problem object. */
 export function door(handle: (visit: Visit) => Promise<Response>, takes = JSON_BODY) {
   return async (request: Request, context?: Context): Promise<Response> => {
+    const client = clientOf(request);
+    let counted: (() => Promise<void>) | undefined;
     try {
+      if (request.method === 'GET' && !reads.take(client)) throw tooMany(READS_A_MINUTE, 'requests');
       refuseOtherKinds(request, takes);
       const params = (await context?.params) ?? {};
       if (!Object.values(params).every(isNamed)) throw new DoorError('notFound', 'Nothing is called by that address.', { remedy: 'check the address' });
       const db = database();
       const workshopId = await currentWorkshop(request, db);
-      if (request.method !== 'GET') await countWrite(db, `${workshopId}:write`, WRITES_A_MINUTE);
+      if (request.method !== 'GET') {
+        const key = `${workshopId}:${client}:write`;
+        if (!(await countWrite(db, key, WRITES_A_MINUTE))) throw tooMany(WRITES_A_MINUTE, 'writes');
+        counted = () => uncountWrite(db, key);
+      }
       return await handle({ request, db, workshopId, id: params.id ?? '', kind: params.kind ?? '' });
     } catch (error) {
-      return problemOf(error, request);
+      const answer = problemOf(error, request);
+      if (answer.status >= 500) return answer;
+      await counted?.().catch(() => undefined);
+      return refusals.take(client) ? answer : problemOf(tooMany(REFUSALS_A_MINUTE, 'refused requests'), request);
     }
   };
 }
+
+const tooMany = (most: number, what: string) => new DoorError('tooMany', `More than ${most} ${what} in a minute.`, { remedy: 'wait a minute and try again' });
 
 function problemOf(error: unknown, request: Request): Response {
   if (error instanceof CalcError) return Response.json({ error: { code: 'invalid', ...error.problem } }, { status: 422 });

@@ -6,6 +6,7 @@ import { namesIn, renamedIn } from '@/core/file/references';
 import type { Database } from '../client';
 import { DoorError } from '../errors';
 import { builds, copies, failures, files as keptFiles, libraryItems, meshes, prints, revisions, runs } from '../schema';
+import { writing } from '../writing';
 import { wholeBuild } from './builds';
 import { present } from './deleted';
 import { listLibrary } from './library';
@@ -78,7 +79,7 @@ export async function importBuild(db: Database, workshopId: string, file: BuildF
   if (known && mode === 'refuse') throw new DoorError('exists', `The build ${known.name} is in this workshop already.`, { path: 'build.id', remedy: 'replace it, or bring this one in as a copy' });
   const given = mode === 'copy' ? withNewIds(file) : file;
   const taken = new Set((await allRevisions(db, workshopId)).filter(({ buildId }) => buildId !== given.build.id).flatMap((revision) => [...namesIn({ revisions: [revision] }, 'library')]));
-  await db.transaction(async (tx) => {
+  await writing(db, async (tx) => {
     for (const { hash, type, content } of contents) {
       if (type === 'mesh') await tx.insert(meshes).values({ workshopId, hash, content }).onConflictDoNothing();
       else await tx.insert(keptFiles).values({ workshopId, hash, type, content }).onConflictDoNothing();

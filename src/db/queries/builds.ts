@@ -6,6 +6,7 @@ import { byLetter } from '@/core/file/buildFile';
 import type { Database } from '../client';
 import { DoorError } from '../errors';
 import { builds } from '../schema';
+import { writing } from '../writing';
 import { bringBack, present, softDelete } from './deleted';
 import { printsOfRevisions } from './prints';
 import { failuresOfRevisions } from './failures';
@@ -39,7 +40,7 @@ export async function wholeBuilds(db: Database, workshopId: string): Promise<Who
 
 /** A new build with its first revision; sending the same id twice makes one. */
 export async function createBuild(db: Database, workshopId: string, given: { id: string; revisionId: string; name: string; document?: BuildDocument; createdAt: string }): Promise<WholeBuild> {
-  await db.transaction(async (tx) => {
+  await writing(db, async (tx) => {
     const made = await tx.insert(builds).values({ workshopId, id: given.id, name: given.name, createdAt: given.createdAt }).onConflictDoNothing().returning({ id: builds.id });
     if (made.length === 0) return;
     await saveNewRevision(tx, workshopId, { id: given.revisionId, buildId: given.id, letter: letterAt(0), document: given.document ?? emptyDocument(), createdAt: given.createdAt });

@@ -2,7 +2,7 @@ import { and, eq, isNotNull, isNull, lt, or, sql } from 'drizzle-orm';
 import { namesIn } from '@/core/file/references';
 import type { Database } from '../client';
 import { DoorError } from '../errors';
-import { builds, failures, files, libraryItems, meshes, prints, revisions, runs } from '../schema';
+import { builds, failures, files, libraryItems, meshes, prints, rateLimits, revisions, runs } from '../schema';
 
 /** What can be deleted and brought back, as its address calls it. */
 const DELETABLE = { builds, runs, failures, prints, library: libraryItems } as const;
@@ -41,9 +41,11 @@ export async function bringBack(db: Writer, workshopId: string, kind: DeletableK
 export async function purgeDeleted(db: Database): Promise<number> {
   let purged = 0;
   for (const table of [prints, failures, runs, libraryItems, builds]) {
-    const gone = await db.delete(table).where(and(isNotNull(table.deletedAt), lt(table.deletedAt, past))).returning({ id: table.id });
+    const named = table === runs ? sql`not exists (select 1 from ${failures} where ${failures.workshopId} = ${runs.workshopId} and ${failures.runId} = ${runs.id})` : undefined;
+    const gone = await db.delete(table).where(and(isNotNull(table.deletedAt), lt(table.deletedAt, past), named)).returning({ id: table.id });
     purged += gone.length;
   }
+  await db.delete(rateLimits).where(lt(rateLimits.windowStart, sql`now() - interval '1 hour'`));
   if (purged > 0) await purgeFiles(db);
   return purged;
 }

@@ -3,9 +3,10 @@ import type { FailureRecord, FailureSheet } from '@/core/field/records';
 import type { Database } from '../client';
 import { DoorError } from '../errors';
 import { failures, runs } from '../schema';
+import { writing } from '../writing';
 import { compact } from './compact';
 import { bringBack, present, softDelete } from './deleted';
-import { revisionById } from './revisions';
+import { revisionById, revisionToWriteTo } from './revisions';
 
 const toRecord = (row: typeof failures.$inferSelect): FailureRecord => {
   const { workshopId: _, deletedAt: __, ...record } = row;
@@ -20,24 +21,30 @@ export async function failuresOfRevisions(db: Database, workshopId: string, revi
 
 /** Notes a failure; the same id twice makes one. */
 export async function noteFailure(db: Database, workshopId: string, revisionId: string, sheet: FailureSheet): Promise<{ failure: FailureRecord; created: boolean }> {
-  const { buildId } = await revisionById(db, workshopId, revisionId);
-  await refuseStrangers(db, workshopId, buildId, sheet);
-  const made = await db.insert(failures).values({ workshopId, revisionId, ...sheet }).onConflictDoNothing().returning();
-  if (made[0]) return { failure: toRecord(made[0]), created: true };
-  const [known] = await db.select().from(failures).where(and(eq(failures.workshopId, workshopId), eq(failures.id, sheet.id)));
-  if (known!.revisionId !== revisionId) throw new DoorError('exists', 'A failure of this id belongs to another revision.', { path: 'id', remedy: 'make a new id' });
-  return { failure: toRecord(known!), created: false };
+  return writing(db, async (tx) => {
+    const { buildId } = await revisionToWriteTo(tx, workshopId, revisionId);
+    await refuseStrangers(tx, workshopId, buildId, sheet);
+    const made = await tx.insert(failures).values({ workshopId, revisionId, ...sheet }).onConflictDoNothing().returning();
+    if (made[0]) return { failure: toRecord(made[0]), created: true };
+    const [known] = await tx.select().from(failures).where(and(eq(failures.workshopId, workshopId), eq(failures.id, sheet.id)));
+    if (known!.revisionId !== revisionId) throw new DoorError('exists', 'A failure of this id belongs to another revision.', { path: 'id', remedy: 'make a new id' });
+    return { failure: toRecord(known!), created: false };
+  });
 }
 
 export async function changeFailure(db: Database, workshopId: string, sheet: FailureSheet): Promise<FailureRecord> {
   const own = and(eq(failures.workshopId, workshopId), eq(failures.id, sheet.id), present(failures));
-  const [known] = await db.select().from(failures).where(own);
-  if (!known) throw new DoorError('notFound', 'There is no such failure in this workshop.');
-  const { buildId } = await revisionById(db, workshopId, known.revisionId);
-  await refuseStrangers(db, workshopId, buildId, sheet);
-  const emptied = { runId: null, partId: null, hours: null, story: null, fix: null, fixRevisionId: null, ledger: null };
-  const [saved] = await db.update(failures).set({ ...emptied, ...sheet }).where(own).returning();
-  return toRecord(saved!);
+  const missing = () => new DoorError('notFound', 'There is no such failure in this workshop.');
+  return writing(db, async (tx) => {
+    const [known] = await tx.select({ revisionId: failures.revisionId }).from(failures).where(own);
+    if (!known) throw missing();
+    const { buildId } = await revisionToWriteTo(tx, workshopId, known.revisionId);
+    await refuseStrangers(tx, workshopId, buildId, sheet);
+    const emptied = { runId: null, partId: null, hours: null, story: null, fix: null, fixRevisionId: null, ledger: null };
+    const [saved] = await tx.update(failures).set({ ...emptied, ...sheet }).where(own).returning();
+    if (!saved) throw missing();
+    return toRecord(saved);
+  });
 }
 
 export async function deleteFailure(db: Database, workshopId: string, id: string): Promise<void> {
@@ -46,7 +53,7 @@ export async function deleteFailure(db: Database, workshopId: string, id: string
 
 /** Brings a failure back, with the run that it happened in. */
 export async function restoreFailure(db: Database, workshopId: string, id: string): Promise<FailureRecord> {
-  return db.transaction(async (tx) => {
+  return writing(db, async (tx) => {
     await bringBack(tx, workshopId, 'failures', id);
     const [row] = await tx.select().from(failures).where(and(eq(failures.workshopId, workshopId), eq(failures.id, id)));
     if (row!.runId !== null) await bringBack(tx, workshopId, 'runs', row!.runId);
@@ -54,10 +61,10 @@ export async function restoreFailure(db: Database, workshopId: string, id: strin
   });
 }
 
-/** A failure points to runs and revisions of its own build only. */
+/** A failure points to runs and revisions of its own build only; the run is not deleted before the transaction ends. */
 async function refuseStrangers(db: Database, workshopId: string, buildId: string, { runId, fixRevisionId }: FailureSheet): Promise<void> {
   if (runId !== undefined) {
-    const [run] = await db.select({ revisionId: runs.revisionId }).from(runs).where(and(eq(runs.workshopId, workshopId), eq(runs.id, runId), present(runs)));
+    const [run] = await db.select({ revisionId: runs.revisionId }).from(runs).where(and(eq(runs.workshopId, workshopId), eq(runs.id, runId), present(runs))).for('share');
     if (!run || (await revisionById(db, workshopId, run.revisionId)).buildId !== buildId) throw new DoorError('notFound', 'names a run that this build does not have', { path: 'runId' });
   }
   if (fixRevisionId !== undefined && (await revisionById(db, workshopId, fixRevisionId)).buildId !== buildId) {

@@ -3,8 +3,9 @@ import { type CopyRecord, type CopySheet, copiesOf, type PrintRecord, type Print
 import type { Database } from '../client';
 import { DoorError } from '../errors';
 import { copies, prints } from '../schema';
+import { writing } from '../writing';
 import { bringBack, present, softDelete } from './deleted';
-import { revisionById } from './revisions';
+import { revisionToWriteTo } from './revisions';
 
 type Writer = Pick<Database, 'select' | 'insert' | 'delete' | 'update'>;
 
@@ -25,8 +26,8 @@ export async function finishedPrints(db: Database, workshopId: string): Promise<
 
 /** Queues or logs a print; the same id twice makes one. */
 export async function logPrint(db: Database, workshopId: string, revisionId: string, sheet: PrintSheet): Promise<{ print: PrintRecord; copies: CopyRecord[]; created: boolean }> {
-  await revisionById(db, workshopId, revisionId);
-  return db.transaction(async (tx) => {
+  return writing(db, async (tx) => {
+    await revisionToWriteTo(tx, workshopId, revisionId);
     const made = await tx.insert(prints).values({ workshopId, id: sheet.id, revisionId, sheet }).onConflictDoNothing().returning();
     const known = made[0] ?? (await printRow(tx, workshopId, sheet.id));
     if (known.revisionId !== revisionId) throw new DoorError('exists', 'A print of this id belongs to another revision.', { path: 'id', remedy: 'make a new id' });
@@ -37,7 +38,7 @@ export async function logPrint(db: Database, workshopId: string, revisionId: str
 
 /** Changes a print; finished it leaves its copies, and one that turns out not to be finished takes them back. */
 export async function changePrint(db: Database, workshopId: string, sheet: PrintSheet): Promise<{ print: PrintRecord; copies: CopyRecord[] }> {
-  return db.transaction(async (tx) => {
+  return writing(db, async (tx) => {
     const { revisionId } = await printRow(tx, workshopId, sheet.id);
     await tx.update(prints).set({ sheet }).where(and(eq(prints.workshopId, workshopId), eq(prints.id, sheet.id)));
     if (sheet.state !== 'finished') await tx.delete(copies).where(ofPrint(workshopId, sheet.id));
@@ -70,8 +71,9 @@ export async function changeCopy(db: Database, workshopId: string, sheet: CopySh
 
 const ofPrint = (workshopId: string, printId: string) => and(eq(copies.workshopId, workshopId), sql`${copies.sheet}->>'printId' = ${printId}`);
 
+/** A print, which no other changes or deletes before the transaction ends. */
 async function printRow(tx: Writer, workshopId: string, id: string): Promise<typeof prints.$inferSelect> {
-  const [found] = await tx.select().from(prints).where(and(eq(prints.workshopId, workshopId), eq(prints.id, id), present(prints)));
+  const [found] = await tx.select().from(prints).where(and(eq(prints.workshopId, workshopId), eq(prints.id, id), present(prints))).for('update');
   if (!found) throw new DoorError('notFound', 'There is no such print in this workshop.', { path: 'id', remedy: 'it was deleted meanwhile; load the page again' });
   return found;
 }
@@ -82,5 +84,7 @@ async function keepCopies(tx: Writer, workshopId: string, print: PrintRecord): P
   const fresh = copiesOf(print);
   await tx.insert(copies).values(fresh.map(({ revisionId, ...sheet }) => ({ workshopId, id: sheet.id, revisionId, sheet }))).onConflictDoNothing();
   const rows = await tx.select({ revisionId: copies.revisionId, sheet: copies.sheet }).from(copies).where(and(eq(copies.workshopId, workshopId), inArray(copies.id, fresh.map(({ id }) => id))));
+  const other = rows.findIndex(({ sheet }) => sheet.printId !== print.id);
+  if (other >= 0) throw new DoorError('exists', `The id ${rows[other]!.sheet.id} belongs to a copy of another print.`, { path: 'items', remedy: 'make a new id for each copy' });
   return rows.map(({ revisionId, sheet }) => ({ ...sheet, revisionId }));
 }

@@ -5,6 +5,7 @@ import type { RevisionRecord } from '@/core/field/records';
 import type { Database } from '../client';
 import { DoorError } from '../errors';
 import { builds, revisions } from '../schema';
+import { writing } from '../writing';
 import { compact } from './compact';
 import { present } from './deleted';
 
@@ -42,7 +43,7 @@ export async function saveNewRevision(db: Writer, workshopId: string, record: Om
  * @throws DoorError `conflict` with the present version, `locked` where a later revision stands on this one
  */
 export async function saveDocument(db: Database, workshopId: string, id: string, version: number, document: BuildDocument): Promise<RevisionRecord> {
-  return db.transaction(async (tx) => {
+  return writing(db, async (tx) => {
     await lockBuildOf(tx, workshopId, id);
     const present = await revisionById(tx, workshopId, id);
     await refuseWithChild(tx, workshopId, present);
@@ -57,7 +58,7 @@ export async function saveDocument(db: Database, workshopId: string, id: string,
 
 /** Opens the next revision on a parent with its document; sending the same id twice makes one. */
 export async function openNextRevision(db: Database, workshopId: string, parentId: string, given: { id: string; why: string; expected?: string; createdAt: string }): Promise<RevisionRecord> {
-  return db.transaction(async (tx) => {
+  return writing(db, async (tx) => {
     await lockBuildOf(tx, workshopId, parentId);
     const parent = await revisionById(tx, workshopId, parentId);
     const siblings = await listRevisions(tx, workshopId, parent.buildId);
@@ -71,7 +72,7 @@ export async function openNextRevision(db: Database, workshopId: string, parentI
 
 /** What is said of a revision beside its document: what it taught, and whether it is closed. */
 export async function describeRevision(db: Database, workshopId: string, id: string, given: { learned?: string; closedAt?: string | null }): Promise<RevisionRecord> {
-  return db.transaction(async (tx) => {
+  return writing(db, async (tx) => {
     await lockBuildOf(tx, workshopId, id);
     const present = await revisionById(tx, workshopId, id);
     if (given.closedAt === null) await refuseWithChild(tx, workshopId, present);
@@ -87,4 +88,10 @@ async function refuseWithChild(db: Writer, workshopId: string, { id, letter }: R
 
 async function lockBuildOf(db: Writer, workshopId: string, revisionId: string): Promise<void> {
   await db.execute(sql`select 1 from builds b join revisions r on r.workshop_id = b.workshop_id and r.build_id = b.id where r.workshop_id = ${workshopId} and r.id = ${revisionId} for update of b`);
+}
+
+/** The revision that a record is written to; its build is not deleted before the transaction ends. */
+export async function revisionToWriteTo(db: Writer, workshopId: string, id: string): Promise<RevisionRecord> {
+  await db.execute(sql`select 1 from builds b join revisions r on r.workshop_id = b.workshop_id and r.build_id = b.id where r.workshop_id = ${workshopId} and r.id = ${id} for share of b`);
+  return revisionById(db, workshopId, id);
 }

@@ -4,9 +4,10 @@ import { isTimed, type RunRecord, type RunSheet } from '@/core/field/records';
 import type { Database } from '../client';
 import { DoorError } from '../errors';
 import { failures, runs } from '../schema';
+import { writing } from '../writing';
 import { compact } from './compact';
 import { bringBack, present, softDelete } from './deleted';
-import { revisionById } from './revisions';
+import { revisionToWriteTo } from './revisions';
 
 type Row = typeof runs.$inferSelect;
 
@@ -34,20 +35,25 @@ export async function runsOfRevisions(db: Database, workshopId: string, revision
 
 /** Logs a run with the prediction for its conditions, made from the build as it was run; the same id twice makes one. */
 export async function logRun(db: Database, workshopId: string, revisionId: string, sheet: RunSheet): Promise<{ run: RunRecord; created: boolean }> {
-  await revisionById(db, workshopId, revisionId);
   const predicted = isTimed(sheet) ? predictRun(sheet.document, sheet.kind, sheet.conditions) : undefined;
   const record: RunRecord = { ...sheet, revisionId, ...(predicted?.ok ? { prediction: predicted.value } : {}) };
-  const made = await db.insert(runs).values({ workshopId, ...record }).onConflictDoNothing().returning();
-  if (made[0]) return { run: toRecord(made[0]), created: true };
-  const [known] = await db.select().from(runs).where(and(eq(runs.workshopId, workshopId), eq(runs.id, sheet.id)));
-  if (known!.revisionId !== revisionId) throw new DoorError('exists', 'A run of this id belongs to another revision.', { path: 'id', remedy: 'make a new id' });
-  return { run: toRecord(known!), created: false };
+  return writing(db, async (tx) => {
+    await revisionToWriteTo(tx, workshopId, revisionId);
+    const made = await tx.insert(runs).values({ workshopId, ...record }).onConflictDoNothing().returning();
+    if (made[0]) return { run: toRecord(made[0]), created: true };
+    const [known] = await tx.select().from(runs).where(and(eq(runs.workshopId, workshopId), eq(runs.id, sheet.id)));
+    if (known!.revisionId !== revisionId) throw new DoorError('exists', 'A run of this id belongs to another revision.', { path: 'id', remedy: 'make a new id' });
+    return { run: toRecord(known!), created: false };
+  });
 }
 
 export async function deleteRun(db: Database, workshopId: string, id: string): Promise<void> {
-  const [failure] = await db.select({ part: failures.partName }).from(failures).where(and(eq(failures.workshopId, workshopId), eq(failures.runId, id), present(failures)));
-  if (failure) throw new DoorError('inUse', `The failure of ${failure.part} points to this run.`, { remedy: 'take the run out of the failure first' });
-  await softDelete(db, workshopId, 'runs', id);
+  await writing(db, async (tx) => {
+    await tx.select({ id: runs.id }).from(runs).where(and(eq(runs.workshopId, workshopId), eq(runs.id, id))).for('update');
+    const [failure] = await tx.select({ part: failures.partName }).from(failures).where(and(eq(failures.workshopId, workshopId), eq(failures.runId, id), present(failures)));
+    if (failure) throw new DoorError('inUse', `The failure of ${failure.part} points to this run.`, { remedy: 'take the run out of the failure first' });
+    await softDelete(tx, workshopId, 'runs', id);
+  });
 }
 
 export async function restoreRun(db: Database, workshopId: string, id: string): Promise<RunRecord> {

@@ -34,8 +34,8 @@ export async function saveSettings(db: Database, workshopId: string, settings: W
 
 const WINDOW_S = 60;
 
-/** Counts one write; over the limit of the present minute it is refused. */
-export async function countWrite(db: Database, key: string, most: number): Promise<void> {
+/** Counts one write; whether it is within the limit of the present minute. */
+export async function countWrite(db: Database, key: string, most: number): Promise<boolean> {
   const fresh = sql`${rateLimits.windowStart} < now() - make_interval(secs => ${WINDOW_S})`;
   const [row] = await db
     .insert(rateLimits)
@@ -45,5 +45,10 @@ export async function countWrite(db: Database, key: string, most: number): Promi
       set: { count: sql`case when ${fresh} then 1 else ${rateLimits.count} + 1 end`, windowStart: sql`case when ${fresh} then now() else ${rateLimits.windowStart} end` },
     })
     .returning({ count: rateLimits.count });
-  if (row!.count > most) throw new DoorError('tooMany', `More than ${most} writes in a minute.`, { remedy: 'wait a minute and try again' });
+  return row!.count <= most;
+}
+
+/** Takes back one that changed nothing. */
+export async function uncountWrite(db: Database, key: string): Promise<void> {
+  await db.update(rateLimits).set({ count: sql`greatest(${rateLimits.count} - 1, 0)` }).where(eq(rateLimits.key, key));
 }
