@@ -141,7 +141,7 @@ test('a run, a failure, an item and an entry that was never sent come back after
   await expect(rows).toHaveCount(2);
 
   const [, id] = /builds\/([^/]+)/.exec(root)!;
-  await page.request.post(`/api/revisions/${id}-a/failures`, { data: { id: `${id}-f`, mode: 'cracked', partName: 'Bumper', occurredAt: '2026-05-01T10:00:00.000Z', ledger: { verdict: { words: 'hit a post', at: '2026-05-02T10:00:00.000Z' } } } });
+  await page.request.post(`/api/revisions/${id}-a/failures`, { data: { id: `${id}-f`, mode: 'crack', partName: 'Bumper', occurredAt: '2026-05-01T10:00:00.000Z', ledger: { verdict: { words: 'hit a post', at: '2026-05-02T10:00:00.000Z' } } } });
   await page.goto(`${root}/learn`);
   const failure = page.getByRole('article', { name: /^Bumper/ });
   await failure.getByRole('button', { name: 'Delete the failure of Bumper' }).click();

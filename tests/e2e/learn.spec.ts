@@ -144,7 +144,10 @@ test('a failure of no known kind keeps its own words, and its photograph', async
   await page.getByRole('combobox', { name: 'What happened' }).selectOption({ label: 'Something else' });
   await field(page, 'In your words').fill('Frayed at the edge');
   await field(page, 'Until it ran again').fill('35');
-  await page.getByLabel('Photographs of the failure').setInputFiles('docs/screenshots/garage.png');
+  const photographs = page.getByLabel('Photographs of the failure');
+  await photographs.setInputFiles({ name: 'empty.jpg', mimeType: 'image/jpeg', buffer: Buffer.alloc(0) });
+  await expect(page.getByText('empty.jpg is empty or cannot be read: take a JPEG, PNG or WebP.')).toBeVisible();
+  await photographs.setInputFiles('docs/screenshots/garage.png');
   await page.getByRole('button', { name: 'Save the failure' }).click();
   const failure = page.getByRole('article', { name: 'Belt, Frayed at the edge' });
   await expect(failure.getByRole('img', { name: 'Photograph 1 of Belt' })).toBeVisible();

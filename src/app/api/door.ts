@@ -39,8 +39,10 @@ const isNamed = (name: string) => name.length <= LONGEST_NAME && isKeepable(name
 
 /** What a form of another site can send without asking is none of the kinds that a door takes. */
 function refuseOtherKinds(request: Request, takes: string): void {
-  if (request.body === null) return;
-  const kind = request.headers.get('content-type')?.split(';')[0]?.trim().toLowerCase();
+  const { headers } = request;
+  const kind = headers.get('content-type')?.split(';')[0]?.trim().toLowerCase();
+  const isEmpty = request.body === null || (kind === undefined && !headers.has('transfer-encoding') && Number(headers.get('content-length') ?? 0) === 0);
+  if (isEmpty) return;
   if (kind !== takes) throw new DoorError('unsupported', `This address takes ${takes}${kind ? `, not ${kind}` : ''}.`, { remedy: `send it with content-type: ${takes}` });
 }
 

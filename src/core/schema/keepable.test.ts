@@ -1,5 +1,5 @@
 import { CalcError } from '../errors';
-import { isKeepable, keepable, refuseUnkeepable } from './keepable';
+import { isKeepable, keepable, keepableTexts, refuseUnkeepable } from './keepable';
 
 const refusal = (value: unknown) => {
   try {
@@ -23,6 +23,8 @@ describe('text that can be kept', () => {
     expect(keepable('pin\u0000ion \ud83c')).toBe('pinion ');
     expect(keepable('\u{1F3CE}')).toBe('\u{1F3CE}');
   });
+
+  it('is what is left of every text of a record', () => expect(keepableTexts({ note: 'wet\u0000 edge', at: [{ name: '\ud83c' }], n: 1 })).toEqual({ note: 'wet edge', at: [{ name: '' }], n: 1 }));
 
   it('is looked for in every field and its name', () => {
     expect(refusal({ name: 'hare', list: [{ note: 'fine' }] })).toBeUndefined();

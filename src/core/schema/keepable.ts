@@ -10,6 +10,9 @@ export const isKeepable = (text: string): boolean => !UNKEEPABLE.test(text);
 /** A text as it was typed or pasted, without what cannot be kept. */
 export const keepable = (text: string): string => text.replace(EVERY_UNKEEPABLE, '');
 
+/** A record with every text as it can be kept. */
+export const keepableTexts = <T>(record: T): T => JSON.parse(JSON.stringify(record), (_, value: unknown) => (typeof value === 'string' ? keepable(value) : value)) as T;
+
 /**
  * Refuses a value that could be read but not kept.
  *

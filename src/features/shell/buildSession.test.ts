@@ -62,6 +62,26 @@ describe('a build session', () => {
     expect(chassis(session.state.document)).toEqual({ wheelbaseMm: 310 });
   });
 
+  it('counts a figure that was typed again as no step', async () => {
+    const { open } = withServer();
+    const session = open();
+    session.edit(wheelbase(280));
+    session.edit(track(150), 'track');
+    session.endStep();
+    for (const value of [1, 15, 150]) session.edit(track(value), 'track');
+    session.endStep();
+    for (const value of [151, 152]) session.edit(track(value), 'track');
+    session.undo();
+    expect(chassis(session.state.document)).toEqual({ wheelbaseMm: 280, trackFrontMm: 150 });
+    session.undo();
+    expect(chassis(session.state.document)).toEqual({ wheelbaseMm: 280 });
+    session.undo();
+    session.edit(wheelbase(5), 'typed');
+    session.edit(wheelbase(undefined), 'typed');
+    session.endStep();
+    expect([chassis(session.state.document), session.state.canUndo]).toEqual([{}, false]);
+  });
+
   it('takes its steps up again after the page was loaded anew', async () => {
     const { open, settle } = withServer();
     const kept: KeptSteps[] = [];

@@ -1,5 +1,5 @@
 import type { BuildDocument } from '@/core/build/document';
-import { applyPatch, type Conflict, inverseOf, type Patch, type Path, withValue } from '@/core/build/patch';
+import { applyPatch, type Conflict, inverseOf, type Patch, type Path, valueAt, withValue } from '@/core/build/patch';
 import { finishPatch, mergeBuilds } from '@/core/build/unfinished';
 import type { Problem } from '@/core/errors';
 import { HeldBack } from './heldBack';
@@ -92,7 +92,10 @@ export class BuildSession {
     const backward = inverseOf(this.state.document, patch);
     const last = this.done.at(-1);
     if (last && stepKey !== undefined && last.key === stepKey) this.done[this.done.length - 1] = { ...last, forward: [...without(last.forward, patch), ...patch], backward: [...without(backward, last.backward), ...last.backward] };
-    else this.done.push({ key: stepKey, forward: patch, backward });
+    else {
+      this.dropIdle();
+      this.done.push({ key: stepKey, forward: patch, backward });
+    }
     this.done = this.done.slice(-MOST_STEPS);
     this.undone = [];
     this.change(applyPatch(this.state.document, patch));
@@ -108,15 +111,26 @@ export class BuildSession {
 
   /** Ends a run of edits that would be one step, as when a drag or a field is left. */
   endStep(): void {
+    this.dropIdle();
     const last = this.done.at(-1);
     if (last) this.done[this.done.length - 1] = { ...last, key: undefined };
   }
 
   undo(): void {
+    this.dropIdle();
     const step = this.done.pop();
     if (!step) return;
     this.undone.push({ ...step, key: undefined });
     this.change(applyPatch(this.state.document, step.backward));
+  }
+
+  /** A step after which everything stands as before, as when a figure is typed again, is none. */
+  private dropIdle(): void {
+    const { document } = this.state;
+    const last = this.done.at(-1);
+    if (!last?.backward.every(({ path, value }) => JSON.stringify(valueAt(document, path)) === JSON.stringify(value))) return;
+    this.done.pop();
+    this.publish({});
   }
 
   redo(): void {

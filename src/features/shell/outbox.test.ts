@@ -51,6 +51,19 @@ describe('what waits in the field', () => {
     expect(shelf.items.size).toBe(1);
   });
 
+  it('goes past one over which the server stumbles, and sends it again later; past a silent database it does not go', async () => {
+    let status = 500;
+    const shelf = shelfOf([run('1'), run('2')]);
+    const doors: Doors = { photo: async () => '', track: async () => '', send: async ({ id }) => { if (id === '1' && status > 0) throw new ApiProblem(status, 'internal', { message: 'no' }, undefined); return { id }; } };
+    status = 503;
+    expect(await sendWaiting(shelf, doors)).toEqual([]);
+    status = 500;
+    expect((await sendWaiting(shelf, doors)).map(({ one }) => one.id)).toEqual(['2']);
+    expect(shelf.items.get('1')!.refused).toBeUndefined();
+    status = 0;
+    expect((await sendWaiting(shelf, doors)).map(({ one }) => one.id)).toEqual(['1']);
+  });
+
   it('puts the photographs of a failure into its ledger', async () => {
     const failure = { ...run('1', { photos: [{ id: 'p', blob: new Blob(['x']), caption: 'the crack' }] }), kind: 'failure' as const, sheet: { id: '1', mode: 'crack', partName: 'Bumper', occurredAt: '', ledger: { lostMinutes: 5 } } };
     const doors: Doors = { photo: async () => 'd'.repeat(64), track: async () => '', send: async (one) => one.sheet };

@@ -1,6 +1,7 @@
 import { type DBSchema, type IDBPDatabase, openDB } from 'idb';
 import type { FailureSheet, RunSheet } from '@/core/field/records';
 import type { Photo } from '@/core/field/report';
+import { keepableTexts } from '@/core/schema/keepable';
 import { ApiProblem } from '../api';
 
 /** A photograph that waits beside its run or failure until it is sent. */
@@ -52,7 +53,8 @@ const box = () => (opened ??= openDB<Box>(NAME, VERSION, {
   },
 }));
 
-export const keepWaiting = async (one: Waiting): Promise<void> => void (await (await box()).put(STORE, one));
+/** Its texts go in as they can be kept. */
+export const keepWaiting = async (one: Waiting): Promise<void> => void (await (await box()).put(STORE, { ...one, sheet: keepableTexts(one.sheet) }));
 export const dropWaiting = async (id: string): Promise<void> => void (await (await box()).delete(STORE, id));
 export const keptWaiting = async (id: string): Promise<Waiting | undefined> => (await box()).get(STORE, id);
 
@@ -83,13 +85,15 @@ export interface Shelf {
 }
 
 /** Answers after which it makes no sense to send the same again. */
-const FINAL: ReadonlySet<number> = new Set([400, 404, 409, 413, 422]);
+const FINAL: ReadonlySet<number> = new Set([400, 404, 405, 409, 410, 413, 414, 415, 422, 431]);
+/** A fault of the server over one thing says nothing of the next. */
+const ITS_OWN_FAULT = 500;
 
 /**
  * Sends what waits, the oldest first: photographs before what they belong to. Each carries the id that was made where it was entered, so
  * that one whose answer was lost is taken for the same when it is sent again.
  *
- * @returns what was taken, with the workshop's answer; stops at the first that the network did not carry
+ * @returns what was taken, with the workshop's answer; stops at the first that the network or the database did not carry
  */
 export async function sendWaiting(shelf: Shelf, doors: Doors): Promise<{ one: Waiting; answer: unknown }[]> {
   const taken: { one: Waiting; answer: unknown }[] = [];
@@ -101,8 +105,9 @@ export async function sendWaiting(shelf: Shelf, doors: Doors): Promise<{ one: Wa
       await shelf.drop(one.id);
       taken.push({ one, answer });
     } catch (error) {
-      if (error instanceof ApiProblem && FINAL.has(error.status)) await shelf.keep({ ...waiting, refused: error.sentence });
-      else break;
+      if (!(error instanceof ApiProblem)) break;
+      if (FINAL.has(error.status)) await shelf.keep({ ...waiting, refused: error.sentence });
+      else if (error.status !== ITS_OWN_FAULT) break;
     }
   }
   return taken;
