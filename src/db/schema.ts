@@ -100,6 +100,7 @@ export const failures = pgTable('failures', {
 }, (table) => [
   primaryKey({ columns: [table.workshopId, table.id] }),
   foreignKey({ name: 'failures_to_revision', columns: [table.workshopId, table.revisionId], foreignColumns: [revisions.workshopId, revisions.id] }).onDelete('cascade'),
+  // both are looked at when a transaction ends: a build goes with all that is its own at once
   foreignKey({ name: 'failures_to_run', columns: [table.workshopId, table.runId], foreignColumns: [runs.workshopId, runs.id] }),
   foreignKey({ name: 'failures_to_fix', columns: [table.workshopId, table.fixRevisionId], foreignColumns: [revisions.workshopId, revisions.id] }),
   index('failures_of_revision').on(table.workshopId, table.revisionId),

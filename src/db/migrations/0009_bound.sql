@@ -1,4 +1,4 @@
 UPDATE "failures" f SET "run_id" = NULL WHERE "run_id" IS NOT NULL AND NOT EXISTS (SELECT 1 FROM "runs" r WHERE r."workshop_id" = f."workshop_id" AND r."id" = f."run_id");--> statement-breakpoint
 UPDATE "failures" f SET "fix_revision_id" = NULL WHERE "fix_revision_id" IS NOT NULL AND NOT EXISTS (SELECT 1 FROM "revisions" r WHERE r."workshop_id" = f."workshop_id" AND r."id" = f."fix_revision_id");--> statement-breakpoint
-ALTER TABLE "failures" ADD CONSTRAINT "failures_to_run" FOREIGN KEY ("workshop_id","run_id") REFERENCES "public"."runs"("workshop_id","id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
-ALTER TABLE "failures" ADD CONSTRAINT "failures_to_fix" FOREIGN KEY ("workshop_id","fix_revision_id") REFERENCES "public"."revisions"("workshop_id","id") ON DELETE no action ON UPDATE no action;
+ALTER TABLE "failures" ADD CONSTRAINT "failures_to_run" FOREIGN KEY ("workshop_id","run_id") REFERENCES "public"."runs"("workshop_id","id") ON DELETE no action ON UPDATE no action DEFERRABLE INITIALLY DEFERRED;--> statement-breakpoint
+ALTER TABLE "failures" ADD CONSTRAINT "failures_to_fix" FOREIGN KEY ("workshop_id","fix_revision_id") REFERENCES "public"."revisions"("workshop_id","id") ON DELETE no action ON UPDATE no action DEFERRABLE INITIALLY DEFERRED;
