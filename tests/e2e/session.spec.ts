@@ -94,11 +94,15 @@ test('without a connection nothing is lost', async ({ page, context, allow }) =>
   await saved(page);
   await page.goto(`${root}/chassis`);
   page.on('console', () => undefined);
-  await page.route('**/api/revisions/**', (route) => route.fulfill({ status: 503, contentType: 'application/json', body: '{"error":{"code":"database","message":"The database does not answer."}}' }));
-  allow.statuses.push(503);
+  allow.words = 'ERR_FAILED';
+  await page.route('**/api/revisions/**', (route) => route.abort());
   await field(page, 'Wheelbase').fill('333');
   await field(page, 'Wheelbase').blur();
   await expect(page.getByRole('status').first()).toContainText('your changes stay in this tab');
+  await page.unroute('**/api/revisions/**');
+  await page.route('**/api/revisions/**', (route) => route.fulfill({ status: 503, contentType: 'application/json', body: '{"error":{"code":"database","message":"The database does not answer. What you typed stays on this page."}}' }));
+  allow.statuses.push(503);
+  await expect(page.getByRole('status').first()).toContainText('The database does not answer. What you typed stays on this page.');
   await page.unroute('**/api/revisions/**');
   await saved(page);
   await page.reload();

@@ -161,7 +161,8 @@ async function send(revisionId: string, version: number, document: BuildDocument
     const problem = { path: error.path, message: error.message, ...(error.remedy ? { remedy: error.remedy } : {}) };
     if (error.code === 'conflict') return { kind: 'conflict', ...(error.body as { current: { version: number; document: BuildDocument } }).current };
     if (error.code === 'locked') return { kind: 'closed', problem };
-    return error.status === 422 ? { kind: 'refused', problem } : { kind: 'unreachable' };
+    if (error.status === 422) return { kind: 'refused', problem };
+    return error.status === 0 ? { kind: 'unreachable' } : { kind: 'unreachable', problem };
   }
 }
 

@@ -1,9 +1,10 @@
 import { type BuildDocument, emptyDocument } from '@/core/build/document';
+import type { Problem } from '@/core/errors';
 import { BuildSession, type KeptSteps, type SaveAnswer } from './buildSession';
 
 /** A session on a server and a clock that the test drives. */
 function withServer() {
-  const server = { version: 1, document: emptyDocument(), down: false };
+  const server: { version: number; document: BuildDocument; down: boolean; problem?: Problem } = { version: 1, document: emptyDocument(), down: false };
   const waiting: (() => void)[] = [];
   const open = (keepSteps?: (steps: KeptSteps) => void) => new BuildSession({
     ...(keepSteps ? { keepSteps } : {}),
@@ -14,6 +15,7 @@ function withServer() {
     },
     now: () => 0,
     send: async (version, document): Promise<SaveAnswer> => {
+      if (server.problem) return { kind: 'unreachable', problem: server.problem };
       if (server.down) return { kind: 'unreachable' };
       if (version !== server.version) return { kind: 'conflict', version: server.version, document: server.document };
       server.version += 1;
@@ -21,13 +23,14 @@ function withServer() {
       return { kind: 'saved', version: server.version };
     },
   });
-  const settle = async () => {
-    while (waiting.length > 0) {
-      waiting.shift()!();
-      await new Promise((resolve) => setImmediate(resolve));
-    }
+  const settleOnce = async () => {
+    waiting.shift()!();
+    await new Promise((resolve) => setImmediate(resolve));
   };
-  return { server, open, settle };
+  const settle = async () => {
+    while (waiting.length > 0) await settleOnce();
+  };
+  return { server, open, settle, settleOnce };
 }
 
 const wheelbase = (value: number | undefined) => [{ path: ['chassis', 'wheelbaseMm'], value }];
@@ -141,6 +144,19 @@ describe('a build session', () => {
     await settle();
     expect(session.state.save).toBe('saved');
     expect(chassis(server.document)).toEqual({ wheelbaseMm: 280 });
+  });
+
+  it('says what the server said where it could not save, and sends it again', async () => {
+    const { server, open, settleOnce, settle } = withServer();
+    const session = open();
+    const full = { path: '', message: 'The disk of the database is full.', remedy: 'make room on the disk and save again' };
+    server.problem = full;
+    session.edit(wheelbase(280));
+    await settleOnce();
+    expect(session.state).toMatchObject({ save: 'failed', problem: full });
+    delete server.problem;
+    await settle();
+    expect([session.state.save, chassis(server.document)]).toEqual(['saved', { wheelbaseMm: 280 }]);
   });
 
   it('takes over what is newer, but never over edits of its own', async () => {

@@ -23,7 +23,8 @@ export type SaveAnswer =
   | { kind: 'conflict'; version: number; document: BuildDocument }
   | { kind: 'refused'; problem: Problem }
   | { kind: 'closed'; problem: Problem }
-  | { kind: 'unreachable' };
+  /** With what the server said of it, if it answered at all. */
+  | { kind: 'unreachable'; problem?: Problem };
 
 export interface SessionOptions {
   document: BuildDocument;
@@ -42,6 +43,8 @@ const SAVE_AFTER_MS = 400;
 const RETRY_AFTER_MS = 3000;
 
 const MOST_STEPS = 100;
+
+const NO_CONNECTION: Problem = { path: '', message: 'No connection: your changes stay in this tab and are sent again.' };
 
 /** The edits of one patch to what the other leaves alone. */
 const without = (patch: Patch, other: Patch): Patch => patch.filter(({ path }) => !other.some((one) => one.path.join('/') === path.join('/')));
@@ -221,7 +224,7 @@ export class BuildSession {
         this.publish({ save: 'failed', problem: answer.problem });
         return;
       case 'unreachable':
-        this.publish({ save: 'failed', problem: { path: '', message: 'No connection: your changes stay in this tab and are sent again.' } });
+        this.publish({ save: 'failed', problem: answer.problem ?? NO_CONNECTION });
         this.schedule(RETRY_AFTER_MS);
     }
   }
