@@ -72,7 +72,7 @@ function readyDocument(): BuildDocument {
 /** A new build with its document, and its address up to the segment. */
 export async function newBuild(page: Page, name: string, document: BuildDocument): Promise<string> {
   const id = name.toLowerCase().replace(/[^a-z0-9]+/g, '-');
-  const made = await page.request.post('/api/builds', { data: { id, revisionId: `${id}-a`, name, document } });
+  const made = await page.request.post('/api/builds', { data: { id, revisionId: `${id}-a`, name, document }, maxRetries: 2 });
   expect(made.status()).toBe(201);
   return new URL(`/builds/${id}/A`, test.info().project.use.baseURL).href;
 }
