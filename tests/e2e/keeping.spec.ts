@@ -112,7 +112,7 @@ test('the part that is being edited stays, whichever becomes the weakest', async
 });
 
 test('a run, a failure, an item and an entry that was never sent come back after they were deleted', async ({ page, context, allow }) => {
-  allow.words = 'ERR_INTERNET_DISCONNECTED';
+  allow.words = /ERR_INTERNET_DISCONNECTED/;
   const root = await readyBuild(page, freshName('Back'));
   const undo = () => page.getByRole('button', { name: 'Undo', exact: true }).last();
   await page.goto(`${root}/field`);

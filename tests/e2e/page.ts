@@ -6,7 +6,7 @@ import { itemsOf, tyreForBuild } from '@/core/library/items';
 import { STARTING_LIBRARY } from '@/core/library/starting';
 
 /** A page on which any console error and any request off loopback fails the test; expected answers are named in `allow`. */
-export const test = base.extend<{ allow: { statuses: number[]; words?: string } }>({
+export const test = base.extend<{ allow: { statuses: number[]; words?: RegExp } }>({
   allow: async ({ baseURL: _ }, run) => run({ statuses: [] }),
   page: async ({ page, allow }, run) => {
     const problems: string[] = [];
@@ -33,10 +33,10 @@ function awaitLife(page: Page): void {
   };
 }
 
-export function watch(page: Page, problems: string[], allow: { statuses: number[]; words?: string }): void {
+export function watch(page: Page, problems: string[], allow: { statuses: number[]; words?: RegExp }): void {
   page.on('pageerror', (error) => problems.push(error.message));
   page.on('console', (message) => {
-    const expected = allow.statuses.some((status) => message.text().includes(`status of ${status}`)) || (allow.words !== undefined && message.text().includes(allow.words));
+    const expected = allow.statuses.some((status) => message.text().includes(`status of ${status}`)) || allow.words?.test(message.text()) === true;
     if (message.type() === 'error' && !expected) problems.push(`${message.text()} ${message.location().url}`);
   });
   page.on('request', (request) => {

@@ -94,7 +94,7 @@ test('without a connection nothing is lost', async ({ page, context, allow }) =>
   await saved(page);
   await page.goto(`${root}/chassis`);
   page.on('console', () => undefined);
-  allow.words = 'ERR_FAILED';
+  allow.words = /ERR_FAILED/;
   await page.route('**/api/revisions/**', (route) => route.abort());
   await field(page, 'Wheelbase').fill('333');
   await field(page, 'Wheelbase').blur();

@@ -55,7 +55,7 @@ test('an address that is not well written is told so, and opens the page that sa
 });
 
 test('every page, script and JSON says what it may load, who may frame it, and what is told onward', async ({ page, baseURL, allow }) => {
-  allow.words = 'Content Security Policy';
+  allow.words = /Content Security Policy/;
   const root = new URL(await readyBuild(page, freshName('Policy'))).pathname;
   const { host } = new URL(baseURL!);
   for (const path of ['/', '/library', `${root}/drive`, '/api/builds', '/api/builds/none', '/manifest.webmanifest', '/service-worker.js', '/nowhere']) {
