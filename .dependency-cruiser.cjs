@@ -3,11 +3,12 @@ const layer = (name, from, to) => ({ name, severity: 'error', from: { path: from
 module.exports = {
   forbidden: [
     { name: 'no-circular', severity: 'error', from: {}, to: { circular: true } },
-    layer('core-is-lowest', '^src/core', '^src/(app|features|ui|workers|db|cli)'),
+    layer('core-is-lowest', '^src/core', '^src/(words|app|features|ui|workers|db|cli)'),
     { name: 'core-has-no-platform', severity: 'error', from: { path: '^src/core', pathNot: '\\.test\\.tsx?$' }, to: { dependencyTypes: ['core'] } },
     { name: 'core-has-no-framework', severity: 'error', from: { path: '^src/core' }, to: { path: 'node_modules/(react|next|@mui|drizzle-orm|pg)(/|$)' } },
     layer('workers-over-core', '^src/workers', '^src/(app|features|ui|db|cli)'),
-    layer('ui-over-core', '^src/ui', '^src/(app|features|workers|db|cli)'),
+    layer('words-over-core', '^src/words', '^src/(app|features|ui|workers|db|cli)'),
+  layer('ui-over-core', '^src/ui', '^src/(app|features|workers|db|cli)'),
     layer('features-down', '^src/features', '^src/(app|db|cli)'),
     layer('db-over-core', '^src/db', '^src/(app|features|ui|workers|cli)'),
     layer('cli-over-core', '^src/cli', '^src/(app|features|ui|workers|db)'),

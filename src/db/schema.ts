@@ -27,6 +27,9 @@ export const workshops = pgTable('workshops', {
 /** What was deleted stays for a while, so that it can come back. */
 const deletedAt = () => moment('deleted_at');
 
+/** Counts the changes of a record, so that nobody writes over one that was not read. */
+const version = () => integer('version').notNull().default(1);
+
 const workshopId = () => text('workshop_id').notNull().references(() => workshops.id, { onDelete: 'cascade' });
 
 export const builds = pgTable('builds', {
@@ -48,7 +51,7 @@ export const revisions = pgTable('revisions', {
   learned: text('learned'),
   closedAt: text('closed_at'),
   document: jsonb('document').$type<BuildDocument>().notNull(),
-  version: integer('version').notNull().default(1),
+  version: version(),
   createdAt: text('created_at').notNull(),
 }, (table) => [
   primaryKey({ columns: [table.workshopId, table.id] }),
@@ -96,6 +99,7 @@ export const failures = pgTable('failures', {
   fix: text('fix'),
   fixRevisionId: text('fix_revision_id'),
   ledger: jsonb('ledger').$type<FailureLedger>(),
+  version: version(),
   deletedAt: deletedAt(),
 }, (table) => [
   primaryKey({ columns: [table.workshopId, table.id] }),
@@ -120,6 +124,7 @@ export const prints = pgTable('prints', {
   id: text('id').notNull(),
   revisionId: text('revision_id').notNull(),
   sheet: jsonb('sheet').$type<PrintSheet>().notNull(),
+  version: version(),
   deletedAt: deletedAt(),
 }, (table) => [
   primaryKey({ columns: [table.workshopId, table.id] }),
@@ -133,10 +138,14 @@ export const copies = pgTable('copies', {
   id: text('id').notNull(),
   revisionId: text('revision_id').notNull(),
   sheet: jsonb('sheet').$type<CopySheet>().notNull(),
+  printId: text('print_id').generatedAlwaysAs(sql`sheet->>'printId'`),
+  version: version(),
 }, (table) => [
   primaryKey({ columns: [table.workshopId, table.id] }),
   foreignKey({ name: 'copies_to_revision', columns: [table.workshopId, table.revisionId], foreignColumns: [revisions.workshopId, revisions.id] }).onDelete('cascade'),
+  foreignKey({ name: 'copies_to_print', columns: [table.workshopId, table.printId], foreignColumns: [prints.workshopId, prints.id] }).onDelete('cascade'),
   index('copies_of_revision').on(table.workshopId, table.revisionId),
+  index('copies_of_print').on(table.workshopId, table.printId),
 ]);
 
 const bytes = customType<{ data: Buffer }>({ dataType: () => 'bytea' });

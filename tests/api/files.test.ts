@@ -173,6 +173,6 @@ it('keeps a kind of failure that it does not know when it comes with a file, and
   expect(runs.length).toBeGreaterThan(10);
   expect(runs.every(({ copies }: { copies: string[] }) => copies.every((id) => own.has(id)))).toBe(true);
   const failure = copied.failures.find(({ mode }: { mode: string }) => mode === 'eatenByBadger');
-  const { revisionId: _, ...sheet } = failure;
-  expect((await call(changeFailure, { method: 'PUT', id: failure.id, body: { ...sheet, story: 'It was the badger.' } })).status).toBe(200);
+  const { revisionId: _, version, ...sheet } = failure;
+  expect((await call(changeFailure, { method: 'PUT', id: failure.id, body: { version, sheet: { ...sheet, story: 'It was the badger.' } } })).status).toBe(200);
 });

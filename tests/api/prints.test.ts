@@ -23,19 +23,19 @@ it('queues a print once however often it is sent, and gives no copies yet', asyn
 });
 
 it('leaves its copies with their share of what the plate weighs, keeps what is said of them, and takes them back', async () => {
-  const { json } = await call(changePrint, { method: 'PUT', id: 'p1', body: finished });
+  const { json } = await call(changePrint, { method: 'PUT', id: 'p1', body: { version: 1, sheet: finished } });
   expect(json.copies.map(({ id, massG }: { id: string; massG: number }) => [id, massG]).sort()).toEqual([['c1', 11], ['c2', 11]]);
-  const { revisionId: _, ...copy } = json.copies[0];
-  await call(changeCopy, { method: 'PUT', id: copy.id, body: { ...copy, retiredAt: '2026-06-02T10:00:00.000Z', retiredWhy: 'bent', readings: [{ id: 'r', at: '2026-06-02T09:00:00.000Z', of: 'pin', valueMm: 2.98, hours: 1.5 }] } });
-  await call(changePrint, { method: 'PUT', id: 'p1', body: finished });
+  const { revisionId: _, version, ...copy } = json.copies[0];
+  await call(changeCopy, { method: 'PUT', id: copy.id, body: { version, sheet: { ...copy, retiredAt: '2026-06-02T10:00:00.000Z', retiredWhy: 'bent', readings: [{ id: 'r', at: '2026-06-02T09:00:00.000Z', of: 'pin', valueMm: 2.98, hours: 1.5 }] } } });
+  await call(changePrint, { method: 'PUT', id: 'p1', body: { version: 2, sheet: finished } });
   expect((await call(readBuild, { id: 'b' })).json.copies.find(({ id }: { id: string }) => id === copy.id)).toMatchObject({ retiredWhy: 'bent', readings: [{ valueMm: 2.98, hours: 1.5 }] });
-  expect((await call(changePrint, { method: 'PUT', id: 'p1', body: { ...finished, state: 'failed', why: 'it came off' } })).json.copies).toEqual([]);
+  expect((await call(changePrint, { method: 'PUT', id: 'p1', body: { version: 3, sheet: { ...finished, state: 'failed', why: 'it came off' } } })).json.copies).toEqual([]);
   expect((await call(readBuild, { id: 'b' })).json.copies).toEqual([]);
-  expect(await call(changeCopy, { method: 'PUT', id: copy.id, body: copy })).toMatchObject({ status: 404, json: { error: { path: 'id' } } });
+  expect(await call(changeCopy, { method: 'PUT', id: copy.id, body: { version: 2, sheet: copy } })).toMatchObject({ status: 404, json: { error: { path: 'id' } } });
 });
 
 it('goes with the build file, as the same bytes, and into a copy with ids of its own', async () => {
-  await call(changePrint, { method: 'PUT', id: 'p1', body: finished });
+  expect((await call(changePrint, { method: 'PUT', id: 'p1', body: { version: 4, sheet: finished } })).json.copies.find(({ retiredWhy }: { retiredWhy?: string }) => retiredWhy === 'bent').readings).toHaveLength(1);
   const { text } = await call(exportFile, { id: 'b' });
   expect(JSON.parse(text)).toMatchObject({ prints: [{ id: 'p1' }], copies: [{ printId: 'p1' }, { printId: 'p1' }] });
   expect((await call(importFile, { method: 'POST', text, query: '?mode=replace' })).status).toBe(201);
@@ -50,7 +50,7 @@ it('refuses what is none, and what is not there, in words', async () => {
   expect(await call(logPrint, { method: 'POST', id: 'b-a', body: { ...queued, id: 'p2', state: 'melted' } })).toMatchObject({ status: 422, json: { error: { path: 'state' } } });
   expect(await call(logPrint, { method: 'POST', id: 'b-a', body: { ...queued, id: 'p2', items: [] } })).toMatchObject({ status: 422, json: { error: { path: 'items' } } });
   expect((await call(logPrint, { method: 'POST', id: 'nowhere', body: { ...queued, id: 'p3' } })).status).toBe(404);
-  expect((await call(changePrint, { method: 'PUT', id: 'p9', body: { ...queued, id: 'p9' } })).status).toBe(404);
+  expect((await call(changePrint, { method: 'PUT', id: 'p9', body: { version: 1, sheet: { ...queued, id: 'p9' } } })).status).toBe(404);
   expect((await call(dropPrint, { method: 'DELETE', id: 'p1' })).status).toBe(200);
   expect((await call(readBuild, { id: 'b' })).json).toMatchObject({ prints: [], copies: [] });
 });

@@ -28,7 +28,7 @@ const whole = () => wholeBuild(database(), workshopId, BUILD);
 /** What is in the workshop can be brought in again, whatever happened to it. */
 const exported = async () => parseBuildFile((await exportBuild(database(), workshopId, BUILD)).text);
 const statuses = async (asked: Promise<{ status: number }>[]) => (await Promise.all(asked)).map(({ status }) => status);
-const sheetOf = <T extends { revisionId: string }>({ revisionId: _, ...sheet }: T) => sheet;
+const sheetOf = <T extends { revisionId: string; version?: number }>({ revisionId: _, version: __, ...sheet }: T) => sheet;
 const withOwnCopies = <T extends { items: object[] }>(print: T, id: string): T => ({ ...print, id, items: print.items.map((item, at) => ({ ...item, copyId: `${id}-${at}` })) });
 const rounds = (count: number) => Array.from({ length: count }, (_, at) => at);
 
@@ -56,7 +56,8 @@ it('sixteen clients that finish one print make its copies once', async () => {
   await expect(logPrint(database(), workshopId, open.id, { ...print, id: 'with ids of another' })).rejects.toMatchObject({ code: 'exists', more: { path: 'items' } });
   const { copies } = await logPrint(database(), workshopId, open.id, queued);
   expect(copies.length).toBeGreaterThan(0);
-  expect(new Set(await statuses(rounds(16).map(() => call(changePrint, { method: 'PUT', id: 'sixteen', body: queued }))))).toEqual(new Set([200]));
+  const answers = await statuses(rounds(16).map(() => call(changePrint, { method: 'PUT', id: 'sixteen', body: { version: 1, sheet: queued } })));
+  expect(answers.sort()).toEqual([200, ...rounds(15).map(() => 409)]);
   expect((await whole()).copies.filter(({ printId }) => printId === 'sixteen')).toHaveLength(copies.length);
 });
 
@@ -65,7 +66,7 @@ it('a print finished while it is deleted is one or the other', async () => {
   for (const at of rounds(10)) {
     const one = withOwnCopies(print, `finished-${at}`);
     await logPrint(database(), workshopId, open.id, one);
-    const [changed, deleted] = await statuses([call(changePrint, { method: 'PUT', id: one.id, body: one }), call(deletePrint, { method: 'DELETE', id: one.id })]);
+    const [changed, deleted] = await statuses([call(changePrint, { method: 'PUT', id: one.id, body: { version: 1, sheet: one } }), call(deletePrint, { method: 'DELETE', id: one.id })]);
     expect([200, 404]).toContain(changed);
     expect(deleted).toBe(200);
     const { prints, copies } = await whole();

@@ -125,8 +125,8 @@ describe('runs and failures', () => {
     expect((await call(noteFailure, { method: 'POST', id: revision, body: failure })).status).toBe(200);
     expect(await call(noteFailure, { method: 'POST', id: other.revision, body: { ...failure, id: 'other' } })).toMatchObject({ status: 404, json: { error: { path: 'runId' } } });
     expect(await call(deleteRun, { method: 'DELETE', id: run })).toMatchObject({ status: 409, json: { error: { code: 'inUse' } } });
-    const fixed = await call(changeFailure, { method: 'PUT', id: failure.id, body: { ...failure, fix: 'twice the face', fixRevisionId: revision } });
-    expect(fixed.json).toMatchObject({ fix: 'twice the face', fixRevisionId: revision, runId: run });
+    const fixed = await call(changeFailure, { method: 'PUT', id: failure.id, body: { version: 1, sheet: { ...failure, fix: 'twice the face', fixRevisionId: revision } } });
+    expect(fixed.json).toMatchObject({ version: 2, fix: 'twice the face', fixRevisionId: revision, runId: run });
   });
 
   it('refuses an unknown mode', async () => {

@@ -154,3 +154,31 @@ test('a failure of no known kind keeps its own words, and its photograph', async
   await page.reload();
   await expect(failure.getByRole('heading')).toHaveText('Belt: frayed at the edge');
 });
+
+test('two tabs on one failure: what each says is kept, and what both say differently is asked', async ({ page, context, allow }) => {
+  allow.statuses.push(409);
+  const root = await readyBuild(page, freshName('Both'));
+  const revision = `${root.split('/').at(-2)}-a`;
+  await page.request.post(`/api/revisions/${revision}/failures`, { data: { id: `${revision}-belt`, mode: 'toothStrip', partName: 'Belt', occurredAt: '2026-06-01T10:00:00.000Z' } });
+  const other = await context.newPage();
+  for (const tab of [page, other]) await tab.goto(`${root}/learn`);
+  await other.locator('html[data-alive]').waitFor({ state: 'attached' });
+  const say = async (tab: typeof page, fix: string) => {
+    await tab.getByRole('button', { name: 'say what was done about it' }).click();
+    await field(tab, 'What was done').fill(fix);
+    await tab.getByRole('button', { name: 'Save the fix' }).click();
+  };
+  await page.getByRole('button', { name: 'find out why it failed' }).click();
+  await page.getByTestId('clues').getByRole('button').first().click();
+  await expect(page.getByTestId('diagnosis').getByRole('status')).toHaveText('saved');
+  await say(page, 'wider');
+  await expect(page.getByText('Fix in A: wider')).toBeVisible();
+  await say(other, 'a new one');
+  const question = other.getByRole('alert', { name: 'Changed in two places' });
+  await expect(question).toContainText('What was done about it was changed elsewhere too: here “a new one”, there “wider”.');
+  await question.getByRole('button', { name: 'Keep “wider”' }).click();
+  await expect(question).toBeHidden();
+  await expect(other.getByText('Fix in A: wider')).toBeVisible();
+  await other.getByRole('button', { name: 'find out why it failed' }).click();
+  await expect(other.getByTestId('clues').getByRole('button', { pressed: true })).toHaveCount(1);
+});

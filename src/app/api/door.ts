@@ -1,5 +1,6 @@
-import type { Schema } from 'joi';
+import Joi, { type Schema } from 'joi';
 import { CalcError } from '@/core/errors';
+import { count } from '@/core/schema/fields';
 import { isKeepable, refuseUnkeepable } from '@/core/schema/keepable';
 import { parse } from '@/core/schema/parse';
 import { type Database, database } from '@/db/client';
@@ -116,10 +117,11 @@ export async function bodyOf<T>(request: Request, schema: Schema<T>): Promise<T>
   return parse(schema, await rawBody(request));
 }
 
-/** A sheet whose id is that of the address. @throws CalcError at `id` where it is another */
-export function sameId<T extends { id: string }>(id: string, sheet: T): T {
-  if (sheet.id !== id) throw new CalcError('id', 'is not the id of the address');
-  return sheet;
+/** A changed sheet with the version that it was read at. @throws CalcError at `sheet.id` where it is not that of the address */
+export async function changeOf<T extends { id: string }>(request: Request, schema: Schema<T>, id: string): Promise<{ version: number; sheet: T }> {
+  const change = await bodyOf(request, Joi.object<{ version: number; sheet: T }>({ version: count().required(), sheet: schema }).required());
+  if (change.sheet.id !== id) throw new CalcError('sheet.id', 'is not the id of the address');
+  return change;
 }
 
 export async function rawBody(request: Request): Promise<unknown> {

@@ -160,3 +160,13 @@ export interface WholeBuild {
   prints: PrintRecord[];
   copies: CopyRecord[];
 }
+
+/** A record as a workshop holds it: its version goes up with each change, and a change names the one that it was made to. */
+export type Versioned<T> = T & { version: number };
+
+/** A whole build as a workshop holds it. */
+export interface KeptBuild extends WholeBuild {
+  failures: Versioned<FailureRecord>[];
+  prints: Versioned<PrintRecord>[];
+  copies: Versioned<CopyRecord>[];
+}

@@ -83,10 +83,10 @@ export interface CopyRecord extends CopySheet {
 }
 
 /** The copies that a finished print leaves. */
-export function copiesOf({ id, revisionId, how, items, endedAt, queuedAt, massG }: PrintRecord): CopyRecord[] {
+export function copiesOf({ id, how, items, endedAt, queuedAt, massG }: PrintSheet): CopySheet[] {
   const expected = items.reduce((sum, item) => sum + (item.massG ?? 0), 0);
   const weighed = massG !== undefined && expected > 0 && items.every((item) => item.massG !== undefined) ? massG / expected : 1;
-  return items.map(({ copyId, massG: own, ...item }) => ({ id: copyId, ...item, revisionId, how, madeAt: endedAt ?? queuedAt, printId: id, ...(own === undefined ? {} : { massG: Number((own * weighed).toPrecision(6)) }) }));
+  return items.map(({ copyId, massG: own, ...item }) => ({ id: copyId, ...item, how, madeAt: endedAt ?? queuedAt, printId: id, ...(own === undefined ? {} : { massG: Number((own * weighed).toPrecision(6)) }) }));
 }
 
 /** What the finished prints of one printer say of the estimate; none while there are none. */

@@ -16,6 +16,9 @@ import { allRevisions } from './revisions';
 export const exportBuild = (db: Database, workshopId: string, id: string): Promise<{ name: string; text: string }> =>
   db.transaction((tx) => exported(tx as unknown as Database, workshopId, id), { isolationLevel: 'repeatable read', accessMode: 'read only' });
 
+/** Only this workshop counts the changes of a record. */
+const unversioned = <T extends { version: number }>({ version: _, ...record }: T) => record;
+
 async function exported(db: Database, workshopId: string, id: string): Promise<{ name: string; text: string }> {
   const { build, revisions: own, runs: ownRuns, failures: ownFailures, prints: ownPrints, copies: ownCopies } = await wholeBuild(db, workshopId, id);
   const used = namesIn({ revisions: own, runs: ownRuns }, 'library');
@@ -27,9 +30,9 @@ async function exported(db: Database, workshopId: string, id: string): Promise<{
     build,
     revisions: own.map(({ buildId: _build, version: _version, ...revision }) => revision),
     runs: ownRuns,
-    failures: ownFailures,
-    prints: ownPrints,
-    copies: ownCopies,
+    failures: ownFailures.map(unversioned),
+    prints: ownPrints.map(unversioned),
+    copies: ownCopies.map(unversioned),
     library: all.filter((item) => used.has(item.id) || usedByItems.has(item.id)),
     files: [],
   };

@@ -1,7 +1,7 @@
 import { and, asc, eq } from 'drizzle-orm';
 import { type BuildDocument, emptyDocument } from '@/core/build/document';
 import { letterAt } from '@/core/build/letters';
-import type { BuildRecord, WholeBuild } from '@/core/field/records';
+import type { BuildRecord, KeptBuild } from '@/core/field/records';
 import { byLetter } from '@/core/file/buildFile';
 import type { Database } from '../client';
 import { DoorError } from '../errors';
@@ -19,7 +19,7 @@ export async function listBuilds(db: Database, workshopId: string): Promise<Buil
   return db.select(shown).from(builds).where(and(eq(builds.workshopId, workshopId), present(builds))).orderBy(asc(builds.createdAt), asc(builds.id));
 }
 
-export async function wholeBuild(db: Database, workshopId: string, id: string): Promise<WholeBuild> {
+export async function wholeBuild(db: Database, workshopId: string, id: string): Promise<KeptBuild> {
   const [build] = await db.select(shown).from(builds).where(and(eq(builds.workshopId, workshopId), eq(builds.id, id), present(builds)));
   if (!build) throw new DoorError('notFound', 'There is no such build in this workshop.');
   const revisions = (await listRevisions(db, workshopId, id)).sort((a, b) => byLetter(a.letter, b.letter));
@@ -30,7 +30,7 @@ export async function wholeBuild(db: Database, workshopId: string, id: string): 
 }
 
 /** Every build as a whole; one that is deleted while they are read is left out. */
-export async function wholeBuilds(db: Database, workshopId: string): Promise<WholeBuild[]> {
+export async function wholeBuilds(db: Database, workshopId: string): Promise<KeptBuild[]> {
   const found = await Promise.all((await listBuilds(db, workshopId)).map(({ id }) => wholeBuild(db, workshopId, id).catch((error: unknown) => {
     if (error instanceof DoorError && error.code === 'notFound') return undefined;
     throw error;
@@ -39,7 +39,7 @@ export async function wholeBuilds(db: Database, workshopId: string): Promise<Who
 }
 
 /** A new build with its first revision; sending the same id twice makes one. */
-export async function createBuild(db: Database, workshopId: string, given: { id: string; revisionId: string; name: string; document?: BuildDocument; createdAt: string }): Promise<WholeBuild> {
+export async function createBuild(db: Database, workshopId: string, given: { id: string; revisionId: string; name: string; document?: BuildDocument; createdAt: string }): Promise<KeptBuild> {
   await writing(db, async (tx) => {
     const made = await tx.insert(builds).values({ workshopId, id: given.id, name: given.name, createdAt: given.createdAt }).onConflictDoNothing().returning({ id: builds.id });
     if (made.length === 0) return;
@@ -57,7 +57,7 @@ export async function deleteBuild(db: Database, workshopId: string, id: string):
   await softDelete(db, workshopId, 'builds', id);
 }
 
-export async function restoreBuild(db: Database, workshopId: string, id: string): Promise<WholeBuild> {
+export async function restoreBuild(db: Database, workshopId: string, id: string): Promise<KeptBuild> {
   await bringBack(db, workshopId, 'builds', id);
   return wholeBuild(db, workshopId, id);
 }

@@ -1,26 +1,29 @@
 import { and, asc, eq, inArray } from 'drizzle-orm';
-import type { FailureRecord, FailureSheet } from '@/core/field/records';
+import type { FailureRecord, FailureSheet, Versioned } from '@/core/field/records';
 import type { Database } from '../client';
 import { DoorError } from '../errors';
 import { failures, runs } from '../schema';
 import { writing } from '../writing';
 import { compact } from './compact';
 import { bringBack, present, softDelete } from './deleted';
+import { refuseStale } from './stale';
 import { revisionById, revisionToWriteTo } from './revisions';
 
-const toRecord = (row: typeof failures.$inferSelect): FailureRecord => {
+type Kept = Versioned<FailureRecord>;
+
+const toRecord = (row: typeof failures.$inferSelect): Kept => {
   const { workshopId: _, deletedAt: __, ...record } = row;
-  return compact(record) as FailureRecord;
+  return compact(record) as Kept;
 };
 
-export async function failuresOfRevisions(db: Database, workshopId: string, revisionIds: string[]): Promise<FailureRecord[]> {
+export async function failuresOfRevisions(db: Database, workshopId: string, revisionIds: string[]): Promise<Kept[]> {
   if (revisionIds.length === 0) return [];
   const rows = await db.select().from(failures).where(and(eq(failures.workshopId, workshopId), inArray(failures.revisionId, revisionIds), present(failures))).orderBy(asc(failures.occurredAt), asc(failures.id));
   return rows.map(toRecord);
 }
 
 /** Notes a failure; the same id twice makes one. */
-export async function noteFailure(db: Database, workshopId: string, revisionId: string, sheet: FailureSheet): Promise<{ failure: FailureRecord; created: boolean }> {
+export async function noteFailure(db: Database, workshopId: string, revisionId: string, sheet: FailureSheet): Promise<{ failure: Kept; created: boolean }> {
   return writing(db, async (tx) => {
     const { buildId } = await revisionToWriteTo(tx, workshopId, revisionId);
     await refuseStrangers(tx, workshopId, buildId, sheet);
@@ -32,18 +35,25 @@ export async function noteFailure(db: Database, workshopId: string, revisionId: 
   });
 }
 
-export async function changeFailure(db: Database, workshopId: string, sheet: FailureSheet): Promise<FailureRecord> {
+/**
+ * Changes a failure that was read at a version.
+ *
+ * @throws DoorError `conflict` with the failure as it stands where it is another by now
+ */
+export async function changeFailure(db: Database, workshopId: string, version: number, sheet: FailureSheet): Promise<Kept> {
   const own = and(eq(failures.workshopId, workshopId), eq(failures.id, sheet.id), present(failures));
   const missing = () => new DoorError('notFound', 'There is no such failure in this workshop.');
   return writing(db, async (tx) => {
     const [known] = await tx.select({ revisionId: failures.revisionId }).from(failures).where(own);
     if (!known) throw missing();
     const { buildId } = await revisionToWriteTo(tx, workshopId, known.revisionId);
+    const [now] = await tx.select().from(failures).where(own).for('update');
+    if (!now) throw missing();
+    refuseStale(version, toRecord(now));
     await refuseStrangers(tx, workshopId, buildId, sheet);
     const emptied = { runId: null, partId: null, hours: null, story: null, fix: null, fixRevisionId: null, ledger: null };
-    const [saved] = await tx.update(failures).set({ ...emptied, ...sheet }).where(own).returning();
-    if (!saved) throw missing();
-    return toRecord(saved);
+    const [saved] = await tx.update(failures).set({ ...emptied, ...sheet, version: version + 1 }).where(own).returning();
+    return toRecord(saved!);
   });
 }
 
@@ -52,7 +62,7 @@ export async function deleteFailure(db: Database, workshopId: string, id: string
 }
 
 /** Brings a failure back, with the run that it happened in. */
-export async function restoreFailure(db: Database, workshopId: string, id: string): Promise<FailureRecord> {
+export async function restoreFailure(db: Database, workshopId: string, id: string): Promise<Kept> {
   return writing(db, async (tx) => {
     await bringBack(tx, workshopId, 'failures', id);
     const [row] = await tx.select().from(failures).where(and(eq(failures.workshopId, workshopId), eq(failures.id, id)));

@@ -56,9 +56,9 @@ export async function seedDemo(db: Database, workshopId: string): Promise<void> 
   }
   for (const { letter, sheet } of marshHarePrints(documents)) {
     const { copies } = await logPrint(db, workshopId, idOf(letter), parse(printSheetSchema, sheet));
-    for (const { revisionId: _, ...copy } of copies) {
+    for (const { revisionId: _, version, ...copy } of copies) {
       const changed = whatBecameOf(copy);
-      if (changed) await changeCopy(db, workshopId, parse(copySheetSchema, changed));
+      if (changed) await changeCopy(db, workshopId, version, parse(copySheetSchema, changed));
     }
   }
   await saveLibraryItem(db, workshopId, parseLibraryItem(marshHareCoupon()));

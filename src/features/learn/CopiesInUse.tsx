@@ -1,12 +1,14 @@
 import { useState } from 'react';
 import { livesOfCopies } from '@/core/field/lives';
+import type { Versioned } from '@/core/field/records';
 import { type Wear, wearOf } from '@/core/field/wear';
-import { type CopyRecord, type CopySheet, WEAR_PLACES, type WearPlace } from '@/core/print/log';
+import { type CopyRecord, WEAR_PLACES, type WearPlace } from '@/core/print/log';
 import { formatText } from '@/core/units/formatQuantity';
 import { QuantityField } from '@/ui/QuantityField';
 import { useReader } from '@/ui/reader';
-import { callApi, newId, sentenceOf } from '../api';
+import { newId, sentenceOf } from '../api';
 import { useBuild } from '../shell/BuildContext';
+import { saveRecord } from '../shell/saveRecord';
 
 const PLACE_WORDS: Readonly<Record<WearPlace, string>> = { tooth: 'tooth thickness', pin: 'pin diameter', bore: 'bore' };
 const MOST = 14;
@@ -32,7 +34,7 @@ export function CopiesInUse() {
   );
 }
 
-function Row({ copy, hours, runs, blows, wear, open, onOpen, hoursText }: { copy: CopyRecord; hours: number; runs: number; blows: number; wear: readonly Wear[]; open: boolean; onOpen(): void; hoursText: string }) {
+function Row({ copy, hours, runs, blows, wear, open, onOpen, hoursText }: { copy: Versioned<CopyRecord>; hours: number; runs: number; blows: number; wear: readonly Wear[]; open: boolean; onOpen(): void; hoursText: string }) {
   const soon = wear.some(({ hoursLeft }) => hoursLeft !== undefined && hoursLeft < 2);
   return (
     <>
@@ -48,7 +50,7 @@ function Row({ copy, hours, runs, blows, wear, open, onOpen, hoursText }: { copy
 }
 
 /** A caliper's reading of one copy, with the hours that it has by then. */
-function ReadingForm({ copy, hours: driven, onDone }: { copy: CopyRecord; hours: number; onDone(): void }) {
+function ReadingForm({ copy, hours: driven, onDone }: { copy: Versioned<CopyRecord>; hours: number; onDone(): void }) {
   const { keepCopy } = useBuild();
   const { reader } = useReader();
   const last = copy.readings?.at(-1);
@@ -59,9 +61,8 @@ function ReadingForm({ copy, hours: driven, onDone }: { copy: CopyRecord; hours:
   const [problem, setProblem] = useState<string>();
   const save = async () => {
     if (valueMm === undefined || hours === undefined) return setProblem('What did the caliper read, and after how many hours?');
-    const { revisionId: _, ...sheet } = copy;
     try {
-      keepCopy(await callApi<CopyRecord>('PUT', `/api/copies/${copy.id}`, { ...sheet, readings: [...(copy.readings ?? []), { id: newId(), at: new Date().toISOString(), of, valueMm, hours, ...(limitMm === undefined ? {} : { limitMm }) }] } satisfies CopySheet));
+      keepCopy(await saveRecord('copy', copy, { ...copy, readings: [...(copy.readings ?? []), { id: newId(), at: new Date().toISOString(), of, valueMm, hours, ...(limitMm === undefined ? {} : { limitMm }) }] }, copy));
       onDone();
     } catch (error) {
       setProblem(sentenceOf(error));

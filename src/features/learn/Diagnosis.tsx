@@ -6,23 +6,25 @@ import { failureDiagnose, type Outcome, OUTCOMES, type Suspect } from '@/core/fi
 import type { FailureLedger } from '@/core/field/failureLedger';
 import { askDiagnosis, reopened, verdictWords } from '@/core/field/ledger';
 import { livesOfCopies } from '@/core/field/lives';
-import type { FailureRecord } from '@/core/field/records';
+import type { FailureRecord, Versioned } from '@/core/field/records';
 import { formatNumber } from '@/core/units/formatQuantity';
 import { useReader } from '@/ui/reader';
 import { When } from '@/ui/When';
-import { callApi, sentenceOf } from '../api';
+import { sentenceOf } from '../api';
 import { useBuild } from '../shell/BuildContext';
+import { saveRecord } from '../shell/saveRecord';
 import { useWorked } from '../shell/useWorked';
 import { Facts } from './Facts';
 import { learnWorker } from './learnClient';
 
 /** Why it failed: what is known, the suspects with their reasons, the check that tells most, and the verdict. */
-export function Diagnosis({ failure }: { failure: FailureRecord }) {
+export function Diagnosis({ failure }: { failure: Versioned<FailureRecord> }) {
   const { revisions, runs, copies, thresholds, keepFailure } = useBuild();
   const { reader } = useReader();
   const [problem, setProblem] = useState<string>();
   const [saving, setSaving] = useState(0);
-  const last = useRef<Promise<unknown>>(Promise.resolve());
+  const last = useRef<Promise<Versioned<FailureRecord> | undefined>>(Promise.resolve(undefined));
+  const open = useRef(0);
   const revision = revisions.find(({ id }) => id === failure.revisionId);
   const run = runs.find(({ id }) => id === failure.runId);
   const { ledger = {} } = failure;
@@ -35,20 +37,20 @@ export function Diagnosis({ failure }: { failure: FailureRecord }) {
   const { suspects, nextCheck, notes: said } = failureDiagnose(input);
   const save = async (next: FailureRecord) => {
     setProblem(undefined);
-    const { revisionId: _, ...sheet } = next;
-    keepFailure(next);
-    setSaving((open) => open + 1);
+    keepFailure({ ...next, version: failure.version });
+    setSaving((open.current += 1));
     // one after the other, so that an older answer never takes the place of a newer one; sent to its end even if the page is left
     const before = last.current;
-    const sent = before.then(() => callApi<FailureRecord>('PUT', `/api/failures/${failure.id}`, sheet, { keepalive: true }));
-    last.current = sent.catch(() => undefined);
+    const sent = before.then((latest) => saveRecord('failure', failure, next, latest ?? failure));
+    last.current = sent.catch(() => before);
     try {
-      await sent;
+      const saved = await sent;
+      if (open.current === 1) keepFailure(saved);
     } catch (error) {
       keepFailure(failure);
       setProblem(`Not saved: ${sentenceOf(error)}`);
     } finally {
-      setSaving((open) => open - 1);
+      setSaving((open.current -= 1));
     }
   };
   const change = (more: Partial<FailureLedger>) => void save({ ...failure, ledger: Object.fromEntries(Object.entries({ ...ledger, ...more }).filter(([, value]) => value !== undefined)) });

@@ -3,14 +3,15 @@
 import { useSearchParams } from 'next/navigation';
 import { useState } from 'react';
 import { failedHow } from '@/core/field/failureModes';
-import { type FailureRecord, RUN_KIND_NAMES } from '@/core/field/records';
+import { type FailureRecord, RUN_KIND_NAMES, type Versioned } from '@/core/field/records';
 import { formatText } from '@/core/units/formatQuantity';
 import { useReader } from '@/ui/reader';
 import { When } from '@/ui/When';
 import { fixHeld } from '@/core/field/lives';
 import { isOpen } from '@/core/field/ledger';
-import { callApi, sentenceOf } from '../api';
+import { sentenceOf } from '../api';
 import { useBuild } from '../shell/BuildContext';
+import { saveRecord } from '../shell/saveRecord';
 import { AddPhoto, FailurePhotos } from './FailurePhotos';
 import { Diagnosis } from './Diagnosis';
 import { deleteUndoably } from '../shell/deleting';
@@ -32,7 +33,7 @@ export function FailureList() {
   );
 }
 
-function FailureRow({ failure }: { failure: FailureRecord }) {
+function FailureRow({ failure }: { failure: Versioned<FailureRecord> }) {
   const { revisions, runs, failures, dropFailure, keepFailure } = useBuild();
   const { reader } = useReader();
   const [problem, setProblem] = useState<string>();
@@ -72,15 +73,14 @@ function FailureRow({ failure }: { failure: FailureRecord }) {
   );
 }
 
-function FixForm({ failure }: { failure: FailureRecord }) {
+function FixForm({ failure }: { failure: Versioned<FailureRecord> }) {
   const { revisions, keepFailure } = useBuild();
   const [fix, setFix] = useState('');
   const [revisionId, setRevisionId] = useState(revisions.at(-1)!.id);
   const [problem, setProblem] = useState<string>();
   const save = async () => {
-    const { revisionId: _, ...sheet } = failure;
     try {
-      keepFailure(await callApi<FailureRecord>('PUT', `/api/failures/${failure.id}`, { ...sheet, fix: fix.trim(), fixRevisionId: revisionId }));
+      keepFailure(await saveRecord('failure', failure, { ...failure, fix: fix.trim(), fixRevisionId: revisionId }, failure));
     } catch (error) {
       setProblem(sentenceOf(error));
     }

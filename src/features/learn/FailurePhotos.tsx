@@ -1,7 +1,8 @@
 import { useRef, useState } from 'react';
-import type { FailureRecord } from '@/core/field/records';
+import type { FailureRecord, Versioned } from '@/core/field/records';
 import { callApi, sentenceOf } from '../api';
 import { useBuild } from '../shell/BuildContext';
+import { saveRecord } from '../shell/saveRecord';
 
 /** Photographs of a failure. */
 export function FailurePhotos({ failure: { partName, ledger } }: { failure: FailureRecord }) {
@@ -12,7 +13,7 @@ export function FailurePhotos({ failure: { partName, ledger } }: { failure: Fail
 }
 
 /** Adds a photograph to a failure. */
-export function AddPhoto({ failure }: { failure: FailureRecord }) {
+export function AddPhoto({ failure }: { failure: Versioned<FailureRecord> }) {
   const { keepFailure } = useBuild();
   const input = useRef<HTMLInputElement>(null);
   const [problem, setProblem] = useState<string>();
@@ -20,10 +21,9 @@ export function AddPhoto({ failure }: { failure: FailureRecord }) {
   const add = async (file: File | undefined) => {
     if (!file) return;
     setProblem(undefined);
-    const { revisionId: _, ...sheet } = failure;
     try {
       const { hash } = await callApi<{ hash: string }>('POST', '/api/photos', undefined, { body: file, headers: { 'content-type': 'application/octet-stream' } });
-      if (!photos.some((one) => one.hash === hash)) keepFailure(await callApi<FailureRecord>('PUT', `/api/failures/${failure.id}`, { ...sheet, ledger: { ...failure.ledger, photos: [...photos, { hash }] } }));
+      if (!photos.some((one) => one.hash === hash)) keepFailure(await saveRecord('failure', failure, { ...failure, ledger: { ...failure.ledger, photos: [...photos, { hash }] } }, failure));
     } catch (error) {
       setProblem(sentenceOf(error));
     }

@@ -1,12 +1,13 @@
 import { useState } from 'react';
 import { livesOfCopies } from '@/core/field/lives';
+import type { Versioned } from '@/core/field/records';
 import type { CopyRecord } from '@/core/print/log';
 import { formatText } from '@/core/units/formatQuantity';
 import { useReader } from '@/ui/reader';
 import { When } from '@/ui/When';
 import { newId, sentenceOf } from '../api';
 import { useBuild } from '../shell/BuildContext';
-import { sendCopy } from './prints';
+import { saveRecord } from '../shell/saveRecord';
 
 /** Every printed copy with its history: when it was made, what was done to it, whether it was given up. */
 export function Copies() {
@@ -19,10 +20,10 @@ export function Copies() {
   const good = copies.filter(({ retiredAt }) => retiredAt === undefined).length;
   const numbers = numbersOf(copies);
   const lives = livesOfCopies(copies, runs);
-  const save = async (copy: CopyRecord) => {
+  const save = async (copy: Versioned<CopyRecord>, changed: CopyRecord) => {
     setProblem(undefined);
     try {
-      keepCopy(await sendCopy(copy));
+      keepCopy(await saveRecord('copy', copy, changed, copy));
       setSaid('');
       choose(undefined);
     } catch (error) {
@@ -43,7 +44,7 @@ export function Copies() {
             <td className="num">{copy.massG === undefined ? '' : formatText(copy.massG, 'massG', reader)}</td>
             <td className="num">{(lives.get(copy.id)?.hours ?? 0) > 0 ? formatText(lives.get(copy.id)!.hours, 'hours', reader, 2) : ''}</td>
             <td className="quiet">{[...(copy.repairs ?? []).map(({ what }) => what), ...(copy.retiredAt ? [`given up: ${copy.retiredWhy ?? 'no reason given'}`] : [])].join('; ')}</td>
-            <td style={{ whiteSpace: 'nowrap' }}>{copy.retiredAt ? <button type="button" className="link" onClick={() => { const { retiredAt: _, retiredWhy: __, ...back } = copy; void save(back); }}>take it back</button> : <button type="button" className="link" aria-label={`What happened to ${copy.partName} no. ${numbers.get(copy.id)}`} onClick={() => choose(chosen === copy.id ? undefined : copy.id)}>note</button>}</td>
+            <td style={{ whiteSpace: 'nowrap' }}>{copy.retiredAt ? <button type="button" className="link" onClick={() => { const { retiredAt: _, retiredWhy: __, ...back } = copy; void save(copy, back); }}>take it back</button> : <button type="button" className="link" aria-label={`What happened to ${copy.partName} no. ${numbers.get(copy.id)}`} onClick={() => choose(chosen === copy.id ? undefined : copy.id)}>note</button>}</td>
           </tr>
         ))}</tbody>
       </table></div>
@@ -51,8 +52,8 @@ export function Copies() {
         <div key={copy.id} className="note" role="group" aria-label="What happened to it" style={{ maxWidth: 520 }}>
           <div className="field text"><label htmlFor="copy-said">{copy.partName} no. {numbers.get(copy.id)}</label><input id="copy-said" value={said} maxLength={300} placeholder="e.g. cracked beside the screw" onChange={(event) => setSaid(event.target.value)} /></div>
           <div className="row" style={{ marginTop: 6 }}>
-            <button type="button" className="btn" disabled={said.trim() === ''} onClick={() => void save({ ...copy, repairs: [...(copy.repairs ?? []), { id: newId(), at: new Date().toISOString(), what: said.trim() }] })}>Repaired, stays in use</button>
-            <button type="button" className="btn" disabled={said.trim() === ''} onClick={() => void save({ ...copy, retiredAt: new Date().toISOString(), retiredWhy: said.trim() })}>Given up</button>
+            <button type="button" className="btn" disabled={said.trim() === ''} onClick={() => void save(copy, { ...copy, repairs: [...(copy.repairs ?? []), { id: newId(), at: new Date().toISOString(), what: said.trim() }] })}>Repaired, stays in use</button>
+            <button type="button" className="btn" disabled={said.trim() === ''} onClick={() => void save(copy, { ...copy, retiredAt: new Date().toISOString(), retiredWhy: said.trim() })}>Given up</button>
           </div>
         </div>
       ))}

@@ -1,4 +1,5 @@
 import { type FormEvent, useState } from 'react';
+import type { Versioned } from '@/core/field/records';
 import type { CopyRecord, PrintRecord } from '@/core/print/log';
 import { calibrationOf } from '@/core/print/log';
 import { durationText } from '@/core/units/duration';
@@ -8,8 +9,8 @@ import { useReader } from '@/ui/reader';
 import { When } from '@/ui/When';
 import { sentenceOf } from '../api';
 import { useBuild } from '../shell/BuildContext';
-import { sendPrint } from './prints';
 import { deleteUndoably } from '../shell/deleting';
+import { saveRecord } from '../shell/saveRecord';
 
 const STATE_WORDS: Readonly<Record<PrintRecord['state'], string>> = { queued: 'in the queue', printing: 'on the bed', finished: 'finished', failed: 'failed' };
 const SHOWN = 8;
@@ -26,10 +27,10 @@ export function PrintLog() {
   const when = (print: PrintRecord) => print.endedAt ?? print.startedAt ?? print.queuedAt;
   const sorted = [...prints].sort((a, b) => rank[a.state] - rank[b.state] || (when(a) < when(b) ? 1 : -1));
   const shown = all ? sorted : sorted.slice(0, SHOWN);
-  const change = async (print: PrintRecord) => {
+  const change = async (print: Versioned<PrintRecord>, changed: PrintRecord) => {
     setProblem(undefined);
     try {
-      const answer = await sendPrint('PUT', `/api/prints/${print.id}`, print);
+      const answer = await saveRecord('print', print, changed, print);
       keepPrint(answer.print, answer.copies);
       setClosing(undefined);
     } catch (error) {
@@ -39,7 +40,7 @@ export function PrintLog() {
   const remove = async (print: PrintRecord) => {
     setProblem(undefined);
     try {
-      await deleteUndoably<{ print: PrintRecord; copies: CopyRecord[] }>(`/api/prints/${print.id}`, `Print of ${itemWords(print)} deleted.`, () => dropPrint(print.id), (back) => keepPrint(back.print, back.copies));
+      await deleteUndoably<{ print: Versioned<PrintRecord>; copies: Versioned<CopyRecord>[] }>(`/api/prints/${print.id}`, `Print of ${itemWords(print)} deleted.`, () => dropPrint(print.id), (back) => keepPrint(back.print, back.copies));
     } catch (error) {
       setProblem(sentenceOf(error));
     }
@@ -60,7 +61,7 @@ export function PrintLog() {
             <td className="num">{print.actualS === undefined ? '' : durationText(print.actualS)}</td>
             <td className="num">{print.massG === undefined ? '' : formatText(print.massG, 'massG', reader)}</td>
             <td style={{ whiteSpace: 'nowrap' }}>
-              {print.state === 'queued' ? <button type="button" className="link" onClick={() => void change({ ...print, state: 'printing', startedAt: new Date().toISOString() })}>start</button> : null}
+              {print.state === 'queued' ? <button type="button" className="link" onClick={() => void change(print, { ...print, state: 'printing', startedAt: new Date().toISOString() })}>start</button> : null}
               {print.state === 'printing' ? <button type="button" className="link" aria-expanded={closing === print.id} onClick={() => setClosing(closing === print.id ? undefined : print.id)}>it is done</button> : null}
               {' '}<button type="button" className="plain" aria-label={`Delete the print of ${itemWords(print)}`} onClick={() => void remove(print)}>delete</button>
             </td>
@@ -68,7 +69,7 @@ export function PrintLog() {
         ))}</tbody>
       </table></div>
       {sorted.length > SHOWN ? <button type="button" className="link" onClick={() => setAll(!all)}>{all ? 'the last ones only' : `all ${sorted.length}`}</button> : null}
-      {closing && prints.some(({ id }) => id === closing) ? <Done key={closing} print={prints.find(({ id }) => id === closing)!} onDone={(print) => void change(print)} /> : null}
+      {prints.filter(({ id }) => id === closing).map((print) => <Done key={print.id} print={print} onDone={(changed) => void change(print, changed)} />)}
     </section>
   );
 }

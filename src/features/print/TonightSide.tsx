@@ -61,7 +61,7 @@ export function TonightSide({ tabs }: { tabs: ReactNode }) {
     });
     const sheet: PrintSheet = { id: newId(), state, how, printer: plates[index]!.printer.name, items, estimateS: plates[index]!.timeS / factor, queuedAt: now, ...(state === 'printing' ? { startedAt: now } : {}) };
     try {
-      const { print, copies } = await sendPrint('POST', `/api/revisions/${revision.id}/prints`, sheet);
+      const { print, copies } = await sendPrint(revision.id, sheet);
       keepPrint(print, copies);
       setCounts((all) => Object.fromEntries(Object.entries(all).map(([id, count]) => [id, Math.max(0, count - items.filter(({ partId }) => partId === id).length)])));
     } catch (error) {

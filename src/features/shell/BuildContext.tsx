@@ -5,7 +5,7 @@ import type { ChosenSurface } from '@/core/build/brief';
 import type { BuildDocument } from '@/core/build/document';
 import type { Patch } from '@/core/build/patch';
 import type { Check, Thresholds } from '@/core/checks/check';
-import type { FailureRecord, RevisionRecord, RunRecord, WholeBuild } from '@/core/field/records';
+import type { FailureRecord, KeptBuild, RevisionRecord, RunRecord, Versioned } from '@/core/field/records';
 import type { LibraryItem } from '@/core/library/items';
 import { checksOnRecord } from '@/core/checks/record';
 import type { CopyRecord, PrintRecord, PrintSheet } from '@/core/print/log';
@@ -20,7 +20,7 @@ export interface Ghost {
   readonly document: BuildDocument;
 }
 
-export interface BuildPage extends Omit<WholeBuild, 'revisions'> {
+export interface BuildPage extends Omit<KeptBuild, 'revisions'> {
   readonly revision: RevisionRecord;
   readonly revisions: readonly RevisionRecord[];
   readonly library: readonly LibraryItem[];
@@ -42,11 +42,11 @@ export interface BuildPage extends Omit<WholeBuild, 'revisions'> {
   keepRevision(revision: RevisionRecord): void;
   keepRun(run: RunRecord): void;
   dropRun(id: string): void;
-  keepFailure(failure: FailureRecord): void;
+  keepFailure(failure: Versioned<FailureRecord>): void;
   dropFailure(id: string): void;
-  keepPrint(print: PrintRecord, copies: readonly CopyRecord[]): void;
+  keepPrint(print: Versioned<PrintRecord>, copies: readonly Versioned<CopyRecord>[]): void;
   dropPrint(id: string): void;
-  keepCopy(copy: CopyRecord): void;
+  keepCopy(copy: Versioned<CopyRecord>): void;
   keepItem(item: LibraryItem): void;
   dropItem(id: string): void;
 }
@@ -60,7 +60,7 @@ export function useBuild(): BuildPage {
 }
 
 interface BuildProviderProps {
-  whole: WholeBuild;
+  whole: KeptBuild;
   revisionId: string;
   library: readonly LibraryItem[];
   thresholds: Thresholds;
@@ -92,7 +92,7 @@ export function BuildProvider({ whole, revisionId, library: stocked, thresholds,
   const edit = useCallback((patch: Patch, stepKey?: string) => session.edit(patch, stepKey), [session]);
   const keepRun = useCallback((run: RunRecord) => setRuns((all) => [...all.filter(({ id }) => id !== run.id), run]), []);
   const dropRun = useCallback((id: string) => setRuns((all) => all.filter((run) => run.id !== id)), []);
-  const keepFailure = useCallback((failure: FailureRecord) => setFailures((all) => [...all.filter(({ id }) => id !== failure.id), failure]), []);
+  const keepFailure = useCallback((failure: Versioned<FailureRecord>) => setFailures((all) => (all.some(({ id }) => id === failure.id) ? all.map((one) => (one.id === failure.id && one.version <= failure.version ? failure : one)) : [...all, failure])), []);
   const dropFailure = useCallback((id: string) => setFailures((all) => all.filter((failure) => failure.id !== id)), []);
 
   const page = useMemo<BuildPage>(
@@ -111,10 +111,10 @@ function useRevisions(held: RevisionRecord[]): Pick<BuildPage, 'keepRevision'> &
 }
 
 /** Queue, log and copies as this page knows them. */
-function usePrinted(whole: WholeBuild): Pick<BuildPage, 'prints' | 'copies' | 'keepPrint' | 'dropPrint' | 'keepCopy'> {
+function usePrinted(whole: KeptBuild): Pick<BuildPage, 'prints' | 'copies' | 'keepPrint' | 'dropPrint' | 'keepCopy'> {
   const [prints, setPrints] = useState(whole.prints);
   const [copies, setCopies] = useState(whole.copies);
-  const keepPrint = useCallback((print: PrintRecord, own: readonly CopyRecord[]) => {
+  const keepPrint = useCallback((print: Versioned<PrintRecord>, own: readonly Versioned<CopyRecord>[]) => {
     setPrints((all) => (all.some(({ id }) => id === print.id) ? all.map((one) => (one.id === print.id ? print : one)) : [...all, print]));
     setCopies((all) => [...all.filter(({ printId }) => printId !== print.id), ...own]);
   }, []);
@@ -122,7 +122,7 @@ function usePrinted(whole: WholeBuild): Pick<BuildPage, 'prints' | 'copies' | 'k
     setPrints((all) => all.filter((print) => print.id !== id));
     setCopies((all) => all.filter(({ printId }) => printId !== id));
   }, []);
-  const keepCopy = useCallback((copy: CopyRecord) => setCopies((all) => all.map((one) => (one.id === copy.id ? copy : one))), []);
+  const keepCopy = useCallback((copy: Versioned<CopyRecord>) => setCopies((all) => all.map((one) => (one.id === copy.id ? copy : one))), []);
   return useMemo(() => ({ prints, copies, keepPrint, dropPrint, keepCopy }), [prints, copies, keepPrint, dropPrint, keepCopy]);
 }
 

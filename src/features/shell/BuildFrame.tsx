@@ -6,7 +6,7 @@ import { type ReactNode, useMemo, useState } from 'react';
 import { USUAL_CURRENCY } from '@/core/build/brief';
 import { SEGMENTS } from '@/core/checks/check';
 import type { Thresholds } from '@/core/checks/check';
-import type { BuildRecord, WholeBuild } from '@/core/field/records';
+import type { BuildRecord, KeptBuild } from '@/core/field/records';
 import type { LibraryItem } from '@/core/library/items';
 import type { PrintSheet } from '@/core/print/log';
 import { MoneyProvider, useReader } from '@/ui/reader';
@@ -25,7 +25,7 @@ import { WaitingBar } from './WaitingBar';
 import { useKeys } from './useKeys';
 
 interface BuildFrameProps {
-  whole: WholeBuild;
+  whole: KeptBuild;
   revisionId: string;
   library: readonly LibraryItem[];
   thresholds: Thresholds;

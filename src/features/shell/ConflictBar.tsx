@@ -1,24 +1,41 @@
 'use client';
 
+import Box from '@mui/material/Box';
+import { useState } from 'react';
 import { describeValue } from '@/core/build/describe';
 import { labelOf } from '@/core/build/labels';
 import { useReader } from '@/ui/reader';
+import { rivalWords } from '@/words/recordFacts';
+import { type AskedRivals, useAskedRivals } from './askedRivals';
 import { useBuild } from './BuildContext';
+import { Contested } from './Contested';
 
-/** The same field changed in two tabs: both values, and which one to keep. */
+/** What was changed in two tabs, of the build and of its records: both values, and which one to keep. */
 export function ConflictBar() {
   const { state, session } = useBuild();
   const { reader } = useReader();
-  if (state.conflicts.length === 0) return null;
+  const asked = useAskedRivals();
+  if (state.conflicts.length === 0 && asked.length === 0) return null;
   return (
-    <section className="note ask" style={{ margin: '8px 24px', maxWidth: 'none' }} aria-label="Changed in two places" role="alert">
+    <Box component="section" sx={{ mx: { xs: 0, sm: 3 }, my: 1, px: 1.5, py: 0.5, borderLeft: 3, borderColor: 'info.main', bgcolor: 'background.paper' }} aria-label="Changed in two places" role="alert">
       {state.conflicts.map(({ path, mine, theirs }) => (
-        <div key={path.join('/')} className="row">
-          <span><b>{labelOf(path).label}</b> was changed in another tab too: here <b>{describeValue(path, mine, reader)}</b>, there <b>{describeValue(path, theirs, reader)}</b>.</span>
-          <button type="button" className="btn" onClick={() => session.settle(path, 'mine')}>Keep {describeValue(path, mine, reader)}</button>
-          <button type="button" className="btn" onClick={() => session.settle(path, 'theirs')}>Keep {describeValue(path, theirs, reader)}</button>
-        </div>
+        <Contested key={path.join('/')} label={labelOf(path).label} mine={describeValue(path, mine, reader)} theirs={describeValue(path, theirs, reader)} onKeep={(which) => session.settle(path, which)} />
       ))}
-    </section>
+      {asked.slice(0, 1).map((question) => <RivalQuestion key={question.id} question={question} />)}
+    </Box>
   );
+}
+
+/** The facts of one record, one after the other. */
+function RivalQuestion({ question: { rivals, answer } }: { question: AskedRivals }) {
+  const { reader } = useReader();
+  const [kept, setKept] = useState<readonly boolean[]>([]);
+  const rival = rivals[kept.length];
+  if (!rival) return null;
+  const keep = (mine: boolean) => {
+    const all = [...kept, mine];
+    if (all.length === rivals.length) answer(all);
+    else setKept(all);
+  };
+  return <Contested {...rivalWords(rival, reader)} onKeep={(which) => keep(which === 'mine')} />;
 }

@@ -2,7 +2,7 @@
 
 import { useEffect, useState } from 'react';
 import { RUN_KIND_NAMES, type FailureSheet, type RunRecord, type RunSheet } from '@/core/field/records';
-import type { FailureRecord } from '@/core/field/records';
+import type { FailureRecord, Versioned } from '@/core/field/records';
 import { useBuild } from './BuildContext';
 import { handOver } from './handOver';
 import type { Waiting } from './outbox';
@@ -18,7 +18,7 @@ export function WaitingBar() {
   useEffect(() => onTaken(({ one, answer }) => {
     if (one.buildId !== build.id) return;
     if (one.kind === 'run') keepRun(answer as RunRecord);
-    else keepFailure(answer as FailureRecord);
+    else keepFailure(answer as Versioned<FailureRecord>);
   }), [build.id, keepRun, keepFailure]);
   if (waiting.length === 0) return null;
   const refused = waiting.filter((one) => one.refused !== undefined);

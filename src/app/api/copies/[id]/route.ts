@@ -1,5 +1,8 @@
 import { copySheetSchema } from '@/core/print/log.schema';
 import { changeCopy } from '@/db/queries/prints';
-import { bodyOf, door, sameId } from '../../door';
+import { changeOf, door } from '../../door';
 
-export const PUT = door(async ({ request, db, workshopId, id }) => Response.json(await changeCopy(db, workshopId, sameId(id, await bodyOf(request, copySheetSchema)))));
+export const PUT = door(async ({ request, db, workshopId, id }) => {
+  const { version, sheet } = await changeOf(request, copySheetSchema, id);
+  return Response.json(await changeCopy(db, workshopId, version, sheet));
+});
