@@ -1,31 +1,28 @@
 import { type NextRequest, NextResponse } from 'next/server';
 import { isWellFormed } from './app/addresses';
-import { originsOf, strangerIn } from './app/origins';
-import { ALWAYS, DATA_POLICY, pagePolicy, WORKER_POLICY } from './app/policy';
+import { answerToStranger, guarded } from './app/guard';
+import { DATA_POLICY, pagePolicy, WORKER_POLICY } from './app/policy';
 import { isPageRequest, silencePage } from './app/silence';
 import { databaseAnswers } from './db/client';
 
-const allowed = originsOf(process.env.ORIGIN);
 const development = process.env.NODE_ENV !== 'production';
 
 const DATABASE_PATIENCE_MS = 5000;
 /** No page is called so: it becomes the one that says that there is none. */
 const NOWHERE = '/there-is-no-such-page';
+const MALFORMED = { code: 'malformed', message: 'The address is not well written.', remedy: 'check it, or begin at the garage' };
 
-const REFUSALS = {
-  host: { message: 'This address is not one that the workshop answers to.', remedy: 'open it by its own address, or name this one in ORIGIN when starting it' },
-  malformed: { message: 'The address is not well written.', remedy: 'check it, or begin at the garage' },
-  origin: { message: 'A page of another site sent this.', remedy: 'do it on a page of the workshop itself' },
-} as const;
+/** Doors that take files are left out: what passes here is held in memory, and cut off after 10 MB. They look for strangers themselves. */
+export const config = { matcher: ['/((?!api/(?:tracks|photos|meshes|builds/import)$).*)'] };
 
 /** Every request: none for another host or from another site passes, and every answer says what it may load. */
 export async function proxy(request: NextRequest): Promise<Response> {
   const { headers, method } = request;
-  const stranger = strangerIn({ method, host: headers.get('host'), origin: headers.get('origin'), site: headers.get('sec-fetch-site') }, allowed);
-  if (stranger) return guarded(NextResponse.json({ error: { code: 'stranger', ...REFUSALS[stranger] } }, { status: 403 }), DATA_POLICY);
+  const stranger = answerToStranger(request);
+  if (stranger) return stranger;
   const wellFormed = isWellFormed(request.url);
   const opened = isPageRequest(method, headers);
-  if (!wellFormed && !opened) return guarded(NextResponse.json({ error: { code: 'malformed', ...REFUSALS.malformed } }, { status: 400 }), DATA_POLICY);
+  if (!wellFormed && !opened) return guarded(NextResponse.json({ error: MALFORMED }, { status: 400 }), DATA_POLICY);
   const { pathname } = request.nextUrl;
   if (pathname.startsWith('/api/')) return guarded(NextResponse.next(), DATA_POLICY);
   if (pathname.startsWith('/_next/static/') || pathname === '/service-worker.js') return guarded(NextResponse.next(), WORKER_POLICY);
@@ -37,9 +34,4 @@ export async function proxy(request: NextRequest): Promise<Response> {
   if (!wellFormed) return guarded(NextResponse.rewrite(new URL(NOWHERE, request.nextUrl.origin), { request: { headers: onward } }), policy);
   if (opened && !(await databaseAnswers(DATABASE_PATIENCE_MS))) return guarded(silencePage(), policy);
   return guarded(NextResponse.next({ request: { headers: onward } }), policy);
-}
-
-function guarded(response: NextResponse, policy: string): NextResponse {
-  for (const [name, value] of Object.entries({ ...ALWAYS, 'content-security-policy': policy })) response.headers.set(name, value);
-  return response;
 }

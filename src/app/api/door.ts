@@ -6,6 +6,8 @@ import { parse } from '@/core/schema/parse';
 import { type Database, database } from '@/db/client';
 import { DoorError, refusalOfDatabase, withoutParameters } from '@/db/errors';
 import { countWrite, defaultWorkshop, uncountWrite } from '@/db/queries/workshops';
+import { answerToStranger, guarded } from '../guard';
+import { DATA_POLICY } from '../policy';
 import { clientOf, Rates } from './rates';
 
 const LARGEST_BODY = 2 * 1024 * 1024;
@@ -47,8 +49,13 @@ function refuseOtherKinds(request: Request, takes: string): void {
   if (kind !== takes) throw new DoorError('unsupported', `This address takes ${takes}${kind ? `, not ${kind}` : ''}.`, { remedy: `send it with content-type: ${takes}` });
 }
 
-/** A route handler: finds the workshop, counts writes, turns every refusal into a problem object. */
+/** A route handler: lets no stranger in, finds the workshop, counts writes, turns every refusal into a problem object. */
 export function door(handle: (visit: Visit) => Promise<Response>, takes = JSON_BODY) {
+  const answered = answering(handle, takes);
+  return async (request: Request, context?: Context): Promise<Response> => answerToStranger(request) ?? guarded(await answered(request, context), DATA_POLICY);
+}
+
+function answering(handle: (visit: Visit) => Promise<Response>, takes: string) {
   return async (request: Request, context?: Context): Promise<Response> => {
     const client = clientOf(request);
     let counted: (() => Promise<void>) | undefined;
