@@ -7,8 +7,7 @@ import { PUT as saveItem } from '@/app/api/library/route';
 import { DELETE as deleteItem } from '@/app/api/library/[id]/route';
 import { database } from '@/db/client';
 import { countWrite, createWorkshop, defaultWorkshop } from '@/db/queries/workshops';
-import { importBuild } from '@/db/queries/buildFiles';
-import { exportBuild } from '@/db/queries/buildFiles';
+import { importBuild } from '@/db/queries/importBuild';
 import { createBuild, deleteBuild as deleteBuildRow } from '@/db/queries/builds';
 import { listLibrary } from '@/db/queries/library';
 import { openNextRevision, saveDocument } from '@/db/queries/revisions';
@@ -22,7 +21,7 @@ import { parse } from '@/core/schema/parse';
 import { parseBuildFile } from '@/core/file/buildFile.schema';
 import { seedDemo } from '@/db/seed/demo';
 import { oddBuild } from '../whole/oddBuilds';
-import { call, withOwnDatabase } from './workshop';
+import { call, exportedText, withOwnDatabase } from './workshop';
 
 withOwnDatabase();
 beforeAll(async () => seedDemo(database(), await defaultWorkshop(database())), 30_000);
@@ -42,7 +41,7 @@ describe('build files', () => {
     const text = await exported();
     await emptyWorkshop('elsewhere');
     await importBuild(database(), 'elsewhere', parseBuildFile(text), 'refuse');
-    expect((await exportBuild(database(), 'elsewhere', 'marsh-hare')).text).toBe(text);
+    expect(await exportedText('elsewhere', 'marsh-hare')).toBe(text);
   });
 
   it('do so too with odd cars and their runs, and bring along every item of the library that they name', async () => {
@@ -55,13 +54,13 @@ describe('build files', () => {
       await openNextRevision(database(), here, `${id}-a`, { id: `${id}-b`, why: 'odd', createdAt: '2026-05-02T10:00:00.000Z' });
       await saveDocument(database(), here, `${id}-b`, 1, oddBuild(number * 11 + 3).document);
       await logRun(database(), here, `${id}-a`, parse(runSheetSchema, { id: `${id}-run`, kind: 'terrain', attempts: [], conditions: {}, ranAt: '2026-05-01T12:00:00.000Z', document }));
-      const { text } = await exportBuild(database(), here, id);
+      const text = await exportedText(here, id);
       const file = parseBuildFile(text);
       const held = new Set(file.library.map((item) => item.id));
       expect([...namesIn(file, 'library')].filter((name) => stock.has(name) && !held.has(name))).toEqual([]);
       await emptyWorkshop(`for-${id}`);
       await importBuild(database(), `for-${id}`, parseBuildFile(text), 'refuse');
-      expect((await exportBuild(database(), `for-${id}`, id)).text).toBe(text);
+      expect(await exportedText(`for-${id}`, id)).toBe(text);
       await importBuild(database(), `for-${id}`, parseBuildFile(text), 'copy');
       await deleteBuildRow(database(), here, id);
     }
@@ -110,13 +109,15 @@ describe('build files', () => {
   it.each([
     ['damaged', (text: string) => text.slice(0, 400), '', /stops being JSON/],
     ['foreign', () => '{"hello": 1}', 'format', /not a build file/],
-    ['newer', (text: string) => text.replace('"formatVersion": 1', '"formatVersion": 2'), 'formatVersion', /reads versions up to 1/],
+    ['newer', (text: string) => text.replace('"formatVersion": 2', '"formatVersion": 3'), 'formatVersion', /reads versions up to 2/],
     ['with a newer document', (text: string) => text.replace('"schemaVersion": 2', '"schemaVersion": 7'), 'revisions.0.document.schemaVersion', /is 7/],
     ['with a figure out of range', (text: string) => text.replace('"cgHeightMm": 62', '"cgHeightMm": -62'), 'revisions.0.document.chassis.cgHeightMm', /greater than 0/],
-    ['with a file that is another', (text: string) => text.replace(/("base64": ")../, '$1QQ'), 'files.0.base64', /is no JPEG|not hold what its hash says/],
+    ['with a file that is another', (text: string) => text.replace(/("base64": ")../, '$1QQ'), 'files.0', /is no JPEG|not hold what its hash says/],
+    ['with a run that was driven with nothing', (text: string) => text.replace(/"documentOf": "[^"]+"/, '"documentOf": "gone"'), 'runs.1.documentOf', /names gone/],
+    ['without the bytes of a file', (text: string) => text.replace(/"base64": "[^"]+",\s*/, ''), 'files.0.base64', /is missing/],
     ['with a link to nowhere', (text: string) => text.replace('"runId": "mh-a-timed-2"', '"runId": "gone"'), 'failures.0.runId', /names gone/],
   ])('are refused when %s, with what and where', async (_, spoil, path, message) => {
-    const answer = await call(importFile, { method: 'POST', text: spoil(await exported()) });
+    const answer = await call(importFile, { method: 'POST', text: spoil(await exported()), query: '?mode=copy' });
     expect(answer.status).toBe(422);
     expect(answer.json.error.path).toBe(path);
     expect(answer.json.error.message).toMatch(message);
@@ -160,7 +161,7 @@ it('says when writes are over the limit', async () => {
 
 it('keeps workshops apart', async () => {
   await createWorkshop(database(), 'next-door', 'Next door');
-  await expect(exportBuild(database(), 'next-door', 'marsh-hare')).rejects.toMatchObject({ code: 'notFound' });
+  await expect(exportedText('next-door', 'marsh-hare')).rejects.toMatchObject({ code: 'notFound' });
 });
 
 it('keeps a kind of failure that it does not know when it comes with a file, and a copy points to its own printed copies', async () => {

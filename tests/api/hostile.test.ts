@@ -1,13 +1,12 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { resolve } from 'node:path';
 import { database } from '@/db/client';
-import { exportBuild } from '@/db/queries/buildFiles';
 import { wholeBuild } from '@/db/queries/builds';
 import { listLibrary } from '@/db/queries/library';
 import { defaultWorkshop } from '@/db/queries/workshops';
 import { rateLimits } from '@/db/schema';
 import { seedDemo } from '@/db/seed/demo';
-import { withOwnDatabase } from './workshop';
+import { exportedText, withOwnDatabase } from './workshop';
 
 withOwnDatabase();
 beforeAll(async () => seedDemo(database(), await defaultWorkshop(database())), 30_000);
@@ -89,20 +88,22 @@ it('a body that is right but for one field is refused at it or taken', async () 
   const { revisions, runs, failures, prints, copies } = await wholeBuild(db, workshopId, 'marsh-hare');
   const open = revisions.at(-1)!;
   const sheetOf = <T extends { revisionId: string }>({ revisionId: _, ...sheet }: T) => sheet;
+  const changed = <T extends { revisionId: string; version: number }>({ revisionId: _, version, ...sheet }: T) => ({ version, sheet });
+  const named = <T extends { revisionId: string; version: number }>(record: T, id: string) => ({ ...changed(record).sheet, id });
   const run = runs.find(({ report }) => report) ?? runs[0]!;
   const { prediction: _prediction, ...runSheet } = sheetOf(run);
-  const failure = sheetOf(failures.find(({ ledger, runId }) => ledger && runId) ?? failures[0]!);
-  const file = JSON.parse((await exportBuild(db, workshopId, 'marsh-hare')).text) as { files: unknown[] };
+  const failure = failures.find(({ ledger, runId }) => ledger && runId) ?? failures[0]!;
+  const file = JSON.parse(await exportedText(workshopId, 'marsh-hare')) as { files: unknown[] };
   const cases: [string, string, unknown][] = [
     ['PUT revisions/[id]', open.id, { version: open.version, document: open.document }],
     ['PATCH revisions/[id]', open.id, { learned: 'hold the pinion', closed: false }],
     ['POST revisions/[id]/next', open.id, { id: 'next-one', why: 'because', expected: 'better' }],
     ['POST revisions/[id]/runs', open.id, { ...runSheet, id: 'another-run' }],
-    ['POST revisions/[id]/failures', open.id, { ...failure, id: 'another-failure' }],
-    ['PUT failures/[id]', failure.id, failure],
-    ['POST revisions/[id]/prints', open.id, { ...sheetOf(prints[0]!), id: 'another-print' }],
-    ['PUT prints/[id]', prints[0]!.id, sheetOf(prints[0]!)],
-    ['PUT copies/[id]', copies[0]!.id, sheetOf(copies[0]!)],
+    ['POST revisions/[id]/failures', open.id, named(failure, 'another-failure')],
+    ['PUT failures/[id]', failure.id, changed(failure)],
+    ['POST revisions/[id]/prints', open.id, named(prints[0]!, 'another-print')],
+    ['PUT prints/[id]', prints[0]!.id, changed(prints[0]!)],
+    ['PUT copies/[id]', copies[0]!.id, changed(copies[0]!)],
     ['POST builds', '', { id: 'other', revisionId: 'other-a', name: 'Other', document: open.document }],
     ['PATCH builds/[id]', 'marsh-hare', { name: 'Marsh Hare' }],
     ['PUT settings', '', { thresholds: {}, printAheadMinutes: 120 }],
@@ -122,7 +123,7 @@ it('a body that is right but for one field is refused at it or taken', async () 
 it('a file of many records goes in, and one of many wrong ones is refused at the first', async () => {
   const db = database();
   const workshopId = await defaultWorkshop(db);
-  const file = JSON.parse((await exportBuild(db, workshopId, 'marsh-hare')).text) as { failures: { id: string; partName: string }[]; runs: unknown[] };
+  const file = JSON.parse(await exportedText(workshopId, 'marsh-hare')) as { failures: { id: string; partName: string }[]; runs: unknown[] };
   const many = (count: number, change: object = {}) => Array.from({ length: count }, (_, at) => ({ ...file.failures[0]!, id: `many-${at}`, ...change }));
   const bring = (failures: object[]) => sent(doorOf('POST builds/import'), {}, JSON.stringify({ ...file, files: [], failures }), '?mode=copy');
   expect(await bring(many(6000))).toMatchObject({ status: 201 });

@@ -8,13 +8,12 @@ import { POST as logRun } from '@/app/api/revisions/[id]/runs/route';
 import { DELETE as deleteRun } from '@/app/api/runs/[id]/route';
 import { parseBuildFile } from '@/core/file/buildFile.schema';
 import { database } from '@/db/client';
-import { exportBuild } from '@/db/queries/buildFiles';
 import { wholeBuild } from '@/db/queries/builds';
 import { logPrint } from '@/db/queries/prints';
 import { defaultWorkshop } from '@/db/queries/workshops';
 import { seedDemo } from '@/db/seed/demo';
 import { writing } from '@/db/writing';
-import { call, withOwnDatabase } from './workshop';
+import { call, exportedText, withOwnDatabase } from './workshop';
 
 withOwnDatabase();
 let workshopId: string;
@@ -26,7 +25,7 @@ beforeAll(async () => {
 const BUILD = 'marsh-hare';
 const whole = () => wholeBuild(database(), workshopId, BUILD);
 /** What is in the workshop can be brought in again, whatever happened to it. */
-const exported = async () => parseBuildFile((await exportBuild(database(), workshopId, BUILD)).text);
+const exported = async () => parseBuildFile(await exportedText(workshopId, BUILD));
 const statuses = async (asked: Promise<{ status: number }>[]) => (await Promise.all(asked)).map(({ status }) => status);
 const sheetOf = <T extends { revisionId: string; version?: number }>({ revisionId: _, version: __, ...sheet }: T) => sheet;
 const withOwnCopies = <T extends { items: object[] }>(print: T, id: string): T => ({ ...print, id, items: print.items.map((item, at) => ({ ...item, copyId: `${id}-${at}` })) });
@@ -77,7 +76,7 @@ it('a print finished while it is deleted is one or the other', async () => {
 
 it('a build deleted or replaced while it is written to and read loses nothing that was acknowledged, and faults nowhere', async () => {
   const { open, run } = await ofBuild();
-  const file = (await exportBuild(database(), workshopId, BUILD)).text;
+  const file = await exportedText(workshopId, BUILD);
   for (const at of rounds(6)) {
     const ids = rounds(6).map((one) => `beside-${at}-${one}`);
     const logged = ids.map((id) => call(logRun, { method: 'POST', id: open.id, body: { ...run, id } }));

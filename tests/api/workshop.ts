@@ -1,8 +1,11 @@
 import { randomBytes } from 'node:crypto';
+import { buffer } from 'node:stream/consumers';
 import { Client } from 'pg';
+import { exportedBody } from '@/app/api/exportedBody';
 import { endThreads } from '@/app/api/threads';
 import { closeDatabase, database } from '@/db/client';
 import { migrateDatabase } from '@/db/migrate';
+import { exportBuild } from '@/db/queries/exportBuild';
 import { defaultWorkshop, stockLibrary } from '@/db/queries/workshops';
 
 /** A database of this file's own, migrated, with the starting library; dropped at the end. */
@@ -26,6 +29,10 @@ export function withOwnDatabase(): void {
     await admin(`drop database ${name} with (force)`);
   });
 }
+
+/** The text of a build file, or the bytes of its archive. */
+export const exportedBytes = async (workshopId: string, id: string): Promise<Buffer> => buffer(exportedBody(database(), workshopId, await exportBuild(database(), workshopId, id)));
+export const exportedText = async (workshopId: string, id: string): Promise<string> => (await exportedBytes(workshopId, id)).toString('utf8');
 
 type Params = Record<string, string> | undefined;
 type Handler = (request: Request, context?: { params: Promise<Params> }) => Promise<Response>;

@@ -1,4 +1,7 @@
 import { readFileSync } from 'node:fs';
+import type { Readable } from 'node:stream';
+import { buffer } from 'node:stream/consumers';
+import { ZipFile } from 'yazl';
 import { expect, field, freshName, readyBuild, saved, test } from './page';
 
 test('a build goes out as a file and comes back, asked about, as a copy', async ({ page, allow }) => {
@@ -14,6 +17,13 @@ test('a build goes out as a file and comes back, asked about, as a copy', async 
   await page.getByLabel('Open a build file').setInputFiles({ name: 'copy.badger.json', mimeType: 'application/json', buffer: readFileSync(path) });
   await page.getByRole('button', { name: 'Bring it in as a copy' }).click();
   await expect(page.getByRole('article', { name: `${name} (copy)` })).toBeVisible();
+  const { files, ...text } = JSON.parse(readFileSync(path, 'utf8')) as { files: object[] };
+  const archive = new ZipFile();
+  archive.addBuffer(Buffer.from(JSON.stringify({ ...text, files })), 'build.json');
+  archive.end();
+  await page.getByLabel('Open a build file').setInputFiles({ name: 'archive.zip', mimeType: 'application/zip', buffer: await buffer(archive.outputStream as Readable) });
+  await page.getByRole('button', { name: 'Replace it' }).click();
+  await expect(page.getByRole('button', { name: 'Replace it' })).toBeHidden();
   await page.getByLabel('Open a build file').setInputFiles({ name: 'broken.badger.json', mimeType: 'application/json', buffer: Buffer.from('{"format": "lean-bad') });
   await expect(page.getByRole('alert').filter({ hasText: 'is damaged' })).toBeVisible();
   const copy = page.getByRole('article', { name: `${name} (copy)` });

@@ -1,8 +1,5 @@
-import Joi, { type Schema } from 'joi';
 import { CalcError } from '@/core/errors';
-import { count } from '@/core/schema/fields';
-import { isKeepable, refuseUnkeepable } from '@/core/schema/keepable';
-import { parse } from '@/core/schema/parse';
+import { isKeepable } from '@/core/schema/keepable';
 import { type Database, database } from '@/db/client';
 import { DoorError, refusalOfDatabase, withoutParameters } from '@/db/errors';
 import { countWrite, defaultWorkshop, uncountWrite } from '@/db/queries/workshops';
@@ -10,7 +7,6 @@ import { answerToStranger, guarded } from '../guard';
 import { DATA_POLICY } from '../policy';
 import { clientOf, Rates } from './rates';
 
-const LARGEST_BODY = 2 * 1024 * 1024;
 /** Of one client. What is refused counts apart, so that it takes nothing from what is saved. */
 const [WRITES_A_MINUTE, READS_A_MINUTE, REFUSALS_A_MINUTE] = [1200, 6000, 600];
 const [reads, refusals] = [new Rates(READS_A_MINUTE), new Rates(REFUSALS_A_MINUTE)];
@@ -36,26 +32,30 @@ export async function currentWorkshop(_request: Request, db: Database): Promise<
 
 export const JSON_BODY = 'application/json';
 export const BYTES_BODY = 'application/octet-stream';
+export const ARCHIVE_BODY = 'application/zip';
+
+/** The media type of what a request sends, without its parameters. */
+export const kindOf = ({ headers }: Request): string | undefined => headers.get('content-type')?.split(';')[0]?.trim().toLowerCase();
 
 const LONGEST_NAME = 200;
 const isNamed = (name: string) => name.length <= LONGEST_NAME && isKeepable(name);
 
 /** What a form of another site can send without asking is none of the kinds that a door takes. */
-function refuseOtherKinds(request: Request, takes: string): void {
+function refuseOtherKinds(request: Request, takes: readonly string[]): void {
   const { headers } = request;
-  const kind = headers.get('content-type')?.split(';')[0]?.trim().toLowerCase();
+  const kind = kindOf(request);
   const isEmpty = request.body === null || (kind === undefined && !headers.has('transfer-encoding') && Number(headers.get('content-length') ?? 0) === 0);
   if (isEmpty) return;
-  if (kind !== takes) throw new DoorError('unsupported', `This address takes ${takes}${kind ? `, not ${kind}` : ''}.`, { remedy: `send it with content-type: ${takes}` });
+  if (kind === undefined || !takes.includes(kind)) throw new DoorError('unsupported', `This address takes ${takes.join(' or ')}${kind ? `, not ${kind}` : ''}.`, { remedy: `send it with content-type: ${takes.join(' or ')}` });
 }
 
 /** A route handler: lets no stranger in, finds the workshop, counts writes, turns every refusal into a problem object. */
-export function door(handle: (visit: Visit) => Promise<Response>, takes = JSON_BODY) {
-  const answered = answering(handle, takes);
+export function door(handle: (visit: Visit) => Promise<Response>, ...takes: string[]) {
+  const answered = answering(handle, takes.length === 0 ? [JSON_BODY] : takes);
   return async (request: Request, context?: Context): Promise<Response> => answerToStranger(request) ?? guarded(await answered(request, context), DATA_POLICY);
 }
 
-function answering(handle: (visit: Visit) => Promise<Response>, takes: string) {
+function answering(handle: (visit: Visit) => Promise<Response>, takes: readonly string[]) {
   return async (request: Request, context?: Context): Promise<Response> => {
     const client = clientOf(request);
     let counted: (() => Promise<void>) | undefined;
@@ -95,52 +95,4 @@ function problemOf(error: unknown, request: Request): Response {
 function refusal({ code, message, status, retryAfterS, more: { current, ...more } }: DoorError): Response {
   const headers = retryAfterS === undefined ? undefined : { 'retry-after': String(retryAfterS) };
   return Response.json({ error: { code, message, ...more }, ...(current === undefined ? {} : { current }) }, { status, ...(headers ? { headers } : {}) });
-}
-
-/** Bytes of a request, up to a size. */
-export async function bodyBytes(request: Request, most: number): Promise<Buffer> {
-  const tooLarge = () => new DoorError('tooLarge', `The request is larger than ${Math.round(most / 1024 / 1024)} MB.`, { remedy: 'send less at once' });
-  if (Number(request.headers.get('content-length') ?? 0) > most) throw tooLarge();
-  const reader = request.body?.getReader();
-  if (!reader) return Buffer.alloc(0);
-  const chunks: Uint8Array[] = [];
-  let size = 0;
-  for (let next = await reader.read(); !next.done; next = await reader.read()) {
-    size += next.value.length;
-    if (size > most) {
-      await reader.cancel();
-      throw tooLarge();
-    }
-    chunks.push(next.value);
-  }
-  return Buffer.concat(chunks);
-}
-
-/** Text of a request, up to a size. */
-export const bodyText = async (request: Request, most = LARGEST_BODY): Promise<string> => (await bodyBytes(request, most)).toString('utf8');
-
-/** Checked JSON of a request. */
-export async function bodyOf<T>(request: Request, schema: Schema<T>): Promise<T> {
-  return parse(schema, await rawBody(request));
-}
-
-/** A changed sheet with the version that it was read at. @throws CalcError at `sheet.id` where it is not that of the address */
-export async function changeOf<T extends { id: string }>(request: Request, schema: Schema<T>, id: string): Promise<{ version: number; sheet: T }> {
-  const change = await bodyOf(request, Joi.object<{ version: number; sheet: T }>({ version: count().required(), sheet: schema }).required());
-  if (change.sheet.id !== id) throw new CalcError('sheet.id', 'is not the id of the address');
-  return change;
-}
-
-export async function rawBody(request: Request): Promise<unknown> {
-  const body = jsonOf(await bodyText(request));
-  refuseUnkeepable(body);
-  return body;
-}
-
-function jsonOf(text: string): unknown {
-  try {
-    return JSON.parse(text);
-  } catch {
-    throw new DoorError('malformed', 'The request is not JSON.', { remedy: 'send one JSON object' });
-  }
 }

@@ -1,22 +1,22 @@
-import { parse, type ParseError } from 'jsonc-parser';
-import { LARGEST_FILE } from './largestFile';
-import { migrateDocument } from '../build/document';
-import { CalcError } from '../errors';
 import type { BuildRecord, FailureRecord, RevisionRecord, RunRecord } from '../field/records';
 import type { LibraryItem } from '../library/items';
 import type { CopyRecord, PrintRecord } from '../print/log';
 
 export const FILE_FORMAT = 'lean-badger-build';
-export const FILE_VERSION = 1;
+export const FILE_VERSION = 2;
 
 export const KEPT_TYPES = ['mesh', 'image/jpeg', 'text/plain; charset=utf-8'] as const;
 
 /** A mesh, a photograph or a track that a build uses. */
-export interface KeptFile {
+export interface NamedFile {
   /** SHA-256 of what it holds. */
   hash: string;
   type: (typeof KEPT_TYPES)[number];
-  base64: string;
+}
+
+export interface KeptFile extends NamedFile {
+  /** What it holds; absent where the file lies beside the text in an archive. */
+  base64?: string;
 }
 
 /** A whole build in one file. */
@@ -31,26 +31,20 @@ export interface BuildFile {
   copies: CopyRecord[];
   /** Items of the library that the revisions were copied from. */
   library: LibraryItem[];
-  /** What the build names by its hash, as far as it fits. */
+  /** What the build names by its hash. */
   files: KeptFile[];
 }
 
-const FIRST_KEYS = ['format', 'formatVersion', 'schemaVersion', 'build', 'revisions', 'runs', 'failures', 'prints', 'copies', 'library', 'files', 'id', 'kind', 'name', 'letter', 'parentId', 'revisionId', 'unfinished', 'brief', 'drive', 'power', 'chassis', 'suspension', 'parts', 'print'];
+/** A run as it stands in the file: with its document, or with the id of a run that was driven with the same. */
+export type FiledRun = (Omit<RunRecord, 'document'> & { documentOf: string }) | RunRecord;
 
-/** Text of a build file: keys in one order, records by their date and id, so that the same build gives the same bytes. */
-export function writeBuildFile(file: BuildFile): string {
-  const sorted: BuildFile = {
-    ...file,
-    revisions: [...file.revisions].sort((a, b) => byLetter(a.letter, b.letter)),
-    runs: [...file.runs].sort((a, b) => compare(a.ranAt, b.ranAt) || compare(a.id, b.id)),
-    failures: [...file.failures].sort((a, b) => compare(a.occurredAt, b.occurredAt) || compare(a.id, b.id)),
-    prints: [...file.prints].sort((a, b) => compare(a.queuedAt, b.queuedAt) || compare(a.id, b.id)),
-    copies: [...file.copies].sort((a, b) => compare(a.madeAt, b.madeAt) || compare(a.id, b.id)),
-    library: [...file.library].sort((a, b) => compare(a.kind, b.kind) || compare(a.id, b.id)),
-    files: [...file.files].sort((a, b) => compare(a.type, b.type) || compare(a.hash, b.hash)),
-  };
-  return `${JSON.stringify(ordered(sorted), null, 2)}\n`;
-}
+/** The lists of a file in their order. */
+export const FILE_LISTS = ['revisions', 'runs', 'failures', 'prints', 'copies', 'library', 'files'] as const;
+export type FileList = (typeof FILE_LISTS)[number];
+
+/** Before the lists of an archive its text is called so; its files lie in a folder, each under its hash. */
+export const TEXT_NAME = 'build.json';
+export const FILES_FOLDER = 'files';
 
 const compare = (a: string, b: string) => (a < b ? -1 : a > b ? 1 : 0);
 
@@ -59,66 +53,13 @@ export function byLetter(a: string, b: string): number {
   return a.length - b.length || compare(a, b);
 }
 
-function ordered(value: unknown): unknown {
-  if (Array.isArray(value)) return value.map(ordered);
-  if (typeof value !== 'object' || value === null) return value;
-  const rank = (key: string) => (FIRST_KEYS.indexOf(key) + 1 || FIRST_KEYS.length + 1);
-  const keys = Object.keys(value).sort((a, b) => rank(a) - rank(b) || compare(a, b));
-  return Object.fromEntries(keys.map((key) => [key, ordered((value as Record<string, unknown>)[key])]));
-}
-
-/**
- * JSON of a build file with its documents brought up to date; the schema still has to check it.
- *
- * @throws CalcError for a damaged, foreign or newer file, saying where
- */
-export function readBuildFileText(text: string): unknown {
-  if (text.length > LARGEST_FILE) throw new CalcError('', `is larger than ${LARGEST_FILE / 1024 / 1024} MB`, 'a build file holds one build only');
-  const raw = parseJson(text);
-  if (typeof raw !== 'object' || raw === null || (raw as { format?: unknown }).format !== FILE_FORMAT) {
-    throw new CalcError('format', 'is not a build file of this program', `a build file begins with "format": "${FILE_FORMAT}"`);
-  }
-  const { formatVersion } = raw as { formatVersion?: unknown };
-  if (typeof formatVersion !== 'number' || !Number.isInteger(formatVersion) || formatVersion < 1) throw new CalcError('formatVersion', 'is missing or is no whole number from 1');
-  if (formatVersion > FILE_VERSION) throw new CalcError('formatVersion', `is ${formatVersion}, and this program reads versions up to ${FILE_VERSION}`, 'open it with a newer version of the program');
-  return liftDocuments(raw as Record<string, unknown>);
-}
-
-function parseJson(text: string): unknown {
-  try {
-    return JSON.parse(text);
-  } catch {
-    const errors: ParseError[] = [];
-    parse(text, errors, { disallowComments: true });
-    const line = text.slice(0, errors[0]?.offset ?? text.length).split('\n').length;
-    throw new CalcError('', `is damaged: the text stops being JSON at line ${line}`, 'export it again from where it came');
-  }
-}
-
-function liftDocuments(raw: Record<string, unknown>): unknown {
-  const lift = (list: unknown, name: string) =>
-    Array.isArray(list)
-      ? list.map((record: unknown, index) => {
-          if (typeof record !== 'object' || record === null || !('document' in record)) return record;
-          try {
-            return { ...record, document: migrateDocument(record.document) };
-          } catch (error) {
-            if (error instanceof CalcError) throw new CalcError(`${name}.${index}.document.${error.path}`, error.message, error.remedy);
-            throw error;
-          }
-        })
-      : list;
-  return { ...raw, revisions: lift(raw.revisions, 'revisions'), runs: lift(raw.runs, 'runs') };
-}
-
-/** Left for keys and line ends around what is added to a file, bytes a thing. */
-const AROUND = 256;
-
-/** Of the files of a build those that fit into one beside a text of so many bytes: the small ones first, so that as many as can be go along. */
-export function filesThatFit(files: readonly KeptFile[], textBytes: number): KeptFile[] {
-  let left = LARGEST_FILE - textBytes - AROUND;
-  return [...files].sort((a, b) => a.base64.length - b.base64.length || compare(a.hash, b.hash)).filter(({ base64 }) => {
-    left -= base64.length + AROUND;
-    return left >= 0;
-  });
-}
+/** Records come by their date and id, so that the same build gives the same bytes. */
+export const FILE_ORDER = {
+  revisions: (a: { letter: string }, b: { letter: string }) => byLetter(a.letter, b.letter),
+  runs: (a: { ranAt: string; id: string }, b: { ranAt: string; id: string }) => compare(a.ranAt, b.ranAt) || compare(a.id, b.id),
+  failures: (a: { occurredAt: string; id: string }, b: { occurredAt: string; id: string }) => compare(a.occurredAt, b.occurredAt) || compare(a.id, b.id),
+  prints: (a: { queuedAt: string; id: string }, b: { queuedAt: string; id: string }) => compare(a.queuedAt, b.queuedAt) || compare(a.id, b.id),
+  copies: (a: { madeAt: string; id: string }, b: { madeAt: string; id: string }) => compare(a.madeAt, b.madeAt) || compare(a.id, b.id),
+  library: (a: { kind: string; id: string }, b: { kind: string; id: string }) => compare(a.kind, b.kind) || compare(a.id, b.id),
+  files: (a: NamedFile, b: NamedFile) => compare(a.type, b.type) || compare(a.hash, b.hash),
+} as const;

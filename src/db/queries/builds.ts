@@ -2,7 +2,7 @@ import { and, asc, eq } from 'drizzle-orm';
 import { type BuildDocument, emptyDocument } from '@/core/build/document';
 import { letterAt } from '@/core/build/letters';
 import type { BuildRecord, KeptBuild } from '@/core/field/records';
-import { byLetter } from '@/core/file/buildFile';
+import { FILE_ORDER } from '@/core/file/buildFile';
 import type { Database } from '../client';
 import { DoorError } from '../errors';
 import { builds } from '../schema';
@@ -19,10 +19,15 @@ export async function listBuilds(db: Database, workshopId: string): Promise<Buil
   return db.select(shown).from(builds).where(and(eq(builds.workshopId, workshopId), present(builds))).orderBy(asc(builds.createdAt), asc(builds.id));
 }
 
-export async function wholeBuild(db: Database, workshopId: string, id: string): Promise<KeptBuild> {
+export async function buildRecord(db: Database, workshopId: string, id: string): Promise<BuildRecord> {
   const [build] = await db.select(shown).from(builds).where(and(eq(builds.workshopId, workshopId), eq(builds.id, id), present(builds)));
   if (!build) throw new DoorError('notFound', 'There is no such build in this workshop.');
-  const revisions = (await listRevisions(db, workshopId, id)).sort((a, b) => byLetter(a.letter, b.letter));
+  return build;
+}
+
+export async function wholeBuild(db: Database, workshopId: string, id: string): Promise<KeptBuild> {
+  const build = await buildRecord(db, workshopId, id);
+  const revisions = (await listRevisions(db, workshopId, id)).sort(FILE_ORDER.revisions);
   const ids = revisions.map((revision) => revision.id);
   const runs = await runsOfRevisions(db, workshopId, ids);
   const failures = await failuresOfRevisions(db, workshopId, ids);

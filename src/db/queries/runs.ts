@@ -1,4 +1,5 @@
 import { and, asc, eq, getTableColumns, inArray } from 'drizzle-orm';
+import type { BuildDocument } from '@/core/build/document';
 import { predictRun } from '@/core/field/predictRun';
 import { isTimed, type RunRecord, type RunSheet } from '@/core/field/records';
 import type { Database } from '../client';
@@ -11,10 +12,11 @@ import { revisionToWriteTo } from './revisions';
 
 type Row = typeof runs.$inferSelect;
 
-const toRecord = (row: Row): RunRecord => {
+const lightRecord = (row: Omit<Row, 'document'>): Omit<RunRecord, 'document'> => {
   const { workshopId: _, documentMark: __, deletedAt: ___, ...record } = row;
-  return compact(record) as RunRecord;
+  return compact(record) as Omit<RunRecord, 'document'>;
 };
+const toRecord = (row: Row): RunRecord => lightRecord(row) as RunRecord;
 
 const { document: driven, ...light } = getTableColumns(runs);
 const mark = runs.documentMark;
@@ -31,6 +33,35 @@ export async function runsOfRevisions(db: Database, workshopId: string, revision
     const document = documents.get(row.documentMark);
     return document === undefined ? [] : [toRecord({ ...row, document })];
   });
+}
+
+const RUNS_AT_ONCE = 50;
+
+/** One run apart from the document that it was driven with, which goes by its mark. */
+export interface MarkedRun {
+  mark: string;
+  run: Omit<RunRecord, 'document'>;
+  /** Where it is asked for. */
+  document?: BuildDocument;
+}
+
+/** Runs of revisions in an order, some at a time; documents are read only for marks that are asked for. */
+export async function* runsInParts(db: Database, workshopId: string, revisionIds: string[], order: (a: Pick<RunRecord, 'id' | 'ranAt'>, b: Pick<RunRecord, 'id' | 'ranAt'>) => number, isAsked: (mark: string) => boolean): AsyncGenerator<MarkedRun[]> {
+  if (revisionIds.length === 0) return;
+  const ofWorkshop = eq(runs.workshopId, workshopId);
+  const all = await db.select({ id: runs.id, ranAt: runs.ranAt }).from(runs).where(and(ofWorkshop, inArray(runs.revisionId, revisionIds), present(runs)));
+  const ids = all.sort(order).map(({ id }) => id);
+  for (let from = 0; from < ids.length; from += RUNS_AT_ONCE) {
+    const some = and(ofWorkshop, inArray(runs.id, ids.slice(from, from + RUNS_AT_ONCE)));
+    const rows = await db.select(light).from(runs).where(some);
+    const marks = [...new Set(rows.map(({ documentMark }) => documentMark!))].filter(isAsked);
+    const builds = marks.length === 0 ? [] : await db.selectDistinctOn([mark], { mark, document: driven }).from(runs).where(and(some, inArray(mark, marks)));
+    const documents = new Map(builds.map((one) => [one.mark, one.document]));
+    yield rows.sort(order).map((row) => {
+      const document = documents.get(row.documentMark);
+      return { mark: row.documentMark!, run: lightRecord(row), ...(document ? { document } : {}) };
+    });
+  }
 }
 
 /** Logs a run with the prediction for its conditions, made from the build as it was run; the same id twice makes one. */

@@ -1,5 +1,5 @@
 import { CalcError } from '@/core/errors';
-import { parseBuildFile } from '@/core/file/buildFile.schema';
+import { parseArchivedBuild, parseBuildFile } from '@/core/file/buildFile.schema';
 import type { BuildFile } from '@/core/file/buildFile';
 import type { FemInput } from '@/core/mesh/fem/fem';
 import { solidOf } from '@/core/mesh/measure';
@@ -22,6 +22,7 @@ export const TASKS = {
     return finiteJson(operation.run(checked as never));
   },
   buildFile: ({ text }: { text: string }): BuildFile => parseBuildFile(text),
+  archivedBuild: ({ text }: { text: string }): BuildFile => parseArchivedBuild(text),
 };
 
 export type Tasks = typeof TASKS;

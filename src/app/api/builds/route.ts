@@ -2,7 +2,8 @@ import Joi from 'joi';
 import { documentSchema } from '@/core/build/document.schema';
 import { identifier, text } from '@/core/schema/fields';
 import { createBuild, listBuilds } from '@/db/queries/builds';
-import { bodyOf, door } from '../door';
+import { bodyOf } from '../body';
+import { door } from '../door';
 
 const newBuildSchema = Joi.object({ id: identifier().required(), revisionId: identifier().required(), name: text(80).trim().required(), document: documentSchema.optional() }).required();
 

@@ -1,6 +1,7 @@
 import { parseLibraryItem } from '@/core/library/items.schema';
 import { listLibrary, saveLibraryItem } from '@/db/queries/library';
-import { door, rawBody } from '../door';
+import { rawBody } from '../body';
+import { door } from '../door';
 
 export const GET = door(async ({ db, workshopId }) => Response.json({ items: await listLibrary(db, workshopId) }));
 

@@ -3,7 +3,8 @@ import { DEFAULT_THRESHOLDS } from '@/core/checks/evaluate';
 import { finite } from '@/core/schema/fields';
 import { saveSettings, settingsOf } from '@/db/queries/workshops';
 import type { WorkshopSettings } from '@/db/schema';
-import { bodyOf, door } from '../door';
+import { bodyOf } from '../body';
+import { door } from '../door';
 
 const thresholds = Object.fromEntries(Object.keys(DEFAULT_THRESHOLDS).map((id) => [id, finite().min(1).max(10)]));
 const settingsSchema = Joi.object<WorkshopSettings>({ thresholds: Joi.object(thresholds), printAheadMinutes: finite().min(0).max(10_000) }).required();

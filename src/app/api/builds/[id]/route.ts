@@ -2,7 +2,8 @@ import Joi from 'joi';
 import { text } from '@/core/schema/fields';
 import { deleteBuild, renameBuild, wholeBuild } from '@/db/queries/builds';
 import { purgeDeleted } from '@/db/queries/deleted';
-import { bodyOf, door } from '../../door';
+import { bodyOf } from '../../body';
+import { door } from '../../door';
 
 export const GET = door(async ({ db, workshopId, id }) => Response.json(await wholeBuild(db, workshopId, id)));
 

@@ -1,17 +1,22 @@
 import Joi from 'joi';
-import { LARGEST_FILE } from '@/core/file/largestFile';
+import { LARGEST_ARCHIVE, LARGEST_FILE } from '@/core/file/largestFile';
 import { parse } from '@/core/schema/parse';
-import { importBuild, type ImportMode } from '@/db/queries/buildFiles';
-import { bodyText, door } from '../../door';
+import { importBuild, type ImportMode } from '@/db/queries/importBuild';
+import { withArchive } from '../../archive';
+import { bodyText } from '../../body';
+import { ARCHIVE_BODY, door, JSON_BODY, kindOf } from '../../door';
 import { inThread } from '../../threads';
+import { withUpload } from '../../upload';
 
-const IMPORT_MS = 30_000;
+const [TEXT_MS, ARCHIVE_MS] = [30_000, 120_000];
 
 const modeSchema = Joi.object<{ mode: ImportMode }>({ mode: Joi.valid('refuse', 'replace', 'copy').default('refuse') });
 
 export const POST = door(async ({ request, db, workshopId }) => {
   const given = new URL(request.url).searchParams.get('mode');
   const { mode } = parse(modeSchema, given === null ? {} : { mode: given });
-  const file = await inThread('buildFile', { text: await bodyText(request, LARGEST_FILE) }, IMPORT_MS);
-  return Response.json({ id: await importBuild(db, workshopId, file, mode) }, { status: 201 });
-});
+  const id = kindOf(request) === ARCHIVE_BODY
+    ? await withUpload(request, LARGEST_ARCHIVE, (path) => withArchive(path, async ({ text, contentOf }) => importBuild(db, workshopId, await inThread('archivedBuild', { text }, ARCHIVE_MS), mode, contentOf)))
+    : await importBuild(db, workshopId, await inThread('buildFile', { text: await bodyText(request, LARGEST_FILE) }, TEXT_MS), mode);
+  return Response.json({ id }, { status: 201 });
+}, JSON_BODY, ARCHIVE_BODY);

@@ -1,6 +1,7 @@
 import { copySheetSchema } from '@/core/print/log.schema';
 import { changeCopy } from '@/db/queries/prints';
-import { changeOf, door } from '../../door';
+import { changeOf } from '../../body';
+import { door } from '../../door';
 
 export const PUT = door(async ({ request, db, workshopId, id }) => {
   const { version, sheet } = await changeOf(request, copySheetSchema, id);

@@ -1,7 +1,8 @@
 import { failureSheetSchema } from '@/core/field/records.schema';
 import { changeFailure, deleteFailure } from '@/db/queries/failures';
 import { purgeDeleted } from '@/db/queries/deleted';
-import { changeOf, door } from '../../door';
+import { changeOf } from '../../body';
+import { door } from '../../door';
 
 export const PUT = door(async ({ request, db, workshopId, id }) => {
   const { version, sheet } = await changeOf(request, failureSheetSchema, id);

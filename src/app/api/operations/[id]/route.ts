@@ -1,6 +1,7 @@
 import { operations } from '@/core/operations';
 import { DoorError } from '@/db/errors';
-import { door, rawBody } from '../../door';
+import { rawBody } from '../../body';
+import { door } from '../../door';
 import { inThread } from '../../threads';
 
 export const POST = door(async ({ request, id: name }) => {

@@ -1,7 +1,8 @@
 import { printSheetSchema } from '@/core/print/log.schema';
 import { changePrint, deletePrint } from '@/db/queries/prints';
 import { purgeDeleted } from '@/db/queries/deleted';
-import { changeOf, door } from '../../door';
+import { changeOf } from '../../body';
+import { door } from '../../door';
 
 export const PUT = door(async ({ request, db, workshopId, id }) => {
   const { version, sheet } = await changeOf(request, printSheetSchema, id);

@@ -3,7 +3,8 @@ import { parseDocument } from '@/core/build/document.schema';
 import { CalcError } from '@/core/errors';
 import { count } from '@/core/schema/fields';
 import { describeRevision, revisionById, saveDocument } from '@/db/queries/revisions';
-import { bodyOf, door } from '../../door';
+import { bodyOf } from '../../body';
+import { door } from '../../door';
 
 const saveSchema = Joi.object<{ version: number; document: object }>({ version: count().required(), document: Joi.object().unknown().required() }).required();
 

@@ -1,8 +1,11 @@
-import { exportBuild } from '@/db/queries/buildFiles';
-import { door } from '../../../door';
+import { Readable } from 'node:stream';
+import { exportBuild } from '@/db/queries/exportBuild';
+import { ARCHIVE_BODY, door, JSON_BODY } from '../../../door';
+import { exportedBody } from '../../../exportedBody';
 
 export const GET = door(async ({ db, workshopId, id }) => {
-  const { name, text } = await exportBuild(db, workshopId, id);
-  const file = `${name.toLowerCase().replace(/[^a-z0-9]+/g, '-').replace(/^-|-$/g, '') || 'build'}.badger.json`;
-  return new Response(text, { headers: { 'content-type': 'application/json; charset=utf-8', 'content-disposition': `attachment; filename="${file}"` } });
+  const exported = await exportBuild(db, workshopId, id);
+  const [kind, ending] = exported.fits ? [`${JSON_BODY}; charset=utf-8`, 'json'] : [ARCHIVE_BODY, 'zip'];
+  const file = `${exported.build.name.toLowerCase().replace(/[^a-z0-9]+/g, '-').replace(/^-|-$/g, '') || 'build'}.badger.${ending}`;
+  return new Response(Readable.toWeb(exportedBody(db, workshopId, exported)) as ReadableStream, { headers: { 'content-type': kind, 'content-disposition': `attachment; filename="${file}"` } });
 });

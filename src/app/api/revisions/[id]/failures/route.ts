@@ -1,6 +1,7 @@
 import { newFailureSchema } from '@/core/field/records.schema';
 import { failuresOfRevisions, noteFailure } from '@/db/queries/failures';
-import { bodyOf, door } from '../../../door';
+import { bodyOf } from '../../../body';
+import { door } from '../../../door';
 
 export const GET = door(async ({ db, workshopId, id }) => Response.json({ failures: await failuresOfRevisions(db, workshopId, [id]) }));
 

@@ -1,7 +1,8 @@
 import Joi from 'joi';
 import { identifier, text } from '@/core/schema/fields';
 import { openNextRevision } from '@/db/queries/revisions';
-import { bodyOf, door } from '../../../door';
+import { bodyOf } from '../../../body';
+import { door } from '../../../door';
 
 const nextSchema = Joi.object<{ id: string; why: string; expected?: string }>({ id: identifier().required(), why: text(2000).trim().required(), expected: text(2000).trim() }).required();
 

@@ -1,6 +1,7 @@
 import { printSheetSchema } from '@/core/print/log.schema';
 import { logPrint, printsOfRevisions } from '@/db/queries/prints';
-import { bodyOf, door } from '../../../door';
+import { bodyOf } from '../../../body';
+import { door } from '../../../door';
 
 export const GET = door(async ({ db, workshopId, id }) => Response.json(await printsOfRevisions(db, workshopId, [id])));
 

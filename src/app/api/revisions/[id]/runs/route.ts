@@ -1,6 +1,7 @@
 import { runSheetSchema } from '@/core/field/records.schema';
 import { runsOfRevisions, logRun } from '@/db/queries/runs';
-import { bodyOf, door } from '../../../door';
+import { bodyOf } from '../../../body';
+import { door } from '../../../door';
 
 export const GET = door(async ({ db, workshopId, id }) => Response.json({ runs: await runsOfRevisions(db, workshopId, [id]) }));
 
