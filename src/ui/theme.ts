@@ -13,7 +13,7 @@ export const theme = createTheme({
   shape: { borderRadius: 0 },
   typography: { fontFamily: sans, fontSize: 14, button: { textTransform: 'none', fontWeight: 600 } },
   components: {
-    MuiButton: { defaultProps: { disableElevation: true, size: 'small' }, styleOverrides: { root: { whiteSpace: 'nowrap' } } },
+    MuiButton: { defaultProps: { disableElevation: true, size: 'small' }, styleOverrides: { root: { whiteSpace: 'nowrap', fontSize: 14 } } },
     MuiButtonBase: { defaultProps: { disableRipple: true } },
     MuiSlider: { styleOverrides: { root: { borderRadius: 0 }, thumb: { borderRadius: 0, width: 12, height: 18 } } },
   },

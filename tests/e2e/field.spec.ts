@@ -68,6 +68,45 @@ test('a run whose revision was deleted meanwhile is kept with its words, and han
   await expect(page.getByTestId('runs').locator('tbody tr')).toHaveCount(1);
 });
 
+test('a run that was refused is changed where it stands, and keeps when it was driven', async ({ page, allow, request }) => {
+  allow.statuses.push(422);
+  const root = await readyBuild(page, freshName('Refused'));
+  await page.goto(`${root}/field`);
+  await page.route('**/api/revisions/*/runs', (route) => route.fulfill({ status: 422, json: { error: { code: 'invalid', path: 'conditions.packVBefore', message: 'must be a voltage', remedy: 'measure it again' } } }), { times: 1 });
+  await timedRun(page, 2.4);
+  const waiting = page.getByTestId('waiting');
+  await expect(waiting).toContainText('conditions.packVBefore: must be a voltage (measure it again). It stays');
+  const entered = new Date().toISOString();
+  await waiting.getByRole('button', { name: 'Change it' }).click();
+  const form = page.getByRole('dialog', { name: 'Timed distance, A' });
+  await form.getByRole('textbox', { name: 'Pack before' }).fill('8.2');
+  await form.getByRole('button', { name: 'Save the run (1 attempt)' }).click();
+  await expect(form).toBeHidden();
+  await expect(waiting).toBeHidden();
+  await expect(page.getByTestId('runs').locator('tbody tr')).toContainText('8.2');
+  const { runs } = await (await request.get(`/api${new URL(root).pathname.replace(/\/A$/, '')}`)).json();
+  expect(runs).toMatchObject([{ attempts: [{ timeS: 2.4 }], conditions: { packVBefore: 8.2 } }]);
+  expect(runs[0].ranAt < entered).toBe(true);
+});
+
+test('a failure that was refused is changed where it stands', async ({ page, allow }) => {
+  allow.statuses.push(422);
+  const root = await readyBuild(page, freshName('Refused'));
+  await page.goto(`${root}/learn?open=failure`);
+  await page.route('**/api/revisions/*/failures', (route) => route.fulfill({ status: 422, json: { error: { code: 'invalid', path: 'story', message: 'is too long' } } }), { times: 1 });
+  await field(page, 'Its name').fill('Belt');
+  await page.getByRole('combobox', { name: 'What happened' }).selectOption({ label: 'Teeth stripped' });
+  await field(page, 'What you saw').fill('A long story');
+  await page.getByRole('button', { name: 'Save the failure' }).click();
+  await page.getByTestId('waiting').getByRole('button', { name: 'Change it' }).click();
+  const form = page.getByRole('dialog', { name: 'failure of Belt, A' });
+  await expect(form.getByRole('textbox', { name: 'What you saw' })).toHaveValue('A long story');
+  await form.getByRole('textbox', { name: 'What you saw' }).fill('Short');
+  await form.getByRole('button', { name: 'Save the failure' }).click();
+  await expect(page.getByTestId('waiting')).toBeHidden();
+  await expect(page.getByRole('article', { name: /^Belt/ })).toContainText('Short');
+});
+
 /** 5 m/s due north for 20 s, with a jump at 9 s. */
 const track = writeGpx('north', [Array.from({ length: 21 }, (_, at) => ({ atMs: Date.UTC(2026, 4, 1, 10, 0, at), latDeg: 31 + ((5 * at + (at === 9 ? 400 : 0)) * 360) / (2 * Math.PI * 6_371_008.8), lonDeg: -41 }))]);
 

@@ -1,12 +1,13 @@
 'use client';
 
-import { useState } from 'react';
+import { useId, useState } from 'react';
+import type { BuildDocument } from '@/core/build/document';
 import { aidSettings } from '@/core/control/aidSettings';
 import { RUN_KIND_NAMES, RUN_KINDS, type RunKind, type RunSetting, type RunSheet } from '@/core/field/records';
 import type { RunReport } from '@/core/field/report';
 import { QuantityField } from '@/ui/QuantityField';
 import { useBuild } from '../shell/BuildContext';
-import type { WaitingPhoto } from '../shell/outbox';
+import type { Waiting, WaitingPhoto } from '../shell/outbox';
 import { enter } from '../shell/waiting';
 import { OnTheCar } from './OnTheCar';
 import { usualCopies } from './onTheCar';
@@ -22,10 +23,13 @@ interface RunSheetFormProps {
   onChange(sheet: Sheet): void;
   onFiles(files: { photos?: WaitingPhoto[]; track?: Blob }): void;
   onEntered(): void;
+  /** The run that is changed, where it was entered before and not taken. */
+  entered?: Waiting | undefined;
 }
 
 /** A run sheet: each kind asks only what it needs; saved it waits on this device until the workshop has it. */
-export function RunSheetForm({ sheet, photos, track, onChange, onFiles, onEntered }: RunSheetFormProps) {
+export function RunSheetForm({ sheet, photos, track, onChange, onFiles, onEntered, entered }: RunSheetFormProps) {
+  const surfaceField = useId();
   const { document, surface: pageSurface, revision, build, session, copies, runs } = useBuild();
   const [problem, setProblem] = useState<string>();
   const [sending, setSending] = useState(false);
@@ -46,7 +50,7 @@ export function RunSheetForm({ sheet, photos, track, onChange, onFiles, onEntere
       await session.flush();
       const onCar = sheet.copies ?? usualCopies(document, copies, runs);
       const run: RunSheet = {
-        id: sheet.id, kind: sheet.kind, attempts: timed ? sheet.attempts : [], conditions, ranAt: new Date().toISOString(), document,
+        id: sheet.id, kind: sheet.kind, attempts: timed ? sheet.attempts : [], conditions, ...asRun(entered, document),
         ...(sheet.drivenMinutes === undefined ? {} : { drivenMinutes: sheet.drivenMinutes }),
         ...(sheet.note.trim() === '' ? {} : { note: sheet.note.trim() }),
         ...(Object.keys(sheet.report).length > 0 ? { report: sheet.report } : {}),
@@ -67,8 +71,8 @@ export function RunSheetForm({ sheet, photos, track, onChange, onFiles, onEntere
       <h2 style={{ fontSize: 20, fontWeight: 650, fontStretch: '90%' }}>{RUN_KIND_NAMES[sheet.kind]}{timed ? `, attempt ${sheet.attempts.length + 1}` : ''}</h2>
       <div className="pick" style={{ margin: '8px 0' }}><select aria-label="Kind of run" className="big" value={sheet.kind} onChange={(event) => set({ kind: event.target.value as RunKind, attempts: [], report: {}, track: undefined })}>{RUN_KINDS.map((kind) => <option key={kind} value={kind}>{RUN_KIND_NAMES[kind]}</option>)}</select></div>
       {needsSurface(sheet.kind) ? surfaces.length === 0 ? <p className="note bad">The brief names no surface yet: choose one there first, so that the run has a prediction.</p> : (
-        <div className="field"><label htmlFor="run-surface">Surface</label>
-          <select id="run-surface" value={surface?.id} onChange={(event) => set({ surfaceId: event.target.value })}>{surfaces.map(({ id, name }) => <option key={id} value={id}>{name}</option>)}</select>
+        <div className="field"><label htmlFor={surfaceField}>Surface</label>
+          <select id={surfaceField} value={surface?.id} onChange={(event) => set({ surfaceId: event.target.value })}>{surfaces.map(({ id, name }) => <option key={id} value={id}>{name}</option>)}</select>
         </div>
       ) : null}
       {timed ? <TimedBody sheet={sheet} conditions={conditions} onChange={onChange} /> : <ReportBody sheet={sheet} onReport={report} onTrack={(found, file) => { set({ track: found }); onFiles({ track: file }); }} />}
@@ -94,6 +98,13 @@ export function RunSheetForm({ sheet, photos, track, onChange, onFiles, onEntere
       <p className="quiet" style={{ fontSize: 12, marginTop: 10 }}>Closed ground, nobody in the car&rsquo;s path, a spotter for fast runs. Local rules go first.</p>
     </section>
   );
+}
+
+/** When a run was driven and with what: one that is changed keeps both, unless what it was driven with is what was refused. */
+function asRun(entered: Waiting | undefined, document: BuildDocument): Pick<RunSheet, 'ranAt' | 'document'> {
+  if (!entered) return { ranAt: new Date().toISOString(), document };
+  const { ranAt, document: driven } = entered.sheet as RunSheet;
+  return { ranAt, document: entered.refusedPath?.startsWith('document') ? document : driven };
 }
 
 /** Named settings that go with the run, so that runs can be compared by them; those of the aids in the build are offered. */

@@ -2,7 +2,7 @@ import { parse } from '@/core/schema/parse';
 import { runSheetSchema } from '@/core/field/records.schema';
 import { emptyDocument } from '@/core/build/document';
 import { timingSpeed } from '@/core/field/timingSpeed';
-import { attemptOf, conditionsOf, emptySheet, type Method } from './sheet';
+import { attemptOf, conditionsOf, emptySheet, type Method, sheetOfRun } from './sheet';
 
 const surface = { id: 'grass', name: 'Grass' };
 
@@ -31,6 +31,16 @@ describe('a run sheet', () => {
   it('waits for the frame rate or the slowdown', () => {
     expect(attemptOf('a', { ...emptySheet('s'), method: 'frames', captureFps: undefined }, 100)).toBeUndefined();
     expect(attemptOf('a', { ...emptySheet('s'), method: 'clip', slowdown: undefined }, 10)).toBeUndefined();
+  });
+
+  it('of a run that was entered asks for the same again', () => {
+    const sheet = { ...emptySheet('s'), surfaceId: 'grass', ambientC: 14, packVAfter: 7.9, extraMassG: 200, settings: [{ name: 'front toe', value: 2 }], attempts: [{ id: 'a', timeS: 2.4 }], note: 'dry', drivenMinutes: 6, copies: ['c'] };
+    const { id, kind, attempts, note, drivenMinutes, copies } = sheet;
+    const run = { id, kind, attempts, note, drivenMinutes, copies, conditions: conditionsOf(sheet, surface)!, ranAt: '2026-05-01T10:00:00.000Z', document: emptyDocument() };
+    expect(sheetOfRun(run)).toEqual(sheet);
+    const drop = { id: 'd', kind: 'drop' as const, attempts: [], conditions: {}, report: { drops: [] }, ranAt: run.ranAt, document: run.document };
+    expect(conditionsOf(sheetOfRun(drop), surface)).toEqual({});
+    expect(sheetOfRun(drop).copies).toEqual([]);
   });
 
   it('passes the door as it is sent', () => {

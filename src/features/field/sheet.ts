@@ -1,4 +1,4 @@
-import { type Attempt, type Conditions, type KeptTrack, type RunKind, type RunRecord, type RunSetting, TIMED_KINDS } from '@/core/field/records';
+import { type Attempt, type Conditions, type KeptTrack, type RunKind, type RunRecord, type RunSetting, type RunSheet, TIMED_KINDS } from '@/core/field/records';
 import type { RunReport } from '@/core/field/report';
 
 export type Method = 'watch' | 'frames' | 'video' | 'clip';
@@ -37,6 +37,12 @@ export function emptySheet(id: string): Sheet {
     id, kind: 'timedDistance', method: 'watch', captureFps: 240, slowdown: 8, surfaceId: undefined, distanceM: 20, distanceErrorM: 0.02, runUpM: 25,
     ambientC: undefined, packVBefore: undefined, packVAfter: undefined, extraMassG: undefined, drivenMinutes: undefined, settings: [], note: '', attempts: [], report: {}, copies: undefined, track: undefined, seriesValues: '', seriesTimes: 3,
   };
+}
+
+/** The sheet of a run that was entered already, to be changed. */
+export function sheetOfRun({ id, kind, attempts, conditions, drivenMinutes, note = '', report = {}, copies, track }: RunSheet): Sheet {
+  const { surfaceId, distanceM, distanceErrorM, runUpM, ambientC, packVBefore, packVAfter, extraMassG, settings = [] } = conditions;
+  return { ...emptySheet(id), kind, attempts, surfaceId, distanceM, distanceErrorM, runUpM, ambientC, packVBefore, packVAfter, extraMassG, settings, drivenMinutes, note, report, copies: copies ?? [], track };
 }
 
 /** A new sheet under the conditions of the last run. */

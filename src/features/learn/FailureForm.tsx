@@ -9,7 +9,7 @@ import { QuantityField } from '@/ui/QuantityField';
 import { useReader } from '@/ui/reader';
 import { newId } from '../api';
 import { useBuild } from '../shell/BuildContext';
-import type { WaitingPhoto } from '../shell/outbox';
+import type { Waiting, WaitingPhoto } from '../shell/outbox';
 import { Photos } from '../shell/Photos';
 import { enter, useWaiting } from '../shell/waiting';
 import { copyWords } from './copyWords';
@@ -18,21 +18,22 @@ import { copyWords } from './copyWords';
 const OWN = 'own';
 
 /** Notes what broke: part, way, run, hours and the story. */
-export function FailureForm({ onDone }: { onDone(): void }) {
+export function FailureForm({ onDone, entered }: { onDone(): void; /** The failure that is changed, where it was entered before and not taken. */ entered?: Waiting }) {
+  const given = entered?.sheet as FailureSheet | undefined;
   const { document, runs, copies, revision, build } = useBuild();
   const waiting = useWaiting();
   const { reader } = useReader();
-  const [id] = useState(newId);
-  const [partId, setPartId] = useState('');
-  const [partName, setPartName] = useState('');
-  const [mode, setMode] = useState('');
-  const [runId, setRunId] = useState('');
-  const [hours, setHours] = useState<number>();
-  const [story, setStory] = useState('');
-  const [chosenCopy, chooseCopy] = useState<string>();
-  const [modeWords, setModeWords] = useState('');
-  const [lostMinutes, setLost] = useState<number>();
-  const [photos, setPhotos] = useState<WaitingPhoto[]>([]);
+  const [id] = useState(() => given?.id ?? newId());
+  const [partId, setPartId] = useState(given?.partId ?? '');
+  const [partName, setPartName] = useState(given?.partName ?? '');
+  const [mode, setMode] = useState(given?.mode ?? '');
+  const [runId, setRunId] = useState(given?.runId ?? '');
+  const [hours, setHours] = useState(given?.hours);
+  const [story, setStory] = useState(given?.story ?? '');
+  const [chosenCopy, chooseCopy] = useState(given?.ledger?.copyId);
+  const [modeWords, setModeWords] = useState(given?.ledger?.modeWords ?? '');
+  const [lostMinutes, setLost] = useState(given?.ledger?.lostMinutes);
+  const [photos, setPhotos] = useState<WaitingPhoto[]>(entered?.photos ?? []);
   const [problem, setProblem] = useState<string>();
   const own = [...runs.filter((run) => run.revisionId === revision.id), ...waiting.filter(({ kind, revisionId }) => kind === 'run' && revisionId === revision.id).map(({ sheet }) => sheet as RunSheet)];
   const part = document.parts.items.find((item) => item.id === partId);
@@ -51,7 +52,7 @@ export function FailureForm({ onDone }: { onDone(): void }) {
     const ledger: FailureLedger = { ...(mode === OWN && modeWords.trim() !== '' ? { modeWords: modeWords.trim() } : {}), ...(lostMinutes === undefined ? {} : { lostMinutes }), ...(copyId === '' ? {} : { copyId }) };
     try {
       const sheet: FailureSheet = {
-        id, mode, partName: name, occurredAt: new Date().toISOString(),
+        id, mode, partName: name, occurredAt: given?.occurredAt ?? new Date().toISOString(),
         ...(part ? { partId: part.id } : {}),
         ...(runId === '' ? {} : { runId }),
         ...(hours === undefined && !lived ? {} : { hours: hours ?? Number(lived!.toFixed(2)) }),

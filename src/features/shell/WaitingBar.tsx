@@ -1,47 +1,82 @@
 'use client';
 
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Stack from '@mui/material/Stack';
+import TextField from '@mui/material/TextField';
+import dynamic from 'next/dynamic';
+import Link from 'next/link';
 import { useEffect, useState } from 'react';
 import { RUN_KIND_NAMES, type FailureSheet, type RunRecord, type RunSheet } from '@/core/field/records';
 import type { FailureRecord, Versioned } from '@/core/field/records';
 import { useBuild } from './BuildContext';
 import { handOver } from './handOver';
 import type { Waiting } from './outbox';
+import { segmentPath } from './segments';
 import { giveUp, handTo, onTaken, sendNow, useWaiting } from './waiting';
+
+const ChangeEntry = dynamic(() => import('./ChangeEntry').then((module) => module.ChangeEntry));
 
 const nameOf = ({ kind, sheet, letter }: Waiting) => `${kind === 'run' ? RUN_KIND_NAMES[(sheet as RunSheet).kind] : `failure of ${(sheet as FailureSheet).partName}`}, ${letter}`;
 
 /** What waits on this device to be sent, and what the workshop would not take. */
 export function WaitingBar() {
-  const { build, revisions, keepRun, keepFailure } = useBuild();
+  const { build, keepRun, keepFailure } = useBuild();
   const waiting = useWaiting();
-  const [sending, setSending] = useState(false);
   useEffect(() => onTaken(({ one, answer }) => {
     if (one.buildId !== build.id) return;
     if (one.kind === 'run') keepRun(answer as RunRecord);
     else keepFailure(answer as Versioned<FailureRecord>);
   }), [build.id, keepRun, keepFailure]);
   if (waiting.length === 0) return null;
-  const refused = waiting.filter((one) => one.refused !== undefined);
-  const free = waiting.length - refused.length;
+  const free = waiting.filter(({ refused }) => refused === undefined);
+  return (
+    <Box role="status" data-testid="waiting" sx={{ mx: { xs: 1, sm: 3 }, my: 1, px: 1.5, py: 1, borderLeft: 3, borderColor: 'info.main', bgcolor: 'background.paper' }}>
+      {free.length > 0 ? <Free waiting={free} /> : null}
+      {waiting.filter(({ refused }) => refused !== undefined).map((one) => <Refused key={one.id} one={one} />)}
+    </Box>
+  );
+}
+
+/** What goes by itself as soon as there is a connection. */
+function Free({ waiting }: { waiting: readonly Waiting[] }) {
+  const [sending, setSending] = useState(false);
   const send = async () => {
     setSending(true);
     await sendNow().finally(() => setSending(false));
   };
   return (
-    <div className="waitingbar" role="status" data-testid="waiting">
-      {free > 0 ? <div className="row"><span><b>{free === 1 ? 'One entry waits' : `${free} entries wait`}</b> on this device for a connection: {waiting.filter((one) => one.refused === undefined).map(nameOf).join('; ')}.</span><button type="button" className="btn" disabled={sending} onClick={() => void send()}>{sending ? 'Sending' : 'Send now'}</button></div> : null}
-      {refused.map((one) => (
-        <div key={one.id} className="row">
-          <span><b>{nameOf(one)} was not taken:</b> {one.refused} It stays on this device.</span>
-          <select className="plainselect" aria-label={`Hand ${nameOf(one)} to a revision`} value="" onChange={(event) => { const revision = revisions.find(({ id }) => id === event.target.value); if (revision) void handTo({ ...one, buildId: build.id }, revision); }}>
-            <option value="">hand it to…</option>
-            {revisions.map(({ id, letter }) => <option key={id} value={id}>{build.name} {letter}</option>)}
-          </select>
-          {one.photos.length > 0 ? <button type="button" className="btn" onClick={() => void handTo({ ...one, photos: [] }, { id: one.revisionId, letter: one.letter })}>Send it without its photographs</button> : null}
-          <button type="button" className="btn" onClick={() => handOver(`${one.kind}-${one.id}.json`, 'application/json', `${JSON.stringify(one.sheet, null, 2)}\n`)}>Save it as a file</button>
-          <button type="button" className="plain" onClick={() => void giveUp(one.id, nameOf(one))}>throw it away</button>
-        </div>
-      ))}
-    </div>
+    <Row>
+      <span><b>{waiting.length === 1 ? 'One entry waits' : `${waiting.length} entries wait`}</b> on this device for a connection: {waiting.map(nameOf).join('; ')}.</span>
+      <Button variant="outlined" disabled={sending} onClick={() => void send()}>{sending ? 'Sending' : 'Send now'}</Button>
+    </Row>
   );
 }
+
+/** What was not taken, with why: changed, handed on, saved or thrown away. */
+function Refused({ one }: { one: Waiting }) {
+  const { build, revision, revisions } = useBuild();
+  const [changing, setChanging] = useState(false);
+  const isOfThisPage = one.revisionId === revision.id;
+  const ofAnother = revisions.find(({ id }) => id === one.revisionId);
+  const hand = (id: string) => {
+    const to = revisions.find((other) => other.id === id);
+    if (to) void handTo({ ...one, buildId: build.id }, to);
+  };
+  return (
+    <Row>
+      <span><b>{nameOf(one)} was not taken:</b> {one.refused?.replace(/\.?$/, '.')} It stays on this device.</span>
+      {isOfThisPage ? <Button variant="outlined" onClick={() => setChanging(true)}>Change it</Button> : ofAnother ? <Button variant="outlined" component={Link} href={segmentPath(build.id, ofAnother.letter, one.kind === 'run' ? 'field' : 'learn')}>Change it in {ofAnother.letter}</Button> : null}
+      <TextField select size="small" value="" onChange={(event) => hand(event.target.value)} slotProps={{ select: { native: true }, htmlInput: { 'aria-label': `Hand ${nameOf(one)} to a revision` } }}>
+        <option value="">hand it to…</option>
+        {revisions.map(({ id, letter }) => <option key={id} value={id}>{build.name} {letter}</option>)}
+      </TextField>
+      {one.photos.length > 0 ? <Button variant="outlined" onClick={() => void handTo({ ...one, photos: [] }, { id: one.revisionId, letter: one.letter })}>Send it without its photographs</Button> : null}
+      <Button variant="outlined" onClick={() => handOver(`${one.kind}-${one.id}.json`, 'application/json', `${JSON.stringify(one.sheet, null, 2)}\n`)}>Save it as a file</Button>
+      <Button color="error" onClick={() => void giveUp(one.id, nameOf(one))}>Throw it away</Button>
+      {changing ? <ChangeEntry name={nameOf(one)} one={one} onDone={() => setChanging(false)} /> : null}
+    </Row>
+  );
+}
+
+const Row = ({ children }: { children: React.ReactNode }) => <Stack direction="row" spacing={1} useFlexGap sx={{ alignItems: 'center', flexWrap: 'wrap', py: 0.5 }}>{children}</Stack>;

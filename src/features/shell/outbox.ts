@@ -27,6 +27,8 @@ export interface Waiting {
   track?: Blob;
   /** Why the workshop does not take it; it is not sent again by itself. */
   refused?: string;
+  /** The field that it was refused at. */
+  refusedPath?: string;
   /** Since when it is thrown away, ISO 8601; it can be taken back for a while. */
   givenUpAt?: string;
 }
@@ -106,7 +108,7 @@ export async function sendWaiting(shelf: Shelf, doors: Doors): Promise<{ one: Wa
       taken.push({ one, answer });
     } catch (error) {
       if (!(error instanceof ApiProblem)) break;
-      if (FINAL.has(error.status)) await shelf.keep({ ...waiting, refused: error.sentence });
+      if (FINAL.has(error.status)) await shelf.keep({ ...waiting, refused: error.sentence, refusedPath: error.path });
       else if (error.status !== ITS_OWN_FAULT) break;
     }
   }

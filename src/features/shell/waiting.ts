@@ -63,7 +63,7 @@ export async function giveUp(id: string, name: string): Promise<void> {
 
 /** Hands something that was refused to another revision, and sends it there. */
 export async function handTo(one: Waiting, revision: { id: string; letter: string }): Promise<void> {
-  const { refused: _, ...free } = one;
+  const { refused: _, refusedPath: __, ...free } = one;
   await enter({ ...free, revisionId: revision.id, letter: revision.letter });
 }
 
