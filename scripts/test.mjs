@@ -1,13 +1,13 @@
 import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { check } from './check.mjs';
-import { buildThreads, ensureBuild, isFresh, NEXT } from './lib/build.mjs';
+import { buildThreads } from './lib/build.mjs';
 import { letGo, takeHold } from './lib/hold.mjs';
 import { ensureModules, ensurePackages } from './lib/machine.mjs';
 import { freePort } from './lib/ports.mjs';
 import { Cluster, clusterFolder } from './lib/postgres.mjs';
-import { run, startGroup } from './lib/run.mjs';
+import { run } from './lib/run.mjs';
 import { runMain, Sentence } from './lib/say.mjs';
-import { prepareDatabase, runningDemo, waitFor } from './lib/serve.mjs';
+import { prepareDatabase, serveBeside } from './lib/serve.mjs';
 
 const counted = { passed: 0, failed: 0 };
 
@@ -39,13 +39,8 @@ async function testWithServers(args) {
     await buildThreads();
     await run('node_modules/.bin/jest', ['--selectProjects', 'api', '--runInBand', '--json', '--outputFile=.data/api.json'], { env: { ...process.env, TEST_DATABASE_URL: url } });
     await prepareDatabase(url);
-    const folder = runningDemo() && !isFresh('.next') ? '.next-test' : '.next';
-    const env = await ensureBuild(folder);
-    const port = await freePort();
-    server = startGroup(process.execPath, [NEXT, 'start', '-H', '127.0.0.1', '-p', String(port)], { env: { ...env, DATABASE_URL: url, NODE_ENV: 'production' }, stdio: ['ignore', 'ignore', 'inherit'] });
-    const address = `http://127.0.0.1:${port}`;
-    await waitFor(`${address}/api/health`, server.ended);
-    await run('node_modules/.bin/playwright', ['test', ...args], { env: { ...process.env, BASE_URL: address, FORCE_COLOR: '0', PLAYWRIGHT_JSON_OUTPUT_NAME: '.data/browser.json' } });
+    server = await serveBeside(url);
+    await run('node_modules/.bin/playwright', ['test', ...args], { env: { ...process.env, BASE_URL: server.address, FORCE_COLOR: '0', PLAYWRIGHT_JSON_OUTPUT_NAME: '.data/browser.json' } });
   } finally {
     await stop();
   }

@@ -45,7 +45,7 @@ export async function ensureBuild(folder = '.next') {
 /** What works beside the server's own thread: in Node.js, from one file. */
 export async function buildThreads() {
   const { build } = await import('esbuild');
-  await build({ entryPoints: ['src/workers/server/thread.ts'], bundle: true, format: 'esm', platform: 'node', mainFields: ['module', 'main'], target: 'node20', outfile: THREAD, logLevel: 'error', tsconfig: 'tsconfig.json', banner: { js: "import { createRequire as requireFrom } from 'node:module'; const require = requireFrom(import.meta.url);" } });
+  await build({ entryPoints: ['src/workers/server/thread.ts'], bundle: true, format: 'esm', platform: 'node', mainFields: ['module', 'main'], target: 'node20', external: ['pdfmake'], outfile: THREAD, logLevel: 'error', tsconfig: 'tsconfig.json', banner: { js: "import { createRequire as requireFrom } from 'node:module'; const require = requireFrom(import.meta.url);" } });
 }
 
 /** What keeps the pages for a field without a signal; served from the root so that it stands before all of them. */

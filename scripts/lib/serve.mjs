@@ -1,11 +1,11 @@
 import { mkdirSync } from 'node:fs';
 import { clearInterval, setInterval } from 'node:timers';
 import { setTimeout as wait } from 'node:timers/promises';
-import { buildThreads, ensureBuild, NEXT } from './build.mjs';
+import { buildThreads, ensureBuild, isFresh, NEXT } from './build.mjs';
 import { holderOf, letGo, takeHold } from './hold.mjs';
 import { keepRunning } from './keepRunning.mjs';
 import { ensureModules, ensurePackages } from './machine.mjs';
-import { requirePort } from './ports.mjs';
+import { freePort, requirePort } from './ports.mjs';
 import { Cluster, clusterFolder, requireOwnFolder } from './postgres.mjs';
 import { run, startGroup } from './run.mjs';
 import { SAID, Sentence } from './say.mjs';
@@ -40,6 +40,17 @@ export async function waitFor(url, ended) {
     await wait(250);
   }
   throw new Sentence(`The server did not answer at ${url} within a minute.`);
+}
+
+/** The built application on a free port over a database that is ready, beside whatever else runs from this folder. */
+export async function serveBeside(url) {
+  const folder = runningDemo() && !isFresh('.next') ? '.next-test' : '.next';
+  const env = await ensureBuild(folder);
+  const port = await freePort();
+  const server = startGroup(process.execPath, [NEXT, 'start', '-H', '127.0.0.1', '-p', String(port)], { env: { ...env, DATABASE_URL: url, NODE_ENV: 'production' }, stdio: ['ignore', 'ignore', 'inherit'] });
+  const address = `http://127.0.0.1:${port}`;
+  await waitFor(`${address}/api/health`, server.ended);
+  return { address, stop: () => server.stop() };
 }
 
 /** Sets everything up and serves until it is told to stop. */

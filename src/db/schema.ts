@@ -27,6 +27,9 @@ export const workshops = pgTable('workshops', {
 /** What was deleted stays for a while, so that it can come back. */
 const deletedAt = () => moment('deleted_at');
 
+/** The same for equal documents, which are then read once. */
+const documentMark = () => text('document_mark').generatedAlwaysAs(sql`md5(document::text)`);
+
 /** Counts the changes of a record, so that nobody writes over one that was not read. */
 const version = () => integer('version').notNull().default(1);
 
@@ -51,6 +54,7 @@ export const revisions = pgTable('revisions', {
   learned: text('learned'),
   closedAt: text('closed_at'),
   document: jsonb('document').$type<BuildDocument>().notNull(),
+  documentMark: documentMark(),
   version: version(),
   createdAt: text('created_at').notNull(),
 }, (table) => [
@@ -71,8 +75,7 @@ export const runs = pgTable('runs', {
   note: text('note'),
   ranAt: text('ran_at').notNull(),
   document: jsonb('document').$type<BuildDocument>().notNull(),
-  /** The same for runs that were driven with the same build, which is then read once. */
-  documentMark: text('document_mark').generatedAlwaysAs(sql`md5(document::text)`),
+  documentMark: documentMark(),
   prediction: jsonb('prediction').$type<RunPrediction>(),
   report: jsonb('report').$type<RunReport>(),
   copies: jsonb('copies').$type<string[]>(),

@@ -7,6 +7,7 @@ import type { Segment } from '@/core/checks/check';
 import type { PrintSheet } from '@/core/print/log';
 import { STARTING_LIBRARY } from '@/core/library/starting';
 import { BuildFrame } from '@/features/shell/BuildFrame';
+import { packBuild } from '@/features/shell/packedBuild';
 import { SegmentPage } from '@/features/SegmentPage';
 import { ReaderProvider } from '@/ui/reader';
 import { theme } from '@/ui/theme';
@@ -22,10 +23,11 @@ export async function renderSide(document: BuildDocument, segment: Segment, view
   const errors: Error[] = [];
   const revision = { id: 'odd-a', buildId: 'odd', letter: 'A', version: 1, createdAt: AT, document };
   const whole = { build: { id: 'odd', name: 'Odd', createdAt: AT }, revisions: [revision], runs: [], failures: [], prints: [], copies: [] };
+  const packed = packBuild({ whole, library: STARTING_LIBRARY, thresholds: {}, finishedPrints, printAheadMinutes: undefined, builds: [] });
   const page: ReactNode = (
     <ThemeProvider theme={theme}>
       <ReaderProvider initial={READER} known>
-        <BuildFrame whole={whole} revisionId="odd-a" library={STARTING_LIBRARY} thresholds={{}} finishedPrints={finishedPrints} printAheadMinutes={undefined} builds={[]}>
+        <BuildFrame packed={packed} revisionId="odd-a">
           <SegmentPage segment={segment} />
         </BuildFrame>
       </ReaderProvider>

@@ -25,9 +25,16 @@ export interface Visit {
 /** A route without a parameter gets none. */
 type Context = { params: Promise<Record<string, string> | undefined> };
 
+/** A database keeps its default workshop. */
+const workshops = new WeakMap<Database, string>();
+
 /** Which workshop a request works in; the only place that chooses one. */
 export async function currentWorkshop(_request: Request, db: Database): Promise<string> {
-  return defaultWorkshop(db);
+  const known = workshops.get(db);
+  if (known !== undefined) return known;
+  const found = await defaultWorkshop(db);
+  workshops.set(db, found);
+  return found;
 }
 
 export const JSON_BODY = 'application/json';

@@ -4,7 +4,7 @@ import { Piscina } from 'piscina';
 import { CalcError } from '@/core/errors';
 import { DoorError } from '@/db/errors';
 import type { TaskName, Tasks } from '@/workers/server/tasks';
-import type { ThreadAnswer } from '@/workers/server/thread';
+import type { Done, ThreadAnswer } from '@/workers/server/thread';
 
 /** Made when the application is built. */
 const THREAD = resolve('.data', 'threads', 'thread.mjs');
@@ -20,10 +20,10 @@ const threads = () => (held.leanBadgerThreads ??= new Piscina({ filename: THREAD
  *
  * @throws CalcError as the task refuses; DoorError `tooLong` where it takes longer than a request may, `busy` where too many wait
  */
-export async function inThread<N extends TaskName>(task: N, given: Parameters<Tasks[N]>[0], longestMs = LONGEST_MS): Promise<ReturnType<Tasks[N]>> {
+export async function inThread<N extends TaskName>(task: N, given: Parameters<Tasks[N]>[0], longestMs = LONGEST_MS): Promise<Done<N>> {
   const answer = (await threads().run({ task, given }, { signal: AbortSignal.timeout(longestMs) }).catch((error: Error & { code?: string }) => {
     throw refusalOf(error, longestMs);
-  })) as ThreadAnswer<ReturnType<Tasks[N]>>;
+  })) as ThreadAnswer<Done<N>>;
   if ('refused' in answer) throw new CalcError(answer.refused.path, answer.refused.message, answer.refused.remedy);
   return answer.done;
 }

@@ -6,7 +6,6 @@ import { measuredSpeedOf } from '../field/measured';
 import type { RevisionRecord, WholeBuild } from '../field/records';
 import type { Check, Thresholds } from './check';
 import { byUrgency, overlookBuild } from './evaluate';
-import { keepLast } from './kept';
 import { firstStep } from './steps/nextChanges';
 import { type BuildOnRecord, checksOnRecord } from './record';
 
@@ -31,13 +30,16 @@ export function garageCarOrAilment(whole: WholeBuild, thresholds: Thresholds): G
   try {
     return garageCar(whole, thresholds);
   } catch (error) {
-    const { build, revisions } = whole;
-    const last = revisions.at(-1);
-    return {
-      id: build.id, name: build.name, revision: { letter: last?.letter ?? 'A' }, revisions: revisions.length, document: emptyDocument(), ails: (error as Error).message,
-      next: 'Open it, take its last change back, or export it before anything else.',
-    };
+    return ailing(whole, (error as Error).message);
   }
+}
+
+/** A build of which nothing could be worked out, and why. */
+export function ailing({ build, revisions }: Pick<WholeBuild, 'build' | 'revisions'>, why: string): GarageCar {
+  return {
+    id: build.id, name: build.name, revision: { letter: revisions.at(-1)?.letter ?? 'A' }, revisions: revisions.length, document: emptyDocument(), ails: why,
+    next: 'Open it, take its last change back, or export it before anything else.',
+  };
 }
 
 /** What the garage says of a build: its last revision, what it should do, what it did, and what to do next. */
@@ -50,7 +52,7 @@ export function garageCar({ build, revisions, runs, failures, prints, copies }: 
   const tested = [...revisions].reverse().find(({ id }) => runs.some((run) => run.revisionId === id && run.kind === 'timedDistance'));
   const measured = tested ? measuredSpeedOf(runs.filter(({ revisionId }) => revisionId === tested.id), 'timedDistance') : undefined;
   const record = { document, revisionId: last.id, revisions, runs, failures, prints, copies };
-  const checks = [...overlooked(document, thresholds), ...checksOnRecord(record)];
+  const checks = [...overlookBuild(document, thresholds), ...checksOnRecord(record)];
   const worked = checks.filter(({ state }) => state !== 'unknown').sort(byUrgency);
   return {
     id: build.id,
@@ -65,11 +67,6 @@ export function garageCar({ build, revisions, runs, failures, prints, copies }: 
     next: nextStep(record, checks, input?.ok === false ? input.missing : surface ? [] : ['surface']),
   };
 }
-
-const keep = keepLast<readonly Check[]>(200);
-
-/** The checks of a document that has not changed since the garage was last looked at are kept. */
-const overlooked = (document: BuildDocument, thresholds: Thresholds) => keep(JSON.stringify([document, thresholds]), () => overlookBuild(document, thresholds));
 
 function nextStep(record: BuildOnRecord, checks: readonly Check[], missing: readonly string[]): string {
   if (missing.length > 0) return `Give it ${listed(missing)}.`;

@@ -41,10 +41,16 @@ const NOT_LOADED = 1e6;
  * @see Shigley, Mechanical Engineering Design, ch. 3 and table A-9 (Euler and Bernoulli)
  */
 export function beamCheck(input: BeamInput): BeamResult {
+  const { otherWay, ...found } = beamStresses(input);
+  return { ...found, heightForMargin2Mm: heightForMargin2(input), otherWay };
+}
+
+/** The same without the height that would bear it twice, which takes a search. */
+export function beamStresses(input: BeamInput): Omit<BeamResult, 'heightForMargin2Mm'> {
   if ('atMm' in input.load && input.load.atMm !== undefined && input.load.atMm > input.lengthMm) throw new CalcError('load.atMm', 'lies beyond the beam', 'give a place on it');
-  const { section, bendingAbout, material, layers, fill, temperatureC } = input;
+  const { section, bendingAbout, material, layers } = input;
   const properties = sectionProperties({ section });
-  const state = { ...(fill === undefined ? {} : { fill }), ...(temperatureC === undefined ? {} : { temperatureC }) };
+  const state = stateOf(input);
   const { allowable, shear, modulus } = byLayers(material, layers, state);
   const forces = bending(input);
   const stress = forces.momentNmm / leastModulus(properties, bendingAbout);
@@ -54,9 +60,20 @@ export function beamCheck(input: BeamInput): BeamResult {
   return {
     momentNmm: forces.momentNmm, shearN: forces.shearN, stressMpa: stress, allowableMpa: allowable, shearStressMpa: shearStress, shearAllowableMpa: shear, margin: Math.min(byBending, byShear), failsBy: byShear < byBending ? 'shear' : 'bending',
     deflectionMm: forces.sag / (modulus * (bendingAbout === 'x' ? properties.ixMm4 : properties.iyMm4)),
-    heightForMargin2Mm: heightFor(input, (s) => Math.min(over(allowable, forces.momentNmm / leastModulus(sectionProperties({ section: s }), bendingAbout)), over(shear, (1.5 * forces.shearN) / sectionProperties({ section: s }).areaMm2))),
     otherWay: { stressMpa: stress, allowableMpa: other, margin: over(other, stress) },
   };
+}
+
+const stateOf = ({ fill, temperatureC }: BeamInput) => ({ ...(fill === undefined ? {} : { fill }), ...(temperatureC === undefined ? {} : { temperatureC }) });
+
+/** Overall size in the bending plane at which a beam bears its load twice, mm. */
+export function heightForMargin2(input: BeamInput): number {
+  const { allowable, shear } = byLayers(input.material, input.layers, stateOf(input));
+  const { momentNmm, shearN } = bending(input);
+  return heightFor(input, (section) => {
+    const properties = sectionProperties({ section });
+    return Math.min(over(allowable, momentNmm / leastModulus(properties, input.bendingAbout)), over(shear, (1.5 * shearN) / properties.areaMm2));
+  });
 }
 
 const over = (allowable: number, stress: number) => (stress === 0 ? NOT_LOADED : Math.min(NOT_LOADED, allowable / stress));

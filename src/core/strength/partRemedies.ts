@@ -1,6 +1,7 @@
 import type { Part, PartKind } from '../build/parts';
 import type { Proposal } from '../checks/check';
 import { plain } from '../units/plain';
+import { heightForMargin2 } from './beam';
 import { bossCheck } from './boss';
 import { hasLayers, strengthOf } from './materialOfBuild';
 import type { LoadedPart } from './partStrength';
@@ -56,7 +57,7 @@ function turnedAndThicker({ name, shape, material }: Part, worst: LoadedPart, tu
 function thicker({ name, kind, shape }: Part, worst: LoadedPart, at: At): Proposal[] {
   const { heightMm, profile, as } = shape!;
   if (heightMm === undefined) return [];
-  const wanted = as === 'beam' && worst.heightForMargin2Mm !== undefined && profile !== 'flanged' ? worst.heightForMargin2Mm : heightMm * THICKER;
+  const wanted = as === 'beam' && worst.upright && profile !== 'flanged' ? heightForMargin2(worst.upright.beam) * Math.sqrt(worst.upright.raised) : heightMm * THICKER;
   const next = Math.ceil(wanted / STEP_MM) * STEP_MM;
   const sideways = worst.load?.bends === 'sideways' && shape!.widthMm !== undefined;
   const wide = sideways ? Math.ceil((shape!.widthMm! * THICKER) / STEP_MM) * STEP_MM : 0;

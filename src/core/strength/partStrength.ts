@@ -5,7 +5,7 @@ import type { WorkingStep } from '../checks/check';
 import { type Assembled, missingOf } from '../drive/runOfBuild';
 import { plain } from '../units/plain';
 import { derate } from './allowable';
-import { beamCheck } from './beam';
+import { type BeamInput, beamStresses } from './beam';
 import { bossCheck } from './boss';
 import { casesOfBuild } from './casesOfBuild';
 import { columnCheck } from './column';
@@ -30,8 +30,8 @@ export interface LoadedPart {
   between: boolean;
   mode: string;
   deflectionMm?: number;
-  /** Height, thickness or diameter for a margin of 2. */
-  heightForMargin2Mm?: number;
+  /** As a beam bent upright: what it was worked out from, and how much its root raises the stress. */
+  upright?: { beam: BeamInput; raised: number };
   depth: 'beam' | 'column' | 'boss' | 'solid';
   working: WorkingStep[];
 }
@@ -134,7 +134,8 @@ function asBeam(part: Part, load: PartLoad, base: Base): Assembled<LoadedPart> {
   const upright = (load.bends ?? 'upright') === 'upright';
   const about = upright ? section.upright : section.upright === 'x' ? 'y' : 'x';
   const fill = fillOf(part, section.coreOf);
-  const found = beamCheck({ support, lengthMm: lengthMm!, load: { forceN: base.forceN }, section: section.section, bendingAbout: about, material: strengthOf(part.material!), layers: layers!, fill, ...warm(part) });
+  const beam: BeamInput = { support, lengthMm: lengthMm!, load: { forceN: base.forceN }, section: section.section, bendingAbout: about, material: strengthOf(part.material!), layers: layers!, fill, ...warm(part) };
+  const found = beamStresses(beam);
   const { rootMm, filletMm, widthMm, heightMm } = part.shape!;
   const bar = upright ? heightMm : (widthMm ?? heightMm);
   const raised = rootMm === undefined || filletMm === undefined || bar === undefined ? 1 : filletFactor(bar, rootMm, filletMm);
@@ -146,7 +147,7 @@ function asBeam(part: Part, load: PartLoad, base: Base): Assembled<LoadedPart> {
     ok: true,
     value: {
       ...base, margin, breaksAtN: base.forceN * margin, between: layered && (bending ? layers === 'across' : layers === 'along'), mode: bending ? (layers === 'across' && layered ? 'bent until the layers part' : 'bent') : 'sheared', deflectionMm: found.deflectionMm,
-      ...(upright ? { heightForMargin2Mm: found.heightForMargin2Mm * Math.sqrt(raised) } : {}), depth: 'beam',
+      ...(upright ? { upright: { beam, raised } } : {}), depth: 'beam',
       working: [
         { label: 'Moment', formula: support === 'cantilever' ? `${plain(base.forceN)} N · ${plain(lengthMm!)} mm` : `${plain(base.forceN)} N over ${plain(lengthMm!)} mm, ${support === 'simple' ? 'resting' : 'held'} at both ends`, value: found.momentNmm / 1000, quantity: 'torqueNm' },
         { label: bending ? 'Bending stress' : 'Shear stress', formula: bending ? 'moment over the section modulus' : '1.5 · force over area', value: bending ? found.stressMpa : found.shearStressMpa, quantity: 'stressMpa', source: 'Shigley, Mechanical Engineering Design, ch. 3' },

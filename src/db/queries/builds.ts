@@ -34,15 +34,6 @@ export async function wholeBuild(db: Database, workshopId: string, id: string): 
   return { build, revisions, runs, failures, ...(await printsOfRevisions(db, workshopId, ids)) };
 }
 
-/** Every build as a whole; one that is deleted while they are read is left out. */
-export async function wholeBuilds(db: Database, workshopId: string): Promise<KeptBuild[]> {
-  const found = await Promise.all((await listBuilds(db, workshopId)).map(({ id }) => wholeBuild(db, workshopId, id).catch((error: unknown) => {
-    if (error instanceof DoorError && error.code === 'notFound') return undefined;
-    throw error;
-  })));
-  return found.filter((one) => one !== undefined);
-}
-
 /** A new build with its first revision; sending the same id twice makes one. */
 export async function createBuild(db: Database, workshopId: string, given: { id: string; revisionId: string; name: string; document?: BuildDocument; createdAt: string }): Promise<KeptBuild> {
   await writing(db, async (tx) => {

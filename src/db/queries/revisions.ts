@@ -1,8 +1,9 @@
-import { and, eq, sql } from 'drizzle-orm';
+import { and, eq, getTableColumns, type SQL, sql } from 'drizzle-orm';
 import type { BuildDocument } from '@/core/build/document';
 import { nextLetter } from '@/core/build/letters';
 import type { RevisionRecord } from '@/core/field/records';
 import type { Database } from '../client';
+import { knownDocuments } from '../documents';
 import { DoorError } from '../errors';
 import { builds, revisions } from '../schema';
 import { writing } from '../writing';
@@ -11,26 +12,28 @@ import { present } from './deleted';
 
 type Writer = Pick<Database, 'insert' | 'select' | 'update' | 'delete' | 'execute'>;
 
-const toRecord = (row: typeof revisions.$inferSelect): RevisionRecord => {
-  const { workshopId: _, ...record } = row;
-  return compact(record);
-};
+const { document: _document, ...light } = getTableColumns(revisions);
+const ofPresentBuild = and(eq(builds.workshopId, revisions.workshopId), eq(builds.id, revisions.buildId), present(builds));
 
-export async function listRevisions(db: Writer, workshopId: string, buildId: string): Promise<RevisionRecord[]> {
-  const rows = await db.select().from(revisions).where(and(eq(revisions.workshopId, workshopId), eq(revisions.buildId, buildId)));
-  return rows.map(toRecord);
+/** Revisions of builds that were not deleted; a document that is known here is not read again. */
+async function select(db: Writer, where: SQL | undefined): Promise<RevisionRecord[]> {
+  const { column, documentOf } = knownDocuments();
+  const rows = await db.select({ row: light, document: column }).from(revisions).innerJoin(builds, ofPresentBuild).where(where);
+  return rows.map(({ row, document }) => {
+    const { workshopId: _, documentMark, ...record } = row;
+    return compact({ ...record, document: documentOf(documentMark, document) });
+  });
 }
+
+export const listRevisions = (db: Writer, workshopId: string, buildId: string): Promise<RevisionRecord[]> => select(db, and(eq(revisions.workshopId, workshopId), eq(revisions.buildId, buildId)));
 
 /** Every revision of a workshop, for the garage and for what uses a library item. */
-export async function allRevisions(db: Database, workshopId: string): Promise<RevisionRecord[]> {
-  const rows = await db.select({ revision: revisions }).from(revisions).innerJoin(builds, and(eq(builds.workshopId, revisions.workshopId), eq(builds.id, revisions.buildId))).where(and(eq(revisions.workshopId, workshopId), present(builds)));
-  return rows.map(({ revision }) => toRecord(revision));
-}
+export const allRevisions = (db: Database, workshopId: string): Promise<RevisionRecord[]> => select(db, eq(revisions.workshopId, workshopId));
 
 export async function revisionById(db: Writer, workshopId: string, id: string): Promise<RevisionRecord> {
-  const [row] = await db.select({ revision: revisions }).from(revisions).innerJoin(builds, and(eq(builds.workshopId, revisions.workshopId), eq(builds.id, revisions.buildId))).where(and(eq(revisions.workshopId, workshopId), eq(revisions.id, id), present(builds)));
-  if (!row) throw new DoorError('notFound', 'There is no such revision in this workshop.');
-  return toRecord(row.revision);
+  const [found] = await select(db, and(eq(revisions.workshopId, workshopId), eq(revisions.id, id)));
+  if (!found) throw new DoorError('notFound', 'There is no such revision in this workshop.');
+  return found;
 }
 
 export async function saveNewRevision(db: Writer, workshopId: string, record: Omit<RevisionRecord, 'version'>): Promise<void> {
@@ -76,8 +79,8 @@ export async function describeRevision(db: Database, workshopId: string, id: str
     await lockBuildOf(tx, workshopId, id);
     const present = await revisionById(tx, workshopId, id);
     if (given.closedAt === null) await refuseWithChild(tx, workshopId, present);
-    const [saved] = await tx.update(revisions).set({ ...given, ...(given.learned === undefined ? {} : { learned: given.learned === '' ? null : given.learned }) }).where(and(eq(revisions.workshopId, workshopId), eq(revisions.id, id))).returning();
-    return toRecord(saved!);
+    await tx.update(revisions).set({ ...given, ...(given.learned === undefined ? {} : { learned: given.learned === '' ? null : given.learned }) }).where(and(eq(revisions.workshopId, workshopId), eq(revisions.id, id)));
+    return revisionById(tx, workshopId, id);
   });
 }
 

@@ -3,6 +3,7 @@ import type { BuildDocument } from '@/core/build/document';
 import { predictRun } from '@/core/field/predictRun';
 import { isTimed, type RunRecord, type RunSheet } from '@/core/field/records';
 import type { Database } from '../client';
+import { drivenDocuments } from '../documents';
 import { DoorError } from '../errors';
 import { failures, runs } from '../schema';
 import { writing } from '../writing';
@@ -18,19 +19,17 @@ const lightRecord = (row: Omit<Row, 'document'>): Omit<RunRecord, 'document'> =>
 };
 const toRecord = (row: Row): RunRecord => lightRecord(row) as RunRecord;
 
-const { document: driven, ...light } = getTableColumns(runs);
-const mark = runs.documentMark;
+const { document: _document, ...light } = getTableColumns(runs);
 
 /** Runs of revisions; those that were driven with the same build share one document, which is read once. */
 export async function runsOfRevisions(db: Database, workshopId: string, revisionIds: string[]): Promise<RunRecord[]> {
   if (revisionIds.length === 0) return [];
   const own = and(eq(runs.workshopId, workshopId), inArray(runs.revisionId, revisionIds), present(runs));
   const rows = await db.select(light).from(runs).where(own).orderBy(asc(runs.ranAt), asc(runs.id));
-  const builds = await db.selectDistinctOn([mark], { mark, document: driven }).from(runs).where(own);
-  const documents = new Map(builds.map((one) => [one.mark, one.document]));
+  const documents = await drivenDocuments(db, own, rows.map(({ documentMark }) => documentMark!));
   // a run that was deleted between the two is in sight no more
   return rows.flatMap((row) => {
-    const document = documents.get(row.documentMark);
+    const document = documents.get(row.documentMark!);
     return document === undefined ? [] : [toRecord({ ...row, document })];
   });
 }
@@ -54,11 +53,9 @@ export async function* runsInParts(db: Database, workshopId: string, revisionIds
   for (let from = 0; from < ids.length; from += RUNS_AT_ONCE) {
     const some = and(ofWorkshop, inArray(runs.id, ids.slice(from, from + RUNS_AT_ONCE)));
     const rows = await db.select(light).from(runs).where(some);
-    const marks = [...new Set(rows.map(({ documentMark }) => documentMark!))].filter(isAsked);
-    const builds = marks.length === 0 ? [] : await db.selectDistinctOn([mark], { mark, document: driven }).from(runs).where(and(some, inArray(mark, marks)));
-    const documents = new Map(builds.map((one) => [one.mark, one.document]));
+    const documents = await drivenDocuments(db, some, rows.map(({ documentMark }) => documentMark!).filter(isAsked));
     yield rows.sort(order).map((row) => {
-      const document = documents.get(row.documentMark);
+      const document = documents.get(row.documentMark!);
       return { mark: row.documentMark!, run: lightRecord(row), ...(document ? { document } : {}) };
     });
   }

@@ -12,6 +12,7 @@ import type { CopyRecord, PrintRecord, PrintSheet } from '@/core/print/log';
 import { callApi, ApiProblem } from '../api';
 import { BuildSession, type SaveAnswer, type SessionState } from './buildSession';
 import { keepSteps, useKeptSteps } from './keptSteps';
+import type { BuildData } from './packedBuild';
 import { useChecks } from './useChecks';
 
 /** A whole second document that every figure of a page is compared with; never saved. */
@@ -59,13 +60,8 @@ export function useBuild(): BuildPage {
   return page;
 }
 
-interface BuildProviderProps {
-  whole: KeptBuild;
+interface BuildProviderProps extends Omit<BuildData, 'builds'> {
   revisionId: string;
-  library: readonly LibraryItem[];
-  thresholds: Thresholds;
-  finishedPrints: readonly PrintSheet[];
-  printAheadMinutes: number | undefined;
   children: ReactNode;
 }
 

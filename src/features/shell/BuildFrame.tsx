@@ -5,10 +5,7 @@ import { usePathname, useRouter } from 'next/navigation';
 import { type ReactNode, useMemo, useState } from 'react';
 import { USUAL_CURRENCY } from '@/core/build/brief';
 import { SEGMENTS } from '@/core/checks/check';
-import type { Thresholds } from '@/core/checks/check';
-import type { BuildRecord, KeptBuild } from '@/core/field/records';
-import type { LibraryItem } from '@/core/library/items';
-import type { PrintSheet } from '@/core/print/log';
+import type { BuildRecord } from '@/core/field/records';
 import { MoneyProvider, useReader } from '@/ui/reader';
 import { useWorking, WorkingProvider } from '@/ui/working';
 import { BuildProvider, useBuild } from './BuildContext';
@@ -17,6 +14,7 @@ import { GhostPicker } from './Ghosts';
 import { KeyList } from './KeyList';
 import { OfflineReady } from './OfflineReady';
 import { type Jump, Palette } from './Palette';
+import { unpackBuild } from './packedBuild';
 import { Preferences } from './Preferences';
 import { SaveMark } from './SaveMark';
 import { SEGMENT_NAMES, SEGMENT_QUESTIONS, segmentPath } from './segments';
@@ -25,21 +23,18 @@ import { WaitingBar } from './WaitingBar';
 import { useKeys } from './useKeys';
 
 interface BuildFrameProps {
-  whole: KeptBuild;
+  /** Of `packBuild`. */
+  packed: string;
   revisionId: string;
-  library: readonly LibraryItem[];
-  thresholds: Thresholds;
-  finishedPrints: readonly PrintSheet[];
-  printAheadMinutes: number | undefined;
-  builds: readonly BuildRecord[];
   children: ReactNode;
 }
 
 /** Header, stripe and what every page of a build shares. */
-export function BuildFrame({ builds, children, ...given }: BuildFrameProps) {
+export function BuildFrame({ packed, revisionId, children }: BuildFrameProps) {
+  const { builds, ...given } = useMemo(() => unpackBuild(packed), [packed]);
   return (
     <WorkingProvider>
-      <BuildProvider {...given}>
+      <BuildProvider {...given} revisionId={revisionId}>
         <WithMoney><Frame builds={builds}>{children}</Frame></WithMoney>
       </BuildProvider>
     </WorkingProvider>

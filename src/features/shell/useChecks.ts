@@ -2,7 +2,8 @@ import { useEffect, useMemo, useState } from 'react';
 import type { ChosenSurface } from '@/core/build/brief';
 import type { BuildDocument } from '@/core/build/document';
 import type { Check, Thresholds } from '@/core/checks/check';
-import { HEAVY_CHECKS, statesOn } from '@/core/checks/evaluate';
+import { HEAVY_CHECKS } from '@/core/checks/evaluate';
+import { keptStates } from '@/core/checks/keptStates';
 import { checksWorker } from './checksClient';
 
 /** The worker starts when the change is on screen, and not at all for a change that is followed by another. */
@@ -15,7 +16,7 @@ interface Full {
 
 /** At once the states of the quick checks on one surface, the others as they were; over all surfaces and with remedies as soon as the worker has them. */
 export function useChecks(document: BuildDocument, surface: ChosenSurface | undefined, thresholds: Thresholds): readonly Check[] {
-  const quick = useMemo(() => statesOn(document, surface, thresholds), [document, surface, thresholds]);
+  const quick = useMemo(() => keptStates(document, surface, thresholds), [document, surface, thresholds]);
   const [full, setFull] = useState<Full>();
 
   useEffect(() => {

@@ -1,4 +1,7 @@
+import type { Thresholds } from '@/core/checks/check';
+import { type GarageCar, garageCarOrAilment } from '@/core/checks/garage';
 import { CalcError } from '@/core/errors';
+import type { WholeBuild } from '@/core/field/records';
 import { parseArchivedBuild, parseBuildFile } from '@/core/file/buildFile.schema';
 import type { BuildFile } from '@/core/file/buildFile';
 import type { FemInput } from '@/core/mesh/fem/fem';
@@ -6,6 +9,7 @@ import { solidOf } from '@/core/mesh/measure';
 import { readMesh } from '@/core/mesh/readMesh';
 import { operations } from '@/core/operations';
 import { parse } from '@/core/schema/parse';
+import { reportOf, reportOnPaper } from './report';
 
 /** What one request may ask of the server; `calc` and the page take more. */
 const MOST_COMBINATIONS = 8000;
@@ -22,6 +26,10 @@ export const TASKS = {
     return finiteJson(operation.run(checked as never));
   },
   buildFile: ({ text }: { text: string }): BuildFile => parseBuildFile(text),
+  /** What the garage says of a build. */
+  garageCar: ({ whole, thresholds }: { whole: WholeBuild; thresholds: Thresholds }): GarageCar => garageCarOrAilment(whole, thresholds),
+  report: reportOf,
+  reportOnPaper,
   archivedBuild: ({ text }: { text: string }): BuildFile => parseArchivedBuild(text),
 };
 

@@ -1,14 +1,9 @@
 import Joi from 'joi';
 import sharp from 'sharp';
 import { USUAL_CURRENCY } from '@/core/build/brief';
-import { checksOnRecord } from '@/core/checks/record';
-import { overlookBuild } from '@/core/checks/evaluate';
 import type { Photo } from '@/core/field/report';
-import { calibrationOfBuild } from '@/core/print/log';
-import { buildSheet } from '@/core/report/buildSheet';
 import { flat, type Report, REPORT_KINDS, type ReportKind } from '@/core/report/definition';
-import { type Images, reportAsPaper, UNREADABLE } from '@/core/report/paper';
-import { testReport } from '@/core/report/testReport';
+import { type Images, UNREADABLE } from '@/core/report/paper';
 import { parse } from '@/core/schema/parse';
 import { wholeBuild } from '@/db/queries/builds';
 import { fileContent } from '@/db/queries/files';
@@ -17,7 +12,9 @@ import { revisionById } from '@/db/queries/revisions';
 import { settingsOf } from '@/db/queries/workshops';
 import { readerOfHeaders } from '../../../../readerOfRequest';
 import { door } from '../../../door';
-import { printPdf } from '../../../printPdf';
+import { inThread } from '../../../threads';
+
+const REPORT_MS = 30_000;
 
 const querySchema = Joi.object<{ kind: ReportKind }>({ kind: Joi.valid(...REPORT_KINDS).required() }).required();
 
@@ -25,14 +22,12 @@ export const GET = door(async ({ request, db, workshopId, id }) => {
   const { kind } = parse(querySchema, Object.fromEntries(new URL(request.url).searchParams));
   const { buildId } = await revisionById(db, workshopId, id);
   const [whole, { thresholds = {} }, finished] = await Promise.all([wholeBuild(db, workshopId, buildId), settingsOf(db, workshopId), finishedPrints(db, workshopId)]);
-  const revision = whole.revisions.find((one) => one.id === id)!;
-  const { document } = revision;
+  const { letter, document } = whole.revisions.find((one) => one.id === id)!;
   const reader = { ...readerOfHeaders(request.headers), currency: document.brief.currency ?? USUAL_CURRENCY };
-  const checks = [...overlookBuild(document, thresholds), ...checksOnRecord({ ...whole, document, revisionId: id })];
-  const calibration = calibrationOfBuild(document, whole.prints, finished)?.calibration;
-  const report = kind === 'build' ? buildSheet({ ...whole, revision, document, checks, ...(calibration === undefined ? {} : { calibration }) }, reader) : testReport({ ...whole, revision, checks }, reader);
-  const pdf = await printPdf(reportAsPaper(report, await imagesOf(report, (hash) => fileContent(db, workshopId, hash)), reader.units === 'imperial' ? 'LETTER' : 'A4'));
-  const name = `${whole.build.name}-${revision.letter}-${kind === 'build' ? 'build-sheet' : 'test-report'}.pdf`.toLowerCase().replace(/[^a-z0-9.]+/g, '-');
+  const report = await inThread('report', { kind, whole, revisionId: id, thresholds, finishedPrints: finished, reader }, REPORT_MS);
+  const images = await imagesOf(report, (hash) => fileContent(db, workshopId, hash));
+  const pdf = await inThread('reportOnPaper', { report, images, paper: reader.units === 'imperial' ? 'LETTER' : 'A4' }, REPORT_MS);
+  const name = `${whole.build.name}-${letter}-${kind === 'build' ? 'build-sheet' : 'test-report'}.pdf`.toLowerCase().replace(/[^a-z0-9.]+/g, '-');
   return new Response(new Uint8Array(pdf), { headers: { 'content-type': 'application/pdf', 'content-disposition': `attachment; filename="${name}"`, 'cache-control': 'no-store' } });
 });
 

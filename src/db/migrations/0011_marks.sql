@@ -1,0 +1,1 @@
+ALTER TABLE "revisions" ADD COLUMN "document_mark" text GENERATED ALWAYS AS (md5(document::text)) STORED;

@@ -1,0 +1,34 @@
+import { overlookBuild } from '@/core/checks/evaluate';
+import type { Thresholds } from '@/core/checks/check';
+import { checksOnRecord } from '@/core/checks/record';
+import type { WholeBuild } from '@/core/field/records';
+import { calibrationOfBuild, type PrintSheet } from '@/core/print/log';
+import { buildSheet } from '@/core/report/buildSheet';
+import type { Report, ReportKind } from '@/core/report/definition';
+import { type Images, reportAsPaper } from '@/core/report/paper';
+import { testReport } from '@/core/report/testReport';
+import type { Reader } from '@/core/units/formatQuantity';
+import { printPdf } from './printPdf';
+
+export interface ReportAsked {
+  kind: ReportKind;
+  whole: WholeBuild;
+  revisionId: string;
+  thresholds: Thresholds;
+  /** What the workshop has printed, for what it says of the printer. */
+  finishedPrints: readonly PrintSheet[];
+  reader: Reader;
+}
+
+/** What a report says of a revision. */
+export function reportOf({ kind, whole, revisionId, thresholds, finishedPrints, reader }: ReportAsked): Report {
+  const revision = whole.revisions.find(({ id }) => id === revisionId)!;
+  const { document } = revision;
+  const checks = [...overlookBuild(document, thresholds), ...checksOnRecord({ ...whole, document, revisionId })];
+  if (kind === 'test') return testReport({ ...whole, revision, checks }, reader);
+  const calibration = calibrationOfBuild(document, whole.prints, finishedPrints)?.calibration;
+  return buildSheet({ ...whole, revision, document, checks, ...(calibration === undefined ? {} : { calibration }) }, reader);
+}
+
+/** The same on paper. */
+export const reportOnPaper = async ({ report, images, paper }: { report: Report; images: Images; paper: 'A4' | 'LETTER' }): Promise<Uint8Array> => new Uint8Array(await printPdf(reportAsPaper(report, images, paper)));
