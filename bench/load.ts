@@ -108,6 +108,31 @@ async function whereItGoes(page: number, bare: number): Promise<void> {
   console.log(`  (after a change: reading and packing the build ${(await median(() => readBuild(db, workshopId, 'marsh-hare'))).toFixed(1)} ms, states of its checks ${(await median(() => statesOn(document, surface, {}))).toFixed(1)} ms)`);
 }
 
+/** A minute of a car, five hundred times over: longer than one request may take. */
+const ENDLESS = {
+  massKg: 2, yawInertiaKgM2: 0.02, cgToFrontMm: 130, cgToRearMm: 140, corneringFrontNPerRad: 60, corneringRearNPerRad: 70, mu: 0.8, speedMps: 8, durationS: 60, gains: Array.from({ length: 500 }, (_, index) => index / 1000),
+  servo: { lagS: 0.03, rateDegPerS: 300, maxDeg: 25 }, gyro: { gain: 0.05, maxCorrectionDeg: 12, sampleS: 0.0005 }, scenario: { kind: 'kick', yawRateDegPerS: 90 },
+};
+const ASKS = 100;
+
+/** Small requests, alone and while one request asks for endless work. */
+async function besideWildWork(base: string): Promise<void> {
+  const agent = new Agent({ keepAlive: true, timeout: IDLE_MS });
+  const asks = async () => {
+    const times: number[] = [];
+    for (let round = 0; round < ASKS; round++) {
+      times.push(await open(base, '/api/settings', agent));
+      await wait(30);
+    }
+    return times.sort((a, b) => a - b);
+  };
+  const quiet = await asks();
+  const wild = fetch(`${base}/api/operations/yaw.assist`, { method: 'POST', body: JSON.stringify(ENDLESS), headers: { 'content-type': 'application/json' } });
+  const beside = await asks();
+  console.log(`\na small request: p95 ${at(quiet, 0.95).toFixed(0)} ms alone, ${at(beside, 0.95).toFixed(0)} ms while one asks for endless work (aim: under 100), which is answered ${(await wild).status}`);
+  agent.destroy();
+}
+
 runMain(async () => {
   await ensurePackages();
   await ensureModules();
@@ -132,6 +157,7 @@ runMain(async () => {
     said('a build page', build);
     console.log(`p95 of a build page is ${(at(build, 0.95) / at(bare, 0.95)).toFixed(1)} times that of the bare page (aim: at most 3); ${(100 * taken()).toFixed(0)} % of the processors’ time went to others meanwhile`);
     await whereItGoes(buildAlone, bareAlone);
+    await besideWildWork(server.address);
   } finally {
     await stop();
   }
