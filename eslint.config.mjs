@@ -10,24 +10,86 @@ const arrows = (files, forbidden, message) => ({
 });
 
 export default ts.config(
-  { ignores: ['.next*/', 'public/service-worker.js', '.data/', 'node_modules/', 'next-env.d.ts', 'test-results/'] },
+  {
+    ignores: [
+      '.next*/',
+      'public/service-worker.js',
+      '.data/',
+      'node_modules/',
+      'next-env.d.ts',
+      'test-results/',
+    ],
+  },
   js.configs.recommended,
   ...ts.configs.recommended,
   hooks.configs.flat.recommended,
   next.configs['core-web-vitals'],
   {
-    languageOptions: { globals: { process: 'readonly', console: 'readonly', URL: 'readonly', Buffer: 'readonly', fetch: 'readonly', setTimeout: 'readonly', clearTimeout: 'readonly', performance: 'readonly', AbortSignal: 'readonly' } },
+    languageOptions: {
+      globals: {
+        process: 'readonly',
+        console: 'readonly',
+        URL: 'readonly',
+        Buffer: 'readonly',
+        fetch: 'readonly',
+        setTimeout: 'readonly',
+        clearTimeout: 'readonly',
+        performance: 'readonly',
+        AbortSignal: 'readonly',
+      },
+    },
     rules: {
       '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_' }],
       '@typescript-eslint/no-explicit-any': 'error',
     },
   },
-  arrows(['src/core/**/!(*.test).ts'], ['react', 'react/**', 'react-dom', 'next', 'next/**', '@mui/**', 'drizzle-orm', 'drizzle-orm/**', 'pg', 'node:*', 'fs', 'path', ...above(['app', 'features', 'ui', 'workers', 'db', 'cli'])], 'core imports nothing above it'),
+  arrows(
+    ['src/core/**/!(*.test).ts'],
+    [
+      'react',
+      'react/**',
+      'react-dom',
+      'next',
+      'next/**',
+      '@mui/**',
+      'drizzle-orm',
+      'drizzle-orm/**',
+      'pg',
+      'node:*',
+      'fs',
+      'path',
+      ...above(['app', 'features', 'ui', 'workers', 'db', 'cli']),
+    ],
+    'core imports nothing above it',
+  ),
   { files: ['**/*.cjs'], languageOptions: { globals: { module: 'readonly' } } },
-  { files: ['src/core/**'], rules: { 'no-restricted-globals': ['error', 'window', 'document', 'process', 'localStorage', 'fetch'] } },
-  arrows(['src/workers/**'], ['react', 'next', '@mui/**', 'pg', ...above(['app', 'features', 'ui', 'db', 'cli'])], 'workers stand over core alone'),
-  arrows(['src/ui/**'], ['drizzle-orm', 'pg', ...above(['app', 'features', 'workers', 'db', 'cli'])], 'ui stands over core alone'),
-  arrows(['src/features/**'], ['drizzle-orm', 'pg', ...above(['app', 'db', 'cli'])], 'features reach ui, workers and core'),
-  arrows(['src/db/**'], ['react', 'next', '@mui/**', ...above(['app', 'features', 'ui', 'workers', 'cli'])], 'db stands over core alone'),
-  arrows(['src/cli/**'], ['react', 'next', '@mui/**', 'pg', ...above(['app', 'features', 'ui', 'workers', 'db'])], 'cli stands over core alone'),
+  {
+    files: ['src/core/**'],
+    rules: { 'no-restricted-globals': ['error', 'window', 'document', 'process', 'localStorage', 'fetch'] },
+  },
+  arrows(
+    ['src/workers/**'],
+    ['react', 'next', '@mui/**', 'pg', ...above(['app', 'features', 'ui', 'db', 'cli'])],
+    'workers stand over core alone',
+  ),
+  arrows(
+    ['src/ui/**'],
+    ['drizzle-orm', 'pg', ...above(['app', 'features', 'workers', 'db', 'cli'])],
+    'ui stands over core alone',
+  ),
+  arrows(
+    ['src/features/**'],
+    ['drizzle-orm', 'pg', ...above(['app', 'db', 'cli'])],
+    'features reach ui, workers and core',
+  ),
+  arrows(
+    ['src/db/**'],
+    ['react', 'next', '@mui/**', ...above(['app', 'features', 'ui', 'workers', 'cli'])],
+    'db stands over core alone',
+  ),
+  arrows(
+    ['src/cli/**'],
+    ['react', 'next', '@mui/**', 'pg', ...above(['app', 'features', 'ui', 'workers', 'db'])],
+    'cli stands over core alone',
+  ),
 );

@@ -1,19 +1,61 @@
 const shared = {
   testEnvironment: 'node',
   // files run in a sandbox that is slow to find what is global: these are handed in
-  sandboxInjectedGlobals: ['Math', 'Number', 'Array', 'Object', 'Map', 'Set', 'Float64Array', 'Float32Array', 'Uint32Array'],
+  sandboxInjectedGlobals: [
+    'Math',
+    'Number',
+    'Array',
+    'Object',
+    'Map',
+    'Set',
+    'Float64Array',
+    'Float32Array',
+    'Uint32Array',
+  ],
   transform: {
-    '^.+\\.m?[tj]sx?$': ['@swc/jest', { jsc: { parser: { syntax: 'typescript', tsx: true }, transform: { react: { runtime: 'automatic' } }, target: 'es2022' }, module: { type: 'commonjs' } }],
+    '^.+\\.m?[tj]sx?$': [
+      '@swc/jest',
+      {
+        jsc: {
+          parser: { syntax: 'typescript', tsx: true },
+          transform: { react: { runtime: 'automatic' } },
+          target: 'es2022',
+        },
+        module: { type: 'commonjs' },
+      },
+    ],
   },
-  moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1', '^manifold-3d$': '<rootDir>/node_modules/manifold-3d/manifold.js' },
-  transformIgnorePatterns: ['/node_modules/(?!(d3-[a-z-]+|internmap|earcut|manifold-3d|ml-[a-z-]+|is-any-array)/)'],
+  moduleNameMapper: {
+    '^@/(.*)$': '<rootDir>/src/$1',
+    '^manifold-3d$': '<rootDir>/node_modules/manifold-3d/manifold.js',
+  },
+  transformIgnorePatterns: [
+    '/node_modules/(?!(d3-[a-z-]+|internmap|earcut|manifold-3d|ml-[a-z-]+|is-any-array)/)',
+  ],
   modulePathIgnorePatterns: ['<rootDir>/.next', '<rootDir>/.data'],
 };
 
 export default {
   projects: [
-    { ...shared, displayName: 'unit', testPathIgnorePatterns: ['/node_modules/', '<rootDir>/src/db/seed/'], testMatch: ['<rootDir>/src/**/*.test.ts', '<rootDir>/src/**/*.test.tsx', '<rootDir>/tests/scripts/**/*.test.ts'] },
-    { ...shared, displayName: 'whole', testMatch: ['<rootDir>/tests/whole/**/*.test.ts', '<rootDir>/tests/calc/**/*.test.ts', '<rootDir>/src/db/seed/*.test.ts'] },
+    {
+      ...shared,
+      displayName: 'unit',
+      testPathIgnorePatterns: ['/node_modules/', '<rootDir>/src/db/seed/'],
+      testMatch: [
+        '<rootDir>/src/**/*.test.ts',
+        '<rootDir>/src/**/*.test.tsx',
+        '<rootDir>/tests/scripts/**/*.test.ts',
+      ],
+    },
+    {
+      ...shared,
+      displayName: 'whole',
+      testMatch: [
+        '<rootDir>/tests/whole/**/*.test.ts',
+        '<rootDir>/tests/calc/**/*.test.ts',
+        '<rootDir>/src/db/seed/*.test.ts',
+      ],
+    },
     { ...shared, displayName: 'api', testMatch: ['<rootDir>/tests/api/**/*.test.ts'] },
   ],
 };

@@ -21,12 +21,30 @@ export function benchField(document: BuildDocument): void {
   timed(`track of ${POINTS} points`, () => gpxSpeed({ gpx: track }));
   const surface = document.brief.surfaces[0]!;
   const runs = Array.from({ length: RUNS }, (_, at): RunRecord => {
-    const conditions: TimedConditions = { surfaceId: surface.id, surfaceName: surface.name, distanceM: 5 + at, runUpM: at % 2 === 0 ? 30 : 5, packVBefore: 8.3 - 0.06 * at, extraMassG: 100 * (at % 5) };
+    const conditions: TimedConditions = {
+      surfaceId: surface.id,
+      surfaceName: surface.name,
+      distanceM: 5 + at,
+      runUpM: at % 2 === 0 ? 30 : 5,
+      packVBefore: 8.3 - 0.06 * at,
+      extraMassG: 100 * (at % 5),
+    };
     const kind = at % 3 === 0 ? 'launch' : 'timedDistance';
     const timeS = nominalRun(document, kind, conditions)!.timeS * (1 + 0.03 * Math.sin(7 * at));
-    return { id: `${at}`, revisionId: 'r', kind, ranAt: '', document, conditions, attempts: [{ id: 'a', frames: Math.round(timeS * 240), captureFps: 240 }] };
+    return {
+      id: `${at}`,
+      revisionId: 'r',
+      kind,
+      ranAt: '',
+      document,
+      conditions,
+      attempts: [{ id: 'a', frames: Math.round(timeS * 240), captureFps: 240 }],
+    };
   });
   timed(`calibration on ${RUNS} runs`, () => calibrateRuns(runs));
-  const parts = Array.from({ length: PARTS }, (_, at) => ({ id: `p${at}`, sizeMm: [20 + ((at * 37) % 90), 15 + ((at * 53) % 70), 10] as const }));
+  const parts = Array.from({ length: PARTS }, (_, at) => ({
+    id: `p${at}`,
+    sizeMm: [20 + ((at * 37) % 90), 15 + ((at * 53) % 70), 10] as const,
+  }));
   timed(`${PARTS} parts on beds`, () => printPlates({ bedMm: [220, 220], heightMm: 250, parts }));
 }

@@ -28,7 +28,8 @@ export function bareRun(input: DriveRunInput, distanceM: number, dt: number) {
   const roll = car.rollingResistance * m * 9.81;
   const grip = tyre.mu * m * 9.81;
 
-  let low = 0, high = V / e;
+  let low = 0,
+    high = V / e;
   for (let i = 1; i <= 64 + 60; i++) {
     const w = i <= 64 ? ((V / e) * i) / 64 : 0.5 * (low + high);
     const I = Math.min(limit, Math.max(0, (V - w * e) / R));
@@ -43,12 +44,37 @@ export function bareRun(input: DriveRunInput, distanceM: number, dt: number) {
   }
   const top = 0.5 * (low + high);
 
-  const t: number[] = [], vs: number[] = [], xs: number[] = [], im: number[] = [], ib: number[] = [], vb: number[] = [], lim: string[] = [];
-  let v = 0, x = 0, peakA = 0, peakM = 0, peakB = 0, arrival = 0, near = 0;
+  const t: number[] = [],
+    vs: number[] = [],
+    xs: number[] = [],
+    im: number[] = [],
+    ib: number[] = [],
+    vb: number[] = [],
+    lim: string[] = [];
+  let v = 0,
+    x = 0,
+    peakA = 0,
+    peakM = 0,
+    peakB = 0,
+    arrival = 0,
+    near = 0;
   for (let i = 0; ; i++) {
-    let a1 = 0, a2 = 0, a3 = 0, a4 = 0, v2 = 0, v3 = 0, v4 = 0;
+    let a1 = 0,
+      a2 = 0,
+      a3 = 0,
+      a4 = 0,
+      v2 = 0,
+      v3 = 0,
+      v4 = 0;
     for (let stage = 0; stage < 4; stage++) {
-      const w = stage === 0 ? v : stage === 1 ? (v2 = Math.min(top, v + 0.5 * dt * a1)) : stage === 2 ? (v3 = Math.min(top, v + 0.5 * dt * a2)) : (v4 = Math.min(top, v + dt * a3));
+      const w =
+        stage === 0
+          ? v
+          : stage === 1
+            ? (v2 = Math.min(top, v + 0.5 * dt * a1))
+            : stage === 2
+              ? (v3 = Math.min(top, v + 0.5 * dt * a2))
+              : (v4 = Math.min(top, v + dt * a3));
       let I = (V - w * e) / R;
       if (I > limit) I = limit;
       else if (I < 0) I = 0;
@@ -60,7 +86,8 @@ export function bareRun(input: DriveRunInput, distanceM: number, dt: number) {
         a1 = a;
         const A = held ? Math.max(0, (res + me * a) / pull + idle) : I;
         const need = w * e + A * Rm;
-        const d = held || I === limit ? (2 * need) / (V + Math.sqrt(Math.max(0, V * V - 4 * A * Rb * need))) : 1;
+        const d =
+          held || I === limit ? (2 * need) / (V + Math.sqrt(Math.max(0, V * V - 4 * A * Rb * need))) : 1;
         if (i % STRIDE === 0) {
           t.push(i * dt);
           vs.push(v);
@@ -90,7 +117,10 @@ export function bareRun(input: DriveRunInput, distanceM: number, dt: number) {
     x = nx;
   }
 
-  const fv: number[] = [], fd: number[] = [], fg: number[] = [], fr: number[] = [];
+  const fv: number[] = [],
+    fd: number[] = [],
+    fg: number[] = [],
+    fr: number[] = [];
   for (let i = 0; i < FORCE_POINTS; i++) {
     const w = (1.1 * top * i) / (FORCE_POINTS - 1);
     const I = Math.min(limit, Math.max(0, (V - w * e) / R));

@@ -9,7 +9,14 @@ import type { Mesh } from '@/core/mesh/mesh';
 import { boxCorners, meshOf, ringCorners } from '@/core/mesh/shapes';
 import { STILL } from '@/core/vec3';
 
-const MATERIAL = { modulusMpa: 2000, modulusRatio: 0.8, poisson: 0.35, inPlaneStrengthMpa: 50, interlayerStrengthMpa: 25, interlayerShearMpa: 20 };
+const MATERIAL = {
+  modulusMpa: 2000,
+  modulusRatio: 0.8,
+  poisson: 0.35,
+  inPlaneStrengthMpa: 50,
+  interlayerStrengthMpa: 25,
+  interlayerShearMpa: 20,
+};
 
 interface Case {
   name: string;
@@ -31,10 +38,18 @@ const WIDE = 1000;
 /** Solid analysis: voxels a second, iterations, and the same bricks by plain Jacobi-preconditioned conjugate gradients. */
 export function benchSolid(): void {
   for (const { name, mesh, length, plainly } of CASES) {
-    const settings: FemSettings = { voxelMm: 1, material: MATERIAL, buildDirection: [0, 0, 1], fixed: [{ min: [-WIDE, -WIDE, -WIDE], max: [0, WIDE, WIDE] }], loads: [{ min: [length, -WIDE, -WIDE], max: [length, WIDE, WIDE], forceN: [0, 0, -10] }] };
+    const settings: FemSettings = {
+      voxelMm: 1,
+      material: MATERIAL,
+      buildDirection: [0, 0, 1],
+      fixed: [{ min: [-WIDE, -WIDE, -WIDE], max: [0, WIDE, WIDE] }],
+      loads: [{ min: [length, -WIDE, -WIDE], max: [length, WIDE, WIDE], forceN: [0, 0, -10] }],
+    };
     const { result } = drained(solvedSolid(mesh, settings));
     const plain = plainly ? plainSolver(mesh, settings) : undefined;
-    console.log(`mesh.fem, ${name} voxels: ${result.seconds.toFixed(2)} s, ${Math.round(result.voxels / result.seconds).toLocaleString('en')} voxels a second, ${result.iterations} iterations${plain ? `; plain Jacobi ${plain.seconds.toFixed(1)} s, ${plain.iterations} iterations: ${(plain.seconds / result.seconds).toFixed(1)} times as long` : ''}`);
+    console.log(
+      `mesh.fem, ${name} voxels: ${result.seconds.toFixed(2)} s, ${Math.round(result.voxels / result.seconds).toLocaleString('en')} voxels a second, ${result.iterations} iterations${plain ? `; plain Jacobi ${plain.seconds.toFixed(1)} s, ${plain.iterations} iterations: ${(plain.seconds / result.seconds).toFixed(1)} times as long` : ''}`,
+    );
   }
 }
 
@@ -62,6 +77,8 @@ function plainSolver(mesh: Mesh, { fixed, loads }: FemSettings): { seconds: numb
   const jacobi = (r: Float64Array, z: Float64Array) => {
     for (let at = 0; at < r.length; at++) z[at] = inverse[at]! * r[at]!;
   };
-  const { iterations } = drained(conjugate(product, jacobi, free, f, new Float64Array(f.length), (residual) => residual <= 1e-6, 20_000));
+  const { iterations } = drained(
+    conjugate(product, jacobi, free, f, new Float64Array(f.length), (residual) => residual <= 1e-6, 20_000),
+  );
   return { seconds: (performance.now() - began) / 1000, iterations };
 }

@@ -3,13 +3,25 @@ import { ensureModules } from './lib/machine.mjs';
 import { run } from './lib/run.mjs';
 import { runMain } from './lib/say.mjs';
 
-const bin = (name, ...args) => run(`node_modules/.bin/${name}`, args, { env: { ...process.env, NEXT_TELEMETRY_DISABLED: '1' } });
+const bin = (name, ...args) =>
+  run(`node_modules/.bin/${name}`, args, { env: { ...process.env, NEXT_TELEMETRY_DISABLED: '1' } });
 
 /** The quick gate: lint with the arrows, types, unit tests. */
 export async function check() {
   const lint = async () => {
     await bin('eslint', '--cache', '--cache-location', '.data/eslint', '.');
-    await bin('depcruise', 'src', 'tests', 'bench', '--config', '.dependency-cruiser.cjs', '--cache', '.data/depcruise', '--cache-strategy', 'content');
+    await bin(
+      'depcruise',
+      'src',
+      'tests',
+      'bench',
+      '--config',
+      '.dependency-cruiser.cjs',
+      '--cache',
+      '.data/depcruise',
+      '--cache-strategy',
+      'content',
+    );
   };
   const types = async () => {
     await bin('next', 'typegen');
@@ -17,7 +29,16 @@ export async function check() {
   };
   await Promise.all([lint(), types()]);
   mkdirSync('.data', { recursive: true });
-  await bin('jest', '--selectProjects', 'unit', '--maxWorkers', '100%', '--silent', '--json', '--outputFile=.data/unit.json');
+  await bin(
+    'jest',
+    '--selectProjects',
+    'unit',
+    '--maxWorkers',
+    '100%',
+    '--silent',
+    '--json',
+    '--outputFile=.data/unit.json',
+  );
 }
 
 if (import.meta.filename === process.argv[1]) {

@@ -7,7 +7,15 @@ const BASE = process.env.BASE_URL ?? 'http://127.0.0.1:3117';
 const BENCH = { width: 1280, height: 800 };
 const PHONE = { width: 390, height: 844 };
 
-const COMMON = ['--headless', '--no-sandbox', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'];
+const COMMON = [
+  '--headless',
+  '--no-sandbox',
+  '--disable-quic',
+  '--no-first-run',
+  '--disable-background-networking',
+  '--disable-component-update',
+  '--disable-sync',
+];
 /** Drawing in space asks for WebGL in software, which slows everything else. */
 const FLAT = [...COMMON, '--disable-gpu'];
 const SPACE = [...COMMON, '--use-angle=swiftshader', '--enable-unsafe-swiftshader'];
@@ -15,21 +23,109 @@ const SPACE = [...COMMON, '--use-angle=swiftshader', '--enable-unsafe-swiftshade
 const SHOTS = [
   { name: 'garage', path: '/', size: BENCH },
   { name: 'brief', path: '/builds/marsh-hare/D/brief', size: BENCH },
-  { name: 'drive', path: '/builds/marsh-hare/B/drive', size: BENCH, act: (page) => page.getByRole('button', { name: 'vs A' }).click() },
-  { name: 'drive-explorer', path: '/builds/marsh-hare/D/drive?view=explorer', size: BENCH, act: async (page) => { await page.getByRole('button', { name: /^Try/ }).click(); await page.getByRole('grid', { name: 'Combinations' }).getByRole('row').nth(3).waitFor(); } },
-  { name: 'drive-gears', path: '/builds/marsh-hare/A/drive?view=gears', size: BENCH, act: (page) => page.locator('[data-tooth]').first().waitFor() },
-  { name: 'power', path: '/builds/marsh-hare/B/power', size: BENCH, act: (page) => page.locator('.branch').nth(2).waitFor() },
+  {
+    name: 'drive',
+    path: '/builds/marsh-hare/B/drive',
+    size: BENCH,
+    act: (page) => page.getByRole('button', { name: 'vs A' }).click(),
+  },
+  {
+    name: 'drive-explorer',
+    path: '/builds/marsh-hare/D/drive?view=explorer',
+    size: BENCH,
+    act: async (page) => {
+      await page.getByRole('button', { name: /^Try/ }).click();
+      await page.getByRole('grid', { name: 'Combinations' }).getByRole('row').nth(3).waitFor();
+    },
+  },
+  {
+    name: 'drive-gears',
+    path: '/builds/marsh-hare/A/drive?view=gears',
+    size: BENCH,
+    act: (page) => page.locator('[data-tooth]').first().waitFor(),
+  },
+  {
+    name: 'power',
+    path: '/builds/marsh-hare/B/power',
+    size: BENCH,
+    act: (page) => page.locator('.branch').nth(2).waitFor(),
+  },
   { name: 'chassis', path: '/builds/marsh-hare/D/chassis', size: BENCH },
   { name: 'suspension', path: '/builds/marsh-hare/D/suspension', size: BENCH },
-  { name: 'parts', path: '/builds/marsh-hare/B/parts', size: BENCH, act: (page) => page.getByTestId('part-remedies').waitFor() },
-  { name: 'part-space', path: '/builds/marsh-hare/B/parts?part=carrier&view=mesh', size: BENCH, space: true, act: async (page) => { await page.getByRole('button', { name: 'Solve it as a solid' }).click(); await page.getByTestId('solid-margin').waitFor(); await page.getByLabel('bent').check(); await page.waitForTimeout(1500); } },
-  { name: 'print', path: '/builds/marsh-hare/D/print', size: BENCH, act: async (page) => { for (const [name, times] of [['Front arm', 2], ['Rear arm', 2], ['Rear carrier, turned on the bed', 2], ['Bumper', 2], ['Shock tower', 2], ['Main gear, face 12 mm', 2], ['Chassis plate, pocketed', 1]]) for (let at = 0; at < times; at++) await page.getByRole('button', { name: `One ${name} more` }).click(); } },
-  { name: 'learn', path: '/builds/marsh-hare/D/learn', size: BENCH, act: async (page) => { await page.getByRole('button', { name: 'find out why it failed' }).first().click(); await page.getByTestId('suspects').waitFor(); await page.waitForTimeout(1500); } },
-  { name: 'learn-revisions', path: '/builds/marsh-hare/D/learn?view=revisions', size: BENCH, act: (page) => page.getByTestId('effects').waitFor() },
-  { name: 'learn-next', path: '/builds/marsh-hare/C/learn?view=next', size: BENCH, act: (page) => page.locator('.nextstep').nth(2).waitFor() },
-  { name: 'learn-report', path: '/builds/marsh-hare/B/learn?view=report', size: BENCH, act: async (page) => { await page.getByRole('button', { name: 'Test report' }).click(); await page.locator('.paper h2').nth(1).waitFor(); } },
+  {
+    name: 'parts',
+    path: '/builds/marsh-hare/B/parts',
+    size: BENCH,
+    act: (page) => page.getByTestId('part-remedies').waitFor(),
+  },
+  {
+    name: 'part-space',
+    path: '/builds/marsh-hare/B/parts?part=carrier&view=mesh',
+    size: BENCH,
+    space: true,
+    act: async (page) => {
+      await page.getByRole('button', { name: 'Solve it as a solid' }).click();
+      await page.getByTestId('solid-margin').waitFor();
+      await page.getByLabel('bent').check();
+      await page.waitForTimeout(1500);
+    },
+  },
+  {
+    name: 'print',
+    path: '/builds/marsh-hare/D/print',
+    size: BENCH,
+    act: async (page) => {
+      for (const [name, times] of [
+        ['Front arm', 2],
+        ['Rear arm', 2],
+        ['Rear carrier, turned on the bed', 2],
+        ['Bumper', 2],
+        ['Shock tower', 2],
+        ['Main gear, face 12 mm', 2],
+        ['Chassis plate, pocketed', 1],
+      ])
+        for (let at = 0; at < times; at++)
+          await page.getByRole('button', { name: `One ${name} more` }).click();
+    },
+  },
+  {
+    name: 'learn',
+    path: '/builds/marsh-hare/D/learn',
+    size: BENCH,
+    act: async (page) => {
+      await page.getByRole('button', { name: 'find out why it failed' }).first().click();
+      await page.getByTestId('suspects').waitFor();
+      await page.waitForTimeout(1500);
+    },
+  },
+  {
+    name: 'learn-revisions',
+    path: '/builds/marsh-hare/D/learn?view=revisions',
+    size: BENCH,
+    act: (page) => page.getByTestId('effects').waitFor(),
+  },
+  {
+    name: 'learn-next',
+    path: '/builds/marsh-hare/C/learn?view=next',
+    size: BENCH,
+    act: (page) => page.locator('.nextstep').nth(2).waitFor(),
+  },
+  {
+    name: 'learn-report',
+    path: '/builds/marsh-hare/B/learn?view=report',
+    size: BENCH,
+    act: async (page) => {
+      await page.getByRole('button', { name: 'Test report' }).click();
+      await page.locator('.paper h2').nth(1).waitFor();
+    },
+  },
   { name: 'field', path: '/builds/marsh-hare/B/field', size: BENCH },
-  { name: 'field-tracks', path: '/builds/marsh-hare/D/field?view=tracks', size: BENCH, act: (page) => page.getByTestId('track-picture').waitFor() },
+  {
+    name: 'field-tracks',
+    path: '/builds/marsh-hare/D/field?view=tracks',
+    size: BENCH,
+    act: (page) => page.getByTestId('track-picture').waitFor(),
+  },
   { name: 'field-compare', path: '/builds/marsh-hare/D/field?view=compare', size: BENCH },
   { name: 'field-phone', path: '/builds/marsh-hare/D/field', size: PHONE },
 ];
@@ -37,11 +133,20 @@ const SHOTS = [
 /** Takes the pictures of the main views from a running demo. */
 runMain(async () => {
   mkdirSync('docs/screenshots', { recursive: true });
-  const [flat, inSpace] = await Promise.all([FLAT, SPACE].map((args) => chromium.launch({ executablePath: CHROMIUM, args })));
+  const [flat, inSpace] = await Promise.all(
+    [FLAT, SPACE].map((args) => chromium.launch({ executablePath: CHROMIUM, args })),
+  );
   for (const { name, path, size, act, space } of SHOTS) {
-    const page = await (space ? inSpace : flat).newPage({ viewport: size, locale: 'en-GB', colorScheme: 'light' });
+    const page = await (space ? inSpace : flat).newPage({
+      viewport: size,
+      locale: 'en-GB',
+      colorScheme: 'light',
+    });
     const answer = await page.goto(BASE + path, { waitUntil: 'networkidle' }).catch(() => undefined);
-    if (!answer?.ok()) throw new Sentence(`No demo answers at ${BASE}${path}. Start it with npm run demo, or name another with BASE_URL.`);
+    if (!answer?.ok())
+      throw new Sentence(
+        `No demo answers at ${BASE}${path}. Start it with npm run demo, or name another with BASE_URL.`,
+      );
     await act?.(page);
     await page.locator('h1').first().waitFor();
     await page.waitForTimeout(400);

@@ -32,15 +32,33 @@ async function testWithServers(args) {
     await server?.stop();
     cluster.stop();
   };
-  for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) process.on(signal, () => void stop().then(letGo).then(() => process.exit(130)));
+  for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP'])
+    process.on(
+      signal,
+      () =>
+        void stop()
+          .then(letGo)
+          .then(() => process.exit(130)),
+    );
   try {
     cluster.start();
     const url = cluster.url();
     await buildThreads();
-    await run('node_modules/.bin/jest', ['--selectProjects', 'api', '--runInBand', '--json', '--outputFile=.data/api.json'], { env: { ...process.env, TEST_DATABASE_URL: url } });
+    await run(
+      'node_modules/.bin/jest',
+      ['--selectProjects', 'api', '--runInBand', '--json', '--outputFile=.data/api.json'],
+      { env: { ...process.env, TEST_DATABASE_URL: url } },
+    );
     await prepareDatabase(url);
     server = await serveBeside(url);
-    await run('node_modules/.bin/playwright', ['test', ...args], { env: { ...process.env, BASE_URL: server.address, FORCE_COLOR: '0', PLAYWRIGHT_JSON_OUTPUT_NAME: '.data/browser.json' } });
+    await run('node_modules/.bin/playwright', ['test', ...args], {
+      env: {
+        ...process.env,
+        BASE_URL: server.address,
+        FORCE_COLOR: '0',
+        PLAYWRIGHT_JSON_OUTPUT_NAME: '.data/browser.json',
+      },
+    });
   } finally {
     await stop();
   }
@@ -52,13 +70,22 @@ runMain(async () => {
   await ensureModules();
   mkdirSync('.data', { recursive: true });
   const other = await takeHold('.data/testing');
-  if (other) throw new Sentence(`The tests are already running from this folder (process ${other}). Wait for them, or stop them first.`);
+  if (other)
+    throw new Sentence(
+      `The tests are already running from this folder (process ${other}). Wait for them, or stop them first.`,
+    );
   for (const file of ['unit', 'whole', 'api', 'browser']) rmSync(`.data/${file}.json`, { force: true });
   let failure;
   try {
     if (args.length === 0) {
       await check();
-      await run('node_modules/.bin/jest', ['--selectProjects', 'whole', '--silent', '--json', '--outputFile=.data/whole.json']);
+      await run('node_modules/.bin/jest', [
+        '--selectProjects',
+        'whole',
+        '--silent',
+        '--json',
+        '--outputFile=.data/whole.json',
+      ]);
     }
     await testWithServers(args);
   } catch (error) {

@@ -2,4 +2,7 @@ import { writeFileSync } from 'node:fs';
 import { buildFileSchema } from '@/core/file/buildFile.schema';
 import { jsonSchema } from '@/core/schema/jsonSchema';
 
-writeFileSync('docs/badger.schema.json', `${JSON.stringify(jsonSchema(buildFileSchema, 'Lean Badger build file'), null, 1)}\n`);
+writeFileSync(
+  'docs/badger.schema.json',
+  `${JSON.stringify(jsonSchema(buildFileSchema, 'Lean Badger build file'), null, 1)}\n`,
+);

@@ -22,7 +22,9 @@ function* filesUnder(path) {
 
 function sourceHash() {
   const hash = createHash('sha256');
-  for (const source of SOURCES) for (const file of source.includes('.') ? [source] : filesUnder(source)) hash.update(file).update(readFileSync(file));
+  for (const source of SOURCES)
+    for (const file of source.includes('.') ? [source] : filesUnder(source))
+      hash.update(file).update(readFileSync(file));
   return hash.digest('hex');
 }
 
@@ -36,7 +38,11 @@ export async function ensureBuild(folder = '.next') {
     rmSync(stamp, { force: true });
     await buildServiceWorker();
     await buildThreads();
-    await run(process.execPath, [NEXT, 'build'], { env, stdio: ['ignore', 'pipe', 'inherit'], sentence: 'The application could not be built: see the messages above.' });
+    await run(process.execPath, [NEXT, 'build'], {
+      env,
+      stdio: ['ignore', 'pipe', 'inherit'],
+      sentence: 'The application could not be built: see the messages above.',
+    });
     writeFileSync(stamp, hash);
   }
   return env;
@@ -45,16 +51,44 @@ export async function ensureBuild(folder = '.next') {
 /** What works beside the server's own thread: in Node.js, from one file. */
 export async function buildThreads() {
   const { build } = await import('esbuild');
-  await build({ entryPoints: ['src/workers/server/thread.ts'], bundle: true, format: 'esm', platform: 'node', mainFields: ['module', 'main'], target: 'node20', external: ['pdfmake'], outfile: THREAD, logLevel: 'error', tsconfig: 'tsconfig.json', banner: { js: "import { createRequire as requireFrom } from 'node:module'; const require = requireFrom(import.meta.url);" } });
+  await build({
+    entryPoints: ['src/workers/server/thread.ts'],
+    bundle: true,
+    format: 'esm',
+    platform: 'node',
+    mainFields: ['module', 'main'],
+    target: 'node20',
+    external: ['pdfmake'],
+    outfile: THREAD,
+    logLevel: 'error',
+    tsconfig: 'tsconfig.json',
+    banner: {
+      js: "import { createRequire as requireFrom } from 'node:module'; const require = requireFrom(import.meta.url);",
+    },
+  });
 }
 
 /** What keeps the pages for a field without a signal; served from the root so that it stands before all of them. */
 async function buildServiceWorker() {
   const { build } = await import('esbuild');
-  await build({ entryPoints: ['src/workers/service.worker.ts'], bundle: true, minify: true, format: 'iife', target: 'es2022', outfile: SERVICE_WORKER, logLevel: 'error', define: { 'process.env.NODE_ENV': '"production"' } });
+  await build({
+    entryPoints: ['src/workers/service.worker.ts'],
+    bundle: true,
+    minify: true,
+    format: 'iife',
+    target: 'es2022',
+    outfile: SERVICE_WORKER,
+    logLevel: 'error',
+    define: { 'process.env.NODE_ENV': '"production"' },
+  });
 }
 
 export function isFresh(folder, hash = sourceHash()) {
   const stamp = join(folder, 'source-hash');
-  return existsSync(SERVICE_WORKER) && existsSync(THREAD) && existsSync(stamp) && readFileSync(stamp, 'utf8') === hash;
+  return (
+    existsSync(SERVICE_WORKER) &&
+    existsSync(THREAD) &&
+    existsSync(stamp) &&
+    readFileSync(stamp, 'utf8') === hash
+  );
 }

@@ -18,15 +18,28 @@ export function postgresPrograms() {
 
 /** Installs the Debian packages that are missing. */
 export async function ensurePackages({ browser = false } = {}) {
-  const missing = [...(postgresPrograms() ? [] : ['postgresql']), ...(!browser || existsSync(CHROMIUM) ? [] : ['chromium'])];
+  const missing = [
+    ...(postgresPrograms() ? [] : ['postgresql']),
+    ...(!browser || existsSync(CHROMIUM) ? [] : ['chromium']),
+  ];
   if (missing.length === 0) return;
   const root = process.getuid() === 0;
   if (!root && !ask('sudo', ['-n', 'true']).ok) {
-    throw new Sentence(`Missing: ${missing.join(' and ')}. Install with: sudo apt-get install ${missing.join(' ')} (this needs root, and sudo asks for a password here).`);
+    throw new Sentence(
+      `Missing: ${missing.join(' and ')}. Install with: sudo apt-get install ${missing.join(' ')} (this needs root, and sudo asks for a password here).`,
+    );
   }
-  if (!existsSync('/usr/bin/apt-get')) throw new Sentence(`Missing: ${missing.join(' and ')}. This machine has no apt-get; install them by hand.`);
+  if (!existsSync('/usr/bin/apt-get'))
+    throw new Sentence(
+      `Missing: ${missing.join(' and ')}. This machine has no apt-get; install them by hand.`,
+    );
   console.log(`Installing ${missing.join(' and ')} with apt-get.`);
-  const apt = (...args) => run(root ? 'apt-get' : 'sudo', [...(root ? [] : ['-n', 'apt-get']), ...args], { stdio: ['ignore', 'ignore', 'inherit'], env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' }, sentence: `apt-get could not install ${missing.join(' and ')}: see its message above.` });
+  const apt = (...args) =>
+    run(root ? 'apt-get' : 'sudo', [...(root ? [] : ['-n', 'apt-get']), ...args], {
+      stdio: ['ignore', 'ignore', 'inherit'],
+      env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' },
+      sentence: `apt-get could not install ${missing.join(' and ')}: see its message above.`,
+    });
   await apt('update', '-qq');
   await apt('install', '-y', '-qq', '--no-install-recommends', ...missing);
 }
@@ -36,10 +49,14 @@ const STAMP = 'node_modules/.installed-lock';
 /** Installs the npm packages when the lock file has changed since. */
 export async function ensureModules() {
   const [major, minor] = process.versions.node.split('.').map(Number);
-  if (major < 20 || (major === 20 && minor < 19)) throw new Sentence(`Node.js 20.19 or newer is needed; this is ${process.versions.node}.`);
+  if (major < 20 || (major === 20 && minor < 19))
+    throw new Sentence(`Node.js 20.19 or newer is needed; this is ${process.versions.node}.`);
   const lock = createHash('sha256').update(readFileSync('package-lock.json')).digest('hex');
   if (existsSync(STAMP) && readFileSync(STAMP, 'utf8') === lock) return;
   console.log('Installing the npm packages.');
-  await run('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error'], { env: { ...process.env, PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD: '1' }, sentence: 'npm ci failed: see its message above.' });
+  await run('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error'], {
+    env: { ...process.env, PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD: '1' },
+    sentence: 'npm ci failed: see its message above.',
+  });
   writeFileSync(STAMP, lock);
 }

@@ -7,8 +7,18 @@ export function run(command, args, { sentence, ...options } = {}) {
   return new Promise((resolve, reject) => {
     const child = spawn(command, args, { stdio: 'inherit', ...options });
     noteStarted(child.pid);
-    child.on('error', (error) => reject(new Sentence(sentence ?? `${command} could not be started: ${error.message}.`)));
-    child.on('exit', (code, signal) => (code === 0 ? resolve() : reject(new Sentence(sentence ?? `${command} ${args.slice(0, 3).join(' ')} failed (${signal ?? `exit ${code}`}).`))));
+    child.on('error', (error) =>
+      reject(new Sentence(sentence ?? `${command} could not be started: ${error.message}.`)),
+    );
+    child.on('exit', (code, signal) =>
+      code === 0
+        ? resolve()
+        : reject(
+            new Sentence(
+              sentence ?? `${command} ${args.slice(0, 3).join(' ')} failed (${signal ?? `exit ${code}`}).`,
+            ),
+          ),
+    );
   });
 }
 

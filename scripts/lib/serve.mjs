@@ -16,8 +16,14 @@ const MEMORY_MB = 1536;
 const LOOPBACK = new Set(['127.0.0.1', '::1', 'localhost']);
 
 function requireOrigins(list = '') {
-  for (const one of list.split(',').map((each) => each.trim()).filter(Boolean)) {
-    if (!URL.canParse(one) || !/^https?:$/.test(new URL(one).protocol)) throw new Sentence(`ORIGIN names ${one}, which is no address such as https://cars.example or http://192.168.1.5:3117.`);
+  for (const one of list
+    .split(',')
+    .map((each) => each.trim())
+    .filter(Boolean)) {
+    if (!URL.canParse(one) || !/^https?:$/.test(new URL(one).protocol))
+      throw new Sentence(
+        `ORIGIN names ${one}, which is no address such as https://cars.example or http://192.168.1.5:3117.`,
+      );
   }
 }
 
@@ -34,7 +40,13 @@ export async function prepareDatabase(url, { seed = true } = {}) {
 
 export async function waitFor(url, ended) {
   for (let i = 0; i < 240; i++) {
-    const answer = await Promise.race([fetch(url).then((response) => response.status, () => undefined), ended.then(() => 'ended')]);
+    const answer = await Promise.race([
+      fetch(url).then(
+        (response) => response.status,
+        () => undefined,
+      ),
+      ended.then(() => 'ended'),
+    ]);
     if (answer === 'ended') throw new Sentence('The server stopped while starting: see its message above.');
     if (answer !== undefined && answer < 500) return;
     await wait(250);
@@ -47,7 +59,10 @@ export async function serveBeside(url) {
   const folder = runningDemo() && !isFresh('.next') ? '.next-test' : '.next';
   const env = await ensureBuild(folder);
   const port = await freePort();
-  const server = startGroup(process.execPath, [NEXT, 'start', '-H', '127.0.0.1', '-p', String(port)], { env: { ...env, DATABASE_URL: url, NODE_ENV: 'production' }, stdio: ['ignore', 'ignore', 'inherit'] });
+  const server = startGroup(process.execPath, [NEXT, 'start', '-H', '127.0.0.1', '-p', String(port)], {
+    env: { ...env, DATABASE_URL: url, NODE_ENV: 'production' },
+    stdio: ['ignore', 'ignore', 'inherit'],
+  });
   const address = `http://127.0.0.1:${port}`;
   await waitFor(`${address}/api/health`, server.ended);
   return { address, stop: () => server.stop() };
@@ -58,22 +73,27 @@ export async function serve({ dev, fresh }) {
   const port = Number(process.env.PORT ?? 3117);
   const host = process.env.HOST ?? '127.0.0.1';
   const address = `http://${host === '127.0.0.1' ? 'localhost' : host}:${port}`;
-  if (!LOOPBACK.has(host) && !process.env.ORIGIN) throw new Sentence(`HOST=${host} can be reached by others. Say by which addresses it may be opened: ORIGIN=http://NAME:${port} HOST=${host} npm run demo (a list goes by commas).`);
+  if (!LOOPBACK.has(host) && !process.env.ORIGIN)
+    throw new Sentence(
+      `HOST=${host} can be reached by others. Say by which addresses it may be opened: ORIGIN=http://NAME:${port} HOST=${host} npm run demo (a list goes by commas).`,
+    );
   requireOrigins(process.env.ORIGIN);
   requireOwnFolder('.data');
   mkdirSync('.data', { recursive: true });
   const other = await takeHold(LOCK);
-  if (other) throw new Sentence(`It is already running from this folder (process ${other}). Stop that one first.`);
+  if (other)
+    throw new Sentence(`It is already running from this folder (process ${other}). Stop that one first.`);
   const own = process.env.DATABASE_URL === undefined;
   const pgPort = Number(process.env.PGPORT ?? 54317);
   let cluster;
   let server;
   let stopping;
-  const stop = () => (stopping ??= (async () => {
-    await server?.stop();
-    cluster?.stop();
-    letGo();
-  })());
+  const stop = () =>
+    (stopping ??= (async () => {
+      await server?.stop();
+      cluster?.stop();
+      letGo();
+    })());
   const leave = () => void stop().then(() => process.exit(0));
   for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) process.on(signal, leave);
 
@@ -94,14 +114,28 @@ export async function serve({ dev, fresh }) {
     await prepareDatabase(url);
     if (dev) await buildThreads();
     const env = dev ? { ...process.env, NEXT_TELEMETRY_DISABLED: '1' } : await ensureBuild();
-    const started = () => (server = startGroup(process.execPath, [`--max-old-space-size=${MEMORY_MB}`, NEXT, dev ? 'dev' : 'start', '-H', host, '-p', String(port)], { env: { ...env, DATABASE_URL: url, ...(dev ? {} : { NODE_ENV: 'production' }) }, stdio: ['ignore', dev ? 'inherit' : 'ignore', 'inherit'] }));
+    const started = () =>
+      (server = startGroup(
+        process.execPath,
+        [`--max-old-space-size=${MEMORY_MB}`, NEXT, dev ? 'dev' : 'start', '-H', host, '-p', String(port)],
+        {
+          env: { ...env, DATABASE_URL: url, ...(dev ? {} : { NODE_ENV: 'production' }) },
+          stdio: ['ignore', dev ? 'inherit' : 'ignore', 'inherit'],
+        },
+      ));
     const first = started();
     await waitFor(`${address}/api/health`, first.ended);
     console.log(`Lean Badger is at ${address} (Ctrl-C stops it, the data stay).`);
     let again = false;
     const watch = cluster && keepAwake(cluster, () => stopping !== undefined);
-    const outcome = await keepRunning(() => (again ? started() : ((again = true), first)), { stopping: () => stopping !== undefined, say: console.error });
-    if (outcome === 'given up') throw new Sentence('The server stopped by itself again and again: see its messages above. The data are safe.');
+    const outcome = await keepRunning(() => (again ? started() : ((again = true), first)), {
+      stopping: () => stopping !== undefined,
+      say: console.error,
+    });
+    if (outcome === 'given up')
+      throw new Sentence(
+        'The server stopped by itself again and again: see its messages above. The data are safe.',
+      );
     clearInterval(watch);
   } finally {
     await stop();

@@ -6,8 +6,13 @@ export default function PageError({ error, reset }: { error: Error & { digest?: 
   return (
     <main className="garage">
       <h1 className="answer">This page could not be shown.</h1>
-      <p style={{ marginTop: 8 }}>{error.digest === DATABASE_SILENT ? 'The database does not answer: start it, then try again. ' : ''}What was saved is safe, and the other pages stand.</p>
-      <button type="button" className="btn" style={{ marginTop: 12 }} onClick={reset}>Try again</button>
+      <p style={{ marginTop: 8 }}>
+        {error.digest === DATABASE_SILENT ? 'The database does not answer: start it, then try again. ' : ''}
+        What was saved is safe, and the other pages stand.
+      </p>
+      <button type="button" className="btn" style={{ marginTop: 12 }} onClick={reset}>
+        Try again
+      </button>
     </main>
   );
 }

@@ -14,13 +14,26 @@ const kept = new LRUCache<string, GarageCar>({ max: MOST_KEPT });
 
 /** The builds of a workshop as the garage shows them; each is worked out beside the server, and once while nobody writes to it. */
 export async function garageCars(db: Database, workshopId: string): Promise<GarageCar[]> {
-  const [stamps, { thresholds = {} }] = await Promise.all([buildStamps(db, workshopId), settingsOf(db, workshopId)]);
-  const cars = await Promise.all(stamps.map(({ id, stamp }) => garageCar(db, workshopId, id, thresholds, `${stamp} ${JSON.stringify(thresholds)}`)));
+  const [stamps, { thresholds = {} }] = await Promise.all([
+    buildStamps(db, workshopId),
+    settingsOf(db, workshopId),
+  ]);
+  const cars = await Promise.all(
+    stamps.map(({ id, stamp }) =>
+      garageCar(db, workshopId, id, thresholds, `${stamp} ${JSON.stringify(thresholds)}`),
+    ),
+  );
   return cars.filter((car) => car !== undefined);
 }
 
 /** One that is deleted while it is read is left out. */
-async function garageCar(db: Database, workshopId: string, id: string, thresholds: Thresholds, key: string): Promise<GarageCar | undefined> {
+async function garageCar(
+  db: Database,
+  workshopId: string,
+  id: string,
+  thresholds: Thresholds,
+  key: string,
+): Promise<GarageCar | undefined> {
   const known = kept.get(key);
   if (known) return known;
   const whole = await wholeBuild(db, workshopId, id).catch((error: unknown) => {

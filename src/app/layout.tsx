@@ -12,7 +12,10 @@ import { Snackbars } from '@/ui/Snackbars';
 import { theme } from '@/ui/theme';
 import { readerOfRequest } from './readerOfRequest';
 
-export const metadata: Metadata = { title: 'Lean Badger', description: 'A workshop companion for custom 3D-printed radio-controlled cars.' };
+export const metadata: Metadata = {
+  title: 'Lean Badger',
+  description: 'A workshop companion for custom 3D-printed radio-controlled cars.',
+};
 export const viewport: Viewport = { width: 'device-width', initialScale: 1, themeColor: '#1B1D1A' };
 
 export default async function RootLayout({ children }: { children: ReactNode }) {
@@ -24,7 +27,9 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
         <InitColorSchemeScript attribute="data" {...(nonce ? { nonce } : {})} />
         <AppRouterCacheProvider options={{ enableCssLayer: true }}>
           <ThemeProvider theme={theme}>
-            <ReaderProvider initial={reader} known={known}><Snackbars>{children}</Snackbars></ReaderProvider>
+            <ReaderProvider initial={reader} known={known}>
+              <Snackbars>{children}</Snackbars>
+            </ReaderProvider>
           </ThemeProvider>
         </AppRouterCacheProvider>
       </body>

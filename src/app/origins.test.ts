@@ -1,11 +1,22 @@
 import { originsOf, strangerIn } from './origins';
 
-const asked = (host: string | null, origin: string | null, method = 'POST', site: string | null = null) => ({ method, host, origin, site });
+const asked = (host: string | null, origin: string | null, method = 'POST', site: string | null = null) => ({
+  method,
+  host,
+  origin,
+  site,
+});
 
 describe('without a list, this machine alone', () => {
   it.each([
-    ['localhost:3117', 'http://localhost:3117'], ['127.0.0.1:3117', 'http://127.0.0.1:3117'], ['[::1]:3117', 'http://[::1]:3117'], ['localhost', 'http://localhost'], ['localhost:3117', null],
-  ])('answers %s from %s', (host, origin) => expect(strangerIn(asked(host, origin), undefined)).toBeUndefined());
+    ['localhost:3117', 'http://localhost:3117'],
+    ['127.0.0.1:3117', 'http://127.0.0.1:3117'],
+    ['[::1]:3117', 'http://[::1]:3117'],
+    ['localhost', 'http://localhost'],
+    ['localhost:3117', null],
+  ])('answers %s from %s', (host, origin) =>
+    expect(strangerIn(asked(host, origin), undefined)).toBeUndefined(),
+  );
 
   it.each([
     ['a name that was pointed here', asked('evil.example:3117', null, 'GET'), 'host'],
@@ -21,7 +32,8 @@ describe('without a list, this machine alone', () => {
     ['a form of a sister site', asked('localhost:3117', null, 'DELETE', 'same-site'), 'origin'],
   ])('refuses %s', (_, request, what) => expect(strangerIn(request, undefined)).toBe(what));
 
-  it('lets a link from another site open a page', () => expect(strangerIn(asked('localhost:3117', null, 'GET', 'cross-site'), undefined)).toBeUndefined());
+  it('lets a link from another site open a page', () =>
+    expect(strangerIn(asked('localhost:3117', null, 'GET', 'cross-site'), undefined)).toBeUndefined());
 });
 
 describe('with a list', () => {

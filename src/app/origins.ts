@@ -12,14 +12,20 @@ export interface Asked {
 
 /** The addresses of a list such as `https://cars.example, http://192.168.1.5:3117`; none stands for this machine alone. */
 export function originsOf(list: string | undefined): ReadonlySet<string> | undefined {
-  const named = (list ?? '').split(',').map((one) => one.trim()).filter(Boolean);
+  const named = (list ?? '')
+    .split(',')
+    .map((one) => one.trim())
+    .filter(Boolean);
   return named.length === 0 ? undefined : new Set(named.map((one) => new URL(one).origin));
 }
 
 const READING: ReadonlySet<string> = new Set(['GET', 'HEAD', 'OPTIONS']);
 
 /** Why a request is not answered: it asks for another host, or a page of another site sent it; nothing where it may pass. */
-export function strangerIn({ method, host, origin, site }: Asked, allowed: ReadonlySet<string> | undefined): 'host' | 'origin' | undefined {
+export function strangerIn(
+  { method, host, origin, site }: Asked,
+  allowed: ReadonlySet<string> | undefined,
+): 'host' | 'origin' | undefined {
   if (host === null || !isOwnHost(host, allowed)) return 'host';
   if (origin !== null) return isOwnOrigin(origin, host, allowed) ? undefined : 'origin';
   if (READING.has(method)) return undefined;

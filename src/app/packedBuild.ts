@@ -13,7 +13,10 @@ interface PackedBuild {
 }
 
 const MOST_LETTERS = 64_000_000;
-const kept = new LRUCache<string, PackedBuild>({ maxSize: MOST_LETTERS, sizeCalculation: ({ packed }) => packed.length });
+const kept = new LRUCache<string, PackedBuild>({
+  maxSize: MOST_LETTERS,
+  sizeCalculation: ({ packed }) => packed.length,
+});
 
 /** What the pages of a build begin with: read and packed once for everybody, until any of it is written. */
 export async function packedBuild(db: Database, workshopId: string, id: string): Promise<PackedBuild> {
@@ -28,7 +31,19 @@ export async function packedBuild(db: Database, workshopId: string, id: string):
 /** The same from the database. */
 export async function readBuild(db: Database, workshopId: string, id: string): Promise<PackedBuild> {
   const whole = await wholeBuild(db, workshopId, id);
-  const [library, builds, settings, finished] = await Promise.all([listLibrary(db, workshopId), listBuilds(db, workshopId), settingsOf(db, workshopId), finishedPrints(db, workshopId)]);
-  const packed = packBuild({ whole, library, builds, thresholds: settings.thresholds ?? {}, finishedPrints: finished, printAheadMinutes: settings.printAheadMinutes });
+  const [library, builds, settings, finished] = await Promise.all([
+    listLibrary(db, workshopId),
+    listBuilds(db, workshopId),
+    settingsOf(db, workshopId),
+    finishedPrints(db, workshopId),
+  ]);
+  const packed = packBuild({
+    whole,
+    library,
+    builds,
+    thresholds: settings.thresholds ?? {},
+    finishedPrints: finished,
+    printAheadMinutes: settings.printAheadMinutes,
+  });
   return { packed, revisions: whole.revisions.map(({ id: revision, letter }) => ({ id: revision, letter })) };
 }

@@ -9,19 +9,29 @@ export async function readerOfRequest(): Promise<{ reader: Reader; known: boolea
 
 /** The same of a request to a door. */
 export function readerOfHeaders(sent: Headers): Reader {
-  const jar = new Map((sent.get('cookie') ?? '').split(';').map((pair) => {
-    const [name = '', value = ''] = pair.trim().split('=');
-    return [name, value] as const;
-  }));
+  const jar = new Map(
+    (sent.get('cookie') ?? '').split(';').map((pair) => {
+      const [name = '', value = ''] = pair.trim().split('=');
+      return [name, value] as const;
+    }),
+  );
   return readerFrom((name) => jar.get(name), sent.get('accept-language')).reader;
 }
 
 /** From the reader's cookies, at the first visit from what the browser asks for. */
-function readerFrom(cookie: (name: string) => string | undefined, languages: string | null): { reader: Reader; known: boolean } {
+function readerFrom(
+  cookie: (name: string) => string | undefined,
+  languages: string | null,
+): { reader: Reader; known: boolean } {
   const kept = cookie('reader-locale');
   const asked = languages?.split(',')[0]?.split(';')[0]?.trim();
-  const locale = [kept, asked, 'en-GB'].find((candidate): candidate is string => candidate !== undefined && isLocale(candidate))!;
-  return { reader: { locale, units: cookie('reader-units') === 'imperial' ? 'imperial' : 'metric' }, known: kept !== undefined };
+  const locale = [kept, asked, 'en-GB'].find(
+    (candidate): candidate is string => candidate !== undefined && isLocale(candidate),
+  )!;
+  return {
+    reader: { locale, units: cookie('reader-units') === 'imperial' ? 'imperial' : 'metric' },
+    known: kept !== undefined,
+  };
 }
 
 function isLocale(candidate: string): boolean {

@@ -24,7 +24,10 @@ export async function shown<T>(found: Promise<T>): Promise<T> {
 
 function withoutSecrets(error: unknown): Error {
   const ofDatabase = refusalOfDatabase(error);
-  if (ofDatabase?.code === 'database' || ofDatabase?.code === 'busy') return Object.assign(new Error(ofDatabase.message), { digest: DATABASE_SILENT });
+  if (ofDatabase?.code === 'database' || ofDatabase?.code === 'busy')
+    return Object.assign(new Error(ofDatabase.message), { digest: DATABASE_SILENT });
   const { message, code } = withoutParameters(error);
-  return Object.assign(new Error(message, { cause: code }), { stack: (error as Error).stack?.replace(/^[\s\S]*?(?=\n {4}at )/, message) });
+  return Object.assign(new Error(message, { cause: code }), {
+    stack: (error as Error).stack?.replace(/^[\s\S]*?(?=\n {4}at )/, message),
+  });
 }

@@ -4,11 +4,20 @@ import { NextResponse } from 'next/server';
 const AGAIN_S = 5;
 
 /** Whether a person opens a page; what a page itself asks for has its own answers. */
-export const isPageRequest = (method: string, headers: Headers): boolean => method === 'GET' && headers.get('sec-fetch-dest') === 'document';
+export const isPageRequest = (method: string, headers: Headers): boolean =>
+  method === 'GET' && headers.get('sec-fetch-dest') === 'document';
 
 /** Stands in for every page while the database is silent, and asks again by itself. */
 export const silencePage = (): NextResponse =>
-  new NextResponse(PAGE, { status: 503, headers: { 'content-type': 'text/html; charset=utf-8', 'cache-control': 'no-store', 'retry-after': String(AGAIN_S), refresh: String(AGAIN_S) } });
+  new NextResponse(PAGE, {
+    status: 503,
+    headers: {
+      'content-type': 'text/html; charset=utf-8',
+      'cache-control': 'no-store',
+      'retry-after': String(AGAIN_S),
+      refresh: String(AGAIN_S),
+    },
+  });
 
 const PAGE = `<!doctype html>
 <html lang="en">

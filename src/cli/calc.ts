@@ -7,11 +7,15 @@ import { parse } from '@/core/schema/parse';
 type Refusal = { operation: string } & Problem;
 type Answer = { output: object } | { error: Refusal };
 
-const USAGE = 'calc OPERATION < input.json | calc OPERATION --schema | calc --list | calc --batch < requests.jsonl';
+const USAGE =
+  'calc OPERATION < input.json | calc OPERATION --schema | calc --list | calc --batch < requests.jsonl';
 
 function compute(operation: string, input: unknown): Answer {
   const found = Object.hasOwn(operations, operation) ? operations[operation] : undefined;
-  if (!found) return { error: { operation, path: '', message: 'is not a known operation', remedy: 'calc --list names them' } };
+  if (!found)
+    return {
+      error: { operation, path: '', message: 'is not a known operation', remedy: 'calc --list names them' },
+    };
   try {
     return { output: found.run(parse(found.schema, withMesh(input)) as never) };
   } catch (error) {
@@ -26,9 +30,16 @@ function withMesh(input: unknown): unknown {
   if (typeof mesh !== 'object' || mesh === null || !('file' in mesh)) return input;
   const { file, ...others } = mesh as { file: unknown };
   const ending = typeof file === 'string' ? /\.(stl|3mf|obj)$/i.exec(file)?.[1]?.toLowerCase() : undefined;
-  if (typeof file !== 'string' || !ending || Object.keys(others).length > 0) throw new CalcError('mesh.file', 'is no mesh file', 'name one file that ends in .stl, .3mf or .obj');
+  if (typeof file !== 'string' || !ending || Object.keys(others).length > 0)
+    throw new CalcError('mesh.file', 'is no mesh file', 'name one file that ends in .stl, .3mf or .obj');
   const bytes = readBytes(file);
-  return { ...(input as object), mesh: ending === 'obj' ? { objText: bytes.toString('utf8') } : { [ending === 'stl' ? 'stlBase64' : 'threeMfBase64']: bytes.toString('base64') } };
+  return {
+    ...(input as object),
+    mesh:
+      ending === 'obj'
+        ? { objText: bytes.toString('utf8') }
+        : { [ending === 'stl' ? 'stlBase64' : 'threeMfBase64']: bytes.toString('base64') },
+  };
 }
 
 function readBytes(file: string): Buffer {
@@ -43,7 +54,15 @@ function computeText(operation: string, text: string): Answer {
   try {
     return compute(operation, JSON.parse(text));
   } catch (error) {
-    if (error instanceof SyntaxError) return { error: { operation, path: '', message: `is not JSON: ${error.message}`, remedy: 'give one JSON object on standard input' } };
+    if (error instanceof SyntaxError)
+      return {
+        error: {
+          operation,
+          path: '',
+          message: `is not JSON: ${error.message}`,
+          remedy: 'give one JSON object on standard input',
+        },
+      };
     throw error;
   }
 }
@@ -55,7 +74,8 @@ function answerLine(line: string): object {
   } catch (error) {
     return { error: { operation: '', path: '', message: `is not JSON: ${(error as Error).message}` } };
   }
-  if (typeof request !== 'object' || request === null) return { error: { operation: '', path: '', message: 'must be an object with id, operation and input' } };
+  if (typeof request !== 'object' || request === null)
+    return { error: { operation: '', path: '', message: 'must be an object with id, operation and input' } };
   return { id: request.id, ...compute(String(request.operation), request.input) };
 }
 
@@ -69,19 +89,31 @@ function refuse(error: Refusal): number {
 
 function main([first, second, ...rest]: string[]): number {
   if (first === '--list' && second === undefined) {
-    for (const [name, { summary }] of Object.entries(operations)) process.stdout.write(`${name}  ${summary}\n`);
+    for (const [name, { summary }] of Object.entries(operations))
+      process.stdout.write(`${name}  ${summary}\n`);
     return 0;
   }
   if (first === '--batch' && second === undefined) {
     for (const line of standardInput().split('\n')) if (line.trim() !== '') print(answerLine(line));
     return 0;
   }
-  if (first === undefined || first.startsWith('-') || rest.length > 0 || (second !== undefined && second !== '--schema')) {
+  if (
+    first === undefined ||
+    first.startsWith('-') ||
+    rest.length > 0 ||
+    (second !== undefined && second !== '--schema')
+  ) {
     return refuse({ operation: '', path: '', message: 'cannot read the command', remedy: USAGE });
   }
   if (second === '--schema') {
     const found = Object.hasOwn(operations, first) ? operations[first] : undefined;
-    if (!found) return refuse({ operation: first, path: '', message: 'is not a known operation', remedy: 'calc --list names them' });
+    if (!found)
+      return refuse({
+        operation: first,
+        path: '',
+        message: 'is not a known operation',
+        remedy: 'calc --list names them',
+      });
     print(jsonSchema(found.schema, first));
     return 0;
   }

@@ -9,7 +9,12 @@ export function toBase64(bytes: Uint8Array): string {
   const parts: string[] = [];
   for (let at = 0; at < bytes.length; at += 3) {
     const word = (bytes[at]! << 16) | ((bytes[at + 1] ?? 0) << 8) | (bytes[at + 2] ?? 0);
-    parts.push(ALPHABET[(word >> 18) & 63]! + ALPHABET[(word >> 12) & 63]! + (at + 1 < bytes.length ? ALPHABET[(word >> 6) & 63]! : '=') + (at + 2 < bytes.length ? ALPHABET[word & 63]! : '='));
+    parts.push(
+      ALPHABET[(word >> 18) & 63]! +
+        ALPHABET[(word >> 12) & 63]! +
+        (at + 1 < bytes.length ? ALPHABET[(word >> 6) & 63]! : '=') +
+        (at + 2 < bytes.length ? ALPHABET[word & 63]! : '='),
+    );
   }
   return parts.join('');
 }
@@ -21,13 +26,19 @@ export function toBase64(bytes: Uint8Array): string {
  */
 export function fromBase64(text: string, path: string): Uint8Array<ArrayBuffer> {
   const clean = text.replace(/\s+/g, '').replace(/=+$/, '');
-  if (clean.length % 4 === 1) throw new CalcError(path, 'is cut off: no base64 text has this length', 'give the whole file');
+  if (clean.length % 4 === 1)
+    throw new CalcError(path, 'is cut off: no base64 text has this length', 'give the whole file');
   const bytes = new Uint8Array(Math.floor((clean.length * 3) / 4));
   let [word, bits, to] = [0, 0, 0];
   for (let at = 0; at < clean.length; at++) {
     const code = clean.charCodeAt(at);
     const value = code < 128 ? VALUES[code]! : -1;
-    if (value < 0) throw new CalcError(path, `is no base64: character ${at + 1} does not belong`, 'give the file as base64');
+    if (value < 0)
+      throw new CalcError(
+        path,
+        `is no base64: character ${at + 1} does not belong`,
+        'give the file as base64',
+      );
     word = (word << 6) | value;
     bits += 6;
     if (bits < 8) continue;

@@ -19,6 +19,10 @@ export class CalcError extends Error implements Problem {
   }
 
   get problem(): Problem {
-    return { path: this.path, message: this.message, ...(this.remedy === undefined ? {} : { remedy: this.remedy }) };
+    return {
+      path: this.path,
+      message: this.message,
+      ...(this.remedy === undefined ? {} : { remedy: this.remedy }),
+    };
   }
 }

@@ -5,7 +5,13 @@ import * as schema from './schema';
 export type Database = NodePgDatabase<typeof schema>;
 
 /** How long a request waits for the database before it is told to come back, ms. */
-const PATIENCE = { connectionTimeoutMillis: 5000, statement_timeout: 15_000, lock_timeout: 5000, query_timeout: 20_000, idle_in_transaction_session_timeout: 30_000 };
+const PATIENCE = {
+  connectionTimeoutMillis: 5000,
+  statement_timeout: 15_000,
+  lock_timeout: 5000,
+  query_timeout: 20_000,
+  idle_in_transaction_session_timeout: 30_000,
+};
 
 const held = globalThis as { leanBadgerPool?: Pool; leanBadgerDatabase?: Database };
 
@@ -13,7 +19,8 @@ const held = globalThis as { leanBadgerPool?: Pool; leanBadgerDatabase?: Databas
 export function database(): Database {
   if (held.leanBadgerDatabase) return held.leanBadgerDatabase;
   const connectionString = process.env.DATABASE_URL;
-  if (!connectionString) throw new Error('DATABASE_URL is not set: npm run demo and npm run dev set it themselves');
+  if (!connectionString)
+    throw new Error('DATABASE_URL is not set: npm run demo and npm run dev set it themselves');
   held.leanBadgerPool = new Pool({ connectionString, max: 10, ...PATIENCE });
   held.leanBadgerPool.on('error', () => undefined);
   held.leanBadgerDatabase = drizzle({ client: held.leanBadgerPool, schema });
@@ -23,7 +30,12 @@ export function database(): Database {
 /** Whether the database answers within so long, ms; never waits longer. */
 export async function databaseAnswers(withinMs: number): Promise<boolean> {
   let late: NodeJS.Timeout | undefined;
-  const answer = database().execute('select 1').then(() => true, () => false);
+  const answer = database()
+    .execute('select 1')
+    .then(
+      () => true,
+      () => false,
+    );
   const tooLate = new Promise<false>((resolve) => (late = setTimeout(() => resolve(false), withinMs)));
   return Promise.race([answer, tooLate]).finally(() => clearTimeout(late));
 }

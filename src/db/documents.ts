@@ -24,7 +24,10 @@ function frozen(value: unknown): void {
 }
 
 /** The column of a revision's document, which is empty where it is known here, and what it stands for in a row. */
-export function knownDocuments(): { column: SQL<BuildDocument | null>; documentOf(mark: string | null, read: BuildDocument | null): BuildDocument } {
+export function knownDocuments(): {
+  column: SQL<BuildDocument | null>;
+  documentOf(mark: string | null, read: BuildDocument | null): BuildDocument;
+} {
   const known = new Map(kept.entries());
   return {
     column: sql<BuildDocument | null>`case when ${revisions.documentMark} = any(${sql.param([...known.keys()])}::text[]) then null else ${revisions.document} end`,
@@ -33,7 +36,11 @@ export function knownDocuments(): { column: SQL<BuildDocument | null>; documentO
 }
 
 /** What runs were driven with, by its mark; each is read once. */
-export async function drivenDocuments(db: Pick<Database, 'selectDistinctOn'>, own: SQL | undefined, marks: Iterable<string>): Promise<ReadonlyMap<string, BuildDocument>> {
+export async function drivenDocuments(
+  db: Pick<Database, 'selectDistinctOn'>,
+  own: SQL | undefined,
+  marks: Iterable<string>,
+): Promise<ReadonlyMap<string, BuildDocument>> {
   const found = new Map<string, BuildDocument>();
   const fresh: string[] = [];
   for (const mark of new Set(marks)) {
@@ -42,7 +49,10 @@ export async function drivenDocuments(db: Pick<Database, 'selectDistinctOn'>, ow
     else fresh.push(mark);
   }
   if (fresh.length === 0) return found;
-  const rows = await db.selectDistinctOn([runs.documentMark], { mark: runs.documentMark, document: runs.document }).from(runs).where(and(own, inArray(runs.documentMark, fresh)));
+  const rows = await db
+    .selectDistinctOn([runs.documentMark], { mark: runs.documentMark, document: runs.document })
+    .from(runs)
+    .where(and(own, inArray(runs.documentMark, fresh)));
   for (const { mark, document } of rows) found.set(mark!, keep(mark!, document));
   return found;
 }

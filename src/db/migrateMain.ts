@@ -10,7 +10,9 @@ async function main(): Promise<void> {
 
 main()
   .catch((error: Error & { code?: string }) => {
-    console.error(`The database could not be brought up to date: ${error.message || error.code}. Check DATABASE_URL, or start anew with npm run demo -- --fresh.`);
+    console.error(
+      `The database could not be brought up to date: ${error.message || error.code}. Check DATABASE_URL, or start anew with npm run demo -- --fresh.`,
+    );
     process.exitCode = 1;
   })
   .finally(() => void closeDatabase());

@@ -26,22 +26,41 @@ export class ApiProblem extends Error implements Problem {
 const NO_CONNECTION = 'No connection to the server. What you typed stays here; try again.';
 
 /** Sends JSON or text and gives the answer; throws an ApiProblem with the server's own words. */
-export async function callApi<T>(method: string, path: string, body?: unknown, options: RequestInit = {}): Promise<T> {
+export async function callApi<T>(
+  method: string,
+  path: string,
+  body?: unknown,
+  options: RequestInit = {},
+): Promise<T> {
   const response = await fetch(path, {
     method,
-    ...(body === undefined ? {} : { body: typeof body === 'string' ? body : JSON.stringify(body), headers: { 'content-type': 'application/json' } }),
+    ...(body === undefined
+      ? {}
+      : {
+          body: typeof body === 'string' ? body : JSON.stringify(body),
+          headers: { 'content-type': 'application/json' },
+        }),
     ...options,
   }).catch(() => {
     throw new ApiProblem(0, 'unreachable', { message: NO_CONNECTION }, undefined);
   });
-  const answer = (await response.json().catch(() => undefined)) as { error?: Partial<Problem> & { code?: string; message?: string } } | undefined;
+  const answer = (await response.json().catch(() => undefined)) as
+    { error?: Partial<Problem> & { code?: string; message?: string } } | undefined;
   if (response.ok) return answer as T;
-  throw new ApiProblem(response.status, answer?.error?.code ?? 'internal', { message: 'The server answered in a way that this page does not understand.', ...answer?.error }, answer);
+  throw new ApiProblem(
+    response.status,
+    answer?.error?.code ?? 'internal',
+    { message: 'The server answered in a way that this page does not understand.', ...answer?.error },
+    answer,
+  );
 }
 
-export const sentenceOf = (error: unknown): string => (error instanceof ApiProblem ? error.sentence : NO_CONNECTION);
+export const sentenceOf = (error: unknown): string =>
+  error instanceof ApiProblem ? error.sentence : NO_CONNECTION;
 
 /** A new id that no other tab makes. */
 export function newId(): string {
-  return typeof crypto.randomUUID === 'function' ? crypto.randomUUID() : `${Date.now().toString(36)}-${Math.random().toString(36).slice(2)}`;
+  return typeof crypto.randomUUID === 'function'
+    ? crypto.randomUUID()
+    : `${Date.now().toString(36)}-${Math.random().toString(36).slice(2)}`;
 }

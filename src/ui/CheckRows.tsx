@@ -18,7 +18,9 @@ interface CheckRowsProps {
 export function CheckRows({ checks, locked, onApply, onTry }: CheckRowsProps) {
   return (
     <section className="checks" aria-label="Checks">
-      {checks.map((check) => <CheckRow key={check.id} check={check} locked={locked} onApply={onApply} onTry={onTry} />)}
+      {checks.map((check) => (
+        <CheckRow key={check.id} check={check} locked={locked} onApply={onApply} onTry={onTry} />
+      ))}
     </section>
   );
 }
@@ -28,19 +30,42 @@ function CheckRow({ check, locked, onApply, onTry }: { check: Check } & Omit<Che
   return (
     <div className="check" data-check={check.id} data-state={check.state}>
       <StateMark state={check.state} />
-      <button type="button" className="title" onClick={() => open({ title: check.title, steps: check.working })} disabled={check.working.length === 0}>
-        {check.title}<span className="state">{STATE_WORDS[check.state]}</span>
+      <button
+        type="button"
+        className="title"
+        onClick={() => open({ title: check.title, steps: check.working })}
+        disabled={check.working.length === 0}
+      >
+        {check.title}
+        <span className="state">{STATE_WORDS[check.state]}</span>
       </button>
       <Reading check={check} />
       <MarginBar check={check} />
-      <span className="why">{check.why}{check.surface && check.state !== 'unknown' ? ` (${check.surface.toLowerCase()})` : ''}</span>
+      <span className="why">
+        {check.why}
+        {check.surface && check.state !== 'unknown' ? ` (${check.surface.toLowerCase()})` : ''}
+      </span>
       {check.remedies.length > 0 ? (
         <div className="remedies">
           {check.remedies.map((remedy) => (
             <span key={remedy.text} className="remedy">
-              <button type="button" disabled={locked} title={locked ? 'This revision is closed' : undefined} onClick={() => onApply(remedy)}>{remedy.text}</button>
+              <button
+                type="button"
+                disabled={locked}
+                title={locked ? 'This revision is closed' : undefined}
+                onClick={() => onApply(remedy)}
+              >
+                {remedy.text}
+              </button>
               <span className="quiet">{remedy.effect}</span>
-              <button type="button" className="link quiet" style={{ border: 0, background: 'none', padding: 0, fontWeight: 400, color: 'inherit' }} onClick={() => onTry(remedy)}>compare</button>
+              <button
+                type="button"
+                className="link quiet"
+                style={{ border: 0, background: 'none', padding: 0, fontWeight: 400, color: 'inherit' }}
+                onClick={() => onTry(remedy)}
+              >
+                compare
+              </button>
             </span>
           ))}
         </div>
@@ -53,6 +78,14 @@ function Reading({ check }: { check: Check }) {
   const { reader } = useReader();
   if (check.value === undefined) return <span className="reading quiet">—</span>;
   const { number, unit } = formatQuantity(check.value, check.quantity, reader);
-  const limit = check.limit === undefined ? '' : ` of ${formatQuantity(check.limit, check.quantity, reader).number}`;
-  return <span className="reading">{number}<small>{limit} {unit}</small></span>;
+  const limit =
+    check.limit === undefined ? '' : ` of ${formatQuantity(check.limit, check.quantity, reader).number}`;
+  return (
+    <span className="reading">
+      {number}
+      <small>
+        {limit} {unit}
+      </small>
+    </span>
+  );
 }

@@ -5,10 +5,25 @@ import type { WorkingStep } from '@/core/checks/check';
 import { useWorking } from './working';
 
 /** A computed figure in a sentence; tap or Enter opens its working. */
-export function Figure({ title, steps, tone = '', children }: { title: string; steps: readonly WorkingStep[]; tone?: string; children: ReactNode }) {
+export function Figure({
+  title,
+  steps,
+  tone = '',
+  children,
+}: {
+  title: string;
+  steps: readonly WorkingStep[];
+  tone?: string;
+  children: ReactNode;
+}) {
   const { open } = useWorking();
   return (
-    <button type="button" className={`figure ${tone}`} aria-label={`Working of ${title}`} onClick={() => open({ title, steps })}>
+    <button
+      type="button"
+      className={`figure ${tone}`}
+      aria-label={`Working of ${title}`}
+      onClick={() => open({ title, steps })}
+    >
       {children}
     </button>
   );

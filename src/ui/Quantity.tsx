@@ -5,8 +5,21 @@ import type { QuantityName } from '@/core/units/quantities';
 import { useReader } from './reader';
 
 /** A value in the reader's units, the unit thin-spaced in quiet ink. */
-export function Quantity({ value, quantity, digits }: { value: number; quantity: QuantityName; digits?: number }) {
+export function Quantity({
+  value,
+  quantity,
+  digits,
+}: {
+  value: number;
+  quantity: QuantityName;
+  digits?: number;
+}) {
   const { reader } = useReader();
   const { number, unit } = formatQuantity(value, quantity, reader, digits);
-  return <>{number}{unit === '' ? null : <span className="unit">{unit}</span>}</>;
+  return (
+    <>
+      {number}
+      {unit === '' ? null : <span className="unit">{unit}</span>}
+    </>
+  );
 }

@@ -29,7 +29,21 @@ export interface QuantityFieldProps {
 }
 
 /** A number with its unit. It accepts other units, says what it understood, and keeps what is not valid without saving it. */
-export function QuantityField({ label, quantity, value, onChange, limits, example, usual, unfinished = false, ghost, disabled, digits = 5, after, autoFocus }: QuantityFieldProps) {
+export function QuantityField({
+  label,
+  quantity,
+  value,
+  onChange,
+  limits,
+  example,
+  usual,
+  unfinished = false,
+  ghost,
+  disabled,
+  digits = 5,
+  after,
+  autoFocus,
+}: QuantityFieldProps) {
   const { reader, marks } = useReader();
   const id = useId();
   const [text, setText] = useState<string>();
@@ -54,16 +68,31 @@ export function QuantityField({ label, quantity, value, onChange, limits, exampl
   // a page that was typed into before it came alive keeps what was typed
   useEffect(() => takeEarlyTyping(), []);
 
-  const say = (text === undefined ? undefined : judge(text)) ?? (unfinished ? { bad: false, words: `unfinished: ${formatText(value ?? 0, quantity, reader, digits)} goes on counting` } : undefined);
+  const say =
+    (text === undefined ? undefined : judge(text)) ??
+    (unfinished
+      ? {
+          bad: false,
+          words: `unfinished: ${formatText(value ?? 0, quantity, reader, digits)} goes on counting`,
+        }
+      : undefined);
 
   function judge(typed: string): { bad: boolean; words: string; value?: number } | undefined {
     if (typed.trim() === '') return undefined;
     const parsed = parseQuantity(typed, quantity, reader.units, marks);
     if (!parsed.ok) return { bad: true, words: parsed.message };
     const out = outside(parsed.value, limits);
-    if (out) return { bad: true, words: `${label} must be ${out.word} ${formatText(out.limit, quantity, reader, 4)}` };
+    if (out)
+      return {
+        bad: true,
+        words: `${label} must be ${out.word} ${formatText(out.limit, quantity, reader, 4)}`,
+      };
     const plain = parsed.unit.symbol === unit.symbol && !/[.,]\d{3}\b/.test(typed);
-    return { bad: false, words: plain ? '' : `= ${formatText(parsed.value, quantity, reader, 4)}`, value: parsed.value };
+    return {
+      bad: false,
+      words: plain ? '' : `= ${formatText(parsed.value, quantity, reader, 4)}`,
+      value: parsed.value,
+    };
   }
 
   function type(typed: string) {
@@ -83,9 +112,16 @@ export function QuantityField({ label, quantity, value, onChange, limits, exampl
 
   return (
     <div className="field">
-      <label htmlFor={id}>{label}{after}</label>
+      <label htmlFor={id}>
+        {label}
+        {after}
+      </label>
       <span className="entry">
-        {ghost !== undefined && ghost !== value ? <span className="ghostvalue" title="in the ghost">{formatQuantity(ghost, quantity, reader, 4).number} →&nbsp;</span> : null}
+        {ghost !== undefined && ghost !== value ? (
+          <span className="ghostvalue" title="in the ghost">
+            {formatQuantity(ghost, quantity, reader, 4).number} →&nbsp;
+          </span>
+        ) : null}
         <input
           ref={input}
           id={id}
@@ -94,7 +130,15 @@ export function QuantityField({ label, quantity, value, onChange, limits, exampl
           autoFocus={autoFocus}
           disabled={disabled}
           value={text ?? shown}
-          placeholder={unfinished ? counting : usual !== undefined ? formatQuantity(usual, quantity, reader, 3).number : example === undefined ? '' : `e.g. ${formatQuantity(example, quantity, reader, 4).number}`}
+          placeholder={
+            unfinished
+              ? counting
+              : usual !== undefined
+                ? formatQuantity(usual, quantity, reader, 3).number
+                : example === undefined
+                  ? ''
+                  : `e.g. ${formatQuantity(example, quantity, reader, 4).number}`
+          }
           aria-invalid={say?.bad === true}
           aria-describedby={say?.words ? `${id}-say` : undefined}
           data-unfinished={unfinished || undefined}
@@ -123,7 +167,11 @@ export function QuantityField({ label, quantity, value, onChange, limits, exampl
         />
         <span className="unit">{quantity === 'price' ? reader.currency : unit.symbol}</span>
       </span>
-      {say?.words ? <span id={`${id}-say`} className={`say ${say.bad ? 'bad' : ''}`} role={say.bad ? 'alert' : undefined}>{say.words}</span> : null}
+      {say?.words ? (
+        <span id={`${id}-say`} className={`say ${say.bad ? 'bad' : ''}`} role={say.bad ? 'alert' : undefined}>
+          {say.words}
+        </span>
+      ) : null}
     </div>
   );
 }

@@ -23,7 +23,19 @@ interface QuantitySliderProps {
 }
 
 /** A value that is explored; one drag is one step back. */
-export function QuantitySlider({ label, quantity, value, min, max, step, disabled, effect, mark, onChange, onEnd }: QuantitySliderProps) {
+export function QuantitySlider({
+  label,
+  quantity,
+  value,
+  min,
+  max,
+  step,
+  disabled,
+  effect,
+  mark,
+  onChange,
+  onEnd,
+}: QuantitySliderProps) {
   const { reader } = useReader();
   const id = useId();
   const arrowSteps = useArrowSteps(onEnd);
@@ -31,8 +43,33 @@ export function QuantitySlider({ label, quantity, value, min, max, step, disable
     <div className="slider">
       <label htmlFor={id}>{label}</label>
       <output htmlFor={id}>{formatText(value, quantity, reader)}</output>
-      <input id={id} type="range" min={min} max={max} step={step} value={value} disabled={disabled} aria-valuetext={`${formatText(value, quantity, reader)}${effect ? `. ${effect}` : ''}`} onChange={(event) => onChange(Number(event.target.value))} onPointerUp={onEnd} onBlur={onEnd} onKeyDown={arrowSteps} />
-      {mark ? <button type="button" className="slidermark" disabled={disabled} onClick={() => { onChange(mark.value); onEnd?.(); }}>{mark.label}</button> : null}
+      <input
+        id={id}
+        type="range"
+        min={min}
+        max={max}
+        step={step}
+        value={value}
+        disabled={disabled}
+        aria-valuetext={`${formatText(value, quantity, reader)}${effect ? `. ${effect}` : ''}`}
+        onChange={(event) => onChange(Number(event.target.value))}
+        onPointerUp={onEnd}
+        onBlur={onEnd}
+        onKeyDown={arrowSteps}
+      />
+      {mark ? (
+        <button
+          type="button"
+          className="slidermark"
+          disabled={disabled}
+          onClick={() => {
+            onChange(mark.value);
+            onEnd?.();
+          }}
+        >
+          {mark.label}
+        </button>
+      ) : null}
       {effect ? <p className="quiet">{effect}</p> : null}
     </div>
   );

@@ -2,7 +2,13 @@
 
 import Button from '@mui/material/Button';
 import Stack from '@mui/material/Stack';
-import { closeSnackbar, type CustomContentProps, enqueueSnackbar, SnackbarContent, SnackbarProvider } from 'notistack';
+import {
+  closeSnackbar,
+  type CustomContentProps,
+  enqueueSnackbar,
+  SnackbarContent,
+  SnackbarProvider,
+} from 'notistack';
 import { type ReactNode, type Ref, useState } from 'react';
 
 declare module 'notistack' {
@@ -15,7 +21,16 @@ const SHOWN_MS = 12_000;
 
 /** Short words at the foot of the page; what was deleted can be taken back from there. */
 export function Snackbars({ children }: { children: ReactNode }) {
-  return <SnackbarProvider maxSnack={3} autoHideDuration={SHOWN_MS} Components={{ undoable: UndoableBar }} anchorOrigin={{ vertical: 'bottom', horizontal: 'left' }}>{children}</SnackbarProvider>;
+  return (
+    <SnackbarProvider
+      maxSnack={3}
+      autoHideDuration={SHOWN_MS}
+      Components={{ undoable: UndoableBar }}
+      anchorOrigin={{ vertical: 'bottom', horizontal: 'left' }}
+    >
+      {children}
+    </SnackbarProvider>
+  );
 }
 
 interface UndoableBarProps extends CustomContentProps {
@@ -35,9 +50,28 @@ function UndoableBar({ id, message, onUndo, ref }: UndoableBarProps) {
   };
   return (
     <SnackbarContent ref={ref ?? null} role="status">
-      <Stack direction="row" spacing={2} sx={{ alignItems: 'center', bgcolor: 'text.primary', color: 'background.default', px: 2, py: 1, maxWidth: 560 }}>
+      <Stack
+        direction="row"
+        spacing={2}
+        sx={{
+          alignItems: 'center',
+          bgcolor: 'text.primary',
+          color: 'background.default',
+          px: 2,
+          py: 1,
+          maxWidth: 560,
+        }}
+      >
         <span>{problem ?? message}</span>
-        <Button color="inherit" variant="outlined" disabled={busy} onClick={() => void undo()} sx={{ flex: 'none' }}>Undo</Button>
+        <Button
+          color="inherit"
+          variant="outlined"
+          disabled={busy}
+          onClick={() => void undo()}
+          sx={{ flex: 'none' }}
+        >
+          Undo
+        </Button>
       </Stack>
     </SnackbarContent>
   );

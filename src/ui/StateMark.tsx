@@ -1,15 +1,47 @@
 import type { State } from '@/core/checks/check';
 
-export const STATE_WORDS: Readonly<Record<State, string>> = { clear: 'clear', tight: 'tight', over: 'over', unknown: 'unknown' };
+export const STATE_WORDS: Readonly<Record<State, string>> = {
+  clear: 'clear',
+  tight: 'tight',
+  over: 'over',
+  unknown: 'unknown',
+};
 
 /** The state as a shape: filled, half, cut by a bar, dotted ring. The word stands beside it. */
 export function StateMark({ state, size = 12 }: { state: State; size?: number }) {
   return (
-    <svg className="mark" width={size} height={size} viewBox="0 0 12 12" aria-hidden="true" style={{ color: `var(--${state})` }}>
+    <svg
+      className="mark"
+      width={size}
+      height={size}
+      viewBox="0 0 12 12"
+      aria-hidden="true"
+      style={{ color: `var(--${state})` }}
+    >
       {state === 'clear' && <circle cx="6" cy="6" r="5" fill="currentColor" />}
-      {state === 'tight' && <><circle cx="6" cy="6" r="4.5" fill="none" stroke="currentColor" strokeWidth="1.4" /><path d="M6 1.5a4.5 4.5 0 0 1 0 9z" fill="currentColor" /></>}
-      {state === 'over' && <><path d="M1 5a5 5 0 0 1 10 0z" fill="currentColor" /><path d="M1 7a5 5 0 0 0 10 0z" fill="currentColor" /></>}
-      {state === 'unknown' && <circle cx="6" cy="6" r="4.5" fill="none" stroke="currentColor" strokeWidth="1.4" strokeDasharray="1.6 1.8" />}
+      {state === 'tight' && (
+        <>
+          <circle cx="6" cy="6" r="4.5" fill="none" stroke="currentColor" strokeWidth="1.4" />
+          <path d="M6 1.5a4.5 4.5 0 0 1 0 9z" fill="currentColor" />
+        </>
+      )}
+      {state === 'over' && (
+        <>
+          <path d="M1 5a5 5 0 0 1 10 0z" fill="currentColor" />
+          <path d="M1 7a5 5 0 0 0 10 0z" fill="currentColor" />
+        </>
+      )}
+      {state === 'unknown' && (
+        <circle
+          cx="6"
+          cy="6"
+          r="4.5"
+          fill="none"
+          stroke="currentColor"
+          strokeWidth="1.4"
+          strokeDasharray="1.6 1.8"
+        />
+      )}
     </svg>
   );
 }

@@ -10,8 +10,14 @@ interface TabBarProps<T extends string> {
 /** The sides of a page, one of them shown; left out on paper. */
 export function TabBar<T extends string>({ label, tabs, names, shown, onShow }: TabBarProps<T>) {
   return (
-    <div className="tabbar noprint"><div className="tabs" role="group" aria-label={label}>
-      {tabs.map((one) => <button key={one} type="button" aria-pressed={shown === one} onClick={() => onShow(one)}>{names[one]}</button>)}
-    </div></div>
+    <div className="tabbar noprint">
+      <div className="tabs" role="group" aria-label={label}>
+        {tabs.map((one) => (
+          <button key={one} type="button" aria-pressed={shown === one} onClick={() => onShow(one)}>
+            {names[one]}
+          </button>
+        ))}
+      </div>
+    </div>
   );
 }

@@ -19,7 +19,15 @@ const keep = (name: string, value: string) => {
 };
 
 /** Locale and units of the reader, kept in cookies so that server and page agree. */
-export function ReaderProvider({ initial, known, children }: { initial: Reader; known: boolean; children: ReactNode }) {
+export function ReaderProvider({
+  initial,
+  known,
+  children,
+}: {
+  initial: Reader;
+  known: boolean;
+  children: ReactNode;
+}) {
   const [reader, setReader] = useState(initial);
   useEffect(() => {
     // the page answers clicks from here on
@@ -41,12 +49,19 @@ export function ReaderProvider({ initial, known, children }: { initial: Reader; 
 /** Says in which money the prices below it are, ISO 4217. */
 export function MoneyProvider({ currency, children }: { currency: string; children: ReactNode }) {
   const value = useReader();
-  const own = useMemo(() => ({ ...value, reader: { ...value.reader, currency: moneySymbol(currency, value.reader.locale) } }), [value, currency]);
+  const own = useMemo(
+    () => ({ ...value, reader: { ...value.reader, currency: moneySymbol(currency, value.reader.locale) } }),
+    [value, currency],
+  );
   return <ReaderContext.Provider value={own}>{children}</ReaderContext.Provider>;
 }
 
 function moneySymbol(currency: string, locale: string): string {
-  const parts = new Intl.NumberFormat(locale, { style: 'currency', currency, currencyDisplay: 'narrowSymbol' }).formatToParts(0);
+  const parts = new Intl.NumberFormat(locale, {
+    style: 'currency',
+    currency,
+    currencyDisplay: 'narrowSymbol',
+  }).formatToParts(0);
   return parts.find(({ type }) => type === 'currency')?.value ?? currency;
 }
 

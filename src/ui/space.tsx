@@ -23,7 +23,13 @@ export function inkOf(): Ink {
 }
 
 /** Turns the view by the pointer about a place, and draws only when it has moved. */
-export function Orbit({ target: [x, y, z], pan = false }: { target: readonly [number, number, number]; pan?: boolean }) {
+export function Orbit({
+  target: [x, y, z],
+  pan = false,
+}: {
+  target: readonly [number, number, number];
+  pan?: boolean;
+}) {
   const { camera, gl, invalidate } = useThree();
   useEffect(() => {
     const controls = new OrbitControls(camera, gl.domElement);

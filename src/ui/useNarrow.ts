@@ -11,4 +11,9 @@ function watch(changed: () => void): () => void {
 }
 
 /** Whether the page stands on a phone; false until the browser has said so. */
-export const useNarrow = (): boolean => useSyncExternalStore(watch, () => window.matchMedia(PHONE).matches, () => false);
+export const useNarrow = (): boolean =>
+  useSyncExternalStore(
+    watch,
+    () => window.matchMedia(PHONE).matches,
+    () => false,
+  );

@@ -15,7 +15,11 @@ interface WorkingValue {
   close(): void;
 }
 
-const WorkingContext = createContext<WorkingValue>({ shown: undefined, open: () => undefined, close: () => undefined });
+const WorkingContext = createContext<WorkingValue>({
+  shown: undefined,
+  open: () => undefined,
+  close: () => undefined,
+});
 
 export function WorkingProvider({ children }: { children: ReactNode }) {
   const [shown, setShown] = useState<Working>();
@@ -32,14 +36,29 @@ export function WorkingPanel({ fallback }: { fallback?: Working }) {
   if (!working) return null;
   return (
     <section className="working" aria-label={`Working: ${working.title}`} data-testid="working">
-      <h2>Working: {working.title}{shown ? <button type="button" className="plain" onClick={close}>close</button> : <span className="quiet" style={{ fontWeight: 400, fontSize: 12 }}>tap any underlined figure for its own</span>}</h2>
+      <h2>
+        Working: {working.title}
+        {shown ? (
+          <button type="button" className="plain" onClick={close}>
+            close
+          </button>
+        ) : (
+          <span className="quiet" style={{ fontWeight: 400, fontSize: 12 }}>
+            tap any underlined figure for its own
+          </span>
+        )}
+      </h2>
       <table>
         <tbody>
           {working.steps.map((step) => (
             <tr key={step.label}>
               <td>{step.label}</td>
               <td className="formula">{step.formula}</td>
-              <td className="value">{step.value !== undefined && step.quantity ? <Quantity value={step.value} quantity={step.quantity} /> : null}</td>
+              <td className="value">
+                {step.value !== undefined && step.quantity ? (
+                  <Quantity value={step.value} quantity={step.quantity} />
+                ) : null}
+              </td>
               <td className="source">{step.source}</td>
             </tr>
           ))}

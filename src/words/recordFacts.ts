@@ -20,20 +20,28 @@ interface Fact {
   readonly say: (value: unknown, reader: Reader) => string;
 }
 
-const fact = <T>(label: string, say: Say<T>): Fact => ({ label, say: (value, reader) => (value === undefined ? 'nothing' : say(value as T, reader)) });
-const figure = (label: string, name: QuantityName): Fact => fact<number>(label, (value, reader) => formatText(value, name, reader));
+const fact = <T>(label: string, say: Say<T>): Fact => ({
+  label,
+  say: (value, reader) => (value === undefined ? 'nothing' : say(value as T, reader)),
+});
+const figure = (label: string, name: QuantityName): Fact =>
+  fact<number>(label, (value, reader) => formatText(value, name, reader));
 const words = (label: string): Fact => fact<string>(label, (value) => `“${value}”`);
 const ticked = (label: string): Fact => fact<boolean>(label, (value) => (value ? 'yes' : 'no'));
 
 const became: Say<Partial<PrintSheet>> = ({ state, why, actualS }) => {
-  if (state === 'finished') return actualS === undefined ? 'finished' : `finished after ${durationText(actualS)}`;
+  if (state === 'finished')
+    return actualS === undefined ? 'finished' : `finished after ${durationText(actualS)}`;
   if (state === 'failed') return why ? `failed: ${why}` : 'failed';
   return state === 'printing' ? 'on the bed' : 'in the queue';
 };
 
 const FACTS: Readonly<Record<SheetKind, Readonly<Record<string, Fact>>>> = {
   failure: {
-    mode: fact<{ mode: string; 'ledger.modeWords'?: string }>('How it failed', (value) => value['ledger.modeWords'] ?? TABLES.modes[value.mode]?.means ?? value.mode),
+    mode: fact<{ mode: string; 'ledger.modeWords'?: string }>(
+      'How it failed',
+      (value) => value['ledger.modeWords'] ?? TABLES.modes[value.mode]?.means ?? value.mode,
+    ),
     partName: fact<{ partName: string }>('The part that failed', ({ partName }) => partName),
     fix: fact<{ fix?: string }>('What was done about it', ({ fix }) => `“${fix}”`),
     hours: figure('Driven until then', 'hours'),
@@ -50,8 +58,13 @@ const FACTS: Readonly<Record<SheetKind, Readonly<Record<string, Fact>>>> = {
     'ledger.crackedBefore': ticked('Whether it had been cracked before'),
     'ledger.verdict': fact<Verdict>('The verdict', verdictWords),
     'ledger.rounds': fact<FailureLedger['rounds']>('Earlier looks', (rounds) => `${rounds!.length}`),
-    'ledger.outcomes': fact<{ check: string; result: string }>('A check', ({ check, result }) => `${TABLES.checks.find(({ id }) => id === check)?.ask ?? check} ${result}`),
-    'ledger.photos': fact<{ caption?: string }>('A photograph', ({ caption }) => (caption ? `“${caption}”` : 'without words')),
+    'ledger.outcomes': fact<{ check: string; result: string }>(
+      'A check',
+      ({ check, result }) => `${TABLES.checks.find(({ id }) => id === check)?.ask ?? check} ${result}`,
+    ),
+    'ledger.photos': fact<{ caption?: string }>('A photograph', ({ caption }) =>
+      caption ? `“${caption}”` : 'without words',
+    ),
   },
   print: {
     state: fact('What became of the print', became),
@@ -61,8 +74,14 @@ const FACTS: Readonly<Record<SheetKind, Readonly<Record<string, Fact>>>> = {
     items: fact<{ partName: string }>('What came off the plate', ({ partName }) => partName),
   },
   copy: {
-    retiredAt: fact<{ retiredWhy?: string }>('Whether the copy was given up', ({ retiredWhy }) => (retiredWhy ? `given up: ${retiredWhy}` : 'given up')),
-    readings: fact<WearReading>('A reading of the caliper', ({ valueMm, hours }, reader) => `${formatText(valueMm, 'lengthMm', reader, 4)} after ${formatText(hours, 'hours', reader)}`),
+    retiredAt: fact<{ retiredWhy?: string }>('Whether the copy was given up', ({ retiredWhy }) =>
+      retiredWhy ? `given up: ${retiredWhy}` : 'given up',
+    ),
+    readings: fact<WearReading>(
+      'A reading of the caliper',
+      ({ valueMm, hours }, reader) =>
+        `${formatText(valueMm, 'lengthMm', reader, 4)} after ${formatText(hours, 'hours', reader)}`,
+    ),
     repairs: fact<{ what: string }>('A repair', ({ what }) => `“${what}”`),
     massG: figure('Weighed', 'massG'),
   },

@@ -21,7 +21,11 @@ export interface SpeedRow {
 
 const { run, cancel } = pieces();
 
-function* overSpeeds(input: YawInput, speeds: readonly number[], gainsAShare: number): Generator<number, SpeedRow[]> {
+function* overSpeeds(
+  input: YawInput,
+  speeds: readonly number[],
+  gainsAShare: number,
+): Generator<number, SpeedRow[]> {
   const rows: SpeedRow[] = [];
   let done = 0;
   for (const speedMps of speeds) {
@@ -34,23 +38,45 @@ function* overSpeeds(input: YawInput, speeds: readonly number[], gainsAShare: nu
       tried.push({ gain, ...verdictOf(at, yawMotion(at, gain, at.durationS ?? 2)) });
       yield ++done;
     }
-    const fastest = tried.filter(({ stable, settleS }) => stable && settleS !== undefined).sort((a, b) => a.settleS! - b.settleS!)[0];
-    rows.push({ speedMps, ...(critical === undefined ? {} : { criticalGain: critical }), ...(fastest ? { fastest } : {}) });
+    const fastest = tried
+      .filter(({ stable, settleS }) => stable && settleS !== undefined)
+      .sort((a, b) => a.settleS! - b.settleS!)[0];
+    rows.push({
+      speedMps,
+      ...(critical === undefined ? {} : { criticalGain: critical }),
+      ...(fastest ? { fastest } : {}),
+    });
   }
   return rows;
 }
 
 const api = {
   /** With the sweep over its gains, and the same car without its gyro. */
-  yaw: (input: YawInput) => told(() => {
-    const bare = yawAssist({ ...input, gyro: { ...input.gyro, gain: 0 }, gains: [] });
-    return { assisted: yawAssist(input), bare };
-  }),
-  speeds: (input: YawInput, speeds: readonly number[], gains: number, report: (done: number) => Promise<void>): Promise<SpeedRow[] | undefined> => run(overSpeeds(input, speeds, gains), report),
-  traction: (input: TractionInput) => told(() => ({ assisted: tractionAssist(input), bare: tractionAssist({ ...input, controller: { ...input.controller, targetSlipPct: OFF_PCT } }) })),
-  brake: (input: BrakeInput) => told((): { assisted: BrakeResult; bare: BrakeResult } => ({ assisted: brakeAssist(input), bare: brakeAssist({ ...input, controller: { ...input.controller, targetSlipPct: OFF_PCT } }) })),
-  study: (input: TractionInput, report: (done: number) => Promise<void>): Promise<Study | undefined> => run(studySlip(driveStudy(input)), report),
-  brakeStudy: (input: BrakeInput, report: (done: number) => Promise<void>): Promise<Study | undefined> => run(studySlip(brakeStudy(input)), report),
+  yaw: (input: YawInput) =>
+    told(() => {
+      const bare = yawAssist({ ...input, gyro: { ...input.gyro, gain: 0 }, gains: [] });
+      return { assisted: yawAssist(input), bare };
+    }),
+  speeds: (
+    input: YawInput,
+    speeds: readonly number[],
+    gains: number,
+    report: (done: number) => Promise<void>,
+  ): Promise<SpeedRow[] | undefined> => run(overSpeeds(input, speeds, gains), report),
+  traction: (input: TractionInput) =>
+    told(() => ({
+      assisted: tractionAssist(input),
+      bare: tractionAssist({ ...input, controller: { ...input.controller, targetSlipPct: OFF_PCT } }),
+    })),
+  brake: (input: BrakeInput) =>
+    told((): { assisted: BrakeResult; bare: BrakeResult } => ({
+      assisted: brakeAssist(input),
+      bare: brakeAssist({ ...input, controller: { ...input.controller, targetSlipPct: OFF_PCT } }),
+    })),
+  study: (input: TractionInput, report: (done: number) => Promise<void>): Promise<Study | undefined> =>
+    run(studySlip(driveStudy(input)), report),
+  brakeStudy: (input: BrakeInput, report: (done: number) => Promise<void>): Promise<Study | undefined> =>
+    run(studySlip(brakeStudy(input)), report),
   cancel,
 };
 

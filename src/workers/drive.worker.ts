@@ -9,10 +9,12 @@ import { told } from './refusal';
 const api = {
   heat: (document: BuildDocument, surface: ChosenSurface) => told(() => heatOf(document, surface)),
   whatIfs: (document: BuildDocument, surface: ChosenSurface) => told(() => tryWhatIfs(document, surface)),
-  band: (document: BuildDocument, surfaces: readonly ChosenSurface[]) => told(() => surfaces.map((surface) => ratioBand(document, surface))),
+  band: (document: BuildDocument, surfaces: readonly ChosenSurface[]) =>
+    told(() => surfaces.map((surface) => ratioBand(document, surface))),
   teeth: (document: BuildDocument, surface: ChosenSurface) => told(() => teethOn(document, surface)),
   joints: (document: BuildDocument, surface: ChosenSurface) => told(() => jointsOn(document, surface)),
-  calibrate: (document: BuildDocument, surface: ChosenSurface) => told(() => calibrateBuild(document, surface)),
+  calibrate: (document: BuildDocument, surface: ChosenSurface) =>
+    told(() => calibrateBuild(document, surface)),
 };
 
 export type DriveWorker = typeof api;

@@ -35,34 +35,46 @@ const MOST_SHOWN = 4000;
 const MOST_BYTES = 50 * 1024 * 1024;
 
 function textOf(bytes: Uint8Array): string {
-  if (bytes.length > MOST_BYTES) throw new CalcError('gpx', 'line 1: is larger than 50 MB', 'cut the file into shorter runs');
+  if (bytes.length > MOST_BYTES)
+    throw new CalcError('gpx', 'line 1: is larger than 50 MB', 'cut the file into shorter runs');
   return new TextDecoder().decode(bytes);
 }
 
 const api = {
-  track: (bytes: Uint8Array, windowS: number): SeenTrack | Refusal => told(() => {
-    const { result: { series, ...result }, kept, droppedS } = readSpeeds(readTrack(textOf(bytes)), windowS, USUAL_MAX_ACCEL);
-    const plan = planOf(kept, series, MOST_SHOWN);
-    const found: SeenTrack = { result, ...plan, droppedS };
-    return transfer(found, [plan.eastM.buffer, plan.northM.buffer, plan.tS.buffer, plan.speedMps.buffer]);
-  }),
+  track: (bytes: Uint8Array, windowS: number): SeenTrack | Refusal =>
+    told(() => {
+      const {
+        result: { series, ...result },
+        kept,
+        droppedS,
+      } = readSpeeds(readTrack(textOf(bytes)), windowS, USUAL_MAX_ACCEL);
+      const plan = planOf(kept, series, MOST_SHOWN);
+      const found: SeenTrack = { result, ...plan, droppedS };
+      return transfer(found, [plan.eastM.buffer, plan.northM.buffer, plan.tS.buffer, plan.speedMps.buffer]);
+    }),
 
   /** What the timed runs say of the model. */
   calibrate: (runs: RunRecord[]): CalibrateResult | Refusal => told(() => calibrateRuns(runs)),
 
   /** Spread of what is predicted, or nothing where the build is not ready. */
-  band: (document: BuildDocument, surfaceId: string): { band: PredictionBand | undefined } | Refusal => told(() => ({ band: predictionBand(document, surfaceId) })),
+  band: (document: BuildDocument, surfaceId: string): { band: PredictionBand | undefined } | Refusal =>
+    told(() => ({ band: predictionBand(document, surfaceId) })),
 
   /** What the motor's temperatures say of how it gives off its heat. */
-  heat: (document: BuildDocument, surfaceId: string): MotorHeat | Refusal => told((): MotorHeat => {
-    const found = calibrateBuild(document, document.brief.surfaces.find(({ id }) => id === surfaceId)!);
-    if (!found.ok) return { missing: found.missing, notes: [] };
-    const { notes, ...calibration } = found.value;
-    return { calibration, missing: [], notes };
-  }),
+  heat: (document: BuildDocument, surfaceId: string): MotorHeat | Refusal =>
+    told((): MotorHeat => {
+      const found = calibrateBuild(
+        document,
+        document.brief.surfaces.find(({ id }) => id === surfaceId)!,
+      );
+      if (!found.ok) return { missing: found.missing, notes: [] };
+      const { notes, ...calibration } = found.value;
+      return { calibration, missing: [], notes };
+    }),
 
   /** The kept points as GPX. */
-  gpx: (bytes: Uint8Array, name: string): { text: string } | Refusal => told(() => ({ text: writeGpx(name, readSpeeds(readTrack(textOf(bytes)), 1, USUAL_MAX_ACCEL).kept) })),
+  gpx: (bytes: Uint8Array, name: string): { text: string } | Refusal =>
+    told(() => ({ text: writeGpx(name, readSpeeds(readTrack(textOf(bytes)), 1, USUAL_MAX_ACCEL).kept) })),
 };
 
 export type FieldWorker = typeof api;

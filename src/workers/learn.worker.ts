@@ -24,16 +24,33 @@ function marginsFor(document: BuildDocument, thresholds: Thresholds): Record<str
 
 const api = {
   /** Margins of a build as a diagnosis asks for them. */
-  margins: (document: BuildDocument, thresholds: Thresholds): { margins: Record<string, number> } | Refusal => told(() => ({ margins: marginsFor(document, thresholds) })),
+  margins: (document: BuildDocument, thresholds: Thresholds): { margins: Record<string, number> } | Refusal =>
+    told(() => ({ margins: marginsFor(document, thresholds) })),
 
   /** How often a verdict had been among the first suspects. */
-  score: (failures: FailureRecord[], revisions: RevisionRecord[], runs: RunRecord[], thresholds: Thresholds): DiagnosisScore | Refusal => told(() => scoreOf(failures, revisions, runs, (id) => marginsFor(revisions.find((one) => one.id === id)!.document, thresholds))),
+  score: (
+    failures: FailureRecord[],
+    revisions: RevisionRecord[],
+    runs: RunRecord[],
+    thresholds: Thresholds,
+  ): DiagnosisScore | Refusal =>
+    told(() =>
+      scoreOf(failures, revisions, runs, (id) =>
+        marginsFor(revisions.find((one) => one.id === id)!.document, thresholds),
+      ),
+    ),
 
   /** What each change between two builds does, and all of them together. */
-  effects: (before: BuildDocument, after: BuildDocument, thresholds: Thresholds, reader: Reader): Effects | Refusal => told(() => effectsBetween(before, after, thresholds, reader)),
+  effects: (
+    before: BuildDocument,
+    after: BuildDocument,
+    thresholds: Thresholds,
+    reader: Reader,
+  ): Effects | Refusal => told(() => effectsBetween(before, after, thresholds, reader)),
 
   /** What to do next, the most worth an hour first. */
-  next: (record: BuildOnRecord, thresholds: Thresholds, calibration: number): NextList | Refusal => told(() => nextChanges(record, thresholds, calibration)),
+  next: (record: BuildOnRecord, thresholds: Thresholds, calibration: number): NextList | Refusal =>
+    told(() => nextChanges(record, thresholds, calibration)),
 };
 
 export type LearnWorker = typeof api;

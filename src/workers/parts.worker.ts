@@ -40,8 +40,15 @@ function seen(mesh: Mesh, unitMm: number): SeenMesh {
   const scaled = inMm(mesh, unitMm);
   const { vertices, triangles } = scaled;
   const positions = new Float32Array(3 * triangles.length);
-  for (let at = 0; at < triangles.length; at++) for (let axis = 0; axis < 3; axis++) positions[3 * at + axis] = vertices[3 * triangles[at]! + axis]!;
-  const found: SeenMesh = { positions, measure: measureMesh(scaled, {}), ailments: ailmentsOf(scaled), units: unitsFor(mesh), faces: facesOf(scaled) };
+  for (let at = 0; at < triangles.length; at++)
+    for (let axis = 0; axis < 3; axis++) positions[3 * at + axis] = vertices[3 * triangles[at]! + axis]!;
+  const found: SeenMesh = {
+    positions,
+    measure: measureMesh(scaled, {}),
+    ailments: ailmentsOf(scaled),
+    units: unitsFor(mesh),
+    faces: facesOf(scaled),
+  };
   return transfer(found, [positions.buffer]);
 }
 
@@ -55,33 +62,42 @@ const breath = () => new Promise<void>((resume) => setTimeout(resume, 0));
 
 const api = {
   /** Reads a file and keeps its mesh under a key. */
-  read: (key: string, bytes: Uint8Array, name: string, unitMm: number): SeenMesh | Refusal => told(() => {
-    const mesh = readMeshFile(bytes, name);
-    held = { key, mesh: inMm(mesh, unitMm) };
-    return seen(mesh, unitMm);
-  }),
+  read: (key: string, bytes: Uint8Array, name: string, unitMm: number): SeenMesh | Refusal =>
+    told(() => {
+      const mesh = readMeshFile(bytes, name);
+      held = { key, mesh: inMm(mesh, unitMm) };
+      return seen(mesh, unitMm);
+    }),
 
   /** A file mended, as binary STL in millimetres. */
-  repair: (bytes: Uint8Array, name: string): { stl: Uint8Array; done: string[]; left: Ailment[] } | Refusal => told(() => {
-    const { mesh, done, left } = repaired(readMeshFile(bytes, name));
-    return { stl: writeStl(mesh), done, left };
-  }),
+  repair: (bytes: Uint8Array, name: string): { stl: Uint8Array; done: string[]; left: Ailment[] } | Refusal =>
+    told(() => {
+      const { mesh, done, left } = repaired(readMeshFile(bytes, name));
+      return { stl: writeStl(mesh), done, left };
+    }),
 
   /** The mesh as it lies on the bed, as a file. */
-  write: (key: string, kind: 'stl' | '3mf', up: Vec3): Uint8Array | Refusal => told(() => {
-    const laid = laidOnBed(meshOf(key), up);
-    return kind === 'stl' ? writeStl(laid) : write3mf([laid]);
-  }),
+  write: (key: string, kind: 'stl' | '3mf', up: Vec3): Uint8Array | Refusal =>
+    told(() => {
+      const laid = laidOnBed(meshOf(key), up);
+      return kind === 'stl' ? writeStl(laid) : write3mf([laid]);
+    }),
 
   /** What the printer has to do with it, a way up. */
   lies: (key: string, up: Vec3): Omit<PartLies, 'of'> | Refusal => told(() => measureLying(meshOf(key), up)),
 
-  orient: (key: string, how: OrientHow): Orientation[] | Refusal => told(() => orientationsOf(meshOf(key), how)),
+  orient: (key: string, how: OrientHow): Orientation[] | Refusal =>
+    told(() => orientationsOf(meshOf(key), how)),
 
-  sections: (key: string, how: Parameters<typeof sectionsOf>[1]): SectionsResult | Refusal => told(() => sectionsOf(meshOf(key), how)),
+  sections: (key: string, how: Parameters<typeof sectionsOf>[1]): SectionsResult | Refusal =>
+    told(() => sectionsOf(meshOf(key), how)),
 
   /** `report` gets iterations and what is left, a share of what pulls. */
-  async solve(key: string, settings: FemSettings, report: (iterations: number, residual: number) => Promise<void>): Promise<Solved | Refusal | undefined> {
+  async solve(
+    key: string,
+    settings: FemSettings,
+    report: (iterations: number, residual: number) => Promise<void>,
+  ): Promise<Solved | Refusal | undefined> {
     const mine = ++latest;
     try {
       const work = solvedSolid(meshOf(key), settings);
@@ -100,7 +116,13 @@ const api = {
         since = performance.now();
       }
       const surface = surfaceOf(solution);
-      return transfer({ result: solution.result, surface }, [surface.positions.buffer, surface.moves.buffer, surface.margins.buffer, surface.criteria.buffer, surface.index.buffer]);
+      return transfer({ result: solution.result, surface }, [
+        surface.positions.buffer,
+        surface.moves.buffer,
+        surface.margins.buffer,
+        surface.criteria.buffer,
+        surface.index.buffer,
+      ]);
     } catch (error) {
       if (!(error instanceof CalcError)) throw error;
       return refusalOf(error);

@@ -38,25 +38,32 @@ let kit: Promise<ManifoldToplevel> | undefined;
 
 /** The library of solids, loaded where a part is first cut. */
 function solids(): Promise<ManifoldToplevel> {
-  kit ??= Module({ locateFile: () => new URL('manifold-3d/manifold.wasm', import.meta.url).href }).then((loaded) => {
-    loaded.setup();
-    return loaded;
-  });
+  kit ??= Module({ locateFile: () => new URL('manifold-3d/manifold.wasm', import.meta.url).href }).then(
+    (loaded) => {
+      loaded.setup();
+      return loaded;
+    },
+  );
   return kit;
 }
 
 const api = {
   solve: (input: HolesInput): SolvedPattern | Refusal => told(() => solvedPattern(input)),
-  plate: (input: HolesInput, file: PlateFile): { text: string } | Refusal => told(() => ({ text: holesSolve({ ...input, files: [file] }).files![file]! })),
+  plate: (input: HolesInput, file: PlateFile): { text: string } | Refusal =>
+    told(() => ({ text: holesSolve({ ...input, files: [file] }).files![file]! })),
 
   /** What the printer has to do with a file as it lies. */
   lies: (file: PrintFile): Omit<PartLies, 'of'> | Refusal => told(() => measureLying(meshIn(file), file.up)),
 
   /** A whole plate as one 3MF, each part turned and in its place, mm from the bed's low corner. */
-  bed: (files: Readonly<Record<string, PrintFile>>, items: readonly { id: string; xMm: number; yMm: number; turned: boolean }[]): Uint8Array | Refusal => told(() => {
-    const laid = new Map(Object.entries(files).map(([id, file]) => [id, laidOnBed(meshIn(file), file.up)]));
-    return write3mf(items.map(({ id, ...place }) => placedOnPlate(laid.get(id)!, place)));
-  }),
+  bed: (
+    files: Readonly<Record<string, PrintFile>>,
+    items: readonly { id: string; xMm: number; yMm: number; turned: boolean }[],
+  ): Uint8Array | Refusal =>
+    told(() => {
+      const laid = new Map(Object.entries(files).map(([id, file]) => [id, laidOnBed(meshIn(file), file.up)]));
+      return write3mf(items.map(({ id, ...place }) => placedOnPlate(laid.get(id)!, place)));
+    }),
 
   /** Where a plane can cut a part: its box in its own axes. */
   bounds: (file: PrintFile): ReturnType<typeof boundsOf> | Refusal => told(() => boundsOf(meshIn(file))),
@@ -65,7 +72,14 @@ const api = {
     try {
       const { pieces, ...found } = splitMesh(await solids(), meshIn(file), how);
       const files = pieces.map(writeStl) as [Uint8Array, Uint8Array];
-      return transfer({ ...found, files, volumesMm3: pieces.map((piece) => measureMesh(piece, {}).volumeMm3) as [number, number] }, files.map(({ buffer }) => buffer));
+      return transfer(
+        {
+          ...found,
+          files,
+          volumesMm3: pieces.map((piece) => measureMesh(piece, {}).volumeMm3) as [number, number],
+        },
+        files.map(({ buffer }) => buffer),
+      );
     } catch (error) {
       if (!(error instanceof CalcError)) throw error;
       return refusalOf(error);

@@ -15,4 +15,6 @@ export function told<T>(work: () => T): T | Refusal {
   }
 }
 
-export const refusalOf = ({ path, message, remedy }: CalcError): Refusal => ({ refused: { path, message, ...(remedy ? { remedy } : {}) } });
+export const refusalOf = ({ path, message, remedy }: CalcError): Refusal => ({
+  refused: { path, message, ...(remedy ? { remedy } : {}) },
+});

@@ -9,7 +9,10 @@ const ours = (url: URL) => url.origin === self.location.origin;
 
 /** A worker reads its settings from its own address; a response with a name would take the place of that. */
 const namelessForWorkers: SerwistPlugin = {
-  handlerWillRespond: async ({ request, response }) => (request.destination === 'worker' ? new Response(response.body, { status: response.status, headers: response.headers }) : response),
+  handlerWillRespond: async ({ request, response }) =>
+    request.destination === 'worker'
+      ? new Response(response.body, { status: response.status, headers: response.headers })
+      : response,
 };
 
 /** Pages of the workshop come from the network while there is one; scripts and fonts never change under their name. */
@@ -18,10 +21,24 @@ const serwist = new Serwist({
   clientsClaim: true,
   navigationPreload: false,
   runtimeCaching: [
-    { matcher: ({ url }) => ours(url) && url.pathname.startsWith('/_next/static/'), handler: new CacheFirst({ cacheName: SCRIPTS, plugins: [new ExpirationPlugin({ maxEntries: MOST_SCRIPTS }), namelessForWorkers] }) },
     {
-      matcher: ({ url, request }) => ours(url) && !url.pathname.startsWith('/api/') && (request.mode === 'navigate' || request.headers.get('rsc') === '1'),
-      handler: new NetworkFirst({ cacheName: PAGES, networkTimeoutSeconds: PATIENCE_S, matchOptions: { ignoreVary: true }, plugins: [new ExpirationPlugin({ maxEntries: MOST_PAGES })] }),
+      matcher: ({ url }) => ours(url) && url.pathname.startsWith('/_next/static/'),
+      handler: new CacheFirst({
+        cacheName: SCRIPTS,
+        plugins: [new ExpirationPlugin({ maxEntries: MOST_SCRIPTS }), namelessForWorkers],
+      }),
+    },
+    {
+      matcher: ({ url, request }) =>
+        ours(url) &&
+        !url.pathname.startsWith('/api/') &&
+        (request.mode === 'navigate' || request.headers.get('rsc') === '1'),
+      handler: new NetworkFirst({
+        cacheName: PAGES,
+        networkTimeoutSeconds: PATIENCE_S,
+        matchOptions: { ignoreVary: true },
+        plugins: [new ExpirationPlugin({ maxEntries: MOST_PAGES })],
+      }),
     },
   ],
 });
@@ -43,17 +60,26 @@ async function keepScripts(text: string): Promise<void> {
   const looked = new Set<string>();
   let open = namedIn(text, looked);
   while (open.length > 0 && looked.size < MOST_SCRIPTS) {
-    const texts = await Promise.all(open.map(async (url) => {
-      const known = (await cache.match(url)) ?? (await cache.add(url).then(() => cache.match(url)).catch(() => undefined));
-      return known && url.endsWith('.js') ? known.text() : '';
-    }));
+    const texts = await Promise.all(
+      open.map(async (url) => {
+        const known =
+          (await cache.match(url)) ??
+          (await cache
+            .add(url)
+            .then(() => cache.match(url))
+            .catch(() => undefined));
+        return known && url.endsWith('.js') ? known.text() : '';
+      }),
+    );
     open = texts.flatMap((one) => namedIn(one, looked));
   }
 }
 
 /** What a text names and was not looked at before. */
 function namedIn(text: string, looked: Set<string>): string[] {
-  const fresh = [...new Set([...text.matchAll(NAMED)].map(([name]) => `/_next/${name}`))].filter((url) => !looked.has(url));
+  const fresh = [...new Set([...text.matchAll(NAMED)].map(([name]) => `/_next/${name}`))].filter(
+    (url) => !looked.has(url),
+  );
   for (const url of fresh) looked.add(url);
   return fresh;
 }
@@ -61,6 +87,12 @@ function namedIn(text: string, looked: Set<string>): string[] {
 self.addEventListener('message', (event) => {
   const { keep } = (event.data ?? {}) as { keep?: unknown };
   if (!Array.isArray(keep)) return;
-  const paths = keep.filter((path): path is string => typeof path === 'string' && path.startsWith('/') && !path.startsWith('//'));
-  event.waitUntil(Promise.all(paths.map((path) => keepPage(path).catch(() => undefined))).then(() => event.source?.postMessage({ kept: paths })));
+  const paths = keep.filter(
+    (path): path is string => typeof path === 'string' && path.startsWith('/') && !path.startsWith('//'),
+  );
+  event.waitUntil(
+    Promise.all(paths.map((path) => keepPage(path).catch(() => undefined))).then(() =>
+      event.source?.postMessage({ kept: paths }),
+    ),
+  );
 });

@@ -8,7 +8,10 @@ const { run, cancel } = pieces();
 
 const api = {
   /** `report` gets the number of corners tried so far. */
-  async search(task: BetterTask, report: (done: number) => Promise<void>): Promise<BetterResult | Refusal | undefined> {
+  async search(
+    task: BetterTask,
+    report: (done: number) => Promise<void>,
+  ): Promise<BetterResult | Refusal | undefined> {
     try {
       return await run(searchBetter(task), report);
     } catch (error) {

@@ -14,7 +14,15 @@ let latest = 0;
 
 const api = {
   /** Every `of`-th combination from `part` on; `report` gets the number done since the last time. */
-  async sweep(document: BuildDocument, surface: ChosenSurface, library: readonly LibraryItem[], ratios: RatioRange, part: number, of: number, report: (done: number) => Promise<void>): Promise<SweepRow[] | undefined> {
+  async sweep(
+    document: BuildDocument,
+    surface: ChosenSurface,
+    library: readonly LibraryItem[],
+    ratios: RatioRange,
+    part: number,
+    of: number,
+    report: (done: number) => Promise<void>,
+  ): Promise<SweepRow[] | undefined> {
     const mine = ++latest;
     const plan = planExplorer(document, surface, library, ratios);
     if (!plan.ok) return [];

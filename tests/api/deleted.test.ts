@@ -21,7 +21,10 @@ beforeAll(async () => seedDemo(database(), await defaultWorkshop(database())), 3
 const whole = async () => (await call(readBuild, { id: 'marsh-hare' })).json as WholeBuild;
 const back = (kind: string, id: string) => call(restore, { method: 'POST', id, params: { kind } });
 /** As if it had been deleted so many days ago. */
-const aged = (table: string, days: number) => database().execute(sql`update ${sql.raw(table)} set deleted_at = deleted_at - make_interval(days => ${days}) where deleted_at is not null`);
+const aged = (table: string, days: number) =>
+  database().execute(
+    sql`update ${sql.raw(table)} set deleted_at = deleted_at - make_interval(days => ${days}) where deleted_at is not null`,
+  );
 
 describe('what was deleted', () => {
   it('is out of sight and comes back as it was', async () => {
@@ -38,7 +41,10 @@ describe('what was deleted', () => {
     expect(without.copies).toEqual(before.copies.filter(({ printId }) => printId !== print.id));
     expect(without.runs).toEqual(before.runs.filter(({ id }) => id !== run.id));
     expect((await back('failures', failure.id)).json).toEqual(failure);
-    expect((await back('prints', print.id)).json).toEqual({ print, copies: expect.arrayContaining(before.copies.filter(({ printId }) => printId === print.id)) });
+    expect((await back('prints', print.id)).json).toEqual({
+      print,
+      copies: expect.arrayContaining(before.copies.filter(({ printId }) => printId === print.id)),
+    });
     expect((await back('runs', run.id)).json).toEqual(run);
     expect(await whole()).toEqual(before);
   });
@@ -64,8 +70,13 @@ describe('what was deleted', () => {
   });
 
   it('is an item of the library, which may also be made anew', async () => {
-    const item = { id: 'own-motor', kind: 'stage', data: { name: 'Own stage', kind: 'spur', efficiency: 0.9 } };
-    const ids = async () => (await call(listItems)).json.items.map(({ id }: { id: string }) => id) as string[];
+    const item = {
+      id: 'own-motor',
+      kind: 'stage',
+      data: { name: 'Own stage', kind: 'spur', efficiency: 0.9 },
+    };
+    const ids = async () =>
+      (await call(listItems)).json.items.map(({ id }: { id: string }) => id) as string[];
     await call(saveItem, { method: 'PUT', body: item });
     await call(deleteItem, { method: 'DELETE', id: item.id });
     expect(await ids()).not.toContain(item.id);
@@ -83,18 +94,28 @@ describe('what was deleted', () => {
     await call(deleteFailure, { method: 'DELETE', id: first!.id });
     await aged('failures', KEPT_DAYS - 1);
     expect(await purgeDeleted(database())).toBe(0);
-    await database().execute(sql`update files set created_at = created_at - make_interval(days => ${KEPT_DAYS + 1})`);
+    await database().execute(
+      sql`update files set created_at = created_at - make_interval(days => ${KEPT_DAYS + 1})`,
+    );
     await aged('failures', 2);
     expect(await purgeDeleted(database())).toBe(1);
     expect((await back('failures', first!.id)).status).toBe(404);
     await expect(fileContent(database(), workshopId, hash)).rejects.toThrow('does not hold that file');
-    expect((await fileContent(database(), workshopId, second!.ledger!.photos![0]!.hash)).type).toBe('image/jpeg');
-    expect((await fileContent(database(), workshopId, runs.find(({ track }) => track)!.track!.hash)).content.length).toBeGreaterThan(0);
+    expect((await fileContent(database(), workshopId, second!.ledger!.photos![0]!.hash)).type).toBe(
+      'image/jpeg',
+    );
+    expect(
+      (await fileContent(database(), workshopId, runs.find(({ track }) => track)!.track!.hash)).content
+        .length,
+    ).toBeGreaterThan(0);
   });
 
   it('of no known kind is not found', async () => {
     expect(await back('workshops', 'x')).toMatchObject({ status: 404, json: { error: { path: 'kind' } } });
     expect(await back('toString', 'x')).toMatchObject({ status: 404 });
-    expect(await back('runs', 'never')).toMatchObject({ status: 404, json: { error: { remedy: expect.stringContaining('30 days') } } });
+    expect(await back('runs', 'never')).toMatchObject({
+      status: 404,
+      json: { error: { remedy: expect.stringContaining('30 days') } },
+    });
   });
 });

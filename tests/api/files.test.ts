@@ -28,10 +28,13 @@ beforeAll(async () => seedDemo(database(), await defaultWorkshop(database())), 3
 
 const ODD_BUILDS = 6;
 /** Not even the starting library. */
-const emptyWorkshop = async (id: string) => void (await database().insert(workshops).values({ id, name: id }));
+const emptyWorkshop = async (id: string) =>
+  void (await database().insert(workshops).values({ id, name: id }));
 
 const exported = async () => {
-  const response = await exportFile(new Request('http://localhost/'), { params: Promise.resolve({ id: 'marsh-hare' }) });
+  const response = await exportFile(new Request('http://localhost/'), {
+    params: Promise.resolve({ id: 'marsh-hare' }),
+  });
   expect(response.headers.get('content-disposition')).toBe('attachment; filename="marsh-hare.badger.json"');
   return response.text();
 };
@@ -50,10 +53,32 @@ describe('build files', () => {
     for (let number = 0; number < ODD_BUILDS; number++) {
       const { document } = oddBuild(number * 7);
       const id = `odd-${number}`;
-      await createBuild(database(), here, { id, revisionId: `${id}-a`, name: `Odd ${number}`, document, createdAt: '2026-05-01T10:00:00.000Z' });
-      await openNextRevision(database(), here, `${id}-a`, { id: `${id}-b`, why: 'odd', createdAt: '2026-05-02T10:00:00.000Z' });
+      await createBuild(database(), here, {
+        id,
+        revisionId: `${id}-a`,
+        name: `Odd ${number}`,
+        document,
+        createdAt: '2026-05-01T10:00:00.000Z',
+      });
+      await openNextRevision(database(), here, `${id}-a`, {
+        id: `${id}-b`,
+        why: 'odd',
+        createdAt: '2026-05-02T10:00:00.000Z',
+      });
       await saveDocument(database(), here, `${id}-b`, 1, oddBuild(number * 11 + 3).document);
-      await logRun(database(), here, `${id}-a`, parse(runSheetSchema, { id: `${id}-run`, kind: 'terrain', attempts: [], conditions: {}, ranAt: '2026-05-01T12:00:00.000Z', document }));
+      await logRun(
+        database(),
+        here,
+        `${id}-a`,
+        parse(runSheetSchema, {
+          id: `${id}-run`,
+          kind: 'terrain',
+          attempts: [],
+          conditions: {},
+          ranAt: '2026-05-01T12:00:00.000Z',
+          document,
+        }),
+      );
       const text = await exportedText(here, id);
       const file = parseBuildFile(text);
       const held = new Set(file.library.map((item) => item.id));
@@ -71,19 +96,29 @@ describe('build files', () => {
     for (const kind of ['servo', 'regulator', 'receiver', 'transmitter', 'material']) {
       const item = library.find((one) => one.kind === kind);
       expect({ kind, found: item !== undefined }).toEqual({ kind, found: true });
-      expect(await call(deleteItem, { method: 'DELETE', id: item!.id })).toMatchObject({ status: 409, json: { error: { code: 'inUse' } } });
+      expect(await call(deleteItem, { method: 'DELETE', id: item!.id })).toMatchObject({
+        status: 409,
+        json: { error: { code: 'inUse' } },
+      });
     }
   });
 
   it('carry meshes, photographs and tracks along', async () => {
     const { files, runs, failures, revisions } = parseBuildFile(await exported());
     const held = new Set(files.map(({ hash }) => hash));
-    const named = { meshes: namesIn({ revisions, runs, failures }, 'mesh'), files: namesIn({ revisions, runs, failures }, 'file') };
+    const named = {
+      meshes: namesIn({ revisions, runs, failures }, 'mesh'),
+      files: namesIn({ revisions, runs, failures }, 'file'),
+    };
     for (const hash of [...named.meshes, ...named.files]) expect(held).toContain(hash);
     await createWorkshop(database(), 'carried', 'Carried');
     await importBuild(database(), 'carried', parseBuildFile(await exported()), 'refuse');
     const photo = failures.flatMap(({ ledger }) => ledger?.photos ?? [])[0]!;
-    const [there, here] = await Promise.all(['carried', await defaultWorkshop(database())].map((workshop) => fileContent(database(), workshop, photo.hash)));
+    const [there, here] = await Promise.all(
+      ['carried', await defaultWorkshop(database())].map((workshop) =>
+        fileContent(database(), workshop, photo.hash),
+      ),
+    );
     expect(there!.content.equals(here!.content)).toBe(true);
     expect((await meshContent(database(), 'carried', [...named.meshes][0]!)).length).toBeGreaterThan(0);
   });
@@ -93,45 +128,103 @@ describe('build files', () => {
     expect(file.revisions.map(({ letter }) => letter)).toEqual(['A', 'B', 'C', 'D']);
     expect(file.runs).toHaveLength(16);
     expect(file.failures).toHaveLength(9);
-    expect(file.library.map(({ id }) => id)).toEqual(expect.arrayContaining(['motor-540-sensored-13', 'tyre-10-pin', 'compound-soft', 'surface-mownGrass']));
+    expect(file.library.map(({ id }) => id)).toEqual(
+      expect.arrayContaining(['motor-540-sensored-13', 'tyre-10-pin', 'compound-soft', 'surface-mownGrass']),
+    );
   });
 
   it('ask replace or copy where the build is here already', async () => {
     const text = await exported();
-    expect(await call(importFile, { method: 'POST', text })).toMatchObject({ status: 409, json: { error: { code: 'exists', path: 'build.id' } } });
-    expect((await call(importFile, { method: 'POST', text, query: '?mode=replace' })).json).toEqual({ id: 'marsh-hare' });
+    expect(await call(importFile, { method: 'POST', text })).toMatchObject({
+      status: 409,
+      json: { error: { code: 'exists', path: 'build.id' } },
+    });
+    expect((await call(importFile, { method: 'POST', text, query: '?mode=replace' })).json).toEqual({
+      id: 'marsh-hare',
+    });
     expect(await exported()).toBe(text);
     const copy = await call(importFile, { method: 'POST', text, query: '?mode=copy' });
-    expect((await call(listBuilds)).json.builds.map(({ name }: { name: string }) => name).sort()).toEqual(['Marsh Hare', 'Marsh Hare (copy)', 'Tin Wren']);
+    expect((await call(listBuilds)).json.builds.map(({ name }: { name: string }) => name).sort()).toEqual([
+      'Marsh Hare',
+      'Marsh Hare (copy)',
+      'Tin Wren',
+    ]);
     await call(deleteBuild, { method: 'DELETE', id: copy.json.id });
   });
 
   it.each([
     ['damaged', (text: string) => text.slice(0, 400), '', /stops being JSON/],
     ['foreign', () => '{"hello": 1}', 'format', /not a build file/],
-    ['newer', (text: string) => text.replace('"formatVersion": 2', '"formatVersion": 3'), 'formatVersion', /reads versions up to 2/],
-    ['with a newer document', (text: string) => text.replace('"schemaVersion": 2', '"schemaVersion": 7'), 'revisions.0.document.schemaVersion', /is 7/],
-    ['with a figure out of range', (text: string) => text.replace('"cgHeightMm": 62', '"cgHeightMm": -62'), 'revisions.0.document.chassis.cgHeightMm', /greater than 0/],
-    ['with a file that is another', (text: string) => text.replace(/("base64": ")../, '$1QQ'), 'files.0', /is no JPEG|not hold what its hash says/],
-    ['with a run that was driven with nothing', (text: string) => text.replace(/"documentOf": "[^"]+"/, '"documentOf": "gone"'), 'runs.1.documentOf', /names gone/],
-    ['without the bytes of a file', (text: string) => text.replace(/"base64": "[^"]+",\s*/, ''), 'files.0.base64', /is missing/],
-    ['with a link to nowhere', (text: string) => text.replace('"runId": "mh-a-timed-2"', '"runId": "gone"'), 'failures.0.runId', /names gone/],
+    [
+      'newer',
+      (text: string) => text.replace('"formatVersion": 2', '"formatVersion": 3'),
+      'formatVersion',
+      /reads versions up to 2/,
+    ],
+    [
+      'with a newer document',
+      (text: string) => text.replace('"schemaVersion": 2', '"schemaVersion": 7'),
+      'revisions.0.document.schemaVersion',
+      /is 7/,
+    ],
+    [
+      'with a figure out of range',
+      (text: string) => text.replace('"cgHeightMm": 62', '"cgHeightMm": -62'),
+      'revisions.0.document.chassis.cgHeightMm',
+      /greater than 0/,
+    ],
+    [
+      'with a file that is another',
+      (text: string) => text.replace(/("base64": ")../, '$1QQ'),
+      'files.0',
+      /is no JPEG|not hold what its hash says/,
+    ],
+    [
+      'with a run that was driven with nothing',
+      (text: string) => text.replace(/"documentOf": "[^"]+"/, '"documentOf": "gone"'),
+      'runs.1.documentOf',
+      /names gone/,
+    ],
+    [
+      'without the bytes of a file',
+      (text: string) => text.replace(/"base64": "[^"]+",\s*/, ''),
+      'files.0.base64',
+      /is missing/,
+    ],
+    [
+      'with a link to nowhere',
+      (text: string) => text.replace('"runId": "mh-a-timed-2"', '"runId": "gone"'),
+      'failures.0.runId',
+      /names gone/,
+    ],
   ])('are refused when %s, with what and where', async (_, spoil, path, message) => {
-    const answer = await call(importFile, { method: 'POST', text: spoil(await exported()), query: '?mode=copy' });
+    const answer = await call(importFile, {
+      method: 'POST',
+      text: spoil(await exported()),
+      query: '?mode=copy',
+    });
     expect(answer.status).toBe(422);
     expect(answer.json.error.path).toBe(path);
     expect(answer.json.error.message).toMatch(message);
   });
 
   it('are refused when huge', async () => {
-    expect(await call(importFile, { method: 'POST', text: ' '.repeat(21 * 1024 * 1024) })).toMatchObject({ status: 413, json: { error: { code: 'tooLarge' } } });
+    expect(await call(importFile, { method: 'POST', text: ' '.repeat(21 * 1024 * 1024) })).toMatchObject({
+      status: 413,
+      json: { error: { code: 'tooLarge' } },
+    });
   });
 });
 
 describe('the library', () => {
   it('keeps what a build uses, and says which', async () => {
-    expect(await call(deleteItem, { method: 'DELETE', id: 'motor-540-sensored-13' })).toMatchObject({ status: 409, json: { error: { code: 'inUse', usedBy: ['Marsh Hare A', 'Marsh Hare B'] } } });
-    expect((await call(deleteItem, { method: 'DELETE', id: 'compound-foam' })).json.error.usedBy).toEqual(['tyre 1:10 foam']);
+    expect(await call(deleteItem, { method: 'DELETE', id: 'motor-540-sensored-13' })).toMatchObject({
+      status: 409,
+      json: { error: { code: 'inUse', usedBy: ['Marsh Hare A', 'Marsh Hare B'] } },
+    });
+    expect((await call(deleteItem, { method: 'DELETE', id: 'compound-foam' })).json.error.usedBy).toEqual([
+      'tyre 1:10 foam',
+    ]);
     expect((await call(deleteItem, { method: 'DELETE', id: 'motor-4074' })).status).toBe(200);
   });
 
@@ -145,7 +238,10 @@ describe('the library', () => {
   it.each([
     [{ id: 'm', kind: 'motor', data: { name: 'Half a motor' } }, 'data.kvRpmPerV'],
     [{ id: 'm', kind: 'engine', data: {} }, 'kind'],
-    [{ id: 't', kind: 'tyre', data: { name: 'T', compound: 'none', radiusMm: 30, massG: 20 } }, 'data.compound'],
+    [
+      { id: 't', kind: 'tyre', data: { name: 'T', compound: 'none', radiusMm: 30, massG: 20 } },
+      'data.compound',
+    ],
     [{ id: 'pack-1s-300', kind: 'compound', data: { name: 'X', hardFactor: 1, looseFactor: 1 } }, 'id'],
   ])('refuses %j', async (item, path) => {
     const answer = await call(saveItem, { method: 'PUT', body: item });
@@ -175,5 +271,13 @@ it('keeps a kind of failure that it does not know when it comes with a file, and
   expect(runs.every(({ copies }: { copies: string[] }) => copies.every((id) => own.has(id)))).toBe(true);
   const failure = copied.failures.find(({ mode }: { mode: string }) => mode === 'eatenByBadger');
   const { revisionId: _, version, ...sheet } = failure;
-  expect((await call(changeFailure, { method: 'PUT', id: failure.id, body: { version, sheet: { ...sheet, story: 'It was the badger.' } } })).status).toBe(200);
+  expect(
+    (
+      await call(changeFailure, {
+        method: 'PUT',
+        id: failure.id,
+        body: { version, sheet: { ...sheet, story: 'It was the badger.' } },
+      })
+    ).status,
+  ).toBe(200);
 });

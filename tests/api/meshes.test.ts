@@ -5,8 +5,17 @@ import { withOwnDatabase } from './workshop';
 
 withOwnDatabase();
 
-const send = (body: BodyInit, headers: Record<string, string> = {}) => keepMesh(new Request('http://localhost/api/meshes', { method: 'POST', body, headers: { 'content-type': 'application/octet-stream', ...headers } }), { params: Promise.resolve(undefined) });
-const read = (id: string) => readMesh(new Request('http://localhost/api/meshes/x'), { params: Promise.resolve({ id }) });
+const send = (body: BodyInit, headers: Record<string, string> = {}) =>
+  keepMesh(
+    new Request('http://localhost/api/meshes', {
+      method: 'POST',
+      body,
+      headers: { 'content-type': 'application/octet-stream', ...headers },
+    }),
+    { params: Promise.resolve(undefined) },
+  );
+const read = (id: string) =>
+  readMesh(new Request('http://localhost/api/meshes/x'), { params: Promise.resolve({ id }) });
 
 it('keeps a file under what it holds, twice the same, and gives it back to the byte', async () => {
   const bytes = Uint8Array.from({ length: 5000 }, (_, at) => (at * 37) % 256);
@@ -17,10 +26,14 @@ it('keeps a file under what it holds, twice the same, and gives it back to the b
 });
 
 it('refuses what is empty, over 50 MB or not there', async () => {
-  expect(await (await send('')).json()).toMatchObject({ error: { code: 'malformed', message: 'The file is empty.' } });
+  expect(await (await send('')).json()).toMatchObject({
+    error: { code: 'malformed', message: 'The file is empty.' },
+  });
   const large = await send('x', { 'content-length': String(51 * 1024 * 1024) });
   expect(large.status).toBe(413);
-  expect(await large.json()).toMatchObject({ error: { code: 'tooLarge', message: 'The request is larger than 50 MB.' } });
+  expect(await large.json()).toMatchObject({
+    error: { code: 'tooLarge', message: 'The request is larger than 50 MB.' },
+  });
   const missing = await read('0'.repeat(64));
   expect(missing.status).toBe(404);
 });

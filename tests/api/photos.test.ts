@@ -6,12 +6,28 @@ import { withOwnDatabase } from './workshop';
 
 withOwnDatabase();
 
-const post = (handler: (request: Request) => Promise<Response>, body: Uint8Array<ArrayBuffer> | string) => handler(new Request('http://localhost/api', { method: 'POST', body, headers: { 'content-type': 'application/octet-stream' } }));
-const read = (id: string) => readFile(new Request('http://localhost/api'), { params: Promise.resolve({ id }) });
+const post = (handler: (request: Request) => Promise<Response>, body: Uint8Array<ArrayBuffer> | string) =>
+  handler(
+    new Request('http://localhost/api', {
+      method: 'POST',
+      body,
+      headers: { 'content-type': 'application/octet-stream' },
+    }),
+  );
+const read = (id: string) =>
+  readFile(new Request('http://localhost/api'), { params: Promise.resolve({ id }) });
 
 it('keeps a photograph small and upright, the same twice under one name', async () => {
-  const large = new Uint8Array(await sharp({ create: { width: 3200, height: 1200, channels: 3, background: '#A3412A' } }).withExif({ IFD0: { Orientation: '6', Copyright: 'me' } }).jpeg().toBuffer());
-  const [first, second] = [await (await post(keepPhoto, large)).json(), await (await post(keepPhoto, large)).json()];
+  const large = new Uint8Array(
+    await sharp({ create: { width: 3200, height: 1200, channels: 3, background: '#A3412A' } })
+      .withExif({ IFD0: { Orientation: '6', Copyright: 'me' } })
+      .jpeg()
+      .toBuffer(),
+  );
+  const [first, second] = [
+    await (await post(keepPhoto, large)).json(),
+    await (await post(keepPhoto, large)).json(),
+  ];
   expect(second).toEqual(first);
   const kept = await read(first.hash);
   expect(kept.headers.get('content-type')).toBe('image/jpeg');
@@ -21,10 +37,17 @@ it('keeps a photograph small and upright, the same twice under one name', async 
 });
 
 it('refuses what is no photograph, what is too large, and an empty track, in words', async () => {
-  for (const none of ['this is no picture', '', '<svg xmlns="http://www.w3.org/2000/svg" width="9" height="9"><script>alert(1)</script></svg>']) {
+  for (const none of [
+    'this is no picture',
+    '',
+    '<svg xmlns="http://www.w3.org/2000/svg" width="9" height="9"><script>alert(1)</script></svg>',
+  ]) {
     const no = await post(keepPhoto, none);
     expect(no.status).toBe(400);
-    expect((await no.json()).error).toMatchObject({ path: 'content', message: 'The file is no photograph that can be read here.' });
+    expect((await no.json()).error).toMatchObject({
+      path: 'content',
+      message: 'The file is no photograph that can be read here.',
+    });
   }
   expect((await post(keepPhoto, new Uint8Array(8 * 1024 * 1024 + 1))).status).toBe(413);
   expect((await post(keepTrack, '')).status).toBe(400);

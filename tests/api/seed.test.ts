@@ -13,7 +13,13 @@ it('a demo that was cut off leaves nothing behind, and is filled in whole the ne
   const workshopId = await defaultWorkshop(db);
   await db.delete(libraryItems);
   // its last build cannot be made while another holds the id out of sight
-  await db.insert(builds).values({ workshopId, id: 'tin-wren', name: 'In the way', createdAt: '2026-01-01T00:00:00.000Z', deletedAt: '2026-01-02T00:00:00.000Z' });
+  await db.insert(builds).values({
+    workshopId,
+    id: 'tin-wren',
+    name: 'In the way',
+    createdAt: '2026-01-01T00:00:00.000Z',
+    deletedAt: '2026-01-02T00:00:00.000Z',
+  });
   await expect(fillDemo(db, workshopId)).rejects.toThrow();
   expect(await listBuilds(db, workshopId)).toEqual([]);
   expect([await db.$count(libraryItems), await db.$count(meshes)]).toEqual([0, 0]);

@@ -38,67 +38,141 @@ function client(keepsMine: boolean) {
 }
 
 const CLIENTS = 10;
-const perClient = fc.array(fc.record({ readings: fc.integer({ min: 1, max: 2 }), repairs: fc.boolean() }), { minLength: CLIENTS, maxLength: CLIENTS });
+const perClient = fc.array(fc.record({ readings: fc.integer({ min: 1, max: 2 }), repairs: fc.boolean() }), {
+  minLength: CLIENTS,
+  maxLength: CLIENTS,
+});
 
 it('ten clients who read a copy at once lose none of each other’s readings and repairs, and are asked nothing', async () => {
   let round = 0;
-  await fc.assert(fc.asyncProperty(perClient, async (clients) => {
-    round += 1;
-    const copy = (await whole()).copies.at(-1)!;
-    const at = '2026-06-02T09:00:00.000Z';
-    const given = clients.map(({ readings, repairs }, which) => ({
-      readings: Array.from({ length: readings }, (_, of) => ({ id: `r${round}-${which}-${of}`, at, of: 'pin' as const, valueMm: 2.9, hours: which })),
-      repairs: repairs ? [{ id: `m${round}-${which}`, at, what: 'filed' }] : [],
-    }));
-    const asked = await Promise.all(given.map(async ({ readings, repairs }) => {
-      const { asked, doors } = client(true);
-      await saveRecord('copy', copy, { ...copy, readings: [...(copy.readings ?? []), ...readings], repairs: [...(copy.repairs ?? []), ...repairs] }, copy, doors);
-      return asked;
-    }));
-    expect(asked.flat()).toEqual([]);
-    const after = (await whole()).copies.find(({ id }) => id === copy.id)!;
-    const ids = (all: { id: string }[] = []) => all.map(({ id }) => id).sort();
-    expect(ids(after.readings)).toEqual(ids([...(copy.readings ?? []), ...given.flatMap(({ readings }) => readings)]));
-    expect(ids(after.repairs)).toEqual(ids([...(copy.repairs ?? []), ...given.flatMap(({ repairs }) => repairs)]));
-    expect(after.version).toBe(copy.version + CLIENTS);
-    await saveRecord('copy', after, { ...copy }, after, client(true).doors);
-  }), { numRuns: 6 });
+  await fc.assert(
+    fc.asyncProperty(perClient, async (clients) => {
+      round += 1;
+      const copy = (await whole()).copies.at(-1)!;
+      const at = '2026-06-02T09:00:00.000Z';
+      const given = clients.map(({ readings, repairs }, which) => ({
+        readings: Array.from({ length: readings }, (_, of) => ({
+          id: `r${round}-${which}-${of}`,
+          at,
+          of: 'pin' as const,
+          valueMm: 2.9,
+          hours: which,
+        })),
+        repairs: repairs ? [{ id: `m${round}-${which}`, at, what: 'filed' }] : [],
+      }));
+      const asked = await Promise.all(
+        given.map(async ({ readings, repairs }) => {
+          const { asked, doors } = client(true);
+          await saveRecord(
+            'copy',
+            copy,
+            {
+              ...copy,
+              readings: [...(copy.readings ?? []), ...readings],
+              repairs: [...(copy.repairs ?? []), ...repairs],
+            },
+            copy,
+            doors,
+          );
+          return asked;
+        }),
+      );
+      expect(asked.flat()).toEqual([]);
+      const after = (await whole()).copies.find(({ id }) => id === copy.id)!;
+      const ids = (all: { id: string }[] = []) => all.map(({ id }) => id).sort();
+      expect(ids(after.readings)).toEqual(
+        ids([...(copy.readings ?? []), ...given.flatMap(({ readings }) => readings)]),
+      );
+      expect(ids(after.repairs)).toEqual(
+        ids([...(copy.repairs ?? []), ...given.flatMap(({ repairs }) => repairs)]),
+      );
+      expect(after.version).toBe(copy.version + CLIENTS);
+      await saveRecord('copy', after, { ...copy }, after, client(true).doors);
+    }),
+    { numRuns: 6 },
+  );
 }, 60_000);
 
 it('two stale writers of a failure are both kept, and asked where they said one thing differently', async () => {
   const failure = (await whole()).failures[0]!;
   const [here, there] = [client(true), client(true)];
-  const clue = { ...failure, ledger: { ...failure.ledger, clues: [...(failure.ledger?.clues ?? []), 'onStand'] } };
+  const clue = {
+    ...failure,
+    ledger: { ...failure.ledger, clues: [...(failure.ledger?.clues ?? []), 'onStand'] },
+  };
   await saveRecord('failure', failure, { ...clue, story: 'It was the ditch.' }, failure, here.doors);
-  const second: Versioned<FailureRecord> = await saveRecord('failure', failure, { ...failure, story: 'It was the fence.', hours: 9 }, failure, there.doors);
+  const second: Versioned<FailureRecord> = await saveRecord(
+    'failure',
+    failure,
+    { ...failure, story: 'It was the fence.', hours: 9 },
+    failure,
+    there.doors,
+  );
   expect(here.asked).toEqual([]);
-  expect(there.asked).toEqual([{ kind: 'failure', fact: ['story'], mine: 'It was the fence.', theirs: 'It was the ditch.' }]);
-  expect(second).toMatchObject({ story: 'It was the fence.', hours: 9, ledger: { clues: expect.arrayContaining(['onStand']) } });
+  expect(there.asked).toEqual([
+    { kind: 'failure', fact: ['story'], mine: 'It was the fence.', theirs: 'It was the ditch.' },
+  ]);
+  expect(second).toMatchObject({
+    story: 'It was the fence.',
+    hours: 9,
+    ledger: { clues: expect.arrayContaining(['onStand']) },
+  });
 });
 
 it('a print that another tab finished is not set back by one that still shows it on the bed, unless its builder says so', async () => {
   const { prints, copies } = await whole();
   const first = prints.find(({ state }) => state === 'finished')!;
-  const { print } = await saveRecord('print', first, { ...first, estimateS: 3600 }, first, client(true).doors);
+  const { print } = await saveRecord(
+    'print',
+    first,
+    { ...first, estimateS: 3600 },
+    first,
+    client(true).doors,
+  );
   const shown: Versioned<PrintRecord> = { ...print, state: 'printing' };
-  const own = (all: CopyRecord[]) => all.filter(({ printId }) => printId === print.id).map(({ id }) => id).sort();
+  const own = (all: CopyRecord[]) =>
+    all
+      .filter(({ printId }) => printId === print.id)
+      .map(({ id }) => id)
+      .sort();
   expect(own(copies).length).toBeGreaterThan(0);
   const yields = client(false);
-  await saveRecord('print', shown, { ...shown, state: 'failed', why: 'let go of the bed' }, { ...shown, version: print.version - 1 }, yields.doors);
+  await saveRecord(
+    'print',
+    shown,
+    { ...shown, state: 'failed', why: 'let go of the bed' },
+    { ...shown, version: print.version - 1 },
+    yields.doors,
+  );
   expect(yields.asked.map(({ fact }) => fact)).toEqual([['state']]);
   expect(own((await whole()).copies)).toEqual(own(copies));
   const present = (await whole()).prints.find(({ id }) => id === print.id)!;
-  await saveRecord('print', present, { ...present, state: 'failed', why: 'let go of the bed' }, present, client(true).doors);
+  await saveRecord(
+    'print',
+    present,
+    { ...present, state: 'failed', why: 'let go of the bed' },
+    present,
+    client(true).doors,
+  );
   expect(own((await whole()).copies)).toEqual([]);
   const failed = (await whole()).prints.find(({ id }) => id === print.id)!;
   const { why: _, ...good } = { ...failed, state: 'finished' as const };
   await saveRecord('print', failed, good, failed, client(true).doors);
-  expect((await whole()).copies.filter(({ printId }) => printId === print.id).sort((a, b) => (a.id < b.id ? -1 : 1))).toEqual(copies.filter(({ printId }) => printId === print.id).sort((a, b) => (a.id < b.id ? -1 : 1)));
+  expect(
+    (await whole()).copies
+      .filter(({ printId }) => printId === print.id)
+      .sort((a, b) => (a.id < b.id ? -1 : 1)),
+  ).toEqual(copies.filter(({ printId }) => printId === print.id).sort((a, b) => (a.id < b.id ? -1 : 1)));
 });
 
 it('a stale change is answered with the record as it stands, and one without a version with what is missing', async () => {
   const failure = (await whole()).failures[0]!;
   const { revisionId: _, version, ...sheet } = failure;
-  expect(await call(changeFailure, { method: 'PUT', id: failure.id, body: { version: version - 1, sheet } })).toMatchObject({ status: 409, json: { error: { code: 'conflict', path: 'version' }, current: failure } });
-  expect(await call(changeFailure, { method: 'PUT', id: failure.id, body: sheet })).toMatchObject({ status: 422, json: { error: { path: 'version' } } });
+  expect(
+    await call(changeFailure, { method: 'PUT', id: failure.id, body: { version: version - 1, sheet } }),
+  ).toMatchObject({ status: 409, json: { error: { code: 'conflict', path: 'version' }, current: failure } });
+  expect(await call(changeFailure, { method: 'PUT', id: failure.id, body: sheet })).toMatchObject({
+    status: 422,
+    json: { error: { path: 'version' } },
+  });
 });

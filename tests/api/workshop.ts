@@ -31,17 +31,39 @@ export function withOwnDatabase(): void {
 }
 
 /** The text of a build file, or the bytes of its archive. */
-export const exportedBytes = async (workshopId: string, id: string): Promise<Buffer> => buffer(exportedBody(database(), workshopId, await exportBuild(database(), workshopId, id)));
-export const exportedText = async (workshopId: string, id: string): Promise<string> => (await exportedBytes(workshopId, id)).toString('utf8');
+export const exportedBytes = async (workshopId: string, id: string): Promise<Buffer> =>
+  buffer(exportedBody(database(), workshopId, await exportBuild(database(), workshopId, id)));
+export const exportedText = async (workshopId: string, id: string): Promise<string> =>
+  (await exportedBytes(workshopId, id)).toString('utf8');
 
 type Params = Record<string, string> | undefined;
 type Handler = (request: Request, context?: { params: Promise<Params> }) => Promise<Response>;
 
 /** Calls a route handler as the server would. */
-export async function call(handler: Handler, options: { method?: string; body?: unknown; id?: string; params?: Record<string, string>; query?: string; text?: string } = {}) {
+export async function call(
+  handler: Handler,
+  options: {
+    method?: string;
+    body?: unknown;
+    id?: string;
+    params?: Record<string, string>;
+    query?: string;
+    text?: string;
+  } = {},
+) {
   const { method = 'GET', body, id, params, query = '', text } = options;
   const payload = text ?? (body === undefined ? undefined : JSON.stringify(body));
-  const response = await handler(new Request(`http://localhost/api${query}`, { method, ...(payload === undefined ? {} : { body: payload, headers: { 'content-type': 'application/json' } }) }), { params: Promise.resolve<Params>(id === undefined && !params ? undefined : { ...params, ...(id === undefined ? {} : { id }) }) });
+  const response = await handler(
+    new Request(`http://localhost/api${query}`, {
+      method,
+      ...(payload === undefined ? {} : { body: payload, headers: { 'content-type': 'application/json' } }),
+    }),
+    {
+      params: Promise.resolve<Params>(
+        id === undefined && !params ? undefined : { ...params, ...(id === undefined ? {} : { id }) },
+      ),
+    },
+  );
   const answer = await response.text();
   return { status: response.status, text: answer, json: answer === '' ? undefined : JSON.parse(answer) };
 }

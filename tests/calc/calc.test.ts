@@ -15,15 +15,33 @@ function run(args: string[], input: string) {
 
 beforeAll(() => {
   mkdirSync('.data', { recursive: true });
-  const options = { entryPoints: ['src/cli/calc.ts'], bundle: true, platform: 'node', format: 'esm', packages: 'external', outfile: BUNDLE, logLevel: 'error' };
-  const { status, stderr } = run(['--input-type=module', '--eval', `import { buildSync } from 'esbuild'; buildSync(${JSON.stringify(options)})`], '');
+  const options = {
+    entryPoints: ['src/cli/calc.ts'],
+    bundle: true,
+    platform: 'node',
+    format: 'esm',
+    packages: 'external',
+    outfile: BUNDLE,
+    logLevel: 'error',
+  };
+  const { status, stderr } = run(
+    [
+      '--input-type=module',
+      '--eval',
+      `import { buildSync } from 'esbuild'; buildSync(${JSON.stringify(options)})`,
+    ],
+    '',
+  );
   if (status !== 0) throw new Error(stderr);
 });
 afterAll(() => rmSync(BUNDLE, { force: true }));
 
 describe('calc', () => {
   it('computes one operation from standard input, as a person starts it', () => {
-    const { status, stdout } = run(['--import', 'tsx', 'src/cli/calc.ts', 'timing.launch'], '{"distanceM": 9, "timeS": 2}');
+    const { status, stdout } = run(
+      ['--import', 'tsx', 'src/cli/calc.ts', 'timing.launch'],
+      '{"distanceM": 9, "timeS": 2}',
+    );
     expect(status).toBe(0);
     expect(JSON.parse(stdout)).toMatchObject({ accelMps2: 4.5, endSpeedMps: 9 });
   });
@@ -32,8 +50,15 @@ describe('calc', () => {
     const { status, stdout, stderr } = calc(['drive.run'], '{"car": {"massKg": "2"}}');
     expect(status).toBe(2);
     expect(stdout).toBe('');
-    expect(JSON.parse(stderr).error).toMatchObject({ operation: 'drive.run', path: 'car.massKg', message: 'must be a number' });
-    expect(JSON.parse(calc(['drive.fly'], '{}').stderr).error).toMatchObject({ operation: 'drive.fly', message: 'is not a known operation' });
+    expect(JSON.parse(stderr).error).toMatchObject({
+      operation: 'drive.run',
+      path: 'car.massKg',
+      message: 'must be a number',
+    });
+    expect(JSON.parse(calc(['drive.fly'], '{}').stderr).error).toMatchObject({
+      operation: 'drive.fly',
+      message: 'is not a known operation',
+    });
     expect(JSON.parse(calc(['drive.run'], '{').stderr).error.message).toContain('is not JSON');
   });
 
@@ -44,8 +69,14 @@ describe('calc', () => {
       { id: 'c', operation: 'nothing', input: {} },
       { id: 'd', operation: 'timing.speed', input: { distanceM: 20, timeS: 2 } },
     ];
-    const { status, stdout } = calc(['--batch'], `${lines.map((line) => JSON.stringify(line)).join('\n')}\nnot json\n`);
-    const answers = stdout.trim().split('\n').map((line) => JSON.parse(line));
+    const { status, stdout } = calc(
+      ['--batch'],
+      `${lines.map((line) => JSON.stringify(line)).join('\n')}\nnot json\n`,
+    );
+    const answers = stdout
+      .trim()
+      .split('\n')
+      .map((line) => JSON.parse(line));
     expect(status).toBe(0);
     expect(answers.map(({ id }) => id)).toEqual(['a', 'b', 'c', 'd', undefined]);
     expect(answers[0].output.mean).toBe(2);
@@ -61,16 +92,84 @@ describe('calc', () => {
     writeFileSync(file, 'v 0 0 0\nv 6 0 0\nv 0 6 0\nv 0 0 6\nf 1 3 2\nf 1 2 4\nf 1 4 3\nf 2 3 4\n');
     const { stdout } = calc(['mesh.measure'], JSON.stringify({ mesh: { file } }));
     expect(JSON.parse(stdout)).toMatchObject({ volumeMm3: 36, watertight: true });
-    const missing = JSON.parse(calc(['mesh.measure'], JSON.stringify({ mesh: { file: join(folder, 'none.stl') } })).stderr).error;
-    expect(missing).toMatchObject({ operation: 'mesh.measure', path: 'mesh.file', message: expect.stringContaining('cannot be read') });
-    expect(JSON.parse(calc(['mesh.measure'], JSON.stringify({ mesh: { file: join(folder, 'part.txt') } })).stderr).error.path).toBe('mesh.file');
+    const missing = JSON.parse(
+      calc(['mesh.measure'], JSON.stringify({ mesh: { file: join(folder, 'none.stl') } })).stderr,
+    ).error;
+    expect(missing).toMatchObject({
+      operation: 'mesh.measure',
+      path: 'mesh.file',
+      message: expect.stringContaining('cannot be read'),
+    });
+    expect(
+      JSON.parse(calc(['mesh.measure'], JSON.stringify({ mesh: { file: join(folder, 'part.txt') } })).stderr)
+        .error.path,
+    ).toBe('mesh.file');
     rmSync(folder, { recursive: true });
   });
 
   it('lists the operations and prints a schema', () => {
-    expect(calc(['--list']).stdout.split('\n').map((line) => line.split(' ')[0])).toEqual(['beam.check', 'boss.check', 'brief.demand', 'chassis.balance', 'chassis.stability', 'column.check', 'drive.endurance', 'drive.run', 'drive.sweep', 'drivetrain.differential', 'drivetrain.rotation', 'failure.diagnose', 'fit.coupon', 'fit.stack', 'gear.mesh', 'gear.outline', 'gear.strength', 'gpx.speed', 'holes.solve', 'joint.capacity', 'life.estimate', 'load.cases', 'mesh.fem', 'mesh.measure', 'mesh.orient', 'mesh.sections', 'motor.calibrate', 'motor.thermalDefaults', 'power.budget', 'print.calibrate', 'print.estimate', 'print.plates', 'runs.compare', 'runs.summary', 'section.properties', 'servo.steer', 'servo.torque', 'shaft.check', 'spares.stock', 'spring.rate', 'steering.geometry', 'suspension.ride', 'suspension.sweep', 'timing.launch', 'timing.speed', 'traction.assist', 'tyre.spin', 'wheel.balance', 'yaw.assist', '']);
+    expect(
+      calc(['--list'])
+        .stdout.split('\n')
+        .map((line) => line.split(' ')[0]),
+    ).toEqual([
+      'beam.check',
+      'boss.check',
+      'brief.demand',
+      'chassis.balance',
+      'chassis.stability',
+      'column.check',
+      'drive.endurance',
+      'drive.run',
+      'drive.sweep',
+      'drivetrain.differential',
+      'drivetrain.rotation',
+      'failure.diagnose',
+      'fit.coupon',
+      'fit.stack',
+      'gear.mesh',
+      'gear.outline',
+      'gear.strength',
+      'gpx.speed',
+      'holes.solve',
+      'joint.capacity',
+      'life.estimate',
+      'load.cases',
+      'mesh.fem',
+      'mesh.measure',
+      'mesh.orient',
+      'mesh.sections',
+      'motor.calibrate',
+      'motor.thermalDefaults',
+      'power.budget',
+      'print.calibrate',
+      'print.estimate',
+      'print.plates',
+      'runs.compare',
+      'runs.summary',
+      'section.properties',
+      'servo.steer',
+      'servo.torque',
+      'shaft.check',
+      'spares.stock',
+      'spring.rate',
+      'steering.geometry',
+      'suspension.ride',
+      'suspension.sweep',
+      'timing.launch',
+      'timing.speed',
+      'traction.assist',
+      'tyre.spin',
+      'wheel.balance',
+      'yaw.assist',
+      '',
+    ]);
     const schema = JSON.parse(calc(['drive.run', '--schema']).stdout);
-    expect(schema).toMatchObject({ $schema: 'https://json-schema.org/draft/2020-12/schema', title: 'drive.run', additionalProperties: false });
+    expect(schema).toMatchObject({
+      $schema: 'https://json-schema.org/draft/2020-12/schema',
+      title: 'drive.run',
+      additionalProperties: false,
+    });
     expect(schema.properties.motor.properties.kvRpmPerV).toEqual({ type: 'number', exclusiveMinimum: 0 });
   });
 });

@@ -1,6 +1,8 @@
 import { expect, field, freshName, readyBuild, saved, test, toSegment } from './page';
 
-test('a gain is found that catches a car that spins, goes into the build, and comes back with a run', async ({ page }) => {
+test('a gain is found that catches a car that spins, goes into the build, and comes back with a run', async ({
+  page,
+}) => {
   await readyBuild(page, freshName('Spinner'));
   await toSegment(page, 'Suspension');
   await page.getByRole('button', { name: 'Aids' }).click();
@@ -26,7 +28,11 @@ test('a gain is found that catches a car that spins, goes into the build, and co
   await expect(page.getByRole('table', { name: 'Gains over speed' }).getByRole('row')).toHaveCount(11);
   const download = page.waitForEvent('download');
   await page.getByRole('button', { name: 'As constants in a text file' }).click();
-  const text = await (await (await download).createReadStream()).toArray().then((parts) => Buffer.concat(parts as Buffer[]).toString());
+  const text = await (
+    await (await download).createReadStream()
+  )
+    .toArray()
+    .then((parts) => Buffer.concat(parts as Buffer[]).toString());
   expect(text).toMatch(/GYRO_GAIN\s+= 0\.6 {2}# deg per deg\/s/);
   // the run sheet takes the settings along, and the page shows the run beside its simulation
   await toSegment(page, 'Field');
@@ -40,7 +46,9 @@ test('a gain is found that catches a car that spins, goes into the build, and co
   await expect(page.locator('[data-run]')).toContainText('0.6');
 });
 
-test('a slip target is swept, a brake is held back, and a car without a free wheel is told so', async ({ page }) => {
+test('a slip target is swept, a brake is held back, and a car without a free wheel is told so', async ({
+  page,
+}) => {
   await readyBuild(page, freshName('Slipper'));
   await toSegment(page, 'Suspension');
   await page.getByRole('button', { name: 'Aids' }).click();

@@ -4,11 +4,14 @@ import { expect, field, freshName, readyBuild, saved, test, toSegment } from './
 
 /** The bench is another one once the tab is pressed; before that a field of the old one could take what is typed. */
 async function toTab(page: Page, name: string): Promise<void> {
-  const tab = page.getByRole('group', { name: 'Sides of the drive' }).getByRole('button', { name, exact: true });
+  const tab = page
+    .getByRole('group', { name: 'Sides of the drive' })
+    .getByRole('button', { name, exact: true });
   await tab.click();
   await expect(tab).toHaveAttribute('aria-pressed', 'true');
 }
-const numberIn = async (page: Page, testId: string) => Number.parseFloat(await page.getByTestId(testId).innerText());
+const numberIn = async (page: Page, testId: string) =>
+  Number.parseFloat(await page.getByTestId(testId).innerText());
 
 test('a wish that the motor cannot meet is met through the explorer', async ({ page }) => {
   await readyBuild(page, freshName('Explorer'));
@@ -55,7 +58,11 @@ test('the explorer sorts, filters, pins, cancels, and refuses in words', async (
   await grid.getByRole('columnheader', { name: /^Speed/ }).click();
   const slowest = Number.parseFloat(await first.locator('[data-field="topSpeedMps"]').innerText());
   await grid.getByRole('columnheader', { name: /^Speed/ }).click();
-  await expect(async () => expect(Number.parseFloat(await first.locator('[data-field="topSpeedMps"]').innerText())).toBeGreaterThan(slowest)).toPass();
+  await expect(async () =>
+    expect(Number.parseFloat(await first.locator('[data-field="topSpeedMps"]').innerText())).toBeGreaterThan(
+      slowest,
+    ),
+  ).toPass();
   await first.getByRole('button', { name: /^Pin / }).click();
   await expect(page.getByRole('region', { name: 'Pinned combinations' }).getByRole('row')).toHaveCount(2);
 });
@@ -70,12 +77,17 @@ test('a ring gear on the wrong side is flagged and cured by one click', async ({
   await toTab(page, 'Layout');
   const answer = page.getByRole('heading', { level: 1 });
   await expect(answer).toContainText('Both axles roll forward at 26 : 1');
-  await page.getByRole('region', { name: 'Bevel pair, front axle' }).getByRole('combobox', { name: 'Ring gear sits' }).selectOption('right');
+  await page
+    .getByRole('region', { name: 'Bevel pair, front axle' })
+    .getByRole('combobox', { name: 'Ring gear sits' })
+    .selectOption('right');
   await expect(answer).toContainText('drive against each other');
   const sketch = page.getByTestId('rotation-sketch');
   await expect(sketch.locator('[data-axle="front"]')).toHaveAttribute('data-rolls', 'backward');
   await expect(page.locator('[data-check="drive.rotation"]')).toHaveAttribute('data-state', 'over');
-  await expect(page.getByRole('navigation', { name: 'Segments' }).getByRole('link', { name: /^Drive/ })).toContainText('over');
+  await expect(
+    page.getByRole('navigation', { name: 'Segments' }).getByRole('link', { name: /^Drive/ }),
+  ).toContainText('over');
   await page.getByRole('alert').getByRole('button', { name: 'Put the front ring gear on the left' }).click();
   await expect(answer).toContainText('Both axles roll forward');
   await expect(page.locator('[data-check="drive.rotation"]')).toHaveAttribute('data-state', 'clear');
@@ -86,7 +98,10 @@ test('a ring gear on the wrong side is flagged and cured by one click', async ({
   await field(page, 'Stage 3: wheel teeth').fill('42');
   await page.getByRole('combobox', { name: 'Stage 3 serves' }).selectOption('rear');
   await expect(answer).toContainText('26 : 1 and 28 : 1');
-  await page.getByRole('alert').getByRole('button', { name: '39 teeth on the rear bevel wheel instead of 42' }).click();
+  await page
+    .getByRole('alert')
+    .getByRole('button', { name: '39 teeth on the rear bevel wheel instead of 42' })
+    .click();
   await expect(answer).toContainText('Both axles roll forward at 26 : 1');
 });
 
@@ -102,12 +117,16 @@ test('a measured temperature calibrates the motor and moves the prediction', asy
   await page.getByRole('button', { name: 'Calibrate' }).click();
   await expect(page.getByRole('heading', { level: 1 })).toContainText('Calibrated by your readings');
   await expect(async () => expect(await numberIn(page, 'peak-case')).toBeGreaterThan(before + 10)).toPass();
-  await expect(page.getByTestId('cooling')).toContainText(/Calibrated: [\d.]+ K\/W from case to air, the first guess was [\d.]+/);
+  await expect(page.getByTestId('cooling')).toContainText(
+    /Calibrated: [\d.]+ K\/W from case to air, the first guess was [\d.]+/,
+  );
   const calibrated = await numberIn(page, 'peak-case');
   await page.getByRole('button', { name: 'Take: A heat sink on the motor' }).click();
   await expect(async () => expect(await numberIn(page, 'peak-case')).toBeLessThan(calibrated - 5)).toPass();
   await field(page, 'Air').fill('110');
-  await expect(page.getByRole('heading', { level: 1 })).toContainText('the limit of the motor case, 100 °C is at or below the air');
+  await expect(page.getByRole('heading', { level: 1 })).toContainText(
+    'the limit of the motor case, 100 °C is at or below the air',
+  );
 });
 
 test('the ratio strip names the band, and a pinion from it is taken', async ({ page }) => {
@@ -119,7 +138,11 @@ test('the ratio strip names the band, and a pinion from it is taken', async ({ p
   // 8.4 V · 3000 rpm/V on 42 mm passes 30 km/h without load up to 13.3 : 1
   expect(to).toBeLessThan(13.3);
   expect(from).toBeLessThan(to);
-  await page.getByRole('region', { name: 'Teeth that reach the band' }).getByRole('button', { name: /^Take/ }).first().click();
+  await page
+    .getByRole('region', { name: 'Teeth that reach the band' })
+    .getByRole('button', { name: /^Take/ })
+    .first()
+    .click();
   await expect(page.getByRole('heading', { level: 1 })).toContainText(/meets the wish/i);
 });
 
@@ -127,9 +150,13 @@ test('limits by hand tame the launch and the top speed', async ({ page }) => {
   await readyBuild(page, freshName('Hand'));
   await page.getByRole('button', { name: /^just short of wheelspin/ }).click();
   await expect(page.getByText(/held by this limit: no wheelspin/)).toBeVisible();
-  await expect(page.getByRole('heading', { level: 1 })).toContainText("The controller's current limit sets the launch");
+  await expect(page.getByRole('heading', { level: 1 })).toContainText(
+    "The controller's current limit sets the launch",
+  );
   await page.getByRole('button', { name: /^for the wished speed/ }).click();
-  await expect(async () => expect(Math.abs((await numberIn(page, 'top-speed')) - 30)).toBeLessThan(0.3)).toPass();
+  await expect(async () =>
+    expect(Math.abs((await numberIn(page, 'top-speed')) - 30)).toBeLessThan(0.3),
+  ).toPass();
 });
 
 test('a way of driving, a what-if beside the present one, and back', async ({ page }) => {
@@ -160,7 +187,9 @@ test('a motor for each wheel, in the wheel, turning by its sides', async ({ page
   const beside = await numberIn(page, 'peak-case');
   await toTab(page, 'Layout');
   await page.getByRole('combobox', { name: 'Turns by' }).selectOption({ label: 'driving the sides apart' });
-  await expect(page.getByText(/Turning by driving the sides apart at .* No steering linkage to break/)).toBeVisible();
+  await expect(
+    page.getByText(/Turning by driving the sides apart at .* No steering linkage to break/),
+  ).toBeVisible();
   await page.getByRole('combobox', { name: 'Sitting' }).selectOption({ label: 'in the wheels' });
   await expect(page.getByText(/none of it is sprung/)).toBeVisible();
   await toTab(page, 'Heat');
@@ -203,17 +232,30 @@ test('gears mesh, fit the slot, and go out as files of the right size', async ({
   await mesh.getByRole('button', { name: 'Wheel of module 0.8' }).click();
   await expect(mesh).toHaveAttribute('data-state', 'clear');
   await page.getByRole('button', { name: 'turn it' }).click();
-  const turned = () => page.getByTestId('mesh-sketch').locator('.mesh svg').first().evaluate((svg) => getComputedStyle(svg).transform);
+  const turned = () =>
+    page
+      .getByTestId('mesh-sketch')
+      .locator('.mesh svg')
+      .first()
+      .evaluate((svg) => getComputedStyle(svg).transform);
   const before = await turned();
   await expect.poll(turned).not.toBe(before);
   await page.getByRole('button', { name: 'pinion as STL' }).click();
   await expect(page.getByText('Give the bore of the pinion first.')).toBeVisible();
-  await page.getByRole('region', { name: 'Pinion', exact: true }).getByRole('textbox', { name: 'Bore' }).fill('3.17');
+  await page
+    .getByRole('region', { name: 'Pinion', exact: true })
+    .getByRole('textbox', { name: 'Bore' })
+    .fill('3.17');
   await field(page, 'Face width').fill('8');
-  const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'pinion as STL' }).click()]);
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'pinion as STL' }).click(),
+  ]);
   expect(download.suggestedFilename()).toContain('pinion-24-teeth-module-0.8.stl');
   const bytes = await readFile(await download.path());
-  const corners = Array.from({ length: 3 * bytes.readUInt32LE(80) }, (_, i) => [0, 4, 8].map((k) => bytes.readFloatLE(84 + 50 * Math.floor(i / 3) + 12 + 12 * (i % 3) + k)));
+  const corners = Array.from({ length: 3 * bytes.readUInt32LE(80) }, (_, i) =>
+    [0, 4, 8].map((k) => bytes.readFloatLE(84 + 50 * Math.floor(i / 3) + 12 + 12 * (i % 3) + k)),
+  );
   expect(Math.max(...corners.map(([x, y]) => Math.hypot(x!, y!)))).toBeCloseTo((0.8 * 26) / 2, 4);
   expect(Math.max(...corners.map(([, , z]) => z!))).toBeCloseTo(8, 5);
 });
@@ -225,8 +267,14 @@ test('a gear is widened until it holds, from what the landing asks', async ({ pa
   await field(page, 'Stage 1: wheel teeth').fill('71');
   await page.getByRole('textbox', { name: 'Module', exact: true }).fill('0.8');
   await field(page, 'Face width').fill('3');
-  await page.getByRole('region', { name: 'Pinion', exact: true }).getByRole('combobox', { name: 'Choose a material' }).selectOption({ label: 'Steel, hardened' });
-  await page.getByRole('region', { name: 'Wheel', exact: true }).getByRole('combobox', { name: 'Choose a material' }).selectOption({ label: 'Printed nylon, carbon filled' });
+  await page
+    .getByRole('region', { name: 'Pinion', exact: true })
+    .getByRole('combobox', { name: 'Choose a material' })
+    .selectOption({ label: 'Steel, hardened' });
+  await page
+    .getByRole('region', { name: 'Wheel', exact: true })
+    .getByRole('combobox', { name: 'Choose a material' })
+    .selectOption({ label: 'Printed nylon, carbon filled' });
   await field(page, 'Lands from').fill('10 cm');
   const tooth = page.locator('[data-check="gears.tooth"]');
   await expect(tooth).toHaveAttribute('data-state', 'over');
@@ -238,12 +286,16 @@ test('a gear is widened until it holds, from what the landing asks', async ({ pa
   await expect(tooth).toHaveAttribute('data-state', 'over');
 });
 
-test('what holds the pinion stands side by side, and a long shaft whips less in two halves', async ({ page }) => {
+test('what holds the pinion stands side by side, and a long shaft whips less in two halves', async ({
+  page,
+}) => {
   await page.goto('/builds/marsh-hare/C/drive?view=joints');
   const ways = page.getByRole('region', { name: 'Ways to hold the pinion' });
   await expect(ways.locator('[data-joint="cyanoacrylate"]')).toContainText('as it is');
   await expect(page.locator('[data-check="joint.pinion"]')).toHaveAttribute('data-state', 'over');
-  await expect(page.getByRole('region', { name: 'Shafts' }).locator('[data-shaft="centre"]')).toContainText('two halves');
+  await expect(page.getByRole('region', { name: 'Shafts' }).locator('[data-shaft="centre"]')).toContainText(
+    'two halves',
+  );
   await toTab(page, 'Tyres');
   await expect(page.getByTestId('burst-rpm')).toBeVisible();
   await field(page, 'Wheel turns').first().fill('9000');

@@ -11,12 +11,20 @@ async function timedRun(page: Page, seconds: number): Promise<void> {
   await expect(page.getByRole('button', { name: 'Save the run (0 attempts)' })).toBeVisible();
 }
 
-const picture = () => sharp({ create: { width: 40, height: 30, channels: 3, background: '#46633A' } }).png().toBuffer();
+const picture = () =>
+  sharp({ create: { width: 40, height: 30, channels: 3, background: '#46633A' } })
+    .png()
+    .toBuffer();
 
 test.describe('with no signal', () => {
   test.use({ serviceWorkers: 'allow', viewport: { width: 390, height: 844 } });
 
-  test('three runs are entered on a phone without a signal, survive a reload, and are sent once each when it is back', async ({ page, context, allow, request }) => {
+  test('three runs are entered on a phone without a signal, survive a reload, and are sent once each when it is back', async ({
+    page,
+    context,
+    allow,
+    request,
+  }) => {
     // what is fetched ahead while there is no signal fails in the service worker, under a name of its own
     allow.words = /ERR_INTERNET_DISCONNECTED|ERR_FAILED/;
     const root = await readyBuild(page, freshName('Meadow'));
@@ -25,7 +33,9 @@ test.describe('with no signal', () => {
     await page.evaluate(async (path) => {
       const { active } = await navigator.serviceWorker.ready;
       await new Promise<void>((done) => {
-        navigator.serviceWorker.addEventListener('message', ({ data }) => { if ((data as { kept?: string[] }).kept?.includes(path)) done(); });
+        navigator.serviceWorker.addEventListener('message', ({ data }) => {
+          if ((data as { kept?: string[] }).kept?.includes(path)) done();
+        });
         active!.postMessage({ keep: [path] });
       });
     }, new URL(page.url()).pathname);
@@ -36,14 +46,18 @@ test.describe('with no signal', () => {
     await expect(page.getByTestId('waiting')).toContainText('2 entries wait');
     await page.reload();
     await expect(page.getByTestId('waiting')).toContainText('2 entries wait');
-    await page.getByLabel('Photographs of the run').setInputFiles({ name: 'ditch.png', mimeType: 'image/png', buffer: await picture() });
+    await page
+      .getByLabel('Photographs of the run')
+      .setInputFiles({ name: 'ditch.png', mimeType: 'image/png', buffer: await picture() });
     await timedRun(page, 2.6);
     await expect(page.getByTestId('runs').locator('tr[data-waits="true"]')).toHaveCount(3);
     await expect(page.getByTestId('field-answer')).toContainText('Predicted');
     await context.setOffline(false);
     await expect(page.getByTestId('waiting')).toBeHidden();
     await expect(page.getByTestId('runs').locator('tr[data-waits="false"]')).toHaveCount(3);
-    const { revisions, runs } = await (await request.get(`/api${root.replace(/^.*(\/builds\/[^/]+).*$/, '$1')}`)).json();
+    const { revisions, runs } = await (
+      await request.get(`/api${root.replace(/^.*(\/builds\/[^/]+).*$/, '$1')}`)
+    ).json();
     expect(runs).toHaveLength(3);
     expect(runs.every(({ revisionId }: { revisionId: string }) => revisionId === revisions[0].id)).toBe(true);
     const photo = await request.get(`/api/files/${runs[2].photos[0].hash}`);
@@ -54,28 +68,65 @@ test.describe('with no signal', () => {
   });
 });
 
-test('a run whose revision was deleted meanwhile is kept with its words, and handed to another', async ({ page, allow, request }) => {
+test('a run whose revision was deleted meanwhile is kept with its words, and handed to another', async ({
+  page,
+  allow,
+  request,
+}) => {
   allow.statuses.push(404);
   const root = await readyBuild(page, freshName('Gone'));
   await page.goto(`${root}/field`);
   const build = root.replace(/^.*\/builds\/([^/]+).*$/, '$1');
-  const { revisions: [{ id }] } = await (await request.get(`/api/builds/${build}`)).json();
-  await page.route(`**/api/revisions/${id}/runs`, (route) => route.fulfill({ status: 404, json: { error: { code: 'notFound', message: 'There is no such revision in this workshop.' } } }), { times: 1 });
+  const {
+    revisions: [{ id }],
+  } = await (await request.get(`/api/builds/${build}`)).json();
+  await page.route(
+    `**/api/revisions/${id}/runs`,
+    (route) =>
+      route.fulfill({
+        status: 404,
+        json: { error: { code: 'notFound', message: 'There is no such revision in this workshop.' } },
+      }),
+    { times: 1 },
+  );
   await timedRun(page, 2.4);
-  await expect(page.getByTestId('waiting')).toContainText('was not taken: There is no such revision in this workshop. It stays on this device.');
+  await expect(page.getByTestId('waiting')).toContainText(
+    'was not taken: There is no such revision in this workshop. It stays on this device.',
+  );
   await page.getByRole('combobox', { name: /^Hand Timed distance/ }).selectOption({ index: 1 });
   await expect(page.getByTestId('waiting')).toBeHidden();
   await expect(page.getByTestId('runs').locator('tbody tr')).toHaveCount(1);
 });
 
-test('a run that was refused is changed where it stands, and keeps when it was driven', async ({ page, allow, request }) => {
+test('a run that was refused is changed where it stands, and keeps when it was driven', async ({
+  page,
+  allow,
+  request,
+}) => {
   allow.statuses.push(422);
   const root = await readyBuild(page, freshName('Refused'));
   await page.goto(`${root}/field`);
-  await page.route('**/api/revisions/*/runs', (route) => route.fulfill({ status: 422, json: { error: { code: 'invalid', path: 'conditions.packVBefore', message: 'must be a voltage', remedy: 'measure it again' } } }), { times: 1 });
+  await page.route(
+    '**/api/revisions/*/runs',
+    (route) =>
+      route.fulfill({
+        status: 422,
+        json: {
+          error: {
+            code: 'invalid',
+            path: 'conditions.packVBefore',
+            message: 'must be a voltage',
+            remedy: 'measure it again',
+          },
+        },
+      }),
+    { times: 1 },
+  );
   await timedRun(page, 2.4);
   const waiting = page.getByTestId('waiting');
-  await expect(waiting).toContainText('conditions.packVBefore: must be a voltage (measure it again). It stays');
+  await expect(waiting).toContainText(
+    'conditions.packVBefore: must be a voltage (measure it again). It stays',
+  );
   const entered = new Date().toISOString();
   await waiting.getByRole('button', { name: 'Change it' }).click();
   const form = page.getByRole('dialog', { name: 'Timed distance, A' });
@@ -93,7 +144,15 @@ test('a failure that was refused is changed where it stands', async ({ page, all
   allow.statuses.push(422);
   const root = await readyBuild(page, freshName('Refused'));
   await page.goto(`${root}/learn?open=failure`);
-  await page.route('**/api/revisions/*/failures', (route) => route.fulfill({ status: 422, json: { error: { code: 'invalid', path: 'story', message: 'is too long' } } }), { times: 1 });
+  await page.route(
+    '**/api/revisions/*/failures',
+    (route) =>
+      route.fulfill({
+        status: 422,
+        json: { error: { code: 'invalid', path: 'story', message: 'is too long' } },
+      }),
+    { times: 1 },
+  );
   await field(page, 'Its name').fill('Belt');
   await page.getByRole('combobox', { name: 'What happened' }).selectOption({ label: 'Teeth stripped' });
   await field(page, 'What you saw').fill('A long story');
@@ -108,17 +167,37 @@ test('a failure that was refused is changed where it stands', async ({ page, all
 });
 
 /** 5 m/s due north for 20 s, with a jump at 9 s. */
-const track = writeGpx('north', [Array.from({ length: 21 }, (_, at) => ({ atMs: Date.UTC(2026, 4, 1, 10, 0, at), latDeg: 31 + ((5 * at + (at === 9 ? 400 : 0)) * 360) / (2 * Math.PI * 6_371_008.8), lonDeg: -41 }))]);
+const track = writeGpx('north', [
+  Array.from({ length: 21 }, (_, at) => ({
+    atMs: Date.UTC(2026, 4, 1, 10, 0, at),
+    latDeg: 31 + ((5 * at + (at === 9 ? 400 : 0)) * 360) / (2 * Math.PI * 6_371_008.8),
+    lonDeg: -41,
+  })),
+]);
 
-test('a track is dropped, read, kept, drawn and handed out again; a broken one is refused with its line', async ({ page }) => {
+test('a track is dropped, read, kept, drawn and handed out again; a broken one is refused with its line', async ({
+  page,
+}) => {
   const root = await readyBuild(page, freshName('Track'));
   await page.goto(`${root}/field`);
   await page.getByRole('combobox', { name: 'Kind of run' }).selectOption({ label: 'Satellite track' });
   const file = page.getByLabel('File of the track');
-  await file.setInputFiles({ name: 'broken.gpx', mimeType: 'application/gpx+xml', buffer: Buffer.from('<gpx>\n<trk>\n<trkseg></trk></gpx>') });
-  await expect(page.getByRole('region', { name: 'Satellite track' }).getByRole('alert')).toContainText('broken.gpx, line 3: the XML is broken');
-  await file.setInputFiles({ name: 'north.gpx', mimeType: 'application/gpx+xml', buffer: Buffer.from(track) });
-  await expect(page.getByTestId('track-read')).toContainText(/18\skm\/h at best over 1\ss, 100\sm in 20\ss, 1 point dropped/);
+  await file.setInputFiles({
+    name: 'broken.gpx',
+    mimeType: 'application/gpx+xml',
+    buffer: Buffer.from('<gpx>\n<trk>\n<trkseg></trk></gpx>'),
+  });
+  await expect(page.getByRole('region', { name: 'Satellite track' }).getByRole('alert')).toContainText(
+    'broken.gpx, line 3: the XML is broken',
+  );
+  await file.setInputFiles({
+    name: 'north.gpx',
+    mimeType: 'application/gpx+xml',
+    buffer: Buffer.from(track),
+  });
+  await expect(page.getByTestId('track-read')).toContainText(
+    /18\skm\/h at best over 1\ss, 100\sm in 20\ss, 1 point dropped/,
+  );
   await page.getByRole('button', { name: 'Save the run', exact: true }).click();
   await expect(page.getByTestId('runs')).toContainText('top speed 18');
   await page.getByRole('button', { name: 'Tracks' }).click();
@@ -130,32 +209,41 @@ test('a track is dropped, read, kept, drawn and handed out again; a broken one i
 });
 
 /** A clip of a square that moves, made in the page: 30 frames a second. */
-const clip = (page: Page) => page.evaluate(async () => {
-  const canvas = Object.assign(document.createElement('canvas'), { width: 64, height: 48 });
-  const draw = canvas.getContext('2d')!;
-  const recorder = new MediaRecorder(canvas.captureStream(30), { mimeType: 'video/webm;codecs=vp8' });
-  const parts: Blob[] = [];
-  recorder.ondataavailable = ({ data }) => parts.push(data);
-  const ended = new Promise<void>((done) => { recorder.onstop = () => done(); });
-  recorder.start();
-  for (let frame = 0; frame < 45; frame++) {
-    draw.fillStyle = frame % 2 === 0 ? '#fff' : '#000';
-    draw.fillRect(0, 0, 64, 48);
-    await new Promise((done) => requestAnimationFrame(done));
-  }
-  recorder.stop();
-  await ended;
-  return [...new Uint8Array(await new Blob(parts).arrayBuffer())];
-});
+const clip = (page: Page) =>
+  page.evaluate(async () => {
+    const canvas = Object.assign(document.createElement('canvas'), { width: 64, height: 48 });
+    const draw = canvas.getContext('2d')!;
+    const recorder = new MediaRecorder(canvas.captureStream(30), { mimeType: 'video/webm;codecs=vp8' });
+    const parts: Blob[] = [];
+    recorder.ondataavailable = ({ data }) => parts.push(data);
+    const ended = new Promise<void>((done) => {
+      recorder.onstop = () => done();
+    });
+    recorder.start();
+    for (let frame = 0; frame < 45; frame++) {
+      draw.fillStyle = frame % 2 === 0 ? '#fff' : '#000';
+      draw.fillRect(0, 0, 64, 48);
+      await new Promise((done) => requestAnimationFrame(done));
+    }
+    recorder.stop();
+    await ended;
+    return [...new Uint8Array(await new Blob(parts).arrayBuffer())];
+  });
 
-test('a video is stepped frame by frame on this device, and its frames become an attempt', async ({ page }) => {
+test('a video is stepped frame by frame on this device, and its frames become an attempt', async ({
+  page,
+}) => {
   const root = await readyBuild(page, freshName('Video'));
   await page.goto(`${root}/field`);
   const bytes = await clip(page);
   await page.getByRole('button', { name: 'Video file' }).click();
   const sent: string[] = [];
-  page.on('request', (request) => { if (request.method() !== 'GET') sent.push(request.url()); });
-  await page.getByLabel('Video file').setInputFiles({ name: 'pass.webm', mimeType: 'video/webm', buffer: Buffer.from(bytes) });
+  page.on('request', (request) => {
+    if (request.method() !== 'GET') sent.push(request.url());
+  });
+  await page
+    .getByLabel('Video file')
+    .setInputFiles({ name: 'pass.webm', mimeType: 'video/webm', buffer: Buffer.from(bytes) });
   const steps = page.getByRole('group', { name: 'Step through the video' });
   await expect(page.locator('video')).toHaveJSProperty('readyState', 4);
   await steps.getByRole('button', { name: 'One frame on' }).click();
@@ -173,7 +261,9 @@ test('a video is stepped frame by frame on this device, and its frames become an
   expect(sent).toEqual([]);
 });
 
-test('runs of the bench and of the ground ask what they need: a wheel that turns backward is named, a tyre waits for its shield', async ({ page }) => {
+test('runs of the bench and of the ground ask what they need: a wheel that turns backward is named, a tyre waits for its shield', async ({
+  page,
+}) => {
   const root = await readyBuild(page, freshName('Kinds'));
   await page.goto(`${root}/field`);
   const kind = page.getByRole('combobox', { name: 'Kind of run' });
@@ -182,7 +272,9 @@ test('runs of the bench and of the ground ask what they need: a wheel that turns
   await page.getByRole('combobox', { name: 'Rear left wheel' }).selectOption('backward');
   await page.getByRole('button', { name: 'Save the run', exact: true }).click();
   await expect(page.getByTestId('field-answer')).toContainText('rear left turns backward');
-  await expect(page.getByRole('navigation', { name: 'Segments' }).getByRole('link', { name: /^Field/ })).toHaveAttribute('data-state', 'over');
+  await expect(
+    page.getByRole('navigation', { name: 'Segments' }).getByRole('link', { name: /^Field/ }),
+  ).toHaveAttribute('data-state', 'over');
   await kind.selectOption({ label: 'Tyre spin' });
   await expect(field(page, 'Wheel turns')).toBeDisabled();
   await expect(page.getByText('It still needs the shield.')).toBeVisible();

@@ -11,20 +11,36 @@ test('a build goes out as a file and comes back, asked about, as a copy', async 
   await saved(page);
   await page.goto('/');
   const card = page.getByRole('article', { name, exact: true });
-  const [download] = await Promise.all([page.waitForEvent('download'), card.getByRole('link', { name: 'export' }).click()]);
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    card.getByRole('link', { name: 'export' }).click(),
+  ]);
   const path = await download.path();
-  expect(JSON.parse(readFileSync(path, 'utf8'))).toMatchObject({ format: 'lean-badger-build', build: { name } });
-  await page.getByLabel('Open a build file').setInputFiles({ name: 'copy.badger.json', mimeType: 'application/json', buffer: readFileSync(path) });
+  expect(JSON.parse(readFileSync(path, 'utf8'))).toMatchObject({
+    format: 'lean-badger-build',
+    build: { name },
+  });
+  await page
+    .getByLabel('Open a build file')
+    .setInputFiles({ name: 'copy.badger.json', mimeType: 'application/json', buffer: readFileSync(path) });
   await page.getByRole('button', { name: 'Bring it in as a copy' }).click();
   await expect(page.getByRole('article', { name: `${name} (copy)` })).toBeVisible();
   const { files, ...text } = JSON.parse(readFileSync(path, 'utf8')) as { files: object[] };
   const archive = new ZipFile();
   archive.addBuffer(Buffer.from(JSON.stringify({ ...text, files })), 'build.json');
   archive.end();
-  await page.getByLabel('Open a build file').setInputFiles({ name: 'archive.zip', mimeType: 'application/zip', buffer: await buffer(archive.outputStream as Readable) });
+  await page.getByLabel('Open a build file').setInputFiles({
+    name: 'archive.zip',
+    mimeType: 'application/zip',
+    buffer: await buffer(archive.outputStream as Readable),
+  });
   await page.getByRole('button', { name: 'Replace it' }).click();
   await expect(page.getByRole('button', { name: 'Replace it' })).toBeHidden();
-  await page.getByLabel('Open a build file').setInputFiles({ name: 'broken.badger.json', mimeType: 'application/json', buffer: Buffer.from('{"format": "lean-bad') });
+  await page.getByLabel('Open a build file').setInputFiles({
+    name: 'broken.badger.json',
+    mimeType: 'application/json',
+    buffer: Buffer.from('{"format": "lean-bad'),
+  });
   await expect(page.getByRole('alert').filter({ hasText: 'is damaged' })).toBeVisible();
   const copy = page.getByRole('article', { name: `${name} (copy)` });
   await copy.getByRole('button', { name: 'delete' }).click();
@@ -43,7 +59,9 @@ test('the demo workshop says what each car does and what to do next', async ({ p
   await expect(wren).not.toContainText('NaN');
   await expect(hare).toContainText('Find out why: bumper, cracked.');
   await hare.getByRole('link', { name: 'What to do next with Marsh Hare' }).click();
-  await expect(page.getByTestId('next-answer')).toContainText('Measure first: find out why: bumper, cracked.');
+  await expect(page.getByTestId('next-answer')).toContainText(
+    'Measure first: find out why: bumper, cracked.',
+  );
 });
 
 test('a closed revision takes no edits, and its ghost compares', async ({ page }) => {
@@ -80,28 +98,41 @@ test('what a page costs', async ({ page, browser, baseURL }) => {
   const scripts = new Map<string, number>();
   const kinds = new Map<string, string>();
   client.on('Network.responseReceived', ({ requestId, type }) => kinds.set(requestId, type));
-  client.on('Network.loadingFinished', ({ requestId, encodedDataLength }) => scripts.set(requestId, encodedDataLength));
+  client.on('Network.loadingFinished', ({ requestId, encodedDataLength }) =>
+    scripts.set(requestId, encodedDataLength),
+  );
   await first.goto('/builds/marsh-hare/D/drive', { waitUntil: 'networkidle' });
-  const bytes = [...scripts].filter(([id]) => kinds.get(id) === 'Script').reduce((sum, [, size]) => sum + size, 0);
-  console.log(`JavaScript of a first visit to Drive: ${(bytes / 1000).toFixed(0)} kB compressed (aim under 400)`);
+  const bytes = [...scripts]
+    .filter(([id]) => kinds.get(id) === 'Script')
+    .reduce((sum, [, size]) => sum + size, 0);
+  console.log(
+    `JavaScript of a first visit to Drive: ${(bytes / 1000).toFixed(0)} kB compressed (aim under 400)`,
+  );
   expect(bytes).toBeGreaterThan(0);
   await context.close();
 
   await readyBuild(page, freshName('Speed'));
   const shown = await page.evaluate(async () => {
-    const button = document.querySelector<HTMLButtonElement>('[aria-label="Stage 1: pinion teeth: one more"]')!;
+    const button = document.querySelector<HTMLButtonElement>(
+      '[aria-label="Stage 1: pinion teeth: one more"]',
+    )!;
     const times: number[] = [];
     for (let i = 0; i < 10; i++) {
       const before = document.querySelector('[data-testid="top-speed"]')!.textContent;
       const start = performance.now();
       button.click();
       await new Promise<void>((resolve) => {
-        const look = () => (document.querySelector('[data-testid="top-speed"]')!.textContent === before ? requestAnimationFrame(look) : requestAnimationFrame(() => resolve()));
+        const look = () =>
+          document.querySelector('[data-testid="top-speed"]')!.textContent === before
+            ? requestAnimationFrame(look)
+            : requestAnimationFrame(() => resolve());
         requestAnimationFrame(look);
       });
       times.push(performance.now() - start);
     }
     return times.sort((a, b) => a - b);
   });
-  console.log(`a changed number on screen: median ${shown[5]!.toFixed(0)} ms, worst ${shown[9]!.toFixed(0)} ms (aim under 50)`);
+  console.log(
+    `a changed number on screen: median ${shown[5]!.toFixed(0)} ms, worst ${shown[9]!.toFixed(0)} ms (aim under 50)`,
+  );
 });

@@ -14,7 +14,9 @@ async function emptied(page: Page, label: string | RegExp): Promise<void> {
   await page.keyboard.press('Delete');
 }
 
-test('an emptied figure is unfinished: it counts on, says so, and stops nothing else from being saved', async ({ page }) => {
+test('an emptied figure is unfinished: it counts on, says so, and stops nothing else from being saved', async ({
+  page,
+}) => {
   const root = await newBuild(page, freshName('Emptied'), D);
   await page.goto(`${root}/drive`);
   const top = await page.getByTestId('top-speed').innerText();
@@ -47,7 +49,9 @@ test('an emptied figure is unfinished: it counts on, says so, and stops nothing 
   await expect(status(page)).toHaveText(/^saved.*2 figures unfinished$/);
 });
 
-test('the first click selects the figure, Esc brings back what stood there, and undo outlives a reload', async ({ page }) => {
+test('the first click selects the figure, Esc brings back what stood there, and undo outlives a reload', async ({
+  page,
+}) => {
   const root = await newBuild(page, freshName('Click'), D);
   await page.goto(`${root}/drive`);
   const constant = field(page, 'Constant');
@@ -85,8 +89,15 @@ test('the first click selects the figure, Esc brings back what stood there, and 
 test('a car that the model cannot drive keeps its pages and its fields', async ({ page }) => {
   // 40 rpm/V in tall grass with a wish of 1 m/s: part throttle does not move it at all
   const { document } = oddBuild(9);
-  const slow = applyPatch(D, [{ path: ['drive', 'motor', 'kvRpmPerV'], value: 40 }, { path: ['brief', 'targetMps'], value: 1 }, { path: ['brief', 'surfaces'], value: [{ ...D.brief.surfaces[0]!, rollingResistance: 0.25 }] }]);
-  for (const [name, car] of [['Slow', slow], ['Odd', document]] as const) {
+  const slow = applyPatch(D, [
+    { path: ['drive', 'motor', 'kvRpmPerV'], value: 40 },
+    { path: ['brief', 'targetMps'], value: 1 },
+    { path: ['brief', 'surfaces'], value: [{ ...D.brief.surfaces[0]!, rollingResistance: 0.25 }] },
+  ]);
+  for (const [name, car] of [
+    ['Slow', slow],
+    ['Odd', document],
+  ] as const) {
     const root = await newBuild(page, freshName(name), car);
     await page.goto(`${root}/drive`);
     await expect(page.getByText('This page could not be shown')).toBeHidden();
@@ -111,7 +122,11 @@ test('the part that is being edited stays, whichever becomes the weakest', async
   await expect(field(page, `Name of ${name}`)).toHaveValue(name);
 });
 
-test('a run, a failure, an item and an entry that was never sent come back after they were deleted', async ({ page, context, allow }) => {
+test('a run, a failure, an item and an entry that was never sent come back after they were deleted', async ({
+  page,
+  context,
+  allow,
+}) => {
   allow.words = /ERR_INTERNET_DISCONNECTED/;
   const root = await readyBuild(page, freshName('Back'));
   const undo = () => page.getByRole('button', { name: 'Undo', exact: true }).last();
@@ -141,7 +156,15 @@ test('a run, a failure, an item and an entry that was never sent come back after
   await expect(rows).toHaveCount(2);
 
   const [, id] = /builds\/([^/]+)/.exec(root)!;
-  await page.request.post(`/api/revisions/${id}-a/failures`, { data: { id: `${id}-f`, mode: 'crack', partName: 'Bumper', occurredAt: '2026-05-01T10:00:00.000Z', ledger: { verdict: { words: 'hit a post', at: '2026-05-02T10:00:00.000Z' } } } });
+  await page.request.post(`/api/revisions/${id}-a/failures`, {
+    data: {
+      id: `${id}-f`,
+      mode: 'crack',
+      partName: 'Bumper',
+      occurredAt: '2026-05-01T10:00:00.000Z',
+      ledger: { verdict: { words: 'hit a post', at: '2026-05-02T10:00:00.000Z' } },
+    },
+  });
   await page.goto(`${root}/learn`);
   const failure = page.getByRole('article', { name: /^Bumper/ });
   await failure.getByRole('button', { name: 'Delete the failure of Bumper' }).click();
@@ -170,7 +193,10 @@ test('odd cars show every segment', async ({ page }) => {
     for (const segment of ['Drive', 'Power', 'Chassis', 'Suspension', 'Parts', 'Print', 'Field', 'Learn']) {
       await toSegment(page, segment);
       await page.waitForURL(new RegExp(`/${segment.toLowerCase()}$`));
-      await expect(page.locator('main h1.answer, main .failform').first(), `${name}, ${segment}`).toBeVisible();
+      await expect(
+        page.locator('main h1.answer, main .failform').first(),
+        `${name}, ${segment}`,
+      ).toBeVisible();
       expect(await page.getByTestId('not-worked-out').count(), `${name}, ${segment}`).toBe(0);
     }
   }

@@ -7,7 +7,9 @@ async function tabTo(page: Page, name: string | RegExp): Promise<void> {
     const focused = await page.evaluate(() => {
       const element = document.activeElement as HTMLElement | null;
       if (!element || element === document.body) return '';
-      const labels = [...((element as HTMLInputElement).labels ?? [])].map((label) => label.textContent ?? '');
+      const labels = [...((element as HTMLInputElement).labels ?? [])].map(
+        (label) => label.textContent ?? '',
+      );
       return (element.getAttribute('aria-label') ?? labels[0] ?? element.textContent ?? '').trim();
     });
     if (typeof name === 'string' ? focused === name : name.test(focused)) return;

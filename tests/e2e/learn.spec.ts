@@ -10,12 +10,17 @@ async function noted(page: Page, part: string, mode: string): Promise<void> {
   await page.getByRole('button', { name: 'Save the failure' }).click();
 }
 
-test('a failure is run to its cause by clues and checks, closed, and opened again with its history', async ({ page }) => {
+test('a failure is run to its cause by clues and checks, closed, and opened again with its history', async ({
+  page,
+}) => {
   await readyBuild(page, freshName('Cause'));
   await noted(page, 'Carrier', 'Split along the layers');
   const failure = page.getByRole('article', { name: /Carrier/ });
   await failure.getByRole('button', { name: 'find out why it failed' }).click();
-  const suspects = failure.getByTestId('suspects').getByRole('listitem').filter({ has: page.locator('.sharebar') });
+  const suspects = failure
+    .getByTestId('suspects')
+    .getByRole('listitem')
+    .filter({ has: page.locator('.sharebar') });
   await failure.getByRole('textbox', { name: 'Look for a clue' }).fill('flat');
   await failure.getByRole('button', { name: /flat/ }).first().click();
   // by hand 2·e^3.5 of 82.46, each 40 %, before the margins of this build
@@ -25,7 +30,10 @@ test('a failure is run to its cause by clues and checks, closed, and opened agai
   await failure.getByTestId('next-check').getByRole('button', { name: 'no', exact: true }).click();
   await expect(suspects.first()).toContainText('printed too cold');
   await expect(failure.getByTestId('next-check')).not.toContainText('do the layer lines run square');
-  await suspects.first().getByRole('button', { name: /^Verdict/ }).click();
+  await suspects
+    .first()
+    .getByRole('button', { name: /^Verdict/ })
+    .click();
   await expect(failure).toContainText('explained');
   await expect(failure.getByRole('status')).toHaveText('saved');
   await page.reload();
@@ -36,19 +44,36 @@ test('a failure is run to its cause by clues and checks, closed, and opened agai
   await expect(failure.getByTestId('next-check')).toContainText('do the layer lines run square');
 });
 
-test('the ledger of the demo car says what fails most, whether fixes held, and what is due', async ({ page }) => {
+test('the ledger of the demo car says what fails most, whether fixes held, and what is due', async ({
+  page,
+}) => {
   await page.goto('/builds/marsh-hare/D/learn');
-  await expect(page.getByRole('article', { name: /Main gear/ })).toContainText(/held 2.6\d h with no failure: at 90 % confidence/);
-  await expect(page.getByRole('article', { name: /Bumper/ }).getByRole('img', { name: 'Cracks from two of the three holes' })).toBeVisible();
-  await expect(page.getByTestId('score')).toContainText(/Of 8 failures with a verdict, \d had their cause first/);
-  await expect(page.getByRole('navigation', { name: 'Segments' }).getByRole('link', { name: /^Learn/ })).toHaveAttribute('data-state', 'tight');
+  await expect(page.getByRole('article', { name: /Main gear/ })).toContainText(
+    /held 2.6\d h with no failure: at 90 % confidence/,
+  );
+  await expect(
+    page
+      .getByRole('article', { name: /Bumper/ })
+      .getByRole('img', { name: 'Cracks from two of the three holes' }),
+  ).toBeVisible();
+  await expect(page.getByTestId('score')).toContainText(
+    /Of 8 failures with a verdict, \d had their cause first/,
+  );
+  await expect(
+    page.getByRole('navigation', { name: 'Segments' }).getByRole('link', { name: /^Learn/ }),
+  ).toHaveAttribute('data-state', 'tight');
   await page.getByRole('button', { name: 'Life', exact: true }).click();
   await expect(page.getByTestId('lives').locator('tbody tr').first()).toContainText('Rear carrier');
   // 2,880 of 5,735 minutes
   await expect(page.getByTestId('life-answer')).toContainText(/costs most time: 48\sh, 50\s% of all/);
   await page.getByRole('group', { name: 'What fails most by' }).getByRole('button', { name: 'cost' }).click();
   await expect(page.getByTestId('life-answer')).toContainText('The pinion costs most');
-  await expect(page.getByTestId('copies-in-use').getByRole('row', { name: /Front knuckle/ }).first()).toContainText(/bore: .* h left/);
+  await expect(
+    page
+      .getByTestId('copies-in-use')
+      .getByRole('row', { name: /Front knuckle/ })
+      .first(),
+  ).toContainText(/bore: .* h left/);
   await page.getByRole('button', { name: 'Revisions', exact: true }).click();
   const download = page.waitForEvent('download');
   await page.getByRole('button', { name: 'Change log as Markdown' }).click();
@@ -59,7 +84,10 @@ test('the ledger of the demo car says what fails most, whether fixes held, and w
 
 test('a reading of the caliper gives a copy its hours left', async ({ page }) => {
   await page.goto('/builds/marsh-hare/D/learn?view=life');
-  const row = page.getByTestId('copies-in-use').getByRole('row', { name: /^Bumper|^Motor mount/ }).first();
+  const row = page
+    .getByTestId('copies-in-use')
+    .getByRole('row', { name: /^Bumper|^Motor mount/ })
+    .first();
   const read = async (value: string, hours: string) => {
     await row.getByRole('button', { name: /^Measure/ }).click();
     await page.getByRole('combobox', { name: 'Measured at the' }).selectOption({ label: 'pin diameter' });
@@ -81,7 +109,9 @@ test('a reading of the caliper gives a copy its hours left', async ({ page }) =>
   await expect(row).toContainText(/about 2 h left/);
 });
 
-test('the next change is ranked, opens its page as a ghost, and begins the next revision', async ({ page }) => {
+test('the next change is ranked, opens its page as a ghost, and begins the next revision', async ({
+  page,
+}) => {
   await page.goto('/builds/marsh-hare/C/learn?view=next');
   await expect(page.getByTestId('next-answer')).toContainText('Next: clip a heat sink on the motor.');
   const first = page.getByTestId('next-list').locator('.nextstep').first();
@@ -90,10 +120,14 @@ test('the next change is ranked, opens its page as a ghost, and begins the next 
   await expect(first).toContainText(/2 runs on each side/);
   await first.getByRole('button', { name: 'See it on Drive' }).click();
   await page.waitForURL(/\/C\/drive/);
-  await expect(page.getByRole('button', { name: /compared with clip a heat sink on the motor/ })).toBeVisible();
+  await expect(
+    page.getByRole('button', { name: /compared with clip a heat sink on the motor/ }),
+  ).toBeVisible();
 
   await page.goto('/builds/marsh-hare/D/learn?view=next');
-  await expect(page.getByTestId('next-answer')).toContainText('Measure first: find out why: bumper, cracked.');
+  await expect(page.getByTestId('next-answer')).toContainText(
+    'Measure first: find out why: bumper, cracked.',
+  );
   await page.getByRole('button', { name: 'Look into it' }).click();
   await expect(page.getByRole('article', { name: /Bumper/ }).getByTestId('suspects')).toBeVisible();
 
@@ -102,10 +136,16 @@ test('the next change is ranked, opens its page as a ghost, and begins the next 
   await saved(page);
   await toSegment(page, 'Learn');
   await page.getByRole('button', { name: 'Next change', exact: true }).click();
-  const longer = page.getByTestId('next-list').locator('.nextstep').filter({ hasText: /Pinion 9 to \d+ teeth/ }).first();
+  const longer = page
+    .getByTestId('next-list')
+    .locator('.nextstep')
+    .filter({ hasText: /Pinion 9 to \d+ teeth/ })
+    .first();
   const teeth = /Pinion 9 to (\d+)/.exec(await longer.innerText())![1]!;
   await longer.getByRole('button', { name: 'Open the next revision with it' }).click();
-  await expect(page.getByRole('textbox', { name: 'Why' })).toHaveValue(new RegExp(`^Pinion 9 to ${teeth} teeth`));
+  await expect(page.getByRole('textbox', { name: 'Why' })).toHaveValue(
+    new RegExp(`^Pinion 9 to ${teeth} teeth`),
+  );
   await page.getByRole('button', { name: 'Open revision B' }).click();
   await page.waitForURL(/\/B\/drive/);
   await expect(field(page, 'Stage 1: pinion teeth')).toHaveValue(teeth);
@@ -133,7 +173,9 @@ test('a revision is closed, opened again, and branches', async ({ page }) => {
   await expect(page.getByTestId('line').locator('path')).toHaveCount(2);
   await page.getByTestId('line').getByRole('button', { name: 'Revision C' }).click();
   await page.getByRole('combobox', { name: 'against' }).selectOption({ label: 'revision B' });
-  await expect(page.getByTestId('side-by-side').getByRole('heading', { level: 1 })).toContainText('B to C: nothing that acts on the car differs.');
+  await expect(page.getByTestId('side-by-side').getByRole('heading', { level: 1 })).toContainText(
+    'B to C: nothing that acts on the car differs.',
+  );
 });
 
 test('a failure of no known kind keeps its own words, and its photograph', async ({ page }) => {
@@ -146,7 +188,9 @@ test('a failure of no known kind keeps its own words, and its photograph', async
   await field(page, 'Until it ran again').fill('35');
   const photographs = page.getByLabel('Photographs of the failure');
   await photographs.setInputFiles({ name: 'empty.jpg', mimeType: 'image/jpeg', buffer: Buffer.alloc(0) });
-  await expect(page.getByText('empty.jpg is empty or cannot be read: take a JPEG, PNG or WebP.')).toBeVisible();
+  await expect(
+    page.getByText('empty.jpg is empty or cannot be read: take a JPEG, PNG or WebP.'),
+  ).toBeVisible();
   await photographs.setInputFiles('docs/screenshots/garage.png');
   await page.getByRole('button', { name: 'Save the failure' }).click();
   const failure = page.getByRole('article', { name: 'Belt, Frayed at the edge' });
@@ -155,11 +199,22 @@ test('a failure of no known kind keeps its own words, and its photograph', async
   await expect(failure.getByRole('heading')).toHaveText('Belt: frayed at the edge');
 });
 
-test('two tabs on one failure: what each says is kept, and what both say differently is asked', async ({ page, context, allow }) => {
+test('two tabs on one failure: what each says is kept, and what both say differently is asked', async ({
+  page,
+  context,
+  allow,
+}) => {
   allow.statuses.push(409);
   const root = await readyBuild(page, freshName('Both'));
   const revision = `${root.split('/').at(-2)}-a`;
-  await page.request.post(`/api/revisions/${revision}/failures`, { data: { id: `${revision}-belt`, mode: 'toothStrip', partName: 'Belt', occurredAt: '2026-06-01T10:00:00.000Z' } });
+  await page.request.post(`/api/revisions/${revision}/failures`, {
+    data: {
+      id: `${revision}-belt`,
+      mode: 'toothStrip',
+      partName: 'Belt',
+      occurredAt: '2026-06-01T10:00:00.000Z',
+    },
+  });
   const other = await context.newPage();
   for (const tab of [page, other]) await tab.goto(`${root}/learn`);
   await other.locator('html[data-alive]').waitFor({ state: 'attached' });
@@ -175,7 +230,9 @@ test('two tabs on one failure: what each says is kept, and what both say differe
   await expect(page.getByText('Fix in A: wider')).toBeVisible();
   await say(other, 'a new one');
   const question = other.getByRole('alert', { name: 'Changed in two places' });
-  await expect(question).toContainText('What was done about it was changed elsewhere too: here “a new one”, there “wider”.');
+  await expect(question).toContainText(
+    'What was done about it was changed elsewhere too: here “a new one”, there “wider”.',
+  );
   await question.getByRole('button', { name: 'Keep “wider”' }).click();
   await expect(question).toBeHidden();
   await expect(other.getByText('Fix in A: wider')).toBeVisible();

@@ -11,8 +11,9 @@ async function handedOver(page: Page, act: () => Promise<void>): Promise<{ name:
   return { name: file.suggestedFilename(), content: readFileSync((await file.path())!) };
 }
 
-
-test('the whole story: wish, drive, run, failure with its cause, new revision, fix, comparison, report', async ({ page }) => {
+test('the whole story: wish, drive, run, failure with its cause, new revision, fix, comparison, report', async ({
+  page,
+}) => {
   const start = Date.now();
   await readyByHand(page, freshName('Loop'));
   console.log(`a new build to its predicted top speed: ${((Date.now() - start) / 1000).toFixed(1)} s`);
@@ -22,7 +23,9 @@ test('the whole story: wish, drive, run, failure with its cause, new revision, f
   const first = Number.parseFloat(await speed.innerText());
   expect(first).toBeGreaterThan(30);
   expect(first).toBeLessThan(39.9);
-  await expect(page.getByRole('heading', { level: 1 })).toContainText('The tyres, not the motor, set the launch.');
+  await expect(page.getByRole('heading', { level: 1 })).toContainText(
+    'The tyres, not the motor, set the launch.',
+  );
 
   const drive = page.getByTestId('force-chart').locator('[data-line="drive"]');
   const run = page.getByTestId('run-chart').locator('[data-line="speed"]');
@@ -69,13 +72,20 @@ test('the whole story: wish, drive, run, failure with its cause, new revision, f
   const failure = page.getByRole('article', { name: /Main gear/ });
   await failure.getByRole('button', { name: 'find out why it failed' }).click();
   await failure.getByTestId('next-check').getByRole('button', { name: 'yes', exact: true }).click();
-  await failure.getByTestId('suspects').getByRole('listitem').first().getByRole('button', { name: /^Verdict/ }).click();
+  await failure
+    .getByTestId('suspects')
+    .getByRole('listitem')
+    .first()
+    .getByRole('button', { name: /^Verdict/ })
+    .click();
   await expect(failure).toContainText('explained');
   await expect(failure.getByRole('status')).toHaveText('saved');
 
   await page.getByRole('button', { name: 'Open the next revision' }).click();
   await page.getByRole('button', { name: /^Open revision B/ }).click();
-  await expect(page.getByRole('form', { name: 'Open the next revision' }).getByRole('alert')).toContainText('Say why');
+  await expect(page.getByRole('form', { name: 'Open the next revision' }).getByRole('alert')).toContainText(
+    'Say why',
+  );
   await field(page, 'Why').fill('The gear stripped: one tooth less on the pinion.');
   await page.getByRole('button', { name: /^Open revision B/ }).click();
   await page.waitForURL(/\/B\/drive/);
@@ -100,7 +110,9 @@ test('the whole story: wish, drive, run, failure with its cause, new revision, f
   const sides = page.getByTestId('side-by-side');
   await expect(page.getByTestId('effects')).toContainText('Stage 1: pinion teeth: 16 → 14');
   // 20 m in 2.10 s on the mean of its speeds are 34.3 km/h, in 2.41 s 29.9 km/h
-  await expect(sides.getByRole('heading', { level: 1 })).toContainText(/A to B: top speed .* predicted, 34\.3\skm\/h → 29\.9\skm\/h measured over a distance; one thing changed/);
+  await expect(sides.getByRole('heading', { level: 1 })).toContainText(
+    /A to B: top speed .* predicted, 34\.3\skm\/h → 29\.9\skm\/h measured over a distance; one thing changed/,
+  );
   const lessons = page.getByRole('textbox', { name: 'What we learned from B' });
   await expect(lessons).toHaveValue(/4\.5\skm\/h slower than A, more than chance\./);
   await expect(lessons).toHaveValue(/A tooth less on the pinion \(against main gear, teeth stripped\)/);
@@ -115,10 +127,18 @@ test('the whole story: wish, drive, run, failure with its cause, new revision, f
   const pdf = await handedOver(page, () => page.getByRole('button', { name: 'PDF' }).click());
   expect(pdf.name).toMatch(/^loop-.*-b-test-report\.pdf$/);
   expect(pdf.content.subarray(0, 5).toString()).toBe('%PDF-');
-  const zip = await handedOver(page, () => page.getByRole('button', { name: 'Markdown with pictures' }).click());
+  const zip = await handedOver(page, () =>
+    page.getByRole('button', { name: 'Markdown with pictures' }).click(),
+  );
   const files = unzipSync(new Uint8Array(zip.content));
-  expect(Object.keys(files).sort()).toEqual([expect.stringMatching(/^loop-.*-b-test-report\.md$/), 'pictures/failures.svg', 'pictures/runs.svg']);
-  expect(strFromU8(files[Object.keys(files).find((name) => name.endsWith('.md'))!]!)).toContain('](pictures/runs.svg)');
+  expect(Object.keys(files).sort()).toEqual([
+    expect.stringMatching(/^loop-.*-b-test-report\.md$/),
+    'pictures/failures.svg',
+    'pictures/runs.svg',
+  ]);
+  expect(strFromU8(files[Object.keys(files).find((name) => name.endsWith('.md'))!]!)).toContain(
+    '](pictures/runs.svg)',
+  );
 });
 
 test('the stop-watch makes an attempt, and a reload keeps the sheet', async ({ page }) => {

@@ -36,7 +36,9 @@ function awaitLife(page: Page): void {
 export function watch(page: Page, problems: string[], allow: { statuses: number[]; words?: RegExp }): void {
   page.on('pageerror', (error) => problems.push(error.message));
   page.on('console', (message) => {
-    const expected = allow.statuses.some((status) => message.text().includes(`status of ${status}`)) || allow.words?.test(message.text()) === true;
+    const expected =
+      allow.statuses.some((status) => message.text().includes(`status of ${status}`)) ||
+      allow.words?.test(message.text()) === true;
     if (message.type() === 'error' && !expected) problems.push(`${message.text()} ${message.location().url}`);
   });
   page.on('request', (request) => {
@@ -53,26 +55,48 @@ export const freshName = (base: string) => `${base} ${Date.now().toString(36)}${
 /** A number field by its label. */
 export const field = (page: Page, label: string | RegExp) => page.getByRole('textbox', { name: label });
 
-const copyOf = <K extends 'motor' | 'battery' | 'controller' | 'sizeClass'>(kind: K, id: string) => ({ libraryId: id, ...itemsOf(STARTING_LIBRARY, kind).find((item) => item.id === id)!.data });
+const copyOf = <K extends 'motor' | 'battery' | 'controller' | 'sizeClass'>(kind: K, id: string) => ({
+  libraryId: id,
+  ...itemsOf(STARTING_LIBRARY, kind).find((item) => item.id === id)!.data,
+});
 
 /** A build that is ready to be driven: a usual car of 1:10 on mown grass. */
 function readyDocument(): BuildDocument {
-  const surface = { id: 'mownGrass', libraryId: 'surface-mownGrass', ...itemsOf(STARTING_LIBRARY, 'surface').find(({ id }) => id === 'surface-mownGrass')!.data };
-  const wished: BuildDocument = { ...emptyDocument(), brief: { surfaces: [surface], targetMps: 30 / 3.6, sizeClass: copyOf('sizeClass', 'size-10') } };
+  const surface = {
+    id: 'mownGrass',
+    libraryId: 'surface-mownGrass',
+    ...itemsOf(STARTING_LIBRARY, 'surface').find(({ id }) => id === 'surface-mownGrass')!.data,
+  };
+  const wished: BuildDocument = {
+    ...emptyDocument(),
+    brief: { surfaces: [surface], targetMps: 30 / 3.6, sizeClass: copyOf('sizeClass', 'size-10') },
+  };
   return applyPatch(wished, [
     ...startingCar(wished),
     { path: ['drive', 'motor'], value: copyOf('motor', 'motor-540-sensored-13') },
     { path: ['power', 'battery'], value: copyOf('battery', 'pack-2s-5000') },
     { path: ['power', 'controller'], value: copyOf('controller', 'controller-60') },
-    { path: ['drive', 'stages'], value: [{ id: 'stage-1', kind: 'spur', pinionTeeth: 15, wheelTeeth: 150, efficiency: 0.95 }] },
-    { path: ['drive', 'tyre'], value: tyreForBuild(itemsOf(STARTING_LIBRARY, 'tyre').find(({ id }) => id === 'tyre-10-pin')!, STARTING_LIBRARY) },
+    {
+      path: ['drive', 'stages'],
+      value: [{ id: 'stage-1', kind: 'spur', pinionTeeth: 15, wheelTeeth: 150, efficiency: 0.95 }],
+    },
+    {
+      path: ['drive', 'tyre'],
+      value: tyreForBuild(
+        itemsOf(STARTING_LIBRARY, 'tyre').find(({ id }) => id === 'tyre-10-pin')!,
+        STARTING_LIBRARY,
+      ),
+    },
   ]);
 }
 
 /** A new build with its document, and its address up to the segment. */
 export async function newBuild(page: Page, name: string, document: BuildDocument): Promise<string> {
   const id = name.toLowerCase().replace(/[^a-z0-9]+/g, '-');
-  const made = await page.request.post('/api/builds', { data: { id, revisionId: `${id}-a`, name, document }, maxRetries: 2 });
+  const made = await page.request.post('/api/builds', {
+    data: { id, revisionId: `${id}-a`, name, document },
+    maxRetries: 2,
+  });
   expect(made.status()).toBe(201);
   return new URL(`/builds/${id}/A`, test.info().project.use.baseURL).href;
 }
@@ -98,9 +122,13 @@ export async function readyByHand(page: Page, name: string): Promise<string> {
   await page.getByRole('combobox', { name: 'Choose a size class' }).selectOption({ label: '1:10' });
   await page.getByRole('button', { name: /Fill in a usual 1:10 car/ }).click();
   await toSegment(page, 'Drive');
-  await page.getByRole('combobox', { name: 'Choose a motor' }).selectOption({ label: 'Sensored 540, 13.5 turns' });
+  await page
+    .getByRole('combobox', { name: 'Choose a motor' })
+    .selectOption({ label: 'Sensored 540, 13.5 turns' });
   await page.getByRole('combobox', { name: 'Choose a pack' }).selectOption({ label: '2S 5000 hard case' });
-  await page.getByRole('combobox', { name: 'Choose a controller' }).selectOption({ label: '60 A sensored, 1:10' });
+  await page
+    .getByRole('combobox', { name: 'Choose a controller' })
+    .selectOption({ label: '60 A sensored, 1:10' });
   await page.getByRole('combobox', { name: 'Add a stage' }).selectOption({ label: 'Spur gears' });
   await page.getByRole('button', { name: 'Add a stage: add' }).click();
   await field(page, 'Stage 1: pinion teeth').fill('15');
@@ -113,4 +141,8 @@ export async function readyByHand(page: Page, name: string): Promise<string> {
 
 export const saved = (page: Page) => expect(page.getByRole('status').first()).toHaveText(/^saved/);
 
-export const toSegment = (page: Page, name: string) => page.getByRole('navigation', { name: 'Segments' }).getByRole('link', { name: new RegExp(`^${name}`) }).click();
+export const toSegment = (page: Page, name: string) =>
+  page
+    .getByRole('navigation', { name: 'Segments' })
+    .getByRole('link', { name: new RegExp(`^${name}`) })
+    .click();

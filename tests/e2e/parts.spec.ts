@@ -7,7 +7,21 @@ import { expect, field, freshName, readyBuild, saved, test, toSegment } from './
 const margin = async (page: Page) => Number.parseFloat(await page.getByTestId('solid-margin').innerText());
 
 /** A bar of 6 × 6 × 36 that stands on the bed. */
-const bar = writeStl(meshOf(extruded([[0, 0], [6, 0], [6, 6], [0, 6]], [], 0, 36)));
+const bar = writeStl(
+  meshOf(
+    extruded(
+      [
+        [0, 0],
+        [6, 0],
+        [6, 6],
+        [0, 6],
+      ],
+      [],
+      0,
+      36,
+    ),
+  ),
+);
 
 async function namedPart(page: Page, name: string): Promise<void> {
   await field(page, 'Name of the part').fill(name);
@@ -15,7 +29,10 @@ async function namedPart(page: Page, name: string): Promise<void> {
   await expect(page.getByRole('combobox', { name: 'Choose a part' })).toContainText(name);
 }
 
-const dropped = (page: Page, name: string, bytes: Uint8Array) => page.getByLabel('File of the mesh').setInputFiles({ name, mimeType: 'model/stl', buffer: Buffer.from(bytes) });
+const dropped = (page: Page, name: string, bytes: Uint8Array) =>
+  page
+    .getByLabel('File of the mesh')
+    .setInputFiles({ name, mimeType: 'model/stl', buffer: Buffer.from(bytes) });
 
 test('a part from a few dimensions: what breaks it, and turned on the bed it holds', async ({ page }) => {
   await readyBuild(page, freshName('Ears'));
@@ -27,7 +44,9 @@ test('a part from a few dimensions: what breaks it, and turned on the bed it hol
   // one load of its own: 100 N on 40 mm, 20 × 5 mm: 27 · 20 · 25 / 6 / 40 N across, 45 along
   await page.getByRole('button', { name: 'Take load 2 off' }).click();
   await page.getByRole('button', { name: 'Take load 1 off' }).click();
-  await page.getByRole('combobox', { name: 'Add a load', exact: true }).selectOption({ label: 'a force of my own' });
+  await page
+    .getByRole('combobox', { name: 'Add a load', exact: true })
+    .selectOption({ label: 'a force of my own' });
   await page.getByRole('button', { name: 'Add a load: add' }).click();
   await field(page, 'Force').fill('100');
   await field(page, 'From hold to load').fill('40');
@@ -39,14 +58,19 @@ test('a part from a few dimensions: what breaks it, and turned on the bed it hol
   await expect(page.locator('h1.answer')).toContainText('between the layers');
   await page.getByRole('combobox', { name: 'Layers lie' }).selectOption('along');
   await expect(page.getByTestId('part-loads')).toContainText('93.8 N');
-  await page.getByTestId('stiff-or-tough').getByRole('button', { name: 'Take Printed nylon, carbon filled' }).click();
+  await page
+    .getByTestId('stiff-or-tough')
+    .getByRole('button', { name: 'Take Printed nylon, carbon filled' })
+    .click();
   // 85 · 20 · 25 / 6 / 40 = 177 N
   await expect(page.getByTestId('part-loads')).toContainText('177 N');
   await expect(row).toHaveAttribute('data-state', 'clear');
   await saved(page);
 });
 
-test('a mesh is dropped, held and pulled by its faces, solved, turned on the bed, and holds better', async ({ page }) => {
+test('a mesh is dropped, held and pulled by its faces, solved, turned on the bed, and holds better', async ({
+  page,
+}) => {
   await readyBuild(page, freshName('Meshes'));
   await toSegment(page, 'Parts');
   await namedPart(page, 'Bar');
@@ -93,7 +117,9 @@ test('broken meshes are told in a sentence, mended on request, and metres are as
   await namedPart(page, 'Bar');
   await page.getByRole('button', { name: 'From its own mesh' }).click();
   await dropped(page, 'cut.stl', bar.slice(0, 300));
-  await expect(page.getByRole('main').getByRole('alert')).toContainText('is cut off: it announces 12 triangles and holds 4');
+  await expect(page.getByRole('main').getByRole('alert')).toContainText(
+    'is cut off: it announces 12 triangles and holds 4',
+  );
   await dropped(page, 'note.txt', new TextEncoder().encode('hello'));
   await expect(page.getByRole('main').getByRole('alert')).toContainText('drop an STL, a 3MF or an OBJ');
   const box = meshOf(boxCorners([0, 0, 0], [20, 10, 8]));
@@ -127,4 +153,3 @@ test('strips of one’s own take the place of typical strengths', async ({ page 
   await page.getByRole('button', { name: 'Save' }).click();
   await expect(page.getByText('own, 2 strips')).toBeVisible();
 });
-

@@ -2,7 +2,9 @@ import type { Page } from '@playwright/test';
 import { expect, field, freshName, readyBuild, saved, test, toSegment } from './page';
 
 async function toTab(page: Page, name: string): Promise<void> {
-  const tab = page.getByRole('group', { name: 'Sides of the power' }).getByRole('button', { name: new RegExp(`^${name}`) });
+  const tab = page
+    .getByRole('group', { name: 'Sides of the power' })
+    .getByRole('button', { name: new RegExp(`^${name}`) });
   await tab.click();
   await expect(tab).toHaveAttribute('aria-pressed', 'true');
 }
@@ -26,19 +28,33 @@ test('a shared regulator browns out, and a second one cures it', async ({ page }
   const receiver = page.locator('[data-check^="power.load:"]').filter({ hasText: 'Receiver, 3 channels' });
   await expect(receiver).toHaveAttribute('data-state', 'over');
   await expect(page.getByRole('heading', { level: 1 })).toContainText('browns out');
-  await expect(page.locator('.thing').filter({ hasText: 'Receiver, 3 channels' })).toHaveAttribute('data-state', 'over');
-  await receiver.getByRole('button', { name: 'A regulator of its own for Strong servo, metal gears' }).click();
+  await expect(page.locator('.thing').filter({ hasText: 'Receiver, 3 channels' })).toHaveAttribute(
+    'data-state',
+    'over',
+  );
+  await receiver
+    .getByRole('button', { name: 'A regulator of its own for Strong servo, metal gears' })
+    .click();
   await expect(receiver).toHaveAttribute('data-state', 'clear');
-  await expect(page.locator('.thing').filter({ hasText: 'Regulator of Strong servo' })).toHaveAttribute('data-state', 'clear');
+  await expect(page.locator('.thing').filter({ hasText: 'Regulator of Strong servo' })).toHaveAttribute(
+    'data-state',
+    'clear',
+  );
   await page.keyboard.press('Control+z');
   await expect(receiver).toHaveAttribute('data-state', 'over');
   // the same by hand: from the pack itself it gets too many volts
-  await page.getByRole('combobox', { name: 'Strong servo, metal gears is fed by' }).selectOption({ label: 'the pack' });
-  await expect(page.locator('[data-check^="power.load:"]').filter({ hasText: 'Strong servo' })).toContainText('bears 7.4 V');
+  await page
+    .getByRole('combobox', { name: 'Strong servo, metal gears is fed by' })
+    .selectOption({ label: 'the pack' });
+  await expect(page.locator('[data-check^="power.load:"]').filter({ hasText: 'Strong servo' })).toContainText(
+    'bears 7.4 V',
+  );
   await saved(page);
 });
 
-test('a load is dragged to another regulator in the tree, and a ring is refused in words', async ({ page }) => {
+test('a load is dragged to another regulator in the tree, and a ring is refused in words', async ({
+  page,
+}) => {
   await readyBuild(page, freshName('Tree'));
   await toSegment(page, 'Power');
   await add(page, 'Add a regulator', 'Controller’s regulator, 6 V');
@@ -51,19 +67,30 @@ test('a load is dragged to another regulator in the tree, and a ring is refused 
     return { x: box.x + box.width / 2, y: box.y + box.height / 2 };
   };
   await expect(page.getByRole('combobox', { name: 'Receiver, 3 channels is fed by' })).toHaveValue(/^rail-/);
-  const [from, to] = [await centre('Switching regulator', 'source'), await centre('Receiver, 3 channels', 'target')];
+  const [from, to] = [
+    await centre('Switching regulator', 'source'),
+    await centre('Receiver, 3 channels', 'target'),
+  ];
   await page.mouse.move(from.x, from.y);
   await page.mouse.down();
   await page.mouse.move((from.x + to.x) / 2 + 10, (from.y + to.y) / 2, { steps: 5 });
   await page.mouse.move(to.x, to.y, { steps: 5 });
   await page.mouse.up();
-  await expect(page.getByRole('combobox', { name: 'Receiver, 3 channels is fed by' }).locator('option:checked')).toHaveText('Switching regulator, 6 V, 5 A');
-  await page.getByRole('combobox', { name: 'Controller’s regulator, 6 V is fed by' }).selectOption({ label: 'Switching regulator, 6 V, 5 A' });
-  await page.getByRole('combobox', { name: 'Switching regulator, 6 V, 5 A is fed by' }).selectOption({ label: 'Controller’s regulator, 6 V' });
+  await expect(
+    page.getByRole('combobox', { name: 'Receiver, 3 channels is fed by' }).locator('option:checked'),
+  ).toHaveText('Switching regulator, 6 V, 5 A');
+  await page
+    .getByRole('combobox', { name: 'Controller’s regulator, 6 V is fed by' })
+    .selectOption({ label: 'Switching regulator, 6 V, 5 A' });
+  await page
+    .getByRole('combobox', { name: 'Switching regulator, 6 V, 5 A is fed by' })
+    .selectOption({ label: 'Controller’s regulator, 6 V' });
   await expect(page.getByTestId('supply-tree').getByRole('alert')).toContainText('feeds itself');
 });
 
-test('a fail-safe test is ticked with its day, and undone by another controller but not by another servo', async ({ page }) => {
+test('a fail-safe test is ticked with its day, and undone by another controller but not by another servo', async ({
+  page,
+}) => {
   await readyBuild(page, freshName('Fail-safe'));
   await sharedRegulator(page);
   await toTab(page, 'Radio and fail-safe');
@@ -72,7 +99,11 @@ test('a fail-safe test is ticked with its day, and undone by another controller 
   await expect(row).toHaveAttribute('data-state', 'passed');
   await expect(row).toContainText(String(new Date().getFullYear()));
   await toTab(page, 'Supply');
-  await page.getByRole('button', { name: 'Strong servo, metal gears', expanded: true }).or(page.getByRole('button', { name: 'Strong servo, metal gears', expanded: false })).first().click();
+  await page
+    .getByRole('button', { name: 'Strong servo, metal gears', expanded: true })
+    .or(page.getByRole('button', { name: 'Strong servo, metal gears', expanded: false }))
+    .first()
+    .click();
   await page.getByRole('button', { name: 'Strong servo, metal gears', expanded: false }).click();
   await field(page, 'Stalls at').fill('2');
   await toTab(page, 'Radio and fail-safe');
@@ -85,7 +116,9 @@ test('a fail-safe test is ticked with its day, and undone by another controller 
   await expect(page.locator('[data-check="power.failsafe"]')).toHaveAttribute('data-state', 'over');
 });
 
-test('the wiring list finds a plug that does not fit, and the radio a receiver that will not bind', async ({ page }) => {
+test('the wiring list finds a plug that does not fit, and the radio a receiver that will not bind', async ({
+  page,
+}) => {
   await readyBuild(page, freshName('Wires'));
   await sharedRegulator(page);
   await toTab(page, 'Wiring');
@@ -98,7 +131,9 @@ test('the wiring list finds a plug that does not fit, and the radio a receiver t
   await wiring.getByRole('button', { name: 'Solder a bullet, 4 mm to Strong servo, metal gears' }).click();
   await expect(wiring).toHaveAttribute('data-state', 'clear');
   await toTab(page, 'Radio and fail-safe');
-  await page.getByRole('combobox', { name: 'Choose a transmitter' }).selectOption({ label: 'Wheel transmitter, 2 channels' });
+  await page
+    .getByRole('combobox', { name: 'Choose a transmitter' })
+    .selectOption({ label: 'Wheel transmitter, 2 channels' });
   await field(page, 'Driven away as far as').fill('60');
   await expect(page.locator('[data-check="power.radio"]')).toContainText('will not bind');
 });

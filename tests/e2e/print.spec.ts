@@ -9,15 +9,26 @@ import { writeStl } from '@/core/mesh/writeStl';
 import { expect, field, freshName, readyBuild, saved, test, toSegment } from './page';
 
 /** Six holes of 3 mm; outside readings as a caliper shows them. */
-const PLACES: Readonly<Record<string, readonly [number, number]>> = { A: [0, 0], B: [50, 0], C: [50, 30], D: [0, 30], E: [25, 15], F: [25, 40] };
-const outside = (from: string, to: string) => Math.hypot(PLACES[from]![0] - PLACES[to]![0], PLACES[from]![1] - PLACES[to]![1]) + 3;
+const PLACES: Readonly<Record<string, readonly [number, number]>> = {
+  A: [0, 0],
+  B: [50, 0],
+  C: [50, 30],
+  D: [0, 30],
+  E: [25, 15],
+  F: [25, 40],
+};
+const outside = (from: string, to: string) =>
+  Math.hypot(PLACES[from]![0] - PLACES[to]![0], PLACES[from]![1] - PLACES[to]![1]) + 3;
 
 const value = (page: Page) => page.getByRole('form', { name: 'Next reading' }).getByRole('textbox');
 
 /** Types what the page asks for, whatever pair that is; says which it was. */
 async function answered(page: Page, off = 0): Promise<string> {
   const form = page.getByRole('form', { name: 'Next reading' });
-  const [from, to] = [await form.getByRole('combobox', { name: 'From hole' }).inputValue(), await form.getByRole('combobox', { name: 'To hole' }).inputValue()];
+  const [from, to] = [
+    await form.getByRole('combobox', { name: 'From hole' }).inputValue(),
+    await form.getByRole('combobox', { name: 'To hole' }).inputValue(),
+  ];
   await expect(value(page)).toBeFocused();
   await page.keyboard.type((outside(from, to) + off).toFixed(2));
   await page.keyboard.press('Enter');
@@ -62,7 +73,21 @@ test('a six-hole pattern is measured by keyboard alone, and the wrong reading is
 
 const [LONG, WIDE, HIGH] = [160, 30, 10];
 /** A block of 160 × 30 × 10 mm, 48 cm³. */
-const block = writeStl(meshOf(extruded([[0, 0], [LONG, 0], [LONG, WIDE], [0, WIDE]], [], 0, HIGH)));
+const block = writeStl(
+  meshOf(
+    extruded(
+      [
+        [0, 0],
+        [LONG, 0],
+        [LONG, WIDE],
+        [0, WIDE],
+      ],
+      [],
+      0,
+      HIGH,
+    ),
+  ),
+);
 
 const bytesOf = async (download: Download) => new Uint8Array(readFileSync((await download.path())!));
 
@@ -74,17 +99,25 @@ async function blockBuild(page: Page, name: string): Promise<void> {
   await page.getByRole('button', { name: 'Add the part' }).click();
   await page.getByRole('combobox', { name: 'Choose a material' }).selectOption({ label: 'Printed PETG' });
   await page.getByRole('button', { name: 'From its own mesh' }).click();
-  await page.getByLabel('File of the mesh').setInputFiles({ name: 'block.stl', mimeType: 'model/stl', buffer: Buffer.from(block) });
+  await page
+    .getByLabel('File of the mesh')
+    .setInputFiles({ name: 'block.stl', mimeType: 'model/stl', buffer: Buffer.from(block) });
   await expect(page.getByTestId('mesh-facts')).toContainText('12 triangles');
   await toSegment(page, 'Print');
-  await page.getByRole('combobox', { name: 'Add a printer', exact: true }).selectOption({ label: 'Small bed, 180 mm' });
+  await page
+    .getByRole('combobox', { name: 'Add a printer', exact: true })
+    .selectOption({ label: 'Small bed, 180 mm' });
   await page.getByRole('button', { name: 'Add a printer: add' }).click();
 }
 
-test('a plate is planned, pushed about, handed on as 3MF, printed, and corrects the next estimate', async ({ page }) => {
+test('a plate is planned, pushed about, handed on as 3MF, printed, and corrects the next estimate', async ({
+  page,
+}) => {
   await blockBuild(page, 'Plates');
   // 48 cm³ solid at 0.2 · 0.42 · 150 = 12.6 mm³/s, of which 80 %: 79.4 min, and 50 layers of 4 s
-  await expect(page.getByTestId('print-answer')).toContainText(/One plate, 1\sh\s23\smin, 61\sg of plastic, 1.34\s€/);
+  await expect(page.getByTestId('print-answer')).toContainText(
+    /One plate, 1\sh\s23\smin, 61\sg of plastic, 1.34\s€/,
+  );
   await page.getByRole('button', { name: 'One Block more' }).click();
   await page.getByRole('button', { name: 'One Block more' }).click();
   const plate = page.getByRole('figure', { name: 'Plate 1' });
@@ -126,14 +159,21 @@ test('a plate is planned, pushed about, handed on as 3MF, printed, and corrects 
   await expect(page.getByText(/3 printed copies, 2 of them good/)).toBeVisible();
 });
 
-test('a part too large for the bed is named, stood up or split into closed halves with pin holes', async ({ page }) => {
+test('a part too large for the bed is named, stood up or split into closed halves with pin holes', async ({
+  page,
+}) => {
   await blockBuild(page, 'Too large');
   await page.getByText(/its bed, 180 × 180 mm/).click();
   await field(page, 'Bed, wide').fill('100');
   await field(page, 'Bed, deep').fill('100');
-  await expect(page.getByRole('region', { name: 'Parts too large' })).toContainText('Block is larger than the bed: split it into 2');
+  await expect(page.getByRole('region', { name: 'Parts too large' })).toContainText(
+    'Block is larger than the bed: split it into 2',
+  );
   await expect(page.getByRole('button', { name: /Stand block up/ })).toBeVisible();
-  await page.getByRole('region', { name: 'Parts too large' }).getByRole('button', { name: 'Split it' }).click();
+  await page
+    .getByRole('region', { name: 'Parts too large' })
+    .getByRole('button', { name: 'Split it' })
+    .click();
   const tool = page.getByRole('group', { name: 'Split Block' });
   await tool.getByRole('button', { name: 'Split it' }).click();
   await expect(page.getByTestId('split')).toContainText('Two closed pieces of');
@@ -142,7 +182,10 @@ test('a part too large for the bed is named, stood up or split into closed halve
   const piece = measureMesh(readStl(await bytesOf(await download), 'file'), {});
   expect(piece.watertight).toBe(true);
   // half of it without two holes of 3 mm, 8 mm deep
-  expect(piece.volumeMm3).toBeCloseTo((LONG / 2) * WIDE * HIGH - 2 * 16 * 1.5 ** 2 * Math.sin(Math.PI / 16) * 8, 0);
+  expect(piece.volumeMm3).toBeCloseTo(
+    (LONG / 2) * WIDE * HIGH - 2 * 16 * 1.5 ** 2 * Math.sin(Math.PI / 16) * 8,
+    0,
+  );
 });
 
 test('a test piece is read by keyboard, and a bearing seat shows the size to draw', async ({ page }) => {
@@ -155,10 +198,15 @@ test('a test piece is read by keyboard, and a bearing seat shows the size to dra
   const sizes = page.getByTestId('drawn-sizes');
   await expect(sizes).toContainText(/10.95\smm\s*10.95\smm\s*Block\s*not corrected/);
   await page.getByRole('combobox', { name: 'Material' }).selectOption({ label: 'Printed PETG' });
-  await page.getByRole('combobox', { name: 'Printer', exact: true }).selectOption({ label: 'Small bed, 180 mm' });
+  await page
+    .getByRole('combobox', { name: 'Printer', exact: true })
+    .selectOption({ label: 'Small bed, 180 mm' });
   await page.getByRole('button', { name: 'Read a new piece' }).click();
   const sheet = page.getByRole('group', { name: 'Reading sheet' });
-  await sheet.getByRole('region', { name: /^Holes/ }).getByRole('textbox', { name: 'drawn 2', exact: true }).focus();
+  await sheet
+    .getByRole('region', { name: /^Holes/ })
+    .getByRole('textbox', { name: 'drawn 2', exact: true })
+    .focus();
   for (const drawn of [2, 3, 4, 5, 6, 8, 10]) {
     await page.keyboard.type((drawn - 0.2).toFixed(2));
     await page.keyboard.press('Enter');
@@ -166,7 +214,9 @@ test('a test piece is read by keyboard, and a bearing seat shows the size to dra
   // 11 mm pressed in by 0.05, and 0.2 that the printer takes away
   await expect(sizes).toContainText(/seat\s*11.15\smm.*10.95\smm/);
   await toSegment(page, 'Parts');
-  await expect(page.getByTestId('holes-to-draw')).toContainText(/seat 11.15\smm by the test piece of printed PETG/);
+  await expect(page.getByTestId('holes-to-draw')).toContainText(
+    /seat 11.15\smm by the test piece of printed PETG/,
+  );
   await page.goBack();
   await expect(page.getByTestId('fits-answer')).toContainText(/a hole of 5\smm comes out 0.2\smm small/);
 });
@@ -177,9 +227,14 @@ test('the make-or-buy list is priced by hand and by CSV, and stands against the 
   await field(page, 'Budget').fill('100');
   await field(page, 'Price of one, 2S 5000 hard case').fill('34.5');
   await expect(page.getByTestId('make-answer')).toContainText(/lines come to 35.8\d\s€/);
-  const bring = (text: string) => page.getByLabel('CSV of the list').setInputFiles({ name: 'prices.csv', mimeType: 'text/csv', buffer: Buffer.from(text) });
+  const bring = (text: string) =>
+    page
+      .getByLabel('CSV of the list')
+      .setInputFiles({ name: 'prices.csv', mimeType: 'text/csv', buffer: Buffer.from(text) });
   await bring('name,price\nSensored 540 13.5 turns,cheap\n');
-  await expect(page.locator('p[role="alert"]')).toContainText('prices.csv, line 2, price: “cheap” is no number');
+  await expect(page.locator('p[role="alert"]')).toContainText(
+    'prices.csv, line 2, price: “cheap” is no number',
+  );
   await bring('name,price,lead_days\n"Sensored 540, 13.5 turns",80,6\nThread lock,4,\n');
   await expect(page.getByTestId('make-answer')).toContainText('over the budget');
   await expect(page.getByTestId('make-list')).toContainText('Thread lock');
@@ -191,7 +246,9 @@ test('the make-or-buy list is priced by hand and by CSV, and stands against the 
 test('the joints are counted and put in an order to build by', async ({ page }) => {
   await page.goto('/builds/marsh-hare/D/print?view=assembly');
   await expect(page.getByTestId('hardware')).toContainText(/Insert M3\s*8/);
-  await expect(page.getByTestId('steps').getByRole('listitem').first()).toContainText('Melt the M3 insert into chassis plate');
+  await expect(page.getByTestId('steps').getByRole('listitem').first()).toContainText(
+    'Melt the M3 insert into chassis plate',
+  );
   await page.getByTestId('steps').getByRole('checkbox').first().check();
   await page.reload();
   await expect(page.getByTestId('assembly-answer')).toContainText('13 to go');

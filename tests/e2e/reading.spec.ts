@@ -3,9 +3,18 @@ import { expect, field, freshName, readyBuild, saved, test, toSegment } from './
 const SEGMENTS = ['brief', 'drive', 'power', 'chassis', 'suspension', 'parts', 'print', 'field', 'learn'];
 
 const PHONE_PAGES = {
-  'the garage, the library and every segment': ['/', '/library', ...SEGMENTS.map((segment) => `/builds/marsh-hare/D/${segment}`)],
-  'every side of the drive': ['heat', 'ratio', 'explorer', 'layout', 'gears', 'joints', 'tyres'].map((view) => `/builds/marsh-hare/D/drive?view=${view}`),
-  'every side of the power, and a closed revision': [...['pack', 'wiring', 'radio'].map((view) => `/builds/marsh-hare/D/power?view=${view}`), '/builds/marsh-hare/C/power?view=radio'],
+  'the garage, the library and every segment': [
+    '/',
+    '/library',
+    ...SEGMENTS.map((segment) => `/builds/marsh-hare/D/${segment}`),
+  ],
+  'every side of the drive': ['heat', 'ratio', 'explorer', 'layout', 'gears', 'joints', 'tyres'].map(
+    (view) => `/builds/marsh-hare/D/drive?view=${view}`,
+  ),
+  'every side of the power, and a closed revision': [
+    ...['pack', 'wiring', 'radio'].map((view) => `/builds/marsh-hare/D/power?view=${view}`),
+    '/builds/marsh-hare/C/power?view=radio',
+  ],
 };
 
 for (const [name, paths] of Object.entries(PHONE_PAGES)) {
@@ -23,7 +32,9 @@ for (const [name, paths] of Object.entries(PHONE_PAGES)) {
 test('a segment without a result says so and what it will need', async ({ page }) => {
   await page.goto('/builds/tin-wren/A/print');
   await expect(page.getByRole('main')).toContainText('Choose a printer on the bench');
-  await expect(page.getByRole('navigation', { name: 'Segments' }).getByRole('link', { name: /^Print/ })).toHaveAttribute('title', /not worked out yet, needs printer/);
+  await expect(
+    page.getByRole('navigation', { name: 'Segments' }).getByRole('link', { name: /^Print/ }),
+  ).toHaveAttribute('title', /not worked out yet, needs printer/);
 });
 
 test('dark and imperial stay after a reload, in the first paint too', async ({ page }) => {
@@ -68,7 +79,9 @@ test('a failure is fixed, a run that it names stays, and a run without one goes'
   await toSegment(page, 'Learn');
   await page.getByRole('button', { name: 'Note a failure of A' }).click();
   await page.getByRole('button', { name: 'Save the failure' }).click();
-  await expect(page.getByRole('form', { name: 'Note a failure' }).getByRole('alert')).toContainText('Which part?');
+  await expect(page.getByRole('form', { name: 'Note a failure' }).getByRole('alert')).toContainText(
+    'Which part?',
+  );
   await field(page, 'Its name').fill('Front link');
   await page.getByRole('combobox', { name: 'What happened' }).selectOption({ label: 'Came loose' });
   await page.getByRole('combobox', { name: 'In which run' }).selectOption({ index: 1 });
@@ -81,13 +94,17 @@ test('a failure is fixed, a run that it names stays, and a run without one goes'
   await expect(failure).toContainText('Fix in A: A longer ball.');
   await toSegment(page, 'Field');
   await page.getByRole('button', { name: 'Delete the timed distance 1' }).click();
-  await expect(page.getByRole('alert').filter({ hasText: 'The failure of Front link points to this run.' })).toBeVisible();
+  await expect(
+    page.getByRole('alert').filter({ hasText: 'The failure of Front link points to this run.' }),
+  ).toBeVisible();
   await page.getByRole('button', { name: 'Delete the timed distance 2' }).click();
   await expect(page.getByRole('button', { name: 'Delete the timed distance 2' })).toBeHidden();
 });
 
 test('the workshop’s own margin turns a clear check tight', async ({ page }) => {
-  const margin = page.getByRole('form', { name: 'Margins' }).getByRole('textbox', { name: 'Minutes a pack gives' });
+  const margin = page
+    .getByRole('form', { name: 'Margins' })
+    .getByRole('textbox', { name: 'Minutes a pack gives' });
   const set = async (value: string) => {
     await page.goto('/library');
     await page.getByRole('button', { name: 'Margins' }).click();
@@ -106,7 +123,9 @@ test('the workshop’s own margin turns a clear check tight', async ({ page }) =
 test('a chart is a table too, and says its picture in a sentence', async ({ page }) => {
   await page.goto('/builds/marsh-hare/D/drive');
   const chart = page.getByTestId('force-chart');
-  await expect(chart.getByRole('img', { name: /Force at the wheels\. Drive and resistance meet at/ })).toBeVisible();
+  await expect(
+    chart.getByRole('img', { name: /Force at the wheels\. Drive and resistance meet at/ }),
+  ).toBeVisible();
   await chart.getByRole('button', { name: 'as a table' }).click();
   await expect(chart.getByRole('columnheader', { name: 'resistance, N' })).toBeVisible();
 });

@@ -18,7 +18,9 @@ test('saves by itself, and undo and redo follow', async ({ page }) => {
   await expect(payload).toHaveValue('400');
 });
 
-test('understands other units, says so, and keeps what it cannot read without saving it', async ({ page }) => {
+test('understands other units, says so, and keeps what it cannot read without saving it', async ({
+  page,
+}) => {
   const root = await readyBuild(page, freshName('Units'));
   await page.goto(`${root}/brief`);
   const wish = field(page, 'Wished speed');
@@ -29,7 +31,9 @@ test('understands other units, says so, and keeps what it cannot read without sa
   await wish.blur();
   await expect(wish).toHaveValue('fast');
   await wish.fill('900');
-  await expect(page.getByRole('alert').filter({ hasText: 'Wished speed must be at most 540 km/h' })).toBeVisible();
+  await expect(
+    page.getByRole('alert').filter({ hasText: 'Wished speed must be at most 540 km/h' }),
+  ).toBeVisible();
   await saved(page);
   await page.reload();
   await expect(wish).toHaveValue('32.187');
@@ -81,7 +85,10 @@ test('a remedy goes into the build, clears the check, and is undone', async ({ p
   await field(page, 'Stage 1: pinion teeth').fill('10');
   const check = page.locator('[data-check="drive.speed"]');
   await expect(check).toHaveAttribute('data-state', 'over');
-  await check.getByRole('button', { name: /^Pinion 10 to/ }).first().click();
+  await check
+    .getByRole('button', { name: /^Pinion 10 to/ })
+    .first()
+    .click();
   await expect(check).not.toHaveAttribute('data-state', 'over');
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(check).toHaveAttribute('data-state', 'over');
@@ -100,9 +107,17 @@ test('without a connection nothing is lost', async ({ page, context, allow }) =>
   await field(page, 'Wheelbase').blur();
   await expect(page.getByRole('status').first()).toContainText('your changes stay in this tab');
   await page.unroute('**/api/revisions/**');
-  await page.route('**/api/revisions/**', (route) => route.fulfill({ status: 503, contentType: 'application/json', body: '{"error":{"code":"database","message":"The database does not answer. What you typed stays on this page."}}' }));
+  await page.route('**/api/revisions/**', (route) =>
+    route.fulfill({
+      status: 503,
+      contentType: 'application/json',
+      body: '{"error":{"code":"database","message":"The database does not answer. What you typed stays on this page."}}',
+    }),
+  );
   allow.statuses.push(503);
-  await expect(page.getByRole('status').first()).toContainText('The database does not answer. What you typed stays on this page.');
+  await expect(page.getByRole('status').first()).toContainText(
+    'The database does not answer. What you typed stays on this page.',
+  );
   await page.unroute('**/api/revisions/**');
   await saved(page);
   await page.reload();

@@ -5,7 +5,10 @@ import { expect, freshName, readyBuild, test } from './page';
 
 /** Every route of the build that is served, with words in place of its parameters. */
 function routes(): string[] {
-  const manifests = ['.next', '.next-test'].map((folder) => `${folder}/app-path-routes-manifest.json`).filter((file) => existsSync(file)).sort((a, b) => statSync(b).mtimeMs - statSync(a).mtimeMs);
+  const manifests = ['.next', '.next-test']
+    .map((folder) => `${folder}/app-path-routes-manifest.json`)
+    .filter((file) => existsSync(file))
+    .sort((a, b) => statSync(b).mtimeMs - statSync(a).mtimeMs);
   const listed = Object.values(JSON.parse(readFileSync(manifests[0]!, 'utf8')) as Record<string, string>);
   return listed.filter((path) => !path.startsWith('/_')).map((path) => path.replace(/\[\w+\]/g, 'x'));
 }
@@ -16,19 +19,36 @@ interface Answer {
   body: string;
 }
 
-const sent = (base: string, path: string, method: string, headers: Record<string, string>, body?: string) => new Promise<Answer>((resolve, reject) => {
-  const { hostname, port } = new URL(base);
-  const out = ask({ hostname, port, path, method, headers: { ...headers, ...(body ? { 'content-length': Buffer.byteLength(body) } : {}) } }, (answer) => {
-    const chunks: Buffer[] = [];
-    answer.on('data', (chunk: Buffer) => chunks.push(chunk));
-    answer.on('end', () => resolve({ status: answer.statusCode!, headers: answer.headers, body: Buffer.concat(chunks).toString('utf8') }));
+const sent = (base: string, path: string, method: string, headers: Record<string, string>, body?: string) =>
+  new Promise<Answer>((resolve, reject) => {
+    const { hostname, port } = new URL(base);
+    const out = ask(
+      {
+        hostname,
+        port,
+        path,
+        method,
+        headers: { ...headers, ...(body ? { 'content-length': Buffer.byteLength(body) } : {}) },
+      },
+      (answer) => {
+        const chunks: Buffer[] = [];
+        answer.on('data', (chunk: Buffer) => chunks.push(chunk));
+        answer.on('end', () =>
+          resolve({
+            status: answer.statusCode!,
+            headers: answer.headers,
+            body: Buffer.concat(chunks).toString('utf8'),
+          }),
+        );
+      },
+    );
+    out.on('error', reject);
+    out.end(body);
   });
-  out.on('error', reject);
-  out.end(body);
-});
 
 /** What takes files is not known at all by the ways that it does not go. */
-const takesFiles = (path: string, method: string) => method !== 'POST' && /^\/api\/(tracks|photos|meshes|builds\/import)$/.test(path);
+const takesFiles = (path: string, method: string) =>
+  method !== 'POST' && /^\/api\/(tracks|photos|meshes|builds\/import)$/.test(path);
 
 test('no route answers a page of another site, nor a foreign name for this machine', async ({ baseURL }) => {
   const { host } = new URL(baseURL!);
@@ -39,19 +59,46 @@ test('no route answers a page of another site, nor a foreign name for this machi
       const body = method === 'GET' ? undefined : '{}';
       const json = { 'content-type': 'application/json' };
       const status = takesFiles(path, method) ? 405 : 403;
-      expect({ path, method, ...(await sent(baseURL!, path, method, { ...json, host, origin: 'http://evil.example' }, body)) }).toMatchObject({ path, method, status });
-      expect({ path, method, ...(await sent(baseURL!, path, method, { ...json, host: 'evil.example' }, body)) }).toMatchObject({ path, method, status });
-      if (body) expect({ path, method, ...(await sent(baseURL!, path, method, { 'content-type': 'text/plain', host, 'sec-fetch-site': 'cross-site' }, body)) }).toMatchObject({ path, method, status });
+      expect({
+        path,
+        method,
+        ...(await sent(baseURL!, path, method, { ...json, host, origin: 'http://evil.example' }, body)),
+      }).toMatchObject({ path, method, status });
+      expect({
+        path,
+        method,
+        ...(await sent(baseURL!, path, method, { ...json, host: 'evil.example' }, body)),
+      }).toMatchObject({ path, method, status });
+      if (body)
+        expect({
+          path,
+          method,
+          ...(await sent(
+            baseURL!,
+            path,
+            method,
+            { 'content-type': 'text/plain', host, 'sec-fetch-site': 'cross-site' },
+            body,
+          )),
+        }).toMatchObject({ path, method, status });
     }
   }
 });
 
-test('an address that is not well written is told so, and opens the page that says there is none', async ({ page, baseURL, allow }) => {
+test('an address that is not well written is told so, and opens the page that says there is none', async ({
+  page,
+  baseURL,
+  allow,
+}) => {
   allow.statuses.push(404);
   const { host } = new URL(baseURL!);
   for (const path of ['/api/builds/%00', '/api/builds/%zz', '/api/library?q=%00']) {
     const { status, body } = await sent(baseURL!, path, 'GET', { host });
-    expect({ path, status, ...(JSON.parse(body) as object) }).toMatchObject({ path, status: 400, error: { code: 'malformed', remedy: expect.any(String) } });
+    expect({ path, status, ...(JSON.parse(body) as object) }).toMatchObject({
+      path,
+      status: 400,
+      error: { code: 'malformed', remedy: expect.any(String) },
+    });
   }
   for (const path of ['/builds/%00', '/builds/%C3/D/drive']) {
     expect((await page.goto(path))!.status()).toBe(404);
@@ -59,32 +106,61 @@ test('an address that is not well written is told so, and opens the page that sa
   }
 });
 
-test('every page, script and JSON says what it may load, who may frame it, and what is told onward', async ({ page, baseURL, allow }) => {
+test('every page, script and JSON says what it may load, who may frame it, and what is told onward', async ({
+  page,
+  baseURL,
+  allow,
+}) => {
   allow.words = /Content Security Policy/;
   const root = new URL(await readyBuild(page, freshName('Policy'))).pathname;
   const { host } = new URL(baseURL!);
-  for (const path of ['/', '/library', `${root}/drive`, '/api/builds', '/api/builds/none', '/manifest.webmanifest', '/service-worker.js', '/nowhere']) {
+  for (const path of [
+    '/',
+    '/library',
+    `${root}/drive`,
+    '/api/builds',
+    '/api/builds/none',
+    '/manifest.webmanifest',
+    '/service-worker.js',
+    '/nowhere',
+  ]) {
     const { headers } = await sent(baseURL!, path, 'GET', { host });
-    expect({ path, ...headers }).toMatchObject({ path, 'x-content-type-options': 'nosniff', 'x-frame-options': 'DENY', 'referrer-policy': 'same-origin', 'content-security-policy': expect.stringContaining("frame-ancestors 'none'") });
+    expect({ path, ...headers }).toMatchObject({
+      path,
+      'x-content-type-options': 'nosniff',
+      'x-frame-options': 'DENY',
+      'referrer-policy': 'same-origin',
+      'content-security-policy': expect.stringContaining("frame-ancestors 'none'"),
+    });
   }
   const { headers, body } = await sent(baseURL!, `${root}/drive`, 'GET', { host });
   const [, nonce] = /script-src 'self' 'nonce-([^']+)'/.exec(String(headers['content-security-policy']))!;
   const inline = [...body.matchAll(/<script(?![^>]*\bsrc=)([^>]*)>/g)].map(([, attributes]) => attributes!);
   expect(inline.length).toBeGreaterThan(1);
   for (const attributes of inline) expect(attributes).toContain(`nonce="${nonce}"`);
-  expect((await sent(baseURL!, `${root}/drive`, 'GET', { host })).headers['content-security-policy']).not.toContain(nonce);
+  expect(
+    (await sent(baseURL!, `${root}/drive`, 'GET', { host })).headers['content-security-policy'],
+  ).not.toContain(nonce);
   // what is written into a page from elsewhere does not run
-  await page.evaluate(() => {
-    const script = document.createElement('script');
-    script.textContent = 'window.ran = true';
-    document.body.append(script);
-  }).catch(() => undefined);
+  await page
+    .evaluate(() => {
+      const script = document.createElement('script');
+      script.textContent = 'window.ran = true';
+      document.body.append(script);
+    })
+    .catch(() => undefined);
   expect(await page.evaluate(() => (window as { ran?: boolean }).ran)).toBeUndefined();
 });
 
 test('a large file arrives whole', async ({ request }) => {
   const track = Buffer.alloc(12 * 1024 * 1024, 'x');
-  const answer = await request.post('/api/tracks', { data: track, headers: { 'content-type': 'application/octet-stream' } });
+  const answer = await request.post('/api/tracks', {
+    data: track,
+    headers: { 'content-type': 'application/octet-stream' },
+  });
   expect(await answer.json()).toEqual({ hash: createHash('sha256').update(track).digest('hex') });
-  expect(answer.headers()).toMatchObject({ 'x-content-type-options': 'nosniff', 'content-security-policy': expect.stringContaining("default-src 'none'") });
+  expect(answer.headers()).toMatchObject({
+    'x-content-type-options': 'nosniff',
+    'content-security-policy': expect.stringContaining("default-src 'none'"),
+  });
 });

@@ -31,7 +31,9 @@ test('a bump-steer curve is flattened by the search', async ({ page }) => {
   await saved(page);
 });
 
-test('points are dragged, nudged and typed; what makes no corner says so and leaves the picture', async ({ page }) => {
+test('points are dragged, nudged and typed; what makes no corner says so and leaves the picture', async ({
+  page,
+}) => {
   await started(page, 'Points', 'Flat arms');
   const upper = page.getByTestId('view-front').locator('[data-point="upperOuter"]');
   const box = (await upper.boundingBox())!;
@@ -69,11 +71,20 @@ test('points go out as CSV and come in again; a file that is none changes nothin
   await started(page, 'File', 'Hinge pins and a camber link');
   const download = page.waitForEvent('download');
   await page.getByRole('button', { name: 'Points as CSV' }).click();
-  const text = await (await (await download).createReadStream()).toArray().then((parts) => Buffer.concat(parts as Buffer[]).toString());
+  const text = await (
+    await (await download).createReadStream()
+  )
+    .toArray()
+    .then((parts) => Buffer.concat(parts as Buffer[]).toString());
   expect(text).toContain('point,x_mm,y_mm,z_mm');
-  const read = (name: string, body: string) => page.getByLabel('Points from CSV').setInputFiles({ name, mimeType: 'text/csv', buffer: Buffer.from(body) });
+  const read = (name: string, body: string) =>
+    page
+      .getByLabel('Points from CSV')
+      .setInputFiles({ name, mimeType: 'text/csv', buffer: Buffer.from(body) });
   await read('bad.csv', 'point,x_mm,y_mm,z_mm\nelbow,1,2,3\n');
-  await expect(page.getByRole('main').getByRole('alert')).toHaveText(/line 2: “elbow” is no point of this corner.*Nothing was changed/);
+  await expect(page.getByRole('main').getByRole('alert')).toHaveText(
+    /line 2: “elbow” is no point of this corner.*Nothing was changed/,
+  );
   await read('good.csv', text.replace(/^upperInner,.*$/m, 'upperInner,-4,44.4,58'));
   await expect(point(page, 'link, inner end', 'to the left')).toHaveValue('44.4');
   // and in space, with and without 3D
@@ -84,8 +95,14 @@ test('points go out as CSV and come in again; a file that is none changes nothin
 test('without WebGL the space view is drawn flat', async ({ page }) => {
   await page.addInitScript(() => {
     const usual = HTMLCanvasElement.prototype.getContext;
-    HTMLCanvasElement.prototype.getContext = function (this: HTMLCanvasElement, kind: string, ...rest: unknown[]) {
-      return kind.startsWith('webgl') ? null : (usual as (...given: unknown[]) => unknown).call(this, kind, ...rest);
+    HTMLCanvasElement.prototype.getContext = function (
+      this: HTMLCanvasElement,
+      kind: string,
+      ...rest: unknown[]
+    ) {
+      return kind.startsWith('webgl')
+        ? null
+        : (usual as (...given: unknown[]) => unknown).call(this, kind, ...rest);
     } as typeof usual;
   });
   await started(page, 'Flat', 'Parallel wishbones');
@@ -93,7 +110,9 @@ test('without WebGL the space view is drawn flat', async ({ page }) => {
   await expect(page.getByTestId('axis-view')).toBeVisible();
 });
 
-test('springs are chosen by sag, the steering turns a circle, and a joint is ticked free until its corner moves', async ({ page }) => {
+test('springs are chosen by sag, the steering turns a circle, and a joint is ticked free until its corner moves', async ({
+  page,
+}) => {
   await started(page, 'Springs', 'Unequal wishbones');
   await page.getByRole('button', { name: /^Ride and landing/ }).click();
   await field(page, 'Rate').fill('0.2');

@@ -28,25 +28,30 @@ interface Said {
   other?: number;
 }
 
-const start = () => new Promise<Said>((resolve, reject) => {
-  const child = spawn(process.execPath, ['--input-type=module', '-e', SCRIPT, file], { stdio: ['ignore', 'pipe', 'inherit'] });
-  started.push(child);
-  child.on('error', reject);
-  child.stdout.on('data', (text: Buffer) => resolve(JSON.parse(text.toString()) as Said));
-});
+const start = () =>
+  new Promise<Said>((resolve, reject) => {
+    const child = spawn(process.execPath, ['--input-type=module', '-e', SCRIPT, file], {
+      stdio: ['ignore', 'pipe', 'inherit'],
+    });
+    started.push(child);
+    child.on('error', reject);
+    child.stdout.on('data', (text: Buffer) => resolve(JSON.parse(text.toString()) as Said));
+  });
 
-const kill = (pid: number) => new Promise<void>((resolve) => {
-  const child = started.find((one) => one.pid === pid)!;
-  child.on('exit', () => resolve());
-  child.kill('SIGKILL');
-});
+const kill = (pid: number) =>
+  new Promise<void>((resolve) => {
+    const child = started.find((one) => one.pid === pid)!;
+    child.on('exit', () => resolve());
+    child.kill('SIGKILL');
+  });
 
 it('of two that start at once one holds, and the other says which; what a killed one left is ended by the next', async () => {
   const both = await Promise.all([start(), start()]);
   const [holder] = both.filter(({ other }) => other === undefined);
   expect(both.find(({ other }) => other !== undefined)?.other).toBe(holder!.me);
   expect(holderOf(file)).toBe(holder!.me);
-  const [left] = (JSON.parse(readFileSync(file, 'utf8')) as { started: { pid: number; started: string }[] }).started;
+  const [left] = (JSON.parse(readFileSync(file, 'utf8')) as { started: { pid: number; started: string }[] })
+    .started;
   await kill(holder!.me);
   expect([isAlive(left!), holderOf(file)]).toEqual([true, undefined]);
   const next = await start();

@@ -8,7 +8,16 @@ function ending(at: readonly number[], stopAfter = Infinity) {
     clock = at[Math.min(starts++, at.length - 1)]!;
     return { ended: Promise.resolve(1) };
   };
-  return { run: () => keepRunning(start, { stopping: () => starts >= stopAfter, say: (words: string) => said.push(words), now: () => clock }), said, starts: () => starts };
+  return {
+    run: () =>
+      keepRunning(start, {
+        stopping: () => starts >= stopAfter,
+        say: (words: string) => said.push(words),
+        now: () => clock,
+      }),
+    said,
+    starts: () => starts,
+  };
 }
 
 describe('a server that ends by itself', () => {

@@ -27,7 +27,10 @@ const postmaster = () => Number.parseInt(readFileSync(pidFile(), 'utf8'), 10);
 async function answer() {
   const client = new Client({ connectionString: cluster.url() });
   await client.connect();
-  return client.query('select 1 as one').then(({ rows }) => (rows as { one: number }[])[0]!.one).finally(() => client.end());
+  return client
+    .query('select 1 as one')
+    .then(({ rows }) => (rows as { one: number }[])[0]!.one)
+    .finally(() => client.end());
 }
 
 it('starts beside a stranger that has the number it once had, and again after it was killed', async () => {
@@ -36,7 +39,10 @@ it('starts beside a stranger that has the number it once had, and again after it
   cluster.stop();
   expect(cluster.isRunning()).toBe(false);
 
-  writeFileSync(pidFile(), `${stranger.pid}\n${join(folder, 'data')}\n1\n${cluster.port}\n\n127.0.0.1\n 0 0\nready\n`);
+  writeFileSync(
+    pidFile(),
+    `${stranger.pid}\n${join(folder, 'data')}\n1\n${cluster.port}\n\n127.0.0.1\n 0 0\nready\n`,
+  );
   expect(cluster.isRunning()).toBe(false);
   const before = processAt(stranger.pid!);
   cluster.stop();
@@ -44,7 +50,8 @@ it('starts beside a stranger that has the number it once had, and again after it
   expect([await answer(), isAlive(before)]).toEqual([1, true]);
 
   process.kill(postmaster(), 'SIGKILL');
-  for (let waited = 0; processesIn(realpathSync(join(folder, 'data'))).length > 0 && waited < 100; waited++) await new Promise((resolve) => setTimeout(resolve, 50));
+  for (let waited = 0; processesIn(realpathSync(join(folder, 'data'))).length > 0 && waited < 100; waited++)
+    await new Promise((resolve) => setTimeout(resolve, 50));
   expect(cluster.isRunning()).toBe(false);
   cluster.start();
   expect(await answer()).toBe(1);

@@ -11,18 +11,25 @@ import { BuildSession, type SaveAnswer } from '@/features/shell/buildSession';
 /** Ways to everything that a document holds, list items by their ids, the numbers of points by their places. */
 function leaves(node: unknown, path: Path = []): Path[] {
   if (isItemList(node)) return node.flatMap((item) => leaves(item, [...path, item.id]));
-  if (typeof node === 'object' && node !== null) return Object.entries(node).flatMap(([key, value]) => leaves(value, [...path, key]));
+  if (typeof node === 'object' && node !== null)
+    return Object.entries(node).flatMap(([key, value]) => leaves(value, [...path, key]));
   return path.length < 2 || path.at(-1) === 'id' ? [] : [path];
 }
 
 /** The same for what a document may hold, whether it does or not. */
-const declared = Object.keys(LABELS).map((label) => label.split('.').map((key) => (key === '*' ? 'nobody' : key))).filter((path) => path.length > 1);
+const declared = Object.keys(LABELS)
+  .map((label) => label.split('.').map((key) => (key === '*' ? 'nobody' : key)))
+  .filter((path) => path.length > 1);
 
 /** A session on a server with the application's own door. */
 function open(document: BuildDocument) {
   const server = { version: 1, document };
   const session = new BuildSession({
-    document, version: 1, closed: false, later: () => () => undefined, now: () => 0,
+    document,
+    version: 1,
+    closed: false,
+    later: () => () => undefined,
+    now: () => 0,
     send: async (version, sent): Promise<SaveAnswer> => {
       try {
         server.document = parseDocument(JSON.parse(JSON.stringify(sent)));
@@ -36,7 +43,12 @@ function open(document: BuildDocument) {
   return { server, session };
 }
 
-const numbersIn = (value: unknown): number[] => (typeof value === 'number' ? [value] : typeof value === 'object' && value !== null ? Object.values(value).flatMap(numbersIn) : []);
+const numbersIn = (value: unknown): number[] =>
+  typeof value === 'number'
+    ? [value]
+    : typeof value === 'object' && value !== null
+      ? Object.values(value).flatMap(numbersIn)
+      : [];
 
 /** Empties figures one after the other, changes another, and says what is wrong with what was saved and found. */
 async function wrongAfter(document: BuildDocument, paths: readonly Path[]): Promise<string[]> {
@@ -46,9 +58,13 @@ async function wrongAfter(document: BuildDocument, paths: readonly Path[]): Prom
   await session.flush();
   const at = paths.map((path) => path.join('/')).join(', ');
   return [
-    ...(session.state.save === 'saved' ? [] : [`${at}: not saved, ${session.state.problem?.path} ${session.state.problem?.message}`]),
+    ...(session.state.save === 'saved'
+      ? []
+      : [`${at}: not saved, ${session.state.problem?.path} ${session.state.problem?.message}`]),
     ...(server.document.brief.payloadG === 123 ? [] : [`${at}: the payload is not saved`]),
-    ...(numbersIn(lightOf(server.document)).some((value) => !Number.isFinite(value)) ? [`${at}: a figure that is none`] : []),
+    ...(numbersIn(lightOf(server.document)).some((value) => !Number.isFinite(value))
+      ? [`${at}: a figure that is none`]
+      : []),
   ];
 }
 
@@ -64,7 +80,13 @@ describe('an emptied field stops nothing', () => {
   ])('%s', async (_, document, paths) => {
     expect(paths.length).toBeGreaterThan(30);
     const wrong: string[] = [];
-    for (let group = 0; group < GROUPS; group++) wrong.push(...(await wrongAfter(document, paths.filter((_path, index) => index % GROUPS === group))));
+    for (let group = 0; group < GROUPS; group++)
+      wrong.push(
+        ...(await wrongAfter(
+          document,
+          paths.filter((_path, index) => index % GROUPS === group),
+        )),
+      );
     expect(wrong).toEqual([]);
   });
 
@@ -86,7 +108,10 @@ describe('a value that the server refuses', () => {
     for (let tries = 0; tries < 3; tries++) await session.flush();
     expect(session.state).toMatchObject({ save: 'refused', problem: { path: 'drive.motor.kvRpmPerV' } });
     expect(session.state.document.drive.motor!.kvRpmPerV).toBe(-5);
-    expect(server.document).toMatchObject({ brief: { payloadG: 200 }, drive: { motor: { kvRpmPerV: D.drive.motor!.kvRpmPerV } } });
+    expect(server.document).toMatchObject({
+      brief: { payloadG: 200 },
+      drive: { motor: { kvRpmPerV: D.drive.motor!.kvRpmPerV } },
+    });
     session.edit([{ path: ['drive', 'motor', 'kvRpmPerV'], value: 2500 }]);
     await session.flush();
     expect(session.state).toMatchObject({ save: 'saved', problem: undefined });
@@ -95,7 +120,10 @@ describe('a value that the server refuses', () => {
 
   it('in a new item leaves the item out', async () => {
     const { server, session } = open(D);
-    session.edit([{ path: ['brief', 'surfaces'], value: [...D.brief.surfaces, { id: 'moon', name: 'Moon' }] }, { path: ['brief', 'payloadG'], value: 200 }]);
+    session.edit([
+      { path: ['brief', 'surfaces'], value: [...D.brief.surfaces, { id: 'moon', name: 'Moon' }] },
+      { path: ['brief', 'payloadG'], value: 200 },
+    ]);
     for (let tries = 0; tries < 4; tries++) await session.flush();
     expect(server.document.brief).toEqual({ ...D.brief, payloadG: 200 });
     expect(session.state.save).toBe('refused');

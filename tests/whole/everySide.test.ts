@@ -20,12 +20,19 @@ import { renderSide } from './renderSide';
 jest.mock('next/navigation', () => ({
   useSearchParams: () => new URLSearchParams(address.search),
   usePathname: () => `/builds/odd/A/${address.segment}`,
-  useRouter: () => ({ push: () => undefined, replace: () => undefined, refresh: () => undefined, prefetch: () => undefined }),
+  useRouter: () => ({
+    push: () => undefined,
+    replace: () => undefined,
+    refresh: () => undefined,
+    prefetch: () => undefined,
+  }),
 }));
 
 jest.mock('comlink', () => comlink);
 jest.mock('@/features/shell/useWorked', () => ({ useWorked: workedHere }));
-jest.mock('@/features/shell/useChecks', () => ({ useChecks: (document: BuildDocument, _: unknown, thresholds: Thresholds) => checksOf(document, thresholds) }));
+jest.mock('@/features/shell/useChecks', () => ({
+  useChecks: (document: BuildDocument, _: unknown, thresholds: Thresholds) => checksOf(document, thresholds),
+}));
 
 /** With remedies over all surfaces, once for all sides. */
 let known: { document: BuildDocument; checks: Check[] } | undefined;
@@ -43,36 +50,90 @@ jest.mock('next/dynamic', () => {
   };
 });
 
-const VIEWS: Readonly<Record<Segment, readonly (string | undefined)[]>> = { brief: [undefined], drive: DRIVE_TABS, power: POWER_TABS, chassis: [undefined], suspension: SUSPENSION_TABS, parts: PARTS_TABS, print: PRINT_TABS, field: FIELD_TABS, learn: LEARN_TABS };
+const VIEWS: Readonly<Record<Segment, readonly (string | undefined)[]>> = {
+  brief: [undefined],
+  drive: DRIVE_TABS,
+  power: POWER_TABS,
+  chassis: [undefined],
+  suspension: SUSPENSION_TABS,
+  parts: PARTS_TABS,
+  print: PRINT_TABS,
+  field: FIELD_TABS,
+  learn: LEARN_TABS,
+};
 
 Object.assign(globalThis, { Worker: HereWorker });
 
 const BUILDS = Number(process.env.ODD_BUILDS ?? 12);
 
 describe('every side of every page', () => {
-  it.each(Array.from({ length: BUILDS }, (_, number) => oddBuild(number)))('shows the odd build $name', async ({ document }) => {
-    const failed: string[] = [];
-    for (const segment of SEGMENTS) {
-      for (const view of VIEWS[segment]) {
-        const { html, errors } = await renderSide(document, segment, view).catch((error: Error) => ({ html: '', errors: [error] }));
-        if (errors.length > 0 || !html.includes('<main')) failed.push(`${segment} ${view ?? ''}: ${errors.map(({ stack }) => stack?.split('\n').slice(0, 4).join(' | ')).join('; ') || 'nothing shown'}`);
-        else if (/NaN|Infinity/.test(html)) failed.push(`${segment} ${view ?? ''}: ${/.{60}(NaN|Infinity).{40}/.exec(html)?.[0]}`);
+  it.each(Array.from({ length: BUILDS }, (_, number) => oddBuild(number)))(
+    'shows the odd build $name',
+    async ({ document }) => {
+      const failed: string[] = [];
+      for (const segment of SEGMENTS) {
+        for (const view of VIEWS[segment]) {
+          const { html, errors } = await renderSide(document, segment, view).catch((error: Error) => ({
+            html: '',
+            errors: [error],
+          }));
+          if (errors.length > 0 || !html.includes('<main'))
+            failed.push(
+              `${segment} ${view ?? ''}: ${errors.map(({ stack }) => stack?.split('\n').slice(0, 4).join(' | ')).join('; ') || 'nothing shown'}`,
+            );
+          else if (/NaN|Infinity/.test(html))
+            failed.push(`${segment} ${view ?? ''}: ${/.{60}(NaN|Infinity).{40}/.exec(html)?.[0]}`);
+        }
       }
-    }
-    const faults = checksOf(document, {}).flatMap(({ id, fault }) => (fault ? [`${id}: ${fault.stack?.split('\n').slice(0, 4).join(' | ')}`] : []));
-    const revision = { id: 'a', buildId: 'b', letter: 'A', version: 1, createdAt: '2026-05-01T10:00:00.000Z', document };
-    const ails = garageCarOrAilment({ build: { id: 'b', name: 'B', createdAt: '' }, revisions: [revision], runs: [], failures: [], prints: [], copies: [] }, {}).ails;
-    expect([...failed, ...faults, ...(ails ? [`garage: ${ails}`] : [])]).toEqual([]);
-  });
+      const faults = checksOf(document, {}).flatMap(({ id, fault }) =>
+        fault ? [`${id}: ${fault.stack?.split('\n').slice(0, 4).join(' | ')}`] : [],
+      );
+      const revision = {
+        id: 'a',
+        buildId: 'b',
+        letter: 'A',
+        version: 1,
+        createdAt: '2026-05-01T10:00:00.000Z',
+        document,
+      };
+      const ails = garageCarOrAilment(
+        {
+          build: { id: 'b', name: 'B', createdAt: '' },
+          revisions: [revision],
+          runs: [],
+          failures: [],
+          prints: [],
+          copies: [],
+        },
+        {},
+      ).ails;
+      expect([...failed, ...faults, ...(ails ? [`garage: ${ails}`] : [])]).toEqual([]);
+    },
+  );
 });
 
 test('a part takes as long to print among the spares as on the plates of tonight', async () => {
   const { D } = marshHareDocuments();
   const printer = D.print.printers![0]!.name;
   // a printer that takes twice as long as it is reckoned to
-  const finished: PrintSheet[] = [{ id: 'p', state: 'finished', how: 'final', printer, items: [{ copyId: 'c', partName: 'Plate' }], estimateS: 1000, actualS: 2000, queuedAt: '2026-05-01T10:00:00.000Z' }];
-  const shown = async (view: string) => (await renderSide(D, 'print', view, finished)).html.replace(/<!-- -->/g, '');
-  const long = /none failed yet: (.*?)\.</.exec(await shown('list'))![1]!.split('), ').map((one) => /^(.*) \((.*?)\)?$/.exec(one)!);
+  const finished: PrintSheet[] = [
+    {
+      id: 'p',
+      state: 'finished',
+      how: 'final',
+      printer,
+      items: [{ copyId: 'c', partName: 'Plate' }],
+      estimateS: 1000,
+      actualS: 2000,
+      queuedAt: '2026-05-01T10:00:00.000Z',
+    },
+  ];
+  const shown = async (view: string) =>
+    (await renderSide(D, 'print', view, finished)).html.replace(/<!-- -->/g, '');
+  const long = /none failed yet: (.*?)\.</
+    .exec(await shown('list'))![1]!
+    .split('), ')
+    .map((one) => /^(.*) \((.*?)\)?$/.exec(one)!);
   expect(long.length).toBeGreaterThan(0);
   const tonight = (await shown('tonight')).toLowerCase();
   for (const [, name, time] of long) expect(tonight).toMatch(new RegExp(`${name}.{0,400}${time}`));

@@ -31,5 +31,7 @@ export class HereWorker {
 export function workedHere<T extends object>(work: (() => unknown) | undefined): Worked<T> {
   const answer = work?.();
   if (answer === undefined || answer instanceof Promise) return { stale: true };
-  return 'refused' in (answer as object) ? { refused: (answer as { refused: NonNullable<Worked<T>['refused']> }).refused, stale: false } : { value: answer as T, stale: false };
+  return 'refused' in (answer as object)
+    ? { refused: (answer as { refused: NonNullable<Worked<T>['refused']> }).refused, stale: false }
+    : { value: answer as T, stale: false };
 }

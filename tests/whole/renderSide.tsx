@@ -17,13 +17,32 @@ const READER = { locale: 'en-GB', units: 'metric' } as const;
 const AT = '2026-05-01T10:00:00.000Z';
 
 /** A side of a page with its build as the server draws it, and what went wrong on the way. */
-export async function renderSide(document: BuildDocument, segment: Segment, view: string | undefined, finishedPrints: readonly PrintSheet[] = []): Promise<{ html: string; errors: Error[] }> {
+export async function renderSide(
+  document: BuildDocument,
+  segment: Segment,
+  view: string | undefined,
+  finishedPrints: readonly PrintSheet[] = [],
+): Promise<{ html: string; errors: Error[] }> {
   address.segment = segment;
   address.search = view === undefined ? '' : `view=${view}`;
   const errors: Error[] = [];
   const revision = { id: 'odd-a', buildId: 'odd', letter: 'A', version: 1, createdAt: AT, document };
-  const whole = { build: { id: 'odd', name: 'Odd', createdAt: AT }, revisions: [revision], runs: [], failures: [], prints: [], copies: [] };
-  const packed = packBuild({ whole, library: STARTING_LIBRARY, thresholds: {}, finishedPrints, printAheadMinutes: undefined, builds: [] });
+  const whole = {
+    build: { id: 'odd', name: 'Odd', createdAt: AT },
+    revisions: [revision],
+    runs: [],
+    failures: [],
+    prints: [],
+    copies: [],
+  };
+  const packed = packBuild({
+    whole,
+    library: STARTING_LIBRARY,
+    thresholds: {},
+    finishedPrints,
+    printAheadMinutes: undefined,
+    builds: [],
+  });
   const page: ReactNode = (
     <ThemeProvider theme={theme}>
       <ReaderProvider initial={READER} known>
@@ -33,17 +52,25 @@ export async function renderSide(document: BuildDocument, segment: Segment, view
       </ReaderProvider>
     </ThemeProvider>
   );
-  const { prelude } = await prerenderToNodeStream(page, { onError: (error) => void errors.push(error as Error) });
+  const { prelude } = await prerenderToNodeStream(page, {
+    onError: (error) => void errors.push(error as Error),
+  });
   const chunks: Buffer[] = [];
-  await new Promise<void>((resolve, reject) => prelude.pipe(new Writable({
-    write: (chunk: Buffer, _, next) => {
-      chunks.push(chunk);
-      next();
-    },
-    final: (done) => {
-      done();
-      resolve();
-    },
-  })).on('error', reject));
+  await new Promise<void>((resolve, reject) =>
+    prelude
+      .pipe(
+        new Writable({
+          write: (chunk: Buffer, _, next) => {
+            chunks.push(chunk);
+            next();
+          },
+          final: (done) => {
+            done();
+            resolve();
+          },
+        }),
+      )
+      .on('error', reject),
+  );
   return { html: Buffer.concat(chunks).toString('utf8'), errors };
 }

@@ -10,15 +10,26 @@ const WRITTEN_AT = new Date(1980, 0, 1);
 const MB = 1024 * 1024;
 
 /** A text and what it names beside it, as one archive; each file is asked for when its turn has come. */
-export function writeArchive(text: AsyncIterable<Uint8Array>, files: readonly NamedFile[], contentOf: (file: NamedFile) => Promise<Buffer>): Readable {
+export function writeArchive(
+  text: AsyncIterable<Uint8Array>,
+  files: readonly NamedFile[],
+  contentOf: (file: NamedFile) => Promise<Buffer>,
+): Readable {
   const archive = new ZipFile();
   const out = archive.outputStream as Readable;
   archive.on('error', (error: Error) => out.destroy(error));
   archive.addReadStreamLazy(TEXT_NAME, { mtime: WRITTEN_AT }, (open) => open(null, Readable.from(text)));
   for (const file of files) {
-    archive.addReadStreamLazy(`${FILES_FOLDER}/${file.hash}`, { mtime: WRITTEN_AT, compress: file.type !== 'image/jpeg' }, (open) => {
-      contentOf(file).then((content) => open(null, Readable.from([content])), (error: Error) => out.destroy(error));
-    });
+    archive.addReadStreamLazy(
+      `${FILES_FOLDER}/${file.hash}`,
+      { mtime: WRITTEN_AT, compress: file.type !== 'image/jpeg' },
+      (open) => {
+        contentOf(file).then(
+          (content) => open(null, Readable.from([content])),
+          (error: Error) => out.destroy(error),
+        );
+      },
+    );
   }
   archive.end();
   return out;
@@ -37,13 +48,19 @@ const MOST_ENTRIES = 20_100;
  *
  * @throws DoorError `malformed` at what is no archive of a build, `tooLarge` at what unpacks to too much
  */
-export async function withArchive<T>(path: string, work: (archive: BroughtArchive) => Promise<T>): Promise<T> {
+export async function withArchive<T>(
+  path: string,
+  work: (archive: BroughtArchive) => Promise<T>,
+): Promise<T> {
   const open = await openPromise(path, { autoClose: false, lazyEntries: true }).catch(noArchive);
   try {
     const entries = await entriesOf(open);
     const named = (name: string) => entries.get(name) ?? refuse(`The archive holds no ${name}.`);
     const text = await unpacked(open, named(TEXT_NAME), LARGEST_TEXT);
-    return await work({ text: text.toString('utf8'), contentOf: ({ hash }) => unpacked(open, named(`${FILES_FOLDER}/${hash}`), LARGEST_IN_ARCHIVE) });
+    return await work({
+      text: text.toString('utf8'),
+      contentOf: ({ hash }) => unpacked(open, named(`${FILES_FOLDER}/${hash}`), LARGEST_IN_ARCHIVE),
+    });
   } finally {
     open.close();
   }
@@ -55,7 +72,11 @@ const refuse = (message: string): never => {
 const noArchive = () => refuse('The file is no archive that can be read.');
 
 async function entriesOf(open: OpenArchive): Promise<Map<string, Entry>> {
-  if (open.entryCount > MOST_ENTRIES) throw new DoorError('tooLarge', `The archive holds more than ${MOST_ENTRIES} files.`, { path: 'content', remedy: 'an archive holds one build only' });
+  if (open.entryCount > MOST_ENTRIES)
+    throw new DoorError('tooLarge', `The archive holds more than ${MOST_ENTRIES} files.`, {
+      path: 'content',
+      remedy: 'an archive holds one build only',
+    });
   const entries = new Map<string, Entry>();
   let bytes = 0;
   try {
@@ -70,7 +91,11 @@ async function entriesOf(open: OpenArchive): Promise<Map<string, Entry>> {
   return entries;
 }
 
-const tooLarge = (what: string, most: number) => new DoorError('tooLarge', `${what} unpacks to more than ${most / MB} MB.`, { path: 'content', remedy: 'an archive holds one build only' });
+const tooLarge = (what: string, most: number) =>
+  new DoorError('tooLarge', `${what} unpacks to more than ${most / MB} MB.`, {
+    path: 'content',
+    remedy: 'an archive holds one build only',
+  });
 
 /** No more comes out of an entry than it says, else its stream fails. */
 async function unpacked(open: OpenArchive, entry: Entry, most: number): Promise<Buffer> {

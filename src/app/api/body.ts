@@ -9,7 +9,10 @@ const LARGEST_BODY = 2 * 1024 * 1024;
 
 /** What a request sends, chunk by chunk, up to a size. */
 export async function* bodyChunks(request: Request, mostBytes: number): AsyncGenerator<Uint8Array> {
-  const tooLarge = () => new DoorError('tooLarge', `The request is larger than ${Math.round(mostBytes / 1024 / 1024)} MB.`, { remedy: 'send less at once' });
+  const tooLarge = () =>
+    new DoorError('tooLarge', `The request is larger than ${Math.round(mostBytes / 1024 / 1024)} MB.`, {
+      remedy: 'send less at once',
+    });
   if (Number(request.headers.get('content-length') ?? 0) > mostBytes) throw tooLarge();
   const reader = request.body?.getReader();
   if (!reader) return;
@@ -32,7 +35,8 @@ export async function bodyBytes(request: Request, mostBytes: number): Promise<Bu
 }
 
 /** Text of a request, up to a size. */
-export const bodyText = async (request: Request, mostBytes = LARGEST_BODY): Promise<string> => (await bodyBytes(request, mostBytes)).toString('utf8');
+export const bodyText = async (request: Request, mostBytes = LARGEST_BODY): Promise<string> =>
+  (await bodyBytes(request, mostBytes)).toString('utf8');
 
 /** Checked JSON of a request. */
 export async function bodyOf<T>(request: Request, schema: Schema<T>): Promise<T> {
@@ -40,8 +44,15 @@ export async function bodyOf<T>(request: Request, schema: Schema<T>): Promise<T>
 }
 
 /** A changed sheet with the version that it was read at. @throws CalcError at `sheet.id` where it is not that of the address */
-export async function changeOf<T extends { id: string }>(request: Request, schema: Schema<T>, id: string): Promise<{ version: number; sheet: T }> {
-  const change = await bodyOf(request, Joi.object<{ version: number; sheet: T }>({ version: count().required(), sheet: schema }).required());
+export async function changeOf<T extends { id: string }>(
+  request: Request,
+  schema: Schema<T>,
+  id: string,
+): Promise<{ version: number; sheet: T }> {
+  const change = await bodyOf(
+    request,
+    Joi.object<{ version: number; sheet: T }>({ version: count().required(), sheet: schema }).required(),
+  );
   if (change.sheet.id !== id) throw new CalcError('sheet.id', 'is not the id of the address');
   return change;
 }

@@ -42,7 +42,8 @@ export const BYTES_BODY = 'application/octet-stream';
 export const ARCHIVE_BODY = 'application/zip';
 
 /** The media type of what a request sends, without its parameters. */
-export const kindOf = ({ headers }: Request): string | undefined => headers.get('content-type')?.split(';')[0]?.trim().toLowerCase();
+export const kindOf = ({ headers }: Request): string | undefined =>
+  headers.get('content-type')?.split(';')[0]?.trim().toLowerCase();
 
 const LONGEST_NAME = 200;
 const isNamed = (name: string) => name.length <= LONGEST_NAME && isKeepable(name);
@@ -51,15 +52,25 @@ const isNamed = (name: string) => name.length <= LONGEST_NAME && isKeepable(name
 function refuseOtherKinds(request: Request, takes: readonly string[]): void {
   const { headers } = request;
   const kind = kindOf(request);
-  const isEmpty = request.body === null || (kind === undefined && !headers.has('transfer-encoding') && Number(headers.get('content-length') ?? 0) === 0);
+  const isEmpty =
+    request.body === null ||
+    (kind === undefined &&
+      !headers.has('transfer-encoding') &&
+      Number(headers.get('content-length') ?? 0) === 0);
   if (isEmpty) return;
-  if (kind === undefined || !takes.includes(kind)) throw new DoorError('unsupported', `This address takes ${takes.join(' or ')}${kind ? `, not ${kind}` : ''}.`, { remedy: `send it with content-type: ${takes.join(' or ')}` });
+  if (kind === undefined || !takes.includes(kind))
+    throw new DoorError(
+      'unsupported',
+      `This address takes ${takes.join(' or ')}${kind ? `, not ${kind}` : ''}.`,
+      { remedy: `send it with content-type: ${takes.join(' or ')}` },
+    );
 }
 
 /** A route handler: lets no stranger in, finds the workshop, counts writes, turns every refusal into a problem object. */
 export function door(handle: (visit: Visit) => Promise<Response>, ...takes: string[]) {
   const answered = answering(handle, takes.length === 0 ? [JSON_BODY] : takes);
-  return async (request: Request, context?: Context): Promise<Response> => answerToStranger(request) ?? guarded(await answered(request, context), DATA_POLICY);
+  return async (request: Request, context?: Context): Promise<Response> =>
+    answerToStranger(request) ?? guarded(await answered(request, context), DATA_POLICY);
 }
 
 function answering(handle: (visit: Visit) => Promise<Response>, takes: readonly string[]) {
@@ -70,7 +81,10 @@ function answering(handle: (visit: Visit) => Promise<Response>, takes: readonly 
       if (request.method === 'GET' && !reads.take(client)) throw tooMany(READS_A_MINUTE, 'requests');
       refuseOtherKinds(request, takes);
       const params = (await context?.params) ?? {};
-      if (!Object.values(params).every(isNamed)) throw new DoorError('notFound', 'Nothing is called by that address.', { remedy: 'check the address' });
+      if (!Object.values(params).every(isNamed))
+        throw new DoorError('notFound', 'Nothing is called by that address.', {
+          remedy: 'check the address',
+        });
       const db = database();
       const workshopId = await currentWorkshop(request, db);
       if (request.method !== 'GET') {
@@ -83,23 +97,53 @@ function answering(handle: (visit: Visit) => Promise<Response>, takes: readonly 
       const answer = problemOf(error, request);
       if (answer.status >= 500) return answer;
       await counted?.().catch(() => undefined);
-      return refusals.take(client) ? answer : problemOf(tooMany(REFUSALS_A_MINUTE, 'refused requests'), request);
+      return refusals.take(client)
+        ? answer
+        : problemOf(tooMany(REFUSALS_A_MINUTE, 'refused requests'), request);
     }
   };
 }
 
-const tooMany = (most: number, what: string) => new DoorError('tooMany', `More than ${most} ${what} in a minute.`, { remedy: 'wait a minute and try again' });
+const tooMany = (most: number, what: string) =>
+  new DoorError('tooMany', `More than ${most} ${what} in a minute.`, {
+    remedy: 'wait a minute and try again',
+  });
 
 function problemOf(error: unknown, request: Request): Response {
-  if (error instanceof CalcError) return Response.json({ error: { code: 'invalid', ...error.problem } }, { status: 422 });
+  if (error instanceof CalcError)
+    return Response.json({ error: { code: 'invalid', ...error.problem } }, { status: 422 });
   if (error instanceof DoorError) return refusal(error);
   const ofDatabase = refusalOfDatabase(error);
-  if (ofDatabase === undefined && (error as { code?: string }).code === 'ECONNRESET') return new Response(null, { status: CLIENT_LEFT });
-  if (ofDatabase === undefined || ofDatabase.status >= 500) console.error(JSON.stringify({ level: 'error', at: new Date().toISOString(), method: request.method, path: new URL(request.url).pathname, ...withoutParameters(error) }));
-  return ofDatabase ? refusal(ofDatabase) : Response.json({ error: { code: 'internal', message: 'Something went wrong on the server. What you typed stays on this page.', remedy: 'try again; the server wrote a line about it to its log' } }, { status: 500 });
+  if (ofDatabase === undefined && (error as { code?: string }).code === 'ECONNRESET')
+    return new Response(null, { status: CLIENT_LEFT });
+  if (ofDatabase === undefined || ofDatabase.status >= 500)
+    console.error(
+      JSON.stringify({
+        level: 'error',
+        at: new Date().toISOString(),
+        method: request.method,
+        path: new URL(request.url).pathname,
+        ...withoutParameters(error),
+      }),
+    );
+  return ofDatabase
+    ? refusal(ofDatabase)
+    : Response.json(
+        {
+          error: {
+            code: 'internal',
+            message: 'Something went wrong on the server. What you typed stays on this page.',
+            remedy: 'try again; the server wrote a line about it to its log',
+          },
+        },
+        { status: 500 },
+      );
 }
 
 function refusal({ code, message, status, retryAfterS, more: { current, ...more } }: DoorError): Response {
   const headers = retryAfterS === undefined ? undefined : { 'retry-after': String(retryAfterS) };
-  return Response.json({ error: { code, message, ...more }, ...(current === undefined ? {} : { current }) }, { status, ...(headers ? { headers } : {}) });
+  return Response.json(
+    { error: { code, message, ...more }, ...(current === undefined ? {} : { current }) },
+    { status, ...(headers ? { headers } : {}) },
+  );
 }

@@ -1,11 +1,22 @@
 import { clientOf, Rates } from './rates';
 
-const from = (forwarded?: string) => clientOf(new Request('http://localhost/', { headers: forwarded === undefined ? {} : { 'x-forwarded-for': forwarded } }));
+const from = (forwarded?: string) =>
+  clientOf(
+    new Request('http://localhost/', {
+      headers: forwarded === undefined ? {} : { 'x-forwarded-for': forwarded },
+    }),
+  );
 
 it('counts each client by itself, and begins anew with the next minute', () => {
   let now = 0;
   const rates = new Rates(3, () => now);
-  expect(['a', 'a', 'a', 'a', 'b'].map((client) => rates.take(client))).toEqual([true, true, true, false, true]);
+  expect(['a', 'a', 'a', 'a', 'b'].map((client) => rates.take(client))).toEqual([
+    true,
+    true,
+    true,
+    false,
+    true,
+  ]);
   now = 59_999;
   expect(rates.take('a')).toBe(false);
   now = 60_000;
@@ -20,5 +31,10 @@ it('forgets who was longest away before it remembers without end', () => {
 });
 
 it('knows a client by what the nearest server wrote', () => {
-  expect([from('10.0.0.7'), from('1.2.3.4, 10.0.0.7'), from(''), from()]).toEqual(['10.0.0.7', '10.0.0.7', 'here', 'here']);
+  expect([from('10.0.0.7'), from('1.2.3.4, 10.0.0.7'), from(''), from()]).toEqual([
+    '10.0.0.7',
+    '10.0.0.7',
+    'here',
+    'here',
+  ]);
 });

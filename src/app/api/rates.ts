@@ -25,4 +25,5 @@ export class Rates {
 }
 
 /** Who asks, as the server or the proxy in front of it saw the connection; the last of a list is what the nearest wrote. */
-export const clientOf = (request: Request): string => request.headers.get('x-forwarded-for')?.split(',').at(-1)?.trim().slice(0, 64) || 'here';
+export const clientOf = (request: Request): string =>
+  request.headers.get('x-forwarded-for')?.split(',').at(-1)?.trim().slice(0, 64) || 'here';

@@ -11,11 +11,17 @@ import { bodyChunks } from './body';
  *
  * @param mostBytes over which it is refused
  */
-export async function withUpload<T>(request: Request, mostBytes: number, work: (path: string) => Promise<T>): Promise<T> {
+export async function withUpload<T>(
+  request: Request,
+  mostBytes: number,
+  work: (path: string) => Promise<T>,
+): Promise<T> {
   const folder = await mkdtemp(join(tmpdir(), 'lean-badger-'));
   const path = join(folder, 'upload');
   try {
-    await pipeline(bodyChunks(request, mostBytes), createWriteStream(path, { mode: 0o600 })).catch(refuseFullDisk);
+    await pipeline(bodyChunks(request, mostBytes), createWriteStream(path, { mode: 0o600 })).catch(
+      refuseFullDisk,
+    );
     return await work(path);
   } finally {
     await rm(folder, { recursive: true, force: true });
@@ -23,6 +29,9 @@ export async function withUpload<T>(request: Request, mostBytes: number, work: (
 }
 
 function refuseFullDisk(error: Error & { code?: string }): never {
-  if (error.code === 'ENOSPC') throw new DoorError('full', 'The disk of the server is full.', { remedy: 'make room on the disk and send it again' });
+  if (error.code === 'ENOSPC')
+    throw new DoorError('full', 'The disk of the server is full.', {
+      remedy: 'make room on the disk and send it again',
+    });
   throw error;
 }

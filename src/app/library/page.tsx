@@ -7,6 +7,14 @@ export const dynamic = 'force-dynamic';
 
 export default async function Library() {
   const { db, workshopId } = await visit();
-  const [items, settings] = await shown(Promise.all([listLibrary(db, workshopId), settingsOf(db, workshopId)]));
-  return <LibraryPage items={items} thresholds={settings.thresholds ?? {}} printAheadMinutes={settings.printAheadMinutes} />;
+  const [items, settings] = await shown(
+    Promise.all([listLibrary(db, workshopId), settingsOf(db, workshopId)]),
+  );
+  return (
+    <LibraryPage
+      items={items}
+      thresholds={settings.thresholds ?? {}}
+      printAheadMinutes={settings.printAheadMinutes}
+    />
+  );
 }

@@ -13,7 +13,16 @@ export const briefDemandSchema = Joi.object<BriefDemandInput>({
   frontLoadShare: innerShare().required(),
   cgHeightMm: positive().required(),
   wheelbaseMm: positive().required(),
-  surfaces: Joi.array().min(1).items(Joi.object({ id: text(64).required(), mu: notNegative().required(), rollingResistance: notNegative().required() })).required(),
+  surfaces: Joi.array()
+    .min(1)
+    .items(
+      Joi.object({
+        id: text(64).required(),
+        mu: notNegative().required(),
+        rollingResistance: notNegative().required(),
+      }),
+    )
+    .required(),
   ratio: positive(),
   runTimeMinutes: positive(),
   meanSpeedShare: share().default(0.6),

@@ -2,8 +2,18 @@ import fc from 'fast-check';
 import { briefDemand, type BriefDemandInput } from './demand';
 
 const base: BriefDemandInput = {
-  targetMps: 10, massKg: 2, cdaM2: 0.03, tyreRadiusMm: 50, drivenAxles: 'all', frontLoadShare: 0.5, cgHeightMm: 50, wheelbaseMm: 250,
-  surfaces: [{ id: 'asphalt', mu: 0.9, rollingResistance: 0.02 }], ratio: 8, runTimeMinutes: 30, cells: 2,
+  targetMps: 10,
+  massKg: 2,
+  cdaM2: 0.03,
+  tyreRadiusMm: 50,
+  drivenAxles: 'all',
+  frontLoadShare: 0.5,
+  cgHeightMm: 50,
+  wheelbaseMm: 250,
+  surfaces: [{ id: 'asphalt', mu: 0.9, rollingResistance: 0.02 }],
+  ratio: 8,
+  runTimeMinutes: 30,
+  cells: 2,
 };
 
 describe('brief.demand', () => {
@@ -32,20 +42,40 @@ describe('brief.demand', () => {
   });
 
   it('says so where grip never ends, and 0 where it fails at rest', () => {
-    const result = briefDemand({ ...base, surfaces: [{ id: 'wing', mu: 0.9, rollingResistance: 0.02 }, { id: 'ice', mu: 0.01, rollingResistance: 0.02 }], claRearM2: 0.1 });
+    const result = briefDemand({
+      ...base,
+      surfaces: [
+        { id: 'wing', mu: 0.9, rollingResistance: 0.02 },
+        { id: 'ice', mu: 0.01, rollingResistance: 0.02 },
+      ],
+      claRearM2: 0.1,
+    });
     expect(result.surfaces[0]).not.toHaveProperty('gripSpeedMps');
     expect(result.notes.join()).toContain('wing');
     expect(result.surfaces[1]).toMatchObject({ gripSpeedMps: 0, gripHolds: false, launchMps2: 0 });
   });
 
   it('holds grip below the grip speed and loses it above, for every layout', () => {
-    const inputs = fc.record({ mu: fc.double({ min: 0.2, max: 1.2, noNaN: true }), cla: fc.double({ min: -0.02, max: 0.03, noNaN: true }), driven: fc.constantFrom('front' as const, 'rear' as const, 'all' as const) });
-    fc.assert(fc.property(inputs, ({ mu, cla, driven }) => {
-      const at = (targetMps: number) => briefDemand({ ...base, targetMps, drivenAxles: driven, claFrontM2: cla, surfaces: [{ id: 's', mu, rollingResistance: 0.02 }] }).surfaces[0]!;
-      const limit = at(1).gripSpeedMps;
-      if (limit === undefined || limit < 0.01) return;
-      expect(at(limit * 0.999).gripHolds).toBe(true);
-      expect(at(limit * 1.001).gripHolds).toBe(false);
-    }));
+    const inputs = fc.record({
+      mu: fc.double({ min: 0.2, max: 1.2, noNaN: true }),
+      cla: fc.double({ min: -0.02, max: 0.03, noNaN: true }),
+      driven: fc.constantFrom('front' as const, 'rear' as const, 'all' as const),
+    });
+    fc.assert(
+      fc.property(inputs, ({ mu, cla, driven }) => {
+        const at = (targetMps: number) =>
+          briefDemand({
+            ...base,
+            targetMps,
+            drivenAxles: driven,
+            claFrontM2: cla,
+            surfaces: [{ id: 's', mu, rollingResistance: 0.02 }],
+          }).surfaces[0]!;
+        const limit = at(1).gripSpeedMps;
+        if (limit === undefined || limit < 0.01) return;
+        expect(at(limit * 0.999).gripHolds).toBe(true);
+        expect(at(limit * 1.001).gripHolds).toBe(false);
+      }),
+    );
   });
 });

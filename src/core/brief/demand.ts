@@ -59,10 +59,19 @@ export function briefDemand(input: BriefDemandInput): BriefDemandResult {
   const notes: string[] = [];
   const surfaces = input.surfaces.map((surface) => surfaceDemand(input, surface, notes));
   const wheelRpm = rpmOf(input.targetMps, input.tyreRadiusMm / 1000);
-  return { surfaces, wheelRpm, ...(input.ratio === undefined ? {} : { motorRpm: wheelRpm * input.ratio }), notes };
+  return {
+    surfaces,
+    wheelRpm,
+    ...(input.ratio === undefined ? {} : { motorRpm: wheelRpm * input.ratio }),
+    notes,
+  };
 }
 
-function surfaceDemand(input: BriefDemandInput, surface: BriefDemandInput['surfaces'][number], notes: string[]): SurfaceDemand {
+function surfaceDemand(
+  input: BriefDemandInput,
+  surface: BriefDemandInput['surfaces'][number],
+  notes: string[],
+): SurfaceDemand {
   const road = createRoad({
     massKg: input.massKg,
     cdaM2: input.cdaM2,
@@ -81,9 +90,12 @@ function surfaceDemand(input: BriefDemandInput, surface: BriefDemandInput['surfa
   const resistanceN = dragAndRoll(road, target ** 2);
   const gripN = traction(road, target ** 2, resistanceN);
   const gripSpeedMps = gripSpeed(road);
-  if (gripSpeedMps === undefined) notes.push(`On ${surface.id} the grip exceeds the resistance at every speed up to ${FASTEST_MPS} m/s.`);
+  if (gripSpeedMps === undefined)
+    notes.push(`On ${surface.id} the grip exceeds the resistance at every speed up to ${FASTEST_MPS} m/s.`);
   const mean = (input.meanSpeedShare ?? 0.6) * target;
-  const meanPowerW = (dragAndRoll(road, mean ** 2) * mean) / ((input.drivelineEfficiency ?? 0.8) * (input.motorEfficiency ?? 0.75));
+  const meanPowerW =
+    (dragAndRoll(road, mean ** 2) * mean) /
+    ((input.drivelineEfficiency ?? 0.8) * (input.motorEfficiency ?? 0.75));
   const energyWh = input.runTimeMinutes === undefined ? undefined : (meanPowerW * input.runTimeMinutes) / 60;
   return {
     id: surface.id,
@@ -95,7 +107,9 @@ function surfaceDemand(input: BriefDemandInput, surface: BriefDemandInput['surfa
     launchMps2: Math.max(0, (traction(road, 0, dragAndRoll(road, 0)) - dragAndRoll(road, 0)) / input.massKg),
     meanPowerW,
     ...(energyWh === undefined ? {} : { energyWh }),
-    ...(energyWh === undefined || input.cells === undefined ? {} : { chargeMah: (energyWh / (input.cells * MEAN_CELL_V)) * 1000 }),
+    ...(energyWh === undefined || input.cells === undefined
+      ? {}
+      : { chargeMah: (energyWh / (input.cells * MEAN_CELL_V)) * 1000 }),
   };
 }
 

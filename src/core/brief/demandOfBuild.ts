@@ -5,7 +5,10 @@ import { type Assembled, frictionOf, massWithPayloadKg, missingOf } from '../dri
 import type { BriefDemandInput } from './demand';
 
 /** The input of `brief.demand` for a build on these surfaces, or the names of what it still needs. */
-export function demandInputOf(document: BuildDocument, surfaces: readonly ChosenSurface[]): Assembled<BriefDemandInput> {
+export function demandInputOf(
+  document: BuildDocument,
+  surfaces: readonly ChosenSurface[],
+): Assembled<BriefDemandInput> {
   const { brief, drive, power, chassis } = document;
   const { tyre } = drive;
   const massKg = massWithPayloadKg(document);
@@ -35,7 +38,11 @@ export function demandInputOf(document: BuildDocument, surfaces: readonly Chosen
       frontLoadShare: chassis.frontLoadShare!,
       cgHeightMm: chassis.cgHeightMm!,
       wheelbaseMm: chassis.wheelbaseMm!,
-      surfaces: surfaces.map((surface) => ({ id: surface.id, mu: frictionOf(surface, tyre!), rollingResistance: surface.rollingResistance })),
+      surfaces: surfaces.map((surface) => ({
+        id: surface.id,
+        mu: frictionOf(surface, tyre!),
+        rollingResistance: surface.rollingResistance,
+      })),
       ...(ratio === undefined ? {} : { ratio }),
       ...(brief.runTimeMinutes === undefined ? {} : { runTimeMinutes: brief.runTimeMinutes }),
       ...(brief.meanSpeedShare === undefined ? {} : { meanSpeedShare: brief.meanSpeedShare }),

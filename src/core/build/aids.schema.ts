@@ -22,5 +22,10 @@ export const aidsSchema = Joi.object<Aids>({
     magnets: count().max(400),
     falsePulseRate: notNegative().max(1),
   }),
-  tyre: Joi.object<TyreSlip>({ corneringFrontPerRad: positive().max(60), corneringRearPerRad: positive().max(60), slipAtPeakPct: positive().max(100), shape: finite().greater(1).less(2) }),
+  tyre: Joi.object<TyreSlip>({
+    corneringFrontPerRad: positive().max(60),
+    corneringRearPerRad: positive().max(60),
+    slipAtPeakPct: positive().max(100),
+    shape: finite().greater(1).less(2),
+  }),
 });

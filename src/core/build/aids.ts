@@ -40,5 +40,18 @@ export interface Aids {
 }
 
 /** To start with, by judgement. */
-export const USUAL_YAW_AID = { gain: 0.05, deadbandDegPerS: 0, maxCorrectionDeg: 12, sampleMs: 5, lowpassMs: 0, servoLagMs: 30 } as const satisfies YawAid;
-export const USUAL_SLIP_AID = { targetSlipPct: 15, gainUsPerPct: 12, frameMs: 20, magnets: 8, falsePulseRate: 0 } as const satisfies SlipAid;
+export const USUAL_YAW_AID = {
+  gain: 0.05,
+  deadbandDegPerS: 0,
+  maxCorrectionDeg: 12,
+  sampleMs: 5,
+  lowpassMs: 0,
+  servoLagMs: 30,
+} as const satisfies YawAid;
+export const USUAL_SLIP_AID = {
+  targetSlipPct: 15,
+  gainUsPerPct: 12,
+  frameMs: 20,
+  magnets: 8,
+  falsePulseRate: 0,
+} as const satisfies SlipAid;

@@ -14,7 +14,11 @@ const chosenSurfaceSchema = Joi.object<ChosenSurface>({
   rollingResistanceError: notNegative().max(5).required(),
 });
 
-const sizeClassSchema = Joi.object<SizeClass>({ libraryId: identifier(), name: text(80).required(), massBudgetG: positive().max(1e6).required() });
+const sizeClassSchema = Joi.object<SizeClass>({
+  libraryId: identifier(),
+  name: text(80).required(),
+  massBudgetG: positive().max(1e6).required(),
+});
 
 export const briefSchema = Joi.object<Brief>({
   surfaces: Joi.array().items(chosenSurfaceSchema).max(20).unique('id').required(),
@@ -30,5 +34,13 @@ export const briefSchema = Joi.object<Brief>({
   kerbMps: positive().max(150),
   budget: positive().max(1e6),
   currency: Joi.string().pattern(/^[A-Z]{3}$/),
-  calibration: Joi.object<Calibration>({ letter: Joi.string().pattern(/^[A-Z]{1,3}$/).required(), runs: count().required(), at: Joi.string().isoDate().required(), dragSpread: share(), efficiencySpread: share() }),
+  calibration: Joi.object<Calibration>({
+    letter: Joi.string()
+      .pattern(/^[A-Z]{1,3}$/)
+      .required(),
+    runs: count().required(),
+    at: Joi.string().isoDate().required(),
+    dragSpread: share(),
+    efficiencySpread: share(),
+  }),
 });

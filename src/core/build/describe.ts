@@ -36,38 +36,67 @@ const WORDS: Readonly<Record<string, Readonly<Record<string, string>>>> = {
 };
 
 /** What changed from one document to the next, as a reader says it. */
-export function describeChanges(before: BuildDocument, after: BuildDocument, reader: Reader): DescribedChange[] {
-  return changesBetween(before, after).flatMap(leavesOf).filter(tellsSomething).map((change) => ({
-    path: change.path,
-    segment: change.path[0] ?? '',
-    label: placeOf(change, before, after),
-    before: describeValue(change.path, named(change.path, change.before, before), reader),
-    after: describeValue(change.path, named(change.path, change.after, after), reader),
-  }));
+export function describeChanges(
+  before: BuildDocument,
+  after: BuildDocument,
+  reader: Reader,
+): DescribedChange[] {
+  return changesBetween(before, after)
+    .flatMap(leavesOf)
+    .filter(tellsSomething)
+    .map((change) => ({
+      path: change.path,
+      segment: change.path[0] ?? '',
+      label: placeOf(change, before, after),
+      before: describeValue(change.path, named(change.path, change.before, before), reader),
+      after: describeValue(change.path, named(change.path, change.after, after), reader),
+    }));
 }
 
 /** Of a part's mesh its file and its way up, of a test that was passed that it was; the rest comes with them. */
-const tellsSomething = ({ path }: Change): boolean => (path[3] !== 'mesh' || path.length < 5 || path[4] === 'name' || path[4] === 'up') && !(path[1] === 'failsafe' && path.length > 3);
+const tellsSomething = ({ path }: Change): boolean =>
+  (path[3] !== 'mesh' || path.length < 5 || path[4] === 'name' || path[4] === 'up') &&
+  !(path[1] === 'failsafe' && path.length > 3);
 
 /** What another thing of the document is called, in place of its id. */
 function named(path: Path, value: unknown, document: BuildDocument): unknown {
   const feeds = path[0] === 'power' && (path.at(-1) === 'rail' || path.at(-1) === 'from');
-  return feeds && typeof value === 'string' ? (valueAt(document, ['power', 'rails', value, 'name']) ?? (value === 'battery' ? 'the pack' : value)) : value;
+  return feeds && typeof value === 'string'
+    ? (valueAt(document, ['power', 'rails', value, 'name']) ?? (value === 'battery' ? 'the pack' : value))
+    : value;
 }
 
 type Bag = Readonly<Record<string, unknown>>;
-const isBag = (value: unknown): value is Bag => typeof value === 'object' && value !== null && !Array.isArray(value);
+const isBag = (value: unknown): value is Bag =>
+  typeof value === 'object' && value !== null && !Array.isArray(value);
 
 /** A nameless bag that is new or gone, and a thing that kept its name, field by field. */
 function leavesOf(change: Change): Change[] {
-  if (isBag(change.before) && isBag(change.after) && change.before.name !== undefined && change.before.name === change.after.name) {
+  if (
+    isBag(change.before) &&
+    isBag(change.after) &&
+    change.before.name !== undefined &&
+    change.before.name === change.after.name
+  ) {
     const [{ libraryId: _before, ...was }, { libraryId: _after, ...is }] = [change.before, change.after];
     return changesBetween(was, is, change.path).flatMap(leavesOf);
   }
   const bag = change.before ?? change.after;
-  const nameless = typeof bag === 'object' && bag !== null && !Array.isArray(bag) && !('name' in bag) && !('kind' in bag) && !('factor' in bag);
+  const nameless =
+    typeof bag === 'object' &&
+    bag !== null &&
+    !Array.isArray(bag) &&
+    !('name' in bag) &&
+    !('kind' in bag) &&
+    !('factor' in bag);
   if (!nameless || (change.before !== undefined && change.after !== undefined)) return [change];
-  return Object.entries(bag).flatMap(([key, value]) => leavesOf({ path: [...change.path, key], before: change.before === undefined ? undefined : value, after: change.after === undefined ? undefined : value }));
+  return Object.entries(bag).flatMap(([key, value]) =>
+    leavesOf({
+      path: [...change.path, key],
+      before: change.before === undefined ? undefined : value,
+      after: change.after === undefined ? undefined : value,
+    }),
+  );
 }
 
 function placeOf({ path }: Change, before: BuildDocument, after: BuildDocument): string {
@@ -88,11 +117,18 @@ export function describeValue(path: Path, value: unknown, reader: Reader): strin
   if (typeof value === 'number') return formatText(value, labelOf(path).quantity ?? 'coefficient', reader, 4);
   if (typeof value === 'boolean') return value ? 'yes' : 'no';
   if (typeof value === 'string') return WORDS[path.join('.')]?.[value] ?? value;
-  if (path.join('.') === 'suspension.bench') return `${(value as unknown[]).length} ${(value as unknown[]).length === 1 ? 'look' : 'looks'} passed`;
-  if (path.join('.') === 'drive.heat.readings') return `${(value as unknown[]).length} ${(value as unknown[]).length === 1 ? 'reading' : 'readings'}`;
-  if (path.join('.') === 'drive.heat.calibration') return `${describeValue([...path, 'factor'], (value as { factor: number }).factor, reader)} of the first guess`;
-  if (path[0] === 'unfinished') return (value as string[]).map((key) => labelOf(key.split('/')).label.toLowerCase()).join(', ') || NOTHING;
-  if (Array.isArray(value)) return value.length === 0 ? NOTHING : value.map((item) => describeValue(path, item, reader)).join(', ');
+  if (path.join('.') === 'suspension.bench')
+    return `${(value as unknown[]).length} ${(value as unknown[]).length === 1 ? 'look' : 'looks'} passed`;
+  if (path.join('.') === 'drive.heat.readings')
+    return `${(value as unknown[]).length} ${(value as unknown[]).length === 1 ? 'reading' : 'readings'}`;
+  if (path.join('.') === 'drive.heat.calibration')
+    return `${describeValue([...path, 'factor'], (value as { factor: number }).factor, reader)} of the first guess`;
+  if (path[0] === 'unfinished')
+    return (
+      (value as string[]).map((key) => labelOf(key.split('/')).label.toLowerCase()).join(', ') || NOTHING
+    );
+  if (Array.isArray(value))
+    return value.length === 0 ? NOTHING : value.map((item) => describeValue(path, item, reader)).join(', ');
   const item = value as { name?: string; kind?: string; pinionTeeth?: number; wheelTeeth?: number };
   if (item.name !== undefined) return item.name;
   if (item.pinionTeeth !== undefined) return `${item.kind} ${item.pinionTeeth} to ${item.wheelTeeth ?? '?'}`;

@@ -38,7 +38,9 @@ export function emptyDocument(): BuildDocument {
 }
 
 /** Each lifts a document from its index + 1 to the next version; an old file always opens. */
-const MIGRATIONS: readonly ((older: Record<string, unknown>) => Record<string, unknown>)[] = [(older) => ({ ...older, schemaVersion: 2, unfinished: [] })];
+const MIGRATIONS: readonly ((older: Record<string, unknown>) => Record<string, unknown>)[] = [
+  (older) => ({ ...older, schemaVersion: 2, unfinished: [] }),
+];
 
 /**
  * Brings a document of any known version to the present one; what it returns still has to pass the schema.
@@ -52,7 +54,11 @@ export function migrateDocument(raw: unknown): unknown {
     throw new CalcError('schemaVersion', 'is missing or is no whole number from 1');
   }
   if (version > SCHEMA_VERSION) {
-    throw new CalcError('schemaVersion', `is ${version}, and this program knows versions up to ${SCHEMA_VERSION}`, 'open it with a newer version of the program');
+    throw new CalcError(
+      'schemaVersion',
+      `is ${version}, and this program knows versions up to ${SCHEMA_VERSION}`,
+      'open it with a newer version of the program',
+    );
   }
   return MIGRATIONS.slice(version - 1).reduce((older, step) => step(older), raw as Record<string, unknown>);
 }

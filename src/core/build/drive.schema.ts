@@ -4,26 +4,46 @@ import { positive, share } from './physical';
 import { HOUSINGS } from '../drive/thermalDefaults';
 import { DIFFERENTIALS } from '../gears/differential';
 import { TYRE_KINDS } from '../gears/tyreSpin';
-import { AXLES, type BevelSides, type ChosenMotor, type ChosenTyre, type Drive, type GearBody, MOTOR_PLACES, type Shaft, SHAFT_KINDS, type Stage, STAGE_KINDS, TYRE_HOLDS, type TyreHold, type WheelHex } from './drive';
+import {
+  AXLES,
+  type BevelSides,
+  type ChosenMotor,
+  type ChosenTyre,
+  type Drive,
+  type GearBody,
+  MOTOR_PLACES,
+  type Shaft,
+  SHAFT_KINDS,
+  type Stage,
+  STAGE_KINDS,
+  TYRE_HOLDS,
+  type TyreHold,
+  type WheelHex,
+} from './drive';
 import { heatSchema } from './heat.schema';
 import { materialSchema } from './material.schema';
 
 const teeth = () => count().max(1000);
 
-const sides = () => Joi.object<BevelSides>({ pinion: Joi.valid('ahead', 'behind').required(), ring: Joi.valid('left', 'right').required() });
+const sides = () =>
+  Joi.object<BevelSides>({
+    pinion: Joi.valid('ahead', 'behind').required(),
+    ring: Joi.valid('left', 'right').required(),
+  });
 
-const gearBody = () => Joi.object<GearBody>({
-  boreMm: positive().max(500),
-  flatDepthMm: positive().max(500),
-  hexAcrossFlatsMm: positive().max(500),
-  shift: finite().min(-1).max(2),
-  material: materialSchema(),
-  fillFactor: share(),
-  hubLengthMm: positive().max(500),
-  interferenceMm: positive().max(5),
-  screwForceN: positive().max(20_000),
-  pinMm: positive().max(50),
-});
+const gearBody = () =>
+  Joi.object<GearBody>({
+    boreMm: positive().max(500),
+    flatDepthMm: positive().max(500),
+    hexAcrossFlatsMm: positive().max(500),
+    shift: finite().min(-1).max(2),
+    material: materialSchema(),
+    fillFactor: share(),
+    hubLengthMm: positive().max(500),
+    interferenceMm: positive().max(5),
+    screwForceN: positive().max(20_000),
+    pinMm: positive().max(50),
+  });
 
 const shaftSchema = Joi.object<Shaft>({
   id: identifier().required(),
@@ -78,7 +98,10 @@ export const tyreFigures = {
   ring: Joi.valid(...TYRE_KINDS.filter((kind) => kind !== 'own')),
 };
 
-export const compoundFigures = { hardFactor: positive().max(5).required(), looseFactor: positive().max(5).required() };
+export const compoundFigures = {
+  hardFactor: positive().max(5).required(),
+  looseFactor: positive().max(5).required(),
+};
 
 export const driveSchema = Joi.object<Drive>({
   motor: Joi.object<ChosenMotor>({ libraryId: identifier(), ...motorFigures }),
@@ -102,6 +125,15 @@ export const driveSchema = Joi.object<Drive>({
   heat: heatSchema,
   gearHours: positive().max(10_000),
   shafts: Joi.array().items(shaftSchema).max(8).unique('id'),
-  wheelHex: Joi.object<WheelHex>({ acrossFlatsMm: positive().max(100), lengthMm: positive().max(200), material: materialSchema() }),
-  tyreHold: Joi.object<TyreHold>({ by: Joi.valid(...TYRE_HOLDS), rimRadiusMm: positive().max(1000), beadStretch: share(), peelNPerMm: positive().max(1000) }),
+  wheelHex: Joi.object<WheelHex>({
+    acrossFlatsMm: positive().max(100),
+    lengthMm: positive().max(200),
+    material: materialSchema(),
+  }),
+  tyreHold: Joi.object<TyreHold>({
+    by: Joi.valid(...TYRE_HOLDS),
+    rimRadiusMm: positive().max(1000),
+    beadStretch: share(),
+    peelNPerMm: positive().max(1000),
+  }),
 });

@@ -189,10 +189,12 @@ export function stageRatio(stage: Stage): number | undefined {
 }
 
 /** Axles that are driven; both while that is open. */
-export const drivenOf = ({ drivenAxles }: Drive): readonly Axle[] => (drivenAxles === 'front' || drivenAxles === 'rear' ? [drivenAxles] : AXLES);
+export const drivenOf = ({ drivenAxles }: Drive): readonly Axle[] =>
+  drivenAxles === 'front' || drivenAxles === 'rear' ? [drivenAxles] : AXLES;
 
 /** Stages from the motor to one axle. */
-export const stagesTo = ({ stages }: Drive, axle: Axle): Stage[] => stages.filter(({ on }) => on === undefined || on === axle);
+export const stagesTo = ({ stages }: Drive, axle: Axle): Stage[] =>
+  stages.filter(({ on }) => on === undefined || on === axle);
 
 /** Motor turns per turn of the wheels of one axle. */
 export function axleRatio(drive: Drive, axle: Axle): number | undefined {
@@ -219,7 +221,8 @@ export function overallRatio(drive: Drive): number | undefined {
 export const motorsApart = ({ motorsAt = 'car' }: Drive): boolean => motorsAt !== 'car';
 
 /** A motor can only sit in a wheel that has one of its own. */
-export const motorsInWheels = ({ motorsAt, mounting }: Drive): boolean => motorsAt === 'wheel' && mounting === 'wheel';
+export const motorsInWheels = ({ motorsAt, mounting }: Drive): boolean =>
+  motorsAt === 'wheel' && mounting === 'wheel';
 
 /** Motors in the car. */
 export function motorsInAll(drive: Drive): number {
@@ -234,6 +237,10 @@ export const USUAL_SHAFT_EFFICIENCY = 0.97;
 /** Share of the motor's power that reaches the wheels; the mean of the driven axles. */
 export function overallEfficiency(drive: Drive): number {
   const axles = drivenOf(drive);
-  const to = (axle: Axle) => stagesTo(drive, axle).reduce((product, { efficiency }) => product * efficiency, drive.shaftEfficiency ?? USUAL_SHAFT_EFFICIENCY);
+  const to = (axle: Axle) =>
+    stagesTo(drive, axle).reduce(
+      (product, { efficiency }) => product * efficiency,
+      drive.shaftEfficiency ?? USUAL_SHAFT_EFFICIENCY,
+    );
   return axles.reduce((sum, axle) => sum + to(axle), 0) / axles.length;
 }

@@ -15,6 +15,20 @@ export const heatSchema = Joi.object<Heat>({
   cruiseMps: positive().max(150),
   cruiseS: notNegative().max(7200),
   restS: notNegative().max(7200),
-  readings: Joi.array().items(Joi.object({ id: identifier().required(), minutes: positive().max(120).required(), caseC: temperatureC().required() })).max(20).unique('id'),
-  calibration: Joi.object({ diameterMm: positive().max(1000).required(), lengthMm: positive().max(1000).required(), factor: positive().max(1000).required(), residualC: notNegative().max(400).required() }),
+  readings: Joi.array()
+    .items(
+      Joi.object({
+        id: identifier().required(),
+        minutes: positive().max(120).required(),
+        caseC: temperatureC().required(),
+      }),
+    )
+    .max(20)
+    .unique('id'),
+  calibration: Joi.object({
+    diameterMm: positive().max(1000).required(),
+    lengthMm: positive().max(1000).required(),
+    factor: positive().max(1000).required(),
+    residualC: notNegative().max(400).required(),
+  }),
 });

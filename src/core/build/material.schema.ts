@@ -20,4 +20,5 @@ export const materialFigures = {
   wearCoefficientMm3PerNm: notNegative().max(1),
 };
 
-export const materialSchema = () => Joi.object<ChosenMaterial>({ libraryId: identifier(), ...materialFigures });
+export const materialSchema = () =>
+  Joi.object<ChosenMaterial>({ libraryId: identifier(), ...materialFigures });

@@ -3,13 +3,54 @@ import type { Vec3 } from '../vec3';
 import type { ChosenMaterial } from './material';
 
 export const PART_KINDS = [
-  'gear', 'pinion', 'shaft', 'arm', 'carrier', 'knuckle', 'steeringArm', 'link', 'chassis', 'motorMount', 'shockTower', 'brace', 'hub', 'wheel', 'tyre', 'bumper', 'spacer', 'spring',
-  'bearing', 'fastener', 'body', 'motor', 'controller', 'regulator', 'receiver', 'servo', 'battery', 'sensor', 'wiring', 'other',
+  'gear',
+  'pinion',
+  'shaft',
+  'arm',
+  'carrier',
+  'knuckle',
+  'steeringArm',
+  'link',
+  'chassis',
+  'motorMount',
+  'shockTower',
+  'brace',
+  'hub',
+  'wheel',
+  'tyre',
+  'bumper',
+  'spacer',
+  'spring',
+  'bearing',
+  'fastener',
+  'body',
+  'motor',
+  'controller',
+  'regulator',
+  'receiver',
+  'servo',
+  'battery',
+  'sensor',
+  'wiring',
+  'other',
 ] as const;
 export type PartKind = (typeof PART_KINDS)[number];
 
 /** Kinds that are asked what breaks them; teeth and shafts have checks of their own. */
-export const CARRYING_KINDS: readonly PartKind[] = ['arm', 'carrier', 'knuckle', 'steeringArm', 'link', 'chassis', 'motorMount', 'shockTower', 'brace', 'hub', 'bumper', 'spacer'];
+export const CARRYING_KINDS: readonly PartKind[] = [
+  'arm',
+  'carrier',
+  'knuckle',
+  'steeringArm',
+  'link',
+  'chassis',
+  'motorMount',
+  'shockTower',
+  'brace',
+  'hub',
+  'bumper',
+  'spacer',
+];
 
 export const SHAPE_KINDS = ['beam', 'column', 'boss'] as const;
 export const PROFILES = ['plate', 'flanged', 'round', 'tube', 'box'] as const;

@@ -1,7 +1,15 @@
 import type { FieldLabel, Limits } from './fieldLabel';
 
-const length = (label: string, to: number): FieldLabel => ({ label, quantity: 'lengthMm', limits: { above: 0, to } });
-const number = (label: string, quantity: FieldLabel['quantity'], limits: Limits): FieldLabel => ({ label, quantity, limits });
+const length = (label: string, to: number): FieldLabel => ({
+  label,
+  quantity: 'lengthMm',
+  limits: { above: 0, to },
+});
+const number = (label: string, quantity: FieldLabel['quantity'], limits: Limits): FieldLabel => ({
+  label,
+  quantity,
+  limits,
+});
 
 const OF_A_PART: Readonly<Record<string, FieldLabel>> = {
   '': { label: 'Part' },

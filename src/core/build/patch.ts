@@ -20,8 +20,10 @@ type Item = { readonly id: string };
 type Bag = Readonly<Record<string, unknown>>;
 
 export const isItemList = (value: unknown): value is readonly Item[] =>
-  Array.isArray(value) && value.every((item) => typeof item === 'object' && item !== null && typeof (item as Item).id === 'string');
-export const isBag = (value: unknown): value is Bag => typeof value === 'object' && value !== null && !Array.isArray(value);
+  Array.isArray(value) &&
+  value.every((item) => typeof item === 'object' && item !== null && typeof (item as Item).id === 'string');
+export const isBag = (value: unknown): value is Bag =>
+  typeof value === 'object' && value !== null && !Array.isArray(value);
 
 export function valueAt(root: unknown, path: Path): unknown {
   return path.reduce<unknown>((value, key) => {
@@ -44,7 +46,8 @@ function setIn(node: unknown, [key, ...rest]: Path, value: unknown): unknown {
     const next = setIn(node[index], rest, value);
     return next === undefined ? node.toSpliced(index, 1) : node.with(index, next as Item);
   }
-  if (Array.isArray(node)) return value === undefined ? node : node.with(Number(key), setIn(node[Number(key)], rest, value));
+  if (Array.isArray(node))
+    return value === undefined ? node : node.with(Number(key), setIn(node[Number(key)], rest, value));
   if (node === undefined && value === undefined) return undefined;
   const bag = isBag(node) ? node : {};
   const next = setIn(bag[key], rest, value);
@@ -67,7 +70,13 @@ export function changesBetween(before: unknown, after: unknown, path: Path = [])
   if (before === after) return [];
   if (isItemList(before) && isItemList(after) && before.length + after.length > 0) {
     const ids = [...new Set([...before, ...after].map(({ id }) => id))];
-    return ids.flatMap((id) => changesBetween(before.find((item) => item.id === id), after.find((item) => item.id === id), [...path, id]));
+    return ids.flatMap((id) =>
+      changesBetween(
+        before.find((item) => item.id === id),
+        after.find((item) => item.id === id),
+        [...path, id],
+      ),
+    );
   }
   if (isBag(before) && isBag(after) && before.libraryId === after.libraryId) {
     const keys = [...new Set([...Object.keys(before), ...Object.keys(after)])];

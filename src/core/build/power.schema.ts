@@ -2,7 +2,20 @@ import Joi from 'joi';
 import { count, identifier, notNegative, text } from '../schema/fields';
 import { positive, share } from './physical';
 import { LOAD_KINDS, RAIL_KINDS } from '../power/budgetDefinition';
-import { type ChosenBattery, type ChosenController, FAILSAFE_ITEMS, type FailsafeTick, type Power, type PowerLoad, type PowerRail, type Radio, type ServoFigures, type SteerWork, type Transmitter, type Wire } from './power';
+import {
+  type ChosenBattery,
+  type ChosenController,
+  FAILSAFE_ITEMS,
+  type FailsafeTick,
+  type Power,
+  type PowerLoad,
+  type PowerRail,
+  type Radio,
+  type ServoFigures,
+  type SteerWork,
+  type Transmitter,
+  type Wire,
+} from './power';
 
 export const batteryFigures = {
   name: text(80).required(),
@@ -43,13 +56,28 @@ export const servoFigures = {
   highSecondsPer60Deg: positive().max(60),
 };
 
-export const loadFigures = { minV: notNegative().max(1000), maxV: positive().max(1000), typicalA: notNegative().max(1000), peakA: notNegative().max(1000) };
+export const loadFigures = {
+  minV: notNegative().max(1000),
+  maxV: positive().max(1000),
+  typicalA: notNegative().max(1000),
+  peakA: notNegative().max(1000),
+};
 
 export const protocol = () => text(40);
 export const channels = () => count().max(64);
-export const transmitterFigures = { protocol: protocol().required(), channels: channels().required(), rangeM: positive().max(100_000).required() };
+export const transmitterFigures = {
+  protocol: protocol().required(),
+  channels: channels().required(),
+  rangeM: positive().max(100_000).required(),
+};
 
-const railSchema = Joi.object<PowerRail>({ id: identifier().required(), libraryId: identifier(), name: text(80).required(), from: identifier().required(), ...regulatorFigures });
+const railSchema = Joi.object<PowerRail>({
+  id: identifier().required(),
+  libraryId: identifier(),
+  name: text(80).required(),
+  from: identifier().required(),
+  ...regulatorFigures,
+});
 
 const loadSchema = Joi.object<PowerLoad>({
   id: identifier().required(),
@@ -61,7 +89,12 @@ const loadSchema = Joi.object<PowerLoad>({
   massG: positive().max(100_000),
   peaksTogether: Joi.boolean(),
   servo: Joi.object<ServoFigures>(servoFigures),
-  steer: Joi.object<SteerWork>({ contactWidthMm: notNegative().max(1000), scrubRadiusMm: notNegative().max(1000), linkageRatio: positive().max(20), linkageEfficiency: share() }),
+  steer: Joi.object<SteerWork>({
+    contactWidthMm: notNegative().max(1000),
+    scrubRadiusMm: notNegative().max(1000),
+    linkageRatio: positive().max(20),
+    linkageEfficiency: share(),
+  }),
   protocol: protocol(),
   channels: channels(),
 });
@@ -80,9 +113,23 @@ export const powerSchema = Joi.object<Power>({
   cutoffVPerCell: positive().max(4.2),
   rails: Joi.array().items(railSchema).max(20).unique('id'),
   loads: Joi.array().items(loadSchema).max(40).unique('id'),
-  wires: Joi.array().items(Joi.object<Wire>({ id: identifier().required(), areaMm2: positive().max(100), plug: text(40), socket: text(40) })).max(64).unique('id'),
+  wires: Joi.array()
+    .items(
+      Joi.object<Wire>({
+        id: identifier().required(),
+        areaMm2: positive().max(100),
+        plug: text(40),
+        socket: text(40),
+      }),
+    )
+    .max(64)
+    .unique('id'),
   radio: Joi.object<Radio>({
-    transmitter: Joi.object<Transmitter>({ libraryId: identifier(), name: text(80).required(), ...transmitterFigures }),
+    transmitter: Joi.object<Transmitter>({
+      libraryId: identifier(),
+      name: text(80).required(),
+      ...transmitterFigures,
+    }),
     gyroGain: Joi.boolean(),
     awayM: positive().max(100_000),
   }),

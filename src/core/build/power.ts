@@ -107,7 +107,14 @@ export interface Wire {
   socket?: string;
 }
 
-export const FAILSAFE_ITEMS = ['signalLoss', 'restart', 'neutralArming', 'pullDown', 'steeringCentre', 'brake'] as const;
+export const FAILSAFE_ITEMS = [
+  'signalLoss',
+  'restart',
+  'neutralArming',
+  'pullDown',
+  'steeringCentre',
+  'brake',
+] as const;
 export type FailsafeItem = (typeof FAILSAFE_ITEMS)[number];
 
 /** A test that was passed on a day, with marks of what was built in then. */

@@ -3,7 +3,16 @@ import { FITS } from '../print/coupon';
 import { holeSchema, readingFigures } from '../print/holes/solve.schema';
 import { count, finite, identifier, notNegative, text } from '../schema/fields';
 import { positive, share } from './physical';
-import { type HolePattern, type Joint, JOINT_HOLDS, JOINT_KINDS, type ListEntry, type Print, type PrintProfile, SOURCES } from './print';
+import {
+  type HolePattern,
+  type Joint,
+  JOINT_HOLDS,
+  JOINT_KINDS,
+  type ListEntry,
+  type Print,
+  type PrintProfile,
+  SOURCES,
+} from './print';
 
 const place = () => finite().min(-5000).max(5000);
 
@@ -11,8 +20,16 @@ const pattern = Joi.object<HolePattern>({
   id: identifier().required(),
   name: text(80).required(),
   holes: Joi.array().items(holeSchema()).max(60).unique('id').required(),
-  readings: Joi.array().items(Joi.object({ id: identifier().required(), ...readingFigures() })).max(600).unique('id').required(),
-  under: Joi.object({ xMm: place().required(), yMm: place().required(), turnDeg: finite().min(-360).max(360).required() }),
+  readings: Joi.array()
+    .items(Joi.object({ id: identifier().required(), ...readingFigures() }))
+    .max(600)
+    .unique('id')
+    .required(),
+  under: Joi.object({
+    xMm: place().required(),
+    yMm: place().required(),
+    turnDeg: finite().min(-360).max(360).required(),
+  }),
 });
 
 export const printerFigures = {
@@ -24,7 +41,13 @@ export const printerFigures = {
   maxFlowMm3ps: positive().max(500).required(),
 };
 
-const profile = () => Joi.object<PrintProfile>({ layerMm: positive().max(2), topBottomLayers: count().max(100), perimeters: count().max(100), infill: share() });
+const profile = () =>
+  Joi.object<PrintProfile>({
+    layerMm: positive().max(2),
+    topBottomLayers: count().max(100),
+    perimeters: count().max(100),
+    infill: share(),
+  });
 
 const size = () => positive().max(500);
 const joint = Joi.object<Joint>({
@@ -52,11 +75,20 @@ export const listFigures = {
   onHand: finite().integer().min(0).max(1000),
 };
 
-const entry = Joi.object<ListEntry>({ id: Joi.string().pattern(/^[A-Za-z0-9][A-Za-z0-9._:-]{0,99}$/).required(), name: text(80), ...listFigures });
+const entry = Joi.object<ListEntry>({
+  id: Joi.string()
+    .pattern(/^[A-Za-z0-9][A-Za-z0-9._:-]{0,99}$/)
+    .required(),
+  name: text(80),
+  ...listFigures,
+});
 
 export const printSchema = Joi.object<Print>({
   patterns: Joi.array().items(pattern).max(50).unique('id'),
-  printers: Joi.array().items(Joi.object({ id: identifier().required(), libraryId: identifier(), ...printerFigures })).max(12).unique('id'),
+  printers: Joi.array()
+    .items(Joi.object({ id: identifier().required(), libraryId: identifier(), ...printerFigures }))
+    .max(12)
+    .unique('id'),
   final: profile(),
   draft: profile(),
   spacingMm: notNegative().max(100),

@@ -33,9 +33,19 @@ export interface PrintProfile {
   infill?: number;
 }
 
-export const USUAL_FINAL: Required<PrintProfile> = { layerMm: 0.2, topBottomLayers: 4, perimeters: 4, infill: 1 };
+export const USUAL_FINAL: Required<PrintProfile> = {
+  layerMm: 0.2,
+  topBottomLayers: 4,
+  perimeters: 4,
+  infill: 1,
+};
 /** Quick and light: to hold against the car, not to drive with. */
-export const USUAL_DRAFT: Required<PrintProfile> = { layerMm: 0.3, topBottomLayers: 3, perimeters: 2, infill: 0.15 };
+export const USUAL_DRAFT: Required<PrintProfile> = {
+  layerMm: 0.3,
+  topBottomLayers: 3,
+  perimeters: 2,
+  infill: 0.15,
+};
 
 export const JOINT_KINDS = ['screw', 'bearing', 'pin', 'captive'] as const;
 export type JointKind = (typeof JOINT_KINDS)[number];

@@ -7,7 +7,8 @@ const PROFILE: Readonly<Record<string, FieldLabel>> = {
   infill: { label: 'Infill', quantity: 'share', limits: { above: 0, to: 1 } },
 };
 
-const profile = (how: 'final' | 'draft') => Object.fromEntries(Object.entries(PROFILE).map(([key, label]) => [`print.${how}.${key}`, label]));
+const profile = (how: 'final' | 'draft') =>
+  Object.fromEntries(Object.entries(PROFILE).map(([key, label]) => [`print.${how}.${key}`, label]));
 
 /** What the fields of printing are called. */
 export const PRINT_LABELS: Readonly<Record<string, FieldLabel>> = {
@@ -15,9 +16,21 @@ export const PRINT_LABELS: Readonly<Record<string, FieldLabel>> = {
   'print.printers.*': { label: 'Printer' },
   'print.printers.*.bedWidthMm': { label: 'Bed, wide', quantity: 'lengthMm', limits: { above: 0, to: 2000 } },
   'print.printers.*.bedDepthMm': { label: 'Bed, deep', quantity: 'lengthMm', limits: { above: 0, to: 2000 } },
-  'print.printers.*.bedHeightMm': { label: 'Prints as high as', quantity: 'lengthMm', limits: { above: 0, to: 2000 } },
-  'print.printers.*.speedMmps': { label: 'Print speed', quantity: 'printMmps', limits: { above: 0, to: 2000 } },
-  'print.printers.*.maxFlowMm3ps': { label: 'Hot end melts', quantity: 'flowMm3ps', limits: { above: 0, to: 500 } },
+  'print.printers.*.bedHeightMm': {
+    label: 'Prints as high as',
+    quantity: 'lengthMm',
+    limits: { above: 0, to: 2000 },
+  },
+  'print.printers.*.speedMmps': {
+    label: 'Print speed',
+    quantity: 'printMmps',
+    limits: { above: 0, to: 2000 },
+  },
+  'print.printers.*.maxFlowMm3ps': {
+    label: 'Hot end melts',
+    quantity: 'flowMm3ps',
+    limits: { above: 0, to: 500 },
+  },
   'print.final': { label: 'Final print' },
   'print.draft': { label: 'Draft print' },
   'print.spacingMm': { label: 'Between parts', quantity: 'lengthMm', limits: { from: 0, to: 100 } },
@@ -32,7 +45,11 @@ export const PRINT_LABELS: Readonly<Record<string, FieldLabel>> = {
   'print.joints.*.lengthMm': { label: 'Length', quantity: 'lengthMm', limits: { above: 0, to: 500 } },
   'print.joints.*.outerMm': { label: 'Outer diameter', quantity: 'lengthMm', limits: { above: 0, to: 500 } },
   'print.joints.*.widthMm': { label: 'Width', quantity: 'lengthMm', limits: { above: 0, to: 500 } },
-  'print.joints.*.insertMm': { label: 'Insert or nut, across', quantity: 'lengthMm', limits: { above: 0, to: 500 } },
+  'print.joints.*.insertMm': {
+    label: 'Insert or nut, across',
+    quantity: 'lengthMm',
+    limits: { above: 0, to: 500 },
+  },
   'print.joints.*.hold': { label: 'Held by' },
   'print.joints.*.fit': { label: 'Fit' },
   'print.list': { label: 'Make-or-buy list' },
@@ -48,9 +65,21 @@ export const PRINT_LABELS: Readonly<Record<string, FieldLabel>> = {
   'print.patterns.*': { label: 'Hole pattern' },
   'print.patterns.*.name': { label: 'Hole pattern' },
   'print.patterns.*.under': { label: 'Laid under the chassis' },
-  'print.patterns.*.under.xMm': { label: 'First hole, ahead', quantity: 'lengthMm', limits: { from: -5000, to: 5000 } },
-  'print.patterns.*.under.yMm': { label: 'First hole, to the left', quantity: 'lengthMm', limits: { from: -5000, to: 5000 } },
-  'print.patterns.*.under.turnDeg': { label: 'Turned to the left', quantity: 'angleDeg', limits: { from: -360, to: 360 } },
+  'print.patterns.*.under.xMm': {
+    label: 'First hole, ahead',
+    quantity: 'lengthMm',
+    limits: { from: -5000, to: 5000 },
+  },
+  'print.patterns.*.under.yMm': {
+    label: 'First hole, to the left',
+    quantity: 'lengthMm',
+    limits: { from: -5000, to: 5000 },
+  },
+  'print.patterns.*.under.turnDeg': {
+    label: 'Turned to the left',
+    quantity: 'angleDeg',
+    limits: { from: -360, to: 360 },
+  },
   'print.patterns.*.holes': { label: 'Holes' },
   'print.patterns.*.readings': { label: 'Caliper readings' },
   ...profile('final'),

@@ -2,8 +2,29 @@ import type { Path } from './patch';
 
 const MATERIAL = ['name', 'densityGPerCm3', 'modulusMpa', 'inPlaneStrengthMpa', 'softeningC'];
 const BEVEL = ['pinion', 'ring'];
-const POINTS = ['lowerFront', 'lowerRear', 'lowerOuter', 'upperFront', 'upperRear', 'upperOuter', 'outerFront', 'outerRear', 'upperInner', 'tieInner', 'tieOuter', 'wheelCentre'];
-const ROCKER = ['pivot', 'axis', 'pushrodArm', 'pushrodArmOn', 'pushrodRocker', 'damperRocker', 'damperChassis'];
+const POINTS = [
+  'lowerFront',
+  'lowerRear',
+  'lowerOuter',
+  'upperFront',
+  'upperRear',
+  'upperOuter',
+  'outerFront',
+  'outerRear',
+  'upperInner',
+  'tieInner',
+  'tieOuter',
+  'wheelCentre',
+];
+const ROCKER = [
+  'pivot',
+  'axis',
+  'pushrodArm',
+  'pushrodArmOn',
+  'pushrodRocker',
+  'damperRocker',
+  'damperChassis',
+];
 const SOLVED = ['voxelMm', 'margin', 'moveMm'];
 
 const ofAnEnd = (end: 'front' | 'rear') => ({
@@ -14,10 +35,28 @@ const ofAnEnd = (end: 'front' | 'rear') => ({
 
 /** What a thing of the document cannot be without while it is there; `*` stands for an item's id. */
 export const REQUIRED: Readonly<Record<string, readonly string[]>> = {
-  'brief.surfaces.*': ['id', 'name', 'ground', 'mu', 'muError', 'rollingResistance', 'rollingResistanceError'],
+  'brief.surfaces.*': [
+    'id',
+    'name',
+    'ground',
+    'mu',
+    'muError',
+    'rollingResistance',
+    'rollingResistanceError',
+  ],
   'brief.sizeClass': ['name', 'massBudgetG'],
   'brief.calibration': ['letter', 'runs', 'at'],
-  'drive.motor': ['name', 'kvRpmPerV', 'resistanceMilliOhm', 'noLoadCurrentA', 'rotorInertiaKgM2', 'maxV', 'massG', 'diameterMm', 'lengthMm'],
+  'drive.motor': [
+    'name',
+    'kvRpmPerV',
+    'resistanceMilliOhm',
+    'noLoadCurrentA',
+    'rotorInertiaKgM2',
+    'maxV',
+    'massG',
+    'diameterMm',
+    'lengthMm',
+  ],
   'drive.stages.*': ['id', 'kind', 'efficiency'],
   'drive.stages.*.pinion.material': MATERIAL,
   'drive.stages.*.wheel.material': MATERIAL,
@@ -29,7 +68,15 @@ export const REQUIRED: Readonly<Record<string, readonly string[]>> = {
   'drive.shafts.*': ['id', 'kind'],
   'drive.shafts.*.material': MATERIAL,
   'drive.wheelHex.material': MATERIAL,
-  'power.battery': ['name', 'cells', 'parallel', 'cellResistanceMilliOhm', 'capacityMah', 'maxDischargeC', 'massG'],
+  'power.battery': [
+    'name',
+    'cells',
+    'parallel',
+    'cellResistanceMilliOhm',
+    'capacityMah',
+    'maxDischargeC',
+    'massG',
+  ],
   'power.controller': ['name', 'currentLimitA', 'continuousA', 'resistanceMilliOhm', 'maxV', 'massG'],
   'power.rails.*': ['id', 'name', 'from', 'kind'],
   'power.loads.*': ['id', 'name', 'kind', 'rail'],
@@ -61,4 +108,5 @@ export const REQUIRED: Readonly<Record<string, readonly string[]>> = {
 };
 
 /** Whether the key of a thing at a starred path is required there. */
-export const isRequired = (starred: Path): boolean => REQUIRED[starred.slice(0, -1).join('.')]?.includes(starred.at(-1)!) ?? false;
+export const isRequired = (starred: Path): boolean =>
+  REQUIRED[starred.slice(0, -1).join('.')]?.includes(starred.at(-1)!) ?? false;

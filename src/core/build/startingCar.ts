@@ -26,7 +26,10 @@ export function startingCar(document: BuildDocument): Patch {
     { path: ['chassis', 'cgHeightMm'], value: mm(FULL_SIZE_MM.cgHeight) },
     { path: ['chassis', 'frontLoadShare'], value: FRONT_SHARE },
     { path: ['chassis', 'massG'], value: Math.round((MASS_SHARE * size.massBudgetG) / 5) * 5 },
-    { path: ['chassis', 'cdaM2'], value: Number(startingDragArea(track, FULL_SIZE_MM.height / scale).toPrecision(2)) },
+    {
+      path: ['chassis', 'cdaM2'],
+      value: Number(startingDragArea(track, FULL_SIZE_MM.height / scale).toPrecision(2)),
+    },
     { path: ['drive', 'drivenAxles'], value: 'rear' },
   ];
   return usual.filter(({ path }) => valueAt(document, path) === undefined);

@@ -3,7 +3,16 @@ import { finite, identifier, notNegative } from '../schema/fields';
 import { positive } from './physical';
 import { cornerFields } from '../suspension/sweep.schema';
 import { aidsSchema } from './aids.schema';
-import { BENCH_ITEMS, type BenchTick, type DrawnCorner, type FreePlay, LINK_KINDS, type SteeringDrive, type Suspension, type SuspensionEnd } from './suspension';
+import {
+  BENCH_ITEMS,
+  type BenchTick,
+  type DrawnCorner,
+  type FreePlay,
+  LINK_KINDS,
+  type SteeringDrive,
+  type Suspension,
+  type SuspensionEnd,
+} from './suspension';
 
 const { end: _end, tyreRadiusMm: _radius, ...drawn } = cornerFields;
 const play = () => notNegative().max(20);
@@ -24,7 +33,13 @@ const endSchema = Joi.object<SuspensionEnd>({
   unsprungG: positive().max(50_000),
   links: Joi.valid(...LINK_KINDS),
   linkMmPerTurn: positive().max(10),
-  play: Joi.object<FreePlay>({ bearingSpacingMm: positive().max(500), inboardMm: play(), outboardMm: play(), tieMm: play(), upperMm: play() }),
+  play: Joi.object<FreePlay>({
+    bearingSpacingMm: positive().max(500),
+    inboardMm: play(),
+    outboardMm: play(),
+    tieMm: play(),
+    upperMm: play(),
+  }),
 });
 
 export const suspensionSchema = Joi.object<Suspension>({
@@ -34,5 +49,14 @@ export const suspensionSchema = Joi.object<Suspension>({
   rear: endSchema,
   steering: Joi.object<SteeringDrive>({ lockMm: positive().max(200), hornMm: positive().max(500) }),
   aids: aidsSchema,
-  bench: Joi.array().items(Joi.object<BenchTick>({ id: identifier().required(), at: Joi.string().isoDate().max(40).required(), of: Joi.string().hex().max(16).required() })).max(2 * BENCH_ITEMS.length).unique('id'),
+  bench: Joi.array()
+    .items(
+      Joi.object<BenchTick>({
+        id: identifier().required(),
+        at: Joi.string().isoDate().max(40).required(),
+        of: Joi.string().hex().max(16).required(),
+      }),
+    )
+    .max(2 * BENCH_ITEMS.length)
+    .unique('id'),
 });

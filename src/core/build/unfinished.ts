@@ -1,14 +1,26 @@
 import type { BuildDocument } from './document';
-import { applyPatch, type Conflict, type Edit, isBag, isItemList, mergeDocuments, type Patch, type Path, valueAt } from './patch';
+import {
+  applyPatch,
+  type Conflict,
+  type Edit,
+  isBag,
+  isItemList,
+  mergeDocuments,
+  type Patch,
+  type Path,
+  valueAt,
+} from './patch';
 import { isRequired } from './required';
 
 const keyOf = (path: Path) => path.join('/');
 
 /** Whether a figure was emptied and counts with its last value. */
-export const isUnfinished = ({ unfinished }: Pick<BuildDocument, 'unfinished'>, path: Path): boolean => unfinished.includes(keyOf(path));
+export const isUnfinished = ({ unfinished }: Pick<BuildDocument, 'unfinished'>, path: Path): boolean =>
+  unfinished.includes(keyOf(path));
 
 /** Ways to the figures that were emptied. */
-export const unfinishedPaths = ({ unfinished }: Pick<BuildDocument, 'unfinished'>): Path[] => unfinished.map((key) => key.split('/'));
+export const unfinishedPaths = ({ unfinished }: Pick<BuildDocument, 'unfinished'>): Path[] =>
+  unfinished.map((key) => key.split('/'));
 
 /**
  * The patch with its emptied figures made good: what cannot be absent keeps its last value and is listed as unfinished,
@@ -31,12 +43,16 @@ export function finishPatch(document: BuildDocument, patch: Patch): Patch {
     const before = present;
     present = applyPatch(present, [next]);
     for (const key of open) {
-      const within = key.startsWith(`${keyOf(path)}/`) && !(Array.isArray(value) && valueAt(before, key.split('/')) === valueAt(present, key.split('/')));
+      const within =
+        key.startsWith(`${keyOf(path)}/`) &&
+        !(Array.isArray(value) && valueAt(before, key.split('/')) === valueAt(present, key.split('/')));
       if (key === keyOf(path) || within) open.delete(key);
     }
   }
   const unfinished = [...open].filter((key) => valueAt(present, key.split('/')) !== undefined).sort();
-  return unfinished.join(' ') === document.unfinished.join(' ') ? kept : [...kept, { path: ['unfinished'], value: unfinished }];
+  return unfinished.join(' ') === document.unfinished.join(' ')
+    ? kept
+    : [...kept, { path: ['unfinished'], value: unfinished }];
 }
 
 function cannotBeAbsent(document: BuildDocument, path: Path): boolean {
@@ -55,10 +71,20 @@ function starred(document: BuildDocument, path: Path): string[] {
 }
 
 /** Joins two tabs' documents; what either of them emptied or filled in again counts. */
-export function mergeBuilds(base: BuildDocument, mine: BuildDocument, theirs: BuildDocument): { document: BuildDocument; conflicts: Conflict[] } {
-  const merged = mergeDocuments(base, { ...mine, unfinished: base.unfinished }, { ...theirs, unfinished: base.unfinished });
+export function mergeBuilds(
+  base: BuildDocument,
+  mine: BuildDocument,
+  theirs: BuildDocument,
+): { document: BuildDocument; conflicts: Conflict[] } {
+  const merged = mergeDocuments(
+    base,
+    { ...mine, unfinished: base.unfinished },
+    { ...theirs, unfinished: base.unfinished },
+  );
   const [before, here, there] = [base, mine, theirs].map(({ unfinished }) => new Set(unfinished));
-  const open = [...new Set([...here!, ...there!])].filter((key) => (before!.has(key) ? here!.has(key) && there!.has(key) : true));
+  const open = [...new Set([...here!, ...there!])].filter((key) =>
+    before!.has(key) ? here!.has(key) && there!.has(key) : true,
+  );
   const unfinished = open.filter((key) => valueAt(merged.document, key.split('/')) !== undefined).sort();
   return { ...merged, document: { ...merged.document, unfinished } };
 }

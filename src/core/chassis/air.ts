@@ -26,5 +26,10 @@ export function airOf(input: DriveRunInput): Air {
   const outrunMps = spare(0) > 0 && spare(FASTEST_MPS) < 0 ? bisect(spare, 0, FASTEST_MPS) : undefined;
   const end = outrunMps === undefined ? 60 : 1.15 * outrunMps;
   const speedMps = Array.from({ length: POINTS }, (_, index) => (end * index) / (POINTS - 1));
-  return { speedMps, gripN: speedMps.map((v) => tractionN(plant, v)), resistanceN: speedMps.map((v) => resistanceN(plant, v)), ...(outrunMps === undefined ? {} : { outrunMps }) };
+  return {
+    speedMps,
+    gripN: speedMps.map((v) => tractionN(plant, v)),
+    resistanceN: speedMps.map((v) => resistanceN(plant, v)),
+    ...(outrunMps === undefined ? {} : { outrunMps }),
+  };
 }

@@ -35,7 +35,15 @@ function boxOf(massG: number, { density, proportions }: { density: number; propo
 const HUB_INSIDE = 0.35;
 
 /** Kinds whose mass the build has already from the thing itself. */
-const WEIGHED_ELSEWHERE: ReadonlySet<PartKind> = new Set(['motor', 'controller', 'battery', 'servo', 'receiver', 'wheel', 'tyre']);
+const WEIGHED_ELSEWHERE: ReadonlySet<PartKind> = new Set([
+  'motor',
+  'controller',
+  'battery',
+  'servo',
+  'receiver',
+  'wheel',
+  'tyre',
+]);
 
 interface Guess {
   id: string;
@@ -56,12 +64,39 @@ export function bodiesOf(document: BuildDocument): PlacedBody[] {
   const frame = { L: wheelbaseMm, front: trackFrontMm, rear: trackRearMm };
   const guesses = guessesOf(document, frame);
   const known = new Set(guesses.map(({ id }) => id));
-  const own = bodies.filter(({ id, massG: mass }) => !known.has(id) && id !== REST && mass !== undefined).map((body): Guess => ({ id: body.id, name: body.name ?? 'Component', massG: body.massG!, at: [-frame.L / 2, 0, 40], size: [30, 30, 20], source: 'own' }));
-  const counted = [...guesses, ...own].map((guess) => placed(guess, bodies.find(({ id }) => id === guess.id)));
+  const own = bodies
+    .filter(({ id, massG: mass }) => !known.has(id) && id !== REST && mass !== undefined)
+    .map((body): Guess => ({
+      id: body.id,
+      name: body.name ?? 'Component',
+      massG: body.massG!,
+      at: [-frame.L / 2, 0, 40],
+      size: [30, 30, 20],
+      source: 'own',
+    }));
+  const counted = [...guesses, ...own].map((guess) =>
+    placed(
+      guess,
+      bodies.find(({ id }) => id === guess.id),
+    ),
+  );
   const payload = brief.payloadG ?? 0;
   const rest = massG === undefined ? 0 : massG + payload - counted.reduce((sum, { massG: m }) => sum + m, 0);
   if (rest <= 0) return counted;
-  return [...counted, placed({ id: REST, name: 'Frame, arms, shell', massG: rest, at: [-frame.L / 2, 0, 45], size: [0.85 * frame.L, 0.32 * frame.front, 30], source: 'rest' }, bodies.find(({ id }) => id === REST))];
+  return [
+    ...counted,
+    placed(
+      {
+        id: REST,
+        name: 'Frame, arms, shell',
+        massG: rest,
+        at: [-frame.L / 2, 0, 45],
+        size: [0.85 * frame.L, 0.32 * frame.front, 30],
+        source: 'rest',
+      },
+      bodies.find(({ id }) => id === REST),
+    ),
+  ];
 }
 
 /**
@@ -76,36 +111,150 @@ export function raked([x, y, z]: Triple, wheelbaseMm: number, rakeDeg: number): 
   return [ahead * c + z * s - wheelbaseMm / 2, y, z * c - ahead * s];
 }
 
-function guessesOf({ drive, power, brief, suspension, parts }: BuildDocument, { L, front, rear }: { L: number; front: number; rear: number }): Guess[] {
+function guessesOf(
+  { drive, power, brief, suspension, parts }: BuildDocument,
+  { L, front, rear }: { L: number; front: number; rear: number },
+): Guess[] {
   const { motor, tyre } = drive;
   const { battery, controller, loads = [] } = power;
   const r = tyre?.radiusMm ?? 0;
-  const wheel = (id: string, name: string, x: number, y: number): Guess => ({ id, name, massG: tyre!.massG, at: [x, y, r], size: [2 * r, 0.7 * r, 2 * r], sprung: false, fixed: true });
+  const wheel = (id: string, name: string, x: number, y: number): Guess => ({
+    id,
+    name,
+    massG: tyre!.massG,
+    at: [x, y, r],
+    size: [2 * r, 0.7 * r, 2 * r],
+    sprung: false,
+    fixed: true,
+  });
   const hub = (end: 'front' | 'rear', side: 1 | -1): Guess[] => {
     const own = suspension[end];
-    const y = own?.corner ? own.corner.wheelCentre[1] - HUB_INSIDE * r : (end === 'front' ? front : rear) / 2 - HUB_INSIDE * r;
-    return own?.unsprungG === undefined ? [] : [{ id: `hub-${end === 'front' ? 'f' : 'r'}${side > 0 ? 'l' : 'r'}`, name: `${end === 'front' ? 'Front' : 'Rear'} ${side > 0 ? 'left' : 'right'} hub`, massG: own.unsprungG, at: [end === 'front' ? 0 : -L, side * y, r], size: [0.5 * r, 0.4 * r, 0.9 * r], sprung: false, fixed: true }];
+    const y = own?.corner
+      ? own.corner.wheelCentre[1] - HUB_INSIDE * r
+      : (end === 'front' ? front : rear) / 2 - HUB_INSIDE * r;
+    return own?.unsprungG === undefined
+      ? []
+      : [
+          {
+            id: `hub-${end === 'front' ? 'f' : 'r'}${side > 0 ? 'l' : 'r'}`,
+            name: `${end === 'front' ? 'Front' : 'Rear'} ${side > 0 ? 'left' : 'right'} hub`,
+            massG: own.unsprungG,
+            at: [end === 'front' ? 0 : -L, side * y, r],
+            size: [0.5 * r, 0.4 * r, 0.9 * r],
+            sprung: false,
+            fixed: true,
+          },
+        ];
   };
   const driven = drivenOf(drive);
-  const motors: Guess[] = !motor ? [] : motorsInWheels(drive)
-    ? driven.flatMap((axle) => ([1, -1] as const).map((side): Guess => ({ id: `motor-${axle}-${side > 0 ? 'left' : 'right'}`, name: `Motor, ${axle} ${side > 0 ? 'left' : 'right'}`, massG: motor.massG * (drive.motorCount ?? 1), at: [axle === 'front' ? 0 : -L, side * ((axle === 'front' ? front : rear) / 2 - 0.5 * motor.lengthMm), r], size: [motor.diameterMm, motor.lengthMm, motor.diameterMm], sprung: false, fixed: true })))
-    : [{ id: 'motor', name: motorsInAll(drive) > 1 ? `${motorsInAll(drive)} motors` : 'Motor', massG: motor.massG * motorsInAll(drive), at: [-0.72 * L, 0, Math.max(r, motor.diameterMm / 2 + 8)], size: [motor.lengthMm, motor.diameterMm, motor.diameterMm] }];
+  const motors: Guess[] = !motor
+    ? []
+    : motorsInWheels(drive)
+      ? driven.flatMap((axle) =>
+          ([1, -1] as const).map((side): Guess => ({
+            id: `motor-${axle}-${side > 0 ? 'left' : 'right'}`,
+            name: `Motor, ${axle} ${side > 0 ? 'left' : 'right'}`,
+            massG: motor.massG * (drive.motorCount ?? 1),
+            at: [
+              axle === 'front' ? 0 : -L,
+              side * ((axle === 'front' ? front : rear) / 2 - 0.5 * motor.lengthMm),
+              r,
+            ],
+            size: [motor.diameterMm, motor.lengthMm, motor.diameterMm],
+            sprung: false,
+            fixed: true,
+          })),
+        )
+      : [
+          {
+            id: 'motor',
+            name: motorsInAll(drive) > 1 ? `${motorsInAll(drive)} motors` : 'Motor',
+            massG: motor.massG * motorsInAll(drive),
+            at: [-0.72 * L, 0, Math.max(r, motor.diameterMm / 2 + 8)],
+            size: [motor.lengthMm, motor.diameterMm, motor.diameterMm],
+          },
+        ];
   return [
-    ...(tyre ? [wheel('wheel-fl', 'Front left wheel', 0, front / 2), wheel('wheel-fr', 'Front right wheel', 0, -front / 2), wheel('wheel-rl', 'Rear left wheel', -L, rear / 2), wheel('wheel-rr', 'Rear right wheel', -L, -rear / 2)] : []),
-    ...hub('front', 1), ...hub('front', -1), ...hub('rear', 1), ...hub('rear', -1),
+    ...(tyre
+      ? [
+          wheel('wheel-fl', 'Front left wheel', 0, front / 2),
+          wheel('wheel-fr', 'Front right wheel', 0, -front / 2),
+          wheel('wheel-rl', 'Rear left wheel', -L, rear / 2),
+          wheel('wheel-rr', 'Rear right wheel', -L, -rear / 2),
+        ]
+      : []),
+    ...hub('front', 1),
+    ...hub('front', -1),
+    ...hub('rear', 1),
+    ...hub('rear', -1),
     ...motors,
-    ...(battery ? [{ id: 'pack', name: 'Pack', massG: battery.massG, at: [-0.5 * L, 0, 32] as const, size: boxOf(battery.massG, PACK) }] : []),
-    ...(controller ? [{ id: 'controller', name: 'Controller', massG: controller.massG, at: [-0.3 * L, -0.15 * front, 40] as const, size: boxOf(controller.massG, CONTROLLER) }] : []),
-    ...loads.filter(({ massG }) => massG !== undefined).map((load, index) => ({ id: `load-${load.id}`.slice(0, 64), name: load.name, massG: load.massG!, at: [-(0.1 + 0.1 * index) * L, 0.12 * front, 40] as const, size: boxOf(load.massG!, SERVO) })),
-    ...parts.items.filter(({ massG, kind }) => massG !== undefined && !WEIGHED_ELSEWHERE.has(kind)).map((part) => ({ id: `part-${part.id}`.slice(0, 64), name: part.name, massG: part.massG!, at: [-0.5 * L, 0, 35] as const, size: boxOf(part.massG!, PRINTED) })),
-    ...(brief.payloadG ? [{ id: 'payload', name: 'Payload', massG: brief.payloadG, at: [-0.55 * L, 0, 90] as const, size: boxOf(brief.payloadG, PAYLOAD) }] : []),
+    ...(battery
+      ? [
+          {
+            id: 'pack',
+            name: 'Pack',
+            massG: battery.massG,
+            at: [-0.5 * L, 0, 32] as const,
+            size: boxOf(battery.massG, PACK),
+          },
+        ]
+      : []),
+    ...(controller
+      ? [
+          {
+            id: 'controller',
+            name: 'Controller',
+            massG: controller.massG,
+            at: [-0.3 * L, -0.15 * front, 40] as const,
+            size: boxOf(controller.massG, CONTROLLER),
+          },
+        ]
+      : []),
+    ...loads
+      .filter(({ massG }) => massG !== undefined)
+      .map((load, index) => ({
+        id: `load-${load.id}`.slice(0, 64),
+        name: load.name,
+        massG: load.massG!,
+        at: [-(0.1 + 0.1 * index) * L, 0.12 * front, 40] as const,
+        size: boxOf(load.massG!, SERVO),
+      })),
+    ...parts.items
+      .filter(({ massG, kind }) => massG !== undefined && !WEIGHED_ELSEWHERE.has(kind))
+      .map((part) => ({
+        id: `part-${part.id}`.slice(0, 64),
+        name: part.name,
+        massG: part.massG!,
+        at: [-0.5 * L, 0, 35] as const,
+        size: boxOf(part.massG!, PRINTED),
+      })),
+    ...(brief.payloadG
+      ? [
+          {
+            id: 'payload',
+            name: 'Payload',
+            massG: brief.payloadG,
+            at: [-0.55 * L, 0, 90] as const,
+            size: boxOf(brief.payloadG, PAYLOAD),
+          },
+        ]
+      : []),
   ];
 }
 
-function placed({ id, name, massG, at, size, sprung = true, source = 'build', fixed = false }: Guess, body: Body | undefined): PlacedBody {
+function placed(
+  { id, name, massG, at, size, sprung = true, source = 'build', fixed = false }: Guess,
+  body: Body | undefined,
+): PlacedBody {
   return {
-    id, name: body?.name ?? name, massG, source, fixed,
-    xMm: (fixed ? undefined : body?.xMm) ?? at[0], yMm: (fixed ? undefined : body?.yMm) ?? at[1], zMm: (fixed ? undefined : body?.zMm) ?? at[2],
+    id,
+    name: body?.name ?? name,
+    massG,
+    source,
+    fixed,
+    xMm: (fixed ? undefined : body?.xMm) ?? at[0],
+    yMm: (fixed ? undefined : body?.yMm) ?? at[1],
+    zMm: (fixed ? undefined : body?.zMm) ?? at[2],
     sizeMm: [body?.lengthMm ?? size[0], body?.widthMm ?? size[1], body?.heightMm ?? size[2]],
     sprung: body?.unsprung === undefined ? sprung : !body.unsprung,
     placed: fixed || body?.xMm !== undefined || body?.yMm !== undefined || body?.zMm !== undefined,

@@ -21,18 +21,33 @@ export interface Standing {
 }
 
 /** How a build stands on a surface, or what is missing; a centre of gravity outside the wheels is told as missing words. */
-export function standingOf({ document, surface }: Pick<Subject, 'document' | 'surface'>): { missing: readonly string[] } | Standing {
+export function standingOf({
+  document,
+  surface,
+}: Pick<Subject, 'document' | 'surface'>): { missing: readonly string[] } | Standing {
   const weight = weightOf(document);
   const { tyre } = document.drive;
-  const missing = [...(weight.ok ? [] : weight.missing), ...(surface ? [] : ['surface']), ...(tyre ? [] : ['tyre'])];
+  const missing = [
+    ...(weight.ok ? [] : weight.missing),
+    ...(surface ? [] : ['surface']),
+    ...(tyre ? [] : ['tyre']),
+  ];
   if (missing.length > 0 || !weight.ok || !surface || !tyre) return { missing };
   const { chassis, brief } = document;
   const mu = frictionOf(surface, tyre);
   try {
     const stability = chassisStability({
-      wheelbaseMm: chassis.wheelbaseMm!, trackFrontMm: chassis.trackFrontMm!, trackRearMm: chassis.trackRearMm!, cgMm: weight.value.cgMm, massG: weight.value.massG, mu,
+      wheelbaseMm: chassis.wheelbaseMm!,
+      trackFrontMm: chassis.trackFrontMm!,
+      trackRearMm: chassis.trackRearMm!,
+      cgMm: weight.value.cgMm,
+      massG: weight.value.massG,
+      mu,
       ...(chassis.cornerRadiusM === undefined ? {} : { cornerRadiusM: chassis.cornerRadiusM }),
-      cdaM2: chassis.cdaM2 ?? 0, claFrontM2: chassis.claFrontM2 ?? 0, claRearM2: chassis.claRearM2 ?? 0, speedMps: brief.targetMps ?? 0,
+      cdaM2: chassis.cdaM2 ?? 0,
+      claFrontM2: chassis.claFrontM2 ?? 0,
+      claRearM2: chassis.claRearM2 ?? 0,
+      speedMps: brief.targetMps ?? 0,
     });
     return { weight: weight.value, stability, mu };
   } catch (error) {
@@ -54,15 +69,33 @@ const tip: CheckDefinition = {
   quantity: 'coefficient',
   kind: 'floor',
   tightUnder: 1.15,
-  evaluate: (subject) => onStanding(subject, ({ stability: { staticStabilityFactor, outcome, cgHeightForNoTipMm }, mu, weight: { cgMm } }) => ({
-    value: staticStabilityFactor,
-    limit: mu,
-    why: outcome === 'slides' ? `It slides: half the track over the height is ${plain(staticStabilityFactor)}, and the tyres hold ${plain(mu)}.` : `It rolls over before it slides: the centre of gravity is ${plain(cgMm[2])} mm high, and ${plain(cgHeightForNoTipMm)} mm would slide.`,
-    working: [
-      { label: 'Stability factor', formula: `(half the track − ${plain(Math.abs(cgMm[1]))} mm) / ${plain(cgMm[2])} mm`, value: staticStabilityFactor, quantity: 'coefficient', source: 'Gillespie, Fundamentals of Vehicle Dynamics, ch. 9' },
-      { label: 'Slides rather than rolls under', formula: 'half the track over the friction', value: cgHeightForNoTipMm, quantity: 'lengthMm' },
-    ],
-  })),
+  evaluate: (subject) =>
+    onStanding(
+      subject,
+      ({ stability: { staticStabilityFactor, outcome, cgHeightForNoTipMm }, mu, weight: { cgMm } }) => ({
+        value: staticStabilityFactor,
+        limit: mu,
+        why:
+          outcome === 'slides'
+            ? `It slides: half the track over the height is ${plain(staticStabilityFactor)}, and the tyres hold ${plain(mu)}.`
+            : `It rolls over before it slides: the centre of gravity is ${plain(cgMm[2])} mm high, and ${plain(cgHeightForNoTipMm)} mm would slide.`,
+        working: [
+          {
+            label: 'Stability factor',
+            formula: `(half the track − ${plain(Math.abs(cgMm[1]))} mm) / ${plain(cgMm[2])} mm`,
+            value: staticStabilityFactor,
+            quantity: 'coefficient',
+            source: 'Gillespie, Fundamentals of Vehicle Dynamics, ch. 9',
+          },
+          {
+            label: 'Slides rather than rolls under',
+            formula: 'half the track over the friction',
+            value: cgHeightForNoTipMm,
+            quantity: 'lengthMm',
+          },
+        ],
+      }),
+    ),
   propose: (subject) => [...lowered(subject), ...wider(subject)],
 };
 
@@ -80,18 +113,55 @@ const lift: CheckDefinition = {
     return onStanding(subject, ({ stability, mu }) => {
       const launch = subject.run()!.peakAccelMps2;
       const { drivenAxles, frontLoadShare } = input.value.car;
-      const braked = mu * GRAVITY * (drivenAxles === 'all' ? 1 : drivenAxles === 'front' ? frontLoadShare : 1 - frontLoadShare);
-      const [front, rear] = [{ lifts: stability.frontLiftsAtMps2, reaches: launch, what: 'The front lifts', how: 'the drive reaches' }, { lifts: stability.rearLiftsAtMps2, reaches: braked, what: 'The rear lifts', how: 'braking on the driven wheels reaches' }];
+      const braked =
+        mu *
+        GRAVITY *
+        (drivenAxles === 'all' ? 1 : drivenAxles === 'front' ? frontLoadShare : 1 - frontLoadShare);
+      const [front, rear] = [
+        {
+          lifts: stability.frontLiftsAtMps2,
+          reaches: launch,
+          what: 'The front lifts',
+          how: 'the drive reaches',
+        },
+        {
+          lifts: stability.rearLiftsAtMps2,
+          reaches: braked,
+          what: 'The rear lifts',
+          how: 'braking on the driven wheels reaches',
+        },
+      ];
       const worst = rear.lifts / rear.reaches < front.lifts / front.reaches ? rear : front;
       return {
         value: worst.lifts,
         limit: worst.reaches,
         why: `${worst.what} at ${plain(worst.lifts)} m/s²; ${worst.how} ${plain(worst.reaches)} m/s².`,
         working: [
-          { label: 'Front lifts at', formula: 'g · distance ahead of the rear axle / height', value: stability.frontLiftsAtMps2, quantity: 'accelMps2' },
-          { label: 'The drive reaches', formula: 'peak of a full-throttle run', value: launch, quantity: 'accelMps2' },
-          { label: 'Rear lifts at', formula: 'g · distance behind the front axle / height', value: stability.rearLiftsAtMps2, quantity: 'accelMps2' },
-          { label: 'Braking reaches', formula: 'μ·g on the share of the driven wheels', value: braked, quantity: 'accelMps2', source: 'Gillespie, Fundamentals of Vehicle Dynamics, ch. 3' },
+          {
+            label: 'Front lifts at',
+            formula: 'g · distance ahead of the rear axle / height',
+            value: stability.frontLiftsAtMps2,
+            quantity: 'accelMps2',
+          },
+          {
+            label: 'The drive reaches',
+            formula: 'peak of a full-throttle run',
+            value: launch,
+            quantity: 'accelMps2',
+          },
+          {
+            label: 'Rear lifts at',
+            formula: 'g · distance behind the front axle / height',
+            value: stability.rearLiftsAtMps2,
+            quantity: 'accelMps2',
+          },
+          {
+            label: 'Braking reaches',
+            formula: 'μ·g on the share of the driven wheels',
+            value: braked,
+            quantity: 'accelMps2',
+            source: 'Gillespie, Fundamentals of Vehicle Dynamics, ch. 3',
+          },
         ],
       };
     });
@@ -116,24 +186,42 @@ const side: CheckDefinition = {
     return {
       value: leftLoadShare,
       state: off <= SIDE_TOLERANCE ? 'clear' : off <= SIDE_OVER ? 'tight' : 'over',
-      why: off <= SIDE_TOLERANCE ? `The left wheels carry ${plain(100 * leftLoadShare)} % of it.` : `The ${leftLoadShare > 0.5 ? 'left' : 'right'} wheels carry ${plain(100 * Math.max(leftLoadShare, 1 - leftLoadShare))} %: it pulls to one side under power and brakes.`,
-      working: [{ label: 'Left share', formula: '(half the track + y of the centre of gravity) / track', value: leftLoadShare, quantity: 'share' }],
+      why:
+        off <= SIDE_TOLERANCE
+          ? `The left wheels carry ${plain(100 * leftLoadShare)} % of it.`
+          : `The ${leftLoadShare > 0.5 ? 'left' : 'right'} wheels carry ${plain(100 * Math.max(leftLoadShare, 1 - leftLoadShare))} %: it pulls to one side under power and brakes.`,
+      working: [
+        {
+          label: 'Left share',
+          formula: '(half the track + y of the centre of gravity) / track',
+          value: leftLoadShare,
+          quantity: 'share',
+        },
+      ],
     };
   },
   propose: ({ document }) => {
     const weight = weightOf(document);
     if (!weight.ok || !weight.value.balance) return [];
     const { bodies, massG, cgMm } = weight.value;
-    return movable(bodies).map((body) => {
-      const yMm = Math.round(body.yMm - (cgMm[1] * massG) / body.massG);
-      return { body, yMm };
-    }).filter(({ yMm }) => Math.abs(yMm) < (document.chassis.trackFrontMm ?? 0) / 3).map(({ body, yMm }): Proposal => ({ text: `${body.name} ${Math.abs(yMm - body.yMm) < 0.5 ? '' : `${plain(Math.abs(yMm - body.yMm))} mm to the ${yMm > body.yMm ? 'left' : 'right'}`}`.trim(), patch: moved(document, body.id, { yMm }), cost: 1 }));
+    return movable(bodies)
+      .map((body) => {
+        const yMm = Math.round(body.yMm - (cgMm[1] * massG) / body.massG);
+        return { body, yMm };
+      })
+      .filter(({ yMm }) => Math.abs(yMm) < (document.chassis.trackFrontMm ?? 0) / 3)
+      .map(({ body, yMm }): Proposal => ({
+        text: `${body.name} ${Math.abs(yMm - body.yMm) < 0.5 ? '' : `${plain(Math.abs(yMm - body.yMm))} mm to the ${yMm > body.yMm ? 'left' : 'right'}`}`.trim(),
+        patch: moved(document, body.id, { yMm }),
+        cost: 1,
+      }));
   },
 };
 
 export const chassisChecks: readonly CheckDefinition[] = [tip, lift, side];
 
-const movable = (bodies: readonly PlacedBody[]) => bodies.filter(({ fixed, source }) => !fixed && source !== 'rest').sort((a, b) => b.massG - a.massG);
+const movable = (bodies: readonly PlacedBody[]) =>
+  bodies.filter(({ fixed, source }) => !fixed && source !== 'rest').sort((a, b) => b.massG - a.massG);
 
 /** A patch that gives a component another place or size, whether or not the document holds it yet. */
 export function moved({ chassis }: BuildDocument, id: string, change: Partial<Body>): Patch {
@@ -147,8 +235,25 @@ const LEAST_HEIGHT_MM = 8;
 function lowered({ document }: Subject): Proposal[] {
   const weight = weightOf(document);
   if (!weight.ok) return [];
-  if (!weight.value.balance) return [{ text: `Centre of gravity ${LOWER_MM} mm lower`, patch: [{ path: ['chassis', 'cgHeightMm'], value: Math.max(1, document.chassis.cgHeightMm! - LOWER_MM) }], cost: 3 }];
-  return movable(weight.value.bodies).map((body) => ({ body, zMm: Math.max(LEAST_HEIGHT_MM + body.sizeMm[2] / 2, body.zMm - LOWER_MM) })).filter(({ body, zMm }) => zMm < body.zMm - 1).slice(0, 3).map(({ body, zMm }) => ({ text: `${body.name} ${plain(body.zMm - zMm)} mm lower`, patch: moved(document, body.id, { zMm: Math.round(10 * zMm) / 10 }), cost: 1 }));
+  if (!weight.value.balance)
+    return [
+      {
+        text: `Centre of gravity ${LOWER_MM} mm lower`,
+        patch: [
+          { path: ['chassis', 'cgHeightMm'], value: Math.max(1, document.chassis.cgHeightMm! - LOWER_MM) },
+        ],
+        cost: 3,
+      },
+    ];
+  return movable(weight.value.bodies)
+    .map((body) => ({ body, zMm: Math.max(LEAST_HEIGHT_MM + body.sizeMm[2] / 2, body.zMm - LOWER_MM) }))
+    .filter(({ body, zMm }) => zMm < body.zMm - 1)
+    .slice(0, 3)
+    .map(({ body, zMm }) => ({
+      text: `${body.name} ${plain(body.zMm - zMm)} mm lower`,
+      patch: moved(document, body.id, { zMm: Math.round(10 * zMm) / 10 }),
+      cost: 1,
+    }));
 }
 
 const WIDER_MM = 20;
@@ -156,5 +261,12 @@ const WIDER_MM = 20;
 function wider({ document: { chassis } }: Subject): Proposal[] {
   const { trackFrontMm, trackRearMm } = chassis;
   if (trackFrontMm === undefined || trackRearMm === undefined) return [];
-  return [1, 2].map((times) => ({ text: `Track ${plain(WIDER_MM * times)} mm wider`, patch: [{ path: ['chassis', 'trackFrontMm'], value: trackFrontMm + WIDER_MM * times }, { path: ['chassis', 'trackRearMm'], value: trackRearMm + WIDER_MM * times }], cost: 2 }));
+  return [1, 2].map((times) => ({
+    text: `Track ${plain(WIDER_MM * times)} mm wider`,
+    patch: [
+      { path: ['chassis', 'trackFrontMm'], value: trackFrontMm + WIDER_MM * times },
+      { path: ['chassis', 'trackRearMm'], value: trackRearMm + WIDER_MM * times },
+    ],
+    cost: 2,
+  }));
 }

@@ -41,12 +41,32 @@ export interface StabilityResult {
  * @see Gillespie, Fundamentals of Vehicle Dynamics, ch. 9 (rollover) and 3 (braking)
  */
 export function chassisStability(input: StabilityInput): StabilityResult {
-  const { wheelbaseMm, cgMm, massG, mu, cornerRadiusM, cdaM2 = 0, claFrontM2 = 0, claRearM2 = 0, speedMps = 0 } = input;
+  const {
+    wheelbaseMm,
+    cgMm,
+    massG,
+    mu,
+    cornerRadiusM,
+    cdaM2 = 0,
+    claFrontM2 = 0,
+    claRearM2 = 0,
+    speedMps = 0,
+  } = input;
   const [x, y, h] = cgMm;
   const half = trackAt(x, input) / 2;
   if (h <= 0) throw new CalcError('cgMm', `lies ${plain(h)} mm over the ground`, 'give a height over it');
-  if (x >= 0 || x <= -wheelbaseMm) throw new CalcError('cgMm', `lies at ${plain(x)} mm, outside the wheelbase`, `give between 0 and −${plain(wheelbaseMm)} mm, behind the front axle`);
-  if (Math.abs(y) >= half) throw new CalcError('cgMm', `lies ${plain(y)} mm to the side, outside the track`, `give less than ${plain(half)} mm`);
+  if (x >= 0 || x <= -wheelbaseMm)
+    throw new CalcError(
+      'cgMm',
+      `lies at ${plain(x)} mm, outside the wheelbase`,
+      `give between 0 and −${plain(wheelbaseMm)} mm, behind the front axle`,
+    );
+  if (Math.abs(y) >= half)
+    throw new CalcError(
+      'cgMm',
+      `lies ${plain(y)} mm to the side, outside the track`,
+      `give less than ${plain(half)} mm`,
+    );
   const factor = (half - Math.abs(y)) / h;
   const massKg = massG / 1000;
   const pressure = (AIR_DENSITY / 2) * speedMps ** 2;
@@ -59,7 +79,12 @@ export function chassisStability(input: StabilityInput): StabilityResult {
   return {
     staticStabilityFactor: factor,
     outcome: mu > factor ? 'tips' : 'slides',
-    ...(cornerRadiusM === undefined ? {} : { tipSpeedMps: Math.sqrt(GRAVITY * cornerRadiusM * factor), slideSpeedMps: Math.sqrt(mu * GRAVITY * cornerRadiusM) }),
+    ...(cornerRadiusM === undefined
+      ? {}
+      : {
+          tipSpeedMps: Math.sqrt(GRAVITY * cornerRadiusM * factor),
+          slideSpeedMps: Math.sqrt(mu * GRAVITY * cornerRadiusM),
+        }),
     frontLiftsAtMps2: (GRAVITY * (wheelbaseMm + x)) / h,
     rearLiftsAtMps2: (GRAVITY * -x) / h,
     axleLoadsN: { front, rear },
@@ -67,6 +92,11 @@ export function chassisStability(input: StabilityInput): StabilityResult {
     brakingLimitMps2: Math.min(byGrip, byLift),
     brakingLimitedBy: byGrip <= byLift ? 'grip' : 'lift',
     cgHeightForNoTipMm: mu === 0 ? 1e6 : (half - Math.abs(y)) / mu,
-    notes: [...(pressure * cdaM2 > 0 ? [`Drag slows it by ${plain((pressure * cdaM2) / massKg)} m/s² besides.`] : []), ...(front <= 0 || rear <= 0 ? ['Lift takes all of an axle’s load at this speed.'] : [])],
+    notes: [
+      ...(pressure * cdaM2 > 0
+        ? [`Drag slows it by ${plain((pressure * cdaM2) / massKg)} m/s² besides.`]
+        : []),
+      ...(front <= 0 || rear <= 0 ? ['Lift takes all of an axle’s load at this speed.'] : []),
+    ],
   };
 }

@@ -22,23 +22,55 @@ const check = (document: BuildDocument, id: string) => evaluateBuild(document).f
 describe('the components of a build', () => {
   it('appear by themselves and weigh what the scale says with the payload, the rest being the frame', () => {
     const bodies = bodiesOf(car);
-    expect(bodies.map(({ id }) => id)).toEqual(['wheel-fl', 'wheel-fr', 'wheel-rl', 'wheel-rr', 'motor', 'pack', 'controller', 'payload', REST]);
+    expect(bodies.map(({ id }) => id)).toEqual([
+      'wheel-fl',
+      'wheel-fr',
+      'wheel-rl',
+      'wheel-rr',
+      'motor',
+      'pack',
+      'controller',
+      'payload',
+      REST,
+    ]);
     expect(bodies.reduce((sum, { massG }) => sum + massG, 0)).toBeCloseTo(1600 + 300, 9);
-    expect(bodies.find(({ id }) => id === 'wheel-rl')).toMatchObject({ xMm: -280, yMm: 100, zMm: 42, sprung: false, fixed: true });
+    expect(bodies.find(({ id }) => id === 'wheel-rl')).toMatchObject({
+      xMm: -280,
+      yMm: 100,
+      zMm: 42,
+      sprung: false,
+      fixed: true,
+    });
     expect(bodies.find(({ id }) => id === 'motor')!.sizeMm).toEqual([52.5, 36, 36]);
     expect(bodiesOf(applyPatch(car, [{ path: ['chassis', 'wheelbaseMm'], value: undefined }]))).toEqual([]);
   });
 
   it('count a printed part with its mass, and not what is weighed already', () => {
-    const listed = built([{ path: ['parts', 'items'], value: [{ id: 'plate', name: 'Plate', kind: 'chassis', massG: 150 }, { id: 'm', name: 'Motor', kind: 'motor', massG: 170 }, { id: 'link', name: 'Link', kind: 'link' }] }]);
+    const listed = built([
+      {
+        path: ['parts', 'items'],
+        value: [
+          { id: 'plate', name: 'Plate', kind: 'chassis', massG: 150 },
+          { id: 'm', name: 'Motor', kind: 'motor', massG: 170 },
+          { id: 'link', name: 'Link', kind: 'link' },
+        ],
+      },
+    ]);
     const bodies = bodiesOf(listed);
-    expect(bodies.filter(({ id }) => id.startsWith('part-'))).toEqual([expect.objectContaining({ id: 'part-plate', massG: 150, sprung: true })]);
+    expect(bodies.filter(({ id }) => id.startsWith('part-'))).toEqual([
+      expect.objectContaining({ id: 'part-plate', massG: 150, sprung: true }),
+    ]);
     const restOf = (all: typeof bodies) => all.find(({ id }) => id === REST)!.massG;
     expect(restOf(bodies)).toBeCloseTo(restOf(bodiesOf(car)) - 150, 9);
   });
 
   it('in the wheels are unsprung, one to each driven wheel', () => {
-    const inWheels = bodiesOf(built([{ path: ['drive', 'motorsAt'], value: 'wheel' }, { path: ['drive', 'mounting'], value: 'wheel' }])).filter(({ id }) => id.startsWith('motor'));
+    const inWheels = bodiesOf(
+      built([
+        { path: ['drive', 'motorsAt'], value: 'wheel' },
+        { path: ['drive', 'mounting'], value: 'wheel' },
+      ]),
+    ).filter(({ id }) => id.startsWith('motor'));
     expect(inWheels).toHaveLength(4);
     expect(inWheels.every(({ sprung }) => !sprung)).toBe(true);
   });
@@ -60,7 +92,18 @@ describe('the components of a build', () => {
 
 describe('the chassis checks', () => {
   it('know a car that rolls over, and lower or widen it until it slides', () => {
-    const tall = applyPatch(placed, [{ path: ['chassis', 'bodies'], value: [{ id: 'pack', zMm: 60 }, { id: 'payload', zMm: 320 }, { id: REST, zMm: 110 }] }, { path: ['chassis', 'trackFrontMm'], value: 170 }, { path: ['chassis', 'trackRearMm'], value: 170 }]);
+    const tall = applyPatch(placed, [
+      {
+        path: ['chassis', 'bodies'],
+        value: [
+          { id: 'pack', zMm: 60 },
+          { id: 'payload', zMm: 320 },
+          { id: REST, zMm: 110 },
+        ],
+      },
+      { path: ['chassis', 'trackFrontMm'], value: 170 },
+      { path: ['chassis', 'trackRearMm'], value: 170 },
+    ]);
     const tip = check(tall, 'chassis.tip');
     expect(tip).toMatchObject({ state: 'over', why: expect.stringContaining('rolls over before it slides') });
     // half of 170 mm over the height, against the grip
@@ -75,22 +118,31 @@ describe('the chassis checks', () => {
     const side = check(lopsided, 'chassis.side');
     expect(side.state).not.toBe('clear');
     expect(side.remedies.length).toBeGreaterThan(0);
-    expect(check(applyPatch(lopsided, side.remedies[0]!.patch), 'chassis.side')).toMatchObject({ state: 'clear', value: expect.closeTo(0.5, 2) });
+    expect(check(applyPatch(lopsided, side.remedies[0]!.patch), 'chassis.side')).toMatchObject({
+      state: 'clear',
+      value: expect.closeTo(0.5, 2),
+    });
   });
 
   it('hold the lift of the front against the launch', () => {
     const lift = check(placed, 'chassis.lift');
     const [x, , z] = weight(placed).cgMm;
-    expect([(9.81 * (280 + x)) / z, (9.81 * -x) / z].some((lifts) => Math.abs(lifts - lift.value!) < 1e-9)).toBe(true);
+    expect(
+      [(9.81 * (280 + x)) / z, (9.81 * -x) / z].some((lifts) => Math.abs(lifts - lift.value!) < 1e-9),
+    ).toBe(true);
   });
 });
 
 describe('what-ifs', () => {
   it('move weight as far as they say, each on its own', () => {
     const tried = chassisWhatIfs(placed, car.brief.surfaces[0]!);
-    const [forward, back] = ['pack-forward', 'pack-back'].map((id) => tried.find((one) => one.id === id)!.standing.weight.cgMm[0]);
+    const [forward, back] = ['pack-forward', 'pack-back'].map(
+      (id) => tried.find((one) => one.id === id)!.standing.weight.cgMm[0],
+    );
     expect(forward! - back!).toBeCloseTo((40 * car.power.battery!.massG) / 1900, 9);
-    expect(tried.find(({ id }) => id === 'wider')!.standing.stability.staticStabilityFactor).toBeGreaterThan(tried.find(({ id }) => id === 'pack-back')!.standing.stability.staticStabilityFactor);
+    expect(tried.find(({ id }) => id === 'wider')!.standing.stability.staticStabilityFactor).toBeGreaterThan(
+      tried.find(({ id }) => id === 'pack-back')!.standing.stability.staticStabilityFactor,
+    );
   });
 
   it('start from the car as it is, by the scale’s figures too: what one way betters, the other worsens', () => {
@@ -115,6 +167,8 @@ describe('air', () => {
     const { outrunMps } = airOf(input.value);
     const plant = createPlant(input.value);
     expect(tractionN(plant, outrunMps!)).toBeCloseTo(resistanceN(plant, outrunMps!), 6);
-    expect(airOf({ ...input.value, car: { ...input.value.car, claFrontM2: 0.3, claRearM2: 0.3 } }).outrunMps).toBeUndefined();
+    expect(
+      airOf({ ...input.value, car: { ...input.value.car, claFrontM2: 0.3, claRearM2: 0.3 } }).outrunMps,
+    ).toBeUndefined();
   });
 });

@@ -17,16 +17,46 @@ export function weightOf(document: BuildDocument): Assembled<WeightOfBuild> {
   const { chassis } = document;
   const { wheelbaseMm, trackFrontMm, trackRearMm, cgHeightMm, frontLoadShare, rakeDeg = 0 } = chassis;
   const massKg = massWithPayloadKg(document);
-  const missing = missingOf({ wheelbase: wheelbaseMm, 'front track': trackFrontMm, 'rear track': trackRearMm, 'mass ready to run': massKg });
+  const missing = missingOf({
+    wheelbase: wheelbaseMm,
+    'front track': trackFrontMm,
+    'rear track': trackRearMm,
+    'mass ready to run': massKg,
+  });
   if (missing.length > 0) return { ok: false, missing };
   const bodies = bodiesOf(document);
   if ((chassis.bodies ?? []).length > 0) {
-    const balance = chassisBalance({ wheelbaseMm: wheelbaseMm!, trackFrontMm: trackFrontMm!, trackRearMm: trackRearMm!, components: bodies.map((body) => standing(body, wheelbaseMm!, rakeDeg)) });
-    return { ok: true, value: { balance, bodies, massG: balance.massG, cgMm: balance.cgMm, leftLoadShare: balance.leftLoadShare } };
+    const balance = chassisBalance({
+      wheelbaseMm: wheelbaseMm!,
+      trackFrontMm: trackFrontMm!,
+      trackRearMm: trackRearMm!,
+      components: bodies.map((body) => standing(body, wheelbaseMm!, rakeDeg)),
+    });
+    return {
+      ok: true,
+      value: {
+        balance,
+        bodies,
+        massG: balance.massG,
+        cgMm: balance.cgMm,
+        leftLoadShare: balance.leftLoadShare,
+      },
+    };
   }
-  const open = missingOf({ 'height of the centre of gravity': cgHeightMm, 'weight on the front axle': frontLoadShare });
+  const open = missingOf({
+    'height of the centre of gravity': cgHeightMm,
+    'weight on the front axle': frontLoadShare,
+  });
   if (open.length > 0) return { ok: false, missing: open };
-  return { ok: true, value: { bodies, massG: massKg! * 1000, cgMm: raked([(frontLoadShare! - 1) * wheelbaseMm!, 0, cgHeightMm!], wheelbaseMm!, rakeDeg), leftLoadShare: 0.5 } };
+  return {
+    ok: true,
+    value: {
+      bodies,
+      massG: massKg! * 1000,
+      cgMm: raked([(frontLoadShare! - 1) * wheelbaseMm!, 0, cgHeightMm!], wheelbaseMm!, rakeDeg),
+      leftLoadShare: 0.5,
+    },
+  };
 }
 
 /** What moves with the wheels stays where it is. */

@@ -29,14 +29,43 @@ export function chassisWhatIfs(document: BuildDocument, surface: ChosenSurface):
   const { trackFrontMm, trackRearMm } = document.chassis;
   const shift = (one: PlacedBody, by: Shift) => shifted(document, present.weight, one, by);
   const tried: { id: string; text: string; patch: Patch }[] = [
-    ...(pack ? [
-      { id: 'pack-forward', text: `Pack ${SHIFT_MM} mm forward`, patch: shift(pack, { xMm: SHIFT_MM }) },
-      { id: 'pack-back', text: `Pack ${SHIFT_MM} mm back`, patch: shift(pack, { xMm: -SHIFT_MM }) },
-    ] : []),
-    ...(controller && controller.zMm > LOWER_MM ? [{ id: 'controller-lower', text: `Controller ${LOWER_MM} mm lower`, patch: shift(controller, { zMm: -LOWER_MM }) }] : []),
-    ...(payload && payload.zMm > 2 * LOWER_MM ? [{ id: 'payload-lower', text: `Payload ${2 * LOWER_MM} mm lower`, patch: shift(payload, { zMm: -2 * LOWER_MM }) }] : []),
-    { id: 'rake', text: `${RAKE_DEG}° more rake, nose down`, patch: [{ path: ['chassis', 'rakeDeg'], value: (document.chassis.rakeDeg ?? 0) + RAKE_DEG }] },
-    { id: 'wider', text: `Track ${2 * WIDER_MM} mm wider`, patch: [{ path: ['chassis', 'trackFrontMm'], value: trackFrontMm! + 2 * WIDER_MM }, { path: ['chassis', 'trackRearMm'], value: trackRearMm! + 2 * WIDER_MM }] },
+    ...(pack
+      ? [
+          { id: 'pack-forward', text: `Pack ${SHIFT_MM} mm forward`, patch: shift(pack, { xMm: SHIFT_MM }) },
+          { id: 'pack-back', text: `Pack ${SHIFT_MM} mm back`, patch: shift(pack, { xMm: -SHIFT_MM }) },
+        ]
+      : []),
+    ...(controller && controller.zMm > LOWER_MM
+      ? [
+          {
+            id: 'controller-lower',
+            text: `Controller ${LOWER_MM} mm lower`,
+            patch: shift(controller, { zMm: -LOWER_MM }),
+          },
+        ]
+      : []),
+    ...(payload && payload.zMm > 2 * LOWER_MM
+      ? [
+          {
+            id: 'payload-lower',
+            text: `Payload ${2 * LOWER_MM} mm lower`,
+            patch: shift(payload, { zMm: -2 * LOWER_MM }),
+          },
+        ]
+      : []),
+    {
+      id: 'rake',
+      text: `${RAKE_DEG}° more rake, nose down`,
+      patch: [{ path: ['chassis', 'rakeDeg'], value: (document.chassis.rakeDeg ?? 0) + RAKE_DEG }],
+    },
+    {
+      id: 'wider',
+      text: `Track ${2 * WIDER_MM} mm wider`,
+      patch: [
+        { path: ['chassis', 'trackFrontMm'], value: trackFrontMm! + 2 * WIDER_MM },
+        { path: ['chassis', 'trackRearMm'], value: trackRearMm! + 2 * WIDER_MM },
+      ],
+    },
   ];
   return tried.flatMap((one) => {
     const standing = standingOf({ document: applyPatch(document, one.patch), surface });
@@ -53,13 +82,31 @@ const rounded = (value: number) => Number(value.toPrecision(6));
  */
 function shifted(document: BuildDocument, weight: WeightOfBuild, body: PlacedBody, by: Shift): Patch {
   if (weight.balance) {
-    const place: Partial<Body> = { xMm: body.xMm + (by.xMm ?? 0), yMm: body.yMm, zMm: body.zMm + (by.zMm ?? 0) };
+    const place: Partial<Body> = {
+      xMm: body.xMm + (by.xMm ?? 0),
+      yMm: body.yMm,
+      zMm: body.zMm + (by.zMm ?? 0),
+    };
     return moved(document, body.id, place);
   }
   const { frontLoadShare, cgHeightMm, wheelbaseMm } = document.chassis;
   const share = body.massG / weight.massG;
   return [
-    ...(by.xMm === undefined ? [] : [{ path: ['chassis', 'frontLoadShare'], value: rounded(Math.min(1 - LEAST_SHARE, Math.max(LEAST_SHARE, frontLoadShare! + (share * by.xMm) / wheelbaseMm!))) }]),
-    ...(by.zMm === undefined ? [] : [{ path: ['chassis', 'cgHeightMm'], value: rounded(cgHeightMm! + share * by.zMm) }]),
+    ...(by.xMm === undefined
+      ? []
+      : [
+          {
+            path: ['chassis', 'frontLoadShare'],
+            value: rounded(
+              Math.min(
+                1 - LEAST_SHARE,
+                Math.max(LEAST_SHARE, frontLoadShare! + (share * by.xMm) / wheelbaseMm!),
+              ),
+            ),
+          },
+        ]),
+    ...(by.zMm === undefined
+      ? []
+      : [{ path: ['chassis', 'cgHeightMm'], value: rounded(cgHeightMm! + share * by.zMm) }]),
   ];
 }

@@ -8,7 +8,17 @@ import type { EnduranceInput, EnduranceResult } from '../drive/enduranceDefiniti
 import type { DriveRunResult } from '../drive/run';
 import type { Assembled } from '../drive/runOfBuild';
 
-export const SEGMENTS = ['brief', 'drive', 'power', 'chassis', 'suspension', 'parts', 'print', 'field', 'learn'] as const;
+export const SEGMENTS = [
+  'brief',
+  'drive',
+  'power',
+  'chassis',
+  'suspension',
+  'parts',
+  'print',
+  'field',
+  'learn',
+] as const;
 export type Segment = (typeof SEGMENTS)[number];
 
 export type State = 'over' | 'tight' | 'unknown' | 'clear';

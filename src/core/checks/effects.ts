@@ -55,14 +55,23 @@ const TELLING = 0.02;
  *
  * Each is put alone into the earlier build; things that only make sense together show it in their sum.
  */
-export function effectsBetween(before: BuildDocument, after: BuildDocument, thresholds: Thresholds, reader: Reader): Effects {
+export function effectsBetween(
+  before: BuildDocument,
+  after: BuildDocument,
+  thresholds: Thresholds,
+  reader: Reader,
+): Effects {
   const words = describeChanges(before, after, reader);
   const raw = changesBetween(before, after);
   const was = weighBuild(before, thresholds);
   const things = [...new Set(raw.filter(({ path }) => acts(path)).map(({ path }) => thingOf(path)))];
   const each = things.map((thing) => {
     const own = raw.filter(({ path }) => acts(path) && thingOf(path) === thing);
-    return { thing, changes: words.filter(({ path }) => acts(path) && thingOf(path) === thing), ...movedBy(was, weighBuild(applyPatch(before, own.map(edit)), thresholds)) };
+    return {
+      thing,
+      changes: words.filter(({ path }) => acts(path) && thingOf(path) === thing),
+      ...movedBy(was, weighBuild(applyPatch(before, own.map(edit)), thresholds)),
+    };
   });
   return {
     each: each.filter(({ changes }) => changes.length > 0),
@@ -74,12 +83,26 @@ export function effectsBetween(before: BuildDocument, after: BuildDocument, thre
 const edit = ({ path, after }: Change) => ({ path, value: after });
 
 /** Figures and checks that are not the same on both sides. */
-export function movedBy(was: readonly Check[], is: readonly Check[], most = MOST_CHECKS): Pick<ChangeEffect, 'figures' | 'checks'> {
+export function movedBy(
+  was: readonly Check[],
+  is: readonly Check[],
+  most = MOST_CHECKS,
+): Pick<ChangeEffect, 'figures' | 'checks'> {
   const of = (checks: readonly Check[], id: string) => checks.find((one) => one.id === id);
   const figures = KEY_FIGURES.flatMap((id): Moved[] => {
     const [a, b] = [of(was, id), of(is, id)];
     const known = b ?? a;
-    return !known || a?.value === b?.value ? [] : [{ id, title: known.title, quantity: known.quantity, ...(a?.value === undefined ? {} : { before: a.value }), ...(b?.value === undefined ? {} : { after: b.value }) }];
+    return !known || a?.value === b?.value
+      ? []
+      : [
+          {
+            id,
+            title: known.title,
+            quantity: known.quantity,
+            ...(a?.value === undefined ? {} : { before: a.value }),
+            ...(b?.value === undefined ? {} : { after: b.value }),
+          },
+        ];
   });
   const ids = [...new Set([...was, ...is].map(({ id }) => id))];
   const checks = ids.flatMap((id): (MovedCheck & { size: number })[] => {
@@ -89,14 +112,26 @@ export function movedBy(was: readonly Check[], is: readonly Check[], most = MOST
     const known = b ?? a!;
     return size > TELLING ? [{ id, title: known.title, segment: known.segment, before, after, size }] : [];
   });
-  return { figures, checks: checks.sort((a, b) => b.size - a.size).slice(0, most).map(({ size: _, ...one }) => one) };
+  return {
+    figures,
+    checks: checks
+      .sort((a, b) => b.size - a.size)
+      .slice(0, most)
+      .map(({ size: _, ...one }) => one),
+  };
 }
 
-const sideOf = (check: Check | undefined): Pick<Check, 'state' | 'margin'> => (check ? { state: check.state, ...(check.margin === undefined ? {} : { margin: check.margin }) } : { state: 'unknown' });
+const sideOf = (check: Check | undefined): Pick<Check, 'state' | 'margin'> =>
+  check
+    ? { state: check.state, ...(check.margin === undefined ? {} : { margin: check.margin }) }
+    : { state: 'unknown' };
 
 /** A change of state counts for more than any change of margin; a margin counts up to three, above that there is enough. */
 function sizeOf(a: Pick<Check, 'state' | 'margin'>, b: Pick<Check, 'state' | 'margin'>): number {
   const enough = (margin: number) => Math.max(0.01, Math.min(3, margin));
-  const moved = a.margin === undefined || b.margin === undefined ? 0 : Math.abs(Math.log(enough(b.margin) / enough(a.margin)));
+  const moved =
+    a.margin === undefined || b.margin === undefined
+      ? 0
+      : Math.abs(Math.log(enough(b.margin) / enough(a.margin)));
   return moved + (a.state === b.state ? 0 : 10);
 }

@@ -22,10 +22,30 @@ import type { Check, CheckDefinition, Finding, Proposal, Remedy, State, Subject,
 import { plain } from '../units/plain';
 import { subjectOf } from './subject';
 
-export const CHECK_DEFINITIONS: readonly CheckDefinition[] = [...briefChecks, ...driveChecks, ...heatChecks, ...layoutChecks, ...gearChecks, ...toothChecks, ...jointChecks, ...shaftChecks, ...tyreChecks, ...powerChecks, ...chassisChecks, ...suspensionChecks, steeringEffort, ...printChecks];
+export const CHECK_DEFINITIONS: readonly CheckDefinition[] = [
+  ...briefChecks,
+  ...driveChecks,
+  ...heatChecks,
+  ...layoutChecks,
+  ...gearChecks,
+  ...toothChecks,
+  ...jointChecks,
+  ...shaftChecks,
+  ...tyreChecks,
+  ...powerChecks,
+  ...chassisChecks,
+  ...suspensionChecks,
+  steeringEffort,
+  ...printChecks,
+];
 
 /** The checks of every build, and those of the rails, loads, aids and parts that this one has. */
-const definitionsOf = (document: BuildDocument): readonly CheckDefinition[] => [...CHECK_DEFINITIONS, ...supplyChecksOf(document), ...aidChecksOf(document), ...partChecksOf(document)];
+const definitionsOf = (document: BuildDocument): readonly CheckDefinition[] => [
+  ...CHECK_DEFINITIONS,
+  ...supplyChecksOf(document),
+  ...aidChecksOf(document),
+  ...partChecksOf(document),
+];
 
 /** Margins under which a check is tight, where the workshop sets none of its own. */
 export const DEFAULT_THRESHOLDS: Thresholds = Object.fromEntries(
@@ -41,15 +61,35 @@ export function byUrgency(a: Check, b: Check): number {
 }
 
 /** The states of the quick checks of a build on one surface, without remedies; the others wait for the worker. */
-export function statesOn(document: BuildDocument, surface: ChosenSurface | undefined, thresholds: Thresholds = {}): Check[] {
+export function statesOn(
+  document: BuildDocument,
+  surface: ChosenSurface | undefined,
+  thresholds: Thresholds = {},
+): Check[] {
   const subject = subjectOf(document, surface);
-  return definitionsOf(document).map((definition) => (definition.heavy ? waiting(definition) : evaluate(definition, subject, thresholds)));
+  return definitionsOf(document).map((definition) =>
+    definition.heavy ? waiting(definition) : evaluate(definition, subject, thresholds),
+  );
 }
 
-const waiting = ({ id, segment, title, short, quantity, kind }: CheckDefinition): Check => ({ id, segment, title, short, quantity, kind, state: 'unknown', why: 'Being worked out.', missing: [], working: [], remedies: [] });
+const waiting = ({ id, segment, title, short, quantity, kind }: CheckDefinition): Check => ({
+  id,
+  segment,
+  title,
+  short,
+  quantity,
+  kind,
+  state: 'unknown',
+  why: 'Being worked out.',
+  missing: [],
+  working: [],
+  remedies: [],
+});
 
 /** Ids of the checks that `statesOn` leaves to the worker. */
-export const HEAVY_CHECKS: ReadonlySet<string> = new Set(CHECK_DEFINITIONS.filter(({ heavy }) => heavy).map(({ id }) => id));
+export const HEAVY_CHECKS: ReadonlySet<string> = new Set(
+  CHECK_DEFINITIONS.filter(({ heavy }) => heavy).map(({ id }) => id),
+);
 
 /** All checks over every chosen surface: each stands for its worst surface, with the remedies that help there. */
 export function evaluateBuild(document: BuildDocument, thresholds: Thresholds = {}): Check[] {
@@ -59,15 +99,23 @@ export function evaluateBuild(document: BuildDocument, thresholds: Thresholds = 
 /** The same for an overview: remedies for the most urgent check alone, because they are what takes long. */
 export function overlookBuild(document: BuildDocument, thresholds: Thresholds = {}): Check[] {
   const found = worstOf(document, thresholds);
-  const urgent = found.filter(({ check }) => check.state !== 'unknown').sort((a, b) => byUrgency(a.check, b.check))[0];
+  const urgent = found
+    .filter(({ check }) => check.state !== 'unknown')
+    .sort((a, b) => byUrgency(a.check, b.check))[0];
   return found.map((worst) => (worst === urgent ? remedied(worst, thresholds) : worst.check));
 }
 
 /** The same without any remedy. */
-export const weighBuild = (document: BuildDocument, thresholds: Thresholds = {}): Check[] => worstOf(document, thresholds).map(({ check }) => check);
+export const weighBuild = (document: BuildDocument, thresholds: Thresholds = {}): Check[] =>
+  worstOf(document, thresholds).map(({ check }) => check);
 
 /** The same without those that take long. */
-export const lightOf = (document: BuildDocument, thresholds: Thresholds = {}): Check[] => worstOf(document, thresholds, definitionsOf(document).filter(({ heavy }) => !heavy)).map(({ check }) => check);
+export const lightOf = (document: BuildDocument, thresholds: Thresholds = {}): Check[] =>
+  worstOf(
+    document,
+    thresholds,
+    definitionsOf(document).filter(({ heavy }) => !heavy),
+  ).map(({ check }) => check);
 
 interface Worst {
   definition: CheckDefinition;
@@ -75,9 +123,17 @@ interface Worst {
   check: Check;
 }
 
-function worstOf(document: BuildDocument, thresholds: Thresholds, definitions = definitionsOf(document)): Worst[] {
+function worstOf(
+  document: BuildDocument,
+  thresholds: Thresholds,
+  definitions = definitionsOf(document),
+): Worst[] {
   const subjects = subjectsOf(document);
-  return definitions.map((definition) => subjects.map((subject) => ({ definition, subject, check: evaluate(definition, subject, thresholds) })).reduce((a, b) => (byUrgency(b.check, a.check) < 0 ? b : a)));
+  return definitions.map((definition) =>
+    subjects
+      .map((subject) => ({ definition, subject, check: evaluate(definition, subject, thresholds) }))
+      .reduce((a, b) => (byUrgency(b.check, a.check) < 0 ? b : a)),
+  );
 }
 
 /** A check whose remedies cannot be worked out stands without them. */
@@ -91,15 +147,33 @@ function remedied({ definition, subject, check }: Worst, thresholds: Thresholds)
 
 function subjectsOf(document: BuildDocument): Subject[] {
   const { surfaces } = document.brief;
-  return surfaces.length === 0 ? [subjectOf(document, undefined)] : surfaces.map((surface) => subjectOf(document, surface));
+  return surfaces.length === 0
+    ? [subjectOf(document, undefined)]
+    : surfaces.map((surface) => subjectOf(document, surface));
 }
 
 function evaluate(definition: CheckDefinition, subject: Subject, thresholds: Thresholds): Check {
   const { id, segment, title, short, quantity, kind } = definition;
   const finding = foundBy(definition, subject);
-  const base = { id, segment, title, short, quantity, kind, remedies: [], ...(subject.surface && !definition.anySurface ? { surface: subject.surface.name } : {}) };
+  const base = {
+    id,
+    segment,
+    title,
+    short,
+    quantity,
+    kind,
+    remedies: [],
+    ...(subject.surface && !definition.anySurface ? { surface: subject.surface.name } : {}),
+  };
   if ('missing' in finding) {
-    return { ...base, state: 'unknown', why: `Needs ${finding.missing.join(', ')}.`, missing: finding.missing, working: [], ...(finding.fault ? { fault: finding.fault } : {}) };
+    return {
+      ...base,
+      state: 'unknown',
+      why: `Needs ${finding.missing.join(', ')}.`,
+      missing: finding.missing,
+      working: [],
+      ...(finding.fault ? { fault: finding.fault } : {}),
+    };
   }
   const margin = marginOf(definition, finding);
   return {
@@ -119,11 +193,17 @@ function foundBy(definition: CheckDefinition, subject: Subject): Finding {
   try {
     return definition.evaluate(subject);
   } catch (error) {
-    return { missing: [`figures that go together${error instanceof CalcError ? ` (${error.message})` : ''}`], ...(error instanceof CalcError ? {} : { fault: error as Error }) };
+    return {
+      missing: [`figures that go together${error instanceof CalcError ? ` (${error.message})` : ''}`],
+      ...(error instanceof CalcError ? {} : { fault: error as Error }),
+    };
   }
 }
 
-function marginOf({ kind }: CheckDefinition, { value, limit, margin }: Exclude<Finding, { missing: readonly string[] }>): number | undefined {
+function marginOf(
+  { kind }: CheckDefinition,
+  { value, limit, margin }: Exclude<Finding, { missing: readonly string[] }>,
+): number | undefined {
   if (margin !== undefined) return margin;
   if (kind === 'band' || limit === undefined || value === undefined) return undefined;
   if (kind === 'ceiling') return value === 0 ? 1e6 : limit / value;
@@ -135,24 +215,47 @@ function stateOf(margin: number, tightUnder: number): State {
   return margin < tightUnder ? 'tight' : 'clear';
 }
 
-function remediesFor(definition: CheckDefinition, subject: Subject, check: Check, thresholds: Thresholds): Remedy[] {
+function remediesFor(
+  definition: CheckDefinition,
+  subject: Subject,
+  check: Check,
+  thresholds: Thresholds,
+): Remedy[] {
   if ((check.state !== 'over' && check.state !== 'tight') || !definition.propose) return [];
-  const tried = definition.propose(subject).map((proposal) => ({ proposal, after: tryOut(definition, subject, proposal, thresholds) }));
+  const tried = definition
+    .propose(subject)
+    .map((proposal) => ({ proposal, after: tryOut(definition, subject, proposal, thresholds) }));
   return tried
     .filter(({ after }) => helps(check, after))
     .sort((a, b) => byWorth(check, a, b))
     .slice(0, MOST_REMEDIES)
-    .map(({ proposal, after }) => ({ text: proposal.text, patch: proposal.patch, cost: proposal.cost, effect: effectOf(check, after), ...(after.value === undefined ? {} : { value: after.value }), state: after.state }));
+    .map(({ proposal, after }) => ({
+      text: proposal.text,
+      patch: proposal.patch,
+      cost: proposal.cost,
+      effect: effectOf(check, after),
+      ...(after.value === undefined ? {} : { value: after.value }),
+      state: after.state,
+    }));
 }
 
-function tryOut(definition: CheckDefinition, { document, surface }: Subject, proposal: Proposal, thresholds: Thresholds): Check {
+function tryOut(
+  definition: CheckDefinition,
+  { document, surface }: Subject,
+  proposal: Proposal,
+  thresholds: Thresholds,
+): Check {
   return evaluate(definition, subjectOf(applyPatch(document, proposal.patch), surface), thresholds);
 }
 
 const gainOf = (before: Check, after: Check) =>
-  before.margin !== undefined && after.margin !== undefined ? after.margin - before.margin : ORDER[after.state] - ORDER[before.state] || Math.abs((before.limit ?? 0) - (before.value ?? 0)) - Math.abs((after.limit ?? 0) - (after.value ?? 0));
+  before.margin !== undefined && after.margin !== undefined
+    ? after.margin - before.margin
+    : ORDER[after.state] - ORDER[before.state] ||
+      Math.abs((before.limit ?? 0) - (before.value ?? 0)) - Math.abs((after.limit ?? 0) - (after.value ?? 0));
 
-const helps = (before: Check, after: Check) => ORDER[after.state] >= ORDER[before.state] && after.state !== 'unknown' && gainOf(before, after) > 1e-9;
+const helps = (before: Check, after: Check) =>
+  ORDER[after.state] >= ORDER[before.state] && after.state !== 'unknown' && gainOf(before, after) > 1e-9;
 
 interface Tried {
   proposal: Proposal;
@@ -161,14 +264,23 @@ interface Tried {
 
 /** The better state first, then the largest effect for the least cost. */
 function byWorth(before: Check, a: Tried, b: Tried): number {
-  return ORDER[b.after.state] - ORDER[a.after.state] || gainOf(before, b.after) / b.proposal.cost - gainOf(before, a.after) / a.proposal.cost;
+  return (
+    ORDER[b.after.state] - ORDER[a.after.state] ||
+    gainOf(before, b.after) / b.proposal.cost - gainOf(before, a.after) / a.proposal.cost
+  );
 }
 
 function effectOf(before: Check, after: Check): string {
   if (before.margin === undefined || after.margin === undefined) {
-    const [scale, unit] = before.quantity === 'share' ? [100, ' %'] : before.quantity === 'percent' ? [1, ' %'] : [1, ''];
-    const figures = before.value !== undefined && after.value !== undefined ? `${plain(scale * before.value)} to ${plain(scale * after.value)}${unit}` : '';
-    return after.state === before.state ? figures : `${before.state} to ${after.state}${figures ? `, ${figures}` : ''}`;
+    const [scale, unit] =
+      before.quantity === 'share' ? [100, ' %'] : before.quantity === 'percent' ? [1, ' %'] : [1, ''];
+    const figures =
+      before.value !== undefined && after.value !== undefined
+        ? `${plain(scale * before.value)} to ${plain(scale * after.value)}${unit}`
+        : '';
+    return after.state === before.state
+      ? figures
+      : `${before.state} to ${after.state}${figures ? `, ${figures}` : ''}`;
   }
   return `margin ${before.margin.toFixed(2)} to ${after.margin.toFixed(2)}`;
 }

@@ -35,22 +35,40 @@ export function garageCarOrAilment(whole: WholeBuild, thresholds: Thresholds): G
 }
 
 /** A build of which nothing could be worked out, and why. */
-export function ailing({ build, revisions }: Pick<WholeBuild, 'build' | 'revisions'>, why: string): GarageCar {
+export function ailing(
+  { build, revisions }: Pick<WholeBuild, 'build' | 'revisions'>,
+  why: string,
+): GarageCar {
   return {
-    id: build.id, name: build.name, revision: { letter: revisions.at(-1)?.letter ?? 'A' }, revisions: revisions.length, document: emptyDocument(), ails: why,
+    id: build.id,
+    name: build.name,
+    revision: { letter: revisions.at(-1)?.letter ?? 'A' },
+    revisions: revisions.length,
+    document: emptyDocument(),
+    ails: why,
     next: 'Open it, take its last change back, or export it before anything else.',
   };
 }
 
 /** What the garage says of a build: its last revision, what it should do, what it did, and what to do next. */
-export function garageCar({ build, revisions, runs, failures, prints, copies }: WholeBuild, thresholds: Thresholds): GarageCar {
+export function garageCar(
+  { build, revisions, runs, failures, prints, copies }: WholeBuild,
+  thresholds: Thresholds,
+): GarageCar {
   const last = revisions.at(-1)!;
   const { document } = last;
   const surface = document.brief.surfaces[0];
   const input = surface ? runInputOf(document, surface) : undefined;
   const predictedMps = input?.ok ? driveRun(input.value).topSpeedMps : undefined;
-  const tested = [...revisions].reverse().find(({ id }) => runs.some((run) => run.revisionId === id && run.kind === 'timedDistance'));
-  const measured = tested ? measuredSpeedOf(runs.filter(({ revisionId }) => revisionId === tested.id), 'timedDistance') : undefined;
+  const tested = [...revisions]
+    .reverse()
+    .find(({ id }) => runs.some((run) => run.revisionId === id && run.kind === 'timedDistance'));
+  const measured = tested
+    ? measuredSpeedOf(
+        runs.filter(({ revisionId }) => revisionId === tested.id),
+        'timedDistance',
+      )
+    : undefined;
   const record = { document, revisionId: last.id, revisions, runs, failures, prints, copies };
   const checks = [...overlookBuild(document, thresholds), ...checksOnRecord(record)];
   const worked = checks.filter(({ state }) => state !== 'unknown').sort(byUrgency);
@@ -62,7 +80,9 @@ export function garageCar({ build, revisions, runs, failures, prints, copies }: 
     document,
     ...(predictedMps === undefined ? {} : { predictedMps }),
     ...(surface ? { surface: surface.name } : {}),
-    ...(measured && tested ? { measured: { speedMps: measured.speedMps, errorMps: measured.errorMps, letter: tested.letter } } : {}),
+    ...(measured && tested
+      ? { measured: { speedMps: measured.speedMps, errorMps: measured.errorMps, letter: tested.letter } }
+      : {}),
     ...(worked[0] ? { tightest: worked[0] } : {}),
     next: nextStep(record, checks, input?.ok === false ? input.missing : surface ? [] : ['surface']),
   };
@@ -78,4 +98,7 @@ function nextStep(record: BuildOnRecord, checks: readonly Check[], missing: read
 }
 
 const MOST_NAMED = 3;
-const listed = (names: readonly string[]) => (names.length > MOST_NAMED ? `${names.slice(0, MOST_NAMED).join(', ')} and ${names.length - MOST_NAMED} more` : names.join(', '));
+const listed = (names: readonly string[]) =>
+  names.length > MOST_NAMED
+    ? `${names.slice(0, MOST_NAMED).join(', ')} and ${names.length - MOST_NAMED} more`
+    : names.join(', ');

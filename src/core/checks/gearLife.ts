@@ -11,7 +11,9 @@ import { subjectOf } from './subject';
 /** Every tooth of a build on a surface, the weakest first. */
 export function teethOn(document: BuildDocument, surface: ChosenSurface): Assembled<Tooth[]> {
   const setting = toothSettingOf(subjectOf(document, surface));
-  return 'missing' in setting ? { ok: false, missing: setting.missing } : { ok: true, value: teethOf(setting) };
+  return 'missing' in setting
+    ? { ok: false, missing: setting.missing }
+    : { ok: true, value: teethOf(setting) };
 }
 
 export interface JointsOnSurface {

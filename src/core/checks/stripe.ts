@@ -23,7 +23,7 @@ export function stripeOf(checks: readonly Check[]): SegmentState[] {
     const worked = own.filter(({ state }) => state !== 'unknown');
     if (worked.length === 0) {
       const needs = [...new Set(own.flatMap(({ missing }) => missing))];
-      return { segment, state: 'unknown', needs: needs.length > 0 ? needs : WILL_NEED[segment] ?? [] };
+      return { segment, state: 'unknown', needs: needs.length > 0 ? needs : (WILL_NEED[segment] ?? []) };
     }
     const worst = [...own].sort(byUrgency)[0]!;
     return { segment, state: worst.state, check: worst, needs: worst.missing };

@@ -18,7 +18,8 @@ export function subjectOf(document: BuildDocument, surface: ChosenSurface | unde
   let endurance: Assembled<WholePack> | undefined;
   const runs = new Map<number, DriveRunResult>();
 
-  const runInput = () => (input ??= surface ? runInputOf(document, surface) : { ok: false, missing: ['surface'] });
+  const runInput = () =>
+    (input ??= surface ? runInputOf(document, surface) : { ok: false, missing: ['surface'] });
   return {
     document,
     surface,
@@ -40,7 +41,9 @@ export function subjectOf(document: BuildDocument, surface: ChosenSurface | unde
     },
     endurance: () => {
       if (endurance) return endurance;
-      const assembled: Assembled<EnduranceInput> = surface ? enduranceInputOf(document, surface) : { ok: false, missing: ['surface'] };
+      const assembled: Assembled<EnduranceInput> = surface
+        ? enduranceInputOf(document, surface)
+        : { ok: false, missing: ['surface'] };
       endurance = assembled.ok ? drivenOrRefused(assembled.value) : assembled;
       return endurance;
     },

@@ -8,7 +8,8 @@ const PAST_ALL_C = 400;
 const keep = keepLast<WholePack>(60);
 
 /** Both ways of driving a pack, kept for the checks and remedies that ask for the same again. */
-export const wholePack = (input: EnduranceInput): WholePack => keep(JSON.stringify(input), () => driven(input));
+export const wholePack = (input: EnduranceInput): WholePack =>
+  keep(JSON.stringify(input), () => driven(input));
 
 function driven(input: EnduranceInput): WholePack {
   const { windingLimitC = PAST_ALL_C, caseLimitC = Infinity, ...thermal } = input.thermal;

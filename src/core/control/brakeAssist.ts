@@ -30,7 +30,9 @@ const LOCKED_SHARE = 0.05;
 
 /** Brake force of the shorted motors at a wheel speed, N: their current is held by winding and controller. */
 export function motorBrakeN(p: Plant, wheelMps: number): number {
-  return wheelMps <= 0 ? 0 : p.dragNPerA * (Math.min(p.limitA, (wheelMps * p.emfPerMps) / p.windingOhm) + p.idleA);
+  return wheelMps <= 0
+    ? 0
+    : p.dragNPerA * (Math.min(p.limitA, (wheelMps * p.emfPerMps) / p.windingOhm) + p.idleA);
 }
 
 /**
@@ -49,7 +51,8 @@ export function brakeAssist(input: BrakeInput): BrakeResult {
   const series = emptySeries();
   let [t, v, u, way, turned, frame, us] = [0, fromMps, fromMps, 0, 0, 0, FULL_US];
   let [slipSum, lockedM, share] = [0, 0, 1];
-  const brakeN = (wheel: number) => share * (brakeNm === undefined ? motorBrakeN(plant, wheel) : wheel > 0 ? brakeNm / radiusM : 0);
+  const brakeN = (wheel: number) =>
+    share * (brakeNm === undefined ? motorBrakeN(plant, wheel) : wheel > 0 ? brakeNm / radiusM : 0);
   const next = new Float64Array(2);
   const step = slipStepper((wheel, speed, into) => {
     const push = car.forceN(speed, slipOf(wheel, speed));
@@ -73,10 +76,22 @@ export function brakeAssist(input: BrakeInput): BrakeResult {
     if (u < LOCKED_SHARE * v) lockedM += nextWay - way;
     [t, v, u, way, turned] = [t + h, nextV, nextU, nextWay, nextTurned];
   }
-  return { stopM: way, timeS: t, meanSlipPct: t > 0 ? slipSum / t : 0, lockedShare: way > 0 ? lockedM / way : 0, series };
+  return {
+    stopM: way,
+    timeS: t,
+    meanSlipPct: t > 0 ? slipSum / t : 0,
+    lockedShare: way > 0 ? lockedM / way : 0,
+    series,
+  };
 }
 
-function braked(driven: number | undefined, free: number | undefined, lastUs: number, { controller }: BrakeInput, frameMs: number): number {
+function braked(
+  driven: number | undefined,
+  free: number | undefined,
+  lastUs: number,
+  { controller }: BrakeInput,
+  frameMs: number,
+): number {
   const { targetSlipPct, gainUsPerPct, releaseUsPerMs } = controller;
   if (targetSlipPct >= OFF_PCT || driven === undefined || free === undefined) return FULL_US;
   const over = (100 * (free - driven)) / Math.max(free, LEAST_READ_MPS) - targetSlipPct;

@@ -8,7 +8,10 @@ const MOST_GAIN = 200;
 const LEAST_GAIN = 1e-4;
 const GRID = 90;
 
-const product = (a: Matrix, b: Matrix): number[][] => a.map((row) => b[0]!.map((_, column) => row.reduce((sum, value, index) => sum + value * b[index]![column]!, 0)));
+const product = (a: Matrix, b: Matrix): number[][] =>
+  a.map((row) =>
+    b[0]!.map((_, column) => row.reduce((sum, value, index) => sum + value * b[index]![column]!, 0)),
+  );
 
 /** e^M by squaring a Taylor series. Source: Golub and Van Loan, Matrix Computations, ch. 9. */
 function exponential(matrix: Matrix): number[][] {
@@ -59,14 +62,29 @@ export function loopIsStable(input: YawInput): (gain: number) => boolean {
   const { sampleS, lowpassS = 0 } = input.gyro;
   const filter = lowpassS > 0 ? 1 - Math.exp(-sampleS / lowpassS) : 1;
   // slide, yaw, steering and the command that is held over a sample
-  const held = lagS > 0
-    ? [[...rows[0], 0], [...rows[1], 0], [0, 0, -1 / lagS, 1 / lagS], [0, 0, 0, 0]]
-    : [[rows[0][0], rows[0][1], 0, rows[0][2]], [rows[1][0], rows[1][1], 0, rows[1][2]], [0, 0, 0, 0], [0, 0, 0, 0]];
+  const held =
+    lagS > 0
+      ? [
+          [...rows[0], 0],
+          [...rows[1], 0],
+          [0, 0, -1 / lagS, 1 / lagS],
+          [0, 0, 0, 0],
+        ]
+      : [
+          [rows[0][0], rows[0][1], 0, rows[0][2]],
+          [rows[1][0], rows[1][1], 0, rows[1][2]],
+          [0, 0, 0, 0],
+          [0, 0, 0, 0],
+        ];
   const step = exponential(held.map((row) => row.map((value) => value * sampleS)));
   const loop = (gain: number): Matrix => {
     // the filtered rate is read first, then its command is held: u = −gain·((1 − κ)·y + κ·r)
     const command = [0, -gain * filter, 0, -gain * (1 - filter)];
-    const moved = [0, 1, 2].map((row) => [0, 1, 2, 3].map((column) => (column < 3 ? step[row]![column]! : 0) + step[row]![3]! * command[column]!));
+    const moved = [0, 1, 2].map((row) =>
+      [0, 1, 2, 3].map(
+        (column) => (column < 3 ? step[row]![column]! : 0) + step[row]![3]! * command[column]!,
+      ),
+    );
     // without lag the steering is the command itself and holds nothing of its own
     if (lagS === 0) moved[2] = [0, 0, 0, 0];
     return [...moved, [0, filter, 0, 1 - filter]];
@@ -79,7 +97,13 @@ export function loopIsStable(input: YawInput): (gain: number) => boolean {
 /** Upper end of the stable range of gains, by bisection up to 200; undefined where none is stable or all are. */
 export function criticalGain(input: YawInput): number | undefined {
   const stable = loopIsStable(input);
-  const grid = [0, ...Array.from({ length: GRID + 1 }, (_, index) => LEAST_GAIN * (MOST_GAIN / LEAST_GAIN) ** (index / GRID))];
+  const grid = [
+    0,
+    ...Array.from(
+      { length: GRID + 1 },
+      (_, index) => LEAST_GAIN * (MOST_GAIN / LEAST_GAIN) ** (index / GRID),
+    ),
+  ];
   const states = grid.map(stable);
   const first = states.indexOf(true);
   if (first < 0) return undefined;

@@ -36,15 +36,23 @@ export function slipCarOf(input: SlipCarInput): SlipCar {
   const rear = car.drivenAxles === 'rear';
   const { road } = plant;
   const share = rear ? 1 - car.frontLoadShare : car.frontLoadShare;
-  const downShare = road.downPerQ === 0 ? 0 : (rear ? (car.claRearM2 ?? 0) : (car.claFrontM2 ?? 0)) / ((car.claFrontM2 ?? 0) + (car.claRearM2 ?? 0));
+  const downShare =
+    road.downPerQ === 0
+      ? 0
+      : (rear ? (car.claRearM2 ?? 0) : (car.claFrontM2 ?? 0)) /
+        ((car.claFrontM2 ?? 0) + (car.claRearM2 ?? 0));
   const side = rear ? 1 : -1;
   return {
-    plant, spinKg: plant.effectiveMassKg - plant.massKg, radiusM: radiusMm / 1000, friction,
+    plant,
+    spinKg: plant.effectiveMassKg - plant.massKg,
+    radiusM: radiusMm / 1000,
+    friction,
     forceN: (speed, slip) => {
       const q = speed * speed;
       const mu = friction(slip);
       const whole = Math.max(0, road.weightN + road.downPerQ * q);
-      const still = road.weightN * share + road.downPerQ * q * downShare - side * transfer * dragAndRoll(road, q);
+      const still =
+        road.weightN * share + road.downPerQ * q * downShare - side * transfer * dragAndRoll(road, q);
       // the load that the force itself shifts onto the axle or off it
       const shifted = 1 - side * mu * transfer;
       const load = shifted <= 0 ? whole : still / shifted;
@@ -54,4 +62,5 @@ export function slipCarOf(input: SlipCarInput): SlipCar {
   };
 }
 
-export const slipOf = (wheelMps: number, speedMps: number) => (wheelMps - speedMps) / Math.max(speedMps, LEAST_SLIP_MPS);
+export const slipOf = (wheelMps: number, speedMps: number) =>
+  (wheelMps - speedMps) / Math.max(speedMps, LEAST_SLIP_MPS);

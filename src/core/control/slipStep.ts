@@ -4,7 +4,8 @@ const TELLING_MPS = 1e-6;
 
 /** Step of wheel and car at rest and at speed, s: the slip answers the slower the faster the car goes. */
 const [FINE_S, COARSE_S, COARSE_FROM_MPS] = [2.5e-4, 1e-3, 4];
-export const stepAt = (speedMps: number) => Math.min(COARSE_S, FINE_S + ((COARSE_S - FINE_S) * speedMps) / COARSE_FROM_MPS);
+export const stepAt = (speedMps: number) =>
+  Math.min(COARSE_S, FINE_S + ((COARSE_S - FINE_S) * speedMps) / COARSE_FROM_MPS);
 
 /** Accelerations of the wheel's tread and of the car, written into the pair. */
 export type SlipDerivative = (wheelMps: number, speedMps: number, into: Float64Array) => void;
@@ -14,8 +15,15 @@ export type SlipDerivative = (wheelMps: number, speedMps: number, into: Float64A
  *
  * @see Verwer, Spee, Blom and Hundsdorfer, SIAM Journal on Scientific Computing 20 (1999): ROS2, L-stable, second order
  */
-export function slipStepper(derive: SlipDerivative): (wheelMps: number, speedMps: number, h: number, into: Float64Array) => void {
-  const [here, byWheel, bySpeed, there] = [new Float64Array(2), new Float64Array(2), new Float64Array(2), new Float64Array(2)];
+export function slipStepper(
+  derive: SlipDerivative,
+): (wheelMps: number, speedMps: number, h: number, into: Float64Array) => void {
+  const [here, byWheel, bySpeed, there] = [
+    new Float64Array(2),
+    new Float64Array(2),
+    new Float64Array(2),
+    new Float64Array(2),
+  ];
   return (u, v, h, into) => {
     derive(u, v, here);
     derive(u + TELLING_MPS, v, byWheel);

@@ -25,18 +25,33 @@ const WORTH = 0.003;
 /** One run of a study: time to the distance, or way to stand. */
 export type StudyRun = (targetSlipPct: number, seed: number) => { value?: number; meanSlipPct?: number };
 
-export const driveStudy = (input: TractionInput): StudyRun => (target, seed) => {
-  const row = tractionRow(input, target, seed);
-  return { ...(row.timeToDistanceS === undefined ? {} : { value: row.timeToDistanceS }), ...(row.meanSlipPct === undefined ? {} : { meanSlipPct: row.meanSlipPct }) };
-};
+export const driveStudy =
+  (input: TractionInput): StudyRun =>
+  (target, seed) => {
+    const row = tractionRow(input, target, seed);
+    return {
+      ...(row.timeToDistanceS === undefined ? {} : { value: row.timeToDistanceS }),
+      ...(row.meanSlipPct === undefined ? {} : { meanSlipPct: row.meanSlipPct }),
+    };
+  };
 
-export const brakeStudy = (input: BrakeInput): StudyRun => (targetSlipPct, seed) => {
-  const { stopM, meanSlipPct } = brakeAssist({ ...input, seed, controller: { ...input.controller, targetSlipPct } });
-  return { value: stopM, meanSlipPct };
-};
+export const brakeStudy =
+  (input: BrakeInput): StudyRun =>
+  (targetSlipPct, seed) => {
+    const { stopM, meanSlipPct } = brakeAssist({
+      ...input,
+      seed,
+      controller: { ...input.controller, targetSlipPct },
+    });
+    return { value: stopM, meanSlipPct };
+  };
 
 /** Yields the number of runs done; the best target and those as good. */
-export function* studySlip(run: StudyRun, targets: readonly number[] = STUDY_TARGETS, seeds = STUDY_SEEDS): Generator<number, Study> {
+export function* studySlip(
+  run: StudyRun,
+  targets: readonly number[] = STUDY_TARGETS,
+  seeds = STUDY_SEEDS,
+): Generator<number, Study> {
   const rows: StudyRow[] = [];
   let done = 0;
   for (const targetSlipPct of targets) {
@@ -50,8 +65,17 @@ export function* studySlip(run: StudyRun, targets: readonly number[] = STUDY_TAR
   const reached = rows.filter(({ mean }) => mean !== undefined);
   const best = [...reached].sort((a, b) => a.mean! - b.mean!)[0];
   if (!best) return { rows };
-  const good = reached.filter(({ mean, sd }) => mean! - best.mean! <= Math.max(WORTH * best.mean!, Math.hypot(sd, best.sd)));
-  return { rows, best, band: { from: Math.min(...good.map(({ targetSlipPct }) => targetSlipPct)), to: Math.max(...good.map(({ targetSlipPct }) => targetSlipPct)) } };
+  const good = reached.filter(
+    ({ mean, sd }) => mean! - best.mean! <= Math.max(WORTH * best.mean!, Math.hypot(sd, best.sd)),
+  );
+  return {
+    rows,
+    best,
+    band: {
+      from: Math.min(...good.map(({ targetSlipPct }) => targetSlipPct)),
+      to: Math.max(...good.map(({ targetSlipPct }) => targetSlipPct)),
+    },
+  };
 }
 
 function rowOf(targetSlipPct: number, found: readonly ReturnType<StudyRun>[]): StudyRow {
@@ -61,5 +85,12 @@ function rowOf(targetSlipPct: number, found: readonly ReturnType<StudyRun>[]): S
   const slip = slips.length > 0 ? { meanSlipPct: meanOf(slips) } : {};
   if (values.length < found.length) return { targetSlipPct, sd: 0, ...slip };
   const mean = meanOf(values);
-  return { targetSlipPct, mean, sd: Math.sqrt(values.reduce((sum, value) => sum + (value - mean) ** 2, 0) / Math.max(1, values.length - 1)), ...slip };
+  return {
+    targetSlipPct,
+    mean,
+    sd: Math.sqrt(
+      values.reduce((sum, value) => sum + (value - mean) ** 2, 0) / Math.max(1, values.length - 1),
+    ),
+    ...slip,
+  };
 }

@@ -11,7 +11,16 @@ import { wheelSensor } from './wheelSensor';
 const assist = (input: TractionInput) => tractionAssist(parse(tractionAssistSchema, input));
 
 const base: TractionInput = {
-  car: { massKg: 1.6, cdaM2: 0.03, rollingResistance: 0.02, frontLoadShare: 0.45, cgHeightMm: 50, wheelbaseMm: 260, drivenAxles: 'rear', wheelInertiaKgM2: 2e-4 },
+  car: {
+    massKg: 1.6,
+    cdaM2: 0.03,
+    rollingResistance: 0.02,
+    frontLoadShare: 0.45,
+    cgHeightMm: 50,
+    wheelbaseMm: 260,
+    drivenAxles: 'rear',
+    wheelInertiaKgM2: 2e-4,
+  },
   tyre: { radiusMm: 33, muPeak: 0.6, slipAtPeakPct: 15 },
   drive: { ratio: 8, efficiency: 0.85 },
   motor: { kvRpmPerV: 3000, resistanceMilliOhm: 12, noLoadCurrentA: 2, rotorInertiaKgM2: 6e-6 },
@@ -25,14 +34,23 @@ const off = { ...base.controller, targetSlipPct: 100 };
 
 describe('traction.assist', () => {
   it('without slip and with open throttle is the run', () => {
-    const grippy: TractionInput = { ...base, tyre: { radiusMm: 33, muPeak: 20, slipAtPeakPct: 5 }, controller: off, car: { ...base.car, drivenAxles: 'front', cgHeightMm: 5 } };
+    const grippy: TractionInput = {
+      ...base,
+      tyre: { radiusMm: 33, muPeak: 20, slipAtPeakPct: 5 },
+      controller: off,
+      car: { ...base.car, drivenAxles: 'front', cgHeightMm: 5 },
+    };
     const { timeToDistanceS } = assist(grippy);
     const run = driveRun({ ...grippy, tyre: { radiusMm: 33, mu: 20 } });
     expect(Math.abs(timeToDistanceS! / run.timeToDistanceS! - 1)).toBeLessThan(0.02);
   });
 
   it('held at its peak by a fine and quick controller comes near the run that never slips', () => {
-    const fine: TractionInput = { ...base, sensor: { magnets: 400 }, controller: { targetSlipPct: 13, gainUsPerPct: 60, frameMs: 1 } };
+    const fine: TractionInput = {
+      ...base,
+      sensor: { magnets: 400 },
+      controller: { targetSlipPct: 13, gainUsPerPct: 60, frameMs: 1 },
+    };
     const ideal = driveRun({ ...base, tyre: { radiusMm: 33, mu: 0.6 } });
     const { timeToDistanceS } = assist(fine);
     expect(timeToDistanceS).toBeGreaterThan(ideal.timeToDistanceS! * 0.98);
@@ -68,17 +86,40 @@ describe('traction.assist', () => {
   it('sweeps its targets with one seed and names the fastest', () => {
     const { rows, best } = assist({ ...base, targets: [2, 15, 100] });
     expect(rows!.map(({ targetSlipPct }) => targetSlipPct)).toEqual([2, 15, 100]);
-    expect(rows!.find(({ targetSlipPct }) => targetSlipPct === best)!.timeToDistanceS).toBe(Math.min(...rows!.map(({ timeToDistanceS }) => timeToDistanceS!)));
+    expect(rows!.find(({ targetSlipPct }) => targetSlipPct === best)!.timeToDistanceS).toBe(
+      Math.min(...rows!.map(({ timeToDistanceS }) => timeToDistanceS!)),
+    );
     const { timeToDistanceS, meanSlipPct } = assist(base);
     expect(rows![1]).toMatchObject({ timeToDistanceS, meanSlipPct });
-    expect(tractionRow({ ...base, sensor: { magnets: 8, falsePulseRate: 0.2 } }, 15, 4)).toEqual(tractionRow({ ...base, sensor: { magnets: 8, falsePulseRate: 0.2 } }, 15, 4));
+    expect(tractionRow({ ...base, sensor: { magnets: 8, falsePulseRate: 0.2 } }, 15, 4)).toEqual(
+      tractionRow({ ...base, sensor: { magnets: 8, falsePulseRate: 0.2 } }, 15, 4),
+    );
   });
 
   it('refuses a car that drives all wheels, or in which nothing turns', () => {
-    expect(refusalOf(() => assist({ ...base, car: { ...base.car, drivenAxles: 'all' } })).path).toBe('car.drivenAxles');
-    expect(refusalOf(() => assist({ ...base, car: { ...base.car, wheelInertiaKgM2: 0 }, motor: { ...base.motor, rotorInertiaKgM2: 0 } })).path).toBe('car.wheelInertiaKgM2');
+    expect(refusalOf(() => assist({ ...base, car: { ...base.car, drivenAxles: 'all' } })).path).toBe(
+      'car.drivenAxles',
+    );
+    expect(
+      refusalOf(() =>
+        assist({
+          ...base,
+          car: { ...base.car, wheelInertiaKgM2: 0 },
+          motor: { ...base.motor, rotorInertiaKgM2: 0 },
+        }),
+      ).path,
+    ).toBe('car.wheelInertiaKgM2');
     expect(refusalOf(() => assist({ ...base, tyre: { ...base.tyre, shape: 2 } })).path).toBe('tyre.shape');
-    expect(assist({ ...base, drive: { ratio: 8, efficiency: 0.85 }, car: { ...base.car, rollingResistance: 2 }, distanceM: 5 })).toMatchObject({ notes: [expect.stringContaining('does not cover'), expect.stringContaining('no slip to tell')] });
+    expect(
+      assist({
+        ...base,
+        drive: { ratio: 8, efficiency: 0.85 },
+        car: { ...base.car, rollingResistance: 2 },
+        distanceM: 5,
+      }),
+    ).toMatchObject({
+      notes: [expect.stringContaining('does not cover'), expect.stringContaining('no slip to tell')],
+    });
   });
 });
 

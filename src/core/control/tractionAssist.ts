@@ -22,19 +22,45 @@ const LEAST_READ_MPS = 0.5;
  * @see Pacejka, Tyre and Vehicle Dynamics, ch. 4; Gillespie, Fundamentals of Vehicle Dynamics, ch. 2
  */
 export function tractionAssist(input: TractionInput): TractionResult {
-  if ((input.car.wheelInertiaKgM2 ?? 0) + (input.motor.rotorInertiaKgM2 ?? 0) <= 0) throw new CalcError('car.wheelInertiaKgM2', 'nothing that turns has an inertia', 'give that of the wheels or of the rotor');
+  if ((input.car.wheelInertiaKgM2 ?? 0) + (input.motor.rotorInertiaKgM2 ?? 0) <= 0)
+    throw new CalcError(
+      'car.wheelInertiaKgM2',
+      'nothing that turns has an inertia',
+      'give that of the wheels or of the rotor',
+    );
   const car = slipCarOf(input);
   const run = drive(car, input, input.controller.targetSlipPct);
   const rows = input.targets?.map((targetSlipPct) => rowOf(targetSlipPct, drive(car, input, targetSlipPct)));
-  const best = rows?.filter(({ timeToDistanceS }) => timeToDistanceS !== undefined).sort((a, b) => a.timeToDistanceS! - b.timeToDistanceS!)[0]?.targetSlipPct;
+  const best = rows
+    ?.filter(({ timeToDistanceS }) => timeToDistanceS !== undefined)
+    .sort((a, b) => a.timeToDistanceS! - b.timeToDistanceS!)[0]?.targetSlipPct;
   const { targetSlipPct: _, ...own } = rowOf(input.controller.targetSlipPct, run);
-  return { ...own, series: run.series, ...(rows ? { rows } : {}), ...(best === undefined ? {} : { best }), notes: [...(own.timeToDistanceS === undefined ? [`It does not cover ${plain(input.distanceM)} m within ${LONGEST_S} s.`] : []), ...(own.meanSlipPct === undefined ? ['The free wheel gave no second edge, so there is no slip to tell.'] : [])] };
+  return {
+    ...own,
+    series: run.series,
+    ...(rows ? { rows } : {}),
+    ...(best === undefined ? {} : { best }),
+    notes: [
+      ...(own.timeToDistanceS === undefined
+        ? [`It does not cover ${plain(input.distanceM)} m within ${LONGEST_S} s.`]
+        : []),
+      ...(own.meanSlipPct === undefined
+        ? ['The free wheel gave no second edge, so there is no slip to tell.']
+        : []),
+    ],
+  };
 }
 
 /** Time to the distance for one target alone, with what it did to slip and throttle. */
-export const tractionRow = (input: TractionInput, targetSlipPct: number, seed: number): TractionRow => rowOf(targetSlipPct, drive(slipCarOf(input), { ...input, seed }, targetSlipPct));
+export const tractionRow = (input: TractionInput, targetSlipPct: number, seed: number): TractionRow =>
+  rowOf(targetSlipPct, drive(slipCarOf(input), { ...input, seed }, targetSlipPct));
 
-const rowOf = (targetSlipPct: number, { timeS, slip, reversals, lastedS }: Driven): TractionRow => ({ targetSlipPct, ...(timeS === undefined ? {} : { timeToDistanceS: timeS }), ...slip, throttleReversalsPerS: lastedS > 0 ? reversals / lastedS : 0 });
+const rowOf = (targetSlipPct: number, { timeS, slip, reversals, lastedS }: Driven): TractionRow => ({
+  targetSlipPct,
+  ...(timeS === undefined ? {} : { timeToDistanceS: timeS }),
+  ...slip,
+  throttleReversalsPerS: lastedS > 0 ? reversals / lastedS : 0,
+});
 
 interface Driven {
   timeS: number | undefined;
@@ -46,13 +72,18 @@ interface Driven {
 
 /** Wheel force of the motors at a duty and a wheel speed, N; the current is never negative. */
 export function motorForceN(p: Plant, duty: number, wheelMps: number): number {
-  const current = (duty * p.openV - wheelMps * p.emfPerMps) / (p.windingOhm + p.motors * duty * duty * p.packOhm);
+  const current =
+    (duty * p.openV - wheelMps * p.emfPerMps) / (p.windingOhm + p.motors * duty * duty * p.packOhm);
   const held = current < 0 ? 0 : current > p.limitA ? p.limitA : current;
   const over = held - p.idleA;
   return over * (over >= 0 ? p.pullNPerA : p.dragNPerA);
 }
 
-function drive(car: SlipCar, { sensor, controller, distanceM, seed = 1 }: TractionInput, targetSlipPct: number): Driven {
+function drive(
+  car: SlipCar,
+  { sensor, controller, distanceM, seed = 1 }: TractionInput,
+  targetSlipPct: number,
+): Driven {
   const { plant, spinKg, radiusM } = car;
   const { massKg } = plant;
   const frameS = (controller.frameMs ?? USUAL_FRAME_MS) / 1000;
@@ -95,18 +126,34 @@ function drive(car: SlipCar, { sensor, controller, distanceM, seed = 1 }: Tracti
     const arrived = nextWay >= distanceM;
     const share = arrived ? (distanceM - way) / (nextWay - way) : 1;
     [t, v, u, way, turned] = [t + share * h, nextV, nextU, nextWay, nextTurned];
-    if (arrived || t >= LONGEST_S) return { timeS: arrived ? t : undefined, lastedS: t, reversals, slip: spreadOf(told), series };
+    if (arrived || t >= LONGEST_S)
+      return { timeS: arrived ? t : undefined, lastedS: t, reversals, slip: spreadOf(told), series };
   }
 }
 
-function spreadOf({ weight, sum, squares }: { weight: number; sum: number; squares: number }): Driven['slip'] {
+function spreadOf({
+  weight,
+  sum,
+  squares,
+}: {
+  weight: number;
+  sum: number;
+  squares: number;
+}): Driven['slip'] {
   if (weight === 0) return {};
   const mean = sum / weight;
   return { meanSlipPct: mean, slipSdPct: Math.sqrt(Math.max(0, squares / weight - mean * mean)) };
 }
 
 /** What the controller asks for at a frame, µs. */
-export function commanded(driven: number | undefined, free: number | undefined, lastUs: number, targetSlipPct: number, { gainUsPerPct, releaseUsPerMs }: Pick<TractionInput['controller'], 'gainUsPerPct' | 'releaseUsPerMs'>, frameMs: number): number {
+export function commanded(
+  driven: number | undefined,
+  free: number | undefined,
+  lastUs: number,
+  targetSlipPct: number,
+  { gainUsPerPct, releaseUsPerMs }: Pick<TractionInput['controller'], 'gainUsPerPct' | 'releaseUsPerMs'>,
+  frameMs: number,
+): number {
   const known = driven !== undefined && free !== undefined && targetSlipPct < OFF_PCT;
   const over = known ? (100 * (driven - free)) / Math.max(free, LEAST_READ_MPS) - targetSlipPct : 0;
   const asked = over > 0 ? Math.max(CLOSED_US, OPEN_US - gainUsPerPct * over) : OPEN_US;

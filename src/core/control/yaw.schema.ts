@@ -14,7 +14,11 @@ export const yawAssistSchema = Joi.object<YawInput>({
   corneringRearNPerRad: positive().required(),
   mu: positive().required(),
   speedMps: positive().required(),
-  servo: Joi.object({ lagS: notNegative().required(), rateDegPerS: positive().required(), maxDeg: positive().max(90).required() }).required(),
+  servo: Joi.object({
+    lagS: notNegative().required(),
+    rateDegPerS: positive().required(),
+    maxDeg: positive().max(90).required(),
+  }).required(),
   gyro: Joi.object({
     gain: notNegative().required(),
     deadbandDegPerS: notNegative().default(0),
@@ -25,7 +29,10 @@ export const yawAssistSchema = Joi.object<YawInput>({
   scenario: Joi.object({
     kind: Joi.valid('kick', 'step').required(),
     yawRateDegPerS: finite().when('kind', { is: 'kick', then: Joi.required(), otherwise: Joi.forbidden() }),
-    steerDeg: finite().min(-90).max(90).when('kind', { is: 'step', then: Joi.required(), otherwise: Joi.forbidden() }),
+    steerDeg: finite()
+      .min(-90)
+      .max(90)
+      .when('kind', { is: 'step', then: Joi.required(), otherwise: Joi.forbidden() }),
   }).required(),
   durationS: positive().max(LONGEST_S).default(USUAL_DURATION_S),
   gains: Joi.array().items(notNegative()).max(500),

@@ -20,24 +20,56 @@ const NEGLIGIBLE = 0.01;
  */
 export function yawAssist(input: YawInput): YawResult {
   const { gains = [], gyro, durationS = USUAL_DURATION_S } = input;
-  if (durationS / gyro.sampleS > MOST_SAMPLES) throw new CalcError('gyro.sampleS', `makes more than ${MOST_SAMPLES} samples of the run`, 'give a longer sample time or a shorter run');
+  if (durationS / gyro.sampleS > MOST_SAMPLES)
+    throw new CalcError(
+      'gyro.sampleS',
+      `makes more than ${MOST_SAMPLES} samples of the run`,
+      'give a longer sample time or a shorter run',
+    );
   const series = yawMotion(input, gyro.gain, durationS);
   const critical = criticalGain(input);
-  const sweep = gains.map((gain): YawRow => ({ gain, ...verdictOf(input, yawMotion(input, gain, durationS)) }));
-  return { series, ...verdictOf(input, series), ...(critical === undefined ? {} : { criticalGain: critical }), sweep, advice: adviceOf(input, critical, sweep) };
+  const sweep = gains.map((gain): YawRow => ({
+    gain,
+    ...verdictOf(input, yawMotion(input, gain, durationS)),
+  }));
+  return {
+    series,
+    ...verdictOf(input, series),
+    ...(critical === undefined ? {} : { criticalGain: critical }),
+    sweep,
+    advice: adviceOf(input, critical, sweep),
+  };
 }
 
 /** Whether and when a run settles. */
-export function verdictOf({ scenario }: Pick<YawInput, 'scenario'>, { tS, yawRateDegPerS: rates }: YawSeries): YawVerdict {
+export function verdictOf(
+  { scenario }: Pick<YawInput, 'scenario'>,
+  { tS, yawRateDegPerS: rates }: YawSeries,
+): YawVerdict {
   const last = rates.at(-1)!;
-  const [target, disturbance] = scenario.kind === 'kick' ? [0, Math.abs(scenario.yawRateDegPerS)] : [last, Math.abs(last)];
+  const [target, disturbance] =
+    scenario.kind === 'kick' ? [0, Math.abs(scenario.yawRateDegPerS)] : [last, Math.abs(last)];
   const band = BAND * disturbance;
   const settled = settledAt(tS, rates, target, band);
-  return { ...(settled === undefined ? {} : { settleS: settled }), overshoots: overshootsOf(rates, target, band, scenario.kind === 'kick' ? Math.sign(scenario.yawRateDegPerS) : -Math.sign(last)), stable: isDying(rates, target, disturbance) };
+  return {
+    ...(settled === undefined ? {} : { settleS: settled }),
+    overshoots: overshootsOf(
+      rates,
+      target,
+      band,
+      scenario.kind === 'kick' ? Math.sign(scenario.yawRateDegPerS) : -Math.sign(last),
+    ),
+    stable: isDying(rates, target, disturbance),
+  };
 }
 
 /** The last time outside the band; undefined where the run ends outside it. */
-function settledAt(tS: readonly number[], rates: readonly number[], target: number, band: number): number | undefined {
+function settledAt(
+  tS: readonly number[],
+  rates: readonly number[],
+  target: number,
+  band: number,
+): number | undefined {
   for (let index = rates.length - 1; index >= 0; index--) {
     if (Math.abs(rates[index]! - target) <= band) continue;
     return index === rates.length - 1 ? undefined : tS[index]!;
@@ -59,16 +91,38 @@ function overshootsOf(rates: readonly number[], target: number, band: number, si
 
 function isDying(rates: readonly number[], target: number, disturbance: number): boolean {
   const third = rates.length / 3;
-  const peak = (from: number, to: number) => rates.slice(Math.floor(from), Math.ceil(to)).reduce((most, rate) => Math.max(most, Math.abs(rate - target)), 0);
+  const peak = (from: number, to: number) =>
+    rates
+      .slice(Math.floor(from), Math.ceil(to))
+      .reduce((most, rate) => Math.max(most, Math.abs(rate - target)), 0);
   const [middle, late] = [peak(third, 2 * third), peak(2 * third, rates.length)];
   return late < DYING * middle || (late <= NEGLIGIBLE * disturbance && middle <= NEGLIGIBLE * disturbance);
 }
 
-function adviceOf({ speedMps, gyro }: YawInput, critical: number | undefined, sweep: readonly YawRow[]): string[] {
-  const settling = sweep.filter(({ stable, settleS }) => stable && settleS !== undefined).sort((a, b) => a.settleS! - b.settleS!);
+function adviceOf(
+  { speedMps, gyro }: YawInput,
+  critical: number | undefined,
+  sweep: readonly YawRow[],
+): string[] {
+  const settling = sweep
+    .filter(({ stable, settleS }) => stable && settleS !== undefined)
+    .sort((a, b) => a.settleS! - b.settleS!);
   const best = settling[0];
-  const limit = critical === undefined ? [] : [`It over-corrects above ${plain(critical, 2)} at ${plain(speedMps)} m/s with this servo.`];
-  const now = critical !== undefined && gyro.gain > critical ? [`The gain of ${plain(gyro.gain)} is past that: turn it down.`] : [];
-  const fastest = best === undefined ? (sweep.length > 0 ? ['No gain of the sweep settles within the run.'] : []) : [`${plain(best.gain, 2)} settles fastest, in ${plain(best.settleS!, 2)} s${best.overshoots > 0 ? ` after ${best.overshoots} ${best.overshoots === 1 ? 'overshoot' : 'overshoots'}` : ''}.`];
+  const limit =
+    critical === undefined
+      ? []
+      : [`It over-corrects above ${plain(critical, 2)} at ${plain(speedMps)} m/s with this servo.`];
+  const now =
+    critical !== undefined && gyro.gain > critical
+      ? [`The gain of ${plain(gyro.gain)} is past that: turn it down.`]
+      : [];
+  const fastest =
+    best === undefined
+      ? sweep.length > 0
+        ? ['No gain of the sweep settles within the run.']
+        : []
+      : [
+          `${plain(best.gain, 2)} settles fastest, in ${plain(best.settleS!, 2)} s${best.overshoots > 0 ? ` after ${best.overshoots} ${best.overshoots === 1 ? 'overshoot' : 'overshoots'}` : ''}.`,
+        ];
   return [...limit, ...now, ...fastest];
 }

@@ -22,18 +22,39 @@ export interface Bicycle {
   rear: { stiffness: number; mostN: number };
 }
 
-export function bicycleOf({ massKg, yawInertiaKgM2, cgToFrontMm, cgToRearMm, corneringFrontNPerRad, corneringRearNPerRad, mu, speedMps }: YawInput): Bicycle {
+export function bicycleOf({
+  massKg,
+  yawInertiaKgM2,
+  cgToFrontMm,
+  cgToRearMm,
+  corneringFrontNPerRad,
+  corneringRearNPerRad,
+  mu,
+  speedMps,
+}: YawInput): Bicycle {
   const [a, b] = [cgToFrontMm / 1000, cgToRearMm / 1000];
   const weightN = massKg * GRAVITY;
   return {
-    a, b, massKg, inertia: yawInertiaKgM2, speed: speedMps,
+    a,
+    b,
+    massKg,
+    inertia: yawInertiaKgM2,
+    speed: speedMps,
     front: { stiffness: corneringFrontNPerRad, mostN: (mu * weightN * b) / (a + b) },
     rear: { stiffness: corneringRearNPerRad, mostN: (mu * weightN * a) / (a + b) },
   };
 }
 
 /** Straight-ahead yaw dynamics, rows of d(v_y, r)/dt over (v_y, r, δ). Source: Gillespie, ch. 6. */
-export function linearRows({ a, b, massKg, inertia, speed, front, rear }: Bicycle): readonly [readonly [number, number, number], readonly [number, number, number]] {
+export function linearRows({
+  a,
+  b,
+  massKg,
+  inertia,
+  speed,
+  front,
+  rear,
+}: Bicycle): readonly [readonly [number, number, number], readonly [number, number, number]] {
   const [f, r] = [front.stiffness, rear.stiffness];
   return [
     [-(f + r) / (massKg * speed), -(a * f - b * r) / (massKg * speed) - speed, f / massKg],
@@ -62,7 +83,12 @@ export function yawMotion(input: YawInput, gain: number, durationS: number): Yaw
   const rows = linearRows(car);
   const fastest = Math.abs(rows[0][0]) + Math.abs(rows[1][1]);
   const longest = Math.min(LONGEST_STEP_S, STEP_OF_TIME_CONSTANT / fastest);
-  if (!(durationS / longest < MOST_STEPS)) throw new CalcError('corneringFrontNPerRad', `makes a car so quick beside its mass and speed that ${durationS} s take over ${MOST_STEPS} steps`, 'lower the cornering stiffness, or raise the speed');
+  if (!(durationS / longest < MOST_STEPS))
+    throw new CalcError(
+      'corneringFrontNPerRad',
+      `makes a car so quick beside its mass and speed that ${durationS} s take over ${MOST_STEPS} steps`,
+      'lower the cornering stiffness, or raise the speed',
+    );
   const driver = scenario.kind === 'step' ? scenario.steerDeg * RAD : 0;
   const wantedMost = (mu * GRAVITY) / v;
   const wanted = clamp((v * driver) / (a + b), wantedMost);
@@ -71,13 +97,19 @@ export function yawMotion(input: YawInput, gain: number, durationS: number): Yaw
   const filter = gyro.lowpassS ? 1 - Math.exp(-gyro.sampleS / gyro.lowpassS) : 1;
   const count = Math.round(durationS / OUTPUT_S);
   const series: YawSeries = { tS: [], yawRateDegPerS: [], steerDeg: [], lateralM: [] };
-  let [slide, yaw, heading, lateral] = [0, scenario.kind === 'kick' ? scenario.yawRateDegPerS * RAD : 0, 0, 0];
+  let [slide, yaw, heading, lateral] = [
+    0,
+    scenario.kind === 'kick' ? scenario.yawRateDegPerS * RAD : 0,
+    0,
+    0,
+  ];
   let [filtered, command, steerFrom, commandedS] = [0, 0, 0, 0];
   let [t, sample, output] = [0, 0, 0];
   const steerAt = (at: number) => servoAt(steerFrom, command, at - commandedS, servo.lagS, rate);
   const [accel, spin] = [new Float64Array(4), new Float64Array(4)];
   const derive = (stage: number, vy: number, r: number, steer: number, cosine: number) => {
-    const forceFront = front.mostN * Math.tanh((front.stiffness * (steer - (vy + a * r) / v)) / front.mostN) * cosine;
+    const forceFront =
+      front.mostN * Math.tanh((front.stiffness * (steer - (vy + a * r) / v)) / front.mostN) * cosine;
     const forceRear = rear.mostN * Math.tanh((rear.stiffness * -(vy - b * r)) / v / rear.mostN);
     accel[stage] = (forceFront + forceRear) / massKg - v * r;
     spin[stage] = (a * forceFront - b * forceRear) / inertia;

@@ -39,20 +39,39 @@ export function motorCalibrate({ measured, ...input }: CalibrateInput): Calibrat
   refuseColdLimits(input.thermal);
   const readings = [...measured].sort((a, b) => a.tS - b.tS);
   const readAtS = readings.map(({ tS }) => tS);
-  const withResistance = (caseToAmbientKPerW: number): EnduranceInput => ({ ...input, thermal: { ...input.thermal, caseToAmbientKPerW } });
+  const withResistance = (caseToAmbientKPerW: number): EnduranceInput => ({
+    ...input,
+    thermal: { ...input.thermal, caseToAmbientKPerW },
+  });
   const misfit = (logKPW: number) => {
-    const { readC } = driveWhole(withResistance(Math.exp(logKPW)), { stepScale: 1, ignoreEnds: true, untilS: readAtS.at(-1)!, readAtS, mostSteps: MOST_STEPS });
+    const { readC } = driveWhole(withResistance(Math.exp(logKPW)), {
+      stepScale: 1,
+      ignoreEnds: true,
+      untilS: readAtS.at(-1)!,
+      readAtS,
+      mostSteps: MOST_STEPS,
+    });
     return readings.reduce((sum, { caseC }, index) => sum + (readC[index]! - caseC) ** 2, 0);
   };
   const best = leastOf(misfit, Math.log(LEAST_KPW), Math.log(MOST_KPW));
   const caseToAmbientKPerW = Math.exp(best);
-  const bound = caseToAmbientKPerW < LEAST_KPW * 1.001 ? LEAST_KPW : caseToAmbientKPerW > MOST_KPW * 0.999 ? MOST_KPW : undefined;
+  const bound =
+    caseToAmbientKPerW < LEAST_KPW * 1.001
+      ? LEAST_KPW
+      : caseToAmbientKPerW > MOST_KPW * 0.999
+        ? MOST_KPW
+        : undefined;
   const found = bound ?? caseToAmbientKPerW;
   return {
     caseToAmbientKPerW: found,
     residualC: Math.sqrt(misfit(Math.log(found)) / readings.length),
     endurance: driveEndurance(withResistance(found)),
-    notes: bound === undefined ? [] : [`No resistance between ${LEAST_KPW} and ${MOST_KPW} K/W explains the readings; this is the nearest bound. Check the cycle, the air temperature and where the case was measured.`],
+    notes:
+      bound === undefined
+        ? []
+        : [
+            `No resistance between ${LEAST_KPW} and ${MOST_KPW} K/W explains the readings; this is the nearest bound. Check the cycle, the air temperature and where the case was measured.`,
+          ],
   };
 }
 

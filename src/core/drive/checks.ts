@@ -11,7 +11,12 @@ const unworked = (subject: Subject): Finding => {
   return { missing: input.ok ? [] : input.missing };
 };
 
-const NAMES = { grip: 'the grip of the tyres', lift: 'the front wheels lifting', current: "the controller's current limit", voltage: 'the voltage of the pack' } as const;
+const NAMES = {
+  grip: 'the grip of the tyres',
+  lift: 'the front wheels lifting',
+  current: "the controller's current limit",
+  voltage: 'the voltage of the pack',
+} as const;
 
 const moves: CheckDefinition = {
   id: 'drive.moves',
@@ -33,7 +38,10 @@ const moves: CheckDefinition = {
     return {
       value: Math.min(motor, tyres),
       limit: need,
-      why: motor < tyres ? `The motor pulls ${plain(motor)} N at the wheels against ${plain(need)} N of rolling resistance${slope}.` : `The tyres pass on ${plain(tyres)} N of the motor's ${plain(motor)} N, against ${plain(need)} N of rolling resistance${slope}.`,
+      why:
+        motor < tyres
+          ? `The motor pulls ${plain(motor)} N at the wheels against ${plain(need)} N of rolling resistance${slope}.`
+          : `The tyres pass on ${plain(tyres)} N of the motor's ${plain(motor)} N, against ${plain(need)} N of rolling resistance${slope}.`,
       working: workingLaunch(input.value, subject.run()!).slice(0, 3),
     };
   },
@@ -51,17 +59,28 @@ const speed: CheckDefinition = {
   evaluate: (subject) => {
     const input = subject.runInput();
     const target = subject.document.brief.targetMps;
-    if (!input.ok || target === undefined) return { missing: [...(input.ok ? [] : input.missing), ...(target === undefined ? ['wished speed'] : [])] };
+    if (!input.ok || target === undefined)
+      return {
+        missing: [...(input.ok ? [] : input.missing), ...(target === undefined ? ['wished speed'] : [])],
+      };
     const run = subject.run()!;
     const top = run.topSpeedMps ?? target * 10;
     return {
       value: top,
       limit: target,
-      why: run.stalled ? 'It does not get under way.' : run.topSpeedLimitedBy === 'grip' ? 'The grip of the tyres sets the top speed, not the motor.' : `It runs at ${plain((100 * top) / run.noLoadSpeedMps)} % of its no-load speed.`,
+      why: run.stalled
+        ? 'It does not get under way.'
+        : run.topSpeedLimitedBy === 'grip'
+          ? 'The grip of the tyres sets the top speed, not the motor.'
+          : `It runs at ${plain((100 * top) / run.noLoadSpeedMps)} % of its no-load speed.`,
       working: workingTopSpeed(input.value, run),
     };
   },
-  propose: (subject) => [...gearing(subject, 'longer'), ...gearing(subject, 'shorter'), ...oneCellMore(subject)],
+  propose: (subject) => [
+    ...gearing(subject, 'longer'),
+    ...gearing(subject, 'shorter'),
+    ...oneCellMore(subject),
+  ],
 };
 
 const time: CheckDefinition = {
@@ -75,18 +94,29 @@ const time: CheckDefinition = {
   evaluate: (subject) => {
     const { distanceM, timeToDistanceS } = subject.document.brief;
     const input = subject.runInput();
-    const missing = [...(input.ok ? [] : input.missing), ...(distanceM === undefined ? ['distance from rest'] : []), ...(timeToDistanceS === undefined ? ['wished time for it'] : [])];
+    const missing = [
+      ...(input.ok ? [] : input.missing),
+      ...(distanceM === undefined ? ['distance from rest'] : []),
+      ...(timeToDistanceS === undefined ? ['wished time for it'] : []),
+    ];
     if (missing.length > 0 || !input.ok) return { missing };
     const run = subject.run()!;
     const reached = run.timeToDistanceS;
     return {
       value: reached ?? input.value.maxTimeS ?? 60,
       limit: timeToDistanceS!,
-      why: reached === undefined ? 'It does not get there.' : `At the launch ${NAMES[run.launchLimitedBy]} ${run.launchLimitedBy === 'lift' ? 'set' : 'sets'} the limit.`,
+      why:
+        reached === undefined
+          ? 'It does not get there.'
+          : `At the launch ${NAMES[run.launchLimitedBy]} ${run.launchLimitedBy === 'lift' ? 'set' : 'sets'} the limit.`,
       working: workingLaunch(input.value, run),
     };
   },
-  propose: (subject) => [...gearing(subject, 'longer'), ...gearing(subject, 'shorter'), ...oneCellMore(subject)],
+  propose: (subject) => [
+    ...gearing(subject, 'longer'),
+    ...gearing(subject, 'shorter'),
+    ...oneCellMore(subject),
+  ],
 };
 
 const ratio: CheckDefinition = {
@@ -99,10 +129,17 @@ const ratio: CheckDefinition = {
   evaluate: (subject) => {
     const input = subject.runInput();
     const target = subject.document.brief.targetMps;
-    if (!input.ok || target === undefined) return { missing: [...(input.ok ? [] : input.missing), ...(target === undefined ? ['wished speed'] : [])] };
+    if (!input.ok || target === undefined)
+      return {
+        missing: [...(input.ok ? [] : input.missing), ...(target === undefined ? ['wished speed'] : [])],
+      };
     const run = subject.run()!;
     const share = run.stalled ? 0 : run.topSpeedMps === undefined ? 1 : run.topSpeedMps / run.noLoadSpeedMps;
-    return { value: share, ...verdictOfRatio(input.value, run, target), working: workingTopSpeed(input.value, run) };
+    return {
+      value: share,
+      ...verdictOfRatio(input.value, run, target),
+      working: workingTopSpeed(input.value, run),
+    };
   },
   propose: (subject) => {
     const input = subject.runInput();
@@ -133,22 +170,83 @@ interface RatioVerdict {
 function verdictOfRatio(input: DriveRunInput, run: DriveRunResult, target: number): RatioVerdict {
   const share = run.topSpeedMps === undefined ? 1 : run.topSpeedMps / run.noLoadSpeedMps;
   const percent = `${plain(100 * share)} % of its no-load speed`;
-  if (run.stalled && heldByTyres(input)) return { state: 'clear', limit: 0.5, why: 'The tyres cannot move the car here, whatever the gear.' };
-  if (run.stalled) return { state: 'over', limit: 0.5, why: 'Long: the motor stalls and cannot move the car.', way: 'shorter' };
+  if (run.stalled && heldByTyres(input))
+    return { state: 'clear', limit: 0.5, why: 'The tyres cannot move the car here, whatever the gear.' };
+  if (run.stalled)
+    return {
+      state: 'over',
+      limit: 0.5,
+      why: 'Long: the motor stalls and cannot move the car.',
+      way: 'shorter',
+    };
   const top = run.topSpeedMps ?? Infinity;
-  const topAt = (factor: number) => driveRun({ ...input, drive: { ...input.drive, ratio: input.drive.ratio * factor } }).topSpeedMps ?? Infinity;
+  const topAt = (factor: number) =>
+    driveRun({ ...input, drive: { ...input.drive, ratio: input.drive.ratio * factor } }).topSpeedMps ??
+    Infinity;
   if (top < target) {
-    if (run.topSpeedLimitedBy === 'grip') return { state: 'clear', limit: 0.9, why: 'The grip of the tyres sets the top speed, whatever the gear.' };
+    if (run.topSpeedLimitedBy === 'grip')
+      return {
+        state: 'clear',
+        limit: 0.9,
+        why: 'The grip of the tyres sets the top speed, whatever the gear.',
+      };
     const [longer, shorter] = [topAt(1 - NEARBY), topAt(1 + NEARBY)];
-    if (Math.max(longer, shorter) < WORTH * top) return { state: 'over', limit: 0.9, why: `Too little motor: at ${percent} neither a longer nor a shorter gear is faster, and the wish is missed.` };
-    if (longer > shorter) return { state: 'over', limit: 0.9, why: `Short: the motor runs at ${percent} and the car tops out under the wish. A longer gear is faster.`, way: 'longer' };
-    return { state: 'over', limit: 0.5, why: `Long: the motor is dragged down to ${percent} and the wish is missed. A shorter gear is faster.`, way: 'shorter' };
+    if (Math.max(longer, shorter) < WORTH * top)
+      return {
+        state: 'over',
+        limit: 0.9,
+        why: `Too little motor: at ${percent} neither a longer nor a shorter gear is faster, and the wish is missed.`,
+      };
+    if (longer > shorter)
+      return {
+        state: 'over',
+        limit: 0.9,
+        why: `Short: the motor runs at ${percent} and the car tops out under the wish. A longer gear is faster.`,
+        way: 'longer',
+      };
+    return {
+      state: 'over',
+      limit: 0.5,
+      why: `Long: the motor is dragged down to ${percent} and the wish is missed. A shorter gear is faster.`,
+      way: 'shorter',
+    };
   }
-  if (share < 0.5) return { state: 'over', limit: 0.5, why: `Long: the wish is met, but the motor is dragged down to ${percent} and cooks.`, way: 'shorter' };
-  if (share <= 0.55) return { state: 'tight', limit: 0.5, why: `Nearly too long: the wish is met with the motor at ${percent}.`, way: 'shorter' };
-  if (topAt(1 + TO_AN_END) < target) return { state: 'tight', limit: 0.9, why: `Nearly too short: a gear ${plain(100 * TO_AN_END)} % shorter misses the wish. The motor runs at ${percent}.`, way: 'longer' };
-  if (topAt(1 - TO_AN_END) < target) return { state: 'tight', limit: 0.5, why: `Nearly too long: a gear ${plain(100 * TO_AN_END)} % longer misses the wish. The motor runs at ${percent}.`, way: 'shorter' };
-  return { state: 'clear', limit: 0.5, why: share > 0.9 ? `The wish is met with the motor hardly loaded, at ${percent}.` : `The motor runs at ${percent}.` };
+  if (share < 0.5)
+    return {
+      state: 'over',
+      limit: 0.5,
+      why: `Long: the wish is met, but the motor is dragged down to ${percent} and cooks.`,
+      way: 'shorter',
+    };
+  if (share <= 0.55)
+    return {
+      state: 'tight',
+      limit: 0.5,
+      why: `Nearly too long: the wish is met with the motor at ${percent}.`,
+      way: 'shorter',
+    };
+  if (topAt(1 + TO_AN_END) < target)
+    return {
+      state: 'tight',
+      limit: 0.9,
+      why: `Nearly too short: a gear ${plain(100 * TO_AN_END)} % shorter misses the wish. The motor runs at ${percent}.`,
+      way: 'longer',
+    };
+  if (topAt(1 - TO_AN_END) < target)
+    return {
+      state: 'tight',
+      limit: 0.5,
+      why: `Nearly too long: a gear ${plain(100 * TO_AN_END)} % longer misses the wish. The motor runs at ${percent}.`,
+      way: 'shorter',
+    };
+  return {
+    state: 'clear',
+    limit: 0.5,
+    why:
+      share > 0.9
+        ? `The wish is met with the motor hardly loaded, at ${percent}.`
+        : `The motor runs at ${percent}.`,
+  };
 }
 
 const heldByTyres = (input: DriveRunInput) => {
@@ -172,7 +270,10 @@ const grip: CheckDefinition = {
     return {
       value: gripN,
       limit: resistanceN,
-      why: gripSpeedMps === undefined ? 'The tyres carry the resistance at every speed.' : `The tyres carry the resistance up to ${plain(gripSpeedMps)} m/s.`,
+      why:
+        gripSpeedMps === undefined
+          ? 'The tyres carry the resistance at every speed.'
+          : `The tyres carry the resistance up to ${plain(gripSpeedMps)} m/s.`,
       working: input.ok ? workingResistance(input.value, subject.document.brief.targetMps!) : [],
     };
   },
@@ -182,14 +283,22 @@ export const driveChecks: readonly CheckDefinition[] = [moves, speed, time, rati
 
 /** Teeth of the first stage moved by up to four, the pinion first because it is quickly changed. */
 function gearing(subject: Subject, way: 'longer' | 'shorter'): Proposal[] {
-  const stage = subject.document.drive.stages.find(({ pinionTeeth, wheelTeeth }) => pinionTeeth !== undefined && wheelTeeth !== undefined);
+  const stage = subject.document.drive.stages.find(
+    ({ pinionTeeth, wheelTeeth }) => pinionTeeth !== undefined && wheelTeeth !== undefined,
+  );
   if (!stage) return [];
   const sign = way === 'longer' ? 1 : -1;
   const pinion = stage.pinionTeeth!;
   return [1, 2, 4, 6].flatMap((step) => {
     const teeth = pinion + sign * step;
     if (teeth < 8) return [];
-    return [{ text: `Pinion ${pinion} to ${teeth} teeth`, patch: [{ path: ['drive', 'stages', stage.id, 'pinionTeeth'], value: teeth }], cost: 1 as const }];
+    return [
+      {
+        text: `Pinion ${pinion} to ${teeth} teeth`,
+        patch: [{ path: ['drive', 'stages', stage.id, 'pinionTeeth'], value: teeth }],
+        cost: 1 as const,
+      },
+    ];
   });
 }
 
@@ -199,5 +308,13 @@ function oneCellMore({ document }: Subject): Proposal[] {
   if (!battery || !controller || !document.drive.motor) return [];
   const cells = battery.cells + 1;
   const pack = bearsCells(document, cells) ? otherPack(document, { cells }) : undefined;
-  return pack ? [{ text: `${cells} cells instead of ${battery.cells}, ${plain(pack.heavierG)} g heavier`, patch: pack.patch, cost: 2 }] : [];
+  return pack
+    ? [
+        {
+          text: `${cells} cells instead of ${battery.cells}, ${plain(pack.heavierG)} g heavier`,
+          patch: pack.patch,
+          cost: 2,
+        },
+      ]
+    : [];
 }

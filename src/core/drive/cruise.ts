@@ -1,4 +1,17 @@
-import { accelMps2, BATTERY_A, currentOf, dutyFor, LIMIT, LIMITS, MOTOR_A, newMoment, observe, type Plant, resistanceN, timeConstantS } from './plant';
+import {
+  accelMps2,
+  BATTERY_A,
+  currentOf,
+  dutyFor,
+  LIMIT,
+  LIMITS,
+  MOTOR_A,
+  newMoment,
+  observe,
+  type Plant,
+  resistanceN,
+  timeConstantS,
+} from './plant';
 import { bisect } from '../numeric/root';
 import { topSpeed } from './topSpeed';
 
@@ -86,7 +99,10 @@ export function launchStep(p: Plant, v: number, dt: number, packV: number, into:
 function addMoment(p: Plant, v: number, packV: number, weight: number, into: Float64Array): void {
   observe(p, v, moment);
   const amps = moment[MOTOR_A]!;
-  const packA = packV === p.openV || moment[LIMIT] === VOLTAGE ? moment[BATTERY_A]! : p.motors * amps * dutyFor(p, amps, v, packV);
+  const packA =
+    packV === p.openV || moment[LIMIT] === VOLTAGE
+      ? moment[BATTERY_A]!
+      : p.motors * amps * dutyFor(p, amps, v, packV);
   into[MEAN_A]! += weight * amps;
   into[MEAN_A2]! += weight * amps * amps;
   into[MEAN_PACK_A]! += weight * packA;
@@ -113,4 +129,5 @@ export function holdingA(p: Plant, v: number): number {
 }
 
 /** What the pack gives for a motor current at a speed (m/s), A. */
-export const packFor = (p: Plant, currentA: number, v: number, openV = p.openV) => (currentA === 0 ? 0 : p.motors * currentA * dutyFor(p, currentA, v, openV));
+export const packFor = (p: Plant, currentA: number, v: number, openV = p.openV) =>
+  currentA === 0 ? 0 : p.motors * currentA * dutyFor(p, currentA, v, openV);

@@ -1,4 +1,18 @@
-import { arrivalIn, canHold, type CycleDefinition, holdableMps, holdingA, launchStep, launchStepS, MEAN_A2, MEAN_PACK_A, MEAN_V, newStretch, NEXT_V, packFor } from './cruise';
+import {
+  arrivalIn,
+  canHold,
+  type CycleDefinition,
+  holdableMps,
+  holdingA,
+  launchStep,
+  launchStepS,
+  MEAN_A2,
+  MEAN_PACK_A,
+  MEAN_V,
+  newStretch,
+  NEXT_V,
+  packFor,
+} from './cruise';
 import { accelMps2, type Plant } from './plant';
 
 /** Means over one cycle, its start and its rest included. */
@@ -19,15 +33,27 @@ const stretch = newStretch();
  *
  * @returns undefined for a car that cannot move
  */
-export function cycleMeans(plant: Plant, { cruiseMps, cruiseS, restS = 0 }: CycleDefinition, packV: number): CycleMeans | undefined {
+export function cycleMeans(
+  plant: Plant,
+  { cruiseMps, cruiseS, restS = 0 }: CycleDefinition,
+  packV: number,
+): CycleMeans | undefined {
   if (accelMps2(plant, 0) <= 0) return undefined;
   const held = canHold(plant, cruiseMps) ? cruiseMps : Math.min(cruiseMps, holdableMps(plant));
   const amps = holdingA(plant, held);
   const friction = (v: number) => plant.idleA * v * plant.emfPerMps;
-  const cruise = { currentSquared: amps * amps, frictionW: amps === 0 ? 0 : friction(held), speedMps: held, batteryA: packFor(plant, amps, held, packV) };
+  const cruise = {
+    currentSquared: amps * amps,
+    frictionW: amps === 0 ? 0 : friction(held),
+    speedMps: held,
+    batteryA: packFor(plant, amps, held, packV),
+  };
   if (restS === 0) return cruise;
 
-  let seconds = 0, squares = 0, way = 0, packAs = 0;
+  let seconds = 0,
+    squares = 0,
+    way = 0,
+    packAs = 0;
   for (let v = 0, arrived = false; !arrived;) {
     const step = launchStepS(plant, v);
     launchStep(plant, v, step, packV, stretch);

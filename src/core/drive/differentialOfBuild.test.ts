@@ -5,20 +5,28 @@ import { driveRun } from './run';
 import { runInputOf } from './runOfBuild';
 
 const surface = car.brief.surfaces[0]!;
-const withDrive = (values: object) => applyPatch(car, Object.entries(values).map(([key, value]) => ({ path: ['drive', key], value })));
+const withDrive = (values: object) =>
+  applyPatch(
+    car,
+    Object.entries(values).map(([key, value]) => ({ path: ['drive', key], value })),
+  );
 // 1.9 kg, half on each axle, μ = 0.95: 9.32 N a wheel's pair of … 1.9·9.81/2 = 9.3195 N an axle
 const gripN = 0.95 * 9.3195;
 
 describe('what a differential does to this car', () => {
   it('puts down the whole grip on the straight whatever it is', () => {
     for (const rearDifferential of ['open', 'limited', 'locked'] as const) {
-      const rear = differentialsOf(withDrive({ rearDifferential }), surface).find(({ axle }) => axle === 'rear')!;
+      const rear = differentialsOf(withDrive({ rearDifferential }), surface).find(
+        ({ axle }) => axle === 'rear',
+      )!;
       expect(rear.straight.driveN).toBeCloseTo(gripN, 6);
     }
   });
 
   it('loses with one wheel light: open twice the light wheel, locked the sum', () => {
-    const light = (rearDifferential: string) => differentialsOf(withDrive({ rearDifferential }), surface).find(({ axle }) => axle === 'rear')!.light.driveN;
+    const light = (rearDifferential: string) =>
+      differentialsOf(withDrive({ rearDifferential }), surface).find(({ axle }) => axle === 'rear')!.light
+        .driveN;
     expect(light('open')).toBeCloseTo(2 * 0.1 * (gripN / 2), 6);
     expect(light('limited')).toBeCloseTo(3.5 * 0.1 * (gripN / 2), 6);
     expect(light('locked')).toBeCloseTo(1.1 * (gripN / 2), 6);

@@ -2,7 +2,12 @@ import { GRAVITY } from '../constants';
 import type { ChosenSurface } from '../build/brief';
 import type { BuildDocument } from '../build/document';
 import { type Axle, axleRatio, drivenOf } from '../build/drive';
-import { type DifferentialKind, type DifferentialResult, drivetrainDifferential, USUAL_BIAS } from '../gears/differential';
+import {
+  type DifferentialKind,
+  type DifferentialResult,
+  drivetrainDifferential,
+  USUAL_BIAS,
+} from '../gears/differential';
 import { frictionOf, massWithPayloadKg } from './runOfBuild';
 
 /** What an axle does with its torque on the straight, in a corner and with one wheel light. */
@@ -23,7 +28,14 @@ export function differentialsOf(document: BuildDocument, surface: ChosenSurface)
   const { drive, chassis } = document;
   const massKg = massWithPayloadKg(document);
   const { frontLoadShare, wheelbaseMm } = chassis;
-  if (massKg === undefined || frontLoadShare === undefined || wheelbaseMm === undefined || !drive.tyre || !drive.drivenAxles) return [];
+  if (
+    massKg === undefined ||
+    frontLoadShare === undefined ||
+    wheelbaseMm === undefined ||
+    !drive.tyre ||
+    !drive.drivenAxles
+  )
+    return [];
   const tyre = drive.tyre;
   return drivenOf(drive).flatMap((axle): AxleStory[] => {
     const trackMm = axle === 'front' ? chassis.trackFrontMm : chassis.trackRearMm;
@@ -32,20 +44,31 @@ export function differentialsOf(document: BuildDocument, surface: ChosenSurface)
     const loadN = massKg * GRAVITY * (axle === 'front' ? frontLoadShare : 1 - frontLoadShare);
     const mu = frictionOf(surface, tyre);
     const ratio = axleRatio(drive, axle);
-    const on = (wheelLoadN: readonly [number, number], cornerRadiusM?: number) => drivetrainDifferential({
-      kind,
-      biasRatio: drive.biasRatio ?? USUAL_BIAS,
-      axleTorqueNm: (mu * loadN * tyre.radiusMm) / 1000,
-      wheelLoadN,
-      mu,
-      tyreRadiusMm: tyre.radiusMm,
-      trackMm,
-      ...(cornerRadiusM === undefined ? {} : { cornerRadiusM }),
-      ...(drive.clutchNm === undefined || ratio === undefined ? {} : { clutchNm: drive.clutchNm, clutchToAxleRatio: ratio / drivenOf(drive).length }),
-      ...(drive.steering === 'skid' ? { skid: { massKg, wheelbaseMm, wheelSpeedMps: 1 } } : {}),
-    });
+    const on = (wheelLoadN: readonly [number, number], cornerRadiusM?: number) =>
+      drivetrainDifferential({
+        kind,
+        biasRatio: drive.biasRatio ?? USUAL_BIAS,
+        axleTorqueNm: (mu * loadN * tyre.radiusMm) / 1000,
+        wheelLoadN,
+        mu,
+        tyreRadiusMm: tyre.radiusMm,
+        trackMm,
+        ...(cornerRadiusM === undefined ? {} : { cornerRadiusM }),
+        ...(drive.clutchNm === undefined || ratio === undefined
+          ? {}
+          : { clutchNm: drive.clutchNm, clutchToAxleRatio: ratio / drivenOf(drive).length }),
+        ...(drive.steering === 'skid' ? { skid: { massKg, wheelbaseMm, wheelSpeedMps: 1 } } : {}),
+      });
     const half = loadN / 2;
     const straight = on([half, half]);
-    return [{ axle, kind, straight, corner: on([half, half], (CORNER_WHEELBASES * wheelbaseMm) / 1000), light: on([LIGHT_SHARE * half, half]) }];
+    return [
+      {
+        axle,
+        kind,
+        straight,
+        corner: on([half, half], (CORNER_WHEELBASES * wheelbaseMm) / 1000),
+        light: on([LIGHT_SHARE * half, half]),
+      },
+    ];
   });
 }

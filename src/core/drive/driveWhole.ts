@@ -1,10 +1,31 @@
 import { CalcError } from '../errors';
 import { plain } from '../units/plain';
 import { cellVolts } from './cell';
-import { arrivalIn, canHold, holdableMps, holdingA, launchStep, launchStepS, MEAN_A, MEAN_A2, MEAN_PACK_A, MEAN_V, newStretch, NEXT_V, packFor } from './cruise';
+import {
+  arrivalIn,
+  canHold,
+  holdableMps,
+  holdingA,
+  launchStep,
+  launchStepS,
+  MEAN_A,
+  MEAN_A2,
+  MEAN_PACK_A,
+  MEAN_V,
+  newStretch,
+  NEXT_V,
+  packFor,
+} from './cruise';
 import type { End, EnduranceInput, EnduranceSeries } from './enduranceDefinition';
 import { accelMps2, createPlant, retune, type TunablePlant } from './plant';
-import { heatedFor, type Losses, type Temperatures, type ThermalDefinition, USUAL_WINDING_LIMIT_C, windingAt } from './thermal';
+import {
+  heatedFor,
+  type Losses,
+  type Temperatures,
+  type ThermalDefinition,
+  USUAL_WINDING_LIMIT_C,
+  windingAt,
+} from './thermal';
 
 const USUAL_CUTOFF_V = 3.3;
 /** A held speed has constant losses, for which the heat is solved exactly: early steps are short for the picture alone. */
@@ -65,7 +86,10 @@ class Whole {
   private readonly escOhm: number;
   private readonly capacityAs: number;
 
-  constructor(private readonly input: EnduranceInput, private readonly options: Options) {
+  constructor(
+    private readonly input: EnduranceInput,
+    private readonly options: Options,
+  ) {
     this.plant = createPlant(input);
     this.thermal = input.thermal;
     this.motorOhm = input.motor.resistanceMilliOhm / 1000;
@@ -92,7 +116,8 @@ class Whole {
   private launch(): void {
     const { plant, stretch, options } = this;
     this.follow();
-    if (accelMps2(plant, 0) <= 0) return options.ignoreEnds ? this.rest(options.untilS - this.durationS) : this.end('stalled');
+    if (accelMps2(plant, 0) <= 0)
+      return options.ignoreEnds ? this.rest(options.untilS - this.durationS) : this.end('stalled');
     while (!this.ended) {
       this.follow();
       const v = this.speedMps;
@@ -102,7 +127,16 @@ class Whole {
       const step = Math.min(arrival <= 1 ? arrival * dt : dt, this.leftS());
       if (step < dt) launchStep(plant, v, step, plant.openV, stretch);
       this.speedMps = stretch[NEXT_V]!;
-      this.advance(step, { copperW: stretch[MEAN_A2]! * this.motorOhm, frictionW: plant.idleA * stretch[MEAN_V]! * plant.emfPerMps, speedMps: stretch[MEAN_V]! }, stretch[MEAN_A]!, stretch[MEAN_PACK_A]!);
+      this.advance(
+        step,
+        {
+          copperW: stretch[MEAN_A2]! * this.motorOhm,
+          frictionW: plant.idleA * stretch[MEAN_V]! * plant.emfPerMps,
+          speedMps: stretch[MEAN_V]!,
+        },
+        stretch[MEAN_A]!,
+        stretch[MEAN_PACK_A]!,
+      );
       if (arrival <= 1) return this.sayIfShort();
     }
   }
@@ -112,7 +146,11 @@ class Whole {
     const { cruiseMps } = this.input.cycle;
     const first = this.launches++ === 0;
     if (this.notes.length > 0 || this.speedMps > 0.999 * cruiseMps) return;
-    this.notes.push(first ? `The cruise speed of ${plain(cruiseMps)} m/s is out of reach: it holds ${plain(this.speedMps)} m/s, 98 % of its top speed, and less as the pack empties.` : `From minute ${plain(this.durationS / 60)} on the pack is too low for ${plain(cruiseMps)} m/s, and the car slows.`);
+    this.notes.push(
+      first
+        ? `The cruise speed of ${plain(cruiseMps)} m/s is out of reach: it holds ${plain(this.speedMps)} m/s, 98 % of its top speed, and less as the pack empties.`
+        : `From minute ${plain(this.durationS / 60)} on the pack is too low for ${plain(cruiseMps)} m/s, and the car slows.`,
+    );
   }
 
   private hold(seconds: number): void {
@@ -121,17 +159,34 @@ class Whole {
     const cutoffV = input.cutoffVPerCell ?? USUAL_CUTOFF_V;
     for (let left = seconds; left > 0 && !this.ended;) {
       this.follow();
-      const v = canHold(plant, cruiseMps) ? cruiseMps : Math.min(cruiseMps, holdableMps(plant, this.speedMps));
+      const v = canHold(plant, cruiseMps)
+        ? cruiseMps
+        : Math.min(cruiseMps, holdableMps(plant, this.speedMps));
       this.speedMps = v;
       if (v === 0) return options.ignoreEnds ? this.rest(left) : this.end('stalled');
       const amps = holdingA(plant, v);
       const packA = packFor(plant, amps, v);
       if (!options.ignoreEnds && this.loadedV(this.charge, amps, v) < cutoffV) return this.end('battery');
-      const full = Math.min(options.stepScale * Math.min(this.longestS(), (HOLD_OF_PACK * this.capacityAs) / packA), left, this.leftS());
-      const share = options.ignoreEnds ? 1 : this.shareToCutoff((full * packA) / this.capacityAs, amps, v, cutoffV);
+      const full = Math.min(
+        options.stepScale * Math.min(this.longestS(), (HOLD_OF_PACK * this.capacityAs) / packA),
+        left,
+        this.leftS(),
+      );
+      const share = options.ignoreEnds
+        ? 1
+        : this.shareToCutoff((full * packA) / this.capacityAs, amps, v, cutoffV);
       const step = share * full;
       const middleV = this.openV(Math.max(0, this.charge - (0.5 * step * packA) / this.capacityAs));
-      this.advance(step, { copperW: amps * amps * this.motorOhm, frictionW: amps === 0 ? 0 : plant.idleA * v * plant.emfPerMps, speedMps: v }, amps, packFor(plant, amps, v, middleV));
+      this.advance(
+        step,
+        {
+          copperW: amps * amps * this.motorOhm,
+          frictionW: amps === 0 ? 0 : plant.idleA * v * plant.emfPerMps,
+          speedMps: v,
+        },
+        amps,
+        packFor(plant, amps, v, middleV),
+      );
       if (share < 1) return this.ended ? undefined : this.end('battery');
       left -= step;
     }
@@ -177,10 +232,17 @@ class Whole {
   /** Heat, charge and way of a stretch; it is cut where something ends the drive. */
   private advance(seconds: number, losses: Losses, amps: number, packA: number): void {
     const { mostSteps = MOST_STEPS } = this.options;
-    if (++this.steps > mostSteps) throw new CalcError('cycle', `asks for more than ${mostSteps} steps`, 'make the cruise or the rest longer');
+    if (++this.steps > mostSteps)
+      throw new CalcError(
+        'cycle',
+        `asks for more than ${mostSteps} steps`,
+        'make the cruise or the rest longer',
+      );
     const before = this.temperatures;
     const after = heatedFor(before, losses, this.thermal, seconds);
-    const { share, by } = this.options.ignoreEnds ? WHOLE_STRETCH : this.endWithin(seconds, losses, packA, after);
+    const { share, by } = this.options.ignoreEnds
+      ? WHOLE_STRETCH
+      : this.endWithin(seconds, losses, packA, after);
     const taken = share * seconds;
     this.temperatures = share === 1 ? after : heatedFor(before, losses, this.thermal, taken);
     if (this.options.readAtS) this.read(taken, before[1]);
@@ -230,12 +292,21 @@ class Whole {
   private end(by: End): void {
     this.ended = true;
     this.endedBy = by;
-    if (by === 'stalled') this.notes.push(this.durationS === 0 ? 'The car cannot move, so there is no heat and no charge to tell.' : 'The car no longer gets under way: the pack is too low or the winding too hot.');
+    if (by === 'stalled')
+      this.notes.push(
+        this.durationS === 0
+          ? 'The car cannot move, so there is no heat and no charge to tell.'
+          : 'The car no longer gets under way: the pack is too low or the winding too hot.',
+      );
   }
 
   private read(seconds: number, beforeC: number): void {
     const times = this.options.readAtS ?? [];
-    for (let at = times[this.readC.length]; at !== undefined && at <= this.durationS + seconds + 1e-9; at = times[this.readC.length]) {
+    for (
+      let at = times[this.readC.length];
+      at !== undefined && at <= this.durationS + seconds + 1e-9;
+      at = times[this.readC.length]
+    ) {
       const share = seconds === 0 ? 1 : Math.min(1, (at - this.durationS) / seconds);
       this.readC.push(beforeC + share * (this.temperatures[1] - beforeC));
     }
@@ -251,11 +322,13 @@ class Whole {
     series.stateOfCharge.push(this.charge);
     series.speedMps.push(this.speedMps);
     if (series.tS.length > MOST_SAMPLES) {
-      for (const key of Object.keys(series) as (keyof EnduranceSeries)[]) series[key] = series[key].filter((_, index) => index % 2 === 0);
+      for (const key of Object.keys(series) as (keyof EnduranceSeries)[])
+        series[key] = series[key].filter((_, index) => index % 2 === 0);
       this.intervalS *= 2;
     }
     this.nextSampleS = this.durationS + this.intervalS;
   }
 }
 
-export const driveWhole = (input: EnduranceInput, options: Options): Whole => new Whole(input, options).drive();
+export const driveWhole = (input: EnduranceInput, options: Options): Whole =>
+  new Whole(input, options).drive();

@@ -17,7 +17,11 @@ export const thermalSchema = Joi.object<ThermalDefinition>({
   caseLimitC: temperatureC(),
 });
 
-export const cycleSchema = Joi.object({ cruiseMps: positive().required(), cruiseS: notNegative().required(), restS: notNegative().default(0) });
+export const cycleSchema = Joi.object({
+  cruiseMps: positive().required(),
+  cruiseS: notNegative().required(),
+  restS: notNegative().default(0),
+});
 
 const enduranceFields = {
   thermal: thermalSchema.required(),
@@ -26,7 +30,9 @@ const enduranceFields = {
   maxDurationS: positive().max(86_400).default(7200),
 };
 
-export const driveEnduranceSchema = (driveRunSchema as Joi.ObjectSchema).keys(enduranceFields) as Joi.ObjectSchema<EnduranceInput>;
+export const driveEnduranceSchema = (driveRunSchema as Joi.ObjectSchema).keys(
+  enduranceFields,
+) as Joi.ObjectSchema<EnduranceInput>;
 
 export const motorThermalDefaultsSchema = Joi.object<MotorBody>({
   massG: positive().required(),
@@ -37,5 +43,9 @@ export const motorThermalDefaultsSchema = Joi.object<MotorBody>({
 
 export const motorCalibrateSchema = (driveRunSchema as Joi.ObjectSchema).keys({
   ...enduranceFields,
-  measured: Joi.array().items(Joi.object({ tS: positive().max(86_400).required(), caseC: temperatureC().required() })).min(1).max(1000).required(),
+  measured: Joi.array()
+    .items(Joi.object({ tS: positive().max(86_400).required(), caseC: temperatureC().required() }))
+    .min(1)
+    .max(1000)
+    .required(),
 }) as Joi.ObjectSchema<CalibrateInput>;

@@ -10,10 +10,27 @@ import { driveRun } from './run';
 import { heatedFor, steadyAt, type ThermalDefinition } from './thermal';
 import { motorThermalDefaults } from './thermalDefaults';
 
-const thermal: ThermalDefinition = { windingHeatCapacityJPerK: 15, caseHeatCapacityJPerK: 57, windingToCaseKPerW: 0.9, caseToAmbientKPerW: 7, coolingPerMps: 0.1, ambientC: 20, windingLimitC: 400 };
+const thermal: ThermalDefinition = {
+  windingHeatCapacityJPerK: 15,
+  caseHeatCapacityJPerK: 57,
+  windingToCaseKPerW: 0.9,
+  caseToAmbientKPerW: 7,
+  coolingPerMps: 0.1,
+  ambientC: 20,
+  windingLimitC: 400,
+};
 
 const base: EnduranceInput = {
-  car: { massKg: 2.2, cdaM2: 0.03, rollingResistance: 0.09, frontLoadShare: 0.48, cgHeightMm: 55, wheelbaseMm: 280, drivenAxles: 'all', wheelInertiaKgM2: 2.7e-4 },
+  car: {
+    massKg: 2.2,
+    cdaM2: 0.03,
+    rollingResistance: 0.09,
+    frontLoadShare: 0.48,
+    cgHeightMm: 55,
+    wheelbaseMm: 280,
+    drivenAxles: 'all',
+    wheelInertiaKgM2: 2.7e-4,
+  },
   tyre: { radiusMm: 42, mu: 0.6 },
   drive: { ratio: 10.4, efficiency: 0.8 },
   motor: { kvRpmPerV: 3000, resistanceMilliOhm: 22, noLoadCurrentA: 2, rotorInertiaKgM2: 4e-6 },
@@ -24,7 +41,8 @@ const base: EnduranceInput = {
 };
 
 type Matrix = readonly (readonly number[])[];
-const times = (a: Matrix, b: Matrix): Matrix => a.map((row) => b[0]!.map((_, j) => row.reduce((sum, x, k) => sum + x * b[k]![j]!, 0)));
+const times = (a: Matrix, b: Matrix): Matrix =>
+  a.map((row) => b[0]!.map((_, j) => row.reduce((sum, x, k) => sum + x * b[k]![j]!, 0)));
 
 /** e^M by a Taylor series of M/2^20, squared twenty times. */
 function exponential(m: Matrix): Matrix {
@@ -41,7 +59,14 @@ function exponential(m: Matrix): Matrix {
 }
 
 /** Winding and case after a while by the exponential of the system with a third, constant state. */
-function byExponential(from: readonly [number, number], copperW: number, frictionW: number, v: number, t: ThermalDefinition, seconds: number): readonly [number, number] {
+function byExponential(
+  from: readonly [number, number],
+  copperW: number,
+  frictionW: number,
+  v: number,
+  t: ThermalDefinition,
+  seconds: number,
+): readonly [number, number] {
   const inside = 1 / t.windingToCaseKPerW;
   const outside = (1 + t.coolingPerMps! * v) / t.caseToAmbientKPerW;
   const [cw, cc] = [t.windingHeatCapacityJPerK, t.caseHeatCapacityJPerK];
@@ -63,14 +88,27 @@ function heldA(v: number): number {
 
 describe('two thermal nodes', () => {
   it('follow the matrix exponential at constant losses', () => {
-    fc.assert(fc.property(
-      fc.record({ copperW: fc.double({ min: 0, max: 60, noNaN: true }), frictionW: fc.double({ min: 0, max: 20, noNaN: true }), v: fc.double({ min: 0, max: 20, noNaN: true }), seconds: fc.double({ min: 0.01, max: 400, noNaN: true }), w: fc.double({ min: 0, max: 120, noNaN: true }), c: fc.double({ min: 0, max: 100, noNaN: true }) }),
-      ({ copperW, frictionW, v, seconds, w, c }) => {
-        const found = heatedFor([w, c], { copperW, frictionW, speedMps: v }, thermal, seconds);
-        const expected = byExponential([w, c], copperW, frictionW, v, thermal, seconds);
-        for (const i of [0, 1] as const) expect(Math.abs(found[i] - expected[i])).toBeLessThan(1e-6 * Math.max(100, Math.abs(expected[i])));
-      },
-    ), { numRuns: 100 });
+    fc.assert(
+      fc.property(
+        fc.record({
+          copperW: fc.double({ min: 0, max: 60, noNaN: true }),
+          frictionW: fc.double({ min: 0, max: 20, noNaN: true }),
+          v: fc.double({ min: 0, max: 20, noNaN: true }),
+          seconds: fc.double({ min: 0.01, max: 400, noNaN: true }),
+          w: fc.double({ min: 0, max: 120, noNaN: true }),
+          c: fc.double({ min: 0, max: 100, noNaN: true }),
+        }),
+        ({ copperW, frictionW, v, seconds, w, c }) => {
+          const found = heatedFor([w, c], { copperW, frictionW, speedMps: v }, thermal, seconds);
+          const expected = byExponential([w, c], copperW, frictionW, v, thermal, seconds);
+          for (const i of [0, 1] as const)
+            expect(Math.abs(found[i] - expected[i])).toBeLessThan(
+              1e-6 * Math.max(100, Math.abs(expected[i])),
+            );
+        },
+      ),
+      { numRuns: 100 },
+    );
   });
 
   it('come to rest where they stay, and nowhere in a runaway', () => {
@@ -92,14 +130,27 @@ describe('drive.endurance', () => {
     const to = series.tS.findIndex((t) => t > 400);
     const amps = heldA(6);
     const emf = (6 * 10.4) / 0.042 / (3000 * ((2 * Math.PI) / 60));
-    const expected = byExponential([series.windingC[from]!, series.caseC[from]!], amps * amps * 0.022, 2 * emf, 6, thermal, series.tS[to]! - series.tS[from]!);
+    const expected = byExponential(
+      [series.windingC[from]!, series.caseC[from]!],
+      amps * amps * 0.022,
+      2 * emf,
+      6,
+      thermal,
+      series.tS[to]! - series.tS[from]!,
+    );
     expect(series.windingC[to]!).toBeCloseTo(expected[0], 6);
     expect(series.caseC[to]!).toBeCloseTo(expected[1], 6);
   });
 
   it('lasts as long as charge over current says', () => {
     // with hardly any resistance in pack and winding the cells give E·I for all the charge, at the mean of their volts
-    const lossless: EnduranceInput = { ...base, motor: { ...base.motor, resistanceMilliOhm: 0.05 }, esc: { currentLimitA: 60, resistanceMilliOhm: 0 }, battery: { cells: 2, cellResistanceMilliOhm: 0, capacityMah: 5000 }, cutoffVPerCell: 0 };
+    const lossless: EnduranceInput = {
+      ...base,
+      motor: { ...base.motor, resistanceMilliOhm: 0.05 },
+      esc: { currentLimitA: 60, resistanceMilliOhm: 0 },
+      battery: { cells: 2, cellResistanceMilliOhm: 0, capacityMah: 5000 },
+      cutoffVPerCell: 0,
+    };
     const emf = (6 * 10.4) / 0.042 / (3000 * ((2 * Math.PI) / 60));
     const joules = 5 * 3600 * 2 * meanCellVolts(1);
     const launchJ = 0.5 * 2.4 * 36;
@@ -107,42 +158,91 @@ describe('drive.endurance', () => {
     expect(found.endedBy).toBe('battery');
     expect(found.chargeUsedMah).toBeCloseTo(5000, 3);
     expect(found.energyWh).toBeCloseTo(joules / 3600, 2);
-    expect(Math.abs(found.durationS / (joules / (emf * heldA(6))) - 1)).toBeLessThan((3 * launchJ) / joules + 1e-3);
+    expect(Math.abs(found.durationS / (joules / (emf * heldA(6))) - 1)).toBeLessThan(
+      (3 * launchJ) / joules + 1e-3,
+    );
     expect(found.meanBatteryCurrentA! * found.durationS).toBeCloseTo(5 * 3600, 2);
   });
 
   it('is moved by no halving of the steps by more than 0.5 %', () => {
-    fc.assert(fc.property(
-      fc.record({ cruiseMps: fc.double({ min: 1, max: 15, noNaN: true }), cruiseS: fc.double({ min: 2, max: 40, noNaN: true }), restS: fc.double({ min: 0, max: 20, noNaN: true }), capacityMah: fc.double({ min: 200, max: 800, noNaN: true }), windingLimitC: fc.double({ min: 60, max: 200, noNaN: true }) }),
-      ({ capacityMah, windingLimitC, ...cycle }) => {
-        const input = { ...base, cycle, battery: { ...base.battery, capacityMah }, thermal: { ...thermal, windingLimitC } };
-        const [whole, half] = [driveEndurance(input), simulateEndurance(input, 0.5)];
-        // a pack that just gets through a cruise has one more rest and start than one that just does not: there a half per cent of the pack
-        // moves the end by more than its own share
-        const near = [0.995, 1.005].map((share) => driveEndurance({ ...input, battery: { ...input.battery, capacityMah: capacityMah * share }, thermal: { ...thermal, windingLimitC: 20 + (windingLimitC - 20) * share } }));
-        fc.pre(near.every(({ endedBy, durationS }) => endedBy === whole.endedBy && Math.abs(durationS / whole.durationS - 1) < (whole.endedBy === 'battery' ? 0.0065 : 0.012)));
-        expect(half.endedBy).toBe(whole.endedBy);
-        for (const key of ['durationS', 'peakWindingC', 'peakCaseC', 'distanceM', 'energyWh', 'meanMotorCurrentA', 'meanBatteryCurrentA', 'chargeUsedMah'] as const) {
-          expect(Math.abs(half[key]! / whole[key]! - 1)).toBeLessThan(0.005);
-        }
-      },
-    ), { numRuns: 30, endOnFailure: true });
+    fc.assert(
+      fc.property(
+        fc.record({
+          cruiseMps: fc.double({ min: 1, max: 15, noNaN: true }),
+          cruiseS: fc.double({ min: 2, max: 40, noNaN: true }),
+          restS: fc.double({ min: 0, max: 20, noNaN: true }),
+          capacityMah: fc.double({ min: 200, max: 800, noNaN: true }),
+          windingLimitC: fc.double({ min: 60, max: 200, noNaN: true }),
+        }),
+        ({ capacityMah, windingLimitC, ...cycle }) => {
+          const input = {
+            ...base,
+            cycle,
+            battery: { ...base.battery, capacityMah },
+            thermal: { ...thermal, windingLimitC },
+          };
+          const [whole, half] = [driveEndurance(input), simulateEndurance(input, 0.5)];
+          // a pack that just gets through a cruise has one more rest and start than one that just does not: there a half per cent of the pack
+          // moves the end by more than its own share
+          const near = [0.995, 1.005].map((share) =>
+            driveEndurance({
+              ...input,
+              battery: { ...input.battery, capacityMah: capacityMah * share },
+              thermal: { ...thermal, windingLimitC: 20 + (windingLimitC - 20) * share },
+            }),
+          );
+          fc.pre(
+            near.every(
+              ({ endedBy, durationS }) =>
+                endedBy === whole.endedBy &&
+                Math.abs(durationS / whole.durationS - 1) < (whole.endedBy === 'battery' ? 0.0065 : 0.012),
+            ),
+          );
+          expect(half.endedBy).toBe(whole.endedBy);
+          for (const key of [
+            'durationS',
+            'peakWindingC',
+            'peakCaseC',
+            'distanceM',
+            'energyWh',
+            'meanMotorCurrentA',
+            'meanBatteryCurrentA',
+            'chargeUsedMah',
+          ] as const) {
+            expect(Math.abs(half[key]! / whole[key]! - 1)).toBeLessThan(0.005);
+          }
+        },
+      ),
+      { numRuns: 30, endOnFailure: true },
+    );
   });
 
   it('agrees with plain small steps of every equation, starts and stops included', () => {
     const { car, tyre, motor } = base;
     const cycle = { cruiseMps: 5, cruiseS: 4, restS: 3 };
-    const [r, kt, idle, ohm20, escOhm, packOhm] = [tyre.radiusMm / 1000, 60 / (3000 * 2 * Math.PI), motor.noLoadCurrentA, 0.022, 0.002, 0.01];
+    const [r, kt, idle, ohm20, escOhm, packOhm] = [
+      tyre.radiusMm / 1000,
+      60 / (3000 * 2 * Math.PI),
+      motor.noLoadCurrentA,
+      0.022,
+      0.002,
+      0.01,
+    ];
     const inertia = 2.2 + (car.wheelInertiaKgM2! + motor.rotorInertiaKgM2! * 10.4 ** 2) / r ** 2;
     const resistance = (v: number) => 0.6 * 0.03 * v * v + 0.09 * 2.2 * 9.81;
     const volts = [4.2, 4.15, 4.11, 4.08];
-    const openV = (soc: number) => { const x = (1 - soc) / 0.05; const i = Math.min(2, Math.floor(x)); return 2 * (volts[i]! + (x - i) * (volts[i + 1]! - volts[i]!)); };
+    const openV = (soc: number) => {
+      const x = (1 - soc) / 0.05;
+      const i = Math.min(2, Math.floor(x));
+      return 2 * (volts[i]! + (x - i) * (volts[i + 1]! - volts[i]!));
+    };
     const dt = 2e-4;
     let [w, c, soc, v, way, resting, held, holding, squares] = [20, 20, 1, 0, 0, 0, 0, false, 0];
     const heat = (amps: number, turning: boolean) => {
       const through = (w - c) / 0.9;
       w += (dt * (amps * amps * ohm20 * (1 + 0.00393 * (w - 20)) - through)) / 15;
-      c += (dt * ((turning ? (idle * v * 10.4 * kt) / r : 0) + through - ((c - 20) * (1 + 0.1 * v)) / 7)) / 57;
+      c +=
+        (dt * ((turning ? (idle * v * 10.4 * kt) / r : 0) + through - ((c - 20) * (1 + 0.1 * v)) / 7)) / 57;
     };
     for (let t = 0; t < 120 - dt / 2; t += dt) {
       const emf = (v * 10.4 * kt) / r;
@@ -157,11 +257,19 @@ describe('drive.endurance', () => {
         const a0 = (free - resistance(v)) / inertia;
         const slips = 2.2 * a0 + resistance(v) > grip;
         const a = slips ? (grip - resistance(v)) / 2.2 : a0;
-        amps = slips ? ((2.2 * a + resistance(v) + (inertia - 2.2) * a) * r) / (10.4 * 0.8) / kt + idle : full;
+        amps = slips
+          ? ((2.2 * a + resistance(v) + (inertia - 2.2) * a) * r) / (10.4 * 0.8) / kt + idle
+          : full;
         v += a * dt;
       }
       const a2 = amps * packOhm;
-      const duty = amps === 0 ? 0 : Math.min(1, (openV(soc) - Math.sqrt(Math.max(0, openV(soc) ** 2 - 4 * a2 * (emf + amps * R)))) / (2 * a2));
+      const duty =
+        amps === 0
+          ? 0
+          : Math.min(
+              1,
+              (openV(soc) - Math.sqrt(Math.max(0, openV(soc) ** 2 - 4 * a2 * (emf + amps * R)))) / (2 * a2),
+            );
       soc -= (duty * amps * dt) / 7200;
       heat(amps, v > 0);
       squares += amps * amps * dt;
@@ -195,17 +303,36 @@ describe('drive.endurance', () => {
   });
 
   it('says when a cruise is out of reach, from the start or as the pack empties', () => {
-    expect(driveEndurance({ ...base, cycle: { cruiseMps: 60, cruiseS: 10, restS: 5 } }).notes).toEqual([expect.stringContaining('60 m/s is out of reach')]);
+    expect(driveEndurance({ ...base, cycle: { cruiseMps: 60, cruiseS: 10, restS: 5 } }).notes).toEqual([
+      expect.stringContaining('60 m/s is out of reach'),
+    ]);
     const top = driveRun(base).topSpeedMps!;
-    expect(driveEndurance({ ...base, cycle: { cruiseMps: 0.95 * top, cruiseS: 10, restS: 5 } }).notes).toEqual([expect.stringMatching(/^From minute .* the pack is too low/)]);
-    expect(driveEndurance({ ...base, cycle: { cruiseMps: 0.5 * top, cruiseS: 10, restS: 5 } }).notes).toEqual([]);
+    expect(
+      driveEndurance({ ...base, cycle: { cruiseMps: 0.95 * top, cruiseS: 10, restS: 5 } }).notes,
+    ).toEqual([expect.stringMatching(/^From minute .* the pack is too low/)]);
+    expect(driveEndurance({ ...base, cycle: { cruiseMps: 0.5 * top, cruiseS: 10, restS: 5 } }).notes).toEqual(
+      [],
+    );
   });
 
   it('rests without current and brakes downhill without heat', () => {
-    const resting = driveEndurance({ ...base, cycle: { cruiseMps: 6, cruiseS: 5, restS: 60 }, maxDurationS: 300 });
-    const driven = driveEndurance({ ...base, cycle: { cruiseMps: 6, cruiseS: 5, restS: 0 }, maxDurationS: 300 });
+    const resting = driveEndurance({
+      ...base,
+      cycle: { cruiseMps: 6, cruiseS: 5, restS: 60 },
+      maxDurationS: 300,
+    });
+    const driven = driveEndurance({
+      ...base,
+      cycle: { cruiseMps: 6, cruiseS: 5, restS: 0 },
+      maxDurationS: 300,
+    });
     expect(resting.peakCaseC).toBeLessThan(driven.peakCaseC);
-    const downhill = driveEndurance({ ...base, gradePct: -30, cycle: { cruiseMps: 2, cruiseS: 5, restS: 0 }, maxDurationS: 600 });
+    const downhill = driveEndurance({
+      ...base,
+      gradePct: -30,
+      cycle: { cruiseMps: 2, cruiseS: 5, restS: 0 },
+      maxDurationS: 600,
+    });
     expect(downhill.series.windingC.at(-1)!).toBeLessThan(20.5);
   });
 
@@ -230,7 +357,9 @@ describe('drive.endurance', () => {
     expect(refused({ ambientC: 140, windingLimitC: undefined })).toBe('thermal.windingLimitC');
     expect(refused({ coolingPerMps: -0.1 })).toBe('thermal.coolingPerMps');
     expect(refused({ fan: 1 })).toBe('thermal.fan');
-    expect(() => parse(driveEnduranceSchema, { ...base, cycle: { cruiseMps: '6', cruiseS: 1 } })).toThrow(CalcError);
+    expect(() => parse(driveEnduranceSchema, { ...base, cycle: { cruiseMps: '6', cruiseS: 1 } })).toThrow(
+      CalcError,
+    );
   });
 });
 
@@ -250,7 +379,11 @@ describe('motor.thermalDefaults', () => {
 
 describe('motor.calibrate', () => {
   const truth = 4.4;
-  const run = driveEndurance({ ...base, battery: { ...base.battery, capacityMah: 9000 }, thermal: { ...thermal, caseToAmbientKPerW: truth } });
+  const run = driveEndurance({
+    ...base,
+    battery: { ...base.battery, capacityMah: 9000 },
+    thermal: { ...thermal, caseToAmbientKPerW: truth },
+  });
   const readingAt = (seconds: number) => {
     const i = run.series.tS.findIndex((t) => t >= seconds);
     return { tS: run.series.tS[i]!, caseC: run.series.caseC[i]! };
@@ -267,16 +400,32 @@ describe('motor.calibrate', () => {
 
   it('lies between readings that disagree, and says how far they are off', () => {
     const [a, b] = [readingAt(900), readingAt(900.5)];
-    const found = motorCalibrate({ ...input, measured: [{ ...a, caseC: a.caseC + 3 }, { ...b, caseC: b.caseC - 3 }] });
+    const found = motorCalibrate({
+      ...input,
+      measured: [
+        { ...a, caseC: a.caseC + 3 },
+        { ...b, caseC: b.caseC - 3 },
+      ],
+    });
     expect(found.caseToAmbientKPerW).toBeCloseTo(truth, 1);
     expect(found.residualC).toBeCloseTo(3, 1);
   });
 
   it('drives on past limits and an empty pack to the last reading', () => {
-    const late = motorCalibrate({ ...input, thermal: { ...thermal, windingLimitC: 30 }, measured: [readingAt(900)] });
+    const late = motorCalibrate({
+      ...input,
+      thermal: { ...thermal, windingLimitC: 30 },
+      measured: [readingAt(900)],
+    });
     expect(late.caseToAmbientKPerW).toBeCloseTo(truth, 3);
     expect(late.endurance.endedBy).toBe('winding');
-    expect(motorCalibrate({ ...input, battery: { ...input.battery, capacityMah: 100 }, measured: [{ tS: 900, caseC: 40 }] }).caseToAmbientKPerW).toBeGreaterThan(0.05);
+    expect(
+      motorCalibrate({
+        ...input,
+        battery: { ...input.battery, capacityMah: 100 },
+        measured: [{ tS: 900, caseC: 40 }],
+      }).caseToAmbientKPerW,
+    ).toBeGreaterThan(0.05);
   });
 
   it('stops at a bound with a note, and refuses an empty list', () => {

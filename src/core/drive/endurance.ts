@@ -26,7 +26,15 @@ export function simulateEndurance(input: EnduranceInput, stepScale: number): End
     peakCaseC: whole.peakCaseC,
     distanceM: whole.distanceM,
     energyWh: whole.energyJ / 3600,
-    ...(whole.durationS > 0 ? { meanMotorCurrentA: whole.motorAs / whole.durationS, rmsMotorCurrentA: Math.sqrt(whole.copperJ / whole.durationS / (input.motor.resistanceMilliOhm / 1000)), meanBatteryCurrentA: whole.packAs / whole.durationS } : {}),
+    ...(whole.durationS > 0
+      ? {
+          meanMotorCurrentA: whole.motorAs / whole.durationS,
+          rmsMotorCurrentA: Math.sqrt(
+            whole.copperJ / whole.durationS / (input.motor.resistanceMilliOhm / 1000),
+          ),
+          meanBatteryCurrentA: whole.packAs / whole.durationS,
+        }
+      : {}),
     chargeUsedMah: whole.packAs / 3.6,
     series: whole.series,
     notes: whole.notes,
@@ -34,9 +42,17 @@ export function simulateEndurance(input: EnduranceInput, stepScale: number): End
 }
 
 /** A limit at or below the air is no limit. */
-export function refuseColdLimits({ ambientC, windingLimitC = USUAL_WINDING_LIMIT_C, caseLimitC }: ThermalDefinition): void {
+export function refuseColdLimits({
+  ambientC,
+  windingLimitC = USUAL_WINDING_LIMIT_C,
+  caseLimitC,
+}: ThermalDefinition): void {
   const refuse = (field: string, limitC: number) => {
-    throw new CalcError(`thermal.${field}`, `${limitC} °C is at or below the air, ${ambientC} °C`, 'give a limit above the temperature of the air');
+    throw new CalcError(
+      `thermal.${field}`,
+      `${limitC} °C is at or below the air, ${ambientC} °C`,
+      'give a limit above the temperature of the air',
+    );
   };
   if (windingLimitC <= ambientC) refuse('windingLimitC', windingLimitC);
   if (caseLimitC !== undefined && caseLimitC <= ambientC) refuse('caseLimitC', caseLimitC);

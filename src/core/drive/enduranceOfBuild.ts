@@ -1,7 +1,13 @@
 import type { ChosenSurface } from '../build/brief';
 import type { BuildDocument } from '../build/document';
 import { type ChosenMotor, type Drive, motorsInWheels } from '../build/drive';
-import { calibrationFor, type CyclePreset, JOINT_SOFTENS_C, MOUNT_SOFTENS_C, USUAL_AMBIENT_C } from '../build/heat';
+import {
+  calibrationFor,
+  type CyclePreset,
+  JOINT_SOFTENS_C,
+  MOUNT_SOFTENS_C,
+  USUAL_AMBIENT_C,
+} from '../build/heat';
 import { USUAL_CUTOFF_V } from '../build/power';
 import { coolingPerMps } from './airflow';
 import type { CycleDefinition } from './cruise';
@@ -34,12 +40,20 @@ const PRESETS: Readonly<Record<CyclePreset, Preset>> = {
 };
 
 /** How the car is driven over the pack: the preset's figures where none is typed; undefined while there is no wish. */
-export function cycleOf({ brief, drive }: Pick<BuildDocument, 'brief' | 'drive'>): Required<CycleDefinition> | undefined {
+export function cycleOf({
+  brief,
+  drive,
+}: Pick<BuildDocument, 'brief' | 'drive'>): Required<CycleDefinition> | undefined {
   const { preset = 'steady', cruiseMps, cruiseS, restS } = drive.heat ?? {};
   const { of, share, ...times } = PRESETS[preset];
-  const reference = brief.targetMps === undefined ? undefined : brief.targetMps * (of === 'wish' ? 1 : (brief.meanSpeedShare ?? USUAL_MEAN_SHARE));
+  const reference =
+    brief.targetMps === undefined
+      ? undefined
+      : brief.targetMps * (of === 'wish' ? 1 : (brief.meanSpeedShare ?? USUAL_MEAN_SHARE));
   const speed = cruiseMps ?? (reference === undefined ? undefined : reference * share);
-  return speed === undefined ? undefined : { cruiseMps: speed, cruiseS: cruiseS ?? times.cruiseS, restS: restS ?? times.restS };
+  return speed === undefined
+    ? undefined
+    : { cruiseMps: speed, cruiseS: cruiseS ?? times.cruiseS, restS: restS ?? times.restS };
 }
 
 export interface CaseLimit {
@@ -53,8 +67,19 @@ export interface CaseLimit {
 export function caseLimitOf(drive: Drive): CaseLimit {
   const { heat = {} } = drive;
   const limits = [
-    { limitC: pinionSoftensC(drive) ?? Infinity, what: heat.pinionJoint === 'printed' || heat.pinionJoint === 'flat' ? 'the pinion on its shaft' : "the pinion's glue", softens: true },
-    { limitC: (heat.mountMaterial && MOUNT_SOFTENS_C[heat.mountMaterial]) ?? Infinity, what: 'the motor mount', softens: true },
+    {
+      limitC: pinionSoftensC(drive) ?? Infinity,
+      what:
+        heat.pinionJoint === 'printed' || heat.pinionJoint === 'flat'
+          ? 'the pinion on its shaft'
+          : "the pinion's glue",
+      softens: true,
+    },
+    {
+      limitC: (heat.mountMaterial && MOUNT_SOFTENS_C[heat.mountMaterial]) ?? Infinity,
+      what: 'the motor mount',
+      softens: true,
+    },
     { limitC: MOTOR_CASE_C, what: 'the motor itself', softens: false },
   ];
   return limits.reduce((a, b) => (b.limitC < a.limitC ? b : a));
@@ -70,8 +95,18 @@ function pinionSoftensC({ heat, stages }: Drive): number | undefined {
 
 /** Thermal figures of a motor as it is built in: first guesses, with the readings' correction where there is one. */
 export function thermalOf(drive: Drive, motor: ChosenMotor): ThermalDefinition {
-  const { housing = motor.housing ?? 'closed', body = 'open', ambientC = USUAL_AMBIENT_C, windingLimitC = USUAL_WINDING_LIMIT_C } = drive.heat ?? {};
-  const first = motorThermalDefaults({ massG: motor.massG, diameterMm: motor.diameterMm, lengthMm: motor.lengthMm, housing });
+  const {
+    housing = motor.housing ?? 'closed',
+    body = 'open',
+    ambientC = USUAL_AMBIENT_C,
+    windingLimitC = USUAL_WINDING_LIMIT_C,
+  } = drive.heat ?? {};
+  const first = motorThermalDefaults({
+    massG: motor.massG,
+    diameterMm: motor.diameterMm,
+    lengthMm: motor.lengthMm,
+    housing,
+  });
   const factor = calibrationFor(drive.heat, motor)?.factor ?? 1;
   return {
     ...first,

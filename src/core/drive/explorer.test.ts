@@ -19,7 +19,9 @@ const plan = () => {
 describe('the explorer', () => {
   it('goes over every pair whose volts motor and controller bear, and counts the others', () => {
     const [motors, packs] = [itemsOf(STARTING_LIBRARY, 'motor'), itemsOf(STARTING_LIBRARY, 'battery')];
-    const fits = motors.flatMap((motor) => packs.filter((pack) => pack.data.cells * 42 <= Math.round(10 * Math.min(motor.data.maxV, 12.6)))).length;
+    const fits = motors.flatMap((motor) =>
+      packs.filter((pack) => pack.data.cells * 42 <= Math.round(10 * Math.min(motor.data.maxV, 12.6))),
+    ).length;
     expect(plan().count).toBe(3 * fits);
     expect(plan().leftOut).toBe(motors.length * packs.length - fits);
   });
@@ -28,7 +30,14 @@ describe('the explorer', () => {
     const { count, row } = plan();
     for (let index = 0; index < count; index += 37) {
       const found = row(index);
-      const taken = applyPatch(car, takeRow(car, found, STARTING_LIBRARY.filter(({ kind }) => kind !== 'gear')));
+      const taken = applyPatch(
+        car,
+        takeRow(
+          car,
+          found,
+          STARTING_LIBRARY.filter(({ kind }) => kind !== 'gear'),
+        ),
+      );
       const assembled = runInputOf(taken, surface);
       if (!assembled.ok) throw new Error(assembled.missing.join());
       const run = driveRun({ ...assembled.value, drive: { ...assembled.value.drive, ratio: found.ratio } });
@@ -42,7 +51,9 @@ describe('the explorer', () => {
     const { count, row } = plan();
     const rows = Array.from({ length: count }, (_, index) => row(index));
     // 1,600 + 300 g of payload with a 165 g motor and a 265 g pack, against 2,000 g: 400 g of motor is too much with it
-    const heavy = rows.filter(({ motorId, batteryId }) => motorId === 'motor-4274-slow' && batteryId === 'pack-2s-5000');
+    const heavy = rows.filter(
+      ({ motorId, batteryId }) => motorId === 'motor-4274-slow' && batteryId === 'pack-2s-5000',
+    );
     expect(heavy.length).toBeGreaterThan(0);
     for (const one of heavy) expect(one.why).toContain('The mass of 2135 g exceeds the 2000 g of the class.');
     expect(rows.filter(({ meetsGoal }) => meetsGoal).every(({ why }) => why.length === 0)).toBe(true);

@@ -17,7 +17,17 @@ import { teethOf } from './toothOfBuild';
 import { toothSettingOf } from './toothChecks';
 import { tyreOfBuild } from './tyreOfBuild';
 
-const stage = { id: 's', kind: 'spur' as const, pinionTeeth: 15, wheelTeeth: 150, efficiency: 0.8, moduleMm: 0.8, faceWidthMm: 6, pinion: { boreMm: 3.17, flatDepthMm: 0.4, material: { ...TYPICAL_MATERIALS.steel } }, wheel: { material: { ...TYPICAL_MATERIALS.nylon } } };
+const stage = {
+  id: 's',
+  kind: 'spur' as const,
+  pinionTeeth: 15,
+  wheelTeeth: 150,
+  efficiency: 0.8,
+  moduleMm: 0.8,
+  faceWidthMm: 6,
+  pinion: { boreMm: 3.17, flatDepthMm: 0.4, material: { ...TYPICAL_MATERIALS.steel } },
+  wheel: { material: { ...TYPICAL_MATERIALS.nylon } },
+};
 const geared: BuildDocument = {
   ...car,
   brief: { ...car.brief, dropHeightM: 0.3, kerbMps: 2 },
@@ -35,7 +45,8 @@ const peaksOf = (document: BuildDocument) => {
   const { input, run } = settingOf(document);
   return peakTorques(document, surface, input, run);
 };
-const check = (document: BuildDocument, id: string): Check => evaluateBuild(document).find((one) => one.id === id)!;
+const check = (document: BuildDocument, id: string): Check =>
+  evaluateBuild(document).find((one) => one.id === id)!;
 const mu = frictionOf(surface, geared.drive.tyre!);
 const KT = 60 / (2 * Math.PI * 3000);
 
@@ -55,15 +66,26 @@ describe('peak torque at the motor', () => {
     expect(candidates.currentLimit).toBeCloseTo((geared.power.controller!.currentLimitA - 2) * KT, 9);
     expect(candidates.stall).toBeGreaterThan(candidates.currentLimit!);
     expect(blocked).toEqual({ by: 'grip', motorNm: candidates.grip, motorRpm: 0 });
-    expect(peaksOf(applyPatch(geared, [{ path: ['drive', 'clutchNm'], value: 0.02 }])).blocked).toMatchObject({ by: 'clutch', motorNm: 0.02 });
-    expect(peaksOf(applyPatch(geared, [{ path: ['drive', 'currentLimitA'], value: 6 }])).blocked).toMatchObject({ by: 'currentLimit', motorNm: expect.closeTo(4 * KT, 9) });
+    expect(peaksOf(applyPatch(geared, [{ path: ['drive', 'clutchNm'], value: 0.02 }])).blocked).toMatchObject(
+      { by: 'clutch', motorNm: 0.02 },
+    );
+    expect(
+      peaksOf(applyPatch(geared, [{ path: ['drive', 'currentLimitA'], value: 6 }])).blocked,
+    ).toMatchObject({ by: 'currentLimit', motorNm: expect.closeTo(4 * KT, 9) });
   });
 
   it('brings a landing at full grip back through the ratio, and a clutch holds it', () => {
     const force = (1.9 * 9.81 * 0.32) / 0.02;
-    expect(peaksOf(geared).landing).toMatchObject({ by: 'landing', motorNm: expect.closeTo((force * mu * 0.042) / 10, 9) });
-    expect(peaksOf(applyPatch(geared, [{ path: ['drive', 'clutchNm'], value: 0.02 }])).landing).toMatchObject({ by: 'clutch', motorNm: 0.02 });
-    expect(peaksOf(applyPatch(geared, [{ path: ['brief', 'dropHeightM'], value: undefined }])).landing).toBeUndefined();
+    expect(peaksOf(geared).landing).toMatchObject({
+      by: 'landing',
+      motorNm: expect.closeTo((force * mu * 0.042) / 10, 9),
+    });
+    expect(peaksOf(applyPatch(geared, [{ path: ['drive', 'clutchNm'], value: 0.02 }])).landing).toMatchObject(
+      { by: 'clutch', motorNm: 0.02 },
+    );
+    expect(
+      peaksOf(applyPatch(geared, [{ path: ['brief', 'dropHeightM'], value: undefined }])).landing,
+    ).toBeUndefined();
   });
 });
 
@@ -80,15 +102,27 @@ describe('teeth', () => {
     expect(wheel.load.by).toBe('landing');
     expect(wheel.torqueNm).toBeCloseTo(wheelNm, 9);
     // W = 2·T/d, d = 0.8·150 mm; σ = W·1.5/(6 · 0.8 · 0.46) at a standstill
-    expect(wheel.bending.bendingStressMpa).toBeCloseTo(((2000 * wheelNm) / 120) * 1.5 / (6 * 0.8 * 0.46), 6);
+    expect(wheel.bending.bendingStressMpa).toBeCloseTo(
+      (((2000 * wheelNm) / 120) * 1.5) / (6 * 0.8 * 0.46),
+      6,
+    );
     expect(wheel.temperatureC).toBeGreaterThan(25);
-    expect(wheel.bending.margin).toBeCloseTo((55 * (110 - wheel.temperatureC)) / (110 - 23) / wheel.bending.bendingStressMpa, 6);
+    expect(wheel.bending.margin).toBeCloseTo(
+      (55 * (110 - wheel.temperatureC)) / (110 - 23) / wheel.bending.bendingStressMpa,
+      6,
+    );
   });
 
   it('hold twice as much at twice the width, which the remedy knows', () => {
-    const weak = applyPatch(geared, [{ path: ['brief', 'dropHeightM'], value: 0.05 }, { path: ['drive', 'stages', 's', 'faceWidthMm'], value: 2 }]);
+    const weak = applyPatch(geared, [
+      { path: ['brief', 'dropHeightM'], value: 0.05 },
+      { path: ['drive', 'stages', 's', 'faceWidthMm'], value: 2 },
+    ]);
     const before = check(weak, 'gears.tooth');
-    const doubled = check(applyPatch(weak, [{ path: ['drive', 'stages', 's', 'faceWidthMm'], value: 4 }]), 'gears.tooth');
+    const doubled = check(
+      applyPatch(weak, [{ path: ['drive', 'stages', 's', 'faceWidthMm'], value: 4 }]),
+      'gears.tooth',
+    );
     expect(doubled.margin!).toBeCloseTo(2 * before.margin!, 6);
     const wider = before.remedies.find(({ text }) => text.startsWith('Face width 2 to'))!;
     expect(wider.state).toBe('clear');
@@ -96,16 +130,33 @@ describe('teeth', () => {
   });
 
   it('without their materials say what is missing, and a soft one is over', () => {
-    expect(check(applyPatch(geared, [{ path: ['drive', 'stages', 's', 'wheel'], value: undefined }]), 'gears.tooth')).toMatchObject({ state: 'unknown', missing: ['material of the wheel'] });
-    expect(check(applyPatch(geared, [{ path: ['drive', 'stages', 's', 'pinionTeeth'], value: 9 }]), 'gears.tooth')).toMatchObject({ state: 'unknown', missing: ['a pinion of 10 teeth or more'] });
-    const soft = check(applyPatch(geared, [{ path: ['drive', 'stages', 's', 'pinion', 'material'], value: { ...TYPICAL_MATERIALS.pla, softeningC: 24 } }]), 'gears.tooth');
+    expect(
+      check(
+        applyPatch(geared, [{ path: ['drive', 'stages', 's', 'wheel'], value: undefined }]),
+        'gears.tooth',
+      ),
+    ).toMatchObject({ state: 'unknown', missing: ['material of the wheel'] });
+    expect(
+      check(applyPatch(geared, [{ path: ['drive', 'stages', 's', 'pinionTeeth'], value: 9 }]), 'gears.tooth'),
+    ).toMatchObject({ state: 'unknown', missing: ['a pinion of 10 teeth or more'] });
+    const soft = check(
+      applyPatch(geared, [
+        {
+          path: ['drive', 'stages', 's', 'pinion', 'material'],
+          value: { ...TYPICAL_MATERIALS.pla, softeningC: 24 },
+        },
+      ]),
+      'gears.tooth',
+    );
     expect(soft).toMatchObject({ state: 'over', why: expect.stringContaining('soft at') });
   });
 
   it('wear in proportion to the hours wanted', () => {
     const wear = check(geared, 'gears.wear');
     expect(wear.margin!).toBeCloseTo(wear.value! / 10, 9);
-    expect(check(applyPatch(geared, [{ path: ['drive', 'gearHours'], value: 20 }]), 'gears.wear').margin!).toBeCloseTo(wear.margin! / 2, 9);
+    expect(
+      check(applyPatch(geared, [{ path: ['drive', 'gearHours'], value: 20 }]), 'gears.wear').margin!,
+    ).toBeCloseTo(wear.margin! / 2, 9);
   });
 });
 
@@ -114,20 +165,45 @@ describe('joints', () => {
     const held = Object.fromEntries(pinionHeld(stage, 50, 0.1).map((one) => [one.kind, one]));
     expect(held.screw).toMatchObject({ result: { torqueNm: expect.closeTo(0.15 * 500 * 0.00317, 9) } });
     const chord = 2 * Math.sqrt(0.4 * (3.17 - 0.4));
-    expect(held.flat).toMatchObject({ result: { torqueNm: expect.closeTo(((300 * (500 - 50)) / (500 - 23)) * 6 * (chord ** 2 / 12) / 1000, 6) } });
-    expect(held.cyanoacrylate).toMatchObject({ result: { torqueNm: expect.closeTo(((7 * 30) / 57) * Math.PI * 3.17 * 6 * (3.17 / 2) / 1000, 9), margin: expect.any(Number) } });
-    expect(pinionHeld({ ...stage, pinion: { boreMm: 3.17 } }, 50, 0.1).find(({ kind }) => kind === 'flat')).toEqual({ kind: 'flat', needs: 'depth of the flat' });
+    expect(held.flat).toMatchObject({
+      result: {
+        torqueNm: expect.closeTo((((300 * (500 - 50)) / (500 - 23)) * 6 * (chord ** 2 / 12)) / 1000, 6),
+      },
+    });
+    expect(held.cyanoacrylate).toMatchObject({
+      result: {
+        torqueNm: expect.closeTo((((7 * 30) / 57) * Math.PI * 3.17 * 6 * (3.17 / 2)) / 1000, 9),
+        margin: expect.any(Number),
+      },
+    });
+    expect(
+      pinionHeld({ ...stage, pinion: { boreMm: 3.17 } }, 50, 0.1).find(({ kind }) => kind === 'flat'),
+    ).toEqual({ kind: 'flat', needs: 'depth of the flat' });
   });
 
   it('that are too weak offer what holds, and a glue on a hot shaft lets go', () => {
-    const glued = check(applyPatch(geared, [{ path: ['drive', 'heat', 'pinionJoint'], value: 'hotGlue' }, { path: ['drive', 'heat', 'ambientC'], value: 55 }]), 'joint.pinion');
-    expect(glued).toMatchObject({ state: 'over', value: 0, why: expect.stringContaining('lets go at 60 °C') });
+    const glued = check(
+      applyPatch(geared, [
+        { path: ['drive', 'heat', 'pinionJoint'], value: 'hotGlue' },
+        { path: ['drive', 'heat', 'ambientC'], value: 55 },
+      ]),
+      'joint.pinion',
+    );
+    expect(glued).toMatchObject({
+      state: 'over',
+      value: 0,
+      why: expect.stringContaining('lets go at 60 °C'),
+    });
     expect(glued.remedies.length).toBeGreaterThan(0);
     for (const { state } of glued.remedies) expect(state).not.toBe('over');
   });
 
   it('by its own hub soften with the pinion’s material', () => {
-    const drive = (pinionJoint: 'flat' | 'printed') => ({ ...geared.drive, heat: { pinionJoint }, stages: [{ ...stage, pinion: { material: { ...TYPICAL_MATERIALS.petg } } }] });
+    const drive = (pinionJoint: 'flat' | 'printed') => ({
+      ...geared.drive,
+      heat: { pinionJoint },
+      stages: [{ ...stage, pinion: { material: { ...TYPICAL_MATERIALS.petg } } }],
+    });
     expect(caseLimitOf(drive('flat')).limitC).toBe(72);
     expect(caseLimitOf({ ...drive('printed'), stages: [] }).limitC).toBe(60);
   });
@@ -135,15 +211,29 @@ describe('joints', () => {
 
 describe('shafts', () => {
   const steel = { ...TYPICAL_MATERIALS.hardSteel };
-  const withShafts = applyPatch(geared, [{ path: ['drive', 'shafts'], value: [{ id: 'a', kind: 'axle', diameterMm: 5, material: steel, overhangMm: 10 }, { id: 'l', kind: 'long', diameterMm: 3, material: steel, spanMm: 200, behind: 's' }] }]);
+  const withShafts = applyPatch(geared, [
+    {
+      path: ['drive', 'shafts'],
+      value: [
+        { id: 'a', kind: 'axle', diameterMm: 5, material: steel, overhangMm: 10 },
+        { id: 'l', kind: 'long', diameterMm: 3, material: steel, spanMm: 200, behind: 's' },
+      ],
+    },
+  ]);
 
   it('bend by the harder of landing and kerb, and whip four times as late in two halves', () => {
     const [axle, long] = shaftsOf(settingOf(withShafts));
     // landing 298 N against a kerb of 0.95 kg · 4/0.01 m = 380 N
     expect(axle).toMatchObject({ bentBy: 'kerb', forceN: expect.closeTo(380, 9) });
     expect(axle!.result.bendingStressMpa).toBeCloseTo((32 * 380 * 10) / (Math.PI * 125), 6);
-    expect(long!.result.whirlRpm).toBeCloseTo(30 * Math.PI * Math.sqrt((207e9 * 0.003 ** 2) / 16 / (7850 * 0.2 ** 4)), 3);
-    expect(long!.other).toEqual({ halves: true, whirlMargin: expect.closeTo(4 * long!.result.whirlMargin!, 9) });
+    expect(long!.result.whirlRpm).toBeCloseTo(
+      30 * Math.PI * Math.sqrt((207e9 * 0.003 ** 2) / 16 / (7850 * 0.2 ** 4)),
+      3,
+    );
+    expect(long!.other).toEqual({
+      halves: true,
+      whirlMargin: expect.closeTo(4 * long!.result.whirlMargin!, 9),
+    });
   });
 
   it('are cured by a bearing in the middle', () => {
@@ -157,12 +247,30 @@ describe('shafts', () => {
 
 describe('a tyre on its rim', () => {
   it('lets go of its bead where a free ring of the bead’s size has grown to the seat', () => {
-    const { letsGoRpm } = tyreSeat({ kind: 'solid rubber', by: 'bead', radiusMm: 42, rimRadiusMm: 28, rpm: 2000, stretch: 0.04 });
-    expect(tyreSpin({ kind: 'solid rubber', radiusMm: 28 / 1.04, rpm: letsGoRpm }).radiusMm).toBeCloseTo(28, 6);
+    const { letsGoRpm } = tyreSeat({
+      kind: 'solid rubber',
+      by: 'bead',
+      radiusMm: 42,
+      rimRadiusMm: 28,
+      rpm: 2000,
+      stretch: 0.04,
+    });
+    expect(tyreSpin({ kind: 'solid rubber', radiusMm: 28 / 1.04, rpm: letsGoRpm }).radiusMm).toBeCloseTo(
+      28,
+      6,
+    );
   });
 
   it('pulls on its glue with all of its own weight in gees', () => {
-    const { pullNPerMm, letsGoRpm, margin } = tyreSeat({ kind: 'foam', by: 'glue', radiusMm: 40, rimRadiusMm: 25, rpm: 3000, tyreMassG: 20, peelNPerMm: 3 });
+    const { pullNPerMm, letsGoRpm, margin } = tyreSeat({
+      kind: 'foam',
+      by: 'glue',
+      radiusMm: 40,
+      rimRadiusMm: 25,
+      rpm: 3000,
+      tyreMassG: 20,
+      peelNPerMm: 3,
+    });
     const pull = 0.02 * (100 * Math.PI) ** 2 * 0.04;
     expect(pullNPerMm! * 2 * 2 * Math.PI * 25).toBeCloseTo(pull, 9);
     expect(margin).toBeCloseTo(3 / pullNPerMm!, 9);
@@ -173,9 +281,17 @@ describe('a tyre on its rim', () => {
     const { input, run } = settingOf(geared);
     const { rolling, inAir } = tyreOfBuild(geared, input, run.noLoadSpeedMps)!;
     expect(rolling!.grownMps).toBeGreaterThan(rolling!.stiffMps);
-    expect(rolling!.grownMps / rolling!.stiffMps).toBeLessThanOrEqual(1 + rolling!.spin.growthPct! / 100 + 1e-6);
+    expect(rolling!.grownMps / rolling!.stiffMps).toBeLessThanOrEqual(
+      1 + rolling!.spin.growthPct! / 100 + 1e-6,
+    );
     expect(check(geared, 'tyre.burst').value).toBeCloseTo(inAir.margin!, 9);
-    const foam = check(applyPatch(geared, [{ path: ['drive', 'tyre', 'ring'], value: 'foam' }, { path: ['drive', 'stages', 's', 'wheelTeeth'], value: 40 }]), 'tyre.burst');
+    const foam = check(
+      applyPatch(geared, [
+        { path: ['drive', 'tyre', 'ring'], value: 'foam' },
+        { path: ['drive', 'stages', 's', 'wheelTeeth'], value: 40 },
+      ]),
+      'tyre.burst',
+    );
     expect(foam.state).toBe('over');
     expect(foam.remedies[0]!.state).not.toBe('over');
   });

@@ -8,14 +8,25 @@ import { caseLimitOf, cycleOf, enduranceInputOf, thermalOf } from './enduranceOf
 import { rewound } from './rewind';
 
 const grass = car.brief.surfaces[0]!;
-const withHeat = (heat: object) => applyPatch(car, Object.entries(heat).map(([key, value]) => ({ path: ['drive', 'heat', key], value })));
-const checkOf = (id: string, document = car): Check => evaluateBuild(document).find((check) => check.id === id)!;
+const withHeat = (heat: object) =>
+  applyPatch(
+    car,
+    Object.entries(heat).map(([key, value]) => ({ path: ['drive', 'heat', key], value })),
+  );
+const checkOf = (id: string, document = car): Check =>
+  evaluateBuild(document).find((check) => check.id === id)!;
 
 describe('heat of a build', () => {
   it('takes the lower of glue and mount as the limit of the case, and the motor itself without either', () => {
     expect(caseLimitOf(car.drive)).toMatchObject({ limitC: 100 });
-    expect(caseLimitOf(withHeat({ pinionJoint: 'epoxy', mountMaterial: 'petg' }).drive)).toMatchObject({ limitC: 70, what: 'the motor mount' });
-    expect(caseLimitOf(withHeat({ pinionJoint: 'hotGlue', mountMaterial: 'petg' }).drive)).toMatchObject({ limitC: 60, what: "the pinion's glue" });
+    expect(caseLimitOf(withHeat({ pinionJoint: 'epoxy', mountMaterial: 'petg' }).drive)).toMatchObject({
+      limitC: 70,
+      what: 'the motor mount',
+    });
+    expect(caseLimitOf(withHeat({ pinionJoint: 'hotGlue', mountMaterial: 'petg' }).drive)).toMatchObject({
+      limitC: 60,
+      what: "the pinion's glue",
+    });
   });
 
   it('drives the cycle of its preset, and what is typed before it', () => {
@@ -31,7 +42,12 @@ describe('heat of a build', () => {
     expect(thermal).toMatchObject({ ambientC: 30, caseLimitC: 60 });
     const peak = (surface: typeof grass) => {
       const found = enduranceInputOf(document, surface);
-      return found.ok ? driveEndurance({ ...found.value, thermal: { ...found.value.thermal, caseLimitC: undefined, windingLimitC: 400 } }).peakCaseC : never();
+      return found.ok
+        ? driveEndurance({
+            ...found.value,
+            thermal: { ...found.value.thermal, caseLimitC: undefined, windingLimitC: 400 },
+          }).peakCaseC
+        : never();
     };
     const worst = Math.max(...document.brief.surfaces.map(peak));
     const check = checkOf('drive.heat', document);
@@ -49,7 +65,14 @@ describe('heat of a build', () => {
   });
 
   it('is hotter with the motors in the wheels than beside them, and takes no notice where one motor serves the car', () => {
-    const peak = (motorsAt: string | undefined, mounting: string) => checkOf('drive.heat', applyPatch(car, [{ path: ['drive', 'motorsAt'], value: motorsAt }, { path: ['drive', 'mounting'], value: mounting }])).value!;
+    const peak = (motorsAt: string | undefined, mounting: string) =>
+      checkOf(
+        'drive.heat',
+        applyPatch(car, [
+          { path: ['drive', 'motorsAt'], value: motorsAt },
+          { path: ['drive', 'mounting'], value: mounting },
+        ]),
+      ).value!;
     expect(peak('wheel', 'wheel')).toBeGreaterThan(peak('wheel', 'chassis') + 1);
     expect(peak(undefined, 'wheel')).toBe(peak(undefined, 'chassis'));
   });
@@ -66,15 +89,29 @@ describe('heat of a build', () => {
   });
 
   it('holds a calibration for motors of the size that was measured', () => {
-    const drive = withHeat({ calibration: { diameterMm: 36, lengthMm: 52.5, factor: 0.5, residualC: 1 } }).drive;
+    const drive = withHeat({
+      calibration: { diameterMm: 36, lengthMm: 52.5, factor: 0.5, residualC: 1 },
+    }).drive;
     const first = thermalOf(car.drive, car.drive.motor!).caseToAmbientKPerW;
     expect(thermalOf(drive, drive.motor!).caseToAmbientKPerW).toBeCloseTo(first / 2, 12);
-    expect(thermalOf(drive, { ...drive.motor!, lengthMm: 60 }).caseToAmbientKPerW).toBeGreaterThan(first / 2 + 0.1);
+    expect(thermalOf(drive, { ...drive.motor!, lengthMm: 60 }).caseToAmbientKPerW).toBeGreaterThan(
+      first / 2 + 0.1,
+    );
   });
 
   it('leaves the long ones to the worker', () => {
-    expect([...HEAVY_CHECKS].sort()).toEqual(['brief.charge', 'drive.heat', 'drive.winding', 'gears.tooth', 'gears.wear', 'joint.pinion']);
-    expect(statesOn(car, grass).find(({ id }) => id === 'drive.heat')).toMatchObject({ state: 'unknown', why: 'Being worked out.' });
+    expect([...HEAVY_CHECKS].sort()).toEqual([
+      'brief.charge',
+      'drive.heat',
+      'drive.winding',
+      'gears.tooth',
+      'gears.wear',
+      'joint.pinion',
+    ]);
+    expect(statesOn(car, grass).find(({ id }) => id === 'drive.heat')).toMatchObject({
+      state: 'unknown',
+      why: 'Being worked out.',
+    });
   });
 });
 
@@ -92,7 +129,9 @@ describe('the same motor wound again', () => {
     const motor = car.drive.motor!;
     const slower = rewound(motor, 0.8);
     expect(slower.kvRpmPerV).toBe(2400);
-    expect((slower.resistanceMilliOhm * slower.kvRpmPerV ** 2) / (motor.resistanceMilliOhm * motor.kvRpmPerV ** 2)).toBeCloseTo(1, 2);
+    expect(
+      (slower.resistanceMilliOhm * slower.kvRpmPerV ** 2) / (motor.resistanceMilliOhm * motor.kvRpmPerV ** 2),
+    ).toBeCloseTo(1, 2);
     expect(slower.noLoadCurrentA / slower.kvRpmPerV).toBeCloseTo(motor.noLoadCurrentA / motor.kvRpmPerV, 6);
   });
 });

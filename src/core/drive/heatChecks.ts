@@ -11,18 +11,43 @@ const LEAST_RISE_K = 0.1;
 const FEWEST_AFTER = 8;
 
 /** Held against a limit of temperature: the rise of a whole pack against the rise that is left. */
-function held(subject: Subject, node: 'case' | 'winding', limitOf: (pack: WholePack) => number, whyOf: (pack: WholePack) => string): Finding {
+function held(
+  subject: Subject,
+  node: 'case' | 'winding',
+  limitOf: (pack: WholePack) => number,
+  whyOf: (pack: WholePack) => string,
+): Finding {
   const found = subject.endurance();
   if (!found.ok) return { missing: found.missing };
   const { unlimited, input } = found.value;
   const { ambientC } = input.thermal;
   const limit = limitOf(found.value);
-  if (unlimited.durationS === 0) return { value: ambientC, limit, margin: 0, state: 'over', why: 'It does not get under way, and all the current turns to heat.', working: [] };
+  if (unlimited.durationS === 0)
+    return {
+      value: ambientC,
+      limit,
+      margin: 0,
+      state: 'over',
+      why: 'It does not get under way, and all the current turns to heat.',
+      working: [],
+    };
   const value = node === 'case' ? unlimited.peakCaseC : unlimited.peakWindingC;
-  return { value, limit, margin: (limit - ambientC) / Math.max(LEAST_RISE_K, value - ambientC), why: whyOf(found.value), working: workingHeat(input, unlimited) };
+  return {
+    value,
+    limit,
+    margin: (limit - ambientC) / Math.max(LEAST_RISE_K, value - ambientC),
+    why: whyOf(found.value),
+    working: workingHeat(input, unlimited),
+  };
 }
 
-const shared = { segment: 'drive', heavy: true, quantity: 'temperatureC', kind: 'ceiling', tightUnder: 1.15 } as const;
+const shared = {
+  segment: 'drive',
+  heavy: true,
+  quantity: 'temperatureC',
+  kind: 'ceiling',
+  tightUnder: 1.15,
+} as const;
 
 const heat: CheckDefinition = {
   ...shared,
@@ -32,8 +57,15 @@ const heat: CheckDefinition = {
   evaluate: (subject) => {
     const { limitC, what, softens } = caseLimitOf(subject.document.drive);
     const bears = `${what} ${softens ? 'softens at' : 'bears'} ${plain(limitC)} °C`;
-    return held(subject, 'case', () => limitC, ({ ended, unlimited, input }) =>
-      ended.endedBy === 'case' ? `The case is at ${plain(limitC)} °C after ${plain(ended.durationS / 60)} min: ${bears}.` : `The case peaks at ${plain(unlimited.peakCaseC)} °C in air of ${plain(input.thermal.ambientC)} °C; ${bears}.`);
+    return held(
+      subject,
+      'case',
+      () => limitC,
+      ({ ended, unlimited, input }) =>
+        ended.endedBy === 'case'
+          ? `The case is at ${plain(limitC)} °C after ${plain(ended.durationS / 60)} min: ${bears}.`
+          : `The case peaks at ${plain(unlimited.peakCaseC)} °C in air of ${plain(input.thermal.ambientC)} °C; ${bears}.`,
+    );
   },
   propose: (subject) => [...cooler(subject), ...firmer(subject), ...shorter(subject)],
 };
@@ -43,8 +75,16 @@ const winding: CheckDefinition = {
   id: 'drive.winding',
   title: 'Winding over a pack',
   short: 'winding',
-  evaluate: (subject) => held(subject, 'winding', ({ input }) => input.thermal.windingLimitC!, ({ ended, unlimited }) =>
-    ended.endedBy === 'winding' ? `The enamel is at its limit after ${plain(ended.durationS / 60)} min.` : `${plain(unlimited.peakWindingC - unlimited.peakCaseC)} K above the case at the peak.`),
+  evaluate: (subject) =>
+    held(
+      subject,
+      'winding',
+      ({ input }) => input.thermal.windingLimitC!,
+      ({ ended, unlimited }) =>
+        ended.endedBy === 'winding'
+          ? `The enamel is at its limit after ${plain(ended.durationS / 60)} min.`
+          : `${plain(unlimited.peakWindingC - unlimited.peakCaseC)} K above the case at the peak.`,
+    ),
   propose: (subject) => [...cooler(subject), ...shorter(subject)],
 };
 
@@ -55,8 +95,12 @@ const edit = (key: string, value: unknown): Patch => [{ path: ['drive', 'heat', 
 function cooler({ document }: Subject): Proposal[] {
   const { housing, body = 'open' } = document.drive.heat ?? {};
   return [
-    ...(housing === 'heatsink' ? [] : [{ text: 'Clip a heat sink on the motor', patch: edit('housing', 'heatsink'), cost: 1 as const }]),
-    ...(body === 'closed' ? [{ text: 'Open the body over the motor', patch: edit('body', 'open'), cost: 1 as const }] : []),
+    ...(housing === 'heatsink'
+      ? []
+      : [{ text: 'Clip a heat sink on the motor', patch: edit('housing', 'heatsink'), cost: 1 as const }]),
+    ...(body === 'closed'
+      ? [{ text: 'Open the body over the motor', patch: edit('body', 'open'), cost: 1 as const }]
+      : []),
   ];
 }
 
@@ -64,8 +108,12 @@ function cooler({ document }: Subject): Proposal[] {
 function firmer({ document }: Subject): Proposal[] {
   const { pinionJoint, mountMaterial } = document.drive.heat ?? {};
   const soft = caseLimitOf(document.drive).what;
-  if (soft.includes('pinion') && pinionJoint) return [{ text: 'Hold the pinion with a set screw', patch: edit('pinionJoint', 'screw'), cost: 2 }];
-  if (soft.includes('mount') && mountMaterial) return [{ text: 'Print the mount in polycarbonate', patch: edit('mountMaterial', 'polycarbonate'), cost: 2 }];
+  if (soft.includes('pinion') && pinionJoint)
+    return [{ text: 'Hold the pinion with a set screw', patch: edit('pinionJoint', 'screw'), cost: 2 }];
+  if (soft.includes('mount') && mountMaterial)
+    return [
+      { text: 'Print the mount in polycarbonate', patch: edit('mountMaterial', 'polycarbonate'), cost: 2 },
+    ];
   return [];
 }
 
@@ -73,5 +121,13 @@ function firmer({ document }: Subject): Proposal[] {
 function shorter({ document }: Subject): Proposal[] {
   const stage = gearedStage(document.drive);
   const pinion = stage?.pinionTeeth ?? 0;
-  return pinion < FEWEST_AFTER + 2 ? [] : [{ text: `Pinion ${pinion} to ${pinion - 2} teeth`, patch: [{ path: ['drive', 'stages', stage!.id, 'pinionTeeth'], value: pinion - 2 }], cost: 1 }];
+  return pinion < FEWEST_AFTER + 2
+    ? []
+    : [
+        {
+          text: `Pinion ${pinion} to ${pinion - 2} teeth`,
+          patch: [{ path: ['drive', 'stages', stage!.id, 'pinionTeeth'], value: pinion - 2 }],
+          cost: 1,
+        },
+      ];
 }

@@ -9,7 +9,13 @@ const peakOf = (document: typeof car) => {
   if (!found.ok) throw new Error(found.missing.join());
   return found.value.pack.peakCaseC;
 };
-const withReadings = (...readings: readonly (readonly [number, number])[]) => applyPatch(car, [{ path: ['drive', 'heat', 'readings'], value: readings.map(([minutes, caseC], index) => ({ id: `r${index}`, minutes, caseC })) }]);
+const withReadings = (...readings: readonly (readonly [number, number])[]) =>
+  applyPatch(car, [
+    {
+      path: ['drive', 'heat', 'readings'],
+      value: readings.map(([minutes, caseC], index) => ({ id: `r${index}`, minutes, caseC })),
+    },
+  ]);
 
 describe('what-ifs of heat', () => {
   it('come to what the build comes to when they are taken', () => {
@@ -22,7 +28,11 @@ describe('what-ifs of heat', () => {
   it('offer a cell more only where motor and controller bear it', () => {
     const strong = applyPatch(car, [{ path: ['drive', 'motor', 'maxV'], value: 12.6 }]);
     expect(tryWhatIfs(strong, surface).map(({ text }) => text)).toContain('3 cells instead of 2');
-    expect(tryWhatIfs(applyPatch(strong, [{ path: ['power', 'controller', 'maxV'], value: 8.5 }]), surface).map(({ text }) => text)).not.toContain('3 cells instead of 2');
+    expect(
+      tryWhatIfs(applyPatch(strong, [{ path: ['power', 'controller', 'maxV'], value: 8.5 }]), surface).map(
+        ({ text }) => text,
+      ),
+    ).not.toContain('3 cells instead of 2');
   });
 });
 

@@ -22,7 +22,14 @@ export function heatOf(document: BuildDocument, surface: ChosenSurface): Assembl
   const input = enduranceInputOf(document, surface);
   if (!input.ok) return input;
   const { topSpeedMps } = driveRun(input.value);
-  return { ok: true, value: { input: input.value, pack: driveEndurance(input.value), ...(topSpeedMps === undefined ? {} : { topSpeedMps }) } };
+  return {
+    ok: true,
+    value: {
+      input: input.value,
+      pack: driveEndurance(input.value),
+      ...(topSpeedMps === undefined ? {} : { topSpeedMps }),
+    },
+  };
 }
 
 export interface TriedWhatIf extends WhatIf {
@@ -39,7 +46,16 @@ export function tryWhatIfs(document: BuildDocument, surface: ChosenSurface): Tri
     const tried = heatOf(applyPatch(document, whatIf.patch), surface);
     if (!tried.ok) return [];
     const { pack, topSpeedMps } = tried.value;
-    return [{ ...whatIf, minutes: pack.durationS / 60, endedBy: pack.endedBy, peakCaseC: pack.peakCaseC, peakWindingC: pack.peakWindingC, ...(topSpeedMps === undefined ? {} : { topSpeedMps }) }];
+    return [
+      {
+        ...whatIf,
+        minutes: pack.durationS / 60,
+        endedBy: pack.endedBy,
+        peakCaseC: pack.peakCaseC,
+        peakWindingC: pack.peakWindingC,
+        ...(topSpeedMps === undefined ? {} : { topSpeedMps }),
+      },
+    ];
   });
 }
 
@@ -48,14 +64,34 @@ export function tryWhatIfs(document: BuildDocument, surface: ChosenSurface): Tri
  *
  * @throws CalcError at `drive.heat.readings` without a reading, at a limit that the air reaches
  */
-export function calibrateBuild(document: BuildDocument, surface: ChosenSurface): Assembled<HeatCalibration & { notes: readonly string[] }> {
+export function calibrateBuild(
+  document: BuildDocument,
+  surface: ChosenSurface,
+): Assembled<HeatCalibration & { notes: readonly string[] }> {
   const { motor, heat } = document.drive;
   const readings = heat?.readings ?? [];
-  if (readings.length === 0) throw new CalcError('drive.heat.readings', 'holds no temperature', 'measure the case once after a few minutes of driving');
+  if (readings.length === 0)
+    throw new CalcError(
+      'drive.heat.readings',
+      'holds no temperature',
+      'measure the case once after a few minutes of driving',
+    );
   const input = enduranceInputOf(document, surface);
   if (!input.ok) return input;
-  const found = motorCalibrate({ ...input.value, measured: readings.map(({ minutes, caseC }) => ({ tS: 60 * minutes, caseC })) });
+  const found = motorCalibrate({
+    ...input.value,
+    measured: readings.map(({ minutes, caseC }) => ({ tS: 60 * minutes, caseC })),
+  });
   const before = calibrationFor(heat, motor!)?.factor ?? 1;
   const factor = (before * found.caseToAmbientKPerW) / input.value.thermal.caseToAmbientKPerW;
-  return { ok: true, value: { diameterMm: motor!.diameterMm, lengthMm: motor!.lengthMm, factor, residualC: found.residualC, notes: found.notes } };
+  return {
+    ok: true,
+    value: {
+      diameterMm: motor!.diameterMm,
+      lengthMm: motor!.lengthMm,
+      factor,
+      residualC: found.residualC,
+      notes: found.notes,
+    },
+  };
 }

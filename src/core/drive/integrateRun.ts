@@ -37,12 +37,25 @@ export interface Motion {
  */
 export function integrateRun(plant: Plant, limits: RunLimits): Motion {
   const { topMps, distanceM, maxTimeS, stalled, stepScale } = limits;
-  const dt = stepScale * Math.max(maxTimeS / MOST_STEPS, Math.min(LONGEST_STEP_S, STEP_OF_TIME_CONSTANT * timeConstantS(plant)));
+  const dt =
+    stepScale *
+    Math.max(maxTimeS / MOST_STEPS, Math.min(LONGEST_STEP_S, STEP_OF_TIME_CONSTANT * timeConstantS(plant)));
   const steps = stalled ? 0 : Math.ceil(maxTimeS / dt - 1e-9);
   const near = 0.95 * topMps;
   const settled = topMps * (1 - SETTLED);
   const { massKg, effectiveMassKg, stallN, slackNPerMps, dragNPerA, pullNPerA, mostN, leastN } = plant;
-  const { dragPerQ, downPerQ, weightN, rollingResistance, slopeN, gripN, gripPerQ, gripPerT, liftN, liftPerQ } = plant.road;
+  const {
+    dragPerQ,
+    downPerQ,
+    weightN,
+    rollingResistance,
+    slopeN,
+    gripN,
+    gripPerQ,
+    gripPerT,
+    liftN,
+    liftPerQ,
+  } = plant.road;
   const speeds = [0];
   const way = [0];
   let v = 0;
@@ -98,19 +111,36 @@ export function integrateRun(plant: Plant, limits: RunLimits): Motion {
   }
 
   const t = (speeds.length - 2) * dt + lastStepS;
-  const cruiseS = v >= settled && !(arrivalS >= 0) && !stalled ? Math.min((distanceM - x) / v, maxTimeS - t) : 0;
+  const cruiseS =
+    v >= settled && !(arrivalS >= 0) && !stalled ? Math.min((distanceM - x) / v, maxTimeS - t) : 0;
   if (cruiseS > 0 && x + v * cruiseS >= distanceM * (1 - 1e-12)) {
     arrivalS = t + cruiseS;
     arrivalMps = v;
   }
-  return { stepS: dt, lastStepS, speedMps: speeds, distanceM: way, cruiseS, timeToDistanceS: arrivalS, speedAtDistanceMps: arrivalMps, timeTo95PctS: nearS };
+  return {
+    stepS: dt,
+    lastStepS,
+    speedMps: speeds,
+    distanceM: way,
+    cruiseS,
+    timeToDistanceS: arrivalS,
+    speedAtDistanceMps: arrivalMps,
+    timeTo95PctS: nearS,
+  };
 }
 
 /** Parts into which the step is cut in which something is reached; a limit may hand over within it. */
 const PARTS = 32;
 
 /** Share of a step, and speed and way there, at which the speed or the way reaches a value. */
-function reached(plant: Plant, from: { v: number; x: number }, dt: number, topMps: number, what: 'v' | 'x', value: number) {
+function reached(
+  plant: Plant,
+  from: { v: number; x: number },
+  dt: number,
+  topMps: number,
+  what: 'v' | 'x',
+  value: number,
+) {
   const h = dt / PARTS;
   let { v, x } = from;
   for (let part = 0; ; part++) {

@@ -2,7 +2,15 @@ import { JOINT_NAMES } from '../build/heatWords';
 import type { CheckDefinition, Finding, Proposal, Subject } from '../checks/check';
 import { TYPICAL_MATERIALS } from '../strength/typicalMaterials';
 import { plain } from '../units/plain';
-import { type HeldBy, hexMissing, motorStage, pinionDemand, pinionHeld, pinionMissing, wheelHeld } from './jointOfBuild';
+import {
+  type HeldBy,
+  hexMissing,
+  motorStage,
+  pinionDemand,
+  pinionHeld,
+  pinionMissing,
+  wheelHeld,
+} from './jointOfBuild';
 import { CAUSE_WORDS, peakTorques } from './peakTorque';
 
 /** Every joint of the pinion at the heat page's temperature, or what is missing. */
@@ -30,7 +38,8 @@ const pinion: CheckDefinition = {
   evaluate: (subject) => {
     const kind = subject.document.drive.heat?.pinionJoint;
     const found = pinionJointsOf(subject);
-    if ('missing' in found && found.missing) return { missing: [...found.missing, ...(kind ? [] : ['what holds the pinion'])] };
+    if ('missing' in found && found.missing)
+      return { missing: [...found.missing, ...(kind ? [] : ['what holds the pinion'])] };
     if (!kind) return { missing: ['what holds the pinion'] };
     const { asked, temperatureC, held } = found;
     const own = held!.find((one) => one.kind === kind)!;
@@ -41,18 +50,47 @@ const pinion: CheckDefinition = {
       value: torqueNm,
       limit: asked!.torqueNm,
       ...(splits ? { margin: 0 } : {}),
-      why: splits ? `The hub splits as it is pressed on: ${plain(own.result.hoopMpa!)} MPa around it.` : soft ? `${firstUp(plainName(kind))}: the shaft is at ${plain(temperatureC!)} °C and it lets go at ${plain(softensAtC)} °C.` : `Held by ${plainName(kind)}, it carries ${plain(torqueNm)} Nm at ${plain(temperatureC!)} °C; ${CAUSE_WORDS[asked!.by]} asks ${plain(asked!.torqueNm)} Nm.`,
+      why: splits
+        ? `The hub splits as it is pressed on: ${plain(own.result.hoopMpa!)} MPa around it.`
+        : soft
+          ? `${firstUp(plainName(kind))}: the shaft is at ${plain(temperatureC!)} °C and it lets go at ${plain(softensAtC)} °C.`
+          : `Held by ${plainName(kind)}, it carries ${plain(torqueNm)} Nm at ${plain(temperatureC!)} °C; ${CAUSE_WORDS[asked!.by]} asks ${plain(asked!.torqueNm)} Nm.`,
       working: [
-        { label: 'Asked of it', formula: `the largest torque at one motor’s shaft, from ${CAUSE_WORDS[asked!.by]}`, value: asked!.torqueNm, quantity: 'torqueNm' },
-        { label: 'Temperature', formula: 'peak of the motor’s case over a pack', value: temperatureC!, quantity: 'temperatureC' },
-        { label: 'Carries', formula: `${plainName(kind)} on a shaft of ${plain(found.stage!.pinion!.boreMm!)} mm`, value: torqueNm, quantity: 'torqueNm', source: 'Shigley, Mechanical Engineering Design, ch. 3-16 and 7' },
+        {
+          label: 'Asked of it',
+          formula: `the largest torque at one motor’s shaft, from ${CAUSE_WORDS[asked!.by]}`,
+          value: asked!.torqueNm,
+          quantity: 'torqueNm',
+        },
+        {
+          label: 'Temperature',
+          formula: 'peak of the motor’s case over a pack',
+          value: temperatureC!,
+          quantity: 'temperatureC',
+        },
+        {
+          label: 'Carries',
+          formula: `${plainName(kind)} on a shaft of ${plain(found.stage!.pinion!.boreMm!)} mm`,
+          value: torqueNm,
+          quantity: 'torqueNm',
+          source: 'Shigley, Mechanical Engineering Design, ch. 3-16 and 7',
+        },
       ],
     };
   },
   propose: (subject) => {
     const found = pinionJointsOf(subject);
     if (!('held' in found) || !found.held) return [];
-    return found.held.filter((one): one is HeldBy & { result: { margin?: number } } => 'result' in one && !one.result.splits && (one.result.margin ?? 0) > 1).map(({ kind }) => ({ text: `Hold it by ${plainName(kind)}`, patch: [{ path: ['drive', 'heat', 'pinionJoint'], value: kind }], cost: 1 }));
+    return found.held
+      .filter(
+        (one): one is HeldBy & { result: { margin?: number } } =>
+          'result' in one && !one.result.splits && (one.result.margin ?? 0) > 1,
+      )
+      .map(({ kind }) => ({
+        text: `Hold it by ${plainName(kind)}`,
+        patch: [{ path: ['drive', 'heat', 'pinionJoint'], value: kind }],
+        cost: 1,
+      }));
   },
 };
 
@@ -79,8 +117,19 @@ const wheel: CheckDefinition = {
       limit: asked.torqueNm,
       why: `A hex of ${plain(acrossFlatsMm!)} mm, ${plain(lengthMm!)} mm deep in ${material!.name.toLowerCase()}, carries ${plain(result.torqueNm)} Nm; ${CAUSE_WORDS[asked.by]} puts ${plain(asked.torqueNm)} Nm on one wheel.`,
       working: [
-        { label: 'Asked of it', formula: `one wheel, from ${CAUSE_WORDS[asked.by]}`, value: asked.torqueNm, quantity: 'torqueNm' },
-        { label: 'Carries', formula: `${plain(material!.inPlaneStrengthMpa)} MPa · (${plain(acrossFlatsMm!)} mm)² · ${plain(lengthMm!)} mm / 6, less by heat`, value: result.torqueNm, quantity: 'torqueNm', source: 'triangular pressure on six flats, by equilibrium' },
+        {
+          label: 'Asked of it',
+          formula: `one wheel, from ${CAUSE_WORDS[asked.by]}`,
+          value: asked.torqueNm,
+          quantity: 'torqueNm',
+        },
+        {
+          label: 'Carries',
+          formula: `${plain(material!.inPlaneStrengthMpa)} MPa · (${plain(acrossFlatsMm!)} mm)² · ${plain(lengthMm!)} mm / 6, less by heat`,
+          value: result.torqueNm,
+          quantity: 'torqueNm',
+          source: 'triangular pressure on six flats, by equilibrium',
+        },
       ],
     };
   },
@@ -88,8 +137,21 @@ const wheel: CheckDefinition = {
     const { lengthMm } = document.drive.wheelHex ?? {};
     if (lengthMm === undefined) return [];
     return [
-      { text: `Hex ${plain(lengthMm)} to ${plain(2 * lengthMm)} mm deep`, patch: [{ path: ['drive', 'wheelHex', 'lengthMm'], value: 2 * lengthMm }], cost: 2 },
-      { text: 'Hex let into a hub of aluminium', patch: [{ path: ['drive', 'wheelHex', 'material'], value: { libraryId: 'material-aluminium', ...TYPICAL_MATERIALS.aluminium } }], cost: 2 },
+      {
+        text: `Hex ${plain(lengthMm)} to ${plain(2 * lengthMm)} mm deep`,
+        patch: [{ path: ['drive', 'wheelHex', 'lengthMm'], value: 2 * lengthMm }],
+        cost: 2,
+      },
+      {
+        text: 'Hex let into a hub of aluminium',
+        patch: [
+          {
+            path: ['drive', 'wheelHex', 'material'],
+            value: { libraryId: 'material-aluminium', ...TYPICAL_MATERIALS.aluminium },
+          },
+        ],
+        cost: 2,
+      },
     ];
   },
 };

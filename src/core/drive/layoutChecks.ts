@@ -18,8 +18,22 @@ const rotation: CheckDefinition = {
     return {
       ...(agree && paths.length > 1 ? { value: ratioMismatchPct, limit: FIGHTS_PCT } : {}),
       state: stateOf(found.value),
-      why: findings[0]?.why ?? (paths.length === 1 ? `The ${paths[0]!.axle} axle rolls forward.` : 'Both axles roll forward at the same ratio.'),
-      working: paths.map(({ axle, ratio, rolls }) => ({ label: `${axle} axle, rolls ${rolls}`, formula: stagesTo(drive, axle).map(({ kind, pinionTeeth, wheelTeeth }) => (pinionTeeth ? `${kind} ${wheelTeeth}/${pinionTeeth}` : kind)).join(' · '), value: ratio, quantity: 'ratio', source: 'Norton, Design of Machinery, ch. 9' })),
+      why:
+        findings[0]?.why ??
+        (paths.length === 1
+          ? `The ${paths[0]!.axle} axle rolls forward.`
+          : 'Both axles roll forward at the same ratio.'),
+      working: paths.map(({ axle, ratio, rolls }) => ({
+        label: `${axle} axle, rolls ${rolls}`,
+        formula: stagesTo(drive, axle)
+          .map(({ kind, pinionTeeth, wheelTeeth }) =>
+            pinionTeeth ? `${kind} ${wheelTeeth}/${pinionTeeth}` : kind,
+          )
+          .join(' · '),
+        value: ratio,
+        quantity: 'ratio',
+        source: 'Norton, Design of Machinery, ch. 9',
+      })),
     };
   },
   propose: ({ document: { drive } }) => {
@@ -28,7 +42,10 @@ const rotation: CheckDefinition = {
     const { agree, paths } = found.value;
     const backward = paths.filter(({ rolls }) => rolls === 'backward');
     if (!agree) return backward.flatMap(({ axle }) => offered(turnedAbout(drive, axle)));
-    return [...(backward.length > 0 ? offered(leadsSwapped(drive)) : []), ...sameTeeth(drive).map((found) => ({ ...found, cost: 2 as const }))];
+    return [
+      ...(backward.length > 0 ? offered(leadsSwapped(drive)) : []),
+      ...sameTeeth(drive).map((found) => ({ ...found, cost: 2 as const })),
+    ];
   },
 };
 
@@ -36,7 +53,9 @@ export const layoutChecks: readonly CheckDefinition[] = [rotation];
 
 function stateOf({ findings, ratioMismatchPct }: RotationResult): State {
   if (findings.some(({ severity }) => severity === 'over') || ratioMismatchPct >= FIGHTS_PCT) return 'over';
-  return findings.some(({ severity }) => severity === 'tight') || ratioMismatchPct >= SCRUBS_PCT ? 'tight' : 'clear';
+  return findings.some(({ severity }) => severity === 'tight') || ratioMismatchPct >= SCRUBS_PCT
+    ? 'tight'
+    : 'clear';
 }
 
 const offered = (found: ReturnType<typeof turnedAbout>): Proposal[] => (found ? [{ ...found, cost: 1 }] : []);

@@ -1,5 +1,15 @@
 import type { Motion } from './integrateRun';
-import { ACCEL, BATTERY_A, LIMIT, type Limit, LIMITS, MOTOR_A, newMoment, observe, type Plant } from './plant';
+import {
+  ACCEL,
+  BATTERY_A,
+  LIMIT,
+  type Limit,
+  LIMITS,
+  MOTOR_A,
+  newMoment,
+  observe,
+  type Plant,
+} from './plant';
 
 /** A series longer than this is thinned to every second, fourth ... step. */
 const MOST_SAMPLES = 250;
@@ -30,7 +40,15 @@ export function observeRun(plant: Plant, motion: Motion): ObservedRun {
   while (last / stride > MOST_SAMPLES) stride *= 2;
   const samples = Math.ceil(last / stride) + 1;
   const series = seriesOf(samples);
-  const { tS, speedMps: speeds, distanceM: way, motorCurrentA, batteryCurrentA, batteryVoltageV, limitedBy } = series;
+  const {
+    tS,
+    speedMps: speeds,
+    distanceM: way,
+    motorCurrentA,
+    batteryCurrentA,
+    batteryVoltageV,
+    limitedBy,
+  } = series;
   let at = 0;
   const moment = newMoment();
   const peaks = newMoment();
@@ -55,7 +73,12 @@ export function observeRun(plant: Plant, motion: Motion): ObservedRun {
     if (i === last) break;
   }
   if (cruiseS > 0) appendCruise(series, cruiseS);
-  return { series, peakAccelMps2: peaks[ACCEL]!, peakMotorCurrentA: peaks[MOTOR_A]!, peakBatteryCurrentA: peaks[BATTERY_A]! };
+  return {
+    series,
+    peakAccelMps2: peaks[ACCEL]!,
+    peakMotorCurrentA: peaks[MOTOR_A]!,
+    peakBatteryCurrentA: peaks[BATTERY_A]!,
+  };
 }
 
 /** Room for a count of samples; growing seven lists step by step would cost more than the physics. */
@@ -75,7 +98,8 @@ function appendCruise(series: RunSeries, seconds: number): void {
   const end = series.tS.length - 1;
   series.tS.push(series.tS[end]! + seconds);
   series.distanceM.push(series.distanceM[end]! + series.speedMps[end]! * seconds);
-  for (const key of ['speedMps', 'motorCurrentA', 'batteryCurrentA', 'batteryVoltageV'] as const) series[key].push(series[key][end]!);
+  for (const key of ['speedMps', 'motorCurrentA', 'batteryCurrentA', 'batteryVoltageV'] as const)
+    series[key].push(series[key][end]!);
   series.limitedBy.push(series.limitedBy[end]!);
 }
 
@@ -86,7 +110,13 @@ function keepPeaks(peaks: Float64Array, moment: Float64Array): void {
 }
 
 /** Currents peak where one limit hands over to the next; the samples straddle that speed, so it is sought, one after another. */
-function peaksAtChanges(plant: Plant, peaks: Float64Array, slowerMps: number, fasterMps: number, limitBefore: number): void {
+function peaksAtChanges(
+  plant: Plant,
+  peaks: Float64Array,
+  slowerMps: number,
+  fasterMps: number,
+  limitBefore: number,
+): void {
   const moment = newMoment();
   let low = slowerMps;
   let high = fasterMps;

@@ -5,7 +5,8 @@ interface Measured {
 }
 
 /** As three figures of which less is better; a missing one is the worst. */
-const costsOf = ({ topSpeedMps = -Infinity, timeToDistanceS = Infinity, steadyCaseC = Infinity }: Measured) => [-topSpeedMps, timeToDistanceS, steadyCaseC] as const;
+const costsOf = ({ topSpeedMps = -Infinity, timeToDistanceS = Infinity, steadyCaseC = Infinity }: Measured) =>
+  [-topSpeedMps, timeToDistanceS, steadyCaseC] as const;
 
 /**
  * Indices, rising, of the rows that no other row beats: none is as good in speed, time and heat and better in one of them.

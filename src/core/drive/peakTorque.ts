@@ -1,6 +1,14 @@
 import type { ChosenSurface } from '../build/brief';
 import type { BuildDocument } from '../build/document';
-import { type Drive, drivenOf, motorsInAll, overallRatio, type Stage, stageRatio, stagesTo } from '../build/drive';
+import {
+  type Drive,
+  drivenOf,
+  motorsInAll,
+  overallRatio,
+  type Stage,
+  stageRatio,
+  stagesTo,
+} from '../build/drive';
 import { USUAL_STOP_MM } from '../build/suspension';
 import { RAD_PER_S_PER_RPM } from '../constants';
 import { landingOneWheelN } from '../strength/landing';
@@ -46,7 +54,12 @@ const perAmpere = (kvRpmPerV: number) => 1 / (kvRpmPerV * RAD_PER_S_PER_RPM);
  * The largest torques at one motor's shaft: what motor, controller, clutch and grip let through with the wheels held, what
  * a full-throttle run asks at each speed, and what a landing on one wheel at full grip sends back, held by a clutch.
  */
-export function peakTorques(document: BuildDocument, surface: ChosenSurface, input: DriveRunInput, run: DriveRunResult): PeakTorques {
+export function peakTorques(
+  document: BuildDocument,
+  surface: ChosenSurface,
+  input: DriveRunInput,
+  run: DriveRunResult,
+): PeakTorques {
   const { drive } = document;
   const plant = createPlant(input);
   const constant = perAmpere(input.motor.kvRpmPerV);
@@ -56,26 +69,50 @@ export function peakTorques(document: BuildDocument, surface: ChosenSurface, inp
   const motors = motorsInAll(drive);
   const candidates: Partial<Record<PeakCause, number>> = {
     stall: torqueAt(plant.appliedV / plant.loopOhm),
-    currentLimit: torqueAt(Math.min(document.power.controller!.currentLimitA, drive.currentLimitA ?? Infinity)),
+    currentLimit: torqueAt(
+      Math.min(document.power.controller!.currentLimitA, drive.currentLimitA ?? Infinity),
+    ),
     ...(drive.clutchNm === undefined ? {} : { clutch: drive.clutchNm }),
     grip: (Math.max(0, tractionN(plant, 0)) * radiusM) / (ratio * efficiency * motors),
   };
-  const blockedBy = (Object.keys(candidates) as PeakCause[]).reduce((a, b) => (candidates[b]! < candidates[a]! ? b : a));
+  const blockedBy = (Object.keys(candidates) as PeakCause[]).reduce((a, b) =>
+    candidates[b]! < candidates[a]! ? b : a,
+  );
   const landing = landingAtMotor(document, surface, radiusM);
   if (landing !== undefined) candidates.landing = landing;
   return {
     blocked: { by: blockedBy, motorNm: candidates[blockedBy]!, motorRpm: 0 },
-    run: run.series.tS.map((_, index) => ({ by: 'run', motorNm: torqueAt(run.series.motorCurrentA[index]!), motorRpm: (run.series.speedMps[index]! / radiusM) * ratio / RAD_PER_S_PER_RPM })),
-    ...(landing === undefined ? {} : { landing: { by: drive.clutchNm !== undefined && drive.clutchNm < landing ? 'clutch' : 'landing', motorNm: Math.min(landing, drive.clutchNm ?? Infinity), motorRpm: 0 } }),
+    run: run.series.tS.map((_, index) => ({
+      by: 'run',
+      motorNm: torqueAt(run.series.motorCurrentA[index]!),
+      motorRpm: ((run.series.speedMps[index]! / radiusM) * ratio) / RAD_PER_S_PER_RPM,
+    })),
+    ...(landing === undefined
+      ? {}
+      : {
+          landing: {
+            by: drive.clutchNm !== undefined && drive.clutchNm < landing ? 'clutch' : 'landing',
+            motorNm: Math.min(landing, drive.clutchNm ?? Infinity),
+            motorRpm: 0,
+          },
+        }),
     candidates,
   };
 }
 
 /** What a landing on one wheel at full grip turns the motor's shaft with, Nm; undefined where nothing is dropped. */
-function landingAtMotor(document: BuildDocument, surface: ChosenSurface, radiusM: number): number | undefined {
+function landingAtMotor(
+  document: BuildDocument,
+  surface: ChosenSurface,
+  radiusM: number,
+): number | undefined {
   const { drive, brief, suspension } = document;
   if (brief.dropHeightM === undefined) return undefined;
-  const force = landingOneWheelN(massWithPayloadKg(document)!, brief.dropHeightM, (suspension.stopMm ?? USUAL_STOP_MM) / 1000);
+  const force = landingOneWheelN(
+    massWithPayloadKg(document)!,
+    brief.dropHeightM,
+    (suspension.stopMm ?? USUAL_STOP_MM) / 1000,
+  );
   return (force * frictionOf(surface, drive.tyre!) * radiusM) / overallRatio(drive)!;
 }
 
@@ -97,12 +134,21 @@ export function atStage(drive: Drive, stage: Stage, { by, motorNm, motorRpm }: T
   const index = way.indexOf(stage);
   const before = way.slice(0, index);
   const up = before.reduce((product, one) => product * (stageRatio(one) ?? 1), 1);
-  const forward = by === 'landing' ? (index === 0 ? 1 / (drive.motorCount ?? 1) : 1) : before.reduce((product, { efficiency }) => product * efficiency, 1) * motorsOn(drive, index);
+  const forward =
+    by === 'landing'
+      ? index === 0
+        ? 1 / (drive.motorCount ?? 1)
+        : 1
+      : before.reduce((product, { efficiency }) => product * efficiency, 1) * motorsOn(drive, index);
   return { by, pinionNm: motorNm * up * forward, pinionRpm: motorRpm / up };
 }
 
 /** Largest torque on one driven wheel, Nm: a landing at full grip, or its share of what the drive passes on. */
-export function wheelPeakNm(document: BuildDocument, input: DriveRunInput, { blocked, landing }: PeakTorques): { by: PeakCause; torqueNm: number } {
+export function wheelPeakNm(
+  document: BuildDocument,
+  input: DriveRunInput,
+  { blocked, landing }: PeakTorques,
+): { by: PeakCause; torqueNm: number } {
   const { drive } = document;
   const ratio = overallRatio(drive)!;
   const wheels = 2 * drivenOf(drive).length;
@@ -112,10 +158,17 @@ export function wheelPeakNm(document: BuildDocument, input: DriveRunInput, { blo
 }
 
 /** Largest torque and speed on a long shaft behind a stage. */
-export function behindStage(drive: Drive, stage: Stage, peaks: PeakTorques): { by: PeakCause; torqueNm: number } {
+export function behindStage(
+  drive: Drive,
+  stage: Stage,
+  peaks: PeakTorques,
+): { by: PeakCause; torqueNm: number } {
   const own = stageRatio(stage) ?? 1;
   return [peaks.blocked, ...(peaks.landing ? [peaks.landing] : [])]
-    .map((peak) => ({ by: peak.by, torqueNm: atStage(drive, stage, peak).pinionNm * own * (peak.by === 'landing' ? 1 : stage.efficiency) }))
+    .map((peak) => ({
+      by: peak.by,
+      torqueNm: atStage(drive, stage, peak).pinionNm * own * (peak.by === 'landing' ? 1 : stage.efficiency),
+    }))
     .reduce((a, b) => (b.torqueNm > a.torqueNm ? b : a));
 }
 
@@ -124,4 +177,3 @@ export function turnsTo(drive: Drive, stage: Stage): number {
   const way = stagesTo(drive, stage.on ?? drivenOf(drive)[0]!);
   return way.slice(0, way.indexOf(stage) + 1).reduce((product, one) => product * (stageRatio(one) ?? 1), 1);
 }
-

@@ -1,10 +1,30 @@
 import fc from 'fast-check';
 import { cellCharge, cellVolts, OPEN_CIRCUIT_V } from './cell';
 import type { DriveRunInput } from './definition';
-import { BATTERY_A, createPlant, LIMIT, LIMITS, MOTOR_A, newMoment, noLoadMps, observe, resistanceN, tractionN, wheelForceN } from './plant';
+import {
+  BATTERY_A,
+  createPlant,
+  LIMIT,
+  LIMITS,
+  MOTOR_A,
+  newMoment,
+  noLoadMps,
+  observe,
+  resistanceN,
+  tractionN,
+  wheelForceN,
+} from './plant';
 
 const base: DriveRunInput = {
-  car: { massKg: 2, cdaM2: 0.03, rollingResistance: 0.05, frontLoadShare: 0.45, cgHeightMm: 60, wheelbaseMm: 300, drivenAxles: 'rear' },
+  car: {
+    massKg: 2,
+    cdaM2: 0.03,
+    rollingResistance: 0.05,
+    frontLoadShare: 0.45,
+    cgHeightMm: 60,
+    wheelbaseMm: 300,
+    drivenAxles: 'rear',
+  },
   tyre: { radiusMm: 40, mu: 0.8 },
   drive: { ratio: 8, efficiency: 0.85 },
   motor: { kvRpmPerV: 2500, resistanceMilliOhm: 20, noLoadCurrentA: 1.5 },
@@ -25,9 +45,15 @@ describe('a cell', () => {
   });
 
   it('never gains volts by losing charge', () => {
-    fc.assert(fc.property(fc.double({ min: 0, max: 1, noNaN: true }), fc.double({ min: 0, max: 1, noNaN: true }), (a, b) => {
-      if (a < b) expect(cellVolts(a)).toBeLessThanOrEqual(cellVolts(b));
-    }));
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0, max: 1, noNaN: true }),
+        fc.double({ min: 0, max: 1, noNaN: true }),
+        (a, b) => {
+          if (a < b) expect(cellVolts(a)).toBeLessThanOrEqual(cellVolts(b));
+        },
+      ),
+    );
   });
 });
 
@@ -38,8 +64,14 @@ describe('traction', () => {
   it('is the static load of the driven axle with its transfer, in closed form', () => {
     const roll = 0.05 * mg;
     expect(tractionN(withCar({ drivenAxles: 'all' }), 0)).toBeCloseTo(0.8 * mg, 10);
-    expect(tractionN(withCar({ drivenAxles: 'rear' }), 0)).toBeCloseTo((0.8 * (0.55 * mg - h * roll)) / (1 - 0.8 * h), 10);
-    expect(tractionN(withCar({ drivenAxles: 'front' }), 0)).toBeCloseTo((0.8 * (0.45 * mg + h * roll)) / (1 + 0.8 * h), 10);
+    expect(tractionN(withCar({ drivenAxles: 'rear' }), 0)).toBeCloseTo(
+      (0.8 * (0.55 * mg - h * roll)) / (1 - 0.8 * h),
+      10,
+    );
+    expect(tractionN(withCar({ drivenAxles: 'front' }), 0)).toBeCloseTo(
+      (0.8 * (0.45 * mg + h * roll)) / (1 + 0.8 * h),
+      10,
+    );
   });
 
   it('satisfies the balance of moments that it was derived from', () => {
@@ -71,20 +103,32 @@ describe('the motor', () => {
 
   it('gives to shaft and heat what the pack gives, wherever it works', () => {
     const inputs = fc.record({
-      v: fc.double({ min: 0, max: 11, noNaN: true }), limit: fc.double({ min: 3, max: 300, noNaN: true }), cell: fc.double({ min: 0, max: 30, noNaN: true }),
-      mu: fc.double({ min: 0.1, max: 2, noNaN: true }), count: fc.integer({ min: 1, max: 4 }), throttle: fc.double({ min: 0.2, max: 1, noNaN: true }),
+      v: fc.double({ min: 0, max: 11, noNaN: true }),
+      limit: fc.double({ min: 3, max: 300, noNaN: true }),
+      cell: fc.double({ min: 0, max: 30, noNaN: true }),
+      mu: fc.double({ min: 0.1, max: 2, noNaN: true }),
+      count: fc.integer({ min: 1, max: 4 }),
+      throttle: fc.double({ min: 0.2, max: 1, noNaN: true }),
     });
-    fc.assert(fc.property(inputs, ({ v, limit, cell, mu, count, throttle }) => {
-      const plant = plantOf({ throttle, tyre: { radiusMm: 40, mu }, motor: { ...base.motor, count }, esc: { currentLimitA: limit, resistanceMilliOhm: 2 }, battery: { ...base.battery, cellResistanceMilliOhm: cell } });
-      const moment = newMoment();
-      observe(plant, v, moment);
-      const motorA = moment[MOTOR_A]!;
-      const emf = (v * 8) / 0.04 / ((2500 * 2 * Math.PI) / 60);
-      const drawn = moment[BATTERY_A]! * (8.4 - moment[BATTERY_A]! * 2 * (cell / 1000));
-      const used = count * motorA * (emf + motorA * 0.022);
-      // a throttle that is merely part open and does not limit has its duty fixed, and then the balance is the circuit's own
-      expect(Math.abs(drawn - used)).toBeLessThan(1e-6 * Math.max(1, used));
-    }));
+    fc.assert(
+      fc.property(inputs, ({ v, limit, cell, mu, count, throttle }) => {
+        const plant = plantOf({
+          throttle,
+          tyre: { radiusMm: 40, mu },
+          motor: { ...base.motor, count },
+          esc: { currentLimitA: limit, resistanceMilliOhm: 2 },
+          battery: { ...base.battery, cellResistanceMilliOhm: cell },
+        });
+        const moment = newMoment();
+        observe(plant, v, moment);
+        const motorA = moment[MOTOR_A]!;
+        const emf = (v * 8) / 0.04 / ((2500 * 2 * Math.PI) / 60);
+        const drawn = moment[BATTERY_A]! * (8.4 - moment[BATTERY_A]! * 2 * (cell / 1000));
+        const used = count * motorA * (emf + motorA * 0.022);
+        // a throttle that is merely part open and does not limit has its duty fixed, and then the balance is the circuit's own
+        expect(Math.abs(drawn - used)).toBeLessThan(1e-6 * Math.max(1, used));
+      }),
+    );
   });
 
   it('is held by exactly one of grip, lift, current and voltage', () => {

@@ -67,7 +67,8 @@ export function createPlant(input: DriveRunInput): Plant {
   const pullNPerA = forcePerAmp * drive.efficiency;
   const dragNPerA = forcePerAmp / drive.efficiency;
   const emfPerMps = turnsPerMetre / constant;
-  const spinKg = ((car.wheelInertiaKgM2 ?? 0) + motors * (motor.rotorInertiaKgM2 ?? 0) * drive.ratio ** 2) / radius ** 2;
+  const spinKg =
+    ((car.wheelInertiaKgM2 ?? 0) + motors * (motor.rotorInertiaKgM2 ?? 0) * drive.ratio ** 2) / radius ** 2;
   return {
     massKg: car.massKg,
     effectiveMassKg: car.massKg + spinKg,
@@ -144,7 +145,10 @@ export const timeConstantS = (p: Plant) => (p.effectiveMassKg * p.loopOhm) / (p.
 /** Duty that carries a current below the throttle's: the smaller root of n·I·R_b·d² − V·d + E + I·R = 0. */
 export function dutyFor(p: Plant, currentA: number, v: number, openV = p.openV): number {
   const needV = v * p.emfPerMps + currentA * p.windingOhm;
-  return (2 * needV) / (openV + Math.sqrt(Math.max(0, openV * openV - 4 * p.motors * currentA * p.packOhm * needV)));
+  return (
+    (2 * needV) /
+    (openV + Math.sqrt(Math.max(0, openV * openV - 4 * p.motors * currentA * p.packOhm * needV)))
+  );
 }
 
 /**

@@ -54,7 +54,11 @@ export function ratioBand(document: BuildDocument, surface: ChosenSurface): Asse
   if (!assembled.ok) return assembled;
   const input = assembled.value;
   const { targetMps, timeToDistanceS, distanceM, runTimeMinutes } = document.brief;
-  const wish: Wish = { speedMps: targetMps ?? 0, timeS: distanceM === undefined ? undefined : timeToDistanceS, minutes: runTimeMinutes };
+  const wish: Wish = {
+    speedMps: targetMps ?? 0,
+    timeS: distanceM === undefined ? undefined : timeToDistanceS,
+    minutes: runTimeMinutes,
+  };
   const at = (ratio: number) => pointAt(input, wish, ratio);
   const present = at(input.drive.ratio);
   const noLoadRatio = (driveRun(input).noLoadSpeedMps * input.drive.ratio) / (wish.speedMps || 1);
@@ -64,7 +68,20 @@ export function ratioBand(document: BuildDocument, surface: ChosenSurface): Asse
   const points = Array.from({ length: GRID }, (_, i) => at(from * (to / from) ** (i / (GRID - 1))));
   const stretches = stretchesOf(points, at);
   const battery = document.power.battery;
-  return { ok: true, value: { present, stretches, points, words: wordsOf(present, wish, stretches, battery !== undefined && bearsCells(document, battery.cells + 1)) } };
+  return {
+    ok: true,
+    value: {
+      present,
+      stretches,
+      points,
+      words: wordsOf(
+        present,
+        wish,
+        stretches,
+        battery !== undefined && bearsCells(document, battery.cells + 1),
+      ),
+    },
+  };
 }
 
 /** Coarser than a pack on its own page: the edges move by less than they are sought to. */
@@ -80,12 +97,17 @@ function pointAt(input: EnduranceInput, wish: Wish, ratio: number): RatioPoint {
   if (top < wish.speedMps && share > COLD_SHARE) return { ...about, verdict: 'slow' };
   const pack = simulateEndurance(here, STEP_SCALE);
   const verdict: RatioVerdict =
-    pack.endedBy === 'stalled' ? 'stalls'
-    : pack.endedBy === 'winding' || pack.endedBy === 'case' ? 'cooks'
-    : top < wish.speedMps ? 'slow'
-    : wish.timeS !== undefined && (run.timeToDistanceS ?? Infinity) > wish.timeS ? 'late'
-    : wish.minutes !== undefined && pack.durationS < 60 * wish.minutes ? 'empty'
-    : 'meets';
+    pack.endedBy === 'stalled'
+      ? 'stalls'
+      : pack.endedBy === 'winding' || pack.endedBy === 'case'
+        ? 'cooks'
+        : top < wish.speedMps
+          ? 'slow'
+          : wish.timeS !== undefined && (run.timeToDistanceS ?? Infinity) > wish.timeS
+            ? 'late'
+            : wish.minutes !== undefined && pack.durationS < 60 * wish.minutes
+              ? 'empty'
+              : 'meets';
   return { ...about, verdict };
 }
 
@@ -113,18 +135,32 @@ function stretchesOf(points: readonly RatioPoint[], at: (ratio: number) => Ratio
 
 /** The widest stretch that meets the wish. */
 export function meetingStretch(stretches: readonly RatioStretch[]): RatioStretch | undefined {
-  return stretches.filter(({ verdict }) => verdict === 'meets').sort((a, b) => b.to / b.from - a.to / a.from)[0];
+  return stretches
+    .filter(({ verdict }) => verdict === 'meets')
+    .sort((a, b) => b.to / b.from - a.to / a.from)[0];
 }
 
-function wordsOf({ verdict, share, gripLimited, ratio }: RatioPoint, wish: Wish, stretches: readonly RatioStretch[], bearsMore: boolean): string {
+function wordsOf(
+  { verdict, share, gripLimited, ratio }: RatioPoint,
+  wish: Wish,
+  stretches: readonly RatioStretch[],
+  bearsMore: boolean,
+): string {
   const meets = meetingStretch(stretches);
   const way = meets && ratio > meets.to ? ' Go longer.' : meets && ratio < meets.from ? ' Go shorter.' : '';
   if (verdict === 'stalls') return `Stalled: it cannot move its own weight.${way || ' Go shorter.'}`;
-  if (verdict === 'cooks') return `Long and hot: the motor cooks before the pack is empty.${way || ' Another motor, more cooling or an easier drive is needed.'}`;
-  if (verdict === 'slow' && gripLimited) return 'Grip-limited: the tyres set the top speed, so more motor is wasted on this surface.';
-  if (verdict === 'slow' && share > COLD_SHARE) return `Short and cold: the motor runs near its no-load speed and could pull more gear.${way}`;
-  if (verdict === 'slow') return `Too little motor: it is dragged down before the wish is reached.${way || (bearsMore ? ' A stronger motor or a cell more is needed.' : ' A stronger motor is needed.')}`;
+  if (verdict === 'cooks')
+    return `Long and hot: the motor cooks before the pack is empty.${way || ' Another motor, more cooling or an easier drive is needed.'}`;
+  if (verdict === 'slow' && gripLimited)
+    return 'Grip-limited: the tyres set the top speed, so more motor is wasted on this surface.';
+  if (verdict === 'slow' && share > COLD_SHARE)
+    return `Short and cold: the motor runs near its no-load speed and could pull more gear.${way}`;
+  if (verdict === 'slow')
+    return `Too little motor: it is dragged down before the wish is reached.${way || (bearsMore ? ' A stronger motor or a cell more is needed.' : ' A stronger motor is needed.')}`;
   if (verdict === 'late') return `Fast enough, but late off the line.${way}`;
-  if (verdict === 'empty') return `The wish for speed is met, and the pack is empty before ${wish.minutes} minutes are over.${way || ' A larger pack is needed.'}`;
-  return share > COLD_SHARE ? 'Meets the wish with the motor hardly loaded.' : 'Meets the wish, and stays cool.';
+  if (verdict === 'empty')
+    return `The wish for speed is met, and the pack is empty before ${wish.minutes} minutes are over.${way || ' A larger pack is needed.'}`;
+  return share > COLD_SHARE
+    ? 'Meets the wish with the motor hardly loaded.'
+    : 'Meets the wish, and stays cool.';
 }

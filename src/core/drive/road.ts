@@ -68,7 +68,9 @@ export function createRoad(car: RoadDefinition): Road {
     rollingResistance: car.rollingResistance,
     slopeN: car.massKg * GRAVITY * Math.sin(slope),
     ...gripOf(car, transfer, { frontN, rearN: weightN - frontN, downFront, downRear }),
-    ...(car.drivenAxles === 'front' ? { liftN: Infinity, liftPerQ: 0 } : { liftN: frontN / transfer, liftPerQ: downFront / transfer }),
+    ...(car.drivenAxles === 'front'
+      ? { liftN: Infinity, liftPerQ: 0 }
+      : { liftN: frontN / transfer, liftPerQ: downFront / transfer }),
   };
 }
 
@@ -80,7 +82,12 @@ interface AxleLoads {
 }
 
 function gripOf({ mu, drivenAxles }: RoadDefinition, transfer: number, axle: AxleLoads) {
-  if (drivenAxles === 'all') return { gripN: mu * (axle.frontN + axle.rearN), gripPerQ: mu * (axle.downFront + axle.downRear), gripPerT: 0 };
+  if (drivenAxles === 'all')
+    return {
+      gripN: mu * (axle.frontN + axle.rearN),
+      gripPerQ: mu * (axle.downFront + axle.downRear),
+      gripPerT: 0,
+    };
   if (drivenAxles === 'front') {
     const share = mu / (1 + mu * transfer);
     return { gripN: share * axle.frontN, gripPerQ: share * axle.downFront, gripPerT: share * transfer };

@@ -35,7 +35,10 @@ export const driveRunSchema = Joi.object<DriveRunInput>({
   tyre: Joi.object({ radiusMm: positive().required(), mu: notNegative().required() }).required(),
   drive: Joi.object({ ratio: positive().required(), efficiency: share().required() }).required(),
   motor: motorSchema.required(),
-  esc: Joi.object({ currentLimitA: positive().required(), resistanceMilliOhm: notNegative().default(0) }).required(),
+  esc: Joi.object({
+    currentLimitA: positive().required(),
+    resistanceMilliOhm: notNegative().default(0),
+  }).required(),
   battery: batterySchema.required(),
   airDensityKgM3: positive().default(1.2),
   gradePct: finite().default(0),

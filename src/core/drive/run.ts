@@ -1,5 +1,18 @@
 import { rpmOf } from '../units/convert';
-import { ACCEL, createPlant, type Limit, LIMIT, LIMITS, newMoment, noLoadMps, observe, type Plant, resistanceN, tractionN, wheelForceN } from './plant';
+import {
+  ACCEL,
+  createPlant,
+  type Limit,
+  LIMIT,
+  LIMITS,
+  newMoment,
+  noLoadMps,
+  observe,
+  type Plant,
+  resistanceN,
+  tractionN,
+  wheelForceN,
+} from './plant';
 import type { DriveRunInput } from './definition';
 import { integrateRun, type Motion } from './integrateRun';
 import { observeRun, type RunSeries } from './observeRun';
@@ -80,15 +93,28 @@ export function simulate(input: DriveRunInput, stepScale: number): DriveRunResul
   return run;
 }
 
-function notesOn({ battery }: DriveRunInput, motion: Motion, run: { stalled: boolean; top: number | undefined; maxTimeS: number; peakA: number }): string[] {
+function notesOn(
+  { battery }: DriveRunInput,
+  motion: Motion,
+  run: { stalled: boolean; top: number | undefined; maxTimeS: number; peakA: number },
+): string[] {
   const { stalled, top, maxTimeS, peakA } = run;
   const ratedA = ((battery.maxDischargeC ?? Infinity) * battery.capacityMah) / 1000;
-  const overrated = peakA > ratedA ? [`The pack gives ${peakA.toFixed(1)} A at its peak, over its rating of ${ratedA.toFixed(1)} A.`] : [];
-  if (stalled) return ['The car cannot move: at a standstill the wheel force does not exceed the resistance, so there is no time and no speed at the distance.', ...overrated];
+  const overrated =
+    peakA > ratedA
+      ? [`The pack gives ${peakA.toFixed(1)} A at its peak, over its rating of ${ratedA.toFixed(1)} A.`]
+      : [];
+  if (stalled)
+    return [
+      'The car cannot move: at a standstill the wheel force does not exceed the resistance, so there is no time and no speed at the distance.',
+      ...overrated,
+    ];
   return [
     ...(top === undefined ? ['No top speed: on this downhill nothing balances the pull of the slope.'] : []),
     ...(Number.isNaN(motion.timeToDistanceS) ? [`The distance is not reached within ${maxTimeS} s.`] : []),
-    ...(top !== undefined && Number.isNaN(motion.timeTo95PctS) ? [`95 % of the top speed is not reached within ${maxTimeS} s.`] : []),
+    ...(top !== undefined && Number.isNaN(motion.timeTo95PctS)
+      ? [`95 % of the top speed is not reached within ${maxTimeS} s.`]
+      : []),
     ...overrated,
   ];
 }

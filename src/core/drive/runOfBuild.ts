@@ -16,7 +16,8 @@ export interface RunConditions {
   distanceM?: number;
 }
 
-export type Assembled<T> = { readonly ok: true; readonly value: T } | { readonly ok: false; readonly missing: readonly string[] };
+export type Assembled<T> =
+  { readonly ok: true; readonly value: T } | { readonly ok: false; readonly missing: readonly string[] };
 
 /**
  * Inertia of a wheel with its tyre over m·r²: between a disc (0.5) and a hoop (1), because the tyre holds most of the mass.
@@ -37,7 +38,11 @@ export function frictionOf(surface: ChosenSurface, tyre: ChosenTyre): number {
 }
 
 /** The input of `drive.run` for a build on one surface, or the names of what it still needs. */
-export function runInputOf(document: BuildDocument, surface: ChosenSurface, conditions: RunConditions = {}): Assembled<DriveRunInput> {
+export function runInputOf(
+  document: BuildDocument,
+  surface: ChosenSurface,
+  conditions: RunConditions = {},
+): Assembled<DriveRunInput> {
   const { brief, drive, power, chassis } = document;
   const { motor, tyre } = drive;
   const { battery, controller } = power;
@@ -81,7 +86,14 @@ export function runInputOf(document: BuildDocument, surface: ChosenSurface, cond
         rotorInertiaKgM2: motor!.rotorInertiaKgM2,
         count: motorsInAll(drive),
       },
-      esc: { currentLimitA: Math.min(controller!.currentLimitA, drive.currentLimitA ?? Infinity, clutchCurrentA(drive)), resistanceMilliOhm: controller!.resistanceMilliOhm },
+      esc: {
+        currentLimitA: Math.min(
+          controller!.currentLimitA,
+          drive.currentLimitA ?? Infinity,
+          clutchCurrentA(drive),
+        ),
+        resistanceMilliOhm: controller!.resistanceMilliOhm,
+      },
       battery: {
         cells: battery!.cells,
         cellResistanceMilliOhm: battery!.cellResistanceMilliOhm,
@@ -100,10 +112,14 @@ export function runInputOf(document: BuildDocument, surface: ChosenSurface, cond
 
 /** Motor current whose torque the slip clutch just passes on; more turns the clutch and not the wheels. */
 function clutchCurrentA({ clutchNm, motor }: Drive): number {
-  return clutchNm === undefined || !motor ? Infinity : clutchNm * motor.kvRpmPerV * RAD_PER_S_PER_RPM + motor.noLoadCurrentA;
+  return clutchNm === undefined || !motor
+    ? Infinity
+    : clutchNm * motor.kvRpmPerV * RAD_PER_S_PER_RPM + motor.noLoadCurrentA;
 }
 
 /** Names of the entries that are undefined. */
 export function missingOf(needed: Readonly<Record<string, unknown>>): string[] {
-  return Object.entries(needed).filter(([, value]) => value === undefined).map(([name]) => name);
+  return Object.entries(needed)
+    .filter(([, value]) => value === undefined)
+    .map(([name]) => name);
 }

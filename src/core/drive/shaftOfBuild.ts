@@ -25,7 +25,12 @@ export interface ShaftFound {
 
 /** What a shaft still lacks. */
 export function shaftMissing({ kind, diameterMm, material, overhangMm, spanMm }: Shaft): string[] {
-  return [...(diameterMm === undefined ? ['diameter of the shaft'] : []), ...(material ? [] : ['material of the shaft']), ...(kind === 'axle' && overhangMm === undefined ? ['bearing to wheel'] : []), ...(kind === 'long' && spanMm === undefined ? ['span between the bearings'] : [])];
+  return [
+    ...(diameterMm === undefined ? ['diameter of the shaft'] : []),
+    ...(material ? [] : ['material of the shaft']),
+    ...(kind === 'axle' && overhangMm === undefined ? ['bearing to wheel'] : []),
+    ...(kind === 'long' && spanMm === undefined ? ['span between the bearings'] : []),
+  ];
 }
 
 /** Largest force on one wheel: a landing or a kerb, whichever is given and larger. */
@@ -40,25 +45,40 @@ function knock(document: BuildDocument): { forceN: number; bentBy?: BentBy } {
 }
 
 /** Every shaft that is complete, at its largest loads and its highest speed. */
-export function shaftsOf(setting: Pick<ToothSetting, 'document' | 'surface' | 'input' | 'run'>): ShaftFound[] {
+export function shaftsOf(
+  setting: Pick<ToothSetting, 'document' | 'surface' | 'input' | 'run'>,
+): ShaftFound[] {
   const { document, surface, input, run } = setting;
   const peaks = peakTorques(document, surface, input, run);
   const bend = knock(document);
   const motorRpm = rpmOf(run.noLoadSpeedMps, input.tyre.radiusMm / 1000) * input.drive.ratio;
-  return (document.drive.shafts ?? []).filter((shaft) => shaftMissing(shaft).length === 0).map((shaft) => {
-    const { diameterMm, boreMm = 0, material, overhangMm, spanMm, halves = false } = shaft;
-    const stage = document.drive.stages.find(({ id }) => id === shaft.behind) ?? document.drive.stages[0]!;
-    const long = shaft.kind === 'long';
-    const torque = long ? behindStage(document.drive, stage, peaks) : wheelPeakNm(document, input, peaks);
-    const maxRpm = long ? motorRpm / turnsTo(document.drive, stage) : undefined;
-    const at = (inHalves: boolean) => shaftCheck({
-      diameterMm: diameterMm!, boreMm, torqueNm: torque.torqueNm, yieldMpa: material!.inPlaneStrengthMpa, modulusMpa: material!.modulusMpa, densityKgM3: material!.densityGPerCm3 * 1000,
-      ...(long ? { spanMm: inHalves ? spanMm! / 2 : spanMm!, maxRpm: maxRpm! } : { forceN: bend.forceN, overhangMm: overhangMm! }),
+  return (document.drive.shafts ?? [])
+    .filter((shaft) => shaftMissing(shaft).length === 0)
+    .map((shaft) => {
+      const { diameterMm, boreMm = 0, material, overhangMm, spanMm, halves = false } = shaft;
+      const stage = document.drive.stages.find(({ id }) => id === shaft.behind) ?? document.drive.stages[0]!;
+      const long = shaft.kind === 'long';
+      const torque = long ? behindStage(document.drive, stage, peaks) : wheelPeakNm(document, input, peaks);
+      const maxRpm = long ? motorRpm / turnsTo(document.drive, stage) : undefined;
+      const at = (inHalves: boolean) =>
+        shaftCheck({
+          diameterMm: diameterMm!,
+          boreMm,
+          torqueNm: torque.torqueNm,
+          yieldMpa: material!.inPlaneStrengthMpa,
+          modulusMpa: material!.modulusMpa,
+          densityKgM3: material!.densityGPerCm3 * 1000,
+          ...(long
+            ? { spanMm: inHalves ? spanMm! / 2 : spanMm!, maxRpm: maxRpm! }
+            : { forceN: bend.forceN, overhangMm: overhangMm! }),
+        });
+      const result = at(halves);
+      return {
+        shaft,
+        torque,
+        result,
+        ...(long ? { forceN: 0, maxRpm: maxRpm!, spanMm: halves ? spanMm! / 2 : spanMm! } : bend),
+        ...(long ? { other: { halves: !halves, whirlMargin: at(!halves).whirlMargin! } } : {}),
+      };
     });
-    const result = at(halves);
-    return {
-      shaft, torque, result, ...(long ? { forceN: 0, maxRpm: maxRpm!, spanMm: halves ? spanMm! / 2 : spanMm! } : bend),
-      ...(long ? { other: { halves: !halves, whirlMargin: at(!halves).whirlMargin! } } : {}),
-    };
-  });
 }

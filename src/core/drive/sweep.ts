@@ -98,7 +98,12 @@ export function planSweep(input: SweepInput): SweepPlan {
   const { motors, batteries, base, goal = {} } = input;
   const ratios = ratiosOf(input.ratios);
   const count = motors.length * batteries.length * ratios.length;
-  if (count > MOST_ROWS) throw new CalcError('motors', `with the packs and ratios make ${count} combinations, over ${MOST_ROWS}`, 'take fewer motors, packs or ratios');
+  if (count > MOST_ROWS)
+    throw new CalcError(
+      'motors',
+      `with the packs and ratios make ${count} combinations, over ${MOST_ROWS}`,
+      'take fewer motors, packs or ratios',
+    );
   if (input.thermal) refuseColdLimits(input.thermal);
   motors.forEach(({ thermal }) => thermal && refuseColdLimits(thermal));
   const distanceM = goal.distanceM ?? base.distanceM;
@@ -107,9 +112,19 @@ export function planSweep(input: SweepInput): SweepPlan {
     ratios: ratios.length,
     row: (index) => {
       const ratio = ratios[index % ratios.length]!;
-      const { id: batteryId, addedKg: packKg = 0, ...battery } = batteries[Math.floor(index / ratios.length) % batteries.length]!;
-      const { id: motorId, addedKg: motorKg = 0, thermal = input.thermal, ...motor } = motors[Math.floor(index / ratios.length / batteries.length)]!;
-      const car = packKg + motorKg === 0 ? base.car : { ...base.car, massKg: base.car.massKg + packKg + motorKg };
+      const {
+        id: batteryId,
+        addedKg: packKg = 0,
+        ...battery
+      } = batteries[Math.floor(index / ratios.length) % batteries.length]!;
+      const {
+        id: motorId,
+        addedKg: motorKg = 0,
+        thermal = input.thermal,
+        ...motor
+      } = motors[Math.floor(index / ratios.length / batteries.length)]!;
+      const car =
+        packKg + motorKg === 0 ? base.car : { ...base.car, massKg: base.car.massKg + packKg + motorKg };
       const run: DriveRunInput = { ...base, car, motor, battery, drive: { ...base.drive, ratio }, distanceM };
       return { motorId, batteryId, ratio, ...judged(run, thermal, input.cycle, goal) };
     },
@@ -119,15 +134,30 @@ export function planSweep(input: SweepInput): SweepPlan {
 function ratiosOf(ratios: SweepInput['ratios']): readonly number[] {
   if (Array.isArray(ratios)) return ratios as readonly number[];
   const { from, to, step } = ratios as RatioRange;
-  if (to < from) throw new CalcError('ratios.from', `${from} lies above ratios.to, ${to}: the range is empty`, 'put the smaller ratio into from');
+  if (to < from)
+    throw new CalcError(
+      'ratios.from',
+      `${from} lies above ratios.to, ${to}: the range is empty`,
+      'put the smaller ratio into from',
+    );
   const below = Math.ceil((to - from) / step - 1e-9);
-  if (below > MOST_ROWS) throw new CalcError('ratios.step', `makes over ${MOST_ROWS} ratios`, 'take a larger step or a shorter range');
+  if (below > MOST_ROWS)
+    throw new CalcError(
+      'ratios.step',
+      `makes over ${MOST_ROWS} ratios`,
+      'take a larger step or a shorter range',
+    );
   return [...Array.from({ length: below }, (_, k) => from + k * step), to];
 }
 
 type Judged = Omit<SweepRow, 'motorId' | 'batteryId' | 'ratio'>;
 
-function judged(input: DriveRunInput, thermal: ThermalDefinition | undefined, cycle: CycleDefinition | undefined, goal: SweepGoal): Judged {
+function judged(
+  input: DriveRunInput,
+  thermal: ThermalDefinition | undefined,
+  cycle: CycleDefinition | undefined,
+  goal: SweepGoal,
+): Judged {
   const run = driveRun(input);
   const row: Judged = {
     launchLimitedBy: run.launchLimitedBy,
@@ -145,21 +175,46 @@ function judged(input: DriveRunInput, thermal: ThermalDefinition | undefined, cy
   return row;
 }
 
-function addCycle(row: Judged, input: DriveRunInput, thermal: ThermalDefinition | undefined, cycle: CycleDefinition): void {
+function addCycle(
+  row: Judged,
+  input: DriveRunInput,
+  thermal: ThermalDefinition | undefined,
+  cycle: CycleDefinition,
+): void {
   const { battery, motor } = input;
   const charge = battery.stateOfCharge ?? 1;
   const means = cycleMeans(createPlant(input), cycle, battery.cells * meanCellVolts(charge));
   if (!means) return;
   if (means.batteryA > 0) row.durationS = (battery.capacityMah * 3.6 * charge) / means.batteryA;
   if (!thermal) return;
-  const steady = steadyAt({ copperW: (means.currentSquared * motor.resistanceMilliOhm) / 1000, frictionW: means.frictionW, speedMps: means.speedMps }, thermal);
+  const steady = steadyAt(
+    {
+      copperW: (means.currentSquared * motor.resistanceMilliOhm) / 1000,
+      frictionW: means.frictionW,
+      speedMps: means.speedMps,
+    },
+    thermal,
+  );
   if (steady) row.steadyCaseC = steady[1];
 }
 
-function missedGoals(row: Judged, { topSpeedMps, timeToDistanceS, maxCaseC, minDurationS }: SweepGoal): string[] {
-  const missed = (what: string, found: number | undefined, wish: number | undefined, unit: string, least: boolean) => {
+function missedGoals(
+  row: Judged,
+  { topSpeedMps, timeToDistanceS, maxCaseC, minDurationS }: SweepGoal,
+): string[] {
+  const missed = (
+    what: string,
+    found: number | undefined,
+    wish: number | undefined,
+    unit: string,
+    least: boolean,
+  ) => {
     if (wish === undefined || (found !== undefined && (least ? found >= wish : found <= wish))) return [];
-    return [found === undefined ? `There is no ${what} to hold against ${wish.toPrecision(3)} ${unit}.` : `The ${what} of ${found.toPrecision(3)} ${unit} ${least ? 'is under' : 'exceeds'} the ${wish.toPrecision(3)} ${unit} asked for.`];
+    return [
+      found === undefined
+        ? `There is no ${what} to hold against ${wish.toPrecision(3)} ${unit}.`
+        : `The ${what} of ${found.toPrecision(3)} ${unit} ${least ? 'is under' : 'exceeds'} the ${wish.toPrecision(3)} ${unit} asked for.`,
+    ];
   };
   return [
     ...missed('top speed', row.topSpeedMps, topSpeedMps, 'm/s', true),

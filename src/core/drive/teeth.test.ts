@@ -4,13 +4,33 @@ import { overallRatio } from '../build/drive';
 import { type GearAtHand, teethNearest, teethWithin } from './teeth';
 
 // the car has 15 to 150 teeth, 10 : 1
-const pinion = (teeth: number, moduleMm = 0.8): GearAtHand => ({ name: `p${teeth}`, role: 'pinion', teeth, moduleMm });
-const wheel = (teeth: number, moduleMm = 0.8): GearAtHand => ({ name: `w${teeth}`, role: 'wheel', teeth, moduleMm });
+const pinion = (teeth: number, moduleMm = 0.8): GearAtHand => ({
+  name: `p${teeth}`,
+  role: 'pinion',
+  teeth,
+  moduleMm,
+});
+const wheel = (teeth: number, moduleMm = 0.8): GearAtHand => ({
+  name: `w${teeth}`,
+  role: 'wheel',
+  teeth,
+  moduleMm,
+});
 
 describe('teeth for a ratio', () => {
   it('pairs gears at hand of one module, the least change that is clear of the ends first', () => {
-    const found = teethWithin(car.drive, 4, 9, [pinion(10), pinion(15), pinion(12, 1), wheel(60), wheel(130)]);
-    expect(found.map(({ pinionTeeth, wheelTeeth, atHand }) => [pinionTeeth, wheelTeeth, atHand])).toEqual([[15, 130, true], [10, 60, true], [15, 60, true]]);
+    const found = teethWithin(car.drive, 4, 9, [
+      pinion(10),
+      pinion(15),
+      pinion(12, 1),
+      wheel(60),
+      wheel(130),
+    ]);
+    expect(found.map(({ pinionTeeth, wheelTeeth, atHand }) => [pinionTeeth, wheelTeeth, atHand])).toEqual([
+      [15, 130, true],
+      [10, 60, true],
+      [15, 60, true],
+    ]);
     expect(found.map(({ ratio }) => ratio)).toEqual([130 / 15, 6, 4]);
     expect(overallRatio(applyPatch(car, found[1]!.patch).drive)).toBe(6);
   });

@@ -22,7 +22,8 @@ export const COPPER_REFERENCE_C = 20;
 export const USUAL_WINDING_LIMIT_C = 130;
 
 /** Resistance of a winding at a temperature (°C), in the unit of its resistance at 20 °C. */
-export const windingAt = (resistance: number, temperatureC: number) => resistance * (1 + COPPER_PER_K * (temperatureC - COPPER_REFERENCE_C));
+export const windingAt = (resistance: number, temperatureC: number) =>
+  resistance * (1 + COPPER_PER_K * (temperatureC - COPPER_REFERENCE_C));
 
 /** Losses of one motor, held over a while. */
 export interface Losses {
@@ -43,7 +44,12 @@ export type Temperatures = readonly [windingC: number, caseC: number];
  * C_w·dT_w/dt = I²·R_m(T_w) − (T_w − T_c)/R_wc; C_c·dT_c/dt = I_0·E + (T_w − T_c)/R_wc − (T_c − T_amb)·(1 + c·v)/R_ca
  * @see Incropera, Fundamentals of Heat and Mass Transfer, ch. 5 (lumped capacitance)
  */
-export function heatedFor([windingC, caseC]: Temperatures, losses: Losses, thermal: ThermalDefinition, seconds: number): Temperatures {
+export function heatedFor(
+  [windingC, caseC]: Temperatures,
+  losses: Losses,
+  thermal: ThermalDefinition,
+  seconds: number,
+): Temperatures {
   const inside = 1 / thermal.windingToCaseKPerW;
   const outside = (1 + (thermal.coolingPerMps ?? 0) * losses.speedMps) / thermal.caseToAmbientKPerW;
   const cw = thermal.windingHeatCapacityJPerK;

@@ -10,7 +10,10 @@ export interface MotorBody {
   housing: Housing;
 }
 
-export type ThermalDefaults = Pick<ThermalDefinition, 'windingHeatCapacityJPerK' | 'caseHeatCapacityJPerK' | 'windingToCaseKPerW' | 'caseToAmbientKPerW'>;
+export type ThermalDefaults = Pick<
+  ThermalDefinition,
+  'windingHeatCapacityJPerK' | 'caseHeatCapacityJPerK' | 'windingToCaseKPerW' | 'caseToAmbientKPerW'
+>;
 
 /** Share of a motor's mass that is copper, and the rest; J/(kg K) of copper and of iron. */
 const COPPER = { share: 0.25, heat: 385 };

@@ -41,7 +41,14 @@ export interface ToothSetting {
 const FEWEST_TEETH = 10;
 
 /** What a pair still needs before its teeth can be reckoned with. */
-export function toothMissing({ moduleMm, faceWidthMm, pinion, wheel, pinionTeeth = 0, wheelTeeth = 0 }: Stage): string[] {
+export function toothMissing({
+  moduleMm,
+  faceWidthMm,
+  pinion,
+  wheel,
+  pinionTeeth = 0,
+  wheelTeeth = 0,
+}: Stage): string[] {
   return [
     ...(moduleMm === undefined ? ['module of the spur gears'] : []),
     ...(faceWidthMm === undefined ? ['face width of the spur gears'] : []),
@@ -61,28 +68,55 @@ export function teethOf(setting: ToothSetting): Tooth[] {
     .sort((a, b) => (a.bending.margin ?? Infinity) - (b.bending.margin ?? Infinity));
 }
 
-function toothOf({ document, input, pack }: ToothSetting, peaks: PeakTorques, stage: Stage, role: GearRole): Tooth {
+function toothOf(
+  { document, input, pack }: ToothSetting,
+  peaks: PeakTorques,
+  stage: Stage,
+  role: GearRole,
+): Tooth {
   const { drive } = document;
   const body: GearBody = stage[role]!;
   const [pinionC, wheelC] = gearTemperatures(drive, stage, pack.unlimited.peakCaseC);
   const temperatureC = role === 'pinion' ? pinionC : wheelC;
-  const [teeth, mateTeeth] = role === 'pinion' ? [stage.pinionTeeth!, stage.wheelTeeth!] : [stage.wheelTeeth!, stage.pinionTeeth!];
+  const [teeth, mateTeeth] =
+    role === 'pinion' ? [stage.pinionTeeth!, stage.wheelTeeth!] : [stage.wheelTeeth!, stage.pinionTeeth!];
   const own = role === 'pinion' ? 1 : stage.wheelTeeth! / stage.pinionTeeth!;
-  const strength = ({ pinionNm, pinionRpm }: Pick<StageLoad, 'pinionNm' | 'pinionRpm'>) => gearStrength({
-    teeth, mateTeeth, moduleMm: stage.moduleMm!, faceWidthMm: stage.faceWidthMm!, torqueNm: pinionNm * own, speedRpm: pinionRpm / own,
-    material: body.material!, temperatureC, ...(body.fillFactor === undefined ? {} : { fillFactor: body.fillFactor }),
-  });
-  const loads = [peaks.blocked, ...peaks.run, ...(peaks.landing ? [peaks.landing] : [])].map((peak) => atStage(drive, stage, peak));
-  const worst = loads.map((load) => ({ load, bending: strength(load) })).reduce((a, b) => (b.bending.bendingStressMpa > a.bending.bendingStressMpa ? b : a));
+  const strength = ({ pinionNm, pinionRpm }: Pick<StageLoad, 'pinionNm' | 'pinionRpm'>) =>
+    gearStrength({
+      teeth,
+      mateTeeth,
+      moduleMm: stage.moduleMm!,
+      faceWidthMm: stage.faceWidthMm!,
+      torqueNm: pinionNm * own,
+      speedRpm: pinionRpm / own,
+      material: body.material!,
+      temperatureC,
+      ...(body.fillFactor === undefined ? {} : { fillFactor: body.fillFactor }),
+    });
+  const loads = [peaks.blocked, ...peaks.run, ...(peaks.landing ? [peaks.landing] : [])].map((peak) =>
+    atStage(drive, stage, peak),
+  );
+  const worst = loads
+    .map((load) => ({ load, bending: strength(load) }))
+    .reduce((a, b) => (b.bending.bendingStressMpa > a.bending.bendingStressMpa ? b : a));
   const mean = meanLoad(input, pack);
   return {
-    stage, role, teeth, material: body.material!, ...worst, torqueNm: worst.load.pinionNm * own, temperatureC,
+    stage,
+    role,
+    teeth,
+    material: body.material!,
+    ...worst,
+    torqueNm: worst.load.pinionNm * own,
+    temperatureC,
     ...(mean ? { worn: strength(atStage(drive, stage, { by: 'run', ...mean })) } : {}),
   };
 }
 
 /** Torque of the root mean square current at the mean speed of the pack: a little more work than was done. */
-function meanLoad({ motor, tyre, drive }: DriveRunInput, { unlimited }: WholePack): { motorNm: number; motorRpm: number } | undefined {
+function meanLoad(
+  { motor, tyre, drive }: DriveRunInput,
+  { unlimited }: WholePack,
+): { motorNm: number; motorRpm: number } | undefined {
   const { rmsMotorCurrentA, distanceM, durationS } = unlimited;
   if (rmsMotorCurrentA === undefined || durationS === 0) return undefined;
   return {

@@ -20,7 +20,11 @@ export interface TyreOfBuild {
 }
 
 /** How the tyre of a build grows, how fast it lets the car go, and what keeps it on; undefined while its build is not said. */
-export function tyreOfBuild({ drive }: Pick<BuildDocument, 'drive'>, input: DriveRunInput, noLoadMps: number): TyreOfBuild | undefined {
+export function tyreOfBuild(
+  { drive }: Pick<BuildDocument, 'drive'>,
+  input: DriveRunInput,
+  noLoadMps: number,
+): TyreOfBuild | undefined {
   const { tyre, tyreHold } = drive;
   if (!tyre?.ring) return undefined;
   const ring = { kind: tyre.ring, radiusMm: tyre.radiusMm };
@@ -40,16 +44,30 @@ function rollingOf(ring: Parameters<typeof tyreSpin>[0], input: DriveRunInput): 
   let grownMps = stiffMps;
   let spin = tyreSpin({ ...ring, speedMps: grownMps });
   for (let pass = 0; pass < PASSES && spin.radiusMm !== undefined; pass++) {
-    grownMps = driveRun({ ...input, tyre: { ...input.tyre, radiusMm: spin.radiusMm } }).topSpeedMps ?? grownMps;
+    grownMps =
+      driveRun({ ...input, tyre: { ...input.tyre, radiusMm: spin.radiusMm } }).topSpeedMps ?? grownMps;
     spin = tyreSpin({ ...ring, speedMps: grownMps });
   }
   return { spin, stiffMps, grownMps };
 }
 
-function seatOf(kind: NonNullable<NonNullable<BuildDocument['drive']['tyre']>['ring']>, tyre: { radiusMm: number; massG: number }, hold: TyreHold | undefined, rpm: number): TyreOfBuild['seat'] {
+function seatOf(
+  kind: NonNullable<NonNullable<BuildDocument['drive']['tyre']>['ring']>,
+  tyre: { radiusMm: number; massG: number },
+  hold: TyreHold | undefined,
+  rpm: number,
+): TyreOfBuild['seat'] {
   if (!hold?.by || hold.rimRadiusMm === undefined) return undefined;
   const common = { kind, radiusMm: tyre.radiusMm, rimRadiusMm: hold.rimRadiusMm, rpm };
   return hold.by === 'bead'
     ? { by: 'bead', ...tyreSeat({ ...common, by: 'bead', stretch: hold.beadStretch ?? USUAL_BEAD_STRETCH }) }
-    : { by: 'glue', ...tyreSeat({ ...common, by: 'glue', tyreMassG: USUAL_TYRE_SHARE * tyre.massG, peelNPerMm: hold.peelNPerMm ?? USUAL_PEEL_N_PER_MM }) };
+    : {
+        by: 'glue',
+        ...tyreSeat({
+          ...common,
+          by: 'glue',
+          tyreMassG: USUAL_TYRE_SHARE * tyre.massG,
+          peelNPerMm: hold.peelNPerMm ?? USUAL_PEEL_N_PER_MM,
+        }),
+      };
 }

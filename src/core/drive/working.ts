@@ -18,9 +18,26 @@ export function workingResistance(input: DriveRunInput, speedMps: number): Worki
   const down = 0.5 * density * lift * speedMps ** 2;
   const roll = car.rollingResistance * Math.max(0, car.massKg * GRAVITY + down);
   return [
-    { label: 'Drag', formula: `½ · ${plain(density)} kg/m³ · ${plain(car.cdaM2)} m² · (${plain(speedMps)} m/s)²`, value: drag, quantity: 'forceN', source: GILLESPIE },
-    { label: 'Rolling', formula: `${plain(car.rollingResistance)} · (${plain(car.massKg)} kg · 9.81 m/s²${down === 0 ? '' : ` + ${plain(down)} N`})`, value: roll, quantity: 'forceN', source: GILLESPIE },
-    { label: 'Resistance', formula: `${plain(drag)} N + ${plain(roll)} N`, value: drag + roll, quantity: 'forceN' },
+    {
+      label: 'Drag',
+      formula: `½ · ${plain(density)} kg/m³ · ${plain(car.cdaM2)} m² · (${plain(speedMps)} m/s)²`,
+      value: drag,
+      quantity: 'forceN',
+      source: GILLESPIE,
+    },
+    {
+      label: 'Rolling',
+      formula: `${plain(car.rollingResistance)} · (${plain(car.massKg)} kg · 9.81 m/s²${down === 0 ? '' : ` + ${plain(down)} N`})`,
+      value: roll,
+      quantity: 'forceN',
+      source: GILLESPIE,
+    },
+    {
+      label: 'Resistance',
+      formula: `${plain(drag)} N + ${plain(roll)} N`,
+      value: drag + roll,
+      quantity: 'forceN',
+    },
   ];
 }
 
@@ -30,16 +47,42 @@ export function workingTopSpeed(input: DriveRunInput, result: DriveRunResult): W
   const plant = createPlant(input);
   const openV = plant.openV;
   const steps: WorkingStep[] = [
-    { label: 'Pack at rest', formula: `${battery.cells} · ${plain(cellVolts(battery.stateOfCharge ?? 1))} V`, value: openV, quantity: 'voltageV', source: 'open-circuit table of a lithium polymer cell' },
-    { label: 'No-load speed', formula: `${plain(openV)} V · ${plain(motor.kvRpmPerV, 4)} rpm/V · 2π/60 · ${plain(tyre.radiusMm / 1000)} m / ${plain(drive.ratio, 4)}`, value: result.noLoadSpeedMps, quantity: 'speedMps', source: DRIVES },
+    {
+      label: 'Pack at rest',
+      formula: `${battery.cells} · ${plain(cellVolts(battery.stateOfCharge ?? 1))} V`,
+      value: openV,
+      quantity: 'voltageV',
+      source: 'open-circuit table of a lithium polymer cell',
+    },
+    {
+      label: 'No-load speed',
+      formula: `${plain(openV)} V · ${plain(motor.kvRpmPerV, 4)} rpm/V · 2π/60 · ${plain(tyre.radiusMm / 1000)} m / ${plain(drive.ratio, 4)}`,
+      value: result.noLoadSpeedMps,
+      quantity: 'speedMps',
+      source: DRIVES,
+    },
   ];
   if (result.topSpeedMps === undefined || result.stalled) return steps;
   const top = result.topSpeedMps;
   return [
     ...steps,
     ...workingResistance(input, top),
-    { label: 'Wheel force there', formula: `n · k_t · (I − I₀) · ratio · η / r at ${plain(top)} m/s`, value: wheelForceN(plant, top), quantity: 'forceN', source: DRIVES },
-    { label: 'Top speed', formula: result.topSpeedLimitedBy === 'grip' ? 'where resistance meets the grip of the tyres' : 'where wheel force meets resistance', value: top, quantity: 'speedMps' },
+    {
+      label: 'Wheel force there',
+      formula: `n · k_t · (I − I₀) · ratio · η / r at ${plain(top)} m/s`,
+      value: wheelForceN(plant, top),
+      quantity: 'forceN',
+      source: DRIVES,
+    },
+    {
+      label: 'Top speed',
+      formula:
+        result.topSpeedLimitedBy === 'grip'
+          ? 'where resistance meets the grip of the tyres'
+          : 'where wheel force meets resistance',
+      value: top,
+      quantity: 'speedMps',
+    },
   ];
 }
 
@@ -49,9 +92,30 @@ export function workingLaunch(input: DriveRunInput, result: DriveRunResult): Wor
   const plant = createPlant(input);
   const torque = 1 / (motor.kvRpmPerV * RAD_PER_S_PER_RPM);
   return [
-    { label: 'Torque of an ampere', formula: `60 / (2π · ${plain(motor.kvRpmPerV, 4)} rpm/V) = ${plain(torque)} Nm/A`, source: DRIVES },
-    { label: 'Motor at a standstill', formula: `${motor.count ?? 1} · ${plain(torque)} Nm/A · (I − ${plain(motor.noLoadCurrentA)} A) · ${plain(drive.ratio, 4)} · ${plain(drive.efficiency)} / ${plain(tyre.radiusMm / 1000)} m`, value: wheelForceN(plant, 0), quantity: 'forceN', source: DRIVES },
-    { label: 'Tyres at a standstill', formula: `friction ${plain(tyre.mu)}, ${car.drivenAxles === 'all' ? 'all wheels' : `${car.drivenAxles} wheels`} driven, load transfer included`, value: tractionN(plant, 0), quantity: 'forceN', source: GILLESPIE },
-    { label: 'Peak acceleration', formula: `(lower of the two − resistance) / mass of ${plain(car.massKg)} kg`, value: result.peakAccelMps2, quantity: 'accelMps2' },
+    {
+      label: 'Torque of an ampere',
+      formula: `60 / (2π · ${plain(motor.kvRpmPerV, 4)} rpm/V) = ${plain(torque)} Nm/A`,
+      source: DRIVES,
+    },
+    {
+      label: 'Motor at a standstill',
+      formula: `${motor.count ?? 1} · ${plain(torque)} Nm/A · (I − ${plain(motor.noLoadCurrentA)} A) · ${plain(drive.ratio, 4)} · ${plain(drive.efficiency)} / ${plain(tyre.radiusMm / 1000)} m`,
+      value: wheelForceN(plant, 0),
+      quantity: 'forceN',
+      source: DRIVES,
+    },
+    {
+      label: 'Tyres at a standstill',
+      formula: `friction ${plain(tyre.mu)}, ${car.drivenAxles === 'all' ? 'all wheels' : `${car.drivenAxles} wheels`} driven, load transfer included`,
+      value: tractionN(plant, 0),
+      quantity: 'forceN',
+      source: GILLESPIE,
+    },
+    {
+      label: 'Peak acceleration',
+      formula: `(lower of the two − resistance) / mass of ${plain(car.massKg)} kg`,
+      value: result.peakAccelMps2,
+      quantity: 'accelMps2',
+    },
   ];
 }

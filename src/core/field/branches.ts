@@ -11,7 +11,9 @@ export interface Placed {
 
 /** The line of revisions with its branches: the last child goes on in its parent's lane, every other one turns into a lane of its own. */
 export function branchesOf(revisions: readonly Pick<RevisionRecord, 'id' | 'parentId'>[]): Placed[] {
-  const lastChild = new Map(revisions.flatMap(({ id, parentId }) => (parentId === undefined ? [] : [[parentId, id] as const])));
+  const lastChild = new Map(
+    revisions.flatMap(({ id, parentId }) => (parentId === undefined ? [] : [[parentId, id] as const])),
+  );
   const placed = new Map<string, Placed>();
   let lanes = 0;
   revisions.forEach(({ id, parentId }, row) => {

@@ -20,25 +20,41 @@ describe('two groups of runs', () => {
   it('need as many runs as the tables of power say: half a standard deviation takes 64, a whole 17', () => {
     const spread = (middle: number) => [middle - 1, middle, middle + 1];
     expect(runsCompare({ a: spread(0), b: spread(0.5), better: 'higher' }).runsNeeded).toBe(64);
-    expect(runsCompare({ a: spread(0), b: spread(1), better: 'higher' })).toMatchObject({ runsNeeded: 17, verdict: 'no difference shown' });
+    expect(runsCompare({ a: spread(0), b: spread(1), better: 'higher' })).toMatchObject({
+      runsNeeded: 17,
+      verdict: 'no difference shown',
+    });
   });
 
   it('are too few under three, say nothing without spread, and nothing of a single run', () => {
-    expect(runsCompare({ a: [1, 2], b: [8, 9, 10], better: 'higher' })).toMatchObject({ verdict: 'too few runs', t: expect.any(Number) });
+    expect(runsCompare({ a: [1, 2], b: [8, 9, 10], better: 'higher' })).toMatchObject({
+      verdict: 'too few runs',
+      t: expect.any(Number),
+    });
     const flat = runsCompare({ a: [1, 1, 1], b: [2, 2, 2], better: 'higher' });
     expect(flat).toMatchObject({ verdict: 'no difference shown', difference: 1 });
     expect(flat.t ?? flat.p ?? flat.ci95 ?? flat.runsNeeded).toBeUndefined();
-    expect(runsCompare({ a: [1], b: [2, 3, 4], better: 'higher' })).toMatchObject({ verdict: 'too few runs' });
+    expect(runsCompare({ a: [1], b: [2, 3, 4], better: 'higher' })).toMatchObject({
+      verdict: 'too few runs',
+    });
   });
 
   it('turn the other way round when they change places', () => {
     const values = fc.array(fc.double({ min: 1, max: 50, noNaN: true }), { minLength: 3, maxLength: 9 });
-    fc.assert(fc.property(values, values, (a, b) => {
-      const [one, other] = [runsCompare({ a, b, better: 'higher' }), runsCompare({ a: b, b: a, better: 'lower' })];
-      expect(other.difference).toBeCloseTo(-one.difference, 9);
-      expect(other.p ?? 0).toBeCloseTo(one.p ?? 0, 9);
-      expect(other.verdict === one.verdict || one.verdict === 'better' || one.verdict === 'worse').toBe(true);
-    }), { seed: 5, numRuns: 80 });
+    fc.assert(
+      fc.property(values, values, (a, b) => {
+        const [one, other] = [
+          runsCompare({ a, b, better: 'higher' }),
+          runsCompare({ a: b, b: a, better: 'lower' }),
+        ];
+        expect(other.difference).toBeCloseTo(-one.difference, 9);
+        expect(other.p ?? 0).toBeCloseTo(one.p ?? 0, 9);
+        expect(other.verdict === one.verdict || one.verdict === 'better' || one.verdict === 'worse').toBe(
+          true,
+        );
+      }),
+      { seed: 5, numRuns: 80 },
+    );
   });
 });
 
@@ -53,7 +69,9 @@ describe('mean life', () => {
   });
 
   it('says so in words', () => {
-    expect(lifeEstimate({ exposureHours: 4.5, failures: 0 }).words).toBe('held 4.5 h with no failure: at 90 % confidence its mean life is over 1.95 h');
+    expect(lifeEstimate({ exposureHours: 4.5, failures: 0 }).words).toBe(
+      'held 4.5 h with no failure: at 90 % confidence its mean life is over 1.95 h',
+    );
     expect(lifeEstimate({ exposureHours: 10, failures: 1 }).words).toMatch(/^failed once in 10 h/);
   });
 });

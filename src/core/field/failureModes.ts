@@ -26,7 +26,11 @@ export const FAILURE_MODES: readonly FailureMode[] = [
   { id: 'overheat', name: 'Too hot', means: 'motor, controller or servo too hot' },
   { id: 'noPower', name: 'No drive', means: 'no drive at the wheels, for good or for a while' },
   { id: 'weakLift', name: 'Servo too weak', means: 'the servo cannot hold or turn its load' },
-  { id: 'wrongDirection', name: 'Wrong way round', means: 'a wheel, an axle, the car or an aid goes the wrong way' },
+  {
+    id: 'wrongDirection',
+    name: 'Wrong way round',
+    means: 'a wheel, an axle, the car or an aid goes the wrong way',
+  },
   { id: 'spinOut', name: 'Tail came round', means: 'the tail comes round' },
   { id: 'rollover', name: 'Rolled over', means: 'it rolls over in a corner' },
   { id: 'wanders', name: 'Wanders', means: 'it does not hold a straight line' },
@@ -45,4 +49,5 @@ export function failureModeName(id: string): string {
 }
 
 /** How something failed, in the builder's own words where those were given. */
-export const failedHow = ({ mode, ledger }: Pick<FailureRecord, 'mode' | 'ledger'>): string => (mode === 'own' && ledger?.modeWords ? ledger.modeWords : failureModeName(mode));
+export const failedHow = ({ mode, ledger }: Pick<FailureRecord, 'mode' | 'ledger'>): string =>
+  mode === 'own' && ledger?.modeWords ? ledger.modeWords : failureModeName(mode);

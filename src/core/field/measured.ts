@@ -13,9 +13,13 @@ export interface Measured {
 }
 
 /** Mean speed and time over the measured distance, attempt by attempt and together. */
-export function measuredOf(run: Pick<RunSheet, 'attempts'> & { conditions: Pick<TimedConditions, 'distanceM' | 'distanceErrorM'> }): Measured {
+export function measuredOf(
+  run: Pick<RunSheet, 'attempts'> & { conditions: Pick<TimedConditions, 'distanceM' | 'distanceErrorM'> },
+): Measured {
   const { distanceM, distanceErrorM } = run.conditions;
-  const attempts = run.attempts.map(({ id: _, setting: __, ...timing }) => timingSpeed({ distanceM, ...(distanceErrorM === undefined ? {} : { distanceErrorM }), ...timing }));
+  const attempts = run.attempts.map(({ id: _, setting: __, ...timing }) =>
+    timingSpeed({ distanceM, ...(distanceErrorM === undefined ? {} : { distanceErrorM }), ...timing }),
+  );
   const speed = runsSummary({ values: attempts.map(({ speedMps }) => speedMps) });
   const time = runsSummary({ values: attempts.map(({ timeS }) => timeS) });
   const root = Math.sqrt(attempts.length);
@@ -42,13 +46,27 @@ export function gapOf(run: RunRecord, measured: Measured): Gap | undefined {
   if (!prediction) return undefined;
   const differenceMps = measured.speed.mean - prediction.speedMps;
   const joint = Math.hypot(measured.speedErrorMps, prediction.speedErrorMps);
-  return { differenceMps, differencePct: (100 * differenceMps) / prediction.speedMps, sigmas: joint === 0 ? 0 : differenceMps / joint };
+  return {
+    differenceMps,
+    differencePct: (100 * differenceMps) / prediction.speedMps,
+    sigmas: joint === 0 ? 0 : differenceMps / joint,
+  };
 }
 
 /** Mean of several runs of one kind, as the fastest evidence of what a revision does; undefined where there is none. */
-export function measuredSpeedOf(runs: readonly RunRecord[], kind: RunRecord['kind']): { speedMps: number; errorMps: number; runs: number } | undefined {
-  const own = runs.filter(isTimed).filter((run) => run.kind === kind).map(measuredOf);
+export function measuredSpeedOf(
+  runs: readonly RunRecord[],
+  kind: RunRecord['kind'],
+): { speedMps: number; errorMps: number; runs: number } | undefined {
+  const own = runs
+    .filter(isTimed)
+    .filter((run) => run.kind === kind)
+    .map(measuredOf);
   if (own.length === 0) return undefined;
   const speedMps = own.reduce((sum, { speed }) => sum + speed.mean, 0) / own.length;
-  return { speedMps, errorMps: Math.hypot(...own.map(({ speedErrorMps }) => speedErrorMps)) / own.length, runs: own.length };
+  return {
+    speedMps,
+    errorMps: Math.hypot(...own.map(({ speedErrorMps }) => speedErrorMps)) / own.length,
+    runs: own.length,
+  };
 }

@@ -33,14 +33,56 @@ interface Kind {
   goal?(document: BuildDocument): number | undefined;
 }
 
-const attemptsOf = (run: RunRecord, kind: RunRecord['kind'], pick: (one: { timeS: number; speedMps: number }) => number) => (run.kind === kind && isTimed(run) ? measuredOf(run).attempts.map(pick) : []);
+const attemptsOf = (
+  run: RunRecord,
+  kind: RunRecord['kind'],
+  pick: (one: { timeS: number; speedMps: number }) => number,
+) => (run.kind === kind && isTimed(run) ? measuredOf(run).attempts.map(pick) : []);
 
 const KINDS: readonly Kind[] = [
-  { id: 'speed', title: 'Speed over a distance', quantity: 'speedMps', better: 'higher', values: (run) => attemptsOf(run, 'timedDistance', ({ speedMps }) => speedMps), goal: ({ brief }) => brief.targetMps },
-  { id: 'launch', title: 'Standing start', quantity: 'timeS', better: 'lower', values: (run) => attemptsOf(run, 'launch', ({ timeS }) => timeS), goal: ({ brief }) => brief.timeToDistanceS },
-  { id: 'track', title: 'Top speed by satellite', quantity: 'speedMps', better: 'higher', values: (run) => (run.track?.topSpeedMps === undefined ? [] : [run.track.topSpeedMps]), goal: ({ brief }) => brief.targetMps },
-  { id: 'pack', title: 'A pack lasts', quantity: 'minutes', better: 'higher', values: (run) => (run.kind === 'endurance' && run.report?.endedAtMinutes !== undefined ? [run.report.endedAtMinutes] : []), goal: ({ brief }) => brief.runTimeMinutes },
-  { id: 'motor', title: 'Motor at its hottest', quantity: 'temperatureC', better: 'lower', values: (run) => hottest(run.report?.temperatures).filter(({ place }) => place === 'motor').map(({ valueC }) => valueC) },
+  {
+    id: 'speed',
+    title: 'Speed over a distance',
+    quantity: 'speedMps',
+    better: 'higher',
+    values: (run) => attemptsOf(run, 'timedDistance', ({ speedMps }) => speedMps),
+    goal: ({ brief }) => brief.targetMps,
+  },
+  {
+    id: 'launch',
+    title: 'Standing start',
+    quantity: 'timeS',
+    better: 'lower',
+    values: (run) => attemptsOf(run, 'launch', ({ timeS }) => timeS),
+    goal: ({ brief }) => brief.timeToDistanceS,
+  },
+  {
+    id: 'track',
+    title: 'Top speed by satellite',
+    quantity: 'speedMps',
+    better: 'higher',
+    values: (run) => (run.track?.topSpeedMps === undefined ? [] : [run.track.topSpeedMps]),
+    goal: ({ brief }) => brief.targetMps,
+  },
+  {
+    id: 'pack',
+    title: 'A pack lasts',
+    quantity: 'minutes',
+    better: 'higher',
+    values: (run) =>
+      run.kind === 'endurance' && run.report?.endedAtMinutes !== undefined ? [run.report.endedAtMinutes] : [],
+    goal: ({ brief }) => brief.runTimeMinutes,
+  },
+  {
+    id: 'motor',
+    title: 'Motor at its hottest',
+    quantity: 'temperatureC',
+    better: 'lower',
+    values: (run) =>
+      hottest(run.report?.temperatures)
+        .filter(({ place }) => place === 'motor')
+        .map(({ valueC }) => valueC),
+  },
 ];
 
 /** What was measured of each revision, measure by measure; only those of which there is something. */
@@ -53,7 +95,9 @@ export function measuresOver(revisions: readonly RevisionRecord[], runs: readonl
       return [{ letter, mean, n, ...(ci95 ? { error: (ci95[1] - ci95[0]) / 2 } : {}) }];
     });
     if (points.length === 0) return [];
-    const best = points.reduce((a, b) => ((better === 'higher' ? b.mean > a.mean : b.mean < a.mean) ? b : a)).letter;
+    const best = points.reduce((a, b) =>
+      (better === 'higher' ? b.mean > a.mean : b.mean < a.mean) ? b : a,
+    ).letter;
     const wished = goal?.(revisions.at(-1)!.document);
     return [{ id, title, quantity, better, points, best, ...(wished === undefined ? {} : { goal: wished }) }];
   });

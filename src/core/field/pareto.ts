@@ -12,11 +12,18 @@ export interface ParetoRow {
   cumulative: number;
 }
 
-const VALUES: Readonly<Record<ParetoBy, (life: PartLife) => number>> = { count: ({ failures }) => failures, time: ({ lostMinutes }) => lostMinutes, cost: ({ cost = 0 }) => cost };
+const VALUES: Readonly<Record<ParetoBy, (life: PartLife) => number>> = {
+  count: ({ failures }) => failures,
+  time: ({ lostMinutes }) => lostMinutes,
+  cost: ({ cost = 0 }) => cost,
+};
 
 /** What fails most, the largest first, with how much of everything the first ones make; minutes for the time, the build's money for the cost. */
 export function paretoOf(lives: readonly PartLife[], by: ParetoBy): ParetoRow[] {
-  const rows = lives.map((life) => ({ partId: life.partId, name: life.name, value: VALUES[by](life) })).filter(({ value }) => value > 0).sort((a, b) => b.value - a.value);
+  const rows = lives
+    .map((life) => ({ partId: life.partId, name: life.name, value: VALUES[by](life) }))
+    .filter(({ value }) => value > 0)
+    .sort((a, b) => b.value - a.value);
   const all = rows.reduce((sum, { value }) => sum + value, 0);
   let before = 0;
   return rows.map((row) => {

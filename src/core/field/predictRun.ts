@@ -26,10 +26,15 @@ export function predictRun(document: BuildDocument, kind: RunKind, conditions: C
   const { timeS, topSpeedMps } = nominal;
   const { distanceM } = conditions;
   const spreads = spreadsOf(document, surface.id);
-  const timeErrorS = Math.hypot(...KNOBS.map((knob) => {
-    const [a, b] = [1 + spreads[knob], Math.max(0, 1 - spreads[knob])].map((factor) => nominalRun(scaled(document, surface.id, { [knob]: factor }), kind, conditions)?.timeS ?? timeS) as [number, number];
-    return (a - b) / 2;
-  }));
+  const timeErrorS = Math.hypot(
+    ...KNOBS.map((knob) => {
+      const [a, b] = [1 + spreads[knob], Math.max(0, 1 - spreads[knob])].map(
+        (factor) =>
+          nominalRun(scaled(document, surface.id, { [knob]: factor }), kind, conditions)?.timeS ?? timeS,
+      ) as [number, number];
+      return (a - b) / 2;
+    }),
+  );
   return {
     ok: true,
     value: {
@@ -44,15 +49,24 @@ export function predictRun(document: BuildDocument, kind: RunKind, conditions: C
 }
 
 /** The time of a run by the build's figures alone; none where the car does not arrive or is not ready. */
-export function nominalRun(document: BuildDocument, kind: RunKind, conditions: Conditions): { timeS: number; topSpeedMps?: number } | undefined {
+export function nominalRun(
+  document: BuildDocument,
+  kind: RunKind,
+  conditions: Conditions,
+): { timeS: number; topSpeedMps?: number } | undefined {
   const surface = document.brief.surfaces.find(({ id }) => id === conditions.surfaceId);
   const input = surface ? inputFor(document, surface, conditions) : undefined;
   return input?.ok ? timeOver(input.value, kind, conditions) : undefined;
 }
 
-function inputFor(document: BuildDocument, surface: ChosenSurface, conditions: Conditions): Assembled<DriveRunInput> {
+function inputFor(
+  document: BuildDocument,
+  surface: ChosenSurface,
+  conditions: Conditions,
+): Assembled<DriveRunInput> {
   const { battery } = document.power;
-  const perCell = conditions.packVBefore === undefined || !battery ? undefined : conditions.packVBefore / battery.cells;
+  const perCell =
+    conditions.packVBefore === undefined || !battery ? undefined : conditions.packVBefore / battery.cells;
   return runInputOf(document, surface, {
     ...(conditions.extraMassG === undefined ? {} : { extraMassG: conditions.extraMassG }),
     ...(conditions.ambientC === undefined ? {} : { ambientC: conditions.ambientC }),
@@ -60,10 +74,19 @@ function inputFor(document: BuildDocument, surface: ChosenSurface, conditions: C
   });
 }
 
-function timeOver(input: DriveRunInput, kind: RunKind, { distanceM, runUpM = 0 }: Conditions): { timeS: number; topSpeedMps?: number } | undefined {
+function timeOver(
+  input: DriveRunInput,
+  kind: RunKind,
+  { distanceM, runUpM = 0 }: Conditions,
+): { timeS: number; topSpeedMps?: number } | undefined {
   const runUp = kind === 'launch' ? 0 : runUpM;
   const found = passage({ ...input, distanceM: runUp + distanceM }, runUp);
-  return found && { timeS: found.endS - found.markS, ...(found.topSpeedMps === undefined ? {} : { topSpeedMps: found.topSpeedMps }) };
+  return (
+    found && {
+      timeS: found.endS - found.markS,
+      ...(found.topSpeedMps === undefined ? {} : { topSpeedMps: found.topSpeedMps }),
+    }
+  );
 }
 
 /** Friction of the build's tyre on the surface of a run. */

@@ -4,8 +4,26 @@ import { count, finite, identifier, notNegative, positive, temperatureC, text } 
 import { OUTCOMES } from './diagnosis/diagnose';
 import { FAILURE_MODES } from './failureModes';
 import type { FailureLedger, Verdict } from './failureLedger';
-import { type Attempt, type Conditions, type FailureSheet, type KeptTrack, RUN_KINDS, type RunSetting, type RunSheet, TIMED_KINDS } from './records';
-import { DROP_OUTCOMES, ENDS_OF_RUN, HOT_PLACES, NOISES, type Photo, type RunReport, WHEEL_TURNS, WHEELS } from './report';
+import {
+  type Attempt,
+  type Conditions,
+  type FailureSheet,
+  type KeptTrack,
+  RUN_KINDS,
+  type RunSetting,
+  type RunSheet,
+  TIMED_KINDS,
+} from './records';
+import {
+  DROP_OUTCOMES,
+  ENDS_OF_RUN,
+  HOT_PLACES,
+  NOISES,
+  type Photo,
+  type RunReport,
+  WHEEL_TURNS,
+  WHEELS,
+} from './report';
 
 const moment = () => Joi.string().isoDate();
 
@@ -32,7 +50,10 @@ const conditionsSchema = Joi.object<Conditions>({
   packVBefore: positive().max(1000),
   packVAfter: positive().max(1000),
   extraMassG: finite().min(-100_000).max(100_000),
-  settings: Joi.array().items(Joi.object<RunSetting>({ name: text(60).required(), value: finite().required(), unit: text(20) })).max(60).unique('name'),
+  settings: Joi.array()
+    .items(Joi.object<RunSetting>({ name: text(60).required(), value: finite().required(), unit: text(20) }))
+    .max(60)
+    .unique('name'),
 });
 
 const minutes = () => notNegative().max(10_000);
@@ -40,13 +61,63 @@ const minutes = () => notNegative().max(10_000);
 const reportSchema = Joi.object<RunReport>({
   wheels: Joi.object(Object.fromEntries(WHEELS.map((wheel) => [wheel, Joi.valid(...WHEEL_TURNS)]))),
   noise: Joi.valid(...NOISES),
-  temperatures: Joi.array().items(Joi.object({ id: identifier().required(), place: Joi.valid(...HOT_PLACES).required(), minutes: minutes(), valueC: temperatureC().required() })).max(200).unique('id'),
+  temperatures: Joi.array()
+    .items(
+      Joi.object({
+        id: identifier().required(),
+        place: Joi.valid(...HOT_PLACES).required(),
+        minutes: minutes(),
+        valueC: temperatureC().required(),
+      }),
+    )
+    .max(200)
+    .unique('id'),
   endedBy: Joi.valid(...ENDS_OF_RUN),
   endedAtMinutes: minutes(),
-  passages: Joi.array().items(Joi.object({ id: identifier().required(), what: text(120).required(), passed: Joi.boolean().required() })).max(100).unique('id'),
-  drops: Joi.array().items(Joi.object({ id: identifier().required(), heightM: positive().max(50).required(), outcome: Joi.valid(...DROP_OUTCOMES).required(), what: text(200) })).max(200).unique('id'),
-  beaten: Joi.array().items(Joi.object({ id: identifier().required(), name: text(80).required(), copyId: identifier(), light: finite().integer().min(0).max(100_000).required(), hard: finite().integer().min(0).max(100_000).required(), failed: Joi.boolean().required() })).max(20).unique('id'),
-  spins: Joi.array().items(Joi.object({ id: identifier().required(), rpm: notNegative().max(500_000).required(), diameterMm: positive().max(2000).required() })).max(200).unique('id'),
+  passages: Joi.array()
+    .items(
+      Joi.object({
+        id: identifier().required(),
+        what: text(120).required(),
+        passed: Joi.boolean().required(),
+      }),
+    )
+    .max(100)
+    .unique('id'),
+  drops: Joi.array()
+    .items(
+      Joi.object({
+        id: identifier().required(),
+        heightM: positive().max(50).required(),
+        outcome: Joi.valid(...DROP_OUTCOMES).required(),
+        what: text(200),
+      }),
+    )
+    .max(200)
+    .unique('id'),
+  beaten: Joi.array()
+    .items(
+      Joi.object({
+        id: identifier().required(),
+        name: text(80).required(),
+        copyId: identifier(),
+        light: finite().integer().min(0).max(100_000).required(),
+        hard: finite().integer().min(0).max(100_000).required(),
+        failed: Joi.boolean().required(),
+      }),
+    )
+    .max(20)
+    .unique('id'),
+  spins: Joi.array()
+    .items(
+      Joi.object({
+        id: identifier().required(),
+        rpm: notNegative().max(500_000).required(),
+        diameterMm: positive().max(2000).required(),
+      }),
+    )
+    .max(200)
+    .unique('id'),
   shielded: Joi.boolean(),
   hit: text(200),
   speedMps: notNegative().max(150),
@@ -57,12 +128,23 @@ const reportSchema = Joi.object<RunReport>({
 
 export const fileHash = () => Joi.string().hex().length(64);
 const photoSchema = Joi.object<Photo>({ hash: fileHash().required(), caption: text(300) });
-const trackSchema = Joi.object<KeptTrack>({ hash: fileHash().required(), name: text(120).required(), windowS: notNegative().required(), topSpeedMps: notNegative(), distanceM: notNegative().required(), durationS: notNegative().required(), droppedPoints: finite().integer().min(0).required() });
+const trackSchema = Joi.object<KeptTrack>({
+  hash: fileHash().required(),
+  name: text(120).required(),
+  windowS: notNegative().required(),
+  topSpeedMps: notNegative(),
+  distanceM: notNegative().required(),
+  durationS: notNegative().required(),
+  droppedPoints: finite().integer().min(0).required(),
+});
 
 /** A timed kind needs attempts, a surface and a distance; of the others each brings what it has. */
-const byKind = (timed: Joi.Schema, other: Joi.Schema) => Joi.when('kind', { is: Joi.valid(...TIMED_KINDS), then: timed, otherwise: other }).required();
+const byKind = (timed: Joi.Schema, other: Joi.Schema) =>
+  Joi.when('kind', { is: Joi.valid(...TIMED_KINDS), then: timed, otherwise: other }).required();
 const attempts = () => Joi.array().items(attemptSchema).max(500).unique('id').required();
-const timedConditions = conditionsSchema.fork(['surfaceId', 'surfaceName', 'distanceM'], (field) => field.required());
+const timedConditions = conditionsSchema.fork(['surfaceId', 'surfaceName', 'distanceM'], (field) =>
+  field.required(),
+);
 
 export const runSheetFields = {
   id: identifier().required(),
@@ -82,8 +164,19 @@ export const runSheetFields = {
 export const runSheetSchema = Joi.object<RunSheet>(runSheetFields).required();
 
 const word = () => Joi.string().max(60);
-const outcomes = () => Joi.array().items(Joi.object({ check: word().required(), result: Joi.valid(...OUTCOMES).required(), at: moment().required() })).max(100).unique('check');
-const verdict = () => Joi.object<Verdict>({ cause: word(), words: text(1000), at: moment().required() }).or('cause', 'words');
+const outcomes = () =>
+  Joi.array()
+    .items(
+      Joi.object({
+        check: word().required(),
+        result: Joi.valid(...OUTCOMES).required(),
+        at: moment().required(),
+      }),
+    )
+    .max(100)
+    .unique('check');
+const verdict = () =>
+  Joi.object<Verdict>({ cause: word(), words: text(1000), at: moment().required() }).or('cause', 'words');
 
 /** Modes, clues and causes are words: a record from elsewhere keeps those that the tables here do not know. */
 const ledgerSchema = Joi.object<FailureLedger>({
@@ -101,7 +194,9 @@ const ledgerSchema = Joi.object<FailureLedger>({
   lostMinutes: notNegative().max(100_000),
   outcomes: outcomes(),
   verdict: verdict(),
-  rounds: Joi.array().items(Joi.object({ outcomes: outcomes().required(), verdict: verdict() })).max(50),
+  rounds: Joi.array()
+    .items(Joi.object({ outcomes: outcomes().required(), verdict: verdict() }))
+    .max(50),
 });
 
 export const failureSheetFields = {
@@ -120,7 +215,10 @@ export const failureSheetFields = {
 
 export const failureSheetSchema = Joi.object<FailureSheet>(failureSheetFields).required();
 /** A failure that is noted here is of a kind that is known here; one that came from elsewhere keeps its own word. */
-export const newFailureSchema = Joi.object<FailureSheet>({ ...failureSheetFields, mode: Joi.valid(...FAILURE_MODES.map(({ id }) => id)).required() }).required();
+export const newFailureSchema = Joi.object<FailureSheet>({
+  ...failureSheetFields,
+  mode: Joi.valid(...FAILURE_MODES.map(({ id }) => id)).required(),
+}).required();
 
 export const predictionSchema = Joi.object({
   timeS: positive().required(),

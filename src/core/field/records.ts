@@ -3,7 +3,19 @@ import type { CopyRecord, PrintRecord } from '../print/log';
 import type { FailureLedger } from './failureLedger';
 import type { Photo, RunReport } from './report';
 
-export const RUN_KINDS = ['timedDistance', 'launch', 'track', 'series', 'endurance', 'spin', 'terrain', 'drop', 'blows', 'tyreSpin', 'crash'] as const;
+export const RUN_KINDS = [
+  'timedDistance',
+  'launch',
+  'track',
+  'series',
+  'endurance',
+  'spin',
+  'terrain',
+  'drop',
+  'blows',
+  'tyreSpin',
+  'crash',
+] as const;
 export type RunKind = (typeof RUN_KINDS)[number];
 
 /** Kinds whose attempts are passages over a distance. */
@@ -11,7 +23,17 @@ export const TIMED_KINDS = ['timedDistance', 'launch', 'series'] as const;
 export type TimedKind = (typeof TIMED_KINDS)[number];
 
 export const RUN_KIND_NAMES: Readonly<Record<RunKind, string>> = {
-  timedDistance: 'Timed distance', launch: 'Launch', track: 'Satellite track', series: 'Settings series', endurance: 'Endurance', spin: 'Bench spin', terrain: 'Terrain', drop: 'Drop', blows: 'Blows', tyreSpin: 'Tyre spin', crash: 'Crash',
+  timedDistance: 'Timed distance',
+  launch: 'Launch',
+  track: 'Satellite track',
+  series: 'Settings series',
+  endurance: 'Endurance',
+  spin: 'Bench spin',
+  terrain: 'Terrain',
+  drop: 'Drop',
+  blows: 'Blows',
+  tyreSpin: 'Tyre spin',
+  crash: 'Crash',
 };
 
 /** What the model expects of a run under its conditions; errors are one standard deviation. */
@@ -63,7 +85,8 @@ export interface Conditions {
 }
 
 /** Under what passages over a distance were driven. */
-export type TimedConditions = Conditions & Required<Pick<Conditions, 'surfaceId' | 'surfaceName' | 'distanceM'>>;
+export type TimedConditions = Conditions &
+  Required<Pick<Conditions, 'surfaceId' | 'surfaceName' | 'distanceM'>>;
 
 /** A satellite track as the workshop keeps it, and what was read from it. */
 export interface KeptTrack {
@@ -96,9 +119,16 @@ export interface RunSheet {
 }
 
 /** A run whose attempts are passages over a distance. */
-export type TimedRun<R extends Pick<RunSheet, 'kind' | 'conditions'> = RunRecord> = R & { kind: TimedKind; conditions: TimedConditions };
+export type TimedRun<R extends Pick<RunSheet, 'kind' | 'conditions'> = RunRecord> = R & {
+  kind: TimedKind;
+  conditions: TimedConditions;
+};
 
-export const isTimed = <R extends Pick<RunSheet, 'kind' | 'conditions'>>(run: R): run is TimedRun<R> => (TIMED_KINDS as readonly string[]).includes(run.kind) && run.conditions.distanceM !== undefined && run.conditions.surfaceId !== undefined && run.conditions.surfaceName !== undefined;
+export const isTimed = <R extends Pick<RunSheet, 'kind' | 'conditions'>>(run: R): run is TimedRun<R> =>
+  (TIMED_KINDS as readonly string[]).includes(run.kind) &&
+  run.conditions.distanceM !== undefined &&
+  run.conditions.surfaceId !== undefined &&
+  run.conditions.surfaceName !== undefined;
 
 export interface RunRecord extends RunSheet {
   revisionId: string;

@@ -28,5 +28,7 @@ export function seriesOf(run: Pick<TimedRun<RunSheet>, 'attempts' | 'conditions'
   run.attempts.forEach(({ setting }, at) => {
     if (setting !== undefined) by.set(setting, [...(by.get(setting) ?? []), attempts[at]!.speedMps]);
   });
-  return [...by].sort(([a], [b]) => a - b).map(([setting, speeds]) => ({ setting, speeds, summary: runsSummary({ values: speeds }) }));
+  return [...by]
+    .sort(([a], [b]) => a - b)
+    .map(([setting, speeds]) => ({ setting, speeds, summary: runsSummary({ values: speeds }) }));
 }

@@ -9,7 +9,10 @@ const part = Joi.object({
   seenHours: positive(),
   printMinutes: notNegative().required(),
   massG: notNegative(),
-}).xor('failuresPerHour', 'failures').with('failures', 'seenHours').with('seenHours', 'failures');
+})
+  .xor('failuresPerHour', 'failures')
+  .with('failures', 'seenHours')
+  .with('seenHours', 'failures');
 
 export const sparesStockSchema = Joi.object<SparesInput>({
   parts: Joi.array().items(part).min(1).max(500).unique('id').required(),

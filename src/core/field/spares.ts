@@ -38,14 +38,27 @@ const PRIOR_FAILURES = 0.5;
  * @returns for each part the expected failures, the copies and their print minutes and grams; totals
  * @see Ross, Introduction to Probability Models, ch. 5 (Poisson process); Gelman et al., Bayesian Data Analysis, ch. 2 (gamma prior, negative binomial)
  */
-export function sparesStock({ parts, hours, confidence = USUAL_CONFIDENCE, printAheadOverMinutes = USUAL_LIMIT_MINUTES }: SparesInput): SparesResult {
+export function sparesStock({
+  parts,
+  hours,
+  confidence = USUAL_CONFIDENCE,
+  printAheadOverMinutes = USUAL_LIMIT_MINUTES,
+}: SparesInput): SparesResult {
   const each = confidence ** (1 / parts.length);
   const list = parts.map(({ id, failuresPerHour, failures = 0, seenHours = 0, printMinutes, massG }) => {
     const shape = failures + PRIOR_FAILURES;
     const known = failuresPerHour !== undefined;
     const expectedFailures = known ? failuresPerHour * hours : (shape * hours) / seenHours;
-    const spares = known ? poissonReaching(each, expectedFailures) : negativeBinomialReaching(each, shape, seenHours / (seenHours + hours));
-    return { id, expectedFailures, spares, printMinutes: spares * printMinutes, ...(massG === undefined ? {} : { massG: spares * massG }) };
+    const spares = known
+      ? poissonReaching(each, expectedFailures)
+      : negativeBinomialReaching(each, shape, seenHours / (seenHours + hours));
+    return {
+      id,
+      expectedFailures,
+      spares,
+      printMinutes: spares * printMinutes,
+      ...(massG === undefined ? {} : { massG: spares * massG }),
+    };
   });
   const without = parts.filter(({ massG }) => massG === undefined).map(({ id }) => id);
   return {

@@ -71,21 +71,48 @@ describe('timing.launch', () => {
 
   it('adds the load that a launch moves to the rear', () => {
     const gees = 4.5 / 9.81;
-    const rear = timingLaunch({ distanceM: 9, timeS: 2, drivenAxles: 'rear', frontLoadShare: 0.4, cgHeightMm: 50, wheelbaseMm: 250 });
+    const rear = timingLaunch({
+      distanceM: 9,
+      timeS: 2,
+      drivenAxles: 'rear',
+      frontLoadShare: 0.4,
+      cgHeightMm: 50,
+      wheelbaseMm: 250,
+    });
     expect(rear.muNeeded).toBeCloseTo(gees / (0.6 + 0.2 * gees), 12);
-    const front = timingLaunch({ distanceM: 9, timeS: 2, drivenAxles: 'front', frontLoadShare: 0.6, cgHeightMm: 50, wheelbaseMm: 250 });
+    const front = timingLaunch({
+      distanceM: 9,
+      timeS: 2,
+      drivenAxles: 'front',
+      frontLoadShare: 0.6,
+      cgHeightMm: 50,
+      wheelbaseMm: 250,
+    });
     expect(front.muNeeded).toBeCloseTo(gees / (0.6 - 0.2 * gees), 12);
   });
 
   it('disbelieves only what the error cannot excuse', () => {
     expect(timingLaunch({ distanceM: 20, timeS: 1 }).plausible).toBe(false);
     expect(timingLaunch({ distanceM: 5, timeS: 0.85, timeErrorS: 0.1 }).plausible).toBe(true);
-    expect(timingLaunch({ distanceM: 50, timeS: 1, drivenAxles: 'front', frontLoadShare: 0.5, cgHeightMm: 100, wheelbaseMm: 200 })).not.toHaveProperty('muNeeded');
+    expect(
+      timingLaunch({
+        distanceM: 50,
+        timeS: 1,
+        drivenAxles: 'front',
+        frontLoadShare: 0.5,
+        cgHeightMm: 100,
+        wheelbaseMm: 200,
+      }),
+    ).not.toHaveProperty('muNeeded');
   });
 
   it('asks for what it needs', () => {
-    expect(pathOf(() => parse(timingLaunchSchema, { distanceM: 9, timeS: 2, drivenAxles: 'rear' }))).toBe('frontLoadShare');
-    expect(pathOf(() => parse(timingLaunchSchema, { distanceM: 9, timeS: 2, cgHeightMm: 50 }))).toBe('wheelbaseMm');
+    expect(pathOf(() => parse(timingLaunchSchema, { distanceM: 9, timeS: 2, drivenAxles: 'rear' }))).toBe(
+      'frontLoadShare',
+    );
+    expect(pathOf(() => parse(timingLaunchSchema, { distanceM: 9, timeS: 2, cgHeightMm: 50 }))).toBe(
+      'wheelbaseMm',
+    );
   });
 });
 

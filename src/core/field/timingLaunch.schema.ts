@@ -8,7 +8,10 @@ export const timingLaunchSchema = Joi.object<TimingLaunchInput>({
   timeErrorS: notNegative().default(0.1),
   mu: notNegative(),
   drivenAxles: Joi.valid('front', 'rear', 'all').default('all'),
-  frontLoadShare: innerShare().when('drivenAxles', { is: Joi.valid('front', 'rear').required(), then: Joi.required() }),
+  frontLoadShare: innerShare().when('drivenAxles', {
+    is: Joi.valid('front', 'rear').required(),
+    then: Joi.required(),
+  }),
   cgHeightMm: positive(),
   wheelbaseMm: positive(),
 })

@@ -48,8 +48,12 @@ export function timingLaunch(input: TimingLaunchInput): TimingLaunchResult {
   const limit = input.mu ?? BEST_MU;
   const least = muNeeded === undefined ? Infinity : muNeeded * (1 - (2 * timeError) / timeS);
   const plausible = least <= limit;
-  if (muNeeded === undefined) notes.push('At this acceleration the driven wheels carry no load: check the distance and the time.');
-  else if (!plausible) notes.push(`It needs a friction of ${muNeeded.toFixed(2)}, over ${limit}: check the distance and the time.`);
+  if (muNeeded === undefined)
+    notes.push('At this acceleration the driven wheels carry no load: check the distance and the time.');
+  else if (!plausible)
+    notes.push(
+      `It needs a friction of ${muNeeded.toFixed(2)}, over ${limit}: check the distance and the time.`,
+    );
   return {
     accelMps2,
     accelErrorMps2: (accelMps2 * 2 * timeError) / timeS,
@@ -66,7 +70,12 @@ function frictionFor(gees: number, input: TimingLaunchInput, notes: string[]): n
   if (driven === 'all') return gees;
   const known = input.cgHeightMm !== undefined && input.wheelbaseMm !== undefined;
   const transfer = known ? (input.cgHeightMm! / input.wheelbaseMm!) * gees : 0;
-  if (!known) notes.push(driven === 'rear' ? 'Without the height of the centre of gravity and the wheelbase the load transfer is left out, which overstates what rear drive needs.' : 'Without the height of the centre of gravity and the wheelbase the load transfer is left out, which understates what front drive needs.');
+  if (!known)
+    notes.push(
+      driven === 'rear'
+        ? 'Without the height of the centre of gravity and the wheelbase the load transfer is left out, which overstates what rear drive needs.'
+        : 'Without the height of the centre of gravity and the wheelbase the load transfer is left out, which understates what front drive needs.',
+    );
   const load = driven === 'rear' ? 1 - input.frontLoadShare! + transfer : input.frontLoadShare! - transfer;
   return load > 0 ? gees / load : undefined;
 }

@@ -42,7 +42,14 @@ export function timingSpeed(input: TimingSpeedInput): TimingSpeedResult {
   const distanceShare = distanceError / input.distanceM;
   const timeShare = errorS / timeS;
   const share = Math.hypot(distanceShare, timeShare);
-  return { timeS, timeErrorS: errorS, speedMps, errorMps: speedMps * share, errorPct: 100 * share, advice: adviceOf(input, distanceShare, timeShare) };
+  return {
+    timeS,
+    timeErrorS: errorS,
+    speedMps,
+    errorMps: speedMps * share,
+    errorPct: 100 * share,
+    advice: adviceOf(input, distanceShare, timeShare),
+  };
 }
 
 function timeOf(input: TimingSpeedInput): { timeS: number; errorS: number } {

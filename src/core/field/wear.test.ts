@@ -1,7 +1,14 @@
 import type { WearReading } from '../print/log';
 import { wearOf } from './wear';
 
-const reading = (hours: number, valueMm: number, more: Partial<WearReading> = {}): WearReading => ({ id: `r${hours}`, at: '2026-05-01T10:00:00.000Z', of: 'tooth', valueMm, hours, ...more });
+const reading = (hours: number, valueMm: number, more: Partial<WearReading> = {}): WearReading => ({
+  id: `r${hours}`,
+  at: '2026-05-01T10:00:00.000Z',
+  of: 'tooth',
+  valueMm,
+  hours,
+  ...more,
+});
 
 describe('wear of a copy', () => {
   it('draws the line by hand: 1.60 mm, 1.56 mm after 2 h, 1.52 mm after 4 h lose 20 µm an hour', () => {
@@ -17,7 +24,12 @@ describe('wear of a copy', () => {
   });
 
   it('sees a bore grow and a pin shrink by themselves', () => {
-    const found = wearOf([reading(0, 3, { of: 'bore' }), reading(10, 3.1, { of: 'bore', id: 'b' }), reading(0, 3, { of: 'pin', id: 'c' }), reading(10, 2.9, { of: 'pin', id: 'd' })]);
+    const found = wearOf([
+      reading(0, 3, { of: 'bore' }),
+      reading(10, 3.1, { of: 'bore', id: 'b' }),
+      reading(0, 3, { of: 'pin', id: 'c' }),
+      reading(10, 2.9, { of: 'pin', id: 'd' }),
+    ]);
     for (const { rateMmPerHour, hoursLeft } of found) {
       expect(rateMmPerHour).toBeCloseTo(0.01, 12);
       expect(hoursLeft).toBeCloseTo(5, 9);
@@ -29,11 +41,18 @@ describe('wear of a copy', () => {
     expect(found!.hoursLeft).toBeUndefined();
     expect(found!.words).toMatch(/^no wear shows over the caliper/);
     // 0.01 + 1.2816·0.02/√(½² + ½²) mm an hour at the most
-    expect(found!.atLeastHours).toBeCloseTo((1.59 - 1.6 * (1 - 0.4 / Math.PI)) / (0.01 + 1.2816 * 0.02 * Math.SQRT2), 6);
+    expect(found!.atLeastHours).toBeCloseTo(
+      (1.59 - 1.6 * (1 - 0.4 / Math.PI)) / (0.01 + 1.2816 * 0.02 * Math.SQRT2),
+      6,
+    );
   });
 
   it('is spent at its limit, at the builder’s own where one is set, and needs a second reading for a rate', () => {
-    expect(wearOf([reading(0, 2), reading(3, 1.5, { limitMm: 1.6 })])[0]).toMatchObject({ hoursLeft: 0, limitMm: 1.6, words: 'spent: 1.5 mm, and 1.6 mm is its limit' });
+    expect(wearOf([reading(0, 2), reading(3, 1.5, { limitMm: 1.6 })])[0]).toMatchObject({
+      hoursLeft: 0,
+      limitMm: 1.6,
+      words: 'spent: 1.5 mm, and 1.6 mm is its limit',
+    });
     expect(wearOf([reading(0, 2)])[0]!.words).toMatch(/a second one/);
     expect(wearOf([])).toEqual([]);
   });

@@ -31,7 +31,8 @@ const NINE_OF_TEN = 1.2816;
 /** A bore grows; tooth and pin shrink. */
 const signOf = (of: WearPlace) => (of === 'bore' ? 1 : -1);
 
-const usualLimit = (of: WearPlace, firstMm: number) => (of === 'tooth' ? firstMm * (1 - TOOTH_SHARE) : Math.max(0, firstMm + signOf(of) * PLAY_MM));
+const usualLimit = (of: WearPlace, firstMm: number) =>
+  of === 'tooth' ? firstMm * (1 - TOOTH_SHARE) : Math.max(0, firstMm + signOf(of) * PLAY_MM);
 
 /**
  * Wear of one copy from its readings, place by place: a straight line over the hours driven, and the hours until its limit.
@@ -42,31 +43,62 @@ const usualLimit = (of: WearPlace, firstMm: number) => (of === 'tooth' ? firstMm
 export function wearOf(all: readonly WearReading[]): Wear[] {
   const places = [...new Set(all.map(({ of }) => of))];
   return places.map((of) => {
-    const readings = all.filter((one) => one.of === of).sort((a, b) => a.hours - b.hours || (a.at < b.at ? -1 : 1));
+    const readings = all
+      .filter((one) => one.of === of)
+      .sort((a, b) => a.hours - b.hours || (a.at < b.at ? -1 : 1));
     const [first, last] = [readings[0]!, readings.at(-1)!];
-    const limitMm = readings.findLast((one) => one.limitMm !== undefined)?.limitMm ?? usualLimit(of, first.valueMm);
+    const limitMm =
+      readings.findLast((one) => one.limitMm !== undefined)?.limitMm ?? usualLimit(of, first.valueMm);
     const base = { of, readings, limitMm, lastMm: last.valueMm };
     const left = (limitMm - last.valueMm) * signOf(of);
     const line = lineThrough(readings, signOf(of));
-    if (left <= 0) return { ...base, ...line, hoursLeft: 0, atLeastHours: 0, words: `spent: ${plain(last.valueMm)} mm, and ${plain(limitMm)} mm is its limit` };
+    if (left <= 0)
+      return {
+        ...base,
+        ...line,
+        hoursLeft: 0,
+        atLeastHours: 0,
+        words: `spent: ${plain(last.valueMm)} mm, and ${plain(limitMm)} mm is its limit`,
+      };
     if (!line) return { ...base, words: 'one reading: a second one after some hours gives its wear' };
     const { rateMmPerHour: rate, rateErrorMmPerHour: error } = line;
     const fastest = rate + NINE_OF_TEN * error;
     const atLeastHours = fastest > 0 ? left / fastest : undefined;
     const least = atLeastHours === undefined ? '' : `at 90 % over ${plain(atLeastHours, 2)} h left`;
-    if (rate <= NINE_OF_TEN * error) return { ...base, ...line, ...(atLeastHours === undefined ? {} : { atLeastHours }), words: `no wear shows over the caliper’s own error${least ? `; ${least}` : ''}` };
+    if (rate <= NINE_OF_TEN * error)
+      return {
+        ...base,
+        ...line,
+        ...(atLeastHours === undefined ? {} : { atLeastHours }),
+        words: `no wear shows over the caliper’s own error${least ? `; ${least}` : ''}`,
+      };
     const hoursLeft = left / rate;
-    return { ...base, ...line, hoursLeft, atLeastHours: atLeastHours!, words: `${plain(1000 * rate, 2)} µm an hour: about ${plain(hoursLeft, 2)} h left, ${least}` };
+    return {
+      ...base,
+      ...line,
+      hoursLeft,
+      atLeastHours: atLeastHours!,
+      words: `${plain(1000 * rate, 2)} µm an hour: about ${plain(hoursLeft, 2)} h left, ${least}`,
+    };
   });
 }
 
 /** Slope by least squares, wear positive; its error from the scatter, or from the caliper where that is more. */
-function lineThrough(readings: readonly WearReading[], sign: number): { rateMmPerHour: number; rateErrorMmPerHour: number } | undefined {
+function lineThrough(
+  readings: readonly WearReading[],
+  sign: number,
+): { rateMmPerHour: number; rateErrorMmPerHour: number } | undefined {
   const [h, v] = [mean(readings.map(({ hours }) => hours)), mean(readings.map(({ valueMm }) => valueMm))];
   const spread = readings.reduce((sum, { hours }) => sum + (hours - h) ** 2, 0);
   if (spread === 0) return undefined;
   const slope = readings.reduce((sum, { hours, valueMm }) => sum + (hours - h) * (valueMm - v), 0) / spread;
-  const rest = readings.reduce((sum, { hours, valueMm }) => sum + (valueMm - v - slope * (hours - h)) ** 2, 0);
+  const rest = readings.reduce(
+    (sum, { hours, valueMm }) => sum + (valueMm - v - slope * (hours - h)) ** 2,
+    0,
+  );
   const scatter = readings.length > 2 ? Math.sqrt(rest / (readings.length - 2)) : 0;
-  return { rateMmPerHour: sign * slope, rateErrorMmPerHour: Math.max(scatter, CALIPER_MM) / Math.sqrt(spread) };
+  return {
+    rateMmPerHour: sign * slope,
+    rateErrorMmPerHour: Math.max(scatter, CALIPER_MM) / Math.sqrt(spread),
+  };
 }

@@ -6,7 +6,14 @@ import { libraryItemSchema } from '../library/items.schema';
 import { copyRecordSchema, printRecordSchema } from '../print/log.schema';
 import { identifier, text } from '../schema/fields';
 import { parse } from '../schema/parse';
-import { type BuildFile, FILE_FORMAT, FILE_VERSION, type FiledRun, KEPT_TYPES, type KeptFile } from './buildFile';
+import {
+  type BuildFile,
+  FILE_FORMAT,
+  FILE_VERSION,
+  type FiledRun,
+  KEPT_TYPES,
+  type KeptFile,
+} from './buildFile';
 import { LARGEST_FILE, LARGEST_TEXT } from './largestFile';
 import { readBuildFileText } from './readBuildFile';
 import { type Named, referencesIn } from './references';
@@ -15,7 +22,9 @@ const moment = () => Joi.string().isoDate().required();
 
 const revisionSchema = Joi.object({
   id: identifier().required(),
-  letter: Joi.string().pattern(/^[A-Z]{1,3}$/).required(),
+  letter: Joi.string()
+    .pattern(/^[A-Z]{1,3}$/)
+    .required(),
   parentId: identifier(),
   why: text(2000),
   expected: text(2000),
@@ -29,14 +38,46 @@ const revisionSchema = Joi.object({
 export const buildFileSchema = Joi.object<Omit<BuildFile, 'runs'> & { runs: FiledRun[] }>({
   format: Joi.valid(FILE_FORMAT).required(),
   formatVersion: Joi.valid(FILE_VERSION).required(),
-  build: Joi.object({ id: identifier().required(), name: text(80).required(), createdAt: moment() }).required(),
+  build: Joi.object({
+    id: identifier().required(),
+    name: text(80).required(),
+    createdAt: moment(),
+  }).required(),
   revisions: Joi.array().items(revisionSchema).min(1).max(1000).unique('id').unique('letter').required(),
-  runs: Joi.array().items(Joi.object({ ...runSheetFields, document: documentSchema.optional(), documentOf: identifier(), revisionId: identifier().required(), prediction: predictionSchema }).xor('document', 'documentOf')).max(20_000).unique('id').required(),
-  failures: Joi.array().items(Joi.object({ ...failureSheetFields, revisionId: identifier().required() })).max(20_000).unique('id').required(),
+  runs: Joi.array()
+    .items(
+      Joi.object({
+        ...runSheetFields,
+        document: documentSchema.optional(),
+        documentOf: identifier(),
+        revisionId: identifier().required(),
+        prediction: predictionSchema,
+      }).xor('document', 'documentOf'),
+    )
+    .max(20_000)
+    .unique('id')
+    .required(),
+  failures: Joi.array()
+    .items(Joi.object({ ...failureSheetFields, revisionId: identifier().required() }))
+    .max(20_000)
+    .unique('id')
+    .required(),
   prints: Joi.array().items(printRecordSchema).max(20_000).unique('id').default([]),
   copies: Joi.array().items(copyRecordSchema).max(20_000).unique('id').default([]),
   library: Joi.array().items(libraryItemSchema).max(2000).unique('id').required(),
-  files: Joi.array().items(Joi.object<KeptFile>({ hash: fileHash().required(), type: Joi.valid(...KEPT_TYPES).required(), base64: Joi.string().pattern(/^[A-Za-z0-9+/]+={0,2}$/).max(LARGEST_FILE) })).max(20_000).unique('hash').default([]),
+  files: Joi.array()
+    .items(
+      Joi.object<KeptFile>({
+        hash: fileHash().required(),
+        type: Joi.valid(...KEPT_TYPES).required(),
+        base64: Joi.string()
+          .pattern(/^[A-Za-z0-9+/]+={0,2}$/)
+          .max(LARGEST_FILE),
+      }),
+    )
+    .max(20_000)
+    .unique('hash')
+    .default([]),
 }).required();
 
 /**
@@ -47,7 +88,8 @@ export const buildFileSchema = Joi.object<Omit<BuildFile, 'runs'> & { runs: File
 export function parseBuildFile(text: string): BuildFile {
   const file = checked(text, LARGEST_FILE);
   const empty = file.files.findIndex(({ base64 }) => base64 === undefined);
-  if (empty >= 0) throw new CalcError(`files.${empty}.base64`, 'is missing', 'bring the archive in that it came with');
+  if (empty >= 0)
+    throw new CalcError(`files.${empty}.base64`, 'is missing', 'bring the archive in that it came with');
   return file;
 }
 
@@ -56,21 +98,33 @@ export const parseArchivedBuild = (text: string): BuildFile => checked(text, LAR
 
 function checked(text: string, mostBytes: number): BuildFile {
   const filed = parse(buildFileSchema, readBuildFileText(text, mostBytes));
-  const held: Partial<Record<Named, ReadonlySet<string>>> = { revision: idsOf(filed.revisions), run: idsOf(filed.runs), print: idsOf(filed.prints) };
+  const held: Partial<Record<Named, ReadonlySet<string>>> = {
+    revision: idsOf(filed.revisions),
+    run: idsOf(filed.runs),
+    print: idsOf(filed.prints),
+  };
   for (const { path, names, name } of referencesIn(filed)) {
-    if (held[names]?.has(name) === false) throw new CalcError(path, `names ${name}, which the file does not hold`);
+    if (held[names]?.has(name) === false)
+      throw new CalcError(path, `names ${name}, which the file does not hold`);
   }
   return { ...filed, runs: withDocuments(filed.runs) };
 }
 
 /** Runs with the documents that they share. */
 function withDocuments(runs: readonly FiledRun[]): BuildFile['runs'] {
-  const documents = new Map(runs.flatMap((run) => ('document' in run ? [[run.id, run.document] as const] : [])));
+  const documents = new Map(
+    runs.flatMap((run) => ('document' in run ? [[run.id, run.document] as const] : [])),
+  );
   return runs.map((run, at) => {
     if ('document' in run) return run;
     const { documentOf, ...light } = run;
     const document = documents.get(documentOf);
-    if (!document) throw new CalcError(`runs.${at}.documentOf`, `names ${documentOf}, which is no run with a document in the file`, 'export the build again');
+    if (!document)
+      throw new CalcError(
+        `runs.${at}.documentOf`,
+        `names ${documentOf}, which is no run with a document in the file`,
+        'export the build again',
+      );
     return { ...light, document };
   });
 }

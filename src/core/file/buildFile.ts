@@ -56,10 +56,15 @@ export function byLetter(a: string, b: string): number {
 /** Records come by their date and id, so that the same build gives the same bytes. */
 export const FILE_ORDER = {
   revisions: (a: { letter: string }, b: { letter: string }) => byLetter(a.letter, b.letter),
-  runs: (a: { ranAt: string; id: string }, b: { ranAt: string; id: string }) => compare(a.ranAt, b.ranAt) || compare(a.id, b.id),
-  failures: (a: { occurredAt: string; id: string }, b: { occurredAt: string; id: string }) => compare(a.occurredAt, b.occurredAt) || compare(a.id, b.id),
-  prints: (a: { queuedAt: string; id: string }, b: { queuedAt: string; id: string }) => compare(a.queuedAt, b.queuedAt) || compare(a.id, b.id),
-  copies: (a: { madeAt: string; id: string }, b: { madeAt: string; id: string }) => compare(a.madeAt, b.madeAt) || compare(a.id, b.id),
-  library: (a: { kind: string; id: string }, b: { kind: string; id: string }) => compare(a.kind, b.kind) || compare(a.id, b.id),
+  runs: (a: { ranAt: string; id: string }, b: { ranAt: string; id: string }) =>
+    compare(a.ranAt, b.ranAt) || compare(a.id, b.id),
+  failures: (a: { occurredAt: string; id: string }, b: { occurredAt: string; id: string }) =>
+    compare(a.occurredAt, b.occurredAt) || compare(a.id, b.id),
+  prints: (a: { queuedAt: string; id: string }, b: { queuedAt: string; id: string }) =>
+    compare(a.queuedAt, b.queuedAt) || compare(a.id, b.id),
+  copies: (a: { madeAt: string; id: string }, b: { madeAt: string; id: string }) =>
+    compare(a.madeAt, b.madeAt) || compare(a.id, b.id),
+  library: (a: { kind: string; id: string }, b: { kind: string; id: string }) =>
+    compare(a.kind, b.kind) || compare(a.id, b.id),
   files: (a: NamedFile, b: NamedFile) => compare(a.type, b.type) || compare(a.hash, b.hash),
 } as const;

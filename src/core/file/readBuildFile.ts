@@ -11,19 +11,35 @@ import { LARGEST_FILE } from './largestFile';
  * @throws CalcError for a damaged, foreign or newer file, saying where
  */
 export function readBuildFileText(text: string, mostBytes = LARGEST_FILE): unknown {
-  if (text.length > mostBytes) throw new CalcError('', `is larger than ${mostBytes / 1024 / 1024} MB`, 'a build file holds one build only');
+  if (text.length > mostBytes)
+    throw new CalcError(
+      '',
+      `is larger than ${mostBytes / 1024 / 1024} MB`,
+      'a build file holds one build only',
+    );
   const raw = parseJson(text);
   if (typeof raw !== 'object' || raw === null || (raw as { format?: unknown }).format !== FILE_FORMAT) {
-    throw new CalcError('format', 'is not a build file of this program', `a build file begins with "format": "${FILE_FORMAT}"`);
+    throw new CalcError(
+      'format',
+      'is not a build file of this program',
+      `a build file begins with "format": "${FILE_FORMAT}"`,
+    );
   }
   const { formatVersion } = raw as { formatVersion?: unknown };
-  if (typeof formatVersion !== 'number' || !Number.isInteger(formatVersion) || formatVersion < 1) throw new CalcError('formatVersion', 'is missing or is no whole number from 1');
-  if (formatVersion > FILE_VERSION) throw new CalcError('formatVersion', `is ${formatVersion}, and this program reads versions up to ${FILE_VERSION}`, 'open it with a newer version of the program');
+  if (typeof formatVersion !== 'number' || !Number.isInteger(formatVersion) || formatVersion < 1)
+    throw new CalcError('formatVersion', 'is missing or is no whole number from 1');
+  if (formatVersion > FILE_VERSION)
+    throw new CalcError(
+      'formatVersion',
+      `is ${formatVersion}, and this program reads versions up to ${FILE_VERSION}`,
+      'open it with a newer version of the program',
+    );
   return lifted(raw as Bag, formatVersion);
 }
 
 type Bag = Record<string, unknown>;
-const isBag = (value: unknown): value is Bag => typeof value === 'object' && value !== null && !Array.isArray(value);
+const isBag = (value: unknown): value is Bag =>
+  typeof value === 'object' && value !== null && !Array.isArray(value);
 
 function parseJson(text: string): unknown {
   try {
@@ -32,14 +48,25 @@ function parseJson(text: string): unknown {
     const errors: ParseError[] = [];
     parse(text, errors, { disallowComments: true });
     const line = text.slice(0, errors[0]?.offset ?? text.length).split('\n').length;
-    throw new CalcError('', `is damaged: the text stops being JSON at line ${line}`, 'export it again from where it came');
+    throw new CalcError(
+      '',
+      `is damaged: the text stops being JSON at line ${line}`,
+      'export it again from where it came',
+    );
   }
 }
 
 /** Files of format 1 hold a document in each run, and may hold copies of a print that was gone already. */
 function lifted(raw: Bag, formatVersion: number): Bag {
-  const migrated = { ...raw, formatVersion: FILE_VERSION, revisions: withDocuments(raw.revisions, 'revisions'), runs: withDocuments(formatVersion === 1 ? shared(raw.runs) : raw.runs, 'runs') };
-  return formatVersion === 1 && Array.isArray(raw.copies) ? { ...migrated, copies: withoutLostPrints(raw.copies, raw.prints) } : migrated;
+  const migrated = {
+    ...raw,
+    formatVersion: FILE_VERSION,
+    revisions: withDocuments(raw.revisions, 'revisions'),
+    runs: withDocuments(formatVersion === 1 ? shared(raw.runs) : raw.runs, 'runs'),
+  };
+  return formatVersion === 1 && Array.isArray(raw.copies)
+    ? { ...migrated, copies: withoutLostPrints(raw.copies, raw.prints) }
+    : migrated;
 }
 
 function withDocuments(list: unknown, name: string): unknown {
@@ -49,7 +76,8 @@ function withDocuments(list: unknown, name: string): unknown {
     try {
       return { ...record, document: migrateDocument(record.document) };
     } catch (error) {
-      if (error instanceof CalcError) throw new CalcError(`${name}.${index}.document.${error.path}`, error.message, error.remedy);
+      if (error instanceof CalcError)
+        throw new CalcError(`${name}.${index}.document.${error.path}`, error.message, error.remedy);
       throw error;
     }
   });
@@ -72,7 +100,9 @@ function shared(runs: unknown): unknown {
 }
 
 function withoutLostPrints(copies: unknown[], prints: unknown): unknown[] {
-  const held = new Set(Array.isArray(prints) ? prints.map((print: unknown) => (isBag(print) ? print.id : undefined)) : []);
+  const held = new Set(
+    Array.isArray(prints) ? prints.map((print: unknown) => (isBag(print) ? print.id : undefined)) : [],
+  );
   return copies.map((copy) => {
     if (!isBag(copy) || held.has(copy.printId)) return copy;
     const { printId: _, ...rest } = copy;

@@ -45,19 +45,30 @@ export interface FoundReference {
 /** Every name in records that are laid out as a build file is. */
 export function referencesIn(records: object): FoundReference[] {
   const found: FoundReference[] = [];
-  replaced(records, REFERENCES.map(({ at, names }) => ({ way: at.split('.'), names })), (name, names, path) => {
-    found.push({ path, names, name });
-    return name;
-  }, []);
+  replaced(
+    records,
+    REFERENCES.map(({ at, names }) => ({ way: at.split('.'), names })),
+    (name, names, path) => {
+      found.push({ path, names, name });
+      return name;
+    },
+    [],
+  );
   return found;
 }
 
 /** What is named of some kind. */
-export const namesIn = (records: object, kind: Named): Set<string> => new Set(referencesIn(records).flatMap(({ names, name }) => (names === kind ? [name] : [])));
+export const namesIn = (records: object, kind: Named): Set<string> =>
+  new Set(referencesIn(records).flatMap(({ names, name }) => (names === kind ? [name] : [])));
 
 /** The same records with other names. */
 export function renamedIn<T extends object>(records: T, rename: (name: string, names: Named) => string): T {
-  return replaced(records, REFERENCES.map(({ at, names }) => ({ way: at.split('.'), names })), rename, []) as T;
+  return replaced(
+    records,
+    REFERENCES.map(({ at, names }) => ({ way: at.split('.'), names })),
+    rename,
+    [],
+  ) as T;
 }
 
 interface Way {
@@ -66,20 +77,33 @@ interface Way {
 }
 
 /** The node with every name that the ways lead to replaced; what holds none is the same object. */
-function replaced(node: unknown, ways: readonly Way[], rename: (name: string, names: Named, path: string) => string, path: readonly string[]): unknown {
+function replaced(
+  node: unknown,
+  ways: readonly Way[],
+  rename: (name: string, names: Named, path: string) => string,
+  path: readonly string[],
+): unknown {
   if (ways.length === 0 || node === undefined || node === null) return node;
   if (typeof node === 'string') {
     const end = ways.find(({ way }) => way.length === 0);
     return end ? rename(node, end.names, path.join('.')) : node;
   }
   if (typeof node !== 'object') return node;
-  const step = (key: string, value: unknown) => replaced(value, ways.flatMap((one) => onward(one, key)), rename, [...path, key]);
+  const step = (key: string, value: unknown) =>
+    replaced(
+      value,
+      ways.flatMap((one) => onward(one, key)),
+      rename,
+      [...path, key],
+    );
   if (Array.isArray(node)) {
     const list = node.map((value, index) => step(String(index), value) as unknown);
     return list.every((value, index) => value === node[index]) ? node : list;
   }
   const entries = Object.entries(node).map(([key, value]) => [key, step(key, value)] as const);
-  return entries.every(([key, value]) => value === (node as Record<string, unknown>)[key]) ? node : Object.fromEntries(entries);
+  return entries.every(([key, value]) => value === (node as Record<string, unknown>)[key])
+    ? node
+    : Object.fromEntries(entries);
 }
 
 /** What is left of a way after a key; a `**` stays until its next key has come. */

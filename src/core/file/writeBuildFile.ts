@@ -1,7 +1,23 @@
 import type { BuildRecord } from '../field/records';
 import { FILE_FORMAT, FILE_LISTS, FILE_VERSION, type FileList } from './buildFile';
 
-const FIRST_KEYS = ['schemaVersion', 'id', 'kind', 'name', 'letter', 'parentId', 'revisionId', 'unfinished', 'brief', 'drive', 'power', 'chassis', 'suspension', 'parts', 'print'];
+const FIRST_KEYS = [
+  'schemaVersion',
+  'id',
+  'kind',
+  'name',
+  'letter',
+  'parentId',
+  'revisionId',
+  'unfinished',
+  'brief',
+  'drive',
+  'power',
+  'chassis',
+  'suspension',
+  'parts',
+  'print',
+];
 const rankOf = new Map(FIRST_KEYS.map((key, at) => [key, at]));
 const rank = (key: string) => rankOf.get(key) ?? FIRST_KEYS.length;
 
@@ -16,7 +32,8 @@ function ordered(value: unknown): unknown {
 export const recordLine = (record: object): string => JSON.stringify(ordered(record));
 
 /** The same for reading: each figure on a line of its own. */
-export const indentedRecord = (line: string): string => JSON.stringify(JSON.parse(line), null, 2).replaceAll('\n', '\n    ');
+export const indentedRecord = (line: string): string =>
+  JSON.stringify(JSON.parse(line), null, 2).replaceAll('\n', '\n    ');
 
 type Lines = Iterable<string> | AsyncIterable<string>;
 
@@ -26,7 +43,11 @@ type Lines = Iterable<string> | AsyncIterable<string>;
  * @param lists the lines of the records, each list in the file's order
  * @param write how a line goes into the text
  */
-export async function* buildFilePieces(build: BuildRecord, lists: Readonly<Record<FileList, Lines>>, write: (line: string) => string): AsyncGenerator<string> {
+export async function* buildFilePieces(
+  build: BuildRecord,
+  lists: Readonly<Record<FileList, Lines>>,
+  write: (line: string) => string,
+): AsyncGenerator<string> {
   yield `{\n  "format": ${JSON.stringify(FILE_FORMAT)},\n  "formatVersion": ${FILE_VERSION},\n  "build": ${indentedRecord(recordLine(build)).replaceAll('\n    ', '\n  ')}`;
   for (const name of FILE_LISTS) {
     yield `,\n  "${name}": [`;

@@ -8,4 +8,6 @@ export const wheelBalanceSchema = Joi.object<BalanceInput>({
   eccentricityMm: notNegative(),
   rpm: notNegative().required(),
   correctionRadiusMm: positive().required(),
-}).xor('imbalanceGmm', 'eccentricityMm').required();
+})
+  .xor('imbalanceGmm', 'eccentricityMm')
+  .required();

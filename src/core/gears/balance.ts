@@ -21,8 +21,18 @@ const KG_M_PER_G_MM = 1e-6;
  * @returns N, g, and the balance quality in mm/s
  * @see ISO 21940-11 (balance quality grades)
  */
-export function wheelBalance({ massG, imbalanceGmm, eccentricityMm, rpm, correctionRadiusMm }: BalanceInput): BalanceResult {
+export function wheelBalance({
+  massG,
+  imbalanceGmm,
+  eccentricityMm,
+  rpm,
+  correctionRadiusMm,
+}: BalanceInput): BalanceResult {
   const imbalance = imbalanceGmm ?? massG * eccentricityMm!;
   const omega = (rpm * 2 * Math.PI) / 60;
-  return { forceN: imbalance * KG_M_PER_G_MM * omega ** 2, correctionG: imbalance / correctionRadiusMm, balanceQualityMmps: (imbalance / massG) * omega };
+  return {
+    forceN: imbalance * KG_M_PER_G_MM * omega ** 2,
+    correctionG: imbalance / correctionRadiusMm,
+    balanceQualityMmps: (imbalance / massG) * omega,
+  };
 }

@@ -25,17 +25,25 @@ const mesh: CheckDefinition = {
   evaluate: ({ document }) => {
     const stages = spurStages(document.drive);
     if (stages.length === 0) return { missing: ['spur gears with their teeth'] };
-    if (stages.some(({ moduleMm }) => moduleMm === undefined)) return { missing: ['module of the spur gears'] };
+    if (stages.some(({ moduleMm }) => moduleMm === undefined))
+      return { missing: ['module of the spur gears'] };
     const meshed: Meshed[] = [];
     for (const stage of stages) {
       const found = meshOrRefusal(stage);
       if ('refused' in found && found.path.startsWith('slot')) return { missing: [found.refused] };
-      if ('refused' in found) return { state: 'over', margin: 0, why: `${stage.pinionTeeth} and ${stage.wheelTeeth} teeth do not mesh: ${found.refused}.`, working: [] };
+      if ('refused' in found)
+        return {
+          state: 'over',
+          margin: 0,
+          why: `${stage.pinionTeeth} and ${stage.wheelTeeth} teeth do not mesh: ${found.refused}.`,
+          working: [],
+        };
       meshed.push({ stage, mesh: found.mesh });
     }
     return worstOf(meshed);
   },
-  propose: ({ document }) => spurStages(document.drive).flatMap((stage) => [...sameModule(stage), ...intoTheSlot(stage)]),
+  propose: ({ document }) =>
+    spurStages(document.drive).flatMap((stage) => [...sameModule(stage), ...intoTheSlot(stage)]),
 };
 
 export const gearChecks: readonly CheckDefinition[] = [mesh];
@@ -51,13 +59,27 @@ function worstOf(meshed: readonly Meshed[]): Finding {
     ...(state ? { state } : {}),
     why: whyOf(stage, found),
     working: [
-      { label: 'Centre distance', formula: `${plain(stage.moduleMm!)} mm · (${stage.pinionTeeth} + ${stage.wheelTeeth})/2${stage.backlashMm ? `, opened by ${plain(stage.backlashMm)} mm of backlash along the line of action` : ''}`, value: centreDistanceMm, quantity: 'lengthMm', source: 'ISO 21771' },
-      { label: 'Contact ratio', formula: 'length of the line of action between the tip circles over the base pitch', value: contactRatioOpened, quantity: 'coefficient', source: 'Shigley, Mechanical Engineering Design, ch. 13' },
+      {
+        label: 'Centre distance',
+        formula: `${plain(stage.moduleMm!)} mm · (${stage.pinionTeeth} + ${stage.wheelTeeth})/2${stage.backlashMm ? `, opened by ${plain(stage.backlashMm)} mm of backlash along the line of action` : ''}`,
+        value: centreDistanceMm,
+        quantity: 'lengthMm',
+        source: 'ISO 21771',
+      },
+      {
+        label: 'Contact ratio',
+        formula: 'length of the line of action between the tip circles over the base pitch',
+        value: contactRatioOpened,
+        quantity: 'coefficient',
+        source: 'Shigley, Mechanical Engineering Design, ch. 13',
+      },
     ],
   };
 }
 
-const rank = ({ mesh: found }: Meshed) => ({ over: 0, tight: 1000, unknown: 2000, clear: 2000 })[verdictOf(found) ?? 'clear'] + found.contactRatioOpened;
+const rank = ({ mesh: found }: Meshed) =>
+  ({ over: 0, tight: 1000, unknown: 2000, clear: 2000 })[verdictOf(found) ?? 'clear'] +
+  found.contactRatioOpened;
 
 /** Out of the slot is over, undercut is tight, whatever the contact ratio; a low ratio follows from its margin. */
 function verdictOf(found: MeshResult): State | undefined {
@@ -66,10 +88,15 @@ function verdictOf(found: MeshResult): State | undefined {
   return found.undercut[0] || found.undercut[1] ? 'tight' : undefined;
 }
 
-function whyOf({ pinionTeeth, wheelTeeth, slotMinMm, slotMaxMm }: Stage, { centreDistanceMm, undercut, minTeethNoUndercut, fitsSlot, pinionRange, contactRatioOpened }: MeshResult): string {
+function whyOf(
+  { pinionTeeth, wheelTeeth, slotMinMm, slotMaxMm }: Stage,
+  { centreDistanceMm, undercut, minTeethNoUndercut, fitsSlot, pinionRange, contactRatioOpened }: MeshResult,
+): string {
   const pair = `${pinionTeeth} and ${wheelTeeth} teeth`;
-  if (fitsSlot === false) return `${pair} want ${plain(centreDistanceMm, 4)} mm between the shafts, and the slot goes from ${plain(slotMinMm!, 4)} to ${plain(slotMaxMm!, 4)} mm${pinionRange ? `: pinions of ${pinionRange.min} to ${pinionRange.max} teeth fit` : ''}.`;
-  if (undercut[0] || undercut[1]) return `The ${undercut[0] ? 'pinion' : 'wheel'} is undercut: under ${minTeethNoUndercut[undercut[0] ? 0 : 1]} teeth the root is thinner than it looks.`;
+  if (fitsSlot === false)
+    return `${pair} want ${plain(centreDistanceMm, 4)} mm between the shafts, and the slot goes from ${plain(slotMinMm!, 4)} to ${plain(slotMaxMm!, 4)} mm${pinionRange ? `: pinions of ${pinionRange.min} to ${pinionRange.max} teeth fit` : ''}.`;
+  if (undercut[0] || undercut[1])
+    return `The ${undercut[0] ? 'pinion' : 'wheel'} is undercut: under ${minTeethNoUndercut[undercut[0] ? 0 : 1]} teeth the root is thinner than it looks.`;
   return `${pair} mesh at ${plain(centreDistanceMm, 4)} mm with ${plain(contactRatioOpened)} pairs in touch on average.`;
 }
 
@@ -85,7 +112,13 @@ export function meshOrRefusal(stage: Stage): { mesh: MeshResult } | { refused: s
 
 function sameModule({ id, moduleMm, wheelModuleMm }: Stage): Proposal[] {
   if (wheelModuleMm === undefined || wheelModuleMm === moduleMm) return [];
-  return [{ text: `Wheel of module ${plain(moduleMm!)}`, patch: [{ path: ['drive', 'stages', id, 'wheelModuleMm'], value: undefined }], cost: 2 }];
+  return [
+    {
+      text: `Wheel of module ${plain(moduleMm!)}`,
+      patch: [{ path: ['drive', 'stages', id, 'wheelModuleMm'], value: undefined }],
+      cost: 2,
+    },
+  ];
 }
 
 function intoTheSlot(stage: Stage): Proposal[] {
@@ -94,5 +127,11 @@ function intoTheSlot(stage: Stage): Proposal[] {
   const pinion = stage.pinionTeeth!;
   if (!range || (pinion >= range.min && pinion <= range.max)) return [];
   const teeth = pinion < range.min ? range.min : range.max;
-  return [{ text: `Pinion ${pinion} to ${teeth} teeth`, patch: [{ path: ['drive', 'stages', stage.id, 'pinionTeeth'], value: teeth }], cost: 1 }];
+  return [
+    {
+      text: `Pinion ${pinion} to ${teeth} teeth`,
+      patch: [{ path: ['drive', 'stages', stage.id, 'pinionTeeth'], value: teeth }],
+      cost: 1,
+    },
+  ];
 }

@@ -13,5 +13,9 @@ export const drivetrainDifferentialSchema = Joi.object<DifferentialInput>({
   cornerRadiusM: positive(),
   clutchNm: notNegative(),
   clutchToAxleRatio: positive().default(1),
-  skid: Joi.object({ massKg: positive().required(), wheelbaseMm: positive().required(), wheelSpeedMps: notNegative().required() }),
+  skid: Joi.object({
+    massKg: positive().required(),
+    wheelbaseMm: positive().required(),
+    wheelSpeedMps: notNegative().required(),
+  }),
 }).required();

@@ -4,7 +4,14 @@ import { type DifferentialInput, drivetrainDifferential } from './differential';
 import { drivetrainDifferentialSchema } from './differential.schema';
 
 /** Grips of 0.2 and 0.8 Nm: 0.5 · 10 N and 40 N · 0.04 m. */
-const light: DifferentialInput = { kind: 'open', axleTorqueNm: 2, wheelLoadN: [10, 40], mu: 0.5, tyreRadiusMm: 40, trackMm: 200 };
+const light: DifferentialInput = {
+  kind: 'open',
+  axleTorqueNm: 2,
+  wheelLoadN: [10, 40],
+  mu: 0.5,
+  tyreRadiusMm: 40,
+  trackMm: 200,
+};
 
 describe('drivetrain.differential', () => {
   it('passes on twice the weaker wheel, its bias, or all', () => {
@@ -28,16 +35,32 @@ describe('drivetrain.differential', () => {
 
   it('never passes a wheel over its grip, and loses nothing else', () => {
     const loads = fc.double({ min: 0, max: 60, noNaN: true });
-    fc.assert(fc.property(fc.constantFrom('open' as const, 'limited' as const, 'locked' as const), loads, loads, fc.double({ min: 0, max: 5, noNaN: true }), (kind, left, right, axleTorqueNm) => {
-      const { wheelTorqueNm: [l, r], lostNm } = drivetrainDifferential({ ...light, kind, wheelLoadN: [left, right], axleTorqueNm });
-      expect(l).toBeLessThanOrEqual(0.02 * left + 1e-12);
-      expect(r).toBeLessThanOrEqual(0.02 * right + 1e-12);
-      expect(l + r + lostNm).toBeCloseTo(axleTorqueNm, 10);
-    }));
+    fc.assert(
+      fc.property(
+        fc.constantFrom('open' as const, 'limited' as const, 'locked' as const),
+        loads,
+        loads,
+        fc.double({ min: 0, max: 5, noNaN: true }),
+        (kind, left, right, axleTorqueNm) => {
+          const {
+            wheelTorqueNm: [l, r],
+            lostNm,
+          } = drivetrainDifferential({ ...light, kind, wheelLoadN: [left, right], axleTorqueNm });
+          expect(l).toBeLessThanOrEqual(0.02 * left + 1e-12);
+          expect(r).toBeLessThanOrEqual(0.02 * right + 1e-12);
+          expect(l + r + lostNm).toBeCloseTo(axleTorqueNm, 10);
+        },
+      ),
+    );
   });
 
   it('slips the clutch at its torque', () => {
-    const { driveN, clutchSlips } = drivetrainDifferential({ ...light, kind: 'locked', clutchNm: 0.2, clutchToAxleRatio: 3 });
+    const { driveN, clutchSlips } = drivetrainDifferential({
+      ...light,
+      kind: 'locked',
+      clutchNm: 0.2,
+      clutchToAxleRatio: 3,
+    });
     expect(clutchSlips).toBe(true);
     expect(driveN).toBeCloseTo(0.6 / 0.04, 12);
     expect(drivetrainDifferential({ ...light, clutchNm: 9 }).clutchSlips).toBe(false);
@@ -53,7 +76,12 @@ describe('drivetrain.differential', () => {
   });
 
   it('turns on the spot with the power that the sliding wheels take', () => {
-    const { skid } = drivetrainDifferential({ ...light, mu: 0.6, trackMm: 300, skid: { massKg: 2, wheelbaseMm: 400, wheelSpeedMps: 1 } });
+    const { skid } = drivetrainDifferential({
+      ...light,
+      mu: 0.6,
+      trackMm: 300,
+      skid: { massKg: 2, wheelbaseMm: 400, wheelSpeedMps: 1 },
+    });
     // hypotenuse 0.5 m: 2·0.3/0.25 = 2.4 rad/s; 0.6·4.905 N·0.04 m·0.8; four such wheels at 1 m/s over 0.04 m
     expect(skid!.yawRateDegPerS).toBeCloseTo((2.4 * 180) / Math.PI, 9);
     expect(skid!.wheelTorqueNm).toBeCloseTo(0.6 * 4.905 * 0.04 * 0.8, 12);

@@ -50,7 +50,11 @@ export function drivetrainDifferential(input: DifferentialInput): DifferentialRe
   const least = Math.min(...grips);
   const most = mostOf(kind, least, grips[0] + grips[1], input.biasRatio ?? USUAL_BIAS);
   const sum = Math.min(torque, most);
-  const result: DifferentialResult = { wheelTorqueNm: shared(sum, grips), driveN: sum / radius, lostNm: torque - sum };
+  const result: DifferentialResult = {
+    wheelTorqueNm: shared(sum, grips),
+    driveN: sum / radius,
+    lostNm: torque - sum,
+  };
   if (clutchNm !== undefined) result.clutchSlips = axleTorqueNm > capNm;
   if (cornerRadiusM !== undefined) {
     result.speedDifferencePct = (100 * trackMm) / 1000 / cornerRadiusM;
@@ -73,7 +77,10 @@ function shared(sum: number, [left, right]: readonly [number, number]): [number,
   return left <= right ? [weaker, sum - weaker] : [sum - weaker, weaker];
 }
 
-function turnOnTheSpot({ mu, tyreRadiusMm, trackMm }: DifferentialInput, { massKg, wheelbaseMm, wheelSpeedMps }: NonNullable<DifferentialInput['skid']>) {
+function turnOnTheSpot(
+  { mu, tyreRadiusMm, trackMm }: DifferentialInput,
+  { massKg, wheelbaseMm, wheelSpeedMps }: NonNullable<DifferentialInput['skid']>,
+) {
   const track = trackMm / 1000;
   const length = wheelbaseMm / 1000;
   const diagonal = Math.hypot(track, length);

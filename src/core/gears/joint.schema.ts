@@ -8,7 +8,12 @@ const KINDS = ['adhesive', 'press', 'hex', 'flat', 'grubScrew', 'pin'] as const;
 type Kind = (typeof KINDS)[number];
 
 /** A field of some kinds, refused with the others; required with `of` where `required` is set. */
-const only = (field: Joi.Schema, of: readonly Kind[], required = true) => field.when('kind', { is: Joi.valid(...of), then: required ? Joi.required() : Joi.optional(), otherwise: Joi.forbidden() });
+const only = (field: Joi.Schema, of: readonly Kind[], required = true) =>
+  field.when('kind', {
+    is: Joi.valid(...of),
+    then: required ? Joi.required() : Joi.optional(),
+    otherwise: Joi.forbidden(),
+  });
 
 export const jointCapacitySchema = Joi.object<JointInput>({
   kind: Joi.valid(...KINDS).required(),
@@ -17,7 +22,11 @@ export const jointCapacitySchema = Joi.object<JointInput>({
   temperatureC: temperatureC().default(REFERENCE_C),
   demandNm: notNegative(),
   preset: only(Joi.valid(...Object.keys(ADHESIVES)), ['adhesive'], false),
-  shearMpa: positive().when('kind', { is: 'adhesive', then: Joi.when('preset', { is: Joi.exist(), then: Joi.forbidden(), otherwise: Joi.required() }), otherwise: Joi.forbidden() }),
+  shearMpa: positive().when('kind', {
+    is: 'adhesive',
+    then: Joi.when('preset', { is: Joi.exist(), then: Joi.forbidden(), otherwise: Joi.required() }),
+    otherwise: Joi.forbidden(),
+  }),
   interferenceMm: only(positive(), ['press']),
   hubOuterMm: only(positive(), ['press']),
   hubModulusMpa: only(positive(), ['press']),
@@ -30,5 +39,14 @@ export const jointCapacitySchema = Joi.object<JointInput>({
   friction: only(notNegative(), ['press', 'grubScrew'], false),
   pinMm: only(positive(), ['pin']),
   pinShearMpa: only(positive(), ['pin']),
-  softeningC: softeningC().when('kind', { switch: [{ is: Joi.valid('press', 'hex', 'flat'), then: Joi.required() }, { is: 'adhesive', then: Joi.when('preset', { is: Joi.exist(), then: Joi.forbidden(), otherwise: Joi.required() }) }], otherwise: Joi.forbidden() }),
+  softeningC: softeningC().when('kind', {
+    switch: [
+      { is: Joi.valid('press', 'hex', 'flat'), then: Joi.required() },
+      {
+        is: 'adhesive',
+        then: Joi.when('preset', { is: Joi.exist(), then: Joi.forbidden(), otherwise: Joi.required() }),
+      },
+    ],
+    otherwise: Joi.forbidden(),
+  }),
 }).required();

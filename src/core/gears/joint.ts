@@ -1,7 +1,12 @@
 import { CalcError } from '../errors';
 import { derateAt, REFERENCE_C } from './softening';
 
-export const ADHESIVES = { hotGlue: { shearMpa: 1, softeningC: 60 }, cyanoacrylate: { shearMpa: 7, softeningC: 80 }, epoxy: { shearMpa: 12, softeningC: 90 }, retainingCompound: { shearMpa: 15, softeningC: 150 } } as const;
+export const ADHESIVES = {
+  hotGlue: { shearMpa: 1, softeningC: 60 },
+  cyanoacrylate: { shearMpa: 7, softeningC: 80 },
+  epoxy: { shearMpa: 12, softeningC: 90 },
+  retainingCompound: { shearMpa: 15, softeningC: 150 },
+} as const;
 export type Adhesive = keyof typeof ADHESIVES;
 
 interface Common {
@@ -14,7 +19,16 @@ interface Common {
 export type JointInput = Common &
   (
     | { kind: 'adhesive'; preset?: Adhesive; shearMpa?: number; softeningC?: number }
-    | { kind: 'press'; interferenceMm: number; hubOuterMm: number; hubModulusMpa: number; hubPoisson?: number; hubStrengthMpa: number; friction?: number; softeningC: number }
+    | {
+        kind: 'press';
+        interferenceMm: number;
+        hubOuterMm: number;
+        hubModulusMpa: number;
+        hubPoisson?: number;
+        hubStrengthMpa: number;
+        friction?: number;
+        softeningC: number;
+      }
     | { kind: 'hex'; acrossFlatsMm: number; bearingMpa: number; softeningC: number }
     | { kind: 'flat'; flatDepthMm: number; bearingMpa: number; softeningC: number }
     | { kind: 'grubScrew'; screwForceN: number; friction?: number }
@@ -57,24 +71,77 @@ function byKind(input: JointInput): JointResult {
   const onShaft = Math.PI * d * length * (d / 2);
   switch (input.kind) {
     case 'adhesive': {
-      const { shearMpa, softeningC } = input.preset ? ADHESIVES[input.preset] : { shearMpa: input.shearMpa!, softeningC: input.softeningC! };
-      return { torqueNm: (shearMpa * derateAt(temperatureC, softeningC) * onShaft) / N_MM_PER_NM, softensAtC: softeningC, notes: [] };
+      const { shearMpa, softeningC } = input.preset
+        ? ADHESIVES[input.preset]
+        : { shearMpa: input.shearMpa!, softeningC: input.softeningC! };
+      return {
+        torqueNm: (shearMpa * derateAt(temperatureC, softeningC) * onShaft) / N_MM_PER_NM,
+        softensAtC: softeningC,
+        notes: [],
+      };
     }
-    case 'press': return pressed(input, onShaft, derateAt(temperatureC, input.softeningC));
-    case 'hex': return { torqueNm: (input.bearingMpa * derateAt(temperatureC, input.softeningC) * input.acrossFlatsMm ** 2 * length) / 6 / N_MM_PER_NM, softensAtC: input.softeningC, notes: [] };
+    case 'press':
+      return pressed(input, onShaft, derateAt(temperatureC, input.softeningC));
+    case 'hex':
+      return {
+        torqueNm:
+          (input.bearingMpa * derateAt(temperatureC, input.softeningC) * input.acrossFlatsMm ** 2 * length) /
+          6 /
+          N_MM_PER_NM,
+        softensAtC: input.softeningC,
+        notes: [],
+      };
     case 'flat': {
       const { flatDepthMm: f } = input;
-      if (f >= d / 2) throw new CalcError('flatDepthMm', `${f} mm cuts to the middle of the shaft of ${d} mm`, 'give less than half the shaft');
+      if (f >= d / 2)
+        throw new CalcError(
+          'flatDepthMm',
+          `${f} mm cuts to the middle of the shaft of ${d} mm`,
+          'give less than half the shaft',
+        );
       const chord = 2 * Math.sqrt(f * (d - f));
-      return { torqueNm: (input.bearingMpa * derateAt(temperatureC, input.softeningC) * length * chord ** 2) / 12 / N_MM_PER_NM, softensAtC: input.softeningC, notes: [] };
+      return {
+        torqueNm:
+          (input.bearingMpa * derateAt(temperatureC, input.softeningC) * length * chord ** 2) /
+          12 /
+          N_MM_PER_NM,
+        softensAtC: input.softeningC,
+        notes: [],
+      };
     }
-    case 'grubScrew': return { torqueNm: ((input.friction ?? USUAL_SCREW_FRICTION) * input.screwForceN * d) / N_MM_PER_NM, notes: ['A flat under the screw adds to this.'] };
-    case 'pin': return { torqueNm: (input.pinShearMpa * Math.PI * (input.pinMm ** 2 / 4) * d) / N_MM_PER_NM, notes: [] };
+    case 'grubScrew':
+      return {
+        torqueNm: ((input.friction ?? USUAL_SCREW_FRICTION) * input.screwForceN * d) / N_MM_PER_NM,
+        notes: ['A flat under the screw adds to this.'],
+      };
+    case 'pin':
+      return {
+        torqueNm: (input.pinShearMpa * Math.PI * (input.pinMm ** 2 / 4) * d) / N_MM_PER_NM,
+        notes: [],
+      };
   }
 }
 
-function pressed({ shaftMm: d, interferenceMm, hubOuterMm: outer, hubModulusMpa, hubPoisson = USUAL_POISSON, hubStrengthMpa, friction = USUAL_PRESS_FRICTION, softeningC }: Extract<JointInput, { kind: 'press' }>, onShaft: number, derate: number): JointResult {
-  if (outer <= d) throw new CalcError('hubOuterMm', `${outer} mm is no more than the shaft of ${d} mm`, 'give the outside of the hub');
+function pressed(
+  {
+    shaftMm: d,
+    interferenceMm,
+    hubOuterMm: outer,
+    hubModulusMpa,
+    hubPoisson = USUAL_POISSON,
+    hubStrengthMpa,
+    friction = USUAL_PRESS_FRICTION,
+    softeningC,
+  }: Extract<JointInput, { kind: 'press' }>,
+  onShaft: number,
+  derate: number,
+): JointResult {
+  if (outer <= d)
+    throw new CalcError(
+      'hubOuterMm',
+      `${outer} mm is no more than the shaft of ${d} mm`,
+      'give the outside of the hub',
+    );
   const wall = (outer ** 2 + d ** 2) / (outer ** 2 - d ** 2);
   const pressureMpa = ((interferenceMm / d) * hubModulusMpa) / (wall + hubPoisson);
   const hoopMpa = pressureMpa * wall;

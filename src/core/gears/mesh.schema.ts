@@ -18,4 +18,8 @@ export const gearMeshSchema = Joi.object<MeshInput>({
   backlashMm: notNegative().default(0),
   slotMinMm: positive(),
   slotMaxMm: positive(),
-}).xor('moduleMm', 'diametralPitch').oxor('wheelModuleMm', 'wheelDiametralPitch').and('slotMinMm', 'slotMaxMm').required();
+})
+  .xor('moduleMm', 'diametralPitch')
+  .oxor('wheelModuleMm', 'wheelDiametralPitch')
+  .and('slotMinMm', 'slotMaxMm')
+  .required();

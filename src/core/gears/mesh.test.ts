@@ -36,8 +36,16 @@ describe('gear.mesh', () => {
     expect(found.baseDiametersMm[0]).toBeCloseTo(8 * 25.4 * Math.cos(20 * rad), 9);
   });
 
-  it.each([[17, 50, 1], [21, 71, 0.8], [20, 20, 2], [30, 120, 0.5]])('has the contact ratio of walking the line of action: %d and %d teeth', (z1, z2, m) => {
-    expect(mesh({ pinionTeeth: z1, wheelTeeth: z2, moduleMm: m }).contactRatio).toBeCloseTo(walked(z1, z2, m, 20), 3);
+  it.each([
+    [17, 50, 1],
+    [21, 71, 0.8],
+    [20, 20, 2],
+    [30, 120, 0.5],
+  ])('has the contact ratio of walking the line of action: %d and %d teeth', (z1, z2, m) => {
+    expect(mesh({ pinionTeeth: z1, wheelTeeth: z2, moduleMm: m }).contactRatio).toBeCloseTo(
+      walked(z1, z2, m, 20),
+      3,
+    );
   });
 
   it('moves the centres apart with the shifts, and by the backlash along the line of action', () => {
@@ -52,15 +60,22 @@ describe('gear.mesh', () => {
   });
 
   it('knows where teeth are undercut: 17 at 20°, 32 at 14.5°, fewer with a shift or a helix', () => {
-    expect(mesh({ pinionTeeth: 17, wheelTeeth: 18, moduleMm: 1 })).toMatchObject({ undercut: [true, false], minTeethNoUndercut: [18, 18] });
-    expect(mesh({ pinionTeeth: 40, wheelTeeth: 40, moduleMm: 1, pressureAngleDeg: 14.5 }).minTeethNoUndercut).toEqual([32, 32]);
+    expect(mesh({ pinionTeeth: 17, wheelTeeth: 18, moduleMm: 1 })).toMatchObject({
+      undercut: [true, false],
+      minTeethNoUndercut: [18, 18],
+    });
+    expect(
+      mesh({ pinionTeeth: 40, wheelTeeth: 40, moduleMm: 1, pressureAngleDeg: 14.5 }).minTeethNoUndercut,
+    ).toEqual([32, 32]);
     expect(mesh({ pinionTeeth: 12, wheelTeeth: 40, moduleMm: 1, pinionShift: 0.3 }).undercut[0]).toBe(false);
     expect(mesh({ pinionTeeth: 14, wheelTeeth: 40, moduleMm: 1, helixDeg: 30 }).undercut[0]).toBe(false);
   });
 
   it('names the pinions that a slot takes', () => {
     // centres at 0.8·(z + 71)/2: 35.6 for 18 teeth, 38 for 24
-    expect(mesh({ pinionTeeth: 21, wheelTeeth: 71, moduleMm: 0.8, slotMinMm: 35.5, slotMaxMm: 38 })).toMatchObject({ fitsSlot: true, pinionRange: { min: 18, max: 24 } });
+    expect(
+      mesh({ pinionTeeth: 21, wheelTeeth: 71, moduleMm: 0.8, slotMinMm: 35.5, slotMaxMm: 38 }),
+    ).toMatchObject({ fitsSlot: true, pinionRange: { min: 18, max: 24 } });
     const none = mesh({ pinionTeeth: 21, wheelTeeth: 71, moduleMm: 0.8, slotMinMm: 20, slotMaxMm: 25 });
     expect(none.fitsSlot).toBe(false);
     expect(none.pinionRange).toBeUndefined();
@@ -68,22 +83,40 @@ describe('gear.mesh', () => {
   });
 
   it('refuses gears of two sizes with those that would fit, an inverted slot, half a slot, and shifts without a mesh', () => {
-    expect(refusal({ pinionTeeth: 20, wheelTeeth: 60, moduleMm: 0.8, wheelDiametralPitch: 48 })).toMatchObject({ path: 'wheelModuleMm', remedy: expect.stringContaining('module 0.8 mm') });
-    expect(refusal({ pinionTeeth: 20, wheelTeeth: 60, moduleMm: 25.4 / 32, wheelDiametralPitch: 32 }).path).toBe('accepted');
-    expect(refusal({ pinionTeeth: 20, wheelTeeth: 60, moduleMm: 1, slotMinMm: 45, slotMaxMm: 40 }).path).toBe('slotMinMm');
+    expect(
+      refusal({ pinionTeeth: 20, wheelTeeth: 60, moduleMm: 0.8, wheelDiametralPitch: 48 }),
+    ).toMatchObject({ path: 'wheelModuleMm', remedy: expect.stringContaining('module 0.8 mm') });
+    expect(
+      refusal({ pinionTeeth: 20, wheelTeeth: 60, moduleMm: 25.4 / 32, wheelDiametralPitch: 32 }).path,
+    ).toBe('accepted');
+    expect(refusal({ pinionTeeth: 20, wheelTeeth: 60, moduleMm: 1, slotMinMm: 45, slotMaxMm: 40 }).path).toBe(
+      'slotMinMm',
+    );
     expect(refusal({ pinionTeeth: 20, wheelTeeth: 60, moduleMm: 1, slotMinMm: 45 }).path).toBe('slotMaxMm');
-    expect(refusal({ pinionTeeth: 20, wheelTeeth: 60, moduleMm: 1, diametralPitch: 25 }).path).toBe('moduleMm');
+    expect(refusal({ pinionTeeth: 20, wheelTeeth: 60, moduleMm: 1, diametralPitch: 25 }).path).toBe(
+      'moduleMm',
+    );
     expect(refusal({ pinionTeeth: 20, wheelTeeth: 60 }).path).toBe('moduleMm');
-    expect(refusal({ pinionTeeth: 10, wheelTeeth: 10, moduleMm: 1, pinionShift: -0.9, wheelShift: 0.3 }).path).toBe('pinionShift');
-    expect(refusal({ pinionTeeth: 60, wheelTeeth: 10, moduleMm: 1, wheelShift: -1.4 }).path).toBe('wheelShift');
+    expect(
+      refusal({ pinionTeeth: 10, wheelTeeth: 10, moduleMm: 1, pinionShift: -0.9, wheelShift: 0.3 }).path,
+    ).toBe('pinionShift');
+    expect(refusal({ pinionTeeth: 60, wheelTeeth: 10, moduleMm: 1, wheelShift: -1.4 }).path).toBe(
+      'wheelShift',
+    );
   });
 
   it('says when a tip runs out to a point', () => {
-    expect(mesh({ pinionTeeth: 10, wheelTeeth: 40, moduleMm: 1, pinionShift: 1 }).notes[0]).toContain('pinion');
+    expect(mesh({ pinionTeeth: 10, wheelTeeth: 40, moduleMm: 1, pinionShift: 1 }).notes[0]).toContain(
+      'pinion',
+    );
     expect(mesh({ pinionTeeth: 20, wheelTeeth: 40, moduleMm: 1 }).notes).toEqual([]);
   });
 
   it('inverts the involute function', () => {
-    fc.assert(fc.property(fc.double({ min: 0.01, max: 1.4, noNaN: true }), (angle) => expect(involuteAngle(involute(angle))).toBeCloseTo(angle, 9)));
+    fc.assert(
+      fc.property(fc.double({ min: 0.01, max: 1.4, noNaN: true }), (angle) =>
+        expect(involuteAngle(involute(angle))).toBeCloseTo(angle, 9),
+      ),
+    );
   });
 });

@@ -14,5 +14,9 @@ export const gearOutlineSchema = Joi.object<OutlineInput>({
   flatDepthMm: positive(),
   hexAcrossFlatsMm: positive(),
   pointsPerFlank: count().min(3).max(500).default(24),
-  files: Joi.array().items(Joi.valid(...OUTLINE_FILES)).unique(),
-}).oxor('flatDepthMm', 'hexAcrossFlatsMm').required();
+  files: Joi.array()
+    .items(Joi.valid(...OUTLINE_FILES))
+    .unique(),
+})
+  .oxor('flatDepthMm', 'hexAcrossFlatsMm')
+  .required();

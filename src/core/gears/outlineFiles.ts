@@ -10,7 +10,8 @@ const number = (value: number) => Number(value.toFixed(DIGITS)).toString();
 /** A drawing at true size, y upward. */
 export function gearSvg(outline: readonly Point[], bore: readonly Point[], tipMm: number): string {
   const edge = Math.ceil(tipMm + 1);
-  const path = (points: readonly Point[]) => `M${points.map(([x, y]) => `${number(x)},${number(-y)}`).join('L')}Z`;
+  const path = (points: readonly Point[]) =>
+    `M${points.map(([x, y]) => `${number(x)},${number(-y)}`).join('L')}Z`;
   return `<svg xmlns="http://www.w3.org/2000/svg" width="${2 * edge}mm" height="${2 * edge}mm" viewBox="${-edge} ${-edge} ${2 * edge} ${2 * edge}"><path d="${path(outline)}${path(bore)}" fill="none" stroke="black" stroke-width="0.1"/></svg>\n`;
 }
 
@@ -25,7 +26,12 @@ const HEADER_BYTES = 80;
 const TRIANGLE_BYTES = 50;
 
 /** A solid between two turned sections, as binary STL in base64; every edge belongs to two triangles. */
-export function gearStl(outline: readonly Point[], bore: readonly Point[], widthMm: number, twist: number): string {
+export function gearStl(
+  outline: readonly Point[],
+  bore: readonly Point[],
+  widthMm: number,
+  twist: number,
+): string {
   const layers = Math.max(1, Math.ceil(Math.abs(twist) / LAYER_RAD));
   const turned = ([x, y]: Point, layer: number): Vertex => {
     const angle = (twist * layer) / layers;
@@ -37,15 +43,26 @@ export function gearStl(outline: readonly Point[], bore: readonly Point[], width
   const triangles: [Vertex, Vertex, Vertex][] = [];
   for (let i = 0; i < caps.length; i += 3) {
     const [a, b, c] = upward(all, caps[i]!, caps[i + 1]!, caps[i + 2]!);
-    triangles.push([turned(all[a]!, layers), turned(all[b]!, layers), turned(all[c]!, layers)], [turned(all[a]!, 0), turned(all[c]!, 0), turned(all[b]!, 0)]);
+    triangles.push(
+      [turned(all[a]!, layers), turned(all[b]!, layers), turned(all[c]!, layers)],
+      [turned(all[a]!, 0), turned(all[c]!, 0), turned(all[b]!, 0)],
+    );
   }
   for (let layer = 0; layer < layers; layer++) {
-    for (const [loop, outside] of [[outline, true], [bore, false]] as const) {
+    for (const [loop, outside] of [
+      [outline, true],
+      [bore, false],
+    ] as const) {
       const forward = isCounterclockwise(loop) === outside;
       loop.forEach((point, i) => {
         const next = loop[(i + 1) % loop.length]!;
         const [a, b] = forward ? [point, next] : [next, point];
-        const [al, bl, au, bu] = [turned(a, layer), turned(b, layer), turned(a, layer + 1), turned(b, layer + 1)];
+        const [al, bl, au, bu] = [
+          turned(a, layer),
+          turned(b, layer),
+          turned(a, layer + 1),
+          turned(b, layer + 1),
+        ];
         triangles.push([al, bl, bu], [al, bu, au]);
       });
     }
@@ -60,10 +77,12 @@ function upward(points: readonly Point[], a: number, b: number, c: number): [num
 }
 
 function isCounterclockwise(loop: readonly Point[]): boolean {
-  return loop.reduce((sum, [x, y], i) => {
-    const [nx, ny] = loop[(i + 1) % loop.length]!;
-    return sum + x * ny - nx * y;
-  }, 0) > 0;
+  return (
+    loop.reduce((sum, [x, y], i) => {
+      const [nx, ny] = loop[(i + 1) % loop.length]!;
+      return sum + x * ny - nx * y;
+    }, 0) > 0
+  );
 }
 
 function binary(triangles: readonly (readonly [Vertex, Vertex, Vertex])[]): Uint8Array {
@@ -78,8 +97,15 @@ function binary(triangles: readonly (readonly [Vertex, Vertex, Vertex])[]): Uint
 }
 
 function normalOf([a, b, c]: readonly [Vertex, Vertex, Vertex]): Vertex {
-  const [u, v] = [[b[0] - a[0], b[1] - a[1], b[2] - a[2]], [c[0] - a[0], c[1] - a[1], c[2] - a[2]]] as const;
-  const n: Vertex = [u[1]! * v[2]! - u[2]! * v[1]!, u[2]! * v[0]! - u[0]! * v[2]!, u[0]! * v[1]! - u[1]! * v[0]!];
+  const [u, v] = [
+    [b[0] - a[0], b[1] - a[1], b[2] - a[2]],
+    [c[0] - a[0], c[1] - a[1], c[2] - a[2]],
+  ] as const;
+  const n: Vertex = [
+    u[1]! * v[2]! - u[2]! * v[1]!,
+    u[2]! * v[0]! - u[0]! * v[2]!,
+    u[0]! * v[1]! - u[1]! * v[0]!,
+  ];
   const length = Math.hypot(...n) || 1;
   return [n[0] / length, n[1] / length, n[2] / length];
 }

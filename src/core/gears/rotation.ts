@@ -70,7 +70,10 @@ export const FIGHTS_PCT = 3;
  * @see Norton, Design of Machinery, ch. 9 (gear trains); the sense at a bevel from the velocity at the contact
  */
 export function drivetrainRotation(input: RotationInput): RotationResult {
-  return judgeRotation(input.paths, input.paths.map((path, index) => followPath(input, path, index)));
+  return judgeRotation(
+    input.paths,
+    input.paths.map((path, index) => followPath(input, path, index)),
+  );
 }
 
 /** What the paths, each followed from its own motor, are to one another. */
@@ -81,18 +84,32 @@ export function judgeRotation(given: readonly RotationPath[], paths: RotationOfP
 }
 
 /** Shaft after shaft from the motor to one axle. */
-export function followPath({ motorAxis, motorSpin }: Pick<RotationInput, 'motorAxis' | 'motorSpin'>, path: RotationPath, index: number): RotationOfPath {
+export function followPath(
+  { motorAxis, motorSpin }: Pick<RotationInput, 'motorAxis' | 'motorSpin'>,
+  path: RotationPath,
+  index: number,
+): RotationOfPath {
   let [axis, spin, ratio] = [motorAxis, motorSpin, 1];
   const shafts = path.elements.map((element, at): RotationShaft => {
     if (element.kind === 'bevel') {
-      if (element.to === axis) throw new CalcError(`paths.${index}.elements.${at}.to`, `the shaft before it already lies along ${axis}`, `send the bevel to ${axis === 'x' ? 'y' : 'x'}`);
+      if (element.to === axis)
+        throw new CalcError(
+          `paths.${index}.elements.${at}.to`,
+          `the shaft before it already lies along ${axis}`,
+          `send the bevel to ${axis === 'x' ? 'y' : 'x'}`,
+        );
       spin = turned(spin, bevelSign(element.pinion, element.ring));
       axis = element.to;
     } else if (element.kind === 'external') spin = turned(spin, -1);
     ratio *= element.ratio ?? 1;
     return { axis, spin, ratio };
   });
-  if (axis === 'x') throw new CalcError(`paths.${index}.elements`, 'the axle ends along the car, and a wheel turns across it', 'add a bevel to y');
+  if (axis === 'x')
+    throw new CalcError(
+      `paths.${index}.elements`,
+      'the axle ends along the car, and a wheel turns across it',
+      'add a bevel to y',
+    );
   return { axle: path.axle, ratio, spin, rolls: spin === 1 ? 'forward' : 'backward', shafts };
 }
 
@@ -113,10 +130,44 @@ function mismatchOf(given: readonly RotationPath[], paths: readonly RotationOfPa
   return (Math.max(...ratios) / Math.min(...ratios) - 1) * 100;
 }
 
-function findingsOf(paths: readonly RotationOfPath[], agree: boolean, mismatchPct: number): OperationFinding[] {
-  const opposed: OperationFinding[] = agree ? [] : [{ severity: 'over', about: 'axles', why: `The axles drive against each other: ${paths.map(({ axle, rolls }) => `the ${axle} rolls ${rolls}`).join(', ')}.`, remedy: 'Put the gear of one bevel on the other side of its shaft.' }];
+function findingsOf(
+  paths: readonly RotationOfPath[],
+  agree: boolean,
+  mismatchPct: number,
+): OperationFinding[] {
+  const opposed: OperationFinding[] = agree
+    ? []
+    : [
+        {
+          severity: 'over',
+          about: 'axles',
+          why: `The axles drive against each other: ${paths.map(({ axle, rolls }) => `the ${axle} rolls ${rolls}`).join(', ')}.`,
+          remedy: 'Put the gear of one bevel on the other side of its shaft.',
+        },
+      ];
   const scrub: OperationFinding[] =
-    mismatchPct > SCRUBS_PCT ? [{ severity: mismatchPct > FIGHTS_PCT ? 'over' : 'tight', about: 'ratio', why: `One axle wants to run ${plain(mismatchPct)} % faster than the other, so its tyres scrub.`, remedy: 'Give both axles the same teeth and the same tyres.' }] : [];
-  const backward: OperationFinding[] = agree && paths[0]?.rolls === 'backward' ? [{ severity: 'tight', about: 'direction', why: 'The car drives backward.', remedy: 'Swap the leads of the motor, or put every bevel on the other side.' }] : [];
-  return [...opposed, ...scrub, ...backward].sort((a, b) => (a.severity === b.severity ? 0 : a.severity === 'over' ? -1 : 1));
+    mismatchPct > SCRUBS_PCT
+      ? [
+          {
+            severity: mismatchPct > FIGHTS_PCT ? 'over' : 'tight',
+            about: 'ratio',
+            why: `One axle wants to run ${plain(mismatchPct)} % faster than the other, so its tyres scrub.`,
+            remedy: 'Give both axles the same teeth and the same tyres.',
+          },
+        ]
+      : [];
+  const backward: OperationFinding[] =
+    agree && paths[0]?.rolls === 'backward'
+      ? [
+          {
+            severity: 'tight',
+            about: 'direction',
+            why: 'The car drives backward.',
+            remedy: 'Swap the leads of the motor, or put every bevel on the other side.',
+          },
+        ]
+      : [];
+  return [...opposed, ...scrub, ...backward].sort((a, b) =>
+    a.severity === b.severity ? 0 : a.severity === 'over' ? -1 : 1,
+  );
 }

@@ -14,4 +14,7 @@ export const shaftCheckSchema = Joi.object<ShaftInput>({
   densityKgM3: positive().required(),
   spanMm: positive(),
   maxRpm: positive(),
-}).without('bendingNm', ['forceN', 'overhangMm']).and('forceN', 'overhangMm').required();
+})
+  .without('bendingNm', ['forceN', 'overhangMm'])
+  .and('forceN', 'overhangMm')
+  .required();

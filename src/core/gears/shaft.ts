@@ -34,7 +34,8 @@ const WHIRL_TIGHT = 1.3;
  */
 export function shaftCheck(input: ShaftInput): ShaftResult {
   const { diameterMm: d, boreMm = 0, torqueNm = 0, forceN, overhangMm, yieldMpa, spanMm, maxRpm } = input;
-  const bendingNm = forceN !== undefined && overhangMm !== undefined ? (forceN * overhangMm) / 1000 : (input.bendingNm ?? 0);
+  const bendingNm =
+    forceN !== undefined && overhangMm !== undefined ? (forceN * overhangMm) / 1000 : (input.bendingNm ?? 0);
   const hollow = 1 - (boreMm / d) ** 4;
   const bendingStressMpa = (32_000 * bendingNm) / (Math.PI * d ** 3 * hollow);
   const shearStressMpa = (16_000 * torqueNm) / (Math.PI * d ** 3 * hollow);
@@ -46,7 +47,8 @@ export function shaftCheck(input: ShaftInput): ShaftResult {
   result.whirlRpm = whirlRpm(input, spanMm);
   if (maxRpm !== undefined) {
     result.whirlMargin = result.whirlRpm / maxRpm;
-    if (result.whirlMargin < WHIRL_TIGHT) result.advice = 'Support it in the middle: each half whirls at four times the speed.';
+    if (result.whirlMargin < WHIRL_TIGHT)
+      result.advice = 'Support it in the middle: each half whirls at four times the speed.';
   }
   return result;
 }

@@ -19,8 +19,14 @@ describe('shaft.check', () => {
     expect(found.bendingStressMpa).toBeCloseTo(162.97, 2);
     expect(found.shearStressMpa).toBeCloseTo(40.74, 2);
     expect(found.margin).toBeCloseTo(400 / Math.hypot(162.97, Math.sqrt(3) * 40.74), 3);
-    expect(shaft({ ...steel, diameterMm: 5, forceN: 100, overhangMm: 20 }).bendingStressMpa).toBeCloseTo(162.97, 2);
-    expect(shaft({ ...steel, diameterMm: 5, boreMm: 2.5, bendingNm: 2 }).bendingStressMpa).toBeCloseTo(162.97 / (1 - 1 / 16), 2);
+    expect(shaft({ ...steel, diameterMm: 5, forceN: 100, overhangMm: 20 }).bendingStressMpa).toBeCloseTo(
+      162.97,
+      2,
+    );
+    expect(shaft({ ...steel, diameterMm: 5, boreMm: 2.5, bendingNm: 2 }).bendingStressMpa).toBeCloseTo(
+      162.97 / (1 - 1 / 16),
+      2,
+    );
   });
 
   it('whirls where Rayleigh’s quotient of its own sag says', () => {
@@ -45,14 +51,22 @@ describe('shaft.check', () => {
 
   it('refuses a bore through it, both ways of bending, and half a lever', () => {
     expect(pathOf(() => shaft({ ...steel, diameterMm: 5, boreMm: 5 }))).toBe('boreMm');
-    expect(pathOf(() => shaft({ ...steel, diameterMm: 5, bendingNm: 1, forceN: 10, overhangMm: 5 }))).toBe('bendingNm');
+    expect(pathOf(() => shaft({ ...steel, diameterMm: 5, bendingNm: 1, forceN: 10, overhangMm: 5 }))).toBe(
+      'bendingNm',
+    );
     expect(pathOf(() => shaft({ ...steel, diameterMm: 5, forceN: 10 }))).toBe('overhangMm');
     expect(shaft({ ...steel, diameterMm: 5 }).margin).toBeUndefined();
   });
 });
 
 describe('tyre.spin', () => {
-  const own = { kind: 'own' as const, radiusMm: 40, densityKgM3: 1200, hoopModulusMpa: 10, hoopStrengthMpa: 6 };
+  const own = {
+    kind: 'own' as const,
+    radiusMm: 40,
+    densityKgM3: 1200,
+    hoopModulusMpa: 10,
+    hoopStrengthMpa: 6,
+  };
 
   it('grows to where the ring holds itself', () => {
     const { radiusMm, rpm } = spin({ ...own, rpm: 8000 });
@@ -66,7 +80,7 @@ describe('tyre.spin', () => {
   it('finds the same by the speed of the car', () => {
     const by = spin({ ...own, rpm: 9000 });
     expect(spin({ ...own, speedMps: by.vehicleSpeedMps! }).rpm).toBeCloseTo(9000, 6);
-    expect(by.accelerationGees).toBeCloseTo(((9000 * Math.PI) / 30) ** 2 * (by.radiusMm! / 1000) / 9.81, 6);
+    expect(by.accelerationGees).toBeCloseTo((((9000 * Math.PI) / 30) ** 2 * (by.radiusMm! / 1000)) / 9.81, 6);
   });
 
   it('bursts at its strength, or runs away at twice its radius, whichever is first', () => {
@@ -76,7 +90,10 @@ describe('tyre.spin', () => {
     expect(spin({ ...own, rpm: burst.limitRpm }).margin).toBeCloseTo(1, 6);
     const soft = spin({ ...own, hoopStrengthMpa: 20, rpm: 1000 });
     expect(soft.endsBy).toBe('runAway');
-    expect(spin({ ...own, hoopStrengthMpa: 20, rpm: soft.limitRpm * (1 - 1e-9) }).radiusMm).toBeCloseTo(80, 1);
+    expect(spin({ ...own, hoopStrengthMpa: 20, rpm: soft.limitRpm * (1 - 1e-9) }).radiusMm).toBeCloseTo(
+      80,
+      1,
+    );
     const gone = spin({ ...own, hoopStrengthMpa: 20, rpm: soft.limitRpm * 1.01 });
     expect(gone).toMatchObject({ runsAway: true, caution: expect.stringContaining('shield') });
     expect(gone.radiusMm).toBeUndefined();
@@ -92,18 +109,25 @@ describe('tyre.spin', () => {
     expect(pathOf(() => spin({ kind: 'own', radiusMm: 40, rpm: 1 }))).toBe('densityKgM3');
     expect(pathOf(() => spin({ ...own }))).toBe('rpm');
     expect(pathOf(() => spin({ ...own, rpm: 1, speedMps: 1 }))).toBe('rpm');
-    for (const kind of ['solid rubber', 'belted', 'foam', 'printed flexible'] as const) expect(spin({ kind, radiusMm: 40, rpm: 2000 }).growthPct).toBeGreaterThan(0);
+    for (const kind of ['solid rubber', 'belted', 'foam', 'printed flexible'] as const)
+      expect(spin({ kind, radiusMm: 40, rpm: 2000 }).growthPct).toBeGreaterThan(0);
   });
 });
 
 describe('wheel.balance', () => {
   it('pulls with U·ω², by hand', () => {
     // 1 g at 40 mm and 30,000 rpm: 4e-5 kg m · 3141.6² = 394.8 N
-    const found = wheelBalance(parse(wheelBalanceSchema, { massG: 50, imbalanceGmm: 40, rpm: 30_000, correctionRadiusMm: 20 }));
+    const found = wheelBalance(
+      parse(wheelBalanceSchema, { massG: 50, imbalanceGmm: 40, rpm: 30_000, correctionRadiusMm: 20 }),
+    );
     expect(found.forceN).toBeCloseTo(394.8, 1);
     expect(found.correctionG).toBe(2);
     expect(found.balanceQualityMmps).toBeCloseTo(0.8 * 1000 * Math.PI, 6);
-    expect(wheelBalance({ massG: 50, eccentricityMm: 0.8, rpm: 30_000, correctionRadiusMm: 20 })).toEqual(found);
-    expect(pathOf(() => parse(wheelBalanceSchema, { massG: 50, rpm: 1, correctionRadiusMm: 1 }))).toBe('imbalanceGmm');
+    expect(wheelBalance({ massG: 50, eccentricityMm: 0.8, rpm: 30_000, correctionRadiusMm: 20 })).toEqual(
+      found,
+    );
+    expect(pathOf(() => parse(wheelBalanceSchema, { massG: 50, rpm: 1, correctionRadiusMm: 1 }))).toBe(
+      'imbalanceGmm',
+    );
   });
 });

@@ -2,7 +2,8 @@ import type { Drive, Stage } from '../build/drive';
 import { gearMesh, type MeshResult } from './mesh';
 
 /** A stage of external gears with teeth on both; its module may still be missing. */
-export const isSpur = ({ kind, pinionTeeth, wheelTeeth }: Stage): boolean => kind === 'spur' && pinionTeeth !== undefined && wheelTeeth !== undefined;
+export const isSpur = ({ kind, pinionTeeth, wheelTeeth }: Stage): boolean =>
+  kind === 'spur' && pinionTeeth !== undefined && wheelTeeth !== undefined;
 
 export const spurStages = ({ stages }: Drive): Stage[] => stages.filter(isSpur);
 
@@ -14,6 +15,19 @@ export const spurStages = ({ stages }: Drive): Stage[] => stages.filter(isSpur);
  */
 export function meshOf(stage: Stage): MeshResult | undefined {
   if (!isSpur(stage) || stage.moduleMm === undefined) return undefined;
-  const slot = stage.slotMinMm !== undefined && stage.slotMaxMm !== undefined ? { slotMinMm: stage.slotMinMm, slotMaxMm: stage.slotMaxMm } : {};
-  return gearMesh({ pinionTeeth: stage.pinionTeeth!, wheelTeeth: stage.wheelTeeth!, moduleMm: stage.moduleMm, ...(stage.wheelModuleMm === undefined ? {} : { wheelModuleMm: stage.wheelModuleMm }), helixDeg: stage.helixDeg ?? 0, backlashMm: stage.backlashMm ?? 0, pinionShift: stage.pinion?.shift ?? 0, wheelShift: stage.wheel?.shift ?? 0, ...slot });
+  const slot =
+    stage.slotMinMm !== undefined && stage.slotMaxMm !== undefined
+      ? { slotMinMm: stage.slotMinMm, slotMaxMm: stage.slotMaxMm }
+      : {};
+  return gearMesh({
+    pinionTeeth: stage.pinionTeeth!,
+    wheelTeeth: stage.wheelTeeth!,
+    moduleMm: stage.moduleMm,
+    ...(stage.wheelModuleMm === undefined ? {} : { wheelModuleMm: stage.wheelModuleMm }),
+    helixDeg: stage.helixDeg ?? 0,
+    backlashMm: stage.backlashMm ?? 0,
+    pinionShift: stage.pinion?.shift ?? 0,
+    wheelShift: stage.wheel?.shift ?? 0,
+    ...slot,
+  });
 }

@@ -13,7 +13,11 @@ export const gearStrengthSchema = Joi.object<GearStrengthInput>({
   torqueNm: notNegative().required(),
   speedRpm: notNegative().required(),
   pressureAngleDeg: finite().greater(0).less(45).default(20),
-  material: Joi.object({ inPlaneStrengthMpa: positive().required(), softeningC: softeningC().required(), wearCoefficientMm3PerNm: notNegative() }).required(),
+  material: Joi.object({
+    inPlaneStrengthMpa: positive().required(),
+    softeningC: softeningC().required(),
+    wearCoefficientMm3PerNm: notNegative(),
+  }).required(),
   temperatureC: temperatureC().default(REFERENCE_C),
   fillFactor: share().default(1),
   overloadFactor: positive().default(1.5),

@@ -5,12 +5,29 @@ import { gearStrengthSchema } from './strength.schema';
 
 const strength = (input: GearStrengthInput) => gearStrength(parse(gearStrengthSchema, input));
 const plastic = { inPlaneStrengthMpa: 50, softeningC: 63 };
-const gear: GearStrengthInput = { teeth: 20, mateTeeth: 60, moduleMm: 1, faceWidthMm: 8, torqueNm: 0.5, speedRpm: 3000, material: plastic };
+const gear: GearStrengthInput = {
+  teeth: 20,
+  mateTeeth: 60,
+  moduleMm: 1,
+  faceWidthMm: 8,
+  torqueNm: 0.5,
+  speedRpm: 3000,
+  material: plastic,
+};
 const pathOf = (input: object) => refusalOf(() => strength({ ...gear, ...input } as GearStrengthInput)).path;
 
 describe('gear.strength', () => {
   it('is Shigley’s example 14-1: 365 lbf on 16 teeth of pitch 8, 1.5 in wide, at 1200 rpm and 10 kpsi', () => {
-    const found = strength({ teeth: 16, mateTeeth: 48, moduleMm: 25.4 / 8, faceWidthMm: 38.1, torqueNm: 10, speedRpm: 1200, overloadFactor: 1, material: { inPlaneStrengthMpa: 68.9476, softeningC: 400 } });
+    const found = strength({
+      teeth: 16,
+      mateTeeth: 48,
+      moduleMm: 25.4 / 8,
+      faceWidthMm: 38.1,
+      torqueNm: 10,
+      speedRpm: 1200,
+      overloadFactor: 1,
+      material: { inPlaneStrengthMpa: 68.9476, softeningC: 400 },
+    });
     expect(found.lewisY).toBe(0.296);
     expect(found.pitchLineMps).toBeCloseTo((628.3 * 0.3048) / 60, 2);
     expect(found.dynamicFactor).toBeCloseTo(1.52, 2);
@@ -46,9 +63,14 @@ describe('gear.strength', () => {
     const flank = (z: number) => ((rb * z) / 20 / 2) * Math.tan(tip(z)) ** 2;
     expect(large.wearMmPerHour! / small.wearMmPerHour!).toBeCloseTo((20 * flank(20)) / (60 * flank(60)), 9);
     // ε = z/2π·(tan α_a − tan α): 0.741 and 0.880 or so; H_V = π·4/60·(1 − Σε + Σε²)
-    const [e1, e2] = [20, 60].map((z) => (z / (2 * Math.PI)) * (Math.tan(tip(z)) - Math.tan((20 * Math.PI) / 180))) as [number, number];
+    const [e1, e2] = [20, 60].map(
+      (z) => (z / (2 * Math.PI)) * (Math.tan(tip(z)) - Math.tan((20 * Math.PI) / 180)),
+    ) as [number, number];
     const loss = ((Math.PI * 4) / 60) * (1 - e1 - e2 + e1 ** 2 + e2 ** 2);
-    expect(small.wearMmPerHour).toBeCloseTo((0.5 * 2 * Math.PI * 180_000 * loss * 1e-6) / (8 * 20 * flank(20)), 9);
+    expect(small.wearMmPerHour).toBeCloseTo(
+      (0.5 * 2 * Math.PI * 180_000 * loss * 1e-6) / (8 * 20 * flank(20)),
+      9,
+    );
     expect(small.hoursToWearLimit).toBeCloseTo(0.2 / small.wearMmPerHour!, 9);
   });
 

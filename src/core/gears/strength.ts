@@ -42,8 +42,32 @@ export interface GearStrengthResult {
 
 /** Lewis form factor of 20° full-depth teeth. Source: Shigley, Mechanical Engineering Design, table 14-2. */
 const LEWIS_Y = [
-  [10, 0.201], [11, 0.226], [12, 0.245], [13, 0.261], [14, 0.277], [15, 0.29], [16, 0.296], [17, 0.303], [18, 0.309], [19, 0.314], [20, 0.322], [21, 0.328], [22, 0.331], [24, 0.337],
-  [26, 0.346], [28, 0.353], [30, 0.359], [34, 0.371], [38, 0.384], [43, 0.397], [50, 0.409], [60, 0.422], [75, 0.435], [100, 0.447], [150, 0.46], [300, 0.472],
+  [10, 0.201],
+  [11, 0.226],
+  [12, 0.245],
+  [13, 0.261],
+  [14, 0.277],
+  [15, 0.29],
+  [16, 0.296],
+  [17, 0.303],
+  [18, 0.309],
+  [19, 0.314],
+  [20, 0.322],
+  [21, 0.328],
+  [22, 0.331],
+  [24, 0.337],
+  [26, 0.346],
+  [28, 0.353],
+  [30, 0.359],
+  [34, 0.371],
+  [38, 0.384],
+  [43, 0.397],
+  [50, 0.409],
+  [60, 0.422],
+  [75, 0.435],
+  [100, 0.447],
+  [150, 0.46],
+  [300, 0.472],
 ] as const;
 /** Barth's factor of cut teeth, m/s. */
 const BARTH_MPS = 6.1;
@@ -58,7 +82,18 @@ const MINUTES = 60;
  * @see Shigley, Mechanical Engineering Design, ch. 14 (Lewis, Barth); VDI 2736-2 (wear)
  */
 export function gearStrength(input: GearStrengthInput): GearStrengthResult {
-  const { teeth, moduleMm, faceWidthMm, torqueNm, speedRpm, material, temperatureC = 23, fillFactor = 1, overloadFactor = USUAL_OVERLOAD, pressureAngleDeg = 20 } = input;
+  const {
+    teeth,
+    moduleMm,
+    faceWidthMm,
+    torqueNm,
+    speedRpm,
+    material,
+    temperatureC = 23,
+    fillFactor = 1,
+    overloadFactor = USUAL_OVERLOAD,
+    pressureAngleDeg = 20,
+  } = input;
   const pitchMm = moduleMm * teeth;
   const tangentialForceN = (2000 * torqueNm) / pitchMm;
   const pitchLineMps = (Math.PI * (pitchMm / 1000) * speedRpm) / MINUTES;
@@ -67,8 +102,20 @@ export function gearStrength(input: GearStrengthInput): GearStrengthResult {
   const stressPerNewton = (overloadFactor * dynamicFactor) / (faceWidthMm * moduleMm * lewisY);
   const bendingStressMpa = tangentialForceN * stressPerNewton;
   const allowableMpa = material.inPlaneStrengthMpa * fillFactor * derateAt(temperatureC, material.softeningC);
-  const notes = pressureAngleDeg === 20 ? [] : [`The form factor is that of 20° teeth, used for ${pressureAngleDeg}° as well.`];
-  const result: GearStrengthResult = { tangentialForceN, pitchLineMps, lewisY, dynamicFactor, bendingStressMpa, allowableMpa, torqueAtMargin1Nm: (allowableMpa * pitchMm) / (2000 * stressPerNewton), notes };
+  const notes =
+    pressureAngleDeg === 20
+      ? []
+      : [`The form factor is that of 20° teeth, used for ${pressureAngleDeg}° as well.`];
+  const result: GearStrengthResult = {
+    tangentialForceN,
+    pitchLineMps,
+    lewisY,
+    dynamicFactor,
+    bendingStressMpa,
+    allowableMpa,
+    torqueAtMargin1Nm: (allowableMpa * pitchMm) / (2000 * stressPerNewton),
+    notes,
+  };
   if (bendingStressMpa === 0) notes.push('There is no load, so there is no margin to tell.');
   else {
     result.margin = allowableMpa / bendingStressMpa;
@@ -79,7 +126,20 @@ export function gearStrength(input: GearStrengthInput): GearStrengthResult {
   return result;
 }
 
-function addWear(result: GearStrengthResult, { teeth, mateTeeth, moduleMm, faceWidthMm, torqueNm, speedRpm, material, pressureAngleDeg = 20, wearLimitMm = USUAL_WEAR_LIMIT * moduleMm }: GearStrengthInput): void {
+function addWear(
+  result: GearStrengthResult,
+  {
+    teeth,
+    mateTeeth,
+    moduleMm,
+    faceWidthMm,
+    torqueNm,
+    speedRpm,
+    material,
+    pressureAngleDeg = 20,
+    wearLimitMm = USUAL_WEAR_LIMIT * moduleMm,
+  }: GearStrengthInput,
+): void {
   const coefficient = material.wearCoefficientMm3PerNm;
   if (coefficient === undefined) return;
   const angle = (pressureAngleDeg * Math.PI) / 180;

@@ -6,7 +6,13 @@ export type TyreSeatInput = {
   radiusMm: number;
   rimRadiusMm: number;
   rpm: number;
-} & ({ by: 'bead'; /** How much smaller the loose bead is than its seat, share of the seat. */ stretch: number } | { by: 'glue'; /** Tyre without its wheel. */ tyreMassG: number; peelNPerMm: number });
+} & (
+  | {
+      by: 'bead';
+      /** How much smaller the loose bead is than its seat, share of the seat. */ stretch: number;
+    }
+  | { by: 'glue'; /** Tyre without its wheel. */ tyreMassG: number; peelNPerMm: number }
+);
 
 export interface TyreSeatResult {
   /** Speed at which the tyre lets go of its rim. */
@@ -33,7 +39,12 @@ export function tyreSeat(input: TyreSeatInput): TyreSeatResult {
     const letsGo = Math.sqrt((input.stretch * hoopModulusMpa * 1e6) / densityKgM3) / rim;
     return { letsGoRpm: letsGo / RAD_PER_S_PER_RPM, ...(omega > 0 ? { margin: (letsGo / omega) ** 2 } : {}) };
   }
-  const pullPerSpeed = ((input.tyreMassG / 1000) * (input.radiusMm / 1000)) / (2 * 2 * Math.PI * input.rimRadiusMm);
+  const pullPerSpeed =
+    ((input.tyreMassG / 1000) * (input.radiusMm / 1000)) / (2 * 2 * Math.PI * input.rimRadiusMm);
   const letsGo = Math.sqrt(input.peelNPerMm / pullPerSpeed);
-  return { letsGoRpm: letsGo / RAD_PER_S_PER_RPM, pullNPerMm: pullPerSpeed * omega ** 2, ...(omega > 0 ? { margin: (letsGo / omega) ** 2 } : {}) };
+  return {
+    letsGoRpm: letsGo / RAD_PER_S_PER_RPM,
+    pullNPerMm: pullPerSpeed * omega ** 2,
+    ...(omega > 0 ? { margin: (letsGo / omega) ** 2 } : {}),
+  };
 }

@@ -12,4 +12,6 @@ export const tyreSpinSchema = Joi.object<TyreSpinInput>({
   hoopStrengthMpa: own(),
   rpm: notNegative(),
   speedMps: notNegative(),
-}).xor('rpm', 'speedMps').required();
+})
+  .xor('rpm', 'speedMps')
+  .required();

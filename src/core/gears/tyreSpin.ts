@@ -44,7 +44,8 @@ export interface TyreSpinResult {
 const PA_PER_MPA = 1e6;
 const RAD_PER_S_PER_RPM = (2 * Math.PI) / 60;
 const CAUTION_MARGIN = 2;
-const CAUTION = 'Spin it up by remote from another room, behind a shield, never in the hand and with nobody in the plane of the wheel.';
+const CAUTION =
+  'Spin it up by remote from another room, behind a shield, never in the hand and with nobody in the plane of the wheel.';
 
 /**
  * How a tyre grows with speed, and where it bursts or runs away: a free elastic ring, r = r_0·(1 + ρ·ω²·r²/E), the smaller root.
@@ -54,11 +55,22 @@ const CAUTION = 'Spin it up by remote from another room, behind a shield, never 
  */
 export function tyreSpin(input: TyreSpinInput): TyreSpinResult {
   const ring = ringOf(input);
-  const [r0, E, S, rho] = [input.radiusMm / 1000, ring.hoopModulusMpa * PA_PER_MPA, ring.hoopStrengthMpa * PA_PER_MPA, ring.densityKgM3];
+  const [r0, E, S, rho] = [
+    input.radiusMm / 1000,
+    ring.hoopModulusMpa * PA_PER_MPA,
+    ring.hoopStrengthMpa * PA_PER_MPA,
+    ring.densityKgM3,
+  ];
   const limit = limitOf(r0, E, S, rho);
-  const spun = input.rpm === undefined ? byVehicleSpeed(input.speedMps!, r0, E, rho) : byRpm(input.rpm, r0, E, rho);
+  const spun =
+    input.rpm === undefined ? byVehicleSpeed(input.speedMps!, r0, E, rho) : byRpm(input.rpm, r0, E, rho);
   const rpm = spun?.rpm ?? input.rpm;
-  const result: TyreSpinResult = { ...(rpm === undefined ? {} : { rpm }), runsAway: spun === undefined, ...limit, notes: [] };
+  const result: TyreSpinResult = {
+    ...(rpm === undefined ? {} : { rpm }),
+    runsAway: spun === undefined,
+    ...limit,
+    notes: [],
+  };
   if (!spun) {
     result.notes.push('At this speed the ring grows without end.');
     return { ...result, caution: CAUTION };
@@ -106,9 +118,18 @@ function byVehicleSpeed(v: number, r0: number, E: number, rho: number): Spun | u
   return { rpm: v / radius / RAD_PER_S_PER_RPM, omega: v / radius, radius };
 }
 
-function limitOf(r0: number, E: number, S: number, rho: number): Pick<TyreSpinResult, 'limitRpm' | 'limitSpeedMps' | 'endsBy'> {
+function limitOf(
+  r0: number,
+  E: number,
+  S: number,
+  rho: number,
+): Pick<TyreSpinResult, 'limitRpm' | 'limitSpeedMps' | 'endsBy'> {
   const bursts = S < E;
   const speed = Math.sqrt((bursts ? S : E) / rho);
   const radius = bursts ? r0 * (1 + S / E) : 2 * r0;
-  return { limitRpm: speed / radius / RAD_PER_S_PER_RPM, limitSpeedMps: speed, endsBy: bursts ? 'burst' : 'runAway' };
+  return {
+    limitRpm: speed / radius / RAD_PER_S_PER_RPM,
+    limitSpeedMps: speed,
+    endsBy: bursts ? 'burst' : 'runAway',
+  };
 }

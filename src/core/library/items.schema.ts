@@ -5,14 +5,30 @@ import { materialFigures } from '../build/material.schema';
 import { printerFigures } from '../build/print.schema';
 import { FEATURES } from '../print/coupon';
 import { stripSchema } from '../strength/strips.schema';
-import { batteryFigures, channels, controllerFigures, loadFigures, protocol, regulatorFigures, servoFigures, transmitterFigures } from '../build/power.schema';
+import {
+  batteryFigures,
+  channels,
+  controllerFigures,
+  loadFigures,
+  protocol,
+  regulatorFigures,
+  servoFigures,
+  transmitterFigures,
+} from '../build/power.schema';
 import { count, identifier, notNegative, positive, share, text } from '../schema/fields';
 import { parse } from '../schema/parse';
-import { LIBRARY_KINDS, RANGED_FIGURES, type LibraryFigures, type LibraryItem, type LibraryKind } from './items';
+import {
+  LIBRARY_KINDS,
+  RANGED_FIGURES,
+  type LibraryFigures,
+  type LibraryItem,
+  type LibraryKind,
+} from './items';
 
 const name = text(80).required();
 
-const required = <T extends Record<string, Joi.Schema>>(figures: T) => Object.fromEntries(Object.entries(figures).map(([key, schema]) => [key, schema.required()]));
+const required = <T extends Record<string, Joi.Schema>>(figures: T) =>
+  Object.fromEntries(Object.entries(figures).map(([key, schema]) => [key, schema.required()]));
 
 const figuresSchemas: { readonly [K in LibraryKind]: ObjectSchema<LibraryFigures[K]> } = {
   motor: Joi.object(motorFigures),
@@ -29,11 +45,34 @@ const figuresSchemas: { readonly [K in LibraryKind]: ObjectSchema<LibraryFigures
   }),
   compound: Joi.object({ name, ...compoundFigures }),
   stage: Joi.object({ name, kind: Joi.valid(...STAGE_KINDS).required(), efficiency: share().required() }),
-  gear: Joi.object({ name, role: Joi.valid('pinion', 'wheel').required(), teeth: count().max(1000).required(), moduleMm: positive().max(20).required() }),
-  material: Joi.object({ ...materialFigures, ranges: Joi.object(Object.fromEntries(RANGED_FIGURES.map((key) => [key, Joi.array().items(positive()).length(2)]))), source: Joi.string().max(300), strips: Joi.array().items(stripSchema).max(100).unique('id') }),
-  servo: Joi.object({ name, ...required(loadFigures), ...servoFigures, lowV: servoFigures.lowV.required(), lowTorqueKgcm: servoFigures.lowTorqueKgcm.required() }),
+  gear: Joi.object({
+    name,
+    role: Joi.valid('pinion', 'wheel').required(),
+    teeth: count().max(1000).required(),
+    moduleMm: positive().max(20).required(),
+  }),
+  material: Joi.object({
+    ...materialFigures,
+    ranges: Joi.object(
+      Object.fromEntries(RANGED_FIGURES.map((key) => [key, Joi.array().items(positive()).length(2)])),
+    ),
+    source: Joi.string().max(300),
+    strips: Joi.array().items(stripSchema).max(100).unique('id'),
+  }),
+  servo: Joi.object({
+    name,
+    ...required(loadFigures),
+    ...servoFigures,
+    lowV: servoFigures.lowV.required(),
+    lowTorqueKgcm: servoFigures.lowTorqueKgcm.required(),
+  }),
   regulator: Joi.object({ name, ...regulatorFigures, continuousA: regulatorFigures.continuousA.required() }),
-  receiver: Joi.object({ name, ...required(loadFigures), protocol: protocol().required(), channels: channels().required() }),
+  receiver: Joi.object({
+    name,
+    ...required(loadFigures),
+    protocol: protocol().required(),
+    channels: channels().required(),
+  }),
   transmitter: Joi.object({ name, ...transmitterFigures }),
   sizeClass: Joi.object({ name, massBudgetG: positive().required() }),
   printer: Joi.object(printerFigures),
@@ -41,16 +80,47 @@ const figuresSchemas: { readonly [K in LibraryKind]: ObjectSchema<LibraryFigures
     name,
     printer: text(80).required(),
     material: text(80).required(),
-    samples: Joi.array().items(Joi.object({ id: identifier().required(), kind: Joi.valid(...FEATURES).required(), nominalMm: positive().max(500).required(), measuredMm: positive().max(500) })).max(200).unique('id').required(),
-    gaps: Joi.array().items(Joi.object({ id: identifier().required(), gapMm: positive().max(50).required(), freed: Joi.boolean() })).max(50).unique('id').required(),
+    samples: Joi.array()
+      .items(
+        Joi.object({
+          id: identifier().required(),
+          kind: Joi.valid(...FEATURES).required(),
+          nominalMm: positive().max(500).required(),
+          measuredMm: positive().max(500),
+        }),
+      )
+      .max(200)
+      .unique('id')
+      .required(),
+    gaps: Joi.array()
+      .items(
+        Joi.object({
+          id: identifier().required(),
+          gapMm: positive().max(50).required(),
+          freed: Joi.boolean(),
+        }),
+      )
+      .max(50)
+      .unique('id')
+      .required(),
   }),
 };
 
 export const libraryItemSchema = Joi.alternatives(
-  ...LIBRARY_KINDS.map((kind) => Joi.object({ id: identifier().required(), kind: Joi.valid(kind).required(), data: figuresSchemas[kind].required() })),
+  ...LIBRARY_KINDS.map((kind) =>
+    Joi.object({
+      id: identifier().required(),
+      kind: Joi.valid(kind).required(),
+      data: figuresSchemas[kind].required(),
+    }),
+  ),
 );
 
-const kindSchema = Joi.object({ id: identifier().required(), kind: Joi.valid(...LIBRARY_KINDS).required(), data: Joi.object().unknown().required() }).required();
+const kindSchema = Joi.object({
+  id: identifier().required(),
+  kind: Joi.valid(...LIBRARY_KINDS).required(),
+  data: Joi.object().unknown().required(),
+}).required();
 
 /**
  * A library item, its figures checked by the schema of its kind.
@@ -59,5 +129,12 @@ const kindSchema = Joi.object({ id: identifier().required(), kind: Joi.valid(...
  */
 export function parseLibraryItem(raw: unknown): LibraryItem {
   const { kind } = parse(kindSchema, raw) as { kind: LibraryKind };
-  return parse(Joi.object({ id: identifier().required(), kind: Joi.valid(kind).required(), data: figuresSchemas[kind].required() }), raw) as LibraryItem;
+  return parse(
+    Joi.object({
+      id: identifier().required(),
+      kind: Joi.valid(kind).required(),
+      data: figuresSchemas[kind].required(),
+    }),
+    raw,
+  ) as LibraryItem;
 }

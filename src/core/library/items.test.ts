@@ -2,8 +2,16 @@ import { CalcError } from '../errors';
 import { itemsOf, type LibraryItem, tyreForBuild } from './items';
 import { parseLibraryItem } from './items.schema';
 
-const tyre: LibraryItem<'tyre'> = { id: 't', kind: 'tyre', data: { name: 'Pin', compound: 'c', radiusMm: 42, massG: 52 } };
-const compound: LibraryItem<'compound'> = { id: 'c', kind: 'compound', data: { name: 'Foam', hardFactor: 1.05, looseFactor: 0.7 } };
+const tyre: LibraryItem<'tyre'> = {
+  id: 't',
+  kind: 'tyre',
+  data: { name: 'Pin', compound: 'c', radiusMm: 42, massG: 52 },
+};
+const compound: LibraryItem<'compound'> = {
+  id: 'c',
+  kind: 'compound',
+  data: { name: 'Foam', hardFactor: 1.05, looseFactor: 0.7 },
+};
 
 const pathOf = (item: unknown) => {
   try {
@@ -16,7 +24,15 @@ const pathOf = (item: unknown) => {
 
 describe('library items', () => {
   it('give a tyre the factors of its compound', () => {
-    expect(tyreForBuild(tyre, [compound, tyre])).toEqual({ libraryId: 't', name: 'Pin', compound: 'Foam', radiusMm: 42, massG: 52, hardFactor: 1.05, looseFactor: 0.7 });
+    expect(tyreForBuild(tyre, [compound, tyre])).toEqual({
+      libraryId: 't',
+      name: 'Pin',
+      compound: 'Foam',
+      radiusMm: 42,
+      massG: 52,
+      hardFactor: 1.05,
+      looseFactor: 0.7,
+    });
     expect(tyreForBuild(tyre, [])).toMatchObject({ compound: 'c', hardFactor: 1, looseFactor: 1 });
   });
 

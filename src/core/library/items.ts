@@ -2,12 +2,36 @@ import type { ChosenSurface, SizeClass } from '../build/brief';
 import type { ChosenMotor, ChosenTyre, StageKind } from '../build/drive';
 import type { ChosenMaterial } from '../build/material';
 import type { ChosenPrinter } from '../build/print';
-import type { ChosenBattery, ChosenController, PowerLoad, PowerRail, ServoFigures, Transmitter } from '../build/power';
+import type {
+  ChosenBattery,
+  ChosenController,
+  PowerLoad,
+  PowerRail,
+  ServoFigures,
+  Transmitter,
+} from '../build/power';
 import type { GearAtHand } from '../drive/teeth';
 import type { Feature } from '../print/coupon';
 import { type StripTest, withOwnFigures } from '../strength/strips';
 
-export const LIBRARY_KINDS = ['motor', 'battery', 'controller', 'tyre', 'surface', 'compound', 'stage', 'gear', 'material', 'servo', 'regulator', 'receiver', 'transmitter', 'sizeClass', 'printer', 'coupon'] as const;
+export const LIBRARY_KINDS = [
+  'motor',
+  'battery',
+  'controller',
+  'tyre',
+  'surface',
+  'compound',
+  'stage',
+  'gear',
+  'material',
+  'servo',
+  'regulator',
+  'receiver',
+  'transmitter',
+  'sizeClass',
+  'printer',
+  'coupon',
+] as const;
 export type LibraryKind = (typeof LIBRARY_KINDS)[number];
 
 type Supplied = Required<Pick<PowerLoad, 'minV' | 'maxV' | 'typicalA' | 'peakA'>>;
@@ -101,16 +125,23 @@ export function tyreForBuild(tyre: LibraryItem<'tyre'>, items: readonly LibraryI
 }
 
 /** A material's figures as a build copies them, with the strengths of the workshop's own strips. */
-export function materialForBuild({ id, data: { ranges: _, source: __, strips = [], ...figures } }: LibraryItem<'material'>): ChosenMaterial {
+export function materialForBuild({
+  id,
+  data: { ranges: _, source: __, strips = [], ...figures },
+}: LibraryItem<'material'>): ChosenMaterial {
   return { libraryId: id, ...withOwnFigures(figures, strips) };
 }
 
 /** The gears that lie in the workshop. */
-export const gearsAtHand = (items: readonly LibraryItem[]): GearAtHand[] => itemsOf(items, 'gear').map(({ data }) => data);
+export const gearsAtHand = (items: readonly LibraryItem[]): GearAtHand[] =>
+  itemsOf(items, 'gear').map(({ data }) => data);
 
 /** A servo or a receiver as a build hangs it on a rail. */
-export function loadForBuild(item: LibraryItem<'servo'> | LibraryItem<'receiver'>): Omit<PowerLoad, 'id' | 'rail'> {
-  if (item.kind === 'receiver') return { libraryId: item.id, ...item.data, kind: 'receiver' } as Omit<PowerLoad, 'id' | 'rail'>;
+export function loadForBuild(
+  item: LibraryItem<'servo'> | LibraryItem<'receiver'>,
+): Omit<PowerLoad, 'id' | 'rail'> {
+  if (item.kind === 'receiver')
+    return { libraryId: item.id, ...item.data, kind: 'receiver' } as Omit<PowerLoad, 'id' | 'rail'>;
   const { name, minV, maxV, typicalA, peakA, ...servo } = (item as LibraryItem<'servo'>).data;
   return { libraryId: item.id, name, kind: 'servo', minV, maxV, typicalA, peakA, servo };
 }

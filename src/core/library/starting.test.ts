@@ -41,8 +41,10 @@ describe('the starting library', () => {
     expect(motor.noLoadCurrentA).toBeLessThan(0.12 * stallA);
     // no rotor turns faster than about 60,000 rpm, and none is heavier than a solid cylinder of 0.6 of the can
     expect(motor.kvRpmPerV * motor.maxV).toBeLessThan(60_000);
-    expect(motor.rotorInertiaKgM2).toBeLessThan(0.5 * (motor.massG / 1000) * ((0.3 * motor.diameterMm) / 1000) ** 2);
-    const density = motor.massG / ((Math.PI / 4) * motor.diameterMm ** 2 * motor.lengthMm) * 1000;
+    expect(motor.rotorInertiaKgM2).toBeLessThan(
+      0.5 * (motor.massG / 1000) * ((0.3 * motor.diameterMm) / 1000) ** 2,
+    );
+    const density = (motor.massG / ((Math.PI / 4) * motor.diameterMm ** 2 * motor.lengthMm)) * 1000;
     expect(density).toBeGreaterThan(1.7);
     expect(density).toBeLessThan(5);
   });
@@ -59,6 +61,7 @@ describe('the starting library', () => {
   });
 
   it('has controllers that let more through at the peak than for long', () => {
-    for (const { data } of itemsOf(STARTING_LIBRARY, 'controller')) expect(data.currentLimitA).toBeGreaterThan(data.continuousA);
+    for (const { data } of itemsOf(STARTING_LIBRARY, 'controller'))
+      expect(data.currentLimitA).toBeGreaterThan(data.continuousA);
   });
 });

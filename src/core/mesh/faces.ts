@@ -26,12 +26,19 @@ const NARROW = 0.02;
 /** Triangles gathered over shared edges into faces. */
 export function facesOf({ vertices, triangles }: Mesh): MeshFaces {
   const count = triangles.length / 3;
-  const point = (index: number): Vec3 => [vertices[3 * index]!, vertices[3 * index + 1]!, vertices[3 * index + 2]!];
+  const point = (index: number): Vec3 => [
+    vertices[3 * index]!,
+    vertices[3 * index + 1]!,
+    vertices[3 * index + 2]!,
+  ];
   const [normals, areas] = [new Float64Array(3 * count), new Float64Array(count)];
   let whole = 0;
   for (let face = 0; face < count; face++) {
     const a = point(triangles[3 * face]!);
-    const n = cross(subtract(point(triangles[3 * face + 1]!), a), subtract(point(triangles[3 * face + 2]!), a));
+    const n = cross(
+      subtract(point(triangles[3 * face + 1]!), a),
+      subtract(point(triangles[3 * face + 2]!), a),
+    );
     const twice = lengthOf(n);
     areas[face] = twice / 2;
     whole += twice / 2;
@@ -54,18 +61,45 @@ export function facesOf({ vertices, triangles }: Mesh): MeshFaces {
       known.set(key, face);
       continue;
     }
-    const cosine = normals[3 * face]! * normals[3 * other]! + normals[3 * face + 1]! * normals[3 * other + 1]! + normals[3 * face + 2]! * normals[3 * other + 2]!;
+    const cosine =
+      normals[3 * face]! * normals[3 * other]! +
+      normals[3 * face + 1]! * normals[3 * other + 1]! +
+      normals[3 * face + 2]! * normals[3 * other + 2]!;
     const narrow = areas[face]! < NARROW * whole && areas[other]! < NARROW * whole;
     if (cosine > FLAT || (cosine > BENT && narrow)) parent[root(face)] = root(other);
   }
   return gathered(count, root, areas, normals, point, triangles);
 }
 
-function gathered(count: number, root: (of: number) => number, areas: Float64Array, normals: Float64Array, point: (index: number) => Vec3, triangles: Uint32Array): MeshFaces {
-  const groups = new Map<number, { area: number; normal: [number, number, number]; centre: [number, number, number]; min: [number, number, number]; max: [number, number, number]; triangles: number[] }>();
+function gathered(
+  count: number,
+  root: (of: number) => number,
+  areas: Float64Array,
+  normals: Float64Array,
+  point: (index: number) => Vec3,
+  triangles: Uint32Array,
+): MeshFaces {
+  const groups = new Map<
+    number,
+    {
+      area: number;
+      normal: [number, number, number];
+      centre: [number, number, number];
+      min: [number, number, number];
+      max: [number, number, number];
+      triangles: number[];
+    }
+  >();
   for (let face = 0; face < count; face++) {
     const at = root(face);
-    const group = groups.get(at) ?? { area: 0, normal: [0, 0, 0], centre: [0, 0, 0], min: [Infinity, Infinity, Infinity], max: [-Infinity, -Infinity, -Infinity], triangles: [] };
+    const group = groups.get(at) ?? {
+      area: 0,
+      normal: [0, 0, 0],
+      centre: [0, 0, 0],
+      min: [Infinity, Infinity, Infinity],
+      max: [-Infinity, -Infinity, -Infinity],
+      triangles: [],
+    };
     groups.set(at, group);
     group.area += areas[face]!;
     group.triangles.push(face);
@@ -86,7 +120,13 @@ function gathered(count: number, root: (of: number) => number, areas: Float64Arr
   });
   return {
     faceOf,
-    faces: sorted.map(({ area, normal, centre, min, max }) => ({ areaMm2: area, normal: lengthOf(normal) > 1e-9 * area ? unit(normal) : ([0, 0, 0] as const), centre: area > 0 ? scale(centre, 1 / area) : (min as unknown as Vec3), min, max })),
+    faces: sorted.map(({ area, normal, centre, min, max }) => ({
+      areaMm2: area,
+      normal: lengthOf(normal) > 1e-9 * area ? unit(normal) : ([0, 0, 0] as const),
+      centre: area > 0 ? scale(centre, 1 / area) : (min as unknown as Vec3),
+      min,
+      max,
+    })),
   };
 }
 

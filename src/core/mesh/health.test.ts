@@ -13,12 +13,17 @@ test('a box and a ring are sound', () => {
 test('open, inside out, flat, crossing, tiny and huge are told apart', () => {
   expect(whats(box().slice(9))).toEqual(['open']);
   const mesh = meshOf(box());
-  expect(ailmentsOf({ ...mesh, triangles: mesh.triangles.slice().reverse() }).map(({ what }) => what)).toEqual(['insideOut']);
+  expect(
+    ailmentsOf({ ...mesh, triangles: mesh.triangles.slice().reverse() }).map(({ what }) => what),
+  ).toEqual(['insideOut']);
   expect(whats(boxCorners([0, 0, 0], [10, 8, 0]))).toEqual(['flat']);
   expect(whats([...box(), ...box(10, 5)])).toEqual(['crossing']);
   expect(whats(boxCorners([0, 0, 0], [0.01, 0.008, 0.006]))).toEqual(['small']);
   expect(whats(boxCorners([0, 0, 0], [10_000, 8, 6]))).toEqual(['large']);
-  expect(unitsFor(meshOf(boxCorners([0, 0, 0], [0.05, 0.01, 0.01]))).find(({ name }) => name === 'metres')!.longestMm).toBeCloseTo(50, 9);
+  expect(
+    unitsFor(meshOf(boxCorners([0, 0, 0], [0.05, 0.01, 0.01]))).find(({ name }) => name === 'metres')!
+      .longestMm,
+  ).toBeCloseTo(50, 9);
   expect(measureMesh(inMm(meshOf(box()), 10), {}).volumeMm3).toBeCloseTo(480_000, 6);
 });
 
@@ -28,7 +33,10 @@ describe('a repair', () => {
     const { mesh, done, left } = repaired(meshOf(box().slice(9)));
     expect(left).toEqual([]);
     expect(done.join()).toContain('Closed 1 hole');
-    expect(measureMesh(mesh, {})).toMatchObject({ watertight: true, volumeMm3: expect.closeTo(sound.volumeMm3, 9) });
+    expect(measureMesh(mesh, {})).toMatchObject({
+      watertight: true,
+      volumeMm3: expect.closeTo(sound.volumeMm3, 9),
+    });
   });
 
   it('turns a face that looks inwards, and a whole part', () => {

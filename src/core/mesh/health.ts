@@ -25,12 +25,30 @@ export function ailmentsOf(mesh: Mesh): Ailment[] {
   const longest = Math.max(...sides);
   const found: Ailment[] = [];
   const flat = Math.min(...sides) <= FLAT * longest;
-  if (unpaired > 0 && !flat) found.push({ what: 'open', text: `It is open: ${unpaired} edges have no face on their other side, so it has no inside.`, mendable: true });
-  else if (flat || volume <= FLAT * area * longest) found.push({ what: 'flat', text: 'It has no thickness: its faces enclose nothing.', mendable: false });
-  else if (signed < 0) found.push({ what: 'insideOut', text: 'It is inside out: its faces look inwards.', mendable: true });
-  else if (overlaps(mesh, gridOver(mesh, longest / COLUMNS))) found.push({ what: 'crossing', text: 'It crosses itself: some places lie inside two of its surfaces, or inside one that looks inwards. Join the bodies in your CAD program.', mendable: false });
-  if (longest > LARGEST_MM) found.push({ what: 'large', text: `It measures ${plain(longest)} mm, which no part of such a car does.`, mendable: false });
-  if (longest < SMALLEST_MM) found.push({ what: 'small', text: `It measures only ${plain(longest)} mm.`, mendable: false });
+  if (unpaired > 0 && !flat)
+    found.push({
+      what: 'open',
+      text: `It is open: ${unpaired} edges have no face on their other side, so it has no inside.`,
+      mendable: true,
+    });
+  else if (flat || volume <= FLAT * area * longest)
+    found.push({ what: 'flat', text: 'It has no thickness: its faces enclose nothing.', mendable: false });
+  else if (signed < 0)
+    found.push({ what: 'insideOut', text: 'It is inside out: its faces look inwards.', mendable: true });
+  else if (overlaps(mesh, gridOver(mesh, longest / COLUMNS)))
+    found.push({
+      what: 'crossing',
+      text: 'It crosses itself: some places lie inside two of its surfaces, or inside one that looks inwards. Join the bodies in your CAD program.',
+      mendable: false,
+    });
+  if (longest > LARGEST_MM)
+    found.push({
+      what: 'large',
+      text: `It measures ${plain(longest)} mm, which no part of such a car does.`,
+      mendable: false,
+    });
+  if (longest < SMALLEST_MM)
+    found.push({ what: 'small', text: `It measures only ${plain(longest)} mm.`, mendable: false });
   return found;
 }
 
@@ -38,7 +56,13 @@ export function ailmentsOf(mesh: Mesh): Ailment[] {
 export function unitsFor(mesh: Mesh): { unitMm: number; name: string; longestMm: number }[] {
   const { min, max } = boundsOf(mesh);
   const longest = Math.max(max[0] - min[0], max[1] - min[1], max[2] - min[2]);
-  return [{ unitMm: 1, name: 'millimetres' }, { unitMm: 10, name: 'centimetres' }, { unitMm: 25.4, name: 'inches' }, { unitMm: 1000, name: 'metres' }, { unitMm: 0.001, name: 'micrometres' }].map((unit) => ({ ...unit, longestMm: longest * unit.unitMm }));
+  return [
+    { unitMm: 1, name: 'millimetres' },
+    { unitMm: 10, name: 'centimetres' },
+    { unitMm: 25.4, name: 'inches' },
+    { unitMm: 1000, name: 'metres' },
+    { unitMm: 0.001, name: 'micrometres' },
+  ].map((unit) => ({ ...unit, longestMm: longest * unit.unitMm }));
 }
 
 export interface Repaired {
@@ -60,9 +84,15 @@ export function repaired(mesh: Mesh): Repaired {
   next = withoutTwins(next, done);
   const before = next.triangles;
   next = closed(turnedAlike(next), done);
-  if (edgesOf(next).unpaired === 0 && solidOf(next).signed < 0) next = { vertices: next.vertices, triangles: flipped(next.triangles) };
+  if (edgesOf(next).unpaired === 0 && solidOf(next).signed < 0)
+    next = { vertices: next.vertices, triangles: flipped(next.triangles) };
   const turned = turnedFrom(before, next.triangles);
-  if (turned > 0) done.push(turned === before.length / 3 ? 'Turned it the right way out.' : `Turned ${turned} faces the way of their neighbours.`);
+  if (turned > 0)
+    done.push(
+      turned === before.length / 3
+        ? 'Turned it the right way out.'
+        : `Turned ${turned} faces the way of their neighbours.`,
+    );
   return { mesh: next, done, left: ailmentsOf(next) };
 }
 
@@ -77,7 +107,10 @@ function joined({ vertices, triangles }: Mesh, done: string[]): Mesh {
     firsts.set(key, first);
     to[at] = first;
   }
-  const corners = Float64Array.from({ length: 3 * triangles.length }, (_, at) => vertices[3 * to[triangles[Math.floor(at / 3)]!]! + (at % 3)]!);
+  const corners = Float64Array.from(
+    { length: 3 * triangles.length },
+    (_, at) => vertices[3 * to[triangles[Math.floor(at / 3)]!]! + (at % 3)]!,
+  );
   const next = welded(corners, 'mesh');
   const merged = vertices.length / 3 - next.vertices.length / 3;
   if (merged > 0) done.push(`Joined ${merged} corners that nearly met.`);
@@ -113,10 +146,11 @@ const edgeKey = (a: number, b: number) => (a < b ? `${a},${b}` : `${b},${a}`);
 function turnedAlike({ vertices, triangles }: Mesh): Mesh {
   const next = triangles.slice();
   const faces = new Map<string, number[]>();
-  for (let at = 0; at < next.length; at += 3) for (let k = 0; k < 3; k++) {
-    const key = edgeKey(next[at + k]!, next[at + ((k + 1) % 3)]!);
-    faces.set(key, [...(faces.get(key) ?? []), at]);
-  }
+  for (let at = 0; at < next.length; at += 3)
+    for (let k = 0; k < 3; k++) {
+      const key = edgeKey(next[at + k]!, next[at + ((k + 1) % 3)]!);
+      faces.set(key, [...(faces.get(key) ?? []), at]);
+    }
   const seen = new Uint8Array(next.length / 3);
   for (let start = 0; start < next.length; start += 3) {
     if (seen[start / 3]) continue;
@@ -151,23 +185,30 @@ function turnedFrom(before: Uint32Array, after: Uint32Array): number {
 function closed({ vertices, triangles }: Mesh, done: string[]): Mesh {
   const onwards = new Map<number, number>();
   const open = new Map<string, [number, number]>();
-  for (let at = 0; at < triangles.length; at += 3) for (let k = 0; k < 3; k++) {
-    const [a, b] = [triangles[at + k]!, triangles[at + ((k + 1) % 3)]!];
-    if (open.delete(`${b},${a}`)) continue;
-    open.set(`${a},${b}`, [a, b]);
-  }
+  for (let at = 0; at < triangles.length; at += 3)
+    for (let k = 0; k < 3; k++) {
+      const [a, b] = [triangles[at + k]!, triangles[at + ((k + 1) % 3)]!];
+      if (open.delete(`${b},${a}`)) continue;
+      open.set(`${a},${b}`, [a, b]);
+    }
   for (const [a, b] of open.values()) onwards.set(b, a);
   const [points, faces] = [Array.from(vertices), Array.from(triangles)];
   let holes = 0;
   while (onwards.size > 0) {
     const first = onwards.keys().next().value!;
     const rim = [first];
-    for (let at = onwards.get(first); at !== undefined && at !== first && rim.length <= MOST_RIM; at = onwards.get(at)) rim.push(at);
+    for (
+      let at = onwards.get(first);
+      at !== undefined && at !== first && rim.length <= MOST_RIM;
+      at = onwards.get(at)
+    )
+      rim.push(at);
     const whole = onwards.get(rim.at(-1)!) === first;
     for (const at of rim) onwards.delete(at);
     if (!whole || rim.length < 3) continue;
     const middle = points.length / 3;
-    for (let axis = 0; axis < 3; axis++) points.push(rim.reduce((sum, at) => sum + points[3 * at + axis]!, 0) / rim.length);
+    for (let axis = 0; axis < 3; axis++)
+      points.push(rim.reduce((sum, at) => sum + points[3 * at + axis]!, 0) / rim.length);
     rim.forEach((at, index) => faces.push(at, rim[(index + 1) % rim.length]!, middle));
     holes++;
   }
@@ -182,4 +223,5 @@ function flipped(triangles: Uint32Array): Uint32Array {
 }
 
 /** The mesh in millimetres. */
-export const inMm = (mesh: Mesh, unitMm: number): Mesh => (unitMm === 1 ? mesh : { vertices: mesh.vertices.map((one) => one * unitMm), triangles: mesh.triangles });
+export const inMm = (mesh: Mesh, unitMm: number): Mesh =>
+  unitMm === 1 ? mesh : { vertices: mesh.vertices.map((one) => one * unitMm), triangles: mesh.triangles };

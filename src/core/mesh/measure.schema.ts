@@ -4,13 +4,23 @@ import type { Vec3 } from '../vec3';
 import type { MeasureInput } from './measure';
 import type { MeshText } from './readMesh';
 
-export const meshSchema = Joi.object<MeshText>({ stlBase64: Joi.string(), threeMfBase64: Joi.string(), objText: Joi.string() }).xor('stlBase64', 'threeMfBase64', 'objText');
+export const meshSchema = Joi.object<MeshText>({
+  stlBase64: Joi.string(),
+  threeMfBase64: Joi.string(),
+  objText: Joi.string(),
+}).xor('stlBase64', 'threeMfBase64', 'objText');
 
 const NO_DIRECTION = 1e-12;
 
 /** Three numbers that are not all 0. */
 export const direction = () =>
-  Joi.array().items(finite()).length(3).custom((value: Vec3, helpers) => (Math.hypot(...value) < NO_DIRECTION ? helpers.error('any.invalid') : value)).messages({ 'any.invalid': 'is no direction: all three numbers are 0' });
+  Joi.array()
+    .items(finite())
+    .length(3)
+    .custom((value: Vec3, helpers) =>
+      Math.hypot(...value) < NO_DIRECTION ? helpers.error('any.invalid') : value,
+    )
+    .messages({ 'any.invalid': 'is no direction: all three numbers are 0' });
 
 export const meshMeasureSchema = Joi.object<MeasureInput>({
   mesh: meshSchema.required(),

@@ -43,7 +43,14 @@ export function meshMeasure({ mesh, ...how }: MeasureInput): MeasureResult {
   return measureMesh(readMesh(mesh), how);
 }
 
-export function measureMesh(mesh: Mesh, { buildDirection = [0, 0, 1], overhangDeg = USUAL_OVERHANG_DEG, densityGPerCm3 = USUAL_DENSITY }: Omit<MeasureInput, 'mesh'>): MeasureResult {
+export function measureMesh(
+  mesh: Mesh,
+  {
+    buildDirection = [0, 0, 1],
+    overhangDeg = USUAL_OVERHANG_DEG,
+    densityGPerCm3 = USUAL_DENSITY,
+  }: Omit<MeasureInput, 'mesh'>,
+): MeasureResult {
   const { openEdges, watertight, shells } = edgesOf(mesh);
   const edges = { watertight, openEdges, shells };
   const solid = solidOf(mesh);
@@ -51,14 +58,33 @@ export function measureMesh(mesh: Mesh, { buildDirection = [0, 0, 1], overhangDe
   const density = densityGPerCm3 * G_PER_MM3;
   const { xx, yy, zz, xy, yz, zx } = solid.second;
   return {
-    triangles: mesh.triangles.length / 3, ...edges, volumeMm3: solid.volume, areaMm2: solid.area, boundsMm: boundsOf(mesh), centroidMm: solid.centroid,
-    inertiaAboutCentroidGMm2: { xx: density * (yy + zz), yy: density * (xx + zz), zz: density * (xx + yy), xy: density * xy, yz: density * yz, zx: density * zx },
-    massG: density * solid.volume, ...bed, notes: edges.watertight ? [] : ['The mesh is open, so volume, mass and inertia are no more than a guess.'],
+    triangles: mesh.triangles.length / 3,
+    ...edges,
+    volumeMm3: solid.volume,
+    areaMm2: solid.area,
+    boundsMm: boundsOf(mesh),
+    centroidMm: solid.centroid,
+    inertiaAboutCentroidGMm2: {
+      xx: density * (yy + zz),
+      yy: density * (xx + zz),
+      zz: density * (xx + yy),
+      xy: density * xy,
+      yz: density * yz,
+      zx: density * zx,
+    },
+    massG: density * solid.volume,
+    ...bed,
+    notes: edges.watertight
+      ? []
+      : ['The mesh is open, so volume, mass and inertia are no more than a guess.'],
   };
 }
 
 export function boundsOf({ vertices }: Mesh): { min: Vec3; max: Vec3 } {
-  const [min, max] = [[Infinity, Infinity, Infinity], [-Infinity, -Infinity, -Infinity]];
+  const [min, max] = [
+    [Infinity, Infinity, Infinity],
+    [-Infinity, -Infinity, -Infinity],
+  ];
   for (let at = 0; at < vertices.length; at += 3) {
     for (let axis = 0; axis < 3; axis++) {
       const value = vertices[at + axis]!;
@@ -70,11 +96,20 @@ export function boundsOf({ vertices }: Mesh): { min: Vec3; max: Vec3 } {
 }
 
 /** Edges met once, twice in opposite ways, or otherwise; those not passed as often one way as the other; shells joined through edges. */
-export function edgesOf({ triangles }: Mesh): { watertight: boolean; openEdges: number; shells: number; unpaired: number } {
+export function edgesOf({ triangles }: Mesh): {
+  watertight: boolean;
+  openEdges: number;
+  shells: number;
+  unpaired: number;
+} {
   let size = 1;
   while (size < 2 * triangles.length) size *= 2;
   const table = new Int32Array(size).fill(-1);
-  const [low, high, first] = [new Uint32Array(triangles.length), new Uint32Array(triangles.length), new Uint32Array(triangles.length)];
+  const [low, high, first] = [
+    new Uint32Array(triangles.length),
+    new Uint32Array(triangles.length),
+    new Uint32Array(triangles.length),
+  ];
   const [count, turns] = [new Int32Array(triangles.length), new Int32Array(triangles.length)];
   const parent = new Int32Array(triangles.length / 3).map((_, index) => index);
   const root = (of: number): number => {
@@ -137,7 +172,11 @@ export function solidOf(mesh: Mesh): Solid {
     const [ax, ay, az] = [vertices[i]! - o[0], vertices[i + 1]! - o[1], vertices[i + 2]! - o[2]];
     const [bx, by, bz] = [vertices[j]! - o[0], vertices[j + 1]! - o[1], vertices[j + 2]! - o[2]];
     const [cx, cy, cz] = [vertices[k]! - o[0], vertices[k + 1]! - o[1], vertices[k + 2]! - o[2]];
-    const [nx, ny, nz] = [(by - ay) * (cz - az) - (bz - az) * (cy - ay), (bz - az) * (cx - ax) - (bx - ax) * (cz - az), (bx - ax) * (cy - ay) - (by - ay) * (cx - ax)];
+    const [nx, ny, nz] = [
+      (by - ay) * (cz - az) - (bz - az) * (cy - ay),
+      (bz - az) * (cx - ax) - (bx - ax) * (cz - az),
+      (bx - ax) * (cy - ay) - (by - ay) * (cx - ax),
+    ];
     area += Math.sqrt(nx * nx + ny * ny + nz * nz) / 2;
     const d = ax * (by * cz - bz * cy) + ay * (bz * cx - bx * cz) + az * (bx * cy - by * cx);
     six += d;
@@ -153,18 +192,33 @@ export function solidOf(mesh: Mesh): Solid {
     second.zx += d * (sz * sx + az * ax + bz * bx + cz * cx);
   }
   const volume = six / 6;
-  if (volume === 0) return { volume: 0, signed: 0, area, centroid: o, second: { xx: 0, yy: 0, zz: 0, xy: 0, yz: 0, zx: 0 } };
+  if (volume === 0)
+    return { volume: 0, signed: 0, area, centroid: o, second: { xx: 0, yy: 0, zz: 0, xy: 0, yz: 0, zx: 0 } };
   const c = first.map((value) => value / 24 / volume) as [number, number, number];
   const sign = Math.sign(volume);
   const about = (value: number, p: number, q: number) => sign * (value / 120 - volume * p * q);
   return {
-    volume: Math.abs(volume), signed: volume, area, centroid: [c[0] + o[0], c[1] + o[1], c[2] + o[2]],
-    second: { xx: about(second.xx, c[0], c[0]), yy: about(second.yy, c[1], c[1]), zz: about(second.zz, c[2], c[2]), xy: about(second.xy, c[0], c[1]), yz: about(second.yz, c[1], c[2]), zx: about(second.zx, c[2], c[0]) },
+    volume: Math.abs(volume),
+    signed: volume,
+    area,
+    centroid: [c[0] + o[0], c[1] + o[1], c[2] + o[2]],
+    second: {
+      xx: about(second.xx, c[0], c[0]),
+      yy: about(second.yy, c[1], c[1]),
+      zz: about(second.zz, c[2], c[2]),
+      xy: about(second.xy, c[0], c[1]),
+      yz: about(second.yz, c[1], c[2]),
+      zx: about(second.zx, c[2], c[0]),
+    },
   };
 }
 
 /** Height over the bed, what overhangs and what lies on it. */
-export function onBed({ vertices, triangles }: Mesh, b: Vec3, overhangDeg: number): { heightMm: number; overhangAreaMm2: number; bedContactMm2: number } {
+export function onBed(
+  { vertices, triangles }: Mesh,
+  b: Vec3,
+  overhangDeg: number,
+): { heightMm: number; overhangAreaMm2: number; bedContactMm2: number } {
   const heights = new Float64Array(vertices.length / 3);
   let [low, high] = [Infinity, -Infinity];
   for (let at = 0; at < heights.length; at++) {
@@ -179,8 +233,16 @@ export function onBed({ vertices, triangles }: Mesh, b: Vec3, overhangDeg: numbe
   for (let at = 0; at < triangles.length; at += 3) {
     const [p, q, r] = [triangles[at]!, triangles[at + 1]!, triangles[at + 2]!];
     const [i, j, k] = [3 * p, 3 * q, 3 * r];
-    const [ux, uy, uz] = [vertices[j]! - vertices[i]!, vertices[j + 1]! - vertices[i + 1]!, vertices[j + 2]! - vertices[i + 2]!];
-    const [vx, vy, vz] = [vertices[k]! - vertices[i]!, vertices[k + 1]! - vertices[i + 1]!, vertices[k + 2]! - vertices[i + 2]!];
+    const [ux, uy, uz] = [
+      vertices[j]! - vertices[i]!,
+      vertices[j + 1]! - vertices[i + 1]!,
+      vertices[j + 2]! - vertices[i + 2]!,
+    ];
+    const [vx, vy, vz] = [
+      vertices[k]! - vertices[i]!,
+      vertices[k + 1]! - vertices[i + 1]!,
+      vertices[k + 2]! - vertices[i + 2]!,
+    ];
     const [nx, ny, nz] = [uy * vz - uz * vy, uz * vx - ux * vz, ux * vy - uy * vx];
     const twice = Math.sqrt(nx * nx + ny * ny + nz * nz);
     if (twice === 0) continue;

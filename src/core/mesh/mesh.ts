@@ -13,7 +13,8 @@ export const MOST_TRIANGLES = 2_000_000;
 /** Refuses what no solid has: no triangle, too many, a number that is none. */
 export function checkedTriangles(count: number, path: string): void {
   if (count === 0) throw new CalcError(path, 'holds no triangles', 'export the part as a solid');
-  if (count > MOST_TRIANGLES) throw new CalcError(path, `holds ${count} triangles, more than ${MOST_TRIANGLES}`, 'export it coarser');
+  if (count > MOST_TRIANGLES)
+    throw new CalcError(path, `holds ${count} triangles, more than ${MOST_TRIANGLES}`, 'export it coarser');
 }
 
 /**
@@ -35,7 +36,12 @@ export function welded(corners: Float32Array | Float64Array, path: string): Mesh
   for (let corner = 0; corner < count; corner++) {
     // adding nothing makes −0 and 0 one place
     const [x, y, z] = [corners[3 * corner]! + 0, corners[3 * corner + 1]! + 0, corners[3 * corner + 2]! + 0];
-    if (!Number.isFinite(x + y + z)) throw new CalcError(path, `corner ${(corner % 3) + 1} of triangle ${Math.floor(corner / 3) + 1} is no finite number`, 'export the part again');
+    if (!Number.isFinite(x + y + z))
+      throw new CalcError(
+        path,
+        `corner ${(corner % 3) + 1} of triangle ${Math.floor(corner / 3) + 1} is no finite number`,
+        'export the part again',
+      );
     bits[0] = x;
     bits[1] = y;
     bits[2] = z;

@@ -2,7 +2,10 @@ import { boundsOf } from './measure';
 import type { Mesh } from './mesh';
 
 /** A mesh that lies, brought to its place on a plate: its low corner at x and y from the bed's, a quarter turn where asked. */
-export function placedOnPlate({ vertices, triangles }: Mesh, { xMm, yMm, turned }: { xMm: number; yMm: number; turned: boolean }): Mesh {
+export function placedOnPlate(
+  { vertices, triangles }: Mesh,
+  { xMm, yMm, turned }: { xMm: number; yMm: number; turned: boolean },
+): Mesh {
   const out = new Float64Array(vertices.length);
   for (let at = 0; at < vertices.length; at += 3) {
     const [x, y] = [vertices[at]!, vertices[at + 1]!];

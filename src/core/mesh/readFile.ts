@@ -10,5 +10,9 @@ export function readMeshFile(bytes: Uint8Array, name: string): Mesh {
   if (kind === '3mf' || (bytes[0] === 0x50 && bytes[1] === 0x4b)) return read3mf(bytes, 'file');
   if (kind === 'obj') return readObj(new TextDecoder().decode(bytes), 'file');
   if (kind === 'stl') return readStl(bytes, 'file');
-  throw new CalcError('file', `is no mesh that is known here: ${name.slice(-20)}`, 'drop an STL, a 3MF or an OBJ');
+  throw new CalcError(
+    'file',
+    `is no mesh that is known here: ${name.slice(-20)}`,
+    'drop an STL, a 3MF or an OBJ',
+  );
 }

@@ -14,6 +14,7 @@ export type MeshText = { stlBase64: string } | { threeMfBase64: string } | { obj
  */
 export function readMesh(text: MeshText): Mesh {
   if ('stlBase64' in text) return readStl(fromBase64(text.stlBase64, 'mesh.stlBase64'), 'mesh.stlBase64');
-  if ('threeMfBase64' in text) return read3mf(fromBase64(text.threeMfBase64, 'mesh.threeMfBase64'), 'mesh.threeMfBase64');
+  if ('threeMfBase64' in text)
+    return read3mf(fromBase64(text.threeMfBase64, 'mesh.threeMfBase64'), 'mesh.threeMfBase64');
   return readObj(text.objText, 'mesh.objText');
 }

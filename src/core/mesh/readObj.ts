@@ -12,7 +12,8 @@ const LONGEST_LINE = 100_000;
 export function readObj(text: string, path: string): Mesh {
   const places: number[] = [];
   const corners: number[] = [];
-  const refuse = (line: number, what: string) => new CalcError(path, `line ${line + 1} ${what}`, 'export the part again');
+  const refuse = (line: number, what: string) =>
+    new CalcError(path, `line ${line + 1} ${what}`, 'export the part again');
   for (let [start, number] = [0, 0]; start <= text.length; number++) {
     const end = text.indexOf('\n', start) < 0 ? text.length : text.indexOf('\n', start);
     if (end - start > LONGEST_LINE) throw refuse(number, `is longer than ${LONGEST_LINE} letters`);
@@ -26,7 +27,8 @@ export function readObj(text: string, path: string): Mesh {
     const [kind, ...words] = line.trim().split(/\s+/);
     if (kind === 'v') {
       const at = words.slice(0, 3).map(Number);
-      if (at.length < 3 || at.some((value) => !Number.isFinite(value))) throw refuse(number, 'gives no three finite numbers');
+      if (at.length < 3 || at.some((value) => !Number.isFinite(value)))
+        throw refuse(number, 'gives no three finite numbers');
       places.push(...at);
     }
     if (kind !== 'f') return;
@@ -34,10 +36,13 @@ export function readObj(text: string, path: string): Mesh {
     const face = words.map((word) => {
       const index = Number(word.split('/')[0]);
       const at = index < 0 ? places.length / 3 + index : index - 1;
-      if (!Number.isInteger(index) || at < 0 || at >= places.length / 3) throw refuse(number, `names a corner that is not there (${word.slice(0, 20)})`);
+      if (!Number.isInteger(index) || at < 0 || at >= places.length / 3)
+        throw refuse(number, `names a corner that is not there (${word.slice(0, 20)})`);
       return at;
     });
-    for (let k = 1; k + 1 < face.length; k++) for (const at of [face[0]!, face[k]!, face[k + 1]!]) corners.push(places[3 * at]!, places[3 * at + 1]!, places[3 * at + 2]!);
+    for (let k = 1; k + 1 < face.length; k++)
+      for (const at of [face[0]!, face[k]!, face[k + 1]!])
+        corners.push(places[3 * at]!, places[3 * at + 1]!, places[3 * at + 2]!);
     refuseTooMany(corners.length / 9, path);
   }
 }

@@ -6,7 +6,12 @@ import type { OrientInput } from './orient';
 import type { SectionsInput } from './sections';
 
 const vector = () => Joi.array().items(finite()).length(3);
-const axis = () => Joi.alternatives().conditional('.', { is: Joi.array(), then: direction(), otherwise: Joi.valid('x', 'y', 'z') });
+const axis = () =>
+  Joi.alternatives().conditional('.', {
+    is: Joi.array(),
+    then: direction(),
+    otherwise: Joi.valid('x', 'y', 'z'),
+  });
 const load = () => Joi.object({ forceN: vector().required(), atMm: vector().required() });
 const heldEnd = () => Joi.valid('min', 'max');
 
@@ -33,4 +38,6 @@ export const meshOrientSchema = Joi.object<OrientInput>({
   material: strengthMaterialSchema,
   fill: share().default(1),
   temperatureC: temperatureC().default(23),
-}).with('load', 'material').required();
+})
+  .with('load', 'material')
+  .required();

@@ -10,17 +10,38 @@ import { meshOrientSchema, meshSectionsSchema } from './sections.schema';
 import { boxCorners, type Corners, meshOf } from './shapes';
 import { writeStl } from './writeStl';
 
-const material = { modulusMpa: 2000, inPlaneStrengthMpa: 50, interlayerStrengthMpa: 25, interlayerShearMpa: 15 };
+const material = {
+  modulusMpa: 2000,
+  inPlaneStrengthMpa: 50,
+  interlayerStrengthMpa: 25,
+  interlayerShearMpa: 15,
+};
 const stl = (corners: Corners) => ({ stlBase64: toBase64(writeStl(meshOf(corners))) });
 const sections = (input: SectionsInput) => meshSections(parse(meshSectionsSchema, input));
 const bar = boxCorners([0, -3, -5], [60, 3, 5]);
-const cantilever: SectionsInput = { mesh: stl(bar), axis: 'x', load: { forceN: [0, 0, -10], atMm: [60, 0, 0] }, material };
-const every = (corners: Corners, by: (p: Vec3) => Vec3): Corners => Array.from({ length: corners.length / 3 }, (_, i) => by([corners[3 * i]!, corners[3 * i + 1]!, corners[3 * i + 2]!])).flat();
+const cantilever: SectionsInput = {
+  mesh: stl(bar),
+  axis: 'x',
+  load: { forceN: [0, 0, -10], atMm: [60, 0, 0] },
+  material,
+};
+const every = (corners: Corners, by: (p: Vec3) => Vec3): Corners =>
+  Array.from({ length: corners.length / 3 }, (_, i) =>
+    by([corners[3 * i]!, corners[3 * i + 1]!, corners[3 * i + 2]!]),
+  ).flat();
 
 describe('mesh.sections', () => {
   it('is the beam that a bar is, station by station', () => {
     const { series, weakest, notes } = sections(cantilever);
-    const found = beamCheck({ support: 'cantilever', lengthMm: 60, load: { forceN: 10 }, section: { shape: 'rectangle', widthMm: 6, heightMm: 10 }, bendingAbout: 'x', material, layers: 'along' });
+    const found = beamCheck({
+      support: 'cantilever',
+      lengthMm: 60,
+      load: { forceN: 10 },
+      section: { shape: 'rectangle', widthMm: 6, heightMm: 10 },
+      bendingAbout: 'x',
+      material,
+      layers: 'along',
+    });
     expect(series.atMm[0]).toBeCloseTo(0.6, 9);
     expect(series.areaMm2[20]).toBeCloseTo(60, 5);
     expect([series.i1Mm4[20], series.i2Mm4[20]]).toEqual([expect.closeTo(500, 3), expect.closeTo(180, 3)]);
@@ -47,7 +68,12 @@ describe('mesh.sections', () => {
     expect(flat.series.stressMpa[0]).toBeCloseTo((594 * 5) / 500 + (4 * 59.4 * 3) / 180, 5);
     const [c, s] = [Math.cos(0.7), Math.sin(0.7)];
     const turn = ([x, y, z]: Vec3): Vec3 => [c * x - s * y, s * x + c * y, z];
-    const turned = sections({ ...cantilever, mesh: stl(every(bar, turn)), axis: turn([1, 0, 0]), load: { forceN: turn([0, 4, -10]), atMm: turn([60, 0, 0]) } });
+    const turned = sections({
+      ...cantilever,
+      mesh: stl(every(bar, turn)),
+      axis: turn([1, 0, 0]),
+      load: { forceN: turn([0, 4, -10]), atMm: turn([60, 0, 0]) },
+    });
     expect(turned.series.stressMpa[0]).toBeCloseTo(flat.series.stressMpa[0]!, 4);
     expect(turned.weakest.margin).toBeCloseTo(flat.weakest.margin, 3);
   });
@@ -58,13 +84,26 @@ describe('mesh.sections', () => {
     const box = sectionProperties({ section: { shape: 'box', widthMm: 6, heightMm: 10, wallMm: 1 } });
     expect(series.areaMm2[25]).toBeCloseTo(box.areaMm2, 4);
     expect(series.i1Mm4[25]).toBeCloseTo(box.ixMm4, 3);
-    expect(sections({ ...cantilever, buildDirection: [1, 0, 0] }).weakest.margin / sections(cantilever).weakest.margin).toBeCloseTo(0.5, 6);
-    expect(sections({ ...cantilever, buildDirection: [1, 0, 1] }).series.allowableMpa[0]).toBeCloseTo((2 * 50 * 25) / 75, 6);
+    expect(
+      sections({ ...cantilever, buildDirection: [1, 0, 0] }).weakest.margin /
+        sections(cantilever).weakest.margin,
+    ).toBeCloseTo(0.5, 6);
+    expect(sections({ ...cantilever, buildDirection: [1, 0, 1] }).series.allowableMpa[0]).toBeCloseTo(
+      (2 * 50 * 25) / 75,
+      6,
+    );
   });
 
   it('tells torsion that it leaves out, and gaps', () => {
-    expect(sections({ ...cantilever, load: { forceN: [0, 0, -10], atMm: [60, 8, 0] } }).notes[0]).toContain('80 N mm');
-    expect(sections({ ...cantilever, mesh: stl([...boxCorners([0, 0, 0], [20, 5, 5]), ...boxCorners([40, 0, 0], [60, 5, 5])]) }).notes.join()).toContain('meet no material');
+    expect(sections({ ...cantilever, load: { forceN: [0, 0, -10], atMm: [60, 8, 0] } }).notes[0]).toContain(
+      '80 N mm',
+    );
+    expect(
+      sections({
+        ...cantilever,
+        mesh: stl([...boxCorners([0, 0, 0], [20, 5, 5]), ...boxCorners([40, 0, 0], [60, 5, 5])]),
+      }).notes.join(),
+    ).toContain('meet no material');
     expect(refusalOf(() => sections({ ...cantilever, axis: [0, 0, 0] })).path).toBe('axis');
   });
 });
@@ -86,9 +125,18 @@ describe('mesh.orient', () => {
   });
 
   it('without a load asks for the least support, then the lowest; a slanted face may lie on the bed', () => {
-    expect(orient({ mesh: stl(bar) })[0]).toMatchObject({ overhangAreaMm2: 0, heightMm: expect.closeTo(6, 5) });
-    const wedge = every(boxCorners([0, 0, 0], [30, 10, 10]), ([x, y, z]) => [x, y, z === 0 ? 0 : z + 0.3 * x]);
-    const slanted = orient({ mesh: stl(wedge) }).filter(({ direction }) => Math.abs(direction[0] - 0.3 / Math.hypot(1, 0.3)) < 0.01 && direction[2] < 0);
+    expect(orient({ mesh: stl(bar) })[0]).toMatchObject({
+      overhangAreaMm2: 0,
+      heightMm: expect.closeTo(6, 5),
+    });
+    const wedge = every(boxCorners([0, 0, 0], [30, 10, 10]), ([x, y, z]) => [
+      x,
+      y,
+      z === 0 ? 0 : z + 0.3 * x,
+    ]);
+    const slanted = orient({ mesh: stl(wedge) }).filter(
+      ({ direction }) => Math.abs(direction[0] - 0.3 / Math.hypot(1, 0.3)) < 0.01 && direction[2] < 0,
+    );
     expect(slanted[0]!.bedContactMm2).toBeCloseTo(300 * Math.hypot(1, 0.3), 1);
     expect(refusalOf(() => orient({ mesh: stl(bar), load: cantilever.load })).path).toBe('material');
   });

@@ -45,7 +45,8 @@ const SAME_STRESS = 1 - 1e-12;
 /** Share of force times length under which torsion is rounding. */
 const NO_TORSION = 1e-9;
 
-export const axisOf = (axis: Axis): Vec3 => (axis === 'x' ? [1, 0, 0] : axis === 'y' ? [0, 1, 0] : axis === 'z' ? [0, 0, 1] : unit(axis));
+export const axisOf = (axis: Axis): Vec3 =>
+  axis === 'x' ? [1, 0, 0] : axis === 'y' ? [0, 1, 0] : axis === 'z' ? [0, 0, 1] : unit(axis);
 
 /**
  * A part cut across its axis, each cut carrying the load that stands beyond it as a beam does.
@@ -61,16 +62,46 @@ export function meshSections({ mesh, ...how }: SectionsInput): SectionsResult {
 /** How a mesh is cut; `holdAtMm` is where along the axis it is held, beyond which nothing is carried. */
 export type SectionsHow = Omit<SectionsInput, 'mesh'> & { holdAtMm?: number };
 
-export function sectionsOf(mesh: Mesh, { axis, stations = USUAL_STATIONS, load, heldEnd, holdAtMm, material, buildDirection = [0, 0, 1], fill, temperatureC }: SectionsHow): SectionsResult {
+export function sectionsOf(
+  mesh: Mesh,
+  {
+    axis,
+    stations = USUAL_STATIONS,
+    load,
+    heldEnd,
+    holdAtMm,
+    material,
+    buildDirection = [0, 0, 1],
+    fill,
+    temperatureC,
+  }: SectionsHow,
+): SectionsResult {
   const a = axisOf(axis);
   const cuts = cutAlong(mesh, a, stations);
   const loadAt = dot(a, load.atMm);
   const middle = (cuts.low + cuts.high) / 2;
   const held = heldEnd ?? (loadAt < middle ? 'max' : 'min');
   const n: Vec3 = held === 'min' ? a : [-a[0], -a[1], -a[2]];
-  const state = { ...(fill === undefined ? {} : { fill }), ...(temperatureC === undefined ? {} : { temperatureC }) };
-  const allowable = allowableMpa(material, Math.acos(Math.min(1, Math.abs(dot(a, unit(buildDirection))))), state);
-  const series: SectionSeries = { atMm: [], areaMm2: [], centroidMm: [], i1Mm4: [], i2Mm4: [], stressMpa: [], shearMpa: [], allowableMpa: [], margin: [] };
+  const state = {
+    ...(fill === undefined ? {} : { fill }),
+    ...(temperatureC === undefined ? {} : { temperatureC }),
+  };
+  const allowable = allowableMpa(
+    material,
+    Math.acos(Math.min(1, Math.abs(dot(a, unit(buildDirection))))),
+    state,
+  );
+  const series: SectionSeries = {
+    atMm: [],
+    areaMm2: [],
+    centroidMm: [],
+    i1Mm4: [],
+    i2Mm4: [],
+    stressMpa: [],
+    shearMpa: [],
+    allowableMpa: [],
+    margin: [],
+  };
   const most = Math.max(...cuts.sections.map(({ area }) => area));
   let [torsion, gaps] = [0, 0];
   for (const cut of cuts.sections) {
@@ -78,7 +109,8 @@ export function sectionsOf(mesh: Mesh, { axis, stations = USUAL_STATIONS, load, 
     const free = holdAtMm === undefined || (held === 'min' ? cut.at > holdAtMm : cut.at < holdAtMm);
     const carries = free && (held === 'min' ? cut.at < loadAt : cut.at > loadAt);
     if (empty) gaps++;
-    const found = empty || !carries ? { stress: 0, shear: 0, torsion: 0 } : stressed(cut, cuts.basis, n, load);
+    const found =
+      empty || !carries ? { stress: 0, shear: 0, torsion: 0 } : stressed(cut, cuts.basis, n, load);
     torsion = Math.max(torsion, found.torsion);
     series.atMm.push(cut.at);
     series.areaMm2.push(empty ? 0 : cut.area);
@@ -88,13 +120,25 @@ export function sectionsOf(mesh: Mesh, { axis, stations = USUAL_STATIONS, load, 
     series.stressMpa.push(found.stress);
     series.shearMpa.push(found.shear);
     series.allowableMpa.push(allowable);
-    series.margin.push(found.stress === 0 ? NOT_LOADED : Math.min(NOT_LOADED, allowable / Math.abs(found.stress)));
+    series.margin.push(
+      found.stress === 0 ? NOT_LOADED : Math.min(NOT_LOADED, allowable / Math.abs(found.stress)),
+    );
   }
   const margin = Math.min(...series.margin);
   const index = series.margin.indexOf(margin);
   return {
-    series, weakest: { index, atMm: series.atMm[index]!, margin },
-    notes: [...(torsion > NO_TORSION * lengthOf(load.forceN) * (cuts.high - cuts.low) ? [`Torsion of up to ${plain(torsion)} N mm is left out.`] : []), ...(gaps > 0 ? [`${gaps} of ${stations} cuts meet no material: the part does not reach along this axis everywhere.`] : [])],
+    series,
+    weakest: { index, atMm: series.atMm[index]!, margin },
+    notes: [
+      ...(torsion > NO_TORSION * lengthOf(load.forceN) * (cuts.high - cuts.low)
+        ? [`Torsion of up to ${plain(torsion)} N mm is left out.`]
+        : []),
+      ...(gaps > 0
+        ? [
+            `${gaps} of ${stations} cuts meet no material: the part does not reach along this axis everywhere.`,
+          ]
+        : []),
+    ],
   };
 }
 
@@ -114,7 +158,11 @@ interface Cut {
 }
 
 /** The part cut at evenly spaced stations, every triangle's piece an edge of the section with the inside to its left. */
-export function cutAlong({ vertices, triangles }: Mesh, a: Vec3, stations: number): { sections: Cut[]; basis: readonly [Vec3, Vec3]; low: number; high: number } {
+export function cutAlong(
+  { vertices, triangles }: Mesh,
+  a: Vec3,
+  stations: number,
+): { sections: Cut[]; basis: readonly [Vec3, Vec3]; low: number; high: number } {
   const e1 = unit(cross(a, Math.abs(a[0]) < 0.9 ? [1, 0, 0] : [0, 1, 0]));
   const e2 = cross(a, e1);
   const count = vertices.length / 3;
@@ -128,7 +176,8 @@ export function cutAlong({ vertices, triangles }: Mesh, a: Vec3, stations: numbe
     if (s[at]! < low) low = s[at]!;
     if (s[at]! > high) high = s[at]!;
   }
-  if (!(high > low)) throw new CalcError('axis', 'runs across a part that has no length along it', 'choose another axis');
+  if (!(high > low))
+    throw new CalcError('axis', 'runs across a part that has no length along it', 'choose another axis');
   const step = (high - low) / stations;
   const edges: number[][] = Array.from({ length: stations }, () => []);
   for (let at = 0; at < triangles.length; at += 3) {
@@ -136,13 +185,26 @@ export function cutAlong({ vertices, triangles }: Mesh, a: Vec3, stations: numbe
     const [p, q, r] = [s[corner[0]]!, s[corner[1]]!, s[corner[2]]!];
     const first = Math.max(0, Math.ceil((Math.min(p, q, r) - low) / step - 0.5));
     const last = Math.min(stations - 1, Math.floor((Math.max(p, q, r) - low) / step - 0.5));
-    for (let station = first; station <= last; station++) edgeOf(corner, s, x, y, low + (station + 0.5) * step, edges[station]!);
+    for (let station = first; station <= last; station++)
+      edgeOf(corner, s, x, y, low + (station + 0.5) * step, edges[station]!);
   }
-  return { sections: edges.map((edge, station) => cutOf(edge, low + (station + 0.5) * step, a, e1, e2)), basis: [e1, e2], low, high };
+  return {
+    sections: edges.map((edge, station) => cutOf(edge, low + (station + 0.5) * step, a, e1, e2)),
+    basis: [e1, e2],
+    low,
+    high,
+  };
 }
 
 /** The piece of a triangle at a height, from where its rim comes up through the plane to where it goes down. */
-function edgeOf(corner: readonly [number, number, number], s: Float64Array, x: Float64Array, y: Float64Array, at: number, into: number[]): void {
+function edgeOf(
+  corner: readonly [number, number, number],
+  s: Float64Array,
+  x: Float64Array,
+  y: Float64Array,
+  at: number,
+  into: number[],
+): void {
   let [fx, fy, tx, ty, found] = [0, 0, 0, 0, 0];
   for (let k = 0; k < 3; k++) {
     const [i, j] = [corner[k]!, corner[(k + 1) % 3]!];
@@ -177,14 +239,36 @@ function cutOf(edges: number[], at: number, a: Vec3, e1: Vec3, e2: Vec3): Cut {
   }
   const sign = area < 0 ? -1 : 1;
   const [cx, cy] = area === 0 ? [0, 0] : [sx / area, sy / area];
-  const [ix, iy, ixy] = [sign * (xx - area * cx * cx), sign * (yy - area * cy * cy), sign * (xy - area * cx * cy)];
+  const [ix, iy, ixy] = [
+    sign * (xx - area * cx * cx),
+    sign * (yy - area * cy * cy),
+    sign * (xy - area * cx * cy),
+  ];
   const centre = [cx + ox, cy + oy] as const;
-  const centroid = [0, 1, 2].map((axis) => at * a[axis]! + centre[0] * e1[axis]! + centre[1] * e2[axis]!) as unknown as Vec3;
-  return { at, area: Math.abs(area), centroid, xx: ix, yy: iy, xy: ixy, mean: (ix + iy) / 2, root: Math.hypot((ix - iy) / 2, ixy), centre, points: edges };
+  const centroid = [0, 1, 2].map(
+    (axis) => at * a[axis]! + centre[0] * e1[axis]! + centre[1] * e2[axis]!,
+  ) as unknown as Vec3;
+  return {
+    at,
+    area: Math.abs(area),
+    centroid,
+    xx: ix,
+    yy: iy,
+    xy: ixy,
+    mean: (ix + iy) / 2,
+    root: Math.hypot((ix - iy) / 2, ixy),
+    centre,
+    points: edges,
+  };
 }
 
 /** Direct stress at the worst fibre and mean shear of a cut that carries what stands beyond it. */
-function stressed({ area, centroid, xx, yy, xy, centre, points }: Cut, [e1, e2]: readonly [Vec3, Vec3], n: Vec3, { forceN, atMm }: SectionsInput['load']): { stress: number; shear: number; torsion: number } {
+function stressed(
+  { area, centroid, xx, yy, xy, centre, points }: Cut,
+  [e1, e2]: readonly [Vec3, Vec3],
+  n: Vec3,
+  { forceN, atMm }: SectionsInput['load'],
+): { stress: number; shear: number; torsion: number } {
   const moment = cross(subtract(atMm, centroid), forceN);
   const axial = dot(forceN, n) / area;
   // ∫ r × σn dA = M with σ = αx + βy: for n along e1 × e2 or against it
@@ -195,8 +279,16 @@ function stressed({ area, centroid, xx, yy, xy, centre, points }: Cut, [e1, e2]:
   let worst = 0;
   for (let k = 0; k < points.length; k += 2) {
     const sigma = axial + alpha * (points[k]! - centre[0]) + beta * (points[k + 1]! - centre[1]);
-    if (Math.abs(sigma) * SAME_STRESS > Math.abs(worst) || (sigma > 0 && worst < 0 && sigma >= Math.abs(worst) * SAME_STRESS)) worst = sigma;
+    if (
+      Math.abs(sigma) * SAME_STRESS > Math.abs(worst) ||
+      (sigma > 0 && worst < 0 && sigma >= Math.abs(worst) * SAME_STRESS)
+    )
+      worst = sigma;
   }
   const along = dot(forceN, n);
-  return { stress: worst, shear: Math.sqrt(Math.max(0, dot(forceN, forceN) - along * along)) / area, torsion: Math.abs(dot(moment, n)) };
+  return {
+    stress: worst,
+    shear: Math.sqrt(Math.max(0, dot(forceN, forceN) - along * along)) / area,
+    torsion: Math.abs(dot(moment, n)),
+  };
 }

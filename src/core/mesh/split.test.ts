@@ -12,7 +12,19 @@ beforeAll(async () => {
   kit.setup();
 });
 
-const block = meshOf(extruded([[0, 0], [120, 0], [120, 30], [0, 30]], [], 0, 20));
+const block = meshOf(
+  extruded(
+    [
+      [0, 0],
+      [120, 0],
+      [120, 30],
+      [0, 30],
+    ],
+    [],
+    0,
+    20,
+  ),
+);
 const written = (mesh: Parameters<typeof writeStl>[0]) => measureMesh(readStl(writeStl(mesh), 'file'), {});
 
 describe('a part split at a plane', () => {
@@ -25,7 +37,11 @@ describe('a part split at a plane', () => {
     expect(pinsMm).toEqual([]);
   });
 
-  it.each([[0, [60, 30, 20]], [1, [120, 15, 20]], [2, [120, 30, 10]]] as const)('drills pin holes of their size across the cut along axis %i', (axis, lowSize) => {
+  it.each([
+    [0, [60, 30, 20]],
+    [1, [120, 15, 20]],
+    [2, [120, 30, 10]],
+  ] as const)('drills pin holes of their size across the cut along axis %i', (axis, lowSize) => {
     const at = lowSize[axis];
     const { pieces, pinsMm } = splitMesh(kit, block, { axis, atMm: at, pinMm: 3, pinDepthMm: 6 });
     expect(pinsMm).toHaveLength(2);
@@ -38,13 +54,30 @@ describe('a part split at a plane', () => {
     for (const pin of pinsMm) {
       expect(pin[axis]).toBeCloseTo(at, 9);
       // the hole with half a diameter of plastic around it stays inside
-      [120, 30, 20].forEach((size, other) => { if (other !== axis) expect(Math.min(pin[other]!, size - pin[other]!)).toBeGreaterThanOrEqual(3 - 0.05); });
+      [120, 30, 20].forEach((size, other) => {
+        if (other !== axis)
+          expect(Math.min(pin[other]!, size - pin[other]!)).toBeGreaterThanOrEqual(3 - 0.05);
+      });
     }
-    expect(Math.hypot(...[0, 1, 2].map((other) => pinsMm[0]![other]! - pinsMm[1]![other]!))).toBeGreaterThan(10);
+    expect(Math.hypot(...[0, 1, 2].map((other) => pinsMm[0]![other]! - pinsMm[1]![other]!))).toBeGreaterThan(
+      10,
+    );
   });
 
   it('keeps holes of the part whole on both sides', () => {
-    const plate = meshOf(extruded([[-50, -20], [50, -20], [50, 20], [-50, 20]], [circle(0, 0, 8), circle(30, 0, 3)], 0, 4));
+    const plate = meshOf(
+      extruded(
+        [
+          [-50, -20],
+          [50, -20],
+          [50, 20],
+          [-50, 20],
+        ],
+        [circle(0, 0, 8), circle(30, 0, 3)],
+        0,
+        4,
+      ),
+    );
     const { pieces } = splitMesh(kit, plate, { axis: 0, atMm: 0 });
     const area = (r: number) => 16 * r * r * Math.sin((2 * Math.PI) / 32);
     expect(written(pieces[1]).volumeMm3).toBeCloseTo((50 * 40 - area(8) / 2 - area(3)) * 4, 1);
@@ -52,9 +85,29 @@ describe('a part split at a plane', () => {
   });
 
   it('says when a cut is too narrow for a pin, and refuses a plane that misses and a mesh that is open', () => {
-    expect(splitMesh(kit, meshOf(extruded([[0, 0], [100, 0], [100, 4], [0, 4]], [], 0, 4)), { axis: 0, atMm: 50, pinMm: 3 })).toMatchObject({ pinsMm: [], notes: [expect.stringContaining('too narrow')] });
+    expect(
+      splitMesh(
+        kit,
+        meshOf(
+          extruded(
+            [
+              [0, 0],
+              [100, 0],
+              [100, 4],
+              [0, 4],
+            ],
+            [],
+            0,
+            4,
+          ),
+        ),
+        { axis: 0, atMm: 50, pinMm: 3 },
+      ),
+    ).toMatchObject({ pinsMm: [], notes: [expect.stringContaining('too narrow')] });
     expect(() => splitMesh(kit, block, { axis: 2, atMm: 20 })).toThrow('does not cut it');
     const { vertices, triangles } = block;
-    expect(() => splitMesh(kit, { vertices, triangles: triangles.slice(3) }, { axis: 0, atMm: 60 })).toThrow('is not closed');
+    expect(() => splitMesh(kit, { vertices, triangles: triangles.slice(3) }, { axis: 0, atMm: 60 })).toThrow(
+      'is not closed',
+    );
   });
 });

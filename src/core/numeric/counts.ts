@@ -3,7 +3,8 @@ import negativeBinomialCdf from '@stdlib/stats-base-dists-negative-binomial-cdf'
 import poissonCdf from '@stdlib/stats-base-dists-poisson-cdf';
 
 /** Quantile of chi-square: below it lies the probability. */
-export const chiSquareBelow = (probability: number, degreesOfFreedom: number): number => chiSquareQuantile(probability, degreesOfFreedom);
+export const chiSquareBelow = (probability: number, degreesOfFreedom: number): number =>
+  chiSquareQuantile(probability, degreesOfFreedom);
 
 /** Least k at which a rising distribution reaches a probability. */
 function leastCount(reaches: (count: number) => boolean): number {
@@ -19,7 +20,9 @@ function leastCount(reaches: (count: number) => boolean): number {
 }
 
 /** Least k with P(X ≤ k) ≥ probability, X Poisson of a mean. */
-export const poissonReaching = (probability: number, mean: number): number => (mean === 0 ? 0 : leastCount((count) => poissonCdf(count, mean) >= probability));
+export const poissonReaching = (probability: number, mean: number): number =>
+  mean === 0 ? 0 : leastCount((count) => poissonCdf(count, mean) >= probability);
 
 /** The same, X negative binomial: failures before `shape` successes of share `success`. */
-export const negativeBinomialReaching = (probability: number, shape: number, success: number): number => leastCount((count) => negativeBinomialCdf(count, shape, success) >= probability);
+export const negativeBinomialReaching = (probability: number, shape: number, success: number): number =>
+  leastCount((count) => negativeBinomialCdf(count, shape, success) >= probability);

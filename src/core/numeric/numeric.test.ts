@@ -16,14 +16,20 @@ describe('bisect', () => {
   });
 
   it('finds where a step stands', () => {
-    fc.assert(fc.property(fc.double({ min: 0.001, max: 0.999, noNaN: true }), (at) => {
-      expect(bisect((x) => (x < at ? 1 : -1), 0, 1)).toBeCloseTo(at, 12);
-    }));
+    fc.assert(
+      fc.property(fc.double({ min: 0.001, max: 0.999, noNaN: true }), (at) => {
+        expect(bisect((x) => (x < at ? 1 : -1), 0, 1)).toBeCloseTo(at, 12);
+      }),
+    );
   });
 });
 
 describe('interpolate', () => {
-  const points = [[0, 10], [1, 20], [3, 0]] as const;
+  const points = [
+    [0, 10],
+    [1, 20],
+    [3, 0],
+  ] as const;
 
   it('goes through the points, straight between them, and is held outside', () => {
     for (const [x, y] of points) expect(interpolate(points, x)).toBe(y);
@@ -45,8 +51,17 @@ describe('statistics', () => {
   });
 
   it('do not depend on where zero lies', () => {
-    fc.assert(fc.property(fc.array(fc.integer({ min: -1000, max: 1000 }), { minLength: 2, maxLength: 20 }), fc.integer({ min: -1000, max: 1000 }), (values, shift) => {
-      expect(sampleDeviation(values.map((value) => value + shift))).toBeCloseTo(sampleDeviation(values), 8);
-    }));
+    fc.assert(
+      fc.property(
+        fc.array(fc.integer({ min: -1000, max: 1000 }), { minLength: 2, maxLength: 20 }),
+        fc.integer({ min: -1000, max: 1000 }),
+        (values, shift) => {
+          expect(sampleDeviation(values.map((value) => value + shift))).toBeCloseTo(
+            sampleDeviation(values),
+            8,
+          );
+        },
+      ),
+    );
   });
 });

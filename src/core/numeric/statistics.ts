@@ -13,10 +13,12 @@ export function sampleDeviation(values: readonly number[]): number {
 }
 
 /** Value that Student's t stays under with a probability. */
-export const studentBelow = (probability: number, degreesOfFreedom: number): number => tQuantile(probability, degreesOfFreedom);
+export const studentBelow = (probability: number, degreesOfFreedom: number): number =>
+  tQuantile(probability, degreesOfFreedom);
 
 /** Probability that Student's t is further from 0 than |t|. */
-export const studentBeyond = (t: number, degreesOfFreedom: number): number => 2 * tCdf(-Math.abs(t), degreesOfFreedom);
+export const studentBeyond = (t: number, degreesOfFreedom: number): number =>
+  2 * tCdf(-Math.abs(t), degreesOfFreedom);
 
 /** Half width of the two-sided 95 % interval of a mean over its standard error. Source: Student's t. */
 export function student95(degreesOfFreedom: number): number {

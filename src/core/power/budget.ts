@@ -16,7 +16,14 @@ const CUTOFF_V = 3.3;
 export function powerBudget(input: BudgetInput): BudgetResult {
   refuseBrokenTrees(input);
   const { battery, motorPeakA = 0, rails, loads } = input;
-  const { cells, parallel = 1, cellResistanceMilliOhm = 0, chargedVPerCell = CHARGED_V, cutoffVPerCell = CUTOFF_V, capacityMah } = battery;
+  const {
+    cells,
+    parallel = 1,
+    cellResistanceMilliOhm = 0,
+    chargedVPerCell = CHARGED_V,
+    cutoffVPerCell = CUTOFF_V,
+    capacityMah,
+  } = battery;
   const unsagged = supplyAt(cells * chargedVPerCell, rails, loads);
   const sagV = (unsagged.batteryTypicalA * (cells / parallel) * cellResistanceMilliOhm) / 1000;
   const full = supplyAt(cells * chargedVPerCell - sagV, rails, loads);
@@ -40,24 +47,41 @@ function stateOf(load: Load, state: SupplyState): LoadState {
 function refuseBrokenTrees({ rails, loads }: BudgetInput): void {
   const seen = new Set<string>();
   const take = (path: string, id: string) => {
-    if (id === BATTERY) throw new CalcError(path, `"${BATTERY}" is the pack's own name`, 'call it something else');
-    if (seen.has(id)) throw new CalcError(path, `"${id}" stands there twice`, 'give each rail and load a name of its own');
+    if (id === BATTERY)
+      throw new CalcError(path, `"${BATTERY}" is the pack's own name`, 'call it something else');
+    if (seen.has(id))
+      throw new CalcError(path, `"${id}" stands there twice`, 'give each rail and load a name of its own');
     seen.add(id);
   };
   rails.forEach(({ id }, index) => take(`rails.${index}.id`, id));
   const known = new Set([BATTERY, ...rails.map(({ id }) => id)]);
   loads.forEach(({ id }, index) => take(`loads.${index}.id`, id));
   rails.forEach(({ from }, index) => {
-    if (!known.has(from)) throw new CalcError(`rails.${index}.from`, `there is no rail "${from}"`, 'name the battery or one of the rails');
+    if (!known.has(from))
+      throw new CalcError(
+        `rails.${index}.from`,
+        `there is no rail "${from}"`,
+        'name the battery or one of the rails',
+      );
   });
   rails.forEach((rail, index) => {
     let at = rail;
     for (let steps = 0; at.from !== BATTERY; steps++) {
-      if (steps > rails.length) throw new CalcError(`rails.${index}.from`, `"${rail.id}" feeds itself`, 'let one rail of the ring hang on the battery');
+      if (steps > rails.length)
+        throw new CalcError(
+          `rails.${index}.from`,
+          `"${rail.id}" feeds itself`,
+          'let one rail of the ring hang on the battery',
+        );
       at = rails.find(({ id }) => id === at.from)!;
     }
   });
   loads.forEach(({ rail }, index) => {
-    if (!known.has(rail)) throw new CalcError(`loads.${index}.rail`, `there is no rail "${rail}"`, 'name the battery or one of the rails');
+    if (!known.has(rail))
+      throw new CalcError(
+        `loads.${index}.rail`,
+        `there is no rail "${rail}"`,
+        'name the battery or one of the rails',
+      );
   });
 }

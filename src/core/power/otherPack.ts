@@ -25,11 +25,17 @@ export function bearsCells({ drive, power }: BuildDocument, cells: number): bool
  *
  * @returns the patch, and how much heavier the car becomes, g
  */
-export function otherPack({ power, chassis }: BuildDocument, { cells, capacity = 1, parallel = 1 }: PackChange): { patch: Patch; heavierG: number } | undefined {
+export function otherPack(
+  { power, chassis }: BuildDocument,
+  { cells, capacity = 1, parallel = 1 }: PackChange,
+): { patch: Patch; heavierG: number } | undefined {
   const battery = power.battery;
   if (!battery) return undefined;
   const at = (key: string) => ['power', 'battery', key];
-  const capacityMah = capacity === 1 && parallel === 1 ? battery.capacityMah : toHundred(battery.capacityMah * capacity) * parallel;
+  const capacityMah =
+    capacity === 1 && parallel === 1
+      ? battery.capacityMah
+      : toHundred(battery.capacityMah * capacity) * parallel;
   const larger = capacityMah / battery.capacityMah / parallel;
   const massG = rounded(battery.massG * ((cells ?? battery.cells) / battery.cells) * larger * parallel);
   const heavierG = massG - battery.massG;
@@ -38,9 +44,13 @@ export function otherPack({ power, chassis }: BuildDocument, { cells, capacity =
     ...(cells === undefined ? [] : [{ path: at('cells'), value: cells }]),
     ...(parallel === 1 ? [] : [{ path: at('parallel'), value: battery.parallel * parallel }]),
     ...(capacityMah === battery.capacityMah ? [] : [{ path: at('capacityMah'), value: capacityMah }]),
-    ...(larger === 1 ? [] : [{ path: at('cellResistanceMilliOhm'), value: rounded(battery.cellResistanceMilliOhm / larger) }]),
+    ...(larger === 1
+      ? []
+      : [{ path: at('cellResistanceMilliOhm'), value: rounded(battery.cellResistanceMilliOhm / larger) }]),
     { path: at('massG'), value: massG },
-    ...(carG === undefined || carG <= 0 ? [] : [{ path: ['chassis', 'massG'], value: Number(carG.toFixed(1)) }]),
+    ...(carG === undefined || carG <= 0
+      ? []
+      : [{ path: ['chassis', 'massG'], value: Number(carG.toFixed(1)) }]),
   ];
   return { patch, heavierG };
 }

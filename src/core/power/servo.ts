@@ -31,26 +31,45 @@ export const NM_PER_KGCM = 0.0980665;
  */
 export function servoTorque({ points, volts }: ServoTorqueInput): ServoTorqueResult {
   points.forEach((point, index) => {
-    if (points.findIndex((other) => other.volts === point.volts) < index) throw new CalcError(`points.${index}.volts`, `${point.volts} V stands there twice`, 'give each voltage once');
+    if (points.findIndex((other) => other.volts === point.volts) < index)
+      throw new CalcError(
+        `points.${index}.volts`,
+        `${point.volts} V stands there twice`,
+        'give each voltage once',
+      );
   });
   const sorted = [...points].sort((a, b) => a.volts - b.volts);
   const timed = sorted.every(({ secondsPer60Deg }) => secondsPer60Deg !== undefined);
   const { torque, seconds } = at(sorted, volts);
-  return { torqueKgcm: torque, torqueNm: torque * NM_PER_KGCM, ...(timed && seconds !== undefined ? { secondsPer60Deg: seconds } : {}), overVolts: volts > sorted.at(-1)!.volts };
+  return {
+    torqueKgcm: torque,
+    torqueNm: torque * NM_PER_KGCM,
+    ...(timed && seconds !== undefined ? { secondsPer60Deg: seconds } : {}),
+    overVolts: volts > sorted.at(-1)!.volts,
+  };
 }
 
 function at(sorted: readonly ServoPoint[], volts: number): { torque: number; seconds: number | undefined } {
   const first = sorted[0]!;
   if (volts <= first.volts) {
     const share = volts / first.volts;
-    return { torque: first.torqueKgcm * share, seconds: first.secondsPer60Deg === undefined || share === 0 ? undefined : first.secondsPer60Deg / share };
+    return {
+      torque: first.torqueKgcm * share,
+      seconds: first.secondsPer60Deg === undefined || share === 0 ? undefined : first.secondsPer60Deg / share,
+    };
   }
   const next = sorted.findIndex((point) => point.volts >= volts);
   if (next < 0) return { torque: sorted.at(-1)!.torqueKgcm, seconds: sorted.at(-1)!.secondsPer60Deg };
   const [a, b] = [sorted[next - 1]!, sorted[next]!];
   const share = (volts - a.volts) / (b.volts - a.volts);
   const between = (x: number, y: number) => x + share * (y - x);
-  return { torque: between(a.torqueKgcm, b.torqueKgcm), seconds: a.secondsPer60Deg === undefined || b.secondsPer60Deg === undefined ? undefined : between(a.secondsPer60Deg, b.secondsPer60Deg) };
+  return {
+    torque: between(a.torqueKgcm, b.torqueKgcm),
+    seconds:
+      a.secondsPer60Deg === undefined || b.secondsPer60Deg === undefined
+        ? undefined
+        : between(a.secondsPer60Deg, b.secondsPer60Deg),
+  };
 }
 
 export interface ServoSteerInput {
@@ -87,10 +106,18 @@ const USUAL_LINKAGE_EFFICIENCY = 0.8;
  */
 export function servoSteer(input: ServoSteerInput): ServoSteerResult {
   const { linkageRatio = 1, linkageEfficiency = USUAL_LINKAGE_EFFICIENCY, liftNmm = 0, servo } = input;
-  const workNm = input.forceN !== undefined && input.armMm !== undefined ? (input.forceN * input.armMm) / 1000 : scrubNm(input);
+  const workNm =
+    input.forceN !== undefined && input.armMm !== undefined
+      ? (input.forceN * input.armMm) / 1000
+      : scrubNm(input);
   const neededNm = (workNm + liftNmm / 1000) / (linkageRatio * linkageEfficiency);
   const availableNm = servoTorque(servo).torqueNm;
-  if (neededNm === 0) return { neededNm, availableNm, notes: ['Nothing is asked of the servo, so there is no margin to tell.'] };
+  if (neededNm === 0)
+    return {
+      neededNm,
+      availableNm,
+      notes: ['Nothing is asked of the servo, so there is no margin to tell.'],
+    };
   return { neededNm, availableNm, margin: availableNm / neededNm, notes: [] };
 }
 

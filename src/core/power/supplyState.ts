@@ -10,19 +10,25 @@ export interface SupplyState {
   batteryPeakA: number;
 }
 
-export const dropoutOf = ({ kind, dropoutV }: Rail) => dropoutV ?? (kind === 'linear' ? DROPOUT_V.linear : DROPOUT_V.other);
-export const inWindow = ({ minInV = 0, maxInV = Infinity }: Rail, volts: number) => volts >= minInV && volts <= maxInV;
+export const dropoutOf = ({ kind, dropoutV }: Rail) =>
+  dropoutV ?? (kind === 'linear' ? DROPOUT_V.linear : DROPOUT_V.other);
+export const inWindow = ({ minInV = 0, maxInV = Infinity }: Rail, volts: number) =>
+  volts >= minInV && volts <= maxInV;
 
 /** Volts at a rail's output, or of the pack itself. */
-export const voltsOn = (id: string, state: SupplyState) => (id === BATTERY ? state.packV : state.rails.get(id)!.outV);
+export const voltsOn = (id: string, state: SupplyState) =>
+  id === BATTERY ? state.packV : state.rails.get(id)!.outV;
 
 /** Rails with what feeds them before what they feed. */
 export function outward(rails: readonly Rail[]): Rail[] {
   const ordered: Rail[] = [];
-  const visit = (from: string) => rails.filter((rail) => rail.from === from).forEach((rail) => {
-    ordered.push(rail);
-    visit(rail.id);
-  });
+  const visit = (from: string) =>
+    rails
+      .filter((rail) => rail.from === from)
+      .forEach((rail) => {
+        ordered.push(rail);
+        visit(rail.id);
+      });
   visit(BATTERY);
   return ordered;
 }
@@ -41,7 +47,10 @@ export function supplyAt(packV: number, rails: readonly Rail[], loads: readonly 
     const { inV, outV } = volts.get(rail.id)!;
     const out = outV === 0 ? { typicalA: 0, peakA: 0 } : currentsOn(rail.id, ordered, loads, drawn);
     states.set(rail.id, { inV, outV, ...out, loadPct: (100 * out.typicalA) / rail.continuousA });
-    drawn.set(rail.id, { typicalA: inwardOf(rail, inV, outV, out.typicalA), peakA: inwardOf(rail, inV, outV, out.peakA) });
+    drawn.set(rail.id, {
+      typicalA: inwardOf(rail, inV, outV, out.typicalA),
+      peakA: inwardOf(rail, inV, outV, out.peakA),
+    });
   }
   const battery = currentsOn(BATTERY, ordered, loads, drawn);
   return { packV, rails: states, batteryTypicalA: battery.typicalA, batteryPeakA: battery.peakA };
@@ -55,7 +64,12 @@ function outOf(rail: Rail, inV: number): number {
 }
 
 /** Typical currents add up; of the peaks those that come together, the others typical but for the largest rise. */
-function currentsOn(id: string, rails: readonly Rail[], loads: readonly Load[], drawn: ReadonlyMap<string, { typicalA: number; peakA: number }>) {
+function currentsOn(
+  id: string,
+  rails: readonly Rail[],
+  loads: readonly Load[],
+  drawn: ReadonlyMap<string, { typicalA: number; peakA: number }>,
+) {
   const own = loads.filter(({ rail }) => rail === id);
   const children = rails.filter(({ from }) => from === id).map((rail) => drawn.get(rail.id)!);
   const together = own.filter(({ peaksTogether = true }) => peaksTogether);
@@ -63,12 +77,21 @@ function currentsOn(id: string, rails: readonly Rail[], loads: readonly Load[], 
   const sum = (values: number[]) => values.reduce((a, b) => a + b, 0);
   return {
     typicalA: sum(own.map(({ typicalA }) => typicalA)) + sum(children.map(({ typicalA }) => typicalA)),
-    peakA: sum(together.map(({ peakA }) => peakA)) + sum(apart.map(({ typicalA }) => typicalA)) + Math.max(0, ...apart.map(({ peakA, typicalA }) => peakA - typicalA)) + sum(children.map(({ peakA }) => peakA)),
+    peakA:
+      sum(together.map(({ peakA }) => peakA)) +
+      sum(apart.map(({ typicalA }) => typicalA)) +
+      Math.max(0, ...apart.map(({ peakA, typicalA }) => peakA - typicalA)) +
+      sum(children.map(({ peakA }) => peakA)),
   };
 }
 
 /** What a rail takes in for what it gives, A. */
-export function inwardOf({ kind, efficiency = EFFICIENCY }: Rail, inV: number, outV: number, amps: number): number {
+export function inwardOf(
+  { kind, efficiency = EFFICIENCY }: Rail,
+  inV: number,
+  outV: number,
+  amps: number,
+): number {
   if (amps === 0 || outV === 0) return 0;
   const passes = kind === 'direct' || kind === 'linear' || (kind === 'boost' && outV === inV);
   return passes ? amps : (outV * amps) / (efficiency * inV);

@@ -4,7 +4,16 @@ import { inwardOf } from './supplyState';
 import { nameOf, type Supply } from './supplyOfBuild';
 
 /** Plugs by what they are; a build names the one at either end. */
-export const PLUGS = ['soldered', 'bullet, 4 mm', 'bullet, 3.5 mm', 'two pins, 60 A', 'two pins, 30 A', 'two pins, 5 A', 'servo plug, three pins', 'screw terminal'] as const;
+export const PLUGS = [
+  'soldered',
+  'bullet, 4 mm',
+  'bullet, 3.5 mm',
+  'two pins, 60 A',
+  'two pins, 30 A',
+  'two pins, 5 A',
+  'servo plug, three pins',
+  'screw terminal',
+] as const;
 
 /** Copper that is sold, mm². */
 const SOLD_MM2 = [0.14, 0.25, 0.5, 0.75, 1, 1.5, 2.5, 4, 6, 10] as const;
@@ -42,14 +51,30 @@ const SERVO = 'red plus, black or brown minus, third wire signal';
 const PHASES = 'three phases; any two swapped turn it the other way';
 
 /** Every wire to solder, with what it carries where the supply is worked out. */
-export function wiringOf({ power, drive }: BuildDocument, supply: Supply, peaks: { packA?: number; motorA?: number }): WireRow[] {
+export function wiringOf(
+  { power, drive }: BuildDocument,
+  supply: Supply,
+  peaks: { packA?: number; motorA?: number },
+): WireRow[] {
   const { rails = [], loads = [], wires = [], battery, controller } = power;
-  const row = (id: string, from: string, to: string, polarity: string, currents: { typicalA?: number; peakA?: number }): WireRow => {
+  const row = (
+    id: string,
+    from: string,
+    to: string,
+    polarity: string,
+    currents: { typicalA?: number; peakA?: number },
+  ): WireRow => {
     const wire = wires.find((one) => one.id === id) ?? { id };
     const { typicalA, peakA } = currents;
     const wantedMm2 = peakA === undefined ? undefined : copperFor(typicalA ?? 0, peakA);
     return {
-      id, from, to, polarity, wire, ...currents, ...(wantedMm2 === undefined ? {} : { wantedMm2 }),
+      id,
+      from,
+      to,
+      polarity,
+      wire,
+      ...currents,
+      ...(wantedMm2 === undefined ? {} : { wantedMm2 }),
       misfit: wire.plug !== undefined && wire.socket !== undefined && wire.plug !== wire.socket,
       thin: wire.areaMm2 !== undefined && wantedMm2 !== undefined && wire.areaMm2 < wantedMm2,
     };
@@ -57,18 +82,33 @@ export function wiringOf({ power, drive }: BuildDocument, supply: Supply, peaks:
   const inCurrents = (id: string) => (supply.ok ? railCurrents(supply, id) : {});
   const peak = (peakA?: number) => (peakA === undefined ? {} : { peakA });
   return [
-    ...(battery && controller ? [row(CONTROLLER_WIRE, battery.name, controller.name, PLUS_MINUS, peak(peaks.packA))] : []),
-    ...(controller && drive.motor ? [row(MOTOR_WIRE, controller.name, drive.motor.name, PHASES, peak(peaks.motorA))] : []),
+    ...(battery && controller
+      ? [row(CONTROLLER_WIRE, battery.name, controller.name, PLUS_MINUS, peak(peaks.packA))]
+      : []),
+    ...(controller && drive.motor
+      ? [row(MOTOR_WIRE, controller.name, drive.motor.name, PHASES, peak(peaks.motorA))]
+      : []),
     ...rails.map(({ id, from, name }) => row(id, nameOf(power, from), name, PLUS_MINUS, inCurrents(id))),
-    ...loads.map(({ id, rail, name, kind, typicalA, peakA }) => row(id, nameOf(power, rail), name, kind === 'servo' || kind === 'receiver' ? SERVO : PLUS_MINUS, { ...(typicalA === undefined ? {} : { typicalA }), ...(peakA === undefined ? {} : { peakA }) })),
+    ...loads.map(({ id, rail, name, kind, typicalA, peakA }) =>
+      row(id, nameOf(power, rail), name, kind === 'servo' || kind === 'receiver' ? SERVO : PLUS_MINUS, {
+        ...(typicalA === undefined ? {} : { typicalA }),
+        ...(peakA === undefined ? {} : { peakA }),
+      }),
+    ),
   ];
 }
 
 /** What a rail takes in, in the state that asks more: power over volts for what switches. */
-function railCurrents(supply: Extract<Supply, { ok: true }>, id: string): { typicalA?: number; peakA?: number } {
+function railCurrents(
+  supply: Extract<Supply, { ok: true }>,
+  id: string,
+): { typicalA?: number; peakA?: number } {
   const own = supply.result.rails.find((rail) => rail.id === id);
   const rail = supply.input.rails[supply.result.rails.findIndex((one) => one.id === id)];
   if (!own || !rail) return {};
   const inward = ({ inV, outV }: typeof own.full, amps: number) => inwardOf(rail, inV, outV, amps);
-  return { typicalA: Math.max(inward(own.full, own.full.typicalA), inward(own.low, own.low.typicalA)), peakA: Math.max(inward(own.full, own.full.peakA), inward(own.low, own.low.peakA)) };
+  return {
+    typicalA: Math.max(inward(own.full, own.full.typicalA), inward(own.low, own.low.typicalA)),
+    peakA: Math.max(inward(own.full, own.full.peakA), inward(own.low, own.low.peakA)),
+  };
 }

@@ -19,5 +19,8 @@ export interface CalibrateResult {
 export function printCalibrate({ prints }: CalibrateInput): CalibrateResult {
   const ratios = prints.map(({ estimateS, actualS }) => actualS / estimateS);
   const calibration = median(ratios);
-  return { calibration, spreadPct: (100 * median(ratios.map((ratio) => Math.abs(ratio - calibration)))) / calibration };
+  return {
+    calibration,
+    spreadPct: (100 * median(ratios.map((ratio) => Math.abs(ratio - calibration)))) / calibration,
+  };
 }

@@ -21,11 +21,17 @@ export const printEstimateSchema = Joi.object<EstimateInput>({
     layerOverheadS: notNegative().default(4),
     flowEfficiency: share().default(0.8),
   }).required(),
-  material: Joi.object({ densityGPerCm3: positive().required(), pricePerKg: notNegative().required() }).required(),
+  material: Joi.object({
+    densityGPerCm3: positive().required(),
+    pricePerKg: notNegative().required(),
+  }).required(),
   calibration: positive().default(1),
 }).required();
 
 export const printCalibrateSchema = Joi.object<CalibrateInput>({
-  prints: Joi.array().items(Joi.object({ estimateS: positive().required(), actualS: positive().required() })).min(1).max(10_000).required(),
+  prints: Joi.array()
+    .items(Joi.object({ estimateS: positive().required(), actualS: positive().required() }))
+    .min(1)
+    .max(10_000)
+    .required(),
 }).required();
-

@@ -45,12 +45,40 @@ const ROUNDING = 1e-9;
  *
  * @returns mm³, g, s and the price in the workshop's currency
  */
-export function printEstimate({ volumeMm3, areaMm2, horizontalAreaMm2 = HORIZONTAL_SHARE * areaMm2, heightMm, settings, material, calibration = 1 }: EstimateInput): EstimateResult {
-  const { layerMm, lineWidthMm, perimeters, topBottomLayers, infillPct, speedMmps, maxFlowMm3ps, layerOverheadS = USUAL_OVERHEAD_S, flowEfficiency = USUAL_EFFICIENCY } = settings;
-  const shell = Math.min(volumeMm3, (areaMm2 - horizontalAreaMm2) * perimeters * lineWidthMm + horizontalAreaMm2 * topBottomLayers * layerMm);
+export function printEstimate({
+  volumeMm3,
+  areaMm2,
+  horizontalAreaMm2 = HORIZONTAL_SHARE * areaMm2,
+  heightMm,
+  settings,
+  material,
+  calibration = 1,
+}: EstimateInput): EstimateResult {
+  const {
+    layerMm,
+    lineWidthMm,
+    perimeters,
+    topBottomLayers,
+    infillPct,
+    speedMmps,
+    maxFlowMm3ps,
+    layerOverheadS = USUAL_OVERHEAD_S,
+    flowEfficiency = USUAL_EFFICIENCY,
+  } = settings;
+  const shell = Math.min(
+    volumeMm3,
+    (areaMm2 - horizontalAreaMm2) * perimeters * lineWidthMm + horizontalAreaMm2 * topBottomLayers * layerMm,
+  );
   const plasticMm3 = shell + (infillPct / 100) * (volumeMm3 - shell);
   const flow = Math.min(layerMm * lineWidthMm * speedMmps, maxFlowMm3ps) * flowEfficiency;
   const layers = Math.ceil(heightMm / layerMm - ROUNDING);
   const massG = (plasticMm3 / MM3_PER_CM3) * material.densityGPerCm3;
-  return { plasticMm3, layers, massG, timeS: calibration * (plasticMm3 / flow + layers * layerOverheadS), cost: (massG / G_PER_KG) * material.pricePerKg, effectiveFill: plasticMm3 / volumeMm3 };
+  return {
+    plasticMm3,
+    layers,
+    massG,
+    timeS: calibration * (plasticMm3 / flow + layers * layerOverheadS),
+    cost: (massG / G_PER_KG) * material.pricePerKg,
+    effectiveFill: plasticMm3 / volumeMm3,
+  };
 }

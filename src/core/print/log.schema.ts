@@ -1,12 +1,27 @@
 import Joi from 'joi';
 import { identifier, notNegative, positive, text } from '../schema/fields';
-import { type CopyRecord, type CopySheet, type PrintRecord, PRINT_STATES, type PrintSheet, WEAR_PLACES, type WearReading } from './log';
+import {
+  type CopyRecord,
+  type CopySheet,
+  type PrintRecord,
+  PRINT_STATES,
+  type PrintSheet,
+  WEAR_PLACES,
+  type WearReading,
+} from './log';
 import { PRINT_HOWS } from './printed';
 
 const moment = () => Joi.string().isoDate();
 const seconds = () => positive().max(1e7);
 
-const item = Joi.object({ copyId: identifier().required(), partId: identifier(), partName: text(80).required(), design: text(16), material: text(80), massG: positive().max(100_000) });
+const item = Joi.object({
+  copyId: identifier().required(),
+  partId: identifier(),
+  partName: text(80).required(),
+  design: text(16),
+  material: text(80),
+  massG: positive().max(100_000),
+});
 
 export const printSheetFields = {
   id: identifier().required(),
@@ -33,13 +48,34 @@ export const copySheetFields = {
   massG: positive().max(100_000),
   madeAt: moment().required(),
   printId: identifier(),
-  repairs: Joi.array().items(Joi.object({ id: identifier().required(), at: moment().required(), what: text(300).required() })).max(50).unique('id'),
-  readings: Joi.array().items(Joi.object<WearReading>({ id: identifier().required(), at: moment().required(), of: Joi.valid(...WEAR_PLACES).required(), valueMm: positive().max(1000).required(), hours: notNegative().max(100_000).required(), limitMm: positive().max(1000) })).max(200).unique('id'),
+  repairs: Joi.array()
+    .items(Joi.object({ id: identifier().required(), at: moment().required(), what: text(300).required() }))
+    .max(50)
+    .unique('id'),
+  readings: Joi.array()
+    .items(
+      Joi.object<WearReading>({
+        id: identifier().required(),
+        at: moment().required(),
+        of: Joi.valid(...WEAR_PLACES).required(),
+        valueMm: positive().max(1000).required(),
+        hours: notNegative().max(100_000).required(),
+        limitMm: positive().max(1000),
+      }),
+    )
+    .max(200)
+    .unique('id'),
   retiredAt: moment(),
   retiredWhy: text(300),
 };
 
 export const printSheetSchema = Joi.object<PrintSheet>(printSheetFields).required();
 export const copySheetSchema = Joi.object<CopySheet>(copySheetFields).required();
-export const printRecordSchema = Joi.object<PrintRecord>({ ...printSheetFields, revisionId: identifier().required() });
-export const copyRecordSchema = Joi.object<CopyRecord>({ ...copySheetFields, revisionId: identifier().required() });
+export const printRecordSchema = Joi.object<PrintRecord>({
+  ...printSheetFields,
+  revisionId: identifier().required(),
+});
+export const copyRecordSchema = Joi.object<CopyRecord>({
+  ...copySheetFields,
+  revisionId: identifier().required(),
+});

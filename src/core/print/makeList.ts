@@ -36,18 +36,53 @@ export interface MakeTotals {
 }
 
 /** Kinds of part that the drive or the supply knows as a component already. */
-const COMPONENT_KINDS: ReadonlySet<PartKind> = new Set(['motor', 'controller', 'regulator', 'receiver', 'servo', 'battery', 'tyre']);
+const COMPONENT_KINDS: ReadonlySet<PartKind> = new Set([
+  'motor',
+  'controller',
+  'regulator',
+  'receiver',
+  'servo',
+  'battery',
+  'tyre',
+]);
 
 /** Every part and component of a build with where it comes from; `ready` says how many good spare prints of a part lie there. */
-export function makeList(document: BuildDocument, calibration = 1, ready: (partId: string) => number = () => 0): MakeLine[] {
+export function makeList(
+  document: BuildDocument,
+  calibration = 1,
+  ready: (partId: string) => number = () => 0,
+): MakeLine[] {
   const known = componentsOf(document);
   const kinds = new Set(known.map(({ kind }) => kind));
-  const parts = document.parts.items.filter(({ kind }) => !(COMPONENT_KINDS.has(kind) && kinds.has(kind))).map((part) => lineOfPart(document, part, calibration, ready(part.id)));
-  const components = known.map(({ kind: _, ...component }) => withSaid(document, { of: 'component', source: 'bought', onHand: 0, ...component }));
-  const hardware = hardwareCount(document).map(({ key, called, count }) => withSaid(document, { id: `hardware.${key}`, of: 'hardware', name: called, source: 'bought', quantity: count, onHand: 0 }));
+  const parts = document.parts.items
+    .filter(({ kind }) => !(COMPONENT_KINDS.has(kind) && kinds.has(kind)))
+    .map((part) => lineOfPart(document, part, calibration, ready(part.id)));
+  const components = known.map(({ kind: _, ...component }) =>
+    withSaid(document, { of: 'component', source: 'bought', onHand: 0, ...component }),
+  );
+  const hardware = hardwareCount(document).map(({ key, called, count }) =>
+    withSaid(document, {
+      id: `hardware.${key}`,
+      of: 'hardware',
+      name: called,
+      source: 'bought',
+      quantity: count,
+      onHand: 0,
+    }),
+  );
   const lines = [...parts, ...components, ...hardware];
   const taken = new Set(lines.map(({ id }) => id));
-  const own = (document.print.list ?? []).filter(({ id, name }) => name !== undefined && !taken.has(id)).map((said): MakeLine => ({ of: 'own', name: said.name!, source: 'bought', quantity: 1, onHand: 0, ...withoutName(said), said }));
+  const own = (document.print.list ?? [])
+    .filter(({ id, name }) => name !== undefined && !taken.has(id))
+    .map((said): MakeLine => ({
+      of: 'own',
+      name: said.name!,
+      source: 'bought',
+      quantity: 1,
+      onHand: 0,
+      ...withoutName(said),
+      said,
+    }));
   return [...lines, ...own];
 }
 
@@ -58,7 +93,10 @@ export function totalsOf(lines: readonly MakeLine[]): MakeTotals {
     massG: there.reduce((sum, { massG = 0, quantity }) => sum + massG * quantity, 0),
     unpriced: there.filter(({ price, source }) => price === undefined && source !== 'salvaged').length,
     unweighed: there.filter(({ massG }) => massG === undefined).length,
-    leadDays: Math.max(0, ...there.filter(({ onHand, quantity }) => onHand < quantity).map(({ leadDays = 0 }) => leadDays)),
+    leadDays: Math.max(
+      0,
+      ...there.filter(({ onHand, quantity }) => onHand < quantity).map(({ leadDays = 0 }) => leadDays),
+    ),
   };
 }
 
@@ -72,12 +110,21 @@ function withSaid(document: BuildDocument, line: Omit<MakeLine, 'said'>): MakeLi
 function lineOfPart(document: BuildDocument, part: Part, calibration: number, ready: number): MakeLine {
   const printer = document.print.printers?.[0];
   const { source } = listedAs(document, part);
-  const estimate = source === 'printed' ? estimateOfPart(document, part, 'final', printer, calibration) : undefined;
+  const estimate =
+    source === 'printed' ? estimateOfPart(document, part, 'final', printer, calibration) : undefined;
   const found = estimate?.ok ? estimate.value : undefined;
   const massG = part.massG ?? found?.massG;
   return withSaid(document, {
-    id: partLine(part.id), of: 'part', partId: part.id, name: part.name, source, quantity: 1, onHand: ready,
-    ...(massG === undefined ? {} : { massG }), ...(found?.cost === undefined ? {} : { price: found.cost }), ...(found ? { printS: found.timeS } : {}),
+    id: partLine(part.id),
+    of: 'part',
+    partId: part.id,
+    name: part.name,
+    source,
+    quantity: 1,
+    onHand: ready,
+    ...(massG === undefined ? {} : { massG }),
+    ...(found?.cost === undefined ? {} : { price: found.cost }),
+    ...(found ? { printS: found.timeS } : {}),
   });
 }
 
@@ -86,14 +133,74 @@ type Component = Pick<MakeLine, 'id' | 'name' | 'quantity' | 'massG'> & { kind: 
 /** What drive and supply are made of. */
 function componentsOf({ drive, power }: BuildDocument): Component[] {
   const weighed = (massG: number | undefined) => (massG === undefined ? {} : { massG });
-  const loads = (power.loads ?? []).filter(({ kind }) => kind !== 'controller').map(({ id, name, kind, massG }): Component => ({ id: `load.${id}`, kind: kind === 'servo' ? 'servo' : kind === 'receiver' ? 'receiver' : 'other', name, quantity: 1, ...weighed(massG) }));
+  const loads = (power.loads ?? [])
+    .filter(({ kind }) => kind !== 'controller')
+    .map(({ id, name, kind, massG }): Component => ({
+      id: `load.${id}`,
+      kind: kind === 'servo' ? 'servo' : kind === 'receiver' ? 'receiver' : 'other',
+      name,
+      quantity: 1,
+      ...weighed(massG),
+    }));
   return [
-    ...(drive.motor ? [{ id: 'motor', kind: 'motor' as const, name: drive.motor.name, quantity: motorsInAll(drive), massG: drive.motor.massG }] : []),
-    ...(drive.tyre ? [{ id: 'tyre', kind: 'tyre' as const, name: `Wheel with ${drive.tyre.name}`, quantity: 4, massG: drive.tyre.massG }] : []),
-    ...(power.battery ? [{ id: 'battery', kind: 'battery' as const, name: power.battery.name, quantity: 1, massG: power.battery.massG }] : []),
-    ...(power.controller ? [{ id: 'controller', kind: 'controller' as const, name: power.controller.name, quantity: 1, massG: power.controller.massG }] : []),
-    ...(power.rails ?? []).filter(({ kind }) => kind !== 'direct').map(({ id, name }): Component => ({ id: `rail.${id}`, kind: 'regulator', name, quantity: 1 })),
+    ...(drive.motor
+      ? [
+          {
+            id: 'motor',
+            kind: 'motor' as const,
+            name: drive.motor.name,
+            quantity: motorsInAll(drive),
+            massG: drive.motor.massG,
+          },
+        ]
+      : []),
+    ...(drive.tyre
+      ? [
+          {
+            id: 'tyre',
+            kind: 'tyre' as const,
+            name: `Wheel with ${drive.tyre.name}`,
+            quantity: 4,
+            massG: drive.tyre.massG,
+          },
+        ]
+      : []),
+    ...(power.battery
+      ? [
+          {
+            id: 'battery',
+            kind: 'battery' as const,
+            name: power.battery.name,
+            quantity: 1,
+            massG: power.battery.massG,
+          },
+        ]
+      : []),
+    ...(power.controller
+      ? [
+          {
+            id: 'controller',
+            kind: 'controller' as const,
+            name: power.controller.name,
+            quantity: 1,
+            massG: power.controller.massG,
+          },
+        ]
+      : []),
+    ...(power.rails ?? [])
+      .filter(({ kind }) => kind !== 'direct')
+      .map(({ id, name }): Component => ({ id: `rail.${id}`, kind: 'regulator', name, quantity: 1 })),
     ...loads,
-    ...(power.radio?.transmitter ? [{ id: 'transmitter', kind: 'other' as const, name: power.radio.transmitter.name, quantity: 1, massG: 0 }] : []),
+    ...(power.radio?.transmitter
+      ? [
+          {
+            id: 'transmitter',
+            kind: 'other' as const,
+            name: power.radio.transmitter.name,
+            quantity: 1,
+            massG: 0,
+          },
+        ]
+      : []),
   ];
 }

@@ -56,27 +56,55 @@ interface Piece {
  * @returns places in mm, the share of the bed that is covered in per cent, and what fits no bed
  * @see Jylänki, A Thousand Ways to Pack the Bin (2010): maximal rectangles; Coffman et al. 1980: shelves
  */
-export function printPlates({ bedMm, heightMm, spacingMm = USUAL_SPACING_MM, parts }: PlatesInput): PlatesResult {
+export function printPlates({
+  bedMm,
+  heightMm,
+  spacingMm = USUAL_SPACING_MM,
+  parts,
+}: PlatesInput): PlatesResult {
   const doesNotFit = parts.flatMap((part) => misfitOf(part, bedMm, heightMm) ?? []);
   const out = new Set(doesNotFit.map(({ id }) => id));
-  const pieces = parts.filter(({ id }) => !out.has(id)).flatMap(({ id, sizeMm: [width, depth], quantity = 1, mayTurn = true }): Piece[] => Array.from({ length: quantity }, () => ({ id, width, depth, mayTurn })));
+  const pieces = parts
+    .filter(({ id }) => !out.has(id))
+    .flatMap(({ id, sizeMm: [width, depth], quantity = 1, mayTurn = true }): Piece[] =>
+      Array.from({ length: quantity }, () => ({ id, width, depth, mayTurn })),
+    );
   const [packedBest, shelved] = [byRectangles(pieces, bedMm, spacingMm), byShelves(pieces, bedMm, spacingMm)];
   const best = packedBest.length <= shelved.length ? packedBest : shelved;
   const bed = bedMm[0] * bedMm[1];
   const areaOf = new Map(parts.map(({ id, sizeMm }) => [id, sizeMm[0] * sizeMm[1]]));
-  return { plates: best.map((items) => ({ items, usedPct: (100 * items.reduce((sum, { id }) => sum + areaOf.get(id)!, 0)) / bed })), doesNotFit };
+  return {
+    plates: best.map((items) => ({
+      items,
+      usedPct: (100 * items.reduce((sum, { id }) => sum + areaOf.get(id)!, 0)) / bed,
+    })),
+    doesNotFit,
+  };
 }
 
-const fits = (width: number, depth: number, [w, d]: PlatesInput['bedMm']) => width <= w + ROUNDING_MM && depth <= d + ROUNDING_MM;
+const fits = (width: number, depth: number, [w, d]: PlatesInput['bedMm']) =>
+  width <= w + ROUNDING_MM && depth <= d + ROUNDING_MM;
 
 /** Why a part fits no bed, or nothing where it does. */
-export function misfitOf({ id, sizeMm: [width, depth, height], mayTurn = true }: PlatePart, bed: PlatesInput['bedMm'], heightMm: number): Misfit | undefined {
+export function misfitOf(
+  { id, sizeMm: [width, depth, height], mayTurn = true }: PlatePart,
+  bed: PlatesInput['bedMm'],
+  heightMm: number,
+): Misfit | undefined {
   const [asIs, turned] = [fits(width, depth, bed), fits(depth, width, bed)];
   const tall = height > heightMm + ROUNDING_MM;
   if (!tall && (asIs || (turned && mayTurn))) return undefined;
   const reason = tall ? 'tooTall' : turned ? 'mayNotTurn' : 'tooLarge';
-  const pieces = (w: number, d: number) => Math.ceil(w / bed[0] - ROUNDING_MM) * Math.ceil(d / bed[1] - ROUNDING_MM) * Math.ceil(height / heightMm - ROUNDING_MM);
-  return { id, reason, diagonalFits: reason === 'tooLarge' && mayTurn && diagonalFits(width, depth, bed), splitPieces: Math.min(pieces(width, depth), ...(mayTurn ? [pieces(depth, width)] : [])) };
+  const pieces = (w: number, d: number) =>
+    Math.ceil(w / bed[0] - ROUNDING_MM) *
+    Math.ceil(d / bed[1] - ROUNDING_MM) *
+    Math.ceil(height / heightMm - ROUNDING_MM);
+  return {
+    id,
+    reason,
+    diagonalFits: reason === 'tooLarge' && mayTurn && diagonalFits(width, depth, bed),
+    splitPieces: Math.min(pieces(width, depth), ...(mayTurn ? [pieces(depth, width)] : [])),
+  };
 }
 
 /** Whether a part that is longer than a bed lies on it aslant. Source: Carver 1957, a rectangle in a rectangle. */
@@ -90,27 +118,60 @@ function diagonalFits(width: number, depth: number, bed: PlatesInput['bedMm']): 
 
 /** The bed is taken larger by the spacing and so is every part, so that none is owed to the edge; the largest go first. */
 function byRectangles(pieces: readonly Piece[], bed: PlatesInput['bedMm'], spacing: number): PlateItem[][] {
-  const tries = [PACKING_LOGIC.MAX_EDGE, PACKING_LOGIC.MAX_AREA].flatMap((logic) => ORDERS.map((order) => packed([...pieces].sort(order), bed, spacing, logic)));
+  const tries = [PACKING_LOGIC.MAX_EDGE, PACKING_LOGIC.MAX_AREA].flatMap((logic) =>
+    ORDERS.map((order) => packed([...pieces].sort(order), bed, spacing, logic)),
+  );
   return tries.reduce((best, one) => (one.length < best.length ? one : best));
 }
 
 const side = ({ width, depth }: Piece) => Math.max(width, depth);
 const area = ({ width, depth }: Piece) => width * depth;
-const ORDERS = [(a: Piece, b: Piece) => side(b) - side(a) || area(b) - area(a), (a: Piece, b: Piece) => area(b) - area(a), (a: Piece, b: Piece) => Math.min(b.width, b.depth) - Math.min(a.width, a.depth) || side(b) - side(a)];
+const ORDERS = [
+  (a: Piece, b: Piece) => side(b) - side(a) || area(b) - area(a),
+  (a: Piece, b: Piece) => area(b) - area(a),
+  (a: Piece, b: Piece) => Math.min(b.width, b.depth) - Math.min(a.width, a.depth) || side(b) - side(a),
+];
 
-function packed(pieces: readonly Piece[], [w, d]: PlatesInput['bedMm'], spacing: number, logic: PACKING_LOGIC): PlateItem[][] {
-  const packer = new MaxRectsPacker(w + spacing, d + spacing, 0, { smart: false, pot: false, square: false, allowRotation: true, border: 0, logic });
+function packed(
+  pieces: readonly Piece[],
+  [w, d]: PlatesInput['bedMm'],
+  spacing: number,
+  logic: PACKING_LOGIC,
+): PlateItem[][] {
+  const packer = new MaxRectsPacker(w + spacing, d + spacing, 0, {
+    smart: false,
+    pot: false,
+    square: false,
+    allowRotation: true,
+    border: 0,
+    logic,
+  });
   for (const { id, width, depth, mayTurn } of pieces) {
     const lies = fits(width, depth, [w, d]);
-    packer.add((lies ? width : depth) + spacing, (lies ? depth : width) + spacing, { id, lies, allowRotation: mayTurn });
+    packer.add((lies ? width : depth) + spacing, (lies ? depth : width) + spacing, {
+      id,
+      lies,
+      allowRotation: mayTurn,
+    });
   }
-  return packer.bins.map(({ rects }) => rects.map(({ data, x, y, rot }) => ({ id: data.id as string, xMm: x, yMm: y, turned: rot === data.lies })));
+  return packer.bins.map(({ rects }) =>
+    rects.map(({ data, x, y, rot }) => ({
+      id: data.id as string,
+      xMm: x,
+      yMm: y,
+      turned: rot === data.lies,
+    })),
+  );
 }
 
 /** First shelf that is deep enough and has room, the deepest parts first, as they are given. */
 function byShelves(pieces: readonly Piece[], [w, d]: PlatesInput['bedMm'], spacing: number): PlateItem[][] {
   const plates: { shelves: { y: number; depth: number; next: number }[]; items: PlateItem[] }[] = [];
-  const laid = pieces.map((piece) => (fits(piece.width, piece.depth, [w, d]) ? { ...piece, turned: false } : { ...piece, width: piece.depth, depth: piece.width, turned: true }));
+  const laid = pieces.map((piece) =>
+    fits(piece.width, piece.depth, [w, d])
+      ? { ...piece, turned: false }
+      : { ...piece, width: piece.depth, depth: piece.width, turned: true },
+  );
   for (const { id, width, depth, turned } of laid.sort((a, b) => b.depth - a.depth)) {
     const place = (plate: (typeof plates)[number]): boolean => {
       const shelf = plate.shelves.find((one) => one.depth >= depth && one.next + width <= w + ROUNDING_MM);

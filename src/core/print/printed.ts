@@ -19,12 +19,25 @@ export function printedAs(document: BuildDocument, part: Part, how: PrintHow): P
 }
 
 /** Settings by which a part is printed on a printer. */
-export function settingsOf(document: BuildDocument, part: Part, how: PrintHow, printer: Pick<ChosenPrinter, 'speedMmps' | 'maxFlowMm3ps'>): PrintSettings {
-  const profile: Required<PrintProfile> = { ...(how === 'draft' ? USUAL_DRAFT : USUAL_FINAL), ...document.print[how] };
+export function settingsOf(
+  document: BuildDocument,
+  part: Part,
+  how: PrintHow,
+  printer: Pick<ChosenPrinter, 'speedMmps' | 'maxFlowMm3ps'>,
+): PrintSettings {
+  const profile: Required<PrintProfile> = {
+    ...(how === 'draft' ? USUAL_DRAFT : USUAL_FINAL),
+    ...document.print[how],
+  };
   const own = printedAs(document, part, how);
   return {
-    layerMm: profile.layerMm, lineWidthMm: own.lineMm ?? USUAL_LINE_MM, perimeters: own.perimeters ?? profile.perimeters, topBottomLayers: profile.topBottomLayers,
-    infillPct: 100 * (own.infill ?? profile.infill), speedMmps: printer.speedMmps, maxFlowMm3ps: printer.maxFlowMm3ps,
+    layerMm: profile.layerMm,
+    lineWidthMm: own.lineMm ?? USUAL_LINE_MM,
+    perimeters: own.perimeters ?? profile.perimeters,
+    topBottomLayers: profile.topBottomLayers,
+    infillPct: 100 * (own.infill ?? profile.infill),
+    speedMmps: printer.speedMmps,
+    maxFlowMm3ps: printer.maxFlowMm3ps,
   };
 }
 
@@ -35,19 +48,42 @@ export interface PartEstimate extends Omit<EstimateResult, 'cost'> {
 }
 
 /** Time, plastic and cost of one copy, or what is missing: a mesh, a material, a printer. */
-export function estimateOfPart(document: BuildDocument, part: Part, how: PrintHow, printer: ChosenPrinter | undefined, calibration = 1): Assembled<PartEstimate> {
+export function estimateOfPart(
+  document: BuildDocument,
+  part: Part,
+  how: PrintHow,
+  printer: ChosenPrinter | undefined,
+  calibration = 1,
+): Assembled<PartEstimate> {
   const lies = liesOf(part.mesh);
-  const missing = [...(lies ? [] : [part.mesh ? 'its mesh measured' : 'a mesh']), ...(part.material ? [] : ['a material']), ...(printer ? [] : ['a printer'])];
+  const missing = [
+    ...(lies ? [] : [part.mesh ? 'its mesh measured' : 'a mesh']),
+    ...(part.material ? [] : ['a material']),
+    ...(printer ? [] : ['a printer']),
+  ];
   if (!lies || !part.material || !printer) return { ok: false, missing };
   if (lies.volumeMm3 <= 0) return { ok: false, missing: ['a mesh with a volume'] };
   const { pricePerKg, densityGPerCm3 } = part.material;
   const settings = settingsOf(document, part, how, printer);
-  const { cost, ...found } = printEstimate({ volumeMm3: lies.volumeMm3, areaMm2: lies.areaMm2, horizontalAreaMm2: lies.horizontalAreaMm2, heightMm: lies.sizeMm[2], settings, material: { densityGPerCm3, pricePerKg: pricePerKg ?? 0 }, calibration });
+  const { cost, ...found } = printEstimate({
+    volumeMm3: lies.volumeMm3,
+    areaMm2: lies.areaMm2,
+    horizontalAreaMm2: lies.horizontalAreaMm2,
+    heightMm: lies.sizeMm[2],
+    settings,
+    material: { densityGPerCm3, pricePerKg: pricePerKg ?? 0 },
+    calibration,
+  });
   return { ok: true, value: { ...found, settings, ...(pricePerKg === undefined ? {} : { cost }) } };
 }
 
 /** The weakest margin of a part as it would be printed; none where its strength is not known. */
-export function marginAs(document: BuildDocument, surface: ChosenSurface | undefined, part: Part, how: PrintHow): number | undefined {
+export function marginAs(
+  document: BuildDocument,
+  surface: ChosenSurface | undefined,
+  part: Part,
+  how: PrintHow,
+): number | undefined {
   const found = partStrength(document, surface, printedAs(document, part, how));
   return found.ok ? found.value.worst.margin : undefined;
 }

@@ -4,11 +4,26 @@ import type { ListEntry, Source } from '../build/print';
 import { hasLayers } from '../strength/materialOfBuild';
 
 /** Kinds of part that a shop sells rather than a printer makes. */
-const BOUGHT: ReadonlySet<PartKind> = new Set(['bearing', 'fastener', 'motor', 'controller', 'regulator', 'receiver', 'servo', 'battery', 'sensor', 'wiring', 'spring', 'shaft', 'tyre']);
+const BOUGHT: ReadonlySet<PartKind> = new Set([
+  'bearing',
+  'fastener',
+  'motor',
+  'controller',
+  'regulator',
+  'receiver',
+  'servo',
+  'battery',
+  'sensor',
+  'wiring',
+  'spring',
+  'shaft',
+  'tyre',
+]);
 
 export const partLine = (id: string): string => `part.${id}`;
 
-export const entryOf = ({ print }: Pick<BuildDocument, 'print'>, id: string): ListEntry | undefined => print.list?.find((entry) => entry.id === id);
+export const entryOf = ({ print }: Pick<BuildDocument, 'print'>, id: string): ListEntry | undefined =>
+  print.list?.find((entry) => entry.id === id);
 
 /** Where a part comes from: as the list says, else from a printer if it has a mesh or a printed material. */
 export function listedAs(document: BuildDocument, part: Part): { source: Source } {
@@ -20,4 +35,5 @@ export function listedAs(document: BuildDocument, part: Part): { source: Source 
 }
 
 /** How many of a part are on the car; one where the list says nothing. */
-export const quantityOf = (document: BuildDocument, part: Part): number => entryOf(document, partLine(part.id))?.quantity ?? 1;
+export const quantityOf = (document: BuildDocument, part: Part): number =>
+  entryOf(document, partLine(part.id))?.quantity ?? 1;

@@ -25,10 +25,21 @@ export interface StackResult {
  * @see Shigley, Mechanical Engineering Design, ch. 1 (tolerance stacks); the tilt by geometry
  */
 export function fitStack({ bearings, chain }: StackInput): StackResult {
-  const tilt = bearings && Math.atan((bearings.clearanceMm[0] + bearings.clearanceMm[1]) / (2 * bearings.spacingMm));
+  const tilt =
+    bearings && Math.atan((bearings.clearanceMm[0] + bearings.clearanceMm[1]) / (2 * bearings.spacingMm));
   return {
-    ...(bearings && tilt !== undefined ? { tiltDeg: (tilt * 180) / Math.PI, rimPlayMm: 2 * bearings.radiusMm * Math.tan(tilt) } : {}),
-    ...(chain ? { chain: { nominalMm: sum(chain.map(({ nominalMm }) => nominalMm)), worstCaseMm: sum(chain.map(({ plusMinusMm }) => plusMinusMm)), rootSumSquareMm: Math.sqrt(sum(chain.map(({ plusMinusMm }) => plusMinusMm ** 2))) } } : {}),
+    ...(bearings && tilt !== undefined
+      ? { tiltDeg: (tilt * 180) / Math.PI, rimPlayMm: 2 * bearings.radiusMm * Math.tan(tilt) }
+      : {}),
+    ...(chain
+      ? {
+          chain: {
+            nominalMm: sum(chain.map(({ nominalMm }) => nominalMm)),
+            worstCaseMm: sum(chain.map(({ plusMinusMm }) => plusMinusMm)),
+            rootSumSquareMm: Math.sqrt(sum(chain.map(({ plusMinusMm }) => plusMinusMm ** 2))),
+          },
+        }
+      : {}),
   };
 }
 

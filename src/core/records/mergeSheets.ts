@@ -19,10 +19,22 @@ interface Shape {
 
 const SHAPES: Readonly<Record<SheetKind, Shape>> = {
   failure: {
-    together: [['mode', 'ledger.modeWords'], ['partName', 'partId'], ['fix', 'fixRevisionId']],
-    lists: { 'ledger.clues': undefined, 'ledger.changesSinceGood': undefined, 'ledger.photos': 'hash', 'ledger.outcomes': 'check' },
+    together: [
+      ['mode', 'ledger.modeWords'],
+      ['partName', 'partId'],
+      ['fix', 'fixRevisionId'],
+    ],
+    lists: {
+      'ledger.clues': undefined,
+      'ledger.changesSinceGood': undefined,
+      'ledger.photos': 'hash',
+      'ledger.outcomes': 'check',
+    },
   },
-  print: { together: [['state', 'startedAt', 'endedAt', 'actualS', 'massG', 'why']], lists: { items: 'copyId' } },
+  print: {
+    together: [['state', 'startedAt', 'endedAt', 'actualS', 'massG', 'why']],
+    lists: { items: 'copyId' },
+  },
   copy: { together: [['retiredAt', 'retiredWhy']], lists: { readings: 'id', repairs: 'id' } },
 };
 
@@ -43,15 +55,25 @@ const BETWEEN = '\n';
  *
  * @param base the record as it was when `mine` was begun
  */
-export function mergeSheets<K extends SheetKind>(kind: K, base: SheetOf[K], mine: SheetOf[K], theirs: SheetOf[K]): { sheet: SheetOf[K]; rivals: Rival<K>[] } {
+export function mergeSheets<K extends SheetKind>(
+  kind: K,
+  base: SheetOf[K],
+  mine: SheetOf[K],
+  theirs: SheetOf[K],
+): { sheet: SheetOf[K]; rivals: Rival<K>[] } {
   const shape = SHAPES[kind];
-  const [before, here, there] = [base, mine, theirs].map((sheet) => factsOf(sheet, shape)) as [Facts, Facts, Facts];
+  const [before, here, there] = [base, mine, theirs].map((sheet) => factsOf(sheet, shape)) as [
+    Facts,
+    Facts,
+    Facts,
+  ];
   const merged: Facts = new Map(there);
   const rivals: Rival<K>[] = [];
   for (const key of new Set([...before.keys(), ...here.keys()])) {
     const [was, is, other] = [before.get(key), here.get(key), there.get(key)];
     if (same(was, is) || same(is, other)) continue;
-    if (!same(was, other)) rivals.push({ kind, fact: key.split(BETWEEN) as [string, string?], mine: is, theirs: other });
+    if (!same(was, other))
+      rivals.push({ kind, fact: key.split(BETWEEN) as [string, string?], mine: is, theirs: other });
     else put(merged, key, is);
   }
   return { sheet: sheetOf<K>(merged, shape), rivals };
@@ -73,19 +95,33 @@ function put(facts: Facts, key: string, value: unknown): void {
 }
 
 function factsOf(sheet: object, { together, lists }: Shape): Facts {
-  const flat = new Map(Object.entries(sheet).flatMap(([name, value]) => (name === 'ledger' ? Object.entries((value ?? {}) as object).map(([of, one]) => [`ledger.${of}`, one] as const) : [[name, value] as const])));
+  const flat = new Map(
+    Object.entries(sheet).flatMap(([name, value]) =>
+      name === 'ledger'
+        ? Object.entries((value ?? {}) as object).map(([of, one]) => [`ledger.${of}`, one] as const)
+        : [[name, value] as const],
+    ),
+  );
   const facts: Facts = new Map();
   for (const [name, value] of flat) {
     if (value === undefined) continue;
     const group = together.find((names) => names.includes(name));
-    if (group) facts.set(group[0]!, Object.fromEntries(group.flatMap((one) => (flat.get(one) === undefined ? [] : [[one, flat.get(one)]]))));
+    if (group)
+      facts.set(
+        group[0]!,
+        Object.fromEntries(
+          group.flatMap((one) => (flat.get(one) === undefined ? [] : [[one, flat.get(one)]])),
+        ),
+      );
     else if (!(name in lists)) facts.set(name, value);
-    else for (const item of value as unknown[]) facts.set(`${name}${BETWEEN}${nameOf(item, lists[name])}`, item);
+    else
+      for (const item of value as unknown[]) facts.set(`${name}${BETWEEN}${nameOf(item, lists[name])}`, item);
   }
   return facts;
 }
 
-const nameOf = (item: unknown, by: string | undefined) => String(by === undefined ? item : (item as Record<string, unknown>)[by]);
+const nameOf = (item: unknown, by: string | undefined) =>
+  String(by === undefined ? item : (item as Record<string, unknown>)[by]);
 
 function sheetOf<K extends SheetKind>(facts: Facts, { together }: Shape): SheetOf[K] {
   const sheet: Record<string, unknown> = {};
@@ -94,11 +130,13 @@ function sheetOf<K extends SheetKind>(facts: Facts, { together }: Shape): SheetO
     if (name.startsWith('ledger.')) ledger[name.slice('ledger.'.length)] = value;
     else sheet[name] = value;
   };
-  const got = (name: string) => (name.startsWith('ledger.') ? ledger[name.slice('ledger.'.length)] : sheet[name]);
+  const got = (name: string) =>
+    name.startsWith('ledger.') ? ledger[name.slice('ledger.'.length)] : sheet[name];
   for (const [key, value] of facts) {
     const [name, item] = key.split(BETWEEN) as [string, string?];
     if (item !== undefined) set(name, [...((got(name) as unknown[] | undefined) ?? []), value]);
-    else if (together.some(([first]) => first === name)) for (const [one, own] of Object.entries(value as object)) set(one, own);
+    else if (together.some(([first]) => first === name))
+      for (const [one, own] of Object.entries(value as object)) set(one, own);
     else set(name, value);
   }
   return (Object.keys(ledger).length > 0 ? { ...sheet, ledger } : sheet) as unknown as SheetOf[K];

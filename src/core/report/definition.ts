@@ -17,7 +17,13 @@ export type Block =
   /** Short pairs of what and how much. */
   | { kind: 'facts'; rows: readonly (readonly [string, string])[] }
   /** `numbers` are the columns set to the right. */
-  | { kind: 'table'; head: readonly string[]; rows: readonly (readonly string[])[]; numbers?: readonly number[]; widths?: readonly number[] }
+  | {
+      kind: 'table';
+      head: readonly string[];
+      rows: readonly (readonly string[])[];
+      numbers?: readonly number[];
+      widths?: readonly number[];
+    }
   | { kind: 'caution'; text: string }
   | { kind: 'picture'; picture: Picture }
   | { kind: 'photos'; photos: readonly Photo[] }
@@ -25,7 +31,8 @@ export type Block =
   | { kind: 'together'; blocks: readonly Block[] };
 
 /** Every block, those that stay together among the others. */
-export const flat = (blocks: readonly Block[]): Block[] => blocks.flatMap((block) => (block.kind === 'together' ? flat(block.blocks) : [block]));
+export const flat = (blocks: readonly Block[]): Block[] =>
+  blocks.flatMap((block) => (block.kind === 'together' ? flat(block.blocks) : [block]));
 
 /** A paper of a build, before it is a page, a PDF or Markdown. */
 export interface Report {
@@ -36,4 +43,7 @@ export interface Report {
 
 export const REPORT_KINDS = ['build', 'test'] as const;
 export type ReportKind = (typeof REPORT_KINDS)[number];
-export const REPORT_NAMES: Readonly<Record<ReportKind, string>> = { build: 'Build sheet', test: 'Test report' };
+export const REPORT_NAMES: Readonly<Record<ReportKind, string>> = {
+  build: 'Build sheet',
+  test: 'Test report',
+};

@@ -13,4 +13,9 @@ export const innerShare = () => finite().greater(0).less(1);
 export const count = () => finite().integer().min(1);
 export const temperatureC = () => finite().min(-50).max(400);
 export const text = (most = 200) => Joi.string().max(most);
-export const identifier = () => Joi.string().pattern(/^[A-Za-z0-9][A-Za-z0-9._:-]{0,63}$/).messages({ 'string.pattern.base': 'must be letters, digits, dot, dash, colon or underscore, at most 64' });
+export const identifier = () =>
+  Joi.string()
+    .pattern(/^[A-Za-z0-9][A-Za-z0-9._:-]{0,63}$/)
+    .messages({
+      'string.pattern.base': 'must be letters, digits, dot, dash, colon or underscore, at most 64',
+    });

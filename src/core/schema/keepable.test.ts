@@ -12,11 +12,21 @@ const refusal = (value: unknown) => {
 
 describe('text that can be kept', () => {
   it('is every letter and sign, with tabs and lines, and pairs that are whole', () => {
-    for (const text of ['', 'Zahnrad ü 齿轮', 'one\ttwo\r\nthree', '🏎️', '\u{1F3CE}', 'a\u00a0b']) expect(isKeepable(text)).toBe(true);
+    for (const text of ['', 'Zahnrad ü 齿轮', 'one\ttwo\r\nthree', '🏎️', '\u{1F3CE}', 'a\u00a0b'])
+      expect(isKeepable(text)).toBe(true);
   });
 
   it('is none with a control character, nor with half of a pair', () => {
-    for (const text of ['\u0000', 'a\u0007b', '\u001b[31m', '\u007f', '\u0085', '\ud83c', 'x\udfce', '\udfce\ud83c']) {
+    for (const text of [
+      '\u0000',
+      'a\u0007b',
+      '\u001b[31m',
+      '\u007f',
+      '\u0085',
+      '\ud83c',
+      'x\udfce',
+      '\udfce\ud83c',
+    ]) {
       expect(isKeepable(text)).toBe(false);
       expect(isKeepable(keepable(`left ${text} right`))).toBe(true);
     }
@@ -24,7 +34,12 @@ describe('text that can be kept', () => {
     expect(keepable('\u{1F3CE}')).toBe('\u{1F3CE}');
   });
 
-  it('is what is left of every text of a record', () => expect(keepableTexts({ note: 'wet\u0000 edge', at: [{ name: '\ud83c' }], n: 1 })).toEqual({ note: 'wet edge', at: [{ name: '' }], n: 1 }));
+  it('is what is left of every text of a record', () =>
+    expect(keepableTexts({ note: 'wet\u0000 edge', at: [{ name: '\ud83c' }], n: 1 })).toEqual({
+      note: 'wet edge',
+      at: [{ name: '' }],
+      n: 1,
+    }));
 
   it('is looked for in every field and its name', () => {
     expect(refusal({ name: 'hare', list: [{ note: 'fine' }] })).toBeUndefined();

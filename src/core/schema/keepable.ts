@@ -11,7 +11,10 @@ export const isKeepable = (text: string): boolean => !UNKEEPABLE.test(text);
 export const keepable = (text: string): string => text.replace(EVERY_UNKEEPABLE, '');
 
 /** A record with every text as it can be kept. */
-export const keepableTexts = <T>(record: T): T => JSON.parse(JSON.stringify(record), (_, value: unknown) => (typeof value === 'string' ? keepable(value) : value)) as T;
+export const keepableTexts = <T>(record: T): T =>
+  JSON.parse(JSON.stringify(record), (_, value: unknown) =>
+    typeof value === 'string' ? keepable(value) : value,
+  ) as T;
 
 /**
  * Refuses a value that could be read but not kept.
@@ -22,14 +25,27 @@ export function refuseUnkeepable(value: unknown): void {
   const open: { value: unknown; path: readonly string[] }[] = [{ value, path: [] }];
   for (let one = open.pop(); one; one = open.pop()) {
     const path = () => one!.path.map((name) => keepable(name)).join('.');
-    if (typeof one.value === 'string' && !isKeepable(one.value)) throw new CalcError(path(), 'holds a character that cannot be kept', 'take out what is no letter, sign or space');
+    if (typeof one.value === 'string' && !isKeepable(one.value))
+      throw new CalcError(
+        path(),
+        'holds a character that cannot be kept',
+        'take out what is no letter, sign or space',
+      );
     if (!isPlain(one.value)) continue;
-    if (one.path.length >= DEEPEST) throw new CalcError(one.path.slice(0, 3).join('.'), 'is nested too deeply', `go no deeper than ${DEEPEST} levels`);
+    if (one.path.length >= DEEPEST)
+      throw new CalcError(
+        one.path.slice(0, 3).join('.'),
+        'is nested too deeply',
+        `go no deeper than ${DEEPEST} levels`,
+      );
     for (const [name, inner] of Object.entries(one.value)) {
-      if (!isKeepable(name)) throw new CalcError(path(), 'has a field whose name cannot be kept', 'take it out');
+      if (!isKeepable(name))
+        throw new CalcError(path(), 'has a field whose name cannot be kept', 'take it out');
       if (typeof inner === 'string' || isPlain(inner)) open.push({ value: inner, path: [...one.path, name] });
     }
   }
 }
 
-const isPlain = (value: unknown): value is object => Array.isArray(value) || (typeof value === 'object' && value !== null && Object.getPrototypeOf(value) === Object.prototype);
+const isPlain = (value: unknown): value is object =>
+  Array.isArray(value) ||
+  (typeof value === 'object' && value !== null && Object.getPrototypeOf(value) === Object.prototype);

@@ -5,12 +5,18 @@ import { parse } from './parse';
 
 const schema = Joi.object({
   first: finite().required(),
-  list: Joi.array().items(Joi.object({ to: finite().max(5).required() })).max(2).unique('to'),
+  list: Joi.array()
+    .items(Joi.object({ to: finite().max(5).required() }))
+    .max(2)
+    .unique('to'),
   kind: Joi.valid('a', 'b'),
   id: identifier(),
-  both: finite(), belongs: finite(),
+  both: finite(),
+  belongs: finite(),
   text: Joi.string(),
-}).and('both', 'belongs').required();
+})
+  .and('both', 'belongs')
+  .required();
 
 const refusal = (input: unknown) => {
   try {
@@ -45,7 +51,8 @@ describe('a refusal', () => {
     expect(refusal({ first: 1, other: 1 }).remedy).toBe('check its spelling or take it out');
   });
 
-  it('of a missing field goes before that of an unknown one', () => expect(refusal({ unknown: 1 }).path).toBe('first'));
+  it('of a missing field goes before that of an unknown one', () =>
+    expect(refusal({ unknown: 1 }).path).toBe('first'));
 });
 
 it('fills in defaults and leaves what was given', () => {

@@ -40,21 +40,31 @@ export const fillFactor = (fill = 1): number => fill ** FILL_EXPONENT;
  * @returns MPa
  * @see Hankinson; Bodig and Jayne, Mechanics of Wood and Wood Composites, ch. 7
  */
-export function allowableMpa(material: StrengthMaterial, angleRad: number, { fill, temperatureC }: PartState = {}): number {
+export function allowableMpa(
+  material: StrengthMaterial,
+  angleRad: number,
+  { fill, temperatureC }: PartState = {},
+): number {
   const { inPlaneStrengthMpa: plane, interlayerStrengthMpa: across } = material;
   const [c, s] = [Math.cos(angleRad) ** 2, Math.sin(angleRad) ** 2];
   return ((plane * across) / (plane * c + across * s)) * fillFactor(fill) * derate(material, temperatureC);
 }
 
 /** In-plane shear strength where nothing else is known. Source: von Mises. */
-export const inPlaneShearMpa = ({ inPlaneStrengthMpa }: Pick<StrengthMaterial, 'inPlaneStrengthMpa'>): number => inPlaneStrengthMpa / Math.sqrt(3);
+export const inPlaneShearMpa = ({
+  inPlaneStrengthMpa,
+}: Pick<StrengthMaterial, 'inPlaneStrengthMpa'>): number => inPlaneStrengthMpa / Math.sqrt(3);
 
 export const LAYERS = ['along', 'across'] as const;
 /** Layers lie along the beam, or their normal runs along it, the weak way. */
 export type Layers = (typeof LAYERS)[number];
 
 /** Strength, shear strength and stiffness of a beam by its layers. */
-export function byLayers(material: StrengthMaterial, layers: Layers, state: PartState): { allowable: number; shear: number; modulus: number } {
+export function byLayers(
+  material: StrengthMaterial,
+  layers: Layers,
+  state: PartState,
+): { allowable: number; shear: number; modulus: number } {
   const across = layers === 'across';
   const left = fillFactor(state.fill) * derate(material, state.temperatureC);
   return {

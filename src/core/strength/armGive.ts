@@ -35,26 +35,49 @@ const CONTACT_SHARE = 0.2;
  * @returns N and degrees
  * @see Shigley, Mechanical Engineering Design, table A-9; Pacejka, Tire and Vehicle Dynamics, ch. 3 (trail of a brush)
  */
-export function armGive(document: BuildDocument, surface: ChosenSurface | undefined, end: End, part: Part): Assembled<ArmGive> {
+export function armGive(
+  document: BuildDocument,
+  surface: ChosenSurface | undefined,
+  end: End,
+  part: Part,
+): Assembled<ArmGive> {
   const corner = cornerOf(document, end);
   const cases = casesOfBuild(document, surface);
   if (!corner.ok) return corner;
   if (!cases.ok) return cases;
   const { shape, material, layers } = part;
   const section = shape ? sectionOfShape(shape) : [];
-  if (!material || !('section' in section)) return { ok: false, missing: ['dimensions and material of the arm'] };
+  if (!material || !('section' in section))
+    return { ok: false, missing: ['dimensions and material of the arm'] };
   const { inner, lower, upper } = jointsOf(corner.value);
-  const lateralN = cases.value.cases[end === 'front' ? 'corneringLateralFront' : 'corneringLateralRear']!.forceN!;
+  const lateralN =
+    cases.value.cases[end === 'front' ? 'corneringLateralFront' : 'corneringLateralRear']!.forceN!;
   const { areaMm2, ixMm4, iyMm4 } = sectionProperties({ section: section.section });
-  const { modulus } = byLayers(strengthOf(material), layers === 'across' && hasLayers(material) ? 'across' : 'along', { fill: fillOf(part, section.coreOf) });
+  const { modulus } = byLayers(
+    strengthOf(material),
+    layers === 'across' && hasLayers(material) ? 'across' : 'along',
+    { fill: fillOf(part, section.coreOf) },
+  );
   const [length, apart] = [lower[1] - inner[1], upper[2] - lower[2]];
   const armN = (lateralN * upper[2]) / apart;
   const trailMm = (CONTACT_SHARE * corner.value.tyreRadiusMm) / 3;
   const sideways = section.upright === 'x' ? iyMm4 : ixMm4;
-  return { ok: true, value: { lateralN, armN, camberDeg: ((armN * length) / (modulus * areaMm2) / apart) * DEG, toeDeg: ((lateralN * trailMm * length) / (modulus * sideways)) * DEG } };
+  return {
+    ok: true,
+    value: {
+      lateralN,
+      armN,
+      camberDeg: ((armN * length) / (modulus * areaMm2) / apart) * DEG,
+      toeDeg: ((lateralN * trailMm * length) / (modulus * sideways)) * DEG,
+    },
+  };
 }
 
 /** Hinge, lower and upper outer joints of a corner. */
 function jointsOf(corner: Corner): { inner: Vec3; lower: Vec3; upper: Vec3 } {
-  return { inner: middle(corner.lowerFront, corner.lowerRear), lower: corner.kind === 'wishbones' ? corner.lowerOuter : middle(corner.outerFront, corner.outerRear), upper: corner.upperOuter };
+  return {
+    inner: middle(corner.lowerFront, corner.lowerRear),
+    lower: corner.kind === 'wishbones' ? corner.lowerOuter : middle(corner.outerFront, corner.outerRear),
+    upper: corner.upperOuter,
+  };
 }

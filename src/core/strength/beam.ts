@@ -47,7 +47,8 @@ export function beamCheck(input: BeamInput): BeamResult {
 
 /** The same without the height that would bear it twice, which takes a search. */
 export function beamStresses(input: BeamInput): Omit<BeamResult, 'heightForMargin2Mm'> {
-  if ('atMm' in input.load && input.load.atMm !== undefined && input.load.atMm > input.lengthMm) throw new CalcError('load.atMm', 'lies beyond the beam', 'give a place on it');
+  if ('atMm' in input.load && input.load.atMm !== undefined && input.load.atMm > input.lengthMm)
+    throw new CalcError('load.atMm', 'lies beyond the beam', 'give a place on it');
   const { section, bendingAbout, material, layers } = input;
   const properties = sectionProperties({ section });
   const state = stateOf(input);
@@ -58,13 +59,23 @@ export function beamStresses(input: BeamInput): Omit<BeamResult, 'heightForMargi
   const [byBending, byShear] = [over(allowable, stress), over(shear, shearStress)];
   const other = byLayers(material, layers === 'along' ? 'across' : 'along', state).allowable;
   return {
-    momentNmm: forces.momentNmm, shearN: forces.shearN, stressMpa: stress, allowableMpa: allowable, shearStressMpa: shearStress, shearAllowableMpa: shear, margin: Math.min(byBending, byShear), failsBy: byShear < byBending ? 'shear' : 'bending',
+    momentNmm: forces.momentNmm,
+    shearN: forces.shearN,
+    stressMpa: stress,
+    allowableMpa: allowable,
+    shearStressMpa: shearStress,
+    shearAllowableMpa: shear,
+    margin: Math.min(byBending, byShear),
+    failsBy: byShear < byBending ? 'shear' : 'bending',
     deflectionMm: forces.sag / (modulus * (bendingAbout === 'x' ? properties.ixMm4 : properties.iyMm4)),
     otherWay: { stressMpa: stress, allowableMpa: other, margin: over(other, stress) },
   };
 }
 
-const stateOf = ({ fill, temperatureC }: BeamInput) => ({ ...(fill === undefined ? {} : { fill }), ...(temperatureC === undefined ? {} : { temperatureC }) });
+const stateOf = ({ fill, temperatureC }: BeamInput) => ({
+  ...(fill === undefined ? {} : { fill }),
+  ...(temperatureC === undefined ? {} : { temperatureC }),
+});
 
 /** Overall size in the bending plane at which a beam bears its load twice, mm. */
 export function heightForMargin2(input: BeamInput): number {
@@ -72,13 +83,18 @@ export function heightForMargin2(input: BeamInput): number {
   const { momentNmm, shearN } = bending(input);
   return heightFor(input, (section) => {
     const properties = sectionProperties({ section });
-    return Math.min(over(allowable, momentNmm / leastModulus(properties, input.bendingAbout)), over(shear, (1.5 * shearN) / properties.areaMm2));
+    return Math.min(
+      over(allowable, momentNmm / leastModulus(properties, input.bendingAbout)),
+      over(shear, (1.5 * shearN) / properties.areaMm2),
+    );
   });
 }
 
-const over = (allowable: number, stress: number) => (stress === 0 ? NOT_LOADED : Math.min(NOT_LOADED, allowable / stress));
+const over = (allowable: number, stress: number) =>
+  stress === 0 ? NOT_LOADED : Math.min(NOT_LOADED, allowable / stress);
 
-const leastModulus = ({ sTopMm3, sBottomMm3, sLeftMm3, sRightMm3 }: SectionProperties, about: 'x' | 'y') => (about === 'x' ? Math.min(sTopMm3, sBottomMm3) : Math.min(sLeftMm3, sRightMm3));
+const leastModulus = ({ sTopMm3, sBottomMm3, sLeftMm3, sRightMm3 }: SectionProperties, about: 'x' | 'y') =>
+  about === 'x' ? Math.min(sTopMm3, sBottomMm3) : Math.min(sLeftMm3, sRightMm3);
 
 interface Bending {
   momentNmm: number;
@@ -90,8 +106,10 @@ interface Bending {
 function bending({ support, lengthMm: L, load }: BeamInput): Bending {
   if ('perMmN' in load) {
     const w = load.perMmN;
-    if (support === 'cantilever') return { momentNmm: (w * L ** 2) / 2, shearN: w * L, sag: (w * L ** 4) / 8 };
-    if (support === 'simple') return { momentNmm: (w * L ** 2) / 8, shearN: (w * L) / 2, sag: (5 * w * L ** 4) / 384 };
+    if (support === 'cantilever')
+      return { momentNmm: (w * L ** 2) / 2, shearN: w * L, sag: (w * L ** 4) / 8 };
+    if (support === 'simple')
+      return { momentNmm: (w * L ** 2) / 8, shearN: (w * L) / 2, sag: (5 * w * L ** 4) / 384 };
     return { momentNmm: (w * L ** 2) / 12, shearN: (w * L) / 2, sag: (w * L ** 4) / 384 };
   }
   const { forceN: F, atMm = support === 'cantilever' ? L : L / 2 } = load;
@@ -99,12 +117,20 @@ function bending({ support, lengthMm: L, load }: BeamInput): Bending {
   if (support === 'cantilever') return { momentNmm: F * a, shearN: F, sag: (F * a ** 2 * (3 * L - a)) / 6 };
   if (support === 'simple') {
     const short = Math.min(a, b);
-    return { momentNmm: (F * a * b) / L, shearN: (F * Math.max(a, b)) / L, sag: (F * short * (L ** 2 - short ** 2) ** 1.5) / (9 * Math.sqrt(3) * L) };
+    return {
+      momentNmm: (F * a * b) / L,
+      shearN: (F * Math.max(a, b)) / L,
+      sag: (F * short * (L ** 2 - short ** 2) ** 1.5) / (9 * Math.sqrt(3) * L),
+    };
   }
   const [far, near] = [Math.max(a, b), Math.min(a, b)];
   const ends = (F * far ** 2 * near) / L ** 2;
   const under = (2 * F * a ** 2 * b ** 2) / L ** 3;
-  return { momentNmm: Math.max(ends, under), shearN: (F * far ** 2 * (far + 3 * near)) / L ** 3, sag: (2 * F * far ** 3 * near ** 2) / (3 * (3 * far + near) ** 2) };
+  return {
+    momentNmm: Math.max(ends, under),
+    shearN: (F * far ** 2 * (far + 3 * near)) / L ** 3,
+    sag: (2 * F * far ** 3 * near ** 2) / (3 * (3 * far + near) ** 2),
+  };
 }
 
 /** Height in the bending plane at which the margin is 2, walls kept, by halving; the overall size. */
@@ -143,8 +169,13 @@ function withHeight(section: Section, about: 'x' | 'y', height: number, now: num
     return bore < 0 ? undefined : { ...section, diameterMm: height, boreMm: bore };
   }
   if (section.shape === 'polygon') {
-    const stretch = ([x, y]: Point2): Point2 => (about === 'x' ? [x, (y * height) / now] : [(x * height) / now, y]);
-    return { ...section, outerMm: section.outerMm.map(stretch), ...(section.holesMm ? { holesMm: section.holesMm.map((hole) => hole.map(stretch)) } : {}) };
+    const stretch = ([x, y]: Point2): Point2 =>
+      about === 'x' ? [x, (y * height) / now] : [(x * height) / now, y];
+    return {
+      ...section,
+      outerMm: section.outerMm.map(stretch),
+      ...(section.holesMm ? { holesMm: section.holesMm.map((hole) => hole.map(stretch)) } : {}),
+    };
   }
   const sized = about === 'x' ? { ...section, heightMm: height } : { ...section, widthMm: height };
   return fits(sized) ? sized : undefined;
@@ -152,7 +183,8 @@ function withHeight(section: Section, about: 'x' | 'y', height: number, now: num
 
 function fits(section: Section): boolean {
   if (section.shape === 'box') return 2 * section.wallMm < Math.min(section.widthMm, section.heightMm);
-  if (section.shape === 'channel' || section.shape === 'iBeam') return section.webMm <= section.widthMm && 2 * section.flangeMm < section.heightMm;
+  if (section.shape === 'channel' || section.shape === 'iBeam')
+    return section.webMm <= section.widthMm && 2 * section.flangeMm < section.heightMm;
   if (section.shape === 'tee') return section.webMm <= section.widthMm && section.flangeMm < section.heightMm;
   return true;
 }

@@ -23,8 +23,32 @@ export interface BossResult {
 }
 
 /** Across flats of hexagon nuts (ISO 4032) and outer diameter of plain washers (ISO 7089), mm, by thread. */
-const NUTS: Readonly<Record<string, number>> = { '1.6': 3.2, '2': 4, '2.5': 5, '3': 5.5, '3.5': 6, '4': 7, '5': 8, '6': 10, '8': 13, '10': 16, '12': 18 };
-const WASHERS: Readonly<Record<string, number>> = { '1.6': 4, '2': 5, '2.5': 6, '3': 7, '3.5': 8, '4': 9, '5': 10, '6': 12, '8': 16, '10': 20, '12': 24 };
+const NUTS: Readonly<Record<string, number>> = {
+  '1.6': 3.2,
+  '2': 4,
+  '2.5': 5,
+  '3': 5.5,
+  '3.5': 6,
+  '4': 7,
+  '5': 8,
+  '6': 10,
+  '8': 13,
+  '10': 16,
+  '12': 18,
+};
+const WASHERS: Readonly<Record<string, number>> = {
+  '1.6': 4,
+  '2': 5,
+  '2.5': 6,
+  '3': 7,
+  '3.5': 8,
+  '4': 9,
+  '5': 10,
+  '6': 12,
+  '8': 16,
+  '10': 20,
+  '12': 24,
+};
 const INSERT_OVER_SCREW = 1.5;
 const NOT_LOADED = 1e6;
 
@@ -46,10 +70,30 @@ export function bossCheck(input: BossInput): BossResult {
   const kinds: BossResult['kinds'] = {
     screwInPlastic: held(tau * Math.PI * d * length),
     // a hexagon of s across flats: area √3/2·s², perimeter 2√3·s
-    ...(flats === undefined ? {} : { nutTrap: held(Math.min(((Math.sqrt(3) / 2) * flats ** 2 - hole) * bearing, 2 * Math.sqrt(3) * flats * wallMm * tau)) }),
+    ...(flats === undefined
+      ? {}
+      : {
+          nutTrap: held(
+            Math.min(
+              ((Math.sqrt(3) / 2) * flats ** 2 - hole) * bearing,
+              2 * Math.sqrt(3) * flats * wallMm * tau,
+            ),
+          ),
+        }),
     heatSetInsert: held(tau * Math.PI * insert * length),
     ...(washer === undefined ? {} : { throughBolt: held(((Math.PI / 4) * washer ** 2 - hole) * bearing) }),
   };
-  const best = (Object.entries(kinds) as [BossKind, { pullOutN: number }][]).reduce((a, b) => (b[1].pullOutN > a[1].pullOutN ? b : a))[0];
-  return { kinds, best, notes: [...(flats === undefined ? [`No standard nut has a thread of ${d} mm: give its width across flats.`] : []), ...(washer === undefined ? [`No standard washer has a hole for ${d} mm: give its diameter.`] : [])] };
+  const best = (Object.entries(kinds) as [BossKind, { pullOutN: number }][]).reduce((a, b) =>
+    b[1].pullOutN > a[1].pullOutN ? b : a,
+  )[0];
+  return {
+    kinds,
+    best,
+    notes: [
+      ...(flats === undefined
+        ? [`No standard nut has a thread of ${d} mm: give its width across flats.`]
+        : []),
+      ...(washer === undefined ? [`No standard washer has a hole for ${d} mm: give its diameter.`] : []),
+    ],
+  };
 }

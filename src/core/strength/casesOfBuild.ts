@@ -27,7 +27,13 @@ export function casesOfBuild(document: BuildDocument, surface: ChosenSurface | u
 
 function workOut(document: BuildDocument, surface: ChosenSurface | undefined): Cases {
   const weight = weightOf(document);
-  const { chassis: { wheelbaseMm, trackFrontMm, trackRearMm }, drive: { tyre }, brief, suspension, parts } = document;
+  const {
+    chassis: { wheelbaseMm, trackFrontMm, trackRearMm },
+    drive: { tyre },
+    brief,
+    suspension,
+    parts,
+  } = document;
   const missing = [...(weight.ok ? [] : weight.missing), ...missingOf({ surface, tyre })];
   if (!weight.ok || !surface || !tyre) return { ok: false, missing };
   const { massG, cgMm, leftLoadShare } = weight.value;
@@ -35,11 +41,26 @@ function workOut(document: BuildDocument, surface: ChosenSurface | undefined): C
   const on = (axle: number, side: number) => whole * axle * side;
   const { dropHeightM, kerbMps, targetMps } = brief;
   const input: LoadCasesInput = {
-    massKg: massG / 1000, cgHeightMm: cgMm[2], wheelbaseMm: wheelbaseMm!, trackMm: (trackFrontMm! + trackRearMm!) / 2, mu: frictionOf(surface, tyre),
-    wheelLoadsN: { fl: on(front, leftLoadShare), fr: on(front, 1 - leftLoadShare), rl: on(1 - front, leftLoadShare), rr: on(1 - front, 1 - leftLoadShare) },
-    ...(dropHeightM === undefined ? {} : { dropHeightM, suspensionStopMm: suspension.stopMm ?? USUAL_STOP_MM }),
-    ...(targetMps === undefined ? {} : { crashSpeedMps: targetMps, crushMm: parts.crushMm ?? USUAL_CRUSH_MM }),
-    ...(kerbMps === undefined ? {} : { curbSpeedMps: kerbMps, curbStopMm: suspension.kerbStopMm ?? USUAL_KERB_STOP_MM }),
+    massKg: massG / 1000,
+    cgHeightMm: cgMm[2],
+    wheelbaseMm: wheelbaseMm!,
+    trackMm: (trackFrontMm! + trackRearMm!) / 2,
+    mu: frictionOf(surface, tyre),
+    wheelLoadsN: {
+      fl: on(front, leftLoadShare),
+      fr: on(front, 1 - leftLoadShare),
+      rl: on(1 - front, leftLoadShare),
+      rr: on(1 - front, 1 - leftLoadShare),
+    },
+    ...(dropHeightM === undefined
+      ? {}
+      : { dropHeightM, suspensionStopMm: suspension.stopMm ?? USUAL_STOP_MM }),
+    ...(targetMps === undefined
+      ? {}
+      : { crashSpeedMps: targetMps, crushMm: parts.crushMm ?? USUAL_CRUSH_MM }),
+    ...(kerbMps === undefined
+      ? {}
+      : { curbSpeedMps: kerbMps, curbStopMm: suspension.kerbStopMm ?? USUAL_KERB_STOP_MM }),
     ...servoFigures(document),
     ...motorFigures(document, tyre.radiusMm),
   };
@@ -50,14 +71,21 @@ function servoFigures(document: BuildDocument): Partial<LoadCasesInput> {
   const { servo } = steeringServo(document) ?? {};
   const torqueKgcm = servo?.highTorqueKgcm ?? servo?.lowTorqueKgcm;
   const servoArmMm = document.suspension.steering?.hornMm;
-  return torqueKgcm === undefined || servoArmMm === undefined ? {} : { servoStallNm: torqueKgcm * NM_PER_KGCM, servoArmMm };
+  return torqueKgcm === undefined || servoArmMm === undefined
+    ? {}
+    : { servoStallNm: torqueKgcm * NM_PER_KGCM, servoArmMm };
 }
 
-function motorFigures({ drive, power: { battery, controller } }: BuildDocument, tyreRadiusMm: number): Partial<LoadCasesInput> {
+function motorFigures(
+  { drive, power: { battery, controller } }: BuildDocument,
+  tyreRadiusMm: number,
+): Partial<LoadCasesInput> {
   const { motor, drivenAxles } = drive;
   const ratio = overallRatio(drive);
   if (!motor || !battery || !controller || ratio === undefined || !drivenAxles) return {};
   const amps = Math.min(controller.currentLimitA, drive.currentLimitA ?? Infinity);
   const motorStallNm = Math.max(0, amps - motor.noLoadCurrentA) / (motor.kvRpmPerV * RAD_PER_S_PER_RPM);
-  return motorStallNm === 0 ? {} : { motorStallNm, ratio, efficiency: overallEfficiency(drive), tyreRadiusMm, drivenAxles };
+  return motorStallNm === 0
+    ? {}
+    : { motorStallNm, ratio, efficiency: overallEfficiency(drive), tyreRadiusMm, drivenAxles };
 }

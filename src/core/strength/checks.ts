@@ -20,7 +20,13 @@ function partCheck(of: Part): CheckDefinition {
       const found = partStrength(document, surface, nowIn(document));
       if (!found.ok) return { missing: found.missing };
       const { worst } = found.value;
-      return { value: worst.breaksAtN, limit: worst.forceN, margin: worst.margin, why: whyOf(worst), working: worst.working };
+      return {
+        value: worst.breaksAtN,
+        limit: worst.forceN,
+        margin: worst.margin,
+        why: whyOf(worst),
+        working: worst.working,
+      };
     },
     propose: ({ document, surface }) => {
       const part = nowIn(document);
@@ -31,7 +37,8 @@ function partCheck(of: Part): CheckDefinition {
 }
 
 /** Where it fails: in the layers or between them, by what, and what it stands against. */
-export const whyOf = ({ called, forceN, breaksAtN, between, mode, how }: LoadedPart): string => `${sentence(called)} asks ${plain(forceN)} N; ${mode}, it breaks at ${plain(breaksAtN)} N, ${between ? 'between the layers' : 'in the material'}. ${how}`;
+export const whyOf = ({ called, forceN, breaksAtN, between, mode, how }: LoadedPart): string =>
+  `${sentence(called)} asks ${plain(forceN)} N; ${mode}, it breaks at ${plain(breaksAtN)} N, ${between ? 'between the layers' : 'in the material'}. ${how}`;
 
 const sentence = (words: string) => words[0]!.toUpperCase() + words.slice(1);
 
@@ -39,4 +46,7 @@ const sentence = (words: string) => words[0]!.toUpperCase() + words.slice(1);
 const isHeld = ({ mesh }: Part) => (mesh?.held ?? []).length + (mesh?.pulls ?? []).length > 0;
 
 /** A check for every part that carries something, or was told what acts on it. */
-export const partChecksOf = ({ parts }: BuildDocument): CheckDefinition[] => parts.items.filter((part) => CARRYING_KINDS.includes(part.kind) || part.shape !== undefined || isHeld(part)).map(partCheck);
+export const partChecksOf = ({ parts }: BuildDocument): CheckDefinition[] =>
+  parts.items
+    .filter((part) => CARRYING_KINDS.includes(part.kind) || part.shape !== undefined || isHeld(part))
+    .map(partCheck);

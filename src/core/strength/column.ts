@@ -20,7 +20,12 @@ export interface ColumnResult {
 }
 
 /** Length that buckles over the length between the ends. */
-const EFFECTIVE: Readonly<Record<ColumnEnds, number>> = { pinned: 1, 'fixed-free': 2, 'fixed-pinned': 0.699, fixed: 0.5 };
+const EFFECTIVE: Readonly<Record<ColumnEnds, number>> = {
+  pinned: 1,
+  'fixed-free': 2,
+  'fixed-pinned': 0.699,
+  fixed: 0.5,
+};
 const NOT_LOADED = 1e6;
 
 /**
@@ -29,11 +34,31 @@ const NOT_LOADED = 1e6;
  * @returns the force at which it buckles or crushes, N
  * @see Shigley, Mechanical Engineering Design, ch. 4: Euler over the transition slenderness, Johnson under it
  */
-export function columnCheck({ lengthMm, section, material, ends, layers, forceN, fill, temperatureC }: ColumnInput): ColumnResult {
+export function columnCheck({
+  lengthMm,
+  section,
+  material,
+  ends,
+  layers,
+  forceN,
+  fill,
+  temperatureC,
+}: ColumnInput): ColumnResult {
   const { areaMm2, i2Mm4 } = sectionProperties({ section });
-  const { allowable, modulus } = byLayers(material, layers, { ...(fill === undefined ? {} : { fill }), ...(temperatureC === undefined ? {} : { temperatureC }) });
+  const { allowable, modulus } = byLayers(material, layers, {
+    ...(fill === undefined ? {} : { fill }),
+    ...(temperatureC === undefined ? {} : { temperatureC }),
+  });
   const slenderness = (EFFECTIVE[ends] * lengthMm) / Math.sqrt(i2Mm4 / areaMm2);
   const euler = slenderness > Math.sqrt((2 * Math.PI ** 2 * modulus) / allowable);
-  const bucklingN = areaMm2 * (euler ? (Math.PI ** 2 * modulus) / slenderness ** 2 : allowable - (allowable * slenderness) ** 2 / (4 * Math.PI ** 2 * modulus));
-  return { bucklingN, margin: forceN === 0 ? NOT_LOADED : bucklingN / forceN, mode: euler ? 'Euler' : 'Johnson' };
+  const bucklingN =
+    areaMm2 *
+    (euler
+      ? (Math.PI ** 2 * modulus) / slenderness ** 2
+      : allowable - (allowable * slenderness) ** 2 / (4 * Math.PI ** 2 * modulus));
+  return {
+    bucklingN,
+    margin: forceN === 0 ? NOT_LOADED : bucklingN / forceN,
+    mode: euler ? 'Euler' : 'Johnson',
+  };
 }

@@ -6,9 +6,17 @@ import { partRemedies } from './partRemedies';
 import { partStrength } from './partStrength';
 import { TYPICAL_MATERIALS } from './typicalMaterials';
 
-test.each([[2, 0.1, 1.9], [1.05, 0.1, 1.5], [3, 0.3, 1.36], [1.1, 0.05, 1.88]])('a bar in a body %d times as high with a fillet of %d of its height: %d by the chart', (body, radius, wanted) => {
-  expect(Math.abs(filletFactor(10, 10 * body, 10 * radius) / wanted - 1)).toBeLessThan(0.05);
-});
+test.each([
+  [2, 0.1, 1.9],
+  [1.05, 0.1, 1.5],
+  [3, 0.3, 1.36],
+  [1.1, 0.05, 1.88],
+])(
+  'a bar in a body %d times as high with a fillet of %d of its height: %d by the chart',
+  (body, radius, wanted) => {
+    expect(Math.abs(filletFactor(10, 10 * body, 10 * radius) / wanted - 1)).toBeLessThan(0.05);
+  },
+);
 
 test('no step raises nothing, and a larger fillet raises less', () => {
   expect(filletFactor(10, 10, 1)).toBe(1);
@@ -21,7 +29,15 @@ test('no step raises nothing, and a larger fillet raises less', () => {
 });
 
 test('an arm breaks at its root as many times earlier, and a larger fillet is proposed', () => {
-  const arm: Part = { id: 'arm', name: 'Arm', kind: 'carrier', material: { ...TYPICAL_MATERIALS.petg }, layers: 'along', shape: { as: 'beam', profile: 'plate', lengthMm: 40, widthMm: 20, heightMm: 6 }, loads: [{ id: 'o', from: 'own', forceN: 110 }] };
+  const arm: Part = {
+    id: 'arm',
+    name: 'Arm',
+    kind: 'carrier',
+    material: { ...TYPICAL_MATERIALS.petg },
+    layers: 'along',
+    shape: { as: 'beam', profile: 'plate', lengthMm: 40, widthMm: 20, heightMm: 6 },
+    loads: [{ id: 'o', from: 'own', forceN: 110 }],
+  };
   const rooted: Part = { ...arm, shape: { ...arm.shape!, rootMm: 18, filletMm: 0.6 } };
   const strength = (part: Part) => {
     const found = partStrength({ ...car, parts: { items: [part] } }, surface('asphalt'), part);
@@ -33,5 +49,8 @@ test('an arm breaks at its root as many times earlier, and a larger fillet is pr
   const fillet = partRemedies(rooted, strength(rooted)).find(({ text }) => text.includes('fillet'))!;
   expect(fillet.text).toBe('Arm with a fillet of 1.8 mm in place of 0.6');
   const after = applyPatch(document, fillet.patch).parts.items[0]!;
-  expect(strength(after).margin / strength(rooted).margin).toBeCloseTo(filletFactor(6, 18, 0.6) / filletFactor(6, 18, 1.8), 9);
+  expect(strength(after).margin / strength(rooted).margin).toBeCloseTo(
+    filletFactor(6, 18, 0.6) / filletFactor(6, 18, 1.8),
+    9,
+  );
 });

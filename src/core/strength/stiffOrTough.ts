@@ -19,7 +19,12 @@ export interface InMaterial {
 const MM_PER_M = 1000;
 
 /** A part side by side in several materials, its own first. */
-export function stiffOrTough(document: BuildDocument, surface: ChosenSurface | undefined, part: Part, materials: readonly ChosenMaterial[]): InMaterial[] {
+export function stiffOrTough(
+  document: BuildDocument,
+  surface: ChosenSurface | undefined,
+  part: Part,
+  materials: readonly ChosenMaterial[],
+): InMaterial[] {
   const { mesh: _, ...bare } = part;
   const others = materials.filter(({ name }) => name !== part.material?.name);
   return [...(part.material ? [part.material] : []), ...others].flatMap((material): InMaterial[] => {
@@ -27,7 +32,15 @@ export function stiffOrTough(document: BuildDocument, surface: ChosenSurface | u
     if (!found.ok) return [];
     const { worst } = found.value;
     const energyJ = energyToBreakJ(worst, material, part.layers === 'across');
-    return [{ name: material.name, margin: worst.margin, chosen: material === part.material, ...(worst.deflectionMm === undefined ? {} : { deflectionMm: worst.deflectionMm }), ...(energyJ === undefined ? {} : { energyJ }) }];
+    return [
+      {
+        name: material.name,
+        margin: worst.margin,
+        chosen: material === part.material,
+        ...(worst.deflectionMm === undefined ? {} : { deflectionMm: worst.deflectionMm }),
+        ...(energyJ === undefined ? {} : { energyJ }),
+      },
+    ];
   });
 }
 
@@ -39,11 +52,26 @@ export function stiffOrTough(document: BuildDocument, surface: ChosenSurface | u
  * @returns J; undefined where no deflection is known
  * @see Ashby, Materials Selection in Mechanical Design, ch. 4 (modulus of toughness)
  */
-export function energyToBreakJ({ forceN, deflectionMm, margin, between }: Pick<LoadedPart, 'forceN' | 'deflectionMm' | 'margin' | 'between'>, material: ChosenMaterial, across: boolean): number | undefined {
+export function energyToBreakJ(
+  {
+    forceN,
+    deflectionMm,
+    margin,
+    between,
+  }: Pick<LoadedPart, 'forceN' | 'deflectionMm' | 'margin' | 'between'>,
+  material: ChosenMaterial,
+  across: boolean,
+): number | undefined {
   if (deflectionMm === undefined) return undefined;
   const elastic = (forceN * margin * deflectionMm * margin) / 2 / MM_PER_M;
   const yieldPct = (100 * material.inPlaneStrengthMpa) / material.modulusMpa;
   const { strainAtBreakPct } = material;
-  if (between || (across && hasLayers(material)) || strainAtBreakPct === undefined || strainAtBreakPct <= yieldPct) return elastic;
+  if (
+    between ||
+    (across && hasLayers(material)) ||
+    strainAtBreakPct === undefined ||
+    strainAtBreakPct <= yieldPct
+  )
+    return elastic;
   return elastic * ((2 * strainAtBreakPct) / yieldPct - 1);
 }

@@ -24,7 +24,8 @@ export const strengthMaterialSchema = Joi.object<StrengthMaterial & { name?: str
 
 const point = () => Joi.array().items(finite()).length(2);
 const loop = () => Joi.array().items(point()).min(3).max(2000);
-const when = (shapes: readonly string[], schema: Joi.Schema) => schema.when('shape', { is: Joi.valid(...shapes), then: Joi.required(), otherwise: Joi.forbidden() });
+const when = (shapes: readonly string[], schema: Joi.Schema) =>
+  schema.when('shape', { is: Joi.valid(...shapes), then: Joi.required(), otherwise: Joi.forbidden() });
 const PROFILES = ['channel', 'iBeam', 'tee'] as const;
 
 export const sectionSchema: ObjectSchema<Section> = Joi.object<Section>({
@@ -37,23 +38,42 @@ export const sectionSchema: ObjectSchema<Section> = Joi.object<Section>({
   webMm: when(PROFILES, positive()),
   flangeMm: when(PROFILES, positive()),
   outerMm: when(['polygon'], loop()),
-  holesMm: Joi.array().items(loop()).max(200).when('shape', { is: 'polygon', then: Joi.optional(), otherwise: Joi.forbidden() }),
+  holesMm: Joi.array()
+    .items(loop())
+    .max(200)
+    .when('shape', { is: 'polygon', then: Joi.optional(), otherwise: Joi.forbidden() }),
 });
 
-export const sectionPropertiesSchema = Joi.object<{ section: Section }>({ section: sectionSchema.required() }).required();
+export const sectionPropertiesSchema = Joi.object<{ section: Section }>({
+  section: sectionSchema.required(),
+}).required();
 
-const printed = { material: strengthMaterialSchema.required(), layers: Joi.valid(...LAYERS).required(), fill: share().default(1), temperatureC: temperatureC().default(23) };
+const printed = {
+  material: strengthMaterialSchema.required(),
+  layers: Joi.valid(...LAYERS).required(),
+  fill: share().default(1),
+  temperatureC: temperatureC().default(23),
+};
 
 export const beamCheckSchema = Joi.object<BeamInput>({
   support: Joi.valid('cantilever', 'simple', 'fixed').required(),
   lengthMm: positive().required(),
-  load: Joi.object({ forceN: notNegative(), atMm: positive(), perMmN: notNegative() }).xor('forceN', 'perMmN').without('perMmN', 'atMm').required(),
+  load: Joi.object({ forceN: notNegative(), atMm: positive(), perMmN: notNegative() })
+    .xor('forceN', 'perMmN')
+    .without('perMmN', 'atMm')
+    .required(),
   section: sectionSchema.required(),
   bendingAbout: Joi.valid('x', 'y').required(),
   ...printed,
 }).required();
 
-export const columnCheckSchema = Joi.object<ColumnInput>({ lengthMm: positive().required(), section: sectionSchema.required(), ends: Joi.valid(...COLUMN_ENDS).required(), forceN: notNegative().required(), ...printed }).required();
+export const columnCheckSchema = Joi.object<ColumnInput>({
+  lengthMm: positive().required(),
+  section: sectionSchema.required(),
+  ends: Joi.valid(...COLUMN_ENDS).required(),
+  forceN: notNegative().required(),
+  ...printed,
+}).required();
 
 export const bossCheckSchema = Joi.object<BossInput>({
   screwMm: positive().required(),
@@ -69,7 +89,12 @@ export const bossCheckSchema = Joi.object<BossInput>({
 
 export const loadCasesSchema = Joi.object<LoadCasesInput>({
   massKg: positive().required(),
-  wheelLoadsN: Joi.object({ fl: notNegative().required(), fr: notNegative().required(), rl: notNegative().required(), rr: notNegative().required() }).required(),
+  wheelLoadsN: Joi.object({
+    fl: notNegative().required(),
+    fr: notNegative().required(),
+    rl: notNegative().required(),
+    rr: notNegative().required(),
+  }).required(),
   cgHeightMm: positive().required(),
   wheelbaseMm: positive().required(),
   trackMm: positive().required(),
@@ -88,4 +113,6 @@ export const loadCasesSchema = Joi.object<LoadCasesInput>({
   efficiency: share().default(1),
   tyreRadiusMm: positive(),
   drivenAxles: Joi.valid('front', 'rear', 'all'),
-}).oxor('crushMm', 'bumperNPerMm').required();
+})
+  .oxor('crushMm', 'bumperNPerMm')
+  .required();

@@ -40,20 +40,36 @@ export interface OwnFigures {
 /** What the strips of one material say, by layers. */
 export function ownFigures(strips: readonly StripTest[]): OwnFigures {
   const of = (layers: StripTest['layers']): Own | undefined => {
-    const found = strips.filter((strip) => strip.layers === layers).flatMap((strip) => stripStressMpa(strip) ?? []);
-    return found.length === 0 ? undefined : { mean: mean(found), count: found.length, ...(found.length > 1 ? { spread: sampleDeviation(found) } : {}) };
+    const found = strips
+      .filter((strip) => strip.layers === layers)
+      .flatMap((strip) => stripStressMpa(strip) ?? []);
+    return found.length === 0
+      ? undefined
+      : {
+          mean: mean(found),
+          count: found.length,
+          ...(found.length > 1 ? { spread: sampleDeviation(found) } : {}),
+        };
   };
   const [along, across] = [of('along'), of('across')];
   return { ...(along ? { along } : {}), ...(across ? { across } : {}) };
 }
 
 /** A material with the workshop's own strengths in place of the typical ones; shear between layers moves with their pull. */
-export function withOwnFigures<M extends Omit<ChosenMaterial, 'libraryId'>>(material: M, strips: readonly StripTest[]): M {
+export function withOwnFigures<M extends Omit<ChosenMaterial, 'libraryId'>>(
+  material: M,
+  strips: readonly StripTest[],
+): M {
   const { along, across } = ownFigures(strips);
   const { interlayerStrengthMpa: typical, interlayerShearMpa: shear } = material;
   return {
     ...material,
     ...(along ? { inPlaneStrengthMpa: along.mean } : {}),
-    ...(across ? { interlayerStrengthMpa: across.mean, ...(typical && shear ? { interlayerShearMpa: (shear * across.mean) / typical } : {}) } : {}),
+    ...(across
+      ? {
+          interlayerStrengthMpa: across.mean,
+          ...(typical && shear ? { interlayerShearMpa: (shear * across.mean) / typical } : {}),
+        }
+      : {}),
   };
 }

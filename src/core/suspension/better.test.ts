@@ -10,8 +10,23 @@ import { suspensionSweep } from './sweep';
 const size = { wheelbaseMm: 280, trackMm: 200, tyreRadiusMm: 40 };
 const drawn = startCorner('unequal', 'front', size);
 const corner = { ...drawn, end: 'front', tyreRadiusMm: 40 } as Corner;
-const steep = { ...corner, tieInner: [corner.tieInner![0], corner.tieInner![1] - 4, corner.tieInner![2] + 5] } as Corner;
-const task: BetterTask = { corner: steep, wheelbaseMm: 280, bumpMm: 16, droopMm: 10, rackMm: 6, free: [{ point: 'tieInner', axis: 1, plusMinusMm: 8 }, { point: 'tieInner', axis: 2, plusMinusMm: 8 }], wants: { bumpSteerDegPerMm: 0 }, trials: 600 };
+const steep = {
+  ...corner,
+  tieInner: [corner.tieInner![0], corner.tieInner![1] - 4, corner.tieInner![2] + 5],
+} as Corner;
+const task: BetterTask = {
+  corner: steep,
+  wheelbaseMm: 280,
+  bumpMm: 16,
+  droopMm: 10,
+  rackMm: 6,
+  free: [
+    { point: 'tieInner', axis: 1, plusMinusMm: 8 },
+    { point: 'tieInner', axis: 2, plusMinusMm: 8 },
+  ],
+  wants: { bumpSteerDegPerMm: 0 },
+  trials: 600,
+};
 
 function finish(given: BetterTask) {
   const search = searchBetter(given);
@@ -33,19 +48,36 @@ describe('a better point', () => {
     const { stations } = suspensionSweep({ ...result.corner, travelMm: { from: -10, to: 16, step: 1 } });
     expect(Math.max(...stations.map(({ toeDeg }) => Math.abs(toeDeg)))).toBeLessThan(0.1);
     expect(result.moved.map(({ point }) => point)).toEqual(['tieInner']);
-    for (const axis of [1, 2] as const) expect(Math.abs(result.moved[0]!.to[axis] - steep.tieInner![axis])).toBeLessThanOrEqual(8);
+    for (const axis of [1, 2] as const)
+      expect(Math.abs(result.moved[0]!.to[axis] - steep.tieInner![axis])).toBeLessThanOrEqual(8);
     expect(result.moved[0]!.to[0]).toBe(steep.tieInner![0]);
   });
 
   it('finds the height that the root of the slope gives, where only that is free', () => {
-    const { result } = finish({ ...task, free: [{ point: 'tieInner', axis: 2, plusMinusMm: 8 }], trials: 400 });
+    const { result } = finish({
+      ...task,
+      free: [{ point: 'tieInner', axis: 2, plusMinusMm: 8 }],
+      trials: 400,
+    });
     // the curve over the travel pulls it a little from the slope at rest
     expect(result.corner.tieInner![2]).toBeCloseTo(flatTieHeight(steep)!, 0);
   });
 
   it('meets several wishes at once, read again by the operations', () => {
-    const free = (['upperFront', 'upperRear', 'upperOuter'] as const).flatMap((point) => ([0, 2] as const).map((axis) => ({ point, axis, plusMinusMm: 8 })));
-    const { result } = finish({ ...task, corner, free: [...free, { point: 'tieInner', axis: 2, plusMinusMm: 8 }, { point: 'tieOuter', axis: 1, plusMinusMm: 10 }], wants: { bumpSteerDegPerMm: 0, camberGainDegPerMm: -0.15, casterDeg: 5, ackermannPct: 60 }, trials: 1800 });
+    const free = (['upperFront', 'upperRear', 'upperOuter'] as const).flatMap((point) =>
+      ([0, 2] as const).map((axis) => ({ point, axis, plusMinusMm: 8 })),
+    );
+    const { result } = finish({
+      ...task,
+      corner,
+      free: [
+        ...free,
+        { point: 'tieInner', axis: 2, plusMinusMm: 8 },
+        { point: 'tieOuter', axis: 1, plusMinusMm: 10 },
+      ],
+      wants: { bumpSteerDegPerMm: 0, camberGainDegPerMm: -0.15, casterDeg: 5, ackermannPct: 60 },
+      trials: 1800,
+    });
     const sweep = suspensionSweep({ ...result.corner, travelMm: [0] });
     expect(sweep.camberGainDegPerMm).toBeCloseTo(-0.15, 2);
     expect(sweep.bumpSteerDegPerMm).toBeCloseTo(0, 2);
@@ -68,10 +100,14 @@ describe('a better point', () => {
 
 describe('hard points as CSV', () => {
   it('come back as they went', () => {
-    expect(pointsFromCsv(pointsToCsv(drawn), startCorner('unequal', 'front', { ...size, trackMm: 240 }))).toEqual({ ...drawn });
+    expect(
+      pointsFromCsv(pointsToCsv(drawn), startCorner('unequal', 'front', { ...size, trackMm: 240 })),
+    ).toEqual({ ...drawn });
     const { damper: _, ...bare } = drawn;
     const rockered = { ...bare, rocker: startRocker(drawn, 40) };
-    expect(pointsFromCsv(pointsToCsv(rockered), { ...rockered, rocker: { ...rockered.rocker, pivot: [0, 0, 0] } })).toEqual(rockered);
+    expect(
+      pointsFromCsv(pointsToCsv(rockered), { ...rockered, rocker: { ...rockered.rocker, pivot: [0, 0, 0] } }),
+    ).toEqual(rockered);
     expect(pointsToCsv(drawn).split('\n')[0]).toBe('point,x_mm,y_mm,z_mm');
   });
 
@@ -81,8 +117,13 @@ describe('hard points as CSV', () => {
   });
 
   it('name the line that they cannot read', () => {
-    expect(refusalOf(() => pointsFromCsv('point,x_mm,y_mm,z_mm\nlowerOuter,1,2,3\nupperInner,1,2,3', drawn))).toMatchObject({ path: 'line 3', message: expect.stringContaining('upperInner') });
-    expect(refusalOf(() => pointsFromCsv('lowerOuter,1,,3', drawn))).toMatchObject({ path: 'line 1', message: expect.stringContaining('three numbers') });
+    expect(
+      refusalOf(() => pointsFromCsv('point,x_mm,y_mm,z_mm\nlowerOuter,1,2,3\nupperInner,1,2,3', drawn)),
+    ).toMatchObject({ path: 'line 3', message: expect.stringContaining('upperInner') });
+    expect(refusalOf(() => pointsFromCsv('lowerOuter,1,,3', drawn))).toMatchObject({
+      path: 'line 1',
+      message: expect.stringContaining('three numbers'),
+    });
     expect(refusalOf(() => pointsFromCsv('  ', drawn)).message).toContain('no points');
   });
 });

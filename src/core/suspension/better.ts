@@ -64,7 +64,14 @@ export interface BetterResult {
 export const USUAL_TRIALS = 10_000;
 const STATIONS = 11;
 /** Differences that a builder would notice. */
-const NOTICED: Readonly<Record<keyof Wants | 'toeOffDeg', number>> = { bumpSteerDegPerMm: 0.01, toeOffDeg: 0.1, camberGainDegPerMm: 0.01, casterDeg: 0.5, rollCentreMm: 2, ackermannPct: 10 };
+const NOTICED: Readonly<Record<keyof Wants | 'toeOffDeg', number>> = {
+  bumpSteerDegPerMm: 0.01,
+  toeOffDeg: 0.1,
+  camberGainDegPerMm: 0.01,
+  casterDeg: 0.5,
+  rollCentreMm: 2,
+  ackermannPct: 10,
+};
 /** Differential evolution: Storn and Price, Journal of Global Optimization 11 (1997), rand/1/bin. */
 const [WEIGHT, CROSSOVER] = [0.6, 0.9];
 const A_COORDINATE = 8;
@@ -85,14 +92,22 @@ export function* searchBetter(task: BetterTask): Generator<number, BetterResult>
   refuse(task);
   const random = randomFrom(seed);
   const crowd = Math.min(MOST_CROWD, Math.max(LEAST_CROWD, A_COORDINATE * free.length));
-  const costOf = (move: readonly number[]) => scored(task, movedBy(corner, free, move)).cost + MOVE_COST * move.reduce((sum, value, index) => sum + (value / free[index]!.plusMinusMm) ** 2, 0);
-  const members = Array.from({ length: crowd }, (_, index) => free.map(({ plusMinusMm }) => (index === 0 ? 0 : plusMinusMm * (2 * random() - 1))));
+  const costOf = (move: readonly number[]) =>
+    scored(task, movedBy(corner, free, move)).cost +
+    MOVE_COST * move.reduce((sum, value, index) => sum + (value / free[index]!.plusMinusMm) ** 2, 0);
+  const members = Array.from({ length: crowd }, (_, index) =>
+    free.map(({ plusMinusMm }) => (index === 0 ? 0 : plusMinusMm * (2 * random() - 1))),
+  );
   const costs = members.map(costOf);
   let done = crowd;
   yield done;
   while (done < trials) {
     for (let index = 0; index < crowd && done < trials; index++, done++) {
-      const [a, b, c] = threeOthers(index, crowd, random).map((other) => members[other]!) as [number[], number[], number[]];
+      const [a, b, c] = threeOthers(index, crowd, random).map((other) => members[other]!) as [
+        number[],
+        number[],
+        number[],
+      ];
       const sure = Math.floor(random() * free.length);
       const trial = members[index]!.map((value, axis) => {
         if (axis !== sure && random() > CROSSOVER) return value;
@@ -110,22 +125,46 @@ export function* searchBetter(task: BetterTask): Generator<number, BetterResult>
   const best = members[costs.indexOf(Math.min(...costs))]!.map((value) => Number(value.toFixed(2)));
   const found = movedBy(corner, free, best);
   const [before, after] = [scored(task, corner), scored(task, found)];
-  const names = [...new Set(free.map(({ point }) => point))].filter((name) => !same(pointOf(corner, name)!, pointOf(found, name)!));
-  return { corner: found, moved: names.map((point) => ({ point, from: pointOf(corner, point)!, to: pointOf(found, point)! })), before: wished(before, wants), after: wished(after, wants), trials: done, costBefore: before.cost, costAfter: after.cost };
+  const names = [...new Set(free.map(({ point }) => point))].filter(
+    (name) => !same(pointOf(corner, name)!, pointOf(found, name)!),
+  );
+  return {
+    corner: found,
+    moved: names.map((point) => ({ point, from: pointOf(corner, point)!, to: pointOf(found, point)! })),
+    before: wished(before, wants),
+    after: wished(after, wants),
+    trials: done,
+    costBefore: before.cost,
+    costAfter: after.cost,
+  };
 }
 
-const pointOf = (corner: Corner, name: PointName): Vec3 | undefined => (corner as unknown as Partial<Record<PointName, Vec3>>)[name];
+const pointOf = (corner: Corner, name: PointName): Vec3 | undefined =>
+  (corner as unknown as Partial<Record<PointName, Vec3>>)[name];
 const same = (a: Vec3, b: Vec3) => a.every((value, axis) => value === b[axis]);
 
 function refuse({ corner, free, wants, rackMm }: BetterTask): void {
-  if (free.length === 0) throw new CalcError('free', 'names no point that may move', 'free one coordinate at least');
-  if (Object.values(wants).every((want) => want === undefined)) throw new CalcError('wants', 'asks for nothing', 'wish for one reading at least');
+  if (free.length === 0)
+    throw new CalcError('free', 'names no point that may move', 'free one coordinate at least');
+  if (Object.values(wants).every((want) => want === undefined))
+    throw new CalcError('wants', 'asks for nothing', 'wish for one reading at least');
   free.forEach(({ point, plusMinusMm }, index) => {
-    if (!pointOf(corner, point)) throw new CalcError(`free.${index}.point`, `${point} is no point of this corner`, 'free a point that is drawn');
+    if (!pointOf(corner, point))
+      throw new CalcError(
+        `free.${index}.point`,
+        `${point} is no point of this corner`,
+        'free a point that is drawn',
+      );
     if (!(plusMinusMm > 0)) throw new CalcError(`free.${index}.plusMinusMm`, 'must be more than 0');
   });
-  if (wants.ackermannPct !== undefined && (!rackMm || !steers(corner))) throw new CalcError('wants.ackermannPct', 'needs a corner that steers and its rack to full lock', 'give the rack, or leave Ackermann out');
-  if (wants.casterDeg !== undefined && !steers(corner)) throw new CalcError('wants.casterDeg', 'needs a steering axis', 'leave caster out');
+  if (wants.ackermannPct !== undefined && (!rackMm || !steers(corner)))
+    throw new CalcError(
+      'wants.ackermannPct',
+      'needs a corner that steers and its rack to full lock',
+      'give the rack, or leave Ackermann out',
+    );
+  if (wants.casterDeg !== undefined && !steers(corner))
+    throw new CalcError('wants.casterDeg', 'needs a steering axis', 'leave caster out');
   linkageOf(corner);
 }
 
@@ -154,7 +193,9 @@ interface Scored {
 
 const wished = ({ readings }: Scored, wants: Wants): BetterReadings => {
   const known = readings ?? { toeOffDeg: NaN };
-  return Object.fromEntries(Object.entries(known).filter(([key]) => key === 'toeOffDeg' || wants[key as keyof Wants] !== undefined)) as unknown as BetterReadings;
+  return Object.fromEntries(
+    Object.entries(known).filter(([key]) => key === 'toeOffDeg' || wants[key as keyof Wants] !== undefined),
+  ) as unknown as BetterReadings;
 };
 
 function scored(task: BetterTask, corner: Corner): Scored {
@@ -171,21 +212,35 @@ function scored(task: BetterTask, corner: Corner): Scored {
   const slopes = slopesAtRest(linkage);
   const pose = linkage.pose(0, 0)!;
   const steering = steeringOf(corner, pose, wheelOf(corner, pose.upright, restAxis(corner)));
-  const ackermannPct = wants.ackermannPct === undefined || !task.rackMm ? undefined : rowAt(steerOf(linkage), task.rackMm, groundTrack(linkage), task.wheelbaseMm)?.ackermannPct;
+  const ackermannPct =
+    wants.ackermannPct === undefined || !task.rackMm
+      ? undefined
+      : rowAt(steerOf(linkage), task.rackMm, groundTrack(linkage), task.wheelbaseMm)?.ackermannPct;
   if (wants.ackermannPct !== undefined && ackermannPct === undefined) return { cost: MISSED_STATION };
   const bump = wants.bumpSteerDegPerMm ?? 0;
   const off = toes.map(({ travelMm, toeDeg }) => toeDeg - bump * travelMm);
   const readings: BetterReadings = {
-    ...slopes, toeOffDeg: Math.max(...off.map(Math.abs)), ...(steering ? { casterDeg: steering.casterDeg } : {}), rollCentreMm: rollCentreAtRest(linkage),
+    ...slopes,
+    toeOffDeg: Math.max(...off.map(Math.abs)),
+    ...(steering ? { casterDeg: steering.casterDeg } : {}),
+    rollCentreMm: rollCentreAtRest(linkage),
     ...(ackermannPct === undefined ? {} : { ackermannPct }),
   };
-  const differences = (Object.keys(wants) as (keyof Wants)[]).filter((key) => wants[key] !== undefined).map((key) => (readings[key]! - wants[key]!) / NOTICED[key]);
-  const curve = wants.bumpSteerDegPerMm === undefined ? [] : off.map((value) => value / NOTICED.toeOffDeg / Math.sqrt(STATIONS));
+  const differences = (Object.keys(wants) as (keyof Wants)[])
+    .filter((key) => wants[key] !== undefined)
+    .map((key) => (readings[key]! - wants[key]!) / NOTICED[key]);
+  const curve =
+    wants.bumpSteerDegPerMm === undefined
+      ? []
+      : off.map((value) => value / NOTICED.toeOffDeg / Math.sqrt(STATIONS));
   return { cost: [...differences, ...curve].reduce((sum, value) => sum + value * value, 0), readings };
 }
 
 /** Change of the toe from rest at every station, or how many are not reached. */
-function toesOver(linkage: Linkage, { droopMm, bumpMm }: BetterTask): { travelMm: number; toeDeg: number }[] | { missed: number } {
+function toesOver(
+  linkage: Linkage,
+  { droopMm, bumpMm }: BetterTask,
+): { travelMm: number; toeDeg: number }[] | { missed: number } {
   const axis = restAxis(linkage.corner);
   const rest = atRest(linkage);
   const toeOf = ({ pose }: Reached) => wheelOf(linkage.corner, pose.upright, axis).toeDeg;

@@ -59,5 +59,20 @@ export interface HingePinCorner extends Common {
 /** The left corner at static ride height, mm in the car's axes: x forward, y to the left, z up. */
 export type Corner = WishboneCorner | HingePinCorner;
 
-export const POINT_NAMES = ['lowerFront', 'lowerRear', 'lowerOuter', 'upperFront', 'upperRear', 'upperInner', 'upperOuter', 'outerFront', 'outerRear', 'kingpinLower', 'kingpinUpper', 'tieInner', 'tieOuter', 'wheelCentre'] as const;
+export const POINT_NAMES = [
+  'lowerFront',
+  'lowerRear',
+  'lowerOuter',
+  'upperFront',
+  'upperRear',
+  'upperInner',
+  'upperOuter',
+  'outerFront',
+  'outerRear',
+  'kingpinLower',
+  'kingpinUpper',
+  'tieInner',
+  'tieOuter',
+  'wheelCentre',
+] as const;
 export type PointName = (typeof POINT_NAMES)[number];

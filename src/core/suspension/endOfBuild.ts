@@ -9,7 +9,9 @@ import { type SuspensionSweepResult, suspensionSweep } from './sweep';
 export function cornerOf({ suspension, drive }: BuildDocument, end: End): Assembled<Corner> {
   const corner = suspension[end]?.corner;
   const missing = missingOf({ [`hard points of the ${end} corner`]: corner, tyre: drive.tyre });
-  return missing.length > 0 ? { ok: false, missing } : { ok: true, value: { ...corner!, end, tyreRadiusMm: drive.tyre!.radiusMm } };
+  return missing.length > 0
+    ? { ok: false, missing }
+    : { ok: true, value: { ...corner!, end, tyreRadiusMm: drive.tyre!.radiusMm } };
 }
 
 export interface EndOfBuild {
@@ -29,7 +31,9 @@ export interface Undrawable {
   readonly remedy?: string;
 }
 
-export type EndFound = { readonly ok: true; readonly value: EndOfBuild } | { readonly ok: false; readonly missing: readonly string[]; readonly refused?: Undrawable };
+export type EndFound =
+  | { readonly ok: true; readonly value: EndOfBuild }
+  | { readonly ok: false; readonly missing: readonly string[]; readonly refused?: Undrawable };
 
 const STATIONS = 11;
 const known = new WeakMap<BuildDocument, Partial<Record<End, EndFound>>>();
@@ -45,23 +49,44 @@ function workOut(document: BuildDocument, end: End): EndFound {
   const corner = cornerOf(document, end);
   if (!corner.ok) return corner;
   const { bumpMm, droopMm } = document.suspension[end] ?? {};
-  const missing = missingOf({ [`bump travel of the ${end}`]: bumpMm, [`droop travel of the ${end}`]: droopMm });
+  const missing = missingOf({
+    [`bump travel of the ${end}`]: bumpMm,
+    [`droop travel of the ${end}`]: droopMm,
+  });
   if (missing.length > 0) return { ok: false, missing };
   try {
     const sweep = suspensionSweep({ ...corner.value, travelMm: travelsOver(droopMm!, bumpMm!, STATIONS) });
-    return { ok: true, value: { corner: corner.value, bumpMm: bumpMm!, droopMm: droopMm!, lockMm: end === 'front' && steers(corner.value) ? document.suspension.steering?.lockMm ?? 0 : 0, sweep } };
+    return {
+      ok: true,
+      value: {
+        corner: corner.value,
+        bumpMm: bumpMm!,
+        droopMm: droopMm!,
+        lockMm: end === 'front' && steers(corner.value) ? (document.suspension.steering?.lockMm ?? 0) : 0,
+        sweep,
+      },
+    };
   } catch (error) {
     if (!(error instanceof CalcError)) throw error;
     const { path, message, remedy } = error;
-    return { ok: false, missing: [`a ${end} corner that can move (${path === '' ? 'it' : path} ${message})`], refused: { path, message, ...(remedy ? { remedy } : {}) } };
+    return {
+      ok: false,
+      missing: [`a ${end} corner that can move (${path === '' ? 'it' : path} ${message})`],
+      refused: { path, message, ...(remedy ? { remedy } : {}) },
+    };
   }
 }
 
-export const steers = (corner: Corner): boolean => corner.kind === 'wishbones' || corner.kingpinLower !== undefined;
+export const steers = (corner: Corner): boolean =>
+  corner.kind === 'wishbones' || corner.kingpinLower !== undefined;
 
 /** Evenly from full droop to full bump, rest among them. */
 export function travelsOver(droopMm: number, bumpMm: number, count: number): number[] {
   const below = Math.max(1, Math.round(((count - 1) * droopMm) / (droopMm + bumpMm)));
   const above = Math.max(1, count - 1 - below);
-  return [...Array.from({ length: below }, (_, i) => -droopMm * (1 - i / below)), 0, ...Array.from({ length: above }, (_, i) => (bumpMm * (i + 1)) / above)];
+  return [
+    ...Array.from({ length: below }, (_, i) => -droopMm * (1 - i / below)),
+    0,
+    ...Array.from({ length: above }, (_, i) => (bumpMm * (i + 1)) / above),
+  ];
 }

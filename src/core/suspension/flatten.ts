@@ -11,7 +11,8 @@ const MOST_MOVE_MM = 60;
 export function flatTieHeight<T extends Corner>(corner: T): number | undefined {
   const { tieInner } = corner;
   if (!tieInner) return undefined;
-  const bump = (z: number) => slopesAtRest(linkageOf({ ...corner, tieInner: [tieInner[0], tieInner[1], z] })).bumpSteerDegPerMm;
+  const bump = (z: number) =>
+    slopesAtRest(linkageOf({ ...corner, tieInner: [tieInner[0], tieInner[1], z] })).bumpSteerDegPerMm;
   let [before, at] = [tieInner[2], tieInner[2] + FIRST_STEP_MM];
   let [low, now] = [bump(before), bump(at)];
   if (Math.abs(low) < FLAT_DEG_PER_MM) return before;

@@ -25,7 +25,11 @@ export function heldHinge(origin: Vec3, along: Vec3, point: Vec3, target: Vec3):
  * the turning point, where the two ways meet. With v from the hinge to the point and w to the target the constraint is
  * A·cos a + B·sin a = C.
  */
-export function angleOf({ axis, length, side }: Pick<HeldHinge, 'length' | 'side'> & { axis: Vec3 }, v: Vec3, w: Vec3): number | undefined {
+export function angleOf(
+  { axis, length, side }: Pick<HeldHinge, 'length' | 'side'> & { axis: Vec3 },
+  v: Vec3,
+  w: Vec3,
+): number | undefined {
   const along = dot(axis, v);
   const across = subtract(v, scale(axis, along));
   const a = dot(across, w);

@@ -1,5 +1,18 @@
 import { CalcError } from '../errors';
-import { after, carry, cross, distance, dot, lengthOf, type Motion, rotationAbout, STILL, subtract, unit, type Vec3 } from '../vec3';
+import {
+  after,
+  carry,
+  cross,
+  distance,
+  dot,
+  lengthOf,
+  type Motion,
+  rotationAbout,
+  STILL,
+  subtract,
+  unit,
+  type Vec3,
+} from '../vec3';
 import type { Corner, HingePinCorner, WishboneCorner } from './corner';
 import { angleOf, type HeldHinge, heldHinge } from './hinge';
 
@@ -42,12 +55,20 @@ export function linkageOf(corner: Corner, longer: Longer = {}): Linkage {
   refuseCoincident(corner);
   const linkage = corner.kind === 'wishbones' ? wishbones(corner, longer) : hingePins(corner, longer);
   const [up, down] = [linkage.pose(1e-5, 0), linkage.pose(-1e-5, 0)];
-  const slope = up && down ? (carry(up.upright, corner.wheelCentre)[2] - carry(down.upright, corner.wheelCentre)[2]) / 2e-5 : 0;
+  const slope =
+    up && down
+      ? (carry(up.upright, corner.wheelCentre)[2] - carry(down.upright, corner.wheelCentre)[2]) / 2e-5
+      : 0;
   if (Math.abs(slope) < SAME_MM) throw singular();
   return linkage;
 }
 
-const singular = () => new CalcError('', 'the corner is stuck at rest: turning the arm does not lift the wheel, or a link stands in line', 'move the points so that each link stands across the way its end must go');
+const singular = () =>
+  new CalcError(
+    '',
+    'the corner is stuck at rest: turning the arm does not lift the wheel, or a link stands in line',
+    'move the points so that each link stands across the way its end must go',
+  );
 
 const stuck = (hinge: HeldHinge) => Math.abs(hinge.slope) < STUCK_MM2;
 
@@ -72,7 +93,11 @@ function wishbones(corner: WishboneCorner, { tieMm }: Longer): Linkage {
       const axis = unit(subtract(carry(upper, upperOuter), ball));
       const carried = swung(restAxis, axis, lowerOuter, ball);
       const rack: Vec3 = [tieInner[0], tieInner[1] + rackMm, tieInner[2]];
-      const steerAngle = angleOf({ axis, length: steer.length, side: steer.side }, subtract(carry(carried, tieOuter), ball), subtract(rack, ball));
+      const steerAngle = angleOf(
+        { axis, length: steer.length, side: steer.side },
+        subtract(carry(carried, tieOuter), ball),
+        subtract(rack, ball),
+      );
       if (steerAngle === undefined) return undefined;
       const upright = after(rotationAbout(ball, axis, steerAngle), carried);
       return { angle, rackMm, lower, upper, carrier: upright, upright };
@@ -84,16 +109,49 @@ function wishbones(corner: WishboneCorner, { tieMm }: Longer): Linkage {
 function swung(from: Vec3, to: Vec3, at: Vec3, goesTo: Vec3): Motion {
   const normal = cross(from, to);
   const sine = lengthOf(normal);
-  const rotation = sine < 1e-15 ? STILL : rotationAbout([0, 0, 0], [normal[0] / sine, normal[1] / sine, normal[2] / sine], Math.atan2(sine, dot(from, to)));
-  return { rows: rotation.rows, shift: subtract(goesTo, carry({ rows: rotation.rows, shift: [0, 0, 0] }, at)) };
+  const rotation =
+    sine < 1e-15
+      ? STILL
+      : rotationAbout(
+          [0, 0, 0],
+          [normal[0] / sine, normal[1] / sine, normal[2] / sine],
+          Math.atan2(sine, dot(from, to)),
+        );
+  return {
+    rows: rotation.rows,
+    shift: subtract(goesTo, carry({ rows: rotation.rows, shift: [0, 0, 0] }, at)),
+  };
 }
 
 function hingePins(corner: HingePinCorner, { tieMm, upperMm }: Longer): Linkage {
-  const { lowerFront, lowerRear, outerFront, outerRear, upperInner, upperOuter, kingpinLower, kingpinUpper, tieInner, tieOuter } = corner;
+  const {
+    lowerFront,
+    lowerRear,
+    outerFront,
+    outerRear,
+    upperInner,
+    upperOuter,
+    kingpinLower,
+    kingpinUpper,
+    tieInner,
+    tieOuter,
+  } = corner;
   const lowerAxis = unit(subtract(lowerFront, lowerRear));
   const outerAxis = unit(subtract(outerFront, outerRear));
   const tilt = lengthened(heldHinge(outerFront, outerAxis, upperOuter, upperInner), upperMm);
-  const steer = kingpinLower && kingpinUpper && tieInner && tieOuter ? { hinge: lengthened(heldHinge(kingpinLower, subtract(kingpinUpper, kingpinLower), tieOuter, tieInner), tieMm), kingpinLower, kingpinUpper, tieInner, tieOuter } : undefined;
+  const steer =
+    kingpinLower && kingpinUpper && tieInner && tieOuter
+      ? {
+          hinge: lengthened(
+            heldHinge(kingpinLower, subtract(kingpinUpper, kingpinLower), tieOuter, tieInner),
+            tieMm,
+          ),
+          kingpinLower,
+          kingpinUpper,
+          tieInner,
+          tieOuter,
+        }
+      : undefined;
   if (stuck(tilt) || (steer && stuck(steer.hinge))) throw singular();
   return {
     corner,
@@ -101,16 +159,31 @@ function hingePins(corner: HingePinCorner, { tieMm, upperMm }: Longer): Linkage 
       const lower = rotationAbout(lowerFront, lowerAxis, angle);
       const origin = carry(lower, outerFront);
       const axis = unit(subtract(origin, carry(lower, outerRear)));
-      const tiltAngle = angleOf({ axis, length: tilt.length, side: tilt.side }, subtract(carry(lower, upperOuter), origin), subtract(upperInner, origin));
+      const tiltAngle = angleOf(
+        { axis, length: tilt.length, side: tilt.side },
+        subtract(carry(lower, upperOuter), origin),
+        subtract(upperInner, origin),
+      );
       if (tiltAngle === undefined) return undefined;
       const carrier = after(rotationAbout(origin, axis, tiltAngle), lower);
       if (!steer) return { angle, rackMm, lower, upper: STILL, carrier, upright: carrier };
       const base = carry(carrier, steer.kingpinLower);
       const pin = unit(subtract(carry(carrier, steer.kingpinUpper), base));
       const rack: Vec3 = [steer.tieInner[0], steer.tieInner[1] + rackMm, steer.tieInner[2]];
-      const steerAngle = angleOf({ axis: pin, length: steer.hinge.length, side: steer.hinge.side }, subtract(carry(carrier, steer.tieOuter), base), subtract(rack, base));
+      const steerAngle = angleOf(
+        { axis: pin, length: steer.hinge.length, side: steer.hinge.side },
+        subtract(carry(carrier, steer.tieOuter), base),
+        subtract(rack, base),
+      );
       if (steerAngle === undefined) return undefined;
-      return { angle, rackMm, lower, upper: STILL, carrier, upright: after(rotationAbout(base, pin, steerAngle), carrier) };
+      return {
+        angle,
+        rackMm,
+        lower,
+        upper: STILL,
+        carrier,
+        upright: after(rotationAbout(base, pin, steerAngle), carrier),
+      };
     },
   };
 }
@@ -120,11 +193,17 @@ function refuseCoincident(corner: Corner): void {
     if (distance(a, b) < SAME_MM) throw new CalcError(path, 'coincides with its partner', remedy);
   };
   const onLine = (path: string, point: Vec3, a: Vec3, b: Vec3) => {
-    if (lengthOf(cross(unit(subtract(a, b)), subtract(point, a))) < SAME_MM) throw new CalcError(path, 'lies on the line of its own hinge', 'move it off the hinge');
+    if (lengthOf(cross(unit(subtract(a, b)), subtract(point, a))) < SAME_MM)
+      throw new CalcError(path, 'lies on the line of its own hinge', 'move it off the hinge');
   };
   pair('lowerFront', corner.lowerFront, corner.lowerRear, 'give the two ends of the hinge apart');
   if (corner.kind === 'wishbones') {
-    pair('upperFront', corner.upperFront, corner.upperRear, 'a single upper link leaves the upright a freedom too many: use hingePins');
+    pair(
+      'upperFront',
+      corner.upperFront,
+      corner.upperRear,
+      'a single upper link leaves the upright a freedom too many: use hingePins',
+    );
     onLine('lowerOuter', corner.lowerOuter, corner.lowerFront, corner.lowerRear);
     onLine('upperOuter', corner.upperOuter, corner.upperFront, corner.upperRear);
     pair('lowerOuter', corner.lowerOuter, corner.upperOuter, 'give the ball joints apart');
@@ -133,6 +212,6 @@ function refuseCoincident(corner: Corner): void {
   pair('outerFront', corner.outerFront, corner.outerRear, 'give the two ends of the outer hinge apart');
   pair('upperInner', corner.upperInner, corner.upperOuter, 'give the ends of the link apart');
   onLine('upperOuter', corner.upperOuter, corner.outerFront, corner.outerRear);
-  if (corner.kingpinLower && corner.kingpinUpper) pair('kingpinLower', corner.kingpinLower, corner.kingpinUpper, 'give the ends of the kingpin apart');
+  if (corner.kingpinLower && corner.kingpinUpper)
+    pair('kingpinLower', corner.kingpinLower, corner.kingpinUpper, 'give the ends of the kingpin apart');
 }
-

@@ -11,7 +11,10 @@ const FURTHEST_MM = 5000;
 
 /** Hard points of a corner as CSV: x forward from its axle, y to the left, z up, mm. */
 export function pointsToCsv(corner: DrawnCorner): string {
-  return Papa.unparse({ fields: [...COLUMNS], data: namedPoints(corner).map(([name, at]) => [name, ...at]) }, { newline: '\n' });
+  return Papa.unparse(
+    { fields: [...COLUMNS], data: namedPoints(corner).map(([name, at]) => [name, ...at]) },
+    { newline: '\n' },
+  );
 }
 
 /**
@@ -21,18 +24,26 @@ export function pointsToCsv(corner: DrawnCorner): string {
  * @throws CalcError at the line that names no point of this corner or holds no number
  */
 export function pointsFromCsv(text: string, corner: DrawnCorner): DrawnCorner {
-  if (text.length > MOST_CHARACTERS) throw new CalcError('', 'is too long for a list of points', 'choose a file of one corner');
+  if (text.length > MOST_CHARACTERS)
+    throw new CalcError('', 'is too long for a list of points', 'choose a file of one corner');
   const { data } = Papa.parse<string[]>(text.trim(), { skipEmptyLines: true });
   const known = new Set(namedPoints(corner).map(([name]) => name));
   const rows = data[0]?.[0]?.trim().toLowerCase() === 'point' ? data.slice(1) : data;
-  if (rows.length === 0) throw new CalcError('', 'holds no points', `give a line for each: ${COLUMNS.join(', ')}`);
+  if (rows.length === 0)
+    throw new CalcError('', 'holds no points', `give a line for each: ${COLUMNS.join(', ')}`);
   let next = corner;
   rows.forEach((row, index) => {
     const line = `line ${index + 1 + (data.length - rows.length)}`;
     const name = row[0]?.trim() ?? '';
-    if (!known.has(name)) throw new CalcError(line, `“${name.slice(0, 40)}” is no point of this corner`, `it has ${[...known].join(', ')}`);
+    if (!known.has(name))
+      throw new CalcError(
+        line,
+        `“${name.slice(0, 40)}” is no point of this corner`,
+        `it has ${[...known].join(', ')}`,
+      );
     const at = [1, 2, 3].map((column) => Number((row[column] ?? '').trim().replace(',', '.') || NaN));
-    if (at.some((value) => !Number.isFinite(value) || Math.abs(value) > FURTHEST_MM)) throw new CalcError(line, `${name} has no three numbers in mm`, 'write x, y and z behind the name');
+    if (at.some((value) => !Number.isFinite(value) || Math.abs(value) > FURTHEST_MM))
+      throw new CalcError(line, `${name} has no three numbers in mm`, 'write x, y and z behind the name');
     next = withPoint(next, name, at as unknown as Vec3);
   });
   return next;

@@ -3,7 +3,12 @@ import { finite, notNegative, positive } from '../schema/fields';
 import type { RideInput } from './ride';
 import type { SpringDefinition } from './spring';
 
-export const springRateSchema = Joi.object<SpringDefinition>({ wireMm: positive().required(), meanDiameterMm: positive().required(), activeCoils: positive().required(), shearModulusMpa: positive().default(79_300) }).required();
+export const springRateSchema = Joi.object<SpringDefinition>({
+  wireMm: positive().required(),
+  meanDiameterMm: positive().required(),
+  activeCoils: positive().required(),
+  shearModulusMpa: positive().default(79_300),
+}).required();
 
 export const suspensionRideSchema = Joi.object<RideInput>({
   cornerSprungMassG: positive().required(),

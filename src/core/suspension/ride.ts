@@ -43,7 +43,17 @@ const GOOD_RATIO = 0.6;
  * @see Milliken, Race Car Vehicle Dynamics, ch. 16 (ride rates); the landing by energy
  */
 export function suspensionRide(input: RideInput): RideResult {
-  const { cornerSprungMassG, springRateNPerMm, motionRatio: ratio, wheelTravelMm: travel, preloadMm = 0, damperNsPerM, dropHeightM, damperShare = USUAL_DAMPER_SHARE, targetSagPct = USUAL_SAG_PCT } = input;
+  const {
+    cornerSprungMassG,
+    springRateNPerMm,
+    motionRatio: ratio,
+    wheelTravelMm: travel,
+    preloadMm = 0,
+    damperNsPerM,
+    dropHeightM,
+    damperShare = USUAL_DAMPER_SHARE,
+    targetSagPct = USUAL_SAG_PCT,
+  } = input;
   const massKg = cornerSprungMassG / 1000;
   const weightN = massKg * GRAVITY;
   const wheelRate = springRateNPerMm * ratio ** 2;
@@ -65,7 +75,18 @@ export function suspensionRide(input: RideInput): RideResult {
     damperForRatio06NsPerM: (GOOD_RATIO * critical) / ratio ** 2,
     maxDropM: Math.max(0, taken / ((1 - damperShare) * weightN) - travel) / 1000,
     springForTargetSagNPerMm: weightN / (ratio ** 2 * targetMm + preloadMm * ratio),
-    ...(dropHeightM === undefined ? {} : { springForDropNPerMm: ((1 - damperShare) * weightN * (1000 * dropHeightM + travel)) / (preloadMm * ratio * travel + 0.5 * ratio ** 2 * travel ** 2) }),
-    notes: sag >= travel ? ['It rests on its bump stop.'] : preloadN >= weightN ? ['Preload holds it against its droop stop.'] : [],
+    ...(dropHeightM === undefined
+      ? {}
+      : {
+          springForDropNPerMm:
+            ((1 - damperShare) * weightN * (1000 * dropHeightM + travel)) /
+            (preloadMm * ratio * travel + 0.5 * ratio ** 2 * travel ** 2),
+        }),
+    notes:
+      sag >= travel
+        ? ['It rests on its bump stop.']
+        : preloadN >= weightN
+          ? ['Preload holds it against its droop stop.']
+          : [],
   };
 }

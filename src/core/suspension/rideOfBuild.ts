@@ -24,7 +24,10 @@ export function cornerWeights(document: BuildDocument): Assembled<Record<End, Co
   const share = 1 + cgMm[0] / wheelbaseMm!;
   const of = (end: End): CornerWeight => {
     const axleLoadG = massG * (end === 'front' ? share : 1 - share);
-    const unsprungG = bodies.filter(({ sprung, xMm }) => !sprung && (xMm > -wheelbaseMm! / 2) === (end === 'front')).reduce((sum, { massG: own }) => sum + own, 0) / 2;
+    const unsprungG =
+      bodies
+        .filter(({ sprung, xMm }) => !sprung && xMm > -wheelbaseMm! / 2 === (end === 'front'))
+        .reduce((sum, { massG: own }) => sum + own, 0) / 2;
     return { axleLoadG, unsprungG, sprungG: axleLoadG / 2 - unsprungG };
   };
   return { ok: true, value: { front: of('front'), rear: of('rear') } };
@@ -41,9 +44,21 @@ export interface RideOfBuild {
 }
 
 /** Rate of an end's spring, given or wound; undefined while figures are missing. */
-export function rateOf({ springBy, rateNPerMm, wireMm, meanDiameterMm, activeCoils }: SuspensionEnd): { rateNPerMm: number; spring?: SpringRate } | undefined {
+export function rateOf({
+  springBy,
+  rateNPerMm,
+  wireMm,
+  meanDiameterMm,
+  activeCoils,
+}: SuspensionEnd): { rateNPerMm: number; spring?: SpringRate } | undefined {
   if (springBy !== 'wire') return rateNPerMm === undefined ? undefined : { rateNPerMm };
-  if (wireMm === undefined || meanDiameterMm === undefined || activeCoils === undefined || meanDiameterMm <= wireMm) return undefined;
+  if (
+    wireMm === undefined ||
+    meanDiameterMm === undefined ||
+    activeCoils === undefined ||
+    meanDiameterMm <= wireMm
+  )
+    return undefined;
   const spring = springRate({ wireMm, meanDiameterMm, activeCoils });
   return { rateNPerMm: spring.rateNPerMm, spring };
 }
@@ -54,21 +69,45 @@ export function rideOf(document: BuildDocument, end: End): Assembled<RideOfBuild
   const found = endOf(document, end);
   const own = document.suspension[end] ?? {};
   const rate = rateOf(own);
-  const motionRatio = found.ok ? found.value.sweep.stations.find(({ travelMm }) => travelMm === 0)?.motionRatio : undefined;
-  const missing = [...(weights.ok ? [] : weights.missing), ...(found.ok ? missingOf({ [`damper of the ${end}`]: motionRatio }) : found.missing), ...missingOf({ [`spring of the ${end}`]: rate })];
+  const motionRatio = found.ok
+    ? found.value.sweep.stations.find(({ travelMm }) => travelMm === 0)?.motionRatio
+    : undefined;
+  const missing = [
+    ...(weights.ok ? [] : weights.missing),
+    ...(found.ok ? missingOf({ [`damper of the ${end}`]: motionRatio }) : found.missing),
+    ...missingOf({ [`spring of the ${end}`]: rate }),
+  ];
   if (missing.length > 0 || !weights.ok || !found.ok || !rate) return { ok: false, missing };
   const weight = weights.value[end];
-  if (weight.sprungG <= 0) return { ok: false, missing: [`a load on the ${end} wheels (they carry nothing but themselves)`] };
+  if (weight.sprungG <= 0)
+    return { ok: false, missing: [`a load on the ${end} wheels (they carry nothing but themselves)`] };
   const input: RideInput = {
-    cornerSprungMassG: weight.sprungG, springRateNPerMm: rate.rateNPerMm, motionRatio: Math.abs(motionRatio!), wheelTravelMm: found.value.bumpMm + found.value.droopMm, preloadMm: own.preloadMm ?? 0,
-    ...(own.damperNsPerM === undefined ? {} : { damperNsPerM: own.damperNsPerM }), ...(document.brief.dropHeightM === undefined ? {} : { dropHeightM: document.brief.dropHeightM }),
-    ...(own.damperShare === undefined ? {} : { damperShare: own.damperShare }), ...(own.targetSagPct === undefined ? {} : { targetSagPct: own.targetSagPct }),
+    cornerSprungMassG: weight.sprungG,
+    springRateNPerMm: rate.rateNPerMm,
+    motionRatio: Math.abs(motionRatio!),
+    wheelTravelMm: found.value.bumpMm + found.value.droopMm,
+    preloadMm: own.preloadMm ?? 0,
+    ...(own.damperNsPerM === undefined ? {} : { damperNsPerM: own.damperNsPerM }),
+    ...(document.brief.dropHeightM === undefined ? {} : { dropHeightM: document.brief.dropHeightM }),
+    ...(own.damperShare === undefined ? {} : { damperShare: own.damperShare }),
+    ...(own.targetSagPct === undefined ? {} : { targetSagPct: own.targetSagPct }),
   };
-  if (input.motionRatio === 0) return { ok: false, missing: [`a damper of the ${end} that moves with the wheel`] };
-  return { ok: true, value: { weight, input, ride: suspensionRide(input), ...(rate.spring ? { spring: rate.spring } : {}), followsMps2: followsOf(weight) } };
+  if (input.motionRatio === 0)
+    return { ok: false, missing: [`a damper of the ${end} that moves with the wheel`] };
+  return {
+    ok: true,
+    value: {
+      weight,
+      input,
+      ride: suspensionRide(input),
+      ...(rate.spring ? { spring: rate.spring } : {}),
+      followsMps2: followsOf(weight),
+    },
+  };
 }
 
-const followsOf = ({ sprungG, unsprungG }: CornerWeight) => (unsprungG === 0 ? Infinity : GRAVITY * (1 + sprungG / unsprungG));
+const followsOf = ({ sprungG, unsprungG }: CornerWeight) =>
+  unsprungG === 0 ? Infinity : GRAVITY * (1 + sprungG / unsprungG);
 
 /** The same corner with a motor of its own in each driven wheel. */
 export interface InWheelCost {
@@ -82,21 +121,47 @@ export interface InWheelCost {
 export function inWheelCost(document: BuildDocument, end: End): InWheelCost | undefined {
   const weights = cornerWeights(document);
   const { motor, mounting, drivenAxles } = document.drive;
-  if (!weights.ok || !motor || mounting === 'wheel' || (drivenAxles !== 'all' && drivenAxles !== end)) return undefined;
+  if (!weights.ok || !motor || mounting === 'wheel' || (drivenAxles !== 'all' && drivenAxles !== end))
+    return undefined;
   const now = weights.value[end];
-  const then: CornerWeight = { ...now, unsprungG: now.unsprungG + motor.massG, sprungG: now.sprungG - motor.massG };
+  const then: CornerWeight = {
+    ...now,
+    unsprungG: now.unsprungG + motor.massG,
+    sprungG: now.sprungG - motor.massG,
+  };
   if (then.sprungG <= 0) return undefined;
   const share = ({ unsprungG, sprungG }: CornerWeight) => unsprungG / (unsprungG + sprungG);
-  return { unsprungShare: share(now), unsprungShareThen: share(then), followsMps2: followsOf(now), followsMps2Then: followsOf(then) };
+  return {
+    unsprungShare: share(now),
+    unsprungShareThen: share(then),
+    followsMps2: followsOf(now),
+    followsMps2Then: followsOf(then),
+  };
 }
 
-export const endsOf = (document: BuildDocument): readonly End[] => ENDS.filter((end) => document.suspension[end]?.corner !== undefined);
+export const endsOf = (document: BuildDocument): readonly End[] =>
+  ENDS.filter((end) => document.suspension[end]?.corner !== undefined);
 
 /** A spring of this rate put into an end as its figures are given: by its rate, or by the coils of its wire. */
-export function springPatch({ suspension }: BuildDocument, end: End, rateNPerMm: number): { path: string[]; value: number }[] {
+export function springPatch(
+  { suspension }: BuildDocument,
+  end: End,
+  rateNPerMm: number,
+): { path: string[]; value: number }[] {
   const own = suspension[end] ?? {};
-  if (own.springBy !== 'wire' || own.activeCoils === undefined) return [{ path: ['suspension', end, 'rateNPerMm'], value: Number(rateNPerMm.toPrecision(3)) }];
+  if (own.springBy !== 'wire' || own.activeCoils === undefined)
+    return [{ path: ['suspension', end, 'rateNPerMm'], value: Number(rateNPerMm.toPrecision(3)) }];
   const now = rateOf(own);
-  if (!now) throw new CalcError(`suspension.${end}.activeCoils`, 'has no spring yet', 'give wire, diameter and coils');
-  return [{ path: ['suspension', end, 'activeCoils'], value: Number(((own.activeCoils * now.rateNPerMm) / rateNPerMm).toPrecision(3)) }];
+  if (!now)
+    throw new CalcError(
+      `suspension.${end}.activeCoils`,
+      'has no spring yet',
+      'give wire, diameter and coils',
+    );
+  return [
+    {
+      path: ['suspension', end, 'activeCoils'],
+      value: Number(((own.activeCoils * now.rateNPerMm) / rateNPerMm).toPrecision(3)),
+    },
+  ];
 }

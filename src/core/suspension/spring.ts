@@ -29,7 +29,21 @@ const END_COILS = 2;
  * @throws CalcError at `meanDiameterMm` if it does not exceed the wire
  * @see Shigley, Mechanical Engineering Design, eq. 10-9
  */
-export function springRate({ wireMm, meanDiameterMm, activeCoils, shearModulusMpa = MUSIC_WIRE_MPA }: SpringDefinition): SpringRate {
-  if (meanDiameterMm <= wireMm) throw new CalcError('meanDiameterMm', `${plain(meanDiameterMm)} mm is no more than the wire of ${plain(wireMm)} mm`, 'give the diameter at the middle of the wire');
-  return { rateNPerMm: (shearModulusMpa * wireMm ** 4) / (8 * meanDiameterMm ** 3 * activeCoils), index: meanDiameterMm / wireMm, solidLengthMm: (activeCoils + END_COILS) * wireMm };
+export function springRate({
+  wireMm,
+  meanDiameterMm,
+  activeCoils,
+  shearModulusMpa = MUSIC_WIRE_MPA,
+}: SpringDefinition): SpringRate {
+  if (meanDiameterMm <= wireMm)
+    throw new CalcError(
+      'meanDiameterMm',
+      `${plain(meanDiameterMm)} mm is no more than the wire of ${plain(wireMm)} mm`,
+      'give the diameter at the middle of the wire',
+    );
+  return {
+    rateNPerMm: (shearModulusMpa * wireMm ** 4) / (8 * meanDiameterMm ** 3 * activeCoils),
+    index: meanDiameterMm / wireMm,
+    solidLengthMm: (activeCoils + END_COILS) * wireMm,
+  };
 }

@@ -56,24 +56,45 @@ export function steeringGeometry({ corner, wheelbaseMm, rackMm, wantedDeg }: Ste
   for (const rack of rackMm) {
     const row = rowAt(steerAt, rack, track, wheelbaseMm);
     if (!row) {
-      findings.push({ severity: 'over', about: 'rackMm', why: `A rack of ${plain(rack)} mm is not reached by both wheels.`, remedy: 'Stop the rack before it, or lengthen the rod.' });
+      findings.push({
+        severity: 'over',
+        about: 'rackMm',
+        why: `A rack of ${plain(rack)} mm is not reached by both wheels.`,
+        remedy: 'Stop the rack before it, or lengthen the rod.',
+      });
       continue;
     }
     rows.push(row);
   }
   const wanted = wantedDeg === undefined ? undefined : rackFor(steerAt, wantedDeg);
-  return { rows, ...(wanted === undefined ? {} : { rackForWantedMm: wanted }), findings, notes: wantedDeg !== undefined && wanted === undefined ? [`No rack steers the left wheel by ${plain(wantedDeg)}°.`] : [] };
+  return {
+    rows,
+    ...(wanted === undefined ? {} : { rackForWantedMm: wanted }),
+    findings,
+    notes:
+      wantedDeg !== undefined && wanted === undefined
+        ? [`No rack steers the left wheel by ${plain(wantedDeg)}°.`]
+        : [],
+  };
 }
 
 /** Both wheels at a rack; undefined where either does not reach it. */
-export function rowAt(steerAt: (rackMm: number) => number | undefined, rackMm: number, track: number, wheelbaseMm: number): SteeringRow | undefined {
+export function rowAt(
+  steerAt: (rackMm: number) => number | undefined,
+  rackMm: number,
+  track: number,
+  wheelbaseMm: number,
+): SteeringRow | undefined {
   const [left, mirrored] = [steerAt(rackMm), steerAt(-rackMm)];
-  return left === undefined || mirrored === undefined ? undefined : { rackMm, leftDeg: left, rightDeg: -mirrored, ...circle(left, -mirrored, track, wheelbaseMm) };
+  return left === undefined || mirrored === undefined
+    ? undefined
+    : { rackMm, leftDeg: left, rightDeg: -mirrored, ...circle(left, -mirrored, track, wheelbaseMm) };
 }
 
 function steered(corner: Corner): Linkage {
   refuseHalfSteered(corner);
-  if (corner.kind === 'hingePins' && !corner.kingpinLower) throw new CalcError('corner', 'does not steer', 'give kingpin and tie rod, or use the front corner');
+  if (corner.kind === 'hingePins' && !corner.kingpinLower)
+    throw new CalcError('corner', 'does not steer', 'give kingpin and tie rod, or use the front corner');
   try {
     return linkageOf(corner);
   } catch (error) {
@@ -106,12 +127,23 @@ export function groundTrack(linkage: Linkage): number {
 
 const cot = (degrees: number) => 1 / Math.tan(degrees / DEG);
 
-function circle(leftDeg: number, rightDeg: number, track: number, wheelbaseMm: number): Pick<SteeringRow, 'innerDeg' | 'outerDeg' | 'ackermannPct' | 'turnRadiusM'> {
+function circle(
+  leftDeg: number,
+  rightDeg: number,
+  track: number,
+  wheelbaseMm: number,
+): Pick<SteeringRow, 'innerDeg' | 'outerDeg' | 'ackermannPct' | 'turnRadiusM'> {
   if (Math.abs(leftDeg) < STRAIGHT_DEG || Math.abs(rightDeg) < STRAIGHT_DEG) return {};
-  const [innerDeg, outerDeg] = leftDeg > 0 ? [Math.abs(leftDeg), Math.abs(rightDeg)] : [Math.abs(rightDeg), Math.abs(leftDeg)];
+  const [innerDeg, outerDeg] =
+    leftDeg > 0 ? [Math.abs(leftDeg), Math.abs(rightDeg)] : [Math.abs(rightDeg), Math.abs(leftDeg)];
   const ideal = Math.atan(1 / (cot(outerDeg) - track / wheelbaseMm)) * DEG;
   const idealDeg = ideal < 0 ? ideal + 180 : ideal;
-  return { innerDeg, outerDeg, ackermannPct: (100 * (innerDeg - outerDeg)) / (idealDeg - outerDeg), turnRadiusM: (wheelbaseMm * (cot(innerDeg) + cot(outerDeg))) / 2000 };
+  return {
+    innerDeg,
+    outerDeg,
+    ackermannPct: (100 * (innerDeg - outerDeg)) / (idealDeg - outerDeg),
+    turnRadiusM: (wheelbaseMm * (cot(innerDeg) + cot(outerDeg))) / 2000,
+  };
 }
 
 /** The rack nearest to rest that steers the left wheel so far. */
@@ -121,7 +153,10 @@ function rackFor(steerAt: (rackMm: number) => number | undefined, wantedDeg: num
   const open = { up: true, down: true };
   for (let rack = SEARCH_STEP_MM; rack <= MOST_RACK_MM && (open.up || open.down); rack += SEARCH_STEP_MM) {
     const found: number[] = [];
-    for (const [key, sign] of [['up', 1], ['down', -1]] as const) {
+    for (const [key, sign] of [
+      ['up', 1],
+      ['down', -1],
+    ] as const) {
       if (!open[key]) continue;
       const [near, far] = [off(sign * (rack - SEARCH_STEP_MM)), off(sign * rack)];
       if (Number.isNaN(far)) open[key] = false;

@@ -41,13 +41,20 @@ function workOut(document: BuildDocument): SteerGeometry | undefined {
     const linkage = linkageOf(corner.value);
     const { lockMm, hornMm } = document.suspension.steering ?? {};
     const rest = atRest(linkage);
-    const { scrubRadiusMm } = steeringOf(corner.value, rest.pose, wheelOf(corner.value, rest.pose.upright, restAxis(corner.value)))!;
+    const { scrubRadiusMm } = steeringOf(
+      corner.value,
+      rest.pose,
+      wheelOf(corner.value, rest.pose.upright, restAxis(corner.value)),
+    )!;
     const degPerMm = Math.abs((steerAt(linkage, ASIDE_MM)! - steerAt(linkage, -ASIDE_MM)!) / (2 * ASIDE_MM));
     const liftMmPerN = lockMm === undefined ? undefined : liftOf(linkage, lockMm);
     return {
-      scrubRadiusMm, degPerMm,
+      scrubRadiusMm,
+      degPerMm,
       ...(hornMm === undefined ? {} : { linkageRatio: DEG / hornMm / degPerMm }),
-      ...(hornMm === undefined || lockMm === undefined || lockMm >= hornMm ? {} : { servoDeg: Math.asin(lockMm / hornMm) * DEG }),
+      ...(hornMm === undefined || lockMm === undefined || lockMm >= hornMm
+        ? {}
+        : { servoDeg: Math.asin(lockMm / hornMm) * DEG }),
       ...(liftMmPerN === undefined ? {} : { liftMmPerN }),
     };
   } catch (error) {
@@ -64,7 +71,10 @@ function steerAt(linkage: Linkage, rackMm: number): number | undefined {
   const pose = linkage.pose(0, rackMm);
   if (!pose) return undefined;
   const axis = restAxis(linkage.corner);
-  return wheelOf(linkage.corner, linkage.pose(0, 0)!.upright, axis).toeDeg - wheelOf(linkage.corner, pose.upright, axis).toeDeg;
+  return (
+    wheelOf(linkage.corner, linkage.pose(0, 0)!.upright, axis).toeDeg -
+    wheelOf(linkage.corner, pose.upright, axis).toeDeg
+  );
 }
 
 /** dz/dδ of the contact point at full lock one way less the other way, mm: the springs held, the body lifts. */
@@ -75,8 +85,15 @@ function liftOf(linkage: Linkage, lockMm: number): number | undefined {
     return pose && wheelOf(linkage.corner, pose.upright, axis).contact[2];
   };
   const slopeAt = (rackMm: number) => {
-    const [a, b, c, d] = [contactZ(rackMm - TELLING_MM), contactZ(rackMm + TELLING_MM), steerAt(linkage, rackMm - TELLING_MM), steerAt(linkage, rackMm + TELLING_MM)];
-    return a === undefined || b === undefined || c === undefined || d === undefined ? undefined : (b - a) / ((d - c) / DEG);
+    const [a, b, c, d] = [
+      contactZ(rackMm - TELLING_MM),
+      contactZ(rackMm + TELLING_MM),
+      steerAt(linkage, rackMm - TELLING_MM),
+      steerAt(linkage, rackMm + TELLING_MM),
+    ];
+    return a === undefined || b === undefined || c === undefined || d === undefined
+      ? undefined
+      : (b - a) / ((d - c) / DEG);
   };
   const [one, other] = [slopeAt(lockMm), slopeAt(-lockMm)];
   return one === undefined || other === undefined ? undefined : Math.abs(one - other);
@@ -96,14 +113,24 @@ const RACKS = 21;
 export function steeringOfBuild(document: BuildDocument): Assembled<SteeringOfBuild> {
   const corner = cornerOf(document, 'front');
   const { lockMm } = document.suspension.steering ?? {};
-  const missing = [...(corner.ok ? [] : corner.missing), ...missingOf({ wheelbase: document.chassis.wheelbaseMm, 'rack to full lock': lockMm })];
+  const missing = [
+    ...(corner.ok ? [] : corner.missing),
+    ...missingOf({ wheelbase: document.chassis.wheelbaseMm, 'rack to full lock': lockMm }),
+  ];
   if (missing.length > 0 || !corner.ok) return { ok: false, missing };
   if (!steers(corner.value)) return { ok: false, missing: ['kingpin and tie rod of the front corner'] };
   try {
     const rackMm = Array.from({ length: RACKS }, (_, index) => lockMm! * ((2 * index) / (RACKS - 1) - 1));
-    const geometry = steeringGeometry({ corner: corner.value, wheelbaseMm: document.chassis.wheelbaseMm!, rackMm });
+    const geometry = steeringGeometry({
+      corner: corner.value,
+      wheelbaseMm: document.chassis.wheelbaseMm!,
+      rackMm,
+    });
     const linkage = linkageOf(corner.value);
-    return { ok: true, value: { corner: corner.value, geometry, lockMm: lockMm!, groundTrackMm: groundTrack(linkage) } };
+    return {
+      ok: true,
+      value: { corner: corner.value, geometry, lockMm: lockMm!, groundTrackMm: groundTrack(linkage) },
+    };
   } catch (error) {
     if (!(error instanceof CalcError)) throw error;
     return { ok: false, missing: ['a front corner that can move'] };
@@ -111,17 +138,26 @@ export function steeringOfBuild(document: BuildDocument): Assembled<SteeringOfBu
 }
 
 /** How far the wheel gets of the travel asked for, up and down, straight and at full lock; share of it, at most `most`. */
-export function reachOf({ corner, bumpMm, droopMm, lockMm }: { corner: Corner; bumpMm: number; droopMm: number; lockMm: number }, most: number): { share: number; travelMm: number; rackMm: number } {
+export function reachOf(
+  { corner, bumpMm, droopMm, lockMm }: { corner: Corner; bumpMm: number; droopMm: number; lockMm: number },
+  most: number,
+): { share: number; travelMm: number; rackMm: number } {
   const linkage = linkageOf(corner);
   const rest = atRest(linkage);
   let worst = { share: most, travelMm: bumpMm, rackMm: 0 };
   for (const rackMm of lockMm === 0 ? [0] : [0, lockMm, -lockMm]) {
     const steered = march(linkage, rest, 0, rackMm);
-    if (!steered.reached) return { share: Math.min(1, Math.abs(steered.stoppedAt.rackMm / rackMm)) * 0.999, travelMm: 0, rackMm: steered.stoppedAt.rackMm };
+    if (!steered.reached)
+      return {
+        share: Math.min(1, Math.abs(steered.stoppedAt.rackMm / rackMm)) * 0.999,
+        travelMm: 0,
+        rackMm: steered.stoppedAt.rackMm,
+      };
     for (const asked of [bumpMm, -droopMm]) {
       const end = march(linkage, steered.reached, most * asked, rackMm);
       const share = end.reached ? most : end.stoppedAt.travelMm / asked;
-      if (share < worst.share) worst = { share, travelMm: end.reached ? asked : end.stoppedAt.travelMm, rackMm };
+      if (share < worst.share)
+        worst = { share, travelMm: end.reached ? asked : end.stoppedAt.travelMm, rackMm };
     }
   }
   return worst;

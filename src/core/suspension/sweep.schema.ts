@@ -4,8 +4,18 @@ import type { SteeringInput } from './steering';
 import type { SweepInput } from './sweep';
 
 const point = () => Joi.array().items(finite()).length(3);
-const of = (kind: 'wishbones' | 'hingePins', presence: 'required' | 'optional' = 'required') => point().when('kind', { is: kind, then: presence === 'required' ? Joi.required() : Joi.optional(), otherwise: Joi.forbidden() });
-const body = () => Joi.when(Joi.ref('...kind'), { is: 'hingePins', then: Joi.valid('lower', 'carrier', 'upright'), otherwise: Joi.valid('lower', 'upper', 'upright') });
+const of = (kind: 'wishbones' | 'hingePins', presence: 'required' | 'optional' = 'required') =>
+  point().when('kind', {
+    is: kind,
+    then: presence === 'required' ? Joi.required() : Joi.optional(),
+    otherwise: Joi.forbidden(),
+  });
+const body = () =>
+  Joi.when(Joi.ref('...kind'), {
+    is: 'hingePins',
+    then: Joi.valid('lower', 'carrier', 'upright'),
+    otherwise: Joi.valid('lower', 'upper', 'upright'),
+  });
 
 /** The points of a corner and what hangs on them. */
 export const cornerFields = {
@@ -28,13 +38,31 @@ export const cornerFields = {
   tyreRadiusMm: positive().required(),
   staticCamberDeg: finite().min(-45).max(45).required(),
   staticToeDeg: finite().min(-45).max(45).required(),
-  damper: Joi.object({ inner: point().required(), outer: point().required(), on: body().required(), closedLengthMm: positive() }),
-  rocker: Joi.object({ pivot: point().required(), axis: point().required(), pushrodArm: point().required(), pushrodArmOn: body().required(), pushrodRocker: point().required(), damperRocker: point().required(), damperChassis: point().required(), closedLengthMm: positive() }).when('damper', { is: Joi.exist(), then: Joi.forbidden() }),
+  damper: Joi.object({
+    inner: point().required(),
+    outer: point().required(),
+    on: body().required(),
+    closedLengthMm: positive(),
+  }),
+  rocker: Joi.object({
+    pivot: point().required(),
+    axis: point().required(),
+    pushrodArm: point().required(),
+    pushrodArmOn: body().required(),
+    pushrodRocker: point().required(),
+    damperRocker: point().required(),
+    damperChassis: point().required(),
+    closedLengthMm: positive(),
+  }).when('damper', { is: Joi.exist(), then: Joi.forbidden() }),
   jointLimitDeg: positive().max(180),
 };
 
 const MOST_STATIONS = 2000;
-const range = Joi.object({ from: finite().required(), to: finite().min(Joi.ref('from')).required(), step: positive().required() });
+const range = Joi.object({
+  from: finite().required(),
+  to: finite().min(Joi.ref('from')).required(),
+  step: positive().required(),
+});
 
 export const suspensionSweepSchema = Joi.object<SweepInput>({
   ...cornerFields,

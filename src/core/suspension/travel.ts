@@ -16,7 +16,8 @@ const STOP_WITHIN_MM = 0.005;
 const ASIDE_RAD = 1e-6;
 
 /** Travel of the wheel centre at an arm angle; undefined where a link does not reach. */
-const travelAt = (linkage: Linkage, pose: Pose) => carry(pose.upright, linkage.corner.wheelCentre)[2] - linkage.corner.wheelCentre[2];
+const travelAt = (linkage: Linkage, pose: Pose) =>
+  carry(pose.upright, linkage.corner.wheelCentre)[2] - linkage.corner.wheelCentre[2];
 
 function slopeAt(linkage: Linkage, angle: number, rackMm: number): number | undefined {
   const [up, down] = [linkage.pose(angle + ASIDE_RAD, rackMm), linkage.pose(angle - ASIDE_RAD, rackMm)];
@@ -40,7 +41,8 @@ function near(linkage: Linkage, from: Reached, travelMm: number, rackMm: number)
     const pose = linkage.pose(angle, rackMm);
     if (!pose) return undefined;
     const off = travelAt(linkage, pose) - travelMm;
-    if (before && Math.abs(angle - before.angle) > TELLING_RAD) slope = (off - before.off) / (angle - before.angle);
+    if (before && Math.abs(angle - before.angle) > TELLING_RAD)
+      slope = (off - before.off) / (angle - before.angle);
     if (slope * from.slope <= 0) return undefined;
     if (Math.abs(off) < CLOSE_MM) return { pose, travelMm, slope };
     before = { angle, off };
@@ -49,7 +51,8 @@ function near(linkage: Linkage, from: Reached, travelMm: number, rackMm: number)
   return undefined;
 }
 
-export type March = { reached: Reached } | { stoppedAt: { travelMm: number; rackMm: number }; reached?: undefined };
+export type March =
+  { reached: Reached } | { stoppedAt: { travelMm: number; rackMm: number }; reached?: undefined };
 
 /** From one pose to another along travel and rack in steps that pass no turning point; where it stops otherwise. */
 export function march(linkage: Linkage, from: Reached, travelMm: number, rackMm: number): March {
@@ -68,7 +71,8 @@ export function march(linkage: Linkage, from: Reached, travelMm: number, rackMm:
       continue;
     }
     step /= 2;
-    if (step * whole < STOP_WITHIN_MM) return { stoppedAt: { travelMm: at.travelMm, rackMm: at.pose.rackMm } };
+    if (step * whole < STOP_WITHIN_MM)
+      return { stoppedAt: { travelMm: at.travelMm, rackMm: at.pose.rackMm } };
   }
   return { reached: at };
 }
@@ -88,7 +92,11 @@ export function aside(linkage: Linkage, from: Reached, byMm: number): Aside | un
 }
 
 /** Slope of a reading over travel, exact for a parabola through the three places; from two at the end of the way. */
-export function slopeOf(before: readonly [mm: number, value: number] | undefined, at: readonly [mm: number, value: number], after: readonly [mm: number, value: number] | undefined): number | undefined {
+export function slopeOf(
+  before: readonly [mm: number, value: number] | undefined,
+  at: readonly [mm: number, value: number],
+  after: readonly [mm: number, value: number] | undefined,
+): number | undefined {
   const part = (a: readonly [number, number], b: readonly [number, number]) => (b[1] - a[1]) / (b[0] - a[0]);
   if (!before || !after) return after ? part(at, after) : before ? part(before, at) : undefined;
   const [h, k] = [at[0] - before[0], after[0] - at[0]];

@@ -19,19 +19,31 @@ export function formatNumber(value: number, locale: string, digits = 3): string 
   const size = Math.abs(value);
   if (size !== 0 && size < 1e-9) return '0';
   const whole = size >= 10 ** digits;
-  return numberFormat(locale, whole ? { maximumFractionDigits: 0 } : { maximumSignificantDigits: digits }).format(value);
+  return numberFormat(
+    locale,
+    whole ? { maximumFractionDigits: 0 } : { maximumSignificantDigits: digits },
+  ).format(value);
 }
 
 const WHOLE_FROM = 1000;
 
 /** A price to the hundredth, large ones to the whole. */
-const priceNumber = (value: number, locale: string) => numberFormat(locale, Math.abs(value) >= WHOLE_FROM ? { maximumFractionDigits: 0 } : { minimumFractionDigits: 2, maximumFractionDigits: 2 }).format(value);
+const priceNumber = (value: number, locale: string) =>
+  numberFormat(
+    locale,
+    Math.abs(value) >= WHOLE_FROM
+      ? { maximumFractionDigits: 0 }
+      : { minimumFractionDigits: 2, maximumFractionDigits: 2 },
+  ).format(value);
 
 /** A stored value as the reader sees it, number and unit apart. */
 export function formatQuantity(value: number, name: QuantityName, reader: Reader, digits?: number): Shown {
   if (name === 'price') return { number: priceNumber(value, reader.locale), unit: reader.currency ?? '' };
   const unit = unitOf(name, reader.units);
-  return { number: formatNumber(toShown(value, unit), reader.locale, digits ?? quantityOf(name).digits ?? 3), unit: unit.symbol };
+  return {
+    number: formatNumber(toShown(value, unit), reader.locale, digits ?? quantityOf(name).digits ?? 3),
+    unit: unit.symbol,
+  };
 }
 
 /** The same in one string that does not break. */
@@ -44,8 +56,12 @@ export function formatText(value: number, name: QuantityName, reader: Reader, di
 export function formatWithError(value: number, error: number, name: QuantityName, reader: Reader): string {
   const unit = unitOf(name, reader.units);
   const shownError = error / Math.abs(unit.scale);
-  const decimals = shownError > 0 ? Math.max(0, Math.min(6, 1 - Math.floor(Math.log10(shownError) + 0.02))) : 2;
+  const decimals =
+    shownError > 0 ? Math.max(0, Math.min(6, 1 - Math.floor(Math.log10(shownError) + 0.02))) : 2;
   const places = shownError >= 1 ? Math.min(1, decimals) : decimals;
-  const digits = numberFormat(reader.locale, { minimumFractionDigits: places, maximumFractionDigits: places });
+  const digits = numberFormat(reader.locale, {
+    minimumFractionDigits: places,
+    maximumFractionDigits: places,
+  });
   return `${digits.format(toShown(value, unit))} ± ${digits.format(shownError)}\u00a0${unit.symbol}`;
 }

@@ -7,7 +7,8 @@ export interface NumberMarks {
 /** Decimal and group marks of a locale, from the platform's own tables. */
 export function marksOf(locale: string): NumberMarks {
   const parts = new Intl.NumberFormat(locale, { useGrouping: true }).formatToParts(12345678.9);
-  const mark = (type: string, fallback: string) => parts.find((part) => part.type === type)?.value ?? fallback;
+  const mark = (type: string, fallback: string) =>
+    parts.find((part) => part.type === type)?.value ?? fallback;
   return { decimal: mark('decimal', '.'), group: mark('group', ',') };
 }
 

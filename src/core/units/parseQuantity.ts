@@ -8,7 +8,12 @@ export type Parsed = { ok: true; value: number; unit: Unit; number: number } | {
  *
  * @returns the value as stored (the name of the quantity says in what unit), or what is wrong in a sentence
  */
-export function parseQuantity(text: string, name: QuantityName, system: UnitSystem, marks: NumberMarks): Parsed {
+export function parseQuantity(
+  text: string,
+  name: QuantityName,
+  system: UnitSystem,
+  marks: NumberMarks,
+): Parsed {
   const quantity = quantityOf(name);
   const units: Unit[] = [quantity[system], quantity.metric, quantity.imperial, ...(quantity.others ?? [])];
   const match = /^\s*([+\-−]?[\d.,\s\u00a0\u2009\u202f'’]*\d[.,]?(?:e[+-]?\d+)?)\s*(.*?)\s*$/i.exec(text);
@@ -19,7 +24,10 @@ export function parseQuantity(text: string, name: QuantityName, system: UnitSyst
   const unit = suffix === '' ? units[0]! : units.find((candidate) => matches(candidate, suffix));
   if (!unit) {
     const known = [...new Set(units.map(({ symbol }) => symbol).filter(Boolean))].join(', ');
-    return { ok: false, message: known === '' ? `write a number without a unit` : `"${suffix}" is no unit here; use ${known}` };
+    return {
+      ok: false,
+      message: known === '' ? `write a number without a unit` : `"${suffix}" is no unit here; use ${known}`,
+    };
   }
   return { ok: true, value: toStored(number, unit), unit, number };
 }

@@ -6,7 +6,12 @@ import { QUANTITIES, type QuantityName, toShown, toStored } from './quantities';
 const english = marksOf('en-GB');
 const german = marksOf('de-DE');
 
-const read = (text: string, name: QuantityName, marks = english, system: 'metric' | 'imperial' = 'metric') => {
+const read = (
+  text: string,
+  name: QuantityName,
+  marks = english,
+  system: 'metric' | 'imperial' = 'metric',
+) => {
   const parsed = parseQuantity(text, name, system, marks);
   return parsed.ok ? parsed.value : parsed.message;
 };
@@ -27,7 +32,8 @@ describe('input with units', () => {
     ['−4', 'temperatureC', -4],
   ] as const)('%s as %s', (text, name, value) => expect(read(text, name)).toBeCloseTo(value, 9));
 
-  it('takes a bare number in the unit on show', () => expect(read('2', 'lengthMm', english, 'imperial')).toBeCloseTo(50.8, 9));
+  it('takes a bare number in the unit on show', () =>
+    expect(read('2', 'lengthMm', english, 'imperial')).toBeCloseTo(50.8, 9));
 
   it('says what is wrong', () => {
     expect(read('fast', 'speedMps')).toBe('"fast" is not a number');
@@ -55,7 +61,8 @@ describe('numbers as people write them', () => {
 describe('shown', () => {
   it('goes there and back for every unit', () => {
     for (const { metric, imperial, ...more } of Object.values(QUANTITIES)) {
-      for (const unit of [metric, imperial, ...('others' in more && more.others ? more.others : [])]) expect(toShown(toStored(12.5, unit), unit)).toBeCloseTo(12.5, 9);
+      for (const unit of [metric, imperial, ...('others' in more && more.others ? more.others : [])])
+        expect(toShown(toStored(12.5, unit), unit)).toBeCloseTo(12.5, 9);
     }
   });
 

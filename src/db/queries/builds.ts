@@ -16,11 +16,18 @@ import { runsOfRevisions } from './runs';
 const shown = { id: builds.id, name: builds.name, createdAt: builds.createdAt };
 
 export async function listBuilds(db: Database, workshopId: string): Promise<BuildRecord[]> {
-  return db.select(shown).from(builds).where(and(eq(builds.workshopId, workshopId), present(builds))).orderBy(asc(builds.createdAt), asc(builds.id));
+  return db
+    .select(shown)
+    .from(builds)
+    .where(and(eq(builds.workshopId, workshopId), present(builds)))
+    .orderBy(asc(builds.createdAt), asc(builds.id));
 }
 
 export async function buildRecord(db: Database, workshopId: string, id: string): Promise<BuildRecord> {
-  const [build] = await db.select(shown).from(builds).where(and(eq(builds.workshopId, workshopId), eq(builds.id, id), present(builds)));
+  const [build] = await db
+    .select(shown)
+    .from(builds)
+    .where(and(eq(builds.workshopId, workshopId), eq(builds.id, id), present(builds)));
   if (!build) throw new DoorError('notFound', 'There is no such build in this workshop.');
   return build;
 }
@@ -35,17 +42,35 @@ export async function wholeBuild(db: Database, workshopId: string, id: string): 
 }
 
 /** A new build with its first revision; sending the same id twice makes one. */
-export async function createBuild(db: Database, workshopId: string, given: { id: string; revisionId: string; name: string; document?: BuildDocument; createdAt: string }): Promise<KeptBuild> {
+export async function createBuild(
+  db: Database,
+  workshopId: string,
+  given: { id: string; revisionId: string; name: string; document?: BuildDocument; createdAt: string },
+): Promise<KeptBuild> {
   await writing(db, async (tx) => {
-    const made = await tx.insert(builds).values({ workshopId, id: given.id, name: given.name, createdAt: given.createdAt }).onConflictDoNothing().returning({ id: builds.id });
+    const made = await tx
+      .insert(builds)
+      .values({ workshopId, id: given.id, name: given.name, createdAt: given.createdAt })
+      .onConflictDoNothing()
+      .returning({ id: builds.id });
     if (made.length === 0) return;
-    await saveNewRevision(tx, workshopId, { id: given.revisionId, buildId: given.id, letter: letterAt(0), document: given.document ?? emptyDocument(), createdAt: given.createdAt });
+    await saveNewRevision(tx, workshopId, {
+      id: given.revisionId,
+      buildId: given.id,
+      letter: letterAt(0),
+      document: given.document ?? emptyDocument(),
+      createdAt: given.createdAt,
+    });
   });
   return wholeBuild(db, workshopId, given.id);
 }
 
 export async function renameBuild(db: Database, workshopId: string, id: string, name: string): Promise<void> {
-  const done = await db.update(builds).set({ name }).where(and(eq(builds.workshopId, workshopId), eq(builds.id, id), present(builds))).returning({ id: builds.id });
+  const done = await db
+    .update(builds)
+    .set({ name })
+    .where(and(eq(builds.workshopId, workshopId), eq(builds.id, id), present(builds)))
+    .returning({ id: builds.id });
   if (done.length === 0) throw new DoorError('notFound', 'There is no such build in this workshop.');
 }
 

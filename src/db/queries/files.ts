@@ -21,23 +21,46 @@ async function keep(db: Database, workshopId: string, type: string, content: Buf
 /** A photograph made as small as a page needs it, turned upright, without what the camera wrote into it. */
 export async function keepPhoto(db: Database, workshopId: string, content: Buffer): Promise<string> {
   const small = await madeSmall(content).catch(() => undefined);
-  if (!small) throw new DoorError('malformed', 'The file is no photograph that can be read here.', { path: 'content', remedy: 'take a JPEG, PNG or WebP' });
+  if (!small)
+    throw new DoorError('malformed', 'The file is no photograph that can be read here.', {
+      path: 'content',
+      remedy: 'take a JPEG, PNG or WebP',
+    });
   return keep(db, workshopId, 'image/jpeg', small);
 }
 
 async function madeSmall(content: Buffer): Promise<Buffer | undefined> {
   const picture = sharp(content, { limitInputPixels: MOST_PIXELS, failOn: 'error' });
   if (!PHOTOGRAPHS.has((await picture.metadata()).format)) return undefined;
-  return picture.rotate().resize({ width: LONGEST_SIDE, height: LONGEST_SIDE, fit: 'inside', withoutEnlargement: true }).jpeg({ quality: QUALITY }).toBuffer();
+  return picture
+    .rotate()
+    .resize({ width: LONGEST_SIDE, height: LONGEST_SIDE, fit: 'inside', withoutEnlargement: true })
+    .jpeg({ quality: QUALITY })
+    .toBuffer();
 }
 
 export async function keepTrack(db: Database, workshopId: string, content: Buffer): Promise<string> {
-  if (content.length === 0) throw new DoorError('malformed', 'The file is empty.', { path: 'content', remedy: 'export the track again' });
+  if (content.length === 0)
+    throw new DoorError('malformed', 'The file is empty.', {
+      path: 'content',
+      remedy: 'export the track again',
+    });
   return keep(db, workshopId, 'text/plain; charset=utf-8', content);
 }
 
-export async function fileContent(db: Database, workshopId: string, hash: string): Promise<{ type: string; content: Buffer }> {
-  const [found] = await db.select({ type: files.type, content: files.content }).from(files).where(and(eq(files.workshopId, workshopId), eq(files.hash, hash)));
-  if (!found) throw new DoorError('notFound', 'This workshop does not hold that file.', { path: 'hash', remedy: 'add it again' });
+export async function fileContent(
+  db: Database,
+  workshopId: string,
+  hash: string,
+): Promise<{ type: string; content: Buffer }> {
+  const [found] = await db
+    .select({ type: files.type, content: files.content })
+    .from(files)
+    .where(and(eq(files.workshopId, workshopId), eq(files.hash, hash)));
+  if (!found)
+    throw new DoorError('notFound', 'This workshop does not hold that file.', {
+      path: 'hash',
+      remedy: 'add it again',
+    });
   return found;
 }

@@ -11,33 +11,67 @@ import { allRevisions } from './revisions';
 type Reader = Pick<Database, 'select'>;
 
 export async function listLibrary(db: Reader, workshopId: string): Promise<LibraryItem[]> {
-  return db.select({ id: libraryItems.id, kind: libraryItems.kind, data: libraryItems.data }).from(libraryItems).where(and(eq(libraryItems.workshopId, workshopId), present(libraryItems))).orderBy(asc(libraryItems.kind), asc(libraryItems.id));
+  return db
+    .select({ id: libraryItems.id, kind: libraryItems.kind, data: libraryItems.data })
+    .from(libraryItems)
+    .where(and(eq(libraryItems.workshopId, workshopId), present(libraryItems)))
+    .orderBy(asc(libraryItems.kind), asc(libraryItems.id));
 }
 
 /** Adds an item or changes the one of its id; builds keep the copy they have. */
-export async function saveLibraryItem(db: Database, workshopId: string, item: LibraryItem): Promise<LibraryItem> {
+export async function saveLibraryItem(
+  db: Database,
+  workshopId: string,
+  item: LibraryItem,
+): Promise<LibraryItem> {
   if (item.kind === 'tyre') {
     const { compound } = (item as LibraryItem<'tyre'>).data;
     const compounds = itemsOf(await listLibrary(db, workshopId), 'compound');
-    if (!compounds.some(({ id }) => id === compound)) throw new DoorError('notFound', `names the compound ${compound}, which the library does not hold`, { path: 'data.compound', remedy: `use one of ${compounds.map(({ id }) => id).join(', ')}` });
+    if (!compounds.some(({ id }) => id === compound))
+      throw new DoorError('notFound', `names the compound ${compound}, which the library does not hold`, {
+        path: 'data.compound',
+        remedy: `use one of ${compounds.map(({ id }) => id).join(', ')}`,
+      });
   }
-  const [known] = await db.select({ kind: libraryItems.kind }).from(libraryItems).where(and(eq(libraryItems.workshopId, workshopId), eq(libraryItems.id, item.id)));
-  if (known && known.kind !== item.kind) throw new DoorError('exists', `This id belongs to a ${KIND_NAMES[known.kind].one}.`, { path: 'id', remedy: 'make a new id' });
-  await db.insert(libraryItems).values({ workshopId, ...item }).onConflictDoUpdate({ target: [libraryItems.workshopId, libraryItems.id], set: { data: item.data, deletedAt: null } });
+  const [known] = await db
+    .select({ kind: libraryItems.kind })
+    .from(libraryItems)
+    .where(and(eq(libraryItems.workshopId, workshopId), eq(libraryItems.id, item.id)));
+  if (known && known.kind !== item.kind)
+    throw new DoorError('exists', `This id belongs to a ${KIND_NAMES[known.kind].one}.`, {
+      path: 'id',
+      remedy: 'make a new id',
+    });
+  await db
+    .insert(libraryItems)
+    .values({ workshopId, ...item })
+    .onConflictDoUpdate({
+      target: [libraryItems.workshopId, libraryItems.id],
+      set: { data: item.data, deletedAt: null },
+    });
   return item;
 }
 
 /** Names of the builds (with their revisions) and of the tyres that stand on an item. */
 export async function usersOf(db: Database, workshopId: string, id: string): Promise<string[]> {
-  const revisions = (await allRevisions(db, workshopId)).filter((revision) => namesIn({ revisions: [revision] }, 'library').has(id));
+  const revisions = (await allRevisions(db, workshopId)).filter((revision) =>
+    namesIn({ revisions: [revision] }, 'library').has(id),
+  );
   const names = new Map((await listBuilds(db, workshopId)).map((build) => [build.id, build.name]));
   const tyres = itemsOf(await listLibrary(db, workshopId), 'tyre').filter(({ data }) => data.compound === id);
-  return [...revisions.map(({ buildId, letter }) => `${names.get(buildId) ?? buildId} ${letter}`).sort(), ...tyres.map(({ data }) => `tyre ${data.name}`)];
+  return [
+    ...revisions.map(({ buildId, letter }) => `${names.get(buildId) ?? buildId} ${letter}`).sort(),
+    ...tyres.map(({ data }) => `tyre ${data.name}`),
+  ];
 }
 
 export async function deleteLibraryItem(db: Database, workshopId: string, id: string): Promise<void> {
   const usedBy = await usersOf(db, workshopId, id);
-  if (usedBy.length > 0) throw new DoorError('inUse', `It is used by ${usedBy.join(', ')}.`, { usedBy, remedy: 'choose another one there first' });
+  if (usedBy.length > 0)
+    throw new DoorError('inUse', `It is used by ${usedBy.join(', ')}.`, {
+      usedBy,
+      remedy: 'choose another one there first',
+    });
   await softDelete(db, workshopId, 'library', id);
 }
 

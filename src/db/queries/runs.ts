@@ -22,11 +22,19 @@ const toRecord = (row: Row): RunRecord => lightRecord(row) as RunRecord;
 const { document: _document, ...light } = getTableColumns(runs);
 
 /** Runs of revisions; those that were driven with the same build share one document, which is read once. */
-export async function runsOfRevisions(db: Database, workshopId: string, revisionIds: string[]): Promise<RunRecord[]> {
+export async function runsOfRevisions(
+  db: Database,
+  workshopId: string,
+  revisionIds: string[],
+): Promise<RunRecord[]> {
   if (revisionIds.length === 0) return [];
   const own = and(eq(runs.workshopId, workshopId), inArray(runs.revisionId, revisionIds), present(runs));
   const rows = await db.select(light).from(runs).where(own).orderBy(asc(runs.ranAt), asc(runs.id));
-  const documents = await drivenDocuments(db, own, rows.map(({ documentMark }) => documentMark!));
+  const documents = await drivenDocuments(
+    db,
+    own,
+    rows.map(({ documentMark }) => documentMark!),
+  );
   // a run that was deleted between the two is in sight no more
   return rows.flatMap((row) => {
     const document = documents.get(row.documentMark!);
@@ -45,15 +53,28 @@ export interface MarkedRun {
 }
 
 /** Runs of revisions in an order, some at a time; documents are read only for marks that are asked for. */
-export async function* runsInParts(db: Database, workshopId: string, revisionIds: string[], order: (a: Pick<RunRecord, 'id' | 'ranAt'>, b: Pick<RunRecord, 'id' | 'ranAt'>) => number, isAsked: (mark: string) => boolean): AsyncGenerator<MarkedRun[]> {
+export async function* runsInParts(
+  db: Database,
+  workshopId: string,
+  revisionIds: string[],
+  order: (a: Pick<RunRecord, 'id' | 'ranAt'>, b: Pick<RunRecord, 'id' | 'ranAt'>) => number,
+  isAsked: (mark: string) => boolean,
+): AsyncGenerator<MarkedRun[]> {
   if (revisionIds.length === 0) return;
   const ofWorkshop = eq(runs.workshopId, workshopId);
-  const all = await db.select({ id: runs.id, ranAt: runs.ranAt }).from(runs).where(and(ofWorkshop, inArray(runs.revisionId, revisionIds), present(runs)));
+  const all = await db
+    .select({ id: runs.id, ranAt: runs.ranAt })
+    .from(runs)
+    .where(and(ofWorkshop, inArray(runs.revisionId, revisionIds), present(runs)));
   const ids = all.sort(order).map(({ id }) => id);
   for (let from = 0; from < ids.length; from += RUNS_AT_ONCE) {
     const some = and(ofWorkshop, inArray(runs.id, ids.slice(from, from + RUNS_AT_ONCE)));
     const rows = await db.select(light).from(runs).where(some);
-    const documents = await drivenDocuments(db, some, rows.map(({ documentMark }) => documentMark!).filter(isAsked));
+    const documents = await drivenDocuments(
+      db,
+      some,
+      rows.map(({ documentMark }) => documentMark!).filter(isAsked),
+    );
     yield rows.sort(order).map((row) => {
       const document = documents.get(row.documentMark!);
       return { mark: row.documentMark!, run: lightRecord(row), ...(document ? { document } : {}) };
@@ -62,30 +83,63 @@ export async function* runsInParts(db: Database, workshopId: string, revisionIds
 }
 
 /** Logs a run with the prediction for its conditions, made from the build as it was run; the same id twice makes one. */
-export async function logRun(db: Database, workshopId: string, revisionId: string, sheet: RunSheet): Promise<{ run: RunRecord; created: boolean }> {
+export async function logRun(
+  db: Database,
+  workshopId: string,
+  revisionId: string,
+  sheet: RunSheet,
+): Promise<{ run: RunRecord; created: boolean }> {
   const predicted = isTimed(sheet) ? predictRun(sheet.document, sheet.kind, sheet.conditions) : undefined;
-  const record: RunRecord = { ...sheet, revisionId, ...(predicted?.ok ? { prediction: predicted.value } : {}) };
+  const record: RunRecord = {
+    ...sheet,
+    revisionId,
+    ...(predicted?.ok ? { prediction: predicted.value } : {}),
+  };
   return writing(db, async (tx) => {
     await revisionToWriteTo(tx, workshopId, revisionId);
-    const made = await tx.insert(runs).values({ workshopId, ...record }).onConflictDoNothing().returning();
+    const made = await tx
+      .insert(runs)
+      .values({ workshopId, ...record })
+      .onConflictDoNothing()
+      .returning();
     if (made[0]) return { run: toRecord(made[0]), created: true };
-    const [known] = await tx.select().from(runs).where(and(eq(runs.workshopId, workshopId), eq(runs.id, sheet.id)));
-    if (known!.revisionId !== revisionId) throw new DoorError('exists', 'A run of this id belongs to another revision.', { path: 'id', remedy: 'make a new id' });
+    const [known] = await tx
+      .select()
+      .from(runs)
+      .where(and(eq(runs.workshopId, workshopId), eq(runs.id, sheet.id)));
+    if (known!.revisionId !== revisionId)
+      throw new DoorError('exists', 'A run of this id belongs to another revision.', {
+        path: 'id',
+        remedy: 'make a new id',
+      });
     return { run: toRecord(known!), created: false };
   });
 }
 
 export async function deleteRun(db: Database, workshopId: string, id: string): Promise<void> {
   await writing(db, async (tx) => {
-    await tx.select({ id: runs.id }).from(runs).where(and(eq(runs.workshopId, workshopId), eq(runs.id, id))).for('update');
-    const [failure] = await tx.select({ part: failures.partName }).from(failures).where(and(eq(failures.workshopId, workshopId), eq(failures.runId, id), present(failures)));
-    if (failure) throw new DoorError('inUse', `The failure of ${failure.part} points to this run.`, { remedy: 'take the run out of the failure first' });
+    await tx
+      .select({ id: runs.id })
+      .from(runs)
+      .where(and(eq(runs.workshopId, workshopId), eq(runs.id, id)))
+      .for('update');
+    const [failure] = await tx
+      .select({ part: failures.partName })
+      .from(failures)
+      .where(and(eq(failures.workshopId, workshopId), eq(failures.runId, id), present(failures)));
+    if (failure)
+      throw new DoorError('inUse', `The failure of ${failure.part} points to this run.`, {
+        remedy: 'take the run out of the failure first',
+      });
     await softDelete(tx, workshopId, 'runs', id);
   });
 }
 
 export async function restoreRun(db: Database, workshopId: string, id: string): Promise<RunRecord> {
   await bringBack(db, workshopId, 'runs', id);
-  const [row] = await db.select().from(runs).where(and(eq(runs.workshopId, workshopId), eq(runs.id, id)));
+  const [row] = await db
+    .select()
+    .from(runs)
+    .where(and(eq(runs.workshopId, workshopId), eq(runs.id, id)));
   return toRecord(row!);
 }

@@ -18,17 +18,31 @@ export async function createWorkshop(db: Database, id: string, name: string): Pr
 
 /** Puts the starting library in; what is there already stays as it is. */
 export async function stockLibrary(db: Database, workshopId: string): Promise<void> {
-  await db.insert(libraryItems).values(STARTING_LIBRARY.map((item) => ({ workshopId, ...item }))).onConflictDoNothing();
+  await db
+    .insert(libraryItems)
+    .values(STARTING_LIBRARY.map((item) => ({ workshopId, ...item })))
+    .onConflictDoNothing();
 }
 
 export async function settingsOf(db: Database, workshopId: string): Promise<WorkshopSettings> {
-  const [found] = await db.select({ settings: workshops.settings }).from(workshops).where(eq(workshops.id, workshopId));
+  const [found] = await db
+    .select({ settings: workshops.settings })
+    .from(workshops)
+    .where(eq(workshops.id, workshopId));
   return found?.settings ?? {};
 }
 
 /** Sets what is given; the other settings stay. */
-export async function saveSettings(db: Database, workshopId: string, settings: WorkshopSettings): Promise<WorkshopSettings> {
-  const [saved] = await db.update(workshops).set({ settings: sql`${workshops.settings} || ${JSON.stringify(settings)}::jsonb` }).where(eq(workshops.id, workshopId)).returning({ settings: workshops.settings });
+export async function saveSettings(
+  db: Database,
+  workshopId: string,
+  settings: WorkshopSettings,
+): Promise<WorkshopSettings> {
+  const [saved] = await db
+    .update(workshops)
+    .set({ settings: sql`${workshops.settings} || ${JSON.stringify(settings)}::jsonb` })
+    .where(eq(workshops.id, workshopId))
+    .returning({ settings: workshops.settings });
   return saved!.settings;
 }
 
@@ -42,7 +56,10 @@ export async function countWrite(db: Database, key: string, most: number): Promi
     .values({ key, windowStart: sql`now()` as unknown as Date, count: 1 })
     .onConflictDoUpdate({
       target: rateLimits.key,
-      set: { count: sql`case when ${fresh} then 1 else ${rateLimits.count} + 1 end`, windowStart: sql`case when ${fresh} then now() else ${rateLimits.windowStart} end` },
+      set: {
+        count: sql`case when ${fresh} then 1 else ${rateLimits.count} + 1 end`,
+        windowStart: sql`case when ${fresh} then now() else ${rateLimits.windowStart} end`,
+      },
     })
     .returning({ count: rateLimits.count });
   return row!.count <= most;
@@ -50,5 +67,8 @@ export async function countWrite(db: Database, key: string, most: number): Promi
 
 /** Takes back one that changed nothing. */
 export async function uncountWrite(db: Database, key: string): Promise<void> {
-  await db.update(rateLimits).set({ count: sql`greatest(${rateLimits.count} - 1, 0)` }).where(eq(rateLimits.key, key));
+  await db
+    .update(rateLimits)
+    .set({ count: sql`greatest(${rateLimits.count} - 1, 0)` })
+    .where(eq(rateLimits.key, key));
 }

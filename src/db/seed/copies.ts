@@ -2,7 +2,14 @@ import type { ChosenSurface, SizeClass } from '@/core/build/brief';
 import type { ChosenMotor, ChosenTyre } from '@/core/build/drive';
 import type { ChosenMaterial } from '@/core/build/material';
 import type { ChosenBattery, ChosenController, PowerLoad, PowerRail, Transmitter } from '@/core/build/power';
-import { itemsOf, type LibraryFigures, type LibraryKind, loadForBuild, materialForBuild, tyreForBuild } from '@/core/library/items';
+import {
+  itemsOf,
+  type LibraryFigures,
+  type LibraryKind,
+  loadForBuild,
+  materialForBuild,
+  tyreForBuild,
+} from '@/core/library/items';
 import { STARTING_LIBRARY } from '@/core/library/starting';
 
 function item<K extends LibraryKind>(kind: K, id: string) {
@@ -11,12 +18,23 @@ function item<K extends LibraryKind>(kind: K, id: string) {
   return found;
 }
 
-const copy = <K extends LibraryKind>(kind: K, id: string): { libraryId: string } & LibraryFigures[K] => ({ libraryId: id, ...item(kind, id).data });
+const copy = <K extends LibraryKind>(kind: K, id: string): { libraryId: string } & LibraryFigures[K] => ({
+  libraryId: id,
+  ...item(kind, id).data,
+});
 
 export const motor = (id: string): ChosenMotor => copy('motor', id);
 export const material = (id: string): ChosenMaterial => materialForBuild(item('material', `material-${id}`));
-export const regulator = (id: string, from: string, named: { id: string; name?: string }): PowerRail => ({ ...copy('regulator', id), from, ...named });
-export const load = (kind: 'servo' | 'receiver', id: string, own: { id: string; name: string; rail: string } & Partial<PowerLoad>): PowerLoad => ({ ...loadForBuild(item(kind, id) as never), ...own });
+export const regulator = (id: string, from: string, named: { id: string; name?: string }): PowerRail => ({
+  ...copy('regulator', id),
+  from,
+  ...named,
+});
+export const load = (
+  kind: 'servo' | 'receiver',
+  id: string,
+  own: { id: string; name: string; rail: string } & Partial<PowerLoad>,
+): PowerLoad => ({ ...loadForBuild(item(kind, id) as never), ...own });
 export const transmitter = (id: string): Transmitter => copy('transmitter', id);
 export const battery = (id: string): ChosenBattery => copy('battery', id);
 export const controller = (id: string): ChosenController => copy('controller', id);

@@ -15,20 +15,35 @@ import { tinWren } from './tinWren';
 const documents = marshHareDocuments();
 const evaluated = new Map<typeof marshHareA, ReturnType<typeof evaluateBuild>>();
 /** Checks of a document, worked out once. */
-const checksOf = (document: typeof marshHareA) => evaluated.get(document) ?? evaluated.set(document, evaluateBuild(document)).get(document)!;
-const state = (document: typeof marshHareA, id: string) => checksOf(document).find((check) => check.id === id)!;
+const checksOf = (document: typeof marshHareA) =>
+  evaluated.get(document) ?? evaluated.set(document, evaluateBuild(document)).get(document)!;
+const state = (document: typeof marshHareA, id: string) =>
+  checksOf(document).find((check) => check.id === id)!;
 
 describe('the demo workshop', () => {
   it('tells its story: A short and under the wish, B over it, the mass tight', () => {
     expect(state(documents.A, 'drive.speed').state).toBe('over');
-    expect(state(documents.A, 'drive.ratio')).toMatchObject({ state: 'over', why: expect.stringContaining('Short') });
+    expect(state(documents.A, 'drive.ratio')).toMatchObject({
+      state: 'over',
+      why: expect.stringContaining('Short'),
+    });
     expect(state(documents.B, 'drive.speed').state).toBe('clear');
     expect(state(documents.B, 'brief.mass').state).toBe('tight');
-    expect(state(documents.A, 'gears.tooth')).toMatchObject({ state: 'over', why: expect.stringContaining('landing') });
+    expect(state(documents.A, 'gears.tooth')).toMatchObject({
+      state: 'over',
+      why: expect.stringContaining('landing'),
+    });
     expect(state(documents.B, 'gears.tooth').state).toBe('clear');
     // the stronger servo starves the receiver on the regulator that they share
-    expect(checksOf(documents.B).filter((check) => check.state === 'over').map(({ id }) => id).sort()).toEqual(['parts.carrier', 'parts.steeringArm', 'power.load:receiver', 'power.rail:own']);
-    expect(checksOf(documents.B).find(({ id }) => id === 'parts.carrier')!.why).toContain('between the layers');
+    expect(
+      checksOf(documents.B)
+        .filter((check) => check.state === 'over')
+        .map(({ id }) => id)
+        .sort(),
+    ).toEqual(['parts.carrier', 'parts.steeringArm', 'power.load:receiver', 'power.rail:own']);
+    expect(checksOf(documents.B).find(({ id }) => id === 'parts.carrier')!.why).toContain(
+      'between the layers',
+    );
     expect(state(documents.C, 'parts.carrier').state).toBe('clear');
     expect(state(documents.C, 'parts.steeringArm').state).toBe('over');
     expect(state(documents.D, 'parts.steeringArm').state).toBe('clear');
@@ -36,9 +51,15 @@ describe('the demo workshop', () => {
   });
 
   it('goes on: C too hot for its glue, D cool, all but one check clear', () => {
-    expect(state(documents.C, 'drive.heat')).toMatchObject({ state: 'over', why: expect.stringContaining("pinion's glue") });
+    expect(state(documents.C, 'drive.heat')).toMatchObject({
+      state: 'over',
+      why: expect.stringContaining("pinion's glue"),
+    });
     expect(state(documents.C, 'joint.pinion').state).toBe('over');
-    expect(state(documents.C, 'power.failsafe')).toMatchObject({ state: 'over', why: expect.stringContaining('the wiring') });
+    expect(state(documents.C, 'power.failsafe')).toMatchObject({
+      state: 'over',
+      why: expect.stringContaining('the wiring'),
+    });
     expect(state(documents.D, 'power.failsafe').state).toBe('clear');
     expect(state(documents.D, 'drive.heat').state).toBe('clear');
     const checks = checksOf(documents.D).filter((check) => check.state !== 'unknown');
@@ -55,7 +76,8 @@ describe('the demo workshop', () => {
   });
 
   it('holds valid documents, and one that is not finished', () => {
-    for (const document of [...Object.values(documents), tinWren]) expect(parseDocument(document)).toEqual(document);
+    for (const document of [...Object.values(documents), tinWren])
+      expect(parseDocument(document)).toEqual(document);
     expect(evaluateBuild(tinWren).some((check) => check.state === 'unknown')).toBe(true);
   });
 
@@ -71,10 +93,14 @@ describe('the demo workshop', () => {
     }
   });
 
-  it('is the same every time', () => expect(measuredRun(MARSH_HARE_RUNS[0], documents.A, 7)).toEqual(measuredRun(MARSH_HARE_RUNS[0], documents.A, 7)));
+  it('is the same every time', () =>
+    expect(measuredRun(MARSH_HARE_RUNS[0], documents.A, 7)).toEqual(
+      measuredRun(MARSH_HARE_RUNS[0], documents.A, 7),
+    ));
 
   it('names parts that are there', () => {
-    for (const { partId } of MARSH_HARE_FAILURES) expect(marshHareA.parts.items.map(({ id }) => id)).toContain(partId);
+    for (const { partId } of MARSH_HARE_FAILURES)
+      expect(marshHareA.parts.items.map(({ id }) => id)).toContain(partId);
   });
 });
 
@@ -97,24 +123,65 @@ describe('seeded chance', () => {
 function standing(letter: 'A' | 'B' | 'C' | 'D') {
   const letters = ['A', 'B', 'C', 'D'].filter((one) => one <= letter) as (keyof typeof documents)[];
   const idOf = (one: string) => `marsh-hare-${one.toLowerCase()}`;
-  const revisions = letters.map((one, at): RevisionRecord => ({ id: idOf(one), buildId: 'm', letter: one, document: documents[one], version: 1, createdAt: '', ...(at > 0 ? { parentId: idOf(letters[at - 1]!) } : {}) }));
+  const revisions = letters.map((one, at): RevisionRecord => ({
+    id: idOf(one),
+    buildId: 'm',
+    letter: one,
+    document: documents[one],
+    version: 1,
+    createdAt: '',
+    ...(at > 0 ? { parentId: idOf(letters[at - 1]!) } : {}),
+  }));
   const ids = new Set(revisions.map(({ id }) => id));
-  const runs = MARSH_HARE_RUNS.flatMap((run, index): RunRecord[] => (run.letter <= letter ? [{ ...measuredRun(run, documents[run.letter], 3117 + index), revisionId: idOf(run.letter) }] : []));
-  const failures = MARSH_HARE_FAILURES.filter((one) => one.letter <= letter).map(({ letter: own, fix, fixRevisionId, ...failure }): FailureRecord => ({ ...failure, revisionId: idOf(own), ...(fix && fixRevisionId && ids.has(fixRevisionId) ? { fix, fixRevisionId } : {}) }));
-  return { document: documents[letter], revisionId: idOf(letter), revisions, runs, failures, prints: [], copies: [] };
+  const runs = MARSH_HARE_RUNS.flatMap((run, index): RunRecord[] =>
+    run.letter <= letter
+      ? [{ ...measuredRun(run, documents[run.letter], 3117 + index), revisionId: idOf(run.letter) }]
+      : [],
+  );
+  const failures = MARSH_HARE_FAILURES.filter((one) => one.letter <= letter).map(
+    ({ letter: own, fix, fixRevisionId, ...failure }): FailureRecord => ({
+      ...failure,
+      revisionId: idOf(own),
+      ...(fix && fixRevisionId && ids.has(fixRevisionId) ? { fix, fixRevisionId } : {}),
+    }),
+  );
+  return {
+    document: documents[letter],
+    revisionId: idOf(letter),
+    revisions,
+    runs,
+    failures,
+    prints: [],
+    copies: [],
+  };
 }
 
 describe('the next change of each revision', () => {
-  const changes = (letter: 'A' | 'B' | 'C') => nextChanges(standing(letter)).steps.filter(({ kind }) => kind === 'change').map(({ title }) => title);
+  const changes = (letter: 'A' | 'B' | 'C') =>
+    nextChanges(standing(letter))
+      .steps.filter(({ kind }) => kind === 'change')
+      .map(({ title }) => title);
 
   it('is what the next revision does: a longer gear and twice the face after A', () => {
-    expect(changes('A').slice(0, 2)).toEqual([expect.stringMatching(/^Pinion 13 to /), 'Face width 6 to 12 mm']);
+    expect(changes('A').slice(0, 2)).toEqual([
+      expect.stringMatching(/^Pinion 13 to /),
+      'Face width 6 to 12 mm',
+    ]);
   });
   it('a regulator and a turned carrier after B', () => {
-    expect(changes('B').slice(0, 2)).toEqual([expect.stringContaining('regulator'), expect.stringContaining('turned on the bed')]);
+    expect(changes('B').slice(0, 2)).toEqual([
+      expect.stringContaining('regulator'),
+      expect.stringContaining('turned on the bed'),
+    ]);
   });
   it('cooling, a pinion that is held, and a steering arm after C', () => {
-    expect(changes('C')).toEqual(expect.arrayContaining(['Clip a heat sink on the motor', expect.stringMatching(/^Hold it by /), expect.stringContaining('Steering arm')]));
+    expect(changes('C')).toEqual(
+      expect.arrayContaining([
+        'Clip a heat sink on the motor',
+        expect.stringMatching(/^Hold it by /),
+        expect.stringContaining('Steering arm'),
+      ]),
+    );
   });
   it('after D to find out why the bumper cracked, and the endurance run that is owed', () => {
     const { steps, measureFirst } = nextChanges(standing('D'));
@@ -124,7 +191,8 @@ describe('the next change of each revision', () => {
 });
 
 it('has a knuckle that wears and a gear that does not, as a caliper sees them', () => {
-  const of = (id: string) => wearOf(whatBecameOf({ id, partName: '', how: 'final', madeAt: '' })!.readings!)[0]!;
+  const of = (id: string) =>
+    wearOf(whatBecameOf({ id, partName: '', how: 'final', madeAt: '' })!.readings!)[0]!;
   const knuckle = of('mh-print-5-knuckle-1');
   // hidden: 0.027 mm an hour
   expect(Math.abs(knuckle.rateMmPerHour! - 0.027)).toBeLessThan(2 * knuckle.rateErrorMmPerHour!);

@@ -14,7 +14,18 @@ import { keepMesh } from '../queries/meshes';
 import { describeRevision, openNextRevision, saveDocument } from '../queries/revisions';
 import { logRun } from '../queries/runs';
 import { DEMO_MESHES } from './demoMeshes';
-import { EXPECTED_B, EXPECTED_C, EXPECTED_D, LEARNED_A, MARSH_HARE_FAILURES, MARSH_HARE_RUNS, MARSH_HARE_TRACKS, WHY_B, WHY_C, WHY_D } from './marshHare';
+import {
+  EXPECTED_B,
+  EXPECTED_C,
+  EXPECTED_D,
+  LEARNED_A,
+  MARSH_HARE_FAILURES,
+  MARSH_HARE_RUNS,
+  MARSH_HARE_TRACKS,
+  WHY_B,
+  WHY_C,
+  WHY_D,
+} from './marshHare';
 import { copiesOnCar, marshHareCoupon, whatBecameOf, marshHarePrints } from './marshHarePrint';
 import { MARSH_HARE_PHOTOS } from './marshHarePhotos';
 import { marshHareDocuments, type MarshHareLetter } from './marshHareRevisions';
@@ -33,26 +44,71 @@ const LATER = [
 export async function seedDemo(db: Database, workshopId: string): Promise<void> {
   for (const { content } of Object.values(DEMO_MESHES)) await keepMesh(db, workshopId, content);
   const documents = marshHareDocuments();
-  await createBuild(db, workshopId, { id: 'marsh-hare', revisionId: idOf('A'), name: 'Marsh Hare', document: documents.A, createdAt: '2026-03-28T18:00:00.000Z' });
+  await createBuild(db, workshopId, {
+    id: 'marsh-hare',
+    revisionId: idOf('A'),
+    name: 'Marsh Hare',
+    document: documents.A,
+    createdAt: '2026-03-28T18:00:00.000Z',
+  });
   for (const { letter, parent, why, expected, createdAt } of LATER) {
     await openNextRevision(db, workshopId, idOf(parent), { id: idOf(letter), why, expected, createdAt });
     await saveDocument(db, workshopId, idOf(letter), 1, documents[letter]);
   }
   await describeRevision(db, workshopId, idOf('A'), { learned: LEARNED_A });
   for (const [index, run] of MARSH_HARE_RUNS.entries()) {
-    await logRun(db, workshopId, idOf(run.letter), parse(runSheetSchema, { ...measuredRun(run, documents[run.letter], 3117 + index), copies: copiesOnCar(run.letter) }));
+    await logRun(
+      db,
+      workshopId,
+      idOf(run.letter),
+      parse(runSheetSchema, {
+        ...measuredRun(run, documents[run.letter], 3117 + index),
+        copies: copiesOnCar(run.letter),
+      }),
+    );
   }
   for (const { letter, ranAt, id, rounds, note } of MARSH_HARE_TRACKS) {
     const document = documents[letter];
     const surface = document.brief.surfaces[0]!;
     const { text, track } = orchardTrack(id, trueTopSpeed(document), rounds, ranAt, 900 + rounds);
     const hash = await keepTrack(db, workshopId, Buffer.from(text));
-    await logRun(db, workshopId, idOf(letter), parse(runSheetSchema, { id, kind: 'track', attempts: [], conditions: { surfaceId: surface.id, surfaceName: surface.name }, track: { hash, ...track }, copies: copiesOnCar(letter), drivenMinutes: Number((track.durationS / 60).toFixed(1)), note, ranAt, document }));
+    await logRun(
+      db,
+      workshopId,
+      idOf(letter),
+      parse(runSheetSchema, {
+        id,
+        kind: 'track',
+        attempts: [],
+        conditions: { surfaceId: surface.id, surfaceName: surface.name },
+        track: { hash, ...track },
+        copies: copiesOnCar(letter),
+        drivenMinutes: Number((track.durationS / 60).toFixed(1)),
+        note,
+        ranAt,
+        document,
+      }),
+    );
   }
   for (const { letter, ...failure } of MARSH_HARE_FAILURES) {
     const drawn = MARSH_HARE_PHOTOS[failure.id];
-    const photos = drawn ? [{ hash: await keepPhoto(db, workshopId, await sharp(Buffer.from(drawn.svg)).png().toBuffer()), caption: drawn.caption }] : [];
-    await noteFailure(db, workshopId, idOf(letter), parse(failureSheetSchema, { ...failure, ledger: { ...failure.ledger, ...(photos.length > 0 ? { photos } : {}) } }));
+    const photos = drawn
+      ? [
+          {
+            hash: await keepPhoto(db, workshopId, await sharp(Buffer.from(drawn.svg)).png().toBuffer()),
+            caption: drawn.caption,
+          },
+        ]
+      : [];
+    await noteFailure(
+      db,
+      workshopId,
+      idOf(letter),
+      parse(failureSheetSchema, {
+        ...failure,
+        ledger: { ...failure.ledger, ...(photos.length > 0 ? { photos } : {}) },
+      }),
+    );
   }
   for (const { letter, sheet } of marshHarePrints(documents)) {
     const { copies } = await logPrint(db, workshopId, idOf(letter), parse(printSheetSchema, sheet));
@@ -62,5 +118,11 @@ export async function seedDemo(db: Database, workshopId: string): Promise<void> 
     }
   }
   await saveLibraryItem(db, workshopId, parseLibraryItem(marshHareCoupon()));
-  await createBuild(db, workshopId, { id: 'tin-wren', revisionId: 'tin-wren-a', name: 'Tin Wren', document: parseDocument(tinWren), createdAt: '2026-06-02T19:30:00.000Z' });
+  await createBuild(db, workshopId, {
+    id: 'tin-wren',
+    revisionId: 'tin-wren-a',
+    name: 'Tin Wren',
+    document: parseDocument(tinWren),
+    createdAt: '2026-06-02T19:30:00.000Z',
+  });
 }

@@ -10,35 +10,163 @@ import { estimateOfPart, type PrintHow } from '@/core/print/printed';
 
 type MarshHareLetter = 'A' | 'B' | 'C' | 'D';
 
-const printer = (id: string): ChosenPrinter => ({ id, libraryId: `printer-${id}`, ...itemsOf(STARTING_LIBRARY, 'printer').find((item) => item.id === `printer-${id}`)!.data });
+const printer = (id: string): ChosenPrinter => ({
+  id,
+  libraryId: `printer-${id}`,
+  ...itemsOf(STARTING_LIBRARY, 'printer').find((item) => item.id === `printer-${id}`)!.data,
+});
 
 /** The builder's own bed, and the large one of the club. */
 export const marshHarePrinters = [printer('usual'), printer('large')];
 
 export const marshHareJoints: Joint[] = [
-  { id: 'motorScrews', name: 'Motor screws', kind: 'screw', part: 'mount', count: 2, diameterMm: 3, lengthMm: 8, hold: 'throughBolt' },
-  { id: 'mountScrews', name: 'Motor mount', kind: 'screw', part: 'plate', to: 'mount', count: 4, diameterMm: 3, lengthMm: 12, hold: 'heatSetInsert', insertMm: 4 },
-  { id: 'towerScrews', name: 'Shock towers', kind: 'screw', part: 'plate', to: 'tower', count: 4, diameterMm: 3, lengthMm: 12, hold: 'heatSetInsert', insertMm: 4 },
-  { id: 'hingeFront', name: 'Front hinge pins', kind: 'pin', part: 'plate', to: 'armFront', count: 2, diameterMm: 3, lengthMm: 52, fit: 'running' },
-  { id: 'hingeRear', name: 'Rear hinge pins', kind: 'pin', part: 'plate', to: 'armRear', count: 2, diameterMm: 3, lengthMm: 52, fit: 'running' },
-  { id: 'carrierPins', name: 'Carrier pins', kind: 'pin', part: 'armRear', to: 'carrier', count: 2, diameterMm: 3, lengthMm: 26, fit: 'snug' },
-  { id: 'knucklePins', name: 'Knuckle pins', kind: 'pin', part: 'armFront', to: 'knuckle', count: 4, diameterMm: 3, lengthMm: 12, fit: 'running' },
-  { id: 'steeringArms', name: 'Steering arms', kind: 'screw', part: 'knuckle', to: 'steeringArm', count: 2, diameterMm: 3, lengthMm: 14, hold: 'nutTrap', insertMm: 5.5 },
-  { id: 'wheelBearings', name: 'Rear wheel bearings', kind: 'bearing', part: 'carrier', count: 4, diameterMm: 6, outerMm: 13, widthMm: 5, fit: 'press' },
-  { id: 'knuckleBearings', name: 'Front wheel bearings', kind: 'bearing', part: 'knuckle', count: 4, diameterMm: 6, outerMm: 10, widthMm: 3, fit: 'press' },
+  {
+    id: 'motorScrews',
+    name: 'Motor screws',
+    kind: 'screw',
+    part: 'mount',
+    count: 2,
+    diameterMm: 3,
+    lengthMm: 8,
+    hold: 'throughBolt',
+  },
+  {
+    id: 'mountScrews',
+    name: 'Motor mount',
+    kind: 'screw',
+    part: 'plate',
+    to: 'mount',
+    count: 4,
+    diameterMm: 3,
+    lengthMm: 12,
+    hold: 'heatSetInsert',
+    insertMm: 4,
+  },
+  {
+    id: 'towerScrews',
+    name: 'Shock towers',
+    kind: 'screw',
+    part: 'plate',
+    to: 'tower',
+    count: 4,
+    diameterMm: 3,
+    lengthMm: 12,
+    hold: 'heatSetInsert',
+    insertMm: 4,
+  },
+  {
+    id: 'hingeFront',
+    name: 'Front hinge pins',
+    kind: 'pin',
+    part: 'plate',
+    to: 'armFront',
+    count: 2,
+    diameterMm: 3,
+    lengthMm: 52,
+    fit: 'running',
+  },
+  {
+    id: 'hingeRear',
+    name: 'Rear hinge pins',
+    kind: 'pin',
+    part: 'plate',
+    to: 'armRear',
+    count: 2,
+    diameterMm: 3,
+    lengthMm: 52,
+    fit: 'running',
+  },
+  {
+    id: 'carrierPins',
+    name: 'Carrier pins',
+    kind: 'pin',
+    part: 'armRear',
+    to: 'carrier',
+    count: 2,
+    diameterMm: 3,
+    lengthMm: 26,
+    fit: 'snug',
+  },
+  {
+    id: 'knucklePins',
+    name: 'Knuckle pins',
+    kind: 'pin',
+    part: 'armFront',
+    to: 'knuckle',
+    count: 4,
+    diameterMm: 3,
+    lengthMm: 12,
+    fit: 'running',
+  },
+  {
+    id: 'steeringArms',
+    name: 'Steering arms',
+    kind: 'screw',
+    part: 'knuckle',
+    to: 'steeringArm',
+    count: 2,
+    diameterMm: 3,
+    lengthMm: 14,
+    hold: 'nutTrap',
+    insertMm: 5.5,
+  },
+  {
+    id: 'wheelBearings',
+    name: 'Rear wheel bearings',
+    kind: 'bearing',
+    part: 'carrier',
+    count: 4,
+    diameterMm: 6,
+    outerMm: 13,
+    widthMm: 5,
+    fit: 'press',
+  },
+  {
+    id: 'knuckleBearings',
+    name: 'Front wheel bearings',
+    kind: 'bearing',
+    part: 'knuckle',
+    count: 4,
+    diameterMm: 6,
+    outerMm: 10,
+    widthMm: 3,
+    fit: 'press',
+  },
   { id: 'linkBalls', name: 'Balls of the front links', kind: 'captive', part: 'frontLink', count: 4 },
-  { id: 'bumperScrews', name: 'Bumper', kind: 'screw', part: 'plate', to: 'bumper', count: 3, diameterMm: 3, lengthMm: 10, hold: 'screwInPlastic' },
+  {
+    id: 'bumperScrews',
+    name: 'Bumper',
+    kind: 'screw',
+    part: 'plate',
+    to: 'bumper',
+    count: 3,
+    diameterMm: 3,
+    lengthMm: 10,
+    hold: 'screwInPlastic',
+  },
 ];
 
 const pair = (id: string): ListEntry => ({ id: `part.${id}`, quantity: 2 });
 
 export const marshHareList: ListEntry[] = [
   ...['armFront', 'armRear', 'carrier', 'knuckle', 'steeringArm', 'frontLink', 'tower'].map(pair),
-  { id: 'part.pinion', source: 'bought', massG: 6, price: 5.5, leadDays: 4, onHand: 1 }, { id: 'part.bevelPair', source: 'salvaged', quantity: 2, massG: 38, price: 0 }, { id: 'part.shaft', source: 'made', massG: 31, price: 3.2 },
-  { id: 'motor', source: 'bought', price: 49, leadDays: 5 }, { id: 'tyre', source: 'bought', price: 7.5, leadDays: 5 }, { id: 'battery', source: 'bought', price: 34, leadDays: 5, onHand: 1 }, { id: 'controller', source: 'bought', price: 58, leadDays: 5 },
-  { id: 'rail.own', source: 'salvaged', price: 0 }, { id: 'load.receiver', source: 'salvaged', massG: 9, price: 0 }, { id: 'load.servo', source: 'bought', price: 24, leadDays: 5 }, { id: 'transmitter', source: 'salvaged', price: 0 },
-  { id: 'hardware.pin-3-52-mm', massG: 2.9, price: 0.6 }, { id: 'hardware.pin-3-26-mm', massG: 1.4, price: 0.4 }, { id: 'hardware.pin-3-12-mm', massG: 0.7, price: 0.3 },
-  { id: 'hardware.bearing-6-13-5-mm', massG: 2.6, price: 1.1, onHand: 4 }, { id: 'hardware.bearing-6-10-3-mm', massG: 0.8, price: 0.9, onHand: 2 }, { id: 'hardware.insert-m3', massG: 0.6, price: 0.12, onHand: 30 },
+  { id: 'part.pinion', source: 'bought', massG: 6, price: 5.5, leadDays: 4, onHand: 1 },
+  { id: 'part.bevelPair', source: 'salvaged', quantity: 2, massG: 38, price: 0 },
+  { id: 'part.shaft', source: 'made', massG: 31, price: 3.2 },
+  { id: 'motor', source: 'bought', price: 49, leadDays: 5 },
+  { id: 'tyre', source: 'bought', price: 7.5, leadDays: 5 },
+  { id: 'battery', source: 'bought', price: 34, leadDays: 5, onHand: 1 },
+  { id: 'controller', source: 'bought', price: 58, leadDays: 5 },
+  { id: 'rail.own', source: 'salvaged', price: 0 },
+  { id: 'load.receiver', source: 'salvaged', massG: 9, price: 0 },
+  { id: 'load.servo', source: 'bought', price: 24, leadDays: 5 },
+  { id: 'transmitter', source: 'salvaged', price: 0 },
+  { id: 'hardware.pin-3-52-mm', massG: 2.9, price: 0.6 },
+  { id: 'hardware.pin-3-26-mm', massG: 1.4, price: 0.4 },
+  { id: 'hardware.pin-3-12-mm', massG: 0.7, price: 0.3 },
+  { id: 'hardware.bearing-6-13-5-mm', massG: 2.6, price: 1.1, onHand: 4 },
+  { id: 'hardware.bearing-6-10-3-mm', massG: 0.8, price: 0.9, onHand: 2 },
+  { id: 'hardware.insert-m3', massG: 0.6, price: 0.12, onHand: 30 },
   { id: 'own.shell', name: 'Rain shell, vacuum-formed', source: 'made', massG: 42, price: 4 },
 ];
 
@@ -55,11 +183,47 @@ interface PlannedPrint {
 /** What went on the beds, in the order of the story. */
 const PRINTS: readonly PlannedPrint[] = [
   { letter: 'A', id: 'mh-print-1', at: '2026-03-30T18:20:00.000Z', parts: [['carrier', 1]], how: 'draft' },
-  { letter: 'A', id: 'mh-print-2', at: '2026-03-31T17:45:00.000Z', parts: [['plate', 1]], failed: 'A corner of the plate came off the bed after an hour: brim, and a warmer bed.', large: true },
+  {
+    letter: 'A',
+    id: 'mh-print-2',
+    at: '2026-03-31T17:45:00.000Z',
+    parts: [['plate', 1]],
+    failed: 'A corner of the plate came off the bed after an hour: brim, and a warmer bed.',
+    large: true,
+  },
   { letter: 'A', id: 'mh-print-3', at: '2026-04-01T17:10:00.000Z', parts: [['plate', 1]], large: true },
-  { letter: 'A', id: 'mh-print-4', at: '2026-04-02T18:00:00.000Z', parts: [['armFront', 2], ['armRear', 2]] },
-  { letter: 'A', id: 'mh-print-5', at: '2026-04-04T08:30:00.000Z', parts: [['carrier', 2], ['knuckle', 2], ['steeringArm', 2], ['frontLink', 2]] },
-  { letter: 'A', id: 'mh-print-6', at: '2026-04-05T07:50:00.000Z', parts: [['tower', 2], ['brace', 1], ['bumper', 1], ['mount', 1], ['mainGear', 1]] },
+  {
+    letter: 'A',
+    id: 'mh-print-4',
+    at: '2026-04-02T18:00:00.000Z',
+    parts: [
+      ['armFront', 2],
+      ['armRear', 2],
+    ],
+  },
+  {
+    letter: 'A',
+    id: 'mh-print-5',
+    at: '2026-04-04T08:30:00.000Z',
+    parts: [
+      ['carrier', 2],
+      ['knuckle', 2],
+      ['steeringArm', 2],
+      ['frontLink', 2],
+    ],
+  },
+  {
+    letter: 'A',
+    id: 'mh-print-6',
+    at: '2026-04-05T07:50:00.000Z',
+    parts: [
+      ['tower', 2],
+      ['brace', 1],
+      ['bumper', 1],
+      ['mount', 1],
+      ['mainGear', 1],
+    ],
+  },
   { letter: 'B', id: 'mh-print-7', at: '2026-04-18T18:30:00.000Z', parts: [['mainGear', 2]] },
   { letter: 'C', id: 'mh-print-8', at: '2026-05-09T19:00:00.000Z', parts: [['carrier', 3]] },
   { letter: 'D', id: 'mh-print-9', at: '2026-05-23T16:10:00.000Z', parts: [['steeringArm', 3]] },
@@ -81,15 +245,27 @@ export function copiesOnCar(letter: MarshHareLetter): string[] {
   const since = (first: MarshHareLetter) => letter >= first;
   const pair = (print: number, partId: string) => [1, 2].map((at) => `mh-print-${print}-${partId}-${at}`);
   return [
-    'mh-print-3-plate-1', ...pair(4, 'armFront'), ...pair(4, 'armRear'), ...pair(since('C') ? 8 : 5, 'carrier'), ...pair(5, 'knuckle'), ...pair(since('D') ? 9 : 5, 'steeringArm'), ...pair(5, 'frontLink'),
-    ...pair(6, 'tower'), 'mh-print-6-brace-1', 'mh-print-6-bumper-1', 'mh-print-6-mount-1', since('B') ? 'mh-print-7-mainGear-1' : 'mh-print-6-mainGear-1',
+    'mh-print-3-plate-1',
+    ...pair(4, 'armFront'),
+    ...pair(4, 'armRear'),
+    ...pair(since('C') ? 8 : 5, 'carrier'),
+    ...pair(5, 'knuckle'),
+    ...pair(since('D') ? 9 : 5, 'steeringArm'),
+    ...pair(5, 'frontLink'),
+    ...pair(6, 'tower'),
+    'mh-print-6-brace-1',
+    'mh-print-6-bumper-1',
+    'mh-print-6-mount-1',
+    since('B') ? 'mh-print-7-mainGear-1' : 'mh-print-6-mainGear-1',
   ];
 }
 
 const [TRUE_FACTOR, TIME_SD, MASS_SD, FAILED_SHARE, PRINT_SEED] = [1.13, 0.04, 0.015, 0.2, 71];
 
 /** The log of prints; what they took is the estimate of their revision with a seeded error and a printer that is slower than it says. */
-export function marshHarePrints(documents: Readonly<Record<MarshHareLetter, BuildDocument>>): { letter: MarshHareLetter; sheet: PrintSheet }[] {
+export function marshHarePrints(
+  documents: Readonly<Record<MarshHareLetter, BuildDocument>>,
+): { letter: MarshHareLetter; sheet: PrintSheet }[] {
   const error = normalFrom(PRINT_SEED);
   return PRINTS.map(({ letter, id, at, parts, how = 'final', failed, large }) => {
     const document = documents[letter];
@@ -97,14 +273,33 @@ export function marshHarePrints(documents: Readonly<Record<MarshHareLetter, Buil
     const items = parts.flatMap(([partId, count]) => {
       const part = document.parts.items.find((one) => one.id === partId)!;
       const found = estimateOfPart(document, part, how, on);
-      if (!found.ok) throw new Error(`the demo part ${partId} cannot be printed: ${found.missing.join(', ')}`);
-      return Array.from({ length: count }, (_, at2) => ({ timeS: found.value.timeS, item: { copyId: `${id}-${partId}-${at2 + 1}`, partId, partName: part.name, material: part.material!.name, massG: Number(found.value.massG.toPrecision(4)) } }));
+      if (!found.ok)
+        throw new Error(`the demo part ${partId} cannot be printed: ${found.missing.join(', ')}`);
+      return Array.from({ length: count }, (_, at2) => ({
+        timeS: found.value.timeS,
+        item: {
+          copyId: `${id}-${partId}-${at2 + 1}`,
+          partId,
+          partName: part.name,
+          material: part.material!.name,
+          massG: Number(found.value.massG.toPrecision(4)),
+        },
+      }));
     });
     const estimateS = Math.round(items.reduce((sum, { timeS }) => sum + timeS, 0));
     const took = estimateS * TRUE_FACTOR * (1 + TIME_SD * error()) * (failed ? FAILED_SHARE : 1);
     const massG = items.reduce((sum, { item }) => sum + item.massG, 0) * (1 + MASS_SD * error());
     const sheet: PrintSheet = {
-      id, state: failed ? 'failed' : 'finished', how, printer: on.name, items: items.map(({ item }) => item), estimateS, queuedAt: at, startedAt: at, endedAt: new Date(Date.parse(at) + 1000 * Math.round(took)).toISOString(), actualS: 60 * Math.round(took / 60),
+      id,
+      state: failed ? 'failed' : 'finished',
+      how,
+      printer: on.name,
+      items: items.map(({ item }) => item),
+      estimateS,
+      queuedAt: at,
+      startedAt: at,
+      endedAt: new Date(Date.parse(at) + 1000 * Math.round(took)).toISOString(),
+      actualS: 60 * Math.round(took / 60),
       ...(failed ? { why: failed } : { massG: Number(massG.toFixed(1)) }),
     };
     return { letter, sheet };
@@ -112,9 +307,37 @@ export function marshHarePrints(documents: Readonly<Record<MarshHareLetter, Buil
 }
 
 /** Copies that were measured for wear: the pin's bore of a knuckle grows in the grit, the teeth of the wide gear do not show any. */
-const MEASURED: Readonly<Record<string, { of: WearPlace; newMm: number; mmPerHour: number; at: readonly (readonly [day: string, hours: number])[] }>> = {
-  'mh-print-5-knuckle-1': { of: 'bore', newMm: 3.04, mmPerHour: 0.027, at: [['2026-04-05', 0], ['2026-04-12', 1.5], ['2026-05-03', 3.1], ['2026-05-31', 4.1]] },
-  'mh-print-7-mainGear-1': { of: 'tooth', newMm: 1.26, mmPerHour: 0.00002, at: [['2026-04-19', 0], ['2026-05-31', 2.6]] },
+const MEASURED: Readonly<
+  Record<
+    string,
+    {
+      of: WearPlace;
+      newMm: number;
+      mmPerHour: number;
+      at: readonly (readonly [day: string, hours: number])[];
+    }
+  >
+> = {
+  'mh-print-5-knuckle-1': {
+    of: 'bore',
+    newMm: 3.04,
+    mmPerHour: 0.027,
+    at: [
+      ['2026-04-05', 0],
+      ['2026-04-12', 1.5],
+      ['2026-05-03', 3.1],
+      ['2026-05-31', 4.1],
+    ],
+  },
+  'mh-print-7-mainGear-1': {
+    of: 'tooth',
+    newMm: 1.26,
+    mmPerHour: 0.00002,
+    at: [
+      ['2026-04-19', 0],
+      ['2026-05-31', 2.6],
+    ],
+  },
 };
 const [CALIPER_SD, CALIPER_STEP, WEAR_SEED] = [0.008, 0.01, 53];
 
@@ -124,21 +347,55 @@ export function whatBecameOf(copy: CopySheet): CopySheet | undefined {
   const measured = MEASURED[copy.id];
   if (!gone && !measured) return undefined;
   const error = normalFrom(WEAR_SEED);
-  const readings = measured?.at.map(([day, hours], index) => ({ id: `${copy.id}-${index + 1}`, at: `${day}T18:00:00.000Z`, of: measured.of, hours, valueMm: Number((Math.round((measured.newMm + measured.mmPerHour * hours + CALIPER_SD * error()) / CALIPER_STEP) * CALIPER_STEP).toFixed(2)) }));
-  return { ...copy, ...(readings ? { readings } : {}), ...(gone ? { retiredAt: gone[1], retiredWhy: gone[2] } : {}) };
+  const readings = measured?.at.map(([day, hours], index) => ({
+    id: `${copy.id}-${index + 1}`,
+    at: `${day}T18:00:00.000Z`,
+    of: measured.of,
+    hours,
+    valueMm: Number(
+      (
+        Math.round((measured.newMm + measured.mmPerHour * hours + CALIPER_SD * error()) / CALIPER_STEP) *
+        CALIPER_STEP
+      ).toFixed(2),
+    ),
+  }));
+  return {
+    ...copy,
+    ...(readings ? { readings } : {}),
+    ...(gone ? { retiredAt: gone[1], retiredWhy: gone[2] } : {}),
+  };
 }
 
-const [HOLE_OFFSET, HOLE_SLOPE, PEG_OFFSET, PEG_SLOPE, READING_SD, FREED_FROM, COUPON_SEED] = [-0.19, 1.003, 0.08, 1.001, 0.025, 0.25, 29];
+const [HOLE_OFFSET, HOLE_SLOPE, PEG_OFFSET, PEG_SLOPE, READING_SD, FREED_FROM, COUPON_SEED] = [
+  -0.19, 1.003, 0.08, 1.001, 0.025, 0.25, 29,
+];
 
 /** The test piece as read: holes come out small, pegs a little large, a quarter of a millimetre turns. */
 export function marshHareCoupon(): LibraryItem<'coupon'> {
   const error = normalFrom(COUPON_SEED);
-  const read = (offset: number, slope: number, nominal: number) => Number((Math.round((offset + slope * nominal + READING_SD * error()) * 50) / 50).toFixed(2));
+  const read = (offset: number, slope: number, nominal: number) =>
+    Number((Math.round((offset + slope * nominal + READING_SD * error()) * 50) / 50).toFixed(2));
   return {
-    id: 'coupon-petg-usual', kind: 'coupon',
+    id: 'coupon-petg-usual',
+    kind: 'coupon',
     data: {
-      name: 'Printed PETG, usual bed', printer: marshHarePrinters[0]!.name, material: 'Printed PETG',
-      samples: [...USUAL_COUPON.holesMm.map((nominalMm) => ({ id: `hole${nominalMm}`, kind: 'hole' as const, nominalMm, measuredMm: read(HOLE_OFFSET, HOLE_SLOPE, nominalMm) })), ...USUAL_COUPON.pegsMm.map((nominalMm) => ({ id: `peg${nominalMm}`, kind: 'peg' as const, nominalMm, measuredMm: read(PEG_OFFSET, PEG_SLOPE, nominalMm) }))],
+      name: 'Printed PETG, usual bed',
+      printer: marshHarePrinters[0]!.name,
+      material: 'Printed PETG',
+      samples: [
+        ...USUAL_COUPON.holesMm.map((nominalMm) => ({
+          id: `hole${nominalMm}`,
+          kind: 'hole' as const,
+          nominalMm,
+          measuredMm: read(HOLE_OFFSET, HOLE_SLOPE, nominalMm),
+        })),
+        ...USUAL_COUPON.pegsMm.map((nominalMm) => ({
+          id: `peg${nominalMm}`,
+          kind: 'peg' as const,
+          nominalMm,
+          measuredMm: read(PEG_OFFSET, PEG_SLOPE, nominalMm),
+        })),
+      ],
       gaps: USUAL_COUPON.gapsMm.map((gapMm) => ({ id: `gap${gapMm}`, gapMm, freed: gapMm >= FREED_FROM })),
     },
   };

@@ -20,15 +20,31 @@ export function marshHareDocuments(): Record<MarshHareLetter, BuildDocument> {
   const calibrated = calibrateBuild(C, C.brief.surfaces[0]!);
   if (!calibrated.ok) throw new Error(`the demo car cannot be calibrated: ${calibrated.missing.join(', ')}`);
   const { notes: _, ...calibration } = calibrated.value;
-  const D = parseDocument(triedOn(applyPatch(C, [...marshHareD, { path: ['drive', 'heat', 'calibration'], value: calibration }]), '2026-05-29T17:30:00.000Z'));
+  const D = parseDocument(
+    triedOn(
+      applyPatch(C, [...marshHareD, { path: ['drive', 'heat', 'calibration'], value: calibration }]),
+      '2026-05-29T17:30:00.000Z',
+    ),
+  );
   return { A, B, C, D };
 }
 
 /** Every test of the fail-safe list passed with what is built in. */
 function triedOn(document: BuildDocument, at: string): BuildDocument {
-  return { ...document, power: { ...document.power, failsafe: FAILSAFE_ITEMS.map((id) => ({ id, at, of: failsafeMarks(document.power) })) } };
+  return {
+    ...document,
+    power: {
+      ...document.power,
+      failsafe: FAILSAFE_ITEMS.map((id) => ({ id, at, of: failsafeMarks(document.power) })),
+    },
+  };
 }
 
 function withReadings(document: BuildDocument): BuildDocument {
-  return applyPatch(document, [{ path: ['drive', 'heat', 'readings'], value: measuredReadings(document, READ_AT_MINUTES_C, READINGS_SEED) }]);
+  return applyPatch(document, [
+    {
+      path: ['drive', 'heat', 'readings'],
+      value: measuredReadings(document, READ_AT_MINUTES_C, READINGS_SEED),
+    },
+  ]);
 }

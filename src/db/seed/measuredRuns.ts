@@ -20,8 +20,22 @@ function trueCar(document: BuildDocument): BuildDocument {
   const { brief, drive, chassis } = document;
   return {
     ...document,
-    brief: { ...brief, surfaces: brief.surfaces.map((surface) => ({ ...surface, mu: surface.mu * 0.95, rollingResistance: surface.rollingResistance * 1.08 })) },
-    drive: { ...drive, motor: { ...drive.motor!, kvRpmPerV: drive.motor!.kvRpmPerV * 0.98, resistanceMilliOhm: drive.motor!.resistanceMilliOhm * 1.06 } },
+    brief: {
+      ...brief,
+      surfaces: brief.surfaces.map((surface) => ({
+        ...surface,
+        mu: surface.mu * 0.95,
+        rollingResistance: surface.rollingResistance * 1.08,
+      })),
+    },
+    drive: {
+      ...drive,
+      motor: {
+        ...drive.motor!,
+        kvRpmPerV: drive.motor!.kvRpmPerV * 0.98,
+        resistanceMilliOhm: drive.motor!.resistanceMilliOhm * 1.06,
+      },
+    },
     chassis: { ...chassis, cdaM2: chassis.cdaM2! * 1.1 },
   };
 }
@@ -35,14 +49,32 @@ export function trueTopSpeed(document: BuildDocument): number {
 }
 
 /** A run sheet whose times are what the true car would do, with a seeded error. */
-export function measuredRun(run: (typeof MARSH_HARE_RUNS)[number], document: BuildDocument, seed: number): TimedRun<RunSheet> {
+export function measuredRun(
+  run: (typeof MARSH_HARE_RUNS)[number],
+  document: BuildDocument,
+  seed: number,
+): TimedRun<RunSheet> {
   const { letter: _, id, kind, ranAt, ambientC, packVBefore, packVAfter, drivenMinutes, ...more } = run;
   const surface = document.brief.surfaces[0]!;
-  const conditions: TimedConditions = { surfaceId: surface.id, surfaceName: surface.name, distanceM: 20, distanceErrorM: 0.02, ...(kind === 'timedDistance' ? { runUpM: 25 } : {}), ambientC, packVBefore, packVAfter, extraMassG: 0 };
+  const conditions: TimedConditions = {
+    surfaceId: surface.id,
+    surfaceName: surface.name,
+    distanceM: 20,
+    distanceErrorM: 0.02,
+    ...(kind === 'timedDistance' ? { runUpM: 25 } : {}),
+    ambientC,
+    packVBefore,
+    packVAfter,
+    extraMassG: 0,
+  };
   const truth = predictRun(trueCar(document), kind, conditions);
   if (!truth.ok) throw new Error(`the demo run ${id} cannot be driven: ${truth.missing.join(', ')}`);
   const normal = normalFrom(seed);
-  const attempts = Array.from({ length: ATTEMPTS }, (_unused, index) => ({ id: `${id}-${index + 1}`, frames: Math.round(truth.value.timeS * (1 + TIME_SPREAD * normal()) * CAPTURE_FPS), captureFps: CAPTURE_FPS }));
+  const attempts = Array.from({ length: ATTEMPTS }, (_unused, index) => ({
+    id: `${id}-${index + 1}`,
+    frames: Math.round(truth.value.timeS * (1 + TIME_SPREAD * normal()) * CAPTURE_FPS),
+    captureFps: CAPTURE_FPS,
+  }));
   return { id, kind, ranAt, attempts, conditions, drivenMinutes, ...more, document };
 }
 
@@ -51,13 +83,29 @@ const TRUE_COOLING = 1.2;
 const PROBE_ERROR_K = 3;
 
 /** Case temperatures as the true car would have them, read with a seeded error. */
-export function measuredReadings(document: BuildDocument, atMinutes: readonly number[], seed: number): HeatReading[] {
+export function measuredReadings(
+  document: BuildDocument,
+  atMinutes: readonly number[],
+  seed: number,
+): HeatReading[] {
   const car = trueCar(document);
   const input = enduranceInputOf(car, car.brief.surfaces[0]!);
   if (!input.ok) throw new Error(`the demo car has no heat: ${input.missing.join(', ')}`);
   const { thermal } = input.value;
-  const { series } = driveEndurance({ ...input.value, thermal: { ...thermal, caseLimitC: undefined, windingLimitC: 400, caseToAmbientKPerW: TRUE_COOLING * thermal.caseToAmbientKPerW } });
+  const { series } = driveEndurance({
+    ...input.value,
+    thermal: {
+      ...thermal,
+      caseLimitC: undefined,
+      windingLimitC: 400,
+      caseToAmbientKPerW: TRUE_COOLING * thermal.caseToAmbientKPerW,
+    },
+  });
   const normal = normalFrom(seed);
   const points = series.tS.map((t, index) => [t / 60, series.caseC[index]!] as const);
-  return atMinutes.map((minutes) => ({ id: `after-${minutes}`, minutes, caseC: Math.round(interpolate(points, minutes) + PROBE_ERROR_K * normal()) }));
+  return atMinutes.map((minutes) => ({
+    id: `after-${minutes}`,
+    minutes,
+    caseC: Math.round(interpolate(points, minutes) + PROBE_ERROR_K * normal()),
+  }));
 }

@@ -26,7 +26,10 @@ const path = (key: string) => ['brief', key];
 /** What the car is for, and what that demands before any motor is chosen. */
 export function BriefPage() {
   const { document } = useBuild();
-  const demand = useMemo((): { worked?: { input: BriefDemandInput; result: BriefDemandResult }; missing: readonly string[] } => {
+  const demand = useMemo((): {
+    worked?: { input: BriefDemandInput; result: BriefDemandResult };
+    missing: readonly string[];
+  } => {
     const found = sound(() => {
       const input = demandInputOf(document, document.brief.surfaces);
       return input.ok ? { ok: true, value: { input: input.value, result: briefDemand(input.value) } } : input;
@@ -47,12 +50,19 @@ export function BriefPage() {
           <DocumentField path={path('budget')} example={250} />
         </Group>
         <Group title="Size and load">
-          <LibraryPick kind="sizeClass" path={path('sizeClass')} copy={({ id, data }) => ({ libraryId: id, ...data })} />
+          <LibraryPick
+            kind="sizeClass"
+            path={path('sizeClass')}
+            copy={({ id, data }) => ({ libraryId: id, ...data })}
+          />
           {document.brief.sizeClass ? <DocumentField path={['brief', 'sizeClass', 'massBudgetG']} /> : null}
           <DocumentField path={path('payloadG')} example={350} />
           <StartingFigures />
         </Group>
-        <details className="more"><summary>How the run time is reckoned</summary><DocumentField path={path('meanSpeedShare')} example={0.6} /></details>
+        <details className="more">
+          <summary>How the run time is reckoned</summary>
+          <DocumentField path={path('meanSpeedShare')} example={0.6} />
+        </details>
       </Bench>
       <Readings>
         {demand.worked ? <Demand {...demand.worked} /> : <NotYet missing={demand.missing} />}
@@ -63,19 +73,39 @@ export function BriefPage() {
   );
 }
 
-function DemandWorking({ worked }: { worked: { input: BriefDemandInput; result: BriefDemandResult } | undefined }) {
+function DemandWorking({
+  worked,
+}: {
+  worked: { input: BriefDemandInput; result: BriefDemandResult } | undefined;
+}) {
   const { document } = useBuild();
   const first = worked?.result.surfaces[0];
-  return <WorkingPanel fallback={worked && first ? { title: `the demand on ${nameOf(first.id, document.brief.surfaces)}`, steps: workingDemand(worked.input, first) } : undefined} />;
+  return (
+    <WorkingPanel
+      fallback={
+        worked && first
+          ? {
+              title: `the demand on ${nameOf(first.id, document.brief.surfaces)}`,
+              steps: workingDemand(worked.input, first),
+            }
+          : undefined
+      }
+    />
+  );
 }
 
-const nameOf = (id: string, surfaces: readonly { id: string; name: string }[]) => surfaces.find((surface) => surface.id === id)?.name.toLowerCase() ?? id;
+const nameOf = (id: string, surfaces: readonly { id: string; name: string }[]) =>
+  surfaces.find((surface) => surface.id === id)?.name.toLowerCase() ?? id;
 
 function StartingFigures() {
   const { document, edit, closed } = useBuild();
   const patch = startingCar(document);
   if (closed || patch.length === 0) return null;
-  return <button type="button" className="btn" style={{ marginTop: 8 }} onClick={() => edit(patch)}>Fill in a usual {document.brief.sizeClass!.name} car ({patch.length} figures)</button>;
+  return (
+    <button type="button" className="btn" style={{ marginTop: 8 }} onClick={() => edit(patch)}>
+      Fill in a usual {document.brief.sizeClass!.name} car ({patch.length} figures)
+    </button>
+  );
 }
 
 function Demand({ input, result }: { input: BriefDemandInput; result: BriefDemandResult }) {
@@ -86,20 +116,46 @@ function Demand({ input, result }: { input: BriefDemandInput; result: BriefDeman
   const on = nameOf(hardest.id, surfaces);
   const lost = result.surfaces.filter(({ gripHolds }) => !gripHolds);
   const before = ghost ? demandInputOf(ghost.document, ghost.document.brief.surfaces) : undefined;
-  const ghostPower = before?.ok ? briefDemand(before.value).surfaces.find(({ id }) => id === hardest.id)?.powerAtWheelW : undefined;
+  const ghostPower = before?.ok
+    ? briefDemand(before.value).surfaces.find(({ id }) => id === hardest.id)?.powerAtWheelW
+    : undefined;
   return (
     <Apart>
       <h1 className="answer">
-        Holding {formatText(input.targetMps, 'speedMps', reader)} on {on} takes <Figure title={`the power on ${on}`} steps={workingDemand(input, hardest)}>{formatText(hardest.powerAtWheelW, 'powerW', reader)}</Figure> at the wheels
-        {ghostPower === undefined || ghostPower === hardest.powerAtWheelW ? '' : ` (${ghost!.label}: ${formatText(ghostPower, 'powerW', reader)})`}
-        {hardest.chargeMah !== undefined && input.runTimeMinutes !== undefined ? <> and <Figure title="the charge" steps={workingDemand(input, hardest)} tone="plainfig">{formatText(hardest.chargeMah, 'capacityMah', reader)}</Figure> for {formatText(input.runTimeMinutes, 'minutes', reader)}</> : null}.{' '}
-        {lost.length > 0 ? `Grip, not power, forbids it on ${lost.map(({ id }) => nameOf(id, surfaces)).join(' and ')}.` : 'The tyres can carry it.'}
+        Holding {formatText(input.targetMps, 'speedMps', reader)} on {on} takes{' '}
+        <Figure title={`the power on ${on}`} steps={workingDemand(input, hardest)}>
+          {formatText(hardest.powerAtWheelW, 'powerW', reader)}
+        </Figure>{' '}
+        at the wheels
+        {ghostPower === undefined || ghostPower === hardest.powerAtWheelW
+          ? ''
+          : ` (${ghost!.label}: ${formatText(ghostPower, 'powerW', reader)})`}
+        {hardest.chargeMah !== undefined && input.runTimeMinutes !== undefined ? (
+          <>
+            {' '}
+            and{' '}
+            <Figure title="the charge" steps={workingDemand(input, hardest)} tone="plainfig">
+              {formatText(hardest.chargeMah, 'capacityMah', reader)}
+            </Figure>{' '}
+            for {formatText(input.runTimeMinutes, 'minutes', reader)}
+          </>
+        ) : null}
+        .{' '}
+        {lost.length > 0
+          ? `Grip, not power, forbids it on ${lost.map(({ id }) => nameOf(id, surfaces)).join(' and ')}.`
+          : 'The tyres can carry it.'}
       </h1>
       <Charts>
         <PowerChart input={input} />
         <DemandTable input={input} result={result} />
       </Charts>
-      {result.notes.length > 0 ? <p className="quiet" style={{ fontSize: 12, marginTop: 6 }}>{result.notes.map((note) => note.replace(/^On (\S+)/, (_, id: string) => `On ${nameOf(id, surfaces)}`)).join(' ')}</p> : null}
+      {result.notes.length > 0 ? (
+        <p className="quiet" style={{ fontSize: 12, marginTop: 6 }}>
+          {result.notes
+            .map((note) => note.replace(/^On (\S+)/, (_, id: string) => `On ${nameOf(id, surfaces)}`))
+            .join(' ')}
+        </p>
+      ) : null}
     </Apart>
   );
 }
@@ -120,7 +176,15 @@ function PowerChart({ input }: { input: BriefDemandInput }) {
       height={260}
       xQuantity="speedMps"
       yQuantity="powerW"
-      lines={shown.map(({ id, speedMps, powerW }, index) => ({ id, label: nameOf(id, document.brief.surfaces), style: index % 2 === 0 ? 'predicted' : 'predictedQuiet', xs: speedMps, ys: powerW, labelAt: 0.94, labelShift: [-8, powerW.at(-1)! < top ? 22 : -2] }))}
+      lines={shown.map(({ id, speedMps, powerW }, index) => ({
+        id,
+        label: nameOf(id, document.brief.surfaces),
+        style: index % 2 === 0 ? 'predicted' : 'predictedQuiet',
+        xs: speedMps,
+        ys: powerW,
+        labelAt: 0.94,
+        labelShift: [-8, powerW.at(-1)! < top ? 22 : -2],
+      }))}
       uprights={[{ x: input.targetMps, label: `wish ${wish}`, wish: true }]}
       xMax={to}
       yMax={1.08 * top}
@@ -136,20 +200,110 @@ function DemandTable({ input, result }: { input: BriefDemandInput; result: Brief
   return (
     <div style={{ flex: '1 1 380px', minWidth: 0 }}>
       <div className="cap">What the wish demands</div>
-      <div className="gridbox"><table className="grid slim">
-        <thead><tr><th>On</th>{rows.map(({ id }) => <th key={id} className="num">{nameOf(id, document.brief.surfaces)}</th>)}</tr></thead>
-        <tbody>
-          <tr><td>Resistance</td>{rows.map((row) => <td key={row.id} className="num"><Quantity value={row.resistanceN} quantity="forceN" /></td>)}</tr>
-          <tr><td>Power at the wheels</td>{rows.map((row) => <td key={row.id} className="num"><Figure title={`the demand on ${nameOf(row.id, document.brief.surfaces)}`} steps={workingDemand(input, row)} tone="plainfig"><Quantity value={row.powerAtWheelW} quantity="powerW" /></Figure></td>)}</tr>
-          <tr><td>Grip allows up to</td>{rows.map((row) => <td key={row.id} className="num">{row.gripSpeedMps === undefined ? 'any speed' : <Quantity value={row.gripSpeedMps} quantity="speedMps" />}</td>)}</tr>
-          <tr><td>Best launch</td>{rows.map((row) => <td key={row.id} className="num"><Quantity value={row.launchMps2} quantity="accelMps2" /></td>)}</tr>
-          <tr><td>Mean power from the pack</td>{rows.map((row) => <td key={row.id} className="num"><Quantity value={row.meanPowerW} quantity="powerW" /></td>)}</tr>
-          {rows.some(({ energyWh }) => energyWh !== undefined) ? <tr><td>Energy</td>{rows.map((row) => <td key={row.id} className="num">{row.energyWh === undefined ? '' : <Quantity value={row.energyWh} quantity="energyWh" />}</td>)}</tr> : null}
-          {withCharge ? <tr><td>Charge</td>{rows.map((row) => <td key={row.id} className="num">{row.chargeMah === undefined ? '' : <Quantity value={row.chargeMah} quantity="capacityMah" />}</td>)}</tr> : null}
-          <tr><td>Wheels turn</td><td className="num" colSpan={rows.length}><Quantity value={result.wheelRpm} quantity="rpm" /></td></tr>
-          {result.motorRpm === undefined ? null : <tr><td>Motor turns</td><td className="num" colSpan={rows.length}><Quantity value={result.motorRpm} quantity="rpm" /></td></tr>}
-        </tbody>
-      </table></div>
+      <div className="gridbox">
+        <table className="grid slim">
+          <thead>
+            <tr>
+              <th>On</th>
+              {rows.map(({ id }) => (
+                <th key={id} className="num">
+                  {nameOf(id, document.brief.surfaces)}
+                </th>
+              ))}
+            </tr>
+          </thead>
+          <tbody>
+            <tr>
+              <td>Resistance</td>
+              {rows.map((row) => (
+                <td key={row.id} className="num">
+                  <Quantity value={row.resistanceN} quantity="forceN" />
+                </td>
+              ))}
+            </tr>
+            <tr>
+              <td>Power at the wheels</td>
+              {rows.map((row) => (
+                <td key={row.id} className="num">
+                  <Figure
+                    title={`the demand on ${nameOf(row.id, document.brief.surfaces)}`}
+                    steps={workingDemand(input, row)}
+                    tone="plainfig"
+                  >
+                    <Quantity value={row.powerAtWheelW} quantity="powerW" />
+                  </Figure>
+                </td>
+              ))}
+            </tr>
+            <tr>
+              <td>Grip allows up to</td>
+              {rows.map((row) => (
+                <td key={row.id} className="num">
+                  {row.gripSpeedMps === undefined ? (
+                    'any speed'
+                  ) : (
+                    <Quantity value={row.gripSpeedMps} quantity="speedMps" />
+                  )}
+                </td>
+              ))}
+            </tr>
+            <tr>
+              <td>Best launch</td>
+              {rows.map((row) => (
+                <td key={row.id} className="num">
+                  <Quantity value={row.launchMps2} quantity="accelMps2" />
+                </td>
+              ))}
+            </tr>
+            <tr>
+              <td>Mean power from the pack</td>
+              {rows.map((row) => (
+                <td key={row.id} className="num">
+                  <Quantity value={row.meanPowerW} quantity="powerW" />
+                </td>
+              ))}
+            </tr>
+            {rows.some(({ energyWh }) => energyWh !== undefined) ? (
+              <tr>
+                <td>Energy</td>
+                {rows.map((row) => (
+                  <td key={row.id} className="num">
+                    {row.energyWh === undefined ? '' : <Quantity value={row.energyWh} quantity="energyWh" />}
+                  </td>
+                ))}
+              </tr>
+            ) : null}
+            {withCharge ? (
+              <tr>
+                <td>Charge</td>
+                {rows.map((row) => (
+                  <td key={row.id} className="num">
+                    {row.chargeMah === undefined ? (
+                      ''
+                    ) : (
+                      <Quantity value={row.chargeMah} quantity="capacityMah" />
+                    )}
+                  </td>
+                ))}
+              </tr>
+            ) : null}
+            <tr>
+              <td>Wheels turn</td>
+              <td className="num" colSpan={rows.length}>
+                <Quantity value={result.wheelRpm} quantity="rpm" />
+              </td>
+            </tr>
+            {result.motorRpm === undefined ? null : (
+              <tr>
+                <td>Motor turns</td>
+                <td className="num" colSpan={rows.length}>
+                  <Quantity value={result.motorRpm} quantity="rpm" />
+                </td>
+              </tr>
+            )}
+          </tbody>
+        </table>
+      </div>
     </div>
   );
 }
@@ -160,11 +314,23 @@ function NotYet({ missing }: { missing: readonly string[] }) {
   const wished = document.brief.surfaces.length > 0 && document.brief.targetMps !== undefined;
   return (
     <>
-      <h1 className="answer">{wished ? `To say what this wish demands it still needs ${missing.join(', ')}.` : 'What should it do? Choose a surface, type the speed, choose a size class.'}</h1>
+      <h1 className="answer">
+        {wished
+          ? `To say what this wish demands it still needs ${missing.join(', ')}.`
+          : 'What should it do? Choose a surface, type the speed, choose a size class.'}
+      </h1>
       <p style={{ marginTop: 8, maxWidth: 640 }}>
-        {wished ? null : `It also needs ${missing.filter((name) => name !== 'surface' && name !== 'wished speed').join(', ')}. `}The orchard car of the demo is for mown grass and gravel, 30 km/h, 25 minutes a pack.{' '}
-        {missing.includes('tyre') ? <>The tyre is chosen in <Link href={to('drive')}>Drive</Link>. </> : null}
-        Masses and sizes stand in <Link href={to('chassis')}>Chassis</Link>, or start with a usual car of the size class.
+        {wished
+          ? null
+          : `It also needs ${missing.filter((name) => name !== 'surface' && name !== 'wished speed').join(', ')}. `}
+        The orchard car of the demo is for mown grass and gravel, 30 km/h, 25 minutes a pack.{' '}
+        {missing.includes('tyre') ? (
+          <>
+            The tyre is chosen in <Link href={to('drive')}>Drive</Link>.{' '}
+          </>
+        ) : null}
+        Masses and sizes stand in <Link href={to('chassis')}>Chassis</Link>, or start with a usual car of the
+        size class.
       </p>
     </>
   );

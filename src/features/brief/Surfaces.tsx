@@ -20,18 +20,41 @@ export function Surfaces() {
     <Group title="Surfaces" aside={chosen.length === 0 ? 'choose one to start' : undefined}>
       {chosen.map((surface) => (
         <details key={surface.id} className="more">
-          <summary style={{ color: 'var(--ink)' }}>{surface.name} <span className="mono quiet">μ {surface.mu} ± {surface.muError}, roll {surface.rollingResistance}</span></summary>
+          <summary style={{ color: 'var(--ink)' }}>
+            {surface.name}{' '}
+            <span className="mono quiet">
+              μ {surface.mu} ± {surface.muError}, roll {surface.rollingResistance}
+            </span>
+          </summary>
           <DocumentField path={['brief', 'surfaces', surface.id, 'mu']} />
           <DocumentField path={['brief', 'surfaces', surface.id, 'muError']} />
           <DocumentField path={['brief', 'surfaces', surface.id, 'rollingResistance']} />
           <DocumentField path={['brief', 'surfaces', surface.id, 'rollingResistanceError']} />
-          {closed ? null : <button type="button" className="plain" onClick={() => edit([{ path: ['brief', 'surfaces', surface.id], value: undefined }])}>take {surface.name.toLowerCase()} out</button>}
+          {closed ? null : (
+            <button
+              type="button"
+              className="plain"
+              onClick={() => edit([{ path: ['brief', 'surfaces', surface.id], value: undefined }])}
+            >
+              take {surface.name.toLowerCase()} out
+            </button>
+          )}
         </details>
       ))}
       {closed ? null : (
-        <AddFrom label="Add a surface" options={items.filter(({ id }) => !chosen.some(({ libraryId }) => libraryId === id)).map(({ id, data }) => [id, data.name] as const)} onAdd={add} />
+        <AddFrom
+          label="Add a surface"
+          options={items
+            .filter(({ id }) => !chosen.some(({ libraryId }) => libraryId === id))
+            .map(({ id, data }) => [id, data.name] as const)}
+          onAdd={add}
+        />
       )}
-      {chosen.length > 0 ? <p className="quiet" style={{ fontSize: 12 }}>Starting values, ± one standard deviation; your own run corrects them.</p> : null}
+      {chosen.length > 0 ? (
+        <p className="quiet" style={{ fontSize: 12 }}>
+          Starting values, ± one standard deviation; your own run corrects them.
+        </p>
+      ) : null}
     </Group>
   );
 }

@@ -40,21 +40,32 @@ export function CarDrawing({ view, weight, ghost, chosen, onChoose }: CarDrawing
   const plan = view === 'plan';
   const half = Math.max(trackFrontMm, trackRearMm) / 2 + 0.4 * r;
   const tallest = Math.max(2 * r, ...weight.bodies.map(({ zMm, sizeMm }) => zMm + sizeMm[2] / 2));
-  const box = plan ? { x: -r - PAD_MM, y: -half - PAD_MM, w: wheelbaseMm + 2 * (r + PAD_MM), h: 2 * (half + PAD_MM) } : { x: -r - PAD_MM, y: -tallest - PAD_MM, w: wheelbaseMm + 2 * (r + PAD_MM), h: tallest + 2 * PAD_MM };
+  const box = plan
+    ? { x: -r - PAD_MM, y: -half - PAD_MM, w: wheelbaseMm + 2 * (r + PAD_MM), h: 2 * (half + PAD_MM) }
+    : { x: -r - PAD_MM, y: -tallest - PAD_MM, w: wheelbaseMm + 2 * (r + PAD_MM), h: tallest + 2 * PAD_MM };
   const across = ({ yMm, zMm }: { yMm: number; zMm: number }) => (plan ? yMm : -zMm);
   // in the axes of the level chassis, whatever its rake
-  const at = (event: PointerEvent<SVGGElement>) => new DOMPoint(event.clientX, event.clientY).matrixTransform(event.currentTarget.getScreenCTM()!.inverse());
+  const at = (event: PointerEvent<SVGGElement>) =>
+    new DOMPoint(event.clientX, event.clientY).matrixTransform(event.currentTarget.getScreenCTM()!.inverse());
   const { rakeDeg = 0 } = document.chassis;
   const rake = plan || rakeDeg === 0 ? undefined : `rotate(${-rakeDeg} ${wheelbaseMm / 2} 0)`;
   const move = (body: PlacedBody, x: number, y: number) => {
     const xMm = Math.round(-x);
     const other = Math.round(plan ? y : -y);
-    edit(moved(document, body.id, plan ? { xMm, yMm: other } : { xMm, zMm: Math.max(0, other) }), `move-${body.id}`);
+    edit(
+      moved(document, body.id, plan ? { xMm, yMm: other } : { xMm, zMm: Math.max(0, other) }),
+      `move-${body.id}`,
+    );
   };
   const arrowSteps = useArrowSteps(() => session.endStep());
   const keys = (body: PlacedBody) => (event: KeyboardEvent) => {
     const step = event.shiftKey ? LEAP_MM : NUDGE_MM;
-    const [dx, dy] = { ArrowLeft: [-step, 0], ArrowRight: [step, 0], ArrowUp: [0, -step], ArrowDown: [0, step] }[event.key] ?? [0, 0];
+    const [dx, dy] = {
+      ArrowLeft: [-step, 0],
+      ArrowRight: [step, 0],
+      ArrowUp: [0, -step],
+      ArrowDown: [0, step],
+    }[event.key] ?? [0, 0];
     if (dx === 0 && dy === 0) return;
     event.preventDefault();
     arrowSteps(event);
@@ -65,51 +76,171 @@ export function CarDrawing({ view, weight, ghost, chosen, onChoose }: CarDrawing
   const loads = weight.balance?.wheelLoadsN;
   return (
     <figure className="chart" data-testid={`drawing-${view}`} style={{ width: `min(100%, ${WIDTH_PX}px)` }}>
-      <figcaption><span>{plan ? 'From above, front to the left' : 'From the side, front to the left'}</span></figcaption>
-      <svg viewBox={`${box.x} ${box.y} ${box.w} ${box.h}`} width={WIDTH_PX} role="group" aria-label={plan ? 'Plan to scale' : 'Side view to scale'} style={{ touchAction: 'none' }}>
-        {plan ? <path d={`M0,${-trackFrontMm / 2}L${wheelbaseMm},${-trackRearMm / 2}M0,${trackFrontMm / 2}L${wheelbaseMm},${trackRearMm / 2}`} stroke="var(--rule)" strokeDasharray="5 4" {...line} /> : <line x1={box.x} x2={box.x + box.w} y1={0} y2={0} stroke="var(--ink)" strokeWidth={2} {...line} />}
-        {plan ? [[0, trackFrontMm], [wheelbaseMm, trackRearMm]].map(([x, track]) => <line key={x} x1={x} x2={x} y1={-track! / 2} y2={track! / 2} stroke="var(--ink)" strokeWidth={1.5} {...line} />) : null}
-        {weight.bodies.filter(({ id }) => id.startsWith('wheel-') && (plan || id.endsWith('l'))).map((wheel) => plan
-          ? <rect key={wheel.id} x={-wheel.xMm - r} y={across(wheel) - 0.35 * r} width={2 * r} height={0.7 * r} fill="var(--sheet)" stroke="var(--ink)" strokeWidth={2} {...line} />
-          : <circle key={wheel.id} cx={-wheel.xMm} cy={-r} r={r} fill="none" stroke="var(--ink)" strokeWidth={2} {...line} />)}
-        {[...weight.bodies].filter(({ fixed }) => !fixed).sort((a, b) => Number(b.source === 'rest') - Number(a.source === 'rest') || (plan ? topOf(a) - topOf(b) : b.massG - a.massG)).map((body) => {
-          const [w, h] = [body.sizeMm[0], plan ? body.sizeMm[1] : body.sizeMm[2]];
-          const [x, y] = [-body.xMm, across(body)];
-          const isChosen = body.id === chosen;
-          return (
-            <g key={body.id} className="body" tabIndex={0} role="button" aria-pressed={isChosen} aria-label={`${body.name}, ${formatText(body.massG, 'massG', reader)}: arrow keys move it`} data-body={body.id} transform={body.sprung ? rake : undefined}
-              onFocus={() => onChoose(body.id)}
-              onKeyDown={closed ? undefined : keys(body)}
-              onBlur={() => session.endStep()}
-              onPointerDown={(event) => {
-                onChoose(body.id);
-                if (closed) return;
-                const from = at(event);
-                drag.current = { id: body.id, dx: x - from.x, dy: y - from.y };
-                event.currentTarget.setPointerCapture(event.pointerId);
-              }}
-              onPointerMove={(event) => {
-                if (drag.current?.id !== body.id) return;
-                const to = at(event);
-                move(body, to.x + drag.current.dx, to.y + drag.current.dy);
-              }}
-              onPointerUp={() => {
-                drag.current = undefined;
-                session.endStep();
-              }}
-            >
-              <rect x={x - w / 2} y={y - h / 2} width={w} height={h} fill={body.source === 'rest' ? 'none' : isChosen ? 'var(--moss)' : 'var(--faint)'} fillOpacity={isChosen ? 0.35 : 0.6} stroke={isChosen ? 'var(--moss)' : 'var(--ink)'} strokeWidth={isChosen ? 2.5 : 1.2} strokeDasharray={body.placed ? undefined : '4 3'} pointerEvents="all" {...line} />
-              <text x={x} y={y + 3} textAnchor="middle" style={{ fontSize: 9 }} className={isChosen ? 'strong' : undefined}>{body.source === 'rest' || (body.name.length * LETTER_MM > w && !isChosen) ? '' : body.name}</text>
-            </g>
-          );
-        })}
+      <figcaption>
+        <span>{plan ? 'From above, front to the left' : 'From the side, front to the left'}</span>
+      </figcaption>
+      <svg
+        viewBox={`${box.x} ${box.y} ${box.w} ${box.h}`}
+        width={WIDTH_PX}
+        role="group"
+        aria-label={plan ? 'Plan to scale' : 'Side view to scale'}
+        style={{ touchAction: 'none' }}
+      >
+        {plan ? (
+          <path
+            d={`M0,${-trackFrontMm / 2}L${wheelbaseMm},${-trackRearMm / 2}M0,${trackFrontMm / 2}L${wheelbaseMm},${trackRearMm / 2}`}
+            stroke="var(--rule)"
+            strokeDasharray="5 4"
+            {...line}
+          />
+        ) : (
+          <line x1={box.x} x2={box.x + box.w} y1={0} y2={0} stroke="var(--ink)" strokeWidth={2} {...line} />
+        )}
+        {plan
+          ? [
+              [0, trackFrontMm],
+              [wheelbaseMm, trackRearMm],
+            ].map(([x, track]) => (
+              <line
+                key={x}
+                x1={x}
+                x2={x}
+                y1={-track! / 2}
+                y2={track! / 2}
+                stroke="var(--ink)"
+                strokeWidth={1.5}
+                {...line}
+              />
+            ))
+          : null}
+        {weight.bodies
+          .filter(({ id }) => id.startsWith('wheel-') && (plan || id.endsWith('l')))
+          .map((wheel) =>
+            plan ? (
+              <rect
+                key={wheel.id}
+                x={-wheel.xMm - r}
+                y={across(wheel) - 0.35 * r}
+                width={2 * r}
+                height={0.7 * r}
+                fill="var(--sheet)"
+                stroke="var(--ink)"
+                strokeWidth={2}
+                {...line}
+              />
+            ) : (
+              <circle
+                key={wheel.id}
+                cx={-wheel.xMm}
+                cy={-r}
+                r={r}
+                fill="none"
+                stroke="var(--ink)"
+                strokeWidth={2}
+                {...line}
+              />
+            ),
+          )}
+        {[...weight.bodies]
+          .filter(({ fixed }) => !fixed)
+          .sort(
+            (a, b) =>
+              Number(b.source === 'rest') - Number(a.source === 'rest') ||
+              (plan ? topOf(a) - topOf(b) : b.massG - a.massG),
+          )
+          .map((body) => {
+            const [w, h] = [body.sizeMm[0], plan ? body.sizeMm[1] : body.sizeMm[2]];
+            const [x, y] = [-body.xMm, across(body)];
+            const isChosen = body.id === chosen;
+            return (
+              <g
+                key={body.id}
+                className="body"
+                tabIndex={0}
+                role="button"
+                aria-pressed={isChosen}
+                aria-label={`${body.name}, ${formatText(body.massG, 'massG', reader)}: arrow keys move it`}
+                data-body={body.id}
+                transform={body.sprung ? rake : undefined}
+                onFocus={() => onChoose(body.id)}
+                onKeyDown={closed ? undefined : keys(body)}
+                onBlur={() => session.endStep()}
+                onPointerDown={(event) => {
+                  onChoose(body.id);
+                  if (closed) return;
+                  const from = at(event);
+                  drag.current = { id: body.id, dx: x - from.x, dy: y - from.y };
+                  event.currentTarget.setPointerCapture(event.pointerId);
+                }}
+                onPointerMove={(event) => {
+                  if (drag.current?.id !== body.id) return;
+                  const to = at(event);
+                  move(body, to.x + drag.current.dx, to.y + drag.current.dy);
+                }}
+                onPointerUp={() => {
+                  drag.current = undefined;
+                  session.endStep();
+                }}
+              >
+                <rect
+                  x={x - w / 2}
+                  y={y - h / 2}
+                  width={w}
+                  height={h}
+                  fill={body.source === 'rest' ? 'none' : isChosen ? 'var(--moss)' : 'var(--faint)'}
+                  fillOpacity={isChosen ? 0.35 : 0.6}
+                  stroke={isChosen ? 'var(--moss)' : 'var(--ink)'}
+                  strokeWidth={isChosen ? 2.5 : 1.2}
+                  strokeDasharray={body.placed ? undefined : '4 3'}
+                  pointerEvents="all"
+                  {...line}
+                />
+                <text
+                  x={x}
+                  y={y + 3}
+                  textAnchor="middle"
+                  style={{ fontSize: 9 }}
+                  className={isChosen ? 'strong' : undefined}
+                >
+                  {body.source === 'rest' || (body.name.length * LETTER_MM > w && !isChosen) ? '' : body.name}
+                </text>
+              </g>
+            );
+          })}
         {plan ? <PatternsUnder /> : null}
-        {ghost ? <circle cx={-ghost.cgMm[0]} cy={plan ? ghost.cgMm[1] : -ghost.cgMm[2]} r={7} fill="none" stroke="var(--ghost)" strokeWidth={2} {...line} /> : null}
+        {ghost ? (
+          <circle
+            cx={-ghost.cgMm[0]}
+            cy={plan ? ghost.cgMm[1] : -ghost.cgMm[2]}
+            r={7}
+            fill="none"
+            stroke="var(--ghost)"
+            strokeWidth={2}
+            {...line}
+          />
+        ) : null}
         <g pointerEvents="none" data-testid={`cg-${view}`} data-x={weight.cgMm[0]}>
           <circle cx={cgX} cy={cgY} r={7} fill="var(--sheet)" stroke="var(--ink)" strokeWidth={2} {...line} />
           <path d={`M${cgX},${cgY}v-7a7 7 0 0 1 7 7zM${cgX},${cgY}v7a7 7 0 0 1 -7 -7z`} fill="var(--ink)" />
         </g>
-        {plan && loads ? (['fl', 'fr', 'rl', 'rr'] as const).map((wheel) => <text key={wheel} x={(wheel[0] === 'f' ? 0 : wheelbaseMm)} y={(wheel[1] === 'l' ? 1 : -1) * ((wheel[0] === 'f' ? trackFrontMm : trackRearMm) / 2 + 0.35 * r) + (wheel[1] === 'l' ? 11 : -4)} textAnchor="middle" className="strong" style={{ fontSize: 10 }}>{formatText(loads[wheel], 'forceN', reader)}</text>) : null}
+        {plan && loads
+          ? (['fl', 'fr', 'rl', 'rr'] as const).map((wheel) => (
+              <text
+                key={wheel}
+                x={wheel[0] === 'f' ? 0 : wheelbaseMm}
+                y={
+                  (wheel[1] === 'l' ? 1 : -1) *
+                    ((wheel[0] === 'f' ? trackFrontMm : trackRearMm) / 2 + 0.35 * r) +
+                  (wheel[1] === 'l' ? 11 : -4)
+                }
+                textAnchor="middle"
+                className="strong"
+                style={{ fontSize: 10 }}
+              >
+                {formatText(loads[wheel], 'forceN', reader)}
+              </text>
+            ))
+          : null}
       </svg>
     </figure>
   );

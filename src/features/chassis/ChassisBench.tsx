@@ -28,21 +28,52 @@ export function ChassisBench({ bodies, chosen, onChoose }: ChassisBenchProps) {
   const { reader } = useReader();
   const { chassis } = document;
   const track = Math.max(chassis.trackFrontMm ?? 0, chassis.trackRearMm ?? 0);
-  const suggested = track > 0 && chassis.cgHeightMm !== undefined ? startingDragArea(track, HEIGHT_OVER_CG * chassis.cgHeightMm) : undefined;
+  const suggested =
+    track > 0 && chassis.cgHeightMm !== undefined
+      ? startingDragArea(track, HEIGHT_OVER_CG * chassis.cgHeightMm)
+      : undefined;
   const body = bodies.find(({ id }) => id === chosen);
   const add = () => {
     const id = `body-${newId().slice(0, 8)}`;
     const item = { id, name: 'New component', massG: 50 };
-    edit(chassis.bodies ? [{ path: ['chassis', 'bodies', id], value: item }] : [{ path: ['chassis', 'bodies'], value: [item] }]);
+    edit(
+      chassis.bodies
+        ? [{ path: ['chassis', 'bodies', id], value: item }]
+        : [{ path: ['chassis', 'bodies'], value: [item] }],
+    );
     onChoose(id);
   };
   return (
     <Fields>
       {body ? <BodyFields key={body.id} body={body} onGone={() => onChoose(undefined)} /> : null}
-      <Group title="Components" aside={closed || bodies.length === 0 ? undefined : <button type="button" className="link" onClick={add}>add one</button>}>
+      <Group
+        title="Components"
+        aside={
+          closed || bodies.length === 0 ? undefined : (
+            <button type="button" className="link" onClick={add}>
+              add one
+            </button>
+          )
+        }
+      >
         {bodies.length === 0 ? <p className="quiet">They appear with wheelbase and tracks.</p> : null}
         <div className="bodies">
-          {bodies.filter(({ fixed }) => !fixed).map(({ id, name, massG, placed }) => <button key={id} type="button" aria-pressed={id === chosen} onClick={() => onChoose(id === chosen ? undefined : id)}><span>{name}{placed ? '' : <small> first guess</small>}</span><span className="mono">{formatText(massG, 'massG', reader)}</span></button>)}
+          {bodies
+            .filter(({ fixed }) => !fixed)
+            .map(({ id, name, massG, placed }) => (
+              <button
+                key={id}
+                type="button"
+                aria-pressed={id === chosen}
+                onClick={() => onChoose(id === chosen ? undefined : id)}
+              >
+                <span>
+                  {name}
+                  {placed ? '' : <small> first guess</small>}
+                </span>
+                <span className="mono">{formatText(massG, 'massG', reader)}</span>
+              </button>
+            ))}
         </div>
       </Group>
       <Group title="Size">
@@ -56,11 +87,25 @@ export function ChassisBench({ bodies, chosen, onChoose }: ChassisBenchProps) {
         <DocumentField path={path('massG')} example={1600} />
         <DocumentField path={path('frontLoadShare')} example={0.49} />
         <DocumentField path={path('cgHeightMm')} example={62} />
-        <p className="quiet" style={{ fontSize: 12 }}>Weigh the car ready to run, then with its front wheels on the scale alone: the second over the first is the weight on the front axle.</p>
+        <p className="quiet" style={{ fontSize: 12 }}>
+          Weigh the car ready to run, then with its front wheels on the scale alone: the second over the first
+          is the weight on the front axle.
+        </p>
       </Group>
       <Group title="Air">
         <DocumentField path={path('cdaM2')} example={0.026} />
-        {suggested !== undefined && chassis.cdaM2 === undefined && !closed ? <p className="quiet" style={{ fontSize: 12 }}>To start with, 0.55 × track × height: <button type="button" className="link" onClick={() => edit([{ path: path('cdaM2'), value: Number(suggested.toPrecision(2)) }])}>take {formatText(suggested, 'areaM2', reader, 2)}</button></p> : null}
+        {suggested !== undefined && chassis.cdaM2 === undefined && !closed ? (
+          <p className="quiet" style={{ fontSize: 12 }}>
+            To start with, 0.55 × track × height:{' '}
+            <button
+              type="button"
+              className="link"
+              onClick={() => edit([{ path: path('cdaM2'), value: Number(suggested.toPrecision(2)) }])}
+            >
+              take {formatText(suggested, 'areaM2', reader, 2)}
+            </button>
+          </p>
+        ) : null}
         <DocumentField path={path('claFrontM2')} example={0} />
         <DocumentField path={path('claRearM2')} example={0} />
       </Group>
@@ -74,22 +119,70 @@ function BodyFields({ body, onGone }: { body: PlacedBody; onGone(): void }) {
   const { document, edit, session, closed } = useBuild();
   const { source, sizeMm } = body;
   const held = document.chassis.bodies?.find(({ id }) => id === body.id);
-  const set = (change: Partial<Body>) => edit(moved(document, body.id, change), `${body.id}-${Object.keys(change)[0]}`);
+  const set = (change: Partial<Body>) =>
+    edit(moved(document, body.id, change), `${body.id}-${Object.keys(change)[0]}`);
   const figure = (key: FigureKey, usual: number) => (
     <div onBlur={() => session.endStep()}>
-      <QuantityField label={LABELS[`chassis.bodies.*.${key}`]!.label} quantity="lengthMm" limits={LABELS[`chassis.bodies.*.${key}`]!.limits} value={held?.[key]} usual={Math.round(10 * usual) / 10} disabled={closed} onChange={(value) => set({ [key]: value })} />
+      <QuantityField
+        label={LABELS[`chassis.bodies.*.${key}`]!.label}
+        quantity="lengthMm"
+        limits={LABELS[`chassis.bodies.*.${key}`]!.limits}
+        value={held?.[key]}
+        usual={Math.round(10 * usual) / 10}
+        disabled={closed}
+        onChange={(value) => set({ [key]: value })}
+      />
     </div>
   );
   return (
-    <Group title={body.name} aside={source === 'own' && !closed ? <button type="button" className="link" onClick={() => { edit([{ path: ['chassis', 'bodies', body.id], value: undefined }]); onGone(); }}>take out</button> : source === 'rest' ? 'what is left of the scale’s mass' : 'from the build'}>
+    <Group
+      title={body.name}
+      aside={
+        source === 'own' && !closed ? (
+          <button
+            type="button"
+            className="link"
+            onClick={() => {
+              edit([{ path: ['chassis', 'bodies', body.id], value: undefined }]);
+              onGone();
+            }}
+          >
+            take out
+          </button>
+        ) : source === 'rest' ? (
+          'what is left of the scale’s mass'
+        ) : (
+          'from the build'
+        )
+      }
+    >
       {source === 'own' ? (
         <>
-          <div className="field text"><label htmlFor="body-name">Name</label><input id="body-name" defaultValue={body.name} maxLength={80} disabled={closed} onBlur={(event) => { const typed = event.target.value.trim(); if (typed !== '' && typed !== body.name) set({ name: typed }); }} /></div>
+          <div className="field text">
+            <label htmlFor="body-name">Name</label>
+            <input
+              id="body-name"
+              defaultValue={body.name}
+              maxLength={80}
+              disabled={closed}
+              onBlur={(event) => {
+                const typed = event.target.value.trim();
+                if (typed !== '' && typed !== body.name) set({ name: typed });
+              }}
+            />
+          </div>
           <DocumentField path={['chassis', 'bodies', body.id, 'massG']} />
         </>
       ) : null}
-      {figure('xMm', body.xMm)}{figure('yMm', body.yMm)}{figure('zMm', body.zMm)}
-      <details className="more"><summary>Size of its box</summary>{figure('lengthMm', sizeMm[0])}{figure('widthMm', sizeMm[1])}{figure('heightMm', sizeMm[2])}</details>
+      {figure('xMm', body.xMm)}
+      {figure('yMm', body.yMm)}
+      {figure('zMm', body.zMm)}
+      <details className="more">
+        <summary>Size of its box</summary>
+        {figure('lengthMm', sizeMm[0])}
+        {figure('widthMm', sizeMm[1])}
+        {figure('heightMm', sizeMm[2])}
+      </details>
     </Group>
   );
 }

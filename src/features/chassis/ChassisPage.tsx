@@ -21,7 +21,8 @@ import { ChassisBench } from './ChassisBench';
 import { WhatIfTable } from './WhatIfTable';
 import { sound } from '../shell/sound';
 
-const standing = (document: BuildDocument, surface: ChosenSurface | undefined) => standingOf({ document, surface });
+const standing = (document: BuildDocument, surface: ChosenSurface | undefined) =>
+  standingOf({ document, surface });
 
 /** Where the weight sits: components to scale, wheel loads, and whether it slides or rolls. */
 export function ChassisPage() {
@@ -36,16 +37,41 @@ export function ChassisPage() {
   const drawn = weight.ok ? weight.value : undefined;
   return (
     <main className="page readfirst">
-      <Bench><ChassisBench bodies={bodies} chosen={chosen} onChoose={choose} /></Bench>
+      <Bench>
+        <ChassisBench bodies={bodies} chosen={chosen} onChoose={choose} />
+      </Bench>
       <Readings>
-        <div className="ask">{'missing' in found ? <h1 className="answer">Not worked out yet: it needs {found.missing.join(', ')}.</h1> : <StandingAnswer found={found} ghost={other ? { label: ghost!.label, found: other } : undefined} />}<SurfaceSwitch /></div>
+        <div className="ask">
+          {'missing' in found ? (
+            <h1 className="answer">Not worked out yet: it needs {found.missing.join(', ')}.</h1>
+          ) : (
+            <StandingAnswer found={found} ghost={other ? { label: ghost!.label, found: other } : undefined} />
+          )}
+          <SurfaceSwitch />
+        </div>
         {drawn && bodies.length > 0 ? (
           <Charts>
             <CarDrawing view="plan" weight={drawn} ghost={other?.weight} chosen={chosen} onChoose={choose} />
             <CarDrawing view="side" weight={drawn} ghost={other?.weight} chosen={chosen} onChoose={choose} />
           </Charts>
-        ) : <PlanSketch chassis={document.chassis} tyreRadiusMm={document.drive.tyre?.radiusMm} driven={document.drive.drivenAxles} width={560} />}
-        {drawn?.balance?.findings.filter(({ about }) => about !== 'leftLoadShare').map(({ about, why, remedy, severity }) => <p key={about} className={severity === 'over' ? 'note bad' : 'note'}>{bodies.find(({ id }) => id === about)?.name ? why.replace(about, bodies.find(({ id }) => id === about)!.name) : why} {remedy}</p>)}
+        ) : (
+          <PlanSketch
+            chassis={document.chassis}
+            tyreRadiusMm={document.drive.tyre?.radiusMm}
+            driven={document.drive.drivenAxles}
+            width={560}
+          />
+        )}
+        {drawn?.balance?.findings
+          .filter(({ about }) => about !== 'leftLoadShare')
+          .map(({ about, why, remedy, severity }) => (
+            <p key={about} className={severity === 'over' ? 'note bad' : 'note'}>
+              {bodies.find(({ id }) => id === about)?.name
+                ? why.replace(about, bodies.find(({ id }) => id === about)!.name)
+                : why}{' '}
+              {remedy}
+            </p>
+          ))}
         <TakeOver />
         <SegmentChecks segment="chassis" />
         {'missing' in found ? null : <WhatIfTable present={found} />}
@@ -56,7 +82,13 @@ export function ChassisPage() {
   );
 }
 
-function StandingAnswer({ found: { weight, stability, mu }, ghost }: { found: Standing; ghost: { label: string; found: Standing } | undefined }) {
+function StandingAnswer({
+  found: { weight, stability, mu },
+  ghost,
+}: {
+  found: Standing;
+  ghost: { label: string; found: Standing } | undefined;
+}) {
   const { document, surface } = useBuild();
   const { reader } = useReader();
   const tips = stability.outcome === 'tips';
@@ -65,10 +97,24 @@ function StandingAnswer({ found: { weight, stability, mu }, ghost }: { found: St
   const { tipSpeedMps, slideSpeedMps } = stability;
   return (
     <h1 className="answer">
-      On {surface!.name.toLowerCase()} it <CheckFigure check="chassis.tip" title="slide or roll" tone={tips ? 'over' : ''}><span data-testid="outcome">{tips ? 'rolls over before it slides' : 'slides before it rolls'}</span></CheckFigure>: stability factor {number(stability.staticStabilityFactor)} against a grip of {number(mu)}
-      {ghost ? <span className="quiet"> ({ghost.label}: {number(ghost.found.stability.staticStabilityFactor)})</span> : null}.{' '}
-      {tipSpeedMps === undefined ? '' : `In a corner of ${formatText(document.chassis.cornerRadiusM!, 'distanceM', reader)} it ${tips ? `tips at ${formatText(tipSpeedMps, 'speedMps', reader)}` : `slides at ${formatText(slideSpeedMps!, 'speedMps', reader)}`}. `}
-      <span data-testid="front-share">{formatText(share, 'share', reader)}</span> of {formatText(weight.massG, 'massG', reader, 4)} sits on the front axle, {formatText(weight.cgMm[2], 'lengthMm', reader)} high.
+      On {surface!.name.toLowerCase()} it{' '}
+      <CheckFigure check="chassis.tip" title="slide or roll" tone={tips ? 'over' : ''}>
+        <span data-testid="outcome">{tips ? 'rolls over before it slides' : 'slides before it rolls'}</span>
+      </CheckFigure>
+      : stability factor {number(stability.staticStabilityFactor)} against a grip of {number(mu)}
+      {ghost ? (
+        <span className="quiet">
+          {' '}
+          ({ghost.label}: {number(ghost.found.stability.staticStabilityFactor)})
+        </span>
+      ) : null}
+      .{' '}
+      {tipSpeedMps === undefined
+        ? ''
+        : `In a corner of ${formatText(document.chassis.cornerRadiusM!, 'distanceM', reader)} it ${tips ? `tips at ${formatText(tipSpeedMps, 'speedMps', reader)}` : `slides at ${formatText(slideSpeedMps!, 'speedMps', reader)}`}. `}
+      <span data-testid="front-share">{formatText(share, 'share', reader)}</span> of{' '}
+      {formatText(weight.massG, 'massG', reader, 4)} sits on the front axle,{' '}
+      {formatText(weight.cgMm[2], 'lengthMm', reader)} high.
     </h1>
   );
 }
@@ -84,11 +130,30 @@ function TakeOver() {
   const { frontLoadShare, cgHeightMm } = document.chassis;
   const { balance } = weight.value;
   const height = balance.cgMm[2];
-  const same = frontLoadShare !== undefined && cgHeightMm !== undefined && Math.abs(frontLoadShare - balance.frontLoadShare) < SHARE_OFF && Math.abs(cgHeightMm - height) < HEIGHT_OFF_MM;
+  const same =
+    frontLoadShare !== undefined &&
+    cgHeightMm !== undefined &&
+    Math.abs(frontLoadShare - balance.frontLoadShare) < SHARE_OFF &&
+    Math.abs(cgHeightMm - height) < HEIGHT_OFF_MM;
   if (same || balance.frontLoadShare <= 0 || balance.frontLoadShare >= 1 || height <= 0) return null;
   return (
-    <p className="note ask">The components put {formatText(balance.frontLoadShare, 'share', reader)} on the front axle, {formatText(height, 'lengthMm', reader)} high; the drive still reckons with {frontLoadShare === undefined ? 'nothing' : formatText(frontLoadShare, 'share', reader)} and {cgHeightMm === undefined ? 'nothing' : formatText(cgHeightMm, 'lengthMm', reader)}.{' '}
-      <button type="button" className="link" onClick={() => edit([{ path: ['chassis', 'frontLoadShare'], value: Number(balance.frontLoadShare.toFixed(3)) }, { path: ['chassis', 'cgHeightMm'], value: Number(height.toFixed(1)) }])}>Take the components&rsquo; figures</button>
+    <p className="note ask">
+      The components put {formatText(balance.frontLoadShare, 'share', reader)} on the front axle,{' '}
+      {formatText(height, 'lengthMm', reader)} high; the drive still reckons with{' '}
+      {frontLoadShare === undefined ? 'nothing' : formatText(frontLoadShare, 'share', reader)} and{' '}
+      {cgHeightMm === undefined ? 'nothing' : formatText(cgHeightMm, 'lengthMm', reader)}.{' '}
+      <button
+        type="button"
+        className="link"
+        onClick={() =>
+          edit([
+            { path: ['chassis', 'frontLoadShare'], value: Number(balance.frontLoadShare.toFixed(3)) },
+            { path: ['chassis', 'cgHeightMm'], value: Number(height.toFixed(1)) },
+          ])
+        }
+      >
+        Take the components&rsquo; figures
+      </button>
     </p>
   );
 }

@@ -30,16 +30,54 @@ export function DriveAnswer({ surface, input, run, targetMps, measured, ghost }:
   const speed = (value: number) => formatText(value, 'speedMps', reader);
   const on = surface.toLowerCase();
   if (run.stalled) {
-    return <h1 className="answer">It does <Figure title="the launch" steps={workingLaunch(input, run)} tone="over">not get under way</Figure> on {on}: {run.launchLimitedBy === 'grip' ? 'the tyres cannot carry the resistance.' : 'the motor cannot move the mass.'} A shorter ratio pulls harder.</h1>;
+    return (
+      <h1 className="answer">
+        It does{' '}
+        <Figure title="the launch" steps={workingLaunch(input, run)} tone="over">
+          not get under way
+        </Figure>{' '}
+        on {on}:{' '}
+        {run.launchLimitedBy === 'grip'
+          ? 'the tyres cannot carry the resistance.'
+          : 'the motor cannot move the mass.'}{' '}
+        A shorter ratio pulls harder.
+      </h1>
+    );
   }
-  const tone = targetMps === undefined ? '' : run.topSpeedMps! < targetMps ? 'over' : run.topSpeedMps! < 1.05 * targetMps ? 'tight' : '';
+  const tone =
+    targetMps === undefined
+      ? ''
+      : run.topSpeedMps! < targetMps
+        ? 'over'
+        : run.topSpeedMps! < 1.05 * targetMps
+          ? 'tight'
+          : '';
   return (
     <h1 className="answer">
-      Reaches <Figure title="top speed" steps={workingTopSpeed(input, run)} tone={tone}><span data-testid="top-speed">{run.topSpeedMps === undefined ? 'no limit' : speed(run.topSpeedMps)}</span></Figure> on {on}
+      Reaches{' '}
+      <Figure title="top speed" steps={workingTopSpeed(input, run)} tone={tone}>
+        <span data-testid="top-speed">
+          {run.topSpeedMps === undefined ? 'no limit' : speed(run.topSpeedMps)}
+        </span>
+      </Figure>{' '}
+      on {on}
       {targetMps === undefined ? '' : `, the wish is ${speed(targetMps)}`}
-      {ghost?.run?.topSpeedMps !== undefined ? <span className="quiet"> ({ghost.label}: {speed(ghost.run.topSpeedMps)})</span> : null}.{' '}
-      {measured ? <span className="slate">Measured {formatWithError(measured.speedMps, measured.errorMps, 'speedMps', reader)}. </span> : null}
-      <Figure title="the launch" steps={workingLaunch(input, run)} tone="plainfig">{run.peakAccelMps2 > 0 ? formatText(run.peakAccelMps2 / 9.81, 'coefficient', reader, 2) : '0'} g</Figure> off the line. {LAUNCH[run.launchLimitedBy]}
+      {ghost?.run?.topSpeedMps !== undefined ? (
+        <span className="quiet">
+          {' '}
+          ({ghost.label}: {speed(ghost.run.topSpeedMps)})
+        </span>
+      ) : null}
+      .{' '}
+      {measured ? (
+        <span className="slate">
+          Measured {formatWithError(measured.speedMps, measured.errorMps, 'speedMps', reader)}.{' '}
+        </span>
+      ) : null}
+      <Figure title="the launch" steps={workingLaunch(input, run)} tone="plainfig">
+        {run.peakAccelMps2 > 0 ? formatText(run.peakAccelMps2 / 9.81, 'coefficient', reader, 2) : '0'} g
+      </Figure>{' '}
+      off the line. {LAUNCH[run.launchLimitedBy]}
     </h1>
   );
 }

@@ -16,13 +16,32 @@ export function DriveBand({ surface }: { surface: ChosenSurface }) {
   const found = useWorked(() => fieldWorker().band(document, surface.id), [document, surface.id]);
   const band = found.value?.band;
   if (!band) return null;
-  const between = ({ low, high }: Band, quantity: QuantityName) => `${formatQuantity(low, quantity, reader, 3).number} to ${formatText(high, quantity, reader, 3)}`;
+  const between = ({ low, high }: Band, quantity: QuantityName) =>
+    `${formatQuantity(low, quantity, reader, 3).number} to ${formatText(high, quantity, reader, 3)}`;
   const { topSpeedMps: speed, timeToDistanceS: time } = band;
   const { distanceM, calibration } = document.brief;
   return (
     <p style={{ opacity: found.stale ? 0.6 : 1, marginTop: 4 }} data-testid="band">
-      {speed ? <>Nine of ten cars built like this reach <b>{between(speed, 'speedMps')}</b></> : null}{time && distanceM !== undefined ? <>{speed ? ' and cover' : 'Nine of ten cars built like this cover'} {formatText(distanceM, 'distanceM', reader)} in {between(time, 'timeS')}</> : null}.
-      {calibration ? <span className="quiet"> Calibrated on {calibration.runs} runs of revision {calibration.letter}.</span> : <span className="quiet"> Spread of ground, drag, gears and motor; your own runs narrow it.</span>}
+      {speed ? (
+        <>
+          Nine of ten cars built like this reach <b>{between(speed, 'speedMps')}</b>
+        </>
+      ) : null}
+      {time && distanceM !== undefined ? (
+        <>
+          {speed ? ' and cover' : 'Nine of ten cars built like this cover'}{' '}
+          {formatText(distanceM, 'distanceM', reader)} in {between(time, 'timeS')}
+        </>
+      ) : null}
+      .
+      {calibration ? (
+        <span className="quiet">
+          {' '}
+          Calibrated on {calibration.runs} runs of revision {calibration.letter}.
+        </span>
+      ) : (
+        <span className="quiet"> Spread of ground, drag, gears and motor; your own runs narrow it.</span>
+      )}
     </p>
   );
 }

@@ -28,18 +28,55 @@ export function DriveCharts({ run, ghost, targetMps, distanceM, runs, surface }:
   );
 }
 
-function ForceChart({ run, ghost, targetMps, surface }: Pick<DriveChartsProps, 'run' | 'ghost' | 'targetMps' | 'surface'>) {
+function ForceChart({
+  run,
+  ghost,
+  targetMps,
+  surface,
+}: Pick<DriveChartsProps, 'run' | 'ghost' | 'targetMps' | 'surface'>) {
   const { reader } = useReader();
   const { forces } = run;
   const top = run.topSpeedMps ?? 0;
   const grip = forces.gripLimitN[0]!;
   const resistance = forces.resistanceN.at(-1)!;
   const lines: ChartLine[] = [
-    ...(ghost ? [{ id: 'ghost', label: ghost.label, style: 'earlier' as const, xs: ghost.run.forces.speedMps, ys: ghost.run.forces.driveN, labelAt: 0.82, labelShift: [-8, 60] as const }] : []),
-    { id: 'resistance', label: 'resistance', style: 'predictedQuiet', xs: forces.speedMps, ys: forces.resistanceN, labelAt: 0.25, labelShift: [0, -8] },
-    { id: 'drive', label: 'drive', style: 'predicted', xs: forces.speedMps, ys: forces.driveN, labelAt: 0.05, labelShift: [6, 18] },
+    ...(ghost
+      ? [
+          {
+            id: 'ghost',
+            label: ghost.label,
+            style: 'earlier' as const,
+            xs: ghost.run.forces.speedMps,
+            ys: ghost.run.forces.driveN,
+            labelAt: 0.82,
+            labelShift: [-8, 60] as const,
+          },
+        ]
+      : []),
+    {
+      id: 'resistance',
+      label: 'resistance',
+      style: 'predictedQuiet',
+      xs: forces.speedMps,
+      ys: forces.resistanceN,
+      labelAt: 0.25,
+      labelShift: [0, -8],
+    },
+    {
+      id: 'drive',
+      label: 'drive',
+      style: 'predicted',
+      xs: forces.speedMps,
+      ys: forces.driveN,
+      labelAt: 0.05,
+      labelShift: [6, 18],
+    },
   ];
-  const fastest = Math.max(forces.speedMps.at(-1)!, ghost?.run.forces.speedMps.at(-1) ?? 0, 1.05 * (targetMps ?? 0));
+  const fastest = Math.max(
+    forces.speedMps.at(-1)!,
+    ghost?.run.forces.speedMps.at(-1) ?? 0,
+    1.05 * (targetMps ?? 0),
+  );
   return (
     <LineChart
       title="Force at the wheels"
@@ -48,31 +85,94 @@ function ForceChart({ run, ghost, targetMps, surface }: Pick<DriveChartsProps, '
       xQuantity="speedMps"
       yQuantity="forceN"
       lines={lines}
-      limit={{ id: 'grip', label: `grip, ${surface.toLowerCase()}`, style: 'measured', xs: forces.speedMps, ys: forces.gripLimitN }}
-      points={run.stalled || run.topSpeedMps === undefined ? [] : [{ x: top, y: interpolate(forces.speedMps.map((v, i) => [v, forces.resistanceN[i]!] as const), top), measured: false, label: formatText(top, 'speedMps', reader) }]}
-      uprights={targetMps === undefined ? [] : [{ x: targetMps, label: `wish ${formatText(targetMps, 'speedMps', reader)}`, wish: true }]}
+      limit={{
+        id: 'grip',
+        label: `grip, ${surface.toLowerCase()}`,
+        style: 'measured',
+        xs: forces.speedMps,
+        ys: forces.gripLimitN,
+      }}
+      points={
+        run.stalled || run.topSpeedMps === undefined
+          ? []
+          : [
+              {
+                x: top,
+                y: interpolate(
+                  forces.speedMps.map((v, i) => [v, forces.resistanceN[i]!] as const),
+                  top,
+                ),
+                measured: false,
+                label: formatText(top, 'speedMps', reader),
+              },
+            ]
+      }
+      uprights={
+        targetMps === undefined
+          ? []
+          : [{ x: targetMps, label: `wish ${formatText(targetMps, 'speedMps', reader)}`, wish: true }]
+      }
       xMax={fastest}
       yMax={Math.max(1.3 * Math.min(grip, Math.max(forces.driveN[0]!, 0.2 * grip)), 1.4 * resistance)}
-      summary={run.stalled ? 'The drive does not exceed the resistance at a standstill.' : `Drive and resistance meet at ${formatText(top, 'speedMps', reader)}; the tyres carry ${formatText(grip, 'forceN', reader)} at rest.`}
+      summary={
+        run.stalled
+          ? 'The drive does not exceed the resistance at a standstill.'
+          : `Drive and resistance meet at ${formatText(top, 'speedMps', reader)}; the tyres carry ${formatText(grip, 'forceN', reader)} at rest.`
+      }
     />
   );
 }
 
-function RunChart({ run, ghost, distanceM, runs, targetMps }: Pick<DriveChartsProps, 'run' | 'ghost' | 'distanceM' | 'runs' | 'targetMps'>) {
+function RunChart({
+  run,
+  ghost,
+  distanceM,
+  runs,
+  targetMps,
+}: Pick<DriveChartsProps, 'run' | 'ghost' | 'distanceM' | 'runs' | 'targetMps'>) {
   const { reader } = useReader();
   const { series } = run;
   const arrival = run.timeToDistanceS;
   const end = Math.min(series.tS.at(-1)!, Math.max(1.2 * (arrival ?? 0), 1.4 * (run.timeTo95PctS ?? 5), 0.5));
-  const wayTime = (metres: number) => interpolate(series.distanceM.map((x, i) => [x, series.tS[i]!] as const), metres);
+  const wayTime = (metres: number) =>
+    interpolate(
+      series.distanceM.map((x, i) => [x, series.tS[i]!] as const),
+      metres,
+    );
   const points: ChartPoint[] = runs
     .filter(({ kind }) => kind === 'timedDistance')
     .map((one) => {
       const measured = measuredOf(one);
-      return { x: Math.min(end * 0.97, wayTime((one.conditions.runUpM ?? 0) + one.conditions.distanceM / 2)), y: measured.speed.mean, error: measured.speedErrorMps, measured: true };
+      return {
+        x: Math.min(end * 0.97, wayTime((one.conditions.runUpM ?? 0) + one.conditions.distanceM / 2)),
+        y: measured.speed.mean,
+        error: measured.speedErrorMps,
+        measured: true,
+      };
     });
   const lines: ChartLine[] = [
-    ...(ghost ? [{ id: 'ghost', label: ghost.label, style: 'earlier' as const, xs: ghost.run.series.tS, ys: ghost.run.series.speedMps, labelAt: 1, labelShift: [-120, 16] as const }] : []),
-    { id: 'speed', label: 'predicted', style: 'predicted', xs: series.tS, ys: series.speedMps, labelAt: 0.12, labelShift: [12, 6] },
+    ...(ghost
+      ? [
+          {
+            id: 'ghost',
+            label: ghost.label,
+            style: 'earlier' as const,
+            xs: ghost.run.series.tS,
+            ys: ghost.run.series.speedMps,
+            labelAt: 1,
+            labelShift: [-120, 16] as const,
+          },
+        ]
+      : []),
+    {
+      id: 'speed',
+      label: 'predicted',
+      style: 'predicted',
+      xs: series.tS,
+      ys: series.speedMps,
+      labelAt: 0.12,
+      labelShift: [12, 6],
+    },
   ];
   return (
     <LineChart
@@ -82,11 +182,31 @@ function RunChart({ run, ghost, distanceM, runs, targetMps }: Pick<DriveChartsPr
       xQuantity="timeS"
       yQuantity="speedMps"
       lines={lines}
-      points={points.map((point, index) => (index === points.length - 1 ? { ...point, label: `${points.length} measured` } : point))}
-      uprights={arrival === undefined ? [] : [{ x: arrival, label: `${formatText(distanceM, 'distanceM', reader)} in ${formatText(arrival, 'timeS', reader)}` }]}
+      points={points.map((point, index) =>
+        index === points.length - 1 ? { ...point, label: `${points.length} measured` } : point,
+      )}
+      uprights={
+        arrival === undefined
+          ? []
+          : [
+              {
+                x: arrival,
+                label: `${formatText(distanceM, 'distanceM', reader)} in ${formatText(arrival, 'timeS', reader)}`,
+              },
+            ]
+      }
       xMax={end}
-      yMax={Math.max(1.12 * (run.topSpeedMps ?? 1), 1.05 * (targetMps ?? 0), 1.12 * (ghost?.run.topSpeedMps ?? 0), ...points.map(({ y, error }) => y + (error ?? 0)))}
-      summary={run.stalled ? 'It stays at rest.' : `Reaches 95 % of its top speed in ${formatText(run.timeTo95PctS ?? 0, 'timeS', reader)}.`}
+      yMax={Math.max(
+        1.12 * (run.topSpeedMps ?? 1),
+        1.05 * (targetMps ?? 0),
+        1.12 * (ghost?.run.topSpeedMps ?? 0),
+        ...points.map(({ y, error }) => y + (error ?? 0)),
+      )}
+      summary={
+        run.stalled
+          ? 'It stays at rest.'
+          : `Reaches 95 % of its top speed in ${formatText(run.timeTo95PctS ?? 0, 'timeS', reader)}.`
+      }
     />
   );
 }

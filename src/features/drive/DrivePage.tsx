@@ -45,14 +45,50 @@ export function DrivePage() {
   return (
     <main className="page readfirst">
       <Bench>
-        {tab === 'heat' ? <HeatBench /> : tab === 'layout' ? <LayoutBench /> : tab === 'gears' ? <GearBench /> : tab === 'joints' ? <JointBench /> : tab === 'tyres' ? <TyreBench /> : <DriveBench view={view} />}
+        {tab === 'heat' ? (
+          <HeatBench />
+        ) : tab === 'layout' ? (
+          <LayoutBench />
+        ) : tab === 'gears' ? (
+          <GearBench />
+        ) : tab === 'joints' ? (
+          <JointBench />
+        ) : tab === 'tyres' ? (
+          <TyreBench />
+        ) : (
+          <DriveBench view={view} />
+        )}
       </Bench>
       <Readings>
         <div className="tabs" role="group" aria-label="Sides of the drive">
-          {DRIVE_TABS.map((one) => <button key={one} type="button" aria-pressed={tab === one} onClick={() => show(one)}>{TAB_NAMES[one]}</button>)}
+          {DRIVE_TABS.map((one) => (
+            <button key={one} type="button" aria-pressed={tab === one} onClick={() => show(one)}>
+              {TAB_NAMES[one]}
+            </button>
+          ))}
         </div>
-        {tab === 'layout' ? <Layout /> : tab === 'gears' ? <Gears /> : tab === 'tyres' ? <Tyres view={view} /> : !view.run || !view.input ? <><Missing missing={view.missing} /><SegmentChecks segment="drive" /></>
-          : tab === 'heat' ? <Heat /> : tab === 'ratio' ? <Ratio /> : tab === 'explorer' ? <Explorer /> : tab === 'joints' ? <Joints /> : <RunView view={view} />}
+        {tab === 'layout' ? (
+          <Layout />
+        ) : tab === 'gears' ? (
+          <Gears />
+        ) : tab === 'tyres' ? (
+          <Tyres view={view} />
+        ) : !view.run || !view.input ? (
+          <>
+            <Missing missing={view.missing} />
+            <SegmentChecks segment="drive" />
+          </>
+        ) : tab === 'heat' ? (
+          <Heat />
+        ) : tab === 'ratio' ? (
+          <Ratio />
+        ) : tab === 'explorer' ? (
+          <Explorer />
+        ) : tab === 'joints' ? (
+          <Joints />
+        ) : (
+          <RunView view={view} />
+        )}
       </Readings>
     </main>
   );
@@ -62,13 +98,32 @@ function RunView({ view }: { view: DriveView }) {
   const { document, surface, ghost, runs, revision } = useBuild();
   const other = useDriveView(ghost?.document, surface);
   const ghostRun = ghost && other.run ? { label: ghost.label, run: other.run } : undefined;
-  const own = runs.filter(isTimed).filter((run) => run.revisionId === revision.id && run.conditions.surfaceId === surface?.id);
+  const own = runs
+    .filter(isTimed)
+    .filter((run) => run.revisionId === revision.id && run.conditions.surfaceId === surface?.id);
   if (!view.run || !view.input || !surface) return null;
   return (
     <Apart>
-      <div className="ask"><DriveAnswer surface={surface.name} input={view.input} run={view.run} targetMps={document.brief.targetMps} measured={measuredSpeedOf(own, 'timedDistance')} ghost={ghost ? { label: ghost.label, run: other.run } : undefined} /><SurfaceSwitch /></div>
+      <div className="ask">
+        <DriveAnswer
+          surface={surface.name}
+          input={view.input}
+          run={view.run}
+          targetMps={document.brief.targetMps}
+          measured={measuredSpeedOf(own, 'timedDistance')}
+          ghost={ghost ? { label: ghost.label, run: other.run } : undefined}
+        />
+        <SurfaceSwitch />
+      </div>
       <DriveBand surface={surface} />
-      <DriveCharts run={view.run} ghost={ghostRun} targetMps={document.brief.targetMps} distanceM={view.input.distanceM!} runs={own} surface={surface.name} />
+      <DriveCharts
+        run={view.run}
+        ghost={ghostRun}
+        targetMps={document.brief.targetMps}
+        distanceM={view.input.distanceM!}
+        runs={own}
+        surface={surface.name}
+      />
       <SegmentChecks segment="drive" />
       <WorkingPanel fallback={{ title: 'top speed', steps: workingTopSpeed(view.input, view.run) }} />
     </Apart>
@@ -81,12 +136,17 @@ function DriveBench({ view }: { view: DriveView }) {
   return (
     <Fields>
       <Group title="Motor" aside={count === 1 ? '1 motor' : `${count} motors`}>
-        <LibraryPick kind="motor" path={['drive', 'motor']} copy={({ id, data }) => ({ libraryId: id, ...data })} />
+        <LibraryPick
+          kind="motor"
+          path={['drive', 'motor']}
+          copy={({ id, data }) => ({ libraryId: id, ...data })}
+        />
         {document.drive.motor ? (
           <>
             <DocumentField path={['drive', 'motor', 'kvRpmPerV']} label="Constant" />
             <DocumentField path={['drive', 'motor', 'resistanceMilliOhm']} />
-            <details className="more"><summary>More of the motor</summary>
+            <details className="more">
+              <summary>More of the motor</summary>
               <DocumentField path={['drive', 'motor', 'noLoadCurrentA']} />
               <DocumentField path={['drive', 'motor', 'rotorInertiaKgM2']} />
               <DocumentField path={['drive', 'motor', 'maxV']} label="Highest voltage" />
@@ -96,9 +156,16 @@ function DriveBench({ view }: { view: DriveView }) {
         ) : null}
       </Group>
       <Group title="Pack">
-        <LibraryPick kind="battery" path={['power', 'battery']} copy={({ id, data }) => ({ libraryId: id, ...data })} />
+        <LibraryPick
+          kind="battery"
+          path={['power', 'battery']}
+          copy={({ id, data }) => ({ libraryId: id, ...data })}
+        />
         {document.power.battery ? (
-          <details className="more"><summary>{document.power.battery.cells} cells, {document.power.battery.capacityMah} mAh</summary>
+          <details className="more">
+            <summary>
+              {document.power.battery.cells} cells, {document.power.battery.capacityMah} mAh
+            </summary>
             <DocumentField path={['power', 'battery', 'cells']} />
             <DocumentField path={['power', 'battery', 'capacityMah']} />
             <DocumentField path={['power', 'battery', 'cellResistanceMilliOhm']} />
@@ -107,17 +174,36 @@ function DriveBench({ view }: { view: DriveView }) {
         ) : null}
       </Group>
       <Group title="Controller">
-        <LibraryPick kind="controller" path={['power', 'controller']} copy={({ id, data }) => ({ libraryId: id, ...data })} />
+        <LibraryPick
+          kind="controller"
+          path={['power', 'controller']}
+          copy={({ id, data }) => ({ libraryId: id, ...data })}
+        />
         {document.power.controller ? <DocumentField path={['power', 'controller', 'currentLimitA']} /> : null}
       </Group>
       <Stages />
       <Group title="Tyre">
         <LibraryPick kind="tyre" path={['drive', 'tyre']} copy={(item) => tyreForBuild(item, library)} />
         {document.drive.tyre ? <DocumentField path={['drive', 'tyre', 'radiusMm']} label="Radius" /> : null}
-        <DocumentChoice path={['drive', 'drivenAxles']} label="Driven" options={[['front', 'front axle'], ['rear', 'rear axle'], ['all', 'both axles']]} />
+        <DocumentChoice
+          path={['drive', 'drivenAxles']}
+          label="Driven"
+          options={[
+            ['front', 'front axle'],
+            ['rear', 'rear axle'],
+            ['all', 'both axles'],
+          ]}
+        />
       </Group>
-      <Guarded><Suspense fallback={null}><HandLimits view={view} /></Suspense></Guarded>
-      <p className="quiet" style={{ fontSize: 12 }}>Before the first spin on the bench: wheels off the ground, pinion out, signal loss tested. Local rules go before anything here.</p>
+      <Guarded>
+        <Suspense fallback={null}>
+          <HandLimits view={view} />
+        </Suspense>
+      </Guarded>
+      <p className="quiet" style={{ fontSize: 12 }}>
+        Before the first spin on the bench: wheels off the ground, pinion out, signal loss tested. Local rules
+        go before anything here.
+      </p>
     </Fields>
   );
 }
@@ -125,14 +211,33 @@ function DriveBench({ view }: { view: DriveView }) {
 function Missing({ missing }: { missing: readonly string[] }) {
   const { build, revision } = useBuild();
   const to = (segment: 'brief' | 'chassis') => segmentPath(build.id, revision.letter, segment);
-  const chassis = missing.filter((name) => ['mass ready to run', 'wheelbase', 'height of the centre of gravity', 'weight on the front axle', 'drag area'].includes(name));
+  const chassis = missing.filter((name) =>
+    [
+      'mass ready to run',
+      'wheelbase',
+      'height of the centre of gravity',
+      'weight on the front axle',
+      'drag area',
+    ].includes(name),
+  );
   return (
     <>
       <h1 className="answer">Not worked out yet: it needs {missing.join(', ')}.</h1>
       <p style={{ marginTop: 8 }}>
         Start at the top left: choose a motor, then a pack and a controller, then the teeth.
-        {missing.includes('surface') ? <> The surface is chosen in the <Link href={to('brief')}>Brief</Link>.</> : null}
-        {chassis.length > 0 ? <> {chassis[0]!.charAt(0).toUpperCase() + chassis[0]!.slice(1)} and the like stand in <Link href={to('chassis')}>Chassis</Link>.</> : null}
+        {missing.includes('surface') ? (
+          <>
+            {' '}
+            The surface is chosen in the <Link href={to('brief')}>Brief</Link>.
+          </>
+        ) : null}
+        {chassis.length > 0 ? (
+          <>
+            {' '}
+            {chassis[0]!.charAt(0).toUpperCase() + chassis[0]!.slice(1)} and the like stand in{' '}
+            <Link href={to('chassis')}>Chassis</Link>.
+          </>
+        ) : null}
       </p>
     </>
   );

@@ -27,8 +27,12 @@ export function ExplorerRun({ document, surface, row, patch, closed, onTake, onC
   const present = useDriveView(document, surface).run;
   const tried = useDriveView(other, surface).run;
   if (!present) return null;
-  const end = Math.max(1.4 * (present.timeToDistanceS ?? present.timeTo95PctS ?? 3), tried ? 1.4 * (tried.timeToDistanceS ?? tried.timeTo95PctS ?? 3) : 0);
-  const stage = patch?.filter(({ path }) => path.at(-1) === 'pinionTeeth' || path.at(-1) === 'wheelTeeth') ?? [];
+  const end = Math.max(
+    1.4 * (present.timeToDistanceS ?? present.timeTo95PctS ?? 3),
+    tried ? 1.4 * (tried.timeToDistanceS ?? tried.timeTo95PctS ?? 3) : 0,
+  );
+  const stage =
+    patch?.filter(({ path }) => path.at(-1) === 'pinionTeeth' || path.at(-1) === 'wheelTeeth') ?? [];
   const { targetMps } = document.brief;
   return (
     <div style={{ flex: '1 1 330px', minWidth: 0 }}>
@@ -40,18 +44,56 @@ export function ExplorerRun({ document, surface, row, patch, closed, onTake, onC
         xQuantity="timeS"
         yQuantity="speedMps"
         lines={[
-          { id: 'present', label: 'now', style: tried ? 'earlier' : 'predicted', xs: present.series.tS, ys: present.series.speedMps, labelAt: 0.5, labelShift: [0, 16] },
-          ...(tried ? [{ id: 'tried', label: 'that one', style: 'predicted' as const, xs: tried.series.tS, ys: tried.series.speedMps, labelAt: 1, labelShift: [6, -4] as const }] : []),
+          {
+            id: 'present',
+            label: 'now',
+            style: tried ? 'earlier' : 'predicted',
+            xs: present.series.tS,
+            ys: present.series.speedMps,
+            labelAt: 0.5,
+            labelShift: [0, 16],
+          },
+          ...(tried
+            ? [
+                {
+                  id: 'tried',
+                  label: 'that one',
+                  style: 'predicted' as const,
+                  xs: tried.series.tS,
+                  ys: tried.series.speedMps,
+                  labelAt: 1,
+                  labelShift: [6, -4] as const,
+                },
+              ]
+            : []),
         ]}
         xMax={end}
         yMax={1.12 * Math.max(present.topSpeedMps ?? 1, tried?.topSpeedMps ?? 0, targetMps ?? 0)}
-        summary={tried ? `${row!.motor} reaches ${formatText(tried.topSpeedMps ?? 0, 'speedMps', reader)}, the present car ${formatText(present.topSpeedMps ?? 0, 'speedMps', reader)}.` : `The present car reaches ${formatText(present.topSpeedMps ?? 0, 'speedMps', reader)}.`}
+        summary={
+          tried
+            ? `${row!.motor} reaches ${formatText(tried.topSpeedMps ?? 0, 'speedMps', reader)}, the present car ${formatText(present.topSpeedMps ?? 0, 'speedMps', reader)}.`
+            : `The present car reaches ${formatText(present.topSpeedMps ?? 0, 'speedMps', reader)}.`
+        }
       />
       {row ? (
         <div data-testid="explorer-chosen">
-          <p><b>{row.motor}</b>, {row.pack}, {formatNumber(row.ratio, reader.locale, 3)} : 1{stage.length > 0 ? `, ${stage.map(({ path, value }) => `${String(value)} teeth on the ${path.at(-1) === 'pinionTeeth' ? 'pinion' : 'wheel'}`).join(' and ')}` : ''}</p>
-          <p className="quiet" style={{ fontSize: 13 }}>{row.meetsGoal ? 'Meets the wish.' : row.why.join(' ')}</p>
-          <div className="row" style={{ marginTop: 4 }}><button type="button" className="btn main" disabled={closed} onClick={() => onTake(row)}>Take this one</button><button type="button" className="btn" onClick={() => onCompare(row)}>Compare</button></div>
+          <p>
+            <b>{row.motor}</b>, {row.pack}, {formatNumber(row.ratio, reader.locale, 3)} : 1
+            {stage.length > 0
+              ? `, ${stage.map(({ path, value }) => `${String(value)} teeth on the ${path.at(-1) === 'pinionTeeth' ? 'pinion' : 'wheel'}`).join(' and ')}`
+              : ''}
+          </p>
+          <p className="quiet" style={{ fontSize: 13 }}>
+            {row.meetsGoal ? 'Meets the wish.' : row.why.join(' ')}
+          </p>
+          <div className="row" style={{ marginTop: 4 }}>
+            <button type="button" className="btn main" disabled={closed} onClick={() => onTake(row)}>
+              Take this one
+            </button>
+            <button type="button" className="btn" onClick={() => onCompare(row)}>
+              Compare
+            </button>
+          </div>
         </div>
       ) : null}
     </div>

@@ -25,7 +25,11 @@ export function GearBench() {
           <div key={id}>
             <Group title={named('Mesh')}>
               <DocumentField path={path('moduleMm')} example={0.8} />
-              <DocumentField path={path('wheelModuleMm')} usual={document.drive.stages.find((stage) => stage.id === id)?.moduleMm} label="Module of the wheel" />
+              <DocumentField
+                path={path('wheelModuleMm')}
+                usual={document.drive.stages.find((stage) => stage.id === id)?.moduleMm}
+                label="Module of the wheel"
+              />
               <DocumentField path={path('faceWidthMm')} example={8} />
               <DocumentField path={path('backlashMm')} usual={0} />
               <DocumentField path={path('helixDeg')} usual={0} label="Helix of the pinion" />
@@ -34,20 +38,40 @@ export function GearBench() {
             </Group>
             {(['pinion', 'wheel'] as const).map((gear) => (
               <Group key={gear} title={named(gear === 'pinion' ? 'Pinion' : 'Wheel')}>
-                <LibraryPick kind="material" path={['drive', 'stages', id, gear, 'material']} copy={materialForBuild} />
+                <LibraryPick
+                  kind="material"
+                  path={['drive', 'stages', id, gear, 'material']}
+                  copy={materialForBuild}
+                />
                 <DocumentField path={['drive', 'stages', id, gear, 'fillFactor']} label="Filled" usual={1} />
-                <DocumentField path={['drive', 'stages', id, gear, 'shift']} label="Profile shift" usual={0} />
-                <DocumentField path={['drive', 'stages', id, gear, 'boreMm']} label="Bore" example={gear === 'pinion' ? 3.17 : 8} />
+                <DocumentField
+                  path={['drive', 'stages', id, gear, 'shift']}
+                  label="Profile shift"
+                  usual={0}
+                />
+                <DocumentField
+                  path={['drive', 'stages', id, gear, 'boreMm']}
+                  label="Bore"
+                  example={gear === 'pinion' ? 3.17 : 8}
+                />
                 <DocumentField path={['drive', 'stages', id, gear, 'flatDepthMm']} label="Flat, depth" />
-                <DocumentField path={['drive', 'stages', id, gear, 'hexAcrossFlatsMm']} label="Or hex, across flats" />
+                <DocumentField
+                  path={['drive', 'stages', id, gear, 'hexAcrossFlatsMm']}
+                  label="Or hex, across flats"
+                />
               </Group>
             ))}
           </div>
         );
       })}
       <Knocks />
-      <Group title="How long they should last"><DocumentField path={['drive', 'gearHours']} usual={USUAL_GEAR_HOURS} /></Group>
-      <p className="quiet" style={{ fontSize: 12 }}>Turn a fresh mesh by hand before it sees a motor: wheels off the ground, fingers and hair away. Local rules go before anything here.</p>
+      <Group title="How long they should last">
+        <DocumentField path={['drive', 'gearHours']} usual={USUAL_GEAR_HOURS} />
+      </Group>
+      <p className="quiet" style={{ fontSize: 12 }}>
+        Turn a fresh mesh by hand before it sees a motor: wheels off the ground, fingers and hair away. Local
+        rules go before anything here.
+      </p>
     </Fields>
   );
 }

@@ -9,8 +9,16 @@ import { OUTLINE_FILES, type OutlineFile } from '@/core/gears/outline';
 import { useBuild } from '../shell/BuildContext';
 import { handOver } from '../shell/handOver';
 
-const TYPES: Readonly<Record<OutlineFile, string>> = { svg: 'image/svg+xml', dxf: 'image/vnd.dxf', stl: 'model/stl' };
-const SAYS: Readonly<Record<OutlineFile, string>> = { svg: 'drawing', dxf: 'for CAD and cutters', stl: 'solid, for the slicer' };
+const TYPES: Readonly<Record<OutlineFile, string>> = {
+  svg: 'image/svg+xml',
+  dxf: 'image/vnd.dxf',
+  stl: 'model/stl',
+};
+const SAYS: Readonly<Record<OutlineFile, string>> = {
+  svg: 'drawing',
+  dxf: 'for CAD and cutters',
+  stl: 'solid, for the slicer',
+};
 
 /** Each gear of the pair as files at true size. */
 export function GearFiles({ stage }: { stage: Stage }) {
@@ -23,18 +31,30 @@ export function GearFiles({ stage }: { stage: Stage }) {
     const { gearOutline } = await import('@/core/gears/outline');
     try {
       const { files, notes } = gearOutline({
-        teeth, moduleMm: stage.moduleMm!, boreMm: body.boreMm, backlashMm: stage.backlashMm ?? 0, shift: body.shift ?? 0,
+        teeth,
+        moduleMm: stage.moduleMm!,
+        boreMm: body.boreMm,
+        backlashMm: stage.backlashMm ?? 0,
+        shift: body.shift ?? 0,
         helixDeg: (gear === 'pinion' ? 1 : -1) * (stage.helixDeg ?? 0),
         ...(stage.faceWidthMm === undefined ? {} : { faceWidthMm: stage.faceWidthMm }),
-        ...(body.hexAcrossFlatsMm !== undefined ? { hexAcrossFlatsMm: body.hexAcrossFlatsMm } : body.flatDepthMm !== undefined ? { flatDepthMm: body.flatDepthMm } : {}),
+        ...(body.hexAcrossFlatsMm !== undefined
+          ? { hexAcrossFlatsMm: body.hexAcrossFlatsMm }
+          : body.flatDepthMm !== undefined
+            ? { flatDepthMm: body.flatDepthMm }
+            : {}),
         files: [kind],
       });
-      const name = `${build.name} ${gear} ${teeth} teeth module ${stage.moduleMm}.${kind}`.toLowerCase().replace(/\s+/g, '-');
+      const name = `${build.name} ${gear} ${teeth} teeth module ${stage.moduleMm}.${kind}`
+        .toLowerCase()
+        .replace(/\s+/g, '-');
       handOver(name, TYPES[kind], kind === 'stl' ? fromBase64(files.stl!, 'stl') : files[kind]!);
       setSaid(notes[0] ?? `${name} is in your downloads, in millimetres.`);
     } catch (error) {
       if (!(error instanceof CalcError)) throw error;
-      setSaid(`Not made: ${refusalInWords(error, ['drive', 'stages', stage.id, ...(error.path === 'faceWidthMm' ? [] : [gear])])}.`);
+      setSaid(
+        `Not made: ${refusalInWords(error, ['drive', 'stages', stage.id, ...(error.path === 'faceWidthMm' ? [] : [gear])])}.`,
+      );
     }
   };
   return (
@@ -42,11 +62,26 @@ export function GearFiles({ stage }: { stage: Stage }) {
       <h2 className="cap">As files, in millimetres</h2>
       {(['pinion', 'wheel'] as const).map((gear) => (
         <div key={gear} className="row" style={{ padding: '3px 0' }}>
-          <b style={{ minWidth: 150 }}>{gear === 'pinion' ? `Pinion, ${stage.pinionTeeth} teeth` : `Wheel, ${stage.wheelTeeth} teeth`}</b>
-          {OUTLINE_FILES.map((kind) => <button key={kind} type="button" className="btn" aria-label={`${gear} as ${kind.toUpperCase()}`} title={SAYS[kind]} onClick={() => void save(gear, kind)}>{kind.toUpperCase()}</button>)}
+          <b style={{ minWidth: 150 }}>
+            {gear === 'pinion' ? `Pinion, ${stage.pinionTeeth} teeth` : `Wheel, ${stage.wheelTeeth} teeth`}
+          </b>
+          {OUTLINE_FILES.map((kind) => (
+            <button
+              key={kind}
+              type="button"
+              className="btn"
+              aria-label={`${gear} as ${kind.toUpperCase()}`}
+              title={SAYS[kind]}
+              onClick={() => void save(gear, kind)}
+            >
+              {kind.toUpperCase()}
+            </button>
+          ))}
         </div>
       ))}
-      <p role="status" className="quiet" style={{ minHeight: 20 }}>{said ?? 'SVG is a drawing, DXF goes to CAD and cutters, STL is a solid for the slicer.'}</p>
+      <p role="status" className="quiet" style={{ minHeight: 20 }}>
+        {said ?? 'SVG is a drawing, DXF goes to CAD and cutters, STL is a solid for the slicer.'}
+      </p>
     </section>
   );
 }

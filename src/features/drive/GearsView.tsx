@@ -27,13 +27,31 @@ export function GearsView() {
   return (
     <Apart>
       <div className="ask">
-        {stage ? <GearsAnswer stage={stage} found={found} /> : <h1 className="answer">No spur gears with their teeth yet: add a stage of spur gears on the left.</h1>}
-        {stages.length > 1 ? <div className="seg" role="group" aria-label="Pair of gears" style={{ flex: 'none' }}>{stages.map(({ id }, index) => <button key={id} type="button" aria-pressed={stage?.id === id} onClick={() => choose(id)}>pair {index + 1}</button>)}</div> : null}
+        {stage ? (
+          <GearsAnswer stage={stage} found={found} />
+        ) : (
+          <h1 className="answer">
+            No spur gears with their teeth yet: add a stage of spur gears on the left.
+          </h1>
+        )}
+        {stages.length > 1 ? (
+          <div className="seg" role="group" aria-label="Pair of gears" style={{ flex: 'none' }}>
+            {stages.map(({ id }, index) => (
+              <button key={id} type="button" aria-pressed={stage?.id === id} onClick={() => choose(id)}>
+                pair {index + 1}
+              </button>
+            ))}
+          </div>
+        ) : null}
       </div>
       {stage && found && 'mesh' in found ? (
         <>
           <MeshSketch stage={stage} centreMm={found.mesh.centreDistanceMm} />
-          {found.mesh.notes.map((note) => <p key={note} className="note">{note}</p>)}
+          {found.mesh.notes.map((note) => (
+            <p key={note} className="note">
+              {note}
+            </p>
+          ))}
         </>
       ) : null}
       {stage ? <Teeth /> : null}
@@ -51,17 +69,50 @@ function GearsAnswer({ stage, found }: { stage: Stage; found: Found }) {
   const { reader } = useReader();
   const pair = `${stage.pinionTeeth} and ${stage.wheelTeeth} teeth`;
   if (!found) return <h1 className="answer">{pair}: give the module, and the mesh is worked out.</h1>;
-  if ('refused' in found) return <h1 className="answer">{pair} do <b>not mesh</b>: {found.refused}.</h1>;
+  if ('refused' in found)
+    return (
+      <h1 className="answer">
+        {pair} do <b>not mesh</b>: {found.refused}.
+      </h1>
+    );
   const { mesh } = found;
   const apart = formatText(mesh.centreDistanceMm, 'lengthMm', reader, 4);
-  const undercut = mesh.undercut[0] ? ` The pinion is undercut: ${mesh.minTeethNoUndercut[0]} teeth would not be.` : '';
-  const slot = mesh.fitsSlot === undefined ? '' : mesh.fitsSlot ? ' The slot reaches it' : ' The slot does not reach it';
-  const tooth = checks.find(({ id, state }) => id === 'gears.tooth' && (state === 'over' || state === 'tight'));
+  const undercut = mesh.undercut[0]
+    ? ` The pinion is undercut: ${mesh.minTeethNoUndercut[0]} teeth would not be.`
+    : '';
+  const slot =
+    mesh.fitsSlot === undefined ? '' : mesh.fitsSlot ? ' The slot reaches it' : ' The slot does not reach it';
+  const tooth = checks.find(
+    ({ id, state }) => id === 'gears.tooth' && (state === 'over' || state === 'tight'),
+  );
   return (
     <h1 className="answer">
-      {tooth ? <><CheckFigure check="gears.tooth" title="the weakest tooth" tone={tooth.state}>{tooth.state === 'over' ? 'It strips' : 'It holds, just'}</CheckFigure>: {tooth.why.replace(/^The/, 'the')} </> : null}
-      {tooth ? 'Shafts' : `${pair} mesh with the shafts`} <CheckFigure check="gears.mesh" title="the mesh" tone={mesh.fitsSlot === false ? 'over' : ''}><span data-testid="centre-distance">{apart}</span></CheckFigure> apart{tooth ? '.' : <>, {formatNumber(mesh.contactRatioOpened, reader.locale, 3)} pairs in touch.{undercut}</>}
-      {tooth && mesh.fitsSlot !== false ? '' : slot}{slot && !(tooth && mesh.fitsSlot !== false) ? (mesh.pinionRange ? `; it takes pinions of ${mesh.pinionRange.min} to ${mesh.pinionRange.max} teeth.` : '.') : ''}
+      {tooth ? (
+        <>
+          <CheckFigure check="gears.tooth" title="the weakest tooth" tone={tooth.state}>
+            {tooth.state === 'over' ? 'It strips' : 'It holds, just'}
+          </CheckFigure>
+          : {tooth.why.replace(/^The/, 'the')}{' '}
+        </>
+      ) : null}
+      {tooth ? 'Shafts' : `${pair} mesh with the shafts`}{' '}
+      <CheckFigure check="gears.mesh" title="the mesh" tone={mesh.fitsSlot === false ? 'over' : ''}>
+        <span data-testid="centre-distance">{apart}</span>
+      </CheckFigure>{' '}
+      apart
+      {tooth ? (
+        '.'
+      ) : (
+        <>
+          , {formatNumber(mesh.contactRatioOpened, reader.locale, 3)} pairs in touch.{undercut}
+        </>
+      )}
+      {tooth && mesh.fitsSlot !== false ? '' : slot}
+      {slot && !(tooth && mesh.fitsSlot !== false)
+        ? mesh.pinionRange
+          ? `; it takes pinions of ${mesh.pinionRange.min} to ${mesh.pinionRange.max} teeth.`
+          : '.'
+        : ''}
     </h1>
   );
 }

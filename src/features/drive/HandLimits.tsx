@@ -23,14 +23,38 @@ export function HandLimits({ view }: { view: DriveView }) {
   const { input, run } = view;
   const { currentLimitA, throttleLimit } = document.drive;
   const ownA = document.power.controller?.currentLimitA;
-  const open = useMemo(() => (input && ownA ? openFigures(input, ownA, document.brief.targetMps) : undefined), [input, ownA, document.brief.targetMps]);
+  const open = useMemo(
+    () => (input && ownA ? openFigures(input, ownA, document.brief.targetMps) : undefined),
+    [input, ownA, document.brief.targetMps],
+  );
   if (!input || !run || !open || !ownA || !surface) return null;
   const on = surface.name.toLowerCase();
-  const set = (path: readonly string[], value: number | undefined, key: string) => edit([{ path, value }], key);
+  const set = (path: readonly string[], value: number | undefined, key: string) =>
+    edit([{ path, value }], key);
   const amps = (value: number) => formatText(value, 'currentA', reader);
   const set0 = currentLimitA !== undefined || throttleLimit !== undefined;
   return (
-    <Group title="Limits by hand" aside={set0 && !closed ? <button type="button" className="link" onClick={() => edit([{ path: CURRENT, value: undefined }, { path: THROTTLE, value: undefined }])}>none</button> : 'none set'}>
+    <Group
+      title="Limits by hand"
+      aside={
+        set0 && !closed ? (
+          <button
+            type="button"
+            className="link"
+            onClick={() =>
+              edit([
+                { path: CURRENT, value: undefined },
+                { path: THROTTLE, value: undefined },
+              ])
+            }
+          >
+            none
+          </button>
+        ) : (
+          'none set'
+        )
+      }
+    >
       <QuantitySlider
         label="Motor current"
         quantity="currentA"
@@ -40,7 +64,14 @@ export function HandLimits({ view }: { view: DriveView }) {
         step={0.5}
         disabled={closed}
         effect={effectOfCurrent(run, open.run, (value) => formatText(value / 9.81, 'coefficient', reader, 2))}
-        mark={open.breakawayA === undefined || open.breakawayA > ownA ? undefined : { value: Math.floor(open.breakawayA * 10) / 10, label: `just short of wheelspin on ${on}: ${amps(Math.floor(open.breakawayA * 10) / 10)}` }}
+        mark={
+          open.breakawayA === undefined || open.breakawayA > ownA
+            ? undefined
+            : {
+                value: Math.floor(open.breakawayA * 10) / 10,
+                label: `just short of wheelspin on ${on}: ${amps(Math.floor(open.breakawayA * 10) / 10)}`,
+              }
+        }
         onChange={(value) => set(CURRENT, value >= ownA ? undefined : value, 'hand-current')}
         onEnd={() => session.endStep()}
       />
@@ -52,8 +83,19 @@ export function HandLimits({ view }: { view: DriveView }) {
         max={1}
         step={0.005}
         disabled={closed}
-        effect={run.topSpeedMps === undefined ? 'It stands still.' : `Top speed ${formatText(run.topSpeedMps, 'speedMps', reader)}${throttleLimit === undefined || open.run.topSpeedMps === undefined ? '' : `, unlimited ${formatText(open.run.topSpeedMps, 'speedMps', reader)}`}.`}
-        mark={open.throttle === undefined ? undefined : { value: Math.ceil(open.throttle * 1000) / 1000, label: `for the wished speed: ${formatText(Math.ceil(open.throttle * 1000) / 1000, 'share', reader)}` }}
+        effect={
+          run.topSpeedMps === undefined
+            ? 'It stands still.'
+            : `Top speed ${formatText(run.topSpeedMps, 'speedMps', reader)}${throttleLimit === undefined || open.run.topSpeedMps === undefined ? '' : `, unlimited ${formatText(open.run.topSpeedMps, 'speedMps', reader)}`}.`
+        }
+        mark={
+          open.throttle === undefined
+            ? undefined
+            : {
+                value: Math.ceil(open.throttle * 1000) / 1000,
+                label: `for the wished speed: ${formatText(Math.ceil(open.throttle * 1000) / 1000, 'share', reader)}`,
+              }
+        }
         onChange={(value) => set(THROTTLE, value >= 1 ? undefined : value, 'hand-throttle')}
         onEnd={() => session.endStep()}
       />
@@ -64,10 +106,16 @@ export function HandLimits({ view }: { view: DriveView }) {
 /** The same car without limits by hand, and where they would bite. */
 function openFigures(input: DriveRunInput, ownA: number, targetMps: number | undefined) {
   const open = { ...input, esc: { ...input.esc, currentLimitA: ownA }, throttle: 1 };
-  return { run: driveRun(open), breakawayA: breakawayCurrentA(open), throttle: targetMps === undefined ? undefined : throttleForSpeed(open, targetMps) };
+  return {
+    run: driveRun(open),
+    breakawayA: breakawayCurrentA(open),
+    throttle: targetMps === undefined ? undefined : throttleForSpeed(open, targetMps),
+  };
 }
 
 function effectOfCurrent(run: DriveRunResult, open: DriveRunResult, inG: (mps2: number) => string): string {
   const launch = `Launch ${inG(run.peakAccelMps2)} g, held by ${{ grip: 'the tyres: they slip', lift: 'the front lifting', current: 'this limit: no wheelspin', voltage: 'the pack' }[run.launchLimitedBy]}`;
-  return run.peakAccelMps2 === open.peakAccelMps2 ? `${launch}.` : `${launch}; without it ${inG(open.peakAccelMps2)} g.`;
+  return run.peakAccelMps2 === open.peakAccelMps2
+    ? `${launch}.`
+    : `${launch}; without it ${inG(open.peakAccelMps2)} g.`;
 }

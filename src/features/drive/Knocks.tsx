@@ -9,7 +9,12 @@ export function Knocks({ kerb = false }: { kerb?: boolean }) {
     <Group title="Hard knocks">
       <DocumentField path={['brief', 'dropHeightM']} example={0.25} />
       <DocumentField path={['suspension', 'stopMm']} usual={USUAL_STOP_MM} />
-      {kerb ? <><DocumentField path={['brief', 'kerbMps']} example={1.5} /><DocumentField path={['suspension', 'kerbStopMm']} usual={USUAL_KERB_STOP_MM} /></> : null}
+      {kerb ? (
+        <>
+          <DocumentField path={['brief', 'kerbMps']} example={1.5} />
+          <DocumentField path={['suspension', 'kerbStopMm']} usual={USUAL_KERB_STOP_MM} />
+        </>
+      ) : null}
     </Group>
   );
 }

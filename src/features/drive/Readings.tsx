@@ -24,10 +24,15 @@ export function Readings() {
   if (!motor) return null;
   const readings = heat?.readings ?? [];
   const calibration = calibrationFor(heat, motor);
-  const guess = thermalOf({ ...document.drive, heat: { ...heat, calibration: undefined } }, motor).caseToAmbientKPerW;
-  const keep = (next: readonly HeatReading[]) => edit([{ path: PATH, value: next.length === 0 ? undefined : next }]);
+  const guess = thermalOf(
+    { ...document.drive, heat: { ...heat, calibration: undefined } },
+    motor,
+  ).caseToAmbientKPerW;
+  const keep = (next: readonly HeatReading[]) =>
+    edit([{ path: PATH, value: next.length === 0 ? undefined : next }]);
   const add = () => {
-    if (minutes === undefined || caseC === undefined) return setSaid('Give the minutes driven and the temperature of the case.');
+    if (minutes === undefined || caseC === undefined)
+      return setSaid('Give the minutes driven and the temperature of the case.');
     keep([...readings, { id: `reading-${newId().slice(0, 8)}`, minutes, caseC }]);
     setMinutes(undefined);
     setCaseC(undefined);
@@ -36,33 +41,88 @@ export function Readings() {
   const calibrate = async () => {
     if (!surface) return;
     const found = await driveWorker().calibrate(document, surface);
-    if ('refused' in found) return setSaid(`${found.refused.message}${found.refused.remedy ? `: ${found.refused.remedy}` : ''}`);
+    if ('refused' in found)
+      return setSaid(`${found.refused.message}${found.refused.remedy ? `: ${found.refused.remedy}` : ''}`);
     if (!found.ok) return setSaid(`Needs ${found.missing.join(', ')} first.`);
     const { notes, ...value } = found.value;
     edit([{ path: ['drive', 'heat', 'calibration'], value }]);
     setSaid(notes[0]);
   };
   return (
-    <Group title="Measured at the motor case" aside={readings.length === 0 ? 'none yet' : `${readings.length}`}>
+    <Group
+      title="Measured at the motor case"
+      aside={readings.length === 0 ? 'none yet' : `${readings.length}`}
+    >
       {readings.map((reading) => (
         <div key={reading.id} className="field">
           <span>after {formatText(reading.minutes, 'minutes', reader)}</span>
-          <span className="entry"><b style={{ font: '14px var(--mono)' }}>{formatText(reading.caseC, 'temperatureC', reader)}</b>
-            <button type="button" className="plain" disabled={closed} aria-label={`Take the reading after ${formatNumber(reading.minutes, reader.locale)} minutes out`} onClick={() => keep(readings.filter(({ id }) => id !== reading.id))}>×</button></span>
+          <span className="entry">
+            <b style={{ font: '14px var(--mono)' }}>{formatText(reading.caseC, 'temperatureC', reader)}</b>
+            <button
+              type="button"
+              className="plain"
+              disabled={closed}
+              aria-label={`Take the reading after ${formatNumber(reading.minutes, reader.locale)} minutes out`}
+              onClick={() => keep(readings.filter(({ id }) => id !== reading.id))}
+            >
+              ×
+            </button>
+          </span>
         </div>
       ))}
       {closed ? null : (
-        <form aria-label="New reading" onSubmit={(event) => { event.preventDefault(); add(); }}>
-          <QuantityField label="Driven for" quantity="minutes" value={minutes} limits={{ above: 0, to: 120 }} example={10} onChange={setMinutes} />
-          <QuantityField label="Case reads" quantity="temperatureC" value={caseC} limits={{ from: -50, to: 400 }} example={62} onChange={setCaseC} />
+        <form
+          aria-label="New reading"
+          onSubmit={(event) => {
+            event.preventDefault();
+            add();
+          }}
+        >
+          <QuantityField
+            label="Driven for"
+            quantity="minutes"
+            value={minutes}
+            limits={{ above: 0, to: 120 }}
+            example={10}
+            onChange={setMinutes}
+          />
+          <QuantityField
+            label="Case reads"
+            quantity="temperatureC"
+            value={caseC}
+            limits={{ from: -50, to: 400 }}
+            example={62}
+            onChange={setCaseC}
+          />
           <div className="row" style={{ marginTop: 6 }}>
-            <button type="submit" className="btn">Add reading</button>
-            <button type="button" className="btn main" disabled={readings.length === 0} onClick={() => void calibrate()}>Calibrate</button>
-            {calibration ? <button type="button" className="link" onClick={() => edit([{ path: ['drive', 'heat', 'calibration'], value: undefined }])}>back to the first guess</button> : null}
+            <button type="submit" className="btn">
+              Add reading
+            </button>
+            <button
+              type="button"
+              className="btn main"
+              disabled={readings.length === 0}
+              onClick={() => void calibrate()}
+            >
+              Calibrate
+            </button>
+            {calibration ? (
+              <button
+                type="button"
+                className="link"
+                onClick={() => edit([{ path: ['drive', 'heat', 'calibration'], value: undefined }])}
+              >
+                back to the first guess
+              </button>
+            ) : null}
           </div>
         </form>
       )}
-      {said ? <p role="alert" className="quiet" style={{ marginTop: 4 }}>{said}</p> : null}
+      {said ? (
+        <p role="alert" className="quiet" style={{ marginTop: 4 }}>
+          {said}
+        </p>
+      ) : null}
       <p className="quiet" style={{ fontSize: 12, marginTop: 4 }} data-testid="cooling">
         {calibration
           ? `Calibrated: ${formatNumber(guess * calibration.factor, reader.locale, 3)} K/W from case to air, the first guess was ${formatNumber(guess, reader.locale, 3)}. The readings are met within ${formatNumber(calibration.residualC, reader.locale, 2)} K.`

@@ -25,17 +25,51 @@ export function Stages({ withAxle = false }: { withAxle?: boolean }) {
     const item = stageKinds.find(({ id }) => id === itemId);
     if (!item) return;
     const id = `stage-${newId().slice(0, 8)}`;
-    edit([{ path: ['drive', 'stages', id], value: { id, kind: item.data.kind, efficiency: item.data.efficiency } }]);
+    edit([
+      {
+        path: ['drive', 'stages', id],
+        value: { id, kind: item.data.kind, efficiency: item.data.efficiency },
+      },
+    ]);
   };
   return (
-    <Group title="Reduction" aside={ratio === undefined ? 'no ratio yet' : <span data-testid="ratio">{before !== undefined && before !== ratio ? `${formatNumber(before, reader.locale, 4)} → ` : ''}{formatNumber(ratio, reader.locale, 4)} : 1</span>}>
-      {document.drive.stages.map((stage, index) => <StageRow key={stage.id} stage={stage} index={index} withAxle={withAxle && drivenOf(document.drive).length > 1} />)}
+    <Group
+      title="Reduction"
+      aside={
+        ratio === undefined ? (
+          'no ratio yet'
+        ) : (
+          <span data-testid="ratio">
+            {before !== undefined && before !== ratio ? `${formatNumber(before, reader.locale, 4)} → ` : ''}
+            {formatNumber(ratio, reader.locale, 4)} : 1
+          </span>
+        )
+      }
+    >
+      {document.drive.stages.map((stage, index) => (
+        <StageRow
+          key={stage.id}
+          stage={stage}
+          index={index}
+          withAxle={withAxle && drivenOf(document.drive).length > 1}
+        />
+      ))}
       {closed || document.drive.stages.length >= 8 ? null : (
-        <AddFrom label="Add a stage" options={stageKinds.map(({ id, data }) => [id, data.name] as const)} onAdd={add} />
+        <AddFrom
+          label="Add a stage"
+          options={stageKinds.map(({ id, data }) => [id, data.name] as const)}
+          onAdd={add}
+        />
       )}
       <details className="more">
         <summary>Efficiencies</summary>
-        {document.drive.stages.map(({ id, kind }, index) => <DocumentField key={id} path={['drive', 'stages', id, 'efficiency']} label={`Stage ${index + 1}, ${kind}`} />)}
+        {document.drive.stages.map(({ id, kind }, index) => (
+          <DocumentField
+            key={id}
+            path={['drive', 'stages', id, 'efficiency']}
+            label={`Stage ${index + 1}, ${kind}`}
+          />
+        ))}
         <DocumentField path={['drive', 'shaftEfficiency']} example={0.97} />
       </details>
     </Group>
@@ -51,19 +85,51 @@ function StageRow({ stage, index, withAxle }: { stage: Stage; index: number; wit
   return (
     <div className="stage" role="group" aria-label={`Stage ${index + 1}, ${stage.kind}`}>
       <span>{stage.kind}</span>
-      {stage.kind === 'direct' ? <span className="quiet" style={{ gridColumn: '2 / 5' }}>no gears</span> : (
+      {stage.kind === 'direct' ? (
+        <span className="quiet" style={{ gridColumn: '2 / 5' }}>
+          no gears
+        </span>
+      ) : (
         <>
-          <TeethStepper label={`Stage ${index + 1}: ${names[0].toLowerCase()}`} value={stage.pinionTeeth} disabled={closed} onChange={(value) => edit([{ path: path('pinionTeeth'), value }], `${stage.id}-pinion`)} />
+          <TeethStepper
+            label={`Stage ${index + 1}: ${names[0].toLowerCase()}`}
+            value={stage.pinionTeeth}
+            disabled={closed}
+            onChange={(value) => edit([{ path: path('pinionTeeth'), value }], `${stage.id}-pinion`)}
+          />
           <span className="quiet">to</span>
-          <TeethStepper label={`Stage ${index + 1}: ${names[1].toLowerCase()}`} value={stage.wheelTeeth} disabled={closed} onChange={(value) => edit([{ path: path('wheelTeeth'), value }], `${stage.id}-wheel`)} />
+          <TeethStepper
+            label={`Stage ${index + 1}: ${names[1].toLowerCase()}`}
+            value={stage.wheelTeeth}
+            disabled={closed}
+            onChange={(value) => edit([{ path: path('wheelTeeth'), value }], `${stage.id}-wheel`)}
+          />
         </>
       )}
       <span className="total">{ratio === undefined ? '' : formatNumber(ratio, reader.locale, 3)}</span>
-      <button type="button" className="plain" aria-label={`Take stage ${index + 1} out`} disabled={closed} onClick={() => edit([{ path: ['drive', 'stages', stage.id], value: undefined }])}>×</button>
+      <button
+        type="button"
+        className="plain"
+        aria-label={`Take stage ${index + 1} out`}
+        disabled={closed}
+        onClick={() => edit([{ path: ['drive', 'stages', stage.id], value: undefined }])}
+      >
+        ×
+      </button>
       {withAxle ? (
-        <label className="serves">serves <select aria-label={`Stage ${index + 1} serves`} value={stage.on ?? ''} disabled={closed} onChange={(event) => edit([{ path: path('on'), value: event.target.value || undefined }])}>
-          <option value="">both axles</option><option value="front">the front axle</option><option value="rear">the rear axle</option>
-        </select></label>
+        <label className="serves">
+          serves{' '}
+          <select
+            aria-label={`Stage ${index + 1} serves`}
+            value={stage.on ?? ''}
+            disabled={closed}
+            onChange={(event) => edit([{ path: path('on'), value: event.target.value || undefined }])}
+          >
+            <option value="">both axles</option>
+            <option value="front">the front axle</option>
+            <option value="rear">the rear axle</option>
+          </select>
+        </label>
       ) : null}
     </div>
   );
@@ -72,7 +138,17 @@ function StageRow({ stage, index, withAxle }: { stage: Stage; index: number; wit
 const MOST_TEETH = 1000;
 
 /** A whole number with a button on either side; the arrow keys step too. */
-function TeethStepper({ label, value, disabled, onChange }: { label: string; value: number | undefined; disabled: boolean; onChange(value: number | undefined): void }) {
+function TeethStepper({
+  label,
+  value,
+  disabled,
+  onChange,
+}: {
+  label: string;
+  value: number | undefined;
+  disabled: boolean;
+  onChange(value: number | undefined): void;
+}) {
   const { session } = useBuild();
   const [text, setText] = useState<string>();
   const before = useRef(value);
@@ -85,7 +161,18 @@ function TeethStepper({ label, value, disabled, onChange }: { label: string; val
   };
   return (
     <span className="stepper">
-      <button type="button" tabIndex={-1} aria-label={`${label}: one less`} disabled={disabled} onClick={() => { session.endStep(); step(-1); }}>−</button>
+      <button
+        type="button"
+        tabIndex={-1}
+        aria-label={`${label}: one less`}
+        disabled={disabled}
+        onClick={() => {
+          session.endStep();
+          step(-1);
+        }}
+      >
+        −
+      </button>
       <input
         aria-label={label}
         inputMode="numeric"
@@ -120,8 +207,23 @@ function TeethStepper({ label, value, disabled, onChange }: { label: string; val
           step(by);
         }}
       />
-      <button type="button" tabIndex={-1} aria-label={`${label}: one more`} disabled={disabled} onClick={() => { session.endStep(); step(1); }}>+</button>
-      {bad ? <span role="alert" className="hidden">{label}: a whole number from 1 to {MOST_TEETH}</span> : null}
+      <button
+        type="button"
+        tabIndex={-1}
+        aria-label={`${label}: one more`}
+        disabled={disabled}
+        onClick={() => {
+          session.endStep();
+          step(1);
+        }}
+      >
+        +
+      </button>
+      {bad ? (
+        <span role="alert" className="hidden">
+          {label}: a whole number from 1 to {MOST_TEETH}
+        </span>
+      ) : null}
     </span>
   );
 }

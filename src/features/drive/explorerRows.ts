@@ -16,15 +16,26 @@ export function namedRows(rows: readonly SweepRow[], library: readonly LibraryIt
   const motors = new Map(itemsOf(library, 'motor').map(({ id, data }) => [id, data.name]));
   const packs = new Map(itemsOf(library, 'battery').map(({ id, data }) => [id, data.name]));
   const best = new Set(paretoSet(rows));
-  return rows.map((row, id) => ({ ...row, id, motor: motors.get(row.motorId) ?? row.motorId, pack: packs.get(row.batteryId) ?? row.batteryId, best: best.has(id) }));
+  return rows.map((row, id) => ({
+    ...row,
+    id,
+    motor: motors.get(row.motorId) ?? row.motorId,
+    pack: packs.get(row.batteryId) ?? row.batteryId,
+    best: best.has(id),
+  }));
 }
 
 /** The one to start from: of those that meet the wish, or else of the best, what exchanges least, then the coolest. */
-export function startingRow(rows: readonly NamedRow[], motorId: string | undefined, batteryId: string | undefined): number | undefined {
+export function startingRow(
+  rows: readonly NamedRow[],
+  motorId: string | undefined,
+  batteryId: string | undefined,
+): number | undefined {
   const meeting = rows.filter(({ meetsGoal }) => meetsGoal);
   const among = meeting.length > 0 ? meeting : rows.filter(({ best }) => best);
   const exchanged = (row: NamedRow) => Number(row.motorId !== motorId) + Number(row.batteryId !== batteryId);
-  const before = (a: NamedRow, b: NamedRow) => exchanged(a) - exchanged(b) || (a.steadyCaseC ?? Infinity) - (b.steadyCaseC ?? Infinity);
+  const before = (a: NamedRow, b: NamedRow) =>
+    exchanged(a) - exchanged(b) || (a.steadyCaseC ?? Infinity) - (b.steadyCaseC ?? Infinity);
   return among.reduce<NamedRow | undefined>((a, b) => (a && before(a, b) <= 0 ? a : b), undefined)?.id;
 }
 

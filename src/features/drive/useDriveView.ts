@@ -13,14 +13,19 @@ export interface DriveView {
 }
 
 /** The run of a document on a surface of the page, or what it still needs. */
-export function useDriveView(document: BuildDocument | undefined, surface: ChosenSurface | undefined): DriveView {
+export function useDriveView(
+  document: BuildDocument | undefined,
+  surface: ChosenSurface | undefined,
+): DriveView {
   return useMemo(() => {
     if (!document) return { missing: [] };
     const own = document.brief.surfaces.find(({ id }) => id === surface?.id) ?? surface;
     if (!own) return { missing: ['surface'] };
     const driven = sound(() => {
       const assembled = runInputOf(document, own);
-      return assembled.ok ? { ok: true, value: { input: assembled.value, run: driveRun(assembled.value) } } : assembled;
+      return assembled.ok
+        ? { ok: true, value: { input: assembled.value, run: driveRun(assembled.value) } }
+        : assembled;
     });
     return driven.ok ? { ...driven.value, missing: [] } : { missing: driven.missing };
   }, [document, surface]);

@@ -18,7 +18,13 @@ export interface Sweep {
   readonly rows: readonly NamedRow[] | undefined;
   /** Of how many, while it is under way. */
   readonly progress: { done: number; of: number } | undefined;
-  start(document: BuildDocument, surface: ChosenSurface, library: readonly LibraryItem[], ratios: RatioRange, count: number): void;
+  start(
+    document: BuildDocument,
+    surface: ChosenSurface,
+    library: readonly LibraryItem[],
+    ratios: RatioRange,
+    count: number,
+  ): void;
   cancel(): void;
 }
 
@@ -39,10 +45,15 @@ export function useSweep(): Sweep {
 
   const start = useCallback<Sweep['start']>((document, surface, library, ratios, count) => {
     if (hands.current.length === 0) {
-      hands.current = Array.from({ length: Math.min(MOST_WORKERS, navigator.hardwareConcurrency || 1) }, () => {
-        const worker = new Worker(new URL('../../workers/sweep.worker.ts', import.meta.url), { type: 'module' });
-        return { worker, remote: wrap<SweepWorker>(worker) };
-      });
+      hands.current = Array.from(
+        { length: Math.min(MOST_WORKERS, navigator.hardwareConcurrency || 1) },
+        () => {
+          const worker = new Worker(new URL('../../workers/sweep.worker.ts', import.meta.url), {
+            type: 'module',
+          });
+          return { worker, remote: wrap<SweepWorker>(worker) };
+        },
+      );
     }
     const mine = ++turn.current;
     const of = hands.current.length;
@@ -51,7 +62,11 @@ export function useSweep(): Sweep {
     });
     setProgress({ done: 0, of: count });
     const given = library.filter(({ kind }) => kind === 'motor' || kind === 'battery');
-    void Promise.all(hands.current.map(({ remote }, part) => remote.sweep(document, surface, given, ratios, part, of, report))).then((parts) => {
+    void Promise.all(
+      hands.current.map(({ remote }, part) =>
+        remote.sweep(document, surface, given, ratios, part, of, report),
+      ),
+    ).then((parts) => {
       if (mine !== turn.current) return;
       if (parts.some((part) => part === undefined)) return setProgress(undefined);
       const found = Array.from({ length: count }, (_, index) => parts[index % of]![Math.floor(index / of)]!);

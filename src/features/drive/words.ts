@@ -1,7 +1,13 @@
 import type { End } from '@/core/drive/enduranceDefinition';
 
 /** What ended the pack, as it stands over the chart. */
-export const END_NAMES: Readonly<Record<End, string>> = { battery: 'pack empty', winding: 'winding too hot', case: 'case too hot', time: 'still going', stalled: 'stands still' };
+export const END_NAMES: Readonly<Record<End, string>> = {
+  battery: 'pack empty',
+  winding: 'winding too hot',
+  case: 'case too hot',
+  time: 'still going',
+  stalled: 'stands still',
+};
 /** After "runs 31 min": */
 export const END_CLAUSES: Readonly<Record<End, string>> = {
   battery: 'until the pack is empty',

@@ -10,5 +10,15 @@ import { sheetOfRun } from './sheet';
 export function ChangeRun({ entered, onDone }: { entered: Waiting; onDone(): void }) {
   const [sheet, setSheet] = useState(() => sheetOfRun(entered.sheet as RunSheet));
   const [files, setFiles] = useState({ photos: entered.photos, track: entered.track });
-  return <RunSheetForm sheet={sheet} photos={files.photos} track={files.track} onChange={setSheet} onFiles={(more) => setFiles({ ...files, ...more })} onEntered={onDone} entered={entered} />;
+  return (
+    <RunSheetForm
+      sheet={sheet}
+      photos={files.photos}
+      track={files.track}
+      onChange={setSheet}
+      onFiles={(more) => setFiles({ ...files, ...more })}
+      onEntered={onDone}
+      entered={entered}
+    />
+  );
 }

@@ -13,11 +13,25 @@ import { Bench, Readings } from '../shell/Guarded';
 import { OverRevisions } from './OverRevisions';
 import { useRuns } from './useRuns';
 
-const BY_WORDS: Readonly<Record<Grouping, string>> = { revision: 'revisions', tyre: 'tyres', surface: 'surfaces', setting: 'a setting', run: 'single runs' };
-const VERDICTS = { better: 'is better', worse: 'is worse', 'no difference shown': 'shows no difference', 'too few runs': 'has too few runs' } as const;
+const BY_WORDS: Readonly<Record<Grouping, string>> = {
+  revision: 'revisions',
+  tyre: 'tyres',
+  surface: 'surfaces',
+  setting: 'a setting',
+  run: 'single runs',
+};
+const VERDICTS = {
+  better: 'is better',
+  worse: 'is worse',
+  'no difference shown': 'shows no difference',
+  'too few runs': 'has too few runs',
+} as const;
 
 /** Between which the true difference lies, in words. */
-function intervalWords([low, high]: readonly [number, number], figure: (value: number, digits?: number) => string): string {
+function intervalWords(
+  [low, high]: readonly [number, number],
+  figure: (value: number, digits?: number) => string,
+): string {
   if (low < 0 && high > 0) return `, at 95 % between ${figure(-low, 2)} less and ${figure(high, 2)} more`;
   const [a, b] = [Math.abs(low), Math.abs(high)].sort((one, other) => one - other);
   return `, at 95 % by ${figure(a!, 2)} to ${figure(b!, 2)}`;
@@ -42,32 +56,151 @@ export function CompareSide({ tabs }: { tabs: ReactNode }) {
   const found = a && b && a !== b ? compareGroups(a, b, now, by, reader) : undefined;
   const quantity = now === 'launch' ? 'timeS' : 'speedMps';
   const figure = (value: number, digits?: number) => formatText(value, quantity, reader, digits);
-  const pick = (side: 'a' | 'b', label: string, id: string | undefined) => <div className="field"><label htmlFor={`group-${side}`}>{label}</label><select id={`group-${side}`} value={id ?? ''} onChange={(event) => setChosen({ ...chosen, [side]: event.target.value })}>{groups.map((group) => <option key={group.id} value={group.id}>{group.label}</option>)}</select></div>;
+  const pick = (side: 'a' | 'b', label: string, id: string | undefined) => (
+    <div className="field">
+      <label htmlFor={`group-${side}`}>{label}</label>
+      <select
+        id={`group-${side}`}
+        value={id ?? ''}
+        onChange={(event) => setChosen({ ...chosen, [side]: event.target.value })}
+      >
+        {groups.map((group) => (
+          <option key={group.id} value={group.id}>
+            {group.label}
+          </option>
+        ))}
+      </select>
+    </div>
+  );
   return (
     <main className="page readfirst">
       <Bench>
         <Group title="Compare">
-          <div className="field"><label htmlFor="compare-kind">Runs of the kind</label><select id="compare-kind" value={now} onChange={(event) => { setKind(event.target.value as TimedKind); setChosen({}); }}>{kinds.map((one) => <option key={one} value={one}>{RUN_KIND_NAMES[one]}</option>)}</select></div>
-          <div className="field"><label htmlFor="compare-by">By</label><select id="compare-by" value={by} onChange={(event) => { setBy(event.target.value as Grouping); setChosen({}); }}>{GROUPINGS.filter((one) => one !== 'setting' || names.length > 0).map((one) => <option key={one} value={one}>{BY_WORDS[one]}</option>)}</select></div>
-          {by === 'setting' ? <div className="field"><label htmlFor="compare-setting">Setting</label><select id="compare-setting" value={setting ?? names[0]} onChange={(event) => { setSetting(event.target.value); setChosen({}); }}>{names.map((name) => <option key={name}>{name}</option>)}</select></div> : null}
-          {groups.length > 1 ? <>{pick('a', 'Before', a?.id)}{pick('b', 'With the change', b?.id)}</> : null}
+          <div className="field">
+            <label htmlFor="compare-kind">Runs of the kind</label>
+            <select
+              id="compare-kind"
+              value={now}
+              onChange={(event) => {
+                setKind(event.target.value as TimedKind);
+                setChosen({});
+              }}
+            >
+              {kinds.map((one) => (
+                <option key={one} value={one}>
+                  {RUN_KIND_NAMES[one]}
+                </option>
+              ))}
+            </select>
+          </div>
+          <div className="field">
+            <label htmlFor="compare-by">By</label>
+            <select
+              id="compare-by"
+              value={by}
+              onChange={(event) => {
+                setBy(event.target.value as Grouping);
+                setChosen({});
+              }}
+            >
+              {GROUPINGS.filter((one) => one !== 'setting' || names.length > 0).map((one) => (
+                <option key={one} value={one}>
+                  {BY_WORDS[one]}
+                </option>
+              ))}
+            </select>
+          </div>
+          {by === 'setting' ? (
+            <div className="field">
+              <label htmlFor="compare-setting">Setting</label>
+              <select
+                id="compare-setting"
+                value={setting ?? names[0]}
+                onChange={(event) => {
+                  setSetting(event.target.value);
+                  setChosen({});
+                }}
+              >
+                {names.map((name) => (
+                  <option key={name}>{name}</option>
+                ))}
+              </select>
+            </div>
+          ) : null}
+          {groups.length > 1 ? (
+            <>
+              {pick('a', 'Before', a?.id)}
+              {pick('b', 'With the change', b?.id)}
+            </>
+          ) : null}
         </Group>
       </Bench>
       <Readings>
         {tabs}
-        {!found || !a || !b ? <h1 className="answer" data-testid="compare-answer">{runs.length === 0 ? 'Nothing to compare yet: log runs under like conditions, and the difference stands here with its chance.' : 'There is one group only: choose another way of putting the runs together.'}</h1> : (
+        {!found || !a || !b ? (
+          <h1 className="answer" data-testid="compare-answer">
+            {runs.length === 0
+              ? 'Nothing to compare yet: log runs under like conditions, and the difference stands here with its chance.'
+              : 'There is one group only: choose another way of putting the runs together.'}
+          </h1>
+        ) : (
           <>
-            {found.unlike.length > 0 ? <p className="note" role="status" data-testid="unlike"><b>Not alike:</b> {found.unlike.join('; ')}. What follows may be that and not the change.</p> : null}
+            {found.unlike.length > 0 ? (
+              <p className="note" role="status" data-testid="unlike">
+                <b>Not alike:</b> {found.unlike.join('; ')}. What follows may be that and not the change.
+              </p>
+            ) : null}
             <h1 className="answer" data-testid="compare-answer">
-              {b.label[0]!.toUpperCase()}{b.label.slice(1)} <span className={`figure ${found.result.verdict === 'worse' ? 'over' : found.result.verdict === 'better' ? 'measured' : 'plainfig'}`}>{VERDICTS[found.result.verdict]}</span>
-              {found.result.verdict === 'too few runs' ? <>: {figure(Math.abs(found.result.difference), 2)} {found.result.difference > 0 ? 'more' : 'less'} than {a.label} so far, from {a.values.length} and {b.values.length} attempts</> : <>: {figure(Math.abs(found.result.difference), 2)} {found.result.difference > 0 ? 'more' : 'less'} than {a.label}{found.result.ci95 ? intervalWords(found.result.ci95, figure) : ''}</>}.
+              {b.label[0]!.toUpperCase()}
+              {b.label.slice(1)}{' '}
+              <span
+                className={`figure ${found.result.verdict === 'worse' ? 'over' : found.result.verdict === 'better' ? 'measured' : 'plainfig'}`}
+              >
+                {VERDICTS[found.result.verdict]}
+              </span>
+              {found.result.verdict === 'too few runs' ? (
+                <>
+                  : {figure(Math.abs(found.result.difference), 2)}{' '}
+                  {found.result.difference > 0 ? 'more' : 'less'} than {a.label} so far, from{' '}
+                  {a.values.length} and {b.values.length} attempts
+                </>
+              ) : (
+                <>
+                  : {figure(Math.abs(found.result.difference), 2)}{' '}
+                  {found.result.difference > 0 ? 'more' : 'less'} than {a.label}
+                  {found.result.ci95 ? intervalWords(found.result.ci95, figure) : ''}
+                </>
+              )}
+              .
             </h1>
-            {found.result.runsNeeded !== undefined && (found.result.verdict === 'no difference shown' || found.result.verdict === 'too few runs') ? <p style={{ marginTop: 4 }}>To see so small a difference takes <b>{formatNumber(found.result.runsNeeded, reader.locale, 3)} attempts on each side</b>; there are {a.values.length} and {b.values.length}.</p> : null}
-            <p className="quiet" style={{ fontSize: 13 }}>{found.result.p === undefined ? '' : `Welch’s t ${formatNumber(found.result.t!, reader.locale, 3)} with ${formatNumber(found.result.df!, reader.locale, 3)} degrees of freedom, p ${found.result.p < 1e-4 ? 'under 0.0001' : formatNumber(found.result.p, reader.locale, 2)}. `}{found.result.notes.join(' ')}</p>
-            <DotPlot title={`${RUN_KIND_NAMES[now]}, every attempt`} quantity={quantity} rows={[a, b].map(({ id, label, values }) => {
-              const { mean, ci95 } = runsSummary({ values });
-              return { id, label: label.length > 17 ? `${label.slice(0, 16)}…` : label, values, mean, error: ci95 ? (ci95[1] - ci95[0]) / 2 : 0 };
-            })} />
+            {found.result.runsNeeded !== undefined &&
+            (found.result.verdict === 'no difference shown' || found.result.verdict === 'too few runs') ? (
+              <p style={{ marginTop: 4 }}>
+                To see so small a difference takes{' '}
+                <b>{formatNumber(found.result.runsNeeded, reader.locale, 3)} attempts on each side</b>; there
+                are {a.values.length} and {b.values.length}.
+              </p>
+            ) : null}
+            <p className="quiet" style={{ fontSize: 13 }}>
+              {found.result.p === undefined
+                ? ''
+                : `Welch’s t ${formatNumber(found.result.t!, reader.locale, 3)} with ${formatNumber(found.result.df!, reader.locale, 3)} degrees of freedom, p ${found.result.p < 1e-4 ? 'under 0.0001' : formatNumber(found.result.p, reader.locale, 2)}. `}
+              {found.result.notes.join(' ')}
+            </p>
+            <DotPlot
+              title={`${RUN_KIND_NAMES[now]}, every attempt`}
+              quantity={quantity}
+              rows={[a, b].map(({ id, label, values }) => {
+                const { mean, ci95 } = runsSummary({ values });
+                return {
+                  id,
+                  label: label.length > 17 ? `${label.slice(0, 16)}…` : label,
+                  values,
+                  mean,
+                  error: ci95 ? (ci95[1] - ci95[0]) / 2 : 0,
+                };
+              })}
+            />
           </>
         )}
         <OverRevisions runs={runs} />

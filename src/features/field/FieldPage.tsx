@@ -14,14 +14,20 @@ const CalibrateSide = dynamic(() => import('./CalibrateSide').then(({ CalibrateS
 export function FieldPage() {
   const { tab } = useFieldTab();
   switch (tab) {
-    case 'runs': return <RunsSide tabs={<Tabs />} />;
-    case 'tracks': return <TracksSide tabs={<Tabs />} />;
-    case 'compare': return <CompareSide tabs={<Tabs />} />;
-    case 'calibrate': return <CalibrateSide tabs={<Tabs />} />;
+    case 'runs':
+      return <RunsSide tabs={<Tabs />} />;
+    case 'tracks':
+      return <TracksSide tabs={<Tabs />} />;
+    case 'compare':
+      return <CompareSide tabs={<Tabs />} />;
+    case 'calibrate':
+      return <CalibrateSide tabs={<Tabs />} />;
   }
 }
 
 function Tabs(): ReactNode {
   const { tab, show } = useFieldTab();
-  return <TabBar label="Sides of the field" tabs={FIELD_TABS} names={FIELD_TAB_NAMES} shown={tab} onShow={show} />;
+  return (
+    <TabBar label="Sides of the field" tabs={FIELD_TABS} names={FIELD_TAB_NAMES} shown={tab} onShow={show} />
+  );
 }

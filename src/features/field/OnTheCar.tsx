@@ -3,17 +3,43 @@ import { useBuild } from '../shell/BuildContext';
 import { usualCopies } from './onTheCar';
 
 /** Which printed copies are on the car: those of the last run, until it is said otherwise. */
-export function OnTheCar({ chosen, onChange }: { chosen: string[] | undefined; onChange(copies: string[]): void }) {
+export function OnTheCar({
+  chosen,
+  onChange,
+}: {
+  chosen: string[] | undefined;
+  onChange(copies: string[]): void;
+}) {
   const { document, copies, runs } = useBuild();
   const parts = document.parts.items.filter(({ id }) => goodCopies(copies, id).length > 0);
   if (parts.length === 0) return null;
   const on = new Set(chosen ?? usualCopies(document, copies, runs));
   const toggle = (id: string) => onChange(on.has(id) ? [...on].filter((one) => one !== id) : [...on, id]);
   return (
-    <details className="more"><summary>On the car: {on.size} printed copies{chosen ? '' : ', as in the last run'}</summary>
-      <ul style={{ fontSize: 13.5 }}>{parts.map((part) => (
-        <li key={part.id} className="field"><span>{part.name}</span><span>{goodCopies(copies, part.id).map(({ id }, at) => <label key={id} style={{ marginLeft: 10 }}><input type="checkbox" checked={on.has(id)} onChange={() => toggle(id)} aria-label={`${part.name} no. ${at + 1} is on the car`} /> {at + 1}</label>)}</span></li>
-      ))}</ul>
+    <details className="more">
+      <summary>
+        On the car: {on.size} printed copies{chosen ? '' : ', as in the last run'}
+      </summary>
+      <ul style={{ fontSize: 13.5 }}>
+        {parts.map((part) => (
+          <li key={part.id} className="field">
+            <span>{part.name}</span>
+            <span>
+              {goodCopies(copies, part.id).map(({ id }, at) => (
+                <label key={id} style={{ marginLeft: 10 }}>
+                  <input
+                    type="checkbox"
+                    checked={on.has(id)}
+                    onChange={() => toggle(id)}
+                    aria-label={`${part.name} no. ${at + 1} is on the car`}
+                  />{' '}
+                  {at + 1}
+                </label>
+              ))}
+            </span>
+          </li>
+        ))}
+      </ul>
     </details>
   );
 }

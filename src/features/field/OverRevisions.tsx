@@ -18,7 +18,11 @@ export function OverRevisions({ runs }: { runs: readonly RunRecord[] }) {
   return (
     <section aria-label="Through the revisions" style={{ marginTop: 18 }}>
       <p className="sub">Through the revisions</p>
-      <Charts style={{ marginTop: 4 }}>{measures.map((measure) => <Small key={measure.id} measure={measure} />)}</Charts>
+      <Charts style={{ marginTop: 4 }}>
+        {measures.map((measure) => (
+          <Small key={measure.id} measure={measure} />
+        ))}
+      </Charts>
     </section>
   );
 }
@@ -27,22 +31,82 @@ function Small({ measure: { title, quantity, goal, points, best } }: { measure: 
   const { reader } = useReader();
   const unit = unitOf(quantity, reader.units);
   const shown = (value: number) => toShown(value, unit);
-  const all = [...points.flatMap(({ mean, error = 0 }) => [mean - error, mean + error]), ...(goal === undefined ? [] : [goal])].map(shown);
+  const all = [
+    ...points.flatMap(({ mean, error = 0 }) => [mean - error, mean + error]),
+    ...(goal === undefined ? [] : [goal]),
+  ].map(shown);
   const y = scaleLinear([Math.min(...all), Math.max(...all)], [HIGH - PAD.bottom, PAD.top]).nice(3);
   const step = (WIDTH - PAD.left - PAD.right) / Math.max(1, points.length);
   const x = (at: number) => PAD.left + step * (at + 0.5);
   return (
     <figure className="chart" style={{ width: WIDTH }} data-testid="over-revisions">
-      <figcaption><span>{title}: best {best}</span></figcaption>
-      <svg viewBox={`0 0 ${WIDTH} ${HIGH}`} width={WIDTH} height={HIGH} role="img" aria-label={`${title}: ${points.map(({ letter, mean }) => `${letter} ${formatText(mean, quantity, reader)}`).join('; ')}${goal === undefined ? '' : `; wished ${formatText(goal, quantity, reader)}`}`}>
-        {y.ticks(3).map((value) => <g key={value}><line x1={PAD.left} x2={WIDTH - PAD.right} y1={y(value)} y2={y(value)} stroke="var(--rule)" /><text x={PAD.left - 5} y={y(value) + 4} textAnchor="end">{formatNumber(value, reader.locale, 3)}</text></g>)}
-        <text x={PAD.left - 5} y={10} textAnchor="end">{unit.symbol}</text>
-        {goal === undefined ? null : <g><line x1={PAD.left} x2={WIDTH - PAD.right} y1={y(shown(goal))} y2={y(shown(goal))} stroke="var(--ink)" strokeDasharray="2 3" /><text x={WIDTH - PAD.right + 4} y={y(shown(goal)) + 4}>wish</text></g>}
+      <figcaption>
+        <span>
+          {title}: best {best}
+        </span>
+      </figcaption>
+      <svg
+        viewBox={`0 0 ${WIDTH} ${HIGH}`}
+        width={WIDTH}
+        height={HIGH}
+        role="img"
+        aria-label={`${title}: ${points.map(({ letter, mean }) => `${letter} ${formatText(mean, quantity, reader)}`).join('; ')}${goal === undefined ? '' : `; wished ${formatText(goal, quantity, reader)}`}`}
+      >
+        {y.ticks(3).map((value) => (
+          <g key={value}>
+            <line x1={PAD.left} x2={WIDTH - PAD.right} y1={y(value)} y2={y(value)} stroke="var(--rule)" />
+            <text x={PAD.left - 5} y={y(value) + 4} textAnchor="end">
+              {formatNumber(value, reader.locale, 3)}
+            </text>
+          </g>
+        ))}
+        <text x={PAD.left - 5} y={10} textAnchor="end">
+          {unit.symbol}
+        </text>
+        {goal === undefined ? null : (
+          <g>
+            <line
+              x1={PAD.left}
+              x2={WIDTH - PAD.right}
+              y1={y(shown(goal))}
+              y2={y(shown(goal))}
+              stroke="var(--ink)"
+              strokeDasharray="2 3"
+            />
+            <text x={WIDTH - PAD.right + 4} y={y(shown(goal)) + 4}>
+              wish
+            </text>
+          </g>
+        )}
         {points.map(({ letter, mean, error, n }, at) => (
           <g key={letter}>
-            {error === undefined ? null : <line x1={x(at)} x2={x(at)} y1={y(shown(mean - error))} y2={y(shown(mean + error))} stroke="var(--slate)" strokeWidth="2" />}
-            <circle cx={x(at)} cy={y(shown(mean))} r={letter === best ? 6 : 4.5} fill="var(--slate)" stroke={letter === best ? 'var(--ink)' : 'none'} strokeWidth="2" />
-            <text x={x(at)} y={HIGH - 6} textAnchor="middle" className={letter === best ? 'strong' : undefined}>{letter}{n === 1 ? '' : ` (${n})`}</text>
+            {error === undefined ? null : (
+              <line
+                x1={x(at)}
+                x2={x(at)}
+                y1={y(shown(mean - error))}
+                y2={y(shown(mean + error))}
+                stroke="var(--slate)"
+                strokeWidth="2"
+              />
+            )}
+            <circle
+              cx={x(at)}
+              cy={y(shown(mean))}
+              r={letter === best ? 6 : 4.5}
+              fill="var(--slate)"
+              stroke={letter === best ? 'var(--ink)' : 'none'}
+              strokeWidth="2"
+            />
+            <text
+              x={x(at)}
+              y={HIGH - 6}
+              textAnchor="middle"
+              className={letter === best ? 'strong' : undefined}
+            >
+              {letter}
+              {n === 1 ? '' : ` (${n})`}
+            </text>
           </g>
         ))}
       </svg>

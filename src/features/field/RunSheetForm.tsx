@@ -3,7 +3,13 @@
 import { useId, useState } from 'react';
 import type { BuildDocument } from '@/core/build/document';
 import { aidSettings } from '@/core/control/aidSettings';
-import { RUN_KIND_NAMES, RUN_KINDS, type RunKind, type RunSetting, type RunSheet } from '@/core/field/records';
+import {
+  RUN_KIND_NAMES,
+  RUN_KINDS,
+  type RunKind,
+  type RunSetting,
+  type RunSheet,
+} from '@/core/field/records';
 import type { RunReport } from '@/core/field/report';
 import { QuantityField } from '@/ui/QuantityField';
 import { useBuild } from '../shell/BuildContext';
@@ -28,7 +34,15 @@ interface RunSheetFormProps {
 }
 
 /** A run sheet: each kind asks only what it needs; saved it waits on this device until the workshop has it. */
-export function RunSheetForm({ sheet, photos, track, onChange, onFiles, onEntered, entered }: RunSheetFormProps) {
+export function RunSheetForm({
+  sheet,
+  photos,
+  track,
+  onChange,
+  onFiles,
+  onEntered,
+  entered,
+}: RunSheetFormProps) {
   const surfaceField = useId();
   const { document, surface: pageSurface, revision, build, session, copies, runs } = useBuild();
   const [problem, setProblem] = useState<string>();
@@ -38,8 +52,17 @@ export function RunSheetForm({ sheet, photos, track, onChange, onFiles, onEntere
   const conditions = conditionsOf(sheet, surface);
   const missing = missingOf(sheet, surface);
   const set = (change: Partial<Sheet>) => onChange({ ...sheet, ...change });
-  const report = (change: Partial<RunReport>) => set({ report: Object.fromEntries(Object.entries({ ...sheet.report, ...change }).filter(([, value]) => value !== undefined)) });
-  const number = (key: keyof Sheet, more: object = {}) => ({ value: sheet[key] as number | undefined, onChange: (value: number | undefined) => set({ [key]: value }), ...more });
+  const report = (change: Partial<RunReport>) =>
+    set({
+      report: Object.fromEntries(
+        Object.entries({ ...sheet.report, ...change }).filter(([, value]) => value !== undefined),
+      ),
+    });
+  const number = (key: keyof Sheet, more: object = {}) => ({
+    value: sheet[key] as number | undefined,
+    onChange: (value: number | undefined) => set({ [key]: value }),
+    ...more,
+  });
   const timed = isTimedKind(sheet.kind);
 
   async function save() {
@@ -50,17 +73,33 @@ export function RunSheetForm({ sheet, photos, track, onChange, onFiles, onEntere
       await session.flush();
       const onCar = sheet.copies ?? usualCopies(document, copies, runs);
       const run: RunSheet = {
-        id: sheet.id, kind: sheet.kind, attempts: timed ? sheet.attempts : [], conditions, ...asRun(entered, document),
+        id: sheet.id,
+        kind: sheet.kind,
+        attempts: timed ? sheet.attempts : [],
+        conditions,
+        ...asRun(entered, document),
         ...(sheet.drivenMinutes === undefined ? {} : { drivenMinutes: sheet.drivenMinutes }),
         ...(sheet.note.trim() === '' ? {} : { note: sheet.note.trim() }),
         ...(Object.keys(sheet.report).length > 0 ? { report: sheet.report } : {}),
         ...(onCar.length > 0 ? { copies: onCar } : {}),
         ...(sheet.kind === 'track' && sheet.track ? { track: sheet.track } : {}),
       };
-      await enter({ id: run.id, kind: 'run', revisionId: revision.id, letter: revision.letter, buildId: build.id, at: run.ranAt, sheet: run, photos: [...photos], ...(sheet.kind === 'track' && track ? { track } : {}) });
+      await enter({
+        id: run.id,
+        kind: 'run',
+        revisionId: revision.id,
+        letter: revision.letter,
+        buildId: build.id,
+        at: run.ranAt,
+        sheet: run,
+        photos: [...photos],
+        ...(sheet.kind === 'track' && track ? { track } : {}),
+      });
       onEntered();
     } catch (error) {
-      setProblem(`Not kept: this browser gives no room for it (${(error as Error).message}). Leave the page open.`);
+      setProblem(
+        `Not kept: this browser gives no room for it (${(error as Error).message}). Leave the page open.`,
+      );
     } finally {
       setSending(false);
     }
@@ -68,34 +107,148 @@ export function RunSheetForm({ sheet, photos, track, onChange, onFiles, onEntere
 
   return (
     <section aria-label="Run sheet" id="run">
-      <h2 style={{ fontSize: 20, fontWeight: 650, fontStretch: '90%' }}>{RUN_KIND_NAMES[sheet.kind]}{timed ? `, attempt ${sheet.attempts.length + 1}` : ''}</h2>
-      <div className="pick" style={{ margin: '8px 0' }}><select aria-label="Kind of run" className="big" value={sheet.kind} onChange={(event) => set({ kind: event.target.value as RunKind, attempts: [], report: {}, track: undefined })}>{RUN_KINDS.map((kind) => <option key={kind} value={kind}>{RUN_KIND_NAMES[kind]}</option>)}</select></div>
-      {needsSurface(sheet.kind) ? surfaces.length === 0 ? <p className="note bad">The brief names no surface yet: choose one there first, so that the run has a prediction.</p> : (
-        <div className="field"><label htmlFor={surfaceField}>Surface</label>
-          <select id={surfaceField} value={surface?.id} onChange={(event) => set({ surfaceId: event.target.value })}>{surfaces.map(({ id, name }) => <option key={id} value={id}>{name}</option>)}</select>
-        </div>
+      <h2 style={{ fontSize: 20, fontWeight: 650, fontStretch: '90%' }}>
+        {RUN_KIND_NAMES[sheet.kind]}
+        {timed ? `, attempt ${sheet.attempts.length + 1}` : ''}
+      </h2>
+      <div className="pick" style={{ margin: '8px 0' }}>
+        <select
+          aria-label="Kind of run"
+          className="big"
+          value={sheet.kind}
+          onChange={(event) =>
+            set({ kind: event.target.value as RunKind, attempts: [], report: {}, track: undefined })
+          }
+        >
+          {RUN_KINDS.map((kind) => (
+            <option key={kind} value={kind}>
+              {RUN_KIND_NAMES[kind]}
+            </option>
+          ))}
+        </select>
+      </div>
+      {needsSurface(sheet.kind) ? (
+        surfaces.length === 0 ? (
+          <p className="note bad">
+            The brief names no surface yet: choose one there first, so that the run has a prediction.
+          </p>
+        ) : (
+          <div className="field">
+            <label htmlFor={surfaceField}>Surface</label>
+            <select
+              id={surfaceField}
+              value={surface?.id}
+              onChange={(event) => set({ surfaceId: event.target.value })}
+            >
+              {surfaces.map(({ id, name }) => (
+                <option key={id} value={id}>
+                  {name}
+                </option>
+              ))}
+            </select>
+          </div>
+        )
       ) : null}
-      {timed ? <TimedBody sheet={sheet} conditions={conditions} onChange={onChange} /> : <ReportBody sheet={sheet} onReport={report} onTrack={(found, file) => { set({ track: found }); onFiles({ track: file }); }} />}
+      {timed ? (
+        <TimedBody sheet={sheet} conditions={conditions} onChange={onChange} />
+      ) : (
+        <ReportBody
+          sheet={sheet}
+          onReport={report}
+          onTrack={(found, file) => {
+            set({ track: found });
+            onFiles({ track: file });
+          }}
+        />
+      )}
 
       <details className="more" open={timed && sheet.attempts.length > 0}>
         <summary>Conditions</summary>
-        <QuantityField label="Air" quantity="temperatureC" limits={{ from: -50, to: 400 }} example={15} {...number('ambientC')} />
-        <QuantityField label="Pack before" quantity="voltageV" limits={{ above: 0, to: 1000 }} example={8.3} {...number('packVBefore')} />
-        <QuantityField label="Pack after" quantity="voltageV" limits={{ above: 0, to: 1000 }} example={8} {...number('packVAfter')} />
-        <QuantityField label="Extra weight on the car" quantity="massG" limits={{ from: -100_000, to: 100_000 }} example={0} {...number('extraMassG')} />
-        <QuantityField label="Driven in all" quantity="minutes" limits={{ from: 0, to: 10_000 }} example={6} {...number('drivenMinutes')} />
-        {timed ? <QuantityField label="Distance, ±" quantity="distanceM" limits={{ from: 0 }} example={0.02} {...number('distanceErrorM')} /> : null}
+        <QuantityField
+          label="Air"
+          quantity="temperatureC"
+          limits={{ from: -50, to: 400 }}
+          example={15}
+          {...number('ambientC')}
+        />
+        <QuantityField
+          label="Pack before"
+          quantity="voltageV"
+          limits={{ above: 0, to: 1000 }}
+          example={8.3}
+          {...number('packVBefore')}
+        />
+        <QuantityField
+          label="Pack after"
+          quantity="voltageV"
+          limits={{ above: 0, to: 1000 }}
+          example={8}
+          {...number('packVAfter')}
+        />
+        <QuantityField
+          label="Extra weight on the car"
+          quantity="massG"
+          limits={{ from: -100_000, to: 100_000 }}
+          example={0}
+          {...number('extraMassG')}
+        />
+        <QuantityField
+          label="Driven in all"
+          quantity="minutes"
+          limits={{ from: 0, to: 10_000 }}
+          example={6}
+          {...number('drivenMinutes')}
+        />
+        {timed ? (
+          <QuantityField
+            label="Distance, ±"
+            quantity="distanceM"
+            limits={{ from: 0 }}
+            example={0.02}
+            {...number('distanceErrorM')}
+          />
+        ) : null}
         <Settings sheet={sheet} onChange={(settings) => set({ settings })} />
-        <div className="field text"><textarea aria-label="Note" rows={2} maxLength={2000} placeholder="What you saw, heard and felt" value={sheet.note} onChange={(event) => set({ note: event.target.value })} /></div>
+        <div className="field text">
+          <textarea
+            aria-label="Note"
+            rows={2}
+            maxLength={2000}
+            placeholder="What you saw, heard and felt"
+            value={sheet.note}
+            onChange={(event) => set({ note: event.target.value })}
+          />
+        </div>
       </details>
       <OnTheCar chosen={sheet.copies} onChange={(chosen) => set({ copies: chosen })} />
       <Photos photos={photos} onChange={(next) => onFiles({ photos: next })} />
-      {problem ? <p className="note bad" role="alert">{problem}</p> : null}
+      {problem ? (
+        <p className="note bad" role="alert">
+          {problem}
+        </p>
+      ) : null}
       <div className="row" style={{ marginTop: 10 }}>
-        <button type="button" className="btn main big" disabled={sending || missing !== undefined} onClick={() => void save()}>{sending ? 'Saving' : timed ? `Save the run (${sheet.attempts.length} attempt${sheet.attempts.length === 1 ? '' : 's'})` : 'Save the run'}</button>
-        {missing && !timed ? <span className="quiet">It still needs {missing}.</span> : timed && sheet.kind !== 'series' && sheet.attempts.length > 0 && sheet.attempts.length < 3 ? <span className="quiet">Three attempts show a spread.</span> : null}
+        <button
+          type="button"
+          className="btn main big"
+          disabled={sending || missing !== undefined}
+          onClick={() => void save()}
+        >
+          {sending
+            ? 'Saving'
+            : timed
+              ? `Save the run (${sheet.attempts.length} attempt${sheet.attempts.length === 1 ? '' : 's'})`
+              : 'Save the run'}
+        </button>
+        {missing && !timed ? (
+          <span className="quiet">It still needs {missing}.</span>
+        ) : timed && sheet.kind !== 'series' && sheet.attempts.length > 0 && sheet.attempts.length < 3 ? (
+          <span className="quiet">Three attempts show a spread.</span>
+        ) : null}
       </div>
-      <p className="quiet" style={{ fontSize: 12, marginTop: 10 }}>Closed ground, nobody in the car&rsquo;s path, a spotter for fast runs. Local rules go first.</p>
+      <p className="quiet" style={{ fontSize: 12, marginTop: 10 }}>
+        Closed ground, nobody in the car&rsquo;s path, a spotter for fast runs. Local rules go first.
+      </p>
     </section>
   );
 }
@@ -108,7 +261,13 @@ function asRun(entered: Waiting | undefined, document: BuildDocument): Pick<RunS
 }
 
 /** Named settings that go with the run, so that runs can be compared by them; those of the aids in the build are offered. */
-function Settings({ sheet: { settings }, onChange }: { sheet: Sheet; onChange(settings: RunSetting[]): void }) {
+function Settings({
+  sheet: { settings },
+  onChange,
+}: {
+  sheet: Sheet;
+  onChange(settings: RunSetting[]): void;
+}) {
   const { document } = useBuild();
   const [name, setName] = useState('');
   const [value, setValue] = useState<number>();
@@ -123,12 +282,59 @@ function Settings({ sheet: { settings }, onChange }: { sheet: Sheet; onChange(se
   };
   return (
     <div aria-label="Settings of this run" role="group">
-      {settings.map((one) => <div key={one.name} className="field"><span>{one.name}</span><span className="mono">{one.value} <small className="quiet">{one.unit}</small> <button type="button" className="plain" aria-label={`Take ${one.name} out`} onClick={() => onChange(settings.filter((other) => other !== one))}>×</button></span></div>)}
-      {offered.length > 0 ? <button type="button" className="link" style={{ fontSize: 13, margin: '4px 0' }} onClick={() => onChange([...settings, ...offered])}>Take the settings of the aids along ({offered.length})</button> : null}
+      {settings.map((one) => (
+        <div key={one.name} className="field">
+          <span>{one.name}</span>
+          <span className="mono">
+            {one.value} <small className="quiet">{one.unit}</small>{' '}
+            <button
+              type="button"
+              className="plain"
+              aria-label={`Take ${one.name} out`}
+              onClick={() => onChange(settings.filter((other) => other !== one))}
+            >
+              ×
+            </button>
+          </span>
+        </div>
+      ))}
+      {offered.length > 0 ? (
+        <button
+          type="button"
+          className="link"
+          style={{ fontSize: 13, margin: '4px 0' }}
+          onClick={() => onChange([...settings, ...offered])}
+        >
+          Take the settings of the aids along ({offered.length})
+        </button>
+      ) : null}
       <div className="row" style={{ flexWrap: 'nowrap' }}>
-        <input className="plainselect" style={{ flex: 1, minWidth: 0 }} aria-label="Name of a setting" placeholder="a setting, e.g. front toe" maxLength={60} value={name} onChange={(event) => setName(event.target.value)} />
-        <div style={{ width: 130 }} className="bare"><QuantityField key={round} label="Value of the setting" quantity="coefficient" value={value} onChange={setValue} /></div>
-        <button type="button" className="btn" disabled={name.trim() === '' || value === undefined} onClick={add}>Add the setting</button>
+        <input
+          className="plainselect"
+          style={{ flex: 1, minWidth: 0 }}
+          aria-label="Name of a setting"
+          placeholder="a setting, e.g. front toe"
+          maxLength={60}
+          value={name}
+          onChange={(event) => setName(event.target.value)}
+        />
+        <div style={{ width: 130 }} className="bare">
+          <QuantityField
+            key={round}
+            label="Value of the setting"
+            quantity="coefficient"
+            value={value}
+            onChange={setValue}
+          />
+        </div>
+        <button
+          type="button"
+          className="btn"
+          disabled={name.trim() === '' || value === undefined}
+          onClick={add}
+        >
+          Add the setting
+        </button>
       </div>
     </div>
   );

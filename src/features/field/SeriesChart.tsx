@@ -25,19 +25,73 @@ export function SeriesChart({ run, points }: { run: TimedRun; points: readonly S
   const number = (value: number) => formatNumber(value, reader.locale, 3);
   return (
     <figure className="chart" style={{ width: `min(100%, ${WIDTH}px)`, marginTop: 12 }} data-testid="series">
-      <figcaption><span>{name}: fastest at {number(best.setting)}, {formatText(best.summary.mean, 'speedMps', reader)}</span></figcaption>
-      <svg viewBox={`0 0 ${WIDTH} ${HIGH}`} width={WIDTH} height={HIGH} role="img" aria-label={`${name}: ${points.map(({ setting, summary }) => `${number(setting)} gives ${formatText(summary.mean, 'speedMps', reader)}`).join('; ')}`}>
-        {y.ticks(4).map((value) => <g key={value}><line x1={PAD.left} x2={WIDTH - PAD.right} y1={y(value)} y2={y(value)} stroke="var(--rule)" /><text x={PAD.left - 6} y={y(value) + 4} textAnchor="end">{number(value)}</text></g>)}
-        <text x={PAD.left - 6} y={12} textAnchor="end">{unit.symbol}</text>
-        {points.map(({ setting, speeds, summary: { mean, ci95 } }) => (
-          <g key={setting}>
-            {speeds.map((speed, at) => <circle key={at} cx={x(setting) + 7} cy={y(shown(speed))} r="2.6" fill="var(--slate)" opacity=".7" />)}
-            {ci95 ? <line x1={x(setting)} x2={x(setting)} y1={y(shown(ci95[0]))} y2={y(shown(ci95[1]))} stroke="var(--slate)" strokeWidth="2" /> : null}
-            <circle cx={x(setting)} cy={y(shown(mean))} r={setting === best.setting ? 6 : 4.5} fill="var(--slate)" stroke={setting === best.setting ? 'var(--ink)' : 'none'} strokeWidth="2" />
-            <text x={x(setting)} y={HIGH - PAD.bottom + 16} textAnchor="middle" className={setting === best.setting ? 'strong' : undefined}>{number(setting)}</text>
+      <figcaption>
+        <span>
+          {name}: fastest at {number(best.setting)}, {formatText(best.summary.mean, 'speedMps', reader)}
+        </span>
+      </figcaption>
+      <svg
+        viewBox={`0 0 ${WIDTH} ${HIGH}`}
+        width={WIDTH}
+        height={HIGH}
+        role="img"
+        aria-label={`${name}: ${points.map(({ setting, summary }) => `${number(setting)} gives ${formatText(summary.mean, 'speedMps', reader)}`).join('; ')}`}
+      >
+        {y.ticks(4).map((value) => (
+          <g key={value}>
+            <line x1={PAD.left} x2={WIDTH - PAD.right} y1={y(value)} y2={y(value)} stroke="var(--rule)" />
+            <text x={PAD.left - 6} y={y(value) + 4} textAnchor="end">
+              {number(value)}
+            </text>
           </g>
         ))}
-        <text x={WIDTH - PAD.right} y={HIGH - 4} textAnchor="end">{name}{run.report?.settingUnit ? `, ${run.report.settingUnit}` : ''}</text>
+        <text x={PAD.left - 6} y={12} textAnchor="end">
+          {unit.symbol}
+        </text>
+        {points.map(({ setting, speeds, summary: { mean, ci95 } }) => (
+          <g key={setting}>
+            {speeds.map((speed, at) => (
+              <circle
+                key={at}
+                cx={x(setting) + 7}
+                cy={y(shown(speed))}
+                r="2.6"
+                fill="var(--slate)"
+                opacity=".7"
+              />
+            ))}
+            {ci95 ? (
+              <line
+                x1={x(setting)}
+                x2={x(setting)}
+                y1={y(shown(ci95[0]))}
+                y2={y(shown(ci95[1]))}
+                stroke="var(--slate)"
+                strokeWidth="2"
+              />
+            ) : null}
+            <circle
+              cx={x(setting)}
+              cy={y(shown(mean))}
+              r={setting === best.setting ? 6 : 4.5}
+              fill="var(--slate)"
+              stroke={setting === best.setting ? 'var(--ink)' : 'none'}
+              strokeWidth="2"
+            />
+            <text
+              x={x(setting)}
+              y={HIGH - PAD.bottom + 16}
+              textAnchor="middle"
+              className={setting === best.setting ? 'strong' : undefined}
+            >
+              {number(setting)}
+            </text>
+          </g>
+        ))}
+        <text x={WIDTH - PAD.right} y={HIGH - 4} textAnchor="end">
+          {name}
+          {run.report?.settingUnit ? `, ${run.report.settingUnit}` : ''}
+        </text>
       </svg>
     </figure>
   );

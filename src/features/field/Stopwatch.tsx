@@ -29,8 +29,12 @@ export function Stopwatch({ onTime }: { onTime(seconds: number): void }) {
   };
   return (
     <>
-      <div className="watch" aria-live="off">{numberFormat(reader.locale, { minimumFractionDigits: 2, maximumFractionDigits: 2 }).format(shown)}</div>
-      <button type="button" className={`go ${startedAt === undefined ? '' : 'stop'}`} onClick={press}>{startedAt === undefined ? 'Start' : 'Stop'}</button>
+      <div className="watch" aria-live="off">
+        {numberFormat(reader.locale, { minimumFractionDigits: 2, maximumFractionDigits: 2 }).format(shown)}
+      </div>
+      <button type="button" className={`go ${startedAt === undefined ? '' : 'stop'}`} onClick={press}>
+        {startedAt === undefined ? 'Start' : 'Stop'}
+      </button>
     </>
   );
 }

@@ -19,7 +19,9 @@ const MOST = 4;
 export function TracksSide({ tabs }: { tabs: ReactNode }) {
   const { build, runs, revisions } = useBuild();
   const { reader } = useReader();
-  const tracked = runs.filter(({ track }) => track !== undefined).sort((a, b) => (a.ranAt < b.ranAt ? 1 : -1));
+  const tracked = runs
+    .filter(({ track }) => track !== undefined)
+    .sort((a, b) => (a.ranAt < b.ranAt ? 1 : -1));
   const [said, setSaid] = useState<readonly string[]>();
   const chosen = said ?? tracked.slice(0, 2).map(({ id }) => id);
   const [windowS, setWindow] = useState<number | undefined>(USUAL_WINDOW_S);
@@ -36,7 +38,14 @@ export function TracksSide({ tabs }: { tabs: ReactNode }) {
           const found = await fieldWorker().track(bytes, windowS ?? USUAL_WINDOW_S);
           if (!current) return;
           if ('refused' in found) setProblem(`${track!.name}, ${found.refused.message}.`);
-          else setSeen((all) => new Map(all).set(id, { id, label: `${revisions.find((one) => one.id === revisionId)?.letter ?? ''} ${ranAt.slice(5, 10)}`, seen: found }));
+          else
+            setSeen((all) =>
+              new Map(all).set(id, {
+                id,
+                label: `${revisions.find((one) => one.id === revisionId)?.letter ?? ''} ${ranAt.slice(5, 10)}`,
+                seen: found,
+              }),
+            );
         } catch (error) {
           if (current) setProblem(sentenceOf(error));
         }
@@ -48,8 +57,12 @@ export function TracksSide({ tabs }: { tabs: ReactNode }) {
     // eslint-disable-next-line react-hooks/exhaustive-deps -- the hashes name the tracks
   }, [key, windowS]);
   const drawn = shown.flatMap(({ id }) => seen.get(id) ?? []);
-  const best = drawn.reduce<ShownTrack | undefined>((top, one) => ((one.seen.result.topSpeedMps ?? 0) > (top?.seen.result.topSpeedMps ?? 0) ? one : top), undefined);
-  const toggle = (id: string) => setSaid(chosen.includes(id) ? chosen.filter((one) => one !== id) : [...chosen, id].slice(-MOST));
+  const best = drawn.reduce<ShownTrack | undefined>(
+    (top, one) => ((one.seen.result.topSpeedMps ?? 0) > (top?.seen.result.topSpeedMps ?? 0) ? one : top),
+    undefined,
+  );
+  const toggle = (id: string) =>
+    setSaid(chosen.includes(id) ? chosen.filter((one) => one !== id) : [...chosen, id].slice(-MOST));
   const out = async (name: string, hash: string) => {
     const bytes = new Uint8Array(await (await fetch(`/api/files/${hash}`)).arrayBuffer());
     const found = await fieldWorker().gpx(bytes, `${build.name}, ${name}`);
@@ -60,19 +73,104 @@ export function TracksSide({ tabs }: { tabs: ReactNode }) {
     <main className="page readfirst">
       <Bench>
         <Group title="Tracks" aside={tracked.length > 1 ? `up to ${MOST} over each other` : undefined}>
-          {tracked.length === 0 ? <p className="quiet">None yet: log a run of the kind satellite track and drop its file.</p> : tracked.map(({ id, track, revisionId, ranAt }) => (
-            <div key={id} className="field"><label><input type="checkbox" checked={chosen.includes(id)} onChange={() => toggle(id)} /> <b>{revisions.find((one) => one.id === revisionId)?.letter}</b> {new Intl.DateTimeFormat(reader.locale, { day: 'numeric', month: 'short', timeZone: 'UTC' }).format(new Date(ranAt))}, {track!.name}</label><button type="button" className="link" onClick={() => void out(track!.name, track!.hash)}>GPX</button></div>
-          ))}
+          {tracked.length === 0 ? (
+            <p className="quiet">None yet: log a run of the kind satellite track and drop its file.</p>
+          ) : (
+            tracked.map(({ id, track, revisionId, ranAt }) => (
+              <div key={id} className="field">
+                <label>
+                  <input type="checkbox" checked={chosen.includes(id)} onChange={() => toggle(id)} />{' '}
+                  <b>{revisions.find((one) => one.id === revisionId)?.letter}</b>{' '}
+                  {new Intl.DateTimeFormat(reader.locale, {
+                    day: 'numeric',
+                    month: 'short',
+                    timeZone: 'UTC',
+                  }).format(new Date(ranAt))}
+                  , {track!.name}
+                </label>
+                <button type="button" className="link" onClick={() => void out(track!.name, track!.hash)}>
+                  GPX
+                </button>
+              </div>
+            ))
+          )}
         </Group>
-        <Group title="Top speed"><QuantityField label="Mean over at least" quantity="timeS" limits={{ from: 0, to: 600 }} value={windowS} usual={USUAL_WINDOW_S} onChange={setWindow} /></Group>
+        <Group title="Top speed">
+          <QuantityField
+            label="Mean over at least"
+            quantity="timeS"
+            limits={{ from: 0, to: 600 }}
+            value={windowS}
+            usual={USUAL_WINDOW_S}
+            onChange={setWindow}
+          />
+        </Group>
       </Bench>
       <Readings>
         {tabs}
-        <h1 className="answer" data-testid="track-answer">{best?.seen.result.topSpeedMps === undefined ? tracked.length === 0 ? 'A satellite track shows where the car was fast: drop one on a run sheet.' : 'Reading the tracks…' : <>Fastest <span className="figure measured">{formatText(best.seen.result.topSpeedMps, 'speedMps', reader)}</span>, the mean of at least {formatText(windowS ?? USUAL_WINDOW_S, 'timeS', reader)} of {best.label}.</>}</h1>
-        {problem ? <p className="note bad" role="alert">{problem}</p> : null}
-        {drawn.length > 0 ? <Charts><TrackPicture tracks={drawn} /><SpeedOverTime tracks={drawn} /></Charts> : null}
-        {drawn.length > 0 ? <table className="grid tight" style={{ marginTop: 10 }}><thead><tr><th>Track</th><th className="num">Top speed</th><th className="num">Distance</th><th className="num">Time</th><th className="num">Dropped</th></tr></thead><tbody>{drawn.map(({ id, label, seen: { result } }) => <tr key={id}><td><b>{label}</b></td><td className="num">{result.topSpeedMps === undefined ? 'shorter than the window' : formatText(result.topSpeedMps, 'speedMps', reader)}</td><td className="num">{formatText(result.distanceM, 'distanceM', reader)}</td><td className="num">{formatText(result.durationS, 'timeS', reader)}</td><td className="num">{result.droppedPoints}</td></tr>)}</tbody></table> : null}
-        {best ? <p className="quiet" style={{ fontSize: 13 }}>{best.seen.result.notes.join(' ')}</p> : null}
+        <h1 className="answer" data-testid="track-answer">
+          {best?.seen.result.topSpeedMps === undefined ? (
+            tracked.length === 0 ? (
+              'A satellite track shows where the car was fast: drop one on a run sheet.'
+            ) : (
+              'Reading the tracks…'
+            )
+          ) : (
+            <>
+              Fastest{' '}
+              <span className="figure measured">
+                {formatText(best.seen.result.topSpeedMps, 'speedMps', reader)}
+              </span>
+              , the mean of at least {formatText(windowS ?? USUAL_WINDOW_S, 'timeS', reader)} of {best.label}.
+            </>
+          )}
+        </h1>
+        {problem ? (
+          <p className="note bad" role="alert">
+            {problem}
+          </p>
+        ) : null}
+        {drawn.length > 0 ? (
+          <Charts>
+            <TrackPicture tracks={drawn} />
+            <SpeedOverTime tracks={drawn} />
+          </Charts>
+        ) : null}
+        {drawn.length > 0 ? (
+          <table className="grid tight" style={{ marginTop: 10 }}>
+            <thead>
+              <tr>
+                <th>Track</th>
+                <th className="num">Top speed</th>
+                <th className="num">Distance</th>
+                <th className="num">Time</th>
+                <th className="num">Dropped</th>
+              </tr>
+            </thead>
+            <tbody>
+              {drawn.map(({ id, label, seen: { result } }) => (
+                <tr key={id}>
+                  <td>
+                    <b>{label}</b>
+                  </td>
+                  <td className="num">
+                    {result.topSpeedMps === undefined
+                      ? 'shorter than the window'
+                      : formatText(result.topSpeedMps, 'speedMps', reader)}
+                  </td>
+                  <td className="num">{formatText(result.distanceM, 'distanceM', reader)}</td>
+                  <td className="num">{formatText(result.durationS, 'timeS', reader)}</td>
+                  <td className="num">{result.droppedPoints}</td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        ) : null}
+        {best ? (
+          <p className="quiet" style={{ fontSize: 13 }}>
+            {best.seen.result.notes.join(' ')}
+          </p>
+        ) : null}
       </Readings>
     </main>
   );

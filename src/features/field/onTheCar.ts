@@ -4,8 +4,14 @@ import { type CopyRecord, goodCopies } from '@/core/print/log';
 import { quantityOf } from '@/core/print/sources';
 
 /** The copies of the last run that are still good, and for parts that it says nothing of the first good ones. */
-export function usualCopies(document: BuildDocument, copies: readonly CopyRecord[], runs: readonly RunRecord[]): string[] {
-  const last = [...runs].filter((run) => run.copies !== undefined).sort((a, b) => (a.ranAt < b.ranAt ? 1 : -1))[0];
+export function usualCopies(
+  document: BuildDocument,
+  copies: readonly CopyRecord[],
+  runs: readonly RunRecord[],
+): string[] {
+  const last = [...runs]
+    .filter((run) => run.copies !== undefined)
+    .sort((a, b) => (a.ranAt < b.ranAt ? 1 : -1))[0];
   const before = new Set(last?.copies);
   return document.parts.items.flatMap((part) => {
     const good = goodCopies(copies, part.id);

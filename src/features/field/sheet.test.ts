@@ -14,7 +14,15 @@ describe('a run sheet', () => {
 
   it('sends what is filled in, and a run-up for a timed distance only', () => {
     const sheet = { ...emptySheet('s'), ambientC: 14, packVBefore: 8.3 };
-    expect(conditionsOf(sheet, surface)).toEqual({ surfaceId: 'grass', surfaceName: 'Grass', distanceM: 20, distanceErrorM: 0.02, runUpM: 25, ambientC: 14, packVBefore: 8.3 });
+    expect(conditionsOf(sheet, surface)).toEqual({
+      surfaceId: 'grass',
+      surfaceName: 'Grass',
+      distanceM: 20,
+      distanceErrorM: 0.02,
+      runUpM: 25,
+      ambientC: 14,
+      packVBefore: 8.3,
+    });
     expect(conditionsOf({ ...sheet, kind: 'launch' }, surface)).not.toHaveProperty('runUpM');
   });
 
@@ -29,23 +37,61 @@ describe('a run sheet', () => {
   });
 
   it('waits for the frame rate or the slowdown', () => {
-    expect(attemptOf('a', { ...emptySheet('s'), method: 'frames', captureFps: undefined }, 100)).toBeUndefined();
+    expect(
+      attemptOf('a', { ...emptySheet('s'), method: 'frames', captureFps: undefined }, 100),
+    ).toBeUndefined();
     expect(attemptOf('a', { ...emptySheet('s'), method: 'clip', slowdown: undefined }, 10)).toBeUndefined();
   });
 
   it('of a run that was entered asks for the same again', () => {
-    const sheet = { ...emptySheet('s'), surfaceId: 'grass', ambientC: 14, packVAfter: 7.9, extraMassG: 200, settings: [{ name: 'front toe', value: 2 }], attempts: [{ id: 'a', timeS: 2.4 }], note: 'dry', drivenMinutes: 6, copies: ['c'] };
+    const sheet = {
+      ...emptySheet('s'),
+      surfaceId: 'grass',
+      ambientC: 14,
+      packVAfter: 7.9,
+      extraMassG: 200,
+      settings: [{ name: 'front toe', value: 2 }],
+      attempts: [{ id: 'a', timeS: 2.4 }],
+      note: 'dry',
+      drivenMinutes: 6,
+      copies: ['c'],
+    };
     const { id, kind, attempts, note, drivenMinutes, copies } = sheet;
-    const run = { id, kind, attempts, note, drivenMinutes, copies, conditions: conditionsOf(sheet, surface)!, ranAt: '2026-05-01T10:00:00.000Z', document: emptyDocument() };
+    const run = {
+      id,
+      kind,
+      attempts,
+      note,
+      drivenMinutes,
+      copies,
+      conditions: conditionsOf(sheet, surface)!,
+      ranAt: '2026-05-01T10:00:00.000Z',
+      document: emptyDocument(),
+    };
     expect(sheetOfRun(run)).toEqual(sheet);
-    const drop = { id: 'd', kind: 'drop' as const, attempts: [], conditions: {}, report: { drops: [] }, ranAt: run.ranAt, document: run.document };
+    const drop = {
+      id: 'd',
+      kind: 'drop' as const,
+      attempts: [],
+      conditions: {},
+      report: { drops: [] },
+      ranAt: run.ranAt,
+      document: run.document,
+    };
     expect(conditionsOf(sheetOfRun(drop), surface)).toEqual({});
     expect(sheetOfRun(drop).copies).toEqual([]);
   });
 
   it('passes the door as it is sent', () => {
     const sheet = emptySheet('s');
-    const sent = { id: 's', kind: sheet.kind, attempts: [attemptOf('a', sheet, 2)], conditions: conditionsOf(sheet, surface), ranAt: '2026-05-01T10:00:00.000Z', document: emptyDocument() };
+    const sent = {
+      id: 's',
+      kind: sheet.kind,
+      attempts: [attemptOf('a', sheet, 2)],
+      conditions: conditionsOf(sheet, surface),
+      ranAt: '2026-05-01T10:00:00.000Z',
+      document: emptyDocument(),
+    };
     expect(parse(runSheetSchema, sent)).toEqual(sent);
   });
 });

@@ -16,11 +16,18 @@ export function useRuns(): HeldRun[] {
   const waiting = useWaiting();
   return useMemo(() => {
     const known = new Set(runs.map(({ id }) => id));
-    const held = waiting.filter(({ kind, buildId, id }) => kind === 'run' && buildId === build.id && !known.has(id)).map(({ sheet, revisionId }): HeldRun => {
-      const run = sheet as RunSheet;
-      const predicted = isTimed(run) ? predictRun(run.document, run.kind, run.conditions) : undefined;
-      return { waits: true, run: { ...run, revisionId, ...(predicted?.ok ? { prediction: predicted.value } : {}) } };
-    });
-    return [...runs.map((run) => ({ run, waits: false })), ...held].sort((a, b) => (a.run.ranAt < b.run.ranAt ? -1 : 1));
+    const held = waiting
+      .filter(({ kind, buildId, id }) => kind === 'run' && buildId === build.id && !known.has(id))
+      .map(({ sheet, revisionId }): HeldRun => {
+        const run = sheet as RunSheet;
+        const predicted = isTimed(run) ? predictRun(run.document, run.kind, run.conditions) : undefined;
+        return {
+          waits: true,
+          run: { ...run, revisionId, ...(predicted?.ok ? { prediction: predicted.value } : {}) },
+        };
+      });
+    return [...runs.map((run) => ({ run, waits: false })), ...held].sort((a, b) =>
+      a.run.ranAt < b.run.ranAt ? -1 : 1,
+    );
   }, [runs, waiting, build.id]);
 }

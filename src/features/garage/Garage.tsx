@@ -24,26 +24,61 @@ export function Garage({ cars }: { cars: readonly GarageCar[] }) {
   const router = useRouter();
   const [over, setOver] = useState<'jump' | 'keys'>();
   useKeys({ '/': () => setOver('jump'), '?': () => setOver('keys'), g: () => undefined });
-  const jumps = useMemo<Jump[]>(() => [
-    ...cars.map(({ id, name, revision }) => ({ label: name, hint: `revision ${revision.letter}`, go: () => router.push(`/builds/${id}/${revision.letter}/drive`) })),
-    { label: 'Library', hint: 'motors, packs, controllers, tyres, surfaces', go: () => router.push('/library') },
-  ], [cars, router]);
+  const jumps = useMemo<Jump[]>(
+    () => [
+      ...cars.map(({ id, name, revision }) => ({
+        label: name,
+        hint: `revision ${revision.letter}`,
+        go: () => router.push(`/builds/${id}/${revision.letter}/drive`),
+      })),
+      {
+        label: 'Library',
+        hint: 'motors, packs, controllers, tyres, surfaces',
+        go: () => router.push('/library'),
+      },
+    ],
+    [cars, router],
+  );
   return (
     <>
       <header className="head">
         <span className="name">Lean Badger</span>
-        <nav className="row"><Link href="/" aria-current="page">Garage</Link><Link href="/library">Library</Link></nav>
+        <nav className="row">
+          <Link href="/" aria-current="page">
+            Garage
+          </Link>
+          <Link href="/library">Library</Link>
+        </nav>
         <span className="push" />
         <Preferences />
-        <button type="button" className="plain" onClick={() => setOver('jump')}>jump <kbd>/</kbd></button>
-        <button type="button" className="plain wide" onClick={() => setOver('keys')}>keys <kbd>?</kbd></button>
+        <button type="button" className="plain" onClick={() => setOver('jump')}>
+          jump <kbd>/</kbd>
+        </button>
+        <button type="button" className="plain wide" onClick={() => setOver('keys')}>
+          keys <kbd>?</kbd>
+        </button>
       </header>
       <div className="stripe" style={{ height: 12 }} aria-hidden="true" />
       <main className="garage">
-        <h1 className="answer">{cars.length === 0 ? 'Start with a name. The rest follows from what the car is for.' : `${cars.length} car${cars.length === 1 ? '' : 's'} in the garage.`}</h1>
-        <div className="row" style={{ marginTop: 10, justifyContent: 'space-between' }}><NewBuild /><ImportBuild /></div>
+        <h1 className="answer">
+          {cars.length === 0
+            ? 'Start with a name. The rest follows from what the car is for.'
+            : `${cars.length} car${cars.length === 1 ? '' : 's'} in the garage.`}
+        </h1>
+        <div className="row" style={{ marginTop: 10, justifyContent: 'space-between' }}>
+          <NewBuild />
+          <ImportBuild />
+        </div>
         <StillHere />
-        <div className="cars">{cars.map((car) => <ErrorBoundary key={car.id} fallback={<Ailing car={car} />}><Suspense fallback={null}>{car.ails === undefined ? <Car car={car} /> : <Ailing car={car} />}</Suspense></ErrorBoundary>)}</div>
+        <div className="cars">
+          {cars.map((car) => (
+            <ErrorBoundary key={car.id} fallback={<Ailing car={car} />}>
+              <Suspense fallback={null}>
+                {car.ails === undefined ? <Car car={car} /> : <Ailing car={car} />}
+              </Suspense>
+            </ErrorBoundary>
+          ))}
+        </div>
       </main>
       {over === 'jump' ? <Palette jumps={jumps} onClose={() => setOver(undefined)} /> : null}
       {over === 'keys' ? <KeyList onClose={() => setOver(undefined)} /> : null}
@@ -55,7 +90,14 @@ export function Garage({ cars }: { cars: readonly GarageCar[] }) {
 function StillHere() {
   const waiting = useWaiting();
   if (waiting.length === 0) return null;
-  return <p className="note" role="status">{waiting.length === 1 ? 'One entry waits' : `${waiting.length} entries wait`} on this device to be sent. <button type="button" className="btn" onClick={() => void sendNow()}>Send now</button></p>;
+  return (
+    <p className="note" role="status">
+      {waiting.length === 1 ? 'One entry waits' : `${waiting.length} entries wait`} on this device to be sent.{' '}
+      <button type="button" className="btn" onClick={() => void sendNow()}>
+        Send now
+      </button>
+    </p>
+  );
 }
 
 /** A build of which nothing can be shown but that it is there. */
@@ -63,8 +105,15 @@ function Ailing({ car }: { car: GarageCar }) {
   return (
     <article className="car" aria-label={car.name}>
       <Link href={`/builds/${car.id}/${car.revision.letter}/brief`} className="face">
-        <h2>{car.name} <span className="quiet" style={{ fontSize: 14, fontWeight: 500 }}>{car.revision.letter}</span></h2>
-        <p className="note bad" role="alert">Nothing could be worked out of this build{car.ails ? `: ${car.ails}` : ''}. {car.next}</p>
+        <h2>
+          {car.name}{' '}
+          <span className="quiet" style={{ fontSize: 14, fontWeight: 500 }}>
+            {car.revision.letter}
+          </span>
+        </h2>
+        <p className="note bad" role="alert">
+          Nothing could be worked out of this build{car.ails ? `: ${car.ails}` : ''}. {car.next}
+        </p>
       </Link>
       <CarActs car={car} />
     </article>
@@ -77,16 +126,43 @@ function Car({ car }: { car: GarageCar }) {
   const { tightest, measured } = car;
   return (
     <article className="car" aria-label={car.name}>
-      <Link href={`/builds/${car.id}/${car.revision.letter}/${car.predictedMps === undefined ? 'brief' : 'drive'}`} className="face">
-        <h2>{car.name} <span className="quiet" style={{ fontSize: 14, fontWeight: 500 }}>{car.revision.letter}, {car.revisions} revision{car.revisions === 1 ? '' : 's'}</span></h2>
+      <Link
+        href={`/builds/${car.id}/${car.revision.letter}/${car.predictedMps === undefined ? 'brief' : 'drive'}`}
+        className="face"
+      >
+        <h2>
+          {car.name}{' '}
+          <span className="quiet" style={{ fontSize: 14, fontWeight: 500 }}>
+            {car.revision.letter}, {car.revisions} revision{car.revisions === 1 ? '' : 's'}
+          </span>
+        </h2>
         <div className="facts">
-        <div className="plan"><PlanSketch chassis={car.document.chassis} tyreRadiusMm={car.document.drive.tyre?.radiusMm} driven={car.document.drive.drivenAxles} width={scaleWidth(car)} /></div>
-        <dl>
-          <dt>Predicted</dt><dd>{car.predictedMps === undefined ? 'not yet' : `${speed(car.predictedMps)} on ${car.surface!.toLowerCase()}`}</dd>
-          <dt>Measured</dt><dd className={measured ? 'slate' : undefined}>{measured ? `${formatWithError(measured.speedMps, measured.errorMps, 'speedMps', reader)} (${measured.letter})` : 'no run yet'}</dd>
-          <dt>Tightest</dt><dd>{tightest ? <TightestWords car={car} /> : 'nothing worked out yet'}</dd>
-          <dt>Next</dt><dd className="next">{car.next}</dd>
-        </dl>
+          <div className="plan">
+            <PlanSketch
+              chassis={car.document.chassis}
+              tyreRadiusMm={car.document.drive.tyre?.radiusMm}
+              driven={car.document.drive.drivenAxles}
+              width={scaleWidth(car)}
+            />
+          </div>
+          <dl>
+            <dt>Predicted</dt>
+            <dd>
+              {car.predictedMps === undefined
+                ? 'not yet'
+                : `${speed(car.predictedMps)} on ${car.surface!.toLowerCase()}`}
+            </dd>
+            <dt>Measured</dt>
+            <dd className={measured ? 'slate' : undefined}>
+              {measured
+                ? `${formatWithError(measured.speedMps, measured.errorMps, 'speedMps', reader)} (${measured.letter})`
+                : 'no run yet'}
+            </dd>
+            <dt>Tightest</dt>
+            <dd>{tightest ? <TightestWords car={car} /> : 'nothing worked out yet'}</dd>
+            <dt>Next</dt>
+            <dd className="next">{car.next}</dd>
+          </dl>
         </div>
       </Link>
       <CarActs car={car} />
@@ -107,10 +183,23 @@ function scaleWidth({ document }: GarageCar): number {
 function TightestWords({ car }: { car: GarageCar }) {
   const { reader } = useReader();
   const check = car.tightest!;
-  if (check.value === undefined) return <><StateMark state={check.state} /> {STATE_WORDS[check.state]}: {check.short}</>;
+  if (check.value === undefined)
+    return (
+      <>
+        <StateMark state={check.state} /> {STATE_WORDS[check.state]}: {check.short}
+      </>
+    );
   const { number, unit } = formatQuantity(check.value, check.quantity, reader);
-  const limit = check.limit === undefined || check.kind === 'band' ? '' : ` of ${formatQuantity(check.limit, check.quantity, reader).number}`;
-  return <><StateMark state={check.state} /> {STATE_WORDS[check.state]}: {check.short} {number}{limit} {unit}</>;
+  const limit =
+    check.limit === undefined || check.kind === 'band'
+      ? ''
+      : ` of ${formatQuantity(check.limit, check.quantity, reader).number}`;
+  return (
+    <>
+      <StateMark state={check.state} /> {STATE_WORDS[check.state]}: {check.short} {number}
+      {limit} {unit}
+    </>
+  );
 }
 
 function CarActs({ car }: { car: GarageCar }) {
@@ -129,29 +218,76 @@ function CarActs({ car }: { car: GarageCar }) {
   };
   const address = `/api/builds/${car.id}`;
   const rename = () => doing(() => callApi('PATCH', address, { name: name.trim() }));
-  const remove = () => doing(() => deleteUndoably(address, `${car.name} deleted.`, () => undefined, () => router.refresh()));
+  const remove = () =>
+    doing(() =>
+      deleteUndoably(
+        address,
+        `${car.name} deleted.`,
+        () => undefined,
+        () => router.refresh(),
+      ),
+    );
   return (
     <div className="foot">
       {act === undefined ? (
         <>
-          <Link className="plain" href={`/builds/${car.id}/${car.revision.letter}/learn?view=next`} aria-label={`What to do next with ${car.name}`}>what to do next</Link>
-          <button type="button" className="plain" onClick={() => setAct('rename')}>rename</button>
-          <a className="plain" href={`/api/builds/${car.id}/file`} download>export</a>
-          <button type="button" className="plain" onClick={() => setAct('delete')}>delete</button>
+          <Link
+            className="plain"
+            href={`/builds/${car.id}/${car.revision.letter}/learn?view=next`}
+            aria-label={`What to do next with ${car.name}`}
+          >
+            what to do next
+          </Link>
+          <button type="button" className="plain" onClick={() => setAct('rename')}>
+            rename
+          </button>
+          <a className="plain" href={`/api/builds/${car.id}/file`} download>
+            export
+          </a>
+          <button type="button" className="plain" onClick={() => setAct('delete')}>
+            delete
+          </button>
         </>
       ) : null}
       {act === 'rename' ? (
-        <form className="row" onSubmit={(event) => { event.preventDefault(); if (name.trim() !== '') void rename(); }}>
-          <input className="plainselect" aria-label="New name" value={name} maxLength={80} onChange={(event) => setName(event.target.value)} />
-          <button type="submit" className="btn">Rename</button><button type="button" className="plain" onClick={() => setAct(undefined)}>cancel</button>
+        <form
+          className="row"
+          onSubmit={(event) => {
+            event.preventDefault();
+            if (name.trim() !== '') void rename();
+          }}
+        >
+          <input
+            className="plainselect"
+            aria-label="New name"
+            value={name}
+            maxLength={80}
+            onChange={(event) => setName(event.target.value)}
+          />
+          <button type="submit" className="btn">
+            Rename
+          </button>
+          <button type="button" className="plain" onClick={() => setAct(undefined)}>
+            cancel
+          </button>
         </form>
       ) : null}
       {act === 'delete' ? (
-        <span className="row" role="alert">Delete {car.name} with all its runs and failures? Export it first to keep a copy.
-          <button type="button" className="btn" onClick={() => void remove()}>Delete {car.name}</button><button type="button" className="plain" onClick={() => setAct(undefined)}>keep it</button>
+        <span className="row" role="alert">
+          Delete {car.name} with all its runs and failures? Export it first to keep a copy.
+          <button type="button" className="btn" onClick={() => void remove()}>
+            Delete {car.name}
+          </button>
+          <button type="button" className="plain" onClick={() => setAct(undefined)}>
+            keep it
+          </button>
         </span>
       ) : null}
-      {problem ? <span role="alert" style={{ color: 'var(--rust)' }}>{problem}</span> : null}
+      {problem ? (
+        <span role="alert" style={{ color: 'var(--rust)' }}>
+          {problem}
+        </span>
+      ) : null}
     </div>
   );
 }

@@ -12,7 +12,8 @@ interface Waiting {
 
 const ARCHIVE = 'application/zip';
 /** An archive begins with these letters, whatever it is called. */
-const kindOf = async (file: File) => ((await file.slice(0, 2).text()) === 'PK' ? ARCHIVE : 'application/json');
+const kindOf = async (file: File) =>
+  (await file.slice(0, 2).text()) === 'PK' ? ARCHIVE : 'application/json';
 
 /** Brings a build file in; a build that is here already asks replace or copy. */
 export function ImportBuild() {
@@ -24,11 +25,15 @@ export function ImportBuild() {
     setProblem(undefined);
     setBringing(true);
     try {
-      await callApi('POST', `/api/builds/import?mode=${mode}`, undefined, { body: file, headers: { 'content-type': await kindOf(file) } });
+      await callApi('POST', `/api/builds/import?mode=${mode}`, undefined, {
+        body: file,
+        headers: { 'content-type': await kindOf(file) },
+      });
       setWaiting(undefined);
       router.refresh();
     } catch (error) {
-      if (error instanceof ApiProblem && error.code === 'exists' && mode === 'refuse') setWaiting({ file, message: error.message });
+      if (error instanceof ApiProblem && error.code === 'exists' && mode === 'refuse')
+        setWaiting({ file, message: error.message });
       else setProblem(sentenceOf(error));
     } finally {
       setBringing(false);
@@ -37,21 +42,51 @@ export function ImportBuild() {
   const read = async (file: File | undefined) => {
     if (!file) return;
     const most = (await kindOf(file)) === ARCHIVE ? LARGEST_ARCHIVE : LARGEST_FILE;
-    if (file.size > most) return setProblem(`${file.name} is larger than ${most / 1024 / 1024} MB: a build file holds one build only.`);
+    if (file.size > most)
+      return setProblem(
+        `${file.name} is larger than ${most / 1024 / 1024} MB: a build file holds one build only.`,
+      );
     await bring(file, 'refuse');
   };
   return (
     <div className="row">
-      <label className="btn">Open a build file<input type="file" accept=".json,.zip,application/json,application/zip" className="hidden" aria-label="Open a build file" onChange={(event) => { void read(event.target.files?.[0]); event.target.value = ''; }} /></label>
+      <label className="btn">
+        Open a build file
+        <input
+          type="file"
+          accept=".json,.zip,application/json,application/zip"
+          className="hidden"
+          aria-label="Open a build file"
+          onChange={(event) => {
+            void read(event.target.files?.[0]);
+            event.target.value = '';
+          }}
+        />
+      </label>
       {waiting ? (
-        <span className="row" role="alert">{waiting.message}
-          <button type="button" className="btn" onClick={() => void bring(waiting.file, 'replace')}>Replace it</button>
-          <button type="button" className="btn" onClick={() => void bring(waiting.file, 'copy')}>Bring it in as a copy</button>
-          <button type="button" className="plain" onClick={() => setWaiting(undefined)}>leave it</button>
+        <span className="row" role="alert">
+          {waiting.message}
+          <button type="button" className="btn" onClick={() => void bring(waiting.file, 'replace')}>
+            Replace it
+          </button>
+          <button type="button" className="btn" onClick={() => void bring(waiting.file, 'copy')}>
+            Bring it in as a copy
+          </button>
+          <button type="button" className="plain" onClick={() => setWaiting(undefined)}>
+            leave it
+          </button>
         </span>
       ) : null}
-      {bringing ? <span role="status" className="quiet">bringing it in</span> : null}
-      {problem ? <span role="alert" style={{ color: 'var(--rust)' }}>{problem}</span> : null}
+      {bringing ? (
+        <span role="status" className="quiet">
+          bringing it in
+        </span>
+      ) : null}
+      {problem ? (
+        <span role="alert" style={{ color: 'var(--rust)' }}>
+          {problem}
+        </span>
+      ) : null}
     </div>
   );
 }

@@ -19,10 +19,29 @@ export function NewBuild() {
     }
   };
   return (
-    <form className="row" onSubmit={(event) => { event.preventDefault(); if (name.trim() !== '') void make(); }}>
-      <input className="plainselect" aria-label="Name of the new build" placeholder="Name of a new build" value={name} maxLength={80} onChange={(event) => setName(event.target.value)} />
-      <button type="submit" className="btn main" disabled={name.trim() === ''}>Start it</button>
-      {problem ? <span role="alert" style={{ color: 'var(--rust)' }}>{problem}</span> : null}
+    <form
+      className="row"
+      onSubmit={(event) => {
+        event.preventDefault();
+        if (name.trim() !== '') void make();
+      }}
+    >
+      <input
+        className="plainselect"
+        aria-label="Name of the new build"
+        placeholder="Name of a new build"
+        value={name}
+        maxLength={80}
+        onChange={(event) => setName(event.target.value)}
+      />
+      <button type="submit" className="btn main" disabled={name.trim() === ''}>
+        Start it
+      </button>
+      {problem ? (
+        <span role="alert" style={{ color: 'var(--rust)' }}>
+          {problem}
+        </span>
+      ) : null}
     </form>
   );
 }

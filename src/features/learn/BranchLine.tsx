@@ -18,11 +18,45 @@ export function BranchLine({ chosen, onChoose }: { chosen: string; onChoose(id: 
   const stands = new Set(revisions.map(({ parentId }) => parentId));
   return (
     <div style={{ position: 'relative', paddingLeft: width + 8 }} data-testid="line">
-      <svg width={width} height={revisions.length * ROW} style={{ position: 'absolute', left: 0, top: 0 }} aria-hidden="true">
-        {placed.map(({ id, row, lane, from }) => from ? <path key={id} d={`M${x(from.lane)},${y(from.row)} ${from.lane === lane ? '' : `C${x(from.lane)},${y(from.row) + ROW / 2} ${x(lane)},${y(from.row) + ROW / 2} ${x(lane)},${y(from.row + 1)}`} L${x(lane)},${y(row)}`} fill="none" stroke="var(--ink)" strokeWidth="2" /> : null)}
+      <svg
+        width={width}
+        height={revisions.length * ROW}
+        style={{ position: 'absolute', left: 0, top: 0 }}
+        aria-hidden="true"
+      >
+        {placed.map(({ id, row, lane, from }) =>
+          from ? (
+            <path
+              key={id}
+              d={`M${x(from.lane)},${y(from.row)} ${from.lane === lane ? '' : `C${x(from.lane)},${y(from.row) + ROW / 2} ${x(lane)},${y(from.row) + ROW / 2} ${x(lane)},${y(from.row + 1)}`} L${x(lane)},${y(row)}`}
+              fill="none"
+              stroke="var(--ink)"
+              strokeWidth="2"
+            />
+          ) : null,
+        )}
         {placed.map(({ id, row, lane }, at) => {
           const on = id === chosen;
-          return <g key={id}><circle cx={x(lane)} cy={y(row)} r={NODE} fill={on ? 'var(--ink)' : 'var(--sheet)'} stroke="var(--ink)" strokeWidth="2" /><text x={x(lane)} y={y(row) + 5} textAnchor="middle" style={{ font: '700 13px var(--sans)', fill: on ? 'var(--paper)' : 'var(--ink)' }}>{revisions[at]!.letter}</text></g>;
+          return (
+            <g key={id}>
+              <circle
+                cx={x(lane)}
+                cy={y(row)}
+                r={NODE}
+                fill={on ? 'var(--ink)' : 'var(--sheet)'}
+                stroke="var(--ink)"
+                strokeWidth="2"
+              />
+              <text
+                x={x(lane)}
+                y={y(row) + 5}
+                textAnchor="middle"
+                style={{ font: '700 13px var(--sans)', fill: on ? 'var(--paper)' : 'var(--ink)' }}
+              >
+                {revisions[at]!.letter}
+              </text>
+            </g>
+          );
         })}
       </svg>
       {revisions.map((one) => {
@@ -30,8 +64,25 @@ export function BranchLine({ chosen, onChoose }: { chosen: string; onChoose(id: 
         const measured = measuredSpeedOf(own, 'timedDistance');
         const broke = failures.filter(({ revisionId }) => revisionId === one.id).length;
         return (
-          <button key={one.id} type="button" className="branch-row" style={{ height: ROW }} aria-pressed={one.id === chosen} aria-label={`Revision ${one.letter}`} onClick={() => onChoose(one.id)}>
-            <span className="quiet" style={{ fontSize: 12 }}><When at={one.createdAt} />{one.closedAt && !stands.has(one.id) ? ', closed' : ''}{measured ? <span className="slate"> · {formatText(measured.speedMps, 'speedMps', reader)}</span> : ''}{broke > 0 ? ` · ${broke} broke` : ''}</span>
+          <button
+            key={one.id}
+            type="button"
+            className="branch-row"
+            style={{ height: ROW }}
+            aria-pressed={one.id === chosen}
+            aria-label={`Revision ${one.letter}`}
+            onClick={() => onChoose(one.id)}
+          >
+            <span className="quiet" style={{ fontSize: 12 }}>
+              <When at={one.createdAt} />
+              {one.closedAt && !stands.has(one.id) ? ', closed' : ''}
+              {measured ? (
+                <span className="slate"> · {formatText(measured.speedMps, 'speedMps', reader)}</span>
+              ) : (
+                ''
+              )}
+              {broke > 0 ? ` · ${broke} broke` : ''}
+            </span>
             <span className="clamp">{one.why ?? 'The first.'}</span>
           </button>
         );

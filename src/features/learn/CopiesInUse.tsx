@@ -10,7 +10,11 @@ import { newId, sentenceOf } from '../api';
 import { useBuild } from '../shell/BuildContext';
 import { saveRecord } from '../shell/saveRecord';
 
-const PLACE_WORDS: Readonly<Record<WearPlace, string>> = { tooth: 'tooth thickness', pin: 'pin diameter', bore: 'bore' };
+const PLACE_WORDS: Readonly<Record<WearPlace, string>> = {
+  tooth: 'tooth thickness',
+  pin: 'pin diameter',
+  bore: 'bore',
+};
 const MOST = 14;
 
 /** Printed copies that were driven and are still good, with what a caliper says of their wear. */
@@ -20,64 +24,248 @@ export function CopiesInUse() {
   const [chosen, choose] = useState<string>();
   const [all, setAll] = useState(false);
   const lives = livesOfCopies(copies, runs);
-  const inUse = copies.filter(({ id, retiredAt }) => retiredAt === undefined && (lives.get(id)?.hours ?? 0) > 0).sort((a, b) => (b.readings?.length ?? 0) - (a.readings?.length ?? 0) || lives.get(b.id)!.hours - lives.get(a.id)!.hours);
-  if (inUse.length === 0) return <p className="quiet" style={{ marginTop: 16 }}>No printed copy has hours yet. Say on the run sheet which copies were on the car, and their hours stand here.</p>;
+  const inUse = copies
+    .filter(({ id, retiredAt }) => retiredAt === undefined && (lives.get(id)?.hours ?? 0) > 0)
+    .sort(
+      (a, b) =>
+        (b.readings?.length ?? 0) - (a.readings?.length ?? 0) ||
+        lives.get(b.id)!.hours - lives.get(a.id)!.hours,
+    );
+  if (inUse.length === 0)
+    return (
+      <p className="quiet" style={{ marginTop: 16 }}>
+        No printed copy has hours yet. Say on the run sheet which copies were on the car, and their hours
+        stand here.
+      </p>
+    );
   return (
     <section aria-label="Copies on the car">
-      <div className="cap" style={{ marginTop: 18 }}><span>Copies on the car, and how worn they are</span></div>
-      <div className="gridbox"><table className="grid tight slim" data-testid="copies-in-use">
-        <thead><tr><th>Copy</th><th className="num">Driven</th><th className="num">Runs</th><th /></tr></thead>
-        <tbody>{inUse.slice(0, all ? undefined : MOST).map((copy) => <Row key={copy.id} copy={copy} hours={lives.get(copy.id)!.hours} runs={lives.get(copy.id)!.runs} blows={lives.get(copy.id)!.blows} wear={wearOf(copy.readings ?? [])} open={chosen === copy.id} onOpen={() => choose(chosen === copy.id ? undefined : copy.id)} hoursText={formatText(lives.get(copy.id)!.hours, 'hours', reader, 2)} />)}</tbody>
-      </table></div>
-      {inUse.length > MOST && !all ? <button type="button" className="link" onClick={() => setAll(true)}>All {inUse.length} copies</button> : null}
+      <div className="cap" style={{ marginTop: 18 }}>
+        <span>Copies on the car, and how worn they are</span>
+      </div>
+      <div className="gridbox">
+        <table className="grid tight slim" data-testid="copies-in-use">
+          <thead>
+            <tr>
+              <th>Copy</th>
+              <th className="num">Driven</th>
+              <th className="num">Runs</th>
+              <th />
+            </tr>
+          </thead>
+          <tbody>
+            {inUse.slice(0, all ? undefined : MOST).map((copy) => (
+              <Row
+                key={copy.id}
+                copy={copy}
+                hours={lives.get(copy.id)!.hours}
+                runs={lives.get(copy.id)!.runs}
+                blows={lives.get(copy.id)!.blows}
+                wear={wearOf(copy.readings ?? [])}
+                open={chosen === copy.id}
+                onOpen={() => choose(chosen === copy.id ? undefined : copy.id)}
+                hoursText={formatText(lives.get(copy.id)!.hours, 'hours', reader, 2)}
+              />
+            ))}
+          </tbody>
+        </table>
+      </div>
+      {inUse.length > MOST && !all ? (
+        <button type="button" className="link" onClick={() => setAll(true)}>
+          All {inUse.length} copies
+        </button>
+      ) : null}
     </section>
   );
 }
 
-function Row({ copy, hours, runs, blows, wear, open, onOpen, hoursText }: { copy: Versioned<CopyRecord>; hours: number; runs: number; blows: number; wear: readonly Wear[]; open: boolean; onOpen(): void; hoursText: string }) {
+function Row({
+  copy,
+  hours,
+  runs,
+  blows,
+  wear,
+  open,
+  onOpen,
+  hoursText,
+}: {
+  copy: Versioned<CopyRecord>;
+  hours: number;
+  runs: number;
+  blows: number;
+  wear: readonly Wear[];
+  open: boolean;
+  onOpen(): void;
+  hoursText: string;
+}) {
   const soon = wear.some(({ hoursLeft }) => hoursLeft !== undefined && hoursLeft < 2);
   return (
     <>
       <tr>
-        <td><b>{copy.partName}</b>{copy.how === 'draft' ? ', draft' : ''} <span className="quiet" style={{ fontSize: 12.5 }}>{[...(copy.repairs ?? []).map(({ what }) => what), ...(blows > 0 ? [`${blows} hard blows`] : [])].join('; ')}</span>
-          {wear.map(({ of, words }) => <div key={of} style={{ fontSize: 13, ...(soon ? { color: 'var(--rust)' } : {}) }}>{PLACE_WORDS[of]}: {words}</div>)}</td>
-        <td className="num">{hoursText}</td><td className="num">{runs}</td>
-        <td><button type="button" className="link" aria-expanded={open} aria-label={`Measure ${copy.partName}`} onClick={onOpen}>measure</button></td>
+        <td>
+          <b>{copy.partName}</b>
+          {copy.how === 'draft' ? ', draft' : ''}{' '}
+          <span className="quiet" style={{ fontSize: 12.5 }}>
+            {[
+              ...(copy.repairs ?? []).map(({ what }) => what),
+              ...(blows > 0 ? [`${blows} hard blows`] : []),
+            ].join('; ')}
+          </span>
+          {wear.map(({ of, words }) => (
+            <div key={of} style={{ fontSize: 13, ...(soon ? { color: 'var(--rust)' } : {}) }}>
+              {PLACE_WORDS[of]}: {words}
+            </div>
+          ))}
+        </td>
+        <td className="num">{hoursText}</td>
+        <td className="num">{runs}</td>
+        <td>
+          <button
+            type="button"
+            className="link"
+            aria-expanded={open}
+            aria-label={`Measure ${copy.partName}`}
+            onClick={onOpen}
+          >
+            measure
+          </button>
+        </td>
       </tr>
-      {open ? <tr><td colSpan={4}><ReadingForm copy={copy} hours={hours} onDone={onOpen} /></td></tr> : null}
+      {open ? (
+        <tr>
+          <td colSpan={4}>
+            <ReadingForm copy={copy} hours={hours} onDone={onOpen} />
+          </td>
+        </tr>
+      ) : null}
     </>
   );
 }
 
 /** A caliper's reading of one copy, with the hours that it has by then. */
-function ReadingForm({ copy, hours: driven, onDone }: { copy: Versioned<CopyRecord>; hours: number; onDone(): void }) {
+function ReadingForm({
+  copy,
+  hours: driven,
+  onDone,
+}: {
+  copy: Versioned<CopyRecord>;
+  hours: number;
+  onDone(): void;
+}) {
   const { keepCopy } = useBuild();
   const { reader } = useReader();
   const last = copy.readings?.at(-1);
-  const [of, setOf] = useState<WearPlace>(last?.of ?? (/gear|pinion|wheel/i.test(copy.partName) ? 'tooth' : 'pin'));
+  const [of, setOf] = useState<WearPlace>(
+    last?.of ?? (/gear|pinion|wheel/i.test(copy.partName) ? 'tooth' : 'pin'),
+  );
   const [valueMm, setValue] = useState<number>();
   const [hours, setHours] = useState<number | undefined>(Number(driven.toFixed(2)));
   const [limitMm, setLimit] = useState<number | undefined>(last?.limitMm);
   const [problem, setProblem] = useState<string>();
   const save = async () => {
-    if (valueMm === undefined || hours === undefined) return setProblem('What did the caliper read, and after how many hours?');
+    if (valueMm === undefined || hours === undefined)
+      return setProblem('What did the caliper read, and after how many hours?');
     try {
-      keepCopy(await saveRecord('copy', copy, { ...copy, readings: [...(copy.readings ?? []), { id: newId(), at: new Date().toISOString(), of, valueMm, hours, ...(limitMm === undefined ? {} : { limitMm }) }] }, copy));
+      keepCopy(
+        await saveRecord(
+          'copy',
+          copy,
+          {
+            ...copy,
+            readings: [
+              ...(copy.readings ?? []),
+              {
+                id: newId(),
+                at: new Date().toISOString(),
+                of,
+                valueMm,
+                hours,
+                ...(limitMm === undefined ? {} : { limitMm }),
+              },
+            ],
+          },
+          copy,
+        ),
+      );
       onDone();
     } catch (error) {
       setProblem(sentenceOf(error));
     }
   };
   return (
-    <form className="note" aria-label={`Wear of ${copy.partName}`} style={{ maxWidth: 460 }} onSubmit={(event) => { event.preventDefault(); void save(); }}>
-      <div className="field"><label htmlFor={`wear-${copy.id}`}>Measured at the</label><select id={`wear-${copy.id}`} value={of} onChange={(event) => setOf(event.target.value as WearPlace)}>{WEAR_PLACES.map((place) => <option key={place} value={place}>{PLACE_WORDS[place]}</option>)}</select></div>
-      <QuantityField label="The caliper reads" quantity="lengthMm" limits={{ above: 0, to: 1000 }} value={valueMm} onChange={setValue} example={1.57} />
-      <QuantityField label="After" quantity="hours" limits={{ from: 0, to: 100_000 }} value={hours} onChange={setHours} />
-      <QuantityField label="Spent at" quantity="lengthMm" limits={{ above: 0, to: 1000 }} value={limitMm} onChange={setLimit} />
-      <p className="quiet" style={{ fontSize: 12.5 }}>Left open, a tooth is spent when 0.2 of its module is worn off, a pin or bore at 0.15 mm of play.</p>
-      {problem ? <p role="alert" style={{ color: 'var(--rust)' }}>{problem}</p> : null}
-      {(copy.readings ?? []).length > 0 ? <p className="quiet" style={{ fontSize: 12.5 }}>So far: {(copy.readings ?? []).map((one) => `${formatText(one.valueMm, 'lengthMm', reader, 4)} after ${formatText(one.hours, 'hours', reader)}`).join(', ')}.</p> : null}
-      <div className="row" style={{ marginTop: 6 }}><button type="submit" className="btn main">Save the reading</button><button type="button" className="btn" onClick={onDone}>Cancel</button></div>
+    <form
+      className="note"
+      aria-label={`Wear of ${copy.partName}`}
+      style={{ maxWidth: 460 }}
+      onSubmit={(event) => {
+        event.preventDefault();
+        void save();
+      }}
+    >
+      <div className="field">
+        <label htmlFor={`wear-${copy.id}`}>Measured at the</label>
+        <select
+          id={`wear-${copy.id}`}
+          value={of}
+          onChange={(event) => setOf(event.target.value as WearPlace)}
+        >
+          {WEAR_PLACES.map((place) => (
+            <option key={place} value={place}>
+              {PLACE_WORDS[place]}
+            </option>
+          ))}
+        </select>
+      </div>
+      <QuantityField
+        label="The caliper reads"
+        quantity="lengthMm"
+        limits={{ above: 0, to: 1000 }}
+        value={valueMm}
+        onChange={setValue}
+        example={1.57}
+      />
+      <QuantityField
+        label="After"
+        quantity="hours"
+        limits={{ from: 0, to: 100_000 }}
+        value={hours}
+        onChange={setHours}
+      />
+      <QuantityField
+        label="Spent at"
+        quantity="lengthMm"
+        limits={{ above: 0, to: 1000 }}
+        value={limitMm}
+        onChange={setLimit}
+      />
+      <p className="quiet" style={{ fontSize: 12.5 }}>
+        Left open, a tooth is spent when 0.2 of its module is worn off, a pin or bore at 0.15 mm of play.
+      </p>
+      {problem ? (
+        <p role="alert" style={{ color: 'var(--rust)' }}>
+          {problem}
+        </p>
+      ) : null}
+      {(copy.readings ?? []).length > 0 ? (
+        <p className="quiet" style={{ fontSize: 12.5 }}>
+          So far:{' '}
+          {(copy.readings ?? [])
+            .map(
+              (one) =>
+                `${formatText(one.valueMm, 'lengthMm', reader, 4)} after ${formatText(one.hours, 'hours', reader)}`,
+            )
+            .join(', ')}
+          .
+        </p>
+      ) : null}
+      <div className="row" style={{ marginTop: 6 }}>
+        <button type="submit" className="btn main">
+          Save the reading
+        </button>
+        <button type="button" className="btn" onClick={onDone}>
+          Cancel
+        </button>
+      </div>
     </form>
   );
 }

@@ -29,10 +29,19 @@ export function Diagnosis({ failure }: { failure: Versioned<FailureRecord> }) {
   const run = runs.find(({ id }) => id === failure.runId);
   const { ledger = {} } = failure;
   const document = revision?.document;
-  const worked = useWorked(document ? () => learnWorker().margins(document, thresholds) : undefined, [document, thresholds]);
-  if (!document) return <p className="note">Its revision was deleted; what was noted stays, but there is no build to reckon with.</p>;
+  const worked = useWorked(document ? () => learnWorker().margins(document, thresholds) : undefined, [
+    document,
+    thresholds,
+  ]);
+  if (!document)
+    return (
+      <p className="note">
+        Its revision was deleted; what was noted stays, but there is no build to reckon with.
+      </p>
+    );
   const fixed = revisions.find(({ id }) => id === failure.fixRevisionId)?.document;
-  const lived = ledger.copyId === undefined ? undefined : livesOfCopies(copies, runs).get(ledger.copyId)?.hours;
+  const lived =
+    ledger.copyId === undefined ? undefined : livesOfCopies(copies, runs).get(ledger.copyId)?.hours;
   const { input, notes } = askDiagnosis(failure, document, run, worked.value?.margins ?? {}, lived);
   const { suspects, nextCheck, notes: said } = failureDiagnose(input);
   const save = async (next: FailureRecord) => {
@@ -53,40 +62,163 @@ export function Diagnosis({ failure }: { failure: Versioned<FailureRecord> }) {
       setSaving((open.current -= 1));
     }
   };
-  const change = (more: Partial<FailureLedger>) => void save({ ...failure, ledger: Object.fromEntries(Object.entries({ ...ledger, ...more }).filter(([, value]) => value !== undefined)) });
-  const answer = (check: string, result: Outcome | undefined) => change({ outcomes: [...(ledger.outcomes ?? []).filter((one) => one.check !== check), ...(result ? [{ check, result, at: new Date().toISOString() }] : [])] });
+  const change = (more: Partial<FailureLedger>) =>
+    void save({
+      ...failure,
+      ledger: Object.fromEntries(
+        Object.entries({ ...ledger, ...more }).filter(([, value]) => value !== undefined),
+      ),
+    });
+  const answer = (check: string, result: Outcome | undefined) =>
+    change({
+      outcomes: [
+        ...(ledger.outcomes ?? []).filter((one) => one.check !== check),
+        ...(result ? [{ check, result, at: new Date().toISOString() }] : []),
+      ],
+    });
   const close = (cause: string) => change({ verdict: { cause, at: new Date().toISOString() } });
   const percent = (share: number) => `${formatNumber(100 * share, reader.locale, 2)}\u00a0%`;
   const { verdict } = ledger;
   return (
     <div className="diagnosis" data-testid="diagnosis">
-      <span className="quiet" role="status" style={{ float: 'right', fontSize: 12 }}>{saving > 0 ? 'saving' : 'saved'}</span>
-      {problem ? <p className="note bad" role="alert">{problem}</p> : null}
-      {(ledger.rounds ?? []).map((round, at) => <p key={at} className="quiet">Looked at before: {round.verdict ? verdictWords(round.verdict) : 'without a verdict'}{round.verdict ? <>, <When at={round.verdict.at} /></> : null}.</p>)}
+      <span className="quiet" role="status" style={{ float: 'right', fontSize: 12 }}>
+        {saving > 0 ? 'saving' : 'saved'}
+      </span>
+      {problem ? (
+        <p className="note bad" role="alert">
+          {problem}
+        </p>
+      ) : null}
+      {(ledger.rounds ?? []).map((round, at) => (
+        <p key={at} className="quiet">
+          Looked at before: {round.verdict ? verdictWords(round.verdict) : 'without a verdict'}
+          {round.verdict ? (
+            <>
+              , <When at={round.verdict.at} />
+            </>
+          ) : null}
+          .
+        </p>
+      ))}
       {verdict ? (
-        <p className="note ok"><b>Verdict:</b> {verdictWords(verdict)}, <When at={verdict.at} />. <button type="button" className="link" onClick={() => void save(reopened(failure, fixed ? changesOf(document, fixed) : []))}>It was not that: open it again</button></p>
+        <p className="note ok">
+          <b>Verdict:</b> {verdictWords(verdict)}, <When at={verdict.at} />.{' '}
+          <button
+            type="button"
+            className="link"
+            onClick={() => void save(reopened(failure, fixed ? changesOf(document, fixed) : []))}
+          >
+            It was not that: open it again
+          </button>
+        </p>
       ) : nextCheck ? (
-        <p className="answer" style={{ fontSize: 19 }} data-testid="next-check"><b>Look first:</b> {nextCheck.ask} <span className="quiet" style={{ fontSize: 14 }}>{nextCheck.minutes} min, tells {formatNumber(nextCheck.bitsPerMinute, reader.locale, 2)} bit a minute</span> <Answers check={nextCheck.check} result={undefined} onAnswer={answer} /></p>
+        <p className="answer" style={{ fontSize: 19 }} data-testid="next-check">
+          <b>Look first:</b> {nextCheck.ask}{' '}
+          <span className="quiet" style={{ fontSize: 14 }}>
+            {nextCheck.minutes} min, tells {formatNumber(nextCheck.bitsPerMinute, reader.locale, 2)} bit a
+            minute
+          </span>{' '}
+          <Answers check={nextCheck.check} result={undefined} onAnswer={answer} />
+        </p>
       ) : null}
       <Facts failure={failure} copies={copies} onChange={change} />
-      <ol className="suspects" data-testid="suspects">{suspects.map((suspect) => <SuspectRow key={suspect.cause} suspect={suspect} percent={percent} closed={verdict !== undefined} onAnswer={answer} onVerdict={close} />)}</ol>
-      <p className="quiet" style={{ fontSize: 12.5 }}>{[...notes, ...said].join(' ')}{worked.value ? '' : ' The margins of its revision are being worked out.'}</p>
+      <ol className="suspects" data-testid="suspects">
+        {suspects.map((suspect) => (
+          <SuspectRow
+            key={suspect.cause}
+            suspect={suspect}
+            percent={percent}
+            closed={verdict !== undefined}
+            onAnswer={answer}
+            onVerdict={close}
+          />
+        ))}
+      </ol>
+      <p className="quiet" style={{ fontSize: 12.5 }}>
+        {[...notes, ...said].join(' ')}
+        {worked.value ? '' : ' The margins of its revision are being worked out.'}
+      </p>
     </div>
   );
 }
 
-function Answers({ check, result, onAnswer }: { check: string; result: Outcome | undefined; onAnswer(check: string, result: Outcome | undefined): void }) {
-  return <span className="seg" role="group" aria-label="What the check says">{OUTCOMES.map((one) => <button key={one} type="button" className="small" aria-pressed={result === one} onClick={() => onAnswer(check, result === one ? undefined : one)}>{one}</button>)}</span>;
+function Answers({
+  check,
+  result,
+  onAnswer,
+}: {
+  check: string;
+  result: Outcome | undefined;
+  onAnswer(check: string, result: Outcome | undefined): void;
+}) {
+  return (
+    <span className="seg" role="group" aria-label="What the check says">
+      {OUTCOMES.map((one) => (
+        <button
+          key={one}
+          type="button"
+          className="small"
+          aria-pressed={result === one}
+          onClick={() => onAnswer(check, result === one ? undefined : one)}
+        >
+          {one}
+        </button>
+      ))}
+    </span>
+  );
 }
 
-function SuspectRow({ suspect: { cause, means, share, why, check }, percent, closed, onAnswer, onVerdict }: { suspect: Suspect; percent(share: number): string; closed: boolean; onAnswer(check: string, result: Outcome | undefined): void; onVerdict(cause: string): void }) {
+function SuspectRow({
+  suspect: { cause, means, share, why, check },
+  percent,
+  closed,
+  onAnswer,
+  onVerdict,
+}: {
+  suspect: Suspect;
+  percent(share: number): string;
+  closed: boolean;
+  onAnswer(check: string, result: Outcome | undefined): void;
+  onVerdict(cause: string): void;
+}) {
   const result = 'result' in check ? check.result : undefined;
   return (
     <li className="suspect" data-cause={cause}>
-      <div className="row" style={{ flexWrap: 'nowrap', alignItems: 'baseline' }}><b style={{ flex: 1 }}>{means}</b><span className="mono">{percent(share)}</span></div>
-      <div className="sharebar" aria-hidden="true"><span style={{ width: `${Math.max(1, 100 * share)}%` }} /></div>
-      <details className="more"><summary>{why[0]}</summary><ul style={{ fontSize: 13 }}>{why.slice(1).map((one) => <li key={one}>{one}</li>)}</ul></details>
-      <div className="row" style={{ fontSize: 13 }}><span style={{ flex: 1 }}>{check.ask} <span className="quiet">{check.minutes} min</span></span>{closed ? <b>{result ?? ''}</b> : <><Answers check={check.id} result={result} onAnswer={onAnswer} /><button type="button" className="btn" aria-label={`Verdict: ${means}`} onClick={() => onVerdict(cause)}>It was this</button></>}</div>
+      <div className="row" style={{ flexWrap: 'nowrap', alignItems: 'baseline' }}>
+        <b style={{ flex: 1 }}>{means}</b>
+        <span className="mono">{percent(share)}</span>
+      </div>
+      <div className="sharebar" aria-hidden="true">
+        <span style={{ width: `${Math.max(1, 100 * share)}%` }} />
+      </div>
+      <details className="more">
+        <summary>{why[0]}</summary>
+        <ul style={{ fontSize: 13 }}>
+          {why.slice(1).map((one) => (
+            <li key={one}>{one}</li>
+          ))}
+        </ul>
+      </details>
+      <div className="row" style={{ fontSize: 13 }}>
+        <span style={{ flex: 1 }}>
+          {check.ask} <span className="quiet">{check.minutes} min</span>
+        </span>
+        {closed ? (
+          <b>{result ?? ''}</b>
+        ) : (
+          <>
+            <Answers check={check.id} result={result} onAnswer={onAnswer} />
+            <button
+              type="button"
+              className="btn"
+              aria-label={`Verdict: ${means}`}
+              onClick={() => onVerdict(cause)}
+            >
+              It was this
+            </button>
+          </>
+        )}
+      </div>
     </li>
   );
 }

@@ -10,7 +10,16 @@ import { useBuild } from '../shell/BuildContext';
 import { copyWords } from './copyWords';
 
 /** Clues that a builder forgets to say and that separate most. */
-const FIRST = ['onlyUnderLoad', 'onlyWhenHot', 'onlyAtLowCharge', 'onlyOnFloor', 'onStand', 'fromFirstRun', 'slowlyWorse', 'intermittent'] as const;
+const FIRST = [
+  'onlyUnderLoad',
+  'onlyWhenHot',
+  'onlyAtLowCharge',
+  'onlyOnFloor',
+  'onStand',
+  'fromFirstRun',
+  'slowlyWorse',
+  'intermittent',
+] as const;
 
 interface FactsProps {
   failure: FailureRecord;
@@ -26,29 +35,139 @@ export function Facts({ failure, copies, onChange }: FactsProps) {
   const { ledger = {} } = failure;
   const clues = ledger.clues ?? [];
   const [asked, setAsked] = useState('');
-  const toggle = (clue: string) => onChange({ clues: clues.includes(clue) ? clues.filter((one) => one !== clue) : [...clues, clue] });
+  const toggle = (clue: string) =>
+    onChange({ clues: clues.includes(clue) ? clues.filter((one) => one !== clue) : [...clues, clue] });
   const own = copies.filter(({ partId }) => partId !== undefined && partId === failure.partId);
-  const found = asked.trim() === '' ? [] : Object.entries(TABLES.clues).filter(([id, { means }]) => !clues.includes(id) && means.toLowerCase().includes(asked.trim().toLowerCase())).slice(0, 8);
-  const chip = (clue: string) => <button key={clue} type="button" className="chip" aria-pressed={clues.includes(clue)} onClick={() => toggle(clue)}>{TABLES.clues[clue]?.means ?? `${clue} (not known here)`}</button>;
+  const found =
+    asked.trim() === ''
+      ? []
+      : Object.entries(TABLES.clues)
+          .filter(
+            ([id, { means }]) =>
+              !clues.includes(id) && means.toLowerCase().includes(asked.trim().toLowerCase()),
+          )
+          .slice(0, 8);
+  const chip = (clue: string) => (
+    <button
+      key={clue}
+      type="button"
+      className="chip"
+      aria-pressed={clues.includes(clue)}
+      onClick={() => toggle(clue)}
+    >
+      {TABLES.clues[clue]?.means ?? `${clue} (not known here)`}
+    </button>
+  );
   const changes = ledger.changesSinceGood ?? [];
   return (
     <section aria-label="What is known">
-      <div className="chips" data-testid="clues">{[...clues, ...FIRST.filter((one) => !clues.includes(one))].map(chip)}</div>
-      <input className="plainselect" style={{ width: '100%', maxWidth: 420 }} aria-label="Look for a clue" placeholder="more clues: type what you saw, e.g. smell, flat, teeth" value={asked} onChange={(event) => setAsked(event.target.value)} />
+      <div className="chips" data-testid="clues">
+        {[...clues, ...FIRST.filter((one) => !clues.includes(one))].map(chip)}
+      </div>
+      <input
+        className="plainselect"
+        style={{ width: '100%', maxWidth: 420 }}
+        aria-label="Look for a clue"
+        placeholder="more clues: type what you saw, e.g. smell, flat, teeth"
+        value={asked}
+        onChange={(event) => setAsked(event.target.value)}
+      />
       {found.length > 0 ? <div className="chips">{found.map(([id]) => chip(id))}</div> : null}
-      <details className="more"><summary>What it was like, and what had happened before</summary>
-        {own.length > 0 ? <div className="field"><label htmlFor={`copy-${failure.id}`}>Which copy</label><select id={`copy-${failure.id}`} value={ledger.copyId ?? ''} onChange={(event) => onChange({ copyId: event.target.value === '' ? undefined : event.target.value })}><option value="">not known</option>{own.map(({ id, repairs = [] }, at) => <option key={id} value={id}>{copyWords(at + 1, lives.get(id)?.hours ?? 0, reader, repairs)}</option>)}</select></div> : null}
-        <QuantityField label="Charge left" quantity="share" limits={{ from: 0, to: 1 }} value={ledger.stateOfCharge} onChange={(value) => onChange({ stateOfCharge: value })} />
-        <QuantityField label="Motor’s case" quantity="temperatureC" limits={{ from: -50, to: 400 }} value={ledger.motorCaseC} onChange={(value) => onChange({ motorCaseC: value })} />
-        <QuantityField label="The blow came at" quantity="speedMps" limits={{ from: 0, to: 150 }} value={ledger.impactMps} onChange={(value) => onChange({ impactMps: value })} />
-        <QuantityField label="Until it ran again" quantity="minutes" limits={{ from: 0, to: 100_000 }} value={ledger.lostMinutes} onChange={(value) => onChange({ lostMinutes: value })} />
+      <details className="more">
+        <summary>What it was like, and what had happened before</summary>
+        {own.length > 0 ? (
+          <div className="field">
+            <label htmlFor={`copy-${failure.id}`}>Which copy</label>
+            <select
+              id={`copy-${failure.id}`}
+              value={ledger.copyId ?? ''}
+              onChange={(event) =>
+                onChange({ copyId: event.target.value === '' ? undefined : event.target.value })
+              }
+            >
+              <option value="">not known</option>
+              {own.map(({ id, repairs = [] }, at) => (
+                <option key={id} value={id}>
+                  {copyWords(at + 1, lives.get(id)?.hours ?? 0, reader, repairs)}
+                </option>
+              ))}
+            </select>
+          </div>
+        ) : null}
+        <QuantityField
+          label="Charge left"
+          quantity="share"
+          limits={{ from: 0, to: 1 }}
+          value={ledger.stateOfCharge}
+          onChange={(value) => onChange({ stateOfCharge: value })}
+        />
+        <QuantityField
+          label="Motor’s case"
+          quantity="temperatureC"
+          limits={{ from: -50, to: 400 }}
+          value={ledger.motorCaseC}
+          onChange={(value) => onChange({ motorCaseC: value })}
+        />
+        <QuantityField
+          label="The blow came at"
+          quantity="speedMps"
+          limits={{ from: 0, to: 150 }}
+          value={ledger.impactMps}
+          onChange={(value) => onChange({ impactMps: value })}
+        />
+        <QuantityField
+          label="Until it ran again"
+          quantity="minutes"
+          limits={{ from: 0, to: 100_000 }}
+          value={ledger.lostMinutes}
+          onChange={(value) => onChange({ lostMinutes: value })}
+        />
         <div className="row" style={{ margin: '6px 0' }}>
-          <label><input type="checkbox" checked={ledger.wet === true} onChange={(event) => onChange({ wet: event.target.checked ? true : undefined })} /> it was wet</label>
-          <label><input type="checkbox" checked={ledger.repaired === true} onChange={(event) => onChange({ repaired: event.target.checked ? true : undefined })} /> the part had been repaired</label>
-          <label><input type="checkbox" checked={ledger.crackedBefore === true} onChange={(event) => onChange({ crackedBefore: event.target.checked ? true : undefined })} /> it had been cracked before</label>
+          <label>
+            <input
+              type="checkbox"
+              checked={ledger.wet === true}
+              onChange={(event) => onChange({ wet: event.target.checked ? true : undefined })}
+            />{' '}
+            it was wet
+          </label>
+          <label>
+            <input
+              type="checkbox"
+              checked={ledger.repaired === true}
+              onChange={(event) => onChange({ repaired: event.target.checked ? true : undefined })}
+            />{' '}
+            the part had been repaired
+          </label>
+          <label>
+            <input
+              type="checkbox"
+              checked={ledger.crackedBefore === true}
+              onChange={(event) => onChange({ crackedBefore: event.target.checked ? true : undefined })}
+            />{' '}
+            it had been cracked before
+          </label>
         </div>
         <p className="cap">Changed since it was last good</p>
-        <div className="chips">{Object.entries(TABLES.changes).map(([id, { means }]) => <button key={id} type="button" className="chip" aria-pressed={changes.includes(id)} onClick={() => onChange({ changesSinceGood: changes.includes(id) ? changes.filter((one) => one !== id) : [...changes, id] })}>{means}</button>)}</div>
+        <div className="chips">
+          {Object.entries(TABLES.changes).map(([id, { means }]) => (
+            <button
+              key={id}
+              type="button"
+              className="chip"
+              aria-pressed={changes.includes(id)}
+              onClick={() =>
+                onChange({
+                  changesSinceGood: changes.includes(id)
+                    ? changes.filter((one) => one !== id)
+                    : [...changes, id],
+                })
+              }
+            >
+              {means}
+            </button>
+          ))}
+        </div>
       </details>
     </section>
   );

@@ -18,7 +18,13 @@ import { copyWords } from './copyWords';
 const OWN = 'own';
 
 /** Notes what broke: part, way, run, hours and the story. */
-export function FailureForm({ onDone, entered }: { onDone(): void; /** The failure that is changed, where it was entered before and not taken. */ entered?: Waiting }) {
+export function FailureForm({
+  onDone,
+  entered,
+}: {
+  onDone(): void;
+  /** The failure that is changed, where it was entered before and not taken. */ entered?: Waiting;
+}) {
   const given = entered?.sheet as FailureSheet | undefined;
   const { document, runs, copies, revision, build } = useBuild();
   const waiting = useWaiting();
@@ -35,7 +41,12 @@ export function FailureForm({ onDone, entered }: { onDone(): void; /** The failu
   const [lostMinutes, setLost] = useState(given?.ledger?.lostMinutes);
   const [photos, setPhotos] = useState<WaitingPhoto[]>(entered?.photos ?? []);
   const [problem, setProblem] = useState<string>();
-  const own = [...runs.filter((run) => run.revisionId === revision.id), ...waiting.filter(({ kind, revisionId }) => kind === 'run' && revisionId === revision.id).map(({ sheet }) => sheet as RunSheet)];
+  const own = [
+    ...runs.filter((run) => run.revisionId === revision.id),
+    ...waiting
+      .filter(({ kind, revisionId }) => kind === 'run' && revisionId === revision.id)
+      .map(({ sheet }) => sheet as RunSheet),
+  ];
   const part = document.parts.items.find((item) => item.id === partId);
   const name = part?.name ?? partName.trim();
   const prints = part ? copies.filter((copy) => copy.partId === part.id) : [];
@@ -48,53 +59,162 @@ export function FailureForm({ onDone, entered }: { onDone(): void; /** The failu
 
   async function send() {
     if (name === '') return setProblem('Which part? Choose one from the list or type its name.');
-    if (mode === '') return setProblem('How did it fail? Choose the nearest; "Something else" is one of them.');
-    const ledger: FailureLedger = { ...(mode === OWN && modeWords.trim() !== '' ? { modeWords: modeWords.trim() } : {}), ...(lostMinutes === undefined ? {} : { lostMinutes }), ...(copyId === '' ? {} : { copyId }) };
+    if (mode === '')
+      return setProblem('How did it fail? Choose the nearest; "Something else" is one of them.');
+    const ledger: FailureLedger = {
+      ...(mode === OWN && modeWords.trim() !== '' ? { modeWords: modeWords.trim() } : {}),
+      ...(lostMinutes === undefined ? {} : { lostMinutes }),
+      ...(copyId === '' ? {} : { copyId }),
+    };
     try {
       const sheet: FailureSheet = {
-        id, mode, partName: name, occurredAt: given?.occurredAt ?? new Date().toISOString(),
+        id,
+        mode,
+        partName: name,
+        occurredAt: given?.occurredAt ?? new Date().toISOString(),
         ...(part ? { partId: part.id } : {}),
         ...(runId === '' ? {} : { runId }),
         ...(hours === undefined && !lived ? {} : { hours: hours ?? Number(lived!.toFixed(2)) }),
         ...(story.trim() === '' ? {} : { story: story.trim() }),
         ...(Object.keys(ledger).length > 0 ? { ledger } : {}),
       };
-      await enter({ id, kind: 'failure', revisionId: revision.id, letter: revision.letter, buildId: build.id, at: sheet.occurredAt, sheet, photos });
+      await enter({
+        id,
+        kind: 'failure',
+        revisionId: revision.id,
+        letter: revision.letter,
+        buildId: build.id,
+        at: sheet.occurredAt,
+        sheet,
+        photos,
+      });
       onDone();
     } catch (error) {
-      setProblem(`Not kept: this browser gives no room for it (${(error as Error).message}). Leave the page open.`);
+      setProblem(
+        `Not kept: this browser gives no room for it (${(error as Error).message}). Leave the page open.`,
+      );
     }
   }
 
   return (
-    <form aria-label="Note a failure" className="note" onSubmit={(event) => { event.preventDefault(); void send(); }}>
-      <div className="field"><label htmlFor="failure-part">Part</label>
+    <form
+      aria-label="Note a failure"
+      className="note"
+      onSubmit={(event) => {
+        event.preventDefault();
+        void send();
+      }}
+    >
+      <div className="field">
+        <label htmlFor="failure-part">Part</label>
         <select id="failure-part" value={partId} onChange={(event) => setPartId(event.target.value)}>
           <option value="">not in the list</option>
-          {document.parts.items.map((item) => <option key={item.id} value={item.id}>{item.name}</option>)}
+          {document.parts.items.map((item) => (
+            <option key={item.id} value={item.id}>
+              {item.name}
+            </option>
+          ))}
         </select>
       </div>
-      {partId === '' ? <div className="field text"><label htmlFor="failure-name">Its name</label><input id="failure-name" value={partName} maxLength={80} placeholder="e.g. Main gear" onChange={(event) => setPartName(event.target.value)} /></div> : null}
-      <div className="field"><label htmlFor="failure-mode">What happened</label>
+      {partId === '' ? (
+        <div className="field text">
+          <label htmlFor="failure-name">Its name</label>
+          <input
+            id="failure-name"
+            value={partName}
+            maxLength={80}
+            placeholder="e.g. Main gear"
+            onChange={(event) => setPartName(event.target.value)}
+          />
+        </div>
+      ) : null}
+      <div className="field">
+        <label htmlFor="failure-mode">What happened</label>
         <select id="failure-mode" value={mode} onChange={(event) => setMode(event.target.value)}>
           <option value="">choose</option>
-          {FAILURE_MODES.map((one) => <option key={one.id} value={one.id} title={one.means}>{one.name}</option>)}
+          {FAILURE_MODES.map((one) => (
+            <option key={one.id} value={one.id} title={one.means}>
+              {one.name}
+            </option>
+          ))}
         </select>
       </div>
-      {mode === OWN ? <div className="field text"><label htmlFor="failure-words">In your words</label><input id="failure-words" value={modeWords} maxLength={80} placeholder="e.g. belt frayed" onChange={(event) => setModeWords(event.target.value)} /></div> : null}
-      <div className="field"><label htmlFor="failure-run">In which run</label>
+      {mode === OWN ? (
+        <div className="field text">
+          <label htmlFor="failure-words">In your words</label>
+          <input
+            id="failure-words"
+            value={modeWords}
+            maxLength={80}
+            placeholder="e.g. belt frayed"
+            onChange={(event) => setModeWords(event.target.value)}
+          />
+        </div>
+      ) : null}
+      <div className="field">
+        <label htmlFor="failure-run">In which run</label>
         <select id="failure-run" value={runId} onChange={(event) => setRunId(event.target.value)}>
           <option value="">none of them</option>
-          {own.map((run) => <option key={run.id} value={run.id}>{RUN_KIND_NAMES[run.kind]}, {day.format(new Date(run.ranAt))}</option>)}
+          {own.map((run) => (
+            <option key={run.id} value={run.id}>
+              {RUN_KIND_NAMES[run.kind]}, {day.format(new Date(run.ranAt))}
+            </option>
+          ))}
         </select>
       </div>
-      {prints.length > 0 ? <div className="field"><label htmlFor="failure-copy">Which copy</label><select id="failure-copy" value={copyId} onChange={(event) => chooseCopy(event.target.value)}><option value="">not known</option>{prints.map(({ id: copy, repairs = [] }, at) => <option key={copy} value={copy}>{copyWords(at + 1, lives.get(copy)?.hours ?? 0, reader, repairs)}</option>)}</select></div> : null}
-      <QuantityField label="Hours on the part" quantity="hours" value={hours} onChange={setHours} limits={{ from: 0, to: 100_000 }} example={lived ? Number(lived.toFixed(2)) : 1.4} />
-      <QuantityField label="Until it ran again" quantity="minutes" value={lostMinutes} onChange={setLost} limits={{ from: 0, to: 100_000 }} example={35} />
-      <div className="field text"><textarea aria-label="What you saw" rows={3} maxLength={4000} placeholder="What you were doing, what you heard, where it broke" value={story} onChange={(event) => setStory(event.target.value)} /></div>
+      {prints.length > 0 ? (
+        <div className="field">
+          <label htmlFor="failure-copy">Which copy</label>
+          <select id="failure-copy" value={copyId} onChange={(event) => chooseCopy(event.target.value)}>
+            <option value="">not known</option>
+            {prints.map(({ id: copy, repairs = [] }, at) => (
+              <option key={copy} value={copy}>
+                {copyWords(at + 1, lives.get(copy)?.hours ?? 0, reader, repairs)}
+              </option>
+            ))}
+          </select>
+        </div>
+      ) : null}
+      <QuantityField
+        label="Hours on the part"
+        quantity="hours"
+        value={hours}
+        onChange={setHours}
+        limits={{ from: 0, to: 100_000 }}
+        example={lived ? Number(lived.toFixed(2)) : 1.4}
+      />
+      <QuantityField
+        label="Until it ran again"
+        quantity="minutes"
+        value={lostMinutes}
+        onChange={setLost}
+        limits={{ from: 0, to: 100_000 }}
+        example={35}
+      />
+      <div className="field text">
+        <textarea
+          aria-label="What you saw"
+          rows={3}
+          maxLength={4000}
+          placeholder="What you were doing, what you heard, where it broke"
+          value={story}
+          onChange={(event) => setStory(event.target.value)}
+        />
+      </div>
       <Photos photos={photos} of="the failure" onChange={setPhotos} />
-      {problem ? <p role="alert" style={{ color: 'var(--rust)', padding: '4px 0' }}>{problem}</p> : null}
-      <div className="row" style={{ marginTop: 8 }}><button type="submit" className="btn main">Save the failure</button><button type="button" className="btn" onClick={onDone}>Cancel</button></div>
+      {problem ? (
+        <p role="alert" style={{ color: 'var(--rust)', padding: '4px 0' }}>
+          {problem}
+        </p>
+      ) : null}
+      <div className="row" style={{ marginTop: 8 }}>
+        <button type="submit" className="btn main">
+          Save the failure
+        </button>
+        <button type="button" className="btn" onClick={onDone}>
+          Cancel
+        </button>
+      </div>
     </form>
   );
 }

@@ -24,11 +24,22 @@ export function FailureList() {
   const { failures } = useBuild();
   const [all, setAll] = useState(false);
   const sorted = [...failures].sort((a, b) => (a.occurredAt < b.occurredAt ? 1 : -1));
-  if (sorted.length === 0) return <p className="quiet">Nothing has failed yet. When it does, note the part and what you saw while it is fresh.</p>;
+  if (sorted.length === 0)
+    return (
+      <p className="quiet">
+        Nothing has failed yet. When it does, note the part and what you saw while it is fresh.
+      </p>
+    );
   return (
     <div data-testid="failures">
-      {sorted.slice(0, all ? undefined : MOST).map((failure) => <FailureRow key={failure.id} failure={failure} />)}
-      {sorted.length > MOST && !all ? <button type="button" className="link" onClick={() => setAll(true)}>All {sorted.length} failures</button> : null}
+      {sorted.slice(0, all ? undefined : MOST).map((failure) => (
+        <FailureRow key={failure.id} failure={failure} />
+      ))}
+      {sorted.length > MOST && !all ? (
+        <button type="button" className="link" onClick={() => setAll(true)}>
+          All {sorted.length} failures
+        </button>
+      ) : null}
     </div>
   );
 }
@@ -43,10 +54,20 @@ function FailureRow({ failure }: { failure: Versioned<FailureRecord> }) {
   const letter = revisions.find(({ id }) => id === failure.revisionId)?.letter ?? '?';
   const run = runs.find(({ id }) => id === failure.runId);
   const carriedBy = revisions.find(({ id }) => id === failure.fixRevisionId)?.letter;
-  const details = [failure.hours === undefined ? '' : `after ${formatText(failure.hours, 'hours', reader)}`, run ? `in ${RUN_KIND_NAMES[run.kind].toLowerCase()}` : ''].filter(Boolean).join(', ');
+  const details = [
+    failure.hours === undefined ? '' : `after ${formatText(failure.hours, 'hours', reader)}`,
+    run ? `in ${RUN_KIND_NAMES[run.kind].toLowerCase()}` : '',
+  ]
+    .filter(Boolean)
+    .join(', ');
   const drop = async () => {
     try {
-      await deleteUndoably(`/api/failures/${failure.id}`, `Failure of ${failure.partName} deleted, with its diagnosis.`, () => dropFailure(failure.id), keepFailure);
+      await deleteUndoably(
+        `/api/failures/${failure.id}`,
+        `Failure of ${failure.partName} deleted, with its diagnosis.`,
+        () => dropFailure(failure.id),
+        keepFailure,
+      );
     } catch (error) {
       setProblem(sentenceOf(error));
     }
@@ -56,18 +77,70 @@ function FailureRow({ failure }: { failure: Versioned<FailureRecord> }) {
       <span className="where">{letter}</span>
       <div>
         <FailurePhotos failure={failure} />
-        <h3>{failure.partName}: {failedHow(failure).toLowerCase()}</h3>
-        <p className="quiet" style={{ fontSize: 13 }}><When at={failure.occurredAt} />{details ? `, ${details}` : ''}</p>
+        <h3>
+          {failure.partName}: {failedHow(failure).toLowerCase()}
+        </h3>
+        <p className="quiet" style={{ fontSize: 13 }}>
+          <When at={failure.occurredAt} />
+          {details ? `, ${details}` : ''}
+        </p>
         {failure.story ? <p style={{ maxWidth: 640 }}>{failure.story}</p> : null}
-        <div className="row acts"><button type="button" className="link" aria-expanded={why} onClick={() => setWhy(!why)}>{why ? 'close the diagnosis' : failure.ledger?.verdict ? 'why it failed' : 'find out why it failed'}</button>{failure.fix ? null : <button type="button" className="link" aria-expanded={fixing} onClick={() => setFixing(!fixing)}>say what was done about it</button>}<AddPhoto failure={failure} /></div>
+        <div className="row acts">
+          <button type="button" className="link" aria-expanded={why} onClick={() => setWhy(!why)}>
+            {why
+              ? 'close the diagnosis'
+              : failure.ledger?.verdict
+                ? 'why it failed'
+                : 'find out why it failed'}
+          </button>
+          {failure.fix ? null : (
+            <button type="button" className="link" aria-expanded={fixing} onClick={() => setFixing(!fixing)}>
+              say what was done about it
+            </button>
+          )}
+          <AddPhoto failure={failure} />
+        </div>
         {why ? <Diagnosis failure={failure} /> : null}
-        {held ? <p className="quiet" style={{ fontSize: 13 }}>The fix {held.again > 0 ? <b style={{ color: 'var(--rust)' }}>did not hold</b> : 'so far'}: {held.words}.</p> : null}
-        {failure.fix ? <p><b>Fix{carriedBy ? ` in ${carriedBy}` : failure.fixRevisionId ? ' in a revision that was deleted' : ''}:</b> {failure.fix}</p> : fixing ? <FixForm failure={failure} /> : null}
-        {problem ? <p role="alert" style={{ color: 'var(--rust)' }}>{problem}</p> : null}
+        {held ? (
+          <p className="quiet" style={{ fontSize: 13 }}>
+            The fix {held.again > 0 ? <b style={{ color: 'var(--rust)' }}>did not hold</b> : 'so far'}:{' '}
+            {held.words}.
+          </p>
+        ) : null}
+        {failure.fix ? (
+          <p>
+            <b>
+              Fix
+              {carriedBy
+                ? ` in ${carriedBy}`
+                : failure.fixRevisionId
+                  ? ' in a revision that was deleted'
+                  : ''}
+              :
+            </b>{' '}
+            {failure.fix}
+          </p>
+        ) : fixing ? (
+          <FixForm failure={failure} />
+        ) : null}
+        {problem ? (
+          <p role="alert" style={{ color: 'var(--rust)' }}>
+            {problem}
+          </p>
+        ) : null}
       </div>
       <span style={{ textAlign: 'right' }}>
-        <span style={{ fontWeight: 650, color: isOpen(failure) ? 'var(--rust)' : 'var(--moss)' }}>{failure.fix ? 'fixed' : isOpen(failure) ? 'open' : 'explained'}</span>
-        <button type="button" className="plain" aria-label={`Delete the failure of ${failure.partName}`} onClick={() => void drop()}>delete</button>
+        <span style={{ fontWeight: 650, color: isOpen(failure) ? 'var(--rust)' : 'var(--moss)' }}>
+          {failure.fix ? 'fixed' : isOpen(failure) ? 'open' : 'explained'}
+        </span>
+        <button
+          type="button"
+          className="plain"
+          aria-label={`Delete the failure of ${failure.partName}`}
+          onClick={() => void drop()}
+        >
+          delete
+        </button>
       </span>
     </article>
   );
@@ -80,17 +153,56 @@ function FixForm({ failure }: { failure: Versioned<FailureRecord> }) {
   const [problem, setProblem] = useState<string>();
   const save = async () => {
     try {
-      keepFailure(await saveRecord('failure', failure, { ...failure, fix: fix.trim(), fixRevisionId: revisionId }, failure));
+      keepFailure(
+        await saveRecord(
+          'failure',
+          failure,
+          { ...failure, fix: fix.trim(), fixRevisionId: revisionId },
+          failure,
+        ),
+      );
     } catch (error) {
       setProblem(sentenceOf(error));
     }
   };
   return (
-    <form className="row" style={{ marginTop: 4 }} onSubmit={(event) => { event.preventDefault(); if (fix.trim() !== '') void save(); }}>
-      <input className="plainselect" style={{ flex: 1 }} aria-label="What was done" placeholder="e.g. face doubled to 12 mm" value={fix} maxLength={2000} onChange={(event) => setFix(event.target.value)} />
-      <select className="plainselect" aria-label="Revision that carries it" value={revisionId} onChange={(event) => setRevisionId(event.target.value)}>{revisions.map(({ id, letter }) => <option key={id} value={id}>in {letter}</option>)}</select>
-      <button type="submit" className="btn" disabled={fix.trim() === ''}>Save the fix</button>
-      {problem ? <span role="alert" style={{ color: 'var(--rust)' }}>{problem}</span> : null}
+    <form
+      className="row"
+      style={{ marginTop: 4 }}
+      onSubmit={(event) => {
+        event.preventDefault();
+        if (fix.trim() !== '') void save();
+      }}
+    >
+      <input
+        className="plainselect"
+        style={{ flex: 1 }}
+        aria-label="What was done"
+        placeholder="e.g. face doubled to 12 mm"
+        value={fix}
+        maxLength={2000}
+        onChange={(event) => setFix(event.target.value)}
+      />
+      <select
+        className="plainselect"
+        aria-label="Revision that carries it"
+        value={revisionId}
+        onChange={(event) => setRevisionId(event.target.value)}
+      >
+        {revisions.map(({ id, letter }) => (
+          <option key={id} value={id}>
+            in {letter}
+          </option>
+        ))}
+      </select>
+      <button type="submit" className="btn" disabled={fix.trim() === ''}>
+        Save the fix
+      </button>
+      {problem ? (
+        <span role="alert" style={{ color: 'var(--rust)' }}>
+          {problem}
+        </span>
+      ) : null}
     </form>
   );
 }

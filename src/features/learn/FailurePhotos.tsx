@@ -9,7 +9,22 @@ export function FailurePhotos({ failure: { partName, ledger } }: { failure: Fail
   const photos = ledger?.photos ?? [];
   if (photos.length === 0) return null;
   // eslint-disable-next-line @next/next/no-img-element -- a file of the workshop
-  return <div className="photos beside">{photos.map(({ hash, caption }, at) => <figure key={hash}><a href={`/api/files/${hash}`} target="_blank" rel="noreferrer"><img src={`/api/files/${hash}`} alt={caption ?? `Photograph ${at + 1} of ${partName}`} loading="lazy" /></a>{caption ? <figcaption>{caption}</figcaption> : null}</figure>)}</div>;
+  return (
+    <div className="photos beside">
+      {photos.map(({ hash, caption }, at) => (
+        <figure key={hash}>
+          <a href={`/api/files/${hash}`} target="_blank" rel="noreferrer">
+            <img
+              src={`/api/files/${hash}`}
+              alt={caption ?? `Photograph ${at + 1} of ${partName}`}
+              loading="lazy"
+            />
+          </a>
+          {caption ? <figcaption>{caption}</figcaption> : null}
+        </figure>
+      ))}
+    </div>
+  );
 }
 
 /** Adds a photograph to a failure. */
@@ -22,17 +37,44 @@ export function AddPhoto({ failure }: { failure: Versioned<FailureRecord> }) {
     if (!file) return;
     setProblem(undefined);
     try {
-      const { hash } = await callApi<{ hash: string }>('POST', '/api/photos', undefined, { body: file, headers: { 'content-type': 'application/octet-stream' } });
-      if (!photos.some((one) => one.hash === hash)) keepFailure(await saveRecord('failure', failure, { ...failure, ledger: { ...failure.ledger, photos: [...photos, { hash }] } }, failure));
+      const { hash } = await callApi<{ hash: string }>('POST', '/api/photos', undefined, {
+        body: file,
+        headers: { 'content-type': 'application/octet-stream' },
+      });
+      if (!photos.some((one) => one.hash === hash))
+        keepFailure(
+          await saveRecord(
+            'failure',
+            failure,
+            { ...failure, ledger: { ...failure.ledger, photos: [...photos, { hash }] } },
+            failure,
+          ),
+        );
     } catch (error) {
       setProblem(sentenceOf(error));
     }
   };
   return (
     <>
-      <button type="button" className="link" onClick={() => input.current?.click()}>add a photograph</button>
-      <input ref={input} type="file" accept="image/*" aria-label={`Photograph of ${failure.partName}`} style={{ display: 'none' }} onChange={(event) => { void add(event.target.files?.[0]); event.target.value = ''; }} />
-      {problem ? <p role="alert" style={{ color: 'var(--rust)' }}>{problem}</p> : null}
+      <button type="button" className="link" onClick={() => input.current?.click()}>
+        add a photograph
+      </button>
+      <input
+        ref={input}
+        type="file"
+        accept="image/*"
+        aria-label={`Photograph of ${failure.partName}`}
+        style={{ display: 'none' }}
+        onChange={(event) => {
+          void add(event.target.files?.[0]);
+          event.target.value = '';
+        }}
+      />
+      {problem ? (
+        <p role="alert" style={{ color: 'var(--rust)' }}>
+          {problem}
+        </p>
+      ) : null}
     </>
   );
 }

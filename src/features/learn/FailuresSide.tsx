@@ -26,20 +26,28 @@ export function FailuresSide({ tabs }: { tabs: ReactNode }) {
     router.replace(path, { scroll: false });
   };
   return (
-    <main><Readings style={{ maxWidth: 1240 }}>
-      {tabs}
-      <h1 className="answer">
-        {failures.length === 0 ? `Nothing has failed in ${many(revisions.length, 'revision')}.` : `${many(failures.length, 'failure')} in ${many(revisions.length, 'revision')}, ${openCount} still open.`}
-      </h1>
-      <div className="row" style={{ margin: '10px 0' }}>
-        <button type="button" className="btn" onClick={() => setShown('failure')}>Note a failure of {revision.letter}</button>
-        <button type="button" className="btn main" onClick={() => setShown('next')}>Open the next revision</button>
-      </div>
-      {open === 'failure' ? <FailureForm onDone={done} /> : null}
-      {open === 'next' ? <NextRevision onDone={done} /> : null}
-      <FailureList />
-      <Score />
-      <SegmentChecks segment="learn" />
-    </Readings></main>
+    <main>
+      <Readings style={{ maxWidth: 1240 }}>
+        {tabs}
+        <h1 className="answer">
+          {failures.length === 0
+            ? `Nothing has failed in ${many(revisions.length, 'revision')}.`
+            : `${many(failures.length, 'failure')} in ${many(revisions.length, 'revision')}, ${openCount} still open.`}
+        </h1>
+        <div className="row" style={{ margin: '10px 0' }}>
+          <button type="button" className="btn" onClick={() => setShown('failure')}>
+            Note a failure of {revision.letter}
+          </button>
+          <button type="button" className="btn main" onClick={() => setShown('next')}>
+            Open the next revision
+          </button>
+        </div>
+        {open === 'failure' ? <FailureForm onDone={done} /> : null}
+        {open === 'next' ? <NextRevision onDone={done} /> : null}
+        <FailureList />
+        <Score />
+        <SegmentChecks segment="learn" />
+      </Readings>
+    </main>
   );
 }

@@ -15,15 +15,22 @@ const ReportSide = dynamic(() => import('./ReportSide').then(({ ReportSide: Side
 export function LearnPage() {
   const { tab } = useLearnTab();
   switch (tab) {
-    case 'failures': return <FailuresSide tabs={<Tabs />} />;
-    case 'life': return <LifeSide tabs={<Tabs />} />;
-    case 'revisions': return <RevisionsSide tabs={<Tabs />} />;
-    case 'next': return <NextSide tabs={<Tabs />} />;
-    case 'report': return <ReportSide tabs={<Tabs />} />;
+    case 'failures':
+      return <FailuresSide tabs={<Tabs />} />;
+    case 'life':
+      return <LifeSide tabs={<Tabs />} />;
+    case 'revisions':
+      return <RevisionsSide tabs={<Tabs />} />;
+    case 'next':
+      return <NextSide tabs={<Tabs />} />;
+    case 'report':
+      return <ReportSide tabs={<Tabs />} />;
   }
 }
 
 function Tabs(): ReactNode {
   const { tab, show } = useLearnTab();
-  return <TabBar label="Sides of learning" tabs={LEARN_TABS} names={LEARN_TAB_NAMES} shown={tab} onShow={show} />;
+  return (
+    <TabBar label="Sides of learning" tabs={LEARN_TABS} names={LEARN_TAB_NAMES} shown={tab} onShow={show} />
+  );
 }

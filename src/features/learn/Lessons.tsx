@@ -9,7 +9,11 @@ import { useBuild } from '../shell/BuildContext';
 export function Lessons({ revision }: { revision: RevisionRecord }) {
   const { revisions, runs, failures, session, revision: open, keepRevision } = useBuild();
   const { reader } = useReader();
-  const fromRecord = learnedOf(revision, { revisions: [...revisions], runs: [...runs], failures: [...failures] }, reader).join('\n');
+  const fromRecord = learnedOf(
+    revision,
+    { revisions: [...revisions], runs: [...runs], failures: [...failures] },
+    reader,
+  ).join('\n');
   const saved = revision.learned;
   const [typed, setTyped] = useState<string>();
   const [said, setSaid] = useState('');
@@ -23,7 +27,9 @@ export function Lessons({ revision }: { revision: RevisionRecord }) {
       if (revision.id === open.id) await session.flush();
       if (given.closed === true && revision.id === open.id && session.snapshot().save !== 'saved') {
         setSaid('');
-        return setProblem('Not closed: its last changes are not saved yet. Look at what the head of the page says, and close it again.');
+        return setProblem(
+          'Not closed: its last changes are not saved yet. Look at what the head of the page says, and close it again.',
+        );
       }
       const after = await callApi<RevisionRecord>('PATCH', `/api/revisions/${revision.id}`, given);
       keepRevision(after);
@@ -37,14 +43,72 @@ export function Lessons({ revision }: { revision: RevisionRecord }) {
   };
   return (
     <section aria-label={`What ${revision.letter} taught`} style={{ maxWidth: 880, marginTop: 18 }}>
-      <div className="cap"><span style={{ fontWeight: 650 }}>What did we learn from {revision.letter}?</span><span role="status" aria-label="Lessons">{said || (saved === undefined ? 'written from the record' : 'in your own words')}</span></div>
-      <textarea className="lessons" aria-label={`What we learned from ${revision.letter}`} rows={Math.max(4, Math.min(14, text.split('\n').reduce((sum, line) => sum + Math.max(1, Math.ceil(line.length / 120)), 0)))} maxLength={4000} placeholder="Nothing on record yet: log a run or a failure, or write it down yourself." value={text} onChange={(event) => setTyped(event.target.value)} />
-      {problem ? <p role="alert" style={{ color: 'var(--rust)' }}>{problem}</p> : null}
+      <div className="cap">
+        <span style={{ fontWeight: 650 }}>What did we learn from {revision.letter}?</span>
+        <span role="status" aria-label="Lessons">
+          {said || (saved === undefined ? 'written from the record' : 'in your own words')}
+        </span>
+      </div>
+      <textarea
+        className="lessons"
+        aria-label={`What we learned from ${revision.letter}`}
+        rows={Math.max(
+          4,
+          Math.min(
+            14,
+            text.split('\n').reduce((sum, line) => sum + Math.max(1, Math.ceil(line.length / 120)), 0),
+          ),
+        )}
+        maxLength={4000}
+        placeholder="Nothing on record yet: log a run or a failure, or write it down yourself."
+        value={text}
+        onChange={(event) => setTyped(event.target.value)}
+      />
+      {problem ? (
+        <p role="alert" style={{ color: 'var(--rust)' }}>
+          {problem}
+        </p>
+      ) : null}
       <div className="row" style={{ marginTop: 6 }}>
-        <button type="button" className="btn" disabled={typed === undefined || typed.trim() === '' || typed === saved} onClick={() => void send({ learned: typed! })}>Keep these words</button>
-        {saved !== undefined || typed !== undefined ? <button type="button" className="btn" onClick={() => { setTyped(undefined); if (saved !== undefined) void send({ learned: '' }); }}>Write it from the record again</button> : null}
+        <button
+          type="button"
+          className="btn"
+          disabled={typed === undefined || typed.trim() === '' || typed === saved}
+          onClick={() => void send({ learned: typed! })}
+        >
+          Keep these words
+        </button>
+        {saved !== undefined || typed !== undefined ? (
+          <button
+            type="button"
+            className="btn"
+            onClick={() => {
+              setTyped(undefined);
+              if (saved !== undefined) void send({ learned: '' });
+            }}
+          >
+            Write it from the record again
+          </button>
+        ) : null}
         <span className="push" />
-        {child ? <span className="quiet">{revision.letter} is closed: {child.letter} stands on it.</span> : revision.closedAt ? <button type="button" className="btn" onClick={() => void send({ closed: false })}>Open {revision.letter} again</button> : <button type="button" className="btn" title="Its build can no longer be changed; runs and failures can still be noted" onClick={() => void send({ closed: true })}>Close revision {revision.letter}</button>}
+        {child ? (
+          <span className="quiet">
+            {revision.letter} is closed: {child.letter} stands on it.
+          </span>
+        ) : revision.closedAt ? (
+          <button type="button" className="btn" onClick={() => void send({ closed: false })}>
+            Open {revision.letter} again
+          </button>
+        ) : (
+          <button
+            type="button"
+            className="btn"
+            title="Its build can no longer be changed; runs and failures can still be noted"
+            onClick={() => void send({ closed: true })}
+          >
+            Close revision {revision.letter}
+          </button>
+        )}
       </div>
     </section>
   );

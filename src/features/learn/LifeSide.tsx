@@ -26,38 +26,138 @@ export function LifeSide({ tabs }: { tabs: ReactNode }) {
   const { document } = useMeasured();
   const { reader } = useReader();
   const [by, setBy] = useState<ParetoBy>('time');
-  const prices = useMemo(() => new Map(makeList(document).flatMap(({ partId, price }) => (partId === undefined || price === undefined ? [] : [[partId, price] as const]))), [document]);
-  const lives = useMemo(() => livesOfParts(revisions, runs, failures, (id) => prices.get(id)), [revisions, runs, failures, prices]);
+  const prices = useMemo(
+    () =>
+      new Map(
+        makeList(document).flatMap(({ partId, price }) =>
+          partId === undefined || price === undefined ? [] : [[partId, price] as const],
+        ),
+      ),
+    [document],
+  );
+  const lives = useMemo(
+    () => livesOfParts(revisions, runs, failures, (id) => prices.get(id)),
+    [revisions, runs, failures, prices],
+  );
   const rows = paretoOf(lives, by);
   const failing = lives.filter((one) => one.failures > 0).slice(0, MOST);
   const held = lives.filter((one) => one.failures === 0 && one.hours > 0);
-  const figure = (value: number) => (by === 'count' ? formatNumber(value, reader.locale, 3) : by === 'time' ? durationText(value * 60) : formatText(value, 'price', reader));
+  const figure = (value: number) =>
+    by === 'count'
+      ? formatNumber(value, reader.locale, 3)
+      : by === 'time'
+        ? durationText(value * 60)
+        : formatText(value, 'price', reader);
   const worst = rows[0];
   return (
-    <main><Readings style={{ maxWidth: 1240 }}>
-      {tabs}
-      <h1 className="answer" data-testid="life-answer">{worst
-        ? <>The {inSentence(worst.name)} {by === 'count' ? 'fails most' : by === 'time' ? 'costs most time' : 'costs most'}: <span className="figure plainfig">{figure(worst.value)}</span>, {formatNumber(100 * worst.share, reader.locale, 2)}&nbsp;% of all{rows.length > 2 ? `; the first two make ${formatNumber(100 * rows[1]!.cumulative, reader.locale, 2)} %` : ''}.</>
-        : failures.length === 0 ? 'Nothing has failed yet, so nothing lasts shorter than another.' : by === 'time' ? 'No failure says how long it took to get going again: note it in its diagnosis.' : by === 'cost' ? 'Nothing that failed has a price: give prices in the make-or-buy list.' : 'No failure names a part of this build.'}</h1>
-      {failing.length > 0 ? (
-        <>
-          <div className="row" style={{ margin: '8px 0' }}><span className="quiet">What fails most by</span><span className="seg" role="group" aria-label="What fails most by">{PARETO_BY.map((one) => <button key={one} type="button" aria-pressed={by === one} onClick={() => setBy(one)}>{BY_WORDS[one]}</button>)}</span></div>
-          {rows.length > 0 ? <ParetoChart title={`Failures by ${BY_WORDS[by]}`} rows={rows.slice(0, MOST).map((row) => ({ id: row.partId, label: row.name, share: row.share, cumulative: row.cumulative, text: figure(row.value) }))} /> : null}
-          <div className="cap" style={{ marginTop: 18 }}><span>How long they live</span></div>
-          <div className="gridbox"><table className="grid tight slim" data-testid="lives">
-            <thead><tr><th>Part</th><th className="num">Failed</th><th className="num">Time lost</th><th className="num">Cost</th><th className="num">Driven</th><th className="num minor">Runs</th></tr></thead>
-            <tbody>{failing.map(({ partId, name, failures: count, lostMinutes, hours, runs: times, cost, words }) => (
-              <tr key={partId}>
-                <td><b>{name}</b> <span className="quiet" style={{ fontSize: 12.5 }}>{words}</span></td><td className="num">{count}</td><td className="num">{lostMinutes > 0 ? durationText(lostMinutes * 60) : '?'}</td><td className="num">{cost === undefined ? '?' : formatText(cost, 'price', reader)}</td><td className="num">{formatText(hours, 'hours', reader, 2)}</td><td className="num minor">{times}</td>
-              </tr>
-            ))}</tbody>
-          </table></div>
-        </>
-      ) : null}
-      {held.length > 0 ? <p className="quiet" style={{ fontSize: 13, marginTop: 4 }}>Without a failure: {held.slice(0, MOST).map(({ name }) => inSentence(name)).join(', ')}; each {held[0]!.words}.</p> : null}
-      <p style={{ fontSize: 13, marginTop: 8 }}><Link href={`${segmentPath(build.id, revision.letter, 'print')}?view=list`}>Spares to carry for a day out</Link> <span className="quiet">follow from what has failed.</span></p>
-      <CopiesInUse />
-      <SegmentChecks segment="learn" only={['learn.due']} />
-    </Readings></main>
+    <main>
+      <Readings style={{ maxWidth: 1240 }}>
+        {tabs}
+        <h1 className="answer" data-testid="life-answer">
+          {worst ? (
+            <>
+              The {inSentence(worst.name)}{' '}
+              {by === 'count' ? 'fails most' : by === 'time' ? 'costs most time' : 'costs most'}:{' '}
+              <span className="figure plainfig">{figure(worst.value)}</span>,{' '}
+              {formatNumber(100 * worst.share, reader.locale, 2)}&nbsp;% of all
+              {rows.length > 2
+                ? `; the first two make ${formatNumber(100 * rows[1]!.cumulative, reader.locale, 2)} %`
+                : ''}
+              .
+            </>
+          ) : failures.length === 0 ? (
+            'Nothing has failed yet, so nothing lasts shorter than another.'
+          ) : by === 'time' ? (
+            'No failure says how long it took to get going again: note it in its diagnosis.'
+          ) : by === 'cost' ? (
+            'Nothing that failed has a price: give prices in the make-or-buy list.'
+          ) : (
+            'No failure names a part of this build.'
+          )}
+        </h1>
+        {failing.length > 0 ? (
+          <>
+            <div className="row" style={{ margin: '8px 0' }}>
+              <span className="quiet">What fails most by</span>
+              <span className="seg" role="group" aria-label="What fails most by">
+                {PARETO_BY.map((one) => (
+                  <button key={one} type="button" aria-pressed={by === one} onClick={() => setBy(one)}>
+                    {BY_WORDS[one]}
+                  </button>
+                ))}
+              </span>
+            </div>
+            {rows.length > 0 ? (
+              <ParetoChart
+                title={`Failures by ${BY_WORDS[by]}`}
+                rows={rows.slice(0, MOST).map((row) => ({
+                  id: row.partId,
+                  label: row.name,
+                  share: row.share,
+                  cumulative: row.cumulative,
+                  text: figure(row.value),
+                }))}
+              />
+            ) : null}
+            <div className="cap" style={{ marginTop: 18 }}>
+              <span>How long they live</span>
+            </div>
+            <div className="gridbox">
+              <table className="grid tight slim" data-testid="lives">
+                <thead>
+                  <tr>
+                    <th>Part</th>
+                    <th className="num">Failed</th>
+                    <th className="num">Time lost</th>
+                    <th className="num">Cost</th>
+                    <th className="num">Driven</th>
+                    <th className="num minor">Runs</th>
+                  </tr>
+                </thead>
+                <tbody>
+                  {failing.map(
+                    ({ partId, name, failures: count, lostMinutes, hours, runs: times, cost, words }) => (
+                      <tr key={partId}>
+                        <td>
+                          <b>{name}</b>{' '}
+                          <span className="quiet" style={{ fontSize: 12.5 }}>
+                            {words}
+                          </span>
+                        </td>
+                        <td className="num">{count}</td>
+                        <td className="num">{lostMinutes > 0 ? durationText(lostMinutes * 60) : '?'}</td>
+                        <td className="num">
+                          {cost === undefined ? '?' : formatText(cost, 'price', reader)}
+                        </td>
+                        <td className="num">{formatText(hours, 'hours', reader, 2)}</td>
+                        <td className="num minor">{times}</td>
+                      </tr>
+                    ),
+                  )}
+                </tbody>
+              </table>
+            </div>
+          </>
+        ) : null}
+        {held.length > 0 ? (
+          <p className="quiet" style={{ fontSize: 13, marginTop: 4 }}>
+            Without a failure:{' '}
+            {held
+              .slice(0, MOST)
+              .map(({ name }) => inSentence(name))
+              .join(', ')}
+            ; each {held[0]!.words}.
+          </p>
+        ) : null}
+        <p style={{ fontSize: 13, marginTop: 8 }}>
+          <Link href={`${segmentPath(build.id, revision.letter, 'print')}?view=list`}>
+            Spares to carry for a day out
+          </Link>{' '}
+          <span className="quiet">follow from what has failed.</span>
+        </p>
+        <CopiesInUse />
+        <SegmentChecks segment="learn" only={['learn.due']} />
+      </Readings>
+    </main>
   );
 }

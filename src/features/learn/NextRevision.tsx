@@ -35,8 +35,16 @@ export function NextRevision({ proposal, onDone }: { proposal?: Proposal; onDone
     setSending(true);
     try {
       await session.flush();
-      const made = await callApi<RevisionRecord>('POST', `/api/revisions/${revision.id}/next`, { id, why: why.trim(), ...(expected.trim() === '' ? {} : { expected: expected.trim() }) });
-      if (proposal && made.version === 1) await callApi('PUT', `/api/revisions/${made.id}`, { version: made.version, document: applyPatch(made.document, proposal.patch) });
+      const made = await callApi<RevisionRecord>('POST', `/api/revisions/${revision.id}/next`, {
+        id,
+        why: why.trim(),
+        ...(expected.trim() === '' ? {} : { expected: expected.trim() }),
+      });
+      if (proposal && made.version === 1)
+        await callApi('PUT', `/api/revisions/${made.id}`, {
+          version: made.version,
+          document: applyPatch(made.document, proposal.patch),
+        });
       router.push(segmentPath(build.id, made.letter, 'drive'));
       router.refresh();
     } catch (error) {
@@ -46,12 +54,56 @@ export function NextRevision({ proposal, onDone }: { proposal?: Proposal; onDone
   }
 
   return (
-    <form aria-label="Open the next revision" className="note ok" onSubmit={(event) => { event.preventDefault(); void send(); }}>
-      <p>Revision {letter} starts as a copy of {revision.letter}{proposal ? ' with this change in it' : ''}. {revision.letter} is closed from then on, so that its runs stay true.</p>
-      <div className="field text"><textarea aria-label="Why" rows={2} maxLength={2000} placeholder={open[0] ? `e.g. ${open[0].partName}: what you will change` : 'Why: what you will change and what for'} value={why} onChange={(event) => setWhy(event.target.value)} /></div>
-      <div className="field text"><textarea aria-label="What it should do" rows={2} maxLength={2000} placeholder="What it should do, with a number if you can" value={expected} onChange={(event) => setExpected(event.target.value)} /></div>
-      {problem ? <p role="alert" style={{ color: 'var(--rust)', padding: '4px 0' }}>{problem}</p> : null}
-      <div className="row" style={{ marginTop: 8 }}><button type="submit" className="btn main" disabled={sending}>{sending ? 'Opening' : `Open revision ${letter}`}</button><button type="button" className="btn" onClick={onDone}>Cancel</button></div>
+    <form
+      aria-label="Open the next revision"
+      className="note ok"
+      onSubmit={(event) => {
+        event.preventDefault();
+        void send();
+      }}
+    >
+      <p>
+        Revision {letter} starts as a copy of {revision.letter}
+        {proposal ? ' with this change in it' : ''}. {revision.letter} is closed from then on, so that its
+        runs stay true.
+      </p>
+      <div className="field text">
+        <textarea
+          aria-label="Why"
+          rows={2}
+          maxLength={2000}
+          placeholder={
+            open[0]
+              ? `e.g. ${open[0].partName}: what you will change`
+              : 'Why: what you will change and what for'
+          }
+          value={why}
+          onChange={(event) => setWhy(event.target.value)}
+        />
+      </div>
+      <div className="field text">
+        <textarea
+          aria-label="What it should do"
+          rows={2}
+          maxLength={2000}
+          placeholder="What it should do, with a number if you can"
+          value={expected}
+          onChange={(event) => setExpected(event.target.value)}
+        />
+      </div>
+      {problem ? (
+        <p role="alert" style={{ color: 'var(--rust)', padding: '4px 0' }}>
+          {problem}
+        </p>
+      ) : null}
+      <div className="row" style={{ marginTop: 8 }}>
+        <button type="submit" className="btn main" disabled={sending}>
+          {sending ? 'Opening' : `Open revision ${letter}`}
+        </button>
+        <button type="button" className="btn" onClick={onDone}>
+          Cancel
+        </button>
+      </div>
     </form>
   );
 }

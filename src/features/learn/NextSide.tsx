@@ -27,25 +27,85 @@ export function NextSide({ tabs }: { tabs: ReactNode }) {
   const { document } = useMeasured();
   const [proposal, setProposal] = useState<Proposal>();
   const [all, setAll] = useState(false);
-  const calibration = useMemo(() => calibrationOfBuild(document, prints, finishedPrints)?.calibration ?? 1, [document, prints, finishedPrints]);
-  const worked = useWorked(() => learnWorker().next({ document, revisionId: revision.id, revisions: [...revisions], runs: [...runs], failures: [...failures], prints: [...prints], copies: [...copies] }, thresholds, calibration), [document, revision.id, revisions, runs, failures, prints, copies, thresholds, calibration]);
+  const calibration = useMemo(
+    () => calibrationOfBuild(document, prints, finishedPrints)?.calibration ?? 1,
+    [document, prints, finishedPrints],
+  );
+  const worked = useWorked(
+    () =>
+      learnWorker().next(
+        {
+          document,
+          revisionId: revision.id,
+          revisions: [...revisions],
+          runs: [...runs],
+          failures: [...failures],
+          prints: [...prints],
+          copies: [...copies],
+        },
+        thresholds,
+        calibration,
+      ),
+    [document, revision.id, revisions, runs, failures, prints, copies, thresholds, calibration],
+  );
   const list = worked.value;
   const first = list?.steps[0];
   return (
-    <main><Readings style={{ maxWidth: 1240 }}>
-      {tabs}
-      <h1 className="answer" data-testid="next-answer">
-        {worked.refused ? worked.refused.message : !list ? 'Weighing every check, failure and run of this build.' : !first ? 'Nothing is left that would take more off than it costs: run it.' : list.measureFirst ? <>Measure first: <b>{inSentence(first.title)}</b>.</> : <>Next: <b>{inSentence(first.title)}</b>.</>}
-      </h1>
-      {first ? <p className="quiet">In the order of what each takes off the build’s troubles in an hour of your time. One at a time, so that you know which of them did it.</p> : null}
-      {proposal ? <NextRevision proposal={proposal} onDone={() => setProposal(undefined)} /> : null}
-      <ol className="nextlist" data-testid="next-list" style={{ opacity: worked.stale && list ? 0.6 : 1 }}>{list?.steps.slice(0, all ? undefined : FIRST_SHOWN).map((step, at) => <StepRow key={step.id} step={step} rank={at + 1} most={first!.relief / first!.hours} onOpenNext={setProposal} />)}</ol>
-      {list && list.steps.length > FIRST_SHOWN && !all ? <button type="button" className="link" onClick={() => setAll(true)}>All {list.steps.length}</button> : null}
-    </Readings></main>
+    <main>
+      <Readings style={{ maxWidth: 1240 }}>
+        {tabs}
+        <h1 className="answer" data-testid="next-answer">
+          {worked.refused ? (
+            worked.refused.message
+          ) : !list ? (
+            'Weighing every check, failure and run of this build.'
+          ) : !first ? (
+            'Nothing is left that would take more off than it costs: run it.'
+          ) : list.measureFirst ? (
+            <>
+              Measure first: <b>{inSentence(first.title)}</b>.
+            </>
+          ) : (
+            <>
+              Next: <b>{inSentence(first.title)}</b>.
+            </>
+          )}
+        </h1>
+        {first ? (
+          <p className="quiet">
+            In the order of what each takes off the build’s troubles in an hour of your time. One at a time,
+            so that you know which of them did it.
+          </p>
+        ) : null}
+        {proposal ? <NextRevision proposal={proposal} onDone={() => setProposal(undefined)} /> : null}
+        <ol className="nextlist" data-testid="next-list" style={{ opacity: worked.stale && list ? 0.6 : 1 }}>
+          {list?.steps.slice(0, all ? undefined : FIRST_SHOWN).map((step, at) => (
+            <StepRow
+              key={step.id}
+              step={step}
+              rank={at + 1}
+              most={first!.relief / first!.hours}
+              onOpenNext={setProposal}
+            />
+          ))}
+        </ol>
+        {list && list.steps.length > FIRST_SHOWN && !all ? (
+          <button type="button" className="link" onClick={() => setAll(true)}>
+            All {list.steps.length}
+          </button>
+        ) : null}
+      </Readings>
+    </main>
   );
 }
 
-const KIND_WORDS: Readonly<Record<NextStep['kind'], string>> = { change: 'change', find: 'find out', measure: 'measure first', print: 'print', prove: 'prove' };
+const KIND_WORDS: Readonly<Record<NextStep['kind'], string>> = {
+  change: 'change',
+  find: 'find out',
+  measure: 'measure first',
+  print: 'print',
+  prove: 'prove',
+};
 
 interface StepRowProps {
   step: NextStep;
@@ -58,7 +118,22 @@ function StepRow({ step, rank, most, onOpenNext }: StepRowProps) {
   const { build, revision, document, setGhost, closed, edit } = useBuild();
   const { reader } = useReader();
   const router = useRouter();
-  const { kind, title, about, why, figures, betters, worsens, cost, trial, patch, segment, failureId, relief, hours } = step;
+  const {
+    kind,
+    title,
+    about,
+    why,
+    figures,
+    betters,
+    worsens,
+    cost,
+    trial,
+    patch,
+    segment,
+    failureId,
+    relief,
+    hours,
+  } = step;
   const go = () => {
     if (patch) setGhost({ label: inSentence(title), document: applyPatch(document, patch) });
     router.push(pathOf(build.id, revision.letter, step));
@@ -68,24 +143,106 @@ function StepRow({ step, rank, most, onOpenNext }: StepRowProps) {
     <li className="nextstep" data-kind={kind} data-step={step.id}>
       <span className="rank">{rank}</span>
       <div>
-        <div className="row" style={{ alignItems: 'baseline' }}><h3>{title}</h3><span className="kind">{KIND_WORDS[kind]}</span><span className="quiet" style={{ fontSize: 13 }}>{about ?? SEGMENT_NAMES[segment]}</span></div>
-        <p>{why[0]}{why.length > 1 ? <span className="quiet"> {why.slice(1).join(' ')}</span> : null}</p>
-        {betters.length > 0 || buys ? <div className="buys"><span className="cap">Buys</span><div>{buys ? <div>{buys}</div> : null}<Checks checks={betters} /></div></div> : null}
-        {worsens.length > 0 ? <div className="buys"><span className="cap">Costs elsewhere</span><div><Checks checks={worsens} /></div></div> : null}
-        {trial ? <div className="buys"><span className="cap">See it by</span><div>{trial.run === 'look' ? '' : `${RUN_KIND_NAMES[trial.run]}: `}{trial.how}.{trial.expected && trial.quantity ? ` Expect ${formatText(trial.expected.before, trial.quantity, reader)} → ${formatText(trial.expected.after, trial.quantity, reader)}.` : ''} <b>{trial.enough}</b></div></div> : null}
+        <div className="row" style={{ alignItems: 'baseline' }}>
+          <h3>{title}</h3>
+          <span className="kind">{KIND_WORDS[kind]}</span>
+          <span className="quiet" style={{ fontSize: 13 }}>
+            {about ?? SEGMENT_NAMES[segment]}
+          </span>
+        </div>
+        <p>
+          {why[0]}
+          {why.length > 1 ? <span className="quiet"> {why.slice(1).join(' ')}</span> : null}
+        </p>
+        {betters.length > 0 || buys ? (
+          <div className="buys">
+            <span className="cap">Buys</span>
+            <div>
+              {buys ? <div>{buys}</div> : null}
+              <Checks checks={betters} />
+            </div>
+          </div>
+        ) : null}
+        {worsens.length > 0 ? (
+          <div className="buys">
+            <span className="cap">Costs elsewhere</span>
+            <div>
+              <Checks checks={worsens} />
+            </div>
+          </div>
+        ) : null}
+        {trial ? (
+          <div className="buys">
+            <span className="cap">See it by</span>
+            <div>
+              {trial.run === 'look' ? '' : `${RUN_KIND_NAMES[trial.run]}: `}
+              {trial.how}.
+              {trial.expected && trial.quantity
+                ? ` Expect ${formatText(trial.expected.before, trial.quantity, reader)} → ${formatText(trial.expected.after, trial.quantity, reader)}.`
+                : ''}{' '}
+              <b>{trial.enough}</b>
+            </div>
+          </div>
+        ) : null}
         <div className="row" style={{ marginTop: 6 }}>
-          <button type="button" className="btn" onClick={go}>{patch ? `See it on ${SEGMENT_NAMES[segment]}` : failureId ? 'Look into it' : `Go to ${SEGMENT_NAMES[segment]}`}</button>
-          {patch && !closed ? <button type="button" className="btn" onClick={() => edit(patch)}>Take it into {revision.letter}</button> : null}
-          {patch ? <button type="button" className="btn" onClick={() => onOpenNext({ why: `${title}${about ? `: ${inSentence(about)}` : ''}.`, expected: buys ? `${buys}.` : betters.map(({ title: check, before, after }) => `${check}: ${before.state} → ${after.state}`).join('; '), patch })}>Open the next revision with it</button> : null}
+          <button type="button" className="btn" onClick={go}>
+            {patch
+              ? `See it on ${SEGMENT_NAMES[segment]}`
+              : failureId
+                ? 'Look into it'
+                : `Go to ${SEGMENT_NAMES[segment]}`}
+          </button>
+          {patch && !closed ? (
+            <button type="button" className="btn" onClick={() => edit(patch)}>
+              Take it into {revision.letter}
+            </button>
+          ) : null}
+          {patch ? (
+            <button
+              type="button"
+              className="btn"
+              onClick={() =>
+                onOpenNext({
+                  why: `${title}${about ? `: ${inSentence(about)}` : ''}.`,
+                  expected: buys
+                    ? `${buys}.`
+                    : betters
+                        .map(
+                          ({ title: check, before, after }) => `${check}: ${before.state} → ${after.state}`,
+                        )
+                        .join('; '),
+                  patch,
+                })
+              }
+            >
+              Open the next revision with it
+            </button>
+          ) : null}
         </div>
       </div>
       <div className="costs">
-        <div className="sharebar" aria-hidden="true" title="Taken off in an hour, against the first"><span style={{ width: `${Math.max(3, (100 * relief) / hours / most)}%` }} /></div>
-        <span><b>{durationText(cost.benchMinutes * 60)}</b> yours</span>
-        {cost.printS ? <span><b>{durationText(cost.printS)}</b> printing</span> : null}
-        {cost.money !== undefined ? <span><b>{formatText(cost.money, 'price', reader)}</b></span> : null}
+        <div className="sharebar" aria-hidden="true" title="Taken off in an hour, against the first">
+          <span style={{ width: `${Math.max(3, (100 * relief) / hours / most)}%` }} />
+        </div>
+        <span>
+          <b>{durationText(cost.benchMinutes * 60)}</b> yours
+        </span>
+        {cost.printS ? (
+          <span>
+            <b>{durationText(cost.printS)}</b> printing
+          </span>
+        ) : null}
+        {cost.money !== undefined ? (
+          <span>
+            <b>{formatText(cost.money, 'price', reader)}</b>
+          </span>
+        ) : null}
         {cost.priceUnknown ? <span className="quiet">a price is not known</span> : null}
-        {trial?.runs !== undefined ? <span><b>{formatNumber(trial.runs, reader.locale)}</b> {trial.runs === 1 ? 'run' : 'runs'} to see it</span> : null}
+        {trial?.runs !== undefined ? (
+          <span>
+            <b>{formatNumber(trial.runs, reader.locale)}</b> {trial.runs === 1 ? 'run' : 'runs'} to see it
+          </span>
+        ) : null}
       </div>
     </li>
   );

@@ -6,27 +6,97 @@ export function ReportPage({ report: { title, subtitle, blocks } }: { report: Re
     <article className="paper" data-testid="report">
       <h1>{title}</h1>
       <p className="quiet">{subtitle}</p>
-      {blocks.map((block, at) => <BlockPart key={at} block={block} />)}
+      {blocks.map((block, at) => (
+        <BlockPart key={at} block={block} />
+      ))}
     </article>
   );
 }
 
 function BlockPart({ block }: { block: Block }) {
   switch (block.kind) {
-    case 'together': return <>{block.blocks.map((one, at) => <BlockPart key={at} block={one} />)}</>;
-    case 'heading': return block.level === 1 ? <h2>{block.text}</h2> : <h3>{block.text}</h3>;
-    case 'text': return <p className={block.quiet ? 'quiet' : undefined}>{block.text}</p>;
-    case 'list': return <ul>{block.items.map((item, at) => <li key={at}>{item}</li>)}</ul>;
-    case 'facts': return <dl>{block.rows.map(([label, value], at) => <div key={at}><dt>{label}</dt><dd>{value}</dd></div>)}</dl>;
-    case 'caution': return <p className="note">{block.text}</p>;
-    case 'picture': return <figure><div role="img" aria-label={block.picture.caption} dangerouslySetInnerHTML={{ __html: block.picture.svg }} /><figcaption>{block.picture.caption}</figcaption></figure>;
+    case 'together':
+      return (
+        <>
+          {block.blocks.map((one, at) => (
+            <BlockPart key={at} block={one} />
+          ))}
+        </>
+      );
+    case 'heading':
+      return block.level === 1 ? <h2>{block.text}</h2> : <h3>{block.text}</h3>;
+    case 'text':
+      return <p className={block.quiet ? 'quiet' : undefined}>{block.text}</p>;
+    case 'list':
+      return (
+        <ul>
+          {block.items.map((item, at) => (
+            <li key={at}>{item}</li>
+          ))}
+        </ul>
+      );
+    case 'facts':
+      return (
+        <dl>
+          {block.rows.map(([label, value], at) => (
+            <div key={at}>
+              <dt>{label}</dt>
+              <dd>{value}</dd>
+            </div>
+          ))}
+        </dl>
+      );
+    case 'caution':
+      return <p className="note">{block.text}</p>;
+    case 'picture':
+      return (
+        <figure>
+          <div
+            role="img"
+            aria-label={block.picture.caption}
+            dangerouslySetInnerHTML={{ __html: block.picture.svg }}
+          />
+          <figcaption>{block.picture.caption}</figcaption>
+        </figure>
+      );
     // eslint-disable-next-line @next/next/no-img-element -- a file of the workshop
-    case 'photos': return <div className="prints">{block.photos.map(({ hash, caption }, at) => <figure key={hash}><img src={`/api/files/${hash}`} alt={caption ?? `Photograph ${at + 1}`} loading="lazy" /><figcaption>{caption}</figcaption></figure>)}</div>;
-    case 'table': return (
-      <div className="gridbox"><table className="grid tight">
-        <thead><tr>{block.head.map((text, column) => <th key={column} className={block.numbers?.includes(column) ? 'num' : undefined}>{text}</th>)}</tr></thead>
-        <tbody>{block.rows.map((row, at) => <tr key={at}>{row.map((text, column) => <td key={column} className={block.numbers?.includes(column) ? 'num' : undefined}>{text}</td>)}</tr>)}</tbody>
-      </table></div>
-    );
+    case 'photos':
+      return (
+        <div className="prints">
+          {block.photos.map(({ hash, caption }, at) => (
+            <figure key={hash}>
+              <img src={`/api/files/${hash}`} alt={caption ?? `Photograph ${at + 1}`} loading="lazy" />
+              <figcaption>{caption}</figcaption>
+            </figure>
+          ))}
+        </div>
+      );
+    case 'table':
+      return (
+        <div className="gridbox">
+          <table className="grid tight">
+            <thead>
+              <tr>
+                {block.head.map((text, column) => (
+                  <th key={column} className={block.numbers?.includes(column) ? 'num' : undefined}>
+                    {text}
+                  </th>
+                ))}
+              </tr>
+            </thead>
+            <tbody>
+              {block.rows.map((row, at) => (
+                <tr key={at}>
+                  {row.map((text, column) => (
+                    <td key={column} className={block.numbers?.includes(column) ? 'num' : undefined}>
+                      {text}
+                    </td>
+                  ))}
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        </div>
+      );
   }
 }

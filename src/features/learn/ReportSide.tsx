@@ -17,7 +17,18 @@ import { Readings } from '../shell/Guarded';
 
 /** The build sheet and the test report: read here, taken along as PDF or Markdown. */
 export function ReportSide({ tabs }: { tabs: ReactNode }) {
-  const { build, revision, revisions, runs, failures, prints, copies, finishedPrints, checks: all, session } = useBuild();
+  const {
+    build,
+    revision,
+    revisions,
+    runs,
+    failures,
+    prints,
+    copies,
+    finishedPrints,
+    checks: all,
+    session,
+  } = useBuild();
   const { document } = useMeasured();
   const { reader } = useReader();
   const [kind, setKind] = useState<ReportKind>('build');
@@ -26,11 +37,46 @@ export function ReportSide({ tabs }: { tabs: ReactNode }) {
   const report = useMemo(() => {
     const checks = all.filter(({ segment }) => segment !== 'learn' && segment !== 'field');
     const calibration = calibrationOfBuild(document, prints, finishedPrints)?.calibration;
-    if (kind === 'build') return buildSheet({ build, revision, document, checks, ...(calibration === undefined ? {} : { calibration }) }, reader);
-    const record = { document, revisionId: revision.id, revisions: [...revisions], runs: [...runs], failures: [...failures], prints: [...prints], copies: [...copies] };
-    return testReport({ ...record, build, revision: { ...revision, document }, checks: [...checks, ...checksOnRecord(record)] }, reader);
-  }, [kind, build, revision, revisions, runs, failures, prints, copies, finishedPrints, all, document, reader]);
-  const name = `${build.name}-${revision.letter}-${REPORT_NAMES[kind]}`.toLowerCase().replace(/[^a-z0-9]+/g, '-');
+    if (kind === 'build')
+      return buildSheet(
+        { build, revision, document, checks, ...(calibration === undefined ? {} : { calibration }) },
+        reader,
+      );
+    const record = {
+      document,
+      revisionId: revision.id,
+      revisions: [...revisions],
+      runs: [...runs],
+      failures: [...failures],
+      prints: [...prints],
+      copies: [...copies],
+    };
+    return testReport(
+      {
+        ...record,
+        build,
+        revision: { ...revision, document },
+        checks: [...checks, ...checksOnRecord(record)],
+      },
+      reader,
+    );
+  }, [
+    kind,
+    build,
+    revision,
+    revisions,
+    runs,
+    failures,
+    prints,
+    copies,
+    finishedPrints,
+    all,
+    document,
+    reader,
+  ]);
+  const name = `${build.name}-${revision.letter}-${REPORT_NAMES[kind]}`
+    .toLowerCase()
+    .replace(/[^a-z0-9]+/g, '-');
   const take = async (as: 'pdf' | 'markdown', make: () => Promise<void>) => {
     setBusy(as);
     setProblem(undefined);
@@ -42,33 +88,72 @@ export function ReportSide({ tabs }: { tabs: ReactNode }) {
       setBusy(undefined);
     }
   };
-  const pdf = () => take('pdf', async () => {
-    await session.flush();
-    handOver(`${name}.pdf`, 'application/pdf', await bytesOf(`/api/revisions/${revision.id}/report?kind=${kind}`));
-  });
-  const markdown = () => take('markdown', async () => {
-    const { text, pictures, photos } = reportAsMarkdown(report);
-    const kept = await Promise.all(photos.map(async ({ path, hash }) => [path, await bytesOf(`/api/files/${hash}`).catch(() => undefined)] as const));
-    const { strToU8, zipSync } = await import('fflate');
-    const files = { [`${name}.md`]: strToU8(text), ...Object.fromEntries(pictures.map(({ path, svg }) => [path, strToU8(svg)])), ...Object.fromEntries(kept.filter(([, content]) => content !== undefined)) } as Record<string, Uint8Array>;
-    handOver(`${name}.zip`, 'application/zip', new Uint8Array(zipSync(files)));
-  });
+  const pdf = () =>
+    take('pdf', async () => {
+      await session.flush();
+      handOver(
+        `${name}.pdf`,
+        'application/pdf',
+        await bytesOf(`/api/revisions/${revision.id}/report?kind=${kind}`),
+      );
+    });
+  const markdown = () =>
+    take('markdown', async () => {
+      const { text, pictures, photos } = reportAsMarkdown(report);
+      const kept = await Promise.all(
+        photos.map(
+          async ({ path, hash }) =>
+            [path, await bytesOf(`/api/files/${hash}`).catch(() => undefined)] as const,
+        ),
+      );
+      const { strToU8, zipSync } = await import('fflate');
+      const files = {
+        [`${name}.md`]: strToU8(text),
+        ...Object.fromEntries(pictures.map(({ path, svg }) => [path, strToU8(svg)])),
+        ...Object.fromEntries(kept.filter(([, content]) => content !== undefined)),
+      } as Record<string, Uint8Array>;
+      handOver(`${name}.zip`, 'application/zip', new Uint8Array(zipSync(files)));
+    });
   return (
-    <main><Readings>
-      {tabs}
-      <div className="row noprint" style={{ margin: '4px 0 14px' }}>
-        <span className="seg" role="group" aria-label="Which paper">{REPORT_KINDS.map((one) => <button key={one} type="button" aria-pressed={kind === one} onClick={() => setKind(one)}>{REPORT_NAMES[one]}</button>)}</span>
-        <button type="button" className="btn main" disabled={busy !== undefined} onClick={() => void pdf()}>{busy === 'pdf' ? 'Being made' : 'PDF'}</button>
-        <button type="button" className="btn" disabled={busy !== undefined} title="A .zip: the text and its pictures beside it" onClick={() => void markdown()}>{busy === 'markdown' ? 'Being packed' : 'Markdown with pictures'}</button>
-        {problem ? <span role="alert" style={{ color: 'var(--rust)' }}>{problem}</span> : null}
-      </div>
-      <ReportPage report={report} />
-    </Readings></main>
+    <main>
+      <Readings>
+        {tabs}
+        <div className="row noprint" style={{ margin: '4px 0 14px' }}>
+          <span className="seg" role="group" aria-label="Which paper">
+            {REPORT_KINDS.map((one) => (
+              <button key={one} type="button" aria-pressed={kind === one} onClick={() => setKind(one)}>
+                {REPORT_NAMES[one]}
+              </button>
+            ))}
+          </span>
+          <button type="button" className="btn main" disabled={busy !== undefined} onClick={() => void pdf()}>
+            {busy === 'pdf' ? 'Being made' : 'PDF'}
+          </button>
+          <button
+            type="button"
+            className="btn"
+            disabled={busy !== undefined}
+            title="A .zip: the text and its pictures beside it"
+            onClick={() => void markdown()}
+          >
+            {busy === 'markdown' ? 'Being packed' : 'Markdown with pictures'}
+          </button>
+          {problem ? (
+            <span role="alert" style={{ color: 'var(--rust)' }}>
+              {problem}
+            </span>
+          ) : null}
+        </div>
+        <ReportPage report={report} />
+      </Readings>
+    </main>
   );
 }
 
 async function bytesOf(path: string): Promise<Uint8Array<ArrayBuffer>> {
   const response = await fetch(path).catch(() => undefined);
   if (response?.ok) return new Uint8Array(await response.arrayBuffer());
-  return callApi('GET', path).then(() => { throw new ApiProblem(0, 'internal', { message: 'It came back empty.' }, undefined); });
+  return callApi('GET', path).then(() => {
+    throw new ApiProblem(0, 'internal', { message: 'It came back empty.' }, undefined);
+  });
 }

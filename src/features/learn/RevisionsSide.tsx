@@ -19,20 +19,43 @@ export function RevisionsSide({ tabs }: { tabs: ReactNode }) {
   const [against, setAgainst] = useState<string>();
   const [opening, setOpening] = useState(false);
   const after = revisions.find(({ id }) => id === chosen) ?? revision;
-  const before = revisions.find(({ id }) => id === against && id !== after.id) ?? revisions.find(({ id }) => id === after.parentId) ?? revisions.find(({ id }) => id !== after.id);
-  const log = () => handOver(`${build.name}-changes.md`.toLowerCase().replace(/[^a-z0-9.]+/g, '-'), 'text/markdown', changeLog({ build, revisions: [...revisions], runs: [...runs], failures: [...failures] }, reader));
+  const before =
+    revisions.find(({ id }) => id === against && id !== after.id) ??
+    revisions.find(({ id }) => id === after.parentId) ??
+    revisions.find(({ id }) => id !== after.id);
+  const log = () =>
+    handOver(
+      `${build.name}-changes.md`.toLowerCase().replace(/[^a-z0-9.]+/g, '-'),
+      'text/markdown',
+      changeLog({ build, revisions: [...revisions], runs: [...runs], failures: [...failures] }, reader),
+    );
   return (
     <main className="page readfirst">
       <Bench>
-        <div className="group"><h2><span style={{ fontWeight: 650 }}>The line</span><button type="button" className="link" onClick={log}>Change log as Markdown</button></h2>
+        <div className="group">
+          <h2>
+            <span style={{ fontWeight: 650 }}>The line</span>
+            <button type="button" className="link" onClick={log}>
+              Change log as Markdown
+            </button>
+          </h2>
           <BranchLine chosen={after.id} onChoose={choose} />
         </div>
-        <button type="button" className="btn main" onClick={() => setOpening(true)}>Open the next revision</button>
+        <button type="button" className="btn main" onClick={() => setOpening(true)}>
+          Open the next revision
+        </button>
         {opening ? <NextRevision onDone={() => setOpening(false)} /> : null}
       </Bench>
       <Readings>
         {tabs}
-        {before ? <SideBySide before={before} after={after} onAgainst={setAgainst} /> : <h1 className="answer">{after.letter} stands alone so far: open the next revision, change one thing, and both stand side by side here.</h1>}
+        {before ? (
+          <SideBySide before={before} after={after} onAgainst={setAgainst} />
+        ) : (
+          <h1 className="answer">
+            {after.letter} stands alone so far: open the next revision, change one thing, and both stand side
+            by side here.
+          </h1>
+        )}
         <Lessons key={after.id} revision={after} />
       </Readings>
     </main>

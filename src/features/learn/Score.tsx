@@ -8,8 +8,16 @@ import { learnWorker } from './learnClient';
 export function Score() {
   const { failures, revisions, runs, thresholds } = useBuild();
   const closed = failures.filter(({ ledger }) => ledger?.verdict?.cause !== undefined);
-  const found = useWorked(closed.length > 0 ? () => learnWorker().score(closed, [...revisions], [...runs], thresholds) : undefined, [failures, revisions, runs, thresholds]);
+  const found = useWorked(
+    closed.length > 0 ? () => learnWorker().score(closed, [...revisions], [...runs], thresholds) : undefined,
+    [failures, revisions, runs, thresholds],
+  );
   if (!found.value) return null;
   const { closed: count, first, second } = found.value;
-  return <p className="quiet" style={{ fontSize: 13 }} data-testid="score">Of {count} failures with a verdict, {first} had their cause first among the suspects before any check, {second} second.</p>;
+  return (
+    <p className="quiet" style={{ fontSize: 13 }} data-testid="score">
+      Of {count} failures with a verdict, {first} had their cause first among the suspects before any check,{' '}
+      {second} second.
+    </p>
+  );
 }

@@ -10,20 +10,37 @@ import { useBuild } from '../shell/BuildContext';
 import { useWorked } from '../shell/useWorked';
 import { learnWorker } from './learnClient';
 
-const FIGURE_WORDS: Readonly<Record<string, string>> = { 'drive.speed': 'top speed', 'drive.heat': 'motor case', 'brief.charge': 'a pack', 'brief.mass': 'mass' };
+const FIGURE_WORDS: Readonly<Record<string, string>> = {
+  'drive.speed': 'top speed',
+  'drive.heat': 'motor case',
+  'brief.charge': 'a pack',
+  'brief.mass': 'mass',
+};
 const FIRST_SHOWN = 14;
 /** Larger margins say no more than clear. */
 const ENOUGH = 99;
 
-export const movedText = ({ id, title, quantity, before, after }: Moved, reader: Reader): string => `${FIGURE_WORDS[id] ?? inSentence(title)} ${before === undefined ? 'not known' : formatText(before, quantity, reader)} → ${after === undefined ? 'not known' : formatText(after, quantity, reader)}`;
+export const movedText = ({ id, title, quantity, before, after }: Moved, reader: Reader): string =>
+  `${FIGURE_WORDS[id] ?? inSentence(title)} ${before === undefined ? 'not known' : formatText(before, quantity, reader)} → ${after === undefined ? 'not known' : formatText(after, quantity, reader)}`;
 
 /** Two revisions: what differs in words, what each difference does by itself, what all of them do, and what was measured. */
-export function SideBySide({ before, after, onAgainst }: { before: RevisionRecord; after: RevisionRecord; onAgainst(id: string): void }) {
+export function SideBySide({
+  before,
+  after,
+  onAgainst,
+}: {
+  before: RevisionRecord;
+  after: RevisionRecord;
+  onAgainst(id: string): void;
+}) {
   const { revisions, revision, document, runs, thresholds } = useBuild();
   const { reader } = useReader();
   const live = (one: RevisionRecord) => (one.id === revision.id ? document : one.document);
   const [was, is] = [live(before), live(after)];
-  const worked = useWorked(() => learnWorker().effects(was, is, thresholds, reader), [was, is, thresholds, reader]);
+  const worked = useWorked(
+    () => learnWorker().effects(was, is, thresholds, reader),
+    [was, is, thresholds, reader],
+  );
   const effects = worked.value;
   const speed = effects?.together.figures.find(({ id }) => id === 'drive.speed');
   const measured = measuresOver([before, after], runs).filter(({ points }) => points.length === 2);
@@ -31,27 +48,132 @@ export function SideBySide({ before, after, onAgainst }: { before: RevisionRecor
   const figure = (value: number) => formatText(value, 'speedMps', reader);
   const count = effects?.each.length;
   return (
-    <section aria-label="Side by side" data-testid="side-by-side" style={{ opacity: worked.stale && effects ? 0.6 : 1 }}>
+    <section
+      aria-label="Side by side"
+      data-testid="side-by-side"
+      style={{ opacity: worked.stale && effects ? 0.6 : 1 }}
+    >
       <h1 className="answer">
-        {before.letter} to {after.letter}: {count === undefined ? 'being worked out.' : count === 0 ? 'nothing that acts on the car differs.' : <>
-          {speed?.after !== undefined && speed.before !== undefined ? <>top speed {figure(speed.before)} → <span className="figure plainfig">{figure(speed.after)}</span> predicted</> : 'the predicted top speed stays'}
-          {timed ? <>, <span className="figure measured">{figure(timed.points[0]!.mean)} → {figure(timed.points[1]!.mean)}</span> measured over a distance</> : <>, not measured on both yet</>}; {count === 1 ? 'one thing changed' : <b>{count} things changed at once</b>}.</>}
+        {before.letter} to {after.letter}:{' '}
+        {count === undefined ? (
+          'being worked out.'
+        ) : count === 0 ? (
+          'nothing that acts on the car differs.'
+        ) : (
+          <>
+            {speed?.after !== undefined && speed.before !== undefined ? (
+              <>
+                top speed {figure(speed.before)} →{' '}
+                <span className="figure plainfig">{figure(speed.after)}</span> predicted
+              </>
+            ) : (
+              'the predicted top speed stays'
+            )}
+            {timed ? (
+              <>
+                ,{' '}
+                <span className="figure measured">
+                  {figure(timed.points[0]!.mean)} → {figure(timed.points[1]!.mean)}
+                </span>{' '}
+                measured over a distance
+              </>
+            ) : (
+              <>, not measured on both yet</>
+            )}
+            ; {count === 1 ? 'one thing changed' : <b>{count} things changed at once</b>}.
+          </>
+        )}
       </h1>
-      <div className="row" style={{ margin: '6px 0 10px' }}><label htmlFor="against" className="quiet">against</label><select id="against" className="plainselect" value={before.id} onChange={(event) => onAgainst(event.target.value)}>{revisions.filter(({ id }) => id !== after.id).map(({ id, letter }) => <option key={id} value={id}>revision {letter}</option>)}</select>
-        {count !== undefined && count > 1 ? <span className="quiet" data-testid="at-once">What was measured belongs to all {count} together; what each does alone is predicted.</span> : null}</div>
-      {worked.refused ? <p className="note bad" role="alert">{worked.refused.message}</p> : null}
-      {effects && effects.each.length > 0 ? (
-        <div className="gridbox"><table className="grid tight stacked" data-testid="effects">
-          <thead><tr><th style={{ width: '40%' }}>What changed</th><th>By itself it should do</th><th>Checks that it moves most</th></tr></thead>
-          <tbody>
-            {effects.each.slice(0, FIRST_SHOWN).map((one) => <EffectRow key={one.thing} effect={one} />)}
-            <tr className="total"><td><b>All together, predicted</b></td><td><Figures figures={effects.together.figures} /></td><td><Checks checks={effects.together.checks} /></td></tr>
-            <tr className="total"><td><b className="slate">All together, measured</b></td><td colSpan={2} className="slate">{measured.length === 0 ? <span className="quiet">Nothing was measured on both.</span> : measured.map(({ id, title, quantity, points }) => `${inSentence(title)} ${formatText(points[0]!.mean, quantity, reader)} → ${formatText(points[1]!.mean, quantity, reader)}${points[1]!.error === undefined ? '' : ` ± ${formatText(points[1]!.error, quantity, reader, 2)}`}${id === 'speed' ? ` (${points[0]!.n} and ${points[1]!.n} attempts)` : ''}`).join('; ')}</td></tr>
-          </tbody>
-        </table></div>
+      <div className="row" style={{ margin: '6px 0 10px' }}>
+        <label htmlFor="against" className="quiet">
+          against
+        </label>
+        <select
+          id="against"
+          className="plainselect"
+          value={before.id}
+          onChange={(event) => onAgainst(event.target.value)}
+        >
+          {revisions
+            .filter(({ id }) => id !== after.id)
+            .map(({ id, letter }) => (
+              <option key={id} value={id}>
+                revision {letter}
+              </option>
+            ))}
+        </select>
+        {count !== undefined && count > 1 ? (
+          <span className="quiet" data-testid="at-once">
+            What was measured belongs to all {count} together; what each does alone is predicted.
+          </span>
+        ) : null}
+      </div>
+      {worked.refused ? (
+        <p className="note bad" role="alert">
+          {worked.refused.message}
+        </p>
       ) : null}
-      {effects && effects.each.length > FIRST_SHOWN ? <p className="quiet">{effects.each.length - FIRST_SHOWN} more things differ: the change log has them all.</p> : null}
-      {effects && effects.silent.length > 0 ? <p className="quiet" style={{ fontSize: 13 }}>Also changed, acting on nothing that is reckoned: {effects.silent.slice(0, 4).map(({ label, before: a, after: b }) => `${inSentence(label)} ${a} → ${b}`).join('; ')}{effects.silent.length > 4 ? ` and ${effects.silent.length - 4} more` : ''}.</p> : null}
+      {effects && effects.each.length > 0 ? (
+        <div className="gridbox">
+          <table className="grid tight stacked" data-testid="effects">
+            <thead>
+              <tr>
+                <th style={{ width: '40%' }}>What changed</th>
+                <th>By itself it should do</th>
+                <th>Checks that it moves most</th>
+              </tr>
+            </thead>
+            <tbody>
+              {effects.each.slice(0, FIRST_SHOWN).map((one) => (
+                <EffectRow key={one.thing} effect={one} />
+              ))}
+              <tr className="total">
+                <td>
+                  <b>All together, predicted</b>
+                </td>
+                <td>
+                  <Figures figures={effects.together.figures} />
+                </td>
+                <td>
+                  <Checks checks={effects.together.checks} />
+                </td>
+              </tr>
+              <tr className="total">
+                <td>
+                  <b className="slate">All together, measured</b>
+                </td>
+                <td colSpan={2} className="slate">
+                  {measured.length === 0 ? (
+                    <span className="quiet">Nothing was measured on both.</span>
+                  ) : (
+                    measured
+                      .map(
+                        ({ id, title, quantity, points }) =>
+                          `${inSentence(title)} ${formatText(points[0]!.mean, quantity, reader)} → ${formatText(points[1]!.mean, quantity, reader)}${points[1]!.error === undefined ? '' : ` ± ${formatText(points[1]!.error, quantity, reader, 2)}`}${id === 'speed' ? ` (${points[0]!.n} and ${points[1]!.n} attempts)` : ''}`,
+                      )
+                      .join('; ')
+                  )}
+                </td>
+              </tr>
+            </tbody>
+          </table>
+        </div>
+      ) : null}
+      {effects && effects.each.length > FIRST_SHOWN ? (
+        <p className="quiet">
+          {effects.each.length - FIRST_SHOWN} more things differ: the change log has them all.
+        </p>
+      ) : null}
+      {effects && effects.silent.length > 0 ? (
+        <p className="quiet" style={{ fontSize: 13 }}>
+          Also changed, acting on nothing that is reckoned:{' '}
+          {effects.silent
+            .slice(0, 4)
+            .map(({ label, before: a, after: b }) => `${inSentence(label)} ${a} → ${b}`)
+            .join('; ')}
+          {effects.silent.length > 4 ? ` and ${effects.silent.length - 4} more` : ''}.
+        </p>
+      ) : null}
     </section>
   );
 }
@@ -59,22 +181,56 @@ export function SideBySide({ before, after, onAgainst }: { before: RevisionRecor
 function EffectRow({ effect: { changes, figures, checks } }: { effect: ChangeEffect }) {
   return (
     <tr>
-      <td>{changes.map(({ path, label, before, after }) => <div key={path.join('.')}>{label}: <span className="quiet">{before}</span> → <b>{after}</b></div>)}</td>
-      <td><Figures figures={figures} /></td>
-      <td><Checks checks={checks} /></td>
+      <td>
+        {changes.map(({ path, label, before, after }) => (
+          <div key={path.join('.')}>
+            {label}: <span className="quiet">{before}</span> → <b>{after}</b>
+          </div>
+        ))}
+      </td>
+      <td>
+        <Figures figures={figures} />
+      </td>
+      <td>
+        <Checks checks={checks} />
+      </td>
     </tr>
   );
 }
 
 function Figures({ figures }: { figures: readonly Moved[] }) {
   const { reader } = useReader();
-  return figures.length === 0 ? <span className="quiet">no figure moves</span> : <>{figures.map((one) => <div key={one.id}>{movedText(one, reader)}</div>)}</>;
+  return figures.length === 0 ? (
+    <span className="quiet">no figure moves</span>
+  ) : (
+    <>
+      {figures.map((one) => (
+        <div key={one.id}>{movedText(one, reader)}</div>
+      ))}
+    </>
+  );
 }
 
 /** Checks with their state and margin on either side. */
 export function Checks({ checks }: { checks: readonly MovedCheck[] }) {
   const { reader } = useReader();
   const margins = numberFormat(reader.locale, { minimumFractionDigits: 2, maximumFractionDigits: 2 });
-  const sideText = ({ state, margin }: MovedCheck['before']) => (margin === undefined || !Number.isFinite(margin) || margin > ENOUGH ? STATE_WORDS[state] : `${STATE_WORDS[state]} ${margins.format(margin)}`);
-  return checks.length === 0 ? <span className="quiet">none</span> : <>{checks.map(({ id, title, before, after }) => <div key={id} style={{ display: 'flex', gap: 6, alignItems: 'baseline' }}><StateMark state={after.state} /><span>{title} <span className="quiet">{sideText(before)}</span> → {sideText(after)}</span></div>)}</>;
+  const sideText = ({ state, margin }: MovedCheck['before']) =>
+    margin === undefined || !Number.isFinite(margin) || margin > ENOUGH
+      ? STATE_WORDS[state]
+      : `${STATE_WORDS[state]} ${margins.format(margin)}`;
+  return checks.length === 0 ? (
+    <span className="quiet">none</span>
+  ) : (
+    <>
+      {checks.map(({ id, title, before, after }) => (
+        <div key={id} style={{ display: 'flex', gap: 6, alignItems: 'baseline' }}>
+          <StateMark state={after.state} />
+          <span>
+            {title} <span className="quiet">{sideText(before)}</span> → {sideText(after)}
+          </span>
+        </div>
+      ))}
+    </>
+  );
 }

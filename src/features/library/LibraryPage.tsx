@@ -4,7 +4,14 @@ import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import type { Thresholds as Margins } from '@/core/checks/check';
-import { itemsOf, KIND_NAMES, LIBRARY_KINDS, type LibraryItem, type LibraryKind, type RangedFigure } from '@/core/library/items';
+import {
+  itemsOf,
+  KIND_NAMES,
+  LIBRARY_KINDS,
+  type LibraryItem,
+  type LibraryKind,
+  type RangedFigure,
+} from '@/core/library/items';
 import { type Own, ownFigures, type StripTest } from '@/core/strength/strips';
 import { formatNumber, formatText } from '@/core/units/formatQuantity';
 import { toShown, unitOf } from '@/core/units/quantities';
@@ -21,7 +28,15 @@ import { deleteUndoably } from '../shell/deleting';
 const KINDS_HERE = LIBRARY_KINDS.filter((kind) => kind !== 'coupon');
 
 /** What the workshop holds, by kind: add, edit, copy, delete. */
-export function LibraryPage({ items: initial, thresholds, printAheadMinutes }: { items: readonly LibraryItem[]; thresholds: Margins; printAheadMinutes: number | undefined }) {
+export function LibraryPage({
+  items: initial,
+  thresholds,
+  printAheadMinutes,
+}: {
+  items: readonly LibraryItem[];
+  thresholds: Margins;
+  printAheadMinutes: number | undefined;
+}) {
   const router = useRouter();
   const [items, setItems] = useState(initial);
   const [kind, setKind] = useState<LibraryKind | 'margins'>('motor');
@@ -29,18 +44,35 @@ export function LibraryPage({ items: initial, thresholds, printAheadMinutes }: {
   return (
     <>
       <header className="head">
-        <Link href="/" className="name">Lean Badger</Link>
-        <nav className="row"><Link href="/">Garage</Link><Link href="/library" aria-current="page">Library</Link></nav>
+        <Link href="/" className="name">
+          Lean Badger
+        </Link>
+        <nav className="row">
+          <Link href="/">Garage</Link>
+          <Link href="/library" aria-current="page">
+            Library
+          </Link>
+        </nav>
         <span className="push" />
         <Preferences />
       </header>
       <div className="stripe" style={{ height: 12 }} aria-hidden="true" />
       <main className="readings">
         <div className="seg" role="group" aria-label="Kind" style={{ flexWrap: 'wrap' }}>
-          {KINDS_HERE.map((one) => <button key={one} type="button" aria-pressed={kind === one} onClick={() => setKind(one)}>{KIND_NAMES[one].many}</button>)}
-          <button type="button" aria-pressed={kind === 'margins'} onClick={() => setKind('margins')}>Margins</button>
+          {KINDS_HERE.map((one) => (
+            <button key={one} type="button" aria-pressed={kind === one} onClick={() => setKind(one)}>
+              {KIND_NAMES[one].many}
+            </button>
+          ))}
+          <button type="button" aria-pressed={kind === 'margins'} onClick={() => setKind('margins')}>
+            Margins
+          </button>
         </div>
-        {kind === 'margins' ? <Thresholds initial={thresholds} printAheadMinutes={printAheadMinutes} /> : <KindTable key={kind} kind={kind} items={items} onItems={setItems} />}
+        {kind === 'margins' ? (
+          <Thresholds initial={thresholds} printAheadMinutes={printAheadMinutes} />
+        ) : (
+          <KindTable key={kind} kind={kind} items={items} onItems={setItems} />
+        )}
       </main>
     </>
   );
@@ -56,11 +88,23 @@ function KindTable({ kind, items, onItems }: KindTableProps) {
   const [editing, setEditing] = useState<{ item: LibraryItem; isNew: boolean }>();
   const [problem, setProblem] = useState<string>();
   const columns = COLUMNS[kind];
-  const blank = (): LibraryItem => ({ id: newId(), kind, data: { name: '', ...Object.fromEntries(columns.map(({ key, start }) => [key, start])) } as unknown as LibraryItem['data'] });
+  const blank = (): LibraryItem => ({
+    id: newId(),
+    kind,
+    data: {
+      name: '',
+      ...Object.fromEntries(columns.map(({ key, start }) => [key, start])),
+    } as unknown as LibraryItem['data'],
+  });
   const remove = async (item: LibraryItem) => {
     setProblem(undefined);
     try {
-      await deleteUndoably<LibraryItem>(`/api/library/${item.id}`, `${item.data.name} deleted.`, () => onItems((all) => all.filter(({ id }) => id !== item.id)), (back) => onItems((all) => [...all.filter(({ id }) => id !== back.id), back]));
+      await deleteUndoably<LibraryItem>(
+        `/api/library/${item.id}`,
+        `${item.data.name} deleted.`,
+        () => onItems((all) => all.filter(({ id }) => id !== item.id)),
+        (back) => onItems((all) => [...all.filter(({ id }) => id !== back.id), back]),
+      );
     } catch (error) {
       setProblem(`${item.data.name}: ${sentenceOf(error)}`);
     }
@@ -71,26 +115,88 @@ function KindTable({ kind, items, onItems }: KindTableProps) {
   };
   return (
     <>
-      <p className="quiet" style={{ margin: '8px 0', maxWidth: 760 }}>{ORIGINS[kind]} A build keeps its copy of the figures until you take new ones over there.</p>
-      <button type="button" className="btn" onClick={() => setEditing({ item: blank(), isNew: true })}>Add a {KIND_NAMES[kind].one}</button>
-      {problem ? <p className="note bad" role="alert">{problem}</p> : null}
-      {editing ? <ItemForm key={editing.item.id} {...editing} library={items} onSaved={saved} onCancel={() => setEditing(undefined)} /> : null}
-      <div className="gridbox"><table className="grid" style={{ marginTop: 8 }}>
-        <thead><tr><th>Name</th>{columns.map(({ key, label, quantity }) => <th key={key} className={quantity ? 'num' : undefined}>{label}</th>)}<th /></tr></thead>
-        <tbody>
-          {itemsOf(items, kind).map((item) => (
-            <tr key={item.id}>
-              <td><b>{item.data.name}</b></td>
-              {columns.map((column) => <Cell key={column.key} column={column} item={item} library={items} />)}
-              <td style={{ whiteSpace: 'nowrap' }}>
-                <button type="button" className="plain" aria-label={`Edit ${item.data.name}`} onClick={() => setEditing({ item, isNew: false })}>edit</button>
-                <button type="button" className="plain" aria-label={`Copy ${item.data.name}`} onClick={() => setEditing({ item: { ...item, id: newId(), data: { ...item.data, name: `${item.data.name}, copy` } }, isNew: true })}>copy</button>
-                <button type="button" className="plain" aria-label={`Delete ${item.data.name}`} onClick={() => void remove(item)}>delete</button>
-              </td>
+      <p className="quiet" style={{ margin: '8px 0', maxWidth: 760 }}>
+        {ORIGINS[kind]} A build keeps its copy of the figures until you take new ones over there.
+      </p>
+      <button type="button" className="btn" onClick={() => setEditing({ item: blank(), isNew: true })}>
+        Add a {KIND_NAMES[kind].one}
+      </button>
+      {problem ? (
+        <p className="note bad" role="alert">
+          {problem}
+        </p>
+      ) : null}
+      {editing ? (
+        <ItemForm
+          key={editing.item.id}
+          {...editing}
+          library={items}
+          onSaved={saved}
+          onCancel={() => setEditing(undefined)}
+        />
+      ) : null}
+      <div className="gridbox">
+        <table className="grid" style={{ marginTop: 8 }}>
+          <thead>
+            <tr>
+              <th>Name</th>
+              {columns.map(({ key, label, quantity }) => (
+                <th key={key} className={quantity ? 'num' : undefined}>
+                  {label}
+                </th>
+              ))}
+              <th />
             </tr>
-          ))}
-        </tbody>
-      </table></div>
+          </thead>
+          <tbody>
+            {itemsOf(items, kind).map((item) => (
+              <tr key={item.id}>
+                <td>
+                  <b>{item.data.name}</b>
+                </td>
+                {columns.map((column) => (
+                  <Cell key={column.key} column={column} item={item} library={items} />
+                ))}
+                <td style={{ whiteSpace: 'nowrap' }}>
+                  <button
+                    type="button"
+                    className="plain"
+                    aria-label={`Edit ${item.data.name}`}
+                    onClick={() => setEditing({ item, isNew: false })}
+                  >
+                    edit
+                  </button>
+                  <button
+                    type="button"
+                    className="plain"
+                    aria-label={`Copy ${item.data.name}`}
+                    onClick={() =>
+                      setEditing({
+                        item: {
+                          ...item,
+                          id: newId(),
+                          data: { ...item.data, name: `${item.data.name}, copy` },
+                        },
+                        isNew: true,
+                      })
+                    }
+                  >
+                    copy
+                  </button>
+                  <button
+                    type="button"
+                    className="plain"
+                    aria-label={`Delete ${item.data.name}`}
+                    onClick={() => void remove(item)}
+                  >
+                    delete
+                  </button>
+                </td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </div>
     </>
   );
 }
@@ -101,19 +207,55 @@ function ownOf(strips: readonly StripTest[], key: string): Own | undefined {
   return key === 'inPlaneStrengthMpa' ? along : key === 'interlayerStrengthMpa' ? across : undefined;
 }
 
-function Cell({ column, item, library }: { column: Column; item: LibraryItem; library: readonly LibraryItem[] }) {
+function Cell({
+  column,
+  item,
+  library,
+}: {
+  column: Column;
+  item: LibraryItem;
+  library: readonly LibraryItem[];
+}) {
   const { reader } = useReader();
   const value = (item.data as unknown as Record<string, number | string>)[column.key];
   if (typeof value === 'number') {
-    const range = item.kind === 'material' ? (item as LibraryItem<'material'>).data.ranges?.[column.key as RangedFigure] : undefined;
-    const own = item.kind === 'material' ? ownOf((item as LibraryItem<'material'>).data.strips ?? [], column.key) : undefined;
+    const range =
+      item.kind === 'material'
+        ? (item as LibraryItem<'material'>).data.ranges?.[column.key as RangedFigure]
+        : undefined;
+    const own =
+      item.kind === 'material'
+        ? ownOf((item as LibraryItem<'material'>).data.strips ?? [], column.key)
+        : undefined;
     return (
       <td className="num">
-        {own ? <b title="from your own strips">{formatText(own.mean, 'stressMpa', reader)}{own.spread === undefined ? '' : ` ± ${formatNumber(own.spread, reader.locale, 2)}`}</b> : formatText(value, column.quantity ?? 'coefficient', reader)}
-        {own ? <div className="quiet" style={{ fontSize: 11 }}>own, {own.count} {own.count === 1 ? 'strip' : 'strips'}</div> : range ? <div className="quiet" style={{ fontSize: 11 }}>{range.map((one) => formatNumber(toShown(one, unitOf(column.quantity!, reader.units)), reader.locale, 2)).join(' to ')}</div> : null}
+        {own ? (
+          <b title="from your own strips">
+            {formatText(own.mean, 'stressMpa', reader)}
+            {own.spread === undefined ? '' : ` ± ${formatNumber(own.spread, reader.locale, 2)}`}
+          </b>
+        ) : (
+          formatText(value, column.quantity ?? 'coefficient', reader)
+        )}
+        {own ? (
+          <div className="quiet" style={{ fontSize: 11 }}>
+            own, {own.count} {own.count === 1 ? 'strip' : 'strips'}
+          </div>
+        ) : range ? (
+          <div className="quiet" style={{ fontSize: 11 }}>
+            {range
+              .map((one) =>
+                formatNumber(toShown(one, unitOf(column.quantity!, reader.units)), reader.locale, 2),
+              )
+              .join(' to ')}
+          </div>
+        ) : null}
       </td>
     );
   }
-  const compound = column.key === 'compound' ? itemsOf(library, 'compound').find(({ id }) => id === value)?.data.name : undefined;
+  const compound =
+    column.key === 'compound'
+      ? itemsOf(library, 'compound').find(({ id }) => id === value)?.data.name
+      : undefined;
   return <td>{compound ?? value}</td>;
 }

@@ -17,7 +17,13 @@ type Draft = Omit<StripTest, 'id' | 'breakN'> & { breakN?: number };
 const START: Draft = { how: 'bent', layers: 'along', widthMm: WIDE, thicknessMm: THICK, spanMm: SPAN };
 
 /** Strips of one material that were broken: they take the place of the typical strengths. */
-export function StripLog({ strips, onChange }: { strips: readonly StripTest[]; onChange(strips: StripTest[]): void }) {
+export function StripLog({
+  strips,
+  onChange,
+}: {
+  strips: readonly StripTest[];
+  onChange(strips: StripTest[]): void;
+}) {
   const { reader } = useReader();
   const [draft, setDraft] = useState<Draft>(START);
   const own = ownFigures(strips);
@@ -26,30 +32,157 @@ export function StripLog({ strips, onChange }: { strips: readonly StripTest[]; o
   const whole = breakN !== undefined && breakN > 0 && (how === 'pulled' || spanMm !== undefined);
   const add = () => {
     if (!whole) return;
-    onChange([...strips, { id: `strip-${newId().slice(0, 8)}`, how, layers, widthMm, thicknessMm, ...(how === 'bent' ? { spanMm: spanMm! } : {}), breakN }]);
+    onChange([
+      ...strips,
+      {
+        id: `strip-${newId().slice(0, 8)}`,
+        how,
+        layers,
+        widthMm,
+        thicknessMm,
+        ...(how === 'bent' ? { spanMm: spanMm! } : {}),
+        breakN,
+      },
+    ]);
     set({ breakN: undefined });
   };
-  const strip = (standing: boolean) => handOver(`test-strip-${standing ? 'standing' : 'lying'}.stl`, 'model/stl', new Uint8Array(writeStl(meshOf(standing ? extruded([[0, 0], [WIDE, 0], [WIDE, THICK], [0, THICK]], [], 0, LONG) : extruded([[0, 0], [LONG, 0], [LONG, WIDE], [0, WIDE]], [], 0, THICK)))));
-  const mean = ({ mean: value, spread, count }: Own) => `${formatText(value, 'stressMpa', reader)}${spread === undefined ? '' : ` ± ${formatNumber(spread, reader.locale, 2)}`} from ${count}`;
+  const strip = (standing: boolean) =>
+    handOver(
+      `test-strip-${standing ? 'standing' : 'lying'}.stl`,
+      'model/stl',
+      new Uint8Array(
+        writeStl(
+          meshOf(
+            standing
+              ? extruded(
+                  [
+                    [0, 0],
+                    [WIDE, 0],
+                    [WIDE, THICK],
+                    [0, THICK],
+                  ],
+                  [],
+                  0,
+                  LONG,
+                )
+              : extruded(
+                  [
+                    [0, 0],
+                    [LONG, 0],
+                    [LONG, WIDE],
+                    [0, WIDE],
+                  ],
+                  [],
+                  0,
+                  THICK,
+                ),
+          ),
+        ),
+      ),
+    );
+  const mean = ({ mean: value, spread, count }: Own) =>
+    `${formatText(value, 'stressMpa', reader)}${spread === undefined ? '' : ` ± ${formatNumber(spread, reader.locale, 2)}`} from ${count}`;
   return (
     <section aria-label="Test strips" style={{ marginTop: 10 }}>
       <p className="cap">Test strips of your own</p>
-      <p className="quiet" style={{ fontSize: 12 }}>Print one lying (layers along it) and one standing (layers across it), break them over two supports or by pulling, and note the load: weigh what hangs from it, 1 kg is 9.81 N. Glasses on: strips break suddenly.</p>
-      <div className="row" style={{ margin: '6px 0' }}><button type="button" className="btn" onClick={() => strip(false)}>Lying strip, STL</button><button type="button" className="btn" onClick={() => strip(true)}>Standing strip, STL</button></div>
+      <p className="quiet" style={{ fontSize: 12 }}>
+        Print one lying (layers along it) and one standing (layers across it), break them over two supports or
+        by pulling, and note the load: weigh what hangs from it, 1 kg is 9.81 N. Glasses on: strips break
+        suddenly.
+      </p>
+      <div className="row" style={{ margin: '6px 0' }}>
+        <button type="button" className="btn" onClick={() => strip(false)}>
+          Lying strip, STL
+        </button>
+        <button type="button" className="btn" onClick={() => strip(true)}>
+          Standing strip, STL
+        </button>
+      </div>
       {strips.map((one, index) => (
         <div key={one.id} className="row supplyitem" style={{ flexWrap: 'nowrap', fontSize: 13 }}>
-          <span style={{ flex: 1 }}>{one.how} {one.layers} its layers, {formatNumber(one.widthMm, reader.locale, 3)} × {formatText(one.thicknessMm, 'lengthMm', reader)}: {formatText(one.breakN, 'forceN', reader)}, {formatText(stripStressMpa(one)!, 'stressMpa', reader)}</span>
-          <button type="button" className="plain" aria-label={`Take strip ${index + 1} out`} onClick={() => onChange(strips.filter(({ id }) => id !== one.id))}>×</button>
+          <span style={{ flex: 1 }}>
+            {one.how} {one.layers} its layers, {formatNumber(one.widthMm, reader.locale, 3)} ×{' '}
+            {formatText(one.thicknessMm, 'lengthMm', reader)}: {formatText(one.breakN, 'forceN', reader)},{' '}
+            {formatText(stripStressMpa(one)!, 'stressMpa', reader)}
+          </span>
+          <button
+            type="button"
+            className="plain"
+            aria-label={`Take strip ${index + 1} out`}
+            onClick={() => onChange(strips.filter(({ id }) => id !== one.id))}
+          >
+            ×
+          </button>
         </div>
       ))}
-      {own.along || own.across ? <p className="note ok" data-testid="own-figures">{own.along ? `Along the layers ${mean(own.along)}. ` : ''}{own.across ? `Between them ${mean(own.across)}. ` : ''}Builds take these in place of the typical figures.</p> : null}
-      <div className="field"><label htmlFor="strip-how">Broken by</label><select id="strip-how" value={how} onChange={(event) => set(event.target.value === 'bent' ? { how: 'bent', spanMm: SPAN } : { how: 'pulled', spanMm: undefined })}><option value="bent">bending over two supports</option><option value="pulled">pulling</option></select></div>
-      <div className="field"><label htmlFor="strip-layers">Layers</label><select id="strip-layers" value={layers} onChange={(event) => set({ layers: event.target.value as StripTest['layers'] })}><option value="along">along it (lying)</option><option value="across">across it (standing)</option></select></div>
-      <QuantityField label="Strip width" quantity="lengthMm" limits={{ above: 0, to: 500 }} value={widthMm} onChange={(value) => set({ widthMm: value ?? WIDE })} />
-      <QuantityField label="Strip thickness" quantity="lengthMm" limits={{ above: 0, to: 500 }} value={thicknessMm} onChange={(value) => set({ thicknessMm: value ?? THICK })} />
-      {how === 'bent' ? <QuantityField label="Between the supports" quantity="lengthMm" limits={{ above: 0, to: 2000 }} value={spanMm} onChange={(value) => set({ spanMm: value })} /> : null}
-      <QuantityField label="Load at break" quantity="forceN" limits={{ above: 0, to: 1e6 }} value={breakN} onChange={(value) => set({ breakN: value })} />
-      <button type="button" className="btn" disabled={!whole} onClick={add}>Note the strip</button>
+      {own.along || own.across ? (
+        <p className="note ok" data-testid="own-figures">
+          {own.along ? `Along the layers ${mean(own.along)}. ` : ''}
+          {own.across ? `Between them ${mean(own.across)}. ` : ''}Builds take these in place of the typical
+          figures.
+        </p>
+      ) : null}
+      <div className="field">
+        <label htmlFor="strip-how">Broken by</label>
+        <select
+          id="strip-how"
+          value={how}
+          onChange={(event) =>
+            set(
+              event.target.value === 'bent'
+                ? { how: 'bent', spanMm: SPAN }
+                : { how: 'pulled', spanMm: undefined },
+            )
+          }
+        >
+          <option value="bent">bending over two supports</option>
+          <option value="pulled">pulling</option>
+        </select>
+      </div>
+      <div className="field">
+        <label htmlFor="strip-layers">Layers</label>
+        <select
+          id="strip-layers"
+          value={layers}
+          onChange={(event) => set({ layers: event.target.value as StripTest['layers'] })}
+        >
+          <option value="along">along it (lying)</option>
+          <option value="across">across it (standing)</option>
+        </select>
+      </div>
+      <QuantityField
+        label="Strip width"
+        quantity="lengthMm"
+        limits={{ above: 0, to: 500 }}
+        value={widthMm}
+        onChange={(value) => set({ widthMm: value ?? WIDE })}
+      />
+      <QuantityField
+        label="Strip thickness"
+        quantity="lengthMm"
+        limits={{ above: 0, to: 500 }}
+        value={thicknessMm}
+        onChange={(value) => set({ thicknessMm: value ?? THICK })}
+      />
+      {how === 'bent' ? (
+        <QuantityField
+          label="Between the supports"
+          quantity="lengthMm"
+          limits={{ above: 0, to: 2000 }}
+          value={spanMm}
+          onChange={(value) => set({ spanMm: value })}
+        />
+      ) : null}
+      <QuantityField
+        label="Load at break"
+        quantity="forceN"
+        limits={{ above: 0, to: 1e6 }}
+        value={breakN}
+        onChange={(value) => set({ breakN: value })}
+      />
+      <button type="button" className="btn" disabled={!whole} onClick={add}>
+        Note the strip
+      </button>
     </section>
   );
 }

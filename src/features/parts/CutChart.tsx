@@ -13,10 +13,21 @@ import { cutOf } from './cut';
 import { partsWorker } from './partsClient';
 
 /** The part cut across its length: stress at every station against what the layers bear there. */
-export function CutChart({ part, bounds, meshReady }: { part: Part; bounds: { min: Vec3; max: Vec3 }; meshReady: string }) {
+export function CutChart({
+  part,
+  bounds,
+  meshReady,
+}: {
+  part: Part;
+  bounds: { min: Vec3; max: Vec3 };
+  meshReady: string;
+}) {
   const { document, surface } = useBuild();
   const { reader } = useReader();
-  const cut = useMemo(() => cutOf(part, femOfPart(document, surface, part), bounds), [document, surface, part, bounds]);
+  const cut = useMemo(
+    () => cutOf(part, femOfPart(document, surface, part), bounds),
+    [document, surface, part, bounds],
+  );
   const found = useWorked(cut ? () => partsWorker().sections(meshReady, cut) : undefined, [cut, meshReady]);
   if (!cut) return null;
   if (found.refused) return <p className="note">Not cut: it {found.refused.message}.</p>;
@@ -29,11 +40,23 @@ export function CutChart({ part, bounds, meshReady }: { part: Part; bounds: { mi
   return (
     <div style={{ opacity: found.stale ? 0.5 : 1 }}>
       <LineChart
-        title={`Cut across its length: bending stress along ${String(cut.axis)}`} testId="cuts" xQuantity="lengthMm" yQuantity="stressMpa" width={560} height={210} xMax={xs.at(-1)!} yMax={1.15 * Math.max(allowable, ...stress)}
-        lines={[{ id: 'stress', label: 'stress', style: 'predicted', xs, ys: stress, labelAt: 0.5 }]} levels={[{ y: allowable, label: 'what its layers bear' }]}
+        title={`Cut across its length: bending stress along ${String(cut.axis)}`}
+        testId="cuts"
+        xQuantity="lengthMm"
+        yQuantity="stressMpa"
+        width={560}
+        height={210}
+        xMax={xs.at(-1)!}
+        yMax={1.15 * Math.max(allowable, ...stress)}
+        lines={[{ id: 'stress', label: 'stress', style: 'predicted', xs, ys: stress, labelAt: 0.5 }]}
+        levels={[{ y: allowable, label: 'what its layers bear' }]}
         summary={`The weakest cut lies at ${weakest.atMm.toFixed(1)} mm with a margin of ${weakest.margin.toFixed(2)}.`}
       />
-      <p style={{ fontSize: 13 }} data-testid="cut-says">As a beam it is weakest at {formatText(weakest.atMm, 'lengthMm', reader)} along {String(cut.axis)}: margin {formatNumber(weakest.margin, reader.locale, 3)}, without what corners and holes add. {notes.join(' ')}</p>
+      <p style={{ fontSize: 13 }} data-testid="cut-says">
+        As a beam it is weakest at {formatText(weakest.atMm, 'lengthMm', reader)} along {String(cut.axis)}:
+        margin {formatNumber(weakest.margin, reader.locale, 3)}, without what corners and holes add.{' '}
+        {notes.join(' ')}
+      </p>
     </div>
   );
 }

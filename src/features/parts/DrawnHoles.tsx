@@ -9,14 +9,31 @@ import { useBuild } from '../shell/BuildContext';
 export function DrawnHoles({ part }: { part: Part }) {
   const { document, library } = useBuild();
   const { reader } = useReader();
-  const drawn = drawnJoints(document, library).filter(({ joint, sizes }) => joint.part === part.id && sizes.length > 0);
+  const drawn = drawnJoints(document, library).filter(
+    ({ joint, sizes }) => joint.part === part.id && sizes.length > 0,
+  );
   if (drawn.length === 0) return null;
   return (
     <section aria-label="Holes to draw" style={{ marginTop: 12 }}>
-      <p className="cap"><span>Draw its holes so</span></p>
-      <ul style={{ fontSize: 13.5 }} data-testid="holes-to-draw">{drawn.map(({ joint, sizes, coupon }) => (
-        <li key={joint.id}><b>{joint.name}</b>{(joint.count ?? 1) > 1 ? `, ${joint.count} in the car` : ''}: {sizes.map(({ called, drawMm }) => `${called} ${formatText(drawMm, 'lengthMm', reader, 4)}`).join(', ')} <span className="quiet">{coupon ? `by the test piece of ${inSentence(coupon.material)}` : 'not corrected by a test piece yet'}</span></li>
-      ))}</ul>
+      <p className="cap">
+        <span>Draw its holes so</span>
+      </p>
+      <ul style={{ fontSize: 13.5 }} data-testid="holes-to-draw">
+        {drawn.map(({ joint, sizes, coupon }) => (
+          <li key={joint.id}>
+            <b>{joint.name}</b>
+            {(joint.count ?? 1) > 1 ? `, ${joint.count} in the car` : ''}:{' '}
+            {sizes
+              .map(({ called, drawMm }) => `${called} ${formatText(drawMm, 'lengthMm', reader, 4)}`)
+              .join(', ')}{' '}
+            <span className="quiet">
+              {coupon
+                ? `by the test piece of ${inSentence(coupon.material)}`
+                : 'not corrected by a test piece yet'}
+            </span>
+          </li>
+        ))}
+      </ul>
     </section>
   );
 }

@@ -11,8 +11,17 @@ import { useReader } from '@/ui/reader';
 import { useBuild } from '../shell/BuildContext';
 import { LOAD_OPTIONS } from './words';
 
-const WAYS: readonly (readonly [string, Vec3])[] = [['+x', [1, 0, 0]], ['−x', [-1, 0, 0]], ['+y', [0, 1, 0]], ['−y', [0, -1, 0]], ['+z', [0, 0, 1]], ['−z', [0, 0, -1]]];
-const nameOfWay = (direction: Vec3) => WAYS.find(([, way]) => way.every((one, axis) => Math.abs(one - direction[axis]!) < 1e-6))?.[0] ?? 'as the face';
+const WAYS: readonly (readonly [string, Vec3])[] = [
+  ['+x', [1, 0, 0]],
+  ['−x', [-1, 0, 0]],
+  ['+y', [0, 1, 0]],
+  ['−y', [0, -1, 0]],
+  ['+z', [0, 0, 1]],
+  ['−z', [0, 0, -1]],
+];
+const nameOfWay = (direction: Vec3) =>
+  WAYS.find(([, way]) => way.every((one, axis) => Math.abs(one - direction[axis]!) < 1e-6))?.[0] ??
+  'as the face';
 
 /** Where the mesh is held and what pulls at it. */
 export function Held({ part }: { part: Part }) {
@@ -21,34 +30,137 @@ export function Held({ part }: { part: Part }) {
   const { held = [], pulls = [] } = part.mesh!;
   const cases = casesOfBuild(document, surface);
   const at = (...keys: string[]) => ['parts', 'items', part.id, 'mesh', ...keys];
-  const change = (id: string, next: Partial<PartPull>) => edit([{ path: at('pulls'), value: pulls.map((pull) => (pull.id === id ? { ...pull, ...next } : pull)) }], `pull-${id}`);
-  const span = ({ min, max }: { min: Vec3; max: Vec3 }) => min.map((one, axis) => `${formatNumber(one, reader.locale, 3)} to ${formatNumber(max[axis]!, reader.locale, 3)}`).join('; ');
+  const change = (id: string, next: Partial<PartPull>) =>
+    edit(
+      [{ path: at('pulls'), value: pulls.map((pull) => (pull.id === id ? { ...pull, ...next } : pull)) }],
+      `pull-${id}`,
+    );
+  const span = ({ min, max }: { min: Vec3; max: Vec3 }) =>
+    min
+      .map(
+        (one, axis) =>
+          `${formatNumber(one, reader.locale, 3)} to ${formatNumber(max[axis]!, reader.locale, 3)}`,
+      )
+      .join('; ');
   return (
     <section aria-label="Held and pulled" style={{ flex: 1, minWidth: 300 }}>
       <p className="cap">Held</p>
-      {held.length === 0 ? <p className="quiet" style={{ fontSize: 13 }}>Nowhere yet: hold a face, in the picture or in the list.</p> : held.map((box, index) => (
-        <div key={box.id} className="row supplyitem" style={{ flexWrap: 'nowrap', fontSize: 13 }}><span style={{ flex: 1 }} className="quiet">box {index + 1}: {span(box)} mm</span><button type="button" className="plain" aria-label={`Let go of box ${index + 1}`} disabled={closed} onClick={() => edit([{ path: at('held'), value: held.filter(({ id }) => id !== box.id) }])}>×</button></div>
-      ))}
-      <p className="cap" style={{ marginTop: 8 }}>Pulled</p>
-      {pulls.length === 0 ? <p className="quiet" style={{ fontSize: 13 }}>By nothing yet: pull a face.</p> : pulls.map((pull, index) => {
-        const force = cases.ok ? forceOf(pull, cases.value) : undefined;
-        return (
-          <div key={pull.id} className="supplyitem" role="group" aria-label={`Pull ${index + 1}`} onBlur={() => session.endStep()}>
-            <div className="row" style={{ flexWrap: 'nowrap' }}>
-              <select aria-label={`Pull ${index + 1} comes from`} value={pull.from} disabled={closed} style={{ flex: 1, minWidth: 0 }} onChange={(event) => change(pull.id, { from: event.target.value as LoadCaseName | 'own', ...(event.target.value === 'own' ? { forceN: pull.forceN ?? 50 } : {}) })}>
-                {LOAD_OPTIONS.map(([id, words]) => <option key={id} value={id}>{words}</option>)}
-              </select>
-              <select aria-label={`Pull ${index + 1} goes`} value={nameOfWay(pull.direction)} disabled={closed} onChange={(event) => { const way = WAYS.find(([name]) => name === event.target.value); if (way) change(pull.id, { direction: way[1] }); }}>
-                {nameOfWay(pull.direction) === 'as the face' ? <option>as the face</option> : null}
-                {WAYS.map(([name]) => <option key={name}>{name}</option>)}
-              </select>
-              <button type="button" className="plain" aria-label={`Take pull ${index + 1} off`} disabled={closed} onClick={() => edit([{ path: at('pulls'), value: pulls.filter(({ id }) => id !== pull.id) }])}>×</button>
-            </div>
-            {pull.from === 'own' ? <QuantityField label="Force" quantity="forceN" limits={{ from: 0, to: 1e6 }} value={pull.forceN} disabled={closed} onChange={(forceN) => change(pull.id, { forceN })} /> : <QuantityField label="Share of it" quantity="coefficient" limits={{ above: 0, to: 10 }} value={pull.share} usual={1} disabled={closed} onChange={(share) => change(pull.id, { share })} />}
-            <p className="quiet" style={{ fontSize: 12 }}>{force ? `${formatText(force.forceN, 'forceN', reader)}. ${force.how}` : cases.ok ? 'The build does not say what this case needs.' : `Needs ${cases.missing.join(', ')}.`}</p>
+      {held.length === 0 ? (
+        <p className="quiet" style={{ fontSize: 13 }}>
+          Nowhere yet: hold a face, in the picture or in the list.
+        </p>
+      ) : (
+        held.map((box, index) => (
+          <div key={box.id} className="row supplyitem" style={{ flexWrap: 'nowrap', fontSize: 13 }}>
+            <span style={{ flex: 1 }} className="quiet">
+              box {index + 1}: {span(box)} mm
+            </span>
+            <button
+              type="button"
+              className="plain"
+              aria-label={`Let go of box ${index + 1}`}
+              disabled={closed}
+              onClick={() => edit([{ path: at('held'), value: held.filter(({ id }) => id !== box.id) }])}
+            >
+              ×
+            </button>
           </div>
-        );
-      })}
+        ))
+      )}
+      <p className="cap" style={{ marginTop: 8 }}>
+        Pulled
+      </p>
+      {pulls.length === 0 ? (
+        <p className="quiet" style={{ fontSize: 13 }}>
+          By nothing yet: pull a face.
+        </p>
+      ) : (
+        pulls.map((pull, index) => {
+          const force = cases.ok ? forceOf(pull, cases.value) : undefined;
+          return (
+            <div
+              key={pull.id}
+              className="supplyitem"
+              role="group"
+              aria-label={`Pull ${index + 1}`}
+              onBlur={() => session.endStep()}
+            >
+              <div className="row" style={{ flexWrap: 'nowrap' }}>
+                <select
+                  aria-label={`Pull ${index + 1} comes from`}
+                  value={pull.from}
+                  disabled={closed}
+                  style={{ flex: 1, minWidth: 0 }}
+                  onChange={(event) =>
+                    change(pull.id, {
+                      from: event.target.value as LoadCaseName | 'own',
+                      ...(event.target.value === 'own' ? { forceN: pull.forceN ?? 50 } : {}),
+                    })
+                  }
+                >
+                  {LOAD_OPTIONS.map(([id, words]) => (
+                    <option key={id} value={id}>
+                      {words}
+                    </option>
+                  ))}
+                </select>
+                <select
+                  aria-label={`Pull ${index + 1} goes`}
+                  value={nameOfWay(pull.direction)}
+                  disabled={closed}
+                  onChange={(event) => {
+                    const way = WAYS.find(([name]) => name === event.target.value);
+                    if (way) change(pull.id, { direction: way[1] });
+                  }}
+                >
+                  {nameOfWay(pull.direction) === 'as the face' ? <option>as the face</option> : null}
+                  {WAYS.map(([name]) => (
+                    <option key={name}>{name}</option>
+                  ))}
+                </select>
+                <button
+                  type="button"
+                  className="plain"
+                  aria-label={`Take pull ${index + 1} off`}
+                  disabled={closed}
+                  onClick={() =>
+                    edit([{ path: at('pulls'), value: pulls.filter(({ id }) => id !== pull.id) }])
+                  }
+                >
+                  ×
+                </button>
+              </div>
+              {pull.from === 'own' ? (
+                <QuantityField
+                  label="Force"
+                  quantity="forceN"
+                  limits={{ from: 0, to: 1e6 }}
+                  value={pull.forceN}
+                  disabled={closed}
+                  onChange={(forceN) => change(pull.id, { forceN })}
+                />
+              ) : (
+                <QuantityField
+                  label="Share of it"
+                  quantity="coefficient"
+                  limits={{ above: 0, to: 10 }}
+                  value={pull.share}
+                  usual={1}
+                  disabled={closed}
+                  onChange={(share) => change(pull.id, { share })}
+                />
+              )}
+              <p className="quiet" style={{ fontSize: 12 }}>
+                {force
+                  ? `${formatText(force.forceN, 'forceN', reader)}. ${force.how}`
+                  : cases.ok
+                    ? 'The build does not say what this case needs.'
+                    : `Needs ${cases.missing.join(', ')}.`}
+              </p>
+            </div>
+          );
+        })
+      )}
     </section>
   );
 }

@@ -15,7 +15,12 @@ interface MarginChartProps {
 
 const [LOW, HIGH, ROW, TOP] = [0.4, 12, 25, 22];
 const TICKS = [0.5, 1, 2, 5, 10];
-const COLOUR = { over: 'var(--rust)', tight: 'var(--ochre)', clear: 'var(--moss)', unknown: 'var(--quiet)' } as const;
+const COLOUR = {
+  over: 'var(--rust)',
+  tight: 'var(--ochre)',
+  clear: 'var(--moss)',
+  unknown: 'var(--quiet)',
+} as const;
 
 /** Every part by how many times it bears its worst load, the weakest on top. */
 export function MarginChart({ checks, chosen, onChoose }: MarginChartProps) {
@@ -27,26 +32,113 @@ export function MarginChart({ checks, chosen, onChoose }: MarginChartProps) {
   const height = TOP + checks.length * ROW + 18;
   return (
     <figure className="chart" style={{ width: `min(100%, ${width}px)`, marginTop: 10 }} data-testid="margins">
-      <figcaption><span>What each part bears over its worst load, predicted</span></figcaption>
-      <svg viewBox={`0 0 ${width} ${height}`} width={width} height={height} role="group" aria-label="Margins of the parts, the weakest first">
-        <defs><pattern id="breaks" width="6" height="6" patternUnits="userSpaceOnUse" patternTransform="rotate(45)"><path d="M0,0v6" stroke="var(--rust)" strokeWidth="1.6" opacity=".45" /></pattern></defs>
+      <figcaption>
+        <span>What each part bears over its worst load, predicted</span>
+      </figcaption>
+      <svg
+        viewBox={`0 0 ${width} ${height}`}
+        width={width}
+        height={height}
+        role="group"
+        aria-label="Margins of the parts, the weakest first"
+      >
+        <defs>
+          <pattern
+            id="breaks"
+            width="6"
+            height="6"
+            patternUnits="userSpaceOnUse"
+            patternTransform="rotate(45)"
+          >
+            <path d="M0,0v6" stroke="var(--rust)" strokeWidth="1.6" opacity=".45" />
+          </pattern>
+        </defs>
         <rect x={label} y={TOP - 6} width={x(1) - label} height={height - TOP - 10} fill="url(#breaks)" />
-        {TICKS.map((tick) => <g key={tick}><line x1={x(tick)} x2={x(tick)} y1={TOP - 6} y2={height - 16} stroke={tick === 1 ? 'var(--rust)' : 'var(--rule)'} strokeWidth={tick === 1 ? 1.6 : 1} /><text x={x(tick)} y={height - 3} textAnchor="middle">{formatNumber(tick, reader.locale, 2)}×</text></g>)}
-        <text x={x(1) - 5} y={11} textAnchor="end" style={{ fill: 'var(--rust)' }}>breaks</text>
+        {TICKS.map((tick) => (
+          <g key={tick}>
+            <line
+              x1={x(tick)}
+              x2={x(tick)}
+              y1={TOP - 6}
+              y2={height - 16}
+              stroke={tick === 1 ? 'var(--rust)' : 'var(--rule)'}
+              strokeWidth={tick === 1 ? 1.6 : 1}
+            />
+            <text x={x(tick)} y={height - 3} textAnchor="middle">
+              {formatNumber(tick, reader.locale, 2)}×
+            </text>
+          </g>
+        ))}
+        <text x={x(1) - 5} y={11} textAnchor="end" style={{ fill: 'var(--rust)' }}>
+          breaks
+        </text>
         {checks.map((check, row) => {
           const id = check.id.slice('parts.'.length);
           const y = TOP + row * ROW;
           const margin = check.margin;
           const end = margin === undefined ? label : x(Math.max(LOW, Math.min(HIGH, margin)));
           return (
-            <g key={check.id} role="button" tabIndex={0} className="marginrow" aria-pressed={id === chosen} aria-label={`${check.title}, ${STATE_WORDS[check.state]}${margin === undefined ? '' : `, margin ${formatNumber(margin, reader.locale, 3)}`}`} data-part={id} data-state={check.state}
-              onClick={() => onChoose(id)} onKeyDown={(event) => { if (event.key === 'Enter' || event.key === ' ') { event.preventDefault(); onChoose(id); } }}>
-              <rect x={0} y={y - 3} width={width} height={ROW - 2} fill={id === chosen ? 'var(--faint)' : 'transparent'} />
-              <text x={label - 8} y={y + 12} textAnchor="end" className={id === chosen ? 'strong' : undefined}>{short(check.title, narrow ? 18 : 30)}</text>
-              {margin === undefined ? <text x={label + 6} y={y + 12}>{check.missing.length > 0 ? `needs ${check.missing.join(', ')}` : 'being worked out'}</text> : (
+            <g
+              key={check.id}
+              role="button"
+              tabIndex={0}
+              className="marginrow"
+              aria-pressed={id === chosen}
+              aria-label={`${check.title}, ${STATE_WORDS[check.state]}${margin === undefined ? '' : `, margin ${formatNumber(margin, reader.locale, 3)}`}`}
+              data-part={id}
+              data-state={check.state}
+              onClick={() => onChoose(id)}
+              onKeyDown={(event) => {
+                if (event.key === 'Enter' || event.key === ' ') {
+                  event.preventDefault();
+                  onChoose(id);
+                }
+              }}
+            >
+              <rect
+                x={0}
+                y={y - 3}
+                width={width}
+                height={ROW - 2}
+                fill={id === chosen ? 'var(--faint)' : 'transparent'}
+              />
+              <text
+                x={label - 8}
+                y={y + 12}
+                textAnchor="end"
+                className={id === chosen ? 'strong' : undefined}
+              >
+                {short(check.title, narrow ? 18 : 30)}
+              </text>
+              {margin === undefined ? (
+                <text x={label + 6} y={y + 12}>
+                  {check.missing.length > 0 ? `needs ${check.missing.join(', ')}` : 'being worked out'}
+                </text>
+              ) : (
                 <>
-                  <rect x={label} y={y + 2} width={Math.max(0, end - label)} height={12} fill="var(--sheet)" stroke={COLOUR[check.state]} strokeWidth="1.6" strokeDasharray="5 3" />
-                  <text x={end + 6} y={y + 12} className="strong" style={{ fill: COLOUR[check.state], stroke: 'var(--paper)', strokeWidth: 3, paintOrder: 'stroke' }}>{margin > HIGH ? `over ${HIGH}` : formatNumber(margin, reader.locale, 3)}</text>
+                  <rect
+                    x={label}
+                    y={y + 2}
+                    width={Math.max(0, end - label)}
+                    height={12}
+                    fill="var(--sheet)"
+                    stroke={COLOUR[check.state]}
+                    strokeWidth="1.6"
+                    strokeDasharray="5 3"
+                  />
+                  <text
+                    x={end + 6}
+                    y={y + 12}
+                    className="strong"
+                    style={{
+                      fill: COLOUR[check.state],
+                      stroke: 'var(--paper)',
+                      strokeWidth: 3,
+                      paintOrder: 'stroke',
+                    }}
+                  >
+                    {margin > HIGH ? `over ${HIGH}` : formatNumber(margin, reader.locale, 3)}
+                  </text>
                 </>
               )}
             </g>

@@ -10,7 +10,8 @@ import { partsWorker } from './partsClient';
 const TARGET_VOXELS = 20_000;
 
 /** A voxel that gives a part about so many, to two figures. */
-const voxelFor = (volumeMm3: number) => Number(Math.max(0.1, Math.min(50, Math.cbrt(volumeMm3 / TARGET_VOXELS))).toPrecision(2));
+const voxelFor = (volumeMm3: number) =>
+  Number(Math.max(0.1, Math.min(50, Math.cbrt(volumeMm3 / TARGET_VOXELS))).toPrecision(2));
 
 /** Takes the part's mesh by drop or by choice: read first, then kept. */
 export function MeshDrop({ part, again = false }: { part: Part; again?: boolean }) {
@@ -21,14 +22,30 @@ export function MeshDrop({ part, again = false }: { part: Part; again?: boolean 
   if (closed) return again ? null : <p className="note">{part.name} has no mesh in this revision.</p>;
   const take = async (file: File | undefined) => {
     if (!file) return;
-    if (file.size > MOST_BYTES) return setSays({ bad: true, text: `${file.name} is larger than 50 MB: export it coarser.` });
+    if (file.size > MOST_BYTES)
+      return setSays({ bad: true, text: `${file.name} is larger than 50 MB: export it coarser.` });
     setSays({ bad: false, text: `Reading ${file.name}…` });
     try {
       const bytes = new Uint8Array(await file.arrayBuffer());
       const found = await partsWorker().read('dropped', bytes, file.name, 1);
-      if ('refused' in found) return setSays({ bad: true, text: `${file.name} ${found.refused.message}${found.refused.remedy ? `: ${found.refused.remedy}` : ''}.` });
+      if ('refused' in found)
+        return setSays({
+          bad: true,
+          text: `${file.name} ${found.refused.message}${found.refused.remedy ? `: ${found.refused.remedy}` : ''}.`,
+        });
       const hash = await keepFile(bytes);
-      edit([{ path: ['parts', 'items', part.id, 'mesh'], value: { hash, name: file.name.slice(-120), unitMm: 1, up: [0, 0, 1], voxelMm: voxelFor(found.measure.volumeMm3) } satisfies PartMesh }]);
+      edit([
+        {
+          path: ['parts', 'items', part.id, 'mesh'],
+          value: {
+            hash,
+            name: file.name.slice(-120),
+            unitMm: 1,
+            up: [0, 0, 1],
+            voxelMm: voxelFor(found.measure.volumeMm3),
+          } satisfies PartMesh,
+        },
+      ]);
       setSays(undefined);
     } catch (error) {
       setSays({ bad: true, text: sentenceOf(error) });
@@ -39,15 +56,43 @@ export function MeshDrop({ part, again = false }: { part: Part; again?: boolean 
       <div
         className="drop"
         data-over={over}
-        onDragOver={(event) => { event.preventDefault(); setOver(true); }}
+        onDragOver={(event) => {
+          event.preventDefault();
+          setOver(true);
+        }}
         onDragLeave={() => setOver(false)}
-        onDrop={(event) => { event.preventDefault(); setOver(false); void take(event.dataTransfer.files[0]); }}
+        onDrop={(event) => {
+          event.preventDefault();
+          setOver(false);
+          void take(event.dataTransfer.files[0]);
+        }}
       >
-        <span>{again ? `Another mesh for ${part.name.toLowerCase()}: ` : `Drop the mesh of ${part.name.toLowerCase()} here: `}STL, 3MF or OBJ, at most 50 MB</span>
-        <button type="button" className="btn" onClick={() => input.current?.click()}>Choose a file</button>
-        <input ref={input} type="file" aria-label="File of the mesh" accept=".stl,.3mf,.obj" style={{ display: 'none' }} onChange={(event) => { void take(event.target.files?.[0]); event.target.value = ''; }} />
+        <span>
+          {again
+            ? `Another mesh for ${part.name.toLowerCase()}: `
+            : `Drop the mesh of ${part.name.toLowerCase()} here: `}
+          STL, 3MF or OBJ, at most 50 MB
+        </span>
+        <button type="button" className="btn" onClick={() => input.current?.click()}>
+          Choose a file
+        </button>
+        <input
+          ref={input}
+          type="file"
+          aria-label="File of the mesh"
+          accept=".stl,.3mf,.obj"
+          style={{ display: 'none' }}
+          onChange={(event) => {
+            void take(event.target.files?.[0]);
+            event.target.value = '';
+          }}
+        />
       </div>
-      {says ? <p className={says.bad ? 'note bad' : 'quiet'} role={says.bad ? 'alert' : 'status'}>{says.text}</p> : null}
+      {says ? (
+        <p className={says.bad ? 'note bad' : 'quiet'} role={says.bad ? 'alert' : 'status'}>
+          {says.text}
+        </p>
+      ) : null}
     </section>
   );
 }

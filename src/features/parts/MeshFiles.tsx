@@ -8,7 +8,22 @@ const TYPES = { stl: 'model/stl', '3mf': 'model/3mf' } as const;
 export function MeshFiles({ part, meshReady }: { part: Part; meshReady: string }) {
   const hand = async (kind: 'stl' | '3mf') => {
     const found = await partsWorker().write(meshReady, kind, part.mesh!.up);
-    if (!('refused' in found)) handOver(`${part.name.toLowerCase().replace(/[^a-z0-9]+/g, '-')}.${kind}`, TYPES[kind], new Uint8Array(found));
+    if (!('refused' in found))
+      handOver(
+        `${part.name.toLowerCase().replace(/[^a-z0-9]+/g, '-')}.${kind}`,
+        TYPES[kind],
+        new Uint8Array(found),
+      );
   };
-  return <div className="row" style={{ marginTop: 10 }}>As it lies on the bed: <button type="button" className="btn" onClick={() => void hand('stl')}>STL</button><button type="button" className="btn" onClick={() => void hand('3mf')}>3MF</button></div>;
+  return (
+    <div className="row" style={{ marginTop: 10 }}>
+      As it lies on the bed:{' '}
+      <button type="button" className="btn" onClick={() => void hand('stl')}>
+        STL
+      </button>
+      <button type="button" className="btn" onClick={() => void hand('3mf')}>
+        3MF
+      </button>
+    </div>
+  );
 }

@@ -10,7 +10,15 @@ import { fileOf, keepFile } from '../shell/meshFiles';
 import { partsWorker } from './partsClient';
 
 /** What ails the mesh, each in a sentence, with the unit asked or the repair offered. */
-export function MeshHealth({ part, seen: { ailments, units }, onDone: setDone }: { part: Part; seen: SeenMesh; onDone(text: string): void }) {
+export function MeshHealth({
+  part,
+  seen: { ailments, units },
+  onDone: setDone,
+}: {
+  part: Part;
+  seen: SeenMesh;
+  onDone(text: string): void;
+}) {
   const { edit, closed } = useBuild();
   const { reader } = useReader();
   const mesh = part.mesh!;
@@ -20,9 +28,15 @@ export function MeshHealth({ part, seen: { ailments, units }, onDone: setDone }:
     try {
       const found = await partsWorker().repair(await fileOf(mesh.hash), mesh.name);
       if ('refused' in found) return setDone(`Not mended: it ${found.refused.message}.`);
-      if (found.left.some(({ mendable, what }) => mendable || what === 'crossing' || what === 'flat')) return setDone(`Not mended: ${found.left[0]!.text}`);
+      if (found.left.some(({ mendable, what }) => mendable || what === 'crossing' || what === 'flat'))
+        return setDone(`Not mended: ${found.left[0]!.text}`);
       const hash = await keepFile(new Uint8Array(found.stl));
-      edit([{ path: at, value: { ...mesh, hash, name: `${mesh.name.replace(/\.\w+$/, '').slice(-100)}-mended.stl` } }]);
+      edit([
+        {
+          path: at,
+          value: { ...mesh, hash, name: `${mesh.name.replace(/\.\w+$/, '').slice(-100)}-mended.stl` },
+        },
+      ]);
       setDone(found.done.join(' '));
     } catch (error) {
       setDone(`Not mended: ${sentenceOf(error)}`);
@@ -31,11 +45,46 @@ export function MeshHealth({ part, seen: { ailments, units }, onDone: setDone }:
   return (
     <>
       {ailments.map(({ what, text, mendable }) => (
-        <div key={what} className="note bad" role="alert">{text}{mendable && !closed ? <> <button type="button" className="btn" onClick={() => void repair()}>Mend it</button></> : null}</div>
+        <div key={what} className="note bad" role="alert">
+          {text}
+          {mendable && !closed ? (
+            <>
+              {' '}
+              <button type="button" className="btn" onClick={() => void repair()}>
+                Mend it
+              </button>
+            </>
+          ) : null}
+        </div>
       ))}
       {sized && !closed ? (
-        <div className="row" role="group" aria-label="Unit of the file">In which unit was it written?
-          {units.map(({ unitMm, name, longestMm }) => <button key={name} type="button" className="btn" aria-pressed={mesh.unitMm === unitMm} onClick={() => edit([{ path: at, value: { ...mesh, unitMm, voxelMm: undefined, held: undefined, pulls: undefined, solid: undefined } }])}>{name}: {formatText(longestMm, 'lengthMm', reader)}</button>)}
+        <div className="row" role="group" aria-label="Unit of the file">
+          In which unit was it written?
+          {units.map(({ unitMm, name, longestMm }) => (
+            <button
+              key={name}
+              type="button"
+              className="btn"
+              aria-pressed={mesh.unitMm === unitMm}
+              onClick={() =>
+                edit([
+                  {
+                    path: at,
+                    value: {
+                      ...mesh,
+                      unitMm,
+                      voxelMm: undefined,
+                      held: undefined,
+                      pulls: undefined,
+                      solid: undefined,
+                    },
+                  },
+                ])
+              }
+            >
+              {name}: {formatText(longestMm, 'lengthMm', reader)}
+            </button>
+          ))}
         </div>
       ) : null}
     </>

@@ -43,21 +43,69 @@ export function MeshSide({ part }: { part: Part }) {
   const place = (face: MeshFace, as: 'hold' | 'pull') => {
     if (closed) return;
     const reach = REACH * (mesh.voxelMm ?? USUAL_VOXEL_MM);
-    const box: PartBox = { id: `box-${newId().slice(0, 8)}`, min: face.min.map((one) => one - reach) as unknown as Vec3, max: face.max.map((one) => one + reach) as unknown as Vec3 };
+    const box: PartBox = {
+      id: `box-${newId().slice(0, 8)}`,
+      min: face.min.map((one) => one - reach) as unknown as Vec3,
+      max: face.max.map((one) => one + reach) as unknown as Vec3,
+    };
     if (as === 'hold') edit([{ path: at('held'), value: [...(mesh.held ?? []), box] }]);
-    else edit([{ path: at('pulls'), value: [...(mesh.pulls ?? []), { ...box, from: 'landingOneWheel', direction: inwards(face.normal) } satisfies PartPull] }]);
+    else
+      edit([
+        {
+          path: at('pulls'),
+          value: [
+            ...(mesh.pulls ?? []),
+            { ...box, from: 'landingOneWheel', direction: inwards(face.normal) } satisfies PartPull,
+          ],
+        },
+      ]);
   };
   return (
     <Apart>
-      {problem ? <p className="note bad" role="alert">{problem}</p> : null}
+      {problem ? (
+        <p className="note bad" role="alert">
+          {problem}
+        </p>
+      ) : null}
       {seen ? (
-        <p className="quiet" style={{ fontSize: 13 }} data-testid="mesh-facts">{mesh.name}: {seen.measure.triangles.toLocaleString(reader.locale)} triangles, {([0, 1, 2] as const).map((axis) => formatText(seen.measure.boundsMm.max[axis] - seen.measure.boundsMm.min[axis], 'lengthMm', reader)).join(' × ')}, {formatText((seen.measure.volumeMm3 / 1000) * (part.material?.densityGPerCm3 ?? 1.24), 'massG', reader)} solid.</p>
-      ) : problem ? null : <p className="quiet">Reading the mesh…</p>}
-      {mended ? <p className="note" role="status">{mended}</p> : null}
+        <p className="quiet" style={{ fontSize: 13 }} data-testid="mesh-facts">
+          {mesh.name}: {seen.measure.triangles.toLocaleString(reader.locale)} triangles,{' '}
+          {([0, 1, 2] as const)
+            .map((axis) =>
+              formatText(
+                seen.measure.boundsMm.max[axis] - seen.measure.boundsMm.min[axis],
+                'lengthMm',
+                reader,
+              ),
+            )
+            .join(' × ')}
+          ,{' '}
+          {formatText(
+            (seen.measure.volumeMm3 / 1000) * (part.material?.densityGPerCm3 ?? 1.24),
+            'massG',
+            reader,
+          )}{' '}
+          solid.
+        </p>
+      ) : problem ? null : (
+        <p className="quiet">Reading the mesh…</p>
+      )}
+      {mended ? (
+        <p className="note" role="status">
+          {mended}
+        </p>
+      ) : null}
       {seen ? <MeshHealth part={part} seen={seen} onDone={setMended} /> : null}
       {seen && seen.ailments.length === 0 ? (
         <>
-          <PartScene seen={seen} mesh={mesh} solved={solid.solved} mode={mode} onMode={closed ? undefined : setMode} onFace={(face) => place(seen.faces.faces[face]!, mode)} />
+          <PartScene
+            seen={seen}
+            mesh={mesh}
+            solved={solid.solved}
+            mode={mode}
+            onMode={closed ? undefined : setMode}
+            onFace={(face) => place(seen.faces.faces[face]!, mode)}
+          />
           <SolidRun part={part} solid={solid} meshReady={meshKey(mesh)} />
           <Charts>
             <Held part={part} />
@@ -73,4 +121,7 @@ export function MeshSide({ part }: { part: Part }) {
   );
 }
 
-const inwards = (normal: Vec3): Vec3 => (normal.every((one) => one === 0) ? [0, 0, 1] : (scale(normal, -1).map((one) => (Math.abs(one) < 1e-9 ? 0 : one)) as unknown as Vec3));
+const inwards = (normal: Vec3): Vec3 =>
+  normal.every((one) => one === 0)
+    ? [0, 0, 1]
+    : (scale(normal, -1).map((one) => (Math.abs(one) < 1e-9 ? 0 : one)) as unknown as Vec3);

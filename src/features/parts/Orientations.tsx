@@ -20,9 +20,24 @@ export function Orientations({ part, seen, meshReady }: { part: Part; seen: Seen
   const { document, surface, edit, closed } = useBuild();
   const { reader } = useReader();
   const bounds = seen.measure.boundsMm;
-  const cut = useMemo(() => cutOf(part, femOfPart(document, surface, part), bounds), [document, surface, part, bounds]);
+  const cut = useMemo(
+    () => cutOf(part, femOfPart(document, surface, part), bounds),
+    [document, surface, part, bounds],
+  );
   const { load, material, axis, heldEnd, holdAtMm } = cut ?? {};
-  const how = useMemo(() => (load && material ? { load, material, ...(axis ? { axis } : {}), ...(heldEnd ? { heldEnd } : {}), ...(holdAtMm === undefined ? {} : { holdAtMm }) } : {}), [load, material, axis, heldEnd, holdAtMm]);
+  const how = useMemo(
+    () =>
+      load && material
+        ? {
+            load,
+            material,
+            ...(axis ? { axis } : {}),
+            ...(heldEnd ? { heldEnd } : {}),
+            ...(holdAtMm === undefined ? {} : { holdAtMm }),
+          }
+        : {},
+    [load, material, axis, heldEnd, holdAtMm],
+  );
   const key = JSON.stringify(how);
   const found = useWorked(async () => {
     const answer = await partsWorker().orient(meshReady, how);
@@ -32,13 +47,24 @@ export function Orientations({ part, seen, meshReady }: { part: Part; seen: Seen
   const { up } = part.mesh!;
   const sizes = ([0, 1, 2] as const).map((one) => bounds.max[one] - bounds.min[one]);
   const long = sizes.indexOf(Math.max(...sizes));
-  const take = (direction: Vec3) => edit([{ path: ['parts', 'items', part.id, 'mesh', 'up'], value: direction }, { path: ['parts', 'items', part.id, 'layers'], value: Math.abs(unit(direction)[long]!) > ACROSS ? 'across' : 'along' }]);
+  const take = (direction: Vec3) =>
+    edit([
+      { path: ['parts', 'items', part.id, 'mesh', 'up'], value: direction },
+      {
+        path: ['parts', 'items', part.id, 'layers'],
+        value: Math.abs(unit(direction)[long]!) > ACROSS ? 'across' : 'along',
+      },
+    ]);
   const present = found.value.list.find(({ direction }) => dot(unit(direction), unit(up)) > SAME);
   const shown = found.value.list.slice(0, SHOWN);
   const listed = present && !shown.includes(present) ? [...shown.slice(0, SHOWN - 1), present] : shown;
   return (
     <section aria-label="Ways up on the bed" style={{ marginTop: 12 }}>
-      <p className="cap"><span>Ways up on the bed{load ? ', the strongest first' : ': give it a load to know the strongest'}</span></p>
+      <p className="cap">
+        <span>
+          Ways up on the bed{load ? ', the strongest first' : ': give it a load to know the strongest'}
+        </span>
+      </p>
       <div className="ways">
         {listed.map((one, index) => {
           const now = one === present;
@@ -46,8 +72,25 @@ export function Orientations({ part, seen, meshReady }: { part: Part; seen: Seen
             <div key={one.direction.join()} className="way" data-now={now} data-testid="way">
               <Outline positions={seen.positions} up={one.direction} />
               <div>
-                <b>{index + 1}.</b> {one.weakestMargin === undefined ? null : <b>margin {formatNumber(one.weakestMargin, reader.locale, 3)}</b>} {formatText(one.heightMm, 'lengthMm', reader)} high, {formatText(one.overhangAreaMm2, 'areaMm2', reader)} to support. <span className="quiet">{one.why}</span>{' '}
-                {now ? <b>as it is</b> : closed ? null : <button type="button" className="link" aria-label={`Take way ${index + 1}`} onClick={() => take(one.direction)}>take it</button>}
+                <b>{index + 1}.</b>{' '}
+                {one.weakestMargin === undefined ? null : (
+                  <b>margin {formatNumber(one.weakestMargin, reader.locale, 3)}</b>
+                )}{' '}
+                {formatText(one.heightMm, 'lengthMm', reader)} high,{' '}
+                {formatText(one.overhangAreaMm2, 'areaMm2', reader)} to support.{' '}
+                <span className="quiet">{one.why}</span>{' '}
+                {now ? (
+                  <b>as it is</b>
+                ) : closed ? null : (
+                  <button
+                    type="button"
+                    className="link"
+                    aria-label={`Take way ${index + 1}`}
+                    onClick={() => take(one.direction)}
+                  >
+                    take it
+                  </button>
+                )}
               </div>
             </div>
           );
@@ -84,9 +127,25 @@ function Outline({ positions, up }: { positions: Float32Array; up: Vec3 }) {
   const high = bottom - PAD;
   return (
     <svg width={SIDE} height={SIDE} viewBox={`0 0 ${SIDE} ${SIDE}`} aria-hidden="true">
-      <defs><clipPath id={id}><path d={path} /></clipPath></defs>
+      <defs>
+        <clipPath id={id}>
+          <path d={path} />
+        </clipPath>
+      </defs>
       <path d={path} fill="var(--sheet)" stroke="var(--ink)" strokeWidth="1.4" />
-      <g clipPath={`url(#${id})`}>{Array.from({ length: LAYERS }, (_, at) => <line key={at} x1={0} x2={SIDE} y1={SIDE - PAD - ((at + 0.5) * high) / LAYERS} y2={SIDE - PAD - ((at + 0.5) * high) / LAYERS} stroke="var(--moss)" strokeWidth="0.8" />)}</g>
+      <g clipPath={`url(#${id})`}>
+        {Array.from({ length: LAYERS }, (_, at) => (
+          <line
+            key={at}
+            x1={0}
+            x2={SIDE}
+            y1={SIDE - PAD - ((at + 0.5) * high) / LAYERS}
+            y2={SIDE - PAD - ((at + 0.5) * high) / LAYERS}
+            stroke="var(--moss)"
+            strokeWidth="0.8"
+          />
+        ))}
+      </g>
       <line x1={2} x2={SIDE - 2} y1={SIDE - PAD} y2={SIDE - PAD} stroke="var(--ink)" strokeWidth="2" />
     </svg>
   );

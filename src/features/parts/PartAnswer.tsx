@@ -12,18 +12,53 @@ export function PartAnswer({ weakest }: { weakest: Check | undefined }) {
   const { document, surface } = useBuild();
   const { reader } = useReader();
   const { items } = document.parts;
-  if (!weakest) return <h1 className="answer">{items.length === 0 ? 'List the parts, so that a failure can name the one that broke and the page can say which breaks first.' : `${items.length} parts, none that carries anything yet.`}</h1>;
+  if (!weakest)
+    return (
+      <h1 className="answer">
+        {items.length === 0
+          ? 'List the parts, so that a failure can name the one that broke and the page can say which breaks first.'
+          : `${items.length} parts, none that carries anything yet.`}
+      </h1>
+    );
   const part = items.find(({ id }) => `parts.${id}` === weakest.id);
   const found = part ? partStrength(document, surface, part) : undefined;
-  if (!part || !found?.ok) return <h1 className="answer">What breaks first is not worked out yet: {weakest.title.toLowerCase()} needs {(found && !found.ok ? found.missing : weakest.missing).join(', ')}.</h1>;
+  if (!part || !found?.ok)
+    return (
+      <h1 className="answer">
+        What breaks first is not worked out yet: {weakest.title.toLowerCase()} needs{' '}
+        {(found && !found.ok ? found.missing : weakest.missing).join(', ')}.
+      </h1>
+    );
   const { worst } = found.value;
   const holds = worst.margin >= 1;
   const remedies = weakest.remedies.slice(0, MOST_REMEDIES);
   const force = (value: number) => formatText(value, 'forceN', reader);
   return (
     <div>
-      <h1 className="answer"><span data-testid="weakest">{part.name}</span> breaks first: {worst.called} asks {force(worst.forceN)}, it bears <span style={{ whiteSpace: 'nowrap' }}><CheckFigure check={weakest.id} title={part.name.toLowerCase()} tone={holds ? '' : 'over'}>{force(worst.breaksAtN)}</CheckFigure>,</span> {formatNumber(worst.margin, reader.locale, 3)} times that, and goes {worst.between ? 'between the layers' : 'in the material'}.</h1>
-      {remedies.length > 0 ? <p className="quiet" style={{ marginTop: 4 }} data-testid="part-remedies">Best against it: {remedies.map(({ text, effect }) => `${text.replace(part.name, '').replace(/^[:\s]+/, '')} (${effect.replace('margin ', '')})`).join(', or ')}.</p> : null}
+      <h1 className="answer">
+        <span data-testid="weakest">{part.name}</span> breaks first: {worst.called} asks {force(worst.forceN)}
+        , it bears{' '}
+        <span style={{ whiteSpace: 'nowrap' }}>
+          <CheckFigure check={weakest.id} title={part.name.toLowerCase()} tone={holds ? '' : 'over'}>
+            {force(worst.breaksAtN)}
+          </CheckFigure>
+          ,
+        </span>{' '}
+        {formatNumber(worst.margin, reader.locale, 3)} times that, and goes{' '}
+        {worst.between ? 'between the layers' : 'in the material'}.
+      </h1>
+      {remedies.length > 0 ? (
+        <p className="quiet" style={{ marginTop: 4 }} data-testid="part-remedies">
+          Best against it:{' '}
+          {remedies
+            .map(
+              ({ text, effect }) =>
+                `${text.replace(part.name, '').replace(/^[:\s]+/, '')} (${effect.replace('margin ', '')})`,
+            )
+            .join(', or ')}
+          .
+        </p>
+      ) : null}
     </div>
   );
 }

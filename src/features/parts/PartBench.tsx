@@ -23,9 +23,20 @@ export function PartBench({ part, onChoose }: { part: Part | undefined; onChoose
     <Fields>
       <Group title="Part" aside={`${items.length} in all`}>
         {items.length > 0 ? (
-          <div className="pick"><select aria-label="Choose a part" value={part?.id ?? ''} onChange={(event) => onChoose(event.target.value)}>
-            {items.map(({ id, name }) => <option key={id} value={id}>{name}{failures.some(({ partId }) => partId === id) ? ', has failed' : ''}</option>)}
-          </select></div>
+          <div className="pick">
+            <select
+              aria-label="Choose a part"
+              value={part?.id ?? ''}
+              onChange={(event) => onChoose(event.target.value)}
+            >
+              {items.map(({ id, name }) => (
+                <option key={id} value={id}>
+                  {name}
+                  {failures.some(({ partId }) => partId === id) ? ', has failed' : ''}
+                </option>
+              ))}
+            </select>
+          </div>
         ) : null}
         {closed ? null : <NewPart onAdded={onChoose} />}
       </Group>
@@ -47,10 +58,39 @@ function NewPart({ onAdded }: { onAdded(id: string): void }) {
     onAdded(id);
   };
   return (
-    <form className="row" style={{ marginTop: 6, flexWrap: 'nowrap' }} onSubmit={(event) => { event.preventDefault(); add(); }}>
-      <input className="plainselect" style={{ minWidth: 0, flex: 1 }} aria-label="Name of the part" placeholder="e.g. Front arm" value={name} maxLength={80} onChange={(event) => setName(event.target.value)} />
-      <select className="plainselect" style={{ maxWidth: 110 }} aria-label="Kind of part" value={kind} onChange={(event) => setKind(event.target.value as PartKind)}>{PART_KINDS.map((one) => <option key={one} value={one}>{kindWords(one)}</option>)}</select>
-      <button type="submit" className="btn" aria-label="Add the part" disabled={name.trim() === ''}>Add</button>
+    <form
+      className="row"
+      style={{ marginTop: 6, flexWrap: 'nowrap' }}
+      onSubmit={(event) => {
+        event.preventDefault();
+        add();
+      }}
+    >
+      <input
+        className="plainselect"
+        style={{ minWidth: 0, flex: 1 }}
+        aria-label="Name of the part"
+        placeholder="e.g. Front arm"
+        value={name}
+        maxLength={80}
+        onChange={(event) => setName(event.target.value)}
+      />
+      <select
+        className="plainselect"
+        style={{ maxWidth: 110 }}
+        aria-label="Kind of part"
+        value={kind}
+        onChange={(event) => setKind(event.target.value as PartKind)}
+      >
+        {PART_KINDS.map((one) => (
+          <option key={one} value={one}>
+            {kindWords(one)}
+          </option>
+        ))}
+      </select>
+      <button type="submit" className="btn" aria-label="Add the part" disabled={name.trim() === ''}>
+        Add
+      </button>
     </form>
   );
 }
@@ -62,19 +102,48 @@ function PartFields({ part }: { part: Part }) {
   const layered = !part.material || hasLayers(part.material);
   return (
     <>
-      <Group title={kindWords(part.kind)} aside={failed > 0 ? `failed ${failed === 1 ? 'once' : `${failed} times`}` : undefined}>
+      <Group
+        title={kindWords(part.kind)}
+        aside={failed > 0 ? `failed ${failed === 1 ? 'once' : `${failed} times`}` : undefined}
+      >
         <PartName part={part} />
         <DocumentField path={at('massG')} label="Mass of one" example={20} />
       </Group>
       <Group title="Made of">
         <LibraryPick kind="material" path={at('material')} copy={materialForBuild} />
-        {layered ? <DocumentChoice path={at('layers')} options={[['along', 'along it, the strong way'], ['across', 'across it, the weak way']]} /> : null}
-        {layered ? <><DocumentField path={at('perimeters')} example={4} /><DocumentField path={at('infill')} usual={1} />{part.perimeters === undefined ? null : <DocumentField path={at('lineMm')} usual={USUAL_LINE_MM} />}</> : null}
+        {layered ? (
+          <DocumentChoice
+            path={at('layers')}
+            options={[
+              ['along', 'along it, the strong way'],
+              ['across', 'across it, the weak way'],
+            ]}
+          />
+        ) : null}
+        {layered ? (
+          <>
+            <DocumentField path={at('perimeters')} example={4} />
+            <DocumentField path={at('infill')} usual={1} />
+            {part.perimeters === undefined ? null : (
+              <DocumentField path={at('lineMm')} usual={USUAL_LINE_MM} />
+            )}
+          </>
+        ) : null}
         <DocumentField path={at('temperatureC')} usual={23} />
       </Group>
       <Shape part={part} />
       <Loads part={part} />
-      {closed ? null : <button type="button" className="plain" style={{ marginTop: 8 }} aria-label={`Take ${part.name} out`} onClick={() => edit([{ path: at(), value: undefined }])}>take {part.name.toLowerCase()} out</button>}
+      {closed ? null : (
+        <button
+          type="button"
+          className="plain"
+          style={{ marginTop: 8 }}
+          aria-label={`Take ${part.name} out`}
+          onClick={() => edit([{ path: at(), value: undefined }])}
+        >
+          take {part.name.toLowerCase()} out
+        </button>
+      )}
     </>
   );
 }
@@ -86,8 +155,24 @@ function Shape({ part: { id, kind, name, shape, loads } }: { part: Part }) {
     const start = startOf(kind);
     return (
       <Group title="At its weakest place">
-        <p className="quiet" style={{ fontSize: 13 }}>A few dimensions say what {name.toLowerCase()} bears; its own mesh says more.</p>
-        {closed ? null : <button type="button" className="btn" style={{ marginTop: 6 }} onClick={() => edit([{ path: at('shape'), value: start.shape }, ...(loads && loads.length > 0 ? [] : [{ path: at('loads'), value: start.loads }])])}>Start with usual dimensions</button>}
+        <p className="quiet" style={{ fontSize: 13 }}>
+          A few dimensions say what {name.toLowerCase()} bears; its own mesh says more.
+        </p>
+        {closed ? null : (
+          <button
+            type="button"
+            className="btn"
+            style={{ marginTop: 6 }}
+            onClick={() =>
+              edit([
+                { path: at('shape'), value: start.shape },
+                ...(loads && loads.length > 0 ? [] : [{ path: at('loads'), value: start.loads }]),
+              ])
+            }
+          >
+            Start with usual dimensions
+          </button>
+        )}
       </Group>
     );
   }
@@ -97,19 +182,56 @@ function Shape({ part: { id, kind, name, shape, loads } }: { part: Part }) {
       <DocumentChoice path={at('shape', 'as')} options={AS_WORDS} />
       {shape.as === 'boss' ? (
         <>
-          <DocumentField path={at('shape', 'screws')} usual={1} /><DocumentField path={at('shape', 'screwMm')} label="Screw, M" example={3} /><DocumentField path={at('shape', 'engagementMm')} example={8} /><DocumentField path={at('shape', 'wallMm')} label="Plastic around it" example={3} />
-          <DocumentChoice path={at('shape', 'screwKind')} label="Held by" options={SCREW_KINDS.map((one) => [one, SCREW_WORDS[one]] as const)} />
+          <DocumentField path={at('shape', 'screws')} usual={1} />
+          <DocumentField path={at('shape', 'screwMm')} label="Screw, M" example={3} />
+          <DocumentField path={at('shape', 'engagementMm')} example={8} />
+          <DocumentField path={at('shape', 'wallMm')} label="Plastic around it" example={3} />
+          <DocumentChoice
+            path={at('shape', 'screwKind')}
+            label="Held by"
+            options={SCREW_KINDS.map((one) => [one, SCREW_WORDS[one]] as const)}
+          />
         </>
       ) : (
         <>
           <DocumentChoice path={at('shape', 'profile')} options={PROFILE_WORDS} />
-          {shape.as === 'beam' ? <DocumentChoice path={at('shape', 'support')} options={SUPPORT_WORDS} /> : <DocumentChoice path={at('shape', 'ends')} options={END_WORDS} />}
-          <DocumentField path={at('shape', 'lengthMm')} label={shape.as === 'beam' && shape.support !== 'cantilever' ? 'Between the supports' : shape.as === 'beam' ? 'From hold to load' : 'Between its ends'} example={30} />
+          {shape.as === 'beam' ? (
+            <DocumentChoice path={at('shape', 'support')} options={SUPPORT_WORDS} />
+          ) : (
+            <DocumentChoice path={at('shape', 'ends')} options={END_WORDS} />
+          )}
+          <DocumentField
+            path={at('shape', 'lengthMm')}
+            label={
+              shape.as === 'beam' && shape.support !== 'cantilever'
+                ? 'Between the supports'
+                : shape.as === 'beam'
+                  ? 'From hold to load'
+                  : 'Between its ends'
+            }
+            example={30}
+          />
           {round ? null : <DocumentField path={at('shape', 'widthMm')} example={12} />}
-          <DocumentField path={at('shape', 'heightMm')} label={round ? 'Diameter' : shape.profile === 'box' ? 'Height' : 'Thickness'} example={6} />
-          {shape.profile === 'tube' || shape.profile === 'box' ? <DocumentField path={at('shape', 'wallMm')} example={2} /> : null}
-          {shape.as === 'beam' ? <><DocumentField path={at('shape', 'rootMm')} example={18} /><DocumentField path={at('shape', 'filletMm')} example={1} /></> : null}
-          {shape.profile === 'flanged' ? <><DocumentField path={at('shape', 'flangeMm')} example={14} /><DocumentField path={at('shape', 'wallMm')} label="Flange, thick" example={3} /></> : null}
+          <DocumentField
+            path={at('shape', 'heightMm')}
+            label={round ? 'Diameter' : shape.profile === 'box' ? 'Height' : 'Thickness'}
+            example={6}
+          />
+          {shape.profile === 'tube' || shape.profile === 'box' ? (
+            <DocumentField path={at('shape', 'wallMm')} example={2} />
+          ) : null}
+          {shape.as === 'beam' ? (
+            <>
+              <DocumentField path={at('shape', 'rootMm')} example={18} />
+              <DocumentField path={at('shape', 'filletMm')} example={1} />
+            </>
+          ) : null}
+          {shape.profile === 'flanged' ? (
+            <>
+              <DocumentField path={at('shape', 'flangeMm')} example={14} />
+              <DocumentField path={at('shape', 'wallMm')} label="Flange, thick" example={3} />
+            </>
+          ) : null}
         </>
       )}
     </Group>
@@ -119,21 +241,54 @@ function Shape({ part: { id, kind, name, shape, loads } }: { part: Part }) {
 function Loads({ part: { id, loads = [], shape } }: { part: Part }) {
   const { edit, closed } = useBuild();
   const at = (...keys: string[]) => ['parts', 'items', id, 'loads', ...keys];
-  const add = (from: string) => edit([{ path: at(), value: [...loads, { id: `load-${newId().slice(0, 8)}`, from, ...(from === 'own' ? { forceN: 50 } : {}) }] }]);
+  const add = (from: string) =>
+    edit([
+      {
+        path: at(),
+        value: [
+          ...loads,
+          { id: `load-${newId().slice(0, 8)}`, from, ...(from === 'own' ? { forceN: 50 } : {}) },
+        ],
+      },
+    ]);
   return (
     <Group title="What acts on it">
       {loads.map((load, index) => (
         <section key={load.id} aria-label={`Load ${index + 1}`} className="supplyitem">
           <div className="row" style={{ flexWrap: 'nowrap' }}>
-            <b style={{ flex: 1, fontSize: 13 }}>{LOAD_OPTIONS.find(([name]) => name === load.from)?.[1] ?? load.from}</b>
-            <button type="button" className="plain" aria-label={`Take load ${index + 1} off`} disabled={closed} onClick={() => edit([{ path: at(load.id), value: undefined }])}>×</button>
+            <b style={{ flex: 1, fontSize: 13 }}>
+              {LOAD_OPTIONS.find(([name]) => name === load.from)?.[1] ?? load.from}
+            </b>
+            <button
+              type="button"
+              className="plain"
+              aria-label={`Take load ${index + 1} off`}
+              disabled={closed}
+              onClick={() => edit([{ path: at(load.id), value: undefined }])}
+            >
+              ×
+            </button>
           </div>
-          {load.from === 'own' ? <DocumentField path={at(load.id, 'forceN')} /> : <DocumentField path={at(load.id, 'share')} usual={1} />}
-          {shape?.as === 'beam' ? <DocumentChoice path={at(load.id, 'bends')} options={[['upright', 'upright, against its thickness'], ['sideways', 'sideways, against its width']]} /> : null}
+          {load.from === 'own' ? (
+            <DocumentField path={at(load.id, 'forceN')} />
+          ) : (
+            <DocumentField path={at(load.id, 'share')} usual={1} />
+          )}
+          {shape?.as === 'beam' ? (
+            <DocumentChoice
+              path={at(load.id, 'bends')}
+              options={[
+                ['upright', 'upright, against its thickness'],
+                ['sideways', 'sideways, against its width'],
+              ]}
+            />
+          ) : null}
         </section>
       ))}
       {closed ? null : <AddFrom label="Add a load" options={LOAD_OPTIONS} onAdd={add} />}
-      {loads.some(({ from }) => from === 'noseCrash') ? <DocumentField path={['parts', 'crushMm']} usual={USUAL_CRUSH_MM} /> : null}
+      {loads.some(({ from }) => from === 'noseCrash') ? (
+        <DocumentField path={['parts', 'crushMm']} usual={USUAL_CRUSH_MM} />
+      ) : null}
     </Group>
   );
 }
@@ -142,7 +297,8 @@ function PartName({ part }: { part: Part }) {
   const { edit, closed, session } = useBuild();
   const [text, setText] = useState<string>();
   return (
-    <div className="field text"><label htmlFor={`name-${part.id}`}>Name</label>
+    <div className="field text">
+      <label htmlFor={`name-${part.id}`}>Name</label>
       <input
         id={`name-${part.id}`}
         aria-label={`Name of ${part.name}`}
@@ -151,7 +307,8 @@ function PartName({ part }: { part: Part }) {
         disabled={closed}
         onChange={(event) => {
           setText(event.target.value);
-          if (event.target.value.trim() !== '') edit([{ path: ['parts', 'items', part.id, 'name'], value: event.target.value.trim() }], part.id);
+          if (event.target.value.trim() !== '')
+            edit([{ path: ['parts', 'items', part.id, 'name'], value: event.target.value.trim() }], part.id);
         }}
         onBlur={() => {
           setText(undefined);

@@ -15,26 +15,60 @@ export function PartLoads({ part }: { part: Part }) {
     const same = ghost?.document.parts.items.find(({ id }) => id === part.id);
     return ghost && same ? partStrength(ghost.document, surface, same) : undefined;
   }, [ghost, surface, part.id]);
-  if (!found.ok) return <p className="note">{part.name} needs {found.missing.join(', ')}.</p>;
-  const before = (id: string | undefined) => (other?.ok ? other.value.loads.find(({ load }) => load?.id === id)?.margin : undefined);
+  if (!found.ok)
+    return (
+      <p className="note">
+        {part.name} needs {found.missing.join(', ')}.
+      </p>
+    );
+  const before = (id: string | undefined) =>
+    other?.ok ? other.value.loads.find(({ load }) => load?.id === id)?.margin : undefined;
   return (
     <>
-    <div className="gridbox"><table className="grid slim" data-testid="part-loads">
-      <thead><tr><th>{part.name} under</th><th className="num">Asks</th><th className="num">Bears</th><th className="num">Margin</th><th className="minor">Goes</th><th className="num minor">Gives way</th></tr></thead>
-      <tbody>
-        {found.value.loads.map((row, index) => (
-          <tr key={row.load?.id ?? `solid-${index}`}>
-            <td>{row.depth === 'solid' ? <b>{row.called}, on its mesh</b> : row.called}</td>
-            <td className="num">{formatText(row.forceN, 'forceN', reader)}</td>
-            <td className="num">{formatText(row.breaksAtN, 'forceN', reader)}</td>
-            <td className="num" style={row.margin < 1 ? { color: 'var(--rust)' } : undefined}>{formatNumber(row.margin, reader.locale, 3)}{before(row.load?.id) === undefined ? null : <span className="quiet"> ({ghost!.label}: {formatNumber(before(row.load?.id)!, reader.locale, 3)})</span>}</td>
-            <td className="minor">{row.mode}, {row.between ? 'between the layers' : 'in the material'}</td>
-            <td className="num minor">{row.deflectionMm === undefined ? '' : formatText(row.deflectionMm, 'lengthMm', reader, 2)}</td>
-          </tr>
-        ))}
-      </tbody>
-    </table></div>
-    {part.shape?.as === 'boss' ? <ScrewWays part={part} worst={found.value.loads.find(({ depth }) => depth === 'boss') ?? found.value.worst} /> : null}
+      <div className="gridbox">
+        <table className="grid slim" data-testid="part-loads">
+          <thead>
+            <tr>
+              <th>{part.name} under</th>
+              <th className="num">Asks</th>
+              <th className="num">Bears</th>
+              <th className="num">Margin</th>
+              <th className="minor">Goes</th>
+              <th className="num minor">Gives way</th>
+            </tr>
+          </thead>
+          <tbody>
+            {found.value.loads.map((row, index) => (
+              <tr key={row.load?.id ?? `solid-${index}`}>
+                <td>{row.depth === 'solid' ? <b>{row.called}, on its mesh</b> : row.called}</td>
+                <td className="num">{formatText(row.forceN, 'forceN', reader)}</td>
+                <td className="num">{formatText(row.breaksAtN, 'forceN', reader)}</td>
+                <td className="num" style={row.margin < 1 ? { color: 'var(--rust)' } : undefined}>
+                  {formatNumber(row.margin, reader.locale, 3)}
+                  {before(row.load?.id) === undefined ? null : (
+                    <span className="quiet">
+                      {' '}
+                      ({ghost!.label}: {formatNumber(before(row.load?.id)!, reader.locale, 3)})
+                    </span>
+                  )}
+                </td>
+                <td className="minor">
+                  {row.mode}, {row.between ? 'between the layers' : 'in the material'}
+                </td>
+                <td className="num minor">
+                  {row.deflectionMm === undefined ? '' : formatText(row.deflectionMm, 'lengthMm', reader, 2)}
+                </td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </div>
+      {part.shape?.as === 'boss' ? (
+        <ScrewWays
+          part={part}
+          worst={found.value.loads.find(({ depth }) => depth === 'boss') ?? found.value.worst}
+        />
+      ) : null}
     </>
   );
 }

@@ -24,7 +24,9 @@ export function PartsPage() {
   const { tab, partId, show } = usePartsTab();
   const own = checks.filter(({ segment }) => segment === 'parts').sort(byUrgency);
   const weakest = own.find(({ state }) => state !== 'unknown') ?? own[0];
-  const chosenId = document.parts.items.some(({ id }) => id === partId) ? partId : (weakest?.id.slice('parts.'.length) ?? document.parts.items[0]?.id);
+  const chosenId = document.parts.items.some(({ id }) => id === partId)
+    ? partId
+    : (weakest?.id.slice('parts.'.length) ?? document.parts.items[0]?.id);
   const part = document.parts.items.find(({ id }) => id === chosenId);
   const check = own.find(({ id }) => id === `parts.${chosenId}`);
   // a part that is being looked into stays, whichever becomes the weakest meanwhile
@@ -33,15 +35,33 @@ export function PartsPage() {
   };
   return (
     <main className="page readfirst" onFocusCapture={hold} onPointerDownCapture={hold}>
-      <Bench><PartBench part={part} onChoose={(next) => show({ partId: next })} /></Bench>
+      <Bench>
+        <PartBench part={part} onChoose={(next) => show({ partId: next })} />
+      </Bench>
       <Readings>
         {part ? (
-          <div className="tabbar"><div className="tabs" role="group" aria-label="Depths of the parts">
-            {PARTS_TABS.map((one) => <button key={one} type="button" aria-pressed={tab === one} onClick={() => show({ tab: one, partId: part.id })}>{PARTS_TAB_NAMES[one]}</button>)}
-          </div></div>
+          <div className="tabbar">
+            <div className="tabs" role="group" aria-label="Depths of the parts">
+              {PARTS_TABS.map((one) => (
+                <button
+                  key={one}
+                  type="button"
+                  aria-pressed={tab === one}
+                  onClick={() => show({ tab: one, partId: part.id })}
+                >
+                  {PARTS_TAB_NAMES[one]}
+                </button>
+              ))}
+            </div>
+          </div>
         ) : null}
-        <div className="ask"><PartAnswer weakest={weakest} />{own.length > 0 ? <SurfaceSwitch /> : null}</div>
-        {tab === 'mesh' && part ? <MeshSide key={part.id} part={part} /> : (
+        <div className="ask">
+          <PartAnswer weakest={weakest} />
+          {own.length > 0 ? <SurfaceSwitch /> : null}
+        </div>
+        {tab === 'mesh' && part ? (
+          <MeshSide key={part.id} part={part} />
+        ) : (
           <>
             <MarginChart checks={own} chosen={chosenId} onChoose={(next) => show({ partId: next })} />
             {part ? <PartLoads part={part} /> : null}
@@ -51,7 +71,13 @@ export function PartsPage() {
         {part && tab === 'few' ? <DrawnHoles part={part} /> : null}
         {part && tab === 'few' ? <StiffOrTough part={part} /> : null}
         {part?.kind === 'arm' && tab === 'few' ? <ArmGives part={part} /> : null}
-        <WorkingPanel fallback={check && check.working.length > 0 ? { title: check.title.toLowerCase(), steps: check.working } : undefined} />
+        <WorkingPanel
+          fallback={
+            check && check.working.length > 0
+              ? { title: check.title.toLowerCase(), steps: check.working }
+              : undefined
+          }
+        />
       </Readings>
     </main>
   );

@@ -13,26 +13,62 @@ export function ScrewWays({ part, worst }: { part: Part; worst: LoadedPart }) {
   const { edit, closed } = useBuild();
   const { reader } = useReader();
   const { screwMm, engagementMm, wallMm, screws = 1, screwKind = 'screwInPlastic' } = part.shape!;
-  if (!part.material || screwMm === undefined || engagementMm === undefined || wallMm === undefined) return null;
+  if (!part.material || screwMm === undefined || engagementMm === undefined || wallMm === undefined)
+    return null;
   const material = strengthOf(part.material);
   const left = derate(material, part.temperatureC);
-  const { kinds, best } = bossCheck({ screwMm, engagementMm, wallMm, material, layers: part.layers === 'across' && hasLayers(part.material) ? 'acrossAxis' : 'alongAxis', forceN: worst.forceN / screws });
+  const { kinds, best } = bossCheck({
+    screwMm,
+    engagementMm,
+    wallMm,
+    material,
+    layers: part.layers === 'across' && hasLayers(part.material) ? 'acrossAxis' : 'alongAxis',
+    forceN: worst.forceN / screws,
+  });
   return (
-    <div className="gridbox"><table className="grid tight slim" data-testid="screw-ways">
-      <thead><tr><th>{screws} screws M{formatNumber(screwMm, reader.locale, 3)} held by</th><th className="num">Pull out at</th><th className="num">Margin</th><th /></tr></thead>
-      <tbody>
-        {BOSS_KINDS.map((kind) => {
-          const found = kinds[kind];
-          if (!found) return null;
-          return (
-            <tr key={kind}>
-              <td>{kind === screwKind ? <b>{SCREW_WORDS[kind]}, as it is</b> : SCREW_WORDS[kind]}{kind === best ? <span className="quiet minor"> strongest</span> : null}</td>
-              <td className="num">{formatText(found.pullOutN * left * screws, 'forceN', reader)}</td><td className="num">{formatNumber(found.margin * left, reader.locale, 3)}</td>
-              <td>{kind === screwKind || closed ? null : <button type="button" className="plain" aria-label={`Take ${SCREW_WORDS[kind]}`} onClick={() => edit([{ path: ['parts', 'items', part.id, 'shape', 'screwKind'], value: kind }])}>take</button>}</td>
-            </tr>
-          );
-        })}
-      </tbody>
-    </table></div>
+    <div className="gridbox">
+      <table className="grid tight slim" data-testid="screw-ways">
+        <thead>
+          <tr>
+            <th>
+              {screws} screws M{formatNumber(screwMm, reader.locale, 3)} held by
+            </th>
+            <th className="num">Pull out at</th>
+            <th className="num">Margin</th>
+            <th />
+          </tr>
+        </thead>
+        <tbody>
+          {BOSS_KINDS.map((kind) => {
+            const found = kinds[kind];
+            if (!found) return null;
+            return (
+              <tr key={kind}>
+                <td>
+                  {kind === screwKind ? <b>{SCREW_WORDS[kind]}, as it is</b> : SCREW_WORDS[kind]}
+                  {kind === best ? <span className="quiet minor"> strongest</span> : null}
+                </td>
+                <td className="num">{formatText(found.pullOutN * left * screws, 'forceN', reader)}</td>
+                <td className="num">{formatNumber(found.margin * left, reader.locale, 3)}</td>
+                <td>
+                  {kind === screwKind || closed ? null : (
+                    <button
+                      type="button"
+                      className="plain"
+                      aria-label={`Take ${SCREW_WORDS[kind]}`}
+                      onClick={() =>
+                        edit([{ path: ['parts', 'items', part.id, 'shape', 'screwKind'], value: kind }])
+                      }
+                    >
+                      take
+                    </button>
+                  )}
+                </td>
+              </tr>
+            );
+          })}
+        </tbody>
+      </table>
+    </div>
   );
 }

@@ -9,7 +9,23 @@ import { DocumentField } from '../shell/fields';
 import type { SolidWork } from './useSolid';
 
 /** The result of a closed revision is shown, not kept. */
-const shownOnly = ({ margin, failsBy, atMm, maxDisplacementMm, voxelMm, voxels }: FemResult): SolidResult => ({ of: '', shape: '', margin, failsBy, atMm, moveMm: maxDisplacementMm, voxelMm, voxels });
+const shownOnly = ({
+  margin,
+  failsBy,
+  atMm,
+  maxDisplacementMm,
+  voxelMm,
+  voxels,
+}: FemResult): SolidResult => ({
+  of: '',
+  shape: '',
+  margin,
+  failsBy,
+  atMm,
+  moveMm: maxDisplacementMm,
+  voxelMm,
+  voxels,
+});
 
 /** A margin of two sizes that differs by less than this has settled. */
 const SETTLED = 0.1;
@@ -18,34 +34,76 @@ const SETTLED = 0.1;
 export function SolidRun({ part, solid, meshReady }: { part: Part; solid: SolidWork; meshReady: string }) {
   const { closed } = useBuild();
   const { reader } = useReader();
-  const kept: SolidResult | undefined = part.mesh!.solid ?? (closed && solid.solved ? shownOnly(solid.solved.result) : undefined);
+  const kept: SolidResult | undefined =
+    part.mesh!.solid ?? (closed && solid.solved ? shownOnly(solid.solved.result) : undefined);
   const current = solid.current || (closed && solid.solved !== undefined);
   const number = (value: number) => formatNumber(value, reader.locale, 3);
   const length = (value: number) => formatText(value, 'lengthMm', reader, 2);
   const shift = kept?.finer ? Math.abs(kept.finer.margin / kept.margin - 1) : undefined;
   return (
     <section aria-label="Solid analysis" style={{ margin: '10px 0' }}>
-      {solid.missing.length > 0 ? <p className="note">To solve it as a solid, say {solid.missing.join(', ')}.</p> : null}
+      {solid.missing.length > 0 ? (
+        <p className="note">To solve it as a solid, say {solid.missing.join(', ')}.</p>
+      ) : null}
       <div className="row">
-        <div style={{ width: 210 }}><DocumentField path={['parts', 'items', part.id, 'mesh', 'voxelMm']} example={1} /></div>
+        <div style={{ width: 210 }}>
+          <DocumentField path={['parts', 'items', part.id, 'mesh', 'voxelMm']} example={1} />
+        </div>
         {solid.running ? (
           <>
-            <span role="status">{solid.running.iterations === 0 ? 'Laying out the voxels…' : `${solid.running.iterations} iterations, ${solid.running.residual.toExponential(0)} of the pull is left`}</span>
-            <button type="button" className="btn" onClick={solid.cancel}>Cancel</button>
+            <span role="status">
+              {solid.running.iterations === 0
+                ? 'Laying out the voxels…'
+                : `${solid.running.iterations} iterations, ${solid.running.residual.toExponential(0)} of the pull is left`}
+            </span>
+            <button type="button" className="btn" onClick={solid.cancel}>
+              Cancel
+            </button>
           </>
         ) : (
           <>
-            <button type="button" className="btn main" disabled={solid.missing.length > 0} onClick={() => solid.start(meshReady, false)}>Solve it as a solid</button>
-            {kept && current && !closed ? <button type="button" className="btn" onClick={() => solid.start(meshReady, true)}>Look again with finer voxels</button> : null}
+            <button
+              type="button"
+              className="btn main"
+              disabled={solid.missing.length > 0}
+              onClick={() => solid.start(meshReady, false)}
+            >
+              Solve it as a solid
+            </button>
+            {kept && current && !closed ? (
+              <button type="button" className="btn" onClick={() => solid.start(meshReady, true)}>
+                Look again with finer voxels
+              </button>
+            ) : null}
           </>
         )}
       </div>
-      {solid.problem ? <p className="note bad" role="alert">{solid.problem}</p> : null}
+      {solid.problem ? (
+        <p className="note bad" role="alert">
+          {solid.problem}
+        </p>
+      ) : null}
       {kept ? (
-        <p className={current ? (kept.margin < 1 ? 'note bad' : 'note ok') : 'note'} data-testid="solid" data-stale={!current}>
+        <p
+          className={current ? (kept.margin < 1 ? 'note bad' : 'note ok') : 'note'}
+          data-testid="solid"
+          data-stale={!current}
+        >
           {current ? null : <b>Stale: the mesh, its material, layers, holds or loads have changed since. </b>}
-          It bears <b data-testid="solid-margin">{number(kept.margin)}</b> times its load and fails {kept.failsBy === 'in the layer' ? 'in the layer' : `between the layers: ${kept.failsBy}`}, at {kept.atMm.map((one) => formatNumber(one, reader.locale, 3)).join(', ')} mm; it gives way by {length(kept.moveMm)}. {kept.voxels.toLocaleString(reader.locale)} voxels of {length(kept.voxelMm)}.
-          {kept.finer ? <> With {length(kept.finer.voxelMm)}: {number(kept.finer.margin)} times, {length(kept.finer.moveMm)}: {shift! <= SETTLED ? 'the answer has settled.' : 'it has not settled; a clamp or an inner corner grows with every finer look, so round it or read beside it.'}</> : null}
+          It bears <b data-testid="solid-margin">{number(kept.margin)}</b> times its load and fails{' '}
+          {kept.failsBy === 'in the layer' ? 'in the layer' : `between the layers: ${kept.failsBy}`}, at{' '}
+          {kept.atMm.map((one) => formatNumber(one, reader.locale, 3)).join(', ')} mm; it gives way by{' '}
+          {length(kept.moveMm)}. {kept.voxels.toLocaleString(reader.locale)} voxels of {length(kept.voxelMm)}.
+          {kept.finer ? (
+            <>
+              {' '}
+              With {length(kept.finer.voxelMm)}: {number(kept.finer.margin)} times,{' '}
+              {length(kept.finer.moveMm)}:{' '}
+              {shift! <= SETTLED
+                ? 'the answer has settled.'
+                : 'it has not settled; a clamp or an inner corner grows with every finer look, so round it or read beside it.'}
+            </>
+          ) : null}
         </p>
       ) : null}
     </section>

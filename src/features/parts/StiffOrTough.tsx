@@ -11,29 +11,75 @@ import { useBuild } from '../shell/BuildContext';
 export function StiffOrTough({ part }: { part: Part }) {
   const { document, surface, library, edit, closed } = useBuild();
   const { reader } = useReader();
-  const materials = useMemo(() => itemsOf(library, 'material').map(materialForBuild).filter(hasLayers), [library]);
-  const rows = useMemo(() => stiffOrTough(document, surface, part, materials), [document, surface, part, materials]);
+  const materials = useMemo(
+    () => itemsOf(library, 'material').map(materialForBuild).filter(hasLayers),
+    [library],
+  );
+  const rows = useMemo(
+    () => stiffOrTough(document, surface, part, materials),
+    [document, surface, part, materials],
+  );
   if (rows.length < 2) return null;
-  const [least, most] = [Math.min(...rows.map(({ deflectionMm = Infinity }) => deflectionMm)), Math.max(...rows.map(({ energyJ = 0 }) => energyJ))];
-  const take = (name: string) => edit([{ path: ['parts', 'items', part.id, 'material'], value: materials.find((one) => one.name === name) }]);
+  const [least, most] = [
+    Math.min(...rows.map(({ deflectionMm = Infinity }) => deflectionMm)),
+    Math.max(...rows.map(({ energyJ = 0 }) => energyJ)),
+  ];
+  const take = (name: string) =>
+    edit([
+      { path: ['parts', 'items', part.id, 'material'], value: materials.find((one) => one.name === name) },
+    ]);
   return (
     <section aria-label="Stiff or tough" style={{ marginTop: 14 }}>
       <h2 className="sub">Stiff or tough: {part.name.toLowerCase()} in what is at hand</h2>
-      <p className="quiet" style={{ fontSize: 13, maxWidth: 640 }}>A stiff part keeps the wheels where they were drawn and passes a knock on; a tough one bends, takes the knock and comes home. The work to break is an upper bound.</p>
-      <div className="gridbox"><table className="grid tight slim" data-testid="stiff-or-tough">
-        <thead><tr><th>Material</th><th className="num">Margin</th><th className="num">Gives way</th><th className="num">Work to break</th><th /></tr></thead>
-        <tbody>
-          {rows.map(({ name, margin, deflectionMm, energyJ, chosen }) => (
-            <tr key={name}>
-              <td>{chosen ? <b>{name}, as it is</b> : name}</td>
-              <td className="num" style={margin < 1 ? { color: 'var(--rust)' } : undefined}>{formatNumber(margin, reader.locale, 3)}</td>
-              <td className="num">{deflectionMm === undefined ? '' : formatText(deflectionMm, 'lengthMm', reader, 2)}{deflectionMm === least ? <span className="quiet minor"> stiffest</span> : null}</td>
-              <td className="num">{energyJ === undefined ? '' : formatText(energyJ, 'energyJ', reader, 2)}{energyJ !== undefined && energyJ === most ? <span className="quiet minor"> toughest</span> : null}</td>
-              <td>{chosen || closed ? null : <button type="button" className="plain" aria-label={`Take ${name}`} onClick={() => take(name)}>take</button>}</td>
+      <p className="quiet" style={{ fontSize: 13, maxWidth: 640 }}>
+        A stiff part keeps the wheels where they were drawn and passes a knock on; a tough one bends, takes
+        the knock and comes home. The work to break is an upper bound.
+      </p>
+      <div className="gridbox">
+        <table className="grid tight slim" data-testid="stiff-or-tough">
+          <thead>
+            <tr>
+              <th>Material</th>
+              <th className="num">Margin</th>
+              <th className="num">Gives way</th>
+              <th className="num">Work to break</th>
+              <th />
             </tr>
-          ))}
-        </tbody>
-      </table></div>
+          </thead>
+          <tbody>
+            {rows.map(({ name, margin, deflectionMm, energyJ, chosen }) => (
+              <tr key={name}>
+                <td>{chosen ? <b>{name}, as it is</b> : name}</td>
+                <td className="num" style={margin < 1 ? { color: 'var(--rust)' } : undefined}>
+                  {formatNumber(margin, reader.locale, 3)}
+                </td>
+                <td className="num">
+                  {deflectionMm === undefined ? '' : formatText(deflectionMm, 'lengthMm', reader, 2)}
+                  {deflectionMm === least ? <span className="quiet minor"> stiffest</span> : null}
+                </td>
+                <td className="num">
+                  {energyJ === undefined ? '' : formatText(energyJ, 'energyJ', reader, 2)}
+                  {energyJ !== undefined && energyJ === most ? (
+                    <span className="quiet minor"> toughest</span>
+                  ) : null}
+                </td>
+                <td>
+                  {chosen || closed ? null : (
+                    <button
+                      type="button"
+                      className="plain"
+                      aria-label={`Take ${name}`}
+                      onClick={() => take(name)}
+                    >
+                      take
+                    </button>
+                  )}
+                </td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </div>
     </section>
   );
 }

@@ -5,6 +5,8 @@ let worker: Remote<PartsWorker> | undefined;
 
 /** The one worker of this page that reads and solves meshes. */
 export function partsWorker(): Remote<PartsWorker> {
-  worker ??= wrap<PartsWorker>(new Worker(new URL('../../workers/parts.worker.ts', import.meta.url), { type: 'module' }));
+  worker ??= wrap<PartsWorker>(
+    new Worker(new URL('../../workers/parts.worker.ts', import.meta.url), { type: 'module' }),
+  );
   return worker;
 }

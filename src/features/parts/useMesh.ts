@@ -24,7 +24,15 @@ export function useMesh(mesh: PartMesh | undefined): ReadMesh {
     void (async () => {
       try {
         const found = await partsWorker().read(key, await fileOf(hash), name, unitMm);
-        if (current) setRead('refused' in found ? { key, problem: `The mesh ${found.refused.message}${found.refused.remedy ? `: ${found.refused.remedy}` : ''}.` } : { key, seen: found });
+        if (current)
+          setRead(
+            'refused' in found
+              ? {
+                  key,
+                  problem: `The mesh ${found.refused.message}${found.refused.remedy ? `: ${found.refused.remedy}` : ''}.`,
+                }
+              : { key, seen: found },
+          );
       } catch (error) {
         if (current) setRead({ key, problem: sentenceOf(error) });
       }

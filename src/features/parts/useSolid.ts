@@ -40,10 +40,26 @@ export function useSolid(document: BuildDocument, surface: ChosenSurface | undef
     if (closed) return;
     const path = ['parts', 'items', part.id, 'mesh', 'solid'];
     const { margin, failsBy, atMm, maxDisplacementMm: moveMm, voxelMm, voxels } = result;
-    if (finer && kept) edit([{ path, value: { ...kept, finer: { voxelMm, margin, moveMm } } satisfies SolidResult }]);
+    if (finer && kept)
+      edit([{ path, value: { ...kept, finer: { voxelMm, margin, moveMm } } satisfies SolidResult }]);
     else {
       const beam = beamUnderPulls(document, surface, part);
-      edit([{ path, value: { of, shape: shapeMark(part), ...(beam === undefined ? {} : { beam }), margin, failsBy, atMm, moveMm, voxelMm, voxels } satisfies SolidResult }]);
+      edit([
+        {
+          path,
+          value: {
+            of,
+            shape: shapeMark(part),
+            ...(beam === undefined ? {} : { beam }),
+            margin,
+            failsBy,
+            atMm,
+            moveMm,
+            voxelMm,
+            voxels,
+          } satisfies SolidResult,
+        },
+      ]);
     }
   };
 
@@ -55,19 +71,34 @@ export function useSolid(document: BuildDocument, surface: ChosenSurface | undef
     setProblem(undefined);
     const own = finer && kept ? { ...settings.value, voxelMm: kept.voxelMm * FINER } : settings.value;
     const { targetVoxels, ...sized } = own;
-    void partsWorker().solve(key, sized.voxelMm === undefined ? { ...sized, targetVoxels } : sized, proxy(async (iterations: number, residual: number) => { if (mine === turn.current) now(iterations, residual); })).then((answer) => {
-      if (mine !== turn.current) return;
-      setRunning(undefined);
-      if (answer === undefined) return;
-      if ('refused' in answer) return setProblem(`Not solved: ${answer.refused.path === 'fixed' ? 'what holds it' : answer.refused.path === 'loads' ? 'what pulls at it' : `the ${answer.refused.path}`} ${answer.refused.message}${answer.refused.remedy ? `; ${answer.refused.remedy}` : ''}.`);
-      setSolved({ of: mark, solved: answer });
-      keep(mark, answer, finer);
-    });
+    void partsWorker()
+      .solve(
+        key,
+        sized.voxelMm === undefined ? { ...sized, targetVoxels } : sized,
+        proxy(async (iterations: number, residual: number) => {
+          if (mine === turn.current) now(iterations, residual);
+        }),
+      )
+      .then((answer) => {
+        if (mine !== turn.current) return;
+        setRunning(undefined);
+        if (answer === undefined) return;
+        if ('refused' in answer)
+          return setProblem(
+            `Not solved: ${answer.refused.path === 'fixed' ? 'what holds it' : answer.refused.path === 'loads' ? 'what pulls at it' : `the ${answer.refused.path}`} ${answer.refused.message}${answer.refused.remedy ? `; ${answer.refused.remedy}` : ''}.`,
+          );
+        setSolved({ of: mark, solved: answer });
+        keep(mark, answer, finer);
+      });
   };
 
   return {
-    missing: settings.ok ? [] : settings.missing, ...(running ? { running } : {}), ...(problem ? { problem } : {}), ...(solved && solved.of === mark ? { solved: solved.solved } : {}),
-    current: kept !== undefined && kept.of === mark, start,
+    missing: settings.ok ? [] : settings.missing,
+    ...(running ? { running } : {}),
+    ...(problem ? { problem } : {}),
+    ...(solved && solved.of === mark ? { solved: solved.solved } : {}),
+    current: kept !== undefined && kept.of === mark,
+    start,
     cancel: () => {
       turn.current++;
       void partsWorker().cancel();

@@ -18,7 +18,10 @@ import { useSupply } from './useSupply';
 import { VoltsChart } from './VoltsChart';
 import { WiringTable } from './WiringTable';
 
-const SupplyTree = dynamic(() => import('./SupplyTree').then(({ SupplyTree: Tree }) => Tree), { ssr: false, loading: () => <div style={{ height: 330 }} /> });
+const SupplyTree = dynamic(() => import('./SupplyTree').then(({ SupplyTree: Tree }) => Tree), {
+  ssr: false,
+  loading: () => <div style={{ height: 330 }} />,
+});
 
 /** Checks that each side of the page answers to. */
 const BELONGS: Readonly<Record<PowerTab, (id: string) => boolean>> = {
@@ -46,34 +49,97 @@ export function PowerPage() {
   const working = here.filter((check) => check.working.length > 0).sort(byUrgency)[0];
   return (
     <main className="page readfirst">
-      <Bench>{tab === 'supply' ? <SupplyBench chosen={chosen} onChoose={choose} /> : tab === 'radio' ? <RadioBench /> : <PackBench />}</Bench>
+      <Bench>
+        {tab === 'supply' ? (
+          <SupplyBench chosen={chosen} onChoose={choose} />
+        ) : tab === 'radio' ? (
+          <RadioBench />
+        ) : (
+          <PackBench />
+        )}
+      </Bench>
       <Readings>
         <div className="tabs" role="group" aria-label="Sides of the power">
-          {POWER_TABS.map((one) => <button key={one} type="button" aria-pressed={tab === one} onClick={() => show(one)}>{POWER_TAB_NAMES[one]}<TabMark checks={own.filter(({ id }) => BELONGS[one](id))} /></button>)}
+          {POWER_TABS.map((one) => (
+            <button key={one} type="button" aria-pressed={tab === one} onClick={() => show(one)}>
+              {POWER_TAB_NAMES[one]}
+              <TabMark checks={own.filter(({ id }) => BELONGS[one](id))} />
+            </button>
+          ))}
         </div>
-        <div className="ask"><Answer checks={here} well={WELL[tab]} empty={tab === 'supply' ? 'Hang receiver and servo on the pack, and their volts are worked out, charged and low.' : undefined} /><SurfaceSwitch /></div>
-        {tab === 'supply' ? <SupplyTree view={view} chosen={chosen} onChoose={choose} /> : tab === 'pack' ? <VoltsChart /> : tab === 'wiring' ? <WiringTable view={view} /> : <RadioView />}
+        <div className="ask">
+          <Answer
+            checks={here}
+            well={WELL[tab]}
+            empty={
+              tab === 'supply'
+                ? 'Hang receiver and servo on the pack, and their volts are worked out, charged and low.'
+                : undefined
+            }
+          />
+          <SurfaceSwitch />
+        </div>
+        {tab === 'supply' ? (
+          <SupplyTree view={view} chosen={chosen} onChoose={choose} />
+        ) : tab === 'pack' ? (
+          <VoltsChart />
+        ) : tab === 'wiring' ? (
+          <WiringTable view={view} />
+        ) : (
+          <RadioView />
+        )}
         <SegmentChecks segment="power" only={here.map(({ id }) => id)} />
-        <WorkingPanel fallback={working ? { title: working.title.toLowerCase(), steps: working.working } : undefined} />
+        <WorkingPanel
+          fallback={working ? { title: working.title.toLowerCase(), steps: working.working } : undefined}
+        />
       </Readings>
     </main>
   );
 }
 
-const bad = (checks: readonly Check[]) => checks.filter(({ state }) => state === 'over' || state === 'tight').sort((a, b) => byUrgency(a, b) || Number(b.id.includes('load:')) - Number(a.id.includes('load:')));
+const bad = (checks: readonly Check[]) =>
+  checks
+    .filter(({ state }) => state === 'over' || state === 'tight')
+    .sort((a, b) => byUrgency(a, b) || Number(b.id.includes('load:')) - Number(a.id.includes('load:')));
 
 /** A side that holds something bad says so on its tab. */
 function TabMark({ checks }: { checks: readonly Check[] }) {
   const [worst] = bad(checks);
-  return worst ? <span className="tabmark"><StateMark state={worst.state} size={10} /><span className="hidden">, {STATE_WORDS[worst.state]}</span></span> : null;
+  return worst ? (
+    <span className="tabmark">
+      <StateMark state={worst.state} size={10} />
+      <span className="hidden">, {STATE_WORDS[worst.state]}</span>
+    </span>
+  ) : null;
 }
 
-function Answer({ checks, well, empty }: { checks: readonly Check[]; well: string; empty: string | undefined }) {
+function Answer({
+  checks,
+  well,
+  empty,
+}: {
+  checks: readonly Check[];
+  well: string;
+  empty: string | undefined;
+}) {
   const worked = checks.filter(({ state }) => state !== 'unknown');
   const found = bad(worked);
   const tree = worked.some(({ id }) => id.includes(':'));
-  if (found[0]) return <h1 className="answer">{found[0].why}{found.length > 1 ? <span className="quiet"> {found.length - 1} more below.</span> : null}</h1>;
-  if (empty && !tree && !checks.some(({ id }) => id.includes(':'))) return <h1 className="answer">{empty}</h1>;
-  if (worked.length === 0 || worked.length < checks.length) return <h1 className="answer">Not worked out yet: it needs {[...new Set(checks.flatMap(({ missing }) => missing))].slice(0, 6).join(', ')}.</h1>;
+  if (found[0])
+    return (
+      <h1 className="answer">
+        {found[0].why}
+        {found.length > 1 ? <span className="quiet"> {found.length - 1} more below.</span> : null}
+      </h1>
+    );
+  if (empty && !tree && !checks.some(({ id }) => id.includes(':')))
+    return <h1 className="answer">{empty}</h1>;
+  if (worked.length === 0 || worked.length < checks.length)
+    return (
+      <h1 className="answer">
+        Not worked out yet: it needs{' '}
+        {[...new Set(checks.flatMap(({ missing }) => missing))].slice(0, 6).join(', ')}.
+      </h1>
+    );
   return <h1 className="answer">{well}</h1>;
 }

@@ -14,20 +14,63 @@ export function RadioBench() {
   const { radio, loads = [] } = document.power;
   const receiver = loads.find(({ kind }) => kind === 'receiver');
   const words = (path: readonly string[], label: string, value: string | undefined) => (
-    <div className="field text"><label htmlFor={path.join('-')}>{label}</label><input id={path.join('-')} key={value} defaultValue={value} maxLength={40} disabled={closed} onBlur={(event) => { const typed = event.target.value.trim(); if (typed !== (value ?? '')) edit([{ path, value: typed === '' ? undefined : typed }]); }} /></div>
+    <div className="field text">
+      <label htmlFor={path.join('-')}>{label}</label>
+      <input
+        id={path.join('-')}
+        key={value}
+        defaultValue={value}
+        maxLength={40}
+        disabled={closed}
+        onBlur={(event) => {
+          const typed = event.target.value.trim();
+          if (typed !== (value ?? '')) edit([{ path, value: typed === '' ? undefined : typed }]);
+        }}
+      />
+    </div>
   );
   return (
     <Fields>
       <Group title="Transmitter">
-        <LibraryPick kind="transmitter" path={['power', 'radio', 'transmitter']} copy={({ id, data }) => ({ libraryId: id, ...data })} />
-        {radio?.transmitter ? <><p className="quiet">speaks {radio.transmitter.protocol}</p><DocumentField path={['power', 'radio', 'transmitter', 'channels']} label="Channels" /><DocumentField path={['power', 'radio', 'transmitter', 'rangeM']} /></> : null}
+        <LibraryPick
+          kind="transmitter"
+          path={['power', 'radio', 'transmitter']}
+          copy={({ id, data }) => ({ libraryId: id, ...data })}
+        />
+        {radio?.transmitter ? (
+          <>
+            <p className="quiet">speaks {radio.transmitter.protocol}</p>
+            <DocumentField path={['power', 'radio', 'transmitter', 'channels']} label="Channels" />
+            <DocumentField path={['power', 'radio', 'transmitter', 'rangeM']} />
+          </>
+        ) : null}
       </Group>
       <Group title="Receiver">
-        {receiver ? <>{words(['power', 'loads', receiver.id, 'protocol'], 'Protocol', receiver.protocol)}<DocumentField path={['power', 'loads', receiver.id, 'channels']} label="Channels" /></> : <p className="quiet">Add a receiver under Supply first.</p>}
+        {receiver ? (
+          <>
+            {words(['power', 'loads', receiver.id, 'protocol'], 'Protocol', receiver.protocol)}
+            <DocumentField path={['power', 'loads', receiver.id, 'channels']} label="Channels" />
+          </>
+        ) : (
+          <p className="quiet">Add a receiver under Supply first.</p>
+        )}
       </Group>
       <Group title="The link">
         <DocumentField path={['power', 'radio', 'awayM']} example={80} />
-        <div className="field"><label><input type="checkbox" style={{ width: 'auto' }} checked={radio?.gyroGain ?? false} disabled={closed} onChange={(event) => edit([{ path: ['power', 'radio', 'gyroGain'], value: event.target.checked || undefined }])} /> a gyro’s gain is set from the transmitter</label></div>
+        <div className="field">
+          <label>
+            <input
+              type="checkbox"
+              style={{ width: 'auto' }}
+              checked={radio?.gyroGain ?? false}
+              disabled={closed}
+              onChange={(event) =>
+                edit([{ path: ['power', 'radio', 'gyroGain'], value: event.target.checked || undefined }])
+              }
+            />{' '}
+            a gyro’s gain is set from the transmitter
+          </label>
+        </div>
       </Group>
     </Fields>
   );
@@ -39,27 +82,67 @@ export function RadioView() {
   const { power } = document;
   const ticks = power.failsafe ?? [];
   const marks = failsafeMarks(power);
-  const set = (id: FailsafeItem, passed: boolean) => edit([{ path: ['power', 'failsafe'], value: [...ticks.filter((tick) => tick.id !== id), ...(passed ? [{ id, at: new Date().toISOString(), of: marks }] : [])] }]);
+  const set = (id: FailsafeItem, passed: boolean) =>
+    edit([
+      {
+        path: ['power', 'failsafe'],
+        value: [
+          ...ticks.filter((tick) => tick.id !== id),
+          ...(passed ? [{ id, at: new Date().toISOString(), of: marks }] : []),
+        ],
+      },
+    ]);
   return (
     <section aria-label="Fail-safe list" style={{ marginTop: 10 }}>
-      <p className="note bad">Before each test: wheels off the ground, pinion out where you can, fingers and hair away, nobody in the plane of the wheels. Local rules go first.</p>
-      <div className="gridbox"><table className="grid tight">
-        <thead><tr><th>Test</th><th>How</th><th>Passed</th></tr></thead>
-        <tbody>
-          {FAILSAFE_ITEMS.map((id) => {
-            const tick = ticks.find((one) => one.id === id);
-            const undone = tick ? undoneBy(tick, marks) : [];
-            const counts = tick !== undefined && undone.length === 0;
-            return (
-              <tr key={id} data-failsafe={id} data-state={counts ? 'passed' : tick ? 'undone' : 'open'}>
-                <td style={{ minWidth: 210 }}><label style={{ fontWeight: 600 }}><input type="checkbox" checked={counts} disabled={closed} onChange={(event) => set(id, event.target.checked)} /> {FAILSAFE_WORDS[id].what}</label></td>
-                <td className="quiet">{FAILSAFE_WORDS[id].how}</td>
-                <td style={{ minWidth: 150 }}>{!tick ? <span className="quiet">not yet</span> : counts ? <When at={tick.at} /> : <span style={{ color: 'var(--rust)' }}><When at={tick.at} />, undone: the {undone.join(' and the ')} changed</span>}</td>
-              </tr>
-            );
-          })}
-        </tbody>
-      </table></div>
+      <p className="note bad">
+        Before each test: wheels off the ground, pinion out where you can, fingers and hair away, nobody in
+        the plane of the wheels. Local rules go first.
+      </p>
+      <div className="gridbox">
+        <table className="grid tight">
+          <thead>
+            <tr>
+              <th>Test</th>
+              <th>How</th>
+              <th>Passed</th>
+            </tr>
+          </thead>
+          <tbody>
+            {FAILSAFE_ITEMS.map((id) => {
+              const tick = ticks.find((one) => one.id === id);
+              const undone = tick ? undoneBy(tick, marks) : [];
+              const counts = tick !== undefined && undone.length === 0;
+              return (
+                <tr key={id} data-failsafe={id} data-state={counts ? 'passed' : tick ? 'undone' : 'open'}>
+                  <td style={{ minWidth: 210 }}>
+                    <label style={{ fontWeight: 600 }}>
+                      <input
+                        type="checkbox"
+                        checked={counts}
+                        disabled={closed}
+                        onChange={(event) => set(id, event.target.checked)}
+                      />{' '}
+                      {FAILSAFE_WORDS[id].what}
+                    </label>
+                  </td>
+                  <td className="quiet">{FAILSAFE_WORDS[id].how}</td>
+                  <td style={{ minWidth: 150 }}>
+                    {!tick ? (
+                      <span className="quiet">not yet</span>
+                    ) : counts ? (
+                      <When at={tick.at} />
+                    ) : (
+                      <span style={{ color: 'var(--rust)' }}>
+                        <When at={tick.at} />, undone: the {undone.join(' and the ')} changed
+                      </span>
+                    )}
+                  </td>
+                </tr>
+              );
+            })}
+          </tbody>
+        </table>
+      </div>
     </section>
   );
 }

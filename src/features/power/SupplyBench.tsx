@@ -13,7 +13,13 @@ import { PackCaution } from './PackBench';
 import { Fields } from '../shell/Guarded';
 
 /** Everything that hangs on the pack: what feeds it, what it gives or wants. */
-export function SupplyBench({ chosen, onChoose }: { chosen: string | undefined; onChoose(id: string | undefined): void }) {
+export function SupplyBench({
+  chosen,
+  onChoose,
+}: {
+  chosen: string | undefined;
+  onChoose(id: string | undefined): void;
+}) {
   const { document, library, edit, closed } = useBuild();
   const { rails = [], loads = [] } = document.power;
   const add = (list: 'rails' | 'loads', item: object, id: string) => {
@@ -22,28 +28,71 @@ export function SupplyBench({ chosen, onChoose }: { chosen: string | undefined; 
   };
   const addRail = (itemId: string) => {
     const item = itemsOf(library, 'regulator').find(({ id }) => id === itemId);
-    if (item) add('rails', { libraryId: item.id, ...item.data, from: BATTERY }, `rail-${newId().slice(0, 8)}`);
+    if (item)
+      add('rails', { libraryId: item.id, ...item.data, from: BATTERY }, `rail-${newId().slice(0, 8)}`);
   };
   const addLoad = (itemId: string) => {
-    const item = [...itemsOf(library, 'servo'), ...itemsOf(library, 'receiver')].find(({ id }) => id === itemId);
+    const item = [...itemsOf(library, 'servo'), ...itemsOf(library, 'receiver')].find(
+      ({ id }) => id === itemId,
+    );
     const rail = rails[0]?.id ?? BATTERY;
-    add('loads', item ? { ...loadForBuild(item), rail } : { name: itemId === 'light' ? 'Lights' : itemId === 'sensor' ? 'Sensor' : 'Something else', kind: itemId, rail }, `load-${newId().slice(0, 8)}`);
+    add(
+      'loads',
+      item
+        ? { ...loadForBuild(item), rail }
+        : {
+            name: itemId === 'light' ? 'Lights' : itemId === 'sensor' ? 'Sensor' : 'Something else',
+            kind: itemId,
+            rail,
+          },
+      `load-${newId().slice(0, 8)}`,
+    );
   };
   const others = LOAD_KINDS.filter((kind) => kind !== 'servo' && kind !== 'receiver');
   return (
     <Fields>
       <Group title="Pack and controller">
-        <LibraryPick kind="battery" path={['power', 'battery']} copy={({ id, data }) => ({ libraryId: id, ...data })} />
-        <LibraryPick kind="controller" path={['power', 'controller']} copy={({ id, data }) => ({ libraryId: id, ...data })} />
+        <LibraryPick
+          kind="battery"
+          path={['power', 'battery']}
+          copy={({ id, data }) => ({ libraryId: id, ...data })}
+        />
+        <LibraryPick
+          kind="controller"
+          path={['power', 'controller']}
+          copy={({ id, data }) => ({ libraryId: id, ...data })}
+        />
         <DocumentField path={['power', 'cutoffVPerCell']} example={3.3} />
       </Group>
       <Group title="Regulators">
-        {rails.map((rail) => <Item key={rail.id} item={rail} list="rails" open={chosen === rail.id} onChoose={onChoose}><RailFields rail={rail} /></Item>)}
-        {closed ? null : <AddFrom label="Add a regulator" options={itemsOf(library, 'regulator').map(({ id, data }) => [id, data.name] as const)} onAdd={addRail} />}
+        {rails.map((rail) => (
+          <Item key={rail.id} item={rail} list="rails" open={chosen === rail.id} onChoose={onChoose}>
+            <RailFields rail={rail} />
+          </Item>
+        ))}
+        {closed ? null : (
+          <AddFrom
+            label="Add a regulator"
+            options={itemsOf(library, 'regulator').map(({ id, data }) => [id, data.name] as const)}
+            onAdd={addRail}
+          />
+        )}
       </Group>
       <Group title="What they feed">
-        {loads.map((load) => <Item key={load.id} item={load} list="loads" open={chosen === load.id} onChoose={onChoose}><LoadFields load={load} /></Item>)}
-        {closed ? null : <AddFrom label="Add a load" options={[...itemsOf(library, 'receiver'), ...itemsOf(library, 'servo')].map(({ id, data }) => [id, data.name] as const).concat(others.map((kind) => [kind, kind === 'other' ? 'something else' : `a ${kind}`]))} onAdd={addLoad} />}
+        {loads.map((load) => (
+          <Item key={load.id} item={load} list="loads" open={chosen === load.id} onChoose={onChoose}>
+            <LoadFields load={load} />
+          </Item>
+        ))}
+        {closed ? null : (
+          <AddFrom
+            label="Add a load"
+            options={[...itemsOf(library, 'receiver'), ...itemsOf(library, 'servo')]
+              .map(({ id, data }) => [id, data.name] as const)
+              .concat(others.map((kind) => [kind, kind === 'other' ? 'something else' : `a ${kind}`]))}
+            onAdd={addLoad}
+          />
+        )}
       </Group>
       <PackCaution />
     </Fields>
@@ -63,9 +112,25 @@ function Item({ item, list, open, onChoose, children }: ItemProps) {
   return (
     <section aria-label={item.name} className="supplyitem">
       <div className="row" style={{ flexWrap: 'nowrap' }}>
-        <button type="button" className="link" style={{ flex: 1, textAlign: 'left', textDecoration: 'none', fontWeight: 600 }} aria-expanded={open} onClick={() => onChoose(open ? undefined : item.id)}>{item.name}</button>
+        <button
+          type="button"
+          className="link"
+          style={{ flex: 1, textAlign: 'left', textDecoration: 'none', fontWeight: 600 }}
+          aria-expanded={open}
+          onClick={() => onChoose(open ? undefined : item.id)}
+        >
+          {item.name}
+        </button>
         <FedBy item={item} list={list} />
-        <button type="button" className="plain" aria-label={`Take out ${item.name}`} disabled={closed} onClick={() => edit([{ path: ['power', list, item.id], value: undefined }])}>×</button>
+        <button
+          type="button"
+          className="plain"
+          aria-label={`Take out ${item.name}`}
+          disabled={closed}
+          onClick={() => edit([{ path: ['power', list, item.id], value: undefined }])}
+        >
+          ×
+        </button>
       </div>
       {open ? children : null}
     </section>
@@ -77,9 +142,21 @@ function FedBy({ item, list }: { item: PowerRail | PowerLoad; list: 'rails' | 'l
   const key = list === 'rails' ? 'from' : 'rail';
   const value = 'from' in item ? item.from : item.rail;
   return (
-    <select aria-label={`${item.name} is fed by`} value={value} disabled={closed} style={{ maxWidth: 120 }} onChange={(event) => edit([{ path: ['power', list, item.id, key], value: event.target.value }])}>
+    <select
+      aria-label={`${item.name} is fed by`}
+      value={value}
+      disabled={closed}
+      style={{ maxWidth: 120 }}
+      onChange={(event) => edit([{ path: ['power', list, item.id, key], value: event.target.value }])}
+    >
       <option value={BATTERY}>the pack</option>
-      {(document.power.rails ?? []).filter(({ id }) => id !== item.id).map(({ id, name }) => <option key={id} value={id}>{name}</option>)}
+      {(document.power.rails ?? [])
+        .filter(({ id }) => id !== item.id)
+        .map(({ id, name }) => (
+          <option key={id} value={id}>
+            {name}
+          </option>
+        ))}
     </select>
   );
 }
@@ -87,24 +164,52 @@ function FedBy({ item, list }: { item: PowerRail | PowerLoad; list: 'rails' | 'l
 function Name({ path, value }: { path: readonly string[]; value: string }) {
   const { edit, closed, session } = useBuild();
   return (
-    <div className="field text" onBlur={() => session.endStep()}><label htmlFor={path.join('-')}>Name</label>
-      <input id={path.join('-')} defaultValue={value} maxLength={80} disabled={closed} onBlur={(event) => { const typed = event.target.value.trim(); if (typed !== '' && typed !== value) edit([{ path, value: typed }]); }} />
+    <div className="field text" onBlur={() => session.endStep()}>
+      <label htmlFor={path.join('-')}>Name</label>
+      <input
+        id={path.join('-')}
+        defaultValue={value}
+        maxLength={80}
+        disabled={closed}
+        onBlur={(event) => {
+          const typed = event.target.value.trim();
+          if (typed !== '' && typed !== value) edit([{ path, value: typed }]);
+        }}
+      />
     </div>
   );
 }
 
-const KIND_WORDS = { direct: 'plain junction', linear: 'linear', buck: 'switching, steps down', boost: 'switching, steps up' } as const;
+const KIND_WORDS = {
+  direct: 'plain junction',
+  linear: 'linear',
+  buck: 'switching, steps down',
+  boost: 'switching, steps up',
+} as const;
 
 function RailFields({ rail }: { rail: PowerRail }) {
   const path = (key: string) => ['power', 'rails', rail.id, key];
   return (
     <div>
       <Name path={path('name')} value={rail.name} />
-      <DocumentChoice path={path('kind')} label="Kind" options={RAIL_KINDS.map((kind) => [kind, KIND_WORDS[kind]] as const)} />
-      {rail.kind === 'direct' ? null : <><DocumentField path={path('setV')} /><DocumentField path={path('dropoutV')} usual={rail.kind === 'linear' ? 1 : 0.3} /></>}
-      <DocumentField path={path('minInV')} /><DocumentField path={path('maxInV')} />
-      <DocumentField path={path('continuousA')} /><DocumentField path={path('peakA')} usual={rail.continuousA} />
-      {rail.kind === 'buck' || rail.kind === 'boost' ? <DocumentField path={path('efficiency')} usual={0.9} /> : null}
+      <DocumentChoice
+        path={path('kind')}
+        label="Kind"
+        options={RAIL_KINDS.map((kind) => [kind, KIND_WORDS[kind]] as const)}
+      />
+      {rail.kind === 'direct' ? null : (
+        <>
+          <DocumentField path={path('setV')} />
+          <DocumentField path={path('dropoutV')} usual={rail.kind === 'linear' ? 1 : 0.3} />
+        </>
+      )}
+      <DocumentField path={path('minInV')} />
+      <DocumentField path={path('maxInV')} />
+      <DocumentField path={path('continuousA')} />
+      <DocumentField path={path('peakA')} usual={rail.continuousA} />
+      {rail.kind === 'buck' || rail.kind === 'boost' ? (
+        <DocumentField path={path('efficiency')} usual={0.9} />
+      ) : null}
     </div>
   );
 }
@@ -116,15 +221,36 @@ function LoadFields({ load }: { load: PowerLoad }) {
     <div>
       <Name path={path('name')} value={load.name} />
       <DocumentField path={path('massG')} label="Mass" example={55} />
-      <DocumentField path={path('minV')} /><DocumentField path={path('maxV')} />
-      <DocumentField path={path('typicalA')} /><DocumentField path={path('peakA')} label={load.kind === 'servo' ? 'Stalls at' : undefined} />
-      <div className="field"><label><input type="checkbox" style={{ width: 'auto' }} checked={load.peaksTogether ?? true} disabled={closed} onChange={(event) => edit([{ path: path('peaksTogether'), value: event.target.checked ? undefined : false }])} /> its peak comes with those of the others</label></div>
+      <DocumentField path={path('minV')} />
+      <DocumentField path={path('maxV')} />
+      <DocumentField path={path('typicalA')} />
+      <DocumentField path={path('peakA')} label={load.kind === 'servo' ? 'Stalls at' : undefined} />
+      <div className="field">
+        <label>
+          <input
+            type="checkbox"
+            style={{ width: 'auto' }}
+            checked={load.peaksTogether ?? true}
+            disabled={closed}
+            onChange={(event) =>
+              edit([{ path: path('peaksTogether'), value: event.target.checked ? undefined : false }])
+            }
+          />{' '}
+          its peak comes with those of the others
+        </label>
+      </div>
       {load.kind === 'servo' ? (
         <>
-          <DocumentField path={path('servo', 'lowV')} /><DocumentField path={path('servo', 'lowTorqueKgcm')} /><DocumentField path={path('servo', 'lowSecondsPer60Deg')} />
-          <DocumentField path={path('servo', 'highV')} /><DocumentField path={path('servo', 'highTorqueKgcm')} /><DocumentField path={path('servo', 'highSecondsPer60Deg')} />
-          <DocumentField path={path('steer', 'contactWidthMm')} example={25} /><DocumentField path={path('steer', 'scrubRadiusMm')} example={8} />
-          <DocumentField path={path('steer', 'linkageRatio')} usual={1} /><DocumentField path={path('steer', 'linkageEfficiency')} usual={0.8} />
+          <DocumentField path={path('servo', 'lowV')} />
+          <DocumentField path={path('servo', 'lowTorqueKgcm')} />
+          <DocumentField path={path('servo', 'lowSecondsPer60Deg')} />
+          <DocumentField path={path('servo', 'highV')} />
+          <DocumentField path={path('servo', 'highTorqueKgcm')} />
+          <DocumentField path={path('servo', 'highSecondsPer60Deg')} />
+          <DocumentField path={path('steer', 'contactWidthMm')} example={25} />
+          <DocumentField path={path('steer', 'scrubRadiusMm')} example={8} />
+          <DocumentField path={path('steer', 'linkageRatio')} usual={1} />
+          <DocumentField path={path('steer', 'linkageEfficiency')} usual={0.8} />
         </>
       ) : null}
     </div>

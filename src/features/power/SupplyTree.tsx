@@ -1,6 +1,17 @@
 'use client';
 
-import { BaseEdge, EdgeLabelRenderer, type Edge, type EdgeProps, getBezierPath, Handle, type Node, type NodeProps, Position, ReactFlow } from '@xyflow/react';
+import {
+  BaseEdge,
+  EdgeLabelRenderer,
+  type Edge,
+  type EdgeProps,
+  getBezierPath,
+  Handle,
+  type Node,
+  type NodeProps,
+  Position,
+  ReactFlow,
+} from '@xyflow/react';
 import '@xyflow/react/dist/base.css';
 import { useMemo } from 'react';
 import type { State } from '@/core/checks/check';
@@ -13,7 +24,10 @@ import { STATE_WORDS, StateMark } from '@/ui/StateMark';
 import { useBuild } from '../shell/BuildContext';
 import type { SupplyView } from './useSupply';
 
-type ThingNode = Node<{ name: string; says: string; state?: State; source: boolean; target: boolean; narrow: boolean }, 'thing'>;
+type ThingNode = Node<
+  { name: string; says: string; state?: State; source: boolean; target: boolean; narrow: boolean },
+  'thing'
+>;
 /** Charged and low, as they stand on a branch. */
 type Lines = readonly [charged: string, low: string] | undefined;
 type FeedEdge = Edge<{ lines: Lines; narrow: boolean; bad: boolean }, 'feed'>;
@@ -43,29 +57,113 @@ export function SupplyTree({ view, chosen, onChoose }: SupplyTreeProps) {
     const { supply, packA } = view;
     const place = treeLayout(rails, loads, controller ? [MOTOR] : []);
     const order = [...place.keys()];
-    const positionOf = (id: string) => narrow ? { x: place.get(id)!.depth * STEP, y: order.indexOf(id) * TALL_ROW } : { x: place.get(id)!.depth * COLUMN, y: place.get(id)!.row * ROW };
-    const stateOf = (id: string) => checks.find((check) => check.id === `power.rail:${id}` || check.id === `power.load:${id}`)?.state;
+    const positionOf = (id: string) =>
+      narrow
+        ? { x: place.get(id)!.depth * STEP, y: order.indexOf(id) * TALL_ROW }
+        : { x: place.get(id)!.depth * COLUMN, y: place.get(id)!.row * ROW };
+    const stateOf = (id: string) =>
+      checks.find((check) => check.id === `power.rail:${id}` || check.id === `power.load:${id}`)?.state;
     const volts = (value: number) => formatText(value, 'voltageV', reader);
     const amps = (value: number) => formatText(value, 'currentA', reader, 2);
     const found = supply.ok ? supply.result : undefined;
-    const node = (id: string, data: Omit<ThingNode['data'], 'narrow'>): ThingNode => ({ id, type: 'thing', position: positionOf(id), data: { ...data, narrow }, draggable: false, selected: id === chosen });
-    const feed = (id: string, from: string, lines: Lines): FeedEdge => ({ id: `to-${id}`, source: from, target: id, type: 'feed', reconnectable: closed || id === MOTOR ? false : 'source', data: { lines, narrow, bad: stateOf(id) === 'over' } });
+    const node = (id: string, data: Omit<ThingNode['data'], 'narrow'>): ThingNode => ({
+      id,
+      type: 'thing',
+      position: positionOf(id),
+      data: { ...data, narrow },
+      draggable: false,
+      selected: id === chosen,
+    });
+    const feed = (id: string, from: string, lines: Lines): FeedEdge => ({
+      id: `to-${id}`,
+      source: from,
+      target: id,
+      type: 'feed',
+      reconnectable: closed || id === MOTOR ? false : 'source',
+      data: { lines, narrow, bad: stateOf(id) === 'over' },
+    });
     return {
       nodes: [
-        node(BATTERY, { name: battery?.name ?? 'No pack yet', says: found && supply.ok ? `${amps(found.batteryTypicalA)}, peak ${amps(found.batteryPeakA)}` : battery ? `${battery.cells} cells` : '', source: true, target: false, ...(checks.some(({ id, state }) => id === 'power.pack' && state !== 'unknown') ? { state: checks.find(({ id }) => id === 'power.pack')!.state } : {}) }),
-        ...(controller ? [node(MOTOR, { name: controller.name, says: drive.motor?.name ?? 'no motor yet', source: false, target: true })] : []),
-        ...rails.map((rail) => node(rail.id, { name: rail.name, says: rail.kind === 'direct' ? 'plain junction' : rail.setV === undefined ? 'volts not given' : `set to ${volts(rail.setV)}`, source: true, target: true, state: stateOf(rail.id) })),
-        ...loads.map((load) => node(load.id, { name: load.name, says: load.minV === undefined || load.maxV === undefined ? 'volts not given' : `${volts(load.minV)} to ${volts(load.maxV)}`, source: false, target: true, state: stateOf(load.id) })),
+        node(BATTERY, {
+          name: battery?.name ?? 'No pack yet',
+          says:
+            found && supply.ok
+              ? `${amps(found.batteryTypicalA)}, peak ${amps(found.batteryPeakA)}`
+              : battery
+                ? `${battery.cells} cells`
+                : '',
+          source: true,
+          target: false,
+          ...(checks.some(({ id, state }) => id === 'power.pack' && state !== 'unknown')
+            ? { state: checks.find(({ id }) => id === 'power.pack')!.state }
+            : {}),
+        }),
+        ...(controller
+          ? [
+              node(MOTOR, {
+                name: controller.name,
+                says: drive.motor?.name ?? 'no motor yet',
+                source: false,
+                target: true,
+              }),
+            ]
+          : []),
+        ...rails.map((rail) =>
+          node(rail.id, {
+            name: rail.name,
+            says:
+              rail.kind === 'direct'
+                ? 'plain junction'
+                : rail.setV === undefined
+                  ? 'volts not given'
+                  : `set to ${volts(rail.setV)}`,
+            source: true,
+            target: true,
+            state: stateOf(rail.id),
+          }),
+        ),
+        ...loads.map((load) =>
+          node(load.id, {
+            name: load.name,
+            says:
+              load.minV === undefined || load.maxV === undefined
+                ? 'volts not given'
+                : `${volts(load.minV)} to ${volts(load.maxV)}`,
+            source: false,
+            target: true,
+            state: stateOf(load.id),
+          }),
+        ),
       ],
       edges: [
-        ...(controller ? [feed(MOTOR, BATTERY, packA === undefined ? undefined : [`peak ${amps(packA)}`, ''])] : []),
+        ...(controller
+          ? [feed(MOTOR, BATTERY, packA === undefined ? undefined : [`peak ${amps(packA)}`, ''])]
+          : []),
         ...rails.map((rail) => {
           const own = found?.rails.find(({ id }) => id === rail.id);
-          return feed(rail.id, rail.from, own ? [`charged ${volts(own.full.inV)}, ${amps(own.full.typicalA)}`, `low ${volts(own.low.inV)}, peak ${amps(own.low.peakA)}`] : undefined);
+          return feed(
+            rail.id,
+            rail.from,
+            own
+              ? [
+                  `charged ${volts(own.full.inV)}, ${amps(own.full.typicalA)}`,
+                  `low ${volts(own.low.inV)}, peak ${amps(own.low.peakA)}`,
+                ]
+              : undefined,
+          );
         }),
         ...loads.map((load) => {
           const own = found?.loads.find(({ id }) => id === load.id);
-          return feed(load.id, load.rail, own ? [`charged ${volts(own.full.volts)}, ${amps(load.typicalA!)}`, `low ${volts(own.low.volts)}, peak ${amps(load.peakA!)}`] : undefined);
+          return feed(
+            load.id,
+            load.rail,
+            own
+              ? [
+                  `charged ${volts(own.full.volts)}, ${amps(load.typicalA!)}`,
+                  `low ${volts(own.low.volts)}, peak ${amps(load.peakA!)}`,
+                ]
+              : undefined,
+          );
         }),
       ].filter(({ source }) => place.has(source)),
     };
@@ -77,58 +175,120 @@ export function SupplyTree({ view, chosen, onChoose }: SupplyTreeProps) {
     if (loads.some((load) => load.id === id)) edit([{ path: ['power', 'loads', id, 'rail'], value: from }]);
     else if (!feedsItself(rails, id, from)) edit([{ path: ['power', 'rails', id, 'from'], value: from }]);
   };
-  const height = Math.max(190, (Math.max(...nodes.map(({ position }) => position.y)) + (narrow ? TALL_ROW : ROW)) * 0.92 + 24);
+  const height = Math.max(
+    190,
+    (Math.max(...nodes.map(({ position }) => position.y)) + (narrow ? TALL_ROW : ROW)) * 0.92 + 24,
+  );
   const depth = Math.round(Math.max(...nodes.map(({ position }) => position.x)) / COLUMN);
   const refused = view.supply.ok ? undefined : view.supply.refused;
-  const trouble = view.supply.ok ? undefined : (refused ?? (view.supply.missing.length > 0 ? `The volts are not worked out yet: it needs ${view.supply.missing.join(', ')}.` : undefined));
+  const trouble = view.supply.ok
+    ? undefined
+    : (refused ??
+      (view.supply.missing.length > 0
+        ? `The volts are not worked out yet: it needs ${view.supply.missing.join(', ')}.`
+        : undefined));
   return (
     <figure className="chart" data-testid="supply-tree" style={{ marginTop: 8 }}>
-      <figcaption><span>What feeds what, pack charged and pack low</span><span className="quiet">{closed ? '' : 'drag from an outlet to what it should feed, or choose in the list'}</span></figcaption>
-      {trouble ? <p className={refused ? 'note bad' : 'note'} role="alert">{trouble}</p> : null}
-      <div className="flow"><div style={{ height, minWidth: narrow ? 0 : (depth + 1) * LEAST_COLUMN }}>
-        <ReactFlow
-          key={`${narrow} ${nodes.map(({ id }) => id).join()}`}
-          nodes={nodes}
-          edges={edges}
-          nodeTypes={NODE_TYPES}
-          edgeTypes={EDGE_TYPES}
-          onNodeClick={(_, { id }) => onChoose(id)}
-          onReconnect={(edge, { source }) => refeed(edge.target, source)}
-          onConnect={({ source, target }) => refeed(target, source)}
-          isValidConnection={({ source, target }) => source !== target}
-          fitView
-          fitViewOptions={{ padding: 0.06, maxZoom: 1 }}
-          panOnDrag={false} zoomOnScroll={false} zoomOnPinch={false} zoomOnDoubleClick={false} preventScrolling={false} panOnScroll={false}
-          nodesConnectable={!closed}
-          edgesFocusable={false}
-          deleteKeyCode={null}
-          proOptions={{ hideAttribution: true }}
-          minZoom={0.2}
-        />
-      </div></div>
+      <figcaption>
+        <span>What feeds what, pack charged and pack low</span>
+        <span className="quiet">
+          {closed ? '' : 'drag from an outlet to what it should feed, or choose in the list'}
+        </span>
+      </figcaption>
+      {trouble ? (
+        <p className={refused ? 'note bad' : 'note'} role="alert">
+          {trouble}
+        </p>
+      ) : null}
+      <div className="flow">
+        <div style={{ height, minWidth: narrow ? 0 : (depth + 1) * LEAST_COLUMN }}>
+          <ReactFlow
+            key={`${narrow} ${nodes.map(({ id }) => id).join()}`}
+            nodes={nodes}
+            edges={edges}
+            nodeTypes={NODE_TYPES}
+            edgeTypes={EDGE_TYPES}
+            onNodeClick={(_, { id }) => onChoose(id)}
+            onReconnect={(edge, { source }) => refeed(edge.target, source)}
+            onConnect={({ source, target }) => refeed(target, source)}
+            isValidConnection={({ source, target }) => source !== target}
+            fitView
+            fitViewOptions={{ padding: 0.06, maxZoom: 1 }}
+            panOnDrag={false}
+            zoomOnScroll={false}
+            zoomOnPinch={false}
+            zoomOnDoubleClick={false}
+            preventScrolling={false}
+            panOnScroll={false}
+            nodesConnectable={!closed}
+            edgesFocusable={false}
+            deleteKeyCode={null}
+            proOptions={{ hideAttribution: true }}
+            minZoom={0.2}
+          />
+        </div>
+      </div>
     </figure>
   );
 }
 
 function Thing({ data: { name, says, state, source, target, narrow }, selected }: NodeProps<ThingNode>) {
   return (
-    <div className={`thing${selected ? ' chosen' : ''}`} data-state={state} aria-label={`${name}${state ? `, ${STATE_WORDS[state]}` : ''}`}>
+    <div
+      className={`thing${selected ? ' chosen' : ''}`}
+      data-state={state}
+      aria-label={`${name}${state ? `, ${STATE_WORDS[state]}` : ''}`}
+    >
       {target ? <Handle type="target" position={Position.Left} /> : null}
-      <b>{state ? <StateMark state={state} /> : null} {name}</b>
+      <b>
+        {state ? <StateMark state={state} /> : null} {name}
+      </b>
       <span>{says}</span>
-      {source ? <Handle type="source" position={narrow ? Position.Bottom : Position.Right} style={narrow ? { left: 8 } : undefined} /> : null}
+      {source ? (
+        <Handle
+          type="source"
+          position={narrow ? Position.Bottom : Position.Right}
+          style={narrow ? { left: 8 } : undefined}
+        />
+      ) : null}
     </div>
   );
 }
 
 function Feed({ sourceX, sourceY, targetX, targetY, data }: EdgeProps<FeedEdge>) {
-  const [bezier] = getBezierPath({ sourceX, sourceY, sourcePosition: Position.Right, targetX, targetY, targetPosition: Position.Left });
+  const [bezier] = getBezierPath({
+    sourceX,
+    sourceY,
+    sourcePosition: Position.Right,
+    targetX,
+    targetY,
+    targetPosition: Position.Left,
+  });
   const path = data?.narrow ? `M${sourceX},${sourceY}V${targetY}H${targetX}` : bezier;
   const bad = data?.bad;
   return (
     <>
-      <BaseEdge path={path} style={{ stroke: bad ? 'var(--rust)' : 'var(--ink)', strokeWidth: bad ? 2.5 : 1.5 }} interactionWidth={24} />
-      {data?.lines ? <EdgeLabelRenderer><div className={`branch${bad ? ' bad' : ''}`} style={{ transform: data.narrow ? `translate(${targetX}px, ${targetY + THING_HALF}px)` : `translate(-100%, -50%) translate(${targetX - 6}px, ${targetY}px)` }}>{data.lines.filter(Boolean).map((line) => <div key={line}>{line}</div>)}</div></EdgeLabelRenderer> : null}
+      <BaseEdge
+        path={path}
+        style={{ stroke: bad ? 'var(--rust)' : 'var(--ink)', strokeWidth: bad ? 2.5 : 1.5 }}
+        interactionWidth={24}
+      />
+      {data?.lines ? (
+        <EdgeLabelRenderer>
+          <div
+            className={`branch${bad ? ' bad' : ''}`}
+            style={{
+              transform: data.narrow
+                ? `translate(${targetX}px, ${targetY + THING_HALF}px)`
+                : `translate(-100%, -50%) translate(${targetX - 6}px, ${targetY}px)`,
+            }}
+          >
+            {data.lines.filter(Boolean).map((line) => (
+              <div key={line}>{line}</div>
+            ))}
+          </div>
+        </EdgeLabelRenderer>
+      ) : null}
     </>
   );
 }

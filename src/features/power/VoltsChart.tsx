@@ -20,7 +20,9 @@ export function VoltsChart() {
   const runs = useMemo(() => {
     const input = surface ? runInputOf(document, surface) : undefined;
     if (!input?.ok) return undefined;
-    return [1, LOW_CHARGE].map((stateOfCharge) => driveRun({ ...input.value, battery: { ...input.value.battery, stateOfCharge } }));
+    return [1, LOW_CHARGE].map((stateOfCharge) =>
+      driveRun({ ...input.value, battery: { ...input.value.battery, stateOfCharge } }),
+    );
   }, [document, surface]);
   if (!runs || runs[0]!.stalled) return null;
   const cells = document.power.battery!.cells;

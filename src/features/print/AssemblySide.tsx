@@ -16,37 +16,94 @@ export function AssemblySide({ tabs }: { tabs: ReactNode }) {
   const hardware = hardwareCount(document);
   const steps = assemblyOrder(document);
   const loose = screwsWithoutJoint(document);
-  const ticks = useSyncExternalStore(onTicks, () => keptTicks(revision.id), () => '');
+  const ticks = useSyncExternalStore(
+    onTicks,
+    () => keptTicks(revision.id),
+    () => '',
+  );
   const done = new Set(ticks.split(' ').filter(Boolean));
-  const toggle = (id: string) => keepTicks(revision.id, [...(done.has(id) ? [...done].filter((one) => one !== id) : [...done, id])].join(' '));
+  const toggle = (id: string) =>
+    keepTicks(
+      revision.id,
+      [...(done.has(id) ? [...done].filter((one) => one !== id) : [...done, id])].join(' '),
+    );
   const count = hardware.reduce((sum, one) => sum + one.count, 0);
   const left = steps.filter(({ id }) => !done.has(id)).length;
   return (
     <main className="page readfirst">
       <div className="bench noprint">
         <Joints />
-        {loose.length > 0 ? <p className="note">Their strength counts on screws that no joint here holds: {loose.map((name) => name.toLowerCase()).join(', ')}.</p> : null}
+        {loose.length > 0 ? (
+          <p className="note">
+            Their strength counts on screws that no joint here holds:{' '}
+            {loose.map((name) => name.toLowerCase()).join(', ')}.
+          </p>
+        ) : null}
       </div>
       <Readings>
         {tabs}
-        <p className="printonly">{build.name}, revision {revision.letter}: assembly</p>
-        <h1 className="answer" data-testid="assembly-answer">{steps.length === 0 ? 'Add the joints of the car, and they are counted and put in order here.' : <>{formatNumber(count, reader.locale)} pieces of hardware, {steps.length} steps{left < steps.length ? `, ${left === 0 ? 'all done' : `${left} to go`}` : ''}.</>}</h1>
+        <p className="printonly">
+          {build.name}, revision {revision.letter}: assembly
+        </p>
+        <h1 className="answer" data-testid="assembly-answer">
+          {steps.length === 0 ? (
+            'Add the joints of the car, and they are counted and put in order here.'
+          ) : (
+            <>
+              {formatNumber(count, reader.locale)} pieces of hardware, {steps.length} steps
+              {left < steps.length ? `, ${left === 0 ? 'all done' : `${left} to go`}` : ''}.
+            </>
+          )}
+        </h1>
         {steps.length > 0 ? (
           <>
-            <div className="row noprint" style={{ marginTop: 8 }}><button type="button" className="btn" onClick={() => window.print()}>Print this list</button>{done.size > 0 ? <button type="button" className="link" onClick={() => keepTicks(revision.id, '')}>untick all</button> : null}</div>
+            <div className="row noprint" style={{ marginTop: 8 }}>
+              <button type="button" className="btn" onClick={() => window.print()}>
+                Print this list
+              </button>
+              {done.size > 0 ? (
+                <button type="button" className="link" onClick={() => keepTicks(revision.id, '')}>
+                  untick all
+                </button>
+              ) : null}
+            </div>
             <Charts>
               <section aria-label="Hardware" style={{ flex: '0 1 260px' }}>
-                <p className="cap"><span>Lay these out first</span></p>
-                <ul data-testid="hardware">{hardware.map(({ key, called, count: number }) => <li key={key} className="field"><span>{called}</span><b className="mono">{number}</b></li>)}</ul>
+                <p className="cap">
+                  <span>Lay these out first</span>
+                </p>
+                <ul data-testid="hardware">
+                  {hardware.map(({ key, called, count: number }) => (
+                    <li key={key} className="field">
+                      <span>{called}</span>
+                      <b className="mono">{number}</b>
+                    </li>
+                  ))}
+                </ul>
               </section>
               <section aria-label="Steps" style={{ flex: '1 1 420px' }}>
-                <p className="cap"><span>Then, in this order</span></p>
-                <ol data-testid="steps">{steps.map(({ id, text, count: number }, index) => (
-                  <li key={id} className="tickrow"><label><input type="checkbox" checked={done.has(id)} onChange={() => toggle(id)} /><span><b>{index + 1}.</b> {text}{number > 1 ? <b className="nobreak"> {number} times</b> : null}</span></label></li>
-                ))}</ol>
+                <p className="cap">
+                  <span>Then, in this order</span>
+                </p>
+                <ol data-testid="steps">
+                  {steps.map(({ id, text, count: number }, index) => (
+                    <li key={id} className="tickrow">
+                      <label>
+                        <input type="checkbox" checked={done.has(id)} onChange={() => toggle(id)} />
+                        <span>
+                          <b>{index + 1}.</b> {text}
+                          {number > 1 ? <b className="nobreak"> {number} times</b> : null}
+                        </span>
+                      </label>
+                    </li>
+                  ))}
+                </ol>
               </section>
             </Charts>
-            <p className="note" style={{ marginTop: 10 }}>Pinion out and wheels off the ground before the pack goes in; inserts and irons are hot, wear something over your eyes when you cut.</p>
+            <p className="note" style={{ marginTop: 10 }}>
+              Pinion out and wheels off the ground before the pack goes in; inserts and irons are hot, wear
+              something over your eyes when you cut.
+            </p>
           </>
         ) : null}
       </Readings>

@@ -14,14 +14,41 @@ export function HolesSide({ tabs }: { tabs: ReactNode }) {
   const [asked, choose] = useState<string>();
   const pattern = patterns.find(({ id }) => id === asked) ?? patterns[0];
   const add = () => {
-    const fresh: HolePattern = { id: `pattern-${newId().slice(0, 8)}`, name: `Pattern ${patterns.length + 1}`, holes: [{ id: 'A', diameterMm: 3 }, { id: 'B', diameterMm: 3 }], readings: [] };
+    const fresh: HolePattern = {
+      id: `pattern-${newId().slice(0, 8)}`,
+      name: `Pattern ${patterns.length + 1}`,
+      holes: [
+        { id: 'A', diameterMm: 3 },
+        { id: 'B', diameterMm: 3 },
+      ],
+      readings: [],
+    };
     edit([{ path: ['print', 'patterns'], value: [...patterns, fresh] }]);
     choose(fresh.id);
   };
   const picker = (
-    <section className="group" aria-label="Hole patterns"><h2>Hole patterns</h2>
-      {patterns.length > 0 ? <div className="pick"><select aria-label="Choose a pattern" value={pattern?.id ?? ''} onChange={(event) => choose(event.target.value)}>{patterns.map(({ id, name }) => <option key={id} value={id}>{name}</option>)}</select></div> : null}
-      {closed ? null : <button type="button" className="btn" style={{ marginTop: 6 }} onClick={add}>Measure a pattern</button>}
+    <section className="group" aria-label="Hole patterns">
+      <h2>Hole patterns</h2>
+      {patterns.length > 0 ? (
+        <div className="pick">
+          <select
+            aria-label="Choose a pattern"
+            value={pattern?.id ?? ''}
+            onChange={(event) => choose(event.target.value)}
+          >
+            {patterns.map(({ id, name }) => (
+              <option key={id} value={id}>
+                {name}
+              </option>
+            ))}
+          </select>
+        </div>
+      ) : null}
+      {closed ? null : (
+        <button type="button" className="btn" style={{ marginTop: 6 }} onClick={add}>
+          Measure a pattern
+        </button>
+      )}
     </section>
   );
   if (pattern) return <HolePatternSide key={pattern.id} pattern={pattern} picker={picker} tabs={tabs} />;
@@ -31,7 +58,10 @@ export function HolesSide({ tabs }: { tabs: ReactNode }) {
       <Readings>
         {tabs}
         <h1 className="answer">Measure a hole pattern off what is there already, and print what fits it.</h1>
-        <p style={{ marginTop: 8, maxWidth: 640 }}>A caliper across pairs of holes is enough: outside or inside jaws, in any order. The page places the holes, says how sure it is, names the reading that is wrong, and what to measure next.</p>
+        <p style={{ marginTop: 8, maxWidth: 640 }}>
+          A caliper across pairs of holes is enough: outside or inside jaws, in any order. The page places the
+          holes, says how sure it is, names the reading that is wrong, and what to measure next.
+        </p>
       </Readings>
     </main>
   );

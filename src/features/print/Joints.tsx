@@ -5,9 +5,24 @@ import { newId } from '../api';
 import { useBuild } from '../shell/BuildContext';
 import { DocumentChoice, DocumentField, Group } from '../shell/fields';
 
-const KIND_WORDS: Readonly<Record<JointKind, string>> = { screw: 'screw', bearing: 'bearing', pin: 'pin', captive: 'captive, printed in place' };
-const HOLD_WORDS = [['throughBolt', 'a nut behind'], ['nutTrap', 'a nut in a pocket'], ['heatSetInsert', 'an insert'], ['screwInPlastic', 'the plastic itself']] as const;
-const START: Readonly<Record<JointKind, Partial<Joint>>> = { screw: { diameterMm: 3, lengthMm: 10, hold: 'screwInPlastic' }, bearing: { diameterMm: 5, outerMm: 11, widthMm: 4 }, pin: { diameterMm: 3, lengthMm: 20 }, captive: {} };
+const KIND_WORDS: Readonly<Record<JointKind, string>> = {
+  screw: 'screw',
+  bearing: 'bearing',
+  pin: 'pin',
+  captive: 'captive, printed in place',
+};
+const HOLD_WORDS = [
+  ['throughBolt', 'a nut behind'],
+  ['nutTrap', 'a nut in a pocket'],
+  ['heatSetInsert', 'an insert'],
+  ['screwInPlastic', 'the plastic itself'],
+] as const;
+const START: Readonly<Record<JointKind, Partial<Joint>>> = {
+  screw: { diameterMm: 3, lengthMm: 10, hold: 'screwInPlastic' },
+  bearing: { diameterMm: 5, outerMm: 11, widthMm: 4 },
+  pin: { diameterMm: 3, lengthMm: 20 },
+  captive: {},
+};
 
 /** The joints of the car: what holds which part to which. */
 export function Joints() {
@@ -29,36 +44,121 @@ export function Joints() {
       {joints.map((joint) => (
         <section key={joint.id} aria-label={joint.name} className="supplyitem">
           <div className="row" style={{ flexWrap: 'nowrap' }}>
-            <button type="button" className="link" style={{ flex: 1, textAlign: 'left' }} aria-expanded={open === joint.id} onClick={() => setOpen(open === joint.id ? undefined : joint.id)}>{(joint.count ?? 1) > 1 ? `${joint.count} × ` : ''}{joint.name}</button>
+            <button
+              type="button"
+              className="link"
+              style={{ flex: 1, textAlign: 'left' }}
+              aria-expanded={open === joint.id}
+              onClick={() => setOpen(open === joint.id ? undefined : joint.id)}
+            >
+              {(joint.count ?? 1) > 1 ? `${joint.count} × ` : ''}
+              {joint.name}
+            </button>
             <small className="quiet">{KIND_WORDS[joint.kind]}</small>
-            <button type="button" className="plain" aria-label={`Take ${joint.name} out`} disabled={closed} onClick={() => edit([{ path: ['print', 'joints'], value: joints.filter(({ id }) => id !== joint.id) }])}>×</button>
+            <button
+              type="button"
+              className="plain"
+              aria-label={`Take ${joint.name} out`}
+              disabled={closed}
+              onClick={() =>
+                edit([{ path: ['print', 'joints'], value: joints.filter(({ id }) => id !== joint.id) }])
+              }
+            >
+              ×
+            </button>
           </div>
           {open === joint.id ? <JointFields joint={joint} parts={parts} /> : null}
         </section>
       ))}
       {closed ? null : (
-        <form className="row" style={{ marginTop: 6, flexWrap: 'nowrap' }} onSubmit={(event) => { event.preventDefault(); add(); }}>
-          <input className="plainselect" style={{ minWidth: 0, flex: 1 }} aria-label="Name of the joint" placeholder="e.g. Motor screws" value={name} maxLength={80} onChange={(event) => setName(event.target.value)} />
-          <select className="plainselect" style={{ maxWidth: 100 }} aria-label="Kind of joint" value={kind} onChange={(event) => setKind(event.target.value as JointKind)}>{JOINT_KINDS.map((one) => <option key={one} value={one}>{KIND_WORDS[one]}</option>)}</select>
-          <button type="submit" className="btn" aria-label="Add the joint" disabled={name.trim() === ''}>Add</button>
+        <form
+          className="row"
+          style={{ marginTop: 6, flexWrap: 'nowrap' }}
+          onSubmit={(event) => {
+            event.preventDefault();
+            add();
+          }}
+        >
+          <input
+            className="plainselect"
+            style={{ minWidth: 0, flex: 1 }}
+            aria-label="Name of the joint"
+            placeholder="e.g. Motor screws"
+            value={name}
+            maxLength={80}
+            onChange={(event) => setName(event.target.value)}
+          />
+          <select
+            className="plainselect"
+            style={{ maxWidth: 100 }}
+            aria-label="Kind of joint"
+            value={kind}
+            onChange={(event) => setKind(event.target.value as JointKind)}
+          >
+            {JOINT_KINDS.map((one) => (
+              <option key={one} value={one}>
+                {KIND_WORDS[one]}
+              </option>
+            ))}
+          </select>
+          <button type="submit" className="btn" aria-label="Add the joint" disabled={name.trim() === ''}>
+            Add
+          </button>
         </form>
       )}
     </Group>
   );
 }
 
-function JointFields({ joint: { id, kind, hold }, parts }: { joint: Joint; parts: readonly (readonly [string, string])[] }) {
+function JointFields({
+  joint: { id, kind, hold },
+  parts,
+}: {
+  joint: Joint;
+  parts: readonly (readonly [string, string])[];
+}) {
   const at = (key: string) => ['print', 'joints', id, key];
   return (
     <div style={{ paddingLeft: 8 }}>
-      <DocumentChoice path={at('part')} label={kind === 'bearing' ? 'Sits in' : 'Held in'} options={parts} empty="the car" />
-      {kind === 'screw' || kind === 'pin' ? <DocumentChoice path={at('to')} label="Joins to it" options={parts} empty="nothing named" /> : null}
+      <DocumentChoice
+        path={at('part')}
+        label={kind === 'bearing' ? 'Sits in' : 'Held in'}
+        options={parts}
+        empty="the car"
+      />
+      {kind === 'screw' || kind === 'pin' ? (
+        <DocumentChoice path={at('to')} label="Joins to it" options={parts} empty="nothing named" />
+      ) : null}
       <DocumentField path={at('count')} usual={1} />
-      {kind === 'captive' ? null : <DocumentField path={at('diameterMm')} label={kind === 'bearing' ? 'Bore' : kind === 'screw' ? 'Thread' : 'Diameter'} />}
-      {kind === 'bearing' ? <><DocumentField path={at('outerMm')} /><DocumentField path={at('widthMm')} /></> : kind === 'captive' ? null : <DocumentField path={at('lengthMm')} />}
+      {kind === 'captive' ? null : (
+        <DocumentField
+          path={at('diameterMm')}
+          label={kind === 'bearing' ? 'Bore' : kind === 'screw' ? 'Thread' : 'Diameter'}
+        />
+      )}
+      {kind === 'bearing' ? (
+        <>
+          <DocumentField path={at('outerMm')} />
+          <DocumentField path={at('widthMm')} />
+        </>
+      ) : kind === 'captive' ? null : (
+        <DocumentField path={at('lengthMm')} />
+      )}
       {kind === 'screw' ? <DocumentChoice path={at('hold')} options={HOLD_WORDS} /> : null}
-      {kind === 'screw' && (hold === 'heatSetInsert' || hold === 'nutTrap') ? <DocumentField path={at('insertMm')} label={hold === 'nutTrap' ? 'Nut, across its flats' : 'Hole that the insert asks for'} example={hold === 'nutTrap' ? 5.5 : 4} /> : null}
-      {kind === 'captive' ? null : <DocumentChoice path={at('fit')} options={FITS.map((fit) => [fit, fit] as const)} empty={kind === 'bearing' ? 'press' : kind === 'pin' ? 'running' : 'loose'} />}
+      {kind === 'screw' && (hold === 'heatSetInsert' || hold === 'nutTrap') ? (
+        <DocumentField
+          path={at('insertMm')}
+          label={hold === 'nutTrap' ? 'Nut, across its flats' : 'Hole that the insert asks for'}
+          example={hold === 'nutTrap' ? 5.5 : 4}
+        />
+      ) : null}
+      {kind === 'captive' ? null : (
+        <DocumentChoice
+          path={at('fit')}
+          options={FITS.map((fit) => [fit, fit] as const)}
+          empty={kind === 'bearing' ? 'press' : kind === 'pin' ? 'running' : 'loose'}
+        />
+      )}
     </div>
   );
 }

@@ -9,8 +9,27 @@ export function LaidUnder({ pattern: { id, under } }: { pattern: HolePattern }) 
   const behind = -(document.chassis.wheelbaseMm ?? 0) / 2;
   return (
     <Group title="On the chassis">
-      <div className="field"><label><input type="checkbox" style={{ width: 'auto' }} checked={under !== undefined} disabled={closed} onChange={(event) => edit([{ path, value: event.target.checked ? { xMm: behind, yMm: 0, turnDeg: 0 } : undefined }])} /> lie under the chassis drawing</label></div>
-      {under ? <><DocumentField path={[...path, 'xMm']} /><DocumentField path={[...path, 'yMm']} /><DocumentField path={[...path, 'turnDeg']} /></> : null}
+      <div className="field">
+        <label>
+          <input
+            type="checkbox"
+            style={{ width: 'auto' }}
+            checked={under !== undefined}
+            disabled={closed}
+            onChange={(event) =>
+              edit([{ path, value: event.target.checked ? { xMm: behind, yMm: 0, turnDeg: 0 } : undefined }])
+            }
+          />{' '}
+          lie under the chassis drawing
+        </label>
+      </div>
+      {under ? (
+        <>
+          <DocumentField path={[...path, 'xMm']} />
+          <DocumentField path={[...path, 'yMm']} />
+          <DocumentField path={[...path, 'turnDeg']} />
+        </>
+      ) : null}
     </Group>
   );
 }

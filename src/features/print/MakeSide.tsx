@@ -19,11 +19,35 @@ import { useMeasured } from '../shell/useMeasured';
 import { Bench, Readings } from '../shell/Guarded';
 import { SparesToCarry } from './SparesToCarry';
 
-const CURRENCIES = ['EUR', 'USD', 'GBP', 'CHF', 'SEK', 'NOK', 'DKK', 'PLN', 'CZK', 'CAD', 'AUD', 'NZD', 'JPY'].map((code) => [code, code] as const);
+const CURRENCIES = [
+  'EUR',
+  'USD',
+  'GBP',
+  'CHF',
+  'SEK',
+  'NOK',
+  'DKK',
+  'PLN',
+  'CZK',
+  'CAD',
+  'AUD',
+  'NZD',
+  'JPY',
+].map((code) => [code, code] as const);
 
 /** Every part and component with where it comes from and what it costs, against the budget. */
 export function MakeSide({ tabs }: { tabs: ReactNode }) {
-  const { build, revision, revisions, edit, closed, copies, prints, finishedPrints, document: kept } = useBuild();
+  const {
+    build,
+    revision,
+    revisions,
+    edit,
+    closed,
+    copies,
+    prints,
+    finishedPrints,
+    document: kept,
+  } = useBuild();
   const { document } = useMeasured();
   const { reader } = useReader();
   const [problem, setProblem] = useState<string>();
@@ -33,13 +57,26 @@ export function MakeSide({ tabs }: { tabs: ReactNode }) {
     const part = document.parts.items.find(({ id }) => id === partId);
     return part ? Math.max(0, copiesAsDrawn(copies, part, revisions).length - quantityOf(document, part)) : 0;
   };
-  const calibration = useMemo(() => calibrationOfBuild(document, prints, finishedPrints)?.calibration, [document, prints, finishedPrints]);
+  const calibration = useMemo(
+    () => calibrationOfBuild(document, prints, finishedPrints)?.calibration,
+    [document, prints, finishedPrints],
+  );
   const lines = makeList(document, calibration, spare);
   const totals = totalsOf(lines);
   const { budget } = document.brief;
   const set = (line: MakeLine, change: Partial<ListEntry>) => {
-    const entry = Object.fromEntries(Object.entries({ ...line.said, id: line.id, ...change }).filter(([, value]) => value !== undefined)) as unknown as ListEntry;
-    edit([{ path: ['print', 'list'], value: [...(kept.print.list ?? []).filter(({ id }) => id !== line.id), entry] }], `list ${line.id}`);
+    const entry = Object.fromEntries(
+      Object.entries({ ...line.said, id: line.id, ...change }).filter(([, value]) => value !== undefined),
+    ) as unknown as ListEntry;
+    edit(
+      [
+        {
+          path: ['print', 'list'],
+          value: [...(kept.print.list ?? []).filter(({ id }) => id !== line.id), entry],
+        },
+      ],
+      `list ${line.id}`,
+    );
   };
   const read = async (file: File | undefined) => {
     if (!file) return;
@@ -47,73 +84,260 @@ export function MakeSide({ tabs }: { tabs: ReactNode }) {
     try {
       const entries = makeFromCsv(await file.text(), lines, () => newId().slice(0, 12));
       const named = new Set(entries.map(({ id }) => id));
-      edit([{ path: ['print', 'list'], value: [...(kept.print.list ?? []).filter(({ id }) => !named.has(id)), ...entries.filter((entry) => Object.keys(entry).length > 1)] }]);
+      edit([
+        {
+          path: ['print', 'list'],
+          value: [
+            ...(kept.print.list ?? []).filter(({ id }) => !named.has(id)),
+            ...entries.filter((entry) => Object.keys(entry).length > 1),
+          ],
+        },
+      ]);
     } catch (error) {
       if (!(error instanceof CalcError)) throw error;
-      setProblem(`${file.name}${error.path ? `, ${error.path}` : ''}: ${error.message}${error.remedy ? ` (${error.remedy})` : ''}. Nothing was changed.`);
+      setProblem(
+        `${file.name}${error.path ? `, ${error.path}` : ''}: ${error.message}${error.remedy ? ` (${error.remedy})` : ''}. Nothing was changed.`,
+      );
     }
   };
   const money = (value: number) => formatText(value, 'price', reader);
   return (
     <main className="page readfirst">
       <Bench>
-        <Group title="Money"><DocumentField path={['brief', 'budget']} example={250} /><DocumentChoice path={['brief', 'currency']} options={CURRENCIES} empty="EUR" /></Group>
+        <Group title="Money">
+          <DocumentField path={['brief', 'budget']} example={250} />
+          <DocumentChoice path={['brief', 'currency']} options={CURRENCIES} empty="EUR" />
+        </Group>
         {closed ? null : (
           <Group title="A thing of its own" aside="glue, paint, a switch">
-            <form className="row" style={{ flexWrap: 'nowrap' }} onSubmit={(event) => { event.preventDefault(); if (name.trim() === '') return; edit([{ path: ['print', 'list'], value: [...(kept.print.list ?? []), { id: `own.${newId().slice(0, 12)}`, name: name.trim() }] }]); setName(''); }}>
-              <input className="plainselect" style={{ minWidth: 0, flex: 1 }} aria-label="Name of the thing" value={name} maxLength={80} onChange={(event) => setName(event.target.value)} />
-              <button type="submit" className="btn" disabled={name.trim() === ''} aria-label="Add the thing">Add</button>
+            <form
+              className="row"
+              style={{ flexWrap: 'nowrap' }}
+              onSubmit={(event) => {
+                event.preventDefault();
+                if (name.trim() === '') return;
+                edit([
+                  {
+                    path: ['print', 'list'],
+                    value: [
+                      ...(kept.print.list ?? []),
+                      { id: `own.${newId().slice(0, 12)}`, name: name.trim() },
+                    ],
+                  },
+                ]);
+                setName('');
+              }}
+            >
+              <input
+                className="plainselect"
+                style={{ minWidth: 0, flex: 1 }}
+                aria-label="Name of the thing"
+                value={name}
+                maxLength={80}
+                onChange={(event) => setName(event.target.value)}
+              />
+              <button type="submit" className="btn" disabled={name.trim() === ''} aria-label="Add the thing">
+                Add
+              </button>
             </form>
           </Group>
         )}
         <Group title="As a table">
-          <div className="row"><button type="button" className="btn" onClick={() => handOver(`${build.name}-${revision.letter}-list.csv`.toLowerCase().replace(/[^a-z0-9.]+/g, '-'), 'text/csv', makeToCsv(lines))}>CSV</button>
-            {closed ? null : <><button type="button" className="btn" onClick={() => input.current?.click()}>Bring a CSV in</button><input ref={input} type="file" accept=".csv,text/csv" aria-label="CSV of the list" style={{ display: 'none' }} onChange={(event) => { void read(event.target.files?.[0]); event.target.value = ''; }} /></>}
+          <div className="row">
+            <button
+              type="button"
+              className="btn"
+              onClick={() =>
+                handOver(
+                  `${build.name}-${revision.letter}-list.csv`.toLowerCase().replace(/[^a-z0-9.]+/g, '-'),
+                  'text/csv',
+                  makeToCsv(lines),
+                )
+              }
+            >
+              CSV
+            </button>
+            {closed ? null : (
+              <>
+                <button type="button" className="btn" onClick={() => input.current?.click()}>
+                  Bring a CSV in
+                </button>
+                <input
+                  ref={input}
+                  type="file"
+                  accept=".csv,text/csv"
+                  aria-label="CSV of the list"
+                  style={{ display: 'none' }}
+                  onChange={(event) => {
+                    void read(event.target.files?.[0]);
+                    event.target.value = '';
+                  }}
+                />
+              </>
+            )}
           </div>
-          {problem ? <p className="note bad" role="alert">{problem}</p> : null}
+          {problem ? (
+            <p className="note bad" role="alert">
+              {problem}
+            </p>
+          ) : null}
         </Group>
         <SparesToCarry lines={lines} />
       </Bench>
       <Readings>
         {tabs}
         <h1 className="answer" data-testid="make-answer">
-          {lines.length === 0 ? 'Nothing is in this build yet: choose a motor and a pack, add parts, and they are listed here.' : (
-            <>{lines.length} lines come to <b className="nobreak">{money(totals.price)}</b>{budget === undefined ? '' : totals.price > budget ? <>, <span className="figure over">{money(totals.price - budget)} over</span> the budget</> : <>, {money(budget - totals.price)} under the budget</>}{totals.unpriced > 0 ? <>; {totals.unpriced} {totals.unpriced === 1 ? 'has' : 'have'} no price yet</> : ''}{totals.leadDays > 0 ? <>. The slowest is {formatText(totals.leadDays, 'days', reader)} away</> : ''}.</>
+          {lines.length === 0 ? (
+            'Nothing is in this build yet: choose a motor and a pack, add parts, and they are listed here.'
+          ) : (
+            <>
+              {lines.length} lines come to <b className="nobreak">{money(totals.price)}</b>
+              {budget === undefined ? (
+                ''
+              ) : totals.price > budget ? (
+                <>
+                  , <span className="figure over">{money(totals.price - budget)} over</span> the budget
+                </>
+              ) : (
+                <>, {money(budget - totals.price)} under the budget</>
+              )}
+              {totals.unpriced > 0 ? (
+                <>
+                  ; {totals.unpriced} {totals.unpriced === 1 ? 'has' : 'have'} no price yet
+                </>
+              ) : (
+                ''
+              )}
+              {totals.leadDays > 0 ? (
+                <>. The slowest is {formatText(totals.leadDays, 'days', reader)} away</>
+              ) : (
+                ''
+              )}
+              .
+            </>
           )}
         </h1>
-        {lines.length > 0 ? <MakeTable lines={lines} closed={closed} onSet={set} onDrop={(line) => edit([{ path: ['print', 'list'], value: (kept.print.list ?? []).filter(({ id }) => id !== line.id) }])} /> : null}
+        {lines.length > 0 ? (
+          <MakeTable
+            lines={lines}
+            closed={closed}
+            onSet={set}
+            onDrop={(line) =>
+              edit([
+                {
+                  path: ['print', 'list'],
+                  value: (kept.print.list ?? []).filter(({ id }) => id !== line.id),
+                },
+              ])
+            }
+          />
+        ) : null}
         <SegmentChecks segment="brief" only={['brief.cost']} />
       </Readings>
     </main>
   );
 }
 
-const GROUPS = [['part', 'Parts'], ['component', 'Components'], ['hardware', 'Screws, nuts, inserts, bearings'], ['own', 'Things of its own']] as const;
-const FIELDS = [['quantity', 'count', { from: 0, to: 1000 }, 'Quantity'], ['massG', 'massG', { above: 0, to: 100_000 }, 'Mass of one'], ['price', 'price', { from: 0, to: 1e6 }, 'Price of one'], ['leadDays', 'days', { from: 0, to: 1000 }, 'Lead time'], ['onHand', 'count', { from: 0, to: 1000 }, 'Spares on hand']] as const;
+const GROUPS = [
+  ['part', 'Parts'],
+  ['component', 'Components'],
+  ['hardware', 'Screws, nuts, inserts, bearings'],
+  ['own', 'Things of its own'],
+] as const;
+const FIELDS = [
+  ['quantity', 'count', { from: 0, to: 1000 }, 'Quantity'],
+  ['massG', 'massG', { above: 0, to: 100_000 }, 'Mass of one'],
+  ['price', 'price', { from: 0, to: 1e6 }, 'Price of one'],
+  ['leadDays', 'days', { from: 0, to: 1000 }, 'Lead time'],
+  ['onHand', 'count', { from: 0, to: 1000 }, 'Spares on hand'],
+] as const;
 
-function MakeTable({ lines, closed, onSet, onDrop }: { lines: readonly MakeLine[]; closed: boolean; onSet(line: MakeLine, change: Partial<ListEntry>): void; onDrop(line: MakeLine): void }) {
+function MakeTable({
+  lines,
+  closed,
+  onSet,
+  onDrop,
+}: {
+  lines: readonly MakeLine[];
+  closed: boolean;
+  onSet(line: MakeLine, change: Partial<ListEntry>): void;
+  onDrop(line: MakeLine): void;
+}) {
   const { reader } = useReader();
   return (
-    <div className="gridbox"><table className="grid tight make" data-testid="make-list" style={{ marginTop: 10 }}>
-      <thead><tr><th>What</th><th>Source</th><th className="num">Number</th><th className="num">Mass of one</th><th className="num">Price of one</th><th className="num">Lead time</th><th className="num">Spares</th><th className="num">Together</th></tr></thead>
-      {GROUPS.map(([of, title]) => {
-        const own = lines.filter((line) => line.of === of);
-        return own.length === 0 ? null : (
-          <tbody key={of}>
-            <tr><th colSpan={8} style={{ paddingTop: 10 }}>{title}</th></tr>
-            {own.map((line) => (
-              <tr key={line.id}>
-                <td>{line.name}{of === 'own' && !closed ? <button type="button" className="plain" aria-label={`Take ${line.name} out`} onClick={() => onDrop(line)}>×</button> : null}</td>
-                <td><select className="plainselect small" aria-label={`Source of ${line.name}`} value={line.source} disabled={closed} onChange={(event) => onSet(line, { source: event.target.value as Source })}>{SOURCES.map((source) => <option key={source}>{source}</option>)}</select></td>
-                {FIELDS.map(([key, quantity, limits, label]) => (
-                  <td key={key} className="bare" data-said={line.said[key] !== undefined}><QuantityField label={`${label}, ${line.name}`} quantity={quantity} limits={limits} value={line.said[key]} {...(line[key] === undefined ? {} : { usual: line[key] })} disabled={closed} onChange={(value) => onSet(line, { [key]: value })} /></td>
-                ))}
-                <td className="num">{line.price === undefined ? '' : formatText(line.price * line.quantity, 'price', reader)}</td>
+    <div className="gridbox">
+      <table className="grid tight make" data-testid="make-list" style={{ marginTop: 10 }}>
+        <thead>
+          <tr>
+            <th>What</th>
+            <th>Source</th>
+            <th className="num">Number</th>
+            <th className="num">Mass of one</th>
+            <th className="num">Price of one</th>
+            <th className="num">Lead time</th>
+            <th className="num">Spares</th>
+            <th className="num">Together</th>
+          </tr>
+        </thead>
+        {GROUPS.map(([of, title]) => {
+          const own = lines.filter((line) => line.of === of);
+          return own.length === 0 ? null : (
+            <tbody key={of}>
+              <tr>
+                <th colSpan={8} style={{ paddingTop: 10 }}>
+                  {title}
+                </th>
               </tr>
-            ))}
-          </tbody>
-        );
-      })}
-    </table></div>
+              {own.map((line) => (
+                <tr key={line.id}>
+                  <td>
+                    {line.name}
+                    {of === 'own' && !closed ? (
+                      <button
+                        type="button"
+                        className="plain"
+                        aria-label={`Take ${line.name} out`}
+                        onClick={() => onDrop(line)}
+                      >
+                        ×
+                      </button>
+                    ) : null}
+                  </td>
+                  <td>
+                    <select
+                      className="plainselect small"
+                      aria-label={`Source of ${line.name}`}
+                      value={line.source}
+                      disabled={closed}
+                      onChange={(event) => onSet(line, { source: event.target.value as Source })}
+                    >
+                      {SOURCES.map((source) => (
+                        <option key={source}>{source}</option>
+                      ))}
+                    </select>
+                  </td>
+                  {FIELDS.map(([key, quantity, limits, label]) => (
+                    <td key={key} className="bare" data-said={line.said[key] !== undefined}>
+                      <QuantityField
+                        label={`${label}, ${line.name}`}
+                        quantity={quantity}
+                        limits={limits}
+                        value={line.said[key]}
+                        {...(line[key] === undefined ? {} : { usual: line[key] })}
+                        disabled={closed}
+                        onChange={(value) => onSet(line, { [key]: value })}
+                      />
+                    </td>
+                  ))}
+                  <td className="num">
+                    {line.price === undefined ? '' : formatText(line.price * line.quantity, 'price', reader)}
+                  </td>
+                </tr>
+              ))}
+            </tbody>
+          );
+        })}
+      </table>
+    </div>
   );
 }

@@ -15,10 +15,33 @@ export function Misfits({ document, misfits }: { document: BuildDocument; misfit
   return (
     <section aria-label="Parts too large" style={{ marginTop: 12 }}>
       {misfits.map((misfit) => (
-        <p key={misfit.id} className="note bad"><b>{partOf(misfit.id)?.name}</b> {misfitWords(misfit)}. <button type="button" className="btn" onClick={() => choose(misfit.id)}>Split it</button></p>
+        <p key={misfit.id} className="note bad">
+          <b>{partOf(misfit.id)?.name}</b> {misfitWords(misfit)}.{' '}
+          <button type="button" className="btn" onClick={() => choose(misfit.id)}>
+            Split it
+          </button>
+        </p>
       ))}
-      {cut ? <SplitTool key={cut.id} document={document} part={cut} onClose={() => choose(undefined)} />
-        : <p className="quiet">Split a part at a plane: <select className="plainselect" aria-label="Part to split" value="" onChange={(event) => choose(event.target.value)}><option value="">choose a part</option>{meshed.map(({ id, name }) => <option key={id} value={id}>{name}</option>)}</select></p>}
+      {cut ? (
+        <SplitTool key={cut.id} document={document} part={cut} onClose={() => choose(undefined)} />
+      ) : (
+        <p className="quiet">
+          Split a part at a plane:{' '}
+          <select
+            className="plainselect"
+            aria-label="Part to split"
+            value=""
+            onChange={(event) => choose(event.target.value)}
+          >
+            <option value="">choose a part</option>
+            {meshed.map(({ id, name }) => (
+              <option key={id} value={id}>
+                {name}
+              </option>
+            ))}
+          </select>
+        </p>
+      )}
     </section>
   );
 }

@@ -25,10 +25,26 @@ interface PlateCardProps {
 }
 
 const [SIDE, PAD, STEP_MM, FINE_MM] = [276, 1, 5, 1];
-const KEYS: Readonly<Record<string, readonly [number, number]>> = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, 1], ArrowDown: [0, -1] };
+const KEYS: Readonly<Record<string, readonly [number, number]>> = {
+  ArrowLeft: [-1, 0],
+  ArrowRight: [1, 0],
+  ArrowUp: [0, 1],
+  ArrowDown: [0, -1],
+};
 
 /** One plate to scale: parts can be dragged or pushed by the arrow keys, started, and handed on as a file. */
-export function PlateCard({ plate, number, items, things, spacingMm, busy, onMove, onStart, on3mf, onList }: PlateCardProps) {
+export function PlateCard({
+  plate,
+  number,
+  items,
+  things,
+  spacingMm,
+  busy,
+  onMove,
+  onStart,
+  on3mf,
+  onList,
+}: PlateCardProps) {
   const { reader } = useReader();
   const side = useNarrow() ? 340 : SIDE;
   const { printer, timeS, startsS, usedPct } = plate;
@@ -49,12 +65,54 @@ export function PlateCard({ plate, number, items, things, spacingMm, busy, onMov
   };
   const count = items.length;
   return (
-    <figure className="chart plate" style={{ width: Math.max(w, 230) }} data-testid="plate" aria-label={`Plate ${number}`}>
-      <figcaption><span>Plate {number}, {printer.name.toLowerCase()}</span><span>{formatNumber(usedPct, reader.locale, 2)}&nbsp;% used</span></figcaption>
-      <svg width={w} height={h} viewBox={`0 0 ${w} ${h}`} role="group" aria-label={`${count} parts on a bed of ${bed[0]} × ${bed[1]} mm`}>
-        <rect x={PAD} y={PAD} width={w - 2 * PAD} height={h - 2 * PAD} fill="var(--sheet)" stroke="var(--ink)" strokeWidth="1.5" />
-        {Array.from({ length: Math.floor(bed[0] / 50) }, (_, at) => <line key={`x${at}`} x1={PAD + 50 * (at + 1) * k} x2={PAD + 50 * (at + 1) * k} y1={PAD} y2={h - PAD} stroke="var(--faint)" />)}
-        {Array.from({ length: Math.floor(bed[1] / 50) }, (_, at) => <line key={`y${at}`} y1={h - PAD - 50 * (at + 1) * k} y2={h - PAD - 50 * (at + 1) * k} x1={PAD} x2={w - PAD} stroke="var(--faint)" />)}
+    <figure
+      className="chart plate"
+      style={{ width: Math.max(w, 230) }}
+      data-testid="plate"
+      aria-label={`Plate ${number}`}
+    >
+      <figcaption>
+        <span>
+          Plate {number}, {printer.name.toLowerCase()}
+        </span>
+        <span>{formatNumber(usedPct, reader.locale, 2)}&nbsp;% used</span>
+      </figcaption>
+      <svg
+        width={w}
+        height={h}
+        viewBox={`0 0 ${w} ${h}`}
+        role="group"
+        aria-label={`${count} parts on a bed of ${bed[0]} × ${bed[1]} mm`}
+      >
+        <rect
+          x={PAD}
+          y={PAD}
+          width={w - 2 * PAD}
+          height={h - 2 * PAD}
+          fill="var(--sheet)"
+          stroke="var(--ink)"
+          strokeWidth="1.5"
+        />
+        {Array.from({ length: Math.floor(bed[0] / 50) }, (_, at) => (
+          <line
+            key={`x${at}`}
+            x1={PAD + 50 * (at + 1) * k}
+            x2={PAD + 50 * (at + 1) * k}
+            y1={PAD}
+            y2={h - PAD}
+            stroke="var(--faint)"
+          />
+        ))}
+        {Array.from({ length: Math.floor(bed[1] / 50) }, (_, at) => (
+          <line
+            key={`y${at}`}
+            y1={h - PAD - 50 * (at + 1) * k}
+            y2={h - PAD - 50 * (at + 1) * k}
+            x1={PAD}
+            x2={w - PAD}
+            stroke="var(--faint)"
+          />
+        ))}
         {items.map(({ id, xMm, yMm, turned }, index) => {
           const { name, sizeMm } = things.get(id)!;
           const [pw, pd] = turned ? [sizeMm[1], sizeMm[0]] : [sizeMm[0], sizeMm[1]];
@@ -62,13 +120,27 @@ export function PlateCard({ plate, number, items, things, spacingMm, busy, onMov
           const upright = pd > pw;
           const room = Math.max(pw, pd) * k;
           const words = name.split(',')[0]!;
-          const shown = words.length * 6.1 + 6 <= room ? words : room > 30 ? `${words.slice(0, Math.max(2, Math.floor((room - 12) / 6.1)))}…` : '';
+          const shown =
+            words.length * 6.1 + 6 <= room
+              ? words
+              : room > 30
+                ? `${words.slice(0, Math.max(2, Math.floor((room - 12) / 6.1)))}…`
+                : '';
           return (
             <g
-              key={index} className="platething" tabIndex={0} role="button" aria-label={`${name} at ${xMm.toFixed(0)}, ${yMm.toFixed(0)} mm; arrow keys push it`}
-              onPointerDown={(event) => { event.currentTarget.setPointerCapture(event.pointerId); dragged.current = { index, x: event.clientX, y: event.clientY, items }; }}
+              key={index}
+              className="platething"
+              tabIndex={0}
+              role="button"
+              aria-label={`${name} at ${xMm.toFixed(0)}, ${yMm.toFixed(0)} mm; arrow keys push it`}
+              onPointerDown={(event) => {
+                event.currentTarget.setPointerCapture(event.pointerId);
+                dragged.current = { index, x: event.clientX, y: event.clientY, items };
+              }}
               onPointerMove={drag}
-              onPointerUp={() => { dragged.current = undefined; }}
+              onPointerUp={() => {
+                dragged.current = undefined;
+              }}
               onKeyDown={(event) => {
                 const way = KEYS[event.key];
                 if (!way) return;
@@ -78,18 +150,67 @@ export function PlateCard({ plate, number, items, things, spacingMm, busy, onMov
               }}
             >
               <title>{`${name}, ${pw.toFixed(0)} × ${pd.toFixed(0)} mm`}</title>
-              <rect x={x} y={y} width={pw * k} height={pd * k} fill="var(--wash)" stroke={near === index ? 'var(--rust)' : 'var(--moss)'} strokeWidth={near === index ? 2.5 : 1.2} strokeDasharray={near === index ? '5 3' : undefined} />
-              {Math.min(pw, pd) * k > 13 && shown ? <text x={x + (pw * k) / 2} y={y + (pd * k) / 2} textAnchor="middle" dominantBaseline="central" transform={upright ? `rotate(-90 ${x + (pw * k) / 2} ${y + (pd * k) / 2})` : undefined} style={{ fill: 'var(--ink)', fontSize: 11.5 }}>{shown}</text> : null}
+              <rect
+                x={x}
+                y={y}
+                width={pw * k}
+                height={pd * k}
+                fill="var(--wash)"
+                stroke={near === index ? 'var(--rust)' : 'var(--moss)'}
+                strokeWidth={near === index ? 2.5 : 1.2}
+                strokeDasharray={near === index ? '5 3' : undefined}
+              />
+              {Math.min(pw, pd) * k > 13 && shown ? (
+                <text
+                  x={x + (pw * k) / 2}
+                  y={y + (pd * k) / 2}
+                  textAnchor="middle"
+                  dominantBaseline="central"
+                  transform={upright ? `rotate(-90 ${x + (pw * k) / 2} ${y + (pd * k) / 2})` : undefined}
+                  style={{ fill: 'var(--ink)', fontSize: 11.5 }}
+                >
+                  {shown}
+                </text>
+              ) : null}
             </g>
           );
         })}
       </svg>
-      <p style={{ margin: '4px 0' }}><b>{durationText(timeS)}</b>{startsS > 0 ? <span className="quiet">, after {durationText(startsS)} of other plates</span> : null}{near === undefined ? null : <span style={{ color: 'var(--rust)' }}> closer than {formatNumber(spacingMm, reader.locale, 2)}&nbsp;mm to another</span>}</p>
+      <p style={{ margin: '4px 0' }}>
+        <b>{durationText(timeS)}</b>
+        {startsS > 0 ? <span className="quiet">, after {durationText(startsS)} of other plates</span> : null}
+        {near === undefined ? null : (
+          <span style={{ color: 'var(--rust)' }}>
+            {' '}
+            closer than {formatNumber(spacingMm, reader.locale, 2)}&nbsp;mm to another
+          </span>
+        )}
+      </p>
       <div className="row" style={{ gap: 6 }}>
-        <button type="button" className="btn main" disabled={busy} onClick={() => onStart('printing')} aria-label={`Start plate ${number}`}>Start it</button>
-        <button type="button" className="btn" disabled={busy} onClick={() => onStart('queued')} aria-label={`Queue plate ${number}`}>Queue</button>
-        <button type="button" className="btn" onClick={on3mf} aria-label={`Plate ${number} as 3MF`}>3MF</button>
-        <button type="button" className="btn" onClick={onList} aria-label={`List of plate ${number} as CSV`}>CSV</button>
+        <button
+          type="button"
+          className="btn main"
+          disabled={busy}
+          onClick={() => onStart('printing')}
+          aria-label={`Start plate ${number}`}
+        >
+          Start it
+        </button>
+        <button
+          type="button"
+          className="btn"
+          disabled={busy}
+          onClick={() => onStart('queued')}
+          aria-label={`Queue plate ${number}`}
+        >
+          Queue
+        </button>
+        <button type="button" className="btn" onClick={on3mf} aria-label={`Plate ${number} as 3MF`}>
+          3MF
+        </button>
+        <button type="button" className="btn" onClick={onList} aria-label={`List of plate ${number} as CSV`}>
+          CSV
+        </button>
       </div>
     </figure>
   );

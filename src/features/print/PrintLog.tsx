@@ -12,7 +12,12 @@ import { useBuild } from '../shell/BuildContext';
 import { deleteUndoably } from '../shell/deleting';
 import { saveRecord } from '../shell/saveRecord';
 
-const STATE_WORDS: Readonly<Record<PrintRecord['state'], string>> = { queued: 'in the queue', printing: 'on the bed', finished: 'finished', failed: 'failed' };
+const STATE_WORDS: Readonly<Record<PrintRecord['state'], string>> = {
+  queued: 'in the queue',
+  printing: 'on the bed',
+  finished: 'finished',
+  failed: 'failed',
+};
 const SHOWN = 8;
 
 /** The queue and the log of prints: started, finished or failed and why, with the time it really took. */
@@ -40,7 +45,12 @@ export function PrintLog() {
   const remove = async (print: PrintRecord) => {
     setProblem(undefined);
     try {
-      await deleteUndoably<{ print: Versioned<PrintRecord>; copies: Versioned<CopyRecord>[] }>(`/api/prints/${print.id}`, `Print of ${itemWords(print)} deleted.`, () => dropPrint(print.id), (back) => keepPrint(back.print, back.copies));
+      await deleteUndoably<{ print: Versioned<PrintRecord>; copies: Versioned<CopyRecord>[] }>(
+        `/api/prints/${print.id}`,
+        `Print of ${itemWords(print)} deleted.`,
+        () => dropPrint(print.id),
+        (back) => keepPrint(back.print, back.copies),
+      );
     } catch (error) {
       setProblem(sentenceOf(error));
     }
@@ -48,28 +58,103 @@ export function PrintLog() {
   const factor = (printer: string) => calibrationOf(finishedPrints, printer)?.calibration ?? 1;
   return (
     <section aria-label="Queue and log of prints">
-      <div className="cap" style={{ marginTop: 18 }}><span>Queue and log of prints</span></div>
-      {problem ? <p className="note bad" role="alert">{problem}</p> : null}
-      <div className="gridbox"><table className="grid tight" data-testid="print-log">
-        <thead><tr><th>State</th><th>When</th><th>What</th><th className="num">Expected</th><th className="num">Took</th><th className="num">Mass</th><th /></tr></thead>
-        <tbody>{shown.map((print) => (
-          <tr key={print.id} data-state={print.state}>
-            <td><b>{STATE_WORDS[print.state]}</b>{print.how === 'draft' ? ', draft' : ''}{print.why ? <div className="quiet" style={{ fontSize: 12.5 }}>{print.why}</div> : null}</td>
-            <td style={{ whiteSpace: 'nowrap' }}><When at={when(print)} /></td>
-            <td>{itemWords(print)} <span className="quiet">{revisions.find(({ id }) => id === print.revisionId)?.letter}</span></td>
-            <td className="num">{print.estimateS === undefined ? '' : durationText(print.estimateS * factor(print.printer))}</td>
-            <td className="num">{print.actualS === undefined ? '' : durationText(print.actualS)}</td>
-            <td className="num">{print.massG === undefined ? '' : formatText(print.massG, 'massG', reader)}</td>
-            <td style={{ whiteSpace: 'nowrap' }}>
-              {print.state === 'queued' ? <button type="button" className="link" onClick={() => void change(print, { ...print, state: 'printing', startedAt: new Date().toISOString() })}>start</button> : null}
-              {print.state === 'printing' ? <button type="button" className="link" aria-expanded={closing === print.id} onClick={() => setClosing(closing === print.id ? undefined : print.id)}>it is done</button> : null}
-              {' '}<button type="button" className="plain" aria-label={`Delete the print of ${itemWords(print)}`} onClick={() => void remove(print)}>delete</button>
-            </td>
-          </tr>
-        ))}</tbody>
-      </table></div>
-      {sorted.length > SHOWN ? <button type="button" className="link" onClick={() => setAll(!all)}>{all ? 'the last ones only' : `all ${sorted.length}`}</button> : null}
-      {prints.filter(({ id }) => id === closing).map((print) => <Done key={print.id} print={print} onDone={(changed) => void change(print, changed)} />)}
+      <div className="cap" style={{ marginTop: 18 }}>
+        <span>Queue and log of prints</span>
+      </div>
+      {problem ? (
+        <p className="note bad" role="alert">
+          {problem}
+        </p>
+      ) : null}
+      <div className="gridbox">
+        <table className="grid tight" data-testid="print-log">
+          <thead>
+            <tr>
+              <th>State</th>
+              <th>When</th>
+              <th>What</th>
+              <th className="num">Expected</th>
+              <th className="num">Took</th>
+              <th className="num">Mass</th>
+              <th />
+            </tr>
+          </thead>
+          <tbody>
+            {shown.map((print) => (
+              <tr key={print.id} data-state={print.state}>
+                <td>
+                  <b>{STATE_WORDS[print.state]}</b>
+                  {print.how === 'draft' ? ', draft' : ''}
+                  {print.why ? (
+                    <div className="quiet" style={{ fontSize: 12.5 }}>
+                      {print.why}
+                    </div>
+                  ) : null}
+                </td>
+                <td style={{ whiteSpace: 'nowrap' }}>
+                  <When at={when(print)} />
+                </td>
+                <td>
+                  {itemWords(print)}{' '}
+                  <span className="quiet">{revisions.find(({ id }) => id === print.revisionId)?.letter}</span>
+                </td>
+                <td className="num">
+                  {print.estimateS === undefined ? '' : durationText(print.estimateS * factor(print.printer))}
+                </td>
+                <td className="num">{print.actualS === undefined ? '' : durationText(print.actualS)}</td>
+                <td className="num">
+                  {print.massG === undefined ? '' : formatText(print.massG, 'massG', reader)}
+                </td>
+                <td style={{ whiteSpace: 'nowrap' }}>
+                  {print.state === 'queued' ? (
+                    <button
+                      type="button"
+                      className="link"
+                      onClick={() =>
+                        void change(print, {
+                          ...print,
+                          state: 'printing',
+                          startedAt: new Date().toISOString(),
+                        })
+                      }
+                    >
+                      start
+                    </button>
+                  ) : null}
+                  {print.state === 'printing' ? (
+                    <button
+                      type="button"
+                      className="link"
+                      aria-expanded={closing === print.id}
+                      onClick={() => setClosing(closing === print.id ? undefined : print.id)}
+                    >
+                      it is done
+                    </button>
+                  ) : null}{' '}
+                  <button
+                    type="button"
+                    className="plain"
+                    aria-label={`Delete the print of ${itemWords(print)}`}
+                    onClick={() => void remove(print)}
+                  >
+                    delete
+                  </button>
+                </td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </div>
+      {sorted.length > SHOWN ? (
+        <button type="button" className="link" onClick={() => setAll(!all)}>
+          {all ? 'the last ones only' : `all ${sorted.length}`}
+        </button>
+      ) : null}
+      {prints
+        .filter(({ id }) => id === closing)
+        .map((print) => (
+          <Done key={print.id} print={print} onDone={(changed) => void change(print, changed)} />
+        ))}
     </section>
   );
 }
@@ -80,19 +165,70 @@ function Done({ print, onDone }: { print: PrintRecord; onDone(print: PrintRecord
   const [massG, setMass] = useState<number>();
   const [why, setWhy] = useState('');
   const [now] = useState(() => Date.now());
-  const elapsed = print.startedAt ? Math.max(1, Math.round((now - Date.parse(print.startedAt)) / 60_000)) : undefined;
+  const elapsed = print.startedAt
+    ? Math.max(1, Math.round((now - Date.parse(print.startedAt)) / 60_000))
+    : undefined;
   const took = minutes ?? undefined;
   const finish = (event: FormEvent) => {
     event.preventDefault();
-    onDone({ ...print, state: 'finished', endedAt: new Date().toISOString(), ...(took === undefined ? {} : { actualS: took * 60 }), ...(massG === undefined ? {} : { massG }) });
+    onDone({
+      ...print,
+      state: 'finished',
+      endedAt: new Date().toISOString(),
+      ...(took === undefined ? {} : { actualS: took * 60 }),
+      ...(massG === undefined ? {} : { massG }),
+    });
   };
   return (
     <form className="note" style={{ maxWidth: 520 }} aria-label="How the print ended" onSubmit={finish}>
-      <QuantityField label="It took" quantity="minutes" limits={{ above: 0, to: 20_000 }} value={minutes} {...(elapsed === undefined ? {} : { example: elapsed })} onChange={setMinutes} />
-      <QuantityField label="The plate weighs" quantity="massG" limits={{ above: 0, to: 100_000 }} value={massG} onChange={setMass} />
-      <div className="row" style={{ marginTop: 6 }}><button type="submit" className="btn main">Finished: {print.items.length === 1 ? 'one copy' : `${print.items.length} copies`}</button></div>
-      <div className="field text" style={{ marginTop: 8 }}><label htmlFor="why-failed">Why it failed</label><input id="why-failed" value={why} maxLength={500} placeholder="e.g. came off the bed" onChange={(event) => setWhy(event.target.value)} /></div>
-      <div className="row" style={{ marginTop: 6 }}><button type="button" className="btn" disabled={why.trim() === ''} onClick={() => onDone({ ...print, state: 'failed', endedAt: new Date().toISOString(), why: why.trim(), ...(took === undefined ? {} : { actualS: took * 60 }) })}>It failed</button></div>
+      <QuantityField
+        label="It took"
+        quantity="minutes"
+        limits={{ above: 0, to: 20_000 }}
+        value={minutes}
+        {...(elapsed === undefined ? {} : { example: elapsed })}
+        onChange={setMinutes}
+      />
+      <QuantityField
+        label="The plate weighs"
+        quantity="massG"
+        limits={{ above: 0, to: 100_000 }}
+        value={massG}
+        onChange={setMass}
+      />
+      <div className="row" style={{ marginTop: 6 }}>
+        <button type="submit" className="btn main">
+          Finished: {print.items.length === 1 ? 'one copy' : `${print.items.length} copies`}
+        </button>
+      </div>
+      <div className="field text" style={{ marginTop: 8 }}>
+        <label htmlFor="why-failed">Why it failed</label>
+        <input
+          id="why-failed"
+          value={why}
+          maxLength={500}
+          placeholder="e.g. came off the bed"
+          onChange={(event) => setWhy(event.target.value)}
+        />
+      </div>
+      <div className="row" style={{ marginTop: 6 }}>
+        <button
+          type="button"
+          className="btn"
+          disabled={why.trim() === ''}
+          onClick={() =>
+            onDone({
+              ...print,
+              state: 'failed',
+              endedAt: new Date().toISOString(),
+              why: why.trim(),
+              ...(took === undefined ? {} : { actualS: took * 60 }),
+            })
+          }
+        >
+          It failed
+        </button>
+      </div>
     </form>
   );
 }
@@ -101,5 +237,7 @@ function Done({ print, onDone }: { print: PrintRecord; onDone(print: PrintRecord
 function itemWords({ items }: PrintRecord): string {
   const counted = new Map<string, number>();
   for (const { partName } of items) counted.set(partName, (counted.get(partName) ?? 0) + 1);
-  return [...counted].map(([name, count]) => (count > 1 ? `${count} × ${name.toLowerCase()}` : name.toLowerCase())).join(', ');
+  return [...counted]
+    .map(([name, count]) => (count > 1 ? `${count} × ${name.toLowerCase()}` : name.toLowerCase()))
+    .join(', ');
 }

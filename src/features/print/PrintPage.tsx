@@ -15,15 +15,22 @@ const AssemblySide = dynamic(() => import('./AssemblySide').then(({ AssemblySide
 export function PrintPage() {
   const { tab } = usePrintTab();
   switch (tab) {
-    case 'tonight': return <TonightSide tabs={<Tabs />} />;
-    case 'fits': return <FitsSide tabs={<Tabs />} />;
-    case 'holes': return <HolesSide tabs={<Tabs />} />;
-    case 'list': return <MakeSide tabs={<Tabs />} />;
-    case 'assembly': return <AssemblySide tabs={<Tabs />} />;
+    case 'tonight':
+      return <TonightSide tabs={<Tabs />} />;
+    case 'fits':
+      return <FitsSide tabs={<Tabs />} />;
+    case 'holes':
+      return <HolesSide tabs={<Tabs />} />;
+    case 'list':
+      return <MakeSide tabs={<Tabs />} />;
+    case 'assembly':
+      return <AssemblySide tabs={<Tabs />} />;
   }
 }
 
 function Tabs(): ReactNode {
   const { tab, show } = usePrintTab();
-  return <TabBar label="Sides of printing" tabs={PRINT_TABS} names={PRINT_TAB_NAMES} shown={tab} onShow={show} />;
+  return (
+    <TabBar label="Sides of printing" tabs={PRINT_TABS} names={PRINT_TAB_NAMES} shown={tab} onShow={show} />
+  );
 }

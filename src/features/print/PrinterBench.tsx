@@ -8,7 +8,14 @@ import { DocumentField, Group } from '../shell/fields';
 import { Fields } from '../shell/Guarded';
 
 /** What a printer is taken to be until its own figures are known. */
-const PLAIN: Omit<ChosenPrinter, 'id'> = { name: 'Printer', bedWidthMm: 220, bedDepthMm: 220, bedHeightMm: 250, speedMmps: 80, maxFlowMm3ps: 11 };
+const PLAIN: Omit<ChosenPrinter, 'id'> = {
+  name: 'Printer',
+  bedWidthMm: 220,
+  bedDepthMm: 220,
+  bedHeightMm: 250,
+  speedMmps: 80,
+  maxFlowMm3ps: 11,
+};
 
 /** The printers of the build with their beds, and how a draft and a final print are made. */
 export function PrinterBench({ how }: { how: PrintHow }) {
@@ -17,7 +24,15 @@ export function PrinterBench({ how }: { how: PrintHow }) {
   const stock = itemsOf(library, 'printer');
   const add = (libraryId: string) => {
     const item = stock.find(({ id }) => id === libraryId);
-    edit([{ path: ['print', 'printers'], value: [...printers, { id: `printer-${newId().slice(0, 8)}`, ...(item ? { libraryId, ...item.data } : PLAIN) }] }]);
+    edit([
+      {
+        path: ['print', 'printers'],
+        value: [
+          ...printers,
+          { id: `printer-${newId().slice(0, 8)}`, ...(item ? { libraryId, ...item.data } : PLAIN) },
+        ],
+      },
+    ]);
   };
   const usual = how === 'draft' ? USUAL_DRAFT : USUAL_FINAL;
   return (
@@ -25,19 +40,62 @@ export function PrinterBench({ how }: { how: PrintHow }) {
       <Group title="Printers" aside={printers.length > 1 ? `${printers.length} beds` : undefined}>
         {printers.map((printer) => (
           <section key={printer.id} aria-label={printer.name} className="supplyitem">
-            <div className="row" style={{ flexWrap: 'nowrap' }}><b style={{ flex: 1, fontSize: 13 }}>{printer.name}</b><button type="button" className="plain" aria-label={`Take ${printer.name} out`} disabled={closed} onClick={() => edit([{ path: ['print', 'printers'], value: printers.filter(({ id }) => id !== printer.id) }])}>×</button></div>
-            <details className="more"><summary>its bed, {printer.bedWidthMm} × {printer.bedDepthMm} mm, and speed</summary>
-              {(['bedWidthMm', 'bedDepthMm', 'bedHeightMm', 'speedMmps', 'maxFlowMm3ps'] as const).map((key) => <DocumentField key={key} path={['print', 'printers', printer.id, key]} />)}
+            <div className="row" style={{ flexWrap: 'nowrap' }}>
+              <b style={{ flex: 1, fontSize: 13 }}>{printer.name}</b>
+              <button
+                type="button"
+                className="plain"
+                aria-label={`Take ${printer.name} out`}
+                disabled={closed}
+                onClick={() =>
+                  edit([
+                    { path: ['print', 'printers'], value: printers.filter(({ id }) => id !== printer.id) },
+                  ])
+                }
+              >
+                ×
+              </button>
+            </div>
+            <details className="more">
+              <summary>
+                its bed, {printer.bedWidthMm} × {printer.bedDepthMm} mm, and speed
+              </summary>
+              {(['bedWidthMm', 'bedDepthMm', 'bedHeightMm', 'speedMmps', 'maxFlowMm3ps'] as const).map(
+                (key) => (
+                  <DocumentField key={key} path={['print', 'printers', printer.id, key]} />
+                ),
+              )}
             </details>
           </section>
         ))}
-        {closed ? null : <AddFrom label="Add a printer" options={stock.length > 0 ? stock.map(({ id, data }) => [id, data.name] as const) : [['plain', 'one of 220 mm']]} onAdd={add} />}
+        {closed ? null : (
+          <AddFrom
+            label="Add a printer"
+            options={
+              stock.length > 0
+                ? stock.map(({ id, data }) => [id, data.name] as const)
+                : [['plain', 'one of 220 mm']]
+            }
+            onAdd={add}
+          />
+        )}
       </Group>
-      <Group title={how === 'draft' ? 'A draft print' : 'A final print'} aside={how === 'draft' ? 'to hold against the car' : 'perimeters and infill are each part’s own'}>
+      <Group
+        title={how === 'draft' ? 'A draft print' : 'A final print'}
+        aside={how === 'draft' ? 'to hold against the car' : 'perimeters and infill are each part’s own'}
+      >
         <DocumentField path={['print', how, 'layerMm']} usual={usual.layerMm} />
         <DocumentField path={['print', how, 'topBottomLayers']} usual={usual.topBottomLayers} />
-        <DocumentField path={['print', how, 'perimeters']} label={how === 'draft' ? 'Perimeters' : 'Perimeters, where a part has none'} usual={usual.perimeters} />
-        <DocumentField path={['print', how, 'infill']} label={how === 'draft' ? 'Infill' : 'Infill, where a part has none'} usual={usual.infill} />
+        <DocumentField
+          path={['print', how, 'perimeters']}
+          label={how === 'draft' ? 'Perimeters' : 'Perimeters, where a part has none'}
+          usual={usual.perimeters}
+        />
+        <DocumentField
+          path={['print', how, 'infill']}
+          label={how === 'draft' ? 'Infill' : 'Infill, where a part has none'}
+          usual={usual.infill}
+        />
         <DocumentField path={['print', 'spacingMm']} usual={5} />
       </Group>
     </Fields>

@@ -18,21 +18,77 @@ export function SparesToCarry({ lines }: { lines: readonly MakeLine[] }) {
   const [hours, setHours] = useState<number | undefined>(USUAL_DAY_H);
   const { seenHours, counts } = exposureOf(revisions, runs, failures);
   const long = lines.filter(({ printS = 0 }) => printS > printAheadMinutes * 60);
-  const known = lines.flatMap(({ partId, name, printS, onHand }) => (partId !== undefined && (counts.get(partId) ?? 0) > 0 ? [{ id: partId, name, onHand, failures: counts.get(partId)!, seenHours, printMinutes: (printS ?? 0) / 60 }] : []));
+  const known = lines.flatMap(({ partId, name, printS, onHand }) =>
+    partId !== undefined && (counts.get(partId) ?? 0) > 0
+      ? [
+          {
+            id: partId,
+            name,
+            onHand,
+            failures: counts.get(partId)!,
+            seenHours,
+            printMinutes: (printS ?? 0) / 60,
+          },
+        ]
+      : [],
+  );
   const longOnly = long.filter(({ partId }) => !known.some(({ id }) => id === partId));
-  const found = known.length > 0 && seenHours > 0 && hours ? sparesStock({ parts: known.map(({ name: _, onHand: __, ...part }) => part), hours, printAheadOverMinutes: printAheadMinutes }) : undefined;
+  const found =
+    known.length > 0 && seenHours > 0 && hours
+      ? sparesStock({
+          parts: known.map(({ name: _, onHand: __, ...part }) => part),
+          hours,
+          printAheadOverMinutes: printAheadMinutes,
+        })
+      : undefined;
   const ahead = new Set(found?.printAhead);
-  const sorted = found ? [...found.parts].sort((a, b) => Number(ahead.has(b.id)) - Number(ahead.has(a.id)) || b.expectedFailures - a.expectedFailures) : [];
+  const sorted = found
+    ? [...found.parts].sort(
+        (a, b) =>
+          Number(ahead.has(b.id)) - Number(ahead.has(a.id)) || b.expectedFailures - a.expectedFailures,
+      )
+    : [];
   const of = (id: string) => known.find((one) => one.id === id)!;
   return (
     <Group title="Spares to carry" aside="at 95 %, none runs out">
-      <QuantityField label="A day out drives" quantity="hours" limits={{ above: 0, to: 100 }} value={hours} onChange={setHours} />
+      <QuantityField
+        label="A day out drives"
+        quantity="hours"
+        limits={{ above: 0, to: 100 }}
+        value={hours}
+        onChange={setHours}
+      />
       {found ? (
         <ul style={{ fontSize: 13 }} data-testid="spares">
-          {sorted.map(({ id, spares, expectedFailures }) => <li key={id} className="field"><span>{spares} × {of(id).name} {ahead.has(id) ? <b>print ahead, {durationText(of(id).printMinutes * 60)} each</b> : null}<br /><small className="quiet">{of(id).failures} failed in {formatNumber(seenHours, reader.locale, 2)} h, {formatNumber(expectedFailures, reader.locale, 2)} expected; {of(id).onHand} on hand</small></span></li>)}
+          {sorted.map(({ id, spares, expectedFailures }) => (
+            <li key={id} className="field">
+              <span>
+                {spares} × {of(id).name}{' '}
+                {ahead.has(id) ? <b>print ahead, {durationText(of(id).printMinutes * 60)} each</b> : null}
+                <br />
+                <small className="quiet">
+                  {of(id).failures} failed in {formatNumber(seenHours, reader.locale, 2)} h,{' '}
+                  {formatNumber(expectedFailures, reader.locale, 2)} expected; {of(id).onHand} on hand
+                </small>
+              </span>
+            </li>
+          ))}
         </ul>
-      ) : <p className="quiet" style={{ fontSize: 13 }}>{failures.length === 0 ? 'Nothing has failed yet: as soon as something does, this says how many to carry.' : seenHours === 0 ? 'Say in the runs how long was driven, and this says how many to carry.' : 'None of the parts in this list has failed.'}</p>}
-      {longOnly.length > 0 ? <p className="quiet" style={{ fontSize: 13 }}>Over {printAheadMinutes} min each, none failed yet: {longOnly.map(({ name, printS }) => `${name.toLowerCase()} (${durationText(printS!)})`).join(', ')}.</p> : null}
+      ) : (
+        <p className="quiet" style={{ fontSize: 13 }}>
+          {failures.length === 0
+            ? 'Nothing has failed yet: as soon as something does, this says how many to carry.'
+            : seenHours === 0
+              ? 'Say in the runs how long was driven, and this says how many to carry.'
+              : 'None of the parts in this list has failed.'}
+        </p>
+      )}
+      {longOnly.length > 0 ? (
+        <p className="quiet" style={{ fontSize: 13 }}>
+          Over {printAheadMinutes} min each, none failed yet:{' '}
+          {longOnly.map(({ name, printS }) => `${name.toLowerCase()} (${durationText(printS!)})`).join(', ')}.
+        </p>
+      ) : null}
     </Group>
   );
 }

@@ -16,7 +16,15 @@ const AXES = ['x', 'y', 'z'] as const;
 const USUAL_PIN_MM = 3;
 
 /** Cuts a part at a plane with holes for pins, and hands the two pieces over. */
-export function SplitTool({ document, part, onClose }: { document: BuildDocument; part: Part; onClose(): void }) {
+export function SplitTool({
+  document,
+  part,
+  onClose,
+}: {
+  document: BuildDocument;
+  part: Part;
+  onClose(): void;
+}) {
   const { reader } = useReader();
   const [box, setBox] = useState<{ min: Vec3; max: Vec3 }>();
   const [axis, setAxis] = useState<0 | 1 | 2>(0);
@@ -48,25 +56,105 @@ export function SplitTool({ document, part, onClose }: { document: BuildDocument
     setProblem(undefined);
     setFound(undefined);
     try {
-      const answer = await printWorker().split(await printFileOf(document, part.id), { axis, atMm: plane, ...(pinMm ? { pinMm } : {}) });
-      if ('refused' in answer) setProblem(`The mesh ${answer.refused.message}${answer.refused.remedy ? `: ${answer.refused.remedy}` : ''}.`);
+      const answer = await printWorker().split(await printFileOf(document, part.id), {
+        axis,
+        atMm: plane,
+        ...(pinMm ? { pinMm } : {}),
+      });
+      if ('refused' in answer)
+        setProblem(
+          `The mesh ${answer.refused.message}${answer.refused.remedy ? `: ${answer.refused.remedy}` : ''}.`,
+        );
       else setFound(answer);
     } catch (error) {
       setProblem(sentenceOf(error));
     }
   };
-  const take = (index: 0 | 1) => handOver(`${part.name.toLowerCase().replace(/[^a-z0-9]+/g, '-')}-${index + 1}.stl`, 'model/stl', new Uint8Array(found!.files[index]));
+  const take = (index: 0 | 1) =>
+    handOver(
+      `${part.name.toLowerCase().replace(/[^a-z0-9]+/g, '-')}-${index + 1}.stl`,
+      'model/stl',
+      new Uint8Array(found!.files[index]),
+    );
   return (
     <div className="note" style={{ maxWidth: 560 }} role="group" aria-label={`Split ${part.name}`}>
-      <div className="row"><b style={{ flex: 1 }}>Split {part.name.toLowerCase()}</b><button type="button" className="plain" aria-label="Close the cut" onClick={onClose}>×</button></div>
-      <div className="row">Across its own <div className="seg" role="group" aria-label="Axis of the cut">{AXES.map((name, index) => <button key={name} type="button" className="small" aria-pressed={axis === index} onClick={() => { setAxis(index as 0 | 1 | 2); setAt(undefined); setFound(undefined); }}>{name}</button>)}</div></div>
-      {box ? <QuantitySlider label="Cut at" quantity="lengthMm" value={plane} min={low + (high - low) / 100} max={high - (high - low) / 100} step={(high - low) / 200} onChange={(value) => { setAt(value); setFound(undefined); }} /> : null}
-      <QuantityField label="Pins across the cut" quantity="lengthMm" limits={{ above: 0, to: 20 }} value={pinMm} onChange={(value) => { setPin(value); setFound(undefined); }} />
-      <div className="row" style={{ marginTop: 6 }}><button type="button" className="btn main" disabled={!box} onClick={() => void cut()}>Split it</button>
-        {found ? ([0, 1] as const).map((index) => <button key={index} type="button" className="btn" onClick={() => take(index)}>Piece {index + 1}, STL</button>) : null}
+      <div className="row">
+        <b style={{ flex: 1 }}>Split {part.name.toLowerCase()}</b>
+        <button type="button" className="plain" aria-label="Close the cut" onClick={onClose}>
+          ×
+        </button>
       </div>
-      {found ? <p data-testid="split">Two closed pieces of {formatNumber(found.volumesMm3[0] / 1000, reader.locale)} and {formatNumber(found.volumesMm3[1] / 1000, reader.locale)}&nbsp;cm³, {found.pinsMm.length === 0 ? 'no pin holes' : `${found.pinsMm.length} pin holes of ${formatText(pinMm!, 'lengthMm', reader)}, each 8\u00a0mm deep`}. {found.notes.join(' ')} Glue them, or let the pins be drawn by the fits page.</p> : null}
-      {problem ? <p style={{ color: 'var(--rust)' }} role="alert">{problem}</p> : null}
+      <div className="row">
+        Across its own{' '}
+        <div className="seg" role="group" aria-label="Axis of the cut">
+          {AXES.map((name, index) => (
+            <button
+              key={name}
+              type="button"
+              className="small"
+              aria-pressed={axis === index}
+              onClick={() => {
+                setAxis(index as 0 | 1 | 2);
+                setAt(undefined);
+                setFound(undefined);
+              }}
+            >
+              {name}
+            </button>
+          ))}
+        </div>
+      </div>
+      {box ? (
+        <QuantitySlider
+          label="Cut at"
+          quantity="lengthMm"
+          value={plane}
+          min={low + (high - low) / 100}
+          max={high - (high - low) / 100}
+          step={(high - low) / 200}
+          onChange={(value) => {
+            setAt(value);
+            setFound(undefined);
+          }}
+        />
+      ) : null}
+      <QuantityField
+        label="Pins across the cut"
+        quantity="lengthMm"
+        limits={{ above: 0, to: 20 }}
+        value={pinMm}
+        onChange={(value) => {
+          setPin(value);
+          setFound(undefined);
+        }}
+      />
+      <div className="row" style={{ marginTop: 6 }}>
+        <button type="button" className="btn main" disabled={!box} onClick={() => void cut()}>
+          Split it
+        </button>
+        {found
+          ? ([0, 1] as const).map((index) => (
+              <button key={index} type="button" className="btn" onClick={() => take(index)}>
+                Piece {index + 1}, STL
+              </button>
+            ))
+          : null}
+      </div>
+      {found ? (
+        <p data-testid="split">
+          Two closed pieces of {formatNumber(found.volumesMm3[0] / 1000, reader.locale)} and{' '}
+          {formatNumber(found.volumesMm3[1] / 1000, reader.locale)}&nbsp;cm³,{' '}
+          {found.pinsMm.length === 0
+            ? 'no pin holes'
+            : `${found.pinsMm.length} pin holes of ${formatText(pinMm!, 'lengthMm', reader)}, each 8\u00a0mm deep`}
+          . {found.notes.join(' ')} Glue them, or let the pins be drawn by the fits page.
+        </p>
+      ) : null}
+      {problem ? (
+        <p style={{ color: 'var(--rust)' }} role="alert">
+          {problem}
+        </p>
+      ) : null}
     </div>
   );
 }

@@ -39,17 +39,28 @@ export function TonightSide({ tabs }: { tabs: ReactNode }) {
   const [counts, setCounts] = useState<Readonly<Record<string, number>>>({});
   const plan = usePlates(document, how, counts);
   const { plates } = plan.beds;
-  const mark = useMemo(() => JSON.stringify(plates.map(({ printer, items }) => [printer.id, items])), [plates]);
+  const mark = useMemo(
+    () => JSON.stringify(plates.map(({ printer, items }) => [printer.id, items])),
+    [plates],
+  );
   const [moved, setMoved] = useState<{ mark: string; items: Readonly<Record<number, PlateItem[]>> }>();
   const [busy, setBusy] = useState(false);
   const [problem, setProblem] = useState<string>();
-  const itemsOn = (index: number) => (moved?.mark === mark ? moved.items[index] : undefined) ?? plates[index]!.items;
-  const things = useMemo(() => new Map(document.parts.items.flatMap(({ id, name, mesh }): [string, PlateThing][] => {
-    const lies = liesOf(mesh);
-    return lies ? [[id, { name, sizeMm: lies.sizeMm }]] : [];
-  })), [document]);
+  const itemsOn = (index: number) =>
+    (moved?.mark === mark ? moved.items[index] : undefined) ?? plates[index]!.items;
+  const things = useMemo(
+    () =>
+      new Map(
+        document.parts.items.flatMap(({ id, name, mesh }): [string, PlateThing][] => {
+          const lies = liesOf(mesh);
+          return lies ? [[id, { name, sizeMm: lies.sizeMm }]] : [];
+        }),
+      ),
+    [document],
+  );
   const factor = plan.calibration?.calibration ?? 1;
-  const nameOfFile = (index: number, kind: string) => `${build.name}-${revision.letter}-plate-${index + 1}.${kind}`.toLowerCase().replace(/[^a-z0-9.]+/g, '-');
+  const nameOfFile = (index: number, kind: string) =>
+    `${build.name}-${revision.letter}-plate-${index + 1}.${kind}`.toLowerCase().replace(/[^a-z0-9.]+/g, '-');
 
   const start = async (index: number, state: 'printing' | 'queued') => {
     setBusy(true);
@@ -57,13 +68,36 @@ export function TonightSide({ tabs }: { tabs: ReactNode }) {
     const now = new Date().toISOString();
     const items = plates[index]!.items.map(({ id }): PrintSheet['items'][number] => {
       const { part, times } = plan.parts.find((one) => one.part.id === id)!;
-      return { copyId: newId(), partId: id, partName: part.name, design: designMark(part), ...(part.material ? { material: part.material.name } : {}), ...(times[how] ? { massG: Number(times[how].massG.toPrecision(5)) } : {}) };
+      return {
+        copyId: newId(),
+        partId: id,
+        partName: part.name,
+        design: designMark(part),
+        ...(part.material ? { material: part.material.name } : {}),
+        ...(times[how] ? { massG: Number(times[how].massG.toPrecision(5)) } : {}),
+      };
     });
-    const sheet: PrintSheet = { id: newId(), state, how, printer: plates[index]!.printer.name, items, estimateS: plates[index]!.timeS / factor, queuedAt: now, ...(state === 'printing' ? { startedAt: now } : {}) };
+    const sheet: PrintSheet = {
+      id: newId(),
+      state,
+      how,
+      printer: plates[index]!.printer.name,
+      items,
+      estimateS: plates[index]!.timeS / factor,
+      queuedAt: now,
+      ...(state === 'printing' ? { startedAt: now } : {}),
+    };
     try {
       const { print, copies } = await sendPrint(revision.id, sheet);
       keepPrint(print, copies);
-      setCounts((all) => Object.fromEntries(Object.entries(all).map(([id, count]) => [id, Math.max(0, count - items.filter(({ partId }) => partId === id).length)])));
+      setCounts((all) =>
+        Object.fromEntries(
+          Object.entries(all).map(([id, count]) => [
+            id,
+            Math.max(0, count - items.filter(({ partId }) => partId === id).length),
+          ]),
+        ),
+      );
     } catch (error) {
       setProblem(sentenceOf(error));
     } finally {
@@ -74,7 +108,9 @@ export function TonightSide({ tabs }: { tabs: ReactNode }) {
     setProblem(undefined);
     try {
       const ids = [...new Set(itemsOn(index).map(({ id }) => id))];
-      const files = Object.fromEntries(await Promise.all(ids.map(async (id) => [id, await printFileOf(document, id)] as const)));
+      const files = Object.fromEntries(
+        await Promise.all(ids.map(async (id) => [id, await printFileOf(document, id)] as const)),
+      );
       const found = await printWorker().bed(files, itemsOn(index));
       if ('refused' in found) setProblem(`A mesh ${found.refused.message}.`);
       else handOver(nameOfFile(index, '3mf'), 'model/3mf', new Uint8Array(found));
@@ -82,31 +118,84 @@ export function TonightSide({ tabs }: { tabs: ReactNode }) {
       setProblem(sentenceOf(error));
     }
   };
-  const listOf = (index: number) => handOver(nameOfFile(index, 'csv'), 'text/csv', plateCsv(itemsOn(index), (id) => ({ ...things.get(id)!, timeS: plan.parts.find(({ part }) => part.id === id)!.times[how]!.timeS, massG: plan.parts.find(({ part }) => part.id === id)!.times[how]!.massG })));
+  const listOf = (index: number) =>
+    handOver(
+      nameOfFile(index, 'csv'),
+      'text/csv',
+      plateCsv(itemsOn(index), (id) => ({
+        ...things.get(id)!,
+        timeS: plan.parts.find(({ part }) => part.id === id)!.times[how]!.timeS,
+        massG: plan.parts.find(({ part }) => part.id === id)!.times[how]!.massG,
+      })),
+    );
 
   return (
     <main className="page readfirst">
       <Bench>
-        <div className="seg" role="group" aria-label="How it is printed" style={{ marginBottom: 10 }}>{(['final', 'draft'] as const).map((one) => <button key={one} type="button" aria-pressed={how === one} onClick={() => setHow(one)}>{one === 'final' ? 'Final' : 'Draft'}</button>)}</div>
-        <WhatToPrint parts={plan.parts} counts={counts} onCount={(id, count) => setCounts((all) => ({ ...all, [id]: count }))} onReset={() => setCounts({})} />
+        <div className="seg" role="group" aria-label="How it is printed" style={{ marginBottom: 10 }}>
+          {(['final', 'draft'] as const).map((one) => (
+            <button key={one} type="button" aria-pressed={how === one} onClick={() => setHow(one)}>
+              {one === 'final' ? 'Final' : 'Draft'}
+            </button>
+          ))}
+        </div>
+        <WhatToPrint
+          parts={plan.parts}
+          counts={counts}
+          onCount={(id, count) => setCounts((all) => ({ ...all, [id]: count }))}
+          onReset={() => setCounts({})}
+        />
         <PrinterBench how={how} />
       </Bench>
       <Readings>
         {tabs}
-        <h1 className="answer" data-testid="print-answer"><Answer plan={plan} how={how} hasPrinter={(document.print.printers ?? []).length > 0} /></h1>
-        {plan.calibration ? <p className="quiet" style={{ marginTop: 4 }}>Times are {formatNumber(factor, reader.locale, 3)} times the reckoned ones, from {plan.calibration.n} finished {plan.calibration.n === 1 ? 'print' : 'prints'} of this printer (spread {formatNumber(plan.calibration.spreadPct, reader.locale, 2)}&nbsp;%).</p>
-          : plates.length > 0 ? <p className="quiet" style={{ marginTop: 4 }}>Times are reckoned; your first finished print corrects them.</p> : null}
-        {problem ? <p className="note bad" role="alert">{problem}</p> : null}
+        <h1 className="answer" data-testid="print-answer">
+          <Answer plan={plan} how={how} hasPrinter={(document.print.printers ?? []).length > 0} />
+        </h1>
+        {plan.calibration ? (
+          <p className="quiet" style={{ marginTop: 4 }}>
+            Times are {formatNumber(factor, reader.locale, 3)} times the reckoned ones, from{' '}
+            {plan.calibration.n} finished {plan.calibration.n === 1 ? 'print' : 'prints'} of this printer
+            (spread {formatNumber(plan.calibration.spreadPct, reader.locale, 2)}&nbsp;%).
+          </p>
+        ) : plates.length > 0 ? (
+          <p className="quiet" style={{ marginTop: 4 }}>
+            Times are reckoned; your first finished print corrects them.
+          </p>
+        ) : null}
+        {problem ? (
+          <p className="note bad" role="alert">
+            {problem}
+          </p>
+        ) : null}
         <Charts>
           {plates.map((plate, index) => (
             <PlateCard
-              key={`${mark}${index}`} plate={plate} number={index + 1} items={itemsOn(index)} things={things} spacingMm={document.print.spacingMm ?? USUAL_SPACING_MM} busy={busy}
-              onMove={(items) => setMoved((old) => ({ mark, items: { ...(old?.mark === mark ? old.items : {}), [index]: items } }))}
-              onStart={(state) => void start(index, state)} on3mf={() => void to3mf(index)} onList={() => listOf(index)}
+              key={`${mark}${index}`}
+              plate={plate}
+              number={index + 1}
+              items={itemsOn(index)}
+              things={things}
+              spacingMm={document.print.spacingMm ?? USUAL_SPACING_MM}
+              busy={busy}
+              onMove={(items) =>
+                setMoved((old) => ({
+                  mark,
+                  items: { ...(old?.mark === mark ? old.items : {}), [index]: items },
+                }))
+              }
+              onStart={(state) => void start(index, state)}
+              on3mf={() => void to3mf(index)}
+              onList={() => listOf(index)}
             />
           ))}
         </Charts>
-        {plates.length > 0 ? <p className="note" style={{ marginTop: 8 }}>Stay near a running printer and its hot end, and follow your local rules: a smoke alarm in the room, nothing that burns around it.</p> : null}
+        {plates.length > 0 ? (
+          <p className="note" style={{ marginTop: 8 }}>
+            Stay near a running printer and its hot end, and follow your local rules: a smoke alarm in the
+            room, nothing that burns around it.
+          </p>
+        ) : null}
         <Misfits document={document} misfits={plan.beds.doesNotFit} />
         <PrintLog />
         <PartTimes parts={plan.parts} problems={problems} limitMinutes={printAheadMinutes} />
@@ -117,20 +206,46 @@ export function TonightSide({ tabs }: { tabs: ReactNode }) {
   );
 }
 
-function Answer({ plan: { parts, beds, massG, cost }, how, hasPrinter }: { plan: Plan; how: PrintHow; hasPrinter: boolean }) {
+function Answer({
+  plan: { parts, beds, massG, cost },
+  how,
+  hasPrinter,
+}: {
+  plan: Plan;
+  how: PrintHow;
+  hasPrinter: boolean;
+}) {
   const { reader } = useReader();
   const { prints } = useBuild();
   const running = prints.filter(({ state }) => state === 'printing').length;
   if (!hasPrinter) return <>Choose a printer on the bench, and its bed is laid out here.</>;
-  if (parts.length === 0) return <>No part is printed yet: add parts on the Parts page and drop their meshes there.</>;
-  if (parts.every(({ missing }) => missing.length > 0)) return <>Not worked out yet. It will need {[...new Set(parts.flatMap(({ missing }) => missing))].join(', ')} of the parts.</>;
+  if (parts.length === 0)
+    return <>No part is printed yet: add parts on the Parts page and drop their meshes there.</>;
+  if (parts.every(({ missing }) => missing.length > 0))
+    return (
+      <>
+        Not worked out yet. It will need {[...new Set(parts.flatMap(({ missing }) => missing))].join(', ')} of
+        the parts.
+      </>
+    );
   const { plates } = beds;
-  if (plates.length === 0) return <>{running > 0 ? `${running === 1 ? 'One plate is' : `${running} plates are`} on the bed; nothing` : 'Nothing'} more is owed. Set copies on the bench to print spares ahead.</>;
+  if (plates.length === 0)
+    return (
+      <>
+        {running > 0
+          ? `${running === 1 ? 'One plate is' : `${running} plates are`} on the bed; nothing`
+          : 'Nothing'}{' '}
+        more is owed. Set copies on the bench to print spares ahead.
+      </>
+    );
   const longest = plates[0]!;
   const one = plates.length === 1;
   return (
     <>
-      {one ? 'One plate' : `${plates.length} plates`}{how === 'draft' ? ' of drafts' : ''}, <b className="nobreak">{durationText(beds.timeS)}</b>{one ? '' : ' until all are done'}, {formatText(massG, 'massG', reader)} of plastic{cost === undefined ? '' : <>, {formatText(cost, 'price', reader)}</>}.
+      {one ? 'One plate' : `${plates.length} plates`}
+      {how === 'draft' ? ' of drafts' : ''}, <b className="nobreak">{durationText(beds.timeS)}</b>
+      {one ? '' : ' until all are done'}, {formatText(massG, 'massG', reader)} of plastic
+      {cost === undefined ? '' : <>, {formatText(cost, 'price', reader)}</>}.
       {one ? null : <> The longest takes {durationText(longest.timeS)}: start with it.</>}
     </>
   );

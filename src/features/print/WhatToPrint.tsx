@@ -15,16 +15,57 @@ export function WhatToPrint({ parts, counts, onCount, onReset }: WhatToPrintProp
   if (parts.length === 0) return null;
   const said = Object.keys(counts).length > 0;
   return (
-    <Group title="On the bed" aside={said ? <button type="button" className="link" onClick={onReset}>what is owed</button> : 'what is owed'}>
+    <Group
+      title="On the bed"
+      aside={
+        said ? (
+          <button type="button" className="link" onClick={onReset}>
+            what is owed
+          </button>
+        ) : (
+          'what is owed'
+        )
+      }
+    >
       {parts.map(({ part, owed, missing }) => {
         const count = counts[part.id] ?? owed.owed;
         return (
           <div key={part.id} className="field" style={{ opacity: missing.length > 0 ? 0.6 : 1 }}>
-            <span>{part.name} <small className="quiet">{missing.length > 0 ? `needs ${missing.join(', ')}` : owed.owed > 0 ? `${owed.owed} owed` : owed.coming > 0 ? `${owed.coming} coming` : `${owed.has} ready`}</small></span>
+            <span>
+              {part.name}{' '}
+              <small className="quiet">
+                {missing.length > 0
+                  ? `needs ${missing.join(', ')}`
+                  : owed.owed > 0
+                    ? `${owed.owed} owed`
+                    : owed.coming > 0
+                      ? `${owed.coming} coming`
+                      : `${owed.has} ready`}
+              </small>
+            </span>
             <span className="stepper" style={{ width: 78 }}>
-              <button type="button" aria-label={`One ${part.name} less`} disabled={count === 0 || missing.length > 0} onClick={() => onCount(part.id, count - 1)}>−</button>
-              <output style={{ flex: 1, textAlign: 'center', fontFamily: 'var(--mono)' }} aria-label={`Copies of ${part.name}`}>{missing.length > 0 ? 0 : count}</output>
-              <button type="button" aria-label={`One ${part.name} more`} disabled={count >= MOST || missing.length > 0} onClick={() => onCount(part.id, count + 1)}>+</button>
+              <button
+                type="button"
+                aria-label={`One ${part.name} less`}
+                disabled={count === 0 || missing.length > 0}
+                onClick={() => onCount(part.id, count - 1)}
+              >
+                −
+              </button>
+              <output
+                style={{ flex: 1, textAlign: 'center', fontFamily: 'var(--mono)' }}
+                aria-label={`Copies of ${part.name}`}
+              >
+                {missing.length > 0 ? 0 : count}
+              </output>
+              <button
+                type="button"
+                aria-label={`One ${part.name} more`}
+                disabled={count >= MOST || missing.length > 0}
+                onClick={() => onCount(part.id, count + 1)}
+              >
+                +
+              </button>
             </span>
           </div>
         );

@@ -3,4 +3,9 @@ import type { CopyRecord, PrintRecord, PrintSheet } from '@/core/print/log';
 import { callApi } from '../api';
 
 /** Sends a print to the queue or the log. */
-export const sendPrint = (revisionId: string, sheet: PrintSheet) => callApi<{ print: Versioned<PrintRecord>; copies: Versioned<CopyRecord>[] }>('POST', `/api/revisions/${revisionId}/prints`, sheet);
+export const sendPrint = (revisionId: string, sheet: PrintSheet) =>
+  callApi<{ print: Versioned<PrintRecord>; copies: Versioned<CopyRecord>[] }>(
+    'POST',
+    `/api/revisions/${revisionId}/prints`,
+    sheet,
+  );

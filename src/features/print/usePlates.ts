@@ -27,19 +27,39 @@ export interface Plan {
 }
 
 /** Times of every printed part, and the plates for the copies that were asked for. */
-export function usePlates(document: BuildDocument, how: PrintHow, counts: Readonly<Record<string, number>>): Plan {
+export function usePlates(
+  document: BuildDocument,
+  how: PrintHow,
+  counts: Readonly<Record<string, number>>,
+): Plan {
   const { prints, copies, finishedPrints, surface, revisions } = useBuild();
   const printers = useMemo(() => document.print.printers ?? [], [document]);
-  const calibration = useMemo(() => calibrationOfBuild(document, prints, finishedPrints), [document, prints, finishedPrints]);
+  const calibration = useMemo(
+    () => calibrationOfBuild(document, prints, finishedPrints),
+    [document, prints, finishedPrints],
+  );
   const factor = calibration?.calibration ?? 1;
   const parts = useMemo(() => {
     const owed = owedOf({ document, revisions, prints, copies });
     return printedParts(document).map((part): PlannedPart => {
-      const [draft, final] = (['draft', 'final'] as const).map((one) => estimateOfPart(document, part, one, printers[0], factor));
-      const [draftMargin, finalMargin] = (['draft', 'final'] as const).map((one) => marginAs(document, surface, part, one));
+      const [draft, final] = (['draft', 'final'] as const).map((one) =>
+        estimateOfPart(document, part, one, printers[0], factor),
+      );
+      const [draftMargin, finalMargin] = (['draft', 'final'] as const).map((one) =>
+        marginAs(document, surface, part, one),
+      );
       return {
-        part, owed: owed.find((one) => one.part.id === part.id)!, times: { ...(draft!.ok ? { draft: draft!.value } : {}), ...(final!.ok ? { final: final!.value } : {}) },
-        margins: { ...(draftMargin === undefined ? {} : { draft: draftMargin }), ...(finalMargin === undefined ? {} : { final: finalMargin }) }, missing: final!.ok ? [] : final!.missing,
+        part,
+        owed: owed.find((one) => one.part.id === part.id)!,
+        times: {
+          ...(draft!.ok ? { draft: draft!.value } : {}),
+          ...(final!.ok ? { final: final!.value } : {}),
+        },
+        margins: {
+          ...(draftMargin === undefined ? {} : { draft: draftMargin }),
+          ...(finalMargin === undefined ? {} : { final: finalMargin }),
+        },
+        missing: final!.ok ? [] : final!.missing,
       };
     });
   }, [document, printers, revisions, prints, copies, surface, factor]);
@@ -50,10 +70,20 @@ export function usePlates(document: BuildDocument, how: PrintHow, counts: Readon
       const lies = liesOf(part.mesh);
       return quantity > 0 && time && lies ? [{ id: part.id, sizeMm: lies.sizeMm, quantity, time }] : [];
     });
-    const beds = platesOnBeds(printers, asked.map(({ time, ...one }) => ({ ...one, timeS: time.timeS })), document.print.spacingMm);
+    const beds = platesOnBeds(
+      printers,
+      asked.map(({ time, ...one }) => ({ ...one, timeS: time.timeS })),
+      document.print.spacingMm,
+    );
     const laid = new Set(beds.plates.flatMap(({ items }) => items.map(({ id }) => id)));
     const on = asked.filter(({ id }) => laid.has(id));
     const priced = on.every(({ time }) => time.cost !== undefined);
-    return { parts, beds, calibration, massG: on.reduce((sum, { time, quantity }) => sum + time.massG * quantity, 0), cost: priced ? on.reduce((sum, { time, quantity }) => sum + time.cost! * quantity, 0) : undefined };
+    return {
+      parts,
+      beds,
+      calibration,
+      massG: on.reduce((sum, { time, quantity }) => sum + time.massG * quantity, 0),
+      cost: priced ? on.reduce((sum, { time, quantity }) => sum + time.cost! * quantity, 0) : undefined,
+    };
   }, [document, printers, parts, how, counts, calibration]);
 }

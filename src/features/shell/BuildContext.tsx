@@ -1,6 +1,16 @@
 'use client';
 
-import { createContext, type ReactNode, useCallback, useContext, useEffect, useMemo, useRef, useState, useSyncExternalStore } from 'react';
+import {
+  createContext,
+  type ReactNode,
+  useCallback,
+  useContext,
+  useEffect,
+  useMemo,
+  useRef,
+  useState,
+  useSyncExternalStore,
+} from 'react';
 import type { ChosenSurface } from '@/core/build/brief';
 import type { BuildDocument } from '@/core/build/document';
 import type { Patch } from '@/core/build/patch';
@@ -65,7 +75,15 @@ interface BuildProviderProps extends Omit<BuildData, 'builds'> {
   children: ReactNode;
 }
 
-export function BuildProvider({ whole, revisionId, library: stocked, thresholds, finishedPrints, printAheadMinutes, children }: BuildProviderProps) {
+export function BuildProvider({
+  whole,
+  revisionId,
+  library: stocked,
+  thresholds,
+  finishedPrints,
+  printAheadMinutes,
+  children,
+}: BuildProviderProps) {
   const { revisions, keepRevision } = useRevisions(whole.revisions);
   const revision = revisions.find(({ id }) => id === revisionId)!;
   const [session] = useState(() => sessionFor(revision, revisions));
@@ -80,52 +98,152 @@ export function BuildProvider({ whole, revisionId, library: stocked, thresholds,
   const { document } = state;
   const surface = document.brief.surfaces.find(({ id }) => id === surfaceId) ?? document.brief.surfaces[0];
   const ofDocument = useChecks(document, surface, thresholds);
-  const checks = useMemo(() => [...ofDocument, ...checksOnRecord({ document, revisionId, revisions, runs, failures, prints, copies })], [ofDocument, document, revisionId, revisions, runs, failures, prints, copies]);
+  const checks = useMemo(
+    () => [
+      ...ofDocument,
+      ...checksOnRecord({ document, revisionId, revisions, runs, failures, prints, copies }),
+    ],
+    [ofDocument, document, revisionId, revisions, runs, failures, prints, copies],
+  );
   useLastSave(session);
   useKeptSteps(session, revision.id);
   useFreshDocument(session, revision.id);
 
   const edit = useCallback((patch: Patch, stepKey?: string) => session.edit(patch, stepKey), [session]);
-  const keepRun = useCallback((run: RunRecord) => setRuns((all) => [...all.filter(({ id }) => id !== run.id), run]), []);
+  const keepRun = useCallback(
+    (run: RunRecord) => setRuns((all) => [...all.filter(({ id }) => id !== run.id), run]),
+    [],
+  );
   const dropRun = useCallback((id: string) => setRuns((all) => all.filter((run) => run.id !== id)), []);
-  const keepFailure = useCallback((failure: Versioned<FailureRecord>) => setFailures((all) => (all.some(({ id }) => id === failure.id) ? all.map((one) => (one.id === failure.id && one.version <= failure.version ? failure : one)) : [...all, failure])), []);
-  const dropFailure = useCallback((id: string) => setFailures((all) => all.filter((failure) => failure.id !== id)), []);
+  const keepFailure = useCallback(
+    (failure: Versioned<FailureRecord>) =>
+      setFailures((all) =>
+        all.some(({ id }) => id === failure.id)
+          ? all.map((one) => (one.id === failure.id && one.version <= failure.version ? failure : one))
+          : [...all, failure],
+      ),
+    [],
+  );
+  const dropFailure = useCallback(
+    (id: string) => setFailures((all) => all.filter((failure) => failure.id !== id)),
+    [],
+  );
 
   const page = useMemo<BuildPage>(
-    () => ({ build: whole.build, revisions, revision, library, thresholds, finishedPrints, printAheadMinutes, session, state, document, closed: state.save === 'closed', surface, checks, ghost, runs, failures, ...printed, edit, chooseSurface, setGhost, keepRevision, keepRun, dropRun, keepFailure, dropFailure, keepItem, dropItem }),
-    [whole.build, revisions, keepRevision, revision, library, thresholds, finishedPrints, printAheadMinutes, session, state, document, surface, checks, ghost, runs, failures, printed, edit, keepRun, dropRun, keepFailure, dropFailure, keepItem, dropItem],
+    () => ({
+      build: whole.build,
+      revisions,
+      revision,
+      library,
+      thresholds,
+      finishedPrints,
+      printAheadMinutes,
+      session,
+      state,
+      document,
+      closed: state.save === 'closed',
+      surface,
+      checks,
+      ghost,
+      runs,
+      failures,
+      ...printed,
+      edit,
+      chooseSurface,
+      setGhost,
+      keepRevision,
+      keepRun,
+      dropRun,
+      keepFailure,
+      dropFailure,
+      keepItem,
+      dropItem,
+    }),
+    [
+      whole.build,
+      revisions,
+      keepRevision,
+      revision,
+      library,
+      thresholds,
+      finishedPrints,
+      printAheadMinutes,
+      session,
+      state,
+      document,
+      surface,
+      checks,
+      ghost,
+      runs,
+      failures,
+      printed,
+      edit,
+      keepRun,
+      dropRun,
+      keepFailure,
+      dropFailure,
+      keepItem,
+      dropItem,
+    ],
   );
   return <BuildContext.Provider value={page}>{children}</BuildContext.Provider>;
 }
 
 /** The revisions with what was said of them on this page. */
-function useRevisions(held: RevisionRecord[]): Pick<BuildPage, 'keepRevision'> & { revisions: RevisionRecord[] } {
-  const [said, setSaid] = useState<ReadonlyMap<string, Pick<RevisionRecord, 'learned' | 'closedAt'>>>(new Map());
-  const keepRevision = useCallback(({ id, learned, closedAt }: RevisionRecord) => setSaid((all) => new Map(all).set(id, { learned, closedAt })), []);
-  const revisions = useMemo(() => (said.size === 0 ? held : held.map((one) => (said.has(one.id) ? { ...one, ...said.get(one.id) } : one))), [held, said]);
+function useRevisions(
+  held: RevisionRecord[],
+): Pick<BuildPage, 'keepRevision'> & { revisions: RevisionRecord[] } {
+  const [said, setSaid] = useState<ReadonlyMap<string, Pick<RevisionRecord, 'learned' | 'closedAt'>>>(
+    new Map(),
+  );
+  const keepRevision = useCallback(
+    ({ id, learned, closedAt }: RevisionRecord) =>
+      setSaid((all) => new Map(all).set(id, { learned, closedAt })),
+    [],
+  );
+  const revisions = useMemo(
+    () =>
+      said.size === 0 ? held : held.map((one) => (said.has(one.id) ? { ...one, ...said.get(one.id) } : one)),
+    [held, said],
+  );
   return { revisions, keepRevision };
 }
 
 /** Queue, log and copies as this page knows them. */
-function usePrinted(whole: KeptBuild): Pick<BuildPage, 'prints' | 'copies' | 'keepPrint' | 'dropPrint' | 'keepCopy'> {
+function usePrinted(
+  whole: KeptBuild,
+): Pick<BuildPage, 'prints' | 'copies' | 'keepPrint' | 'dropPrint' | 'keepCopy'> {
   const [prints, setPrints] = useState(whole.prints);
   const [copies, setCopies] = useState(whole.copies);
   const keepPrint = useCallback((print: Versioned<PrintRecord>, own: readonly Versioned<CopyRecord>[]) => {
-    setPrints((all) => (all.some(({ id }) => id === print.id) ? all.map((one) => (one.id === print.id ? print : one)) : [...all, print]));
+    setPrints((all) =>
+      all.some(({ id }) => id === print.id)
+        ? all.map((one) => (one.id === print.id ? print : one))
+        : [...all, print],
+    );
     setCopies((all) => [...all.filter(({ printId }) => printId !== print.id), ...own]);
   }, []);
   const dropPrint = useCallback((id: string) => {
     setPrints((all) => all.filter((print) => print.id !== id));
     setCopies((all) => all.filter(({ printId }) => printId !== id));
   }, []);
-  const keepCopy = useCallback((copy: Versioned<CopyRecord>) => setCopies((all) => all.map((one) => (one.id === copy.id ? copy : one))), []);
-  return useMemo(() => ({ prints, copies, keepPrint, dropPrint, keepCopy }), [prints, copies, keepPrint, dropPrint, keepCopy]);
+  const keepCopy = useCallback(
+    (copy: Versioned<CopyRecord>) => setCopies((all) => all.map((one) => (one.id === copy.id ? copy : one))),
+    [],
+  );
+  return useMemo(
+    () => ({ prints, copies, keepPrint, dropPrint, keepCopy }),
+    [prints, copies, keepPrint, dropPrint, keepCopy],
+  );
 }
 
 /** The library as this page knows it. */
 function useLibrary(stocked: readonly LibraryItem[]): Pick<BuildPage, 'library' | 'keepItem' | 'dropItem'> {
   const [library, setLibrary] = useState(stocked);
-  const keepItem = useCallback((item: LibraryItem) => setLibrary((all) => [...all.filter(({ id }) => id !== item.id), item]), []);
+  const keepItem = useCallback(
+    (item: LibraryItem) => setLibrary((all) => [...all.filter(({ id }) => id !== item.id), item]),
+    [],
+  );
   const dropItem = useCallback((id: string) => setLibrary((all) => all.filter((item) => item.id !== id)), []);
   return { library, keepItem, dropItem };
 }
@@ -150,12 +268,25 @@ const KEEPALIVE_BYTES = 60_000;
 
 async function send(revisionId: string, version: number, document: BuildDocument): Promise<SaveAnswer> {
   try {
-    const saved = await callApi<{ version: number }>('PUT', `/api/revisions/${revisionId}`, { version, document }, { keepalive: JSON.stringify(document).length < KEEPALIVE_BYTES });
+    const saved = await callApi<{ version: number }>(
+      'PUT',
+      `/api/revisions/${revisionId}`,
+      { version, document },
+      { keepalive: JSON.stringify(document).length < KEEPALIVE_BYTES },
+    );
     return { kind: 'saved', version: saved.version };
   } catch (error) {
     if (!(error instanceof ApiProblem)) return { kind: 'unreachable' };
-    const problem = { path: error.path, message: error.message, ...(error.remedy ? { remedy: error.remedy } : {}) };
-    if (error.code === 'conflict') return { kind: 'conflict', ...(error.body as { current: { version: number; document: BuildDocument } }).current };
+    const problem = {
+      path: error.path,
+      message: error.message,
+      ...(error.remedy ? { remedy: error.remedy } : {}),
+    };
+    if (error.code === 'conflict')
+      return {
+        kind: 'conflict',
+        ...(error.body as { current: { version: number; document: BuildDocument } }).current,
+      };
     if (error.code === 'locked') return { kind: 'closed', problem };
     if (error.status === 422) return { kind: 'refused', problem };
     return error.status === 0 ? { kind: 'unreachable' } : { kind: 'unreachable', problem };
@@ -183,7 +314,9 @@ function useFreshDocument(session: BuildSession, revisionId: string): void {
     let current = true;
     const look = async () => {
       if (document.visibilityState !== 'visible') return;
-      const found = await callApi<RevisionRecord>('GET', `/api/revisions/${revisionId}`).catch(() => undefined);
+      const found = await callApi<RevisionRecord>('GET', `/api/revisions/${revisionId}`).catch(
+        () => undefined,
+      );
       if (current && found) session.adopt(found.version, found.document);
     };
     void look();

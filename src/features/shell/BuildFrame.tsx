@@ -35,7 +35,9 @@ export function BuildFrame({ packed, revisionId, children }: BuildFrameProps) {
   return (
     <WorkingProvider>
       <BuildProvider {...given} revisionId={revisionId}>
-        <WithMoney><Frame builds={builds}>{children}</Frame></WithMoney>
+        <WithMoney>
+          <Frame builds={builds}>{children}</Frame>
+        </WithMoney>
       </BuildProvider>
     </WorkingProvider>
   );
@@ -62,13 +64,21 @@ function Frame({ builds, children }: { builds: readonly BuildRecord[]; children:
   };
 
   useKeys({
-    ...Object.fromEntries(SEGMENTS.map((name, index) => [String(index + 1), () => go(segmentPath(build.id, revision.letter, name))])),
+    ...Object.fromEntries(
+      SEGMENTS.map((name, index) => [
+        String(index + 1),
+        () => go(segmentPath(build.id, revision.letter, name)),
+      ]),
+    ),
     ',': () => toRevision(at - 1),
     '.': () => toRevision(at + 1),
     r: () => go(segmentPath(build.id, revision.letter, 'field')),
     f: () => go(`${segmentPath(build.id, revision.letter, 'learn')}?open=failure`),
     p: () => setGhost(ghost ? undefined : { label: 'the pinned build', document }),
-    w: () => (working.shown ? working.close() : window.document.querySelector<HTMLButtonElement>('.answer .figure')?.click()),
+    w: () =>
+      working.shown
+        ? working.close()
+        : window.document.querySelector<HTMLButtonElement>('.answer .figure')?.click(),
     g: () => go('/'),
     '/': () => setOver('jump'),
     '?': () => setOver('keys'),
@@ -76,41 +86,137 @@ function Frame({ builds, children }: { builds: readonly BuildRecord[]; children:
     redo: () => session.redo(),
   });
 
-  const jumps = useMemo<Jump[]>(() => [
-    ...SEGMENTS.map((name) => ({ label: SEGMENT_NAMES[name], hint: SEGMENT_QUESTIONS[name], go: () => router.push(segmentPath(build.id, revision.letter, name)) })),
-    ...revisions.filter(({ id }) => id !== revision.id).map(({ letter }) => ({ label: `Revision ${letter}`, hint: build.name, go: () => router.push(segmentPath(build.id, letter, 'drive')) })),
-    ...builds.filter(({ id }) => id !== build.id).map(({ id, name }) => ({ label: name, hint: 'another build', go: () => router.push(`/builds/${id}`) })),
-    { label: 'Record a run', hint: 'Field', go: () => router.push(segmentPath(build.id, revision.letter, 'field')) },
-    { label: 'Note a failure', hint: 'Learn', go: () => router.push(`${segmentPath(build.id, revision.letter, 'learn')}?open=failure`) },
-    { label: 'The next change', hint: 'Learn', go: () => router.push(`${segmentPath(build.id, revision.letter, 'learn')}?view=next`) },
-    { label: 'Revisions side by side', hint: 'Learn', go: () => router.push(`${segmentPath(build.id, revision.letter, 'learn')}?view=revisions`) },
-    { label: 'Build sheet and test report', hint: 'Learn', go: () => router.push(`${segmentPath(build.id, revision.letter, 'learn')}?view=report`) },
-    { label: `Units: ${reader.units === 'metric' ? 'imperial' : 'metric'}`, hint: 'switch', go: () => setUnits(reader.units === 'metric' ? 'imperial' : 'metric') },
-    { label: 'Garage', hint: 'all builds', go: () => router.push('/') },
-    { label: 'Library', hint: 'motors, packs, controllers, tyres, surfaces', go: () => router.push('/library') },
-  ], [build, builds, revision, revisions, router, reader.units, setUnits]);
+  const jumps = useMemo<Jump[]>(
+    () => [
+      ...SEGMENTS.map((name) => ({
+        label: SEGMENT_NAMES[name],
+        hint: SEGMENT_QUESTIONS[name],
+        go: () => router.push(segmentPath(build.id, revision.letter, name)),
+      })),
+      ...revisions
+        .filter(({ id }) => id !== revision.id)
+        .map(({ letter }) => ({
+          label: `Revision ${letter}`,
+          hint: build.name,
+          go: () => router.push(segmentPath(build.id, letter, 'drive')),
+        })),
+      ...builds
+        .filter(({ id }) => id !== build.id)
+        .map(({ id, name }) => ({
+          label: name,
+          hint: 'another build',
+          go: () => router.push(`/builds/${id}`),
+        })),
+      {
+        label: 'Record a run',
+        hint: 'Field',
+        go: () => router.push(segmentPath(build.id, revision.letter, 'field')),
+      },
+      {
+        label: 'Note a failure',
+        hint: 'Learn',
+        go: () => router.push(`${segmentPath(build.id, revision.letter, 'learn')}?open=failure`),
+      },
+      {
+        label: 'The next change',
+        hint: 'Learn',
+        go: () => router.push(`${segmentPath(build.id, revision.letter, 'learn')}?view=next`),
+      },
+      {
+        label: 'Revisions side by side',
+        hint: 'Learn',
+        go: () => router.push(`${segmentPath(build.id, revision.letter, 'learn')}?view=revisions`),
+      },
+      {
+        label: 'Build sheet and test report',
+        hint: 'Learn',
+        go: () => router.push(`${segmentPath(build.id, revision.letter, 'learn')}?view=report`),
+      },
+      {
+        label: `Units: ${reader.units === 'metric' ? 'imperial' : 'metric'}`,
+        hint: 'switch',
+        go: () => setUnits(reader.units === 'metric' ? 'imperial' : 'metric'),
+      },
+      { label: 'Garage', hint: 'all builds', go: () => router.push('/') },
+      {
+        label: 'Library',
+        hint: 'motors, packs, controllers, tyres, surfaces',
+        go: () => router.push('/library'),
+      },
+    ],
+    [build, builds, revision, revisions, router, reader.units, setUnits],
+  );
 
   return (
     <>
       <header className="head">
-        <Link href="/" className="name" title="Garage (g)">{build.name}</Link>
+        <Link href="/" className="name" title="Garage (g)">
+          {build.name}
+        </Link>
         <nav className="revs" aria-label="Revisions">
-          {revisions.map(({ id, letter }) => <Link key={id} href={`/builds/${build.id}/${letter}/${segment}`} aria-current={id === revision.id ? 'true' : undefined} aria-label={`Revision ${letter}`}>{letter}</Link>)}
-          <Link href={`${segmentPath(build.id, revision.letter, 'learn')}?open=next`} aria-label="Open the next revision" title="Open the next revision">+</Link>
+          {revisions.map(({ id, letter }) => (
+            <Link
+              key={id}
+              href={`/builds/${build.id}/${letter}/${segment}`}
+              aria-current={id === revision.id ? 'true' : undefined}
+              aria-label={`Revision ${letter}`}
+            >
+              {letter}
+            </Link>
+          ))}
+          <Link
+            href={`${segmentPath(build.id, revision.letter, 'learn')}?open=next`}
+            aria-label="Open the next revision"
+            title="Open the next revision"
+          >
+            +
+          </Link>
         </nav>
         <SaveMark state={state} />
         <span className="push" />
-        <button type="button" className="plain" disabled={!state.canUndo} onClick={() => session.undo()} aria-label="Undo"><span className="wide">undo</span><span className="narrow" aria-hidden>↶</span></button>
-        <button type="button" className="plain" disabled={!state.canRedo} onClick={() => session.redo()} aria-label="Redo"><span className="wide">redo</span><span className="narrow" aria-hidden>↷</span></button>
+        <button
+          type="button"
+          className="plain"
+          disabled={!state.canUndo}
+          onClick={() => session.undo()}
+          aria-label="Undo"
+        >
+          <span className="wide">undo</span>
+          <span className="narrow" aria-hidden>
+            ↶
+          </span>
+        </button>
+        <button
+          type="button"
+          className="plain"
+          disabled={!state.canRedo}
+          onClick={() => session.redo()}
+          aria-label="Redo"
+        >
+          <span className="wide">redo</span>
+          <span className="narrow" aria-hidden>
+            ↷
+          </span>
+        </button>
         <GhostPicker />
         <Preferences />
-        <button type="button" className="plain" onClick={() => setOver('jump')}>jump <kbd>/</kbd></button>
-        <button type="button" className="plain wide" onClick={() => setOver('keys')}>keys <kbd>?</kbd></button>
+        <button type="button" className="plain" onClick={() => setOver('jump')}>
+          jump <kbd>/</kbd>
+        </button>
+        <button type="button" className="plain wide" onClick={() => setOver('keys')}>
+          keys <kbd>?</kbd>
+        </button>
       </header>
       <Stripe />
       <ConflictBar />
       <WaitingBar />
-      <OfflineReady paths={['/', segmentPath(build.id, revision.letter, 'field'), segmentPath(build.id, revision.letter, 'learn')]} />
+      <OfflineReady
+        paths={[
+          '/',
+          segmentPath(build.id, revision.letter, 'field'),
+          segmentPath(build.id, revision.letter, 'learn'),
+        ]}
+      />
       {children}
       {over === 'jump' ? <Palette jumps={jumps} onClose={() => setOver(undefined)} /> : null}
       {over === 'keys' ? <KeyList onClose={() => setOver(undefined)} /> : null}

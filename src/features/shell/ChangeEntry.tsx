@@ -15,12 +15,22 @@ export function ChangeEntry({ name, one, onDone }: { name: string; one: Waiting;
   const narrow = useNarrow();
   return (
     <Dialog open fullWidth fullScreen={narrow} maxWidth="sm" onClose={onDone} aria-labelledby="change-entry">
-      <DialogTitle component="div" id="change-entry">{name}</DialogTitle>
+      <DialogTitle component="div" id="change-entry">
+        {name}
+      </DialogTitle>
       <DialogContent>
         <p className="note bad">{one.refused}</p>
-        {one.kind === 'run' ? <ChangeRun entered={one} onDone={onDone} /> : <FailureForm entered={one} onDone={onDone} />}
+        {one.kind === 'run' ? (
+          <ChangeRun entered={one} onDone={onDone} />
+        ) : (
+          <FailureForm entered={one} onDone={onDone} />
+        )}
       </DialogContent>
-      {one.kind === 'run' ? <DialogActions><Button onClick={onDone}>Leave it as it is</Button></DialogActions> : null}
+      {one.kind === 'run' ? (
+        <DialogActions>
+          <Button onClick={onDone}>Leave it as it is</Button>
+        </DialogActions>
+      ) : null}
     </Dialog>
   );
 }

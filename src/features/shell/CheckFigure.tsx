@@ -5,7 +5,21 @@ import { Figure } from '@/ui/Figure';
 import { useBuild } from './BuildContext';
 
 /** A figure in a sentence that opens the working of the check it belongs to. */
-export function CheckFigure({ check, title, tone, children }: { check: string; title: string; tone?: string; children: ReactNode }) {
+export function CheckFigure({
+  check,
+  title,
+  tone,
+  children,
+}: {
+  check: string;
+  title: string;
+  tone?: string;
+  children: ReactNode;
+}) {
   const { checks } = useBuild();
-  return <Figure title={title} steps={checks.find(({ id }) => id === check)?.working ?? []} tone={tone}>{children}</Figure>;
+  return (
+    <Figure title={title} steps={checks.find(({ id }) => id === check)?.working ?? []} tone={tone}>
+      {children}
+    </Figure>
+  );
 }

@@ -17,11 +17,32 @@ export function ConflictBar() {
   const asked = useAskedRivals();
   if (state.conflicts.length === 0 && asked.length === 0) return null;
   return (
-    <Box component="section" sx={{ mx: { xs: 0, sm: 3 }, my: 1, px: 1.5, py: 0.5, borderLeft: 3, borderColor: 'info.main', bgcolor: 'background.paper' }} aria-label="Changed in two places" role="alert">
+    <Box
+      component="section"
+      sx={{
+        mx: { xs: 0, sm: 3 },
+        my: 1,
+        px: 1.5,
+        py: 0.5,
+        borderLeft: 3,
+        borderColor: 'info.main',
+        bgcolor: 'background.paper',
+      }}
+      aria-label="Changed in two places"
+      role="alert"
+    >
       {state.conflicts.map(({ path, mine, theirs }) => (
-        <Contested key={path.join('/')} label={labelOf(path).label} mine={describeValue(path, mine, reader)} theirs={describeValue(path, theirs, reader)} onKeep={(which) => session.settle(path, which)} />
+        <Contested
+          key={path.join('/')}
+          label={labelOf(path).label}
+          mine={describeValue(path, mine, reader)}
+          theirs={describeValue(path, theirs, reader)}
+          onKeep={(which) => session.settle(path, which)}
+        />
       ))}
-      {asked.slice(0, 1).map((question) => <RivalQuestion key={question.id} question={question} />)}
+      {asked.slice(0, 1).map((question) => (
+        <RivalQuestion key={question.id} question={question} />
+      ))}
     </Box>
   );
 }

@@ -12,9 +12,15 @@ interface ContestedProps {
 export function Contested({ label, mine, theirs, onKeep }: ContestedProps) {
   return (
     <Stack direction="row" spacing={1} useFlexGap sx={{ alignItems: 'center', flexWrap: 'wrap', py: 0.5 }}>
-      <span><b>{label}</b> was changed elsewhere too: here <b>{mine}</b>, there <b>{theirs}</b>.</span>
-      <Button variant="outlined" onClick={() => onKeep('mine')}>Keep {mine}</Button>
-      <Button variant="outlined" onClick={() => onKeep('theirs')}>Keep {theirs}</Button>
+      <span>
+        <b>{label}</b> was changed elsewhere too: here <b>{mine}</b>, there <b>{theirs}</b>.
+      </span>
+      <Button variant="outlined" onClick={() => onKeep('mine')}>
+        Keep {mine}
+      </Button>
+      <Button variant="outlined" onClick={() => onKeep('theirs')}>
+        Keep {theirs}
+      </Button>
     </Stack>
   );
 }

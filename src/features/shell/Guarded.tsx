@@ -7,28 +7,44 @@ import { useBuild } from './BuildContext';
 /** A part of a page that stands alone: what goes wrong in it is said in its place, and it is tried again when the build changes. */
 export function Guarded({ children }: { children: ReactNode }) {
   const { document, surface, ghost } = useBuild();
-  return <ErrorBoundary FallbackComponent={NotWorkedOut} resetKeys={[document, surface, ghost]}><>{children}</></ErrorBoundary>;
+  return (
+    <ErrorBoundary FallbackComponent={NotWorkedOut} resetKeys={[document, surface, ghost]}>
+      <>{children}</>
+    </ErrorBoundary>
+  );
 }
 
 function NotWorkedOut({ error, resetErrorBoundary }: FallbackProps) {
   return (
     <div className="note bad" role="alert" data-testid="not-worked-out">
-      This could not be worked out with the figures as they are{error instanceof Error && error.name === 'CalcError' ? ` (${error.message})` : ''}. Your figures are safe: change one of those that changed last, and it is tried again.{' '}
-      <button type="button" className="link" onClick={resetErrorBoundary}>Try again</button>
+      This could not be worked out with the figures as they are
+      {error instanceof Error && error.name === 'CalcError' ? ` (${error.message})` : ''}. Your figures are
+      safe: change one of those that changed last, and it is tried again.{' '}
+      <button type="button" className="link" onClick={resetErrorBoundary}>
+        Try again
+      </button>
     </div>
   );
 }
 
 /** Children one by one, those of fragments too. */
 function each(children: ReactNode): ReactNode[] {
-  return Children.toArray(children).flatMap((child): ReactNode[] => (isValidElement<{ children?: ReactNode }>(child) && child.type === Fragment ? each(child.props.children).map((inner, at) => <Fragment key={`${child.key} ${at}`}>{inner}</Fragment>) : [child]));
+  return Children.toArray(children).flatMap((child): ReactNode[] =>
+    isValidElement<{ children?: ReactNode }>(child) && child.type === Fragment
+      ? each(child.props.children).map((inner, at) => <Fragment key={`${child.key} ${at}`}>{inner}</Fragment>)
+      : [child],
+  );
 }
 
 const keyOf = (child: ReactNode, at: number) => (isValidElement(child) ? (child.key ?? at) : at);
 
 /** Children that each stand on their own; the server leaves to the browser what it could not draw. */
 export function Apart({ children }: { children: ReactNode }) {
-  return each(children).map((child, at) => <Guarded key={keyOf(child, at)}><Suspense fallback={null}>{child}</Suspense></Guarded>);
+  return each(children).map((child, at) => (
+    <Guarded key={keyOf(child, at)}>
+      <Suspense fallback={null}>{child}</Suspense>
+    </Guarded>
+  ));
 }
 
 interface RowProps {
@@ -37,10 +53,18 @@ interface RowProps {
 }
 
 /** Answer, pictures, tables and checks of a page. */
-export const Readings = ({ children, style }: RowProps) => <div className="readings" style={style}><Apart>{children}</Apart></div>;
+export const Readings = ({ children, style }: RowProps) => (
+  <div className="readings" style={style}>
+    <Apart>{children}</Apart>
+  </div>
+);
 
 /** Pictures beside each other. */
-export const Charts = ({ children, style }: RowProps) => <div className="charts" style={style}><Apart>{children}</Apart></div>;
+export const Charts = ({ children, style }: RowProps) => (
+  <div className="charts" style={style}>
+    <Apart>{children}</Apart>
+  </div>
+);
 
 /** Groups of fields that each stand on their own. */
 export function Fields({ children }: { children: ReactNode }) {
@@ -48,4 +72,8 @@ export function Fields({ children }: { children: ReactNode }) {
 }
 
 /** The fields of a page. */
-export const Bench = ({ children }: { children: ReactNode }) => <div className="bench"><Fields>{children}</Fields></div>;
+export const Bench = ({ children }: { children: ReactNode }) => (
+  <div className="bench">
+    <Fields>{children}</Fields>
+  </div>
+);

@@ -20,10 +20,36 @@ export function KeyList({ onClose }: { onClose(): void }) {
   useEffect(() => close.current?.focus(), []);
   return (
     <div className="veil" onClick={onClose}>
-      <div className="palette keys" role="dialog" aria-label="Keys" onClick={(event) => event.stopPropagation()} onKeyDown={(event) => event.key === 'Escape' && onClose()}>
-        <div className="row"><h2 style={{ fontSize: 18 }}>Keys</h2><button ref={close} type="button" className="plain" style={{ marginLeft: 'auto' }} onClick={onClose}>close</button></div>
-        <dl>{KEYS.map(([key, does]) => [<dt key={key}><kbd>{key}</kbd></dt>, <dd key={`${key}-does`}>{does}</dd>])}</dl>
-        <p className="quiet" style={{ marginTop: 8 }}>None works while you type in a field.</p>
+      <div
+        className="palette keys"
+        role="dialog"
+        aria-label="Keys"
+        onClick={(event) => event.stopPropagation()}
+        onKeyDown={(event) => event.key === 'Escape' && onClose()}
+      >
+        <div className="row">
+          <h2 style={{ fontSize: 18 }}>Keys</h2>
+          <button
+            ref={close}
+            type="button"
+            className="plain"
+            style={{ marginLeft: 'auto' }}
+            onClick={onClose}
+          >
+            close
+          </button>
+        </div>
+        <dl>
+          {KEYS.map(([key, does]) => [
+            <dt key={key}>
+              <kbd>{key}</kbd>
+            </dt>,
+            <dd key={`${key}-does`}>{does}</dd>,
+          ])}
+        </dl>
+        <p className="quiet" style={{ marginTop: 8 }}>
+          None works while you type in a field.
+        </p>
       </div>
     </div>
   );

@@ -32,13 +32,29 @@ export function LibraryPick<K extends LibraryKind>({ kind, path, copy }: Library
         >
           <option value="">choose {article(KIND_NAMES[kind].one)}</option>
           {chosen && !known ? <option value="own">{chosen.name} (not in the library)</option> : null}
-          {items.map(({ id, data }) => <option key={id} value={id}>{data.name}</option>)}
+          {items.map(({ id, data }) => (
+            <option key={id} value={id}>
+              {data.name}
+            </option>
+          ))}
         </select>
       </div>
-      {changed ? <p className="quiet" style={{ fontSize: 12 }}>Figures differ from the library. {closed ? null : <button type="button" className="link" onClick={() => edit([{ path, value: copy(known) }])}>Take the library&rsquo;s</button>}</p> : null}
+      {changed ? (
+        <p className="quiet" style={{ fontSize: 12 }}>
+          Figures differ from the library.{' '}
+          {closed ? null : (
+            <button type="button" className="link" onClick={() => edit([{ path, value: copy(known) }])}>
+              Take the library&rsquo;s
+            </button>
+          )}
+        </p>
+      ) : null}
     </>
   );
 }
 
 const article = (word: string) => `${/^[aeiou]/.test(word) ? 'an' : 'a'} ${word}`;
-const sorted = (bag: object) => Object.entries(bag).filter(([key]) => key !== 'id').sort(([a], [b]) => (a < b ? -1 : 1));
+const sorted = (bag: object) =>
+  Object.entries(bag)
+    .filter(([key]) => key !== 'id')
+    .sort(([a], [b]) => (a < b ? -1 : 1));

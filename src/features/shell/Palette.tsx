@@ -15,7 +15,9 @@ export function Palette({ jumps, onClose }: { jumps: readonly Jump[]; onClose():
   const input = useRef<HTMLInputElement>(null);
   const found = useMemo(() => {
     const words = text.toLowerCase().split(/\s+/).filter(Boolean);
-    return jumps.filter(({ label, hint }) => words.every((word) => `${label} ${hint}`.toLowerCase().includes(word))).slice(0, 30);
+    return jumps
+      .filter(({ label, hint }) => words.every((word) => `${label} ${hint}`.toLowerCase().includes(word)))
+      .slice(0, 30);
   }, [jumps, text]);
   useEffect(() => {
     const before = document.activeElement as HTMLElement | null;
@@ -54,8 +56,24 @@ export function Palette({ jumps, onClose }: { jumps: readonly Jump[]; onClose():
           }}
         />
         <ul id="jumps" role="listbox" aria-label="Places">
-          {found.map((jump, index) => <li key={`${jump.label}-${jump.hint}`} id={`jump-${index}`} role="option" aria-selected={index === at} onMouseEnter={() => setAt(index)} onClick={() => choose(jump)}>{jump.label}<span className="quiet">{jump.hint}</span></li>)}
-          {found.length === 0 ? <li role="option" aria-selected="false">Nothing of that name</li> : null}
+          {found.map((jump, index) => (
+            <li
+              key={`${jump.label}-${jump.hint}`}
+              id={`jump-${index}`}
+              role="option"
+              aria-selected={index === at}
+              onMouseEnter={() => setAt(index)}
+              onClick={() => choose(jump)}
+            >
+              {jump.label}
+              <span className="quiet">{jump.hint}</span>
+            </li>
+          ))}
+          {found.length === 0 ? (
+            <li role="option" aria-selected="false">
+              Nothing of that name
+            </li>
+          ) : null}
         </ul>
       </div>
     </div>

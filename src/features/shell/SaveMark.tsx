@@ -7,18 +7,31 @@ import { useReader } from '@/ui/reader';
 /** Saved or not, in words. */
 export function SaveMark({ state }: { state: SessionState }) {
   const { reader } = useReader();
-  const at = state.savedAt === undefined ? '' : ` ${new Intl.DateTimeFormat(reader.locale, { hour: '2-digit', minute: '2-digit' }).format(state.savedAt)}`;
+  const at =
+    state.savedAt === undefined
+      ? ''
+      : ` ${new Intl.DateTimeFormat(reader.locale, { hour: '2-digit', minute: '2-digit' }).format(state.savedAt)}`;
   const { unfinished } = state.document;
-  const open = unfinished.length === 0 ? '' : `, ${unfinished.length === 1 ? `${labelOf(unfinished[0]!.split('/')).label.toLowerCase()} unfinished` : `${unfinished.length} figures unfinished`}`;
+  const open =
+    unfinished.length === 0
+      ? ''
+      : `, ${unfinished.length === 1 ? `${labelOf(unfinished[0]!.split('/')).label.toLowerCase()} unfinished` : `${unfinished.length} figures unfinished`}`;
   const words = {
     saved: `saved${at}${open}`,
     saving: 'saving',
     unsaved: 'not saved yet',
     failed: state.problem?.message ?? 'not saved',
-    refused: state.savedAt === undefined ? `not saved: ${refusedWords(state)}` : `saved${at}, except ${refusedWords(state)}`,
+    refused:
+      state.savedAt === undefined
+        ? `not saved: ${refusedWords(state)}`
+        : `saved${at}, except ${refusedWords(state)}`,
     closed: 'closed',
   }[state.save];
-  return <span className="save" role="status" data-state={state.save} suppressHydrationWarning>{words}</span>;
+  return (
+    <span className="save" role="status" data-state={state.save} suppressHydrationWarning>
+      {words}
+    </span>
+  );
 }
 
 function refusedWords({ problem }: SessionState): string {

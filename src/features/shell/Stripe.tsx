@@ -25,9 +25,21 @@ export function Stripe() {
       {stripeOf(checks).map((state, index) => {
         const words = wordsOf(state, reader);
         return (
-          <Link key={state.segment} href={segmentPath(build.id, revision.letter, state.segment)} prefetch={false} aria-current={present === state.segment ? 'page' : undefined} title={`${SEGMENT_NAMES[state.segment]} (${index + 1}): ${words}${state.check || state.needs.length === 0 ? '' : `, needs ${state.needs.join(', ')}`}`} data-state={state.state}>
-            <span className="t"><StateMark state={state.state} />{SEGMENT_NAMES[SEGMENTS[index]!]}</span>
-            <span className="s" style={{ display: 'block' }}>{words}</span>
+          <Link
+            key={state.segment}
+            href={segmentPath(build.id, revision.letter, state.segment)}
+            prefetch={false}
+            aria-current={present === state.segment ? 'page' : undefined}
+            title={`${SEGMENT_NAMES[state.segment]} (${index + 1}): ${words}${state.check || state.needs.length === 0 ? '' : `, needs ${state.needs.join(', ')}`}`}
+            data-state={state.state}
+          >
+            <span className="t">
+              <StateMark state={state.state} />
+              {SEGMENT_NAMES[SEGMENTS[index]!]}
+            </span>
+            <span className="s" style={{ display: 'block' }}>
+              {words}
+            </span>
           </Link>
         );
       })}
@@ -40,9 +52,15 @@ const LONGEST = 22;
 
 function wordsOf({ state, check, needs }: SegmentState, reader: Reader): string {
   if (!check) return 'not worked out yet';
-  if (check.value === undefined) return state === 'unknown' ? `${check.short} needs ${needs[0] ?? 'more'}` : `${STATE_WORDS[state]}: ${check.short}`;
+  if (check.value === undefined)
+    return state === 'unknown'
+      ? `${check.short} needs ${needs[0] ?? 'more'}`
+      : `${STATE_WORDS[state]}: ${check.short}`;
   const { number, unit } = formatQuantity(check.value, check.quantity, reader);
-  const limit = check.limit === undefined || check.kind === 'band' ? '' : ` of ${formatQuantity(check.limit, check.quantity, reader).number}`;
+  const limit =
+    check.limit === undefined || check.kind === 'band'
+      ? ''
+      : ` of ${formatQuantity(check.limit, check.quantity, reader).number}`;
   const words = `${STATE_WORDS[state]}: ${check.short} ${number}`;
   return `${words}${words.length + limit.length > LONGEST ? '' : limit} ${unit}`;
 }

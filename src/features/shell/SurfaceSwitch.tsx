@@ -8,7 +8,11 @@ export function SurfaceSwitch() {
   if (document.brief.surfaces.length < 2) return null;
   return (
     <div className="seg" role="group" aria-label="Surface" style={{ flex: 'none' }}>
-      {document.brief.surfaces.map(({ id, name }) => <button key={id} type="button" aria-pressed={surface?.id === id} onClick={() => chooseSurface(id)}>{name}</button>)}
+      {document.brief.surfaces.map(({ id, name }) => (
+        <button key={id} type="button" aria-pressed={surface?.id === id} onClick={() => chooseSurface(id)}>
+          {name}
+        </button>
+      ))}
     </div>
   );
 }

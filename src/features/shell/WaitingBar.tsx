@@ -17,23 +17,44 @@ import { giveUp, handTo, onTaken, sendNow, useWaiting } from './waiting';
 
 const ChangeEntry = dynamic(() => import('./ChangeEntry').then((module) => module.ChangeEntry));
 
-const nameOf = ({ kind, sheet, letter }: Waiting) => `${kind === 'run' ? RUN_KIND_NAMES[(sheet as RunSheet).kind] : `failure of ${(sheet as FailureSheet).partName}`}, ${letter}`;
+const nameOf = ({ kind, sheet, letter }: Waiting) =>
+  `${kind === 'run' ? RUN_KIND_NAMES[(sheet as RunSheet).kind] : `failure of ${(sheet as FailureSheet).partName}`}, ${letter}`;
 
 /** What waits on this device to be sent, and what the workshop would not take. */
 export function WaitingBar() {
   const { build, keepRun, keepFailure } = useBuild();
   const waiting = useWaiting();
-  useEffect(() => onTaken(({ one, answer }) => {
-    if (one.buildId !== build.id) return;
-    if (one.kind === 'run') keepRun(answer as RunRecord);
-    else keepFailure(answer as Versioned<FailureRecord>);
-  }), [build.id, keepRun, keepFailure]);
+  useEffect(
+    () =>
+      onTaken(({ one, answer }) => {
+        if (one.buildId !== build.id) return;
+        if (one.kind === 'run') keepRun(answer as RunRecord);
+        else keepFailure(answer as Versioned<FailureRecord>);
+      }),
+    [build.id, keepRun, keepFailure],
+  );
   if (waiting.length === 0) return null;
   const free = waiting.filter(({ refused }) => refused === undefined);
   return (
-    <Box role="status" data-testid="waiting" sx={{ mx: { xs: 1, sm: 3 }, my: 1, px: 1.5, py: 1, borderLeft: 3, borderColor: 'info.main', bgcolor: 'background.paper' }}>
+    <Box
+      role="status"
+      data-testid="waiting"
+      sx={{
+        mx: { xs: 1, sm: 3 },
+        my: 1,
+        px: 1.5,
+        py: 1,
+        borderLeft: 3,
+        borderColor: 'info.main',
+        bgcolor: 'background.paper',
+      }}
+    >
       {free.length > 0 ? <Free waiting={free} /> : null}
-      {waiting.filter(({ refused }) => refused !== undefined).map((one) => <Refused key={one.id} one={one} />)}
+      {waiting
+        .filter(({ refused }) => refused !== undefined)
+        .map((one) => (
+          <Refused key={one.id} one={one} />
+        ))}
     </Box>
   );
 }
@@ -47,8 +68,13 @@ function Free({ waiting }: { waiting: readonly Waiting[] }) {
   };
   return (
     <Row>
-      <span><b>{waiting.length === 1 ? 'One entry waits' : `${waiting.length} entries wait`}</b> on this device for a connection: {waiting.map(nameOf).join('; ')}.</span>
-      <Button variant="outlined" disabled={sending} onClick={() => void send()}>{sending ? 'Sending' : 'Send now'}</Button>
+      <span>
+        <b>{waiting.length === 1 ? 'One entry waits' : `${waiting.length} entries wait`}</b> on this device
+        for a connection: {waiting.map(nameOf).join('; ')}.
+      </span>
+      <Button variant="outlined" disabled={sending} onClick={() => void send()}>
+        {sending ? 'Sending' : 'Send now'}
+      </Button>
     </Row>
   );
 }
@@ -65,18 +91,69 @@ function Refused({ one }: { one: Waiting }) {
   };
   return (
     <Row>
-      <span><b>{nameOf(one)} was not taken:</b> {one.refused?.replace(/\.?$/, '.')} It stays on this device.</span>
-      {isOfThisPage ? <Button variant="outlined" onClick={() => setChanging(true)}>Change it</Button> : ofAnother ? <Button variant="outlined" component={Link} href={segmentPath(build.id, ofAnother.letter, one.kind === 'run' ? 'field' : 'learn')}>Change it in {ofAnother.letter}</Button> : null}
-      <TextField select size="small" value="" onChange={(event) => hand(event.target.value)} slotProps={{ select: { native: true }, htmlInput: { 'aria-label': `Hand ${nameOf(one)} to a revision` } }}>
+      <span>
+        <b>{nameOf(one)} was not taken:</b> {one.refused?.replace(/\.?$/, '.')} It stays on this device.
+      </span>
+      {isOfThisPage ? (
+        <Button variant="outlined" onClick={() => setChanging(true)}>
+          Change it
+        </Button>
+      ) : ofAnother ? (
+        <Button
+          variant="outlined"
+          component={Link}
+          href={segmentPath(build.id, ofAnother.letter, one.kind === 'run' ? 'field' : 'learn')}
+        >
+          Change it in {ofAnother.letter}
+        </Button>
+      ) : null}
+      <TextField
+        select
+        size="small"
+        value=""
+        onChange={(event) => hand(event.target.value)}
+        slotProps={{
+          select: { native: true },
+          htmlInput: { 'aria-label': `Hand ${nameOf(one)} to a revision` },
+        }}
+      >
         <option value="">hand it to…</option>
-        {revisions.map(({ id, letter }) => <option key={id} value={id}>{build.name} {letter}</option>)}
+        {revisions.map(({ id, letter }) => (
+          <option key={id} value={id}>
+            {build.name} {letter}
+          </option>
+        ))}
       </TextField>
-      {one.photos.length > 0 ? <Button variant="outlined" onClick={() => void handTo({ ...one, photos: [] }, { id: one.revisionId, letter: one.letter })}>Send it without its photographs</Button> : null}
-      <Button variant="outlined" onClick={() => handOver(`${one.kind}-${one.id}.json`, 'application/json', `${JSON.stringify(one.sheet, null, 2)}\n`)}>Save it as a file</Button>
-      <Button color="error" onClick={() => void giveUp(one.id, nameOf(one))}>Throw it away</Button>
+      {one.photos.length > 0 ? (
+        <Button
+          variant="outlined"
+          onClick={() => void handTo({ ...one, photos: [] }, { id: one.revisionId, letter: one.letter })}
+        >
+          Send it without its photographs
+        </Button>
+      ) : null}
+      <Button
+        variant="outlined"
+        onClick={() =>
+          handOver(
+            `${one.kind}-${one.id}.json`,
+            'application/json',
+            `${JSON.stringify(one.sheet, null, 2)}\n`,
+          )
+        }
+      >
+        Save it as a file
+      </Button>
+      <Button color="error" onClick={() => void giveUp(one.id, nameOf(one))}>
+        Throw it away
+      </Button>
       {changing ? <ChangeEntry name={nameOf(one)} one={one} onDone={() => setChanging(false)} /> : null}
     </Row>
   );
 }
 
-const Row = ({ children }: { children: React.ReactNode }) => <Stack direction="row" spacing={1} useFlexGap sx={{ alignItems: 'center', flexWrap: 'wrap', py: 0.5 }}>{children}</Stack>;
+const Row = ({ children }: { children: React.ReactNode }) => (
+  <Stack direction="row" spacing={1} useFlexGap sx={{ alignItems: 'center', flexWrap: 'wrap', py: 0.5 }}>
+    {children}
+  </Stack>
+);

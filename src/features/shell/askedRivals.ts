@@ -37,4 +37,9 @@ function subscribe(tell: () => void): () => void {
 }
 
 const NONE: readonly AskedRivals[] = [];
-export const useAskedRivals = (): readonly AskedRivals[] => useSyncExternalStore(subscribe, () => asked, () => NONE);
+export const useAskedRivals = (): readonly AskedRivals[] =>
+  useSyncExternalStore(
+    subscribe,
+    () => asked,
+    () => NONE,
+  );

@@ -4,25 +4,33 @@ import { BuildSession, type KeptSteps, type SaveAnswer } from './buildSession';
 
 /** A session on a server and a clock that the test drives. */
 function withServer() {
-  const server: { version: number; document: BuildDocument; down: boolean; problem?: Problem } = { version: 1, document: emptyDocument(), down: false };
+  const server: { version: number; document: BuildDocument; down: boolean; problem?: Problem } = {
+    version: 1,
+    document: emptyDocument(),
+    down: false,
+  };
   const waiting: (() => void)[] = [];
-  const open = (keepSteps?: (steps: KeptSteps) => void) => new BuildSession({
-    ...(keepSteps ? { keepSteps } : {}),
-    document: server.document, version: server.version, closed: false,
-    later: (run) => {
-      waiting.push(run);
-      return () => waiting.splice(waiting.indexOf(run), 1);
-    },
-    now: () => 0,
-    send: async (version, document): Promise<SaveAnswer> => {
-      if (server.problem) return { kind: 'unreachable', problem: server.problem };
-      if (server.down) return { kind: 'unreachable' };
-      if (version !== server.version) return { kind: 'conflict', version: server.version, document: server.document };
-      server.version += 1;
-      server.document = document;
-      return { kind: 'saved', version: server.version };
-    },
-  });
+  const open = (keepSteps?: (steps: KeptSteps) => void) =>
+    new BuildSession({
+      ...(keepSteps ? { keepSteps } : {}),
+      document: server.document,
+      version: server.version,
+      closed: false,
+      later: (run) => {
+        waiting.push(run);
+        return () => waiting.splice(waiting.indexOf(run), 1);
+      },
+      now: () => 0,
+      send: async (version, document): Promise<SaveAnswer> => {
+        if (server.problem) return { kind: 'unreachable', problem: server.problem };
+        if (server.down) return { kind: 'unreachable' };
+        if (version !== server.version)
+          return { kind: 'conflict', version: server.version, document: server.document };
+        server.version += 1;
+        server.document = document;
+        return { kind: 'saved', version: server.version };
+      },
+    });
   const settleOnce = async () => {
     waiting.shift()!();
     await new Promise((resolve) => setImmediate(resolve));
@@ -118,7 +126,10 @@ describe('a build session', () => {
   });
 
   it('asks where both changed one field, and keeps either', async () => {
-    for (const [keep, kept] of [['mine', 300], ['theirs', 280]] as const) {
+    for (const [keep, kept] of [
+      ['mine', 300],
+      ['theirs', 280],
+    ] as const) {
       const { server, open, settle } = withServer();
       const [one, two] = [open(), open()];
       one.edit(wheelbase(280));
@@ -149,7 +160,11 @@ describe('a build session', () => {
   it('says what the server said where it could not save, and sends it again', async () => {
     const { server, open, settleOnce, settle } = withServer();
     const session = open();
-    const full = { path: '', message: 'The disk of the database is full.', remedy: 'make room on the disk and save again' };
+    const full = {
+      path: '',
+      message: 'The disk of the database is full.',
+      remedy: 'make room on the disk and save again',
+    };
     server.problem = full;
     session.edit(wheelbase(280));
     await settleOnce();

@@ -1,5 +1,13 @@
 import type { BuildDocument } from '@/core/build/document';
-import { applyPatch, type Conflict, inverseOf, type Patch, type Path, valueAt, withValue } from '@/core/build/patch';
+import {
+  applyPatch,
+  type Conflict,
+  inverseOf,
+  type Patch,
+  type Path,
+  valueAt,
+  withValue,
+} from '@/core/build/patch';
 import { finishPatch, mergeBuilds } from '@/core/build/unfinished';
 import type { Problem } from '@/core/errors';
 import { HeldBack } from './heldBack';
@@ -44,10 +52,14 @@ const RETRY_AFTER_MS = 3000;
 
 const MOST_STEPS = 100;
 
-const NO_CONNECTION: Problem = { path: '', message: 'No connection: your changes stay in this tab and are sent again.' };
+const NO_CONNECTION: Problem = {
+  path: '',
+  message: 'No connection: your changes stay in this tab and are sent again.',
+};
 
 /** The edits of one patch to what the other leaves alone. */
-const without = (patch: Patch, other: Patch): Patch => patch.filter(({ path }) => !other.some((one) => one.path.join('/') === path.join('/')));
+const without = (patch: Patch, other: Patch): Patch =>
+  patch.filter(({ path }) => !other.some((one) => one.path.join('/') === path.join('/')));
 
 interface Step {
   key?: string | undefined;
@@ -77,7 +89,15 @@ export class BuildSession {
     this.options = options;
     this.base = options.document;
     this.version = options.version;
-    this.state = { document: options.document, save: options.closed ? 'closed' : 'saved', savedAt: undefined, problem: undefined, conflicts: [], canUndo: false, canRedo: false };
+    this.state = {
+      document: options.document,
+      save: options.closed ? 'closed' : 'saved',
+      savedAt: undefined,
+      problem: undefined,
+      conflicts: [],
+      canUndo: false,
+      canRedo: false,
+    };
   }
 
   readonly subscribe = (listener: () => void) => {
@@ -94,7 +114,12 @@ export class BuildSession {
     if (patch.length === 0) return;
     const backward = inverseOf(this.state.document, patch);
     const last = this.done.at(-1);
-    if (last && stepKey !== undefined && last.key === stepKey) this.done[this.done.length - 1] = { ...last, forward: [...without(last.forward, patch), ...patch], backward: [...without(backward, last.backward), ...last.backward] };
+    if (last && stepKey !== undefined && last.key === stepKey)
+      this.done[this.done.length - 1] = {
+        ...last,
+        forward: [...without(last.forward, patch), ...patch],
+        backward: [...without(backward, last.backward), ...last.backward],
+      };
     else {
       this.dropIdle();
       this.done.push({ key: stepKey, forward: patch, backward });
@@ -131,7 +156,12 @@ export class BuildSession {
   private dropIdle(): void {
     const { document } = this.state;
     const last = this.done.at(-1);
-    if (!last?.backward.every(({ path, value }) => JSON.stringify(valueAt(document, path)) === JSON.stringify(value))) return;
+    if (
+      !last?.backward.every(
+        ({ path, value }) => JSON.stringify(valueAt(document, path)) === JSON.stringify(value),
+      )
+    )
+      return;
     this.done.pop();
     this.publish({});
   }
@@ -202,7 +232,8 @@ export class BuildSession {
         this.base = sent;
         this.version = answer.version;
         const problem = this.held.problem;
-        if (this.state.document === wanted) this.publish({ save: problem ? 'refused' : 'saved', problem, savedAt: this.options.now() });
+        if (this.state.document === wanted)
+          this.publish({ save: problem ? 'refused' : 'saved', problem, savedAt: this.options.now() });
         else this.schedule(SAVE_AFTER_MS);
         return;
       }
@@ -210,9 +241,16 @@ export class BuildSession {
         const { document, conflicts } = mergeBuilds(this.base, this.state.document, answer.document);
         this.base = answer.document;
         this.version = answer.version;
-        const open = this.state.conflicts.filter((old) => !conflicts.some((one) => one.path.join('/') === old.path.join('/')));
+        const open = this.state.conflicts.filter(
+          (old) => !conflicts.some((one) => one.path.join('/') === old.path.join('/')),
+        );
         const changed = JSON.stringify(document) !== JSON.stringify(answer.document);
-        this.publish({ document, conflicts: [...open, ...conflicts], save: changed ? 'unsaved' : 'saved', savedAt: this.options.now() });
+        this.publish({
+          document,
+          conflicts: [...open, ...conflicts],
+          save: changed ? 'unsaved' : 'saved',
+          savedAt: this.options.now(),
+        });
         if (changed) this.schedule(0);
         return;
       }

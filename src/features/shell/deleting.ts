@@ -8,7 +8,12 @@ import { callApi, sentenceOf } from '../api';
  * @param gone takes it from the page
  * @param back puts it on the page again, as the workshop gives it back
  */
-export async function deleteUndoably<T>(address: string, words: string, gone: () => void, back: (restored: T) => void): Promise<void> {
+export async function deleteUndoably<T>(
+  address: string,
+  words: string,
+  gone: () => void,
+  back: (restored: T) => void,
+): Promise<void> {
   await callApi('DELETE', address);
   gone();
   sayUndoable(words, () => restored(async () => back(await callApi<T>('POST', `${address}/restore`))));

@@ -5,6 +5,8 @@ let worker: Remote<FieldWorker> | undefined;
 
 /** The one worker of this page that reads tracks and fits what was measured. */
 export function fieldWorker(): Remote<FieldWorker> {
-  worker ??= wrap<FieldWorker>(new Worker(new URL('../../workers/field.worker.ts', import.meta.url), { type: 'module' }));
+  worker ??= wrap<FieldWorker>(
+    new Worker(new URL('../../workers/field.worker.ts', import.meta.url), { type: 'module' }),
+  );
   return worker;
 }

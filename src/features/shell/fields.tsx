@@ -8,7 +8,21 @@ import { QuantityField } from '@/ui/QuantityField';
 import { useBuild } from './BuildContext';
 
 /** A number of the document by its path: label, unit, limits and ghost come with it. */
-export function DocumentField({ path, label, example, usual, digits, after }: { path: Path; label?: string; example?: number; usual?: number; digits?: number; after?: ReactNode }) {
+export function DocumentField({
+  path,
+  label,
+  example,
+  usual,
+  digits,
+  after,
+}: {
+  path: Path;
+  label?: string;
+  example?: number;
+  usual?: number;
+  digits?: number;
+  after?: ReactNode;
+}) {
   const { document, ghost, edit, session, closed } = useBuild();
   const known = labelOf(path);
   return (
@@ -32,16 +46,37 @@ export function DocumentField({ path, label, example, usual, digits, after }: { 
 }
 
 /** One of a few words. */
-export function DocumentChoice<T extends string>({ path, label, options, empty }: { path: Path; label?: string; options: readonly (readonly [T, string])[]; empty?: string }) {
+export function DocumentChoice<T extends string>({
+  path,
+  label,
+  options,
+  empty,
+}: {
+  path: Path;
+  label?: string;
+  options: readonly (readonly [T, string])[];
+  empty?: string;
+}) {
   const { document, edit, closed } = useBuild();
   const name = label ?? labelOf(path).label;
   const value = valueAt(document, path) as T | undefined;
   return (
     <div className="field">
       <label htmlFor={path.join('-')}>{name}</label>
-      <select id={path.join('-')} value={value ?? ''} disabled={closed} onChange={(event) => edit([{ path, value: event.target.value === '' ? undefined : event.target.value }])}>
+      <select
+        id={path.join('-')}
+        value={value ?? ''}
+        disabled={closed}
+        onChange={(event) =>
+          edit([{ path, value: event.target.value === '' ? undefined : event.target.value }])
+        }
+      >
         {value === undefined || empty ? <option value="">{empty ?? 'choose'}</option> : null}
-        {options.map(([id, words]) => <option key={id} value={id}>{words}</option>)}
+        {options.map(([id, words]) => (
+          <option key={id} value={id}>
+            {words}
+          </option>
+        ))}
       </select>
     </div>
   );
@@ -50,7 +85,10 @@ export function DocumentChoice<T extends string>({ path, label, options, empty }
 export function Group({ title, aside, children }: { title: string; aside?: ReactNode; children: ReactNode }) {
   return (
     <section className="group" aria-label={title}>
-      <h2>{title}{aside ? <span>{aside}</span> : null}</h2>
+      <h2>
+        {title}
+        {aside ? <span>{aside}</span> : null}
+      </h2>
       {children}
     </section>
   );

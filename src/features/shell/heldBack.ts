@@ -35,7 +35,13 @@ export class HeldBack {
 
   private narrowest(path: Path, document: BuildDocument, saved: BuildDocument): Path {
     let end = path.length;
-    while (end > 0 && (this.held.some((one) => one.path.length >= end && startsWith(one.path, path.slice(0, end))) || valueAt(document, path.slice(0, end)) === undefined || (end > 1 && valueAt(saved, path.slice(0, end - 1)) === undefined))) end -= 1;
+    while (
+      end > 0 &&
+      (this.held.some((one) => one.path.length >= end && startsWith(one.path, path.slice(0, end))) ||
+        valueAt(document, path.slice(0, end)) === undefined ||
+        (end > 1 && valueAt(saved, path.slice(0, end - 1)) === undefined))
+    )
+      end -= 1;
     return path.slice(0, end);
   }
 }
@@ -46,7 +52,10 @@ const startsWith = (path: Path, head: Path) => head.every((key, index) => path[i
 function pathIn(document: BuildDocument, dotted: string): Path {
   const path: string[] = [];
   let node: unknown = document;
-  for (const key of dotted.replace(/^document\.?/, '').split('.').filter(Boolean)) {
+  for (const key of dotted
+    .replace(/^document\.?/, '')
+    .split('.')
+    .filter(Boolean)) {
     const next = isItemList(node) ? (node[Number(key)]?.id ?? key) : key;
     path.push(next);
     node = valueAt(node, [next]);

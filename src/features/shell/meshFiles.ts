@@ -7,7 +7,10 @@ const seenFiles = new Map<string, Uint8Array<ArrayBuffer>>();
 
 /** Sends a mesh's file to the workshop, which names it by what it holds. */
 export async function keepFile(bytes: Uint8Array<ArrayBuffer>): Promise<string> {
-  const { hash } = await callApi<{ hash: string }>('POST', '/api/meshes', undefined, { body: bytes, headers: { 'content-type': 'application/octet-stream' } });
+  const { hash } = await callApi<{ hash: string }>('POST', '/api/meshes', undefined, {
+    body: bytes,
+    headers: { 'content-type': 'application/octet-stream' },
+  });
   seenFiles.set(hash, bytes);
   return hash;
 }
@@ -16,8 +19,15 @@ export async function fileOf(hash: string): Promise<Uint8Array<ArrayBuffer>> {
   const known = seenFiles.get(hash);
   if (known) return known;
   const response = await fetch(`/api/meshes/${hash}`).catch(() => undefined);
-  if (!response) throw new ApiProblem(0, 'unreachable', { message: 'No connection to the server.' }, undefined);
-  if (!response.ok) throw new ApiProblem(response.status, 'notFound', { message: 'This workshop does not hold the mesh of the part.', remedy: 'drop its file here again' }, undefined);
+  if (!response)
+    throw new ApiProblem(0, 'unreachable', { message: 'No connection to the server.' }, undefined);
+  if (!response.ok)
+    throw new ApiProblem(
+      response.status,
+      'notFound',
+      { message: 'This workshop does not hold the mesh of the part.', remedy: 'drop its file here again' },
+      undefined,
+    );
   const bytes = new Uint8Array(await response.arrayBuffer());
   seenFiles.set(hash, bytes);
   return bytes;

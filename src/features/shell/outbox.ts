@@ -48,15 +48,17 @@ interface Box extends DBSchema {
 const [NAME, VERSION, STORE, DRAFTS] = ['lean-badger-field', 1, 'waiting', 'drafts'] as const;
 let opened: Promise<IDBPDatabase<Box>> | undefined;
 
-const box = () => (opened ??= openDB<Box>(NAME, VERSION, {
-  upgrade: (database) => {
-    database.createObjectStore(STORE, { keyPath: 'id' });
-    database.createObjectStore(DRAFTS, { keyPath: 'revisionId' });
-  },
-}));
+const box = () =>
+  (opened ??= openDB<Box>(NAME, VERSION, {
+    upgrade: (database) => {
+      database.createObjectStore(STORE, { keyPath: 'id' });
+      database.createObjectStore(DRAFTS, { keyPath: 'revisionId' });
+    },
+  }));
 
 /** Its texts go in as they can be kept. */
-export const keepWaiting = async (one: Waiting): Promise<void> => void (await (await box()).put(STORE, { ...one, sheet: keepableTexts(one.sheet) }));
+export const keepWaiting = async (one: Waiting): Promise<void> =>
+  void (await (await box()).put(STORE, { ...one, sheet: keepableTexts(one.sheet) }));
 export const dropWaiting = async (id: string): Promise<void> => void (await (await box()).delete(STORE, id));
 export const keptWaiting = async (id: string): Promise<Waiting | undefined> => (await box()).get(STORE, id);
 
@@ -65,12 +67,15 @@ const KEPT_MS = 30 * 86_400_000;
 /** What waits, without what was thrown away; that goes for good after 30 days. */
 export async function allWaiting(): Promise<Waiting[]> {
   const all = await (await box()).getAll(STORE);
-  for (const { id, givenUpAt } of all) if (givenUpAt !== undefined && Date.parse(givenUpAt) < Date.now() - KEPT_MS) await dropWaiting(id);
+  for (const { id, givenUpAt } of all)
+    if (givenUpAt !== undefined && Date.parse(givenUpAt) < Date.now() - KEPT_MS) await dropWaiting(id);
   return all.filter(({ givenUpAt }) => givenUpAt === undefined).sort((a, b) => (a.at < b.at ? -1 : 1));
 }
 
-export const keepDraftFiles = async (draft: DraftFiles): Promise<void> => void (await (await box()).put(DRAFTS, draft));
-export const draftFiles = async (revisionId: string): Promise<DraftFiles | undefined> => (await box()).get(DRAFTS, revisionId);
+export const keepDraftFiles = async (draft: DraftFiles): Promise<void> =>
+  void (await (await box()).put(DRAFTS, draft));
+export const draftFiles = async (revisionId: string): Promise<DraftFiles | undefined> =>
+  (await box()).get(DRAFTS, revisionId);
 
 /** What the doors of the workshop do with one thing; throws an ApiProblem as they do. */
 export interface Doors {
@@ -108,7 +113,8 @@ export async function sendWaiting(shelf: Shelf, doors: Doors): Promise<{ one: Wa
       taken.push({ one, answer });
     } catch (error) {
       if (!(error instanceof ApiProblem)) break;
-      if (FINAL.has(error.status)) await shelf.keep({ ...waiting, refused: error.sentence, refusedPath: error.path });
+      if (FINAL.has(error.status))
+        await shelf.keep({ ...waiting, refused: error.sentence, refusedPath: error.path });
       else if (error.status !== ITS_OWN_FAULT) break;
     }
   }
@@ -126,11 +132,27 @@ async function withFiles(waiting: Waiting, shelf: Shelf, doors: Doors): Promise<
   }
   if (one.track && one.kind === 'run') {
     const sheet = one.sheet as RunSheet;
-    if (sheet.track) one = { ...one, sheet: { ...sheet, track: { ...sheet.track, hash: await doors.track(one.track) } } };
+    if (sheet.track)
+      one = { ...one, sheet: { ...sheet, track: { ...sheet.track, hash: await doors.track(one.track) } } };
   }
   const photos = one.photos.map(({ hash, caption }) => ({ hash: hash!, ...(caption ? { caption } : {}) }));
   if (photos.length === 0) return one;
-  return { ...one, sheet: one.kind === 'run' ? { ...(one.sheet as RunSheet), photos } : withLedger(one.sheet as FailureSheet, photos) };
+  return {
+    ...one,
+    sheet:
+      one.kind === 'run'
+        ? { ...(one.sheet as RunSheet), photos }
+        : withLedger(one.sheet as FailureSheet, photos),
+  };
 }
 
-const withLedger = (sheet: FailureSheet, photos: Photo[]): FailureSheet => ({ ...sheet, ledger: { ...sheet.ledger, photos: [...(sheet.ledger?.photos ?? []).filter(({ hash }) => !photos.some((one) => one.hash === hash)), ...photos] } });
+const withLedger = (sheet: FailureSheet, photos: Photo[]): FailureSheet => ({
+  ...sheet,
+  ledger: {
+    ...sheet.ledger,
+    photos: [
+      ...(sheet.ledger?.photos ?? []).filter(({ hash }) => !photos.some((one) => one.hash === hash)),
+      ...photos,
+    ],
+  },
+});

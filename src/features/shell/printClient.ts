@@ -5,6 +5,8 @@ let worker: Remote<PrintWorker> | undefined;
 
 /** The one worker of this page that solves hole patterns. */
 export function printWorker(): Remote<PrintWorker> {
-  worker ??= wrap<PrintWorker>(new Worker(new URL('../../workers/print.worker.ts', import.meta.url), { type: 'module' }));
+  worker ??= wrap<PrintWorker>(
+    new Worker(new URL('../../workers/print.worker.ts', import.meta.url), { type: 'module' }),
+  );
   return worker;
 }

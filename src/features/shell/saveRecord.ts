@@ -16,7 +16,11 @@ interface AnswerOf {
   copy: Versioned<CopyRecord>;
 }
 
-const DOORS: Readonly<Record<SheetKind, string>> = { failure: '/api/failures', print: '/api/prints', copy: '/api/copies' };
+const DOORS: Readonly<Record<SheetKind, string>> = {
+  failure: '/api/failures',
+  print: '/api/prints',
+  copy: '/api/copies',
+};
 
 /** What a change does when somebody else was quicker. */
 export interface SaveDoors {
@@ -25,7 +29,10 @@ export interface SaveDoors {
   ask(rivals: readonly Rival[]): Promise<readonly boolean[]>;
 }
 
-const DOORS_OF_THE_PAGE: SaveDoors = { send: (path, body) => callApi('PUT', path, body, { keepalive: true }), ask: askRivals };
+const DOORS_OF_THE_PAGE: SaveDoors = {
+  send: (path, body) => callApi('PUT', path, body, { keepalive: true }),
+  ask: askRivals,
+};
 
 /**
  * Saves a changed record. Where another tab or person was quicker, both changes are joined and sent again; what both changed is asked.
@@ -33,7 +40,13 @@ const DOORS_OF_THE_PAGE: SaveDoors = { send: (path, body) => callApi('PUT', path
  * @param base the record that the change was made to
  * @param latest the record as it is known now, where that is another
  */
-export async function saveRecord<K extends SheetKind>(kind: K, base: RecordOf[K], mine: RecordOf[K], latest: Versioned<RecordOf[K]>, { send, ask }: SaveDoors = DOORS_OF_THE_PAGE): Promise<AnswerOf[K]> {
+export async function saveRecord<K extends SheetKind>(
+  kind: K,
+  base: RecordOf[K],
+  mine: RecordOf[K],
+  latest: Versioned<RecordOf[K]>,
+  { send, ask }: SaveDoors = DOORS_OF_THE_PAGE,
+): Promise<AnswerOf[K]> {
   const join = async (from: SheetOf[K], to: SheetOf[K], theirs: SheetOf[K]) => {
     const { sheet, rivals } = mergeSheets(kind, from, to, theirs);
     const keepsMine = rivals.length > 0 ? await ask(rivals) : [];
@@ -60,5 +73,7 @@ function sheetOf<K extends SheetKind>(record: RecordOf[K]): SheetOf[K] {
 
 /** The record as it stands, where a change was refused because it was made to an older one. */
 function presentIn<T>(error: unknown): T | undefined {
-  return error instanceof ApiProblem && error.code === 'conflict' ? (error.body as { current: T }).current : undefined;
+  return error instanceof ApiProblem && error.code === 'conflict'
+    ? (error.body as { current: T }).current
+    : undefined;
 }

@@ -1,7 +1,15 @@
 import type { Segment } from '@/core/checks/check';
 
 export const SEGMENT_NAMES: Readonly<Record<Segment, string>> = {
-  brief: 'Brief', drive: 'Drive', power: 'Power', chassis: 'Chassis', suspension: 'Suspension', parts: 'Parts', print: 'Print', field: 'Field', learn: 'Learn',
+  brief: 'Brief',
+  drive: 'Drive',
+  power: 'Power',
+  chassis: 'Chassis',
+  suspension: 'Suspension',
+  parts: 'Parts',
+  print: 'Print',
+  field: 'Field',
+  learn: 'Learn',
 };
 
 export const SEGMENT_QUESTIONS: Readonly<Record<Segment, string>> = {
@@ -16,4 +24,5 @@ export const SEGMENT_QUESTIONS: Readonly<Record<Segment, string>> = {
   learn: 'Why did it break, and what next?',
 };
 
-export const segmentPath = (buildId: string, letter: string, segment: Segment) => `/builds/${buildId}/${letter}/${segment}`;
+export const segmentPath = (buildId: string, letter: string, segment: Segment) =>
+  `/builds/${buildId}/${letter}/${segment}`;

@@ -15,7 +15,11 @@ interface Full {
 }
 
 /** At once the states of the quick checks on one surface, the others as they were; over all surfaces and with remedies as soon as the worker has them. */
-export function useChecks(document: BuildDocument, surface: ChosenSurface | undefined, thresholds: Thresholds): readonly Check[] {
+export function useChecks(
+  document: BuildDocument,
+  surface: ChosenSurface | undefined,
+  thresholds: Thresholds,
+): readonly Check[] {
   const quick = useMemo(() => keptStates(document, surface, thresholds), [document, surface, thresholds]);
   const [full, setFull] = useState<Full>();
 
@@ -37,6 +41,8 @@ export function useChecks(document: BuildDocument, surface: ChosenSurface | unde
   return useMemo(() => {
     if (!full) return quick;
     if (full.document === document) return full.checks;
-    return quick.map((check) => (HEAVY_CHECKS.has(check.id) ? (full.checks.find(({ id }) => id === check.id) ?? check) : check));
+    return quick.map((check) =>
+      HEAVY_CHECKS.has(check.id) ? (full.checks.find(({ id }) => id === check.id) ?? check) : check,
+    );
   }, [full, quick, document]);
 }

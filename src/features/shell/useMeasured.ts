@@ -24,12 +24,22 @@ export function useMeasured(): Measured {
   useEffect(() => {
     if (!open?.mesh || !mark) return;
     let current = true;
-    const { id, mesh: { hash, name, unitMm, up } } = open;
+    const {
+      id,
+      mesh: { hash, name, unitMm, up },
+    } = open;
     void (async () => {
       const answer = await measured(hash, name, unitMm, up);
       if (!current) return;
-      if (typeof answer !== 'string' && !closed) edit([{ path: ['parts', 'items', id, 'mesh', 'lies'], value: { of: mark, ...answer } }], `lies ${mark}`);
-      else setFound((all) => new Map(all).set(mark, typeof answer === 'string' ? answer : { of: mark, ...answer }));
+      if (typeof answer !== 'string' && !closed)
+        edit(
+          [{ path: ['parts', 'items', id, 'mesh', 'lies'], value: { of: mark, ...answer } }],
+          `lies ${mark}`,
+        );
+      else
+        setFound((all) =>
+          new Map(all).set(mark, typeof answer === 'string' ? answer : { of: mark, ...answer }),
+        );
     })();
     return () => {
       current = false;
@@ -41,12 +51,24 @@ export function useMeasured(): Measured {
       const lies = mesh ? found.get(liesMark(mesh)) : undefined;
       return lies === undefined ? [] : [{ id, lies }];
     });
-    const patch: Patch = known.flatMap(({ id, lies }) => (typeof lies === 'string' ? [] : [{ path: ['parts', 'items', id, 'mesh', 'lies'], value: lies }]));
-    return { document: applyPatch(document, patch), problems: new Map(known.flatMap(({ id, lies }) => (typeof lies === 'string' ? [[id, lies] as const] : []))) };
+    const patch: Patch = known.flatMap(({ id, lies }) =>
+      typeof lies === 'string' ? [] : [{ path: ['parts', 'items', id, 'mesh', 'lies'], value: lies }],
+    );
+    return {
+      document: applyPatch(document, patch),
+      problems: new Map(
+        known.flatMap(({ id, lies }) => (typeof lies === 'string' ? [[id, lies] as const] : [])),
+      ),
+    };
   }, [document, found]);
 }
 
-async function measured(hash: string, name: string, unitMm: number, up: readonly [number, number, number]): Promise<Omit<PartLies, 'of'> | string> {
+async function measured(
+  hash: string,
+  name: string,
+  unitMm: number,
+  up: readonly [number, number, number],
+): Promise<Omit<PartLies, 'of'> | string> {
   try {
     const answer = await printWorker().lies({ bytes: await fileOf(hash), name, unitMm, up });
     return 'refused' in answer ? `The mesh ${answer.refused.message}.` : answer;

@@ -11,7 +11,10 @@ export interface Worked<T> {
 const AFTER_CHANGE_MS = 10;
 
 /** What the worker makes of the inputs, worked out again when one of them is another; `work` is undefined where there is nothing to do. */
-export function useWorked<T extends object>(work: (() => Promise<T | Refusal>) | undefined, inputs: readonly unknown[]): Worked<T> {
+export function useWorked<T extends object>(
+  work: (() => Promise<T | Refusal>) | undefined,
+  inputs: readonly unknown[],
+): Worked<T> {
   const [found, setFound] = useState<{ inputs: readonly unknown[]; answer: T | Refusal }>();
   const held = useRef(work);
   useEffect(() => {
@@ -35,5 +38,7 @@ export function useWorked<T extends object>(work: (() => Promise<T | Refusal>) |
 
   if (!found || idle) return { stale: true };
   const stale = found.inputs.some((input, index) => input !== inputs[index]);
-  return 'refused' in found.answer ? { refused: found.answer.refused, stale } : { value: found.answer as T, stale };
+  return 'refused' in found.answer
+    ? { refused: found.answer.refused, stale }
+    : { value: found.answer as T, stale };
 }

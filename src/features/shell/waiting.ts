@@ -2,7 +2,15 @@ import { useSyncExternalStore } from 'react';
 import { callApi } from '../api';
 import { sayUndoable } from '@/ui/Snackbars';
 import { restored } from './deleting';
-import { allWaiting, type Doors, dropWaiting, keepWaiting, keptWaiting, sendWaiting, type Waiting } from './outbox';
+import {
+  allWaiting,
+  type Doors,
+  dropWaiting,
+  keepWaiting,
+  keptWaiting,
+  sendWaiting,
+  type Waiting,
+} from './outbox';
 
 type Taken = { one: Waiting; answer: unknown };
 
@@ -18,9 +26,22 @@ async function show(): Promise<void> {
 }
 
 const doors: Doors = {
-  photo: async (blob) => (await callApi<{ hash: string }>('POST', '/api/photos', undefined, { body: blob, headers: { 'content-type': 'application/octet-stream' } })).hash,
-  track: async (blob) => (await callApi<{ hash: string }>('POST', '/api/tracks', undefined, { body: blob, headers: { 'content-type': 'application/octet-stream' } })).hash,
-  send: ({ kind, revisionId, sheet }) => callApi('POST', `/api/revisions/${revisionId}/${kind === 'run' ? 'runs' : 'failures'}`, sheet),
+  photo: async (blob) =>
+    (
+      await callApi<{ hash: string }>('POST', '/api/photos', undefined, {
+        body: blob,
+        headers: { 'content-type': 'application/octet-stream' },
+      })
+    ).hash,
+  track: async (blob) =>
+    (
+      await callApi<{ hash: string }>('POST', '/api/tracks', undefined, {
+        body: blob,
+        headers: { 'content-type': 'application/octet-stream' },
+      })
+    ).hash,
+  send: ({ kind, revisionId, sheet }) =>
+    callApi('POST', `/api/revisions/${revisionId}/${kind === 'run' ? 'runs' : 'failures'}`, sheet),
 };
 
 const shelf = { all: allWaiting, keep: keepWaiting, drop: dropWaiting };
@@ -54,11 +75,13 @@ export async function giveUp(id: string, name: string): Promise<void> {
   if (!one) return;
   await keepWaiting({ ...one, givenUpAt: new Date().toISOString() });
   await show();
-  sayUndoable(`${name} thrown away before it was sent.`, () => restored(async () => {
-    await keepWaiting(one);
-    await show();
-    void sendNow();
-  }));
+  sayUndoable(`${name} thrown away before it was sent.`, () =>
+    restored(async () => {
+      await keepWaiting(one);
+      await show();
+      void sendNow();
+    }),
+  );
 }
 
 /** Hands something that was refused to another revision, and sends it there. */
@@ -81,7 +104,8 @@ function watch(): void {
   void show().then(() => (shown.length > 0 ? sendNow() : undefined));
   window.addEventListener('online', () => void sendNow());
   document.addEventListener('visibilitychange', () => {
-    if (document.visibilityState === 'visible') void show().then(() => (shown.length > 0 ? sendNow() : undefined));
+    if (document.visibilityState === 'visible')
+      void show().then(() => (shown.length > 0 ? sendNow() : undefined));
   });
   setInterval(() => {
     if (navigator.onLine && shown.some(({ refused }) => refused === undefined)) void sendNow();
@@ -95,4 +119,9 @@ function subscribe(tell: () => void): () => void {
 }
 
 /** What was entered here and is not with the workshop yet. */
-export const useWaiting = (): readonly Waiting[] => useSyncExternalStore(subscribe, () => shown, () => NONE);
+export const useWaiting = (): readonly Waiting[] =>
+  useSyncExternalStore(
+    subscribe,
+    () => shown,
+    () => NONE,
+  );

@@ -3,7 +3,15 @@
 import { useState } from 'react';
 import type { DrawnCorner, End } from '@/core/build/suspension';
 import { CalcError } from '@/core/errors';
-import { startCorner, startDamper, startingTravel, startRocker, type Template, TEMPLATE_WORDS, TEMPLATES } from '@/core/suspension/start';
+import {
+  startCorner,
+  startDamper,
+  startingTravel,
+  startRocker,
+  type Template,
+  TEMPLATE_WORDS,
+  TEMPLATES,
+} from '@/core/suspension/start';
 import { steers } from '@/core/suspension/endOfBuild';
 import { QuantitySlider } from '@/ui/QuantitySlider';
 import { useBuild } from '../shell/BuildContext';
@@ -38,40 +46,144 @@ export function CornerBench({ end, state, motion, onMove, chosen, onChoose }: Co
   const slide = (change: Partial<Motion>) => onMove({ ...motion, ...change });
   return (
     <Fields>
-      <Group title="Move it" aside={isAtRest(motion) ? undefined : <button type="button" className="link" onClick={() => onMove(AT_REST)}>back to rest</button>}>
-        <QuantitySlider label="Travel, up is bump" quantity="lengthMm" value={motion.travelMm} min={-droop} max={bump} step={0.5} onChange={(travelMm) => slide({ travelMm })} onEnd={() => undefined} />
-        {end === 'front' && drawn && steers(drawn.corner) ? <QuantitySlider label="Rack, to the left" quantity="lengthMm" value={motion.rackMm} min={-rack} max={rack} step={0.5} onChange={(rackMm) => slide({ rackMm })} onEnd={() => undefined} /> : null}
-        <QuantitySlider label="Roll, to the right" quantity="angleDeg" value={motion.rollDeg} min={-MOST_ROLL_DEG} max={MOST_ROLL_DEG} step={0.25} onChange={(rollDeg) => slide({ rollDeg })} onEnd={() => undefined} />
+      <Group
+        title="Move it"
+        aside={
+          isAtRest(motion) ? undefined : (
+            <button type="button" className="link" onClick={() => onMove(AT_REST)}>
+              back to rest
+            </button>
+          )
+        }
+      >
+        <QuantitySlider
+          label="Travel, up is bump"
+          quantity="lengthMm"
+          value={motion.travelMm}
+          min={-droop}
+          max={bump}
+          step={0.5}
+          onChange={(travelMm) => slide({ travelMm })}
+          onEnd={() => undefined}
+        />
+        {end === 'front' && drawn && steers(drawn.corner) ? (
+          <QuantitySlider
+            label="Rack, to the left"
+            quantity="lengthMm"
+            value={motion.rackMm}
+            min={-rack}
+            max={rack}
+            step={0.5}
+            onChange={(rackMm) => slide({ rackMm })}
+            onEnd={() => undefined}
+          />
+        ) : null}
+        <QuantitySlider
+          label="Roll, to the right"
+          quantity="angleDeg"
+          value={motion.rollDeg}
+          min={-MOST_ROLL_DEG}
+          max={MOST_ROLL_DEG}
+          step={0.25}
+          onChange={(rollDeg) => slide({ rollDeg })}
+          onEnd={() => undefined}
+        />
       </Group>
       <Group title="Hard points of the left side, at rest">
-        <PointsTable end={end} corner={corner} refused={found.ok ? undefined : found.refused} chosen={chosen} onChoose={onChoose} />
+        <PointsTable
+          end={end}
+          corner={corner}
+          refused={found.ok ? undefined : found.refused}
+          chosen={chosen}
+          onChoose={onChoose}
+        />
         <PointsFile end={end} corner={corner} />
       </Group>
       <Group title="Travel asked for, wheel and joints">
-        <DocumentField path={path('bumpMm')} label="Bump travel" example={16} /><DocumentField path={path('droopMm')} label="Droop travel" example={10} />
-        <DocumentField path={path('corner', 'staticCamberDeg')} label="Camber at rest" /><DocumentField path={path('corner', 'staticToeDeg')} label="Toe at rest" />
+        <DocumentField path={path('bumpMm')} label="Bump travel" example={16} />
+        <DocumentField path={path('droopMm')} label="Droop travel" example={10} />
+        <DocumentField path={path('corner', 'staticCamberDeg')} label="Camber at rest" />
+        <DocumentField path={path('corner', 'staticToeDeg')} label="Toe at rest" />
         <DocumentField path={path('corner', 'jointLimitDeg')} label="Joints turn up to" example={30} />
       </Group>
       <SpringPlace end={end} corner={corner} />
-      <details className="more"><summary>Start again from another corner</summary><StartFrom end={end} /></details>
+      <details className="more">
+        <summary>Start again from another corner</summary>
+        <StartFrom end={end} />
+      </details>
     </Fields>
   );
 }
 
-const BODIES = { wishbones: [['lower', 'the lower arm'], ['upper', 'the upper arm'], ['upright', 'the upright']], hingePins: [['lower', 'the arm'], ['carrier', 'the carrier'], ['upright', 'the knuckle']] } as const;
+const BODIES = {
+  wishbones: [
+    ['lower', 'the lower arm'],
+    ['upper', 'the upper arm'],
+    ['upright', 'the upright'],
+  ],
+  hingePins: [
+    ['lower', 'the arm'],
+    ['carrier', 'the carrier'],
+    ['upright', 'the knuckle'],
+  ],
+} as const;
 
 /** How the damper is reached: straight from an arm, or by pushrod and rocker. */
 function SpringPlace({ end, corner }: { end: End; corner: DrawnCorner }) {
   const { document, edit, closed } = useBuild();
   const path = (...keys: string[]) => ['suspension', end, 'corner', ...keys];
   const r = document.drive.tyre?.radiusMm ?? corner.wheelCentre[2];
-  const direct = () => edit([{ path: path('rocker'), value: undefined }, { path: path('damper'), value: startDamper(corner, r) }]);
-  const rocker = () => edit([{ path: path('damper'), value: undefined }, { path: path('rocker'), value: startRocker(corner, r) }]);
+  const direct = () =>
+    edit([
+      { path: path('rocker'), value: undefined },
+      { path: path('damper'), value: startDamper(corner, r) },
+    ]);
+  const rocker = () =>
+    edit([
+      { path: path('damper'), value: undefined },
+      { path: path('rocker'), value: startRocker(corner, r) },
+    ]);
   return (
     <Group title="Damper">
-      <div className="field"><span>Reached</span><span className="seg" role="group" aria-label="Damper reached"><button type="button" className="small" aria-pressed={corner.damper !== undefined} disabled={closed} onClick={direct}>straight</button><button type="button" className="small" aria-pressed={corner.rocker !== undefined} disabled={closed} onClick={rocker}>by a rocker</button></span></div>
-      {corner.damper ? <><DocumentChoice path={path('damper', 'on')} label="Stands on" options={BODIES[corner.kind]} /><DocumentField path={path('damper', 'closedLengthMm')} label="Shortest, closed" example={60} /></> : null}
-      {corner.rocker ? <><DocumentChoice path={path('rocker', 'pushrodArmOn')} label="Pushrod stands on" options={BODIES[corner.kind]} /><DocumentField path={path('rocker', 'closedLengthMm')} label="Shortest, closed" example={60} /></> : null}
+      <div className="field">
+        <span>Reached</span>
+        <span className="seg" role="group" aria-label="Damper reached">
+          <button
+            type="button"
+            className="small"
+            aria-pressed={corner.damper !== undefined}
+            disabled={closed}
+            onClick={direct}
+          >
+            straight
+          </button>
+          <button
+            type="button"
+            className="small"
+            aria-pressed={corner.rocker !== undefined}
+            disabled={closed}
+            onClick={rocker}
+          >
+            by a rocker
+          </button>
+        </span>
+      </div>
+      {corner.damper ? (
+        <>
+          <DocumentChoice path={path('damper', 'on')} label="Stands on" options={BODIES[corner.kind]} />
+          <DocumentField path={path('damper', 'closedLengthMm')} label="Shortest, closed" example={60} />
+        </>
+      ) : null}
+      {corner.rocker ? (
+        <>
+          <DocumentChoice
+            path={path('rocker', 'pushrodArmOn')}
+            label="Pushrod stands on"
+            options={BODIES[corner.kind]}
+          />
+          <DocumentField path={path('rocker', 'closedLengthMm')} label="Shortest, closed" example={60} />
+        </>
+      ) : null}
     </Group>
   );
 }
@@ -83,15 +195,31 @@ function StartFrom({ end }: { end: End }) {
   const { wheelbaseMm, trackFrontMm, trackRearMm } = document.chassis;
   const trackMm = end === 'front' ? trackFrontMm : trackRearMm;
   const tyreRadiusMm = document.drive.tyre?.radiusMm;
-  const missing = [...(wheelbaseMm === undefined ? ['wheelbase'] : []), ...(trackMm === undefined ? [`${end} track`] : []), ...(tyreRadiusMm === undefined ? ['tyre'] : [])];
+  const missing = [
+    ...(wheelbaseMm === undefined ? ['wheelbase'] : []),
+    ...(trackMm === undefined ? [`${end} track`] : []),
+    ...(tyreRadiusMm === undefined ? ['tyre'] : []),
+  ];
   const start = (template: Template) => {
     try {
       const own = document.suspension[end];
       const travel = startingTravel(tyreRadiusMm!);
       edit([
-        { path: ['suspension', end, 'corner'], value: startCorner(template, end, { wheelbaseMm: wheelbaseMm!, trackMm: trackMm!, tyreRadiusMm: tyreRadiusMm! }) },
-        ...(own?.bumpMm === undefined ? [{ path: ['suspension', end, 'bumpMm'], value: travel.bumpMm }] : []), ...(own?.droopMm === undefined ? [{ path: ['suspension', end, 'droopMm'], value: travel.droopMm }] : []),
-        ...(end === 'front' && document.suspension.steering?.lockMm === undefined ? [{ path: ['suspension', 'steering', 'lockMm'], value: Math.round(0.18 * tyreRadiusMm!) }] : []),
+        {
+          path: ['suspension', end, 'corner'],
+          value: startCorner(template, end, {
+            wheelbaseMm: wheelbaseMm!,
+            trackMm: trackMm!,
+            tyreRadiusMm: tyreRadiusMm!,
+          }),
+        },
+        ...(own?.bumpMm === undefined ? [{ path: ['suspension', end, 'bumpMm'], value: travel.bumpMm }] : []),
+        ...(own?.droopMm === undefined
+          ? [{ path: ['suspension', end, 'droopMm'], value: travel.droopMm }]
+          : []),
+        ...(end === 'front' && document.suspension.steering?.lockMm === undefined
+          ? [{ path: ['suspension', 'steering', 'lockMm'], value: Math.round(0.18 * tyreRadiusMm!) }]
+          : []),
       ]);
       refuse(undefined);
     } catch (error) {
@@ -101,11 +229,27 @@ function StartFrom({ end }: { end: End }) {
   };
   return (
     <Group title={`Start the ${end} corner from`}>
-      {missing.length > 0 ? <p className="quiet">Needs {missing.join(', ')} first: Chassis and Drive hold them.</p> : null}
+      {missing.length > 0 ? (
+        <p className="quiet">Needs {missing.join(', ')} first: Chassis and Drive hold them.</p>
+      ) : null}
       {TEMPLATES.map((template) => (
-        <div key={template} className="starter"><button type="button" className="btn" disabled={closed || missing.length > 0} onClick={() => start(template)}>{TEMPLATE_WORDS[template].name}</button><p className="quiet">{TEMPLATE_WORDS[template].says}</p></div>
+        <div key={template} className="starter">
+          <button
+            type="button"
+            className="btn"
+            disabled={closed || missing.length > 0}
+            onClick={() => start(template)}
+          >
+            {TEMPLATE_WORDS[template].name}
+          </button>
+          <p className="quiet">{TEMPLATE_WORDS[template].says}</p>
+        </div>
       ))}
-      {refused ? <p role="alert" style={{ color: 'var(--rust)' }}>{refused}</p> : null}
+      {refused ? (
+        <p role="alert" style={{ color: 'var(--rust)' }}>
+          {refused}
+        </p>
+      ) : null}
     </Group>
   );
 }

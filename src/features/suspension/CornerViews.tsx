@@ -47,22 +47,50 @@ interface CornerViewsProps {
 export function CornerViews(props: CornerViewsProps) {
   const height = viewHeight(props.corner, props.left, props.right);
   const scale = ALL_PX / VIEWS.reduce((sum, view) => sum + boxOf(view, props.corner, height).w, 0);
-  return <Charts style={{ gap: 16, marginTop: 2 }}>{VIEWS.map((view) => <FlatView key={view.id} view={view} height={height} scale={scale} {...props} />)}</Charts>;
+  return (
+    <Charts style={{ gap: 16, marginTop: 2 }}>
+      {VIEWS.map((view) => (
+        <FlatView key={view.id} view={view} height={height} scale={scale} {...props} />
+      ))}
+    </Charts>
+  );
 }
 
 const PAD_MM = 10;
-const tallest = ({ tyreRadiusMm, damper, rocker, wheelCentre }: Corner, { station }: Posed) => Math.max(wheelCentre[2] + tyreRadiusMm, station.points.wheelCentre![2] + tyreRadiusMm, damper?.inner[2] ?? 0, (rocker?.damperRocker[2] ?? 0) + 4) + PAD_MM;
-const viewHeight = (corner: Corner, left: Posed, right: Posed) => Math.max(tallest(corner, left), tallest(corner, right));
+const tallest = ({ tyreRadiusMm, damper, rocker, wheelCentre }: Corner, { station }: Posed) =>
+  Math.max(
+    wheelCentre[2] + tyreRadiusMm,
+    station.points.wheelCentre![2] + tyreRadiusMm,
+    damper?.inner[2] ?? 0,
+    (rocker?.damperRocker[2] ?? 0) + 4,
+  ) + PAD_MM;
+const viewHeight = (corner: Corner, left: Posed, right: Posed) =>
+  Math.max(tallest(corner, left), tallest(corner, right));
 
 /** What a view shows, mm: the whole car from the front, the left corner from elsewhere. */
 function boxOf({ id }: View, { tyreRadiusMm: r, wheelCentre }: Corner, height: number) {
   const half = wheelCentre[1] + TREAD_RADII * r + PAD_MM;
   if (id === 'front') return { x: -half, y: -height, w: 2 * half, h: height + PAD_MM };
   const side = r + PAD_MM;
-  return id === 'side' ? { x: -side, y: -height, w: 2 * side, h: height + PAD_MM } : { x: -side, y: 0, w: 2 * side, h: half };
+  return id === 'side'
+    ? { x: -side, y: -height, w: 2 * side, h: height + PAD_MM }
+    : { x: -side, y: 0, w: 2 * side, h: half };
 }
 
-function FlatView({ view, height, scale, end, corner, left, right, motion, ghost, chosen, onChoose, onRest }: CornerViewsProps & { view: View; height: number; scale: number }) {
+function FlatView({
+  view,
+  height,
+  scale,
+  end,
+  corner,
+  left,
+  right,
+  motion,
+  ghost,
+  chosen,
+  onChoose,
+  onRest,
+}: CornerViewsProps & { view: View; height: number; scale: number }) {
   const { document, edit, session, closed } = useBuild();
   const svg = useRef<SVGSVGElement>(null);
   const drag = useRef<{ name: string; dx: number; dy: number }>(undefined);
@@ -71,7 +99,8 @@ function FlatView({ view, height, scale, end, corner, left, right, motion, ghost
   const width = box.w * scale;
   const x = (p: Vec3) => across[1] * p[across[0]];
   const y = (p: Vec3) => down[1] * p[down[0]];
-  const at = (event: PointerEvent) => new DOMPoint(event.clientX, event.clientY).matrixTransform(svg.current!.getScreenCTM()!.inverse());
+  const at = (event: PointerEvent) =>
+    new DOMPoint(event.clientX, event.clientY).matrixTransform(svg.current!.getScreenCTM()!.inverse());
   const put = (name: string, from: Vec3, px: number, py: number) => {
     const place = [...from] as [number, number, number];
     place[across[0]] = Math.round(10 * across[1] * px) / 10;
@@ -84,7 +113,12 @@ function FlatView({ view, height, scale, end, corner, left, right, motion, ghost
   const arrowSteps = useArrowSteps(() => session.endStep());
   const keys = (name: string, from: Vec3) => (event: KeyboardEvent) => {
     const step = event.shiftKey ? LEAP_MM : NUDGE_MM;
-    const [dx, dy] = { ArrowLeft: [-step, 0], ArrowRight: [step, 0], ArrowUp: [0, -step], ArrowDown: [0, step] }[event.key] ?? [0, 0];
+    const [dx, dy] = {
+      ArrowLeft: [-step, 0],
+      ArrowRight: [step, 0],
+      ArrowUp: [0, -step],
+      ArrowDown: [0, step],
+    }[event.key] ?? [0, 0];
     if (dx === 0 && dy === 0) return;
     event.preventDefault();
     if (!still) return onRest();
@@ -94,18 +128,71 @@ function FlatView({ view, height, scale, end, corner, left, right, motion, ghost
   const thin = { vectorEffect: 'non-scaling-stroke' } as const;
   return (
     <figure className="chart" data-testid={`view-${view.id}`} style={{ width: `min(100%, ${width}px)` }}>
-      <figcaption><span>{view.title}</span></figcaption>
-      <svg ref={svg} viewBox={`${box.x} ${box.y} ${box.w} ${box.h}`} width={width} height={box.h * scale} role="group" aria-label={`${view.title}, ${end} corner`} style={{ touchAction: 'none' }}>
-        {view.id === 'plan' ? <line x1={box.x} x2={box.x + box.w} y1={0} y2={0} stroke="var(--rule)" strokeDasharray="6 4" {...thin} /> : <Ground box={box} z={groundAt(corner)} />}
-        {view.id === 'front' ? <line x1={0} x2={0} y1={box.y} y2={box.y + box.h} stroke="var(--rule)" strokeDasharray="6 4" {...thin} /> : null}
+      <figcaption>
+        <span>{view.title}</span>
+      </figcaption>
+      <svg
+        ref={svg}
+        viewBox={`${box.x} ${box.y} ${box.w} ${box.h}`}
+        width={width}
+        height={box.h * scale}
+        role="group"
+        aria-label={`${view.title}, ${end} corner`}
+        style={{ touchAction: 'none' }}
+      >
+        {view.id === 'plan' ? (
+          <line
+            x1={box.x}
+            x2={box.x + box.w}
+            y1={0}
+            y2={0}
+            stroke="var(--rule)"
+            strokeDasharray="6 4"
+            {...thin}
+          />
+        ) : (
+          <Ground box={box} z={groundAt(corner)} />
+        )}
+        {view.id === 'front' ? (
+          <line
+            x1={0}
+            x2={0}
+            y1={box.y}
+            y2={box.y + box.h}
+            stroke="var(--rule)"
+            strokeDasharray="6 4"
+            {...thin}
+          />
+        ) : null}
         {ghost ? <Skeleton corner={ghost.drawn.corner} posed={ghost.left} x={x} y={y} look="ghost" /> : null}
-        {ghost && view.id === 'front' ? <Skeleton corner={ghost.drawn.corner} posed={ghost.right} x={(p) => x(mirrored(p))} y={y} look="ghost" /> : null}
-        {view.id === 'front' ? <Skeleton corner={corner} posed={right} x={(p) => x(mirrored(p))} y={y} look="mirror" /> : null}
+        {ghost && view.id === 'front' ? (
+          <Skeleton
+            corner={ghost.drawn.corner}
+            posed={ghost.right}
+            x={(p) => x(mirrored(p))}
+            y={y}
+            look="ghost"
+          />
+        ) : null}
+        {view.id === 'front' ? (
+          <Skeleton corner={corner} posed={right} x={(p) => x(mirrored(p))} y={y} look="mirror" />
+        ) : null}
         <Skeleton corner={corner} posed={left} x={x} y={y} look="own" />
-        {view.id === 'front' && left.station.rollCentreMm !== undefined && still ? <RollCentre z={left.station.points.contact[2] + left.station.rollCentreMm} box={box} /> : null}
+        {view.id === 'front' && left.station.rollCentreMm !== undefined && still ? (
+          <RollCentre z={left.station.points.contact[2] + left.station.rollCentreMm} box={box} />
+        ) : null}
         {points.map(([name, place]) => (
-          <g key={name} className="hardpoint" tabIndex={0} role="button" aria-pressed={name === chosen} aria-label={`${pointLabel(name)}: arrow keys move it`} data-point={name}
-            onFocus={() => onChoose(name)} onKeyDown={closed ? undefined : keys(name, place)} onBlur={() => session.endStep()}
+          <g
+            key={name}
+            className="hardpoint"
+            tabIndex={0}
+            role="button"
+            aria-pressed={name === chosen}
+            aria-label={`${pointLabel(name)}: arrow keys move it`}
+            data-point={name}
+            onFocus={() => onChoose(name)}
+            onKeyDown={closed ? undefined : keys(name, place)}
+            onBlur={() => session.endStep()}
             onPointerDown={(event) => {
               onChoose(name);
               if (closed) return;
@@ -119,13 +206,39 @@ function FlatView({ view, height, scale, end, corner, left, right, motion, ghost
               const to = at(event);
               put(name, place, to.x + drag.current.dx, to.y + drag.current.dy);
             }}
-            onPointerUp={() => { drag.current = undefined; session.endStep(); }}
+            onPointerUp={() => {
+              drag.current = undefined;
+              session.endStep();
+            }}
           >
             <circle cx={x(place)} cy={y(place)} r={9 / scale} fill="transparent" />
-            <circle className="dot" cx={x(place)} cy={y(place)} r={(name === chosen ? 5.5 : 3.6) / scale} fill={name === chosen ? 'var(--moss)' : 'var(--sheet)'} stroke={name === chosen ? 'var(--moss)' : 'var(--ink)'} strokeWidth={1.6} {...thin} />
+            <circle
+              className="dot"
+              cx={x(place)}
+              cy={y(place)}
+              r={(name === chosen ? 5.5 : 3.6) / scale}
+              fill={name === chosen ? 'var(--moss)' : 'var(--sheet)'}
+              stroke={name === chosen ? 'var(--moss)' : 'var(--ink)'}
+              strokeWidth={1.6}
+              {...thin}
+            />
           </g>
         ))}
-        {points.filter(([name]) => name === chosen).map(([name, place]) => <text key={name} className="strong" x={x(place) + (x(place) > box.x + 0.6 * box.w ? -9 : 9) / scale} y={y(place) - 8 / scale} textAnchor={x(place) > box.x + 0.6 * box.w ? 'end' : 'start'} style={{ fontSize: 12 / scale }} pointerEvents="none">{pointLabel(name)}</text>)}
+        {points
+          .filter(([name]) => name === chosen)
+          .map(([name, place]) => (
+            <text
+              key={name}
+              className="strong"
+              x={x(place) + (x(place) > box.x + 0.6 * box.w ? -9 : 9) / scale}
+              y={y(place) - 8 / scale}
+              textAnchor={x(place) > box.x + 0.6 * box.w ? 'end' : 'start'}
+              style={{ fontSize: 12 / scale }}
+              pointerEvents="none"
+            >
+              {pointLabel(name)}
+            </text>
+          ))}
       </svg>
     </figure>
   );
@@ -134,58 +247,147 @@ function FlatView({ view, height, scale, end, corner, left, right, motion, ghost
 const groundAt = ({ wheelCentre, tyreRadiusMm }: Corner) => wheelCentre[2] - tyreRadiusMm;
 
 function Ground({ box, z }: { box: { x: number; w: number }; z: number }) {
-  return <line x1={box.x} x2={box.x + box.w} y1={-z} y2={-z} stroke="var(--ink)" strokeWidth={2} vectorEffect="non-scaling-stroke" />;
+  return (
+    <line
+      x1={box.x}
+      x2={box.x + box.w}
+      y1={-z}
+      y2={-z}
+      stroke="var(--ink)"
+      strokeWidth={2}
+      vectorEffect="non-scaling-stroke"
+    />
+  );
 }
 
 function RollCentre({ z, box }: { z: number; box: { y: number; h: number } }) {
   if (-z < box.y || -z > box.y + box.h) return null;
-  return <g pointerEvents="none"><path d={`M-5,${-z}h10M0,${-z - 5}v10`} stroke="var(--moss)" strokeWidth={2} vectorEffect="non-scaling-stroke" /><circle cx={0} cy={-z} r={3} fill="none" stroke="var(--moss)" strokeWidth={2} vectorEffect="non-scaling-stroke" /><text x={7} y={-z - 3} style={{ fontSize: 7.5, fill: 'var(--moss)' }}>roll centre</text></g>;
+  return (
+    <g pointerEvents="none">
+      <path
+        d={`M-5,${-z}h10M0,${-z - 5}v10`}
+        stroke="var(--moss)"
+        strokeWidth={2}
+        vectorEffect="non-scaling-stroke"
+      />
+      <circle
+        cx={0}
+        cy={-z}
+        r={3}
+        fill="none"
+        stroke="var(--moss)"
+        strokeWidth={2}
+        vectorEffect="non-scaling-stroke"
+      />
+      <text x={7} y={-z - 3} style={{ fontSize: 7.5, fill: 'var(--moss)' }}>
+        roll centre
+      </text>
+    </g>
+  );
 }
 
 type Look = 'own' | 'mirror' | 'ghost';
 const WIDTHS = { arm: 3.2, link: 2.2, tie: 2.2, upright: 2, damper: 5 } as const;
 
-function Skeleton({ corner, posed, x, y, look }: { corner: Corner; posed: Posed; x(p: Vec3): number; y(p: Vec3): number; look: Look }) {
+function Skeleton({
+  corner,
+  posed,
+  x,
+  y,
+  look,
+}: {
+  corner: Corner;
+  posed: Posed;
+  x(p: Vec3): number;
+  y(p: Vec3): number;
+  look: Look;
+}) {
   const ink = look === 'ghost' ? 'var(--ghost)' : look === 'mirror' ? 'var(--quiet)' : 'var(--ink)';
-  const colour = (part: keyof typeof WIDTHS) => (look !== 'own' ? ink : part === 'damper' ? 'var(--wash)' : part === 'tie' ? 'var(--slate)' : ink);
+  const colour = (part: keyof typeof WIDTHS) =>
+    look !== 'own' ? ink : part === 'damper' ? 'var(--wash)' : part === 'tie' ? 'var(--slate)' : ink;
   return (
     <g pointerEvents="none" opacity={look === 'mirror' ? 0.6 : 1}>
-      <path d={wheelPath(corner, posed, x, y)} fill={look === 'ghost' ? 'none' : 'var(--faint)'} fillOpacity={0.75} stroke={ink} strokeWidth={look === 'own' ? 1.6 : 1} vectorEffect="non-scaling-stroke" />
-      {sticksOf(corner.kind, posed).map(({ part, from, to }, index) => <line key={index} x1={x(from)} y1={y(from)} x2={x(to)} y2={y(to)} stroke={colour(part)} strokeWidth={look === 'own' ? WIDTHS[part] : 1.2} strokeLinecap="round" vectorEffect="non-scaling-stroke" />)}
+      <path
+        d={wheelPath(corner, posed, x, y)}
+        fill={look === 'ghost' ? 'none' : 'var(--faint)'}
+        fillOpacity={0.75}
+        stroke={ink}
+        strokeWidth={look === 'own' ? 1.6 : 1}
+        vectorEffect="non-scaling-stroke"
+      />
+      {sticksOf(corner.kind, posed).map(({ part, from, to }, index) => (
+        <line
+          key={index}
+          x1={x(from)}
+          y1={y(from)}
+          x2={x(to)}
+          y2={y(to)}
+          stroke={colour(part)}
+          strokeWidth={look === 'own' ? WIDTHS[part] : 1.2}
+          strokeLinecap="round"
+          vectorEffect="non-scaling-stroke"
+        />
+      ))}
     </g>
   );
 }
 
 /** Outline of the tyre: the hull of its two rims as the view sees them. */
-function wheelPath({ tyreRadiusMm: r }: Corner, { station: { points, camberDeg, toeDeg } }: Posed, x: (p: Vec3) => number, y: (p: Vec3) => number): string {
+function wheelPath(
+  { tyreRadiusMm: r }: Corner,
+  { station: { points, camberDeg, toeDeg } }: Posed,
+  x: (p: Vec3) => number,
+  y: (p: Vec3) => number,
+): string {
   const { out, forward, up } = wheelAxes(camberDeg, toeDeg);
   const centre = points.wheelCentre!;
   const half = (TREAD_RADII * r) / 2;
-  const ring = [half, -half].flatMap((aside) => Array.from({ length: 48 }, (_, index): readonly [number, number] => {
-    const angle = (index / 24) * Math.PI;
-    const p = ([0, 1, 2] as const).map((axis) => centre[axis] + aside * out[axis] + r * (Math.cos(angle) * forward[axis] + Math.sin(angle) * up[axis])) as unknown as Vec3;
-    return [x(p), y(p)];
-  }));
-  return `M${hullOf(ring).map(([px, py]) => `${px.toFixed(2)},${py.toFixed(2)}`).join('L')}Z`;
+  const ring = [half, -half].flatMap((aside) =>
+    Array.from({ length: 48 }, (_, index): readonly [number, number] => {
+      const angle = (index / 24) * Math.PI;
+      const p = ([0, 1, 2] as const).map(
+        (axis) =>
+          centre[axis] +
+          aside * out[axis] +
+          r * (Math.cos(angle) * forward[axis] + Math.sin(angle) * up[axis]),
+      ) as unknown as Vec3;
+      return [x(p), y(p)];
+    }),
+  );
+  return `M${hullOf(ring)
+    .map(([px, py]) => `${px.toFixed(2)},${py.toFixed(2)}`)
+    .join('L')}Z`;
 }
 
 /** Convex hull. Source: Andrew, Information Processing Letters 9 (1979). */
 function hullOf(points: readonly (readonly [number, number])[]): (readonly [number, number])[] {
   const sorted = [...points].sort((a, b) => a[0] - b[0] || a[1] - b[1]);
-  const chain = (list: readonly (readonly [number, number])[]) => list.reduce<(readonly [number, number])[]>((hull, point) => {
-    while (hull.length >= 2 && turns(hull.at(-2)!, hull.at(-1)!, point) <= 0) hull.pop();
-    hull.push(point);
-    return hull;
-  }, []);
+  const chain = (list: readonly (readonly [number, number])[]) =>
+    list.reduce<(readonly [number, number])[]>((hull, point) => {
+      while (hull.length >= 2 && turns(hull.at(-2)!, hull.at(-1)!, point) <= 0) hull.pop();
+      hull.push(point);
+      return hull;
+    }, []);
   return [...chain(sorted).slice(0, -1), ...chain([...sorted].reverse()).slice(0, -1)];
 }
 
-const turns = (a: readonly [number, number], b: readonly [number, number], c: readonly [number, number]) => (b[0] - a[0]) * (c[1] - a[1]) - (b[1] - a[1]) * (c[0] - a[0]);
+const turns = (a: readonly [number, number], b: readonly [number, number], c: readonly [number, number]) =>
+  (b[0] - a[0]) * (c[1] - a[1]) - (b[1] - a[1]) * (c[0] - a[0]);
 
 /** The points that may be moved, where they are now. */
 function pointsAt(corner: Corner, { station, damper, rocker }: Posed): [string, Vec3][] {
   const now = station.points as Readonly<Partial<Record<string, Vec3>>>;
-  const own = POINT_NAMES.flatMap((name): [string, Vec3][] => (now[name] && (corner as unknown as Record<string, unknown>)[name] ? [[name, now[name]]] : []));
-  if (rocker) return [...own, ['rockerPivot', rocker.pivot], ['pushrodArm', rocker.pushrod[0]], ['pushrodRocker', rocker.pushrod[1]], ['damperRocker', rocker.damper[0]], ['damperChassis', rocker.damper[1]]];
+  const own = POINT_NAMES.flatMap((name): [string, Vec3][] =>
+    now[name] && (corner as unknown as Record<string, unknown>)[name] ? [[name, now[name]]] : [],
+  );
+  if (rocker)
+    return [
+      ...own,
+      ['rockerPivot', rocker.pivot],
+      ['pushrodArm', rocker.pushrod[0]],
+      ['pushrodRocker', rocker.pushrod[1]],
+      ['damperRocker', rocker.damper[0]],
+      ['damperChassis', rocker.damper[1]],
+    ];
   return damper ? [...own, ['damperInner', damper[0]], ['damperOuter', damper[1]]] : own;
 }

@@ -10,18 +10,49 @@ import { useReader } from '@/ui/reader';
 
 const STATIONS = 61;
 
-const CURVES: readonly { id: string; title: string; quantity: QuantityName; least: number; of(station: Station): number | undefined }[] = [
+const CURVES: readonly {
+  id: string;
+  title: string;
+  quantity: QuantityName;
+  least: number;
+  of(station: Station): number | undefined;
+}[] = [
   { id: 'camber', title: 'Camber', quantity: 'angleDeg', least: 1, of: ({ camberDeg }) => camberDeg },
   { id: 'toe', title: 'Toe, in is positive', quantity: 'angleDeg', least: 0.5, of: ({ toeDeg }) => toeDeg },
-  { id: 'rollCentre', title: 'Roll centre over the ground', quantity: 'lengthMm', least: 4, of: ({ rollCentreMm }) => rollCentreMm },
-  { id: 'motionRatio', title: 'Motion ratio', quantity: 'coefficient', least: 0.1, of: ({ motionRatio }) => motionRatio },
-  { id: 'track', title: 'Track change, a wheel', quantity: 'lengthMm', least: 1, of: ({ trackChangeMm }) => trackChangeMm },
+  {
+    id: 'rollCentre',
+    title: 'Roll centre over the ground',
+    quantity: 'lengthMm',
+    least: 4,
+    of: ({ rollCentreMm }) => rollCentreMm,
+  },
+  {
+    id: 'motionRatio',
+    title: 'Motion ratio',
+    quantity: 'coefficient',
+    least: 0.1,
+    of: ({ motionRatio }) => motionRatio,
+  },
+  {
+    id: 'track',
+    title: 'Track change, a wheel',
+    quantity: 'lengthMm',
+    least: 1,
+    of: ({ trackChangeMm }) => trackChangeMm,
+  },
   { id: 'caster', title: 'Caster', quantity: 'angleDeg', least: 0.5, of: ({ casterDeg }) => casterDeg },
-  { id: 'scrub', title: 'Scrub radius', quantity: 'lengthMm', least: 1, of: ({ scrubRadiusMm }) => scrubRadiusMm },
+  {
+    id: 'scrub',
+    title: 'Scrub radius',
+    quantity: 'lengthMm',
+    least: 1,
+    of: ({ scrubRadiusMm }) => scrubRadiusMm,
+  },
 ];
 
 /** Stations of an end for its curves. */
-export const curveOf = ({ corner, bumpMm, droopMm }: EndOfBuild): readonly Station[] => suspensionSweep({ ...corner, travelMm: travelsOver(droopMm, bumpMm, STATIONS) }).stations;
+export const curveOf = ({ corner, bumpMm, droopMm }: EndOfBuild): readonly Station[] =>
+  suspensionSweep({ ...corner, travelMm: travelsOver(droopMm, bumpMm, STATIONS) }).stations;
 
 interface CurvesProps {
   drawn: EndOfBuild;
@@ -39,28 +70,66 @@ export function Curves({ drawn, ghost, travelMm, now }: CurvesProps) {
   const xs = stations.map((station) => station.travelMm);
   return (
     <section aria-label="Curves over the travel">
-      {ghost ? <p className="quiet" style={{ fontSize: 12, marginTop: 8 }}>Dashed: {now ?? 'as drawn'}. Thin: {ghost.label}.</p> : null}
+      {ghost ? (
+        <p className="quiet" style={{ fontSize: 12, marginTop: 8 }}>
+          Dashed: {now ?? 'as drawn'}. Thin: {ghost.label}.
+        </p>
+      ) : null}
       <div className="charts curves">
-      {CURVES.filter(({ of }) => of(stations[0]!) !== undefined).map(({ id, title, quantity, least, of }) => {
-        const ys = stations.map((station) => of(station)!);
-        const earlier = before?.filter((station) => of(station) !== undefined);
-        const all = [...ys, ...(earlier?.map((station) => of(station)!) ?? [])];
-        const [low, high] = [Math.min(...all), Math.max(...all)];
-        const pad = Math.max(0.12 * (high - low), (least - (high - low)) / 2, 0);
-        return (
-          <LineChart key={id} title={title} testId={`curve-${id}`} width={206} height={146} small xQuantity="lengthMm" yQuantity={quantity} xMin={xs[0]!} xMax={xs.at(-1)!} yMin={low - pad} yMax={high + pad}
-            lines={[...(earlier ? [{ id: 'ghost', label: '', style: 'earlier' as const, xs: earlier.map((station) => station.travelMm), ys: earlier.map((station) => of(station)!) }] : []), { id, label: '', style: 'predicted' as const, xs, ys }]}
-            uprights={[{ x: travelMm, label: '' }]}
-            summary={`From ${ys[0]!.toFixed(2)} at full droop to ${ys.at(-1)!.toFixed(2)} at full bump.`} />
-        );
-      })}
-      <Joints stations={stations} limitDeg={drawn.corner.jointLimitDeg} />
+        {CURVES.filter(({ of }) => of(stations[0]!) !== undefined).map(
+          ({ id, title, quantity, least, of }) => {
+            const ys = stations.map((station) => of(station)!);
+            const earlier = before?.filter((station) => of(station) !== undefined);
+            const all = [...ys, ...(earlier?.map((station) => of(station)!) ?? [])];
+            const [low, high] = [Math.min(...all), Math.max(...all)];
+            const pad = Math.max(0.12 * (high - low), (least - (high - low)) / 2, 0);
+            return (
+              <LineChart
+                key={id}
+                title={title}
+                testId={`curve-${id}`}
+                width={206}
+                height={146}
+                small
+                xQuantity="lengthMm"
+                yQuantity={quantity}
+                xMin={xs[0]!}
+                xMax={xs.at(-1)!}
+                yMin={low - pad}
+                yMax={high + pad}
+                lines={[
+                  ...(earlier
+                    ? [
+                        {
+                          id: 'ghost',
+                          label: '',
+                          style: 'earlier' as const,
+                          xs: earlier.map((station) => station.travelMm),
+                          ys: earlier.map((station) => of(station)!),
+                        },
+                      ]
+                    : []),
+                  { id, label: '', style: 'predicted' as const, xs, ys },
+                ]}
+                uprights={[{ x: travelMm, label: '' }]}
+                summary={`From ${ys[0]!.toFixed(2)} at full droop to ${ys.at(-1)!.toFixed(2)} at full bump.`}
+              />
+            );
+          },
+        )}
+        <Joints stations={stations} limitDeg={drawn.corner.jointLimitDeg} />
       </div>
     </section>
   );
 }
 
-const JOINTS: Readonly<Record<string, string>> = { lower: 'lower ball', upper: 'upper outer end', upperInner: 'upper inner end', tieInner: 'tie rod, inner end', tieOuter: 'tie rod, outer end' };
+const JOINTS: Readonly<Record<string, string>> = {
+  lower: 'lower ball',
+  upper: 'upper outer end',
+  upperInner: 'upper inner end',
+  tieInner: 'tie rod, inner end',
+  tieOuter: 'tie rod, outer end',
+};
 
 /** How far each joint turns over the travel, against what it can. */
 function Joints({ stations, limitDeg }: { stations: readonly Station[]; limitDeg: number | undefined }) {
@@ -68,11 +137,34 @@ function Joints({ stations, limitDeg }: { stations: readonly Station[]; limitDeg
   const names = Object.keys(stations[0]!.articulationDeg) as (keyof Station['articulationDeg'])[];
   return (
     <table className="grid tight joints" aria-label="Joints over the travel">
-      <thead><tr><th>Joints turn at most</th><th className="num">{limitDeg === undefined ? '' : `of ${formatNumber(limitDeg, reader.locale, 3)}°`}</th></tr></thead>
-      <tbody>{names.map((name) => {
-        const most = Math.max(...stations.map(({ articulationDeg }) => articulationDeg[name]!));
-        return <tr key={name} data-joint={name}><td>{JOINTS[name]}</td><td className="num" style={limitDeg !== undefined && most > limitDeg ? { color: 'var(--rust)', fontWeight: 600 } : undefined}>{formatNumber(most, reader.locale, 3)}°</td></tr>;
-      })}</tbody>
+      <thead>
+        <tr>
+          <th>Joints turn at most</th>
+          <th className="num">
+            {limitDeg === undefined ? '' : `of ${formatNumber(limitDeg, reader.locale, 3)}°`}
+          </th>
+        </tr>
+      </thead>
+      <tbody>
+        {names.map((name) => {
+          const most = Math.max(...stations.map(({ articulationDeg }) => articulationDeg[name]!));
+          return (
+            <tr key={name} data-joint={name}>
+              <td>{JOINTS[name]}</td>
+              <td
+                className="num"
+                style={
+                  limitDeg !== undefined && most > limitDeg
+                    ? { color: 'var(--rust)', fontWeight: 600 }
+                    : undefined
+                }
+              >
+                {formatNumber(most, reader.locale, 3)}°
+              </td>
+            </tr>
+          );
+        })}
+      </tbody>
     </table>
   );
 }

@@ -29,19 +29,38 @@ export function PlaySide({ end, tabs, foot }: SideProps) {
           <DocumentField path={path('bearingSpacingMm')} label="Apart" example={10} />
           <DocumentField path={path('inboardMm')} label="Play, inboard" example={0.05} />
           <DocumentField path={path('outboardMm')} label="Play, outboard" example={0.05} />
-          <p className="quiet" style={{ fontSize: 12 }}>The whole diametral play between axle and carrier: the bearing’s own, its seat’s and the axle’s.</p>
+          <p className="quiet" style={{ fontSize: 12 }}>
+            The whole diametral play between axle and carrier: the bearing’s own, its seat’s and the axle’s.
+          </p>
         </Group>
         <Group title="Joints">
-          {document.suspension[end]?.corner?.tieInner ? <DocumentField path={path('tieMm')} label="Along the tie rod" usual={0} /> : null}
+          {document.suspension[end]?.corner?.tieInner ? (
+            <DocumentField path={path('tieMm')} label="Along the tie rod" usual={0} />
+          ) : null}
           <DocumentField path={path('upperMm')} label="Upper outer joint" usual={0} />
-          <p className="quiet" style={{ fontSize: 12 }}>Push and pull with a caliper’s depth rod against it: from stop to stop.</p>
+          <p className="quiet" style={{ fontSize: 12 }}>
+            Push and pull with a caliper’s depth rod against it: from stop to stop.
+          </p>
         </Group>
       </Bench>
       <Readings>
         {tabs}
         {found.ok ? (
-          <h1 className="answer">A {end} rim wobbles <CheckFigure check="fit.play" title="free play" tone={found.value.rimPlayMm > MOST_PLAY_SHARE * found.value.radiusMm ? 'over' : ''}>{formatText(found.value.rimPlayMm, 'lengthMm', reader, 2)}</CheckFigure> from stop to stop: the bearings tilt it by ±{deg(found.value.bearingTiltDeg)}, the tie rod lets it toe by ±{deg(found.value.toeDeg)}.</h1>
-        ) : <h1 className="answer">Not worked out yet: it needs {found.missing.join(', ')}.</h1>}
+          <h1 className="answer">
+            A {end} rim wobbles{' '}
+            <CheckFigure
+              check="fit.play"
+              title="free play"
+              tone={found.value.rimPlayMm > MOST_PLAY_SHARE * found.value.radiusMm ? 'over' : ''}
+            >
+              {formatText(found.value.rimPlayMm, 'lengthMm', reader, 2)}
+            </CheckFigure>{' '}
+            from stop to stop: the bearings tilt it by ±{deg(found.value.bearingTiltDeg)}, the tie rod lets it
+            toe by ±{deg(found.value.toeDeg)}.
+          </h1>
+        ) : (
+          <h1 className="answer">Not worked out yet: it needs {found.missing.join(', ')}.</h1>
+        )}
         {found.ok ? <PlayBars found={found.value} /> : null}
         <BindingList end={end} />
         {foot}
@@ -59,26 +78,76 @@ function PlayBars({ found: { bearingRimMm, toeRimMm, camberRimMm, radiusMm } }: 
   const limit = MOST_PLAY_SHARE * radiusMm;
   const most = 1.15 * Math.max(limit, toeRimMm, camberRimMm);
   const x = (mm: number) => labelWidth + (mm / most) * (barWidth - labelWidth - 10);
-  const rows = [{ label: 'Fore and aft', whole: toeRimMm, more: 'tie rod' }, { label: 'Over and under', whole: camberRimMm, more: 'upper joint' }];
+  const rows = [
+    { label: 'Fore and aft', whole: toeRimMm, more: 'tie rod' },
+    { label: 'Over and under', whole: camberRimMm, more: 'upper joint' },
+  ];
   return (
-    <figure className="chart" style={{ width: `min(100%, ${barWidth}px)`, marginTop: 10 }} data-testid="play-bars">
-      <figcaption><span>Play at the rim, bearings first, then joints</span></figcaption>
-      <svg viewBox={`0 0 ${barWidth} ${BAR_HEIGHT + 20}`} width={barWidth} height={BAR_HEIGHT + 20} role="img" aria-label={`Fore and aft ${toeRimMm.toFixed(2)} mm, over and under ${camberRimMm.toFixed(2)} mm, limit ${limit.toFixed(2)} mm`}>
-        <defs><pattern id="playlimit" width="6" height="6" patternUnits="userSpaceOnUse" patternTransform="rotate(45)"><path d="M0,0v6" stroke="var(--rust)" strokeWidth="2" /></pattern></defs>
+    <figure
+      className="chart"
+      style={{ width: `min(100%, ${barWidth}px)`, marginTop: 10 }}
+      data-testid="play-bars"
+    >
+      <figcaption>
+        <span>Play at the rim, bearings first, then joints</span>
+      </figcaption>
+      <svg
+        viewBox={`0 0 ${barWidth} ${BAR_HEIGHT + 20}`}
+        width={barWidth}
+        height={BAR_HEIGHT + 20}
+        role="img"
+        aria-label={`Fore and aft ${toeRimMm.toFixed(2)} mm, over and under ${camberRimMm.toFixed(2)} mm, limit ${limit.toFixed(2)} mm`}
+      >
+        <defs>
+          <pattern
+            id="playlimit"
+            width="6"
+            height="6"
+            patternUnits="userSpaceOnUse"
+            patternTransform="rotate(45)"
+          >
+            <path d="M0,0v6" stroke="var(--rust)" strokeWidth="2" />
+          </pattern>
+        </defs>
         {rows.map(({ label, whole, more }, index) => {
           const top = 8 + index * 38;
           return (
             <g key={label}>
-              <text x={labelWidth - 10} y={top + 18} textAnchor="end" className="strong">{label}</text>
-              <rect x={labelWidth} y={top} width={x(bearingRimMm) - labelWidth} height={26} fill="var(--wash)" stroke="var(--ink)" />
-              <rect x={x(bearingRimMm)} y={top} width={Math.max(0, x(whole) - x(bearingRimMm))} height={26} fill="var(--sheet)" stroke="var(--ink)" strokeDasharray="4 3" />
-              <text x={labelWidth + 6} y={top + 17}>bearings</text>
-              <text x={x(whole) + 6} y={top + 17}>{whole - bearingRimMm > 0.005 && barWidth > 400 ? `with the ${more} ` : ''}{formatText(whole, 'lengthMm', reader, 2)}</text>
+              <text x={labelWidth - 10} y={top + 18} textAnchor="end" className="strong">
+                {label}
+              </text>
+              <rect
+                x={labelWidth}
+                y={top}
+                width={x(bearingRimMm) - labelWidth}
+                height={26}
+                fill="var(--wash)"
+                stroke="var(--ink)"
+              />
+              <rect
+                x={x(bearingRimMm)}
+                y={top}
+                width={Math.max(0, x(whole) - x(bearingRimMm))}
+                height={26}
+                fill="var(--sheet)"
+                stroke="var(--ink)"
+                strokeDasharray="4 3"
+              />
+              <text x={labelWidth + 6} y={top + 17}>
+                bearings
+              </text>
+              <text x={x(whole) + 6} y={top + 17}>
+                {whole - bearingRimMm > 0.005 && barWidth > 400 ? `with the ${more} ` : ''}
+                {formatText(whole, 'lengthMm', reader, 2)}
+              </text>
             </g>
           );
         })}
-        <rect x={x(limit)} y={0} width={8} height={BAR_HEIGHT} fill="url(#playlimit)" /><line x1={x(limit)} x2={x(limit)} y1={0} y2={BAR_HEIGHT} stroke="var(--rust)" strokeWidth={1.6} />
-        <text x={x(limit) + 8} y={BAR_HEIGHT + 14} textAnchor="end" style={{ fill: 'var(--rust)' }}>{formatText(limit, 'lengthMm', reader, 2)}, 1.5 % of the radius</text>
+        <rect x={x(limit)} y={0} width={8} height={BAR_HEIGHT} fill="url(#playlimit)" />
+        <line x1={x(limit)} x2={x(limit)} y1={0} y2={BAR_HEIGHT} stroke="var(--rust)" strokeWidth={1.6} />
+        <text x={x(limit) + 8} y={BAR_HEIGHT + 14} textAnchor="end" style={{ fill: 'var(--rust)' }}>
+          {formatText(limit, 'lengthMm', reader, 2)}, 1.5 % of the radius
+        </text>
       </svg>
     </figure>
   );
@@ -89,23 +158,67 @@ function BindingList({ end }: { end: 'front' | 'rear' }) {
   const { document, edit, closed } = useBuild();
   const { suspension } = document;
   const list = benchList(suspension, end);
-  const set = (id: string, passed: boolean) => edit([{ path: ['suspension', 'bench'], value: [...(suspension.bench ?? []).filter((tick) => tick.id !== id), ...(passed ? [{ id, at: new Date().toISOString(), of: cornerMark(suspension, end) }] : [])] }]);
+  const set = (id: string, passed: boolean) =>
+    edit([
+      {
+        path: ['suspension', 'bench'],
+        value: [
+          ...(suspension.bench ?? []).filter((tick) => tick.id !== id),
+          ...(passed ? [{ id, at: new Date().toISOString(), of: cornerMark(suspension, end) }] : []),
+        ],
+      },
+    ]);
   const open = list.filter(({ state }) => state !== 'passed').length;
   return (
     <section aria-label="Does it bind?" style={{ marginTop: 14 }}>
-      <p className={open === 0 ? 'note ok' : 'note'}>{open === 0 ? `Every joint of the ${end} was found free.` : 'A joint that binds shows when an arm does not fall under its own weight.'} Pack unplugged before hands go between the arms.</p>
-      <div className="gridbox"><table className="grid tight stacked">
-        <thead><tr><th>Does it bind?</th><th>How to look</th><th>If not</th><th>Free</th></tr></thead>
-        <tbody>
-          {list.map(({ id, item, state, at }) => (
-            <tr key={id} data-bench={id} data-state={state}>
-              <td style={{ minWidth: 190 }}><label style={{ fontWeight: 600 }}><input type="checkbox" checked={state === 'passed'} disabled={closed} onChange={(event) => set(id, event.target.checked)} /> {BENCH_WORDS[item].what}</label></td>
-              <td className="quiet">{BENCH_WORDS[item].how}</td><td className="quiet">{BENCH_WORDS[item].mend}</td>
-              <td style={{ minWidth: 110 }}>{state === 'open' ? <span className="quiet">not yet</span> : state === 'passed' ? <When at={at!} /> : <span style={{ color: 'var(--rust)' }}><When at={at!} />, undone: a point moved</span>}</td>
+      <p className={open === 0 ? 'note ok' : 'note'}>
+        {open === 0
+          ? `Every joint of the ${end} was found free.`
+          : 'A joint that binds shows when an arm does not fall under its own weight.'}{' '}
+        Pack unplugged before hands go between the arms.
+      </p>
+      <div className="gridbox">
+        <table className="grid tight stacked">
+          <thead>
+            <tr>
+              <th>Does it bind?</th>
+              <th>How to look</th>
+              <th>If not</th>
+              <th>Free</th>
             </tr>
-          ))}
-        </tbody>
-      </table></div>
+          </thead>
+          <tbody>
+            {list.map(({ id, item, state, at }) => (
+              <tr key={id} data-bench={id} data-state={state}>
+                <td style={{ minWidth: 190 }}>
+                  <label style={{ fontWeight: 600 }}>
+                    <input
+                      type="checkbox"
+                      checked={state === 'passed'}
+                      disabled={closed}
+                      onChange={(event) => set(id, event.target.checked)}
+                    />{' '}
+                    {BENCH_WORDS[item].what}
+                  </label>
+                </td>
+                <td className="quiet">{BENCH_WORDS[item].how}</td>
+                <td className="quiet">{BENCH_WORDS[item].mend}</td>
+                <td style={{ minWidth: 110 }}>
+                  {state === 'open' ? (
+                    <span className="quiet">not yet</span>
+                  ) : state === 'passed' ? (
+                    <When at={at!} />
+                  ) : (
+                    <span style={{ color: 'var(--rust)' }}>
+                      <When at={at!} />, undone: a point moved
+                    </span>
+                  )}
+                </td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </div>
     </section>
   );
 }

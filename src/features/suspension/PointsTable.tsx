@@ -27,14 +27,40 @@ export function PointsTable({ end, corner, refused, chosen, onChoose }: PointsTa
   const { reader } = useReader();
   return (
     <table className="points" aria-label="Hard points">
-      <thead><tr><th>{unitOf('lengthMm', reader.units).symbol}</th><th>ahead</th><th>left</th><th>up</th></tr></thead>
+      <thead>
+        <tr>
+          <th>{unitOf('lengthMm', reader.units).symbol}</th>
+          <th>ahead</th>
+          <th>left</th>
+          <th>up</th>
+        </tr>
+      </thead>
       <tbody>
         {namedPoints(corner).map(([name, place]) => (
-          <tr key={name} data-row={name} className={name === chosen ? 'chosen' : refused?.path === name ? 'bad' : undefined}>
-            <th scope="row"><button type="button" onClick={() => onChoose(name)}>{pointLabel(name)}</button>{refused?.path === name ? <small role="alert">{refused.message}</small> : null}</th>
+          <tr
+            key={name}
+            data-row={name}
+            className={name === chosen ? 'chosen' : refused?.path === name ? 'bad' : undefined}
+          >
+            <th scope="row">
+              <button type="button" onClick={() => onChoose(name)}>
+                {pointLabel(name)}
+              </button>
+              {refused?.path === name ? <small role="alert">{refused.message}</small> : null}
+            </th>
             {AXES.map((axis, index) => (
               <td key={axis} className="bare" onBlur={() => session.endStep()} onFocus={() => onChoose(name)}>
-                <QuantityField label={`${pointLabel(name)}, ${axis}`} quantity="lengthMm" limits={LIMITS} value={place[index]} unfinished={isUnfinished(document, coordinate(end, name, index))} disabled={closed} onChange={(value) => edit([{ path: coordinate(end, name, index), value }], `point-${end}-${name}`)} />
+                <QuantityField
+                  label={`${pointLabel(name)}, ${axis}`}
+                  quantity="lengthMm"
+                  limits={LIMITS}
+                  value={place[index]}
+                  unfinished={isUnfinished(document, coordinate(end, name, index))}
+                  disabled={closed}
+                  onChange={(value) =>
+                    edit([{ path: coordinate(end, name, index), value }], `point-${end}-${name}`)
+                  }
+                />
               </td>
             ))}
           </tr>

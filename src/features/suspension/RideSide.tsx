@@ -32,32 +32,79 @@ export function RideSide({ end, tabs, foot }: SideProps) {
     <>
       <Bench>
         <Group title={`Spring, a ${end} wheel`}>
-          <DocumentChoice path={path('springBy')} label="Given by" options={[['rate', 'its rate'], ['wire', 'its wire']]} empty="its rate" />
-          {own.springBy === 'wire' ? <><DocumentField path={path('wireMm')} label="Wire" example={1.2} /><DocumentField path={path('meanDiameterMm')} label="Coil, middle of the wire" example={14} /><DocumentField path={path('activeCoils')} label="Coils free to twist" example={7} /></> : <DocumentField path={path('rateNPerMm')} label="Rate" example={0.8} />}
+          <DocumentChoice
+            path={path('springBy')}
+            label="Given by"
+            options={[
+              ['rate', 'its rate'],
+              ['wire', 'its wire'],
+            ]}
+            empty="its rate"
+          />
+          {own.springBy === 'wire' ? (
+            <>
+              <DocumentField path={path('wireMm')} label="Wire" example={1.2} />
+              <DocumentField path={path('meanDiameterMm')} label="Coil, middle of the wire" example={14} />
+              <DocumentField path={path('activeCoils')} label="Coils free to twist" example={7} />
+            </>
+          ) : (
+            <DocumentField path={path('rateNPerMm')} label="Rate" example={0.8} />
+          )}
           <DocumentField path={path('preloadMm')} label="Preload at full droop" usual={0} />
-          {found.ok && found.value.spring ? <p className="quiet" style={{ fontSize: 12 }}>{formatText(found.value.spring.rateNPerMm, 'rateNPerMm', reader)}, index {formatNumber(found.value.spring.index, reader.locale, 3)}, solid at {formatText(found.value.spring.solidLengthMm, 'lengthMm', reader)}. Music wire.</p> : null}
+          {found.ok && found.value.spring ? (
+            <p className="quiet" style={{ fontSize: 12 }}>
+              {formatText(found.value.spring.rateNPerMm, 'rateNPerMm', reader)}, index{' '}
+              {formatNumber(found.value.spring.index, reader.locale, 3)}, solid at{' '}
+              {formatText(found.value.spring.solidLengthMm, 'lengthMm', reader)}. Music wire.
+            </p>
+          ) : null}
         </Group>
         <Group title="Damper">
           <DocumentField path={path('damperNsPerM')} label="Damper" example={30} />
-          <DocumentField path={path('damperShare')} label="Its share of a landing" usual={USUAL_DAMPER_SHARE} />
-          {ratio === undefined ? null : <p className="quiet" style={{ fontSize: 12 }}>A linear damper of {formatNumber(ratio, reader.locale, 2)} of critical takes {formatText(landingShare(ratio), 'share', reader, 2)}; one that blows through takes less.</p>}
+          <DocumentField
+            path={path('damperShare')}
+            label="Its share of a landing"
+            usual={USUAL_DAMPER_SHARE}
+          />
+          {ratio === undefined ? null : (
+            <p className="quiet" style={{ fontSize: 12 }}>
+              A linear damper of {formatNumber(ratio, reader.locale, 2)} of critical takes{' '}
+              {formatText(landingShare(ratio), 'share', reader, 2)}; one that blows through takes less.
+            </p>
+          )}
         </Group>
         <Group title="Aimed at">
           <DocumentField path={path('targetSagPct')} label="Sag" usual={USUAL_SAG_PCT} />
           <DocumentField path={['brief', 'dropHeightM']} label="Lands from" example={0.2} />
         </Group>
         <Group title="Travel, and what moves with the wheel">
-          <DocumentField path={path('bumpMm')} label="Bump travel" example={16} /><DocumentField path={path('droopMm')} label="Droop travel" example={10} />
+          <DocumentField path={path('bumpMm')} label="Bump travel" example={16} />
+          <DocumentField path={path('droopMm')} label="Droop travel" example={10} />
           <DocumentField path={path('unsprungG')} label="Carrier, hub, half the arms" example={40} />
           <DocumentField path={['suspension', 'stopMm']} usual={USUAL_STOP_MM} />
         </Group>
       </Bench>
       <Readings>
         {tabs}
-        {found.ok ? <RideAnswer end={end} found={found.value} ghost={before?.ok ? { label: ghost!.label, found: before.value } : undefined} /> : <h1 className="answer">Not worked out yet: it needs {found.missing.join(', ')}.</h1>}
+        {found.ok ? (
+          <RideAnswer
+            end={end}
+            found={found.value}
+            ghost={before?.ok ? { label: ghost!.label, found: before.value } : undefined}
+          />
+        ) : (
+          <h1 className="answer">Not worked out yet: it needs {found.missing.join(', ')}.</h1>
+        )}
         {found.ok ? (
           <>
-            <Charts><TravelGauge input={found.value.input} ride={found.value.ride} ghost={before?.ok ? { label: ghost!.label, sagMm: before.value.ride.sagMm } : undefined} /><ForceChart found={found.value} /></Charts>
+            <Charts>
+              <TravelGauge
+                input={found.value.input}
+                ride={found.value.ride}
+                ghost={before?.ok ? { label: ghost!.label, sagMm: before.value.ride.sagMm } : undefined}
+              />
+              <ForceChart found={found.value} />
+            </Charts>
             <SpringChoice end={end} found={found.value} />
             <Unsprung end={end} found={found.value} />
           </>
@@ -68,13 +115,55 @@ export function RideSide({ end, tabs, foot }: SideProps) {
   );
 }
 
-function RideAnswer({ end, found: { ride, input }, ghost }: { end: string; found: RideOfBuild; ghost: { label: string; found: RideOfBuild } | undefined }) {
+function RideAnswer({
+  end,
+  found: { ride, input },
+  ghost,
+}: {
+  end: string;
+  found: RideOfBuild;
+  ghost: { label: string; found: RideOfBuild } | undefined;
+}) {
   const { reader } = useReader();
   const mm = (value: number) => formatText(value, 'lengthMm', reader);
   return (
     <h1 className="answer">
-      At rest the {end} {ride.bottomsAtRest ? <CheckFigure check="suspension.sag" title="sag" tone="over">rests on its bump stop</CheckFigure> : <>sinks <CheckFigure check="suspension.sag" title="sag">{mm(ride.sagMm)}</CheckFigure> of {mm(input.wheelTravelMm)} ({formatText(ride.sagPct, 'percent', reader, 2)}{ghost ? <span className="quiet">; {ghost.label}: {formatText(ghost.found.ride.sagPct, 'percent', reader, 2)}</span> : null})</>}
-      , swings at {formatText(ride.rideHz, 'frequencyHz', reader, 2)} and lands from <CheckFigure check="suspension.landing" title="landing" tone={input.dropHeightM !== undefined && ride.maxDropM < input.dropHeightM ? 'over' : ''}>{formatText(ride.maxDropM, 'distanceM', reader, 2)}</CheckFigure> without bottoming{ghost ? <span className="quiet"> ({ghost.label}: {formatText(ghost.found.ride.maxDropM, 'distanceM', reader, 2)})</span> : null}.
+      At rest the {end}{' '}
+      {ride.bottomsAtRest ? (
+        <CheckFigure check="suspension.sag" title="sag" tone="over">
+          rests on its bump stop
+        </CheckFigure>
+      ) : (
+        <>
+          sinks{' '}
+          <CheckFigure check="suspension.sag" title="sag">
+            {mm(ride.sagMm)}
+          </CheckFigure>{' '}
+          of {mm(input.wheelTravelMm)} ({formatText(ride.sagPct, 'percent', reader, 2)}
+          {ghost ? (
+            <span className="quiet">
+              ; {ghost.label}: {formatText(ghost.found.ride.sagPct, 'percent', reader, 2)}
+            </span>
+          ) : null}
+          )
+        </>
+      )}
+      , swings at {formatText(ride.rideHz, 'frequencyHz', reader, 2)} and lands from{' '}
+      <CheckFigure
+        check="suspension.landing"
+        title="landing"
+        tone={input.dropHeightM !== undefined && ride.maxDropM < input.dropHeightM ? 'over' : ''}
+      >
+        {formatText(ride.maxDropM, 'distanceM', reader, 2)}
+      </CheckFigure>{' '}
+      without bottoming
+      {ghost ? (
+        <span className="quiet">
+          {' '}
+          ({ghost.label}: {formatText(ghost.found.ride.maxDropM, 'distanceM', reader, 2)})
+        </span>
+      ) : null}
+      .
     </h1>
   );
 }
@@ -90,10 +179,42 @@ function ForceChart({ found: { ride, input } }: { found: RideOfBuild }) {
   const weightN = preloadN + ride.wheelRateNPerMm * ride.sagMm;
   const bottomed = ride.sagMm > input.wheelTravelMm;
   return (
-    <LineChart title="Spring force at the wheel from full droop" width={430} height={250} testId="ride-force" xQuantity="lengthMm" yQuantity="forceN" xMax={input.wheelTravelMm} yMax={1.08 * Math.max(ys.at(-1)!, weightN)}
-      lines={[{ id: 'spring', label: 'spring', style: 'predicted', xs, ys, labelAt: 0.75, labelShift: [6, 16] }, { id: 'weight', label: 'what it carries', style: 'predictedQuiet', xs: [0, input.wheelTravelMm], ys: [weightN, weightN], labelAt: 1, labelShift: [-2, -7] }]}
-      points={bottomed || ride.toppedOut ? [] : [{ x: ride.sagMm, y: weightN, measured: false, under: true, label: `rests at ${formatText(ride.sagMm, 'lengthMm', reader)}` }]}
-      summary={`The spring holds ${weightN.toFixed(1)} N after ${ride.sagMm.toFixed(1)} mm.`} />
+    <LineChart
+      title="Spring force at the wheel from full droop"
+      width={430}
+      height={250}
+      testId="ride-force"
+      xQuantity="lengthMm"
+      yQuantity="forceN"
+      xMax={input.wheelTravelMm}
+      yMax={1.08 * Math.max(ys.at(-1)!, weightN)}
+      lines={[
+        { id: 'spring', label: 'spring', style: 'predicted', xs, ys, labelAt: 0.75, labelShift: [6, 16] },
+        {
+          id: 'weight',
+          label: 'what it carries',
+          style: 'predictedQuiet',
+          xs: [0, input.wheelTravelMm],
+          ys: [weightN, weightN],
+          labelAt: 1,
+          labelShift: [-2, -7],
+        },
+      ]}
+      points={
+        bottomed || ride.toppedOut
+          ? []
+          : [
+              {
+                x: ride.sagMm,
+                y: weightN,
+                measured: false,
+                under: true,
+                label: `rests at ${formatText(ride.sagMm, 'lengthMm', reader)}`,
+              },
+            ]
+      }
+      summary={`The spring holds ${weightN.toFixed(1)} N after ${ride.sagMm.toFixed(1)} mm.`}
+    />
   );
 }
 
@@ -103,31 +224,97 @@ function SpringChoice({ end, found }: { end: 'front' | 'rear'; found: RideOfBuil
   const { reader } = useReader();
   const { ride, input } = found;
   const tried: { id: string; text: string; patch: Patch }[] = [
-    { id: 'sag', text: `By the sag aimed at, ${formatText(input.targetSagPct ?? USUAL_SAG_PCT, 'percent', reader, 2)}`, patch: springPatch(document, end, ride.springForTargetSagNPerMm) },
-    ...(ride.springForDropNPerMm === undefined ? [] : [{ id: 'drop', text: `By the height it lands from, ${formatText(input.dropHeightM!, 'distanceM', reader, 2)}`, patch: springPatch(document, end, ride.springForDropNPerMm) }]),
-    { id: 'damper', text: 'Damper for 0.6 of critical', patch: [{ path: ['suspension', end, 'damperNsPerM'], value: Number(ride.damperForRatio06NsPerM.toPrecision(2)) }] },
+    {
+      id: 'sag',
+      text: `By the sag aimed at, ${formatText(input.targetSagPct ?? USUAL_SAG_PCT, 'percent', reader, 2)}`,
+      patch: springPatch(document, end, ride.springForTargetSagNPerMm),
+    },
+    ...(ride.springForDropNPerMm === undefined
+      ? []
+      : [
+          {
+            id: 'drop',
+            text: `By the height it lands from, ${formatText(input.dropHeightM!, 'distanceM', reader, 2)}`,
+            patch: springPatch(document, end, ride.springForDropNPerMm),
+          },
+        ]),
+    {
+      id: 'damper',
+      text: 'Damper for 0.6 of critical',
+      patch: [
+        {
+          path: ['suspension', end, 'damperNsPerM'],
+          value: Number(ride.damperForRatio06NsPerM.toPrecision(2)),
+        },
+      ],
+    },
   ];
   const cells = ({ ride: one, input: given }: RideOfBuild) => (
     <>
       <td className="num">{formatText(given.springRateNPerMm, 'rateNPerMm', reader)}</td>
-      <td className="num">{given.damperNsPerM === undefined ? '' : formatText(given.damperNsPerM, 'damperNsPerM', reader)}</td>
+      <td className="num">
+        {given.damperNsPerM === undefined ? '' : formatText(given.damperNsPerM, 'damperNsPerM', reader)}
+      </td>
       <td className="num">{formatText(one.sagPct, 'percent', reader, 2)}</td>
       <td className="num">{formatText(one.rideHz, 'frequencyHz', reader, 2)}</td>
-      <td className="num">{one.dampingRatio === undefined ? '' : formatNumber(one.dampingRatio, reader.locale, 2)}</td>
+      <td className="num">
+        {one.dampingRatio === undefined ? '' : formatNumber(one.dampingRatio, reader.locale, 2)}
+      </td>
       <td className="num">{formatText(one.maxDropM, 'distanceM', reader, 2)}</td>
     </>
   );
   return (
     <section className="gridbox" aria-label="Choose the spring" style={{ marginTop: 10 }}>
       <table className="grid tight">
-        <thead><tr><th>Choose the spring</th><th className="num">Spring</th><th className="num">Damper</th><th className="num">Sag</th><th className="num">Swings at</th><th className="num">Of critical</th><th className="num">Lands from</th><th /></tr></thead>
+        <thead>
+          <tr>
+            <th>Choose the spring</th>
+            <th className="num">Spring</th>
+            <th className="num">Damper</th>
+            <th className="num">Sag</th>
+            <th className="num">Swings at</th>
+            <th className="num">Of critical</th>
+            <th className="num">Lands from</th>
+            <th />
+          </tr>
+        </thead>
         <tbody>
-          <tr><td><b>As it is</b></td>{cells(found)}<td /></tr>
+          <tr>
+            <td>
+              <b>As it is</b>
+            </td>
+            {cells(found)}
+            <td />
+          </tr>
           {tried.map(({ id, text, patch }) => {
             const then = rideOf(applyPatch(document, patch), end);
             return then.ok ? (
-              <tr key={id} data-choice={id}><td>{text}</td>{cells(then.value)}
-                <td style={{ whiteSpace: 'nowrap' }}><span className="remedy"><button type="button" disabled={closed} aria-label={`Take: ${text}`} onClick={() => edit(patch)}>take</button><button type="button" className="link quiet" aria-label={`Compare: ${text}`} style={{ border: 0, background: 'none', padding: 0, fontWeight: 400, color: 'inherit' }} onClick={() => setGhost({ label: text.toLowerCase(), document: applyPatch(document, patch) })}>compare</button></span></td>
+              <tr key={id} data-choice={id}>
+                <td>{text}</td>
+                {cells(then.value)}
+                <td style={{ whiteSpace: 'nowrap' }}>
+                  <span className="remedy">
+                    <button
+                      type="button"
+                      disabled={closed}
+                      aria-label={`Take: ${text}`}
+                      onClick={() => edit(patch)}
+                    >
+                      take
+                    </button>
+                    <button
+                      type="button"
+                      className="link quiet"
+                      aria-label={`Compare: ${text}`}
+                      style={{ border: 0, background: 'none', padding: 0, fontWeight: 400, color: 'inherit' }}
+                      onClick={() =>
+                        setGhost({ label: text.toLowerCase(), document: applyPatch(document, patch) })
+                      }
+                    >
+                      compare
+                    </button>
+                  </span>
+                </td>
               </tr>
             ) : null;
           })}
@@ -144,8 +331,12 @@ function Unsprung({ end, found: { weight, followsMps2 } }: { end: 'front' | 'rea
   const share = weight.unsprungG / (weight.unsprungG + weight.sprungG);
   return (
     <p className="note" data-testid="unsprung">
-      Of {formatText(weight.axleLoadG / 2, 'massG', reader)} on each {end} wheel {formatText(weight.unsprungG, 'massG', reader)} move with it ({formatText(share, 'share', reader, 2)}): it follows ground that falls away at up to {formatText(followsMps2, 'accelMps2', reader, 2)}.
-      {cost ? ` A motor like yours in each wheel would make it ${formatText(cost.unsprungShareThen, 'share', reader, 2)} and ${formatText(cost.followsMps2Then, 'accelMps2', reader, 2)}: it would hop where it now rolls.` : ''}
+      Of {formatText(weight.axleLoadG / 2, 'massG', reader)} on each {end} wheel{' '}
+      {formatText(weight.unsprungG, 'massG', reader)} move with it ({formatText(share, 'share', reader, 2)}):
+      it follows ground that falls away at up to {formatText(followsMps2, 'accelMps2', reader, 2)}.
+      {cost
+        ? ` A motor like yours in each wheel would make it ${formatText(cost.unsprungShareThen, 'share', reader, 2)} and ${formatText(cost.followsMps2Then, 'accelMps2', reader, 2)}: it would hop where it now rolls.`
+        : ''}
     </p>
   );
 }

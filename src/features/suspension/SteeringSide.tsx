@@ -29,20 +29,49 @@ export function SteeringSide({ tabs, foot }: SideProps) {
         <Group title="Rack and servo">
           <DocumentField path={['suspension', 'steering', 'lockMm']} example={7} />
           <DocumentField path={['suspension', 'steering', 'hornMm']} example={14} />
-          {servo ? <><DocumentField path={['power', 'loads', servo.id, 'steer', 'contactWidthMm']} example={25} /><DocumentField path={['power', 'loads', servo.id, 'steer', 'linkageEfficiency']} usual={0.8} /></> : <p className="quiet">No servo yet: hang one on the supply under Power.</p>}
+          {servo ? (
+            <>
+              <DocumentField path={['power', 'loads', servo.id, 'steer', 'contactWidthMm']} example={25} />
+              <DocumentField path={['power', 'loads', servo.id, 'steer', 'linkageEfficiency']} usual={0.8} />
+            </>
+          ) : (
+            <p className="quiet">No servo yet: hang one on the supply under Power.</p>
+          )}
         </Group>
         <LinkKinds />
       </Bench>
       <Readings>
         {tabs}
-        {found.ok ? <Answer found={found.value} effort={effort?.value !== undefined && effort.limit !== undefined ? { value: effort.value, limit: effort.limit, over: effort.state === 'over' } : undefined} /> : <h1 className="answer">Not worked out yet: it needs {found.missing.join(', ')}.</h1>}
+        {found.ok ? (
+          <Answer
+            found={found.value}
+            effort={
+              effort?.value !== undefined && effort.limit !== undefined
+                ? { value: effort.value, limit: effort.limit, over: effort.state === 'over' }
+                : undefined
+            }
+          />
+        ) : (
+          <h1 className="answer">Not worked out yet: it needs {found.missing.join(', ')}.</h1>
+        )}
         {found.ok ? (
           <Charts>
-            <TurnSketch found={found.value} wheelbaseMm={document.chassis.wheelbaseMm!} trackRearMm={document.chassis.trackRearMm ?? 2 * found.value.corner.wheelCentre[1]} />
-            <Angles found={found.value} ghost={before?.ok ? { label: ghost!.label, found: before.value } : undefined} />
+            <TurnSketch
+              found={found.value}
+              wheelbaseMm={document.chassis.wheelbaseMm!}
+              trackRearMm={document.chassis.trackRearMm ?? 2 * found.value.corner.wheelCentre[1]}
+            />
+            <Angles
+              found={found.value}
+              ghost={before?.ok ? { label: ghost!.label, found: before.value } : undefined}
+            />
           </Charts>
         ) : null}
-        {found.ok && found.value.geometry.findings.length > 0 ? <p className="note bad">{found.value.geometry.findings[0]!.why} {found.value.geometry.findings[0]!.remedy}</p> : null}
+        {found.ok && found.value.geometry.findings.length > 0 ? (
+          <p className="note bad">
+            {found.value.geometry.findings[0]!.why} {found.value.geometry.findings[0]!.remedy}
+          </p>
+        ) : null}
         <Links />
         {foot}
       </Readings>
@@ -50,42 +79,121 @@ export function SteeringSide({ tabs, foot }: SideProps) {
   );
 }
 
-function Answer({ found, effort }: { found: SteeringOfBuild; effort: { value: number; limit: number; over: boolean } | undefined }) {
+function Answer({
+  found,
+  effort,
+}: {
+  found: SteeringOfBuild;
+  effort: { value: number; limit: number; over: boolean } | undefined;
+}) {
   const { document } = useBuild();
   const { reader } = useReader();
   const full = found.geometry.rows.at(-1);
   const drawn = steerGeometryOf(document);
-  if (!full || full.turnRadiusM === undefined) return <h1 className="answer">The rack does not turn both wheels as far as {formatText(found.lockMm, 'lengthMm', reader)}.</h1>;
+  if (!full || full.turnRadiusM === undefined)
+    return (
+      <h1 className="answer">
+        The rack does not turn both wheels as far as {formatText(found.lockMm, 'lengthMm', reader)}.
+      </h1>
+    );
   const deg = (value: number) => `${formatNumber(value, reader.locale, 3)}°`;
   return (
     <h1 className="answer">
-      At full lock it turns in a circle <span className="figure plainfig" data-testid="circle">{formatText(2 * full.turnRadiusM, 'distanceM', reader)}</span> across, the inner wheel at {deg(full.innerDeg!)}, the outer at {deg(full.outerDeg!)}: <span data-testid="ackermann">{formatText(full.ackermannPct!, 'percent', reader, 2)}</span> Ackermann.
-      {effort ? <> The servo gives <CheckFigure check="steering.effort" title="the servo" tone={effort.over ? 'over' : ''}>{formatText(effort.value, 'torqueNm', reader)}</CheckFigure> where standing wheels ask {formatText(effort.limit, 'torqueNm', reader)}.</> : null}
+      At full lock it turns in a circle{' '}
+      <span className="figure plainfig" data-testid="circle">
+        {formatText(2 * full.turnRadiusM, 'distanceM', reader)}
+      </span>{' '}
+      across, the inner wheel at {deg(full.innerDeg!)}, the outer at {deg(full.outerDeg!)}:{' '}
+      <span data-testid="ackermann">{formatText(full.ackermannPct!, 'percent', reader, 2)}</span> Ackermann.
+      {effort ? (
+        <>
+          {' '}
+          The servo gives{' '}
+          <CheckFigure check="steering.effort" title="the servo" tone={effort.over ? 'over' : ''}>
+            {formatText(effort.value, 'torqueNm', reader)}
+          </CheckFigure>{' '}
+          where standing wheels ask {formatText(effort.limit, 'torqueNm', reader)}.
+        </>
+      ) : null}
       {drawn?.servoDeg === undefined ? '' : ` Its horn swings ${deg(drawn.servoDeg)} each way.`}
     </h1>
   );
 }
 
 /** Wheel angles over the rack, with the inner wheel that would roll without scrubbing. */
-function Angles({ found, ghost }: { found: SteeringOfBuild; ghost: { label: string; found: SteeringOfBuild } | undefined }) {
+function Angles({
+  found,
+  ghost,
+}: {
+  found: SteeringOfBuild;
+  ghost: { label: string; found: SteeringOfBuild } | undefined;
+}) {
   const { document } = useBuild();
-  const rowsOf = ({ geometry }: SteeringOfBuild) => geometry.rows.filter(({ rackMm, innerDeg }) => rackMm >= 0 && innerDeg !== undefined);
+  const rowsOf = ({ geometry }: SteeringOfBuild) =>
+    geometry.rows.filter(({ rackMm, innerDeg }) => rackMm >= 0 && innerDeg !== undefined);
   const rows = rowsOf(found);
   const xs = rows.map(({ rackMm }) => rackMm);
   const ideal = rows.map(({ outerDeg }) => {
     const rad = Math.PI / 180;
-    return Math.atan(1 / (1 / Math.tan(outerDeg! * rad) - found.groundTrackMm / document.chassis.wheelbaseMm!)) / rad;
+    return (
+      Math.atan(1 / (1 / Math.tan(outerDeg! * rad) - found.groundTrackMm / document.chassis.wheelbaseMm!)) /
+      rad
+    );
   });
   const earlier = ghost ? rowsOf(ghost.found) : undefined;
   return (
-    <LineChart title="Wheel angles over the rack" width={430} height={280} testId="angles" xQuantity="lengthMm" yQuantity="angleDeg" xMax={xs.at(-1) ?? 1} yMax={1.1 * Math.max(...ideal, ...rows.map(({ innerDeg }) => innerDeg!))}
+    <LineChart
+      title="Wheel angles over the rack"
+      width={430}
+      height={280}
+      testId="angles"
+      xQuantity="lengthMm"
+      yQuantity="angleDeg"
+      xMax={xs.at(-1) ?? 1}
+      yMax={1.1 * Math.max(...ideal, ...rows.map(({ innerDeg }) => innerDeg!))}
       lines={[
-        ...(earlier ? [{ id: 'ghost', label: ghost!.label, style: 'earlier' as const, xs: earlier.map(({ rackMm }) => rackMm), ys: earlier.map(({ innerDeg }) => innerDeg!), labelAt: 0.5 }] : []),
-        { id: 'ideal', label: 'inner without scrub', style: 'earlier', xs, ys: ideal, labelAt: 0.55, labelShift: [-110, -10] },
-        { id: 'inner', label: 'inner', style: 'predicted', xs, ys: rows.map(({ innerDeg }) => innerDeg!), labelAt: 0.7, labelShift: [-32, -6] },
-        { id: 'outer', label: 'outer', style: 'predictedQuiet', xs, ys: rows.map(({ outerDeg }) => outerDeg!), labelAt: 0.97, labelShift: [4, 18] },
+        ...(earlier
+          ? [
+              {
+                id: 'ghost',
+                label: ghost!.label,
+                style: 'earlier' as const,
+                xs: earlier.map(({ rackMm }) => rackMm),
+                ys: earlier.map(({ innerDeg }) => innerDeg!),
+                labelAt: 0.5,
+              },
+            ]
+          : []),
+        {
+          id: 'ideal',
+          label: 'inner without scrub',
+          style: 'earlier',
+          xs,
+          ys: ideal,
+          labelAt: 0.55,
+          labelShift: [-110, -10],
+        },
+        {
+          id: 'inner',
+          label: 'inner',
+          style: 'predicted',
+          xs,
+          ys: rows.map(({ innerDeg }) => innerDeg!),
+          labelAt: 0.7,
+          labelShift: [-32, -6],
+        },
+        {
+          id: 'outer',
+          label: 'outer',
+          style: 'predictedQuiet',
+          xs,
+          ys: rows.map(({ outerDeg }) => outerDeg!),
+          labelAt: 0.97,
+          labelShift: [4, 18],
+        },
       ]}
-      summary={`Inner ${rows.at(-1)?.innerDeg?.toFixed(1)}°, outer ${rows.at(-1)?.outerDeg?.toFixed(1)}° at full lock.`} />
+      summary={`Inner ${rows.at(-1)?.innerDeg?.toFixed(1)}°, outer ${rows.at(-1)?.outerDeg?.toFixed(1)}° at full lock.`}
+    />
   );
 }
 
@@ -93,12 +201,28 @@ function LinkKinds() {
   const { document } = useBuild();
   return (
     <>
-      {(['front', 'rear'] as const).filter((end) => document.suspension[end]?.corner).map((end) => (
-        <Group key={end} title={`Links of the ${end}`}>
-          <DocumentChoice path={['suspension', end, 'links']} label="Made" options={[['fixed', 'printed to length'], ['threaded', 'threaded, adjustable']]} empty="not chosen" />
-          {document.suspension[end]?.links === 'threaded' ? <DocumentField path={['suspension', end, 'linkMmPerTurn']} label="A turn changes it by" usual={USUAL_MM_PER_TURN} /> : null}
-        </Group>
-      ))}
+      {(['front', 'rear'] as const)
+        .filter((end) => document.suspension[end]?.corner)
+        .map((end) => (
+          <Group key={end} title={`Links of the ${end}`}>
+            <DocumentChoice
+              path={['suspension', end, 'links']}
+              label="Made"
+              options={[
+                ['fixed', 'printed to length'],
+                ['threaded', 'threaded, adjustable'],
+              ]}
+              empty="not chosen"
+            />
+            {document.suspension[end]?.links === 'threaded' ? (
+              <DocumentField
+                path={['suspension', end, 'linkMmPerTurn']}
+                label="A turn changes it by"
+                usual={USUAL_MM_PER_TURN}
+              />
+            ) : null}
+          </Group>
+        ))}
     </>
   );
 }
@@ -117,23 +241,47 @@ function Links() {
     const found = endOf(document, end);
     if (!found.ok) return [];
     const { links, linkMmPerTurn = USUAL_MM_PER_TURN } = document.suspension[end]!;
-    return linksOf(found.value.corner).map((link) => ({ end, link, threaded: links === 'threaded', byMm: links === 'threaded' ? linkMmPerTurn : PRINT_ERROR_MM }));
+    return linksOf(found.value.corner).map((link) => ({
+      end,
+      link,
+      threaded: links === 'threaded',
+      byMm: links === 'threaded' ? linkMmPerTurn : PRINT_ERROR_MM,
+    }));
   });
   if (rows.length === 0) return null;
   const deg = (value: number) => `${formatNumber(Math.abs(value) < 0.005 ? 0 : value, reader.locale, 2)}°`;
   return (
     <section className="gridbox" aria-label="Links as drawn" style={{ marginTop: 10 }}>
       <table className="grid tight">
-        <thead><tr><th>Links as drawn</th><th className="num">Between the balls</th><th>Made</th><th>Longer by</th><th className="num">Toe</th><th className="num">Camber</th><th /></tr></thead>
+        <thead>
+          <tr>
+            <th>Links as drawn</th>
+            <th className="num">Between the balls</th>
+            <th>Made</th>
+            <th>Longer by</th>
+            <th className="num">Toe</th>
+            <th className="num">Camber</th>
+            <th />
+          </tr>
+        </thead>
         <tbody>
           {rows.map(({ end, link, threaded, byMm }) => (
             <tr key={`${end}-${link.id}`} data-link={`${end}-${link.id}`}>
-              <td>{end === 'front' ? 'Front' : 'Rear'} {LINK_WORDS[link.id]}</td>
+              <td>
+                {end === 'front' ? 'Front' : 'Rear'} {LINK_WORDS[link.id]}
+              </td>
               <td className="num">{formatText(link.lengthMm, 'lengthMm', reader, 4)}</td>
               <td>{threaded ? 'threaded' : 'to length'}</td>
-              <td>{threaded ? `a turn, ${formatText(byMm, 'lengthMm', reader)}` : `a print’s error, ${formatText(byMm, 'lengthMm', reader)}`}</td>
-              <td className="num">{deg(link.toeDegPerMm * byMm)}</td><td className="num">{deg(link.camberDegPerMm * byMm)}</td>
-              <td className="quiet">{threaded ? 'can be set at the field' : 'print a test piece, then scale the length'}</td>
+              <td>
+                {threaded
+                  ? `a turn, ${formatText(byMm, 'lengthMm', reader)}`
+                  : `a print’s error, ${formatText(byMm, 'lengthMm', reader)}`}
+              </td>
+              <td className="num">{deg(link.toeDegPerMm * byMm)}</td>
+              <td className="num">{deg(link.camberDegPerMm * byMm)}</td>
+              <td className="quiet">
+                {threaded ? 'can be set at the field' : 'print a test piece, then scale the length'}
+              </td>
             </tr>
           ))}
         </tbody>

@@ -39,22 +39,60 @@ export function SuspensionPage() {
   const tabs = (
     <div className="tabbar">
       <div className="tabs" role="group" aria-label="Sides of the suspension">
-        {SUSPENSION_TABS.map((one) => <button key={one} type="button" aria-pressed={tab === one} onClick={() => show(one)}>{SUSPENSION_TAB_NAMES[one]}{one === 'better' ? null : <TabMark checks={own.filter(({ id }) => BELONGS[one].includes(id))} />}</button>)}
+        {SUSPENSION_TABS.map((one) => (
+          <button key={one} type="button" aria-pressed={tab === one} onClick={() => show(one)}>
+            {SUSPENSION_TAB_NAMES[one]}
+            {one === 'better' ? null : <TabMark checks={own.filter(({ id }) => BELONGS[one].includes(id))} />}
+          </button>
+        ))}
       </div>
       {tab === 'steering' || tab === 'aids' ? null : (
         <span className="seg" role="group" aria-label="End of the car">
-          {(['front', 'rear'] as const).map((one) => <button key={one} type="button" className="small" aria-pressed={end === one} onClick={() => choose(one)}>{one === 'front' ? 'Front' : 'Rear'}</button>)}
+          {(['front', 'rear'] as const).map((one) => (
+            <button
+              key={one}
+              type="button"
+              className="small"
+              aria-pressed={end === one}
+              onClick={() => choose(one)}
+            >
+              {one === 'front' ? 'Front' : 'Rear'}
+            </button>
+          ))}
         </span>
       )}
     </div>
   );
-  const foot = <><SegmentChecks segment="suspension" only={here.map(({ id }) => id)} /><WorkingPanel fallback={working ? { title: working.title.toLowerCase(), steps: working.working } : undefined} /></>;
-  const Side = { corner: CornerSide, better: BetterSide, ride: RideSide, steering: SteeringSide, play: PlaySide, aids: AidsSide }[tab];
-  return <main className="page readfirst"><Side key={`${tab}-${end}`} end={end} tabs={tabs} foot={foot} /></main>;
+  const foot = (
+    <>
+      <SegmentChecks segment="suspension" only={here.map(({ id }) => id)} />
+      <WorkingPanel
+        fallback={working ? { title: working.title.toLowerCase(), steps: working.working } : undefined}
+      />
+    </>
+  );
+  const Side = {
+    corner: CornerSide,
+    better: BetterSide,
+    ride: RideSide,
+    steering: SteeringSide,
+    play: PlaySide,
+    aids: AidsSide,
+  }[tab];
+  return (
+    <main className="page readfirst">
+      <Side key={`${tab}-${end}`} end={end} tabs={tabs} foot={foot} />
+    </main>
+  );
 }
 
 /** A side that holds something bad says so on its tab. */
 function TabMark({ checks }: { checks: readonly Check[] }) {
   const [worst] = checks.filter(({ state }) => state === 'over' || state === 'tight').sort(byUrgency);
-  return worst ? <span className="tabmark"><StateMark state={worst.state} size={10} /><span className="hidden">, {STATE_WORDS[worst.state]}</span></span> : null;
+  return worst ? (
+    <span className="tabmark">
+      <StateMark state={worst.state} size={10} />
+      <span className="hidden">, {STATE_WORDS[worst.state]}</span>
+    </span>
+  ) : null;
 }

@@ -6,7 +6,9 @@ let worker: Remote<AidsWorker> | undefined;
 
 /** The one worker of this page that runs the aids. */
 export function aidsWorker(): Remote<AidsWorker> {
-  worker ??= wrap<AidsWorker>(new Worker(new URL('../../workers/aids.worker.ts', import.meta.url), { type: 'module' }));
+  worker ??= wrap<AidsWorker>(
+    new Worker(new URL('../../workers/aids.worker.ts', import.meta.url), { type: 'module' }),
+  );
   return worker;
 }
 

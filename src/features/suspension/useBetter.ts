@@ -29,7 +29,9 @@ export function useBetter(): Better {
 
   const start = useCallback((task: BetterTask) => {
     if (!hand.current) {
-      const worker = new Worker(new URL('../../workers/suspension.worker.ts', import.meta.url), { type: 'module' });
+      const worker = new Worker(new URL('../../workers/suspension.worker.ts', import.meta.url), {
+        type: 'module',
+      });
       hand.current = { worker, remote: wrap<SuspensionWorker>(worker) };
     }
     const mine = ++turn.current;

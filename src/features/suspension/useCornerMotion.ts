@@ -14,7 +14,8 @@ export interface Motion {
 }
 
 export const AT_REST: Motion = { travelMm: 0, rackMm: 0, rollDeg: 0 };
-export const isAtRest = ({ travelMm, rackMm, rollDeg }: Motion) => travelMm === 0 && rackMm === 0 && rollDeg === 0;
+export const isAtRest = ({ travelMm, rackMm, rollDeg }: Motion) =>
+  travelMm === 0 && rackMm === 0 && rollDeg === 0;
 
 export interface CornerMotion {
   found: EndFound;
@@ -27,9 +28,15 @@ export interface CornerMotion {
 }
 
 /** Both wheels of an end, `rollDeg` of lean spread over the track. */
-export function bothSides(corner: Corner, { travelMm, rackMm, rollDeg }: Motion): { left: Posed; right: Posed } {
+export function bothSides(
+  corner: Corner,
+  { travelMm, rackMm, rollDeg }: Motion,
+): { left: Posed; right: Posed } {
   const travels = travelsInRoll(travelMm, rollDeg, 2 * corner.wheelCentre[1]);
-  return { left: poseCorner(corner, travels.left, rackMm), right: poseCorner(corner, travels.right, -rackMm) };
+  return {
+    left: poseCorner(corner, travels.left, rackMm),
+    right: poseCorner(corner, travels.right, -rackMm),
+  };
 }
 
 /** One end of the page's build as the sliders move it; while its points make no corner the last picture stays. */

@@ -21,14 +21,35 @@ export interface ReportAsked {
 }
 
 /** What a report says of a revision. */
-export function reportOf({ kind, whole, revisionId, thresholds, finishedPrints, reader }: ReportAsked): Report {
+export function reportOf({
+  kind,
+  whole,
+  revisionId,
+  thresholds,
+  finishedPrints,
+  reader,
+}: ReportAsked): Report {
   const revision = whole.revisions.find(({ id }) => id === revisionId)!;
   const { document } = revision;
-  const checks = [...overlookBuild(document, thresholds), ...checksOnRecord({ ...whole, document, revisionId })];
+  const checks = [
+    ...overlookBuild(document, thresholds),
+    ...checksOnRecord({ ...whole, document, revisionId }),
+  ];
   if (kind === 'test') return testReport({ ...whole, revision, checks }, reader);
   const calibration = calibrationOfBuild(document, whole.prints, finishedPrints)?.calibration;
-  return buildSheet({ ...whole, revision, document, checks, ...(calibration === undefined ? {} : { calibration }) }, reader);
+  return buildSheet(
+    { ...whole, revision, document, checks, ...(calibration === undefined ? {} : { calibration }) },
+    reader,
+  );
 }
 
 /** The same on paper. */
-export const reportOnPaper = async ({ report, images, paper }: { report: Report; images: Images; paper: 'A4' | 'LETTER' }): Promise<Uint8Array> => new Uint8Array(await printPdf(reportAsPaper(report, images, paper)));
+export const reportOnPaper = async ({
+  report,
+  images,
+  paper,
+}: {
+  report: Report;
+  images: Images;
+  paper: 'A4' | 'LETTER';
+}): Promise<Uint8Array> => new Uint8Array(await printPdf(reportAsPaper(report, images, paper)));

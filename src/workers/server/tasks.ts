@@ -27,7 +27,8 @@ export const TASKS = {
   },
   buildFile: ({ text }: { text: string }): BuildFile => parseBuildFile(text),
   /** What the garage says of a build. */
-  garageCar: ({ whole, thresholds }: { whole: WholeBuild; thresholds: Thresholds }): GarageCar => garageCarOrAilment(whole, thresholds),
+  garageCar: ({ whole, thresholds }: { whole: WholeBuild; thresholds: Thresholds }): GarageCar =>
+    garageCarOrAilment(whole, thresholds),
   report: reportOf,
   reportOnPaper,
   archivedBuild: ({ text }: { text: string }): BuildFile => parseArchivedBuild(text),
@@ -39,7 +40,12 @@ export type TaskName = keyof Tasks;
 /** JSON has no word for a number that is none: it is a refusal, never null. */
 function finiteJson(result: object): string {
   return JSON.stringify(result, (key, value: unknown) => {
-    if (typeof value === 'number' && !Number.isFinite(value)) throw new CalcError('', `gives a figure that is no number at ${key}`, 'the figures lie outside of what the model can answer: bring them nearer to those of a car');
+    if (typeof value === 'number' && !Number.isFinite(value))
+      throw new CalcError(
+        '',
+        `gives a figure that is no number at ${key}`,
+        'the figures lie outside of what the model can answer: bring them nearer to those of a car',
+      );
     return value;
   });
 }
@@ -47,7 +53,12 @@ function finiteJson(result: object): string {
 /** A grid that keeps a thread busy for seconds belongs into the page's worker or `calc`. */
 function refuseFineGrids({ mesh, voxelMm, targetVoxels }: FemInput): void {
   const count = targetVoxels ?? Math.round(solidOf(readMesh(mesh)).volume / voxelMm! ** 3);
-  if (count > MOST_VOXELS) throw new CalcError(voxelMm === undefined ? 'targetVoxels' : 'voxelMm', `gives about ${count} voxels, over the ${MOST_VOXELS} of one request`, 'choose larger voxels, or run it in calc');
+  if (count > MOST_VOXELS)
+    throw new CalcError(
+      voxelMm === undefined ? 'targetVoxels' : 'voxelMm',
+      `gives about ${count} voxels, over the ${MOST_VOXELS} of one request`,
+      'choose larger voxels, or run it in calc',
+    );
 }
 
 interface SweepAsked {
@@ -57,7 +68,13 @@ interface SweepAsked {
 }
 
 function refuseLongSweeps({ motors, batteries, ratios }: SweepAsked): void {
-  const count = 'from' in ratios ? Math.max(0, Math.ceil((ratios.to - ratios.from) / ratios.step)) + 1 : ratios.length;
+  const count =
+    'from' in ratios ? Math.max(0, Math.ceil((ratios.to - ratios.from) / ratios.step)) + 1 : ratios.length;
   const combinations = motors.length * batteries.length * count;
-  if (combinations > MOST_COMBINATIONS) throw new CalcError('motors', `with the packs and ratios make ${combinations} combinations, over the ${MOST_COMBINATIONS} of one request`, 'ask for fewer at once');
+  if (combinations > MOST_COMBINATIONS)
+    throw new CalcError(
+      'motors',
+      `with the packs and ratios make ${combinations} combinations, over the ${MOST_COMBINATIONS} of one request`,
+      'ask for fewer at once',
+    );
 }

@@ -7,7 +7,13 @@ export type ThreadAnswer<T> = { readonly done: T } | { readonly refused: Problem
 export type Done<N extends TaskName> = Awaited<ReturnType<Tasks[N]>>;
 
 /** One task; what it refuses is told, what goes wrong is thrown. */
-export default async function run<N extends TaskName>({ task, given }: { task: N; given: Parameters<Tasks[N]>[0] }): Promise<ThreadAnswer<Done<N>>> {
+export default async function run<N extends TaskName>({
+  task,
+  given,
+}: {
+  task: N;
+  given: Parameters<Tasks[N]>[0];
+}): Promise<ThreadAnswer<Done<N>>> {
   try {
     return { done: await (TASKS[task] as (one: typeof given) => Done<N> | Promise<Done<N>>)(given) };
   } catch (error) {

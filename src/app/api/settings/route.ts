@@ -6,8 +6,13 @@ import type { WorkshopSettings } from '@/db/schema';
 import { bodyOf } from '../body';
 import { door } from '../door';
 
-const thresholds = Object.fromEntries(Object.keys(DEFAULT_THRESHOLDS).map((id) => [id, finite().min(1).max(10)]));
-const settingsSchema = Joi.object<WorkshopSettings>({ thresholds: Joi.object(thresholds), printAheadMinutes: finite().min(0).max(10_000) }).required();
+const thresholds = Object.fromEntries(
+  Object.keys(DEFAULT_THRESHOLDS).map((id) => [id, finite().min(1).max(10)]),
+);
+const settingsSchema = Joi.object<WorkshopSettings>({
+  thresholds: Joi.object(thresholds),
+  printAheadMinutes: finite().min(0).max(10_000),
+}).required();
 
 export const GET = door(async ({ db, workshopId }) => Response.json(await settingsOf(db, workshopId)));
 

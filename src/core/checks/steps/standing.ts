@@ -7,5 +7,15 @@ export function standingAt(record: BuildOnRecord): { record: BuildOnRecord; past
   after.delete(record.revisionId);
   if (after.size === 0) return { record, past: false };
   const stays = ({ revisionId }: { revisionId: string }) => !after.has(revisionId);
-  return { past: true, record: { ...record, revisions: record.revisions.filter(({ id }) => !after.has(id)), runs: record.runs.filter(stays), failures: record.failures.filter(stays), prints: record.prints.filter(stays), copies: record.copies.filter(stays) } };
+  return {
+    past: true,
+    record: {
+      ...record,
+      revisions: record.revisions.filter(({ id }) => !after.has(id)),
+      runs: record.runs.filter(stays),
+      failures: record.failures.filter(stays),
+      prints: record.prints.filter(stays),
+      copies: record.copies.filter(stays),
+    },
+  };
 }

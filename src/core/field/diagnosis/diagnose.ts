@@ -9,10 +9,24 @@ export interface DiagnoseInput {
   mode: string;
   partKind?: string;
   clues?: readonly string[];
-  conditions?: { surface?: string; stateOfCharge?: number; motorCaseC?: number; ambientC?: number; wet?: boolean; impactMps?: number; extraMassG?: number };
+  conditions?: {
+    surface?: string;
+    stateOfCharge?: number;
+    motorCaseC?: number;
+    ambientC?: number;
+    wet?: boolean;
+    impactMps?: number;
+    extraMassG?: number;
+  };
   /** Of the build at the revision that failed, by the id of its check. */
   margins?: Readonly<Record<string, number>>;
-  history?: { hours?: number; repaired?: boolean; crackedBefore?: boolean; sameModeBefore?: boolean; changesSinceGood?: readonly string[] };
+  history?: {
+    hours?: number;
+    repaired?: boolean;
+    crackedBefore?: boolean;
+    sameModeBefore?: boolean;
+    changesSinceGood?: readonly string[];
+  };
   outcomes?: readonly { check: string; result: Outcome }[];
 }
 
@@ -60,7 +74,9 @@ export function failureDiagnose(input: DiagnoseInput): DiagnoseResult {
   refuseStrangers(input);
   const outcomes = new Map((input.outcomes ?? []).map(({ check, result }) => [check, result]));
   const { terms, unused } = evidence(input, outcomes);
-  const scores = TABLES.causes.map(({ id }) => Math.round(terms.get(id)!.reduce((sum, { weight }) => sum + weight, 0) * ROUND) / ROUND);
+  const scores = TABLES.causes.map(
+    ({ id }) => Math.round(terms.get(id)!.reduce((sum, { weight }) => sum + weight, 0) * ROUND) / ROUND,
+  );
   const highest = Math.max(...scores);
   const odds = scores.map((score) => Math.exp(score - highest));
   const all = odds.reduce((sum, one) => sum + one, 0);
@@ -71,21 +87,61 @@ export function failureDiagnose(input: DiagnoseInput): DiagnoseResult {
   const suspects = listed.map(({ id, means, check: checkId }): Suspect => {
     const { ask, minutes } = TABLES.checks.find((one) => one.id === checkId)!;
     const result = outcomes.get(checkId);
-    return { cause: id, means, share: shares.get(id)!, why: reasons(terms.get(id)!), check: { id: checkId, ask, minutes, ...(result ? { result } : { bitsPerMinute: bits.get(checkId)! }) } };
+    return {
+      cause: id,
+      means,
+      share: shares.get(id)!,
+      why: reasons(terms.get(id)!),
+      check: { id: checkId, ask, minutes, ...(result ? { result } : { bitsPerMinute: bits.get(checkId)! }) },
+    };
   });
   const open = TABLES.checks.filter(({ id }) => !outcomes.has(id));
-  const next = open.reduce<SeparatingCheck | undefined>((best, one) => (!best || bits.get(one.id)! > bits.get(best.id)! ? one : best), undefined);
-  return { suspects, ...(next ? { nextCheck: { check: next.id, ask: next.ask, minutes: next.minutes, bitsPerMinute: bits.get(next.id)!, why: whyNext(next, shares) } } : {}), notes: notesOn(input, suspects, unused, next !== undefined) };
+  const next = open.reduce<SeparatingCheck | undefined>(
+    (best, one) => (!best || bits.get(one.id)! > bits.get(best.id)! ? one : best),
+    undefined,
+  );
+  return {
+    suspects,
+    ...(next
+      ? {
+          nextCheck: {
+            check: next.id,
+            ask: next.ask,
+            minutes: next.minutes,
+            bitsPerMinute: bits.get(next.id)!,
+            why: whyNext(next, shares),
+          },
+        }
+      : {}),
+    notes: notesOn(input, suspects, unused, next !== undefined),
+  };
 }
 
-function refuseStrangers({ mode, partKind, clues = [], conditions = {}, history = {}, outcomes = [] }: DiagnoseInput): void {
+function refuseStrangers({
+  mode,
+  partKind,
+  clues = [],
+  conditions = {},
+  history = {},
+  outcomes = [],
+}: DiagnoseInput): void {
   const known = (path: string, id: string, ids: readonly string[]) => {
-    if (!ids.includes(id)) throw new CalcError(path, `“${id.slice(0, 40)}” is not in the tables`, `use one of ${ids.slice(0, 6).join(', ')}, …`);
+    if (!ids.includes(id))
+      throw new CalcError(
+        path,
+        `“${id.slice(0, 40)}” is not in the tables`,
+        `use one of ${ids.slice(0, 6).join(', ')}, …`,
+      );
   };
-  const once = (ids: readonly string[], path: (at: number) => string) => ids.forEach((id, at) => {
-    if (ids.indexOf(id) < at) throw new CalcError(path(at), `“${id}” is given twice`, 'leave one out');
-  });
-  const [clueIds, changeIds, checkIds] = [Object.keys(TABLES.clues), Object.keys(TABLES.changes), TABLES.checks.map(({ id }) => id)];
+  const once = (ids: readonly string[], path: (at: number) => string) =>
+    ids.forEach((id, at) => {
+      if (ids.indexOf(id) < at) throw new CalcError(path(at), `“${id}” is given twice`, 'leave one out');
+    });
+  const [clueIds, changeIds, checkIds] = [
+    Object.keys(TABLES.clues),
+    Object.keys(TABLES.changes),
+    TABLES.checks.map(({ id }) => id),
+  ];
   known('mode', mode, Object.keys(TABLES.modes));
   if (partKind !== undefined) known('partKind', partKind, Object.keys(TABLES.partKinds));
   clues.forEach((id, at) => known(`clues.${at}`, id, clueIds));
@@ -95,18 +151,35 @@ function refuseStrangers({ mode, partKind, clues = [], conditions = {}, history 
   changes.forEach((id, at) => known(`history.changesSinceGood.${at}`, id, changeIds));
   once(changes, (at) => `history.changesSinceGood.${at}`);
   outcomes.forEach(({ check }, at) => known(`outcomes.${at}.check`, check, checkIds));
-  once(outcomes.map(({ check }) => check), (at) => `outcomes.${at}`);
+  once(
+    outcomes.map(({ check }) => check),
+    (at) => `outcomes.${at}`,
+  );
 }
 
 /** All that moves each cause, in the order of the model, and the margins that nothing in the tables knows. */
-function evidence(input: DiagnoseInput, outcomes: ReadonlyMap<string, Outcome>): { terms: ReadonlyMap<string, readonly Term[]>; unused: string[] } {
+function evidence(
+  input: DiagnoseInput,
+  outcomes: ReadonlyMap<string, Outcome>,
+): { terms: ReadonlyMap<string, readonly Term[]>; unused: string[] } {
   const { weights } = TABLES;
   const terms = new Map<string, Term[]>(TABLES.causes.map(({ id }) => [id, []]));
   const add = (cause: string, weight: number, why: string) => terms.get(cause)!.push({ weight, why });
   const { means, usual, possible } = TABLES.modes[input.mode]!;
   for (const { id } of TABLES.causes) {
-    const place = usual.includes(id) ? 'usual' : possible.includes(id) || input.mode === 'own' ? 'possible' : 'rare';
-    if (weights[place] !== 0) add(id, weights[place], place === 'usual' ? `For: it is a usual cause where ${means}.` : `Against: it is a rare cause where ${means}.`);
+    const place = usual.includes(id)
+      ? 'usual'
+      : possible.includes(id) || input.mode === 'own'
+        ? 'possible'
+        : 'rare';
+    if (weights[place] !== 0)
+      add(
+        id,
+        weights[place],
+        place === 'usual'
+          ? `For: it is a usual cause where ${means}.`
+          : `Against: it is a rare cause where ${means}.`,
+      );
   }
   const speak = ({ strong, weak, against = [] }: Speaks, called: string) => {
     for (const cause of strong) add(cause, weights.strong, `For, strongly: ${called}.`);
@@ -115,18 +188,35 @@ function evidence(input: DiagnoseInput, outcomes: ReadonlyMap<string, Outcome>):
   };
   const clues = input.clues ?? [];
   for (const clue of clues) speak(TABLES.clues[clue]!, TABLES.clues[clue]!.means);
-  if (input.partKind !== undefined) speak(TABLES.partKinds[input.partKind]!, `it is ${TABLES.partKinds[input.partKind]!.means}`);
-  for (const rule of TABLES.conditions) if (applies(rule, input.conditions ?? {}, clues)) speak(rule, rule.why);
+  if (input.partKind !== undefined)
+    speak(TABLES.partKinds[input.partKind]!, `it is ${TABLES.partKinds[input.partKind]!.means}`);
+  for (const rule of TABLES.conditions)
+    if (applies(rule, input.conditions ?? {}, clues)) speak(rule, rule.why);
   for (const rule of TABLES.history) if (applies(rule, input.history ?? {}, clues)) speak(rule, rule.why);
-  for (const change of input.history?.changesSinceGood ?? []) speak(TABLES.changes[change]!, `changed since it was last good: ${TABLES.changes[change]!.means}`);
+  for (const change of input.history?.changesSinceGood ?? [])
+    speak(TABLES.changes[change]!, `changed since it was last good: ${TABLES.changes[change]!.means}`);
   const { smallest, unused } = marginsByPrefix(input.margins ?? {});
   for (const [prefix, { key, margin }] of smallest) {
-    const weight = margin < 1 ? weights.marginUnder1 : margin < 1.15 ? weights.marginUnder115 : margin > 2 ? weights.marginOver2 : 0;
-    if (weight !== 0) for (const cause of TABLES.margins[prefix]!) add(cause, weight, `${weight > 0 ? 'For' : 'Against'}: the margin of ${key} is ${plain(margin)}.`);
+    const weight =
+      margin < 1
+        ? weights.marginUnder1
+        : margin < 1.15
+          ? weights.marginUnder115
+          : margin > 2
+            ? weights.marginOver2
+            : 0;
+    if (weight !== 0)
+      for (const cause of TABLES.margins[prefix]!)
+        add(cause, weight, `${weight > 0 ? 'For' : 'Against'}: the margin of ${key} is ${plain(margin)}.`);
   }
   for (const { id, check } of TABLES.causes) {
     const result = outcomes.get(check);
-    if (result === 'yes' || result === 'no') add(id, result === 'yes' ? weights.checkYes : weights.checkNo, `${result === 'yes' ? 'For' : 'Against'}: its check says ${result}.`);
+    if (result === 'yes' || result === 'no')
+      add(
+        id,
+        result === 'yes' ? weights.checkYes : weights.checkNo,
+        `${result === 'yes' ? 'For' : 'Against'}: its check says ${result}.`,
+      );
   }
   return { terms, unused };
 }
@@ -141,23 +231,35 @@ function applies(rule: Rule, facts: object, clues: readonly string[]): boolean {
 }
 
 /** The smallest margin of each prefix of the tables; a key belongs to the longest that it is, or that it goes on from by `.` or `:`. */
-function marginsByPrefix(margins: Readonly<Record<string, number>>): { smallest: [string, { key: string; margin: number }][]; unused: string[] } {
+function marginsByPrefix(margins: Readonly<Record<string, number>>): {
+  smallest: [string, { key: string; margin: number }][];
+  unused: string[];
+} {
   const prefixes = Object.keys(TABLES.margins);
   const found = new Map<string, { key: string; margin: number }>();
   const unused: string[] = [];
   for (const [key, margin] of Object.entries(margins)) {
-    const prefix = prefixes.filter((one) => key === one || key.startsWith(`${one}.`) || key.startsWith(`${one}:`)).sort((a, b) => b.length - a.length)[0];
+    const prefix = prefixes
+      .filter((one) => key === one || key.startsWith(`${one}.`) || key.startsWith(`${one}:`))
+      .sort((a, b) => b.length - a.length)[0];
     if (prefix === undefined) unused.push(key);
     else if (!found.has(prefix) || margin < found.get(prefix)!.margin) found.set(prefix, { key, margin });
   }
-  return { smallest: prefixes.flatMap((prefix) => (found.has(prefix) ? [[prefix, found.get(prefix)!] as [string, { key: string; margin: number }]] : [])), unused };
+  return {
+    smallest: prefixes.flatMap((prefix) =>
+      found.has(prefix) ? [[prefix, found.get(prefix)!] as [string, { key: string; margin: number }]] : [],
+    ),
+    unused,
+  };
 }
 
 const entropy = (x: number) => (x <= 0 || x >= 1 ? 0 : -x * Math.log2(x) - (1 - x) * Math.log2(1 - x));
 
 /** Expected information of a check a minute; its answer is right as often as yes weighs. */
 function bitsPerMinute({ id, minutes }: SeparatingCheck, shares: ReadonlyMap<string, number>): number {
-  const served = TABLES.causes.filter(({ check }) => check === id).reduce((sum, cause) => sum + shares.get(cause.id)!, 0);
+  const served = TABLES.causes
+    .filter(({ check }) => check === id)
+    .reduce((sum, cause) => sum + shares.get(cause.id)!, 0);
   const right = 1 / (1 + Math.exp(-TABLES.weights.checkYes));
   return (entropy(served * right + (1 - served) * (1 - right)) - entropy(right)) / minutes;
 }
@@ -165,7 +267,10 @@ function bitsPerMinute({ id, minutes }: SeparatingCheck, shares: ReadonlyMap<str
 /** The weightiest first; of equal weight in the order of the model. */
 function reasons(terms: readonly Term[]): string[] {
   if (terms.length === 0) return ['Nothing that is known speaks for or against it.'];
-  return terms.map((term, at) => ({ ...term, at })).sort((a, b) => Math.abs(b.weight) - Math.abs(a.weight) || a.at - b.at).map(({ why }) => why);
+  return terms
+    .map((term, at) => ({ ...term, at }))
+    .sort((a, b) => Math.abs(b.weight) - Math.abs(a.weight) || a.at - b.at)
+    .map(({ why }) => why);
 }
 
 function whyNext({ id, minutes }: SeparatingCheck, shares: ReadonlyMap<string, number>): string {
@@ -174,12 +279,21 @@ function whyNext({ id, minutes }: SeparatingCheck, shares: ReadonlyMap<string, n
   return `It takes ${minutes === 1 ? 'a minute' : `${plain(minutes)} minutes`} and separates ${served.map(({ means }) => means).join('; ')} (${plain(100 * share, 2)} % together) from the rest: the most told a minute.`;
 }
 
-function notesOn({ clues = [], outcomes = [], history = {} }: DiagnoseInput, suspects: readonly Suspect[], unused: readonly string[], open: boolean): string[] {
+function notesOn(
+  { clues = [], outcomes = [], history = {} }: DiagnoseInput,
+  suspects: readonly Suspect[],
+  unused: readonly string[],
+  open: boolean,
+): string[] {
   const changes = history.changesSinceGood?.length ?? 0;
   return [
     'A judgement aid: the grades are practice written down, not measured frequencies. A check decides, a share does not.',
-    ...(clues.length === 0 && outcomes.length === 0 ? ['No clue and no check yet: say what you saw, and the shares move.'] : []),
-    ...(changes > 1 ? [`${changes} things changed since it was last good: put them back one at a time.`] : []),
+    ...(clues.length === 0 && outcomes.length === 0
+      ? ['No clue and no check yet: say what you saw, and the shares move.']
+      : []),
+    ...(changes > 1
+      ? [`${changes} things changed since it was last good: put them back one at a time.`]
+      : []),
     ...(unused.length > 0 ? [`Margins that say nothing here: ${unused.join(', ')}.`] : []),
     ...(suspects[0]!.share >= CLEAR ? ['Clear enough for a verdict.'] : []),
     ...(open ? [] : ['Every check has its outcome: there is nothing left to look at.']),

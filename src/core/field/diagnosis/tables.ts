@@ -63,4 +63,16 @@ export const TABLES: {
   readonly history: readonly Rule[];
   readonly changes: Entries<Speaks & { means: string }>;
   readonly margins: Entries<readonly string[]>;
-} = { weights: model.weights, surfaces: model.surfaces, causes, checks, modes, clues, partKinds, conditions: conditions as readonly Rule[], history: history as readonly Rule[], changes, margins };
+} = {
+  weights: model.weights,
+  surfaces: model.surfaces,
+  causes,
+  checks,
+  modes,
+  clues,
+  partKinds,
+  conditions: conditions as readonly Rule[],
+  history: history as readonly Rule[],
+  changes,
+  margins,
+};

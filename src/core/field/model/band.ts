@@ -23,7 +23,12 @@ const [SAMPLES, LOW, HIGH] = [240, 0.05, 0.95];
  *
  * @see JCGM 101, Propagation of distributions using a Monte Carlo method
  */
-export function predictionBand(document: BuildDocument, surfaceId: string, seed = 1, samples = SAMPLES): PredictionBand | undefined {
+export function predictionBand(
+  document: BuildDocument,
+  surfaceId: string,
+  seed = 1,
+  samples = SAMPLES,
+): PredictionBand | undefined {
   const spreads = spreadsOf(document, surfaceId);
   const normal = normalFrom(seed);
   const [speeds, times]: [number[], number[]] = [[], []];

@@ -14,20 +14,49 @@ import { type Factors, scaled } from './knobs';
 /** Slippery enough for a launch to feel it. */
 const grass = { ...surface('mownGrass'), mu: 0.32, muError: 0.05 };
 const car = { ...base, brief: { ...base.brief, surfaces: [grass] } };
-const conditions = (more: Partial<TimedConditions>): TimedConditions => ({ surfaceId: grass.id, surfaceName: grass.name, distanceM: 20, ...more });
+const conditions = (more: Partial<TimedConditions>): TimedConditions => ({
+  surfaceId: grass.id,
+  surfaceName: grass.name,
+  distanceM: 20,
+  ...more,
+});
 
 /** Runs of a car whose figures are off by hidden factors, timed with a seeded error. */
-function runsOf(hidden: Factors, plan: readonly (readonly [TimedKind, Partial<TimedConditions>])[], spread: number, seed: number): RunRecord[] {
+function runsOf(
+  hidden: Factors,
+  plan: readonly (readonly [TimedKind, Partial<TimedConditions>])[],
+  spread: number,
+  seed: number,
+): RunRecord[] {
   const normal = normalFrom(seed);
   return plan.map(([kind, more], index) => {
     const given = conditions(more);
     const { timeS } = nominalRun(scaled(car, grass.id, hidden), kind, given)!;
-    return { id: `r${index}`, revisionId: 'v', kind, ranAt: '', document: car, conditions: given, attempts: [0, 1, 2].map((at) => ({ id: `${at}`, frames: Math.round(timeS * (1 + spread * normal()) * 2000), captureFps: 2000 })) };
+    return {
+      id: `r${index}`,
+      revisionId: 'v',
+      kind,
+      ranAt: '',
+      document: car,
+      conditions: given,
+      attempts: [0, 1, 2].map((at) => ({
+        id: `${at}`,
+        frames: Math.round(timeS * (1 + spread * normal()) * 2000),
+        captureFps: 2000,
+      })),
+    };
   });
 }
 
 const VARIED = [
-  ['launch', { distanceM: 5 }], ['launch', { distanceM: 20 }], ['timedDistance', { runUpM: 60 }], ['timedDistance', { runUpM: 60, extraMassG: 800 }], ['timedDistance', { runUpM: 60, packVBefore: 7 }], ['timedDistance', { runUpM: 5 }], ['launch', { distanceM: 3 }], ['timedDistance', { runUpM: 80, packVBefore: 6.6, extraMassG: 800 }],
+  ['launch', { distanceM: 5 }],
+  ['launch', { distanceM: 20 }],
+  ['timedDistance', { runUpM: 60 }],
+  ['timedDistance', { runUpM: 60, extraMassG: 800 }],
+  ['timedDistance', { runUpM: 60, packVBefore: 7 }],
+  ['timedDistance', { runUpM: 5 }],
+  ['launch', { distanceM: 3 }],
+  ['timedDistance', { runUpM: 80, packVBefore: 6.6, extraMassG: 800 }],
 ] as const;
 
 describe('a calibration on measured runs', () => {
@@ -53,7 +82,16 @@ describe('a calibration on measured runs', () => {
   });
 
   it('leaves out what the runs do not feel, says so, and asks for a run', () => {
-    const slow = runsOf({}, [['timedDistance', { runUpM: 60 }], ['timedDistance', { runUpM: 60 }], ['timedDistance', { runUpM: 60 }]], 0.01, 3);
+    const slow = runsOf(
+      {},
+      [
+        ['timedDistance', { runUpM: 60 }],
+        ['timedDistance', { runUpM: 60 }],
+        ['timedDistance', { runUpM: 60 }],
+      ],
+      0.01,
+      3,
+    );
     const found = calibrateRuns(slow);
     expect(found.notes.join(' ')).toMatch(/hardly feel the grip/);
     expect(found.figures.map(({ knob }) => knob)).not.toContain('grip');
@@ -101,12 +139,31 @@ describe('errors and correlations of a fit', () => {
 
 describe('the spread of a prediction', () => {
   it('by sampling is that by sensitivities, for small spreads', () => {
-    const still = applyPatch(car, [{ path: ['brief', 'surfaces', grass.id, 'muError'], value: grass.mu * 0.02 }, { path: ['brief', 'surfaces', grass.id, 'rollingResistanceError'], value: grass.rollingResistance * 0.05 }, { path: ['brief', 'calibration'], value: { letter: 'A', runs: 4, at: '2026-05-01T00:00:00.000Z', dragSpread: 0.03, efficiencySpread: 0.01 } }]);
+    const still = applyPatch(car, [
+      { path: ['brief', 'surfaces', grass.id, 'muError'], value: grass.mu * 0.02 },
+      {
+        path: ['brief', 'surfaces', grass.id, 'rollingResistanceError'],
+        value: grass.rollingResistance * 0.05,
+      },
+      {
+        path: ['brief', 'calibration'],
+        value: {
+          letter: 'A',
+          runs: 4,
+          at: '2026-05-01T00:00:00.000Z',
+          dragSpread: 0.03,
+          efficiencySpread: 0.01,
+        },
+      },
+    ]);
     const band = predictionBand(still, grass.id, 5, 600)!;
     const run = predictRun(still, 'launch', conditions({ distanceM: still.brief.distanceM! }));
     if (!run.ok) throw new Error('not ready');
     // nine tenths of a normal spread are 2 · 1.645 σ
-    expect((band.timeToDistanceS!.high - band.timeToDistanceS!.low) / (2 * 1.645)).toBeCloseTo(run.value.timeErrorS, 2);
+    expect((band.timeToDistanceS!.high - band.timeToDistanceS!.low) / (2 * 1.645)).toBeCloseTo(
+      run.value.timeErrorS,
+      2,
+    );
   });
 
   it('is the same again by the same seed, and holds the figure itself', () => {

@@ -11,8 +11,14 @@ const north = (metres: readonly number[], more: (at: number) => string = () => '
 
 describe('distances on the globe', () => {
   it('are a quarter of a meridian from pole to equator, and shrink with the cosine of the latitude', () => {
-    expect(haversineM({ latDeg: 0, lonDeg: 0 }, { latDeg: 90, lonDeg: 0 })).toBeCloseTo((Math.PI / 2) * 6_371_008.8, 3);
-    expect(haversineM({ latDeg: 60, lonDeg: 0 }, { latDeg: 60, lonDeg: 1e-4 }) / haversineM({ latDeg: 0, lonDeg: 0 }, { latDeg: 0, lonDeg: 1e-4 })).toBeCloseTo(0.5, 6);
+    expect(haversineM({ latDeg: 0, lonDeg: 0 }, { latDeg: 90, lonDeg: 0 })).toBeCloseTo(
+      (Math.PI / 2) * 6_371_008.8,
+      3,
+    );
+    expect(
+      haversineM({ latDeg: 60, lonDeg: 0 }, { latDeg: 60, lonDeg: 1e-4 }) /
+        haversineM({ latDeg: 0, lonDeg: 0 }, { latDeg: 0, lonDeg: 1e-4 }),
+    ).toBeCloseTo(0.5, 6);
   });
 });
 
@@ -44,13 +50,22 @@ describe('the speed of a track', () => {
   });
 
   it('takes the receiver’s own speeds where every point has one, of whatever name space', () => {
-    const found = gpxSpeed({ gpx: north([0, 5, 10, 15], (at) => `<extensions><x:speed>${[4, 6, 8, 6][at]}</x:speed></extensions>`).replace('<gpx>', '<gpx xmlns:x="urn:x">'), windowS: 2 });
+    const found = gpxSpeed({
+      gpx: north(
+        [0, 5, 10, 15],
+        (at) => `<extensions><x:speed>${[4, 6, 8, 6][at]}</x:speed></extensions>`,
+      ).replace('<gpx>', '<gpx xmlns:x="urn:x">'),
+      windowS: 2,
+    });
     expect(found.topSpeedMps).toBeCloseTo(7, 9); // (6 + 8)/2 and (8 + 6)/2
     expect(found.notes[0]).toContain('receiver');
   });
 
   it('does not join segments, and skips a clock that stands or runs backward', () => {
-    const two = north([0, 5, 10]).replace('</trkseg>', `</trkseg>${/<trkseg>.*<\/trkseg>/.exec(north([500, 505, 510]))![0].replaceAll('00:00:0', '00:01:0')}`);
+    const two = north([0, 5, 10]).replace(
+      '</trkseg>',
+      `</trkseg>${/<trkseg>.*<\/trkseg>/.exec(north([500, 505, 510]))![0].replaceAll('00:00:0', '00:01:0')}`,
+    );
     expect(gpxSpeed({ gpx: two })).toMatchObject({ durationS: 62, droppedPoints: 0 });
     expect(gpxSpeed({ gpx: two }).distanceM).toBeCloseTo(20, 4);
     const csv = 'time,lat,lon\n0,0,0\n1,0.00005,0\n1,0.0001,0\n0.5,0.0002,0\n2,0.0001,0\n';
@@ -67,8 +82,14 @@ describe('the speed of a track', () => {
   it.each([
     ['<gpx>\n<trk>\n<trkseg></trk></gpx>', /^line 3: the XML is broken/],
     ['<gpx>\n<wpt lat="1" lon="2"/></gpx>', /^line 2: there is no track/],
-    ['<gpx><trk><trkseg>\n<trkpt lat="1" lon="2"></trkpt>\n</trkseg></trk></gpx>', /^line 2: its points have no times/],
-    ['<gpx><trk><trkseg>\n\n<trkpt lat="91" lon="2"><time>2026-05-01T10:00:00Z</time></trkpt></trkseg></trk></gpx>', /^line 3: lat 91, lon 2 is no place/],
+    [
+      '<gpx><trk><trkseg>\n<trkpt lat="1" lon="2"></trkpt>\n</trkseg></trk></gpx>',
+      /^line 2: its points have no times/,
+    ],
+    [
+      '<gpx><trk><trkseg>\n\n<trkpt lat="91" lon="2"><time>2026-05-01T10:00:00Z</time></trkpt></trkseg></trk></gpx>',
+      /^line 3: lat 91, lon 2 is no place/,
+    ],
     ['time,lat\n1,2', /^line 1: there is no column lon/],
     ['time,lat,lon\n0,1,2\nsoon,1,2', /^line 3: “soon” is no time/],
     ['hello', /^line 1: there is no column time/],
@@ -76,13 +97,17 @@ describe('the speed of a track', () => {
 
   it('is the best of all pairs that are far enough apart, whatever the track and the window', () => {
     const metres = fc.array(fc.integer({ min: 0, max: 9 }), { minLength: 3, maxLength: 40 });
-    fc.assert(fc.property(metres, fc.integer({ min: 1, max: 12 }), (steps, windowS) => {
-      const way = steps.reduce<number[]>((all, step) => [...all, all.at(-1)! + step], [0]);
-      const pairs = way.flatMap((_, from) => way.slice(from + windowS).map((metre, at) => (metre - way[from]!) / (at + windowS)));
-      const found = gpxSpeed({ gpx: north(way), windowS }).topSpeedMps;
-      if (pairs.length === 0) expect(found).toBeUndefined();
-      else expect(found).toBeCloseTo(Math.max(...pairs), 4);
-    }));
+    fc.assert(
+      fc.property(metres, fc.integer({ min: 1, max: 12 }), (steps, windowS) => {
+        const way = steps.reduce<number[]>((all, step) => [...all, all.at(-1)! + step], [0]);
+        const pairs = way.flatMap((_, from) =>
+          way.slice(from + windowS).map((metre, at) => (metre - way[from]!) / (at + windowS)),
+        );
+        const found = gpxSpeed({ gpx: north(way), windowS }).topSpeedMps;
+        if (pairs.length === 0) expect(found).toBeUndefined();
+        else expect(found).toBeCloseTo(Math.max(...pairs), 4);
+      }),
+    );
   });
 
   it('comes back the same through its own file', () => {

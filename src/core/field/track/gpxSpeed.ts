@@ -38,13 +38,21 @@ const MS_PER_S = 1000;
  * @throws CalcError at `gpx` for broken XML, a file without track or times; the message begins with the line
  * @see Sinnott, Virtues of the Haversine, Sky and Telescope 68 (1984)
  */
-export function gpxSpeed({ gpx, windowS = USUAL_WINDOW_S, maxAccelMps2 = USUAL_MAX_ACCEL }: GpxSpeedInput): GpxSpeedResult {
+export function gpxSpeed({
+  gpx,
+  windowS = USUAL_WINDOW_S,
+  maxAccelMps2 = USUAL_MAX_ACCEL,
+}: GpxSpeedInput): GpxSpeedResult {
   const { result } = readSpeeds(readTrack(gpx), windowS, maxAccelMps2);
   return result;
 }
 
 /** The same with the kept points, for a picture. */
-export function readSpeeds(track: Track, windowS: number, maxAccelMps2: number): { result: GpxSpeedResult; kept: KeptPoint[][]; droppedS: number[] } {
+export function readSpeeds(
+  track: Track,
+  windowS: number,
+  maxAccelMps2: number,
+): { result: GpxSpeedResult; kept: KeptPoint[][]; droppedS: number[] } {
   const found = track.map((segment) => withoutJumps(segment, maxAccelMps2));
   const kept = found.map(({ points }) => points).filter(({ length }) => length > 0);
   const all = kept.flat();
@@ -56,27 +64,63 @@ export function readSpeeds(track: Track, windowS: number, maxAccelMps2: number):
   const series: GpxSpeedResult['series'] = { tS: [], distanceM: [], speedMps: [] };
   let distanceM = 0;
   const start = all[0]!.atMs;
-  for (const segment of kept) for (let at = 0; at < segment.length; at++) {
-    const point = segment[at]!;
-    distanceM += point.stepM;
-    series.tS.push((point.atMs - start) / MS_PER_S);
-    series.distanceM.push(distanceM);
-    const step = at === 0 ? segment[1] : point;
-    series.speedMps.push(point.speedMps ?? (step ? step.stepM / step.stepS : 0));
-  }
-  const notes = [own ? 'Speeds are the receiver’s own.' : 'Speeds are from the positions.', 'Noise of the positions pushes a maximum up: a longer window is steadier.', ...(top === undefined ? [`The track is shorter than the window of ${windowS} s, so it shows no top speed.`] : [])];
+  for (const segment of kept)
+    for (let at = 0; at < segment.length; at++) {
+      const point = segment[at]!;
+      distanceM += point.stepM;
+      series.tS.push((point.atMs - start) / MS_PER_S);
+      series.distanceM.push(distanceM);
+      const step = at === 0 ? segment[1] : point;
+      series.speedMps.push(point.speedMps ?? (step ? step.stepM / step.stepS : 0));
+    }
+  const notes = [
+    own ? 'Speeds are the receiver’s own.' : 'Speeds are from the positions.',
+    'Noise of the positions pushes a maximum up: a longer window is steadier.',
+    ...(top === undefined
+      ? [`The track is shorter than the window of ${windowS} s, so it shows no top speed.`]
+      : []),
+  ];
   const droppedS = found.flatMap(({ dropped }) => dropped.map((atMs) => (atMs - start) / MS_PER_S));
-  return { kept, droppedS, result: { ...(top === undefined ? {} : { topSpeedMps: top }), distanceM, durationS: (all.at(-1)!.atMs - start) / MS_PER_S, droppedPoints: droppedS.length, series, notes } };
+  return {
+    kept,
+    droppedS,
+    result: {
+      ...(top === undefined ? {} : { topSpeedMps: top }),
+      distanceM,
+      durationS: (all.at(-1)!.atMs - start) / MS_PER_S,
+      droppedPoints: droppedS.length,
+      series,
+      notes,
+    },
+  };
 }
 
 /** Great-circle distance, m. */
-export function haversineM(a: Pick<TrackPoint, 'latDeg' | 'lonDeg'>, b: Pick<TrackPoint, 'latDeg' | 'lonDeg'>): number {
-  const [north, east] = [Math.sin(((b.latDeg - a.latDeg) * RAD) / 2), Math.sin(((b.lonDeg - a.lonDeg) * RAD) / 2)];
-  return 2 * EARTH_M * Math.asin(Math.min(1, Math.sqrt(north * north + Math.cos(a.latDeg * RAD) * Math.cos(b.latDeg * RAD) * east * east)));
+export function haversineM(
+  a: Pick<TrackPoint, 'latDeg' | 'lonDeg'>,
+  b: Pick<TrackPoint, 'latDeg' | 'lonDeg'>,
+): number {
+  const [north, east] = [
+    Math.sin(((b.latDeg - a.latDeg) * RAD) / 2),
+    Math.sin(((b.lonDeg - a.lonDeg) * RAD) / 2),
+  ];
+  return (
+    2 *
+    EARTH_M *
+    Math.asin(
+      Math.min(
+        1,
+        Math.sqrt(north * north + Math.cos(a.latDeg * RAD) * Math.cos(b.latDeg * RAD) * east * east),
+      ),
+    )
+  );
 }
 
 /** In one pass: points of a clock that stands or runs backward are skipped, jumps that go out and come back are dropped. */
-function withoutJumps(segment: readonly TrackPoint[], maxAccelMps2: number): { points: KeptPoint[]; dropped: number[] } {
+function withoutJumps(
+  segment: readonly TrackPoint[],
+  maxAccelMps2: number,
+): { points: KeptPoint[]; dropped: number[] } {
   const timed: TrackPoint[] = [];
   for (const point of segment) if (timed.length === 0 || point.atMs > timed.at(-1)!.atMs) timed.push(point);
   const steps = Math.max(0, timed.length - 1);
@@ -87,7 +131,8 @@ function withoutJumps(segment: readonly TrackPoint[], maxAccelMps2: number): { p
   }
   const exists = (step: number) => step >= 0 && step < steps;
   /** Whether a step is too sudden beside its neighbour; a side that does not exist says nothing. */
-  const sudden = (step: number, beside: number) => ways[step]! / times[step]! - ways[beside]! / times[beside]! > maxAccelMps2 * times[step]!;
+  const sudden = (step: number, beside: number) =>
+    ways[step]! / times[step]! - ways[beside]! / times[beside]! > maxAccelMps2 * times[step]!;
   const points: KeptPoint[] = [];
   const dropped: number[] = [];
   let before = -1;
@@ -99,7 +144,14 @@ function withoutJumps(segment: readonly TrackPoint[], maxAccelMps2: number): { p
     }
     const { atMs, latDeg, lonDeg, speedMps } = timed[at]!;
     const last = before < 0 ? undefined : timed[before]!;
-    points.push({ atMs, latDeg, lonDeg, speedMps, stepM: !last ? 0 : before === at - 1 ? ways[before]! : haversineM(last, timed[at]!), stepS: last ? (atMs - last.atMs) / MS_PER_S : 0 });
+    points.push({
+      atMs,
+      latDeg,
+      lonDeg,
+      speedMps,
+      stepM: !last ? 0 : before === at - 1 ? ways[before]! : haversineM(last, timed[at]!),
+      stepS: last ? (atMs - last.atMs) / MS_PER_S : 0,
+    });
     before = at;
   }
   return { points, dropped };
@@ -118,7 +170,8 @@ function topSpeed(points: readonly KeptPoint[], windowS: number, own: boolean): 
     const { stepM, stepS, speedMps } = points[at]!;
     way.push(way[at - 1]! + (own ? ((points[at - 1]!.speedMps! + speedMps!) / 2) * stepS : stepM));
   }
-  const mean = (from: number, to: number) => (way[to]! - way[from]!) / ((points[to]!.atMs - points[from]!.atMs) / MS_PER_S);
+  const mean = (from: number, to: number) =>
+    (way[to]! - way[from]!) / ((points[to]!.atMs - points[from]!.atMs) / MS_PER_S);
   const hull: number[] = [];
   let best: number | undefined;
   let next = 0;

@@ -1,7 +1,9 @@
 import type { TrackPoint } from './readTrack';
 
-const point = ({ latDeg, lonDeg, atMs }: TrackPoint) => `<trkpt lat="${latDeg.toFixed(8)}" lon="${lonDeg.toFixed(8)}"><time>${new Date(atMs).toISOString()}</time></trkpt>`;
-const escaped = (text: string) => text.replace(/[&<>"]/g, (sign) => ({ '&': '&amp;', '<': '&lt;', '>': '&gt;', '"': '&quot;' })[sign]!);
+const point = ({ latDeg, lonDeg, atMs }: TrackPoint) =>
+  `<trkpt lat="${latDeg.toFixed(8)}" lon="${lonDeg.toFixed(8)}"><time>${new Date(atMs).toISOString()}</time></trkpt>`;
+const escaped = (text: string) =>
+  text.replace(/[&<>"]/g, (sign) => ({ '&': '&amp;', '<': '&lt;', '>': '&gt;', '"': '&quot;' })[sign]!);
 
 /** Stretches as GPX 1.1 with their moments. @see GPX 1.1 schema */
 export function writeGpx(name: string, segments: readonly (readonly TrackPoint[])[]): string {

@@ -3,7 +3,12 @@ import type { LibraryItem } from '../items';
 const gear = (role: 'pinion' | 'wheel', teeth: number, moduleMm: number): LibraryItem<'gear'> => ({
   id: `gear-${role}-${teeth}-${String(moduleMm).replace('.', '')}`,
   kind: 'gear',
-  data: { name: `${role === 'pinion' ? 'Pinion' : 'Wheel'}, ${teeth} teeth, module ${moduleMm}`, role, teeth, moduleMm },
+  data: {
+    name: `${role === 'pinion' ? 'Pinion' : 'Wheel'}, ${teeth} teeth, module ${moduleMm}`,
+    role,
+    teeth,
+    moduleMm,
+  },
 });
 
 /** A usual box of spur gears. */

@@ -1,6 +1,16 @@
 import type { LibraryItem } from '../items';
 
-const printer = (id: string, name: string, bed: readonly [number, number, number], speedMmps: number, maxFlowMm3ps: number): LibraryItem<'printer'> => ({ id: `printer-${id}`, kind: 'printer', data: { name, bedWidthMm: bed[0], bedDepthMm: bed[1], bedHeightMm: bed[2], speedMmps, maxFlowMm3ps } });
+const printer = (
+  id: string,
+  name: string,
+  bed: readonly [number, number, number],
+  speedMmps: number,
+  maxFlowMm3ps: number,
+): LibraryItem<'printer'> => ({
+  id: `printer-${id}`,
+  kind: 'printer',
+  data: { name, bedWidthMm: bed[0], bedDepthMm: bed[1], bedHeightMm: bed[2], speedMmps, maxFlowMm3ps },
+});
 
 /** Usual sizes of bed with the speed and the flow that they are sold with; measure yours. */
 export const STARTING_PRINTERS: readonly LibraryItem<'printer'>[] = [

@@ -42,9 +42,14 @@ export function bandedFactor({ nodes, rowStart, column, block, order, band: node
   return { size, band, rows, order };
 }
 
-export function bandedSolve({ size, band, rows, order }: BandedFactor, b: Float64Array, into: Float64Array): void {
+export function bandedSolve(
+  { size, band, rows, order }: BandedFactor,
+  b: Float64Array,
+  into: Float64Array,
+): void {
   const x = new Float64Array(size);
-  for (let node = 0; node < order.length; node++) for (let c = 0; c < 3; c++) x[3 * order[node]! + c] = b[3 * node + c]!;
+  for (let node = 0; node < order.length; node++)
+    for (let c = 0; c < 3; c++) x[3 * order[node]! + c] = b[3 * node + c]!;
   for (let i = 0; i < size; i++) {
     const first = Math.max(0, i - band + 1);
     let sum = x[i]!;
@@ -59,5 +64,6 @@ export function bandedSolve({ size, band, rows, order }: BandedFactor, b: Float6
     const first = Math.max(0, i - band + 1);
     for (let k = first, p = i * band + (first - i + band - 1); k < i; k++, p++) x[k]! -= rows[p]! * value;
   }
-  for (let node = 0; node < order.length; node++) for (let c = 0; c < 3; c++) into[3 * node + c] = x[3 * order[node]! + c]!;
+  for (let node = 0; node < order.length; node++)
+    for (let c = 0; c < 3; c++) into[3 * node + c] = x[3 * order[node]! + c]!;
 }

@@ -17,10 +17,19 @@ export type Stiffness = Float64Array;
  * @throws CalcError where the figures would give back energy
  * @see Jones, Mechanics of Composite Materials, ch. 2 (transverse isotropy)
  */
-export function layeredStiffness({ modulusMpa: e, modulusRatio = 1, poisson: nu = USUAL_POISSON }: Pick<StrengthMaterial, 'modulusMpa' | 'modulusRatio' | 'poisson'>): Stiffness {
+export function layeredStiffness({
+  modulusMpa: e,
+  modulusRatio = 1,
+  poisson: nu = USUAL_POISSON,
+}: Pick<StrengthMaterial, 'modulusMpa' | 'modulusRatio' | 'poisson'>): Stiffness {
   const ez = modulusRatio * e;
   const across = 1 - nu - 2 * nu * nu * modulusRatio;
-  if (across <= 0) throw new CalcError('material.modulusRatio', `gives a material that yields energy with a Poisson ratio of ${nu}`, 'make it smaller');
+  if (across <= 0)
+    throw new CalcError(
+      'material.modulusRatio',
+      `gives a material that yields energy with a Poisson ratio of ${nu}`,
+      'make it smaller',
+    );
   // compliance: 1/E, −ν/E in the layers and across, 1/Ez
   const unit = e / ((1 + nu) * across);
   const [xx, xy] = [unit * (1 - nu * nu * modulusRatio), unit * (nu + nu * nu * modulusRatio)];
@@ -52,7 +61,14 @@ export function strainsAt(x: number, y: number, z: number): Float64Array {
   const slope = (bit: number) => (bit === 0 ? -1 : 1);
   for (let node = 0; node < CORNERS; node++) {
     const [i, j, k] = [node & 1, (node >> 1) & 1, node >> 2];
-    spread(b, DOFS, 3 * node, slope(i) * share(j, y) * share(k, z), share(i, x) * slope(j) * share(k, z), share(i, x) * share(j, y) * slope(k));
+    spread(
+      b,
+      DOFS,
+      3 * node,
+      slope(i) * share(j, y) * share(k, z),
+      share(i, x) * slope(j) * share(k, z),
+      share(i, x) * share(j, y) * slope(k),
+    );
   }
   return b;
 }
@@ -88,26 +104,42 @@ function spread(b: Float64Array, columns: number, at: number, dx: number, dy: nu
  * @see Wilson et al. 1973 and Taylor, Beresford, Wilson 1976: incompatible modes
  */
 export function brickStiffness(c: Stiffness): Float64Array {
-  const [uu, ua, aa] = [new Float64Array(DOFS * DOFS), new Float64Array(DOFS * MODES), new Float64Array(MODES * MODES)];
-  for (const x of GAUSS) for (const y of GAUSS) for (const z of GAUSS) {
-    const [b, g] = [strainsAt(x, y, z), bubblesAt([x, y, z])];
-    addProduct(uu, b, DOFS, b, DOFS, c);
-    addProduct(ua, b, DOFS, g, MODES, c);
-    addProduct(aa, g, MODES, g, MODES, c);
-  }
+  const [uu, ua, aa] = [
+    new Float64Array(DOFS * DOFS),
+    new Float64Array(DOFS * MODES),
+    new Float64Array(MODES * MODES),
+  ];
+  for (const x of GAUSS)
+    for (const y of GAUSS)
+      for (const z of GAUSS) {
+        const [b, g] = [strainsAt(x, y, z), bubblesAt([x, y, z])];
+        addProduct(uu, b, DOFS, b, DOFS, c);
+        addProduct(ua, b, DOFS, g, MODES, c);
+        addProduct(aa, g, MODES, g, MODES, c);
+      }
   const solved = solveAll(aa, ua);
   for (let row = 0; row < DOFS; row++)
     for (let column = 0; column < DOFS; column++)
-      for (let m = 0; m < MODES; m++) uu[DOFS * row + column]! -= ua[MODES * row + m]! * solved[MODES * column + m]!;
+      for (let m = 0; m < MODES; m++)
+        uu[DOFS * row + column]! -= ua[MODES * row + m]! * solved[MODES * column + m]!;
   return uu;
 }
 
 /** Adds leftᵀ C right over eight, the weight of a Gauss point in the unit cube. */
-function addProduct(into: Float64Array, left: Float64Array, rows: number, right: Float64Array, columns: number, c: Stiffness): void {
+function addProduct(
+  into: Float64Array,
+  left: Float64Array,
+  rows: number,
+  right: Float64Array,
+  columns: number,
+  c: Stiffness,
+): void {
   for (let row = 0; row < rows; row++)
     for (let column = 0; column < columns; column++) {
       let sum = 0;
-      for (let p = 0; p < STRAINS; p++) for (let q = 0; q < STRAINS; q++) sum += left[rows * p + row]! * c[STRAINS * p + q]! * right[columns * q + column]!;
+      for (let p = 0; p < STRAINS; p++)
+        for (let q = 0; q < STRAINS; q++)
+          sum += left[rows * p + row]! * c[STRAINS * p + q]! * right[columns * q + column]!;
       into[columns * row + column]! += sum / 8;
     }
 }
@@ -120,10 +152,12 @@ function solveAll(aa: Float64Array, ua: Float64Array): Float64Array {
     for (let row = 0; row < MODES; row++) {
       if (row === pivot) continue;
       const share = a[MODES * row + pivot]! / a[MODES * pivot + pivot]!;
-      for (let column = pivot; column < MODES; column++) a[MODES * row + column]! -= share * a[MODES * pivot + column]!;
+      for (let column = pivot; column < MODES; column++)
+        a[MODES * row + column]! -= share * a[MODES * pivot + column]!;
       for (let side = 0; side < DOFS; side++) x[MODES * side + row]! -= share * x[MODES * side + pivot]!;
     }
-  for (let side = 0; side < DOFS; side++) for (let m = 0; m < MODES; m++) x[MODES * side + m]! /= a[MODES * m + m]!;
+  for (let side = 0; side < DOFS; side++)
+    for (let m = 0; m < MODES; m++) x[MODES * side + m]! /= a[MODES * m + m]!;
   return x;
 }
 
@@ -136,11 +170,16 @@ function solveAll(aa: Float64Array, ua: Float64Array): Float64Array {
 export function patternStiffness(k: Float64Array): Float64Array {
   const sign = (pattern: number, node: number) => (parity(pattern & node) ? -1 : 1);
   const w = new Float64Array(DOFS * DOFS);
-  for (let s = 0; s < CORNERS; s++) for (let t = 0; t < CORNERS; t++) for (let c = 0; c < 3; c++) for (let d = 0; d < 3; d++) {
-    let sum = 0;
-    for (let a = 0; a < CORNERS; a++) for (let b = 0; b < CORNERS; b++) sum += sign(s, a) * sign(t, b) * k[DOFS * (3 * a + c) + 3 * b + d]!;
-    w[DOFS * (3 * s + c) + 3 * t + d] = sum / 64;
-  }
+  for (let s = 0; s < CORNERS; s++)
+    for (let t = 0; t < CORNERS; t++)
+      for (let c = 0; c < 3; c++)
+        for (let d = 0; d < 3; d++) {
+          let sum = 0;
+          for (let a = 0; a < CORNERS; a++)
+            for (let b = 0; b < CORNERS; b++)
+              sum += sign(s, a) * sign(t, b) * k[DOFS * (3 * a + c) + 3 * b + d]!;
+          w[DOFS * (3 * s + c) + 3 * t + d] = sum / 64;
+        }
   return w;
 }
 

@@ -38,31 +38,38 @@ export function bricksOf(solid: Solid, size: Bricks['size'], shares: readonly nu
   const [voxel, kind] = [new Int32Array(count), new Uint8Array(count)];
   const runs: number[] = [];
   let known = 0;
-  for (let k = 0; k < nz; k++) for (let j = 0; j < ny; j++) {
-    let length = 0;
-    for (let i = 0, at = nx * (j + ny * k); i <= nx; i++, at++) {
-      if (i < nx && solid[at]! > 0) {
-        voxel[known] = at;
-        kind[known++] = solid[at]! - 1;
-        const low = i + cx * (j + cy * k);
-        const high = low + cx * cy;
-        nodeAt[low] = nodeAt[low + 1] = nodeAt[low + cx] = nodeAt[low + cx + 1] = 0;
-        nodeAt[high] = nodeAt[high + 1] = nodeAt[high + cx] = nodeAt[high + cx + 1] = 0;
-        length++;
-      } else if (length > 0) {
-        const low = i - length + cx * (j + cy * k);
-        runs.push(low, low + cx, low + cx * cy, low + cx * cy + cx, length, known - length);
-        length = 0;
+  for (let k = 0; k < nz; k++)
+    for (let j = 0; j < ny; j++) {
+      let length = 0;
+      for (let i = 0, at = nx * (j + ny * k); i <= nx; i++, at++) {
+        if (i < nx && solid[at]! > 0) {
+          voxel[known] = at;
+          kind[known++] = solid[at]! - 1;
+          const low = i + cx * (j + cy * k);
+          const high = low + cx * cy;
+          nodeAt[low] = nodeAt[low + 1] = nodeAt[low + cx] = nodeAt[low + cx + 1] = 0;
+          nodeAt[high] = nodeAt[high + 1] = nodeAt[high + cx] = nodeAt[high + cx + 1] = 0;
+          length++;
+        } else if (length > 0) {
+          const low = i - length + cx * (j + cy * k);
+          runs.push(low, low + cx, low + cx * cy, low + cx * cy + cx, length, known - length);
+          length = 0;
+        }
       }
     }
-  }
   let nodes = 0;
   for (let at = 0; at < nodeAt.length; at++) if (nodeAt[at] === 0) nodeAt[at] = nodes++;
-  if (3 * nodes > MOST_DOFS) throw new CalcError('voxelMm', `gives ${(3 * nodes).toLocaleString('en')} degrees of freedom, more than ${MOST_DOFS.toLocaleString('en')}`, 'choose larger voxels');
+  if (3 * nodes > MOST_DOFS)
+    throw new CalcError(
+      'voxelMm',
+      `gives ${(3 * nodes).toLocaleString('en')} degrees of freedom, more than ${MOST_DOFS.toLocaleString('en')}`,
+      'choose larger voxels',
+    );
   const corner = new Int32Array(nodes);
   for (let at = 0; at < nodeAt.length; at++) if (nodeAt[at]! >= 0) corner[nodeAt[at]!] = at;
   const rows = Int32Array.from(runs);
-  for (let at = 0; at < rows.length; at += RUN) for (let face = 0; face < 4; face++) rows[at + face] = nodeAt[rows[at + face]!]!;
+  for (let at = 0; at < rows.length; at += RUN)
+    for (let face = 0; face < 4; face++) rows[at + face] = nodeAt[rows[at + face]!]!;
   return { size, voxel, kind, shares, corner, nodeAt, runs: rows };
 }
 

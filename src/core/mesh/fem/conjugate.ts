@@ -20,7 +20,15 @@ const dot = (a: Float64Array, b: Float64Array): number => {
  * @param free sets what held nodes would carry to nothing
  * @param enough says from the residual whether to stop
  */
-export function* conjugate(product: Product, precondition: Preconditioner, free: (x: Float64Array) => void, r: Float64Array, u: Float64Array, enough: (relative: number, r: Float64Array) => boolean, most: number): Generator<Progress, Progress> {
+export function* conjugate(
+  product: Product,
+  precondition: Preconditioner,
+  free: (x: Float64Array) => void,
+  r: Float64Array,
+  u: Float64Array,
+  enough: (relative: number, r: Float64Array) => boolean,
+  most: number,
+): Generator<Progress, Progress> {
   const size = Math.sqrt(dot(r, r));
   const [z, p, q] = [new Float64Array(r.length), new Float64Array(r.length), new Float64Array(r.length)];
   let rz = 0;

@@ -6,24 +6,50 @@ import type { Grid } from './voxelise';
 export const [WALL, INFILL] = [1, 2] as const;
 
 /** Voxels whose centre lies deeper under the surface than the walls are thick become infill. */
-export function hollowed(solid: Solid, mesh: Mesh, { size: [nx, ny, nz], edgeMm, origin }: Grid, wallMm: number): Solid {
+export function hollowed(
+  solid: Solid,
+  mesh: Mesh,
+  { size: [nx, ny, nz], edgeMm, origin }: Grid,
+  wallMm: number,
+): Solid {
   const kinds = solid.map((one) => (one > 0 ? INFILL : 0));
   const { vertices, triangles } = mesh;
   const reach = wallMm + edgeMm * 1e-9;
   const squared = reach * reach;
-  const range = (axis: 0 | 1 | 2, n: number, low: number, high: number) => [Math.max(0, Math.ceil((low - reach - origin[axis]) / edgeMm - 0.5)), Math.min(n - 1, Math.floor((high + reach - origin[axis]) / edgeMm - 0.5))] as const;
+  const range = (axis: 0 | 1 | 2, n: number, low: number, high: number) =>
+    [
+      Math.max(0, Math.ceil((low - reach - origin[axis]) / edgeMm - 0.5)),
+      Math.min(n - 1, Math.floor((high + reach - origin[axis]) / edgeMm - 0.5)),
+    ] as const;
   for (let at = 0; at < triangles.length; at += 3) {
     const [a, b, c] = [3 * triangles[at]!, 3 * triangles[at + 1]!, 3 * triangles[at + 2]!];
     const bounds = ([0, 1, 2] as const).map((axis) => {
       const [p, q, r] = [vertices[a + axis]!, vertices[b + axis]!, vertices[c + axis]!];
       return range(axis, [nx, ny, nz][axis]!, Math.min(p, q, r), Math.max(p, q, r));
     });
-    const [[i0, i1], [j0, j1], [k0, k1]] = bounds as [readonly [number, number], readonly [number, number], readonly [number, number]];
-    for (let k = k0; k <= k1; k++) for (let j = j0; j <= j1; j++) for (let i = i0; i <= i1; i++) {
-      const voxel = i + nx * (j + ny * k);
-      if (kinds[voxel] !== INFILL) continue;
-      if (squaredDistance(vertices, a, b, c, origin[0] + (i + 0.5) * edgeMm, origin[1] + (j + 0.5) * edgeMm, origin[2] + (k + 0.5) * edgeMm) <= squared) kinds[voxel] = WALL;
-    }
+    const [[i0, i1], [j0, j1], [k0, k1]] = bounds as [
+      readonly [number, number],
+      readonly [number, number],
+      readonly [number, number],
+    ];
+    for (let k = k0; k <= k1; k++)
+      for (let j = j0; j <= j1; j++)
+        for (let i = i0; i <= i1; i++) {
+          const voxel = i + nx * (j + ny * k);
+          if (kinds[voxel] !== INFILL) continue;
+          if (
+            squaredDistance(
+              vertices,
+              a,
+              b,
+              c,
+              origin[0] + (i + 0.5) * edgeMm,
+              origin[1] + (j + 0.5) * edgeMm,
+              origin[2] + (k + 0.5) * edgeMm,
+            ) <= squared
+          )
+            kinds[voxel] = WALL;
+        }
   }
   return kinds;
 }
@@ -33,7 +59,15 @@ export function hollowed(solid: Solid, mesh: Mesh, { size: [nx, ny, nz], edgeMm,
  *
  * @see Ericson, Real-Time Collision Detection, 5.1.5
  */
-function squaredDistance(v: Float64Array, a: number, b: number, c: number, x: number, y: number, z: number): number {
+function squaredDistance(
+  v: Float64Array,
+  a: number,
+  b: number,
+  c: number,
+  x: number,
+  y: number,
+  z: number,
+): number {
   const [abx, aby, abz] = [v[b]! - v[a]!, v[b + 1]! - v[a + 1]!, v[b + 2]! - v[a + 2]!];
   const [acx, acy, acz] = [v[c]! - v[a]!, v[c + 1]! - v[a + 1]!, v[c + 2]! - v[a + 2]!];
   const [apx, apy, apz] = [x - v[a]!, y - v[a + 1]!, z - v[a + 2]!];
@@ -44,7 +78,11 @@ function squaredDistance(v: Float64Array, a: number, b: number, c: number, x: nu
   const d1 = abx * apx + aby * apy + abz * apz;
   const d2 = acx * apx + acy * apy + acz * apz;
   if (d1 <= 0 && d2 <= 0) return away(0, 0);
-  const [ab, ac, mixed] = [abx * abx + aby * aby + abz * abz, acx * acx + acy * acy + acz * acz, abx * acx + aby * acy + abz * acz];
+  const [ab, ac, mixed] = [
+    abx * abx + aby * aby + abz * abz,
+    acx * acx + acy * acy + acz * acz,
+    abx * acx + aby * acy + abz * acz,
+  ];
   const [d3, d4] = [d1 - ab, d2 - mixed];
   if (d3 >= 0 && d4 <= d3) return away(1, 0);
   const vc = d1 * d4 - d3 * d2;

@@ -14,9 +14,19 @@ export const meshFemSchema = Joi.object<FemInput>({
   material: strengthMaterialSchema.required(),
   buildDirection: direction().required(),
   fixed: Joi.array().items(Joi.object(box)).min(1).max(200).required(),
-  loads: Joi.array().items(Joi.object({ ...box, forceN: point().required() })).min(1).max(200).required(),
-  shell: Joi.object({ wallMm: positive().required(), infill: share().required(), exponent: positive().default(1.5) }),
+  loads: Joi.array()
+    .items(Joi.object({ ...box, forceN: point().required() }))
+    .min(1)
+    .max(200)
+    .required(),
+  shell: Joi.object({
+    wallMm: positive().required(),
+    infill: share().required(),
+    exponent: positive().default(1.5),
+  }),
   tolerance: finite().min(1e-12).max(0.1).default(1e-6),
   temperatureC: temperatureC().default(23),
   field: Joi.boolean(),
-}).xor('voxelMm', 'targetVoxels').required();
+})
+  .xor('voxelMm', 'targetVoxels')
+  .required();

@@ -23,10 +23,20 @@ const POWER_TURNS = 9;
  * @param largest of D⁻¹K, about
  * @see Briggs, Henson, McCormick, A Multigrid Tutorial; Trottenberg et al., Multigrid, ch. 2
  */
-export function multigrid(product: Product, diagonal: Float64Array, largest: number, levels: readonly Level[]): Preconditioner {
+export function multigrid(
+  product: Product,
+  diagonal: Float64Array,
+  largest: number,
+  levels: readonly Level[],
+): Preconditioner {
   const weight = inverted(diagonal);
   for (let at = 0; at < weight.length; at++) weight[at]! *= SWEEP / largest;
-  const work = levels.map(({ nodes, diagonal: own }) => ({ x: new Float64Array(3 * nodes), r: new Float64Array(3 * nodes), rest: new Float64Array(3 * nodes), inverse: inverted(own) }));
+  const work = levels.map(({ nodes, diagonal: own }) => ({
+    x: new Float64Array(3 * nodes),
+    r: new Float64Array(3 * nodes),
+    rest: new Float64Array(3 * nodes),
+    inverse: inverted(own),
+  }));
   const last = levels.at(-1);
   const factor = last ? bandedFactor(last) : undefined;
   const rest = new Float64Array(diagonal.length);
@@ -138,7 +148,12 @@ function prolong({ parentStart, parent }: Level, coarse: Float64Array, fine: Flo
   }
 }
 
-function residual({ nodes, rowStart, column, block }: Level, b: Float64Array, x: Float64Array, r: Float64Array): void {
+function residual(
+  { nodes, rowStart, column, block }: Level,
+  b: Float64Array,
+  x: Float64Array,
+  r: Float64Array,
+): void {
   for (let node = 0; node < nodes; node++) {
     let s0 = b[3 * node]!;
     let s1 = b[3 * node + 1]!;
@@ -160,7 +175,12 @@ function residual({ nodes, rowStart, column, block }: Level, b: Float64Array, x:
 }
 
 /** Gauss-Seidel from nothing: only what was set before counts. */
-function firstSweep({ nodes, rowStart, column, block, own }: Level, inverse: Float64Array, b: Float64Array, x: Float64Array): void {
+function firstSweep(
+  { nodes, rowStart, column, block, own }: Level,
+  inverse: Float64Array,
+  b: Float64Array,
+  x: Float64Array,
+): void {
   for (let node = 0; node < nodes; node++) {
     let s0 = b[3 * node]!;
     let s1 = b[3 * node + 1]!;
@@ -185,7 +205,11 @@ function firstSweep({ nodes, rowStart, column, block, own }: Level, inverse: Flo
 }
 
 /** What is left after the first sweep: only what was set afterwards counts. */
-function restAfterFirst({ nodes, rowStart, column, block, own }: Level, x: Float64Array, r: Float64Array): void {
+function restAfterFirst(
+  { nodes, rowStart, column, block, own }: Level,
+  x: Float64Array,
+  r: Float64Array,
+): void {
   for (let node = 0; node < nodes; node++) {
     const from = own[node]!;
     const x1 = x[3 * node + 1]!;
@@ -210,7 +234,13 @@ function restAfterFirst({ nodes, rowStart, column, block, own }: Level, x: Float
 }
 
 /** Gauss-Seidel onwards, or back. */
-function sweep({ nodes, rowStart, column, block, own }: Level, inverse: Float64Array, b: Float64Array, x: Float64Array, back: boolean): void {
+function sweep(
+  { nodes, rowStart, column, block, own }: Level,
+  inverse: Float64Array,
+  b: Float64Array,
+  x: Float64Array,
+  back: boolean,
+): void {
   for (let turn = 0; turn < nodes; turn++) {
     const node = back ? nodes - 1 - turn : turn;
     let s0 = b[3 * node]!;

@@ -16,9 +16,12 @@ export interface FemSurface {
 
 /** Faces of a brick: the step to its neighbour, and its corners counter-clockwise from outside. */
 const FACES: readonly { step: Vec3; corners: readonly [number, number, number, number] }[] = [
-  { step: [-1, 0, 0], corners: [0, 4, 6, 2] }, { step: [1, 0, 0], corners: [1, 3, 7, 5] },
-  { step: [0, -1, 0], corners: [0, 1, 5, 4] }, { step: [0, 1, 0], corners: [2, 6, 7, 3] },
-  { step: [0, 0, -1], corners: [0, 2, 3, 1] }, { step: [0, 0, 1], corners: [4, 5, 7, 6] },
+  { step: [-1, 0, 0], corners: [0, 4, 6, 2] },
+  { step: [1, 0, 0], corners: [1, 3, 7, 5] },
+  { step: [0, -1, 0], corners: [0, 1, 5, 4] },
+  { step: [0, 1, 0], corners: [2, 6, 7, 3] },
+  { step: [0, 0, -1], corners: [0, 2, 3, 1] },
+  { step: [0, 0, 1], corners: [4, 5, 7, 6] },
 ];
 
 /** The outer squares of a solved part with their margins and movement. */
@@ -35,8 +38,15 @@ export function surfaceOf({ bricks, grid, turned, displacement, stress }: FemSol
     return i >= 0 && j >= 0 && k >= 0 && i < nx && j < ny && k < nz && filled[i + nx * (j + ny * k)] === 1;
   };
   let squares = 0;
-  for (let brick = 0; brick < bricks.voxel.length; brick++) for (const { step } of FACES) if (!inner(placeOf(brick), step)) squares++;
-  const surface: FemSurface = { positions: new Float32Array(12 * squares), moves: new Float32Array(12 * squares), margins: new Float32Array(4 * squares), criteria: new Uint8Array(4 * squares), index: new Uint32Array(6 * squares) };
+  for (let brick = 0; brick < bricks.voxel.length; brick++)
+    for (const { step } of FACES) if (!inner(placeOf(brick), step)) squares++;
+  const surface: FemSurface = {
+    positions: new Float32Array(12 * squares),
+    moves: new Float32Array(12 * squares),
+    margins: new Float32Array(4 * squares),
+    criteria: new Uint8Array(4 * squares),
+    index: new Uint32Array(6 * squares),
+  };
   let [corner, square] = [0, 0];
   for (let brick = 0; brick < bricks.voxel.length; brick++) {
     const place = placeOf(brick);
@@ -46,8 +56,22 @@ export function surfaceOf({ bricks, grid, turned, displacement, stress }: FemSol
       for (const own of corners) {
         const c = [place[0] + (own & 1), place[1] + ((own >> 1) & 1), place[2] + (own >> 2)] as const;
         const node = bricks.nodeAt[c[0] + (nx + 1) * (c[1] + (ny + 1) * c[2])]!;
-        surface.positions.set(turnBack(turned, [grid.origin[0] + c[0] * grid.edgeMm, grid.origin[1] + c[1] * grid.edgeMm, grid.origin[2] + c[2] * grid.edgeMm]), 3 * corner);
-        surface.moves.set(turnBack(turned, [displacement[3 * node]!, displacement[3 * node + 1]!, displacement[3 * node + 2]!]), 3 * corner);
+        surface.positions.set(
+          turnBack(turned, [
+            grid.origin[0] + c[0] * grid.edgeMm,
+            grid.origin[1] + c[1] * grid.edgeMm,
+            grid.origin[2] + c[2] * grid.edgeMm,
+          ]),
+          3 * corner,
+        );
+        surface.moves.set(
+          turnBack(turned, [
+            displacement[3 * node]!,
+            displacement[3 * node + 1]!,
+            displacement[3 * node + 2]!,
+          ]),
+          3 * corner,
+        );
         surface.margins[corner] = stress.margin[brick]!;
         surface.criteria[corner++] = stress.criterion[brick]!;
       }

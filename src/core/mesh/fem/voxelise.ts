@@ -13,13 +13,18 @@ const ROUNDING = 1e-6;
 
 /** The grid that covers a mesh from its lowest corner. */
 export function gridOver({ vertices }: Mesh, edgeMm: number): Grid {
-  const [low, high] = [[Infinity, Infinity, Infinity], [-Infinity, -Infinity, -Infinity]];
+  const [low, high] = [
+    [Infinity, Infinity, Infinity],
+    [-Infinity, -Infinity, -Infinity],
+  ];
   for (let at = 0; at < vertices.length; at++) {
     const axis = at % 3;
     if (vertices[at]! < low[axis]!) low[axis] = vertices[at]!;
     if (vertices[at]! > high[axis]!) high[axis] = vertices[at]!;
   }
-  const size = low.map((least, axis) => Math.max(1, Math.ceil((high[axis]! - least) / edgeMm - ROUNDING))) as unknown as Grid['size'];
+  const size = low.map((least, axis) =>
+    Math.max(1, Math.ceil((high[axis]! - least) / edgeMm - ROUNDING)),
+  ) as unknown as Grid['size'];
   return { size, edgeMm, origin: low as unknown as Grid['origin'] };
 }
 
@@ -66,7 +71,10 @@ export function overlaps(mesh: Mesh, grid: Grid): boolean {
 }
 
 /** For every column of voxels the first centre above each face it passes, and whether the line goes in (1) or out (−1). */
-function crossingsOf({ vertices, triangles }: Mesh, { size: [nx, ny, nz], edgeMm, origin }: Grid): { start: Int32Array; level: Int32Array; turn: Int8Array } {
+function crossingsOf(
+  { vertices, triangles }: Mesh,
+  { size: [nx, ny, nz], edgeMm, origin }: Grid,
+): { start: Int32Array; level: Int32Array; turn: Int8Array } {
   const count = new Int32Array(nx * ny + 1);
   let level = new Int32Array(0);
   let turn = new Int8Array(0);
@@ -74,7 +82,14 @@ function crossingsOf({ vertices, triangles }: Mesh, { size: [nx, ny, nz], edgeMm
   for (let pass = 0; pass < 2; pass++) {
     for (let at = 0; at < triangles.length; at += 3) {
       const [a, b, c] = [3 * triangles[at]!, 3 * triangles[at + 1]!, 3 * triangles[at + 2]!];
-      const [ax, ay, bx, by, cx, cy] = [vertices[a]!, vertices[a + 1]!, vertices[b]!, vertices[b + 1]!, vertices[c]!, vertices[c + 1]!];
+      const [ax, ay, bx, by, cx, cy] = [
+        vertices[a]!,
+        vertices[a + 1]!,
+        vertices[b]!,
+        vertices[b + 1]!,
+        vertices[c]!,
+        vertices[c + 1]!,
+      ];
       const firstI = Math.max(0, Math.ceil((Math.min(ax, bx, cx) - origin[0]) / edgeMm - 0.5));
       const lastI = Math.min(nx - 1, Math.floor((Math.max(ax, bx, cx) - origin[0]) / edgeMm - 0.5));
       const firstJ = Math.max(0, Math.ceil((Math.min(ay, by, cy) - origin[1]) / edgeMm - 0.5));
@@ -83,7 +98,11 @@ function crossingsOf({ vertices, triangles }: Mesh, { size: [nx, ny, nz], edgeMm
         const y = origin[1] + (j + 0.5) * edgeMm;
         for (let i = firstI; i <= lastI; i++) {
           const x = origin[0] + (i + 0.5) * edgeMm;
-          const [p, q, r] = [side(ax, ay, bx, by, x, y), side(bx, by, cx, cy, x, y), side(cx, cy, ax, ay, x, y)];
+          const [p, q, r] = [
+            side(ax, ay, bx, by, x, y),
+            side(bx, by, cx, cy, x, y),
+            side(cx, cy, ax, ay, x, y),
+          ];
           if (p !== q || q !== r) continue;
           const column = i + nx * j;
           if (pass === 0) {
@@ -92,7 +111,8 @@ function crossingsOf({ vertices, triangles }: Mesh, { size: [nx, ny, nz], edgeMm
           }
           const [u, v] = [edge(bx, by, cx, cy, x, y), edge(cx, cy, ax, ay, x, y)];
           const whole = u + v + edge(ax, ay, bx, by, x, y);
-          const z = (u * vertices[a + 2]! + v * vertices[b + 2]! + (whole - u - v) * vertices[c + 2]!) / whole;
+          const z =
+            (u * vertices[a + 2]! + v * vertices[b + 2]! + (whole - u - v) * vertices[c + 2]!) / whole;
           const slot = start[column]! + --count[column]!;
           level[slot] = Math.max(0, Math.min(nz, Math.ceil((z - origin[2]) / edgeMm - 0.5)));
           turn[slot] = p ? -1 : 1;
@@ -108,7 +128,8 @@ function crossingsOf({ vertices, triangles }: Mesh, { size: [nx, ny, nz], edgeMm
   return { start, level, turn };
 }
 
-const edge = (ax: number, ay: number, bx: number, by: number, x: number, y: number): number => (bx - ax) * (y - ay) - (by - ay) * (x - ax);
+const edge = (ax: number, ay: number, bx: number, by: number, x: number, y: number): number =>
+  (bx - ax) * (y - ay) - (by - ay) * (x - ax);
 
 /**
  * Whether a place lies to the left of an edge, or on it where the edge counts as passing to the right of it: the same answer

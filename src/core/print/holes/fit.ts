@@ -11,12 +11,18 @@ export function freeOf(count: number, origin: number, axis: number): number[] {
 
 export function chiSquareOf(links: readonly Link[], p: Places): number {
   let sum = 0;
-  for (const { i, j, mm, sigma } of links) sum += ((Math.hypot(p[2 * i]! - p[2 * j]!, p[2 * i + 1]! - p[2 * j + 1]!) - mm) / sigma) ** 2;
+  for (const { i, j, mm, sigma } of links)
+    sum += ((Math.hypot(p[2 * i]! - p[2 * j]!, p[2 * i + 1]! - p[2 * j + 1]!) - mm) / sigma) ** 2;
   return sum;
 }
 
 /** Slopes of each weighted distance over the free coordinates, by rows of links. */
-export function slopesOf(links: readonly Link[], p: Places, free: readonly number[], weighted = true): Float64Array {
+export function slopesOf(
+  links: readonly Link[],
+  p: Places,
+  free: readonly number[],
+  weighted = true,
+): Float64Array {
   const place = new Int32Array(p.length).fill(-1);
   free.forEach((at, index) => {
     place[at] = index;
@@ -45,7 +51,12 @@ const [MOST_STEPS, START_DAMPING, LEAST_GAIN] = [80, 1e-3, 1e-13];
  *
  * @see Levenberg; Marquardt; Nocedal and Wright, Numerical Optimization, ch. 10
  */
-export function nearestFit(links: readonly Link[], start: Places, free: readonly number[], mostSteps = MOST_STEPS): { places: Places; chiSquare: number } {
+export function nearestFit(
+  links: readonly Link[],
+  start: Places,
+  free: readonly number[],
+  mostSteps = MOST_STEPS,
+): { places: Places; chiSquare: number } {
   const n = free.length;
   let p: Places = start.slice();
   let chi = chiSquareOf(links, p);
@@ -125,7 +136,11 @@ export function solveWith(l: Float64Array, b: Float64Array, n: number): Float64A
 }
 
 /** (Jᵀ W J)⁻¹ over the free coordinates; undefined where this very shape is singular. */
-export function covarianceOf(links: readonly Link[], places: Places, free: readonly number[]): Float64Array | undefined {
+export function covarianceOf(
+  links: readonly Link[],
+  places: Places,
+  free: readonly number[],
+): Float64Array | undefined {
   const n = free.length;
   const factor = cholesky(normalOf(slopesOf(links, places, free), links.length, n), n);
   if (!factor) return undefined;

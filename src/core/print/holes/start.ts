@@ -12,17 +12,26 @@ export function scaled(count: number, links: readonly Link[]): Places {
   const d = new Float64Array(count * count).fill(Infinity);
   for (let at = 0; at < count; at++) d[at * count + at] = 0;
   for (const { i, j, mm } of links) d[i * count + j] = d[j * count + i] = Math.min(d[i * count + j]!, mm);
-  for (let k = 0; k < count; k++) for (let i = 0; i < count; i++) for (let j = 0; j < count; j++) d[i * count + j] = Math.min(d[i * count + j]!, d[i * count + k]! + d[k * count + j]!);
+  for (let k = 0; k < count; k++)
+    for (let i = 0; i < count; i++)
+      for (let j = 0; j < count; j++)
+        d[i * count + j] = Math.min(d[i * count + j]!, d[i * count + k]! + d[k * count + j]!);
   const longest = Math.max(1, ...d.filter(Number.isFinite));
   const squared = d.map((one) => (Number.isFinite(one) ? one : longest) ** 2);
-  const rowMean = Array.from({ length: count }, (_, i) => squared.subarray(i * count, (i + 1) * count).reduce((sum, one) => sum + one, 0) / count);
+  const rowMean = Array.from(
+    { length: count },
+    (_, i) => squared.subarray(i * count, (i + 1) * count).reduce((sum, one) => sum + one, 0) / count,
+  );
   const whole = rowMean.reduce((sum, one) => sum + one, 0) / count;
-  const b = squared.map((one, at) => -0.5 * (one - rowMean[Math.floor(at / count)]! - rowMean[at % count]! + whole));
+  const b = squared.map(
+    (one, at) => -0.5 * (one - rowMean[Math.floor(at / count)]! - rowMean[at % count]! + whole),
+  );
   const places = new Float64Array(2 * count);
   for (let axis = 0; axis < 2; axis++) {
     const { vector, value } = largest(b, count, axis);
     for (let i = 0; i < count; i++) places[2 * i + axis] = vector[i]! * Math.sqrt(Math.max(0, value));
-    for (let i = 0; i < count; i++) for (let j = 0; j < count; j++) b[i * count + j]! -= value * vector[i]! * vector[j]!;
+    for (let i = 0; i < count; i++)
+      for (let j = 0; j < count; j++) b[i * count + j]! -= value * vector[i]! * vector[j]!;
   }
   return places;
 }
@@ -31,7 +40,9 @@ function largest(b: Float64Array, n: number, axis: number): { vector: Float64Arr
   let v = Float64Array.from({ length: n }, (_, at) => Math.cos(1 + 1.7 * at + axis));
   let value = 0;
   for (let turn = 0; turn < POWER_TURNS; turn++) {
-    const next = Float64Array.from({ length: n }, (_, i) => v.reduce((sum, one, j) => sum + b[i * n + j]! * one, 0));
+    const next = Float64Array.from({ length: n }, (_, i) =>
+      v.reduce((sum, one, j) => sum + b[i * n + j]! * one, 0),
+    );
     const size = Math.sqrt(next.reduce((sum, one) => sum + one * one, 0));
     if (size === 0) return { vector: v, value: 0 };
     value = v.reduce((sum, one, at) => sum + one * next[at]!, 0);
@@ -53,6 +64,7 @@ export function anchored(p: Places, origin: number, axis: number, above: number 
     out[at + 1] = c * y - s * x;
   }
   out[2 * axis + 1] = 0;
-  if (above !== undefined && out[2 * above + 1]! < 0) for (let at = 1; at < out.length; at += 2) out[at] = -out[at]! + 0;
+  if (above !== undefined && out[2 * above + 1]! < 0)
+    for (let at = 1; at < out.length; at += 2) out[at] = -out[at]! + 0;
   return out;
 }

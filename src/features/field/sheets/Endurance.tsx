@@ -3,11 +3,24 @@ import { ENDS_OF_RUN, type EndOfRun, type RunReport } from '@/core/field/report'
 import { QuantityField } from '@/ui/QuantityField';
 import { Temperatures } from './Spin';
 
-const END_WORDS: Readonly<Record<EndOfRun, string>> = { battery: 'the pack was empty', heat: 'something got too hot', failure: 'something failed', stopped: 'you stopped it' };
+const END_WORDS: Readonly<Record<EndOfRun, string>> = {
+  battery: 'the pack was empty',
+  heat: 'something got too hot',
+  failure: 'something failed',
+  stopped: 'you stopped it',
+};
 const [MS_PER_MIN, TICK_MS] = [60_000, 1000];
 
 /** A whole pack: a clock that runs, temperatures on the way, and what ended it. */
-export function EnduranceSheet({ id, report, onChange }: { id: string; report: RunReport; onChange(change: Partial<RunReport>): void }) {
+export function EnduranceSheet({
+  id,
+  report,
+  onChange,
+}: {
+  id: string;
+  report: RunReport;
+  onChange(change: Partial<RunReport>): void;
+}) {
   const key = `endurance-${id}`;
   const [startedAt, setStarted] = useState<number>();
   const [now, setNow] = useState(0);
@@ -40,13 +53,42 @@ export function EnduranceSheet({ id, report, onChange }: { id: string; report: R
   };
   return (
     <>
-      <div className="watch" aria-live="off">{Math.floor(minutes ?? report.endedAtMinutes ?? 0)}:{String(Math.floor((((minutes ?? report.endedAtMinutes ?? 0) % 1) * 60))).padStart(2, '0')}</div>
-      {startedAt === undefined ? <button type="button" className="go" onClick={start}>{report.endedBy ? 'Start again' : 'Start the pack'}</button> : null}
+      <div className="watch" aria-live="off">
+        {Math.floor(minutes ?? report.endedAtMinutes ?? 0)}:
+        {String(Math.floor(((minutes ?? report.endedAtMinutes ?? 0) % 1) * 60)).padStart(2, '0')}
+      </div>
+      {startedAt === undefined ? (
+        <button type="button" className="go" onClick={start}>
+          {report.endedBy ? 'Start again' : 'Start the pack'}
+        </button>
+      ) : null}
       <Temperatures report={report} onChange={onChange} timed nowMinutes={minutes} />
-      <p className="cap" style={{ marginTop: 10 }}>What ended it</p>
-      <div className="row">{ENDS_OF_RUN.map((one) => <button key={one} type="button" className="btn big" aria-pressed={report.endedBy === one} onClick={() => end(one)}>{END_WORDS[one]}</button>)}</div>
-      <QuantityField label="It drove for" quantity="minutes" limits={{ from: 0, to: 10_000 }} value={report.endedAtMinutes} onChange={(value) => onChange({ endedAtMinutes: value })} />
-      <p className="note">A hot or puffed pack goes outside, on stone, away from what burns; charge no pack that is still warm.</p>
+      <p className="cap" style={{ marginTop: 10 }}>
+        What ended it
+      </p>
+      <div className="row">
+        {ENDS_OF_RUN.map((one) => (
+          <button
+            key={one}
+            type="button"
+            className="btn big"
+            aria-pressed={report.endedBy === one}
+            onClick={() => end(one)}
+          >
+            {END_WORDS[one]}
+          </button>
+        ))}
+      </div>
+      <QuantityField
+        label="It drove for"
+        quantity="minutes"
+        limits={{ from: 0, to: 10_000 }}
+        value={report.endedAtMinutes}
+        onChange={(value) => onChange({ endedAtMinutes: value })}
+      />
+      <p className="note">
+        A hot or puffed pack goes outside, on stone, away from what burns; charge no pack that is still warm.
+      </p>
     </>
   );
 }

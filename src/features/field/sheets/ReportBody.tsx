@@ -18,14 +18,23 @@ export function ReportBody({ sheet, onReport, onTrack }: ReportBodyProps) {
   const { document } = useBuild();
   const given = { report: sheet.report, onChange: onReport };
   switch (sheet.kind) {
-    case 'spin': return <SpinSheet {...given} />;
-    case 'endurance': return <EnduranceSheet id={sheet.id} {...given} />;
-    case 'terrain': return <TerrainSheet {...given} />;
-    case 'drop': return <DropSheet {...given} />;
-    case 'blows': return <BlowsSheet {...given} parts={document.parts.items.map(({ name }) => name)} />;
-    case 'tyreSpin': return <TyreSpinSheet {...given} />;
-    case 'crash': return <CrashSheet {...given} />;
-    case 'track': return <TrackDrop track={sheet.track} onTrack={onTrack} />;
-    default: return null;
+    case 'spin':
+      return <SpinSheet {...given} />;
+    case 'endurance':
+      return <EnduranceSheet id={sheet.id} {...given} />;
+    case 'terrain':
+      return <TerrainSheet {...given} />;
+    case 'drop':
+      return <DropSheet {...given} />;
+    case 'blows':
+      return <BlowsSheet {...given} parts={document.parts.items.map(({ name }) => name)} />;
+    case 'tyreSpin':
+      return <TyreSpinSheet {...given} />;
+    case 'crash':
+      return <CrashSheet {...given} />;
+    case 'track':
+      return <TrackDrop track={sheet.track} onTrack={onTrack} />;
+    default:
+      return null;
   }
 }

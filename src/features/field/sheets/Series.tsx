@@ -11,23 +11,89 @@ const MOST = 200;
 export function SeriesSetup({ sheet, onChange }: { sheet: Sheet; onChange(change: Partial<Sheet>): void }) {
   const { reader, marks } = useReader();
   const { report, seriesValues, seriesTimes = 3, attempts } = sheet;
-  const values = seriesValues.split(/[;\s]+|,\s+/).filter(Boolean).flatMap((said) => {
-    const parsed = parseNumber(said, marks);
-    return parsed === undefined ? [] : [parsed];
-  });
+  const values = seriesValues
+    .split(/[;\s]+|,\s+/)
+    .filter(Boolean)
+    .flatMap((said) => {
+      const parsed = parseNumber(said, marks);
+      return parsed === undefined ? [] : [parsed];
+    });
   const order = report.order ?? [];
   const next = order[attempts.length];
-  const shuffle = () => onChange({ report: { ...report, order: shuffledOrder(values, seriesTimes, Date.now() % 2 ** 31) }, attempts: [] });
+  const shuffle = () =>
+    onChange({
+      report: { ...report, order: shuffledOrder(values, seriesTimes, Date.now() % 2 ** 31) },
+      attempts: [],
+    });
   const number = (value: number) => formatNumber(value, reader.locale, 4);
   return (
     <section aria-label="Settings series">
-      <div className="field text"><label htmlFor="series-name">What is set</label><input id="series-name" value={report.settingName ?? ''} maxLength={60} placeholder="e.g. rear toe" onChange={(event) => onChange({ report: { ...report, settingName: event.target.value === '' ? undefined : event.target.value } })} /></div>
-      <div className="field text"><label htmlFor="series-values">Values</label><input id="series-values" value={seriesValues} maxLength={200} placeholder="e.g. 0 1 2" onChange={(event) => onChange({ seriesValues: event.target.value })} /></div>
-      <QuantityField label="Runs of each" quantity="count" limits={{ from: 1, to: 50 }} value={sheet.seriesTimes} onChange={(value) => onChange({ seriesTimes: value })} />
-      <div className="row" style={{ marginTop: 6 }}><button type="button" className="btn" disabled={values.length < 2 || values.length * seriesTimes > MOST || !report.settingName} onClick={shuffle}>{order.length > 0 ? 'Shuffle anew' : 'Shuffle the order'}</button>
-        {order.length > 0 ? <span className="quiet">{order.map((value, at) => <span key={at} style={{ fontWeight: at === attempts.length ? 700 : 400, opacity: at < attempts.length ? 0.5 : 1 }}>{number(value)} </span>)}</span> : null}
+      <div className="field text">
+        <label htmlFor="series-name">What is set</label>
+        <input
+          id="series-name"
+          value={report.settingName ?? ''}
+          maxLength={60}
+          placeholder="e.g. rear toe"
+          onChange={(event) =>
+            onChange({
+              report: { ...report, settingName: event.target.value === '' ? undefined : event.target.value },
+            })
+          }
+        />
       </div>
-      {next === undefined ? (order.length > 0 ? <p className="quiet">All {order.length} runs of the series are driven.</p> : null) : <p className="note ask" data-testid="series-next">Set {report.settingName} to <b>{number(next)}</b>, then drive run {attempts.length + 1} of {order.length}.</p>}
+      <div className="field text">
+        <label htmlFor="series-values">Values</label>
+        <input
+          id="series-values"
+          value={seriesValues}
+          maxLength={200}
+          placeholder="e.g. 0 1 2"
+          onChange={(event) => onChange({ seriesValues: event.target.value })}
+        />
+      </div>
+      <QuantityField
+        label="Runs of each"
+        quantity="count"
+        limits={{ from: 1, to: 50 }}
+        value={sheet.seriesTimes}
+        onChange={(value) => onChange({ seriesTimes: value })}
+      />
+      <div className="row" style={{ marginTop: 6 }}>
+        <button
+          type="button"
+          className="btn"
+          disabled={values.length < 2 || values.length * seriesTimes > MOST || !report.settingName}
+          onClick={shuffle}
+        >
+          {order.length > 0 ? 'Shuffle anew' : 'Shuffle the order'}
+        </button>
+        {order.length > 0 ? (
+          <span className="quiet">
+            {order.map((value, at) => (
+              <span
+                key={at}
+                style={{
+                  fontWeight: at === attempts.length ? 700 : 400,
+                  opacity: at < attempts.length ? 0.5 : 1,
+                }}
+              >
+                {number(value)}{' '}
+              </span>
+            ))}
+          </span>
+        ) : null}
+      </div>
+      {next === undefined ? (
+        order.length > 0 ? (
+          <p className="quiet">All {order.length} runs of the series are driven.</p>
+        ) : null
+      ) : (
+        <p className="note ask" data-testid="series-next">
+          Set {report.settingName} to <b>{number(next)}</b>, then drive run {attempts.length + 1} of{' '}
+          {order.length}.
+        </p>
+      )}
     </section>
   );
 }

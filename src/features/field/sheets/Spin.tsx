@@ -1,8 +1,22 @@
-import { HOT_PLACES, type HotPlace, NOISES, type Noise, type RunReport, WHEEL_TURNS, WHEELS, type WheelTurn } from '@/core/field/report';
+import {
+  HOT_PLACES,
+  type HotPlace,
+  NOISES,
+  type Noise,
+  type RunReport,
+  WHEEL_TURNS,
+  WHEELS,
+  type WheelTurn,
+} from '@/core/field/report';
 import { QuantityField } from '@/ui/QuantityField';
 import { newId } from '../../api';
 
-const WHEEL_WORDS = { frontLeft: 'Front left', frontRight: 'Front right', rearLeft: 'Rear left', rearRight: 'Rear right' } as const;
+const WHEEL_WORDS = {
+  frontLeft: 'Front left',
+  frontRight: 'Front right',
+  rearLeft: 'Rear left',
+  rearRight: 'Rear right',
+} as const;
 
 interface SheetProps {
   report: RunReport;
@@ -14,36 +28,125 @@ export function SpinSheet({ report, onChange }: SheetProps) {
   return (
     <>
       <p className="note">Wheels off the ground, hands and hair away, the first throttle small.</p>
-      <div className="wheelgrid">{WHEELS.map((wheel) => (
-        <label key={wheel}>{WHEEL_WORDS[wheel]}
-          <select className="plainselect" aria-label={`${WHEEL_WORDS[wheel]} wheel`} value={report.wheels?.[wheel] ?? ''} onChange={(event) => {
-            const { [wheel]: _, ...rest } = report.wheels ?? {};
-            onChange({ wheels: event.target.value === '' ? rest : { ...rest, [wheel]: event.target.value as WheelTurn } });
-          }}><option value="">not looked at</option>{WHEEL_TURNS.map((turn) => <option key={turn}>{turn}</option>)}</select>
-        </label>
-      ))}</div>
-      <div className="row"><button type="button" className="btn big" onClick={() => onChange({ wheels: Object.fromEntries(WHEELS.map((wheel) => [wheel, 'forward'])) })}>All four turn forward</button></div>
-      <div className="field"><label htmlFor="noise">Noise</label><select id="noise" value={report.noise ?? ''} onChange={(event) => onChange({ noise: event.target.value === '' ? undefined : (event.target.value as Noise) })}><option value="">not listened to</option>{NOISES.map((noise) => <option key={noise}>{noise}</option>)}</select></div>
+      <div className="wheelgrid">
+        {WHEELS.map((wheel) => (
+          <label key={wheel}>
+            {WHEEL_WORDS[wheel]}
+            <select
+              className="plainselect"
+              aria-label={`${WHEEL_WORDS[wheel]} wheel`}
+              value={report.wheels?.[wheel] ?? ''}
+              onChange={(event) => {
+                const { [wheel]: _, ...rest } = report.wheels ?? {};
+                onChange({
+                  wheels:
+                    event.target.value === '' ? rest : { ...rest, [wheel]: event.target.value as WheelTurn },
+                });
+              }}
+            >
+              <option value="">not looked at</option>
+              {WHEEL_TURNS.map((turn) => (
+                <option key={turn}>{turn}</option>
+              ))}
+            </select>
+          </label>
+        ))}
+      </div>
+      <div className="row">
+        <button
+          type="button"
+          className="btn big"
+          onClick={() => onChange({ wheels: Object.fromEntries(WHEELS.map((wheel) => [wheel, 'forward'])) })}
+        >
+          All four turn forward
+        </button>
+      </div>
+      <div className="field">
+        <label htmlFor="noise">Noise</label>
+        <select
+          id="noise"
+          value={report.noise ?? ''}
+          onChange={(event) =>
+            onChange({ noise: event.target.value === '' ? undefined : (event.target.value as Noise) })
+          }
+        >
+          <option value="">not listened to</option>
+          {NOISES.map((noise) => (
+            <option key={noise}>{noise}</option>
+          ))}
+        </select>
+      </div>
       <Temperatures report={report} onChange={onChange} timed={false} />
     </>
   );
 }
 
 /** Readings of a probe, for an endurance run with the minutes. */
-export function Temperatures({ report, onChange, timed, nowMinutes }: SheetProps & { timed: boolean; nowMinutes?: number }) {
+export function Temperatures({
+  report,
+  onChange,
+  timed,
+  nowMinutes,
+}: SheetProps & { timed: boolean; nowMinutes?: number }) {
   const list = report.temperatures ?? [];
-  const change = (id: string, with_: object) => onChange({ temperatures: list.map((one) => (one.id === id ? { ...one, ...with_ } : one)) });
-  const add = (place: HotPlace) => onChange({ temperatures: [...list, { id: `t-${newId().slice(0, 8)}`, place, valueC: 40, ...(timed && nowMinutes !== undefined ? { minutes: Number(nowMinutes.toFixed(1)) } : {}) }] });
+  const change = (id: string, with_: object) =>
+    onChange({ temperatures: list.map((one) => (one.id === id ? { ...one, ...with_ } : one)) });
+  const add = (place: HotPlace) =>
+    onChange({
+      temperatures: [
+        ...list,
+        {
+          id: `t-${newId().slice(0, 8)}`,
+          place,
+          valueC: 40,
+          ...(timed && nowMinutes !== undefined ? { minutes: Number(nowMinutes.toFixed(1)) } : {}),
+        },
+      ],
+    });
   return (
     <section aria-label="Temperatures">
       {list.map(({ id, place, valueC, minutes }) => (
         <div key={id} className="row" style={{ flexWrap: 'nowrap', alignItems: 'flex-end' }}>
-          <div style={{ flex: 1 }}><QuantityField label={`${place[0]!.toUpperCase()}${place.slice(1)}`} quantity="temperatureC" limits={{ from: -50, to: 400 }} value={valueC} onChange={(value) => { if (value !== undefined) change(id, { valueC: value }); }} /></div>
-          {timed ? <div style={{ flex: 1 }}><QuantityField label="after" quantity="minutes" limits={{ from: 0, to: 10_000 }} value={minutes} onChange={(value) => change(id, { minutes: value })} /></div> : null}
-          <button type="button" className="plain" aria-label={`Take the temperature of the ${place} out`} onClick={() => onChange({ temperatures: list.filter((one) => one.id !== id) })}>×</button>
+          <div style={{ flex: 1 }}>
+            <QuantityField
+              label={`${place[0]!.toUpperCase()}${place.slice(1)}`}
+              quantity="temperatureC"
+              limits={{ from: -50, to: 400 }}
+              value={valueC}
+              onChange={(value) => {
+                if (value !== undefined) change(id, { valueC: value });
+              }}
+            />
+          </div>
+          {timed ? (
+            <div style={{ flex: 1 }}>
+              <QuantityField
+                label="after"
+                quantity="minutes"
+                limits={{ from: 0, to: 10_000 }}
+                value={minutes}
+                onChange={(value) => change(id, { minutes: value })}
+              />
+            </div>
+          ) : null}
+          <button
+            type="button"
+            className="plain"
+            aria-label={`Take the temperature of the ${place} out`}
+            onClick={() => onChange({ temperatures: list.filter((one) => one.id !== id) })}
+          >
+            ×
+          </button>
         </div>
       ))}
-      <div className="row" style={{ marginTop: 6 }}>Probe on the {HOT_PLACES.map((place) => <button key={place} type="button" className="btn" onClick={() => add(place)}>{place}</button>)}</div>
+      <div className="row" style={{ marginTop: 6 }}>
+        Probe on the{' '}
+        {HOT_PLACES.map((place) => (
+          <button key={place} type="button" className="btn" onClick={() => add(place)}>
+            {place}
+          </button>
+        ))}
+      </div>
     </section>
   );
 }

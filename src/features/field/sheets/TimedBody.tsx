@@ -13,16 +13,38 @@ import { Stopwatch } from '../Stopwatch';
 import { SeriesSetup } from './Series';
 import { VideoTimer } from './VideoTimer';
 
-const METHODS: readonly (readonly [Method, string])[] = [['watch', 'Stop-watch'], ['frames', 'Video frames'], ['video', 'Video file'], ['clip', 'Slowed clip']];
+const METHODS: readonly (readonly [Method, string])[] = [
+  ['watch', 'Stop-watch'],
+  ['frames', 'Video frames'],
+  ['video', 'Video file'],
+  ['clip', 'Slowed clip'],
+];
 
 /** Passages over a distance: how they are timed, and each attempt as it comes. */
-export function TimedBody({ sheet, conditions, onChange }: { sheet: Sheet; conditions: Conditions | undefined; onChange(sheet: Sheet): void }) {
+export function TimedBody({
+  sheet,
+  conditions,
+  onChange,
+}: {
+  sheet: Sheet;
+  conditions: Conditions | undefined;
+  onChange(sheet: Sheet): void;
+}) {
   const { document } = useBuild();
   const { reader } = useReader();
-  const timed = conditions?.surfaceId !== undefined && conditions.surfaceName !== undefined && conditions.distanceM !== undefined ? (conditions as TimedConditions) : undefined;
+  const timed =
+    conditions?.surfaceId !== undefined &&
+    conditions.surfaceName !== undefined &&
+    conditions.distanceM !== undefined
+      ? (conditions as TimedConditions)
+      : undefined;
   const predicted = timed ? predictRun(document, sheet.kind, timed) : undefined;
   const set = (change: Partial<Sheet>) => onChange({ ...sheet, ...change });
-  const number = (key: keyof Sheet, more: object = {}) => ({ value: sheet[key] as number | undefined, onChange: (value: number | undefined) => set({ [key]: value }), ...more });
+  const number = (key: keyof Sheet, more: object = {}) => ({
+    value: sheet[key] as number | undefined,
+    onChange: (value: number | undefined) => set({ [key]: value }),
+    ...more,
+  });
   const addAttempt = (reading: number) => {
     const attempt = attemptOf(newId(), sheet, reading);
     if (attempt) set({ attempts: [...sheet.attempts, attempt] });
@@ -31,36 +53,111 @@ export function TimedBody({ sheet, conditions, onChange }: { sheet: Sheet; condi
     const attempt = attemptOf(newId(), { ...sheet, captureFps }, frames);
     if (attempt) set({ captureFps, attempts: [...sheet.attempts, attempt] });
   };
-  const waitsForOrder = sheet.kind === 'series' && (sheet.report.order === undefined || sheet.attempts.length >= sheet.report.order.length);
+  const waitsForOrder =
+    sheet.kind === 'series' &&
+    (sheet.report.order === undefined || sheet.attempts.length >= sheet.report.order.length);
   return (
     <>
       {sheet.kind === 'series' ? <SeriesSetup sheet={sheet} onChange={set} /> : null}
-      <div className="seg" role="group" aria-label="How it is timed" style={{ flexWrap: 'wrap' }}>{METHODS.map(([method, name]) => <button key={method} type="button" aria-pressed={sheet.method === method} onClick={() => set({ method })}>{name}</button>)}</div>
-      <QuantityField label="Distance" quantity="distanceM" limits={{ above: 0, to: 100_000 }} example={20} {...number('distanceM')} />
-      {sheet.kind === 'launch' ? null : <QuantityField label="Run-up before it" quantity="distanceM" limits={{ from: 0, to: 100_000 }} example={25} {...number('runUpM')} />}
-      {sheet.method === 'frames' ? <QuantityField label="Frames a second" quantity="count" limits={{ above: 0 }} example={240} {...number('captureFps')} /> : null}
-      {sheet.method === 'clip' ? <QuantityField label="Slowed down by" quantity="count" limits={{ above: 0 }} example={8} {...number('slowdown')} /> : null}
+      <div className="seg" role="group" aria-label="How it is timed" style={{ flexWrap: 'wrap' }}>
+        {METHODS.map(([method, name]) => (
+          <button
+            key={method}
+            type="button"
+            aria-pressed={sheet.method === method}
+            onClick={() => set({ method })}
+          >
+            {name}
+          </button>
+        ))}
+      </div>
+      <QuantityField
+        label="Distance"
+        quantity="distanceM"
+        limits={{ above: 0, to: 100_000 }}
+        example={20}
+        {...number('distanceM')}
+      />
+      {sheet.kind === 'launch' ? null : (
+        <QuantityField
+          label="Run-up before it"
+          quantity="distanceM"
+          limits={{ from: 0, to: 100_000 }}
+          example={25}
+          {...number('runUpM')}
+        />
+      )}
+      {sheet.method === 'frames' ? (
+        <QuantityField
+          label="Frames a second"
+          quantity="count"
+          limits={{ above: 0 }}
+          example={240}
+          {...number('captureFps')}
+        />
+      ) : null}
+      {sheet.method === 'clip' ? (
+        <QuantityField
+          label="Slowed down by"
+          quantity="count"
+          limits={{ above: 0 }}
+          example={8}
+          {...number('slowdown')}
+        />
+      ) : null}
       {waitsForOrder ? null : (
         <>
           {sheet.method === 'watch' ? <Stopwatch onTime={addAttempt} /> : null}
-          {sheet.method === 'video' ? <VideoTimer distanceM={sheet.distanceM} onFrames={addFrames} onDistance={(distanceM) => set({ distanceM })} /> : <ReadingEntry key={sheet.method} method={sheet.method} onReading={addAttempt} />}
+          {sheet.method === 'video' ? (
+            <VideoTimer
+              distanceM={sheet.distanceM}
+              onFrames={addFrames}
+              onDistance={(distanceM) => set({ distanceM })}
+            />
+          ) : (
+            <ReadingEntry key={sheet.method} method={sheet.method} onReading={addAttempt} />
+          )}
         </>
       )}
-      <Tries sheet={sheet} predictedMps={predicted?.ok ? predicted.value.speedMps : undefined} onDrop={(id) => set({ attempts: sheet.attempts.filter((attempt) => attempt.id !== id) })} />
-      {sheet.kind === 'launch' && sheet.attempts.length > 0 && timed ? <LaunchNote sheet={sheet} mu={runFriction(document, timed)} /> : null}
-      {predicted && !predicted.ok ? <p className="quiet" style={{ fontSize: 12 }}>No prediction: needs {predicted.missing.join(', ')}. The run is kept all the same.</p> : null}
-      {predicted?.ok ? <p className="quiet" style={{ fontSize: 13, marginTop: 4 }}>Predicted for these conditions: {formatWithError(predicted.value.timeS, predicted.value.timeErrorS, 'timeS', reader)}, {formatText(predicted.value.speedMps, 'speedMps', reader)}.</p> : null}
+      <Tries
+        sheet={sheet}
+        predictedMps={predicted?.ok ? predicted.value.speedMps : undefined}
+        onDrop={(id) => set({ attempts: sheet.attempts.filter((attempt) => attempt.id !== id) })}
+      />
+      {sheet.kind === 'launch' && sheet.attempts.length > 0 && timed ? (
+        <LaunchNote sheet={sheet} mu={runFriction(document, timed)} />
+      ) : null}
+      {predicted && !predicted.ok ? (
+        <p className="quiet" style={{ fontSize: 12 }}>
+          No prediction: needs {predicted.missing.join(', ')}. The run is kept all the same.
+        </p>
+      ) : null}
+      {predicted?.ok ? (
+        <p className="quiet" style={{ fontSize: 13, marginTop: 4 }}>
+          Predicted for these conditions:{' '}
+          {formatWithError(predicted.value.timeS, predicted.value.timeErrorS, 'timeS', reader)},{' '}
+          {formatText(predicted.value.speedMps, 'speedMps', reader)}.
+        </p>
+      ) : null}
     </>
   );
 }
 
-const READING: Readonly<Record<Exclude<Method, 'video'>, { label: string; quantity: 'timeS' | 'count'; example: number }>> = {
+const READING: Readonly<
+  Record<Exclude<Method, 'video'>, { label: string; quantity: 'timeS' | 'count'; example: number }>
+> = {
   watch: { label: 'Or type the time', quantity: 'timeS', example: 2.1 },
   frames: { label: 'Frames counted', quantity: 'count', example: 504 },
   clip: { label: 'Length of the slowed clip', quantity: 'timeS', example: 16.8 },
 };
 
-function ReadingEntry({ method, onReading }: { method: Exclude<Method, 'video'>; onReading(value: number): void }) {
+function ReadingEntry({
+  method,
+  onReading,
+}: {
+  method: Exclude<Method, 'video'>;
+  onReading(value: number): void;
+}) {
   const [value, setValue] = useState<number>();
   const [round, setRound] = useState(0);
   const { label, quantity, example } = READING[method];
@@ -71,14 +168,42 @@ function ReadingEntry({ method, onReading }: { method: Exclude<Method, 'video'>;
     setRound(round + 1);
   };
   return (
-    <form className="row" style={{ flexWrap: 'nowrap' }} onSubmit={(event) => { event.preventDefault(); add(); }}>
-      <div style={{ flex: 1 }}><QuantityField key={round} autoFocus={round > 0} label={label} quantity={quantity} value={value} onChange={setValue} limits={method === 'frames' ? { from: 1 } : { above: 0 }} example={example} /></div>
-      <button type="submit" className="btn" disabled={value === undefined}>Add</button>
+    <form
+      className="row"
+      style={{ flexWrap: 'nowrap' }}
+      onSubmit={(event) => {
+        event.preventDefault();
+        add();
+      }}
+    >
+      <div style={{ flex: 1 }}>
+        <QuantityField
+          key={round}
+          autoFocus={round > 0}
+          label={label}
+          quantity={quantity}
+          value={value}
+          onChange={setValue}
+          limits={method === 'frames' ? { from: 1 } : { above: 0 }}
+          example={example}
+        />
+      </div>
+      <button type="submit" className="btn" disabled={value === undefined}>
+        Add
+      </button>
     </form>
   );
 }
 
-function Tries({ sheet, predictedMps, onDrop }: { sheet: Sheet; predictedMps: number | undefined; onDrop(id: string): void }) {
+function Tries({
+  sheet,
+  predictedMps,
+  onDrop,
+}: {
+  sheet: Sheet;
+  predictedMps: number | undefined;
+  onDrop(id: string): void;
+}) {
   const { reader } = useReader();
   const { distanceM } = sheet;
   if (distanceM === undefined) return null;
@@ -86,9 +211,28 @@ function Tries({ sheet, predictedMps, onDrop }: { sheet: Sheet; predictedMps: nu
     <div className="tries" style={{ marginTop: 8 }}>
       {sheet.attempts.map(({ id, setting, ...timing }, index) => {
         const { speedMps, timeS, errorMps } = timingSpeed({ distanceM, ...timing });
-        return <div key={id} className="try">{formatText(speedMps, 'speedMps', reader)}<small>{setting === undefined ? `attempt ${index + 1}` : `at ${formatNumber(setting, reader.locale, 4)}`}: {formatText(timeS, 'timeS', reader)}</small><small>± {formatText(errorMps, 'speedMps', reader, 2)}</small><button type="button" aria-label={`Take attempt ${index + 1} out`} onClick={() => onDrop(id)}>×</button></div>;
+        return (
+          <div key={id} className="try">
+            {formatText(speedMps, 'speedMps', reader)}
+            <small>
+              {setting === undefined
+                ? `attempt ${index + 1}`
+                : `at ${formatNumber(setting, reader.locale, 4)}`}
+              : {formatText(timeS, 'timeS', reader)}
+            </small>
+            <small>± {formatText(errorMps, 'speedMps', reader, 2)}</small>
+            <button type="button" aria-label={`Take attempt ${index + 1} out`} onClick={() => onDrop(id)}>
+              ×
+            </button>
+          </div>
+        );
       })}
-      {predictedMps === undefined ? null : <div className="try predicted">{formatText(predictedMps, 'speedMps', reader)}<small>predicted</small></div>}
+      {predictedMps === undefined ? null : (
+        <div className="try predicted">
+          {formatText(predictedMps, 'speedMps', reader)}
+          <small>predicted</small>
+        </div>
+      )}
     </div>
   );
 }
@@ -99,17 +243,33 @@ function LaunchNote({ sheet, mu }: { sheet: Sheet; mu: number | undefined }) {
   const { drive, chassis } = document;
   const { id: _, setting: __, ...last } = sheet.attempts.at(-1)!;
   const { timeS, timeErrorS } = timingSpeed({ distanceM: sheet.distanceM!, ...last });
-  if (drive.drivenAxles === undefined || (drive.drivenAxles !== 'all' && chassis.frontLoadShare === undefined)) return null;
+  if (
+    drive.drivenAxles === undefined ||
+    (drive.drivenAxles !== 'all' && chassis.frontLoadShare === undefined)
+  )
+    return null;
   const launch = timingLaunch({
-    distanceM: sheet.distanceM!, timeS, timeErrorS, drivenAxles: drive.drivenAxles,
+    distanceM: sheet.distanceM!,
+    timeS,
+    timeErrorS,
+    drivenAxles: drive.drivenAxles,
     ...(mu === undefined ? {} : { mu }),
     ...(chassis.frontLoadShare === undefined ? {} : { frontLoadShare: chassis.frontLoadShare }),
-    ...(chassis.cgHeightMm === undefined || chassis.wheelbaseMm === undefined ? {} : { cgHeightMm: chassis.cgHeightMm, wheelbaseMm: chassis.wheelbaseMm }),
+    ...(chassis.cgHeightMm === undefined || chassis.wheelbaseMm === undefined
+      ? {}
+      : { cgHeightMm: chassis.cgHeightMm, wheelbaseMm: chassis.wheelbaseMm }),
   });
   return (
     <p className={`note ${launch.plausible ? '' : 'bad'}`} data-testid="launch-note">
-      At the end of {formatText(sheet.distanceM!, 'distanceM', reader)} it does {formatText(launch.endSpeedMps, 'speedMps', reader)}, {formatText(launch.meanSpeedMps, 'speedMps', reader)} on the way. Mean {formatText(launch.accelMps2, 'accelMps2', reader)} ± {formatText(launch.accelErrorMps2, 'accelMps2', reader, 2)}
-      {launch.muNeeded === undefined ? '' : `, which takes a friction of ${formatText(launch.muNeeded, 'coefficient', reader, 2)}`}. {launch.plausible ? '' : launch.notes.at(-1)}
+      At the end of {formatText(sheet.distanceM!, 'distanceM', reader)} it does{' '}
+      {formatText(launch.endSpeedMps, 'speedMps', reader)},{' '}
+      {formatText(launch.meanSpeedMps, 'speedMps', reader)} on the way. Mean{' '}
+      {formatText(launch.accelMps2, 'accelMps2', reader)} ±{' '}
+      {formatText(launch.accelErrorMps2, 'accelMps2', reader, 2)}
+      {launch.muNeeded === undefined
+        ? ''
+        : `, which takes a friction of ${formatText(launch.muNeeded, 'coefficient', reader, 2)}`}
+      . {launch.plausible ? '' : launch.notes.at(-1)}
     </p>
   );
 }

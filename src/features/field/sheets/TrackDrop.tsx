@@ -11,7 +11,13 @@ import { TrackPicture } from '../TrackPicture';
 export const UNNAMED = '0'.repeat(64);
 
 /** Takes a satellite track by drop or choice and reads it at once. */
-export function TrackDrop({ track, onTrack }: { track: KeptTrack | undefined; onTrack(track: KeptTrack, file: Blob): void }) {
+export function TrackDrop({
+  track,
+  onTrack,
+}: {
+  track: KeptTrack | undefined;
+  onTrack(track: KeptTrack, file: Blob): void;
+}) {
   const { reader } = useReader();
   const [over, setOver] = useState(false);
   const [problem, setProblem] = useState<string>();
@@ -21,20 +27,82 @@ export function TrackDrop({ track, onTrack }: { track: KeptTrack | undefined; on
     if (!file) return;
     setProblem(undefined);
     const found = await fieldWorker().track(new Uint8Array(await file.arrayBuffer()), USUAL_WINDOW_S);
-    if ('refused' in found) return setProblem(`${file.name}, ${found.refused.message}${found.refused.remedy ? `: ${found.refused.remedy}` : ''}.`);
+    if ('refused' in found)
+      return setProblem(
+        `${file.name}, ${found.refused.message}${found.refused.remedy ? `: ${found.refused.remedy}` : ''}.`,
+      );
     setSeen(found);
     const { topSpeedMps, distanceM, durationS, droppedPoints } = found.result;
-    onTrack({ hash: UNNAMED, name: file.name.slice(-120), windowS: USUAL_WINDOW_S, ...(topSpeedMps === undefined ? {} : { topSpeedMps }), distanceM, durationS, droppedPoints }, file);
+    onTrack(
+      {
+        hash: UNNAMED,
+        name: file.name.slice(-120),
+        windowS: USUAL_WINDOW_S,
+        ...(topSpeedMps === undefined ? {} : { topSpeedMps }),
+        distanceM,
+        durationS,
+        droppedPoints,
+      },
+      file,
+    );
   };
   return (
     <section aria-label="Satellite track">
-      <div className="drop" data-over={over} onDragOver={(event) => { event.preventDefault(); setOver(true); }} onDragLeave={() => setOver(false)} onDrop={(event) => { event.preventDefault(); setOver(false); void take(event.dataTransfer.files[0]); }}>
-        <span>{track ? `${track.name}. Another one: ` : 'Drop a track here: '}GPX, or CSV with time, lat, lon</span>
-        <button type="button" className="btn" onClick={() => input.current?.click()}>Choose a file</button>
-        <input ref={input} type="file" aria-label="File of the track" accept=".gpx,.csv,application/gpx+xml,text/csv" style={{ display: 'none' }} onChange={(event) => { void take(event.target.files?.[0]); event.target.value = ''; }} />
+      <div
+        className="drop"
+        data-over={over}
+        onDragOver={(event) => {
+          event.preventDefault();
+          setOver(true);
+        }}
+        onDragLeave={() => setOver(false)}
+        onDrop={(event) => {
+          event.preventDefault();
+          setOver(false);
+          void take(event.dataTransfer.files[0]);
+        }}
+      >
+        <span>
+          {track ? `${track.name}. Another one: ` : 'Drop a track here: '}GPX, or CSV with time, lat, lon
+        </span>
+        <button type="button" className="btn" onClick={() => input.current?.click()}>
+          Choose a file
+        </button>
+        <input
+          ref={input}
+          type="file"
+          aria-label="File of the track"
+          accept=".gpx,.csv,application/gpx+xml,text/csv"
+          style={{ display: 'none' }}
+          onChange={(event) => {
+            void take(event.target.files?.[0]);
+            event.target.value = '';
+          }}
+        />
       </div>
-      {problem ? <p className="note bad" role="alert">{problem}</p> : null}
-      {track ? <p data-testid="track-read">{track.topSpeedMps === undefined ? 'Shorter than its window, so without a top speed' : <><b>{formatText(track.topSpeedMps, 'speedMps', reader)}</b> at best over {formatText(track.windowS, 'timeS', reader)}</>}, {formatText(track.distanceM, 'distanceM', reader)} in {formatText(track.durationS, 'timeS', reader)}{track.droppedPoints > 0 ? `, ${track.droppedPoints} ${track.droppedPoints === 1 ? 'point' : 'points'} dropped as jumps` : ''}.</p> : null}
+      {problem ? (
+        <p className="note bad" role="alert">
+          {problem}
+        </p>
+      ) : null}
+      {track ? (
+        <p data-testid="track-read">
+          {track.topSpeedMps === undefined ? (
+            'Shorter than its window, so without a top speed'
+          ) : (
+            <>
+              <b>{formatText(track.topSpeedMps, 'speedMps', reader)}</b> at best over{' '}
+              {formatText(track.windowS, 'timeS', reader)}
+            </>
+          )}
+          , {formatText(track.distanceM, 'distanceM', reader)} in{' '}
+          {formatText(track.durationS, 'timeS', reader)}
+          {track.droppedPoints > 0
+            ? `, ${track.droppedPoints} ${track.droppedPoints === 1 ? 'point' : 'points'} dropped as jumps`
+            : ''}
+          .
+        </p>
+      ) : null}
       {seen ? <TrackPicture tracks={[{ id: 'now', label: track?.name ?? '', seen }]} width={320} /> : null}
     </section>
   );

@@ -25,7 +25,12 @@ export function VideoTimer({ distanceM, onFrames, onDistance }: VideoTimerProps)
   const [spacings, setSpacings] = useState<number>();
   const [spacingM, setSpacing] = useState<number>();
   const [problem, setProblem] = useState<string>();
-  useEffect(() => () => { if (url) URL.revokeObjectURL(url); }, [url]);
+  useEffect(
+    () => () => {
+      if (url) URL.revokeObjectURL(url);
+    },
+    [url],
+  );
   const fps = playFps ?? USUAL_PLAY_FPS;
   const open = (file: File | undefined) => {
     if (!file) return;
@@ -50,33 +55,151 @@ export function VideoTimer({ distanceM, onFrames, onDistance }: VideoTimerProps)
   const { start, end } = marks;
   const frames = start !== undefined && end !== undefined && end > start ? end - start : undefined;
   const captureFps = fps * (slowed ?? 1);
-  const timed = frames === undefined || distanceM === undefined ? undefined : timingSpeed({ distanceM, frames, captureFps });
+  const timed =
+    frames === undefined || distanceM === undefined
+      ? undefined
+      : timingSpeed({ distanceM, frames, captureFps });
   return (
     <section aria-label="Video timing" onKeyDown={onKey}>
-      <div className="row"><label className="btn">{url ? 'Another video' : 'Choose a video'}<input type="file" accept="video/*" aria-label="Video file" className="hidden" onChange={(event) => open(event.target.files?.[0])} /></label><span className="quiet">it stays on this device</span></div>
-      {problem ? <p className="note bad" role="alert">{problem}</p> : null}
+      <div className="row">
+        <label className="btn">
+          {url ? 'Another video' : 'Choose a video'}
+          <input
+            type="file"
+            accept="video/*"
+            aria-label="Video file"
+            className="hidden"
+            onChange={(event) => open(event.target.files?.[0])}
+          />
+        </label>
+        <span className="quiet">it stays on this device</span>
+      </div>
+      {problem ? (
+        <p className="note bad" role="alert">
+          {problem}
+        </p>
+      ) : null}
       {url ? (
         <>
-          <video ref={video} src={url} muted playsInline preload="auto" style={{ width: '100%', maxHeight: 300, background: 'black', marginTop: 6 }} onLoadedMetadata={() => to(0)} onError={() => { setUrl(undefined); setProblem('This browser cannot show that video: save it as MP4 (H.264) or WebM.'); }} />
-          <div className="row" role="group" aria-label="Step through the video" style={{ justifyContent: 'center', marginTop: 4 }}>
-            <button type="button" className="btn" aria-label="Ten frames back" onClick={() => to(frame - FAST)}>−10</button><button type="button" className="btn big" aria-label="One frame back" onClick={() => to(frame - 1)}>−1</button>
-            <span className="mono" data-testid="frame">frame {formatNumber(frame, reader.locale, 6)}</span>
-            <button type="button" className="btn big" aria-label="One frame on" onClick={() => to(frame + 1)}>+1</button><button type="button" className="btn" aria-label="Ten frames on" onClick={() => to(frame + FAST)}>+10</button>
+          <video
+            ref={video}
+            src={url}
+            muted
+            playsInline
+            preload="auto"
+            style={{ width: '100%', maxHeight: 300, background: 'black', marginTop: 6 }}
+            onLoadedMetadata={() => to(0)}
+            onError={() => {
+              setUrl(undefined);
+              setProblem('This browser cannot show that video: save it as MP4 (H.264) or WebM.');
+            }}
+          />
+          <div
+            className="row"
+            role="group"
+            aria-label="Step through the video"
+            style={{ justifyContent: 'center', marginTop: 4 }}
+          >
+            <button
+              type="button"
+              className="btn"
+              aria-label="Ten frames back"
+              onClick={() => to(frame - FAST)}
+            >
+              −10
+            </button>
+            <button
+              type="button"
+              className="btn big"
+              aria-label="One frame back"
+              onClick={() => to(frame - 1)}
+            >
+              −1
+            </button>
+            <span className="mono" data-testid="frame">
+              frame {formatNumber(frame, reader.locale, 6)}
+            </span>
+            <button type="button" className="btn big" aria-label="One frame on" onClick={() => to(frame + 1)}>
+              +1
+            </button>
+            <button type="button" className="btn" aria-label="Ten frames on" onClick={() => to(frame + FAST)}>
+              +10
+            </button>
           </div>
-          <QuantityField label="The clip plays, frames a second" quantity="count" limits={{ above: 0, to: 10_000 }} value={playFps} onChange={(value) => { setPlayFps(value); setMarks({}); }} />
-          <QuantityField label="Slowed down by" quantity="coefficient" limits={{ above: 0, to: 1000 }} value={slowed} onChange={setSlowed} />
+          <QuantityField
+            label="The clip plays, frames a second"
+            quantity="count"
+            limits={{ above: 0, to: 10_000 }}
+            value={playFps}
+            onChange={(value) => {
+              setPlayFps(value);
+              setMarks({});
+            }}
+          />
+          <QuantityField
+            label="Slowed down by"
+            quantity="coefficient"
+            limits={{ above: 0, to: 1000 }}
+            value={slowed}
+            onChange={setSlowed}
+          />
           <div className="counter" style={{ marginTop: 6 }}>
-            <button type="button" className="btn big" onClick={() => setMarks({ ...marks, start: frame })}>At the start line{start === undefined ? '' : `: ${start}`}</button>
-            <button type="button" className="btn big" onClick={() => setMarks({ ...marks, end: frame })}>At the end line{end === undefined ? '' : `: ${end}`}</button>
+            <button type="button" className="btn big" onClick={() => setMarks({ ...marks, start: frame })}>
+              At the start line{start === undefined ? '' : `: ${start}`}
+            </button>
+            <button type="button" className="btn big" onClick={() => setMarks({ ...marks, end: frame })}>
+              At the end line{end === undefined ? '' : `: ${end}`}
+            </button>
           </div>
-          <details className="more"><summary>Lines by counting what lies on the ground</summary>
-            <QuantityField label="Paving stones, fence posts passed" quantity="count" limits={{ from: 1, to: 10_000 }} value={spacings} onChange={setSpacings} />
-            <QuantityField label="Each is" quantity="distanceM" limits={{ above: 0, to: 1000 }} value={spacingM} onChange={setSpacing} />
-            <button type="button" className="btn" disabled={!spacings || !spacingM} onClick={() => onDistance(Number((spacings! * spacingM!).toFixed(3)))}>Take it as the distance</button>
+          <details className="more">
+            <summary>Lines by counting what lies on the ground</summary>
+            <QuantityField
+              label="Paving stones, fence posts passed"
+              quantity="count"
+              limits={{ from: 1, to: 10_000 }}
+              value={spacings}
+              onChange={setSpacings}
+            />
+            <QuantityField
+              label="Each is"
+              quantity="distanceM"
+              limits={{ above: 0, to: 1000 }}
+              value={spacingM}
+              onChange={setSpacing}
+            />
+            <button
+              type="button"
+              className="btn"
+              disabled={!spacings || !spacingM}
+              onClick={() => onDistance(Number((spacings! * spacingM!).toFixed(3)))}
+            >
+              Take it as the distance
+            </button>
           </details>
-          {start !== undefined && end !== undefined && end <= start ? <p className="note bad" role="alert">The end line comes before the start line: mark them again.</p> : null}
+          {start !== undefined && end !== undefined && end <= start ? (
+            <p className="note bad" role="alert">
+              The end line comes before the start line: mark them again.
+            </p>
+          ) : null}
           {frames === undefined ? null : (
-            <div className="row" style={{ marginTop: 6 }} data-testid="video-time">{frames} frames, {formatText(frames / captureFps, 'timeS', reader)}{timed ? <>: <b>{formatWithError(timed.speedMps, timed.errorMps, 'speedMps', reader)}</b></> : null} <button type="button" className="btn main" onClick={() => { onFrames(frames, captureFps); setMarks({}); }}>Take it as an attempt</button></div>
+            <div className="row" style={{ marginTop: 6 }} data-testid="video-time">
+              {frames} frames, {formatText(frames / captureFps, 'timeS', reader)}
+              {timed ? (
+                <>
+                  : <b>{formatWithError(timed.speedMps, timed.errorMps, 'speedMps', reader)}</b>
+                </>
+              ) : null}{' '}
+              <button
+                type="button"
+                className="btn main"
+                onClick={() => {
+                  onFrames(frames, captureFps);
+                  setMarks({});
+                }}
+              >
+                Take it as an attempt
+              </button>
+            </div>
           )}
         </>
       ) : null}

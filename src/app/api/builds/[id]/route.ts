@@ -5,7 +5,9 @@ import { purgeDeleted } from '@/db/queries/deleted';
 import { bodyOf } from '../../body';
 import { door } from '../../door';
 
-export const GET = door(async ({ db, workshopId, id }) => Response.json(await wholeBuild(db, workshopId, id)));
+export const GET = door(async ({ db, workshopId, id }) =>
+  Response.json(await wholeBuild(db, workshopId, id)),
+);
 
 export const PATCH = door(async ({ request, db, workshopId, id }) => {
   const { name } = await bodyOf(request, Joi.object({ name: text(80).trim().required() }).required());

@@ -10,13 +10,35 @@ import { withUpload } from '../../upload';
 
 const [TEXT_MS, ARCHIVE_MS] = [30_000, 120_000];
 
-const modeSchema = Joi.object<{ mode: ImportMode }>({ mode: Joi.valid('refuse', 'replace', 'copy').default('refuse') });
+const modeSchema = Joi.object<{ mode: ImportMode }>({
+  mode: Joi.valid('refuse', 'replace', 'copy').default('refuse'),
+});
 
-export const POST = door(async ({ request, db, workshopId }) => {
-  const given = new URL(request.url).searchParams.get('mode');
-  const { mode } = parse(modeSchema, given === null ? {} : { mode: given });
-  const id = kindOf(request) === ARCHIVE_BODY
-    ? await withUpload(request, LARGEST_ARCHIVE, (path) => withArchive(path, async ({ text, contentOf }) => importBuild(db, workshopId, await inThread('archivedBuild', { text }, ARCHIVE_MS), mode, contentOf)))
-    : await importBuild(db, workshopId, await inThread('buildFile', { text: await bodyText(request, LARGEST_FILE) }, TEXT_MS), mode);
-  return Response.json({ id }, { status: 201 });
-}, JSON_BODY, ARCHIVE_BODY);
+export const POST = door(
+  async ({ request, db, workshopId }) => {
+    const given = new URL(request.url).searchParams.get('mode');
+    const { mode } = parse(modeSchema, given === null ? {} : { mode: given });
+    const id =
+      kindOf(request) === ARCHIVE_BODY
+        ? await withUpload(request, LARGEST_ARCHIVE, (path) =>
+            withArchive(path, async ({ text, contentOf }) =>
+              importBuild(
+                db,
+                workshopId,
+                await inThread('archivedBuild', { text }, ARCHIVE_MS),
+                mode,
+                contentOf,
+              ),
+            ),
+          )
+        : await importBuild(
+            db,
+            workshopId,
+            await inThread('buildFile', { text: await bodyText(request, LARGEST_FILE) }, TEXT_MS),
+            mode,
+          );
+    return Response.json({ id }, { status: 201 });
+  },
+  JSON_BODY,
+  ARCHIVE_BODY,
+);

@@ -6,9 +6,14 @@ import { describeRevision, revisionById, saveDocument } from '@/db/queries/revis
 import { bodyOf } from '../../body';
 import { door } from '../../door';
 
-const saveSchema = Joi.object<{ version: number; document: object }>({ version: count().required(), document: Joi.object().unknown().required() }).required();
+const saveSchema = Joi.object<{ version: number; document: object }>({
+  version: count().required(),
+  document: Joi.object().unknown().required(),
+}).required();
 
-export const GET = door(async ({ db, workshopId, id }) => Response.json(await revisionById(db, workshopId, id)));
+export const GET = door(async ({ db, workshopId, id }) =>
+  Response.json(await revisionById(db, workshopId, id)),
+);
 
 export const PUT = door(async ({ request, db, workshopId, id }) => {
   const { version, document } = await bodyOf(request, saveSchema);
@@ -16,18 +21,29 @@ export const PUT = door(async ({ request, db, workshopId, id }) => {
   return Response.json({ version: saved.version });
 });
 
-const describeSchema = Joi.object<{ learned?: string; closed?: boolean }>({ learned: Joi.string().allow('').max(4000), closed: Joi.boolean() }).or('learned', 'closed').required();
+const describeSchema = Joi.object<{ learned?: string; closed?: boolean }>({
+  learned: Joi.string().allow('').max(4000),
+  closed: Joi.boolean(),
+})
+  .or('learned', 'closed')
+  .required();
 
 export const PATCH = door(async ({ request, db, workshopId, id }) => {
   const { learned, closed } = await bodyOf(request, describeSchema);
-  return Response.json(await describeRevision(db, workshopId, id, { ...(learned === undefined ? {} : { learned: learned.trim() }), ...(closed === undefined ? {} : { closedAt: closed ? new Date().toISOString() : null }) }));
+  return Response.json(
+    await describeRevision(db, workshopId, id, {
+      ...(learned === undefined ? {} : { learned: learned.trim() }),
+      ...(closed === undefined ? {} : { closedAt: closed ? new Date().toISOString() : null }),
+    }),
+  );
 });
 
 function checked(document: object) {
   try {
     return parseDocument(document);
   } catch (error) {
-    if (error instanceof CalcError) throw new CalcError(`document.${error.path}`, error.message, error.remedy);
+    if (error instanceof CalcError)
+      throw new CalcError(`document.${error.path}`, error.message, error.remedy);
     throw error;
   }
 }

@@ -6,6 +6,13 @@ import { exportedBody } from '../../../exportedBody';
 export const GET = door(async ({ db, workshopId, id }) => {
   const exported = await exportBuild(db, workshopId, id);
   const [kind, ending] = exported.fits ? [`${JSON_BODY}; charset=utf-8`, 'json'] : [ARCHIVE_BODY, 'zip'];
-  const file = `${exported.build.name.toLowerCase().replace(/[^a-z0-9]+/g, '-').replace(/^-|-$/g, '') || 'build'}.badger.${ending}`;
-  return new Response(Readable.toWeb(exportedBody(db, workshopId, exported)) as ReadableStream, { headers: { 'content-type': kind, 'content-disposition': `attachment; filename="${file}"` } });
+  const file = `${
+    exported.build.name
+      .toLowerCase()
+      .replace(/[^a-z0-9]+/g, '-')
+      .replace(/^-|-$/g, '') || 'build'
+  }.badger.${ending}`;
+  return new Response(Readable.toWeb(exportedBody(db, workshopId, exported)) as ReadableStream, {
+    headers: { 'content-type': kind, 'content-disposition': `attachment; filename="${file}"` },
+  });
 });
