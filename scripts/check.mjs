@@ -6,9 +6,21 @@ import { runMain } from './lib/say.mjs';
 const bin = (name, ...args) =>
   run(`node_modules/.bin/${name}`, args, { env: { ...process.env, NEXT_TELEMETRY_DISABLED: '1' } });
 
-/** The quick gate: lint with the arrows, types, unit tests. */
+/** The quick gate: formatting, lint with the arrows, types, unit tests. */
 export async function check() {
   const lint = async () => {
+    await bin(
+      'prettier',
+      '--check',
+      '.',
+      '--log-level',
+      'warn',
+      '--cache',
+      '--cache-location',
+      '.data/prettier',
+      '--cache-strategy',
+      'content',
+    );
     await bin('eslint', '--cache', '--cache-location', '.data/eslint', '.');
     await bin(
       'depcruise',

@@ -8,7 +8,6 @@ import { saveRecord } from '../shell/saveRecord';
 export function FailurePhotos({ failure: { partName, ledger } }: { failure: FailureRecord }) {
   const photos = ledger?.photos ?? [];
   if (photos.length === 0) return null;
-  // eslint-disable-next-line @next/next/no-img-element -- a file of the workshop
   return (
     <div className="photos beside">
       {photos.map(({ hash, caption }, at) => (

@@ -59,7 +59,6 @@ function BlockPart({ block }: { block: Block }) {
           <figcaption>{block.picture.caption}</figcaption>
         </figure>
       );
-    // eslint-disable-next-line @next/next/no-img-element -- a file of the workshop
     case 'photos':
       return (
         <div className="prints">

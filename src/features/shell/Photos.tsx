@@ -72,7 +72,6 @@ export function Photos({
           {problem}
         </p>
       ) : null}
-      {/* eslint-disable-next-line @next/next/no-img-element -- a file of this device */}
       {photos.length > 0 ? (
         <div className="photos">
           {photos.map(({ id }, at) => (
