@@ -5,7 +5,7 @@ import { keptStates } from '@/core/checks/keptStates';
 import { statesOn } from '@/core/checks/evaluate';
 import { closeDatabase, database } from '@/db/client';
 import { defaultWorkshop } from '@/db/queries/workshops';
-import { unpackBuild } from '@/features/shell/packedBuild';
+import { unpackBuild } from '@/features/session/packedBuild';
 import { packedBuild, readBuild } from '@/app/packedBuild';
 import { ensureModules, ensurePackages } from '../scripts/lib/machine.mjs';
 import { freePort } from '../scripts/lib/ports.mjs';

@@ -5,7 +5,7 @@ import { listLibrary } from '@/db/queries/library';
 import { finishedPrints } from '@/db/queries/prints';
 import { settingsOf } from '@/db/queries/workshops';
 import { buildPageStamp } from '@/db/stamps';
-import { packBuild } from '@/features/shell/packedBuild';
+import { packBuild } from '@/features/session/packedBuild';
 
 interface PackedBuild {
   packed: string;

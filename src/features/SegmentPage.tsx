@@ -2,7 +2,7 @@
 
 import dynamic from 'next/dynamic';
 import type { Segment } from '@/core/checks/check';
-import { LaterPage } from './shell/LaterPage';
+import { LaterPage } from './frame/LaterPage';
 
 const Brief = dynamic(() => import('./brief/BriefPage').then(({ BriefPage }) => BriefPage));
 const Drive = dynamic(() => import('./drive/DrivePage').then(({ DrivePage }) => DrivePage));

@@ -10,7 +10,7 @@ import { wholeBuild } from '@/db/queries/builds';
 import { defaultWorkshop } from '@/db/queries/workshops';
 import { seedDemo } from '@/db/seed/demo';
 import { ApiProblem } from '@/features/api';
-import { saveRecord } from '@/features/shell/saveRecord';
+import { saveRecord } from '@/features/session/saveRecord';
 import { call, withOwnDatabase } from './workshop';
 
 withOwnDatabase();

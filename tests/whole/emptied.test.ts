@@ -6,7 +6,7 @@ import { CalcError } from '@/core/errors';
 import { lightOf } from '@/core/checks/evaluate';
 import { marshHareDocuments } from '@/db/seed/marshHareRevisions';
 import { tinWren } from '@/db/seed/tinWren';
-import { BuildSession, type SaveAnswer } from '@/features/shell/buildSession';
+import { BuildSession, type SaveAnswer } from '@/features/session/buildSession';
 
 /** Ways to everything that a document holds, list items by their ids, the numbers of points by their places. */
 function leaves(node: unknown, path: Path = []): Path[] {

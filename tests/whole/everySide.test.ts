@@ -29,8 +29,8 @@ jest.mock('next/navigation', () => ({
 }));
 
 jest.mock('comlink', () => comlink);
-jest.mock('@/features/shell/useWorked', () => ({ useWorked: workedHere }));
-jest.mock('@/features/shell/useChecks', () => ({
+jest.mock('@/features/session/useWorked', () => ({ useWorked: workedHere }));
+jest.mock('@/features/session/useChecks', () => ({
   useChecks: (document: BuildDocument, _: unknown, thresholds: Thresholds) => checksOf(document, thresholds),
 }));
 

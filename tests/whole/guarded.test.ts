@@ -1,9 +1,9 @@
 import { createElement as h } from 'react';
 import { prerenderToNodeStream } from 'react-dom/static';
 import { text } from 'node:stream/consumers';
-import { Charts, Readings } from '@/features/shell/Guarded';
+import { Charts, Readings } from '@/features/frame/Guarded';
 
-jest.mock('@/features/shell/BuildContext', () => ({
+jest.mock('@/features/session/BuildContext', () => ({
   useBuild: () => ({ document: {}, surface: undefined, ghost: undefined }),
 }));
 

@@ -1,5 +1,5 @@
 import { fileURLToPath } from 'node:url';
-import type { Worked } from '@/features/shell/useWorked';
+import type { Worked } from '@/features/session/useWorked';
 
 const apis = new Map<string, object>();
 let exposed: object | undefined;

@@ -12,14 +12,14 @@ import { Figure } from '@/ui/Figure';
 import { Quantity } from '@/ui/Quantity';
 import { useReader } from '@/ui/reader';
 import { WorkingPanel } from '@/ui/working';
-import { useBuild } from '../shell/BuildContext';
-import { DocumentField, Group } from '../shell/fields';
-import { LibraryPick } from '../shell/LibraryPick';
-import { SegmentChecks } from '../shell/SegmentChecks';
-import { segmentPath } from '../shell/segments';
-import { Apart, Bench, Charts, Readings } from '../shell/Guarded';
+import { useBuild } from '../session/BuildContext';
+import { DocumentField, Group } from '../fields/fields';
+import { LibraryPick } from '../fields/LibraryPick';
+import { SegmentChecks } from '../frame/SegmentChecks';
+import { segmentPath } from '../frame/segments';
+import { Apart, Bench, Charts, Readings } from '../frame/Guarded';
 import { Surfaces } from './Surfaces';
-import { sound } from '../shell/sound';
+import { sound } from '../frame/sound';
 
 const path = (key: string) => ['brief', key];
 

@@ -1,9 +1,9 @@
 'use client';
 
 import { itemsOf } from '@/core/library/items';
-import { AddFrom } from '../shell/AddFrom';
-import { useBuild } from '../shell/BuildContext';
-import { DocumentField, Group } from '../shell/fields';
+import { AddFrom } from '../fields/AddFrom';
+import { useBuild } from '../session/BuildContext';
+import { DocumentField, Group } from '../fields/fields';
 
 /** The surfaces that the car is for, each with the figures that this build reckons with. */
 export function Surfaces() {

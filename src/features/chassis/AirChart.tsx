@@ -6,8 +6,8 @@ import { runInputOf } from '@/core/drive/runOfBuild';
 import { formatText } from '@/core/units/formatQuantity';
 import { LineChart } from '@/ui/charts/LineChart';
 import { useReader } from '@/ui/reader';
-import { useBuild } from '../shell/BuildContext';
-import { Charts } from '../shell/Guarded';
+import { useBuild } from '../session/BuildContext';
+import { Charts } from '../frame/Guarded';
 
 /** Grip of the driven tyres against all that holds the car back, over speed, and where drag outruns grip. */
 export function AirChart() {

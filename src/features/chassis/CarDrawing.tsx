@@ -7,7 +7,7 @@ import type { WeightOfBuild } from '@/core/chassis/weightOfBuild';
 import { formatText } from '@/core/units/formatQuantity';
 import { useReader } from '@/ui/reader';
 import { useArrowSteps } from '@/ui/useArrowSteps';
-import { useBuild } from '../shell/BuildContext';
+import { useBuild } from '../session/BuildContext';
 import { PatternsUnder } from './PatternsUnder';
 
 /** Seen from above, or from the left side; the front is to the left in both. */

@@ -8,9 +8,9 @@ import { formatText } from '@/core/units/formatQuantity';
 import { QuantityField } from '@/ui/QuantityField';
 import { useReader } from '@/ui/reader';
 import { newId } from '../api';
-import { useBuild } from '../shell/BuildContext';
-import { DocumentField, Group } from '../shell/fields';
-import { Fields } from '../shell/Guarded';
+import { useBuild } from '../session/BuildContext';
+import { DocumentField, Group } from '../fields/fields';
+import { Fields } from '../frame/Guarded';
 
 const path = (key: string) => ['chassis', key];
 /** Overall height over the height of the centre of gravity of a usual car, for a first drag area. */

@@ -10,16 +10,16 @@ import { formatNumber, formatText } from '@/core/units/formatQuantity';
 import { PlanSketch } from '@/ui/PlanSketch';
 import { useReader } from '@/ui/reader';
 import { WorkingPanel } from '@/ui/working';
-import { useBuild } from '../shell/BuildContext';
-import { CheckFigure } from '../shell/CheckFigure';
-import { SegmentChecks } from '../shell/SegmentChecks';
-import { SurfaceSwitch } from '../shell/SurfaceSwitch';
-import { Bench, Charts, Readings } from '../shell/Guarded';
+import { useBuild } from '../session/BuildContext';
+import { CheckFigure } from '../frame/CheckFigure';
+import { SegmentChecks } from '../frame/SegmentChecks';
+import { SurfaceSwitch } from '../frame/SurfaceSwitch';
+import { Bench, Charts, Readings } from '../frame/Guarded';
 import { AirChart } from './AirChart';
 import { CarDrawing } from './CarDrawing';
 import { ChassisBench } from './ChassisBench';
 import { WhatIfTable } from './WhatIfTable';
-import { sound } from '../shell/sound';
+import { sound } from '../frame/sound';
 
 const standing = (document: BuildDocument, surface: ChosenSurface | undefined) =>
   standingOf({ document, surface });

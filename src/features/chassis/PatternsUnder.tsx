@@ -1,9 +1,9 @@
 import { useMemo } from 'react';
 import type { HolePattern } from '@/core/build/print';
 import type { HolesInput } from '@/core/print/holes/definition';
-import { useBuild } from '../shell/BuildContext';
-import { printWorker } from '../shell/printClient';
-import { useWorked } from '../shell/useWorked';
+import { useBuild } from '../session/BuildContext';
+import { printWorker } from '../session/printClient';
+import { useWorked } from '../session/useWorked';
 
 /** Measured hole patterns under the plan, each hole to size. */
 export function PatternsUnder() {

@@ -6,7 +6,7 @@ import type { Standing } from '@/core/chassis/checks';
 import { chassisWhatIfs } from '@/core/chassis/whatIfs';
 import { formatNumber, formatText } from '@/core/units/formatQuantity';
 import { useReader } from '@/ui/reader';
-import { useBuild } from '../shell/BuildContext';
+import { useBuild } from '../session/BuildContext';
 
 /** What another place of the heavy things or another track would do, beside the car as it is. */
 export function WhatIfTable({ present }: { present: Standing }) {

@@ -5,7 +5,7 @@ import { wheelBalance } from '@/core/gears/balance';
 import { formatNumber, formatText } from '@/core/units/formatQuantity';
 import { QuantityField } from '@/ui/QuantityField';
 import { useReader } from '@/ui/reader';
-import { Group } from '../shell/fields';
+import { Group } from '../fields/fields';
 
 /** How much an off-centre wheel pulls, and what to stick on opposite the heavy side. */
 export function BalanceSheet({

@@ -4,7 +4,7 @@ import { useMemo } from 'react';
 import { differentialsOf, type AxleStory } from '@/core/drive/differentialOfBuild';
 import { formatNumber, formatText } from '@/core/units/formatQuantity';
 import { useReader } from '@/ui/reader';
-import { useBuild } from '../shell/BuildContext';
+import { useBuild } from '../session/BuildContext';
 
 const SAYS = {
   open: 'turns freely in corners; the light wheel spins and the other waits',

@@ -5,9 +5,9 @@ import type { Band } from '@/core/field/model/band';
 import { formatQuantity, formatText } from '@/core/units/formatQuantity';
 import type { QuantityName } from '@/core/units/quantities';
 import { useReader } from '@/ui/reader';
-import { useBuild } from '../shell/BuildContext';
-import { fieldWorker } from '../shell/fieldClient';
-import { useWorked } from '../shell/useWorked';
+import { useBuild } from '../session/BuildContext';
+import { fieldWorker } from '../session/fieldClient';
+import { useWorked } from '../session/useWorked';
 
 /** Between which top speed and time lie in nine of ten cars built as this one. */
 export function DriveBand({ surface }: { surface: ChosenSurface }) {

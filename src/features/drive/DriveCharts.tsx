@@ -7,7 +7,7 @@ import type { TimedRun } from '@/core/field/records';
 import { formatText } from '@/core/units/formatQuantity';
 import { type ChartLine, type ChartPoint, LineChart } from '@/ui/charts/LineChart';
 import { useReader } from '@/ui/reader';
-import { Charts } from '../shell/Guarded';
+import { Charts } from '../frame/Guarded';
 
 interface DriveChartsProps {
   run: DriveRunResult;

@@ -8,12 +8,12 @@ import type { RatioRange } from '@/core/drive/sweep';
 import { formatNumber } from '@/core/units/formatQuantity';
 import { QuantityField } from '@/ui/QuantityField';
 import { useReader } from '@/ui/reader';
-import { useBuild } from '../shell/BuildContext';
-import { SurfaceSwitch } from '../shell/SurfaceSwitch';
+import { useBuild } from '../session/BuildContext';
+import { SurfaceSwitch } from '../frame/SurfaceSwitch';
 import { ExplorerResults } from './ExplorerResults';
 import { type NamedRow, usualRange } from './explorerRows';
 import { useSweep } from './useSweep';
-import { Apart } from '../shell/Guarded';
+import { Apart } from '../frame/Guarded';
 
 const NONE: readonly NamedRow[] = [];
 

@@ -3,12 +3,12 @@
 import { materialForBuild } from '@/core/library/items';
 import { USUAL_GEAR_HOURS } from '@/core/drive/toothChecks';
 import { spurStages } from '@/core/gears/stageMesh';
-import { useBuild } from '../shell/BuildContext';
-import { DocumentField, Group } from '../shell/fields';
-import { LibraryPick } from '../shell/LibraryPick';
+import { useBuild } from '../session/BuildContext';
+import { DocumentField, Group } from '../fields/fields';
+import { LibraryPick } from '../fields/LibraryPick';
 import { Knocks } from './Knocks';
 import { Stages } from './Stages';
-import { Fields } from '../shell/Guarded';
+import { Fields } from '../frame/Guarded';
 
 /** Teeth, module and slot of the spur gears, and how each gear is made. */
 export function GearBench() {

@@ -6,8 +6,8 @@ import type { GearBody, Stage } from '@/core/build/drive';
 import { refusalInWords } from '@/core/build/labels';
 import { CalcError } from '@/core/errors';
 import { OUTLINE_FILES, type OutlineFile } from '@/core/gears/outline';
-import { useBuild } from '../shell/BuildContext';
-import { handOver } from '../shell/handOver';
+import { useBuild } from '../session/BuildContext';
+import { handOver } from '../session/handOver';
 
 const TYPES: Readonly<Record<OutlineFile, string>> = {
   svg: 'image/svg+xml',

@@ -7,13 +7,13 @@ import { spurStages } from '@/core/gears/stageMesh';
 import { formatNumber, formatText } from '@/core/units/formatQuantity';
 import { useReader } from '@/ui/reader';
 import { WorkingPanel } from '@/ui/working';
-import { useBuild } from '../shell/BuildContext';
-import { CheckFigure } from '../shell/CheckFigure';
-import { SegmentChecks } from '../shell/SegmentChecks';
+import { useBuild } from '../session/BuildContext';
+import { CheckFigure } from '../frame/CheckFigure';
+import { SegmentChecks } from '../frame/SegmentChecks';
 import { GearFiles } from './GearFiles';
 import { MeshSketch } from './MeshSketch';
 import { Teeth } from './Teeth';
-import { Apart } from '../shell/Guarded';
+import { Apart } from '../frame/Guarded';
 
 type Found = ReturnType<typeof meshOrRefusal> | undefined;
 

@@ -7,8 +7,8 @@ import { driveRun, type DriveRunResult } from '@/core/drive/run';
 import { formatText } from '@/core/units/formatQuantity';
 import { QuantitySlider } from '@/ui/QuantitySlider';
 import { useReader } from '@/ui/reader';
-import { useBuild } from '../shell/BuildContext';
-import { Group } from '../shell/fields';
+import { useBuild } from '../session/BuildContext';
+import { Group } from '../fields/fields';
 import type { DriveView } from './useDriveView';
 
 const CURRENT = ['drive', 'currentLimitA'];

@@ -4,10 +4,10 @@ import { BODIES, calibrationFor, CYCLE_PRESETS, MOUNT_MATERIALS, PINION_JOINTS }
 import { HOUSING_NAMES, JOINT_NAMES, MOUNT_NAMES, PRESET_NAMES } from '@/core/build/heatWords';
 import { cycleOf } from '@/core/drive/enduranceOfBuild';
 import { HOUSINGS } from '@/core/drive/thermalDefaults';
-import { useBuild } from '../shell/BuildContext';
-import { DocumentChoice, DocumentField, Group } from '../shell/fields';
+import { useBuild } from '../session/BuildContext';
+import { DocumentChoice, DocumentField, Group } from '../fields/fields';
 import { Readings } from './Readings';
-import { Fields } from '../shell/Guarded';
+import { Fields } from '../frame/Guarded';
 
 const heat = (key: string) => ['drive', 'heat', key];
 

@@ -11,11 +11,11 @@ import { LineChart } from '@/ui/charts/LineChart';
 import { Figure } from '@/ui/Figure';
 import { useReader } from '@/ui/reader';
 import { WorkingPanel } from '@/ui/working';
-import { useBuild } from '../shell/BuildContext';
-import { SegmentChecks } from '../shell/SegmentChecks';
-import { SurfaceSwitch } from '../shell/SurfaceSwitch';
-import { useWorked } from '../shell/useWorked';
-import { Apart, Charts } from '../shell/Guarded';
+import { useBuild } from '../session/BuildContext';
+import { SegmentChecks } from '../frame/SegmentChecks';
+import { SurfaceSwitch } from '../frame/SurfaceSwitch';
+import { useWorked } from '../session/useWorked';
+import { Apart, Charts } from '../frame/Guarded';
 import { driveWorker } from './driveClient';
 import { END_CLAUSES, END_NAMES } from './words';
 

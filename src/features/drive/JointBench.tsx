@@ -6,12 +6,12 @@ import { PINION_JOINTS } from '@/core/build/heat';
 import { JOINT_NAMES } from '@/core/build/heatWords';
 import { USUAL_PIN_MM, USUAL_SCREW_N, usualInterferenceMm, motorStage } from '@/core/drive/jointOfBuild';
 import { newId } from '../api';
-import { AddFrom } from '../shell/AddFrom';
-import { useBuild } from '../shell/BuildContext';
-import { DocumentChoice, DocumentField, Group } from '../shell/fields';
-import { LibraryPick } from '../shell/LibraryPick';
+import { AddFrom } from '../fields/AddFrom';
+import { useBuild } from '../session/BuildContext';
+import { DocumentChoice, DocumentField, Group } from '../fields/fields';
+import { LibraryPick } from '../fields/LibraryPick';
 import { Knocks } from './Knocks';
-import { Fields } from '../shell/Guarded';
+import { Fields } from '../frame/Guarded';
 
 const SHAFT_NAMES: Readonly<Record<Shaft['kind'], string>> = { axle: 'Wheel axle', long: 'Long shaft' };
 

@@ -8,13 +8,13 @@ import type { ShaftFound } from '@/core/drive/shaftOfBuild';
 import { formatNumber, formatText } from '@/core/units/formatQuantity';
 import { useReader } from '@/ui/reader';
 import { WorkingPanel } from '@/ui/working';
-import { useBuild } from '../shell/BuildContext';
-import { CheckFigure } from '../shell/CheckFigure';
-import { SegmentChecks } from '../shell/SegmentChecks';
-import { SurfaceSwitch } from '../shell/SurfaceSwitch';
-import { useWorked } from '../shell/useWorked';
+import { useBuild } from '../session/BuildContext';
+import { CheckFigure } from '../frame/CheckFigure';
+import { SegmentChecks } from '../frame/SegmentChecks';
+import { SurfaceSwitch } from '../frame/SurfaceSwitch';
+import { useWorked } from '../session/useWorked';
 import { driveWorker } from './driveClient';
-import { Apart } from '../shell/Guarded';
+import { Apart } from '../frame/Guarded';
 
 /** What holds the pinion and the wheel, side by side where it is hot, and how the shafts fare. */
 export function JointsView() {

@@ -1,7 +1,7 @@
 'use client';
 
 import { USUAL_KERB_STOP_MM, USUAL_STOP_MM } from '@/core/build/suspension';
-import { DocumentField, Group } from '../shell/fields';
+import { DocumentField, Group } from '../fields/fields';
 
 /** What the car lands from and runs into: the hardest loads on teeth, joints and axles. */
 export function Knocks({ kerb = false }: { kerb?: boolean }) {

@@ -3,10 +3,10 @@
 import { drivenOf, MOTOR_PLACES, motorsApart, motorsInAll } from '@/core/build/drive';
 import { motorAxisOf, sidesAt } from '@/core/drive/rotationOfBuild';
 import { DIFFERENTIALS } from '@/core/gears/differential';
-import { useBuild } from '../shell/BuildContext';
-import { DocumentChoice, DocumentField, Group } from '../shell/fields';
+import { useBuild } from '../session/BuildContext';
+import { DocumentChoice, DocumentField, Group } from '../fields/fields';
 import { Stages } from './Stages';
-import { Fields } from '../shell/Guarded';
+import { Fields } from '../frame/Guarded';
 
 const PLACE_NAMES = { car: 'the whole car', axle: 'each driven axle', wheel: 'each driven wheel' } as const;
 const KINDS = DIFFERENTIALS.map(

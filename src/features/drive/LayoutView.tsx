@@ -14,14 +14,14 @@ import { FIGHTS_PCT, SCRUBS_PCT } from '@/core/gears/rotation';
 import { formatNumber } from '@/core/units/formatQuantity';
 import { useReader } from '@/ui/reader';
 import { WorkingPanel } from '@/ui/working';
-import { useBuild } from '../shell/BuildContext';
-import { CheckFigure } from '../shell/CheckFigure';
-import { SegmentChecks } from '../shell/SegmentChecks';
-import { SurfaceSwitch } from '../shell/SurfaceSwitch';
+import { useBuild } from '../session/BuildContext';
+import { CheckFigure } from '../frame/CheckFigure';
+import { SegmentChecks } from '../frame/SegmentChecks';
+import { SurfaceSwitch } from '../frame/SurfaceSwitch';
 import { Differentials } from './Differentials';
 import { RotationSketch } from './RotationSketch';
-import { sound } from '../shell/sound';
-import { Apart } from '../shell/Guarded';
+import { sound } from '../frame/sound';
+import { Apart } from '../frame/Guarded';
 
 /** Which way every wheel turns, and what the differentials do. */
 export function LayoutView() {

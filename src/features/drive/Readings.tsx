@@ -7,8 +7,8 @@ import { formatNumber, formatText } from '@/core/units/formatQuantity';
 import { useReader } from '@/ui/reader';
 import { QuantityField } from '@/ui/QuantityField';
 import { newId } from '../api';
-import { useBuild } from '../shell/BuildContext';
-import { Group } from '../shell/fields';
+import { useBuild } from '../session/BuildContext';
+import { Group } from '../fields/fields';
 import { driveWorker } from './driveClient';
 
 const PATH = ['drive', 'heat', 'readings'];

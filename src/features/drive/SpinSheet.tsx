@@ -5,7 +5,7 @@ import { TYRE_KINDS, type TyreKind, tyreSpin } from '@/core/gears/tyreSpin';
 import { formatNumber, formatText } from '@/core/units/formatQuantity';
 import { QuantityField } from '@/ui/QuantityField';
 import { useReader } from '@/ui/reader';
-import { Group } from '../shell/fields';
+import { Group } from '../fields/fields';
 
 const RINGS = TYRE_KINDS.filter((kind): kind is Exclude<TyreKind, 'own'> => kind !== 'own');
 

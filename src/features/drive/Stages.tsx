@@ -8,9 +8,9 @@ import { useReader } from '@/ui/reader';
 import { useArrowSteps } from '@/ui/useArrowSteps';
 import { useSelectOnEntry } from '@/ui/useSelectOnEntry';
 import { newId } from '../api';
-import { AddFrom } from '../shell/AddFrom';
-import { useBuild } from '../shell/BuildContext';
-import { DocumentField, Group } from '../shell/fields';
+import { AddFrom } from '../fields/AddFrom';
+import { useBuild } from '../session/BuildContext';
+import { DocumentField, Group } from '../fields/fields';
 
 const TEETH = { planetary: ['Sun teeth', 'Ring teeth'], default: ['Pinion teeth', 'Wheel teeth'] } as const;
 

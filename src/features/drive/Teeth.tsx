@@ -4,8 +4,8 @@ import type { Tooth } from '@/core/drive/toothOfBuild';
 import { CAUSE_WORDS } from '@/core/drive/peakTorque';
 import { formatNumber, formatText } from '@/core/units/formatQuantity';
 import { useReader } from '@/ui/reader';
-import { useBuild } from '../shell/BuildContext';
-import { useWorked } from '../shell/useWorked';
+import { useBuild } from '../session/BuildContext';
+import { useWorked } from '../session/useWorked';
 import { driveWorker } from './driveClient';
 
 /** Every gear against what would strip it, how wide it must be, and how long its flank lasts. */

@@ -4,10 +4,10 @@ import { TYRE_HOLDS } from '@/core/build/drive';
 import { USUAL_BEAD_STRETCH, USUAL_PEEL_N_PER_MM } from '@/core/drive/tyreOfBuild';
 import { TYRE_KINDS } from '@/core/gears/tyreSpin';
 import { tyreForBuild } from '@/core/library/items';
-import { useBuild } from '../shell/BuildContext';
-import { DocumentChoice, DocumentField, Group } from '../shell/fields';
-import { LibraryPick } from '../shell/LibraryPick';
-import { Fields } from '../shell/Guarded';
+import { useBuild } from '../session/BuildContext';
+import { DocumentChoice, DocumentField, Group } from '../fields/fields';
+import { LibraryPick } from '../fields/LibraryPick';
+import { Fields } from '../frame/Guarded';
 
 const RINGS = TYRE_KINDS.filter((kind) => kind !== 'own');
 

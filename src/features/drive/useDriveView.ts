@@ -4,7 +4,7 @@ import type { BuildDocument } from '@/core/build/document';
 import type { DriveRunInput } from '@/core/drive/definition';
 import { driveRun, type DriveRunResult } from '@/core/drive/run';
 import { runInputOf } from '@/core/drive/runOfBuild';
-import { sound } from '../shell/sound';
+import { sound } from '../frame/sound';
 
 export interface DriveView {
   readonly input?: DriveRunInput;

@@ -10,11 +10,11 @@ import { formatNumber, formatText } from '@/core/units/formatQuantity';
 import { DotPlot } from '@/ui/charts/DotPlot';
 import { useReader } from '@/ui/reader';
 import { When } from '@/ui/When';
-import { useBuild } from '../shell/BuildContext';
-import { fieldWorker } from '../shell/fieldClient';
-import { Group } from '../shell/fields';
-import { useWorked } from '../shell/useWorked';
-import { Bench, Readings } from '../shell/Guarded';
+import { useBuild } from '../session/BuildContext';
+import { fieldWorker } from '../session/fieldClient';
+import { Group } from '../fields/fields';
+import { useWorked } from '../session/useWorked';
+import { Bench, Readings } from '../frame/Guarded';
 import { useRuns } from './useRuns';
 
 const TOGETHER = 0.7;

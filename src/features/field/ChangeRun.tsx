@@ -2,7 +2,7 @@
 
 import { useState } from 'react';
 import type { RunSheet } from '@/core/field/records';
-import type { Waiting } from '../shell/outbox';
+import type { Waiting } from '../session/outbox';
 import { RunSheetForm } from './RunSheetForm';
 import { sheetOfRun } from './sheet';
 

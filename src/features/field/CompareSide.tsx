@@ -7,9 +7,9 @@ import { runsSummary } from '@/core/field/runsSummary';
 import { formatNumber, formatText } from '@/core/units/formatQuantity';
 import { DotPlot } from '@/ui/charts/DotPlot';
 import { useReader } from '@/ui/reader';
-import { useBuild } from '../shell/BuildContext';
-import { Group } from '../shell/fields';
-import { Bench, Readings } from '../shell/Guarded';
+import { useBuild } from '../session/BuildContext';
+import { Group } from '../fields/fields';
+import { Bench, Readings } from '../frame/Guarded';
 import { OverRevisions } from './OverRevisions';
 import { useRuns } from './useRuns';
 

@@ -1,5 +1,5 @@
 import { goodCopies } from '@/core/print/log';
-import { useBuild } from '../shell/BuildContext';
+import { useBuild } from '../session/BuildContext';
 import { usualCopies } from './onTheCar';
 
 /** Which printed copies are on the car: those of the last run, until it is said otherwise. */

@@ -4,8 +4,8 @@ import type { RunRecord } from '@/core/field/records';
 import { formatNumber, formatText } from '@/core/units/formatQuantity';
 import { toShown, unitOf } from '@/core/units/quantities';
 import { useReader } from '@/ui/reader';
-import { useBuild } from '../shell/BuildContext';
-import { Charts } from '../shell/Guarded';
+import { useBuild } from '../session/BuildContext';
+import { Charts } from '../frame/Guarded';
 
 const [WIDTH, HIGH] = [262, 150];
 const PAD = { left: 40, right: 34, top: 16, bottom: 24 };

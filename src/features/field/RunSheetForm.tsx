@@ -12,12 +12,12 @@ import {
 } from '@/core/field/records';
 import type { RunReport } from '@/core/field/report';
 import { QuantityField } from '@/ui/QuantityField';
-import { useBuild } from '../shell/BuildContext';
-import type { Waiting, WaitingPhoto } from '../shell/outbox';
-import { enter } from '../shell/waiting';
+import { useBuild } from '../session/BuildContext';
+import type { Waiting, WaitingPhoto } from '../session/outbox';
+import { enter } from '../session/waiting';
 import { OnTheCar } from './OnTheCar';
 import { usualCopies } from './onTheCar';
-import { Photos } from '../shell/Photos';
+import { Photos } from '../fields/Photos';
 import { conditionsOf, isTimedKind, missingOf, needsSurface, type Sheet } from './sheet';
 import { ReportBody } from './sheets/ReportBody';
 import { TimedBody } from './sheets/TimedBody';

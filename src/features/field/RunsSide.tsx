@@ -14,16 +14,16 @@ import { useReader } from '@/ui/reader';
 import { WorkingPanel } from '@/ui/working';
 import { When } from '@/ui/When';
 import { newId, sentenceOf } from '../api';
-import { useBuild } from '../shell/BuildContext';
-import { draftFiles, type DraftFiles, keepDraftFiles, type WaitingPhoto } from '../shell/outbox';
-import { SegmentChecks } from '../shell/SegmentChecks';
-import { giveUp } from '../shell/waiting';
-import { Bench, Readings } from '../shell/Guarded';
+import { useBuild } from '../session/BuildContext';
+import { draftFiles, type DraftFiles, keepDraftFiles, type WaitingPhoto } from '../session/outbox';
+import { SegmentChecks } from '../frame/SegmentChecks';
+import { giveUp } from '../session/waiting';
+import { Bench, Readings } from '../frame/Guarded';
 import { RunSheetForm } from './RunSheetForm';
 import { SeriesChart } from './SeriesChart';
 import { emptySheet, keepSheet, keptSheet, type Sheet, sheetAfter } from './sheet';
 import { type HeldRun, useRuns } from './useRuns';
-import { deleteUndoably } from '../shell/deleting';
+import { deleteUndoably } from '../session/deleting';
 
 /** Of many runs the last are shown; the others on demand. */
 const [MOST_PLOTTED, MOST_SERIES, MOST_LISTED] = [12, 4, 30];

@@ -6,11 +6,11 @@ import { formatText } from '@/core/units/formatQuantity';
 import { QuantityField } from '@/ui/QuantityField';
 import { useReader } from '@/ui/reader';
 import { sentenceOf } from '../api';
-import { useBuild } from '../shell/BuildContext';
-import { Group } from '../shell/fields';
-import { handOver } from '../shell/handOver';
-import { fieldWorker } from '../shell/fieldClient';
-import { Bench, Charts, Readings } from '../shell/Guarded';
+import { useBuild } from '../session/BuildContext';
+import { Group } from '../fields/fields';
+import { handOver } from '../session/handOver';
+import { fieldWorker } from '../session/fieldClient';
+import { Bench, Charts, Readings } from '../frame/Guarded';
 import { SpeedOverTime, type ShownTrack, TrackPicture } from './TrackPicture';
 
 const MOST = 4;

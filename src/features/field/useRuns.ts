@@ -1,8 +1,8 @@
 import { useMemo } from 'react';
 import { predictRun } from '@/core/field/predictRun';
 import { isTimed, type RunRecord, type RunSheet } from '@/core/field/records';
-import { useBuild } from '../shell/BuildContext';
-import { useWaiting } from '../shell/waiting';
+import { useBuild } from '../session/BuildContext';
+import { useWaiting } from '../session/waiting';
 
 /** A run that may still wait on this device. */
 export interface HeldRun {

@@ -10,14 +10,14 @@ import { PlanSketch } from '@/ui/PlanSketch';
 import { useReader } from '@/ui/reader';
 import { STATE_WORDS, StateMark } from '@/ui/StateMark';
 import { callApi, sentenceOf } from '../api';
-import { KeyList } from '../shell/KeyList';
-import { type Jump, Palette } from '../shell/Palette';
-import { Preferences } from '../shell/Preferences';
-import { useKeys } from '../shell/useKeys';
-import { sendNow, useWaiting } from '../shell/waiting';
+import { KeyList } from '../frame/KeyList';
+import { type Jump, Palette } from '../frame/Palette';
+import { Preferences } from '../frame/Preferences';
+import { useKeys } from '../frame/useKeys';
+import { sendNow, useWaiting } from '../session/waiting';
 import { ImportBuild } from './ImportBuild';
 import { NewBuild } from './NewBuild';
-import { deleteUndoably } from '../shell/deleting';
+import { deleteUndoably } from '../session/deleting';
 
 /** All builds with what each does and what to do next. */
 export function Garage({ cars }: { cars: readonly GarageCar[] }) {

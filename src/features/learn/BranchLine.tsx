@@ -4,7 +4,7 @@ import { measuredSpeedOf } from '@/core/field/measured';
 import { formatText } from '@/core/units/formatQuantity';
 import { useReader } from '@/ui/reader';
 import { When } from '@/ui/When';
-import { useBuild } from '../shell/BuildContext';
+import { useBuild } from '../session/BuildContext';
 
 const [ROW, LANE, MIDDLE, NODE] = [86, 26, 26, 13];
 

@@ -7,8 +7,8 @@ import { formatText } from '@/core/units/formatQuantity';
 import { QuantityField } from '@/ui/QuantityField';
 import { useReader } from '@/ui/reader';
 import { newId, sentenceOf } from '../api';
-import { useBuild } from '../shell/BuildContext';
-import { saveRecord } from '../shell/saveRecord';
+import { useBuild } from '../session/BuildContext';
+import { saveRecord } from '../session/saveRecord';
 
 const PLACE_WORDS: Readonly<Record<WearPlace, string>> = {
   tooth: 'tooth thickness',

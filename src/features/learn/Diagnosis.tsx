@@ -11,9 +11,9 @@ import { formatNumber } from '@/core/units/formatQuantity';
 import { useReader } from '@/ui/reader';
 import { When } from '@/ui/When';
 import { sentenceOf } from '../api';
-import { useBuild } from '../shell/BuildContext';
-import { saveRecord } from '../shell/saveRecord';
-import { useWorked } from '../shell/useWorked';
+import { useBuild } from '../session/BuildContext';
+import { saveRecord } from '../session/saveRecord';
+import { useWorked } from '../session/useWorked';
 import { Facts } from './Facts';
 import { learnWorker } from './learnClient';
 

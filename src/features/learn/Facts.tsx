@@ -6,7 +6,7 @@ import type { FailureRecord } from '@/core/field/records';
 import type { CopyRecord } from '@/core/print/log';
 import { QuantityField } from '@/ui/QuantityField';
 import { useReader } from '@/ui/reader';
-import { useBuild } from '../shell/BuildContext';
+import { useBuild } from '../session/BuildContext';
 import { copyWords } from './copyWords';
 
 /** Clues that a builder forgets to say and that separate most. */

@@ -8,10 +8,10 @@ import { type FailureSheet, RUN_KIND_NAMES, type RunSheet } from '@/core/field/r
 import { QuantityField } from '@/ui/QuantityField';
 import { useReader } from '@/ui/reader';
 import { newId } from '../api';
-import { useBuild } from '../shell/BuildContext';
-import type { Waiting, WaitingPhoto } from '../shell/outbox';
-import { Photos } from '../shell/Photos';
-import { enter, useWaiting } from '../shell/waiting';
+import { useBuild } from '../session/BuildContext';
+import type { Waiting, WaitingPhoto } from '../session/outbox';
+import { Photos } from '../fields/Photos';
+import { enter, useWaiting } from '../session/waiting';
 import { copyWords } from './copyWords';
 
 /** The kind that none of the others is. */

@@ -10,11 +10,11 @@ import { When } from '@/ui/When';
 import { fixHeld } from '@/core/field/lives';
 import { isOpen } from '@/core/field/ledger';
 import { sentenceOf } from '../api';
-import { useBuild } from '../shell/BuildContext';
-import { saveRecord } from '../shell/saveRecord';
+import { useBuild } from '../session/BuildContext';
+import { saveRecord } from '../session/saveRecord';
 import { AddPhoto, FailurePhotos } from './FailurePhotos';
 import { Diagnosis } from './Diagnosis';
-import { deleteUndoably } from '../shell/deleting';
+import { deleteUndoably } from '../session/deleting';
 
 /** Of many failures the last are shown; the others on demand. */
 const MOST = 40;

@@ -1,8 +1,8 @@
 import { useRef, useState } from 'react';
 import type { FailureRecord, Versioned } from '@/core/field/records';
 import { callApi, sentenceOf } from '../api';
-import { useBuild } from '../shell/BuildContext';
-import { saveRecord } from '../shell/saveRecord';
+import { useBuild } from '../session/BuildContext';
+import { saveRecord } from '../session/saveRecord';
 
 /** Photographs of a failure. */
 export function FailurePhotos({ failure: { partName, ledger } }: { failure: FailureRecord }) {

@@ -3,13 +3,13 @@
 import { usePathname, useRouter, useSearchParams } from 'next/navigation';
 import { type ReactNode, useState } from 'react';
 import { isOpen } from '@/core/field/ledger';
-import { useBuild } from '../shell/BuildContext';
-import { SegmentChecks } from '../shell/SegmentChecks';
+import { useBuild } from '../session/BuildContext';
+import { SegmentChecks } from '../frame/SegmentChecks';
 import { FailureForm } from './FailureForm';
 import { FailureList } from './FailureList';
 import { NextRevision } from './NextRevision';
 import { Score } from './Score';
-import { Readings } from '../shell/Guarded';
+import { Readings } from '../frame/Guarded';
 
 /** What broke, in which way, why, and what was done about it. */
 export function FailuresSide({ tabs }: { tabs: ReactNode }) {

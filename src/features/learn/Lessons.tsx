@@ -3,7 +3,7 @@ import { learnedOf } from '@/core/field/learned';
 import type { RevisionRecord } from '@/core/field/records';
 import { useReader } from '@/ui/reader';
 import { callApi, sentenceOf } from '../api';
-import { useBuild } from '../shell/BuildContext';
+import { useBuild } from '../session/BuildContext';
 
 /** What a revision taught: written from the record, the builder's to change; and whether the revision is closed. */
 export function Lessons({ revision }: { revision: RevisionRecord }) {

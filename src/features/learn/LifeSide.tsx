@@ -10,12 +10,12 @@ import { formatNumber, formatText } from '@/core/units/formatQuantity';
 import { inSentence } from '@/core/units/words';
 import { ParetoChart } from '@/ui/charts/ParetoChart';
 import { useReader } from '@/ui/reader';
-import { useBuild } from '../shell/BuildContext';
-import { SegmentChecks } from '../shell/SegmentChecks';
-import { segmentPath } from '../shell/segments';
-import { useMeasured } from '../shell/useMeasured';
+import { useBuild } from '../session/BuildContext';
+import { SegmentChecks } from '../frame/SegmentChecks';
+import { segmentPath } from '../frame/segments';
+import { useMeasured } from '../session/useMeasured';
 import { CopiesInUse } from './CopiesInUse';
-import { Readings } from '../shell/Guarded';
+import { Readings } from '../frame/Guarded';
 
 const MOST = 12;
 const BY_WORDS: Readonly<Record<ParetoBy, string>> = { count: 'how often', time: 'time lost', cost: 'cost' };

@@ -6,8 +6,8 @@ import { nextLetter } from '@/core/build/letters';
 import { applyPatch, type Patch } from '@/core/build/patch';
 import type { RevisionRecord } from '@/core/field/records';
 import { callApi, newId, sentenceOf } from '../api';
-import { useBuild } from '../shell/BuildContext';
-import { segmentPath } from '../shell/segments';
+import { useBuild } from '../session/BuildContext';
+import { segmentPath } from '../frame/segments';
 
 /** A change that the next revision begins with. */
 export interface Proposal {

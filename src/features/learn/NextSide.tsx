@@ -10,14 +10,14 @@ import { durationText } from '@/core/units/duration';
 import { formatNumber, formatText } from '@/core/units/formatQuantity';
 import { inSentence } from '@/core/units/words';
 import { useReader } from '@/ui/reader';
-import { useBuild } from '../shell/BuildContext';
-import { segmentPath, SEGMENT_NAMES } from '../shell/segments';
-import { useMeasured } from '../shell/useMeasured';
-import { useWorked } from '../shell/useWorked';
+import { useBuild } from '../session/BuildContext';
+import { segmentPath, SEGMENT_NAMES } from '../frame/segments';
+import { useMeasured } from '../session/useMeasured';
+import { useWorked } from '../session/useWorked';
 import { learnWorker } from './learnClient';
 import { NextRevision, type Proposal } from './NextRevision';
 import { Checks, movedText } from './SideBySide';
-import { Readings } from '../shell/Guarded';
+import { Readings } from '../frame/Guarded';
 
 const FIRST_SHOWN = 8;
 

@@ -9,11 +9,11 @@ import { reportAsMarkdown } from '@/core/report/markdown';
 import { testReport } from '@/core/report/testReport';
 import { useReader } from '@/ui/reader';
 import { ApiProblem, callApi, sentenceOf } from '../api';
-import { useBuild } from '../shell/BuildContext';
-import { handOver } from '../shell/handOver';
-import { useMeasured } from '../shell/useMeasured';
+import { useBuild } from '../session/BuildContext';
+import { handOver } from '../session/handOver';
+import { useMeasured } from '../session/useMeasured';
 import { ReportPage } from './ReportPage';
-import { Readings } from '../shell/Guarded';
+import { Readings } from '../frame/Guarded';
 
 /** The build sheet and the test report: read here, taken along as PDF or Markdown. */
 export function ReportSide({ tabs }: { tabs: ReactNode }) {

@@ -3,9 +3,9 @@
 import { type ReactNode, useState } from 'react';
 import { changeLog } from '@/core/field/changeLog';
 import { useReader } from '@/ui/reader';
-import { useBuild } from '../shell/BuildContext';
-import { handOver } from '../shell/handOver';
-import { Bench, Readings } from '../shell/Guarded';
+import { useBuild } from '../session/BuildContext';
+import { handOver } from '../session/handOver';
+import { Bench, Readings } from '../frame/Guarded';
 import { BranchLine } from './BranchLine';
 import { Lessons } from './Lessons';
 import { NextRevision } from './NextRevision';

@@ -1,7 +1,7 @@
 'use client';
 
-import { useBuild } from '../shell/BuildContext';
-import { useWorked } from '../shell/useWorked';
+import { useBuild } from '../session/BuildContext';
+import { useWorked } from '../session/useWorked';
 import { learnWorker } from './learnClient';
 
 /** How well the diagnosis did on the failures of this build that have a verdict. */

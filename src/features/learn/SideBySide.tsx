@@ -6,8 +6,8 @@ import { numberFormat } from '@/core/units/numberFormat';
 import { inSentence } from '@/core/units/words';
 import { useReader } from '@/ui/reader';
 import { STATE_WORDS, StateMark } from '@/ui/StateMark';
-import { useBuild } from '../shell/BuildContext';
-import { useWorked } from '../shell/useWorked';
+import { useBuild } from '../session/BuildContext';
+import { useWorked } from '../session/useWorked';
 import { learnWorker } from './learnClient';
 
 const FIGURE_WORDS: Readonly<Record<string, string>> = {

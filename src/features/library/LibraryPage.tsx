@@ -17,12 +17,12 @@ import { formatNumber, formatText } from '@/core/units/formatQuantity';
 import { toShown, unitOf } from '@/core/units/quantities';
 import { useReader } from '@/ui/reader';
 import { newId, sentenceOf } from '../api';
-import { Preferences } from '../shell/Preferences';
-import { useKeys } from '../shell/useKeys';
+import { Preferences } from '../frame/Preferences';
+import { useKeys } from '../frame/useKeys';
 import { COLUMNS, type Column, ORIGINS } from './columns';
 import { ItemForm } from './ItemForm';
 import { Thresholds } from './Thresholds';
-import { deleteUndoably } from '../shell/deleting';
+import { deleteUndoably } from '../session/deleting';
 
 /** Test pieces are read where they are printed for, on the print page. */
 const KINDS_HERE = LIBRARY_KINDS.filter((kind) => kind !== 'coupon');

@@ -9,7 +9,7 @@ import { formatNumber, formatText } from '@/core/units/formatQuantity';
 import { QuantityField } from '@/ui/QuantityField';
 import { useReader } from '@/ui/reader';
 import { newId } from '../api';
-import { handOver } from '../shell/handOver';
+import { handOver } from '../session/handOver';
 
 /** Of the strip as it is handed out, mm: long, wide, thick. */
 const [LONG, WIDE, THICK, SPAN] = [90, 10, 4, 64] as const;

@@ -4,7 +4,7 @@ import { ENDS } from '@/core/build/suspension';
 import { armGive } from '@/core/strength/armGive';
 import { formatNumber, formatText } from '@/core/units/formatQuantity';
 import { useReader } from '@/ui/reader';
-import { useBuild } from '../shell/BuildContext';
+import { useBuild } from '../session/BuildContext';
 
 /** What a flexible arm gives away in a corner, at the end where it may stand. */
 export function ArmGives({ part }: { part: Part }) {

@@ -7,8 +7,8 @@ import type { Vec3 } from '@/core/vec3';
 import { formatNumber, formatText } from '@/core/units/formatQuantity';
 import { LineChart } from '@/ui/charts/LineChart';
 import { useReader } from '@/ui/reader';
-import { useBuild } from '../shell/BuildContext';
-import { useWorked } from '../shell/useWorked';
+import { useBuild } from '../session/BuildContext';
+import { useWorked } from '../session/useWorked';
 import { cutOf } from './cut';
 import { partsWorker } from './partsClient';
 

@@ -8,7 +8,7 @@ import { formatNumber, formatText } from '@/core/units/formatQuantity';
 import type { Vec3 } from '@/core/vec3';
 import { QuantityField } from '@/ui/QuantityField';
 import { useReader } from '@/ui/reader';
-import { useBuild } from '../shell/BuildContext';
+import { useBuild } from '../session/BuildContext';
 import { LOAD_OPTIONS } from './words';
 
 const WAYS: readonly (readonly [string, Vec3])[] = [

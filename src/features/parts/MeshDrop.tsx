@@ -3,8 +3,8 @@
 import { useRef, useState } from 'react';
 import type { Part, PartMesh } from '@/core/build/parts';
 import { sentenceOf } from '../api';
-import { useBuild } from '../shell/BuildContext';
-import { keepFile, MOST_BYTES } from '../shell/meshFiles';
+import { useBuild } from '../session/BuildContext';
+import { keepFile, MOST_BYTES } from '../session/meshFiles';
 import { partsWorker } from './partsClient';
 
 const TARGET_VOXELS = 20_000;

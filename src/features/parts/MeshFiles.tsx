@@ -1,5 +1,5 @@
 import type { Part } from '@/core/build/parts';
-import { handOver } from '../shell/handOver';
+import { handOver } from '../session/handOver';
 import { partsWorker } from './partsClient';
 
 const TYPES = { stl: 'model/stl', '3mf': 'model/3mf' } as const;

@@ -5,8 +5,8 @@ import { formatText } from '@/core/units/formatQuantity';
 import { useReader } from '@/ui/reader';
 import type { SeenMesh } from '@/workers/parts.worker';
 import { sentenceOf } from '../api';
-import { useBuild } from '../shell/BuildContext';
-import { fileOf, keepFile } from '../shell/meshFiles';
+import { useBuild } from '../session/BuildContext';
+import { fileOf, keepFile } from '../session/meshFiles';
 import { partsWorker } from './partsClient';
 
 /** What ails the mesh, each in a sentence, with the unit asked or the repair offered. */

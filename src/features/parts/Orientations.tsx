@@ -8,8 +8,8 @@ import { formatNumber, formatText } from '@/core/units/formatQuantity';
 import { cross, dot, unit, type Vec3 } from '@/core/vec3';
 import { useReader } from '@/ui/reader';
 import type { SeenMesh } from '@/workers/parts.worker';
-import { useBuild } from '../shell/BuildContext';
-import { useWorked } from '../shell/useWorked';
+import { useBuild } from '../session/BuildContext';
+import { useWorked } from '../session/useWorked';
 import { cutOf } from './cut';
 import { partsWorker } from './partsClient';
 

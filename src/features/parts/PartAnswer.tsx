@@ -2,8 +2,8 @@ import type { Check } from '@/core/checks/check';
 import { partStrength } from '@/core/strength/partStrength';
 import { formatNumber, formatText } from '@/core/units/formatQuantity';
 import { useReader } from '@/ui/reader';
-import { useBuild } from '../shell/BuildContext';
-import { CheckFigure } from '../shell/CheckFigure';
+import { useBuild } from '../session/BuildContext';
+import { CheckFigure } from '../frame/CheckFigure';
 
 const MOST_REMEDIES = 2;
 

@@ -8,12 +8,12 @@ import { hasLayers } from '@/core/strength/materialOfBuild';
 import { USUAL_LINE_MM } from '@/core/strength/partSection';
 import { SCREW_WORDS } from '@/core/strength/screwWords';
 import { newId } from '../api';
-import { AddFrom } from '../shell/AddFrom';
-import { useBuild } from '../shell/BuildContext';
-import { DocumentChoice, DocumentField, Group } from '../shell/fields';
-import { LibraryPick } from '../shell/LibraryPick';
+import { AddFrom } from '../fields/AddFrom';
+import { useBuild } from '../session/BuildContext';
+import { DocumentChoice, DocumentField, Group } from '../fields/fields';
+import { LibraryPick } from '../fields/LibraryPick';
 import { AS_WORDS, END_WORDS, kindWords, LOAD_OPTIONS, PROFILE_WORDS, startOf, SUPPORT_WORDS } from './words';
-import { Fields } from '../shell/Guarded';
+import { Fields } from '../frame/Guarded';
 
 /** The parts, and of the chosen one: what it is made of, how it is printed, a few dimensions, what acts on it. */
 export function PartBench({ part, onChoose }: { part: Part | undefined; onChoose(partId: string): void }) {

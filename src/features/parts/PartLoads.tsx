@@ -3,7 +3,7 @@ import type { Part } from '@/core/build/parts';
 import { partStrength } from '@/core/strength/partStrength';
 import { formatNumber, formatText } from '@/core/units/formatQuantity';
 import { useReader } from '@/ui/reader';
-import { useBuild } from '../shell/BuildContext';
+import { useBuild } from '../session/BuildContext';
 import { ScrewWays } from './ScrewWays';
 
 /** Every load of one part with what it leaves, also of the build beside it. */

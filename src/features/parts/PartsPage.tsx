@@ -3,10 +3,10 @@
 import dynamic from 'next/dynamic';
 import { byUrgency } from '@/core/checks/evaluate';
 import { WorkingPanel } from '@/ui/working';
-import { useBuild } from '../shell/BuildContext';
-import { SegmentChecks } from '../shell/SegmentChecks';
-import { SurfaceSwitch } from '../shell/SurfaceSwitch';
-import { Bench, Readings } from '../shell/Guarded';
+import { useBuild } from '../session/BuildContext';
+import { SegmentChecks } from '../frame/SegmentChecks';
+import { SurfaceSwitch } from '../frame/SurfaceSwitch';
+import { Bench, Readings } from '../frame/Guarded';
 import { ArmGives } from './ArmGives';
 import { DrawnHoles } from './DrawnHoles';
 import { MarginChart } from './MarginChart';

@@ -6,7 +6,7 @@ import type { LoadedPart } from '@/core/strength/partStrength';
 import { SCREW_WORDS } from '@/core/strength/screwWords';
 import { formatNumber, formatText } from '@/core/units/formatQuantity';
 import { useReader } from '@/ui/reader';
-import { useBuild } from '../shell/BuildContext';
+import { useBuild } from '../session/BuildContext';
 
 /** Four ways to hold the same screws side by side under the worst load. */
 export function ScrewWays({ part, worst }: { part: Part; worst: LoadedPart }) {

@@ -4,8 +4,8 @@ import type { Part, SolidResult } from '@/core/build/parts';
 import type { FemResult } from '@/core/mesh/fem/fem';
 import { formatNumber, formatText } from '@/core/units/formatQuantity';
 import { useReader } from '@/ui/reader';
-import { useBuild } from '../shell/BuildContext';
-import { DocumentField } from '../shell/fields';
+import { useBuild } from '../session/BuildContext';
+import { DocumentField } from '../fields/fields';
 import type { SolidWork } from './useSolid';
 
 /** The result of a closed revision is shown, not kept. */

@@ -5,7 +5,7 @@ import { hasLayers } from '@/core/strength/materialOfBuild';
 import { stiffOrTough } from '@/core/strength/stiffOrTough';
 import { formatNumber, formatText } from '@/core/units/formatQuantity';
 import { useReader } from '@/ui/reader';
-import { useBuild } from '../shell/BuildContext';
+import { useBuild } from '../session/BuildContext';
 
 /** One part side by side in the printed materials at hand: what it bears, how far it gives, what it takes before it breaks. */
 export function StiffOrTough({ part }: { part: Part }) {

@@ -2,7 +2,7 @@ import { useEffect, useState } from 'react';
 import type { PartMesh } from '@/core/build/parts';
 import type { SeenMesh } from '@/workers/parts.worker';
 import { sentenceOf } from '../api';
-import { fileOf } from '../shell/meshFiles';
+import { fileOf } from '../session/meshFiles';
 import { partsWorker } from './partsClient';
 
 export interface ReadMesh {

@@ -6,7 +6,7 @@ import type { Part, SolidResult } from '@/core/build/parts';
 import { beamUnderPulls } from '@/core/strength/partStrength';
 import { femOfPart, shapeMark, solidMark } from '@/core/strength/solidOfPart';
 import type { Solved } from '@/workers/parts.worker';
-import { useBuild } from '../shell/BuildContext';
+import { useBuild } from '../session/BuildContext';
 import { partsWorker } from './partsClient';
 
 export interface SolidWork {

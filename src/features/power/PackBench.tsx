@@ -1,9 +1,9 @@
 'use client';
 
-import { useBuild } from '../shell/BuildContext';
-import { DocumentField, Group } from '../shell/fields';
-import { LibraryPick } from '../shell/LibraryPick';
-import { Fields } from '../shell/Guarded';
+import { useBuild } from '../session/BuildContext';
+import { DocumentField, Group } from '../fields/fields';
+import { LibraryPick } from '../fields/LibraryPick';
+import { Fields } from '../frame/Guarded';
 
 /** Pack and controller with their figures. */
 export function PackBench() {

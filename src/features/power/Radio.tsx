@@ -3,10 +3,10 @@
 import { FAILSAFE_ITEMS, type FailsafeItem } from '@/core/build/power';
 import { FAILSAFE_WORDS, failsafeMarks, undoneBy } from '@/core/power/failsafe';
 import { When } from '@/ui/When';
-import { useBuild } from '../shell/BuildContext';
-import { DocumentField, Group } from '../shell/fields';
-import { LibraryPick } from '../shell/LibraryPick';
-import { Fields } from '../shell/Guarded';
+import { useBuild } from '../session/BuildContext';
+import { DocumentField, Group } from '../fields/fields';
+import { LibraryPick } from '../fields/LibraryPick';
+import { Fields } from '../frame/Guarded';
 
 /** Transmitter, receiver and how far away the car is driven. */
 export function RadioBench() {

@@ -5,12 +5,12 @@ import type { PowerLoad, PowerRail } from '@/core/build/power';
 import { itemsOf, loadForBuild } from '@/core/library/items';
 import { BATTERY, LOAD_KINDS, RAIL_KINDS } from '@/core/power/budgetDefinition';
 import { newId } from '../api';
-import { AddFrom } from '../shell/AddFrom';
-import { useBuild } from '../shell/BuildContext';
-import { DocumentChoice, DocumentField, Group } from '../shell/fields';
-import { LibraryPick } from '../shell/LibraryPick';
+import { AddFrom } from '../fields/AddFrom';
+import { useBuild } from '../session/BuildContext';
+import { DocumentChoice, DocumentField, Group } from '../fields/fields';
+import { LibraryPick } from '../fields/LibraryPick';
 import { PackCaution } from './PackBench';
-import { Fields } from '../shell/Guarded';
+import { Fields } from '../frame/Guarded';
 
 /** Everything that hangs on the pack: what feeds it, what it gives or wants. */
 export function SupplyBench({

@@ -21,7 +21,7 @@ import { formatText } from '@/core/units/formatQuantity';
 import { useReader } from '@/ui/reader';
 import { useNarrow } from '@/ui/useNarrow';
 import { STATE_WORDS, StateMark } from '@/ui/StateMark';
-import { useBuild } from '../shell/BuildContext';
+import { useBuild } from '../session/BuildContext';
 import type { SupplyView } from './useSupply';
 
 type ThingNode = Node<

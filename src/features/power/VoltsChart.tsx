@@ -7,8 +7,8 @@ import { runInputOf } from '@/core/drive/runOfBuild';
 import { formatText } from '@/core/units/formatQuantity';
 import { type ChartLine, LineChart } from '@/ui/charts/LineChart';
 import { useReader } from '@/ui/reader';
-import { useBuild } from '../shell/BuildContext';
-import { Charts } from '../shell/Guarded';
+import { useBuild } from '../session/BuildContext';
+import { Charts } from '../frame/Guarded';
 
 const LOW_CHARGE = 0.3;
 

@@ -5,7 +5,7 @@ import { PLUGS, type WireRow, wiringOf } from '@/core/power/wiring';
 import { formatText } from '@/core/units/formatQuantity';
 import { QuantityField } from '@/ui/QuantityField';
 import { useReader } from '@/ui/reader';
-import { useBuild } from '../shell/BuildContext';
+import { useBuild } from '../session/BuildContext';
 import type { SupplyView } from './useSupply';
 
 /** Every wire to solder: from, to, what it carries, copper, plug and polarity. */

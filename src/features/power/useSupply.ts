@@ -2,7 +2,7 @@ import { useMemo } from 'react';
 import { runInputOf } from '@/core/drive/runOfBuild';
 import { driveRun } from '@/core/drive/run';
 import { type Supply, supplyOf } from '@/core/power/supplyOfBuild';
-import { useBuild } from '../shell/BuildContext';
+import { useBuild } from '../session/BuildContext';
 
 export interface SupplyView {
   readonly supply: Supply;

@@ -4,8 +4,8 @@ import { type ReactNode, useSyncExternalStore } from 'react';
 import { assemblyOrder, hardwareCount, screwsWithoutJoint } from '@/core/print/assembly';
 import { formatNumber } from '@/core/units/formatQuantity';
 import { useReader } from '@/ui/reader';
-import { useBuild } from '../shell/BuildContext';
-import { Charts, Readings } from '../shell/Guarded';
+import { useBuild } from '../session/BuildContext';
+import { Charts, Readings } from '../frame/Guarded';
 import { Joints } from './Joints';
 import { keptTicks, keepTicks, onTicks } from './ticks';
 

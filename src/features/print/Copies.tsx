@@ -6,8 +6,8 @@ import { formatText } from '@/core/units/formatQuantity';
 import { useReader } from '@/ui/reader';
 import { When } from '@/ui/When';
 import { newId, sentenceOf } from '../api';
-import { useBuild } from '../shell/BuildContext';
-import { saveRecord } from '../shell/saveRecord';
+import { useBuild } from '../session/BuildContext';
+import { saveRecord } from '../session/saveRecord';
 
 /** Every printed copy with its history: when it was made, what was done to it, whether it was given up. */
 export function Copies() {

@@ -3,7 +3,7 @@ import type { CouponReading, LibraryItem, ReadCoupon } from '@/core/library/item
 import { formatNumber } from '@/core/units/formatQuantity';
 import { QuantityField } from '@/ui/QuantityField';
 import { useReader } from '@/ui/reader';
-import { Charts } from '../shell/Guarded';
+import { Charts } from '../frame/Guarded';
 
 const NAMES = { hole: 'Holes, inside jaws', peg: 'Pegs, outside jaws' } as const;
 const SAVE_MS = 500;

@@ -9,15 +9,15 @@ import { formatNumber, formatText } from '@/core/units/formatQuantity';
 import { inSentence } from '@/core/units/words';
 import { useReader } from '@/ui/reader';
 import { callApi, newId, sentenceOf } from '../api';
-import { useBuild } from '../shell/BuildContext';
-import { Group } from '../shell/fields';
-import { handOver } from '../shell/handOver';
-import { printWorker } from '../shell/printClient';
-import { Bench, Readings } from '../shell/Guarded';
+import { useBuild } from '../session/BuildContext';
+import { Group } from '../fields/fields';
+import { handOver } from '../session/handOver';
+import { printWorker } from '../session/printClient';
+import { Bench, Readings } from '../frame/Guarded';
 import { CouponSheet } from './CouponSheet';
 import { DrawnSizes } from './DrawnSizes';
 import { Joints } from './Joints';
-import { deleteUndoably } from '../shell/deleting';
+import { deleteUndoably } from '../session/deleting';
 
 type Coupon = LibraryItem<'coupon'>;
 

@@ -1,8 +1,8 @@
 'use client';
 
 import type { HolePattern } from '@/core/build/print';
-import { useBuild } from '../shell/BuildContext';
-import { DocumentField, Group } from '../shell/fields';
+import { useBuild } from '../session/BuildContext';
+import { DocumentField, Group } from '../fields/fields';
 
 const LETTERS = 26;
 /** A, B … Z, A2, B2 … */

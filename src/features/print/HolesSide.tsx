@@ -3,8 +3,8 @@
 import { type ReactNode, useState } from 'react';
 import type { HolePattern } from '@/core/build/print';
 import { newId } from '../api';
-import { useBuild } from '../shell/BuildContext';
-import { Bench, Readings } from '../shell/Guarded';
+import { useBuild } from '../session/BuildContext';
+import { Bench, Readings } from '../frame/Guarded';
 import { HolePatternSide } from './HolePatternSide';
 
 /** Hole patterns measured off what is there already. */

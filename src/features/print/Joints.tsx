@@ -2,8 +2,8 @@ import { useState } from 'react';
 import { type Joint, JOINT_KINDS, type JointKind } from '@/core/build/print';
 import { FITS } from '@/core/print/coupon';
 import { newId } from '../api';
-import { useBuild } from '../shell/BuildContext';
-import { DocumentChoice, DocumentField, Group } from '../shell/fields';
+import { useBuild } from '../session/BuildContext';
+import { DocumentChoice, DocumentField, Group } from '../fields/fields';
 
 const KIND_WORDS: Readonly<Record<JointKind, string>> = {
   screw: 'screw',

@@ -1,6 +1,6 @@
 import type { HolePattern } from '@/core/build/print';
-import { useBuild } from '../shell/BuildContext';
-import { DocumentField, Group } from '../shell/fields';
+import { useBuild } from '../session/BuildContext';
+import { DocumentField, Group } from '../fields/fields';
 
 /** Lays the pattern under the plan of the chassis, so that what is drawn there fits what was measured. */
 export function LaidUnder({ pattern: { id, under } }: { pattern: HolePattern }) {

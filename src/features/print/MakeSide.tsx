@@ -11,12 +11,12 @@ import { formatText } from '@/core/units/formatQuantity';
 import { QuantityField } from '@/ui/QuantityField';
 import { useReader } from '@/ui/reader';
 import { newId } from '../api';
-import { useBuild } from '../shell/BuildContext';
-import { DocumentChoice, DocumentField, Group } from '../shell/fields';
-import { handOver } from '../shell/handOver';
-import { SegmentChecks } from '../shell/SegmentChecks';
-import { useMeasured } from '../shell/useMeasured';
-import { Bench, Readings } from '../shell/Guarded';
+import { useBuild } from '../session/BuildContext';
+import { DocumentChoice, DocumentField, Group } from '../fields/fields';
+import { handOver } from '../session/handOver';
+import { SegmentChecks } from '../frame/SegmentChecks';
+import { useMeasured } from '../session/useMeasured';
+import { Bench, Readings } from '../frame/Guarded';
 import { SparesToCarry } from './SparesToCarry';
 
 const CURRENCIES = [

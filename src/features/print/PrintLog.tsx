@@ -8,9 +8,9 @@ import { QuantityField } from '@/ui/QuantityField';
 import { useReader } from '@/ui/reader';
 import { When } from '@/ui/When';
 import { sentenceOf } from '../api';
-import { useBuild } from '../shell/BuildContext';
-import { deleteUndoably } from '../shell/deleting';
-import { saveRecord } from '../shell/saveRecord';
+import { useBuild } from '../session/BuildContext';
+import { deleteUndoably } from '../session/deleting';
+import { saveRecord } from '../session/saveRecord';
 
 const STATE_WORDS: Readonly<Record<PrintRecord['state'], string>> = {
   queued: 'in the queue',

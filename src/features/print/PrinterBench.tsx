@@ -2,10 +2,10 @@ import { type ChosenPrinter, USUAL_DRAFT, USUAL_FINAL } from '@/core/build/print
 import { itemsOf } from '@/core/library/items';
 import type { PrintHow } from '@/core/print/printed';
 import { newId } from '../api';
-import { AddFrom } from '../shell/AddFrom';
-import { useBuild } from '../shell/BuildContext';
-import { DocumentField, Group } from '../shell/fields';
-import { Fields } from '../shell/Guarded';
+import { AddFrom } from '../fields/AddFrom';
+import { useBuild } from '../session/BuildContext';
+import { DocumentField, Group } from '../fields/fields';
+import { Fields } from '../frame/Guarded';
 
 /** What a printer is taken to be until its own figures are known. */
 const PLAIN: Omit<ChosenPrinter, 'id'> = {

@@ -8,7 +8,7 @@ import { formatText } from '@/core/units/formatQuantity';
 import { QuantityField } from '@/ui/QuantityField';
 import { useReader } from '@/ui/reader';
 import { newId } from '../api';
-import { useBuild } from '../shell/BuildContext';
+import { useBuild } from '../session/BuildContext';
 
 export const JAWS: Readonly<Record<ReadingKind, string>> = {
   outside: 'outside, over both holes’ far edges',

@@ -2,7 +2,7 @@ import type { HolePattern } from '@/core/build/print';
 import type { SolvedPattern } from '@/core/print/holes/pattern';
 import { formatNumber, formatText } from '@/core/units/formatQuantity';
 import { useReader } from '@/ui/reader';
-import { useBuild } from '../shell/BuildContext';
+import { useBuild } from '../session/BuildContext';
 
 /** What was read against what fits, the reading that is wrong marked. */
 export function ReadingTable({

@@ -6,8 +6,8 @@ import { durationText } from '@/core/units/duration';
 import { formatNumber } from '@/core/units/formatQuantity';
 import { QuantityField } from '@/ui/QuantityField';
 import { useReader } from '@/ui/reader';
-import { useBuild } from '../shell/BuildContext';
-import { Group } from '../shell/fields';
+import { useBuild } from '../session/BuildContext';
+import { Group } from '../fields/fields';
 
 const USUAL_DAY_H = 1;
 

@@ -8,8 +8,8 @@ import { QuantitySlider } from '@/ui/QuantitySlider';
 import { useReader } from '@/ui/reader';
 import type { SplitPieces } from '@/workers/print.worker';
 import { sentenceOf } from '../api';
-import { handOver } from '../shell/handOver';
-import { printWorker } from '../shell/printClient';
+import { handOver } from '../session/handOver';
+import { printWorker } from '../session/printClient';
 import { printFileOf } from './printFile';
 
 const AXES = ['x', 'y', 'z'] as const;

@@ -1,4 +1,4 @@
-import { Group } from '../shell/fields';
+import { Group } from '../fields/fields';
 import type { PlannedPart } from './usePlates';
 
 interface WhatToPrintProps {

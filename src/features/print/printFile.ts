@@ -1,6 +1,6 @@
 import type { BuildDocument } from '@/core/build/document';
 import type { PrintFile } from '@/workers/print.worker';
-import { fileOf } from '../shell/meshFiles';
+import { fileOf } from '../session/meshFiles';
 
 /** The file of a part as the worker reads it. */
 export async function printFileOf(document: BuildDocument, partId: string): Promise<PrintFile> {

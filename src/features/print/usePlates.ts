@@ -5,7 +5,7 @@ import { liesOf } from '@/core/mesh/lies';
 import { type BedsResult, platesOnBeds } from '@/core/print/beds';
 import { calibrationOfBuild, type Owed, owedOf, printedParts } from '@/core/print/log';
 import { estimateOfPart, marginAs, type PartEstimate, type PrintHow } from '@/core/print/printed';
-import { useBuild } from '../shell/BuildContext';
+import { useBuild } from '../session/BuildContext';
 
 /** A printed part with what either way of printing it takes. */
 export interface PlannedPart {

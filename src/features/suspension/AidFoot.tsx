@@ -6,9 +6,9 @@ import { isTimed, RUN_KIND_NAMES } from '@/core/field/records';
 import { formatNumber, formatWithError } from '@/core/units/formatQuantity';
 import { useReader } from '@/ui/reader';
 import { When } from '@/ui/When';
-import { useBuild } from '../shell/BuildContext';
-import { handOver } from '../shell/handOver';
-import { Charts } from '../shell/Guarded';
+import { useBuild } from '../session/BuildContext';
+import { handOver } from '../session/handOver';
+import { Charts } from '../frame/Guarded';
 
 /** The settings as a small table to copy, as constants to paste, and the runs that were driven with such. */
 export function AidFoot({ title, settings }: { title: string; settings: readonly Setting[] }) {

@@ -14,12 +14,12 @@ import {
 } from '@/core/suspension/start';
 import { steers } from '@/core/suspension/endOfBuild';
 import { QuantitySlider } from '@/ui/QuantitySlider';
-import { useBuild } from '../shell/BuildContext';
-import { DocumentChoice, DocumentField, Group } from '../shell/fields';
+import { useBuild } from '../session/BuildContext';
+import { DocumentChoice, DocumentField, Group } from '../fields/fields';
 import { PointsFile } from './PointsFile';
 import { PointsTable } from './PointsTable';
 import { AT_REST, type CornerMotion, isAtRest, type Motion } from './useCornerMotion';
-import { Fields } from '../shell/Guarded';
+import { Fields } from '../frame/Guarded';
 
 interface CornerBenchProps {
   end: End;

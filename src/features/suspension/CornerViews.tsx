@@ -7,8 +7,8 @@ import type { EndOfBuild } from '@/core/suspension/endOfBuild';
 import { mirrored, type Posed, sticksOf, wheelAxes } from '@/core/suspension/posed';
 import type { Vec3 } from '@/core/vec3';
 import { useArrowSteps } from '@/ui/useArrowSteps';
-import { useBuild } from '../shell/BuildContext';
-import { Charts } from '../shell/Guarded';
+import { useBuild } from '../session/BuildContext';
+import { Charts } from '../frame/Guarded';
 import { pointLabel, setPoint } from './points';
 import { isAtRest, type Motion } from './useCornerMotion';
 

@@ -8,12 +8,12 @@ import { formatNumber, formatText } from '@/core/units/formatQuantity';
 import { useReader } from '@/ui/reader';
 import { useNarrow } from '@/ui/useNarrow';
 import { When } from '@/ui/When';
-import { useBuild } from '../shell/BuildContext';
-import { CheckFigure } from '../shell/CheckFigure';
-import { DocumentField, Group } from '../shell/fields';
-import { Bench, Readings } from '../shell/Guarded';
+import { useBuild } from '../session/BuildContext';
+import { CheckFigure } from '../frame/CheckFigure';
+import { DocumentField, Group } from '../fields/fields';
+import { Bench, Readings } from '../frame/Guarded';
 import type { SideProps } from './side';
-import { sound } from '../shell/sound';
+import { sound } from '../frame/sound';
 
 /** How much the rim of a wheel wobbles, and whether its joints bind: looked at on the bench, ticked with the day. */
 export function PlaySide({ end, tabs, foot }: SideProps) {

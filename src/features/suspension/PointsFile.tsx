@@ -3,8 +3,8 @@
 import { useState } from 'react';
 import type { DrawnCorner, End } from '@/core/build/suspension';
 import { CalcError } from '@/core/errors';
-import { useBuild } from '../shell/BuildContext';
-import { handOver } from '../shell/handOver';
+import { useBuild } from '../session/BuildContext';
+import { handOver } from '../session/handOver';
 
 /** Hard points out as CSV and in again; what cannot be read says in which line and changes nothing. */
 export function PointsFile({ end, corner }: { end: End; corner: DrawnCorner }) {

@@ -7,7 +7,7 @@ import { isUnfinished } from '@/core/build/unfinished';
 import { unitOf } from '@/core/units/quantities';
 import { QuantityField } from '@/ui/QuantityField';
 import { useReader } from '@/ui/reader';
-import { useBuild } from '../shell/BuildContext';
+import { useBuild } from '../session/BuildContext';
 import { coordinate, pointLabel } from './points';
 
 const AXES = ['ahead', 'to the left', 'up'] as const;

@@ -8,13 +8,13 @@ import { inWheelCost, type RideOfBuild, rideOf, springPatch } from '@/core/suspe
 import { formatNumber, formatText } from '@/core/units/formatQuantity';
 import { LineChart } from '@/ui/charts/LineChart';
 import { useReader } from '@/ui/reader';
-import { useBuild } from '../shell/BuildContext';
-import { CheckFigure } from '../shell/CheckFigure';
-import { DocumentChoice, DocumentField, Group } from '../shell/fields';
-import { Bench, Charts, Readings } from '../shell/Guarded';
+import { useBuild } from '../session/BuildContext';
+import { CheckFigure } from '../frame/CheckFigure';
+import { DocumentChoice, DocumentField, Group } from '../fields/fields';
+import { Bench, Charts, Readings } from '../frame/Guarded';
 import type { SideProps } from './side';
 import { TravelGauge } from './TravelGauge';
-import { sound } from '../shell/sound';
+import { sound } from '../frame/sound';
 
 const USUAL_DAMPER_SHARE = 0.4;
 const USUAL_SAG_PCT = 30;

@@ -18,15 +18,15 @@ import { LineChart } from '@/ui/charts/LineChart';
 import { QuantityField } from '@/ui/QuantityField';
 import { QuantitySlider } from '@/ui/QuantitySlider';
 import { useReader } from '@/ui/reader';
-import { useBuild } from '../shell/BuildContext';
-import { DocumentField, Group } from '../shell/fields';
-import { SurfaceSwitch } from '../shell/SurfaceSwitch';
-import { useWorked } from '../shell/useWorked';
-import { Bench, Charts, Readings } from '../shell/Guarded';
+import { useBuild } from '../session/BuildContext';
+import { DocumentField, Group } from '../fields/fields';
+import { SurfaceSwitch } from '../frame/SurfaceSwitch';
+import { useWorked } from '../session/useWorked';
+import { Bench, Charts, Readings } from '../frame/Guarded';
 import { useAid } from './aid';
 import { AidFoot } from './AidFoot';
 import { aidsWorker, useStudy } from './aidsClient';
-import { sound } from '../shell/sound';
+import { sound } from '../frame/sound';
 
 type Both = { assisted: TractionResult; bare: TractionResult } | { assisted: BrakeResult; bare: BrakeResult };
 

@@ -8,13 +8,13 @@ import { steerGeometryOf, type SteeringOfBuild, steeringOfBuild } from '@/core/s
 import { formatNumber, formatText } from '@/core/units/formatQuantity';
 import { LineChart } from '@/ui/charts/LineChart';
 import { useReader } from '@/ui/reader';
-import { useBuild } from '../shell/BuildContext';
-import { CheckFigure } from '../shell/CheckFigure';
-import { DocumentChoice, DocumentField, Group } from '../shell/fields';
-import { Bench, Charts, Readings } from '../shell/Guarded';
+import { useBuild } from '../session/BuildContext';
+import { CheckFigure } from '../frame/CheckFigure';
+import { DocumentChoice, DocumentField, Group } from '../fields/fields';
+import { Bench, Charts, Readings } from '../frame/Guarded';
 import type { SideProps } from './side';
 import { TurnSketch } from './TurnSketch';
-import { sound } from '../shell/sound';
+import { sound } from '../frame/sound';
 
 /** What the rack does to both front wheels, the circle, the links to be made, and whether the servo turns it all. */
 export function SteeringSide({ tabs, foot }: SideProps) {

@@ -7,8 +7,8 @@ import type { Check } from '@/core/checks/check';
 import { byUrgency } from '@/core/checks/evaluate';
 import { STATE_WORDS, StateMark } from '@/ui/StateMark';
 import { WorkingPanel } from '@/ui/working';
-import { useBuild } from '../shell/BuildContext';
-import { SegmentChecks } from '../shell/SegmentChecks';
+import { useBuild } from '../session/BuildContext';
+import { SegmentChecks } from '../frame/SegmentChecks';
 import { CornerSide } from './CornerSide';
 import { SUSPENSION_TAB_NAMES, SUSPENSION_TABS, type SuspensionTab, useSuspensionTab } from './suspensionTab';
 

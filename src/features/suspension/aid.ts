@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { useBuild } from '../shell/BuildContext';
+import { useBuild } from '../session/BuildContext';
 
 /** An aid as it is tried: in the build where the build has it, else on this page alone. */
 export function useAid<T extends object>(

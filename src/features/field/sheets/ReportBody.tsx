@@ -1,6 +1,6 @@
 import type { KeptTrack } from '@/core/field/records';
 import type { RunReport } from '@/core/field/report';
-import { useBuild } from '../../shell/BuildContext';
+import { useBuild } from '../../session/BuildContext';
 import type { Sheet } from '../sheet';
 import { EnduranceSheet } from './Endurance';
 import { SpinSheet } from './Spin';

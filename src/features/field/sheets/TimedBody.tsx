@@ -7,7 +7,7 @@ import { formatNumber, formatText, formatWithError } from '@/core/units/formatQu
 import { QuantityField } from '@/ui/QuantityField';
 import { useReader } from '@/ui/reader';
 import { newId } from '../../api';
-import { useBuild } from '../../shell/BuildContext';
+import { useBuild } from '../../session/BuildContext';
 import { attemptOf, type Method, type Sheet } from '../sheet';
 import { Stopwatch } from '../Stopwatch';
 import { SeriesSetup } from './Series';

@@ -4,7 +4,7 @@ import { USUAL_WINDOW_S } from '@/core/field/track/gpxSpeed';
 import { formatText } from '@/core/units/formatQuantity';
 import { useReader } from '@/ui/reader';
 import type { SeenTrack } from '@/workers/field.worker';
-import { fieldWorker } from '../../shell/fieldClient';
+import { fieldWorker } from '../../session/fieldClient';
 import { TrackPicture } from '../TrackPicture';
 
 /** A hash that stands until the workshop has named the file. */

@@ -1,6 +1,6 @@
 import { notFound } from 'next/navigation';
 import type { ReactNode } from 'react';
-import { BuildFrame } from '@/features/shell/BuildFrame';
+import { BuildFrame } from '@/features/frame/BuildFrame';
 import { packedBuild } from '../../../packedBuild';
 import { shown, visit } from '../../../serverPage';
 

@@ -3,7 +3,7 @@
 import type { Remedy, Segment } from '@/core/checks/check';
 import { applyPatch } from '@/core/build/patch';
 import { CheckRows } from '@/ui/CheckRows';
-import { useBuild } from './BuildContext';
+import { useBuild } from '../session/BuildContext';
 
 /** The checks of a segment with remedies that go into the build (undoable) or become its ghost. */
 export function SegmentChecks({ segment, only }: { segment: Segment; only?: readonly string[] }) {

@@ -6,8 +6,8 @@ import { describeValue } from '@/core/build/describe';
 import { labelOf } from '@/core/build/labels';
 import { useReader } from '@/ui/reader';
 import { rivalWords } from '@/words/recordFacts';
-import { type AskedRivals, useAskedRivals } from './askedRivals';
-import { useBuild } from './BuildContext';
+import { type AskedRivals, useAskedRivals } from '../session/askedRivals';
+import { useBuild } from '../session/BuildContext';
 import { Contested } from './Contested';
 
 /** What was changed in two tabs, of the build and of its records: both values, and which one to keep. */

@@ -2,7 +2,7 @@
 
 import { Children, type CSSProperties, Fragment, isValidElement, type ReactNode, Suspense } from 'react';
 import { ErrorBoundary, type FallbackProps } from 'react-error-boundary';
-import { useBuild } from './BuildContext';
+import { useBuild } from '../session/BuildContext';
 
 /** A part of a page that stands alone: what goes wrong in it is said in its place, and it is tried again when the build changes. */
 export function Guarded({ children }: { children: ReactNode }) {

@@ -9,11 +9,11 @@ import Link from 'next/link';
 import { useEffect, useState } from 'react';
 import { RUN_KIND_NAMES, type FailureSheet, type RunRecord, type RunSheet } from '@/core/field/records';
 import type { FailureRecord, Versioned } from '@/core/field/records';
-import { useBuild } from './BuildContext';
-import { handOver } from './handOver';
-import type { Waiting } from './outbox';
+import { useBuild } from '../session/BuildContext';
+import { handOver } from '../session/handOver';
+import type { Waiting } from '../session/outbox';
 import { segmentPath } from './segments';
-import { giveUp, handTo, onTaken, sendNow, useWaiting } from './waiting';
+import { giveUp, handTo, onTaken, sendNow, useWaiting } from '../session/waiting';
 
 const ChangeEntry = dynamic(() => import('./ChangeEntry').then((module) => module.ChangeEntry));
 

@@ -2,7 +2,7 @@
 
 import { KIND_NAMES, itemsOf, type LibraryItem, type LibraryKind } from '@/core/library/items';
 import { type Path, valueAt } from '@/core/build/patch';
-import { useBuild } from './BuildContext';
+import { useBuild } from '../session/BuildContext';
 
 interface LibraryPickProps<K extends LibraryKind> {
   kind: K;

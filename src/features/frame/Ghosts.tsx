@@ -1,6 +1,6 @@
 'use client';
 
-import { useBuild } from './BuildContext';
+import { useBuild } from '../session/BuildContext';
 
 /** Choose what every figure is compared with. */
 export function GhostPicker() {

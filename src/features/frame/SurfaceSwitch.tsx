@@ -1,6 +1,6 @@
 'use client';
 
-import { useBuild } from './BuildContext';
+import { useBuild } from '../session/BuildContext';
 
 /** Which of the brief's surfaces the page shows. */
 export function SurfaceSwitch() {

@@ -1,6 +1,6 @@
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { newId } from '../api';
-import type { WaitingPhoto } from '../shell/outbox';
+import type { WaitingPhoto } from '../session/outbox';
 
 const [MOST_BYTES, MOST] = [8 * 1024 * 1024, 12];
 

@@ -5,7 +5,7 @@ import { labelOf } from '@/core/build/labels';
 import { type Path, valueAt } from '@/core/build/patch';
 import { isUnfinished } from '@/core/build/unfinished';
 import { QuantityField } from '@/ui/QuantityField';
-import { useBuild } from './BuildContext';
+import { useBuild } from '../session/BuildContext';
 
 /** A number of the document by its path: label, unit, limits and ghost come with it. */
 export function DocumentField({

@@ -1,7 +1,7 @@
 'use client';
 
 import { labelOf } from '@/core/build/labels';
-import type { SessionState } from './buildSession';
+import type { SessionState } from '../session/buildSession';
 import { useReader } from '@/ui/reader';
 
 /** Saved or not, in words. */

@@ -8,7 +8,7 @@ import DialogTitle from '@mui/material/DialogTitle';
 import { ChangeRun } from '../field/ChangeRun';
 import { FailureForm } from '../learn/FailureForm';
 import { useNarrow } from '@/ui/useNarrow';
-import type { Waiting } from './outbox';
+import type { Waiting } from '../session/outbox';
 
 /** An entry that was not taken, in the form that it was entered in; saved it is sent again under its own id. */
 export function ChangeEntry({ name, one, onDone }: { name: string; one: Waiting; onDone(): void }) {

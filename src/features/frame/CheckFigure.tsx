@@ -2,7 +2,7 @@
 
 import type { ReactNode } from 'react';
 import { Figure } from '@/ui/Figure';
-import { useBuild } from './BuildContext';
+import { useBuild } from '../session/BuildContext';
 
 /** A figure in a sentence that opens the working of the check it belongs to. */
 export function CheckFigure({

@@ -2,7 +2,7 @@
 
 import type { Segment } from '@/core/checks/check';
 import { stripeOf } from '@/core/checks/stripe';
-import { useBuild } from './BuildContext';
+import { useBuild } from '../session/BuildContext';
 import { SEGMENT_QUESTIONS } from './segments';
 
 /** A segment that nothing is worked out for yet: its question and what it will need. */

@@ -8,7 +8,7 @@ import { type SegmentState, stripeOf } from '@/core/checks/stripe';
 import { formatQuantity, type Reader } from '@/core/units/formatQuantity';
 import { useReader } from '@/ui/reader';
 import { STATE_WORDS, StateMark } from '@/ui/StateMark';
-import { useBuild } from './BuildContext';
+import { useBuild } from '../session/BuildContext';
 import { SEGMENT_NAMES, segmentPath } from './segments';
 
 /** The nine segments of the job: navigation and instrument panel at once. */
