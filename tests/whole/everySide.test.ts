@@ -4,14 +4,8 @@ import { type Check, SEGMENTS, type Segment, type Thresholds } from '@/core/chec
 import { evaluateBuild } from '@/core/checks/evaluate';
 import { garageCarOrAilment } from '@/core/checks/garage';
 import type { PrintSheet } from '@/core/print/log';
+import { SIDES, type SidedSegment, sidesOf } from '@/features/frame/sides';
 import { marshHareDocuments } from '@/db/seed/marshHareRevisions';
-import { DRIVE_TABS } from '@/features/drive/driveTab';
-import { FIELD_TABS } from '@/features/field/fieldTab';
-import { LEARN_TABS } from '@/features/learn/learnTab';
-import { PARTS_TABS } from '@/features/parts/partsTab';
-import { POWER_TABS } from '@/features/power/powerTab';
-import { PRINT_TABS } from '@/features/print/printTab';
-import { SUSPENSION_TABS } from '@/features/suspension/suspensionTab';
 import { address } from './address';
 import { comlink, HereWorker, workedHere } from './inOneThread';
 import { oddBuild } from './oddBuilds';
@@ -50,17 +44,8 @@ jest.mock('next/dynamic', () => {
   };
 });
 
-const VIEWS: Readonly<Record<Segment, readonly (string | undefined)[]>> = {
-  brief: [undefined],
-  drive: DRIVE_TABS,
-  power: POWER_TABS,
-  chassis: [undefined],
-  suspension: SUSPENSION_TABS,
-  parts: PARTS_TABS,
-  print: PRINT_TABS,
-  field: FIELD_TABS,
-  learn: LEARN_TABS,
-};
+const viewsOf = (segment: Segment): readonly (string | undefined)[] =>
+  segment in SIDES ? sidesOf(segment as SidedSegment) : [undefined];
 
 Object.assign(globalThis, { Worker: HereWorker });
 
@@ -72,7 +57,7 @@ describe('every side of every page', () => {
     async ({ document }) => {
       const failed: string[] = [];
       for (const segment of SEGMENTS) {
-        for (const view of VIEWS[segment]) {
+        for (const view of viewsOf(segment)) {
           const { html, errors } = await renderSide(document, segment, view).catch((error: Error) => ({
             html: '',
             errors: [error],

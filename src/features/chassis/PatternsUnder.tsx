@@ -2,7 +2,7 @@ import { useMemo } from 'react';
 import type { HolePattern } from '@/core/build/print';
 import type { HolesInput } from '@/core/print/holes/definition';
 import { useBuild } from '../session/BuildContext';
-import { printWorker } from '../session/printClient';
+import { workerOf } from '@/workers/clients';
 import { useWorked } from '../session/useWorked';
 
 /** Measured hole patterns under the plan, each hole to size. */
@@ -25,7 +25,7 @@ function Laid({ pattern: { name, holes, readings, under } }: { pattern: HolePatt
     (): HolesInput => ({ holes, readings: readings.map(({ id: _, ...reading }) => reading) }),
     [holes, readings],
   );
-  const found = useWorked(() => printWorker().solve(input), [input]);
+  const found = useWorked(() => workerOf('print').solve(input), [input]);
   const { xMm, yMm, turnDeg } = under!;
   const [c, s] = [Math.cos((turnDeg * Math.PI) / 180), Math.sin((turnDeg * Math.PI) / 180)];
   return (

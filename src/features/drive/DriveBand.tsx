@@ -6,14 +6,14 @@ import { formatQuantity, formatText } from '@/core/units/formatQuantity';
 import type { QuantityName } from '@/core/units/quantities';
 import { useReader } from '@/ui/reader';
 import { useBuild } from '../session/BuildContext';
-import { fieldWorker } from '../session/fieldClient';
+import { workerOf } from '@/workers/clients';
 import { useWorked } from '../session/useWorked';
 
 /** Between which top speed and time lie in nine of ten cars built as this one. */
 export function DriveBand({ surface }: { surface: ChosenSurface }) {
   const { document } = useBuild();
   const { reader } = useReader();
-  const found = useWorked(() => fieldWorker().band(document, surface.id), [document, surface.id]);
+  const found = useWorked(() => workerOf('field').band(document, surface.id), [document, surface.id]);
   const band = found.value?.band;
   if (!band) return null;
   const between = ({ low, high }: Band, quantity: QuantityName) =>

@@ -19,7 +19,8 @@ import { Apart, Bench, Fields, Guarded, Readings } from '../frame/Guarded';
 import { DriveAnswer } from './DriveAnswer';
 import { DriveBand } from './DriveBand';
 import { DriveCharts } from './DriveCharts';
-import { DRIVE_TABS, TAB_NAMES, useDriveTab } from './driveTab';
+import { SegmentSides } from '../frame/SegmentSides';
+import { useSide } from '../frame/sides';
 import { GearBench } from './GearBench';
 import { JointBench } from './JointBench';
 import { HandLimits } from './HandLimits';
@@ -40,7 +41,7 @@ const Layout = dynamic(() => import('./LayoutView').then(({ LayoutView }) => Lay
 /** Motor, pack, controller, reduction and tyre against force, speed, heat and the wish. */
 export function DrivePage() {
   const { document, surface } = useBuild();
-  const [tab, show] = useDriveTab();
+  const { side: tab, show } = useSide('drive');
   const view = useDriveView(document, surface);
   return (
     <main className="page readfirst">
@@ -60,13 +61,7 @@ export function DrivePage() {
         )}
       </Bench>
       <Readings>
-        <div className="tabs" role="group" aria-label="Sides of the drive">
-          {DRIVE_TABS.map((one) => (
-            <button key={one} type="button" aria-pressed={tab === one} onClick={() => show(one)}>
-              {TAB_NAMES[one]}
-            </button>
-          ))}
-        </div>
+        <SegmentSides segment="drive" label="Sides of the drive" shown={tab} onShow={show} />
         {tab === 'layout' ? (
           <Layout />
         ) : tab === 'gears' ? (

@@ -16,7 +16,7 @@ import { SegmentChecks } from '../frame/SegmentChecks';
 import { SurfaceSwitch } from '../frame/SurfaceSwitch';
 import { useWorked } from '../session/useWorked';
 import { Apart, Charts } from '../frame/Guarded';
-import { driveWorker } from './driveClient';
+import { workerOf } from '@/workers/clients';
 import { END_CLAUSES, END_NAMES } from './words';
 
 const HEAT_CHECKS = ['drive.heat', 'drive.winding'];
@@ -24,15 +24,15 @@ const HEAT_CHECKS = ['drive.heat', 'drive.winding'];
 /** Winding, case and charge over a whole pack, and what would change them. */
 export function HeatView() {
   const { document, surface, ghost } = useBuild();
-  const present = useWorked(surface ? () => driveWorker().heat(document, surface) : undefined, [
+  const present = useWorked(surface ? () => workerOf('drive').heat(document, surface) : undefined, [
     document,
     surface,
   ]);
-  const other = useWorked(surface && ghost ? () => driveWorker().heat(ghost.document, surface) : undefined, [
-    ghost?.document,
-    surface,
-  ]);
-  const tried = useWorked(surface ? () => driveWorker().whatIfs(document, surface) : undefined, [
+  const other = useWorked(
+    surface && ghost ? () => workerOf('drive').heat(ghost.document, surface) : undefined,
+    [ghost?.document, surface],
+  );
+  const tried = useWorked(surface ? () => workerOf('drive').whatIfs(document, surface) : undefined, [
     document,
     surface,
   ]);

@@ -13,13 +13,13 @@ import { CheckFigure } from '../frame/CheckFigure';
 import { SegmentChecks } from '../frame/SegmentChecks';
 import { SurfaceSwitch } from '../frame/SurfaceSwitch';
 import { useWorked } from '../session/useWorked';
-import { driveWorker } from './driveClient';
+import { workerOf } from '@/workers/clients';
 import { Apart } from '../frame/Guarded';
 
 /** What holds the pinion and the wheel, side by side where it is hot, and how the shafts fare. */
 export function JointsView() {
   const { document, surface } = useBuild();
-  const found = useWorked(surface ? () => driveWorker().joints(document, surface) : undefined, [
+  const found = useWorked(surface ? () => workerOf('drive').joints(document, surface) : undefined, [
     document,
     surface,
   ]);

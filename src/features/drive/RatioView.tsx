@@ -13,7 +13,7 @@ import { CheckFigure } from '../frame/CheckFigure';
 import { SegmentChecks } from '../frame/SegmentChecks';
 import { SurfaceSwitch } from '../frame/SurfaceSwitch';
 import { useWorked } from '../session/useWorked';
-import { driveWorker } from './driveClient';
+import { workerOf } from '@/workers/clients';
 import { RatioStrip } from './RatioStrip';
 import { Apart } from '../frame/Guarded';
 
@@ -24,9 +24,10 @@ const MOST_CHOICES = 6;
 export function RatioView() {
   const { document, surface } = useBuild();
   const { surfaces } = document.brief;
-  const found = useWorked(surfaces.length > 0 ? () => driveWorker().band(document, surfaces) : undefined, [
-    document,
-  ]);
+  const found = useWorked(
+    surfaces.length > 0 ? () => workerOf('drive').band(document, surfaces) : undefined,
+    [document],
+  );
   if (!found.value) return <h1 className="answer quiet">Trying every ratio with a run and a whole pack…</h1>;
   const bands = surfaces.flatMap(({ id, name }, index) => {
     const band = found.value![index];

@@ -9,7 +9,7 @@ import { QuantityField } from '@/ui/QuantityField';
 import { newId } from '../api';
 import { useBuild } from '../session/BuildContext';
 import { Group } from '../fields/fields';
-import { driveWorker } from './driveClient';
+import { workerOf } from '@/workers/clients';
 
 const PATH = ['drive', 'heat', 'readings'];
 
@@ -40,7 +40,7 @@ export function Readings() {
   };
   const calibrate = async () => {
     if (!surface) return;
-    const found = await driveWorker().calibrate(document, surface);
+    const found = await workerOf('drive').calibrate(document, surface);
     if ('refused' in found)
       return setSaid(`${found.refused.message}${found.refused.remedy ? `: ${found.refused.remedy}` : ''}`);
     if (!found.ok) return setSaid(`Needs ${found.missing.join(', ')} first.`);

@@ -6,16 +6,16 @@ import { formatNumber, formatText } from '@/core/units/formatQuantity';
 import { useReader } from '@/ui/reader';
 import { useBuild } from '../session/BuildContext';
 import { useWorked } from '../session/useWorked';
-import { driveWorker } from './driveClient';
+import { workerOf } from '@/workers/clients';
 
 /** Every gear against what would strip it, how wide it must be, and how long its flank lasts. */
 export function Teeth() {
   const { document, surface, ghost } = useBuild();
-  const other = useWorked(surface && ghost ? () => driveWorker().teeth(ghost.document, surface) : undefined, [
-    ghost?.document,
-    surface,
-  ]);
-  const found = useWorked(surface ? () => driveWorker().teeth(document, surface) : undefined, [
+  const other = useWorked(
+    surface && ghost ? () => workerOf('drive').teeth(ghost.document, surface) : undefined,
+    [ghost?.document, surface],
+  );
+  const found = useWorked(surface ? () => workerOf('drive').teeth(document, surface) : undefined, [
     document,
     surface,
   ]);

@@ -11,7 +11,7 @@ import { DotPlot } from '@/ui/charts/DotPlot';
 import { useReader } from '@/ui/reader';
 import { When } from '@/ui/When';
 import { useBuild } from '../session/BuildContext';
-import { fieldWorker } from '../session/fieldClient';
+import { workerOf } from '@/workers/clients';
 import { Group } from '../fields/fields';
 import { useWorked } from '../session/useWorked';
 import { Bench, Readings } from '../frame/Guarded';
@@ -36,7 +36,7 @@ export function CalibrateSide({ tabs }: { tabs: ReactNode }) {
     () => usable.filter(({ revisionId }) => chosenKey.split(',').includes(revisionId)),
     [usable, chosenKey],
   );
-  const found = useWorked(runs.length > 0 ? () => fieldWorker().calibrate(runs) : undefined, [runs]);
+  const found = useWorked(runs.length > 0 ? () => workerOf('field').calibrate(runs) : undefined, [runs]);
   const result = found.value;
   const with_ = (id: string) => revisions.find((one) => one.id === id)?.letter ?? '';
   const names = chosen.map(with_).sort().join(', ');
@@ -259,7 +259,7 @@ function MotorPath() {
     [document, readings],
   );
   const found = useWorked(
-    readings.length > 0 && surface ? () => fieldWorker().heat(probed, surface.id) : undefined,
+    readings.length > 0 && surface ? () => workerOf('field').heat(probed, surface.id) : undefined,
     [probed, surface?.id],
   );
   if (readings.length === 0)

@@ -2,8 +2,8 @@
 
 import dynamic from 'next/dynamic';
 import type { ReactNode } from 'react';
-import { TabBar } from '@/ui/TabBar';
-import { FIELD_TAB_NAMES, FIELD_TABS, useFieldTab } from './fieldTab';
+import { SegmentSides } from '../frame/SegmentSides';
+import { useSide } from '../frame/sides';
 import { RunsSide } from './RunsSide';
 
 const TracksSide = dynamic(() => import('./TracksSide').then(({ TracksSide: Side }) => Side));
@@ -12,8 +12,8 @@ const CalibrateSide = dynamic(() => import('./CalibrateSide').then(({ CalibrateS
 
 /** Runs as they are driven, their tracks, what differs between them, and what they say of the model. */
 export function FieldPage() {
-  const { tab } = useFieldTab();
-  switch (tab) {
+  const { side } = useSide('field');
+  switch (side) {
     case 'runs':
       return <RunsSide tabs={<Tabs />} />;
     case 'tracks':
@@ -26,8 +26,6 @@ export function FieldPage() {
 }
 
 function Tabs(): ReactNode {
-  const { tab, show } = useFieldTab();
-  return (
-    <TabBar label="Sides of the field" tabs={FIELD_TABS} names={FIELD_TAB_NAMES} shown={tab} onShow={show} />
-  );
+  const { side, show } = useSide('field');
+  return <SegmentSides segment="field" label="Sides of the field" shown={side} onShow={show} />;
 }

@@ -9,7 +9,7 @@ import { sentenceOf } from '../api';
 import { useBuild } from '../session/BuildContext';
 import { Group } from '../fields/fields';
 import { handOver } from '../session/handOver';
-import { fieldWorker } from '../session/fieldClient';
+import { workerOf } from '@/workers/clients';
 import { Bench, Charts, Readings } from '../frame/Guarded';
 import { SpeedOverTime, type ShownTrack, TrackPicture } from './TrackPicture';
 
@@ -35,7 +35,7 @@ export function TracksSide({ tabs }: { tabs: ReactNode }) {
       for (const { id, track, revisionId, ranAt } of shown) {
         try {
           const bytes = new Uint8Array(await (await fetch(`/api/files/${track!.hash}`)).arrayBuffer());
-          const found = await fieldWorker().track(bytes, windowS ?? USUAL_WINDOW_S);
+          const found = await workerOf('field').track(bytes, windowS ?? USUAL_WINDOW_S);
           if (!current) return;
           if ('refused' in found) setProblem(`${track!.name}, ${found.refused.message}.`);
           else
@@ -65,7 +65,7 @@ export function TracksSide({ tabs }: { tabs: ReactNode }) {
     setSaid(chosen.includes(id) ? chosen.filter((one) => one !== id) : [...chosen, id].slice(-MOST));
   const out = async (name: string, hash: string) => {
     const bytes = new Uint8Array(await (await fetch(`/api/files/${hash}`)).arrayBuffer());
-    const found = await fieldWorker().gpx(bytes, `${build.name}, ${name}`);
+    const found = await workerOf('field').gpx(bytes, `${build.name}, ${name}`);
     if ('refused' in found) setProblem(`${name}, ${found.refused.message}.`);
     else handOver(`${name.replace(/\.\w+$/, '')}-kept.gpx`, 'application/gpx+xml', found.text);
   };

@@ -15,7 +15,7 @@ import { useBuild } from '../session/BuildContext';
 import { saveRecord } from '../session/saveRecord';
 import { useWorked } from '../session/useWorked';
 import { Facts } from './Facts';
-import { learnWorker } from './learnClient';
+import { workerOf } from '@/workers/clients';
 
 /** Why it failed: what is known, the suspects with their reasons, the check that tells most, and the verdict. */
 export function Diagnosis({ failure }: { failure: Versioned<FailureRecord> }) {
@@ -29,7 +29,7 @@ export function Diagnosis({ failure }: { failure: Versioned<FailureRecord> }) {
   const run = runs.find(({ id }) => id === failure.runId);
   const { ledger = {} } = failure;
   const document = revision?.document;
-  const worked = useWorked(document ? () => learnWorker().margins(document, thresholds) : undefined, [
+  const worked = useWorked(document ? () => workerOf('learn').margins(document, thresholds) : undefined, [
     document,
     thresholds,
   ]);

@@ -2,9 +2,9 @@
 
 import dynamic from 'next/dynamic';
 import type { ReactNode } from 'react';
-import { TabBar } from '@/ui/TabBar';
+import { SegmentSides } from '../frame/SegmentSides';
+import { useSide } from '../frame/sides';
 import { FailuresSide } from './FailuresSide';
-import { LEARN_TAB_NAMES, LEARN_TABS, useLearnTab } from './learnTab';
 
 const LifeSide = dynamic(() => import('./LifeSide').then(({ LifeSide: Side }) => Side));
 const RevisionsSide = dynamic(() => import('./RevisionsSide').then(({ RevisionsSide: Side }) => Side));
@@ -13,8 +13,8 @@ const ReportSide = dynamic(() => import('./ReportSide').then(({ ReportSide: Side
 
 /** Why it broke, how long things last, what each revision did, what to change next, and the papers of it. */
 export function LearnPage() {
-  const { tab } = useLearnTab();
-  switch (tab) {
+  const { side } = useSide('learn');
+  switch (side) {
     case 'failures':
       return <FailuresSide tabs={<Tabs />} />;
     case 'life':
@@ -29,8 +29,6 @@ export function LearnPage() {
 }
 
 function Tabs(): ReactNode {
-  const { tab, show } = useLearnTab();
-  return (
-    <TabBar label="Sides of learning" tabs={LEARN_TABS} names={LEARN_TAB_NAMES} shown={tab} onShow={show} />
-  );
+  const { side, show } = useSide('learn');
+  return <SegmentSides segment="learn" label="Sides of learning" shown={side} onShow={show} />;
 }

@@ -14,7 +14,7 @@ import { useBuild } from '../session/BuildContext';
 import { segmentPath, SEGMENT_NAMES } from '../frame/segments';
 import { useMeasured } from '../session/useMeasured';
 import { useWorked } from '../session/useWorked';
-import { learnWorker } from './learnClient';
+import { workerOf } from '@/workers/clients';
 import { NextRevision, type Proposal } from './NextRevision';
 import { Checks, movedText } from './SideBySide';
 import { Readings } from '../frame/Guarded';
@@ -33,7 +33,7 @@ export function NextSide({ tabs }: { tabs: ReactNode }) {
   );
   const worked = useWorked(
     () =>
-      learnWorker().next(
+      workerOf('learn').next(
         {
           document,
           revisionId: revision.id,

@@ -2,14 +2,16 @@
 
 import { useBuild } from '../session/BuildContext';
 import { useWorked } from '../session/useWorked';
-import { learnWorker } from './learnClient';
+import { workerOf } from '@/workers/clients';
 
 /** How well the diagnosis did on the failures of this build that have a verdict. */
 export function Score() {
   const { failures, revisions, runs, thresholds } = useBuild();
   const closed = failures.filter(({ ledger }) => ledger?.verdict?.cause !== undefined);
   const found = useWorked(
-    closed.length > 0 ? () => learnWorker().score(closed, [...revisions], [...runs], thresholds) : undefined,
+    closed.length > 0
+      ? () => workerOf('learn').score(closed, [...revisions], [...runs], thresholds)
+      : undefined,
     [failures, revisions, runs, thresholds],
   );
   if (!found.value) return null;

@@ -8,7 +8,7 @@ import { useReader } from '@/ui/reader';
 import { STATE_WORDS, StateMark } from '@/ui/StateMark';
 import { useBuild } from '../session/BuildContext';
 import { useWorked } from '../session/useWorked';
-import { learnWorker } from './learnClient';
+import { workerOf } from '@/workers/clients';
 
 const FIGURE_WORDS: Readonly<Record<string, string>> = {
   'drive.speed': 'top speed',
@@ -38,7 +38,7 @@ export function SideBySide({
   const live = (one: RevisionRecord) => (one.id === revision.id ? document : one.document);
   const [was, is] = [live(before), live(after)];
   const worked = useWorked(
-    () => learnWorker().effects(was, is, thresholds, reader),
+    () => workerOf('learn').effects(was, is, thresholds, reader),
     [was, is, thresholds, reader],
   );
   const effects = worked.value;

@@ -10,7 +10,7 @@ import { useReader } from '@/ui/reader';
 import { useBuild } from '../session/BuildContext';
 import { useWorked } from '../session/useWorked';
 import { cutOf } from './cut';
-import { partsWorker } from './partsClient';
+import { workerOf } from '@/workers/clients';
 
 /** The part cut across its length: stress at every station against what the layers bear there. */
 export function CutChart({
@@ -28,7 +28,10 @@ export function CutChart({
     () => cutOf(part, femOfPart(document, surface, part), bounds),
     [document, surface, part, bounds],
   );
-  const found = useWorked(cut ? () => partsWorker().sections(meshReady, cut) : undefined, [cut, meshReady]);
+  const found = useWorked(cut ? () => workerOf('parts').sections(meshReady, cut) : undefined, [
+    cut,
+    meshReady,
+  ]);
   if (!cut) return null;
   if (found.refused) return <p className="note">Not cut: it {found.refused.message}.</p>;
   if (!found.value) return null;

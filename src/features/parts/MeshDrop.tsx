@@ -5,7 +5,7 @@ import type { Part, PartMesh } from '@/core/build/parts';
 import { sentenceOf } from '../api';
 import { useBuild } from '../session/BuildContext';
 import { keepFile, MOST_BYTES } from '../session/meshFiles';
-import { partsWorker } from './partsClient';
+import { workerOf } from '@/workers/clients';
 
 const TARGET_VOXELS = 20_000;
 
@@ -27,7 +27,7 @@ export function MeshDrop({ part, again = false }: { part: Part; again?: boolean 
     setSays({ bad: false, text: `Reading ${file.name}…` });
     try {
       const bytes = new Uint8Array(await file.arrayBuffer());
-      const found = await partsWorker().read('dropped', bytes, file.name, 1);
+      const found = await workerOf('parts').read('dropped', bytes, file.name, 1);
       if ('refused' in found)
         return setSays({
           bad: true,

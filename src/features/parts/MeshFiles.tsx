@@ -1,13 +1,13 @@
 import type { Part } from '@/core/build/parts';
 import { handOver } from '../session/handOver';
-import { partsWorker } from './partsClient';
+import { workerOf } from '@/workers/clients';
 
 const TYPES = { stl: 'model/stl', '3mf': 'model/3mf' } as const;
 
 /** The mesh as it lies on the bed, to be handed to the printer's own program. */
 export function MeshFiles({ part, meshReady }: { part: Part; meshReady: string }) {
   const hand = async (kind: 'stl' | '3mf') => {
-    const found = await partsWorker().write(meshReady, kind, part.mesh!.up);
+    const found = await workerOf('parts').write(meshReady, kind, part.mesh!.up);
     if (!('refused' in found))
       handOver(
         `${part.name.toLowerCase().replace(/[^a-z0-9]+/g, '-')}.${kind}`,

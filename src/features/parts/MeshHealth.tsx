@@ -7,7 +7,7 @@ import type { SeenMesh } from '@/workers/parts.worker';
 import { sentenceOf } from '../api';
 import { useBuild } from '../session/BuildContext';
 import { fileOf, keepFile } from '../session/meshFiles';
-import { partsWorker } from './partsClient';
+import { workerOf } from '@/workers/clients';
 
 /** What ails the mesh, each in a sentence, with the unit asked or the repair offered. */
 export function MeshHealth({
@@ -26,7 +26,7 @@ export function MeshHealth({
   const sized = ailments.some(({ what }) => what === 'small' || what === 'large');
   const repair = async () => {
     try {
-      const found = await partsWorker().repair(await fileOf(mesh.hash), mesh.name);
+      const found = await workerOf('parts').repair(await fileOf(mesh.hash), mesh.name);
       if ('refused' in found) return setDone(`Not mended: it ${found.refused.message}.`);
       if (found.left.some(({ mendable, what }) => mendable || what === 'crossing' || what === 'flat'))
         return setDone(`Not mended: ${found.left[0]!.text}`);

@@ -11,7 +11,7 @@ import type { SeenMesh } from '@/workers/parts.worker';
 import { useBuild } from '../session/BuildContext';
 import { useWorked } from '../session/useWorked';
 import { cutOf } from './cut';
-import { partsWorker } from './partsClient';
+import { workerOf } from '@/workers/clients';
 
 const [SHOWN, ACROSS, SAME] = [6, 0.7, 0.9999];
 
@@ -40,7 +40,7 @@ export function Orientations({ part, seen, meshReady }: { part: Part; seen: Seen
   );
   const key = JSON.stringify(how);
   const found = useWorked(async () => {
-    const answer = await partsWorker().orient(meshReady, how);
+    const answer = await workerOf('parts').orient(meshReady, how);
     return 'refused' in answer ? answer : { list: answer };
   }, [key, meshReady]);
   if (!found.value) return null;

@@ -1,6 +1,7 @@
 'use client';
 
 import dynamic from 'next/dynamic';
+import { useSearchParams } from 'next/navigation';
 import { byUrgency } from '@/core/checks/evaluate';
 import { WorkingPanel } from '@/ui/working';
 import { useBuild } from '../session/BuildContext';
@@ -13,7 +14,8 @@ import { MarginChart } from './MarginChart';
 import { PartAnswer } from './PartAnswer';
 import { PartBench } from './PartBench';
 import { PartLoads } from './PartLoads';
-import { PARTS_TAB_NAMES, PARTS_TABS, usePartsTab } from './partsTab';
+import { SegmentSides } from '../frame/SegmentSides';
+import { useSide } from '../frame/sides';
 import { StiffOrTough } from './StiffOrTough';
 
 const MeshSide = dynamic(() => import('./MeshSide').then(({ MeshSide: Side }) => Side));
@@ -21,7 +23,8 @@ const MeshSide = dynamic(() => import('./MeshSide').then(({ MeshSide: Side }) =>
 /** What breaks first, at what load, in the layers or between them, and what to do about it. */
 export function PartsPage() {
   const { document, checks } = useBuild();
-  const { tab, partId, show } = usePartsTab();
+  const { side, show } = useSide('parts');
+  const partId = useSearchParams().get('part') ?? undefined;
   const own = checks.filter(({ segment }) => segment === 'parts').sort(byUrgency);
   const weakest = own.find(({ state }) => state !== 'unknown') ?? own[0];
   const chosenId = document.parts.items.some(({ id }) => id === partId)
@@ -31,46 +34,38 @@ export function PartsPage() {
   const check = own.find(({ id }) => id === `parts.${chosenId}`);
   // a part that is being looked into stays, whichever becomes the weakest meanwhile
   const hold = () => {
-    if (part && partId !== part.id) show({ partId: part.id });
+    if (part && partId !== part.id) show(side, { part: part.id });
   };
   return (
     <main className="page readfirst" onFocusCapture={hold} onPointerDownCapture={hold}>
       <Bench>
-        <PartBench part={part} onChoose={(next) => show({ partId: next })} />
+        <PartBench part={part} onChoose={(next) => show(side, { part: next })} />
       </Bench>
       <Readings>
         {part ? (
-          <div className="tabbar">
-            <div className="tabs" role="group" aria-label="Depths of the parts">
-              {PARTS_TABS.map((one) => (
-                <button
-                  key={one}
-                  type="button"
-                  aria-pressed={tab === one}
-                  onClick={() => show({ tab: one, partId: part.id })}
-                >
-                  {PARTS_TAB_NAMES[one]}
-                </button>
-              ))}
-            </div>
-          </div>
+          <SegmentSides
+            segment="parts"
+            label="Depths of the parts"
+            shown={side}
+            onShow={(next) => show(next, { part: part.id })}
+          />
         ) : null}
         <div className="ask">
           <PartAnswer weakest={weakest} />
           {own.length > 0 ? <SurfaceSwitch /> : null}
         </div>
-        {tab === 'mesh' && part ? (
+        {side === 'mesh' && part ? (
           <MeshSide key={part.id} part={part} />
         ) : (
           <>
-            <MarginChart checks={own} chosen={chosenId} onChoose={(next) => show({ partId: next })} />
+            <MarginChart checks={own} chosen={chosenId} onChoose={(next) => show(side, { part: next })} />
             {part ? <PartLoads part={part} /> : null}
           </>
         )}
         {check ? <SegmentChecks segment="parts" only={[check.id]} /> : null}
-        {part && tab === 'few' ? <DrawnHoles part={part} /> : null}
-        {part && tab === 'few' ? <StiffOrTough part={part} /> : null}
-        {part?.kind === 'arm' && tab === 'few' ? <ArmGives part={part} /> : null}
+        {part && side === 'few' ? <DrawnHoles part={part} /> : null}
+        {part && side === 'few' ? <StiffOrTough part={part} /> : null}
+        {part?.kind === 'arm' && side === 'few' ? <ArmGives part={part} /> : null}
         <WorkingPanel
           fallback={
             check && check.working.length > 0

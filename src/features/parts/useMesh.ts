@@ -3,7 +3,7 @@ import type { PartMesh } from '@/core/build/parts';
 import type { SeenMesh } from '@/workers/parts.worker';
 import { sentenceOf } from '../api';
 import { fileOf } from '../session/meshFiles';
-import { partsWorker } from './partsClient';
+import { workerOf } from '@/workers/clients';
 
 export interface ReadMesh {
   key?: string;
@@ -23,7 +23,7 @@ export function useMesh(mesh: PartMesh | undefined): ReadMesh {
     let current = true;
     void (async () => {
       try {
-        const found = await partsWorker().read(key, await fileOf(hash), name, unitMm);
+        const found = await workerOf('parts').read(key, await fileOf(hash), name, unitMm);
         if (current)
           setRead(
             'refused' in found

@@ -7,7 +7,7 @@ import { beamUnderPulls } from '@/core/strength/partStrength';
 import { femOfPart, shapeMark, solidMark } from '@/core/strength/solidOfPart';
 import type { Solved } from '@/workers/parts.worker';
 import { useBuild } from '../session/BuildContext';
-import { partsWorker } from './partsClient';
+import { workerOf } from '@/workers/clients';
 
 export interface SolidWork {
   /** What is still needed before it can start. */
@@ -71,7 +71,7 @@ export function useSolid(document: BuildDocument, surface: ChosenSurface | undef
     setProblem(undefined);
     const own = finer && kept ? { ...settings.value, voxelMm: kept.voxelMm * FINER } : settings.value;
     const { targetVoxels, ...sized } = own;
-    void partsWorker()
+    void workerOf('parts')
       .solve(
         key,
         sized.voxelMm === undefined ? { ...sized, targetVoxels } : sized,
@@ -101,7 +101,7 @@ export function useSolid(document: BuildDocument, surface: ChosenSurface | undef
     start,
     cancel: () => {
       turn.current++;
-      void partsWorker().cancel();
+      void workerOf('parts').cancel();
       setRunning(undefined);
     },
   };

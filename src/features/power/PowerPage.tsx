@@ -11,7 +11,8 @@ import { SegmentChecks } from '../frame/SegmentChecks';
 import { SurfaceSwitch } from '../frame/SurfaceSwitch';
 import { Bench, Readings } from '../frame/Guarded';
 import { PackBench } from './PackBench';
-import { POWER_TAB_NAMES, POWER_TABS, type PowerTab, usePowerTab } from './powerTab';
+import { SegmentSides } from '../frame/SegmentSides';
+import { type SideOf, useSide } from '../frame/sides';
 import { RadioBench, RadioView } from './Radio';
 import { SupplyBench } from './SupplyBench';
 import { useSupply } from './useSupply';
@@ -24,14 +25,14 @@ const SupplyTree = dynamic(() => import('./SupplyTree').then(({ SupplyTree: Tree
 });
 
 /** Checks that each side of the page answers to. */
-const BELONGS: Readonly<Record<PowerTab, (id: string) => boolean>> = {
+const BELONGS: Readonly<Record<SideOf<'power'>, (id: string) => boolean>> = {
   supply: (id) => /^power\.(rail|load|servo):/.test(id) || id === 'power.pack',
   pack: (id) => ['power.volts', 'power.controller', 'power.pack', 'power.sag'].includes(id),
   wiring: (id) => id === 'power.wiring',
   radio: (id) => id === 'power.radio' || id === 'power.failsafe',
 };
 
-const WELL: Readonly<Record<PowerTab, string>> = {
+const WELL: Readonly<Record<SideOf<'power'>, string>> = {
   supply: 'Everything gets its volts, charged and low.',
   pack: 'Pack and controller carry what the drive asks of them.',
   wiring: 'Every plug that is named fits, and every wire bears its current.',
@@ -41,7 +42,7 @@ const WELL: Readonly<Record<PowerTab, string>> = {
 /** Whether everything gets its volts: the supply tree, the pack under load, the wiring, the radio and what it fails to. */
 export function PowerPage() {
   const { checks } = useBuild();
-  const [tab, show] = usePowerTab();
+  const { side: tab, show } = useSide('power');
   const [chosen, choose] = useState<string>();
   const view = useSupply();
   const own = checks.filter(({ segment }) => segment === 'power');
@@ -59,14 +60,13 @@ export function PowerPage() {
         )}
       </Bench>
       <Readings>
-        <div className="tabs" role="group" aria-label="Sides of the power">
-          {POWER_TABS.map((one) => (
-            <button key={one} type="button" aria-pressed={tab === one} onClick={() => show(one)}>
-              {POWER_TAB_NAMES[one]}
-              <TabMark checks={own.filter(({ id }) => BELONGS[one](id))} />
-            </button>
-          ))}
-        </div>
+        <SegmentSides
+          segment="power"
+          label="Sides of the power"
+          shown={tab}
+          onShow={show}
+          mark={(side) => <TabMark checks={own.filter(({ id }) => BELONGS[side](id))} />}
+        />
         <div className="ask">
           <Answer
             checks={here}

@@ -12,7 +12,7 @@ import { callApi, newId, sentenceOf } from '../api';
 import { useBuild } from '../session/BuildContext';
 import { Group } from '../fields/fields';
 import { handOver } from '../session/handOver';
-import { printWorker } from '../session/printClient';
+import { workerOf } from '@/workers/clients';
 import { Bench, Readings } from '../frame/Guarded';
 import { CouponSheet } from './CouponSheet';
 import { DrawnSizes } from './DrawnSizes';
@@ -80,7 +80,7 @@ export function FitsSide({ tabs }: { tabs: ReactNode }) {
     }
   };
   const piece = async (kind: 'stl' | 'svg') => {
-    const made = await printWorker().coupon();
+    const made = await workerOf('print').coupon();
     handOver(
       `test-piece.${kind}`,
       kind === 'stl' ? 'model/stl' : 'image/svg+xml',

@@ -8,7 +8,7 @@ import { fromBase64 } from '@/core/base64';
 import { useReader } from '@/ui/reader';
 import { useBuild } from '../session/BuildContext';
 import { handOver } from '../session/handOver';
-import { printWorker } from '../session/printClient';
+import { workerOf } from '@/workers/clients';
 import { useWorked } from '../session/useWorked';
 import { Bench, Charts, Readings } from '../frame/Guarded';
 import { HoleList } from './HoleList';
@@ -41,14 +41,14 @@ export function HolePatternSide({
     [holes, readings],
   );
   const ready = holes.length > 1 && readings.length > 0;
-  const found = useWorked(ready ? () => printWorker().solve(input) : undefined, [input]);
+  const found = useWorked(ready ? () => workerOf('print').solve(input) : undefined, [input]);
   const solved = found.value;
   const { suspect = [], rigid, looseHoles = [] } = solved?.result ?? {};
   const length = (value: number) => formatText(value, 'lengthMm', reader, 2);
   const fresh = found.stale ? undefined : solved?.next;
   const next = fresh ?? firstUnread(pattern);
   const file = async (kind: PlateFile) => {
-    const made = await printWorker().plate(input, kind);
+    const made = await workerOf('print').plate(input, kind);
     if ('text' in made)
       handOver(
         `${pattern.name.toLowerCase().replace(/[^a-z0-9]+/g, '-')}.${kind}`,

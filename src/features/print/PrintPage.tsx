@@ -2,8 +2,8 @@
 
 import dynamic from 'next/dynamic';
 import type { ReactNode } from 'react';
-import { TabBar } from '@/ui/TabBar';
-import { PRINT_TAB_NAMES, PRINT_TABS, usePrintTab } from './printTab';
+import { SegmentSides } from '../frame/SegmentSides';
+import { useSide } from '../frame/sides';
 import { TonightSide } from './TonightSide';
 
 const FitsSide = dynamic(() => import('./FitsSide').then(({ FitsSide: Side }) => Side));
@@ -13,8 +13,8 @@ const AssemblySide = dynamic(() => import('./AssemblySide').then(({ AssemblySide
 
 /** What goes on the bed, what fits, what is measured off, what is bought, and how it goes together. */
 export function PrintPage() {
-  const { tab } = usePrintTab();
-  switch (tab) {
+  const { side } = useSide('print');
+  switch (side) {
     case 'tonight':
       return <TonightSide tabs={<Tabs />} />;
     case 'fits':
@@ -29,8 +29,6 @@ export function PrintPage() {
 }
 
 function Tabs(): ReactNode {
-  const { tab, show } = usePrintTab();
-  return (
-    <TabBar label="Sides of printing" tabs={PRINT_TABS} names={PRINT_TAB_NAMES} shown={tab} onShow={show} />
-  );
+  const { side, show } = useSide('print');
+  return <SegmentSides segment="print" label="Sides of printing" shown={side} onShow={show} />;
 }

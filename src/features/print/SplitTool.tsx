@@ -9,7 +9,7 @@ import { useReader } from '@/ui/reader';
 import type { SplitPieces } from '@/workers/print.worker';
 import { sentenceOf } from '../api';
 import { handOver } from '../session/handOver';
-import { printWorker } from '../session/printClient';
+import { workerOf } from '@/workers/clients';
 import { printFileOf } from './printFile';
 
 const AXES = ['x', 'y', 'z'] as const;
@@ -36,7 +36,7 @@ export function SplitTool({
     let current = true;
     void (async () => {
       try {
-        const bounds = await printWorker().bounds(await printFileOf(document, part.id));
+        const bounds = await workerOf('print').bounds(await printFileOf(document, part.id));
         if (!current) return;
         if ('refused' in bounds) return setProblem(`The mesh ${bounds.refused.message}.`);
         setBox(bounds);
@@ -56,7 +56,7 @@ export function SplitTool({
     setProblem(undefined);
     setFound(undefined);
     try {
-      const answer = await printWorker().split(await printFileOf(document, part.id), {
+      const answer = await workerOf('print').split(await printFileOf(document, part.id), {
         axis,
         atMm: plane,
         ...(pinMm ? { pinMm } : {}),

@@ -22,7 +22,7 @@ import { PlateCard, type PlateThing } from './PlateCard';
 import { PrinterBench } from './PrinterBench';
 import { PrintLog } from './PrintLog';
 import { printFileOf } from './printFile';
-import { printWorker } from '../session/printClient';
+import { workerOf } from '@/workers/clients';
 import { Bench, Charts, Readings } from '../frame/Guarded';
 import { sendPrint } from './prints';
 import { type Plan, usePlates } from './usePlates';
@@ -111,7 +111,7 @@ export function TonightSide({ tabs }: { tabs: ReactNode }) {
       const files = Object.fromEntries(
         await Promise.all(ids.map(async (id) => [id, await printFileOf(document, id)] as const)),
       );
-      const found = await printWorker().bed(files, itemsOn(index));
+      const found = await workerOf('print').bed(files, itemsOn(index));
       if ('refused' in found) setProblem(`A mesh ${found.refused.message}.`);
       else handOver(nameOfFile(index, '3mf'), 'model/3mf', new Uint8Array(found));
     } catch (error) {

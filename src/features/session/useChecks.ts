@@ -4,7 +4,7 @@ import type { BuildDocument } from '@/core/build/document';
 import type { Check, Thresholds } from '@/core/checks/check';
 import { HEAVY_CHECKS } from '@/core/checks/evaluate';
 import { keptStates } from '@/core/checks/keptStates';
-import { checksWorker } from './checksClient';
+import { workerOf } from '@/workers/clients';
 
 /** The worker starts when the change is on screen, and not at all for a change that is followed by another. */
 const AFTER_PAINT_MS = 60;
@@ -26,7 +26,7 @@ export function useChecks(
   useEffect(() => {
     let current = true;
     const timer = setTimeout(() => {
-      void checksWorker()
+      void workerOf('checks')
         .evaluateBuild(document, thresholds)
         .then((checks) => {
           if (current) setFull({ document, checks });

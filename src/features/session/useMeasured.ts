@@ -6,7 +6,7 @@ import { liesMark, liesOf } from '@/core/mesh/lies';
 import { sentenceOf } from '../api';
 import { useBuild } from './BuildContext';
 import { fileOf } from './meshFiles';
-import { printWorker } from './printClient';
+import { workerOf } from '@/workers/clients';
 
 export interface Measured {
   /** With every mesh measured as it lies. */
@@ -70,7 +70,7 @@ async function measured(
   up: readonly [number, number, number],
 ): Promise<Omit<PartLies, 'of'> | string> {
   try {
-    const answer = await printWorker().lies({ bytes: await fileOf(hash), name, unitMm, up });
+    const answer = await workerOf('print').lies({ bytes: await fileOf(hash), name, unitMm, up });
     return 'refused' in answer ? `The mesh ${answer.refused.message}.` : answer;
   } catch (error) {
     return sentenceOf(error);

@@ -25,7 +25,8 @@ import { useWorked } from '../session/useWorked';
 import { Bench, Charts, Readings } from '../frame/Guarded';
 import { useAid } from './aid';
 import { AidFoot } from './AidFoot';
-import { aidsWorker, useStudy } from './aidsClient';
+import { workerOf } from '@/workers/clients';
+import { useStudy } from './useStudy';
 import { sound } from '../frame/sound';
 
 type Both = { assisted: TractionResult; bare: TractionResult } | { assisted: BrakeResult; bare: BrakeResult };
@@ -66,8 +67,8 @@ export function SlipAidSide({
       ? undefined
       : () =>
           brakes
-            ? aidsWorker().brake(JSON.parse(asked) as BrakeInput)
-            : aidsWorker().traction(JSON.parse(asked) as TractionInput),
+            ? workerOf('aids').brake(JSON.parse(asked) as BrakeInput)
+            : workerOf('aids').traction(JSON.parse(asked) as TractionInput),
     [asked],
   );
   const disabled = inBuild && closed;
@@ -431,8 +432,8 @@ function SlipStudy({
     report: (done: number) => Promise<void>,
   ): Promise<Study | undefined> =>
     brakes
-      ? aidsWorker().brakeStudy(given as BrakeInput, report)
-      : aidsWorker().study(given as TractionInput, report);
+      ? workerOf('aids').brakeStudy(given as BrakeInput, report)
+      : workerOf('aids').study(given as TractionInput, report);
   const start = () =>
     study.start(async (report) => {
       const own = await run(input, report);

@@ -10,7 +10,8 @@ import { WorkingPanel } from '@/ui/working';
 import { useBuild } from '../session/BuildContext';
 import { SegmentChecks } from '../frame/SegmentChecks';
 import { CornerSide } from './CornerSide';
-import { SUSPENSION_TAB_NAMES, SUSPENSION_TABS, type SuspensionTab, useSuspensionTab } from './suspensionTab';
+import { SegmentSides } from '../frame/SegmentSides';
+import { type SideOf, useSide } from '../frame/sides';
 
 const BetterSide = dynamic(() => import('./BetterSide').then(({ BetterSide: Side }) => Side));
 const RideSide = dynamic(() => import('./RideSide').then(({ RideSide: Side }) => Side));
@@ -19,7 +20,7 @@ const AidsSide = dynamic(() => import('./AidsSide').then(({ AidsSide: Side }) =>
 const PlaySide = dynamic(() => import('./PlaySide').then(({ PlaySide: Side }) => Side));
 
 /** Checks that each side of the page answers to. */
-const BELONGS: Readonly<Record<SuspensionTab, readonly string[]>> = {
+const BELONGS: Readonly<Record<SideOf<'suspension'>, readonly string[]>> = {
   corner: ['suspension.bump', 'suspension.lock'],
   better: ['suspension.bump'],
   ride: ['suspension.sag', 'suspension.landing', 'suspension.damping'],
@@ -31,21 +32,21 @@ const BELONGS: Readonly<Record<SuspensionTab, readonly string[]>> = {
 /** What the wheels do when it moves: corners, better points, ride, steering and free play. */
 export function SuspensionPage() {
   const { checks } = useBuild();
-  const [tab, show] = useSuspensionTab();
+  const { side: tab, show } = useSide('suspension');
   const [end, choose] = useState<End>('front');
   const own = checks.filter(({ segment }) => segment === 'suspension');
   const here = own.filter(({ id }) => BELONGS[tab].includes(id));
   const working = here.filter((check) => check.working.length > 0).sort(byUrgency)[0];
   const tabs = (
-    <div className="tabbar">
-      <div className="tabs" role="group" aria-label="Sides of the suspension">
-        {SUSPENSION_TABS.map((one) => (
-          <button key={one} type="button" aria-pressed={tab === one} onClick={() => show(one)}>
-            {SUSPENSION_TAB_NAMES[one]}
-            {one === 'better' ? null : <TabMark checks={own.filter(({ id }) => BELONGS[one].includes(id))} />}
-          </button>
-        ))}
-      </div>
+    <SegmentSides
+      segment="suspension"
+      label="Sides of the suspension"
+      shown={tab}
+      onShow={show}
+      mark={(side) =>
+        side === 'better' ? null : <TabMark checks={own.filter(({ id }) => BELONGS[side].includes(id))} />
+      }
+    >
       {tab === 'steering' || tab === 'aids' ? null : (
         <span className="seg" role="group" aria-label="End of the car">
           {(['front', 'rear'] as const).map((one) => (
@@ -61,7 +62,7 @@ export function SuspensionPage() {
           ))}
         </span>
       )}
-    </div>
+    </SegmentSides>
   );
   const foot = (
     <>

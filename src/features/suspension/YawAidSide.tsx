@@ -19,7 +19,8 @@ import { useWorked } from '../session/useWorked';
 import { Bench, Charts, Readings } from '../frame/Guarded';
 import { useAid } from './aid';
 import { AidFoot } from './AidFoot';
-import { aidsWorker, useStudy } from './aidsClient';
+import { workerOf } from '@/workers/clients';
+import { useStudy } from './useStudy';
 import { PathChart, SettleChart, TimeChart } from './YawCharts';
 import { sound } from '../frame/sound';
 
@@ -55,7 +56,7 @@ export function YawAidSide({ tabs, foot, pick }: { tabs: ReactNode; foot: ReactN
     asked === undefined
       ? undefined
       : () =>
-          aidsWorker().yaw({
+          workerOf('aids').yaw({
             ...(JSON.parse(asked) as YawInput),
             gains: Array.from({ length: GAINS }, (_, index) => mostGain * ((index + 1) / GAINS) ** 2),
           }),
@@ -378,7 +379,9 @@ function Speeds({ input, top }: { input: YawInput; top: number }) {
           <button
             type="button"
             className="btn"
-            onClick={() => study.start((report) => aidsWorker().speeds(input, speeds, GAINS_A_SPEED, report))}
+            onClick={() =>
+              study.start((report) => workerOf('aids').speeds(input, speeds, GAINS_A_SPEED, report))
+            }
           >
             Sweep over speeds
           </button>

@@ -4,7 +4,7 @@ import { USUAL_WINDOW_S } from '@/core/field/track/gpxSpeed';
 import { formatText } from '@/core/units/formatQuantity';
 import { useReader } from '@/ui/reader';
 import type { SeenTrack } from '@/workers/field.worker';
-import { fieldWorker } from '../../session/fieldClient';
+import { workerOf } from '@/workers/clients';
 import { TrackPicture } from '../TrackPicture';
 
 /** A hash that stands until the workshop has named the file. */
@@ -26,7 +26,7 @@ export function TrackDrop({
   const take = async (file: File | undefined) => {
     if (!file) return;
     setProblem(undefined);
-    const found = await fieldWorker().track(new Uint8Array(await file.arrayBuffer()), USUAL_WINDOW_S);
+    const found = await workerOf('field').track(new Uint8Array(await file.arrayBuffer()), USUAL_WINDOW_S);
     if ('refused' in found)
       return setProblem(
         `${file.name}, ${found.refused.message}${found.refused.remedy ? `: ${found.refused.remedy}` : ''}.`,

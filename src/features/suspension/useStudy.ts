@@ -1,16 +1,6 @@
-import { proxy, type Remote, wrap } from 'comlink';
+import { proxy } from 'comlink';
 import { useCallback, useRef, useState } from 'react';
-import type { AidsWorker } from '@/workers/aids.worker';
-
-let worker: Remote<AidsWorker> | undefined;
-
-/** The one worker of this page that runs the aids. */
-export function aidsWorker(): Remote<AidsWorker> {
-  worker ??= wrap<AidsWorker>(
-    new Worker(new URL('../../workers/aids.worker.ts', import.meta.url), { type: 'module' }),
-  );
-  return worker;
-}
+import { workerOf } from '@/workers/clients';
 
 export interface Study<T> {
   readonly found: T | undefined;
@@ -38,7 +28,7 @@ export function useStudy<T>(): Study<T> {
   }, []);
   const cancel = useCallback(() => {
     turn.current++;
-    void aidsWorker().cancel();
+    void workerOf('aids').cancel();
     setDone(undefined);
   }, []);
   return { found, done, start, cancel };

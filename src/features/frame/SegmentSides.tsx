@@ -1,0 +1,39 @@
+import type { ReactNode } from 'react';
+import { SIDES, type SidedSegment, type SideOf, sidesOf } from './sides';
+
+interface SegmentSidesProps<S extends SidedSegment> {
+  segment: S;
+  /** What the sides are sides of. */
+  label: string;
+  shown: SideOf<S>;
+  onShow(side: SideOf<S>): void;
+  /** Beside the name of a side. */
+  mark?: (side: SideOf<S>) => ReactNode;
+  /** At the end of the row. */
+  children?: ReactNode;
+}
+
+/** The sides of a segment, one of them shown; left out on paper. */
+export function SegmentSides<S extends SidedSegment>({
+  segment,
+  label,
+  shown,
+  onShow,
+  mark,
+  children,
+}: SegmentSidesProps<S>) {
+  const names = SIDES[segment] as Readonly<Record<SideOf<S>, string>>;
+  return (
+    <div className="tabbar noprint">
+      <div className="tabs" role="group" aria-label={label}>
+        {sidesOf(segment).map((one) => (
+          <button key={one} type="button" aria-pressed={shown === one} onClick={() => onShow(one)}>
+            {names[one]}
+            {mark?.(one)}
+          </button>
+        ))}
+      </div>
+      {children}
+    </div>
+  );
+}

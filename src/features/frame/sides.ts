@@ -1,0 +1,60 @@
+import { useSearchParams } from 'next/navigation';
+import type { Segment } from '@/core/checks/check';
+
+/** The sides of the segments that have more than one, as they are called; the first is shown unless another is asked for. */
+export const SIDES = {
+  drive: {
+    run: 'The run',
+    heat: 'Heat',
+    ratio: 'Ratio',
+    explorer: 'Explorer',
+    layout: 'Layout',
+    gears: 'Gears',
+    joints: 'Joints and shafts',
+    tyres: 'Tyres',
+  },
+  power: { supply: 'Supply', pack: 'Pack under load', wiring: 'Wiring', radio: 'Radio and fail-safe' },
+  suspension: {
+    corner: 'Corner',
+    better: 'Find a better point',
+    ride: 'Ride and landing',
+    steering: 'Steering',
+    play: 'Free play and binding',
+    aids: 'Aids',
+  },
+  parts: { few: 'From a few dimensions', mesh: 'From its own mesh' },
+  print: {
+    tonight: 'Tonight',
+    fits: 'Fits',
+    holes: 'Hole patterns',
+    list: 'Make or buy',
+    assembly: 'Assembly',
+  },
+  field: { runs: 'Runs', tracks: 'Tracks', compare: 'Compare', calibrate: 'Learn from it' },
+  learn: {
+    failures: 'Failures',
+    life: 'Life',
+    revisions: 'Revisions',
+    next: 'Next change',
+    report: 'Report',
+  },
+} as const satisfies Partial<Record<Segment, Readonly<Record<string, string>>>>;
+
+export type SidedSegment = keyof typeof SIDES;
+export type SideOf<S extends SidedSegment> = keyof (typeof SIDES)[S] & string;
+
+export const sidesOf = <S extends SidedSegment>(segment: S): readonly SideOf<S>[] =>
+  Object.keys(SIDES[segment]) as SideOf<S>[];
+
+/** Which side of a segment the page shows; it stands in the address, so that it can be linked to. */
+export function useSide<S extends SidedSegment>(
+  segment: S,
+): { side: SideOf<S>; show(side: SideOf<S>, more?: Readonly<Record<string, string>>): void } {
+  const asked = useSearchParams().get('view');
+  const all = sidesOf(segment);
+  const show = (side: SideOf<S>, more: Readonly<Record<string, string>> = {}) => {
+    const search = new URLSearchParams({ ...more, ...(side === all[0] ? {} : { view: side }) });
+    window.history.replaceState(null, '', search.size === 0 ? window.location.pathname : `?${search}`);
+  };
+  return { side: all.find((one) => one === asked) ?? all[0]!, show };
+}
