@@ -3,8 +3,14 @@ import { ensureModules } from './lib/machine.mjs';
 import { run } from './lib/run.mjs';
 import { runMain } from './lib/say.mjs';
 
-const bin = (name, ...args) =>
-  run(`node_modules/.bin/${name}`, args, { env: { ...process.env, NEXT_TELEMETRY_DISABLED: '1' } });
+/** Seconds that each step took. */
+const took = {};
+
+async function bin(name, ...args) {
+  const start = performance.now();
+  await run(`node_modules/.bin/${name}`, args, { env: { ...process.env, NEXT_TELEMETRY_DISABLED: '1' } });
+  took[name] = (took[name] ?? 0) + (performance.now() - start) / 1000;
+}
 
 /** The quick gate: formatting, lint with the arrows, types, unit tests. */
 export async function check() {
@@ -51,6 +57,8 @@ export async function check() {
     '--json',
     '--outputFile=.data/unit.json',
   );
+  const steps = Object.entries(took).map(([name, seconds]) => `${name} ${seconds.toFixed(0)} s`);
+  console.log(`The quick gate took: ${steps.join(', ')} (lint beside types).`);
 }
 
 if (import.meta.filename === process.argv[1]) {

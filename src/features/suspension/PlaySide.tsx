@@ -1,7 +1,7 @@
 'use client';
 
 import { useMemo } from 'react';
-import { MOST_PLAY_SHARE } from '@/core/suspension/checks';
+import { MOST_PLAY_SHARE } from '@/core/suspension/checks/play.check';
 import { BENCH_WORDS, benchList, cornerMark } from '@/core/suspension/benchList';
 import { type PlayOfBuild, playOf } from '@/core/suspension/playOfBuild';
 import { formatNumber, formatText } from '@/core/units/formatQuantity';

@@ -1,6 +1,6 @@
 'use client';
 
-import { SAG_BAND_PCT } from '@/core/suspension/checks';
+import { SAG_BAND_PCT } from '@/core/suspension/checks/sag.check';
 import type { RideInput, RideResult } from '@/core/suspension/ride';
 import { formatText } from '@/core/units/formatQuantity';
 import { useReader } from '@/ui/reader';

@@ -1,6 +1,6 @@
 import type { Patch, Path } from '@/core/build/patch';
 import type { End } from '@/core/build/suspension';
-import { POINT_LABELS } from '@/core/build/suspensionLabels';
+import { POINT_LABELS } from '@/core/build/labels/suspension';
 import type { PointName } from '@/core/suspension/corner';
 import { pointPath } from '@/core/suspension/namedPoints';
 import type { Vec3 } from '@/core/vec3';

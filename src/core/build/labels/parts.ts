@@ -1,4 +1,4 @@
-import type { FieldLabel, Limits } from './fieldLabel';
+import type { FieldLabel, Limits } from '../fieldLabel';
 
 const length = (label: string, to: number): FieldLabel => ({
   label,

@@ -1,5 +1,5 @@
-import { POINT_NAMES, type PointName } from '../suspension/corner';
-import type { FieldLabel, Limits } from './fieldLabel';
+import { POINT_NAMES, type PointName } from '../../suspension/corner';
+import type { FieldLabel, Limits } from '../fieldLabel';
 
 /** What a hard point is called. */
 export const POINT_LABELS: Readonly<Record<PointName, string>> = {
@@ -71,6 +71,8 @@ const labelsOf = (end: 'front' | 'rear'): [string, FieldLabel][] =>
 /** Fields of the suspension; those of an end start with its name. */
 export const SUSPENSION_LABELS: Readonly<Record<string, FieldLabel>> = {
   ...Object.fromEntries([...labelsOf('front'), ...labelsOf('rear')]),
+  'suspension.stopMm': length('Travel to stop a landing', { above: 0, to: 1000 }),
+  'suspension.kerbStopMm': length('Gives way at a kerb', { above: 0, to: 1000 }),
   'suspension.steering': { label: 'Steering' },
   'suspension.steering.lockMm': length('Rack to full lock', { above: 0, to: 200 }),
   'suspension.steering.hornMm': length('Servo horn', { above: 0, to: 500 }),
