@@ -55,6 +55,13 @@ export async function callApi<T>(
   );
 }
 
+const OUTLIVING_BYTES = 60_000;
+
+/** A request that is sent to its end even if the page is left; a browser takes none over 64 kB. */
+export const outliving = (body: unknown): RequestInit => ({
+  keepalive: new TextEncoder().encode(JSON.stringify(body)).length < OUTLIVING_BYTES,
+});
+
 export const sentenceOf = (error: unknown): string =>
   error instanceof ApiProblem ? error.sentence : NO_CONNECTION;
 

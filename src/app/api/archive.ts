@@ -5,8 +5,8 @@ import { FILES_FOLDER, type NamedFile, TEXT_NAME } from '@/core/file/buildFile';
 import { LARGEST_ARCHIVE, LARGEST_IN_ARCHIVE, LARGEST_TEXT } from '@/core/file/largestFile';
 import { DoorError } from '@/db/errors';
 
-/** An archive's clock: the same build gives the same bytes. */
-const WRITTEN_AT = new Date(1980, 0, 1);
+/** An archive's clock, the same everywhere: the same build gives the same bytes. */
+const WRITTEN_AT = { mtime: new Date(1980, 0, 1), forceDosTimestamp: true } as const;
 const MB = 1024 * 1024;
 
 /** A text and what it names beside it, as one archive; each file is asked for when its turn has come. */
@@ -18,11 +18,11 @@ export function writeArchive(
   const archive = new ZipFile();
   const out = archive.outputStream as Readable;
   archive.on('error', (error: Error) => out.destroy(error));
-  archive.addReadStreamLazy(TEXT_NAME, { mtime: WRITTEN_AT }, (open) => open(null, Readable.from(text)));
+  archive.addReadStreamLazy(TEXT_NAME, WRITTEN_AT, (open) => open(null, Readable.from(text)));
   for (const file of files) {
     archive.addReadStreamLazy(
       `${FILES_FOLDER}/${file.hash}`,
-      { mtime: WRITTEN_AT, compress: file.type !== 'image/jpeg' },
+      { ...WRITTEN_AT, compress: file.type !== 'image/jpeg' },
       (open) => {
         contentOf(file).then(
           (content) => open(null, Readable.from([content])),

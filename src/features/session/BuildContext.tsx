@@ -19,7 +19,7 @@ import type { FailureRecord, KeptBuild, RevisionRecord, RunRecord, Versioned } f
 import type { LibraryItem } from '@/core/library/items';
 import { checksOnRecord } from '@/core/checks/record';
 import type { CopyRecord, PrintRecord, PrintSheet } from '@/core/print/log';
-import { callApi, ApiProblem } from '../api';
+import { callApi, ApiProblem, outliving } from '../api';
 import { BuildSession, type SaveAnswer, type SessionState } from './buildSession';
 import { keepSteps, useKeptSteps } from './keptSteps';
 import type { BuildData } from './packedBuild';
@@ -263,16 +263,13 @@ function sessionFor(revision: RevisionRecord, revisions: readonly RevisionRecord
   });
 }
 
-/** A request that may outlive its page must stay under 64 kB. */
-const KEEPALIVE_BYTES = 60_000;
-
 async function send(revisionId: string, version: number, document: BuildDocument): Promise<SaveAnswer> {
   try {
     const saved = await callApi<{ version: number }>(
       'PUT',
       `/api/revisions/${revisionId}`,
       { version, document },
-      { keepalive: JSON.stringify(document).length < KEEPALIVE_BYTES },
+      outliving({ version, document }),
     );
     return { kind: 'saved', version: saved.version };
   } catch (error) {

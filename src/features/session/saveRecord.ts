@@ -1,7 +1,7 @@
 import type { FailureRecord, Versioned } from '@/core/field/records';
 import type { CopyRecord, PrintRecord } from '@/core/print/log';
 import { mergeSheets, type Rival, type SheetKind, type SheetOf, withMine } from '@/core/records/mergeSheets';
-import { ApiProblem, callApi } from '../api';
+import { ApiProblem, callApi, outliving } from '../api';
 import { askRivals } from './askedRivals';
 
 interface RecordOf {
@@ -30,7 +30,7 @@ export interface SaveDoors {
 }
 
 const DOORS_OF_THE_PAGE: SaveDoors = {
-  send: (path, body) => callApi('PUT', path, body, { keepalive: true }),
+  send: (path, body) => callApi('PUT', path, body, outliving(body)),
   ask: askRivals,
 };
 
