@@ -5,7 +5,8 @@ import type { DriveRunResult } from '@/core/drive/run';
 import { measuredOf } from '@/core/field/measured';
 import type { TimedRun } from '@/core/field/records';
 import { formatText } from '@/core/units/formatQuantity';
-import { type ChartLine, type ChartPoint, LineChart } from '@/ui/charts/LineChart';
+import type { ChartLine, ChartPoint } from '@/ui/charts/chartProps';
+import { LineChart } from '@/ui/charts/LineChart';
 import { useReader } from '@/ui/reader';
 import { Charts } from '../frame/Guarded';
 

@@ -1,15 +1,17 @@
 'use client';
 
-import { Canvas, type ThreeEvent, useThree } from '@react-three/fiber';
-import { useEffect, useMemo, useState } from 'react';
-import { BufferAttribute, BufferGeometry, Color, DoubleSide, Plane, Quaternion, Vector3 } from 'three';
+import { Canvas } from '@react-three/fiber';
+import { useState } from 'react';
+import { Plane, Vector3 } from 'three';
 import type { PartBox, PartMesh } from '@/core/build/parts';
 import { FAILS_BY } from '@/core/mesh/fem/stresses';
-import { dot, unit, type Vec3 } from '@/core/vec3';
+import { unit, type Vec3 } from '@/core/vec3';
 import { formatNumber } from '@/core/units/formatQuantity';
 import { useReader } from '@/ui/reader';
-import { hasWebGl, type Ink, inkOf, Orbit } from '@/ui/space';
+import { hasWebGl, inkOf, Orbit } from '@/ui/space';
 import type { SeenMesh, Solved } from '@/workers/parts.worker';
+import { type Shows, SHOWS, SHOW_WORDS, MeshBody, SolvedBody, DRAWN_MOVE } from './PartBodies';
+import { Box, Arrow, centreOf } from './PartMarks';
 
 interface PartSceneProps {
   seen: SeenMesh;
@@ -21,18 +23,6 @@ interface PartSceneProps {
 }
 
 const HEIGHT_PX = 380;
-const OVERHANG = Math.cos(Math.PI / 4);
-/** Share of the height within which a face lies on the bed. */
-const ON_BED = 1e-3;
-/** The largest movement is drawn as this share of the part's size. */
-const DRAWN_MOVE = 0.12;
-const SHOWS = ['margin', 'criterion', 'mesh'] as const;
-type Shows = (typeof SHOWS)[number];
-const SHOW_WORDS: Readonly<Record<Shows, string>> = {
-  margin: 'margin',
-  criterion: 'how it fails',
-  mesh: 'mesh and supports',
-};
 
 /** The part in space: faces to click, boxes that hold and pull, supports, and after a run its margins. */
 export function PartScene({ seen, mesh, solved, mode, onMode, onFace }: PartSceneProps) {
@@ -181,12 +171,6 @@ export function PartScene({ seen, mesh, solved, mode, onMode, onFace }: PartScen
   );
 }
 
-const centreOf = ({ min, max }: PartBox): Vec3 => [
-  (min[0] + max[0]) / 2,
-  (min[1] + max[1]) / 2,
-  (min[2] + max[2]) / 2,
-];
-
 /** Where a line from a box's middle leaves it in the direction of its pull. */
 function outOf({ direction, ...box }: PartBox & { direction: Vec3 }): Vec3 {
   const d = unit(direction);
@@ -196,208 +180,4 @@ function outOf({ direction, ...box }: PartBox & { direction: Vec3 }): Vec3 {
     ),
   );
   return centreOf(box).map((one, axis) => one + reach * d[axis]!) as unknown as Vec3;
-}
-
-function MeshBody({
-  seen: { positions, faces, measure },
-  up,
-  ink,
-  plane,
-  onFace,
-}: {
-  seen: SeenMesh;
-  up: Vec3;
-  ink: Ink;
-  plane: Plane;
-  onFace(face: number): void;
-}) {
-  const { invalidate } = useThree();
-  const geometry = useMemo(() => {
-    const made = new BufferGeometry();
-    made.setAttribute('position', new BufferAttribute(positions, 3));
-    made.setAttribute('color', new BufferAttribute(supportColours(positions, unit(up), ink), 3));
-    made.computeVertexNormals();
-    return made;
-  }, [positions, up, ink]);
-  useEffect(() => invalidate());
-  useEffect(() => () => geometry.dispose(), [geometry]);
-  const click = (event: ThreeEvent<MouseEvent>) => {
-    event.stopPropagation();
-    if (
-      event.delta > 4 ||
-      event.faceIndex === undefined ||
-      event.faceIndex === null ||
-      measure.triangles === 0
-    )
-      return;
-    onFace(faces.faceOf[event.faceIndex]!);
-  };
-  return (
-    <mesh geometry={geometry} onClick={click}>
-      <meshStandardMaterial
-        vertexColors
-        flatShading
-        side={DoubleSide}
-        roughness={0.85}
-        clippingPlanes={[plane]}
-      />
-    </mesh>
-  );
-}
-
-/** Faces that hang over more than 45° from the bed in ochre. */
-function supportColours(positions: Float32Array, b: Vec3, ink: Ink): Float32Array {
-  const [plain, hangs] = [bodyColour(ink), new Color(ink.ochre)];
-  const colours = new Float32Array(positions.length);
-  let [low, high] = [Infinity, -Infinity];
-  for (let at = 0; at < positions.length; at += 3) {
-    const h = positions[at]! * b[0] + positions[at + 1]! * b[1] + positions[at + 2]! * b[2];
-    low = Math.min(low, h);
-    high = Math.max(high, h);
-  }
-  const bed = low + ON_BED * (high - low);
-  for (let at = 0; at < positions.length; at += 9) {
-    const p = (corner: number): Vec3 => [
-      positions[at + 3 * corner]!,
-      positions[at + 3 * corner + 1]!,
-      positions[at + 3 * corner + 2]!,
-    ];
-    const [a, q, r] = [p(0), p(1), p(2)];
-    const [u, v] = [
-      [q[0] - a[0], q[1] - a[1], q[2] - a[2]],
-      [r[0] - a[0], r[1] - a[1], r[2] - a[2]],
-    ] as const;
-    const n: Vec3 = [u[1] * v[2] - u[2] * v[1], u[2] * v[0] - u[0] * v[2], u[0] * v[1] - u[1] * v[0]];
-    const size = Math.sqrt(dot(n, n)) || 1;
-    const lies = [a, q, r].every((one) => dot(one, b) <= bed);
-    const colour = -dot(n, b) / size > OVERHANG && !lies ? hangs : plain;
-    for (let corner = 0; corner < 3; corner++) colour.toArray(colours, at + 3 * corner);
-  }
-  return colours;
-}
-
-function SolvedBody({
-  solved: { surface, result },
-  by,
-  size,
-  bent,
-  ink,
-  plane,
-}: {
-  solved: Solved;
-  by: Shows;
-  size: number;
-  bent: boolean;
-  ink: Ink;
-  plane: Plane;
-}) {
-  const { invalidate } = useThree();
-  const geometry = useMemo(() => {
-    const made = new BufferGeometry();
-    const much = bent && result.maxDisplacementMm > 0 ? (DRAWN_MOVE * size) / result.maxDisplacementMm : 0;
-    made.setAttribute(
-      'position',
-      new BufferAttribute(
-        surface.positions.map((one, at) => one + much * surface.moves[at]!),
-        3,
-      ),
-    );
-    made.setAttribute(
-      'color',
-      new BufferAttribute(
-        by === 'criterion' ? criterionColours(surface.criteria, ink) : marginColours(surface.margins, ink),
-        3,
-      ),
-    );
-    made.setIndex(new BufferAttribute(surface.index, 1));
-    made.computeVertexNormals();
-    return made;
-  }, [surface, result, by, size, bent, ink]);
-  useEffect(() => invalidate());
-  useEffect(() => () => geometry.dispose(), [geometry]);
-  return (
-    <mesh geometry={geometry}>
-      <meshStandardMaterial vertexColors side={DoubleSide} roughness={0.9} clippingPlanes={[plane]} />
-    </mesh>
-  );
-}
-
-/** Between rule and quiet ink: seen on both grounds. */
-const bodyColour = (ink: Ink) => new Color(ink.rule).lerp(new Color(ink.quiet), 0.35);
-
-const [BREAKS, TIGHT, HOLDS] = [1, 1.5, 5];
-
-/** Red under one, ochre to one and a half, then to green. */
-function marginColours(margins: Float32Array, ink: Ink): Float32Array {
-  const [rust, ochre, moss, body] = [
-    new Color(ink.rust),
-    new Color(ink.ochre),
-    new Color(ink.moss),
-    bodyColour(ink),
-  ];
-  const out = new Float32Array(3 * margins.length);
-  const mixed = new Color();
-  margins.forEach((margin, at) => {
-    if (margin < BREAKS) mixed.copy(rust);
-    else if (margin < TIGHT) mixed.copy(ochre);
-    else mixed.copy(moss).lerp(body, Math.min(1, Math.log(margin / TIGHT) / Math.log(HOLDS)));
-    mixed.toArray(out, 3 * at);
-  });
-  return out;
-}
-
-function criterionColours(criteria: Uint8Array, ink: Ink): Float32Array {
-  const colours = [bodyColour(ink), new Color(ink.rust), new Color(ink.ochre)];
-  const out = new Float32Array(3 * criteria.length);
-  criteria.forEach((which, at) => colours[which]!.toArray(out, 3 * at));
-  return out;
-}
-
-function Box({ box, colour, size }: { box: PartBox; colour: string; size: number }) {
-  const least = size / 60;
-  return (
-    <mesh position={centreOf(box) as [number, number, number]}>
-      <boxGeometry
-        args={
-          [0, 1, 2].map((axis) => Math.max(least, box.max[axis]! - box.min[axis]!)) as [
-            number,
-            number,
-            number,
-          ]
-        }
-      />
-      <meshStandardMaterial color={colour} transparent opacity={0.4} depthWrite={false} />
-    </mesh>
-  );
-}
-
-const UPRIGHT = new Vector3(0, 1, 0);
-
-function Arrow({
-  from,
-  direction,
-  length,
-  colour,
-}: {
-  from: Vec3;
-  direction: Vec3;
-  length: number;
-  colour: string;
-}) {
-  const turn = useMemo(
-    () => new Quaternion().setFromUnitVectors(UPRIGHT, new Vector3(...direction).normalize()),
-    [direction],
-  );
-  return (
-    <group position={from as [number, number, number]} quaternion={turn}>
-      <mesh position={[0, length * 0.4, 0]}>
-        <cylinderGeometry args={[length / 28, length / 28, length * 0.8, 12]} />
-        <meshStandardMaterial color={colour} />
-      </mesh>
-      <mesh position={[0, length * 0.9, 0]}>
-        <coneGeometry args={[length / 11, length * 0.2, 16]} />
-        <meshStandardMaterial color={colour} />
-      </mesh>
-    </group>
-  );
 }

@@ -4,69 +4,17 @@ import { scaleLinear } from 'd3-scale';
 import { line as lineShape } from 'd3-shape';
 import { useId, useState } from 'react';
 import { formatNumber } from '@/core/units/formatQuantity';
-import { type QuantityName, toShown, unitOf } from '@/core/units/quantities';
+import { toShown, unitOf } from '@/core/units/quantities';
 import { useReader } from '../reader';
 import { useNarrow } from '../useNarrow';
-
-export type LineStyle = 'predicted' | 'predictedQuiet' | 'measured' | 'earlier';
-
-export interface ChartLine {
-  id: string;
-  label: string;
-  style: LineStyle;
-  xs: readonly number[];
-  ys: readonly number[];
-  /** Share of the line's length at which its label stands. */
-  labelAt?: number;
-  /** Offset of the label in pixels. */
-  labelShift?: readonly [number, number];
-}
-
-/** A measured point with its error, or a predicted one, hollow. */
-export interface ChartPoint {
-  x: number;
-  y: number;
-  error?: number;
-  label?: string;
-  measured: boolean;
-  /** The label stands under the point. */
-  under?: boolean;
-}
-
-export interface ChartProps {
-  title: string;
-  xQuantity: QuantityName;
-  yQuantity: QuantityName;
-  lines: readonly ChartLine[];
-  /** Everything above this line is out of reach. */
-  limit?: ChartLine;
-  /** Everything below this value is out of bounds. */
-  floor?: { y: number; label: string };
-  /** Values that must not be passed, each a line with a hatched edge. */
-  levels?: readonly { y: number; label: string; labelLeft?: boolean }[];
-  /** Everything to the right of this is out of bounds. */
-  beyond?: { x: number; label: string };
-  /** Where the y axis starts, 0 if not given. */
-  yMin?: number;
-  points?: readonly ChartPoint[];
-  /** Upright lines: a wish or a distance. */
-  uprights?: readonly { x: number; label: string; wish?: boolean }[];
-  /** Where the x axis starts, 0 if not given. */
-  xMin?: number;
-  xMax: number;
-  yMax: number;
-  /** One of many beside each other: fewer ticks. */
-  small?: boolean;
-  width?: number;
-  height?: number;
-  /** The picture in a sentence. */
-  summary: string;
-  testId?: string;
-}
+import { type LineStyle, type ChartProps, type ChartLine } from './chartProps';
+import { ChartTable } from './ChartTable';
 
 /** A chart drawn wider would shrink its words on a phone. */
 const [USUAL_WIDTH, PHONE_WIDTH] = [460, 358];
+
 const PAD = { left: 42, right: 12, top: 20, bottom: 34 };
+
 const STYLES: Readonly<Record<LineStyle, { stroke: string; width: number; dash?: string; ink: string }>> = {
   predicted: { stroke: 'var(--ink)', width: 2.4, dash: '7 4', ink: 'var(--ink)' },
   predictedQuiet: { stroke: 'var(--moss)', width: 2.2, dash: '5 3', ink: 'var(--moss)' },
@@ -366,55 +314,5 @@ export function LineChart(props: ChartProps) {
       )}
       <p className="hidden">{summary}</p>
     </figure>
-  );
-}
-
-const TABLE_ROWS = 12;
-
-function ChartTable({
-  lines,
-  limit,
-  xSymbol,
-  ySymbol,
-  shownX,
-  shownY,
-  xMin = 0,
-  xMax,
-}: ChartProps & { xSymbol: string; ySymbol: string; shownX(v: number): string; shownY(v: number): string }) {
-  const all = [...lines, ...(limit ? [limit] : [])];
-  const rows = Array.from({ length: TABLE_ROWS + 1 }, (_, i) => xMin + ((xMax - xMin) * i) / TABLE_ROWS);
-  const at = ({ xs, ys }: ChartLine, value: number) => {
-    const next = xs.findIndex((one) => one >= value);
-    if (next < 0) return undefined;
-    if (next === 0) return ys[0];
-    const share = (value - xs[next - 1]!) / (xs[next]! - xs[next - 1]! || 1);
-    return ys[next - 1]! + share * (ys[next]! - ys[next - 1]!);
-  };
-  return (
-    <div className="tablebox">
-      <table className="tableview">
-        <thead>
-          <tr>
-            <th>{xSymbol}</th>
-            {all.map((line) => (
-              <th key={line.id}>
-                {line.label}, {ySymbol}
-              </th>
-            ))}
-          </tr>
-        </thead>
-        <tbody>
-          {rows.map((value) => (
-            <tr key={value}>
-              <td>{shownX(value)}</td>
-              {all.map((line) => {
-                const found = at(line, value);
-                return <td key={line.id}>{found === undefined ? '' : shownY(found)}</td>;
-              })}
-            </tr>
-          ))}
-        </tbody>
-      </table>
-    </div>
   );
 }

@@ -1,0 +1,119 @@
+import { gapOf, type Measured } from '@/core/field/measured';
+import { isTimed, RUN_KIND_NAMES, type RunKind, type RunRecord, type TimedRun } from '@/core/field/records';
+import { reportWords, wrongWheels } from '@/core/field/reportWords';
+import { workingMeasured, workingPrediction } from '@/core/field/working';
+import { formatText, formatWithError } from '@/core/units/formatQuantity';
+import { numberFormat } from '@/core/units/numberFormat';
+import { DotPlot } from '@/ui/charts/DotPlot';
+import { Figure } from '@/ui/Figure';
+import { useReader } from '@/ui/reader';
+import { useBuild } from '../session/BuildContext';
+
+export interface ShownRun {
+  run: TimedRun;
+  measured: Measured;
+}
+
+/** What the last run measured against what was predicted, in one sentence. */
+export function FieldAnswer({ shown, last }: { shown: ShownRun | undefined; last: RunRecord | undefined }) {
+  const { reader } = useReader();
+  const { revision } = useBuild();
+  if (last && !isTimed(last)) {
+    const wrong = last.report ? wrongWheels(last.report) : [];
+    return (
+      <h1 className="answer" data-testid="field-answer">
+        {RUN_KIND_NAMES[last.kind]}:{' '}
+        {wrong.length > 0 ? (
+          <span className="figure over">{wrong.join(', ')}</span>
+        ) : (
+          reportWords(last, reader) || 'logged'
+        )}
+        .{wrong.length > 0 ? ' Do not put it on the ground before that is right.' : ''}
+      </h1>
+    );
+  }
+  if (!shown)
+    return (
+      <h1 className="answer" data-testid="field-answer">
+        No run of revision {revision.letter} yet. Mark out 20 m, run it three times, and it stands here
+        against the prediction.
+      </h1>
+    );
+  const { run, measured } = shown;
+  const gap = gapOf(run, measured);
+  const speed = (value: number) => formatText(value, 'speedMps', reader);
+  const launch = run.kind === 'launch';
+  const time = launch
+    ? formatWithError(measured.time.mean, measured.timeErrorS, 'timeS', reader)
+    : formatWithError(measured.speed.mean, measured.speedErrorMps, 'speedMps', reader);
+  return (
+    <h1 className="answer" data-testid="field-answer">
+      <Figure title="the measurement" steps={workingMeasured(run, measured)} tone="measured">
+        {time}
+      </Figure>{' '}
+      over {formatText(run.conditions.distanceM, 'distanceM', reader)}
+      {launch ? ' from rest' : ''} on {run.conditions.surfaceName.toLowerCase()}, {measured.speed.n} attempt
+      {measured.speed.n === 1 ? '' : 's'}.{' '}
+      {run.prediction && gap ? (
+        <>
+          Predicted{' '}
+          <Figure title="the prediction" steps={workingPrediction(run)} tone="plainfig">
+            {launch ? formatText(run.prediction.timeS, 'timeS', reader) : speed(run.prediction.speedMps)}
+          </Figure>
+          : {verdict(gap.differencePct, gap.sigmas, reader.locale)}
+        </>
+      ) : (
+        'There was no prediction to compare it with.'
+      )}
+    </h1>
+  );
+}
+
+function verdict(differencePct: number, sigmas: number, locale: string): string {
+  const size = numberFormat(locale, { maximumSignificantDigits: 2 }).format(Math.abs(differencePct));
+  const way = differencePct < 0 ? 'slower' : 'faster';
+  const within =
+    Math.abs(sigmas) <= 2
+      ? 'within what both are sure of.'
+      : 'more than both are sure of: something in the model or the run is off.';
+  return `${size}\u00a0% ${way}, ${within}`;
+}
+
+/** The runs of one kind, each measured beside its prediction. */
+export function KindPlot({
+  kind,
+  shown,
+  targetMps,
+}: {
+  kind: RunKind;
+  shown: readonly ShownRun[];
+  targetMps: number | undefined;
+}) {
+  const { reader } = useReader();
+  if (shown.length === 0) return null;
+  const launch = kind === 'launch';
+  const day = new Intl.DateTimeFormat(reader.locale, { day: 'numeric', month: 'short', timeZone: 'UTC' });
+  return (
+    <div style={{ marginTop: 12 }}>
+      <DotPlot
+        title={`${RUN_KIND_NAMES[kind]}: measured against predicted`}
+        quantity={launch ? 'timeS' : 'speedMps'}
+        wish={launch || targetMps === undefined ? undefined : { value: targetMps, label: 'wish' }}
+        rows={shown.map(({ run, measured }) => ({
+          id: run.id,
+          label: `${day.format(new Date(run.ranAt))}`,
+          values: measured.attempts.map(({ timeS, speedMps }) => (launch ? timeS : speedMps)),
+          mean: launch ? measured.time.mean : measured.speed.mean,
+          error: launch ? measured.timeErrorS : measured.speedErrorMps,
+          ...(run.prediction
+            ? {
+                predicted: launch
+                  ? { value: run.prediction.timeS, error: run.prediction.timeErrorS }
+                  : { value: run.prediction.speedMps, error: run.prediction.speedErrorMps },
+              }
+            : {}),
+        }))}
+      />
+    </div>
+  );
+}

@@ -1,0 +1,180 @@
+import { useState } from 'react';
+import { gapOf, measuredOf } from '@/core/field/measured';
+import { isTimed, RUN_KIND_NAMES, type RunRecord } from '@/core/field/records';
+import { reportWords } from '@/core/field/reportWords';
+import { formatNumber, formatText, formatWithError } from '@/core/units/formatQuantity';
+import { useReader } from '@/ui/reader';
+import { When } from '@/ui/When';
+import { sentenceOf } from '../api';
+import { useBuild } from '../session/BuildContext';
+import { giveUp } from '../session/waiting';
+import { type HeldRun } from './useRuns';
+import { deleteUndoably } from '../session/deleting';
+
+const MOST_LISTED = 30;
+
+/** The runs of a revision with what came out and under what conditions. */
+export function RunTable({ own }: { own: readonly HeldRun[] }) {
+  const { dropRun, keepRun } = useBuild();
+  const { reader } = useReader();
+  const [problem, setProblem] = useState<string>();
+  const [whole, setWhole] = useState(false);
+  if (own.length === 0) return null;
+  const first = whole ? 0 : Math.max(0, own.length - MOST_LISTED);
+  const drop = async ({ run, waits }: HeldRun) => {
+    const { id } = run;
+    try {
+      if (waits) return await giveUp(id, RUN_KIND_NAMES[run.kind]);
+      await deleteUndoably(
+        `/api/runs/${id}`,
+        `${RUN_KIND_NAMES[run.kind]} deleted.`,
+        () => dropRun(id),
+        keepRun,
+      );
+    } catch (error) {
+      setProblem(sentenceOf(error));
+    }
+  };
+  return (
+    <>
+      <div className="cap" style={{ marginTop: 16 }}>
+        Runs of this revision
+      </div>
+      {problem ? (
+        <p className="note bad" role="alert">
+          {problem}
+        </p>
+      ) : null}
+      <div className="gridbox">
+        <table className="grid" data-testid="runs">
+          <thead>
+            <tr>
+              <th>When</th>
+              <th>Kind</th>
+              <th>What came out</th>
+              <th className="num">Predicted</th>
+              <th>Conditions</th>
+              <th />
+            </tr>
+          </thead>
+          <tbody>
+            {own.slice(first).map((held, index) => (
+              <RunRow
+                key={held.run.id}
+                held={held}
+                index={first + index}
+                reader={reader}
+                onDrop={() => void drop(held)}
+              />
+            ))}
+          </tbody>
+        </table>
+      </div>
+      {own.length > MOST_LISTED ? (
+        <button type="button" className="link" onClick={() => setWhole(!whole)}>
+          {whole ? `the last ${MOST_LISTED} only` : `all ${own.length} runs`}
+        </button>
+      ) : null}
+    </>
+  );
+}
+
+function RunRow({
+  held: { run, waits },
+  index,
+  reader,
+  onDrop,
+}: {
+  held: HeldRun;
+  index: number;
+  reader: Parameters<typeof formatText>[2];
+  onDrop(): void;
+}) {
+  const measured = isTimed(run) ? measuredOf(run) : undefined;
+  const gap = measured ? gapOf(run, measured) : undefined;
+  return (
+    <tr data-waits={waits}>
+      <td>
+        <When at={run.ranAt} time />
+        {waits ? (
+          <div className="slate" style={{ fontSize: 12 }}>
+            waits to be sent
+          </div>
+        ) : null}
+      </td>
+      <td>{RUN_KIND_NAMES[run.kind]}</td>
+      <td>
+        {measured ? (
+          <>
+            <b>{formatWithError(measured.speed.mean, measured.speedErrorMps, 'speedMps', reader)}</b>{' '}
+            <span className="quiet">
+              {measured.speed.n === 1
+                ? 'one attempt'
+                : `${measured.speed.n} attempts, sd ${formatText(measured.speed.sd ?? 0, 'speedMps', reader, 2)}`}
+              {run.kind === 'launch'
+                ? `, ${formatText(2 * measured.speed.mean, 'speedMps', reader)} at the end`
+                : ''}
+            </span>
+          </>
+        ) : (
+          reportWords(run, reader)
+        )}
+        {(run.photos ?? []).map(({ hash }) => (
+          <a
+            key={hash}
+            href={`/api/files/${hash}`}
+            target="_blank"
+            rel="noreferrer"
+            style={{ marginLeft: 8 }}
+          >
+            photo
+          </a>
+        ))}
+      </td>
+      <td className="num">
+        {run.prediction
+          ? formatText(run.prediction.speedMps, 'speedMps', reader)
+          : isTimed(run)
+            ? 'none'
+            : ''}
+        {gap && Math.abs(gap.sigmas) > 2 ? (
+          <div style={{ color: 'var(--rust)', fontSize: 12 }}>outside its band</div>
+        ) : null}
+      </td>
+      <td className="quiet">{conditionWords(run, reader)}</td>
+      <td>
+        <button
+          type="button"
+          className="plain"
+          aria-label={`Delete the ${RUN_KIND_NAMES[run.kind].toLowerCase()} ${index + 1}`}
+          onClick={onDrop}
+        >
+          delete
+        </button>
+      </td>
+    </tr>
+  );
+}
+
+const SETTINGS_SAID = 3;
+
+function conditionWords(
+  { conditions, note }: Pick<RunRecord, 'conditions' | 'note'>,
+  reader: Parameters<typeof formatText>[2],
+): string {
+  const { surfaceName, ambientC, packVBefore, packVAfter, extraMassG, settings = [] } = conditions;
+  return [
+    surfaceName?.toLowerCase() ?? '',
+    ambientC === undefined ? '' : formatText(ambientC, 'temperatureC', reader),
+    packVBefore === undefined
+      ? ''
+      : `${formatText(packVBefore, 'voltageV', reader)}${packVAfter === undefined ? '' : ` to ${formatText(packVAfter, 'voltageV', reader)}`}`,
+    extraMassG ? `${extraMassG > 0 ? '+' : ''}${formatText(extraMassG, 'massG', reader)}` : '',
+    ...settings
+      .slice(0, SETTINGS_SAID)
+      .map(({ name, value }) => `${name} ${formatNumber(value, reader.locale, 3)}`),
+    note ?? '',
+  ]
+    .filter(Boolean)
+    .join(', ');
+}

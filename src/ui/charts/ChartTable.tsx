@@ -1,0 +1,51 @@
+import { type ChartProps, type ChartLine } from './chartProps';
+
+const TABLE_ROWS = 12;
+
+export function ChartTable({
+  lines,
+  limit,
+  xSymbol,
+  ySymbol,
+  shownX,
+  shownY,
+  xMin = 0,
+  xMax,
+}: ChartProps & { xSymbol: string; ySymbol: string; shownX(v: number): string; shownY(v: number): string }) {
+  const all = [...lines, ...(limit ? [limit] : [])];
+  const rows = Array.from({ length: TABLE_ROWS + 1 }, (_, i) => xMin + ((xMax - xMin) * i) / TABLE_ROWS);
+  const at = ({ xs, ys }: ChartLine, value: number) => {
+    const next = xs.findIndex((one) => one >= value);
+    if (next < 0) return undefined;
+    if (next === 0) return ys[0];
+    const share = (value - xs[next - 1]!) / (xs[next]! - xs[next - 1]! || 1);
+    return ys[next - 1]! + share * (ys[next]! - ys[next - 1]!);
+  };
+  return (
+    <div className="tablebox">
+      <table className="tableview">
+        <thead>
+          <tr>
+            <th>{xSymbol}</th>
+            {all.map((line) => (
+              <th key={line.id}>
+                {line.label}, {ySymbol}
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {rows.map((value) => (
+            <tr key={value}>
+              <td>{shownX(value)}</td>
+              {all.map((line) => {
+                const found = at(line, value);
+                return <td key={line.id}>{found === undefined ? '' : shownY(found)}</td>;
+              })}
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </div>
+  );
+}

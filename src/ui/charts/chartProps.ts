@@ -1,0 +1,57 @@
+import { type QuantityName } from '@/core/units/quantities';
+
+export type LineStyle = 'predicted' | 'predictedQuiet' | 'measured' | 'earlier';
+
+export interface ChartLine {
+  id: string;
+  label: string;
+  style: LineStyle;
+  xs: readonly number[];
+  ys: readonly number[];
+  /** Share of the line's length at which its label stands. */
+  labelAt?: number;
+  /** Offset of the label in pixels. */
+  labelShift?: readonly [number, number];
+}
+
+/** A measured point with its error, or a predicted one, hollow. */
+export interface ChartPoint {
+  x: number;
+  y: number;
+  error?: number;
+  label?: string;
+  measured: boolean;
+  /** The label stands under the point. */
+  under?: boolean;
+}
+
+export interface ChartProps {
+  title: string;
+  xQuantity: QuantityName;
+  yQuantity: QuantityName;
+  lines: readonly ChartLine[];
+  /** Everything above this line is out of reach. */
+  limit?: ChartLine;
+  /** Everything below this value is out of bounds. */
+  floor?: { y: number; label: string };
+  /** Values that must not be passed, each a line with a hatched edge. */
+  levels?: readonly { y: number; label: string; labelLeft?: boolean }[];
+  /** Everything to the right of this is out of bounds. */
+  beyond?: { x: number; label: string };
+  /** Where the y axis starts, 0 if not given. */
+  yMin?: number;
+  points?: readonly ChartPoint[];
+  /** Upright lines: a wish or a distance. */
+  uprights?: readonly { x: number; label: string; wish?: boolean }[];
+  /** Where the x axis starts, 0 if not given. */
+  xMin?: number;
+  xMax: number;
+  yMax: number;
+  /** One of many beside each other: fewer ticks. */
+  small?: boolean;
+  width?: number;
+  height?: number;
+  /** The picture in a sentence. */
+  summary: string;
+  testId?: string;
+}
