@@ -36,6 +36,8 @@ const shared = {
 };
 
 export default {
+  // a thread that starts, or a database on a busy machine, takes its time
+  testTimeout: 30_000,
   projects: [
     {
       ...shared,
