@@ -42,7 +42,7 @@ export type FiledRun = (Omit<RunRecord, 'document'> & { documentOf: string }) | 
 export const FILE_LISTS = ['revisions', 'runs', 'failures', 'prints', 'copies', 'library', 'files'] as const;
 export type FileList = (typeof FILE_LISTS)[number];
 
-/** Before the lists of an archive its text is called so; its files lie in a folder, each under its hash. */
+/** What the text of an archive is called, and the folder in which its files lie, each under its hash. */
 export const TEXT_NAME = 'build.json';
 export const FILES_FOLDER = 'files';
 
