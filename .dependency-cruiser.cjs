@@ -1,8 +1,22 @@
 const layer = (name, from, to) => ({ name, severity: 'error', from: { path: from }, to: { path: to } });
 
+/** Storeys of core, the lowest first: an import never points up. */
+const storeys = (...names) =>
+  names.slice(0, -1).map((name, at) => ({
+    ...layer(`${name}-points-down`, `^src/core/${name}/`, `^src/core/(${names.slice(at + 1).join('|')})/`),
+    from: { path: `^src/core/${name}/`, pathNot: '\\.test\\.ts$' },
+  }));
+
 module.exports = {
   forbidden: [
     { name: 'no-circular', severity: 'error', from: {}, to: { circular: true } },
+    ...storeys('base', 'physics', 'car', 'worked', 'verdict', 'advice'),
+    {
+      name: 'car-takes-types-of-physics',
+      severity: 'error',
+      from: { path: '^src/core/car/', pathNot: '\\.(test|schema)\\.ts$|/labels/' },
+      to: { path: '^src/core/physics/', dependencyTypesNot: ['type-only'] },
+    },
     layer('core-is-lowest', '^src/core', '^src/(words|app|features|ui|workers|db|cli)'),
     {
       name: 'core-has-no-platform',

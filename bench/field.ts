@@ -1,9 +1,9 @@
-import { calibrateRuns } from '@/core/field/model/calibrate';
-import { nominalRun } from '@/core/field/predictRun';
-import type { RunRecord, TimedConditions } from '@/core/field/records';
-import { gpxSpeed } from '@/core/field/track/gpxSpeed';
-import { printPlates } from '@/core/print/plates';
-import type { BuildDocument } from '@/core/build/document';
+import { calibrateRuns } from '@/core/worked/field/calibrate';
+import { nominalRun } from '@/core/worked/field/predictRun';
+import type { RunRecord, TimedConditions } from '@/core/car/records/records';
+import { gpxSpeed } from '@/core/physics/timing/track/gpxSpeed';
+import { printPlates } from '@/core/physics/printing/plates';
+import type { BuildDocument } from '@/core/car/document/document';
 
 const [POINTS, RUNS, PARTS] = [100_000, 20, 60];
 

@@ -1,4 +1,4 @@
-import type { DriveRunInput } from '@/core/drive/definition';
+import type { DriveRunInput } from '@/core/physics/motion/definition';
 
 const OPEN_FULL_V = 4.2;
 const FORCE_POINTS = 51;

@@ -1,9 +1,9 @@
-import type { BuildDocument } from '@/core/build/document';
-import { effectsBetween } from '@/core/checks/effects';
-import { checksOnRecord } from '@/core/checks/record';
-import { nextChanges } from '@/core/checks/steps/nextChanges';
-import { livesOfParts } from '@/core/field/lives';
-import type { FailureRecord, RevisionRecord, RunRecord } from '@/core/field/records';
+import type { BuildDocument } from '@/core/car/document/document';
+import { effectsBetween } from '@/core/advice/effects/effects';
+import { checksOnRecord } from '@/core/verdict/record';
+import { nextChanges } from '@/core/advice/steps/nextChanges';
+import { livesOfParts } from '@/core/worked/field/lives';
+import type { FailureRecord, RevisionRecord, RunRecord } from '@/core/car/records/records';
 import { timed } from './field';
 
 const [RUNS, FAILURES] = [500, 200];

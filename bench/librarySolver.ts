@@ -1,6 +1,6 @@
 import { levenbergMarquardt } from 'ml-levenberg-marquardt';
-import type { WishboneCorner } from '@/core/suspension/corner';
-import { cross, distance, dot, subtract, type Vec3 } from '@/core/vec3';
+import type { WishboneCorner } from '@/core/physics/corner/corner';
+import { cross, distance, dot, subtract, type Vec3 } from '@/core/base/vec3';
 
 const NEAR_MM = 1e-7;
 const MOST_ITERATIONS = 60;

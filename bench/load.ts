@@ -1,8 +1,8 @@
 import { existsSync, readFileSync } from 'node:fs';
 import { Agent, get } from 'node:http';
 import { setTimeout as wait } from 'node:timers/promises';
-import { keptStates } from '@/core/checks/keptStates';
-import { statesOn } from '@/core/checks/evaluate';
+import { keptStates } from '@/core/verdict/keptStates';
+import { statesOn } from '@/core/verdict/evaluate';
 import { closeDatabase, database } from '@/db/client';
 import { defaultWorkshop } from '@/db/queries/workshops';
 import { unpackBuild } from '@/features/session/packedBuild';

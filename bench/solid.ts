@@ -1,13 +1,13 @@
-import { brickStiffness, layeredStiffness, patternStiffness } from '@/core/mesh/fem/brick';
-import { type Clamp, clamped } from '@/core/mesh/fem/clamp';
-import { conjugate } from '@/core/mesh/fem/conjugate';
-import { bricksOf } from '@/core/mesh/fem/bricks';
-import { type FemSettings, solvedSolid } from '@/core/mesh/fem/fem';
-import { productOf } from '@/core/mesh/fem/product';
-import { gridOver, voxelised } from '@/core/mesh/fem/voxelise';
-import type { Mesh } from '@/core/mesh/mesh';
-import { boxCorners, meshOf, ringCorners } from '@/core/mesh/shapes';
-import { STILL } from '@/core/vec3';
+import { brickStiffness, layeredStiffness, patternStiffness } from '@/core/physics/fem/brick';
+import { type Clamp, clamped } from '@/core/physics/fem/clamp';
+import { conjugate } from '@/core/physics/fem/conjugate';
+import { bricksOf } from '@/core/physics/solid/bricks';
+import { type FemSettings, solvedSolid } from '@/core/physics/fem/fem';
+import { productOf } from '@/core/physics/fem/product';
+import { gridOver, voxelised } from '@/core/physics/solid/voxelise';
+import type { Mesh } from '@/core/physics/meshFiles/mesh';
+import { boxCorners, meshOf, ringCorners } from '@/core/physics/solid/shapes';
+import { STILL } from '@/core/base/vec3';
 
 const MATERIAL = {
   modulusMpa: 2000,

@@ -1,6 +1,6 @@
 import { writeFileSync } from 'node:fs';
-import { buildFileSchema } from '@/core/file/buildFile.schema';
-import { jsonSchema } from '@/core/schema/jsonSchema';
+import { buildFileSchema } from '@/core/car/file/buildFile.schema';
+import { jsonSchema } from '@/core/base/schema/jsonSchema';
 
 writeFileSync(
   'docs/badger.schema.json',

@@ -1,4 +1,4 @@
-import { isKeepable } from '@/core/schema/keepable';
+import { isKeepable } from '@/core/base/schema/keepable';
 
 /** Whether an address with its query is well encoded and names only what can be kept. */
 export function isWellFormed(address: string): boolean {

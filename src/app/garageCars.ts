@@ -1,6 +1,6 @@
 import { LRUCache } from 'lru-cache';
-import { ailing, type GarageCar } from '@/core/checks/garage';
-import type { Thresholds } from '@/core/checks/check';
+import { ailing, type GarageCar } from '@/core/advice/garage';
+import type { Thresholds } from '@/core/verdict/engine/check';
 import type { Database } from '@/db/client';
 import { DoorError } from '@/db/errors';
 import { wholeBuild } from '@/db/queries/builds';

@@ -1,5 +1,5 @@
 import { cookies, headers } from 'next/headers';
-import type { Reader } from '@/core/units/formatQuantity';
+import type { Reader } from '@/core/base/units/formatQuantity';
 
 /** Locale and units of the page that is being made. */
 export async function readerOfRequest(): Promise<{ reader: Reader; known: boolean }> {

@@ -1,8 +1,8 @@
 import { readFileSync } from 'node:fs';
-import { CalcError, type Problem } from '@/core/errors';
+import { CalcError, type Problem } from '@/core/base/errors';
 import { operations } from '@/core/operations';
-import { jsonSchema } from '@/core/schema/jsonSchema';
-import { parse } from '@/core/schema/parse';
+import { jsonSchema } from '@/core/base/schema/jsonSchema';
+import { parse } from '@/core/base/schema/parse';
 
 type Refusal = { operation: string } & Problem;
 type Answer = { output: object } | { error: Refusal };

@@ -1,6 +1,6 @@
 import { and, inArray, type SQL, sql } from 'drizzle-orm';
 import { LRUCache } from 'lru-cache';
-import type { BuildDocument } from '@/core/build/document';
+import type { BuildDocument } from '@/core/car/document/document';
 import type { Database } from './client';
 import { revisions, runs } from './schema';
 

@@ -1,4 +1,4 @@
-import type { Problem } from '@/core/errors';
+import type { Problem } from '@/core/base/errors';
 
 export type DoorCode =
   | 'notFound'

@@ -14,13 +14,13 @@ import {
   timestamp,
   uniqueIndex,
 } from 'drizzle-orm/pg-core';
-import type { BuildDocument } from '@/core/build/document';
-import type { Attempt, Conditions, KeptTrack, RunKind, RunPrediction } from '@/core/field/records';
-import type { FailureLedger } from '@/core/field/failureLedger';
-import type { Photo, RunReport } from '@/core/field/report';
-import type { CopySheet, PrintSheet } from '@/core/print/log';
-import type { LibraryFigures, LibraryKind } from '@/core/library/items';
-import type { Thresholds } from '@/core/checks/check';
+import type { BuildDocument } from '@/core/car/document/document';
+import type { Attempt, Conditions, KeptTrack, RunKind, RunPrediction } from '@/core/car/records/records';
+import type { FailureLedger } from '@/core/car/records/failureLedger';
+import type { Photo, RunReport } from '@/core/car/records/report';
+import type { CopySheet, PrintSheet } from '@/core/car/records/prints';
+import type { LibraryFigures, LibraryKind } from '@/core/car/library/items';
+import type { Thresholds } from '@/core/verdict/engine/check';
 
 const moment = (name: string) => timestamp(name, { withTimezone: true, mode: 'string' });
 

@@ -1,4 +1,4 @@
-import type { Problem } from '@/core/errors';
+import type { Problem } from '@/core/base/errors';
 
 /** A refusal by the server, in its own words. */
 export class ApiProblem extends Error implements Problem {

@@ -1,7 +1,7 @@
 'use client';
 
-import type { Check, Remedy } from '@/core/checks/check';
-import { formatQuantity } from '@/core/units/formatQuantity';
+import type { Check, Remedy } from '@/core/verdict/engine/check';
+import { formatQuantity } from '@/core/base/units/formatQuantity';
 import { MarginBar } from './MarginBar';
 import { useReader } from './reader';
 import { STATE_WORDS, StateMark } from './StateMark';

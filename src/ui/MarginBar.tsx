@@ -1,4 +1,4 @@
-import type { Check } from '@/core/checks/check';
+import type { Check } from '@/core/verdict/engine/check';
 
 const WIDTH = 132;
 

@@ -1,5 +1,5 @@
-import type { Chassis } from '@/core/build/chassis';
-import type { DrivenAxles } from '@/core/drive/road';
+import type { Chassis } from '@/core/car/document/chassis';
+import type { DrivenAxles } from '@/core/physics/motion/road';
 
 interface PlanSketchProps {
   chassis: Chassis;

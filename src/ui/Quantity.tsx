@@ -1,7 +1,7 @@
 'use client';
 
-import { formatQuantity } from '@/core/units/formatQuantity';
-import type { QuantityName } from '@/core/units/quantities';
+import { formatQuantity } from '@/core/base/units/formatQuantity';
+import type { QuantityName } from '@/core/base/units/quantities';
 import { useReader } from './reader';
 
 /** A value in the reader's units, the unit thin-spaced in quiet ink. */

@@ -1,10 +1,10 @@
 'use client';
 
 import { type ReactNode, useEffect, useEffectEvent, useId, useRef, useState } from 'react';
-import { LEAST_POSITIVE, type Limits } from '@/core/build/fieldLabel';
-import { formatQuantity, formatText } from '@/core/units/formatQuantity';
-import { parseQuantity } from '@/core/units/parseQuantity';
-import { type QuantityName, unitOf } from '@/core/units/quantities';
+import { LEAST_POSITIVE, type Limits } from '@/core/car/fields/fieldLabel';
+import { formatQuantity, formatText } from '@/core/base/units/formatQuantity';
+import { parseQuantity } from '@/core/base/units/parseQuantity';
+import { type QuantityName, unitOf } from '@/core/base/units/quantities';
 import { useReader } from './reader';
 import { useSelectOnEntry } from './useSelectOnEntry';
 

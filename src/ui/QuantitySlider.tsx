@@ -1,8 +1,8 @@
 'use client';
 
 import { useId } from 'react';
-import { formatText } from '@/core/units/formatQuantity';
-import type { QuantityName } from '@/core/units/quantities';
+import { formatText } from '@/core/base/units/formatQuantity';
+import type { QuantityName } from '@/core/base/units/quantities';
 import { useReader } from './reader';
 import { useArrowSteps } from './useArrowSteps';
 

@@ -1,4 +1,4 @@
-import type { State } from '@/core/checks/check';
+import type { State } from '@/core/verdict/engine/check';
 
 export const STATE_WORDS: Readonly<Record<State, string>> = {
   clear: 'clear',

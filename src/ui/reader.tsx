@@ -1,9 +1,9 @@
 'use client';
 
 import { createContext, type ReactNode, useCallback, useContext, useEffect, useMemo, useState } from 'react';
-import type { Reader } from '@/core/units/formatQuantity';
-import { marksOf, type NumberMarks } from '@/core/units/parseNumber';
-import type { UnitSystem } from '@/core/units/quantities';
+import type { Reader } from '@/core/base/units/formatQuantity';
+import { marksOf, type NumberMarks } from '@/core/base/units/parseNumber';
+import type { UnitSystem } from '@/core/base/units/quantities';
 
 interface ReaderValue {
   reader: Reader;

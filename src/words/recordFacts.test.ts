@@ -1,4 +1,4 @@
-import { mergeSheets } from '@/core/records/mergeSheets';
+import { mergeSheets } from '@/core/car/records/mergeSheets';
 import { rivalWords } from './recordFacts';
 
 const reader = { units: 'metric', locale: 'en-GB' } as const;

@@ -1,11 +1,11 @@
-import { TABLES } from '@/core/field/diagnosis/tables';
-import { verdictWords } from '@/core/field/ledger';
-import type { FailureLedger, Verdict } from '@/core/field/failureLedger';
-import type { PrintSheet, WearReading } from '@/core/print/log';
-import type { Rival, SheetKind } from '@/core/records/mergeSheets';
-import { durationText } from '@/core/units/duration';
-import { formatText, type Reader } from '@/core/units/formatQuantity';
-import type { QuantityName } from '@/core/units/quantities';
+import { TABLES } from '@/core/physics/diagnosis/tables';
+import { verdictWords } from '@/core/worked/field/ledger';
+import type { FailureLedger, Verdict } from '@/core/car/records/failureLedger';
+import type { PrintSheet, WearReading } from '@/core/car/records/prints';
+import type { Rival, SheetKind } from '@/core/car/records/mergeSheets';
+import { durationText } from '@/core/base/units/duration';
+import { formatText, type Reader } from '@/core/base/units/formatQuantity';
+import type { QuantityName } from '@/core/base/units/quantities';
 
 /** A fact that two writers changed, as a reader says it. */
 export interface RivalWords {

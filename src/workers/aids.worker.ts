@@ -1,12 +1,12 @@
 import { expose } from 'comlink';
-import { type BrakeInput, type BrakeResult, brakeAssist } from '@/core/control/brakeAssist';
-import { criticalGain } from '@/core/control/criticalGain';
-import { brakeStudy, driveStudy, type Study, studySlip } from '@/core/control/slipStudy';
-import { tractionAssist } from '@/core/control/tractionAssist';
-import type { TractionInput } from '@/core/control/slipDefinition';
-import { verdictOf, yawAssist } from '@/core/control/yawAssist';
-import type { YawInput, YawRow } from '@/core/control/yawDefinition';
-import { yawMotion } from '@/core/control/yawMotion';
+import { type BrakeInput, type BrakeResult, brakeAssist } from '@/core/physics/aids/brakeAssist';
+import { criticalGain } from '@/core/physics/aids/criticalGain';
+import { brakeStudy, driveStudy, type Study, studySlip } from '@/core/physics/aids/slipStudy';
+import { tractionAssist } from '@/core/physics/aids/tractionAssist';
+import type { TractionInput } from '@/core/physics/aids/slipDefinition';
+import { verdictOf, yawAssist } from '@/core/physics/aids/yawAssist';
+import type { YawInput, YawRow } from '@/core/physics/aids/yawDefinition';
+import { yawMotion } from '@/core/physics/aids/yawMotion';
 import { pieces } from './pieces';
 import { told } from './refusal';
 

@@ -1,5 +1,5 @@
 import { expose } from 'comlink';
-import { evaluateBuild } from '@/core/checks/evaluate';
+import { evaluateBuild } from '@/core/verdict/evaluate';
 
 const api = { evaluateBuild };
 

@@ -1,9 +1,9 @@
 import { expose } from 'comlink';
-import type { ChosenSurface } from '@/core/build/brief';
-import type { BuildDocument } from '@/core/build/document';
-import { jointsOn, teethOn } from '@/core/checks/gearLife';
-import { calibrateBuild, heatOf, tryWhatIfs } from '@/core/drive/heatOf';
-import { ratioBand } from '@/core/drive/ratioBand';
+import type { ChosenSurface } from '@/core/car/document/brief';
+import type { BuildDocument } from '@/core/car/document/document';
+import { jointsOn, teethOn } from '@/core/verdict/drive/gearLife';
+import { calibrateBuild, heatOf, tryWhatIfs } from '@/core/worked/drive/heatOf';
+import { ratioBand } from '@/core/worked/drive/ratioBand';
 import { told } from './refusal';
 
 const api = {

@@ -1,15 +1,15 @@
 import { expose, transfer } from 'comlink';
-import type { BuildDocument } from '@/core/build/document';
-import type { HeatCalibration } from '@/core/build/heat';
-import { calibrateBuild } from '@/core/drive/heatOf';
-import { CalcError } from '@/core/errors';
-import { type PredictionBand, predictionBand } from '@/core/field/model/band';
-import { calibrateRuns, type CalibrateResult } from '@/core/field/model/calibrate';
-import type { RunRecord } from '@/core/field/records';
-import { type GpxSpeedResult, readSpeeds, USUAL_MAX_ACCEL } from '@/core/field/track/gpxSpeed';
-import { planOf } from '@/core/field/track/plan';
-import { readTrack } from '@/core/field/track/readTrack';
-import { writeGpx } from '@/core/field/track/writeGpx';
+import type { BuildDocument } from '@/core/car/document/document';
+import type { HeatCalibration } from '@/core/car/document/heat';
+import { calibrateBuild } from '@/core/worked/drive/heatOf';
+import { CalcError } from '@/core/base/errors';
+import { type PredictionBand, predictionBand } from '@/core/worked/field/band';
+import { calibrateRuns, type CalibrateResult } from '@/core/worked/field/calibrate';
+import type { RunRecord } from '@/core/car/records/records';
+import { type GpxSpeedResult, readSpeeds, USUAL_MAX_ACCEL } from '@/core/physics/timing/track/gpxSpeed';
+import { planOf } from '@/core/physics/timing/track/plan';
+import { readTrack } from '@/core/physics/timing/track/readTrack';
+import { writeGpx } from '@/core/physics/timing/track/writeGpx';
 import { type Refusal, told } from './refusal';
 
 /** A track as a page draws it: metres east and north of its first point, with the speed there. */

@@ -1,15 +1,15 @@
 import { expose } from 'comlink';
-import type { BuildDocument } from '@/core/build/document';
-import type { Thresholds } from '@/core/checks/check';
-import { type Effects, effectsBetween } from '@/core/checks/effects';
-import { overlookBuild } from '@/core/checks/evaluate';
-import type { NextList } from '@/core/checks/steps/definition';
-import { nextChanges } from '@/core/checks/steps/nextChanges';
-import type { BuildOnRecord } from '@/core/checks/record';
-import type { Reader } from '@/core/units/formatQuantity';
-import type { FailureRecord, RevisionRecord, RunRecord } from '@/core/field/records';
-import { type DiagnosisScore, scoreOf } from '@/core/field/diagnosis/score';
-import { diagnosisMargins } from '@/core/field/diagnosis/margins';
+import type { BuildDocument } from '@/core/car/document/document';
+import type { Thresholds } from '@/core/verdict/engine/check';
+import { type Effects, effectsBetween } from '@/core/advice/effects/effects';
+import { overlookBuild } from '@/core/verdict/evaluate';
+import type { NextList } from '@/core/advice/steps/definition';
+import { nextChanges } from '@/core/advice/steps/nextChanges';
+import type { BuildOnRecord } from '@/core/verdict/record';
+import type { Reader } from '@/core/base/units/formatQuantity';
+import type { FailureRecord, RevisionRecord, RunRecord } from '@/core/car/records/records';
+import { type DiagnosisScore, scoreOf } from '@/core/advice/learn/score';
+import { diagnosisMargins } from '@/core/advice/learn/margins';
 import { type Refusal, told } from './refusal';
 
 /** Of each revision once; those that are asked for again while the page is open are not worked out again. */

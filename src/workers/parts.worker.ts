@@ -1,20 +1,20 @@
 import { expose, transfer } from 'comlink';
-import type { PartLies } from '@/core/build/parts';
-import { CalcError } from '@/core/errors';
-import { type Ailment, ailmentsOf, inMm, repaired, unitsFor } from '@/core/mesh/health';
-import { laidOnBed } from '@/core/mesh/bed';
-import { facesOf, type MeshFaces } from '@/core/mesh/faces';
-import { type FemResult, type FemSettings, type FemSolution, solvedSolid } from '@/core/mesh/fem/fem';
-import { type FemSurface, surfaceOf } from '@/core/mesh/fem/surface';
-import { type MeasureResult, measureMesh } from '@/core/mesh/measure';
-import type { Mesh } from '@/core/mesh/mesh';
-import { type Orientation, orientationsOf, type OrientHow } from '@/core/mesh/orient';
-import { measureLying } from '@/core/mesh/lies';
-import { readMeshFile } from '@/core/mesh/readFile';
-import { type SectionsResult, sectionsOf } from '@/core/mesh/sections';
-import { write3mf } from '@/core/mesh/write3mf';
-import { writeStl } from '@/core/mesh/writeStl';
-import type { Vec3 } from '@/core/vec3';
+import type { PartLies } from '@/core/car/document/parts';
+import { CalcError } from '@/core/base/errors';
+import { type Ailment, ailmentsOf, inMm, repaired, unitsFor } from '@/core/physics/solid/health';
+import { laidOnBed } from '@/core/physics/solid/bed';
+import { facesOf, type MeshFaces } from '@/core/physics/solid/faces';
+import { type FemResult, type FemSettings, type FemSolution, solvedSolid } from '@/core/physics/fem/fem';
+import { type FemSurface, surfaceOf } from '@/core/physics/fem/surface';
+import { type MeasureResult, measureMesh } from '@/core/physics/solid/measure';
+import type { Mesh } from '@/core/physics/meshFiles/mesh';
+import { type Orientation, orientationsOf, type OrientHow } from '@/core/physics/solid/orient';
+import { measureLying } from '@/core/worked/print/lies';
+import { readMeshFile } from '@/core/physics/meshFiles/readFile';
+import { type SectionsResult, sectionsOf } from '@/core/physics/solid/sections';
+import { write3mf } from '@/core/physics/meshFiles/write3mf';
+import { writeStl } from '@/core/physics/meshFiles/writeStl';
+import type { Vec3 } from '@/core/base/vec3';
 import { type Refusal, refusalOf, told } from './refusal';
 
 /** A mesh as a picture and a page need it. */

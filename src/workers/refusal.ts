@@ -1,4 +1,4 @@
-import { CalcError } from '@/core/errors';
+import { CalcError } from '@/core/base/errors';
 
 /** What a page shows of a refusal; an error's fields do not survive the way out of a worker. */
 export interface Refusal {

@@ -1,6 +1,6 @@
 import { expose } from 'comlink';
-import { type BetterResult, type BetterTask, searchBetter } from '@/core/suspension/better';
-import { CalcError } from '@/core/errors';
+import { type BetterResult, type BetterTask, searchBetter } from '@/core/worked/suspension/better';
+import { CalcError } from '@/core/base/errors';
 import { pieces } from './pieces';
 import { type Refusal, refusalOf } from './refusal';
 

@@ -1,9 +1,9 @@
 import { expose } from 'comlink';
-import type { ChosenSurface } from '@/core/build/brief';
-import type { BuildDocument } from '@/core/build/document';
-import { planExplorer } from '@/core/drive/explorer';
-import type { RatioRange, SweepRow } from '@/core/drive/sweep';
-import type { LibraryItem } from '@/core/library/items';
+import type { ChosenSurface } from '@/core/car/document/brief';
+import type { BuildDocument } from '@/core/car/document/document';
+import { planExplorer } from '@/core/worked/drive/explorer';
+import type { RatioRange, SweepRow } from '@/core/physics/search/sweep';
+import type { LibraryItem } from '@/core/car/library/items';
 
 /** Long enough that the way to the page does not count, short enough that a cancel is felt at once. */
 const CHUNK_MS = 40;

@@ -7,7 +7,7 @@ import { DELETE as deleteItem } from '@/app/api/library/[id]/route';
 import { GET as listItems, PUT as saveItem } from '@/app/api/library/route';
 import { DELETE as deletePrint } from '@/app/api/prints/[id]/route';
 import { DELETE as deleteRun } from '@/app/api/runs/[id]/route';
-import type { WholeBuild } from '@/core/field/records';
+import type { WholeBuild } from '@/core/car/records/records';
 import { database } from '@/db/client';
 import { KEPT_DAYS, purgeDeleted } from '@/db/queries/deleted';
 import { fileContent } from '@/db/queries/files';

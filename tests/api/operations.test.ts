@@ -1,9 +1,9 @@
 import { GET as list } from '@/app/api/operations/route';
 import { POST as compute } from '@/app/api/operations/[id]/route';
-import { toBase64 } from '@/core/base64';
-import { driveRun } from '@/core/drive/run';
-import { boxCorners, meshOf } from '@/core/mesh/shapes';
-import { writeStl } from '@/core/mesh/writeStl';
+import { toBase64 } from '@/core/base/base64';
+import { driveRun } from '@/core/physics/motion/run';
+import { boxCorners, meshOf } from '@/core/physics/solid/shapes';
+import { writeStl } from '@/core/physics/meshFiles/writeStl';
 import { call, withOwnDatabase } from './workshop';
 
 withOwnDatabase();

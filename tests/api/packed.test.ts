@@ -11,7 +11,7 @@ import { DELETE as deleteRun } from '@/app/api/runs/[id]/route';
 import { PUT as saveSettings } from '@/app/api/settings/route';
 import { garageCars } from '@/app/garageCars';
 import { packedBuild, readBuild } from '@/app/packedBuild';
-import { garageCarOrAilment } from '@/core/checks/garage';
+import { garageCarOrAilment } from '@/core/advice/garage';
 import { database } from '@/db/client';
 import { wholeBuild } from '@/db/queries/builds';
 import { listLibrary } from '@/db/queries/library';

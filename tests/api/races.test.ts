@@ -6,7 +6,7 @@ import { POST as noteFailure } from '@/app/api/revisions/[id]/failures/route';
 import { PUT as saveRevision } from '@/app/api/revisions/[id]/route';
 import { POST as logRun } from '@/app/api/revisions/[id]/runs/route';
 import { DELETE as deleteRun } from '@/app/api/runs/[id]/route';
-import { parseBuildFile } from '@/core/file/buildFile.schema';
+import { parseBuildFile } from '@/core/car/file/buildFile.schema';
 import { database } from '@/db/client';
 import { wholeBuild } from '@/db/queries/builds';
 import { logPrint } from '@/db/queries/prints';

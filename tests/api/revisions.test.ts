@@ -1,4 +1,4 @@
-import { emptyDocument } from '@/core/build/document';
+import { emptyDocument } from '@/core/car/document/document';
 import { marshHareA } from '@/db/seed/marshHare';
 import { DELETE as deleteBuild, GET as readBuild } from '@/app/api/builds/[id]/route';
 import { POST as makeBuild } from '@/app/api/builds/route';

@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
 import sharp from 'sharp';
-import { writeGpx } from '@/core/field/track/writeGpx';
+import { writeGpx } from '@/core/physics/timing/track/writeGpx';
 import { expect, field, freshName, readyBuild, saved, test, toSegment } from './page';
 
 async function timedRun(page: Page, seconds: number): Promise<void> {

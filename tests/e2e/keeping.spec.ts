@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { applyPatch } from '@/core/build/patch';
+import { applyPatch } from '@/core/base/patch';
 import { marshHareDocuments } from '@/db/seed/marshHareRevisions';
 import { oddBuild } from '../whole/oddBuilds';
 import { expect, field, freshName, newBuild, readyBuild, saved, test, toSegment } from './page';

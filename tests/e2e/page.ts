@@ -1,9 +1,9 @@
 import { test as base, expect, type Page } from '@playwright/test';
-import { type BuildDocument, emptyDocument } from '@/core/build/document';
-import { applyPatch } from '@/core/build/patch';
-import { startingCar } from '@/core/build/startingCar';
-import { itemsOf, tyreForBuild } from '@/core/library/items';
-import { STARTING_LIBRARY } from '@/core/library/starting';
+import { type BuildDocument, emptyDocument } from '@/core/car/document/document';
+import { applyPatch } from '@/core/base/patch';
+import { startingCar } from '@/core/car/library/startingCar';
+import { itemsOf, tyreForBuild } from '@/core/car/library/items';
+import { STARTING_LIBRARY } from '@/core/car/library/starting';
 
 /** A page on which any console error and any request off loopback fails the test; expected answers are named in `allow`. */
 export const test = base.extend<{ allow: { statuses: number[]; words?: RegExp } }>({

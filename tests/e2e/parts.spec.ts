@@ -1,7 +1,7 @@
 import type { Page } from '@playwright/test';
-import { extruded } from '@/core/mesh/extrude';
-import { boxCorners, meshOf } from '@/core/mesh/shapes';
-import { writeStl } from '@/core/mesh/writeStl';
+import { extruded } from '@/core/physics/solid/extrude';
+import { boxCorners, meshOf } from '@/core/physics/solid/shapes';
+import { writeStl } from '@/core/physics/meshFiles/writeStl';
 import { expect, field, freshName, readyBuild, saved, test, toSegment } from './page';
 
 const margin = async (page: Page) => Number.parseFloat(await page.getByTestId('solid-margin').innerText());

@@ -1,11 +1,11 @@
 import { readFileSync } from 'node:fs';
 import type { Download, Page } from '@playwright/test';
-import { extruded } from '@/core/mesh/extrude';
-import { measureMesh } from '@/core/mesh/measure';
-import { read3mf } from '@/core/mesh/read3mf';
-import { readStl } from '@/core/mesh/readStl';
-import { meshOf } from '@/core/mesh/shapes';
-import { writeStl } from '@/core/mesh/writeStl';
+import { extruded } from '@/core/physics/solid/extrude';
+import { measureMesh } from '@/core/physics/solid/measure';
+import { read3mf } from '@/core/physics/meshFiles/read3mf';
+import { readStl } from '@/core/physics/meshFiles/readStl';
+import { meshOf } from '@/core/physics/solid/shapes';
+import { writeStl } from '@/core/physics/meshFiles/writeStl';
 import { expect, field, freshName, readyBuild, saved, test, toSegment } from './page';
 
 /** Six holes of 3 mm; outside readings as a caliper shows them. */

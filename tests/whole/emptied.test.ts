@@ -1,9 +1,9 @@
-import { type BuildDocument, emptyDocument } from '@/core/build/document';
-import { parseDocument } from '@/core/build/document.schema';
-import { LABELS } from '@/core/build/labels';
-import { isItemList, type Path } from '@/core/build/patch';
-import { CalcError } from '@/core/errors';
-import { lightOf } from '@/core/checks/evaluate';
+import { type BuildDocument, emptyDocument } from '@/core/car/document/document';
+import { parseDocument } from '@/core/car/document/document.schema';
+import { LABELS } from '@/core/car/labels/labels';
+import { isItemList, type Path } from '@/core/base/patch';
+import { CalcError } from '@/core/base/errors';
+import { lightOf } from '@/core/verdict/evaluate';
 import { marshHareDocuments } from '@/db/seed/marshHareRevisions';
 import { tinWren } from '@/db/seed/tinWren';
 import { BuildSession, type SaveAnswer } from '@/features/session/buildSession';

@@ -1,9 +1,9 @@
 import type { ComponentType } from 'react';
-import type { BuildDocument } from '@/core/build/document';
-import { type Check, SEGMENTS, type Segment, type Thresholds } from '@/core/checks/check';
-import { evaluateBuild } from '@/core/checks/evaluate';
-import { garageCarOrAilment } from '@/core/checks/garage';
-import type { PrintSheet } from '@/core/print/log';
+import type { BuildDocument } from '@/core/car/document/document';
+import { type Check, SEGMENTS, type Segment, type Thresholds } from '@/core/verdict/engine/check';
+import { evaluateBuild } from '@/core/verdict/evaluate';
+import { garageCarOrAilment } from '@/core/advice/garage';
+import type { PrintSheet } from '@/core/car/records/prints';
 import { SIDES, type SidedSegment, sidesOf } from '@/features/frame/sides';
 import { marshHareDocuments } from '@/db/seed/marshHareRevisions';
 import { address } from './address';

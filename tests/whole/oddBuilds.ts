@@ -1,11 +1,11 @@
-import type { BuildDocument } from '@/core/build/document';
-import { parseDocument } from '@/core/build/document.schema';
-import { applyPatch, type Edit, isItemList, type Path } from '@/core/build/patch';
-import { finishPatch } from '@/core/build/unfinished';
+import type { BuildDocument } from '@/core/car/document/document';
+import { parseDocument } from '@/core/car/document/document.schema';
+import { applyPatch, type Edit, isItemList, type Path } from '@/core/base/patch';
+import { finishPatch } from '@/core/car/unfinished/unfinished';
 import { car } from '@/core/fixtures/car';
-import { itemsOf, type LibraryItem, type LibraryKind, tyreForBuild } from '@/core/library/items';
-import { STARTING_LIBRARY } from '@/core/library/starting';
-import { randomFrom } from '@/core/numeric/random';
+import { itemsOf, type LibraryItem, type LibraryKind, tyreForBuild } from '@/core/car/library/items';
+import { STARTING_LIBRARY } from '@/core/car/library/starting';
+import { randomFrom } from '@/core/base/numeric/random';
 import { marshHareDocuments } from '@/db/seed/marshHareRevisions';
 import { tinWren } from '@/db/seed/tinWren';
 

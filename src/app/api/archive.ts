@@ -1,8 +1,8 @@
 import { Readable } from 'node:stream';
 import { type Entry, openPromise, type ZipFile as OpenArchive } from 'yauzl';
 import { ZipFile } from 'yazl';
-import { FILES_FOLDER, type NamedFile, TEXT_NAME } from '@/core/file/buildFile';
-import { LARGEST_ARCHIVE, LARGEST_IN_ARCHIVE, LARGEST_TEXT } from '@/core/file/largestFile';
+import { FILES_FOLDER, type NamedFile, TEXT_NAME } from '@/core/car/file/buildFile';
+import { LARGEST_ARCHIVE, LARGEST_IN_ARCHIVE, LARGEST_TEXT } from '@/core/car/file/largestFile';
 import { DoorError } from '@/db/errors';
 
 /** An archive's clock, the same everywhere: the same build gives the same bytes. */

@@ -1,8 +1,8 @@
 import Joi, { type Schema } from 'joi';
-import { CalcError } from '@/core/errors';
-import { count } from '@/core/schema/fields';
-import { refuseUnkeepable } from '@/core/schema/keepable';
-import { parse } from '@/core/schema/parse';
+import { CalcError } from '@/core/base/errors';
+import { count } from '@/core/base/schema/fields';
+import { refuseUnkeepable } from '@/core/base/schema/keepable';
+import { parse } from '@/core/base/schema/parse';
 import { DoorError } from '@/db/errors';
 
 const LARGEST_BODY = 2 * 1024 * 1024;

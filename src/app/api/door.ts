@@ -1,5 +1,5 @@
-import { CalcError } from '@/core/errors';
-import { isKeepable } from '@/core/schema/keepable';
+import { CalcError } from '@/core/base/errors';
+import { isKeepable } from '@/core/base/schema/keepable';
 import { type Database, database } from '@/db/client';
 import { DoorError, refusalOfDatabase, withoutParameters } from '@/db/errors';
 import { countWrite, defaultWorkshop, uncountWrite } from '@/db/queries/workshops';

@@ -1,6 +1,6 @@
 import { Readable } from 'node:stream';
-import type { KeptFile, NamedFile } from '@/core/file/buildFile';
-import { buildFilePieces, indentedRecord, recordLine } from '@/core/file/writeBuildFile';
+import type { KeptFile, NamedFile } from '@/core/car/file/buildFile';
+import { buildFilePieces, indentedRecord, recordLine } from '@/core/car/file/writeBuildFile';
 import type { Database } from '@/db/client';
 import { type ExportedBuild, heldContent } from '@/db/queries/exportBuild';
 import { writeArchive } from './archive';

@@ -1,7 +1,7 @@
 import { availableParallelism } from 'node:os';
 import { resolve } from 'node:path';
 import { Piscina } from 'piscina';
-import { CalcError } from '@/core/errors';
+import { CalcError } from '@/core/base/errors';
 import { DoorError } from '@/db/errors';
 import type { TaskName, Tasks } from '@/workers/server/tasks';
 import type { Done, ThreadAnswer } from '@/workers/server/thread';

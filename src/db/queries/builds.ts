@@ -1,8 +1,8 @@
 import { and, asc, eq } from 'drizzle-orm';
-import { type BuildDocument, emptyDocument } from '@/core/build/document';
-import { letterAt } from '@/core/build/letters';
-import type { BuildRecord, KeptBuild } from '@/core/field/records';
-import { FILE_ORDER } from '@/core/file/buildFile';
+import { type BuildDocument, emptyDocument } from '@/core/car/document/document';
+import { letterAt } from '@/core/base/letters';
+import type { BuildRecord, KeptBuild } from '@/core/car/records/records';
+import { FILE_ORDER } from '@/core/car/file/buildFile';
 import type { Database } from '../client';
 import { DoorError } from '../errors';
 import { builds } from '../schema';

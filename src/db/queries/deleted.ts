@@ -1,5 +1,5 @@
 import { and, eq, isNotNull, isNull, lt, or, sql } from 'drizzle-orm';
-import { namesIn } from '@/core/file/references';
+import { namesIn } from '@/core/car/file/references';
 import type { Database } from '../client';
 import { DoorError } from '../errors';
 import {

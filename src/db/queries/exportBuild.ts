@@ -7,11 +7,11 @@ import {
   type FileList,
   KEPT_TYPES,
   type NamedFile,
-} from '@/core/file/buildFile';
-import { LARGEST_ARCHIVE, LARGEST_FILE, LARGEST_TEXT } from '@/core/file/largestFile';
-import { namesIn, type Named } from '@/core/file/references';
-import { indentedRecord, recordLine } from '@/core/file/writeBuildFile';
-import type { BuildRecord } from '@/core/field/records';
+} from '@/core/car/file/buildFile';
+import { LARGEST_ARCHIVE, LARGEST_FILE, LARGEST_TEXT } from '@/core/car/file/largestFile';
+import { namesIn, type Named } from '@/core/car/file/references';
+import { indentedRecord, recordLine } from '@/core/car/file/writeBuildFile';
+import type { BuildRecord } from '@/core/car/records/records';
 import type { Database } from '../client';
 import { DoorError } from '../errors';
 import { files, meshes } from '../schema';

@@ -1,5 +1,5 @@
 import { and, asc, eq, inArray } from 'drizzle-orm';
-import type { FailureRecord, FailureSheet, Versioned } from '@/core/field/records';
+import type { FailureRecord, FailureSheet, Versioned } from '@/core/car/records/records';
 import type { Database } from '../client';
 import { DoorError } from '../errors';
 import { failures, runs } from '../schema';

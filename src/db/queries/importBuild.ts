@@ -1,9 +1,9 @@
 import { createHash, randomUUID } from 'node:crypto';
 import { setImmediate as breath } from 'node:timers/promises';
 import { and, eq } from 'drizzle-orm';
-import { CalcError } from '@/core/errors';
-import type { BuildFile, KeptFile } from '@/core/file/buildFile';
-import { namesIn, renamedIn } from '@/core/file/references';
+import { CalcError } from '@/core/base/errors';
+import type { BuildFile, KeptFile } from '@/core/car/file/buildFile';
+import { namesIn, renamedIn } from '@/core/car/file/references';
 import type { Database } from '../client';
 import { DoorError } from '../errors';
 import {

@@ -1,6 +1,6 @@
 import { and, asc, eq } from 'drizzle-orm';
-import { namesIn } from '@/core/file/references';
-import { itemsOf, KIND_NAMES, type LibraryItem } from '@/core/library/items';
+import { namesIn } from '@/core/car/file/references';
+import { itemsOf, KIND_NAMES, type LibraryItem } from '@/core/car/library/items';
 import type { Database } from '../client';
 import { DoorError } from '../errors';
 import { libraryItems } from '../schema';

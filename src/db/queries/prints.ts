@@ -1,12 +1,7 @@
 import { and, asc, eq, inArray, notExists, sql } from 'drizzle-orm';
-import type { Versioned } from '@/core/field/records';
-import {
-  type CopyRecord,
-  type CopySheet,
-  copiesOf,
-  type PrintRecord,
-  type PrintSheet,
-} from '@/core/print/log';
+import type { Versioned } from '@/core/car/records/records';
+import { copiesOf } from '@/core/worked/print/log';
+import type { CopyRecord, CopySheet, PrintRecord, PrintSheet } from '@/core/car/records/prints';
 import type { Database } from '../client';
 import { DoorError } from '../errors';
 import { copies, prints } from '../schema';

@@ -1,7 +1,7 @@
 import { and, eq, getTableColumns, type SQL, sql } from 'drizzle-orm';
-import type { BuildDocument } from '@/core/build/document';
-import { nextLetter } from '@/core/build/letters';
-import type { RevisionRecord } from '@/core/field/records';
+import type { BuildDocument } from '@/core/car/document/document';
+import { nextLetter } from '@/core/base/letters';
+import type { RevisionRecord } from '@/core/car/records/records';
 import type { Database } from '../client';
 import { knownDocuments } from '../documents';
 import { DoorError } from '../errors';

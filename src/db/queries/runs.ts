@@ -1,7 +1,7 @@
 import { and, asc, eq, getTableColumns, inArray } from 'drizzle-orm';
-import type { BuildDocument } from '@/core/build/document';
-import { predictRun } from '@/core/field/predictRun';
-import { isTimed, type RunRecord, type RunSheet } from '@/core/field/records';
+import type { BuildDocument } from '@/core/car/document/document';
+import { predictRun } from '@/core/worked/field/predictRun';
+import { isTimed, type RunRecord, type RunSheet } from '@/core/car/records/records';
 import type { Database } from '../client';
 import { drivenDocuments } from '../documents';
 import { DoorError } from '../errors';

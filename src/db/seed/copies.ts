@@ -1,7 +1,13 @@
-import type { ChosenSurface, SizeClass } from '@/core/build/brief';
-import type { ChosenMotor, ChosenTyre } from '@/core/build/drive';
-import type { ChosenMaterial } from '@/core/build/material';
-import type { ChosenBattery, ChosenController, PowerLoad, PowerRail, Transmitter } from '@/core/build/power';
+import type { ChosenSurface, SizeClass } from '@/core/car/document/brief';
+import type { ChosenMotor, ChosenTyre } from '@/core/car/document/drive';
+import type { ChosenMaterial } from '@/core/car/document/material';
+import type {
+  ChosenBattery,
+  ChosenController,
+  PowerLoad,
+  PowerRail,
+  Transmitter,
+} from '@/core/car/document/power';
 import {
   itemsOf,
   type LibraryFigures,
@@ -9,8 +15,8 @@ import {
   loadForBuild,
   materialForBuild,
   tyreForBuild,
-} from '@/core/library/items';
-import { STARTING_LIBRARY } from '@/core/library/starting';
+} from '@/core/car/library/items';
+import { STARTING_LIBRARY } from '@/core/car/library/starting';
 
 function item<K extends LibraryKind>(kind: K, id: string) {
   const found = itemsOf(STARTING_LIBRARY, kind).find((one) => one.id === id);

@@ -1,14 +1,14 @@
-import { parseDocument } from '@/core/build/document.schema';
-import { evaluateBuild } from '@/core/checks/evaluate';
-import { measuredOf } from '@/core/field/measured';
-import { predictRun } from '@/core/field/predictRun';
+import { parseDocument } from '@/core/car/document/document.schema';
+import { evaluateBuild } from '@/core/verdict/evaluate';
+import { measuredOf } from '@/core/worked/field/measured';
+import { predictRun } from '@/core/worked/field/predictRun';
 import { MARSH_HARE_FAILURES, MARSH_HARE_RUNS, marshHareA } from './marshHare';
 import { marshHareDocuments } from './marshHareRevisions';
 import { measuredRun } from './measuredRuns';
-import { normalFrom, randomFrom } from '@/core/numeric/random';
-import { nextChanges } from '@/core/checks/steps/nextChanges';
-import type { FailureRecord, RevisionRecord, RunRecord } from '@/core/field/records';
-import { wearOf } from '@/core/field/wear';
+import { normalFrom, randomFrom } from '@/core/base/numeric/random';
+import { nextChanges } from '@/core/advice/steps/nextChanges';
+import type { FailureRecord, RevisionRecord, RunRecord } from '@/core/car/records/records';
+import { wearOf } from '@/core/worked/field/wear';
 import { whatBecameOf } from './marshHarePrint';
 import { tinWren } from './tinWren';
 

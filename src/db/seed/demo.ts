@@ -1,9 +1,9 @@
 import sharp from 'sharp';
-import { parseDocument } from '@/core/build/document.schema';
-import { failureSheetSchema, runSheetSchema } from '@/core/field/records.schema';
-import { parseLibraryItem } from '@/core/library/items.schema';
-import { copySheetSchema, printSheetSchema } from '@/core/print/log.schema';
-import { parse } from '@/core/schema/parse';
+import { parseDocument } from '@/core/car/document/document.schema';
+import { failureSheetSchema, runSheetSchema } from '@/core/car/records/records.schema';
+import { parseLibraryItem } from '@/core/car/library/items.schema';
+import { copySheetSchema, printSheetSchema } from '@/core/car/records/log.schema';
+import { parse } from '@/core/base/schema/parse';
 import type { Database } from '../client';
 import { createBuild } from '../queries/builds';
 import { noteFailure } from '../queries/failures';

@@ -1,11 +1,11 @@
 import { createHash } from 'node:crypto';
-import type { PartMesh } from '@/core/build/parts';
-import { circle, extruded, type Loop } from '@/core/mesh/extrude';
-import { gearOutline } from '@/core/gears/outline';
-import { liesMark, measureLying } from '@/core/mesh/lies';
-import { measureMesh } from '@/core/mesh/measure';
-import { meshOf } from '@/core/mesh/shapes';
-import { writeStl } from '@/core/mesh/writeStl';
+import type { PartMesh } from '@/core/car/document/parts';
+import { circle, extruded, type Loop } from '@/core/physics/solid/extrude';
+import { gearOutline } from '@/core/physics/gears/outline';
+import { liesMark, measureLying } from '@/core/worked/print/lies';
+import { measureMesh } from '@/core/physics/solid/measure';
+import { meshOf } from '@/core/physics/solid/shapes';
+import { writeStl } from '@/core/physics/meshFiles/writeStl';
 
 interface DemoMesh {
   content: Buffer;

@@ -1,6 +1,6 @@
-import { type BuildDocument, emptyDocument } from '@/core/build/document';
-import type { Patch } from '@/core/build/patch';
-import type { FailureSheet } from '@/core/field/records';
+import { type BuildDocument, emptyDocument } from '@/core/car/document/document';
+import type { Patch } from '@/core/base/patch';
+import type { FailureSheet } from '@/core/car/records/records';
 import { carrierTurned, gearWider, marshHareParts, steeringArmWider } from './marshHareParts';
 import { marshHareJoints, marshHareList, marshHarePrinters } from './marshHarePrint';
 import { motorPlate } from './marshHarePattern';

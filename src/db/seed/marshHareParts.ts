@@ -1,5 +1,5 @@
-import type { Part } from '@/core/build/parts';
-import type { Patch } from '@/core/build/patch';
+import type { Part } from '@/core/car/document/parts';
+import type { Patch } from '@/core/base/patch';
 import { material } from './copies';
 import { DEMO_MESHES } from './demoMeshes';
 

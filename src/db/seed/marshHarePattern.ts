@@ -1,5 +1,5 @@
-import type { HolePattern } from '@/core/build/print';
-import { normalFrom } from '@/core/numeric/random';
+import type { HolePattern } from '@/core/car/document/print';
+import { normalFrom } from '@/core/base/numeric/random';
 
 /** Where the holes of the old motor plate truly lie, mm. */
 const HOLES = [

@@ -1,12 +1,11 @@
-import type { BuildDocument } from '@/core/build/document';
-import type { ChosenPrinter, Joint, ListEntry } from '@/core/build/print';
-import type { LibraryItem } from '@/core/library/items';
-import { itemsOf } from '@/core/library/items';
-import { STARTING_LIBRARY } from '@/core/library/starting';
-import { normalFrom } from '@/core/numeric/random';
-import { USUAL_COUPON } from '@/core/print/couponPiece';
-import type { CopySheet, PrintSheet, WearPlace } from '@/core/print/log';
-import { estimateOfPart, type PrintHow } from '@/core/print/printed';
+import type { BuildDocument } from '@/core/car/document/document';
+import type { ChosenPrinter, Joint, ListEntry } from '@/core/car/document/print';
+import { type LibraryItem, itemsOf } from '@/core/car/library/items';
+import { STARTING_LIBRARY } from '@/core/car/library/starting';
+import { normalFrom } from '@/core/base/numeric/random';
+import { USUAL_COUPON } from '@/core/physics/printing/couponPiece';
+import type { CopySheet, PrintSheet, WearPlace, PrintHow } from '@/core/car/records/prints';
+import { estimateOfPart } from '@/core/worked/print/printed';
 
 type MarshHareLetter = 'A' | 'B' | 'C' | 'D';
 

@@ -1,9 +1,9 @@
-import { parseDocument } from '@/core/build/document.schema';
-import type { BuildDocument } from '@/core/build/document';
-import { applyPatch } from '@/core/build/patch';
-import { FAILSAFE_ITEMS } from '@/core/build/power';
-import { failsafeMarks } from '@/core/power/failsafe';
-import { calibrateBuild } from '@/core/drive/heatOf';
+import { parseDocument } from '@/core/car/document/document.schema';
+import type { BuildDocument } from '@/core/car/document/document';
+import { applyPatch } from '@/core/base/patch';
+import { FAILSAFE_ITEMS } from '@/core/car/document/power';
+import { failsafeMarks } from '@/core/worked/power/failsafe';
+import { calibrateBuild } from '@/core/worked/drive/heatOf';
 import { marshHareA, marshHareB, marshHareC, marshHareD, READ_AT_MINUTES_C } from './marshHare';
 import { measuredReadings } from './measuredRuns';
 

@@ -1,5 +1,5 @@
-import { BENCH_ITEMS, type BenchTick, ENDS, type Suspension } from '@/core/build/suspension';
-import { benchId, cornerMark } from '@/core/suspension/benchList';
+import { BENCH_ITEMS, type BenchTick, ENDS, type Suspension } from '@/core/car/document/suspension';
+import { benchId, cornerMark } from '@/core/worked/suspension/benchList';
 
 /** Hinge pins and a camber link at both ends; the wheels lean in by 1°, the rear ones toe in. */
 export const marshHareSuspension: Suspension = {

@@ -1,8 +1,8 @@
-import { normalFrom } from '@/core/numeric/random';
-import { gpxSpeed, USUAL_WINDOW_S } from '@/core/field/track/gpxSpeed';
-import type { TrackPoint } from '@/core/field/track/readTrack';
-import { writeGpx } from '@/core/field/track/writeGpx';
-import type { KeptTrack } from '@/core/field/records';
+import { normalFrom } from '@/core/base/numeric/random';
+import { gpxSpeed, USUAL_WINDOW_S } from '@/core/physics/timing/track/gpxSpeed';
+import type { TrackPoint } from '@/core/physics/timing/track/readTrack';
+import { writeGpx } from '@/core/physics/timing/track/writeGpx';
+import type { KeptTrack } from '@/core/car/records/records';
 
 /** An orchard that is nowhere: metres around a place in the open sea. */
 const [LAT, LON, M_PER_DEG] = [31, -41, 111_195];

@@ -1,14 +1,14 @@
-import type { BuildDocument } from '@/core/build/document';
-import type { HeatReading } from '@/core/build/heat';
-import { driveEndurance } from '@/core/drive/endurance';
-import { enduranceInputOf } from '@/core/drive/enduranceOfBuild';
-import { driveRun } from '@/core/drive/run';
-import { runInputOf } from '@/core/drive/runOfBuild';
-import { predictRun } from '@/core/field/predictRun';
-import type { RunSheet, TimedConditions, TimedRun } from '@/core/field/records';
-import { interpolate } from '@/core/numeric/interpolate';
+import type { BuildDocument } from '@/core/car/document/document';
+import type { HeatReading } from '@/core/car/document/heat';
+import { driveEndurance } from '@/core/physics/heat/endurance';
+import { enduranceInputOf } from '@/core/worked/drive/enduranceOfBuild';
+import { driveRun } from '@/core/physics/motion/run';
+import { runInputOf } from '@/core/worked/drive/runOfBuild';
+import { predictRun } from '@/core/worked/field/predictRun';
+import type { RunSheet, TimedConditions, TimedRun } from '@/core/car/records/records';
+import { interpolate } from '@/core/base/numeric/interpolate';
 import type { MARSH_HARE_RUNS } from './marshHare';
-import { normalFrom } from '@/core/numeric/random';
+import { normalFrom } from '@/core/base/numeric/random';
 
 /** Spread of one attempt's time, share. */
 const TIME_SPREAD = 0.02;

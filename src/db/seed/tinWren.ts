@@ -1,4 +1,4 @@
-import { type BuildDocument, emptyDocument } from '@/core/build/document';
+import { type BuildDocument, emptyDocument } from '@/core/car/document/document';
 import { motor, sizeClass, surface, tyre } from './copies';
 
 /** Slalom between chair legs in a library after hours; belt to the rear wheels, not finished yet. */

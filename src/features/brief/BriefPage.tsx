@@ -2,11 +2,11 @@
 
 import Link from 'next/link';
 import { useMemo } from 'react';
-import { briefDemand, type BriefDemandInput, type BriefDemandResult } from '@/core/brief/demand';
-import { demandInputOf } from '@/core/brief/demandOfBuild';
-import { powerCurves, workingDemand } from '@/core/brief/working';
-import { startingCar } from '@/core/build/startingCar';
-import { formatText } from '@/core/units/formatQuantity';
+import { briefDemand, type BriefDemandInput, type BriefDemandResult } from '@/core/physics/motion/demand';
+import { demandInputOf } from '@/core/worked/drive/demandOfBuild';
+import { powerCurves, workingDemand } from '@/core/physics/motion/demandWorking';
+import { startingCar } from '@/core/car/library/startingCar';
+import { formatText } from '@/core/base/units/formatQuantity';
 import { LineChart } from '@/ui/charts/LineChart';
 import { Figure } from '@/ui/Figure';
 import { Quantity } from '@/ui/Quantity';

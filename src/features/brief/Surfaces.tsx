@@ -1,6 +1,6 @@
 'use client';
 
-import { itemsOf } from '@/core/library/items';
+import { itemsOf } from '@/core/car/library/items';
 import { AddFrom } from '../fields/AddFrom';
 import { useBuild } from '../session/BuildContext';
 import { DocumentField, Group } from '../fields/fields';

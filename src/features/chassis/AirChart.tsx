@@ -1,9 +1,9 @@
 'use client';
 
 import { useMemo } from 'react';
-import { airOf } from '@/core/chassis/air';
-import { runInputOf } from '@/core/drive/runOfBuild';
-import { formatText } from '@/core/units/formatQuantity';
+import { airOf } from '@/core/physics/motion/air';
+import { runInputOf } from '@/core/worked/drive/runOfBuild';
+import { formatText } from '@/core/base/units/formatQuantity';
 import { LineChart } from '@/ui/charts/LineChart';
 import { useReader } from '@/ui/reader';
 import { useBuild } from '../session/BuildContext';

@@ -1,10 +1,10 @@
 'use client';
 
 import { type KeyboardEvent, type PointerEvent, useRef } from 'react';
-import type { PlacedBody } from '@/core/chassis/bodiesOfBuild';
-import { moved } from '@/core/chassis/checks';
-import type { WeightOfBuild } from '@/core/chassis/weightOfBuild';
-import { formatText } from '@/core/units/formatQuantity';
+import type { PlacedBody } from '@/core/worked/chassis/bodiesOfBuild';
+import { moved } from '@/core/verdict/chassis/checks';
+import type { WeightOfBuild } from '@/core/worked/chassis/weightOfBuild';
+import { formatText } from '@/core/base/units/formatQuantity';
 import { useReader } from '@/ui/reader';
 import { useArrowSteps } from '@/ui/useArrowSteps';
 import { useBuild } from '../session/BuildContext';

@@ -1,10 +1,10 @@
 'use client';
 
-import { type Body, startingDragArea } from '@/core/build/chassis';
-import { LABELS } from '@/core/build/labels';
-import type { PlacedBody } from '@/core/chassis/bodiesOfBuild';
-import { moved } from '@/core/chassis/checks';
-import { formatText } from '@/core/units/formatQuantity';
+import { type Body, startingDragArea } from '@/core/car/document/chassis';
+import { LABELS } from '@/core/car/labels/labels';
+import type { PlacedBody } from '@/core/worked/chassis/bodiesOfBuild';
+import { moved } from '@/core/verdict/chassis/checks';
+import { formatText } from '@/core/base/units/formatQuantity';
 import { QuantityField } from '@/ui/QuantityField';
 import { useReader } from '@/ui/reader';
 import { newId } from '../api';

@@ -1,12 +1,12 @@
 'use client';
 
 import { useMemo, useState } from 'react';
-import type { BuildDocument } from '@/core/build/document';
-import type { ChosenSurface } from '@/core/build/brief';
-import { bodiesOf } from '@/core/chassis/bodiesOfBuild';
-import { type Standing, standingOf } from '@/core/chassis/checks';
-import { weightOf } from '@/core/chassis/weightOfBuild';
-import { formatNumber, formatText } from '@/core/units/formatQuantity';
+import type { BuildDocument } from '@/core/car/document/document';
+import type { ChosenSurface } from '@/core/car/document/brief';
+import { bodiesOf } from '@/core/worked/chassis/bodiesOfBuild';
+import { type Standing, standingOf } from '@/core/verdict/chassis/checks';
+import { weightOf } from '@/core/worked/chassis/weightOfBuild';
+import { formatNumber, formatText } from '@/core/base/units/formatQuantity';
 import { PlanSketch } from '@/ui/PlanSketch';
 import { useReader } from '@/ui/reader';
 import { WorkingPanel } from '@/ui/working';

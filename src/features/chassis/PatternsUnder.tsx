@@ -1,6 +1,6 @@
 import { useMemo } from 'react';
-import type { HolePattern } from '@/core/build/print';
-import type { HolesInput } from '@/core/print/holes/definition';
+import type { HolePattern } from '@/core/car/document/print';
+import type { HolesInput } from '@/core/physics/printing/holes/definition';
 import { useBuild } from '../session/BuildContext';
 import { workerOf } from '@/workers/clients';
 import { useWorked } from '../session/useWorked';

@@ -1,10 +1,10 @@
 'use client';
 
 import { useMemo } from 'react';
-import { applyPatch } from '@/core/build/patch';
-import type { Standing } from '@/core/chassis/checks';
-import { chassisWhatIfs } from '@/core/chassis/whatIfs';
-import { formatNumber, formatText } from '@/core/units/formatQuantity';
+import { applyPatch } from '@/core/base/patch';
+import type { Standing } from '@/core/verdict/chassis/checks';
+import { chassisWhatIfs } from '@/core/advice/whatIfs';
+import { formatNumber, formatText } from '@/core/base/units/formatQuantity';
 import { useReader } from '@/ui/reader';
 import { useBuild } from '../session/BuildContext';
 

@@ -1,10 +1,10 @@
 'use client';
 
-import type { DriveRunInput } from '@/core/drive/definition';
-import type { Limit } from '@/core/drive/plant';
-import type { DriveRunResult } from '@/core/drive/run';
-import { workingLaunch, workingTopSpeed } from '@/core/drive/working';
-import { formatText, formatWithError } from '@/core/units/formatQuantity';
+import type { DriveRunInput } from '@/core/physics/motion/definition';
+import type { Limit } from '@/core/physics/motion/plant';
+import type { DriveRunResult } from '@/core/physics/motion/run';
+import { workingLaunch, workingTopSpeed } from '@/core/physics/motion/working';
+import { formatText, formatWithError } from '@/core/base/units/formatQuantity';
 import { Figure } from '@/ui/Figure';
 import { useReader } from '@/ui/reader';
 

@@ -1,9 +1,9 @@
 'use client';
 
-import type { ChosenSurface } from '@/core/build/brief';
-import type { Band } from '@/core/field/model/band';
-import { formatQuantity, formatText } from '@/core/units/formatQuantity';
-import type { QuantityName } from '@/core/units/quantities';
+import type { ChosenSurface } from '@/core/car/document/brief';
+import type { Band } from '@/core/worked/field/band';
+import { formatQuantity, formatText } from '@/core/base/units/formatQuantity';
+import type { QuantityName } from '@/core/base/units/quantities';
 import { useReader } from '@/ui/reader';
 import { useBuild } from '../session/BuildContext';
 import { workerOf } from '@/workers/clients';

@@ -1,10 +1,10 @@
 'use client';
 
-import { interpolate } from '@/core/numeric/interpolate';
-import type { DriveRunResult } from '@/core/drive/run';
-import { measuredOf } from '@/core/field/measured';
-import type { TimedRun } from '@/core/field/records';
-import { formatText } from '@/core/units/formatQuantity';
+import { interpolate } from '@/core/base/numeric/interpolate';
+import type { DriveRunResult } from '@/core/physics/motion/run';
+import { measuredOf } from '@/core/worked/field/measured';
+import type { TimedRun } from '@/core/car/records/records';
+import { formatText } from '@/core/base/units/formatQuantity';
 import type { ChartLine, ChartPoint } from '@/ui/charts/chartProps';
 import { LineChart } from '@/ui/charts/LineChart';
 import { useReader } from '@/ui/reader';

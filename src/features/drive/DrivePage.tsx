@@ -3,11 +3,11 @@
 import dynamic from 'next/dynamic';
 import Link from 'next/link';
 import { Suspense } from 'react';
-import { motorsInAll } from '@/core/build/drive';
-import { measuredSpeedOf } from '@/core/field/measured';
-import { isTimed } from '@/core/field/records';
-import { workingTopSpeed } from '@/core/drive/working';
-import { tyreForBuild } from '@/core/library/items';
+import { motorsInAll } from '@/core/car/document/drive';
+import { measuredSpeedOf } from '@/core/worked/field/measured';
+import { isTimed } from '@/core/car/records/records';
+import { workingTopSpeed } from '@/core/physics/motion/working';
+import { tyreForBuild } from '@/core/car/library/items';
 import { WorkingPanel } from '@/ui/working';
 import { useBuild } from '../session/BuildContext';
 import { DocumentChoice, DocumentField, Group } from '../fields/fields';
@@ -21,22 +21,22 @@ import { DriveBand } from './DriveBand';
 import { DriveCharts } from './DriveCharts';
 import { SegmentSides } from '../frame/SegmentSides';
 import { useSide } from '../frame/sides';
-import { GearBench } from './GearBench';
-import { JointBench } from './JointBench';
+import { GearBench } from './gears/GearBench';
+import { JointBench } from './joints/JointBench';
 import { HandLimits } from './HandLimits';
-import { HeatBench } from './HeatBench';
-import { LayoutBench } from './LayoutBench';
-import { Stages } from './Stages';
-import { TyreBench } from './TyreBench';
+import { HeatBench } from './heat/HeatBench';
+import { LayoutBench } from './layout/LayoutBench';
+import { Stages } from './gears/Stages';
+import { TyreBench } from './tyres/TyreBench';
 import { type DriveView, useDriveView } from './useDriveView';
 
-const Heat = dynamic(() => import('./HeatView').then(({ HeatView }) => HeatView));
-const Ratio = dynamic(() => import('./RatioView').then(({ RatioView }) => RatioView));
-const Explorer = dynamic(() => import('./ExplorerView').then(({ ExplorerView }) => ExplorerView));
-const Gears = dynamic(() => import('./GearsView').then(({ GearsView }) => GearsView));
-const Joints = dynamic(() => import('./JointsView').then(({ JointsView }) => JointsView));
-const Tyres = dynamic(() => import('./TyresView').then(({ TyresView }) => TyresView));
-const Layout = dynamic(() => import('./LayoutView').then(({ LayoutView }) => LayoutView));
+const Heat = dynamic(() => import('./heat/HeatView').then(({ HeatView }) => HeatView));
+const Ratio = dynamic(() => import('./ratio/RatioView').then(({ RatioView }) => RatioView));
+const Explorer = dynamic(() => import('./explorer/ExplorerView').then(({ ExplorerView }) => ExplorerView));
+const Gears = dynamic(() => import('./gears/GearsView').then(({ GearsView }) => GearsView));
+const Joints = dynamic(() => import('./joints/JointsView').then(({ JointsView }) => JointsView));
+const Tyres = dynamic(() => import('./tyres/TyresView').then(({ TyresView }) => TyresView));
+const Layout = dynamic(() => import('./layout/LayoutView').then(({ LayoutView }) => LayoutView));
 
 /** Motor, pack, controller, reduction and tyre against force, speed, heat and the wish. */
 export function DrivePage() {

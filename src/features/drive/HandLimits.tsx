@@ -1,10 +1,10 @@
 'use client';
 
 import { useMemo } from 'react';
-import type { DriveRunInput } from '@/core/drive/definition';
-import { breakawayCurrentA, throttleForSpeed } from '@/core/drive/handLimits';
-import { driveRun, type DriveRunResult } from '@/core/drive/run';
-import { formatText } from '@/core/units/formatQuantity';
+import type { DriveRunInput } from '@/core/physics/motion/definition';
+import { breakawayCurrentA, throttleForSpeed } from '@/core/physics/motion/handLimits';
+import { driveRun, type DriveRunResult } from '@/core/physics/motion/run';
+import { formatText } from '@/core/base/units/formatQuantity';
 import { QuantitySlider } from '@/ui/QuantitySlider';
 import { useReader } from '@/ui/reader';
 import { useBuild } from '../session/BuildContext';

@@ -1,9 +1,9 @@
 'use client';
 
 import { useState } from 'react';
-import { calibrationFor, type HeatReading } from '@/core/build/heat';
-import { thermalOf } from '@/core/drive/enduranceOfBuild';
-import { formatNumber, formatText } from '@/core/units/formatQuantity';
+import { calibrationFor, type HeatReading } from '@/core/car/document/heat';
+import { thermalOf } from '@/core/worked/drive/enduranceOfBuild';
+import { formatNumber, formatText } from '@/core/base/units/formatQuantity';
 import { useReader } from '@/ui/reader';
 import { QuantityField } from '@/ui/QuantityField';
 import { newId } from '../api';

@@ -1,9 +1,9 @@
 import { useMemo } from 'react';
-import type { ChosenSurface } from '@/core/build/brief';
-import type { BuildDocument } from '@/core/build/document';
-import type { DriveRunInput } from '@/core/drive/definition';
-import { driveRun, type DriveRunResult } from '@/core/drive/run';
-import { runInputOf } from '@/core/drive/runOfBuild';
+import type { ChosenSurface } from '@/core/car/document/brief';
+import type { BuildDocument } from '@/core/car/document/document';
+import type { DriveRunInput } from '@/core/physics/motion/definition';
+import { driveRun, type DriveRunResult } from '@/core/physics/motion/run';
+import { runInputOf } from '@/core/worked/drive/runOfBuild';
 import { sound } from '../frame/sound';
 
 export interface DriveView {

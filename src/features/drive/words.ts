@@ -1,4 +1,4 @@
-import type { End } from '@/core/drive/enduranceDefinition';
+import type { End } from '@/core/physics/heat/enduranceDefinition';
 
 /** What ended the pack, as it stands over the chart. */
 export const END_NAMES: Readonly<Record<End, string>> = {

@@ -1,12 +1,12 @@
 'use client';
 
 import { type ReactNode, useMemo, useState } from 'react';
-import type { HeatReading } from '@/core/build/heat';
-import { applyPatch } from '@/core/build/patch';
-import { acceptCalibration } from '@/core/field/model/accept';
-import { KNOB_WORDS } from '@/core/field/model/knobs';
-import { isTimed, RUN_KIND_NAMES } from '@/core/field/records';
-import { formatNumber, formatText } from '@/core/units/formatQuantity';
+import type { HeatReading } from '@/core/car/document/heat';
+import { applyPatch } from '@/core/base/patch';
+import { acceptCalibration } from '@/core/worked/field/accept';
+import { KNOB_WORDS } from '@/core/worked/field/knobs';
+import { isTimed, RUN_KIND_NAMES } from '@/core/car/records/records';
+import { formatNumber, formatText } from '@/core/base/units/formatQuantity';
 import { DotPlot } from '@/ui/charts/DotPlot';
 import { useReader } from '@/ui/reader';
 import { When } from '@/ui/When';

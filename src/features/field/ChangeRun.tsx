@@ -1,7 +1,7 @@
 'use client';
 
 import { useState } from 'react';
-import type { RunSheet } from '@/core/field/records';
+import type { RunSheet } from '@/core/car/records/records';
 import type { Waiting } from '../session/outbox';
 import { RunSheetForm } from './RunSheetForm';
 import { sheetOfRun } from './sheet';

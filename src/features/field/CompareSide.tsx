@@ -1,10 +1,10 @@
 'use client';
 
 import { type ReactNode, useMemo, useState } from 'react';
-import { compareGroups, GROUPINGS, type Grouping, groupsOf, settingNames } from '@/core/field/groups';
-import { RUN_KIND_NAMES, TIMED_KINDS, type TimedKind } from '@/core/field/records';
-import { runsSummary } from '@/core/field/runsSummary';
-import { formatNumber, formatText } from '@/core/units/formatQuantity';
+import { compareGroups, GROUPINGS, type Grouping, groupsOf, settingNames } from '@/core/advice/learn/groups';
+import { RUN_KIND_NAMES, TIMED_KINDS, type TimedKind } from '@/core/car/records/records';
+import { runsSummary } from '@/core/physics/statistics/runsSummary';
+import { formatNumber, formatText } from '@/core/base/units/formatQuantity';
 import { DotPlot } from '@/ui/charts/DotPlot';
 import { useReader } from '@/ui/reader';
 import { useBuild } from '../session/BuildContext';

@@ -1,9 +1,15 @@
-import { gapOf, type Measured } from '@/core/field/measured';
-import { isTimed, RUN_KIND_NAMES, type RunKind, type RunRecord, type TimedRun } from '@/core/field/records';
-import { reportWords, wrongWheels } from '@/core/field/reportWords';
-import { workingMeasured, workingPrediction } from '@/core/field/working';
-import { formatText, formatWithError } from '@/core/units/formatQuantity';
-import { numberFormat } from '@/core/units/numberFormat';
+import { gapOf, type Measured } from '@/core/worked/field/measured';
+import {
+  isTimed,
+  RUN_KIND_NAMES,
+  type RunKind,
+  type RunRecord,
+  type TimedRun,
+} from '@/core/car/records/records';
+import { reportWords, wrongWheels } from '@/core/worked/field/reportWords';
+import { workingMeasured, workingPrediction } from '@/core/worked/field/working';
+import { formatText, formatWithError } from '@/core/base/units/formatQuantity';
+import { numberFormat } from '@/core/base/units/numberFormat';
 import { DotPlot } from '@/ui/charts/DotPlot';
 import { Figure } from '@/ui/Figure';
 import { useReader } from '@/ui/reader';

@@ -1,4 +1,4 @@
-import { goodCopies } from '@/core/print/log';
+import { goodCopies } from '@/core/worked/print/log';
 import { useBuild } from '../session/BuildContext';
 import { usualCopies } from './onTheCar';
 

@@ -1,8 +1,8 @@
 import { scaleLinear } from 'd3-scale';
-import { type Measure, measuresOver } from '@/core/field/overRevisions';
-import type { RunRecord } from '@/core/field/records';
-import { formatNumber, formatText } from '@/core/units/formatQuantity';
-import { toShown, unitOf } from '@/core/units/quantities';
+import { type Measure, measuresOver } from '@/core/advice/learn/overRevisions';
+import type { RunRecord } from '@/core/car/records/records';
+import { formatNumber, formatText } from '@/core/base/units/formatQuantity';
+import { toShown, unitOf } from '@/core/base/units/quantities';
 import { useReader } from '@/ui/reader';
 import { useBuild } from '../session/BuildContext';
 import { Charts } from '../frame/Guarded';

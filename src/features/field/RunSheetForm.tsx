@@ -1,16 +1,16 @@
 'use client';
 
 import { useId, useState } from 'react';
-import type { BuildDocument } from '@/core/build/document';
-import { aidSettings } from '@/core/control/aidSettings';
+import type { BuildDocument } from '@/core/car/document/document';
+import { aidSettings } from '@/core/worked/aids/aidSettings';
 import {
   RUN_KIND_NAMES,
   RUN_KINDS,
   type RunKind,
   type RunSetting,
   type RunSheet,
-} from '@/core/field/records';
-import type { RunReport } from '@/core/field/report';
+} from '@/core/car/records/records';
+import type { RunReport } from '@/core/car/records/report';
 import { QuantityField } from '@/ui/QuantityField';
 import { useBuild } from '../session/BuildContext';
 import type { Waiting, WaitingPhoto } from '../session/outbox';

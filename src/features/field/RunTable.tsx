@@ -1,8 +1,8 @@
 import { useState } from 'react';
-import { gapOf, measuredOf } from '@/core/field/measured';
-import { isTimed, RUN_KIND_NAMES, type RunRecord } from '@/core/field/records';
-import { reportWords } from '@/core/field/reportWords';
-import { formatNumber, formatText, formatWithError } from '@/core/units/formatQuantity';
+import { gapOf, measuredOf } from '@/core/worked/field/measured';
+import { isTimed, RUN_KIND_NAMES, type RunRecord } from '@/core/car/records/records';
+import { reportWords } from '@/core/worked/field/reportWords';
+import { formatNumber, formatText, formatWithError } from '@/core/base/units/formatQuantity';
 import { useReader } from '@/ui/reader';
 import { When } from '@/ui/When';
 import { sentenceOf } from '../api';

@@ -1,9 +1,9 @@
 'use client';
 
 import { type ReactNode, useCallback, useEffect, useMemo, useState } from 'react';
-import { measuredOf } from '@/core/field/measured';
-import { isTimed } from '@/core/field/records';
-import { seriesOf } from '@/core/field/series';
+import { measuredOf } from '@/core/worked/field/measured';
+import { isTimed } from '@/core/car/records/records';
+import { seriesOf } from '@/core/advice/learn/series';
 import { WorkingPanel } from '@/ui/working';
 import { newId } from '../api';
 import { useBuild } from '../session/BuildContext';

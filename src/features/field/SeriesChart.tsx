@@ -1,8 +1,8 @@
 import { scaleLinear } from 'd3-scale';
-import type { TimedRun } from '@/core/field/records';
-import type { SeriesPoint } from '@/core/field/series';
-import { formatNumber, formatText } from '@/core/units/formatQuantity';
-import { toShown, unitOf } from '@/core/units/quantities';
+import type { TimedRun } from '@/core/car/records/records';
+import type { SeriesPoint } from '@/core/advice/learn/series';
+import { formatNumber, formatText } from '@/core/base/units/formatQuantity';
+import { toShown, unitOf } from '@/core/base/units/quantities';
 import { useReader } from '@/ui/reader';
 
 const [WIDTH, HIGH] = [560, 240];

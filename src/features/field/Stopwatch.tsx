@@ -1,7 +1,7 @@
 'use client';
 
 import { useEffect, useRef, useState } from 'react';
-import { numberFormat } from '@/core/units/numberFormat';
+import { numberFormat } from '@/core/base/units/numberFormat';
 import { useReader } from '@/ui/reader';
 
 /** One large button: start, stop, and the time is an attempt. */

@@ -1,6 +1,6 @@
 import { scaleLinear } from 'd3-scale';
-import { formatNumber, formatText } from '@/core/units/formatQuantity';
-import { toShown, unitOf } from '@/core/units/quantities';
+import { formatNumber, formatText } from '@/core/base/units/formatQuantity';
+import { toShown, unitOf } from '@/core/base/units/quantities';
 import { useReader } from '@/ui/reader';
 import { useNarrow } from '@/ui/useNarrow';
 import type { SeenTrack } from '@/workers/field.worker';

@@ -1,8 +1,8 @@
 'use client';
 
 import { type ReactNode, useEffect, useState } from 'react';
-import { USUAL_WINDOW_S } from '@/core/field/track/gpxSpeed';
-import { formatText } from '@/core/units/formatQuantity';
+import { USUAL_WINDOW_S } from '@/core/physics/timing/track/gpxSpeed';
+import { formatText } from '@/core/base/units/formatQuantity';
 import { QuantityField } from '@/ui/QuantityField';
 import { useReader } from '@/ui/reader';
 import { sentenceOf } from '../api';

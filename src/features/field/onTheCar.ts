@@ -1,7 +1,8 @@
-import type { BuildDocument } from '@/core/build/document';
-import type { RunRecord } from '@/core/field/records';
-import { type CopyRecord, goodCopies } from '@/core/print/log';
-import { quantityOf } from '@/core/print/sources';
+import type { BuildDocument } from '@/core/car/document/document';
+import type { RunRecord } from '@/core/car/records/records';
+import { goodCopies } from '@/core/worked/print/log';
+import type { CopyRecord } from '@/core/car/records/prints';
+import { quantityOf } from '@/core/worked/print/sources';
 
 /** The copies of the last run that are still good, and for parts that it says nothing of the first good ones. */
 export function usualCopies(

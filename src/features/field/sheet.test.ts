@@ -1,7 +1,7 @@
-import { parse } from '@/core/schema/parse';
-import { runSheetSchema } from '@/core/field/records.schema';
-import { emptyDocument } from '@/core/build/document';
-import { timingSpeed } from '@/core/field/timingSpeed';
+import { parse } from '@/core/base/schema/parse';
+import { runSheetSchema } from '@/core/car/records/records.schema';
+import { emptyDocument } from '@/core/car/document/document';
+import { timingSpeed } from '@/core/physics/timing/timingSpeed';
 import { attemptOf, conditionsOf, emptySheet, type Method, sheetOfRun } from './sheet';
 
 const surface = { id: 'grass', name: 'Grass' };

@@ -7,8 +7,8 @@ import {
   type RunSetting,
   type RunSheet,
   TIMED_KINDS,
-} from '@/core/field/records';
-import type { RunReport } from '@/core/field/report';
+} from '@/core/car/records/records';
+import type { RunReport } from '@/core/car/records/report';
 
 export type Method = 'watch' | 'frames' | 'video' | 'clip';
 

@@ -1,6 +1,6 @@
 import { useMemo } from 'react';
-import { predictRun } from '@/core/field/predictRun';
-import { isTimed, type RunRecord, type RunSheet } from '@/core/field/records';
+import { predictRun } from '@/core/worked/field/predictRun';
+import { isTimed, type RunRecord, type RunSheet } from '@/core/car/records/records';
 import { useBuild } from '../session/BuildContext';
 import { useWaiting } from '../session/waiting';
 

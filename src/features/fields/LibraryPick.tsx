@@ -1,7 +1,7 @@
 'use client';
 
-import { KIND_NAMES, itemsOf, type LibraryItem, type LibraryKind } from '@/core/library/items';
-import { type Path, valueAt } from '@/core/build/patch';
+import { KIND_NAMES, itemsOf, type LibraryItem, type LibraryKind } from '@/core/car/library/items';
+import { type Path, valueAt } from '@/core/base/patch';
 import { useBuild } from '../session/BuildContext';
 
 interface LibraryPickProps<K extends LibraryKind> {

@@ -1,9 +1,9 @@
 'use client';
 
 import type { ReactNode } from 'react';
-import { labelOf } from '@/core/build/labels';
-import { type Path, valueAt } from '@/core/build/patch';
-import { isUnfinished } from '@/core/build/unfinished';
+import { labelOf } from '@/core/car/labels/labels';
+import { type Path, valueAt } from '@/core/base/patch';
+import { isUnfinished } from '@/core/car/unfinished/unfinished';
 import { QuantityField } from '@/ui/QuantityField';
 import { useBuild } from '../session/BuildContext';
 

@@ -3,9 +3,9 @@
 import Link from 'next/link';
 import { usePathname, useRouter } from 'next/navigation';
 import { type ReactNode, useMemo, useState } from 'react';
-import { USUAL_CURRENCY } from '@/core/build/brief';
-import { SEGMENTS } from '@/core/checks/check';
-import type { BuildRecord } from '@/core/field/records';
+import { USUAL_CURRENCY } from '@/core/car/document/brief';
+import { SEGMENTS } from '@/core/verdict/engine/check';
+import type { BuildRecord } from '@/core/car/records/records';
 import { MoneyProvider, useReader } from '@/ui/reader';
 import { useWorking, WorkingProvider } from '@/ui/working';
 import { BuildProvider, useBuild } from '../session/BuildContext';

@@ -1,7 +1,7 @@
 'use client';
 
-import type { Segment } from '@/core/checks/check';
-import { stripeOf } from '@/core/checks/stripe';
+import type { Segment } from '@/core/verdict/engine/check';
+import { stripeOf } from '@/core/verdict/stripe';
 import { useBuild } from '../session/BuildContext';
 import { SEGMENT_QUESTIONS } from './segments';
 

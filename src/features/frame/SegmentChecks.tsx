@@ -1,7 +1,7 @@
 'use client';
 
-import type { Remedy, Segment } from '@/core/checks/check';
-import { applyPatch } from '@/core/build/patch';
+import type { Remedy, Segment } from '@/core/verdict/engine/check';
+import { applyPatch } from '@/core/base/patch';
 import { CheckRows } from '@/ui/CheckRows';
 import { useBuild } from '../session/BuildContext';
 

@@ -3,9 +3,9 @@
 import Link from 'next/link';
 import { usePathname } from 'next/navigation';
 import { useEffect, useRef } from 'react';
-import { SEGMENTS } from '@/core/checks/check';
-import { type SegmentState, stripeOf } from '@/core/checks/stripe';
-import { formatQuantity, type Reader } from '@/core/units/formatQuantity';
+import { SEGMENTS } from '@/core/verdict/engine/check';
+import { type SegmentState, stripeOf } from '@/core/verdict/stripe';
+import { formatQuantity, type Reader } from '@/core/base/units/formatQuantity';
 import { useReader } from '@/ui/reader';
 import { STATE_WORDS, StateMark } from '@/ui/StateMark';
 import { useBuild } from '../session/BuildContext';

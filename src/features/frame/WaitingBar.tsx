@@ -7,8 +7,14 @@ import TextField from '@mui/material/TextField';
 import dynamic from 'next/dynamic';
 import Link from 'next/link';
 import { useEffect, useState } from 'react';
-import { RUN_KIND_NAMES, type FailureSheet, type RunRecord, type RunSheet } from '@/core/field/records';
-import type { FailureRecord, Versioned } from '@/core/field/records';
+import {
+  RUN_KIND_NAMES,
+  type FailureSheet,
+  type RunRecord,
+  type RunSheet,
+  type FailureRecord,
+  type Versioned,
+} from '@/core/car/records/records';
 import { useBuild } from '../session/BuildContext';
 import { handOver } from '../session/handOver';
 import type { Waiting } from '../session/outbox';

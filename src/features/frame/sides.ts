@@ -1,5 +1,5 @@
 import { useSearchParams } from 'next/navigation';
-import type { Segment } from '@/core/checks/check';
+import type { Segment } from '@/core/verdict/engine/check';
 
 /** The sides of the segments that have more than one, as they are called; the first is shown unless another is asked for. */
 export const SIDES = {

@@ -1,4 +1,4 @@
-import { CalcError } from '@/core/errors';
+import { CalcError } from '@/core/base/errors';
 
 /** What a build comes to; what refuses to be worked out counts as missing, so that the page stands and says so. */
 export function sound<A extends { readonly ok: boolean }>(

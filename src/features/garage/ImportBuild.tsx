@@ -2,7 +2,7 @@
 
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
-import { LARGEST_ARCHIVE, LARGEST_FILE } from '@/core/file/largestFile';
+import { LARGEST_ARCHIVE, LARGEST_FILE } from '@/core/car/file/largestFile';
 import { ApiProblem, callApi, sentenceOf } from '../api';
 
 interface Waiting {

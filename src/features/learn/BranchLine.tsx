@@ -1,7 +1,7 @@
 import { useMemo } from 'react';
-import { branchesOf } from '@/core/field/branches';
-import { measuredSpeedOf } from '@/core/field/measured';
-import { formatText } from '@/core/units/formatQuantity';
+import { branchesOf } from '@/core/advice/learn/branches';
+import { measuredSpeedOf } from '@/core/worked/field/measured';
+import { formatText } from '@/core/base/units/formatQuantity';
 import { useReader } from '@/ui/reader';
 import { When } from '@/ui/When';
 import { useBuild } from '../session/BuildContext';

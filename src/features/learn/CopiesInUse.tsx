@@ -1,9 +1,9 @@
 import { useState } from 'react';
-import { livesOfCopies } from '@/core/field/lives';
-import type { Versioned } from '@/core/field/records';
-import { type Wear, wearOf } from '@/core/field/wear';
-import { type CopyRecord, WEAR_PLACES, type WearPlace } from '@/core/print/log';
-import { formatText } from '@/core/units/formatQuantity';
+import { livesOfCopies } from '@/core/worked/field/lives';
+import type { Versioned } from '@/core/car/records/records';
+import { type Wear, wearOf } from '@/core/worked/field/wear';
+import { type CopyRecord, WEAR_PLACES, type WearPlace } from '@/core/car/records/prints';
+import { formatText } from '@/core/base/units/formatQuantity';
 import { QuantityField } from '@/ui/QuantityField';
 import { useReader } from '@/ui/reader';
 import { newId, sentenceOf } from '../api';

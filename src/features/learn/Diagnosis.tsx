@@ -1,13 +1,13 @@
 'use client';
 
 import { useRef, useState } from 'react';
-import { changesOf } from '@/core/field/diagnosis/changesOf';
-import { failureDiagnose, type Outcome, OUTCOMES, type Suspect } from '@/core/field/diagnosis/diagnose';
-import type { FailureLedger } from '@/core/field/failureLedger';
-import { askDiagnosis, reopened, verdictWords } from '@/core/field/ledger';
-import { livesOfCopies } from '@/core/field/lives';
-import type { FailureRecord, Versioned } from '@/core/field/records';
-import { formatNumber } from '@/core/units/formatQuantity';
+import { changesOf } from '@/core/advice/learn/changesOf';
+import { failureDiagnose, type Outcome, OUTCOMES, type Suspect } from '@/core/physics/diagnosis/diagnose';
+import type { FailureLedger } from '@/core/car/records/failureLedger';
+import { askDiagnosis, reopened, verdictWords } from '@/core/worked/field/ledger';
+import { livesOfCopies } from '@/core/worked/field/lives';
+import type { FailureRecord, Versioned } from '@/core/car/records/records';
+import { formatNumber } from '@/core/base/units/formatQuantity';
 import { useReader } from '@/ui/reader';
 import { When } from '@/ui/When';
 import { sentenceOf } from '../api';

@@ -1,9 +1,9 @@
 import { useState } from 'react';
-import { TABLES } from '@/core/field/diagnosis/tables';
-import type { FailureLedger } from '@/core/field/failureLedger';
-import { livesOfCopies } from '@/core/field/lives';
-import type { FailureRecord } from '@/core/field/records';
-import type { CopyRecord } from '@/core/print/log';
+import { TABLES } from '@/core/physics/diagnosis/tables';
+import type { FailureLedger } from '@/core/car/records/failureLedger';
+import { livesOfCopies } from '@/core/worked/field/lives';
+import type { FailureRecord } from '@/core/car/records/records';
+import type { CopyRecord } from '@/core/car/records/prints';
 import { QuantityField } from '@/ui/QuantityField';
 import { useReader } from '@/ui/reader';
 import { useBuild } from '../session/BuildContext';

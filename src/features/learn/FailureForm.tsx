@@ -1,10 +1,10 @@
 'use client';
 
 import { useState } from 'react';
-import type { FailureLedger } from '@/core/field/failureLedger';
-import { FAILURE_MODES } from '@/core/field/failureModes';
-import { livesOfCopies } from '@/core/field/lives';
-import { type FailureSheet, RUN_KIND_NAMES, type RunSheet } from '@/core/field/records';
+import type { FailureLedger } from '@/core/car/records/failureLedger';
+import { FAILURE_MODES } from '@/core/car/records/failureModes';
+import { livesOfCopies } from '@/core/worked/field/lives';
+import { type FailureSheet, RUN_KIND_NAMES, type RunSheet } from '@/core/car/records/records';
 import { QuantityField } from '@/ui/QuantityField';
 import { useReader } from '@/ui/reader';
 import { newId } from '../api';

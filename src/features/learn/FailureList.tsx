@@ -2,13 +2,13 @@
 
 import { useSearchParams } from 'next/navigation';
 import { useState } from 'react';
-import { failedHow } from '@/core/field/failureModes';
-import { type FailureRecord, RUN_KIND_NAMES, type Versioned } from '@/core/field/records';
-import { formatText } from '@/core/units/formatQuantity';
+import { failedHow } from '@/core/car/records/failureModes';
+import { type FailureRecord, RUN_KIND_NAMES, type Versioned } from '@/core/car/records/records';
+import { formatText } from '@/core/base/units/formatQuantity';
 import { useReader } from '@/ui/reader';
 import { When } from '@/ui/When';
-import { fixHeld } from '@/core/field/lives';
-import { isOpen } from '@/core/field/ledger';
+import { fixHeld } from '@/core/worked/field/lives';
+import { isOpen } from '@/core/worked/field/ledger';
 import { sentenceOf } from '../api';
 import { useBuild } from '../session/BuildContext';
 import { saveRecord } from '../session/saveRecord';

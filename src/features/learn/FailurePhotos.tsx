@@ -1,5 +1,5 @@
 import { useRef, useState } from 'react';
-import type { FailureRecord, Versioned } from '@/core/field/records';
+import type { FailureRecord, Versioned } from '@/core/car/records/records';
 import { callApi, sentenceOf } from '../api';
 import { useBuild } from '../session/BuildContext';
 import { saveRecord } from '../session/saveRecord';

@@ -2,7 +2,7 @@
 
 import { usePathname, useRouter, useSearchParams } from 'next/navigation';
 import { type ReactNode, useState } from 'react';
-import { isOpen } from '@/core/field/ledger';
+import { isOpen } from '@/core/worked/field/ledger';
 import { useBuild } from '../session/BuildContext';
 import { SegmentChecks } from '../frame/SegmentChecks';
 import { FailureForm } from './FailureForm';

@@ -1,6 +1,6 @@
 import { useState } from 'react';
-import { learnedOf } from '@/core/field/learned';
-import type { RevisionRecord } from '@/core/field/records';
+import { learnedOf } from '@/core/advice/learn/learned';
+import type { RevisionRecord } from '@/core/car/records/records';
 import { useReader } from '@/ui/reader';
 import { callApi, sentenceOf } from '../api';
 import { useBuild } from '../session/BuildContext';

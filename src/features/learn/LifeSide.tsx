@@ -2,12 +2,12 @@
 
 import Link from 'next/link';
 import { type ReactNode, useMemo, useState } from 'react';
-import { livesOfParts } from '@/core/field/lives';
-import { PARETO_BY, type ParetoBy, paretoOf } from '@/core/field/pareto';
-import { makeList } from '@/core/print/makeList';
-import { durationText } from '@/core/units/duration';
-import { formatNumber, formatText } from '@/core/units/formatQuantity';
-import { inSentence } from '@/core/units/words';
+import { livesOfParts } from '@/core/worked/field/lives';
+import { PARETO_BY, type ParetoBy, paretoOf } from '@/core/advice/learn/pareto';
+import { makeList } from '@/core/worked/print/makeList';
+import { durationText } from '@/core/base/units/duration';
+import { formatNumber, formatText } from '@/core/base/units/formatQuantity';
+import { inSentence } from '@/core/base/units/words';
 import { ParetoChart } from '@/ui/charts/ParetoChart';
 import { useReader } from '@/ui/reader';
 import { useBuild } from '../session/BuildContext';

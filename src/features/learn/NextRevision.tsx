@@ -2,9 +2,9 @@
 
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
-import { nextLetter } from '@/core/build/letters';
-import { applyPatch, type Patch } from '@/core/build/patch';
-import type { RevisionRecord } from '@/core/field/records';
+import { nextLetter } from '@/core/base/letters';
+import { applyPatch, type Patch } from '@/core/base/patch';
+import type { RevisionRecord } from '@/core/car/records/records';
 import { callApi, newId, sentenceOf } from '../api';
 import { useBuild } from '../session/BuildContext';
 import { segmentPath } from '../frame/segments';

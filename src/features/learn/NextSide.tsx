@@ -2,13 +2,13 @@
 
 import { useRouter } from 'next/navigation';
 import { type ReactNode, useMemo, useState } from 'react';
-import { applyPatch } from '@/core/build/patch';
-import type { NextStep } from '@/core/checks/steps/definition';
-import { RUN_KIND_NAMES } from '@/core/field/records';
-import { calibrationOfBuild } from '@/core/print/log';
-import { durationText } from '@/core/units/duration';
-import { formatNumber, formatText } from '@/core/units/formatQuantity';
-import { inSentence } from '@/core/units/words';
+import { applyPatch } from '@/core/base/patch';
+import type { NextStep } from '@/core/advice/steps/definition';
+import { RUN_KIND_NAMES } from '@/core/car/records/records';
+import { calibrationOfBuild } from '@/core/worked/print/log';
+import { durationText } from '@/core/base/units/duration';
+import { formatNumber, formatText } from '@/core/base/units/formatQuantity';
+import { inSentence } from '@/core/base/units/words';
 import { useReader } from '@/ui/reader';
 import { useBuild } from '../session/BuildContext';
 import { segmentPath, SEGMENT_NAMES } from '../frame/segments';

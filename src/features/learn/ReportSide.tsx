@@ -1,12 +1,12 @@
 'use client';
 
 import { type ReactNode, useMemo, useState } from 'react';
-import { checksOnRecord } from '@/core/checks/record';
-import { calibrationOfBuild } from '@/core/print/log';
-import { buildSheet } from '@/core/report/buildSheet';
-import { REPORT_KINDS, REPORT_NAMES, type ReportKind } from '@/core/report/definition';
-import { reportAsMarkdown } from '@/core/report/markdown';
-import { testReport } from '@/core/report/testReport';
+import { checksOnRecord } from '@/core/verdict/record';
+import { calibrationOfBuild } from '@/core/worked/print/log';
+import { buildSheet } from '@/core/advice/report/buildSheet';
+import { REPORT_KINDS, REPORT_NAMES, type ReportKind } from '@/core/advice/report/definition';
+import { reportAsMarkdown } from '@/core/advice/report/markdown';
+import { testReport } from '@/core/advice/report/testReport';
 import { useReader } from '@/ui/reader';
 import { ApiProblem, callApi, sentenceOf } from '../api';
 import { useBuild } from '../session/BuildContext';

@@ -1,9 +1,9 @@
-import type { ChangeEffect, Moved, MovedCheck } from '@/core/checks/effects';
-import { measuresOver } from '@/core/field/overRevisions';
-import type { RevisionRecord } from '@/core/field/records';
-import { formatText, type Reader } from '@/core/units/formatQuantity';
-import { numberFormat } from '@/core/units/numberFormat';
-import { inSentence } from '@/core/units/words';
+import type { ChangeEffect, Moved, MovedCheck } from '@/core/advice/effects/effects';
+import { measuresOver } from '@/core/advice/learn/overRevisions';
+import type { RevisionRecord } from '@/core/car/records/records';
+import { formatText, type Reader } from '@/core/base/units/formatQuantity';
+import { numberFormat } from '@/core/base/units/numberFormat';
+import { inSentence } from '@/core/base/units/words';
 import { useReader } from '@/ui/reader';
 import { STATE_WORDS, StateMark } from '@/ui/StateMark';
 import { useBuild } from '../session/BuildContext';

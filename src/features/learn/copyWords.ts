@@ -1,5 +1,5 @@
-import type { CopySheet } from '@/core/print/log';
-import { formatText, type Reader } from '@/core/units/formatQuantity';
+import type { CopySheet } from '@/core/car/records/prints';
+import { formatText, type Reader } from '@/core/base/units/formatQuantity';
 
 /** A copy in a list: its number, what it was driven, and what had been done to it. */
 export const copyWords = (

@@ -1,8 +1,8 @@
 'use client';
 
 import { useState } from 'react';
-import { itemsOf, KIND_NAMES, type LibraryItem } from '@/core/library/items';
-import type { StripTest } from '@/core/strength/strips';
+import { itemsOf, KIND_NAMES, type LibraryItem } from '@/core/car/library/items';
+import type { StripTest } from '@/core/car/library/strips';
 import { QuantityField } from '@/ui/QuantityField';
 import { callApi, sentenceOf } from '../api';
 import { COLUMNS } from './columns';

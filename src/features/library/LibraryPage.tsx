@@ -3,7 +3,7 @@
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
-import type { Thresholds as Margins } from '@/core/checks/check';
+import type { Thresholds as Margins } from '@/core/verdict/engine/check';
 import {
   itemsOf,
   KIND_NAMES,
@@ -11,10 +11,10 @@ import {
   type LibraryItem,
   type LibraryKind,
   type RangedFigure,
-} from '@/core/library/items';
-import { type Own, ownFigures, type StripTest } from '@/core/strength/strips';
-import { formatNumber, formatText } from '@/core/units/formatQuantity';
-import { toShown, unitOf } from '@/core/units/quantities';
+} from '@/core/car/library/items';
+import { type Own, ownFigures, type StripTest } from '@/core/car/library/strips';
+import { formatNumber, formatText } from '@/core/base/units/formatQuantity';
+import { toShown, unitOf } from '@/core/base/units/quantities';
 import { useReader } from '@/ui/reader';
 import { newId, sentenceOf } from '../api';
 import { Preferences } from '../frame/Preferences';

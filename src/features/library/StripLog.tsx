@@ -1,11 +1,11 @@
 'use client';
 
 import { useState } from 'react';
-import { extruded } from '@/core/mesh/extrude';
-import { meshOf } from '@/core/mesh/shapes';
-import { writeStl } from '@/core/mesh/writeStl';
-import { type Own, ownFigures, stripStressMpa, type StripTest } from '@/core/strength/strips';
-import { formatNumber, formatText } from '@/core/units/formatQuantity';
+import { extruded } from '@/core/physics/solid/extrude';
+import { meshOf } from '@/core/physics/solid/shapes';
+import { writeStl } from '@/core/physics/meshFiles/writeStl';
+import { type Own, ownFigures, stripStressMpa, type StripTest } from '@/core/car/library/strips';
+import { formatNumber, formatText } from '@/core/base/units/formatQuantity';
 import { QuantityField } from '@/ui/QuantityField';
 import { useReader } from '@/ui/reader';
 import { newId } from '../api';

@@ -1,9 +1,9 @@
 'use client';
 
 import { useState } from 'react';
-import type { Thresholds as Margins } from '@/core/checks/check';
-import { CHECK_DEFINITIONS, DEFAULT_THRESHOLDS } from '@/core/checks/evaluate';
-import { USUAL_LIMIT_MINUTES } from '@/core/field/spares';
+import type { Thresholds as Margins } from '@/core/verdict/engine/check';
+import { CHECK_DEFINITIONS, DEFAULT_THRESHOLDS } from '@/core/verdict/evaluate';
+import { USUAL_LIMIT_MINUTES } from '@/core/physics/statistics/spares';
 import { QuantityField } from '@/ui/QuantityField';
 import { callApi, sentenceOf } from '../api';
 

@@ -1,10 +1,10 @@
-import type { Limits } from '@/core/build/fieldLabel';
-import { labelOf } from '@/core/build/labels';
-import { STAGE_KINDS } from '@/core/build/drive';
-import { RAIL_KINDS } from '@/core/power/budgetDefinition';
-import { TYRE_KINDS } from '@/core/gears/tyreSpin';
-import type { LibraryKind } from '@/core/library/items';
-import type { QuantityName } from '@/core/units/quantities';
+import type { Limits } from '@/core/car/fields/fieldLabel';
+import { labelOf } from '@/core/car/labels/labels';
+import { STAGE_KINDS } from '@/core/car/document/drive';
+import { RAIL_KINDS } from '@/core/physics/supply/budgetDefinition';
+import { TYRE_KINDS } from '@/core/physics/tyres/tyreSpin';
+import type { LibraryKind } from '@/core/car/library/items';
+import type { QuantityName } from '@/core/base/units/quantities';
 
 export interface Column {
   readonly key: string;

@@ -1,8 +1,8 @@
 import { useMemo } from 'react';
-import type { Part } from '@/core/build/parts';
-import { ENDS } from '@/core/build/suspension';
-import { armGive } from '@/core/strength/armGive';
-import { formatNumber, formatText } from '@/core/units/formatQuantity';
+import type { Part } from '@/core/car/document/parts';
+import { ENDS } from '@/core/car/document/suspension';
+import { armGive } from '@/core/worked/parts/armGive';
+import { formatNumber, formatText } from '@/core/base/units/formatQuantity';
 import { useReader } from '@/ui/reader';
 import { useBuild } from '../session/BuildContext';
 

@@ -1,10 +1,10 @@
 'use client';
 
 import { useMemo } from 'react';
-import type { Part } from '@/core/build/parts';
-import { femOfPart } from '@/core/strength/solidOfPart';
-import type { Vec3 } from '@/core/vec3';
-import { formatNumber, formatText } from '@/core/units/formatQuantity';
+import type { Part } from '@/core/car/document/parts';
+import { femOfPart } from '@/core/worked/parts/solidOfPart';
+import type { Vec3 } from '@/core/base/vec3';
+import { formatNumber, formatText } from '@/core/base/units/formatQuantity';
 import { LineChart } from '@/ui/charts/LineChart';
 import { useReader } from '@/ui/reader';
 import { useBuild } from '../session/BuildContext';

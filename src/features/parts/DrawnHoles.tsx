@@ -1,7 +1,7 @@
-import type { Part } from '@/core/build/parts';
-import { drawnJoints } from '@/core/print/joints';
-import { formatText } from '@/core/units/formatQuantity';
-import { inSentence } from '@/core/units/words';
+import type { Part } from '@/core/car/document/parts';
+import { drawnJoints } from '@/core/worked/print/joints';
+import { formatText } from '@/core/base/units/formatQuantity';
+import { inSentence } from '@/core/base/units/words';
 import { useReader } from '@/ui/reader';
 import { useBuild } from '../session/BuildContext';
 

@@ -1,7 +1,7 @@
 'use client';
 
-import { type MeshFace, sideOf } from '@/core/mesh/faces';
-import { formatText } from '@/core/units/formatQuantity';
+import { type MeshFace, sideOf } from '@/core/physics/solid/faces';
+import { formatText } from '@/core/base/units/formatQuantity';
 import { useReader } from '@/ui/reader';
 
 const MOST_FACES = 10;

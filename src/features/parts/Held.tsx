@@ -1,11 +1,11 @@
 'use client';
 
-import type { Part, PartPull } from '@/core/build/parts';
-import { casesOfBuild } from '@/core/strength/casesOfBuild';
-import { forceOf } from '@/core/strength/forceOnPart';
-import type { LoadCaseName } from '@/core/strength/loadCases';
-import { formatNumber, formatText } from '@/core/units/formatQuantity';
-import type { Vec3 } from '@/core/vec3';
+import type { Part, PartPull } from '@/core/car/document/parts';
+import { casesOfBuild } from '@/core/worked/parts/casesOfBuild';
+import { forceOf } from '@/core/worked/parts/forceOnPart';
+import type { LoadCaseName } from '@/core/physics/strength/loadCases';
+import { formatNumber, formatText } from '@/core/base/units/formatQuantity';
+import type { Vec3 } from '@/core/base/vec3';
 import { QuantityField } from '@/ui/QuantityField';
 import { useReader } from '@/ui/reader';
 import { useBuild } from '../session/BuildContext';

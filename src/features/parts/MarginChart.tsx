@@ -1,8 +1,8 @@
 'use client';
 
 import { scaleLog } from 'd3-scale';
-import type { Check } from '@/core/checks/check';
-import { formatNumber } from '@/core/units/formatQuantity';
+import type { Check } from '@/core/verdict/engine/check';
+import { formatNumber } from '@/core/base/units/formatQuantity';
 import { useReader } from '@/ui/reader';
 import { STATE_WORDS } from '@/ui/StateMark';
 import { useNarrow } from '@/ui/useNarrow';

@@ -1,7 +1,7 @@
 'use client';
 
-import type { Part } from '@/core/build/parts';
-import { formatText } from '@/core/units/formatQuantity';
+import type { Part } from '@/core/car/document/parts';
+import { formatText } from '@/core/base/units/formatQuantity';
 import { useReader } from '@/ui/reader';
 import type { SeenMesh } from '@/workers/parts.worker';
 import { sentenceOf } from '../api';

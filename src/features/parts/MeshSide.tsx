@@ -2,10 +2,10 @@
 
 import dynamic from 'next/dynamic';
 import { useState } from 'react';
-import type { Part, PartBox, PartPull } from '@/core/build/parts';
-import type { MeshFace } from '@/core/mesh/faces';
-import { scale, type Vec3 } from '@/core/vec3';
-import { formatText } from '@/core/units/formatQuantity';
+import type { Part, PartBox, PartPull } from '@/core/car/document/parts';
+import type { MeshFace } from '@/core/physics/solid/faces';
+import { scale, type Vec3 } from '@/core/base/vec3';
+import { formatText } from '@/core/base/units/formatQuantity';
 import { useReader } from '@/ui/reader';
 import { newId } from '../api';
 import { useBuild } from '../session/BuildContext';

@@ -2,10 +2,10 @@
 
 import { polygonHull } from 'd3-polygon';
 import { useMemo } from 'react';
-import type { Part } from '@/core/build/parts';
-import { femOfPart } from '@/core/strength/solidOfPart';
-import { formatNumber, formatText } from '@/core/units/formatQuantity';
-import { cross, dot, unit, type Vec3 } from '@/core/vec3';
+import type { Part } from '@/core/car/document/parts';
+import { femOfPart } from '@/core/worked/parts/solidOfPart';
+import { formatNumber, formatText } from '@/core/base/units/formatQuantity';
+import { cross, dot, unit, type Vec3 } from '@/core/base/vec3';
 import { useReader } from '@/ui/reader';
 import type { SeenMesh } from '@/workers/parts.worker';
 import { useBuild } from '../session/BuildContext';

@@ -1,6 +1,6 @@
-import type { Check } from '@/core/checks/check';
-import { partStrength } from '@/core/strength/partStrength';
-import { formatNumber, formatText } from '@/core/units/formatQuantity';
+import type { Check } from '@/core/verdict/engine/check';
+import { partStrength } from '@/core/worked/parts/partStrength';
+import { formatNumber, formatText } from '@/core/base/units/formatQuantity';
 import { useReader } from '@/ui/reader';
 import { useBuild } from '../session/BuildContext';
 import { CheckFigure } from '../frame/CheckFigure';

@@ -1,12 +1,12 @@
 'use client';
 
 import { useState } from 'react';
-import { type Part, PART_KINDS, type PartKind, SCREW_KINDS } from '@/core/build/parts';
-import { materialForBuild } from '@/core/library/items';
-import { USUAL_CRUSH_MM } from '@/core/strength/casesOfBuild';
-import { hasLayers } from '@/core/strength/materialOfBuild';
-import { USUAL_LINE_MM } from '@/core/strength/partSection';
-import { SCREW_WORDS } from '@/core/strength/screwWords';
+import { type Part, PART_KINDS, type PartKind, SCREW_KINDS } from '@/core/car/document/parts';
+import { materialForBuild } from '@/core/car/library/items';
+import { USUAL_CRUSH_MM } from '@/core/worked/parts/casesOfBuild';
+import { hasLayers } from '@/core/worked/parts/materialOfBuild';
+import { USUAL_LINE_MM } from '@/core/worked/parts/partSection';
+import { SCREW_WORDS } from '@/core/worked/parts/screwWords';
 import { newId } from '../api';
 import { AddFrom } from '../fields/AddFrom';
 import { useBuild } from '../session/BuildContext';

@@ -1,7 +1,7 @@
 import { type ThreeEvent, useThree } from '@react-three/fiber';
 import { useEffect, useMemo } from 'react';
 import { BufferAttribute, BufferGeometry, Color, DoubleSide, Plane } from 'three';
-import { dot, unit, type Vec3 } from '@/core/vec3';
+import { dot, unit, type Vec3 } from '@/core/base/vec3';
 import { type Ink } from '@/ui/space';
 import type { SeenMesh, Solved } from '@/workers/parts.worker';
 

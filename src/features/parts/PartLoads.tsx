@@ -1,7 +1,7 @@
 import { useMemo } from 'react';
-import type { Part } from '@/core/build/parts';
-import { partStrength } from '@/core/strength/partStrength';
-import { formatNumber, formatText } from '@/core/units/formatQuantity';
+import type { Part } from '@/core/car/document/parts';
+import { partStrength } from '@/core/worked/parts/partStrength';
+import { formatNumber, formatText } from '@/core/base/units/formatQuantity';
 import { useReader } from '@/ui/reader';
 import { useBuild } from '../session/BuildContext';
 import { ScrewWays } from './ScrewWays';

@@ -1,7 +1,7 @@
 import { useMemo } from 'react';
 import { Quaternion, Vector3 } from 'three';
-import type { PartBox } from '@/core/build/parts';
-import { type Vec3 } from '@/core/vec3';
+import type { PartBox } from '@/core/car/document/parts';
+import { type Vec3 } from '@/core/base/vec3';
 
 export const centreOf = ({ min, max }: PartBox): Vec3 => [
   (min[0] + max[0]) / 2,

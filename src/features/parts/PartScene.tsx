@@ -3,10 +3,10 @@
 import { Canvas } from '@react-three/fiber';
 import { useState } from 'react';
 import { Plane, Vector3 } from 'three';
-import type { PartBox, PartMesh } from '@/core/build/parts';
-import { FAILS_BY } from '@/core/mesh/fem/stresses';
-import { unit, type Vec3 } from '@/core/vec3';
-import { formatNumber } from '@/core/units/formatQuantity';
+import type { PartBox, PartMesh } from '@/core/car/document/parts';
+import { FAILS_BY } from '@/core/physics/fem/stresses';
+import { unit, type Vec3 } from '@/core/base/vec3';
+import { formatNumber } from '@/core/base/units/formatQuantity';
 import { useReader } from '@/ui/reader';
 import { hasWebGl, inkOf, Orbit } from '@/ui/space';
 import type { SeenMesh, Solved } from '@/workers/parts.worker';

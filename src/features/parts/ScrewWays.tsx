@@ -1,10 +1,10 @@
-import type { Part } from '@/core/build/parts';
-import { BOSS_KINDS, bossCheck } from '@/core/strength/boss';
-import { derate } from '@/core/strength/allowable';
-import { hasLayers, strengthOf } from '@/core/strength/materialOfBuild';
-import type { LoadedPart } from '@/core/strength/partStrength';
-import { SCREW_WORDS } from '@/core/strength/screwWords';
-import { formatNumber, formatText } from '@/core/units/formatQuantity';
+import type { Part } from '@/core/car/document/parts';
+import { BOSS_KINDS, bossCheck } from '@/core/physics/strength/boss';
+import { derate } from '@/core/physics/strength/allowable';
+import { hasLayers, strengthOf } from '@/core/worked/parts/materialOfBuild';
+import type { LoadedPart } from '@/core/worked/parts/partStrength';
+import { SCREW_WORDS } from '@/core/worked/parts/screwWords';
+import { formatNumber, formatText } from '@/core/base/units/formatQuantity';
 import { useReader } from '@/ui/reader';
 import { useBuild } from '../session/BuildContext';
 

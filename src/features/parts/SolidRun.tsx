@@ -1,8 +1,8 @@
 'use client';
 
-import type { Part, SolidResult } from '@/core/build/parts';
-import type { FemResult } from '@/core/mesh/fem/fem';
-import { formatNumber, formatText } from '@/core/units/formatQuantity';
+import type { Part, SolidResult } from '@/core/car/document/parts';
+import type { FemResult } from '@/core/physics/fem/fem';
+import { formatNumber, formatText } from '@/core/base/units/formatQuantity';
 import { useReader } from '@/ui/reader';
 import { useBuild } from '../session/BuildContext';
 import { DocumentField } from '../fields/fields';

@@ -1,9 +1,9 @@
 import { useMemo } from 'react';
-import type { Part } from '@/core/build/parts';
-import { itemsOf, materialForBuild } from '@/core/library/items';
-import { hasLayers } from '@/core/strength/materialOfBuild';
-import { stiffOrTough } from '@/core/strength/stiffOrTough';
-import { formatNumber, formatText } from '@/core/units/formatQuantity';
+import type { Part } from '@/core/car/document/parts';
+import { itemsOf, materialForBuild } from '@/core/car/library/items';
+import { hasLayers } from '@/core/worked/parts/materialOfBuild';
+import { stiffOrTough } from '@/core/worked/parts/stiffOrTough';
+import { formatNumber, formatText } from '@/core/base/units/formatQuantity';
 import { useReader } from '@/ui/reader';
 import { useBuild } from '../session/BuildContext';
 

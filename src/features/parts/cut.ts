@@ -1,8 +1,8 @@
-import type { Part } from '@/core/build/parts';
-import type { SectionsHow } from '@/core/mesh/sections';
-import type { Assembled } from '@/core/drive/runOfBuild';
-import type { FemSettings } from '@/core/mesh/fem/fem';
-import { add, type Vec3 } from '@/core/vec3';
+import type { Part } from '@/core/car/document/parts';
+import type { SectionsHow } from '@/core/physics/solid/sections';
+import type { Assembled } from '@/core/base/assembled';
+import type { FemSettings } from '@/core/physics/fem/fem';
+import { add, type Vec3 } from '@/core/base/vec3';
 
 /** The mesh as a beam along its longest side: all pulls together at the middle of theirs, held where it is held. */
 export function cutOf(

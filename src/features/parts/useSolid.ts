@@ -1,10 +1,10 @@
 import { proxy } from 'comlink';
 import { useMemo, useRef, useState } from 'react';
-import type { ChosenSurface } from '@/core/build/brief';
-import type { BuildDocument } from '@/core/build/document';
-import type { Part, SolidResult } from '@/core/build/parts';
-import { beamUnderPulls } from '@/core/strength/partStrength';
-import { femOfPart, shapeMark, solidMark } from '@/core/strength/solidOfPart';
+import type { ChosenSurface } from '@/core/car/document/brief';
+import type { BuildDocument } from '@/core/car/document/document';
+import type { Part, SolidResult } from '@/core/car/document/parts';
+import { beamUnderPulls } from '@/core/worked/parts/partStrength';
+import { femOfPart, shapeMark, solidMark } from '@/core/worked/parts/solidOfPart';
 import type { Solved } from '@/workers/parts.worker';
 import { useBuild } from '../session/BuildContext';
 import { workerOf } from '@/workers/clients';

@@ -1,6 +1,6 @@
-import type { Part, PartKind, PartLoad, PartShape } from '@/core/build/parts';
-import { CASE_WORDS } from '@/core/strength/forceOnPart';
-import { LOAD_CASES } from '@/core/strength/loadCases';
+import type { Part, PartKind, PartLoad, PartShape } from '@/core/car/document/parts';
+import { CASE_WORDS } from '@/core/worked/parts/forceOnPart';
+import { LOAD_CASES } from '@/core/physics/strength/loadCases';
 
 const KIND_WORDS: Readonly<Partial<Record<PartKind, string>>> = {
   motorMount: 'motor mount',

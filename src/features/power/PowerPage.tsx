@@ -2,8 +2,8 @@
 
 import dynamic from 'next/dynamic';
 import { useState } from 'react';
-import type { Check } from '@/core/checks/check';
-import { byUrgency } from '@/core/checks/evaluate';
+import type { Check } from '@/core/verdict/engine/check';
+import { byUrgency } from '@/core/verdict/evaluate';
 import { STATE_WORDS, StateMark } from '@/ui/StateMark';
 import { WorkingPanel } from '@/ui/working';
 import { useBuild } from '../session/BuildContext';

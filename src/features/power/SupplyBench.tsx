@@ -1,9 +1,9 @@
 'use client';
 
 import type { ReactNode } from 'react';
-import type { PowerLoad, PowerRail } from '@/core/build/power';
-import { itemsOf, loadForBuild } from '@/core/library/items';
-import { BATTERY, LOAD_KINDS, RAIL_KINDS } from '@/core/power/budgetDefinition';
+import type { PowerLoad, PowerRail } from '@/core/car/document/power';
+import { itemsOf, loadForBuild } from '@/core/car/library/items';
+import { BATTERY, LOAD_KINDS, RAIL_KINDS } from '@/core/physics/supply/budgetDefinition';
 import { newId } from '../api';
 import { AddFrom } from '../fields/AddFrom';
 import { useBuild } from '../session/BuildContext';

@@ -14,10 +14,10 @@ import {
 } from '@xyflow/react';
 import '@xyflow/react/dist/base.css';
 import { useMemo } from 'react';
-import type { State } from '@/core/checks/check';
-import { BATTERY } from '@/core/power/budgetDefinition';
-import { feedsItself, treeLayout } from '@/core/power/treeLayout';
-import { formatText } from '@/core/units/formatQuantity';
+import type { State } from '@/core/verdict/engine/check';
+import { BATTERY } from '@/core/physics/supply/budgetDefinition';
+import { feedsItself, treeLayout } from '@/core/physics/supply/treeLayout';
+import { formatText } from '@/core/base/units/formatQuantity';
 import { useReader } from '@/ui/reader';
 import { useNarrow } from '@/ui/useNarrow';
 import { STATE_WORDS, StateMark } from '@/ui/StateMark';

@@ -1,10 +1,10 @@
 'use client';
 
 import { useMemo } from 'react';
-import { USUAL_CUTOFF_V } from '@/core/build/power';
-import { driveRun } from '@/core/drive/run';
-import { runInputOf } from '@/core/drive/runOfBuild';
-import { formatText } from '@/core/units/formatQuantity';
+import { USUAL_CUTOFF_V } from '@/core/car/document/power';
+import { driveRun } from '@/core/physics/motion/run';
+import { runInputOf } from '@/core/worked/drive/runOfBuild';
+import { formatText } from '@/core/base/units/formatQuantity';
 import type { ChartLine } from '@/ui/charts/chartProps';
 import { LineChart } from '@/ui/charts/LineChart';
 import { useReader } from '@/ui/reader';

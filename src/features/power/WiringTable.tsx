@@ -1,8 +1,8 @@
 'use client';
 
-import type { Wire } from '@/core/build/power';
-import { PLUGS, type WireRow, wiringOf } from '@/core/power/wiring';
-import { formatText } from '@/core/units/formatQuantity';
+import type { Wire } from '@/core/car/document/power';
+import { PLUGS, type WireRow, wiringOf } from '@/core/worked/power/wiring';
+import { formatText } from '@/core/base/units/formatQuantity';
 import { QuantityField } from '@/ui/QuantityField';
 import { useReader } from '@/ui/reader';
 import { useBuild } from '../session/BuildContext';

@@ -1,7 +1,7 @@
 import { useMemo } from 'react';
-import { runInputOf } from '@/core/drive/runOfBuild';
-import { driveRun } from '@/core/drive/run';
-import { type Supply, supplyOf } from '@/core/power/supplyOfBuild';
+import { runInputOf } from '@/core/worked/drive/runOfBuild';
+import { driveRun } from '@/core/physics/motion/run';
+import { type Supply, supplyOf } from '@/core/worked/power/supplyOfBuild';
 import { useBuild } from '../session/BuildContext';
 
 export interface SupplyView {

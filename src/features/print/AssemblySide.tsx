@@ -1,12 +1,12 @@
 'use client';
 
 import { type ReactNode, useSyncExternalStore } from 'react';
-import { assemblyOrder, hardwareCount, screwsWithoutJoint } from '@/core/print/assembly';
-import { formatNumber } from '@/core/units/formatQuantity';
+import { assemblyOrder, hardwareCount, screwsWithoutJoint } from '@/core/worked/print/assembly';
+import { formatNumber } from '@/core/base/units/formatQuantity';
 import { useReader } from '@/ui/reader';
 import { useBuild } from '../session/BuildContext';
 import { Charts, Readings } from '../frame/Guarded';
-import { Joints } from './Joints';
+import { Joints } from './fits/Joints';
 import { keptTicks, keepTicks, onTicks } from './ticks';
 
 /** What to lay out on the bench, and the order in which it goes together; a list to tick and to print. */

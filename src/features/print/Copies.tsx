@@ -1,8 +1,8 @@
 import { useState } from 'react';
-import { livesOfCopies } from '@/core/field/lives';
-import type { Versioned } from '@/core/field/records';
-import type { CopyRecord } from '@/core/print/log';
-import { formatText } from '@/core/units/formatQuantity';
+import { livesOfCopies } from '@/core/worked/field/lives';
+import type { Versioned } from '@/core/car/records/records';
+import type { CopyRecord } from '@/core/car/records/prints';
+import { formatText } from '@/core/base/units/formatQuantity';
 import { useReader } from '@/ui/reader';
 import { When } from '@/ui/When';
 import { newId, sentenceOf } from '../api';

@@ -1,13 +1,13 @@
 'use client';
 
 import { type ReactNode, useMemo, useRef, useState } from 'react';
-import { CalcError } from '@/core/errors';
-import { SOURCES, type ListEntry, type Source } from '@/core/build/print';
-import { calibrationOfBuild, copiesAsDrawn } from '@/core/print/log';
-import { makeFromCsv, makeToCsv } from '@/core/print/makeCsv';
-import { type MakeLine, makeList, totalsOf } from '@/core/print/makeList';
-import { quantityOf } from '@/core/print/sources';
-import { formatText } from '@/core/units/formatQuantity';
+import { CalcError } from '@/core/base/errors';
+import { SOURCES, type ListEntry, type Source } from '@/core/car/document/print';
+import { calibrationOfBuild, copiesAsDrawn } from '@/core/worked/print/log';
+import { makeFromCsv, makeToCsv } from '@/core/worked/print/makeCsv';
+import { type MakeLine, makeList, totalsOf } from '@/core/worked/print/makeList';
+import { quantityOf } from '@/core/worked/print/sources';
+import { formatText } from '@/core/base/units/formatQuantity';
 import { QuantityField } from '@/ui/QuantityField';
 import { useReader } from '@/ui/reader';
 import { newId } from '../api';

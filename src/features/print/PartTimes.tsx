@@ -1,5 +1,5 @@
-import { durationText } from '@/core/units/duration';
-import { formatNumber, formatText } from '@/core/units/formatQuantity';
+import { durationText } from '@/core/base/units/duration';
+import { formatNumber, formatText } from '@/core/base/units/formatQuantity';
 import { useReader } from '@/ui/reader';
 import type { PlannedPart } from './usePlates';
 

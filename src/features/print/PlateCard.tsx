@@ -1,8 +1,8 @@
 import { type PointerEvent, useRef, useState } from 'react';
-import { type BedPlate, nudged } from '@/core/print/beds';
-import type { PlateItem } from '@/core/print/plates';
-import { durationText } from '@/core/units/duration';
-import { formatNumber } from '@/core/units/formatQuantity';
+import { type BedPlate, nudged } from '@/core/worked/print/beds';
+import type { PlateItem } from '@/core/physics/printing/plates';
+import { durationText } from '@/core/base/units/duration';
+import { formatNumber } from '@/core/base/units/formatQuantity';
 import { useReader } from '@/ui/reader';
 import { useNarrow } from '@/ui/useNarrow';
 

@@ -1,9 +1,9 @@
 import { type FormEvent, useState } from 'react';
-import type { Versioned } from '@/core/field/records';
-import type { CopyRecord, PrintRecord } from '@/core/print/log';
-import { calibrationOf } from '@/core/print/log';
-import { durationText } from '@/core/units/duration';
-import { formatText } from '@/core/units/formatQuantity';
+import type { Versioned } from '@/core/car/records/records';
+import type { CopyRecord, PrintRecord } from '@/core/car/records/prints';
+import { calibrationOf } from '@/core/worked/print/log';
+import { durationText } from '@/core/base/units/duration';
+import { formatText } from '@/core/base/units/formatQuantity';
 import { QuantityField } from '@/ui/QuantityField';
 import { useReader } from '@/ui/reader';
 import { When } from '@/ui/When';

@@ -6,8 +6,8 @@ import { SegmentSides } from '../frame/SegmentSides';
 import { useSide } from '../frame/sides';
 import { TonightSide } from './TonightSide';
 
-const FitsSide = dynamic(() => import('./FitsSide').then(({ FitsSide: Side }) => Side));
-const HolesSide = dynamic(() => import('./HolesSide').then(({ HolesSide: Side }) => Side));
+const FitsSide = dynamic(() => import('./fits/FitsSide').then(({ FitsSide: Side }) => Side));
+const HolesSide = dynamic(() => import('./holes/HolesSide').then(({ HolesSide: Side }) => Side));
 const MakeSide = dynamic(() => import('./MakeSide').then(({ MakeSide: Side }) => Side));
 const AssemblySide = dynamic(() => import('./AssemblySide').then(({ AssemblySide: Side }) => Side));
 

@@ -1,6 +1,6 @@
-import { type ChosenPrinter, USUAL_DRAFT, USUAL_FINAL } from '@/core/build/print';
-import { itemsOf } from '@/core/library/items';
-import type { PrintHow } from '@/core/print/printed';
+import { type ChosenPrinter, USUAL_DRAFT, USUAL_FINAL } from '@/core/car/document/print';
+import { itemsOf } from '@/core/car/library/items';
+import type { PrintHow } from '@/core/car/records/prints';
 import { newId } from '../api';
 import { AddFrom } from '../fields/AddFrom';
 import { useBuild } from '../session/BuildContext';

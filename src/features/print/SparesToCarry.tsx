@@ -1,9 +1,9 @@
 import { useState } from 'react';
-import { sparesStock, USUAL_LIMIT_MINUTES } from '@/core/field/spares';
-import { exposureOf } from '@/core/field/exposure';
-import type { MakeLine } from '@/core/print/makeList';
-import { durationText } from '@/core/units/duration';
-import { formatNumber } from '@/core/units/formatQuantity';
+import { sparesStock, USUAL_LIMIT_MINUTES } from '@/core/physics/statistics/spares';
+import { exposureOf } from '@/core/worked/field/exposure';
+import type { MakeLine } from '@/core/worked/print/makeList';
+import { durationText } from '@/core/base/units/duration';
+import { formatNumber } from '@/core/base/units/formatQuantity';
 import { QuantityField } from '@/ui/QuantityField';
 import { useReader } from '@/ui/reader';
 import { useBuild } from '../session/BuildContext';

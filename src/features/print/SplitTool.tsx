@@ -1,8 +1,8 @@
 import { useEffect, useState } from 'react';
-import type { BuildDocument } from '@/core/build/document';
-import type { Part } from '@/core/build/parts';
-import { formatNumber, formatText } from '@/core/units/formatQuantity';
-import type { Vec3 } from '@/core/vec3';
+import type { BuildDocument } from '@/core/car/document/document';
+import type { Part } from '@/core/car/document/parts';
+import { formatNumber, formatText } from '@/core/base/units/formatQuantity';
+import type { Vec3 } from '@/core/base/vec3';
 import { QuantityField } from '@/ui/QuantityField';
 import { QuantitySlider } from '@/ui/QuantitySlider';
 import { useReader } from '@/ui/reader';

@@ -1,4 +1,4 @@
-import type { BuildDocument } from '@/core/build/document';
+import type { BuildDocument } from '@/core/car/document/document';
 import type { PrintFile } from '@/workers/print.worker';
 import { fileOf } from '../session/meshFiles';
 

@@ -1,5 +1,5 @@
-import type { Versioned } from '@/core/field/records';
-import type { CopyRecord, PrintRecord, PrintSheet } from '@/core/print/log';
+import type { Versioned } from '@/core/car/records/records';
+import type { CopyRecord, PrintRecord, PrintSheet } from '@/core/car/records/prints';
 import { callApi } from '../api';
 
 /** Sends a print to the queue or the log. */

@@ -1,10 +1,11 @@
 import { useMemo } from 'react';
-import type { BuildDocument } from '@/core/build/document';
-import type { Part } from '@/core/build/parts';
-import { liesOf } from '@/core/mesh/lies';
-import { type BedsResult, platesOnBeds } from '@/core/print/beds';
-import { calibrationOfBuild, type Owed, owedOf, printedParts } from '@/core/print/log';
-import { estimateOfPart, marginAs, type PartEstimate, type PrintHow } from '@/core/print/printed';
+import type { BuildDocument } from '@/core/car/document/document';
+import type { Part } from '@/core/car/document/parts';
+import { liesOf } from '@/core/worked/print/lies';
+import { type BedsResult, platesOnBeds } from '@/core/worked/print/beds';
+import { calibrationOfBuild, type Owed, owedOf, printedParts } from '@/core/worked/print/log';
+import { estimateOfPart, marginAs, type PartEstimate } from '@/core/worked/print/printed';
+import type { PrintHow } from '@/core/car/records/prints';
 import { useBuild } from '../session/BuildContext';
 
 /** A printed part with what either way of printing it takes. */

@@ -11,14 +11,20 @@ import {
   useState,
   useSyncExternalStore,
 } from 'react';
-import type { ChosenSurface } from '@/core/build/brief';
-import type { BuildDocument } from '@/core/build/document';
-import type { Patch } from '@/core/build/patch';
-import type { Check, Thresholds } from '@/core/checks/check';
-import type { FailureRecord, KeptBuild, RevisionRecord, RunRecord, Versioned } from '@/core/field/records';
-import type { LibraryItem } from '@/core/library/items';
-import { checksOnRecord } from '@/core/checks/record';
-import type { CopyRecord, PrintRecord, PrintSheet } from '@/core/print/log';
+import type { ChosenSurface } from '@/core/car/document/brief';
+import type { BuildDocument } from '@/core/car/document/document';
+import type { Patch } from '@/core/base/patch';
+import type { Check, Thresholds } from '@/core/verdict/engine/check';
+import type {
+  FailureRecord,
+  KeptBuild,
+  RevisionRecord,
+  RunRecord,
+  Versioned,
+} from '@/core/car/records/records';
+import type { LibraryItem } from '@/core/car/library/items';
+import { checksOnRecord } from '@/core/verdict/record';
+import type { CopyRecord, PrintRecord, PrintSheet } from '@/core/car/records/prints';
 import { callApi, ApiProblem, outliving } from '../api';
 import { BuildSession, type SaveAnswer, type SessionState } from './buildSession';
 import { keepSteps, useKeptSteps } from './keptSteps';

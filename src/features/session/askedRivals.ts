@@ -1,5 +1,5 @@
 import { useSyncExternalStore } from 'react';
-import type { Rival } from '@/core/records/mergeSheets';
+import type { Rival } from '@/core/car/records/mergeSheets';
 
 /** What two writers said differently of one record, until it is answered which of both stays. */
 export interface AskedRivals {

@@ -1,5 +1,5 @@
-import { type BuildDocument, emptyDocument } from '@/core/build/document';
-import type { Problem } from '@/core/errors';
+import { type BuildDocument, emptyDocument } from '@/core/car/document/document';
+import type { Problem } from '@/core/base/errors';
 import { BuildSession, type KeptSteps, type SaveAnswer } from './buildSession';
 
 /** A session on a server and a clock that the test drives. */

@@ -1,4 +1,4 @@
-import type { BuildDocument } from '@/core/build/document';
+import type { BuildDocument } from '@/core/car/document/document';
 import {
   applyPatch,
   type Conflict,
@@ -7,9 +7,9 @@ import {
   type Path,
   valueAt,
   withValue,
-} from '@/core/build/patch';
-import { finishPatch, mergeBuilds } from '@/core/build/unfinished';
-import type { Problem } from '@/core/errors';
+} from '@/core/base/patch';
+import { finishPatch, mergeBuilds } from '@/core/car/unfinished/unfinished';
+import type { Problem } from '@/core/base/errors';
 import { HeldBack } from './heldBack';
 
 export type SaveState = 'saved' | 'saving' | 'unsaved' | 'failed' | 'refused' | 'closed';

@@ -1,6 +1,6 @@
-import type { BuildDocument } from '@/core/build/document';
-import { isItemList, type Path, valueAt, withValue } from '@/core/build/patch';
-import type { Problem } from '@/core/errors';
+import type { BuildDocument } from '@/core/car/document/document';
+import { isItemList, type Path, valueAt, withValue } from '@/core/base/patch';
+import type { Problem } from '@/core/base/errors';
 
 interface Held {
   readonly path: Path;

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { emptyDocument } from '@/core/build/document';
+import { emptyDocument } from '@/core/car/document/document';
 import { ApiProblem } from '../api';
 import { type Doors, sendWaiting, type Shelf, type Waiting } from './outbox';
 

@@ -1,7 +1,7 @@
 import { type DBSchema, type IDBPDatabase, openDB } from 'idb';
-import type { FailureSheet, RunSheet } from '@/core/field/records';
-import type { Photo } from '@/core/field/report';
-import { keepableTexts } from '@/core/schema/keepable';
+import type { FailureSheet, RunSheet } from '@/core/car/records/records';
+import type { Photo } from '@/core/car/records/report';
+import { keepableTexts } from '@/core/base/schema/keepable';
 import { ApiProblem } from '../api';
 
 /** A photograph that waits beside its run or failure until it is sent. */

@@ -1,5 +1,5 @@
-import { emptyDocument } from '@/core/build/document';
-import type { RevisionRecord, RunRecord } from '@/core/field/records';
+import { emptyDocument } from '@/core/car/document/document';
+import type { RevisionRecord, RunRecord } from '@/core/car/records/records';
 import { packBuild, unpackBuild } from './packedBuild';
 
 const at = '2026-05-01T10:00:00.000Z';

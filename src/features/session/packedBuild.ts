@@ -1,9 +1,9 @@
-import type { BuildDocument } from '@/core/build/document';
-import type { Thresholds } from '@/core/checks/check';
-import { keepLast } from '@/core/checks/kept';
-import type { BuildRecord, KeptBuild } from '@/core/field/records';
-import type { LibraryItem } from '@/core/library/items';
-import type { PrintSheet } from '@/core/print/log';
+import type { BuildDocument } from '@/core/car/document/document';
+import type { Thresholds } from '@/core/verdict/engine/check';
+import { keepLast } from '@/core/base/kept';
+import type { BuildRecord, KeptBuild } from '@/core/car/records/records';
+import type { LibraryItem } from '@/core/car/library/items';
+import type { PrintSheet } from '@/core/car/records/prints';
 
 /** What every page of a build begins with. */
 export interface BuildData {

@@ -1,6 +1,12 @@
-import type { FailureRecord, Versioned } from '@/core/field/records';
-import type { CopyRecord, PrintRecord } from '@/core/print/log';
-import { mergeSheets, type Rival, type SheetKind, type SheetOf, withMine } from '@/core/records/mergeSheets';
+import type { FailureRecord, Versioned } from '@/core/car/records/records';
+import type { CopyRecord, PrintRecord } from '@/core/car/records/prints';
+import {
+  mergeSheets,
+  type Rival,
+  type SheetKind,
+  type SheetOf,
+  withMine,
+} from '@/core/car/records/mergeSheets';
 import { ApiProblem, callApi, outliving } from '../api';
 import { askRivals } from './askedRivals';
 

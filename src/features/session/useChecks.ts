@@ -1,9 +1,9 @@
 import { useEffect, useMemo, useState } from 'react';
-import type { ChosenSurface } from '@/core/build/brief';
-import type { BuildDocument } from '@/core/build/document';
-import type { Check, Thresholds } from '@/core/checks/check';
-import { HEAVY_CHECKS } from '@/core/checks/evaluate';
-import { keptStates } from '@/core/checks/keptStates';
+import type { ChosenSurface } from '@/core/car/document/brief';
+import type { BuildDocument } from '@/core/car/document/document';
+import type { Check, Thresholds } from '@/core/verdict/engine/check';
+import { HEAVY_CHECKS } from '@/core/verdict/evaluate';
+import { keptStates } from '@/core/verdict/keptStates';
 import { workerOf } from '@/workers/clients';
 
 /** The worker starts when the change is on screen, and not at all for a change that is followed by another. */

@@ -1,8 +1,8 @@
 import { useEffect, useMemo, useState } from 'react';
-import type { BuildDocument } from '@/core/build/document';
-import type { PartLies } from '@/core/build/parts';
-import { applyPatch, type Patch } from '@/core/build/patch';
-import { liesMark, liesOf } from '@/core/mesh/lies';
+import type { BuildDocument } from '@/core/car/document/document';
+import type { PartLies } from '@/core/car/document/parts';
+import { applyPatch, type Patch } from '@/core/base/patch';
+import { liesMark, liesOf } from '@/core/worked/print/lies';
 import { sentenceOf } from '../api';
 import { useBuild } from './BuildContext';
 import { fileOf } from './meshFiles';

@@ -1,26 +1,26 @@
 'use client';
 
 import { useState } from 'react';
-import type { End } from '@/core/build/suspension';
-import { applyPatch, type Patch } from '@/core/build/patch';
+import type { End } from '@/core/car/document/suspension';
+import { applyPatch, type Patch } from '@/core/base/patch';
 import {
   type BetterResult,
   type BetterTask,
   type Freedom,
   USUAL_TRIALS,
   type Wants,
-} from '@/core/suspension/better';
-import { type Corner, POINT_NAMES, type PointName } from '@/core/suspension/corner';
-import { type EndOfBuild, endOf, steers } from '@/core/suspension/endOfBuild';
-import { formatNumber } from '@/core/units/formatQuantity';
-import { type QuantityName, toShown, unitOf } from '@/core/units/quantities';
+} from '@/core/worked/suspension/better';
+import { type Corner, POINT_NAMES, type PointName } from '@/core/physics/corner/corner';
+import { type EndOfBuild, endOf, steers } from '@/core/worked/suspension/endOfBuild';
+import { formatNumber } from '@/core/base/units/formatQuantity';
+import { type QuantityName, toShown, unitOf } from '@/core/base/units/quantities';
 import { QuantityField } from '@/ui/QuantityField';
 import { useReader } from '@/ui/reader';
 import { useBuild } from '../session/BuildContext';
 import { Group } from '../fields/fields';
 import { Bench, Charts, Readings } from '../frame/Guarded';
-import { Curves } from './Curves';
-import { pointLabel } from './points';
+import { Curves } from './corner/Curves';
+import { pointLabel } from './corner/points';
 import type { SideProps } from './side';
 import { useBetter } from './useBetter';
 

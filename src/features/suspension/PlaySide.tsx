@@ -1,10 +1,10 @@
 'use client';
 
 import { useMemo } from 'react';
-import { MOST_PLAY_SHARE } from '@/core/suspension/checks/play.check';
-import { BENCH_WORDS, benchList, cornerMark } from '@/core/suspension/benchList';
-import { type PlayOfBuild, playOf } from '@/core/suspension/playOfBuild';
-import { formatNumber, formatText } from '@/core/units/formatQuantity';
+import { MOST_PLAY_SHARE } from '@/core/verdict/suspension/checks/play.check';
+import { BENCH_WORDS, benchList, cornerMark } from '@/core/worked/suspension/benchList';
+import { type PlayOfBuild, playOf } from '@/core/worked/suspension/playOfBuild';
+import { formatNumber, formatText } from '@/core/base/units/formatQuantity';
 import { useReader } from '@/ui/reader';
 import { useNarrow } from '@/ui/useNarrow';
 import { When } from '@/ui/When';

@@ -1,11 +1,11 @@
 'use client';
 
 import { useMemo } from 'react';
-import { USUAL_STOP_MM } from '@/core/build/suspension';
-import { applyPatch, type Patch } from '@/core/build/patch';
-import { landingShare } from '@/core/suspension/landingShare';
-import { inWheelCost, type RideOfBuild, rideOf, springPatch } from '@/core/suspension/rideOfBuild';
-import { formatNumber, formatText } from '@/core/units/formatQuantity';
+import { USUAL_STOP_MM } from '@/core/car/document/suspension';
+import { applyPatch, type Patch } from '@/core/base/patch';
+import { landingShare } from '@/core/physics/corner/landingShare';
+import { inWheelCost, type RideOfBuild, rideOf, springPatch } from '@/core/worked/suspension/rideOfBuild';
+import { formatNumber, formatText } from '@/core/base/units/formatQuantity';
 import { LineChart } from '@/ui/charts/LineChart';
 import { useReader } from '@/ui/reader';
 import { useBuild } from '../session/BuildContext';
@@ -13,7 +13,7 @@ import { CheckFigure } from '../frame/CheckFigure';
 import { DocumentChoice, DocumentField, Group } from '../fields/fields';
 import { Bench, Charts, Readings } from '../frame/Guarded';
 import type { SideProps } from './side';
-import { TravelGauge } from './TravelGauge';
+import { TravelGauge } from './corner/TravelGauge';
 import { sound } from '../frame/sound';
 
 const USUAL_DAMPER_SHARE = 0.4;

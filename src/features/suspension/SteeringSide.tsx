@@ -1,11 +1,15 @@
 'use client';
 
-import { steeringServo } from '@/core/power/steeringServo';
+import { steeringServo } from '@/core/worked/power/steeringServo';
 import { useMemo } from 'react';
-import { linksOf } from '@/core/suspension/playOfBuild';
-import { endOf } from '@/core/suspension/endOfBuild';
-import { steerGeometryOf, type SteeringOfBuild, steeringOfBuild } from '@/core/suspension/steeringOfBuild';
-import { formatNumber, formatText } from '@/core/units/formatQuantity';
+import { linksOf } from '@/core/worked/suspension/playOfBuild';
+import { endOf } from '@/core/worked/suspension/endOfBuild';
+import {
+  steerGeometryOf,
+  type SteeringOfBuild,
+  steeringOfBuild,
+} from '@/core/worked/suspension/steeringOfBuild';
+import { formatNumber, formatText } from '@/core/base/units/formatQuantity';
 import { LineChart } from '@/ui/charts/LineChart';
 import { useReader } from '@/ui/reader';
 import { useBuild } from '../session/BuildContext';

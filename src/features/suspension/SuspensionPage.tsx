@@ -2,21 +2,21 @@
 
 import dynamic from 'next/dynamic';
 import { useState } from 'react';
-import type { End } from '@/core/build/suspension';
-import type { Check } from '@/core/checks/check';
-import { byUrgency } from '@/core/checks/evaluate';
+import type { End } from '@/core/car/document/suspension';
+import type { Check } from '@/core/verdict/engine/check';
+import { byUrgency } from '@/core/verdict/evaluate';
 import { STATE_WORDS, StateMark } from '@/ui/StateMark';
 import { WorkingPanel } from '@/ui/working';
 import { useBuild } from '../session/BuildContext';
 import { SegmentChecks } from '../frame/SegmentChecks';
-import { CornerSide } from './CornerSide';
+import { CornerSide } from './corner/CornerSide';
 import { SegmentSides } from '../frame/SegmentSides';
 import { type SideOf, useSide } from '../frame/sides';
 
 const BetterSide = dynamic(() => import('./BetterSide').then(({ BetterSide: Side }) => Side));
 const RideSide = dynamic(() => import('./RideSide').then(({ RideSide: Side }) => Side));
 const SteeringSide = dynamic(() => import('./SteeringSide').then(({ SteeringSide: Side }) => Side));
-const AidsSide = dynamic(() => import('./AidsSide').then(({ AidsSide: Side }) => Side));
+const AidsSide = dynamic(() => import('./aids/AidsSide').then(({ AidsSide: Side }) => Side));
 const PlaySide = dynamic(() => import('./PlaySide').then(({ PlaySide: Side }) => Side));
 
 /** Checks that each side of the page answers to. */

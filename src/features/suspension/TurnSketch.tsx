@@ -1,7 +1,7 @@
 'use client';
 
-import type { SteeringOfBuild } from '@/core/suspension/steeringOfBuild';
-import { formatText } from '@/core/units/formatQuantity';
+import type { SteeringOfBuild } from '@/core/worked/suspension/steeringOfBuild';
+import { formatText } from '@/core/base/units/formatQuantity';
 import { useReader } from '@/ui/reader';
 
 const WIDTH = 424;

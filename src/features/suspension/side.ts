@@ -1,5 +1,5 @@
 import type { ReactNode } from 'react';
-import type { End } from '@/core/build/suspension';
+import type { End } from '@/core/car/document/suspension';
 
 /** What every side of the page shows around its own: the tabs over it, checks and working under it. */
 export interface SideProps {

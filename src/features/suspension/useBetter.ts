@@ -1,6 +1,6 @@
 import { proxy, type Remote, wrap } from 'comlink';
 import { useCallback, useEffect, useRef, useState } from 'react';
-import type { BetterResult, BetterTask } from '@/core/suspension/better';
+import type { BetterResult, BetterTask } from '@/core/worked/suspension/better';
 import type { Refusal } from '@/workers/refusal';
 import type { SuspensionWorker } from '@/workers/suspension.worker';
 

@@ -1,8 +1,8 @@
 'use client';
 
 import { scaleLinear } from 'd3-scale';
-import { formatNumber, formatText } from '@/core/units/formatQuantity';
-import { type QuantityName, toShown, unitOf } from '@/core/units/quantities';
+import { formatNumber, formatText } from '@/core/base/units/formatQuantity';
+import { type QuantityName, toShown, unitOf } from '@/core/base/units/quantities';
 import { useReader } from '../reader';
 
 export interface DotRow {

@@ -3,8 +3,8 @@
 import { scaleLinear } from 'd3-scale';
 import { line as lineShape } from 'd3-shape';
 import { useId, useState } from 'react';
-import { formatNumber } from '@/core/units/formatQuantity';
-import { toShown, unitOf } from '@/core/units/quantities';
+import { formatNumber } from '@/core/base/units/formatQuantity';
+import { toShown, unitOf } from '@/core/base/units/quantities';
 import { useReader } from '../reader';
 import { useNarrow } from '../useNarrow';
 import { type LineStyle, type ChartProps, type ChartLine } from './chartProps';

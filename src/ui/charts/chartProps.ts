@@ -1,4 +1,4 @@
-import { type QuantityName } from '@/core/units/quantities';
+import { type QuantityName } from '@/core/base/units/quantities';
 
 export type LineStyle = 'predicted' | 'predictedQuiet' | 'measured' | 'earlier';
 

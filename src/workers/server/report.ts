@@ -1,13 +1,14 @@
-import { overlookBuild } from '@/core/checks/evaluate';
-import type { Thresholds } from '@/core/checks/check';
-import { checksOnRecord } from '@/core/checks/record';
-import type { WholeBuild } from '@/core/field/records';
-import { calibrationOfBuild, type PrintSheet } from '@/core/print/log';
-import { buildSheet } from '@/core/report/buildSheet';
-import type { Report, ReportKind } from '@/core/report/definition';
-import { type Images, reportAsPaper } from '@/core/report/paper';
-import { testReport } from '@/core/report/testReport';
-import type { Reader } from '@/core/units/formatQuantity';
+import { overlookBuild } from '@/core/verdict/evaluate';
+import type { Thresholds } from '@/core/verdict/engine/check';
+import { checksOnRecord } from '@/core/verdict/record';
+import type { WholeBuild } from '@/core/car/records/records';
+import { calibrationOfBuild } from '@/core/worked/print/log';
+import type { PrintSheet } from '@/core/car/records/prints';
+import { buildSheet } from '@/core/advice/report/buildSheet';
+import type { Report, ReportKind } from '@/core/advice/report/definition';
+import { type Images, reportAsPaper } from '@/core/advice/report/paper';
+import { testReport } from '@/core/advice/report/testReport';
+import type { Reader } from '@/core/base/units/formatQuantity';
 import { printPdf } from './printPdf';
 
 export interface ReportAsked {

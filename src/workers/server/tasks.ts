@@ -1,14 +1,14 @@
-import type { Thresholds } from '@/core/checks/check';
-import { type GarageCar, garageCarOrAilment } from '@/core/checks/garage';
-import { CalcError } from '@/core/errors';
-import type { WholeBuild } from '@/core/field/records';
-import { parseArchivedBuild, parseBuildFile } from '@/core/file/buildFile.schema';
-import type { BuildFile } from '@/core/file/buildFile';
-import type { FemInput } from '@/core/mesh/fem/fem';
-import { solidOf } from '@/core/mesh/measure';
-import { readMesh } from '@/core/mesh/readMesh';
+import type { Thresholds } from '@/core/verdict/engine/check';
+import { type GarageCar, garageCarOrAilment } from '@/core/advice/garage';
+import { CalcError } from '@/core/base/errors';
+import type { WholeBuild } from '@/core/car/records/records';
+import { parseArchivedBuild, parseBuildFile } from '@/core/car/file/buildFile.schema';
+import type { BuildFile } from '@/core/car/file/buildFile';
+import type { FemInput } from '@/core/physics/fem/fem';
+import { solidOf } from '@/core/physics/solid/measure';
+import { readMesh } from '@/core/physics/meshFiles/readMesh';
 import { operations } from '@/core/operations';
-import { parse } from '@/core/schema/parse';
+import { parse } from '@/core/base/schema/parse';
 import { reportOf, reportOnPaper } from './report';
 
 /** What one request may ask of the server; `calc` and the page take more. */

@@ -1,4 +1,4 @@
-import { CalcError, type Problem } from '@/core/errors';
+import { CalcError, type Problem } from '@/core/base/errors';
 import { TASKS, type TaskName, type Tasks } from './tasks';
 
 /** What a thread answers: an error's fields do not survive the way out of it. */

@@ -1,6 +1,6 @@
 import Joi from 'joi';
-import { documentSchema } from '@/core/build/document.schema';
-import { identifier, text } from '@/core/schema/fields';
+import { documentSchema } from '@/core/car/document/document.schema';
+import { identifier, text } from '@/core/base/schema/fields';
 import { createBuild, listBuilds } from '@/db/queries/builds';
 import { bodyOf } from '../body';
 import { door } from '../door';

@@ -1,4 +1,4 @@
-import { parseLibraryItem } from '@/core/library/items.schema';
+import { parseLibraryItem } from '@/core/car/library/items.schema';
 import { listLibrary, saveLibraryItem } from '@/db/queries/library';
 import { rawBody } from '../body';
 import { door } from '../door';

@@ -1,6 +1,6 @@
 import Joi from 'joi';
-import { DEFAULT_THRESHOLDS } from '@/core/checks/evaluate';
-import { finite } from '@/core/schema/fields';
+import { DEFAULT_THRESHOLDS } from '@/core/verdict/evaluate';
+import { finite } from '@/core/base/schema/fields';
 import { saveSettings, settingsOf } from '@/db/queries/workshops';
 import type { WorkshopSettings } from '@/db/schema';
 import { bodyOf } from '../body';

@@ -1,5 +1,5 @@
 import { useEffect, useState } from 'react';
-import { ENDS_OF_RUN, type EndOfRun, type RunReport } from '@/core/field/report';
+import { ENDS_OF_RUN, type EndOfRun, type RunReport } from '@/core/car/records/report';
 import { QuantityField } from '@/ui/QuantityField';
 import { Temperatures } from './Spin';
 

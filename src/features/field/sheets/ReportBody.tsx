@@ -1,5 +1,5 @@
-import type { KeptTrack } from '@/core/field/records';
-import type { RunReport } from '@/core/field/report';
+import type { KeptTrack } from '@/core/car/records/records';
+import type { RunReport } from '@/core/car/records/report';
 import { useBuild } from '../../session/BuildContext';
 import type { Sheet } from '../sheet';
 import { EnduranceSheet } from './Endurance';

@@ -1,6 +1,6 @@
-import { shuffledOrder } from '@/core/field/series';
-import { formatNumber } from '@/core/units/formatQuantity';
-import { parseNumber } from '@/core/units/parseNumber';
+import { shuffledOrder } from '@/core/advice/learn/series';
+import { formatNumber } from '@/core/base/units/formatQuantity';
+import { parseNumber } from '@/core/base/units/parseNumber';
 import { QuantityField } from '@/ui/QuantityField';
 import { useReader } from '@/ui/reader';
 import type { Sheet } from '../sheet';

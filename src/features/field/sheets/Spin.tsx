@@ -7,7 +7,7 @@ import {
   WHEEL_TURNS,
   WHEELS,
   type WheelTurn,
-} from '@/core/field/report';
+} from '@/core/car/records/report';
 import { QuantityField } from '@/ui/QuantityField';
 import { newId } from '../../api';
 

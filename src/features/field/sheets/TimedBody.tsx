@@ -1,9 +1,9 @@
 import { useState } from 'react';
-import { predictRun, runFriction } from '@/core/field/predictRun';
-import type { Conditions, TimedConditions } from '@/core/field/records';
-import { timingLaunch } from '@/core/field/timingLaunch';
-import { timingSpeed } from '@/core/field/timingSpeed';
-import { formatNumber, formatText, formatWithError } from '@/core/units/formatQuantity';
+import { predictRun, runFriction } from '@/core/worked/field/predictRun';
+import type { Conditions, TimedConditions } from '@/core/car/records/records';
+import { timingLaunch } from '@/core/physics/timing/timingLaunch';
+import { timingSpeed } from '@/core/physics/timing/timingSpeed';
+import { formatNumber, formatText, formatWithError } from '@/core/base/units/formatQuantity';
 import { QuantityField } from '@/ui/QuantityField';
 import { useReader } from '@/ui/reader';
 import { newId } from '../../api';

@@ -1,7 +1,7 @@
 import { useRef, useState } from 'react';
-import type { KeptTrack } from '@/core/field/records';
-import { USUAL_WINDOW_S } from '@/core/field/track/gpxSpeed';
-import { formatText } from '@/core/units/formatQuantity';
+import type { KeptTrack } from '@/core/car/records/records';
+import { USUAL_WINDOW_S } from '@/core/physics/timing/track/gpxSpeed';
+import { formatText } from '@/core/base/units/formatQuantity';
 import { useReader } from '@/ui/reader';
 import type { SeenTrack } from '@/workers/field.worker';
 import { workerOf } from '@/workers/clients';

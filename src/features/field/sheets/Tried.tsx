@@ -1,7 +1,7 @@
 import { useState } from 'react';
-import { DROP_OUTCOMES, type DropOutcome, type RunReport } from '@/core/field/report';
-import { dropLimit } from '@/core/field/reportWords';
-import { formatText } from '@/core/units/formatQuantity';
+import { DROP_OUTCOMES, type DropOutcome, type RunReport } from '@/core/car/records/report';
+import { dropLimit } from '@/core/worked/field/reportWords';
+import { formatText } from '@/core/base/units/formatQuantity';
 import { QuantityField } from '@/ui/QuantityField';
 import { useReader } from '@/ui/reader';
 import { newId } from '../../api';

@@ -1,6 +1,6 @@
 import { type KeyboardEvent, useEffect, useRef, useState } from 'react';
-import { timingSpeed } from '@/core/field/timingSpeed';
-import { formatNumber, formatText, formatWithError } from '@/core/units/formatQuantity';
+import { timingSpeed } from '@/core/physics/timing/timingSpeed';
+import { formatNumber, formatText, formatWithError } from '@/core/base/units/formatQuantity';
 import { QuantityField } from '@/ui/QuantityField';
 import { useReader } from '@/ui/reader';
 

@@ -1,5 +1,5 @@
 import Joi from 'joi';
-import { text } from '@/core/schema/fields';
+import { text } from '@/core/base/schema/fields';
 import { deleteBuild, renameBuild, wholeBuild } from '@/db/queries/builds';
 import { purgeDeleted } from '@/db/queries/deleted';
 import { bodyOf } from '../../body';

@@ -1,6 +1,6 @@
 import Joi from 'joi';
-import { LARGEST_ARCHIVE, LARGEST_FILE } from '@/core/file/largestFile';
-import { parse } from '@/core/schema/parse';
+import { LARGEST_ARCHIVE, LARGEST_FILE } from '@/core/car/file/largestFile';
+import { parse } from '@/core/base/schema/parse';
 import { importBuild, type ImportMode } from '@/db/queries/importBuild';
 import { withArchive } from '../../archive';
 import { bodyText } from '../../body';

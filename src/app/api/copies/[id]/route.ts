@@ -1,4 +1,4 @@
-import { copySheetSchema } from '@/core/print/log.schema';
+import { copySheetSchema } from '@/core/car/records/log.schema';
 import { changeCopy } from '@/db/queries/prints';
 import { changeOf } from '../../body';
 import { door } from '../../door';

@@ -1,4 +1,4 @@
-import { failureSheetSchema } from '@/core/field/records.schema';
+import { failureSheetSchema } from '@/core/car/records/records.schema';
 import { changeFailure, deleteFailure } from '@/db/queries/failures';
 import { purgeDeleted } from '@/db/queries/deleted';
 import { changeOf } from '../../body';

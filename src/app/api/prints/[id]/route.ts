@@ -1,4 +1,4 @@
-import { printSheetSchema } from '@/core/print/log.schema';
+import { printSheetSchema } from '@/core/car/records/log.schema';
 import { changePrint, deletePrint } from '@/db/queries/prints';
 import { purgeDeleted } from '@/db/queries/deleted';
 import { changeOf } from '../../body';

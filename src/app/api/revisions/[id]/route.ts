@@ -1,7 +1,7 @@
 import Joi from 'joi';
-import { parseDocument } from '@/core/build/document.schema';
-import { CalcError } from '@/core/errors';
-import { count } from '@/core/schema/fields';
+import { parseDocument } from '@/core/car/document/document.schema';
+import { CalcError } from '@/core/base/errors';
+import { count } from '@/core/base/schema/fields';
 import { describeRevision, revisionById, saveDocument } from '@/db/queries/revisions';
 import { bodyOf } from '../../body';
 import { door } from '../../door';

@@ -1,4 +1,4 @@
-import { newFailureSchema } from '@/core/field/records.schema';
+import { newFailureSchema } from '@/core/car/records/records.schema';
 import { failuresOfRevisions, noteFailure } from '@/db/queries/failures';
 import { bodyOf } from '../../../body';
 import { door } from '../../../door';

@@ -1,5 +1,5 @@
 import Joi from 'joi';
-import { identifier, text } from '@/core/schema/fields';
+import { identifier, text } from '@/core/base/schema/fields';
 import { openNextRevision } from '@/db/queries/revisions';
 import { bodyOf } from '../../../body';
 import { door } from '../../../door';

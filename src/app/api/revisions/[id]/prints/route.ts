@@ -1,4 +1,4 @@
-import { printSheetSchema } from '@/core/print/log.schema';
+import { printSheetSchema } from '@/core/car/records/log.schema';
 import { logPrint, printsOfRevisions } from '@/db/queries/prints';
 import { bodyOf } from '../../../body';
 import { door } from '../../../door';

@@ -1,10 +1,10 @@
 import Joi from 'joi';
 import sharp from 'sharp';
-import { USUAL_CURRENCY } from '@/core/build/brief';
-import type { Photo } from '@/core/field/report';
-import { flat, type Report, REPORT_KINDS, type ReportKind } from '@/core/report/definition';
-import { type Images, UNREADABLE } from '@/core/report/paper';
-import { parse } from '@/core/schema/parse';
+import { USUAL_CURRENCY } from '@/core/car/document/brief';
+import type { Photo } from '@/core/car/records/report';
+import { flat, type Report, REPORT_KINDS, type ReportKind } from '@/core/advice/report/definition';
+import { type Images, UNREADABLE } from '@/core/advice/report/paper';
+import { parse } from '@/core/base/schema/parse';
 import { wholeBuild } from '@/db/queries/builds';
 import { fileContent } from '@/db/queries/files';
 import { finishedPrints } from '@/db/queries/prints';

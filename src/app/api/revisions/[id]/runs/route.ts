@@ -1,4 +1,4 @@
-import { runSheetSchema } from '@/core/field/records.schema';
+import { runSheetSchema } from '@/core/car/records/records.schema';
 import { runsOfRevisions, logRun } from '@/db/queries/runs';
 import { bodyOf } from '../../../body';
 import { door } from '../../../door';

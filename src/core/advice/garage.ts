@@ -1,0 +1,104 @@
+import { type BuildDocument, emptyDocument } from '../car/document/document';
+import { driveRun } from '../physics/motion/run';
+import { inSentence } from '../base/units/words';
+import { runInputOf } from '../worked/drive/runOfBuild';
+import { measuredSpeedOf } from '../worked/field/measured';
+import type { RevisionRecord, WholeBuild } from '../car/records/records';
+import type { Check, Thresholds } from '../verdict/engine/check';
+import { byUrgency, overlookBuild } from '../verdict/evaluate';
+import { firstStep } from './steps/nextChanges';
+import { type BuildOnRecord, checksOnRecord } from '../verdict/record';
+
+/** One build as the garage shows it. */
+export interface GarageCar {
+  readonly id: string;
+  readonly name: string;
+  readonly revision: Pick<RevisionRecord, 'letter'>;
+  readonly revisions: number;
+  readonly document: BuildDocument;
+  readonly predictedMps?: number;
+  readonly surface?: string;
+  readonly measured?: { speedMps: number; errorMps: number; letter: string };
+  readonly tightest?: Check;
+  readonly next: string;
+  /** Why nothing could be worked out of it. */
+  readonly ails?: string;
+}
+
+/** The same of a build that may be so odd, or so damaged, that nothing can be worked out of it: it is told, and the others stand. */
+export function garageCarOrAilment(whole: WholeBuild, thresholds: Thresholds): GarageCar {
+  try {
+    return garageCar(whole, thresholds);
+  } catch (error) {
+    return ailing(whole, (error as Error).message);
+  }
+}
+
+/** A build of which nothing could be worked out, and why. */
+export function ailing(
+  { build, revisions }: Pick<WholeBuild, 'build' | 'revisions'>,
+  why: string,
+): GarageCar {
+  return {
+    id: build.id,
+    name: build.name,
+    revision: { letter: revisions.at(-1)?.letter ?? 'A' },
+    revisions: revisions.length,
+    document: emptyDocument(),
+    ails: why,
+    next: 'Open it, take its last change back, or export it before anything else.',
+  };
+}
+
+/** What the garage says of a build: its last revision, what it should do, what it did, and what to do next. */
+export function garageCar(
+  { build, revisions, runs, failures, prints, copies }: WholeBuild,
+  thresholds: Thresholds,
+): GarageCar {
+  const last = revisions.at(-1)!;
+  const { document } = last;
+  const surface = document.brief.surfaces[0];
+  const input = surface ? runInputOf(document, surface) : undefined;
+  const predictedMps = input?.ok ? driveRun(input.value).topSpeedMps : undefined;
+  const tested = [...revisions]
+    .reverse()
+    .find(({ id }) => runs.some((run) => run.revisionId === id && run.kind === 'timedDistance'));
+  const measured = tested
+    ? measuredSpeedOf(
+        runs.filter(({ revisionId }) => revisionId === tested.id),
+        'timedDistance',
+      )
+    : undefined;
+  const record = { document, revisionId: last.id, revisions, runs, failures, prints, copies };
+  const checks = [...overlookBuild(document, thresholds), ...checksOnRecord(record)];
+  const worked = checks.filter(({ state }) => state !== 'unknown').sort(byUrgency);
+  return {
+    id: build.id,
+    name: build.name,
+    revision: { letter: last.letter },
+    revisions: revisions.length,
+    document,
+    ...(predictedMps === undefined ? {} : { predictedMps }),
+    ...(surface ? { surface: surface.name } : {}),
+    ...(measured && tested
+      ? { measured: { speedMps: measured.speedMps, errorMps: measured.errorMps, letter: tested.letter } }
+      : {}),
+    ...(worked[0] ? { tightest: worked[0] } : {}),
+    next: nextStep(record, checks, input?.ok === false ? input.missing : surface ? [] : ['surface']),
+  };
+}
+
+function nextStep(record: BuildOnRecord, checks: readonly Check[], missing: readonly string[]): string {
+  if (missing.length > 0) return `Give it ${listed(missing)}.`;
+  const step = firstStep(record, checks);
+  if (!step) return 'Everything is clear: run it.';
+  const { title, about } = step;
+  const check = checks.find((one) => one.title === about);
+  return check ? `${check.title} is ${check.state}: ${inSentence(title)}.` : `${title}.`;
+}
+
+const MOST_NAMED = 3;
+const listed = (names: readonly string[]) =>
+  names.length > MOST_NAMED
+    ? `${names.slice(0, MOST_NAMED).join(', ')} and ${names.length - MOST_NAMED} more`
+    : names.join(', ');

@@ -1,0 +1,281 @@
+import { applyPatch } from '../../base/patch';
+import { car } from '../../fixtures/car';
+import { bandOf, goalOf, owedOf } from '../../verdict/field/checks';
+import { compareGroups, groupsOf, settingNames } from './groups';
+import { measuresOver } from './overRevisions';
+import type { RevisionRecord, RunRecord } from '../../car/records/records';
+import { dropLimit, growthOf, hottest, reportWords, wrongWheels } from '../../worked/field/reportWords';
+import { seriesOf, shuffledOrder } from './series';
+
+const reader = { locale: 'en-GB', units: 'metric' } as const;
+const revision = (id: string, letter: string): RevisionRecord => ({
+  id,
+  buildId: 'b',
+  letter,
+  document: car,
+  version: 1,
+  createdAt: '',
+});
+const revisions = [revision('a', 'A'), revision('b', 'B')];
+let count = 0;
+/** Passages of 20 m in the seconds given. */
+const timed = (
+  revisionId: string,
+  seconds: readonly number[],
+  more: Partial<RunRecord> = {},
+  conditions: object = {},
+): RunRecord => ({
+  id: `r${count++}`,
+  revisionId,
+  kind: 'timedDistance',
+  ranAt: '2026-05-01T10:00:00.000Z',
+  document: car,
+  conditions: { surfaceId: 'asphalt', surfaceName: 'Asphalt', distanceM: 20, ...conditions },
+  attempts: seconds.map((timeS, at) => ({ id: `${at}`, timeS })),
+  ...more,
+});
+
+describe('groups of runs', () => {
+  const runs = [
+    timed('a', [2, 2.1, 2.05]),
+    timed('b', [1.8, 1.85, 1.9]),
+    timed('b', [1.88]),
+    timed('a', [3], { kind: 'launch' }),
+  ];
+
+  it('hold every attempt of a kind, by revision', () => {
+    const groups = groupsOf(runs, revisions, 'timedDistance', 'revision');
+    expect(groups.map(({ label, values }) => [label, values.length])).toEqual([
+      ['revision A', 3],
+      ['revision B', 4],
+    ]);
+    expect(groups[0]!.values[0]).toBeCloseTo(10, 12);
+    expect(groupsOf(runs, revisions, 'launch', 'revision')[0]!.values).toEqual([3]);
+  });
+
+  it('are compared the way their kind counts: more speed is better, more time is not', () => {
+    const [a, b] = groupsOf(runs, revisions, 'timedDistance', 'revision');
+    expect(compareGroups(a!, b!, 'timedDistance', 'revision', reader).result.verdict).toBe('better');
+    const launches = groupsOf(
+      [timed('a', [3, 3.05, 3.1], { kind: 'launch' }), timed('b', [2.5, 2.55, 2.6], { kind: 'launch' })],
+      revisions,
+      'launch',
+      'revision',
+    );
+    expect(compareGroups(launches[0]!, launches[1]!, 'launch', 'revision', reader).result.verdict).toBe(
+      'better',
+    );
+  });
+
+  it('name what was not alike before anything else', () => {
+    const warm = groupsOf(
+      [
+        timed('a', [2, 2, 2], {}, { ambientC: 8, packVBefore: 8.4 }),
+        timed('b', [2, 2, 2], {}, { ambientC: 25, packVBefore: 8.35, surfaceName: 'Gravel' }),
+      ],
+      revisions,
+      'timedDistance',
+      'revision',
+    );
+    const { unlike } = compareGroups(warm[0]!, warm[1]!, 'timedDistance', 'revision', reader);
+    expect(unlike.map((one) => one.replace(/\s/g, ' '))).toEqual([
+      'surface: asphalt against gravel',
+      'air: 8 °C against 25 °C',
+    ]);
+    const tyres = groupsOf(
+      [
+        timed('a', [2, 2]),
+        timed('a', [2, 2], {
+          document: applyPatch(car, [
+            { path: ['drive', 'tyre', 'name'], value: 'Slick' },
+            { path: ['chassis', 'massG'], value: 1900 },
+          ]),
+        }),
+      ],
+      revisions,
+      'timedDistance',
+      'tyre',
+    );
+    expect(compareGroups(tyres[0]!, tyres[1]!, 'timedDistance', 'tyre', reader).unlike.join()).toMatch(
+      /1,600.*1,900/,
+    );
+  });
+
+  it('fall by a setting that runs name or that a series drove', () => {
+    const series = timed('a', [], {
+      kind: 'series',
+      report: { settingName: 'rear toe' },
+      attempts: [
+        { id: '1', timeS: 2, setting: 0 },
+        { id: '2', timeS: 2.5, setting: 2 },
+        { id: '3', timeS: 2.1, setting: 0 },
+      ],
+    });
+    expect(settingNames([series, timed('a', [2], {}, { settings: [{ name: 'gain', value: 1 }] })])).toEqual([
+      'gain',
+      'rear toe',
+    ]);
+    expect(
+      groupsOf([series], revisions, 'series', 'setting', 'rear toe').map(({ label, values }) => [
+        label,
+        values.length,
+      ]),
+    ).toEqual([
+      ['rear toe 0', 2],
+      ['rear toe 2', 1],
+    ]);
+    const points = seriesOf(series as never);
+    expect(points.map(({ setting, summary }) => [setting, Number(summary.mean.toFixed(3))])).toEqual([
+      [0, Number(((10 + 20 / 2.1) / 2).toFixed(3))],
+      [2, 8],
+    ]);
+  });
+});
+
+describe('the order of a series', () => {
+  it('holds each value as often as asked, and is not the plain one', () => {
+    const order = shuffledOrder([0, 1, 2], 4, 5);
+    expect([...order].sort()).toEqual([0, 0, 0, 0, 1, 1, 1, 1, 2, 2, 2, 2]);
+    expect(order).not.toEqual([0, 0, 0, 0, 1, 1, 1, 1, 2, 2, 2, 2]);
+    expect(shuffledOrder([0, 1, 2], 4, 5)).toEqual(order);
+  });
+
+  it('puts every value first about as often', () => {
+    const first = Array.from({ length: 600 }, (_, seed) => shuffledOrder([0, 1, 2], 1, seed)[0]);
+    for (const value of [0, 1, 2]) expect(first.filter((one) => one === value).length).toBeGreaterThan(150);
+  });
+});
+
+describe('the checks of the field', () => {
+  // wished 8 m/s; 20 m in 2 s are 10 m/s
+  it('prove the wish where two errors still reach it, and miss it where they do not', () => {
+    expect(goalOf(car, [timed('a', [2, 2.01, 1.99])])).toMatchObject({
+      state: 'clear',
+      limit: 8,
+      margin: expect.closeTo(1.25, 2),
+    });
+    expect(goalOf(car, [timed('a', [2.45, 2.5, 2.55])])).toMatchObject({ state: 'tight' });
+    expect(goalOf(car, [timed('a', [3, 3.01, 2.99])])).toMatchObject({ state: 'over' });
+    expect(goalOf(car, [])).toMatchObject({ state: 'unknown', missing: ['a timed run'] });
+  });
+
+  it('call out a run outside its band, and a wheel that turns the wrong way before all', () => {
+    const prediction = { timeS: 2, timeErrorS: 0.02, speedMps: 10, speedErrorMps: 0.1, massKg: 2 };
+    const frames = (n: number) => ({
+      attempts: [1, 2, 3].map((at) => ({ id: `${at}`, frames: n, captureFps: 240 })),
+      prediction,
+    });
+    expect(bandOf([timed('a', [], frames(480))])).toMatchObject({ state: 'clear' });
+    expect(bandOf([timed('a', [], frames(600))])).toMatchObject({
+      state: 'over',
+      why: expect.stringContaining('20 % slower'),
+    });
+    expect(
+      bandOf([timed('a', [], { kind: 'spin', report: { wheels: { rearLeft: 'backward' } } })]),
+    ).toMatchObject({ state: 'over', why: expect.stringContaining('rear left turns backward') });
+  });
+
+  it('owe a run for every wish', () => {
+    expect(owedOf(car, [])).toMatchObject({ state: 'unknown' });
+    expect(owedOf(car, [timed('a', [2])])).toMatchObject({
+      state: 'tight',
+      value: 2,
+      why: expect.stringMatching(/launch.*endurance/),
+    });
+    expect(
+      owedOf(car, [
+        timed('a', [2]),
+        timed('a', [3], { kind: 'launch' }),
+        timed('a', [], { kind: 'endurance' }),
+      ]),
+    ).toMatchObject({ state: 'clear' });
+  });
+});
+
+describe('what runs bring home', () => {
+  it('is said in words', () => {
+    const run = (kind: RunRecord['kind'], report: RunRecord['report']) =>
+      reportWords({ kind, ...(report ? { report } : {}) }, reader).replace(/\s/g, ' ');
+    expect(
+      run('spin', {
+        wheels: { frontLeft: 'forward', frontRight: 'forward', rearLeft: 'forward', rearRight: 'forward' },
+        noise: 'even',
+      }),
+    ).toBe('all four wheels turn forward, noise: even');
+    expect(
+      run('endurance', {
+        endedBy: 'heat',
+        endedAtMinutes: 12,
+        temperatures: [
+          { id: '1', place: 'motor', valueC: 70 },
+          { id: '2', place: 'motor', valueC: 92 },
+        ],
+      }),
+    ).toBe('ended after 12 min, something got too hot, motor 92 °C');
+    expect(
+      run('drop', {
+        drops: [
+          { id: '1', heightM: 0.2, outcome: 'held' },
+          { id: '2', heightM: 0.4, outcome: 'failed' },
+        ],
+      }),
+    ).toBe('held 0.2 m, failed at 0.4 m');
+    expect(run('terrain', { passages: [{ id: '1', what: 'wet grass', passed: false }] })).toBe(
+      'wet grass: stuck',
+    );
+    expect(run('blows', { beaten: [{ id: '1', name: 'Arm', light: 12, hard: 3, failed: true }] })).toBe(
+      'Arm: 12 light and 3 hard blows, failed',
+    );
+  });
+
+  it('is picked out of its readings', () => {
+    expect(
+      hottest([
+        { id: '1', place: 'motor', valueC: 50 },
+        { id: '2', place: 'battery', valueC: 40 },
+        { id: '3', place: 'motor', valueC: 60 },
+      ]).map(({ id }) => id),
+    ).toEqual(['3', '2']);
+    expect(dropLimit({ drops: [{ id: '1', heightM: 1, outcome: 'damaged' }] })).toEqual({ heldM: 1 });
+    expect(
+      growthOf({
+        spins: [
+          { id: '1', rpm: 100, diameterMm: 80 },
+          { id: '2', rpm: 9000, diameterMm: 84 },
+        ],
+      }),
+    ).toBeCloseTo(0.05, 12);
+    expect(wrongWheels({ wheels: { frontLeft: 'still', rearLeft: 'forward' } })).toEqual([
+      'front left stands still',
+    ]);
+  });
+});
+
+it('follows each measure through the revisions with the wish and the best', () => {
+  const measures = measuresOver(revisions, [
+    timed('a', [2.5, 2.5]),
+    timed('b', [2, 2]),
+    timed('a', [4], { kind: 'launch' }),
+    timed('b', [], { kind: 'endurance', report: { endedAtMinutes: 21 } }),
+  ]);
+  expect(
+    measures.map(({ id, best, goal, points }) => [
+      id,
+      best,
+      goal,
+      points.map(({ letter, mean, n }) => [letter, mean, n]),
+    ]),
+  ).toEqual([
+    [
+      'speed',
+      'B',
+      8,
+      [
+        ['A', 8, 2],
+        ['B', 10, 2],
+      ],
+    ],
+    ['launch', 'A', 4, [['A', 4, 1]]],
+    ['pack', 'B', 30, [['B', 21, 1]]],
+  ]);
+});

@@ -1,0 +1,172 @@
+import { describeChanges } from '../../car/labels/describe';
+import { mean } from '../../base/numeric/statistics';
+import { formatText, type Reader } from '../../base/units/formatQuantity';
+import { measuredOf } from '../../worked/field/measured';
+import {
+  isTimed,
+  type RevisionRecord,
+  type RunRecord,
+  type TimedKind,
+  type TimedRun,
+} from '../../car/records/records';
+import { runsCompare, type RunsCompareResult } from '../../physics/statistics/runsCompare';
+
+/** By what runs are put into groups. */
+export const GROUPINGS = ['revision', 'tyre', 'surface', 'setting', 'run'] as const;
+export type Grouping = (typeof GROUPINGS)[number];
+
+export interface RunGroup {
+  id: string;
+  label: string;
+  runs: TimedRun[];
+  /** Speed of every attempt, m/s; for a launch its time, s. */
+  values: number[];
+}
+
+/** Timed runs of a kind in groups; a setting is one of those that the runs name. */
+export function groupsOf(
+  runs: readonly RunRecord[],
+  revisions: readonly RevisionRecord[],
+  kind: TimedKind,
+  by: Grouping,
+  setting?: string,
+): RunGroup[] {
+  const letters = new Map(revisions.map(({ id, letter }) => [id, letter]));
+  const groups = new Map<string, RunGroup>();
+  for (const run of runs) {
+    if (run.kind !== kind || !isTimed(run)) continue;
+    for (const { key, label, only } of keysOf(run, letters, by, setting)) {
+      const { attempts } = measuredOf(run);
+      const values = attempts
+        .filter((_, at) => !only || only(at))
+        .map(({ timeS, speedMps }) => (kind === 'launch' ? timeS : speedMps));
+      const known = groups.get(key) ?? { id: key, label, runs: [], values: [] };
+      groups.set(key, { ...known, runs: [...known.runs, run], values: [...known.values, ...values] });
+    }
+  }
+  return [...groups.values()].filter(({ values }) => values.length > 0);
+}
+
+interface Key {
+  key: string;
+  label: string;
+  /** Which attempts of the run belong to it; all where not given. */
+  only?: (at: number) => boolean;
+}
+
+function keysOf(
+  run: TimedRun,
+  letters: ReadonlyMap<string, string>,
+  by: Grouping,
+  setting: string | undefined,
+): Key[] {
+  switch (by) {
+    case 'revision':
+      return [{ key: run.revisionId, label: `revision ${letters.get(run.revisionId) ?? '?'}` }];
+    case 'tyre':
+      return [
+        {
+          key: run.document.drive.tyre?.name ?? 'none',
+          label: run.document.drive.tyre?.name ?? 'no tyre named',
+        },
+      ];
+    case 'surface':
+      return [{ key: run.conditions.surfaceName, label: run.conditions.surfaceName }];
+    case 'run':
+      return [
+        {
+          key: run.id,
+          label: `${letters.get(run.revisionId) ?? '?'}, ${run.ranAt.slice(0, 16).replace('T', ' ')}`,
+        },
+      ];
+    case 'setting': {
+      if (run.report?.settingName === setting && run.kind === 'series')
+        return [
+          ...new Set(run.attempts.flatMap(({ setting: value }) => (value === undefined ? [] : [value]))),
+        ].map((value) => ({
+          key: String(value),
+          label: `${setting} ${value}`,
+          only: (at) => run.attempts[at]!.setting === value,
+        }));
+      const found = run.conditions.settings?.find(({ name }) => name === setting);
+      return found ? [{ key: String(found.value), label: `${setting} ${found.value}` }] : [];
+    }
+  }
+}
+
+/** Names of settings by which runs can be compared. */
+export const settingNames = (runs: readonly RunRecord[]): string[] =>
+  [
+    ...new Set(
+      runs.flatMap(({ conditions, report, kind }) => [
+        ...(conditions.settings ?? []).map(({ name }) => name),
+        ...(kind === 'series' && report?.settingName ? [report.settingName] : []),
+      ]),
+    ),
+  ].sort();
+
+export interface Comparison {
+  result: RunsCompareResult;
+  /** What was not alike, apart from what is compared. */
+  unlike: string[];
+}
+
+/** Two groups compared, with what else was different between them. */
+export function compareGroups(
+  a: RunGroup,
+  b: RunGroup,
+  kind: TimedKind,
+  by: Grouping,
+  reader: Reader,
+): Comparison {
+  return {
+    result: runsCompare({ a: a.values, b: b.values, better: kind === 'launch' ? 'lower' : 'higher' }),
+    unlike: unlike(a, b, by, reader),
+  };
+}
+
+/** Differences of the means that matter to a speed: more than this. */
+const TELLING = { ambientC: 5, packVBefore: 0.1, extraMassG: 20, distanceM: 0.1, runUpM: 1 } as const;
+const CONDITION_WORDS = {
+  ambientC: ['air', 'temperatureC'],
+  packVBefore: ['pack before', 'voltageV'],
+  extraMassG: ['extra weight', 'massG'],
+  distanceM: ['distance', 'distanceM'],
+  runUpM: ['run-up', 'distanceM'],
+} as const;
+const MOST_CHANGES = 3;
+
+function unlike(a: RunGroup, b: RunGroup, by: Grouping, reader: Reader): string[] {
+  const words: string[] = [];
+  const surfaces = [a, b].map(({ runs }) =>
+    [...new Set(runs.map(({ conditions }) => conditions.surfaceName))].sort().join(' and '),
+  );
+  if (by !== 'surface' && surfaces[0] !== surfaces[1])
+    words.push(`surface: ${surfaces[0]!.toLowerCase()} against ${surfaces[1]!.toLowerCase()}`);
+  for (const [key, [name, quantity]] of Object.entries(CONDITION_WORDS) as [
+    keyof typeof TELLING,
+    readonly [string, 'temperatureC' | 'voltageV' | 'massG' | 'distanceM'],
+  ][]) {
+    const [one, other] = [a, b].map(({ runs }) => {
+      const said = runs.flatMap(({ conditions }) => conditions[key] ?? []);
+      return said.length === 0 ? undefined : mean(said);
+    });
+    if (one !== undefined && other !== undefined && Math.abs(one - other) > TELLING[key])
+      words.push(
+        `${name}: ${formatText(one, quantity, reader)} against ${formatText(other, quantity, reader)}`,
+      );
+    else if ((one === undefined) !== (other === undefined)) words.push(`${name}: noted on one side only`);
+  }
+  if (by === 'revision' || by === 'run') return words;
+  const changes = describeChanges(a.runs[0]!.document, b.runs[0]!.document, reader).filter(
+    ({ path }) => !['parts', 'print'].includes(path[0] ?? '') && !(by === 'tyre' && path[1] === 'tyre'),
+  );
+  const named = changes
+    .slice(0, MOST_CHANGES)
+    .map(({ label, before, after }) => `${label.toLowerCase()}: ${before} against ${after}`);
+  return [
+    ...words,
+    ...named,
+    ...(changes.length > MOST_CHANGES ? [`${changes.length - MOST_CHANGES} more of the build`] : []),
+  ];
+}

@@ -1,0 +1,312 @@
+import { emptyDocument, type BuildDocument } from '../../car/document/document';
+import { applyPatch } from '../../base/patch';
+import { car } from '../../fixtures/car';
+import type { CopyRecord } from '../../car/records/prints';
+import { changesOf } from './changesOf';
+import { TABLES } from '../../physics/diagnosis/tables';
+import { failureDiagnose } from '../../physics/diagnosis/diagnose';
+import { diagnosisMargins } from './margins';
+import { dueOf, fixesOf, openOf } from '../../verdict/field/learnChecks';
+import { askDiagnosis, isOpen, reopened } from '../../worked/field/ledger';
+import { branchesOf } from './branches';
+import { fixHeld, livesOfCopies, livesOfParts } from '../../worked/field/lives';
+import { paretoOf } from './pareto';
+import type { FailureRecord, RevisionRecord, RunRecord } from '../../car/records/records';
+import { evaluateBuild } from '../../verdict/evaluate';
+import { TYPICAL_MATERIALS } from '../../car/library/typicalMaterials';
+
+const document: BuildDocument = {
+  ...car,
+  parts: { items: [{ id: 'arm', name: 'Arm', kind: 'steeringArm' }] },
+};
+const revision = (id: string, letter: string, parentId?: string): RevisionRecord => ({
+  id,
+  buildId: 'b',
+  letter,
+  document,
+  version: 1,
+  createdAt: '',
+  ...(parentId ? { parentId } : {}),
+});
+const run = (revisionId: string, drivenMinutes: number, more: Partial<RunRecord> = {}): RunRecord => ({
+  id: `${revisionId}${drivenMinutes}`,
+  revisionId,
+  kind: 'terrain',
+  attempts: [],
+  conditions: {},
+  ranAt: '',
+  document,
+  drivenMinutes,
+  ...more,
+});
+const failure = (more: Partial<FailureRecord> = {}): FailureRecord => ({
+  id: 'f',
+  revisionId: 'a',
+  mode: 'bend',
+  partId: 'arm',
+  partName: 'Arm',
+  occurredAt: '',
+  ...more,
+});
+const line = [revision('a', 'A'), revision('b', 'B', 'a'), revision('c', 'C', 'b'), revision('d', 'D', 'a')];
+
+describe('whether a fix held', () => {
+  it('counts the hours of the revision that carries it and of those that came from it, not of a branch beside', () => {
+    const fixed = failure({ fix: 'thicker', fixRevisionId: 'b', hours: 1 });
+    const runs = [run('a', 60), run('b', 60), run('c', 90), run('d', 600)];
+    expect(fixHeld(fixed, line, runs, [fixed])).toMatchObject({
+      hours: 2.5,
+      again: 0,
+      words: expect.stringContaining('held 2.5 h with no failure'),
+    });
+    expect(fixesOf([fixed], line, runs).state).toBe('clear');
+    expect(fixesOf([fixed], line, runs.slice(0, 2))).toMatchObject({
+      state: 'tight',
+      value: 1,
+      why: expect.stringContaining('has held 1 of 2.3 h'),
+    });
+    const again = failure({ id: 'g', revisionId: 'c' });
+    expect(fixHeld(fixed, line, runs, [fixed, again])!.again).toBe(1);
+    expect(fixesOf([fixed, again], line, runs).state).toBe('over');
+    // another way of failing is another matter
+    expect(fixHeld(fixed, line, runs, [fixed, { ...again, mode: 'crack' }])!.again).toBe(0);
+  });
+});
+
+describe('lives', () => {
+  const copy = (id: string, more: Partial<CopyRecord> = {}): CopyRecord => ({
+    id,
+    revisionId: 'a',
+    partId: 'arm',
+    partName: 'Arm',
+    how: 'final',
+    madeAt: '',
+    ...more,
+  });
+  const runs = [
+    run('a', 30, { copies: ['one'] }),
+    run('b', 90, { copies: ['one', 'two'] }),
+    run('b', 60),
+    run('b', 0, {
+      kind: 'blows',
+      report: { beaten: [{ id: 'x', name: 'Arm', copyId: 'two', light: 10, hard: 4, failed: false }] },
+    }),
+  ];
+
+  it('give each copy the minutes of the runs that it was on', () => {
+    const lives = livesOfCopies([copy('one'), copy('two'), copy('three')], runs);
+    expect([...lives]).toEqual([
+      ['one', { hours: 2, runs: 2, blows: 0 }],
+      ['two', { hours: 1.5, runs: 1, blows: 4 }],
+      ['three', { hours: 0, runs: 0, blows: 0 }],
+    ]);
+  });
+
+  it('put what cost most time first, with its mean life', () => {
+    const [first] = livesOfParts(line, runs, [
+      failure({ ledger: { lostMinutes: 45 } }),
+      failure({ id: 'g' }),
+    ]);
+    expect(first).toMatchObject({
+      partId: 'arm',
+      hours: 3,
+      failures: 2,
+      lostMinutes: 45,
+      words: expect.stringContaining('failed 2 times in 3 h, one in 1.5 h'),
+    });
+  });
+
+  it('are due for a look at half of what the part lasts', () => {
+    // 3.5 h on copies and one failure: half of 3.5 h is 1.75 h
+    expect(dueOf([copy('one'), copy('two')], runs, [failure()])).toMatchObject({ state: 'tight', value: 1 });
+    expect(dueOf([copy('one', { retiredAt: '2026-05-01' }), copy('two')], runs, [failure()]).state).toBe(
+      'clear',
+    );
+    expect(dueOf([copy('one')], runs, []).state).toBe('unknown');
+  });
+});
+
+describe('the ledger', () => {
+  it('asks with what run, part and record know, and leaves out what the tables do not', () => {
+    const at = run('a', 5, {
+      conditions: {
+        surfaceId: 'asphalt',
+        surfaceName: 'Asphalt',
+        ambientC: 12,
+        extraMassG: 250,
+        packVAfter: 7.4,
+      },
+    });
+    const { input, notes } = askDiagnosis(
+      failure({
+        mode: 'sulking',
+        ledger: {
+          clues: ['afterKerb', 'fullMoon'],
+          wet: true,
+          outcomes: [{ check: 'pray', result: 'yes', at: '' }],
+        },
+      }),
+      document,
+      at,
+      {},
+      2,
+    );
+    expect(input).toMatchObject({
+      mode: 'own',
+      partKind: 'knuckle',
+      clues: ['afterKerb'],
+      conditions: { ambientC: 12, extraMassG: 250, wet: true },
+      history: { hours: 2 },
+      outcomes: [],
+    });
+    expect(input.conditions!.stateOfCharge).toBeGreaterThan(0);
+    expect(notes.join(' ')).toMatch(/sulking.*fullMoon/);
+    expect(failureDiagnose(input).suspects.length).toBeGreaterThan(2);
+  });
+
+  it('is opened again with its history, the fix among what changed', () => {
+    const closed = failure({
+      fix: 'thicker',
+      fixRevisionId: 'b',
+      ledger: {
+        clues: ['afterKerb'],
+        outcomes: [{ check: 'peelOffcut', result: 'no', at: '2026-05-01' }],
+        verdict: { cause: 'wallTooThin', at: '2026-05-02' },
+      },
+    });
+    expect(isOpen(closed)).toBe(false);
+    const again = reopened(closed, ['partShape']);
+    expect(isOpen(again)).toBe(true);
+    expect(again.ledger).toEqual({
+      clues: ['afterKerb'],
+      rounds: [{ outcomes: closed.ledger!.outcomes, verdict: closed.ledger!.verdict }],
+      changesSinceGood: ['partShape'],
+    });
+    expect(askDiagnosis(again, document, undefined, {}).input.history).toMatchObject({
+      sameModeBefore: true,
+      changesSinceGood: ['partShape'],
+    });
+  });
+
+  it('is open until a fix or a verdict closes it', () => {
+    expect(openOf([], [])).toMatchObject({ state: 'unknown' });
+    expect(openOf([], [run('a', 5)])).toMatchObject({ state: 'clear' });
+    expect(openOf([failure(), failure({ id: 'g', fix: 'thicker' })], [])).toMatchObject({
+      state: 'tight',
+      value: 1,
+    });
+  });
+});
+
+it('gives a diagnosis the margins of the checks, and of parts in and between their layers', () => {
+  const stood: BuildDocument = {
+    ...document,
+    parts: {
+      items: [
+        {
+          id: 'arm',
+          name: 'Arm',
+          kind: 'steeringArm',
+          material: TYPICAL_MATERIALS.petg,
+          layers: 'across',
+          shape: {
+            as: 'beam',
+            profile: 'plate',
+            support: 'cantilever',
+            lengthMm: 40,
+            widthMm: 20,
+            heightMm: 5,
+          },
+          loads: [{ id: 'l', from: 'own', forceN: 100 }],
+        },
+      ],
+    },
+  };
+  const margins = diagnosisMargins(stood, evaluateBuild(stood));
+  // 27 MPa · 20 · 25 / 6 / 40 mm = 56.25 N of 100 N, between the layers
+  expect(margins['parts.layer:arm']).toBeCloseTo(0.5625, 9);
+  expect(margins['parts.arm']).toBeCloseTo(0.5625, 9);
+  expect(margins['brief.mass']).toBeGreaterThan(1);
+});
+
+describe('the line of revisions', () => {
+  it('goes straight where one stands on the other, and turns where two stand on one', () => {
+    const placed = branchesOf(line);
+    // D stands on A as B does, and is the later one: it goes on in the lane, B and C turn off
+    expect(placed.map(({ lane }) => lane)).toEqual([0, 1, 1, 0]);
+    expect(placed.map(({ from }) => from?.row)).toEqual([undefined, 0, 1, 0]);
+    expect(new Set(branchesOf(line.slice(0, 3)).map(({ lane }) => lane)).size).toBe(1);
+  });
+
+  it('says of a fix in a branch that was left that the last revision is without it', () => {
+    const held = fixHeld(failure({ fix: 'thicker', fixRevisionId: 'b' }), line, [run('b', 60)], [])!;
+    expect(held).toMatchObject({
+      lost: true,
+      words: expect.stringContaining('D does not come from B, so it is without this fix'),
+    });
+    expect(fixHeld(failure({ fix: 'thicker', fixRevisionId: 'gone' }), line, [], [])).toBeUndefined();
+  });
+});
+
+describe('what a fix changed', () => {
+  const changed = (path: string[], value: unknown) =>
+    changesOf(document, applyPatch(document, [{ path, value }]));
+  it.each([
+    [['drive', 'stages', 's', 'pinionTeeth'], 12, ['gearing']],
+    [['parts', 'items', 'arm', 'layers'], 'across', ['printOrientation']],
+    [['parts', 'items', 'arm', 'shape', 'heightMm'], 9, ['partShape']],
+    [['chassis', 'massG'], 1400, ['weight']],
+    [['power', 'loads'], [{ id: 'x', name: 'Servo', kind: 'servo', rail: 'battery' }], ['servo']],
+    [['brief', 'budget'], 100, []],
+  ])('at %j', (path, value, ids) => expect(changed(path, value)).toEqual(ids));
+
+  it('is known to the tables whatever it is', () => {
+    const whole = changesOf(emptyDocument(), document);
+    for (const id of whole) expect(TABLES.changes[id]).toBeDefined();
+    expect(whole).toEqual(
+      expect.arrayContaining(['motor', 'pack', 'controller', 'tyres', 'gearing', 'weight']),
+    );
+  });
+});
+
+describe('a failure of what is no part', () => {
+  const gone = failure({ partId: 'deleted', partName: 'Belt', ledger: { lostMinutes: 40 } });
+  it('counts by its name over all that was driven, and says so where it is looked into', () => {
+    const typed: FailureRecord = { ...failure({ id: 'g', partName: 'belt ' }), partId: undefined };
+    const belt = livesOfParts(line, [run('a', 60), run('d', 60)], [gone, typed]).find(
+      ({ name }) => name === 'Belt',
+    )!;
+    expect(belt).toMatchObject({ failures: 2, lostMinutes: 40, hours: 2 });
+    expect(askDiagnosis(gone, document, undefined, {}).notes).toEqual([
+      expect.stringContaining('Belt is no longer a part'),
+    ]);
+  });
+});
+
+describe('what fails most', () => {
+  const life = (partId: string, failures: number, lostMinutes: number, cost?: number) => ({
+    partId,
+    name: partId,
+    hours: 1,
+    runs: 1,
+    failures,
+    lostMinutes,
+    words: '',
+    ...(cost === undefined ? {} : { cost }),
+  });
+  const lives = [life('a', 1, 60, 2), life('b', 3, 30), life('c', 0, 0), life('d', 4, 10, 6)];
+
+  it('depends on what is counted; the shares add up to one', () => {
+    expect(paretoOf(lives, 'count').map(({ partId }) => partId)).toEqual(['d', 'b', 'a']);
+    expect(paretoOf(lives, 'time').map(({ partId, cumulative }) => [partId, cumulative])).toEqual([
+      ['a', 0.6],
+      ['b', 0.9],
+      ['d', 1],
+    ]);
+    expect(paretoOf(lives, 'cost').map(({ partId, share }) => [partId, share])).toEqual([
+      ['d', 0.75],
+      ['a', 0.25],
+    ]);
+    expect(paretoOf([], 'time')).toEqual([]);
+  });
+});

@@ -1,0 +1,112 @@
+import type { Body } from '../car/document/chassis';
+import type { ChosenSurface } from '../car/document/brief';
+import type { BuildDocument } from '../car/document/document';
+import { applyPatch, type Patch } from '../base/patch';
+import type { PlacedBody } from '../worked/chassis/bodiesOfBuild';
+import { moved, type Standing, standingOf } from '../verdict/chassis/checks';
+import type { WeightOfBuild } from '../worked/chassis/weightOfBuild';
+
+export interface ChassisWhatIf {
+  id: string;
+  text: string;
+  patch: Patch;
+  standing: Standing;
+}
+
+const SHIFT_MM = 20;
+const LOWER_MM = 10;
+const WIDER_MM = 10;
+const RAKE_DEG = 2;
+
+type Shift = Partial<Record<'xMm' | 'zMm', number>>;
+
+/** What moving the pack, lowering the controller and the payload, or another track would do; each worked out on the surface. */
+export function chassisWhatIfs(document: BuildDocument, surface: ChosenSurface): ChassisWhatIf[] {
+  const present = standingOf({ document, surface });
+  if ('missing' in present) return [];
+  const body = (id: string) => present.weight.bodies.find((one) => one.id === id);
+  const [pack, controller, payload] = [body('pack'), body('controller'), body('payload')];
+  const { trackFrontMm, trackRearMm } = document.chassis;
+  const shift = (one: PlacedBody, by: Shift) => shifted(document, present.weight, one, by);
+  const tried: { id: string; text: string; patch: Patch }[] = [
+    ...(pack
+      ? [
+          { id: 'pack-forward', text: `Pack ${SHIFT_MM} mm forward`, patch: shift(pack, { xMm: SHIFT_MM }) },
+          { id: 'pack-back', text: `Pack ${SHIFT_MM} mm back`, patch: shift(pack, { xMm: -SHIFT_MM }) },
+        ]
+      : []),
+    ...(controller && controller.zMm > LOWER_MM
+      ? [
+          {
+            id: 'controller-lower',
+            text: `Controller ${LOWER_MM} mm lower`,
+            patch: shift(controller, { zMm: -LOWER_MM }),
+          },
+        ]
+      : []),
+    ...(payload && payload.zMm > 2 * LOWER_MM
+      ? [
+          {
+            id: 'payload-lower',
+            text: `Payload ${2 * LOWER_MM} mm lower`,
+            patch: shift(payload, { zMm: -2 * LOWER_MM }),
+          },
+        ]
+      : []),
+    {
+      id: 'rake',
+      text: `${RAKE_DEG}° more rake, nose down`,
+      patch: [{ path: ['chassis', 'rakeDeg'], value: (document.chassis.rakeDeg ?? 0) + RAKE_DEG }],
+    },
+    {
+      id: 'wider',
+      text: `Track ${2 * WIDER_MM} mm wider`,
+      patch: [
+        { path: ['chassis', 'trackFrontMm'], value: trackFrontMm! + 2 * WIDER_MM },
+        { path: ['chassis', 'trackRearMm'], value: trackRearMm! + 2 * WIDER_MM },
+      ],
+    },
+  ];
+  return tried.flatMap((one) => {
+    const standing = standingOf({ document: applyPatch(document, one.patch), surface });
+    return 'missing' in standing ? [] : [{ ...one, standing }];
+  });
+}
+
+const LEAST_SHARE = 0.001;
+const rounded = (value: number) => Number(value.toPrecision(6));
+
+/**
+ * A component moved. Where the weight stands by the components it is that one which moves; where it stands by the scale's
+ * figures these move by the component's share of the whole, so that both are held against the car as it is.
+ */
+function shifted(document: BuildDocument, weight: WeightOfBuild, body: PlacedBody, by: Shift): Patch {
+  if (weight.balance) {
+    const place: Partial<Body> = {
+      xMm: body.xMm + (by.xMm ?? 0),
+      yMm: body.yMm,
+      zMm: body.zMm + (by.zMm ?? 0),
+    };
+    return moved(document, body.id, place);
+  }
+  const { frontLoadShare, cgHeightMm, wheelbaseMm } = document.chassis;
+  const share = body.massG / weight.massG;
+  return [
+    ...(by.xMm === undefined
+      ? []
+      : [
+          {
+            path: ['chassis', 'frontLoadShare'],
+            value: rounded(
+              Math.min(
+                1 - LEAST_SHARE,
+                Math.max(LEAST_SHARE, frontLoadShare! + (share * by.xMm) / wheelbaseMm!),
+              ),
+            ),
+          },
+        ]),
+    ...(by.zMm === undefined
+      ? []
+      : [{ path: ['chassis', 'cgHeightMm'], value: rounded(cgHeightMm! + share * by.zMm) }]),
+  ];
+}

@@ -1,0 +1,46 @@
+import Joi from 'joi';
+import { count, finite, identifier, notNegative, text } from '../../base/schema/fields';
+import { positive, share } from '../fields/physical';
+import type { Brief, Calibration, ChosenSurface, SizeClass } from './brief';
+
+const chosenSurfaceSchema = Joi.object<ChosenSurface>({
+  id: identifier().required(),
+  libraryId: identifier(),
+  name: text(80).required(),
+  ground: Joi.valid('hard', 'loose').required(),
+  mu: notNegative().max(5).required(),
+  muError: notNegative().max(5).required(),
+  rollingResistance: notNegative().max(5).required(),
+  rollingResistanceError: notNegative().max(5).required(),
+});
+
+const sizeClassSchema = Joi.object<SizeClass>({
+  libraryId: identifier(),
+  name: text(80).required(),
+  massBudgetG: positive().max(1e6).required(),
+});
+
+export const briefSchema = Joi.object<Brief>({
+  surfaces: Joi.array().items(chosenSurfaceSchema).max(20).unique('id').required(),
+  targetMps: positive().max(150),
+  distanceM: positive().max(10_000),
+  timeToDistanceS: positive().max(3600),
+  runTimeMinutes: positive().max(1440),
+  payloadG: notNegative().max(100_000),
+  gradePct: finite().min(-100).max(100),
+  meanSpeedShare: share(),
+  sizeClass: sizeClassSchema,
+  dropHeightM: positive().max(20),
+  kerbMps: positive().max(150),
+  budget: positive().max(1e6),
+  currency: Joi.string().pattern(/^[A-Z]{3}$/),
+  calibration: Joi.object<Calibration>({
+    letter: Joi.string()
+      .pattern(/^[A-Z]{1,3}$/)
+      .required(),
+    runs: count().required(),
+    at: Joi.string().isoDate().required(),
+    dragSpread: share(),
+    efficiencySpread: share(),
+  }),
+});

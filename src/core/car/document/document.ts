@@ -1,0 +1,64 @@
+import { CalcError } from '../../base/errors';
+import { type Brief, emptyBrief } from './brief';
+import { type Chassis, emptyChassis } from './chassis';
+import { type Drive, emptyDrive } from './drive';
+import { emptyParts, type Parts } from './parts';
+import { emptyPower, type Power } from './power';
+import { emptyPrint, type Print } from './print';
+import { emptySuspension, type Suspension } from './suspension';
+
+export const SCHEMA_VERSION = 2;
+
+/** Everything that is decided about one revision of a car. What can be computed from it is not in it. */
+export interface BuildDocument {
+  schemaVersion: typeof SCHEMA_VERSION;
+  /** Required figures that were emptied and count with their last value: paths with slashes, list items by id. */
+  unfinished: string[];
+  brief: Brief;
+  drive: Drive;
+  power: Power;
+  chassis: Chassis;
+  suspension: Suspension;
+  parts: Parts;
+  print: Print;
+}
+
+export function emptyDocument(): BuildDocument {
+  return {
+    schemaVersion: SCHEMA_VERSION,
+    unfinished: [],
+    brief: emptyBrief(),
+    drive: emptyDrive(),
+    power: emptyPower(),
+    chassis: emptyChassis(),
+    suspension: emptySuspension(),
+    parts: emptyParts(),
+    print: emptyPrint(),
+  };
+}
+
+/** Each lifts a document from its index + 1 to the next version; an old file always opens. */
+const MIGRATIONS: readonly ((older: Record<string, unknown>) => Record<string, unknown>)[] = [
+  (older) => ({ ...older, schemaVersion: 2, unfinished: [] }),
+];
+
+/**
+ * Brings a document of any known version to the present one; what it returns still has to pass the schema.
+ *
+ * @throws CalcError at `schemaVersion` for a version that this program does not know
+ */
+export function migrateDocument(raw: unknown): unknown {
+  if (typeof raw !== 'object' || raw === null) return raw;
+  const version = (raw as { schemaVersion?: unknown }).schemaVersion;
+  if (typeof version !== 'number' || !Number.isInteger(version) || version < 1) {
+    throw new CalcError('schemaVersion', 'is missing or is no whole number from 1');
+  }
+  if (version > SCHEMA_VERSION) {
+    throw new CalcError(
+      'schemaVersion',
+      `is ${version}, and this program knows versions up to ${SCHEMA_VERSION}`,
+      'open it with a newer version of the program',
+    );
+  }
+  return MIGRATIONS.slice(version - 1).reduce((older, step) => step(older), raw as Record<string, unknown>);
+}

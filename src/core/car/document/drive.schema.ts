@@ -1,0 +1,139 @@
+import Joi from 'joi';
+import { count, finite, identifier, notNegative, text } from '../../base/schema/fields';
+import { positive, share } from '../fields/physical';
+import { HOUSINGS } from '../../physics/heat/thermalDefaults';
+import { DIFFERENTIALS } from '../../physics/gears/differential';
+import { TYRE_KINDS } from '../../physics/tyres/tyreSpin';
+import {
+  AXLES,
+  type BevelSides,
+  type ChosenMotor,
+  type ChosenTyre,
+  type Drive,
+  type GearBody,
+  MOTOR_PLACES,
+  type Shaft,
+  SHAFT_KINDS,
+  type Stage,
+  STAGE_KINDS,
+  TYRE_HOLDS,
+  type TyreHold,
+  type WheelHex,
+} from './drive';
+import { heatSchema } from './heat.schema';
+import { materialSchema } from './material.schema';
+
+const teeth = () => count().max(1000);
+
+const sides = () =>
+  Joi.object<BevelSides>({
+    pinion: Joi.valid('ahead', 'behind').required(),
+    ring: Joi.valid('left', 'right').required(),
+  });
+
+const gearBody = () =>
+  Joi.object<GearBody>({
+    boreMm: positive().max(500),
+    flatDepthMm: positive().max(500),
+    hexAcrossFlatsMm: positive().max(500),
+    shift: finite().min(-1).max(2),
+    material: materialSchema(),
+    fillFactor: share(),
+    hubLengthMm: positive().max(500),
+    interferenceMm: positive().max(5),
+    screwForceN: positive().max(20_000),
+    pinMm: positive().max(50),
+  });
+
+const shaftSchema = Joi.object<Shaft>({
+  id: identifier().required(),
+  kind: Joi.valid(...SHAFT_KINDS).required(),
+  diameterMm: positive().max(200),
+  boreMm: notNegative().max(200),
+  material: materialSchema(),
+  overhangMm: notNegative().max(1000),
+  spanMm: positive().max(5000),
+  halves: Joi.boolean(),
+  behind: identifier(),
+});
+
+const stageSchema = Joi.object<Stage>({
+  id: identifier().required(),
+  kind: Joi.valid(...STAGE_KINDS).required(),
+  pinionTeeth: teeth(),
+  wheelTeeth: teeth(),
+  efficiency: share().required(),
+  moduleMm: positive().max(20),
+  wheelModuleMm: positive().max(20),
+  faceWidthMm: positive().max(500),
+  helixDeg: finite().min(-45).max(45),
+  backlashMm: notNegative().max(5),
+  slotMinMm: positive().max(1000),
+  slotMaxMm: positive().max(1000),
+  pinion: gearBody(),
+  wheel: gearBody(),
+  on: Joi.valid(...AXLES),
+  front: sides(),
+  rear: sides(),
+});
+
+export const motorFigures = {
+  name: text(80).required(),
+  kvRpmPerV: positive().max(100_000).required(),
+  resistanceMilliOhm: positive().max(1e6).required(),
+  noLoadCurrentA: notNegative().max(1000).required(),
+  rotorInertiaKgM2: notNegative().max(1).required(),
+  maxV: positive().max(1000).required(),
+  massG: positive().max(100_000).required(),
+  diameterMm: positive().max(1000).required(),
+  lengthMm: positive().max(1000).required(),
+  housing: Joi.valid(...HOUSINGS),
+};
+
+export const tyreFigures = {
+  name: text(80).required(),
+  compound: text(80).required(),
+  radiusMm: positive().max(1000).required(),
+  massG: positive().max(100_000).required(),
+  ring: Joi.valid(...TYRE_KINDS.filter((kind) => kind !== 'own')),
+};
+
+export const compoundFigures = {
+  hardFactor: positive().max(5).required(),
+  looseFactor: positive().max(5).required(),
+};
+
+export const driveSchema = Joi.object<Drive>({
+  motor: Joi.object<ChosenMotor>({ libraryId: identifier(), ...motorFigures }),
+  motorCount: count().max(8),
+  motorsAt: Joi.valid(...MOTOR_PLACES),
+  mounting: Joi.valid('chassis', 'wheel'),
+  motorAxis: Joi.valid('x', 'y'),
+  reversed: Joi.boolean(),
+  frontReversed: Joi.boolean(),
+  steering: Joi.valid('steered', 'skid'),
+  stages: Joi.array().items(stageSchema).max(8).unique('id').required(),
+  shaftEfficiency: share(),
+  drivenAxles: Joi.valid('front', 'rear', 'all'),
+  tyre: Joi.object<ChosenTyre>({ libraryId: identifier(), ...tyreFigures, ...compoundFigures }),
+  frontDifferential: Joi.valid(...DIFFERENTIALS),
+  rearDifferential: Joi.valid(...DIFFERENTIALS),
+  biasRatio: finite().greater(1).max(20),
+  clutchNm: positive().max(1000),
+  currentLimitA: positive().max(5000),
+  throttleLimit: share(),
+  heat: heatSchema,
+  gearHours: positive().max(10_000),
+  shafts: Joi.array().items(shaftSchema).max(8).unique('id'),
+  wheelHex: Joi.object<WheelHex>({
+    acrossFlatsMm: positive().max(100),
+    lengthMm: positive().max(200),
+    material: materialSchema(),
+  }),
+  tyreHold: Joi.object<TyreHold>({
+    by: Joi.valid(...TYRE_HOLDS),
+    rimRadiusMm: positive().max(1000),
+    beadStretch: share(),
+    peelNPerMm: positive().max(1000),
+  }),
+});

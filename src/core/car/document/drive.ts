@@ -1,0 +1,246 @@
+import type { DrivenAxles } from '../../physics/motion/road';
+import type { Housing } from '../../physics/heat/thermalDefaults';
+import type { DifferentialKind } from '../../physics/gears/differential';
+import type { ShaftAxis } from '../../physics/gears/rotation';
+import type { TyreKind } from '../../physics/tyres/tyreSpin';
+import type { Heat } from './heat';
+import type { ChosenMaterial } from './material';
+
+export const STAGE_KINDS = ['spur', 'internal', 'bevel', 'belt', 'chain', 'planetary', 'direct'] as const;
+export type StageKind = (typeof STAGE_KINDS)[number];
+
+export type Axle = 'front' | 'rear';
+export const AXLES: readonly Axle[] = ['front', 'rear'];
+
+/** Where the gears of a bevel pair lie: the one along the car seen from the shaft across, and the other way round. */
+export interface BevelSides {
+  pinion: 'ahead' | 'behind';
+  ring: 'left' | 'right';
+}
+
+/** One gear as it is made: its hole, and how wide it is. */
+export interface GearBody {
+  boreMm?: number;
+  /** Of a D-shaped bore. */
+  flatDepthMm?: number;
+  /** In place of a round bore. */
+  hexAcrossFlatsMm?: number;
+  /** Profile shift in modules. */
+  shift?: number;
+  material?: ChosenMaterial;
+  /** The plastic's share of the tooth's section; whole where not given. */
+  fillFactor?: number;
+  /** How far it sits on its shaft; the face width where not given. */
+  hubLengthMm?: number;
+  /** How much smaller the bore of a press fit is than the shaft. */
+  interferenceMm?: number;
+  /** What a set screw presses with. */
+  screwForceN?: number;
+  /** A pin through hub and shaft. */
+  pinMm?: number;
+}
+
+export const SHAFT_KINDS = ['axle', 'long'] as const;
+export type ShaftKind = (typeof SHAFT_KINDS)[number];
+
+/** A wheel's axle that sticks out of its bearing, or a long shaft between two bearings. */
+export interface Shaft {
+  id: string;
+  kind: ShaftKind;
+  diameterMm?: number;
+  /** Of a tube. */
+  boreMm?: number;
+  material?: ChosenMaterial;
+  /** From the bearing to the middle of the wheel. */
+  overhangMm?: number;
+  spanMm?: number;
+  /** A bearing in the middle makes two shafts of half the span. */
+  halves?: boolean;
+  /** Stage whose driven gear turns it; the first where not given. */
+  behind?: string;
+}
+
+/** What turns the wheel with its axle. */
+export interface WheelHex {
+  acrossFlatsMm?: number;
+  lengthMm?: number;
+  /** Of the wheel around it. */
+  material?: ChosenMaterial;
+}
+
+export const TYRE_HOLDS = ['bead', 'glue'] as const;
+
+/** What keeps the tyre on its rim. */
+export interface TyreHold {
+  by?: (typeof TYRE_HOLDS)[number];
+  rimRadiusMm?: number;
+  /** How much smaller the loose bead is than its seat, share of the seat. */
+  beadStretch?: number;
+  /** What the glue line bears a millimetre of its length. */
+  peelNPerMm?: number;
+}
+
+/** One reduction stage; a planetary stage counts sun and ring, the ring held. */
+export interface Stage {
+  id: string;
+  kind: StageKind;
+  /** Teeth of the driving gear, or of the sun. */
+  pinionTeeth?: number;
+  /** Teeth of the driven gear, or of the ring. */
+  wheelTeeth?: number;
+  efficiency: number;
+  moduleMm?: number;
+  /** Of the wheel, where it is not the pinion's. */
+  wheelModuleMm?: number;
+  faceWidthMm?: number;
+  /** Of the pinion; the wheel has the other hand. */
+  helixDeg?: number;
+  /** Along the line of action. */
+  backlashMm?: number;
+  /** Reach of the motor's slot, as centre distances. */
+  slotMinMm?: number;
+  slotMaxMm?: number;
+  pinion?: GearBody;
+  wheel?: GearBody;
+  /** Axle that it serves; both where not given. */
+  on?: Axle;
+  /** Of a bevel pair: at the front axle, and at the rear one. */
+  front?: BevelSides;
+  rear?: BevelSides;
+}
+
+/** Copy of a motor's figures. */
+export interface ChosenMotor {
+  libraryId?: string;
+  name: string;
+  kvRpmPerV: number;
+  resistanceMilliOhm: number;
+  noLoadCurrentA: number;
+  rotorInertiaKgM2: number;
+  maxV: number;
+  massG: number;
+  diameterMm: number;
+  lengthMm: number;
+  /** How its case gives off heat; closed where not given. */
+  housing?: Housing;
+}
+
+/** Copy of a tyre's figures with those of its compound. */
+export interface ChosenTyre {
+  libraryId?: string;
+  name: string;
+  compound: string;
+  radiusMm: number;
+  /** One wheel with its tyre. */
+  massG: number;
+  /** How it is built, which says how it grows with speed. */
+  ring?: Exclude<TyreKind, 'own'>;
+  /** Factors on the surface's friction. */
+  hardFactor: number;
+  looseFactor: number;
+}
+
+export interface Drive {
+  motor?: ChosenMotor;
+  /** At each place. */
+  motorCount?: number;
+  motorsAt?: MotorsAt;
+  mounting?: 'chassis' | 'wheel';
+  /** Lies along the car or across it; by the bevel pairs where not given. */
+  motorAxis?: ShaftAxis;
+  /** Leads swapped: of the one motor, or of those at the rear; and of those at the front. */
+  reversed?: boolean;
+  frontReversed?: boolean;
+  steering?: 'steered' | 'skid';
+  stages: Stage[];
+  /** Shafts and joints behind the last stage. */
+  shaftEfficiency?: number;
+  drivenAxles?: DrivenAxles;
+  tyre?: ChosenTyre;
+  frontDifferential?: DifferentialKind;
+  rearDifferential?: DifferentialKind;
+  /** Torque of the slower wheel over the faster's, of a limited one. */
+  biasRatio?: number;
+  /** Torque at which the slip clutch gives, at the motor's output, Nm. */
+  clutchNm?: number;
+  /** Set by hand under the controller's own, A a motor. */
+  currentLimitA?: number;
+  /** Share of the throttle that the driver may give. */
+  throttleLimit?: number;
+  heat?: Heat;
+  /** How long the gears should last, h. */
+  gearHours?: number;
+  shafts?: Shaft[];
+  wheelHex?: WheelHex;
+  tyreHold?: TyreHold;
+}
+
+export const MOTOR_PLACES = ['car', 'axle', 'wheel'] as const;
+export type MotorsAt = (typeof MOTOR_PLACES)[number];
+
+export const emptyDrive = (): Drive => ({ stages: [] });
+
+/** Turns in over turns out of one stage, or undefined while its teeth are missing. */
+export function stageRatio(stage: Stage): number | undefined {
+  if (stage.kind === 'direct') return 1;
+  if (stage.pinionTeeth === undefined || stage.wheelTeeth === undefined) return undefined;
+  const teeth = stage.wheelTeeth / stage.pinionTeeth;
+  return stage.kind === 'planetary' ? 1 + teeth : teeth;
+}
+
+/** Axles that are driven; both while that is open. */
+export const drivenOf = ({ drivenAxles }: Drive): readonly Axle[] =>
+  drivenAxles === 'front' || drivenAxles === 'rear' ? [drivenAxles] : AXLES;
+
+/** Stages from the motor to one axle. */
+export const stagesTo = ({ stages }: Drive, axle: Axle): Stage[] =>
+  stages.filter(({ on }) => on === undefined || on === axle);
+
+/** Motor turns per turn of the wheels of one axle. */
+export function axleRatio(drive: Drive, axle: Axle): number | undefined {
+  const stages = stagesTo(drive, axle);
+  if (stages.length === 0) return undefined;
+  let ratio = 1;
+  for (const stage of stages) {
+    const one = stageRatio(stage);
+    if (one === undefined) return undefined;
+    ratio *= one;
+  }
+  return ratio;
+}
+
+/** Motor turns per wheel turn, or undefined while a stage or its teeth are missing; of axles that differ the geometric mean. */
+export function overallRatio(drive: Drive): number | undefined {
+  const ratios = drivenOf(drive).map((axle) => axleRatio(drive, axle));
+  const [first, second = first] = ratios;
+  if (first === undefined || second === undefined) return undefined;
+  return first === second ? first : Math.sqrt(first * second);
+}
+
+/** Whether axles or wheels have motors of their own. */
+export const motorsApart = ({ motorsAt = 'car' }: Drive): boolean => motorsAt !== 'car';
+
+/** A motor can only sit in a wheel that has one of its own. */
+export const motorsInWheels = ({ motorsAt, mounting }: Drive): boolean =>
+  motorsAt === 'wheel' && mounting === 'wheel';
+
+/** Motors in the car. */
+export function motorsInAll(drive: Drive): number {
+  const axles = drivenOf(drive).length;
+  const places = { car: 1, axle: axles, wheel: 2 * axles }[drive.motorsAt ?? 'car'];
+  return places * (drive.motorCount ?? 1);
+}
+
+/** Shafts and joints of one axle, to start with. */
+export const USUAL_SHAFT_EFFICIENCY = 0.97;
+
+/** Share of the motor's power that reaches the wheels; the mean of the driven axles. */
+export function overallEfficiency(drive: Drive): number {
+  const axles = drivenOf(drive);
+  const to = (axle: Axle) =>
+    stagesTo(drive, axle).reduce(
+      (product, { efficiency }) => product * efficiency,
+      drive.shaftEfficiency ?? USUAL_SHAFT_EFFICIENCY,
+    );
+  return axles.reduce((sum, axle) => sum + to(axle), 0) / axles.length;
+}

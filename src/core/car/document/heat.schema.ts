@@ -1,0 +1,34 @@
+import Joi from 'joi';
+import { HOUSINGS } from '../../physics/heat/thermalDefaults';
+import { identifier, notNegative, temperatureC } from '../../base/schema/fields';
+import { positive } from '../fields/physical';
+import { BODIES, CYCLE_PRESETS, type Heat, MOUNT_MATERIALS, PINION_JOINTS } from './heat';
+
+export const heatSchema = Joi.object<Heat>({
+  housing: Joi.valid(...HOUSINGS),
+  body: Joi.valid(...BODIES),
+  ambientC: temperatureC(),
+  windingLimitC: temperatureC(),
+  pinionJoint: Joi.valid(...PINION_JOINTS),
+  mountMaterial: Joi.valid(...MOUNT_MATERIALS),
+  preset: Joi.valid(...CYCLE_PRESETS),
+  cruiseMps: positive().max(150),
+  cruiseS: notNegative().max(7200),
+  restS: notNegative().max(7200),
+  readings: Joi.array()
+    .items(
+      Joi.object({
+        id: identifier().required(),
+        minutes: positive().max(120).required(),
+        caseC: temperatureC().required(),
+      }),
+    )
+    .max(20)
+    .unique('id'),
+  calibration: Joi.object({
+    diameterMm: positive().max(1000).required(),
+    lengthMm: positive().max(1000).required(),
+    factor: positive().max(1000).required(),
+    residualC: notNegative().max(400).required(),
+  }),
+});

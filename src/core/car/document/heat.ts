@@ -1,0 +1,88 @@
+import type { Housing } from '../../physics/heat/thermalDefaults';
+
+export const BODIES = ['open', 'closed'] as const;
+export type Body = (typeof BODIES)[number];
+
+/** What keeps the pinion on its shaft; a glue lets go when it softens. */
+export const PINION_JOINTS = [
+  'screw',
+  'hotGlue',
+  'cyanoacrylate',
+  'epoxy',
+  'retainingCompound',
+  'printed',
+  'flat',
+  'pin',
+] as const;
+export type PinionJoint = (typeof PINION_JOINTS)[number];
+
+export const MOUNT_MATERIALS = ['metal', 'pla', 'petg', 'abs', 'nylon', 'polycarbonate'] as const;
+export type MountMaterial = (typeof MOUNT_MATERIALS)[number];
+
+/** Where each softens, °C; undefined where it does not below the motor's own limits. Glues as in their joints, plastics by the usual glass transition or heat deflection at 0.45 MPa. */
+export const JOINT_SOFTENS_C: Readonly<Record<PinionJoint, number | undefined>> = {
+  screw: undefined,
+  hotGlue: 60,
+  cyanoacrylate: 80,
+  epoxy: 90,
+  retainingCompound: 150,
+  printed: 60,
+  flat: undefined,
+  pin: undefined,
+};
+export const MOUNT_SOFTENS_C: Readonly<Record<MountMaterial, number | undefined>> = {
+  metal: undefined,
+  pla: 55,
+  petg: 70,
+  abs: 95,
+  nylon: 100,
+  polycarbonate: 115,
+};
+
+export const CYCLE_PRESETS = ['steady', 'stopAndGo', 'grass', 'speedPasses', 'crawl'] as const;
+export type CyclePreset = (typeof CYCLE_PRESETS)[number];
+
+/** A temperature of the motor's case read after driving the cycle for a while. */
+export interface HeatReading {
+  id: string;
+  /** Minutes into the pack. */
+  minutes: number;
+  caseC: number;
+}
+
+/** What readings say of the cooling, against the first guess; it holds for motors of the size that was measured. */
+export interface HeatCalibration {
+  diameterMm: number;
+  lengthMm: number;
+  /** Found over first guess of the way from case to air. */
+  factor: number;
+  /** Root mean square of what is left, K. */
+  residualC: number;
+}
+
+export interface Heat {
+  housing?: Housing;
+  body?: Body;
+  ambientC?: number;
+  windingLimitC?: number;
+  pinionJoint?: PinionJoint;
+  mountMaterial?: MountMaterial;
+  preset?: CyclePreset;
+  /** In place of the preset's. */
+  cruiseMps?: number;
+  cruiseS?: number;
+  restS?: number;
+  readings?: HeatReading[];
+  calibration?: HeatCalibration;
+}
+
+export const USUAL_AMBIENT_C = 25;
+
+/** Calibration for a motor of this size. */
+export function calibrationFor(
+  heat: Heat | undefined,
+  { diameterMm, lengthMm }: { diameterMm: number; lengthMm: number },
+): HeatCalibration | undefined {
+  const found = heat?.calibration;
+  return found && found.diameterMm === diameterMm && found.lengthMm === lengthMm ? found : undefined;
+}

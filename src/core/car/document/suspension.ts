@@ -1,0 +1,86 @@
+import type { HingePinCorner, WishboneCorner } from '../../physics/corner/corner';
+import type { Aids } from './aids';
+
+export const ENDS = ['front', 'rear'] as const;
+export type End = (typeof ENDS)[number];
+
+type Drawn<T> = Omit<T, 'end' | 'tyreRadiusMm'>;
+
+/**
+ * The left corner as it is drawn, mm: x forward from its own axle, y to the left of the middle, z over the ground. The
+ * tyre's radius is that of the drive.
+ */
+export type DrawnCorner = Drawn<WishboneCorner> | Drawn<HingePinCorner>;
+
+/** What has play between the chassis and the rim of a wheel, each the whole of it from stop to stop. */
+export interface FreePlay {
+  bearingSpacingMm?: number;
+  inboardMm?: number;
+  outboardMm?: number;
+  /** Along the tie rod, both its ends together. */
+  tieMm?: number;
+  /** Across the upper outer joint. */
+  upperMm?: number;
+}
+
+export const LINK_KINDS = ['fixed', 'threaded'] as const;
+
+/** One end of the car: its corner, what springs and damps it, and what plays in it; the other side is its mirror image. */
+export interface SuspensionEnd {
+  corner?: DrawnCorner;
+  /** Travel asked for from rest, up and down. */
+  bumpMm?: number;
+  droopMm?: number;
+  springBy?: 'rate' | 'wire';
+  rateNPerMm?: number;
+  wireMm?: number;
+  meanDiameterMm?: number;
+  activeCoils?: number;
+  /** Of the spring at full droop. */
+  preloadMm?: number;
+  damperNsPerM?: number;
+  /** Share of a landing's energy that the damper takes. */
+  damperShare?: number;
+  targetSagPct?: number;
+  /** Carrier, hub and the outer halves of the arms, of one wheel. */
+  unsprungG?: number;
+  links?: (typeof LINK_KINDS)[number];
+  /** What a turn of a threaded link changes its length by. */
+  linkMmPerTurn?: number;
+  play?: FreePlay;
+}
+
+export const BENCH_ITEMS = ['loose', 'tight', 'inner', 'outer', 'upper', 'tie', 'damper'] as const;
+export type BenchItem = (typeof BENCH_ITEMS)[number];
+
+/** A look at one end that was passed on a day, with a mark of the corner as it was drawn then. */
+export interface BenchTick {
+  /** End and item, `front-loose`. */
+  id: string;
+  at: string;
+  of: string;
+}
+
+export interface SteeringDrive {
+  /** To full lock, each way. */
+  lockMm?: number;
+  /** From the servo's shaft to the ball that moves the rack. */
+  hornMm?: number;
+}
+
+/** What carries the wheels: how far they give way, the corners, the steering and what was looked at on the bench. */
+export interface Suspension {
+  stopMm?: number;
+  kerbStopMm?: number;
+  front?: SuspensionEnd;
+  rear?: SuspensionEnd;
+  steering?: SteeringDrive;
+  aids?: Aids;
+  bench?: BenchTick[];
+}
+
+export const emptySuspension = (): Suspension => ({});
+
+/** To start with, by judgement: travel that is left at rest, and what tyre and arm give lengthwise, mm. */
+export const USUAL_STOP_MM = 20;
+export const USUAL_KERB_STOP_MM = 10;

@@ -1,0 +1,39 @@
+import type { FieldLabel } from '../fields/fieldLabel';
+
+/** What the fields of the brief are called. */
+export const BRIEF_LABELS: Readonly<Record<string, FieldLabel>> = {
+  'brief.surfaces.*': { label: 'Surface' },
+  'brief.surfaces.*.mu': { label: 'Friction', quantity: 'coefficient', limits: { from: 0, to: 5 } },
+  'brief.surfaces.*.muError': { label: 'Friction, ±', quantity: 'coefficient', limits: { from: 0, to: 5 } },
+  'brief.surfaces.*.rollingResistance': {
+    label: 'Rolling resistance',
+    quantity: 'coefficient',
+    limits: { from: 0, to: 5 },
+  },
+  'brief.surfaces.*.rollingResistanceError': {
+    label: 'Rolling resistance, ±',
+    quantity: 'coefficient',
+    limits: { from: 0, to: 5 },
+  },
+  'brief.targetMps': { label: 'Wished speed', quantity: 'speedMps', limits: { above: 0, to: 150 } },
+  'brief.distanceM': { label: 'Distance from rest', quantity: 'distanceM', limits: { above: 0, to: 10_000 } },
+  'brief.timeToDistanceS': { label: 'Wished time for it', quantity: 'timeS', limits: { above: 0, to: 3600 } },
+  'brief.runTimeMinutes': { label: 'Run time a pack', quantity: 'minutes', limits: { above: 0, to: 1440 } },
+  'brief.payloadG': { label: 'Payload', quantity: 'massG', limits: { from: 0, to: 100_000 } },
+  'brief.gradePct': { label: 'Steepest climb', quantity: 'percent', limits: { from: -100, to: 100 } },
+  'brief.meanSpeedShare': { label: 'Mean speed of the wish', quantity: 'share', limits: { above: 0, to: 1 } },
+  'brief.sizeClass': { label: 'Size class' },
+  'brief.sizeClass.massBudgetG': {
+    label: 'Mass budget',
+    quantity: 'massG',
+    limits: { above: 0, to: 1_000_000 },
+  },
+  'brief.dropHeightM': { label: 'Lands from', quantity: 'distanceM', limits: { above: 0, to: 20 } },
+  'brief.kerbMps': { label: 'Meets a kerb at', quantity: 'speedMps', limits: { above: 0, to: 150 } },
+  'brief.budget': { label: 'Budget', quantity: 'price', limits: { above: 0, to: 1e6 } },
+  'brief.currency': { label: 'Currency' },
+  'brief.calibration': { label: 'Calibrated' },
+  'brief.calibration.letter': { label: 'Calibrated on runs of' },
+  'brief.calibration.runs': { label: 'Runs of the calibration' },
+  'brief.calibration.at': { label: 'Day of the calibration' },
+};

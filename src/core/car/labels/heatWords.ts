@@ -1,0 +1,33 @@
+import type { Housing } from '../../physics/heat/thermalDefaults';
+import type { CyclePreset, MountMaterial, PinionJoint } from '../document/heat';
+
+export const PRESET_NAMES: Readonly<Record<CyclePreset, string>> = {
+  steady: 'steady cruise',
+  stopAndGo: 'stop and go',
+  grass: 'grass, long pulls',
+  speedPasses: 'speed passes',
+  crawl: 'crawl',
+};
+export const HOUSING_NAMES: Readonly<Record<Housing, string>> = {
+  closed: 'closed',
+  vented: 'vented',
+  heatsink: 'with a heat sink',
+};
+export const JOINT_NAMES: Readonly<Record<PinionJoint, string>> = {
+  screw: 'set screw or clamp',
+  hotGlue: 'hot glue, 60 °C',
+  cyanoacrylate: 'instant glue, 80 °C',
+  epoxy: 'epoxy, 90 °C',
+  retainingCompound: 'retaining compound, 150 °C',
+  printed: 'press fit',
+  flat: 'flat on the shaft',
+  pin: 'pin through hub and shaft',
+};
+export const MOUNT_NAMES: Readonly<Record<MountMaterial, string>> = {
+  metal: 'metal',
+  pla: 'PLA, 55 °C',
+  petg: 'PETG, 70 °C',
+  abs: 'ABS, 95 °C',
+  nylon: 'nylon, 100 °C',
+  polycarbonate: 'polycarbonate, 115 °C',
+};

@@ -1,0 +1,58 @@
+import type { Problem } from '../../base/errors';
+import type { FieldLabel } from '../fields/fieldLabel';
+import { BRIEF_LABELS } from './brief';
+import { CHASSIS_LABELS } from './chassis';
+import { DRIVE_LABELS } from './drive';
+import { PARTS_LABELS } from './parts';
+import { POWER_LABELS } from './power';
+import { PRINT_LABELS } from './print';
+import { SUSPENSION_LABELS } from './suspension';
+
+/** What every field of the document is called, and in what it is measured; `*` stands for an item's id. */
+export const LABELS: Readonly<Record<string, FieldLabel>> = {
+  unfinished: { label: 'Unfinished' },
+  ...BRIEF_LABELS,
+  ...DRIVE_LABELS,
+  ...POWER_LABELS,
+  ...CHASSIS_LABELS,
+  ...SUSPENSION_LABELS,
+  ...PARTS_LABELS,
+  ...PRINT_LABELS,
+};
+
+/** Lists of the document whose items go by their ids. */
+const LISTS: ReadonlySet<string> = new Set([
+  'surfaces',
+  'stages',
+  'shafts',
+  'rails',
+  'loads',
+  'wires',
+  'failsafe',
+  'bodies',
+  'bench',
+  'items',
+  'patterns',
+  'printers',
+  'joints',
+  'list',
+]);
+
+/** Label of a path, item ids included; the last key where none is listed. */
+export function labelOf(path: readonly string[]): FieldLabel {
+  const direct = LABELS[path.join('.')];
+  if (direct) return direct;
+  const starred =
+    LABELS[
+      path
+        .map((key, index) => ((index === 2 || index === 4) && LISTS.has(path[index - 1]!) ? '*' : key))
+        .join('.')
+    ];
+  return starred ?? { label: path.at(-1) ?? 'Document' };
+}
+
+/** A refusal with the name that its field has on the page, from the place in the document that the operation's fields belong to. */
+export function refusalInWords({ path, message, remedy }: Problem, place: readonly string[]): string {
+  const { label } = labelOf([...place, ...path.split('.')]);
+  return `${label.charAt(0).toLowerCase()}${label.slice(1)}, ${message}${remedy ? `: ${remedy}` : ''}`;
+}

@@ -1,0 +1,202 @@
+import type { BuildDocument } from '../document/document';
+import type { CopyRecord, PrintRecord } from './prints';
+import type { FailureLedger } from './failureLedger';
+import type { Photo, RunReport } from './report';
+
+export const RUN_KINDS = [
+  'timedDistance',
+  'launch',
+  'track',
+  'series',
+  'endurance',
+  'spin',
+  'terrain',
+  'drop',
+  'blows',
+  'tyreSpin',
+  'crash',
+] as const;
+export type RunKind = (typeof RUN_KINDS)[number];
+
+/** Kinds whose attempts are passages over a distance. */
+export const TIMED_KINDS = ['timedDistance', 'launch', 'series'] as const;
+export type TimedKind = (typeof TIMED_KINDS)[number];
+
+export const RUN_KIND_NAMES: Readonly<Record<RunKind, string>> = {
+  timedDistance: 'Timed distance',
+  launch: 'Launch',
+  track: 'Satellite track',
+  series: 'Settings series',
+  endurance: 'Endurance',
+  spin: 'Bench spin',
+  terrain: 'Terrain',
+  drop: 'Drop',
+  blows: 'Blows',
+  tyreSpin: 'Tyre spin',
+  crash: 'Crash',
+};
+
+/** What the model expects of a run under its conditions; errors are one standard deviation. */
+export interface RunPrediction {
+  /** Over the measured distance. */
+  timeS: number;
+  timeErrorS: number;
+  /** Mean over the measured distance. */
+  speedMps: number;
+  speedErrorMps: number;
+  topSpeedMps?: number;
+  massKg: number;
+}
+
+/** How one attempt was timed; one of the three ways. */
+export interface Attempt {
+  id: string;
+  timeS?: number;
+  frames?: number;
+  captureFps?: number;
+  clipTimeS?: number;
+  slowdown?: number;
+  /** Of a settings series: the value that was set. */
+  setting?: number;
+}
+
+/** Something that was set for a run, with a name that runs are compared by. */
+export interface RunSetting {
+  name: string;
+  value: number;
+  unit?: string;
+}
+
+/** Under what a run was driven. */
+export interface Conditions {
+  /** Of the document as it was run. */
+  surfaceId?: string;
+  surfaceName?: string;
+  distanceM?: number;
+  distanceErrorM?: number;
+  /** Driven before the first mark of a timed distance. */
+  runUpM?: number;
+  ambientC?: number;
+  packVBefore?: number;
+  packVAfter?: number;
+  /** On top of the car and its payload. */
+  extraMassG?: number;
+  settings?: RunSetting[];
+}
+
+/** Under what passages over a distance were driven. */
+export type TimedConditions = Conditions &
+  Required<Pick<Conditions, 'surfaceId' | 'surfaceName' | 'distanceM'>>;
+
+/** A satellite track as the workshop keeps it, and what was read from it. */
+export interface KeptTrack {
+  hash: string;
+  name: string;
+  windowS: number;
+  topSpeedMps?: number;
+  distanceM: number;
+  durationS: number;
+  droppedPoints: number;
+}
+
+/** What a run sheet sends; the id is made where the run is logged, so that sending it twice makes one. */
+export interface RunSheet {
+  id: string;
+  kind: RunKind;
+  attempts: Attempt[];
+  conditions: Conditions;
+  drivenMinutes?: number;
+  note?: string;
+  report?: RunReport;
+  /** Printed copies that were on the car. */
+  copies?: string[];
+  photos?: Photo[];
+  track?: KeptTrack;
+  /** ISO 8601. */
+  ranAt: string;
+  /** The build as it was run. */
+  document: BuildDocument;
+}
+
+/** A run whose attempts are passages over a distance. */
+export type TimedRun<R extends Pick<RunSheet, 'kind' | 'conditions'> = RunRecord> = R & {
+  kind: TimedKind;
+  conditions: TimedConditions;
+};
+
+export const isTimed = <R extends Pick<RunSheet, 'kind' | 'conditions'>>(run: R): run is TimedRun<R> =>
+  (TIMED_KINDS as readonly string[]).includes(run.kind) &&
+  run.conditions.distanceM !== undefined &&
+  run.conditions.surfaceId !== undefined &&
+  run.conditions.surfaceName !== undefined;
+
+export interface RunRecord extends RunSheet {
+  revisionId: string;
+  /** Made when it was logged, for its conditions; none where the build was not ready for one. */
+  prediction?: RunPrediction;
+}
+
+export interface FailureSheet {
+  id: string;
+  mode: string;
+  partId?: string;
+  partName: string;
+  runId?: string;
+  /** Driven by the part until then. */
+  hours?: number;
+  story?: string;
+  /** ISO 8601. */
+  occurredAt: string;
+  /** What was done about it, and the revision that carries it. */
+  fix?: string;
+  fixRevisionId?: string;
+  ledger?: FailureLedger;
+}
+
+export interface FailureRecord extends FailureSheet {
+  revisionId: string;
+}
+
+export interface RevisionRecord {
+  id: string;
+  buildId: string;
+  letter: string;
+  parentId?: string;
+  /** Why it was opened. */
+  why?: string;
+  /** What it should do. */
+  expected?: string;
+  /** What its runs and failures taught, in the builder's words. */
+  learned?: string;
+  /** When it was closed by hand, ISO 8601; one that another stands on is closed without it. */
+  closedAt?: string;
+  document: BuildDocument;
+  version: number;
+  createdAt: string;
+}
+
+export interface BuildRecord {
+  id: string;
+  name: string;
+  createdAt: string;
+}
+
+/** A build with everything that hangs on it. */
+export interface WholeBuild {
+  build: BuildRecord;
+  revisions: RevisionRecord[];
+  runs: RunRecord[];
+  failures: FailureRecord[];
+  prints: PrintRecord[];
+  copies: CopyRecord[];
+}
+
+/** A record as a workshop holds it: its version goes up with each change, and a change names the one that it was made to. */
+export type Versioned<T> = T & { version: number };
+
+/** A whole build as a workshop holds it. */
+export interface KeptBuild extends WholeBuild {
+  failures: Versioned<FailureRecord>[];
+  prints: Versioned<PrintRecord>[];
+  copies: Versioned<CopyRecord>[];
+}

@@ -1,0 +1,128 @@
+import { CalcError } from '../../base/errors';
+import { plain } from '../../base/units/plain';
+import { criticalGain } from './criticalGain';
+import type { YawInput, YawResult, YawRow, YawSeries, YawVerdict } from './yawDefinition';
+import { yawMotion } from './yawMotion';
+
+export const USUAL_DURATION_S = 2;
+const MOST_SAMPLES = 200_000;
+const BAND = 0.05;
+const DYING = 0.98;
+const NEGLIGIBLE = 0.01;
+
+/**
+ * A gyro on the steering: a two-state bicycle model at constant speed with saturating tyres, a sampled gyro and a servo
+ * with lag and rate.
+ *
+ * @returns angles in degrees, the path in m; `criticalGain` of the linear loop
+ * @throws CalcError at `gyro.sampleS` where a run would take too many samples
+ * @see Gillespie, Fundamentals of Vehicle Dynamics, ch. 6; Åström and Wittenmark, Computer-Controlled Systems, ch. 3
+ */
+export function yawAssist(input: YawInput): YawResult {
+  const { gains = [], gyro, durationS = USUAL_DURATION_S } = input;
+  if (durationS / gyro.sampleS > MOST_SAMPLES)
+    throw new CalcError(
+      'gyro.sampleS',
+      `makes more than ${MOST_SAMPLES} samples of the run`,
+      'give a longer sample time or a shorter run',
+    );
+  const series = yawMotion(input, gyro.gain, durationS);
+  const critical = criticalGain(input);
+  const sweep = gains.map((gain): YawRow => ({
+    gain,
+    ...verdictOf(input, yawMotion(input, gain, durationS)),
+  }));
+  return {
+    series,
+    ...verdictOf(input, series),
+    ...(critical === undefined ? {} : { criticalGain: critical }),
+    sweep,
+    advice: adviceOf(input, critical, sweep),
+  };
+}
+
+/** Whether and when a run settles. */
+export function verdictOf(
+  { scenario }: Pick<YawInput, 'scenario'>,
+  { tS, yawRateDegPerS: rates }: YawSeries,
+): YawVerdict {
+  const last = rates.at(-1)!;
+  const [target, disturbance] =
+    scenario.kind === 'kick' ? [0, Math.abs(scenario.yawRateDegPerS)] : [last, Math.abs(last)];
+  const band = BAND * disturbance;
+  const settled = settledAt(tS, rates, target, band);
+  return {
+    ...(settled === undefined ? {} : { settleS: settled }),
+    overshoots: overshootsOf(
+      rates,
+      target,
+      band,
+      scenario.kind === 'kick' ? Math.sign(scenario.yawRateDegPerS) : -Math.sign(last),
+    ),
+    stable: isDying(rates, target, disturbance),
+  };
+}
+
+/** The last time outside the band; undefined where the run ends outside it. */
+function settledAt(
+  tS: readonly number[],
+  rates: readonly number[],
+  target: number,
+  band: number,
+): number | undefined {
+  for (let index = rates.length - 1; index >= 0; index--) {
+    if (Math.abs(rates[index]! - target) <= band) continue;
+    return index === rates.length - 1 ? undefined : tS[index]!;
+  }
+  return 0;
+}
+
+/** Excursions on alternate sides of the band, after the one that starts on `side`. */
+function overshootsOf(rates: readonly number[], target: number, band: number, side: number): number {
+  let [count, held] = [0, side];
+  for (const rate of rates) {
+    const off = rate - target;
+    if (Math.abs(off) <= band || Math.sign(off) === held) continue;
+    held = Math.sign(off);
+    count++;
+  }
+  return count;
+}
+
+function isDying(rates: readonly number[], target: number, disturbance: number): boolean {
+  const third = rates.length / 3;
+  const peak = (from: number, to: number) =>
+    rates
+      .slice(Math.floor(from), Math.ceil(to))
+      .reduce((most, rate) => Math.max(most, Math.abs(rate - target)), 0);
+  const [middle, late] = [peak(third, 2 * third), peak(2 * third, rates.length)];
+  return late < DYING * middle || (late <= NEGLIGIBLE * disturbance && middle <= NEGLIGIBLE * disturbance);
+}
+
+function adviceOf(
+  { speedMps, gyro }: YawInput,
+  critical: number | undefined,
+  sweep: readonly YawRow[],
+): string[] {
+  const settling = sweep
+    .filter(({ stable, settleS }) => stable && settleS !== undefined)
+    .sort((a, b) => a.settleS! - b.settleS!);
+  const best = settling[0];
+  const limit =
+    critical === undefined
+      ? []
+      : [`It over-corrects above ${plain(critical, 2)} at ${plain(speedMps)} m/s with this servo.`];
+  const now =
+    critical !== undefined && gyro.gain > critical
+      ? [`The gain of ${plain(gyro.gain)} is past that: turn it down.`]
+      : [];
+  const fastest =
+    best === undefined
+      ? sweep.length > 0
+        ? ['No gain of the sweep settles within the run.']
+        : []
+      : [
+          `${plain(best.gain, 2)} settles fastest, in ${plain(best.settleS!, 2)} s${best.overshoots > 0 ? ` after ${best.overshoots} ${best.overshoots === 1 ? 'overshoot' : 'overshoots'}` : ''}.`,
+        ];
+  return [...limit, ...now, ...fastest];
+}

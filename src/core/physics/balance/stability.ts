@@ -1,0 +1,102 @@
+import { AIR_DENSITY, GRAVITY } from '../../base/constants';
+import { CalcError } from '../../base/errors';
+import { plain } from '../../base/units/plain';
+import { trackAt, type Triple } from './balance';
+
+export interface StabilityInput {
+  wheelbaseMm: number;
+  trackFrontMm: number;
+  trackRearMm: number;
+  /** From the front axle on the ground, x forward, y to the left, z up. */
+  cgMm: Triple;
+  massG: number;
+  mu: number;
+  cornerRadiusM?: number;
+  cdaM2?: number;
+  claFrontM2?: number;
+  claRearM2?: number;
+  speedMps?: number;
+}
+
+export interface StabilityResult {
+  staticStabilityFactor: number;
+  outcome: 'tips' | 'slides';
+  tipSpeedMps?: number;
+  slideSpeedMps?: number;
+  frontLiftsAtMps2: number;
+  rearLiftsAtMps2: number;
+  axleLoadsN: { front: number; rear: number };
+  rearGripShare: number;
+  brakingLimitMps2: number;
+  brakingLimitedBy: 'grip' | 'lift';
+  cgHeightForNoTipMm: number;
+  notes: string[];
+}
+
+/**
+ * Whether a car slides or tips in a corner, what lifts an axle, and how hard it can brake.
+ *
+ * @returns speeds in m/s, accelerations in m/s², loads in N, heights in mm
+ * @throws CalcError at `cgMm` of a centre of gravity on the ground, outside the track or outside the wheelbase
+ * @see Gillespie, Fundamentals of Vehicle Dynamics, ch. 9 (rollover) and 3 (braking)
+ */
+export function chassisStability(input: StabilityInput): StabilityResult {
+  const {
+    wheelbaseMm,
+    cgMm,
+    massG,
+    mu,
+    cornerRadiusM,
+    cdaM2 = 0,
+    claFrontM2 = 0,
+    claRearM2 = 0,
+    speedMps = 0,
+  } = input;
+  const [x, y, h] = cgMm;
+  const half = trackAt(x, input) / 2;
+  if (h <= 0) throw new CalcError('cgMm', `lies ${plain(h)} mm over the ground`, 'give a height over it');
+  if (x >= 0 || x <= -wheelbaseMm)
+    throw new CalcError(
+      'cgMm',
+      `lies at ${plain(x)} mm, outside the wheelbase`,
+      `give between 0 and −${plain(wheelbaseMm)} mm, behind the front axle`,
+    );
+  if (Math.abs(y) >= half)
+    throw new CalcError(
+      'cgMm',
+      `lies ${plain(y)} mm to the side, outside the track`,
+      `give less than ${plain(half)} mm`,
+    );
+  const factor = (half - Math.abs(y)) / h;
+  const massKg = massG / 1000;
+  const pressure = (AIR_DENSITY / 2) * speedMps ** 2;
+  const share = 1 + x / wheelbaseMm;
+  const down = pressure * (claFrontM2 + claRearM2);
+  const front = massKg * GRAVITY * share + pressure * claFrontM2;
+  const rear = massKg * GRAVITY * (1 - share) + pressure * claRearM2;
+  const byGrip = mu * (GRAVITY + down / massKg);
+  const byLift = (rear * wheelbaseMm) / (massKg * h);
+  return {
+    staticStabilityFactor: factor,
+    outcome: mu > factor ? 'tips' : 'slides',
+    ...(cornerRadiusM === undefined
+      ? {}
+      : {
+          tipSpeedMps: Math.sqrt(GRAVITY * cornerRadiusM * factor),
+          slideSpeedMps: Math.sqrt(mu * GRAVITY * cornerRadiusM),
+        }),
+    frontLiftsAtMps2: (GRAVITY * (wheelbaseMm + x)) / h,
+    rearLiftsAtMps2: (GRAVITY * -x) / h,
+    axleLoadsN: { front, rear },
+    rearGripShare: rear / (front + rear),
+    brakingLimitMps2: Math.min(byGrip, byLift),
+    brakingLimitedBy: byGrip <= byLift ? 'grip' : 'lift',
+    cgHeightForNoTipMm: mu === 0 ? 1e6 : (half - Math.abs(y)) / mu,
+    notes: [
+      ...(pressure * cdaM2 > 0
+        ? [`Drag slows it by ${plain((pressure * cdaM2) / massKg)} m/s² besides.`]
+        : []),
+      ...(front <= 0 || rear <= 0 ? ['Lift takes all of an axle’s load at this speed.'] : []),
+    ],
+  };
+}

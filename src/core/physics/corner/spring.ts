@@ -1,0 +1,49 @@
+import { CalcError } from '../../base/errors';
+import { plain } from '../../base/units/plain';
+
+/** Coil spring: geometry in, rate out. */
+export interface SpringDefinition {
+  wireMm: number;
+  /** Of the coil; must exceed the wire. */
+  meanDiameterMm: number;
+  /** Coils free to twist, fractions allowed. */
+  activeCoils: number;
+  /** Music wire 79,300. */
+  shearModulusMpa?: number;
+}
+
+export interface SpringRate {
+  rateNPerMm: number;
+  index: number;
+  solidLengthMm: number;
+}
+
+const MUSIC_WIRE_MPA = 79_300;
+/** Coils that do not twist, at both ends together. */
+const END_COILS = 2;
+
+/**
+ * Rate of a round-wire compression spring, k = G·d⁴/(8·D³·n).
+ *
+ * @returns rate in N/mm, spring index D/d, solid length in mm
+ * @throws CalcError at `meanDiameterMm` if it does not exceed the wire
+ * @see Shigley, Mechanical Engineering Design, eq. 10-9
+ */
+export function springRate({
+  wireMm,
+  meanDiameterMm,
+  activeCoils,
+  shearModulusMpa = MUSIC_WIRE_MPA,
+}: SpringDefinition): SpringRate {
+  if (meanDiameterMm <= wireMm)
+    throw new CalcError(
+      'meanDiameterMm',
+      `${plain(meanDiameterMm)} mm is no more than the wire of ${plain(wireMm)} mm`,
+      'give the diameter at the middle of the wire',
+    );
+  return {
+    rateNPerMm: (shearModulusMpa * wireMm ** 4) / (8 * meanDiameterMm ** 3 * activeCoils),
+    index: meanDiameterMm / wireMm,
+    solidLengthMm: (activeCoils + END_COILS) * wireMm,
+  };
+}

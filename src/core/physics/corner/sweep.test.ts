@@ -1,0 +1,316 @@
+import fc from 'fast-check';
+import { refusalOf } from '../../fixtures/refused';
+import { parse } from '../../base/schema/parse';
+import { distance, type Vec3 } from '../../base/vec3';
+import type { HingePinCorner, WishboneCorner } from './corner';
+import { steeringGeometry, type SteeringInput } from './steering';
+import { suspensionSweep, type SweepInput } from './sweep';
+import { steeringGeometrySchema, suspensionSweepSchema } from './sweep.schema';
+
+const sweep = (input: SweepInput) => suspensionSweep(parse(suspensionSweepSchema, input));
+
+/** Arms across the car, hinges along it, the tie rod beside the arm that it copies: all of it can be drawn in front view. */
+const flat: WishboneCorner = {
+  kind: 'wishbones',
+  lowerFront: [20, 30, 25],
+  lowerRear: [-20, 30, 25],
+  lowerOuter: [0, 90, 25],
+  upperFront: [20, 30, 65],
+  upperRear: [-20, 30, 65],
+  upperOuter: [0, 90, 65],
+  tieInner: [-25, 30, 45],
+  tieOuter: [-25, 90, 45],
+  wheelCentre: [0, 105, 42],
+  tyreRadiusMm: 42,
+  staticCamberDeg: 0,
+  staticToeDeg: 0,
+};
+const unequal: WishboneCorner = {
+  ...flat,
+  upperFront: [20, 45, 62],
+  upperRear: [-20, 45, 62],
+  lowerOuter: [0, 92, 22],
+  upperOuter: [0, 86, 68],
+  tieInner: [-25, 30, 25],
+  tieOuter: [-25, 92, 22],
+};
+const spatial: WishboneCorner = {
+  ...flat,
+  lowerFront: [30, 28, 24],
+  lowerRear: [-28, 31, 22],
+  lowerOuter: [3, 92, 21],
+  upperFront: [18, 42, 60],
+  upperRear: [-26, 44, 57],
+  upperOuter: [-4, 85, 66],
+  tieInner: [-30, 34, 33],
+  tieOuter: [-26, 88, 36],
+  staticCamberDeg: -1,
+  staticToeDeg: 0.5,
+  wheelCentre: [0, 106, 41.99],
+};
+const hinged: HingePinCorner = {
+  kind: 'hingePins',
+  lowerFront: [25, 20, 25],
+  lowerRear: [-25, 20, 25],
+  outerFront: [12, 85, 22],
+  outerRear: [-12, 85, 22],
+  upperInner: [-5, 40, 60],
+  upperOuter: [-5, 82, 62],
+  kingpinLower: [0, 92, 24],
+  kingpinUpper: [-4, 88, 58],
+  tieInner: [-28, 40, 40],
+  tieOuter: [-24, 90, 42],
+  wheelCentre: [0, 105, 42],
+  tyreRadiusMm: 42,
+  staticCamberDeg: 0,
+  staticToeDeg: 0,
+};
+const range = { from: -8, to: 8, step: 1 };
+
+describe('suspension.sweep', () => {
+  it('keeps the camber and the toe of equal parallel arms', () => {
+    const { stations, bumpSteerDegPerMm, camberGainDegPerMm } = sweep({ ...flat, travelMm: range });
+    expect(stations).toHaveLength(17);
+    for (const { camberDeg, toeDeg } of stations) {
+      expect(camberDeg).toBeCloseTo(0, 9);
+      expect(toeDeg).toBeCloseTo(0, 9);
+    }
+    expect(bumpSteerDegPerMm).toBeCloseTo(0, 9);
+    expect(camberGainDegPerMm).toBeCloseTo(0, 9);
+    // a parallelogram of 60 mm carries the wheel on a circle
+    const up = stations.at(-1)!;
+    expect(up.trackChangeMm).toBeCloseTo(Math.sqrt(60 ** 2 - 8 ** 2) - 60, 9);
+    expect(up.rollCentreMm).toBeCloseTo((up.points.contact[1] * -8) / Math.sqrt(60 ** 2 - 8 ** 2), 2);
+  });
+
+  it('agrees with the planar four-bar, worked out by two circles in the front view', () => {
+    const { stations } = sweep({ ...unequal, travelMm: range });
+    const rest = Math.atan2(86 - 92, 68 - 22);
+    for (const { points, camberDeg } of stations) {
+      const [, ly, lz] = points.lowerOuter!;
+      expect(Math.hypot(ly - 30, lz - 25)).toBeCloseTo(Math.hypot(62, 3), 9);
+      // upper ball: circle about (45, 62) and circle about the lower ball, the upper one of the two
+      const [r1, r2] = [Math.hypot(86 - 45, 68 - 62), Math.hypot(6, 46)];
+      const [dy, dz] = [ly - 45, lz - 62];
+      const d = Math.hypot(dy, dz);
+      const a = (r1 ** 2 - r2 ** 2 + d ** 2) / (2 * d);
+      const h = Math.sqrt(r1 ** 2 - a ** 2);
+      const upper = [45 + (a * dy) / d - (h * dz) / d, 62 + (a * dz) / d + (h * dy) / d] as const;
+      expect(points.upperOuter![1]).toBeCloseTo(upper[0], 8);
+      expect(points.upperOuter![2]).toBeCloseTo(upper[1], 8);
+      const lean = Math.atan2(upper[0] - ly, upper[1] - lz) - rest;
+      expect(camberDeg).toBeCloseTo((lean * 180) / Math.PI, 8);
+    }
+  });
+
+  it('has its roll centre where the instant centre says', () => {
+    const [{ rollCentreMm, points }] = sweep({ ...unequal, travelMm: [0] }).stations as [
+      ReturnType<typeof sweep>['stations'][number],
+    ];
+    const line = (a: readonly [number, number], b: readonly [number, number]) => ({
+      m: (b[1] - a[1]) / (b[0] - a[0]),
+      c: a[1] - (a[0] * (b[1] - a[1])) / (b[0] - a[0]),
+    });
+    const [lower, upper] = [line([30, 25], [92, 22]), line([45, 62], [86, 68])];
+    const y = (upper.c - lower.c) / (lower.m - upper.m);
+    const z = lower.m * y + lower.c;
+    const [, cy, cz] = points.contact;
+    expect(rollCentreMm).toBeCloseTo((cy * (z - cz)) / (cy - y), 3);
+  });
+
+  it('keeps every link’s length over travel and rack, for any points nearby', () => {
+    const shift = fc.double({ min: -3, max: 3, noNaN: true });
+    const moved = (p: Vec3, [a, b, c]: readonly number[]): Vec3 => [p[0] + a!, p[1] + b!, p[2] + c!];
+    fc.assert(
+      fc.property(fc.array(fc.tuple(shift, shift, shift), { minLength: 5, maxLength: 5 }), (by) => {
+        const corner: WishboneCorner = {
+          ...spatial,
+          lowerOuter: moved(spatial.lowerOuter, by[0]!),
+          upperOuter: moved(spatial.upperOuter, by[1]!),
+          tieOuter: moved(spatial.tieOuter, by[2]!),
+          upperFront: moved(spatial.upperFront, by[3]!),
+          tieInner: moved(spatial.tieInner, by[4]!),
+        };
+        const { stations } = sweep({ ...corner, travelMm: [-6, 0, 7], rackMm: [-2, 0, 2] });
+        expect(stations).toHaveLength(9);
+        for (const { points, travelMm } of stations) {
+          for (const [a, b] of [
+            ['lowerFront', 'lowerOuter'],
+            ['lowerRear', 'lowerOuter'],
+            ['upperFront', 'upperOuter'],
+            ['upperRear', 'upperOuter'],
+            ['lowerOuter', 'upperOuter'],
+            ['tieOuter', 'upperOuter'],
+            ['tieOuter', 'lowerOuter'],
+            ['wheelCentre', 'tieOuter'],
+          ] as const)
+            expect(distance(points[a]!, points[b]!)).toBeCloseTo(distance(corner[a], corner[b]), 9);
+          expect(distance(points.tieInner!, points.tieOuter!)).toBeCloseTo(
+            distance(corner.tieInner, corner.tieOuter),
+            9,
+          );
+          expect(points.wheelCentre![2] - corner.wheelCentre[2]).toBeCloseTo(travelMm, 9);
+        }
+      }),
+      { numRuns: 30, endOnFailure: true },
+    );
+  });
+
+  it('turns hinge pins as one: link, outer hinge and knuckle keep their lengths', () => {
+    const { stations } = sweep({ ...hinged, travelMm: [-6, 0, 7], rackMm: [-2, 0, 2] });
+    expect(stations).toHaveLength(9);
+    for (const { points } of stations) {
+      for (const [a, b] of [
+        ['lowerFront', 'outerFront'],
+        ['lowerRear', 'outerRear'],
+        ['outerFront', 'upperOuter'],
+        ['upperInner', 'upperOuter'],
+        ['kingpinLower', 'outerRear'],
+        ['kingpinUpper', 'tieOuter'],
+        ['kingpinLower', 'wheelCentre'],
+      ] as const)
+        expect(distance(points[a]!, points[b]!)).toBeCloseTo(distance(hinged[a]!, hinged[b]!), 9);
+      expect(distance(points.tieInner!, points.tieOuter!)).toBeCloseTo(
+        distance(hinged.tieInner!, hinged.tieOuter!),
+        9,
+      );
+    }
+    const { kingpinLower: _l, kingpinUpper: _u, tieInner: _i, tieOuter: _o, ...unsteered } = hinged;
+    const plain = sweep({ ...unsteered, travelMm: [0, 4] });
+    expect(plain.stations[1]).not.toHaveProperty('casterDeg');
+    expect(plain.notes).toHaveLength(1);
+  });
+
+  it('reads caster, kingpin, scrub and trail off the points by hand', () => {
+    // axis from (2, 90, 20) to (−4, 84, 70): leans back 6 and in 6 over 50 mm
+    const corner: WishboneCorner = {
+      ...flat,
+      lowerOuter: [2, 90, 20],
+      upperOuter: [-4, 84, 70],
+      wheelCentre: [0, 106, 42],
+    };
+    const [station] = sweep({ ...corner, travelMm: [0] }).stations;
+    const deg = (Math.atan2(6, 50) * 180) / Math.PI;
+    expect(station).toMatchObject({ casterDeg: expect.closeTo(deg, 9), kingpinDeg: expect.closeTo(deg, 9) });
+    // at the ground, 20 mm under the lower ball: 2.4 mm further ahead and out
+    expect(station!.trailMm).toBeCloseTo(4.4, 9);
+    expect(station!.scrubRadiusMm).toBeCloseTo(106 - 92.4, 9);
+  });
+
+  it('steers left with one rack and right with the other', () => {
+    const [right, straight, left] = sweep({ ...spatial, travelMm: [0], rackMm: [-2, 0, 2] }).stations.map(
+      ({ steerDeg }) => steerDeg,
+    );
+    expect(straight).toBeCloseTo(0, 9);
+    expect(right! * left!).toBeLessThan(0);
+    // the rod stands behind the axle: moved to the left it turns the wheel's front to the right
+    expect(left!).toBeLessThan(0);
+  });
+
+  it('has the damper’s motion ratio of its own lengths, through a rocker too', () => {
+    const damper = { inner: [0, 35, 80] as Vec3, outer: [0, 70, 24] as Vec3, on: 'lower' as const };
+    const lengthAt = (travelMm: number, more: Partial<WishboneCorner>) =>
+      sweep({ ...spatial, ...more, travelMm: [travelMm] }).stations[0]!;
+    const rocker = {
+      pivot: [0, 30, 75] as Vec3,
+      axis: [1, 0, 0] as Vec3,
+      pushrodArm: [0, 75, 24] as Vec3,
+      pushrodArmOn: 'lower' as const,
+      pushrodRocker: [0, 45, 72] as Vec3,
+      damperRocker: [0, 30, 92] as Vec3,
+      damperChassis: [0, -10, 92] as Vec3,
+    };
+    for (const more of [{ damper }, { rocker }]) {
+      const [a, b] = [lengthAt(2.9, more), lengthAt(3.1, more)];
+      expect(lengthAt(3, more).motionRatio).toBeCloseTo((a.damperLengthMm! - b.damperLengthMm!) / 0.2, 4);
+    }
+  });
+
+  it('stops where the linkage locks, and says where', () => {
+    const { stations, findings } = sweep({ ...flat, travelMm: [-70, -40, 0, 40, 70] });
+    // the wheel cannot rise further than its arms are long
+    expect(stations.map(({ travelMm }) => travelMm)).toEqual([-40, 0, 40]);
+    const stops = findings.filter(({ about }) => about === 'travelMm');
+    expect(stops).toHaveLength(2);
+    for (const { travelMm } of stops) expect(Math.abs(travelMm!)).toBeCloseTo(60, 1);
+    const limited = sweep({ ...unequal, travelMm: range, jointLimitDeg: 5 }).findings.find(
+      ({ about }) => about === 'lower',
+    );
+    expect(limited).toMatchObject({ severity: 'over', why: expect.stringContaining('it goes to 5°') });
+  });
+
+  it('names a tie rod that steers with the bumps, and a tyre that floats', () => {
+    const { findings, bumpSteerDegPerMm } = sweep({
+      ...flat,
+      tieInner: [-25, 30, 60],
+      wheelCentre: [0, 105, 45],
+      travelMm: [0],
+    });
+    expect(Math.abs(bumpSteerDegPerMm)).toBeGreaterThan(0.05);
+    expect(findings.map(({ about }) => about)).toEqual(['wheelCentre', 'bumpSteerDegPerMm']);
+  });
+
+  it('refuses points that make no corner, each by its name', () => {
+    const pathOf = (corner: object) =>
+      refusalOf(() => sweep({ ...corner, travelMm: [0] } as unknown as SweepInput));
+    expect(pathOf({ ...flat, lowerRear: flat.lowerFront }).path).toBe('lowerFront');
+    expect(pathOf({ ...flat, upperRear: flat.upperFront })).toMatchObject({
+      path: 'upperFront',
+      remedy: expect.stringContaining('hingePins'),
+    });
+    expect(pathOf({ ...flat, lowerOuter: [0, 30, 25] }).path).toBe('lowerOuter');
+    expect(pathOf({ ...hinged, tieOuter: undefined }).path).toBe('tieOuter');
+    expect(pathOf({ ...hinged, lowerOuter: [0, 0, 0] }).path).toBe('lowerOuter');
+    expect(pathOf({ ...flat, damper: { inner: [0, 0, 0], outer: [0, 60, 25], on: 'carrier' } }).path).toBe(
+      'damper.on',
+    );
+    // the rod in line with the steering axis cannot steer
+    expect(pathOf({ ...flat, tieInner: [0, 30, 45], tieOuter: [0, 90, 45] }).path).toBe('');
+  });
+});
+
+describe('steering.geometry', () => {
+  const steering = (input: SteeringInput) => steeringGeometry(parse(steeringGeometrySchema, input));
+  const car = { corner: spatial, wheelbaseMm: 280, rackMm: [-3, 0, 3] };
+
+  it('mirrors: what the rack does to one wheel to the left it does to the other to the right', () => {
+    const [right, straight, left] = steering(car).rows;
+    expect(straight).toEqual({ rackMm: 0, leftDeg: expect.closeTo(0, 9), rightDeg: expect.closeTo(0, 9) });
+    expect(left!.leftDeg).toBeCloseTo(-right!.rightDeg, 9);
+    expect(left!.rightDeg).toBeCloseTo(-right!.leftDeg, 9);
+    expect(left!.innerDeg).toBeCloseTo(right!.innerDeg!, 9);
+  });
+
+  it('turns about the point where both wheels’ normals meet the rear axle’s line', () => {
+    const { innerDeg, outerDeg, turnRadiusM, ackermannPct } = steering(car).rows[2]!;
+    const cot = (deg: number) => 1 / Math.tan((deg * Math.PI) / 180);
+    expect(turnRadiusM).toBeCloseTo((0.28 * (cot(innerDeg!) + cot(outerDeg!))) / 2, 9);
+    // at 100 % the cotangents would differ by track over wheelbase
+    const [axis] = sweep({ ...spatial, travelMm: [0] }).stations;
+    const toe = (0.5 * Math.PI) / 180;
+    const track =
+      2 * (axis!.points.contact[1] - axis!.trailMm! * Math.sin(toe) - axis!.scrubRadiusMm! * Math.cos(toe));
+    const ideal = (Math.atan(1 / (cot(outerDeg!) - track / 280)) * 180) / Math.PI;
+    expect(ackermannPct).toBeCloseTo((100 * (innerDeg! - outerDeg!)) / (ideal - outerDeg!), 9);
+  });
+
+  it('finds the rack for an angle, and says where there is none', () => {
+    const { rackForWantedMm } = steering({ ...car, wantedDeg: 5 });
+    expect(steering({ ...car, rackMm: [rackForWantedMm!] }).rows[0]!.leftDeg).toBeCloseTo(5, 8);
+    expect(steering({ ...car, wantedDeg: 89 })).toMatchObject({
+      notes: [expect.stringContaining('No rack steers')],
+    });
+    expect(steering({ ...car, rackMm: [150] })).toMatchObject({
+      rows: [],
+      findings: [{ about: 'rackMm', severity: 'over' }],
+    });
+  });
+
+  it('refuses a corner that does not steer, and names its points from outside', () => {
+    const { kingpinLower: _l, kingpinUpper: _u, tieInner: _i, tieOuter: _o, ...unsteered } = hinged;
+    expect(refusalOf(() => steering({ ...car, corner: unsteered })).path).toBe('corner');
+    expect(
+      refusalOf(() => steering({ ...car, corner: { ...spatial, lowerRear: spatial.lowerFront } })).path,
+    ).toBe('corner.lowerFront');
+  });
+});

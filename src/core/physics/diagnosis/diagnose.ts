@@ -1,0 +1,301 @@
+import { CalcError } from '../../base/errors';
+import { plain } from '../../base/units/plain';
+import { type Rule, type SeparatingCheck, type Speaks, TABLES } from './tables';
+
+export const OUTCOMES = ['yes', 'no', 'unclear'] as const;
+export type Outcome = (typeof OUTCOMES)[number];
+
+export interface DiagnoseInput {
+  mode: string;
+  partKind?: string;
+  clues?: readonly string[];
+  conditions?: {
+    surface?: string;
+    stateOfCharge?: number;
+    motorCaseC?: number;
+    ambientC?: number;
+    wet?: boolean;
+    impactMps?: number;
+    extraMassG?: number;
+  };
+  /** Of the build at the revision that failed, by the id of its check. */
+  margins?: Readonly<Record<string, number>>;
+  history?: {
+    hours?: number;
+    repaired?: boolean;
+    crackedBefore?: boolean;
+    sameModeBefore?: boolean;
+    changesSinceGood?: readonly string[];
+  };
+  outcomes?: readonly { check: string; result: Outcome }[];
+}
+
+export interface Suspect {
+  cause: string;
+  means: string;
+  share: number;
+  /** One sentence for each thing that speaks for or against it, the weightiest first. */
+  why: string[];
+  check: { id: string; ask: string; minutes: number } & ({ bitsPerMinute: number } | { result: Outcome });
+}
+
+export interface NextCheck {
+  check: string;
+  ask: string;
+  minutes: number;
+  bitsPerMinute: number;
+  why: string;
+}
+
+export interface DiagnoseResult {
+  suspects: Suspect[];
+  nextCheck?: NextCheck;
+  notes: string[];
+}
+
+/** One thing that moves a cause, in log odds. */
+interface Term {
+  weight: number;
+  why: string;
+}
+
+const [LEAST_SHARE, FEWEST, MOST, CLEAR] = [0.02, 3, 10, 0.9];
+const ROUND = 1e6;
+
+/**
+ * Suspects of a failure by naive Bayes in log odds, and the check that tells most a minute. A judgement aid: the grades are
+ * practice written down, not measured frequencies; a check decides, a share does not.
+ *
+ * @returns shares from 0 to 1, minutes of effort, bits a minute
+ * @throws CalcError at an id that the tables do not know, and at what is given twice
+ * @see Shannon 1948 (information of a binary answer); Good, Probability and the Weighing of Evidence (1950)
+ */
+export function failureDiagnose(input: DiagnoseInput): DiagnoseResult {
+  refuseStrangers(input);
+  const outcomes = new Map((input.outcomes ?? []).map(({ check, result }) => [check, result]));
+  const { terms, unused } = evidence(input, outcomes);
+  const scores = TABLES.causes.map(
+    ({ id }) => Math.round(terms.get(id)!.reduce((sum, { weight }) => sum + weight, 0) * ROUND) / ROUND,
+  );
+  const highest = Math.max(...scores);
+  const odds = scores.map((score) => Math.exp(score - highest));
+  const all = odds.reduce((sum, one) => sum + one, 0);
+  const shares = new Map(TABLES.causes.map(({ id }, at) => [id, odds[at]! / all]));
+  const bits = new Map(TABLES.checks.map((check) => [check.id, bitsPerMinute(check, shares)]));
+  const sorted = [...TABLES.causes].sort((a, b) => shares.get(b.id)! - shares.get(a.id)!);
+  const listed = sorted.filter(({ id }, at) => at < FEWEST || (at < MOST && shares.get(id)! >= LEAST_SHARE));
+  const suspects = listed.map(({ id, means, check: checkId }): Suspect => {
+    const { ask, minutes } = TABLES.checks.find((one) => one.id === checkId)!;
+    const result = outcomes.get(checkId);
+    return {
+      cause: id,
+      means,
+      share: shares.get(id)!,
+      why: reasons(terms.get(id)!),
+      check: { id: checkId, ask, minutes, ...(result ? { result } : { bitsPerMinute: bits.get(checkId)! }) },
+    };
+  });
+  const open = TABLES.checks.filter(({ id }) => !outcomes.has(id));
+  const next = open.reduce<SeparatingCheck | undefined>(
+    (best, one) => (!best || bits.get(one.id)! > bits.get(best.id)! ? one : best),
+    undefined,
+  );
+  return {
+    suspects,
+    ...(next
+      ? {
+          nextCheck: {
+            check: next.id,
+            ask: next.ask,
+            minutes: next.minutes,
+            bitsPerMinute: bits.get(next.id)!,
+            why: whyNext(next, shares),
+          },
+        }
+      : {}),
+    notes: notesOn(input, suspects, unused, next !== undefined),
+  };
+}
+
+function refuseStrangers({
+  mode,
+  partKind,
+  clues = [],
+  conditions = {},
+  history = {},
+  outcomes = [],
+}: DiagnoseInput): void {
+  const known = (path: string, id: string, ids: readonly string[]) => {
+    if (!ids.includes(id))
+      throw new CalcError(
+        path,
+        `“${id.slice(0, 40)}” is not in the tables`,
+        `use one of ${ids.slice(0, 6).join(', ')}, …`,
+      );
+  };
+  const once = (ids: readonly string[], path: (at: number) => string) =>
+    ids.forEach((id, at) => {
+      if (ids.indexOf(id) < at) throw new CalcError(path(at), `“${id}” is given twice`, 'leave one out');
+    });
+  const [clueIds, changeIds, checkIds] = [
+    Object.keys(TABLES.clues),
+    Object.keys(TABLES.changes),
+    TABLES.checks.map(({ id }) => id),
+  ];
+  known('mode', mode, Object.keys(TABLES.modes));
+  if (partKind !== undefined) known('partKind', partKind, Object.keys(TABLES.partKinds));
+  clues.forEach((id, at) => known(`clues.${at}`, id, clueIds));
+  once(clues, (at) => `clues.${at}`);
+  if (conditions.surface !== undefined) known('conditions.surface', conditions.surface, TABLES.surfaces);
+  const changes = history.changesSinceGood ?? [];
+  changes.forEach((id, at) => known(`history.changesSinceGood.${at}`, id, changeIds));
+  once(changes, (at) => `history.changesSinceGood.${at}`);
+  outcomes.forEach(({ check }, at) => known(`outcomes.${at}.check`, check, checkIds));
+  once(
+    outcomes.map(({ check }) => check),
+    (at) => `outcomes.${at}`,
+  );
+}
+
+/** All that moves each cause, in the order of the model, and the margins that nothing in the tables knows. */
+function evidence(
+  input: DiagnoseInput,
+  outcomes: ReadonlyMap<string, Outcome>,
+): { terms: ReadonlyMap<string, readonly Term[]>; unused: string[] } {
+  const { weights } = TABLES;
+  const terms = new Map<string, Term[]>(TABLES.causes.map(({ id }) => [id, []]));
+  const add = (cause: string, weight: number, why: string) => terms.get(cause)!.push({ weight, why });
+  const { means, usual, possible } = TABLES.modes[input.mode]!;
+  for (const { id } of TABLES.causes) {
+    const place = usual.includes(id)
+      ? 'usual'
+      : possible.includes(id) || input.mode === 'own'
+        ? 'possible'
+        : 'rare';
+    if (weights[place] !== 0)
+      add(
+        id,
+        weights[place],
+        place === 'usual'
+          ? `For: it is a usual cause where ${means}.`
+          : `Against: it is a rare cause where ${means}.`,
+      );
+  }
+  const speak = ({ strong, weak, against = [] }: Speaks, called: string) => {
+    for (const cause of strong) add(cause, weights.strong, `For, strongly: ${called}.`);
+    for (const cause of weak) add(cause, weights.weak, `For: ${called}.`);
+    for (const cause of against) add(cause, weights.against, `Against: ${called}.`);
+  };
+  const clues = input.clues ?? [];
+  for (const clue of clues) speak(TABLES.clues[clue]!, TABLES.clues[clue]!.means);
+  if (input.partKind !== undefined)
+    speak(TABLES.partKinds[input.partKind]!, `it is ${TABLES.partKinds[input.partKind]!.means}`);
+  for (const rule of TABLES.conditions)
+    if (applies(rule, input.conditions ?? {}, clues)) speak(rule, rule.why);
+  for (const rule of TABLES.history) if (applies(rule, input.history ?? {}, clues)) speak(rule, rule.why);
+  for (const change of input.history?.changesSinceGood ?? [])
+    speak(TABLES.changes[change]!, `changed since it was last good: ${TABLES.changes[change]!.means}`);
+  const { smallest, unused } = marginsByPrefix(input.margins ?? {});
+  for (const [prefix, { key, margin }] of smallest) {
+    const weight =
+      margin < 1
+        ? weights.marginUnder1
+        : margin < 1.15
+          ? weights.marginUnder115
+          : margin > 2
+            ? weights.marginOver2
+            : 0;
+    if (weight !== 0)
+      for (const cause of TABLES.margins[prefix]!)
+        add(cause, weight, `${weight > 0 ? 'For' : 'Against'}: the margin of ${key} is ${plain(margin)}.`);
+  }
+  for (const { id, check } of TABLES.causes) {
+    const result = outcomes.get(check);
+    if (result === 'yes' || result === 'no')
+      add(
+        id,
+        result === 'yes' ? weights.checkYes : weights.checkNo,
+        `${result === 'yes' ? 'For' : 'Against'}: its check says ${result}.`,
+      );
+  }
+  return { terms, unused };
+}
+
+function applies(rule: Rule, facts: object, clues: readonly string[]): boolean {
+  const value = (facts as Readonly<Record<string, unknown>>)[rule.field];
+  if (value === undefined || (rule.unlessClue !== undefined && clues.includes(rule.unlessClue))) return false;
+  if (rule.is !== undefined) return value === rule.is;
+  if (rule.in !== undefined) return rule.in.includes(value as string);
+  if (rule.atLeast !== undefined) return (value as number) >= rule.atLeast;
+  return rule.atMost !== undefined && (value as number) <= rule.atMost;
+}
+
+/** The smallest margin of each prefix of the tables; a key belongs to the longest that it is, or that it goes on from by `.` or `:`. */
+function marginsByPrefix(margins: Readonly<Record<string, number>>): {
+  smallest: [string, { key: string; margin: number }][];
+  unused: string[];
+} {
+  const prefixes = Object.keys(TABLES.margins);
+  const found = new Map<string, { key: string; margin: number }>();
+  const unused: string[] = [];
+  for (const [key, margin] of Object.entries(margins)) {
+    const prefix = prefixes
+      .filter((one) => key === one || key.startsWith(`${one}.`) || key.startsWith(`${one}:`))
+      .sort((a, b) => b.length - a.length)[0];
+    if (prefix === undefined) unused.push(key);
+    else if (!found.has(prefix) || margin < found.get(prefix)!.margin) found.set(prefix, { key, margin });
+  }
+  return {
+    smallest: prefixes.flatMap((prefix) =>
+      found.has(prefix) ? [[prefix, found.get(prefix)!] as [string, { key: string; margin: number }]] : [],
+    ),
+    unused,
+  };
+}
+
+const entropy = (x: number) => (x <= 0 || x >= 1 ? 0 : -x * Math.log2(x) - (1 - x) * Math.log2(1 - x));
+
+/** Expected information of a check a minute; its answer is right as often as yes weighs. */
+function bitsPerMinute({ id, minutes }: SeparatingCheck, shares: ReadonlyMap<string, number>): number {
+  const served = TABLES.causes
+    .filter(({ check }) => check === id)
+    .reduce((sum, cause) => sum + shares.get(cause.id)!, 0);
+  const right = 1 / (1 + Math.exp(-TABLES.weights.checkYes));
+  return (entropy(served * right + (1 - served) * (1 - right)) - entropy(right)) / minutes;
+}
+
+/** The weightiest first; of equal weight in the order of the model. */
+function reasons(terms: readonly Term[]): string[] {
+  if (terms.length === 0) return ['Nothing that is known speaks for or against it.'];
+  return terms
+    .map((term, at) => ({ ...term, at }))
+    .sort((a, b) => Math.abs(b.weight) - Math.abs(a.weight) || a.at - b.at)
+    .map(({ why }) => why);
+}
+
+function whyNext({ id, minutes }: SeparatingCheck, shares: ReadonlyMap<string, number>): string {
+  const served = TABLES.causes.filter(({ check }) => check === id);
+  const share = served.reduce((sum, cause) => sum + shares.get(cause.id)!, 0);
+  return `It takes ${minutes === 1 ? 'a minute' : `${plain(minutes)} minutes`} and separates ${served.map(({ means }) => means).join('; ')} (${plain(100 * share, 2)} % together) from the rest: the most told a minute.`;
+}
+
+function notesOn(
+  { clues = [], outcomes = [], history = {} }: DiagnoseInput,
+  suspects: readonly Suspect[],
+  unused: readonly string[],
+  open: boolean,
+): string[] {
+  const changes = history.changesSinceGood?.length ?? 0;
+  return [
+    'A judgement aid: the grades are practice written down, not measured frequencies. A check decides, a share does not.',
+    ...(clues.length === 0 && outcomes.length === 0
+      ? ['No clue and no check yet: say what you saw, and the shares move.']
+      : []),
+    ...(changes > 1
+      ? [`${changes} things changed since it was last good: put them back one at a time.`]
+      : []),
+    ...(unused.length > 0 ? [`Margins that say nothing here: ${unused.join(', ')}.`] : []),
+    ...(suspects[0]!.share >= CLEAR ? ['Clear enough for a verdict.'] : []),
+    ...(open ? [] : ['Every check has its outcome: there is nothing left to look at.']),
+  ];
+}

@@ -1,0 +1,51 @@
+import Joi from 'joi';
+import { finite, notNegative, positive, temperatureC } from '../../base/schema/fields';
+import type { EnduranceInput } from './enduranceDefinition';
+import type { CalibrateInput } from './calibrate';
+import { driveRunSchema } from '../motion/run.schema';
+import { HOUSINGS, type MotorBody } from './thermalDefaults';
+import { type ThermalDefinition, USUAL_WINDING_LIMIT_C } from './thermal';
+
+export const thermalSchema = Joi.object<ThermalDefinition>({
+  windingHeatCapacityJPerK: positive().required(),
+  caseHeatCapacityJPerK: positive().required(),
+  windingToCaseKPerW: positive().required(),
+  caseToAmbientKPerW: positive().required(),
+  coolingPerMps: notNegative().default(0),
+  ambientC: temperatureC().required(),
+  windingLimitC: temperatureC().default(USUAL_WINDING_LIMIT_C),
+  caseLimitC: temperatureC(),
+});
+
+export const cycleSchema = Joi.object({
+  cruiseMps: positive().required(),
+  cruiseS: notNegative().required(),
+  restS: notNegative().default(0),
+});
+
+const enduranceFields = {
+  thermal: thermalSchema.required(),
+  cycle: cycleSchema.required(),
+  cutoffVPerCell: finite().min(0).max(4.2).default(3.3),
+  maxDurationS: positive().max(86_400).default(7200),
+};
+
+export const driveEnduranceSchema = (driveRunSchema as Joi.ObjectSchema).keys(
+  enduranceFields,
+) as Joi.ObjectSchema<EnduranceInput>;
+
+export const motorThermalDefaultsSchema = Joi.object<MotorBody>({
+  massG: positive().required(),
+  diameterMm: positive().required(),
+  lengthMm: positive().required(),
+  housing: Joi.valid(...HOUSINGS).required(),
+}).required();
+
+export const motorCalibrateSchema = (driveRunSchema as Joi.ObjectSchema).keys({
+  ...enduranceFields,
+  measured: Joi.array()
+    .items(Joi.object({ tS: positive().max(86_400).required(), caseC: temperatureC().required() }))
+    .min(1)
+    .max(1000)
+    .required(),
+}) as Joi.ObjectSchema<CalibrateInput>;

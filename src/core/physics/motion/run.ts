@@ -1,0 +1,141 @@
+import { rpmOf } from '../../base/units/convert';
+import {
+  ACCEL,
+  createPlant,
+  type Limit,
+  LIMIT,
+  LIMITS,
+  newMoment,
+  noLoadMps,
+  observe,
+  type Plant,
+  resistanceN,
+  tractionN,
+  wheelForceN,
+} from './plant';
+import type { DriveRunInput } from './definition';
+import { integrateRun, type Motion } from './integrateRun';
+import { observeRun, type RunSeries } from './observeRun';
+import { topSpeed } from './topSpeed';
+
+export interface ForceCurves {
+  speedMps: number[];
+  driveN: number[];
+  gripLimitN: number[];
+  resistanceN: number[];
+}
+
+export interface DriveRunResult {
+  /** Left out where the speed keeps rising (a steep downhill without air). */
+  topSpeedMps?: number;
+  topSpeedLimitedBy?: 'grip' | 'drive';
+  noLoadSpeedMps: number;
+  launchLimitedBy: Limit;
+  peakAccelMps2: number;
+  timeToDistanceS?: number;
+  speedAtDistanceMps?: number;
+  timeTo95PctS?: number;
+  peakMotorCurrentA: number;
+  peakBatteryCurrentA: number;
+  minBatteryVoltageV: number;
+  motorRpmAtTopSpeed?: number;
+  stalled: boolean;
+  series: RunSeries;
+  forces: ForceCurves;
+  notes: string[];
+}
+
+const FORCE_POINTS = 51;
+
+/**
+ * One run at full (or given) throttle on a straight, from rest.
+ *
+ * @returns speeds in m/s, times in s, currents in A, forces in N; quantities that do not exist are left out and `notes` says why
+ * @see Gillespie, Fundamentals of Vehicle Dynamics, ch. 2; the DC-motor equations of any drives text
+ */
+export function driveRun(input: DriveRunInput): DriveRunResult {
+  return simulate(input, 1);
+}
+
+/** The same with the integration's step scaled, for the proof that the step is fine enough. */
+export function simulate(input: DriveRunInput, stepScale: number): DriveRunResult {
+  const distanceM = input.distanceM ?? 50;
+  const maxTimeS = input.maxTimeS ?? 60;
+  const plant = createPlant(input);
+  const start = newMoment();
+  observe(plant, 0, start);
+  const stalled = start[ACCEL]! <= 0;
+  const top = stalled ? 0 : topSpeed(plant);
+  const motion = integrateRun(plant, { topMps: top ?? Infinity, distanceM, maxTimeS, stalled, stepScale });
+  const observed = observeRun(plant, motion);
+  const run: DriveRunResult = {
+    noLoadSpeedMps: noLoadMps(plant),
+    launchLimitedBy: LIMITS[start[LIMIT]!]!,
+    peakAccelMps2: observed.peakAccelMps2,
+    peakMotorCurrentA: observed.peakMotorCurrentA,
+    peakBatteryCurrentA: observed.peakBatteryCurrentA,
+    minBatteryVoltageV: plant.openV - observed.peakBatteryCurrentA * plant.packOhm,
+    stalled,
+    series: observed.series,
+    forces: forceCurves(plant, top ? 1.1 * top : noLoadMps(plant)),
+    notes: notesOn(input, motion, { stalled, top, maxTimeS, peakA: observed.peakBatteryCurrentA }),
+  };
+  if (top !== undefined) {
+    run.topSpeedMps = top;
+    run.motorRpmAtTopSpeed = rpmOf(top, input.tyre.radiusMm / 1000) * input.drive.ratio;
+    if (!stalled) run.topSpeedLimitedBy = limitJustBelow(plant, top);
+  }
+  if (!Number.isNaN(motion.timeToDistanceS)) {
+    run.timeToDistanceS = motion.timeToDistanceS;
+    run.speedAtDistanceMps = motion.speedAtDistanceMps;
+  }
+  if (!Number.isNaN(motion.timeTo95PctS)) run.timeTo95PctS = motion.timeTo95PctS;
+  return run;
+}
+
+function notesOn(
+  { battery }: DriveRunInput,
+  motion: Motion,
+  run: { stalled: boolean; top: number | undefined; maxTimeS: number; peakA: number },
+): string[] {
+  const { stalled, top, maxTimeS, peakA } = run;
+  const ratedA = ((battery.maxDischargeC ?? Infinity) * battery.capacityMah) / 1000;
+  const overrated =
+    peakA > ratedA
+      ? [`The pack gives ${peakA.toFixed(1)} A at its peak, over its rating of ${ratedA.toFixed(1)} A.`]
+      : [];
+  if (stalled)
+    return [
+      'The car cannot move: at a standstill the wheel force does not exceed the resistance, so there is no time and no speed at the distance.',
+      ...overrated,
+    ];
+  return [
+    ...(top === undefined ? ['No top speed: on this downhill nothing balances the pull of the slope.'] : []),
+    ...(Number.isNaN(motion.timeToDistanceS) ? [`The distance is not reached within ${maxTimeS} s.`] : []),
+    ...(top !== undefined && Number.isNaN(motion.timeTo95PctS)
+      ? [`95 % of the top speed is not reached within ${maxTimeS} s.`]
+      : []),
+    ...overrated,
+  ];
+}
+
+function limitJustBelow(plant: Plant, top: number): 'grip' | 'drive' {
+  const moment = newMoment();
+  observe(plant, top * (1 - 1e-6), moment);
+  return moment[LIMIT]! <= 1 ? 'grip' : 'drive';
+}
+
+function forceCurves(plant: Plant, toMps: number): ForceCurves {
+  const speedMps = new Array<number>(FORCE_POINTS);
+  const driveN = new Array<number>(FORCE_POINTS);
+  const gripLimitN = new Array<number>(FORCE_POINTS);
+  const resistance = new Array<number>(FORCE_POINTS);
+  for (let i = 0; i < FORCE_POINTS; i++) {
+    const v = (toMps * i) / (FORCE_POINTS - 1);
+    speedMps[i] = v;
+    driveN[i] = wheelForceN(plant, v);
+    gripLimitN[i] = tractionN(plant, v);
+    resistance[i] = resistanceN(plant, v);
+  }
+  return { speedMps, driveN, gripLimitN, resistanceN: resistance };
+}

@@ -1,0 +1,225 @@
+import { CalcError } from '../../base/errors';
+import { meanCellVolts } from '../motion/cell';
+import type { CycleDefinition } from '../motion/cruise';
+import { cycleMeans } from '../heat/cycleMeans';
+import type { BatteryDefinition, DriveRunInput, MotorDefinition } from '../motion/definition';
+import { refuseColdLimits } from '../heat/endurance';
+import { createPlant, type Limit } from '../motion/plant';
+import { paretoSet } from './pareto';
+import { driveRun } from '../motion/run';
+import { steadyAt, type ThermalDefinition } from '../heat/thermal';
+
+export interface SweepMotor extends MotorDefinition {
+  id: string;
+  /** Goes before the common one. */
+  thermal?: ThermalDefinition;
+  /** What the car weighs more with it, kg; less where negative. */
+  addedKg?: number;
+}
+
+export interface SweepBattery extends BatteryDefinition {
+  id: string;
+  addedKg?: number;
+}
+
+/** From + k·step below `to`, then `to`. */
+export interface RatioRange {
+  from: number;
+  to: number;
+  step: number;
+}
+
+export interface SweepGoal {
+  topSpeedMps?: number;
+  distanceM?: number;
+  timeToDistanceS?: number;
+  maxCaseC?: number;
+  minDurationS?: number;
+}
+
+export interface SweepInput {
+  base: DriveRunInput;
+  motors: readonly SweepMotor[];
+  batteries: readonly SweepBattery[];
+  ratios: readonly number[] | RatioRange;
+  thermal?: ThermalDefinition;
+  cycle?: CycleDefinition;
+  goal?: SweepGoal;
+}
+
+export interface SweepRow {
+  motorId: string;
+  batteryId: string;
+  ratio: number;
+  topSpeedMps?: number;
+  timeToDistanceS?: number;
+  launchLimitedBy: Limit;
+  peakMotorCurrentA: number;
+  peakBatteryCurrentA: number;
+  /** Where the case comes to rest at the mean losses of the cycle, °C. */
+  steadyCaseC?: number;
+  durationS?: number;
+  meetsGoal: boolean;
+  why: string[];
+}
+
+export interface SweepResult {
+  rows: SweepRow[];
+  /** Rows that no other row beats in speed, time and heat at once. */
+  pareto: number[];
+  notes: string[];
+}
+
+export const MOST_ROWS = 100_000;
+
+/**
+ * Every combination of motor, pack and ratio on one car: a run and a cycle each, and what cannot be bettered.
+ *
+ * @returns speeds in m/s, times in s, currents in A, temperatures in °C
+ * @throws CalcError at `ratios` or `motors` where the combinations are none or too many, at `thermal...` as `drive.endurance`
+ * @see Deb, Multi-Objective Optimization using Evolutionary Algorithms, ch. 2 (domination)
+ */
+export function driveSweep(input: SweepInput): SweepResult {
+  const sweep = planSweep(input);
+  const rows = Array.from({ length: sweep.count }, (_, index) => sweep.row(index));
+  return { rows, pareto: paretoSet(rows), notes: [] };
+}
+
+export interface SweepPlan {
+  readonly count: number;
+  /** Ratios of each pair of motor and pack. */
+  readonly ratios: number;
+  /** Motors outermost, then packs, then ratios. */
+  row(index: number): SweepRow;
+}
+
+/** The combinations one by one, so that a worker can tell how far it is and stop. */
+export function planSweep(input: SweepInput): SweepPlan {
+  const { motors, batteries, base, goal = {} } = input;
+  const ratios = ratiosOf(input.ratios);
+  const count = motors.length * batteries.length * ratios.length;
+  if (count > MOST_ROWS)
+    throw new CalcError(
+      'motors',
+      `with the packs and ratios make ${count} combinations, over ${MOST_ROWS}`,
+      'take fewer motors, packs or ratios',
+    );
+  if (input.thermal) refuseColdLimits(input.thermal);
+  motors.forEach(({ thermal }) => thermal && refuseColdLimits(thermal));
+  const distanceM = goal.distanceM ?? base.distanceM;
+  return {
+    count,
+    ratios: ratios.length,
+    row: (index) => {
+      const ratio = ratios[index % ratios.length]!;
+      const {
+        id: batteryId,
+        addedKg: packKg = 0,
+        ...battery
+      } = batteries[Math.floor(index / ratios.length) % batteries.length]!;
+      const {
+        id: motorId,
+        addedKg: motorKg = 0,
+        thermal = input.thermal,
+        ...motor
+      } = motors[Math.floor(index / ratios.length / batteries.length)]!;
+      const car =
+        packKg + motorKg === 0 ? base.car : { ...base.car, massKg: base.car.massKg + packKg + motorKg };
+      const run: DriveRunInput = { ...base, car, motor, battery, drive: { ...base.drive, ratio }, distanceM };
+      return { motorId, batteryId, ratio, ...judged(run, thermal, input.cycle, goal) };
+    },
+  };
+}
+
+function ratiosOf(ratios: SweepInput['ratios']): readonly number[] {
+  if (Array.isArray(ratios)) return ratios as readonly number[];
+  const { from, to, step } = ratios as RatioRange;
+  if (to < from)
+    throw new CalcError(
+      'ratios.from',
+      `${from} lies above ratios.to, ${to}: the range is empty`,
+      'put the smaller ratio into from',
+    );
+  const below = Math.ceil((to - from) / step - 1e-9);
+  if (below > MOST_ROWS)
+    throw new CalcError(
+      'ratios.step',
+      `makes over ${MOST_ROWS} ratios`,
+      'take a larger step or a shorter range',
+    );
+  return [...Array.from({ length: below }, (_, k) => from + k * step), to];
+}
+
+type Judged = Omit<SweepRow, 'motorId' | 'batteryId' | 'ratio'>;
+
+function judged(
+  input: DriveRunInput,
+  thermal: ThermalDefinition | undefined,
+  cycle: CycleDefinition | undefined,
+  goal: SweepGoal,
+): Judged {
+  const run = driveRun(input);
+  const row: Judged = {
+    launchLimitedBy: run.launchLimitedBy,
+    peakMotorCurrentA: run.peakMotorCurrentA,
+    peakBatteryCurrentA: run.peakBatteryCurrentA,
+    meetsGoal: false,
+    why: [],
+  };
+  if (run.topSpeedMps !== undefined) row.topSpeedMps = run.topSpeedMps;
+  if (run.timeToDistanceS !== undefined) row.timeToDistanceS = run.timeToDistanceS;
+  if (cycle) addCycle(row, input, thermal, cycle);
+  if (run.stalled) row.why.push('The car cannot move.');
+  row.why.push(...missedGoals(row, goal));
+  row.meetsGoal = row.why.length === 0;
+  return row;
+}
+
+function addCycle(
+  row: Judged,
+  input: DriveRunInput,
+  thermal: ThermalDefinition | undefined,
+  cycle: CycleDefinition,
+): void {
+  const { battery, motor } = input;
+  const charge = battery.stateOfCharge ?? 1;
+  const means = cycleMeans(createPlant(input), cycle, battery.cells * meanCellVolts(charge));
+  if (!means) return;
+  if (means.batteryA > 0) row.durationS = (battery.capacityMah * 3.6 * charge) / means.batteryA;
+  if (!thermal) return;
+  const steady = steadyAt(
+    {
+      copperW: (means.currentSquared * motor.resistanceMilliOhm) / 1000,
+      frictionW: means.frictionW,
+      speedMps: means.speedMps,
+    },
+    thermal,
+  );
+  if (steady) row.steadyCaseC = steady[1];
+}
+
+function missedGoals(
+  row: Judged,
+  { topSpeedMps, timeToDistanceS, maxCaseC, minDurationS }: SweepGoal,
+): string[] {
+  const missed = (
+    what: string,
+    found: number | undefined,
+    wish: number | undefined,
+    unit: string,
+    least: boolean,
+  ) => {
+    if (wish === undefined || (found !== undefined && (least ? found >= wish : found <= wish))) return [];
+    return [
+      found === undefined
+        ? `There is no ${what} to hold against ${wish.toPrecision(3)} ${unit}.`
+        : `The ${what} of ${found.toPrecision(3)} ${unit} ${least ? 'is under' : 'exceeds'} the ${wish.toPrecision(3)} ${unit} asked for.`,
+    ];
+  };
+  return [
+    ...missed('top speed', row.topSpeedMps, topSpeedMps, 'm/s', true),
+    ...missed('time to the distance', row.timeToDistanceS, timeToDistanceS, 's', false),
+    ...missed('case temperature', row.steadyCaseC, maxCaseC, '°C', false),
+    ...missed('run time', row.durationS, minDurationS, 's', true),
+  ];
+}

@@ -1,0 +1,51 @@
+import { chiSquareBelow } from '../../base/numeric/counts';
+import { plain } from '../../base/units/plain';
+
+export interface LifeInput {
+  exposureHours: number;
+  failures: number;
+  /** One-sided, of each bound. */
+  confidence?: number;
+}
+
+export interface LifeResult {
+  /** Left out with no failure. */
+  mtbfHours?: number;
+  lowerHours: number;
+  upperHours?: number;
+  words: string;
+}
+
+export const USUAL_LIFE_CONFIDENCE = 0.9;
+
+/**
+ * Mean life at a constant failure rate from a test that ended by time.
+ *
+ * @returns h, with one-sided bounds at the confidence
+ * @see MIL-HDBK-338B, section 8.3.2.5 (chi-square bounds of the mean time between failures)
+ */
+export function lifeEstimate({
+  exposureHours,
+  failures,
+  confidence = USUAL_LIFE_CONFIDENCE,
+}: LifeInput): LifeResult {
+  const lowerHours = (2 * exposureHours) / chiSquareBelow(confidence, 2 * failures + 2);
+  const sure = `${plain(100 * confidence)} % confidence`;
+  if (failures === 0)
+    return {
+      lowerHours,
+      words: `held ${plain(exposureHours)} h with no failure: at ${sure} its mean life is over ${plain(lowerHours)} h`,
+    };
+  const mtbfHours = exposureHours / failures;
+  const upperHours = (2 * exposureHours) / chiSquareBelow(1 - confidence, 2 * failures);
+  return {
+    mtbfHours,
+    lowerHours,
+    upperHours,
+    words: `failed ${failures === 1 ? 'once' : `${failures} times`} in ${plain(exposureHours)} h, one in ${plain(mtbfHours)} h: at ${sure} each its mean life is over ${plain(lowerHours)} h and under ${plain(upperHours)} h`,
+  };
+}
+
+/** Hours without a failure that show, at the usual confidence, a longer mean life than it had: −ln(1 − confidence) of it. Source: exponential life, the bound above with no failure. */
+export const hoursToBelieve = (livedHours: number): number =>
+  -Math.log(1 - USUAL_LIFE_CONFIDENCE) * livedHours;

@@ -1,0 +1,41 @@
+import { mean, sampleDeviation, student95 } from '../../base/numeric/statistics';
+
+export interface RunsSummaryInput {
+  /** Repeated measurements of one quantity, in any one unit. */
+  values: readonly number[];
+}
+
+/** In the unit of the values; one value leaves out `sd`, `ci95` and `cvPct`. */
+export interface RunsSummaryResult {
+  n: number;
+  mean: number;
+  sd?: number;
+  /** Student's 95 % interval of the mean. */
+  ci95?: [number, number];
+  min: number;
+  max: number;
+  /** Left out also where the mean is 0. */
+  cvPct?: number;
+  notes: string[];
+}
+
+/**
+ * Mean and spread of repeated runs.
+ *
+ * @see Student, The probable error of a mean, Biometrika 6 (1908)
+ */
+export function runsSummary({ values }: RunsSummaryInput): RunsSummaryResult {
+  const n = values.length;
+  const middle = mean(values);
+  const base = { n, mean: middle, min: Math.min(...values), max: Math.max(...values) };
+  if (n < 2) return { ...base, notes: ['One value shows no spread: run it again at least twice.'] };
+  const sd = sampleDeviation(values);
+  const half = (student95(n - 1) * sd) / Math.sqrt(n);
+  return {
+    ...base,
+    sd,
+    ci95: [middle - half, middle + half],
+    ...(middle === 0 ? {} : { cvPct: (100 * sd) / Math.abs(middle) }),
+    notes: middle === 0 ? ['The mean is 0, so there is no spread relative to it.'] : [],
+  };
+}

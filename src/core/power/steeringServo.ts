@@ -1,8 +1,0 @@
-import type { BuildDocument } from '../build/document';
-import type { PowerLoad } from '../build/power';
-
-/** The servo that is said to steer, else the first. */
-export function steeringServo({ power }: Pick<BuildDocument, 'power'>): PowerLoad | undefined {
-  const servos = (power.loads ?? []).filter(({ kind }) => kind === 'servo');
-  return servos.find(({ steer }) => steer !== undefined) ?? servos[0];
-}

@@ -1,0 +1,298 @@
+import type { BuildDocument } from '../../car/document/document';
+import { applyPatch } from '../../base/patch';
+import type { Check } from '../engine/check';
+import { evaluateBuild } from '../evaluate';
+import { subjectOf } from '../../worked/subject';
+import { car } from '../../fixtures/car';
+import { tyreSeat } from '../../physics/tyres/tyreSeat';
+import { tyreSpin } from '../../physics/tyres/tyreSpin';
+import { kerbStrikeN, landingOneWheelN } from '../../physics/strength/landing';
+import { TYPICAL_MATERIALS } from '../../car/library/typicalMaterials';
+import { caseLimitOf } from '../../worked/drive/enduranceOfBuild';
+import { pinionHeld } from '../../worked/drive/jointOfBuild';
+import { peakTorques } from '../../worked/drive/peakTorque';
+import { frictionOf } from '../../worked/drive/runOfBuild';
+import { shaftsOf } from '../../worked/drive/shaftOfBuild';
+import { teethOf } from '../../worked/drive/toothOfBuild';
+import { toothSettingOf } from './toothChecks';
+import { tyreOfBuild } from '../../worked/drive/tyreOfBuild';
+
+const stage = {
+  id: 's',
+  kind: 'spur' as const,
+  pinionTeeth: 15,
+  wheelTeeth: 150,
+  efficiency: 0.8,
+  moduleMm: 0.8,
+  faceWidthMm: 6,
+  pinion: { boreMm: 3.17, flatDepthMm: 0.4, material: { ...TYPICAL_MATERIALS.steel } },
+  wheel: { material: { ...TYPICAL_MATERIALS.nylon } },
+};
+const geared: BuildDocument = {
+  ...car,
+  brief: { ...car.brief, dropHeightM: 0.3, kerbMps: 2 },
+  suspension: { stopMm: 20, kerbStopMm: 10 },
+  drive: { ...car.drive, stages: [stage], heat: { pinionJoint: 'screw' } },
+};
+const surface = geared.brief.surfaces[0]!;
+const settingOf = (document: BuildDocument) => {
+  const subject = subjectOf(document, surface);
+  const input = subject.runInput();
+  if (!input.ok) throw new Error(input.missing.join());
+  return { document, surface, input: input.value, run: subject.run()! };
+};
+const peaksOf = (document: BuildDocument) => {
+  const { input, run } = settingOf(document);
+  return peakTorques(document, surface, input, run);
+};
+const check = (document: BuildDocument, id: string): Check =>
+  evaluateBuild(document).find((one) => one.id === id)!;
+const mu = frictionOf(surface, geared.drive.tyre!);
+const KT = 60 / (2 * Math.PI * 3000);
+
+describe('knocks', () => {
+  it('land with twice the energy’s mean force on one wheel of two, and meet kerbs with half the car', () => {
+    // ½·F·s = m·g·(h + s) for the whole car
+    expect(landingOneWheelN(2, 0.3, 0.02)).toBeCloseTo((2 * 2 * 9.81 * 0.32) / 0.02 / 2, 9);
+    expect(kerbStrikeN(2, 3, 0.01)).toBeCloseTo((1 * 9) / 0.01, 9);
+  });
+});
+
+describe('peak torque at the motor', () => {
+  it('takes the least of stall, current limit, clutch and grip, each by hand', () => {
+    const { candidates, blocked } = peaksOf(geared);
+    // all wheels driven: μ·m·g at the tread, back through 10 : 1 at 80 %
+    expect(candidates.grip).toBeCloseTo((mu * 1.9 * 9.81 * 0.042) / 8, 6);
+    expect(candidates.currentLimit).toBeCloseTo((geared.power.controller!.currentLimitA - 2) * KT, 9);
+    expect(candidates.stall).toBeGreaterThan(candidates.currentLimit!);
+    expect(blocked).toEqual({ by: 'grip', motorNm: candidates.grip, motorRpm: 0 });
+    expect(peaksOf(applyPatch(geared, [{ path: ['drive', 'clutchNm'], value: 0.02 }])).blocked).toMatchObject(
+      { by: 'clutch', motorNm: 0.02 },
+    );
+    expect(
+      peaksOf(applyPatch(geared, [{ path: ['drive', 'currentLimitA'], value: 6 }])).blocked,
+    ).toMatchObject({ by: 'currentLimit', motorNm: expect.closeTo(4 * KT, 9) });
+  });
+
+  it('brings a landing at full grip back through the ratio, and a clutch holds it', () => {
+    const force = (1.9 * 9.81 * 0.32) / 0.02;
+    expect(peaksOf(geared).landing).toMatchObject({
+      by: 'landing',
+      motorNm: expect.closeTo((force * mu * 0.042) / 10, 9),
+    });
+    expect(peaksOf(applyPatch(geared, [{ path: ['drive', 'clutchNm'], value: 0.02 }])).landing).toMatchObject(
+      { by: 'clutch', motorNm: 0.02 },
+    );
+    expect(
+      peaksOf(applyPatch(geared, [{ path: ['brief', 'dropHeightM'], value: undefined }])).landing,
+    ).toBeUndefined();
+  });
+});
+
+describe('teeth', () => {
+  const teeth = (document: BuildDocument) => {
+    const setting = toothSettingOf(subjectOf(document, surface));
+    if ('missing' in setting) throw new Error(setting.missing.join());
+    return teethOf(setting);
+  };
+
+  it('see the landing at the pitch circle: Lewis by hand on the wheel', () => {
+    const wheel = teeth(geared).find(({ role }) => role === 'wheel')!;
+    const wheelNm = ((1.9 * 9.81 * 0.32) / 0.02) * mu * 0.042;
+    expect(wheel.load.by).toBe('landing');
+    expect(wheel.torqueNm).toBeCloseTo(wheelNm, 9);
+    // W = 2·T/d, d = 0.8·150 mm; σ = W·1.5/(6 · 0.8 · 0.46) at a standstill
+    expect(wheel.bending.bendingStressMpa).toBeCloseTo(
+      (((2000 * wheelNm) / 120) * 1.5) / (6 * 0.8 * 0.46),
+      6,
+    );
+    expect(wheel.temperatureC).toBeGreaterThan(25);
+    expect(wheel.bending.margin).toBeCloseTo(
+      (55 * (110 - wheel.temperatureC)) / (110 - 23) / wheel.bending.bendingStressMpa,
+      6,
+    );
+  });
+
+  it('hold twice as much at twice the width, which the remedy knows', () => {
+    const weak = applyPatch(geared, [
+      { path: ['brief', 'dropHeightM'], value: 0.05 },
+      { path: ['drive', 'stages', 's', 'faceWidthMm'], value: 2 },
+    ]);
+    const before = check(weak, 'gears.tooth');
+    const doubled = check(
+      applyPatch(weak, [{ path: ['drive', 'stages', 's', 'faceWidthMm'], value: 4 }]),
+      'gears.tooth',
+    );
+    expect(doubled.margin!).toBeCloseTo(2 * before.margin!, 6);
+    const wider = before.remedies.find(({ text }) => text.startsWith('Face width 2 to'))!;
+    expect(wider.state).toBe('clear');
+    expect(check(applyPatch(weak, wider.patch), 'gears.tooth').state).toBe('clear');
+  });
+
+  it('without their materials say what is missing, and a soft one is over', () => {
+    expect(
+      check(
+        applyPatch(geared, [{ path: ['drive', 'stages', 's', 'wheel'], value: undefined }]),
+        'gears.tooth',
+      ),
+    ).toMatchObject({ state: 'unknown', missing: ['material of the wheel'] });
+    expect(
+      check(applyPatch(geared, [{ path: ['drive', 'stages', 's', 'pinionTeeth'], value: 9 }]), 'gears.tooth'),
+    ).toMatchObject({ state: 'unknown', missing: ['a pinion of 10 teeth or more'] });
+    const soft = check(
+      applyPatch(geared, [
+        {
+          path: ['drive', 'stages', 's', 'pinion', 'material'],
+          value: { ...TYPICAL_MATERIALS.pla, softeningC: 24 },
+        },
+      ]),
+      'gears.tooth',
+    );
+    expect(soft).toMatchObject({ state: 'over', why: expect.stringContaining('soft at') });
+  });
+
+  it('wear in proportion to the hours wanted', () => {
+    const wear = check(geared, 'gears.wear');
+    expect(wear.margin!).toBeCloseTo(wear.value! / 10, 9);
+    expect(
+      check(applyPatch(geared, [{ path: ['drive', 'gearHours'], value: 20 }]), 'gears.wear').margin!,
+    ).toBeCloseTo(wear.margin! / 2, 9);
+  });
+});
+
+describe('joints', () => {
+  it('stand side by side: a set screw by friction, a flat by its chord, glue by its shear at the temperature', () => {
+    const held = Object.fromEntries(pinionHeld(stage, 50, 0.1).map((one) => [one.kind, one]));
+    expect(held.screw).toMatchObject({ result: { torqueNm: expect.closeTo(0.15 * 500 * 0.00317, 9) } });
+    const chord = 2 * Math.sqrt(0.4 * (3.17 - 0.4));
+    expect(held.flat).toMatchObject({
+      result: {
+        torqueNm: expect.closeTo((((300 * (500 - 50)) / (500 - 23)) * 6 * (chord ** 2 / 12)) / 1000, 6),
+      },
+    });
+    expect(held.cyanoacrylate).toMatchObject({
+      result: {
+        torqueNm: expect.closeTo((((7 * 30) / 57) * Math.PI * 3.17 * 6 * (3.17 / 2)) / 1000, 9),
+        margin: expect.any(Number),
+      },
+    });
+    expect(
+      pinionHeld({ ...stage, pinion: { boreMm: 3.17 } }, 50, 0.1).find(({ kind }) => kind === 'flat'),
+    ).toEqual({ kind: 'flat', needs: 'depth of the flat' });
+  });
+
+  it('that are too weak offer what holds, and a glue on a hot shaft lets go', () => {
+    const glued = check(
+      applyPatch(geared, [
+        { path: ['drive', 'heat', 'pinionJoint'], value: 'hotGlue' },
+        { path: ['drive', 'heat', 'ambientC'], value: 55 },
+      ]),
+      'joint.pinion',
+    );
+    expect(glued).toMatchObject({
+      state: 'over',
+      value: 0,
+      why: expect.stringContaining('lets go at 60 °C'),
+    });
+    expect(glued.remedies.length).toBeGreaterThan(0);
+    for (const { state } of glued.remedies) expect(state).not.toBe('over');
+  });
+
+  it('by its own hub soften with the pinion’s material', () => {
+    const drive = (pinionJoint: 'flat' | 'printed') => ({
+      ...geared.drive,
+      heat: { pinionJoint },
+      stages: [{ ...stage, pinion: { material: { ...TYPICAL_MATERIALS.petg } } }],
+    });
+    expect(caseLimitOf(drive('flat')).limitC).toBe(72);
+    expect(caseLimitOf({ ...drive('printed'), stages: [] }).limitC).toBe(60);
+  });
+});
+
+describe('shafts', () => {
+  const steel = { ...TYPICAL_MATERIALS.hardSteel };
+  const withShafts = applyPatch(geared, [
+    {
+      path: ['drive', 'shafts'],
+      value: [
+        { id: 'a', kind: 'axle', diameterMm: 5, material: steel, overhangMm: 10 },
+        { id: 'l', kind: 'long', diameterMm: 3, material: steel, spanMm: 200, behind: 's' },
+      ],
+    },
+  ]);
+
+  it('bend by the harder of landing and kerb, and whip four times as late in two halves', () => {
+    const [axle, long] = shaftsOf(settingOf(withShafts));
+    // landing 298 N against a kerb of 0.95 kg · 4/0.01 m = 380 N
+    expect(axle).toMatchObject({ bentBy: 'kerb', forceN: expect.closeTo(380, 9) });
+    expect(axle!.result.bendingStressMpa).toBeCloseTo((32 * 380 * 10) / (Math.PI * 125), 6);
+    expect(long!.result.whirlRpm).toBeCloseTo(
+      30 * Math.PI * Math.sqrt((207e9 * 0.003 ** 2) / 16 / (7850 * 0.2 ** 4)),
+      3,
+    );
+    expect(long!.other).toEqual({
+      halves: true,
+      whirlMargin: expect.closeTo(4 * long!.result.whirlMargin!, 9),
+    });
+  });
+
+  it('are cured by a bearing in the middle', () => {
+    const long = applyPatch(withShafts, [{ path: ['drive', 'shafts', 'l', 'spanMm'], value: 700 }]);
+    const before = check(long, 'shaft.whirl');
+    expect(before.state).toBe('over');
+    const halves = before.remedies.find(({ text }) => text.includes('two halves'))!;
+    expect(check(applyPatch(long, halves.patch), 'shaft.whirl').margin!).toBeCloseTo(4 * before.margin!, 6);
+  });
+});
+
+describe('a tyre on its rim', () => {
+  it('lets go of its bead where a free ring of the bead’s size has grown to the seat', () => {
+    const { letsGoRpm } = tyreSeat({
+      kind: 'solid rubber',
+      by: 'bead',
+      radiusMm: 42,
+      rimRadiusMm: 28,
+      rpm: 2000,
+      stretch: 0.04,
+    });
+    expect(tyreSpin({ kind: 'solid rubber', radiusMm: 28 / 1.04, rpm: letsGoRpm }).radiusMm).toBeCloseTo(
+      28,
+      6,
+    );
+  });
+
+  it('pulls on its glue with all of its own weight in gees', () => {
+    const { pullNPerMm, letsGoRpm, margin } = tyreSeat({
+      kind: 'foam',
+      by: 'glue',
+      radiusMm: 40,
+      rimRadiusMm: 25,
+      rpm: 3000,
+      tyreMassG: 20,
+      peelNPerMm: 3,
+    });
+    const pull = 0.02 * (100 * Math.PI) ** 2 * 0.04;
+    expect(pullNPerMm! * 2 * 2 * Math.PI * 25).toBeCloseTo(pull, 9);
+    expect(margin).toBeCloseTo(3 / pullNPerMm!, 9);
+    expect(letsGoRpm).toBeCloseTo(3000 * Math.sqrt(margin!), 6);
+  });
+
+  it('makes the car faster by growing where the motor has speed left, and is checked in the air', () => {
+    const { input, run } = settingOf(geared);
+    const { rolling, inAir } = tyreOfBuild(geared, input, run.noLoadSpeedMps)!;
+    expect(rolling!.grownMps).toBeGreaterThan(rolling!.stiffMps);
+    expect(rolling!.grownMps / rolling!.stiffMps).toBeLessThanOrEqual(
+      1 + rolling!.spin.growthPct! / 100 + 1e-6,
+    );
+    expect(check(geared, 'tyre.burst').value).toBeCloseTo(inAir.margin!, 9);
+    const foam = check(
+      applyPatch(geared, [
+        { path: ['drive', 'tyre', 'ring'], value: 'foam' },
+        { path: ['drive', 'stages', 's', 'wheelTeeth'], value: 40 },
+      ]),
+      'tyre.burst',
+    );
+    expect(foam.state).toBe('over');
+    expect(foam.remedies[0]!.state).not.toBe('over');
+  });
+});

@@ -1,0 +1,36 @@
+import type { ChosenSurface } from '../../car/document/brief';
+import type { BuildDocument } from '../../car/document/document';
+import { hexMissing, wheelHeld } from '../../worked/drive/jointOfBuild';
+import { pinionJointsOf } from './jointChecks';
+import { type ShaftFound, shaftsOf } from '../../worked/drive/shaftOfBuild';
+import { teethOf, type Tooth } from '../../worked/drive/toothOfBuild';
+import { toothSettingOf } from './toothChecks';
+import type { Assembled } from '../../base/assembled';
+import { subjectOf } from '../../worked/subject';
+
+/** Every tooth of a build on a surface, the weakest first. */
+export function teethOn(document: BuildDocument, surface: ChosenSurface): Assembled<Tooth[]> {
+  const setting = toothSettingOf(subjectOf(document, surface));
+  return 'missing' in setting
+    ? { ok: false, missing: setting.missing }
+    : { ok: true, value: teethOf(setting) };
+}
+
+export interface JointsOnSurface {
+  pinion: ReturnType<typeof pinionJointsOf>;
+  wheel: { missing: readonly string[] } | ReturnType<typeof wheelHeld>;
+  shafts: ShaftFound[];
+}
+
+/** What holds pinion and wheel, and how the shafts fare. */
+export function jointsOn(document: BuildDocument, surface: ChosenSurface): JointsOnSurface {
+  const subject = subjectOf(document, surface);
+  const input = subject.runInput();
+  const setting = input.ok ? { document, surface, input: input.value, run: subject.run()! } : undefined;
+  const missing = [...hexMissing(document), ...(input.ok ? [] : input.missing)];
+  return {
+    pinion: pinionJointsOf(subject),
+    wheel: setting && missing.length === 0 ? wheelHeld(setting) : { missing },
+    shafts: setting ? shaftsOf(setting) : [],
+  };
+}

@@ -1,0 +1,31 @@
+import { type Check, type Segment, SEGMENTS, type State } from './engine/check';
+import { byUrgency } from './evaluate';
+
+/** What a segment of the stripe shows. */
+export interface SegmentState {
+  readonly segment: Segment;
+  readonly state: State;
+  /** The tightest check; none where nothing is worked out yet. */
+  readonly check?: Check;
+  /** What a segment without a result needs. */
+  readonly needs: readonly string[];
+}
+
+/** What the segments without checks will stand on. */
+const WILL_NEED: Readonly<Partial<Record<Segment, readonly string[]>>> = {
+  parts: ['materials and loads of the parts'],
+};
+
+/** One state for each segment: its worst check; unknown where none could be worked out. */
+export function stripeOf(checks: readonly Check[]): SegmentState[] {
+  return SEGMENTS.map((segment) => {
+    const own = checks.filter((check) => check.segment === segment);
+    const worked = own.filter(({ state }) => state !== 'unknown');
+    if (worked.length === 0) {
+      const needs = [...new Set(own.flatMap(({ missing }) => missing))];
+      return { segment, state: 'unknown', needs: needs.length > 0 ? needs : (WILL_NEED[segment] ?? []) };
+    }
+    const worst = [...own].sort(byUrgency)[0]!;
+    return { segment, state: worst.state, check: worst, needs: worst.missing };
+  });
+}

@@ -1,0 +1,74 @@
+import { type SlipAid, USUAL_SLIP_AID } from '../../car/document/aids';
+import type { ChosenSurface } from '../../car/document/brief';
+import type { BuildDocument } from '../../car/document/document';
+import { frictionOf, runInputOf } from '../drive/runOfBuild';
+import type { Assembled } from '../../base/assembled';
+import type { TractionInput } from '../../physics/aids/slipDefinition';
+
+/** Slip of the most grip where none is given, per cent, and the fall beyond it: Pacejka, ch. 1, on hard ground; Wong, ch. 2, on soft. By judgement. */
+export const USUAL_SLIP_AT_PEAK_PCT = { hard: 12, loose: 25 } as const;
+export const USUAL_SHAPE = { hard: 1.5, loose: 1.2 } as const;
+
+export interface SlipTrial {
+  distanceM: number;
+  seed?: number;
+}
+
+/** A build with its throttle held back by slip; or what is missing, an axle that rolls free among it. */
+export function tractionInputOf(
+  document: BuildDocument,
+  surface: ChosenSurface | undefined,
+  aid: SlipAid,
+  { distanceM, seed }: SlipTrial,
+): Assembled<TractionInput> {
+  const run = surface ? runInputOf(document, surface) : undefined;
+  if (!run?.ok || !surface) return { ok: false, missing: run && !run.ok ? run.missing : ['surface'] };
+  const { car, tyre, drive, motor, esc, battery } = run.value;
+  if (car.drivenAxles === 'all')
+    return {
+      ok: false,
+      missing: [
+        'an axle that rolls free (all wheels of this car are driven, so nothing tells how fast the ground goes by)',
+      ],
+    };
+  if ((car.wheelInertiaKgM2 ?? 0) + (motor.rotorInertiaKgM2 ?? 0) <= 0)
+    return { ok: false, missing: ['inertia of wheels or rotor'] };
+  const slip = document.suspension.aids?.tyre;
+  const figures = {
+    ...USUAL_SLIP_AID,
+    ...Object.fromEntries(Object.entries(aid).filter(([, value]) => value !== undefined)),
+  } as Required<Omit<SlipAid, 'releaseUsPerMs'>> & Pick<SlipAid, 'releaseUsPerMs'>;
+  return {
+    ok: true,
+    value: {
+      car,
+      drive,
+      motor,
+      esc,
+      battery,
+      tyre: {
+        radiusMm: tyre.radiusMm,
+        muPeak: frictionOf(surface, document.drive.tyre!),
+        slipAtPeakPct: slip?.slipAtPeakPct ?? USUAL_SLIP_AT_PEAK_PCT[surface.ground],
+        shape: slip?.shape ?? USUAL_SHAPE[surface.ground],
+      },
+      sensor: { magnets: figures.magnets, falsePulseRate: figures.falsePulseRate },
+      controller: {
+        targetSlipPct: figures.targetSlipPct,
+        gainUsPerPct: figures.gainUsPerPct,
+        frameMs: figures.frameMs,
+        ...(figures.releaseUsPerMs === undefined ? {} : { releaseUsPerMs: figures.releaseUsPerMs }),
+      },
+      distanceM,
+      ...(seed === undefined ? {} : { seed }),
+    },
+  };
+}
+
+/** Edges of a wheel's magnets in one frame at a speed. */
+export function edgesPerFrame(
+  { radiusMm, magnets, frameMs }: { radiusMm: number; magnets: number; frameMs: number },
+  speedMps: number,
+): number {
+  return (speedMps * frameMs * magnets) / (2 * Math.PI * radiusMm);
+}

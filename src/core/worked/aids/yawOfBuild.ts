@@ -1,0 +1,101 @@
+import { steeringServo } from '../power/steeringServo';
+import { USUAL_YAW_AID, type YawAid } from '../../car/document/aids';
+import type { ChosenSurface } from '../../car/document/brief';
+import type { BuildDocument } from '../../car/document/document';
+import { weightOf } from '../chassis/weightOfBuild';
+import { GRAVITY } from '../../base/constants';
+import { frictionOf } from '../drive/runOfBuild';
+import { type Assembled, missingOf } from '../../base/assembled';
+import { servoTorque } from '../../physics/supply/servo';
+import { pointsOf } from '../power/servoOfBuild';
+import { supplyOf } from '../power/supplyOfBuild';
+import { steerGeometryOf, steeringOfBuild } from '../suspension/steeringOfBuild';
+import type { YawInput, YawScenario } from '../../physics/aids/yawDefinition';
+
+/** Cornering stiffness over load where none is given, by judgement between Gillespie, ch. 6, and Wong on soft ground, 1/rad. */
+export const USUAL_CORNERING_PER_RAD = { hard: 9, loose: 5 } as const;
+/** Wheels and servo where neither corner nor servo say. */
+const USUAL_MAX_STEER_DEG = 25;
+const USUAL_SERVO_RATE_DEG_PER_S = 300;
+
+export interface YawTrial {
+  speedMps: number;
+  scenario: YawScenario;
+  durationS?: number;
+}
+
+/** Speed of the steering at the wheels, °/s, from the servo's data sheet at its volts. */
+export function servoRateOf(document: BuildDocument): number | undefined {
+  const servo = steeringServo(document);
+  const points = servo?.servo ? pointsOf(servo.servo) : [];
+  const supply = servo && points.length > 0 ? supplyOf(document, 0) : undefined;
+  if (!servo || !supply?.ok) return undefined;
+  const volts = supply.result.loads.find(({ id }) => id === servo.id)!.full.volts;
+  const seconds =
+    volts > 0 && new Set(points.map((point) => point.volts)).size === points.length
+      ? servoTorque({ points, volts }).secondsPer60Deg
+      : undefined;
+  const ratio = servo.steer?.linkageRatio ?? steerGeometryOf(document)?.linkageRatio ?? 1;
+  return seconds === undefined ? undefined : 60 / seconds / ratio;
+}
+
+/** Mean of both front wheels at full lock, degrees. */
+export function maxSteerOf(document: BuildDocument): number | undefined {
+  const steering = steeringOfBuild(document);
+  const full = steering.ok ? steering.value.geometry.rows.at(-1) : undefined;
+  return full?.innerDeg === undefined ? undefined : (full.innerDeg + full.outerDeg!) / 2;
+}
+
+/** A build with a gyro on its steering, at a speed and a disturbance; or what is missing. */
+export function yawInputOf(
+  document: BuildDocument,
+  surface: ChosenSurface | undefined,
+  aid: YawAid,
+  { speedMps, scenario, durationS }: YawTrial,
+): Assembled<YawInput> {
+  const weight = weightOf(document);
+  const { chassis, drive, suspension } = document;
+  const missing = [...(weight.ok ? [] : weight.missing), ...missingOf({ surface, tyre: drive.tyre })];
+  if (missing.length > 0 || !weight.ok) return { ok: false, missing };
+  const { massG, cgMm, balance } = weight.value;
+  const wheelbase = chassis.wheelbaseMm!;
+  const cgToFrontMm = -cgMm[0];
+  if (cgToFrontMm <= 0 || cgToFrontMm >= wheelbase)
+    return { ok: false, missing: ['a centre of gravity between the axles'] };
+  const massKg = massG / 1000;
+  const track = (chassis.trackFrontMm! + chassis.trackRearMm!) / 2;
+  const usual = USUAL_CORNERING_PER_RAD[surface!.ground];
+  const loadN = (share: number) => massKg * GRAVITY * share;
+  const { corneringFrontPerRad = usual, corneringRearPerRad = usual } = suspension.aids?.tyre ?? {};
+  return {
+    ok: true,
+    value: {
+      massKg,
+      yawInertiaKgM2: balance?.yawInertiaKgM2 ?? (massKg * (wheelbase ** 2 + track ** 2)) / 12e6,
+      cgToFrontMm,
+      cgToRearMm: wheelbase - cgToFrontMm,
+      corneringFrontNPerRad: corneringFrontPerRad * loadN(1 - cgToFrontMm / wheelbase),
+      corneringRearNPerRad: corneringRearPerRad * loadN(cgToFrontMm / wheelbase),
+      mu: frictionOf(surface!, drive.tyre!),
+      speedMps,
+      servo: {
+        lagS: (aid.servoLagMs ?? USUAL_YAW_AID.servoLagMs) / 1000,
+        rateDegPerS: aid.servoRateDegPerS ?? servoRateOf(document) ?? USUAL_SERVO_RATE_DEG_PER_S,
+        maxDeg: aid.maxSteerDeg ?? maxSteerOf(document) ?? USUAL_MAX_STEER_DEG,
+      },
+      gyro: {
+        gain: aid.gain ?? USUAL_YAW_AID.gain,
+        deadbandDegPerS: aid.deadbandDegPerS ?? USUAL_YAW_AID.deadbandDegPerS,
+        maxCorrectionDeg: aid.maxCorrectionDeg ?? USUAL_YAW_AID.maxCorrectionDeg,
+        sampleS: (aid.sampleMs ?? USUAL_YAW_AID.sampleMs) / 1000,
+        lowpassS: (aid.lowpassMs ?? USUAL_YAW_AID.lowpassMs) / 1000,
+      },
+      scenario,
+      ...(durationS === undefined ? {} : { durationS }),
+    },
+  };
+}
+
+/** Most steering that the ground can answer at a speed, degrees: v²/R = μ·g on a circle of L/δ. */
+export const usefulSteerDeg = ({ mu, cgToFrontMm, cgToRearMm }: YawInput, speedMps: number): number =>
+  (((cgToFrontMm + cgToRearMm) / 1000) * mu * GRAVITY * 180) / (Math.PI * speedMps ** 2);

@@ -1,0 +1,187 @@
+import type { ChosenSurface } from '../../car/document/brief';
+import type { BuildDocument } from '../../car/document/document';
+import { type ChosenMotor, motorsInAll } from '../../car/document/drive';
+import type { Patch } from '../../base/patch';
+import { chargedV, type ChosenBattery } from '../../car/document/power';
+import { CalcError } from '../../base/errors';
+import { gearsAtHand, itemsOf, type LibraryItem } from '../../car/library/items';
+import { caseLimitOf, enduranceInputOf, thermalOf } from './enduranceOfBuild';
+import type { Assembled } from '../../base/assembled';
+import {
+  MOST_ROWS,
+  planSweep,
+  type RatioRange,
+  type SweepGoal,
+  type SweepRow,
+} from '../../physics/search/sweep';
+import { teethNearest } from './teeth';
+
+export interface ExplorerPlan {
+  readonly count: number;
+  readonly goal: SweepGoal;
+  /** Pairs of motor and pack whose voltage the motor or the controller does not bear. */
+  readonly leftOut: number;
+  row(index: number): SweepRow;
+}
+
+/**
+ * Every motor and pack of the library with every ratio of a range on the build's car, with the masses exchanged; pairs that
+ * the motor or the controller does not bear are left out and counted.
+ *
+ * @throws CalcError at `ratios` for an empty range or too many combinations
+ */
+export function planExplorer(
+  document: BuildDocument,
+  surface: ChosenSurface,
+  library: readonly LibraryItem[],
+  ratios: RatioRange,
+): Assembled<ExplorerPlan> {
+  const assembled = enduranceInputOf(document, surface);
+  if (!assembled.ok) return assembled;
+  const { thermal: _, cycle, cutoffVPerCell: __, maxDurationS: ___, ...base } = assembled.value;
+  const { brief, drive, power } = document;
+  const [motors, packs] = [itemsOf(library, 'motor'), itemsOf(library, 'battery')];
+  if (motors.length === 0 || packs.length === 0)
+    return { ok: false, missing: [motors.length === 0 ? 'a motor in the library' : 'a pack in the library'] };
+  const count = base.motor.count ?? 1;
+  const goal: SweepGoal = {
+    ...(brief.targetMps === undefined ? {} : { topSpeedMps: brief.targetMps }),
+    ...(brief.distanceM === undefined || brief.timeToDistanceS === undefined
+      ? {}
+      : { distanceM: brief.distanceM, timeToDistanceS: brief.timeToDistanceS }),
+    maxCaseC: caseLimitOf(drive).limitC,
+    ...(brief.runTimeMinutes === undefined ? {} : { minDurationS: 60 * brief.runTimeMinutes }),
+  };
+  const plans = packs.flatMap((pack) => {
+    const fitting = motors.filter(
+      ({ data }) => chargedV(pack.data.cells) <= Math.min(data.maxV, power.controller!.maxV),
+    );
+    if (fitting.length === 0) return [];
+    return [
+      planSweep({
+        base,
+        ratios,
+        cycle,
+        goal,
+        motors: fitting.map(({ id, data }) => ({
+          id,
+          ...motorFigures(data, count),
+          thermal: thermalOf(drive, data),
+          addedKg: (count * (data.massG - drive.motor!.massG)) / 1000,
+        })),
+        batteries: [
+          {
+            id: pack.id,
+            ...packFigures(pack.data),
+            addedKg: (pack.data.massG - power.battery!.massG) / 1000,
+          },
+        ],
+      }),
+    ];
+  });
+  const addedG = ({ motorId, batteryId }: SweepRow) =>
+    addedMassG(document, motorId, batteryId, library, count);
+  const total = plans.reduce((sum, plan) => sum + plan.count, 0);
+  if (total > MOST_ROWS)
+    throw new CalcError(
+      'ratios.step',
+      `makes ${total} combinations, over ${MOST_ROWS}`,
+      'take a larger step or a shorter range of ratios',
+    );
+  const fitted = plans.length === 0 ? 0 : total / plans[0]!.ratios;
+  return {
+    ok: true,
+    value: {
+      count: total,
+      goal,
+      leftOut: motors.length * packs.length - fitted,
+      row: (index) => {
+        let at = index;
+        for (const plan of plans) {
+          if (at < plan.count) return withinBudget(document, plan.row(at), addedG);
+          at -= plan.count;
+        }
+        throw new RangeError(`there is no combination ${index}`);
+      },
+    },
+  };
+}
+
+const motorFigures = (
+  { kvRpmPerV, resistanceMilliOhm, noLoadCurrentA, rotorInertiaKgM2 }: Omit<ChosenMotor, 'libraryId'>,
+  count: number,
+) => ({ kvRpmPerV, resistanceMilliOhm, noLoadCurrentA, rotorInertiaKgM2, count });
+const packFigures = ({
+  cells,
+  parallel,
+  cellResistanceMilliOhm,
+  capacityMah,
+  maxDischargeC,
+}: Omit<ChosenBattery, 'libraryId'>) => ({
+  cells,
+  parallel,
+  cellResistanceMilliOhm,
+  capacityMah,
+  maxDischargeC,
+  stateOfCharge: 1,
+});
+
+/** What the car weighs more with another motor and pack, g. */
+export function addedMassG(
+  { drive, power }: BuildDocument,
+  motorId: string,
+  batteryId: string,
+  library: readonly LibraryItem[],
+  motors: number,
+): number {
+  const massOf = (id: string) =>
+    (library.find((item) => item.id === id)?.data as { massG: number } | undefined)?.massG ?? 0;
+  return (
+    motors * (massOf(motorId) - (drive.motor?.massG ?? massOf(motorId))) +
+    massOf(batteryId) -
+    (power.battery?.massG ?? massOf(batteryId))
+  );
+}
+
+/** The budget of the size class is part of the wish. */
+function withinBudget(
+  { brief, chassis }: BuildDocument,
+  row: SweepRow,
+  addedG: (row: SweepRow) => number,
+): SweepRow {
+  const budget = brief.sizeClass?.massBudgetG;
+  if (budget === undefined || chassis.massG === undefined) return row;
+  const mass = chassis.massG + (brief.payloadG ?? 0) + addedG(row);
+  return mass <= budget
+    ? row
+    : {
+        ...row,
+        meetsGoal: false,
+        why: [
+          ...row.why,
+          `The mass of ${mass.toFixed(0)} g exceeds the ${budget.toFixed(0)} g of the class.`,
+        ],
+      };
+}
+
+/** What puts a combination into the build: motor, pack, the car's mass, and the teeth that come nearest to its ratio. */
+export function takeRow(
+  document: BuildDocument,
+  { motorId, batteryId, ratio }: Pick<SweepRow, 'motorId' | 'batteryId' | 'ratio'>,
+  library: readonly LibraryItem[],
+): Patch {
+  const motor = itemsOf(library, 'motor').find(({ id }) => id === motorId)!;
+  const pack = itemsOf(library, 'battery').find(({ id }) => id === batteryId)!;
+  const { massG } = document.chassis;
+  const heavier = addedMassG(document, motorId, batteryId, library, motorsInAll(document.drive));
+  return [
+    ...(document.drive.motor?.libraryId === motorId
+      ? []
+      : [{ path: ['drive', 'motor'], value: { libraryId: motor.id, ...motor.data } }]),
+    ...(document.power.battery?.libraryId === batteryId
+      ? []
+      : [{ path: ['power', 'battery'], value: { libraryId: pack.id, ...pack.data } }]),
+    ...(massG === undefined || heavier === 0 ? [] : [{ path: ['chassis', 'massG'], value: massG + heavier }]),
+    ...(teethNearest(document.drive, ratio, gearsAtHand(library))?.patch ?? []),
+  ];
+}

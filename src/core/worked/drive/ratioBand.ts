@@ -1,0 +1,166 @@
+import type { ChosenSurface } from '../../car/document/brief';
+import type { BuildDocument } from '../../car/document/document';
+import { simulateEndurance } from '../../physics/heat/endurance';
+import type { EnduranceInput } from '../../physics/heat/enduranceDefinition';
+import { enduranceInputOf } from './enduranceOfBuild';
+import { bearsCells } from '../exchange/otherPack';
+import type { Assembled } from '../../base/assembled';
+import { driveRun } from '../../physics/motion/run';
+
+/** What a ratio comes to, the graver before the lesser; a car that tops out under the wish with the motor hardly loaded is slow, hot or not. */
+export const RATIO_VERDICTS = ['stalls', 'cooks', 'slow', 'late', 'empty', 'meets'] as const;
+export type RatioVerdict = (typeof RATIO_VERDICTS)[number];
+
+export interface RatioPoint {
+  readonly ratio: number;
+  readonly verdict: RatioVerdict;
+  /** Top speed over the no-load speed. */
+  readonly share: number;
+  readonly gripLimited: boolean;
+}
+
+export interface RatioStretch {
+  readonly from: number;
+  readonly to: number;
+  readonly verdict: RatioVerdict;
+}
+
+export interface RatioBand {
+  readonly present: RatioPoint;
+  /** From long (few motor turns) to short, side by side. */
+  readonly stretches: readonly RatioStretch[];
+  readonly points: readonly RatioPoint[];
+  readonly words: string;
+}
+
+interface Wish {
+  speedMps: number;
+  timeS: number | undefined;
+  minutes: number | undefined;
+}
+
+const GRID = 22;
+/** A motor that runs at more than this share of its no-load speed is hardly loaded. */
+const COLD_SHARE = 0.9;
+/** The strip goes from a part of the ratio at which the no-load speed is the wish, or from where it no longer meets the wish, to half as much again. */
+const LONGEST = 0.12;
+const SHORTEST = 1.5;
+const LEAST_RATIO = 0.2;
+const EDGE_HALVINGS = 5;
+
+/** How every ratio from long to short would do on one surface: a run and a whole pack each. */
+export function ratioBand(document: BuildDocument, surface: ChosenSurface): Assembled<RatioBand> {
+  const assembled = enduranceInputOf(document, surface);
+  if (!assembled.ok) return assembled;
+  const input = assembled.value;
+  const { targetMps, timeToDistanceS, distanceM, runTimeMinutes } = document.brief;
+  const wish: Wish = {
+    speedMps: targetMps ?? 0,
+    timeS: distanceM === undefined ? undefined : timeToDistanceS,
+    minutes: runTimeMinutes,
+  };
+  const at = (ratio: number) => pointAt(input, wish, ratio);
+  const present = at(input.drive.ratio);
+  const noLoadRatio = (driveRun(input).noLoadSpeedMps * input.drive.ratio) / (wish.speedMps || 1);
+  const to = Math.max(SHORTEST * noLoadRatio, input.drive.ratio * 1.1);
+  let from = Math.min(LONGEST * noLoadRatio, input.drive.ratio / 1.1);
+  while (from > LEAST_RATIO && at(from).verdict === 'meets') from /= 1.5;
+  const points = Array.from({ length: GRID }, (_, i) => at(from * (to / from) ** (i / (GRID - 1))));
+  const stretches = stretchesOf(points, at);
+  const battery = document.power.battery;
+  return {
+    ok: true,
+    value: {
+      present,
+      stretches,
+      points,
+      words: wordsOf(
+        present,
+        wish,
+        stretches,
+        battery !== undefined && bearsCells(document, battery.cells + 1),
+      ),
+    },
+  };
+}
+
+/** Coarser than a pack on its own page: the edges move by less than they are sought to. */
+const STEP_SCALE = 2;
+
+function pointAt(input: EnduranceInput, wish: Wish, ratio: number): RatioPoint {
+  const here = { ...input, drive: { ...input.drive, ratio } };
+  const run = driveRun(here);
+  const top = run.topSpeedMps ?? Infinity;
+  const share = run.stalled ? 0 : top / run.noLoadSpeedMps;
+  const about = { ratio, share, gripLimited: run.topSpeedLimitedBy === 'grip' };
+  if (run.stalled) return { ...about, verdict: 'stalls' };
+  if (top < wish.speedMps && share > COLD_SHARE) return { ...about, verdict: 'slow' };
+  const pack = simulateEndurance(here, STEP_SCALE);
+  const verdict: RatioVerdict =
+    pack.endedBy === 'stalled'
+      ? 'stalls'
+      : pack.endedBy === 'winding' || pack.endedBy === 'case'
+        ? 'cooks'
+        : top < wish.speedMps
+          ? 'slow'
+          : wish.timeS !== undefined && (run.timeToDistanceS ?? Infinity) > wish.timeS
+            ? 'late'
+            : wish.minutes !== undefined && pack.durationS < 60 * wish.minutes
+              ? 'empty'
+              : 'meets';
+  return { ...about, verdict };
+}
+
+/** Neighbours of one verdict joined, every edge between two sought by halving. */
+function stretchesOf(points: readonly RatioPoint[], at: (ratio: number) => RatioPoint): RatioStretch[] {
+  const stretches: RatioStretch[] = [];
+  let from = points[0]!.ratio;
+  for (let i = 1; i < points.length; i++) {
+    const [before, after] = [points[i - 1]!, points[i]!];
+    if (before.verdict === after.verdict) continue;
+    let low = before.ratio;
+    let high = after.ratio;
+    for (let n = 0; n < EDGE_HALVINGS; n++) {
+      const middle = Math.sqrt(low * high);
+      if (at(middle).verdict === before.verdict) low = middle;
+      else high = middle;
+    }
+    const edge = Math.sqrt(low * high);
+    stretches.push({ from, to: edge, verdict: before.verdict });
+    from = edge;
+  }
+  stretches.push({ from, to: points.at(-1)!.ratio, verdict: points.at(-1)!.verdict });
+  return stretches;
+}
+
+/** The widest stretch that meets the wish. */
+export function meetingStretch(stretches: readonly RatioStretch[]): RatioStretch | undefined {
+  return stretches
+    .filter(({ verdict }) => verdict === 'meets')
+    .sort((a, b) => b.to / b.from - a.to / a.from)[0];
+}
+
+function wordsOf(
+  { verdict, share, gripLimited, ratio }: RatioPoint,
+  wish: Wish,
+  stretches: readonly RatioStretch[],
+  bearsMore: boolean,
+): string {
+  const meets = meetingStretch(stretches);
+  const way = meets && ratio > meets.to ? ' Go longer.' : meets && ratio < meets.from ? ' Go shorter.' : '';
+  if (verdict === 'stalls') return `Stalled: it cannot move its own weight.${way || ' Go shorter.'}`;
+  if (verdict === 'cooks')
+    return `Long and hot: the motor cooks before the pack is empty.${way || ' Another motor, more cooling or an easier drive is needed.'}`;
+  if (verdict === 'slow' && gripLimited)
+    return 'Grip-limited: the tyres set the top speed, so more motor is wasted on this surface.';
+  if (verdict === 'slow' && share > COLD_SHARE)
+    return `Short and cold: the motor runs near its no-load speed and could pull more gear.${way}`;
+  if (verdict === 'slow')
+    return `Too little motor: it is dragged down before the wish is reached.${way || (bearsMore ? ' A stronger motor or a cell more is needed.' : ' A stronger motor is needed.')}`;
+  if (verdict === 'late') return `Fast enough, but late off the line.${way}`;
+  if (verdict === 'empty')
+    return `The wish for speed is met, and the pack is empty before ${wish.minutes} minutes are over.${way || ' A larger pack is needed.'}`;
+  return share > COLD_SHARE
+    ? 'Meets the wish with the motor hardly loaded.'
+    : 'Meets the wish, and stays cool.';
+}

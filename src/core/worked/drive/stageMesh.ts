@@ -1,0 +1,33 @@
+import type { Drive, Stage } from '../../car/document/drive';
+import { gearMesh, type MeshResult } from '../../physics/gears/mesh';
+
+/** A stage of external gears with teeth on both; its module may still be missing. */
+export const isSpur = ({ kind, pinionTeeth, wheelTeeth }: Stage): boolean =>
+  kind === 'spur' && pinionTeeth !== undefined && wheelTeeth !== undefined;
+
+export const spurStages = ({ stages }: Drive): Stage[] => stages.filter(isSpur);
+
+/**
+ * The mesh of a spur stage as it stands in a build.
+ *
+ * @returns undefined while its module or its teeth are missing
+ * @throws CalcError as `gear.mesh` does
+ */
+export function meshOf(stage: Stage): MeshResult | undefined {
+  if (!isSpur(stage) || stage.moduleMm === undefined) return undefined;
+  const slot =
+    stage.slotMinMm !== undefined && stage.slotMaxMm !== undefined
+      ? { slotMinMm: stage.slotMinMm, slotMaxMm: stage.slotMaxMm }
+      : {};
+  return gearMesh({
+    pinionTeeth: stage.pinionTeeth!,
+    wheelTeeth: stage.wheelTeeth!,
+    moduleMm: stage.moduleMm,
+    ...(stage.wheelModuleMm === undefined ? {} : { wheelModuleMm: stage.wheelModuleMm }),
+    helixDeg: stage.helixDeg ?? 0,
+    backlashMm: stage.backlashMm ?? 0,
+    pinionShift: stage.pinion?.shift ?? 0,
+    wheelShift: stage.wheel?.shift ?? 0,
+    ...slot,
+  });
+}

@@ -1,0 +1,59 @@
+import type { BuildDocument } from '../../car/document/document';
+import type { Patch } from '../../base/patch';
+import { bearsCells, otherPack } from '../exchange/otherPack';
+import { plain } from '../../base/units/plain';
+import { rewound } from './rewind';
+
+/** One change worth trying against heat. */
+export interface WhatIf {
+  readonly id: string;
+  readonly text: string;
+  readonly patch: Patch;
+}
+
+/** One click each: a heat sink, the other body, other constants of the same motor, a cell more or less where the voltage allows. */
+export function heatWhatIfs(document: BuildDocument): WhatIf[] {
+  const { motor, heat = {} } = document.drive;
+  const { battery } = document.power;
+  const sink = heat.housing === 'heatsink';
+  const closed = heat.body === 'closed';
+  const cells = (count: number): WhatIf[] => {
+    const pack =
+      count < 1 || !bearsCells(document, count) ? undefined : otherPack(document, { cells: count });
+    return battery && pack
+      ? [
+          {
+            id: `cells-${count > battery.cells ? 'more' : 'less'}`,
+            text: `${count} ${count === 1 ? 'cell' : 'cells'} instead of ${battery.cells}`,
+            patch: pack.patch,
+          },
+        ]
+      : [];
+  };
+  const wound = (id: string, factor: number): WhatIf[] => {
+    if (!motor) return [];
+    const other = rewound(motor, factor);
+    return [
+      {
+        id,
+        text: `A motor of ${plain(other.kvRpmPerV, 4)} rpm/V`,
+        patch: [{ path: ['drive', 'motor'], value: other }],
+      },
+    ];
+  };
+  return [
+    {
+      id: 'sink',
+      text: sink ? 'No heat sink on the motor' : 'A heat sink on the motor',
+      patch: [{ path: ['drive', 'heat', 'housing'], value: sink ? undefined : 'heatsink' }],
+    },
+    {
+      id: 'body',
+      text: closed ? 'The body open over the motor' : 'The body closed over the motor',
+      patch: [{ path: ['drive', 'heat', 'body'], value: closed ? 'open' : 'closed' }],
+    },
+    ...wound('slower', 0.8),
+    ...wound('faster', 1.25),
+    ...(battery ? [...cells(battery.cells - 1), ...cells(battery.cells + 1)] : []),
+  ];
+}

@@ -1,0 +1,67 @@
+import { applyPatch } from '../../base/patch';
+import { evaluateBuild } from '../../verdict/evaluate';
+import { car } from '../../fixtures/car';
+import { bearsCells, otherPack } from './otherPack';
+
+const battery = car.power.battery!;
+const after = (change: Parameters<typeof otherPack>[1]) => applyPatch(car, otherPack(car, change)!.patch);
+
+describe('another pack of the same make', () => {
+  it('weighs what its cells, its charge and its strings weigh, and the car with it', () => {
+    // a pack of 2 cells, 5000 mAh; the car weighs 1600 g
+    for (const [change, times] of [
+      [{ cells: 3 }, 1.5],
+      [{ capacity: 1.6 }, 1.6],
+      [{ parallel: 2 }, 2],
+    ] as const) {
+      const { power, chassis } = after(change);
+      expect(power.battery!.massG).toBeCloseTo(battery.massG * times, 6);
+      expect(chassis.massG).toBeCloseTo(1600 + battery.massG * (times - 1), 1);
+    }
+  });
+
+  it('has the resistance of its larger cells, and that of the same ones where there are more of them', () => {
+    expect(after({ capacity: 1.6 }).power.battery).toMatchObject({
+      capacityMah: 8000,
+      cellResistanceMilliOhm: battery.cellResistanceMilliOhm / 1.6,
+      cells: 2,
+      parallel: 1,
+    });
+    expect(after({ parallel: 2 }).power.battery).toMatchObject({
+      capacityMah: 10_000,
+      cellResistanceMilliOhm: battery.cellResistanceMilliOhm,
+      parallel: 2,
+    });
+    expect(after({ cells: 3 }).power.battery).toMatchObject({
+      capacityMah: 5000,
+      cellResistanceMilliOhm: battery.cellResistanceMilliOhm,
+    });
+  });
+
+  it('of a cell more is for motors and controllers that bear 4.2 V of each', () => {
+    // the motor bears 8.5 V, the controller more than 12.6 V
+    expect(bearsCells(car, 2)).toBe(true);
+    expect(bearsCells(car, 3)).toBe(false);
+    const strong = applyPatch(car, [{ path: ['drive', 'motor', 'maxV'], value: 12.6 }]);
+    expect(bearsCells(strong, 3)).toBe(true);
+    expect(bearsCells(strong, 4)).toBe(false);
+  });
+
+  it('is what every remedy offers: none makes a pack heavier and leaves the car as it was', () => {
+    const weak = applyPatch(car, [
+      { path: ['power', 'battery', 'capacityMah'], value: 900 },
+      { path: ['power', 'battery', 'maxDischargeC'], value: 5 },
+      { path: ['drive', 'motor', 'maxV'], value: 12.6 },
+      { path: ['brief', 'targetMps'], value: 14 },
+    ]);
+    const offered = evaluateBuild(weak)
+      .flatMap(({ remedies }) => remedies)
+      .filter(({ patch }) => patch.some(({ path }) => path[1] === 'battery'));
+    expect(offered.length).toBeGreaterThan(3);
+    for (const { patch } of offered) {
+      const { power, chassis } = applyPatch(weak, patch);
+      expect(chassis.massG! - 1600).toBeCloseTo(power.battery!.massG - battery.massG, 1);
+      expect(power.battery!.massG).not.toBe(battery.massG);
+    }
+  });
+});

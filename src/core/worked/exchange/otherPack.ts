@@ -1,0 +1,56 @@
+import type { BuildDocument } from '../../car/document/document';
+import type { Patch } from '../../base/patch';
+import { chargedV } from '../../car/document/power';
+
+/** What another pack of the same make has of the present one. */
+export interface PackChange {
+  cells?: number;
+  /** Capacity over the present one's, in larger cells. */
+  capacity?: number;
+  /** Strings over the present ones. */
+  parallel?: number;
+}
+
+const toHundred = (value: number) => Math.round(value / 100) * 100;
+const rounded = (value: number) => Number(value.toPrecision(4));
+
+/** Whether motor and controller bear a fresh pack of so many cells. */
+export function bearsCells({ drive, power }: BuildDocument, cells: number): boolean {
+  return chargedV(cells) <= Math.min(drive.motor?.maxV ?? Infinity, power.controller?.maxV ?? Infinity);
+}
+
+/**
+ * Another pack of the same make, with all that goes along: a larger cell has less resistance, cells and strings weigh what
+ * they weigh, and the car with them.
+ *
+ * @returns the patch, and how much heavier the car becomes, g
+ */
+export function otherPack(
+  { power, chassis }: BuildDocument,
+  { cells, capacity = 1, parallel = 1 }: PackChange,
+): { patch: Patch; heavierG: number } | undefined {
+  const battery = power.battery;
+  if (!battery) return undefined;
+  const at = (key: string) => ['power', 'battery', key];
+  const capacityMah =
+    capacity === 1 && parallel === 1
+      ? battery.capacityMah
+      : toHundred(battery.capacityMah * capacity) * parallel;
+  const larger = capacityMah / battery.capacityMah / parallel;
+  const massG = rounded(battery.massG * ((cells ?? battery.cells) / battery.cells) * larger * parallel);
+  const heavierG = massG - battery.massG;
+  const carG = chassis.massG === undefined ? undefined : chassis.massG + heavierG;
+  const patch: Patch = [
+    ...(cells === undefined ? [] : [{ path: at('cells'), value: cells }]),
+    ...(parallel === 1 ? [] : [{ path: at('parallel'), value: battery.parallel * parallel }]),
+    ...(capacityMah === battery.capacityMah ? [] : [{ path: at('capacityMah'), value: capacityMah }]),
+    ...(larger === 1
+      ? []
+      : [{ path: at('cellResistanceMilliOhm'), value: rounded(battery.cellResistanceMilliOhm / larger) }]),
+    { path: at('massG'), value: massG },
+    ...(carG === undefined || carG <= 0
+      ? []
+      : [{ path: ['chassis', 'massG'], value: Number(carG.toFixed(1)) }]),
+  ];
+  return { patch, heavierG };
+}

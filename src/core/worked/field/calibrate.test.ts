@@ -1,0 +1,178 @@
+import { applyPatch } from '../../base/patch';
+import { driveRun } from '../../physics/motion/run';
+import { runInputOf } from '../drive/runOfBuild';
+import { car as base, surface } from '../../fixtures/car';
+import { normalFrom } from '../../base/numeric/random';
+import { nominalRun, predictRun } from './predictRun';
+import type { RunRecord, TimedConditions, TimedKind } from '../../car/records/records';
+import { acceptCalibration } from './accept';
+import { predictionBand } from './band';
+import { calibrateRuns } from './calibrate';
+import { covarianceOf } from '../../physics/statistics/covariance';
+import { type Factors, scaled } from './knobs';
+
+/** Slippery enough for a launch to feel it. */
+const grass = { ...surface('mownGrass'), mu: 0.32, muError: 0.05 };
+const car = { ...base, brief: { ...base.brief, surfaces: [grass] } };
+const conditions = (more: Partial<TimedConditions>): TimedConditions => ({
+  surfaceId: grass.id,
+  surfaceName: grass.name,
+  distanceM: 20,
+  ...more,
+});
+
+/** Runs of a car whose figures are off by hidden factors, timed with a seeded error. */
+function runsOf(
+  hidden: Factors,
+  plan: readonly (readonly [TimedKind, Partial<TimedConditions>])[],
+  spread: number,
+  seed: number,
+): RunRecord[] {
+  const normal = normalFrom(seed);
+  return plan.map(([kind, more], index) => {
+    const given = conditions(more);
+    const { timeS } = nominalRun(scaled(car, grass.id, hidden), kind, given)!;
+    return {
+      id: `r${index}`,
+      revisionId: 'v',
+      kind,
+      ranAt: '',
+      document: car,
+      conditions: given,
+      attempts: [0, 1, 2].map((at) => ({
+        id: `${at}`,
+        frames: Math.round(timeS * (1 + spread * normal()) * 2000),
+        captureFps: 2000,
+      })),
+    };
+  });
+}
+
+const VARIED = [
+  ['launch', { distanceM: 5 }],
+  ['launch', { distanceM: 20 }],
+  ['timedDistance', { runUpM: 60 }],
+  ['timedDistance', { runUpM: 60, extraMassG: 800 }],
+  ['timedDistance', { runUpM: 60, packVBefore: 7 }],
+  ['timedDistance', { runUpM: 5 }],
+  ['launch', { distanceM: 3 }],
+  ['timedDistance', { runUpM: 80, packVBefore: 6.6, extraMassG: 800 }],
+] as const;
+
+describe('a calibration on measured runs', () => {
+  it('finds hidden figures within three of its stated errors, over many seeds', () => {
+    const hidden: Record<string, number> = { grip: 0.9, efficiency: 0.96 };
+    let [looked, outside] = [0, 0];
+    for (let seed = 1; seed <= 4; seed++) {
+      const { figures, rmsAfter, rmsBefore } = calibrateRuns(runsOf(hidden, VARIED, 0.01, seed));
+      expect(rmsAfter).toBeLessThan(rmsBefore);
+      for (const { knob, factor, error } of figures) {
+        looked++;
+        if (Math.abs(factor - (hidden[knob] ?? 1)) > 3 * error) outside++;
+      }
+    }
+    expect(looked).toBeGreaterThan(4);
+    expect(outside).toBe(0);
+  });
+
+  it('finds them nearly exactly where nothing is off by chance', () => {
+    const { figures } = calibrateRuns(runsOf({ grip: 0.88 }, VARIED, 0, 1));
+    const grip = figures.find(({ knob }) => knob === 'grip')!;
+    expect(grip.factor).toBeCloseTo(0.88, 2);
+  });
+
+  it('leaves out what the runs do not feel, says so, and asks for a run', () => {
+    const slow = runsOf(
+      {},
+      [
+        ['timedDistance', { runUpM: 60 }],
+        ['timedDistance', { runUpM: 60 }],
+        ['timedDistance', { runUpM: 60 }],
+      ],
+      0.01,
+      3,
+    );
+    const found = calibrateRuns(slow);
+    expect(found.notes.join(' ')).toMatch(/hardly feel the grip/);
+    expect(found.figures.map(({ knob }) => knob)).not.toContain('grip');
+    expect(found.ask?.words).toBeDefined();
+    expect(calibrateRuns(slow.slice(0, 1)).notes[0]).toMatch(/^One timed run/);
+  });
+
+  it('goes into the build as edits that say where they come from, and predicts the runs it was made on', () => {
+    const runs = runsOf({ grip: 0.9, efficiency: 0.95 }, VARIED, 0.005, 4);
+    const found = calibrateRuns(runs);
+    const after = applyPatch(car, acceptCalibration(car, [grass.id], found, 'C', '2026-05-20T10:00:00.000Z'));
+    const grip = found.figures.find(({ knob }) => knob === 'grip')!;
+    expect(after.brief.surfaces[0]!.mu).toBeCloseTo(grass.mu * grip.factor, 3);
+    expect(after.brief.surfaces[0]!.muError).toBeCloseTo(grass.mu * grip.error, 3);
+    expect(after.brief.calibration).toMatchObject({ letter: 'C', runs: 8, at: '2026-05-20T10:00:00.000Z' });
+    for (const { id, measuredS } of found.runs) {
+      const { kind, conditions: given } = runs.find((run) => run.id === id)!;
+      expect(nominalRun(after, kind, given as TimedConditions)!.timeS / measuredS).toBeCloseTo(1, 1);
+    }
+  });
+
+  it('predicts better what it did not see', () => {
+    const hidden: Factors = { grip: 0.9, efficiency: 0.95 };
+    const found = calibrateRuns(runsOf(hidden, VARIED, 0.005, 9));
+    const factors = Object.fromEntries(found.figures.map(({ knob, factor }) => [knob, factor]));
+    const unseen = conditions({ distanceM: 12, extraMassG: 300 });
+    const time = (with_: Factors) => nominalRun(scaled(car, grass.id, with_), 'launch', unseen)!.timeS;
+    expect(Math.abs(time(factors) - time(hidden))).toBeLessThan(0.3 * Math.abs(time({}) - time(hidden)));
+  });
+});
+
+describe('errors and correlations of a fit', () => {
+  it('are those of a straight line: σ/√n, σ/√Sxx, and none between them about the mean', () => {
+    const x = [-2, -1, 0, 1, 2];
+    const { errors, correlations } = covarianceOf([x.map(() => 1), x])!;
+    expect(errors[0]).toBeCloseTo(1 / Math.sqrt(5), 12);
+    expect(errors[1]).toBeCloseTo(1 / Math.sqrt(10), 12);
+    expect(correlations[0]![1]).toBeCloseTo(0, 12);
+    const shifted = covarianceOf([x.map(() => 1), x.map((one) => one + 3)])!;
+    // −x̄/√(mean of x²): −3/√(9 + 2)
+    expect(shifted.correlations[0]![1]).toBeCloseTo(-3 / Math.sqrt(11), 12);
+    expect(covarianceOf([x, x])).toBeUndefined();
+  });
+});
+
+describe('the spread of a prediction', () => {
+  it('by sampling is that by sensitivities, for small spreads', () => {
+    const still = applyPatch(car, [
+      { path: ['brief', 'surfaces', grass.id, 'muError'], value: grass.mu * 0.02 },
+      {
+        path: ['brief', 'surfaces', grass.id, 'rollingResistanceError'],
+        value: grass.rollingResistance * 0.05,
+      },
+      {
+        path: ['brief', 'calibration'],
+        value: {
+          letter: 'A',
+          runs: 4,
+          at: '2026-05-01T00:00:00.000Z',
+          dragSpread: 0.03,
+          efficiencySpread: 0.01,
+        },
+      },
+    ]);
+    const band = predictionBand(still, grass.id, 5, 600)!;
+    const run = predictRun(still, 'launch', conditions({ distanceM: still.brief.distanceM! }));
+    if (!run.ok) throw new Error('not ready');
+    // nine tenths of a normal spread are 2 · 1.645 σ
+    expect((band.timeToDistanceS!.high - band.timeToDistanceS!.low) / (2 * 1.645)).toBeCloseTo(
+      run.value.timeErrorS,
+      2,
+    );
+  });
+
+  it('is the same again by the same seed, and holds the figure itself', () => {
+    const input = runInputOf(car, grass);
+    if (!input.ok) throw new Error('not ready');
+    const { topSpeedMps } = driveRun(input.value);
+    const band = predictionBand(car, grass.id, 2, 120)!;
+    expect(band).toEqual(predictionBand(car, grass.id, 2, 120));
+    expect(band.topSpeedMps!.low).toBeLessThan(topSpeedMps!);
+    expect(band.topSpeedMps!.high).toBeGreaterThan(topSpeedMps!);
+  });
+});

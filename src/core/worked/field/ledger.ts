@@ -1,0 +1,122 @@
+import type { BuildDocument } from '../../car/document/document';
+import type { PartKind } from '../../car/document/parts';
+import { cellCharge } from '../../physics/motion/cell';
+import type { DiagnoseInput } from '../../physics/diagnosis/diagnose';
+import { TABLES } from '../../physics/diagnosis/tables';
+import type { Verdict } from '../../car/records/failureLedger';
+import type { FailureRecord, RunRecord } from '../../car/records/records';
+
+/** What the diagnosis calls the kinds of part. */
+const KINDS: Readonly<Partial<Record<PartKind, string>>> = {
+  carrier: 'knuckle',
+  steeringArm: 'knuckle',
+  shockTower: 'chassis',
+  brace: 'chassis',
+  bumper: 'body',
+  spacer: 'other',
+};
+/** What the diagnosis calls a surface, by the id that it has in the library. */
+const groundOf = (libraryId: string | undefined) =>
+  TABLES.surfaces.find((ground) => `surface-${ground}` === libraryId) ?? 'other';
+
+export interface AskedDiagnosis {
+  input: DiagnoseInput;
+  /** What the tables no longer know, in words. */
+  notes: string[];
+}
+
+/** A failure as the diagnosis asks for it, with what its run and its part know; margins are those of its revision. */
+export function askDiagnosis(
+  failure: FailureRecord,
+  document: BuildDocument,
+  run: RunRecord | undefined,
+  margins: Readonly<Record<string, number>>,
+  hours?: number,
+): AskedDiagnosis {
+  const { ledger = {}, mode } = failure;
+  const notes: string[] = [];
+  const known = TABLES.modes[mode] !== undefined;
+  if (!known)
+    notes.push(`“${mode}” is no kind of failure that is known here; it is looked at as something else.`);
+  const clues = (ledger.clues ?? []).filter((clue) => TABLES.clues[clue] !== undefined);
+  const lost = (ledger.clues ?? []).filter((clue) => TABLES.clues[clue] === undefined);
+  if (lost.length > 0) notes.push(`Clues that are not known here and are left out: ${lost.join(', ')}.`);
+  const part = document.parts.items.find(({ id }) => id === failure.partId);
+  if (failure.partId !== undefined && !part)
+    notes.push(
+      `${failure.partName} is no longer a part of that revision, so its kind and its margins are not known.`,
+    );
+  const kind = part ? (KINDS[part.kind] ?? part.kind) : undefined;
+  const surface = document.brief.surfaces.find(({ id }) => id === run?.conditions.surfaceId);
+  const cells = document.power.battery?.cells;
+  const stateOfCharge =
+    ledger.stateOfCharge ??
+    (run?.conditions.packVAfter !== undefined && cells
+      ? Math.max(0, Math.min(1, cellCharge(run.conditions.packVAfter / cells)))
+      : undefined);
+  const given = {
+    surface: surface
+      ? groundOf(surface.libraryId)
+      : run && run.conditions.surfaceId === undefined
+        ? 'bench'
+        : undefined,
+    stateOfCharge,
+    motorCaseC: ledger.motorCaseC,
+    ambientC: run?.conditions.ambientC,
+    wet: ledger.wet,
+    impactMps: ledger.impactMps ?? run?.report?.speedMps,
+    extraMassG: positive(run?.conditions.extraMassG),
+  };
+  const lived = failure.hours ?? hours;
+  const history = {
+    hours: lived,
+    repaired: ledger.repaired,
+    crackedBefore: ledger.crackedBefore,
+    sameModeBefore: (ledger.rounds ?? []).length > 0 || undefined,
+    changesSinceGood: (ledger.changesSinceGood ?? []).filter(
+      (change) => TABLES.changes[change] !== undefined,
+    ),
+  };
+  return {
+    notes,
+    input: {
+      mode: known ? mode : 'own',
+      ...(kind !== undefined && TABLES.partKinds[kind] ? { partKind: kind } : {}),
+      clues,
+      margins,
+      conditions: defined(given),
+      history: defined(history),
+      outcomes: (ledger.outcomes ?? [])
+        .filter(({ check }) => TABLES.checks.some(({ id }) => id === check))
+        .map(({ check, result }) => ({ check, result })),
+    },
+  };
+}
+
+const positive = (value: number | undefined) => (value !== undefined && value >= 0 ? value : undefined);
+const defined = <T extends object>(bag: T): T =>
+  Object.fromEntries(Object.entries(bag).filter(([, value]) => value !== undefined)) as T;
+
+/** What a verdict found, in words. */
+export const verdictWords = ({ cause, words }: Verdict): string =>
+  TABLES.causes.find(({ id }) => id === cause)?.means ?? words ?? cause ?? 'without a cause';
+
+/** Open until a verdict or a fix closes it. */
+export const isOpen = ({ fix, ledger }: Pick<FailureRecord, 'fix' | 'ledger'>): boolean =>
+  !fix && !ledger?.verdict;
+
+/** A failure taken up again: what was found stays in the record, and the fix is what changed since. */
+export function reopened(
+  { fix: _, fixRevisionId: __, ...failure }: FailureRecord,
+  changes: readonly string[],
+): FailureRecord {
+  const { outcomes = [], verdict, rounds = [], ...rest } = failure.ledger ?? {};
+  return {
+    ...failure,
+    ledger: {
+      ...rest,
+      rounds: [...rounds, { outcomes, ...(verdict ? { verdict } : {}) }],
+      changesSinceGood: [...new Set([...(rest.changesSinceGood ?? []), ...changes])],
+    },
+  };
+}

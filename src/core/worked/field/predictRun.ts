@@ -1,0 +1,97 @@
+import type { ChosenSurface } from '../../car/document/brief';
+import type { BuildDocument } from '../../car/document/document';
+import { cellCharge } from '../../physics/motion/cell';
+import type { DriveRunInput } from '../../physics/motion/definition';
+import { passage } from '../../physics/motion/passage';
+import { frictionOf, runInputOf } from '../drive/runOfBuild';
+import type { Assembled } from '../../base/assembled';
+import { KNOBS, scaled, spreadsOf } from './knobs';
+import type { TimedConditions as Conditions, RunKind, RunPrediction } from '../../car/records/records';
+
+/** Why there is no prediction. */
+export type Predicted = Assembled<RunPrediction>;
+
+/**
+ * Predicts a passage or a standing start for the run's own mass, air, charge and run-up. Its error carries what is not known
+ * exactly of the surface, the drag, the drive and the motor, each moved by its standard deviation.
+ *
+ * @see JCGM 100, Guide to the expression of uncertainty in measurement, 5.1 (numerical sensitivities)
+ */
+export function predictRun(document: BuildDocument, kind: RunKind, conditions: Conditions): Predicted {
+  const surface = document.brief.surfaces.find(({ id }) => id === conditions.surfaceId);
+  if (!surface) return { ok: false, missing: ['surface of the run in the brief'] };
+  const input = inputFor(document, surface, conditions);
+  if (!input.ok) return input;
+  const nominal = timeOver(input.value, kind, conditions);
+  if (nominal === undefined) return { ok: false, missing: ['a car that reaches the end of the distance'] };
+  const { timeS, topSpeedMps } = nominal;
+  const { distanceM } = conditions;
+  const spreads = spreadsOf(document, surface.id);
+  const timeErrorS = Math.hypot(
+    ...KNOBS.map((knob) => {
+      const [a, b] = [1 + spreads[knob], Math.max(0, 1 - spreads[knob])].map(
+        (factor) =>
+          nominalRun(scaled(document, surface.id, { [knob]: factor }), kind, conditions)?.timeS ?? timeS,
+      ) as [number, number];
+      return (a - b) / 2;
+    }),
+  );
+  return {
+    ok: true,
+    value: {
+      timeS,
+      timeErrorS,
+      speedMps: distanceM / timeS,
+      speedErrorMps: (distanceM / timeS) * (timeErrorS / timeS),
+      ...(topSpeedMps === undefined ? {} : { topSpeedMps }),
+      massKg: input.value.car.massKg,
+    },
+  };
+}
+
+/** The time of a run by the build's figures alone; none where the car does not arrive or is not ready. */
+export function nominalRun(
+  document: BuildDocument,
+  kind: RunKind,
+  conditions: Conditions,
+): { timeS: number; topSpeedMps?: number } | undefined {
+  const surface = document.brief.surfaces.find(({ id }) => id === conditions.surfaceId);
+  const input = surface ? inputFor(document, surface, conditions) : undefined;
+  return input?.ok ? timeOver(input.value, kind, conditions) : undefined;
+}
+
+function inputFor(
+  document: BuildDocument,
+  surface: ChosenSurface,
+  conditions: Conditions,
+): Assembled<DriveRunInput> {
+  const { battery } = document.power;
+  const perCell =
+    conditions.packVBefore === undefined || !battery ? undefined : conditions.packVBefore / battery.cells;
+  return runInputOf(document, surface, {
+    ...(conditions.extraMassG === undefined ? {} : { extraMassG: conditions.extraMassG }),
+    ...(conditions.ambientC === undefined ? {} : { ambientC: conditions.ambientC }),
+    ...(perCell === undefined ? {} : { stateOfCharge: Math.max(0.01, cellCharge(perCell)) }),
+  });
+}
+
+function timeOver(
+  input: DriveRunInput,
+  kind: RunKind,
+  { distanceM, runUpM = 0 }: Conditions,
+): { timeS: number; topSpeedMps?: number } | undefined {
+  const runUp = kind === 'launch' ? 0 : runUpM;
+  const found = passage({ ...input, distanceM: runUp + distanceM }, runUp);
+  return (
+    found && {
+      timeS: found.endS - found.markS,
+      ...(found.topSpeedMps === undefined ? {} : { topSpeedMps: found.topSpeedMps }),
+    }
+  );
+}
+
+/** Friction of the build's tyre on the surface of a run. */
+export function runFriction(document: BuildDocument, conditions: Conditions): number | undefined {
+  const surface = document.brief.surfaces.find(({ id }) => id === conditions.surfaceId);
+  return surface && document.drive.tyre ? frictionOf(surface, document.drive.tyre) : undefined;
+}

@@ -1,0 +1,92 @@
+import type { ChosenSurface } from '../../car/document/brief';
+import type { BuildDocument } from '../../car/document/document';
+import { overallEfficiency, overallRatio } from '../../car/document/drive';
+import { USUAL_KERB_STOP_MM, USUAL_STOP_MM } from '../../car/document/suspension';
+import { weightOf } from '../chassis/weightOfBuild';
+import { GRAVITY, RAD_PER_S_PER_RPM } from '../../base/constants';
+import { frictionOf } from '../drive/runOfBuild';
+import { type Assembled, missingOf } from '../../base/assembled';
+import { steeringServo } from '../power/steeringServo';
+import { loadCases, type LoadCasesInput, type LoadCasesResult } from '../../physics/strength/loadCases';
+
+/** What the nose of a car without a figure of its own gives way, mm. */
+export const USUAL_CRUSH_MM = 15;
+const NM_PER_KGCM = 0.0980665;
+
+type Cases = Assembled<LoadCasesResult & { input: LoadCasesInput }>;
+
+const known = new WeakMap<BuildDocument, Map<ChosenSurface | undefined, Cases>>();
+
+/** What acts on the parts of a build on one surface; worked out once a document and surface. */
+export function casesOfBuild(document: BuildDocument, surface: ChosenSurface | undefined): Cases {
+  const own = known.get(document) ?? new Map<ChosenSurface | undefined, Cases>();
+  known.set(document, own);
+  const found = own.get(surface) ?? workOut(document, surface);
+  own.set(surface, found);
+  return found;
+}
+
+function workOut(document: BuildDocument, surface: ChosenSurface | undefined): Cases {
+  const weight = weightOf(document);
+  const {
+    chassis: { wheelbaseMm, trackFrontMm, trackRearMm },
+    drive: { tyre },
+    brief,
+    suspension,
+    parts,
+  } = document;
+  const missing = [...(weight.ok ? [] : weight.missing), ...missingOf({ surface, tyre })];
+  if (!weight.ok || !surface || !tyre) return { ok: false, missing };
+  const { massG, cgMm, leftLoadShare } = weight.value;
+  const [whole, front] = [(massG / 1000) * GRAVITY, 1 + cgMm[0] / wheelbaseMm!];
+  const on = (axle: number, side: number) => whole * axle * side;
+  const { dropHeightM, kerbMps, targetMps } = brief;
+  const input: LoadCasesInput = {
+    massKg: massG / 1000,
+    cgHeightMm: cgMm[2],
+    wheelbaseMm: wheelbaseMm!,
+    trackMm: (trackFrontMm! + trackRearMm!) / 2,
+    mu: frictionOf(surface, tyre),
+    wheelLoadsN: {
+      fl: on(front, leftLoadShare),
+      fr: on(front, 1 - leftLoadShare),
+      rl: on(1 - front, leftLoadShare),
+      rr: on(1 - front, 1 - leftLoadShare),
+    },
+    ...(dropHeightM === undefined
+      ? {}
+      : { dropHeightM, suspensionStopMm: suspension.stopMm ?? USUAL_STOP_MM }),
+    ...(targetMps === undefined
+      ? {}
+      : { crashSpeedMps: targetMps, crushMm: parts.crushMm ?? USUAL_CRUSH_MM }),
+    ...(kerbMps === undefined
+      ? {}
+      : { curbSpeedMps: kerbMps, curbStopMm: suspension.kerbStopMm ?? USUAL_KERB_STOP_MM }),
+    ...servoFigures(document),
+    ...motorFigures(document, tyre.radiusMm),
+  };
+  return { ok: true, value: { ...loadCases(input), input } };
+}
+
+function servoFigures(document: BuildDocument): Partial<LoadCasesInput> {
+  const { servo } = steeringServo(document) ?? {};
+  const torqueKgcm = servo?.highTorqueKgcm ?? servo?.lowTorqueKgcm;
+  const servoArmMm = document.suspension.steering?.hornMm;
+  return torqueKgcm === undefined || servoArmMm === undefined
+    ? {}
+    : { servoStallNm: torqueKgcm * NM_PER_KGCM, servoArmMm };
+}
+
+function motorFigures(
+  { drive, power: { battery, controller } }: BuildDocument,
+  tyreRadiusMm: number,
+): Partial<LoadCasesInput> {
+  const { motor, drivenAxles } = drive;
+  const ratio = overallRatio(drive);
+  if (!motor || !battery || !controller || ratio === undefined || !drivenAxles) return {};
+  const amps = Math.min(controller.currentLimitA, drive.currentLimitA ?? Infinity);
+  const motorStallNm = Math.max(0, amps - motor.noLoadCurrentA) / (motor.kvRpmPerV * RAD_PER_S_PER_RPM);
+  return motorStallNm === 0
+    ? {}
+    : { motorStallNm, ratio, efficiency: overallEfficiency(drive), tyreRadiusMm, drivenAxles };
+}

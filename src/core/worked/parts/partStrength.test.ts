@@ -1,0 +1,326 @@
+import type { BuildDocument } from '../../car/document/document';
+import type { Part } from '../../car/document/parts';
+import { evaluateBuild } from '../../verdict/evaluate';
+import { applyPatch } from '../../base/patch';
+import { car, surface } from '../../fixtures/car';
+import { GRAVITY } from '../../base/constants';
+import { casesOfBuild } from './casesOfBuild';
+import { fillOf, sectionOfShape } from './partSection';
+import { shapeMark, solidMark } from './solidOfPart';
+import { beamUnderPulls, partStrength } from './partStrength';
+import { TYPICAL_MATERIALS } from '../../car/library/typicalMaterials';
+
+const grass = surface('asphalt');
+const landing: BuildDocument = {
+  ...car,
+  brief: { ...car.brief, dropHeightM: 0.2, kerbMps: 2 },
+  suspension: { ...car.suspension, stopMm: 20, kerbStopMm: 10 },
+};
+/** m·g·(h + s)/s of 1.9 kg from 0.2 m over 20 mm. */
+const ONE_WHEEL_N = 1.9 * GRAVITY * 11;
+
+const arm: Part = {
+  id: 'arm',
+  name: 'Arm',
+  kind: 'arm',
+  material: { ...TYPICAL_MATERIALS.petg },
+  layers: 'across',
+  shape: { as: 'beam', profile: 'plate', support: 'cantilever', lengthMm: 40, widthMm: 20, heightMm: 8 },
+  loads: [{ id: 'a', from: 'landingOneWheel' }],
+};
+const withParts = (...items: Part[]): BuildDocument => ({ ...landing, parts: { items } });
+const strength = (part: Part) => {
+  const found = partStrength(withParts(part), grass, part);
+  if (!found.ok) throw new Error(found.missing.join());
+  return found.value;
+};
+
+test('the load cases come from the build', () => {
+  const found = casesOfBuild(landing, grass);
+  if (!found.ok) throw new Error(found.missing.join());
+  const { cases, input } = found.value;
+  expect(cases.landingOneWheel!.forceN).toBeCloseTo(ONE_WHEEL_N, 9);
+  expect(cases.curbStrike!.forceN).toBeCloseTo(((1.9 / 2) * 4) / 0.01, 9);
+  expect(
+    input.wheelLoadsN.fl + input.wheelLoadsN.fr + input.wheelLoadsN.rl + input.wheelLoadsN.rr,
+  ).toBeCloseTo(1.9 * GRAVITY, 9);
+  expect(cases.noseCrash!.forceN).toBeCloseTo((1.9 * 64) / 0.015, 6);
+});
+
+test('an arm across its layers breaks by bending between them at S·w·h²/(6·l)', () => {
+  const { worst } = strength(arm);
+  expect(worst.breaksAtN).toBeCloseTo((27 * 20 * 64) / 6 / 40, 9);
+  expect(worst.margin).toBeCloseTo(worst.breaksAtN / ONE_WHEEL_N, 9);
+  expect(worst.between).toBe(true);
+  expect(strength({ ...arm, layers: 'along' }).worst.breaksAtN).toBeCloseTo((45 * 20 * 64) / 6 / 40, 9);
+});
+
+test('a load sideways bends it against its width, and the weaker load stands first', () => {
+  const found = strength({
+    ...arm,
+    layers: 'along',
+    loads: [
+      { id: 'k', from: 'curbStrike', share: 0.5, bends: 'sideways' },
+      { id: 'a', from: 'landingOneWheel' },
+    ],
+  });
+  const kerb = found.loads.find(({ load }) => load?.id === 'k')!;
+  expect(kerb.forceN).toBeCloseTo(190, 9);
+  expect(kerb.breaksAtN).toBeCloseTo((45 * 8 * 400) / 6 / 40, 9);
+  expect(found.worst.load?.id).toBe('a');
+});
+
+test('warmth, infill and perimeters weaken it as the materials say', () => {
+  const base = strength({ ...arm, layers: 'along' }).worst.breaksAtN;
+  expect(strength({ ...arm, layers: 'along', temperatureC: 47.5 }).worst.breaksAtN / base).toBeCloseTo(
+    0.5,
+    9,
+  );
+  // 2 lines of 0.5 mm leave a core of 18 × 6 of 20 × 8
+  const fill = 1 - ((18 * 6) / 160) * 0.8;
+  expect(
+    strength({ ...arm, layers: 'along', perimeters: 2, lineMm: 0.5, infill: 0.2 }).worst.breaksAtN / base,
+  ).toBeCloseTo(fill ** 1.5, 9);
+});
+
+test('flanges along a plate bend it as the channel that it becomes', () => {
+  const found = sectionOfShape({
+    as: 'beam',
+    profile: 'flanged',
+    widthMm: 60,
+    heightMm: 3,
+    wallMm: 2,
+    flangeMm: 10,
+  });
+  if (!('section' in found)) throw new Error(found.join());
+  expect(found.upright).toBe('y');
+  expect(found.coreOf(0.5)).toBeCloseTo((59 * 2 + 2 * 1 * 6) / (60 * 3 + 2 * 2 * 7), 12);
+  const plate = { ...arm, layers: 'along' as const, shape: { ...arm.shape!, widthMm: 60, heightMm: 3 } };
+  const flanged = {
+    ...plate,
+    shape: { ...plate.shape, profile: 'flanged' as const, wallMm: 2, flangeMm: 10 },
+  };
+  // two rectangles and a plate about their common centroid, the far fibre on top
+  const [plateArea, flangeArea] = [60 * 3, 2 * 2 * 7];
+  const centre = (plateArea * 1.5 + flangeArea * 6.5) / (plateArea + flangeArea);
+  const i =
+    (60 * 27) / 12 + plateArea * (centre - 1.5) ** 2 + (4 * 343) / 12 + flangeArea * (6.5 - centre) ** 2;
+  expect(strength(flanged).worst.breaksAtN).toBeCloseTo((45 * i) / (10 - centre) / 40, 6);
+});
+
+test('a tube is as solid as its wall', () => {
+  const found = sectionOfShape({ as: 'column', profile: 'tube', heightMm: 12, wallMm: 3 });
+  if (!('section' in found)) throw new Error(found.join());
+  expect(found.section).toEqual({ shape: 'tube', diameterMm: 12, boreMm: 6 });
+  expect(fillOf({ perimeters: 2, lineMm: 0.5, infill: 0.5 }, found.coreOf)).toBeCloseTo(
+    1 - (1 / 3) * 0.5,
+    12,
+  );
+  expect(sectionOfShape({ as: 'column', profile: 'tube', heightMm: 12, wallMm: 6 })).toEqual([
+    'a wall thinner than half the diameter',
+  ]);
+});
+
+test('screws share the load and pull out of the layers', () => {
+  const mount: Part = {
+    id: 'mount',
+    name: 'Mount',
+    kind: 'motorMount',
+    material: { ...TYPICAL_MATERIALS.abs },
+    layers: 'across',
+    shape: { as: 'boss', screwMm: 3, engagementMm: 8, wallMm: 3, screws: 2 },
+    loads: [{ id: 'o', from: 'own', forceN: 400 }],
+  };
+  const { worst } = strength(mount);
+  expect(worst.breaksAtN).toBeCloseTo(2 * 16 * Math.PI * 3 * 8, 6);
+  expect(
+    strength({ ...mount, shape: { ...mount.shape!, screwKind: 'nutTrap' } }).worst.breaksAtN,
+  ).toBeCloseTo(2 * ((Math.sqrt(3) / 2) * 5.5 ** 2 - (Math.PI / 4) * 9) * 38, 6);
+});
+
+test('a link buckles at Euler’s force', () => {
+  const link: Part = {
+    id: 'l',
+    name: 'Link',
+    kind: 'link',
+    material: { ...TYPICAL_MATERIALS.pla },
+    layers: 'along',
+    shape: { as: 'column', profile: 'round', heightMm: 4, lengthMm: 120, ends: 'pinned' },
+    loads: [{ id: 'o', from: 'own', forceN: 20 }],
+  };
+  expect(strength(link).worst.breaksAtN).toBeCloseTo(
+    (Math.PI ** 2 * 3000 * (Math.PI * 256)) / 64 / 120 ** 2,
+    6,
+  );
+});
+
+test('what is missing is named', () => {
+  const missing = (part: Part) => {
+    const found = partStrength(withParts(part), grass, part);
+    return found.ok ? [] : found.missing;
+  };
+  expect(missing({ id: 'p', name: 'P', kind: 'arm' })).toEqual(['material', 'dimensions', 'what acts on it']);
+  expect(missing({ ...arm, layers: undefined })).toEqual(['way up on the bed']);
+  expect(missing({ ...arm, shape: { as: 'beam' } })).toEqual(['length', 'profile']);
+  expect(missing({ ...arm, loads: [{ id: 't', from: 'tieRod' }] })).toEqual(['what the stalled servo needs']);
+});
+
+describe('the checks', () => {
+  const checks = (document: BuildDocument) =>
+    evaluateBuild(document).filter(({ segment }) => segment === 'parts');
+
+  it('name the case and the layers, and each remedy does what it says', () => {
+    const thin = { ...arm, shape: { ...arm.shape!, heightMm: 5 } };
+    const [check] = checks(withParts(thin));
+    expect(check).toMatchObject({ id: 'parts.arm', state: 'over', segment: 'parts' });
+    expect(check!.why).toContain('A landing on one wheel asks 205 N');
+    expect(check!.why).toContain('between the layers');
+    expect(check!.remedies.length).toBeGreaterThan(1);
+    for (const remedy of check!.remedies) {
+      const [after] = checks(applyPatch(withParts(thin), remedy.patch));
+      expect(after!.margin!).toBeGreaterThan(check!.margin!);
+      expect(remedy.effect).toBe(`margin ${check!.margin!.toFixed(2)} to ${after!.margin!.toFixed(2)}`);
+    }
+  });
+
+  it('leave parts that carry nothing alone', () => {
+    expect(
+      checks(withParts({ id: 's', name: 'Servo', kind: 'servo' }, { id: 'g', name: 'Gear', kind: 'gear' })),
+    ).toEqual([]);
+  });
+});
+
+describe('a solid analysis', () => {
+  const meshed: Part = {
+    ...arm,
+    layers: 'along',
+    mesh: {
+      hash: 'a'.repeat(64),
+      name: 'arm.stl',
+      unitMm: 1,
+      up: [0, 0, 1],
+      held: [{ id: 'h', min: [0, 0, 0], max: [0, 8, 8] }],
+      pulls: [{ id: 'p', min: [40, 0, 0], max: [40, 8, 8], from: 'landingOneWheel', direction: [0, 0, 1] }],
+    },
+  };
+  const beam = strength(meshed).worst.margin;
+  const solved: Part = {
+    ...meshed,
+    mesh: {
+      ...meshed.mesh!,
+      solid: {
+        of: solidMark(withParts(meshed), grass, meshed)!,
+        shape: shapeMark(meshed),
+        beam,
+        margin: 0.8 * beam,
+        failsBy: 'layers sheared',
+        atMm: [1, 2, 3],
+        moveMm: 1,
+        voxelMm: 1,
+        voxels: 1000,
+      },
+    },
+  };
+
+  it('takes the place of the beam while nothing has changed', () => {
+    const { worst } = strength(solved);
+    expect(worst).toMatchObject({ depth: 'solid', between: true, margin: 0.8 * beam });
+    expect(worst.breaksAtN).toBeCloseTo(0.8 * beam * ONE_WHEEL_N, 9);
+  });
+
+  it('hides no load that it was not solved under, however far that falls', () => {
+    // solved under the kerb alone, which it bears eight times; the landing bends the plate of 20 × 8 mm across its layers
+    const kerbed: Part = {
+      ...arm,
+      loads: [
+        { id: 'a', from: 'landingOneWheel' },
+        { id: 'k', from: 'curbStrike', share: 0.01 },
+      ],
+      mesh: { ...meshed.mesh!, pulls: [{ ...meshed.mesh!.pulls![0]!, from: 'curbStrike', share: 0.01 }] },
+    };
+    const under = (dropHeightM: number): BuildDocument => ({
+      ...withParts(kerbed),
+      brief: { ...landing.brief, dropHeightM },
+    });
+    const strong: Part = {
+      ...kerbed,
+      mesh: {
+        ...kerbed.mesh!,
+        solid: {
+          ...solved.mesh!.solid!,
+          of: solidMark(withParts(kerbed), grass, kerbed)!,
+          shape: shapeMark(kerbed),
+          beam: 2,
+          margin: 8,
+        },
+      },
+    };
+    for (const dropHeightM of [0.2, 0.8]) {
+      const found = partStrength(under(dropHeightM), grass, strong);
+      if (!found.ok) throw new Error(found.missing.join());
+      expect(found.value.worst.load?.id).toBe('a');
+      // m·g·(h + s)/s over 20 mm, against S·w·h²/(6·l)
+      expect(found.value.worst.margin).toBeCloseTo(
+        (27 * 20 * 64) / 6 / 40 / ((1.9 * GRAVITY * (dropHeightM + 0.02)) / 0.02),
+        9,
+      );
+    }
+    // the material is another: the solid analysis is stale, and four times the beam under the kerb is not four times under the landing
+    const other: Part = { ...strong, material: { ...TYPICAL_MATERIALS.pla } };
+    const { mesh: _, ...bare } = other;
+    expect(strength(other).loads.find(({ load }) => load?.id === 'a')!.margin).toBeCloseTo(
+      strength(bare).loads.find(({ load }) => load?.id === 'a')!.margin,
+      9,
+    );
+  });
+
+  it('is held against the beam under the same loads', () => {
+    const both: Part = {
+      ...meshed,
+      loads: [
+        { id: 'a', from: 'landingOneWheel' },
+        { id: 'own', from: 'own', forceN: 5000 },
+      ],
+    };
+    expect(beamUnderPulls(withParts(both), grass, both)).toBeCloseTo(beam, 9);
+    expect(beamUnderPulls(withParts(both), grass, { ...both, loads: [both.loads![1]!] })).toBeUndefined();
+  });
+
+  it('asks for dimensions where it leaves a load open', () => {
+    const { shape: _, ...noShape }: Part = {
+      ...solved,
+      loads: [
+        { id: 'a', from: 'landingOneWheel' },
+        { id: 'n', from: 'noseCrash' },
+      ],
+    };
+    const { of: __, ...kept } = solved.mesh!.solid!;
+    const current: Part = {
+      ...noShape,
+      mesh: { ...noShape.mesh!, solid: { ...kept, of: solidMark(withParts(noShape), grass, noShape)! } },
+    };
+    expect(partStrength(withParts(current), grass, current)).toEqual({
+      ok: false,
+      missing: ['dimensions, or a solid analysis under a crash on the nose'],
+    });
+  });
+
+  it('is stale after a change, and leaves what its corners cost as an estimate', () => {
+    const weaker: Part = { ...solved, material: { ...TYPICAL_MATERIALS.pla } };
+    const { mesh: _, ...bare } = weaker;
+    const { worst } = strength(weaker);
+    expect(worst.depth).toBe('beam');
+    expect(worst.margin).toBeCloseTo(0.8 * strength(bare).worst.margin, 9);
+    expect(worst.how).toContain('solve it again');
+  });
+
+  it('says nothing about another mesh', () => {
+    const other: Part = { ...solved, mesh: { ...solved.mesh!, hash: 'b'.repeat(64) } };
+    expect(strength(other).worst.margin).toBeCloseTo(beam, 9);
+    const { shape: _, ...noShape } = other;
+    expect(partStrength(withParts(noShape), grass, noShape)).toEqual({
+      ok: false,
+      missing: ['a new solid analysis: something it was made from has changed'],
+    });
+  });
+});

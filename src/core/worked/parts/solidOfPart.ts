@@ -1,0 +1,70 @@
+import type { ChosenSurface } from '../../car/document/brief';
+import type { BuildDocument } from '../../car/document/document';
+import { markOf } from '../../base/mark';
+import type { Part } from '../../car/document/parts';
+import type { FemSettings } from '../../physics/fem/fem';
+import { type Vec3, scale, unit } from '../../base/vec3';
+import { casesOfBuild } from './casesOfBuild';
+import { strengthOf } from './materialOfBuild';
+import { forceOf } from './forceOnPart';
+import { USUAL_LINE_MM } from './partSection';
+import type { Assembled } from '../../base/assembled';
+
+/** What a solid analysis of a part is made from, or what is still needed. */
+export function femOfPart(
+  document: BuildDocument,
+  surface: ChosenSurface | undefined,
+  { mesh, material, perimeters, lineMm = USUAL_LINE_MM, infill = 1, temperatureC }: Part,
+): Assembled<FemSettings> {
+  const missing = [
+    ...(mesh ? [] : ['mesh']),
+    ...(material ? [] : ['material']),
+    ...((mesh?.held ?? []).length > 0 ? [] : ['where it is held']),
+    ...((mesh?.pulls ?? []).length > 0 ? [] : ['what pulls at it']),
+  ];
+  if (!mesh || !material || missing.length > 0) return { ok: false, missing };
+  const cases = casesOfBuild(document, surface);
+  if (!cases.ok) return cases;
+  const pulls = mesh.pulls!.map((pull) => ({ pull, force: forceOf(pull, cases.value) }));
+  if (pulls.some(({ force }) => !force)) return { ok: false, missing: ['the force of every pull'] };
+  return {
+    ok: true,
+    value: {
+      ...(mesh.voxelMm === undefined ? { targetVoxels: USUAL_PART_VOXELS } : { voxelMm: mesh.voxelMm }),
+      material: strengthOf(material),
+      buildDirection: mesh.up,
+      fixed: mesh.held!.map(({ min, max }) => ({ min, max })),
+      loads: pulls.map(({ pull: { min, max, direction }, force }) => ({
+        min,
+        max,
+        forceN: scale(unit(direction), force!.forceN) as Vec3,
+      })),
+      ...(perimeters === undefined || infill >= 1 ? {} : { shell: { wallMm: perimeters * lineMm, infill } }),
+      ...(temperatureC === undefined ? {} : { temperatureC }),
+    },
+  };
+}
+
+const USUAL_PART_VOXELS = 20_000;
+
+/** A mark of everything a solid analysis depends on. */
+export function solidMark(
+  document: BuildDocument,
+  surface: ChosenSurface | undefined,
+  part: Part,
+): string | undefined {
+  const settings = femOfPart(document, surface, part);
+  return settings.ok && part.mesh
+    ? markOf({ hash: part.mesh.hash, unitMm: part.mesh.unitMm, settings: settings.value })
+    : undefined;
+}
+
+/** A mark of what the corners and holes of a part do to it, whatever it is made of. */
+export const shapeMark = ({ mesh }: Part): string =>
+  markOf({ hash: mesh?.hash, unitMm: mesh?.unitMm, held: mesh?.held, pulls: mesh?.pulls });
+
+export const solidIsCurrent = (
+  document: BuildDocument,
+  surface: ChosenSurface | undefined,
+  part: Part,
+): boolean => part.mesh?.solid !== undefined && part.mesh.solid.of === solidMark(document, surface, part);

@@ -1,0 +1,115 @@
+import type { BuildDocument } from '../../car/document/document';
+import { type PowerLoad, type PowerRail, USUAL_CUTOFF_V } from '../../car/document/power';
+import type { OperationFinding } from '../../base/finding';
+import { CalcError } from '../../base/errors';
+import { powerBudget } from '../../physics/supply/budget';
+import { BATTERY, type BudgetInput, type BudgetResult } from '../../physics/supply/budgetDefinition';
+
+/** The supply of a build worked out; or what it lacks, or why it cannot be. */
+export type Supply =
+  | { ok: true; input: BudgetInput; result: BudgetResult }
+  | { ok: false; missing: readonly string[]; refused?: string };
+
+export const nameOf = ({ rails = [], loads = [] }: BuildDocument['power'], id: string): string =>
+  id === BATTERY ? 'the pack' : ([...rails, ...loads].find((one) => one.id === id)?.name ?? id);
+
+function lacking({ battery, rails = [], loads = [] }: BuildDocument['power']): string[] {
+  const ofRail = ({ name, kind, setV, continuousA }: PowerRail) => [
+    ...(kind !== 'direct' && setV === undefined ? [`volts of ${name}`] : []),
+    ...(continuousA === undefined ? [`rating of ${name}`] : []),
+  ];
+  const ofLoad = ({ name, minV, maxV, typicalA, peakA }: PowerLoad) => [
+    ...(minV === undefined || maxV === undefined ? [`volts of ${name}`] : []),
+    ...(typicalA === undefined || peakA === undefined ? [`current of ${name}`] : []),
+  ];
+  return [
+    ...(battery ? [] : ['pack']),
+    ...(rails.length + loads.length === 0 ? ['what hangs on the pack'] : []),
+    ...rails.flatMap(ofRail),
+    ...loads.flatMap(ofLoad),
+  ];
+}
+
+/** Stands for a thing's name in the sentences of the operation, so that they can speak in the builder's words. */
+const token = (index: number) => `@${index}@`;
+
+/**
+ * Every rail and load of a build, charged and low, with findings that name things as the builder does.
+ *
+ * @param motorPeakA what the motors draw from the pack at the peak, A
+ */
+export function supplyOf({ power }: Pick<BuildDocument, 'power'>, motorPeakA: number): Supply {
+  const missing = lacking(power);
+  if (missing.length > 0) return { ok: false, missing };
+  const { battery, rails = [], loads = [], cutoffVPerCell = USUAL_CUTOFF_V } = power;
+  const ids = [...rails, ...loads].map(({ id }) => id);
+  const tokens = new Map([[BATTERY, BATTERY], ...ids.map((id, index) => [id, token(index)] as const)]);
+  const tokenOf = (id: string) => tokens.get(id) ?? id;
+  const input: BudgetInput = {
+    battery: {
+      cells: battery!.cells,
+      parallel: battery!.parallel,
+      capacityMah: battery!.capacityMah,
+      cellResistanceMilliOhm: battery!.cellResistanceMilliOhm,
+      maxDischargeC: battery!.maxDischargeC,
+      cutoffVPerCell,
+    },
+    motorPeakA,
+    rails: rails.map(
+      ({ id, from, kind, setV, dropoutV, minInV, maxInV, continuousA, peakA, efficiency }) => ({
+        id: tokenOf(id),
+        from: tokenOf(from),
+        kind,
+        ...(kind === 'direct' ? {} : { setV: setV! }),
+        dropoutV,
+        minInV,
+        maxInV,
+        continuousA: continuousA!,
+        peakA,
+        efficiency,
+      }),
+    ),
+    loads: loads.map(({ id, kind, rail, minV, maxV, typicalA, peakA, peaksTogether }) => ({
+      id: tokenOf(id),
+      kind,
+      rail: tokenOf(rail),
+      minV: minV!,
+      maxV: maxV!,
+      typicalA: typicalA!,
+      peakA: peakA!,
+      peaksTogether,
+    })),
+  };
+  const named = (text: string) =>
+    text.replace(/@(\d+)@/g, (_, index: string) => nameOf(power, ids[Number(index)]!));
+  const idOf = (text: string) => (text.startsWith('@') ? ids[Number(text.slice(1, -1))]! : text);
+  try {
+    const result = powerBudget(input);
+    return {
+      ok: true,
+      input,
+      result: {
+        ...result,
+        rails: result.rails.map((rail) => ({ ...rail, id: idOf(rail.id) })),
+        loads: result.loads.map((load) => ({ ...load, id: idOf(load.id) })),
+        findings: result.findings.map((finding): OperationFinding => ({
+          ...finding,
+          about: idOf(finding.about),
+          why: firstUp(named(finding.why)),
+          ...(finding.remedy ? { remedy: named(finding.remedy) } : {}),
+        })),
+      },
+    };
+  } catch (error) {
+    if (!(error instanceof CalcError)) throw error;
+    return {
+      ok: false,
+      missing: [],
+      refused: firstUp(
+        named(`${error.message}${error.remedy ? `: ${error.remedy}` : ''}`).replaceAll('"', ''),
+      ),
+    };
+  }
+}
+
+const firstUp = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);

@@ -1,0 +1,87 @@
+import type { PrintHow } from '../../car/records/prints';
+import type { BuildDocument } from '../../car/document/document';
+import type { Part } from '../../car/document/parts';
+import { type ChosenPrinter, type PrintProfile, USUAL_DRAFT, USUAL_FINAL } from '../../car/document/print';
+import type { ChosenSurface } from '../../car/document/brief';
+import type { Assembled } from '../../base/assembled';
+import { liesOf } from './lies';
+import { USUAL_LINE_MM } from '../parts/partSection';
+import { partStrength } from '../parts/partStrength';
+import { type EstimateResult, printEstimate, type PrintSettings } from '../../physics/printing/estimate';
+
+/** The part as it would be printed: a draft has the build's draft figures, a final print its own. */
+export function printedAs(document: BuildDocument, part: Part, how: PrintHow): Part {
+  if (how === 'final') return part;
+  const { perimeters, infill } = { ...USUAL_DRAFT, ...document.print.draft };
+  return { ...part, perimeters, infill };
+}
+
+/** Settings by which a part is printed on a printer. */
+export function settingsOf(
+  document: BuildDocument,
+  part: Part,
+  how: PrintHow,
+  printer: Pick<ChosenPrinter, 'speedMmps' | 'maxFlowMm3ps'>,
+): PrintSettings {
+  const profile: Required<PrintProfile> = {
+    ...(how === 'draft' ? USUAL_DRAFT : USUAL_FINAL),
+    ...document.print[how],
+  };
+  const own = printedAs(document, part, how);
+  return {
+    layerMm: profile.layerMm,
+    lineWidthMm: own.lineMm ?? USUAL_LINE_MM,
+    perimeters: own.perimeters ?? profile.perimeters,
+    topBottomLayers: profile.topBottomLayers,
+    infillPct: 100 * (own.infill ?? profile.infill),
+    speedMmps: printer.speedMmps,
+    maxFlowMm3ps: printer.maxFlowMm3ps,
+  };
+}
+
+export interface PartEstimate extends Omit<EstimateResult, 'cost'> {
+  settings: PrintSettings;
+  /** None where the material has no price. */
+  cost?: number;
+}
+
+/** Time, plastic and cost of one copy, or what is missing: a mesh, a material, a printer. */
+export function estimateOfPart(
+  document: BuildDocument,
+  part: Part,
+  how: PrintHow,
+  printer: ChosenPrinter | undefined,
+  calibration = 1,
+): Assembled<PartEstimate> {
+  const lies = liesOf(part.mesh);
+  const missing = [
+    ...(lies ? [] : [part.mesh ? 'its mesh measured' : 'a mesh']),
+    ...(part.material ? [] : ['a material']),
+    ...(printer ? [] : ['a printer']),
+  ];
+  if (!lies || !part.material || !printer) return { ok: false, missing };
+  if (lies.volumeMm3 <= 0) return { ok: false, missing: ['a mesh with a volume'] };
+  const { pricePerKg, densityGPerCm3 } = part.material;
+  const settings = settingsOf(document, part, how, printer);
+  const { cost, ...found } = printEstimate({
+    volumeMm3: lies.volumeMm3,
+    areaMm2: lies.areaMm2,
+    horizontalAreaMm2: lies.horizontalAreaMm2,
+    heightMm: lies.sizeMm[2],
+    settings,
+    material: { densityGPerCm3, pricePerKg: pricePerKg ?? 0 },
+    calibration,
+  });
+  return { ok: true, value: { ...found, settings, ...(pricePerKg === undefined ? {} : { cost }) } };
+}
+
+/** The weakest margin of a part as it would be printed; none where its strength is not known. */
+export function marginAs(
+  document: BuildDocument,
+  surface: ChosenSurface | undefined,
+  part: Part,
+  how: PrintHow,
+): number | undefined {
+  const found = partStrength(document, surface, printedAs(document, part, how));
+  return found.ok ? found.value.worst.margin : undefined;
+}

@@ -1,0 +1,39 @@
+import type { BuildDocument } from '../../car/document/document';
+import type { Part, PartKind } from '../../car/document/parts';
+import type { ListEntry, Source } from '../../car/document/print';
+import { hasLayers } from '../parts/materialOfBuild';
+
+/** Kinds of part that a shop sells rather than a printer makes. */
+const BOUGHT: ReadonlySet<PartKind> = new Set([
+  'bearing',
+  'fastener',
+  'motor',
+  'controller',
+  'regulator',
+  'receiver',
+  'servo',
+  'battery',
+  'sensor',
+  'wiring',
+  'spring',
+  'shaft',
+  'tyre',
+]);
+
+export const partLine = (id: string): string => `part.${id}`;
+
+export const entryOf = ({ print }: Pick<BuildDocument, 'print'>, id: string): ListEntry | undefined =>
+  print.list?.find((entry) => entry.id === id);
+
+/** Where a part comes from: as the list says, else from a printer if it has a mesh or a printed material. */
+export function listedAs(document: BuildDocument, part: Part): { source: Source } {
+  const said = entryOf(document, partLine(part.id))?.source;
+  if (said) return { source: said };
+  if (part.mesh) return { source: 'printed' };
+  if (part.material) return { source: hasLayers(part.material) ? 'printed' : 'made' };
+  return { source: BOUGHT.has(part.kind) ? 'bought' : 'printed' };
+}
+
+/** How many of a part are on the car; one where the list says nothing. */
+export const quantityOf = (document: BuildDocument, part: Part): number =>
+  entryOf(document, partLine(part.id))?.quantity ?? 1;

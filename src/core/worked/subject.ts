@@ -1,0 +1,73 @@
+import { briefDemand, type BriefDemandResult } from '../physics/motion/demand';
+import { demandInputOf } from './drive/demandOfBuild';
+import type { ChosenSurface } from '../car/document/brief';
+import type { BuildDocument } from '../car/document/document';
+import { CalcError } from '../base/errors';
+import type { DriveRunInput } from '../physics/motion/definition';
+import type { EnduranceInput } from '../physics/heat/enduranceDefinition';
+import { driveRun, type DriveRunResult } from '../physics/motion/run';
+import { runInputOf } from './drive/runOfBuild';
+import type { Assembled } from '../base/assembled';
+import { enduranceInputOf } from './drive/enduranceOfBuild';
+import { type WholePack, wholePack } from './drive/wholePack';
+
+/** One build on one surface with what was already worked out about it. */
+export interface Subject {
+  readonly document: BuildDocument;
+  readonly surface: ChosenSurface | undefined;
+  runInput(): Assembled<DriveRunInput>;
+  /** At a state of charge (share), full where none is given. */
+  run(stateOfCharge?: number): DriveRunResult | undefined;
+  demand(): Assembled<BriefDemandResult>;
+  /** A whole pack, as it would end and as if nothing could get too hot. */
+  endurance(): Assembled<WholePack>;
+}
+
+/** A build on one surface that works each thing out once, when it is first asked for. */
+export function subjectOf(document: BuildDocument, surface: ChosenSurface | undefined): Subject {
+  let input: Assembled<DriveRunInput> | undefined;
+  let demand: Assembled<BriefDemandResult> | undefined;
+  let endurance: Assembled<WholePack> | undefined;
+  const runs = new Map<number, DriveRunResult>();
+
+  const runInput = () =>
+    (input ??= surface ? runInputOf(document, surface) : { ok: false, missing: ['surface'] });
+  return {
+    document,
+    surface,
+    runInput,
+    run: (stateOfCharge = 1) => {
+      const assembled = runInput();
+      if (!assembled.ok) return undefined;
+      const known = runs.get(stateOfCharge);
+      if (known) return known;
+      const result = driveRun({ ...assembled.value, battery: { ...assembled.value.battery, stateOfCharge } });
+      runs.set(stateOfCharge, result);
+      return result;
+    },
+    demand: () => {
+      if (demand) return demand;
+      const assembled = demandInputOf(document, surface ? [surface] : []);
+      demand = assembled.ok ? { ok: true, value: briefDemand(assembled.value) } : assembled;
+      return demand;
+    },
+    endurance: () => {
+      if (endurance) return endurance;
+      const assembled: Assembled<EnduranceInput> = surface
+        ? enduranceInputOf(document, surface)
+        : { ok: false, missing: ['surface'] };
+      endurance = assembled.ok ? drivenOrRefused(assembled.value) : assembled;
+      return endurance;
+    },
+  };
+}
+
+/** A limit that the air already reaches leaves the check open and says so. */
+function drivenOrRefused(input: EnduranceInput): Assembled<WholePack> {
+  try {
+    return { ok: true, value: wholePack(input) };
+  } catch (error) {
+    if (!(error instanceof CalcError)) throw error;
+    return { ok: false, missing: [(error.remedy ?? error.message).replace(/^give /, '')] };
+  }
+}

@@ -1,0 +1,92 @@
+import type { BuildDocument } from '../../car/document/document';
+import type { End } from '../../car/document/suspension';
+import { CalcError } from '../../base/errors';
+import { type Assembled, missingOf } from '../../base/assembled';
+import type { Corner } from '../../physics/corner/corner';
+import { type SuspensionSweepResult, suspensionSweep } from '../../physics/corner/sweep';
+
+/** The corner of one end of a build, on its tyre. */
+export function cornerOf({ suspension, drive }: BuildDocument, end: End): Assembled<Corner> {
+  const corner = suspension[end]?.corner;
+  const missing = missingOf({ [`hard points of the ${end} corner`]: corner, tyre: drive.tyre });
+  return missing.length > 0
+    ? { ok: false, missing }
+    : { ok: true, value: { ...corner!, end, tyreRadiusMm: drive.tyre!.radiusMm } };
+}
+
+export interface EndOfBuild {
+  corner: Corner;
+  bumpMm: number;
+  droopMm: number;
+  /** Of the rack to full lock; 0 at an end that does not steer. */
+  lockMm: number;
+  /** From full droop to full bump, straight ahead. */
+  sweep: SuspensionSweepResult;
+}
+
+/** What the document says of a corner that cannot be drawn. */
+export interface Undrawable {
+  readonly path: string;
+  readonly message: string;
+  readonly remedy?: string;
+}
+
+export type EndFound =
+  | { readonly ok: true; readonly value: EndOfBuild }
+  | { readonly ok: false; readonly missing: readonly string[]; readonly refused?: Undrawable };
+
+const STATIONS = 11;
+const known = new WeakMap<BuildDocument, Partial<Record<End, EndFound>>>();
+
+/** One end of a build through its travel, or what is missing, or at which point it makes no corner; worked out once a document. */
+export function endOf(document: BuildDocument, end: End): EndFound {
+  const own = known.get(document) ?? {};
+  known.set(document, own);
+  return (own[end] ??= workOut(document, end));
+}
+
+function workOut(document: BuildDocument, end: End): EndFound {
+  const corner = cornerOf(document, end);
+  if (!corner.ok) return corner;
+  const { bumpMm, droopMm } = document.suspension[end] ?? {};
+  const missing = missingOf({
+    [`bump travel of the ${end}`]: bumpMm,
+    [`droop travel of the ${end}`]: droopMm,
+  });
+  if (missing.length > 0) return { ok: false, missing };
+  try {
+    const sweep = suspensionSweep({ ...corner.value, travelMm: travelsOver(droopMm!, bumpMm!, STATIONS) });
+    return {
+      ok: true,
+      value: {
+        corner: corner.value,
+        bumpMm: bumpMm!,
+        droopMm: droopMm!,
+        lockMm: end === 'front' && steers(corner.value) ? (document.suspension.steering?.lockMm ?? 0) : 0,
+        sweep,
+      },
+    };
+  } catch (error) {
+    if (!(error instanceof CalcError)) throw error;
+    const { path, message, remedy } = error;
+    return {
+      ok: false,
+      missing: [`a ${end} corner that can move (${path === '' ? 'it' : path} ${message})`],
+      refused: { path, message, ...(remedy ? { remedy } : {}) },
+    };
+  }
+}
+
+export const steers = (corner: Corner): boolean =>
+  corner.kind === 'wishbones' || corner.kingpinLower !== undefined;
+
+/** Evenly from full droop to full bump, rest among them. */
+export function travelsOver(droopMm: number, bumpMm: number, count: number): number[] {
+  const below = Math.max(1, Math.round(((count - 1) * droopMm) / (droopMm + bumpMm)));
+  const above = Math.max(1, count - 1 - below);
+  return [
+    ...Array.from({ length: below }, (_, i) => -droopMm * (1 - i / below)),
+    0,
+    ...Array.from({ length: above }, (_, i) => (bumpMm * (i + 1)) / above),
+  ];
+}

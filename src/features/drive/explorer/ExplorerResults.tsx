@@ -1,0 +1,126 @@
+'use client';
+
+import dynamic from 'next/dynamic';
+import { memo, useCallback, useMemo, useState } from 'react';
+import { applyPatch } from '@/core/base/patch';
+import { takeRow } from '@/core/worked/drive/explorer';
+import type { SweepRow } from '@/core/physics/search/sweep';
+import { formatNumber } from '@/core/base/units/formatQuantity';
+import { useReader } from '@/ui/reader';
+import { useBuild } from '../../session/BuildContext';
+import { Charts } from '../../frame/Guarded';
+import { ExplorerRun } from './ExplorerRun';
+import { type NamedRow, startingRow } from './explorerRows';
+import { type Measure, ParetoChart } from './ParetoChart';
+import { PinnedRows } from './PinnedRows';
+
+const ExplorerTable = dynamic(() => import('./ExplorerTable').then((found) => found.ExplorerTable), {
+  ssr: false,
+});
+
+const SHOWN = { meets: 'meets the wish', best: 'cannot be bettered', all: 'all' } as const;
+type Shown = keyof typeof SHOWN;
+
+interface ExplorerResultsProps {
+  rows: readonly NamedRow[];
+  /** The car is no longer the one that the rows were worked out for. */
+  outdated: boolean;
+}
+
+/** Chart, run and table of a sweep; the ticking of the next one leaves them alone. */
+export const ExplorerResults = memo(function ExplorerResults({ rows, outdated }: ExplorerResultsProps) {
+  const { document, surface, library, edit, setGhost, closed } = useBuild();
+  const { reader } = useReader();
+  const [chosen, setShown] = useState<Shown>();
+  const [measure, setMeasure] = useState<Measure>('timeToDistanceS');
+  const [marked, setMarked] = useState<{
+    rows: readonly NamedRow[];
+    hovered?: number;
+    pinned: readonly number[];
+  }>({ rows, pinned: [] });
+  const { hovered, pinned } = marked.rows === rows ? marked : { hovered: undefined, pinned: [] };
+  const start = useMemo(
+    () => startingRow(rows, document.drive.motor?.libraryId, document.power.battery?.libraryId),
+    [rows, document.drive.motor?.libraryId, document.power.battery?.libraryId],
+  );
+  const shown: Shown = chosen ?? (rows.some(({ meetsGoal }) => meetsGoal) ? 'meets' : 'best');
+  const visible = useMemo(
+    () => rows.filter((row) => shown === 'all' || (shown === 'meets' ? row.meetsGoal : row.best)),
+    [rows, shown],
+  );
+
+  const onHover = useCallback(
+    (id: number) => setMarked((now) => ({ rows, hovered: id, pinned: now.rows === rows ? now.pinned : [] })),
+    [rows],
+  );
+  const onPin = useCallback(
+    (id: number) =>
+      setMarked((now) => {
+        const before = now.rows === rows ? now.pinned : [];
+        return {
+          rows,
+          hovered: id,
+          pinned: before.includes(id) ? before.filter((one) => one !== id) : [...before, id],
+        };
+      }),
+    [rows],
+  );
+  const patchOf = useCallback((row: SweepRow) => takeRow(document, row, library), [document, library]);
+  const onTake = useCallback((row: NamedRow) => edit(patchOf(row)), [edit, patchOf]);
+  const compare = (row: NamedRow) =>
+    setGhost({ label: `${row.motor}, ${row.pack}`, document: applyPatch(document, patchOf(row)) });
+
+  if (!surface) return null;
+  const current = rows[hovered ?? start ?? -1];
+  return (
+    <>
+      <Charts>
+        <ParetoChart
+          rows={rows}
+          measure={measure}
+          onMeasure={setMeasure}
+          hovered={current?.id}
+          onHover={onHover}
+          document={document}
+        />
+        <ExplorerRun
+          document={document}
+          surface={surface}
+          row={current}
+          patch={current ? patchOf(current) : undefined}
+          closed={closed}
+          onTake={onTake}
+          onCompare={compare}
+        />
+      </Charts>
+      <PinnedRows
+        rows={pinned.map((id) => rows[id]!)}
+        closed={closed}
+        onTake={onTake}
+        onUnpin={onPin}
+        onHover={onHover}
+      />
+      <div className="row" style={{ margin: '10px 0 6px' }}>
+        <div className="seg" role="group" aria-label="Which combinations">
+          {(Object.keys(SHOWN) as Shown[]).map((one) => (
+            <button key={one} type="button" aria-pressed={shown === one} onClick={() => setShown(one)}>
+              {SHOWN[one]}
+            </button>
+          ))}
+        </div>
+        <span className="quiet">
+          {formatNumber(visible.length, reader.locale, 6)} shown
+          {outdated ? '; the car has changed since, so try them again for exact figures' : ''}
+        </span>
+      </div>
+      <ExplorerTable
+        rows={visible}
+        pinned={pinned}
+        closed={closed}
+        onHover={onHover}
+        onTake={onTake}
+        onPin={onPin}
+      />
+    </>
+  );
+});

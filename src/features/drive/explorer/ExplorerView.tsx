@@ -1,0 +1,165 @@
+'use client';
+
+import { useMemo, useState } from 'react';
+import { overallRatio } from '@/core/car/document/drive';
+import { CalcError } from '@/core/base/errors';
+import { planExplorer } from '@/core/worked/drive/explorer';
+import type { RatioRange } from '@/core/physics/search/sweep';
+import { formatNumber } from '@/core/base/units/formatQuantity';
+import { QuantityField } from '@/ui/QuantityField';
+import { useReader } from '@/ui/reader';
+import { useBuild } from '../../session/BuildContext';
+import { SurfaceSwitch } from '../../frame/SurfaceSwitch';
+import { ExplorerResults } from './ExplorerResults';
+import { type NamedRow, usualRange } from './explorerRows';
+import { useSweep } from './useSweep';
+import { Apart } from '../../frame/Guarded';
+
+const NONE: readonly NamedRow[] = [];
+
+/** Every motor, pack and ratio at hand on this car. */
+export function ExplorerView() {
+  const { document, surface, library } = useBuild();
+  const { reader } = useReader();
+  const present = overallRatio(document.drive);
+  const [range, setRange] = useState<Partial<RatioRange>>(() => usualRange(present ?? 10));
+  const sweep = useSweep();
+  const plan = useMemo(
+    () =>
+      planOf(() =>
+        surface && complete(range) ? planExplorer(document, surface, library, range) : undefined,
+      ),
+    [document, surface, library, range],
+  );
+  const rows = sweep.rows ?? NONE;
+  const [swept, setSwept] = useState<{ document: unknown; surface: unknown }>();
+  if (!surface) return null;
+
+  const count = (value: number) => formatNumber(value, reader.locale, 6);
+  const meeting = rows.filter(({ meetsGoal }) => meetsGoal).length;
+  const begin = () => {
+    if (!plan || 'refused' in plan || !plan.ok) return;
+    setSwept({ document, surface });
+    sweep.start(document, surface, library, range as RatioRange, plan.value.count);
+  };
+
+  return (
+    <Apart>
+      <div className="ask">
+        <h1 className="answer" data-testid="explorer-answer">
+          {rows.length === 0 ? (
+            'Which motor, pack and ratio of those at hand would do it?'
+          ) : meeting === 0 ? (
+            <>
+              None of {count(rows.length)} combinations <b>meets the whole wish</b> on{' '}
+              {surface.name.toLowerCase()}; {count(rows.filter(({ best }) => best).length)} cannot be
+              bettered.
+            </>
+          ) : (
+            <>
+              <b>{count(meeting)}</b> of {count(rows.length)} combinations meet the wish on{' '}
+              {surface.name.toLowerCase()}; {count(rows.filter(({ best }) => best).length)} of all cannot be
+              bettered in speed, time and heat at once.
+            </>
+          )}
+        </h1>
+        <SurfaceSwitch />
+      </div>
+      <div className="row explorerbar">
+        <Range range={range} onChange={setRange} />
+        {sweep.progress ? (
+          <>
+            <progress value={sweep.progress.done} max={sweep.progress.of} aria-label="Sweep" />
+            <span role="status">
+              {count(sweep.progress.done)} of {count(sweep.progress.of)} combinations
+            </span>
+            <button type="button" className="btn" onClick={sweep.cancel}>
+              Cancel
+            </button>
+          </>
+        ) : plan && !('refused' in plan) && plan.ok ? (
+          <>
+            <button type="button" className="btn main" onClick={begin}>
+              Try {count(plan.value.count)} combinations
+            </button>
+            {plan.value.leftOut > 0 ? (
+              <span className="quiet">
+                {count(plan.value.leftOut)} pairs left out: too many volts for motor or controller
+              </span>
+            ) : null}
+          </>
+        ) : (
+          <span role="alert" style={{ color: 'var(--rust)' }}>
+            {plan && 'refused' in plan
+              ? plan.refused
+              : plan
+                ? `Needs ${plan.missing.join(', ')}.`
+                : 'Give the range of ratios.'}
+          </span>
+        )}
+      </div>
+      {rows.length > 0 ? (
+        <div style={{ opacity: sweep.progress ? 0.55 : 1 }} aria-busy={sweep.progress !== undefined}>
+          <ExplorerResults
+            rows={rows}
+            outdated={
+              sweep.progress === undefined &&
+              swept !== undefined &&
+              (swept.document !== document || swept.surface !== surface)
+            }
+          />
+        </div>
+      ) : (
+        <p className="quiet" style={{ marginTop: 10, maxWidth: 700 }}>
+          Each combination drives a full-throttle run and one cycle of how the pack is driven (chosen under
+          Heat), with the masses exchanged. The temperature is where the case comes to rest if the pack never
+          ended. Motors and packs come from the library.
+        </p>
+      )}
+    </Apart>
+  );
+}
+
+function Range({
+  range,
+  onChange,
+}: {
+  range: Partial<RatioRange>;
+  onChange(range: Partial<RatioRange>): void;
+}) {
+  const set = (key: keyof RatioRange) => (value: number | undefined) => onChange({ ...range, [key]: value });
+  const limits = { above: 0, to: 1000 };
+  return (
+    <>
+      <QuantityField
+        label="Ratios from"
+        quantity="ratio"
+        value={range.from}
+        limits={limits}
+        onChange={set('from')}
+      />
+      <QuantityField label="to" quantity="ratio" value={range.to} limits={limits} onChange={set('to')} />
+      <QuantityField
+        label="in steps of"
+        quantity="ratio"
+        value={range.step}
+        limits={limits}
+        onChange={set('step')}
+      />
+    </>
+  );
+}
+
+const complete = (range: Partial<RatioRange>): range is RatioRange =>
+  range.from !== undefined && range.to !== undefined && range.step !== undefined;
+
+function planOf<T>(plan: () => T): T | { refused: string } {
+  try {
+    return plan();
+  } catch (error) {
+    if (!(error instanceof CalcError)) throw error;
+    return {
+      refused: `Ratios, ${error.path.replace('ratios.', '')}: ${error.message.replace('ratios.to', 'the end')}${error.remedy ? `: ${error.remedy}` : ''}.`,
+    };
+  }
+}

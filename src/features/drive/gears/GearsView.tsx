@@ -1,0 +1,118 @@
+'use client';
+
+import { useState } from 'react';
+import type { Stage } from '@/core/car/document/drive';
+import { meshOrRefusal } from '@/core/verdict/drive/meshChecks';
+import { spurStages } from '@/core/worked/drive/stageMesh';
+import { formatNumber, formatText } from '@/core/base/units/formatQuantity';
+import { useReader } from '@/ui/reader';
+import { WorkingPanel } from '@/ui/working';
+import { useBuild } from '../../session/BuildContext';
+import { CheckFigure } from '../../frame/CheckFigure';
+import { SegmentChecks } from '../../frame/SegmentChecks';
+import { GearFiles } from './GearFiles';
+import { MeshSketch } from './MeshSketch';
+import { Teeth } from './Teeth';
+import { Apart } from '../../frame/Guarded';
+
+type Found = ReturnType<typeof meshOrRefusal> | undefined;
+
+/** Whether the spur gears mesh, drawn to scale and turning, and each as a file. */
+export function GearsView() {
+  const { document } = useBuild();
+  const stages = spurStages(document.drive);
+  const [chosen, choose] = useState<string>();
+  const stage = stages.find(({ id }) => id === chosen) ?? stages[0];
+  const found = stage ? meshed(stage) : undefined;
+  return (
+    <Apart>
+      <div className="ask">
+        {stage ? (
+          <GearsAnswer stage={stage} found={found} />
+        ) : (
+          <h1 className="answer">
+            No spur gears with their teeth yet: add a stage of spur gears on the left.
+          </h1>
+        )}
+        {stages.length > 1 ? (
+          <div className="seg" role="group" aria-label="Pair of gears" style={{ flex: 'none' }}>
+            {stages.map(({ id }, index) => (
+              <button key={id} type="button" aria-pressed={stage?.id === id} onClick={() => choose(id)}>
+                pair {index + 1}
+              </button>
+            ))}
+          </div>
+        ) : null}
+      </div>
+      {stage && found && 'mesh' in found ? (
+        <>
+          <MeshSketch stage={stage} centreMm={found.mesh.centreDistanceMm} />
+          {found.mesh.notes.map((note) => (
+            <p key={note} className="note">
+              {note}
+            </p>
+          ))}
+        </>
+      ) : null}
+      {stage ? <Teeth /> : null}
+      <SegmentChecks segment="drive" only={['gears.mesh', 'gears.tooth', 'gears.wear']} />
+      {stage && found && 'mesh' in found ? <GearFiles stage={stage} /> : null}
+      <WorkingPanel />
+    </Apart>
+  );
+}
+
+const meshed = (stage: Stage): Found => (stage.moduleMm === undefined ? undefined : meshOrRefusal(stage));
+
+function GearsAnswer({ stage, found }: { stage: Stage; found: Found }) {
+  const { checks } = useBuild();
+  const { reader } = useReader();
+  const pair = `${stage.pinionTeeth} and ${stage.wheelTeeth} teeth`;
+  if (!found) return <h1 className="answer">{pair}: give the module, and the mesh is worked out.</h1>;
+  if ('refused' in found)
+    return (
+      <h1 className="answer">
+        {pair} do <b>not mesh</b>: {found.refused}.
+      </h1>
+    );
+  const { mesh } = found;
+  const apart = formatText(mesh.centreDistanceMm, 'lengthMm', reader, 4);
+  const undercut = mesh.undercut[0]
+    ? ` The pinion is undercut: ${mesh.minTeethNoUndercut[0]} teeth would not be.`
+    : '';
+  const slot =
+    mesh.fitsSlot === undefined ? '' : mesh.fitsSlot ? ' The slot reaches it' : ' The slot does not reach it';
+  const tooth = checks.find(
+    ({ id, state }) => id === 'gears.tooth' && (state === 'over' || state === 'tight'),
+  );
+  return (
+    <h1 className="answer">
+      {tooth ? (
+        <>
+          <CheckFigure check="gears.tooth" title="the weakest tooth" tone={tooth.state}>
+            {tooth.state === 'over' ? 'It strips' : 'It holds, just'}
+          </CheckFigure>
+          : {tooth.why.replace(/^The/, 'the')}{' '}
+        </>
+      ) : null}
+      {tooth ? 'Shafts' : `${pair} mesh with the shafts`}{' '}
+      <CheckFigure check="gears.mesh" title="the mesh" tone={mesh.fitsSlot === false ? 'over' : ''}>
+        <span data-testid="centre-distance">{apart}</span>
+      </CheckFigure>{' '}
+      apart
+      {tooth ? (
+        '.'
+      ) : (
+        <>
+          , {formatNumber(mesh.contactRatioOpened, reader.locale, 3)} pairs in touch.{undercut}
+        </>
+      )}
+      {tooth && mesh.fitsSlot !== false ? '' : slot}
+      {slot && !(tooth && mesh.fitsSlot !== false)
+        ? mesh.pinionRange
+          ? `; it takes pinions of ${mesh.pinionRange.min} to ${mesh.pinionRange.max} teeth.`
+          : '.'
+        : ''}
+    </h1>
+  );
+}

@@ -1,0 +1,159 @@
+'use client';
+
+import { type CSSProperties, useMemo, useState } from 'react';
+import type { GearBody, Stage } from '@/core/car/document/drive';
+import { refusalInWords } from '@/core/car/labels/labels';
+import { CalcError } from '@/core/base/errors';
+import { gearOutline } from '@/core/physics/gears/outline';
+
+const [WIDTH, HEIGHT] = [760, 270];
+/** One pinion pitch in this long, s. */
+const PITCH_S = 1.2;
+/** Teeth of a pinion that the close-up shows across. */
+const CLOSE_MODULES = 9;
+/** Of the pitch circle. */
+const PLAIN_BORE_SHARE = 0.25;
+
+/** Both gears to scale from their true outlines, in mesh; on request each turns as a layer of its own, which costs no painting. */
+export function MeshSketch({ stage, centreMm }: { stage: Stage; centreMm: number }) {
+  const [turning, setTurning] = useState(false);
+  const [close, setClose] = useState(false);
+  const { pinionTeeth: z1, wheelTeeth: z2, moduleMm, helixDeg = 0, backlashMm = 0 } = stage;
+  const { pinion: one, wheel: two } = stage;
+  const gears = useMemo(
+    () => [
+      drawn({ teeth: z1!, moduleMm: moduleMm!, helixDeg, backlashMm }, one, [
+        'drive',
+        'stages',
+        stage.id,
+        'pinion',
+      ]),
+      drawn({ teeth: z2!, moduleMm: moduleMm!, helixDeg, backlashMm }, two, [
+        'drive',
+        'stages',
+        stage.id,
+        'wheel',
+      ]),
+    ],
+    [stage.id, z1, z2, one, two, moduleMm, helixDeg, backlashMm],
+  );
+  const size = moduleMm! / Math.cos((helixDeg * Math.PI) / 180);
+  const [r1, r2] = [(size * z1!) / 2 + 1.5 * moduleMm!, (size * z2!) / 2 + 1.5 * moduleMm!];
+  const contact = (centreMm * z1!) / (z1! + z2!);
+  const scale = close
+    ? WIDTH / (2 * CLOSE_MODULES * size)
+    : Math.min(WIDTH / (r1 + centreMm + r2), HEIGHT / (2 * Math.max(r1, r2)));
+  const left = close ? WIDTH / 2 - scale * contact : (WIDTH - scale * (r1 + centreMm + r2)) / 2 + scale * r1;
+  const places = [
+    { x: left, r: r1, from: 90, teeth: z1!, fill: 'var(--faint)' },
+    { x: left + scale * centreMm, r: r2, from: -90 + 180 / z2!, teeth: z2!, fill: 'var(--sheet)' },
+  ];
+  return (
+    <figure
+      className="chart"
+      data-testid="mesh-sketch"
+      style={{ width: `min(100%, ${WIDTH}px)`, marginTop: 8 }}
+    >
+      <figcaption>
+        <span>In mesh, to scale</span>
+        <span className="seg">
+          <button type="button" className="small" aria-pressed={turning} onClick={() => setTurning(!turning)}>
+            {turning ? 'stop' : 'turn it'}
+          </button>
+          <button type="button" className="small" aria-pressed={close} onClick={() => setClose(!close)}>
+            close up
+          </button>
+        </span>
+      </figcaption>
+      <div
+        className="mesh"
+        role="img"
+        aria-label={`Pinion of ${z1} teeth and wheel of ${z2} teeth in mesh, seen along the shafts.`}
+        style={{ height: HEIGHT }}
+      >
+        <div className="meshmid" style={{ width: WIDTH, height: HEIGHT }}>
+          {places.map(({ x, r, from, teeth, fill }, index) => (
+            <svg
+              key={index}
+              className={turning ? 'turning' : ''}
+              viewBox={`${-r} ${-r} ${2 * r} ${2 * r}`}
+              width={2 * r * scale}
+              height={2 * r * scale}
+              style={
+                {
+                  left: x - r * scale,
+                  top: HEIGHT / 2 - r * scale,
+                  '--from': `${from}deg`,
+                  animationDuration: `${teeth * PITCH_S}s`,
+                  animationDirection: index === 0 ? 'normal' : 'reverse',
+                } as CSSProperties
+              }
+            >
+              <path
+                d={gears[index]!.path}
+                fillRule="evenodd"
+                fill={fill}
+                stroke="var(--ink)"
+                strokeWidth={1.2 / scale}
+              />
+            </svg>
+          ))}
+          <i className="centreline" style={{ left, width: scale * centreMm, top: HEIGHT / 2 }} />
+        </div>
+      </div>
+      {gears.map(({ path, refused }, index) =>
+        refused ? (
+          <p key={index} className="note bad" role="alert">
+            The {index === 0 ? 'pinion' : 'wheel'}{' '}
+            {path === '' ? 'is not drawn' : 'is drawn with a small hole'}, because it cannot be made:{' '}
+            {refused}.
+          </p>
+        ) : null,
+      )}
+    </figure>
+  );
+}
+
+/** A gear with the hole that it has, or a small round one where that is not said yet or meets the root. */
+function drawn(
+  gear: { teeth: number; moduleMm: number; helixDeg: number; backlashMm: number },
+  { boreMm, flatDepthMm, hexAcrossFlatsMm, shift = 0 }: GearBody = {},
+  place: readonly string[] = [],
+): { path: string; refused?: string } {
+  const common = { ...gear, shift, pointsPerFlank: 10 };
+  const hole =
+    hexAcrossFlatsMm !== undefined ? { hexAcrossFlatsMm } : flatDepthMm !== undefined ? { flatDepthMm } : {};
+  try {
+    const { outline, bore } = gearOutline(
+      boreMm === undefined
+        ? { ...common, boreMm: PLAIN_BORE_SHARE * gear.moduleMm * gear.teeth }
+        : { ...common, boreMm, ...hole },
+    );
+    return { path: pathOf(outline) + pathOf(bore) };
+  } catch (error) {
+    if (!(error instanceof CalcError)) throw error;
+    return { path: withSmallHole(common), refused: refusalInWords(error, place) };
+  }
+}
+
+/** Nothing where the tooth itself cannot be drawn. */
+function withSmallHole(gear: {
+  teeth: number;
+  moduleMm: number;
+  helixDeg: number;
+  backlashMm: number;
+  shift: number;
+  pointsPerFlank: number;
+}): string {
+  try {
+    const { outline, bore } = gearOutline({ ...gear, boreMm: PLAIN_BORE_SHARE * gear.moduleMm * gear.teeth });
+    return pathOf(outline) + pathOf(bore);
+  } catch (error) {
+    if (!(error instanceof CalcError)) throw error;
+    return '';
+  }
+}
+
+/** Upward in the gear is downward on the screen. */
+const pathOf = (points: readonly (readonly [number, number])[]) =>
+  `M${points.map(([x, y]) => `${x.toFixed(3)},${(-y).toFixed(3)}`).join('L')}Z`;

@@ -1,0 +1,231 @@
+'use client';
+
+import { useRef, useState } from 'react';
+import { drivenOf, overallRatio, type Stage, stageRatio } from '@/core/car/document/drive';
+import { itemsOf } from '@/core/car/library/items';
+import { formatNumber } from '@/core/base/units/formatQuantity';
+import { useReader } from '@/ui/reader';
+import { useArrowSteps } from '@/ui/useArrowSteps';
+import { useSelectOnEntry } from '@/ui/useSelectOnEntry';
+import { newId } from '../../api';
+import { AddFrom } from '../../fields/AddFrom';
+import { useBuild } from '../../session/BuildContext';
+import { DocumentField, Group } from '../../fields/fields';
+
+const TEETH = { planetary: ['Sun teeth', 'Ring teeth'], default: ['Pinion teeth', 'Wheel teeth'] } as const;
+
+/** Reduction stages with their teeth; the ratio is turns of the motor a turn of the wheel. */
+export function Stages({ withAxle = false }: { withAxle?: boolean }) {
+  const { document, library, edit, closed, ghost } = useBuild();
+  const { reader } = useReader();
+  const ratio = overallRatio(document.drive);
+  const before = ghost ? overallRatio(ghost.document.drive) : undefined;
+  const stageKinds = itemsOf(library, 'stage');
+  const add = (itemId: string) => {
+    const item = stageKinds.find(({ id }) => id === itemId);
+    if (!item) return;
+    const id = `stage-${newId().slice(0, 8)}`;
+    edit([
+      {
+        path: ['drive', 'stages', id],
+        value: { id, kind: item.data.kind, efficiency: item.data.efficiency },
+      },
+    ]);
+  };
+  return (
+    <Group
+      title="Reduction"
+      aside={
+        ratio === undefined ? (
+          'no ratio yet'
+        ) : (
+          <span data-testid="ratio">
+            {before !== undefined && before !== ratio ? `${formatNumber(before, reader.locale, 4)} → ` : ''}
+            {formatNumber(ratio, reader.locale, 4)} : 1
+          </span>
+        )
+      }
+    >
+      {document.drive.stages.map((stage, index) => (
+        <StageRow
+          key={stage.id}
+          stage={stage}
+          index={index}
+          withAxle={withAxle && drivenOf(document.drive).length > 1}
+        />
+      ))}
+      {closed || document.drive.stages.length >= 8 ? null : (
+        <AddFrom
+          label="Add a stage"
+          options={stageKinds.map(({ id, data }) => [id, data.name] as const)}
+          onAdd={add}
+        />
+      )}
+      <details className="more">
+        <summary>Efficiencies</summary>
+        {document.drive.stages.map(({ id, kind }, index) => (
+          <DocumentField
+            key={id}
+            path={['drive', 'stages', id, 'efficiency']}
+            label={`Stage ${index + 1}, ${kind}`}
+          />
+        ))}
+        <DocumentField path={['drive', 'shaftEfficiency']} example={0.97} />
+      </details>
+    </Group>
+  );
+}
+
+function StageRow({ stage, index, withAxle }: { stage: Stage; index: number; withAxle: boolean }) {
+  const { edit, closed } = useBuild();
+  const { reader } = useReader();
+  const ratio = stageRatio(stage);
+  const names = stage.kind === 'planetary' ? TEETH.planetary : TEETH.default;
+  const path = (key: string) => ['drive', 'stages', stage.id, key];
+  return (
+    <div className="stage" role="group" aria-label={`Stage ${index + 1}, ${stage.kind}`}>
+      <span>{stage.kind}</span>
+      {stage.kind === 'direct' ? (
+        <span className="quiet" style={{ gridColumn: '2 / 5' }}>
+          no gears
+        </span>
+      ) : (
+        <>
+          <TeethStepper
+            label={`Stage ${index + 1}: ${names[0].toLowerCase()}`}
+            value={stage.pinionTeeth}
+            disabled={closed}
+            onChange={(value) => edit([{ path: path('pinionTeeth'), value }], `${stage.id}-pinion`)}
+          />
+          <span className="quiet">to</span>
+          <TeethStepper
+            label={`Stage ${index + 1}: ${names[1].toLowerCase()}`}
+            value={stage.wheelTeeth}
+            disabled={closed}
+            onChange={(value) => edit([{ path: path('wheelTeeth'), value }], `${stage.id}-wheel`)}
+          />
+        </>
+      )}
+      <span className="total">{ratio === undefined ? '' : formatNumber(ratio, reader.locale, 3)}</span>
+      <button
+        type="button"
+        className="plain"
+        aria-label={`Take stage ${index + 1} out`}
+        disabled={closed}
+        onClick={() => edit([{ path: ['drive', 'stages', stage.id], value: undefined }])}
+      >
+        ×
+      </button>
+      {withAxle ? (
+        <label className="serves">
+          serves{' '}
+          <select
+            aria-label={`Stage ${index + 1} serves`}
+            value={stage.on ?? ''}
+            disabled={closed}
+            onChange={(event) => edit([{ path: path('on'), value: event.target.value || undefined }])}
+          >
+            <option value="">both axles</option>
+            <option value="front">the front axle</option>
+            <option value="rear">the rear axle</option>
+          </select>
+        </label>
+      ) : null}
+    </div>
+  );
+}
+
+const MOST_TEETH = 1000;
+
+/** A whole number with a button on either side; the arrow keys step too. */
+function TeethStepper({
+  label,
+  value,
+  disabled,
+  onChange,
+}: {
+  label: string;
+  value: number | undefined;
+  disabled: boolean;
+  onChange(value: number | undefined): void;
+}) {
+  const { session } = useBuild();
+  const [text, setText] = useState<string>();
+  const before = useRef(value);
+  const entry = useSelectOnEntry();
+  const arrowSteps = useArrowSteps(() => session.endStep());
+  const bad = text !== undefined && text !== '' && !isTeeth(text);
+  const step = (by: number) => {
+    setText(undefined);
+    onChange(Math.max(1, Math.min(MOST_TEETH, (value ?? 20) + by)));
+  };
+  return (
+    <span className="stepper">
+      <button
+        type="button"
+        tabIndex={-1}
+        aria-label={`${label}: one less`}
+        disabled={disabled}
+        onClick={() => {
+          session.endStep();
+          step(-1);
+        }}
+      >
+        −
+      </button>
+      <input
+        aria-label={label}
+        inputMode="numeric"
+        disabled={disabled}
+        value={text ?? value ?? ''}
+        aria-invalid={bad}
+        title={bad ? `${label}: a whole number from 1 to ${MOST_TEETH}` : undefined}
+        onChange={(event) => {
+          const typed = event.target.value.trim();
+          setText(typed);
+          if (typed === '') onChange(undefined);
+          else if (isTeeth(typed)) onChange(Number(typed));
+        }}
+        onFocus={(event) => {
+          before.current = value;
+          entry.onFocus(event);
+        }}
+        onMouseUp={entry.onMouseUp}
+        onBlur={() => {
+          if (!bad) setText(undefined);
+          session.endStep();
+        }}
+        onKeyDown={(event) => {
+          if (event.key === 'Escape') {
+            setText(undefined);
+            if (before.current !== value) onChange(before.current);
+          }
+          arrowSteps(event);
+          const by = event.key === 'ArrowUp' ? 1 : event.key === 'ArrowDown' ? -1 : 0;
+          if (by === 0) return;
+          event.preventDefault();
+          step(by);
+        }}
+      />
+      <button
+        type="button"
+        tabIndex={-1}
+        aria-label={`${label}: one more`}
+        disabled={disabled}
+        onClick={() => {
+          session.endStep();
+          step(1);
+        }}
+      >
+        +
+      </button>
+      {bad ? (
+        <span role="alert" className="hidden">
+          {label}: a whole number from 1 to {MOST_TEETH}
+        </span>
+      ) : null}
+    </span>
+  );
+}
+
+const isTeeth = (text: string) => /^\d{1,4}$/.test(text) && Number(text) >= 1 && Number(text) <= MOST_TEETH;

@@ -1,0 +1,124 @@
+'use client';
+
+import type { Tooth } from '@/core/worked/drive/toothOfBuild';
+import { CAUSE_WORDS } from '@/core/worked/drive/peakTorque';
+import { formatNumber, formatText } from '@/core/base/units/formatQuantity';
+import { useReader } from '@/ui/reader';
+import { useBuild } from '../../session/BuildContext';
+import { useWorked } from '../../session/useWorked';
+import { workerOf } from '@/workers/clients';
+
+/** Every gear against what would strip it, how wide it must be, and how long its flank lasts. */
+export function Teeth() {
+  const { document, surface, ghost } = useBuild();
+  const other = useWorked(
+    surface && ghost ? () => workerOf('drive').teeth(ghost.document, surface) : undefined,
+    [ghost?.document, surface],
+  );
+  const found = useWorked(surface ? () => workerOf('drive').teeth(document, surface) : undefined, [
+    document,
+    surface,
+  ]);
+  if (!surface) return <p className="quiet">What strips the teeth is worked out once a surface is chosen.</p>;
+  if (!found.value)
+    return found.refused ? (
+      <p role="alert" className="note bad">
+        {found.refused.message}
+      </p>
+    ) : (
+      <p className="quiet">Loading the teeth…</p>
+    );
+  if (!found.value.ok)
+    return (
+      <p className="note">
+        What strips the teeth is not worked out yet: it needs {found.value.missing.join(', ')}.
+      </p>
+    );
+  const teeth = found.value.value;
+  const before = (tooth: Tooth) =>
+    ghost && other.value?.ok
+      ? other.value.value.find(({ stage, role }) => stage.id === tooth.stage.id && role === tooth.role)
+          ?.bending.margin
+      : undefined;
+  return (
+    <section
+      className="gridbox"
+      aria-label="Teeth"
+      style={{ marginTop: 10, opacity: found.stale ? 0.55 : 1 }}
+      aria-busy={found.stale}
+    >
+      <table className="grid tight">
+        <thead>
+          <tr>
+            <th>Weakest first</th>
+            <th className="num">Sees</th>
+            <th>from</th>
+            <th className="num">Strips at</th>
+            <th className="num">Margin</th>
+            <th className="num">Width that holds twice</th>
+            <th className="num">Worn out in</th>
+            <th className="num">Runs at</th>
+          </tr>
+        </thead>
+        <tbody>
+          {teeth.map((tooth) => (
+            <ToothRow
+              key={`${tooth.stage.id}-${tooth.role}`}
+              tooth={tooth}
+              ghost={
+                before(tooth) === undefined ? undefined : { label: ghost!.label, margin: before(tooth)! }
+              }
+            />
+          ))}
+        </tbody>
+      </table>
+    </section>
+  );
+}
+
+function ToothRow({
+  tooth: { stage, role, teeth, material, load, torqueNm, temperatureC, bending, worn },
+  ghost,
+}: {
+  tooth: Tooth;
+  ghost: { label: string; margin: number } | undefined;
+}) {
+  const { reader } = useReader();
+  const { margin, torqueAtMargin1Nm, faceWidthForMargin2Mm } = bending;
+  const tone = margin === undefined ? '' : margin < 1 ? 'var(--rust)' : margin < 1.5 ? 'var(--ochre)' : '';
+  return (
+    <tr data-tooth={`${stage.id}-${role}`}>
+      <td>
+        <b>
+          {role === 'pinion' ? 'Pinion' : 'Wheel'}, {teeth}
+        </b>{' '}
+        <span className="quiet">{material.name.toLowerCase()}</span>
+      </td>
+      <td className="num">{formatText(torqueNm, 'torqueNm', reader)}</td>
+      <td className="quiet">{CAUSE_WORDS[load.by]}</td>
+      <td className="num">
+        {bending.allowableMpa === 0 ? 'soft' : formatText(torqueAtMargin1Nm, 'torqueNm', reader)}
+      </td>
+      <td className="num" style={{ color: tone, fontWeight: tone ? 650 : 400 }}>
+        {margin === undefined ? '—' : formatNumber(margin, reader.locale, 3)}
+        {ghost ? (
+          <span className="ghostvalue">
+            {' '}
+            {ghost.label}: {formatNumber(ghost.margin, reader.locale, 3)}
+          </span>
+        ) : null}
+      </td>
+      <td className="num">
+        {faceWidthForMargin2Mm === undefined ? '—' : formatText(faceWidthForMargin2Mm, 'lengthMm', reader)}
+      </td>
+      <td className="num">
+        {worn?.hoursToWearLimit === undefined
+          ? 'no wear figure'
+          : worn.hoursToWearLimit > 1000
+            ? 'over 1000 h'
+            : formatText(worn.hoursToWearLimit, 'hours', reader)}
+      </td>
+      <td className="num">{formatText(temperatureC, 'temperatureC', reader)}</td>
+    </tr>
+  );
+}

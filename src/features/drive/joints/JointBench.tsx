@@ -1,0 +1,169 @@
+'use client';
+
+import { materialForBuild } from '@/core/car/library/items';
+import { type Shaft, stageRatio } from '@/core/car/document/drive';
+import { PINION_JOINTS } from '@/core/car/document/heat';
+import { JOINT_NAMES } from '@/core/car/labels/heatWords';
+import {
+  USUAL_PIN_MM,
+  USUAL_SCREW_N,
+  usualInterferenceMm,
+  motorStage,
+} from '@/core/worked/drive/jointOfBuild';
+import { newId } from '../../api';
+import { AddFrom } from '../../fields/AddFrom';
+import { useBuild } from '../../session/BuildContext';
+import { DocumentChoice, DocumentField, Group } from '../../fields/fields';
+import { LibraryPick } from '../../fields/LibraryPick';
+import { Knocks } from './Knocks';
+import { Fields } from '../../frame/Guarded';
+
+const SHAFT_NAMES: Readonly<Record<Shaft['kind'], string>> = { axle: 'Wheel axle', long: 'Long shaft' };
+
+/** How pinion and wheel are held, and every shaft. */
+export function JointBench() {
+  const { document, edit, closed } = useBuild();
+  const stage = motorStage(document);
+  const { shafts = [] } = document.drive;
+  const add = (kind: string) => {
+    const id = `shaft-${newId().slice(0, 8)}`;
+    edit([{ path: ['drive', 'shafts'], value: [...shafts, { id, kind }] }]);
+  };
+  return (
+    <Fields>
+      <Group title="Pinion on the motor's shaft">
+        <DocumentChoice
+          path={['drive', 'heat', 'pinionJoint']}
+          label="Held by"
+          empty="not said"
+          options={PINION_JOINTS.map((one) => [one, JOINT_NAMES[one]] as const)}
+        />
+        {stage ? (
+          <PinionFields
+            id={stage.id}
+            usualInterference={
+              stage.pinion?.material ? usualInterferenceMm(stage.pinion.material) : undefined
+            }
+            usualLength={stage.faceWidthMm}
+          />
+        ) : (
+          <p className="quiet">Add spur gears under Gears first.</p>
+        )}
+      </Group>
+      <Group title="Wheel on its hex">
+        <LibraryPick kind="material" path={['drive', 'wheelHex', 'material']} copy={materialForBuild} />
+        <DocumentField path={['drive', 'wheelHex', 'acrossFlatsMm']} label="Across flats" example={12} />
+        <DocumentField path={['drive', 'wheelHex', 'lengthMm']} label="Depth" example={5} />
+      </Group>
+      {shafts.map((shaft, index) => (
+        <ShaftFields
+          key={shaft.id}
+          shaft={shaft}
+          title={`${SHAFT_NAMES[shaft.kind]}${shafts.filter(({ kind }) => kind === shaft.kind).length > 1 ? ` ${index + 1}` : ''}`}
+        />
+      ))}
+      {closed || shafts.length >= 8 ? null : (
+        <AddFrom
+          label="Add a shaft"
+          options={[
+            ['axle', 'Wheel axle'],
+            ['long', 'Long shaft'],
+          ]}
+          onAdd={add}
+        />
+      )}
+      <div style={{ height: 12 }} />
+      <Knocks kerb />
+      <p className="quiet" style={{ fontSize: 12 }}>
+        Retaining compound and instant glue give off fumes and bond skin: gloves and fresh air. Let a motor
+        cool before you pull a pinion.
+      </p>
+    </Fields>
+  );
+}
+
+function PinionFields({
+  id,
+  usualInterference,
+  usualLength,
+}: {
+  id: string;
+  usualInterference?: number;
+  usualLength?: number;
+}) {
+  const { document } = useBuild();
+  const path = (key: string) => ['drive', 'stages', id, 'pinion', key];
+  const joint = document.drive.heat?.pinionJoint;
+  return (
+    <>
+      <LibraryPick kind="material" path={path('material')} copy={materialForBuild} />
+      <DocumentField path={path('boreMm')} label="Shaft" example={3.17} />
+      <DocumentField path={path('hubLengthMm')} label="Length on the shaft" usual={usualLength} />
+      <DocumentField path={path('flatDepthMm')} label="Flat, depth" example={0.4} />
+      <details className="more" open={joint === 'printed' || joint === 'screw' || joint === 'pin'}>
+        <summary>Press fit, screw and pin</summary>
+        <DocumentField
+          path={path('interferenceMm')}
+          label="Bore under the shaft by"
+          usual={usualInterference}
+          digits={3}
+        />
+        <DocumentField path={path('screwForceN')} label="Set screw presses with" usual={USUAL_SCREW_N} />
+        <DocumentField path={path('pinMm')} label="Cross pin" usual={USUAL_PIN_MM} />
+      </details>
+    </>
+  );
+}
+
+function ShaftFields({ shaft, title }: { shaft: Shaft; title: string }) {
+  const { document, edit, closed } = useBuild();
+  const path = (key: string) => ['drive', 'shafts', shaft.id, key];
+  const stages = document.drive.stages.filter((stage) => stageRatio(stage) !== undefined);
+  return (
+    <Group
+      title={title}
+      aside={
+        closed ? undefined : (
+          <button
+            type="button"
+            className="link"
+            aria-label={`Take out: ${title}`}
+            onClick={() => edit([{ path: ['drive', 'shafts', shaft.id], value: undefined }])}
+          >
+            take out
+          </button>
+        )
+      }
+    >
+      <LibraryPick kind="material" path={path('material')} copy={materialForBuild} />
+      <DocumentField path={path('diameterMm')} label="Diameter" example={5} />
+      <DocumentField path={path('boreMm')} label="Bored" usual={0} />
+      {shaft.kind === 'axle' ? (
+        <DocumentField path={path('overhangMm')} example={12} />
+      ) : (
+        <>
+          <DocumentField path={path('spanMm')} example={190} />
+          <div className="field">
+            <label>
+              <input
+                type="checkbox"
+                checked={shaft.halves ?? false}
+                disabled={closed}
+                onChange={(event) =>
+                  edit([{ path: path('halves'), value: event.target.checked || undefined }])
+                }
+                style={{ width: 'auto' }}
+              />{' '}
+              a bearing in the middle
+            </label>
+          </div>
+          <DocumentChoice
+            path={path('behind')}
+            empty="the first stage"
+            options={stages.map(({ id, kind }, index) => [id, `stage ${index + 1}, ${kind}`] as const)}
+          />
+        </>
+      )}
+    </Group>
+  );
+}

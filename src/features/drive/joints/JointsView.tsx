@@ -1,0 +1,265 @@
+'use client';
+
+import type { JointsOnSurface } from '@/core/verdict/drive/gearLife';
+import { JOINT_NAMES } from '@/core/car/labels/heatWords';
+import type { HeldBy } from '@/core/worked/drive/jointOfBuild';
+import { CAUSE_WORDS } from '@/core/worked/drive/peakTorque';
+import type { ShaftFound } from '@/core/worked/drive/shaftOfBuild';
+import { formatNumber, formatText } from '@/core/base/units/formatQuantity';
+import { useReader } from '@/ui/reader';
+import { WorkingPanel } from '@/ui/working';
+import { useBuild } from '../../session/BuildContext';
+import { CheckFigure } from '../../frame/CheckFigure';
+import { SegmentChecks } from '../../frame/SegmentChecks';
+import { SurfaceSwitch } from '../../frame/SurfaceSwitch';
+import { useWorked } from '../../session/useWorked';
+import { workerOf } from '@/workers/clients';
+import { Apart } from '../../frame/Guarded';
+
+/** What holds the pinion and the wheel, side by side where it is hot, and how the shafts fare. */
+export function JointsView() {
+  const { document, surface } = useBuild();
+  const found = useWorked(surface ? () => workerOf('drive').joints(document, surface) : undefined, [
+    document,
+    surface,
+  ]);
+  if (!found.value)
+    return (
+      <h1 className="answer quiet">{found.refused ? found.refused.message : 'Working out what holds…'}</h1>
+    );
+  const { pinion, wheel, shafts } = found.value;
+  return (
+    <Apart>
+      <div className="ask">
+        <JointAnswer found={found.value} />
+        <SurfaceSwitch />
+      </div>
+      <div style={{ opacity: found.stale ? 0.55 : 1 }} aria-busy={found.stale}>
+        {pinion.held ? (
+          <SideBySide
+            held={pinion.held}
+            askedNm={pinion.asked!.torqueNm}
+            temperatureC={pinion.temperatureC!}
+          />
+        ) : null}
+        {'result' in wheel ? <HexRow wheel={wheel} /> : null}
+        {shafts.length > 0 ? <Shafts shafts={shafts} /> : null}
+      </div>
+      <SegmentChecks
+        segment="drive"
+        only={['joint.pinion', 'joint.wheel', 'shaft.strength', 'shaft.whirl']}
+      />
+      <WorkingPanel />
+    </Apart>
+  );
+}
+
+function JointAnswer({ found: { pinion } }: { found: JointsOnSurface }) {
+  const { document } = useBuild();
+  const { reader } = useReader();
+  const kind = document.drive.heat?.pinionJoint;
+  if (!pinion.held)
+    return (
+      <h1 className="answer">
+        What holds the pinion is not worked out yet: it needs {pinion.missing!.join(', ')}.
+      </h1>
+    );
+  const asks = (
+    <>
+      {CAUSE_WORDS[pinion.asked!.by]} asks {formatText(pinion.asked!.torqueNm, 'torqueNm', reader)} of the
+      motor&rsquo;s shaft, at {formatText(pinion.temperatureC!, 'temperatureC', reader)}
+    </>
+  );
+  const own = pinion.held.find((one) => one.kind === kind);
+  if (!kind || !own) return <h1 className="answer">Say what holds the pinion: {asks}.</h1>;
+  if ('needs' in own)
+    return (
+      <h1 className="answer">
+        The {JOINT_NAMES[kind]} needs its {own.needs}: {asks}.
+      </h1>
+    );
+  const { torqueNm, margin = Infinity, splits } = own.result;
+  const tone = splits || margin < 1 ? 'over' : margin < 1.5 ? 'tight' : '';
+  return (
+    <h1 className="answer">
+      The pinion, held by {JOINT_NAMES[kind].replace(/, \d+ °C$/, '')}, carries{' '}
+      <CheckFigure check="joint.pinion" title="the pinion on its shaft" tone={tone}>
+        <span data-testid="pinion-carries">{formatText(torqueNm, 'torqueNm', reader)}</span>
+      </CheckFigure>
+      ; {asks}.
+    </h1>
+  );
+}
+
+const [BAR_WIDTH, BAR_SCALE] = [180, 3];
+
+/** Each way to hold it as a bar against what is asked; a bar ends at three times that. */
+function SideBySide({
+  held,
+  askedNm,
+  temperatureC,
+}: {
+  held: readonly HeldBy[];
+  askedNm: number;
+  temperatureC: number;
+}) {
+  const { document, edit, closed } = useBuild();
+  const { reader } = useReader();
+  const chosen = document.drive.heat?.pinionJoint;
+  const order = [...held].sort((a, b) => carried(b) - carried(a));
+  return (
+    <section className="gridbox" aria-label="Ways to hold the pinion" style={{ marginTop: 12 }}>
+      <table className="grid tight">
+        <thead>
+          <tr>
+            <th>Held by</th>
+            <th className="num">Carries at {formatText(temperatureC, 'temperatureC', reader)}</th>
+            <th>against what is asked</th>
+            <th className="num">Margin</th>
+            <th className="num">Lets go at</th>
+            <th />
+          </tr>
+        </thead>
+        <tbody>
+          {order.map((one) => {
+            const result = 'result' in one ? one.result : undefined;
+            const over = result && (result.splits || (result.margin ?? 0) < 1);
+            return (
+              <tr key={one.kind} data-joint={one.kind}>
+                <td>{one.kind === chosen ? <b>{plain(one)}</b> : plain(one)}</td>
+                <td className="num">{result ? formatText(result.torqueNm, 'torqueNm', reader) : '—'}</td>
+                <td>
+                  {result ? (
+                    <Bar share={result.splits ? 0 : result.torqueNm / askedNm} over={Boolean(over)} />
+                  ) : (
+                    <span className="quiet">needs {'needs' in one ? one.needs : ''}</span>
+                  )}
+                </td>
+                <td className="num" style={over ? { color: 'var(--rust)', fontWeight: 650 } : undefined}>
+                  {result?.splits
+                    ? 'splits'
+                    : result?.margin === undefined
+                      ? ''
+                      : formatNumber(result.margin, reader.locale, 2)}
+                </td>
+                <td className="num">
+                  {result?.softensAtC === undefined
+                    ? ''
+                    : formatText(result.softensAtC, 'temperatureC', reader)}
+                </td>
+                <td>
+                  {one.kind === chosen ? (
+                    <span className="quiet">as it is</span>
+                  ) : (
+                    <span className="remedy">
+                      <button
+                        type="button"
+                        disabled={closed}
+                        aria-label={`Hold it by ${plain(one)}`}
+                        onClick={() => edit([{ path: ['drive', 'heat', 'pinionJoint'], value: one.kind }])}
+                      >
+                        take
+                      </button>
+                    </span>
+                  )}
+                </td>
+              </tr>
+            );
+          })}
+        </tbody>
+      </table>
+    </section>
+  );
+}
+
+function HexRow({
+  wheel: { asked, temperatureC, result },
+}: {
+  wheel: Extract<JointsOnSurface['wheel'], { result: object }>;
+}) {
+  const { reader } = useReader();
+  const over = (result.margin ?? Infinity) < 1;
+  return (
+    <p style={{ marginTop: 8 }} data-testid="hex">
+      <b>Wheel on its hex</b> carries {formatText(result.torqueNm, 'torqueNm', reader)} at{' '}
+      {formatText(temperatureC, 'temperatureC', reader)}{' '}
+      <span style={{ display: 'inline-block', verticalAlign: 'middle' }}>
+        <Bar share={result.torqueNm / asked.torqueNm} over={over} />
+      </span>{' '}
+      {CAUSE_WORDS[asked.by]} asks {formatText(asked.torqueNm, 'torqueNm', reader)}.
+    </p>
+  );
+}
+
+const carried = (one: HeldBy) => ('result' in one ? (one.result.splits ? 0 : one.result.torqueNm) : -1);
+const plain = ({ kind }: HeldBy) => JOINT_NAMES[kind].replace(/, \d+ °C$/, '');
+
+function Bar({ share, over }: { share: number; over: boolean }) {
+  const length = Math.min(1, share / BAR_SCALE) * BAR_WIDTH;
+  return (
+    <svg width={BAR_WIDTH + 2} height={14} aria-hidden="true">
+      <rect x={0} y={3} width={length} height={8} fill={over ? 'var(--rust)' : 'var(--moss)'} />
+      {share > BAR_SCALE ? (
+        <path d={`M${BAR_WIDTH - 7} 1 l-4 12 m6 -12 l-4 12`} stroke="var(--paper)" strokeWidth={2} />
+      ) : null}
+      <line
+        x1={BAR_WIDTH / BAR_SCALE}
+        x2={BAR_WIDTH / BAR_SCALE}
+        y1={0}
+        y2={14}
+        stroke="var(--ink)"
+        strokeWidth={2}
+      />
+    </svg>
+  );
+}
+
+function Shafts({ shafts }: { shafts: readonly ShaftFound[] }) {
+  const { reader } = useReader();
+  const text = (value: number | undefined, quantity: 'rpm' | 'forceN' | 'torqueNm') =>
+    value === undefined || value === 0 ? '—' : formatText(value, quantity, reader);
+  return (
+    <section className="gridbox" aria-label="Shafts" style={{ marginTop: 12 }}>
+      <table className="grid tight">
+        <thead>
+          <tr>
+            <th>Shaft</th>
+            <th className="num">Twisted by</th>
+            <th className="num">Bent by</th>
+            <th className="num">Strength margin</th>
+            <th className="num">Turns</th>
+            <th className="num">Whips at</th>
+            <th>One long shaft or two halves</th>
+          </tr>
+        </thead>
+        <tbody>
+          {shafts.map(({ shaft, torque, forceN, bentBy, result, maxRpm, other }) => (
+            <tr key={shaft.id} data-shaft={shaft.id}>
+              <td>
+                <b>{shaft.kind === 'axle' ? 'Wheel axle' : 'Long shaft'}</b>{' '}
+                <span className="quiet">
+                  {formatText(shaft.diameterMm!, 'lengthMm', reader)}, {shaft.material!.name.toLowerCase()}
+                </span>
+              </td>
+              <td className="num">{text(torque.torqueNm, 'torqueNm')}</td>
+              <td className="num">
+                {text(forceN, 'forceN')}
+                {bentBy ? <span className="quiet"> {bentBy}</span> : null}
+              </td>
+              <td className="num">
+                {result.margin === undefined ? '—' : formatNumber(result.margin, reader.locale, 3)}
+              </td>
+              <td className="num">{text(maxRpm, 'rpm')}</td>
+              <td className="num">{text(result.whirlRpm, 'rpm')}</td>
+              <td className="quiet">
+                {other
+                  ? `${other.halves ? 'one: ' : 'two halves: '}margin ${formatNumber(result.whirlMargin!, reader.locale, 2)}; ${other.halves ? 'two halves' : 'one'}: ${formatNumber(other.whirlMargin, reader.locale, 2)}`
+                  : ''}
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </section>
+  );
+}

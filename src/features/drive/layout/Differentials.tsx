@@ -1,0 +1,90 @@
+'use client';
+
+import { useMemo } from 'react';
+import { differentialsOf, type AxleStory } from '@/core/worked/drive/differentialOfBuild';
+import { formatNumber, formatText } from '@/core/base/units/formatQuantity';
+import { useReader } from '@/ui/reader';
+import { useBuild } from '../../session/BuildContext';
+
+const SAYS = {
+  open: 'turns freely in corners; the light wheel spins and the other waits',
+  limited: 'sends the other wheel some of what the light one cannot carry',
+  locked: 'both wheels always turn alike: pulls to the last, and scrubs in corners',
+} as const;
+
+/** What each driven axle puts down on the straight, in a corner and with one wheel light. */
+export function Differentials() {
+  const { document, surface } = useBuild();
+  const { reader } = useReader();
+  const stories = useMemo(() => (surface ? differentialsOf(document, surface) : []), [document, surface]);
+  if (stories.length === 0) return null;
+  const force = (value: number) => formatText(value, 'forceN', reader);
+  const skid = stories[0]!.straight.skid;
+  return (
+    <section aria-label="Differentials" className="gridbox" style={{ marginTop: 12 }}>
+      {document.drive.motorsAt === 'wheel' ? (
+        <p className="note">
+          Each wheel has a motor of its own, so there is no differential: a light wheel spins alone, and the
+          others keep their pull.
+        </p>
+      ) : (
+        <>
+          <h2 className="cap">At the limit of the tyres on {surface!.name.toLowerCase()}</h2>
+          <table className="grid tight">
+            <thead>
+              <tr>
+                <th>Axle</th>
+                <th className="num">On the straight</th>
+                <th className="num">One wheel light</th>
+                <th>In a tight corner</th>
+                <th>What it does</th>
+              </tr>
+            </thead>
+            <tbody>
+              {stories.map((story) => (
+                <tr key={story.axle}>
+                  <td>
+                    <b>{story.axle}</b>, {story.kind === 'limited' ? 'limited slip' : story.kind}
+                  </td>
+                  <td className="num">{force(story.straight.driveN)}</td>
+                  <td className="num">{force(story.light.driveN)}</td>
+                  <td>
+                    {corner(
+                      story,
+                      (value) => formatNumber(value, reader.locale, 2),
+                      (value) => formatText(value, 'torqueNm', reader),
+                    )}
+                  </td>
+                  <td className="quiet">
+                    {SAYS[story.kind]}
+                    {story.straight.clutchSlips ? '; the slip clutch gives before the tyres do' : ''}
+                  </td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        </>
+      )}
+      {skid ? (
+        <p className="note">
+          Turning by driving the sides apart at {formatText(1, 'speedMps', reader)} each way:{' '}
+          {formatNumber(skid.yawRateDegPerS, reader.locale, 3)} ° a second on the spot,{' '}
+          {formatText(skid.wheelTorqueNm, 'torqueNm', reader)} at every wheel and{' '}
+          {formatText(skid.powerW, 'powerW', reader)} in the tyres. No steering linkage to break, at the price
+          of tyres and pack.
+        </p>
+      ) : null}
+    </section>
+  );
+}
+
+function corner(
+  { kind, corner: found }: AxleStory,
+  number: (value: number) => string,
+  torque: (value: number) => string,
+): string {
+  const apart = `wheels ${number(found.speedDifferencePct ?? 0)} % apart`;
+  return kind === 'locked' && found.scrubMomentNm !== undefined
+    ? `${apart}, scrubs ${torque(found.scrubMomentNm)} against the turn`
+    : apart;
+}

@@ -1,0 +1,184 @@
+'use client';
+
+import { overallRatio } from '@/core/car/document/drive';
+import { applyPatch } from '@/core/base/patch';
+import { meetingStretch, type RatioBand } from '@/core/worked/drive/ratioBand';
+import { gearedStage, teethWithin } from '@/core/worked/drive/teeth';
+import { gearsAtHand } from '@/core/car/library/items';
+import { formatNumber, formatText } from '@/core/base/units/formatQuantity';
+import { useReader } from '@/ui/reader';
+import { WorkingPanel } from '@/ui/working';
+import { useBuild } from '../../session/BuildContext';
+import { CheckFigure } from '../../frame/CheckFigure';
+import { SegmentChecks } from '../../frame/SegmentChecks';
+import { SurfaceSwitch } from '../../frame/SurfaceSwitch';
+import { useWorked } from '../../session/useWorked';
+import { workerOf } from '@/workers/clients';
+import { RatioStrip } from './RatioStrip';
+import { Apart } from '../../frame/Guarded';
+
+const RATIO_CHECKS = ['drive.ratio', 'drive.speed', 'drive.time', 'drive.heat'];
+const MOST_CHOICES = 6;
+
+/** The ratios that meet the wish without cooking, on every surface of the brief, and the teeth that reach them. */
+export function RatioView() {
+  const { document, surface } = useBuild();
+  const { surfaces } = document.brief;
+  const found = useWorked(
+    surfaces.length > 0 ? () => workerOf('drive').band(document, surfaces) : undefined,
+    [document],
+  );
+  if (!found.value) return <h1 className="answer quiet">Trying every ratio with a run and a whole pack…</h1>;
+  const bands = surfaces.flatMap(({ id, name }, index) => {
+    const band = found.value![index];
+    return band?.ok ? [{ id, name, band: band.value }] : [];
+  });
+  const missing = found.value.find((one) => !one.ok);
+  if (missing && !missing.ok)
+    return <h1 className="answer">Not worked out yet: it needs {missing.missing.join(', ')}.</h1>;
+  const shown = bands.find(({ id }) => id === surface?.id) ?? bands[0];
+  if (!shown) return null;
+  const [longest, shortest] = [
+    Math.min(...bands.map(({ band }) => band.stretches[0]!.from)),
+    Math.max(...bands.map(({ band }) => band.stretches.at(-1)!.to)),
+  ];
+  return (
+    <Apart>
+      <div className="ask">
+        <RatioAnswer band={shown.band} surface={shown.name} />
+        <SurfaceSwitch />
+      </div>
+      <div style={{ opacity: found.stale ? 0.55 : 1 }} aria-busy={found.stale}>
+        <RatioStrip bands={bands} from={longest} to={shortest} />
+      </div>
+      <TeethChoices bands={bands} />
+      <SegmentChecks segment="drive" only={RATIO_CHECKS} />
+      <WorkingPanel />
+    </Apart>
+  );
+}
+
+function RatioAnswer({ band, surface }: { band: RatioBand; surface: string }) {
+  const { reader } = useReader();
+  const ratio = (value: number) => formatNumber(value, reader.locale, 3);
+  const meets = meetingStretch(band.stretches);
+  const tone = band.present.verdict === 'meets' ? '' : 'over';
+  return (
+    <h1 className="answer">
+      <CheckFigure check="drive.rotation" title="the ratio" tone={tone}>
+        <span data-testid="present-ratio">{ratio(band.present.ratio)} : 1</span>
+      </CheckFigure>{' '}
+      on {surface.toLowerCase()}: {band.words.charAt(0).toLowerCase() + band.words.slice(1)}{' '}
+      {meets ? (
+        <>
+          From <b data-testid="band-from">{ratio(meets.from)}</b> to{' '}
+          <b data-testid="band-to">{ratio(meets.to)} : 1</b> the wish is met without cooking.
+        </>
+      ) : (
+        'No ratio meets the whole wish with this motor and pack: the explorer looks for others.'
+      )}
+    </h1>
+  );
+}
+
+interface Named {
+  id: string;
+  name: string;
+  band: RatioBand;
+}
+
+function TeethChoices({ bands }: { bands: readonly Named[] }) {
+  const { document, library, edit, setGhost, closed } = useBuild();
+  const { reader } = useReader();
+  const stage = gearedStage(document.drive);
+  const meets = bands.map(({ band }) => meetingStretch(band.stretches));
+  const common = meets.every((one) => one !== undefined)
+    ? { from: Math.max(...meets.map((one) => one!.from)), to: Math.min(...meets.map((one) => one!.to)) }
+    : undefined;
+  if (!stage)
+    return <p className="note">Give a stage its teeth, and the counts that reach the band are named here.</p>;
+  if (!common || common.from > common.to)
+    return meets.some(Boolean) ? (
+      <p className="note">No ratio meets the wish on every surface at once.</p>
+    ) : null;
+  const choices = teethWithin(document.drive, common.from, common.to, gearsAtHand(library)).slice(
+    0,
+    MOST_CHOICES,
+  );
+  const at = overallRatio(document.drive);
+  if (choices.length === 0)
+    return (
+      <p className="note">
+        No pinion on the present wheel of {stage.wheelTeeth} teeth reaches the band; another wheel or a second
+        stage does.
+      </p>
+    );
+  return (
+    <section aria-label="Teeth that reach the band" style={{ marginTop: 12 }}>
+      <h2 className="cap">
+        {choices[0]!.atHand
+          ? 'Gears at hand that reach the band'
+          : 'Pinions that reach the band on the present wheel; none of the gears in the library do'}
+        {bands.length > 1 ? ', on every surface' : ''}
+      </h2>
+      <table className="grid tight" style={{ width: 'auto' }}>
+        <thead>
+          <tr>
+            <th>First stage, {stage.kind}</th>
+            <th className="num">Overall</th>
+            <th className="num">Against now</th>
+            <th />
+          </tr>
+        </thead>
+        <tbody>
+          {choices.map((choice) => {
+            const words = `${choice.pinionTeeth} to ${choice.wheelTeeth} teeth`;
+            const present = choice.patch.length === 0;
+            return (
+              <tr key={words}>
+                <td>{present ? <b>{words}, as it is</b> : words}</td>
+                <td className="num">{formatNumber(choice.ratio, reader.locale, 4)} : 1</td>
+                <td className="num">
+                  {at === undefined || present
+                    ? ''
+                    : `${choice.ratio > at ? 'shorter' : 'longer'} by ${formatText(Math.abs(choice.ratio / at - 1), 'share', reader, 2)}`}
+                </td>
+                <td>
+                  {present ? null : (
+                    <span className="remedy">
+                      <button
+                        type="button"
+                        disabled={closed}
+                        aria-label={`Take ${words}`}
+                        onClick={() => edit(choice.patch)}
+                      >
+                        take
+                      </button>
+                      <button
+                        type="button"
+                        className="link quiet"
+                        aria-label={`Compare ${words}`}
+                        style={{
+                          border: 0,
+                          background: 'none',
+                          padding: 0,
+                          fontWeight: 400,
+                          color: 'inherit',
+                        }}
+                        onClick={() =>
+                          setGhost({ label: words, document: applyPatch(document, choice.patch) })
+                        }
+                      >
+                        compare
+                      </button>
+                    </span>
+                  )}
+                </td>
+              </tr>
+            );
+          })}
+        </tbody>
+      </table>
+    </section>
+  );
+}

@@ -1,0 +1,116 @@
+import { type KeyboardEvent, useEffect, useRef, useState } from 'react';
+import type { CouponReading, LibraryItem, ReadCoupon } from '@/core/car/library/items';
+import { formatNumber } from '@/core/base/units/formatQuantity';
+import { QuantityField } from '@/ui/QuantityField';
+import { useReader } from '@/ui/reader';
+import { Charts } from '../../frame/Guarded';
+
+const NAMES = { hole: 'Holes, inside jaws', peg: 'Pegs, outside jaws' } as const;
+const SAVE_MS = 500;
+/** A reading that is further off than this is a slip of the finger, mm. */
+const PLAUSIBLE_MM = 1.5;
+
+/** A sheet for a caliper and a keyboard: one field after the other by Enter, and for the gaps whether the disc turns. */
+export function CouponSheet({
+  coupon,
+  onChange,
+}: {
+  coupon: LibraryItem<'coupon'>;
+  onChange(data: ReadCoupon): void;
+}) {
+  const { reader } = useReader();
+  const [data, setData] = useState(coupon.data);
+  const form = useRef<HTMLDivElement>(null);
+  const send = useRef(onChange);
+  useEffect(() => {
+    send.current = onChange;
+  });
+  const first = useRef(data);
+  useEffect(() => {
+    if (data === first.current) return;
+    const timer = setTimeout(() => send.current(data), SAVE_MS);
+    return () => clearTimeout(timer);
+  }, [data]);
+  const onward = (event: KeyboardEvent) => {
+    if (event.key !== 'Enter') return;
+    event.preventDefault();
+    const fields = [...(form.current?.querySelectorAll<HTMLElement>('input, [data-stop]') ?? [])];
+    fields[fields.indexOf(event.target as HTMLElement) + 1]?.focus();
+  };
+  const read = (id: string, measuredMm: number | undefined) =>
+    setData((all) => ({
+      ...all,
+      samples: all.samples.map((one) => (one.id === id ? { ...one, measuredMm } : one)),
+    }));
+  const freed = (id: string, value: boolean | undefined) =>
+    setData((all) => ({
+      ...all,
+      gaps: all.gaps.map((one) => (one.id === id ? { ...one, freed: value } : one)),
+    }));
+  const odd = data.samples.filter(
+    ({ nominalMm, measuredMm }) =>
+      measuredMm !== undefined && Math.abs(measuredMm - nominalMm) > PLAUSIBLE_MM,
+  );
+  const number = (value: number) => formatNumber(value, reader.locale, 3);
+  const column = (kind: CouponReading['kind']) => (
+    <section aria-label={NAMES[kind]} style={{ flex: '1 1 200px', maxWidth: 250 }}>
+      <p className="cap">
+        <span>{NAMES[kind]}</span>
+      </p>
+      {data.samples
+        .filter((one) => one.kind === kind)
+        .map(({ id, nominalMm, measuredMm }) => (
+          <QuantityField
+            key={id}
+            label={`drawn ${number(nominalMm)}`}
+            quantity="lengthMm"
+            limits={{ above: 0, to: 500 }}
+            value={measuredMm}
+            onChange={(value) => read(id, value)}
+          />
+        ))}
+    </section>
+  );
+  return (
+    <div ref={form} onKeyDown={onward} role="group" aria-label="Reading sheet" style={{ marginTop: 16 }}>
+      <p className="sub">What the caliper shows</p>
+      <Charts style={{ marginTop: 4 }}>
+        {column('hole')}
+        {column('peg')}
+        <section aria-label="Captive discs" style={{ flex: '1 1 220px', maxWidth: 270 }}>
+          <p className="cap">
+            <span>Captive discs: does it turn with a key?</span>
+          </p>
+          {data.gaps.map(({ id, gapMm, freed: state }) => (
+            <div key={id} className="field">
+              <label htmlFor={id}>gap {number(gapMm)} mm</label>
+              <select
+                id={id}
+                data-stop
+                value={state === undefined ? '' : state ? 'yes' : 'no'}
+                onChange={(event) =>
+                  freed(id, event.target.value === '' ? undefined : event.target.value === 'yes')
+                }
+              >
+                <option value="">not tried</option>
+                <option value="yes">turns</option>
+                <option value="no">fused</option>
+              </select>
+            </div>
+          ))}
+        </section>
+      </Charts>
+      {odd.length > 0 ? (
+        <p className="note" role="status">
+          {odd
+            .map(
+              ({ kind, nominalMm, measuredMm }) =>
+                `The ${kind} drawn ${number(nominalMm)} reads ${number(measuredMm!)}`,
+            )
+            .join('; ')}
+          : more than {PLAUSIBLE_MM} mm off, read it again.
+        </p>
+      ) : null}
+    </div>
+  );
+}

@@ -1,0 +1,311 @@
+'use client';
+
+import { type ReactNode, useState } from 'react';
+import { type LibraryItem, itemsOf, type ReadCoupon } from '@/core/car/library/items';
+import { fitCoupon } from '@/core/physics/printing/coupon';
+import { USUAL_COUPON } from '@/core/physics/printing/couponPiece';
+import { drawnJoints, readingsOf } from '@/core/worked/print/joints';
+import { formatNumber, formatText } from '@/core/base/units/formatQuantity';
+import { inSentence } from '@/core/base/units/words';
+import { useReader } from '@/ui/reader';
+import { callApi, newId, sentenceOf } from '../../api';
+import { useBuild } from '../../session/BuildContext';
+import { Group } from '../../fields/fields';
+import { handOver } from '../../session/handOver';
+import { workerOf } from '@/workers/clients';
+import { Bench, Readings } from '../../frame/Guarded';
+import { CouponSheet } from './CouponSheet';
+import { DrawnSizes } from './DrawnSizes';
+import { Joints } from './Joints';
+import { deleteUndoably } from '../../session/deleting';
+
+type Coupon = LibraryItem<'coupon'>;
+
+/** What the workshop's printer makes of holes, pegs and gaps, and so what to draw for every joint. */
+export function FitsSide({ tabs }: { tabs: ReactNode }) {
+  const { document, library, keepItem, dropItem } = useBuild();
+  const { reader } = useReader();
+  const coupons = itemsOf(library, 'coupon');
+  const [asked, choose] = useState<string>();
+  const [problem, setProblem] = useState<string>();
+  const coupon =
+    coupons.find(({ id }) => id === asked) ??
+    coupons.find(({ data }) => document.print.printers?.some(({ name }) => name === data.printer)) ??
+    coupons[0];
+  const drawn = drawnJoints(document, library);
+  const corrected = drawn.filter(({ coupon: used }) => used).length;
+  const printers = [
+    ...new Set(
+      [...(document.print.printers ?? []), ...itemsOf(library, 'printer').map(({ data }) => data)].map(
+        ({ name }) => name,
+      ),
+    ),
+  ];
+  const materials = [
+    ...new Set([
+      ...document.parts.items.flatMap(({ material }) => (material ? [material.name] : [])),
+      ...itemsOf(library, 'material')
+        .filter(({ data }) => data.interlayerStrengthMpa !== undefined)
+        .map(({ data }) => data.name),
+    ]),
+  ];
+  const save = async (item: Coupon) => {
+    keepItem(item);
+    setProblem(undefined);
+    try {
+      await callApi('PUT', '/api/library', item);
+    } catch (error) {
+      setProblem(sentenceOf(error));
+    }
+  };
+  const begin = (printer: string, material: string) => {
+    const fresh: Coupon = {
+      id: `coupon-${newId().slice(0, 12)}`,
+      kind: 'coupon',
+      data: blankCoupon(printer, material),
+    };
+    void save(fresh);
+    choose(fresh.id);
+  };
+  const remove = async (id: string) => {
+    try {
+      await deleteUndoably<LibraryItem>(
+        `/api/library/${id}`,
+        'Test piece deleted.',
+        () => dropItem(id),
+        keepItem,
+      );
+    } catch (error) {
+      setProblem(sentenceOf(error));
+    }
+  };
+  const piece = async (kind: 'stl' | 'svg') => {
+    const made = await workerOf('print').coupon();
+    handOver(
+      `test-piece.${kind}`,
+      kind === 'stl' ? 'model/stl' : 'image/svg+xml',
+      kind === 'stl' ? new Uint8Array(made.stl) : made.svg,
+    );
+  };
+  return (
+    <main className="page readfirst">
+      <Bench>
+        <Group title="Test pieces" aside="one a printer and material">
+          {coupons.length > 0 ? (
+            <div className="pick">
+              <select
+                aria-label="Choose a test piece"
+                value={coupon?.id ?? ''}
+                onChange={(event) => choose(event.target.value)}
+              >
+                {coupons.map(({ id, data }) => (
+                  <option key={id} value={id}>
+                    {data.material}, {inSentence(data.printer)}
+                  </option>
+                ))}
+              </select>
+            </div>
+          ) : null}
+          <NewCoupon printers={printers} materials={materials} onBegin={begin} />
+        </Group>
+        <Group title="The piece itself">
+          <p className="quiet" style={{ fontSize: 13 }}>
+            Print it flat, as your parts are printed. Sizes rise from the corner that is cut off.
+          </p>
+          <div className="row" style={{ marginTop: 6 }}>
+            <button type="button" className="btn" onClick={() => void piece('stl')}>
+              STL
+            </button>
+            <button type="button" className="btn" onClick={() => void piece('svg')}>
+              SVG with sizes
+            </button>
+          </div>
+        </Group>
+        <Joints />
+      </Bench>
+      <Readings>
+        {tabs}
+        <h1 className="answer" data-testid="fits-answer">
+          <Answer coupon={coupon?.data} joints={drawn.length} corrected={corrected} />
+        </h1>
+        {problem ? (
+          <p className="note bad" role="alert">
+            {problem}
+          </p>
+        ) : null}
+        {drawn.length > 0 ? (
+          <DrawnSizes drawn={drawn} document={document} />
+        ) : (
+          <p style={{ marginTop: 8, maxWidth: 640 }}>
+            Add the joints of the car on the bench, screws, bearings, pins and captive joints, and each hole
+            shows the size to draw here.
+          </p>
+        )}
+        {coupon ? (
+          <>
+            <CouponSheet
+              key={coupon.id}
+              coupon={coupon}
+              onChange={(data) => void save({ ...coupon, data })}
+            />
+            <p className="quiet" style={{ fontSize: 13, marginTop: 6 }}>
+              <LineWords
+                coupon={coupon.data}
+                locale={reader.locale}
+                length={(value) => formatText(value, 'lengthMm', reader, 2)}
+              />{' '}
+              <button type="button" className="link" onClick={() => void remove(coupon.id)}>
+                throw this sheet away
+              </button>
+            </p>
+          </>
+        ) : null}
+      </Readings>
+    </main>
+  );
+}
+
+const blankCoupon = (printer: string, material: string): ReadCoupon => ({
+  name: `${material}, ${printer}`.slice(0, 80),
+  printer,
+  material,
+  samples: [
+    ...USUAL_COUPON.holesMm.map((nominalMm) => ({
+      id: `hole${nominalMm}`,
+      kind: 'hole' as const,
+      nominalMm,
+    })),
+    ...USUAL_COUPON.pegsMm.map((nominalMm) => ({ id: `peg${nominalMm}`, kind: 'peg' as const, nominalMm })),
+  ],
+  gaps: USUAL_COUPON.gapsMm.map((gapMm) => ({ id: `gap${gapMm}`, gapMm })),
+});
+
+function NewCoupon({
+  printers,
+  materials,
+  onBegin,
+}: {
+  printers: readonly string[];
+  materials: readonly string[];
+  onBegin(printer: string, material: string): void;
+}) {
+  const [printer, setPrinter] = useState(printers[0] ?? '');
+  const [material, setMaterial] = useState(materials[0] ?? '');
+  const known = printers.includes(printer) ? printer : (printers[0] ?? '');
+  return (
+    <form
+      style={{ marginTop: 4 }}
+      onSubmit={(event) => {
+        event.preventDefault();
+        onBegin(known, material);
+      }}
+    >
+      <div className="field">
+        <label htmlFor="coupon-material">Material</label>
+        <select id="coupon-material" value={material} onChange={(event) => setMaterial(event.target.value)}>
+          {materials.map((name) => (
+            <option key={name}>{name}</option>
+          ))}
+        </select>
+      </div>
+      <div className="field">
+        <label htmlFor="coupon-printer">Printer</label>
+        <select id="coupon-printer" value={known} onChange={(event) => setPrinter(event.target.value)}>
+          {printers.map((name) => (
+            <option key={name}>{name}</option>
+          ))}
+        </select>
+      </div>
+      <button
+        type="submit"
+        className="btn"
+        style={{ marginTop: 6 }}
+        disabled={known === '' || material === ''}
+      >
+        Read a new piece
+      </button>
+    </form>
+  );
+}
+
+function Answer({
+  coupon,
+  joints,
+  corrected,
+}: {
+  coupon: ReadCoupon | undefined;
+  joints: number;
+  corrected: number;
+}) {
+  const { reader } = useReader();
+  if (!coupon)
+    return (
+      <>Print the test piece once, read it with a caliper, and every hole here knows the size to draw.</>
+    );
+  const { samples, gaps } = readingsOf(coupon);
+  if (samples.length === 0)
+    return (
+      <>Read the test piece of {inSentence(coupon.material)}: type what the caliper shows, Enter goes on.</>
+    );
+  const { lines, gaps: found } = fitCoupon({ samples, ...(gaps.length > 0 ? { gaps } : {}) });
+  const middle = 5;
+  const said = (['hole', 'peg'] as const).flatMap((kind) => {
+    const line = lines[kind];
+    return line ? [{ kind, off: line.offsetMm + (line.slope - 1) * middle }] : [];
+  });
+  return (
+    <>
+      In {inSentence(coupon.material)},{' '}
+      {said.map(({ kind, off }, index) => (
+        <span key={kind}>
+          {index > 0 ? ' and ' : ''}a {kind} of 5&nbsp;mm comes out{' '}
+          <b>
+            {formatText(Math.abs(off), 'lengthMm', reader, 2)} {off < 0 ? 'small' : 'large'}
+          </b>
+        </span>
+      ))}
+      {found?.useMm === undefined ? (
+        ''
+      ) : (
+        <>; a gap of {formatText(found.useMm, 'lengthMm', reader, 2)} still turns</>
+      )}
+      .
+      {joints > 0 ? (
+        <>
+          {' '}
+          {corrected} of {joints} joints {corrected === 1 ? 'is' : 'are'} drawn by such a piece.
+        </>
+      ) : null}
+    </>
+  );
+}
+
+/** The fitted lines with their errors, for whoever wants them. */
+function LineWords({
+  coupon,
+  locale,
+  length,
+}: {
+  coupon: ReadCoupon;
+  locale: string;
+  length(value: number): string;
+}) {
+  const { samples } = readingsOf(coupon);
+  if (samples.length === 0) return null;
+  const { lines, notes } = fitCoupon({ samples });
+  return (
+    <>
+      {(['hole', 'peg'] as const)
+        .flatMap((kind) => {
+          const line = lines[kind];
+          return line
+            ? [
+                `${kind === 'hole' ? 'Holes' : 'Pegs'}: measured = ${length(line.offsetMm)} + ${formatNumber(line.slope, locale, 4)} × drawn, from ${line.n}${line.residualMm === undefined ? '' : `, spread ${length(line.residualMm)}`}.`,
+              ]
+            : [];
+        })
+        .join(' ')}{' '}
+      {notes.join(' ')}
+    </>
+  );
+}

@@ -1,0 +1,47 @@
+import { useState } from 'react';
+import type { BuildDocument } from '@/core/car/document/document';
+import type { Part } from '@/core/car/document/parts';
+import { misfitWords } from '@/core/verdict/print/checks';
+import type { Misfit } from '@/core/physics/printing/plates';
+import { SplitTool } from '../SplitTool';
+
+/** Parts that fit no bed, each with what would do; and cutting any part at a plane. */
+export function Misfits({ document, misfits }: { document: BuildDocument; misfits: readonly Misfit[] }) {
+  const [chosen, choose] = useState<string>();
+  const meshed = document.parts.items.filter(({ mesh }) => mesh);
+  if (meshed.length === 0) return null;
+  const partOf = (id: string): Part | undefined => meshed.find((part) => part.id === id);
+  const cut = chosen ? partOf(chosen) : undefined;
+  return (
+    <section aria-label="Parts too large" style={{ marginTop: 12 }}>
+      {misfits.map((misfit) => (
+        <p key={misfit.id} className="note bad">
+          <b>{partOf(misfit.id)?.name}</b> {misfitWords(misfit)}.{' '}
+          <button type="button" className="btn" onClick={() => choose(misfit.id)}>
+            Split it
+          </button>
+        </p>
+      ))}
+      {cut ? (
+        <SplitTool key={cut.id} document={document} part={cut} onClose={() => choose(undefined)} />
+      ) : (
+        <p className="quiet">
+          Split a part at a plane:{' '}
+          <select
+            className="plainselect"
+            aria-label="Part to split"
+            value=""
+            onChange={(event) => choose(event.target.value)}
+          >
+            <option value="">choose a part</option>
+            {meshed.map(({ id, name }) => (
+              <option key={id} value={id}>
+                {name}
+              </option>
+            ))}
+          </select>
+        </p>
+      )}
+    </section>
+  );
+}

@@ -1,0 +1,138 @@
+'use client';
+
+import { type ReactNode, useMemo } from 'react';
+import type { HolePattern } from '@/core/car/document/print';
+import type { HolesInput, PlateFile } from '@/core/physics/printing/holes/definition';
+import { formatNumber, formatText } from '@/core/base/units/formatQuantity';
+import { fromBase64 } from '@/core/base/base64';
+import { useReader } from '@/ui/reader';
+import { useBuild } from '../../session/BuildContext';
+import { handOver } from '../../session/handOver';
+import { workerOf } from '@/workers/clients';
+import { useWorked } from '../../session/useWorked';
+import { Bench, Charts, Readings } from '../../frame/Guarded';
+import { HoleList } from './HoleList';
+import { LaidUnder } from './LaidUnder';
+import { PatternDrawing } from './PatternDrawing';
+import { ReadingEntry } from './ReadingEntry';
+import { ReadingTable } from './ReadingTable';
+
+const FILE_TYPES: Readonly<Record<PlateFile, string>> = {
+  svg: 'image/svg+xml',
+  dxf: 'image/vnd.dxf',
+  stl: 'model/stl',
+};
+
+/** One pattern: its holes, the readings as they are measured, where the holes lie and how sure that is. */
+export function HolePatternSide({
+  pattern,
+  picker,
+  tabs,
+}: {
+  pattern: HolePattern;
+  picker: ReactNode;
+  tabs: ReactNode;
+}) {
+  const { edit, closed } = useBuild();
+  const { reader } = useReader();
+  const { holes, readings } = pattern;
+  const input = useMemo(
+    (): HolesInput => ({ holes, readings: readings.map(({ id: _, ...reading }) => reading) }),
+    [holes, readings],
+  );
+  const ready = holes.length > 1 && readings.length > 0;
+  const found = useWorked(ready ? () => workerOf('print').solve(input) : undefined, [input]);
+  const solved = found.value;
+  const { suspect = [], rigid, looseHoles = [] } = solved?.result ?? {};
+  const length = (value: number) => formatText(value, 'lengthMm', reader, 2);
+  const fresh = found.stale ? undefined : solved?.next;
+  const next = fresh ?? firstUnread(pattern);
+  const file = async (kind: PlateFile) => {
+    const made = await workerOf('print').plate(input, kind);
+    if ('text' in made)
+      handOver(
+        `${pattern.name.toLowerCase().replace(/[^a-z0-9]+/g, '-')}.${kind}`,
+        FILE_TYPES[kind],
+        kind === 'stl' ? fromBase64(made.text, 'stl') : made.text,
+      );
+  };
+  return (
+    <main className="page readfirst">
+      <Bench>
+        {picker}
+        <HoleList pattern={pattern} />
+        <LaidUnder pattern={pattern} />
+        {closed ? null : (
+          <button
+            type="button"
+            className="plain"
+            style={{ marginTop: 10 }}
+            onClick={() => edit([{ path: ['print', 'patterns', pattern.id], value: undefined }])}
+          >
+            throw {pattern.name.toLowerCase()} away
+          </button>
+        )}
+      </Bench>
+      <Readings>
+        {tabs}
+        <h1 className="answer" data-testid="pattern-answer">
+          {!ready ? (
+            'Read a distance across two holes, and go on from there.'
+          ) : found.refused ? (
+            `The reading ${found.refused.message}${found.refused.remedy ? `: ${found.refused.remedy}` : ''}.`
+          ) : !solved ? (
+            'Placing the holes…'
+          ) : suspect.length > 0 ? (
+            <>
+              The reading from {suspect[0]!.from} to {suspect[0]!.to}{' '}
+              <span className="figure over">is wrong</span>:{' '}
+              {formatNumber(suspect[0]!.standardised, reader.locale, 2)} times its error off what the others
+              say.
+            </>
+          ) : !rigid ? (
+            <>
+              {looseHoles.length === 1 ? `Hole ${looseHoles[0]} is` : `Holes ${looseHoles.join(', ')} are`}{' '}
+              still loose: this is one possible shape.
+            </>
+          ) : (
+            <>
+              {holes.length} holes, each known to <b>±{length(solved.largestErrorMm ?? 0)}</b> or better.
+            </>
+          )}
+        </h1>
+        {closed ? null : (
+          <ReadingEntry key={readings.length} pattern={pattern} next={next} foretold={fresh} />
+        )}
+        <Charts style={{ opacity: found.stale ? 0.6 : 1 }}>
+          {solved && ready ? <PatternDrawing pattern={pattern} solved={solved} /> : null}
+          <ReadingTable pattern={pattern} solved={solved} />
+        </Charts>
+        {solved?.result.notes.map((note) => (
+          <p key={note} className="quiet" style={{ fontSize: 13 }}>
+            {note}
+          </p>
+        ))}
+        {solved && ready && rigid ? (
+          <div className="row" style={{ marginTop: 10 }}>
+            A test plate to lay on it:{' '}
+            {(['svg', 'dxf', 'stl'] as const).map((kind) => (
+              <button key={kind} type="button" className="btn" onClick={() => void file(kind)}>
+                {kind.toUpperCase()}
+              </button>
+            ))}
+          </div>
+        ) : null}
+      </Readings>
+    </main>
+  );
+}
+
+/** The first pair that was not read, in the order of the holes. */
+function firstUnread({ holes, readings }: HolePattern): { from: string; to: string } | undefined {
+  const read = new Set(readings.flatMap(({ from, to }) => [`${from} ${to}`, `${to} ${from}`]));
+  for (let far = 1; far < holes.length; far++)
+    for (let near = 0; near < far; near++)
+      if (!read.has(`${holes[near]!.id} ${holes[far]!.id}`))
+        return { from: holes[near]!.id, to: holes[far]!.id };
+  return undefined;
+}

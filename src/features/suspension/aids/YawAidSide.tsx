@@ -1,0 +1,443 @@
+'use client';
+
+import { type ReactNode, useMemo, useState } from 'react';
+import { USUAL_YAW_AID, type YawAid } from '@/core/car/document/aids';
+import { yawSettings } from '@/core/worked/aids/aidSettings';
+import { criticalGain } from '@/core/physics/aids/criticalGain';
+import type { YawInput, YawResult } from '@/core/physics/aids/yawDefinition';
+import { maxSteerOf, servoRateOf, usefulSteerDeg, yawInputOf } from '@/core/worked/aids/yawOfBuild';
+import { driveRun } from '@/core/physics/motion/run';
+import { runInputOf } from '@/core/worked/drive/runOfBuild';
+import { formatNumber, formatText } from '@/core/base/units/formatQuantity';
+import { QuantitySlider } from '@/ui/QuantitySlider';
+import { useReader } from '@/ui/reader';
+import type { SpeedRow } from '@/workers/aids.worker';
+import { useBuild } from '../../session/BuildContext';
+import { DocumentField, Group } from '../../fields/fields';
+import { SurfaceSwitch } from '../../frame/SurfaceSwitch';
+import { useWorked } from '../../session/useWorked';
+import { Bench, Charts, Readings } from '../../frame/Guarded';
+import { useAid } from './aid';
+import { AidFoot } from './AidFoot';
+import { workerOf } from '@/workers/clients';
+import { useStudy } from './useStudy';
+import { PathChart, SettleChart, TimeChart } from './YawCharts';
+import { sound } from '../../frame/sound';
+
+const GAINS = 40;
+const LEAST_SWEPT = 0.2;
+const SPEEDS = 10;
+const GAINS_A_SPEED = 24;
+const USUAL_SPEED_MPS = 8;
+const [KICK_DEG_PER_S, STEP_DEG] = [90, 4];
+
+/** The gyro tried on a kick or a step of the steering, with the car without it as a ghost. */
+export function YawAidSide({ tabs, foot, pick }: { tabs: ReactNode; foot: ReactNode; pick: ReactNode }) {
+  const { document, surface } = useBuild();
+  const { aid, inBuild, closed, set, end, putIn, takeOut } = useAid<YawAid>('yaw', USUAL_YAW_AID);
+  const top = useMemo(() => {
+    const run = surface ? runInputOf(document, surface) : undefined;
+    return (run?.ok ? driveRun(run.value).topSpeedMps : undefined) ?? USUAL_SPEED_MPS;
+  }, [document, surface]);
+  const [speed, setSpeed] = useState<number>();
+  const [kind, setKind] = useState<'kick' | 'step'>('kick');
+  const [size, setSize] = useState({ kick: KICK_DEG_PER_S, step: STEP_DEG });
+  const speedMps = Math.max(0.5, Math.min(speed ?? top, 1.3 * top));
+  const scenario =
+    kind === 'kick'
+      ? ({ kind, yawRateDegPerS: size.kick } as const)
+      : ({ kind, steerDeg: size.step } as const);
+  const [servoRate, maxSteer] = useMemo(() => [servoRateOf(document), maxSteerOf(document)], [document]);
+  const assembled = sound(() => yawInputOf(document, surface, aid, { speedMps, scenario }));
+  const asked = assembled.ok ? JSON.stringify(assembled.value) : undefined;
+  const critical = assembled.ok ? criticalGain(assembled.value) : undefined;
+  const mostGain = Math.max(1.05 * aid.gain!, critical === undefined ? LEAST_SWEPT : 1.15 * critical);
+  const worked = useWorked<{ assisted: YawResult; bare: YawResult }>(
+    asked === undefined
+      ? undefined
+      : () =>
+          workerOf('aids').yaw({
+            ...(JSON.parse(asked) as YawInput),
+            gains: Array.from({ length: GAINS }, (_, index) => mostGain * ((index + 1) / GAINS) ** 2),
+          }),
+    [asked],
+  );
+  const slide = (key: keyof YawAid) => (value: number) => set({ [key]: value });
+  return (
+    <>
+      <Bench>
+        <Group
+          title="What upsets it"
+          aside={
+            <span className="seg" role="group" aria-label="Disturbance">
+              <button
+                type="button"
+                className="small"
+                aria-pressed={kind === 'kick'}
+                onClick={() => setKind('kick')}
+              >
+                a kick
+              </button>
+              <button
+                type="button"
+                className="small"
+                aria-pressed={kind === 'step'}
+                onClick={() => setKind('step')}
+              >
+                a turn of the wheel
+              </button>
+            </span>
+          }
+        >
+          <QuantitySlider
+            label="Speed"
+            quantity="speedMps"
+            value={speedMps}
+            min={1}
+            max={Math.ceil(1.3 * top)}
+            step={0.1}
+            onChange={setSpeed}
+            onEnd={end}
+            mark={{ value: top, label: 'top speed' }}
+          />
+          {kind === 'kick' ? (
+            <QuantitySlider
+              label="Kicked round by"
+              quantity="rateDegPerS"
+              value={size.kick}
+              min={10}
+              max={360}
+              step={10}
+              onChange={(value) => setSize({ ...size, kick: value })}
+              onEnd={end}
+            />
+          ) : (
+            <QuantitySlider
+              label="Turned by"
+              quantity="angleDeg"
+              value={size.step}
+              min={0.5}
+              max={20}
+              step={0.5}
+              onChange={(value) => setSize({ ...size, step: value })}
+              onEnd={end}
+            />
+          )}
+        </Group>
+        <Group
+          title="Gyro"
+          aside={
+            closed ? undefined : inBuild ? (
+              <button type="button" className="link" onClick={takeOut}>
+                take out of the build
+              </button>
+            ) : (
+              <button type="button" className="link" onClick={putIn}>
+                put into the build
+              </button>
+            )
+          }
+        >
+          <QuantitySlider
+            label="Gain"
+            quantity="coefficient"
+            value={aid.gain!}
+            min={0}
+            max={0.6}
+            step={0.005}
+            disabled={inBuild && closed}
+            onChange={slide('gain')}
+            onEnd={end}
+          />
+          <QuantitySlider
+            label="Dead band"
+            quantity="rateDegPerS"
+            value={aid.deadbandDegPerS!}
+            min={0}
+            max={60}
+            step={1}
+            disabled={inBuild && closed}
+            onChange={slide('deadbandDegPerS')}
+            onEnd={end}
+          />
+          <QuantitySlider
+            label="Most correction"
+            quantity="angleDeg"
+            value={aid.maxCorrectionDeg!}
+            min={0}
+            max={30}
+            step={1}
+            disabled={inBuild && closed}
+            onChange={slide('maxCorrectionDeg')}
+            onEnd={end}
+          />
+          <QuantitySlider
+            label="Filter"
+            quantity="millis"
+            value={aid.lowpassMs!}
+            min={0}
+            max={60}
+            step={1}
+            disabled={inBuild && closed}
+            onChange={slide('lowpassMs')}
+            onEnd={end}
+          />
+        </Group>
+        <Group title="Servo">
+          <QuantitySlider
+            label="Lag"
+            quantity="millis"
+            value={aid.servoLagMs!}
+            min={0}
+            max={150}
+            step={5}
+            disabled={inBuild && closed}
+            onChange={slide('servoLagMs')}
+            onEnd={end}
+          />
+          <QuantitySlider
+            label="Speed at the wheels"
+            quantity="rateDegPerS"
+            value={aid.servoRateDegPerS ?? servoRate ?? 300}
+            min={50}
+            max={1200}
+            step={10}
+            disabled={inBuild && closed}
+            onChange={slide('servoRateDegPerS')}
+            onEnd={end}
+            {...(servoRate === undefined
+              ? {}
+              : { mark: { value: Math.round(servoRate / 10) * 10, label: 'from its data sheet' } })}
+          />
+          <QuantitySlider
+            label="Steering to either side"
+            quantity="angleDeg"
+            value={aid.maxSteerDeg ?? maxSteer ?? 25}
+            min={5}
+            max={45}
+            step={1}
+            disabled={inBuild && closed}
+            onChange={slide('maxSteerDeg')}
+            onEnd={end}
+          />
+        </Group>
+        <details className="more">
+          <summary>The tyres in a corner</summary>
+          <DocumentField
+            path={['suspension', 'aids', 'tyre', 'corneringFrontPerRad']}
+            label="Front stiffness over load"
+            usual={surface?.ground === 'hard' ? 9 : 5}
+          />
+          <DocumentField
+            path={['suspension', 'aids', 'tyre', 'corneringRearPerRad']}
+            label="Rear stiffness over load"
+            usual={surface?.ground === 'hard' ? 9 : 5}
+          />
+          <p className="quiet" style={{ fontSize: 12 }}>
+            Side force a radian of slip angle, over the load on the tyre. A rear softer than the front makes
+            it loose.
+          </p>
+        </details>
+      </Bench>
+      <Readings>
+        {tabs}
+        {pick}
+        <div className="ask">
+          {assembled.ok ? (
+            <Answer worked={worked.value} gain={aid.gain!} speedMps={speedMps} />
+          ) : (
+            <h1 className="answer">Not worked out yet: it needs {assembled.missing.join(', ')}.</h1>
+          )}
+          <SurfaceSwitch />
+        </div>
+        {assembled.ok && worked.value ? (
+          <div style={worked.stale ? { opacity: 0.6 } : undefined}>
+            <Charts>
+              <TimeChart
+                id="yaw-rate"
+                title="Yaw rate"
+                quantity="rateDegPerS"
+                of={(series) => series.yawRateDegPerS}
+                {...worked.value}
+              />
+              <PathChart speedMps={speedMps} {...worked.value} />
+            </Charts>
+            <Charts>
+              <TimeChart
+                id="steer"
+                title="Steering"
+                quantity="angleDeg"
+                of={(series) => series.steerDeg}
+                {...worked.value}
+              />
+              <SettleChart result={worked.value.assisted} gain={aid.gain!} mostGain={mostGain} />
+            </Charts>
+          </div>
+        ) : null}
+        {assembled.ok ? <Speeds input={assembled.value} top={top} /> : null}
+        <AidFoot
+          title="gyro"
+          settings={yawSettings({
+            ...aid,
+            ...(servoRate === undefined || aid.servoRateDegPerS !== undefined
+              ? {}
+              : { servoRateDegPerS: Math.round(servoRate) }),
+          })}
+        />
+        {foot}
+        <p className="quiet" style={{ fontSize: 12 }}>
+          Tune on closed ground, alone, gain from zero up. A gyro that over-corrects at speed throws the car
+          off line faster than you can let go. Local rules go first.
+        </p>
+      </Readings>
+    </>
+  );
+}
+
+function Answer({
+  worked,
+  gain,
+  speedMps,
+}: {
+  worked: { assisted: YawResult; bare: YawResult } | undefined;
+  gain: number;
+  speedMps: number;
+}) {
+  const { reader } = useReader();
+  if (!worked) return <h1 className="answer">Being worked out.</h1>;
+  const { assisted, bare } = worked;
+  const { criticalGain: critical, sweep } = assisted;
+  const best = sweep
+    .filter(({ stable, settleS }) => stable && settleS !== undefined)
+    .sort((a, b) => a.settleS! - b.settleS!)[0];
+  const number = (value: number) => formatNumber(value, reader.locale, 2);
+  const past = critical !== undefined && gain > critical;
+  return (
+    <h1 className="answer">
+      {assisted.stable ? (
+        <>
+          With a gain of {number(gain)} it{' '}
+          {assisted.settleS === undefined ? (
+            'does not settle within the run'
+          ) : (
+            <>
+              settles in{' '}
+              <span className="figure plainfig" data-testid="settles">
+                {formatText(assisted.settleS, 'timeS', reader, 2)}
+              </span>
+            </>
+          )}
+        </>
+      ) : (
+        <>
+          With a gain of {number(gain)} it{' '}
+          <span className="figure over" data-testid="unstable">
+            {past ? 'swings itself round' : 'does not recover'}
+          </span>
+        </>
+      )}
+      {bare.stable
+        ? bare.settleS === undefined
+          ? ''
+          : `; without, in ${formatText(bare.settleS, 'timeS', reader, 2)}`
+        : '; without it the car spins'}
+      .{' '}
+      {critical === undefined ? (
+        ''
+      ) : (
+        <>
+          It over-corrects above <span data-testid="critical">{number(critical)}</span> at{' '}
+          {formatText(speedMps, 'speedMps', reader)} with this servo
+        </>
+      )}
+      {best === undefined ? (
+        critical === undefined ? (
+          ''
+        ) : (
+          '.'
+        )
+      ) : (
+        <>
+          {critical === undefined ? '' : '; '}
+          <span data-testid="best-gain">{number(best.gain)}</span> settles fastest.
+        </>
+      )}
+    </h1>
+  );
+}
+
+/** How the gyro and the steering should be scaled with speed. */
+function Speeds({ input, top }: { input: YawInput; top: number }) {
+  const { reader } = useReader();
+  const study = useStudy<SpeedRow[]>();
+  const speeds = Array.from({ length: SPEEDS }, (_, index) => (1.3 * top * (index + 1)) / SPEEDS);
+  const of = SPEEDS * GAINS_A_SPEED;
+  return (
+    <section aria-label="Scaled with speed" style={{ marginTop: 12 }}>
+      <div className="row">
+        {study.done === undefined ? (
+          <button
+            type="button"
+            className="btn"
+            onClick={() =>
+              study.start((report) => workerOf('aids').speeds(input, speeds, GAINS_A_SPEED, report))
+            }
+          >
+            Sweep over speeds
+          </button>
+        ) : (
+          <>
+            <button type="button" className="btn" onClick={study.cancel}>
+              Cancel
+            </button>
+            <p role="status" className="quiet">
+              {study.done} of {of} runs
+            </p>
+          </>
+        )}
+        <span className="quiet" style={{ fontSize: 13 }}>
+          How gain and steering should shrink as it goes faster.
+        </span>
+      </div>
+      {study.found ? (
+        <div className="gridbox">
+          <table
+            className="grid tight"
+            aria-label="Gains over speed"
+            style={study.done === undefined ? undefined : { opacity: 0.5 }}
+          >
+            <thead>
+              <tr>
+                <th className="num">Speed</th>
+                <th className="num">Over-corrects above</th>
+                <th className="num">Settles fastest at</th>
+                <th className="num">Settles in</th>
+                <th className="num">Steering that the ground answers</th>
+              </tr>
+            </thead>
+            <tbody>
+              {study.found.map(({ speedMps, criticalGain, fastest }) => (
+                <tr key={speedMps}>
+                  <td className="num">{formatText(speedMps, 'speedMps', reader)}</td>
+                  <td className="num">
+                    {criticalGain === undefined ? '—' : formatNumber(criticalGain, reader.locale, 2)}
+                  </td>
+                  <td className="num">{fastest ? formatNumber(fastest.gain, reader.locale, 2) : '—'}</td>
+                  <td className="num">{fastest ? formatText(fastest.settleS!, 'timeS', reader, 2) : ''}</td>
+                  <td className="num">
+                    {formatText(
+                      Math.min(input.servo.maxDeg, usefulSteerDeg(input, speedMps)),
+                      'angleDeg',
+                      reader,
+                      2,
+                    )}
+                  </td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        </div>
+      ) : null}
+    </section>
+  );
+}

@@ -1,0 +1,255 @@
+'use client';
+
+import { useState } from 'react';
+import type { DrawnCorner, End } from '@/core/car/document/suspension';
+import { CalcError } from '@/core/base/errors';
+import {
+  startCorner,
+  startDamper,
+  startingTravel,
+  startRocker,
+  type Template,
+  TEMPLATE_WORDS,
+  TEMPLATES,
+} from '@/core/worked/suspension/start';
+import { steers } from '@/core/worked/suspension/endOfBuild';
+import { QuantitySlider } from '@/ui/QuantitySlider';
+import { useBuild } from '../../session/BuildContext';
+import { DocumentChoice, DocumentField, Group } from '../../fields/fields';
+import { PointsFile } from './PointsFile';
+import { PointsTable } from './PointsTable';
+import { AT_REST, type CornerMotion, isAtRest, type Motion } from './useCornerMotion';
+import { Fields } from '../../frame/Guarded';
+
+interface CornerBenchProps {
+  end: End;
+  state: CornerMotion;
+  motion: Motion;
+  onMove(motion: Motion): void;
+  chosen: string | undefined;
+  onChoose(point: string): void;
+}
+
+const LEAST_RACK_MM = 10;
+const MOST_ROLL_DEG = 6;
+
+/** A corner to start from, its points, its travel, and the sliders that move it. */
+export function CornerBench({ end, state, motion, onMove, chosen, onChoose }: CornerBenchProps) {
+  const { document } = useBuild();
+  const own = document.suspension[end];
+  const corner = own?.corner;
+  const path = (...keys: string[]) => ['suspension', end, ...keys];
+  if (!corner) return <StartFrom end={end} />;
+  const { found, drawn } = state;
+  const [bump, droop] = [own.bumpMm ?? 15, own.droopMm ?? 10];
+  const rack = Math.max(LEAST_RACK_MM, Math.ceil(document.suspension.steering?.lockMm ?? 0));
+  const slide = (change: Partial<Motion>) => onMove({ ...motion, ...change });
+  return (
+    <Fields>
+      <Group
+        title="Move it"
+        aside={
+          isAtRest(motion) ? undefined : (
+            <button type="button" className="link" onClick={() => onMove(AT_REST)}>
+              back to rest
+            </button>
+          )
+        }
+      >
+        <QuantitySlider
+          label="Travel, up is bump"
+          quantity="lengthMm"
+          value={motion.travelMm}
+          min={-droop}
+          max={bump}
+          step={0.5}
+          onChange={(travelMm) => slide({ travelMm })}
+          onEnd={() => undefined}
+        />
+        {end === 'front' && drawn && steers(drawn.corner) ? (
+          <QuantitySlider
+            label="Rack, to the left"
+            quantity="lengthMm"
+            value={motion.rackMm}
+            min={-rack}
+            max={rack}
+            step={0.5}
+            onChange={(rackMm) => slide({ rackMm })}
+            onEnd={() => undefined}
+          />
+        ) : null}
+        <QuantitySlider
+          label="Roll, to the right"
+          quantity="angleDeg"
+          value={motion.rollDeg}
+          min={-MOST_ROLL_DEG}
+          max={MOST_ROLL_DEG}
+          step={0.25}
+          onChange={(rollDeg) => slide({ rollDeg })}
+          onEnd={() => undefined}
+        />
+      </Group>
+      <Group title="Hard points of the left side, at rest">
+        <PointsTable
+          end={end}
+          corner={corner}
+          refused={found.ok ? undefined : found.refused}
+          chosen={chosen}
+          onChoose={onChoose}
+        />
+        <PointsFile end={end} corner={corner} />
+      </Group>
+      <Group title="Travel asked for, wheel and joints">
+        <DocumentField path={path('bumpMm')} label="Bump travel" example={16} />
+        <DocumentField path={path('droopMm')} label="Droop travel" example={10} />
+        <DocumentField path={path('corner', 'staticCamberDeg')} label="Camber at rest" />
+        <DocumentField path={path('corner', 'staticToeDeg')} label="Toe at rest" />
+        <DocumentField path={path('corner', 'jointLimitDeg')} label="Joints turn up to" example={30} />
+      </Group>
+      <SpringPlace end={end} corner={corner} />
+      <details className="more">
+        <summary>Start again from another corner</summary>
+        <StartFrom end={end} />
+      </details>
+    </Fields>
+  );
+}
+
+const BODIES = {
+  wishbones: [
+    ['lower', 'the lower arm'],
+    ['upper', 'the upper arm'],
+    ['upright', 'the upright'],
+  ],
+  hingePins: [
+    ['lower', 'the arm'],
+    ['carrier', 'the carrier'],
+    ['upright', 'the knuckle'],
+  ],
+} as const;
+
+/** How the damper is reached: straight from an arm, or by pushrod and rocker. */
+function SpringPlace({ end, corner }: { end: End; corner: DrawnCorner }) {
+  const { document, edit, closed } = useBuild();
+  const path = (...keys: string[]) => ['suspension', end, 'corner', ...keys];
+  const r = document.drive.tyre?.radiusMm ?? corner.wheelCentre[2];
+  const direct = () =>
+    edit([
+      { path: path('rocker'), value: undefined },
+      { path: path('damper'), value: startDamper(corner, r) },
+    ]);
+  const rocker = () =>
+    edit([
+      { path: path('damper'), value: undefined },
+      { path: path('rocker'), value: startRocker(corner, r) },
+    ]);
+  return (
+    <Group title="Damper">
+      <div className="field">
+        <span>Reached</span>
+        <span className="seg" role="group" aria-label="Damper reached">
+          <button
+            type="button"
+            className="small"
+            aria-pressed={corner.damper !== undefined}
+            disabled={closed}
+            onClick={direct}
+          >
+            straight
+          </button>
+          <button
+            type="button"
+            className="small"
+            aria-pressed={corner.rocker !== undefined}
+            disabled={closed}
+            onClick={rocker}
+          >
+            by a rocker
+          </button>
+        </span>
+      </div>
+      {corner.damper ? (
+        <>
+          <DocumentChoice path={path('damper', 'on')} label="Stands on" options={BODIES[corner.kind]} />
+          <DocumentField path={path('damper', 'closedLengthMm')} label="Shortest, closed" example={60} />
+        </>
+      ) : null}
+      {corner.rocker ? (
+        <>
+          <DocumentChoice
+            path={path('rocker', 'pushrodArmOn')}
+            label="Pushrod stands on"
+            options={BODIES[corner.kind]}
+          />
+          <DocumentField path={path('rocker', 'closedLengthMm')} label="Shortest, closed" example={60} />
+        </>
+      ) : null}
+    </Group>
+  );
+}
+
+/** The four corners to start from, scaled to the car. */
+function StartFrom({ end }: { end: End }) {
+  const { document, edit, closed } = useBuild();
+  const [refused, refuse] = useState<string>();
+  const { wheelbaseMm, trackFrontMm, trackRearMm } = document.chassis;
+  const trackMm = end === 'front' ? trackFrontMm : trackRearMm;
+  const tyreRadiusMm = document.drive.tyre?.radiusMm;
+  const missing = [
+    ...(wheelbaseMm === undefined ? ['wheelbase'] : []),
+    ...(trackMm === undefined ? [`${end} track`] : []),
+    ...(tyreRadiusMm === undefined ? ['tyre'] : []),
+  ];
+  const start = (template: Template) => {
+    try {
+      const own = document.suspension[end];
+      const travel = startingTravel(tyreRadiusMm!);
+      edit([
+        {
+          path: ['suspension', end, 'corner'],
+          value: startCorner(template, end, {
+            wheelbaseMm: wheelbaseMm!,
+            trackMm: trackMm!,
+            tyreRadiusMm: tyreRadiusMm!,
+          }),
+        },
+        ...(own?.bumpMm === undefined ? [{ path: ['suspension', end, 'bumpMm'], value: travel.bumpMm }] : []),
+        ...(own?.droopMm === undefined
+          ? [{ path: ['suspension', end, 'droopMm'], value: travel.droopMm }]
+          : []),
+        ...(end === 'front' && document.suspension.steering?.lockMm === undefined
+          ? [{ path: ['suspension', 'steering', 'lockMm'], value: Math.round(0.18 * tyreRadiusMm!) }]
+          : []),
+      ]);
+      refuse(undefined);
+    } catch (error) {
+      if (!(error instanceof CalcError)) throw error;
+      refuse(`${error.message}${error.remedy ? `: ${error.remedy}` : ''}.`);
+    }
+  };
+  return (
+    <Group title={`Start the ${end} corner from`}>
+      {missing.length > 0 ? (
+        <p className="quiet">Needs {missing.join(', ')} first: Chassis and Drive hold them.</p>
+      ) : null}
+      {TEMPLATES.map((template) => (
+        <div key={template} className="starter">
+          <button
+            type="button"
+            className="btn"
+            disabled={closed || missing.length > 0}
+            onClick={() => start(template)}
+          >
+            {TEMPLATE_WORDS[template].name}
+          </button>
+          <p className="quiet">{TEMPLATE_WORDS[template].says}</p>
+        </div>
+      ))}
+      {refused ? (
+        <p role="alert" style={{ color: 'var(--rust)' }}>
+          {refused}
+        </p>
+      ) : null}
+    </Group>
+  );
+}

@@ -1,0 +1,184 @@
+'use client';
+
+import dynamic from 'next/dynamic';
+import { useMemo, useState } from 'react';
+import type { End } from '@/core/car/document/suspension';
+import { type EndOfBuild, endOf } from '@/core/worked/suspension/endOfBuild';
+import { formatNumber, formatText } from '@/core/base/units/formatQuantity';
+import { useReader } from '@/ui/reader';
+import { useBuild } from '../../session/BuildContext';
+import { Bench, Readings } from '../../frame/Guarded';
+import { CornerBench } from './CornerBench';
+import { CornerReadings } from './CornerReadings';
+import { CornerViews } from './CornerViews';
+import { Curves } from './Curves';
+import type { SideProps } from '../side';
+import { AT_REST, bothSides, type CornerMotion, useCornerMotion } from './useCornerMotion';
+
+const SpaceView = dynamic(() => import('./SpaceView').then(({ SpaceView: View }) => View), {
+  ssr: false,
+  loading: () => <div style={{ height: 330 }} />,
+});
+
+/** Findings of the sweep that no check stands for. */
+const SAID_HERE = ['wheelCentre', 'damper', 'rocker'];
+
+/** Hard points of one end: three views to drag them in, or the corner in space, with the linkage moving. */
+export function CornerSide({ end, tabs, foot }: SideProps) {
+  const { document, ghost } = useBuild();
+  const [motion, move] = useState(AT_REST);
+  const [chosen, choose] = useState<string>();
+  const [inSpace, show] = useState(false);
+  const state = useCornerMotion(document, end, motion);
+  const before = useMemo(() => {
+    const found = ghost ? endOf(ghost.document, end) : undefined;
+    return found?.ok
+      ? { label: ghost!.label, drawn: found.value, ...bothSides(found.value.corner, motion) }
+      : undefined;
+  }, [ghost, end, motion]);
+  return (
+    <>
+      <Bench>
+        <CornerBench
+          end={end}
+          state={state}
+          motion={motion}
+          onMove={move}
+          chosen={chosen}
+          onChoose={choose}
+        />
+      </Bench>
+      <Readings>
+        {tabs}
+        <Answer end={end} state={state} />
+        {state.drawn && state.left && state.right ? (
+          <div style={state.stale ? { opacity: 0.45 } : undefined}>
+            <div className="viewbar">
+              <span className="seg" role="group" aria-label="Picture">
+                <button type="button" className="small" aria-pressed={!inSpace} onClick={() => show(false)}>
+                  Three views
+                </button>
+                <button type="button" className="small" aria-pressed={inSpace} onClick={() => show(true)}>
+                  In space
+                </button>
+              </span>
+            </div>
+            {inSpace ? (
+              <SpaceView corner={state.drawn.corner} left={state.left} right={state.right} />
+            ) : (
+              <CornerViews
+                end={end}
+                corner={state.drawn.corner}
+                left={state.left}
+                right={state.right}
+                motion={motion}
+                ghost={before}
+                chosen={chosen}
+                onChoose={choose}
+                onRest={() => move(AT_REST)}
+              />
+            )}
+            <CornerReadings
+              left={state.left}
+              right={state.right}
+              motion={motion}
+              rakeDeg={document.chassis.rakeDeg ?? 0}
+            />
+            {state.drawn.sweep.findings
+              .filter(({ about }) => SAID_HERE.includes(about))
+              .map(({ why, remedy }) => (
+                <p key={why} className="note">
+                  {why}
+                  {remedy ? ` ${remedy}` : ''}
+                </p>
+              ))}
+            <TrackNote end={end} contactMm={restContact(state.drawn)} />
+            <Curves drawn={state.drawn} ghost={before} travelMm={state.left.station.travelMm} />
+          </div>
+        ) : null}
+        {foot}
+      </Readings>
+    </>
+  );
+}
+
+const restContact = ({ sweep }: EndOfBuild) =>
+  sweep.stations.find(({ travelMm }) => travelMm === 0)?.points.contact[1];
+const SAME_TRACK_MM = 1;
+
+/** The corner stands on another track than the chassis says. */
+function TrackNote({ end, contactMm }: { end: End; contactMm: number | undefined }) {
+  const { document, edit, closed } = useBuild();
+  const { reader } = useReader();
+  const key = end === 'front' ? 'trackFrontMm' : 'trackRearMm';
+  const trackMm = document.chassis[key];
+  if (contactMm === undefined || trackMm === undefined || Math.abs(2 * contactMm - trackMm) <= SAME_TRACK_MM)
+    return null;
+  const drawn = Number((2 * contactMm).toFixed(1));
+  return (
+    <p className="note ask">
+      These points stand on a track of {formatText(drawn, 'lengthMm', reader, 4)}; the chassis says{' '}
+      {formatText(trackMm, 'lengthMm', reader, 4)}.{' '}
+      {closed ? null : (
+        <button
+          type="button"
+          className="link"
+          onClick={() => edit([{ path: ['chassis', key], value: drawn }])}
+        >
+          Take the corner&rsquo;s track
+        </button>
+      )}
+    </p>
+  );
+}
+
+function Answer({
+  end,
+  state: { found, drawn, left, right },
+}: {
+  end: 'front' | 'rear';
+  state: CornerMotion;
+}) {
+  const { reader } = useReader();
+  const number = (value: number, digits = 2) => formatNumber(value, reader.locale, digits);
+  if (!found.ok && found.refused)
+    return (
+      <h1 className="answer">
+        <span className="figure over">{found.refused.path === '' ? 'The corner' : found.refused.path}</span>{' '}
+        {found.refused.message}
+        {found.refused.remedy ? `: ${found.refused.remedy}` : ''}. The last corner that moved is shown.
+      </h1>
+    );
+  if (!found.ok)
+    return (
+      <h1 className="answer">
+        {found.missing.some((one) => one.startsWith('hard points'))
+          ? `No ${end} corner yet: start from one of the four, then move its points.`
+          : `Not worked out yet: it needs ${found.missing.join(', ')}.`}
+      </h1>
+    );
+  const stopped = left?.stoppedAt ?? right?.stoppedAt;
+  if (stopped)
+    return (
+      <h1 className="answer">
+        The linkage <span className="figure over">locks</span> at{' '}
+        {formatText(stopped.travelMm, 'lengthMm', reader)} of travel
+        {stopped.rackMm === 0 ? '' : ` and ${formatText(stopped.rackMm, 'lengthMm', reader)} of rack`}: a link
+        stands in line there.
+      </h1>
+    );
+  const { stations } = drawn!.sweep;
+  const [low, high] = [stations[0]!, stations.at(-1)!];
+  const rest = stations.find(({ travelMm }) => travelMm === 0)!;
+  const toe = Math.max(...stations.map(({ toeDeg }) => Math.abs(toeDeg - rest.toeDeg)));
+  return (
+    <h1 className="answer">
+      From full droop to full bump the {end} wheel leans from {number(low.camberDeg)}° to{' '}
+      <span data-testid="camber-at-bump">{number(high.camberDeg)}°</span> and its toe strays by{' '}
+      <span data-testid="toe-strays">{number(toe)}°</span>.{' '}
+      {rest.rollCentreMm === undefined
+        ? ''
+        : `Roll centre ${formatText(Math.abs(rest.rollCentreMm), 'lengthMm', reader)} ${rest.rollCentreMm >= 0 ? 'over' : 'under'} the ground at rest.`}
+    </h1>
+  );
+}

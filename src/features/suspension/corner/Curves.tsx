@@ -1,0 +1,170 @@
+'use client';
+
+import { useMemo } from 'react';
+import { type EndOfBuild, travelsOver } from '@/core/worked/suspension/endOfBuild';
+import { type Station, suspensionSweep } from '@/core/physics/corner/sweep';
+import { formatNumber } from '@/core/base/units/formatQuantity';
+import type { QuantityName } from '@/core/base/units/quantities';
+import { LineChart } from '@/ui/charts/LineChart';
+import { useReader } from '@/ui/reader';
+
+const STATIONS = 61;
+
+const CURVES: readonly {
+  id: string;
+  title: string;
+  quantity: QuantityName;
+  least: number;
+  of(station: Station): number | undefined;
+}[] = [
+  { id: 'camber', title: 'Camber', quantity: 'angleDeg', least: 1, of: ({ camberDeg }) => camberDeg },
+  { id: 'toe', title: 'Toe, in is positive', quantity: 'angleDeg', least: 0.5, of: ({ toeDeg }) => toeDeg },
+  {
+    id: 'rollCentre',
+    title: 'Roll centre over the ground',
+    quantity: 'lengthMm',
+    least: 4,
+    of: ({ rollCentreMm }) => rollCentreMm,
+  },
+  {
+    id: 'motionRatio',
+    title: 'Motion ratio',
+    quantity: 'coefficient',
+    least: 0.1,
+    of: ({ motionRatio }) => motionRatio,
+  },
+  {
+    id: 'track',
+    title: 'Track change, a wheel',
+    quantity: 'lengthMm',
+    least: 1,
+    of: ({ trackChangeMm }) => trackChangeMm,
+  },
+  { id: 'caster', title: 'Caster', quantity: 'angleDeg', least: 0.5, of: ({ casterDeg }) => casterDeg },
+  {
+    id: 'scrub',
+    title: 'Scrub radius',
+    quantity: 'lengthMm',
+    least: 1,
+    of: ({ scrubRadiusMm }) => scrubRadiusMm,
+  },
+];
+
+/** Stations of an end for its curves. */
+export const curveOf = ({ corner, bumpMm, droopMm }: EndOfBuild): readonly Station[] =>
+  suspensionSweep({ ...corner, travelMm: travelsOver(droopMm, bumpMm, STATIONS) }).stations;
+
+interface CurvesProps {
+  drawn: EndOfBuild;
+  ghost: { label: string; drawn: EndOfBuild } | undefined;
+  /** Where the left wheel stands. */
+  travelMm: number;
+  /** What the dashed lines are called beside a ghost. */
+  now?: string;
+}
+
+/** What the wheel does over its travel, bump to the right, with the place of the sliders. */
+export function Curves({ drawn, ghost, travelMm, now }: CurvesProps) {
+  const stations = useMemo(() => curveOf(drawn), [drawn]);
+  const before = useMemo(() => (ghost ? curveOf(ghost.drawn) : undefined), [ghost]);
+  const xs = stations.map((station) => station.travelMm);
+  return (
+    <section aria-label="Curves over the travel">
+      {ghost ? (
+        <p className="quiet" style={{ fontSize: 12, marginTop: 8 }}>
+          Dashed: {now ?? 'as drawn'}. Thin: {ghost.label}.
+        </p>
+      ) : null}
+      <div className="charts curves">
+        {CURVES.filter(({ of }) => of(stations[0]!) !== undefined).map(
+          ({ id, title, quantity, least, of }) => {
+            const ys = stations.map((station) => of(station)!);
+            const earlier = before?.filter((station) => of(station) !== undefined);
+            const all = [...ys, ...(earlier?.map((station) => of(station)!) ?? [])];
+            const [low, high] = [Math.min(...all), Math.max(...all)];
+            const pad = Math.max(0.12 * (high - low), (least - (high - low)) / 2, 0);
+            return (
+              <LineChart
+                key={id}
+                title={title}
+                testId={`curve-${id}`}
+                width={206}
+                height={146}
+                small
+                xQuantity="lengthMm"
+                yQuantity={quantity}
+                xMin={xs[0]!}
+                xMax={xs.at(-1)!}
+                yMin={low - pad}
+                yMax={high + pad}
+                lines={[
+                  ...(earlier
+                    ? [
+                        {
+                          id: 'ghost',
+                          label: '',
+                          style: 'earlier' as const,
+                          xs: earlier.map((station) => station.travelMm),
+                          ys: earlier.map((station) => of(station)!),
+                        },
+                      ]
+                    : []),
+                  { id, label: '', style: 'predicted' as const, xs, ys },
+                ]}
+                uprights={[{ x: travelMm, label: '' }]}
+                summary={`From ${ys[0]!.toFixed(2)} at full droop to ${ys.at(-1)!.toFixed(2)} at full bump.`}
+              />
+            );
+          },
+        )}
+        <Joints stations={stations} limitDeg={drawn.corner.jointLimitDeg} />
+      </div>
+    </section>
+  );
+}
+
+const JOINTS: Readonly<Record<string, string>> = {
+  lower: 'lower ball',
+  upper: 'upper outer end',
+  upperInner: 'upper inner end',
+  tieInner: 'tie rod, inner end',
+  tieOuter: 'tie rod, outer end',
+};
+
+/** How far each joint turns over the travel, against what it can. */
+function Joints({ stations, limitDeg }: { stations: readonly Station[]; limitDeg: number | undefined }) {
+  const { reader } = useReader();
+  const names = Object.keys(stations[0]!.articulationDeg) as (keyof Station['articulationDeg'])[];
+  return (
+    <table className="grid tight joints" aria-label="Joints over the travel">
+      <thead>
+        <tr>
+          <th>Joints turn at most</th>
+          <th className="num">
+            {limitDeg === undefined ? '' : `of ${formatNumber(limitDeg, reader.locale, 3)}°`}
+          </th>
+        </tr>
+      </thead>
+      <tbody>
+        {names.map((name) => {
+          const most = Math.max(...stations.map(({ articulationDeg }) => articulationDeg[name]!));
+          return (
+            <tr key={name} data-joint={name}>
+              <td>{JOINTS[name]}</td>
+              <td
+                className="num"
+                style={
+                  limitDeg !== undefined && most > limitDeg
+                    ? { color: 'var(--rust)', fontWeight: 600 }
+                    : undefined
+                }
+              >
+                {formatNumber(most, reader.locale, 3)}°
+              </td>
+            </tr>
+          );
+        })}
+      </tbody>
+    </table>
+  );
+}

@@ -1,0 +1,71 @@
+'use client';
+
+import type { DrawnCorner, End } from '@/core/car/document/suspension';
+import type { Undrawable } from '@/core/worked/suspension/endOfBuild';
+import { namedPoints } from '@/core/worked/suspension/namedPoints';
+import { isUnfinished } from '@/core/car/unfinished/unfinished';
+import { unitOf } from '@/core/base/units/quantities';
+import { QuantityField } from '@/ui/QuantityField';
+import { useReader } from '@/ui/reader';
+import { useBuild } from '../../session/BuildContext';
+import { coordinate, pointLabel } from './points';
+
+const AXES = ['ahead', 'to the left', 'up'] as const;
+const LIMITS = { from: -5000, to: 5000 } as const;
+
+interface PointsTableProps {
+  end: End;
+  corner: DrawnCorner;
+  refused: Undrawable | undefined;
+  chosen: string | undefined;
+  onChoose(point: string): void;
+}
+
+/** Every hard point of a corner as three numbers, the one that makes no corner marked with the reason. */
+export function PointsTable({ end, corner, refused, chosen, onChoose }: PointsTableProps) {
+  const { document, edit, session, closed } = useBuild();
+  const { reader } = useReader();
+  return (
+    <table className="points" aria-label="Hard points">
+      <thead>
+        <tr>
+          <th>{unitOf('lengthMm', reader.units).symbol}</th>
+          <th>ahead</th>
+          <th>left</th>
+          <th>up</th>
+        </tr>
+      </thead>
+      <tbody>
+        {namedPoints(corner).map(([name, place]) => (
+          <tr
+            key={name}
+            data-row={name}
+            className={name === chosen ? 'chosen' : refused?.path === name ? 'bad' : undefined}
+          >
+            <th scope="row">
+              <button type="button" onClick={() => onChoose(name)}>
+                {pointLabel(name)}
+              </button>
+              {refused?.path === name ? <small role="alert">{refused.message}</small> : null}
+            </th>
+            {AXES.map((axis, index) => (
+              <td key={axis} className="bare" onBlur={() => session.endStep()} onFocus={() => onChoose(name)}>
+                <QuantityField
+                  label={`${pointLabel(name)}, ${axis}`}
+                  quantity="lengthMm"
+                  limits={LIMITS}
+                  value={place[index]}
+                  unfinished={isUnfinished(document, coordinate(end, name, index))}
+                  disabled={closed}
+                  onChange={(value) =>
+                    edit([{ path: coordinate(end, name, index), value }], `point-${end}-${name}`)
+                  }
+                />
+              </td>
+            ))}
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}
