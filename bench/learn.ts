@@ -48,9 +48,7 @@ export function benchLearn(before: BuildDocument, after: BuildDocument): void {
     checksOnRecord(record);
     livesOfParts(revisions, runs, failures);
   });
-  timed('two revisions side by side', () =>
-    effectsBetween(before, after, {}, { locale: 'en-GB', units: 'metric' }),
-  );
+  timed('two revisions side by side', () => effectsBetween(before, after, {}));
   timed(`next change with ${RUNS} runs and ${FAILURES} failures`, () => nextChanges(record));
   timed('next change of the build alone', () => nextChanges({ ...record, runs: [], failures: [] }));
 }

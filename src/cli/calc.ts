@@ -3,6 +3,7 @@ import { CalcError, type Problem } from '@/core/base/errors';
 import { operations } from '@/core/operations';
 import { jsonSchema } from '@/core/base/schema/jsonSchema';
 import { parse } from '@/core/base/schema/parse';
+import { inWords } from '@/words/output';
 
 type Refusal = { operation: string } & Problem;
 type Answer = { output: object } | { error: Refusal };
@@ -17,7 +18,7 @@ function compute(operation: string, input: unknown): Answer {
       error: { operation, path: '', message: 'is not a known operation', remedy: 'calc --list names them' },
     };
   try {
-    return { output: found.run(parse(found.schema, withMesh(input)) as never) };
+    return { output: inWords(found.run(parse(found.schema, withMesh(input)) as never)) };
   } catch (error) {
     if (error instanceof CalcError) return { error: { operation, ...error.problem } };
     throw error;

@@ -10,9 +10,11 @@ import { tractionAssist } from './physics/aids/tractionAssist';
 import { yawAssistSchema } from './physics/aids/yaw.schema';
 import { yawAssist } from './physics/aids/yawAssist';
 import { motorCalibrate } from './physics/heat/calibrate';
+import { driveStandstill } from './physics/heat/standstill';
 import { driveEndurance } from './physics/heat/endurance';
 import {
   driveEnduranceSchema,
+  driveStandstillSchema,
   motorCalibrateSchema,
   motorThermalDefaultsSchema,
 } from './physics/heat/endurance.schema';
@@ -143,6 +145,12 @@ export const operations: Readonly<Record<string, Operation>> = {
     schema: driveRunSchema,
     run: driveRun,
     summary: 'one run on a straight from rest: top speed, times, currents, what limits it',
+  },
+  'drive.standstill': {
+    schema: driveStandstillSchema,
+    run: driveStandstill,
+    summary:
+      'full throttle at rest: it moves, its tyres spin, or its motor is held, and for how long it may be',
   },
   'drive.sweep': {
     schema: driveSweepSchema,

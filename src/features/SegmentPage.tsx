@@ -1,7 +1,7 @@
 'use client';
 
 import dynamic from 'next/dynamic';
-import type { Segment } from '@/core/verdict/engine/check';
+import type { Segment } from '@/core/verdict/engine/segments';
 import { LaterPage } from './frame/LaterPage';
 
 const Brief = dynamic(() => import('./brief/BriefPage').then(({ BriefPage }) => BriefPage));

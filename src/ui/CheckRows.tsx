@@ -1,10 +1,14 @@
 'use client';
 
+import { effectText, remedyText, whyOf } from '@/words/checkWords';
+import { checkTitle } from '@/words/checks/names';
+import { stepsOf } from '@/words/workings';
 import type { Check, Remedy } from '@/core/verdict/engine/check';
 import { formatQuantity } from '@/core/base/units/formatQuantity';
 import { MarginBar } from './MarginBar';
 import { useReader } from './reader';
-import { STATE_WORDS, StateMark } from './StateMark';
+import { StateMark } from './StateMark';
+import { STATE_WORDS } from '@/words/states';
 import { useWorking } from './working';
 
 interface CheckRowsProps {
@@ -27,37 +31,40 @@ export function CheckRows({ checks, locked, onApply, onTry }: CheckRowsProps) {
 
 function CheckRow({ check, locked, onApply, onTry }: { check: Check } & Omit<CheckRowsProps, 'checks'>) {
   const { open } = useWorking();
+  const { reader } = useReader();
+  const title = checkTitle(check);
+  const steps = stepsOf(check.working, reader);
   return (
     <div className="check" data-check={check.id} data-state={check.state}>
       <StateMark state={check.state} />
       <button
         type="button"
         className="title"
-        onClick={() => open({ title: check.title, steps: check.working })}
-        disabled={check.working.length === 0}
+        onClick={() => open({ title, steps })}
+        disabled={steps.length === 0}
       >
-        {check.title}
+        {title}
         <span className="state">{STATE_WORDS[check.state]}</span>
       </button>
       <Reading check={check} />
       <MarginBar check={check} />
       <span className="why">
-        {check.why}
+        {whyOf(check, reader)}
         {check.surface && check.state !== 'unknown' ? ` (${check.surface.toLowerCase()})` : ''}
       </span>
       {check.remedies.length > 0 ? (
         <div className="remedies">
           {check.remedies.map((remedy) => (
-            <span key={remedy.text} className="remedy">
+            <span key={JSON.stringify(remedy.patch)} className="remedy">
               <button
                 type="button"
                 disabled={locked}
                 title={locked ? 'This revision is closed' : undefined}
                 onClick={() => onApply(remedy)}
               >
-                {remedy.text}
+                {remedyText(remedy, reader)}
               </button>
-              <span className="quiet">{remedy.effect}</span>
+              <span className="quiet">{effectText(check, remedy, reader)}</span>
               <button
                 type="button"
                 className="link quiet"

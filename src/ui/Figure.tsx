@@ -1,7 +1,7 @@
 'use client';
 
 import type { ReactNode } from 'react';
-import type { WorkingStep } from '@/core/base/workingStep';
+import type { WorkingStep } from '@/words/workingStep';
 import { useWorking } from './working';
 
 /** A computed figure in a sentence; tap or Enter opens its working. */

@@ -1,12 +1,5 @@
 import type { State } from '@/core/verdict/engine/check';
 
-export const STATE_WORDS: Readonly<Record<State, string>> = {
-  clear: 'clear',
-  tight: 'tight',
-  over: 'over',
-  unknown: 'unknown',
-};
-
 /** The state as a shape: filled, half, cut by a bar, dotted ring. The word stands beside it. */
 export function StateMark({ state, size = 12 }: { state: State; size?: number }) {
   return (

@@ -4,6 +4,7 @@ import { createContext, type ReactNode, useCallback, useContext, useEffect, useM
 import type { Reader } from '@/core/base/units/formatQuantity';
 import { marksOf, type NumberMarks } from '@/core/base/units/parseNumber';
 import type { UnitSystem } from '@/core/base/units/quantities';
+import { type Writer, writerFor } from '@/words/write';
 
 interface ReaderValue {
   reader: Reader;
@@ -63,6 +64,12 @@ function moneySymbol(currency: string, locale: string): string {
     currencyDisplay: 'narrowSymbol',
   }).formatToParts(0);
   return parts.find(({ type }) => type === 'currency')?.value ?? currency;
+}
+
+/** Writes the numbers of a working for the reader. */
+export function useWriter(): Writer {
+  const { reader } = useReader();
+  return useMemo(() => writerFor(reader), [reader]);
 }
 
 export function useReader(): ReaderValue {

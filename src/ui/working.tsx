@@ -1,7 +1,7 @@
 'use client';
 
 import { createContext, type ReactNode, useContext, useMemo, useState } from 'react';
-import type { WorkingStep } from '@/core/base/workingStep';
+import type { WorkingStep } from '@/words/workingStep';
 import { Quantity } from './Quantity';
 
 export interface Working {

@@ -2,7 +2,7 @@ import { expose } from 'comlink';
 import type { ChosenSurface } from '@/core/car/document/brief';
 import type { BuildDocument } from '@/core/car/document/document';
 import { jointsOn, teethOn } from '@/core/verdict/drive/gearLife';
-import { calibrateBuild, heatOf, tryWhatIfs } from '@/core/worked/drive/heatOf';
+import { calibrateBuild, heatOf, tryWhatIfs } from '@/core/worked/heat/heatOf';
 import { ratioBand } from '@/core/worked/drive/ratioBand';
 import { told } from './refusal';
 

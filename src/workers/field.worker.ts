@@ -1,7 +1,7 @@
 import { expose, transfer } from 'comlink';
 import type { BuildDocument } from '@/core/car/document/document';
 import type { HeatCalibration } from '@/core/car/document/heat';
-import { calibrateBuild } from '@/core/worked/drive/heatOf';
+import { calibrateBuild } from '@/core/worked/heat/heatOf';
 import { CalcError } from '@/core/base/errors';
 import { type PredictionBand, predictionBand } from '@/core/worked/field/band';
 import { calibrateRuns, type CalibrateResult } from '@/core/worked/field/calibrate';

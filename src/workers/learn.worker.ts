@@ -2,11 +2,10 @@ import { expose } from 'comlink';
 import type { BuildDocument } from '@/core/car/document/document';
 import type { Thresholds } from '@/core/verdict/engine/check';
 import { type Effects, effectsBetween } from '@/core/advice/effects/effects';
-import { overlookBuild } from '@/core/verdict/evaluate';
+import { evaluateMostUrgent } from '@/core/verdict/evaluate';
 import type { NextList } from '@/core/advice/steps/definition';
 import { nextChanges } from '@/core/advice/steps/nextChanges';
-import type { BuildOnRecord } from '@/core/verdict/record';
-import type { Reader } from '@/core/base/units/formatQuantity';
+import type { BuildOnRecord } from '@/core/verdict/engine/onRecord';
 import type { FailureRecord, RevisionRecord, RunRecord } from '@/core/car/records/records';
 import { type DiagnosisScore, scoreOf } from '@/core/advice/learn/score';
 import { diagnosisMargins } from '@/core/advice/learn/margins';
@@ -17,7 +16,7 @@ const known = new Map<string, Record<string, number>>();
 
 function marginsFor(document: BuildDocument, thresholds: Thresholds): Record<string, number> {
   const key = JSON.stringify([document, thresholds]);
-  const found = known.get(key) ?? diagnosisMargins(document, overlookBuild(document, thresholds));
+  const found = known.get(key) ?? diagnosisMargins(document, evaluateMostUrgent(document, thresholds));
   known.set(key, found);
   return found;
 }
@@ -41,12 +40,8 @@ const api = {
     ),
 
   /** What each change between two builds does, and all of them together. */
-  effects: (
-    before: BuildDocument,
-    after: BuildDocument,
-    thresholds: Thresholds,
-    reader: Reader,
-  ): Effects | Refusal => told(() => effectsBetween(before, after, thresholds, reader)),
+  effects: (before: BuildDocument, after: BuildDocument, thresholds: Thresholds): Effects | Refusal =>
+    told(() => effectsBetween(before, after, thresholds)),
 
   /** What to do next, the most worth an hour first. */
   next: (record: BuildOnRecord, thresholds: Thresholds, calibration: number): NextList | Refusal =>

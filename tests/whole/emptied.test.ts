@@ -3,7 +3,7 @@ import { parseDocument } from '@/core/car/document/document.schema';
 import { LABELS } from '@/core/car/labels/labels';
 import { isItemList, type Path } from '@/core/base/patch';
 import { CalcError } from '@/core/base/errors';
-import { lightOf } from '@/core/verdict/evaluate';
+import { evaluateQuick } from '@/core/verdict/evaluate';
 import { marshHareDocuments } from '@/db/seed/marshHareRevisions';
 import { tinWren } from '@/db/seed/tinWren';
 import { BuildSession, type SaveAnswer } from '@/features/session/buildSession';
@@ -62,7 +62,7 @@ async function wrongAfter(document: BuildDocument, paths: readonly Path[]): Prom
       ? []
       : [`${at}: not saved, ${session.state.problem?.path} ${session.state.problem?.message}`]),
     ...(server.document.brief.payloadG === 123 ? [] : [`${at}: the payload is not saved`]),
-    ...(numbersIn(lightOf(server.document)).some((value) => !Number.isFinite(value))
+    ...(numbersIn(evaluateQuick(server.document)).some((value) => !Number.isFinite(value))
       ? [`${at}: a figure that is none`]
       : []),
   ];
@@ -96,7 +96,7 @@ describe('an emptied field stops nothing', () => {
     await session.flush();
     expect(session.state).toMatchObject({ save: 'saved' });
     expect(server.document.unfinished.length).toBeGreaterThan(50);
-    expect(numbersIn(lightOf(server.document)).filter((value) => !Number.isFinite(value))).toEqual([]);
+    expect(numbersIn(evaluateQuick(server.document)).filter((value) => !Number.isFinite(value))).toEqual([]);
   });
 });
 

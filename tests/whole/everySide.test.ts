@@ -1,10 +1,10 @@
 import type { ComponentType } from 'react';
 import type { BuildDocument } from '@/core/car/document/document';
-import { type Check, SEGMENTS, type Segment, type Thresholds } from '@/core/verdict/engine/check';
+import { type Check, type Thresholds } from '@/core/verdict/engine/check';
+import { SEGMENTS, type Segment, SIDES } from '@/core/verdict/engine/segments';
 import { evaluateBuild } from '@/core/verdict/evaluate';
 import { garageCarOrAilment } from '@/core/advice/garage';
 import type { PrintSheet } from '@/core/car/records/prints';
-import { SIDES, type SidedSegment, sidesOf } from '@/features/frame/sides';
 import { marshHareDocuments } from '@/db/seed/marshHareRevisions';
 import { address } from './address';
 import { comlink, HereWorker, workedHere } from './inOneThread';
@@ -45,7 +45,7 @@ jest.mock('next/dynamic', () => {
 });
 
 const viewsOf = (segment: Segment): readonly (string | undefined)[] =>
-  segment in SIDES ? sidesOf(segment as SidedSegment) : [undefined];
+  SIDES[segment].length > 1 ? SIDES[segment] : [undefined];
 
 Object.assign(globalThis, { Worker: HereWorker });
 

@@ -3,7 +3,7 @@ import { Writable } from 'node:stream';
 import type { ReactNode } from 'react';
 import { prerenderToNodeStream } from 'react-dom/static';
 import type { BuildDocument } from '@/core/car/document/document';
-import type { Segment } from '@/core/verdict/engine/check';
+import type { Segment } from '@/core/verdict/engine/segments';
 import type { PrintSheet } from '@/core/car/records/prints';
 import { STARTING_LIBRARY } from '@/core/car/library/starting';
 import { BuildFrame } from '@/features/frame/BuildFrame';

@@ -1,13 +1,14 @@
 import { type BuildDocument, emptyDocument } from '../car/document/document';
 import { driveRun } from '../physics/motion/run';
-import { inSentence } from '../base/units/words';
-import { runInputOf } from '../worked/drive/runOfBuild';
+import type { NextStep } from './steps/definition';
+import { runInputOf } from '../worked/motion/runOfBuild';
 import { measuredSpeedOf } from '../worked/field/measured';
 import type { RevisionRecord, WholeBuild } from '../car/records/records';
 import type { Check, Thresholds } from '../verdict/engine/check';
-import { byUrgency, overlookBuild } from '../verdict/evaluate';
+import { byUrgency, evaluateMostUrgent } from '../verdict/evaluate';
 import { firstStep } from './steps/nextChanges';
-import { type BuildOnRecord, checksOnRecord } from '../verdict/record';
+import type { BuildOnRecord } from '../verdict/engine/onRecord';
+import { checksOnRecord } from '../verdict/record';
 
 /** One build as the garage shows it. */
 export interface GarageCar {
@@ -20,7 +21,7 @@ export interface GarageCar {
   readonly surface?: string;
   readonly measured?: { speedMps: number; errorMps: number; letter: string };
   readonly tightest?: Check;
-  readonly next: string;
+  readonly next: NextAtAGlance;
   /** Why nothing could be worked out of it. */
   readonly ails?: string;
 }
@@ -46,7 +47,7 @@ export function ailing(
     revisions: revisions.length,
     document: emptyDocument(),
     ails: why,
-    next: 'Open it, take its last change back, or export it before anything else.',
+    next: { ails: true },
   };
 }
 
@@ -70,7 +71,7 @@ export function garageCar(
       )
     : undefined;
   const record = { document, revisionId: last.id, revisions, runs, failures, prints, copies };
-  const checks = [...overlookBuild(document, thresholds), ...checksOnRecord(record)];
+  const checks = [...evaluateMostUrgent(document, thresholds), ...checksOnRecord(record)];
   const worked = checks.filter(({ state }) => state !== 'unknown').sort(byUrgency);
   return {
     id: build.id,
@@ -84,21 +85,27 @@ export function garageCar(
       ? { measured: { speedMps: measured.speedMps, errorMps: measured.errorMps, letter: tested.letter } }
       : {}),
     ...(worked[0] ? { tightest: worked[0] } : {}),
-    next: nextStep(record, checks, input?.ok === false ? input.missing : surface ? [] : ['surface']),
+    next: nextStep(record, checks, input?.ok === false ? input.missing : surface ? [] : ['brief.surfaces']),
   };
 }
 
-function nextStep(record: BuildOnRecord, checks: readonly Check[], missing: readonly string[]): string {
-  if (missing.length > 0) return `Give it ${listed(missing)}.`;
-  const step = firstStep(record, checks);
-  if (!step) return 'Everything is clear: run it.';
-  const { title, about } = step;
-  const check = checks.find((one) => one.title === about);
-  return check ? `${check.title} is ${check.state}: ${inSentence(title)}.` : `${title}.`;
-}
+/** What to do next with a build at a glance. */
+export type NextAtAGlance =
+  | { readonly fillIn: readonly string[] }
+  | { readonly step: Pick<NextStep, 'title' | 'remedy' | 'check'> }
+  | { readonly ails: true }
+  | { readonly clear: true };
 
-const MOST_NAMED = 3;
-const listed = (names: readonly string[]) =>
-  names.length > MOST_NAMED
-    ? `${names.slice(0, MOST_NAMED).join(', ')} and ${names.length - MOST_NAMED} more`
-    : names.join(', ');
+function nextStep(
+  record: BuildOnRecord,
+  checks: readonly Check[],
+  missing: readonly string[],
+): NextAtAGlance {
+  if (missing.length > 0) return { fillIn: missing };
+  const step = firstStep(record, checks);
+  if (!step) return { clear: true };
+  const { title, remedy, check } = step;
+  return {
+    step: { ...(title ? { title } : {}), ...(remedy ? { remedy } : {}), ...(check ? { check } : {}) },
+  };
+}

@@ -3,7 +3,8 @@ import type { ChosenSurface } from '../car/document/brief';
 import type { BuildDocument } from '../car/document/document';
 import { applyPatch, type Patch } from '../base/patch';
 import type { PlacedBody } from '../worked/chassis/bodiesOfBuild';
-import { moved, type Standing, standingOf } from '../verdict/chassis/checks';
+import { type Standing, standingOf } from '../worked/standing/standingOfBuild';
+import { moved } from '../verdict/chassis/onStanding';
 import type { WeightOfBuild } from '../worked/chassis/weightOfBuild';
 
 export interface ChassisWhatIf {
@@ -23,7 +24,7 @@ type Shift = Partial<Record<'xMm' | 'zMm', number>>;
 /** What moving the pack, lowering the controller and the payload, or another track would do; each worked out on the surface. */
 export function chassisWhatIfs(document: BuildDocument, surface: ChosenSurface): ChassisWhatIf[] {
   const present = standingOf({ document, surface });
-  if ('missing' in present) return [];
+  if (!('weight' in present)) return [];
   const body = (id: string) => present.weight.bodies.find((one) => one.id === id);
   const [pack, controller, payload] = [body('pack'), body('controller'), body('payload')];
   const { trackFrontMm, trackRearMm } = document.chassis;
@@ -69,7 +70,7 @@ export function chassisWhatIfs(document: BuildDocument, surface: ChosenSurface):
   ];
   return tried.flatMap((one) => {
     const standing = standingOf({ document: applyPatch(document, one.patch), surface });
-    return 'missing' in standing ? [] : [{ ...one, standing }];
+    return !('weight' in standing) ? [] : [{ ...one, standing }];
   });
 }
 

@@ -1,7 +1,33 @@
-/** What an operation found, the worst first in its list; a note is no check. */
-export interface OperationFinding {
-  severity: 'over' | 'tight' | 'note';
-  about: string;
-  why: string;
-  remedy?: string;
+import type { Measure } from './measure';
+
+/** Facts of each finding by its code; every check adds its own beside it, and src/words has a sentence for each. */
+export interface FindingFacts {
+  /** Figures that do not go together: a refusal from inside a model. */
+  'check.refused': { message: string };
 }
+
+export type FindingCode = keyof FindingFacts;
+
+/** What a check found: a code, with the quantities and names that its sentence tells. */
+export type Finding = {
+  [C in FindingCode]: { readonly code: C; readonly facts: FindingFacts[C] };
+}[FindingCode];
+
+export const finding = <C extends FindingCode>(code: C, facts: FindingFacts[C]): Finding =>
+  ({ code, facts }) as Finding;
+
+/** Facts of each working by its code: what its lines are made of. */
+export interface WorkingFacts {
+  /** Lines that name what they show by themselves. */
+  'working.list': { lines: readonly { name: string; count?: number; each?: Measure; value: Measure }[] };
+}
+
+export type WorkingCode = keyof WorkingFacts;
+
+/** How a figure comes about: a code, with what its formulas are written from. */
+export type Working = {
+  [C in WorkingCode]: { readonly code: C; readonly facts: WorkingFacts[C] };
+}[WorkingCode];
+
+export const working = <C extends WorkingCode>(code: C, facts: WorkingFacts[C]): Working =>
+  ({ code, facts }) as Working;

@@ -1,59 +1,37 @@
-import { briefChecks } from './brief/checks';
+import { CalcError } from '../base/errors';
+import { applyPatch } from '../base/patch';
 import type { ChosenSurface } from '../car/document/brief';
 import type { BuildDocument } from '../car/document/document';
-import { applyPatch } from '../base/patch';
-import { chassisChecks } from './chassis/checks';
-import { aidChecksOf } from './aids/aidChecks';
-import { driveChecks } from './drive/checks';
-import { heatChecks } from './drive/heatChecks';
-import { jointChecks } from './drive/jointChecks';
-import { layoutChecks } from './drive/layoutChecks';
-import { shaftChecks } from './drive/shaftChecks';
-import { toothChecks } from './drive/toothChecks';
-import { tyreChecks } from './drive/tyreChecks';
-import { gearChecks } from './drive/meshChecks';
-import { powerChecks, supplyChecksOf } from './power/checks';
-import { steeringEffort } from './power/servoCheck';
-import { printChecks } from './print/checks';
-import { partChecksOf } from './parts/checks';
-import { suspensionChecks } from './suspension/checks';
-import { CalcError } from '../base/errors';
-import type { Check, CheckDefinition, Finding, Proposal, Remedy, State, Thresholds } from './engine/check';
+import { exchangesBetween } from '../car/document/exchange';
 import { type Subject, subjectOf } from '../worked/subject';
-import { plain } from '../base/units/plain';
-
-export const CHECK_DEFINITIONS: readonly CheckDefinition[] = [
-  ...briefChecks,
-  ...driveChecks,
-  ...heatChecks,
-  ...layoutChecks,
-  ...gearChecks,
-  ...toothChecks,
-  ...jointChecks,
-  ...shaftChecks,
-  ...tyreChecks,
-  ...powerChecks,
-  ...chassisChecks,
-  ...suspensionChecks,
-  steeringEffort,
-  ...printChecks,
-];
+import type {
+  Check,
+  CheckRecord,
+  Found,
+  Proposal,
+  Remedy,
+  Standing,
+  State,
+  Thresholds,
+} from './engine/check';
+import { finding } from '../base/finding';
+import { CHECKS, FAMILIES } from './registry';
 
 /** The checks of every build, and those of the rails, loads, aids and parts that this one has. */
-const definitionsOf = (document: BuildDocument): readonly CheckDefinition[] => [
-  ...CHECK_DEFINITIONS,
-  ...supplyChecksOf(document),
-  ...aidChecksOf(document),
-  ...partChecksOf(document),
+const recordsOf = (document: BuildDocument): readonly CheckRecord[] => [
+  ...CHECKS,
+  ...FAMILIES.flatMap((family) => family.of(document)),
 ];
 
 /** Margins under which a check is tight, where the workshop sets none of its own. */
 export const DEFAULT_THRESHOLDS: Thresholds = Object.fromEntries(
-  CHECK_DEFINITIONS.flatMap(({ id, tightUnder }) => (tightUnder === undefined ? [] : [[id, tightUnder]])),
+  CHECKS.flatMap(({ id, tightUnder }) => (tightUnder === undefined ? [] : [[id, tightUnder]])),
 );
 
 const MOST_REMEDIES = 3;
 const ORDER: Readonly<Record<State, number>> = { over: 0, tight: 1, unknown: 2, clear: 3 };
+/** Margin of what has no load at all. */
+const FREE = 1e6;
 
 /** Worse first: by state, then by the smaller margin. */
 export function byUrgency(a: Check, b: Check): number {
@@ -67,28 +45,14 @@ export function statesOn(
   thresholds: Thresholds = {},
 ): Check[] {
   const subject = subjectOf(document, surface);
-  return definitionsOf(document).map((definition) =>
-    definition.heavy ? waiting(definition) : evaluate(definition, subject, thresholds),
+  return recordsOf(document).map((record) =>
+    record.heavy ? { ...bare(record), state: 'unknown' } : evaluate(record, subject, thresholds),
   );
 }
 
-const waiting = ({ id, segment, title, short, quantity, kind }: CheckDefinition): Check => ({
-  id,
-  segment,
-  title,
-  short,
-  quantity,
-  kind,
-  state: 'unknown',
-  why: 'Being worked out.',
-  missing: [],
-  working: [],
-  remedies: [],
-});
-
 /** Ids of the checks that `statesOn` leaves to the worker. */
 export const HEAVY_CHECKS: ReadonlySet<string> = new Set(
-  CHECK_DEFINITIONS.filter(({ heavy }) => heavy).map(({ id }) => id),
+  CHECKS.filter(({ heavy }) => heavy).map(({ id }) => id),
 );
 
 /** All checks over every chosen surface: each stands for its worst surface, with the remedies that help there. */
@@ -96,8 +60,8 @@ export function evaluateBuild(document: BuildDocument, thresholds: Thresholds = 
   return worstOf(document, thresholds).map((worst) => remedied(worst, thresholds));
 }
 
-/** The same for an overview: remedies for the most urgent check alone, because they are what takes long. */
-export function overlookBuild(document: BuildDocument, thresholds: Thresholds = {}): Check[] {
+/** The same with remedies for the most urgent check alone, because they are what takes long. */
+export function evaluateMostUrgent(document: BuildDocument, thresholds: Thresholds = {}): Check[] {
   const found = worstOf(document, thresholds);
   const urgent = found
     .filter(({ check }) => check.state !== 'unknown')
@@ -106,40 +70,36 @@ export function overlookBuild(document: BuildDocument, thresholds: Thresholds = 
 }
 
 /** The same without any remedy. */
-export const weighBuild = (document: BuildDocument, thresholds: Thresholds = {}): Check[] =>
+export const evaluateStates = (document: BuildDocument, thresholds: Thresholds = {}): Check[] =>
   worstOf(document, thresholds).map(({ check }) => check);
 
 /** The same without those that take long. */
-export const lightOf = (document: BuildDocument, thresholds: Thresholds = {}): Check[] =>
+export const evaluateQuick = (document: BuildDocument, thresholds: Thresholds = {}): Check[] =>
   worstOf(
     document,
     thresholds,
-    definitionsOf(document).filter(({ heavy }) => !heavy),
+    recordsOf(document).filter(({ heavy }) => !heavy),
   ).map(({ check }) => check);
 
 interface Worst {
-  definition: CheckDefinition;
+  record: CheckRecord;
   subject: Subject;
   check: Check;
 }
 
-function worstOf(
-  document: BuildDocument,
-  thresholds: Thresholds,
-  definitions = definitionsOf(document),
-): Worst[] {
+function worstOf(document: BuildDocument, thresholds: Thresholds, records = recordsOf(document)): Worst[] {
   const subjects = subjectsOf(document);
-  return definitions.map((definition) =>
+  return records.map((record) =>
     subjects
-      .map((subject) => ({ definition, subject, check: evaluate(definition, subject, thresholds) }))
+      .map((subject) => ({ record, subject, check: evaluate(record, subject, thresholds) }))
       .reduce((a, b) => (byUrgency(b.check, a.check) < 0 ? b : a)),
   );
 }
 
 /** A check whose remedies cannot be worked out stands without them. */
-function remedied({ definition, subject, check }: Worst, thresholds: Thresholds): Check {
+function remedied({ record, subject, check }: Worst, thresholds: Thresholds): Check {
   try {
-    return { ...check, remedies: remediesFor(definition, subject, check, thresholds) };
+    return { ...check, remedies: remediesFor(record, subject, check, thresholds) };
   } catch (error) {
     return error instanceof CalcError ? check : { ...check, fault: error as Error };
   }
@@ -152,62 +112,63 @@ function subjectsOf(document: BuildDocument): Subject[] {
     : surfaces.map((surface) => subjectOf(document, surface));
 }
 
-function evaluate(definition: CheckDefinition, subject: Subject, thresholds: Thresholds): Check {
-  const { id, segment, title, short, quantity, kind } = definition;
-  const finding = foundBy(definition, subject);
+const bare = ({ id, named, at, quantity, kind }: CheckRecord) => ({
+  id,
+  ...(named === undefined ? {} : { named }),
+  ...at,
+  quantity,
+  kind,
+  missing: [] as readonly string[],
+  remedies: [] as readonly Remedy[],
+});
+
+function evaluate(record: CheckRecord, subject: Subject, thresholds: Thresholds): Check {
+  const found = foundBy(record, subject);
   const base = {
-    id,
-    segment,
-    title,
-    short,
-    quantity,
-    kind,
-    remedies: [],
-    ...(subject.surface && !definition.anySurface ? { surface: subject.surface.name } : {}),
+    ...bare(record),
+    ...(subject.surface && !record.anySurface ? { surface: subject.surface.name } : {}),
   };
-  if ('missing' in finding) {
+  if ('missing' in found)
     return {
       ...base,
       state: 'unknown',
-      why: `Needs ${finding.missing.join(', ')}.`,
-      missing: finding.missing,
-      working: [],
-      ...(finding.fault ? { fault: finding.fault } : {}),
+      missing: [...new Set(found.missing)],
+      ...(found.finding ? { finding: found.finding } : {}),
+      ...(found.fault ? { fault: found.fault } : {}),
     };
-  }
-  const margin = marginOf(definition, finding);
+  const margin = marginOf(record, found);
   return {
     ...base,
-    ...(finding.value === undefined ? {} : { value: finding.value }),
-    ...(finding.limit === undefined ? {} : { limit: finding.limit }),
+    ...(found.value === undefined ? {} : { value: found.value }),
+    ...(found.limit === undefined ? {} : { limit: found.limit }),
     ...(margin === undefined ? {} : { margin }),
-    state: finding.state ?? stateOf(margin!, thresholds[id] ?? definition.tightUnder ?? 1),
-    why: finding.why,
-    missing: [],
-    working: finding.working,
+    state: found.state ?? stateOf(margin!, thresholds[record.id] ?? record.tightUnder ?? 1),
+    finding: found.finding,
+    ...(found.working ? { working: found.working } : {}),
   };
 }
 
 /** What a check finds; one that cannot be worked out with these figures is unknown and stops no other. */
-function foundBy(definition: CheckDefinition, subject: Subject): Finding {
+function foundBy(record: CheckRecord, subject: Subject): Found {
   try {
-    return definition.evaluate(subject);
+    return record.find(subject);
   } catch (error) {
     return {
-      missing: [`figures that go together${error instanceof CalcError ? ` (${error.message})` : ''}`],
+      missing: [],
+      finding: finding('check.refused', { message: error instanceof CalcError ? error.message : '' }),
       ...(error instanceof CalcError ? {} : { fault: error as Error }),
     };
   }
 }
 
 function marginOf(
-  { kind }: CheckDefinition,
-  { value, limit, margin }: Exclude<Finding, { missing: readonly string[] }>,
+  { kind }: CheckRecord,
+  { value, limit, margin }: Exclude<Found, { missing: readonly string[] }>,
 ): number | undefined {
   if (margin !== undefined) return margin;
   if (kind === 'band' || limit === undefined || value === undefined) return undefined;
-  if (kind === 'ceiling') return value === 0 ? 1e6 : limit / value;
-  return limit === 0 ? 1e6 : value / limit;
+  if (kind === 'ceiling') return value === 0 ? FREE : limit / value;
+  return limit === 0 ? FREE : value / limit;
 }
 
 function stateOf(margin: number, tightUnder: number): State {
@@ -216,43 +177,37 @@ function stateOf(margin: number, tightUnder: number): State {
 }
 
 function remediesFor(
-  definition: CheckDefinition,
-  subject: Subject,
+  record: CheckRecord,
+  { document, surface, ...subject }: Subject,
   check: Check,
   thresholds: Thresholds,
 ): Remedy[] {
-  if ((check.state !== 'over' && check.state !== 'tight') || !definition.propose) return [];
-  const tried = definition
-    .propose(subject)
-    .map((proposal) => ({ proposal, after: tryOut(definition, subject, proposal, thresholds) }));
-  return tried
+  if ((check.state !== 'over' && check.state !== 'tight') || !record.remedies) return [];
+  return record
+    .remedies({ document, surface, ...subject })
+    .map((proposal) => {
+      const changed = applyPatch(document, proposal.patch);
+      return { proposal, changed, after: evaluate(record, subjectOf(changed, surface), thresholds) };
+    })
     .filter(({ after }) => helps(check, after))
     .sort((a, b) => byWorth(check, a, b))
     .slice(0, MOST_REMEDIES)
-    .map(({ proposal, after }) => ({
-      text: proposal.text,
-      patch: proposal.patch,
-      cost: proposal.cost,
-      effect: effectOf(check, after),
-      ...(after.value === undefined ? {} : { value: after.value }),
-      state: after.state,
+    .map(({ proposal, changed, after: { value, margin, state } }) => ({
+      ...proposal,
+      exchanges: exchangesBetween(document, changed),
+      ...(value === undefined ? {} : { value }),
+      ...(margin === undefined ? {} : { margin }),
+      state,
     }));
 }
 
-function tryOut(
-  definition: CheckDefinition,
-  { document, surface }: Subject,
-  proposal: Proposal,
-  thresholds: Thresholds,
-): Check {
-  return evaluate(definition, subjectOf(applyPatch(document, proposal.patch), surface), thresholds);
-}
+/** How far a figure without a margin is from what it should be. */
+const gapOf = ({ value = 0, limit = 0 }: Pick<Check, 'value' | 'limit'>) => Math.abs(limit - value);
 
 const gainOf = (before: Check, after: Check) =>
   before.margin !== undefined && after.margin !== undefined
     ? after.margin - before.margin
-    : ORDER[after.state] - ORDER[before.state] ||
-      Math.abs((before.limit ?? 0) - (before.value ?? 0)) - Math.abs((after.limit ?? 0) - (after.value ?? 0));
+    : ORDER[after.state] - ORDER[before.state] || gapOf(before) - gapOf(after);
 
 const helps = (before: Check, after: Check) =>
   ORDER[after.state] >= ORDER[before.state] && after.state !== 'unknown' && gainOf(before, after) > 1e-9;
@@ -270,17 +225,8 @@ function byWorth(before: Check, a: Tried, b: Tried): number {
   );
 }
 
-function effectOf(before: Check, after: Check): string {
-  if (before.margin === undefined || after.margin === undefined) {
-    const [scale, unit] =
-      before.quantity === 'share' ? [100, ' %'] : before.quantity === 'percent' ? [1, ' %'] : [1, ''];
-    const figures =
-      before.value !== undefined && after.value !== undefined
-        ? `${plain(scale * before.value)} to ${plain(scale * after.value)}${unit}`
-        : '';
-    return after.state === before.state
-      ? figures
-      : `${before.state} to ${after.state}${figures ? `, ${figures}` : ''}`;
-  }
-  return `margin ${before.margin.toFixed(2)} to ${after.margin.toFixed(2)}`;
-}
+/** Whether the second of two standings is the better one. */
+export const isBetter = (before: Standing, after: Standing): boolean =>
+  before.state === after.state
+    ? (after.margin ?? 0) > (before.margin ?? 0)
+    : ORDER[after.state] > ORDER[before.state];

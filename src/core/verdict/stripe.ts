@@ -1,4 +1,5 @@
-import { type Check, type Segment, SEGMENTS, type State } from './engine/check';
+import type { Check, State } from './engine/check';
+import { type Segment, SEGMENTS } from './engine/segments';
 import { byUrgency } from './evaluate';
 
 /** What a segment of the stripe shows. */
@@ -13,7 +14,7 @@ export interface SegmentState {
 
 /** What the segments without checks will stand on. */
 const WILL_NEED: Readonly<Partial<Record<Segment, readonly string[]>>> = {
-  parts: ['materials and loads of the parts'],
+  parts: ['parts.items:loads'],
 };
 
 /** One state for each segment: its worst check; unknown where none could be worked out. */

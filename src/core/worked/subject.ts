@@ -1,15 +1,17 @@
+import type { Standing } from '../physics/motion/standstill';
+import { standstillOf } from './motion/standstillOfBuild';
 import { briefDemand, type BriefDemandResult } from '../physics/motion/demand';
-import { demandInputOf } from './drive/demandOfBuild';
+import { demandInputOf } from './motion/demandOfBuild';
 import type { ChosenSurface } from '../car/document/brief';
 import type { BuildDocument } from '../car/document/document';
 import { CalcError } from '../base/errors';
 import type { DriveRunInput } from '../physics/motion/definition';
 import type { EnduranceInput } from '../physics/heat/enduranceDefinition';
 import { driveRun, type DriveRunResult } from '../physics/motion/run';
-import { runInputOf } from './drive/runOfBuild';
+import { runInputOf } from './motion/runOfBuild';
 import type { Assembled } from '../base/assembled';
-import { enduranceInputOf } from './drive/enduranceOfBuild';
-import { type WholePack, wholePack } from './drive/wholePack';
+import { enduranceInputOf } from './heat/enduranceOfBuild';
+import { type WholePack, wholePack } from './heat/wholePack';
 
 /** One build on one surface with what was already worked out about it. */
 export interface Subject {
@@ -19,6 +21,8 @@ export interface Subject {
   /** At a state of charge (share), full where none is given. */
   run(stateOfCharge?: number): DriveRunResult | undefined;
   demand(): Assembled<BriefDemandResult>;
+  /** Full throttle from standing, on the steepest slope that is wished. */
+  standstill(): Standing | undefined;
   /** A whole pack, as it would end and as if nothing could get too hot. */
   endurance(): Assembled<WholePack>;
 }
@@ -45,6 +49,10 @@ export function subjectOf(document: BuildDocument, surface: ChosenSurface | unde
       runs.set(stateOfCharge, result);
       return result;
     },
+    standstill: () => {
+      const assembled = runInput();
+      return assembled.ok ? standstillOf(document, assembled.value) : undefined;
+    },
     demand: () => {
       if (demand) return demand;
       const assembled = demandInputOf(document, surface ? [surface] : []);
@@ -55,7 +63,7 @@ export function subjectOf(document: BuildDocument, surface: ChosenSurface | unde
       if (endurance) return endurance;
       const assembled: Assembled<EnduranceInput> = surface
         ? enduranceInputOf(document, surface)
-        : { ok: false, missing: ['surface'] };
+        : { ok: false, missing: ['brief.surfaces'] };
       endurance = assembled.ok ? drivenOrRefused(assembled.value) : assembled;
       return endurance;
     },
@@ -68,6 +76,9 @@ function drivenOrRefused(input: EnduranceInput): Assembled<WholePack> {
     return { ok: true, value: wholePack(input) };
   } catch (error) {
     if (!(error instanceof CalcError)) throw error;
-    return { ok: false, missing: [(error.remedy ?? error.message).replace(/^give /, '')] };
+    return {
+      ok: false,
+      missing: [`drive.heat.${error.path === 'thermal.caseLimitC' ? 'pinionJoint' : 'ambientC'}:underLimit`],
+    };
   }
 }

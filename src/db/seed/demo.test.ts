@@ -1,3 +1,4 @@
+import { stepTitle } from '@/words/stepWords';
 import { parseDocument } from '@/core/car/document/document.schema';
 import { evaluateBuild } from '@/core/verdict/evaluate';
 import { measuredOf } from '@/core/worked/field/measured';
@@ -25,13 +26,13 @@ describe('the demo workshop', () => {
     expect(state(documents.A, 'drive.speed').state).toBe('over');
     expect(state(documents.A, 'drive.ratio')).toMatchObject({
       state: 'over',
-      why: expect.stringContaining('Short'),
+      finding: { facts: { by: 'missed', way: 'longer' } },
     });
     expect(state(documents.B, 'drive.speed').state).toBe('clear');
     expect(state(documents.B, 'brief.mass').state).toBe('tight');
     expect(state(documents.A, 'gears.tooth')).toMatchObject({
       state: 'over',
-      why: expect.stringContaining('landing'),
+      finding: { facts: { by: 'landing' } },
     });
     expect(state(documents.B, 'gears.tooth').state).toBe('clear');
     // the stronger servo starves the receiver on the regulator that they share
@@ -41,9 +42,9 @@ describe('the demo workshop', () => {
         .map(({ id }) => id)
         .sort(),
     ).toEqual(['parts.carrier', 'parts.steeringArm', 'power.load:receiver', 'power.rail:own']);
-    expect(checksOf(documents.B).find(({ id }) => id === 'parts.carrier')!.why).toContain(
-      'between the layers',
-    );
+    expect(checksOf(documents.B).find(({ id }) => id === 'parts.carrier')!.finding).toMatchObject({
+      facts: { between: true },
+    });
     expect(state(documents.C, 'parts.carrier').state).toBe('clear');
     expect(state(documents.C, 'parts.steeringArm').state).toBe('over');
     expect(state(documents.D, 'parts.steeringArm').state).toBe('clear');
@@ -53,12 +54,12 @@ describe('the demo workshop', () => {
   it('goes on: C too hot for its glue, D cool, all but one check clear', () => {
     expect(state(documents.C, 'drive.heat')).toMatchObject({
       state: 'over',
-      why: expect.stringContaining("pinion's glue"),
+      finding: { facts: { of: 'glue' } },
     });
     expect(state(documents.C, 'joint.pinion').state).toBe('over');
     expect(state(documents.C, 'power.failsafe')).toMatchObject({
       state: 'over',
-      why: expect.stringContaining('the wiring'),
+      finding: { facts: { changed: ['wiring'] } },
     });
     expect(state(documents.D, 'power.failsafe').state).toBe('clear');
     expect(state(documents.D, 'drive.heat').state).toBe('clear');
@@ -160,25 +161,25 @@ describe('the next change of each revision', () => {
   const changes = (letter: 'A' | 'B' | 'C') =>
     nextChanges(standing(letter))
       .steps.filter(({ kind }) => kind === 'change')
-      .map(({ title }) => title);
+      .map((step) => stepTitle(step, { locale: 'en-GB', units: 'metric' }));
 
   it('is what the next revision does: a longer gear and twice the face after A', () => {
     expect(changes('A').slice(0, 2)).toEqual([
-      expect.stringMatching(/^Pinion 13 to /),
-      'Face width 6 to 12 mm',
+      expect.stringMatching(/pinion teeth 13 → /),
+      expect.stringMatching(/face width 6.mm → 12.mm/),
     ]);
   });
   it('a regulator and a turned carrier after B', () => {
     expect(changes('B').slice(0, 2)).toEqual([
       expect.stringContaining('regulator'),
-      expect.stringContaining('turned on the bed'),
+      expect.stringMatching(/layers.*across → along/),
     ]);
   });
   it('cooling, a pinion that is held, and a steering arm after C', () => {
     expect(changes('C')).toEqual(
       expect.arrayContaining([
-        'Clip a heat sink on the motor',
-        expect.stringMatching(/^Hold it by /),
+        expect.stringContaining('heat sink'),
+        expect.stringMatching(/pinion/i),
         expect.stringContaining('Steering arm'),
       ]),
     );

@@ -3,7 +3,7 @@ import type { BuildDocument } from '@/core/car/document/document';
 import { applyPatch } from '@/core/base/patch';
 import { FAILSAFE_ITEMS } from '@/core/car/document/power';
 import { failsafeMarks } from '@/core/worked/power/failsafe';
-import { calibrateBuild } from '@/core/worked/drive/heatOf';
+import { calibrateBuild } from '@/core/worked/heat/heatOf';
 import { marshHareA, marshHareB, marshHareC, marshHareD, READ_AT_MINUTES_C } from './marshHare';
 import { measuredReadings } from './measuredRuns';
 

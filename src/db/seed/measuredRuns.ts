@@ -1,9 +1,9 @@
 import type { BuildDocument } from '@/core/car/document/document';
 import type { HeatReading } from '@/core/car/document/heat';
 import { driveEndurance } from '@/core/physics/heat/endurance';
-import { enduranceInputOf } from '@/core/worked/drive/enduranceOfBuild';
+import { enduranceInputOf } from '@/core/worked/heat/enduranceOfBuild';
 import { driveRun } from '@/core/physics/motion/run';
-import { runInputOf } from '@/core/worked/drive/runOfBuild';
+import { runInputOf } from '@/core/worked/motion/runOfBuild';
 import { predictRun } from '@/core/worked/field/predictRun';
 import type { RunSheet, TimedConditions, TimedRun } from '@/core/car/records/records';
 import { interpolate } from '@/core/base/numeric/interpolate';

@@ -3,14 +3,15 @@
 import Link from 'next/link';
 import { useMemo } from 'react';
 import { briefDemand, type BriefDemandInput, type BriefDemandResult } from '@/core/physics/motion/demand';
-import { demandInputOf } from '@/core/worked/drive/demandOfBuild';
-import { powerCurves, workingDemand } from '@/core/physics/motion/demandWorking';
+import { demandInputOf } from '@/core/worked/motion/demandOfBuild';
+import { powerCurves } from '@/core/physics/motion/powerCurves';
+import { workingDemand } from '@/words/workings/demand';
 import { startingCar } from '@/core/car/library/startingCar';
 import { formatText } from '@/core/base/units/formatQuantity';
 import { LineChart } from '@/ui/charts/LineChart';
 import { Figure } from '@/ui/Figure';
 import { Quantity } from '@/ui/Quantity';
-import { useReader } from '@/ui/reader';
+import { useReader, useWriter } from '@/ui/reader';
 import { WorkingPanel } from '@/ui/working';
 import { useBuild } from '../session/BuildContext';
 import { DocumentField, Group } from '../fields/fields';
@@ -78,6 +79,7 @@ function DemandWorking({
 }: {
   worked: { input: BriefDemandInput; result: BriefDemandResult } | undefined;
 }) {
+  const write = useWriter();
   const { document } = useBuild();
   const first = worked?.result.surfaces[0];
   return (
@@ -86,7 +88,7 @@ function DemandWorking({
         worked && first
           ? {
               title: `the demand on ${nameOf(first.id, document.brief.surfaces)}`,
-              steps: workingDemand(worked.input, first),
+              steps: workingDemand(worked.input, first, write),
             }
           : undefined
       }
@@ -109,6 +111,7 @@ function StartingFigures() {
 }
 
 function Demand({ input, result }: { input: BriefDemandInput; result: BriefDemandResult }) {
+  const write = useWriter();
   const { document, ghost } = useBuild();
   const { reader } = useReader();
   const { surfaces } = document.brief;
@@ -123,7 +126,7 @@ function Demand({ input, result }: { input: BriefDemandInput; result: BriefDeman
     <Apart>
       <h1 className="answer">
         Holding {formatText(input.targetMps, 'speedMps', reader)} on {on} takes{' '}
-        <Figure title={`the power on ${on}`} steps={workingDemand(input, hardest)}>
+        <Figure title={`the power on ${on}`} steps={workingDemand(input, hardest, write)}>
           {formatText(hardest.powerAtWheelW, 'powerW', reader)}
         </Figure>{' '}
         at the wheels
@@ -134,7 +137,7 @@ function Demand({ input, result }: { input: BriefDemandInput; result: BriefDeman
           <>
             {' '}
             and{' '}
-            <Figure title="the charge" steps={workingDemand(input, hardest)} tone="plainfig">
+            <Figure title="the charge" steps={workingDemand(input, hardest, write)} tone="plainfig">
               {formatText(hardest.chargeMah, 'capacityMah', reader)}
             </Figure>{' '}
             for {formatText(input.runTimeMinutes, 'minutes', reader)}
@@ -194,6 +197,7 @@ function PowerChart({ input }: { input: BriefDemandInput }) {
 }
 
 function DemandTable({ input, result }: { input: BriefDemandInput; result: BriefDemandResult }) {
+  const write = useWriter();
   const { document } = useBuild();
   const rows = result.surfaces;
   const withCharge = rows.some(({ chargeMah }) => chargeMah !== undefined);
@@ -227,7 +231,7 @@ function DemandTable({ input, result }: { input: BriefDemandInput; result: Brief
                 <td key={row.id} className="num">
                   <Figure
                     title={`the demand on ${nameOf(row.id, document.brief.surfaces)}`}
-                    steps={workingDemand(input, row)}
+                    steps={workingDemand(input, row, write)}
                     tone="plainfig"
                   >
                     <Quantity value={row.powerAtWheelW} quantity="powerW" />

@@ -2,7 +2,7 @@
 
 import { useMemo } from 'react';
 import { airOf } from '@/core/physics/motion/air';
-import { runInputOf } from '@/core/worked/drive/runOfBuild';
+import { runInputOf } from '@/core/worked/motion/runOfBuild';
 import { formatText } from '@/core/base/units/formatQuantity';
 import { LineChart } from '@/ui/charts/LineChart';
 import { useReader } from '@/ui/reader';

@@ -2,7 +2,7 @@
 
 import { type KeyboardEvent, type PointerEvent, useRef } from 'react';
 import type { PlacedBody } from '@/core/worked/chassis/bodiesOfBuild';
-import { moved } from '@/core/verdict/chassis/checks';
+import { moved } from '@/core/verdict/chassis/onStanding';
 import type { WeightOfBuild } from '@/core/worked/chassis/weightOfBuild';
 import { formatText } from '@/core/base/units/formatQuantity';
 import { useReader } from '@/ui/reader';

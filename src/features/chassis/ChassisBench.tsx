@@ -3,7 +3,7 @@
 import { type Body, startingDragArea } from '@/core/car/document/chassis';
 import { LABELS } from '@/core/car/labels/labels';
 import type { PlacedBody } from '@/core/worked/chassis/bodiesOfBuild';
-import { moved } from '@/core/verdict/chassis/checks';
+import { moved } from '@/core/verdict/chassis/onStanding';
 import { formatText } from '@/core/base/units/formatQuantity';
 import { QuantityField } from '@/ui/QuantityField';
 import { useReader } from '@/ui/reader';

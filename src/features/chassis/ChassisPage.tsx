@@ -1,10 +1,13 @@
 'use client';
 
+import { finding } from '@/core/base/finding';
+import { say } from '@/words/findings';
+import { needNames } from '@/words/needs';
 import { useMemo, useState } from 'react';
 import type { BuildDocument } from '@/core/car/document/document';
 import type { ChosenSurface } from '@/core/car/document/brief';
 import { bodiesOf } from '@/core/worked/chassis/bodiesOfBuild';
-import { type Standing, standingOf } from '@/core/verdict/chassis/checks';
+import { type Standing, standingOf } from '@/core/worked/standing/standingOfBuild';
 import { weightOf } from '@/core/worked/chassis/weightOfBuild';
 import { formatNumber, formatText } from '@/core/base/units/formatQuantity';
 import { PlanSketch } from '@/ui/PlanSketch';
@@ -27,12 +30,13 @@ const standing = (document: BuildDocument, surface: ChosenSurface | undefined) =
 /** Where the weight sits: components to scale, wheel loads, and whether it slides or rolls. */
 export function ChassisPage() {
   const { document, surface, ghost } = useBuild();
+  const { reader } = useReader();
   const [chosen, choose] = useState<string>();
   const bodies = useMemo(() => bodiesOf(document), [document]);
   const weight = useMemo(() => sound(() => weightOf(document)), [document]);
   const found = useMemo(() => standing(document, surface), [document, surface]);
   const before = useMemo(() => (ghost ? standing(ghost.document, surface) : undefined), [ghost, surface]);
-  const other = before && !('missing' in before) ? before : undefined;
+  const other = before && 'weight' in before ? before : undefined;
   // while the figures of the scale count, the boxes may still be seen and dragged
   const drawn = weight.ok ? weight.value : undefined;
   return (
@@ -42,8 +46,10 @@ export function ChassisPage() {
       </Bench>
       <Readings>
         <div className="ask">
-          {'missing' in found ? (
-            <h1 className="answer">Not worked out yet: it needs {found.missing.join(', ')}.</h1>
+          {'outside' in found ? (
+            <h1 className="answer">{say(finding('chassis.outside', { where: found.outside }), reader)}</h1>
+          ) : 'missing' in found ? (
+            <h1 className="answer">Not worked out yet: it needs {needNames(found.missing)}.</h1>
           ) : (
             <StandingAnswer found={found} ghost={other ? { label: ghost!.label, found: other } : undefined} />
           )}
@@ -74,7 +80,7 @@ export function ChassisPage() {
           ))}
         <TakeOver />
         <SegmentChecks segment="chassis" />
-        {'missing' in found ? null : <WhatIfTable present={found} />}
+        {!('weight' in found) ? null : <WhatIfTable present={found} />}
         <AirChart />
         <WorkingPanel />
       </Readings>

@@ -2,7 +2,7 @@
 
 import { useMemo } from 'react';
 import { applyPatch } from '@/core/base/patch';
-import type { Standing } from '@/core/verdict/chassis/checks';
+import type { Standing } from '@/core/worked/standing/standingOfBuild';
 import { chassisWhatIfs } from '@/core/advice/whatIfs';
 import { formatNumber, formatText } from '@/core/base/units/formatQuantity';
 import { useReader } from '@/ui/reader';

@@ -1,12 +1,14 @@
 'use client';
 
+import { launchFacts } from '@/core/physics/motion/launchFacts';
+import { topSpeedFacts } from '@/core/physics/motion/topSpeedFacts';
 import type { DriveRunInput } from '@/core/physics/motion/definition';
 import type { Limit } from '@/core/physics/motion/plant';
 import type { DriveRunResult } from '@/core/physics/motion/run';
-import { workingLaunch, workingTopSpeed } from '@/core/physics/motion/working';
+import { workingLaunch, workingTopSpeed } from '@/words/workings/motion';
 import { formatText, formatWithError } from '@/core/base/units/formatQuantity';
 import { Figure } from '@/ui/Figure';
-import { useReader } from '@/ui/reader';
+import { useReader, useWriter } from '@/ui/reader';
 
 const LAUNCH: Readonly<Record<Limit, string>> = {
   grip: 'The tyres, not the motor, set the launch.',
@@ -26,6 +28,7 @@ interface DriveAnswerProps {
 
 /** The answer in a sentence with numbers. */
 export function DriveAnswer({ surface, input, run, targetMps, measured, ghost }: DriveAnswerProps) {
+  const write = useWriter();
   const { reader } = useReader();
   const speed = (value: number) => formatText(value, 'speedMps', reader);
   const on = surface.toLowerCase();
@@ -33,7 +36,7 @@ export function DriveAnswer({ surface, input, run, targetMps, measured, ghost }:
     return (
       <h1 className="answer">
         It does{' '}
-        <Figure title="the launch" steps={workingLaunch(input, run)} tone="over">
+        <Figure title="the launch" steps={workingLaunch(launchFacts(input, run), write)} tone="over">
           not get under way
         </Figure>{' '}
         on {on}:{' '}
@@ -55,7 +58,7 @@ export function DriveAnswer({ surface, input, run, targetMps, measured, ghost }:
   return (
     <h1 className="answer">
       Reaches{' '}
-      <Figure title="top speed" steps={workingTopSpeed(input, run)} tone={tone}>
+      <Figure title="top speed" steps={workingTopSpeed(topSpeedFacts(input, run), write)} tone={tone}>
         <span data-testid="top-speed">
           {run.topSpeedMps === undefined ? 'no limit' : speed(run.topSpeedMps)}
         </span>
@@ -74,7 +77,7 @@ export function DriveAnswer({ surface, input, run, targetMps, measured, ghost }:
           Measured {formatWithError(measured.speedMps, measured.errorMps, 'speedMps', reader)}.{' '}
         </span>
       ) : null}
-      <Figure title="the launch" steps={workingLaunch(input, run)} tone="plainfig">
+      <Figure title="the launch" steps={workingLaunch(launchFacts(input, run), write)} tone="plainfig">
         {run.peakAccelMps2 > 0 ? formatText(run.peakAccelMps2 / 9.81, 'coefficient', reader, 2) : '0'} g
       </Figure>{' '}
       off the line. {LAUNCH[run.launchLimitedBy]}

@@ -1,12 +1,14 @@
 'use client';
 
+import { useWriter } from '@/ui/reader';
+import { topSpeedFacts } from '@/core/physics/motion/topSpeedFacts';
 import dynamic from 'next/dynamic';
 import Link from 'next/link';
 import { Suspense } from 'react';
 import { motorsInAll } from '@/core/car/document/drive';
 import { measuredSpeedOf } from '@/core/worked/field/measured';
 import { isTimed } from '@/core/car/records/records';
-import { workingTopSpeed } from '@/core/physics/motion/working';
+import { workingTopSpeed } from '@/words/workings/motion';
 import { tyreForBuild } from '@/core/car/library/items';
 import { WorkingPanel } from '@/ui/working';
 import { useBuild } from '../session/BuildContext';
@@ -90,6 +92,7 @@ export function DrivePage() {
 }
 
 function RunView({ view }: { view: DriveView }) {
+  const write = useWriter();
   const { document, surface, ghost, runs, revision } = useBuild();
   const other = useDriveView(ghost?.document, surface);
   const ghostRun = ghost && other.run ? { label: ghost.label, run: other.run } : undefined;
@@ -120,7 +123,9 @@ function RunView({ view }: { view: DriveView }) {
         surface={surface.name}
       />
       <SegmentChecks segment="drive" />
-      <WorkingPanel fallback={{ title: 'top speed', steps: workingTopSpeed(view.input, view.run) }} />
+      <WorkingPanel
+        fallback={{ title: 'top speed', steps: workingTopSpeed(topSpeedFacts(view.input, view.run), write) }}
+      />
     </Apart>
   );
 }

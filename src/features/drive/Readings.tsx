@@ -1,8 +1,9 @@
 'use client';
 
+import { needNames } from '@/words/needs';
 import { useState } from 'react';
 import { calibrationFor, type HeatReading } from '@/core/car/document/heat';
-import { thermalOf } from '@/core/worked/drive/enduranceOfBuild';
+import { thermalOf } from '@/core/worked/heat/enduranceOfBuild';
 import { formatNumber, formatText } from '@/core/base/units/formatQuantity';
 import { useReader } from '@/ui/reader';
 import { QuantityField } from '@/ui/QuantityField';
@@ -43,7 +44,7 @@ export function Readings() {
     const found = await workerOf('drive').calibrate(document, surface);
     if ('refused' in found)
       return setSaid(`${found.refused.message}${found.refused.remedy ? `: ${found.refused.remedy}` : ''}`);
-    if (!found.ok) return setSaid(`Needs ${found.missing.join(', ')} first.`);
+    if (!found.ok) return setSaid(`Needs ${needNames(found.missing)} first.`);
     const { notes, ...value } = found.value;
     edit([{ path: ['drive', 'heat', 'calibration'], value }]);
     setSaid(notes[0]);

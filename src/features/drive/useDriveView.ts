@@ -3,7 +3,7 @@ import type { ChosenSurface } from '@/core/car/document/brief';
 import type { BuildDocument } from '@/core/car/document/document';
 import type { DriveRunInput } from '@/core/physics/motion/definition';
 import { driveRun, type DriveRunResult } from '@/core/physics/motion/run';
-import { runInputOf } from '@/core/worked/drive/runOfBuild';
+import { runInputOf } from '@/core/worked/motion/runOfBuild';
 import { sound } from '../frame/sound';
 
 export interface DriveView {

@@ -1,5 +1,6 @@
 'use client';
 
+import { needNames } from '@/words/needs';
 import { type ReactNode, useMemo, useState } from 'react';
 import type { HeatReading } from '@/core/car/document/heat';
 import { applyPatch } from '@/core/base/patch';
@@ -273,7 +274,7 @@ function MotorPath() {
   if (found.refused) return <p className="note bad">The motor’s heat: {found.refused.message}.</p>;
   if (!value) return <p className="quiet">Fitting the motor’s heat…</p>;
   const { calibration } = value;
-  if (!calibration) return <p className="note">The motor’s heat needs {value.missing.join(', ')}.</p>;
+  if (!calibration) return <p className="note">The motor’s heat needs {needNames(value.missing)}.</p>;
   const worse = 100 * (calibration.factor - 1);
   return (
     <div className="note ask" data-testid="motor-path">

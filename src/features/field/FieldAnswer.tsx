@@ -6,13 +6,14 @@ import {
   type RunRecord,
   type TimedRun,
 } from '@/core/car/records/records';
-import { reportWords, wrongWheels } from '@/core/worked/field/reportWords';
-import { workingMeasured, workingPrediction } from '@/core/worked/field/working';
+import { reportWords } from '@/core/worked/field/reportWords';
+import { wrongWheels } from '@/core/worked/field/wrongWheels';
+import { workingMeasured, workingPrediction } from '@/words/workings/field';
 import { formatText, formatWithError } from '@/core/base/units/formatQuantity';
 import { numberFormat } from '@/core/base/units/numberFormat';
 import { DotPlot } from '@/ui/charts/DotPlot';
 import { Figure } from '@/ui/Figure';
-import { useReader } from '@/ui/reader';
+import { useReader, useWriter } from '@/ui/reader';
 import { useBuild } from '../session/BuildContext';
 
 export interface ShownRun {
@@ -22,6 +23,7 @@ export interface ShownRun {
 
 /** What the last run measured against what was predicted, in one sentence. */
 export function FieldAnswer({ shown, last }: { shown: ShownRun | undefined; last: RunRecord | undefined }) {
+  const write = useWriter();
   const { reader } = useReader();
   const { revision } = useBuild();
   if (last && !isTimed(last)) {
@@ -54,7 +56,7 @@ export function FieldAnswer({ shown, last }: { shown: ShownRun | undefined; last
     : formatWithError(measured.speed.mean, measured.speedErrorMps, 'speedMps', reader);
   return (
     <h1 className="answer" data-testid="field-answer">
-      <Figure title="the measurement" steps={workingMeasured(run, measured)} tone="measured">
+      <Figure title="the measurement" steps={workingMeasured(run, measured, write)} tone="measured">
         {time}
       </Figure>{' '}
       over {formatText(run.conditions.distanceM, 'distanceM', reader)}
@@ -63,7 +65,7 @@ export function FieldAnswer({ shown, last }: { shown: ShownRun | undefined; last
       {run.prediction && gap ? (
         <>
           Predicted{' '}
-          <Figure title="the prediction" steps={workingPrediction(run)} tone="plainfig">
+          <Figure title="the prediction" steps={workingPrediction(run, write)} tone="plainfig">
             {launch ? formatText(run.prediction.timeS, 'timeS', reader) : speed(run.prediction.speedMps)}
           </Figure>
           : {verdict(gap.differencePct, gap.sigmas, reader.locale)}

@@ -4,7 +4,7 @@ import Link from 'next/link';
 import { usePathname, useRouter } from 'next/navigation';
 import { type ReactNode, useMemo, useState } from 'react';
 import { USUAL_CURRENCY } from '@/core/car/document/brief';
-import { SEGMENTS } from '@/core/verdict/engine/check';
+import { SEGMENTS } from '@/core/verdict/engine/segments';
 import type { BuildRecord } from '@/core/car/records/records';
 import { MoneyProvider, useReader } from '@/ui/reader';
 import { useWorking, WorkingProvider } from '@/ui/working';

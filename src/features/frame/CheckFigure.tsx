@@ -1,5 +1,7 @@
 'use client';
 
+import { useReader } from '@/ui/reader';
+import { stepsOf } from '@/words/workings';
 import type { ReactNode } from 'react';
 import { Figure } from '@/ui/Figure';
 import { useBuild } from '../session/BuildContext';
@@ -17,8 +19,9 @@ export function CheckFigure({
   children: ReactNode;
 }) {
   const { checks } = useBuild();
+  const { reader } = useReader();
   return (
-    <Figure title={title} steps={checks.find(({ id }) => id === check)?.working ?? []} tone={tone}>
+    <Figure title={title} steps={stepsOf(checks.find(({ id }) => id === check)?.working, reader)} tone={tone}>
       {children}
     </Figure>
   );

@@ -1,6 +1,6 @@
 'use client';
 
-import type { Segment } from '@/core/verdict/engine/check';
+import type { Segment } from '@/core/verdict/engine/segments';
 import { stripeOf } from '@/core/verdict/stripe';
 import { useBuild } from '../session/BuildContext';
 import { SEGMENT_QUESTIONS } from './segments';

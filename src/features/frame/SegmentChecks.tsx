@@ -1,20 +1,39 @@
 'use client';
 
-import type { Remedy, Segment } from '@/core/verdict/engine/check';
+import { inSentence } from '@/core/base/units/words';
+import { useReader } from '@/ui/reader';
+import { remedyText } from '@/words/checkWords';
+import type { Remedy } from '@/core/verdict/engine/check';
+import type { Segment } from '@/core/verdict/engine/segments';
 import { applyPatch } from '@/core/base/patch';
 import { CheckRows } from '@/ui/CheckRows';
 import { useBuild } from '../session/BuildContext';
 
 /** The checks of a segment with remedies that go into the build (undoable) or become its ghost. */
-export function SegmentChecks({ segment, only }: { segment: Segment; only?: readonly string[] }) {
+export function SegmentChecks({
+  segment,
+  side,
+  only,
+}: {
+  segment: Segment;
+  /** Those of one side, where not of all. */
+  side?: string;
+  only?: readonly string[];
+}) {
   const { checks, closed, document, edit, setGhost } = useBuild();
+  const { reader } = useReader();
   const proposed = (remedy: Remedy) => ({
-    label: remedy.text.toLowerCase(),
+    label: inSentence(remedyText(remedy, reader)),
     document: applyPatch(document, remedy.patch),
   });
   return (
     <CheckRows
-      checks={checks.filter((check) => check.segment === segment && (!only || only.includes(check.id)))}
+      checks={checks.filter(
+        (check) =>
+          check.segment === segment &&
+          (side === undefined || check.side === side) &&
+          (!only || only.includes(check.id)),
+      )}
       locked={closed}
       onApply={(remedy) => edit(remedy.patch)}
       onTry={(remedy) => setGhost(proposed(remedy))}

@@ -1,7 +1,8 @@
 import type { ReactNode } from 'react';
-import { SIDES, type SidedSegment, type SideOf, sidesOf } from './sides';
+import type { Segment, SideOf } from '@/core/verdict/engine/segments';
+import { SIDE_NAMES, sidesOf } from './sides';
 
-interface SegmentSidesProps<S extends SidedSegment> {
+interface SegmentSidesProps<S extends Segment> {
   segment: S;
   /** What the sides are sides of. */
   label: string;
@@ -14,7 +15,7 @@ interface SegmentSidesProps<S extends SidedSegment> {
 }
 
 /** The sides of a segment, one of them shown; left out on paper. */
-export function SegmentSides<S extends SidedSegment>({
+export function SegmentSides<S extends Segment>({
   segment,
   label,
   shown,
@@ -22,7 +23,7 @@ export function SegmentSides<S extends SidedSegment>({
   mark,
   children,
 }: SegmentSidesProps<S>) {
-  const names = SIDES[segment] as Readonly<Record<SideOf<S>, string>>;
+  const names = SIDE_NAMES[segment] as Readonly<Record<SideOf<S>, string>>;
   return (
     <div className="tabbar noprint">
       <div className="tabs" role="group" aria-label={label}>

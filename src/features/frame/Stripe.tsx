@@ -1,13 +1,16 @@
 'use client';
 
+import { checkShort } from '@/words/checks/names';
+import { needName, needNames } from '@/words/needs';
 import Link from 'next/link';
 import { usePathname } from 'next/navigation';
 import { useEffect, useRef } from 'react';
-import { SEGMENTS } from '@/core/verdict/engine/check';
+import { SEGMENTS } from '@/core/verdict/engine/segments';
 import { type SegmentState, stripeOf } from '@/core/verdict/stripe';
 import { formatQuantity, type Reader } from '@/core/base/units/formatQuantity';
 import { useReader } from '@/ui/reader';
-import { STATE_WORDS, StateMark } from '@/ui/StateMark';
+import { StateMark } from '@/ui/StateMark';
+import { STATE_WORDS } from '@/words/states';
 import { useBuild } from '../session/BuildContext';
 import { SEGMENT_NAMES, segmentPath } from './segments';
 
@@ -30,7 +33,7 @@ export function Stripe() {
             href={segmentPath(build.id, revision.letter, state.segment)}
             prefetch={false}
             aria-current={present === state.segment ? 'page' : undefined}
-            title={`${SEGMENT_NAMES[state.segment]} (${index + 1}): ${words}${state.check || state.needs.length === 0 ? '' : `, needs ${state.needs.join(', ')}`}`}
+            title={`${SEGMENT_NAMES[state.segment]} (${index + 1}): ${words}${state.check || state.needs.length === 0 ? '' : `, needs ${needNames(state.needs)}`}`}
             data-state={state.state}
           >
             <span className="t">
@@ -54,13 +57,13 @@ function wordsOf({ state, check, needs }: SegmentState, reader: Reader): string 
   if (!check) return 'not worked out yet';
   if (check.value === undefined)
     return state === 'unknown'
-      ? `${check.short} needs ${needs[0] ?? 'more'}`
-      : `${STATE_WORDS[state]}: ${check.short}`;
+      ? `${checkShort(check)} needs ${needs[0] ? needName(needs[0]) : 'more'}`
+      : `${STATE_WORDS[state]}: ${checkShort(check)}`;
   const { number, unit } = formatQuantity(check.value, check.quantity, reader);
   const limit =
     check.limit === undefined || check.kind === 'band'
       ? ''
       : ` of ${formatQuantity(check.limit, check.quantity, reader).number}`;
-  const words = `${STATE_WORDS[state]}: ${check.short} ${number}`;
+  const words = `${STATE_WORDS[state]}: ${checkShort(check)} ${number}`;
   return `${words}${words.length + limit.length > LONGEST ? '' : limit} ${unit}`;
 }

@@ -1,4 +1,4 @@
-import type { Segment } from '@/core/verdict/engine/check';
+import type { Segment } from '@/core/verdict/engine/segments';
 
 export const SEGMENT_NAMES: Readonly<Record<Segment, string>> = {
   brief: 'Brief',

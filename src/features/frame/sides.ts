@@ -1,8 +1,10 @@
 import { useSearchParams } from 'next/navigation';
-import type { Segment } from '@/core/verdict/engine/check';
+import { type Segment, type SideOf, SIDES } from '@/core/verdict/engine/segments';
 
-/** The sides of the segments that have more than one, as they are called; the first is shown unless another is asked for. */
-export const SIDES = {
+/** What the sides of the segments are called. */
+export const SIDE_NAMES: { readonly [S in Segment]: Readonly<Record<SideOf<S>, string>> } = {
+  brief: { wish: 'The wish' },
+  chassis: { plan: 'The car from above and beside' },
   drive: {
     run: 'The run',
     heat: 'Heat',
@@ -38,16 +40,12 @@ export const SIDES = {
     next: 'Next change',
     report: 'Report',
   },
-} as const satisfies Partial<Record<Segment, Readonly<Record<string, string>>>>;
+};
 
-export type SidedSegment = keyof typeof SIDES;
-export type SideOf<S extends SidedSegment> = keyof (typeof SIDES)[S] & string;
-
-export const sidesOf = <S extends SidedSegment>(segment: S): readonly SideOf<S>[] =>
-  Object.keys(SIDES[segment]) as SideOf<S>[];
+export const sidesOf = <S extends Segment>(segment: S): readonly SideOf<S>[] => SIDES[segment];
 
 /** Which side of a segment the page shows; it stands in the address, so that it can be linked to. */
-export function useSide<S extends SidedSegment>(
+export function useSide<S extends Segment>(
   segment: S,
 ): { side: SideOf<S>; show(side: SideOf<S>, more?: Readonly<Record<string, string>>): void } {
   const asked = useSearchParams().get('view');

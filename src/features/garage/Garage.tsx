@@ -1,5 +1,7 @@
 'use client';
 
+import { checkShort } from '@/words/checks/names';
+import { glanceWords } from '@/words/stepWords';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { Suspense, useMemo, useState } from 'react';
@@ -8,7 +10,8 @@ import type { GarageCar } from '@/core/advice/garage';
 import { formatQuantity, formatText, formatWithError } from '@/core/base/units/formatQuantity';
 import { PlanSketch } from '@/ui/PlanSketch';
 import { useReader } from '@/ui/reader';
-import { STATE_WORDS, StateMark } from '@/ui/StateMark';
+import { StateMark } from '@/ui/StateMark';
+import { STATE_WORDS } from '@/words/states';
 import { callApi, sentenceOf } from '../api';
 import { KeyList } from '../frame/KeyList';
 import { type Jump, Palette } from '../frame/Palette';
@@ -102,6 +105,7 @@ function StillHere() {
 
 /** A build of which nothing can be shown but that it is there. */
 function Ailing({ car }: { car: GarageCar }) {
+  const { reader } = useReader();
   return (
     <article className="car" aria-label={car.name}>
       <Link href={`/builds/${car.id}/${car.revision.letter}/brief`} className="face">
@@ -112,7 +116,8 @@ function Ailing({ car }: { car: GarageCar }) {
           </span>
         </h2>
         <p className="note bad" role="alert">
-          Nothing could be worked out of this build{car.ails ? `: ${car.ails}` : ''}. {car.next}
+          Nothing could be worked out of this build{car.ails ? `: ${car.ails}` : ''}.{' '}
+          {glanceWords(car.next, reader)}
         </p>
       </Link>
       <CarActs car={car} />
@@ -161,7 +166,7 @@ function Car({ car }: { car: GarageCar }) {
             <dt>Tightest</dt>
             <dd>{tightest ? <TightestWords car={car} /> : 'nothing worked out yet'}</dd>
             <dt>Next</dt>
-            <dd className="next">{car.next}</dd>
+            <dd className="next">{glanceWords(car.next, reader)}</dd>
           </dl>
         </div>
       </Link>
@@ -186,7 +191,7 @@ function TightestWords({ car }: { car: GarageCar }) {
   if (check.value === undefined)
     return (
       <>
-        <StateMark state={check.state} /> {STATE_WORDS[check.state]}: {check.short}
+        <StateMark state={check.state} /> {STATE_WORDS[check.state]}: {checkShort(check)}
       </>
     );
   const { number, unit } = formatQuantity(check.value, check.quantity, reader);
@@ -196,7 +201,7 @@ function TightestWords({ car }: { car: GarageCar }) {
       : ` of ${formatQuantity(check.limit, check.quantity, reader).number}`;
   return (
     <>
-      <StateMark state={check.state} /> {STATE_WORDS[check.state]}: {check.short} {number}
+      <StateMark state={check.state} /> {STATE_WORDS[check.state]}: {checkShort(check)} {number}
       {limit} {unit}
     </>
   );

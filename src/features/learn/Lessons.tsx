@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { learnedOf } from '@/core/advice/learn/learned';
+import { learnedOf } from '@/words/learn/learned';
 import type { RevisionRecord } from '@/core/car/records/records';
 import { useReader } from '@/ui/reader';
 import { callApi, sentenceOf } from '../api';

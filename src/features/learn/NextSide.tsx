@@ -1,5 +1,9 @@
 'use client';
 
+import { say } from '@/words/findings';
+import { checkTitle } from '@/words/checks/names';
+import { proofWords, stepTitle, stepWhy } from '@/words/stepWords';
+import { STATE_WORDS } from '@/words/states';
 import { useRouter } from 'next/navigation';
 import { type ReactNode, useMemo, useState } from 'react';
 import { applyPatch } from '@/core/base/patch';
@@ -48,6 +52,7 @@ export function NextSide({ tabs }: { tabs: ReactNode }) {
       ),
     [document, revision.id, revisions, runs, failures, prints, copies, thresholds, calibration],
   );
+  const { reader } = useReader();
   const list = worked.value;
   const first = list?.steps[0];
   return (
@@ -63,11 +68,11 @@ export function NextSide({ tabs }: { tabs: ReactNode }) {
             'Nothing is left that would take more off than it costs: run it.'
           ) : list.measureFirst ? (
             <>
-              Measure first: <b>{inSentence(first.title)}</b>.
+              Measure first: <b>{inSentence(stepTitle(first, reader))}</b>.
             </>
           ) : (
             <>
-              Next: <b>{inSentence(first.title)}</b>.
+              Next: <b>{inSentence(stepTitle(first, reader))}</b>.
             </>
           )}
         </h1>
@@ -118,22 +123,11 @@ function StepRow({ step, rank, most, onOpenNext }: StepRowProps) {
   const { build, revision, document, setGhost, closed, edit } = useBuild();
   const { reader } = useReader();
   const router = useRouter();
-  const {
-    kind,
-    title,
-    about,
-    why,
-    figures,
-    betters,
-    worsens,
-    cost,
-    trial,
-    patch,
-    segment,
-    failureId,
-    relief,
-    hours,
-  } = step;
+  const { kind, check, figures, betters, worsens, cost, trial, patch, segment, failureId, relief, hours } =
+    step;
+  const title = stepTitle(step, reader);
+  const why = stepWhy(step, reader);
+  const about = check && checkTitle(check);
   const go = () => {
     if (patch) setGhost({ label: inSentence(title), document: applyPatch(document, patch) });
     router.push(pathOf(build.id, revision.letter, step));
@@ -176,11 +170,11 @@ function StepRow({ step, rank, most, onOpenNext }: StepRowProps) {
             <span className="cap">See it by</span>
             <div>
               {trial.run === 'look' ? '' : `${RUN_KIND_NAMES[trial.run]}: `}
-              {trial.how}.
+              {proofWords(trial)}.
               {trial.expected && trial.quantity
                 ? ` Expect ${formatText(trial.expected.before, trial.quantity, reader)} → ${formatText(trial.expected.after, trial.quantity, reader)}.`
                 : ''}{' '}
-              <b>{trial.enough}</b>
+              <b>{say(trial.enough, reader)}</b>
             </div>
           </div>
         ) : null}
@@ -208,7 +202,8 @@ function StepRow({ step, rank, most, onOpenNext }: StepRowProps) {
                     ? `${buys}.`
                     : betters
                         .map(
-                          ({ title: check, before, after }) => `${check}: ${before.state} → ${after.state}`,
+                          (one) =>
+                            `${checkTitle(one)}: ${STATE_WORDS[one.before.state]} → ${STATE_WORDS[one.after.state]}`,
                         )
                         .join('; '),
                   patch,

@@ -1,4 +1,4 @@
-import type { Block, Report } from '@/core/advice/report/definition';
+import type { Block, Report } from '@/words/report/definition';
 
 /** A report as a page to read. */
 export function ReportPage({ report: { title, subtitle, blocks } }: { report: Report }) {

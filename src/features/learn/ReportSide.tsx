@@ -3,10 +3,10 @@
 import { type ReactNode, useMemo, useState } from 'react';
 import { checksOnRecord } from '@/core/verdict/record';
 import { calibrationOfBuild } from '@/core/worked/print/log';
-import { buildSheet } from '@/core/advice/report/buildSheet';
-import { REPORT_KINDS, REPORT_NAMES, type ReportKind } from '@/core/advice/report/definition';
-import { reportAsMarkdown } from '@/core/advice/report/markdown';
-import { testReport } from '@/core/advice/report/testReport';
+import { buildSheet } from '@/words/report/buildSheet';
+import { REPORT_KINDS, REPORT_NAMES, type ReportKind } from '@/words/report/definition';
+import { reportAsMarkdown } from '@/words/report/markdown';
+import { testReport } from '@/words/report/testReport';
 import { useReader } from '@/ui/reader';
 import { ApiProblem, callApi, sentenceOf } from '../api';
 import { useBuild } from '../session/BuildContext';

@@ -1,7 +1,7 @@
 'use client';
 
 import { type ReactNode, useState } from 'react';
-import { changeLog } from '@/core/advice/learn/changeLog';
+import { changeLog } from '@/words/learn/changeLog';
 import { useReader } from '@/ui/reader';
 import { useBuild } from '../session/BuildContext';
 import { handOver } from '../session/handOver';

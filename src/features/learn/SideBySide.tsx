@@ -1,3 +1,5 @@
+import { describeExchange } from '@/core/car/labels/describe';
+import { checkTitle } from '@/words/checks/names';
 import type { ChangeEffect, Moved, MovedCheck } from '@/core/advice/effects/effects';
 import { measuresOver } from '@/core/advice/learn/overRevisions';
 import type { RevisionRecord } from '@/core/car/records/records';
@@ -5,23 +7,24 @@ import { formatText, type Reader } from '@/core/base/units/formatQuantity';
 import { numberFormat } from '@/core/base/units/numberFormat';
 import { inSentence } from '@/core/base/units/words';
 import { useReader } from '@/ui/reader';
-import { STATE_WORDS, StateMark } from '@/ui/StateMark';
+import { StateMark } from '@/ui/StateMark';
+import { STATE_WORDS } from '@/words/states';
 import { useBuild } from '../session/BuildContext';
 import { useWorked } from '../session/useWorked';
 import { workerOf } from '@/workers/clients';
 
-const FIGURE_WORDS: Readonly<Record<string, string>> = {
+const FIGURE_WORDS: Readonly<Record<Moved['id'], string>> = {
   'drive.speed': 'top speed',
   'drive.heat': 'motor case',
-  'brief.charge': 'a pack',
+  'brief.charge': 'minutes per pack',
   'brief.mass': 'mass',
 };
 const FIRST_SHOWN = 14;
 /** Larger margins say no more than clear. */
 const ENOUGH = 99;
 
-export const movedText = ({ id, title, quantity, before, after }: Moved, reader: Reader): string =>
-  `${FIGURE_WORDS[id] ?? inSentence(title)} ${before === undefined ? 'not known' : formatText(before, quantity, reader)} → ${after === undefined ? 'not known' : formatText(after, quantity, reader)}`;
+export const movedText = ({ id, quantity, before, after }: Moved, reader: Reader): string =>
+  `${FIGURE_WORDS[id]} ${before === undefined ? 'not known' : formatText(before, quantity, reader)} → ${after === undefined ? 'not known' : formatText(after, quantity, reader)}`;
 
 /** Two revisions: what differs in words, what each difference does by itself, what all of them do, and what was measured. */
 export function SideBySide({
@@ -37,10 +40,7 @@ export function SideBySide({
   const { reader } = useReader();
   const live = (one: RevisionRecord) => (one.id === revision.id ? document : one.document);
   const [was, is] = [live(before), live(after)];
-  const worked = useWorked(
-    () => workerOf('learn').effects(was, is, thresholds, reader),
-    [was, is, thresholds, reader],
-  );
+  const worked = useWorked(() => workerOf('learn').effects(was, is, thresholds), [was, is, thresholds]);
   const effects = worked.value;
   const speed = effects?.together.figures.find(({ id }) => id === 'drive.speed');
   const measured = measuresOver([before, after], runs).filter(({ points }) => points.length === 2);
@@ -166,9 +166,10 @@ export function SideBySide({
       ) : null}
       {effects && effects.silent.length > 0 ? (
         <p className="quiet" style={{ fontSize: 13 }}>
-          Also changed, acting on nothing that is reckoned:{' '}
+          Also changed, acting on nothing that is worked out:{' '}
           {effects.silent
             .slice(0, 4)
+            .map((one) => describeExchange(one, reader))
             .map(({ label, before: a, after: b }) => `${inSentence(label)} ${a} → ${b}`)
             .join('; ')}
           {effects.silent.length > 4 ? ` and ${effects.silent.length - 4} more` : ''}.
@@ -179,14 +180,17 @@ export function SideBySide({
 }
 
 function EffectRow({ effect: { changes, figures, checks } }: { effect: ChangeEffect }) {
+  const { reader } = useReader();
   return (
     <tr>
       <td>
-        {changes.map(({ path, label, before, after }) => (
-          <div key={path.join('.')}>
-            {label}: <span className="quiet">{before}</span> → <b>{after}</b>
-          </div>
-        ))}
+        {changes
+          .map((one) => describeExchange(one, reader))
+          .map(({ path, label, before, after }) => (
+            <div key={path.join('.')}>
+              {label}: <span className="quiet">{before}</span> → <b>{after}</b>
+            </div>
+          ))}
       </td>
       <td>
         <Figures figures={figures} />
@@ -223,11 +227,12 @@ export function Checks({ checks }: { checks: readonly MovedCheck[] }) {
     <span className="quiet">none</span>
   ) : (
     <>
-      {checks.map(({ id, title, before, after }) => (
+      {checks.map(({ id, named, before, after }) => (
         <div key={id} style={{ display: 'flex', gap: 6, alignItems: 'baseline' }}>
           <StateMark state={after.state} />
           <span>
-            {title} <span className="quiet">{sideText(before)}</span> → {sideText(after)}
+            {checkTitle({ id, ...(named ? { named } : {}) })}{' '}
+            <span className="quiet">{sideText(before)}</span> → {sideText(after)}
           </span>
         </div>
       ))}

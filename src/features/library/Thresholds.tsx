@@ -2,7 +2,9 @@
 
 import { useState } from 'react';
 import type { Thresholds as Margins } from '@/core/verdict/engine/check';
-import { CHECK_DEFINITIONS, DEFAULT_THRESHOLDS } from '@/core/verdict/evaluate';
+import { DEFAULT_THRESHOLDS } from '@/core/verdict/evaluate';
+import { CHECKS } from '@/core/verdict/registry';
+import { checkTitle } from '@/words/checks/names';
 import { USUAL_LIMIT_MINUTES } from '@/core/physics/statistics/spares';
 import { QuantityField } from '@/ui/QuantityField';
 import { callApi, sentenceOf } from '../api';
@@ -47,12 +49,12 @@ export function Thresholds({
       }}
     >
       <p className="quiet" style={{ margin: '6px 0' }}>
-        A check under a margin of 1 is over. Under the figure here it is tight.
+        A check under a margin of 1 fails. Under the figure here it is tight.
       </p>
-      {CHECK_DEFINITIONS.filter(({ tightUnder }) => tightUnder !== undefined).map(({ id, title }) => (
+      {CHECKS.filter(({ tightUnder }) => tightUnder !== undefined).map(({ id }) => (
         <QuantityField
           key={id}
-          label={title}
+          label={checkTitle({ id })}
           quantity="coefficient"
           value={margins[id]}
           limits={{ from: 1, to: 10 }}

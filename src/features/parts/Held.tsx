@@ -1,5 +1,7 @@
 'use client';
 
+import { say } from '@/words/findings';
+import { needNames } from '@/words/needs';
 import type { Part, PartPull } from '@/core/car/document/parts';
 import { casesOfBuild } from '@/core/worked/parts/casesOfBuild';
 import { forceOf } from '@/core/worked/parts/forceOnPart';
@@ -152,10 +154,10 @@ export function Held({ part }: { part: Part }) {
               )}
               <p className="quiet" style={{ fontSize: 12 }}>
                 {force
-                  ? `${formatText(force.forceN, 'forceN', reader)}. ${force.how}`
+                  ? `${formatText(force.forceN, 'forceN', reader)}. ${say(force.how, reader)}`
                   : cases.ok
                     ? 'The build does not say what this case needs.'
-                    : `Needs ${cases.missing.join(', ')}.`}
+                    : `Needs ${needNames(cases.missing)}.`}
               </p>
             </div>
           );

@@ -1,10 +1,12 @@
 'use client';
 
+import { checkTitle } from '@/words/checks/names';
+import { needNames } from '@/words/needs';
 import { scaleLog } from 'd3-scale';
 import type { Check } from '@/core/verdict/engine/check';
 import { formatNumber } from '@/core/base/units/formatQuantity';
 import { useReader } from '@/ui/reader';
-import { STATE_WORDS } from '@/ui/StateMark';
+import { STATE_WORDS } from '@/words/states';
 import { useNarrow } from '@/ui/useNarrow';
 
 interface MarginChartProps {
@@ -84,7 +86,7 @@ export function MarginChart({ checks, chosen, onChoose }: MarginChartProps) {
               tabIndex={0}
               className="marginrow"
               aria-pressed={id === chosen}
-              aria-label={`${check.title}, ${STATE_WORDS[check.state]}${margin === undefined ? '' : `, margin ${formatNumber(margin, reader.locale, 3)}`}`}
+              aria-label={`${checkTitle(check)}, ${STATE_WORDS[check.state]}${margin === undefined ? '' : `, margin ${formatNumber(margin, reader.locale, 3)}`}`}
               data-part={id}
               data-state={check.state}
               onClick={() => onChoose(id)}
@@ -108,11 +110,11 @@ export function MarginChart({ checks, chosen, onChoose }: MarginChartProps) {
                 textAnchor="end"
                 className={id === chosen ? 'strong' : undefined}
               >
-                {short(check.title, narrow ? 18 : 30)}
+                {short(checkTitle(check), narrow ? 18 : 30)}
               </text>
               {margin === undefined ? (
                 <text x={label + 6} y={y + 12}>
-                  {check.missing.length > 0 ? `needs ${check.missing.join(', ')}` : 'being worked out'}
+                  {check.missing.length > 0 ? `needs ${needNames(check.missing)}` : 'being worked out'}
                 </text>
               ) : (
                 <>

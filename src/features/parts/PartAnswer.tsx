@@ -1,3 +1,8 @@
+import { inSentence } from '@/core/base/units/words';
+import { effectText, remedyText } from '@/words/checkWords';
+import { checkTitle } from '@/words/checks/names';
+import { LOAD_FROM } from '@/words/terms';
+import { needNames } from '@/words/needs';
 import type { Check } from '@/core/verdict/engine/check';
 import { partStrength } from '@/core/worked/parts/partStrength';
 import { formatNumber, formatText } from '@/core/base/units/formatQuantity';
@@ -25,8 +30,8 @@ export function PartAnswer({ weakest }: { weakest: Check | undefined }) {
   if (!part || !found?.ok)
     return (
       <h1 className="answer">
-        What breaks first is not worked out yet: {weakest.title.toLowerCase()} needs{' '}
-        {(found && !found.ok ? found.missing : weakest.missing).join(', ')}.
+        What breaks first is not worked out yet: {inSentence(checkTitle(weakest))} needs{' '}
+        {needNames(found && !found.ok ? found.missing : weakest.missing)}.
       </h1>
     );
   const { worst } = found.value;
@@ -36,8 +41,8 @@ export function PartAnswer({ weakest }: { weakest: Check | undefined }) {
   return (
     <div>
       <h1 className="answer">
-        <span data-testid="weakest">{part.name}</span> breaks first: {worst.called} asks {force(worst.forceN)}
-        , it bears{' '}
+        <span data-testid="weakest">{part.name}</span> breaks first: {LOAD_FROM[worst.from]} puts{' '}
+        {force(worst.forceN)} on it, it breaks at{' '}
         <span style={{ whiteSpace: 'nowrap' }}>
           <CheckFigure check={weakest.id} title={part.name.toLowerCase()} tone={holds ? '' : 'over'}>
             {force(worst.breaksAtN)}
@@ -51,10 +56,7 @@ export function PartAnswer({ weakest }: { weakest: Check | undefined }) {
         <p className="quiet" style={{ marginTop: 4 }} data-testid="part-remedies">
           Best against it:{' '}
           {remedies
-            .map(
-              ({ text, effect }) =>
-                `${text.replace(part.name, '').replace(/^[:\s]+/, '')} (${effect.replace('margin ', '')})`,
-            )
+            .map((remedy) => `${remedyText(remedy, reader)} (${effectText(weakest, remedy, reader)})`)
             .join(', or ')}
           .
         </p>

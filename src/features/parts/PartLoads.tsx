@@ -1,3 +1,6 @@
+import { breakWords } from '@/words/checks/parts';
+import { LOAD_FROM } from '@/words/terms';
+import { needNames } from '@/words/needs';
 import { useMemo } from 'react';
 import type { Part } from '@/core/car/document/parts';
 import { partStrength } from '@/core/worked/parts/partStrength';
@@ -18,7 +21,7 @@ export function PartLoads({ part }: { part: Part }) {
   if (!found.ok)
     return (
       <p className="note">
-        {part.name} needs {found.missing.join(', ')}.
+        {part.name} needs {needNames(found.missing)}.
       </p>
     );
   const before = (id: string | undefined) =>
@@ -30,17 +33,19 @@ export function PartLoads({ part }: { part: Part }) {
           <thead>
             <tr>
               <th>{part.name} under</th>
-              <th className="num">Asks</th>
-              <th className="num">Bears</th>
+              <th className="num">Force</th>
+              <th className="num">Breaks at</th>
               <th className="num">Margin</th>
-              <th className="minor">Goes</th>
-              <th className="num minor">Gives way</th>
+              <th className="minor">How</th>
+              <th className="num minor">Deflects</th>
             </tr>
           </thead>
           <tbody>
             {found.value.loads.map((row, index) => (
               <tr key={row.load?.id ?? `solid-${index}`}>
-                <td>{row.depth === 'solid' ? <b>{row.called}, on its mesh</b> : row.called}</td>
+                <td>
+                  {row.depth === 'solid' ? <b>{LOAD_FROM[row.from]}, on its mesh</b> : LOAD_FROM[row.from]}
+                </td>
                 <td className="num">{formatText(row.forceN, 'forceN', reader)}</td>
                 <td className="num">{formatText(row.breaksAtN, 'forceN', reader)}</td>
                 <td className="num" style={row.margin < 1 ? { color: 'var(--rust)' } : undefined}>
@@ -53,7 +58,8 @@ export function PartLoads({ part }: { part: Part }) {
                   )}
                 </td>
                 <td className="minor">
-                  {row.mode}, {row.between ? 'between the layers' : 'in the material'}
+                  {breakWords(row.mode, row.screwKind)},{' '}
+                  {row.between ? 'between the layers' : 'in the material'}
                 </td>
                 <td className="num minor">
                   {row.deflectionMm === undefined ? '' : formatText(row.deflectionMm, 'lengthMm', reader, 2)}

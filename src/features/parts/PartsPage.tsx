@@ -1,5 +1,9 @@
 'use client';
 
+import { useReader } from '@/ui/reader';
+import { inSentence } from '@/core/base/units/words';
+import { checkTitle } from '@/words/checks/names';
+import { stepsOf } from '@/words/workings';
 import dynamic from 'next/dynamic';
 import { useSearchParams } from 'next/navigation';
 import { byUrgency } from '@/core/verdict/evaluate';
@@ -22,6 +26,7 @@ const MeshSide = dynamic(() => import('./MeshSide').then(({ MeshSide: Side }) =>
 
 /** What breaks first, at what load, in the layers or between them, and what to do about it. */
 export function PartsPage() {
+  const { reader } = useReader();
   const { document, checks } = useBuild();
   const { side, show } = useSide('parts');
   const partId = useSearchParams().get('part') ?? undefined;
@@ -68,8 +73,8 @@ export function PartsPage() {
         {part?.kind === 'arm' && side === 'few' ? <ArmGives part={part} /> : null}
         <WorkingPanel
           fallback={
-            check && check.working.length > 0
-              ? { title: check.title.toLowerCase(), steps: check.working }
+            check?.working
+              ? { title: inSentence(checkTitle(check)), steps: stepsOf(check.working, reader) }
               : undefined
           }
         />

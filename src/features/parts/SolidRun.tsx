@@ -1,5 +1,6 @@
 'use client';
 
+import { needNames } from '@/words/needs';
 import type { Part, SolidResult } from '@/core/car/document/parts';
 import type { FemResult } from '@/core/physics/fem/fem';
 import { formatNumber, formatText } from '@/core/base/units/formatQuantity';
@@ -43,7 +44,7 @@ export function SolidRun({ part, solid, meshReady }: { part: Part; solid: SolidW
   return (
     <section aria-label="Solid analysis" style={{ margin: '10px 0' }}>
       {solid.missing.length > 0 ? (
-        <p className="note">To solve it as a solid, say {solid.missing.join(', ')}.</p>
+        <p className="note">To solve it as a solid, say {needNames(solid.missing)}.</p>
       ) : null}
       <div className="row">
         <div style={{ width: 210 }}>

@@ -1,5 +1,5 @@
 import type { Part, PartKind, PartLoad, PartShape } from '@/core/car/document/parts';
-import { CASE_WORDS } from '@/core/worked/parts/forceOnPart';
+import { LOAD_FROM } from '@/words/terms';
 import { LOAD_CASES } from '@/core/physics/strength/loadCases';
 
 const KIND_WORDS: Readonly<Partial<Record<PartKind, string>>> = {
@@ -12,7 +12,7 @@ const KIND_WORDS: Readonly<Partial<Record<PartKind, string>>> = {
 export const kindWords = (kind: PartKind): string => KIND_WORDS[kind] ?? kind;
 
 export const LOAD_OPTIONS: readonly (readonly [string, string])[] = [
-  ...LOAD_CASES.filter((name) => name !== 'driveshaft').map((name) => [name, CASE_WORDS[name]] as const),
+  ...LOAD_CASES.filter((name) => name !== 'driveshaft').map((name) => [name, LOAD_FROM[name]] as const),
   ['own', 'a force of my own'],
 ];
 

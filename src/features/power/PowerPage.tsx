@@ -1,10 +1,16 @@
 'use client';
 
+import { useReader } from '@/ui/reader';
+import { inSentence } from '@/core/base/units/words';
+import { whyOf } from '@/words/checkWords';
+import { checkTitle } from '@/words/checks/names';
+import { stepsOf } from '@/words/workings';
 import dynamic from 'next/dynamic';
 import { useState } from 'react';
 import type { Check } from '@/core/verdict/engine/check';
 import { byUrgency } from '@/core/verdict/evaluate';
-import { STATE_WORDS, StateMark } from '@/ui/StateMark';
+import { StateMark } from '@/ui/StateMark';
+import { STATE_WORDS } from '@/words/states';
 import { WorkingPanel } from '@/ui/working';
 import { useBuild } from '../session/BuildContext';
 import { SegmentChecks } from '../frame/SegmentChecks';
@@ -12,7 +18,8 @@ import { SurfaceSwitch } from '../frame/SurfaceSwitch';
 import { Bench, Readings } from '../frame/Guarded';
 import { PackBench } from './PackBench';
 import { SegmentSides } from '../frame/SegmentSides';
-import { type SideOf, useSide } from '../frame/sides';
+import { useSide } from '../frame/sides';
+import type { SideOf } from '@/core/verdict/engine/segments';
 import { RadioBench, RadioView } from './Radio';
 import { SupplyBench } from './SupplyBench';
 import { useSupply } from './useSupply';
@@ -24,14 +31,6 @@ const SupplyTree = dynamic(() => import('./SupplyTree').then(({ SupplyTree: Tree
   loading: () => <div style={{ height: 330 }} />,
 });
 
-/** Checks that each side of the page answers to. */
-const BELONGS: Readonly<Record<SideOf<'power'>, (id: string) => boolean>> = {
-  supply: (id) => /^power\.(rail|load|servo):/.test(id) || id === 'power.pack',
-  pack: (id) => ['power.volts', 'power.controller', 'power.pack', 'power.sag'].includes(id),
-  wiring: (id) => id === 'power.wiring',
-  radio: (id) => id === 'power.radio' || id === 'power.failsafe',
-};
-
 const WELL: Readonly<Record<SideOf<'power'>, string>> = {
   supply: 'Everything gets its volts, charged and low.',
   pack: 'Pack and controller carry what the drive asks of them.',
@@ -41,13 +40,14 @@ const WELL: Readonly<Record<SideOf<'power'>, string>> = {
 
 /** Whether everything gets its volts: the supply tree, the pack under load, the wiring, the radio and what it fails to. */
 export function PowerPage() {
+  const { reader } = useReader();
   const { checks } = useBuild();
   const { side: tab, show } = useSide('power');
   const [chosen, choose] = useState<string>();
   const view = useSupply();
   const own = checks.filter(({ segment }) => segment === 'power');
-  const here = own.filter(({ id }) => BELONGS[tab](id));
-  const working = here.filter((check) => check.working.length > 0).sort(byUrgency)[0];
+  const here = own.filter((check) => check.side === tab);
+  const working = here.filter((check) => check.working).sort(byUrgency)[0];
   return (
     <main className="page readfirst">
       <Bench>
@@ -65,7 +65,7 @@ export function PowerPage() {
           label="Sides of the power"
           shown={tab}
           onShow={show}
-          mark={(side) => <TabMark checks={own.filter(({ id }) => BELONGS[side](id))} />}
+          mark={(side) => <TabMark checks={own.filter((check) => check.side === side)} />}
         />
         <div className="ask">
           <Answer
@@ -88,9 +88,13 @@ export function PowerPage() {
         ) : (
           <RadioView />
         )}
-        <SegmentChecks segment="power" only={here.map(({ id }) => id)} />
+        <SegmentChecks segment="power" side={tab} />
         <WorkingPanel
-          fallback={working ? { title: working.title.toLowerCase(), steps: working.working } : undefined}
+          fallback={
+            working
+              ? { title: inSentence(checkTitle(working)), steps: stepsOf(working.working, reader) }
+              : undefined
+          }
         />
       </Readings>
     </main>
@@ -122,13 +126,14 @@ function Answer({
   well: string;
   empty: string | undefined;
 }) {
+  const { reader } = useReader();
   const worked = checks.filter(({ state }) => state !== 'unknown');
   const found = bad(worked);
   const tree = worked.some(({ id }) => id.includes(':'));
   if (found[0])
     return (
       <h1 className="answer">
-        {found[0].why}
+        {whyOf(found[0], reader)}
         {found.length > 1 ? <span className="quiet"> {found.length - 1} more below.</span> : null}
       </h1>
     );

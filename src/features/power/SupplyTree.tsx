@@ -1,5 +1,6 @@
 'use client';
 
+import { needNames } from '@/words/needs';
 import {
   BaseEdge,
   EdgeLabelRenderer,
@@ -20,7 +21,8 @@ import { feedsItself, treeLayout } from '@/core/physics/supply/treeLayout';
 import { formatText } from '@/core/base/units/formatQuantity';
 import { useReader } from '@/ui/reader';
 import { useNarrow } from '@/ui/useNarrow';
-import { STATE_WORDS, StateMark } from '@/ui/StateMark';
+import { StateMark } from '@/ui/StateMark';
+import { STATE_WORDS } from '@/words/states';
 import { useBuild } from '../session/BuildContext';
 import type { SupplyView } from './useSupply';
 
@@ -185,7 +187,7 @@ export function SupplyTree({ view, chosen, onChoose }: SupplyTreeProps) {
     ? undefined
     : (refused ??
       (view.supply.missing.length > 0
-        ? `The volts are not worked out yet: it needs ${view.supply.missing.join(', ')}.`
+        ? `The volts are not worked out yet: it needs ${needNames(view.supply.missing)}.`
         : undefined));
   return (
     <figure className="chart" data-testid="supply-tree" style={{ marginTop: 8 }}>

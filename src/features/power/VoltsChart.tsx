@@ -3,7 +3,7 @@
 import { useMemo } from 'react';
 import { USUAL_CUTOFF_V } from '@/core/car/document/power';
 import { driveRun } from '@/core/physics/motion/run';
-import { runInputOf } from '@/core/worked/drive/runOfBuild';
+import { runInputOf } from '@/core/worked/motion/runOfBuild';
 import { formatText } from '@/core/base/units/formatQuantity';
 import type { ChartLine } from '@/ui/charts/chartProps';
 import { LineChart } from '@/ui/charts/LineChart';

@@ -1,5 +1,5 @@
 import { useMemo } from 'react';
-import { runInputOf } from '@/core/worked/drive/runOfBuild';
+import { runInputOf } from '@/core/worked/motion/runOfBuild';
 import { driveRun } from '@/core/physics/motion/run';
 import { type Supply, supplyOf } from '@/core/worked/power/supplyOfBuild';
 import { useBuild } from '../session/BuildContext';

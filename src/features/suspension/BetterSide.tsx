@@ -1,5 +1,6 @@
 'use client';
 
+import { needNames } from '@/words/needs';
 import { useState } from 'react';
 import type { End } from '@/core/car/document/suspension';
 import { applyPatch, type Patch } from '@/core/base/patch';
@@ -152,7 +153,7 @@ export function BetterSide({ end, tabs, foot }: SideProps) {
         {tabs}
         <h1 className="answer">
           {!found.ok ? (
-            `Not worked out yet: it needs ${found.missing.join(', ')}.`
+            `Not worked out yet: it needs ${needNames(found.missing)}.`
           ) : refused ? (
             `${refused.message}${refused.remedy ? `: ${refused.remedy}` : ''}.`
           ) : result ? (

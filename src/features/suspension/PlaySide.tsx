@@ -1,7 +1,8 @@
 'use client';
 
+import { needNames } from '@/words/needs';
 import { useMemo } from 'react';
-import { MOST_PLAY_SHARE } from '@/core/verdict/suspension/checks/play.check';
+import { MOST_PLAY_SHARE } from '@/core/verdict/suspension/play/play.check';
 import { BENCH_WORDS, benchList, cornerMark } from '@/core/worked/suspension/benchList';
 import { type PlayOfBuild, playOf } from '@/core/worked/suspension/playOfBuild';
 import { formatNumber, formatText } from '@/core/base/units/formatQuantity';
@@ -59,7 +60,7 @@ export function PlaySide({ end, tabs, foot }: SideProps) {
             toe by ±{deg(found.value.toeDeg)}.
           </h1>
         ) : (
-          <h1 className="answer">Not worked out yet: it needs {found.missing.join(', ')}.</h1>
+          <h1 className="answer">Not worked out yet: it needs {needNames(found.missing)}.</h1>
         )}
         {found.ok ? <PlayBars found={found.value} /> : null}
         <BindingList end={end} />

@@ -1,5 +1,6 @@
 'use client';
 
+import { needNames } from '@/words/needs';
 import { useMemo } from 'react';
 import { USUAL_STOP_MM } from '@/core/car/document/suspension';
 import { applyPatch, type Patch } from '@/core/base/patch';
@@ -93,7 +94,7 @@ export function RideSide({ end, tabs, foot }: SideProps) {
             ghost={before?.ok ? { label: ghost!.label, found: before.value } : undefined}
           />
         ) : (
-          <h1 className="answer">Not worked out yet: it needs {found.missing.join(', ')}.</h1>
+          <h1 className="answer">Not worked out yet: it needs {needNames(found.missing)}.</h1>
         )}
         {found.ok ? (
           <>

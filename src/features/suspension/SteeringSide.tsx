@@ -1,5 +1,6 @@
 'use client';
 
+import { needNames } from '@/words/needs';
 import { steeringServo } from '@/core/worked/power/steeringServo';
 import { useMemo } from 'react';
 import { linksOf } from '@/core/worked/suspension/playOfBuild';
@@ -56,7 +57,7 @@ export function SteeringSide({ tabs, foot }: SideProps) {
             }
           />
         ) : (
-          <h1 className="answer">Not worked out yet: it needs {found.missing.join(', ')}.</h1>
+          <h1 className="answer">Not worked out yet: it needs {needNames(found.missing)}.</h1>
         )}
         {found.ok ? (
           <Charts>

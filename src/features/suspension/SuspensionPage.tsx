@@ -1,17 +1,22 @@
 'use client';
 
+import { useReader } from '@/ui/reader';
+import { inSentence } from '@/core/base/units/words';
+import { checkTitle } from '@/words/checks/names';
+import { stepsOf } from '@/words/workings';
 import dynamic from 'next/dynamic';
 import { useState } from 'react';
 import type { End } from '@/core/car/document/suspension';
 import type { Check } from '@/core/verdict/engine/check';
 import { byUrgency } from '@/core/verdict/evaluate';
-import { STATE_WORDS, StateMark } from '@/ui/StateMark';
+import { StateMark } from '@/ui/StateMark';
+import { STATE_WORDS } from '@/words/states';
 import { WorkingPanel } from '@/ui/working';
 import { useBuild } from '../session/BuildContext';
 import { SegmentChecks } from '../frame/SegmentChecks';
 import { CornerSide } from './corner/CornerSide';
 import { SegmentSides } from '../frame/SegmentSides';
-import { type SideOf, useSide } from '../frame/sides';
+import { useSide } from '../frame/sides';
 
 const BetterSide = dynamic(() => import('./BetterSide').then(({ BetterSide: Side }) => Side));
 const RideSide = dynamic(() => import('./RideSide').then(({ RideSide: Side }) => Side));
@@ -19,24 +24,15 @@ const SteeringSide = dynamic(() => import('./SteeringSide').then(({ SteeringSide
 const AidsSide = dynamic(() => import('./aids/AidsSide').then(({ AidsSide: Side }) => Side));
 const PlaySide = dynamic(() => import('./PlaySide').then(({ PlaySide: Side }) => Side));
 
-/** Checks that each side of the page answers to. */
-const BELONGS: Readonly<Record<SideOf<'suspension'>, readonly string[]>> = {
-  corner: ['suspension.bump', 'suspension.lock'],
-  better: ['suspension.bump'],
-  ride: ['suspension.sag', 'suspension.landing', 'suspension.damping'],
-  steering: ['steering.effort'],
-  play: ['fit.play'],
-  aids: ['aids.yaw', 'aids.traction'],
-};
-
 /** What the wheels do when it moves: corners, better points, ride, steering and free play. */
 export function SuspensionPage() {
+  const { reader } = useReader();
   const { checks } = useBuild();
   const { side: tab, show } = useSide('suspension');
   const [end, choose] = useState<End>('front');
   const own = checks.filter(({ segment }) => segment === 'suspension');
-  const here = own.filter(({ id }) => BELONGS[tab].includes(id));
-  const working = here.filter((check) => check.working.length > 0).sort(byUrgency)[0];
+  const here = own.filter((check) => check.side === (tab === 'better' ? 'corner' : tab));
+  const working = here.filter((check) => check.working).sort(byUrgency)[0];
   const tabs = (
     <SegmentSides
       segment="suspension"
@@ -44,7 +40,7 @@ export function SuspensionPage() {
       shown={tab}
       onShow={show}
       mark={(side) =>
-        side === 'better' ? null : <TabMark checks={own.filter(({ id }) => BELONGS[side].includes(id))} />
+        side === 'better' ? null : <TabMark checks={own.filter((check) => check.side === side)} />
       }
     >
       {tab === 'steering' || tab === 'aids' ? null : (
@@ -66,9 +62,13 @@ export function SuspensionPage() {
   );
   const foot = (
     <>
-      <SegmentChecks segment="suspension" only={here.map(({ id }) => id)} />
+      <SegmentChecks segment="suspension" side={tab === 'better' ? 'corner' : tab} />
       <WorkingPanel
-        fallback={working ? { title: working.title.toLowerCase(), steps: working.working } : undefined}
+        fallback={
+          working
+            ? { title: inSentence(checkTitle(working)), steps: stepsOf(working.working, reader) }
+            : undefined
+        }
       />
     </>
   );

@@ -1,13 +1,13 @@
-import { overlookBuild } from '@/core/verdict/evaluate';
+import { evaluateMostUrgent } from '@/core/verdict/evaluate';
 import type { Thresholds } from '@/core/verdict/engine/check';
 import { checksOnRecord } from '@/core/verdict/record';
 import type { WholeBuild } from '@/core/car/records/records';
 import { calibrationOfBuild } from '@/core/worked/print/log';
 import type { PrintSheet } from '@/core/car/records/prints';
-import { buildSheet } from '@/core/advice/report/buildSheet';
-import type { Report, ReportKind } from '@/core/advice/report/definition';
-import { type Images, reportAsPaper } from '@/core/advice/report/paper';
-import { testReport } from '@/core/advice/report/testReport';
+import { buildSheet } from '@/words/report/buildSheet';
+import type { Report, ReportKind } from '@/words/report/definition';
+import { type Images, reportAsPaper } from '@/words/report/paper';
+import { testReport } from '@/words/report/testReport';
 import type { Reader } from '@/core/base/units/formatQuantity';
 import { printPdf } from './printPdf';
 
@@ -33,7 +33,7 @@ export function reportOf({
   const revision = whole.revisions.find(({ id }) => id === revisionId)!;
   const { document } = revision;
   const checks = [
-    ...overlookBuild(document, thresholds),
+    ...evaluateMostUrgent(document, thresholds),
     ...checksOnRecord({ ...whole, document, revisionId }),
   ];
   if (kind === 'test') return testReport({ ...whole, revision, checks }, reader);

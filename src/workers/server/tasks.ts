@@ -9,6 +9,7 @@ import { solidOf } from '@/core/physics/solid/measure';
 import { readMesh } from '@/core/physics/meshFiles/readMesh';
 import { operations } from '@/core/operations';
 import { parse } from '@/core/base/schema/parse';
+import { inWords } from '@/words/output';
 import { reportOf, reportOnPaper } from './report';
 
 /** What one request may ask of the server; `calc` and the page take more. */
@@ -23,7 +24,7 @@ export const TASKS = {
     const checked = parse(operation.schema, input);
     if (name === 'drive.sweep') refuseLongSweeps(checked as SweepAsked);
     if (name === 'mesh.fem') refuseFineGrids(checked as FemInput);
-    return finiteJson(operation.run(checked as never));
+    return finiteJson(inWords(operation.run(checked as never)));
   },
   buildFile: ({ text }: { text: string }): BuildFile => parseBuildFile(text),
   /** What the garage says of a build. */

@@ -1,18 +1,17 @@
 import { applyPatch } from '../../base/patch';
 import { car } from '../../fixtures/car';
 import { effectsBetween } from './effects';
-import { weighBuild } from '../../verdict/evaluate';
+import { evaluateStates } from '../../verdict/evaluate';
 
-const reader = { locale: 'en-GB', units: 'metric' as const };
 const value = (document: typeof car, id: string) =>
-  weighBuild(document).find((check) => check.id === id)!.value;
+  evaluateStates(document).find((check) => check.id === id)!.value;
 
 describe('what each change does', () => {
   const pinion = { path: ['drive', 'stages', 's', 'pinionTeeth'], value: 12 };
   const lighter = { path: ['chassis', 'massG'], value: 1400 };
   const money = { path: ['brief', 'budget'], value: 200 };
   const after = applyPatch(car, [pinion, lighter, money]);
-  const found = effectsBetween(car, after, {}, reader);
+  const found = effectsBetween(car, after, {});
   const figure = (thing: string, id: string) =>
     found.each.find((one) => one.thing === thing)!.figures.find((one) => one.id === id);
 
@@ -37,14 +36,12 @@ describe('what each change does', () => {
   });
 
   it('finds nothing between a build and itself, and the reverse of a change backwards', () => {
-    expect(effectsBetween(car, car, {}, reader)).toEqual({
+    expect(effectsBetween(car, car, {})).toEqual({
       each: [],
       together: { figures: [], checks: [] },
       silent: [],
     });
-    const back = effectsBetween(after, car, {}, reader).together.figures.find(
-      ({ id }) => id === 'drive.speed',
-    )!;
+    const back = effectsBetween(after, car, {}).together.figures.find(({ id }) => id === 'drive.speed')!;
     const there = found.together.figures.find(({ id }) => id === 'drive.speed')!;
     expect([back.before, back.after]).toEqual([there.after, there.before]);
   });

@@ -1,11 +1,10 @@
-import { type DescribedChange, describeChanges } from '../../car/labels/describe';
-import type { BuildDocument } from '../../car/document/document';
 import { applyPatch, type Change, changesBetween } from '../../base/patch';
-import { acts, thingOf } from '../learn/changeLog';
 import type { QuantityName } from '../../base/units/quantities';
-import type { Reader } from '../../base/units/formatQuantity';
+import type { BuildDocument } from '../../car/document/document';
+import { type Exchange, exchangesBetween } from '../../car/document/exchange';
 import type { Check, Thresholds } from '../../verdict/engine/check';
-import { weighBuild } from '../../verdict/evaluate';
+import { evaluateStates } from '../../verdict/evaluate';
+import { acts, thingOf } from '../learn/things';
 
 /** Checks whose figures say what the car does, in the order in which they are told. */
 export const KEY_FIGURES = ['drive.speed', 'drive.heat', 'brief.charge', 'brief.mass'] as const;
@@ -13,18 +12,14 @@ export type KeyFigure = (typeof KEY_FIGURES)[number];
 
 /** A figure of the car on either side. */
 export interface Moved {
-  id: string;
-  title: string;
+  id: KeyFigure;
   quantity: QuantityName;
   before?: number;
   after?: number;
 }
 
 /** A check on either side. */
-export interface MovedCheck {
-  id: string;
-  title: string;
-  segment: Check['segment'];
+export interface MovedCheck extends Pick<Check, 'id' | 'named' | 'segment'> {
   before: Pick<Check, 'state' | 'margin'>;
   after: Pick<Check, 'state' | 'margin'>;
 }
@@ -32,7 +27,7 @@ export interface MovedCheck {
 /** What one changed thing does by itself, everything else left as it was. */
 export interface ChangeEffect {
   thing: string;
-  changes: DescribedChange[];
+  changes: Exchange[];
   figures: Moved[];
   /** Those that it moves most, the most first. */
   checks: MovedCheck[];
@@ -42,8 +37,8 @@ export interface Effects {
   each: ChangeEffect[];
   /** All of them at once: not always the sum. */
   together: Pick<ChangeEffect, 'figures' | 'checks'>;
-  /** Changes that act on nothing that is reckoned here. */
-  silent: DescribedChange[];
+  /** Changes that act on nothing that is worked out here. */
+  silent: Exchange[];
 }
 
 const MOST_CHECKS = 2;
@@ -55,28 +50,23 @@ const TELLING = 0.02;
  *
  * Each is put alone into the earlier build; things that only make sense together show it in their sum.
  */
-export function effectsBetween(
-  before: BuildDocument,
-  after: BuildDocument,
-  thresholds: Thresholds,
-  reader: Reader,
-): Effects {
-  const words = describeChanges(before, after, reader);
+export function effectsBetween(before: BuildDocument, after: BuildDocument, thresholds: Thresholds): Effects {
+  const told = exchangesBetween(before, after);
   const raw = changesBetween(before, after);
-  const was = weighBuild(before, thresholds);
+  const was = evaluateStates(before, thresholds);
   const things = [...new Set(raw.filter(({ path }) => acts(path)).map(({ path }) => thingOf(path)))];
   const each = things.map((thing) => {
     const own = raw.filter(({ path }) => acts(path) && thingOf(path) === thing);
     return {
       thing,
-      changes: words.filter(({ path }) => acts(path) && thingOf(path) === thing),
-      ...movedBy(was, weighBuild(applyPatch(before, own.map(edit)), thresholds)),
+      changes: told.filter(({ path }) => acts(path) && thingOf(path) === thing),
+      ...movedBy(was, evaluateStates(applyPatch(before, own.map(edit)), thresholds)),
     };
   });
   return {
     each: each.filter(({ changes }) => changes.length > 0),
-    together: movedBy(was, things.length === 0 ? was : weighBuild(after, thresholds)),
-    silent: words.filter(({ path }) => !acts(path)),
+    together: movedBy(was, things.length === 0 ? was : evaluateStates(after, thresholds)),
+    silent: told.filter(({ path }) => !acts(path)),
   };
 }
 
@@ -92,25 +82,23 @@ export function movedBy(
   const figures = KEY_FIGURES.flatMap((id): Moved[] => {
     const [a, b] = [of(was, id), of(is, id)];
     const known = b ?? a;
-    return !known || a?.value === b?.value
-      ? []
-      : [
-          {
-            id,
-            title: known.title,
-            quantity: known.quantity,
-            ...(a?.value === undefined ? {} : { before: a.value }),
-            ...(b?.value === undefined ? {} : { after: b.value }),
-          },
-        ];
+    if (!known || a?.value === b?.value) return [];
+    return [
+      {
+        id,
+        quantity: known.quantity,
+        ...(a?.value === undefined ? {} : { before: a.value }),
+        ...(b?.value === undefined ? {} : { after: b.value }),
+      },
+    ];
   });
   const ids = [...new Set([...was, ...is].map(({ id }) => id))];
   const checks = ids.flatMap((id): (MovedCheck & { size: number })[] => {
     const [a, b] = [of(was, id), of(is, id)];
     const [before, after] = [sideOf(a), sideOf(b)];
     const size = sizeOf(before, after);
-    const known = b ?? a!;
-    return size > TELLING ? [{ id, title: known.title, segment: known.segment, before, after, size }] : [];
+    const { named, segment } = b ?? a!;
+    return size > TELLING ? [{ id, ...(named ? { named } : {}), segment, before, after, size }] : [];
   });
   return {
     figures,

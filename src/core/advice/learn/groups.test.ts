@@ -1,10 +1,14 @@
 import { applyPatch } from '../../base/patch';
 import { car } from '../../fixtures/car';
-import { bandOf, goalOf, owedOf } from '../../verdict/field/checks';
+import { band } from '../../verdict/field/band.check';
+import { goal } from '../../verdict/field/goal.check';
+import { owed } from '../../verdict/field/owedRuns.check';
+import type { BuildOnRecord } from '../../verdict/engine/onRecord';
 import { compareGroups, groupsOf, settingNames } from './groups';
 import { measuresOver } from './overRevisions';
 import type { RevisionRecord, RunRecord } from '../../car/records/records';
-import { dropLimit, growthOf, hottest, reportWords, wrongWheels } from '../../worked/field/reportWords';
+import { dropLimit, growthOf, hottest, reportWords } from '../../worked/field/reportWords';
+import { wrongWheels } from '../../worked/field/wrongWheels';
 import { seriesOf, shuffledOrder } from './series';
 
 const reader = { locale: 'en-GB', units: 'metric' } as const;
@@ -34,6 +38,19 @@ const timed = (
   attempts: seconds.map((timeS, at) => ({ id: `${at}`, timeS })),
   ...more,
 });
+
+const onRecord = (runs: readonly RunRecord[]): BuildOnRecord => ({
+  document: car,
+  revisionId: runs[0]?.revisionId ?? 'v',
+  revisions: [],
+  runs: [...runs],
+  failures: [],
+  prints: [],
+  copies: [],
+});
+const goalOn = (runs: readonly RunRecord[]) => goal.find(onRecord(runs));
+const bandOn = (runs: readonly RunRecord[]) => band.find(onRecord(runs));
+const owedOn = (runs: readonly RunRecord[]) => owed.find(onRecord(runs));
 
 describe('groups of runs', () => {
   const runs = [
@@ -149,14 +166,14 @@ describe('the order of a series', () => {
 describe('the checks of the field', () => {
   // wished 8 m/s; 20 m in 2 s are 10 m/s
   it('prove the wish where two errors still reach it, and miss it where they do not', () => {
-    expect(goalOf(car, [timed('a', [2, 2.01, 1.99])])).toMatchObject({
+    expect(goalOn([timed('a', [2, 2.01, 1.99])])).toMatchObject({
       state: 'clear',
       limit: 8,
       margin: expect.closeTo(1.25, 2),
     });
-    expect(goalOf(car, [timed('a', [2.45, 2.5, 2.55])])).toMatchObject({ state: 'tight' });
-    expect(goalOf(car, [timed('a', [3, 3.01, 2.99])])).toMatchObject({ state: 'over' });
-    expect(goalOf(car, [])).toMatchObject({ state: 'unknown', missing: ['a timed run'] });
+    expect(goalOn([timed('a', [2.45, 2.5, 2.55])])).toMatchObject({ state: 'tight' });
+    expect(goalOn([timed('a', [3, 3.01, 2.99])])).toMatchObject({ state: 'over' });
+    expect(goalOn([])).toEqual({ missing: ['runs:timed'] });
   });
 
   it('call out a run outside its band, and a wheel that turns the wrong way before all', () => {
@@ -165,29 +182,28 @@ describe('the checks of the field', () => {
       attempts: [1, 2, 3].map((at) => ({ id: `${at}`, frames: n, captureFps: 240 })),
       prediction,
     });
-    expect(bandOf([timed('a', [], frames(480))])).toMatchObject({ state: 'clear' });
-    expect(bandOf([timed('a', [], frames(600))])).toMatchObject({
+    expect(bandOn([timed('a', [], frames(480))])).toMatchObject({ state: 'clear' });
+    expect(bandOn([timed('a', [], frames(600))])).toMatchObject({
       state: 'over',
-      why: expect.stringContaining('20 % slower'),
+      finding: { facts: { off: { value: expect.closeTo(20, 6) }, slower: true, outside: true } },
     });
     expect(
-      bandOf([timed('a', [], { kind: 'spin', report: { wheels: { rearLeft: 'backward' } } })]),
-    ).toMatchObject({ state: 'over', why: expect.stringContaining('rear left turns backward') });
+      bandOn([timed('a', [], { kind: 'spin', report: { wheels: { rearLeft: 'backward' } } })]),
+    ).toMatchObject({
+      state: 'over',
+      finding: { facts: { wheels: [{ wheel: 'rearLeft', turned: 'backward' }] } },
+    });
   });
 
   it('owe a run for every wish', () => {
-    expect(owedOf(car, [])).toMatchObject({ state: 'unknown' });
-    expect(owedOf(car, [timed('a', [2])])).toMatchObject({
+    expect(owedOn([])).toEqual({ missing: ['runs'] });
+    expect(owedOn([timed('a', [2])])).toMatchObject({
       state: 'tight',
       value: 2,
-      why: expect.stringMatching(/launch.*endurance/),
+      finding: { facts: { owed: [{ kind: 'launch' }, { kind: 'endurance' }] } },
     });
     expect(
-      owedOf(car, [
-        timed('a', [2]),
-        timed('a', [3], { kind: 'launch' }),
-        timed('a', [], { kind: 'endurance' }),
-      ]),
+      owedOn([timed('a', [2]), timed('a', [3], { kind: 'launch' }), timed('a', [], { kind: 'endurance' })]),
     ).toMatchObject({ state: 'clear' });
   });
 });
@@ -246,7 +262,7 @@ describe('what runs bring home', () => {
       }),
     ).toBeCloseTo(0.05, 12);
     expect(wrongWheels({ wheels: { frontLeft: 'still', rearLeft: 'forward' } })).toEqual([
-      'front left stands still',
+      { wheel: 'frontLeft', turned: 'still' },
     ]);
   });
 });

@@ -1,3 +1,4 @@
+import type { BuildOnRecord } from '../../verdict/engine/onRecord';
 import { emptyDocument, type BuildDocument } from '../../car/document/document';
 import { applyPatch } from '../../base/patch';
 import { car } from '../../fixtures/car';
@@ -6,7 +7,9 @@ import { changesOf } from './changesOf';
 import { TABLES } from '../../physics/diagnosis/tables';
 import { failureDiagnose } from '../../physics/diagnosis/diagnose';
 import { diagnosisMargins } from './margins';
-import { dueOf, fixesOf, openOf } from '../../verdict/field/learnChecks';
+import { due } from '../../verdict/learn/due.check';
+import { fixes } from '../../verdict/learn/fixes.check';
+import { openFailures } from '../../verdict/learn/openFailures.check';
 import { askDiagnosis, isOpen, reopened } from '../../worked/field/ledger';
 import { branchesOf } from './branches';
 import { fixHeld, livesOfCopies, livesOfParts } from '../../worked/field/lives';
@@ -48,6 +51,16 @@ const failure = (more: Partial<FailureRecord> = {}): FailureRecord => ({
   occurredAt: '',
   ...more,
 });
+const onRecord = (more: Partial<BuildOnRecord>): BuildOnRecord => ({
+  document,
+  revisionId: 'a',
+  revisions: [],
+  runs: [],
+  failures: [],
+  prints: [],
+  copies: [],
+  ...more,
+});
 const line = [revision('a', 'A'), revision('b', 'B', 'a'), revision('c', 'C', 'b'), revision('d', 'D', 'a')];
 
 describe('whether a fix held', () => {
@@ -59,15 +72,21 @@ describe('whether a fix held', () => {
       again: 0,
       words: expect.stringContaining('held 2.5 h with no failure'),
     });
-    expect(fixesOf([fixed], line, runs).state).toBe('clear');
-    expect(fixesOf([fixed], line, runs.slice(0, 2))).toMatchObject({
+    expect(fixes.find(onRecord({ failures: [fixed], revisions: line, runs: runs }))).toMatchObject({
+      state: 'clear',
+    });
+    expect(
+      fixes.find(onRecord({ failures: [fixed], revisions: line, runs: runs.slice(0, 2) })),
+    ).toMatchObject({
       state: 'tight',
       value: 1,
-      why: expect.stringContaining('has held 1 of 2.3 h'),
+      finding: { facts: { held: { value: 1 }, of: { value: expect.closeTo(2.3026, 3) } } },
     });
     const again = failure({ id: 'g', revisionId: 'c' });
     expect(fixHeld(fixed, line, runs, [fixed, again])!.again).toBe(1);
-    expect(fixesOf([fixed, again], line, runs).state).toBe('over');
+    expect(fixes.find(onRecord({ failures: [fixed, again], revisions: line, runs: runs }))).toMatchObject({
+      state: 'over',
+    });
     // another way of failing is another matter
     expect(fixHeld(fixed, line, runs, [fixed, { ...again, mode: 'crack' }])!.again).toBe(0);
   });
@@ -118,11 +137,19 @@ describe('lives', () => {
 
   it('are due for a look at half of what the part lasts', () => {
     // 3.5 h on copies and one failure: half of 3.5 h is 1.75 h
-    expect(dueOf([copy('one'), copy('two')], runs, [failure()])).toMatchObject({ state: 'tight', value: 1 });
-    expect(dueOf([copy('one', { retiredAt: '2026-05-01' }), copy('two')], runs, [failure()]).state).toBe(
-      'clear',
-    );
-    expect(dueOf([copy('one')], runs, []).state).toBe('unknown');
+    expect(
+      due.find(onRecord({ copies: [copy('one'), copy('two')], runs, failures: [failure()] })),
+    ).toMatchObject({ state: 'tight', value: 1 });
+    expect(
+      due.find(
+        onRecord({
+          copies: [copy('one', { retiredAt: '2026-05-01' }), copy('two')],
+          runs,
+          failures: [failure()],
+        }),
+      ),
+    ).toMatchObject({ state: 'clear' });
+    expect(due.find(onRecord({ copies: [copy('one')], runs }))).toEqual({ missing: ['copies:onTheCar'] });
   });
 });
 
@@ -189,9 +216,11 @@ describe('the ledger', () => {
   });
 
   it('is open until a fix or a verdict closes it', () => {
-    expect(openOf([], [])).toMatchObject({ state: 'unknown' });
-    expect(openOf([], [run('a', 5)])).toMatchObject({ state: 'clear' });
-    expect(openOf([failure(), failure({ id: 'g', fix: 'thicker' })], [])).toMatchObject({
+    expect(openFailures.find(onRecord({}))).toEqual({ missing: ['runs:orFailure'] });
+    expect(openFailures.find(onRecord({ runs: [run('a', 5)] }))).toMatchObject({ state: 'clear' });
+    expect(
+      openFailures.find(onRecord({ failures: [failure(), failure({ id: 'g', fix: 'thicker' })] })),
+    ).toMatchObject({
       state: 'tight',
       value: 1,
     });

@@ -1,7 +1,9 @@
+import type { Finding } from '../../base/finding';
 import type { Patch } from '../../base/patch';
-import type { RunKind } from '../../car/records/records';
 import type { QuantityName } from '../../base/units/quantities';
-import type { Segment, State } from '../../verdict/engine/check';
+import type { RunKind } from '../../car/records/records';
+import type { Check, Remedy, State } from '../../verdict/engine/check';
+import type { Segment } from '../../verdict/engine/segments';
 import type { Moved, MovedCheck } from '../effects/effects';
 
 /** What kind of step it is: to change something, to find something out, to fill in a figure, to print, to prove. */
@@ -9,7 +11,9 @@ export type NextKind = 'change' | 'find' | 'measure' | 'print' | 'prove';
 
 /** What a step costs; the time is that of the builder, the printer's stands apart. */
 export interface NextCost {
+  /** Minutes on the bench. */
   benchMinutes: number;
+  /** Seconds of the printer. */
   printS?: number;
   /** In the build's currency; none where a price is not known. */
   money?: number;
@@ -20,25 +24,28 @@ export interface NextCost {
 /** How to see that it worked. */
 export interface Trial {
   run: RunKind | 'look';
+  /** How to drive or look, by the code of its sentence. */
   how: string;
   /** Attempts on each side, before and after, that show it. */
   runs?: number;
   /** What is measured, where it is a figure. */
   quantity?: QuantityName;
   expected?: { before: number; after: number };
-  /** How many runs it takes, or why none is counted, in a sentence. */
-  enough: string;
+  /** How many runs it takes, or why none is counted. */
+  enough: Finding;
 }
 
 export interface NextStep {
   id: string;
   kind: NextKind;
   segment: Segment;
-  title: string;
+  /** What to do; a change is named by its remedy. */
+  title?: Finding;
+  remedy?: Pick<Remedy, 'exchanges' | 'says'>;
   /** Check that it is about. */
-  about?: string;
-  /** Why now, the weightiest first. */
-  why: string[];
+  check?: Pick<Check, 'id' | 'named' | 'state' | 'finding' | 'missing'>;
+  /** Why now, after what the check says; the weightiest first. */
+  why: Finding[];
   /** Goes into the build, or becomes its ghost. */
   patch?: Patch;
   figures: Moved[];
@@ -50,12 +57,12 @@ export interface NextStep {
   failureId?: string;
   /** Weight that it takes off. */
   relief: number;
-  /** Hours that it is reckoned to take. */
+  /** Hours that it is expected to take. */
   hours: number;
 }
 
 export interface NextList {
-  /** The most relief an hour first. */
+  /** The most relief per hour first. */
   steps: NextStep[];
   /** Where finding out comes before any change. */
   measureFirst: boolean;

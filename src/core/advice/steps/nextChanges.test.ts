@@ -6,11 +6,13 @@ import { car } from '../../fixtures/car';
 import { liesMark } from '../../worked/print/lies';
 import { estimateOfPart } from '../../worked/print/printed';
 import { TYPICAL_MATERIALS } from '../../car/library/typicalMaterials';
-import { weighBuild } from '../../verdict/evaluate';
-import type { BuildOnRecord } from '../../verdict/record';
+import { evaluateStates } from '../../verdict/evaluate';
+import type { BuildOnRecord } from '../../verdict/engine/onRecord';
+import { exchanging } from '../../fixtures/remedies';
+import { CHECKS, FAMILIES } from '../../verdict/registry';
 import { costOf } from './cost';
 import { nextChanges } from './nextChanges';
-import { BLOWS_TO_BELIEVE, pooledSpread, TRIAL_RULES, trialOf } from './trial';
+import { BLOWS_TO_BELIEVE, pooledSpread, proofOf, trialOf } from './trial';
 import { failuresBehind, weightOf } from './weight';
 import { whereFilledIn } from './whereFilledIn';
 
@@ -57,10 +59,10 @@ const timed = (id: string, times: number[]): RunRecord => ({
 
 describe('the next change', () => {
   const list = nextChanges(record(short));
-  const pinion = list.steps.find(({ title }) => title.startsWith('Pinion 9'))!;
+  const pinion = list.steps.find(({ remedy }) => remedy && exchanging('pinionTeeth')(remedy))!;
 
   it('offers the longer gear to a car geared too short, and says what it does by the checks of the changed build', () => {
-    const after = weighBuild(applyPatch(short, pinion.patch!)).find(({ id }) => id === 'drive.speed')!;
+    const after = evaluateStates(applyPatch(short, pinion.patch!)).find(({ id }) => id === 'drive.speed')!;
     expect(pinion.figures.find(({ id }) => id === 'drive.speed')!.after).toBe(after.value);
     expect(pinion.betters.map(({ id }) => id)).toContain('drive.speed');
     expect(pinion.trial).toMatchObject({ run: 'timedDistance', expected: { after: after.value } });
@@ -74,10 +76,10 @@ describe('the next change', () => {
 
   it('weighs a check again for each failure that it explains, until a fix in its line has held', () => {
     const worse = nextChanges(record(short, { failures: [explained('ratioTooShort')] })).steps.find(
-      ({ title }) => title === pinion.title,
+      ({ id }) => id === pinion.id,
     )!;
     expect(worse.relief).toBeGreaterThan(1.5 * pinion.relief);
-    expect(worse.why.join(' ')).toContain('It broke there before: car');
+    expect(worse.why).toEqual([{ code: 'step.brokeBefore', facts: { parts: ['Car'] } }]);
     const fixed = { ...explained('ratioTooShort'), fix: 'longer', fixRevisionId: 'b' };
     const after = nextChanges(
       record(short, {
@@ -85,7 +87,7 @@ describe('the next change', () => {
         revisions: [revision(short), revision(short, 'b', 'a')],
         failures: [fixed],
       }),
-    ).steps.find(({ title }) => title === pinion.title)!;
+    ).steps.find(({ id }) => id === pinion.id)!;
     expect(after.relief).toBeCloseTo(pinion.relief, 12);
   });
 
@@ -99,7 +101,7 @@ describe('the next change', () => {
     const steps = nextChanges(branched).steps;
     expect(steps.find(({ id }) => id === 'again:f')).toMatchObject({
       kind: 'find',
-      why: [expect.stringContaining('C does not come from B')],
+      why: [{ facts: { held: expect.stringContaining('C does not come from B') } }],
     });
   });
 
@@ -114,21 +116,24 @@ describe('the next change', () => {
     expect(seen.map(({ id }) => id)).not.toContain('find:later');
     // nor is it driven or printed any more
     expect(seen.filter(({ id }) => /^(owed|print|prove|worn):/.test(id))).toEqual([]);
-    expect(seen.find(({ title }) => title === pinion.title)!.relief).toBeGreaterThan(1.5 * pinion.relief);
+    expect(seen.find(({ id }) => id === pinion.id)!.relief).toBeGreaterThan(1.5 * pinion.relief);
   });
 
   it('sends to the page on which a figure is filled in', () => {
-    expect(whereFilledIn('mass ready to run', [{ segment: 'brief' }])).toBe('chassis');
-    expect(whereFilledIn('height of the centre of gravity', [{ segment: 'brief' }])).toBe('chassis');
-    expect(whereFilledIn('wished speed', [{ segment: 'drive' }])).toBe('brief');
-    expect(whereFilledIn('hard points of the front corner', [{ segment: 'suspension' }])).toBe('suspension');
+    expect(whereFilledIn('chassis.massG')).toBe('chassis');
+    expect(whereFilledIn('chassis.cgHeightMm')).toBe('chassis');
+    expect(whereFilledIn('brief.targetMps')).toBe('brief');
+    expect(whereFilledIn('suspension.front.corner:moves')).toBe('suspension');
   });
 
   it('says to find out first where a failure is not explained', () => {
     const found = nextChanges(record(car, { failures: [failure({ mode: 'overheat', partName: 'Motor' })] }));
     expect(found.measureFirst).toBe(true);
     expect(found.steps[0]).toMatchObject({ id: 'find:f', kind: 'find', failureId: 'f' });
-    expect(found.steps[0]!.why.at(-1)).toMatch(/^Look first: .+\?$/);
+    expect(found.steps[0]!.why.at(-1)).toMatchObject({
+      code: 'step.lookFirst',
+      facts: { ask: expect.stringMatching(/\?$/) },
+    });
   });
 
   it('says to measure first where the runs do not lie in their band', () => {
@@ -159,7 +164,10 @@ describe('the next change', () => {
 
   it('asks an unfinished build for the figures that most checks wait for', () => {
     const { steps } = nextChanges(record(applyPatch(car, [{ path: ['drive', 'motor'], value: undefined }])));
-    expect(steps[0]).toMatchObject({ kind: 'measure', title: expect.stringMatching(/^Fill in /) });
+    expect(steps[0]).toMatchObject({
+      kind: 'measure',
+      title: { code: 'step.fillIn', facts: { need: 'drive.motor' } },
+    });
   });
 });
 
@@ -184,7 +192,7 @@ describe('how many runs show it', () => {
   it('eleven blows: 0.8 to the 11th is 0.086, to the 10th 0.107', () => expect(BLOWS_TO_BELIEVE).toBe(11));
 
   it('of a standing start is the standing start, and no rule names a check that does not exist', () => {
-    const checks = weighBuild(
+    const checks = evaluateStates(
       applyPatch(car, [
         { path: ['parts', 'items', 'arm'], value: { id: 'arm', name: 'Arm', kind: 'arm' } },
         { path: ['suspension', 'aids'], value: { yaw: { gain: 0.05 } } },
@@ -203,11 +211,8 @@ describe('how many runs show it', () => {
       quantity: 'timeS',
       expected: { before: time.value!, after: time.value! - 0.3 },
     });
-    expect(
-      TRIAL_RULES.filter(({ prefix }) => !checks.some(({ id }) => id.startsWith(prefix))).map(
-        ({ prefix }) => prefix,
-      ),
-    ).toEqual([]);
+    for (const { id, provenBy } of CHECKS) expect(proofOf(id)).toBe(provenBy);
+    expect(proofOf('parts.arm')).toBe(FAMILIES.find(({ family }) => family === 'parts')!.provenBy);
   });
 
   it('as many hours as the chi-square bound of a life without failures needs', () => {
@@ -224,7 +229,7 @@ describe('how many runs show it', () => {
   });
 
   it('asks for more runs the smaller the difference, by the square', () => {
-    const speed = weighBuild(short).find(({ id }) => id === 'drive.speed')!;
+    const speed = evaluateStates(short).find(({ id }) => id === 'drive.speed')!;
     const runs = [timed('a', [1, 1.1, 0.9, 1.05, 0.95])];
     const [small, large] = [0.2, 0.4].map(
       (more) => trialOf(speed, { value: speed.value! + more }, runs).runs!,

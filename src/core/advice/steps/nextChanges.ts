@@ -1,17 +1,25 @@
+import { finding } from '../../base/finding';
 import type { BuildDocument } from '../../car/document/document';
 import { applyPatch, type Patch } from '../../base/patch';
 import type { Check, Remedy, Thresholds } from '../../verdict/engine/check';
 import type { FailureRecord } from '../../car/records/records';
 import { diagnosisMargins } from '../learn/margins';
 import { movedBy, type MovedCheck } from '../effects/effects';
-import { evaluateBuild, HEAVY_CHECKS, lightOf, weighBuild } from '../../verdict/evaluate';
-import type { BuildOnRecord } from '../../verdict/record';
+import { evaluateBuild, evaluateQuick, evaluateStates, HEAVY_CHECKS, isBetter } from '../../verdict/evaluate';
+import type { BuildOnRecord } from '../../verdict/engine/onRecord';
 import { costOf } from './cost';
 import { type NextCost, type NextList, type NextStep, PRINTER_SHARE, WEIGHTS } from './definition';
 import { type MarginsOf, openSteps } from './openSteps';
 import { standingAt } from './standing';
 import { trialOf } from './trial';
 import { failuresBehind, unmended, weightOf } from './weight';
+
+declare module '../../base/finding' {
+  interface FindingFacts {
+    'step.brokeBefore': { parts: readonly string[] };
+    'step.drowns': { runs: number };
+  }
+}
 
 const [MIN_PER_H, S_PER_H] = [60, 3600];
 /** Remedies that are tried for a check that is over, and for one that is tight. */
@@ -67,6 +75,15 @@ interface Tried {
   after: readonly Check[];
 }
 
+/** What a step tells of its check. */
+const toldOf = ({ id, named, state, finding: found, missing }: Check): NextStep['check'] => ({
+  id,
+  ...(named ? { named } : {}),
+  state,
+  ...(found ? { finding: found } : {}),
+  missing,
+});
+
 /** A change with what it betters and worsens, what it costs, and how to see that it worked. */
 function changeStep(
   { check, remedy }: Offered,
@@ -85,22 +102,17 @@ function changeStep(
   const behind = failuresBehind(check, coming);
   const many = (trial.runs ?? 0) > MANY_RUNS;
   const why = [
-    `${check.title} is ${check.state}: ${check.why}`,
     ...(behind.length > 0
-      ? [`It broke there before: ${behind.map(({ partName }) => partName.toLowerCase()).join(', ')}.`]
+      ? [finding('step.brokeBefore', { parts: behind.map(({ partName }) => partName) })]
       : []),
-    ...(many
-      ? [
-          `So small a difference drowns in the spread: ${trial.runs} runs on each side. Bring the spread down first, or leave it.`,
-        ]
-      : []),
+    ...(many ? [finding('step.drowns', { runs: trial.runs! })] : []),
   ];
   return withHours({
     id: `change:${JSON.stringify(remedy.patch)}`,
     kind: many ? 'measure' : 'change',
     segment: check.segment,
-    title: remedy.text,
-    about: check.title,
+    remedy,
+    check: toldOf(check),
     patch: remedy.patch,
     figures,
     betters,
@@ -122,13 +134,13 @@ export function firstStep(record: BuildOnRecord, checks: readonly Check[]): Next
       id: `change:${JSON.stringify(offered.remedy.patch)}`,
       kind: 'change',
       segment: offered.check.segment,
-      title: offered.remedy.text,
-      about: offered.check.title,
+      remedy: offered.remedy,
+      check: toldOf(offered.check),
       patch: offered.remedy.patch,
       figures: [],
       betters: [],
       worsens: [],
-      why: [offered.check.why],
+      why: [],
       cost: costOf(record.document, offered.remedy.patch, offered.remedy.cost),
       trial: trialOf(offered.check, offered.remedy, record.runs),
       relief:
@@ -147,7 +159,7 @@ function marginsBy(document: BuildDocument, checks: readonly Check[], thresholds
   return (asked) => {
     const found =
       known.get(asked) ??
-      diagnosisMargins(asked, asked === document ? checks : weighBuild(asked, thresholds));
+      diagnosisMargins(asked, asked === document ? checks : evaluateStates(asked, thresholds));
     known.set(asked, found);
     return found;
   };
@@ -185,15 +197,9 @@ function tried(
   const after = applyPatch(document, patch);
   const own = patch.every(({ path }) => path[0] === 'parts' && path[3] !== undefined && path[3] !== 'massG');
   return own
-    ? [...lightOf(after, thresholds), ...checks.filter(({ id }) => HEAVY_CHECKS.has(id))]
-    : weighBuild(after, thresholds);
+    ? [...evaluateQuick(after, thresholds), ...checks.filter(({ id }) => HEAVY_CHECKS.has(id))]
+    : evaluateStates(after, thresholds);
 }
-
-const ORDER = { over: 0, tight: 1, unknown: 2, clear: 3 } as const;
-const isBetter = (before: Pick<Check, 'state' | 'margin'>, after: Pick<Check, 'state' | 'margin'>) =>
-  before.state === after.state
-    ? (after.margin ?? 0) > (before.margin ?? 0)
-    : ORDER[after.state] > ORDER[before.state];
 
 /** Of several changes of the same figures the one that takes most off in an hour. */
 function oncePerThing(steps: readonly NextStep[]): NextStep[] {

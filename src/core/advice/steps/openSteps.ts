@@ -1,21 +1,57 @@
+import { type Finding, finding } from '../../base/finding';
+import { type Measure, measure } from '../../base/measure';
+import { band as bandCheck } from '../../verdict/field/band.check';
+import { goal as goalCheck } from '../../verdict/field/goal.check';
+import { owedRuns, type Wish } from '../../verdict/field/owedRuns.check';
+import type { RunKind } from '../../car/records/records';
+import type { WearPlace } from '../../car/records/prints';
+import type { State } from '../../verdict/engine/check';
 import type { BuildDocument } from '../../car/document/document';
-import { bandOf, goalOf, owedRuns } from '../../verdict/field/checks';
 import { failureDiagnose } from '../../physics/diagnosis/diagnose';
 import { failedHow } from '../../car/records/failureModes';
 import { askDiagnosis, isOpen } from '../../worked/field/ledger';
 import { hoursToBelieve } from '../../physics/statistics/life';
 import { fixHeld, livesOfCopies } from '../../worked/field/lives';
-import { RUN_KIND_NAMES } from '../../car/records/records';
 import { wearOf } from '../../worked/field/wear';
 import { owedOf } from '../../worked/print/log';
 import { estimateOfPart } from '../../worked/print/printed';
-import { plain } from '../../base/units/plain';
-import { inSentence, withoutStop } from '../../base/units/words';
 import type { Check } from '../../verdict/engine/check';
-import type { BuildOnRecord } from '../../verdict/record';
+import type { BuildOnRecord } from '../../verdict/engine/onRecord';
 import type { NextCost, NextStep } from './definition';
 import { whereFilledIn } from './whereFilledIn';
-import { lifeWords, pooledSpread } from './trial';
+import { lifeToBelieve, pooledSpread } from './trial';
+
+declare module '../../base/finding' {
+  interface FindingFacts {
+    'step.findWhy': { part: string; how: string };
+    'step.notExplained': { cost?: Measure };
+    'step.suspect': { means: string };
+    'step.lookFirst': { ask: string };
+    'step.openAgain': { part: string };
+    'step.takeFixOver': { part: string };
+    'step.fixHeld': { fix: string; held: string };
+    'step.hiddenFault': Record<never, never>;
+    'step.predictionOff': Record<never, never>;
+    'step.leansOnIt': Record<never, never>;
+    'step.calibrateThenGear': Record<never, never>;
+    'step.tooHopeful': Record<never, never>;
+    'step.moreRuns': Record<never, never>;
+    'step.driveOwed': { kind: RunKind };
+    'step.notAnswered': { wish: Wish };
+    'step.fillIn': { need: string };
+    'step.checksWait': { checks: readonly { id: string; named?: string }[] };
+    'step.printAnother': { part: string };
+    'step.worn': { of: WearPlace; wear: string };
+    'step.printOwed': { owed: readonly { part: string; count: number }[] };
+    'step.spareReady': Record<never, never>;
+    'step.driveOn': { more: Measure };
+    'step.fixesYoung': { parts: readonly string[] };
+    'trial.insideBand': Record<never, never>;
+    'trial.attempts': { attempts: number };
+    'trial.onePack': Record<never, never>;
+    'trial.threeSpread': Record<never, never>;
+  }
+}
 
 type Bare = Omit<NextStep, 'figures' | 'betters' | 'worsens' | 'hours'>;
 
@@ -44,6 +80,16 @@ const WORN_SOON_H = 2;
 export type MarginsOf = (document: BuildDocument) => Readonly<Record<string, number>>;
 
 const step = (given: Bare): Bare => given;
+
+/** What a check on the record found, or that it found nothing yet. */
+interface StandingFound {
+  state: State;
+  value?: number;
+  limit?: number;
+  finding?: Finding;
+}
+
+const told = ({ finding: found }: StandingFound): Finding[] => (found ? [found] : []);
 
 /** Steps that find something out, print something or prove something, rather than change it. */
 export function openSteps(
@@ -92,11 +138,11 @@ function failuresToExplain(
       kind: 'find',
       segment: 'learn',
       failureId: failure.id,
-      title: `Find out why: ${inSentence(failure.partName)}, ${inSentence(failedHow(failure))}`,
+      title: finding('step.findWhy', { part: failure.partName, how: failedHow(failure) }),
       why: [
-        `It is not explained, so what is changed now is a guess${lost > 0 ? `; it cost ${plain(lost, 2)} min` : ''}.`,
-        ...(suspects[0] ? [`First suspect: ${suspects[0].means}.`] : []),
-        ...(nextCheck ? [`Look first: ${nextCheck.ask}`] : []),
+        finding('step.notExplained', { ...(lost > 0 ? { cost: measure(lost, 'minutes', 2) } : {}) }),
+        ...(suspects[0] ? [finding('step.suspect', { means: suspects[0].means })] : []),
+        ...(nextCheck ? [finding('step.lookFirst', { ask: nextCheck.ask })] : []),
       ],
       cost: { benchMinutes: Math.max(MINUTES.find, nextCheck?.minutes ?? 0) },
       relief: RELIEF.open * (1 + lost / 120),
@@ -114,15 +160,10 @@ function fixesThatFailed({ failures, revisions, runs, revisionId }: BuildOnRecor
         kind: 'find',
         segment: 'learn',
         failureId: failure.id,
-        title:
-          held.again > 0
-            ? `Open it again: the fix of ${inSentence(failure.partName)} did not hold`
-            : `Take the fix of ${inSentence(failure.partName)} over`,
+        title: finding(held.again > 0 ? 'step.openAgain' : 'step.takeFixOver', { part: failure.partName }),
         why: [
-          `${withoutStop(failure.fix ?? '')}: ${held.words}.`,
-          ...(held.again > 0
-            ? ['One fault can hide another: look at the suspects again with what has changed since.']
-            : []),
+          finding('step.fixHeld', { fix: failure.fix ?? '', held: held.words }),
+          ...(held.again > 0 ? [finding('step.hiddenFault', {})] : []),
         ],
         cost: { benchMinutes: MINUTES.find },
         relief: RELIEF.again,
@@ -132,10 +173,13 @@ function fixesThatFailed({ failures, revisions, runs, revisionId }: BuildOnRecor
 }
 
 /** Where measurement and prediction do not agree, or do not yet say which side of the wish the car is on. */
-function predictionToMend({ document, runs, revisionId }: BuildOnRecord): Bare[] {
+function predictionToMend(record: BuildOnRecord): Bare[] {
+  const { runs, revisionId } = record;
   const own = runs.filter((run) => run.revisionId === revisionId);
-  const band = bandOf(own);
-  const goal = goalOf(document, own);
+  const [band, goal] = [bandCheck, goalCheck].map((one) => ({
+    state: 'unknown' as const,
+    ...one.find(record),
+  })) as [StandingFound, StandingFound];
   const spread = pooledSpread(own) ?? pooledSpread(runs);
   const gap =
     goal.value !== undefined && goal.limit !== undefined ? Math.abs(goal.value - goal.limit) : undefined;
@@ -148,14 +192,14 @@ function predictionToMend({ document, runs, revisionId }: BuildOnRecord): Bare[]
             id: 'measure:band',
             kind: 'measure',
             segment: 'field',
-            title: 'Find out why the prediction does not hold',
-            why: [band.why, 'Every figure below leans on that prediction.'],
+            title: finding('step.predictionOff', {}),
+            why: [...told(band), finding('step.leansOnIt', {})],
             cost: { benchMinutes: MINUTES.find },
             relief: RELIEF.band,
             trial: {
               run: 'look',
-              how: 'work the runs back to the figures of the model, and weigh the car as it was driven',
-              enough: 'Enough when the next run lies inside its band.',
+              how: 'calibrateAndWeigh',
+              enough: finding('trial.insideBand', {}),
             },
           }),
         ]
@@ -166,17 +210,14 @@ function predictionToMend({ document, runs, revisionId }: BuildOnRecord): Bare[]
             id: 'measure:missed',
             kind: 'measure',
             segment: 'field',
-            title: 'Take what the runs say into the figures, then gear for the wish',
-            why: [
-              goal.why,
-              'The prediction holds within its band, and the wish lies just outside what was driven: the figures are a little too hopeful.',
-            ],
+            title: finding('step.calibrateThenGear', {}),
+            why: [...told(goal), finding('step.tooHopeful', {})],
             cost: { benchMinutes: MINUTES.find },
             relief: RELIEF.band,
             trial: {
               run: 'timedDistance',
-              how: 'work the runs back to the figures of the model, choose the gear anew, and time the same distance',
-              enough: 'Three on each side, to see how much they spread.',
+              how: 'calibrateAndGear',
+              enough: finding('trial.three', {}),
             },
           }),
         ]
@@ -187,15 +228,15 @@ function predictionToMend({ document, runs, revisionId }: BuildOnRecord): Bare[]
             id: 'measure:goal',
             kind: 'measure',
             segment: 'field',
-            title: 'Drive more timed passages before changing anything for speed',
-            why: [goal.why],
+            title: finding('step.moreRuns', {}),
+            why: told(goal),
             cost: { benchMinutes: MINUTES.run },
             relief: RELIEF.goal,
             trial: {
               run: 'timedDistance',
-              how: 'time the same distance again, the pack equally full',
+              how: 'sameDistanceAgain',
               runs: needed,
-              enough: `${needed} attempts in all tell the mean from the wish, two standard errors apart.`,
+              enough: finding('trial.attempts', { attempts: needed }),
             },
           }),
         ]
@@ -209,24 +250,21 @@ function runsToDrive({ document, runs, revisionId }: BuildOnRecord, checks: read
     ({ id, state }) => state === 'over' || (id === 'drive.speed' && state === 'unknown'),
   );
   const own = runs.filter((run) => run.revisionId === revisionId);
-  return owedRuns(document, own).map(({ kind, why }) => {
+  return owedRuns(document, own).map(({ kind, wish }) => {
     const minutes = kind === 'endurance' ? (document.brief.runTimeMinutes ?? 0) : 0;
     return step({
       id: `owed:${kind}`,
       kind: 'measure',
       segment: 'field',
-      title: `Drive the ${RUN_KIND_NAMES[kind].toLowerCase()} that is owed`,
-      why: [`Nothing measured answers ${why} in this revision.`],
+      title: finding('step.driveOwed', { kind }),
+      why: [finding('step.notAnswered', { wish })],
       cost: { benchMinutes: Math.max(MINUTES.run, minutes) + MINUTES.around },
       relief: (own.length === 0 ? RELIEF.first : RELIEF.owed) * (ready ? 1 : NOT_READY),
       trial: {
         run: kind,
-        how:
-          kind === 'endurance'
-            ? 'drive a whole pack and note when it is empty and how hot things got'
-            : 'three attempts, the pack equally full',
+        how: kind === 'endurance' ? 'wholePackNoted' : 'threeAttempts',
         runs: kind === 'endurance' ? 1 : 3,
-        enough: kind === 'endurance' ? 'One pack.' : 'Three show a spread.',
+        enough: finding(kind === 'endurance' ? 'trial.onePack' : 'trial.threeSpread', {}),
       },
     });
   });
@@ -245,13 +283,12 @@ function figuresToFill(checks: readonly Check[]): Bare[] {
       step({
         id: `fill:${missing}`,
         kind: 'measure',
-        segment: whereFilledIn(missing, own),
-        title: `Fill in ${missing}`,
+        segment: whereFilledIn(missing),
+        title: finding('step.fillIn', { need: missing }),
         why: [
-          `${own.length === 1 ? 'One check waits' : `${own.length} checks wait`} for it: ${own
-            .slice(0, MOST_NAMED)
-            .map(({ title }) => inSentence(title))
-            .join(', ')}${own.length > MOST_NAMED ? ` and ${own.length - MOST_NAMED} more` : ''}.`,
+          finding('step.checksWait', {
+            checks: own.map(({ id, named }) => ({ id, ...(named ? { named } : {}) })),
+          }),
         ],
         cost: { benchMinutes: MINUTES.fill },
         relief:
@@ -274,8 +311,8 @@ function copiesWorn({ copies, document }: BuildOnRecord, calibration: number): B
             id: `worn:${copy.id}:${of}`,
             kind: 'print',
             segment: 'print',
-            title: `Print another ${inSentence(copy.partName)}`,
-            why: [`Its ${of}: ${words}.`],
+            title: finding('step.printAnother', { part: copy.partName }),
+            why: [finding('step.worn', { of, wear: words })],
             cost: timeOf(document, copy.partId, 1, calibration),
             relief: RELIEF.worn,
           }),
@@ -294,11 +331,10 @@ function partsToPrint(record: BuildOnRecord, calibration: number): Bare[] {
       id: 'print:owed',
       kind: 'print',
       segment: 'print',
-      title: `Print what is owed: ${owed
-        .slice(0, MOST_NAMED)
-        .map(({ part, owed: times }) => `${times} × ${inSentence(part.name)}`)
-        .join(', ')}${owed.length > MOST_NAMED ? ` and ${owed.length - MOST_NAMED} more` : ''}`,
-      why: ['A part that breaks should be back on the car while the day is still young.'],
+      title: finding('step.printOwed', {
+        owed: owed.map(({ part, owed: count }) => ({ part: part.name, count })),
+      }),
+      why: [finding('step.spareReady', {})],
       cost: {
         benchMinutes: MINUTES.plate,
         ...(sum('printS') > 0 ? { printS: sum('printS') } : {}),
@@ -345,21 +381,17 @@ function fixesToProve({ failures, revisions, runs, revisionId }: BuildOnRecord):
       id: 'prove:fixes',
       kind: 'prove',
       segment: 'field',
-      title: `Drive ${plain(most.left, 2)} h more on the fixes`,
+      title: finding('step.driveOn', { more: measure(most.left, 'hours', 2) }),
       why: [
-        `${young.length} ${young.length === 1 ? 'fix is' : 'fixes are'} not proven yet: ${young
-          .slice(0, MOST_NAMED)
-          .map(({ failure }) => inSentence(failure.partName))
-          .join(
-            ', ',
-          )}${young.length > MOST_NAMED ? ` and ${young.length - MOST_NAMED} more` : ''}. ${most.failure.partName}: ${inSentence(lifeWords(most.failure.hours!))}`,
+        finding('step.fixesYoung', { parts: young.map(({ failure }) => failure.partName) }),
+        lifeToBelieve(most.failure.hours!),
       ],
       cost: { benchMinutes: most.left * 60 },
       relief: RELIEF.young * young.length,
       trial: {
         run: 'terrain',
-        how: 'drive it as it is meant to be driven, and say in each run how long',
-        enough: lifeWords(most.failure.hours!),
+        how: 'driveAsMeant',
+        enough: lifeToBelieve(most.failure.hours!),
       },
     }),
   ];

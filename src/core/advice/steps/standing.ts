@@ -1,5 +1,5 @@
 import { lineFrom } from '../../worked/field/lives';
-import type { BuildOnRecord } from '../../verdict/record';
+import type { BuildOnRecord } from '../../verdict/engine/onRecord';
 
 /** The record as it bears on one revision: without what came after it on its own line; `past` where something did. */
 export function standingAt(record: BuildOnRecord): { record: BuildOnRecord; past: boolean } {

@@ -1,12 +1,27 @@
+import { type Finding, finding } from '../../base/finding';
+import { type Measure, measure } from '../../base/measure';
+import type { Proof } from '../../verdict/engine/check';
+import { familyOf } from '../../verdict/engine/family';
+import { CHECKS, FAMILIES } from '../../verdict/registry';
 import { measuredOf } from '../../worked/field/measured';
 import { isTimed, type RunKind, type RunRecord } from '../../car/records/records';
 import { runsNeeded } from '../../physics/statistics/runsCompare';
 import { sampleDeviation } from '../../base/numeric/statistics';
 import { hoursToBelieve } from '../../physics/statistics/life';
-import { plain } from '../../base/units/plain';
 import type { QuantityName } from '../../base/units/quantities';
 import type { Check } from '../../verdict/engine/check';
 import type { Trial } from './definition';
+
+declare module '../../base/finding' {
+  interface FindingFacts {
+    'trial.oneLook': Record<never, never>;
+    'trial.once': Record<never, never>;
+    'trial.three': Record<never, never>;
+    'trial.runs': { runs: number; own: boolean };
+    'trial.blows': { blows: number };
+    'trial.life': { lived: Measure; needed: Measure };
+  }
+}
 
 /** What a probe, a pack and a scale scatter from run to run, one standard deviation. By judgement. */
 const USUAL_SPREAD: Readonly<Partial<Record<QuantityName, { absolute?: number; share?: number }>>> = {
@@ -17,86 +32,16 @@ const USUAL_SPREAD: Readonly<Partial<Record<QuantityName, { absolute?: number; s
   massG: { absolute: 2 },
 };
 
-interface TrialRule {
-  prefix: string;
-  run: RunKind | 'look';
-  how: string;
-  /** What is read is the check's own figure. */
-  figure?: true;
-}
+/** How each check's change is proven, by the check's own record; a family's by its first part. */
+const PROOFS: ReadonlyMap<string, Proof> = new Map([
+  ...CHECKS.map(({ id, provenBy }) => [id, provenBy] as const),
+  ...FAMILIES.map(({ family, provenBy }) => [family, provenBy] as const),
+]);
 
-/** By which run a better check shows, the longest prefix first. */
-export const TRIAL_RULES: readonly TrialRule[] = [
-  {
-    prefix: 'drive.speed',
-    run: 'timedDistance',
-    how: 'time the same distance before and after, the pack equally full',
-    figure: true,
-  },
-  {
-    prefix: 'drive.heat',
-    run: 'endurance',
-    how: 'drive a whole pack before and after, and read the motor’s case every five minutes',
-    figure: true,
-  },
-  {
-    prefix: 'drive.winding',
-    run: 'endurance',
-    how: 'drive a whole pack and read the motor’s case at once when it stops',
-  },
-  { prefix: 'drive.ratio', run: 'timedDistance', how: 'time the same distance before and after' },
-  {
-    prefix: 'drive.time',
-    run: 'launch',
-    how: 'time a standing start over the wished distance before and after',
-    figure: true,
-  },
-  { prefix: 'drive.moves', run: 'launch', how: 'time a standing start before and after' },
-  { prefix: 'drive.', run: 'timedDistance', how: 'time the same distance before and after' },
-  { prefix: 'brief.charge', run: 'endurance', how: 'drive a whole pack before and after', figure: true },
-  { prefix: 'brief.mass', run: 'look', how: 'put it on the scale, ready to run', figure: true },
-  { prefix: 'brief.', run: 'look', how: 'look at the brief again' },
-  {
-    prefix: 'gears.',
-    run: 'drop',
-    how: 'land it from the height of the brief with the throttle on, then look at every tooth',
-  },
-  {
-    prefix: 'joint.',
-    run: 'endurance',
-    how: 'draw a line over hub and shaft, drive a pack, and look whether it still meets',
-  },
-  {
-    prefix: 'shaft.',
-    run: 'drop',
-    how: 'land it with the throttle on and roll the shaft on a flat plate afterwards',
-  },
-  {
-    prefix: 'tyre.',
-    run: 'tyreSpin',
-    how: 'spin it up behind a shield, from a distance, and measure its growth',
-  },
-  {
-    prefix: 'power.',
-    run: 'spin',
-    how: 'wheels off the ground: steer hard against the stop with the throttle on, and watch the receiver’s volts',
-  },
-  { prefix: 'chassis.', run: 'terrain', how: 'drive the same bend and the same slope before and after' },
-  {
-    prefix: 'suspension.landing',
-    run: 'drop',
-    how: 'drop it from the height of the brief and look for marks where the chassis would touch',
-  },
-  {
-    prefix: 'suspension.',
-    run: 'terrain',
-    how: 'move each wheel through its travel by hand, then drive the same rough stretch',
-  },
-  { prefix: 'steering.', run: 'spin', how: 'steer to both stops with the wheels on the ground' },
-  { prefix: 'aids.', run: 'series', how: 'drive the same bend with the aid off and on, in turns' },
-  { prefix: 'parts.', run: 'blows', how: 'clamp the part, hit it light and hard, and count until it fails' },
-  { prefix: 'print.', run: 'look', how: 'lay it on the bed' },
-];
+/** The run that proves a check. */
+export function proofOf(id: string): Proof {
+  return PROOFS.get(id) ?? PROOFS.get(familyOf(id)) ?? { run: 'look', how: 'onTheCar' };
+}
 
 /** Blows or landings without damage that show, at 90 %, that fewer than one in five breaks it: 0.8^n ≤ 0.1. */
 export const BLOWS_TO_BELIEVE = Math.ceil(Math.log(0.1) / Math.log(0.8));
@@ -121,33 +66,24 @@ export function pooledSpread(
 
 /** How to see that a check got better, and how many runs that takes. */
 export function trialOf(before: Check, after: Pick<Check, 'value'>, runs: readonly RunRecord[]): Trial {
-  const { run, how, figure } = TRIAL_RULES.find(
-    ({ prefix }) => before.id === prefix || before.id.startsWith(prefix),
-  ) ?? { run: 'look' as const, how: 'look at it on the car', figure: undefined };
+  const { run, how, figure } = proofOf(before.id);
   if (!figure || before.value === undefined || after.value === undefined)
     return { run, how, ...counted(run) };
   const { quantity, value } = before;
   const spread = spreadOf(quantity, value, runs);
   const needed = spread === undefined ? undefined : runsNeeded(after.value - value, spread.sd ** 2);
   const base = { run, how, quantity, expected: { before: value, after: after.value } };
-  if (run === 'look') return { ...base, enough: 'One look tells it.' };
-  if (needed === undefined) return { ...base, enough: 'Three on each side, to see how much they spread.' };
-  return {
-    ...base,
-    runs: needed,
-    enough: `${needed} ${needed === 1 ? 'run' : 'runs'} on each side, by ${spread!.seen ? 'the spread of your own runs' : 'a usual spread'}.`,
-  };
+  if (run === 'look') return { ...base, enough: finding('trial.oneLook', {}) };
+  if (needed === undefined) return { ...base, enough: finding('trial.three', {}) };
+  return { ...base, runs: needed, enough: finding('trial.runs', { runs: needed, own: spread!.seen }) };
 }
 
 function counted(run: Trial['run']): Pick<Trial, 'runs' | 'enough'> {
   if (run === 'drop' || run === 'blows')
-    return {
-      runs: BLOWS_TO_BELIEVE,
-      enough: `${BLOWS_TO_BELIEVE} without damage show, at 90 %, that fewer than one in five breaks it.`,
-    };
-  if (run === 'look') return { enough: 'One look tells it.' };
-  if (run === 'spin') return { runs: 1, enough: 'Once, for half a minute: it shows or it does not.' };
-  return { runs: 3, enough: 'Three on each side, to see how much they spread.' };
+    return { runs: BLOWS_TO_BELIEVE, enough: finding('trial.blows', { blows: BLOWS_TO_BELIEVE }) };
+  if (run === 'look') return { enough: finding('trial.oneLook', {}) };
+  if (run === 'spin') return { runs: 1, enough: finding('trial.once', {}) };
+  return { runs: 3, enough: finding('trial.three', {}) };
 }
 
 function spreadOf(
@@ -161,6 +97,9 @@ function spreadOf(
   return usual && { sd: usual.absolute ?? usual.share! * Math.abs(value), seen: false };
 }
 
-/** The same in a sentence. */
-export const lifeWords = (livedHours: number): string =>
-  `It lasted ${plain(livedHours, 2)} h; ${plain(hoursToBelieve(livedHours), 2)} h without it show, at 90 %, that it lasts longer now.`;
+/** How long a fix must last to be believed, after what it mends had lasted so many hours. */
+export const lifeToBelieve = (livedHours: number): Finding =>
+  finding('trial.life', {
+    lived: measure(livedHours, 'hours', 2),
+    needed: measure(hoursToBelieve(livedHours), 'hours', 2),
+  });

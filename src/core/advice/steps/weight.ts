@@ -1,8 +1,9 @@
-import { TABLES } from '../../physics/diagnosis/tables';
+import { familyOf } from '../../verdict/engine/family';
+import { CHECKS, FAMILIES } from '../../verdict/registry';
 import { fixHeld } from '../../worked/field/lives';
 import type { FailureRecord } from '../../car/records/records';
 import type { Check } from '../../verdict/engine/check';
-import type { BuildOnRecord } from '../../verdict/record';
+import type { BuildOnRecord } from '../../verdict/engine/onRecord';
 import { WEIGHTS } from './definition';
 
 /** Failures that a revision still has coming: without a fix, or with one that did not hold or that it does not have. */
@@ -19,19 +20,22 @@ export function unmended({
   });
 }
 
-const PREFIXES = Object.keys(TABLES.margins).sort((a, b) => b.length - a.length);
-const prefixOf = (id: string) =>
-  PREFIXES.find((prefix) => id === prefix || id.startsWith(`${prefix}:`) || id.startsWith(`${prefix}.`));
+const SUPPORTS: ReadonlyMap<string, readonly string[]> = new Map([
+  ...CHECKS.map(({ id, supports }) => [id, supports] as const),
+  ...FAMILIES.map(({ family, supports }) => [family, supports] as const),
+]);
+
+/** Causes of a failure that a small margin of this check speaks for. */
+export const supportsOf = (id: string): readonly string[] =>
+  SUPPORTS.get(id) ?? SUPPORTS.get(familyOf(id)) ?? [];
 
 /** Failures whose verdict is a cause that the margin of this check speaks for; of a part only its own. */
 export function failuresBehind(
   { id }: Pick<Check, 'id'>,
   failures: readonly FailureRecord[],
 ): FailureRecord[] {
-  const prefix = prefixOf(id);
-  if (!prefix) return [];
-  const causes = TABLES.margins[prefix]!;
-  const part = prefix.startsWith('parts') ? id.slice(prefix.length + 1) : undefined;
+  const causes = supportsOf(id);
+  const part = familyOf(id) === 'parts' ? id.slice('parts.'.length) : undefined;
   return failures.filter(
     ({ ledger, partId }) =>
       (part === undefined || part === partId) &&

@@ -42,6 +42,8 @@ export const QUANTITIES = {
     imperial: unit('in', MM_PER_INCH, ['"', 'inch', 'inches']),
     others: [unit('cm', 10), unit('m', 1000), unit('ft', 304.8, ["'"])],
   },
+  /** Sizes that the trade names in millimetres everywhere: bores, screws, bearings, teeth, nozzles. */
+  fitMm: same(unit('mm', 1), [unit('cm', 10), unit('in', MM_PER_INCH, ['"', 'inch', 'inches'])]),
   distanceM: {
     metric: unit('m', 1),
     imperial: unit('ft', 0.3048, ["'", 'feet']),
@@ -120,6 +122,7 @@ export const QUANTITIES = {
     imperial: unit('in²', 0.00064516, ['in2']),
     others: [unit('m²', 1, ['m2'])],
   },
+  densityKgM3: { metric: unit('kg/m³', 1), imperial: unit('lb/ft³', 16.018463373960142) },
   inertiaKgM2: same(unit('g·cm²', 1e-7, ['gcm2', 'g cm2'])),
   share: same(unit('%', 0.01)),
   percent: same(unit('%', 1)),

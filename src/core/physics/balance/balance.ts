@@ -1,4 +1,4 @@
-import type { OperationFinding } from '../../base/finding';
+import type { OperationFinding } from '../../base/operationFinding';
 import { GRAVITY } from '../../base/constants';
 import { plain } from '../../base/units/plain';
 

@@ -1,4 +1,4 @@
-import type { OperationFinding } from '../../base/finding';
+import type { OperationFinding } from '../../base/operationFinding';
 import { CalcError } from '../../base/errors';
 import { bisect } from '../../base/numeric/root';
 import { plain } from '../../base/units/plain';

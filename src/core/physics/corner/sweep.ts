@@ -1,4 +1,4 @@
-import type { OperationFinding } from '../../base/finding';
+import type { OperationFinding } from '../../base/operationFinding';
 import { CalcError } from '../../base/errors';
 import { plain } from '../../base/units/plain';
 import { carry, subtract, turnBack, type Vec3 } from '../../base/vec3';

@@ -1,5 +1,5 @@
 import { CalcError } from '../../base/errors';
-import type { OperationFinding } from '../../base/finding';
+import type { OperationFinding } from '../../base/operationFinding';
 import { plain } from '../../base/units/plain';
 
 export type ShaftAxis = 'x' | 'y';

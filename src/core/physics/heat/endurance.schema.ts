@@ -1,6 +1,7 @@
 import Joi from 'joi';
 import { finite, notNegative, positive, temperatureC } from '../../base/schema/fields';
 import type { EnduranceInput } from './enduranceDefinition';
+import type { StandstillInput } from './standstill';
 import type { CalibrateInput } from './calibrate';
 import { driveRunSchema } from '../motion/run.schema';
 import { HOUSINGS, type MotorBody } from './thermalDefaults';
@@ -33,6 +34,12 @@ const enduranceFields = {
 export const driveEnduranceSchema = (driveRunSchema as Joi.ObjectSchema).keys(
   enduranceFields,
 ) as Joi.ObjectSchema<EnduranceInput>;
+
+export const driveStandstillSchema = (driveRunSchema as Joi.ObjectSchema).keys({
+  breakawayN: notNegative().default(0),
+  throttles: Joi.array().items(finite().min(0).max(1)).min(1).max(200),
+  thermal: thermalSchema,
+}) as Joi.ObjectSchema<StandstillInput>;
 
 export const motorThermalDefaultsSchema = Joi.object<MotorBody>({
   massG: positive().required(),

@@ -1,7 +1,7 @@
 import { car } from '../../fixtures/car';
 import { breakawayCurrentA, throttleForSpeed } from './handLimits';
 import { driveRun } from './run';
-import { runInputOf } from '../../worked/drive/runOfBuild';
+import { runInputOf } from '../../worked/motion/runOfBuild';
 
 const assembled = runInputOf(car, car.brief.surfaces[0]!);
 if (!assembled.ok) throw new Error('the car is not ready');

@@ -1,7 +1,7 @@
 import { car, surface } from '../../fixtures/car';
 import { passage } from './passage';
 import { driveRun } from './run';
-import { runInputOf } from '../../worked/drive/runOfBuild';
+import { runInputOf } from '../../worked/motion/runOfBuild';
 
 const found = runInputOf(car, surface('asphalt'));
 if (!found.ok) throw new Error('not ready');

@@ -244,14 +244,14 @@ describe('load.cases', () => {
     expect(found.tieRod!.forceN).toBeCloseTo(100, 9);
     // 4.05 Nm at the axle against 0.8·10 N·40 mm
     expect(found.driveshaft!.torqueNm).toBeCloseTo(0.32, 9);
-    expect(found.driveshaft!.how).toContain('each of its two shafts carries half');
+    expect(found.driveshaft!.how).toEqual({ code: 'load.shafts', facts: { by: 'tyres' } });
   });
 
   it('leaves half-given cases out, and says where loads and mass disagree', () => {
     expect(
       Object.keys(cases({ ...car, dropHeightM: 0.3, crashSpeedMps: 3, servoStallNm: 1 }).cases),
     ).toHaveLength(6);
-    expect(cases({ ...car, massKg: 3 }).notes[0]).toContain('add up to');
+    expect(cases({ ...car, massKg: 3 }).notes[0]!.code).toBe('load.mismatch');
     expect(refusalOf(() => cases({ ...car, crushMm: 5, bumperNPerMm: 3 })).path).toBe('crushMm');
   });
 });

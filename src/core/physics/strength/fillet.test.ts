@@ -46,8 +46,10 @@ test('an arm breaks at its root as many times earlier, and a larger fillet is pr
   };
   expect(strength(rooted).breaksAtN).toBeCloseTo(strength(arm).breaksAtN / filletFactor(6, 18, 0.6), 9);
   const document = { ...car, parts: { items: [rooted] } };
-  const fillet = partRemedies(rooted, strength(rooted)).find(({ text }) => text.includes('fillet'))!;
-  expect(fillet.text).toBe('Arm with a fillet of 1.8 mm in place of 0.6');
+  const fillet = partRemedies(rooted, strength(rooted)).find(({ patch }) =>
+    patch.some(({ path }) => path.includes('filletMm')),
+  )!;
+  expect(fillet.patch).toEqual([{ path: ['parts', 'items', 'arm', 'shape', 'filletMm'], value: 1.8 }]);
   const after = applyPatch(document, fillet.patch).parts.items[0]!;
   expect(strength(after).margin / strength(rooted).margin).toBeCloseTo(
     filletFactor(6, 18, 0.6) / filletFactor(6, 18, 1.8),

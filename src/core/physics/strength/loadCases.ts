@@ -1,6 +1,23 @@
 import { GRAVITY } from '../../base/constants';
-import { plain } from '../../base/units/plain';
+import { type Finding, finding } from '../../base/finding';
+import { type Measure, measure } from '../../base/measure';
 import { kerbStrikeN, landingOneWheelN } from './landing';
+
+declare module '../../base/finding' {
+  interface FindingFacts {
+    'load.falls': { drop: Measure; stop: Measure };
+    'load.halfOfLanding': Record<never, never>;
+    'load.crash': { speed: Measure; stop: Measure };
+    'load.bumper': { rate: Measure; speed: Measure };
+    'load.kerb': { speed: Measure; stop: Measure };
+    'load.cornerUp': { outer: Measure };
+    'load.cornerAcross': { mu: Measure };
+    'load.braking': { mu: Measure; shifted: Measure };
+    'load.servo': { arm: Measure };
+    'load.shafts': { by: 'motor' | 'tyres' };
+    'load.mismatch': { sum: Measure; weight: Measure };
+  }
+}
 
 export interface LoadCasesInput {
   massKg: number;
@@ -49,12 +66,12 @@ export interface LoadCase {
   /** Of the force on the part, or the axis of the torque. */
   direction: readonly [number, number, number];
   /** What is assumed. */
-  how: string;
+  how: Finding;
 }
 
 export interface LoadCasesResult {
   cases: Partial<Record<LoadCaseName, LoadCase>>;
-  notes: string[];
+  notes: Finding[];
 }
 
 const [UP, BACK, LEFT] = [
@@ -79,7 +96,7 @@ export function loadCases(input: LoadCasesInput): LoadCasesResult {
     cases,
     notes:
       Math.abs(sum - weight) > MISMATCH * weight
-        ? [`The wheel loads add up to ${plain(sum)} N, the mass weighs ${plain(weight)} N.`]
+        ? [finding('load.mismatch', { sum: measure(sum, 'forceN'), weight: measure(weight, 'forceN') })]
         : [],
   };
 }
@@ -103,13 +120,16 @@ function impacts({
       forceN: 2 * one,
       on: 'all four wheels together',
       direction: UP,
-      how: `Falls ${plain(dropHeightM * 1000)} mm and is stopped over ${plain(suspensionStopMm)} mm by a force that rises linearly.`,
+      how: finding('load.falls', {
+        drop: measure(dropHeightM * 1000, 'lengthMm'),
+        stop: measure(suspensionStopMm, 'lengthMm'),
+      }),
     };
     cases.landingOneWheel = {
       forceN: one,
       on: 'the wheel that lands first',
       direction: UP,
-      how: 'Half of what stops the whole car.',
+      how: finding('load.halfOfLanding', {}),
     };
   }
   if (v !== undefined && crushMm !== undefined)
@@ -117,21 +137,27 @@ function impacts({
       forceN: (massKg * v ** 2) / (crushMm / 1000),
       on: 'the nose',
       direction: BACK,
-      how: `Stopped from ${plain(v)} m/s over ${plain(crushMm)} mm by a force that rises linearly, its peak twice its mean.`,
+      how: finding('load.crash', { speed: measure(v, 'speedMps'), stop: measure(crushMm, 'lengthMm') }),
     };
   if (v !== undefined && bumperNPerMm !== undefined)
     cases.noseCrash = {
       forceN: v * Math.sqrt(bumperNPerMm * 1000 * massKg),
       on: 'the nose',
       direction: BACK,
-      how: `A bumper of ${plain(bumperNPerMm)} N/mm takes all of the motion at ${plain(v)} m/s.`,
+      how: finding('load.bumper', {
+        rate: measure(bumperNPerMm, 'rateNPerMm'),
+        speed: measure(v, 'speedMps'),
+      }),
     };
   if (curbSpeedMps !== undefined && curbStopMm !== undefined)
     cases.curbStrike = {
       forceN: kerbStrikeN(massKg, curbSpeedMps, curbStopMm / 1000),
       on: 'one wheel',
       direction: BACK,
-      how: `Half the car is stopped from ${plain(curbSpeedMps)} m/s over ${plain(curbStopMm)} mm, the force rising linearly.`,
+      how: finding('load.kerb', {
+        speed: measure(curbSpeedMps, 'speedMps'),
+        stop: measure(curbStopMm, 'lengthMm'),
+      }),
     };
   return cases;
 }
@@ -150,13 +176,13 @@ function handling({
       forceN: axle * outer,
       on: `the outer ${name} wheel`,
       direction: UP,
-      how: `At the tyres’ limit ${plain(100 * outer)} % of the axle stands on the outer wheel.`,
+      how: finding('load.cornerUp', { outer: measure(outer, 'share') }),
     },
     lateral: {
       forceN: mu * axle * outer,
       on: `the outer ${name} wheel`,
       direction: LEFT,
-      how: `Friction of ${plain(mu)} on that load, towards the middle of the corner.`,
+      how: finding('load.cornerAcross', { mu: measure(mu, 'coefficient') }),
     },
   });
   const shift = (massKg * GRAVITY * mu * cgHeightMm) / wheelbaseMm;
@@ -164,7 +190,7 @@ function handling({
     forceN: Math.min(mu * massKg * GRAVITY, Math.max(0, mu * (axle + moved))),
     on: `the ${name} axle, both wheels`,
     direction: BACK,
-    how: `Friction of ${plain(mu)} on the axle’s load with ${plain(shift)} N shifted forward.`,
+    how: finding('load.braking', { mu: measure(mu, 'coefficient'), shifted: measure(shift, 'forceN') }),
   });
   const [front, rear] = [cornering(fl + fr, 'front'), cornering(rl + rr, 'rear')];
   return {
@@ -194,7 +220,7 @@ function drives({
       forceN: servoStallNm / (servoArmMm / 1000),
       on: 'the tie rod',
       direction: LEFT,
-      how: `The servo stalls on an arm of ${plain(servoArmMm)} mm.`,
+      how: finding('load.servo', { arm: measure(servoArmMm, 'lengthMm') }),
     };
   if (
     motorStallNm !== undefined &&
@@ -209,7 +235,7 @@ function drives({
       torqueNm: Math.min(motor, grip),
       on: `the ${axle} axle`,
       direction: LEFT,
-      how: `${motor <= grip ? 'The motor stalls' : 'The tyres hold'}; each of its two shafts carries half.`,
+      how: finding('load.shafts', { by: motor <= grip ? 'motor' : 'tyres' }),
     };
   }
   return cases;

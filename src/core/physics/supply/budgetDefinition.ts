@@ -1,4 +1,4 @@
-import type { OperationFinding } from '../../base/finding';
+import type { OperationFinding } from '../../base/operationFinding';
 
 export const RAIL_KINDS = ['direct', 'linear', 'buck', 'boost'] as const;
 export type RailKind = (typeof RAIL_KINDS)[number];

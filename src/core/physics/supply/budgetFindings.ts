@@ -1,4 +1,4 @@
-import type { OperationFinding } from '../../base/finding';
+import type { OperationFinding } from '../../base/operationFinding';
 import { plain } from '../../base/units/plain';
 import { BATTERY, type BudgetInput, type Load, type Rail } from './budgetDefinition';
 import { type SupplyState, voltsOn } from './supplyState';

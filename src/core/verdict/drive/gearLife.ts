@@ -1,12 +1,12 @@
+import type { Assembled } from '../../base/assembled';
 import type { ChosenSurface } from '../../car/document/brief';
 import type { BuildDocument } from '../../car/document/document';
 import { hexMissing, wheelHeld } from '../../worked/drive/jointOfBuild';
-import { pinionJointsOf } from './jointChecks';
 import { type ShaftFound, shaftsOf } from '../../worked/drive/shaftOfBuild';
 import { teethOf, type Tooth } from '../../worked/drive/toothOfBuild';
-import { toothSettingOf } from './toothChecks';
-import type { Assembled } from '../../base/assembled';
 import { subjectOf } from '../../worked/subject';
+import { toothSettingOf } from './gears/onTeeth';
+import { pinionJointsOf } from './joints/pinionJoint.check';
 
 /** Every tooth of a build on a surface, the weakest first. */
 export function teethOn(document: BuildDocument, surface: ChosenSurface): Assembled<Tooth[]> {

@@ -1,71 +1,67 @@
-import type { Subject } from '../../worked/subject';
-import type { WorkingStep } from '../../base/workingStep';
 import type { Patch } from '../../base/patch';
 import type { QuantityName } from '../../base/units/quantities';
-
-export const SEGMENTS = [
-  'brief',
-  'drive',
-  'power',
-  'chassis',
-  'suspension',
-  'parts',
-  'print',
-  'field',
-  'learn',
-] as const;
-export type Segment = (typeof SEGMENTS)[number];
+import type { RunKind } from '../../car/records/records';
+import type { BuildOnRecord } from './onRecord';
+import type { Subject } from '../../worked/subject';
+import type { Exchange } from '../../car/document/exchange';
+import type { Finding, Working } from '../../base/finding';
+import type { Place, Segment } from './segments';
 
 export type State = 'over' | 'tight' | 'unknown' | 'clear';
 
+/** 1 an adjustment, 2 an exchange, 3 a rebuild. */
+export type Cost = 1 | 2 | 3;
+
 /** What a domain offers against a bad check; the engine works out what it does. */
 export interface Proposal {
-  readonly text: string;
   readonly patch: Patch;
-  /** 1 an adjustment, 2 an exchange, 3 a rebuild. */
-  readonly cost: 1 | 2 | 3;
+  readonly cost: Cost;
+  /** Where the exchange of the patch does not say enough. */
+  readonly says?: Finding;
 }
 
-export interface Remedy {
-  readonly text: string;
-  readonly patch: Patch;
-  /** 1 an adjustment, 2 an exchange, 3 a rebuild. */
-  readonly cost: Proposal['cost'];
-  /** Size of its effect in words. */
-  readonly effect: string;
-  /** The check's value and state with the remedy in place. */
+/** Where a check stands. */
+export interface Standing {
   readonly value?: number;
+  readonly margin?: number;
   readonly state: State;
+}
+
+export interface Remedy extends Standing {
+  readonly patch: Patch;
+  /** What the patch exchanges, leaf by leaf. */
+  readonly exchanges: readonly Exchange[];
+  readonly cost: Cost;
+  readonly says?: Finding;
 }
 
 /** A value that must stay under its limit, over it, or between two. */
 export type CheckKind = 'ceiling' | 'floor' | 'band';
 
-export interface Check {
+export interface Check extends Standing {
   readonly id: string;
+  /** Name of the rail, load or part of the document that it is about. */
+  readonly named?: string;
   readonly segment: Segment;
-  readonly title: string;
-  /** What the stripe calls it. */
-  readonly short: string;
+  readonly side: string;
   readonly quantity: QuantityName;
   readonly kind: CheckKind;
-  readonly value?: number;
   readonly limit?: number;
-  readonly margin?: number;
-  readonly state: State;
-  readonly why: string;
+  /** What was found; none where something is missing or the worker still works it out. */
+  readonly finding?: Finding;
   /** Surface that it stands for, where it depends on one. */
   readonly surface?: string;
+  /** Paths of the document that it waits for. */
   readonly missing: readonly string[];
-  readonly working: readonly WorkingStep[];
+  readonly working?: Working;
   readonly remedies: readonly Remedy[];
   /** What went wrong inside, where it is a fault of the program and none of the figures. */
   readonly fault?: Error;
 }
 
-/** What a check finds: a figure against its limit, a state of its own, or what is missing. */
-export type Finding =
-  | { readonly missing: readonly string[]; readonly fault?: Error }
+/** What a check finds: a figure against its limit, a state of its own, or the paths that are missing. */
+export type Found =
+  | { readonly missing: readonly string[]; readonly finding?: Finding; readonly fault?: Error }
   | {
       /** None where the finding is no matter of more or less. */
       readonly value?: number;
@@ -74,16 +70,26 @@ export type Finding =
       readonly margin?: number;
       /** Where the state does not follow from limit and value. */
       readonly state?: State;
-      readonly why: string;
-      readonly working: readonly WorkingStep[];
+      readonly finding: Finding;
+      readonly working?: Working;
     };
 
-export interface CheckDefinition {
+/** The run that shows whether a change of this check was right. */
+export interface Proof {
+  readonly run: RunKind | 'look';
+  /** How to drive or look, by the code of its sentence. */
+  readonly how: string;
+  /** What is read is the check's own figure. */
+  readonly figure?: true;
+}
+
+/** One check: everything about it but its words. */
+export interface CheckRecord {
   readonly id: string;
-  readonly segment: Segment;
-  readonly title: string;
-  /** What the stripe calls it. */
-  readonly short: string;
+  /** Name of the rail, load or part of the document that it is about. */
+  readonly named?: string;
+  /** The side that shows it. */
+  readonly at: Place;
   /** Set where it takes longer than a change on screen may. */
   readonly heavy?: true;
   /** Set where the surface makes no difference. */
@@ -92,8 +98,59 @@ export interface CheckDefinition {
   readonly kind: CheckKind;
   /** Margin under which it is tight; the workshop may set its own. */
   readonly tightUnder?: number;
-  evaluate(subject: Subject): Finding;
-  propose?(subject: Subject): Proposal[];
+  find(subject: Subject): Found;
+  remedies?(subject: Subject): Proposal[];
+  readonly provenBy: Proof;
+  /** Causes of a failure that a small margin speaks for. */
+  readonly supports: readonly string[];
 }
+
+/** Checks of the things that a build has: its rails, loads, aids and parts. */
+export interface CheckFamily {
+  /** First part of the ids. */
+  readonly family: string;
+  of(document: Subject['document']): readonly CheckRecord[];
+  readonly at: Place;
+  readonly quantity: QuantityName;
+  readonly kind: CheckKind;
+  readonly tightUnder?: number;
+  readonly provenBy: Proof;
+  readonly supports: readonly string[];
+}
+
+export const defineCheck = (record: CheckRecord): CheckRecord => record;
+
+type OfOne = Pick<CheckRecord, 'id' | 'find'> & Partial<CheckRecord>;
+
+/** A family by what all its checks share, and what each has of its own. */
+export function defineFamily(
+  shared: Omit<CheckFamily, 'of'> & Pick<CheckRecord, 'anySurface' | 'heavy'>,
+  of: (document: Subject['document']) => readonly OfOne[],
+): CheckFamily {
+  const { family, ...common } = shared;
+  return { family, ...common, of: (document) => of(document).map((one) => ({ ...common, ...one })) };
+}
+
+/** What a check on the record finds. */
+export type RecordFound =
+  | { readonly missing: readonly string[] }
+  | {
+      readonly value?: number;
+      readonly limit?: number;
+      readonly margin?: number;
+      readonly state: State;
+      readonly finding: Finding;
+    };
+
+/** A check that stands on what was printed, run and broken, rather than on the document alone. */
+export interface RecordCheck {
+  readonly id: string;
+  readonly at: Place;
+  readonly quantity: QuantityName;
+  readonly kind: CheckKind;
+  find(record: BuildOnRecord): RecordFound;
+}
+
+export const defineRecordCheck = (record: RecordCheck): RecordCheck => record;
 
 export type Thresholds = Readonly<Record<string, number>>;

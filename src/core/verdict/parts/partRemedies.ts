@@ -1,11 +1,9 @@
 import type { Part, PartKind } from '../../car/document/parts';
 import type { Proposal } from '../engine/check';
-import { plain } from '../../base/units/plain';
 import { heightForMargin2 } from '../../physics/strength/beam';
 import { bossCheck } from '../../physics/strength/boss';
 import { hasLayers, strengthOf } from '../../worked/parts/materialOfBuild';
 import type { LoadedPart } from '../../worked/parts/partStrength';
-import { SCREW_WORDS } from '../../worked/parts/screwWords';
 import { TYPICAL_MATERIALS, type TypicalMaterialId } from '../../car/library/typicalMaterials';
 
 /** Materials that are proposed in place of another, from the easy to the far. */
@@ -21,14 +19,13 @@ const DEEPER = 1.5;
 
 /** What would help a part: turned on the bed, thicker, flanged, of another material, filled, or its screws held otherwise. */
 export function partRemedies(part: Part, worst: LoadedPart): Proposal[] {
-  const { id, name, shape, layers, material, perimeters, infill = 1 } = part;
+  const { id, shape, layers, material, perimeters, infill = 1 } = part;
   if (!material) return [];
   const at = (...keys: string[]) => ['parts', 'items', id, ...keys];
   const turned: Proposal[] =
     layers === 'across' && hasLayers(material)
       ? [
           {
-            text: `${name} turned on the bed, its layers along it`,
             patch: [{ path: at('layers'), value: 'along' }],
             cost: 1,
           },
@@ -38,11 +35,10 @@ export function partRemedies(part: Part, worst: LoadedPart): Proposal[] {
     perimeters !== undefined && infill < 1
       ? [
           {
-            text: `${name} with ${perimeters + MORE_PERIMETERS} perimeters`,
             patch: [{ path: at('perimeters'), value: perimeters + MORE_PERIMETERS }],
             cost: 1,
           },
-          { text: `${name} printed solid`, patch: [{ path: at('infill'), value: 1 }], cost: 1 },
+          { patch: [{ path: at('infill'), value: 1 }], cost: 1 },
         ]
       : [];
   const others: Proposal[] = TRIED.filter(
@@ -50,7 +46,6 @@ export function partRemedies(part: Part, worst: LoadedPart): Proposal[] {
       TYPICAL_MATERIALS[one].name !== material.name &&
       TYPICAL_MATERIALS[one].inPlaneStrengthMpa > material.inPlaneStrengthMpa,
   ).map((one) => ({
-    text: `${name} in ${TYPICAL_MATERIALS[one].name.toLowerCase()}`,
     patch: [{ path: at('material'), value: { libraryId: `material-${one}`, ...TYPICAL_MATERIALS[one] } }],
     cost: one === 'aluminium' ? 3 : 2,
   }));
@@ -69,12 +64,11 @@ export function partRemedies(part: Part, worst: LoadedPart): Proposal[] {
 type At = (...keys: string[]) => string[];
 
 /** Three times the fillet, where it grows out of a wider body. */
-function rounder({ name, shape }: Part, at: At): Proposal[] {
+function rounder({ shape }: Part, at: At): Proposal[] {
   const { rootMm, filletMm } = shape!;
   if (rootMm === undefined || filletMm === undefined) return [];
   return [
     {
-      text: `${name} with a fillet of ${plain(ROUNDER * filletMm)} mm in place of ${plain(filletMm)}`,
       patch: [{ path: at('shape', 'filletMm'), value: Number((ROUNDER * filletMm).toPrecision(3)) }],
       cost: 1,
     },
@@ -83,7 +77,7 @@ function rounder({ name, shape }: Part, at: At): Proposal[] {
 
 /** Where turning alone is not enough: the height that bears the load twice over with the layers along it. */
 function turnedAndThicker(
-  { name, shape, material }: Part,
+  { shape, material }: Part,
   worst: LoadedPart,
   turned: readonly Proposal[],
   at: At,
@@ -97,14 +91,13 @@ function turnedAndThicker(
     ? []
     : [
         {
-          text: `${name} turned on the bed and ${plain(next)} mm thick in place of ${plain(heightMm)}`,
           patch: [...turned[0]!.patch, { path: at('shape', 'heightMm'), value: next }],
           cost: 1,
         },
       ];
 }
 
-function thicker({ name, kind, shape }: Part, worst: LoadedPart, at: At): Proposal[] {
+function thicker({ kind, shape }: Part, worst: LoadedPart, at: At): Proposal[] {
   const { heightMm, profile, as } = shape!;
   if (heightMm === undefined) return [];
   const wanted =
@@ -118,14 +111,12 @@ function thicker({ name, kind, shape }: Part, worst: LoadedPart, at: At): Propos
     ...(sideways
       ? [
           {
-            text: `${name} ${plain(wide)} mm wide in place of ${plain(shape!.widthMm!)}`,
             patch: [{ path: at('shape', 'widthMm'), value: wide }],
             cost: 2 as const,
           },
         ]
       : [
           {
-            text: `${name} ${plain(next)} mm thick in place of ${plain(heightMm)}`,
             patch: [{ path: at('shape', 'heightMm'), value: next }],
             cost: 2 as const,
           },
@@ -133,7 +124,6 @@ function thicker({ name, kind, shape }: Part, worst: LoadedPart, at: At): Propos
     ...(profile === 'plate' && as === 'beam' && PLATES.includes(kind)
       ? [
           {
-            text: `${name} with flanges ${plain(heightMm * FLANGE.height)} mm high`,
             patch: [
               { path: at('shape', 'profile'), value: 'flanged' },
               { path: at('shape', 'wallMm'), value: FLANGE.thickness },
@@ -146,7 +136,7 @@ function thicker({ name, kind, shape }: Part, worst: LoadedPart, at: At): Propos
   ];
 }
 
-function held({ name, shape, material, layers }: Part, worst: LoadedPart, at: At): Proposal[] {
+function held({ shape, material, layers }: Part, worst: LoadedPart, at: At): Proposal[] {
   const { screwMm, engagementMm, wallMm, screws = 1, screwKind = 'screwInPlastic' } = shape!;
   if (screwMm === undefined || engagementMm === undefined || wallMm === undefined) return [];
   const { best } = bossCheck({
@@ -162,18 +152,15 @@ function held({ name, shape, material, layers }: Part, worst: LoadedPart, at: At
       ? []
       : [
           {
-            text: `${name}: ${SCREW_WORDS[best]}`,
             patch: [{ path: at('shape', 'screwKind'), value: best }],
             cost: 2 as const,
           },
         ]),
     {
-      text: `${name}: ${screws + 1} screws to spread the load`,
       patch: [{ path: at('shape', 'screws'), value: screws + 1 }],
       cost: 2,
     },
     {
-      text: `${name}: threads ${plain(engagementMm * DEEPER)} mm deep`,
       patch: [{ path: at('shape', 'engagementMm'), value: engagementMm * DEEPER }],
       cost: 2,
     },

@@ -1,3 +1,4 @@
+import { exchangedBy, exchanging } from '../../fixtures/remedies';
 import type { BuildDocument } from '../../car/document/document';
 import { FAILSAFE_ITEMS, type Power, type PowerLoad, type PowerRail } from '../../car/document/power';
 import { applyPatch, type Patch } from '../../base/patch';
@@ -62,12 +63,18 @@ describe('the supply of a build', () => {
     const starved = check(wired, 'power.load:rx');
     expect(starved).toMatchObject({
       state: 'over',
-      why: expect.stringMatching(
-        /^When Servo stalls it takes 3.5 A of the 3 A that Own regulator gives: Receiver browns out/,
-      ),
+      finding: {
+        code: 'power.load.brownOut',
+        facts: {
+          servo: 'Servo',
+          takes: { value: 3.5, quantity: 'currentA' },
+          rail: 'Own regulator',
+          gives: { value: 3, quantity: 'currentA' },
+        },
+      },
     });
     expect(check(wired, 'power.rail:own').state).toBe('over');
-    const cure = starved.remedies.find(({ text }) => text === 'A regulator of its own for Servo')!;
+    const cure = starved.remedies.find(exchanging('sv'))!;
     const cured = applyPatch(wired, cure.patch);
     for (const id of ['power.load:rx', 'power.load:sv', 'power.rail:own', 'power.rail:own-sv'])
       expect(check(cured, id).state).toBe('clear');
@@ -76,7 +83,7 @@ describe('the supply of a build', () => {
   it('says what it lacks by name, and names a ring that feeds itself', () => {
     expect(supplyOf(build({ rails: [{ ...own, setV: undefined }] }), 0)).toMatchObject({
       ok: false,
-      missing: ['volts of Own regulator'],
+      missing: ['power.rails.own.setV'],
     });
     const ring = build({
       rails: [
@@ -90,16 +97,18 @@ describe('the supply of a build', () => {
     });
     expect(check(ring, 'power.rail:own')).toMatchObject({
       state: 'unknown',
-      why: expect.stringContaining('feeds itself'),
+      finding: {
+        code: 'power.supply.refused',
+        facts: { message: expect.stringContaining('feeds itself') },
+      },
     });
   });
 
   it('gets a stronger regulator where it has none to spare', () => {
     const small = build({ loads: [receiver, { ...servo, peakA: 2.8, typicalA: 2 }] });
-    const stronger = check(small, 'power.rail:own').remedies.find(({ text }) =>
-      /^A regulator of \d/.test(text),
-    )!;
-    expect(stronger).toMatchObject({ text: 'A regulator of 3 A, 4 A at the peak', state: 'clear' });
+    const stronger = check(small, 'power.rail:own').remedies.find(exchanging('continuousA'))!;
+    expect(applyPatch(small, stronger.patch).power.rails![0]).toMatchObject({ continuousA: 3, peakA: 4 });
+    expect(stronger.state).toBe('clear');
   });
 
   it('feeds too much or too little, with a rail that fits as the remedy', () => {
@@ -159,7 +168,7 @@ describe('a servo at its true voltage', () => {
     });
     const before = check(weak, 'power.servo:sv');
     expect(before.state).not.toBe('clear');
-    expect(before.remedies.map(({ text }) => text)).toContain('A servo half as strong again');
+    expect(before.remedies.filter(exchanging('lowTorqueKgcm')).map(exchangedBy)).toEqual([[1, 1.5]]);
     expect(check(applyPatch(weak, before.remedies[0]!.patch), 'power.servo:sv').margin!).toBeGreaterThan(
       before.margin!,
     );
@@ -169,18 +178,20 @@ describe('a servo at its true voltage', () => {
 describe('the radio', () => {
   const radio = (patch: Patch) => check(applyPatch(wired, patch), 'power.radio');
   it('binds only with its own protocol, needs a channel for a gyro, and reaches so far', () => {
-    expect(radio([])).toMatchObject({ state: 'clear', margin: 3 });
+    // half of 150 m for 50 m
+    expect(radio([])).toMatchObject({ state: 'clear', margin: 1.5 });
     const strange = radio([{ path: ['power', 'loads', 'rx', 'protocol'], value: 'hop 9' }]);
-    expect(strange).toMatchObject({ state: 'over', why: expect.stringContaining('will not bind') });
-    expect(strange.remedies[0]).toMatchObject({ text: 'A receiver that speaks hop 2', state: 'clear' });
+    expect(strange).toMatchObject({ state: 'over', finding: { code: 'power.radio.protocols' } });
+    expect(strange.remedies[0]).toMatchObject({ state: 'clear' });
+    expect(exchangedBy(strange.remedies[0]!)).toEqual(['hop 9', 'hop 2']);
     const two = [{ path: ['power', 'loads', 'rx', 'channels'], value: 2 }];
     expect(radio(two).state).toBe('clear');
     expect(radio([...two, { path: ['power', 'radio', 'gyroGain'], value: true }])).toMatchObject({
       state: 'over',
-      why: expect.stringContaining('take 3 channels'),
+      finding: { code: 'power.radio.channels', facts: { needed: 3, has: 2, of: 'receiver', gyro: true } },
     });
-    expect(radio([{ path: ['power', 'radio', 'awayM'], value: 120 }]).state).toBe('tight');
-    expect(radio([{ path: ['power', 'radio', 'awayM'], value: 160 }]).state).toBe('over');
+    expect(radio([{ path: ['power', 'radio', 'awayM'], value: 60 }]).state).toBe('tight');
+    expect(radio([{ path: ['power', 'radio', 'awayM'], value: 80 }]).state).toBe('over');
   });
 });
 
@@ -205,7 +216,7 @@ describe('the fail-safe list', () => {
         applyPatch(ticked, [{ path: ['power', 'failsafe', 'brake'], value: undefined }]),
         'power.failsafe',
       ),
-    ).toMatchObject({ state: 'tight', why: expect.stringContaining('the brake holds') });
+    ).toMatchObject({ state: 'tight', finding: { facts: { open: ['brake'] } } });
     expect(check(wired, 'power.failsafe').state).toBe('unknown');
   });
 
@@ -224,7 +235,7 @@ describe('the fail-safe list', () => {
     expect(after(patch)).toEqual([part]);
     expect(check(applyPatch(ticked, patch), 'power.failsafe')).toMatchObject({
       state: 'over',
-      why: expect.stringContaining(`the ${part} changed`),
+      finding: { code: 'power.failsafe.undone', facts: { changed: [part] } },
     });
     // undoing the change brings the ticks back
     expect(undone(ticked)).toEqual([]);
@@ -271,7 +282,7 @@ describe('the wiring list', () => {
     // 30 A for seconds over 30 A/mm²
     expect(rows.find(({ id }) => id === 'controller')).toMatchObject({ wantedMm2: 1, thin: true });
     const found = check(bad, 'power.wiring');
-    expect(found).toMatchObject({ state: 'over', why: expect.stringContaining('does not fit') });
+    expect(found).toMatchObject({ state: 'over', finding: { code: 'power.wiring.misfits' } });
     expect(
       check(
         applyPatch(
@@ -279,8 +290,8 @@ describe('the wiring list', () => {
           found.remedies.flatMap(({ patch }) => patch),
         ),
         'power.wiring',
-      ).why,
-    ).not.toContain('does not fit');
+      ).finding!.code,
+    ).not.toBe('power.wiring.misfits');
   });
 
   it('takes the next copper that is sold', () =>

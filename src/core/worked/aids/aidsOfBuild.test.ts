@@ -39,7 +39,7 @@ describe('a gyro in a build', () => {
         {},
         { speedMps: 8, scenario: kick },
       ),
-    ).toEqual({ ok: false, missing: ['tyre'] });
+    ).toEqual({ ok: false, missing: ['drive.tyre'] });
   });
 
   it('knows what steering the ground can answer', () => {
@@ -57,7 +57,7 @@ describe('a gyro in a build', () => {
     expect(wild).toMatchObject({
       state: 'over',
       limit: 5,
-      why: expect.stringContaining('over-corrects above'),
+      finding: { code: 'aids.yaw.swings' },
     });
     expect(wild.remedies[0]).toMatchObject({ state: 'clear' });
     const mild = critical(0.01);
@@ -72,7 +72,7 @@ describe('slip control in a build', () => {
   it('needs an axle that rolls free', () => {
     expect(tractionInputOf(car, asphalt, {}, { distanceM: 10 })).toMatchObject({
       ok: false,
-      missing: [expect.stringContaining('rolls free')],
+      missing: ['drive.drivenAxles:freeAxle'],
     });
     expect(tractionInputOf(rear, asphalt, { magnets: 4 }, { distanceM: 10 })).toMatchObject({
       ok: true,

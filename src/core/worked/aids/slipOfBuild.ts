@@ -1,7 +1,7 @@
 import { type SlipAid, USUAL_SLIP_AID } from '../../car/document/aids';
 import type { ChosenSurface } from '../../car/document/brief';
 import type { BuildDocument } from '../../car/document/document';
-import { frictionOf, runInputOf } from '../drive/runOfBuild';
+import { frictionOf, runInputOf } from '../motion/runOfBuild';
 import type { Assembled } from '../../base/assembled';
 import type { TractionInput } from '../../physics/aids/slipDefinition';
 
@@ -22,17 +22,15 @@ export function tractionInputOf(
   { distanceM, seed }: SlipTrial,
 ): Assembled<TractionInput> {
   const run = surface ? runInputOf(document, surface) : undefined;
-  if (!run?.ok || !surface) return { ok: false, missing: run && !run.ok ? run.missing : ['surface'] };
+  if (!run?.ok || !surface) return { ok: false, missing: run && !run.ok ? run.missing : ['brief.surfaces'] };
   const { car, tyre, drive, motor, esc, battery } = run.value;
   if (car.drivenAxles === 'all')
     return {
       ok: false,
-      missing: [
-        'an axle that rolls free (all wheels of this car are driven, so nothing tells how fast the ground goes by)',
-      ],
+      missing: ['drive.drivenAxles:freeAxle'],
     };
   if ((car.wheelInertiaKgM2 ?? 0) + (motor.rotorInertiaKgM2 ?? 0) <= 0)
-    return { ok: false, missing: ['inertia of wheels or rotor'] };
+    return { ok: false, missing: ['drive.motor.rotorInertiaKgM2'] };
   const slip = document.suspension.aids?.tyre;
   const figures = {
     ...USUAL_SLIP_AID,

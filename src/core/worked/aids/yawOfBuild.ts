@@ -4,7 +4,7 @@ import type { ChosenSurface } from '../../car/document/brief';
 import type { BuildDocument } from '../../car/document/document';
 import { weightOf } from '../chassis/weightOfBuild';
 import { GRAVITY } from '../../base/constants';
-import { frictionOf } from '../drive/runOfBuild';
+import { frictionOf } from '../motion/runOfBuild';
 import { type Assembled, missingOf } from '../../base/assembled';
 import { servoTorque } from '../../physics/supply/servo';
 import { pointsOf } from '../power/servoOfBuild';
@@ -55,13 +55,16 @@ export function yawInputOf(
 ): Assembled<YawInput> {
   const weight = weightOf(document);
   const { chassis, drive, suspension } = document;
-  const missing = [...(weight.ok ? [] : weight.missing), ...missingOf({ surface, tyre: drive.tyre })];
+  const missing = [
+    ...(weight.ok ? [] : weight.missing),
+    ...missingOf({ 'brief.surfaces': surface, 'drive.tyre': drive.tyre }),
+  ];
   if (missing.length > 0 || !weight.ok) return { ok: false, missing };
   const { massG, cgMm, balance } = weight.value;
   const wheelbase = chassis.wheelbaseMm!;
   const cgToFrontMm = -cgMm[0];
   if (cgToFrontMm <= 0 || cgToFrontMm >= wheelbase)
-    return { ok: false, missing: ['a centre of gravity between the axles'] };
+    return { ok: false, missing: ['chassis.frontLoadShare:betweenAxles'] };
   const massKg = massG / 1000;
   const track = (chassis.trackFrontMm! + chassis.trackRearMm!) / 2;
   const usual = USUAL_CORNERING_PER_RAD[surface!.ground];

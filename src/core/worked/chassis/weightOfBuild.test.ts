@@ -1,12 +1,13 @@
+import { exchanging } from '../../fixtures/remedies';
 import type { BuildDocument } from '../../car/document/document';
 import { applyPatch, type Patch } from '../../base/patch';
 import { evaluateBuild } from '../../verdict/evaluate';
 import { resistanceN, createPlant, tractionN } from '../../physics/motion/plant';
-import { runInputOf } from '../drive/runOfBuild';
+import { runInputOf } from '../motion/runOfBuild';
 import { car } from '../../fixtures/car';
 import { airOf } from '../../physics/motion/air';
 import { bodiesOf, REST } from './bodiesOfBuild';
-import { moved } from '../../verdict/chassis/checks';
+import { moved } from '../../verdict/chassis/onStanding';
 import { chassisWhatIfs } from '../../advice/whatIfs';
 import { weightOf, type WeightOfBuild } from './weightOfBuild';
 
@@ -105,12 +106,12 @@ describe('the chassis checks', () => {
       { path: ['chassis', 'trackRearMm'], value: 170 },
     ]);
     const tip = check(tall, 'chassis.tip');
-    expect(tip).toMatchObject({ state: 'over', why: expect.stringContaining('rolls over before it slides') });
+    expect(tip).toMatchObject({ state: 'over', finding: { code: 'chassis.tip.rolls' } });
     // half of 170 mm over the height, against the grip
     expect(tip.value).toBeCloseTo((85 - Math.abs(weight(tall).cgMm[1])) / weight(tall).cgMm[2], 9);
-    const wider = tip.remedies.find(({ text }) => text.startsWith('Track'))!;
+    const wider = tip.remedies.find(exchanging('trackFrontMm'))!;
     expect(check(applyPatch(tall, wider.patch), 'chassis.tip').margin!).toBeGreaterThan(tip.margin!);
-    expect(tip.remedies.some(({ text }) => text.endsWith('lower'))).toBe(true);
+    expect(tip.remedies.some(exchanging('bodies'))).toBe(true);
   });
 
   it('find weight to one side, and where to put it', () => {

@@ -1,5 +1,5 @@
 import type { BuildDocument } from '../../car/document/document';
-import { massWithPayloadKg } from '../drive/runOfBuild';
+import { massWithPayloadKg } from '../motion/runOfBuild';
 import { type Assembled, missingOf } from '../../base/assembled';
 import { type BalanceResult, chassisBalance, type Triple } from '../../physics/balance/balance';
 import { bodiesOf, type PlacedBody, raked } from './bodiesOfBuild';
@@ -19,10 +19,10 @@ export function weightOf(document: BuildDocument): Assembled<WeightOfBuild> {
   const { wheelbaseMm, trackFrontMm, trackRearMm, cgHeightMm, frontLoadShare, rakeDeg = 0 } = chassis;
   const massKg = massWithPayloadKg(document);
   const missing = missingOf({
-    wheelbase: wheelbaseMm,
-    'front track': trackFrontMm,
-    'rear track': trackRearMm,
-    'mass ready to run': massKg,
+    'chassis.wheelbaseMm': wheelbaseMm,
+    'chassis.trackFrontMm': trackFrontMm,
+    'chassis.trackRearMm': trackRearMm,
+    'chassis.massG': massKg,
   });
   if (missing.length > 0) return { ok: false, missing };
   const bodies = bodiesOf(document);
@@ -45,8 +45,8 @@ export function weightOf(document: BuildDocument): Assembled<WeightOfBuild> {
     };
   }
   const open = missingOf({
-    'height of the centre of gravity': cgHeightMm,
-    'weight on the front axle': frontLoadShare,
+    'chassis.cgHeightMm': cgHeightMm,
+    'chassis.frontLoadShare': frontLoadShare,
   });
   if (open.length > 0) return { ok: false, missing: open };
   return {

@@ -2,7 +2,7 @@ import { applyPatch } from '../../base/patch';
 import { car } from '../../fixtures/car';
 import { differentialsOf } from './differentialOfBuild';
 import { driveRun } from '../../physics/motion/run';
-import { runInputOf } from './runOfBuild';
+import { runInputOf } from '../motion/runOfBuild';
 
 const surface = car.brief.surfaces[0]!;
 const withDrive = (values: object) =>

@@ -8,7 +8,7 @@ import {
   drivetrainDifferential,
   USUAL_BIAS,
 } from '../../physics/gears/differential';
-import { frictionOf, massWithPayloadKg } from './runOfBuild';
+import { frictionOf, massWithPayloadKg } from '../motion/runOfBuild';
 
 /** What an axle does with its torque on the straight, in a corner and with one wheel light. */
 export interface AxleStory {

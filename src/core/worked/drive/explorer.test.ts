@@ -6,7 +6,7 @@ import { itemsOf } from '../../car/library/items';
 import { STARTING_LIBRARY } from '../../car/library/starting';
 import { planExplorer, takeRow } from './explorer';
 import { driveRun } from '../../physics/motion/run';
-import { runInputOf } from './runOfBuild';
+import { runInputOf } from '../motion/runOfBuild';
 
 const surface = car.brief.surfaces[0]!;
 const range = { from: 6, to: 12, step: 3 };

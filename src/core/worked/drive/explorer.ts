@@ -5,7 +5,7 @@ import type { Patch } from '../../base/patch';
 import { chargedV, type ChosenBattery } from '../../car/document/power';
 import { CalcError } from '../../base/errors';
 import { gearsAtHand, itemsOf, type LibraryItem } from '../../car/library/items';
-import { caseLimitOf, enduranceInputOf, thermalOf } from './enduranceOfBuild';
+import { caseLimitOf, enduranceInputOf, thermalOf } from '../heat/enduranceOfBuild';
 import type { Assembled } from '../../base/assembled';
 import {
   MOST_ROWS,
@@ -42,7 +42,10 @@ export function planExplorer(
   const { brief, drive, power } = document;
   const [motors, packs] = [itemsOf(library, 'motor'), itemsOf(library, 'battery')];
   if (motors.length === 0 || packs.length === 0)
-    return { ok: false, missing: [motors.length === 0 ? 'a motor in the library' : 'a pack in the library'] };
+    return {
+      ok: false,
+      missing: [motors.length === 0 ? 'drive.motor:inLibrary' : 'power.battery:inLibrary'],
+    };
   const count = base.motor.count ?? 1;
   const goal: SweepGoal = {
     ...(brief.targetMps === undefined ? {} : { topSpeedMps: brief.targetMps }),

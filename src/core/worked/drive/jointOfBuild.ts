@@ -35,11 +35,11 @@ export function pinionDemand({ blocked, run, landing }: PeakTorques): Asked {
 
 /** What the pinion's shaft and hub still lack for any joint. */
 export function pinionMissing(stage: Stage | undefined): string[] {
-  if (!stage) return ['spur gears with their teeth'];
+  if (!stage) return ['drive.stages:spur'];
   return [
-    ...(stage.pinion?.boreMm === undefined ? ['bore of the pinion'] : []),
+    ...(stage.pinion?.boreMm === undefined ? [`drive.stages.${stage.id}.pinion.boreMm`] : []),
     ...(stage.pinion?.hubLengthMm === undefined && stage.faceWidthMm === undefined
-      ? ['face width of the spur gears']
+      ? [`drive.stages.${stage.id}.faceWidthMm`]
       : []),
   ];
 }
@@ -55,7 +55,7 @@ export function pinionHeld(stage: Stage, temperatureC: number, demandNm: number)
       return { kind, result: jointCapacity(input) };
     } catch (error) {
       if (!(error instanceof CalcError)) throw error;
-      return { kind, needs: error.remedy ?? error.message };
+      return { kind, needs: `drive.stages.${stage.id}.pinion:holds` };
     }
   });
 }
@@ -89,11 +89,11 @@ function jointInput(
             bearingMpa: material.inPlaneStrengthMpa,
             softeningC: material.softeningC,
           }
-        : 'material of the pinion';
+        : `drive.stages.${stage.id}.pinion.material`;
     case 'printed': {
       const root = rootDiameter(stage);
       if (!material || root === undefined)
-        return material ? 'module of the spur gears' : 'material of the pinion';
+        return `drive.stages.${stage.id}.${material ? 'moduleMm' : 'pinion.material'}`;
       return {
         ...common,
         kind: 'press',
@@ -122,9 +122,9 @@ function rootDiameter(stage: Stage): number | undefined {
 export function hexMissing({ drive: { wheelHex = {} } }: BuildDocument): string[] {
   const { acrossFlatsMm, lengthMm, material } = wheelHex;
   return [
-    ...(acrossFlatsMm === undefined ? ['wheel hex across flats'] : []),
-    ...(lengthMm === undefined ? ['depth of the wheel hex'] : []),
-    ...(material ? [] : ['material of the wheel rim']),
+    ...(acrossFlatsMm === undefined ? ['drive.wheelHex.acrossFlatsMm'] : []),
+    ...(lengthMm === undefined ? ['drive.wheelHex.lengthMm'] : []),
+    ...(material ? [] : ['drive.wheelHex.material']),
   ];
 }
 

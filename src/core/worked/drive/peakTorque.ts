@@ -15,7 +15,7 @@ import { landingOneWheelN } from '../../physics/strength/landing';
 import type { DriveRunInput } from '../../physics/motion/definition';
 import { createPlant, tractionN } from '../../physics/motion/plant';
 import type { DriveRunResult } from '../../physics/motion/run';
-import { frictionOf, massWithPayloadKg } from './runOfBuild';
+import { frictionOf, massWithPayloadKg } from '../motion/runOfBuild';
 
 export const PEAK_CAUSES = ['stall', 'currentLimit', 'clutch', 'grip', 'run', 'landing'] as const;
 export type PeakCause = (typeof PEAK_CAUSES)[number];

@@ -2,7 +2,7 @@ import type { ChosenSurface } from '../../car/document/brief';
 import type { BuildDocument } from '../../car/document/document';
 import { simulateEndurance } from '../../physics/heat/endurance';
 import type { EnduranceInput } from '../../physics/heat/enduranceDefinition';
-import { enduranceInputOf } from './enduranceOfBuild';
+import { enduranceInputOf } from '../heat/enduranceOfBuild';
 import { bearsCells } from '../exchange/otherPack';
 import type { Assembled } from '../../base/assembled';
 import { driveRun } from '../../physics/motion/run';

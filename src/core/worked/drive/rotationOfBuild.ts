@@ -56,13 +56,13 @@ export function motorAxisOf(drive: Drive): ShaftAxis {
 export function rotationOf(drive: Drive): Assembled<RotationOfBuild> {
   const axles = drivenOf(drive);
   const missing = [
-    ...(drive.drivenAxles ? [] : ['driven axles']),
+    ...(drive.drivenAxles ? [] : ['drive.drivenAxles']),
     ...(axles.some(
       (axle) =>
         stagesTo(drive, axle).length === 0 ||
         stagesTo(drive, axle).some((stage) => stageRatio(stage) === undefined),
     )
-      ? ['reduction teeth']
+      ? ['drive.stages']
       : []),
   ];
   if (missing.length > 0) return { ok: false, missing };
@@ -85,11 +85,7 @@ export function rotationOf(drive: Drive): Assembled<RotationOfBuild> {
     if (!(error instanceof CalcError)) throw error;
     return {
       ok: false,
-      missing: [
-        motorAxis === 'x'
-          ? 'a bevel pair that turns the drive across the car, or a motor that lies across'
-          : 'a second bevel pair, or a motor that lies along the car',
-      ],
+      missing: [motorAxis === 'x' ? 'drive.motorAxis:needsBevel' : 'drive.motorAxis:needsSecondBevel'],
     };
   }
 }

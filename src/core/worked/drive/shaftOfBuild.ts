@@ -5,7 +5,7 @@ import { shaftCheck, type ShaftResult } from '../../physics/shafts/shaft';
 import { kerbStrikeN, landingOneWheelN } from '../../physics/strength/landing';
 import { rpmOf } from '../../base/units/convert';
 import { behindStage, type PeakCause, peakTorques, turnsTo, wheelPeakNm } from './peakTorque';
-import { massWithPayloadKg } from './runOfBuild';
+import { massWithPayloadKg } from '../motion/runOfBuild';
 import type { ToothSetting } from './toothOfBuild';
 
 export type BentBy = 'landing' | 'kerb';
@@ -24,12 +24,12 @@ export interface ShaftFound {
 }
 
 /** What a shaft still lacks. */
-export function shaftMissing({ kind, diameterMm, material, overhangMm, spanMm }: Shaft): string[] {
+export function shaftMissing({ id, kind, diameterMm, material, overhangMm, spanMm }: Shaft): string[] {
   return [
-    ...(diameterMm === undefined ? ['diameter of the shaft'] : []),
-    ...(material ? [] : ['material of the shaft']),
-    ...(kind === 'axle' && overhangMm === undefined ? ['bearing to wheel'] : []),
-    ...(kind === 'long' && spanMm === undefined ? ['span between the bearings'] : []),
+    ...(diameterMm === undefined ? [`drive.shafts.${id}.diameterMm`] : []),
+    ...(material ? [] : [`drive.shafts.${id}.material`]),
+    ...(kind === 'axle' && overhangMm === undefined ? [`drive.shafts.${id}.overhangMm`] : []),
+    ...(kind === 'long' && spanMm === undefined ? [`drive.shafts.${id}.spanMm`] : []),
   ];
 }
 

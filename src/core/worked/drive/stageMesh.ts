@@ -1,5 +1,16 @@
+import { CalcError } from '../../base/errors';
 import type { Drive, Stage } from '../../car/document/drive';
 import { gearMesh, type MeshResult } from '../../physics/gears/mesh';
+
+/** Two gears as they mesh, or the refusal of their figures. */
+export function meshOrRefusal(stage: Stage): { mesh: MeshResult } | { refused: CalcError } {
+  try {
+    return { mesh: meshOf(stage)! };
+  } catch (error) {
+    if (!(error instanceof CalcError)) throw error;
+    return { refused: error };
+  }
+}
 
 /** A stage of external gears with teeth on both; its module may still be missing. */
 export const isSpur = ({ kind, pinionTeeth, wheelTeeth }: Stage): boolean =>

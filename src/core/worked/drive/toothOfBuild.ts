@@ -2,7 +2,7 @@ import type { ChosenSurface } from '../../car/document/brief';
 import type { BuildDocument } from '../../car/document/document';
 import type { GearBody, Stage } from '../../car/document/drive';
 import type { ChosenMaterial } from '../../car/document/material';
-import type { WholePack } from './wholePack';
+import type { WholePack } from '../heat/wholePack';
 import { RAD_PER_S_PER_RPM } from '../../base/constants';
 import { gearStrength, type GearStrengthResult } from '../../physics/gears/strength';
 import { spurStages } from './stageMesh';
@@ -42,6 +42,7 @@ const FEWEST_TEETH = 10;
 
 /** What a pair still needs before its teeth can be reckoned with. */
 export function toothMissing({
+  id,
   moduleMm,
   faceWidthMm,
   pinion,
@@ -50,12 +51,12 @@ export function toothMissing({
   wheelTeeth = 0,
 }: Stage): string[] {
   return [
-    ...(moduleMm === undefined ? ['module of the spur gears'] : []),
-    ...(faceWidthMm === undefined ? ['face width of the spur gears'] : []),
-    ...(pinion?.material ? [] : ['material of the pinion']),
-    ...(wheel?.material ? [] : ['material of the wheel']),
-    ...(pinionTeeth < FEWEST_TEETH ? [`a pinion of ${FEWEST_TEETH} teeth or more`] : []),
-    ...(wheelTeeth < FEWEST_TEETH ? [`a wheel of ${FEWEST_TEETH} teeth or more`] : []),
+    ...(moduleMm === undefined ? [`drive.stages.${id}.moduleMm`] : []),
+    ...(faceWidthMm === undefined ? [`drive.stages.${id}.faceWidthMm`] : []),
+    ...(pinion?.material ? [] : [`drive.stages.${id}.pinion.material`]),
+    ...(wheel?.material ? [] : [`drive.stages.${id}.wheel.material`]),
+    ...(pinionTeeth < FEWEST_TEETH ? [`drive.stages.${id}.pinionTeeth:tooFew`] : []),
+    ...(wheelTeeth < FEWEST_TEETH ? [`drive.stages.${id}.wheelTeeth:tooFew`] : []),
   ];
 }
 

@@ -1,6 +1,6 @@
 import type { BuildDocument } from '../../car/document/document';
 import { passage } from '../../physics/motion/passage';
-import { runInputOf } from '../drive/runOfBuild';
+import { runInputOf } from '../motion/runOfBuild';
 import { normalFrom } from '../../base/numeric/random';
 import { KNOBS, scaled, spreadsOf } from './knobs';
 

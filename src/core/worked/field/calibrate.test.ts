@@ -1,6 +1,6 @@
 import { applyPatch } from '../../base/patch';
 import { driveRun } from '../../physics/motion/run';
-import { runInputOf } from '../drive/runOfBuild';
+import { runInputOf } from '../motion/runOfBuild';
 import { car as base, surface } from '../../fixtures/car';
 import { normalFrom } from '../../base/numeric/random';
 import { nominalRun, predictRun } from './predictRun';

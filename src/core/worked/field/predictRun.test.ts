@@ -1,6 +1,6 @@
 import { applyPatch } from '../../base/patch';
 import { driveRun } from '../../physics/motion/run';
-import { runInputOf } from '../drive/runOfBuild';
+import { runInputOf } from '../motion/runOfBuild';
 import { type BuildDocument, emptyDocument } from '../../car/document/document';
 import { gapOf, measuredOf } from './measured';
 import { predictRun } from './predictRun';
@@ -114,7 +114,7 @@ describe('the prediction of a run', () => {
   it('says what it needs', () => {
     expect(
       predictRun(applyPatch(car, [{ path: ['drive', 'tyre'], value: undefined }]), 'launch', conditions),
-    ).toEqual({ ok: false, missing: ['tyre'] });
+    ).toEqual({ ok: false, missing: ['drive.tyre'] });
     expect(predictRun(car, 'launch', { ...conditions, surfaceId: 'moon' })).toMatchObject({ ok: false });
   });
 });

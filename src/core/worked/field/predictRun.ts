@@ -3,7 +3,7 @@ import type { BuildDocument } from '../../car/document/document';
 import { cellCharge } from '../../physics/motion/cell';
 import type { DriveRunInput } from '../../physics/motion/definition';
 import { passage } from '../../physics/motion/passage';
-import { frictionOf, runInputOf } from '../drive/runOfBuild';
+import { frictionOf, runInputOf } from '../motion/runOfBuild';
 import type { Assembled } from '../../base/assembled';
 import { KNOBS, scaled, spreadsOf } from './knobs';
 import type { TimedConditions as Conditions, RunKind, RunPrediction } from '../../car/records/records';
@@ -19,11 +19,11 @@ export type Predicted = Assembled<RunPrediction>;
  */
 export function predictRun(document: BuildDocument, kind: RunKind, conditions: Conditions): Predicted {
   const surface = document.brief.surfaces.find(({ id }) => id === conditions.surfaceId);
-  if (!surface) return { ok: false, missing: ['surface of the run in the brief'] };
+  if (!surface) return { ok: false, missing: ['brief.surfaces:ofRun'] };
   const input = inputFor(document, surface, conditions);
   if (!input.ok) return input;
   const nominal = timeOver(input.value, kind, conditions);
-  if (nominal === undefined) return { ok: false, missing: ['a car that reaches the end of the distance'] };
+  if (nominal === undefined) return { ok: false, missing: ['drive.stages:getsThere'] };
   const { timeS, topSpeedMps } = nominal;
   const { distanceM } = conditions;
   const spreads = spreadsOf(document, surface.id);

@@ -1,3 +1,4 @@
+import { type WrongWheel, wrongWheels } from './wrongWheels';
 import { formatText, type Reader } from '../../base/units/formatQuantity';
 import type { RunRecord, RunSheet } from '../../car/records/records';
 import { type RunReport, type Temperature, WHEELS } from '../../car/records/report';
@@ -15,11 +16,8 @@ const END_WORDS = {
   stopped: 'it was stopped',
 } as const;
 
-/** Wheels of a bench spin that do not turn forward. */
-export const wrongWheels = ({ wheels = {} }: RunReport): string[] =>
-  WHEELS.filter((wheel) => wheels[wheel] !== undefined && wheels[wheel] !== 'forward').map(
-    (wheel) => `${WHEEL_WORDS[wheel]} ${wheels[wheel] === 'still' ? 'stands still' : 'turns backward'}`,
-  );
+const wheelSaid = ({ wheel, turned }: WrongWheel) =>
+  `${WHEEL_WORDS[wheel]} ${turned === 'still' ? 'stands still' : 'turns backward'}`;
 
 /** The hottest reading of each place. */
 export function hottest(temperatures: readonly Temperature[] = []): Temperature[] {
@@ -62,7 +60,7 @@ export function reportWords(
       const named = WHEELS.filter((wheel) => report.wheels?.[wheel] !== undefined).length;
       return list([
         wrong.length > 0
-          ? wrong.join(', ')
+          ? wrong.map(wheelSaid).join(', ')
           : named > 0
             ? `${named === 4 ? 'all four wheels turn' : `${named} wheels turn`} forward`
             : '',

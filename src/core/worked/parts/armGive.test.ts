@@ -65,5 +65,5 @@ test('a flexible one gives as much more as it is softer', () => {
 test('an end that is not drawn is named', () =>
   expect(armGive(car, asphalt, 'rear', arm)).toEqual({
     ok: false,
-    missing: ['hard points of the rear corner'],
+    missing: ['suspension.rear.corner'],
   }));

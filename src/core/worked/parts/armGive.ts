@@ -48,7 +48,7 @@ export function armGive(
   const { shape, material, layers } = part;
   const section = shape ? sectionOfShape(shape) : [];
   if (!material || !('section' in section))
-    return { ok: false, missing: ['dimensions and material of the arm'] };
+    return { ok: false, missing: [`parts.items.${part.id}.shape`, `parts.items.${part.id}.material`] };
   const { inner, lower, upper } = jointsOf(corner.value);
   const lateralN =
     cases.value.cases[end === 'front' ? 'corneringLateralFront' : 'corneringLateralRear']!.forceN!;

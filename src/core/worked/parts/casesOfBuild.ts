@@ -4,7 +4,7 @@ import { overallEfficiency, overallRatio } from '../../car/document/drive';
 import { USUAL_KERB_STOP_MM, USUAL_STOP_MM } from '../../car/document/suspension';
 import { weightOf } from '../chassis/weightOfBuild';
 import { GRAVITY, RAD_PER_S_PER_RPM } from '../../base/constants';
-import { frictionOf } from '../drive/runOfBuild';
+import { frictionOf } from '../motion/runOfBuild';
 import { type Assembled, missingOf } from '../../base/assembled';
 import { steeringServo } from '../power/steeringServo';
 import { loadCases, type LoadCasesInput, type LoadCasesResult } from '../../physics/strength/loadCases';
@@ -35,7 +35,10 @@ function workOut(document: BuildDocument, surface: ChosenSurface | undefined): C
     suspension,
     parts,
   } = document;
-  const missing = [...(weight.ok ? [] : weight.missing), ...missingOf({ surface, tyre })];
+  const missing = [
+    ...(weight.ok ? [] : weight.missing),
+    ...missingOf({ 'brief.surfaces': surface, 'drive.tyre': tyre }),
+  ];
   if (!weight.ok || !surface || !tyre) return { ok: false, missing };
   const { massG, cgMm, leftLoadShare } = weight.value;
   const [whole, front] = [(massG / 1000) * GRAVITY, 1 + cgMm[0] / wheelbaseMm!];

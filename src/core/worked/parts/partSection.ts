@@ -31,16 +31,16 @@ export function sectionOfShape({
     case undefined:
       return ['profile'];
     case 'round':
-      if (h === undefined) return ['diameter'];
+      if (h === undefined) return ['heightMm'];
       return {
         section: { shape: 'round', diameterMm: h },
         upright: 'x',
         coreOf: (wall) => (positive(h - 2 * wall) / h) ** 2,
       };
     case 'tube': {
-      const missing = missingOf({ diameter: h, wall: t });
+      const missing = missingOf({ heightMm: h, wallMm: t });
       if (h === undefined || t === undefined || missing.length > 0) return missing;
-      if (2 * t >= h) return ['a wall thinner than half the diameter'];
+      if (2 * t >= h) return ['wallMm:tooThick'];
       return {
         section: { shape: 'tube', diameterMm: h, boreMm: h - 2 * t },
         upright: 'x',
@@ -48,7 +48,7 @@ export function sectionOfShape({
       };
     }
     case 'plate': {
-      const missing = missingOf({ width: w, thickness: h });
+      const missing = missingOf({ widthMm: w, heightMm: h });
       if (w === undefined || h === undefined) return missing;
       return {
         section: { shape: 'rectangle', widthMm: w, heightMm: h },
@@ -57,9 +57,9 @@ export function sectionOfShape({
       };
     }
     case 'box': {
-      const missing = missingOf({ width: w, height: h, wall: t });
+      const missing = missingOf({ widthMm: w, heightMm: h, wallMm: t });
       if (w === undefined || h === undefined || t === undefined) return missing;
-      if (2 * t >= Math.min(w, h)) return ['a wall thinner than half the box'];
+      if (2 * t >= Math.min(w, h)) return ['wallMm:tooThick'];
       return {
         section: { shape: 'box', widthMm: w, heightMm: h, wallMm: t },
         upright: 'x',
@@ -67,10 +67,9 @@ export function sectionOfShape({
       };
     }
     case 'flanged': {
-      const missing = missingOf({ width: w, thickness: h, 'flange thickness': t, 'flange height': f });
+      const missing = missingOf({ widthMm: w, heightMm: h, wallMm: t, flangeMm: f });
       if (w === undefined || h === undefined || t === undefined || f === undefined) return missing;
-      if (2 * t >= w || h >= f)
-        return ['flanges higher than the plate is thick and thinner than half its width'];
+      if (2 * t >= w || h >= f) return ['flangeMm:tooLow'];
       // the plate lies: it is the web of a channel turned by a quarter
       return {
         section: { shape: 'channel', widthMm: f, heightMm: w, webMm: h, flangeMm: t },

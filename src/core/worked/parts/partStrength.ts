@@ -1,39 +1,46 @@
 import type { ChosenSurface } from '../../car/document/brief';
 import type { BuildDocument } from '../../car/document/document';
-import type { Part, PartLoad } from '../../car/document/parts';
-import type { WorkingStep } from '../../base/workingStep';
+import { type Finding, finding } from '../../base/finding';
+import { measure } from '../../base/measure';
+import type { Part, PartLoad, ScrewKind } from '../../car/document/parts';
 import { type Assembled, missingOf } from '../../base/assembled';
-import { plain } from '../../base/units/plain';
 import { derate } from '../../physics/strength/allowable';
 import { type BeamInput, beamStresses } from '../../physics/strength/beam';
 import { bossCheck } from '../../physics/strength/boss';
 import { casesOfBuild } from './casesOfBuild';
 import { columnCheck } from '../../physics/strength/column';
 import { filletFactor } from '../../physics/strength/fillet';
-import { forceOf, nameOf } from './forceOnPart';
+import { CASE_NEEDS, forceOf } from './forceOnPart';
+import type { BreakMode, PartWorking } from './partWorking';
 import type { LoadCasesResult } from '../../physics/strength/loadCases';
 import { hasLayers, strengthOf } from './materialOfBuild';
 import { fillOf, sectionOfShape } from './partSection';
-import { SCREW_WORDS } from './screwWords';
 import { shapeMark, solidIsCurrent } from './solidOfPart';
 
 /** A load on a part and what it leaves. */
 export interface LoadedPart {
   load: PartLoad | undefined;
-  /** Of the load, as a reader says it. */
-  called: string;
+  /** The case that it comes from, the part's own force, or all that pulls at the mesh. */
+  from: PartLoad['from'] | 'all';
   forceN: number;
-  how: string;
+  /** Share of the case's force, where not the whole, and that force, N. */
+  share?: number;
+  caseN?: number;
+  how: Finding;
   margin: number;
+  /** What corners and holes left of the beam at the last solid analysis. */
+  leftOfBeam?: number;
   /** Force at which it breaks. */
   breaksAtN: number;
   between: boolean;
-  mode: string;
+  mode: BreakMode;
+  /** What holds the screws that pull out. */
+  screwKind?: ScrewKind;
   deflectionMm?: number;
   /** As a beam bent upright: what it was worked out from, and how much its root raises the stress. */
   upright?: { beam: BeamInput; raised: number };
   depth: 'beam' | 'column' | 'boss' | 'solid';
-  working: WorkingStep[];
+  working: PartWorking;
 }
 
 export interface PartStrength {
@@ -41,6 +48,8 @@ export interface PartStrength {
   /** The weakest; a current solid analysis takes the place of the beam for the loads that it was solved under. */
   worst: LoadedPart;
 }
+
+const at = ({ id }: Part, key: string) => `parts.items.${id}.${key}`;
 
 /** What every load leaves of a part on one surface, or what is still needed. */
 export function partStrength(
@@ -51,52 +60,46 @@ export function partStrength(
   const { material, shape, loads = [], mesh } = part;
   const solid = mesh?.solid && material && solidIsCurrent(document, surface, part) ? mesh.solid : undefined;
   const missing = [
-    ...(material ? [] : ['material']),
-    ...(shape || solid
-      ? []
-      : [mesh?.solid ? 'a new solid analysis: something it was made from has changed' : 'dimensions']),
-    ...(loads.length > 0 || solid ? [] : ['what acts on it']),
+    ...(material ? [] : [at(part, 'material')]),
+    ...(shape || solid ? [] : [mesh?.solid ? at(part, 'mesh.solid:stale') : at(part, 'shape')]),
+    ...(loads.length > 0 || solid ? [] : [at(part, 'loads')]),
   ];
   if (missing.length > 0) return { ok: false, missing };
   const cases = casesOfBuild(document, surface);
   if (!cases.ok) return cases;
   const solved = (load: PartLoad) => isSolvedUnder(part, load, cases.value);
   const few = loads.map((load) =>
-    shape
-      ? loaded(part, load, cases.value)
-      : { ok: false as const, missing: [`dimensions, or a solid analysis under ${nameOf(load)}`] },
+    shape ? loaded(part, load, cases.value) : { ok: false as const, missing: [at(part, 'shape')] },
   );
   const open = few.flatMap((one, at) => (one.ok || (solid && solved(loads[at]!)) ? [] : one.missing));
   if (open.length > 0) return { ok: false, missing: [...new Set(open)] };
   const list = few
     .flatMap((one, at) =>
-      one.ok ? [solid && solved(loads[at]!) ? one.value : notched(part, one.value, solved(loads[at]!))] : [],
+      one.ok ? [solid && solved(loads[at]!) ? one.value : notched(part, one.value)] : [],
     )
     .sort((a, b) => a.margin - b.margin);
   if (!solid) return { ok: true, value: { loads: list, worst: list[0]! } };
   const pulls = mesh!.pulls ?? [];
-  const called = pulls.length === 1 ? nameOf(pulls[0]!) : 'all that pulls at it';
   const forceN = pulls.reduce((sum, pull) => sum + (forceOf(pull, cases.value)?.forceN ?? 0), 0);
   const whole: LoadedPart = {
     load: undefined,
-    called,
+    from: pulls.length === 1 ? pulls[0]!.from : 'all',
     forceN,
-    how: `The part’s own mesh in ${solid.voxels} voxels of ${plain(solid.voxelMm)} mm.`,
+    how: finding('parts.solid', { voxels: solid.voxels, voxel: measure(solid.voxelMm, 'lengthMm') }),
     margin: solid.margin,
     breaksAtN: forceN * solid.margin,
     between: solid.failsBy !== 'in the layer',
-    mode: SOLID_WORDS[solid.failsBy],
+    mode: SOLID_MODES[solid.failsBy],
     deflectionMm: solid.moveMm,
     depth: 'solid',
-    working: [
-      {
-        label: 'Solid analysis',
-        formula: `${solid.voxels} voxels of ${plain(solid.voxelMm)} mm, weakest at ${solid.atMm.map((one) => plain(one)).join(', ')} mm: ${solid.failsBy}`,
-        value: solid.margin,
-        quantity: 'coefficient',
-        source: 'Zienkiewicz and Taylor, The Finite Element Method',
-      },
-    ],
+    working: {
+      as: 'solid',
+      voxels: solid.voxels,
+      voxelMm: solid.voxelMm,
+      atMm: solid.atMm,
+      mode: SOLID_MODES[solid.failsBy],
+      margin: solid.margin,
+    },
   };
   const others = list.filter(({ load }) => load && !solved(load));
   return {
@@ -141,9 +144,9 @@ export function beamUnderPulls(
 function loaded(part: Part, load: PartLoad, cases: LoadCasesResult): Assembled<LoadedPart> {
   const { shape, material } = part;
   const force = forceOf(load, cases);
-  const missing = [...(force ? [] : [load.from === 'own' ? 'force' : `what ${nameOf(load)} needs`])];
+  const missing = [...(force ? [] : [load.from === 'own' ? at(part, 'loads:force') : CASE_NEEDS[load.from]])];
   if (!force || !shape || !material) return { ok: false, missing };
-  const base = { load, called: nameOf(load), ...force };
+  const base = { load, from: load.from, ...force };
   switch (shape.as) {
     case 'beam':
       return asBeam(part, load, base);
@@ -154,43 +157,38 @@ function loaded(part: Part, load: PartLoad, cases: LoadCasesResult): Assembled<L
   }
 }
 
-const SOLID_WORDS = {
-  'in the layer': 'torn in the layer',
-  'layers pulled apart': 'its layers pulled apart',
-  'layers sheared': 'its layers sheared',
-} as const;
+const SOLID_MODES = {
+  'in the layer': 'tornInLayer',
+  'layers pulled apart': 'layersApart',
+  'layers sheared': 'layersSheared',
+} as const satisfies Record<string, BreakMode>;
 
 /**
  * A beam with what its own corners and holes cost it at the last solid analysis: that margin over the beam's of the same loads at the time.
  * Until it is solved again this holds for another material, fill or layer, not for another mesh; under a load that was not solved
  * they may weaken it, but not make it stronger.
  */
-function notched(part: Part, beam: LoadedPart, solved: boolean): LoadedPart {
+function notched(part: Part, beam: LoadedPart): LoadedPart {
   const solid = part.mesh?.solid;
   if (solid?.beam === undefined || solid.shape !== shapeMark(part)) return beam;
-  const share = solved ? solid.margin / solid.beam : Math.min(1, solid.margin / solid.beam);
+  const share = Math.min(1, solid.margin / solid.beam);
   if (share === 1) return beam;
   return {
     ...beam,
     margin: beam.margin * share,
     breaksAtN: beam.breaksAtN * share,
-    how: `${beam.how} Its corners and holes left ${plain(share)} of the beam when it was last solved; solve it again.`,
-    working: [
+    leftOfBeam: share,
+    working: {
       ...beam.working,
-      {
-        label: 'Corners and holes',
-        formula: `margin of the last solid analysis ${plain(solid.margin)} over the beam’s ${plain(solid.beam)}`,
-        value: share,
-        quantity: 'coefficient',
-      },
-    ],
+      corners: { solidMargin: solid.margin, beamMargin: solid.beam, share },
+    },
   };
 }
 
 /** A margin where nothing is carried. */
 const NOT_LOADED = 1e6;
 
-type Base = Pick<LoadedPart, 'load' | 'called' | 'forceN' | 'how'>;
+type Base = Pick<LoadedPart, 'load' | 'from' | 'forceN' | 'share' | 'caseN' | 'how'>;
 
 const layersOf = ({ layers, material }: Part) => (material && !hasLayers(material) ? 'along' : layers);
 
@@ -199,8 +197,8 @@ function asBeam(part: Part, load: PartLoad, base: Base): Assembled<LoadedPart> {
   const section = sectionOfShape(part.shape!);
   const layers = layersOf(part);
   const missing = [
-    ...missingOf({ length: lengthMm, 'way up on the bed': layers }),
-    ...('section' in section ? [] : section),
+    ...missingOf({ [at(part, 'shape.lengthMm')]: lengthMm, [at(part, 'layers')]: layers }),
+    ...('section' in section ? [] : section.map((key) => at(part, `shape.${key}`))),
   ];
   if (!('section' in section) || missing.length > 0) return { ok: false, missing };
   const upright = (load.bends ?? 'upright') === 'upright';
@@ -238,46 +236,26 @@ function asBeam(part: Part, load: PartLoad, base: Base): Assembled<LoadedPart> {
       margin,
       breaksAtN: base.forceN * margin,
       between: layered && (bending ? layers === 'across' : layers === 'along'),
-      mode: bending ? (layers === 'across' && layered ? 'bent until the layers part' : 'bent') : 'sheared',
+      mode: bending ? (layers === 'across' && layered ? 'bentAcross' : 'bent') : 'sheared',
       deflectionMm: found.deflectionMm,
       ...(upright ? { upright: { beam, raised } } : {}),
       depth: 'beam',
-      working: [
-        {
-          label: 'Moment',
-          formula:
-            support === 'cantilever'
-              ? `${plain(base.forceN)} N · ${plain(lengthMm!)} mm`
-              : `${plain(base.forceN)} N over ${plain(lengthMm!)} mm, ${support === 'simple' ? 'resting' : 'held'} at both ends`,
-          value: found.momentNmm / 1000,
-          quantity: 'torqueNm',
-        },
-        {
-          label: bending ? 'Bending stress' : 'Shear stress',
-          formula: bending ? 'moment over the section modulus' : '1.5 · force over area',
-          value: bending ? found.stressMpa : found.shearStressMpa,
-          quantity: 'stressMpa',
-          source: 'Shigley, Mechanical Engineering Design, ch. 3',
-        },
-        ...(raised > 1
-          ? [
-              {
-                label: 'Raised at its root',
-                formula: `out of a body of ${plain(rootMm!)} mm with a fillet of ${plain(filletMm!)} mm`,
-                value: raised,
-                quantity: 'coefficient' as const,
-                source: 'Peterson’s Stress Concentration Factors, ch. 3',
-              },
-            ]
-          : []),
-        {
-          label: 'Bears',
-          formula: `${layered ? `layers ${layers} it, ` : ''}${plain(100 * fill)} % solid${part.temperatureC === undefined ? '' : `, ${plain(100 * derate(strengthOf(part.material!), part.temperatureC))} % left of it in the warmth`}`,
-          value: bending ? found.allowableMpa : found.shearAllowableMpa,
-          quantity: 'stressMpa',
-          source: 'Hankinson',
-        },
-      ],
+      working: {
+        as: 'beam',
+        support,
+        forceN: base.forceN,
+        lengthMm: lengthMm!,
+        momentNm: found.momentNmm / 1000,
+        bending,
+        stressMpa: bending ? found.stressMpa : found.shearStressMpa,
+        ...(raised > 1 ? { root: { rootMm: rootMm!, filletMm: filletMm!, raised } } : {}),
+        ...(layered ? { layers: layers! } : {}),
+        fill,
+        ...(part.temperatureC === undefined
+          ? {}
+          : { warmShare: derate(strengthOf(part.material!), part.temperatureC) }),
+        allowableMpa: bending ? found.allowableMpa : found.shearAllowableMpa,
+      },
     },
   };
 }
@@ -289,8 +267,8 @@ function asColumn(part: Part, base: Base): Assembled<LoadedPart> {
   const section = sectionOfShape(part.shape!);
   const layers = layersOf(part);
   const missing = [
-    ...missingOf({ length: lengthMm, 'way up on the bed': layers }),
-    ...('section' in section ? [] : section),
+    ...missingOf({ [at(part, 'shape.lengthMm')]: lengthMm, [at(part, 'layers')]: layers }),
+    ...('section' in section ? [] : section.map((key) => at(part, `shape.${key}`))),
   ];
   if (!('section' in section) || missing.length > 0) return { ok: false, missing };
   const found = columnCheck({
@@ -312,15 +290,13 @@ function asColumn(part: Part, base: Base): Assembled<LoadedPart> {
       between: false,
       mode: found.mode === 'Euler' ? 'buckled' : 'crushed',
       depth: 'column',
-      working: [
-        {
-          label: 'Buckles at',
-          formula: `${plain(lengthMm!)} mm between ${ends} ends, ${found.mode}`,
-          value: found.bucklingN,
-          quantity: 'forceN',
-          source: 'Shigley, Mechanical Engineering Design, ch. 4',
-        },
-      ],
+      working: {
+        as: 'column',
+        lengthMm: lengthMm!,
+        ends,
+        formula: found.mode,
+        bucklingN: found.bucklingN,
+      },
     },
   };
 }
@@ -329,10 +305,10 @@ function asBoss(part: Part, base: Base): Assembled<LoadedPart> {
   const { screwMm, engagementMm, wallMm, screws = 1, screwKind = 'screwInPlastic' } = part.shape!;
   const layers = layersOf(part);
   const missing = missingOf({
-    screw: screwMm,
-    'depth of the thread': engagementMm,
-    'wall around it': wallMm,
-    'way up on the bed': layers,
+    [at(part, 'shape.screwMm')]: screwMm,
+    [at(part, 'shape.engagementMm')]: engagementMm,
+    [at(part, 'shape.wallMm')]: wallMm,
+    [at(part, 'layers')]: layers,
   });
   if (missing.length > 0) return { ok: false, missing };
   const material = strengthOf(part.material!);
@@ -346,7 +322,7 @@ function asBoss(part: Part, base: Base): Assembled<LoadedPart> {
     forceN: base.forceN / screws,
   });
   const own = found.kinds[screwKind];
-  if (!own) return { ok: false, missing: ['a screw of a standard size'] };
+  if (!own) return { ok: false, missing: [at(part, 'shape.screwMm:standard')] };
   return {
     ok: true,
     value: {
@@ -354,23 +330,18 @@ function asBoss(part: Part, base: Base): Assembled<LoadedPart> {
       margin: own.margin * left,
       breaksAtN: own.pullOutN * left * screws,
       between: hasLayers(part.material!) && layers === 'across' && screwKind !== 'throughBolt',
-      mode: `${SCREW_WORDS[screwKind]} pulled out`,
+      mode: 'pulledOut',
+      screwKind,
       depth: 'boss',
-      working: [
-        {
-          label: 'On each screw',
-          formula: `${plain(base.forceN)} N over ${screws}`,
-          value: base.forceN / screws,
-          quantity: 'forceN',
-        },
-        {
-          label: 'Pulls out at',
-          formula: `M${plain(screwMm!)}, ${plain(engagementMm!)} mm deep, ${SCREW_WORDS[screwKind]}`,
-          value: own.pullOutN * left,
-          quantity: 'forceN',
-          source: 'Shigley, Mechanical Engineering Design, ch. 8; ISO 4032, ISO 7089',
-        },
-      ],
+      working: {
+        as: 'boss',
+        forceN: base.forceN,
+        screws,
+        screwMm: screwMm!,
+        engagementMm: engagementMm!,
+        screwKind,
+        pullOutN: own.pullOutN * left,
+      },
     },
   };
 }

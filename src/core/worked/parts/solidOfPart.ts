@@ -14,19 +14,20 @@ import type { Assembled } from '../../base/assembled';
 export function femOfPart(
   document: BuildDocument,
   surface: ChosenSurface | undefined,
-  { mesh, material, perimeters, lineMm = USUAL_LINE_MM, infill = 1, temperatureC }: Part,
+  { id, mesh, material, perimeters, lineMm = USUAL_LINE_MM, infill = 1, temperatureC }: Part,
 ): Assembled<FemSettings> {
   const missing = [
-    ...(mesh ? [] : ['mesh']),
-    ...(material ? [] : ['material']),
-    ...((mesh?.held ?? []).length > 0 ? [] : ['where it is held']),
-    ...((mesh?.pulls ?? []).length > 0 ? [] : ['what pulls at it']),
+    ...(mesh ? [] : [`parts.items.${id}.mesh`]),
+    ...(material ? [] : [`parts.items.${id}.material`]),
+    ...((mesh?.held ?? []).length > 0 ? [] : [`parts.items.${id}.mesh.held`]),
+    ...((mesh?.pulls ?? []).length > 0 ? [] : [`parts.items.${id}.mesh.pulls`]),
   ];
   if (!mesh || !material || missing.length > 0) return { ok: false, missing };
   const cases = casesOfBuild(document, surface);
   if (!cases.ok) return cases;
   const pulls = mesh.pulls!.map((pull) => ({ pull, force: forceOf(pull, cases.value) }));
-  if (pulls.some(({ force }) => !force)) return { ok: false, missing: ['the force of every pull'] };
+  if (pulls.some(({ force }) => !force))
+    return { ok: false, missing: [`parts.items.${id}.mesh.pulls:force`] };
   return {
     ok: true,
     value: {

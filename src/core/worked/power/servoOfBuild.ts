@@ -2,7 +2,7 @@ import type { ChosenSurface } from '../../car/document/brief';
 import type { BuildDocument } from '../../car/document/document';
 import type { PowerLoad, ServoFigures } from '../../car/document/power';
 import { GRAVITY } from '../../base/constants';
-import { frictionOf, massWithPayloadKg } from '../drive/runOfBuild';
+import { frictionOf, massWithPayloadKg } from '../motion/runOfBuild';
 import type { Assembled } from '../../base/assembled';
 import { CalcError } from '../../base/errors';
 import { steerGeometryOf } from '../suspension/steeringOfBuild';
@@ -62,16 +62,16 @@ export function servoOf(
   } = load.steer ?? {};
   const massKg = massWithPayloadKg(document);
   const needed = {
-    surface,
-    tyre: drive.tyre,
-    'mass ready to run': massKg,
-    'weight on the front axle': chassis.frontLoadShare,
-    [`contact width for ${load.name}`]: contactWidthMm,
-    [`scrub radius for ${load.name}`]: scrubRadiusMm,
-    [`torque of ${load.name}`]: points[0],
+    'brief.surfaces': surface,
+    'drive.tyre': drive.tyre,
+    'chassis.massG': massKg,
+    'chassis.frontLoadShare': chassis.frontLoadShare,
+    [`power.loads.${load.id}.steer.contactWidthMm`]: contactWidthMm,
+    [`power.loads.${load.id}.steer.scrubRadiusMm`]: scrubRadiusMm,
+    [`power.loads.${load.id}.torque`]: points[0],
   };
   const missing = [
-    ...(supply.ok ? [] : supply.refused ? [supply.refused] : supply.missing),
+    ...(supply.ok ? [] : supply.refused ? ['power.rails:refused'] : supply.missing),
     ...Object.entries(needed)
       .filter(([, value]) => value === undefined)
       .map(([name]) => name),
@@ -103,6 +103,6 @@ export function servoOf(
     };
   } catch (error) {
     if (!(error instanceof CalcError)) throw error;
-    return { ok: false, missing: [`torque of ${load.name} at two different voltages`] };
+    return { ok: false, missing: [`power.loads.${load.id}.torque:twoVoltages`] };
   }
 }

@@ -1,6 +1,6 @@
 import type { BuildDocument } from '../../car/document/document';
 import { type PowerLoad, type PowerRail, USUAL_CUTOFF_V } from '../../car/document/power';
-import type { OperationFinding } from '../../base/finding';
+import type { OperationFinding } from '../../base/operationFinding';
 import { CalcError } from '../../base/errors';
 import { powerBudget } from '../../physics/supply/budget';
 import { BATTERY, type BudgetInput, type BudgetResult } from '../../physics/supply/budgetDefinition';
@@ -14,17 +14,17 @@ export const nameOf = ({ rails = [], loads = [] }: BuildDocument['power'], id: s
   id === BATTERY ? 'the pack' : ([...rails, ...loads].find((one) => one.id === id)?.name ?? id);
 
 function lacking({ battery, rails = [], loads = [] }: BuildDocument['power']): string[] {
-  const ofRail = ({ name, kind, setV, continuousA }: PowerRail) => [
-    ...(kind !== 'direct' && setV === undefined ? [`volts of ${name}`] : []),
-    ...(continuousA === undefined ? [`rating of ${name}`] : []),
+  const ofRail = ({ id, kind, setV, continuousA }: PowerRail) => [
+    ...(kind !== 'direct' && setV === undefined ? [`power.rails.${id}.setV`] : []),
+    ...(continuousA === undefined ? [`power.rails.${id}.continuousA`] : []),
   ];
-  const ofLoad = ({ name, minV, maxV, typicalA, peakA }: PowerLoad) => [
-    ...(minV === undefined || maxV === undefined ? [`volts of ${name}`] : []),
-    ...(typicalA === undefined || peakA === undefined ? [`current of ${name}`] : []),
+  const ofLoad = ({ id, minV, maxV, typicalA, peakA }: PowerLoad) => [
+    ...(minV === undefined || maxV === undefined ? [`power.loads.${id}.minV`] : []),
+    ...(typicalA === undefined || peakA === undefined ? [`power.loads.${id}.typicalA`] : []),
   ];
   return [
-    ...(battery ? [] : ['pack']),
-    ...(rails.length + loads.length === 0 ? ['what hangs on the pack'] : []),
+    ...(battery ? [] : ['power.battery']),
+    ...(rails.length + loads.length === 0 ? ['power.loads'] : []),
     ...rails.flatMap(ofRail),
     ...loads.flatMap(ofLoad),
   ];

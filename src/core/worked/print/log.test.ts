@@ -122,7 +122,10 @@ describe('the estimate of a part', () => {
         'final',
         undefined,
       ),
-    ).toEqual({ ok: false, missing: ['a mesh', 'a material', 'a printer'] });
+    ).toEqual({
+      ok: false,
+      missing: ['parts.items.block.mesh', 'parts.items.block.material', 'print.printers'],
+    });
   });
 });
 
@@ -195,7 +198,7 @@ describe('the log of prints', () => {
     expect(check([], [copy('1')])).toMatchObject({
       state: 'tight',
       value: 2,
-      why: expect.stringContaining('2 × block'),
+      finding: { facts: { owed: [{ part: 'Block', count: 2 }] } },
     });
     expect(check([], [copy('1'), copy('2'), copy('3')]).state).toBe('clear');
   });

@@ -109,14 +109,14 @@ describe('the make-or-buy list', () => {
       state: 'clear',
       value: 70.8,
       limit: 200,
-      why: expect.stringContaining('4 of 7 lines'),
+      finding: { facts: { lines: 7, unpriced: 4 } },
     });
     const dear = evaluateBuild({ ...block, brief: { ...block.brief, budget: 50 } }).find(
       ({ id }) => id === 'brief.cost',
     )!;
     expect(dear.state).toBe('over');
     expect(dear.remedies[0]).toMatchObject({
-      text: expect.stringMatching(/^Salvage/),
+      says: { code: 'remedy.salvage' },
       state: 'clear',
       value: 10.8,
     });
@@ -127,14 +127,14 @@ describe('the make-or-buy list', () => {
     expect(bed).toMatchObject({
       state: 'over',
       value: 1,
-      why: expect.stringContaining('Block is larger than the bed'),
+      finding: { code: 'print.bed.misfit', facts: { part: 'Block', reason: 'tooLarge' } },
     });
-    expect(bed.remedies.map(({ text, state }) => [text, state])).toEqual([
-      ['Stand block up: 20 × 10 × 40 mm as it lies', 'clear'],
+    expect(bed.remedies.map(({ says, state }) => [says, state])).toMatchObject([
+      [{ facts: { part: 'Block', size: [{ value: 20 }, { value: 10 }, { value: 40 }] } }, 'clear'],
     ]);
     expect(evaluateBuild({ ...block, print: {} }).find(({ id }) => id === 'print.bed')).toMatchObject({
       state: 'unknown',
-      missing: ['printer'],
+      missing: ['print.printers'],
     });
   });
 });

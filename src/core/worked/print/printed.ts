@@ -55,12 +55,12 @@ export function estimateOfPart(
 ): Assembled<PartEstimate> {
   const lies = liesOf(part.mesh);
   const missing = [
-    ...(lies ? [] : [part.mesh ? 'its mesh measured' : 'a mesh']),
-    ...(part.material ? [] : ['a material']),
-    ...(printer ? [] : ['a printer']),
+    ...(lies ? [] : [`parts.items.${part.id}.mesh${part.mesh ? ':measured' : ''}`]),
+    ...(part.material ? [] : [`parts.items.${part.id}.material`]),
+    ...(printer ? [] : ['print.printers']),
   ];
   if (!lies || !part.material || !printer) return { ok: false, missing };
-  if (lies.volumeMm3 <= 0) return { ok: false, missing: ['a mesh with a volume'] };
+  if (lies.volumeMm3 <= 0) return { ok: false, missing: [`parts.items.${part.id}.mesh:volume`] };
   const { pricePerKg, densityGPerCm3 } = part.material;
   const settings = settingsOf(document, part, how, printer);
   const { cost, ...found } = printEstimate({

@@ -132,7 +132,7 @@ describe('ride of a build', () => {
     const soft = changed({ path: ['suspension', 'rear', 'rateNPerMm'], value: 0.1 });
     expect(check(soft, 'suspension.sag')).toMatchObject({
       state: 'over',
-      why: expect.stringContaining('rests on its bump stop'),
+      finding: { code: 'suspension.sag.bottoms', facts: { end: 'rear' } },
     });
     const [remedy] = check(soft, 'suspension.sag').remedies;
     const mended = rideOf(applyPatch(soft, remedy!.patch), 'rear');
@@ -143,7 +143,7 @@ describe('ride of a build', () => {
       changed({ path: ['suspension', 'front', 'damperNsPerM'], value: 3 }),
       'suspension.damping',
     );
-    expect(bouncy).toMatchObject({ why: expect.stringContaining('Front: it bounces on') });
+    expect(bouncy).toMatchObject({ finding: { facts: { end: 'front', is: 'little' } } });
     expect(bouncy.remedies[0]!.state).toBe('clear');
   });
 
@@ -151,7 +151,7 @@ describe('ride of a build', () => {
     const light = rideOf(changed({ path: ['suspension', 'front', 'unsprungG'], value: 2000 }), 'front');
     expect(light).toMatchObject({
       ok: false,
-      missing: [expect.stringContaining('carry nothing but themselves')],
+      missing: ['suspension.front.unsprungG:carries'],
     });
   });
 });
@@ -171,14 +171,14 @@ describe('geometry of a build', () => {
 
   it('stops short where the linkage locks, and says where', () => {
     const far = check(changed({ path: ['suspension', 'rear', 'bumpMm'], value: 90 }), 'suspension.lock');
-    expect(far).toMatchObject({ state: 'over', why: expect.stringContaining('locks at') });
+    expect(far).toMatchObject({ state: 'over', finding: { code: 'suspension.lock.locks' } });
     expect(far.remedies[0]!.state).not.toBe('over');
     expect(
       check(
         changed({ path: ['suspension', 'front', 'corner', 'jointLimitDeg'], value: 4 }),
         'suspension.lock',
       ),
-    ).toMatchObject({ state: 'over', why: expect.stringContaining('the joint') });
+    ).toMatchObject({ state: 'over', finding: { code: 'suspension.lock.joint' } });
   });
 
   it('names the point at which a corner is none, and leaves the checks open', () => {
@@ -271,7 +271,7 @@ describe('links and free play', () => {
     expect(loose).toMatchObject({
       state: 'over',
       limit: expect.closeTo(0.6, 12),
-      why: expect.stringContaining('Rear'),
+      finding: { facts: { end: 'rear' } },
     });
     expect(loose.remedies.length).toBeGreaterThan(1);
   });
@@ -314,7 +314,7 @@ describe('checks of the suspension', () => {
     for (const one of statesOn(whole, whole.brief.surfaces[0]).filter(({ id }) => ids.includes(id)))
       expect([one.id, one.state]).toEqual([one.id, expect.stringMatching(/clear|tight|over/)]);
     expect(check(car, 'suspension.sag').missing).toEqual(
-      expect.arrayContaining(['hard points of the front corner', 'spring of the rear']),
+      expect.arrayContaining(['suspension.front.corner', 'suspension.rear.springRateNPerMm']),
     );
   });
 });

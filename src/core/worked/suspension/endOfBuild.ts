@@ -8,7 +8,7 @@ import { type SuspensionSweepResult, suspensionSweep } from '../../physics/corne
 /** The corner of one end of a build, on its tyre. */
 export function cornerOf({ suspension, drive }: BuildDocument, end: End): Assembled<Corner> {
   const corner = suspension[end]?.corner;
-  const missing = missingOf({ [`hard points of the ${end} corner`]: corner, tyre: drive.tyre });
+  const missing = missingOf({ [`suspension.${end}.corner`]: corner, 'drive.tyre': drive.tyre });
   return missing.length > 0
     ? { ok: false, missing }
     : { ok: true, value: { ...corner!, end, tyreRadiusMm: drive.tyre!.radiusMm } };
@@ -50,8 +50,8 @@ function workOut(document: BuildDocument, end: End): EndFound {
   if (!corner.ok) return corner;
   const { bumpMm, droopMm } = document.suspension[end] ?? {};
   const missing = missingOf({
-    [`bump travel of the ${end}`]: bumpMm,
-    [`droop travel of the ${end}`]: droopMm,
+    [`suspension.${end}.bumpMm`]: bumpMm,
+    [`suspension.${end}.droopMm`]: droopMm,
   });
   if (missing.length > 0) return { ok: false, missing };
   try {
@@ -71,7 +71,7 @@ function workOut(document: BuildDocument, end: End): EndFound {
     const { path, message, remedy } = error;
     return {
       ok: false,
-      missing: [`a ${end} corner that can move (${path === '' ? 'it' : path} ${message})`],
+      missing: [`suspension.${end}.corner:moves`],
       refused: { path, message, ...(remedy ? { remedy } : {}) },
     };
   }

@@ -40,9 +40,9 @@ export function playOf(document: BuildDocument, end: End): Assembled<PlayOfBuild
   const missing = [
     ...(corner.ok ? [] : corner.missing),
     ...missingOf({
-      [`bearing spacing of the ${end}`]: bearingSpacingMm,
-      [`play of the ${end} inboard bearing`]: inboardMm,
-      [`play of the ${end} outboard bearing`]: outboardMm,
+      [`suspension.${end}.play.bearingSpacingMm`]: bearingSpacingMm,
+      [`suspension.${end}.play.inboardMm`]: inboardMm,
+      [`suspension.${end}.play.outboardMm`]: outboardMm,
     }),
   ];
   if (missing.length > 0 || !corner.ok) return { ok: false, missing };
@@ -70,7 +70,7 @@ export function playOf(document: BuildDocument, end: End): Assembled<PlayOfBuild
     };
   } catch (error) {
     if (!(error instanceof CalcError)) throw error;
-    return { ok: false, missing: [`a ${end} corner that can move`] };
+    return { ok: false, missing: [`suspension.${end}.corner:moves`] };
   }
 }
 

@@ -74,13 +74,12 @@ export function rideOf(document: BuildDocument, end: End): Assembled<RideOfBuild
     : undefined;
   const missing = [
     ...(weights.ok ? [] : weights.missing),
-    ...(found.ok ? missingOf({ [`damper of the ${end}`]: motionRatio }) : found.missing),
-    ...missingOf({ [`spring of the ${end}`]: rate }),
+    ...(found.ok ? missingOf({ [`suspension.${end}.corner.damperInner`]: motionRatio }) : found.missing),
+    ...missingOf({ [`suspension.${end}.springRateNPerMm`]: rate }),
   ];
   if (missing.length > 0 || !weights.ok || !found.ok || !rate) return { ok: false, missing };
   const weight = weights.value[end];
-  if (weight.sprungG <= 0)
-    return { ok: false, missing: [`a load on the ${end} wheels (they carry nothing but themselves)`] };
+  if (weight.sprungG <= 0) return { ok: false, missing: [`suspension.${end}.unsprungG:carries`] };
   const input: RideInput = {
     cornerSprungMassG: weight.sprungG,
     springRateNPerMm: rate.rateNPerMm,
@@ -92,8 +91,7 @@ export function rideOf(document: BuildDocument, end: End): Assembled<RideOfBuild
     ...(own.damperShare === undefined ? {} : { damperShare: own.damperShare }),
     ...(own.targetSagPct === undefined ? {} : { targetSagPct: own.targetSagPct }),
   };
-  if (input.motionRatio === 0)
-    return { ok: false, missing: [`a damper of the ${end} that moves with the wheel`] };
+  if (input.motionRatio === 0) return { ok: false, missing: [`suspension.${end}.corner.damperInner:moves`] };
   return {
     ok: true,
     value: {

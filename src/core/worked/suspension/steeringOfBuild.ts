@@ -115,10 +115,13 @@ export function steeringOfBuild(document: BuildDocument): Assembled<SteeringOfBu
   const { lockMm } = document.suspension.steering ?? {};
   const missing = [
     ...(corner.ok ? [] : corner.missing),
-    ...missingOf({ wheelbase: document.chassis.wheelbaseMm, 'rack to full lock': lockMm }),
+    ...missingOf({
+      'chassis.wheelbaseMm': document.chassis.wheelbaseMm,
+      'suspension.steering.lockMm': lockMm,
+    }),
   ];
   if (missing.length > 0 || !corner.ok) return { ok: false, missing };
-  if (!steers(corner.value)) return { ok: false, missing: ['kingpin and tie rod of the front corner'] };
+  if (!steers(corner.value)) return { ok: false, missing: ['suspension.front.corner:steers'] };
   try {
     const rackMm = Array.from({ length: RACKS }, (_, index) => lockMm! * ((2 * index) / (RACKS - 1) - 1));
     const geometry = steeringGeometry({
@@ -133,7 +136,7 @@ export function steeringOfBuild(document: BuildDocument): Assembled<SteeringOfBu
     };
   } catch (error) {
     if (!(error instanceof CalcError)) throw error;
-    return { ok: false, missing: ['a front corner that can move'] };
+    return { ok: false, missing: ['suspension.front.corner:moves'] };
   }
 }
 

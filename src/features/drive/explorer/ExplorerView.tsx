@@ -1,5 +1,6 @@
 'use client';
 
+import { needNames } from '@/words/needs';
 import { useMemo, useState } from 'react';
 import { overallRatio } from '@/core/car/document/drive';
 import { CalcError } from '@/core/base/errors';
@@ -93,7 +94,7 @@ export function ExplorerView() {
             {plan && 'refused' in plan
               ? plan.refused
               : plan
-                ? `Needs ${plan.missing.join(', ')}.`
+                ? `Needs ${needNames(plan.missing)}.`
                 : 'Give the range of ratios.'}
           </span>
         )}

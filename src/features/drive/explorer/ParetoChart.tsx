@@ -3,7 +3,7 @@
 import { scaleLinear } from 'd3-scale';
 import { memo, useId, useMemo } from 'react';
 import type { BuildDocument } from '@/core/car/document/document';
-import { caseLimitOf } from '@/core/worked/drive/enduranceOfBuild';
+import { caseLimitOf } from '@/core/worked/heat/enduranceOfBuild';
 import { formatNumber, formatText } from '@/core/base/units/formatQuantity';
 import { type QuantityName, toShown, unitOf } from '@/core/base/units/quantities';
 import { useReader } from '@/ui/reader';

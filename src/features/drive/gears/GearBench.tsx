@@ -1,7 +1,7 @@
 'use client';
 
 import { materialForBuild } from '@/core/car/library/items';
-import { USUAL_GEAR_HOURS } from '@/core/verdict/drive/toothChecks';
+import { USUAL_GEAR_HOURS } from '@/core/verdict/drive/gears/wear.check';
 import { spurStages } from '@/core/worked/drive/stageMesh';
 import { useBuild } from '../../session/BuildContext';
 import { DocumentField, Group } from '../../fields/fields';

@@ -1,8 +1,11 @@
 'use client';
 
+import { refusalInWords } from '@/core/car/labels/labels';
+import { inSentence } from '@/core/base/units/words';
+import { whyOf } from '@/words/checkWords';
 import { useState } from 'react';
 import type { Stage } from '@/core/car/document/drive';
-import { meshOrRefusal } from '@/core/verdict/drive/meshChecks';
+import { meshOrRefusal } from '@/core/worked/drive/stageMesh';
 import { spurStages } from '@/core/worked/drive/stageMesh';
 import { formatNumber, formatText } from '@/core/base/units/formatQuantity';
 import { useReader } from '@/ui/reader';
@@ -55,7 +58,7 @@ export function GearsView() {
         </>
       ) : null}
       {stage ? <Teeth /> : null}
-      <SegmentChecks segment="drive" only={['gears.mesh', 'gears.tooth', 'gears.wear']} />
+      <SegmentChecks segment="drive" side="gears" />
       {stage && found && 'mesh' in found ? <GearFiles stage={stage} /> : null}
       <WorkingPanel />
     </Apart>
@@ -72,7 +75,7 @@ function GearsAnswer({ stage, found }: { stage: Stage; found: Found }) {
   if ('refused' in found)
     return (
       <h1 className="answer">
-        {pair} do <b>not mesh</b>: {found.refused}.
+        {pair} do <b>not mesh</b>: {refusalInWords(found.refused, ['drive', 'stages', stage.id])}.
       </h1>
     );
   const { mesh } = found;
@@ -92,7 +95,7 @@ function GearsAnswer({ stage, found }: { stage: Stage; found: Found }) {
           <CheckFigure check="gears.tooth" title="the weakest tooth" tone={tooth.state}>
             {tooth.state === 'over' ? 'It strips' : 'It holds, just'}
           </CheckFigure>
-          : {tooth.why.replace(/^The/, 'the')}{' '}
+          : {inSentence(whyOf(tooth, reader))}{' '}
         </>
       ) : null}
       {tooth ? 'Shafts' : `${pair} mesh with the shafts`}{' '}

@@ -1,5 +1,6 @@
 'use client';
 
+import { needNames } from '@/words/needs';
 import type { Tooth } from '@/core/worked/drive/toothOfBuild';
 import { CAUSE_WORDS } from '@/core/worked/drive/peakTorque';
 import { formatNumber, formatText } from '@/core/base/units/formatQuantity';
@@ -31,7 +32,7 @@ export function Teeth() {
   if (!found.value.ok)
     return (
       <p className="note">
-        What strips the teeth is not worked out yet: it needs {found.value.missing.join(', ')}.
+        What strips the teeth is not worked out yet: it needs {needNames(found.value.missing)}.
       </p>
     );
   const teeth = found.value.value;

@@ -8,7 +8,7 @@ import {
   PINION_JOINTS,
 } from '@/core/car/document/heat';
 import { HOUSING_NAMES, JOINT_NAMES, MOUNT_NAMES, PRESET_NAMES } from '@/core/car/labels/heatWords';
-import { cycleOf } from '@/core/worked/drive/enduranceOfBuild';
+import { cycleOf } from '@/core/worked/heat/enduranceOfBuild';
 import { HOUSINGS } from '@/core/physics/heat/thermalDefaults';
 import { useBuild } from '../../session/BuildContext';
 import { DocumentChoice, DocumentField, Group } from '../../fields/fields';

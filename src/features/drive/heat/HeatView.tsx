@@ -1,15 +1,18 @@
 'use client';
 
+import { needNames } from '@/words/needs';
 import { applyPatch } from '@/core/base/patch';
 import { refusalInWords } from '@/core/car/labels/labels';
 import { calibrationFor, type HeatReading } from '@/core/car/document/heat';
-import { caseLimitOf } from '@/core/worked/drive/enduranceOfBuild';
-import type { HeatOfBuild, TriedWhatIf } from '@/core/worked/drive/heatOf';
-import { workingHeat } from '@/core/physics/heat/heatWorking';
+import { caseLimitOf } from '@/core/worked/heat/enduranceOfBuild';
+import type { HeatOfBuild, TriedWhatIf } from '@/core/worked/heat/heatOf';
+import { heatFacts } from '@/core/worked/heat/heatFacts';
+import { CASE_LIMIT_OF } from '@/words/terms';
+import { workingHeat } from '@/words/workings/heat';
 import { formatText } from '@/core/base/units/formatQuantity';
 import { LineChart } from '@/ui/charts/LineChart';
 import { Figure } from '@/ui/Figure';
-import { useReader } from '@/ui/reader';
+import { useReader, useWriter } from '@/ui/reader';
 import { WorkingPanel } from '@/ui/working';
 import { useBuild } from '../../session/BuildContext';
 import { SegmentChecks } from '../../frame/SegmentChecks';
@@ -19,10 +22,9 @@ import { Apart, Charts } from '../../frame/Guarded';
 import { workerOf } from '@/workers/clients';
 import { END_CLAUSES, END_NAMES } from '../words';
 
-const HEAT_CHECKS = ['drive.heat', 'drive.winding'];
-
 /** Winding, case and charge over a whole pack, and what would change them. */
 export function HeatView() {
+  const write = useWriter();
   const { document, surface, ghost } = useBuild();
   const present = useWorked(surface ? () => workerOf('drive').heat(document, surface) : undefined, [
     document,
@@ -50,7 +52,7 @@ export function HeatView() {
     );
   if (!present.value) return <h1 className="answer quiet">Driving a whole pack…</h1>;
   if (!present.value.ok)
-    return <h1 className="answer">Not worked out yet: it needs {present.value.missing.join(', ')}.</h1>;
+    return <h1 className="answer">Not worked out yet: it needs {needNames(present.value.missing)}.</h1>;
   const heat = present.value.value;
   const ghostHeat = ghost && other.value?.ok ? { label: ghost.label, heat: other.value.value } : undefined;
   return (
@@ -63,8 +65,13 @@ export function HeatView() {
         <HeatCharts heat={heat} ghost={ghostHeat} readings={document.drive.heat?.readings ?? []} />
       </div>
       {tried.value ? <WhatIfs present={heat} tried={tried.value} stale={tried.stale} /> : null}
-      <SegmentChecks segment="drive" only={HEAT_CHECKS} />
-      <WorkingPanel fallback={{ title: 'heat over the pack', steps: workingHeat(heat.input, heat.pack) }} />
+      <SegmentChecks segment="drive" side="heat" />
+      <WorkingPanel
+        fallback={{
+          title: 'heat over the pack',
+          steps: workingHeat(heatFacts(heat.input, heat.pack), write),
+        }}
+      />
     </Apart>
   );
 }
@@ -83,10 +90,11 @@ function HeatAnswer({
   surface: string;
   ghost: GhostHeat | undefined;
 }) {
+  const write = useWriter();
   const { document } = useBuild();
   const { reader } = useReader();
   const { input, pack } = heat;
-  const steps = workingHeat(input, pack);
+  const steps = workingHeat(heatFacts(input, pack), write);
   const limit = caseLimitOf(document.drive);
   const minutes = (one: HeatOfBuild) => formatText(one.pack.durationS / 60, 'minutes', reader);
   const degrees = (value: number) => formatText(value, 'temperatureC', reader);
@@ -121,8 +129,8 @@ function HeatAnswer({
       <Figure title="the case temperature" steps={steps} tone={pack.peakCaseC >= limit.limitC ? 'over' : ''}>
         <span data-testid="peak-case">{degrees(pack.peakCaseC)}</span>
       </Figure>
-      {ghost ? <span className="quiet"> ({degrees(ghost.heat.pack.peakCaseC)})</span> : null}; {limit.what}{' '}
-      {limit.softens ? 'softens at' : 'bears'} {degrees(limit.limitC)}.{' '}
+      {ghost ? <span className="quiet"> ({degrees(ghost.heat.pack.peakCaseC)})</span> : null};{' '}
+      {CASE_LIMIT_OF[limit.of]} {degrees(limit.limitC)}.{' '}
       <span className="quiet">
         {calibrated
           ? 'Calibrated by your readings.'
@@ -146,7 +154,8 @@ function HeatCharts({
   const { document } = useBuild();
   const { reader } = useReader();
   const { pack, input } = heat;
-  const { limitC, what } = caseLimitOf(document.drive);
+  const { limitC, of } = caseLimitOf(document.drive);
+  const what = CASE_LIMIT_OF[of];
   const windingLimitC = input.thermal.windingLimitC!;
   const minutesOf = (seconds: readonly number[]) => seconds.map((s) => s / 60);
   const wish = document.brief.runTimeMinutes;

@@ -1,5 +1,6 @@
 'use client';
 
+import { needNames } from '@/words/needs';
 import type { JointsOnSurface } from '@/core/verdict/drive/gearLife';
 import { JOINT_NAMES } from '@/core/car/labels/heatWords';
 import type { HeldBy } from '@/core/worked/drive/jointOfBuild';
@@ -45,10 +46,7 @@ export function JointsView() {
         {'result' in wheel ? <HexRow wheel={wheel} /> : null}
         {shafts.length > 0 ? <Shafts shafts={shafts} /> : null}
       </div>
-      <SegmentChecks
-        segment="drive"
-        only={['joint.pinion', 'joint.wheel', 'shaft.strength', 'shaft.whirl']}
-      />
+      <SegmentChecks segment="drive" side="joints" />
       <WorkingPanel />
     </Apart>
   );
@@ -61,7 +59,7 @@ function JointAnswer({ found: { pinion } }: { found: JointsOnSurface }) {
   if (!pinion.held)
     return (
       <h1 className="answer">
-        What holds the pinion is not worked out yet: it needs {pinion.missing!.join(', ')}.
+        What holds the pinion is not worked out yet: it needs {needNames(pinion.missing!)}.
       </h1>
     );
   const asks = (

@@ -1,5 +1,6 @@
 'use client';
 
+import { needNames } from '@/words/needs';
 import { type ReactNode, useMemo } from 'react';
 import { motorsApart, motorsInAll, motorsInWheels } from '@/core/car/document/drive';
 import type { Patch } from '@/core/base/patch';
@@ -34,7 +35,7 @@ export function LayoutView() {
         {found.ok ? (
           <LayoutAnswer rotation={found.value} />
         ) : (
-          <h1 className="answer">Not worked out yet: it needs {found.missing.join(', ')}.</h1>
+          <h1 className="answer">Not worked out yet: it needs {needNames(found.missing)}.</h1>
         )}
         <SurfaceSwitch />
       </div>
@@ -46,7 +47,7 @@ export function LayoutView() {
       ) : null}
       <InTheWheel />
       <Differentials />
-      <SegmentChecks segment="drive" only={['drive.rotation', 'drive.moves', 'drive.heat']} />
+      <SegmentChecks segment="drive" side="layout" />
       <WorkingPanel />
     </Apart>
   );

@@ -1,5 +1,6 @@
 'use client';
 
+import { needNames } from '@/words/needs';
 import { overallRatio } from '@/core/car/document/drive';
 import { applyPatch } from '@/core/base/patch';
 import { meetingStretch, type RatioBand } from '@/core/worked/drive/ratioBand';
@@ -17,7 +18,6 @@ import { workerOf } from '@/workers/clients';
 import { RatioStrip } from './RatioStrip';
 import { Apart } from '../../frame/Guarded';
 
-const RATIO_CHECKS = ['drive.ratio', 'drive.speed', 'drive.time', 'drive.heat'];
 const MOST_CHOICES = 6;
 
 /** The ratios that meet the wish without cooking, on every surface of the brief, and the teeth that reach them. */
@@ -35,7 +35,7 @@ export function RatioView() {
   });
   const missing = found.value.find((one) => !one.ok);
   if (missing && !missing.ok)
-    return <h1 className="answer">Not worked out yet: it needs {missing.missing.join(', ')}.</h1>;
+    return <h1 className="answer">Not worked out yet: it needs {needNames(missing.missing)}.</h1>;
   const shown = bands.find(({ id }) => id === surface?.id) ?? bands[0];
   if (!shown) return null;
   const [longest, shortest] = [
@@ -52,7 +52,7 @@ export function RatioView() {
         <RatioStrip bands={bands} from={longest} to={shortest} />
       </div>
       <TeethChoices bands={bands} />
-      <SegmentChecks segment="drive" only={RATIO_CHECKS} />
+      <SegmentChecks segment="drive" side="ratio" />
       <WorkingPanel />
     </Apart>
   );

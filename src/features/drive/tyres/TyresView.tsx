@@ -1,5 +1,6 @@
 'use client';
 
+import { needNames } from '@/words/needs';
 import { useMemo } from 'react';
 import { tyreOfBuild, type TyreOfBuild } from '@/core/worked/drive/tyreOfBuild';
 import { TYRE_KINDS, type TyreKind, tyreSpin } from '@/core/physics/tyres/tyreSpin';
@@ -31,12 +32,12 @@ export function TyresView({ view }: { view: DriveView }) {
       ) : (
         <h1 className="answer">
           {view.missing.length > 0
-            ? `How fast the tyre turns is not worked out yet: it needs ${view.missing.join(', ')}.`
+            ? `How fast the tyre turns is not worked out yet: it needs ${needNames(view.missing)}.`
             : 'Say how the tyre is built, and its growth is worked out.'}
         </h1>
       )}
       {tyre ? <GrowthChart radiusMm={tyre.radiusMm} own={tyre.ring} rpm={found?.inAir.rpm} /> : null}
-      <SegmentChecks segment="drive" only={['tyre.burst']} />
+      <SegmentChecks segment="drive" side="tyres" />
       <Charts>
         <SpinSheet radiusMm={tyre?.radiusMm} kind={tyre?.ring} rpm={found?.inAir.rpm} />
         <BalanceSheet

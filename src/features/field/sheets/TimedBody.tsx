@@ -1,3 +1,4 @@
+import { needNames } from '@/words/needs';
 import { useState } from 'react';
 import { predictRun, runFriction } from '@/core/worked/field/predictRun';
 import type { Conditions, TimedConditions } from '@/core/car/records/records';
@@ -129,7 +130,7 @@ export function TimedBody({
       ) : null}
       {predicted && !predicted.ok ? (
         <p className="quiet" style={{ fontSize: 12 }}>
-          No prediction: needs {predicted.missing.join(', ')}. The run is kept all the same.
+          No prediction: needs {needNames(predicted.missing)}. The run is kept all the same.
         </p>
       ) : null}
       {predicted?.ok ? (

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import type { BuildDocument } from '@/core/car/document/document';
 import type { Part } from '@/core/car/document/parts';
-import { misfitWords } from '@/core/verdict/print/checks';
+import { misfitWords } from '@/words/checks/parts';
 import type { Misfit } from '@/core/physics/printing/plates';
 import { SplitTool } from '../SplitTool';
 

@@ -1,5 +1,6 @@
 'use client';
 
+import { needNames } from '@/words/needs';
 import { type ReactNode, useState } from 'react';
 import { type SlipAid, USUAL_SLIP_AID } from '@/core/car/document/aids';
 import { slipSettings } from '@/core/worked/aids/aidSettings';
@@ -213,7 +214,7 @@ export function SlipAidSide({
         <div className="ask">
           <h1 className="answer">
             {!assembled.ok ? (
-              `Not worked out yet: it needs ${assembled.missing.join(', ')}.`
+              `Not worked out yet: it needs ${needNames(assembled.missing)}.`
             ) : !worked.value ? (
               'Being worked out.'
             ) : (

@@ -1,5 +1,6 @@
 'use client';
 
+import { needNames } from '@/words/needs';
 import { type ReactNode, useMemo, useState } from 'react';
 import { USUAL_YAW_AID, type YawAid } from '@/core/car/document/aids';
 import { yawSettings } from '@/core/worked/aids/aidSettings';
@@ -7,7 +8,7 @@ import { criticalGain } from '@/core/physics/aids/criticalGain';
 import type { YawInput, YawResult } from '@/core/physics/aids/yawDefinition';
 import { maxSteerOf, servoRateOf, usefulSteerDeg, yawInputOf } from '@/core/worked/aids/yawOfBuild';
 import { driveRun } from '@/core/physics/motion/run';
-import { runInputOf } from '@/core/worked/drive/runOfBuild';
+import { runInputOf } from '@/core/worked/motion/runOfBuild';
 import { formatNumber, formatText } from '@/core/base/units/formatQuantity';
 import { QuantitySlider } from '@/ui/QuantitySlider';
 import { useReader } from '@/ui/reader';
@@ -246,7 +247,7 @@ export function YawAidSide({ tabs, foot, pick }: { tabs: ReactNode; foot: ReactN
           {assembled.ok ? (
             <Answer worked={worked.value} gain={aid.gain!} speedMps={speedMps} />
           ) : (
-            <h1 className="answer">Not worked out yet: it needs {assembled.missing.join(', ')}.</h1>
+            <h1 className="answer">Not worked out yet: it needs {needNames(assembled.missing)}.</h1>
           )}
           <SurfaceSwitch />
         </div>

@@ -1,5 +1,6 @@
 'use client';
 
+import { needNames } from '@/words/needs';
 import dynamic from 'next/dynamic';
 import { useMemo, useState } from 'react';
 import type { End } from '@/core/car/document/suspension';
@@ -154,7 +155,7 @@ function Answer({
       <h1 className="answer">
         {found.missing.some((one) => one.startsWith('hard points'))
           ? `No ${end} corner yet: start from one of the four, then move its points.`
-          : `Not worked out yet: it needs ${found.missing.join(', ')}.`}
+          : `Not worked out yet: it needs ${needNames(found.missing)}.`}
       </h1>
     );
   const stopped = left?.stoppedAt ?? right?.stoppedAt;

@@ -1,6 +1,6 @@
 'use client';
 
-import { SAG_BAND_PCT } from '@/core/verdict/suspension/checks/sag.check';
+import { SAG_BAND_PCT } from '@/core/verdict/suspension/ride/sag.check';
 import type { RideInput, RideResult } from '@/core/physics/corner/ride';
 import { formatText } from '@/core/base/units/formatQuantity';
 import { useReader } from '@/ui/reader';

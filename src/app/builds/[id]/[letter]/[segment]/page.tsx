@@ -1,5 +1,5 @@
 import { notFound } from 'next/navigation';
-import { SEGMENTS, type Segment } from '@/core/verdict/engine/check';
+import { SEGMENTS, type Segment } from '@/core/verdict/engine/segments';
 import { SegmentPage } from '@/features/SegmentPage';
 
 export default async function Page({ params }: { params: Promise<{ segment: string }> }) {

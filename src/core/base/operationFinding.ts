@@ -1,0 +1,7 @@
+/** What an operation found, the worst first in its list; a note is no check. */
+export interface OperationFinding {
+  severity: 'over' | 'tight' | 'note';
+  about: string;
+  why: string;
+  remedy?: string;
+}

@@ -1,0 +1,101 @@
+import { MEAN_CELL_V } from '../../base/constants';
+import { type Measure, measure } from '../../base/measure';
+import type { BuildDocument } from '../../car/document/document';
+import type { End } from '../../physics/heat/enduranceDefinition';
+import type { WholePack } from '../../worked/heat/wholePack';
+import { otherPack } from '../../worked/exchange/otherPack';
+import { defineCheck, type Found } from '../engine/check';
+import { finding, working } from '../../base/finding';
+import { heatFacts } from '../../worked/heat/heatFacts';
+
+declare module '../../base/finding' {
+  interface FindingFacts {
+    'brief.charge.driven': { speed: Measure; current?: Measure; ended: End };
+    'brief.charge.meanPower': { share: Measure; power: Measure; energy: Measure };
+  }
+  interface WorkingFacts {
+    'brief.charge.meanPower': {
+      capacityMah: number;
+      cells: number;
+      cellV: number;
+      energyWh: number;
+      powerW: number;
+      minutes: number;
+    };
+  }
+}
+
+const USUAL_MEAN_SHARE = 0.6;
+/** Capacities that are tried over the present one. */
+const LARGER = [1.3, 1.6, 2];
+/** A car that draws nothing is driven no longer than this, min. */
+const MOST_MINUTES = 24 * 60;
+
+/** Minutes per pack against the wish. */
+export const runTime = defineCheck({
+  id: 'brief.charge',
+  at: { segment: 'brief', side: 'wish' },
+  heavy: true,
+  quantity: 'minutes',
+  kind: 'floor',
+  tightUnder: 1.1,
+  find: (subject) => {
+    const { brief, power } = subject.document;
+    const demand = subject.demand();
+    const missing = [
+      ...(demand.ok ? [] : demand.missing),
+      ...(power.battery ? [] : ['power.battery']),
+      ...(brief.runTimeMinutes === undefined ? ['brief.runTimeMinutes'] : []),
+    ];
+    if (missing.length > 0 || !demand.ok) return { missing };
+    const whole = subject.endurance();
+    return whole.ok
+      ? byEndurance(whole.value, brief.runTimeMinutes!)
+      : byMeanPower(subject.document, demand.value.surfaces[0]!.meanPowerW);
+  },
+  remedies: ({ document }) =>
+    LARGER.flatMap((capacity) => {
+      const pack = otherPack(document, { capacity });
+      return pack ? [{ patch: pack.patch, cost: 2 as const }] : [];
+    }),
+  provenBy: { run: 'endurance', how: 'wholePack', figure: true },
+  supports: ['packTooSmall'],
+});
+
+function byEndurance({ ended, input }: WholePack, wished: number): Found {
+  const { durationS, distanceM, meanBatteryCurrentA, endedBy } = ended;
+  return {
+    value: durationS / 60,
+    limit: wished,
+    finding: finding('brief.charge.driven', {
+      speed: measure(durationS > 0 ? distanceM / durationS : 0, 'speedMps'),
+      ...(meanBatteryCurrentA === undefined ? {} : { current: measure(meanBatteryCurrentA, 'currentA') }),
+      ended: endedBy,
+    }),
+    working: working('drive.heat', heatFacts(input, ended)),
+  };
+}
+
+/** While the drive is not chosen: charge over mean power. */
+function byMeanPower({ brief, power }: BuildDocument, meanW: number): Found {
+  const { capacityMah, cells } = power.battery!;
+  const energyWh = (capacityMah / 1000) * MEAN_CELL_V * cells;
+  const minutes = Math.min(MOST_MINUTES, (60 * energyWh) / meanW);
+  return {
+    value: minutes,
+    limit: brief.runTimeMinutes!,
+    finding: finding('brief.charge.meanPower', {
+      share: measure(brief.meanSpeedShare ?? USUAL_MEAN_SHARE, 'share'),
+      power: measure(meanW, 'powerW'),
+      energy: measure(energyWh, 'energyWh'),
+    }),
+    working: working('brief.charge.meanPower', {
+      capacityMah,
+      cells,
+      cellV: MEAN_CELL_V,
+      energyWh,
+      powerW: meanW,
+      minutes,
+    }),
+  };
+}

@@ -1,0 +1,144 @@
+import { type Measure, measure } from '../../../base/measure';
+import type { Stage } from '../../../car/document/drive';
+import type { MeshResult } from '../../../physics/gears/mesh';
+import { meshOrRefusal, spurStages } from '../../../worked/drive/stageMesh';
+import { defineCheck, type Found, type Proposal, type State } from '../../engine/check';
+import { type Finding, finding, working } from '../../../base/finding';
+
+interface Pair {
+  pinion: number;
+  wheel: number;
+}
+
+declare module '../../../base/finding' {
+  interface FindingFacts {
+    'gears.mesh.refused': Pair & { path: string; message: string };
+    'gears.mesh.slot': Pair & {
+      apart: Measure;
+      from: Measure;
+      to: Measure;
+      fits?: { min: number; max: number };
+    };
+    'gears.mesh.undercut': { role: 'pinion' | 'wheel'; under: number };
+    'gears.mesh.meshes': Pair & { apart: Measure; contact: Measure };
+  }
+  interface WorkingFacts {
+    'gears.mesh': Pair & {
+      moduleMm: number;
+      backlashMm?: number;
+      centreDistanceMm: number;
+      contactRatio: number;
+    };
+  }
+}
+
+const LEAST_CONTACT = 1.1;
+
+interface Meshed {
+  stage: Stage;
+  mesh: MeshResult;
+}
+
+/** Whether the spur gears mesh: contact, undercut, and the slot of the motor. */
+export const mesh = defineCheck({
+  id: 'gears.mesh',
+  at: { segment: 'drive', side: 'gears' },
+  anySurface: true,
+  quantity: 'coefficient',
+  kind: 'floor',
+  tightUnder: 1.1,
+  find: ({ document }): Found => {
+    const stages = spurStages(document.drive);
+    if (stages.length === 0) return { missing: ['drive.stages:spur'] };
+    const open = stages.filter(({ moduleMm }) => moduleMm === undefined);
+    if (open.length > 0) return { missing: open.map(({ id }) => `drive.stages.${id}.moduleMm`) };
+    const meshed: Meshed[] = [];
+    for (const stage of stages) {
+      const found = meshOrRefusal(stage);
+      if ('refused' in found) {
+        const { path, message } = found.refused;
+        if (path.startsWith('slot')) return { missing: [`drive.stages.${stage.id}.${path}:range`] };
+        return {
+          state: 'over',
+          margin: 0,
+          finding: finding('gears.mesh.refused', { ...pairOf(stage), path, message }),
+        };
+      }
+      meshed.push({ stage, mesh: found.mesh });
+    }
+    return worstOf(meshed);
+  },
+  remedies: ({ document }) =>
+    spurStages(document.drive).flatMap((stage) => [...sameModule(stage), ...intoTheSlot(stage)]),
+  provenBy: { run: 'drop', how: 'landThenTeeth' },
+  supports: ['meshTooLoose'],
+});
+
+const pairOf = ({ pinionTeeth, wheelTeeth }: Stage): Pair => ({ pinion: pinionTeeth!, wheel: wheelTeeth! });
+
+function worstOf(meshed: readonly Meshed[]): Found {
+  const { stage, mesh: found } = meshed.reduce((a, b) => (rank(b) < rank(a) ? b : a));
+  const { contactRatioOpened, centreDistanceMm } = found;
+  const state = stateOf(found);
+  return {
+    value: contactRatioOpened,
+    limit: LEAST_CONTACT,
+    ...(state ? { state } : {}),
+    finding: tell(stage, found),
+    working: working('gears.mesh', {
+      ...pairOf(stage),
+      moduleMm: stage.moduleMm!,
+      ...(stage.backlashMm ? { backlashMm: stage.backlashMm } : {}),
+      centreDistanceMm,
+      contactRatio: contactRatioOpened,
+    }),
+  };
+}
+
+const rank = ({ mesh: found }: Meshed) =>
+  ({ over: 0, tight: 1000, unknown: 2000, clear: 2000 })[stateOf(found) ?? 'clear'] +
+  found.contactRatioOpened;
+
+/** Out of the slot is over, undercut is tight, whatever the contact ratio; a low ratio follows from its margin. */
+function stateOf(found: MeshResult): State | undefined {
+  if (found.fitsSlot === false) return 'over';
+  if (found.contactRatioOpened < LEAST_CONTACT) return undefined;
+  return found.undercut[0] || found.undercut[1] ? 'tight' : undefined;
+}
+
+function tell(stage: Stage, found: MeshResult): Finding {
+  const { centreDistanceMm, undercut, minTeethNoUndercut, fitsSlot, pinionRange, contactRatioOpened } = found;
+  const apart = measure(centreDistanceMm, 'fitMm', 4);
+  if (fitsSlot === false)
+    return finding('gears.mesh.slot', {
+      ...pairOf(stage),
+      apart,
+      from: measure(stage.slotMinMm!, 'fitMm', 4),
+      to: measure(stage.slotMaxMm!, 'fitMm', 4),
+      ...(pinionRange ? { fits: pinionRange } : {}),
+    });
+  if (undercut[0] || undercut[1])
+    return finding('gears.mesh.undercut', {
+      role: undercut[0] ? 'pinion' : 'wheel',
+      under: minTeethNoUndercut[undercut[0] ? 0 : 1],
+    });
+  return finding('gears.mesh.meshes', {
+    ...pairOf(stage),
+    apart,
+    contact: measure(contactRatioOpened, 'coefficient'),
+  });
+}
+
+function sameModule({ id, moduleMm, wheelModuleMm }: Stage): Proposal[] {
+  if (wheelModuleMm === undefined || wheelModuleMm === moduleMm) return [];
+  return [{ patch: [{ path: ['drive', 'stages', id, 'wheelModuleMm'], value: undefined }], cost: 2 }];
+}
+
+function intoTheSlot(stage: Stage): Proposal[] {
+  const found = stage.moduleMm === undefined ? undefined : meshOrRefusal(stage);
+  const range = found && 'mesh' in found ? found.mesh.pinionRange : undefined;
+  const pinion = stage.pinionTeeth!;
+  if (!range || (pinion >= range.min && pinion <= range.max)) return [];
+  const teeth = pinion < range.min ? range.min : range.max;
+  return [{ patch: [{ path: ['drive', 'stages', stage.id, 'pinionTeeth'], value: teeth }], cost: 1 }];
+}

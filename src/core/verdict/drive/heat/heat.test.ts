@@ -1,0 +1,143 @@
+import { applyPatch } from '../../../base/patch';
+import type { Check } from '../../engine/check';
+import { evaluateBuild, HEAVY_CHECKS, statesOn } from '../../evaluate';
+import { car } from '../../../fixtures/car';
+import { coolingPerMps, crossFlow } from '../../../physics/heat/airflow';
+import { driveEndurance } from '../../../physics/heat/endurance';
+import { caseLimitOf, cycleOf, enduranceInputOf, thermalOf } from '../../../worked/heat/enduranceOfBuild';
+import { rewound } from '../../../worked/heat/rewind';
+
+const grass = car.brief.surfaces[0]!;
+const withHeat = (heat: object) =>
+  applyPatch(
+    car,
+    Object.entries(heat).map(([key, value]) => ({ path: ['drive', 'heat', key], value })),
+  );
+const checkOf = (id: string, document = car): Check =>
+  evaluateBuild(document).find((check) => check.id === id)!;
+
+describe('heat of a build', () => {
+  it('takes the lower of glue and mount as the limit of the case, and the motor itself without either', () => {
+    expect(caseLimitOf(car.drive)).toMatchObject({ limitC: 100 });
+    expect(caseLimitOf(withHeat({ pinionJoint: 'epoxy', mountMaterial: 'petg' }).drive)).toMatchObject({
+      limitC: 70,
+      of: 'mount',
+    });
+    expect(caseLimitOf(withHeat({ pinionJoint: 'hotGlue', mountMaterial: 'petg' }).drive)).toMatchObject({
+      limitC: 60,
+      of: 'glue',
+    });
+  });
+
+  it('drives the cycle of its preset, and what is typed before it', () => {
+    expect(cycleOf(car)).toEqual({ cruiseMps: 0.6 * 8, cruiseS: 60, restS: 0 });
+    expect(cycleOf(withHeat({ preset: 'speedPasses' }))).toEqual({ cruiseMps: 8, cruiseS: 4, restS: 40 });
+    expect(cycleOf(withHeat({ preset: 'speedPasses', restS: 90 }))!.restS).toBe(90);
+  });
+
+  it('holds the rise of a whole pack against the limit', () => {
+    const document = withHeat({ pinionJoint: 'hotGlue', ambientC: 30 });
+    const input = enduranceInputOf(document, grass);
+    const { thermal } = input.ok ? input.value : never();
+    expect(thermal).toMatchObject({ ambientC: 30, caseLimitC: 60 });
+    const peak = (surface: typeof grass) => {
+      const found = enduranceInputOf(document, surface);
+      return found.ok
+        ? driveEndurance({
+            ...found.value,
+            thermal: { ...found.value.thermal, caseLimitC: undefined, windingLimitC: 400 },
+          }).peakCaseC
+        : never();
+    };
+    const worst = Math.max(...document.brief.surfaces.map(peak));
+    const check = checkOf('drive.heat', document);
+    expect(check.value).toBeCloseTo(worst, 6);
+    expect(check.margin).toBeCloseTo(30 / (worst - 30), 6);
+  });
+
+  it('is cooled by a heat sink and an open body, and heated by the air', () => {
+    const peak = (heat: object) => checkOf('drive.heat', withHeat(heat)).value!;
+    expect(peak({ housing: 'heatsink' })).toBeLessThan(peak({ housing: 'vented' }));
+    expect(peak({ housing: 'vented' })).toBeLessThan(peak({ housing: 'closed' }));
+    expect(peak({})).toBe(peak({ housing: 'vented' }));
+    expect(peak({ body: 'closed' })).toBeGreaterThan(peak({ body: 'open' }));
+    expect(peak({ ambientC: 35 })).toBeGreaterThan(peak({ ambientC: 15 }) + 15);
+  });
+
+  it('is hotter with the motors in the wheels than beside them, and takes no notice where one motor serves the car', () => {
+    const peak = (motorsAt: string | undefined, mounting: string) =>
+      checkOf(
+        'drive.heat',
+        applyPatch(car, [
+          { path: ['drive', 'motorsAt'], value: motorsAt },
+          { path: ['drive', 'mounting'], value: mounting },
+        ]),
+      ).value!;
+    expect(peak('wheel', 'wheel')).toBeGreaterThan(peak('wheel', 'chassis') + 1);
+    expect(peak(undefined, 'wheel')).toBe(peak(undefined, 'chassis'));
+  });
+
+  it('is unknown, and says why, in air that is hotter than the limit', () => {
+    const check = checkOf('drive.heat', withHeat({ pinionJoint: 'hotGlue', ambientC: 60 }));
+    expect(check).toMatchObject({ state: 'unknown', missing: ['drive.heat.pinionJoint:underLimit'] });
+  });
+
+  it('offers what cools, each with its effect', () => {
+    const check = checkOf('drive.heat', withHeat({ body: 'closed', pinionJoint: 'hotGlue', ambientC: 40 }));
+    expect(check.remedies.length).toBeGreaterThan(0);
+    for (const { margin } of check.remedies) expect(margin!).toBeGreaterThan(check.margin!);
+  });
+
+  it('holds a calibration for motors of the size that was measured', () => {
+    const drive = withHeat({
+      calibration: { diameterMm: 36, lengthMm: 52.5, factor: 0.5, residualC: 1 },
+    }).drive;
+    const first = thermalOf(car.drive, car.drive.motor!).caseToAmbientKPerW;
+    expect(thermalOf(drive, drive.motor!).caseToAmbientKPerW).toBeCloseTo(first / 2, 12);
+    expect(thermalOf(drive, { ...drive.motor!, lengthMm: 60 }).caseToAmbientKPerW).toBeGreaterThan(
+      first / 2 + 0.1,
+    );
+  });
+
+  it('leaves the long ones to the worker', () => {
+    expect([...HEAVY_CHECKS].sort()).toEqual([
+      'brief.charge',
+      'drive.heat',
+      'drive.ratio',
+      'drive.winding',
+      'gears.tooth',
+      'gears.wear',
+      'joint.pinion',
+      'power.controller',
+    ]);
+    expect(statesOn(car, grass).find(({ id }) => id === 'drive.heat')).toMatchObject({
+      state: 'unknown',
+      missing: [],
+    });
+  });
+});
+
+describe('wind on a motor', () => {
+  it('follows the cross-flow figure of a cylinder', () => {
+    // Incropera, example 7.4: 12.7 mm in air of 10 m/s at 26 °C, Re about 7,600 in 4,000 to 40,000, h about 100 W/(m² K) by Hilpert
+    expect(crossFlow(0.0127, 10)).toBeGreaterThan(90);
+    expect(crossFlow(0.0127, 10)).toBeLessThan(115);
+    expect(coolingPerMps(36, 'open') / coolingPerMps(36, 'closed')).toBeCloseTo(6, 9);
+  });
+});
+
+describe('the same motor wound again', () => {
+  it('keeps the heat of a torque: R·kv² and I_0/kv stay', () => {
+    const motor = car.drive.motor!;
+    const slower = rewound(motor, 0.8);
+    expect(slower.kvRpmPerV).toBe(2400);
+    expect(
+      (slower.resistanceMilliOhm * slower.kvRpmPerV ** 2) / (motor.resistanceMilliOhm * motor.kvRpmPerV ** 2),
+    ).toBeCloseTo(1, 2);
+    expect(slower.noLoadCurrentA / slower.kvRpmPerV).toBeCloseTo(motor.noLoadCurrentA / motor.kvRpmPerV, 6);
+  });
+});
+
+function never(): never {
+  throw new Error('the car is not ready');
+}

@@ -1,0 +1,74 @@
+import type { BuildDocument } from '../../../car/document/document';
+import { type HeatFacts, heatFacts } from '../../../worked/heat/heatFacts';
+import { rewound } from '../../../worked/heat/rewind';
+import type { Subject } from '../../../worked/subject';
+import type { WholePack } from '../../../worked/heat/wholePack';
+import type { Found, Proposal } from '../../engine/check';
+import { finding, type Finding, working } from '../../../base/finding';
+import { gearing } from '../gearing';
+
+declare module '../../../base/finding' {
+  interface FindingFacts {
+    'drive.heat.stands': { outcome: 'spins' | 'stalls' };
+  }
+  interface WorkingFacts {
+    'drive.heat': HeatFacts;
+  }
+}
+
+/** A rise so small that it is no rise, K. */
+const LEAST_RISE_K = 0.1;
+
+/** The rise of a whole pack against the rise that a limit leaves. */
+export function heldAgainst(
+  subject: Subject,
+  node: 'case' | 'winding',
+  limitOf: (pack: WholePack) => number,
+  tell: (pack: WholePack) => Finding,
+): Found {
+  const found = subject.endurance();
+  if (!found.ok) return found;
+  const { unlimited, input } = found.value;
+  const { ambientC } = input.thermal;
+  const limit = limitOf(found.value);
+  if (unlimited.durationS === 0) {
+    // spinning tyres are no load on the motor; only a motor that is held burns
+    const spins = subject.standstill()?.outcome === 'spins';
+    return {
+      value: ambientC,
+      limit,
+      ...(spins ? { margin: 1e6, state: 'clear' as const } : { margin: 0, state: 'over' as const }),
+      finding: finding('drive.heat.stands', { outcome: spins ? 'spins' : 'stalls' }),
+    };
+  }
+  const value = node === 'case' ? unlimited.peakCaseC : unlimited.peakWindingC;
+  return {
+    value,
+    limit,
+    margin: (limit - ambientC) / Math.max(LEAST_RISE_K, value - ambientC),
+    finding: tell(found.value),
+    working: working('drive.heat', heatFacts(input, unlimited)),
+  };
+}
+
+const edit = (key: string, value: unknown): Proposal['patch'] => [{ path: ['drive', 'heat', key], value }];
+
+/** Ways to make it cooler: both ways of gearing, cooling, and an easier duty. */
+export function coolerBy({ document, standstill }: Subject): Proposal[] {
+  const { housing = document.drive.motor?.housing, body = 'open', preset } = document.drive.heat ?? {};
+  if (standstill()?.outcome === 'stalls') return gearing(document, 'shorter');
+  return [
+    ...(housing === 'heatsink' ? [] : [{ patch: edit('housing', 'heatsink'), cost: 1 as const }]),
+    ...(body === 'closed' ? [{ patch: edit('body', 'open'), cost: 1 as const }] : []),
+    ...gearing(document, 'longer', 'shorter'),
+    ...slowerMotor(document),
+    ...(preset === 'steady' ? [] : [{ patch: edit('preset', 'steady'), cost: 3 as const }]),
+  ];
+}
+
+/** Constant of a slower motor of the same size, over the present one's. */
+const SLOWER = 0.8;
+
+function slowerMotor({ drive: { motor } }: BuildDocument): Proposal[] {
+  return motor ? [{ patch: [{ path: ['drive', 'motor'], value: rewound(motor, SLOWER) }], cost: 2 }] : [];
+}

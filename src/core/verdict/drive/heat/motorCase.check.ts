@@ -1,0 +1,54 @@
+import { type Measure, measure } from '../../../base/measure';
+import { caseLimitOf, type CaseLimit } from '../../../worked/heat/enduranceOfBuild';
+import type { Subject } from '../../../worked/subject';
+import { defineCheck, type Proposal } from '../../engine/check';
+import { finding } from '../../../base/finding';
+import { coolerBy, heldAgainst } from './heldAgainst';
+
+declare module '../../../base/finding' {
+  interface FindingFacts {
+    'drive.heat.case': { peak: Measure; air: Measure; limit: Measure; of: CaseLimit['of'] };
+    'drive.heat.caseAfter': { after: Measure; limit: Measure; of: CaseLimit['of'] };
+  }
+}
+
+/** Motor case over the pack's duty, against what softens first. */
+export const motorCase = defineCheck({
+  id: 'drive.heat',
+  at: { segment: 'drive', side: 'heat' },
+  heavy: true,
+  quantity: 'temperatureC',
+  kind: 'ceiling',
+  tightUnder: 1.15,
+  find: (subject) => {
+    const { limitC, of } = caseLimitOf(subject.document.drive);
+    const limit = measure(limitC, 'temperatureC');
+    return heldAgainst(
+      subject,
+      'case',
+      () => limitC,
+      ({ ended, unlimited, input }) =>
+        ended.endedBy === 'case'
+          ? finding('drive.heat.caseAfter', { after: measure(ended.durationS / 60, 'minutes'), limit, of })
+          : finding('drive.heat.case', {
+              peak: measure(unlimited.peakCaseC, 'temperatureC'),
+              air: measure(input.thermal.ambientC, 'temperatureC'),
+              limit,
+              of,
+            }),
+    );
+  },
+  remedies: (subject) => [...coolerBy(subject), ...firmer(subject)],
+  provenBy: { run: 'endurance', how: 'wholePackCase', figure: true },
+  supports: ['ratioTooLong', 'noAirflow', 'inWheelMotorAtStandstill', 'plasticSoftensHot'],
+});
+
+/** A joint or a mount that bears more. */
+function firmer({ document: { drive } }: Subject): Proposal[] {
+  const { of } = caseLimitOf(drive);
+  const edit = (key: string, value: string): Proposal[] => [
+    { patch: [{ path: ['drive', 'heat', key], value }], cost: 2 },
+  ];
+  if (of === 'pinion' || of === 'glue') return edit('pinionJoint', 'screw');
+  return of === 'mount' ? edit('mountMaterial', 'polycarbonate') : [];
+}

@@ -1,0 +1,36 @@
+import { type Measure, measure } from '../../../base/measure';
+import { defineCheck } from '../../engine/check';
+import { finding } from '../../../base/finding';
+import { coolerBy, heldAgainst } from './heldAgainst';
+
+declare module '../../../base/finding' {
+  interface FindingFacts {
+    'drive.winding.peak': { peak: Measure; limit: Measure };
+    'drive.winding.after': { after: Measure; limit: Measure };
+  }
+}
+
+/** The winding over the pack's duty, against what its enamel bears. */
+export const winding = defineCheck({
+  id: 'drive.winding',
+  at: { segment: 'drive', side: 'heat' },
+  heavy: true,
+  quantity: 'temperatureC',
+  kind: 'ceiling',
+  tightUnder: 1.15,
+  find: (subject) =>
+    heldAgainst(
+      subject,
+      'winding',
+      ({ input }) => input.thermal.windingLimitC!,
+      ({ ended, unlimited, input }) => {
+        const limit = measure(input.thermal.windingLimitC!, 'temperatureC');
+        return ended.endedBy === 'winding'
+          ? finding('drive.winding.after', { after: measure(ended.durationS / 60, 'minutes'), limit })
+          : finding('drive.winding.peak', { peak: measure(unlimited.peakWindingC, 'temperatureC'), limit });
+      },
+    ),
+  remedies: coolerBy,
+  provenBy: { run: 'endurance', how: 'wholePackThenCase' },
+  supports: ['ratioTooLong', 'motorDamaged', 'inWheelMotorAtStandstill'],
+});

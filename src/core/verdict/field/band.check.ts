@@ -1,0 +1,60 @@
+import { finding } from '../../base/finding';
+import { type Measure, measure } from '../../base/measure';
+import type { Wheel } from '../../car/records/report';
+import { isTimed, type RunKind } from '../../car/records/records';
+import { gapOf, measuredOf } from '../../worked/field/measured';
+import { wrongWheels, type WrongWheel } from '../../worked/field/wrongWheels';
+import { defineRecordCheck } from '../engine/check';
+import { ownRuns } from '../engine/onRecord';
+
+declare module '../../base/finding' {
+  interface FindingFacts {
+    'field.band.wheels': { wheels: readonly { wheel: Wheel; turned: WrongWheel['turned'] }[] };
+    'field.band': {
+      runs: number;
+      kind: RunKind;
+      at: string;
+      off: Measure;
+      slower: boolean;
+      sigmas: Measure;
+      outside: boolean;
+    };
+  }
+}
+
+/** Joint standard deviations from which a run is outside its band, and far outside. */
+const [OUTSIDE, FAR_OUTSIDE] = [2, 3];
+
+/** Runs whose measurement lies outside the band of their prediction. */
+export const band = defineRecordCheck({
+  id: 'field.band',
+  at: { segment: 'field', side: 'runs' },
+  quantity: 'coefficient',
+  kind: 'ceiling',
+  find: (record) => {
+    const own = ownRuns(record);
+    const wheels = own.flatMap((run) => (run.kind === 'spin' && run.report ? wrongWheels(run.report) : []));
+    if (wheels.length > 0) return { state: 'over', finding: finding('field.band.wheels', { wheels }) };
+    const gaps = own.filter(isTimed).flatMap((run) => {
+      const gap = gapOf(run, measuredOf(run));
+      return gap ? [{ run, ...gap }] : [];
+    });
+    if (gaps.length === 0) return { missing: ['runs:predicted'] };
+    const worst = gaps.reduce((a, b) => (Math.abs(b.sigmas) > Math.abs(a.sigmas) ? b : a));
+    const far = Math.abs(worst.sigmas);
+    return {
+      value: far,
+      limit: OUTSIDE,
+      state: far > FAR_OUTSIDE ? 'over' : far > OUTSIDE ? 'tight' : 'clear',
+      finding: finding('field.band', {
+        runs: gaps.length,
+        kind: worst.run.kind,
+        at: worst.run.ranAt,
+        off: measure(Math.abs(worst.differencePct), 'percent', 2),
+        slower: worst.differencePct < 0,
+        sigmas: measure(far, 'coefficient', 2),
+        outside: far > OUTSIDE,
+      }),
+    };
+  },
+});

@@ -1,0 +1,96 @@
+import { type Measure, measure } from '../../base/measure';
+import type { Finding } from '../../base/finding';
+import { finding, working } from '../../base/finding';
+import { CARRYING_KINDS, type Part, type ScrewKind } from '../../car/document/parts';
+import { type LoadedPart, partStrength } from '../../worked/parts/partStrength';
+import type { BreakMode } from '../../worked/parts/partWorking';
+import type { Subject } from '../../worked/subject';
+import { defineFamily } from '../engine/check';
+import { partRemedies } from './partRemedies';
+
+declare module '../../base/finding' {
+  interface FindingFacts {
+    'parts.part': {
+      from: LoadedPart['from'];
+      force: Measure;
+      breaks: Measure;
+      mode: BreakMode;
+      screwKind?: ScrewKind;
+      between: boolean;
+      share?: Measure;
+      whole?: Measure;
+      how: Finding;
+      /** What corners and holes left of the beam, where a solid analysis said so. */
+      left?: Measure;
+    };
+  }
+}
+
+/** A mesh that was told where it is held or pulled; any other is there to be printed. */
+const isHeld = ({ mesh }: Part) => (mesh?.held ?? []).length + (mesh?.pulls ?? []).length > 0;
+
+/** Every part that carries something, or was told what acts on it, against the worst of its loads. */
+export const partChecks = defineFamily(
+  {
+    family: 'parts',
+    at: { segment: 'parts', side: 'few' },
+    quantity: 'forceN',
+    kind: 'floor',
+    tightUnder: 1.5,
+    provenBy: { run: 'blows', how: 'clampAndHit' },
+    supports: ['wallTooThin', 'layersAcrossLoad', 'hardPointNotSpread'],
+  },
+  ({ parts }) =>
+    parts.items
+      .filter((part) => CARRYING_KINDS.includes(part.kind) || part.shape !== undefined || isHeld(part))
+      .map((of) => ({
+        id: `parts.${of.id}`,
+        named: of.name,
+        find: ({ document, surface }) => {
+          const found = partStrength(document, surface, nowIn(document, of));
+          if (!found.ok) return found;
+          const { worst } = found.value;
+          return {
+            value: worst.breaksAtN,
+            limit: worst.forceN,
+            margin: worst.margin,
+            finding: findingOfPart(worst),
+            working: working('parts.part', worst.working),
+          };
+        },
+        remedies: ({ document, surface }) => {
+          const part = nowIn(document, of);
+          const found = partStrength(document, surface, part);
+          return found.ok ? partRemedies(part, found.value.worst) : [];
+        },
+      })),
+);
+
+const nowIn = (document: Subject['document'], of: Part) =>
+  document.parts.items.find(({ id }) => id === of.id) ?? of;
+
+/** Where it fails: in the layers or between them, by what, and what it stands against. */
+export const findingOfPart = ({
+  from,
+  forceN,
+  breaksAtN,
+  mode,
+  screwKind,
+  between,
+  share,
+  caseN,
+  how,
+  leftOfBeam,
+}: LoadedPart): Finding =>
+  finding('parts.part', {
+    from,
+    force: measure(forceN, 'forceN'),
+    breaks: measure(breaksAtN, 'forceN'),
+    mode,
+    ...(screwKind ? { screwKind } : {}),
+    between,
+    ...(share === undefined ? {} : { share: measure(share, 'share') }),
+    ...(caseN === undefined ? {} : { whole: measure(caseN, 'forceN') }),
+    how,
+    ...(leftOfBeam === undefined ? {} : { left: measure(leftOfBeam, 'share') }),
+  });

@@ -1,0 +1,106 @@
+// Written by npm run checks:list from the files named *.check.ts.
+import type { CheckFamily, CheckRecord, RecordCheck } from './engine/check';
+import { cost } from './brief/cost.check';
+import { mass } from './brief/mass.check';
+import { runTime } from './brief/runTime.check';
+import { lift } from './chassis/lift.check';
+import { side } from './chassis/side.check';
+import { tip } from './chassis/tip.check';
+import { mesh } from './drive/gears/mesh.check';
+import { tooth } from './drive/gears/tooth.check';
+import { wear } from './drive/gears/wear.check';
+import { motorCase } from './drive/heat/motorCase.check';
+import { winding } from './drive/heat/winding.check';
+import { pinionJoint } from './drive/joints/pinionJoint.check';
+import { shaftStrength } from './drive/joints/shaftStrength.check';
+import { shaftWhirl } from './drive/joints/shaftWhirl.check';
+import { wheelHex } from './drive/joints/wheelHex.check';
+import { axlesAgree } from './drive/layout/axlesAgree.check';
+import { ratio } from './drive/ratio/ratio.check';
+import { gripAtWish } from './drive/run/gripAtWish.check';
+import { pull } from './drive/run/pull.check';
+import { timeToDistance } from './drive/run/timeToDistance.check';
+import { topSpeed } from './drive/run/topSpeed.check';
+import { burst } from './drive/tyres/burst.check';
+import { band } from './field/band.check';
+import { goal } from './field/goal.check';
+import { owed } from './field/owedRuns.check';
+import { due } from './learn/due.check';
+import { fixes } from './learn/fixes.check';
+import { openFailures } from './learn/openFailures.check';
+import { partChecks } from './parts/parts.check';
+import { chargedVolts } from './power/pack/chargedVolts.check';
+import { controllerCurrent } from './power/pack/controllerCurrent.check';
+import { packPeak } from './power/pack/packPeak.check';
+import { packSag } from './power/pack/sag.check';
+import { failsafe } from './power/radio/failsafe.check';
+import { radioLink } from './power/radio/radioLink.check';
+import { loadChecks } from './power/supply/loads.check';
+import { railChecks } from './power/supply/rails.check';
+import { servoChecks } from './power/supply/servos.check';
+import { wiring } from './power/wiring/wiring.check';
+import { bed } from './print/bed.check';
+import { queue } from './print/queue.check';
+import { gyro } from './suspension/aids/gyro.check';
+import { slipSensor } from './suspension/aids/slipSensor.check';
+import { bumpSteer } from './suspension/corner/bumpSteer.check';
+import { lock } from './suspension/corner/lock.check';
+import { play } from './suspension/play/play.check';
+import { damping } from './suspension/ride/damping.check';
+import { landing } from './suspension/ride/landing.check';
+import { sag } from './suspension/ride/sag.check';
+import { effort } from './suspension/steering/effort.check';
+
+/** The checks of every build. */
+export const CHECKS: readonly CheckRecord[] = [
+  cost,
+  mass,
+  runTime,
+  lift,
+  side,
+  tip,
+  mesh,
+  tooth,
+  wear,
+  motorCase,
+  winding,
+  pinionJoint,
+  shaftStrength,
+  shaftWhirl,
+  wheelHex,
+  axlesAgree,
+  ratio,
+  gripAtWish,
+  pull,
+  timeToDistance,
+  topSpeed,
+  burst,
+  chargedVolts,
+  controllerCurrent,
+  packPeak,
+  packSag,
+  failsafe,
+  radioLink,
+  wiring,
+  bed,
+  bumpSteer,
+  lock,
+  play,
+  damping,
+  landing,
+  sag,
+  effort,
+];
+
+/** The checks of what a build has: its rails, loads, aids and parts. */
+export const FAMILIES: readonly CheckFamily[] = [
+  partChecks,
+  loadChecks,
+  railChecks,
+  servoChecks,
+  gyro,
+  slipSensor,
+];
+
+/** The checks that stand on what was printed, run and broken. */
+export const RECORD_CHECKS: readonly RecordCheck[] = [band, goal, owed, due, fixes, openFailures, queue];

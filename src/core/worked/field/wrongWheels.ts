@@ -1,0 +1,14 @@
+import { type RunReport, type Wheel, WHEELS, type WheelTurn } from '../../car/records/report';
+
+/** A wheel that does not turn forward on the bench. */
+export interface WrongWheel {
+  wheel: Wheel;
+  turned: Exclude<WheelTurn, 'forward'>;
+}
+
+/** Wheels of a bench spin that do not turn forward. */
+export const wrongWheels = ({ wheels = {} }: RunReport): WrongWheel[] =>
+  WHEELS.flatMap((wheel) => {
+    const turned = wheels[wheel];
+    return turned === undefined || turned === 'forward' ? [] : [{ wheel, turned }];
+  });

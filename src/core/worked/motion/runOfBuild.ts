@@ -1,0 +1,122 @@
+import { type Assembled, missingOf } from '../../base/assembled';
+import { AIR_DENSITY, airDensityAt, RAD_PER_S_PER_RPM } from '../../base/constants';
+import type { ChosenSurface } from '../../car/document/brief';
+import type { BuildDocument } from '../../car/document/document';
+import {
+  type ChosenTyre,
+  type Drive,
+  motorsInAll,
+  overallEfficiency,
+  overallRatio,
+} from '../../car/document/drive';
+import type { DriveRunInput } from '../../physics/motion/definition';
+
+/** What a run differs in from the build as it stands. */
+export interface RunConditions {
+  /** On top of the car and its payload, g. */
+  extraMassG?: number;
+  /** Air temperature, °C. */
+  ambientC?: number;
+  /** Share. */
+  stateOfCharge?: number;
+  gradePct?: number;
+  distanceM?: number;
+}
+
+/**
+ * Inertia of a wheel with its tyre over m·r²: between a disc (0.5) and a hoop (1), because the tyre holds most of the mass.
+ * @see Meriam and Kraige, Dynamics, table D/4
+ */
+const WHEEL_INERTIA_SHARE = 0.75;
+const WHEELS = 4;
+
+/** Ready to run with the brief's payload, kg; undefined while the car's own mass is missing. */
+export function massWithPayloadKg(document: BuildDocument): number | undefined {
+  const { massG } = document.chassis;
+  return massG === undefined ? undefined : (massG + (document.brief.payloadG ?? 0)) / 1000;
+}
+
+/** Friction of this tyre on this surface. */
+export function frictionOf(surface: ChosenSurface, tyre: ChosenTyre): number {
+  return surface.mu * (surface.ground === 'hard' ? tyre.hardFactor : tyre.looseFactor);
+}
+
+/** The input of `drive.run` for a build on one surface, or the paths of what it still needs. */
+export function runInputOf(
+  document: BuildDocument,
+  surface: ChosenSurface,
+  conditions: RunConditions = {},
+): Assembled<DriveRunInput> {
+  const { brief, drive, power, chassis } = document;
+  const { motor, tyre } = drive;
+  const { battery, controller } = power;
+  const ratio = overallRatio(drive);
+  const massKg = massWithPayloadKg(document);
+  const missing = missingOf({
+    'drive.motor': motor,
+    'power.battery': battery,
+    'power.controller': controller,
+    'drive.stages': ratio,
+    'drive.drivenAxles': drive.drivenAxles,
+    'drive.tyre': tyre,
+    'chassis.massG': massKg,
+    'chassis.wheelbaseMm': chassis.wheelbaseMm,
+    'chassis.cgHeightMm': chassis.cgHeightMm,
+    'chassis.frontLoadShare': chassis.frontLoadShare,
+    'chassis.cdaM2': chassis.cdaM2,
+  });
+  if (missing.length > 0) return { ok: false, missing };
+  return {
+    ok: true,
+    value: {
+      car: {
+        massKg: massKg! + (conditions.extraMassG ?? 0) / 1000,
+        cdaM2: chassis.cdaM2!,
+        claFrontM2: chassis.claFrontM2 ?? 0,
+        claRearM2: chassis.claRearM2 ?? 0,
+        rollingResistance: surface.rollingResistance,
+        frontLoadShare: chassis.frontLoadShare!,
+        cgHeightMm: chassis.cgHeightMm!,
+        wheelbaseMm: chassis.wheelbaseMm!,
+        drivenAxles: drive.drivenAxles!,
+        wheelInertiaKgM2: WHEELS * WHEEL_INERTIA_SHARE * (tyre!.massG / 1000) * (tyre!.radiusMm / 1000) ** 2,
+      },
+      tyre: { radiusMm: tyre!.radiusMm, mu: frictionOf(surface, tyre!) },
+      drive: { ratio: ratio!, efficiency: overallEfficiency(drive) },
+      motor: {
+        kvRpmPerV: motor!.kvRpmPerV,
+        resistanceMilliOhm: motor!.resistanceMilliOhm,
+        noLoadCurrentA: motor!.noLoadCurrentA,
+        rotorInertiaKgM2: motor!.rotorInertiaKgM2,
+        count: motorsInAll(drive),
+      },
+      esc: {
+        currentLimitA: Math.min(
+          controller!.currentLimitA,
+          drive.currentLimitA ?? Infinity,
+          clutchCurrentA(drive),
+        ),
+        resistanceMilliOhm: controller!.resistanceMilliOhm,
+      },
+      battery: {
+        cells: battery!.cells,
+        cellResistanceMilliOhm: battery!.cellResistanceMilliOhm,
+        parallel: battery!.parallel,
+        capacityMah: battery!.capacityMah,
+        maxDischargeC: battery!.maxDischargeC,
+        stateOfCharge: conditions.stateOfCharge ?? 1,
+      },
+      airDensityKgM3: conditions.ambientC === undefined ? AIR_DENSITY : airDensityAt(conditions.ambientC),
+      gradePct: conditions.gradePct ?? 0,
+      throttle: drive.throttleLimit ?? 1,
+      distanceM: conditions.distanceM ?? brief.distanceM ?? 50,
+    },
+  };
+}
+
+/** Motor current whose torque the slip clutch just passes on; more turns the clutch and not the wheels. */
+function clutchCurrentA({ clutchNm, motor }: Drive): number {
+  return clutchNm === undefined || !motor
+    ? Infinity
+    : clutchNm * motor.kvRpmPerV * RAD_PER_S_PER_RPM + motor.noLoadCurrentA;
+}

@@ -1,0 +1,28 @@
+import type { BuildDocument } from '../../car/document/document';
+import type { Part, PartLies } from '../../car/document/parts';
+import type { Misfit } from '../../physics/printing/plates';
+import { misfitsOnBeds } from './beds';
+import { liesOf } from './lies';
+import { printedParts } from './log';
+
+/** A printed part whose mesh lies on the bed. */
+export interface Lying {
+  part: Part;
+  lies: PartLies;
+}
+
+export const lyingParts = (document: BuildDocument): Lying[] =>
+  printedParts(document).flatMap((part) => {
+    const lies = liesOf(part.mesh);
+    return lies ? [{ part, lies }] : [];
+  });
+
+/** Printed parts that fit none of the build's beds as they lie. */
+export function misfitsOf(document: BuildDocument, lying: readonly Lying[] = lyingParts(document)): Misfit[] {
+  const printers = document.print.printers ?? [];
+  if (printers.length === 0 || lying.length === 0) return [];
+  return misfitsOnBeds(
+    printers,
+    lying.map(({ part, lies }) => ({ id: part.id, sizeMm: lies.sizeMm })),
+  );
+}

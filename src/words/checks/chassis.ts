@@ -1,0 +1,77 @@
+import type { JointName } from '@/core/verdict/suspension/corner/lock.check';
+import { END_TERMS } from '../terms';
+import type { Sentences } from '../write';
+
+const OUTSIDE = {
+  ahead: 'ahead of the front axle',
+  behind: 'behind the rear axle',
+  aside: 'outside the track',
+  ground: 'on the ground',
+} as const;
+
+/** Sentences about weight and balance. */
+export const CHASSIS_SENTENCES: Sentences<'chassis'> = {
+  'chassis.outside': ({ where }) =>
+    `The centre of gravity lies ${OUTSIDE[where]}: the car does not stand on its wheels.`,
+  'chassis.tip.slides': ({ factor, grip }) =>
+    `It slides: half the track over the height is ${factor}, needs ${grip} of grip.`,
+  'chassis.tip.rolls': ({ height, slidesAt }) =>
+    `It rolls over before it slides: centre of gravity at ${height}, limit ${slidesAt}.`,
+  'chassis.lift': ({ axle, lifts, reaches }) =>
+    `The ${axle} lifts at ${lifts}; ${axle === 'front' ? 'the drive' : 'braking on the driven wheels'} reaches ${reaches}.`,
+  'chassis.side.even': ({ left }) => `The left wheels carry ${left} of it.`,
+  'chassis.side.uneven': ({ side, share }) =>
+    `The ${side} wheels carry ${share}: it pulls to one side under power and brakes.`,
+};
+
+export const JOINT_PLACES: Readonly<Record<JointName, string>> = {
+  lower: 'at the lower ball',
+  upper: 'at the upper outer end',
+  upperInner: 'at the upper inner end',
+  tieInner: 'at the tie rod’s inner end',
+  tieOuter: 'at the tie rod’s outer end',
+};
+const DAMPED = {
+  little: 'it bounces on after a bump',
+  much: 'it is still low when the next bump comes',
+  right: 'it settles within one swing',
+} as const;
+
+/** Sentences about corners, ride and steering. */
+export const SUSPENSION_SENTENCES: Sentences<'suspension'> = {
+  'suspension.bump.none': ({ end }) => `${END_TERMS[end]}: a wheel keeps its direction as it rises.`,
+  'suspension.bump.steers': ({ end, towards, by }) =>
+    `${END_TERMS[end]}: a rising wheel toes ${towards} by ${by}.`,
+  'suspension.lock.joint': ({ end, joint, turns }) =>
+    `${END_TERMS[end]}: the joint ${JOINT_PLACES[joint]} turns ${turns}.`,
+  'suspension.lock.free': ({ end }) =>
+    `${END_TERMS[end]}: it moves freely through all of its travel and beyond.`,
+  'suspension.lock.locks': ({ end, at, rack }) =>
+    `${END_TERMS[end]}: the linkage locks at ${at} of travel${rack ? ` with the rack at ${rack}` : ''}.`,
+  'suspension.damping': ({ end, ratio, is }) => `${END_TERMS[end]}: damping ratio ${ratio}, ${DAMPED[is]}.`,
+  'suspension.landing': ({ end, drop, wish }) =>
+    `${END_TERMS[end]}: springs and dampers take a drop of ${drop}, needs ${wish}.`,
+  'suspension.sag.bottoms': ({ end, sag, travel }) =>
+    `${END_TERMS[end]}: it rests on its bump stop; the spring would sink ${sag} of ${travel}.`,
+  'suspension.sag.topsOut': ({ end }) =>
+    `${END_TERMS[end]}: preload holds it at full droop, so a wheel cannot follow a hole.`,
+  'suspension.sag.sinks': ({ end, sag, travel, left }) =>
+    `${END_TERMS[end]}: it sinks ${sag} of ${travel}; ${left} are left for bumps.`,
+};
+
+/** Sentences about fits. */
+export const FIT_SENTENCES: Sentences<'fit'> = {
+  'fit.play': ({ end, rim, bearings }) =>
+    `${END_TERMS[end]}: the rim moves ${rim} from stop to stop, ${bearings} of it in the bearings.`,
+};
+
+/** Sentences about driver aids. */
+export const AID_SENTENCES: Sentences<'aids'> = {
+  'aids.yaw.none': ({ speed }) => `No gain keeps it straight at ${speed}, or none upsets it: see its plots.`,
+  'aids.yaw.swings': ({ gain, critical, speed }) =>
+    `Gain ${gain} makes it swing at ${speed}, limit ${critical}.`,
+  'aids.yaw.calm': ({ gain, critical, speed }) =>
+    `Gain ${gain}; it over-corrects above ${critical} at ${speed}.`,
+  'aids.traction': ({ edges, frame, speed, enough }) =>
+    `${edges} edges in a frame of ${frame} at ${speed}, needs 1: ${enough ? 'every frame has news' : 'it acts on old readings'}.`,
+};

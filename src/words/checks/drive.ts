@@ -1,0 +1,138 @@
+import { inSentence } from '@/core/base/units/words';
+import { counted, firstUp } from '../lists';
+import { CASE_LIMIT_OF, PINION_HELD_BY, TORQUE_BY } from '../terms';
+import type { Sentences } from '../write';
+
+const AXLE = { front: 'The front axle rolls', rear: 'The rear axle rolls', both: 'Both axles roll' } as const;
+const LIMITED_BY = {
+  grip: 'grip of the tyres',
+  lift: 'lift of the front wheels',
+  current: 'controller’s current limit',
+  voltage: 'pack voltage',
+} as const;
+const TOO_LITTLE = {
+  breakaway: 'stiction holds it',
+  current: 'the current limit holds it back',
+  voltage: 'the pack has too few volts for it',
+} as const;
+
+/** Sentences about the run, the heat, the ratio and the layout. */
+export const DRIVE_SENTENCES: Sentences<'drive'> = {
+  'drive.moves.moves': ({ drive, grip, needed, limitedBy }) =>
+    limitedBy === 'drive'
+      ? `The motor pulls ${drive} at the wheels, needs ${needed}.`
+      : `The tyres hold ${grip} of the motor’s ${drive}, needs ${needed}.`,
+  'drive.moves.spins': ({ grip, needed, friction }) =>
+    `The tyres spin: they hold ${grip}, needs ${needed}${friction ? `; friction ${friction} would do` : ''}.`,
+  'drive.moves.stalls': ({ drive, needed, short, tyresToo }) =>
+    `The motor is held: it pulls ${drive}, needs ${needed}; ${TOO_LITTLE[short]}${tyresToo ? ', and the tyres hold no more' : ''}.`,
+  'drive.speed.stands': ({ outcome }) =>
+    outcome === 'spins' ? 'Its tyres spin where it stands.' : 'Its motor is held where it stands.',
+  'drive.speed.grip': ({ top, wish }) =>
+    `Grip ends it at ${top}, needs ${wish}: the tyres decide, not the gear.`,
+  'drive.speed.drive': ({ top, wish, share }) =>
+    `It reaches ${top}, needs ${wish}, with the motor at ${share} of its no-load speed.`,
+  'drive.time.never': () => 'It does not get there.',
+  'drive.time.limited': ({ by }) => `The launch is limited by the ${LIMITED_BY[by]}.`,
+  'drive.grip.always': ({ wish }) => `The tyres hold the resistance at ${wish} and at every other speed.`,
+  'drive.grip.upTo': ({ speed, wish }) => `The tyres hold the resistance up to ${speed}, needs ${wish}.`,
+  'drive.ratio': ({ by, way, loses, share }) => {
+    switch (by) {
+      case 'tyresAtRest':
+        return 'The tyres spin at rest, whatever the gear.';
+      case 'stalls':
+        return 'Long: the motor is held at rest. Go shorter.';
+      case 'gripAtSpeed':
+        return 'Grip sets the top speed, whatever the gear.';
+      case 'missed':
+        return way === 'longer'
+          ? `Short: the motor runs at ${share} of its no-load speed and the wish is missed. Go longer.`
+          : `Long: the motor is dragged down to ${share} of its no-load speed and the wish is missed. Go shorter.`;
+      case 'tooLittleMotor':
+        return `Too little motor: at ${share} of its no-load speed neither a longer nor a shorter gear is faster.`;
+      case 'hot':
+        return `The wish is met, but the motor is too hot before the pack is empty; a ${way!} gear is cooler.`;
+      case 'hotAnyGear':
+        return 'The wish is met; that the motor gets too hot is no matter of the gear.';
+      case 'nearEnd':
+        return loses === 'wish'
+          ? `Nearly too ${way === 'longer' ? 'short' : 'long'}: 10 % ${way === 'longer' ? 'shorter' : 'longer'} misses the wish.`
+          : `Nearly too ${way === 'longer' ? 'short' : 'long'}: 10 % ${way === 'longer' ? 'shorter' : 'longer'} gets the motor too hot.`;
+      case 'meets':
+        return `The wish is met, cool, with the motor at ${share} of its no-load speed.`;
+    }
+  },
+  'drive.heat.stands': ({ outcome }) =>
+    outcome === 'spins'
+      ? 'It does not move, but the tyres spin: the motor is not held.'
+      : 'The motor is held where it stands, and all its current turns to heat.',
+  'drive.heat.case': ({ peak, air, limit, of }) =>
+    `The case reaches ${peak} in air of ${air}; ${CASE_LIMIT_OF[of]} ${limit}.`,
+  'drive.heat.caseAfter': ({ after, limit, of }) =>
+    `After ${after} the case is too hot: ${CASE_LIMIT_OF[of]} ${limit}.`,
+  'drive.winding.peak': ({ peak, limit }) => `The winding reaches ${peak}, limit ${limit}.`,
+  'drive.winding.after': ({ after, limit }) => `The winding is at its limit of ${limit} after ${after}.`,
+  'drive.rotation.forward': ({ axle }) =>
+    axle === 'both' ? 'Both axles roll forward at the same ratio.' : `${AXLE[axle]} forward.`,
+  'drive.rotation.backward': ({ axle }) => `${AXLE[axle]} backward: swap two motor leads.`,
+  'drive.rotation.apart': () => 'Front and rear axle roll against each other.',
+  'drive.rotation.mismatch': ({ by }) => `The axles’ ratios differ by ${by}: the tyres scrub.`,
+};
+
+/** Sentences about the gears. */
+export const GEAR_SENTENCES: Sentences<'gears'> = {
+  'gears.mesh.refused': ({ pinion, wheel, message }) =>
+    `${pinion} and ${wheel} teeth do not mesh: ${message}.`,
+  'gears.mesh.slot': ({ pinion, wheel, apart, from, to, fits }) =>
+    `${pinion} and ${wheel} teeth need ${apart} between shafts; the slot gives ${from} to ${to}${fits ? `, for pinions of ${fits.min} to ${fits.max} teeth` : ''}.`,
+  'gears.mesh.undercut': ({ role, under }) =>
+    `The ${role === 'pinion' ? 'pinion' : 'spur'} is undercut: under ${counted(under, 'tooth', 'teeth')} the root is thinner than it looks.`,
+  'gears.mesh.meshes': ({ pinion, wheel, apart, contact }) =>
+    `${pinion} and ${wheel} teeth mesh at ${apart}; contact ratio ${contact}, needs 1.1.`,
+  'gears.tooth.soft': (gear) => `The ${gearNamed(gear)} is soft at ${gear.at}.`,
+  'gears.tooth.loaded': (gear) =>
+    `The ${gearNamed(gear)} takes ${gear.torque} from ${TORQUE_BY[gear.by]}, strips at ${gear.strips}.`,
+  'gears.wear.none': () => 'Neither gear is of a material that wears away.',
+  'gears.wear.hours': (gear) =>
+    `The flank of the ${gearNamed(gear)} is worn by ${gear.worn} after ${gear.beyond ? 'over ' : ''}${gear.hours} of such driving.`,
+};
+
+function gearNamed({
+  role,
+  teeth,
+  material,
+}: {
+  role: 'pinion' | 'wheel';
+  teeth: number;
+  material: string;
+}): string {
+  return `${role === 'pinion' ? 'pinion' : 'spur'} of ${teeth} teeth in ${inSentence(material)}`;
+}
+
+const BENT_BY = { landing: 'landing', kerb: 'kerb' } as const;
+
+/** Sentences about what holds pinion and wheels. */
+export const JOINT_SENTENCES: Sentences<'joint'> = {
+  'joint.pinion.splits': ({ hoop }) => `The hub splits as it is pressed on: ${hoop} around it.`,
+  'joint.pinion.soft': ({ joint, at, softens }) =>
+    `${firstUp(PINION_HELD_BY[joint])} softens at ${softens}, and the shaft is at ${at}.`,
+  'joint.pinion.carries': ({ joint, carries, at, torque, by }) =>
+    `${firstUp(PINION_HELD_BY[joint])} carries ${carries} at ${at}, needs ${torque} for ${TORQUE_BY[by]}.`,
+  'joint.wheel': ({ across, deep, material, carries, torque, by }) =>
+    `A hex of ${across}, ${deep} deep in ${inSentence(material)}, carries ${carries}, needs ${torque} for ${TORQUE_BY[by]}.`,
+};
+
+/** Sentences about the shafts. */
+export const SHAFT_SENTENCES: Sentences<'shaft'> = {
+  'shaft.strength': ({ kind, diameter, material, torque, by, bent, stress, strength }) =>
+    `The ${kind === 'axle' ? 'wheel axle' : 'long shaft'} of ${diameter} ${inSentence(material)} takes ${torque} from ${TORQUE_BY[by]}${bent ? ` and ${bent.force} from a ${BENT_BY[bent.by]}` : ''}: ${stress}, limit ${strength}.`,
+  'shaft.whirl': ({ span, whips, turns }) =>
+    `Over ${span} it whips at ${whips}; wheels in the air it turns ${turns}.`,
+};
+
+/** Sentences about the tyres. */
+export const TYRE_SENTENCES: Sentences<'tyre'> = {
+  'tyre.burst.runsAway': ({ turns }) => `At ${turns}, wheels in the air, the tyre grows without end.`,
+  'tyre.burst.ends': ({ turns, by, at }) =>
+    `It turns ${turns} in the air and ${by === 'burst' ? 'bursts' : 'grows without end'} at ${at}.`,
+};

@@ -1,0 +1,61 @@
+import { FAILSAFE_WORDS, type FailsafePart } from '@/core/worked/power/failsafe';
+import { inSentence } from '@/core/base/units/words';
+import { counted, listed } from '../lists';
+import { CHARGE_TERMS } from '../terms';
+import type { Sentences } from '../write';
+
+export const FAILSAFE_PART_NAMES: Readonly<Record<FailsafePart, string>> = {
+  radio: 'the radio',
+  receiver: 'the receiver',
+  controller: 'the controller',
+  wiring: 'the wiring',
+};
+
+/** Sentences about pack, supply, wiring and radio. */
+export const POWER_SENTENCES: Sentences<'power'> = {
+  'power.volts': ({ cells, charged, weaker, limit }) =>
+    `A fresh pack of ${counted(cells, 'cell')} gives ${charged}, limit ${limit} of the ${weaker}.`,
+  'power.controller': ({ rms, rated }) => `The duty draws ${rms} RMS per motor, limit ${rated} continuous.`,
+  'power.controller.held': ({ current, rated }) =>
+    `The motor is held and draws ${current}, limit ${rated} continuous.`,
+  'power.pack': ({ peak, rated, withSupply }) =>
+    `Full throttle${withSupply ? ' with everything on the supply' : ''} draws ${peak}, limit ${rated} of the pack.`,
+  'power.sag': ({ charge, cell, cutoff }) =>
+    `A launch at ${charge} charge pulls a cell down to ${cell}, needs ${cutoff}.`,
+  'power.supply.refused': ({ message }) => `${message}.`,
+  'power.rail.starved': ({ fed, needs, charge }) =>
+    `Fed ${fed} with the pack ${CHARGE_TERMS[charge]}, needs ${needs} to start: it gives nothing.`,
+  'power.rail.overfed': ({ fed, limit, charge }) =>
+    `Fed ${fed} with the pack ${CHARGE_TERMS[charge]}, limit ${limit}.`,
+  'power.rail.dead': () => 'Gives no volts: what feeds it has too few.',
+  'power.rail.carries': ({ full, low, current, rated, of, charge }) =>
+    `Gives ${full} charged and ${low} low; carries ${current} ${of === 'peak' ? 'at the peak' : 'continuous'} (pack ${CHARGE_TERMS[charge]}), limit ${rated}.`,
+  'power.load.low': ({ volts, needs, charge }) =>
+    `Gets ${volts} with the pack ${CHARGE_TERMS[charge]}, needs ${needs}.`,
+  'power.load.high': ({ volts, limit, charge }) =>
+    `Gets ${volts} with the pack ${CHARGE_TERMS[charge]}, limit ${limit}.`,
+  'power.load.brownOut': ({ servo, takes, rail, gives }) =>
+    `Browns out when ${servo} stalls: it takes ${takes} of the ${gives} that ${rail} gives.`,
+  'power.load.fed': ({ full, low, from, to }) =>
+    `Gets ${full} charged and ${low} low, needs ${from} to ${to}.`,
+  'power.servo': ({ volts, gives, needs, beyondSheet }) =>
+    `At ${volts} it gives ${gives}, needs ${needs} to turn standing wheels.${beyondSheet ? ' The data sheet ends below these volts.' : ''}`,
+  'power.radio.protocols': ({ transmitter, receiver }) =>
+    `The transmitter speaks ${transmitter}, the receiver ${receiver}: they will not bind.`,
+  'power.radio.channels': ({ needed, has, of, gyro }) =>
+    `Throttle${gyro ? ', steering and gyro gain' : ' and steering'} take ${needed} channels; the ${of} has ${has}.`,
+  'power.radio.range': ({ channels, needed, range, away }) =>
+    `One protocol, ${channels} channels for ${needed}; range near the ground ${range}, needs ${away}.`,
+  'power.failsafe.undone': ({ undone, of, changed }) =>
+    `${undone} of ${of} tests no longer count: ${listed(changed.map((part) => FAILSAFE_PART_NAMES[part]))} changed since. Repeat them, wheels off the ground.`,
+  'power.failsafe.open': ({ open }) =>
+    `Still to try: ${open.map((id) => inSentence(FAILSAFE_WORDS[id].what)).join(', ')}.`,
+  'power.failsafe.tried': () => 'All tried with this radio, receiver, controller and wiring.',
+  'power.wiring.misfits': ({ wires }) =>
+    wires.map(({ from, to, plug, socket }) => `${from} to ${to}: ${plug} does not fit ${socket}.`).join(' '),
+  'power.wiring.thin': ({ wires }) =>
+    wires
+      .map(({ to, area, needs, current }) => `${area} to ${to} is thin for ${current}, needs ${needs}.`)
+      .join(' '),
+  'power.wiring.fits': () => 'Every plug that is named fits, and every wire carries its current.',
+};

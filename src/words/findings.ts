@@ -1,0 +1,53 @@
+import type { Finding, FindingCode } from '@/core/base/finding';
+import type { Reader } from '@/core/base/units/formatQuantity';
+import { BRIEF_SENTENCES, REMEDY_SENTENCES } from './checks/brief';
+import { AID_SENTENCES, CHASSIS_SENTENCES, FIT_SENTENCES, SUSPENSION_SENTENCES } from './checks/chassis';
+import {
+  DRIVE_SENTENCES,
+  GEAR_SENTENCES,
+  JOINT_SENTENCES,
+  SHAFT_SENTENCES,
+  TYRE_SENTENCES,
+} from './checks/drive';
+import { FIELD_SENTENCES, LEARN_SENTENCES } from './checks/field';
+import { PART_SENTENCES, PRINT_SENTENCES } from './checks/parts';
+import { POWER_SENTENCES } from './checks/power';
+import { STEP_SENTENCES, TRIAL_SENTENCES } from './checks/steps';
+import { type Sentences, written } from './write';
+
+const CHECK_SENTENCES: Sentences<'check'> = {
+  'check.refused': ({ message }) =>
+    `These figures do not go together${message === '' ? '' : `: ${message}`}.`,
+};
+
+/** The sentence of every finding; a code without one does not compile. */
+const SENTENCES = {
+  ...CHECK_SENTENCES,
+  ...BRIEF_SENTENCES,
+  ...REMEDY_SENTENCES,
+  ...DRIVE_SENTENCES,
+  ...GEAR_SENTENCES,
+  ...JOINT_SENTENCES,
+  ...SHAFT_SENTENCES,
+  ...TYRE_SENTENCES,
+  ...POWER_SENTENCES,
+  ...CHASSIS_SENTENCES,
+  ...SUSPENSION_SENTENCES,
+  ...FIT_SENTENCES,
+  ...AID_SENTENCES,
+  ...PART_SENTENCES,
+  ...PRINT_SENTENCES,
+  ...FIELD_SENTENCES,
+  ...LEARN_SENTENCES,
+  ...STEP_SENTENCES,
+  ...TRIAL_SENTENCES,
+} satisfies { readonly [C in FindingCode]: unknown };
+
+/** A finding as a sentence in the reader's units. */
+export function say({ code, facts }: Finding, reader: Reader): string {
+  const sentence = SENTENCES[code] as (facts: unknown, reader: Reader) => string;
+  return sentence(
+    written(facts, reader, (inside) => say(inside, reader)),
+    reader,
+  );
+}

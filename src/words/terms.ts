@@ -1,0 +1,64 @@
+import type { PinionJoint } from '@/core/car/document/heat';
+import type { ScrewKind } from '@/core/car/document/parts';
+import type { End } from '@/core/car/document/suspension';
+import type { LoadedPart } from '@/core/worked/parts/partStrength';
+import type { CaseLimit } from '@/core/worked/heat/enduranceOfBuild';
+import type { PeakCause } from '@/core/worked/drive/peakTorque';
+
+/** Where a peak torque comes from. */
+export const TORQUE_BY: Readonly<Record<PeakCause, string>> = {
+  stall: 'the motor’s stall',
+  currentLimit: 'the current limit',
+  clutch: 'the slip clutch',
+  grip: 'the grip of the driven tyres',
+  run: 'full throttle at speed',
+  landing: 'a landing on one wheel',
+};
+
+/** What keeps the pinion on its shaft. */
+export const PINION_HELD_BY: Readonly<Record<PinionJoint, string>> = {
+  screw: 'a set screw',
+  hotGlue: 'hot glue',
+  cyanoacrylate: 'instant glue',
+  epoxy: 'epoxy',
+  retainingCompound: 'retaining compound',
+  printed: 'its press fit',
+  flat: 'its flat',
+  pin: 'a pin',
+};
+
+export const LOAD_FROM: Readonly<Record<LoadedPart['from'], string>> = {
+  own: 'the force given',
+  all: 'all that pulls at it',
+  landingFourWheels: 'a landing on four wheels',
+  landingOneWheel: 'a landing on one wheel',
+  noseCrash: 'a crash on the nose',
+  curbStrike: 'a kerb',
+  corneringVerticalFront: 'cornering, weight in front',
+  corneringVerticalRear: 'cornering, weight at the rear',
+  corneringLateralFront: 'cornering, front grip',
+  corneringLateralRear: 'cornering, rear grip',
+  brakingFront: 'braking in front',
+  brakingRear: 'braking at the rear',
+  tieRod: 'the stalled servo',
+  driveshaft: 'the drive',
+};
+
+export const SCREW_TERMS: Readonly<Record<ScrewKind, string>> = {
+  screwInPlastic: 'screws into the plastic',
+  nutTrap: 'trapped nuts',
+  heatSetInsert: 'heat-set inserts',
+  throughBolt: 'through bolts',
+};
+
+export const END_TERMS: Readonly<Record<End, string>> = { front: 'Front', rear: 'Rear' };
+
+export const CHARGE_TERMS = { full: 'charged', low: 'low' } as const;
+
+/** What is at its limit of temperature first. */
+export const CASE_LIMIT_OF: Readonly<Record<CaseLimit['of'], string>> = {
+  pinion: 'the pinion softens on its shaft at',
+  glue: 'the pinion’s glue softens at',
+  mount: 'the motor mount softens at',
+  motor: 'the motor itself is limited to',
+};

@@ -1,0 +1,206 @@
+import { inSentence } from '@/core/base/units/words';
+import { PINION_HELD_BY, TORQUE_BY } from '../terms';
+import type { Workings } from '../write';
+import { workingHeat } from './heat';
+import { workingLaunch, workingResistance, workingTopSpeed } from './motion';
+
+const SHIGLEY = 'Shigley, Mechanical Engineering Design';
+
+export const DRIVE_WORKINGS: Workings<'drive'> = {
+  'drive.launch': workingLaunch,
+  'drive.topSpeed': workingTopSpeed,
+  'drive.resistance': workingResistance,
+  'drive.heat': workingHeat,
+  'drive.rotation': (paths) =>
+    paths.map(({ axle, rolls, stages, ratio }) => ({
+      label: `${axle} axle, rolls ${rolls}`,
+      formula: stages
+        .map(({ kind, pinionTeeth, wheelTeeth }) =>
+          pinionTeeth ? `${kind} ${wheelTeeth}/${pinionTeeth}` : kind,
+        )
+        .join(' · '),
+      value: ratio,
+      quantity: 'ratio' as const,
+      source: 'Norton, Design of Machinery, ch. 9',
+    })),
+};
+
+export const GEAR_WORKINGS: Workings<'gears'> = {
+  'gears.mesh': ({ moduleMm, pinion, wheel, backlashMm, centreDistanceMm, contactRatio }, { q }) => [
+    {
+      label: 'Centre distance',
+      formula: `${q(moduleMm, 'fitMm')} · (${pinion} + ${wheel})/2${backlashMm ? `, opened by ${q(backlashMm, 'fitMm')} of backlash along the line of action` : ''}`,
+      value: centreDistanceMm,
+      quantity: 'fitMm',
+      source: 'ISO 21771',
+    },
+    {
+      label: 'Contact ratio',
+      formula: 'length of the line of action between the tip circles over the base pitch',
+      value: contactRatio,
+      quantity: 'coefficient',
+      source: `${SHIGLEY}, ch. 13`,
+    },
+  ],
+  'gears.tooth': (facts, { q, n }) => {
+    const { candidates, by, torqueNm, teeth, moduleMm, faceWidthMm, strengthMpa, softeningC, temperatureC } =
+      facts;
+    const { tangentialForceN, dynamicFactor, lewisY, bendingStressMpa, allowableMpa } = facts.bending;
+    return [
+      {
+        label: 'Torque at the motor’s shaft',
+        formula: Object.entries(candidates)
+          .map(([one, nm]) => `${TORQUE_BY[one as keyof typeof TORQUE_BY]} ${q(nm, 'torqueNm')}`)
+          .join(', '),
+      },
+      {
+        label: 'Torque on the gear',
+        formula: `from ${TORQUE_BY[by]}`,
+        value: torqueNm,
+        quantity: 'torqueNm',
+      },
+      {
+        label: 'Force at the pitch circle',
+        formula: `2·T/d, d = ${q(moduleMm, 'fitMm')} · ${teeth}`,
+        value: tangentialForceN,
+        quantity: 'forceN',
+      },
+      {
+        label: 'Bending at the root',
+        formula: `${q(tangentialForceN, 'forceN')} · 1.5 · ${n(dynamicFactor)}/(${q(faceWidthMm, 'fitMm')} · ${q(moduleMm, 'fitMm')} · ${n(lewisY)})`,
+        value: bendingStressMpa,
+        quantity: 'stressMpa',
+        source: `${SHIGLEY}, ch. 14 (Lewis, Barth)`,
+      },
+      {
+        label: 'Allowed',
+        formula: `${q(strengthMpa, 'stressMpa')}, straight down to nothing from ${q(23, 'temperatureC')} to ${q(softeningC, 'temperatureC')}, at ${q(temperatureC, 'temperatureC')}`,
+        value: allowableMpa,
+        quantity: 'stressMpa',
+      },
+    ];
+  },
+  'gears.wear': ({ forceN, pitchLineMps, wearMmPerHour, wearMm3PerNm, moduleMm, hours }, { q, n }) => [
+    {
+      label: 'Mean load',
+      formula: `${q(forceN, 'forceN')} at ${q(pitchLineMps, 'speedMps')} at the pitch circle, from the RMS current and the mean speed of the pack`,
+    },
+    {
+      label: 'Wear',
+      formula: `${q(wearMmPerHour, 'fitMm')} per hour at ${n(wearMm3PerNm * 1e6)} · 10⁻⁶ mm³/Nm`,
+      source: 'VDI 2736-2',
+    },
+    {
+      label: 'Until a fifth of the module is gone',
+      formula: `${q(0.2 * moduleMm, 'fitMm')} / ${q(wearMmPerHour, 'fitMm')} per hour`,
+      value: hours,
+      quantity: 'hours',
+    },
+  ],
+};
+
+export const JOINT_WORKINGS: Workings<'joint'> = {
+  'joint.pinion': ({ by, demandNm, temperatureC, joint, boreMm, carriesNm }, { q }) => [
+    {
+      label: 'Needed',
+      formula: `the largest torque at one motor’s shaft, from ${TORQUE_BY[by]}`,
+      value: demandNm,
+      quantity: 'torqueNm',
+    },
+    {
+      label: 'Temperature',
+      formula: 'peak of the motor’s case over a pack',
+      value: temperatureC,
+      quantity: 'temperatureC',
+    },
+    {
+      label: 'Carries',
+      formula: `${PINION_HELD_BY[joint]} on a shaft of ${q(boreMm, 'fitMm')}`,
+      value: carriesNm,
+      quantity: 'torqueNm',
+      source: `${SHIGLEY}, ch. 3-16 and 7`,
+    },
+  ],
+  'joint.wheel': ({ by, demandNm, strengthMpa, acrossFlatsMm, lengthMm, carriesNm }, { q }) => [
+    { label: 'Needed', formula: `one wheel, from ${TORQUE_BY[by]}`, value: demandNm, quantity: 'torqueNm' },
+    {
+      label: 'Carries',
+      formula: `${q(strengthMpa, 'stressMpa')} · (${q(acrossFlatsMm, 'fitMm')})² · ${q(lengthMm, 'fitMm')} / 6, less by heat`,
+      value: carriesNm,
+      quantity: 'torqueNm',
+      source: 'triangular pressure on six flats, by equilibrium',
+    },
+  ],
+};
+
+export const SHAFT_WORKINGS: Workings<'shaft'> = {
+  'shaft.strength': (facts, { q }) => {
+    const { forceN, overhangMm, torqueNm, bendingMpa, shearMpa, vonMisesMpa, strengthMpa } = facts;
+    return [
+      {
+        label: 'Bending',
+        formula: `32·M/(π·d³), M = ${q(forceN, 'forceN')} · ${q(overhangMm, 'lengthMm')}`,
+        value: bendingMpa,
+        quantity: 'stressMpa',
+      },
+      {
+        label: 'Torsion',
+        formula: `16·T/(π·d³), T = ${q(torqueNm, 'torqueNm')}`,
+        value: shearMpa,
+        quantity: 'stressMpa',
+      },
+      {
+        label: 'Together',
+        formula: `√(σ² + 3·τ²), limit ${q(strengthMpa, 'stressMpa')}`,
+        value: vonMisesMpa,
+        quantity: 'stressMpa',
+        source: `${SHIGLEY}, ch. 7`,
+      },
+    ];
+  },
+  'shaft.whirl': ({ diameterMm, boreMm, spanMm, material, whirlRpm, maxRpm }, { q }) => [
+    {
+      label: 'Whirl',
+      formula: `60·(π/2)·√(E·I/(μ·L⁴)), ${q(diameterMm, 'fitMm')}${boreMm ? ` bored ${q(boreMm, 'fitMm')}` : ''} over ${q(spanMm, 'lengthMm')} in ${inSentence(material)}`,
+      value: whirlRpm,
+      quantity: 'rpm',
+      source: `${SHIGLEY}, ch. 7 (Rayleigh)`,
+    },
+    {
+      label: 'Fastest',
+      formula: 'no-load speed of the motor over the stages before it',
+      value: maxRpm,
+      quantity: 'rpm',
+    },
+  ],
+};
+
+export const TYRE_WORKINGS: Workings<'tyre'> = {
+  'tyre.burst': ({ rpm, growthPct, by, limitRpm, ring, margin }) => [
+    {
+      label: 'Wheel in the air',
+      formula: 'no-load speed of the motor over the ratio',
+      value: rpm,
+      quantity: 'rpm',
+    },
+    {
+      label: 'Growth',
+      formula: 'r = r₀·(1 + ρ·ω²·r²/E), the smaller root',
+      value: growthPct,
+      quantity: 'percent',
+      source: 'Timoshenko, Strength of Materials, part II (rotating ring)',
+    },
+    {
+      label: by === 'burst' ? 'Bursts at' : 'Runs away at',
+      formula: `${ring}, typical figures`,
+      value: limitRpm,
+      quantity: 'rpm',
+    },
+    {
+      label: 'Margin',
+      formula: 'the lesser of strength over hoop stress and the square of the speeds’ ratio',
+      value: margin,
+      quantity: 'coefficient',
+    },
+  ],
+};
