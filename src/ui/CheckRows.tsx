@@ -1,10 +1,9 @@
 'use client';
 
-import { effectText, remedyText, whyOf } from '@/words/checkWords';
+import { effectText, readingOf, remedyText, whyOf } from '@/words/checkWords';
 import { checkTitle } from '@/words/checks/names';
 import { stepsOf } from '@/words/workings';
 import type { Check, Remedy } from '@/core/verdict/engine/check';
-import { formatQuantity } from '@/core/base/units/formatQuantity';
 import { MarginBar } from './MarginBar';
 import { useReader } from './reader';
 import { StateMark } from './StateMark';
@@ -83,15 +82,16 @@ function CheckRow({ check, locked, onApply, onTry }: { check: Check } & Omit<Che
 
 function Reading({ check }: { check: Check }) {
   const { reader } = useReader();
-  if (check.value === undefined) return <span className="reading quiet">—</span>;
-  const { number, unit } = formatQuantity(check.value, check.quantity, reader);
-  const limit =
-    check.limit === undefined ? '' : ` of ${formatQuantity(check.limit, check.quantity, reader).number}`;
+  const reading = readingOf(check, reader);
+  if (!reading) return <span className="reading quiet">—</span>;
+  const { number, unit, against } = reading;
   return (
     <span className="reading">
       {number}
       <small>
-        {limit} {unit}
+        {' '}
+        {unit}
+        {against ? `, ${against}` : ''}
       </small>
     </span>
   );

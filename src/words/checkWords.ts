@@ -1,5 +1,6 @@
 import type { Reader } from '@/core/base/units/formatQuantity';
 import { formatQuantity } from '@/core/base/units/formatQuantity';
+import { inSentence } from '@/core/base/units/words';
 import { describeExchange } from '@/core/car/labels/describe';
 import type { Check, Remedy, Standing } from '@/core/verdict/engine/check';
 import { checkTitle } from './checks/names';
@@ -21,18 +22,51 @@ export const checkSentence = (
 
 const MOST_EXCHANGES = 3;
 
-/** A remedy by what it exchanges: label, what it is, what it becomes. */
-export function remedyText({ says, exchanges }: Pick<Remedy, 'says' | 'exchanges'>, reader: Reader): string {
+/** A remedy by what it exchanges: label, what it is, what it becomes; its owner once, or not at all where the page names it. */
+export function remedyText(
+  { says, exchanges }: Pick<Remedy, 'says' | 'exchanges'>,
+  reader: Reader,
+  { owner = true }: { owner?: boolean } = {},
+): string {
   if (says) return say(says, reader);
-  const told = exchanges.map((exchange) => describeExchange(exchange, reader));
-  const shown = told
-    .slice(0, MOST_EXCHANGES)
-    .map(({ label, before, after }, at) => `${at === 0 ? label : lowered(label)} ${before} → ${after}`);
-  return `${shown.join(', ')}${told.length > MOST_EXCHANGES ? ` and ${told.length - MOST_EXCHANGES} more` : ''}`;
+  const shown = exchanges.slice(0, MOST_EXCHANGES).map((exchange, at) => {
+    const before = exchanges[at - 1];
+    const same = before && before.of === exchange.of && before.stage === exchange.stage;
+    const named = owner && !same ? exchange : { path: exchange.path, from: exchange.from, to: exchange.to };
+    const { label, ...values } = describeExchange(named, reader);
+    return `${at === 0 ? label : inSentence(label)} ${exchanged(values)}`;
+  });
+  const more = exchanges.length - shown.length;
+  return `${shown.join(', ')}${more > 0 ? ` and ${more} more` : ''}`;
 }
 
-const lowered = (label: string) =>
-  /^[A-Z][A-Z0-9]/.test(label) ? label : label.charAt(0).toLowerCase() + label.slice(1);
+/** Two values with an arrow between them, a unit that both have said once. */
+function exchanged({ before, after }: { before: string; after: string }): string {
+  const unit = /\u00a0\S+$/.exec(after)?.[0];
+  return `${unit && before.endsWith(unit) ? before.slice(0, -unit.length) : before} → ${after}`;
+}
+
+/** What a check reads: its figure, and what that is held against. */
+export interface CheckReading {
+  readonly number: string;
+  readonly unit: string;
+  /** `needs 3.25 N` of a minimum, `limit 3 A` of a maximum; empty where neither is. */
+  readonly against: string;
+}
+
+export function readingOf(
+  { value, limit, quantity, kind }: Pick<Check, 'value' | 'limit' | 'quantity' | 'kind'>,
+  reader: Reader,
+): CheckReading | undefined {
+  if (value === undefined) return undefined;
+  const { number, unit } = formatQuantity(value, quantity, reader);
+  const word = { floor: 'needs', ceiling: 'limit', band: '' }[kind];
+  return {
+    number,
+    unit,
+    against: limit === undefined || word === '' ? '' : `${word} ${valueOf(limit, { quantity }, reader)}`,
+  };
+}
 
 /** What a remedy does to its check. */
 export function effectText(

@@ -62,3 +62,9 @@ export const CASE_LIMIT_OF: Readonly<Record<CaseLimit['of'], string>> = {
   mount: 'the motor mount softens at',
   motor: 'the motor itself is limited to',
 };
+export const CASE_LIMIT_LABEL: typeof CASE_LIMIT_OF = {
+  pinion: 'pinion on its shaft softens',
+  glue: 'pinion’s glue softens',
+  mount: 'motor mount softens',
+  motor: 'limit of the motor',
+};

@@ -121,6 +121,7 @@ describe('calc', () => {
       'column.check',
       'drive.endurance',
       'drive.run',
+      'drive.standstill',
       'drive.sweep',
       'drivetrain.differential',
       'drivetrain.rotation',

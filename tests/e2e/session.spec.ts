@@ -86,7 +86,7 @@ test('a remedy goes into the build, clears the check, and is undone', async ({ p
   const check = page.locator('[data-check="drive.speed"]');
   await expect(check).toHaveAttribute('data-state', 'over');
   await check
-    .getByRole('button', { name: /^Pinion 10 to/ })
+    .getByRole('button', { name: /pinion teeth 10 → / })
     .first()
     .click();
   await expect(check).not.toHaveAttribute('data-state', 'over');

@@ -15,11 +15,18 @@ import type {
   Thresholds,
 } from './engine/check';
 import { finding } from '../base/finding';
+import { SEGMENTS, SIDES } from './engine/segments';
 import { CHECKS, FAMILIES } from './registry';
+
+const placeOf = ({ at: { segment, side } }: Pick<CheckRecord, 'at'>) =>
+  SEGMENTS.indexOf(segment) * 100 + (SIDES[segment] as readonly string[]).indexOf(side);
+
+/** In the order of the segments and their sides. */
+const ORDERED = [...CHECKS].sort((a, b) => placeOf(a) - placeOf(b));
 
 /** The checks of every build, and those of the rails, loads, aids and parts that this one has. */
 const recordsOf = (document: BuildDocument): readonly CheckRecord[] => [
-  ...CHECKS,
+  ...ORDERED,
   ...FAMILIES.flatMap((family) => family.of(document)),
 ];
 
@@ -201,6 +208,9 @@ function remediesFor(
     }));
 }
 
+/** Gains below these are none, and not worth an exchange. */
+const [LEAST_GAIN, WORTH_SAYING] = [1e-6, 0.01];
+
 /** How far a figure without a margin is from what it should be. */
 const gapOf = ({ value = 0, limit = 0 }: Pick<Check, 'value' | 'limit'>) => Math.abs(limit - value);
 
@@ -210,7 +220,9 @@ const gainOf = (before: Check, after: Check) =>
     : ORDER[after.state] - ORDER[before.state] || gapOf(before) - gapOf(after);
 
 const helps = (before: Check, after: Check) =>
-  ORDER[after.state] >= ORDER[before.state] && after.state !== 'unknown' && gainOf(before, after) > 1e-9;
+  ORDER[after.state] >= ORDER[before.state] &&
+  after.state !== 'unknown' &&
+  gainOf(before, after) > Math.max(LEAST_GAIN, WORTH_SAYING * Math.abs(before.margin ?? 0));
 
 interface Tried {
   proposal: Proposal;

@@ -89,7 +89,7 @@ export const marshHareA: BuildDocument = {
       { id: 'receiver', areaMm2: 0.25, plug: 'servo plug, three pins', socket: 'servo plug, three pins' },
       { id: 'servo', areaMm2: 0.25, plug: 'servo plug, three pins', socket: 'servo plug, three pins' },
     ],
-    radio: { transmitter: transmitter('transmitter-3'), awayM: 90 },
+    radio: { transmitter: transmitter('transmitter-3'), awayM: 60 },
   },
   chassis: {
     wheelbaseMm: 285,

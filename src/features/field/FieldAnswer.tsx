@@ -1,3 +1,4 @@
+import { wheelTurned } from '@/words/checks/field';
 import { gapOf, type Measured } from '@/core/worked/field/measured';
 import {
   isTimed,
@@ -32,7 +33,7 @@ export function FieldAnswer({ shown, last }: { shown: ShownRun | undefined; last
       <h1 className="answer" data-testid="field-answer">
         {RUN_KIND_NAMES[last.kind]}:{' '}
         {wrong.length > 0 ? (
-          <span className="figure over">{wrong.join(', ')}</span>
+          <span className="figure over">{wrong.map(wheelTurned).join(', ')}</span>
         ) : (
           reportWords(last, reader) || 'logged'
         )}

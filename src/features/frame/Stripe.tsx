@@ -1,5 +1,6 @@
 'use client';
 
+import { readingOf } from '@/words/checkWords';
 import { checkShort } from '@/words/checks/names';
 import { needName, needNames } from '@/words/needs';
 import Link from 'next/link';
@@ -7,7 +8,7 @@ import { usePathname } from 'next/navigation';
 import { useEffect, useRef } from 'react';
 import { SEGMENTS } from '@/core/verdict/engine/segments';
 import { type SegmentState, stripeOf } from '@/core/verdict/stripe';
-import { formatQuantity, type Reader } from '@/core/base/units/formatQuantity';
+import type { Reader } from '@/core/base/units/formatQuantity';
 import { useReader } from '@/ui/reader';
 import { StateMark } from '@/ui/StateMark';
 import { STATE_WORDS } from '@/words/states';
@@ -50,20 +51,18 @@ export function Stripe() {
   );
 }
 
-/** Letters that a segment has room for, without the unit. */
-const LONGEST = 22;
+/** Letters that a segment has room for. */
+const LONGEST = 28;
 
 function wordsOf({ state, check, needs }: SegmentState, reader: Reader): string {
   if (!check) return 'not worked out yet';
   if (check.value === undefined)
     return state === 'unknown'
-      ? `${checkShort(check)} needs ${needs[0] ? needName(needs[0]) : 'more'}`
+      ? needs[0]
+        ? `${checkShort(check)} needs ${needName(needs[0])}`
+        : `${checkShort(check)} being worked out`
       : `${STATE_WORDS[state]}: ${checkShort(check)}`;
-  const { number, unit } = formatQuantity(check.value, check.quantity, reader);
-  const limit =
-    check.limit === undefined || check.kind === 'band'
-      ? ''
-      : ` of ${formatQuantity(check.limit, check.quantity, reader).number}`;
-  const words = `${STATE_WORDS[state]}: ${checkShort(check)} ${number}`;
-  return `${words}${words.length + limit.length > LONGEST ? '' : limit} ${unit}`;
+  const { number, unit, against } = readingOf(check, reader)!;
+  const words = `${STATE_WORDS[state]}: ${checkShort(check)} ${number} ${unit}`;
+  return against && words.length + against.length <= LONGEST ? `${words}, ${against}` : words;
 }

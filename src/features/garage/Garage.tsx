@@ -1,5 +1,6 @@
 'use client';
 
+import { readingOf } from '@/words/checkWords';
 import { checkShort } from '@/words/checks/names';
 import { glanceWords } from '@/words/stepWords';
 import Link from 'next/link';
@@ -7,7 +8,7 @@ import { useRouter } from 'next/navigation';
 import { Suspense, useMemo, useState } from 'react';
 import { ErrorBoundary } from 'react-error-boundary';
 import type { GarageCar } from '@/core/advice/garage';
-import { formatQuantity, formatText, formatWithError } from '@/core/base/units/formatQuantity';
+import { formatText, formatWithError } from '@/core/base/units/formatQuantity';
 import { PlanSketch } from '@/ui/PlanSketch';
 import { useReader } from '@/ui/reader';
 import { StateMark } from '@/ui/StateMark';
@@ -194,15 +195,11 @@ function TightestWords({ car }: { car: GarageCar }) {
         <StateMark state={check.state} /> {STATE_WORDS[check.state]}: {checkShort(check)}
       </>
     );
-  const { number, unit } = formatQuantity(check.value, check.quantity, reader);
-  const limit =
-    check.limit === undefined || check.kind === 'band'
-      ? ''
-      : ` of ${formatQuantity(check.limit, check.quantity, reader).number}`;
+  const { number, unit, against } = readingOf(check, reader)!;
   return (
     <>
-      <StateMark state={check.state} /> {STATE_WORDS[check.state]}: {checkShort(check)} {number}
-      {limit} {unit}
+      <StateMark state={check.state} /> {STATE_WORDS[check.state]}: {checkShort(check)} {number} {unit}
+      {against ? `, ${against}` : ''}
     </>
   );
 }

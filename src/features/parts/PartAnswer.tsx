@@ -56,7 +56,10 @@ export function PartAnswer({ weakest }: { weakest: Check | undefined }) {
         <p className="quiet" style={{ marginTop: 4 }} data-testid="part-remedies">
           Best against it:{' '}
           {remedies
-            .map((remedy) => `${remedyText(remedy, reader)} (${effectText(weakest, remedy, reader)})`)
+            .map(
+              (remedy) =>
+                `${inSentence(remedyText(remedy, reader, { owner: false }))} (${effectText(weakest, remedy, reader)})`,
+            )
             .join(', or ')}
           .
         </p>

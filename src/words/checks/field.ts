@@ -1,5 +1,6 @@
 import { RUN_KIND_NAMES } from '@/core/car/records/records';
 import type { Wheel } from '@/core/car/records/report';
+import type { WrongWheel } from '@/core/worked/field/wrongWheels';
 import type { Wish } from '@/core/verdict/field/owedRuns.check';
 import { inSentence } from '@/core/base/units/words';
 import { counted, partsListed } from '../lists';
@@ -19,6 +20,10 @@ export const WHEEL_NAMES: Readonly<Record<Wheel, string>> = {
   rearRight: 'rear right',
 };
 
+/** What a wheel did that does not turn forward. */
+export const wheelTurned = ({ wheel, turned }: WrongWheel): string =>
+  `${WHEEL_NAMES[wheel]} ${turned === 'still' ? 'stands still' : 'turns backward'}`;
+
 const GOAL = {
   proven: 'proven',
   open: 'not proven either way; drive it more often',
@@ -30,7 +35,7 @@ export const FIELD_SENTENCES: Sentences<'field'> = {
   'field.goal': ({ speed, error, wish, runs, is }) =>
     `${speed} ± ${error} over ${counted(runs, 'timed run')}, needs ${wish}: ${GOAL[is]}.`,
   'field.band.wheels': ({ wheels }) =>
-    `On the bench ${wheels.map(({ wheel, turned }) => `${WHEEL_NAMES[wheel]} ${turned === 'still' ? 'stands still' : 'turns backward'}`).join(', ')}: look at bevels and motor leads before it drives.`,
+    `On the bench ${wheels.map(wheelTurned).join(', ')}: look at bevels and motor leads before it drives.`,
   'field.band': ({ runs, kind, at, off, slower, sigmas, outside }) => {
     const said = `${RUN_KIND_NAMES[kind]} of ${at.slice(0, 10)} is ${off} ${slower ? 'slower' : 'faster'} than predicted, ${sigmas} joint standard deviations off`;
     return outside

@@ -46,7 +46,10 @@ function ownerOf(path: Path, before: BuildDocument, after: BuildDocument): Pick<
   }
   const owner = path.slice(0, 3);
   const item = (valueAt(after, owner) ?? valueAt(before, owner)) as { name?: string } | undefined;
-  return path[3] === 'name' || item?.name === undefined ? {} : { of: item.name };
+  if (path[3] === 'name') return {};
+  // a component of the build's own has a name only once it was given one
+  const name = item?.name ?? (path[1] === 'bodies' ? path[2] : undefined);
+  return name === undefined ? {} : { of: name };
 }
 
 /** A nameless bag that is new or gone, and a thing that kept its name, field by field. */

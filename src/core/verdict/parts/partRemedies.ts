@@ -16,6 +16,8 @@ const MORE_PERIMETERS = 2;
 const ROUNDER = 3;
 const WANTED_MARGIN = 2;
 const DEEPER = 1.5;
+/** A part is made no thicker than this many times: then it is another part. */
+const MOST_TIMES = 4;
 
 /** What would help a part: turned on the bed, thicker, flanged, of another material, filled, or its screws held otherwise. */
 export function partRemedies(part: Part, worst: LoadedPart): Proposal[] {
@@ -87,7 +89,7 @@ function turnedAndThicker(
   const { inPlaneStrengthMpa, interlayerStrengthMpa = inPlaneStrengthMpa } = material!;
   const along = (worst.margin * inPlaneStrengthMpa) / interlayerStrengthMpa;
   const next = Math.ceil((heightMm * Math.sqrt(WANTED_MARGIN / along)) / STEP_MM) * STEP_MM;
-  return next <= heightMm
+  return next <= heightMm || next > MOST_TIMES * heightMm
     ? []
     : [
         {
@@ -106,21 +108,14 @@ function thicker({ kind, shape }: Part, worst: LoadedPart, at: At): Proposal[] {
       : heightMm * THICKER;
   const next = Math.ceil(wanted / STEP_MM) * STEP_MM;
   const sideways = worst.load?.bends === 'sideways' && shape!.widthMm !== undefined;
+  const sound = sideways || next <= MOST_TIMES * heightMm;
   const wide = sideways ? Math.ceil((shape!.widthMm! * THICKER) / STEP_MM) * STEP_MM : 0;
   return [
     ...(sideways
-      ? [
-          {
-            patch: [{ path: at('shape', 'widthMm'), value: wide }],
-            cost: 2 as const,
-          },
-        ]
-      : [
-          {
-            patch: [{ path: at('shape', 'heightMm'), value: next }],
-            cost: 2 as const,
-          },
-        ]),
+      ? [{ patch: [{ path: at('shape', 'widthMm'), value: wide }], cost: 2 as const }]
+      : sound
+        ? [{ patch: [{ path: at('shape', 'heightMm'), value: next }], cost: 2 as const }]
+        : []),
     ...(profile === 'plate' && as === 'beam' && PLATES.includes(kind)
       ? [
           {

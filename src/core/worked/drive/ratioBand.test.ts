@@ -49,7 +49,7 @@ describe('the band of ratios', () => {
       );
       const said = {
         stalls: 'drive.moves',
-        cooks: 'drive.heat',
+        hot: 'drive.heat',
         slow: 'drive.speed',
         late: 'drive.time',
         empty: 'brief.charge',
@@ -69,28 +69,27 @@ describe('the band of ratios', () => {
     }
   });
 
-  it('says in words what is wrong with the present ratio', () => {
-    expect(bandOf(at(16)).words).toMatch(/Short and cold.*Go longer/);
-    expect(bandOf(at(10)).words).toMatch(/Meets the wish/);
+  it('decides as the check of the ratio does', () => {
+    expect(bandOf(at(16)).decision).toMatchObject({ by: 'missed', way: 'longer' });
+    expect(bandOf(at(10)).decision).toMatchObject({ by: 'meets', state: 'clear' });
     const hot = bandOf(
       at(1.4, [{ path: ['brief', 'surfaces', 'asphalt', 'rollingResistance'], value: 0.2 }]),
     );
-    expect(hot.present.verdict).toBe('cooks');
-    expect(hot.words).toMatch(/Long and hot.*Go shorter/);
+    expect(hot.present.verdict).toBe('hot');
     const weak = bandOf(
       at(1, [
         { path: ['brief', 'surfaces', 'asphalt', 'rollingResistance'], value: 0.9 },
         { path: ['drive', 'motor', 'resistanceMilliOhm'], value: 3000 },
       ]),
     );
-    expect(weak.words).toMatch(/Stalled/);
+    expect(weak.decision).toMatchObject({ by: 'stalls', way: 'shorter' });
     const slippery = bandOf(
       at(10, [
         { path: ['brief', 'surfaces', 'asphalt', 'mu'], value: 0.05 },
         { path: ['brief', 'targetMps'], value: 10 },
       ]),
     );
-    expect(slippery.words).toMatch(/Grip-limited/);
+    expect(slippery.decision).toMatchObject({ by: 'gripAtSpeed', state: 'clear' });
   });
 
   it('is narrower where the motor is held by a soft glue', () => {

@@ -3,12 +3,12 @@ import type { BuildDocument } from '../../car/document/document';
 import { simulateEndurance } from '../../physics/heat/endurance';
 import type { EnduranceInput } from '../../physics/heat/enduranceDefinition';
 import { enduranceInputOf } from '../heat/enduranceOfBuild';
-import { bearsCells } from '../exchange/otherPack';
+import { type RatioDecision, ratioVerdict } from './ratioVerdict';
 import type { Assembled } from '../../base/assembled';
 import { driveRun } from '../../physics/motion/run';
 
 /** What a ratio comes to, the graver before the lesser; a car that tops out under the wish with the motor hardly loaded is slow, hot or not. */
-export const RATIO_VERDICTS = ['stalls', 'cooks', 'slow', 'late', 'empty', 'meets'] as const;
+export const RATIO_VERDICTS = ['stalls', 'hot', 'slow', 'late', 'empty', 'meets'] as const;
 export type RatioVerdict = (typeof RATIO_VERDICTS)[number];
 
 export interface RatioPoint {
@@ -30,7 +30,8 @@ export interface RatioBand {
   /** From long (few motor turns) to short, side by side. */
   readonly stretches: readonly RatioStretch[];
   readonly points: readonly RatioPoint[];
-  readonly words: string;
+  /** Whether the present ratio is at fault; left out while there is no wish. */
+  readonly decision?: RatioDecision;
 }
 
 interface Wish {
@@ -67,19 +68,13 @@ export function ratioBand(document: BuildDocument, surface: ChosenSurface): Asse
   while (from > LEAST_RATIO && at(from).verdict === 'meets') from /= 1.5;
   const points = Array.from({ length: GRID }, (_, i) => at(from * (to / from) ** (i / (GRID - 1))));
   const stretches = stretchesOf(points, at);
-  const battery = document.power.battery;
   return {
     ok: true,
     value: {
       present,
       stretches,
       points,
-      words: wordsOf(
-        present,
-        wish,
-        stretches,
-        battery !== undefined && bearsCells(document, battery.cells + 1),
-      ),
+      ...(targetMps === undefined ? {} : { decision: ratioVerdict(input, targetMps) }),
     },
   };
 }
@@ -100,7 +95,7 @@ function pointAt(input: EnduranceInput, wish: Wish, ratio: number): RatioPoint {
     pack.endedBy === 'stalled'
       ? 'stalls'
       : pack.endedBy === 'winding' || pack.endedBy === 'case'
-        ? 'cooks'
+        ? 'hot'
         : top < wish.speedMps
           ? 'slow'
           : wish.timeS !== undefined && (run.timeToDistanceS ?? Infinity) > wish.timeS
@@ -138,29 +133,4 @@ export function meetingStretch(stretches: readonly RatioStretch[]): RatioStretch
   return stretches
     .filter(({ verdict }) => verdict === 'meets')
     .sort((a, b) => b.to / b.from - a.to / a.from)[0];
-}
-
-function wordsOf(
-  { verdict, share, gripLimited, ratio }: RatioPoint,
-  wish: Wish,
-  stretches: readonly RatioStretch[],
-  bearsMore: boolean,
-): string {
-  const meets = meetingStretch(stretches);
-  const way = meets && ratio > meets.to ? ' Go longer.' : meets && ratio < meets.from ? ' Go shorter.' : '';
-  if (verdict === 'stalls') return `Stalled: it cannot move its own weight.${way || ' Go shorter.'}`;
-  if (verdict === 'cooks')
-    return `Long and hot: the motor cooks before the pack is empty.${way || ' Another motor, more cooling or an easier drive is needed.'}`;
-  if (verdict === 'slow' && gripLimited)
-    return 'Grip-limited: the tyres set the top speed, so more motor is wasted on this surface.';
-  if (verdict === 'slow' && share > COLD_SHARE)
-    return `Short and cold: the motor runs near its no-load speed and could pull more gear.${way}`;
-  if (verdict === 'slow')
-    return `Too little motor: it is dragged down before the wish is reached.${way || (bearsMore ? ' A stronger motor or a cell more is needed.' : ' A stronger motor is needed.')}`;
-  if (verdict === 'late') return `Fast enough, but late off the line.${way}`;
-  if (verdict === 'empty')
-    return `The wish for speed is met, and the pack is empty before ${wish.minutes} minutes are over.${way || ' A larger pack is needed.'}`;
-  return share > COLD_SHARE
-    ? 'Meets the wish with the motor hardly loaded.'
-    : 'Meets the wish, and stays cool.';
 }

@@ -7,7 +7,7 @@ import { calibrationFor, type HeatReading } from '@/core/car/document/heat';
 import { caseLimitOf } from '@/core/worked/heat/enduranceOfBuild';
 import type { HeatOfBuild, TriedWhatIf } from '@/core/worked/heat/heatOf';
 import { heatFacts } from '@/core/worked/heat/heatFacts';
-import { CASE_LIMIT_OF } from '@/words/terms';
+import { CASE_LIMIT_LABEL, CASE_LIMIT_OF } from '@/words/terms';
 import { workingHeat } from '@/words/workings/heat';
 import { formatText } from '@/core/base/units/formatQuantity';
 import { LineChart } from '@/ui/charts/LineChart';
@@ -155,7 +155,7 @@ function HeatCharts({
   const { reader } = useReader();
   const { pack, input } = heat;
   const { limitC, of } = caseLimitOf(document.drive);
-  const what = CASE_LIMIT_OF[of];
+  const what = CASE_LIMIT_LABEL[of];
   const windingLimitC = input.thermal.windingLimitC!;
   const minutesOf = (seconds: readonly number[]) => seconds.map((s) => s / 60);
   const wish = document.brief.runTimeMinutes;
@@ -226,7 +226,7 @@ function HeatCharts({
             },
           ]}
           levels={[
-            { y: limitC, label: `${what.replace('the ', '')}, ${degrees(limitC)}` },
+            { y: limitC, label: `${what}, ${degrees(limitC)}` },
             ...(windingLimitC <= yMax
               ? [{ y: windingLimitC, label: `winding limit, ${degrees(windingLimitC)}`, labelLeft: true }]
               : []),

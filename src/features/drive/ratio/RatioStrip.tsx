@@ -8,7 +8,7 @@ import { useReader } from '@/ui/reader';
 
 const WORDS: Readonly<Record<RatioVerdict, string>> = {
   stalls: 'stalls',
-  cooks: 'cooks',
+  hot: 'too hot',
   slow: 'too slow',
   late: 'late off the line',
   empty: 'pack too small',
@@ -18,7 +18,7 @@ const WORDS: Readonly<Record<RatioVerdict, string>> = {
 const SHORT_WORDS: Readonly<Partial<Record<RatioVerdict, string>>> = { slow: 'never gets there' };
 const INK: Readonly<Record<RatioVerdict, string>> = {
   stalls: 'var(--rust)',
-  cooks: 'var(--rust)',
+  hot: 'var(--rust)',
   slow: 'var(--quiet)',
   late: 'var(--ochre)',
   empty: 'var(--ochre)',
@@ -86,7 +86,7 @@ export function RatioStrip({ bands, from, to }: RatioStripProps) {
                 const [a, b] = [x(one.from), x(one.to)];
                 const words =
                   (index === band.stretches.length - 1 && SHORT_WORDS[one.verdict]) || WORDS[one.verdict];
-                const hot = one.verdict === 'cooks' || one.verdict === 'stalls';
+                const hot = one.verdict === 'hot' || one.verdict === 'stalls';
                 return (
                   <g key={index} data-verdict={one.verdict}>
                     <rect

@@ -1,5 +1,7 @@
 'use client';
 
+import { inSentence } from '@/core/base/units/words';
+import { ratioSentence } from '@/words/ratioSentence';
 import { needNames } from '@/words/needs';
 import { overallRatio } from '@/core/car/document/drive';
 import { applyPatch } from '@/core/base/patch';
@@ -20,7 +22,7 @@ import { Apart } from '../../frame/Guarded';
 
 const MOST_CHOICES = 6;
 
-/** The ratios that meet the wish without cooking, on every surface of the brief, and the teeth that reach them. */
+/** The ratios that meet the wish and stay cool, on every surface of the brief, and the teeth that reach them. */
 export function RatioView() {
   const { document, surface } = useBuild();
   const { surfaces } = document.brief;
@@ -68,11 +70,11 @@ function RatioAnswer({ band, surface }: { band: RatioBand; surface: string }) {
       <CheckFigure check="drive.rotation" title="the ratio" tone={tone}>
         <span data-testid="present-ratio">{ratio(band.present.ratio)} : 1</span>
       </CheckFigure>{' '}
-      on {surface.toLowerCase()}: {band.words.charAt(0).toLowerCase() + band.words.slice(1)}{' '}
+      on {surface.toLowerCase()}: {inSentence(ratioSentence(band, reader))}{' '}
       {meets ? (
         <>
           From <b data-testid="band-from">{ratio(meets.from)}</b> to{' '}
-          <b data-testid="band-to">{ratio(meets.to)} : 1</b> the wish is met without cooking.
+          <b data-testid="band-to">{ratio(meets.to)} : 1</b> the wish is met and the motor stays cool.
         </>
       ) : (
         'No ratio meets the whole wish with this motor and pack: the explorer looks for others.'

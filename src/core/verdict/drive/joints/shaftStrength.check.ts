@@ -33,6 +33,8 @@ declare module '../../../base/finding' {
 /** Margin that a remedy aims at. */
 const AIM = 1.4;
 const ALL = () => true;
+/** A shaft is made no thicker than this many times: then it is another car. */
+const MOST_TIMES = 3;
 /** An axle's bearing is moved no closer than this, mm. */
 const CLOSEST_MM = 4;
 
@@ -88,7 +90,7 @@ export const shaftStrength = defineCheck({
     if (!result.margin) return [];
     const diameter = Math.ceil(2 * shaft.diameterMm! * (AIM / result.margin) ** (1 / 3)) / 2;
     return [
-      ...(diameter > shaft.diameterMm!
+      ...(diameter > shaft.diameterMm! && diameter <= MOST_TIMES * shaft.diameterMm!
         ? [{ patch: [{ path: atShaft(shaft, 'diameterMm'), value: diameter }], cost: 2 as const }]
         : []),
       ...(shaft.kind === 'axle' && shaft.overhangMm! > CLOSEST_MM
