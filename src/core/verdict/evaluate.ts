@@ -220,9 +220,10 @@ const gainOf = (before: Check, after: Check) =>
     : ORDER[after.state] - ORDER[before.state] || gapOf(before) - gapOf(after);
 
 const helps = (before: Check, after: Check) =>
-  ORDER[after.state] >= ORDER[before.state] &&
   after.state !== 'unknown' &&
-  gainOf(before, after) > Math.max(LEAST_GAIN, WORTH_SAYING * Math.abs(before.margin ?? 0));
+  (ORDER[after.state] > ORDER[before.state] ||
+    (after.state === before.state &&
+      gainOf(before, after) > Math.max(LEAST_GAIN, WORTH_SAYING * Math.abs(before.margin ?? 0))));
 
 interface Tried {
   proposal: Proposal;
