@@ -133,7 +133,7 @@ test('the ratio strip names the band, and a pinion from it is taken', async ({ p
   await readyBuild(page, freshName('Ratio'));
   await field(page, 'Stage 1: pinion teeth').fill('10');
   await toTab(page, 'Ratio');
-  await expect(page.getByRole('heading', { level: 1 })).toContainText('short and cold');
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('short: the motor runs');
   const [from, to] = [await numberIn(page, 'band-from'), await numberIn(page, 'band-to')];
   // 8.4 V · 3000 rpm/V on 42 mm passes 30 km/h without load up to 13.3 : 1
   expect(to).toBeLessThan(13.3);

@@ -73,7 +73,7 @@ test('the whole loop by keyboard alone', async ({ page }) => {
   await key(page, 'Control+Shift+Z');
   await expect(speed).not.toHaveText(before);
   await key(page, 'w');
-  await expect(page.getByTestId('working')).toContainText('8.4 V · 3000 rpm/V');
+  await expect(page.getByTestId('working')).toContainText('8.4\u00a0V · 3,000\u00a0rpm/V');
 
   await key(page, 'r');
   await page.waitForURL(/\/A\/field/);

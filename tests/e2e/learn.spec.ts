@@ -139,12 +139,12 @@ test('the next change is ranked, opens its page as a ghost, and begins the next 
   const longer = page
     .getByTestId('next-list')
     .locator('.nextstep')
-    .filter({ hasText: /Pinion 9 to \d+ teeth/ })
+    .filter({ hasText: /pinion teeth 9 → \d+/ })
     .first();
-  const teeth = /Pinion 9 to (\d+)/.exec(await longer.innerText())![1]!;
+  const teeth = /pinion teeth 9 → (\d+)/.exec(await longer.innerText())![1]!;
   await longer.getByRole('button', { name: 'Open the next revision with it' }).click();
   await expect(page.getByRole('textbox', { name: 'Why' })).toHaveValue(
-    new RegExp(`^Pinion 9 to ${teeth} teeth`),
+    new RegExp(`pinion teeth 9 → ${teeth}`),
   );
   await page.getByRole('button', { name: 'Open revision B' }).click();
   await page.waitForURL(/\/B\/drive/);

@@ -19,7 +19,7 @@ test('the whole story: wish, drive, run, failure with its cause, new revision, f
   console.log(`a new build to its predicted top speed: ${((Date.now() - start) / 1000).toFixed(1)} s`);
 
   const speed = page.getByTestId('top-speed');
-  // the motor's no-load speed bounds it: 8.4 V · 3000 rpm/V / 10 turns on 42 mm = 39.9 km/h
+  // the motor's no-load speed bounds it: 8.4 V · 3,000 rpm/V / 10 turns on 42 mm = 39.9 km/h
   const first = Number.parseFloat(await speed.innerText());
   expect(first).toBeGreaterThan(30);
   expect(first).toBeLessThan(39.9);
@@ -38,7 +38,7 @@ test('the whole story: wish, drive, run, failure with its cause, new revision, f
 
   await page.getByRole('button', { name: 'Working of top speed' }).click();
   await expect(page.getByTestId('working')).toContainText('2 · 4.2 V');
-  await expect(page.getByTestId('working')).toContainText('8.4 V · 3000 rpm/V');
+  await expect(page.getByTestId('working')).toContainText('8.4\u00a0V · 3,000\u00a0rpm/V');
 
   await toSegment(page, 'Parts');
   await field(page, 'Name of the part').fill('Main gear');

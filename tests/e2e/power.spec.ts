@@ -27,7 +27,7 @@ test('a shared regulator browns out, and a second one cures it', async ({ page }
   await sharedRegulator(page);
   const receiver = page.locator('[data-check^="power.load:"]').filter({ hasText: 'Receiver, 3 channels' });
   await expect(receiver).toHaveAttribute('data-state', 'over');
-  await expect(page.getByRole('heading', { level: 1 })).toContainText('browns out');
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('Browns out');
   await expect(page.locator('.thing').filter({ hasText: 'Receiver, 3 channels' })).toHaveAttribute(
     'data-state',
     'over',

@@ -171,7 +171,7 @@ test('a part too large for the bed is named, stood up or split into closed halve
   await expect(page.getByRole('region', { name: 'Parts too large' })).toContainText(
     'Block is larger than the bed: split it into 2',
   );
-  await expect(page.getByRole('button', { name: /Stand block up/ })).toBeVisible();
+  await expect(page.getByRole('button', { name: /Block stood up/ })).toBeVisible();
   await page
     .getByRole('region', { name: 'Parts too large' })
     .getByRole('button', { name: 'Split it' })
@@ -240,7 +240,7 @@ test('the make-or-buy list is priced by hand and by CSV, and stands against the 
   await bring('name,price,lead_days\n"Sensored 540, 13.5 turns",80,6\nThread lock,4,\n');
   await expect(page.getByTestId('make-answer')).toContainText('over the budget');
   await expect(page.getByTestId('make-list')).toContainText('Thread lock');
-  await page.getByRole('button', { name: /Salvage sensored 540/ }).click();
+  await page.getByRole('button', { name: /Salvage from an old car: Sensored 540/ }).click();
   await expect(page.getByTestId('make-answer')).toContainText('under the budget');
   await saved(page);
 });

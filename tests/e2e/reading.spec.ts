@@ -104,7 +104,7 @@ test('a failure is fixed, a run that it names stays, and a run without one goes'
 test('the workshop’s own margin turns a clear check tight', async ({ page }) => {
   const margin = page
     .getByRole('form', { name: 'Margins' })
-    .getByRole('textbox', { name: 'Minutes a pack gives' });
+    .getByRole('textbox', { name: 'Minutes per pack' });
   const set = async (value: string) => {
     await page.goto('/library');
     await page.getByRole('button', { name: 'Margins' }).click();

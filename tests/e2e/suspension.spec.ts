@@ -4,7 +4,7 @@ import { expect, field, freshName, readyBuild, saved, test, toSegment } from './
 async function started(page: Page, name: string, corner: string): Promise<void> {
   await readyBuild(page, freshName(name));
   await toSegment(page, 'Suspension');
-  await expect(page.locator('h1.answer')).toHaveText(/^No front corner yet/);
+  await expect(page.locator('h1.answer')).toHaveText(/it needs hard points of the front corner/);
   await page.getByRole('button', { name: corner }).click();
   await expect(page.getByTestId('toe-strays')).toBeVisible();
 }

@@ -1,6 +1,8 @@
 import { driveWhole } from './driveWhole';
-import { driveEndurance, refuseColdLimits } from './endurance';
-import type { EnduranceInput, EnduranceResult } from './enduranceDefinition';
+import { driveEndurance, refuseColdLimits, traceOf } from './endurance';
+import { type EnduranceInput, type EnduranceResult, isCruise } from './enduranceDefinition';
+import { refuseTrace } from './trace';
+import { driveTrace } from './traceWhole';
 
 export interface CaseReading {
   tS: number;
@@ -44,13 +46,7 @@ export function motorCalibrate({ measured, ...input }: CalibrateInput): Calibrat
     thermal: { ...input.thermal, caseToAmbientKPerW },
   });
   const misfit = (logKPW: number) => {
-    const { readC } = driveWhole(withResistance(Math.exp(logKPW)), {
-      stepScale: 1,
-      ignoreEnds: true,
-      untilS: readAtS.at(-1)!,
-      readAtS,
-      mostSteps: MOST_STEPS,
-    });
+    const readC = readingsAt(withResistance(Math.exp(logKPW)), readAtS);
     return readings.reduce((sum, { caseC }, index) => sum + (readC[index]! - caseC) ** 2, 0);
   };
   const best = leastOf(misfit, Math.log(LEAST_KPW), Math.log(MOST_KPW));
@@ -73,6 +69,16 @@ export function motorCalibrate({ measured, ...input }: CalibrateInput): Calibrat
             `No resistance between ${LEAST_KPW} and ${MOST_KPW} K/W explains the readings; this is the nearest bound. Check the cycle, the air temperature and where the case was measured.`,
           ],
   };
+}
+
+/** The case at these times, driven on past every limit. */
+function readingsAt(input: EnduranceInput, readAtS: readonly number[]): readonly number[] {
+  const options = { stepScale: 1, ignoreEnds: true, untilS: readAtS.at(-1)!, readAtS };
+  if (isCruise(input)) return driveWhole(input, { ...options, mostSteps: MOST_STEPS }).readC;
+  const { thermal, losses, cutoffVPerCell = 0 } = input;
+  const trace = traceOf(input)!;
+  refuseTrace(trace);
+  return driveTrace({ input, thermal, trace, losses, cutoffVPerCell, ...options }).readC;
 }
 
 /** Abscissa of the least value: a scan first, then a golden section about its best point. */

@@ -16,7 +16,7 @@ import {
   NEXT_V,
   packFor,
 } from '../motion/cruise';
-import type { End, EnduranceInput, EnduranceSeries } from './enduranceDefinition';
+import type { CruiseInput, End, EnduranceSeries } from './enduranceDefinition';
 import { accelMps2, createPlant, retune, type TunablePlant } from '../motion/plant';
 import {
   heatedFor,
@@ -87,7 +87,7 @@ class Whole {
   private readonly capacityAs: number;
 
   constructor(
-    private readonly input: EnduranceInput,
+    private readonly input: CruiseInput,
     private readonly options: Options,
   ) {
     this.plant = createPlant(input);
@@ -330,5 +330,4 @@ class Whole {
   }
 }
 
-export const driveWhole = (input: EnduranceInput, options: Options): Whole =>
-  new Whole(input, options).drive();
+export const driveWhole = (input: CruiseInput, options: Options): Whole => new Whole(input, options).drive();

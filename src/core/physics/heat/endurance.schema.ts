@@ -4,6 +4,8 @@ import type { EnduranceInput } from './enduranceDefinition';
 import type { StandstillInput } from './standstill';
 import type { CalibrateInput } from './calibrate';
 import { driveRunSchema } from '../motion/run.schema';
+import type { LossesDefinition } from './losses';
+import { STYLES, type TraceSeries } from './trace';
 import { HOUSINGS, type MotorBody } from './thermalDefaults';
 import { type ThermalDefinition, USUAL_WINDING_LIMIT_C } from './thermal';
 
@@ -24,9 +26,48 @@ export const cycleSchema = Joi.object({
   restS: notNegative().default(0),
 });
 
+const MOST_POINTS = 200_000;
+const times = () => Joi.array().items(notNegative()).max(MOST_POINTS);
+
+const seriesSchema = Joi.object<TraceSeries>({
+  tS: times().required(),
+  speedMps: times().required(),
+  gradePct: Joi.array().items(finite()).max(MOST_POINTS),
+  lateralMps2: times(),
+});
+
+/** Which form a cycle has follows from its key; what belongs to another form is an unknown field. */
+const anyCycle = Joi.alternatives().conditional(Joi.object({ series: Joi.exist() }).unknown(), {
+  then: Joi.object({ series: seriesSchema.required() }),
+  otherwise: Joi.alternatives().conditional(Joi.object({ style: Joi.exist() }).unknown(), {
+    then: Joi.object({ style: Joi.valid(...STYLES).required() }),
+    otherwise: cycleSchema,
+  }),
+});
+
+const lossesSchema = Joi.object<LossesDefinition>({
+  drivelineDrag: notNegative(),
+  corneringPerRad: positive(),
+  slipAtLimitPct: notNegative(),
+  freewheelV: notNegative(),
+  inductanceMicroH: positive(),
+  pwmKHz: positive(),
+  auxiliaryA: notNegative(),
+  brakingHeatShare: Joi.number().min(0).max(1),
+});
+
 const enduranceFields = {
   thermal: thermalSchema.required(),
-  cycle: cycleSchema.required(),
+  cycle: anyCycle.required(),
+  losses: Joi.when('cycle', {
+    is: Joi.object({
+      cruiseMps: Joi.exist(),
+      style: Joi.forbidden(),
+      series: Joi.forbidden(),
+    }).unknown(),
+    then: Joi.forbidden(),
+    otherwise: lossesSchema,
+  }),
   cutoffVPerCell: finite().min(0).max(4.2).default(3.3),
   maxDurationS: positive().max(86_400).default(7200),
 };

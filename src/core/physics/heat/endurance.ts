@@ -1,6 +1,9 @@
 import { CalcError } from '../../base/errors';
 import { driveWhole } from './driveWhole';
-import type { EnduranceInput, EnduranceResult } from './enduranceDefinition';
+import { type CruiseInput, type EnduranceInput, type EnduranceResult, isCruise } from './enduranceDefinition';
+import { LOSS_NAMES, type LossName } from './lossNames';
+import { refuseTrace, type TraceSeries, traceOfStyle } from './trace';
+import { driveTrace, topWithDrag } from './traceWhole';
 import { type ThermalDefinition, USUAL_WINDING_LIMIT_C } from './thermal';
 
 /**
@@ -18,14 +21,20 @@ export function driveEndurance(input: EnduranceInput): EnduranceResult {
 /** The same with every step scaled, for the proof that the steps are fine enough. */
 export function simulateEndurance(input: EnduranceInput, stepScale: number): EnduranceResult {
   refuseColdLimits(input.thermal);
-  const whole = driveWhole(input, { stepScale, ignoreEnds: false, untilS: input.maxDurationS ?? 7200 });
+  return isCruise(input) ? cruised(input, stepScale) : traced(input, stepScale);
+}
+
+const LONGEST_S = 7200;
+
+function cruised(input: CruiseInput, stepScale: number): EnduranceResult {
+  const whole = driveWhole(input, { stepScale, ignoreEnds: false, untilS: input.maxDurationS ?? LONGEST_S });
   return {
     durationS: whole.durationS,
     endedBy: whole.endedBy,
     peakWindingC: whole.peakWindingC,
     peakCaseC: whole.peakCaseC,
     distanceM: whole.distanceM,
-    energyWh: whole.energyJ / 3600,
+    energyWh: whole.energyJ / J_PER_WH,
     ...(whole.durationS > 0
       ? {
           meanMotorCurrentA: whole.motorAs / whole.durationS,
@@ -40,6 +49,77 @@ export function simulateEndurance(input: EnduranceInput, stepScale: number): End
     notes: whole.notes,
   };
 }
+
+const J_PER_WH = 3600;
+const USUAL_CUTOFF_V = 3.3;
+
+/** The trace of an input that has one, or whose style makes one. */
+export function traceOf({ cycle, ...input }: EnduranceInput): TraceSeries | undefined {
+  if ('series' in cycle) return cycle.series;
+  if ('style' in cycle) return traceOfStyle(cycle.style, topWithDrag(input, input.losses), input.tyre.mu);
+  return undefined;
+}
+
+function traced(input: EnduranceInput, stepScale: number): EnduranceResult {
+  const trace = traceOf(input)!;
+  if (trace.speedMps.every((speed) => speed === 0) && 'style' in input.cycle) return stands(input, trace);
+  refuseTrace(trace);
+  const whole = driveTrace({
+    input,
+    thermal: input.thermal,
+    trace,
+    losses: input.losses,
+    cutoffVPerCell: input.cutoffVPerCell ?? USUAL_CUTOFF_V,
+    untilS: input.maxDurationS ?? LONGEST_S,
+    stepScale,
+  });
+  const { durationS } = whole;
+  return {
+    durationS,
+    endedBy: whole.endedBy,
+    peakWindingC: whole.peakWindingC,
+    peakCaseC: whole.peakCaseC,
+    distanceM: whole.distanceM,
+    energyWh: whole.energyJ / J_PER_WH,
+    ...(durationS > 0
+      ? {
+          meanMotorCurrentA: whole.motorAs / durationS,
+          rmsMotorCurrentA: Math.sqrt(whole.squaresAs / durationS),
+          meanBatteryCurrentA: whole.packAs / durationS,
+          meanSpeedMps: whole.distanceM / durationS,
+        }
+      : {}),
+    chargeUsedMah: whole.packAs / 3.6,
+    cycleSeries: trace,
+    lossesWh: Object.fromEntries(LOSS_NAMES.map((name) => [name, whole.lossesJ[name] / J_PER_WH])) as Record<
+      LossName,
+      number
+    >,
+    series: whole.series,
+    notes: whole.notes,
+  };
+}
+
+/** A car that cannot move has no top speed to drive a style by. */
+const stands = ({ thermal, battery }: EnduranceInput, cycleSeries: TraceSeries): EnduranceResult => ({
+  durationS: 0,
+  endedBy: 'stalled',
+  peakWindingC: thermal.ambientC,
+  peakCaseC: thermal.ambientC,
+  distanceM: 0,
+  energyWh: 0,
+  chargeUsedMah: 0,
+  cycleSeries,
+  lossesWh: Object.fromEntries(LOSS_NAMES.map((name) => [name, 0])) as Record<LossName, number>,
+  series: {
+    tS: [0],
+    windingC: [thermal.ambientC],
+    caseC: [thermal.ambientC],
+    stateOfCharge: [battery.stateOfCharge ?? 1],
+    speedMps: [0],
+  },
+  notes: ['The car cannot move, so there is no heat and no charge to tell.'],
+});
 
 /** A limit at or below the air is no limit. */
 export function refuseColdLimits({

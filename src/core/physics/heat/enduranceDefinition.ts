@@ -1,10 +1,18 @@
 import type { CycleDefinition } from '../motion/cruise';
 import type { DriveRunInput } from '../motion/definition';
+import type { LossesDefinition } from './losses';
+import type { LossName } from './lossNames';
 import type { ThermalDefinition } from './thermal';
+import type { DrivingStyle, TraceSeries } from './trace';
+
+/** How the pack is driven: starts, cruises and rests, a wished speed over time, or a style. */
+export type EnduranceCycle = CycleDefinition | { series: TraceSeries } | { style: DrivingStyle };
 
 export interface EnduranceInput extends DriveRunInput {
   thermal: ThermalDefinition;
-  cycle: CycleDefinition;
+  cycle: EnduranceCycle;
+  /** With a trace or a style; left out, none of the terms. */
+  losses?: LossesDefinition;
   /** Loaded volts a cell at which the pack is empty. */
   cutoffVPerCell?: number;
   maxDurationS?: number;
@@ -36,6 +44,17 @@ export interface EnduranceResult {
   rmsMotorCurrentA?: number;
   meanBatteryCurrentA?: number;
   chargeUsedMah: number;
+  /** Of a trace or a style: distance over duration, m/s. */
+  meanSpeedMps?: number;
+  /** The trace that was driven. */
+  cycleSeries?: TraceSeries;
+  /** Where the energy went; their sum and the change of kinetic energy make `energyWh`. */
+  lossesWh?: Record<LossName, number>;
   series: EnduranceSeries;
   notes: string[];
 }
+
+/** An input that drives starts, cruises and rests. */
+export type CruiseInput = EnduranceInput & { cycle: CycleDefinition };
+
+export const isCruise = (input: EnduranceInput): input is CruiseInput => 'cruiseMps' in input.cycle;

@@ -11,7 +11,7 @@ import {
 import { USUAL_CUTOFF_V } from '../../car/document/power';
 import { coolingPerMps } from '../../physics/heat/airflow';
 import type { CycleDefinition } from '../../physics/motion/cruise';
-import type { EnduranceInput } from '../../physics/heat/enduranceDefinition';
+import type { CruiseInput } from '../../physics/heat/enduranceDefinition';
 import { runInputOf } from '../motion/runOfBuild';
 import type { Assembled } from '../../base/assembled';
 import { type ThermalDefinition, USUAL_WINDING_LIMIT_C } from '../../physics/heat/thermal';
@@ -109,7 +109,7 @@ export function thermalOf(drive: Drive, motor: ChosenMotor): ThermalDefinition {
 }
 
 /** The input of `drive.endurance` for a build on one surface, or the paths of what it still needs. */
-export function enduranceInputOf(document: BuildDocument, surface: ChosenSurface): Assembled<EnduranceInput> {
+export function enduranceInputOf(document: BuildDocument, surface: ChosenSurface): Assembled<CruiseInput> {
   const run = runInputOf(document, surface);
   const cycle = cycleOf(document);
   const missing = [...(run.ok ? [] : run.missing), ...(cycle ? [] : ['brief.targetMps'])];
