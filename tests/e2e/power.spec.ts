@@ -34,7 +34,7 @@ test('a shared regulator browns out, and a second one cures it', async ({ page }
   );
   await receiver.getByRole('button', { name: /^Rail none → Strong servo, metal gears regulator/ }).click();
   await expect(receiver).toHaveAttribute('data-state', 'clear');
-  await expect(page.locator('.thing').filter({ hasText: 'Regulator of Strong servo' })).toHaveAttribute(
+  await expect(page.locator('.thing').filter({ hasText: 'Strong servo, metal gears regulator' })).toHaveAttribute(
     'data-state',
     'clear',
   );

@@ -166,7 +166,7 @@ describe('the next change of each revision', () => {
   it('is what the next revision does: a longer gear and twice the face after A', () => {
     expect(changes('A').slice(0, 2)).toEqual([
       expect.stringMatching(/pinion teeth 13 → /),
-      expect.stringMatching(/face width 6.mm → 12.mm/),
+      expect.stringMatching(/face width 6 → 12.mm/),
     ]);
   });
   it('a regulator and a turned carrier after B', () => {

@@ -25,5 +25,6 @@ export const BRIEF_SENTENCES: Sentences<'brief'> = {
 /** Sentences of remedies that say more than what they exchange. */
 export const REMEDY_SENTENCES: Sentences<'remedy'> = {
   'remedy.salvage': ({ what }) => `Salvage from an old car: ${what}`,
+  'remedy.oneModule': ({ module }) => `Wheel with the pinion’s module, ${module}`,
   'remedy.stand': ({ part, size }) => `${part} stood up, ${size.join(' × ')} as it lies`,
 };

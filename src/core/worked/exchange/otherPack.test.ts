@@ -64,4 +64,18 @@ describe('another pack of the same make', () => {
       expect(power.battery!.massG).not.toBe(battery.massG);
     }
   });
+
+  it('of the smallest cells is larger too, and is never none', () => {
+    const tiny = applyPatch(car, [{ path: ['power', 'battery', 'capacityMah'], value: 20 }]);
+    // 20 mAh · 1.3 = 26 mAh; 850 mAh · 1.3 = 1105 mAh, sold as 1100
+    const capacityOf = (mah: number) =>
+      applyPatch(tiny, [
+        { path: ['power', 'battery', 'capacityMah'], value: mah },
+        ...otherPack(applyPatch(tiny, [{ path: ['power', 'battery', 'capacityMah'], value: mah }]), {
+          capacity: 1.3,
+        })!.patch,
+      ]).power.battery!.capacityMah;
+    expect(capacityOf(20)).toBe(26);
+    expect(capacityOf(850)).toBe(1100);
+  });
 });

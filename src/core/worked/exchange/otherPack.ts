@@ -11,7 +11,10 @@ export interface PackChange {
   parallel?: number;
 }
 
-const toHundred = (value: number) => Math.round(value / 100) * 100;
+const STEP_MAH = 100;
+/** As packs are sold: to a hundred, the smallest ones to two digits. */
+const asSold = (mah: number) =>
+  mah < 10 * STEP_MAH ? Number(mah.toPrecision(2)) : Math.round(mah / STEP_MAH) * STEP_MAH;
 const rounded = (value: number) => Number(value.toPrecision(4));
 
 /** Whether motor and controller bear a fresh pack of so many cells. */
@@ -35,7 +38,7 @@ export function otherPack(
   const capacityMah =
     capacity === 1 && parallel === 1
       ? battery.capacityMah
-      : toHundred(battery.capacityMah * capacity) * parallel;
+      : asSold(battery.capacityMah * capacity) * parallel;
   const larger = capacityMah / battery.capacityMah / parallel;
   const massG = rounded(battery.massG * ((cells ?? battery.cells) / battery.cells) * larger * parallel);
   const heavierG = massG - battery.massG;

@@ -21,6 +21,7 @@ declare module '../../../base/finding' {
     };
     'gears.mesh.undercut': { role: 'pinion' | 'wheel'; under: number };
     'gears.mesh.meshes': Pair & { apart: Measure; contact: Measure };
+    'remedy.oneModule': { module: Measure };
   }
   interface WorkingFacts {
     'gears.mesh': Pair & {
@@ -130,8 +131,14 @@ function tell(stage: Stage, found: MeshResult): Finding {
 }
 
 function sameModule({ id, moduleMm, wheelModuleMm }: Stage): Proposal[] {
-  if (wheelModuleMm === undefined || wheelModuleMm === moduleMm) return [];
-  return [{ patch: [{ path: ['drive', 'stages', id, 'wheelModuleMm'], value: undefined }], cost: 2 }];
+  if (moduleMm === undefined || wheelModuleMm === undefined || wheelModuleMm === moduleMm) return [];
+  return [
+    {
+      patch: [{ path: ['drive', 'stages', id, 'wheelModuleMm'], value: undefined }],
+      cost: 2,
+      says: finding('remedy.oneModule', { module: measure(moduleMm, 'fitMm') }),
+    },
+  ];
 }
 
 function intoTheSlot(stage: Stage): Proposal[] {
