@@ -34,10 +34,9 @@ test('a shared regulator browns out, and a second one cures it', async ({ page }
   );
   await receiver.getByRole('button', { name: /^Rail none → Strong servo, metal gears regulator/ }).click();
   await expect(receiver).toHaveAttribute('data-state', 'clear');
-  await expect(page.locator('.thing').filter({ hasText: 'Strong servo, metal gears regulator' })).toHaveAttribute(
-    'data-state',
-    'clear',
-  );
+  await expect(
+    page.locator('.thing').filter({ hasText: 'Strong servo, metal gears regulator' }),
+  ).toHaveAttribute('data-state', 'clear');
   await page.keyboard.press('Control+z');
   await expect(receiver).toHaveAttribute('data-state', 'over');
   // the same by hand: from the pack itself it gets too many volts

@@ -87,6 +87,22 @@ describe('a pack driven by a trace', () => {
       { seed: 23, numRuns: 40 },
     ));
 
+  it('leaves to the gears what their efficiency takes, and nothing to gears that take none', () => {
+    // tread force at 5 m/s: 0.09 · m·g + ½ · 1.2 · 0.03 · 25
+    const treadN = 0.09 * 2.2 * 9.81 + 0.5 * 1.2 * 0.03 * 25;
+    const geared = drive({ cycle: flat(5), losses: undefined });
+    expect((geared.lossesWh!.driveline * 3600) / geared.distanceM).toBeCloseTo(treadN * (1 / 0.8 - 1), 3);
+    // every other term is summed by itself: what an ideal drive leaves is the error of the steps
+    for (const style of STYLES) {
+      const ideal = drive({
+        cycle: { style },
+        drive: { ratio: 10.4, efficiency: 1 },
+        losses: { drivelineDrag: 0 },
+      });
+      expect(Math.abs(ideal.lossesWh!.driveline)).toBeLessThan(0.01 * ideal.energyWh);
+    }
+  });
+
   it('moves no result by half a per cent when its steps are halved', () => {
     for (const style of STYLES) {
       const input = { ...base, cycle: { style } };
