@@ -67,11 +67,15 @@ export const FIT_SENTENCES: Sentences<'fit'> = {
 
 /** Sentences about driver aids. */
 export const AID_SENTENCES: Sentences<'aids'> = {
-  'aids.yaw.none': ({ speed }) => `No gain keeps it straight at ${speed}, or none upsets it: see its plots.`,
+  'aids.yaw.none': ({ speed }) => `No gain keeps it straight at ${speed}: mend tyres, toe or weight first.`,
+  'aids.yaw.drifts': ({ gain, least, speed }) =>
+    `Gain ${gain} does not catch the tail at ${speed}, needs ${least}.`,
   'aids.yaw.swings': ({ gain, critical, speed }) =>
     `Gain ${gain} makes it swing at ${speed}, limit ${critical}.`,
   'aids.yaw.calm': ({ gain, critical, speed }) =>
-    `Gain ${gain}; it over-corrects above ${critical} at ${speed}.`,
+    critical === undefined
+      ? `Gain ${gain} is steady at ${speed}, and so is any higher one.`
+      : `Gain ${gain}; it over-corrects above ${critical} at ${speed}.`,
   'aids.traction': ({ edges, frame, speed, enough }) =>
     `${edges} edges in a frame of ${frame} at ${speed}, needs 1: ${enough ? 'every frame has news' : 'it acts on old readings'}.`,
 };

@@ -188,7 +188,18 @@ export const FIT_WORKINGS: Workings<'fit'> = {
 };
 
 export const AID_WORKINGS: Workings<'aids'> = {
-  'aids.yaw': ({ speedMps, lagS, critical }, { q }) => [
+  'aids.yaw': ({ speedMps, lagS, least, critical }, { q }) => [
+    ...(least === undefined
+      ? []
+      : [
+          {
+            label: 'Least gain',
+            formula: 'where the loop stops drifting off by itself',
+            value: least,
+            quantity: 'coefficient' as const,
+            source: 'Gillespie, ch. 6: over the critical speed of an oversteering car',
+          },
+        ]),
     {
       label: 'Critical gain',
       formula: `sampled loop at ${q(speedMps, 'speedMps')} with a lag of ${q(1000 * lagS, 'millis')}`,

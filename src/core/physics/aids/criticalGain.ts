@@ -94,8 +94,16 @@ export function loopIsStable(input: YawInput): (gain: number) => boolean {
   return (gain) => insideCircle(none.map((value, index) => value + gain * (one[index]! - value)));
 }
 
-/** Upper end of the stable range of gains, by bisection up to 200; undefined where none is stable or all are. */
-export function criticalGain(input: YawInput): number | undefined {
+/** Gains of the first stable stretch from 0 to 200. */
+export interface StableGains {
+  /** 0 for a car that is steady without a gyro. */
+  from: number;
+  /** Left out where 200 still is stable. */
+  to?: number;
+}
+
+/** The stable range of gains, both ends by bisection; undefined where none is stable. */
+export function stableGains(input: YawInput): StableGains | undefined {
   const stable = loopIsStable(input);
   const grid = [
     0,
@@ -108,5 +116,11 @@ export function criticalGain(input: YawInput): number | undefined {
   const first = states.indexOf(true);
   if (first < 0) return undefined;
   const end = states.indexOf(false, first);
-  return end < 0 ? undefined : bisectBoundary(stable, grid[end - 1]!, grid[end]!);
+  return {
+    from: first === 0 ? 0 : bisectBoundary((gain) => !stable(gain), grid[first - 1]!, grid[first]!),
+    ...(end < 0 ? {} : { to: bisectBoundary(stable, grid[end - 1]!, grid[end]!) }),
+  };
 }
+
+/** Upper end of the stable range of gains; undefined where none is stable or all up to 200 are. */
+export const criticalGain = (input: YawInput): number | undefined => stableGains(input)?.to;

@@ -1,6 +1,6 @@
 import { refusalOf } from '../../fixtures/refused';
 import { parse } from '../../base/schema/parse';
-import { criticalGain, loopIsStable } from './criticalGain';
+import { criticalGain, loopIsStable, stableGains } from './criticalGain';
 import { yawAssistSchema } from './yaw.schema';
 import { yawAssist } from './yawAssist';
 import type { YawInput } from './yawDefinition';
@@ -116,6 +116,21 @@ describe('yaw.assist', () => {
     expect(stable(0.999 * critical)).toBe(true);
     expect(stable(1.001 * critical)).toBe(false);
     expect(criticalGain(bare)).toBeCloseTo(critical, 6);
+  });
+
+  it('needs gain over the critical speed of an oversteering car, none under it', () => {
+    // Gillespie, ch. 6: r/δ = V/(L + K·V²), K = m·(b·Cr − a·Cf)/(L·Cf·Cr); with δ = −g·r it stops drifting at g = −(L + K·V²)/V
+    const tail: YawInput = { ...neutral, corneringFrontNPerRad: 80, corneringRearNPerRad: 40 };
+    const K = (2 * (0.14 * 40 - 0.14 * 80)) / (0.28 * 80 * 40);
+    const criticalMps = Math.sqrt(0.28 / -K);
+    for (const factor of [1.2, 2]) {
+      const speedMps = factor * criticalMps;
+      const range = stableGains({ ...tail, speedMps })!;
+      expect(range.from).toBeCloseTo(-(0.28 + K * speedMps ** 2) / speedMps, 6);
+      expect(range.to!).toBeGreaterThan(range.from);
+    }
+    expect(stableGains({ ...tail, speedMps: 0.8 * criticalMps })!.from).toBe(0);
+    expect(stableGains({ ...neutral, speedMps: 30 })!.from).toBe(0);
   });
 
   it('catches a car that spins without it', () => {

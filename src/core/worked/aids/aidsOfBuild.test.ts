@@ -4,6 +4,8 @@ import { evaluateBuild } from '../../verdict/evaluate';
 import { car } from '../../fixtures/car';
 import { type BrakeInput, brakeAssist, motorBrakeN } from '../../physics/aids/brakeAssist';
 import { criticalGain } from '../../physics/aids/criticalGain';
+import { driveRun } from '../../physics/motion/run';
+import { runInputOf } from '../motion/runOfBuild';
 import { slipCarOf } from '../../physics/aids/slipCar';
 import { edgesPerFrame, tractionInputOf } from './slipOfBuild';
 import { usefulSteerDeg, yawInputOf } from './yawOfBuild';
@@ -63,6 +65,22 @@ describe('a gyro in a build', () => {
     const mild = critical(0.01);
     expect(mild.state).toBe('clear');
     expect(mild.value).toBeCloseTo(wild.value!, 9);
+    // without grip behind, it needs gain at its top speed: too little is said to be, and the remedy gives enough
+    const loose = (gain: number) =>
+      check(
+        changed({
+          path: ['suspension', 'aids'],
+          value: { yaw: { gain }, tyre: { corneringFrontPerRad: 12, corneringRearPerRad: 6 } },
+        }),
+        'aids.yaw',
+      )!;
+    const adrift = loose(0);
+    expect(adrift).toMatchObject({ state: 'over', margin: 0, finding: { code: 'aids.yaw.drifts' } });
+    expect(adrift.remedies[0]).toMatchObject({ state: 'clear' });
+    // δ = −g·r stops drifting at g = −(L + K·V²)/V, K = (m·g/L)·(b/(L·Cf) − a/(L·Cr)) with C by load: 1/(g·12) − 1/(g·6)
+    const input = runInputOf(car, asphalt!);
+    const V = input.ok ? driveRun(input.value).topSpeedMps! : NaN;
+    expect(adrift.limit).toBeCloseTo(-(0.28 + ((1 / 12 - 1 / 6) / 9.81) * V ** 2) / V, 4);
     // faster, with the same gyro, it over-corrects sooner
     expect(criticalGain(yawOf(car, 12))!).toBeLessThan(criticalGain(yawOf(car, 4))!);
   });
