@@ -19,3 +19,9 @@ export const identifier = () =>
     .messages({
       'string.pattern.base': 'must be letters, digits, dot, dash, colon or underscore, at most 64',
     });
+/** A name within one input, as its writer likes it. */
+export const ownId = () =>
+  Joi.string()
+    .max(80)
+    .pattern(/^[^\p{Cc}]+$/u)
+    .messages({ 'string.pattern.base': 'must be text without control characters' });

@@ -1,6 +1,6 @@
 import Joi from 'joi';
 import { CalcError } from '../errors';
-import { finite, identifier } from './fields';
+import { finite, identifier, ownId } from './fields';
 import { parse } from './parse';
 
 const schema = Joi.object({
@@ -58,4 +58,10 @@ describe('a refusal', () => {
 it('fills in defaults and leaves what was given', () => {
   const filled = parse(Joi.object({ a: finite().default(3), b: finite() }), { b: 2 });
   expect(filled).toEqual({ a: 3, b: 2 });
+});
+
+it('takes any text of 1 to 80 characters without control characters as an id within an input', () => {
+  const refused = (id: unknown) => ownId().required().validate(id).error !== undefined;
+  expect(['Vorn links, 3×', '__proto__', '電池', 'x'.repeat(80)].filter(refused)).toEqual([]);
+  for (const id of ['', 'x'.repeat(81), 'a\nb', 'a\u0000', 3]) expect(refused(id)).toBe(true);
 });

@@ -19,9 +19,9 @@ const place = () => finite().min(-5000).max(5000);
 const pattern = Joi.object<HolePattern>({
   id: identifier().required(),
   name: text(80).required(),
-  holes: Joi.array().items(holeSchema()).max(60).unique('id').required(),
+  holes: Joi.array().items(holeSchema(identifier)).max(60).unique('id').required(),
   readings: Joi.array()
-    .items(Joi.object({ id: identifier().required(), ...readingFigures() }))
+    .items(Joi.object({ id: identifier().required(), ...readingFigures(identifier) }))
     .max(600)
     .unique('id')
     .required(),

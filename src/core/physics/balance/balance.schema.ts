@@ -1,5 +1,5 @@
 import Joi from 'joi';
-import { finite, identifier, notNegative, positive } from '../../base/schema/fields';
+import { finite, notNegative, ownId, positive } from '../../base/schema/fields';
 import type { BalanceInput } from './balance';
 
 export const chassisBalanceSchema = Joi.object<BalanceInput>({
@@ -9,7 +9,7 @@ export const chassisBalanceSchema = Joi.object<BalanceInput>({
   components: Joi.array()
     .items(
       Joi.object({
-        id: identifier().required(),
+        id: ownId().required(),
         massG: positive().required(),
         xMm: finite().required(),
         yMm: finite().required(),

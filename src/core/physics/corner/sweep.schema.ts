@@ -74,5 +74,5 @@ export const steeringGeometrySchema = Joi.object<SteeringInput>({
   corner: Joi.object(cornerFields).required(),
   wheelbaseMm: positive().required(),
   rackMm: Joi.array().items(finite()).min(1).max(MOST_STATIONS).required(),
-  wantedDeg: finite().min(-90).max(90),
+  wantedDeg: finite(),
 }).required();

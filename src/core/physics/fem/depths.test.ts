@@ -76,7 +76,7 @@ test('they agree on which way of the layers bears more, and by how much', () => 
       bendingAbout: 'x',
       material,
       layers,
-    }).margin;
+    }).margin!;
   expect(margin([0, 0, 1]) / margin([1, 0, 0])).toBeCloseTo(45 / 27, 9);
   expect(beam('along') / beam('across')).toBeCloseTo(45 / 27, 9);
 });

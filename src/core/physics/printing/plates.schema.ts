@@ -1,5 +1,5 @@
 import Joi from 'joi';
-import { count, identifier, notNegative, positive } from '../../base/schema/fields';
+import { count, notNegative, ownId, positive } from '../../base/schema/fields';
 import type { PlatesInput } from './plates';
 
 export const printPlatesSchema = Joi.object<PlatesInput>({
@@ -9,7 +9,7 @@ export const printPlatesSchema = Joi.object<PlatesInput>({
   parts: Joi.array()
     .items(
       Joi.object({
-        id: identifier().required(),
+        id: ownId().required(),
         sizeMm: Joi.array().items(positive()).length(3).required(),
         quantity: count().max(500).default(1),
         mayTurn: Joi.boolean().default(true),

@@ -1,5 +1,5 @@
 import Joi from 'joi';
-import { finite, identifier, positive } from '../../base/schema/fields';
+import { finite, ownId, positive } from '../../base/schema/fields';
 import { cycleSchema, thermalSchema } from '../heat/endurance.schema';
 import { batterySchema, driveRunSchema, motorSchema } from '../motion/run.schema';
 import type { SweepInput } from './sweep';
@@ -15,7 +15,7 @@ export const driveSweepSchema = Joi.object<SweepInput>({
   motors: Joi.array()
     .items(
       (motorSchema as Joi.ObjectSchema).keys({
-        id: identifier().required(),
+        id: ownId().required(),
         thermal: thermalSchema,
         addedKg: finite(),
       }),
@@ -25,7 +25,7 @@ export const driveSweepSchema = Joi.object<SweepInput>({
     .unique('id')
     .required(),
   batteries: Joi.array()
-    .items((batterySchema as Joi.ObjectSchema).keys({ id: identifier().required(), addedKg: finite() }))
+    .items((batterySchema as Joi.ObjectSchema).keys({ id: ownId().required(), addedKg: finite() }))
     .min(1)
     .max(1000)
     .unique('id')

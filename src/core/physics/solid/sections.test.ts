@@ -48,7 +48,7 @@ describe('mesh.sections', () => {
     // the moment at the first station is F·(60 − 0.6)
     expect(series.stressMpa[0]).toBeCloseTo((found.stressMpa * 59.4) / 60, 5);
     expect(series.shearMpa[0]).toBeCloseTo(10 / 60, 6);
-    expect(weakest).toMatchObject({ index: 0, margin: expect.closeTo((found.margin * 60) / 59.4, 4) });
+    expect(weakest).toMatchObject({ index: 0, margin: expect.closeTo((found.margin! * 60) / 59.4, 4) });
     expect(notes).toEqual([]);
   });
 

@@ -34,6 +34,7 @@ describe('two groups of runs', () => {
     const flat = runsCompare({ a: [1, 1, 1], b: [2, 2, 2], better: 'higher' });
     expect(flat).toMatchObject({ verdict: 'no difference shown', difference: 1 });
     expect(flat.t ?? flat.p ?? flat.ci95 ?? flat.runsNeeded).toBeUndefined();
+    expect(runsCompare({ a: [1], b: [2, 3, 4], better: 'higher' })).not.toHaveProperty('runsNeeded');
     expect(runsCompare({ a: [1], b: [2, 3, 4], better: 'higher' })).toMatchObject({
       verdict: 'too few runs',
     });

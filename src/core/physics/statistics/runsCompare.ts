@@ -45,7 +45,7 @@ export function runsCompare({ a, b, better }: RunsCompareInput): RunsCompareResu
   ];
   const [va, vb] = [sa ** 2 / a.length, sb ** 2 / b.length];
   const spread = a.length > 1 && b.length > 1 && va + vb > 0;
-  const needed = runsNeeded(difference, (sa ** 2 + sb ** 2) / 2);
+  const needed = a.length > 1 && b.length > 1 ? runsNeeded(difference, (sa ** 2 + sb ** 2) / 2) : undefined;
   if (needed !== undefined)
     notes.push('The runs needed go by the difference that was seen, which flatters: a few more are wise.');
   const base = { difference, ...(needed === undefined ? {} : { runsNeeded: needed }), notes };

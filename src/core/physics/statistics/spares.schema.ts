@@ -1,9 +1,9 @@
 import Joi from 'joi';
-import { identifier, innerShare, notNegative, positive } from '../../base/schema/fields';
+import { innerShare, notNegative, ownId, positive } from '../../base/schema/fields';
 import type { SparesInput } from './spares';
 
 const part = Joi.object({
-  id: identifier().required(),
+  id: ownId().required(),
   failuresPerHour: notNegative(),
   failures: notNegative().integer(),
   seenHours: positive(),

@@ -105,13 +105,25 @@ describe('beam.check', () => {
     const again = beam({
       ...bar,
       load: { forceN: 200 },
-      section: { shape: 'box', widthMm: 12, heightMm: boxed.heightForMargin2Mm, wallMm: 2 },
+      section: { shape: 'box', widthMm: 12, heightMm: boxed.heightForMargin2Mm!, wallMm: 2 },
     });
     expect(again.margin).toBeCloseTo(2, 6);
     expect(refusalOf(() => beam({ ...bar, load: { forceN: 1, atMm: 61 } })).path).toBe('load.atMm');
     expect(refusalOf(() => beam({ ...bar, material: { ...material, softeningC: 20 } })).path).toBe(
       'material.softeningC',
     );
+  });
+
+  it('tells no margin and no height without a load, nor of a material that is soft', () => {
+    const idle = beam({ ...bar, load: { forceN: 0 } });
+    const soft = beam({ ...bar, temperatureC: 80 });
+    for (const found of [idle, soft]) {
+      expect(found).not.toHaveProperty('margin');
+      expect(found).not.toHaveProperty('heightForMargin2Mm');
+      expect(found.otherWay).not.toHaveProperty('margin');
+    }
+    expect(idle).toMatchObject({ stressMpa: 0, allowableMpa: 50 });
+    expect(soft.allowableMpa).toBe(0);
   });
 });
 

@@ -22,11 +22,18 @@ export interface BeamResult {
   allowableMpa: number;
   shearStressMpa: number;
   shearAllowableMpa: number;
-  margin: number;
+  /** The lower of both; left out without a load, or where the material is soft. */
+  margin?: number;
   failsBy: 'bending' | 'shear';
   deflectionMm: number;
-  /** Overall size in the bending plane for a margin of 2. */
-  heightForMargin2Mm: number;
+  /** Overall size in the bending plane for a margin of 2; left out with the margin. */
+  heightForMargin2Mm?: number;
+  otherWay: { stressMpa: number; allowableMpa: number; margin?: number };
+}
+
+/** The same with a margin in every case: a very large one without a load, 0 of a soft material. */
+export interface BeamStresses extends Omit<BeamResult, 'margin' | 'heightForMargin2Mm' | 'otherWay'> {
+  margin: number;
   otherWay: { stressMpa: number; allowableMpa: number; margin: number };
 }
 
@@ -41,12 +48,18 @@ const NOT_LOADED = 1e6;
  * @see Shigley, Mechanical Engineering Design, ch. 3 and table A-9 (Euler and Bernoulli)
  */
 export function beamCheck(input: BeamInput): BeamResult {
-  const { otherWay, ...found } = beamStresses(input);
-  return { ...found, heightForMargin2Mm: heightForMargin2(input), otherWay };
+  const { margin, otherWay, ...found } = beamStresses(input);
+  const tells = (allowable: number) => allowable > 0 && found.stressMpa + found.shearStressMpa > 0;
+  const { margin: otherMargin, ...other } = otherWay;
+  return {
+    ...found,
+    ...(tells(found.allowableMpa) ? { margin, heightForMargin2Mm: heightForMargin2(input) } : {}),
+    otherWay: { ...other, ...(tells(other.allowableMpa) ? { margin: otherMargin } : {}) },
+  };
 }
 
 /** The same without the height that would bear it twice, which takes a search. */
-export function beamStresses(input: BeamInput): Omit<BeamResult, 'heightForMargin2Mm'> {
+export function beamStresses(input: BeamInput): BeamStresses {
   if ('atMm' in input.load && input.load.atMm !== undefined && input.load.atMm > input.lengthMm)
     throw new CalcError('load.atMm', 'lies beyond the beam', 'give a place on it');
   const { section, bendingAbout, material, layers } = input;

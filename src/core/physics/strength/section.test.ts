@@ -118,7 +118,7 @@ describe('section.properties', () => {
         ],
       }),
     ).toBe('section.outerMm');
-    expect(path({ shape: 'tube', diameterMm: 5, boreMm: 5 })).toBe('section.boreMm');
+    expect(path({ shape: 'tube', diameterMm: 5, boreMm: 5 })).toBe('section.diameterMm');
     expect(path({ shape: 'box', widthMm: 10, heightMm: 10, wallMm: 5 })).toBe('section.wallMm');
     expect(path({ shape: 'round', diameterMm: 5, widthMm: 3 })).toBe('section.widthMm');
   });

@@ -46,7 +46,7 @@ export function sectionProperties({ section }: { section: Section }): SectionPro
       return ring(section.diameterMm, 0);
     case 'tube':
       if (section.boreMm >= section.diameterMm)
-        throw new CalcError('section.boreMm', 'leaves no wall', 'give a bore under the diameter');
+        throw new CalcError('section.diameterMm', 'leaves no wall', 'give a diameter over the bore');
       return ring(section.diameterMm, section.boreMm);
     case 'polygon':
       return ofPolygon(section.outerMm, section.holesMm ?? []);

@@ -1,10 +1,10 @@
 import Joi from 'joi';
-import { count, identifier, notNegative, positive, share } from '../../base/schema/fields';
+import { count, notNegative, ownId, positive, share } from '../../base/schema/fields';
 import { type BudgetInput, LOAD_KINDS, RAIL_KINDS } from './budgetDefinition';
 
 const rail = Joi.object({
-  id: identifier().required(),
-  from: identifier().required(),
+  id: ownId().required(),
+  from: ownId().required(),
   kind: Joi.valid(...RAIL_KINDS).required(),
   setV: positive().when('kind', { is: 'direct', then: Joi.forbidden(), otherwise: Joi.required() }),
   dropoutV: notNegative(),
@@ -16,9 +16,9 @@ const rail = Joi.object({
 });
 
 const load = Joi.object({
-  id: identifier().required(),
+  id: ownId().required(),
   kind: Joi.valid(...LOAD_KINDS).default('other'),
-  rail: identifier().required(),
+  rail: ownId().required(),
   minV: notNegative().required(),
   maxV: positive().min(Joi.ref('minV')).required(),
   typicalA: notNegative().required(),
