@@ -88,11 +88,8 @@ function Reading({ check }: { check: Check }) {
   return (
     <span className="reading">
       {number}
-      <small>
-        {' '}
-        {unit}
-        {against ? `, ${against}` : ''}
-      </small>
+      {unit ? <small> {unit}</small> : null}
+      {against ? <small className="against">{against}</small> : null}
     </span>
   );
 }

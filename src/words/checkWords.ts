@@ -50,6 +50,8 @@ function exchanged({ before, after }: { before: string; after: string }): string
 export interface CheckReading {
   readonly number: string;
   readonly unit: string;
+  /** Both; the number alone where there is no unit. */
+  readonly text: string;
   /** `needs 3.25 N` of a minimum, `limit 3 A` of a maximum; empty where neither is. */
   readonly against: string;
 }
@@ -64,6 +66,7 @@ export function readingOf(
   return {
     number,
     unit,
+    text: unit ? `${number}\u00a0${unit}` : number,
     against: limit === undefined || word === '' ? '' : `${word} ${valueOf(limit, { quantity }, reader)}`,
   };
 }

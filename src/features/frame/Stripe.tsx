@@ -62,7 +62,7 @@ function wordsOf({ state, check, needs }: SegmentState, reader: Reader): string 
         ? `${checkShort(check)} needs ${needName(needs[0])}`
         : `${checkShort(check)} being worked out`
       : `${STATE_WORDS[state]}: ${checkShort(check)}`;
-  const { number, unit, against } = readingOf(check, reader)!;
-  const words = `${STATE_WORDS[state]}: ${checkShort(check)} ${number} ${unit}`;
+  const { text, against } = readingOf(check, reader)!;
+  const words = `${STATE_WORDS[state]}: ${checkShort(check)} ${text}`;
   return against && words.length + against.length <= LONGEST ? `${words}, ${against}` : words;
 }

@@ -195,10 +195,10 @@ function TightestWords({ car }: { car: GarageCar }) {
         <StateMark state={check.state} /> {STATE_WORDS[check.state]}: {checkShort(check)}
       </>
     );
-  const { number, unit, against } = readingOf(check, reader)!;
+  const { text, against } = readingOf(check, reader)!;
   return (
     <>
-      <StateMark state={check.state} /> {STATE_WORDS[check.state]}: {checkShort(check)} {number} {unit}
+      <StateMark state={check.state} /> {STATE_WORDS[check.state]}: {checkShort(check)} {text}
       {against ? `, ${against}` : ''}
     </>
   );
