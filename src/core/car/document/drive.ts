@@ -196,10 +196,10 @@ export const drivenOf = ({ drivenAxles }: Drive): readonly Axle[] =>
 export const stagesTo = ({ stages }: Drive, axle: Axle): Stage[] =>
   stages.filter(({ on }) => on === undefined || on === axle);
 
-/** Motor turns per turn of the wheels of one axle. */
+/** Motor turns per turn of the wheels of one axle; a motor in its wheel turns with it unless a stage is given. */
 export function axleRatio(drive: Drive, axle: Axle): number | undefined {
   const stages = stagesTo(drive, axle);
-  if (stages.length === 0) return undefined;
+  if (stages.length === 0 && !motorsInWheels(drive)) return undefined;
   let ratio = 1;
   for (const stage of stages) {
     const one = stageRatio(stage);
@@ -232,15 +232,16 @@ export function motorsInAll(drive: Drive): number {
 }
 
 /** Shafts and joints of one axle, to start with. */
-export const USUAL_SHAFT_EFFICIENCY = 0.97;
+const USUAL_SHAFT_EFFICIENCY = 0.97;
+
+/** As typed, or the usual one; a motor in its wheel has no shaft that loses any. */
+export const shaftEfficiencyOf = (drive: Drive): number =>
+  drive.shaftEfficiency ?? (motorsInWheels(drive) ? 1 : USUAL_SHAFT_EFFICIENCY);
 
 /** Share of the motor's power that reaches the wheels; the mean of the driven axles. */
 export function overallEfficiency(drive: Drive): number {
   const axles = drivenOf(drive);
   const to = (axle: Axle) =>
-    stagesTo(drive, axle).reduce(
-      (product, { efficiency }) => product * efficiency,
-      drive.shaftEfficiency ?? USUAL_SHAFT_EFFICIENCY,
-    );
+    stagesTo(drive, axle).reduce((product, { efficiency }) => product * efficiency, shaftEfficiencyOf(drive));
   return axles.reduce((sum, axle) => sum + to(axle), 0) / axles.length;
 }

@@ -57,13 +57,7 @@ export function rotationOf(drive: Drive): Assembled<RotationOfBuild> {
   const axles = drivenOf(drive);
   const missing = [
     ...(drive.drivenAxles ? [] : ['drive.drivenAxles']),
-    ...(axles.some(
-      (axle) =>
-        stagesTo(drive, axle).length === 0 ||
-        stagesTo(drive, axle).some((stage) => stageRatio(stage) === undefined),
-    )
-      ? ['drive.stages']
-      : []),
+    ...(axles.some((axle) => axleRatio(drive, axle) === undefined) ? ['drive.stages'] : []),
   ];
   if (missing.length > 0) return { ok: false, missing };
   const motorAxis = motorAxisOf(drive);

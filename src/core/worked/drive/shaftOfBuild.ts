@@ -54,6 +54,7 @@ export function shaftsOf(
   const motorRpm = rpmOf(run.noLoadSpeedMps, input.tyre.radiusMm / 1000) * input.drive.ratio;
   return (document.drive.shafts ?? [])
     .filter((shaft) => shaftMissing(shaft).length === 0)
+    .filter(({ kind }) => kind !== 'long' || document.drive.stages.length > 0)
     .map((shaft) => {
       const { diameterMm, boreMm = 0, material, overhangMm, spanMm, halves = false } = shaft;
       const stage = document.drive.stages.find(({ id }) => id === shaft.behind) ?? document.drive.stages[0]!;

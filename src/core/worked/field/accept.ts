@@ -1,6 +1,6 @@
 import type { BuildDocument } from '../../car/document/document';
 import type { Patch } from '../../base/patch';
-import { USUAL_SHAFT_EFFICIENCY } from '../../car/document/drive';
+import { shaftEfficiencyOf } from '../../car/document/drive';
 import type { CalibrateResult } from './calibrate';
 
 const rounded = (value: number) => Number(value.toPrecision(3));
@@ -53,10 +53,7 @@ export function acceptCalibration(
       ? [
           {
             path: ['drive', 'shaftEfficiency'],
-            value: Math.min(
-              1,
-              rounded((drive.shaftEfficiency ?? USUAL_SHAFT_EFFICIENCY) * efficiency.factor),
-            ),
+            value: Math.min(1, rounded(shaftEfficiencyOf(drive) * efficiency.factor)),
           },
         ]
       : []),

@@ -1,5 +1,5 @@
 import type { BuildDocument } from '../../car/document/document';
-import { USUAL_SHAFT_EFFICIENCY } from '../../car/document/drive';
+import { shaftEfficiencyOf } from '../../car/document/drive';
 
 /** Figures of a build that are not known exactly and that a run feels. */
 export const KNOBS = ['grip', 'rolling', 'drag', 'efficiency', 'motor'] as const;
@@ -37,7 +37,7 @@ export function scaled(
     chassis: chassis.cdaM2 === undefined ? chassis : { ...chassis, cdaM2: chassis.cdaM2 * drag },
     drive: {
       ...drive,
-      shaftEfficiency: Math.min(1, (drive.shaftEfficiency ?? USUAL_SHAFT_EFFICIENCY) * efficiency),
+      shaftEfficiency: Math.min(1, shaftEfficiencyOf(drive) * efficiency),
       ...(drive.motor ? { motor: { ...drive.motor, kvRpmPerV: drive.motor.kvRpmPerV * motor } } : {}),
     },
   };
