@@ -8,34 +8,13 @@ import { driveEnduranceSchema, motorCalibrateSchema } from './endurance.schema';
 import type { EnduranceInput } from './enduranceDefinition';
 import { driveRun } from '../motion/run';
 import { heatedFor, steadyAt, type ThermalDefinition } from './thermal';
+import { motorThermal, smallPack } from '../../fixtures/runInput';
 import { motorThermalDefaults } from './thermalDefaults';
 
-const thermal: ThermalDefinition = {
-  windingHeatCapacityJPerK: 15,
-  caseHeatCapacityJPerK: 57,
-  windingToCaseKPerW: 0.9,
-  caseToAmbientKPerW: 7,
-  coolingPerMps: 0.1,
-  ambientC: 20,
-  windingLimitC: 400,
-};
+const thermal = motorThermal;
 
 const base: EnduranceInput = {
-  car: {
-    massKg: 2.2,
-    cdaM2: 0.03,
-    rollingResistance: 0.09,
-    frontLoadShare: 0.48,
-    cgHeightMm: 55,
-    wheelbaseMm: 280,
-    drivenAxles: 'all',
-    wheelInertiaKgM2: 2.7e-4,
-  },
-  tyre: { radiusMm: 42, mu: 0.6 },
-  drive: { ratio: 10.4, efficiency: 0.8 },
-  motor: { kvRpmPerV: 3000, resistanceMilliOhm: 22, noLoadCurrentA: 2, rotorInertiaKgM2: 4e-6 },
-  esc: { currentLimitA: 60, resistanceMilliOhm: 2 },
-  battery: { cells: 2, cellResistanceMilliOhm: 5, capacityMah: 2000 },
+  ...smallPack,
   thermal,
   cycle: { cruiseMps: 6, cruiseS: 10, restS: 0 },
 };

@@ -3,26 +3,11 @@ import { parse } from '../../base/schema/parse';
 import { CalcError } from '../../base/errors';
 import type { DriveRunInput } from './definition';
 import { accelMps2, createPlant, resistanceN, tractionN, wheelForceN } from './plant';
+import { grassCar } from '../../fixtures/runInput';
 import { driveRun, simulate } from './run';
 import { driveRunSchema } from './run.schema';
 
-const base: DriveRunInput = {
-  car: {
-    massKg: 2.2,
-    cdaM2: 0.03,
-    rollingResistance: 0.09,
-    frontLoadShare: 0.48,
-    cgHeightMm: 55,
-    wheelbaseMm: 280,
-    drivenAxles: 'all',
-    wheelInertiaKgM2: 2.7e-4,
-  },
-  tyre: { radiusMm: 42, mu: 0.6 },
-  drive: { ratio: 10.4, efficiency: 0.8 },
-  motor: { kvRpmPerV: 3000, resistanceMilliOhm: 22, noLoadCurrentA: 2, rotorInertiaKgM2: 4e-6 },
-  esc: { currentLimitA: 60, resistanceMilliOhm: 2 },
-  battery: { cells: 2, cellResistanceMilliOhm: 5, capacityMah: 5000 },
-};
+const base = grassCar;
 
 const cars = fc
   .record({
