@@ -9,6 +9,15 @@ const arrows = (files, forbidden, message) => ({
   rules: { 'no-restricted-imports': ['error', { patterns: [{ group: forbidden, message }] }] },
 });
 
+/** Words that docs/WORDS.md keeps off the screen. */
+const QUAINT = '/\\b(reckon\\w*|cook(s|ed|ing)?|gives? way|lets? go|takes? out|bears)\\b/i';
+const plainWords = (...places) => ({
+  'no-restricted-syntax': [
+    'error',
+    ...places.map((place) => ({ selector: `${place}${QUAINT}]`, message: 'a plainer word: docs/WORDS.md' })),
+  ],
+});
+
 export default ts.config(
   {
     ignores: [
@@ -94,4 +103,8 @@ export default ts.config(
     ['react', 'next', '@mui/**', 'pg', ...above(['app', 'features', 'ui', 'workers', 'db'])],
     'cli stands over core alone',
   ),
+  {
+    files: ['src/{words,core,db,workers}/**/!(*.test).ts', 'src/{features,ui,app}/**/!(*.test).{ts,tsx}'],
+    rules: plainWords('Literal[value=', 'TemplateElement[value.raw=', 'JSXText[value='),
+  },
 );

@@ -22,7 +22,7 @@ export const checkSentence = (
 
 const MOST_EXCHANGES = 3;
 
-/** A remedy by what it exchanges: label, what it is, what it becomes; its owner once, or not at all where the page names it. */
+/** A remedy by what it exchanges: label, what it is, what it becomes; its owner once, or not at all where the page names it; what was not there before is not said. */
 export function remedyText(
   { says, exchanges }: Pick<Remedy, 'says' | 'exchanges'>,
   reader: Reader,
@@ -34,7 +34,8 @@ export function remedyText(
     const same = before && before.of === exchange.of && before.stage === exchange.stage;
     const named = owner && !same ? exchange : { path: exchange.path, from: exchange.from, to: exchange.to };
     const { label, ...values } = describeExchange(named, reader);
-    return `${at === 0 ? label : inSentence(label)} ${exchanged(values)}`;
+    const name = at === 0 ? label : inSentence(label);
+    return exchange.from === undefined ? `${name} → ${values.after}` : `${name} ${exchanged(values)}`;
   });
   const more = exchanges.length - shown.length;
   return `${shown.join(', ')}${more > 0 ? ` and ${more} more` : ''}`;

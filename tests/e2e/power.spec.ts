@@ -32,7 +32,7 @@ test('a shared regulator browns out, and a second one cures it', async ({ page }
     'data-state',
     'over',
   );
-  await receiver.getByRole('button', { name: /^Rail none → Strong servo, metal gears regulator/ }).click();
+  await receiver.getByRole('button', { name: /^Rail → Strong servo, metal gears regulator/ }).click();
   await expect(receiver).toHaveAttribute('data-state', 'clear');
   await expect(
     page.locator('.thing').filter({ hasText: 'Strong servo, metal gears regulator' }),

@@ -61,7 +61,7 @@ export function BriefPage() {
           <StartingFigures />
         </Group>
         <details className="more">
-          <summary>How the run time is reckoned</summary>
+          <summary>How the run time is worked out</summary>
           <DocumentField path={path('meanSpeedShare')} example={0.6} />
         </details>
       </Bench>

@@ -147,7 +147,7 @@ function BodyFields({ body, onGone }: { body: PlacedBody; onGone(): void }) {
               onGone();
             }}
           >
-            take out
+            remove
           </button>
         ) : source === 'rest' ? (
           'what is left of the scale’s mass'

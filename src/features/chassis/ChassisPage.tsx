@@ -145,7 +145,7 @@ function TakeOver() {
   return (
     <p className="note ask">
       The components put {formatText(balance.frontLoadShare, 'share', reader)} on the front axle,{' '}
-      {formatText(height, 'lengthMm', reader)} high; the drive still reckons with{' '}
+      {formatText(height, 'lengthMm', reader)} high; the drive still uses{' '}
       {frontLoadShare === undefined ? 'nothing' : formatText(frontLoadShare, 'share', reader)} and{' '}
       {cgHeightMm === undefined ? 'nothing' : formatText(cgHeightMm, 'lengthMm', reader)}.{' '}
       <button

@@ -81,7 +81,7 @@ export function CalibrateSide({ tabs }: { tabs: ReactNode }) {
             );
           })}
           <p className="quiet" style={{ fontSize: 13, marginTop: 6 }}>
-            Each run is reckoned with the build as it was then. Take revisions whose tyres, ground and drive
+            Each run is predicted with the build as it was then. Take revisions whose tyres, ground and drive
             were alike.
           </p>
         </Group>

@@ -36,7 +36,7 @@ export function Diagnosis({ failure }: { failure: Versioned<FailureRecord> }) {
   if (!document)
     return (
       <p className="note">
-        Its revision was deleted; what was noted stays, but there is no build to reckon with.
+        Its revision was deleted; what was noted stays, but there is no build to work with.
       </p>
     );
   const fixed = revisions.find(({ id }) => id === failure.fixRevisionId)?.document;

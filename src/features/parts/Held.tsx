@@ -60,7 +60,7 @@ export function Held({ part }: { part: Part }) {
             <button
               type="button"
               className="plain"
-              aria-label={`Let go of box ${index + 1}`}
+              aria-label={`Release box ${index + 1}`}
               disabled={closed}
               onClick={() => edit([{ path: at('held'), value: held.filter(({ id }) => id !== box.id) }])}
             >

@@ -35,7 +35,7 @@ export function MarginChart({ checks, chosen, onChoose }: MarginChartProps) {
   return (
     <figure className="chart" style={{ width: `min(100%, ${width}px)`, marginTop: 10 }} data-testid="margins">
       <figcaption>
-        <span>What each part bears over its worst load, predicted</span>
+        <span>What each part carries over its worst load, predicted</span>
       </figcaption>
       <svg
         viewBox={`0 0 ${width} ${height}`}

@@ -156,7 +156,7 @@ function Shape({ part: { id, kind, name, shape, loads } }: { part: Part }) {
     return (
       <Group title="At its weakest place">
         <p className="quiet" style={{ fontSize: 13 }}>
-          A few dimensions say what {name.toLowerCase()} bears; its own mesh says more.
+          A few dimensions say what {name.toLowerCase()} carries; its own mesh says more.
         </p>
         {closed ? null : (
           <button

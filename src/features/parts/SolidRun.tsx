@@ -91,9 +91,9 @@ export function SolidRun({ part, solid, meshReady }: { part: Part; solid: SolidW
           data-stale={!current}
         >
           {current ? null : <b>Stale: the mesh, its material, layers, holds or loads have changed since. </b>}
-          It bears <b data-testid="solid-margin">{number(kept.margin)}</b> times its load and fails{' '}
+          It carries <b data-testid="solid-margin">{number(kept.margin)}</b> times its load and fails{' '}
           {kept.failsBy === 'in the layer' ? 'in the layer' : `between the layers: ${kept.failsBy}`}, at{' '}
-          {kept.atMm.map((one) => formatNumber(one, reader.locale, 3)).join(', ')} mm; it gives way by{' '}
+          {kept.atMm.map((one) => formatNumber(one, reader.locale, 3)).join(', ')} mm; it deflects by{' '}
           {length(kept.moveMm)}. {kept.voxels.toLocaleString(reader.locale)} voxels of {length(kept.voxelMm)}.
           {kept.finer ? (
             <>

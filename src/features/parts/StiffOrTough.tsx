@@ -41,7 +41,7 @@ export function StiffOrTough({ part }: { part: Part }) {
             <tr>
               <th>Material</th>
               <th className="num">Margin</th>
-              <th className="num">Gives way</th>
+              <th className="num">Deflects</th>
               <th className="num">Work to break</th>
               <th />
             </tr>

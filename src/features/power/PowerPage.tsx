@@ -33,8 +33,8 @@ const SupplyTree = dynamic(() => import('./SupplyTree').then(({ SupplyTree: Tree
 
 const WELL: Readonly<Record<SideOf<'power'>, string>> = {
   supply: 'Everything gets its volts, charged and low.',
-  pack: 'Pack and controller carry what the drive asks of them.',
-  wiring: 'Every plug that is named fits, and every wire bears its current.',
+  pack: 'Pack and controller carry what the drive draws.',
+  wiring: 'Every plug that is named fits, and every wire carries its current.',
   radio: 'The link reaches, and every test of the fail-safe list is passed.',
 };
 

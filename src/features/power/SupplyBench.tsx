@@ -125,7 +125,7 @@ function Item({ item, list, open, onChoose, children }: ItemProps) {
         <button
           type="button"
           className="plain"
-          aria-label={`Take out ${item.name}`}
+          aria-label={`Remove ${item.name}`}
           disabled={closed}
           onClick={() => edit([{ path: ['power', list, item.id], value: undefined }])}
         >

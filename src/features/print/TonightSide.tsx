@@ -154,13 +154,13 @@ export function TonightSide({ tabs }: { tabs: ReactNode }) {
         </h1>
         {plan.calibration ? (
           <p className="quiet" style={{ marginTop: 4 }}>
-            Times are {formatNumber(factor, reader.locale, 3)} times the reckoned ones, from{' '}
+            Times are {formatNumber(factor, reader.locale, 3)} times the estimated ones, from{' '}
             {plan.calibration.n} finished {plan.calibration.n === 1 ? 'print' : 'prints'} of this printer
             (spread {formatNumber(plan.calibration.spreadPct, reader.locale, 2)}&nbsp;%).
           </p>
         ) : plates.length > 0 ? (
           <p className="quiet" style={{ marginTop: 4 }}>
-            Times are reckoned; your first finished print corrects them.
+            Times are estimated; your first finished print corrects them.
           </p>
         ) : null}
         {problem ? (

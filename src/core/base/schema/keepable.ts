@@ -29,7 +29,7 @@ export function refuseUnkeepable(value: unknown): void {
       throw new CalcError(
         path(),
         'holds a character that cannot be kept',
-        'take out what is no letter, sign or space',
+        'remove what is no letter, sign or space',
       );
     if (!isPlain(one.value)) continue;
     if (one.path.length >= DEEPEST)

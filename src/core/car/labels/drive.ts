@@ -237,7 +237,7 @@ export const DRIVE_LABELS: Readonly<Record<string, FieldLabel>> = {
     limits: { above: 0, to: 1 },
   },
   'drive.tyreHold.peelNPerMm': {
-    label: 'Glue line bears, a millimetre',
+    label: 'Glue strength per millimetre',
     quantity: 'forceN',
     limits: { above: 0, to: 1000 },
   },

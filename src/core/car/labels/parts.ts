@@ -23,7 +23,7 @@ const OF_A_PART: Readonly<Record<string, FieldLabel>> = {
   '.infill': number('Infill', 'share', { above: 0, to: 1 }),
   '.temperatureC': number('Gets as warm as', 'temperatureC', { from: -50, to: 400 }),
   '.shape': { label: 'Shape' },
-  '.shape.as': { label: 'Reckoned as' },
+  '.shape.as': { label: 'Modelled as' },
   '.shape.profile': { label: 'Section' },
   '.shape.support': { label: 'Held' },
   '.shape.ends': { label: 'Ends' },
@@ -52,6 +52,6 @@ const OF_A_PART: Readonly<Record<string, FieldLabel>> = {
 
 /** What the fields of the parts are called. */
 export const PARTS_LABELS: Readonly<Record<string, FieldLabel>> = {
-  'parts.crushMm': length('Nose gives way', 1000),
+  'parts.crushMm': length('Nose crushes by', 1000),
   ...Object.fromEntries(Object.entries(OF_A_PART).map(([key, label]) => [`parts.items.*${key}`, label])),
 };

@@ -57,7 +57,7 @@ export const POWER_LABELS: Readonly<Record<string, FieldLabel>> = {
   'power.rails.*.dropoutV': { label: 'Needs above that', quantity: 'voltageV', limits: { from: 0, to: 100 } },
   'power.rails.*.minInV': { label: 'Starts at', quantity: 'voltageV', limits: { from: 0, to: 1000 } },
   'power.rails.*.maxInV': {
-    label: 'Bears at its input',
+    label: 'Most at its input',
     quantity: 'voltageV',
     limits: { above: 0, to: 1000 },
   },
@@ -74,7 +74,7 @@ export const POWER_LABELS: Readonly<Record<string, FieldLabel>> = {
   'power.loads.*.kind': { label: 'Kind of load' },
   'power.loads.*.rail': { label: 'Fed by' },
   'power.loads.*.minV': { label: 'Needs at least', quantity: 'voltageV', limits: { from: 0, to: 1000 } },
-  'power.loads.*.maxV': { label: 'Bears', quantity: 'voltageV', limits: { above: 0, to: 1000 } },
+  'power.loads.*.maxV': { label: 'Takes at most', quantity: 'voltageV', limits: { above: 0, to: 1000 } },
   'power.loads.*.typicalA': { label: 'Draws as a rule', quantity: 'currentA', limits: { from: 0, to: 1000 } },
   'power.loads.*.peakA': { label: 'Draws at the peak', quantity: 'currentA', limits: { from: 0, to: 1000 } },
   'power.loads.*.peaksTogether': { label: 'Peaks with the others' },

@@ -72,7 +72,7 @@ const labelsOf = (end: 'front' | 'rear'): [string, FieldLabel][] =>
 export const SUSPENSION_LABELS: Readonly<Record<string, FieldLabel>> = {
   ...Object.fromEntries([...labelsOf('front'), ...labelsOf('rear')]),
   'suspension.stopMm': length('Travel to stop a landing', { above: 0, to: 1000 }),
-  'suspension.kerbStopMm': length('Gives way at a kerb', { above: 0, to: 1000 }),
+  'suspension.kerbStopMm': length('Deflects at a kerb', { above: 0, to: 1000 }),
   'suspension.steering': { label: 'Steering' },
   'suspension.steering.lockMm': length('Rack to full lock', { above: 0, to: 200 }),
   'suspension.steering.hornMm': length('Servo horn', { above: 0, to: 500 }),

@@ -18,7 +18,7 @@ export const FAILURE_MODES: readonly FailureMode[] = [
   { id: 'screwPullOut', name: 'Screw tore out', means: 'a screw or insert tore out' },
   { id: 'loosening', name: 'Came loose', means: 'something came loose or walked off' },
   { id: 'binding', name: 'Sticks', means: 'something sticks or turns stiffly' },
-  { id: 'unbonding', name: 'Joint let go', means: 'a glued or pressed joint let go' },
+  { id: 'unbonding', name: 'Joint came apart', means: 'a glued or pressed joint came apart' },
   { id: 'wobble', name: 'Wobbles', means: 'a wheel or axle wobbles' },
   { id: 'vibration', name: 'Shakes', means: 'the car shakes or buzzes' },
   { id: 'brownOut', name: 'Brown-out', means: 'receiver or servo lose their volts for a moment' },

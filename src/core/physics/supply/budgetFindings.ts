@@ -47,7 +47,7 @@ function ofLoad({ id, rail, minV, maxV }: Load, full: SupplyState, low: SupplySt
           {
             severity: 'over' as const,
             about: id,
-            why: `${id} gets ${plain(most)} V ${WHEN(empty > charged)} and bears ${plain(maxV)} V.`,
+            why: `${id} gets ${plain(most)} V ${WHEN(empty > charged)}, limit ${plain(maxV)} V.`,
             remedy: `Feed it from a rail of ${plain(minV)} to ${plain(maxV)} V.`,
           },
         ]
@@ -78,8 +78,8 @@ function ofInput(
           {
             severity: 'over' as const,
             about: id,
-            why: `${id} is fed ${plain(most)} V ${WHEN(empty > charged)} and bears ${plain(maxInV)} V.`,
-            remedy: 'Take one that bears the charged pack.',
+            why: `${id} is fed ${plain(most)} V ${WHEN(empty > charged)}, limit ${plain(maxInV)} V.`,
+            remedy: 'Take one made for the charged pack.',
           },
         ]
       : []),

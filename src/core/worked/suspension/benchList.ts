@@ -11,7 +11,7 @@ import {
 export const BENCH_WORDS: Readonly<Record<BenchItem, { what: string; how: string; mend: string }>> = {
   loose: {
     what: 'The arm falls',
-    how: 'Damper off, bolts just in: lift the wheel and let go. The arm drops by its own weight.',
+    how: 'Damper off, bolts just in: lift the wheel and release it. The arm drops by its own weight.',
     mend: 'Find the joint that holds it with the lines below.',
   },
   tight: {

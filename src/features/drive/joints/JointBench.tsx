@@ -127,10 +127,10 @@ function ShaftFields({ shaft, title }: { shaft: Shaft; title: string }) {
           <button
             type="button"
             className="link"
-            aria-label={`Take out: ${title}`}
+            aria-label={`Remove: ${title}`}
             onClick={() => edit([{ path: ['drive', 'shafts', shaft.id], value: undefined }])}
           >
-            take out
+            remove
           </button>
         )
       }

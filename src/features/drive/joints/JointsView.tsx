@@ -62,18 +62,18 @@ function JointAnswer({ found: { pinion } }: { found: JointsOnSurface }) {
         What holds the pinion is not worked out yet: it needs {needNames(pinion.missing!)}.
       </h1>
     );
-  const asks = (
+  const load = (
     <>
-      {CAUSE_WORDS[pinion.asked!.by]} asks {formatText(pinion.asked!.torqueNm, 'torqueNm', reader)} of the
+      {CAUSE_WORDS[pinion.asked!.by]} puts {formatText(pinion.asked!.torqueNm, 'torqueNm', reader)} on the
       motor&rsquo;s shaft, at {formatText(pinion.temperatureC!, 'temperatureC', reader)}
     </>
   );
   const own = pinion.held.find((one) => one.kind === kind);
-  if (!kind || !own) return <h1 className="answer">Say what holds the pinion: {asks}.</h1>;
+  if (!kind || !own) return <h1 className="answer">Say what holds the pinion: {load}.</h1>;
   if ('needs' in own)
     return (
       <h1 className="answer">
-        The {JOINT_NAMES[kind]} needs its {own.needs}: {asks}.
+        The {JOINT_NAMES[kind]} needs its {own.needs}: {load}.
       </h1>
     );
   const { torqueNm, margin = Infinity, splits } = own.result;
@@ -84,7 +84,7 @@ function JointAnswer({ found: { pinion } }: { found: JointsOnSurface }) {
       <CheckFigure check="joint.pinion" title="the pinion on its shaft" tone={tone}>
         <span data-testid="pinion-carries">{formatText(torqueNm, 'torqueNm', reader)}</span>
       </CheckFigure>
-      ; {asks}.
+      ; {load}.
     </h1>
   );
 }
@@ -114,7 +114,7 @@ function SideBySide({
             <th className="num">Carries at {formatText(temperatureC, 'temperatureC', reader)}</th>
             <th>against what is asked</th>
             <th className="num">Margin</th>
-            <th className="num">Lets go at</th>
+            <th className="num">Holds up to</th>
             <th />
           </tr>
         </thead>
@@ -184,7 +184,7 @@ function HexRow({
       <span style={{ display: 'inline-block', verticalAlign: 'middle' }}>
         <Bar share={result.torqueNm / asked.torqueNm} over={over} />
       </span>{' '}
-      {CAUSE_WORDS[asked.by]} asks {formatText(asked.torqueNm, 'torqueNm', reader)}.
+      {CAUSE_WORDS[asked.by]} puts {formatText(asked.torqueNm, 'torqueNm', reader)} on it.
     </p>
   );
 }

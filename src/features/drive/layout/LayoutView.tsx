@@ -120,7 +120,7 @@ function Fixes({ rotation }: { rotation: RotationOfBuild }) {
           ? `${backward.length > 0 ? 'The car rolls backward when the throttle says forward. ' : ''}${scrubs ? 'One axle drags the other along: tyres, pack and gears pay for it.' : ''}`
           : !motorsApart(document.drive)
             ? 'Under power the gears tear at each other until the weakest tooth goes.'
-            : 'Under power the motors pull against each other: tyres scrub, motors and controllers cook.'}
+            : 'Under power the motors pull against each other: tyres scrub, motors and controllers overheat.'}
       </p>
       <div className="row" style={{ marginTop: 4 }}>
         {fixes.map((fix) => (
@@ -138,7 +138,7 @@ function Fixes({ rotation }: { rotation: RotationOfBuild }) {
           <span>
             {agree
               ? 'Give both axles the same teeth.'
-              : 'Add or take out one pair of spur gears on the way to one axle.'}
+              : 'Add or remove one pair of spur gears on the way to one axle.'}
           </span>
         ) : null}
       </div>
@@ -157,8 +157,8 @@ function InTheWheel() {
   return (
     <p className="note">
       Motors in the wheels make each corner {formatNumber(more, reader.locale, 2)} times as heavy as wheel and
-      tyre alone, and none of it is sprung: it follows bumps worse and hits harder. The heat is reckoned with
-      hardly any wind on the motor.
+      tyre alone, and none of it is sprung: it follows bumps worse and hits harder. The heat is worked out
+      with hardly any wind on the motor.
     </p>
   );
 }

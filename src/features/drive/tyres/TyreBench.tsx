@@ -48,7 +48,7 @@ export function TyreBench() {
         ) : null}
       </Group>
       <p className="note">
-        A tyre that lets go at speed is a knife. Spin wheels up by remote, behind a shield, with nobody in the
+        A tyre that bursts at speed is a knife. Spin wheels up by remote, behind a shield, with nobody in the
         plane of the wheel and never in the hand. Local rules go first.
       </p>
     </Fields>

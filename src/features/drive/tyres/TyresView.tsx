@@ -73,7 +73,7 @@ function TyreAnswer({ found: { inAir, rolling, seat } }: { found: TyreOfBuild })
       </CheckFigure>{' '}
       and turns {rpm(inAir.rpm!)}.
       {seat
-        ? ` ${seat.by === 'bead' ? 'Its bead lets go' : 'The glue lets go'} at ${rpm(seat.letsGoRpm)}.`
+        ? ` ${seat.by === 'bead' ? 'Its bead lifts' : 'The glue fails'} at ${rpm(seat.letsGoRpm)}.`
         : hold?.by
           ? ' Give the rim radius, and what keeps it on is worked out.'
           : ''}

@@ -140,7 +140,7 @@ export function BlowsSheet({ report, onChange, parts }: SheetProps & { parts: re
     onChange({ beaten: list.map((one) => (one.id === id ? { ...one, ...with_ } : one)) });
   return (
     <>
-      <p className="note">Glasses on: a part that lets go flies.</p>
+      <p className="note">Glasses on: a part that comes loose flies.</p>
       {list.map(({ id, name: called, light, hard, failed }) => (
         <section key={id} aria-label={called} style={{ marginTop: 8 }}>
           <div className="row">

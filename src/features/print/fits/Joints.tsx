@@ -148,7 +148,7 @@ function JointFields({
       {kind === 'screw' && (hold === 'heatSetInsert' || hold === 'nutTrap') ? (
         <DocumentField
           path={at('insertMm')}
-          label={hold === 'nutTrap' ? 'Nut, across its flats' : 'Hole that the insert asks for'}
+          label={hold === 'nutTrap' ? 'Nut, across its flats' : 'Hole that the insert needs'}
           example={hold === 'nutTrap' ? 5.5 : 4}
         />
       ) : null}

@@ -110,7 +110,7 @@ export function SlipAidSide({
           aside={
             closed ? undefined : inBuild ? (
               <button type="button" className="link" onClick={takeOut}>
-                take out of the build
+                remove of the build
               </button>
             ) : (
               <button type="button" className="link" onClick={putIn}>

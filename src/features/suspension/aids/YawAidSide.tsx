@@ -130,7 +130,7 @@ export function YawAidSide({ tabs, foot, pick }: { tabs: ReactNode; foot: ReactN
           aside={
             closed ? undefined : inBuild ? (
               <button type="button" className="link" onClick={takeOut}>
-                take out of the build
+                remove of the build
               </button>
             ) : (
               <button type="button" className="link" onClick={putIn}>
@@ -288,7 +288,7 @@ export function YawAidSide({ tabs, foot, pick }: { tabs: ReactNode; foot: ReactN
         {foot}
         <p className="quiet" style={{ fontSize: 12 }}>
           Tune on closed ground, alone, gain from zero up. A gyro that over-corrects at speed throws the car
-          off line faster than you can let go. Local rules go first.
+          off line faster than you can release the trigger. Local rules go first.
         </p>
       </Readings>
     </>

@@ -1,0 +1,53 @@
+import type { Exchange } from '@/core/car/document/exchange';
+import { readingOf, remedyText } from './checkWords';
+import { PLAIN_READER } from './output';
+
+const plain = (text: string) => text.replaceAll('\u00a0', ' ');
+const imperial = { locale: 'en-GB', units: 'imperial' } as const;
+
+describe('a remedy by what it exchanges', () => {
+  const text = (exchanges: Exchange[], reader = PLAIN_READER) => plain(remedyText({ exchanges }, reader));
+  const mass = (from: unknown, to: unknown): Exchange => ({ path: ['chassis', 'massG'], from, to });
+
+  it('says a unit once, with both values before and after', () =>
+    expect(text([mass(1600, 1500)])).toMatch(/ 1,600 → 1,500 g$/));
+
+  it('does not say what was not there', () =>
+    expect(text([mass(undefined, 1500)])).toMatch(/[a-z] → 1,500 g$/));
+
+  it('follows the reader’s units', () =>
+    // 453.6 g = 1 lb = 16 oz
+    expect(text([mass(undefined, 453.592)], imperial)).toMatch(/ (1 lb|16 oz)$/));
+
+  it('names a stage once and counts what is more than three', () => {
+    const of = (key: string, to: number): Exchange => ({
+      path: ['drive', 'stages', 's', key],
+      from: to - 1,
+      to,
+      stage: 1,
+    });
+    const all = text([of('pinionTeeth', 12), of('wheelTeeth', 40), of('faceWidthMm', 6), of('moduleMm', 2)]);
+    expect(all.match(/stage 1/gi)).toHaveLength(1);
+    expect(all).toMatch(/ and 1 more$/);
+  });
+});
+
+describe('a reading', () => {
+  const reading = (kind: 'floor' | 'ceiling' | 'band', limit?: number) =>
+    readingOf(
+      { value: 11.5, quantity: 'forceN', kind, ...(limit === undefined ? {} : { limit }) },
+      PLAIN_READER,
+    )!;
+
+  it('needs a minimum, has a limit for a maximum, and neither for a band', () => {
+    expect(plain(reading('floor', 3.25).against)).toBe('needs 3.25 N');
+    expect(plain(reading('ceiling', 3.25).against)).toBe('limit 3.25 N');
+    expect([reading('band', 3.25).against, reading('floor').against]).toEqual(['', '']);
+    expect(plain(reading('floor').text)).toBe('11.5 N');
+  });
+
+  it('of what has no unit is the number alone', () =>
+    expect(readingOf({ value: 6, quantity: 'count', kind: 'floor', limit: 6 }, PLAIN_READER)!.text).toBe(
+      '6',
+    ));
+});
