@@ -17,6 +17,7 @@ import {
   packFor,
 } from '../motion/cruise';
 import type { CruiseInput, End, EnduranceSeries } from './enduranceDefinition';
+import { PackRecord, stalledNote, USUAL_CUTOFF_V } from './packRecord';
 import { accelMps2, createPlant, retune, type TunablePlant } from '../motion/plant';
 import {
   heatedFor,
@@ -27,7 +28,6 @@ import {
   windingAt,
 } from './thermal';
 
-const USUAL_CUTOFF_V = 3.3;
 /** A held speed has constant losses, for which the heat is solved exactly: early steps are short for the picture alone. */
 const EARLY_HOLD_S = 2;
 const HOLD_OF_ELAPSED = 0.01;
@@ -35,8 +35,6 @@ const HOLD_OF_ELAPSED = 0.01;
 const HOLD_OF_PACK = 0.004;
 /** More than any cycle of a car takes. */
 const MOST_STEPS = 1_000_000;
-const MOST_SAMPLES = 600;
-const FIRST_INTERVAL_S = 0.25;
 
 interface Options {
   stepScale: number;
@@ -68,17 +66,14 @@ class Whole {
   packAs = 0;
   peakWindingC: number;
   peakCaseC: number;
-  readonly series: EnduranceSeries = { tS: [], windingC: [], caseC: [], stateOfCharge: [], speedMps: [] };
-  readonly readC: number[] = [];
   readonly notes: string[] = [];
   private ended = false;
   private steps = 0;
   private launches = 0;
-  private temperatures: Temperatures;
-  private charge: number;
-  private speedMps = 0;
-  private nextSampleS = 0;
-  private intervalS = FIRST_INTERVAL_S;
+  temperatures: Temperatures;
+  charge: number;
+  speedMps = 0;
+  private readonly record: PackRecord;
   private readonly plant: TunablePlant;
   private readonly stretch = newStretch();
   private readonly thermal: ThermalDefinition;
@@ -90,6 +85,7 @@ class Whole {
     private readonly input: CruiseInput,
     private readonly options: Options,
   ) {
+    this.record = new PackRecord(options.readAtS);
     this.plant = createPlant(input);
     this.thermal = input.thermal;
     this.motorOhm = input.motor.resistanceMilliOhm / 1000;
@@ -245,7 +241,7 @@ class Whole {
       : this.endWithin(seconds, losses, packA, after);
     const taken = share * seconds;
     this.temperatures = share === 1 ? after : heatedFor(before, losses, this.thermal, taken);
-    if (this.options.readAtS) this.read(taken, before[1]);
+    this.record.readCase(this.durationS, taken, before[1], this.temperatures[1]);
     this.durationS += taken;
     this.distanceM += taken * losses.speedMps;
     this.motorAs += taken * amps;
@@ -292,41 +288,20 @@ class Whole {
   private end(by: End): void {
     this.ended = true;
     this.endedBy = by;
-    if (by === 'stalled')
-      this.notes.push(
-        this.durationS === 0
-          ? 'The car cannot move, so there is no heat and no charge to tell.'
-          : 'The car no longer gets under way: the pack is too low or the winding too hot.',
-      );
+    if (by === 'stalled') this.notes.push(stalledNote(this.durationS));
   }
 
-  private read(seconds: number, beforeC: number): void {
-    const times = this.options.readAtS ?? [];
-    for (
-      let at = times[this.readC.length];
-      at !== undefined && at <= this.durationS + seconds + 1e-9;
-      at = times[this.readC.length]
-    ) {
-      const share = seconds === 0 ? 1 : Math.min(1, (at - this.durationS) / seconds);
-      this.readC.push(beforeC + share * (this.temperatures[1] - beforeC));
-    }
+  private sample(end = false): void {
+    this.record.sample(this, end);
   }
 
-  private sample(last = false): void {
-    const { series } = this;
-    if (!last && this.durationS < this.nextSampleS) return;
-    if (last && series.tS.at(-1) === this.durationS) return;
-    series.tS.push(this.durationS);
-    series.windingC.push(this.temperatures[0]);
-    series.caseC.push(this.temperatures[1]);
-    series.stateOfCharge.push(this.charge);
-    series.speedMps.push(this.speedMps);
-    if (series.tS.length > MOST_SAMPLES) {
-      for (const key of Object.keys(series) as (keyof EnduranceSeries)[])
-        series[key] = series[key].filter((_, index) => index % 2 === 0);
-      this.intervalS *= 2;
-    }
-    this.nextSampleS = this.durationS + this.intervalS;
+  get series(): EnduranceSeries {
+    return this.record.series;
+  }
+
+  /** The case at the times asked for, °C. */
+  get readC(): readonly number[] {
+    return this.record.readC;
   }
 }
 

@@ -1,9 +1,11 @@
 import { CalcError } from '../../base/errors';
 import { driveWhole } from './driveWhole';
 import { type CruiseInput, type EnduranceInput, type EnduranceResult, isCruise } from './enduranceDefinition';
+import { stalledNote, USUAL_CUTOFF_V } from './packRecord';
 import { LOSS_NAMES, type LossName } from './lossNames';
 import { refuseTrace, type TraceSeries, traceOfStyle } from './trace';
-import { driveTrace, topWithDrag } from './traceWhole';
+import { topWithDrag } from './topWithDrag';
+import { driveTrace } from './traceWhole';
 import { type ThermalDefinition, USUAL_WINDING_LIMIT_C } from './thermal';
 
 /**
@@ -51,7 +53,6 @@ function cruised(input: CruiseInput, stepScale: number): EnduranceResult {
 }
 
 const J_PER_WH = 3600;
-const USUAL_CUTOFF_V = 3.3;
 
 /** The trace of an input that has one, or whose style makes one. */
 export function traceOf({ cycle, ...input }: EnduranceInput): TraceSeries | undefined {
@@ -118,7 +119,7 @@ const stands = ({ thermal, battery }: EnduranceInput, cycleSeries: TraceSeries):
     stateOfCharge: [battery.stateOfCharge ?? 1],
     speedMps: [0],
   },
-  notes: ['The car cannot move, so there is no heat and no charge to tell.'],
+  notes: [stalledNote(0)],
 });
 
 /** A limit at or below the air is no limit. */

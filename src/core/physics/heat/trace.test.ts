@@ -8,7 +8,7 @@ import { driveEnduranceSchema } from './endurance.schema';
 import type { EnduranceInput } from './enduranceDefinition';
 import { LOSS_NAMES } from './lossNames';
 import { STYLES, traceOfStyle } from './trace';
-import { topWithDrag } from './traceWhole';
+import { topWithDrag } from './topWithDrag';
 
 const base: EnduranceInput = {
   ...smallPack,

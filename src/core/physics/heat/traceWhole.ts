@@ -2,15 +2,7 @@ import { AIR_DENSITY, GRAVITY } from '../../base/constants';
 import { CalcError } from '../../base/errors';
 import { cellVolts } from '../motion/cell';
 import type { DriveRunInput } from '../motion/definition';
-import {
-  createPlant,
-  currentOf,
-  dutyFor,
-  noLoadMps,
-  retune,
-  type TunablePlant,
-  wheelForceN,
-} from '../motion/plant';
+import { createPlant, currentOf, dutyFor, retune, type TunablePlant } from '../motion/plant';
 import { createRoad, dragAndRoll, type Road, traction } from '../motion/road';
 import type { End, EnduranceSeries } from './enduranceDefinition';
 import { LOSS_NAMES, type LossName } from './lossNames';
@@ -22,6 +14,8 @@ import {
   USUAL_WINDING_LIMIT_C,
   windingAt,
 } from './thermal';
+import { PackRecord, stalledNote } from './packRecord';
+import { fullThrottleMps2 } from './topWithDrag';
 import type { TraceSeries } from './trace';
 
 export interface TraceWhole {
@@ -61,42 +55,6 @@ const [STEP_S, HELD_S] = [0.04, 0.25];
 /** Volts under load are smoothed over this time before they are held against the cut-off, s. */
 const SMOOTHED_S = 2;
 const MOST_STEPS = 4_000_000;
-const MOST_SAMPLES = 600;
-const FIRST_INTERVAL_S = 0.25;
-
-/** The car at full throttle, driveline drag included: what it could accelerate by at a speed, m/s². */
-function fullThrottleMps2(p: TunablePlant, v: number, retardN: number, behindN: number): number {
-  const q = v * v;
-  const passive = dragAndRoll(p.road, q);
-  const resistance = passive + p.road.slopeN + retardN;
-  const free = (wheelForceN(p, v) - resistance - behindN) / p.effectiveMassKg;
-  const held = traction(p.road, q, passive);
-  return p.massKg * free + resistance > held ? (held - resistance) / p.massKg : free;
-}
-
-const TOP_SCAN = 200;
-
-/** Smallest speed at which full throttle no longer accelerates, driveline drag included, m/s. */
-export function topWithDrag(input: DriveRunInput, losses: LossesDefinition | undefined): number {
-  const plant = createPlant(input) as TunablePlant;
-  const behindN = lossesOf(losses).drivelineDrag * input.car.massKg * GRAVITY;
-  const gains = (v: number) => fullThrottleMps2(plant, v, 0, behindN) > 0;
-  if (!gains(0)) return 0;
-  let high = 0;
-  let low = 0;
-  for (let k = 1; high === 0; k++) {
-    const v = (k / TOP_SCAN) * noLoadMps(plant);
-    if (!gains(v)) high = v;
-    else low = v;
-    if (k > 20 * TOP_SCAN) return v;
-  }
-  for (let turn = 0; turn < 60; turn++) {
-    const middle = (low + high) / 2;
-    if (gains(middle)) low = middle;
-    else high = middle;
-  }
-  return high;
-}
 
 /** The trace again and again until winding, case or pack has had enough. */
 export function driveTrace(asked: Asked): TraceWhole {
@@ -117,11 +75,11 @@ class Drive {
   private smoothedV: number;
   private ended = false;
   private steps = 0;
-  private nextSampleS = 0;
-  private intervalS = FIRST_INTERVAL_S;
+  private readonly record: PackRecord;
 
   constructor(private readonly asked: Asked) {
     const { input, thermal, trace, losses } = asked;
+    this.record = new PackRecord(asked.readAtS);
     this.plant = createPlant(input) as TunablePlant;
     this.losses = lossesOf(losses);
     this.motorOhm = input.motor.resistanceMilliOhm / 1000;
@@ -158,8 +116,8 @@ class Drive {
       squaresAs: 0,
       packAs: 0,
       lossesJ: Object.fromEntries(LOSS_NAMES.map((name) => [name, 0])) as Record<LossName, number>,
-      series: { tS: [], windingC: [], caseC: [], stateOfCharge: [], speedMps: [] },
-      readC: [],
+      series: this.record.series,
+      readC: this.record.readC,
       notes: [],
     };
   }
@@ -311,7 +269,7 @@ class Drive {
     lossesJ.auxiliary += losses.auxiliaryA * openV * dt;
     lossesJ.brakes += brakeW * dt;
     lossesJ.slip += n * duty * amps * openV * dt - packJ - n * amps * (emf + amps * plant.windingOhm) * dt;
-    this.read(dt, before[1]);
+    this.record.readCase(this.found.durationS, dt, before[1], this.temperatures[1]);
     found.durationS += dt;
     found.motorAs += amps * dt;
     found.squaresAs += amps ** 2 * dt;
@@ -323,7 +281,7 @@ class Drive {
     this.smoothedV += (loadedV - this.smoothedV) * (1 - Math.exp(-dt / SMOOTHED_S));
     found.peakWindingC = Math.max(found.peakWindingC, this.temperatures[0]);
     found.peakCaseC = Math.max(found.peakCaseC, this.temperatures[1]);
-    this.sample(false);
+    this.sample();
     const { windingLimitC = USUAL_WINDING_LIMIT_C, caseLimitC = Infinity } = thermal;
     if (!asked.ignoreEnds) {
       if (this.temperatures[0] >= windingLimitC) return this.end('winding');
@@ -332,19 +290,6 @@ class Drive {
         return this.end('battery');
     }
     if (this.leftS() <= 1e-9 * asked.untilS) this.end('time');
-  }
-
-  private read(dt: number, beforeC: number): void {
-    const { readC, durationS } = this.found;
-    const times = this.asked.readAtS ?? [];
-    for (
-      let at = times[readC.length];
-      at !== undefined && at <= durationS + dt + 1e-9;
-      at = times[readC.length]
-    ) {
-      const share = dt === 0 ? 1 : Math.min(1, (at - durationS) / dt);
-      readC.push(beforeC + share * (this.temperatures[1] - beforeC));
-    }
   }
 
   /** Brakes in no time to a lower speed, the heat of it in the windings. */
@@ -366,31 +311,14 @@ class Drive {
   private end(by: End): void {
     this.ended = true;
     this.found.endedBy = by;
-    if (by === 'stalled')
-      this.found.notes.push(
-        this.found.durationS === 0
-          ? 'The car cannot move, so there is no heat and no charge to tell.'
-          : 'The car no longer gets under way: the pack is too low or the winding too hot.',
-      );
+    if (by === 'stalled') this.found.notes.push(stalledNote(this.found.durationS));
   }
 
   private openV = (charge = this.charge) => this.asked.input.battery.cells * cellVolts(charge);
   private leftS = () => this.asked.untilS - this.found.durationS;
 
-  private sample(always: boolean): void {
-    const { series, durationS } = this.found;
-    if (!always && durationS < this.nextSampleS) return;
-    if (always && series.tS.at(-1) === durationS) return;
-    series.tS.push(durationS);
-    series.windingC.push(this.temperatures[0]);
-    series.caseC.push(this.temperatures[1]);
-    series.stateOfCharge.push(this.charge);
-    series.speedMps.push(this.v);
-    if (series.tS.length > MOST_SAMPLES) {
-      for (const key of Object.keys(series) as (keyof EnduranceSeries)[])
-        series[key] = series[key].filter((_, index) => index % 2 === 0);
-      this.intervalS *= 2;
-    }
-    this.nextSampleS = durationS + this.intervalS;
+  private sample(end = false): void {
+    const { temperatures, charge, v, found } = this;
+    this.record.sample({ durationS: found.durationS, temperatures, charge, speedMps: v }, end);
   }
 }

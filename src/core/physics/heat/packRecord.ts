@@ -1,0 +1,64 @@
+import type { EnduranceSeries } from './enduranceDefinition';
+import type { Temperatures } from './thermal';
+
+/** Loaded volts a cell at which a pack counts as empty, where an input gives none. */
+export const USUAL_CUTOFF_V = 3.3;
+
+const MOST_SAMPLES = 600;
+const FIRST_INTERVAL_S = 0.25;
+
+/** A pack at one time while it is driven. */
+export interface PackMoment {
+  readonly durationS: number;
+  readonly temperatures: Temperatures;
+  readonly charge: number;
+  readonly speedMps: number;
+}
+
+/** What is written down while a pack is driven: a series that is thinned as it grows, and the case at times asked for. */
+export class PackRecord {
+  readonly series: EnduranceSeries = { tS: [], windingC: [], caseC: [], stateOfCharge: [], speedMps: [] };
+  /** °C, one for each time. */
+  readonly readC: number[] = [];
+  private nextSampleS = 0;
+  private intervalS = FIRST_INTERVAL_S;
+
+  /** @param readAtS times at which the case is read, s, rising */
+  constructor(private readonly readAtS: readonly number[] = []) {}
+
+  /** Writes the moment down where its turn has come, or in any case at the ends. */
+  sample({ durationS, temperatures, charge, speedMps }: PackMoment, end = false): void {
+    const { series } = this;
+    if (!end && durationS < this.nextSampleS) return;
+    if (end && series.tS.at(-1) === durationS) return;
+    series.tS.push(durationS);
+    series.windingC.push(temperatures[0]);
+    series.caseC.push(temperatures[1]);
+    series.stateOfCharge.push(charge);
+    series.speedMps.push(speedMps);
+    if (series.tS.length > MOST_SAMPLES) {
+      for (const key of Object.keys(series) as (keyof EnduranceSeries)[])
+        series[key] = series[key].filter((_, index) => index % 2 === 0);
+      this.intervalS *= 2;
+    }
+    this.nextSampleS = durationS + this.intervalS;
+  }
+
+  /** Reads the case at the times within a stretch that begins at `fromS` and lasts `seconds`. */
+  readCase(fromS: number, seconds: number, beforeC: number, afterC: number): void {
+    for (
+      let at = this.readAtS[this.readC.length];
+      at !== undefined && at <= fromS + seconds + 1e-9;
+      at = this.readAtS[this.readC.length]
+    ) {
+      const share = seconds === 0 ? 1 : Math.min(1, (at - fromS) / seconds);
+      this.readC.push(beforeC + share * (afterC - beforeC));
+    }
+  }
+}
+
+/** Why a drive stalled after so many seconds. */
+export const stalledNote = (durationS: number): string =>
+  durationS === 0
+    ? 'The car cannot move, so there is no heat and no charge to tell.'
+    : 'The car no longer gets under way: the pack is too low or the winding too hot.';
