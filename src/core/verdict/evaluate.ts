@@ -24,9 +24,9 @@ const placeOf = ({ at: { segment, side } }: Pick<CheckRecord, 'at'>) =>
 /** In the order of the segments and their sides. */
 const ORDERED = [...CHECKS].sort((a, b) => placeOf(a) - placeOf(b));
 
-/** The checks of every build, and those of the rails, loads, aids and parts that this one has. */
+/** The checks of what a build has, and those of its rails, loads, aids and parts. */
 const recordsOf = (document: BuildDocument): readonly CheckRecord[] => [
-  ...ORDERED,
+  ...ORDERED.filter(({ applies }) => applies?.(document) ?? true),
   ...FAMILIES.flatMap((family) => family.of(document)),
 ];
 

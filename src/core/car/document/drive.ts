@@ -199,7 +199,7 @@ export const stagesTo = ({ stages }: Drive, axle: Axle): Stage[] =>
 /** Motor turns per turn of the wheels of one axle; a motor in its wheel turns with it unless a stage is given. */
 export function axleRatio(drive: Drive, axle: Axle): number | undefined {
   const stages = stagesTo(drive, axle);
-  if (stages.length === 0 && !motorsInWheels(drive)) return undefined;
+  if (stages.length === 0 && isGeared(drive)) return undefined;
   let ratio = 1;
   for (const stage of stages) {
     const one = stageRatio(stage);
@@ -223,6 +223,9 @@ export const motorsApart = ({ motorsAt = 'car' }: Drive): boolean => motorsAt !=
 /** A motor can only sit in a wheel that has one of its own. */
 export const motorsInWheels = ({ motorsAt, mounting }: Drive): boolean =>
   motorsAt === 'wheel' && mounting === 'wheel';
+
+/** Whether there are gears between motor and wheels, or will be; motors in the wheels may do without. */
+export const isGeared = (drive: Drive): boolean => drive.stages.length > 0 || !motorsInWheels(drive);
 
 /** Motors in the car. */
 export function motorsInAll(drive: Drive): number {

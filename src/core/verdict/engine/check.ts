@@ -98,6 +98,8 @@ export interface CheckRecord {
   readonly kind: CheckKind;
   /** Margin under which it is tight; the workshop may set its own. */
   readonly tightUnder?: number;
+  /** Whether a build has what it judges; every build where it is left out. */
+  applies?(document: Subject['document']): boolean;
   find(subject: Subject): Found;
   remedies?(subject: Subject): Proposal[];
   readonly provenBy: Proof;

@@ -49,6 +49,18 @@ describe('motors in the wheels', () => {
     expect(inputOf(apart)).toMatchObject({ ok: false, missing: ['drive.stages'] });
   });
 
+  it('have no teeth to judge and wait for none; geared ones do', () => {
+    const toothed = (document: BuildDocument) =>
+      evaluateBuild(document)
+        .map(({ id }) => id)
+        .filter((id) => id.startsWith('gears.') || id === 'joint.pinion')
+        .sort();
+    expect(toothed(hubs)).toEqual([]);
+    expect(toothed(car)).toEqual(['gears.mesh', 'gears.tooth', 'gears.wear', 'joint.pinion']);
+    const onChassis = applyPatch(hubs, [{ path: ['drive', 'mounting'], value: 'chassis' }]);
+    expect(toothed(onChassis)).toHaveLength(4);
+  });
+
   it('are judged like any others: every check has finite figures and none breaks', () => {
     for (const check of evaluateBuild(hubs)) {
       expect([check.id, check.fault]).toEqual([check.id, undefined]);

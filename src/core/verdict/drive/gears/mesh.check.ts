@@ -1,5 +1,5 @@
 import { type Measure, measure } from '../../../base/measure';
-import type { Stage } from '../../../car/document/drive';
+import { isGeared, type Stage } from '../../../car/document/drive';
 import type { MeshResult } from '../../../physics/gears/mesh';
 import { meshOrRefusal, spurStages } from '../../../worked/drive/stageMesh';
 import { defineCheck, type Found, type Proposal, type State } from '../../engine/check';
@@ -48,6 +48,7 @@ export const mesh = defineCheck({
   quantity: 'coefficient',
   kind: 'floor',
   tightUnder: 1.1,
+  applies: ({ drive }) => isGeared(drive),
   find: ({ document }): Found => {
     const stages = spurStages(document.drive);
     if (stages.length === 0) return { missing: ['drive.stages:spur'] };

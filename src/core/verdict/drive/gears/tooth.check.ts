@@ -1,3 +1,4 @@
+import { isGeared } from '../../../car/document/drive';
 import { type Measure, measure } from '../../../base/measure';
 import type { GearStrengthResult } from '../../../physics/gears/strength';
 import { type PeakCause, peakTorques } from '../../../worked/drive/peakTorque';
@@ -47,6 +48,7 @@ export const tooth = defineCheck({
   quantity: 'coefficient',
   kind: 'floor',
   tightUnder: 1.5,
+  applies: ({ drive }) => isGeared(drive),
   find: (subject) =>
     onTeeth(subject, (teeth, { document, surface, input, run }) => {
       const weakest = teeth[0]!;

@@ -1,3 +1,4 @@
+import { isGeared } from '../../../car/document/drive';
 import { type Measure, measure } from '../../../base/measure';
 import { teethOf, type Tooth } from '../../../worked/drive/toothOfBuild';
 import { defineCheck } from '../../engine/check';
@@ -37,6 +38,7 @@ export const wear = defineCheck({
   quantity: 'hours',
   kind: 'floor',
   tightUnder: 1.5,
+  applies: ({ drive }) => isGeared(drive),
   find: (subject) =>
     onTeeth(subject, (teeth, { document }) => {
       const limit = document.drive.gearHours ?? USUAL_GEAR_HOURS;

@@ -1,3 +1,4 @@
+import { isGeared } from '../../../car/document/drive';
 import { type Measure, measure } from '../../../base/measure';
 import type { PinionJoint } from '../../../car/document/heat';
 import {
@@ -52,6 +53,7 @@ export const pinionJoint = defineCheck({
   quantity: 'torqueNm',
   kind: 'floor',
   tightUnder: 1.5,
+  applies: ({ drive }) => isGeared(drive),
   find: (subject): Found => {
     const joint = subject.document.drive.heat?.pinionJoint;
     const found = pinionJointsOf(subject);
