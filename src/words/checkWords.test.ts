@@ -1,5 +1,6 @@
 import type { Exchange } from '@/core/car/document/exchange';
-import { readingOf, remedyText } from './checkWords';
+import type { Standing } from '@/core/verdict/engine/check';
+import { effectText, readingOf, remedyText } from './checkWords';
 import { PLAIN_READER } from './output';
 
 const plain = (text: string) => text.replaceAll('\u00a0', ' ');
@@ -50,4 +51,12 @@ describe('a reading', () => {
     expect(readingOf({ value: 6, quantity: 'count', kind: 'floor', limit: 6 }, PLAIN_READER)!.text).toBe(
       '6',
     ));
+});
+
+it('tells of an effect the margin, or else the state, or else the figure', () => {
+  const effect = (from: Standing, to: Standing) =>
+    plain(effectText({ quantity: 'share', ...from }, to, PLAIN_READER));
+  expect(effect({ state: 'over', margin: 0.5 }, { state: 'clear', margin: 2 })).toMatch(/^margin 0\.50? → 2/);
+  expect(effect({ state: 'over', value: 0.6 }, { state: 'clear', value: 0.61 })).toBe('fails → clear');
+  expect(effect({ state: 'over', value: 0.6 }, { state: 'over', value: 0.5 })).toBe('60 % → 50 %');
 });

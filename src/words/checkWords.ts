@@ -72,7 +72,7 @@ export function readingOf(
   };
 }
 
-/** What a remedy does to its check. */
+/** What a remedy does to its check: to its margin, or else to its state, or else to its figure. */
 export function effectText(
   before: Pick<Check, 'quantity'> & Standing,
   after: Standing,
@@ -80,12 +80,10 @@ export function effectText(
 ): string {
   if (before.margin !== undefined && after.margin !== undefined)
     return `margin ${plainMargin(before.margin, reader)} → ${plainMargin(after.margin, reader)}`;
-  const figures =
-    before.value !== undefined && after.value !== undefined
-      ? `${valueOf(before.value, before, reader)} → ${valueOf(after.value, before, reader)}`
-      : '';
-  if (after.state === before.state) return figures;
-  return `${STATE_WORDS[before.state]} → ${STATE_WORDS[after.state]}${figures ? `, ${figures}` : ''}`;
+  if (after.state !== before.state) return `${STATE_WORDS[before.state]} → ${STATE_WORDS[after.state]}`;
+  return before.value !== undefined && after.value !== undefined
+    ? `${valueOf(before.value, before, reader)} → ${valueOf(after.value, before, reader)}`
+    : '';
 }
 
 const MOST_MARGIN = 100;

@@ -199,7 +199,7 @@ export const stagesTo = ({ stages }: Drive, axle: Axle): Stage[] =>
 /** Motor turns per turn of the wheels of one axle; a motor in its wheel turns with it unless a stage is given. */
 export function axleRatio(drive: Drive, axle: Axle): number | undefined {
   const stages = stagesTo(drive, axle);
-  if (stages.length === 0 && isGeared(drive)) return undefined;
+  if (stages.length === 0 && !motorsInWheels(drive)) return undefined;
   let ratio = 1;
   for (const stage of stages) {
     const one = stageRatio(stage);
