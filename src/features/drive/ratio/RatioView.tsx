@@ -68,13 +68,14 @@ function RatioAnswer({ band, surface }: { band: RatioBand; surface: string }) {
   return (
     <h1 className="answer">
       <CheckFigure check="drive.rotation" title="the ratio" tone={tone}>
-        <span data-testid="present-ratio">{ratio(band.present.ratio)} : 1</span>
+        <span data-testid="present-ratio">{ratio(band.present.ratio)}&nbsp;:&nbsp;1</span>
       </CheckFigure>{' '}
       on {surface.toLowerCase()}: {inSentence(ratioSentence(band, reader))}{' '}
       {meets ? (
         <>
           From <b data-testid="band-from">{ratio(meets.from)}</b> to{' '}
-          <b data-testid="band-to">{ratio(meets.to)} : 1</b> the wish is met and the motor stays cool.
+          <b data-testid="band-to">{ratio(meets.to)}&nbsp;:&nbsp;1</b> the wish is met and the motor stays
+          cool.
         </>
       ) : (
         'No ratio meets the whole wish with this motor and pack: the explorer looks for others.'
