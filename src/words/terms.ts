@@ -11,6 +11,7 @@ export const TORQUE_BY: Readonly<Record<PeakCause, string>> = {
   currentLimit: 'the current limit',
   clutch: 'the slip clutch',
   grip: 'the grip of the driven tyres',
+  spinUp: 'the motor spinning the tyres up',
   run: 'full throttle at speed',
   landing: 'a landing on one wheel',
 };

@@ -67,7 +67,7 @@ export const GEAR_WORKINGS: Workings<'gears'> = {
       },
       {
         label: 'Bending at the root',
-        formula: `${q(tangentialForceN, 'forceN')} · 1.5 · ${n(dynamicFactor)}/(${q(faceWidthMm, 'fitMm')} · ${q(moduleMm, 'fitMm')} · ${n(lewisY)})`,
+        formula: `${q(tangentialForceN, 'forceN')} · ${n(dynamicFactor)}/(${q(faceWidthMm, 'fitMm')} · ${q(moduleMm, 'fitMm')} · ${n(lewisY)})`,
         value: bendingStressMpa,
         quantity: 'stressMpa',
         source: `${SHIGLEY}, ch. 14 (Lewis, Barth)`,

@@ -60,13 +60,32 @@ describe('knocks', () => {
 });
 
 describe('peak torque at the motor', () => {
-  it('takes the least of stall, current limit, clutch and grip, each by hand', () => {
+  const { massG, radiusMm } = geared.drive.tyre!;
+  const rotor = geared.drive.motor!.rotorInertiaKgM2;
+  // four wheels of 0.75·m·r² against one rotor behind 10 : 1
+  const wheels = 4 * 0.75 * (massG / 1000) * (radiusMm / 1000) ** 2;
+  const share = wheels / (wheels + rotor * 100);
+  // all wheels driven: μ·m·g at the tread, back through 10 : 1 at 80 %
+  const grip = (mu * 1.9 * 9.81 * 0.042) / 8;
+  const amps = geared.power.controller!.currentLimitA;
+  const landingWheelNm = ((1.9 * 9.81 * 0.32) / 0.02) * mu * 0.042;
+
+  it('spins the wheels up with what it has over their grip, and the rotor keeps its share', () => {
     const { candidates, blocked } = peaksOf(geared);
-    // all wheels driven: μ·m·g at the tread, back through 10 : 1 at 80 %
-    expect(candidates.grip).toBeCloseTo((mu * 1.9 * 9.81 * 0.042) / 8, 6);
-    expect(candidates.currentLimit).toBeCloseTo((geared.power.controller!.currentLimitA - 2) * KT, 9);
+    expect(candidates.grip).toBeCloseTo(grip, 6);
+    expect(candidates.currentLimit).toBeCloseTo((amps - 2) * KT, 9);
     expect(candidates.stall).toBeGreaterThan(candidates.currentLimit!);
-    expect(blocked).toEqual({ by: 'grip', motorNm: candidates.grip, motorRpm: 0 });
+    const spinUp = grip + ((amps - 2) * KT - grip) * share;
+    expect(blocked).toEqual({ by: 'spinUp', motorNm: expect.closeTo(spinUp, 6), motorRpm: 0 });
+    // a heavy rotor keeps nearly all of it, one without inertia nothing
+    const withRotor = (rotorInertiaKgM2: number) =>
+      peaksOf(applyPatch(geared, [{ path: ['drive', 'motor', 'rotorInertiaKgM2'], value: rotorInertiaKgM2 }]))
+        .blocked.motorNm;
+    expect(withRotor(1)).toBeCloseTo(grip, 4);
+    expect(withRotor(0)).toBeCloseTo((amps - 2) * KT, 9);
+  });
+
+  it('is held by a clutch, and is the limit’s own where the tyres hold', () => {
     expect(peaksOf(applyPatch(geared, [{ path: ['drive', 'clutchNm'], value: 0.02 }])).blocked).toMatchObject(
       { by: 'clutch', motorNm: 0.02 },
     );
@@ -75,11 +94,12 @@ describe('peak torque at the motor', () => {
     ).toMatchObject({ by: 'currentLimit', motorNm: expect.closeTo(4 * KT, 9) });
   });
 
-  it('brings a landing at full grip back through the ratio, and a clutch holds it', () => {
-    const force = (1.9 * 9.81 * 0.32) / 0.02;
-    expect(peaksOf(geared).landing).toMatchObject({
+  it('brings of a landing what the rotor resists, and a clutch holds it', () => {
+    const { landing, landingWheelNm: found } = peaksOf(geared);
+    expect(found).toBeCloseTo(landingWheelNm, 9);
+    expect(landing).toMatchObject({
       by: 'landing',
-      motorNm: expect.closeTo((force * mu * 0.042) / 10, 9),
+      motorNm: expect.closeTo((landingWheelNm / 10) * (1 - share), 9),
     });
     expect(peaksOf(applyPatch(geared, [{ path: ['drive', 'clutchNm'], value: 0.02 }])).landing).toMatchObject(
       { by: 'clutch', motorNm: 0.02 },
@@ -87,6 +107,25 @@ describe('peak torque at the motor', () => {
     expect(
       peaksOf(applyPatch(geared, [{ path: ['brief', 'dropHeightM'], value: undefined }])).landing,
     ).toBeUndefined();
+  });
+
+  it('of a landing with an open differential is the one of a locked axle: each wheel and the rotor by Newton', () => {
+    // wheels 1 (lands) and 2 (free) of one axle, carrier torque T split in halves, rotor at the carrier:
+    // J·α₁ = T/2 − T_L, J·α₂ = T/2, J_R·(α₁ + α₂)/2 = −T
+    const one = wheels / 4;
+    const [J, R, TL] = [one, rotor * 100, landingWheelNm];
+    const carrier = (TL * R) / (2 * J + R);
+    const [a1, a2] = [(carrier / 2 - TL) / J, carrier / 2 / J];
+    expect((R * (a1 + a2)) / 2).toBeCloseTo(-carrier, 9);
+    const rearDriven = applyPatch(geared, [{ path: ['drive', 'drivenAxles'], value: 'rear' }]);
+    expect(peaksOf(rearDriven).landing!.motorNm).toBeCloseTo(carrier / 10, 9);
+  });
+
+  it('is shared by motors that turn one gear', () => {
+    const twin = applyPatch(geared, [{ path: ['drive', 'motorCount'], value: 2 }]);
+    const twice = wheels / (wheels + 2 * rotor * 100);
+    expect(peaksOf(twin).landing!.motorNm).toBeCloseTo(((landingWheelNm / 10) * (1 - twice)) / 2, 9);
+    expect(peaksOf(twin).candidates.grip).toBeCloseTo(grip / 2, 9);
   });
 });
 
@@ -98,15 +137,16 @@ describe('teeth', () => {
   };
 
   it('see the landing at the pitch circle: Lewis by hand on the wheel', () => {
-    const wheel = teeth(geared).find(({ role }) => role === 'wheel')!;
-    const wheelNm = ((1.9 * 9.81 * 0.32) / 0.02) * mu * 0.042;
+    const high = applyPatch(geared, [{ path: ['brief', 'dropHeightM'], value: 1 }]);
+    const wheel = teeth(high).find(({ role }) => role === 'wheel')!;
+    const { massG, radiusMm } = geared.drive.tyre!;
+    const wheels = 3 * (massG / 1000) * (radiusMm / 1000) ** 2;
+    const rotor = geared.drive.motor!.rotorInertiaKgM2 * 100;
+    const wheelNm = ((1.9 * 9.81 * 1.02) / 0.02) * mu * 0.042 * (rotor / (wheels + rotor));
     expect(wheel.load.by).toBe('landing');
     expect(wheel.torqueNm).toBeCloseTo(wheelNm, 9);
-    // W = 2·T/d, d = 0.8·150 mm; σ = W·1.5/(6 · 0.8 · 0.46) at a standstill
-    expect(wheel.bending.bendingStressMpa).toBeCloseTo(
-      (((2000 * wheelNm) / 120) * 1.5) / (6 * 0.8 * 0.46),
-      6,
-    );
+    // W = 2·T/d, d = 0.8·150 mm; σ = W/(6 · 0.8 · 0.46) at a standstill, a peak already
+    expect(wheel.bending.bendingStressMpa).toBeCloseTo((2000 * wheelNm) / 120 / (6 * 0.8 * 0.46), 6);
     expect(wheel.temperatureC).toBeGreaterThan(25);
     expect(wheel.bending.margin).toBeCloseTo(
       (55 * (110 - wheel.temperatureC)) / (110 - 23) / wheel.bending.bendingStressMpa,

@@ -15,19 +15,10 @@ import { landingOneWheelN } from '../../physics/strength/landing';
 import type { DriveRunInput } from '../../physics/motion/definition';
 import { createPlant, tractionN } from '../../physics/motion/plant';
 import type { DriveRunResult } from '../../physics/motion/run';
-import { frictionOf, massWithPayloadKg } from '../motion/runOfBuild';
+import { frictionOf, massWithPayloadKg, WHEELS } from '../motion/runOfBuild';
 
-export const PEAK_CAUSES = ['stall', 'currentLimit', 'clutch', 'grip', 'run', 'landing'] as const;
+export const PEAK_CAUSES = ['stall', 'currentLimit', 'clutch', 'grip', 'spinUp', 'run', 'landing'] as const;
 export type PeakCause = (typeof PEAK_CAUSES)[number];
-
-export const CAUSE_WORDS: Readonly<Record<PeakCause, string>> = {
-  stall: 'the motor’s stall',
-  currentLimit: 'the current limit',
-  clutch: 'the slip clutch',
-  grip: 'the grip of the driven tyres',
-  run: 'full throttle at speed',
-  landing: 'a landing on one wheel',
-};
 
 /** Torque on the motor's shaft, or as it comes back there without losses, and its speed. */
 export interface TorquePeak {
@@ -37,22 +28,40 @@ export interface TorquePeak {
 }
 
 export interface PeakTorques {
-  /** With the wheels held by the ground: the least of stall, current limit, clutch and grip. */
+  /** Full throttle from standing: what motor and controller give, less what the rotor keeps where the tyres slip, held by a clutch. */
   blocked: TorquePeak;
   /** Each sample of a full-throttle run. */
   run: readonly TorquePeak[];
   /** Left out where nothing is dropped. */
   landing?: TorquePeak;
-  /** Every limit that was looked at, Nm at the motor's shaft. */
+  /** On the tread of the one wheel that lands, Nm. */
+  landingWheelNm?: number;
+  /** Every limit that was looked at, Nm at one motor's shaft. */
   candidates: Readonly<Partial<Record<PeakCause, number>>>;
 }
 
 /** Torque of a motor over its current beyond idling, Nm/A. */
 const perAmpere = (kvRpmPerV: number) => 1 / (kvRpmPerV * RAD_PER_S_PER_RPM);
 
+/** Wheels that one place of motors turns. */
+const wheelsAt = (drive: Drive): number =>
+  ({ car: 2 * drivenOf(drive).length, axle: 2, wheel: 1 })[drive.motorsAt ?? 'car'];
+
+/** Share of what turns that is wheels, the rest rotors, both seen from the wheels. */
+function wheelShare(drive: Drive, { car, drive: { ratio }, motor }: DriveRunInput): number {
+  const wheels = (wheelsAt(drive) * (car.wheelInertiaKgM2 ?? 0)) / WHEELS;
+  const rotors = (drive.motorCount ?? 1) * (motor.rotorInertiaKgM2 ?? 0) * ratio ** 2;
+  return wheels + rotors === 0 ? 1 : wheels / (wheels + rotors);
+}
+
 /**
- * The largest torques at one motor's shaft: what motor, controller, clutch and grip let through with the wheels held, what
- * a full-throttle run asks at each speed, and what a landing on one wheel at full grip sends back, held by a clutch.
+ * The largest torques at one motor's shaft. From standing, what motor and controller give beyond the grip of the tyres spins
+ * wheels and rotor up, and the gears pass on the wheels' share of it: T = T_grip + (T_motor − T_grip)·J_w/(J_w + J_r·i²). A
+ * landing on one wheel at full grip is resisted by the rotor's inertia alone, because a motor that has spun up in the air
+ * gives nothing: T = T_wheel/i·J_r·i²/(J_w + J_r·i²), which holds for an open differential as for a locked one. A clutch
+ * holds both.
+ *
+ * @see Meriam and Kraige, Dynamics, ch. 6 (bodies turning together)
  */
 export function peakTorques(
   document: BuildDocument,
@@ -61,27 +70,39 @@ export function peakTorques(
   run: DriveRunResult,
 ): PeakTorques {
   const { drive } = document;
+  const { clutchNm = Infinity } = drive;
   const plant = createPlant(input);
   const constant = perAmpere(input.motor.kvRpmPerV);
   const torqueAt = (amps: number) => Math.max(0, amps - input.motor.noLoadCurrentA) * constant;
   const radiusM = input.tyre.radiusMm / 1000;
   const { ratio, efficiency } = input.drive;
-  const motors = motorsInAll(drive);
-  const candidates: Partial<Record<PeakCause, number>> = {
-    stall: torqueAt(plant.appliedV / plant.loopOhm),
-    currentLimit: torqueAt(
-      Math.min(document.power.controller!.currentLimitA, drive.currentLimitA ?? Infinity),
-    ),
-    ...(drive.clutchNm === undefined ? {} : { clutch: drive.clutchNm }),
-    grip: (Math.max(0, tractionN(plant, 0)) * radiusM) / (ratio * efficiency * motors),
-  };
-  const blockedBy = (Object.keys(candidates) as PeakCause[]).reduce((a, b) =>
-    candidates[b]! < candidates[a]! ? b : a,
+  const share = wheelShare(drive, input);
+  const stall = torqueAt(plant.appliedV / plant.loopOhm);
+  const currentLimit = torqueAt(
+    Math.min(document.power.controller!.currentLimitA, drive.currentLimitA ?? Infinity),
   );
-  const landing = landingAtMotor(document, surface, radiusM);
-  if (landing !== undefined) candidates.landing = landing;
+  const grip = (Math.max(0, tractionN(plant, 0)) * radiusM) / (ratio * efficiency * motorsInAll(drive));
+  const given = Math.min(stall, currentLimit);
+  const spinUp = given > grip ? grip + (given - grip) * share : undefined;
+  const passed = spinUp ?? given;
+  const landingWheelNm = landingOnWheelNm(document, surface, radiusM);
+  const landing =
+    landingWheelNm === undefined
+      ? undefined
+      : ((1 - share) * landingWheelNm) / ratio / (drive.motorCount ?? 1);
   return {
-    blocked: { by: blockedBy, motorNm: candidates[blockedBy]!, motorRpm: 0 },
+    blocked: {
+      by:
+        clutchNm < passed
+          ? 'clutch'
+          : spinUp !== undefined
+            ? 'spinUp'
+            : stall < currentLimit
+              ? 'stall'
+              : 'currentLimit',
+      motorNm: Math.min(passed, clutchNm),
+      motorRpm: 0,
+    },
     run: run.series.tS.map((_, index) => ({
       by: 'run',
       motorNm: torqueAt(run.series.motorCurrentA[index]!),
@@ -91,17 +112,25 @@ export function peakTorques(
       ? {}
       : {
           landing: {
-            by: drive.clutchNm !== undefined && drive.clutchNm < landing ? 'clutch' : 'landing',
-            motorNm: Math.min(landing, drive.clutchNm ?? Infinity),
+            by: clutchNm < landing ? 'clutch' : 'landing',
+            motorNm: Math.min(landing, clutchNm),
             motorRpm: 0,
           },
+          landingWheelNm,
         }),
-    candidates,
+    candidates: {
+      stall,
+      currentLimit,
+      grip,
+      ...(spinUp === undefined ? {} : { spinUp }),
+      ...(drive.clutchNm === undefined ? {} : { clutch: drive.clutchNm }),
+      ...(landing === undefined ? {} : { landing }),
+    },
   };
 }
 
-/** What a landing on one wheel at full grip turns the motor's shaft with, Nm; undefined where nothing is dropped. */
-function landingAtMotor(
+/** What a landing at full grip turns the wheel that lands with, Nm; undefined where nothing is dropped. */
+function landingOnWheelNm(
   document: BuildDocument,
   surface: ChosenSurface,
   radiusM: number,
@@ -113,7 +142,7 @@ function landingAtMotor(
     brief.dropHeightM,
     (suspension.stopMm ?? USUAL_STOP_MM) / 1000,
   );
-  return (force * frictionOf(surface, drive.tyre!) * radiusM) / overallRatio(drive)!;
+  return force * frictionOf(surface, drive.tyre!) * radiusM;
 }
 
 /** Torque and speed at the driving gear of a stage. */
@@ -128,33 +157,35 @@ function motorsOn(drive: Drive, index: number): number {
   return index === 0 ? 1 : (drive.motorCount ?? 1);
 }
 
+/** What comes back from the wheels passes the gears without losses. */
+const comesBack = (by: PeakCause): boolean => by === 'landing';
+
 /** A peak at the motor's shaft as it loads a stage: forward with the losses on the way, a landing back without them. */
 export function atStage(drive: Drive, stage: Stage, { by, motorNm, motorRpm }: TorquePeak): StageLoad {
   const way = stagesTo(drive, stage.on ?? drivenOf(drive)[0]!);
   const index = way.indexOf(stage);
   const before = way.slice(0, index);
   const up = before.reduce((product, one) => product * (stageRatio(one) ?? 1), 1);
-  const forward =
-    by === 'landing'
-      ? index === 0
-        ? 1 / (drive.motorCount ?? 1)
-        : 1
-      : before.reduce((product, { efficiency }) => product * efficiency, 1) * motorsOn(drive, index);
-  return { by, pinionNm: motorNm * up * forward, pinionRpm: motorRpm / up };
+  const kept = comesBack(by) ? 1 : before.reduce((product, { efficiency }) => product * efficiency, 1);
+  return { by, pinionNm: motorNm * up * kept * motorsOn(drive, index), pinionRpm: motorRpm / up };
 }
 
-/** Largest torque on one driven wheel, Nm: a landing at full grip, or its share of what the drive passes on. */
+/**
+ * Largest torque on one driven wheel, Nm: its share of what the drive passes on, or a landing at full grip less what slows the
+ * wheel itself, with the axle locked.
+ */
 export function wheelPeakNm(
   document: BuildDocument,
   input: DriveRunInput,
-  { blocked, landing }: PeakTorques,
+  { blocked, landing, landingWheelNm = 0 }: PeakTorques,
 ): { by: PeakCause; torqueNm: number } {
   const { drive } = document;
   const ratio = overallRatio(drive)!;
-  const wheels = 2 * drivenOf(drive).length;
-  const driven = (blocked.motorNm * ratio * input.drive.efficiency * motorsInAll(drive)) / wheels;
-  const landed = landing === undefined ? 0 : landing.motorNm * ratio;
-  return landed > driven ? { by: landing!.by, torqueNm: landed } : { by: blocked.by, torqueNm: driven };
+  const driven =
+    (blocked.motorNm * ratio * input.drive.efficiency * motorsInAll(drive)) / (2 * drivenOf(drive).length);
+  const passed = (landing?.motorNm ?? 0) * ratio * (drive.motorCount ?? 1);
+  const landed = landingWheelNm - Math.max(0, landingWheelNm - passed) / wheelsAt(drive);
+  return landed > driven ? { by: 'landing', torqueNm: landed } : { by: blocked.by, torqueNm: driven };
 }
 
 /** Largest torque and speed on a long shaft behind a stage. */
@@ -167,7 +198,7 @@ export function behindStage(
   return [peaks.blocked, ...(peaks.landing ? [peaks.landing] : [])]
     .map((peak) => ({
       by: peak.by,
-      torqueNm: atStage(drive, stage, peak).pinionNm * own * (peak.by === 'landing' ? 1 : stage.efficiency),
+      torqueNm: atStage(drive, stage, peak).pinionNm * own * (comesBack(peak.by) ? 1 : stage.efficiency),
     }))
     .reduce((a, b) => (b.torqueNm > a.torqueNm ? b : a));
 }

@@ -37,6 +37,9 @@ export interface ToothSetting {
   pack: WholePack;
 }
 
+/** Every load that a tooth is held against is a peak already. */
+const PEAK_OVERLOAD = 1;
+
 /** Fewest teeth whose form factor is known. */
 const FEWEST_TEETH = 10;
 
@@ -89,6 +92,7 @@ function toothOf(
       moduleMm: stage.moduleMm!,
       faceWidthMm: stage.faceWidthMm!,
       torqueNm: pinionNm * own,
+      overloadFactor: PEAK_OVERLOAD,
       speedRpm: pinionRpm / own,
       material: body.material!,
       temperatureC,

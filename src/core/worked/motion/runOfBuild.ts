@@ -28,7 +28,7 @@ export interface RunConditions {
  * @see Meriam and Kraige, Dynamics, table D/4
  */
 const WHEEL_INERTIA_SHARE = 0.75;
-const WHEELS = 4;
+export const WHEELS = 4;
 
 /** Ready to run with the brief's payload, kg; undefined while the car's own mass is missing. */
 export function massWithPayloadKg(document: BuildDocument): number | undefined {

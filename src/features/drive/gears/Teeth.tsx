@@ -2,7 +2,7 @@
 
 import { needNames } from '@/words/needs';
 import type { Tooth } from '@/core/worked/drive/toothOfBuild';
-import { CAUSE_WORDS } from '@/core/worked/drive/peakTorque';
+import { TORQUE_BY } from '@/words/terms';
 import { formatNumber, formatText } from '@/core/base/units/formatQuantity';
 import { useReader } from '@/ui/reader';
 import { useBuild } from '../../session/BuildContext';
@@ -96,7 +96,7 @@ function ToothRow({
         <span className="quiet">{material.name.toLowerCase()}</span>
       </td>
       <td className="num">{formatText(torqueNm, 'torqueNm', reader)}</td>
-      <td className="quiet">{CAUSE_WORDS[load.by]}</td>
+      <td className="quiet">{TORQUE_BY[load.by]}</td>
       <td className="num">
         {bending.allowableMpa === 0 ? 'soft' : formatText(torqueAtMargin1Nm, 'torqueNm', reader)}
       </td>

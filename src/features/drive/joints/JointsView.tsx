@@ -4,7 +4,7 @@ import { needNames } from '@/words/needs';
 import type { JointsOnSurface } from '@/core/verdict/drive/gearLife';
 import { JOINT_NAMES } from '@/core/car/labels/heatWords';
 import type { HeldBy } from '@/core/worked/drive/jointOfBuild';
-import { CAUSE_WORDS } from '@/core/worked/drive/peakTorque';
+import { TORQUE_BY } from '@/words/terms';
 import type { ShaftFound } from '@/core/worked/drive/shaftOfBuild';
 import { formatNumber, formatText } from '@/core/base/units/formatQuantity';
 import { useReader } from '@/ui/reader';
@@ -64,7 +64,7 @@ function JointAnswer({ found: { pinion } }: { found: JointsOnSurface }) {
     );
   const load = (
     <>
-      {CAUSE_WORDS[pinion.asked!.by]} puts {formatText(pinion.asked!.torqueNm, 'torqueNm', reader)} on the
+      {TORQUE_BY[pinion.asked!.by]} puts {formatText(pinion.asked!.torqueNm, 'torqueNm', reader)} on the
       motor&rsquo;s shaft, at {formatText(pinion.temperatureC!, 'temperatureC', reader)}
     </>
   );
@@ -184,7 +184,7 @@ function HexRow({
       <span style={{ display: 'inline-block', verticalAlign: 'middle' }}>
         <Bar share={result.torqueNm / asked.torqueNm} over={over} />
       </span>{' '}
-      {CAUSE_WORDS[asked.by]} puts {formatText(asked.torqueNm, 'torqueNm', reader)} on it.
+      {TORQUE_BY[asked.by]} puts {formatText(asked.torqueNm, 'torqueNm', reader)} on it.
     </p>
   );
 }
