@@ -14,3 +14,7 @@ export const LOSS_NAMES = [
   'brakes',
 ] as const;
 export type LossName = (typeof LOSS_NAMES)[number];
+
+/** Every loss at nothing. */
+export const noLosses = () =>
+  Object.fromEntries(LOSS_NAMES.map((name) => [name, 0])) as Record<LossName, number>;

@@ -44,6 +44,11 @@ export class PackRecord {
     this.nextSampleS = durationS + this.intervalS;
   }
 
+  /** Seconds until the next reading; without end where there is none. */
+  untilRead(nowS: number): number {
+    return (this.readAtS[this.readC.length] ?? Infinity) - nowS;
+  }
+
   /** Reads the case at the times within a stretch that begins at `fromS` and lasts `seconds`. */
   readCase(fromS: number, seconds: number, beforeC: number, afterC: number): void {
     for (

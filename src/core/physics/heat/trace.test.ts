@@ -92,6 +92,49 @@ describe('a pack driven by a trace', () => {
     }
   });
 
+  it('comes to the same where it counts passes in place of driving each, for every style and a motor that runs hot', () => {
+    for (const style of STYLES)
+      for (const resistanceMilliOhm of [7.5, 90]) {
+        const input: EnduranceInput = {
+          ...base,
+          motor: { ...base.motor, resistanceMilliOhm },
+          cycle: { style },
+          thermal: { ...motorThermal, windingLimitC: 400, caseLimitC: undefined },
+          maxDurationS: 20_000,
+        };
+        const each = simulateEndurance(input, 1);
+        const counted = simulateEndurance(input, 1, { jumps: true });
+        expect(counted.endedBy).toBe(each.endedBy);
+        for (const key of [
+          'durationS',
+          'distanceM',
+          'energyWh',
+          'chargeUsedMah',
+          'rmsMotorCurrentA',
+        ] as const)
+          expect(counted[key]! / each[key]!).toBeCloseTo(1, 2);
+        for (const key of ['peakCaseC', 'peakWindingC'] as const)
+          expect((counted[key] - 20) / (each[key] - 20)).toBeCloseTo(1, 2);
+        const sum = LOSS_NAMES.reduce((all, name) => all + counted.lossesWh![name], 0);
+        expect(sum / counted.energyWh).toBeCloseTo(1, 2);
+      }
+  });
+
+  it('ends at the same limit at the same time when it counts passes', () => {
+    const limits = { ...motorThermal, caseLimitC: 45 };
+    const [each, counted] = [false, true].map((jumps) =>
+      simulateEndurance({ ...base, thermal: limits }, 1, { jumps }),
+    ) as [ReturnType<typeof drive>, ReturnType<typeof drive>];
+    expect([each.endedBy, counted.endedBy]).toEqual(['case', 'case']);
+    expect(counted.durationS / each.durationS).toBeCloseTo(1, 2);
+  });
+
+  it('stops at the charge that the driver leaves in the pack', () => {
+    const { chargeUsedMah, endedBy } = simulateEndurance(base, 1, { jumps: true, leastCharge: 0.2 });
+    expect(endedBy).toBe('battery');
+    expect(chargeUsedMah / (0.8 * base.battery.capacityMah)).toBeCloseTo(1, 3);
+  });
+
   it('falls behind a wish that it cannot follow, and never passes it', () => {
     const top = driveRun(base).topSpeedMps!;
     const found = drive({

@@ -1,54 +1,15 @@
-import { AIR_DENSITY, GRAVITY } from '../../base/constants';
 import { CalcError } from '../../base/errors';
 import { cellVolts } from '../motion/cell';
-import type { DriveRunInput } from '../motion/definition';
-import { createPlant, currentOf, dutyFor, retune, type TunablePlant } from '../motion/plant';
-import { createRoad, dragAndRoll, type Road, traction } from '../motion/road';
-import type { End, EnduranceSeries } from './enduranceDefinition';
-import { LOSS_NAMES, type LossName } from './lossNames';
-import { type Losses, lossesOf, type LossesDefinition } from './losses';
-import {
-  heatedFor,
-  type Temperatures,
-  type ThermalDefinition,
-  USUAL_WINDING_LIMIT_C,
-  windingAt,
-} from './thermal';
+import { createPlant, retune, roadOf, type TunablePlant } from '../motion/plant';
+import type { End } from './enduranceDefinition';
+import { LOSS_NAMES, noLosses } from './lossNames';
+import { type Losses, lossesOf } from './losses';
+import { heatedFor, type Temperatures, USUAL_WINDING_LIMIT_C, windingAt } from './thermal';
 import { PackRecord, stalledNote } from './packRecord';
+import type { TraceDrive, TraceWhole } from './traceDefinition';
+import { addSums, type PassMark, passesAhead, sumsOf } from './passJump';
 import { fullThrottleMps2 } from './topWithDrag';
-import type { TraceSeries } from './trace';
-
-export interface TraceWhole {
-  durationS: number;
-  endedBy: End;
-  peakWindingC: number;
-  peakCaseC: number;
-  distanceM: number;
-  energyJ: number;
-  motorAs: number;
-  /** ∫I² dt without ripple, A² s. */
-  squaresAs: number;
-  packAs: number;
-  lossesJ: Record<LossName, number>;
-  /** The case at the times asked for, °C. */
-  readC: number[];
-  series: EnduranceSeries;
-  notes: string[];
-}
-
-interface Asked {
-  input: DriveRunInput;
-  thermal: ThermalDefinition;
-  trace: TraceSeries;
-  losses: LossesDefinition | undefined;
-  cutoffVPerCell: number;
-  untilS: number;
-  stepScale: number;
-  /** Drives on past every limit, as a measured run did. */
-  ignoreEnds?: boolean;
-  /** Times at which the case is read, s, rising. */
-  readAtS?: readonly number[];
-}
+import { corneringN, drivelineN, stretchElectrics, type StretchForces, stretchForces } from './traceStep';
 
 /** Longest steps while the speed changes and while it is held, s. */
 const [STEP_S, HELD_S] = [0.04, 0.25];
@@ -57,7 +18,7 @@ const SMOOTHED_S = 2;
 const MOST_STEPS = 4_000_000;
 
 /** The trace again and again until winding, case or pack has had enough. */
-export function driveTrace(asked: Asked): TraceWhole {
+export function driveTrace(asked: TraceDrive): TraceWhole {
   return new Drive(asked).drive();
 }
 
@@ -67,17 +28,23 @@ class Drive {
   private readonly motorOhm: number;
   private readonly escOhm: number;
   private readonly capacityAs: number;
-  private readonly roadAt: (gradePct: number) => Road;
   private readonly found: TraceWhole;
   private temperatures: Temperatures;
   private charge: number;
   private v: number;
   private smoothedV: number;
+  private readonly cutoffV: number;
+  /** Heat into one motor's winding, with the resistance of 20 °C, and into its case, J. */
+  private copperJ = 0;
+  private frictionJ = 0;
+  /** Of the pass. */
+  private lowestV = Infinity;
+  private hottest: Temperatures;
   private ended = false;
   private steps = 0;
   private readonly record: PackRecord;
 
-  constructor(private readonly asked: Asked) {
+  constructor(private readonly asked: TraceDrive) {
     const { input, thermal, trace, losses } = asked;
     this.record = new PackRecord(asked.readAtS);
     this.plant = createPlant(input) as TunablePlant;
@@ -87,24 +54,10 @@ class Drive {
     this.capacityAs = input.battery.capacityMah * 3.6;
     this.charge = input.battery.stateOfCharge ?? 1;
     this.temperatures = [thermal.ambientC, thermal.ambientC];
+    this.hottest = this.temperatures;
+    this.cutoffV = input.battery.cells * asked.cutoffVPerCell;
     this.v = trace.speedMps[0]!;
     this.smoothedV = this.openV();
-    const { car, tyre, airDensityKgM3 = AIR_DENSITY } = input;
-    this.roadAt = (gradePct) =>
-      createRoad({
-        massKg: car.massKg,
-        cdaM2: car.cdaM2,
-        claFrontM2: car.claFrontM2 ?? 0,
-        claRearM2: car.claRearM2 ?? 0,
-        rollingResistance: car.rollingResistance,
-        frontLoadShare: car.frontLoadShare,
-        cgHeightM: car.cgHeightMm / 1000,
-        wheelbaseM: car.wheelbaseMm / 1000,
-        drivenAxles: car.drivenAxles,
-        mu: tyre.mu,
-        airDensityKgM3,
-        gradePct,
-      });
     this.found = {
       durationS: 0,
       endedBy: 'time',
@@ -115,7 +68,7 @@ class Drive {
       motorAs: 0,
       squaresAs: 0,
       packAs: 0,
-      lossesJ: Object.fromEntries(LOSS_NAMES.map((name) => [name, 0])) as Record<LossName, number>,
+      lossesJ: noLosses(),
       series: this.record.series,
       readC: this.record.readC,
       notes: [],
@@ -127,8 +80,10 @@ class Drive {
     const startJ = 0.5 * this.plant.effectiveMassKg * this.v ** 2;
     this.sample(true);
     while (!this.ended) {
+      const before = this.asked.jumps ? this.mark() : undefined;
       for (let k = 1; k < trace.tS.length && !this.ended; k++) this.follow(k);
       if (!this.ended) this.brakeTo(trace.speedMps[0]!);
+      if (!this.ended && before) this.jump(before);
     }
     this.sample(true);
     const { found } = this;
@@ -137,6 +92,57 @@ class Drive {
     lossesJ.driveline = 0;
     lossesJ.driveline = found.energyJ - kinetic - LOSS_NAMES.reduce((sum, name) => sum + lossesJ[name], 0);
     return found;
+  }
+
+  /** Where a pass begins. */
+  private mark(): PassMark {
+    this.lowestV = Infinity;
+    this.hottest = this.temperatures;
+    const { temperatures, charge, v, copperJ, frictionJ, found } = this;
+    return { temperatures, charge, v, copperJ, frictionJ, sums: sumsOf(found) };
+  }
+
+  /** Counts passes that would go as the last one went. */
+  private jump(before: PassMark): void {
+    const { asked, found, charge, temperatures, v } = this;
+    const { windingLimitC = USUAL_WINDING_LIMIT_C, caseLimitC = Infinity } = asked.thermal;
+    const sums = sumsOf(found);
+    const seconds = sums.durationS - before.sums.durationS;
+    const pass = {
+      seconds,
+      chargeShare: before.charge - charge,
+      copperJ: this.copperJ - before.copperJ,
+      frictionJ: this.frictionJ - before.frictionJ,
+      distanceM: sums.distanceM - before.sums.distanceM,
+      from: before.temperatures,
+      to: temperatures,
+    };
+    if (Math.abs(v - before.v) > 1e-9) return;
+    const { passes, after } = passesAhead(pass, asked.thermal, {
+      mostPasses: Math.floor(Math.min(this.leftS(), this.record.untilRead(found.durationS)) / seconds) - 1,
+      isWithin: (n, reached) => {
+        const left = charge - n * pass.chargeShare;
+        const lowestV = this.lowestV + this.openV(left) - this.openV(before.charge);
+        return (
+          asked.ignoreEnds === true ||
+          (left > (asked.leastCharge ?? 0) &&
+            lowestV > this.cutoffV &&
+            reached[0] + this.hottest[0] - temperatures[0] < windingLimitC &&
+            reached[1] + this.hottest[1] - temperatures[1] < caseLimitC)
+        );
+      },
+    });
+    if (passes === 0) return;
+    // the same work takes more charge as the volts fall
+    const during = (left: number) => this.openV(Math.max(0, charge - left));
+    const more = during(-0.5 * pass.chargeShare) / during(0.5 * passes * pass.chargeShare);
+    addSums(found, before.sums, sums, passes, more);
+    this.smoothedV += this.openV(Math.max(0, charge - passes * more * pass.chargeShare)) - this.openV();
+    this.charge = Math.max(0, charge - passes * more * pass.chargeShare);
+    this.temperatures = after;
+    this.copperJ += passes * pass.copperJ;
+    this.frictionJ += passes * pass.frictionJ;
+    this.sample();
   }
 
   /** One stretch between two points of the trace, in steps. */
@@ -149,12 +155,12 @@ class Drive {
     const at = (list: readonly number[] | undefined, share: number) =>
       list ? list[k - 1]! + share * (list[k]! - list[k - 1]!) : 0;
     const level = !gradePct || gradePct[k - 1] === gradePct[k];
-    if (gradePct && level) this.plant.road = this.roadAt(gradePct[k]!);
+    if (gradePct && level) this.plant.road = roadOf(this.asked.input, gradePct[k]!);
     for (let t = t0; t < t1 - 1e-12 && !this.ended;) {
       const steady = slope === 0 && this.v === w0 && level;
       const dt = Math.min(t1 - t, stepScale * (steady ? HELD_S : STEP_S), this.leftS());
       const middle = (t + dt / 2 - t0) / (t1 - t0);
-      if (gradePct && !level) this.plant.road = this.roadAt(at(gradePct, middle));
+      if (gradePct && !level) this.plant.road = roadOf(this.asked.input, at(gradePct, middle));
       this.step(dt, w0 + slope * (t - t0), w0 + slope * (t + dt - t0), slope, at(lateralMps2, middle));
       t += dt;
     }
@@ -170,84 +176,47 @@ class Drive {
         'give a trace of longer stretches',
       );
     retune(plant, this.openV(), windingAt(this.motorOhm, this.temperatures[0]) + this.escOhm);
-    const before = this.v;
-    const behindN = losses.drivelineDrag * plant.massKg * GRAVITY;
-    const cornering = (v: number) => {
-      if (lateralMps2 === 0) return 0;
-      const load = Math.max(1e-9, plant.road.weightN + plant.road.downPerQ * v * v);
-      return (plant.massKg * lateralMps2) ** 2 / (losses.corneringPerRad * load);
-    };
     // over the wish, as at a repeat, it is braked down at once
-    if (before > from) this.brakeTo(from);
+    if (this.v > from) this.brakeTo(from);
     const start = this.v;
-    const standing = start === 0 && from === 0 && to === 0;
-    const best = standing ? 0 : fullThrottleMps2(plant, start, cornering(start), behindN);
-    const onTrace = start === from && (slope <= best || to <= from);
-    let after = onTrace ? to : start;
-    let full = false;
-    if (!onTrace) {
-      if (start === 0 && best <= 0 && !this.asked.ignoreEnds) return this.end('stalled');
-      const half = Math.max(0, start + 0.5 * dt * best);
-      const reached = Math.max(0, start + dt * fullThrottleMps2(plant, half, cornering(half), behindN));
-      full = reached < to;
-      after = full ? reached : to;
-    }
+    const after = this.speedAfter(dt, from, to, slope, lateralMps2);
+    if (after === undefined) return this.end('stalled');
     this.v = after;
-    const v = 0.5 * (start + after);
-    const accel = (after - start) / dt;
-    const q = v * v;
-    const passive = dragAndRoll(plant.road, q);
-    const corneringN = cornering(v);
-    const roadN = passive + plant.road.slopeN + corneringN;
-    const tyreN = plant.massKg * accel + roadN;
-    const wheelN = plant.effectiveMassKg * accel + roadN + behindN;
-    const idleN = plant.dragNPerA * plant.idleA;
-    const moving = v > 0;
-    const amps = !moving ? 0 : Math.min(plant.limitA, Math.max(0, currentOf(plant, wheelN)));
-    const brakeN = moving ? Math.max(0, -wheelN - idleN) : 0;
-    const held = traction(plant.road, q, passive);
-    const slip = held > 0 ? (losses.slipAtLimitPct / 100) * Math.min(1, Math.max(0, tyreN / held)) : 0;
-    this.advance(dt, {
-      v,
-      amps,
-      slip,
-      brakeW: brakeN * v,
-      full,
-      rollingJ: (passive - plant.road.dragPerQ * q) * v * dt,
-      dragJ: plant.road.dragPerQ * q * v * dt,
-      slopeJ: plant.road.slopeN * v * dt,
-      corneringJ: corneringN * v * dt,
-    });
-    found.distanceM += v * dt;
+    const forces = stretchForces(plant, losses, [start, after], dt, lateralMps2);
+    this.advance(dt, forces);
+    found.distanceM += forces.v * dt;
   }
 
-  private advance(
+  /** The wish where the car can follow it, else what full throttle reaches; undefined where it gets under way no more. */
+  private speedAfter(
     dt: number,
-    at: {
-      v: number;
-      amps: number;
-      slip: number;
-      brakeW: number;
-      full: boolean;
-      rollingJ: number;
-      dragJ: number;
-      slopeJ: number;
-      corneringJ: number;
-    },
-  ): void {
+    from: number,
+    to: number,
+    slope: number,
+    lateralMps2: number,
+  ): number | undefined {
+    const { plant, losses } = this;
+    const start = this.v;
+    const behindN = drivelineN(plant, losses);
+    const fullAt = (v: number) =>
+      fullThrottleMps2(plant, v, corneringN(plant, losses, lateralMps2, v), behindN);
+    if (start === 0 && from === 0 && to === 0) return 0;
+    const best = fullAt(start);
+    if (start === from && (slope <= best || to <= from)) return to;
+    if (start === 0 && best <= 0 && !this.asked.ignoreEnds) return undefined;
+    const half = Math.max(0, start + 0.5 * dt * best);
+    return Math.min(to, Math.max(0, start + dt * fullAt(half)));
+  }
+
+  private advance(dt: number, at: StretchForces): void {
     const { plant, losses, found, asked } = this;
     const { thermal, input } = asked;
-    const { amps, v, slip, brakeW } = at;
+    const { amps, v, brakeW } = at;
     const n = plant.motors;
-    const openV = plant.openV;
+    const { openV } = plant;
     const emf = v * plant.emfPerMps;
     const winding = plant.windingOhm - this.escOhm;
-    const duty = amps === 0 ? 0 : Math.min(plant.throttle, dutyFor(plant, amps, v * (1 + slip)));
-    const rippleA = (openV * duty * (1 - duty)) / (losses.inductanceMicroH * 1e-6 * losses.pwmKHz * 1e3);
-    const squared = amps === 0 ? 0 : amps ** 2 + rippleA ** 2 / 12;
-    const freewheelW = n * (1 - duty) * amps * losses.freewheelV;
-    const extraW = amps === 0 ? 0 : freewheelW + n * (squared - amps ** 2) * winding;
-    const packA = n * duty * amps + extraW / openV + losses.auxiliaryA;
+    const { packA, driveA, squared, freewheelW } = stretchElectrics(plant, losses, at, winding);
     const windingShare = plant.windingOhm > 0 ? winding / plant.windingOhm : 0;
     const brakeHeatW = (losses.brakingHeatShare * input.drive.efficiency * brakeW * windingShare) / n;
     const frictionW = v > 0 ? plant.idleA * emf : 0;
@@ -255,21 +224,22 @@ class Drive {
     const cold = windingAt(this.motorOhm, before[0]) / this.motorOhm;
     const copperW = squared * this.motorOhm + brakeHeatW / cold;
     this.temperatures = heatedFor(before, { copperW, frictionW, speedMps: v }, thermal, dt);
+    this.copperJ += copperW * dt;
+    this.frictionJ += frictionW * dt;
     const { lossesJ } = found;
-    const copperJ = n * squared * winding * dt;
-    const packJ = (n * duty * amps) ** 2 * plant.packOhm * dt;
+    const packJ = driveA ** 2 * plant.packOhm * dt;
     lossesJ.rolling += at.rollingJ;
     lossesJ.drag += at.dragJ;
     lossesJ.slope += at.slopeJ;
     lossesJ.cornering += at.corneringJ;
-    lossesJ.copper += copperJ;
+    lossesJ.copper += n * squared * winding * dt;
     lossesJ.noLoad += n * frictionW * dt;
     lossesJ.controller += (n * amps ** 2 * this.escOhm + freewheelW) * dt;
     lossesJ.pack += packJ;
     lossesJ.auxiliary += losses.auxiliaryA * openV * dt;
     lossesJ.brakes += brakeW * dt;
-    lossesJ.slip += n * duty * amps * openV * dt - packJ - n * amps * (emf + amps * plant.windingOhm) * dt;
-    this.record.readCase(this.found.durationS, dt, before[1], this.temperatures[1]);
+    lossesJ.slip += driveA * openV * dt - packJ - n * amps * (emf + amps * plant.windingOhm) * dt;
+    this.record.readCase(found.durationS, dt, before[1], this.temperatures[1]);
     found.durationS += dt;
     found.motorAs += amps * dt;
     found.squaresAs += amps ** 2 * dt;
@@ -279,6 +249,11 @@ class Drive {
     this.charge = Math.max(0, charge);
     const loadedV = openV - packA * plant.packOhm;
     this.smoothedV += (loadedV - this.smoothedV) * (1 - Math.exp(-dt / SMOOTHED_S));
+    this.lowestV = Math.min(this.lowestV, this.smoothedV);
+    this.hottest = [
+      Math.max(this.hottest[0], this.temperatures[0]),
+      Math.max(this.hottest[1], this.temperatures[1]),
+    ];
     found.peakWindingC = Math.max(found.peakWindingC, this.temperatures[0]);
     found.peakCaseC = Math.max(found.peakCaseC, this.temperatures[1]);
     this.sample();
@@ -286,8 +261,7 @@ class Drive {
     if (!asked.ignoreEnds) {
       if (this.temperatures[0] >= windingLimitC) return this.end('winding');
       if (this.temperatures[1] >= caseLimitC) return this.end('case');
-      if (charge <= 0 || this.smoothedV / input.battery.cells < asked.cutoffVPerCell)
-        return this.end('battery');
+      if (charge <= (asked.leastCharge ?? 0) || this.smoothedV < this.cutoffV) return this.end('battery');
     }
     if (this.leftS() <= 1e-9 * asked.untilS) this.end('time');
   }
@@ -301,6 +275,7 @@ class Drive {
     const share = winding / (winding + this.escOhm);
     const heatJ = (losses.brakingHeatShare * asked.input.drive.efficiency * work * share) / plant.motors;
     found.lossesJ.brakes += work;
+    this.copperJ += (heatJ * this.motorOhm) / winding;
     this.temperatures = [
       this.temperatures[0] + heatJ / asked.thermal.windingHeatCapacityJPerK,
       this.temperatures[1],

@@ -88,22 +88,26 @@ export function createPlant(input: DriveRunInput): Plant {
     leastN: -dragNPerA * idleA,
     pullNPerA,
     dragNPerA,
-    road: createRoad({
-      massKg: car.massKg,
-      cdaM2: car.cdaM2,
-      claFrontM2: car.claFrontM2 ?? 0,
-      claRearM2: car.claRearM2 ?? 0,
-      rollingResistance: car.rollingResistance,
-      frontLoadShare: car.frontLoadShare,
-      cgHeightM: car.cgHeightMm / 1000,
-      wheelbaseM: car.wheelbaseMm / 1000,
-      drivenAxles: car.drivenAxles,
-      mu: tyre.mu,
-      airDensityKgM3: input.airDensityKgM3 ?? AIR_DENSITY,
-      gradePct: input.gradePct ?? 0,
-    }),
+    road: roadOf(input, input.gradePct ?? 0),
   };
 }
+
+/** The road under a car at a grade, %. */
+export const roadOf = ({ car, tyre, airDensityKgM3 = AIR_DENSITY }: DriveRunInput, gradePct: number): Road =>
+  createRoad({
+    massKg: car.massKg,
+    cdaM2: car.cdaM2,
+    claFrontM2: car.claFrontM2 ?? 0,
+    claRearM2: car.claRearM2 ?? 0,
+    rollingResistance: car.rollingResistance,
+    frontLoadShare: car.frontLoadShare,
+    cgHeightM: car.cgHeightMm / 1000,
+    wheelbaseM: car.wheelbaseMm / 1000,
+    drivenAxles: car.drivenAxles,
+    mu: tyre.mu,
+    airDensityKgM3,
+    gradePct,
+  });
 
 /** A plant that changes while its motor heats and its pack empties. */
 export type TunablePlant = { -readonly [K in keyof Plant]: Plant[K] };

@@ -1,0 +1,44 @@
+import type { DriveRunInput } from '../motion/definition';
+import type { End, EnduranceSeries } from './enduranceDefinition';
+import type { LossesDefinition } from './losses';
+import type { LossName } from './lossNames';
+import type { ThermalDefinition } from './thermal';
+import type { TraceSeries } from './trace';
+
+/** What came of it. */
+export interface TraceWhole {
+  durationS: number;
+  endedBy: End;
+  peakWindingC: number;
+  peakCaseC: number;
+  distanceM: number;
+  energyJ: number;
+  motorAs: number;
+  /** ∫I² dt without ripple, A² s. */
+  squaresAs: number;
+  packAs: number;
+  lossesJ: Record<LossName, number>;
+  /** The case at the times asked for, °C. */
+  readC: number[];
+  series: EnduranceSeries;
+  notes: string[];
+}
+
+/** A trace to be driven, and how. */
+export interface TraceDrive {
+  input: DriveRunInput;
+  thermal: ThermalDefinition;
+  trace: TraceSeries;
+  losses: LossesDefinition | undefined;
+  cutoffVPerCell: number;
+  untilS: number;
+  stepScale: number;
+  /** Charge, as a share, at which the driver stops. */
+  leastCharge?: number;
+  /** Counts passes that go as the one before, in place of driving each. */
+  jumps?: boolean;
+  /** Drives on past every limit, as a measured run did. */
+  ignoreEnds?: boolean;
+  /** Times at which the case is read, s, rising. */
+  readAtS?: readonly number[];
+}
