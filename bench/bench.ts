@@ -2,7 +2,7 @@ import { applyPatch } from '@/core/base/patch';
 import { evaluateBuild, statesOn } from '@/core/verdict/evaluate';
 import { driveEndurance } from '@/core/physics/heat/endurance';
 import type { EnduranceInput } from '@/core/physics/heat/enduranceDefinition';
-import { enduranceInputOf } from '@/core/worked/heat/enduranceOfBuild';
+import { packOfBuild } from '@/core/worked/heat/enduranceOfBuild';
 import { driveRun } from '@/core/physics/motion/run';
 import { runInputOf } from '@/core/worked/motion/runOfBuild';
 import { planSweep, type SweepBattery, type SweepMotor } from '@/core/physics/search/sweep';
@@ -74,7 +74,7 @@ if (
 let turn = 0;
 
 const HALF_HOUR_MAH = 1500;
-const endurance = enduranceInputOf(car, surface);
+const endurance = packOfBuild(car, surface);
 if (!endurance.ok) throw new Error('the demo car has no pack to empty');
 const pack: EnduranceInput = {
   ...endurance.value,

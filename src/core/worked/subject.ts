@@ -6,11 +6,10 @@ import type { ChosenSurface } from '../car/document/brief';
 import type { BuildDocument } from '../car/document/document';
 import { CalcError } from '../base/errors';
 import type { DriveRunInput } from '../physics/motion/definition';
-import type { EnduranceInput } from '../physics/heat/enduranceDefinition';
 import { driveRun, type DriveRunResult } from '../physics/motion/run';
 import { runInputOf } from './motion/runOfBuild';
 import type { Assembled } from '../base/assembled';
-import { enduranceInputOf } from './heat/enduranceOfBuild';
+import { packOfBuild, type PackOfBuild } from './heat/enduranceOfBuild';
 import { type WholePack, wholePack } from './heat/wholePack';
 
 /** One build on one surface with what was already worked out about it. */
@@ -61,8 +60,8 @@ export function subjectOf(document: BuildDocument, surface: ChosenSurface | unde
     },
     endurance: () => {
       if (endurance) return endurance;
-      const assembled: Assembled<EnduranceInput> = surface
-        ? enduranceInputOf(document, surface)
+      const assembled: Assembled<PackOfBuild> = surface
+        ? packOfBuild(document, surface)
         : { ok: false, missing: ['brief.surfaces'] };
       endurance = assembled.ok ? drivenOrRefused(assembled.value) : assembled;
       return endurance;
@@ -71,7 +70,7 @@ export function subjectOf(document: BuildDocument, surface: ChosenSurface | unde
 }
 
 /** A limit that the air already reaches leaves the check open and says so. */
-function drivenOrRefused(input: EnduranceInput): Assembled<WholePack> {
+function drivenOrRefused(input: PackOfBuild): Assembled<WholePack> {
   try {
     return { ok: true, value: wholePack(input) };
   } catch (error) {

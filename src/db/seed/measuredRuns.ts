@@ -1,7 +1,7 @@
 import type { BuildDocument } from '@/core/car/document/document';
 import type { HeatReading } from '@/core/car/document/heat';
-import { driveEndurance } from '@/core/physics/heat/endurance';
-import { enduranceInputOf } from '@/core/worked/heat/enduranceOfBuild';
+import { packOfBuild } from '@/core/worked/heat/enduranceOfBuild';
+import { drivePack } from '@/core/worked/heat/wholePack';
 import { driveRun } from '@/core/physics/motion/run';
 import { runInputOf } from '@/core/worked/motion/runOfBuild';
 import { predictRun } from '@/core/worked/field/predictRun';
@@ -89,10 +89,10 @@ export function measuredReadings(
   seed: number,
 ): HeatReading[] {
   const car = trueCar(document);
-  const input = enduranceInputOf(car, car.brief.surfaces[0]!);
+  const input = packOfBuild(car, car.brief.surfaces[0]!);
   if (!input.ok) throw new Error(`the demo car has no heat: ${input.missing.join(', ')}`);
   const { thermal } = input.value;
-  const { series } = driveEndurance({
+  const { series } = drivePack({
     ...input.value,
     thermal: {
       ...thermal,

@@ -15,7 +15,7 @@ export const BRIEF_SENTENCES: Sentences<'brief'> = {
   'brief.charge.driven': ({ speed, current, ended }) =>
     `Driven at a mean of ${speed}${current ? ` and ${current}` : ''} until ${ENDED[ended]}.`,
   'brief.charge.meanPower': ({ share, power, energy }) =>
-    `At a mean of ${share} of the wished speed it draws ${power} from a pack of ${energy}.`,
+    `At a mean of ${share} of the wished speed it draws ${power}, and a pack gives ${energy}.`,
   'brief.cost': ({ lines, unpriced }) =>
     unpriced > 0
       ? `${unpriced} of ${lines} lines of the make-or-buy list have no price yet, so it will be more.`

@@ -70,16 +70,19 @@ export const BRIEF_WORKINGS: Workings<'brief'> = {
       quantity: 'massG',
     },
   ],
-  'brief.charge.meanPower': ({ capacityMah, cells, cellV, energyWh, powerW, minutes }, { q }) => [
+  'brief.charge.meanPower': (
+    { capacityMah, cells, cellV, usableShare, energyWh, meanW, auxiliaryA, powerW, minutes },
+    { q },
+  ) => [
     {
-      label: 'Energy of the pack',
-      formula: `${q(capacityMah, 'capacityMah')} · ${cells} · ${q(cellV, 'voltageV')}`,
+      label: 'Energy that is driven',
+      formula: `${q(usableShare, 'share')} · ${q(capacityMah, 'capacityMah')} · ${cells} · ${q(cellV, 'voltageV')}`,
       value: energyWh,
       quantity: 'energyWh',
     },
     {
       label: 'Mean power',
-      formula: 'resistance · speed / (driveline · motor efficiency) at the mean speed',
+      formula: `resistance · speed / (driveline · motor efficiency) at the mean speed: ${q(meanW, 'powerW')}; and ${q(auxiliaryA, 'currentA')} beside`,
       value: powerW,
       quantity: 'powerW',
       source: `${GILLESPIE}, ch. 2`,

@@ -56,7 +56,7 @@ describe('the document', () => {
   });
 
   it('refuses what a newer program wrote, and what has no version', () => {
-    expect(() => migrateDocument({ schemaVersion: 3 })).toThrow('knows versions up to 2');
+    expect(() => migrateDocument({ schemaVersion: 4 })).toThrow('knows versions up to 3');
     expect(() => migrateDocument({})).toThrow(CalcError);
   });
 });
@@ -99,6 +99,30 @@ describe('what cannot be absent', () => {
   it('was not known to documents of the first version', () => {
     const { unfinished: _, ...first } = { ...emptyDocument(), schemaVersion: 1 };
     expect(parseDocument(first)).toEqual(emptyDocument());
+  });
+
+  it('drove presets in the second version, which become starts to a speed of one’s own', () => {
+    const second = (brief: object, heat: object) =>
+      parseDocument({
+        ...emptyDocument(),
+        schemaVersion: 2,
+        brief: { surfaces: [], ...brief },
+        drive: { stages: [], heat },
+      }).drive.heat;
+    // speed passes went to the wish itself, four seconds long, forty apart
+    expect(second({ targetMps: 8 }, { preset: 'speedPasses', restS: 90 })).toEqual({
+      duty: 'cruise',
+      cruiseMps: 8,
+      cruiseS: 4,
+      restS: 90,
+    });
+    expect(second({ targetMps: 10, meanSpeedShare: 0.5 }, { preset: 'grass' })).toMatchObject({
+      cruiseMps: 5.5,
+      cruiseS: 20,
+      restS: 5,
+    });
+    expect(second({}, { preset: 'crawl' })).toEqual({ duty: 'cruise', cruiseS: 30, restS: 5 });
+    expect(second({ targetMps: 8 }, { ambientC: 30 })).toEqual({ ambientC: 30 });
   });
 });
 

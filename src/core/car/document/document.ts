@@ -2,12 +2,13 @@ import { CalcError } from '../../base/errors';
 import { type Brief, emptyBrief } from './brief';
 import { type Chassis, emptyChassis } from './chassis';
 import { type Drive, emptyDrive } from './drive';
+import { dutyOfPreset } from './dutyOfPreset';
 import { emptyParts, type Parts } from './parts';
 import { emptyPower, type Power } from './power';
 import { emptyPrint, type Print } from './print';
 import { emptySuspension, type Suspension } from './suspension';
 
-export const SCHEMA_VERSION = 2;
+export const SCHEMA_VERSION = 3;
 
 /** Everything that is decided about one revision of a car. What can be computed from it is not in it. */
 export interface BuildDocument {
@@ -40,6 +41,7 @@ export function emptyDocument(): BuildDocument {
 /** Each lifts a document from its index + 1 to the next version; an old file always opens. */
 const MIGRATIONS: readonly ((older: Record<string, unknown>) => Record<string, unknown>)[] = [
   (older) => ({ ...older, schemaVersion: 2, unfinished: [] }),
+  (older) => ({ ...dutyOfPreset(older), schemaVersion: 3 }),
 ];
 
 /**

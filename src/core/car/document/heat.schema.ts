@@ -2,7 +2,7 @@ import Joi from 'joi';
 import { HOUSINGS } from '../../physics/heat/thermalDefaults';
 import { identifier, notNegative, temperatureC } from '../../base/schema/fields';
 import { positive } from '../fields/physical';
-import { BODIES, CYCLE_PRESETS, type Heat, MOUNT_MATERIALS, PINION_JOINTS } from './heat';
+import { BODIES, DUTIES, type Heat, MOUNT_MATERIALS, PINION_JOINTS } from './heat';
 
 export const heatSchema = Joi.object<Heat>({
   housing: Joi.valid(...HOUSINGS),
@@ -11,7 +11,7 @@ export const heatSchema = Joi.object<Heat>({
   windingLimitC: temperatureC(),
   pinionJoint: Joi.valid(...PINION_JOINTS),
   mountMaterial: Joi.valid(...MOUNT_MATERIALS),
-  preset: Joi.valid(...CYCLE_PRESETS),
+  duty: Joi.valid(...DUTIES),
   cruiseMps: positive().max(150),
   cruiseS: notNegative().max(7200),
   restS: notNegative().max(7200),

@@ -1,4 +1,5 @@
 import type { Housing } from '../../physics/heat/thermalDefaults';
+import type { DrivingStyle } from '../../physics/heat/trace';
 
 export const BODIES = ['open', 'closed'] as const;
 export type Body = (typeof BODIES)[number];
@@ -39,10 +40,13 @@ export const MOUNT_SOFTENS_C: Readonly<Record<MountMaterial, number | undefined>
   polycarbonate: 115,
 };
 
-export const CYCLE_PRESETS = ['steady', 'stopAndGo', 'grass', 'speedPasses', 'crawl'] as const;
-export type CyclePreset = (typeof CYCLE_PRESETS)[number];
+/** How a pack is driven: a style, or starts to a speed of one's own with rests between. */
+export type Duty = DrivingStyle | 'cruise';
+export const DUTIES: readonly Duty[] = ['laps', 'fieldBashing', 'steady', 'crawl', 'cruise'];
+/** Where none is chosen. */
+export const USUAL_DUTY: Duty = 'laps';
 
-/** A temperature of the motor's case read after driving the cycle for a while. */
+/** A temperature of the motor's case read after driving the duty for a while. */
 export interface HeatReading {
   id: string;
   /** Minutes into the pack. */
@@ -67,8 +71,8 @@ export interface Heat {
   windingLimitC?: number;
   pinionJoint?: PinionJoint;
   mountMaterial?: MountMaterial;
-  preset?: CyclePreset;
-  /** In place of the preset's. */
+  duty?: Duty;
+  /** Of the duty `cruise`: its speed, how long it is driven at, and the rest after it. */
   cruiseMps?: number;
   cruiseS?: number;
   restS?: number;

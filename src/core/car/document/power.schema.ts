@@ -111,6 +111,7 @@ export const powerSchema = Joi.object<Power>({
   battery: Joi.object<ChosenBattery>({ libraryId: identifier(), ...batteryFigures }),
   controller: Joi.object<ChosenController>({ libraryId: identifier(), ...controllerFigures }),
   cutoffVPerCell: positive().max(4.2),
+  usableShare: positive().max(1),
   rails: Joi.array().items(railSchema).max(20).unique('id'),
   loads: Joi.array().items(loadSchema).max(40).unique('id'),
   wires: Joi.array()

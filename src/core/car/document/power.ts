@@ -129,6 +129,8 @@ export interface Power {
   controller?: ChosenController;
   /** Loaded volts a cell under which the pack must not fall. */
   cutoffVPerCell?: number;
+  /** Share of the charge that is driven; the rest spares the cells. */
+  usableShare?: number;
   rails?: PowerRail[];
   loads?: PowerLoad[];
   wires?: Wire[];
@@ -143,6 +145,7 @@ export const MOTOR_WIRE = 'motor';
 export const emptyPower = (): Power => ({});
 
 export const USUAL_CUTOFF_V = 3.3;
+export const USUAL_USABLE_SHARE = 0.8;
 /** Volts of a fresh cell. */
 export const CHARGED_CELL_V = 4.2;
 /** Volts of a fresh pack, without the last digit of a product that would make three cells more than 12.6 V. */

@@ -1,12 +1,12 @@
 import type { Housing } from '../../physics/heat/thermalDefaults';
-import type { CyclePreset, MountMaterial, PinionJoint } from '../document/heat';
+import type { Duty, MountMaterial, PinionJoint } from '../document/heat';
 
-export const PRESET_NAMES: Readonly<Record<CyclePreset, string>> = {
-  steady: 'steady cruise',
-  stopAndGo: 'stop and go',
-  grass: 'grass, long pulls',
-  speedPasses: 'speed passes',
-  crawl: 'crawl',
+export const DUTY_NAMES: Readonly<Record<Duty, string>> = {
+  laps: 'laps',
+  fieldBashing: 'hard bursts on a field',
+  steady: 'steady driving',
+  crawl: 'crawling up and down',
+  cruise: 'starts to a speed of your own',
 };
 export const HOUSING_NAMES: Readonly<Record<Housing, string>> = {
   closed: 'closed',

@@ -47,6 +47,7 @@ export const POWER_LABELS: Readonly<Record<string, FieldLabel>> = {
     quantity: 'massG',
     limits: { above: 0, to: 100_000 },
   },
+  'power.usableShare': { label: 'Charge used per pack', quantity: 'share', limits: { above: 0, to: 1 } },
   'power.cutoffVPerCell': { label: 'Cut-off a cell', quantity: 'voltageV', limits: { above: 0, to: 4.2 } },
   'power.rails': { label: 'Rails' },
   'power.rails.*': { label: 'Rail' },

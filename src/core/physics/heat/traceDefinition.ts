@@ -18,6 +18,8 @@ export interface TraceWhole {
   squaresAs: number;
   packAs: number;
   lossesJ: Record<LossName, number>;
+  /** Into one motor's winding, braking counted, with the resistance of 20 °C, J. */
+  windingJ: number;
   /** The case at the times asked for, °C. */
   readC: number[];
   series: EnduranceSeries;

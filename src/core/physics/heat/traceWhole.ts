@@ -69,6 +69,7 @@ class Drive {
       squaresAs: 0,
       packAs: 0,
       lossesJ: noLosses(),
+      windingJ: 0,
       series: this.record.series,
       readC: this.record.readC,
       notes: [],
@@ -91,6 +92,7 @@ class Drive {
     const kinetic = 0.5 * this.plant.effectiveMassKg * this.v ** 2 - startJ;
     lossesJ.driveline = 0;
     lossesJ.driveline = found.energyJ - kinetic - LOSS_NAMES.reduce((sum, name) => sum + lossesJ[name], 0);
+    found.windingJ = this.copperJ;
     return found;
   }
 

@@ -131,6 +131,34 @@ describe('drive.sweep', () => {
     expect(Math.abs(row!.durationS! / pack.durationS - 1)).toBeLessThan(0.03);
   });
 
+  it('of a style comes to rest where an endless pack driven so comes to rest, and to its minutes', () => {
+    const cycle = { style: 'laps' as const };
+    const losses = { auxiliaryA: 1 };
+    const [row] = sweep({
+      motors: [motors[0]!],
+      batteries: [batteries[0]!],
+      ratios: [9],
+      cycle,
+      losses,
+    }).rows;
+    const { id: _m, ...motor } = motors[0]!;
+    const battery = { ...base.battery, capacityMah: 1e6 };
+    const long = driveEndurance({ ...base, motor, thermal, battery, cycle, losses, maxDurationS: 9_000 });
+    const late = long.series.caseC.slice(-50);
+    const mean = late.reduce((sum, c) => sum + c, 0) / late.length;
+    expect(Math.abs((row!.steadyCaseC! - 25) / (mean - 25) - 1)).toBeLessThan(0.05);
+    const pack = driveEndurance({
+      ...base,
+      motor,
+      thermal,
+      cycle,
+      losses,
+      cutoffVPerCell: 0,
+      maxDurationS: 80_000,
+    });
+    expect(Math.abs(row!.durationS! / pack.durationS - 1)).toBeLessThan(0.04);
+  });
+
   it('says which goals are missed, and by which figure', () => {
     const { rows } = sweep({
       goal: { topSpeedMps: 20, timeToDistanceS: 100, maxCaseC: 30, minDurationS: 1 },

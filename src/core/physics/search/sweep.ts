@@ -1,7 +1,9 @@
 import { CalcError } from '../../base/errors';
 import { meanCellVolts } from '../motion/cell';
-import type { CycleDefinition } from '../motion/cruise';
 import { cycleMeans } from '../heat/cycleMeans';
+import type { EnduranceCycle } from '../heat/enduranceDefinition';
+import type { LossesDefinition } from '../heat/losses';
+import { traceMeans } from '../heat/traceMeans';
 import type { BatteryDefinition, DriveRunInput, MotorDefinition } from '../motion/definition';
 import { refuseColdLimits } from '../heat/endurance';
 import { createPlant, type Limit } from '../motion/plant';
@@ -43,7 +45,11 @@ export interface SweepInput {
   batteries: readonly SweepBattery[];
   ratios: readonly number[] | RatioRange;
   thermal?: ThermalDefinition;
-  cycle?: CycleDefinition;
+  cycle?: EnduranceCycle;
+  /** With a trace or a style. */
+  losses?: LossesDefinition;
+  /** Share of the charge that is driven. */
+  usableShare?: number;
   goal?: SweepGoal;
 }
 
@@ -126,7 +132,7 @@ export function planSweep(input: SweepInput): SweepPlan {
       const car =
         packKg + motorKg === 0 ? base.car : { ...base.car, massKg: base.car.massKg + packKg + motorKg };
       const run: DriveRunInput = { ...base, car, motor, battery, drive: { ...base.drive, ratio }, distanceM };
-      return { motorId, batteryId, ratio, ...judged(run, thermal, input.cycle, goal) };
+      return { motorId, batteryId, ratio, ...judged(run, thermal, input, goal) };
     },
   };
 }
@@ -155,7 +161,7 @@ type Judged = Omit<SweepRow, 'motorId' | 'batteryId' | 'ratio'>;
 function judged(
   input: DriveRunInput,
   thermal: ThermalDefinition | undefined,
-  cycle: CycleDefinition | undefined,
+  sweep: SweepInput,
   goal: SweepGoal,
 ): Judged {
   const run = driveRun(input);
@@ -168,7 +174,7 @@ function judged(
   };
   if (run.topSpeedMps !== undefined) row.topSpeedMps = run.topSpeedMps;
   if (run.timeToDistanceS !== undefined) row.timeToDistanceS = run.timeToDistanceS;
-  if (cycle) addCycle(row, input, thermal, cycle);
+  if (sweep.cycle) addCycle(row, input, thermal, sweep.cycle, sweep);
   if (run.stalled) row.why.push('The car cannot move.');
   row.why.push(...missedGoals(row, goal));
   row.meetsGoal = row.why.length === 0;
@@ -179,13 +185,18 @@ function addCycle(
   row: Judged,
   input: DriveRunInput,
   thermal: ThermalDefinition | undefined,
-  cycle: CycleDefinition,
+  cycle: EnduranceCycle,
+  { losses, usableShare = 1 }: SweepInput,
 ): void {
   const { battery, motor } = input;
   const charge = battery.stateOfCharge ?? 1;
-  const means = cycleMeans(createPlant(input), cycle, battery.cells * meanCellVolts(charge));
+  const meanV = battery.cells * meanCellVolts(charge);
+  const means =
+    'cruiseMps' in cycle
+      ? cycleMeans(createPlant(input), cycle, meanV)
+      : traceMeans(input, cycle, losses, meanV);
   if (!means) return;
-  if (means.batteryA > 0) row.durationS = (battery.capacityMah * 3.6 * charge) / means.batteryA;
+  if (means.batteryA > 0) row.durationS = (battery.capacityMah * 3.6 * charge * usableShare) / means.batteryA;
   if (!thermal) return;
   const steady = steadyAt(
     {

@@ -1,7 +1,9 @@
 import { MEAN_CELL_V } from '../../base/constants';
 import { type Measure, measure } from '../../base/measure';
 import type { BuildDocument } from '../../car/document/document';
+import { USUAL_USABLE_SHARE } from '../../car/document/power';
 import type { End } from '../../physics/heat/enduranceDefinition';
+import { auxiliaryOf } from '../../worked/heat/enduranceOfBuild';
 import type { WholePack } from '../../worked/heat/wholePack';
 import { otherPack } from '../../worked/exchange/otherPack';
 import { defineCheck, type Found } from '../engine/check';
@@ -18,7 +20,10 @@ declare module '../../base/finding' {
       capacityMah: number;
       cells: number;
       cellV: number;
+      usableShare: number;
       energyWh: number;
+      meanW: number;
+      auxiliaryA: number;
       powerW: number;
       minutes: number;
     };
@@ -76,25 +81,32 @@ function byEndurance({ ended, input }: WholePack, wished: number): Found {
   };
 }
 
-/** While the drive is not chosen: charge over mean power. */
-function byMeanPower({ brief, power }: BuildDocument, meanW: number): Found {
+/** While the drive is not chosen: charge over mean power and what hangs on the pack beside it. */
+function byMeanPower(document: BuildDocument, meanW: number): Found {
+  const { brief, power } = document;
   const { capacityMah, cells } = power.battery!;
-  const energyWh = (capacityMah / 1000) * MEAN_CELL_V * cells;
-  const minutes = Math.min(MOST_MINUTES, (60 * energyWh) / meanW);
+  const { usableShare = USUAL_USABLE_SHARE } = power;
+  const auxiliaryA = auxiliaryOf(document);
+  const energyWh = usableShare * (capacityMah / 1000) * MEAN_CELL_V * cells;
+  const powerW = meanW + auxiliaryA * MEAN_CELL_V * cells;
+  const minutes = Math.min(MOST_MINUTES, (60 * energyWh) / powerW);
   return {
     value: minutes,
     limit: brief.runTimeMinutes!,
     finding: finding('brief.charge.meanPower', {
       share: measure(brief.meanSpeedShare ?? USUAL_MEAN_SHARE, 'share'),
-      power: measure(meanW, 'powerW'),
+      power: measure(powerW, 'powerW'),
       energy: measure(energyWh, 'energyWh'),
     }),
     working: working('brief.charge.meanPower', {
       capacityMah,
       cells,
       cellV: MEAN_CELL_V,
+      usableShare,
       energyWh,
-      powerW: meanW,
+      meanW,
+      auxiliaryA,
+      powerW,
       minutes,
     }),
   };

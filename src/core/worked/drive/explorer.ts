@@ -5,7 +5,7 @@ import type { Patch } from '../../base/patch';
 import { chargedV, type ChosenBattery } from '../../car/document/power';
 import { CalcError } from '../../base/errors';
 import { gearsAtHand, itemsOf, type LibraryItem } from '../../car/library/items';
-import { caseLimitOf, enduranceInputOf, thermalOf } from '../heat/enduranceOfBuild';
+import { caseLimitOf, packOfBuild, thermalOf } from '../heat/enduranceOfBuild';
 import type { Assembled } from '../../base/assembled';
 import {
   MOST_ROWS,
@@ -36,9 +36,17 @@ export function planExplorer(
   library: readonly LibraryItem[],
   ratios: RatioRange,
 ): Assembled<ExplorerPlan> {
-  const assembled = enduranceInputOf(document, surface);
+  const assembled = packOfBuild(document, surface);
   if (!assembled.ok) return assembled;
-  const { thermal: _, cycle, cutoffVPerCell: __, maxDurationS: ___, ...base } = assembled.value;
+  const {
+    thermal: _,
+    cycle,
+    losses,
+    leastCharge,
+    cutoffVPerCell: __,
+    maxDurationS: ___,
+    ...base
+  } = assembled.value;
   const { brief, drive, power } = document;
   const [motors, packs] = [itemsOf(library, 'motor'), itemsOf(library, 'battery')];
   if (motors.length === 0 || packs.length === 0)
@@ -65,6 +73,8 @@ export function planExplorer(
         base,
         ratios,
         cycle,
+        losses,
+        usableShare: 1 - leastCharge,
         goal,
         motors: fitting.map(({ id, data }) => ({
           id,

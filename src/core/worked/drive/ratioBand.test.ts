@@ -30,7 +30,7 @@ describe('the band of ratios', () => {
 
   it('says of every stretch what the checks say of a build with that ratio', () => {
     const build = at(10, [
-      { path: ['drive', 'heat', 'ambientC'], value: 45 },
+      { path: ['drive', 'heat', 'ambientC'], value: 20 },
       { path: ['drive', 'heat', 'pinionJoint'], value: 'hotGlue' },
       { path: ['brief', 'timeToDistanceS'], value: 3.2 },
     ]);

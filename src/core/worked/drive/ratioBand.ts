@@ -1,8 +1,7 @@
 import type { ChosenSurface } from '../../car/document/brief';
 import type { BuildDocument } from '../../car/document/document';
-import { simulateEndurance } from '../../physics/heat/endurance';
-import type { EnduranceInput } from '../../physics/heat/enduranceDefinition';
-import { enduranceInputOf } from '../heat/enduranceOfBuild';
+import { packOfBuild, type PackOfBuild } from '../heat/enduranceOfBuild';
+import { drivePack } from '../heat/wholePack';
 import { type RatioDecision, ratioVerdict } from './ratioVerdict';
 import type { Assembled } from '../../base/assembled';
 import { driveRun } from '../../physics/motion/run';
@@ -51,7 +50,7 @@ const EDGE_HALVINGS = 5;
 
 /** How every ratio from long to short would do on one surface: a run and a whole pack each. */
 export function ratioBand(document: BuildDocument, surface: ChosenSurface): Assembled<RatioBand> {
-  const assembled = enduranceInputOf(document, surface);
+  const assembled = packOfBuild(document, surface);
   if (!assembled.ok) return assembled;
   const input = assembled.value;
   const { targetMps, timeToDistanceS, distanceM, runTimeMinutes } = document.brief;
@@ -82,7 +81,7 @@ export function ratioBand(document: BuildDocument, surface: ChosenSurface): Asse
 /** Coarser than a pack on its own page: the edges move by less than they are sought to. */
 const STEP_SCALE = 2;
 
-function pointAt(input: EnduranceInput, wish: Wish, ratio: number): RatioPoint {
+function pointAt(input: PackOfBuild, wish: Wish, ratio: number): RatioPoint {
   const here = { ...input, drive: { ...input.drive, ratio } };
   const run = driveRun(here);
   const top = run.topSpeedMps ?? Infinity;
@@ -90,7 +89,7 @@ function pointAt(input: EnduranceInput, wish: Wish, ratio: number): RatioPoint {
   const about = { ratio, share, gripLimited: run.topSpeedLimitedBy === 'grip' };
   if (run.stalled) return { ...about, verdict: 'stalls' };
   if (top < wish.speedMps && share > COLD_SHARE) return { ...about, verdict: 'slow' };
-  const pack = simulateEndurance(here, STEP_SCALE);
+  const pack = drivePack(here, STEP_SCALE);
   const verdict: RatioVerdict =
     pack.endedBy === 'stalled'
       ? 'stalls'

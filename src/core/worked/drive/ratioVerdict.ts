@@ -1,7 +1,7 @@
-import type { EnduranceInput } from '../../physics/heat/enduranceDefinition';
 import type { DriveRunInput } from '../../physics/motion/definition';
 import { driveRun, type DriveRunResult } from '../../physics/motion/run';
 import { standing } from '../../physics/motion/standstill';
+import type { PackOfBuild } from '../heat/enduranceOfBuild';
 import { wholePack } from '../heat/wholePack';
 
 /** A ratio is tried this far to either side for a faster, or a cooler, neighbour. */
@@ -40,7 +40,7 @@ const regeared = <T extends DriveRunInput>(input: T, factor: number): T => ({
 const topOf = ({ topSpeedMps = Infinity }: DriveRunResult) => topSpeedMps;
 
 /** Whether a whole pack stays under both limits of temperature, and how hot the case gets. */
-function heatIn(input: EnduranceInput): { cool: boolean; peakCaseC: number } {
+function heatIn(input: PackOfBuild): { cool: boolean; peakCaseC: number } {
   const { ended, unlimited } = wholePack(input);
   return { cool: ended.endedBy !== 'winding' && ended.endedBy !== 'case', peakCaseC: unlimited.peakCaseC };
 }
@@ -51,7 +51,7 @@ function heatIn(input: EnduranceInput): { cool: boolean; peakCaseC: number } {
  *
  * @param wishMps wished top speed, m/s
  */
-export function ratioVerdict(input: EnduranceInput, wishMps: number, run = driveRun(input)): RatioDecision {
+export function ratioVerdict(input: PackOfBuild, wishMps: number, run = driveRun(input)): RatioDecision {
   const top = topOf(run);
   const share = run.stalled ? 0 : Math.min(1, top / run.noLoadSpeedMps);
   if (run.stalled)

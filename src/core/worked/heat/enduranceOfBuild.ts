@@ -3,15 +3,18 @@ import type { BuildDocument } from '../../car/document/document';
 import { type ChosenMotor, type Drive, motorsInWheels } from '../../car/document/drive';
 import {
   calibrationFor,
-  type CyclePreset,
   JOINT_SOFTENS_C,
   MOUNT_SOFTENS_C,
   USUAL_AMBIENT_C,
+  USUAL_DUTY,
 } from '../../car/document/heat';
-import { USUAL_CUTOFF_V } from '../../car/document/power';
+import { USUAL_CUTOFF_V, USUAL_USABLE_SHARE } from '../../car/document/power';
 import { coolingPerMps } from '../../physics/heat/airflow';
 import type { CycleDefinition } from '../../physics/motion/cruise';
-import type { CruiseInput } from '../../physics/heat/enduranceDefinition';
+import type { EnduranceInput } from '../../physics/heat/enduranceDefinition';
+import { TYPICAL_LOSSES } from '../../physics/heat/losses';
+import type { TraceSeries } from '../../physics/heat/trace';
+import { supplyOf } from '../power/supplyOfBuild';
 import { runInputOf } from '../motion/runOfBuild';
 import type { Assembled } from '../../base/assembled';
 import { type ThermalDefinition, USUAL_WINDING_LIMIT_C } from '../../physics/heat/thermal';
@@ -23,38 +26,47 @@ export const MOTOR_CASE_C = 100;
 export const USUAL_MEAN_SHARE = 0.6;
 const LONGEST_S = 4 * 3600;
 
-interface Preset {
-  /** Cruise over the wish, or over its mean speed. */
-  of: 'wish' | 'mean';
-  share: number;
-  cruiseS: number;
-  restS: number;
+/** Of the duty `cruise`, s. */
+export const [USUAL_CRUISE_S, USUAL_REST_S] = [60, 0];
+/** The wish jumps to its speed, and back, in this time, s; the car follows as it can. */
+const JUMP_S = 0.1;
+
+/** A pack of a build: the input of `drive.endurance`, with the charge that the driver leaves in it, share. */
+export interface PackOfBuild extends EnduranceInput {
+  leastCharge: number;
 }
 
-/** Ways of driving to start with, by judgement; each figure may be typed over. */
-const PRESETS: Readonly<Record<CyclePreset, Preset>> = {
-  steady: { of: 'mean', share: 1, cruiseS: 60, restS: 0 },
-  stopAndGo: { of: 'mean', share: 1, cruiseS: 5, restS: 4 },
-  grass: { of: 'mean', share: 1.1, cruiseS: 20, restS: 5 },
-  speedPasses: { of: 'wish', share: 1, cruiseS: 4, restS: 40 },
-  crawl: { of: 'wish', share: 0.2, cruiseS: 30, restS: 5 },
-};
+/** Speed of the duty `cruise`, m/s: as typed, or the wish's mean; undefined while there is neither. */
+export function cruiseMpsOf({ brief, drive }: Pick<BuildDocument, 'brief' | 'drive'>): number | undefined {
+  const { targetMps, meanSpeedShare = USUAL_MEAN_SHARE } = brief;
+  return drive.heat?.cruiseMps ?? (targetMps === undefined ? undefined : targetMps * meanSpeedShare);
+}
 
-/** How the car is driven over the pack: the preset's figures where none is typed; undefined while there is no wish. */
-export function cycleOf({
-  brief,
-  drive,
-}: Pick<BuildDocument, 'brief' | 'drive'>): Required<CycleDefinition> | undefined {
-  const { preset = 'steady', cruiseMps, cruiseS, restS } = drive.heat ?? {};
-  const { of, share, ...times } = PRESETS[preset];
-  const reference =
-    brief.targetMps === undefined
-      ? undefined
-      : brief.targetMps * (of === 'wish' ? 1 : (brief.meanSpeedShare ?? USUAL_MEAN_SHARE));
-  const speed = cruiseMps ?? (reference === undefined ? undefined : reference * share);
-  return speed === undefined
-    ? undefined
-    : { cruiseMps: speed, cruiseS: cruiseS ?? times.cruiseS, restS: restS ?? times.restS };
+/** How the pack is driven; undefined while a speed of one's own has neither figure nor wish. */
+export function dutyOf(
+  document: Pick<BuildDocument, 'brief' | 'drive'>,
+): Exclude<EnduranceInput['cycle'], CycleDefinition> | undefined {
+  const { duty = USUAL_DUTY, cruiseS = USUAL_CRUISE_S, restS = USUAL_REST_S } = document.drive.heat ?? {};
+  if (duty !== 'cruise') return { style: duty };
+  const speed = cruiseMpsOf(document);
+  return speed === undefined ? undefined : { series: startsTo(speed, cruiseS, restS) };
+}
+
+/** One start to a speed held for a while, then a rest; without a rest the speed alone. */
+function startsTo(speedMps: number, cruiseS: number, restS: number): TraceSeries {
+  const held = Math.max(JUMP_S, cruiseS);
+  if (restS === 0) return { tS: [0, held], speedMps: [speedMps, speedMps] };
+  const stops = JUMP_S + held;
+  return {
+    tS: [0, JUMP_S, stops, stops + JUMP_S, stops + JUMP_S + restS],
+    speedMps: [0, speedMps, speedMps, 0, 0],
+  };
+}
+
+/** What hangs on the pack beside the motors, A: the supply tree's typical current, or the typical figure while it is not complete. */
+export function auxiliaryOf(document: BuildDocument): number {
+  const supply = supplyOf(document, 0);
+  return supply.ok ? supply.result.batteryTypicalA : TYPICAL_LOSSES.auxiliaryA;
 }
 
 export interface CaseLimit {
@@ -108,20 +120,23 @@ export function thermalOf(drive: Drive, motor: ChosenMotor): ThermalDefinition {
   };
 }
 
-/** The input of `drive.endurance` for a build on one surface, or the paths of what it still needs. */
-export function enduranceInputOf(document: BuildDocument, surface: ChosenSurface): Assembled<CruiseInput> {
+/** A pack of a build on one surface, or the paths of what it still needs. */
+export function packOfBuild(document: BuildDocument, surface: ChosenSurface): Assembled<PackOfBuild> {
   const run = runInputOf(document, surface);
-  const cycle = cycleOf(document);
-  const missing = [...(run.ok ? [] : run.missing), ...(cycle ? [] : ['brief.targetMps'])];
+  const cycle = dutyOf(document);
+  const missing = [...(run.ok ? [] : run.missing), ...(cycle ? [] : ['drive.heat.cruiseMps'])];
   if (!run.ok || !cycle) return { ok: false, missing };
+  const { cutoffVPerCell = USUAL_CUTOFF_V, usableShare = USUAL_USABLE_SHARE } = document.power;
   return {
     ok: true,
     value: {
       ...run.value,
       thermal: thermalOf(document.drive, document.drive.motor!),
       cycle,
-      cutoffVPerCell: document.power.cutoffVPerCell ?? USUAL_CUTOFF_V,
+      losses: { auxiliaryA: auxiliaryOf(document) },
+      cutoffVPerCell,
       maxDurationS: LONGEST_S,
+      leastCharge: 1 - usableShare,
     },
   };
 }

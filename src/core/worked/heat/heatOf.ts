@@ -4,29 +4,29 @@ import { calibrationFor, type HeatCalibration } from '../../car/document/heat';
 import { applyPatch } from '../../base/patch';
 import { CalcError } from '../../base/errors';
 import { motorCalibrate } from '../../physics/heat/calibrate';
-import { driveEndurance } from '../../physics/heat/endurance';
-import type { EnduranceInput, EnduranceResult } from '../../physics/heat/enduranceDefinition';
-import { enduranceInputOf } from './enduranceOfBuild';
+import type { EnduranceResult } from '../../physics/heat/enduranceDefinition';
+import { packOfBuild, type PackOfBuild } from './enduranceOfBuild';
+import { drivePack } from './wholePack';
 import { driveRun } from '../../physics/motion/run';
 import type { Assembled } from '../../base/assembled';
 import { heatWhatIfs, type WhatIf } from './whatIfs';
 
 export interface HeatOfBuild {
-  readonly input: EnduranceInput;
+  readonly input: PackOfBuild;
   readonly pack: EnduranceResult;
   readonly topSpeedMps?: number;
 }
 
 /** A whole pack of a build on one surface. */
 export function heatOf(document: BuildDocument, surface: ChosenSurface): Assembled<HeatOfBuild> {
-  const input = enduranceInputOf(document, surface);
+  const input = packOfBuild(document, surface);
   if (!input.ok) return input;
   const { topSpeedMps } = driveRun(input.value);
   return {
     ok: true,
     value: {
       input: input.value,
-      pack: driveEndurance(input.value),
+      pack: drivePack(input.value),
       ...(topSpeedMps === undefined ? {} : { topSpeedMps }),
     },
   };
@@ -76,10 +76,11 @@ export function calibrateBuild(
       'holds no temperature',
       'measure the case once after a few minutes of driving',
     );
-  const input = enduranceInputOf(document, surface);
+  const input = packOfBuild(document, surface);
   if (!input.ok) return input;
+  const { leastCharge: _, ...pack } = input.value;
   const found = motorCalibrate({
-    ...input.value,
+    ...pack,
     measured: readings.map(({ minutes, caseC }) => ({ tS: 60 * minutes, caseC })),
   });
   const before = calibrationFor(heat, motor!)?.factor ?? 1;

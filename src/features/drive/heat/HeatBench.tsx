@@ -3,12 +3,14 @@
 import {
   BODIES,
   calibrationFor,
-  CYCLE_PRESETS,
+  DUTIES,
   MOUNT_MATERIALS,
   PINION_JOINTS,
+  USUAL_DUTY,
 } from '@/core/car/document/heat';
-import { HOUSING_NAMES, JOINT_NAMES, MOUNT_NAMES, PRESET_NAMES } from '@/core/car/labels/heatWords';
-import { cycleOf } from '@/core/worked/heat/enduranceOfBuild';
+import { HOUSING_NAMES, JOINT_NAMES, MOUNT_NAMES, DUTY_NAMES } from '@/core/car/labels/heatWords';
+import { USUAL_USABLE_SHARE } from '@/core/car/document/power';
+import { cruiseMpsOf, USUAL_CRUISE_S, USUAL_REST_S } from '@/core/worked/heat/enduranceOfBuild';
 import { HOUSINGS } from '@/core/physics/heat/thermalDefaults';
 import { useBuild } from '../../session/BuildContext';
 import { DocumentChoice, DocumentField, Group } from '../../fields/fields';
@@ -19,43 +21,33 @@ const heat = (key: string) => ['drive', 'heat', key];
 
 /** How the pack is driven, how the motor is cooled, and what softens. */
 export function HeatBench() {
-  const { document, edit, closed } = useBuild();
+  const { document } = useBuild();
   const { motor } = document.drive;
   const own = document.drive.heat ?? {};
-  const usual = cycleOf({
-    ...document,
-    drive: {
-      ...document.drive,
-      heat: { ...own, cruiseMps: undefined, cruiseS: undefined, restS: undefined },
-    },
-  });
-  const typed = own.cruiseMps !== undefined || own.cruiseS !== undefined || own.restS !== undefined;
-  const choosePreset = (value: string) =>
-    edit([
-      { path: heat('preset'), value: value || undefined },
-      ...['cruiseMps', 'cruiseS', 'restS'].map((key) => ({ path: heat(key), value: undefined })),
-    ]);
+  const duty = own.duty ?? USUAL_DUTY;
   return (
     <Fields>
-      <Group title="How the pack is driven" aside={typed ? 'your own figures' : undefined}>
-        <div className="field">
-          <label htmlFor="heat-preset">Driven</label>
-          <select
-            id="heat-preset"
-            value={own.preset ?? 'steady'}
-            disabled={closed}
-            onChange={(event) => choosePreset(event.target.value)}
-          >
-            {CYCLE_PRESETS.map((preset) => (
-              <option key={preset} value={preset}>
-                {PRESET_NAMES[preset]}
-              </option>
-            ))}
-          </select>
-        </div>
-        <DocumentField path={heat('cruiseMps')} usual={usual?.cruiseMps} digits={3} />
-        <DocumentField path={heat('cruiseS')} usual={usual?.cruiseS} />
-        <DocumentField path={heat('restS')} usual={usual?.restS} />
+      <Group title="How the pack is driven" aside={duty === 'cruise' ? undefined : 'shares of its top speed'}>
+        <DocumentChoice
+          path={heat('duty')}
+          empty={DUTY_NAMES[USUAL_DUTY]}
+          options={DUTIES.filter((one) => one !== USUAL_DUTY).map((one) => [one, DUTY_NAMES[one]] as const)}
+        />
+        {duty === 'cruise' ? (
+          <>
+            <DocumentField
+              path={heat('cruiseMps')}
+              usual={cruiseMpsOf({
+                ...document,
+                drive: { ...document.drive, heat: { ...own, cruiseMps: undefined } },
+              })}
+              digits={3}
+            />
+            <DocumentField path={heat('cruiseS')} usual={USUAL_CRUISE_S} />
+            <DocumentField path={heat('restS')} usual={USUAL_REST_S} />
+          </>
+        ) : null}
+        <DocumentField path={['power', 'usableShare']} usual={USUAL_USABLE_SHARE} />
         <DocumentField path={heat('ambientC')} usual={25} />
       </Group>
       <Group

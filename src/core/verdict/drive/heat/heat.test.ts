@@ -3,8 +3,14 @@ import type { Check } from '../../engine/check';
 import { evaluateBuild, HEAVY_CHECKS, statesOn } from '../../evaluate';
 import { car } from '../../../fixtures/car';
 import { coolingPerMps, crossFlow } from '../../../physics/heat/airflow';
-import { driveEndurance } from '../../../physics/heat/endurance';
-import { caseLimitOf, cycleOf, enduranceInputOf, thermalOf } from '../../../worked/heat/enduranceOfBuild';
+import { drivePack } from '../../../worked/heat/wholePack';
+import {
+  auxiliaryOf,
+  caseLimitOf,
+  dutyOf,
+  packOfBuild,
+  thermalOf,
+} from '../../../worked/heat/enduranceOfBuild';
 import { rewound } from '../../../worked/heat/rewind';
 
 const grass = car.brief.surfaces[0]!;
@@ -29,21 +35,75 @@ describe('heat of a build', () => {
     });
   });
 
-  it('drives the cycle of its preset, and what is typed before it', () => {
-    expect(cycleOf(car)).toEqual({ cruiseMps: 0.6 * 8, cruiseS: 60, restS: 0 });
-    expect(cycleOf(withHeat({ preset: 'speedPasses' }))).toEqual({ cruiseMps: 8, cruiseS: 4, restS: 40 });
-    expect(cycleOf(withHeat({ preset: 'speedPasses', restS: 90 }))!.restS).toBe(90);
+  it('drives laps unless a style is chosen, and a speed of one’s own from the wish or as typed', () => {
+    expect(dutyOf(car)).toEqual({ style: 'laps' });
+    expect(dutyOf(withHeat({ duty: 'crawl' }))).toEqual({ style: 'crawl' });
+    // a held speed is a flat line; with a rest it starts from standing and stops
+    expect(dutyOf(withHeat({ duty: 'cruise' }))).toEqual({
+      series: { tS: [0, 60], speedMps: [0.6 * 8, 0.6 * 8] },
+    });
+    expect(dutyOf(withHeat({ duty: 'cruise', cruiseMps: 5, cruiseS: 10, restS: 20 }))).toEqual({
+      series: { tS: [0, 0.1, 10.1, 10.2, 30.2], speedMps: [0, 5, 5, 0, 0] },
+    });
+    const wishless = applyPatch(withHeat({ duty: 'cruise' }), [
+      { path: ['brief', 'targetMps'], value: undefined },
+    ]);
+    expect(packOfBuild(wishless, grass)).toEqual({ ok: false, missing: ['drive.heat.cruiseMps'] });
+  });
+
+  it('counts what hangs on the pack: the supply tree by hand, the typical half ampere without one', () => {
+    expect(auxiliaryOf(car)).toBe(0.5);
+    // 0.6 A at 6 V through a regulator of 80 %, from 7.4 V or less: at least 0.6 · 6/0.8/8.4 A
+    const rail = {
+      id: 'r',
+      name: 'Regulator',
+      from: 'battery',
+      kind: 'buck',
+      setV: 6,
+      continuousA: 3,
+      peakA: 5,
+      efficiency: 0.8,
+      dropoutV: 0.3,
+    };
+    const load = {
+      id: 'l',
+      name: 'Light',
+      kind: 'other',
+      rail: 'r',
+      minV: 5,
+      maxV: 7,
+      typicalA: 0.6,
+      peakA: 1,
+    };
+    const lit = applyPatch(car, [
+      { path: ['power', 'rails'], value: [rail] },
+      { path: ['power', 'loads'], value: [load] },
+    ]);
+    // the largest at the cut-off of 3.3 V a cell
+    expect(auxiliaryOf(lit)).toBeGreaterThan((0.6 * 6) / 0.8 / 8.4);
+    expect(auxiliaryOf(lit)).toBeLessThan((0.6 * 6) / 0.8 / 6.4);
+    const minutes = (document: typeof car) => checkOf('brief.charge', document).value!;
+    expect(minutes(lit)).toBeLessThan(minutes(car));
+  });
+
+  it('leaves a fifth of the charge in the pack unless told otherwise', () => {
+    const minutes = (usableShare: number | undefined) =>
+      checkOf('brief.charge', applyPatch(car, [{ path: ['power', 'usableShare'], value: usableShare }]))
+        .value!;
+    expect(minutes(undefined)).toBe(minutes(0.8));
+    // charge over a nearly constant draw
+    expect(minutes(0.4) / minutes(0.8)).toBeCloseTo(0.5, 1);
   });
 
   it('holds the rise of a whole pack against the limit', () => {
     const document = withHeat({ pinionJoint: 'hotGlue', ambientC: 30 });
-    const input = enduranceInputOf(document, grass);
+    const input = packOfBuild(document, grass);
     const { thermal } = input.ok ? input.value : never();
     expect(thermal).toMatchObject({ ambientC: 30, caseLimitC: 60 });
     const peak = (surface: typeof grass) => {
-      const found = enduranceInputOf(document, surface);
+      const found = packOfBuild(document, surface);
       return found.ok
-        ? driveEndurance({
+        ? drivePack({
             ...found.value,
             thermal: { ...found.value.thermal, caseLimitC: undefined, windingLimitC: 400 },
           }).peakCaseC

@@ -55,14 +55,14 @@ const edit = (key: string, value: unknown): Proposal['patch'] => [{ path: ['driv
 
 /** Ways to make it cooler: both ways of gearing, cooling, and an easier duty. */
 export function coolerBy({ document, standstill }: Subject): Proposal[] {
-  const { housing = document.drive.motor?.housing, body = 'open', preset } = document.drive.heat ?? {};
+  const { housing = document.drive.motor?.housing, body = 'open', duty } = document.drive.heat ?? {};
   if (standstill()?.outcome === 'stalls') return gearing(document, 'shorter');
   return [
     ...(housing === 'heatsink' ? [] : [{ patch: edit('housing', 'heatsink'), cost: 1 as const }]),
     ...(body === 'closed' ? [{ patch: edit('body', 'open'), cost: 1 as const }] : []),
     ...gearing(document, 'longer', 'shorter'),
     ...slowerMotor(document),
-    ...(preset === 'steady' ? [] : [{ patch: edit('preset', 'steady'), cost: 3 as const }]),
+    ...(duty === 'steady' ? [] : [{ patch: edit('duty', 'steady'), cost: 3 as const }]),
   ];
 }
 
