@@ -54,7 +54,7 @@ export const SCREW_TERMS: Readonly<Record<ScrewKind, string>> = {
 
 export const END_TERMS: Readonly<Record<End, string>> = { front: 'Front', rear: 'Rear' };
 
-export const CHARGE_TERMS = { full: 'charged', low: 'low' } as const;
+export const CHARGE_TERMS = { full: 'charged', low: 'at its lowest' } as const;
 
 /** What is at its limit of temperature first. */
 export const CASE_LIMIT_OF: Readonly<Record<CaseLimit['of'], string>> = {

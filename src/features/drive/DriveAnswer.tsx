@@ -3,17 +3,22 @@
 import { launchFacts } from '@/core/physics/motion/launchFacts';
 import { topSpeedFacts } from '@/core/physics/motion/topSpeedFacts';
 import type { DriveRunInput } from '@/core/physics/motion/definition';
-import type { Limit } from '@/core/physics/motion/plant';
+
 import type { DriveRunResult } from '@/core/physics/motion/run';
 import { workingLaunch, workingTopSpeed } from '@/words/workings/motion';
 import { formatText, formatWithError } from '@/core/base/units/formatQuantity';
+import { launchHeldBy, type LaunchHeldBy } from '@/core/worked/motion/runOfBuild';
+import { standing } from '@/core/physics/motion/standstill';
+import { useBuild } from '../session/BuildContext';
 import { Figure } from '@/ui/Figure';
 import { useReader, useWriter } from '@/ui/reader';
 
-const LAUNCH: Readonly<Record<Limit, string>> = {
+const LAUNCH: Readonly<Record<LaunchHeldBy, string>> = {
   grip: 'The tyres, not the motor, set the launch.',
   lift: 'The front wheels lift before the tyres slip: that sets the launch.',
-  current: "The controller's current limit sets the launch.",
+  controller: 'The controller’s current limit sets the launch.',
+  ownLimit: 'The current limit set by hand sets the launch.',
+  clutch: 'The slip clutch sets the launch: it passes on no more.',
   voltage: "The pack's voltage sets the launch: the motor gives all it has.",
 };
 
@@ -30,6 +35,7 @@ interface DriveAnswerProps {
 export function DriveAnswer({ surface, input, run, targetMps, measured, ghost }: DriveAnswerProps) {
   const write = useWriter();
   const { reader } = useReader();
+  const { document } = useBuild();
   const speed = (value: number) => formatText(value, 'speedMps', reader);
   const on = surface.toLowerCase();
   if (run.stalled) {
@@ -40,10 +46,9 @@ export function DriveAnswer({ surface, input, run, targetMps, measured, ghost }:
           not get under way
         </Figure>{' '}
         on {on}:{' '}
-        {run.launchLimitedBy === 'grip'
-          ? 'the tyres cannot carry the resistance.'
-          : 'the motor cannot move the mass.'}{' '}
-        A shorter ratio pulls harder.
+        {standing(input).outcome === 'spins'
+          ? 'its tyres spin. More friction or more weight on the driven axle, no other gear.'
+          : 'its motor is held. A shorter ratio pulls harder.'}
       </h1>
     );
   }
@@ -80,7 +85,7 @@ export function DriveAnswer({ surface, input, run, targetMps, measured, ghost }:
       <Figure title="the launch" steps={workingLaunch(launchFacts(input, run), write)} tone="plainfig">
         {run.peakAccelMps2 > 0 ? formatText(run.peakAccelMps2 / 9.81, 'coefficient', reader, 2) : '0'} g
       </Figure>{' '}
-      off the line. {LAUNCH[run.launchLimitedBy]}
+      off the line. {LAUNCH[launchHeldBy(document, run)]}
     </h1>
   );
 }

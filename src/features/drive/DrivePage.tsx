@@ -1,5 +1,7 @@
 'use client';
 
+import { MOTOR_KINDS } from '@/core/car/document/power';
+import { MOTOR_KIND_NAMES } from '@/core/car/labels/heatWords';
 import { useWriter } from '@/ui/reader';
 import { topSpeedFacts } from '@/core/physics/motion/topSpeedFacts';
 import dynamic from 'next/dynamic';
@@ -147,6 +149,12 @@ function DriveBench({ view }: { view: DriveView }) {
             <DocumentField path={['drive', 'motor', 'resistanceMilliOhm']} />
             <details className="more">
               <summary>More of the motor</summary>
+              <DocumentChoice
+                path={['drive', 'motor', 'kind']}
+                label="Kind"
+                empty="not said"
+                options={MOTOR_KINDS.map((one) => [one, MOTOR_KIND_NAMES[one]] as const)}
+              />
               <DocumentField path={['drive', 'motor', 'noLoadCurrentA']} />
               <DocumentField path={['drive', 'motor', 'rotorInertiaKgM2']} />
               <DocumentField path={['drive', 'motor', 'maxV']} label="Highest voltage" />

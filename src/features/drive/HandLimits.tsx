@@ -7,6 +7,8 @@ import { driveRun, type DriveRunResult } from '@/core/physics/motion/run';
 import { formatText } from '@/core/base/units/formatQuantity';
 import { QuantitySlider } from '@/ui/QuantitySlider';
 import { useReader } from '@/ui/reader';
+import type { BuildDocument } from '@/core/car/document/document';
+import { launchHeldBy, type LaunchHeldBy } from '@/core/worked/motion/runOfBuild';
 import { useBuild } from '../session/BuildContext';
 import { Group } from '../fields/fields';
 import type { DriveView } from './useDriveView';
@@ -63,7 +65,9 @@ export function HandLimits({ view }: { view: DriveView }) {
         max={ownA}
         step={0.5}
         disabled={closed}
-        effect={effectOfCurrent(run, open.run, (value) => formatText(value / 9.81, 'coefficient', reader, 2))}
+        effect={effectOfCurrent(document, run, open.run, (value) =>
+          formatText(value / 9.81, 'coefficient', reader, 2),
+        )}
         mark={
           open.breakawayA === undefined || open.breakawayA > ownA
             ? undefined
@@ -113,8 +117,22 @@ function openFigures(input: DriveRunInput, ownA: number, targetMps: number | und
   };
 }
 
-function effectOfCurrent(run: DriveRunResult, open: DriveRunResult, inG: (mps2: number) => string): string {
-  const launch = `Launch ${inG(run.peakAccelMps2)} g, held by ${{ grip: 'the tyres: they slip', lift: 'the front lifting', current: 'this limit: no wheelspin', voltage: 'the pack' }[run.launchLimitedBy]}`;
+const HELD: Readonly<Record<LaunchHeldBy, string>> = {
+  grip: 'the tyres: they slip',
+  lift: 'the front lifting',
+  controller: 'the controller',
+  ownLimit: 'this limit: no wheelspin',
+  clutch: 'the slip clutch',
+  voltage: 'the pack',
+};
+
+function effectOfCurrent(
+  document: BuildDocument,
+  run: DriveRunResult,
+  open: DriveRunResult,
+  inG: (mps2: number) => string,
+): string {
+  const launch = `Launch ${inG(run.peakAccelMps2)} g, held by ${HELD[launchHeldBy(document, run)]}`;
   return run.peakAccelMps2 === open.peakAccelMps2
     ? `${launch}.`
     : `${launch}; without it ${inG(open.peakAccelMps2)} g.`;

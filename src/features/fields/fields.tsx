@@ -93,3 +93,28 @@ export function Group({ title, aside, children }: { title: string; aside?: React
     </section>
   );
 }
+
+interface ChoiceProps {
+  id: string;
+  label: string;
+  value: string;
+  options: readonly (readonly [string, string])[];
+  disabled: boolean;
+  onChange(value: string): void;
+}
+
+/** A choice whose values are not the document's own. */
+export function Choice({ id, label, value, options, disabled, onChange }: ChoiceProps) {
+  return (
+    <div className="field">
+      <label htmlFor={id}>{label}</label>
+      <select id={id} value={value} disabled={disabled} onChange={(event) => onChange(event.target.value)}>
+        {options.map(([key, words]) => (
+          <option key={key} value={key}>
+            {words}
+          </option>
+        ))}
+      </select>
+    </div>
+  );
+}

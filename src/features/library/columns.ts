@@ -1,6 +1,8 @@
 import type { Limits } from '@/core/car/fields/fieldLabel';
 import { labelOf } from '@/core/car/labels/labels';
 import { STAGE_KINDS } from '@/core/car/document/drive';
+import { MOTOR_KINDS } from '@/core/car/document/power';
+import { MOTOR_KIND_NAMES } from '@/core/car/labels/heatWords';
 import { RAIL_KINDS } from '@/core/physics/supply/budgetDefinition';
 import { TYRE_KINDS } from '@/core/physics/tyres/tyreSpin';
 import type { LibraryKind } from '@/core/car/library/items';
@@ -30,11 +32,13 @@ const field = (path: string, start: number, label?: string, key?: string): Colum
   };
 };
 
+const KINDS = MOTOR_KINDS.map((kind) => [kind, MOTOR_KIND_NAMES[kind]] as const);
 const RINGS = TYRE_KINDS.filter((kind) => kind !== 'own');
 
 /** What each kind of the library shows and lets edit, besides its name. */
 export const COLUMNS: Readonly<Record<LibraryKind, readonly Column[]>> = {
   motor: [
+    { key: 'kind', label: 'Kind', options: KINDS, start: 'sensored', optional: true },
     field('drive.motor.kvRpmPerV', 3000, 'Constant'),
     field('drive.motor.resistanceMilliOhm', 25),
     field('drive.motor.noLoadCurrentA', 2),
@@ -64,6 +68,7 @@ export const COLUMNS: Readonly<Record<LibraryKind, readonly Column[]>> = {
     field('power.battery.massG', 265, 'Mass'),
   ],
   controller: [
+    { key: 'kind', label: 'Kind', options: KINDS, start: 'sensored', optional: true },
     field('power.controller.currentLimitA', 180),
     field('power.controller.continuousA', 60),
     field('power.controller.resistanceMilliOhm', 2, 'Resistance'),

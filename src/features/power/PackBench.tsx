@@ -1,7 +1,10 @@
 'use client';
 
 import { useBuild } from '../session/BuildContext';
-import { DocumentField, Group } from '../fields/fields';
+import { MOTOR_KINDS, USUAL_USABLE_SHARE } from '@/core/car/document/power';
+import { motorsInAll } from '@/core/car/document/drive';
+import { MOTOR_KIND_NAMES } from '@/core/car/labels/heatWords';
+import { Choice, DocumentChoice, DocumentField, Group } from '../fields/fields';
 import { LibraryPick } from '../fields/LibraryPick';
 import { Fields } from '../frame/Guarded';
 
@@ -18,6 +21,7 @@ export function PackBench() {
         />
         {document.power.battery ? (
           <>
+            <DocumentField path={['power', 'packs']} usual={1} />
             <DocumentField path={['power', 'battery', 'cells']} />
             <DocumentField path={['power', 'battery', 'parallel']} />
             <DocumentField path={['power', 'battery', 'capacityMah']} />
@@ -26,6 +30,7 @@ export function PackBench() {
           </>
         ) : null}
         <DocumentField path={['power', 'cutoffVPerCell']} example={3.3} />
+        <DocumentField path={['power', 'usableShare']} usual={USUAL_USABLE_SHARE} />
       </Group>
       <Group title="Controller">
         <LibraryPick
@@ -35,7 +40,20 @@ export function PackBench() {
         />
         {document.power.controller ? (
           <>
-            <DocumentField path={['power', 'controller', 'currentLimitA']} />
+            <DocumentChoice
+              path={['power', 'controller', 'kind']}
+              label="Kind"
+              empty="not said"
+              options={MOTOR_KINDS.map((one) => [one, MOTOR_KIND_NAMES[one]] as const)}
+            />
+            {motorsInAll(document.drive) > 1 ? (
+              <DocumentField path={['power', 'motorsPerController']} usual={1} />
+            ) : null}
+            <DocumentField
+              path={['power', 'controller', 'currentLimitA']}
+              label={document.power.controller.limitsCurrent === false ? 'Peak current' : undefined}
+            />
+            <Limits />
             <DocumentField path={['power', 'controller', 'continuousA']} />
             <DocumentField path={['power', 'controller', 'resistanceMilliOhm']} />
             <DocumentField path={['power', 'controller', 'maxV']} label="Highest voltage" />
@@ -44,6 +62,26 @@ export function PackBench() {
       </Group>
       <PackCaution />
     </Fields>
+  );
+}
+
+function Limits() {
+  const { document, edit, closed } = useBuild();
+  const limits = document.power.controller?.limitsCurrent ?? true;
+  return (
+    <Choice
+      id="controller-limits"
+      label="Limits the current"
+      value={limits ? 'yes' : 'no'}
+      options={[
+        ['yes', 'at its peak'],
+        ['no', 'it does not'],
+      ]}
+      disabled={closed}
+      onChange={(value) =>
+        edit([{ path: ['power', 'controller', 'limitsCurrent'], value: value === 'no' ? false : undefined }])
+      }
+    />
   );
 }
 

@@ -1,7 +1,7 @@
 'use client';
 
 import type { ReactNode } from 'react';
-import type { PowerLoad, PowerRail } from '@/core/car/document/power';
+import { type PowerLoad, type PowerRail, USUAL_SHEDS_W } from '@/core/car/document/power';
 import { itemsOf, loadForBuild } from '@/core/car/library/items';
 import { BATTERY, LOAD_KINDS, RAIL_KINDS } from '@/core/physics/supply/budgetDefinition';
 import { newId } from '../api';
@@ -207,6 +207,7 @@ function RailFields({ rail }: { rail: PowerRail }) {
       <DocumentField path={path('maxInV')} />
       <DocumentField path={path('continuousA')} />
       <DocumentField path={path('peakA')} usual={rail.continuousA} />
+      {rail.kind === 'linear' ? <DocumentField path={path('shedsW')} usual={USUAL_SHEDS_W} /> : null}
       {rail.kind === 'buck' || rail.kind === 'boost' ? (
         <DocumentField path={path('efficiency')} usual={0.9} />
       ) : null}

@@ -1,7 +1,7 @@
 import { useMemo } from 'react';
-import { runInputOf } from '@/core/worked/motion/runOfBuild';
-import { driveRun } from '@/core/physics/motion/run';
-import { type Supply, supplyOf } from '@/core/worked/power/supplyOfBuild';
+import { supplyOfSubject } from '@/core/verdict/power/supply/onSupply';
+import type { Supply } from '@/core/worked/power/supplyOfBuild';
+import { subjectOf } from '@/core/worked/subject';
 import { useBuild } from '../session/BuildContext';
 
 export interface SupplyView {
@@ -15,9 +15,9 @@ export interface SupplyView {
 export function useSupply(): SupplyView {
   const { document, surface } = useBuild();
   return useMemo(() => {
-    const input = surface ? runInputOf(document, surface) : undefined;
-    const run = input?.ok ? driveRun(input.value) : undefined;
-    const supply = supplyOf(document, run?.peakBatteryCurrentA ?? 0);
+    const subject = subjectOf(document, surface);
+    const run = subject.run();
+    const supply = supplyOfSubject(subject);
     return { supply, ...(run ? { packA: run.peakBatteryCurrentA, motorA: run.peakMotorCurrentA } : {}) };
   }, [document, surface]);
 }

@@ -7,12 +7,16 @@ const AXLE = { front: 'The front axle rolls', rear: 'The rear axle rolls', both:
 const LIMITED_BY = {
   grip: 'grip of the tyres',
   lift: 'lift of the front wheels',
-  current: 'controller’s current limit',
+  controller: 'controller’s current limit',
+  ownLimit: 'current limit set by hand',
+  clutch: 'slip clutch',
   voltage: 'pack voltage',
 } as const;
 const TOO_LITTLE = {
   breakaway: 'stiction holds it',
-  current: 'the current limit holds it back',
+  controller: 'the controller’s current limit holds it back',
+  ownLimit: 'the current limit set by hand holds it back',
+  clutch: 'the slip clutch slips',
   voltage: 'the pack has too few volts for it',
 } as const;
 

@@ -1,4 +1,5 @@
 import { FAILSAFE_WORDS, type FailsafePart } from '@/core/worked/power/failsafe';
+import type { MotorKind } from '@/core/car/document/power';
 import { inSentence } from '@/core/base/units/words';
 import { counted, listed } from '../lists';
 import { CHARGE_TERMS } from '../terms';
@@ -11,13 +12,21 @@ export const FAILSAFE_PART_NAMES: Readonly<Record<FailsafePart, string>> = {
   wiring: 'the wiring',
 };
 
+const brushes = (kind: MotorKind) => (kind === 'brushed' ? 'brushed' : 'brushless');
+const perController = (motors: number) => (motors > 1 ? 'per controller' : 'per motor');
+
 /** Sentences about pack, supply, wiring and radio. */
 export const POWER_SENTENCES: Sentences<'power'> = {
   'power.volts': ({ cells, charged, weaker, limit }) =>
     `A fresh pack of ${counted(cells, 'cell')} gives ${charged}, limit ${limit} of the ${weaker}.`,
-  'power.controller': ({ rms, rated }) => `The duty draws ${rms} RMS per motor, limit ${rated} continuous.`,
-  'power.controller.held': ({ current, rated }) =>
-    `The motor is held and draws ${current}, limit ${rated} continuous.`,
+  'power.controller': ({ rms, rated, motors }) =>
+    `The duty draws ${rms} RMS ${perController(motors)}, limit ${rated} continuous.`,
+  'power.controller.peak': ({ peak, rated, motors }) =>
+    `Full throttle draws ${peak} ${perController(motors)}, limit ${rated}, and it does not limit.`,
+  'power.controller.kinds': ({ motor, controller }) =>
+    `A ${brushes(controller)} controller cannot drive a ${brushes(motor)} motor.`,
+  'power.controller.held': ({ current, rated, motors }) =>
+    `${motors > 1 ? 'The motors are held and draw' : 'The motor is held and draws'} ${current}, limit ${rated} continuous.`,
   'power.pack': ({ peak, rated, withSupply }) =>
     `Full throttle${withSupply ? ' with everything on the supply' : ''} draws ${peak}, limit ${rated} of the pack.`,
   'power.sag': ({ charge, cell, cutoff }) =>
@@ -28,6 +37,8 @@ export const POWER_SENTENCES: Sentences<'power'> = {
   'power.rail.overfed': ({ fed, limit, charge }) =>
     `Fed ${fed} with the pack ${CHARGE_TERMS[charge]}, limit ${limit}.`,
   'power.rail.dead': () => 'Gives no volts: what feeds it has too few.',
+  'power.rail.heat': ({ heat, sheds, charge }) =>
+    `Turns ${heat} to heat with the pack ${CHARGE_TERMS[charge]}, sheds ${sheds}.`,
   'power.rail.carries': ({ full, low, current, rated, of, charge }) =>
     `Gives ${full} charged and ${low} low; carries ${current} ${of === 'peak' ? 'at the peak' : 'continuous'} (pack ${CHARGE_TERMS[charge]}), limit ${rated}.`,
   'power.load.low': ({ volts, needs, charge }) =>

@@ -15,13 +15,30 @@ export const POWER_WORKINGS: Workings<'power'> = {
       quantity: 'voltageV',
     },
   ],
-  'power.controller': ({ rmsA, meanA, minutes }, { q }) => [
+  'power.controller': (
+    { rmsA, meanA, minutes, motors, continuousA, peakA, ratedPeakA, limits },
+    { q, n },
+  ) => [
     {
       label: 'RMS motor current',
       formula: `√(∫I²·dt / t) over ${q(minutes, 'minutes')}, mean ${q(meanA, 'currentA')}`,
       value: rmsA,
       quantity: 'currentA',
       source: 'DC-motor equations',
+    },
+    {
+      label: 'Per controller',
+      formula: `${n(motors)} · ${q(rmsA, 'currentA')}, limit ${q(continuousA, 'currentA')} continuous`,
+      value: motors * rmsA,
+      quantity: 'currentA',
+    },
+    {
+      label: 'Peak per controller',
+      formula: limits
+        ? `it limits at ${q(ratedPeakA, 'currentA')}`
+        : `it does not limit; rated for ${q(ratedPeakA, 'currentA')}`,
+      value: peakA,
+      quantity: 'currentA',
     },
   ],
   'power.pack': ({ capacityMah, maxDischargeC, ratedA, motorA, peakA, withSupply }, { q }) => [
@@ -47,9 +64,9 @@ export const POWER_WORKINGS: Workings<'power'> = {
     },
   ],
   'power.rail': (charges, { q }) =>
-    charges.map(({ charge, inV, outV, typicalA, peakA }) => ({
+    charges.map(({ charge, inV, outV, typicalA, peakA, heatW }) => ({
       label: `Pack ${CHARGE_TERMS[charge]}`,
-      formula: `${q(inV, 'voltageV')} in, ${q(outV, 'voltageV')} out, ${q(typicalA, 'currentA')} typical, ${q(peakA, 'currentA')} peak`,
+      formula: `${q(inV, 'voltageV')} in, ${q(outV, 'voltageV')} out, ${q(typicalA, 'currentA')} typical, ${q(peakA, 'currentA')} peak${heatW > 0 ? `, ${q(heatW, 'powerW')} to heat` : ''}`,
       value: outV,
       quantity: 'voltageV' as const,
     })),

@@ -2,7 +2,7 @@ import { CalcError } from '../../base/errors';
 import { type Brief, emptyBrief } from './brief';
 import { type Chassis, emptyChassis } from './chassis';
 import { type Drive, emptyDrive } from './drive';
-import { dutyOfPreset } from './dutyOfPreset';
+import { MIGRATIONS } from './migrations/migrations';
 import { emptyParts, type Parts } from './parts';
 import { emptyPower, type Power } from './power';
 import { emptyPrint, type Print } from './print';
@@ -37,12 +37,6 @@ export function emptyDocument(): BuildDocument {
     print: emptyPrint(),
   };
 }
-
-/** Each lifts a document from its index + 1 to the next version; an old file always opens. */
-const MIGRATIONS: readonly ((older: Record<string, unknown>) => Record<string, unknown>)[] = [
-  (older) => ({ ...older, schemaVersion: 2, unfinished: [] }),
-  (older) => ({ ...dutyOfPreset(older), schemaVersion: 3 }),
-];
 
 /**
  * Brings a document of any known version to the present one; what it returns still has to pass the schema.

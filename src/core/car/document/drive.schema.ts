@@ -1,4 +1,5 @@
 import Joi from 'joi';
+import { MOTOR_KINDS } from './power';
 import { count, finite, identifier, notNegative, text } from '../../base/schema/fields';
 import { positive, share } from '../fields/physical';
 import { HOUSINGS } from '../../physics/heat/thermalDefaults';
@@ -79,6 +80,7 @@ const stageSchema = Joi.object<Stage>({
 
 export const motorFigures = {
   name: text(80).required(),
+  kind: Joi.valid(...MOTOR_KINDS),
   kvRpmPerV: positive().max(100_000).required(),
   resistanceMilliOhm: positive().max(1e6).required(),
   noLoadCurrentA: notNegative().max(1000).required(),

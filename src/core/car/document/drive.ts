@@ -5,6 +5,7 @@ import type { ShaftAxis } from '../../physics/gears/rotation';
 import type { TyreKind } from '../../physics/tyres/tyreSpin';
 import type { Heat } from './heat';
 import type { ChosenMaterial } from './material';
+import type { MotorKind } from './power';
 
 export const STAGE_KINDS = ['spur', 'internal', 'bevel', 'belt', 'chain', 'planetary', 'direct'] as const;
 export type StageKind = (typeof STAGE_KINDS)[number];
@@ -113,6 +114,7 @@ export interface Stage {
 export interface ChosenMotor {
   libraryId?: string;
   name: string;
+  kind?: MotorKind;
   kvRpmPerV: number;
   resistanceMilliOhm: number;
   noLoadCurrentA: number;

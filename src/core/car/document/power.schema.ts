@@ -7,6 +7,7 @@ import {
   type ChosenController,
   FAILSAFE_ITEMS,
   type FailsafeTick,
+  MOTOR_KINDS,
   type Power,
   type PowerLoad,
   type PowerRail,
@@ -29,7 +30,9 @@ export const batteryFigures = {
 
 export const controllerFigures = {
   name: text(80).required(),
+  kind: Joi.valid(...MOTOR_KINDS),
   currentLimitA: positive().max(5000).required(),
+  limitsCurrent: Joi.boolean(),
   continuousA: positive().max(5000).required(),
   resistanceMilliOhm: notNegative().max(10_000).required(),
   maxV: positive().max(1000).required(),
@@ -45,6 +48,7 @@ export const regulatorFigures = {
   continuousA: positive().max(5000),
   peakA: positive().max(5000),
   efficiency: share(),
+  shedsW: positive().max(1000),
 };
 
 export const servoFigures = {
@@ -109,7 +113,9 @@ const tickSchema = Joi.object<FailsafeTick>({
 
 export const powerSchema = Joi.object<Power>({
   battery: Joi.object<ChosenBattery>({ libraryId: identifier(), ...batteryFigures }),
+  packs: count().max(4),
   controller: Joi.object<ChosenController>({ libraryId: identifier(), ...controllerFigures }),
+  motorsPerController: count().max(4),
   cutoffVPerCell: positive().max(4.2),
   usableShare: positive().max(1),
   rails: Joi.array().items(railSchema).max(20).unique('id'),

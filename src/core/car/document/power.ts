@@ -1,5 +1,9 @@
 import type { LoadKind, RailKind } from '../../physics/supply/budgetDefinition';
 
+/** How a motor is switched, and what a controller can switch; `sensored` controllers drive motors without sensors too. */
+export const MOTOR_KINDS = ['brushed', 'sensored', 'sensorless'] as const;
+export type MotorKind = (typeof MOTOR_KINDS)[number];
+
 /** Copy of a pack's figures; capacity, charge rating and mass are the whole pack's. */
 export interface ChosenBattery {
   libraryId?: string;
@@ -16,8 +20,11 @@ export interface ChosenBattery {
 export interface ChosenController {
   libraryId?: string;
   name: string;
-  /** Peak, at which it limits. */
+  kind?: MotorKind;
+  /** Peak; at which it limits, unless it does not. */
   currentLimitA: number;
+  /** False where more than its peak goes through until it burns. */
+  limitsCurrent?: boolean;
   continuousA: number;
   resistanceMilliOhm: number;
   maxV: number;
@@ -39,7 +46,15 @@ export interface PowerRail {
   continuousA?: number;
   peakA?: number;
   efficiency?: number;
+  /** Heat that a linear one sheds for long, W. */
+  shedsW?: number;
 }
+
+/**
+ * Heat that a small linear regulator sheds without a heat sink, W: its chip 85 K over the air, 62 K/W from chip to air.
+ * @see JEDEC JESD51-2 (still air), package TO-220
+ */
+export const USUAL_SHEDS_W = 1.4;
 
 /** The two points of a servo's data sheet. */
 export interface ServoFigures {
@@ -126,7 +141,11 @@ export interface FailsafeTick {
 
 export interface Power {
   battery?: ChosenBattery;
+  /** Packs of this kind side by side; one where not given. */
+  packs?: number;
   controller?: ChosenController;
+  /** Motors that one controller drives; one where not given. */
+  motorsPerController?: number;
   /** Loaded volts a cell under which the pack must not fall. */
   cutoffVPerCell?: number;
   /** Share of the charge that is driven; the rest spares the cells. */
@@ -141,6 +160,18 @@ export interface Power {
 /** Wire from the pack to the controller, and from there to the motor. */
 export const CONTROLLER_WIRE = 'controller';
 export const MOTOR_WIRE = 'motor';
+
+/** All packs of a build as one: strings, charge and mass together; undefined while none is chosen. */
+export function allPacks({ battery, packs = 1 }: Power): ChosenBattery | undefined {
+  return battery && packs > 1
+    ? {
+        ...battery,
+        parallel: battery.parallel * packs,
+        capacityMah: battery.capacityMah * packs,
+        massG: battery.massG * packs,
+      }
+    : battery;
+}
 
 export const emptyPower = (): Power => ({});
 

@@ -1,6 +1,6 @@
 import { formatText, type Reader } from '../../base/units/formatQuantity';
 import type { BuildDocument } from '../document/document';
-import { HOUSING_NAMES, JOINT_NAMES, MOUNT_NAMES, DUTY_NAMES } from './heatWords';
+import { HOUSING_NAMES, JOINT_NAMES, MOUNT_NAMES, DUTY_NAMES, MOTOR_KIND_NAMES } from './heatWords';
 import { labelOf } from './labels';
 import type { Path } from '../../base/patch';
 import { type Exchange, exchangesBetween } from '../document/exchange';
@@ -26,6 +26,8 @@ const WORDS: Readonly<Record<string, Readonly<Record<string, string>>>> = {
   'drive.heat.mountMaterial': MOUNT_NAMES,
   'drive.heat.duty': DUTY_NAMES,
   'drive.motor.housing': HOUSING_NAMES,
+  'drive.motor.kind': MOTOR_KIND_NAMES,
+  'power.controller.kind': MOTOR_KIND_NAMES,
   'drive.motorAxis': { x: 'along the car', y: 'across the car' },
   'drive.motorsAt': { car: 'the whole car', axle: 'each driven axle', wheel: 'each driven wheel' },
   'drive.mounting': { chassis: 'on the chassis', wheel: 'in the wheels' },

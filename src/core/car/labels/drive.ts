@@ -3,6 +3,7 @@ import type { FieldLabel } from '../fields/fieldLabel';
 /** What the fields of the drive are called. */
 export const DRIVE_LABELS: Readonly<Record<string, FieldLabel>> = {
   'drive.motor': { label: 'Motor' },
+  'drive.motor.kind': { label: 'Kind of motor' },
   'drive.motor.kvRpmPerV': {
     label: 'Motor constant',
     quantity: 'motorConstant',

@@ -1,4 +1,5 @@
 import type { Housing } from '../../physics/heat/thermalDefaults';
+import type { MotorKind } from '../document/power';
 import type { Duty, MountMaterial, PinionJoint } from '../document/heat';
 
 export const DUTY_NAMES: Readonly<Record<Duty, string>> = {
@@ -30,4 +31,11 @@ export const MOUNT_NAMES: Readonly<Record<MountMaterial, string>> = {
   abs: 'ABS, 95 °C',
   nylon: 'nylon, 100 °C',
   polycarbonate: 'polycarbonate, 115 °C',
+};
+
+/** How a motor is switched. */
+export const MOTOR_KIND_NAMES: Readonly<Record<MotorKind, string>> = {
+  brushed: 'brushed',
+  sensored: 'brushless, sensored',
+  sensorless: 'brushless, sensorless',
 };

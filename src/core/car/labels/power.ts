@@ -3,6 +3,7 @@ import type { FieldLabel } from '../fields/fieldLabel';
 /** What the fields of the power are called. */
 export const POWER_LABELS: Readonly<Record<string, FieldLabel>> = {
   'power.battery': { label: 'Pack' },
+  'power.packs': { label: 'Packs side by side', quantity: 'count', limits: { from: 1, to: 4 } },
   'power.battery.cells': { label: 'Cells in series', quantity: 'count', limits: { from: 1, to: 30 } },
   'power.battery.parallel': { label: 'Strings in parallel', quantity: 'count', limits: { from: 1, to: 30 } },
   'power.battery.cellResistanceMilliOhm': {
@@ -22,6 +23,13 @@ export const POWER_LABELS: Readonly<Record<string, FieldLabel>> = {
   },
   'power.battery.massG': { label: 'Pack mass', quantity: 'massG', limits: { above: 0, to: 100_000 } },
   'power.controller': { label: 'Controller' },
+  'power.controller.kind': { label: 'Kind of controller' },
+  'power.controller.limitsCurrent': { label: 'Limits the current' },
+  'power.motorsPerController': {
+    label: 'Motors per controller',
+    quantity: 'count',
+    limits: { from: 1, to: 4 },
+  },
   'power.controller.currentLimitA': {
     label: 'Current limit',
     quantity: 'currentA',
@@ -64,6 +72,7 @@ export const POWER_LABELS: Readonly<Record<string, FieldLabel>> = {
   },
   'power.rails.*.continuousA': { label: 'For long', quantity: 'currentA', limits: { above: 0, to: 5000 } },
   'power.rails.*.peakA': { label: 'At the peak', quantity: 'currentA', limits: { above: 0, to: 5000 } },
+  'power.rails.*.shedsW': { label: 'Heat it sheds', quantity: 'powerW', limits: { above: 0, to: 1000 } },
   'power.rails.*.efficiency': {
     label: 'Regulator efficiency',
     quantity: 'share',

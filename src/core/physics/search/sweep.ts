@@ -17,6 +17,8 @@ export interface SweepMotor extends MotorDefinition {
   thermal?: ThermalDefinition;
   /** What the car weighs more with it, kg; less where negative. */
   addedKg?: number;
+  /** In place of the controller's, A. */
+  currentLimitA?: number;
 }
 
 export interface SweepBattery extends BatteryDefinition {
@@ -127,11 +129,21 @@ export function planSweep(input: SweepInput): SweepPlan {
         id: motorId,
         addedKg: motorKg = 0,
         thermal = input.thermal,
+        currentLimitA = base.esc.currentLimitA,
         ...motor
       } = motors[Math.floor(index / ratios.length / batteries.length)]!;
       const car =
         packKg + motorKg === 0 ? base.car : { ...base.car, massKg: base.car.massKg + packKg + motorKg };
-      const run: DriveRunInput = { ...base, car, motor, battery, drive: { ...base.drive, ratio }, distanceM };
+      const esc = { ...base.esc, currentLimitA };
+      const run: DriveRunInput = {
+        ...base,
+        car,
+        motor,
+        esc,
+        battery,
+        drive: { ...base.drive, ratio },
+        distanceM,
+      };
       return { motorId, batteryId, ratio, ...judged(run, thermal, input, goal) };
     },
   };

@@ -1,7 +1,7 @@
 import { MEAN_CELL_V } from '../../base/constants';
 import { type Measure, measure } from '../../base/measure';
 import type { BuildDocument } from '../../car/document/document';
-import { USUAL_USABLE_SHARE } from '../../car/document/power';
+import { allPacks, USUAL_USABLE_SHARE } from '../../car/document/power';
 import type { End } from '../../physics/heat/enduranceDefinition';
 import { auxiliaryOf } from '../../worked/heat/enduranceOfBuild';
 import type { WholePack } from '../../worked/heat/wholePack';
@@ -84,7 +84,7 @@ function byEndurance({ ended, input }: WholePack, wished: number): Found {
 /** While the drive is not chosen: charge over mean power and what hangs on the pack beside it. */
 function byMeanPower(document: BuildDocument, meanW: number): Found {
   const { brief, power } = document;
-  const { capacityMah, cells } = power.battery!;
+  const { capacityMah, cells } = allPacks(power)!;
   const { usableShare = USUAL_USABLE_SHARE } = power;
   const auxiliaryA = auxiliaryOf(document);
   const energyWh = usableShare * (capacityMah / 1000) * MEAN_CELL_V * cells;

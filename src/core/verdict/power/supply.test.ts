@@ -121,6 +121,46 @@ describe('the supply of a build', () => {
     expect(over.remedies[0]!.state).toBe('clear');
   });
 
+  it('sees the lowest volts of the run: what the cut-off would still feed browns out under full throttle', () => {
+    // 2 cells at 30 % are 7.54 V; 60 A over 2 · 30 mΩ take 3.6 V, far under the cut-off of 6.6 V
+    const saggy = applyPatch(wired, [
+      { path: ['power', 'battery', 'cellResistanceMilliOhm'], value: 60 },
+      { path: ['power', 'loads', 'rx', 'minV'], value: 5.5 },
+    ]);
+    const stiff = applyPatch(saggy, [{ path: ['power', 'battery', 'cellResistanceMilliOhm'], value: 0 }]);
+    expect(check(stiff, 'power.load:rx').finding!.code).not.toBe('power.load.low');
+    const found = check(saggy, 'power.load:rx');
+    expect(found).toMatchObject({
+      state: 'over',
+      finding: { code: 'power.load.low', facts: { charge: 'low' } },
+    });
+    const lowest = check(saggy, 'power.sag').value! * 2;
+    // the regulator drops half a volt
+    expect(found.value).toBeCloseTo(lowest - 0.5, 9);
+  });
+
+  it('turns what a linear regulator drops into heat, which a switching one does not', () => {
+    const linear = build({
+      rails: [{ ...own, kind: 'linear', setV: 5, dropoutV: 1, peakA: 10, continuousA: 5 }],
+    });
+    // (8.4 V less 0.55 A through 2 · the cell’s resistance − 5 V) · 0.55 A
+    const sagV = 0.55 * 2 * (car.power.battery!.cellResistanceMilliOhm / 1000);
+    const found = check(linear, 'power.rail:own');
+    expect(found).toMatchObject({
+      state: 'over',
+      finding: { code: 'power.rail.heat', facts: { sheds: { value: 1.4 } } },
+    });
+    expect(found.margin).toBeCloseTo(1.4 / ((8.4 - sagV - 5) * 0.55), 9);
+    expect(found.remedies.find(exchanging('kind'))).toMatchObject({
+      state: 'clear',
+      exchanges: [{ from: 'linear', to: 'buck' }],
+    });
+    expect(
+      check(applyPatch(linear, [{ path: ['power', 'rails', 'own', 'shedsW'], value: 5 }]), 'power.rail:own')
+        .state,
+    ).toBe('clear');
+  });
+
   it('adds the tree to what the pack must give', () => {
     const alone = check(car, 'power.pack').value!;
     // low: (3.5 + 0.1) A at 6 V through 90 % from 6.6 V

@@ -1,5 +1,7 @@
 import type { BuildDocument } from '../../car/document/document';
 import type { Body } from '../../car/document/chassis';
+import { controllersInAll } from '../../car/document/controllers';
+import { allPacks } from '../../car/document/power';
 import { drivenOf, motorsInAll, motorsInWheels } from '../../car/document/drive';
 import type { PartKind } from '../../car/document/parts';
 import type { ComponentDefinition, Triple } from '../../physics/balance/balance';
@@ -116,7 +118,9 @@ function guessesOf(
   { L, front, rear }: { L: number; front: number; rear: number },
 ): Guess[] {
   const { motor, tyre } = drive;
-  const { battery, controller, loads = [] } = power;
+  const { controller, loads = [] } = power;
+  const battery = allPacks(power);
+  const controllers = controllersInAll({ drive, power });
   const r = tyre?.radiusMm ?? 0;
   const wheel = (id: string, name: string, x: number, y: number): Guess => ({
     id,
@@ -192,7 +196,7 @@ function guessesOf(
       ? [
           {
             id: 'pack',
-            name: 'Pack',
+            name: power.packs === undefined || power.packs === 1 ? 'Pack' : `${power.packs} packs`,
             massG: battery.massG,
             at: [-0.5 * L, 0, 32] as const,
             size: boxOf(battery.massG, PACK),
@@ -203,10 +207,10 @@ function guessesOf(
       ? [
           {
             id: 'controller',
-            name: 'Controller',
-            massG: controller.massG,
+            name: controllers === 1 ? 'Controller' : `${controllers} controllers`,
+            massG: controllers * controller.massG,
             at: [-0.3 * L, -0.15 * front, 40] as const,
-            size: boxOf(controller.massG, CONTROLLER),
+            size: boxOf(controllers * controller.massG, CONTROLLER),
           },
         ]
       : []),

@@ -47,6 +47,26 @@ describe('the explorer', () => {
     }
   });
 
+  it('slips its clutch at one torque, which is another current for every motor', () => {
+    const clutched = applyPatch(car, [{ path: ['drive', 'clutchNm'], value: 0.02 }]);
+    const found = planExplorer(clutched, surface, STARTING_LIBRARY, { from: 8, to: 8, step: 1 });
+    if (!found.ok) throw new Error(found.missing.join());
+    const byMotor = new Map(
+      Array.from({ length: found.value.count }, (_, index) => found.value.row(index)).map((row) => [
+        row.motorId,
+        row,
+      ]),
+    );
+    for (const { id, data } of itemsOf(STARTING_LIBRARY, 'motor')) {
+      const row = byMotor.get(id);
+      if (!row) continue;
+      // I = T·K + I_0, K in rad/s per volt
+      const slipsA = (0.02 * data.kvRpmPerV * 2 * Math.PI) / 60 + data.noLoadCurrentA;
+      expect(row.peakMotorCurrentA).toBeLessThanOrEqual(slipsA + 1e-9);
+    }
+    expect(byMotor.size).toBeGreaterThan(5);
+  });
+
   it('counts the mass budget into the wish', () => {
     const { count, row } = plan();
     const rows = Array.from({ length: count }, (_, index) => row(index));

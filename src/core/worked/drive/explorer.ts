@@ -2,10 +2,11 @@ import type { ChosenSurface } from '../../car/document/brief';
 import type { BuildDocument } from '../../car/document/document';
 import { type ChosenMotor, motorsInAll } from '../../car/document/drive';
 import type { Patch } from '../../base/patch';
-import { chargedV, type ChosenBattery } from '../../car/document/power';
+import { allPacks, chargedV, type ChosenBattery } from '../../car/document/power';
 import { CalcError } from '../../base/errors';
 import { gearsAtHand, itemsOf, type LibraryItem } from '../../car/library/items';
 import { caseLimitOf, packOfBuild, thermalOf } from '../heat/enduranceOfBuild';
+import { heldBy, motorLimitsA } from '../motion/runOfBuild';
 import type { Assembled } from '../../base/assembled';
 import {
   MOST_ROWS,
@@ -80,13 +81,14 @@ export function planExplorer(
           id,
           ...motorFigures(data, count),
           thermal: thermalOf(drive, data),
+          currentLimitA: motorLimitsA(document, data)[heldBy(document, data)],
           addedKg: (count * (data.massG - drive.motor!.massG)) / 1000,
         })),
         batteries: [
           {
             id: pack.id,
-            ...packFigures(pack.data),
-            addedKg: (pack.data.massG - power.battery!.massG) / 1000,
+            ...packFigures(allPacks({ ...power, battery: pack.data })!),
+            addedKg: ((power.packs ?? 1) * (pack.data.massG - power.battery!.massG)) / 1000,
           },
         ],
       }),
@@ -151,8 +153,7 @@ export function addedMassG(
     (library.find((item) => item.id === id)?.data as { massG: number } | undefined)?.massG ?? 0;
   return (
     motors * (massOf(motorId) - (drive.motor?.massG ?? massOf(motorId))) +
-    massOf(batteryId) -
-    (power.battery?.massG ?? massOf(batteryId))
+    (power.packs ?? 1) * (massOf(batteryId) - (power.battery?.massG ?? massOf(batteryId)))
   );
 }
 

@@ -10,6 +10,7 @@ import {
   stagesTo,
 } from '../../car/document/drive';
 import { USUAL_STOP_MM } from '../../car/document/suspension';
+import { limitOfController, motorsPerController } from '../../car/document/controllers';
 import { RAD_PER_S_PER_RPM } from '../../base/constants';
 import { landingOneWheelN } from '../../physics/strength/landing';
 import type { DriveRunInput } from '../../physics/motion/definition';
@@ -79,7 +80,10 @@ export function peakTorques(
   const share = wheelShare(drive, input);
   const stall = torqueAt(plant.appliedV / plant.loopOhm);
   const currentLimit = torqueAt(
-    Math.min(document.power.controller!.currentLimitA, drive.currentLimitA ?? Infinity),
+    Math.min(
+      limitOfController(document.power.controller!) / motorsPerController(document),
+      drive.currentLimitA ?? Infinity,
+    ),
   );
   const grip = (Math.max(0, tractionN(plant, 0)) * radiusM) / (ratio * efficiency * motorsInAll(drive));
   const given = Math.min(stall, currentLimit);

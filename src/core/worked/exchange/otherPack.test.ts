@@ -1,6 +1,10 @@
 import { applyPatch } from '../../base/patch';
 import { evaluateBuild } from '../../verdict/evaluate';
 import { car } from '../../fixtures/car';
+import { allPacks } from '../../car/document/power';
+import { bodiesOf } from '../chassis/bodiesOfBuild';
+import { runInputOf } from '../motion/runOfBuild';
+import { makeList } from '../print/makeList';
 import { bearsCells, otherPack } from './otherPack';
 
 const battery = car.power.battery!;
@@ -12,10 +16,10 @@ describe('another pack of the same make', () => {
     for (const [change, times] of [
       [{ cells: 3 }, 1.5],
       [{ capacity: 1.6 }, 1.6],
-      [{ parallel: 2 }, 2],
+      [{ packs: 2 }, 2],
     ] as const) {
       const { power, chassis } = after(change);
-      expect(power.battery!.massG).toBeCloseTo(battery.massG * times, 6);
+      expect(allPacks(power)!.massG).toBeCloseTo(battery.massG * times, 6);
       expect(chassis.massG).toBeCloseTo(1600 + battery.massG * (times - 1), 1);
     }
   });
@@ -27,7 +31,8 @@ describe('another pack of the same make', () => {
       cells: 2,
       parallel: 1,
     });
-    expect(after({ parallel: 2 }).power.battery).toMatchObject({
+    expect(after({ packs: 2 }).power).toMatchObject({ packs: 2, battery });
+    expect(allPacks(after({ packs: 2 }).power)).toMatchObject({
       capacityMah: 10_000,
       cellResistanceMilliOhm: battery.cellResistanceMilliOhm,
       parallel: 2,
@@ -36,6 +41,25 @@ describe('another pack of the same make', () => {
       capacityMah: 5000,
       cellResistanceMilliOhm: battery.cellResistanceMilliOhm,
     });
+  });
+
+  it('beside another is two packs in run, supply, list and mass', () => {
+    const two = after({ packs: 2 });
+    const surface = two.brief.surfaces[0]!;
+    const run = runInputOf(two, surface);
+    expect(run.ok && run.value.battery).toMatchObject({ capacityMah: 10_000, parallel: 2 });
+    expect(makeList(two).find(({ id }) => id === 'battery')).toMatchObject({
+      quantity: 2,
+      massG: battery.massG,
+    });
+    expect(bodiesOf(two).find(({ id }) => id === 'pack')!.massG).toBe(2 * battery.massG);
+    // half of the resistance, so less sag: V = V_oc − I·R/2
+    const sag = (document: typeof car) => evaluateBuild(document).find(({ id }) => id === 'power.sag')!;
+    expect(sag(two).value!).toBeGreaterThan(sag(car).value!);
+    const rated = evaluateBuild(two).find(({ id }) => id === 'power.pack')!;
+    expect(rated.limit).toBe(2 * evaluateBuild(car).find(({ id }) => id === 'power.pack')!.limit!);
+    // a third pack beside two of them weighs as much as each
+    expect(otherPack(two, { packs: 1.5 })!.heavierG).toBe(battery.massG);
   });
 
   it('of a cell more is for motors and controllers that bear 4.2 V of each', () => {
@@ -56,12 +80,12 @@ describe('another pack of the same make', () => {
     ]);
     const offered = evaluateBuild(weak)
       .flatMap(({ remedies }) => remedies)
-      .filter(({ patch }) => patch.some(({ path }) => path[1] === 'battery'));
+      .filter(({ patch }) => patch.some(({ path }) => path[1] === 'battery' || path[1] === 'packs'));
     expect(offered.length).toBeGreaterThan(3);
     for (const { patch } of offered) {
       const { power, chassis } = applyPatch(weak, patch);
-      expect(chassis.massG! - 1600).toBeCloseTo(power.battery!.massG - battery.massG, 1);
-      expect(power.battery!.massG).not.toBe(battery.massG);
+      expect(chassis.massG! - 1600).toBeCloseTo(allPacks(power)!.massG - battery.massG, 1);
+      expect(allPacks(power)!.massG).not.toBe(battery.massG);
     }
   });
 

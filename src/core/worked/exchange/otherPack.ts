@@ -7,8 +7,8 @@ export interface PackChange {
   cells?: number;
   /** Capacity over the present one's, in larger cells. */
   capacity?: number;
-  /** Strings over the present ones. */
-  parallel?: number;
+  /** Packs over the present ones. */
+  packs?: number;
 }
 
 const STEP_MAH = 100;
@@ -23,34 +23,31 @@ export function bearsCells({ drive, power }: BuildDocument, cells: number): bool
 }
 
 /**
- * Another pack of the same make, with all that goes along: a larger cell has less resistance, cells and strings weigh what
+ * Another pack of the same make, with all that goes along: a larger cell has less resistance, cells and packs weigh what
  * they weigh, and the car with them.
  *
  * @returns the patch, and how much heavier the car becomes, g
  */
 export function otherPack(
   { power, chassis }: BuildDocument,
-  { cells, capacity = 1, parallel = 1 }: PackChange,
+  { cells, capacity = 1, packs = 1 }: PackChange,
 ): { patch: Patch; heavierG: number } | undefined {
-  const battery = power.battery;
+  const { battery, packs: present = 1 } = power;
   if (!battery) return undefined;
   const at = (key: string) => ['power', 'battery', key];
-  const capacityMah =
-    capacity === 1 && parallel === 1
-      ? battery.capacityMah
-      : asSold(battery.capacityMah * capacity) * parallel;
-  const larger = capacityMah / battery.capacityMah / parallel;
-  const massG = rounded(battery.massG * ((cells ?? battery.cells) / battery.cells) * larger * parallel);
-  const heavierG = massG - battery.massG;
+  const capacityMah = capacity === 1 ? battery.capacityMah : asSold(battery.capacityMah * capacity);
+  const larger = capacityMah / battery.capacityMah;
+  const massG = rounded(battery.massG * ((cells ?? battery.cells) / battery.cells) * larger);
+  const heavierG = present * (packs * massG - battery.massG);
   const carG = chassis.massG === undefined ? undefined : chassis.massG + heavierG;
   const patch: Patch = [
     ...(cells === undefined ? [] : [{ path: at('cells'), value: cells }]),
-    ...(parallel === 1 ? [] : [{ path: at('parallel'), value: battery.parallel * parallel }]),
+    ...(packs === 1 ? [] : [{ path: ['power', 'packs'], value: present * packs }]),
     ...(capacityMah === battery.capacityMah ? [] : [{ path: at('capacityMah'), value: capacityMah }]),
     ...(larger === 1
       ? []
       : [{ path: at('cellResistanceMilliOhm'), value: rounded(battery.cellResistanceMilliOhm / larger) }]),
-    { path: at('massG'), value: massG },
+    ...(massG === battery.massG ? [] : [{ path: at('massG'), value: massG }]),
     ...(carG === undefined || carG <= 0
       ? []
       : [{ path: ['chassis', 'massG'], value: Number(carG.toFixed(1)) }]),

@@ -5,7 +5,7 @@ import { car } from '../../fixtures/car';
 import { driveRun } from '../../physics/motion/run';
 import { standing } from '../../physics/motion/standstill';
 import { rotationOf } from '../drive/rotationOfBuild';
-import { runInputOf } from './runOfBuild';
+import { launchHeldBy, runInputOf } from './runOfBuild';
 
 const inputOf = (document: BuildDocument) => runInputOf(document, document.brief.surfaces[0]!);
 const found = (document: BuildDocument) => {
@@ -83,4 +83,27 @@ it('a slip clutch at the motor of each axle passes on the force of both', () => 
   // T · i · η/r with 10 : 1, 0.8 and 42 mm
   expect(clutched('car')).toBeCloseTo((0.02 * 10 * 0.8) / 0.042, 9);
   expect(clutched('axle')).toBeCloseTo((2 * 0.02 * 10 * 0.8) / 0.042, 9);
+});
+
+it('names what holds a launch: the controller, the limit set by hand, or the clutch, whichever is least', () => {
+  const held = (...patch: Patch) => {
+    const document = applyPatch(car, [
+      // tyres that hold anything, so that the current does
+      { path: ['drive', 'tyre', 'hardFactor'], value: 5 },
+      { path: ['power', 'controller', 'currentLimitA'], value: 20 },
+      ...patch,
+    ]);
+    return launchHeldBy(document, driveRun(found(document)));
+  };
+  expect(held()).toBe('controller');
+  expect(held({ path: ['drive', 'currentLimitA'], value: 15 })).toBe('ownLimit');
+  // 0.02 Nm is 0.02 · 314 rad/s per V + 2 A = 8.3 A
+  expect(held({ path: ['drive', 'clutchNm'], value: 0.02 })).toBe('clutch');
+  expect(held({ path: ['drive', 'clutchNm'], value: 0.1 })).toBe('controller');
+  expect(
+    held(
+      { path: ['drive', 'tyre', 'hardFactor'], value: 0.5 },
+      { path: ['brief', 'surfaces', car.brief.surfaces[0]!.id, 'mu'], value: 0.1 },
+    ),
+  ).toBe('grip');
 });

@@ -3,13 +3,17 @@ import { AIR_DENSITY, airDensityAt, RAD_PER_S_PER_RPM } from '../../base/constan
 import type { ChosenSurface } from '../../car/document/brief';
 import type { BuildDocument } from '../../car/document/document';
 import {
+  type ChosenMotor,
   type ChosenTyre,
-  type Drive,
   motorsInAll,
   overallEfficiency,
   overallRatio,
 } from '../../car/document/drive';
+import { limitOfController, motorsPerController } from '../../car/document/controllers';
+import { allPacks } from '../../car/document/power';
 import type { DriveRunInput } from '../../physics/motion/definition';
+import type { Limit } from '../../physics/motion/plant';
+import type { DriveRunResult } from '../../physics/motion/run';
 
 /** What a run differs in from the build as it stands. */
 export interface RunConditions {
@@ -49,7 +53,9 @@ export function runInputOf(
 ): Assembled<DriveRunInput> {
   const { brief, drive, power, chassis } = document;
   const { motor, tyre } = drive;
-  const { battery, controller } = power;
+  const { controller } = power;
+  const battery = allPacks(power);
+  const shared = motorsPerController(document);
   const ratio = overallRatio(drive);
   const massKg = massWithPayloadKg(document);
   const missing = missingOf({
@@ -91,12 +97,9 @@ export function runInputOf(
         count: motorsInAll(drive),
       },
       esc: {
-        currentLimitA: Math.min(
-          controller!.currentLimitA,
-          drive.currentLimitA ?? Infinity,
-          clutchCurrentA(drive),
-        ),
-        resistanceMilliOhm: controller!.resistanceMilliOhm,
+        currentLimitA: motorLimitsA(document, motor!)[heldBy(document, motor!)],
+        // what drives several motors carries the current of all of them
+        resistanceMilliOhm: controller!.resistanceMilliOhm * shared,
       },
       battery: {
         cells: battery!.cells,
@@ -114,9 +117,30 @@ export function runInputOf(
   };
 }
 
-/** Motor current whose torque the slip clutch just passes on; more turns the clutch and not the wheels. */
-function clutchCurrentA({ clutchNm, motor }: Drive): number {
-  return clutchNm === undefined || !motor
-    ? Infinity
-    : clutchNm * motor.kvRpmPerV * RAD_PER_S_PER_RPM + motor.noLoadCurrentA;
+/** What holds a motor's current: the controller, the limit set by hand, or a clutch that slips at the torque of it. */
+export const CURRENT_HOLDERS = ['controller', 'ownLimit', 'clutch'] as const;
+export type CurrentHolder = (typeof CURRENT_HOLDERS)[number];
+
+type Wound = Pick<ChosenMotor, 'kvRpmPerV' | 'noLoadCurrentA'>;
+
+/** Current of one motor at each of its limits, A; of a clutch the one whose torque it just passes on. */
+export function motorLimitsA(document: BuildDocument, motor: Wound): Record<CurrentHolder, number> {
+  const { clutchNm = Infinity, currentLimitA = Infinity } = document.drive;
+  return {
+    controller: limitOfController(document.power.controller!) / motorsPerController(document),
+    ownLimit: currentLimitA,
+    clutch: clutchNm * motor.kvRpmPerV * RAD_PER_S_PER_RPM + motor.noLoadCurrentA,
+  };
 }
+
+/** The least of them. */
+export function heldBy(document: BuildDocument, motor: Wound): CurrentHolder {
+  const limits = motorLimitsA(document, motor);
+  return CURRENT_HOLDERS.reduce((a, b) => (limits[b] < limits[a] ? b : a));
+}
+
+/** What holds a launch, with the holder where it is a current. */
+export type LaunchHeldBy = Exclude<Limit, 'current'> | CurrentHolder;
+
+export const launchHeldBy = (document: BuildDocument, { launchLimitedBy }: DriveRunResult): LaunchHeldBy =>
+  launchLimitedBy === 'current' ? heldBy(document, document.drive.motor!) : launchLimitedBy;

@@ -1,5 +1,5 @@
 import type { BuildDocument } from '../../car/document/document';
-import { type PowerLoad, type PowerRail, USUAL_CUTOFF_V } from '../../car/document/power';
+import { allPacks, type PowerLoad, type PowerRail, USUAL_CUTOFF_V } from '../../car/document/power';
 import type { OperationFinding } from '../../base/operationFinding';
 import { CalcError } from '../../base/errors';
 import { powerBudget } from '../../physics/supply/budget';
@@ -9,6 +9,9 @@ import { BATTERY, type BudgetInput, type BudgetResult } from '../../physics/supp
 export type Supply =
   | { ok: true; input: BudgetInput; result: BudgetResult }
   | { ok: false; missing: readonly string[]; refused?: string };
+
+/** Charge at which a pack is watched for sagging, share. */
+export const LOW_CHARGE = 0.3;
 
 export const nameOf = ({ rails = [], loads = [] }: BuildDocument['power'], id: string): string =>
   id === BATTERY ? 'the pack' : ([...rails, ...loads].find((one) => one.id === id)?.name ?? id);
@@ -37,11 +40,17 @@ const token = (index: number) => `@${index}@`;
  * Every rail and load of a build, charged and low, with findings that name things as the builder does.
  *
  * @param motorPeakA what the motors draw from the pack at the peak, A
+ * @param lowestV volts of the pack under full throttle when it is nearly empty; the low state is the lower of it and the cut-off
  */
-export function supplyOf({ power }: Pick<BuildDocument, 'power'>, motorPeakA: number): Supply {
+export function supplyOf(
+  { power }: Pick<BuildDocument, 'power'>,
+  motorPeakA: number,
+  lowestV = Infinity,
+): Supply {
   const missing = lacking(power);
   if (missing.length > 0) return { ok: false, missing };
-  const { battery, rails = [], loads = [], cutoffVPerCell = USUAL_CUTOFF_V } = power;
+  const { rails = [], loads = [], cutoffVPerCell = USUAL_CUTOFF_V } = power;
+  const battery = allPacks(power);
   const ids = [...rails, ...loads].map(({ id }) => id);
   const tokens = new Map([[BATTERY, BATTERY], ...ids.map((id, index) => [id, token(index)] as const)]);
   const tokenOf = (id: string) => tokens.get(id) ?? id;
@@ -52,7 +61,7 @@ export function supplyOf({ power }: Pick<BuildDocument, 'power'>, motorPeakA: nu
       capacityMah: battery!.capacityMah,
       cellResistanceMilliOhm: battery!.cellResistanceMilliOhm,
       maxDischargeC: battery!.maxDischargeC,
-      cutoffVPerCell,
+      cutoffVPerCell: Math.min(cutoffVPerCell, lowestV / battery!.cells),
     },
     motorPeakA,
     rails: rails.map(

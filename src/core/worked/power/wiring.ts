@@ -1,4 +1,6 @@
 import type { BuildDocument } from '../../car/document/document';
+import { controllersInAll } from '../../car/document/controllers';
+import { motorsInAll } from '../../car/document/drive';
 import { CONTROLLER_WIRE, MOTOR_WIRE, type Wire } from '../../car/document/power';
 import { inwardOf } from '../../physics/supply/supplyState';
 import { nameOf, type Supply } from './supplyOfBuild';
@@ -25,7 +27,7 @@ export const FOR_LONG_A_PER_MM2 = 12;
 export const AT_PEAK_A_PER_MM2 = 30;
 
 export interface WireRow {
-  /** The consumer's id. */
+  /** The consumer's id; of several controllers or motors one wire stands for each. */
   id: string;
   from: string;
   to: string;
@@ -48,14 +50,19 @@ export function copperFor(typicalA: number, peakA: number): number {
 
 const PLUS_MINUS = 'red plus to plus, black minus to minus';
 const SERVO = 'red plus, black or brown minus, third wire signal';
+const BRUSHES = 'two wires; swapped they turn it the other way';
 const PHASES = 'three phases; any two swapped turn it the other way';
+
+/** Every motor and every controller has a wire of its own. */
+const times = (count: number, name: string) => (count > 1 ? `${count} × ${name}` : name);
 
 /** Every wire to solder, with what it carries where the supply is worked out. */
 export function wiringOf(
-  { power, drive }: BuildDocument,
+  document: BuildDocument,
   supply: Supply,
   peaks: { packA?: number; motorA?: number },
 ): WireRow[] {
+  const { power, drive } = document;
   const { rails = [], loads = [], wires = [], battery, controller } = power;
   const row = (
     id: string,
@@ -79,14 +86,31 @@ export function wiringOf(
       thin: wire.areaMm2 !== undefined && wantedMm2 !== undefined && wire.areaMm2 < wantedMm2,
     };
   };
+  const controllers = controllersInAll(document);
   const inCurrents = (id: string) => (supply.ok ? railCurrents(supply, id) : {});
   const peak = (peakA?: number) => (peakA === undefined ? {} : { peakA });
   return [
     ...(battery && controller
-      ? [row(CONTROLLER_WIRE, battery.name, controller.name, PLUS_MINUS, peak(peaks.packA))]
+      ? [
+          row(
+            CONTROLLER_WIRE,
+            times(power.packs ?? 1, battery.name),
+            times(controllers, controller.name),
+            PLUS_MINUS,
+            peak(peaks.packA === undefined ? undefined : peaks.packA / controllers),
+          ),
+        ]
       : []),
     ...(controller && drive.motor
-      ? [row(MOTOR_WIRE, controller.name, drive.motor.name, PHASES, peak(peaks.motorA))]
+      ? [
+          row(
+            MOTOR_WIRE,
+            times(controllers, controller.name),
+            times(motorsInAll(drive), drive.motor.name),
+            drive.motor.kind === 'brushed' ? BRUSHES : PHASES,
+            peak(peaks.motorA),
+          ),
+        ]
       : []),
     ...rails.map(({ id, from, name }) => row(id, nameOf(power, from), name, PLUS_MINUS, inCurrents(id))),
     ...loads.map(({ id, rail, name, kind, typicalA, peakA }) =>

@@ -1,4 +1,5 @@
 import type { BuildDocument } from '../../car/document/document';
+import { controllersInAll } from '../../car/document/controllers';
 import { motorsInAll } from '../../car/document/drive';
 import type { Part, PartKind } from '../../car/document/parts';
 import type { ListEntry, Source } from '../../car/document/print';
@@ -171,7 +172,7 @@ function componentsOf({ drive, power }: BuildDocument): Component[] {
             id: 'battery',
             kind: 'battery' as const,
             name: power.battery.name,
-            quantity: 1,
+            quantity: power.packs ?? 1,
             massG: power.battery.massG,
           },
         ]
@@ -182,7 +183,7 @@ function componentsOf({ drive, power }: BuildDocument): Component[] {
             id: 'controller',
             kind: 'controller' as const,
             name: power.controller.name,
-            quantity: 1,
+            quantity: controllersInAll({ drive, power }),
             massG: power.controller.massG,
           },
         ]

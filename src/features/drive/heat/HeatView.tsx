@@ -2,6 +2,7 @@
 
 import { needNames } from '@/words/needs';
 import { applyPatch } from '@/core/base/patch';
+import { standing } from '@/core/physics/motion/standstill';
 import { refusalInWords } from '@/core/car/labels/labels';
 import { calibrationFor, type HeatReading } from '@/core/car/document/heat';
 import { caseLimitOf } from '@/core/worked/heat/enduranceOfBuild';
@@ -105,7 +106,10 @@ function HeatAnswer({
         <Figure title="the pack" steps={steps} tone="over">
           not get under way
         </Figure>{' '}
-        on {surface.toLowerCase()}: all the current turns to heat in the winding.
+        on {surface.toLowerCase()}:{' '}
+        {standing(input).outcome === 'spins'
+          ? 'its tyres spin, which heats no motor.'
+          : 'its motor is held, and all the current turns to heat in the winding.'}
       </h1>
     );
   const wish = document.brief.runTimeMinutes;

@@ -4,7 +4,7 @@ import { drivenOf, MOTOR_PLACES, motorsApart, motorsInAll } from '@/core/car/doc
 import { motorAxisOf, sidesAt } from '@/core/worked/drive/rotationOfBuild';
 import { DIFFERENTIALS } from '@/core/physics/gears/differential';
 import { useBuild } from '../../session/BuildContext';
-import { DocumentChoice, DocumentField, Group } from '../../fields/fields';
+import { Choice, DocumentChoice, DocumentField, Group } from '../../fields/fields';
 import { Stages } from '../gears/Stages';
 import { Fields } from '../../frame/Guarded';
 
@@ -91,7 +91,7 @@ export function LayoutBench() {
               edit([{ path: ['drive', 'stages', stage.id, axle], value: { ...sides, [key]: value } }]);
             return (
               <Group key={`${stage.id}-${axle}`} title={`Bevel pair, ${axle} axle`}>
-                <Side
+                <Choice
                   id={`${stage.id}-${axle}-pinion`}
                   label="Shaft along the car ends"
                   value={sides.pinion}
@@ -102,7 +102,7 @@ export function LayoutBench() {
                   disabled={closed}
                   onChange={(value) => set('pinion', value)}
                 />
-                <Side
+                <Choice
                   id={`${stage.id}-${axle}-ring`}
                   label="Ring gear sits"
                   value={sides.ring}
@@ -146,7 +146,7 @@ export function LayoutBench() {
 function Leads({ path, label }: { path: 'reversed' | 'frontReversed'; label: string }) {
   const { document, edit, closed } = useBuild();
   return (
-    <Side
+    <Choice
       id={`layout-${path}`}
       label={label}
       value={document.drive[path] ? 'swapped' : 'right'}
@@ -157,29 +157,5 @@ function Leads({ path, label }: { path: 'reversed' | 'frontReversed'; label: str
       disabled={closed}
       onChange={(value) => edit([{ path: ['drive', path], value: value === 'swapped' ? true : undefined }])}
     />
-  );
-}
-
-interface SideProps {
-  id: string;
-  label: string;
-  value: string;
-  options: readonly (readonly [string, string])[];
-  disabled: boolean;
-  onChange(value: string): void;
-}
-
-function Side({ id, label, value, options, disabled, onChange }: SideProps) {
-  return (
-    <div className="field">
-      <label htmlFor={id}>{label}</label>
-      <select id={id} value={value} disabled={disabled} onChange={(event) => onChange(event.target.value)}>
-        {options.map(([key, words]) => (
-          <option key={key} value={key}>
-            {words}
-          </option>
-        ))}
-      </select>
-    </div>
   );
 }

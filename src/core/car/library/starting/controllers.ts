@@ -7,6 +7,7 @@ export const STARTING_CONTROLLERS: readonly LibraryItem<'controller'>[] = [
     kind: 'controller',
     data: {
       name: '10 A, one or two cells',
+      kind: 'brushed',
       currentLimitA: 10,
       continuousA: 5,
       resistanceMilliOhm: 20,
@@ -19,6 +20,7 @@ export const STARTING_CONTROLLERS: readonly LibraryItem<'controller'>[] = [
     kind: 'controller',
     data: {
       name: '20 A brushed, two cells',
+      kind: 'brushed',
       currentLimitA: 40,
       continuousA: 20,
       resistanceMilliOhm: 8,
@@ -31,6 +33,7 @@ export const STARTING_CONTROLLERS: readonly LibraryItem<'controller'>[] = [
     kind: 'controller',
     data: {
       name: '25 A brushless, 1:18',
+      kind: 'sensorless',
       currentLimitA: 50,
       continuousA: 25,
       resistanceMilliOhm: 6,
@@ -43,6 +46,7 @@ export const STARTING_CONTROLLERS: readonly LibraryItem<'controller'>[] = [
     kind: 'controller',
     data: {
       name: '40 A brushed, waterproof',
+      kind: 'brushed',
       currentLimitA: 120,
       continuousA: 40,
       resistanceMilliOhm: 4,
@@ -55,6 +59,7 @@ export const STARTING_CONTROLLERS: readonly LibraryItem<'controller'>[] = [
     kind: 'controller',
     data: {
       name: '45 A brushless, 1:14',
+      kind: 'sensorless',
       currentLimitA: 120,
       continuousA: 45,
       resistanceMilliOhm: 3.5,
@@ -67,6 +72,7 @@ export const STARTING_CONTROLLERS: readonly LibraryItem<'controller'>[] = [
     kind: 'controller',
     data: {
       name: '60 A sensored, 1:10',
+      kind: 'sensored',
       currentLimitA: 180,
       continuousA: 60,
       resistanceMilliOhm: 2,
@@ -79,6 +85,7 @@ export const STARTING_CONTROLLERS: readonly LibraryItem<'controller'>[] = [
     kind: 'controller',
     data: {
       name: '80 A sensored, 1:10',
+      kind: 'sensored',
       currentLimitA: 240,
       continuousA: 80,
       resistanceMilliOhm: 1.4,
@@ -91,6 +98,7 @@ export const STARTING_CONTROLLERS: readonly LibraryItem<'controller'>[] = [
     kind: 'controller',
     data: {
       name: '120 A brushless, 1:8',
+      kind: 'sensorless',
       currentLimitA: 480,
       continuousA: 120,
       resistanceMilliOhm: 0.8,
@@ -103,6 +111,7 @@ export const STARTING_CONTROLLERS: readonly LibraryItem<'controller'>[] = [
     kind: 'controller',
     data: {
       name: '150 A brushless, 1:8',
+      kind: 'sensorless',
       currentLimitA: 600,
       continuousA: 150,
       resistanceMilliOhm: 0.6,

@@ -12,6 +12,7 @@ export const STARTING_MOTORS: readonly LibraryItem<'motor'>[] = [
     kind: 'motor',
     data: {
       name: '130 brushed, toy wind',
+      kind: 'brushed',
       kvRpmPerV: 4300,
       resistanceMilliOhm: 1400,
       noLoadCurrentA: 0.15,
@@ -28,6 +29,7 @@ export const STARTING_MOTORS: readonly LibraryItem<'motor'>[] = [
     kind: 'motor',
     data: {
       name: '180 brushed, long can',
+      kind: 'brushed',
       kvRpmPerV: 2800,
       resistanceMilliOhm: 600,
       noLoadCurrentA: 0.25,
@@ -44,6 +46,7 @@ export const STARTING_MOTORS: readonly LibraryItem<'motor'>[] = [
     kind: 'motor',
     data: {
       name: '370 brushed',
+      kind: 'brushed',
       kvRpmPerV: 2500,
       resistanceMilliOhm: 350,
       noLoadCurrentA: 0.5,
@@ -60,6 +63,7 @@ export const STARTING_MOTORS: readonly LibraryItem<'motor'>[] = [
     kind: 'motor',
     data: {
       name: '380 brushed',
+      kind: 'brushed',
       kvRpmPerV: 2100,
       resistanceMilliOhm: 250,
       noLoadCurrentA: 0.6,
@@ -76,6 +80,7 @@ export const STARTING_MOTORS: readonly LibraryItem<'motor'>[] = [
     kind: 'motor',
     data: {
       name: '540 brushed, 27 turns',
+      kind: 'brushed',
       kvRpmPerV: 2300,
       resistanceMilliOhm: 100,
       noLoadCurrentA: 1.3,
@@ -92,6 +97,7 @@ export const STARTING_MOTORS: readonly LibraryItem<'motor'>[] = [
     kind: 'motor',
     data: {
       name: '540 brushed, 35 turns',
+      kind: 'brushed',
       kvRpmPerV: 1750,
       resistanceMilliOhm: 150,
       noLoadCurrentA: 0.9,
@@ -108,6 +114,7 @@ export const STARTING_MOTORS: readonly LibraryItem<'motor'>[] = [
     kind: 'motor',
     data: {
       name: '540 brushed, 55 turns',
+      kind: 'brushed',
       kvRpmPerV: 1050,
       resistanceMilliOhm: 300,
       noLoadCurrentA: 0.6,
@@ -124,6 +131,7 @@ export const STARTING_MOTORS: readonly LibraryItem<'motor'>[] = [
     kind: 'motor',
     data: {
       name: '550 brushed, 21 turns',
+      kind: 'brushed',
       kvRpmPerV: 2000,
       resistanceMilliOhm: 75,
       noLoadCurrentA: 1.7,
@@ -140,6 +148,7 @@ export const STARTING_MOTORS: readonly LibraryItem<'motor'>[] = [
     kind: 'motor',
     data: {
       name: 'Brushless 20 x 30, fast wind',
+      kind: 'sensorless',
       kvRpmPerV: 5500,
       resistanceMilliOhm: 42,
       noLoadCurrentA: 1.3,
@@ -155,6 +164,7 @@ export const STARTING_MOTORS: readonly LibraryItem<'motor'>[] = [
     kind: 'motor',
     data: {
       name: 'Brushless 20 x 30, slow wind',
+      kind: 'sensorless',
       kvRpmPerV: 3500,
       resistanceMilliOhm: 95,
       noLoadCurrentA: 0.7,
@@ -170,6 +180,7 @@ export const STARTING_MOTORS: readonly LibraryItem<'motor'>[] = [
     kind: 'motor',
     data: {
       name: 'Brushless 28 x 45',
+      kind: 'sensorless',
       kvRpmPerV: 3300,
       resistanceMilliOhm: 32,
       noLoadCurrentA: 1.4,
@@ -185,6 +196,7 @@ export const STARTING_MOTORS: readonly LibraryItem<'motor'>[] = [
     kind: 'motor',
     data: {
       name: 'Sensored 540, 10.5 turns',
+      kind: 'sensored',
       kvRpmPerV: 3900,
       resistanceMilliOhm: 14,
       noLoadCurrentA: 3,
@@ -201,6 +213,7 @@ export const STARTING_MOTORS: readonly LibraryItem<'motor'>[] = [
     kind: 'motor',
     data: {
       name: 'Sensored 540, 13.5 turns',
+      kind: 'sensored',
       kvRpmPerV: 3000,
       resistanceMilliOhm: 22,
       noLoadCurrentA: 2,
@@ -217,6 +230,7 @@ export const STARTING_MOTORS: readonly LibraryItem<'motor'>[] = [
     kind: 'motor',
     data: {
       name: 'Sensored 540, 17.5 turns',
+      kind: 'sensored',
       kvRpmPerV: 2200,
       resistanceMilliOhm: 38,
       noLoadCurrentA: 1.3,
@@ -233,6 +247,7 @@ export const STARTING_MOTORS: readonly LibraryItem<'motor'>[] = [
     kind: 'motor',
     data: {
       name: 'Brushless 36 x 60, four poles',
+      kind: 'sensorless',
       kvRpmPerV: 2600,
       resistanceMilliOhm: 14,
       noLoadCurrentA: 2.5,
@@ -248,6 +263,7 @@ export const STARTING_MOTORS: readonly LibraryItem<'motor'>[] = [
     kind: 'motor',
     data: {
       name: 'Brushless 40 x 74, four poles',
+      kind: 'sensorless',
       kvRpmPerV: 2000,
       resistanceMilliOhm: 6.5,
       noLoadCurrentA: 3.5,
@@ -263,6 +279,7 @@ export const STARTING_MOTORS: readonly LibraryItem<'motor'>[] = [
     kind: 'motor',
     data: {
       name: 'Brushless 42 x 74, slow wind',
+      kind: 'sensorless',
       kvRpmPerV: 1500,
       resistanceMilliOhm: 10,
       noLoadCurrentA: 2.2,

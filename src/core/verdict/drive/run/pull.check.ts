@@ -2,6 +2,7 @@ import type { Measure } from '../../../base/measure';
 import { measure } from '../../../base/measure';
 import type { LaunchFacts } from '../../../physics/motion/launchFacts';
 import { launchFacts } from '../../../physics/motion/launchFacts';
+import { type CurrentHolder, heldBy } from '../../../worked/motion/runOfBuild';
 import { standstillOf } from '../../../worked/motion/standstillOfBuild';
 import { defineCheck, type Proposal } from '../../engine/check';
 import { finding, working } from '../../../base/finding';
@@ -14,7 +15,7 @@ declare module '../../../base/finding' {
     'drive.moves.stalls': {
       drive: Measure;
       needed: Measure;
-      short: 'breakaway' | 'current' | 'voltage';
+      short: 'breakaway' | 'voltage' | CurrentHolder;
       tyresToo: boolean;
     };
   }
@@ -61,7 +62,8 @@ export const pull = defineCheck({
             : finding('drive.moves.stalls', {
                 ...common,
                 drive: force(driveN),
-                short: found.shortOf!,
+                short:
+                  found.shortOf === 'current' ? heldBy(subject.document, input.value.motor) : found.shortOf!,
                 tyresToo: found.gripAlsoShort === true,
               }),
       working: working('drive.launch', launchFacts(input.value, subject.run()!)),

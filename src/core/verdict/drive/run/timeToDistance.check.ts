@@ -1,4 +1,5 @@
 import { launchFacts } from '../../../physics/motion/launchFacts';
+import { launchHeldBy, type LaunchHeldBy } from '../../../worked/motion/runOfBuild';
 import { defineCheck } from '../../engine/check';
 import { finding, working } from '../../../base/finding';
 import { gearing, oneCellMore } from '../gearing';
@@ -6,7 +7,7 @@ import { gearing, oneCellMore } from '../gearing';
 declare module '../../../base/finding' {
   interface FindingFacts {
     'drive.time.never': Record<never, never>;
-    'drive.time.limited': { by: 'grip' | 'lift' | 'current' | 'voltage' };
+    'drive.time.limited': { by: LaunchHeldBy };
   }
 }
 
@@ -37,7 +38,7 @@ export const timeToDistance = defineCheck({
       finding:
         run.timeToDistanceS === undefined
           ? finding('drive.time.never', {})
-          : finding('drive.time.limited', { by: run.launchLimitedBy }),
+          : finding('drive.time.limited', { by: launchHeldBy(subject.document, run) }),
       working: working('drive.launch', launchFacts(input.value, run)),
     };
   },

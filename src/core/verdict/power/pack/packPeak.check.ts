@@ -1,7 +1,8 @@
 import { type Measure, measure } from '../../../base/measure';
-import { supplyOf } from '../../../worked/power/supplyOfBuild';
+import { allPacks } from '../../../car/document/power';
 import { defineCheck } from '../../engine/check';
 import { finding, working } from '../../../base/finding';
+import { supplyOfSubject } from '../supply/onSupply';
 import { strongerPacks } from './otherPacks';
 
 declare module '../../../base/finding' {
@@ -30,10 +31,10 @@ export const packPeak = defineCheck({
   find: (subject) => {
     const input = subject.runInput();
     if (!input.ok) return input;
-    const { capacityMah, maxDischargeC } = subject.document.power.battery!;
+    const { capacityMah, maxDischargeC } = allPacks(subject.document.power)!;
     const ratedA = (capacityMah / 1000) * maxDischargeC;
     const motorA = subject.run()!.peakBatteryCurrentA;
-    const supply = supplyOf(subject.document, motorA);
+    const supply = supplyOfSubject(subject);
     const peakA = supply.ok ? supply.result.batteryPeakA : motorA;
     return {
       value: peakA,

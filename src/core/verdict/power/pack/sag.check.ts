@@ -1,5 +1,6 @@
 import { type Measure, measure } from '../../../base/measure';
 import { USUAL_CUTOFF_V } from '../../../car/document/power';
+import { LOW_CHARGE } from '../../../worked/power/supplyOfBuild';
 import { defineCheck } from '../../engine/check';
 import { finding, working } from '../../../base/finding';
 import { strongerPacks } from './otherPacks';
@@ -12,9 +13,6 @@ declare module '../../../base/finding' {
     'power.sag': { peakA: number; cells: number; cellV: number };
   }
 }
-
-/** Charge at which a pack is watched for sagging, share. */
-const LOW_CHARGE = 0.3;
 
 /** Loaded volts of a cell at launch, on a pack that is nearly empty, against the cut-off. */
 export const packSag = defineCheck({

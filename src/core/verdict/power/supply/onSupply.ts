@@ -1,7 +1,7 @@
 import type { BuildDocument } from '../../../car/document/document';
 import type { PowerLoad, PowerRail } from '../../../car/document/power';
 import { BATTERY, type BudgetResult } from '../../../physics/supply/budgetDefinition';
-import { type Supply, supplyOf } from '../../../worked/power/supplyOfBuild';
+import { LOW_CHARGE, type Supply, supplyOf } from '../../../worked/power/supplyOfBuild';
 import type { Subject } from '../../../worked/subject';
 import type { Found, Proposal } from '../../engine/check';
 import { finding } from '../../../base/finding';
@@ -22,7 +22,13 @@ const [LONGEST_ID, LONGEST_NAME] = [60, 80];
 const kept = new WeakMap<Subject, Supply>();
 
 export function supplyOfSubject(subject: Subject): Supply {
-  const known = kept.get(subject) ?? supplyOf(subject.document, subject.run()?.peakBatteryCurrentA ?? 0);
+  const known =
+    kept.get(subject) ??
+    supplyOf(
+      subject.document,
+      subject.run()?.peakBatteryCurrentA ?? 0,
+      subject.run(LOW_CHARGE)?.minBatteryVoltageV,
+    );
   kept.set(subject, known);
   return known;
 }

@@ -1,6 +1,6 @@
 import { type Measure, measure } from '../../../base/measure';
-import type { PowerRail } from '../../../car/document/power';
-import { BATTERY } from '../../../physics/supply/budgetDefinition';
+import { type PowerRail, USUAL_SHEDS_W } from '../../../car/document/power';
+import { BATTERY, type RailState } from '../../../physics/supply/budgetDefinition';
 import type { Subject } from '../../../worked/subject';
 import { defineFamily, type Proposal } from '../../engine/check';
 import { finding, working } from '../../../base/finding';
@@ -13,6 +13,7 @@ declare module '../../../base/finding' {
     'power.rail.starved': { fed: Measure; needs: Measure; charge: Charge };
     'power.rail.overfed': { fed: Measure; limit: Measure; charge: Charge };
     'power.rail.dead': Record<never, never>;
+    'power.rail.heat': { heat: Measure; sheds: Measure; charge: Charge };
     'power.rail.carries': {
       full: Measure;
       low: Measure;
@@ -23,7 +24,14 @@ declare module '../../../base/finding' {
     };
   }
   interface WorkingFacts {
-    'power.rail': { charge: Charge; inV: number; outV: number; typicalA: number; peakA: number }[];
+    'power.rail': {
+      charge: Charge;
+      inV: number;
+      outV: number;
+      typicalA: number;
+      peakA: number;
+      heatW: number;
+    }[];
   }
 }
 
@@ -68,30 +76,48 @@ const findRail = (subject: Subject, of: PowerRail) =>
     const starved = own[least].inV < minInV;
     const overfed = own[most].inV > maxInV;
     const dead = own.full.outV === 0 || own.low.outV === 0;
+    const heat = heatOf(rail, own);
+    const hotter = heat.watts / heat.shedsW > worst.value / worst.limit && heat.watts > heat.shedsW;
     return {
       value: worst.value,
       limit: worst.limit,
       ...(starved || overfed || dead ? { state: 'over' as const } : {}),
+      ...(hotter ? { margin: heat.shedsW / heat.watts } : {}),
       finding: starved
         ? finding('power.rail.starved', { fed: volts(own[least].inV), needs: volts(minInV), charge: least })
         : overfed
           ? finding('power.rail.overfed', { fed: volts(own[most].inV), limit: volts(maxInV), charge: most })
           : dead
             ? finding('power.rail.dead', {})
-            : finding('power.rail.carries', {
-                full: volts(own.full.outV),
-                low: volts(own.low.outV),
-                current: measure(worst.value, 'currentA'),
-                rated: measure(worst.limit, 'currentA'),
-                of: worst.of,
-                charge: worst.charge,
-              }),
+            : hotter
+              ? finding('power.rail.heat', {
+                  heat: measure(heat.watts, 'powerW'),
+                  sheds: measure(heat.shedsW, 'powerW'),
+                  charge: heat.charge,
+                })
+              : finding('power.rail.carries', {
+                  full: volts(own.full.outV),
+                  low: volts(own.low.outV),
+                  current: measure(worst.value, 'currentA'),
+                  rated: measure(worst.limit, 'currentA'),
+                  of: worst.of,
+                  charge: worst.charge,
+                }),
       working: working(
         'power.rail',
-        CHARGES.map((charge) => ({ charge, ...own[charge] })),
+        CHARGES.map((charge) => ({ charge, ...own[charge], heatW: wattsIn(rail, own[charge]) })),
       ),
     };
   });
+
+/** What a linear regulator turns to heat for long: the volts that it drops at its typical current, W. */
+const wattsIn = ({ kind }: PowerRail, { inV, outV, typicalA }: RailState) =>
+  kind === 'linear' ? Math.max(0, inV - outV) * typicalA : 0;
+
+function heatOf(rail: PowerRail, own: Record<Charge, RailState>) {
+  const charge = wattsIn(rail, own.low) > wattsIn(rail, own.full) ? 'low' : 'full';
+  return { charge, watts: wattsIn(rail, own[charge]), shedsW: rail.shedsW ?? USUAL_SHEDS_W } as const;
+}
 
 function remediesOf(subject: Subject, of: PowerRail): Proposal[] {
   const supply = supplyOfSubject(subject);
@@ -106,6 +132,9 @@ function remediesOf(subject: Subject, of: PowerRail): Proposal[] {
     peakA: Math.max(rail.peakA ?? 0, Math.ceil(SPARE * Math.max(own.full.peakA, own.low.peakA))),
   };
   return [
+    ...(rail.kind === 'linear'
+      ? [{ patch: [{ path: ['power', 'rails', rail.id, 'kind'], value: 'buck' }], cost: 2 as const }]
+      : []),
     ...(own.full.typicalA > 0 || own.low.typicalA > 0
       ? [
           {

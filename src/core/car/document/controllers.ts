@@ -1,0 +1,24 @@
+import type { BuildDocument } from './document';
+import { motorsInAll } from './drive';
+import type { ChosenController, MotorKind } from './power';
+
+type Motored = Pick<BuildDocument, 'drive' | 'power'>;
+
+/** Motors that one controller drives. */
+export const motorsPerController = ({ drive, power }: Motored): number =>
+  Math.min(power.motorsPerController ?? 1, motorsInAll(drive));
+
+/** Controllers in the car. */
+export const controllersInAll = (document: Motored): number =>
+  Math.ceil(motorsInAll(document.drive) / motorsPerController(document));
+
+/** A current that no motor of a model draws, A. */
+const NO_LIMIT_A = 100_000;
+
+/** Current at which a controller limits; none of any use where it does not limit. */
+export const limitOfController = ({ currentLimitA, limitsCurrent = true }: ChosenController): number =>
+  limitsCurrent ? currentLimitA : NO_LIMIT_A;
+
+/** Brushes switch themselves: a brushed motor needs a brushed controller, and no other motor can use one. */
+export const goTogether = (motor: MotorKind | undefined, controller: MotorKind | undefined): boolean =>
+  motor === undefined || controller === undefined || (motor === 'brushed') === (controller === 'brushed');
