@@ -1,5 +1,5 @@
 import { inSentence } from '@/core/base/units/words';
-import { counted, firstUp } from '../lists';
+import { counted, firstUp, listed } from '../lists';
 import { CASE_LIMIT_OF, PINION_HELD_BY, TORQUE_BY } from '../terms';
 import type { Sentences } from '../write';
 
@@ -95,7 +95,7 @@ export const GEAR_SENTENCES: Sentences<'gears'> = {
     `${pinion} and ${wheel} teeth mesh at ${apart}; contact ratio ${contact}, needs 1.1.`,
   'gears.tooth.soft': (gear) => `The ${gearNamed(gear)} is soft at ${gear.at}.`,
   'gears.tooth.loaded': (gear) =>
-    `The ${gearNamed(gear)} takes ${gear.torque} from ${TORQUE_BY[gear.by]}, strips at ${gear.strips}.`,
+    `The ${gearNamed(gear)} takes ${gear.torque} from ${TORQUE_BY[gear.by]}, strips at ${gear.strips}${gear.unjudged.length > 0 ? `; ${listed(gear.unjudged)} not worked out yet` : ''}.`,
   'gears.wear.none': () => 'Neither gear is of a material that wears away.',
   'gears.wear.hours': (gear) =>
     `The flank of the ${gearNamed(gear)} is worn by ${gear.worn} after ${gear.beyond ? 'over ' : ''}${gear.hours} of such driving.`,

@@ -241,6 +241,24 @@ describe('joints', () => {
     for (const { state } of glued.remedies) expect(state).not.toBe('over');
   });
 
+  it('stand on the motor’s shaft whatever the first stage is: a bevel’s pinion is held like a spur’s', () => {
+    const bevel = {
+      id: 'b',
+      kind: 'bevel' as const,
+      pinionTeeth: 15,
+      wheelTeeth: 39,
+      efficiency: 0.93,
+      faceWidthMm: 7,
+      pinion: { boreMm: 5 },
+    };
+    const ahead = applyPatch(geared, [{ path: ['drive', 'stages'], value: [bevel, stage] }]);
+    const found = check(ahead, 'joint.pinion');
+    // a set screw on 5 mm, not the spur’s 3.17 mm
+    expect(found.value).toBeCloseTo(0.15 * 500 * 0.005, 9);
+    expect(check(ahead, 'gears.tooth').finding).toMatchObject({ facts: { unjudged: ['bevel'] } });
+    expect(check(geared, 'gears.tooth').finding).toMatchObject({ facts: { unjudged: [] } });
+  });
+
   it('by its own hub soften with the pinion’s material', () => {
     const drive = (pinionJoint: 'flat' | 'printed') => ({
       ...geared.drive,

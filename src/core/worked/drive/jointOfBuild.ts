@@ -1,9 +1,9 @@
 import type { BuildDocument } from '../../car/document/document';
-import type { GearBody, Stage } from '../../car/document/drive';
+import { drivenOf, type GearBody, type Stage, stagesTo } from '../../car/document/drive';
 import { PINION_JOINTS, type PinionJoint, USUAL_AMBIENT_C } from '../../car/document/heat';
 import { CalcError } from '../../base/errors';
 import { type JointInput, type JointResult, jointCapacity } from '../../physics/joints/joint';
-import { meshOf, spurStages } from './stageMesh';
+import { meshOf } from './stageMesh';
 import { type PeakCause, type PeakTorques, peakTorques, wheelPeakNm } from './peakTorque';
 import type { ToothSetting } from './toothOfBuild';
 
@@ -35,7 +35,7 @@ export function pinionDemand({ blocked, run, landing }: PeakTorques): Asked {
 
 /** What the pinion's shaft and hub still lack for any joint. */
 export function pinionMissing(stage: Stage | undefined): string[] {
-  if (!stage) return ['drive.stages:spur'];
+  if (!stage) return ['drive.stages'];
   return [
     ...(stage.pinion?.boreMm === undefined ? [`drive.stages.${stage.id}.pinion.boreMm`] : []),
     ...(stage.pinion?.hubLengthMm === undefined && stage.faceWidthMm === undefined
@@ -44,7 +44,9 @@ export function pinionMissing(stage: Stage | undefined): string[] {
   ];
 }
 
-export const motorStage = ({ drive }: BuildDocument): Stage | undefined => spurStages(drive)[0];
+/** The stage whose driving gear or pulley sits on the motor's shaft, whatever its kind. */
+export const motorStage = ({ drive }: Pick<BuildDocument, 'drive'>): Stage | undefined =>
+  stagesTo(drive, drivenOf(drive)[0]!).find(({ kind }) => kind !== 'direct');
 
 /** Every way to hold the pinion side by side, at a temperature (°C) and against a torque (Nm); the motor's stage must be complete. */
 export function pinionHeld(stage: Stage, temperatureC: number, demandNm: number): HeldBy[] {

@@ -14,6 +14,7 @@ import type { CycleDefinition } from '../../physics/motion/cruise';
 import type { EnduranceInput } from '../../physics/heat/enduranceDefinition';
 import { TYPICAL_LOSSES } from '../../physics/heat/losses';
 import type { TraceSeries } from '../../physics/heat/trace';
+import { motorStage } from '../drive/jointOfBuild';
 import { supplyOf } from '../power/supplyOfBuild';
 import { runInputOf } from '../motion/runOfBuild';
 import type { Assembled } from '../../base/assembled';
@@ -88,9 +89,9 @@ export function caseLimitOf(drive: Drive): CaseLimit {
 }
 
 /** A glue by its kind; a pinion that holds by its own hub by its material, where that is said. */
-function pinionSoftensC({ heat, stages }: Drive): number | undefined {
-  const joint = heat?.pinionJoint;
-  const material = stages.find(({ kind }) => kind === 'spur')?.pinion?.material;
+function pinionSoftensC(drive: Drive): number | undefined {
+  const joint = drive.heat?.pinionJoint;
+  const material = motorStage({ drive })?.pinion?.material;
   if ((joint === 'printed' || joint === 'flat') && material) return material.softeningC;
   return joint && JOINT_SOFTENS_C[joint];
 }

@@ -2,6 +2,9 @@
 
 import { needNames } from '@/words/needs';
 import type { Tooth } from '@/core/worked/drive/toothOfBuild';
+import { MOST_HOURS } from '@/core/verdict/drive/gears/wear.check';
+import { unjudgedStages } from '@/core/worked/drive/stageMesh';
+import { firstUp } from '@/words/lists';
 import { TORQUE_BY } from '@/words/terms';
 import { formatNumber, formatText } from '@/core/base/units/formatQuantity';
 import { useReader } from '@/ui/reader';
@@ -71,6 +74,21 @@ export function Teeth() {
               }
             />
           ))}
+          {unjudgedStages(document.drive).map(({ id, kind, pinionTeeth, wheelTeeth }) => (
+            <tr key={id} data-unjudged={id}>
+              <td>
+                <b>{firstUp(kind)}</b>{' '}
+                <span className="quiet">
+                  {pinionTeeth === undefined || wheelTeeth === undefined
+                    ? ''
+                    : `${pinionTeeth} to ${wheelTeeth}`}
+                </span>
+              </td>
+              <td className="quiet" colSpan={7}>
+                not worked out yet: hold it by trial
+              </td>
+            </tr>
+          ))}
         </tbody>
       </table>
     </section>
@@ -115,8 +133,8 @@ function ToothRow({
       <td className="num">
         {worn?.hoursToWearLimit === undefined
           ? 'no wear figure'
-          : worn.hoursToWearLimit > 1000
-            ? 'over 1000 h'
+          : worn.hoursToWearLimit > MOST_HOURS
+            ? `over ${formatText(MOST_HOURS, 'hours', reader)}`
             : formatText(worn.hoursToWearLimit, 'hours', reader)}
       </td>
       <td className="num">{formatText(temperatureC, 'temperatureC', reader)}</td>

@@ -47,7 +47,7 @@ export function JointBench() {
             usualLength={stage.faceWidthMm}
           />
         ) : (
-          <p className="quiet">Add spur gears under Gears first.</p>
+          <p className="quiet">Add a stage under Drive first.</p>
         )}
       </Group>
       <Group title="Wheel on its hex">

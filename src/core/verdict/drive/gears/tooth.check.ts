@@ -1,7 +1,8 @@
-import { isGeared } from '../../../car/document/drive';
+import { isGeared, type StageKind } from '../../../car/document/drive';
 import { type Measure, measure } from '../../../base/measure';
 import type { GearStrengthResult } from '../../../physics/gears/strength';
 import { type PeakCause, peakTorques } from '../../../worked/drive/peakTorque';
+import { unjudgedStages } from '../../../worked/drive/stageMesh';
 import { teethOf, type Tooth } from '../../../worked/drive/toothOfBuild';
 import type { Subject } from '../../../worked/subject';
 import { defineCheck, type Proposal } from '../../engine/check';
@@ -19,7 +20,7 @@ import {
 declare module '../../../base/finding' {
   interface FindingFacts {
     'gears.tooth.soft': GearNamed & { at: Measure };
-    'gears.tooth.loaded': GearNamed & TorqueBy & { strips: Measure };
+    'gears.tooth.loaded': GearNamed & TorqueBy & { strips: Measure; unjudged: readonly StageKind[] };
   }
   interface WorkingFacts {
     'gears.tooth': {
@@ -68,6 +69,7 @@ export const tooth = defineCheck({
                 torque: measure(torqueNm, 'torqueNm'),
                 by: load.by,
                 strips: measure(bending.torqueAtMargin1Nm, 'torqueNm'),
+                unjudged: unjudgedStages(document.drive).map(({ kind }) => kind),
               }),
         working: working('gears.tooth', {
           candidates: peakTorques(document, surface, input, run).candidates,
