@@ -75,6 +75,8 @@ import { meshMeasureSchema } from './physics/solid/measure.schema';
 import { meshOrient } from './physics/solid/orient';
 import { meshSections } from './physics/solid/sections';
 import { meshOrientSchema, meshSectionsSchema } from './physics/solid/sections.schema';
+import { landingImpact } from './physics/loads/impact';
+import { landingImpactSchema } from './physics/loads/loads.schema';
 import { powerBudget } from './physics/supply/budget';
 import { powerBudgetSchema } from './physics/supply/budget.schema';
 import { servoSteer, servoTorque } from './physics/supply/servo';
@@ -216,6 +218,11 @@ export const operations: Readonly<Record<string, Operation>> = {
     schema: lifeEstimateSchema,
     run: lifeEstimate,
     summary: 'mean life of a part from hours and failures, with its bounds',
+  },
+  'landing.impact': {
+    schema: landingImpactSchema,
+    run: landingImpact,
+    summary: 'the car dropped on its wheels: forces, travel, stops, and the drop that it takes',
   },
   'load.cases': {
     schema: loadCasesSchema,

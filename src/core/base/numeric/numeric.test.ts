@@ -1,7 +1,31 @@
 import fc from 'fast-check';
 import { interpolate } from './interpolate';
-import { bisect } from './root';
+import { bisect, secantRoot } from './root';
 import { mean, sampleDeviation, student95 } from './statistics';
+
+describe('the secant that keeps its bracket', () => {
+  it('finds a root in few evaluations, and one at a kink or a jump too', () => {
+    let calls = 0;
+    const counted = (f: (x: number) => number) => (x: number) => (calls++, f(x));
+    expect(
+      secantRoot(
+        counted((x) => x ** 3 - 2),
+        0,
+        4,
+        1e-9,
+      ),
+    ).toBeCloseTo(2 ** (1 / 3), 8);
+    expect(calls).toBeLessThan(20);
+    expect(secantRoot((x) => Math.max(x - 1, 0.01 * (x - 1)), 0, 3, 1e-9)).toBeCloseTo(1, 8);
+    expect(secantRoot((x) => (x < 0.3 ? -1 : 1), 0, 1, 1e-9)).toBeCloseTo(0.3, 8);
+  });
+
+  it('takes an end that is a root, and refuses a bracket without one', () => {
+    expect(secantRoot((x) => x, 0, 1, 1e-9)).toBe(0);
+    expect(secantRoot((x) => x - 1, 0, 1, 1e-9)).toBe(1);
+    expect(() => secantRoot((x) => x * x + 1, -1, 1, 1e-9)).toThrow(RangeError);
+  });
+});
 
 describe('bisect', () => {
   it('finds a root to the last digits', () => {

@@ -1,0 +1,212 @@
+import { GRAVITY } from '../../base/constants';
+import { CalcError } from '../../base/errors';
+import { secantRoot } from '../../base/numeric/root';
+import type { OperationFinding } from '../../base/operationFinding';
+import { type Corner, type Fall, fall } from './fall';
+import type { ForceAt, ImpactInput, ImpactResult, RigidImpact } from './impactDefinition';
+import { shaftOf } from './shaft';
+
+const MM_PER_M = 1e3;
+const G_PER_KG = 1e3;
+const MOST_DROP_M = 10;
+const DROP_WITHIN_M = 1e-5;
+const USUAL_SHARE = 0.25;
+
+/**
+ * A car dropped on its wheels: a quarter car of two masses, with a hard droop stop, a motion ratio by travel, a damper that
+ * packs, a bump stop and a tyre that reaches its rim.
+ *
+ * @returns forces in N, lengths in mm (drops in m), times from touch-down in s, accelerations in g
+ * @throws CalcError at `loadShare`, `inertia`, `inertia.besideMm`, `tyre.rimNPerMm`, `suspension.motionRatio…`, `forceN`,
+ *   `forceAt` for figures that do not go together
+ * @see Gillespie, Fundamentals of Vehicle Dynamics, ch. 5 (quarter car); Goldsmith, Impact, ch. 2
+ */
+export function landingImpact(input: ImpactInput): ImpactResult {
+  refuse(input);
+  const { dropM, wheels = 4, suspension, forceN, forceAt = 'chassis' } = input;
+  const sprungKg = massOverWheelKg(input);
+  const corner: Corner = {
+    sprungKg,
+    unsprungKg: input.unsprungMassG / G_PER_KG,
+    tyre: input.tyre,
+    shaft: suspension && shaftOf(suspension),
+    electronics: input.electronics,
+  };
+  const from = (height: number, one = corner) => fall(one, Math.sqrt(2 * GRAVITY * height));
+  const stiff = from(dropM, { ...corner, shaft: undefined });
+  const found = suspension ? from(dropM) : stiff;
+  const rimAtM = (input.tyre.rimAtMm ?? Infinity) / MM_PER_M;
+  const notes: string[] = [];
+  return {
+    impactSpeedMps: Math.sqrt(2 * GRAVITY * dropM),
+    massOverWheelG: sprungKg * G_PER_KG,
+    ...peaksOf(found, sprungKg),
+    ...(corner.shaft
+      ? {
+          peakSpringN: found.peakSpringN,
+          peakDamperN: found.peakDamperN,
+          peakSpringDamperN: found.peakSpringDamperN,
+          peakStopN: found.peakStopN,
+          peakMountN: found.peakMountN,
+          travelUsedMm: found.travelM * MM_PER_M,
+          travelUsedPct: (100 * found.travelM) / corner.shaft.travelM,
+          bottoms: found.travelM > corner.shaft.travelM,
+          solid: found.pressedM > corner.shaft.crushM,
+          ...(found.stopMps === undefined ? {} : { stopSpeedMps: found.stopMps }),
+        }
+      : {}),
+    rimHit: found.squashM > rimAtM,
+    peakElectronicsGees: found.electronicsGees,
+    peakChassisS: found.peakChassisS,
+    carN: wheels * found.peakTyreN,
+    rigid: peaksOf(stiff, sprungKg),
+    ...(corner.shaft
+      ? sought(
+          'maxDropM',
+          (height) => from(height).travelM - corner.shaft!.travelM,
+          `It does not bottom from ${MOST_DROP_M} m.`,
+          notes,
+        )
+      : {}),
+    ...(forceN === undefined
+      ? {}
+      : sought(
+          'dropForForceM',
+          (height) => forceOf(from(height), forceAt) - forceN,
+          `The force is not reached from ${MOST_DROP_M} m.`,
+          notes,
+        )),
+    findings: findingsOf(found, corner, rimAtM),
+    notes,
+  };
+}
+
+const peaksOf = (found: Fall, sprungKg: number): RigidImpact => ({
+  peakTyreN: found.peakTyreN,
+  peakChassisN: found.peakChassisN,
+  peakSprungGees: found.peakChassisN / (sprungKg * GRAVITY),
+  tyreDeflectionMm: found.squashM * MM_PER_M,
+  ...(found.turnS === undefined ? {} : { turnS: found.turnS }),
+});
+
+const forceOf = (found: Fall, at: ForceAt): number =>
+  ({ tyre: found.peakTyreN, chassis: found.peakChassisN, mount: found.peakMountN, stop: found.peakStopN })[
+    at
+  ];
+
+/** The drop at which something that grows with it reaches its limit; 0 where none is needed, left out with a note beyond 10 m. */
+function sought<K extends string>(
+  key: K,
+  excess: (dropM: number) => number,
+  never: string,
+  notes: string[],
+): Partial<Record<K, number>> {
+  const told = (dropM: number) => ({ [key]: dropM }) as Partial<Record<K, number>>;
+  if (excess(0) >= 0) return told(0);
+  if (excess(MOST_DROP_M) < 0) {
+    notes.push(never);
+    return {};
+  }
+  // what is reached goes with the speed, so the root is sought along it
+  const speed = secantRoot((v) => excess(v * v), 0, Math.sqrt(MOST_DROP_M), DROP_WITHIN_M / 10);
+  return told(speed ** 2);
+}
+
+/** The mass that a wheel stops, kg: the corner's own, or what a free body shows at the point where it is struck. */
+function massOverWheelKg({ wheels = 4, sprungMassG, loadShare = USUAL_SHARE, inertia }: ImpactInput): number {
+  const massKg = sprungMassG / G_PER_KG;
+  if (wheels === 4) return massKg * loadShare;
+  if (!inertia) return massKg / 2;
+  const { aheadMm, pitchKgM2, besideMm = 0, rollKgM2 = Infinity } = inertia;
+  const pitch = (massKg * (aheadMm / MM_PER_M) ** 2) / pitchKgM2;
+  const roll = (massKg * (besideMm / MM_PER_M) ** 2) / rollKgM2;
+  return wheels === 2 ? (0.5 * massKg) / (1 + pitch) : massKg / (1 + pitch + roll);
+}
+
+function findingsOf(
+  { travelM, pressedM, squashM }: Fall,
+  { shaft }: Corner,
+  rimAtM: number,
+): OperationFinding[] {
+  return [
+    ...(shaft && pressedM > shaft.crushM
+      ? [
+          {
+            severity: 'over' as const,
+            about: 'bumpStop',
+            why: 'The bump stop is crushed through: metal or plastic meets.',
+            remedy: 'a stiffer spring, more travel, a longer stop',
+          },
+        ]
+      : []),
+    ...(shaft && travelM > shaft.travelM
+      ? [
+          {
+            severity: 'tight' as const,
+            about: 'travel',
+            why: 'The travel is used up and the bump stop takes the rest.',
+            remedy: 'a stiffer spring or more damping in bump',
+          },
+        ]
+      : []),
+    ...(squashM > rimAtM
+      ? [
+          {
+            severity: 'tight' as const,
+            about: 'tyre',
+            why: 'The tyre is squashed to its rim.',
+            remedy: 'a firmer insert or a taller tyre',
+          },
+        ]
+      : []),
+  ];
+}
+
+const USUAL_RIM_N_PER_MM = 300;
+
+function refuse({ wheels = 4, loadShare, inertia, tyre, suspension, forceN, forceAt }: ImpactInput): void {
+  if (loadShare !== undefined && wheels !== 4)
+    throw new CalcError('loadShare', 'is for four wheels', 'leave it out, or land on four wheels');
+  if (inertia && wheels === 4)
+    throw new CalcError(
+      'inertia',
+      'plays no part on four wheels',
+      'leave it out, or land on one or two wheels',
+    );
+  if (inertia) {
+    const { besideMm, rollKgM2 } = inertia;
+    if (besideMm === undefined && (rollKgM2 !== undefined || wheels === 1))
+      throw new CalcError('inertia.besideMm', 'is needed', 'give the distance of the wheel from the middle');
+    if (rollKgM2 === undefined && besideMm !== undefined)
+      throw new CalcError('inertia.rollKgM2', 'is needed', 'give the inertia about the roll axis');
+  }
+  const { rateNPerMm, rimAtMm, rimNPerMm } = tyre;
+  if ((rimAtMm !== undefined || rimNPerMm !== undefined) && (rimNPerMm ?? USUAL_RIM_N_PER_MM) < rateNPerMm)
+    throw new CalcError(
+      'tyre.rimNPerMm',
+      'must be at least the rate of the tyre',
+      'give a rim that is stiffer',
+    );
+  if (suspension && typeof suspension.motionRatio !== 'number') refuseTable(suspension.motionRatio);
+  if (forceAt !== undefined && forceN === undefined)
+    throw new CalcError('forceN', 'is needed for forceAt', 'give the force whose drop is sought');
+  if ((forceAt === 'mount' || forceAt === 'stop') && !suspension)
+    throw new CalcError('forceAt', 'needs a suspension', 'give the suspension, or ask for tyre or chassis');
+}
+
+function refuseTable({ travelMm, ratio }: { travelMm: readonly number[]; ratio: readonly number[] }): void {
+  const at = 'suspension.motionRatio';
+  for (let k = 1; k < travelMm.length; k++)
+    if (travelMm[k]! <= travelMm[k - 1]!)
+      throw new CalcError(
+        `${at}.travelMm.${k}`,
+        'must be larger than the one before',
+        'give travels in order',
+      );
+  if (ratio.length !== travelMm.length)
+    throw new CalcError(
+      `${at}.ratio`,
+      `holds ${ratio.length} values for ${travelMm.length} travels`,
+      'give one for each travel',
+    );
+}
