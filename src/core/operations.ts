@@ -77,6 +77,8 @@ import { meshSections } from './physics/solid/sections';
 import { meshOrientSchema, meshSectionsSchema } from './physics/solid/sections.schema';
 import { landingImpact } from './physics/loads/impact';
 import { landingImpactSchema } from './physics/loads/loads.schema';
+import { sectionPrinted } from './physics/strength/printedSection';
+import { sectionPrintedSchema } from './physics/strength/printedSection.schema';
 import { powerBudget } from './physics/supply/budget';
 import { powerBudgetSchema } from './physics/supply/budget.schema';
 import { servoSteer, servoTorque } from './physics/supply/servo';
@@ -288,6 +290,12 @@ export const operations: Readonly<Record<string, Operation>> = {
     schema: runsSummarySchema,
     run: runsSummary,
     summary: 'mean, spread and 95 % interval of repeated measurements',
+  },
+  'section.printed': {
+    schema: sectionPrintedSchema,
+    run: sectionPrinted,
+    summary:
+      'a printed bar as walls and core under bending, shear, torsion and pull, and the lightest that holds',
   },
   'section.properties': {
     schema: sectionPropertiesSchema,

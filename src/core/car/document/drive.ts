@@ -198,6 +198,10 @@ export const drivenOf = ({ drivenAxles }: Drive): readonly Axle[] =>
 export const stagesTo = ({ stages }: Drive, axle: Axle): Stage[] =>
   stages.filter(({ on }) => on === undefined || on === axle);
 
+/** The stage whose driving gear or pulley sits on the motor's shaft, whatever its kind. */
+export const motorStage = ({ drive }: { drive: Drive }): Stage | undefined =>
+  stagesTo(drive, drivenOf(drive)[0]!).find(({ kind }) => kind !== 'direct');
+
 /** Motor turns per turn of the wheels of one axle; a motor in its wheel turns with it unless a stage is given. */
 export function axleRatio(drive: Drive, axle: Axle): number | undefined {
   const stages = stagesTo(drive, axle);

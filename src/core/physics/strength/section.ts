@@ -106,7 +106,7 @@ function ofBox({
 }
 
 /** Torsion of a solid rectangle by its series. */
-function rectangleTorsion(w: number, h: number): number {
+export function rectangleTorsion(w: number, h: number): number {
   const [a, b] = [Math.max(w, h), Math.min(w, h)];
   let sum = 0;
   for (let n = 1; n < 2 * TORSION_TERMS; n += 2) sum += Math.tanh((n * Math.PI * a) / (2 * b)) / n ** 5;

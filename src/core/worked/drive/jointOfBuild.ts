@@ -1,5 +1,5 @@
 import type { BuildDocument } from '../../car/document/document';
-import { drivenOf, type GearBody, type Stage, stagesTo } from '../../car/document/drive';
+import type { GearBody, Stage } from '../../car/document/drive';
 import { PINION_JOINTS, type PinionJoint, USUAL_AMBIENT_C } from '../../car/document/heat';
 import { CalcError } from '../../base/errors';
 import { type JointInput, type JointResult, jointCapacity } from '../../physics/joints/joint';
@@ -43,10 +43,6 @@ export function pinionMissing(stage: Stage | undefined): string[] {
       : []),
   ];
 }
-
-/** The stage whose driving gear or pulley sits on the motor's shaft, whatever its kind. */
-export const motorStage = ({ drive }: Pick<BuildDocument, 'drive'>): Stage | undefined =>
-  stagesTo(drive, drivenOf(drive)[0]!).find(({ kind }) => kind !== 'direct');
 
 /** Every way to hold the pinion side by side, at a temperature (°C) and against a torque (Nm); the motor's stage must be complete. */
 export function pinionHeld(stage: Stage, temperatureC: number, demandNm: number): HeldBy[] {

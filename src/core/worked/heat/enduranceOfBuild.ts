@@ -14,7 +14,7 @@ import type { CycleDefinition } from '../../physics/motion/cruise';
 import type { EnduranceInput } from '../../physics/heat/enduranceDefinition';
 import { TYPICAL_LOSSES } from '../../physics/heat/losses';
 import type { TraceSeries } from '../../physics/heat/trace';
-import { motorStage } from '../drive/jointOfBuild';
+import { motorStage } from '../../car/document/drive';
 import { supplyOf } from '../power/supplyOfBuild';
 import { runInputOf } from '../motion/runOfBuild';
 import type { Assembled } from '../../base/assembled';

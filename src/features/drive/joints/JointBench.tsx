@@ -4,12 +4,8 @@ import { materialForBuild } from '@/core/car/library/items';
 import { type Shaft, stageRatio } from '@/core/car/document/drive';
 import { PINION_JOINTS } from '@/core/car/document/heat';
 import { JOINT_NAMES } from '@/core/car/labels/heatWords';
-import {
-  USUAL_PIN_MM,
-  USUAL_SCREW_N,
-  usualInterferenceMm,
-  motorStage,
-} from '@/core/worked/drive/jointOfBuild';
+import { USUAL_PIN_MM, USUAL_SCREW_N, usualInterferenceMm } from '@/core/worked/drive/jointOfBuild';
+import { motorStage } from '@/core/car/document/drive';
 import { newId } from '../../api';
 import { AddFrom } from '../../fields/AddFrom';
 import { useBuild } from '../../session/BuildContext';

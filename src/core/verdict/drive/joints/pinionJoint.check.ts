@@ -1,13 +1,8 @@
 import { isGeared } from '../../../car/document/drive';
 import { type Measure, measure } from '../../../base/measure';
 import type { PinionJoint } from '../../../car/document/heat';
-import {
-  type HeldBy,
-  motorStage,
-  pinionDemand,
-  pinionHeld,
-  pinionMissing,
-} from '../../../worked/drive/jointOfBuild';
+import { type HeldBy, pinionDemand, pinionHeld, pinionMissing } from '../../../worked/drive/jointOfBuild';
+import { motorStage } from '../../../car/document/drive';
 import { type PeakCause, peakTorques } from '../../../worked/drive/peakTorque';
 import type { Subject } from '../../../worked/subject';
 import { defineCheck, type Found } from '../../engine/check';

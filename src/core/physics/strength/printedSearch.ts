@@ -1,0 +1,75 @@
+import { CalcError } from '../../base/errors';
+import { printedBar } from './printedBar';
+import type { LightestSection, PrintedSectionInput, Values } from './printedSectionDefinition';
+
+const MOST = 200_000;
+const TIE = 1e-9;
+
+/** The lightest bar of all combinations that holds its load with the margin wanted. */
+export function searchPrinted(input: PrintedSectionInput): {
+  lightest?: LightestSection;
+  tried: number;
+  enough: number;
+  note?: string;
+} {
+  const { search, settings } = input;
+  const [perimeters, infills, heights] = [
+    valuesOf(search!.perimeters),
+    valuesOf(search!.infillPct),
+    valuesOf(search!.heightMm),
+  ];
+  const tried = perimeters.length * infills.length * heights.length;
+  if (tried > MOST)
+    throw new CalcError(
+      'search',
+      `makes ${tried} combinations, over ${MOST}`,
+      'take larger steps or shorter ranges',
+    );
+  let lightest: LightestSection | undefined;
+  let enough = 0;
+  for (const count of perimeters)
+    for (const infillPct of infills)
+      for (const heightMm of heights) {
+        const found = barOf({ ...input, heightMm, settings: { ...settings, perimeters: count, infillPct } });
+        if (found?.margin === undefined || found.margin < search!.margin) continue;
+        enough++;
+        const one: LightestSection = {
+          perimeters: count,
+          infillPct,
+          heightMm,
+          massGPerM: found.massGPerM,
+          margin: found.margin,
+          limitedBy: found.limitedBy!,
+        };
+        if (!lightest || isLighter(one, lightest)) lightest = one;
+      }
+  return {
+    tried,
+    enough,
+    ...(lightest ? { lightest } : { note: 'No combination holds the load with the margin wanted.' }),
+  };
+}
+
+/** Undefined for a bar that falls apart. */
+function barOf(input: PrintedSectionInput) {
+  try {
+    return printedBar(input);
+  } catch (error) {
+    if (!(error instanceof CalcError)) throw error;
+    return undefined;
+  }
+}
+
+function isLighter(a: LightestSection, b: LightestSection): boolean {
+  if (Math.abs(a.massGPerM - b.massGPerM) > TIE * b.massGPerM) return a.massGPerM < b.massGPerM;
+  return (a.perimeters - b.perimeters || a.infillPct - b.infillPct || a.heightMm - b.heightMm) < 0;
+}
+
+function valuesOf(values: Values): readonly number[] {
+  if (Array.isArray(values)) return values as readonly number[];
+  const { from, to, step } = values as Exclude<Values, readonly number[]>;
+  const below = Math.max(0, Math.ceil((to - from) / step - 1e-9));
+  if (below > MOST)
+    throw new CalcError('search', `makes over ${MOST} combinations`, 'take larger steps or shorter ranges');
+  return [...Array.from({ length: below }, (_, k) => from + k * step), to];
+}
