@@ -6,6 +6,7 @@ import type { FieldWorker } from './field.worker';
 import type { LearnWorker } from './learn.worker';
 import type { PartsWorker } from './parts.worker';
 import type { PrintWorker } from './print.worker';
+import type { SuspensionWorker } from './suspension.worker';
 
 interface Workers {
   /** Runs the aids. */
@@ -22,6 +23,8 @@ interface Workers {
   parts: PartsWorker;
   /** Solves hole patterns, lays parts on the bed and splits them. */
   print: PrintWorker;
+  /** Searches better points, and drops a corner with other springs. */
+  suspension: SuspensionWorker;
 }
 type WorkerName = keyof Workers;
 
@@ -41,6 +44,7 @@ const START: Readonly<Record<WorkerName, () => Worker>> = {
   learn: () => new Worker(new URL('./learn.worker.ts', import.meta.url), { type: 'module' }),
   parts: () => new Worker(new URL('./parts.worker.ts', import.meta.url), { type: 'module' }),
   print: () => new Worker(new URL('./print.worker.ts', import.meta.url), { type: 'module' }),
+  suspension: () => new Worker(new URL('./suspension.worker.ts', import.meta.url), { type: 'module' }),
 };
 
 const started = new Map<WorkerName, unknown>();

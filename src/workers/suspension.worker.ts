@@ -2,7 +2,10 @@ import { expose } from 'comlink';
 import { type BetterResult, type BetterTask, searchBetter } from '@/core/worked/suspension/better';
 import { CalcError } from '@/core/base/errors';
 import { pieces } from './pieces';
-import { type Refusal, refusalOf } from './refusal';
+import { type Refusal, refusalOf, told } from './refusal';
+import type { BuildDocument } from '@/core/car/document/document';
+import type { End } from '@/core/car/document/suspension';
+import { springChoices } from '@/core/worked/suspension/springChoices';
 
 const { run, cancel } = pieces();
 
@@ -19,6 +22,7 @@ const api = {
       return refusalOf(error);
     }
   },
+  springs: (document: BuildDocument, end: End) => told(() => springChoices(document, end)),
   cancel,
 };
 

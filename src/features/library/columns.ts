@@ -79,6 +79,7 @@ export const COLUMNS: Readonly<Record<LibraryKind, readonly Column[]>> = {
     { key: 'compound', label: 'Compound', options: [], start: 'compound-soft' },
     field('drive.tyre.radiusMm', 40, 'Radius'),
     field('drive.tyre.massG', 45),
+    { ...field('drive.tyre.rateNPerMm', 10), optional: true },
     {
       key: 'ring',
       label: 'Built as',

@@ -2,10 +2,12 @@
 
 import { needNames } from '@/words/needs';
 import { useMemo } from 'react';
-import { USUAL_STOP_MM } from '@/core/car/document/suspension';
-import { applyPatch, type Patch } from '@/core/base/patch';
-import { landingShare } from '@/core/physics/corner/landingShare';
-import { inWheelCost, type RideOfBuild, rideOf, springPatch } from '@/core/worked/suspension/rideOfBuild';
+import { applyPatch } from '@/core/base/patch';
+import { tyreRateOf } from '@/core/worked/suspension/landingOfBuild';
+import { inWheelCost, type RideOfBuild, rideOf } from '@/core/worked/suspension/rideOfBuild';
+import type { SpringChoice, SpringChoiceId } from '@/core/worked/suspension/springChoices';
+import { workerOf } from '@/workers/clients';
+import { useWorked } from '../session/useWorked';
 import { formatNumber, formatText } from '@/core/base/units/formatQuantity';
 import { LineChart } from '@/ui/charts/LineChart';
 import { useReader } from '@/ui/reader';
@@ -17,7 +19,6 @@ import type { SideProps } from './side';
 import { TravelGauge } from './corner/TravelGauge';
 import { sound } from '../frame/sound';
 
-const USUAL_DAMPER_SHARE = 0.4;
 const USUAL_SAG_PCT = 30;
 
 /** Whether the springs of one end carry it: sag, frequency, damping, landing, and what sits unsprung. */
@@ -28,7 +29,15 @@ export function RideSide({ end, tabs, foot }: SideProps) {
   const before = useMemo(() => (ghost ? sound(() => rideOf(ghost.document, end)) : undefined), [ghost, end]);
   const path = (key: string) => ['suspension', end, key];
   const own = document.suspension[end] ?? {};
-  const ratio = found.ok ? found.value.ride.dampingRatio : undefined;
+  const choices = useWorked(found.ok ? () => workerOf('suspension').springs(document, end) : undefined, [
+    document,
+    end,
+  ]);
+  const earlier = useWorked(
+    ghost && before?.ok ? () => workerOf('suspension').springs(ghost.document, end) : undefined,
+    [ghost?.document, end],
+  );
+  const dropOf = (from: typeof choices) => from.value?.find(({ id }) => id === 'asItIs')?.maxDropM;
   return (
     <>
       <Bench>
@@ -62,17 +71,6 @@ export function RideSide({ end, tabs, foot }: SideProps) {
         </Group>
         <Group title="Damper">
           <DocumentField path={path('damperNsPerM')} label="Damper" example={30} />
-          <DocumentField
-            path={path('damperShare')}
-            label="Its share of a landing"
-            usual={USUAL_DAMPER_SHARE}
-          />
-          {ratio === undefined ? null : (
-            <p className="quiet" style={{ fontSize: 12 }}>
-              A linear damper of {formatNumber(ratio, reader.locale, 2)} of critical takes{' '}
-              {formatText(landingShare(ratio), 'share', reader, 2)}; one that blows through takes less.
-            </p>
-          )}
         </Group>
         <Group title="Aimed at">
           <DocumentField path={path('targetSagPct')} label="Sag" usual={USUAL_SAG_PCT} />
@@ -82,7 +80,12 @@ export function RideSide({ end, tabs, foot }: SideProps) {
           <DocumentField path={path('bumpMm')} label="Bump travel" example={16} />
           <DocumentField path={path('droopMm')} label="Droop travel" example={10} />
           <DocumentField path={path('unsprungG')} label="Carrier, hub, half the arms" example={40} />
-          <DocumentField path={['suspension', 'stopMm']} usual={USUAL_STOP_MM} />
+          {document.drive.tyre ? (
+            <DocumentField
+              path={['drive', 'tyre', 'rateNPerMm']}
+              usual={tyreRateOf({ ...document.drive.tyre, rateNPerMm: undefined })}
+            />
+          ) : null}
         </Group>
       </Bench>
       <Readings>
@@ -91,7 +94,10 @@ export function RideSide({ end, tabs, foot }: SideProps) {
           <RideAnswer
             end={end}
             found={found.value}
-            ghost={before?.ok ? { label: ghost!.label, found: before.value } : undefined}
+            maxDropM={dropOf(choices)}
+            ghost={
+              before?.ok ? { label: ghost!.label, found: before.value, maxDropM: dropOf(earlier) } : undefined
+            }
           />
         ) : (
           <h1 className="answer">Not worked out yet: it needs {needNames(found.missing)}.</h1>
@@ -106,7 +112,7 @@ export function RideSide({ end, tabs, foot }: SideProps) {
               />
               <ForceChart found={found.value} />
             </Charts>
-            <SpringChoice end={end} found={found.value} />
+            <SpringChoices end={end} found={found.value} choices={choices.value ?? []} />
             <Unsprung end={end} found={found.value} />
           </>
         ) : null}
@@ -119,13 +125,19 @@ export function RideSide({ end, tabs, foot }: SideProps) {
 function RideAnswer({
   end,
   found: { ride, input },
+  maxDropM,
   ghost,
 }: {
   end: string;
   found: RideOfBuild;
-  ghost: { label: string; found: RideOfBuild } | undefined;
+  maxDropM: number | undefined;
+  ghost: { label: string; found: RideOfBuild; maxDropM: number | undefined } | undefined;
 }) {
   const { reader } = useReader();
+  const { document } = useBuild();
+  const wish = document.brief.dropHeightM;
+  const drop = (value: number | undefined) =>
+    value === undefined ? '…' : formatText(value, 'distanceM', reader, 2);
   const mm = (value: number) => formatText(value, 'lengthMm', reader);
   return (
     <h1 className="answer">
@@ -153,15 +165,15 @@ function RideAnswer({
       <CheckFigure
         check="suspension.landing"
         title="landing"
-        tone={input.dropHeightM !== undefined && ride.maxDropM < input.dropHeightM ? 'over' : ''}
+        tone={wish !== undefined && maxDropM !== undefined && maxDropM < wish ? 'over' : ''}
       >
-        {formatText(ride.maxDropM, 'distanceM', reader, 2)}
+        {drop(maxDropM)}
       </CheckFigure>{' '}
       without bottoming
       {ghost ? (
         <span className="quiet">
           {' '}
-          ({ghost.label}: {formatText(ghost.found.ride.maxDropM, 'distanceM', reader, 2)})
+          ({ghost.label}: {drop(ghost.maxDropM)})
         </span>
       ) : null}
       .
@@ -220,37 +232,26 @@ function ForceChart({ found: { ride, input } }: { found: RideOfBuild }) {
 }
 
 /** The spring by the sag aimed at, by the height it lands from, and as it is; each worked out again. */
-function SpringChoice({ end, found }: { end: 'front' | 'rear'; found: RideOfBuild }) {
+function SpringChoices({
+  end,
+  found,
+  choices,
+}: {
+  end: 'front' | 'rear';
+  found: RideOfBuild;
+  choices: readonly SpringChoice[];
+}) {
   const { document, edit, closed, setGhost } = useBuild();
   const { reader } = useReader();
-  const { ride, input } = found;
-  const tried: { id: string; text: string; patch: Patch }[] = [
-    {
-      id: 'sag',
-      text: `By the sag aimed at, ${formatText(input.targetSagPct ?? USUAL_SAG_PCT, 'percent', reader, 2)}`,
-      patch: springPatch(document, end, ride.springForTargetSagNPerMm),
-    },
-    ...(ride.springForDropNPerMm === undefined
-      ? []
-      : [
-          {
-            id: 'drop',
-            text: `By the height it lands from, ${formatText(input.dropHeightM!, 'distanceM', reader, 2)}`,
-            patch: springPatch(document, end, ride.springForDropNPerMm),
-          },
-        ]),
-    {
-      id: 'damper',
-      text: 'Damper for 0.6 of critical',
-      patch: [
-        {
-          path: ['suspension', end, 'damperNsPerM'],
-          value: Number(ride.damperForRatio06NsPerM.toPrecision(2)),
-        },
-      ],
-    },
-  ];
-  const cells = ({ ride: one, input: given }: RideOfBuild) => (
+  const { input } = found;
+  const { dropHeightM } = document.brief;
+  const text: Readonly<Record<SpringChoiceId, string>> = {
+    asItIs: 'As it is',
+    sag: `By the sag aimed at, ${formatText(input.targetSagPct ?? USUAL_SAG_PCT, 'percent', reader, 2)}`,
+    drop: `By the height it lands from, ${dropHeightM === undefined ? '' : formatText(dropHeightM, 'distanceM', reader, 2)}`,
+    damper: 'Damper for 0.6 of critical',
+  };
+  const cells = ({ ride: one, input: given }: RideOfBuild, maxDropM: number | undefined) => (
     <>
       <td className="num">{formatText(given.springRateNPerMm, 'rateNPerMm', reader)}</td>
       <td className="num">
@@ -261,7 +262,7 @@ function SpringChoice({ end, found }: { end: 'front' | 'rear'; found: RideOfBuil
       <td className="num">
         {one.dampingRatio === undefined ? '' : formatNumber(one.dampingRatio, reader.locale, 2)}
       </td>
-      <td className="num">{formatText(one.maxDropM, 'distanceM', reader, 2)}</td>
+      <td className="num">{maxDropM === undefined ? '' : formatText(maxDropM, 'distanceM', reader, 2)}</td>
     </>
   );
   return (
@@ -284,41 +285,49 @@ function SpringChoice({ end, found }: { end: 'front' | 'rear'; found: RideOfBuil
             <td>
               <b>As it is</b>
             </td>
-            {cells(found)}
+            {cells(found, choices.find(({ id }) => id === 'asItIs')?.maxDropM)}
             <td />
           </tr>
-          {tried.map(({ id, text, patch }) => {
-            const then = rideOf(applyPatch(document, patch), end);
-            return then.ok ? (
-              <tr key={id} data-choice={id}>
-                <td>{text}</td>
-                {cells(then.value)}
-                <td style={{ whiteSpace: 'nowrap' }}>
-                  <span className="remedy">
-                    <button
-                      type="button"
-                      disabled={closed}
-                      aria-label={`Take: ${text}`}
-                      onClick={() => edit(patch)}
-                    >
-                      take
-                    </button>
-                    <button
-                      type="button"
-                      className="link quiet"
-                      aria-label={`Compare: ${text}`}
-                      style={{ border: 0, background: 'none', padding: 0, fontWeight: 400, color: 'inherit' }}
-                      onClick={() =>
-                        setGhost({ label: text.toLowerCase(), document: applyPatch(document, patch) })
-                      }
-                    >
-                      compare
-                    </button>
-                  </span>
-                </td>
-              </tr>
-            ) : null;
-          })}
+          {choices
+            .filter(({ id }) => id !== 'asItIs')
+            .map(({ id, patch, maxDropM }) => {
+              const then = rideOf(applyPatch(document, patch), end);
+              return then.ok ? (
+                <tr key={id} data-choice={id}>
+                  <td>{text[id]}</td>
+                  {cells(then.value, maxDropM)}
+                  <td style={{ whiteSpace: 'nowrap' }}>
+                    <span className="remedy">
+                      <button
+                        type="button"
+                        disabled={closed}
+                        aria-label={`Take: ${text[id]}`}
+                        onClick={() => edit(patch)}
+                      >
+                        take
+                      </button>
+                      <button
+                        type="button"
+                        className="link quiet"
+                        aria-label={`Compare: ${text[id]}`}
+                        style={{
+                          border: 0,
+                          background: 'none',
+                          padding: 0,
+                          fontWeight: 400,
+                          color: 'inherit',
+                        }}
+                        onClick={() =>
+                          setGhost({ label: text[id].toLowerCase(), document: applyPatch(document, patch) })
+                        }
+                      >
+                        compare
+                      </button>
+                    </span>
+                  </td>
+                </tr>
+              ) : null;
+            })}
         </tbody>
       </table>
     </section>

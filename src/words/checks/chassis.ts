@@ -50,7 +50,9 @@ export const SUSPENSION_SENTENCES: Sentences<'suspension'> = {
     `${END_TERMS[end]}: the linkage locks at ${at} of travel${rack ? ` with the rack at ${rack}` : ''}.`,
   'suspension.damping': ({ end, ratio, is }) => `${END_TERMS[end]}: damping ratio ${ratio}, ${DAMPED[is]}.`,
   'suspension.landing': ({ end, drop, wish }) =>
-    `${END_TERMS[end]}: springs and dampers take a drop of ${drop}, needs ${wish}.`,
+    `${END_TERMS[end]}: tyres, springs and dampers take a drop of ${drop}, needs ${wish}.`,
+  'suspension.landing.beyond': ({ end, wish }) =>
+    `${END_TERMS[end]}: no drop of a model uses up the travel, needs ${wish}.`,
   'suspension.sag.bottoms': ({ end, sag, travel }) =>
     `${END_TERMS[end]}: it rests on its bump stop; the spring would sink ${sag} of ${travel}.`,
   'suspension.sag.topsOut': ({ end }) =>

@@ -26,6 +26,9 @@ export const PART_SENTENCES: Sentences<'parts' | 'load'> = {
     `${firstUp(LOAD_FROM[from])}: ${force}; ${breakWords(mode, screwKind)}, it breaks at ${breaks}, ${between ? 'between the layers' : 'in the material'}. ${share ? `${share} of ${whole}. ` : ''}${how}${left ? ` Corners and holes left ${left} of the beam when it was last solved; solve it again.` : ''}`,
   'load.own': () => 'As given.',
   'load.falls': ({ drop, stop }) => `Falls ${drop} and is stopped over ${stop}, the force rising linearly.`,
+  'load.impactAll': ({ drop }) => `Falls ${drop} on its tyres, springs and dampers; the peak at every wheel.`,
+  'load.impact': ({ drop, end, bottoms }) =>
+    `Half of the car falls ${drop} on one ${end} wheel${bottoms ? ', whose travel is used up' : ''}.`,
   'load.halfOfLanding': () => 'Half of what stops the whole car.',
   'load.crash': ({ speed, stop }) => `Stopped from ${speed} over ${stop}, the peak twice the mean.`,
   'load.bumper': ({ rate, speed }) => `A bumper of ${rate} takes all of the motion at ${speed}.`,

@@ -134,13 +134,31 @@ export const SUSPENSION_WORKINGS: Workings<'suspension'> = {
       source: `${MILLIKEN}, ch. 22`,
     },
   ],
-  'suspension.landing': ({ wheelRateNPerMm, travelMm, damperShare, maxDropM }, { q, n }) => [
+  'suspension.landing': (facts, { q }) => [
     {
-      label: 'Taken over the travel',
-      formula: `(preload · travel + ½ · ${q(wheelRateNPerMm, 'rateNPerMm')} · (${q(travelMm, 'lengthMm')})²) / ((1 − ${n(damperShare)}) · m·g) − travel`,
-      value: maxDropM,
+      label: 'Speed at touch-down',
+      formula: '√(2·g·drop)',
+      value: facts.impactMps,
+      quantity: 'speedMps',
+    },
+    {
+      label: 'Travel used from the wished drop',
+      formula: `${q(facts.massOverWheelG, 'massG')} over a wheel on ${q(facts.springRateNPerMm, 'rateNPerMm')}, ${q(facts.damperNsPerM, 'damperNsPerM')} and a tyre of ${q(facts.tyreNPerMm, 'rateNPerMm')}; ${q(facts.travelMm, 'lengthMm')} there`,
+      value: facts.travelUsedMm,
+      quantity: 'lengthMm',
+      source: 'Gillespie, Fundamentals of Vehicle Dynamics, ch. 5 (quarter car)',
+    },
+    {
+      label: 'Peak on the tyre',
+      formula: 'of the wheel at this end',
+      value: facts.peakTyreN,
+      quantity: 'forceN',
+    },
+    {
+      label: 'Drop that just uses up the travel',
+      formula: 'sought along the speed at touch-down',
+      value: facts.maxDropM,
       quantity: 'distanceM',
-      source: 'by energy; the damper takes its share',
     },
   ],
   'suspension.sag': (facts, { q, n }) => [

@@ -97,6 +97,7 @@ export const tyreFigures = {
   compound: text(80).required(),
   radiusMm: positive().max(1000).required(),
   massG: positive().max(100_000).required(),
+  rateNPerMm: positive().max(10_000),
   ring: Joi.valid(...TYRE_KINDS.filter((kind) => kind !== 'own')),
 };
 

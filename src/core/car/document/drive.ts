@@ -135,6 +135,8 @@ export interface ChosenTyre {
   radiusMm: number;
   /** One wheel with its tyre. */
   massG: number;
+  /** Squash on flat ground, N/mm; by how it is built where not given. */
+  rateNPerMm?: number;
   /** How it is built, which says how it grows with speed. */
   ring?: Exclude<TyreKind, 'own'>;
   /** Factors on the surface's friction. */

@@ -28,7 +28,6 @@ const endSchema = Joi.object<SuspensionEnd>({
   activeCoils: positive().max(200),
   preloadMm: notNegative().max(200),
   damperNsPerM: notNegative().max(100_000),
-  damperShare: finite().min(0).less(1),
   targetSagPct: positive().max(100),
   unsprungG: positive().max(50_000),
   links: Joi.valid(...LINK_KINDS),

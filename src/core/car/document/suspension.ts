@@ -39,8 +39,6 @@ export interface SuspensionEnd {
   /** Of the spring at full droop. */
   preloadMm?: number;
   damperNsPerM?: number;
-  /** Share of a landing's energy that the damper takes. */
-  damperShare?: number;
   targetSagPct?: number;
   /** Carrier, hub and the outer halves of the arms, of one wheel. */
   unsprungG?: number;

@@ -246,6 +246,7 @@ export const DRIVE_LABELS: Readonly<Record<string, FieldLabel>> = {
   'drive.drivenAxles': { label: 'Driven axles' },
   'drive.tyre': { label: 'Tyre' },
   'drive.tyre.radiusMm': { label: 'Tyre radius', quantity: 'lengthMm', limits: { above: 0, to: 1000 } },
+  'drive.tyre.rateNPerMm': { label: 'Tyre rate', quantity: 'rateNPerMm', limits: { above: 0, to: 10_000 } },
   'drive.tyre.massG': { label: 'Wheel with tyre', quantity: 'massG', limits: { above: 0, to: 100_000 } },
   'drive.tyre.ring': { label: 'Tyre built as' },
   'drive.tyre.hardFactor': {

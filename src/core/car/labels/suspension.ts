@@ -49,7 +49,6 @@ const OF_AN_END: Readonly<Record<string, FieldLabel>> = {
   },
   preloadMm: length('preload at full droop', { from: 0, to: 200 }),
   damperNsPerM: { label: 'damper', quantity: 'damperNsPerM', limits: { from: 0, to: 100_000 } },
-  damperShare: { label: 'damper’s share of a landing', quantity: 'share', limits: { from: 0, below: 1 } },
   targetSagPct: { label: 'sag to aim at', quantity: 'percent', limits: { above: 0, to: 100 } },
   unsprungG: { label: 'carrier, hub, half the arms', quantity: 'massG', limits: { above: 0, to: 50_000 } },
   links: { label: 'links' },

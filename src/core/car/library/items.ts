@@ -49,7 +49,7 @@ export interface LibraryFigures {
   battery: Omit<ChosenBattery, 'libraryId'>;
   controller: Omit<ChosenController, 'libraryId'>;
   /** `compound` is the id of a compound of the same library. */
-  tyre: Pick<ChosenTyre, 'name' | 'compound' | 'radiusMm' | 'massG' | 'ring'>;
+  tyre: Pick<ChosenTyre, 'name' | 'compound' | 'radiusMm' | 'massG' | 'rateNPerMm' | 'ring'>;
   surface: Omit<ChosenSurface, 'id' | 'libraryId'>;
   compound: { name: string } & Pick<ChosenTyre, 'hardFactor' | 'looseFactor'>;
   stage: { name: string; kind: StageKind; efficiency: number };

@@ -3,7 +3,6 @@ import { refusalOf } from '../../fixtures/refused';
 import { parse } from '../../base/schema/parse';
 import { type RideInput, suspensionRide } from './ride';
 import { springRateSchema, suspensionRideSchema } from './ride.schema';
-import { landingShare } from './landingShare';
 import { springRate } from './spring';
 
 const ride = (input: RideInput) => suspensionRide(parse(suspensionRideSchema, input));
@@ -91,20 +90,4 @@ describe('suspension.ride', () => {
     expect(ride({ ...corner, preloadMm: 30 })).toMatchObject({ toppedOut: true, sagMm: 0 });
     expect(refusalOf(() => ride({ ...corner, damperShare: 1 })).path).toBe('damperShare');
   });
-});
-
-describe('a linear damper in a landing', () => {
-  it.each([0.3, 0.7, 1, 1.4])('at %s of critical takes what stepping the motion up says', (ratio) => {
-    // x'' = −2ζ·x' − x from x = 0 with speed 1 (energy ½), midpoint steps until it stops
-    let [x, v] = [0, 1];
-    const h = 1e-4;
-    while (v > 0) {
-      const [xm, vm] = [x + (h / 2) * v, v + (h / 2) * (-2 * ratio * v - x)];
-      x += h * vm;
-      v += h * (-2 * ratio * vm - xm);
-    }
-    expect(landingShare(ratio)).toBeCloseTo(1 - x * x, 5);
-  });
-
-  it('takes nothing where there is none', () => expect(landingShare(0)).toBe(0));
 });

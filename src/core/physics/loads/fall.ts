@@ -157,8 +157,8 @@ class Falling {
   /** Force of spring, damper and stop at the wheel, N. */
   private shaftN(x: number, speed: number): number {
     const shaft = this.corner.shaft!;
-    const ratio = shaft.ratioAt(x);
-    const stroke = shaft.strokeAt(x);
+    shaft.moveTo(x);
+    const { ratio, stroke } = shaft.at;
     return (
       ratio * (shaft.springN(stroke) + shaft.damperN(ratio * speed) + shaft.stopN(shaft.pressedM(stroke)))
     );
@@ -207,9 +207,10 @@ class Falling {
     if (shaft) {
       const x = this.together ? 0 : Math.max(0, y[YS]! - y[YU]!);
       const speed = this.together ? 0 : y[VS]! - y[VU]!;
-      const stroke = shaft.strokeAt(x);
+      shaft.moveTo(x);
+      const { ratio, stroke } = shaft.at;
       const spring = shaft.springN(stroke);
-      const damper = shaft.damperN(shaft.ratioAt(x) * speed);
+      const damper = shaft.damperN(ratio * speed);
       const pressed = shaft.pressedM(stroke);
       const stop = shaft.stopN(pressed);
       found.peakSpringN = Math.max(found.peakSpringN, spring);
@@ -220,7 +221,7 @@ class Falling {
       if (x > shaft.travelM && found.stopMps === undefined) found.stopMps = speed;
       found.travelM = Math.max(found.travelM, x);
       found.pressedM = Math.max(found.pressedM, pressed);
-      if (!this.together) chassis = shaft.ratioAt(x) * (spring + damper + stop);
+      if (!this.together) chassis = ratio * (spring + damper + stop);
     }
     if (chassis > found.peakChassisN) {
       found.peakChassisN = chassis;

@@ -25,13 +25,7 @@ export function landingImpact(input: ImpactInput): ImpactResult {
   refuse(input);
   const { dropM, wheels = 4, suspension, forceN, forceAt = 'chassis' } = input;
   const sprungKg = massOverWheelKg(input);
-  const corner: Corner = {
-    sprungKg,
-    unsprungKg: input.unsprungMassG / G_PER_KG,
-    tyre: input.tyre,
-    shaft: suspension && shaftOf(suspension),
-    electronics: input.electronics,
-  };
+  const corner = cornerOf(input, sprungKg);
   const from = (height: number, one = corner) => fall(one, Math.sqrt(2 * GRAVITY * height));
   const stiff = from(dropM, { ...corner, shaft: undefined });
   const found = suspension ? from(dropM) : stiff;
@@ -79,6 +73,19 @@ export function landingImpact(input: ImpactInput): ImpactResult {
     findings: findingsOf(found, corner, rimAtM),
     notes,
   };
+}
+
+const cornerOf = (input: ImpactInput, sprungKg: number): Corner => ({
+  sprungKg,
+  unsprungKg: input.unsprungMassG / G_PER_KG,
+  tyre: input.tyre,
+  shaft: input.suspension && shaftOf(input.suspension),
+  electronics: input.electronics,
+});
+
+/** The peaks of one drop alone, without what is sought from it; SI. */
+export function landingPeaks(input: ImpactInput): Fall {
+  return fall(cornerOf(input, massOverWheelKg(input)), Math.sqrt(2 * GRAVITY * input.dropM));
 }
 
 const peaksOf = (found: Fall, sprungKg: number): RigidImpact => ({

@@ -8,9 +8,9 @@ const [STOP_N_PER_MM, STOP_CRUSH_MM, STOP_SOLID_N_PER_MM] = [20, 4, 500];
 export interface Shaft {
   readonly travelM: number;
   readonly crushM: number;
-  ratioAt(x: number): number;
-  /** Stroke of the shaft, m. */
-  strokeAt(x: number): number;
+  /** Motion ratio, and the stroke of the shaft, m, at the travel that was last moved to. */
+  readonly at: { ratio: number; stroke: number };
+  moveTo(x: number): void;
   springN(stroke: number): number;
   /** At a speed of the shaft, m/s, positive in bump. */
   damperN(speed: number): number;
@@ -34,17 +34,18 @@ export function shaftOf({
   bumpStop = {},
 }: ImpactSuspension): Shaft {
   const { rateNPerMm = STOP_N_PER_MM, crushMm = STOP_CRUSH_MM, solidNPerMm = STOP_SOLID_N_PER_MM } = bumpStop;
-  const { ratioAt, strokeAt, largest } = kinematics(motionRatio);
+  const { at, moveTo, largest } = kinematics(motionRatio);
   const travelM = wheelTravelMm * MM;
-  const fullStroke = strokeAt(travelM);
+  moveTo(travelM);
+  const fullStroke = at.stroke;
   const spring = springNPerMm * PER_MM;
   const crushM = crushMm * MM;
   const [soft, solid] = [rateNPerMm * PER_MM, solidNPerMm * PER_MM];
   return {
     travelM,
     crushM,
-    ratioAt,
-    strokeAt,
+    at,
+    moveTo,
     springN: (stroke) => spring * (preloadMm * MM + stroke),
     damperN: (speed) =>
       speed >= 0 ? damperNsPerM * speed + packNs2PerM2 * speed * speed : reboundNsPerM * speed,
@@ -57,28 +58,41 @@ export function shaftOf({
 }
 
 function kinematics(motionRatio: ImpactSuspension['motionRatio']) {
-  if (typeof motionRatio === 'number')
-    return { ratioAt: () => motionRatio, strokeAt: (x: number) => motionRatio * x, largest: motionRatio };
+  const at = { ratio: 0, stroke: 0 };
+  if (typeof motionRatio === 'number') {
+    at.ratio = motionRatio;
+    return { at, moveTo: (x: number) => void (at.stroke = motionRatio * x), largest: motionRatio };
+  }
   const xs = motionRatio.travelMm.map((mm) => mm * MM);
   const { ratio } = motionRatio;
   const last = xs.length - 1;
-  const ratioAt = (x: number) => {
-    if (x <= xs[0]!) return ratio[0]!;
-    if (x >= xs[last]!) return ratio[last]!;
-    const k = xs.findIndex((one) => one > x);
-    return ratio[k - 1]! + ((x - xs[k - 1]!) / (xs[k]! - xs[k - 1]!)) * (ratio[k]! - ratio[k - 1]!);
-  };
-  /** ∫ of the ratio from the first point, by trapezia. */
-  const from0 = (x: number) => {
-    if (x <= xs[0]!) return ratio[0]! * (x - xs[0]!);
-    let sum = 0;
-    for (let k = 1; k <= last; k++) {
-      const end = Math.min(x, xs[k]!);
-      sum += 0.5 * (ratio[k - 1]! + ratioAt(end)) * (end - xs[k - 1]!);
-      if (x <= xs[k]!) return sum;
+  const slopes = xs.slice(1).map((x, k) => (ratio[k + 1]! - ratio[k]!) / (x - xs[k]!));
+  /** ∫ of the ratio from the first point to each, by trapezia. */
+  const strokes = [0];
+  for (let k = 1; k <= last; k++)
+    strokes.push(strokes[k - 1]! + 0.5 * (ratio[k - 1]! + ratio[k]!) * (xs[k]! - xs[k - 1]!));
+  // travel changes little from one moment to the next, so the place is sought from the last one
+  let k = 0;
+  const seek = (x: number) => {
+    while (k < last - 1 && x >= xs[k + 1]!) k++;
+    while (k > 0 && x < xs[k]!) k--;
+    if (x <= xs[0]!) {
+      at.ratio = ratio[0]!;
+      at.stroke = ratio[0]! * (x - xs[0]!);
+    } else if (x >= xs[last]!) {
+      at.ratio = ratio[last]!;
+      at.stroke = strokes[last]! + ratio[last]! * (x - xs[last]!);
+    } else {
+      const beyond = x - xs[k]!;
+      at.ratio = ratio[k]! + slopes[k]! * beyond;
+      at.stroke = strokes[k]! + beyond * (ratio[k]! + 0.5 * slopes[k]! * beyond);
     }
-    return sum + ratio[last]! * (x - xs[last]!);
   };
-  const atDroop = from0(0);
-  return { ratioAt, strokeAt: (x: number) => from0(x) - atDroop, largest: Math.max(...ratio) };
+  seek(0);
+  const atDroop = at.stroke;
+  const moveTo = (x: number) => {
+    seek(x);
+    at.stroke -= atDroop;
+  };
+  return { at, moveTo, largest: Math.max(...ratio) };
 }

@@ -9,14 +9,13 @@ import {
   stageRatio,
   stagesTo,
 } from '../../car/document/drive';
-import { USUAL_STOP_MM } from '../../car/document/suspension';
 import { limitOfController, motorsPerController } from '../../car/document/controllers';
 import { RAD_PER_S_PER_RPM } from '../../base/constants';
-import { landingOneWheelN } from '../../physics/strength/landing';
+import { oneWheelLandingN } from '../suspension/landingOfBuild';
 import type { DriveRunInput } from '../../physics/motion/definition';
 import { createPlant, tractionN } from '../../physics/motion/plant';
 import type { DriveRunResult } from '../../physics/motion/run';
-import { frictionOf, massWithPayloadKg, WHEELS } from '../motion/runOfBuild';
+import { frictionOf, WHEELS } from '../motion/runOfBuild';
 
 export const PEAK_CAUSES = ['stall', 'currentLimit', 'clutch', 'grip', 'spinUp', 'run', 'landing'] as const;
 export type PeakCause = (typeof PEAK_CAUSES)[number];
@@ -139,13 +138,9 @@ function landingOnWheelNm(
   surface: ChosenSurface,
   radiusM: number,
 ): number | undefined {
-  const { drive, brief, suspension } = document;
+  const { drive, brief } = document;
   if (brief.dropHeightM === undefined) return undefined;
-  const force = landingOneWheelN(
-    massWithPayloadKg(document)!,
-    brief.dropHeightM,
-    (suspension.stopMm ?? USUAL_STOP_MM) / 1000,
-  );
+  const force = oneWheelLandingN(document);
   return force * frictionOf(surface, drive.tyre!) * radiusM;
 }
 

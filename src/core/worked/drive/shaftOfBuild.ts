@@ -1,8 +1,9 @@
 import type { BuildDocument } from '../../car/document/document';
 import type { Shaft } from '../../car/document/drive';
-import { USUAL_KERB_STOP_MM, USUAL_STOP_MM } from '../../car/document/suspension';
+import { USUAL_KERB_STOP_MM } from '../../car/document/suspension';
 import { shaftCheck, type ShaftResult } from '../../physics/shafts/shaft';
-import { kerbStrikeN, landingOneWheelN } from '../../physics/strength/landing';
+import { kerbStrikeN } from '../../physics/strength/landing';
+import { oneWheelLandingN } from '../suspension/landingOfBuild';
 import { rpmOf } from '../../base/units/convert';
 import { behindStage, type PeakCause, peakTorques, turnsTo, wheelPeakNm } from './peakTorque';
 import { massWithPayloadKg } from '../motion/runOfBuild';
@@ -36,9 +37,9 @@ export function shaftMissing({ id, kind, diameterMm, material, overhangMm, spanM
 /** Largest force on one wheel: a landing or a kerb, whichever is given and larger. */
 function knock(document: BuildDocument): { forceN: number; bentBy?: BentBy } {
   const { dropHeightM, kerbMps } = document.brief;
-  const { stopMm = USUAL_STOP_MM, kerbStopMm = USUAL_KERB_STOP_MM } = document.suspension;
+  const { kerbStopMm = USUAL_KERB_STOP_MM } = document.suspension;
   const massKg = massWithPayloadKg(document)!;
-  const landing = dropHeightM === undefined ? 0 : landingOneWheelN(massKg, dropHeightM, stopMm / 1000);
+  const landing = dropHeightM === undefined ? 0 : oneWheelLandingN(document);
   const kerb = kerbMps === undefined ? 0 : kerbStrikeN(massKg, kerbMps, kerbStopMm / 1000);
   if (landing === 0 && kerb === 0) return { forceN: 0 };
   return landing >= kerb ? { forceN: landing, bentBy: 'landing' } : { forceN: kerb, bentBy: 'kerb' };

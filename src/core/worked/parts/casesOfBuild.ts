@@ -1,13 +1,23 @@
 import type { ChosenSurface } from '../../car/document/brief';
 import type { BuildDocument } from '../../car/document/document';
 import { overallEfficiency, overallRatio } from '../../car/document/drive';
-import { USUAL_KERB_STOP_MM, USUAL_STOP_MM } from '../../car/document/suspension';
+import { finding } from '../../base/finding';
+import { measure, type Measure } from '../../base/measure';
+import { type End, USUAL_KERB_STOP_MM, USUAL_STOP_MM } from '../../car/document/suspension';
 import { weightOf } from '../chassis/weightOfBuild';
 import { GRAVITY, RAD_PER_S_PER_RPM } from '../../base/constants';
 import { frictionOf } from '../motion/runOfBuild';
 import { type Assembled, missingOf } from '../../base/assembled';
+import { landingForces } from '../suspension/landingOfBuild';
 import { steeringServo } from '../power/steeringServo';
 import { loadCases, type LoadCasesInput, type LoadCasesResult } from '../../physics/strength/loadCases';
+
+declare module '../../base/finding' {
+  interface FindingFacts {
+    'load.impactAll': { drop: Measure };
+    'load.impact': { drop: Measure; end: End; bottoms: boolean };
+  }
+}
 
 /** What the nose of a car without a figure of its own gives way, mm. */
 export const USUAL_CRUSH_MM = 15;
@@ -68,7 +78,30 @@ function workOut(document: BuildDocument, surface: ChosenSurface | undefined): C
     ...servoFigures(document),
     ...motorFigures(document, tyre.radiusMm),
   };
-  return { ok: true, value: { ...loadCases(input), input } };
+  const found = loadCases(input);
+  return { ok: true, value: { ...found, cases: { ...found.cases, ...landingCases(document) }, input } };
+}
+
+/** Landings on springs, dampers and stops, in place of a guessed travel, where the springs are known. */
+function landingCases(document: BuildDocument): Partial<LoadCasesResult['cases']> {
+  const landing = landingForces(document);
+  if (!landing) return {};
+  const drop = measure(document.brief.dropHeightM! * 1000, 'lengthMm');
+  const { end, bottoms } = landing;
+  return {
+    landingFourWheels: {
+      forceN: landing.fourWheelsN,
+      on: 'all four wheels together',
+      direction: [0, 0, 1],
+      how: finding('load.impactAll', { drop }),
+    },
+    landingOneWheel: {
+      forceN: landing.oneWheelN,
+      on: 'the wheel that lands first',
+      direction: [0, 0, 1],
+      how: finding('load.impact', { drop, end, bottoms }),
+    },
+  };
 }
 
 function servoFigures(document: BuildDocument): Partial<LoadCasesInput> {

@@ -87,8 +87,6 @@ export function rideOf(document: BuildDocument, end: End): Assembled<RideOfBuild
     wheelTravelMm: found.value.bumpMm + found.value.droopMm,
     preloadMm: own.preloadMm ?? 0,
     ...(own.damperNsPerM === undefined ? {} : { damperNsPerM: own.damperNsPerM }),
-    ...(document.brief.dropHeightM === undefined ? {} : { dropHeightM: document.brief.dropHeightM }),
-    ...(own.damperShare === undefined ? {} : { damperShare: own.damperShare }),
     ...(own.targetSagPct === undefined ? {} : { targetSagPct: own.targetSagPct }),
   };
   if (input.motionRatio === 0) return { ok: false, missing: [`suspension.${end}.corner.damperInner:moves`] };

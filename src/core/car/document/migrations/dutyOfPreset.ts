@@ -1,7 +1,5 @@
-type Fields = Record<string, unknown>;
+import { type Fields, fieldsOf } from './fields';
 
-const fieldsOf = (value: unknown): Fields | undefined =>
-  typeof value === 'object' && value !== null && !Array.isArray(value) ? (value as Fields) : undefined;
 const numberOf = (value: unknown): number | undefined => (typeof value === 'number' ? value : undefined);
 
 /** What the presets of the second version filled in: cruise over the wish or its mean, seconds at it and of rest. */

@@ -1,7 +1,8 @@
 import { dutyOfPreset } from './dutyOfPreset';
+import { withoutDamperShare } from './withoutDamperShare';
 
 /** Each lifts a document from its index + 1 to the next version; an old file always opens. */
 export const MIGRATIONS: readonly ((older: Record<string, unknown>) => Record<string, unknown>)[] = [
   (older) => ({ ...older, schemaVersion: 2, unfinished: [] }),
-  (older) => ({ ...dutyOfPreset(older), schemaVersion: 3 }),
+  (older) => ({ ...withoutDamperShare(dutyOfPreset(older)), schemaVersion: 3 }),
 ];

@@ -1,6 +1,9 @@
 import { type Measure, measure } from '../../../base/measure';
 import { type End, ENDS } from '../../../car/document/suspension';
-import { rideOf, springPatch } from '../../../worked/suspension/rideOfBuild';
+import { applyPatch, type Patch } from '../../../base/patch';
+import { landingOf, peaksAt } from '../../../worked/suspension/landingOfBuild';
+import { rateOf, springPatch } from '../../../worked/suspension/rideOfBuild';
+import type { BuildDocument } from '../../../car/document/document';
 import { defineCheck, type Proposal } from '../../engine/check';
 import { finding, working } from '../../../base/finding';
 import { both, worseEnd } from '../ends';
@@ -8,53 +11,71 @@ import { both, worseEnd } from '../ends';
 declare module '../../../base/finding' {
   interface FindingFacts {
     'suspension.landing': { end: End; drop: Measure; wish: Measure };
+    'suspension.landing.beyond': { end: End; wish: Measure };
   }
   interface WorkingFacts {
     'suspension.landing': {
-      wheelRateNPerMm: number;
+      springRateNPerMm: number;
       travelMm: number;
-      damperShare: number;
+      damperNsPerM: number;
+      tyreNPerMm: number;
+      massOverWheelG: number;
+      impactMps: number;
+      travelUsedMm: number;
+      peakTyreN: number;
       maxDropM: number;
     };
   }
 }
 
 const MORE_TRAVEL_MM = 6;
-/** Rate of a remedy's spring over what the drop takes, and the margin from which none is proposed. */
-const [STIFFER, ENOUGH] = [1.25, 1.2];
-const USUAL_DAMPER_SHARE = 0.4;
+/** The margin from which no remedy is proposed. */
+const ENOUGH = 1.2;
+/** Springs, and dampers, that are tried over the present ones. */
+const STIFFER = [1.25, 1.5, 2, 2.5, 3] as const;
+/** Beyond this no landing is followed, m. */
+const MOST_DROP_M = 10;
 
-/** The drop that springs and dampers take before the stop. */
+/** The drop that tyres, springs and dampers take before the travel is used up. */
 export const landing = defineCheck({
   id: 'suspension.landing',
   at: { segment: 'suspension', side: 'ride' },
   anySurface: true,
+  heavy: true,
   quantity: 'distanceM',
   kind: 'floor',
   tightUnder: 1.2,
   find: ({ document }) => {
     const { dropHeightM } = document.brief;
     if (dropHeightM === undefined) return { missing: ['brief.dropHeightM'] };
+    const wish = measure(dropHeightM * 1000, 'lengthMm');
     return worseEnd(
       both(
-        (end) => rideOf(document, end),
-        (end, { ride: { maxDropM, wheelRateNPerMm }, input }) => ({
-          end,
-          value: maxDropM,
-          limit: dropHeightM,
-          rank: maxDropM,
-          finding: finding('suspension.landing', {
+        (end) => landingOf(document, end, dropHeightM),
+        (end, { input, impact }) => {
+          const { maxDropM = MOST_DROP_M } = impact;
+          return {
             end,
-            drop: measure(maxDropM * 1000, 'lengthMm'),
-            wish: measure(dropHeightM * 1000, 'lengthMm'),
-          }),
-          working: working('suspension.landing', {
-            wheelRateNPerMm,
-            travelMm: input.wheelTravelMm,
-            damperShare: input.damperShare ?? USUAL_DAMPER_SHARE,
-            maxDropM,
-          }),
-        }),
+            value: maxDropM,
+            limit: dropHeightM,
+            rank: maxDropM,
+            finding:
+              impact.maxDropM === undefined
+                ? finding('suspension.landing.beyond', { end, wish })
+                : finding('suspension.landing', { end, drop: measure(maxDropM * 1000, 'lengthMm'), wish }),
+            working: working('suspension.landing', {
+              springRateNPerMm: input.suspension!.springNPerMm,
+              travelMm: input.suspension!.wheelTravelMm,
+              damperNsPerM: input.suspension!.damperNsPerM ?? 0,
+              tyreNPerMm: input.tyre.rateNPerMm,
+              massOverWheelG: impact.massOverWheelG,
+              impactMps: impact.impactSpeedMps,
+              travelUsedMm: impact.travelUsedMm!,
+              peakTyreN: impact.peakTyreN,
+              maxDropM,
+            }),
+          };
+        },
       ),
       ({ value, limit }) => value < limit!,
     );
@@ -62,23 +83,36 @@ export const landing = defineCheck({
   remedies: ({ document }) => {
     const { dropHeightM } = document.brief;
     if (dropHeightM === undefined) return [];
+    const wanted = ENOUGH * dropHeightM;
     // both ends together where both ail: one alone would leave the other as bad
-    const ailing = ENDS.flatMap((end) => {
-      const found = rideOf(document, end);
-      return found.ok && found.value.ride.maxDropM < ENOUGH * dropHeightM
-        ? [{ end, found: found.value }]
-        : [];
-    });
+    const ailing = ENDS.filter((end) => takes(document, end, wanted) === false);
     if (ailing.length === 0) return [];
+    const tried = (patchOf: (end: End) => Patch[]): Proposal[] => {
+      const patches = ailing.map((end) =>
+        patchOf(end).find((patch) => takes(applyPatch(document, patch), end, wanted)),
+      );
+      return patches.every((patch) => patch !== undefined)
+        ? [{ patch: patches.flat() as Patch, cost: 2 }]
+        : [];
+    };
     return [
+      ...tried((end) => {
+        const rate = rateOf(document.suspension[end]!)?.rateNPerMm;
+        return rate === undefined ? [] : STIFFER.map((factor) => springPatch(document, end, factor * rate));
+      }),
+      ...tried((end) => {
+        const { damperNsPerM } = document.suspension[end]!;
+        return damperNsPerM === undefined
+          ? []
+          : STIFFER.map((factor) => [
+              {
+                path: ['suspension', end, 'damperNsPerM'],
+                value: Number((factor * damperNsPerM).toPrecision(2)),
+              },
+            ]);
+      }),
       {
-        patch: ailing.flatMap(({ end, found }) =>
-          springPatch(document, end, STIFFER * found.ride.springForDropNPerMm!),
-        ),
-        cost: 2,
-      },
-      {
-        patch: ailing.map(({ end }) => ({
+        patch: ailing.map((end) => ({
           path: ['suspension', end, 'bumpMm'],
           value: document.suspension[end]!.bumpMm! + MORE_TRAVEL_MM,
         })),
@@ -89,3 +123,9 @@ export const landing = defineCheck({
   provenBy: { run: 'drop', how: 'dropForMarks' },
   supports: ['springTooSoft', 'impactOverDesign'],
 });
+
+/** Whether an end lands from a height without using up its travel; undefined while its springs are not known. */
+function takes(document: BuildDocument, end: End, dropM: number): boolean | undefined {
+  const peaks = peaksAt(document, end, dropM, 4);
+  return peaks && peaks.stopMps === undefined;
+}
