@@ -32,7 +32,7 @@ describe('the demo workshop', () => {
     expect(state(documents.B, 'brief.mass').state).toBe('tight');
     expect(state(documents.A, 'gears.tooth')).toMatchObject({
       state: 'over',
-      finding: { facts: { by: 'landing' } },
+      finding: { facts: { by: 'spinUp' } },
     });
     expect(state(documents.B, 'gears.tooth').state).toBe('clear');
     // the stronger servo starves the receiver on the regulator that they share

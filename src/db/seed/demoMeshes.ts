@@ -298,7 +298,7 @@ function mainGear(faceWidthMm: number): DemoMesh {
 
 /** The made-up meshes of the demo car; the carrier as it split, standing on the bed, and as it holds, lying and thicker. */
 export const DEMO_MESHES = {
-  carrierStanding: carrier(9, [1, 0, 0]),
+  carrierStanding: carrier(7, [1, 0, 0]),
   carrierLying: carrier(12, [0, 0, 1]),
   arm,
   knuckle,

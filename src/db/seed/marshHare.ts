@@ -54,7 +54,7 @@ export const marshHareA: BuildDocument = {
         slotMinMm: 33,
         slotMaxMm: 40,
         pinion: { boreMm: 3.17, flatDepthMm: 0.4, material: material('steel') },
-        wheel: { boreMm: 8, hexAcrossFlatsMm: 9, material: material('nylon'), fillFactor: 0.8 },
+        wheel: { boreMm: 8, hexAcrossFlatsMm: 9, material: material('nylon'), fillFactor: 0.75 },
       },
       { id: 'bevel', kind: 'bevel', pinionTeeth: 15, wheelTeeth: 39, efficiency: 0.93 },
     ],

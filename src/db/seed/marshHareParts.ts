@@ -45,7 +45,7 @@ export const marshHareParts: Part[] = [
     material: material('petg'),
     layers: 'across',
     ...printed,
-    shape: { as: 'beam', profile: 'plate', support: 'cantilever', lengthMm: 20, widthMm: 10, heightMm: 9 },
+    shape: { as: 'beam', profile: 'plate', support: 'cantilever', lengthMm: 20, widthMm: 10, heightMm: 7 },
     loads: [{ id: 'landing', from: 'landingOneWheel', bends: 'upright' }],
     mesh: DEMO_MESHES.carrierStanding.mesh,
   },

@@ -10,7 +10,7 @@ import { measuredReadings } from './measuredRuns';
 export const MARSH_HARE_LETTERS = ['A', 'B', 'C', 'D'] as const;
 export type MarshHareLetter = (typeof MARSH_HARE_LETTERS)[number];
 
-const READINGS_SEED = 48;
+const READINGS_SEED = 57;
 
 /** The four documents; C carries what was measured at its motor, D the cooling that those readings gave. */
 export function marshHareDocuments(): Record<MarshHareLetter, BuildDocument> {

@@ -276,7 +276,7 @@ export const PART_WORKINGS: Workings<'parts'> = {
               : []),
             {
               label: 'Allowed',
-              formula: `${facts.layers ? `layers ${facts.layers} it, ` : ''}${q(facts.fill, 'share')} solid${facts.warmShare === undefined ? '' : `, ${q(facts.warmShare, 'share')} left of it in the warmth`}`,
+              formula: `${facts.layers ? `layers ${facts.layers} it, ` : ''}${facts.kept === 1 ? 'solid' : `walls and infill keep ${q(facts.kept, 'share')} of a solid section`}${facts.warmShare === undefined ? '' : `, ${q(facts.warmShare, 'share')} left of it in the warmth`}`,
               value: facts.allowableMpa,
               quantity: 'stressMpa',
               source: 'Hankinson',

@@ -75,7 +75,7 @@ export function printedBar(input: PrintedSectionInput): PrintedSectionResult {
     ...(cored ? overQuotient('coreShear', quotient(sheared.core, limits) / coreStrength) : {}),
   };
   const worst = leastOf(margins);
-  const density = material.densityGPerCm3!;
+  const density = material.densityGPerCm3 ?? 0;
   const massGPerM = density * (shellMm2 + phi * coreMm2);
   const fill = (shellMm2 + phi * coreMm2) / (b * h);
   const smeared = smear(input, fill, E, limits);

@@ -9,7 +9,7 @@ import { middle, type Vec3 } from '../../base/vec3';
 import { byLayers } from '../../physics/strength/allowable';
 import { casesOfBuild } from './casesOfBuild';
 import { hasLayers, strengthOf } from './materialOfBuild';
-import { fillOf, sectionOfShape } from './partSection';
+import { keptOf, sectionOfShape } from './partSection';
 import { sectionProperties } from '../../physics/strength/section';
 
 /** What an arm gives away at the tyres' limit in a corner. */
@@ -56,8 +56,9 @@ export function armGive(
   const { modulus } = byLayers(
     strengthOf(material),
     layers === 'across' && hasLayers(material) ? 'across' : 'along',
-    { fill: fillOf(part, section.coreOf) },
+    {},
   );
+  const kept = keptOf(part, section);
   const [length, apart] = [lower[1] - inner[1], upper[2] - lower[2]];
   const armN = (lateralN * upper[2]) / apart;
   const trailMm = (CONTACT_SHARE * corner.value.tyreRadiusMm) / 3;
@@ -67,8 +68,8 @@ export function armGive(
     value: {
       lateralN,
       armN,
-      camberDeg: ((armN * length) / (modulus * areaMm2) / apart) * DEG,
-      toeDeg: ((lateralN * trailMm * length) / (modulus * sideways)) * DEG,
+      camberDeg: ((armN * length) / (modulus * kept.area * areaMm2) / apart) * DEG,
+      toeDeg: ((lateralN * trailMm * length) / (modulus * kept.sideways * sideways)) * DEG,
     },
   };
 }

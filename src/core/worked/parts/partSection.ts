@@ -1,6 +1,6 @@
 import type { Part, PartShape } from '../../car/document/parts';
 import { missingOf } from '../../base/assembled';
-import type { Section } from '../../physics/strength/section';
+import { type Section, sectionProperties } from '../../physics/strength/section';
 
 /** Width of a line where none is given, mm. */
 export const USUAL_LINE_MM = 0.42;
@@ -9,11 +9,9 @@ export const USUAL_LINE_MM = 0.42;
 export interface PartSection {
   section: Section;
   upright: 'x' | 'y';
-  /** Of the section's area, what lies deeper than the perimeters. */
-  coreOf(wallMm: number): number;
+  /** What lies deeper than walls of a thickness; undefined where nothing does. */
+  coreOf(wallMm: number): Section | undefined;
 }
-
-const positive = (value: number) => Math.max(0, value);
 
 /** The section of a beam or strut from its few dimensions, or what is missing. */
 export function sectionOfShape({
@@ -23,10 +21,6 @@ export function sectionOfShape({
   wallMm: t,
   flangeMm: f,
 }: PartShape): PartSection | readonly string[] {
-  const area = (parts: readonly (readonly [number, number])[], wall: number) => {
-    const whole = parts.reduce((sum, [a, b]) => sum + a * b, 0);
-    return parts.reduce((sum, [a, b]) => sum + positive(a - 2 * wall) * positive(b - 2 * wall), 0) / whole;
-  };
   switch (profile) {
     case undefined:
       return ['profile'];
@@ -35,7 +29,7 @@ export function sectionOfShape({
       return {
         section: { shape: 'round', diameterMm: h },
         upright: 'x',
-        coreOf: (wall) => (positive(h - 2 * wall) / h) ** 2,
+        coreOf: (wall) => (h > 2 * wall ? { shape: 'round', diameterMm: h - 2 * wall } : undefined),
       };
     case 'tube': {
       const missing = missingOf({ heightMm: h, wallMm: t });
@@ -44,7 +38,10 @@ export function sectionOfShape({
       return {
         section: { shape: 'tube', diameterMm: h, boreMm: h - 2 * t },
         upright: 'x',
-        coreOf: (wall) => positive(t - 2 * wall) / t,
+        coreOf: (wall) =>
+          t > 2 * wall
+            ? { shape: 'tube', diameterMm: h - 2 * wall, boreMm: h - 2 * t + 2 * wall }
+            : undefined,
       };
     }
     case 'plate': {
@@ -53,7 +50,10 @@ export function sectionOfShape({
       return {
         section: { shape: 'rectangle', widthMm: w, heightMm: h },
         upright: 'x',
-        coreOf: (wall) => area([[w, h]], wall),
+        coreOf: (wall) =>
+          Math.min(w, h) > 2 * wall
+            ? { shape: 'rectangle', widthMm: w - 2 * wall, heightMm: h - 2 * wall }
+            : undefined,
       };
     }
     case 'box': {
@@ -63,7 +63,10 @@ export function sectionOfShape({
       return {
         section: { shape: 'box', widthMm: w, heightMm: h, wallMm: t },
         upright: 'x',
-        coreOf: (wall) => positive(t - 2 * wall) / t,
+        coreOf: (wall) =>
+          t > 2 * wall
+            ? { shape: 'box', widthMm: w - 2 * wall, heightMm: h - 2 * wall, wallMm: t - 2 * wall }
+            : undefined,
       };
     }
     case 'flanged': {
@@ -74,25 +77,54 @@ export function sectionOfShape({
       return {
         section: { shape: 'channel', widthMm: f, heightMm: w, webMm: h, flangeMm: t },
         upright: 'y',
+        // the web's core runs through, the flanges' lie in line with it
         coreOf: (wall) =>
-          area(
-            [
-              [w, h],
-              [t, f - h],
-              [t, f - h],
-            ],
-            wall,
-          ),
+          Math.min(h, t) > 2 * wall
+            ? {
+                shape: 'channel',
+                widthMm: f - 2 * wall,
+                heightMm: w - 2 * wall,
+                webMm: h - 2 * wall,
+                flangeMm: t - 2 * wall,
+              }
+            : undefined,
       };
     }
   }
 }
 
-/** Share of solid: perimeters are solid, what lies deeper is infill. */
-export function fillOf(
-  { perimeters, lineMm = USUAL_LINE_MM, infill = 1 }: Pick<Part, 'perimeters' | 'lineMm' | 'infill'>,
-  coreOf: (wallMm: number) => number,
-): number {
-  if (perimeters === undefined || infill >= 1) return 1;
-  return 1 - coreOf(perimeters * lineMm) * (1 - infill);
+/** Shares of a solid section's stiffness, and of its area in shear, that walls and core keep. */
+export interface Kept {
+  upright: number;
+  sideways: number;
+  area: number;
+}
+
+/** Power of the fill that a core's stiffness and strength go with. Source: Gibson and Ashby, Cellular Solids, ch. 5. */
+const CORE_EXPONENT = 1.5;
+const SOLID: Kept = { upright: 1, sideways: 1, area: 1 };
+
+/** Whether anything of a part is infill. */
+export const isFilled = ({ perimeters, infill = 1 }: Pick<Part, 'perimeters' | 'infill'>): boolean =>
+  perimeters !== undefined && infill < 1;
+
+/**
+ * What infill leaves of a section: walls of full plastic, and a core that counts with a power of its fill. As stiff at the
+ * core as it is strong, the walls always break first.
+ */
+export function keptOf(
+  part: Pick<Part, 'perimeters' | 'lineMm' | 'infill'>,
+  { section, upright, coreOf }: PartSection,
+): Kept {
+  if (!isFilled(part)) return SOLID;
+  const core = coreOf(part.perimeters! * (part.lineMm ?? USUAL_LINE_MM));
+  if (!core) return SOLID;
+  const [whole, inner] = [sectionProperties({ section }), sectionProperties({ section: core })];
+  const lost = 1 - part.infill! ** CORE_EXPONENT;
+  const about = { x: 1 - (lost * inner.ixMm4) / whole.ixMm4, y: 1 - (lost * inner.iyMm4) / whole.iyMm4 };
+  return {
+    upright: about[upright],
+    sideways: about[upright === 'x' ? 'y' : 'x'],
+    area: 1 - (lost * inner.areaMm2) / whole.areaMm2,
+  };
 }

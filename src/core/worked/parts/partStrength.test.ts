@@ -5,7 +5,7 @@ import { applyPatch } from '../../base/patch';
 import { car, surface } from '../../fixtures/car';
 import { GRAVITY } from '../../base/constants';
 import { casesOfBuild } from './casesOfBuild';
-import { fillOf, sectionOfShape } from './partSection';
+import { keptOf, sectionOfShape } from './partSection';
 import { shapeMark, solidMark } from './solidOfPart';
 import { beamUnderPulls, partStrength } from './partStrength';
 import { TYPICAL_MATERIALS } from '../../car/library/typicalMaterials';
@@ -76,11 +76,15 @@ test('warmth, infill and perimeters weaken it as the materials say', () => {
     0.5,
     9,
   );
-  // 2 lines of 0.5 mm leave a core of 18 × 6 of 20 × 8
-  const fill = 1 - ((18 * 6) / 160) * 0.8;
+  // 2 lines of 0.5 mm leave a core of 18 × 6 in 20 × 8, which counts with 0.2^1.5: walls far from the middle keep most
+  const kept = 1 - ((1 - 0.2 ** 1.5) * 18 * 6 ** 3) / (20 * 8 ** 3);
+  const filled = { ...arm, layers: 'along' as const, perimeters: 2, lineMm: 0.5, infill: 0.2 };
+  expect(strength(filled).worst.breaksAtN / base).toBeCloseTo(kept, 9);
   expect(
-    strength({ ...arm, layers: 'along', perimeters: 2, lineMm: 0.5, infill: 0.2 }).worst.breaksAtN / base,
-  ).toBeCloseTo(fill ** 1.5, 9);
+    strength(filled).worst.deflectionMm! / strength({ ...arm, layers: 'along' }).worst.deflectionMm!,
+  ).toBeCloseTo(1 / kept, 9);
+  // a core that walls fill is solid
+  expect(strength({ ...filled, perimeters: 8 }).worst.breaksAtN).toBeCloseTo(base, 9);
 });
 
 test('flanges along a plate bend it as the channel that it becomes', () => {
@@ -94,7 +98,7 @@ test('flanges along a plate bend it as the channel that it becomes', () => {
   });
   if (!('section' in found)) throw new Error(found.join());
   expect(found.upright).toBe('y');
-  expect(found.coreOf(0.5)).toBeCloseTo((59 * 2 + 2 * 1 * 6) / (60 * 3 + 2 * 2 * 7), 12);
+  expect(found.coreOf(0.5)).toEqual({ shape: 'channel', widthMm: 9, heightMm: 59, webMm: 2, flangeMm: 1 });
   const plate = { ...arm, layers: 'along' as const, shape: { ...arm.shape!, widthMm: 60, heightMm: 3 } };
   const flanged = {
     ...plate,
@@ -112,10 +116,11 @@ test('a tube is as solid as its wall', () => {
   const found = sectionOfShape({ as: 'column', profile: 'tube', heightMm: 12, wallMm: 3 });
   if (!('section' in found)) throw new Error(found.join());
   expect(found.section).toEqual({ shape: 'tube', diameterMm: 12, boreMm: 6 });
-  expect(fillOf({ perimeters: 2, lineMm: 0.5, infill: 0.5 }, found.coreOf)).toBeCloseTo(
-    1 - (1 / 3) * 0.5,
-    12,
-  );
+  // lines of 0.5 mm leave a core between radii of 4 and 5 mm in a wall from 3 to 6 mm
+  const lost = 1 - 0.5 ** 1.5;
+  const kept = keptOf({ perimeters: 2, lineMm: 0.5, infill: 0.5 }, found);
+  expect(kept.upright).toBeCloseTo(1 - (lost * (5 ** 4 - 4 ** 4)) / (6 ** 4 - 3 ** 4), 12);
+  expect(kept.area).toBeCloseTo(1 - (lost * (5 ** 2 - 4 ** 2)) / (6 ** 2 - 3 ** 2), 12);
   expect(sectionOfShape({ as: 'column', profile: 'tube', heightMm: 12, wallMm: 6 })).toEqual([
     'wallMm:tooThick',
   ]);

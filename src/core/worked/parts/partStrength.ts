@@ -8,13 +8,14 @@ import { derate } from '../../physics/strength/allowable';
 import { type BeamInput, beamStresses } from '../../physics/strength/beam';
 import { bossCheck } from '../../physics/strength/boss';
 import { casesOfBuild } from './casesOfBuild';
+import { printedBar } from '../../physics/strength/printedBar';
 import { columnCheck } from '../../physics/strength/column';
 import { filletFactor } from '../../physics/strength/fillet';
 import { CASE_NEEDS, forceOf } from './forceOnPart';
 import type { BreakMode, PartWorking } from './partWorking';
 import type { LoadCasesResult } from '../../physics/strength/loadCases';
 import { hasLayers, strengthOf } from './materialOfBuild';
-import { fillOf, sectionOfShape } from './partSection';
+import { keptOf, sectionOfShape, USUAL_LINE_MM } from './partSection';
 import { shapeMark, solidIsCurrent } from './solidOfPart';
 
 /** A load on a part and what it leaves. */
@@ -203,7 +204,7 @@ function asBeam(part: Part, load: PartLoad, base: Base): Assembled<LoadedPart> {
   if (!('section' in section) || missing.length > 0) return { ok: false, missing };
   const upright = (load.bends ?? 'upright') === 'upright';
   const about = upright ? section.upright : section.upright === 'x' ? 'y' : 'x';
-  const fill = fillOf(part, section.coreOf);
+  const kept = keptOf(part, section);
   const beam: BeamInput = {
     support,
     lengthMm: lengthMm!,
@@ -212,7 +213,6 @@ function asBeam(part: Part, load: PartLoad, base: Base): Assembled<LoadedPart> {
     bendingAbout: about,
     material: strengthOf(part.material!),
     layers: layers!,
-    fill,
     ...warm(part),
   };
   const found = beamStresses(beam);
@@ -222,23 +222,29 @@ function asBeam(part: Part, load: PartLoad, base: Base): Assembled<LoadedPart> {
     rootMm === undefined || filletMm === undefined || bar === undefined
       ? 1
       : filletFactor(bar, rootMm, filletMm);
+  const stiffness = upright ? kept.upright : kept.sideways;
+  const inside = part.shape!.profile === 'plate' ? plateOf(part, beam, found, upright) : undefined;
+  const shearStressMpa = inside ? inside.shearMpa : found.shearStressMpa / kept.area;
+  const shearAllowableMpa = inside ? inside.shearMpa * inside.byShear : found.shearAllowableMpa;
   const [byBending, byShear] = [
-    found.allowableMpa / found.stressMpa / raised,
-    found.shearAllowableMpa / found.shearStressMpa,
+    ((found.allowableMpa / found.stressMpa) * stiffness) / raised,
+    inside ? inside.byShear : found.shearAllowableMpa / shearStressMpa,
   ];
   const bending = byBending <= byShear;
   const margin = Math.min(NOT_LOADED, byBending, byShear);
   const layered = hasLayers(part.material!);
+  // a plate's section is a layer where they lie across, so it shears between them either way
+  const shearedBetween = layers === 'along' || inside !== undefined;
   return {
     ok: true,
     value: {
       ...base,
       margin,
       breaksAtN: base.forceN * margin,
-      between: layered && (bending ? layers === 'across' : layers === 'along'),
+      between: layered && (bending ? layers === 'across' : shearedBetween),
       mode: bending ? (layers === 'across' && layered ? 'bentAcross' : 'bent') : 'sheared',
-      deflectionMm: found.deflectionMm,
-      ...(upright ? { upright: { beam, raised } } : {}),
+      deflectionMm: found.deflectionMm / stiffness,
+      ...(upright ? { upright: { beam, raised: raised / stiffness } } : {}),
       depth: 'beam',
       working: {
         as: 'beam',
@@ -247,17 +253,46 @@ function asBeam(part: Part, load: PartLoad, base: Base): Assembled<LoadedPart> {
         lengthMm: lengthMm!,
         momentNm: found.momentNmm / 1000,
         bending,
-        stressMpa: bending ? found.stressMpa : found.shearStressMpa,
+        stressMpa: bending ? found.stressMpa / stiffness : shearStressMpa,
         ...(raised > 1 ? { root: { rootMm: rootMm!, filletMm: filletMm!, raised } } : {}),
         ...(layered ? { layers: layers! } : {}),
-        fill,
+        kept: bending ? stiffness : kept.area,
         ...(part.temperatureC === undefined
           ? {}
           : { warmShare: derate(strengthOf(part.material!), part.temperatureC) }),
-        allowableMpa: bending ? found.allowableMpa : found.shearAllowableMpa,
+        allowableMpa: bending ? found.allowableMpa : shearAllowableMpa,
       },
     },
   };
+}
+
+/** Shear of a plate by its walls and core, with perimeters all round it, MPa, and what it leaves. */
+function plateOf(
+  { perimeters, lineMm = USUAL_LINE_MM, infill = 1, shape }: Part,
+  beam: BeamInput,
+  { shearN }: { shearN: number },
+  upright: boolean,
+): { shearMpa: number; byShear: number } {
+  const { widthMm, heightMm } = shape!;
+  const walls = perimeters === undefined || infill >= 1 ? Math.max(widthMm!, heightMm!) / lineMm : perimeters;
+  const found = printedBar({
+    widthMm: widthMm!,
+    heightMm: heightMm!,
+    // walls as thick on every side, whichever way it lies
+    settings: {
+      lineWidthMm: lineMm,
+      layerMm: lineMm,
+      perimeters: walls,
+      topBottomLayers: walls,
+      infillPct: 100 * infill,
+    },
+    layers: beam.layers,
+    material: beam.material,
+    ...(beam.temperatureC === undefined ? {} : { temperatureC: beam.temperatureC }),
+    load: upright ? { shearYN: shearN } : { shearXN: shearN },
+  });
+  const { shellShear = NOT_LOADED, coreShear = NOT_LOADED } = found.margins;
+  return { shearMpa: found.shellShearMpa, byShear: Math.min(shellShear, coreShear) };
 }
 
 const warm = ({ temperatureC }: Part) => (temperatureC === undefined ? {} : { temperatureC });
@@ -278,15 +313,16 @@ function asColumn(part: Part, base: Base): Assembled<LoadedPart> {
     ends,
     layers: layers!,
     forceN: base.forceN,
-    fill: fillOf(part, section.coreOf),
     ...warm(part),
   });
+  const kept = keptOf(part, section);
+  const left = found.mode === 'Euler' ? Math.min(kept.upright, kept.sideways) : kept.area;
   return {
     ok: true,
     value: {
       ...base,
-      margin: found.margin,
-      breaksAtN: found.bucklingN,
+      margin: Math.min(NOT_LOADED, found.margin * left),
+      breaksAtN: found.bucklingN * left,
       between: false,
       mode: found.mode === 'Euler' ? 'buckled' : 'crushed',
       depth: 'column',
@@ -295,7 +331,7 @@ function asColumn(part: Part, base: Base): Assembled<LoadedPart> {
         lengthMm: lengthMm!,
         ends,
         formula: found.mode,
-        bucklingN: found.bucklingN,
+        bucklingN: found.bucklingN * left,
       },
     },
   };

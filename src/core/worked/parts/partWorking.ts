@@ -41,7 +41,8 @@ export type PartWorking = Corners &
         stressMpa: number;
         root?: { rootMm: number; filletMm: number; raised: number };
         layers?: 'along' | 'across';
-        fill: number;
+        /** Share of a solid section that walls and core keep. */
+        kept: number;
         /** What warmth leaves of the strength. */
         warmShare?: number;
         allowableMpa: number;

@@ -169,6 +169,7 @@ describe('heat of a build', () => {
       'gears.wear',
       'joint.pinion',
       'power.controller',
+      'suspension.landing',
     ]);
     expect(statesOn(car, grass).find(({ id }) => id === 'drive.heat')).toMatchObject({
       state: 'unknown',
