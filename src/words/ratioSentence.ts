@@ -7,7 +7,7 @@ import { say } from './findings';
 /** What else a ratio that meets the speed may miss. */
 const ALSO = {
   late: ' It is late over the wished distance.',
-  empty: ' The pack is empty before the wished minutes are over.',
+  empty: ' The charge is used before the wished minutes are over.',
 } as const;
 
 /** The answer of the ratio page: the same decision as its check. */

@@ -115,7 +115,7 @@ test('springs are chosen by sag, the steering turns a circle, and a joint is tic
 }) => {
   await started(page, 'Springs', 'Unequal wishbones');
   await page.getByRole('button', { name: /^Ride and landing/ }).click();
-  await field(page, 'Rate').fill('0.2');
+  await page.getByRole('textbox', { name: 'Rate', exact: true }).fill('0.2');
   await field(page, 'Lands from').fill('0.1');
   await expect(page.locator('h1.answer')).toHaveText(/rests on its bump stop/);
   await page.getByRole('button', { name: /^Take: By the sag aimed at/ }).click();

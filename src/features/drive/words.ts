@@ -2,7 +2,7 @@ import type { End } from '@/core/physics/heat/enduranceDefinition';
 
 /** What ended the pack, as it stands over the chart. */
 export const END_NAMES: Readonly<Record<End, string>> = {
-  battery: 'pack empty',
+  battery: 'charge used',
   winding: 'winding too hot',
   case: 'case too hot',
   time: 'still going',
@@ -10,7 +10,7 @@ export const END_NAMES: Readonly<Record<End, string>> = {
 };
 /** After "runs 31 min": */
 export const END_CLAUSES: Readonly<Record<End, string>> = {
-  battery: 'until the pack is empty',
+  battery: 'until its charge is used',
   winding: 'until the winding is too hot',
   case: 'until the motor case is too hot for what holds it',
   time: 'and the pack is still not empty',

@@ -1,9 +1,9 @@
 import type { Sentences } from '../write';
 
 const ENDED = {
-  battery: 'the pack is down to its cut-off',
-  winding: 'the winding is at its limit before the pack is empty',
-  case: 'the motor case is too hot before the pack is empty',
+  battery: 'its charge is used',
+  winding: 'the winding is at its limit before the charge is used',
+  case: 'the motor case is too hot before the charge is used',
   time: 'the pack is not empty even then',
   stalled: 'it no longer gets under way',
 } as const;

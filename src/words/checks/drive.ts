@@ -55,7 +55,7 @@ export const DRIVE_SENTENCES: Sentences<'drive'> = {
       case 'tooLittleMotor':
         return `Too little motor: at ${share} of its no-load speed neither a longer nor a shorter gear is faster.`;
       case 'hot':
-        return `The wish is met, but the motor is too hot before the pack is empty; a ${way!} gear is cooler.`;
+        return `The wish is met, but the motor is too hot before the charge is used; a ${way!} gear is cooler.`;
       case 'hotAnyGear':
         return 'The wish is met; that the motor gets too hot is no matter of the gear.';
       case 'nearEnd':

@@ -1,5 +1,5 @@
 import Joi from 'joi';
-import { finite, identifier, notNegative } from '../../base/schema/fields';
+import { identifier, notNegative } from '../../base/schema/fields';
 import { positive } from '../fields/physical';
 import { cornerFields } from '../../physics/corner/sweep.schema';
 import { aidsSchema } from './aids.schema';

@@ -122,7 +122,8 @@ function HeatAnswer({
         <span data-testid="minutes">{minutes(heat)}</span>
       </Figure>{' '}
       on {surface.toLowerCase()} {END_CLAUSES[pack.endedBy]}
-      {wish === undefined ? '' : `, the wish is ${formatText(wish, 'minutes', reader)}`}
+      {wish === undefined ? '' : `, the wish is ${formatText(wish, 'minutes', reader)}`}, at a mean of{' '}
+      <span data-testid="mean-speed">{formatText(pack.meanSpeedMps ?? 0, 'speedMps', reader)}</span>
       {ghost ? (
         <span className="quiet">
           {' '}
