@@ -33,12 +33,15 @@ export const ExplorerResults = memo(function ExplorerResults({ rows, outdated }:
   const { reader } = useReader();
   const [chosen, setShown] = useState<Shown>();
   const [measure, setMeasure] = useState<Measure>('timeToDistanceS');
-  const [marked, setMarked] = useState<{
-    rows: readonly NamedRow[];
-    hovered?: number;
-    pinned: readonly number[];
-  }>({ rows, pinned: [] });
-  const { hovered, pinned } = marked.rows === rows ? marked : { hovered: undefined, pinned: [] };
+  const [hovered, setHovered] = useState<number>();
+  const [pinned, setPinned] = useState<readonly number[]>([]);
+  const [marked, setMarked] = useState(rows);
+  // marks are places in the rows of one sweep
+  if (marked !== rows) {
+    setMarked(rows);
+    setHovered(undefined);
+    setPinned([]);
+  }
   const start = useMemo(
     () => startingRow(rows, document.drive.motor?.libraryId, document.power.battery?.libraryId),
     [rows, document.drive.motor?.libraryId, document.power.battery?.libraryId],
@@ -49,22 +52,10 @@ export const ExplorerResults = memo(function ExplorerResults({ rows, outdated }:
     [rows, shown],
   );
 
-  const onHover = useCallback(
-    (id: number) => setMarked((now) => ({ rows, hovered: id, pinned: now.rows === rows ? now.pinned : [] })),
-    [rows],
-  );
-  const onPin = useCallback(
-    (id: number) =>
-      setMarked((now) => {
-        const before = now.rows === rows ? now.pinned : [];
-        return {
-          rows,
-          hovered: id,
-          pinned: before.includes(id) ? before.filter((one) => one !== id) : [...before, id],
-        };
-      }),
-    [rows],
-  );
+  const onPin = useCallback((id: number) => {
+    setHovered(id);
+    setPinned((before) => (before.includes(id) ? before.filter((one) => one !== id) : [...before, id]));
+  }, []);
   const patchOf = useCallback((row: SweepRow) => takeRow(document, row, library), [document, library]);
   const onTake = useCallback((row: NamedRow) => edit(patchOf(row)), [edit, patchOf]);
   const compare = (row: NamedRow) =>
@@ -80,7 +71,7 @@ export const ExplorerResults = memo(function ExplorerResults({ rows, outdated }:
           measure={measure}
           onMeasure={setMeasure}
           hovered={current?.id}
-          onHover={onHover}
+          onHover={setHovered}
           document={document}
         />
         <ExplorerRun
@@ -98,7 +89,7 @@ export const ExplorerResults = memo(function ExplorerResults({ rows, outdated }:
         closed={closed}
         onTake={onTake}
         onUnpin={onPin}
-        onHover={onHover}
+        onHover={setHovered}
       />
       <div className="row" style={{ margin: '10px 0 6px' }}>
         <div className="seg" role="group" aria-label="Which combinations">
@@ -117,7 +108,7 @@ export const ExplorerResults = memo(function ExplorerResults({ rows, outdated }:
         rows={visible}
         pinned={pinned}
         closed={closed}
-        onHover={onHover}
+        onHover={setHovered}
         onTake={onTake}
         onPin={onPin}
       />
