@@ -60,7 +60,7 @@ it('refuses a limit below the air, an empty range, and too many combinations, ea
     }),
   ).toMatchObject({
     status: 422,
-    path: 'thermal.caseLimitC',
+    path: 'thermal.ambientC',
     remedy: expect.stringContaining('above the temperature of the air'),
   });
   const { motor, battery } = run;

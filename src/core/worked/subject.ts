@@ -75,9 +75,10 @@ function drivenOrRefused(input: PackOfBuild): Assembled<WholePack> {
     return { ok: true, value: wholePack(input) };
   } catch (error) {
     if (!(error instanceof CalcError)) throw error;
+    const { caseLimitC = Infinity } = input.thermal;
     return {
       ok: false,
-      missing: [`drive.heat.${error.path === 'thermal.caseLimitC' ? 'pinionJoint' : 'ambientC'}:underLimit`],
+      missing: [`drive.heat.${caseLimitC <= input.thermal.ambientC ? 'pinionJoint' : 'ambientC'}:underLimit`],
     };
   }
 }

@@ -13,7 +13,7 @@ import {
 } from '../../base/vec3';
 import type { Corner, DamperPoints, PointName, RockerPoints } from './corner';
 import { angleOf, heldHinge } from './hinge';
-import type { Pose } from './linkage';
+import type { Linkage, Pose } from './linkage';
 
 const DEG = 180 / Math.PI;
 
@@ -99,6 +99,19 @@ export function rockerOf({ rocker }: Corner): ((pose: Pose) => RockerPose | unde
       damper: [carry(turned, rocker.damperRocker), rocker.damperChassis],
       pivot: rocker.pivot,
     };
+  };
+}
+
+/** The same corner, which has no pose where its pushrod does not reach the rocker. */
+export function reaching(linkage: Linkage): Linkage {
+  const rocker = rockerOf(linkage.corner);
+  if (!rocker) return linkage;
+  return {
+    ...linkage,
+    pose: (angle, rackMm) => {
+      const pose = linkage.pose(angle, rackMm);
+      return pose && rocker(pose) ? pose : undefined;
+    },
   };
 }
 

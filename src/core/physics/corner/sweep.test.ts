@@ -207,6 +207,44 @@ describe('suspension.sweep', () => {
     expect(left!).toBeLessThan(0);
   });
 
+  it('ends where parallel arms stand upright, at their length, up and down, and folds over no further', () => {
+    // 60 mm long: the linkage is flat there, and beyond the wheel could only turn over
+    const { stations, findings } = sweep({ ...flat, travelMm: [-65, -61, -59.9, 59.9, 61, 65] });
+    expect(stations.map(({ travelMm }) => travelMm)).toEqual([-59.9, 59.9]);
+    // an upright on parallel arms never leans
+    for (const { camberDeg } of stations) expect(camberDeg).toBeCloseTo(0, 6);
+    const stops = findings.filter(({ about }) => about === 'travelMm');
+    expect(stops.map(({ travelMm }) => Math.abs(travelMm!))).toEqual(
+      [60, 60, 60, 60].map((mm) => expect.closeTo(mm, 1)),
+    );
+  });
+
+  it('ends where a pushrod stands in line with its rocker, by their lengths', () => {
+    // the rod from 40 mm out on an arm about (30, 25); the rocker’s arm of 20 mm about (10, 85)
+    const rocker = {
+      pivot: [0, 10, 85] as Vec3,
+      axis: [1, 0, 0] as Vec3,
+      pushrodArm: [0, 70, 25] as Vec3,
+      pushrodArmOn: 'lower' as const,
+      pushrodRocker: [0, 30, 85] as Vec3,
+      damperRocker: [0, 10, 105] as Vec3,
+      damperChassis: [0, -30, 105] as Vec3,
+    };
+    const corner = { ...flat, rocker };
+    const { stations, findings } = sweep({ ...corner, travelMm: { from: -50, to: 0, step: 1 } });
+    const stops = findings.filter(({ about }) => about === 'travelMm');
+    const last = stops[0]!.travelMm!;
+    for (const { travelMm } of stops) expect(travelMm).toBe(last);
+    const lowest = Math.min(...stations.map(({ travelMm }) => travelMm));
+    expect(lowest - last).toBeLessThan(1);
+    expect(lowest).toBeGreaterThan(-50);
+    // there the rod’s end is as far from the pivot as rod and rocker arm together
+    const near = sweep({ ...corner, travelMm: [last + 0.01] }).stations[0]!;
+    const angle = Math.asin((near.points.lowerOuter![2] - 25) / 60);
+    const end = [30 + 40 * Math.cos(angle), 25 + 40 * Math.sin(angle)] as const;
+    expect(Math.hypot(end[0] - 10, end[1] - 85) / (Math.hypot(40, 60) + 20)).toBeCloseTo(1, 2);
+  });
+
   it('has the damper’s motion ratio of its own lengths, through a rocker too', () => {
     const damper = { inner: [0, 35, 80] as Vec3, outer: [0, 70, 24] as Vec3, on: 'lower' as const };
     const lengthAt = (travelMm: number, more: Partial<WishboneCorner>) =>

@@ -14,6 +14,7 @@ import {
   type SteeringReading,
   steeringOf,
   wheelOf,
+  reaching,
 } from './readings';
 import { type Aside, aside, atRest, march, type Reached, slopeOf } from './travel';
 
@@ -66,7 +67,7 @@ const GROUND_OFF_MM = 0.5;
  */
 export function suspensionSweep(input: SweepInput): SuspensionSweepResult {
   refuseHalfSteered(input);
-  const linkage = linkageOf(input);
+  const linkage = reaching(linkageOf(input));
   const read = reader(linkage);
   const rest = atRest(linkage);
   const travels = travelsOf(input.travelMm);

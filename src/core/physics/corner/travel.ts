@@ -1,11 +1,12 @@
-import { carry } from '../../base/vec3';
+import { carry, lengthOf, scale, subtract, turn, type Vec3 } from '../../base/vec3';
 import type { Linkage, Pose } from './linkage';
 
-/** A pose that was reached from rest, with how fast the wheel rises with the arm, mm/rad. */
+/** A pose that was reached from rest, with how fast the wheel rises with the arm, mm/rad, and how its upright leans with it. */
 export interface Reached {
   pose: Pose;
   travelMm: number;
   slope: number;
+  lean: Vec3;
 }
 
 const CLOSE_MM = 1e-10;
@@ -19,14 +20,26 @@ const ASIDE_RAD = 1e-6;
 const travelAt = (linkage: Linkage, pose: Pose) =>
   carry(pose.upright, linkage.corner.wheelCentre)[2] - linkage.corner.wheelCentre[2];
 
-function slopeAt(linkage: Linkage, angle: number, rackMm: number): number | undefined {
+const UPRIGHT: Vec3 = [0, 0, 1];
+
+/** Slope and lean at an arm angle; undefined where one side of it does not exist. */
+function ratesAt(
+  linkage: Linkage,
+  angle: number,
+  rackMm: number,
+): Pick<Reached, 'slope' | 'lean'> | undefined {
   const [up, down] = [linkage.pose(angle + ASIDE_RAD, rackMm), linkage.pose(angle - ASIDE_RAD, rackMm)];
-  return up && down ? (travelAt(linkage, up) - travelAt(linkage, down)) / (2 * ASIDE_RAD) : undefined;
+  if (!up || !down) return undefined;
+  const way = 2 * ASIDE_RAD;
+  return {
+    slope: (travelAt(linkage, up) - travelAt(linkage, down)) / way,
+    lean: scale(subtract(turn(up.upright, UPRIGHT), turn(down.upright, UPRIGHT)), 1 / way),
+  };
 }
 
 /** At rest. */
 export function atRest(linkage: Linkage): Reached {
-  return { pose: linkage.pose(0, 0)!, travelMm: 0, slope: slopeAt(linkage, 0, 0)! };
+  return { pose: linkage.pose(0, 0)!, travelMm: 0, ...ratesAt(linkage, 0, 0)! };
 }
 
 /** Change of the angle from which two tries tell the slope, rad. */
@@ -44,11 +57,22 @@ function near(linkage: Linkage, from: Reached, travelMm: number, rackMm: number)
     if (before && Math.abs(angle - before.angle) > TELLING_RAD)
       slope = (off - before.off) / (angle - before.angle);
     if (slope * from.slope <= 0) return undefined;
-    if (Math.abs(off) < CLOSE_MM) return { pose, travelMm, slope };
+    if (Math.abs(off) < CLOSE_MM) return steadily(linkage, from, pose, travelMm);
     before = { angle, off };
     angle -= off / slope;
   }
   return undefined;
+}
+
+/** A lean that changes more between two neighbours, by itself and over the one before, belongs to another assembly. */
+const MOST_CHANGE = 0.5;
+
+/** The pose where the upright leans on as it did before: links in line let a linkage fold over, which is no travel. */
+function steadily(linkage: Linkage, from: Reached, pose: Pose, travelMm: number): Reached | undefined {
+  const rates = ratesAt(linkage, pose.angle, pose.rackMm);
+  if (!rates || rates.slope * from.slope <= 0) return undefined;
+  const change = lengthOf(subtract(rates.lean, from.lean));
+  return change < MOST_CHANGE * (1 + lengthOf(from.lean)) ? { pose, travelMm, ...rates } : undefined;
 }
 
 export type March =

@@ -331,9 +331,9 @@ describe('drive.endurance', () => {
       }
       return 'accepted';
     };
-    expect(refused({ windingLimitC: 20 })).toBe('thermal.windingLimitC');
-    expect(refused({ caseLimitC: 15 })).toBe('thermal.caseLimitC');
-    expect(refused({ ambientC: 140, windingLimitC: undefined })).toBe('thermal.windingLimitC');
+    expect(refused({ windingLimitC: 20 })).toBe('thermal.ambientC');
+    expect(refused({ caseLimitC: 15 })).toBe('thermal.ambientC');
+    expect(refused({ ambientC: 140, windingLimitC: undefined })).toBe('thermal.ambientC');
     expect(refused({ coolingPerMps: -0.1 })).toBe('thermal.coolingPerMps');
     expect(refused({ fan: 1 })).toBe('thermal.fan');
     expect(() => parse(driveEnduranceSchema, { ...base, cycle: { cruiseMps: '6', cruiseS: 1 } })).toThrow(

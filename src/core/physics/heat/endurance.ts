@@ -13,7 +13,7 @@ import { type ThermalDefinition, USUAL_WINDING_LIMIT_C } from './thermal';
  * has had enough.
  *
  * @returns times in s, temperatures in °C, distance in m, energy in Wh, charge in mAh
- * @throws CalcError at `thermal.windingLimitC` or `thermal.caseLimitC` for a limit that the air already reaches
+ * @throws CalcError at `thermal.ambientC` for a limit that the air already reaches
  * @see Incropera, Fundamentals of Heat and Mass Transfer, ch. 5 (lumped capacitance); the DC-motor equations of any drives text
  */
 export function driveEndurance(input: EnduranceInput): EnduranceResult {
@@ -141,13 +141,11 @@ export function refuseColdLimits({
   windingLimitC = USUAL_WINDING_LIMIT_C,
   caseLimitC,
 }: ThermalDefinition): void {
-  const refuse = (field: string, limitC: number) => {
+  const reached = [windingLimitC, caseLimitC].find((limit) => limit !== undefined && limit <= ambientC);
+  if (reached !== undefined)
     throw new CalcError(
-      `thermal.${field}`,
-      `${limitC} °C is at or below the air, ${ambientC} °C`,
-      'give a limit above the temperature of the air',
+      'thermal.ambientC',
+      `${ambientC} °C is at or over a limit, ${reached} °C`,
+      'give limits above the temperature of the air',
     );
-  };
-  if (windingLimitC <= ambientC) refuse('windingLimitC', windingLimitC);
-  if (caseLimitC !== undefined && caseLimitC <= ambientC) refuse('caseLimitC', caseLimitC);
 }

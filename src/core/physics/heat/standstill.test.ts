@@ -144,7 +144,7 @@ describe('a motor that is held', () => {
 
   it('refuses limits that the air reaches and throttles beyond full', () => {
     expect(() => driveStandstill({ ...car, thermal: { ...thermal, caseLimitC: 20 } })).toThrow(
-      expect.objectContaining({ path: 'thermal.caseLimitC' }),
+      expect.objectContaining({ path: 'thermal.ambientC' }),
     );
     expect(() => parse(driveStandstillSchema, { ...car, throttles: [0.5, 1.2] })).toThrow(
       expect.objectContaining({ path: 'throttles.1' }),

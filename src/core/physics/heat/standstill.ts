@@ -49,7 +49,7 @@ const LONGEST_S = 36_000;
  *
  * A brushless motor that stands carries the current in two of three phases: its hottest winding can heat half as much again.
  *
- * @throws CalcError at `thermal.windingLimitC` or `thermal.caseLimitC` if it is at or below the air
+ * @throws CalcError at `thermal.ambientC` where a limit is at or below the air
  * @see Gillespie, ch. 2; Incropera, Fundamentals of Heat and Mass Transfer, ch. 5 (lumped capacity)
  */
 export function driveStandstill(input: StandstillInput): StandstillResult {

@@ -208,7 +208,7 @@ describe('drive.sweep', () => {
     expect(pathOf({ ratios: { from: 1, to: 2 } })).toBe('ratios.step: is missing');
     expect(pathOf({ ratios: [4, -1] })).toMatch(/^ratios\.1: must be greater than 0/);
     expect(pathOf({ motors: [motors[0], motors[0]] })).toMatch(/^motors\.1: /);
-    expect(pathOf({ thermal: { ...thermal, windingLimitC: 25 } })).toMatch(/^thermal\.windingLimitC: /);
+    expect(pathOf({ thermal: { ...thermal, windingLimitC: 25 } })).toMatch(/^thermal\.ambientC: /);
   });
 });
 
