@@ -43,7 +43,7 @@ export const cornerFields = {
     outer: point().required(),
     on: body().required(),
     closedLengthMm: positive(),
-  }),
+  }).when('rocker', { is: Joi.exist(), then: Joi.forbidden() }),
   rocker: Joi.object({
     pivot: point().required(),
     axis: point().required(),
@@ -53,7 +53,7 @@ export const cornerFields = {
     damperRocker: point().required(),
     damperChassis: point().required(),
     closedLengthMm: positive(),
-  }).when('damper', { is: Joi.exist(), then: Joi.forbidden() }),
+  }),
   jointLimitDeg: positive().max(180),
 };
 

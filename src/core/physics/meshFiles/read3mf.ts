@@ -1,5 +1,6 @@
 import { XMLParser } from 'fast-xml-parser';
 import { Unzip, UnzipInflate } from 'fflate';
+import { declaredSizes } from './archiveSizes';
 import { CalcError } from '../../base/errors';
 import { checkedTriangles, type Mesh, welded } from './mesh';
 import { refuseTooMany } from './tooMany';
@@ -55,17 +56,25 @@ export function read3mf(bytes: Uint8Array, path: string): Mesh {
   );
 }
 
-/** The model's XML, unpacked piece by piece so that a bomb stops at the limit. */
+const MODEL_FILE = /^\/?3D\/[^/]*\.model$/i;
+
+/** The model's XML, refused where the archive itself says that it is too large, and unpacked piece by piece so that a bomb stops at the limit. */
 function unpacked(bytes: Uint8Array, path: string): string {
   if (bytes[0] !== 0x50 || bytes[1] !== 0x4b)
     throw new CalcError(path, 'is no 3MF: it does not begin as an archive', 'export the part again');
   let total = 0;
-  let tooLarge = false;
+  let tooLarge = declaredSizes(bytes).some(
+    ({ name, bytes: size }) => MODEL_FILE.test(name) && size > MOST_BYTES,
+  );
   let whole = false;
   const parts: Uint8Array[] = [];
   try {
     const unzip = new Unzip((file) => {
-      if (!/^\/?3D\/[^/]*\.model$/i.test(file.name) || whole || tooLarge) return;
+      if (!MODEL_FILE.test(file.name) || whole || tooLarge) return;
+      if ((file.originalSize ?? 0) > MOST_BYTES) {
+        tooLarge = true;
+        return;
+      }
       file.ondata = (error, data, final) => {
         if (error) throw error;
         total += data.length;
