@@ -66,13 +66,15 @@ const line = [revision('a', 'A'), revision('b', 'B', 'a'), revision('c', 'C', 'b
 describe('whether a fix held', () => {
   it('counts the hours of the revision that carries it and of those that came from it, not of a branch beside', () => {
     const fixed = failure({ fix: 'thicker', fixRevisionId: 'b', hours: 1 });
-    const runs = [run('a', 60), run('b', 60), run('c', 90), run('d', 600)];
+    const runs = [run('a', 60), run('b', 60), run('c', 90), run('d', 6000)];
     expect(fixHeld(fixed, line, runs, [fixed])).toMatchObject({
       hours: 2.5,
       again: 0,
       words: expect.stringContaining('held 2.5 h with no failure'),
     });
-    expect(fixes.find(onRecord({ failures: [fixed], revisions: line, runs: runs }))).toMatchObject({
+    // one life of an hour is outlived at 90 % by nine hours, F(2, 2)
+    const long = [...runs, run('c', 6.6 * 60)];
+    expect(fixes.find(onRecord({ failures: [fixed], revisions: line, runs: long }))).toMatchObject({
       state: 'clear',
     });
     expect(
@@ -80,13 +82,18 @@ describe('whether a fix held', () => {
     ).toMatchObject({
       state: 'tight',
       value: 1,
-      finding: { facts: { held: { value: 1 }, of: { value: expect.closeTo(2.3026, 3) } } },
+      finding: { facts: { held: { value: 1 }, of: { value: expect.closeTo(9, 9) } } },
     });
     const again = failure({ id: 'g', revisionId: 'c' });
     expect(fixHeld(fixed, line, runs, [fixed, again])!.again).toBe(1);
     expect(fixes.find(onRecord({ failures: [fixed, again], revisions: line, runs: runs }))).toMatchObject({
       state: 'over',
     });
+    // what is no part of the build is known by its name
+    const stranger = { ...fixed, partId: undefined, partName: 'Shrink tube' };
+    const other = { ...again, partId: undefined, partName: ' shrink tube' };
+    expect(fixHeld(stranger, line, runs, [stranger, other])!.again).toBe(1);
+    expect(fixHeld(stranger, line, runs, [stranger, { ...other, partName: 'Tape' }])!.again).toBe(0);
     // another way of failing is another matter
     expect(fixHeld(fixed, line, runs, [fixed, { ...again, mode: 'crack' }])!.again).toBe(0);
   });

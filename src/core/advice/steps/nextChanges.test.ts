@@ -1,6 +1,7 @@
 import type { BuildDocument } from '../../car/document/document';
 import { applyPatch } from '../../base/patch';
 import type { FailureRecord, RevisionRecord, RunRecord } from '../../car/records/records';
+import { randomFrom } from '../../base/numeric/random';
 import { hoursToBelieve, lifeEstimate } from '../../physics/statistics/life';
 import { car } from '../../fixtures/car';
 import { liesMark } from '../../worked/print/lies';
@@ -215,9 +216,29 @@ describe('how many runs show it', () => {
     expect(proofOf('parts.arm')).toBe(FAMILIES.find(({ family }) => family === 'parts')!.provenBy);
   });
 
-  it('as many hours as the chi-square bound of a life without failures needs', () => {
-    expect(lifeEstimate({ exposureHours: hoursToBelieve(3), failures: 0 }).lowerHours).toBeCloseTo(3, 6);
+  it('as many hours as the test of two rates needs: table values of F at 90 %, and the bound of a known mean', () => {
+    // F(2, 2) = 9.00, F(2, 4) = 4.32, F(2, 20) = 2.59
+    expect(hoursToBelieve(3)).toBeCloseTo(27, 6);
+    expect(hoursToBelieve(6, 2) / 3).toBeCloseTo(4.32, 2);
+    expect(hoursToBelieve(30, 10) / 3).toBeCloseTo(2.59, 2);
+    const many = hoursToBelieve(3e6, 1e6);
+    expect(lifeEstimate({ exposureHours: many, failures: 0 }).lowerHours).toBeCloseTo(3, 4);
   });
+
+  it.each([1, 2, 4])(
+    'believes a fix that changes nothing in one case of ten, after %s lives: seeded, within three standard errors',
+    (lives) => {
+      const random = randomFrom(3117);
+      const life = () => -Math.log(1 - random());
+      const tries = 20_000;
+      let believed = 0;
+      for (let k = 0; k < tries; k++) {
+        const lived = Array.from({ length: lives }, life).reduce((a, b) => a + b);
+        if (life() > hoursToBelieve(lived, lives)) believed++;
+      }
+      expect(Math.abs(believed / tries - 0.1)).toBeLessThan(3 * Math.sqrt((0.1 * 0.9) / tries));
+    },
+  );
 
   it('pools the spread of attempts within runs, by hand', () => {
     // 10, 5 m/s and 4, 2 m/s: sample variances 12.5 and 2, a degree of freedom each; the gap between the runs does not count

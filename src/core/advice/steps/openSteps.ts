@@ -369,7 +369,7 @@ function fixesToProve({ failures, revisions, runs, revisionId }: BuildOnRecord):
   const young = failures.flatMap((failure) => {
     const held = fixHeld(failure, revisions, runs, failures, revisionId);
     const asked =
-      failure.hours === undefined || failure.hours === 0 ? undefined : hoursToBelieve(failure.hours);
+      held && held.lived.failures > 0 ? hoursToBelieve(held.lived.hours, held.lived.failures) : undefined;
     return held && !held.lost && held.again === 0 && asked !== undefined && held.hours < asked
       ? [{ failure, held, left: asked - held.hours }]
       : [];
@@ -384,14 +384,14 @@ function fixesToProve({ failures, revisions, runs, revisionId }: BuildOnRecord):
       title: finding('step.driveOn', { more: measure(most.left, 'hours', 2) }),
       why: [
         finding('step.fixesYoung', { parts: young.map(({ failure }) => failure.partName) }),
-        lifeToBelieve(most.failure.hours!),
+        lifeToBelieve(most.held.lived),
       ],
       cost: { benchMinutes: most.left * 60 },
       relief: RELIEF.young * young.length,
       trial: {
         run: 'terrain',
         how: 'driveAsMeant',
-        enough: lifeToBelieve(most.failure.hours!),
+        enough: lifeToBelieve(most.held.lived),
       },
     }),
   ];

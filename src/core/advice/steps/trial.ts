@@ -98,8 +98,8 @@ function spreadOf(
 }
 
 /** How long a fix must last to be believed, after what it mends had lasted so many hours. */
-export const lifeToBelieve = (livedHours: number): Finding =>
+export const lifeToBelieve = ({ hours, failures }: { hours: number; failures: number }): Finding =>
   finding('trial.life', {
-    lived: measure(livedHours, 'hours', 2),
-    needed: measure(hoursToBelieve(livedHours), 'hours', 2),
+    lived: measure(hours / failures, 'hours', 2),
+    needed: measure(hoursToBelieve(hours, failures), 'hours', 2),
   });

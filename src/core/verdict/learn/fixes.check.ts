@@ -24,8 +24,15 @@ export const fixes = defineRecordCheck({
   find: ({ failures, revisions, runs }) => {
     const fixed = failures.flatMap((failure) => {
       const held = fixHeld(failure, revisions, runs, failures);
-      const { hours = 0, partName } = failure;
-      return held ? [{ partName, ...held, asked: hours === 0 ? UNKNOWN_H : hoursToBelieve(hours) }] : [];
+      if (!held) return [];
+      const { hours, failures: lives } = held.lived;
+      return [
+        {
+          partName: failure.partName,
+          ...held,
+          asked: lives === 0 ? UNKNOWN_H : hoursToBelieve(hours, lives),
+        },
+      ];
     });
     if (fixed.length === 0) return { missing: ['failures:fix'] };
     const names = (list: typeof fixed) => list.map(({ partName }) => partName);

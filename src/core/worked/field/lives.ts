@@ -114,6 +114,8 @@ export interface HeldFix {
   hours: number;
   /** How often it failed again in the same way. */
   again: number;
+  /** What it had lasted without the fix: hours of all its failures whose life is known, and how many they are. */
+  lived: { hours: number; failures: number };
   /** The revision that is looked from, the last where none is named, does not come from the one that carries it. */
   lost: boolean;
   words: string;
@@ -134,14 +136,11 @@ export function fixHeld(
     runs
       .filter(({ revisionId }) => carrying.has(revisionId))
       .reduce((sum, { drivenMinutes = 0 }) => sum + drivenMinutes, 0) / MIN_PER_H;
-  const again = failures.filter(
-    ({ id, revisionId, partId, mode }) =>
-      id !== failure.id &&
-      carrying.has(revisionId) &&
-      mode === failure.mode &&
-      partId !== undefined &&
-      partId === failure.partId,
-  ).length;
+  const alike = failures.filter((one) => isSameAilment(one, failure));
+  const again = alike.filter(({ id, revisionId }) => id !== failure.id && carrying.has(revisionId)).length;
+  const before = [failure, ...alike.filter(({ id }) => id !== failure.id)].filter(
+    ({ revisionId, hours: lived = 0 }) => !carrying.has(revisionId) && lived > 0,
+  );
   const last = revisions.find(({ id }) => id === seenFrom);
   const lost =
     !last || carrying.has(last.id)
@@ -150,10 +149,18 @@ export function fixHeld(
   return {
     hours,
     again,
+    lived: { hours: before.reduce((sum, { hours: own = 0 }) => sum + own, 0), failures: before.length },
     lost: lost !== '',
     words: `${hours > 0 ? lifeEstimate({ exposureHours: hours, failures: again }).words : 'not driven yet'}${lost}`,
   };
 }
+
+const nameOf = ({ partName }: FailureRecord) => partName.trim().toLowerCase();
+
+/** The same part, or what is no part of the build and has the same name, failed in the same way. */
+const isSameAilment = (a: FailureRecord, b: FailureRecord): boolean =>
+  a.mode === b.mode &&
+  (a.partId === undefined ? b.partId === undefined && nameOf(a) === nameOf(b) : a.partId === b.partId);
 
 /** A revision and all that came from it. */
 export function lineFrom(id: string, revisions: readonly RevisionRecord[]): ReadonlySet<string> {
