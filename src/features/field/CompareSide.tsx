@@ -1,7 +1,14 @@
 'use client';
 
 import { type ReactNode, useMemo, useState } from 'react';
-import { compareGroups, GROUPINGS, type Grouping, groupsOf, settingNames } from '@/core/advice/learn/groups';
+import {
+  compareGroups,
+  GROUPINGS,
+  type Grouping,
+  groupsOf,
+  type RunGroup,
+  settingNames,
+} from '@/core/advice/learn/groups';
 import { RUN_KIND_NAMES, TIMED_KINDS, type TimedKind } from '@/core/car/records/records';
 import { runsSummary } from '@/core/physics/statistics/runsSummary';
 import { formatNumber, formatText } from '@/core/base/units/formatQuantity';
@@ -53,7 +60,8 @@ export function CompareSide({ tabs }: { tabs: ReactNode }) {
   const groups = groupsOf(runs, revisions, now, by, setting ?? names[0]);
   const a = groups.find(({ id }) => id === chosen.a) ?? groups.at(-2);
   const b = groups.find(({ id }) => id === chosen.b) ?? groups.at(-1);
-  const found = a && b && a !== b ? compareGroups(a, b, now, by, reader) : undefined;
+  const counted = ({ values, means }: RunGroup) => (found?.unit === 'attempts' ? values : means).length;
+  const found = a && b && a !== b ? compareGroups(a, b, groups, now, by, reader) : undefined;
   const quantity = now === 'launch' ? 'timeS' : 'speedMps';
   const figure = (value: number, digits?: number) => formatText(value, quantity, reader, digits);
   const pick = (side: 'a' | 'b', label: string, id: string | undefined) => (
@@ -161,8 +169,8 @@ export function CompareSide({ tabs }: { tabs: ReactNode }) {
               {found.result.verdict === 'too few runs' ? (
                 <>
                   : {figure(Math.abs(found.result.difference), 2)}{' '}
-                  {found.result.difference > 0 ? 'more' : 'less'} than {a.label} so far, from{' '}
-                  {a.values.length} and {b.values.length} attempts
+                  {found.result.difference > 0 ? 'more' : 'less'} than {a.label} so far, from {counted(a)} and{' '}
+                  {counted(b)} {found.unit}
                 </>
               ) : (
                 <>
@@ -177,14 +185,16 @@ export function CompareSide({ tabs }: { tabs: ReactNode }) {
             (found.result.verdict === 'no difference shown' || found.result.verdict === 'too few runs') ? (
               <p style={{ marginTop: 4 }}>
                 To see so small a difference takes{' '}
-                <b>{formatNumber(found.result.runsNeeded, reader.locale, 3)} attempts on each side</b>; there
-                are {a.values.length} and {b.values.length}.
+                <b>
+                  {formatNumber(found.result.runsNeeded, reader.locale, 3)} {found.unit} on each side
+                </b>
+                ; there are {counted(a)} and {counted(b)}.
               </p>
             ) : null}
             <p className="quiet" style={{ fontSize: 13 }}>
               {found.result.p === undefined
                 ? ''
-                : `Welch’s t ${formatNumber(found.result.t!, reader.locale, 3)} with ${formatNumber(found.result.df!, reader.locale, 3)} degrees of freedom, p ${found.result.p < 1e-4 ? 'under 0.0001' : formatNumber(found.result.p, reader.locale, 2)}. `}
+                : `${found.unit === 'runs' ? 'Means of runs, their spread pooled: t' : 'Welch’s t'} ${formatNumber(found.result.t!, reader.locale, 3)} with ${formatNumber(found.result.df!, reader.locale, 3)} degrees of freedom, p ${found.result.p < 1e-4 ? 'under 0.0001' : formatNumber(found.result.p, reader.locale, 2)}. `}
               {found.result.notes.join(' ')}
             </p>
             <DotPlot

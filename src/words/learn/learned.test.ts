@@ -37,7 +37,12 @@ const failure: FailureRecord = {
   fixRevisionId: 'b',
   ledger: { lostMinutes: 90, verdict: { cause: 'faceTooNarrow', at: '2026-05-02T12:00:00.000Z' } },
 };
-const runs = [timed('a', [1.42, 1.43, 1.44]), timed('b', [1.24, 1.25, 1.26], { drivenMinutes: 120 })];
+const runs = [
+  timed('a', [1.42, 1.43, 1.44]),
+  timed('a', [1.425, 1.435]),
+  timed('b', [1.24, 1.25, 1.26], { drivenMinutes: 120 }),
+  timed('b', [1.245, 1.255]),
+];
 const record = { revisions: [a, b], runs, failures: [failure] };
 
 describe('what a revision taught', () => {

@@ -54,18 +54,16 @@ function whatItDid(revision: RevisionRecord, { revisions, runs }: Record, reader
     return `${title}: ${error === undefined ? formatText(mean, quantity, reader) : formatWithError(mean, error, quantity, reader)}${met}.`;
   });
   if (!parent) return measured;
-  const pair = groupsOf(runs, revisions, 'timedDistance', 'revision').filter(
-    ({ id }) => id === parent.id || id === revision.id,
-  );
-  const [a, b] = [pair.find(({ id }) => id === parent.id), pair.find(({ id }) => id === revision.id)];
+  const groups = groupsOf(runs, revisions, 'timedDistance', 'revision');
+  const [a, b] = [parent.id, revision.id].map((one) => groups.find(({ id }) => id === one));
   if (!a || !b) return measured;
-  const { result } = compareGroups(a, b, 'timedDistance', 'revision', reader);
+  const { result } = compareGroups(a, b, groups, 'timedDistance', 'revision', reader);
   const by = formatText(Math.abs(result.difference), 'speedMps', reader, 2);
   const verdict = {
     better: `${by} faster than ${parent.letter}, more than chance`,
     worse: `${by} slower than ${parent.letter}, more than chance`,
     'no difference shown': `no difference to ${parent.letter} that is more than chance`,
-    'too few runs': `too few attempts to hold against ${parent.letter}`,
+    'too few runs': `too few runs to hold against ${parent.letter}`,
   }[result.verdict];
   const things = thingsChanged(describeChanges(parent.document, revision.document, reader)).length;
   return [

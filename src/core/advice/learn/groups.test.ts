@@ -1,6 +1,7 @@
 import { applyPatch } from '../../base/patch';
 import { car } from '../../fixtures/car';
-import { band } from '../../verdict/field/band.check';
+import { band, worstOf } from '../../verdict/field/band.check';
+import { normalFrom } from '../../base/numeric/random';
 import { goal } from '../../verdict/field/goal.check';
 import { owed } from '../../verdict/field/owedRuns.check';
 import type { BuildOnRecord } from '../../verdict/engine/onRecord';
@@ -70,18 +71,33 @@ describe('groups of runs', () => {
     expect(groupsOf(runs, revisions, 'launch', 'revision')[0]!.values).toEqual([3]);
   });
 
-  it('are compared the way their kind counts: more speed is better, more time is not', () => {
-    const [a, b] = groupsOf(runs, revisions, 'timedDistance', 'revision');
-    expect(compareGroups(a!, b!, 'timedDistance', 'revision', reader).result.verdict).toBe('better');
+  it('are compared by runs the way their kind counts: more speed is better, more time is not', () => {
+    const again = [...runs, timed('a', [2.02, 2.06])];
+    const [a, b] = groupsOf(again, revisions, 'timedDistance', 'revision');
+    const speeds = compareGroups(a!, b!, [a!, b!], 'timedDistance', 'revision', reader);
+    expect(speeds).toMatchObject({ unit: 'runs', result: { verdict: 'better', df: 2 } });
     const launches = groupsOf(
-      [timed('a', [3, 3.05, 3.1], { kind: 'launch' }), timed('b', [2.5, 2.55, 2.6], { kind: 'launch' })],
+      [
+        timed('a', [3, 3.05, 3.1], { kind: 'launch' }),
+        timed('a', [3.02], { kind: 'launch' }),
+        timed('b', [2.5, 2.55, 2.6], { kind: 'launch' }),
+        timed('b', [2.57], { kind: 'launch' }),
+      ],
       revisions,
       'launch',
       'revision',
     );
-    expect(compareGroups(launches[0]!, launches[1]!, 'launch', 'revision', reader).result.verdict).toBe(
-      'better',
-    );
+    expect(
+      compareGroups(launches[0]!, launches[1]!, launches, 'launch', 'revision', reader).result.verdict,
+    ).toBe('better');
+  });
+
+  it('of one run each, or settings of one series, are compared by their attempts', () => {
+    const [one, other] = groupsOf(runs, revisions, 'timedDistance', 'run');
+    expect(compareGroups(one!, other!, [one!, other!], 'timedDistance', 'run', reader)).toMatchObject({
+      unit: 'attempts',
+      result: { verdict: 'better' },
+    });
   });
 
   it('name what was not alike before anything else', () => {
@@ -94,7 +110,7 @@ describe('groups of runs', () => {
       'timedDistance',
       'revision',
     );
-    const { unlike } = compareGroups(warm[0]!, warm[1]!, 'timedDistance', 'revision', reader);
+    const { unlike } = compareGroups(warm[0]!, warm[1]!, warm, 'timedDistance', 'revision', reader);
     expect(unlike.map((one) => one.replace(/\s/g, ' '))).toEqual([
       'surface: asphalt against gravel',
       'air: 8 °C against 25 °C',
@@ -113,7 +129,7 @@ describe('groups of runs', () => {
       'timedDistance',
       'tyre',
     );
-    expect(compareGroups(tyres[0]!, tyres[1]!, 'timedDistance', 'tyre', reader).unlike.join()).toMatch(
+    expect(compareGroups(tyres[0]!, tyres[1]!, tyres, 'timedDistance', 'tyre', reader).unlike.join()).toMatch(
       /1,600.*1,900/,
     );
   });
@@ -174,6 +190,24 @@ describe('the checks of the field', () => {
     expect(goalOn([timed('a', [2.45, 2.5, 2.55])])).toMatchObject({ state: 'tight' });
     expect(goalOn([timed('a', [3, 3.01, 2.99])])).toMatchObject({ state: 'over' });
     expect(goalOn([])).toEqual({ missing: ['runs:timed'] });
+    // 20 m in 2.42 s are 3 % over the wish: one run, of a car that differs by 2 % from day to day, proves nothing; three alike do
+    const day = (seconds: number) => timed('a', [seconds, seconds + 0.005, seconds - 0.005]);
+    expect(goalOn([day(2.42)])).toMatchObject({ state: 'tight' });
+    expect(goalOn([day(2.42), day(2.425), day(2.415)])).toMatchObject({ state: 'clear' });
+    // three that lie apart by 5 % do not
+    expect(goalOn([day(2.3), day(2.42), day(2.54)])).toMatchObject({ state: 'tight' });
+  });
+
+  it('judge the worst of many runs as the worst of many: Šidák by hand, and seeded', () => {
+    expect(worstOf(1, 0.0455)).toBeCloseTo(2, 2);
+    // 1 − (1 − 0.0455)^(1/7) = 0.00663 on two sides of the normal distribution
+    expect(worstOf(7, 0.0455)).toBeCloseTo(2.714, 2);
+    const normal = normalFrom(3117);
+    const tries = 20_000;
+    let called = 0;
+    for (let k = 0; k < tries; k++)
+      if (Math.max(...Array.from({ length: 7 }, () => Math.abs(normal()))) > worstOf(7, 0.0455)) called++;
+    expect(Math.abs(called / tries - 0.0455)).toBeLessThan(3 * Math.sqrt((0.0455 * 0.9545) / tries));
   });
 
   it('call out a run outside its band, and a wheel that turns the wrong way before all', () => {

@@ -9,6 +9,7 @@ import {
   type TimedKind,
   type TimedRun,
 } from '../../car/records/records';
+import { compareRuns } from '../../physics/statistics/compareRuns';
 import { runsCompare, type RunsCompareResult } from '../../physics/statistics/runsCompare';
 
 /** By what runs are put into groups. */
@@ -21,6 +22,8 @@ export interface RunGroup {
   runs: TimedRun[];
   /** Speed of every attempt, m/s; for a launch its time, s. */
   values: number[];
+  /** The same of every run. */
+  means: number[];
 }
 
 /** Timed runs of a kind in groups; a setting is one of those that the runs name. */
@@ -40,11 +43,17 @@ export function groupsOf(
       const values = attempts
         .filter((_, at) => !only || only(at))
         .map(({ timeS, speedMps }) => (kind === 'launch' ? timeS : speedMps));
-      const known = groups.get(key) ?? { id: key, label, runs: [], values: [] };
-      groups.set(key, { ...known, runs: [...known.runs, run], values: [...known.values, ...values] });
+      if (values.length === 0) continue;
+      const known = groups.get(key) ?? { id: key, label, runs: [], values: [], means: [] };
+      groups.set(key, {
+        ...known,
+        runs: [...known.runs, run],
+        values: [...known.values, ...values],
+        means: [...known.means, mean(values)],
+      });
     }
   }
-  return [...groups.values()].filter(({ values }) => values.length > 0);
+  return [...groups.values()];
 }
 
 interface Key {
@@ -106,21 +115,33 @@ export const settingNames = (runs: readonly RunRecord[]): string[] =>
   ].sort();
 
 export interface Comparison {
+  /** Attempts where both are of the same runs, which share their conditions; runs else. */
+  unit: 'attempts' | 'runs';
   result: RunsCompareResult;
   /** What was not alike, apart from what is compared. */
   unlike: string[];
 }
 
-/** Two groups compared, with what else was different between them. */
+const runIds = ({ runs }: RunGroup) => runs.map(({ id }) => id).join();
+
+/** Two of some groups compared, with what else was different between them. */
 export function compareGroups(
   a: RunGroup,
   b: RunGroup,
+  groups: readonly RunGroup[],
   kind: TimedKind,
   by: Grouping,
   reader: Reader,
 ): Comparison {
+  const better = kind === 'launch' ? 'lower' : 'higher';
+  // attempts of one series share its day; those of two runs that are held against each other have no other unit
+  const unit = by === 'run' || runIds(a) === runIds(b) ? 'attempts' : 'runs';
   return {
-    result: runsCompare({ a: a.values, b: b.values, better: kind === 'launch' ? 'lower' : 'higher' }),
+    unit,
+    result:
+      unit === 'attempts'
+        ? runsCompare({ a: a.values, b: b.values, better })
+        : compareRuns({ a: a.means, b: b.means, better, groups: groups.map(({ means }) => means) }),
     unlike: unlike(a, b, by, reader),
   };
 }

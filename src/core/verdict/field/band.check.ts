@@ -1,4 +1,5 @@
 import { finding } from '../../base/finding';
+import { studentBelow } from '../../base/numeric/statistics';
 import { type Measure, measure } from '../../base/measure';
 import type { Wheel } from '../../car/records/report';
 import { isTimed, type RunKind } from '../../car/records/records';
@@ -22,8 +23,18 @@ declare module '../../base/finding' {
   }
 }
 
-/** Joint standard deviations from which a run is outside its band, and far outside. */
-const [OUTSIDE, FAR_OUTSIDE] = [2, 3];
+/** Chance of a single run beyond two, and beyond three, joint standard deviations: outside its band, and far outside. */
+const [OUTSIDE, FAR_OUTSIDE] = [0.0455, 0.0027];
+/** So many degrees make Student's t the normal distribution. */
+const NORMAL = 1e6;
+
+/**
+ * Standard deviations that the worst of some runs passes with this chance where nothing is wrong: 2 of one run, 2.7 of seven.
+ *
+ * @see Šidák, Journal of the American Statistical Association 62 (1967)
+ */
+export const worstOf = (runs: number, chance: number): number =>
+  studentBelow(1 - (1 - (1 - chance) ** (1 / runs)) / 2, NORMAL);
 
 /** Runs whose measurement lies outside the band of their prediction. */
 export const band = defineRecordCheck({
@@ -42,10 +53,14 @@ export const band = defineRecordCheck({
     if (gaps.length === 0) return { missing: ['runs:predicted'] };
     const worst = gaps.reduce((a, b) => (Math.abs(b.sigmas) > Math.abs(a.sigmas) ? b : a));
     const far = Math.abs(worst.sigmas);
+    const [outside, farOutside] = [OUTSIDE, FAR_OUTSIDE].map((chance) => worstOf(gaps.length, chance)) as [
+      number,
+      number,
+    ];
     return {
       value: far,
-      limit: OUTSIDE,
-      state: far > FAR_OUTSIDE ? 'over' : far > OUTSIDE ? 'tight' : 'clear',
+      limit: outside,
+      state: far > farOutside ? 'over' : far > outside ? 'tight' : 'clear',
       finding: finding('field.band', {
         runs: gaps.length,
         kind: worst.run.kind,
@@ -53,7 +68,7 @@ export const band = defineRecordCheck({
         off: measure(Math.abs(worst.differencePct), 'percent', 2),
         slower: worst.differencePct < 0,
         sigmas: measure(far, 'coefficient', 2),
-        outside: far > OUTSIDE,
+        outside: far > outside,
       }),
     };
   },

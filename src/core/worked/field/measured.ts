@@ -1,3 +1,4 @@
+import { sampleDeviation } from '../../base/numeric/statistics';
 import { runsSummary, type RunsSummaryResult } from '../../physics/statistics/runsSummary';
 import { isTimed, type RunRecord, type RunSheet, type TimedConditions } from '../../car/records/records';
 import { timingSpeed, type TimingSpeedResult } from '../../physics/timing/timingSpeed';
@@ -53,7 +54,14 @@ export function gapOf(run: RunRecord, measured: Measured): Gap | undefined {
   };
 }
 
-/** Mean of several runs of one kind, as the fastest evidence of what a revision does; undefined where there is none. */
+/** Runs of one car on different days lie so far apart, share of a speed; until three of its own say better. By judgement. */
+const USUAL_BETWEEN_RUNS = 0.02;
+const ENOUGH_RUNS = 3;
+
+/**
+ * Mean of several runs of one kind, as the fastest evidence of what a revision does; undefined where there is none. Its error
+ * holds how far runs lie apart: their own spread from three on, before that the usual one beside that of the attempts.
+ */
 export function measuredSpeedOf(
   runs: readonly RunRecord[],
   kind: RunRecord['kind'],
@@ -64,9 +72,15 @@ export function measuredSpeedOf(
     .map(measuredOf);
   if (own.length === 0) return undefined;
   const speedMps = own.reduce((sum, { speed }) => sum + speed.mean, 0) / own.length;
+  const withinMps = Math.hypot(...own.map(({ speedErrorMps }) => speedErrorMps)) / own.length;
+  const betweenMps =
+    (own.length < ENOUGH_RUNS
+      ? USUAL_BETWEEN_RUNS * speedMps
+      : sampleDeviation(own.map(({ speed }) => speed.mean))) / Math.sqrt(own.length);
   return {
     speedMps,
-    errorMps: Math.hypot(...own.map(({ speedErrorMps }) => speedErrorMps)) / own.length,
+    // run means hold the spread of their attempts already
+    errorMps: own.length < ENOUGH_RUNS ? Math.hypot(withinMps, betweenMps) : Math.max(withinMps, betweenMps),
     runs: own.length,
   };
 }
