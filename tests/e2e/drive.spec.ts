@@ -133,7 +133,7 @@ test('a measured temperature calibrates the motor and moves the prediction', asy
   await expect(async () => expect(await numberIn(page, 'peak-case')).toBeLessThan(calibrated - 5)).toPass();
   await field(page, 'Air').fill('110');
   await expect(page.getByRole('heading', { level: 1 })).toContainText(
-    'the limit of the motor case, 100 °C is at or below the air',
+    'air, 110 °C is at or over a limit, 100 °C',
   );
 });
 

@@ -48,9 +48,13 @@ function whatItDid(revision: RevisionRecord, { revisions, runs }: Record, reader
     const met =
       goal === undefined
         ? ''
-        : (better === 'higher' ? mean >= goal : mean <= goal)
-          ? `, ${formatText(goal, quantity, reader)} wished: met`
-          : `, ${formatText(goal, quantity, reader)} wished: missed`;
+        : `, ${formatText(goal, quantity, reader)} wished: ${
+            Math.abs(mean - goal) <= (error ?? 0)
+              ? 'not decided'
+              : (better === 'higher' ? mean >= goal : mean <= goal)
+                ? 'met'
+                : 'missed'
+          }`;
     return `${title}: ${error === undefined ? formatText(mean, quantity, reader) : formatWithError(mean, error, quantity, reader)}${met}.`;
   });
   if (!parent) return measured;
