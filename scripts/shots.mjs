@@ -149,6 +149,12 @@ runMain(async () => {
       );
     await act?.(page);
     await page.locator('h1').first().waitFor();
+    // the long checks follow from the worker
+    await page
+      .waitForFunction(() => !document.body.innerText.includes('being worked out'), undefined, {
+        timeout: 20_000,
+      })
+      .catch(() => undefined);
     await page.waitForTimeout(400);
     await page.screenshot({ path: `docs/screenshots/${name}.png` });
     await page.close();

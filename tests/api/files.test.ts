@@ -1,3 +1,4 @@
+import { SCHEMA_VERSION } from '@/core/car/document/document';
 import { GET as exportFile } from '@/app/api/builds/[id]/file/route';
 import { DELETE as deleteBuild, GET as readBuild } from '@/app/api/builds/[id]/route';
 import { PUT as changeFailure } from '@/app/api/failures/[id]/route';
@@ -163,7 +164,7 @@ describe('build files', () => {
     ],
     [
       'with a newer document',
-      (text: string) => text.replace('"schemaVersion": 2', '"schemaVersion": 7'),
+      (text: string) => text.replace(`"schemaVersion": ${SCHEMA_VERSION}`, '"schemaVersion": 7'),
       'revisions.0.document.schemaVersion',
       /is 7/,
     ],

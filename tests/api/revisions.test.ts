@@ -1,3 +1,4 @@
+import { SCHEMA_VERSION } from '@/core/car/document/document';
 import { emptyDocument } from '@/core/car/document/document';
 import { marshHareA } from '@/db/seed/marshHare';
 import { DELETE as deleteBuild, GET as readBuild } from '@/app/api/builds/[id]/route';
@@ -101,7 +102,7 @@ describe('saving a document', () => {
     [
       { ...marshHareA, schemaVersion: 9 },
       'document.schemaVersion',
-      'is 9, and this program knows versions up to 2',
+      `is 9, and this program knows versions up to ${SCHEMA_VERSION}`,
     ],
     [
       { ...emptyDocument(), drive: { stages: [{ id: 's', kind: 'spur', efficiency: 1.2 }] } },

@@ -7,6 +7,7 @@ export interface Sums {
   distanceM: number;
   energyJ: number;
   motorAs: number;
+  /** ∫I² dt without ripple, A² s. */
   squaresAs: number;
   packAs: number;
   lossesJ: Record<LossName, number>;

@@ -1,23 +1,15 @@
 import type { DriveRunInput } from '../motion/definition';
 import type { End, EnduranceSeries } from './enduranceDefinition';
 import type { LossesDefinition } from './losses';
-import type { LossName } from './lossNames';
+import type { Sums } from './passJump';
 import type { ThermalDefinition } from './thermal';
 import type { TraceSeries } from './trace';
 
 /** What came of it. */
-export interface TraceWhole {
-  durationS: number;
+export interface TraceWhole extends Sums {
   endedBy: End;
   peakWindingC: number;
   peakCaseC: number;
-  distanceM: number;
-  energyJ: number;
-  motorAs: number;
-  /** ∫I² dt without ripple, A² s. */
-  squaresAs: number;
-  packAs: number;
-  lossesJ: Record<LossName, number>;
   /** Into one motor's winding, braking counted, with the resistance of 20 °C, J. */
   windingJ: number;
   /** The case at the times asked for, °C. */

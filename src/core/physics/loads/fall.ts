@@ -40,7 +40,8 @@ const [OF_SWING, OF_DECAY] = [0.15, 0.7];
 const LEAST_STEP_S = 2e-7;
 const USUAL_MOUNT_DAMPING = 0.1;
 const [MM, PER_MM] = [1e-3, 1e3];
-const USUAL_RIM_N_PER_MM = 300;
+/** Where an input gives none. */
+export const USUAL_RIM_N_PER_MM = 300;
 
 /** Places in the state: sprung and unsprung mass, and the electronics on their mount. */
 const [YS, VS, YU, VU, Z, VZ] = [0, 1, 2, 3, 4, 5];

@@ -2,7 +2,7 @@ import { GRAVITY } from '../../base/constants';
 import { CalcError } from '../../base/errors';
 import { secantRoot } from '../../base/numeric/root';
 import type { OperationFinding } from '../../base/operationFinding';
-import { type Corner, type Fall, fall } from './fall';
+import { type Corner, type Fall, fall, USUAL_RIM_N_PER_MM } from './fall';
 import type { ForceAt, ImpactInput, ImpactResult, RigidImpact } from './impactDefinition';
 import { shaftOf } from './shaft';
 
@@ -168,8 +168,6 @@ function findingsOf(
       : []),
   ];
 }
-
-const USUAL_RIM_N_PER_MM = 300;
 
 function refuse({ wheels = 4, loadShare, inertia, tyre, suspension, forceN, forceAt }: ImpactInput): void {
   if (loadShare !== undefined && wheels !== 4)

@@ -3,7 +3,7 @@ import { keepLast } from '../../base/kept';
 import type { BuildDocument } from '../../car/document/document';
 import type { ChosenTyre } from '../../car/document/drive';
 import { type End, ENDS, USUAL_STOP_MM } from '../../car/document/suspension';
-import type { Fall } from '../../physics/loads/fall';
+import { type Fall, USUAL_RIM_N_PER_MM } from '../../physics/loads/fall';
 import { landingImpact, landingPeaks } from '../../physics/loads/impact';
 import type {
   ImpactInput,
@@ -32,11 +32,9 @@ function impactTyre({ drive }: BuildDocument): ImpactTyre {
     dampingNsPerM: TYRE_DAMPING_NS_PER_M,
     ...(rim === undefined || rim >= tyre.radiusMm
       ? {}
-      : { rimAtMm: tyre.radiusMm - rim, rimNPerMm: Math.max(RIM_N_PER_MM, rate) }),
+      : { rimAtMm: tyre.radiusMm - rim, rimNPerMm: Math.max(USUAL_RIM_N_PER_MM, rate) }),
   };
 }
-
-const RIM_N_PER_MM = 300;
 
 /** Damper's stroke over wheel travel from full droop to full bump, as the corner is drawn. */
 function ratioOverTravel(document: BuildDocument, end: End): ImpactSuspension['motionRatio'] | undefined {
