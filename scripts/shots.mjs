@@ -151,7 +151,7 @@ runMain(async () => {
     await page.locator('h1').first().waitFor();
     // the long checks follow from the worker
     await page
-      .waitForFunction(() => !document.body.innerText.includes('being worked out'), undefined, {
+      .waitForFunction("!document.body.innerText.includes('being worked out')", undefined, {
         timeout: 20_000,
       })
       .catch(() => undefined);
