@@ -2,6 +2,8 @@ import { stepTitle } from '@/words/stepWords';
 import { parseDocument } from '@/core/car/document/document.schema';
 import { evaluateBuild } from '@/core/verdict/evaluate';
 import { measuredOf } from '@/core/worked/field/measured';
+import { calibrateRuns } from '@/core/worked/field/calibrate';
+import type { Knob } from '@/core/worked/field/knobs';
 import { predictRun } from '@/core/worked/field/predictRun';
 import { MARSH_HARE_FAILURES, MARSH_HARE_RUNS, marshHareA } from './marshHare';
 import { marshHareDocuments } from './marshHareRevisions';
@@ -92,6 +94,25 @@ describe('the demo workshop', () => {
       expect(sheet.attempts).toHaveLength(3);
       expect(Math.abs(gap)).toBeLessThan(0.08);
     }
+  });
+
+  it('lets a calibration find what its runs hide, within two of its errors', () => {
+    const hidden: Readonly<Record<Knob, number>> = {
+      grip: 0.95,
+      rolling: 1.08,
+      drag: 1.1,
+      efficiency: 1,
+      motor: 0.98,
+    };
+    const records = MARSH_HARE_RUNS.map((run, index) => ({
+      ...measuredRun(run, documents[run.letter], 3117 + index),
+      revisionId: run.letter,
+    }));
+    const { figures, untold, rmsBefore, rmsAfter } = calibrateRuns(records);
+    expect(figures.map(({ knob }) => knob)).toEqual(expect.arrayContaining(['grip', 'motor']));
+    for (const { knob, factor, error } of [...figures, ...untold])
+      expect(Math.abs(factor - hidden[knob])).toBeLessThan(2 * error);
+    expect(rmsAfter).toBeLessThan(0.6 * rmsBefore);
   });
 
   it('is the same every time', () =>

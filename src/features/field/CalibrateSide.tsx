@@ -2,13 +2,18 @@
 
 import { needNames } from '@/words/needs';
 import { type ReactNode, useMemo, useState } from 'react';
+import type { BuildDocument } from '@/core/car/document/document';
 import type { HeatReading } from '@/core/car/document/heat';
 import { applyPatch } from '@/core/base/patch';
-import { acceptCalibration } from '@/core/worked/field/accept';
-import { KNOB_WORDS } from '@/core/worked/field/knobs';
+import { acceptCalibration, correctionsOf } from '@/core/worked/field/accept';
+import type { CalibrateResult, FittedFigure } from '@/core/worked/field/calibrate';
+import type { Knob } from '@/core/worked/field/knobs';
+import { askedRunWords, calibrationNotes, figureName, type SurfaceNames } from '@/words/learn/calibration';
+import { firstUp } from '@/words/lists';
 import { isTimed, RUN_KIND_NAMES } from '@/core/car/records/records';
 import { formatNumber, formatText } from '@/core/base/units/formatQuantity';
 import { DotPlot } from '@/ui/charts/DotPlot';
+import type { QuantityName } from '@/core/base/units/quantities';
 import { useReader } from '@/ui/reader';
 import { When } from '@/ui/When';
 import { useBuild } from '../session/BuildContext';
@@ -18,7 +23,6 @@ import { useWorked } from '../session/useWorked';
 import { Bench, Readings } from '../frame/Guarded';
 import { useRuns } from './useRuns';
 
-const TOGETHER = 0.7;
 const MOST_READINGS = 20;
 
 /** What the measured runs say of the model: fitted figures with their errors, predictions before and after, and the run to drive next. */
@@ -41,19 +45,14 @@ export function CalibrateSide({ tabs }: { tabs: ReactNode }) {
   const result = found.value;
   const with_ = (id: string) => revisions.find((one) => one.id === id)?.letter ?? '';
   const names = chosen.map(with_).sort().join(', ');
-  const accept = () => {
-    if (!result) return;
-    const surfaces = [...new Set(runs.flatMap(({ conditions }) => conditions.surfaceId ?? []))];
-    edit(
-      acceptCalibration(
-        document,
-        surfaces,
-        result,
-        chosen.map(with_).sort().at(-1)!,
-        new Date().toISOString(),
-      ),
-    );
-  };
+  const patch = result
+    ? acceptCalibration(document, result, chosen.map(with_).sort().at(-1)!, new Date().toISOString())
+    : [];
+  const surfaces: SurfaceNames = (id) =>
+    runs.length > 0 && runs.every(({ conditions }) => conditions.surfaceId === runs[0]!.conditions.surfaceId)
+      ? undefined
+      : runs.find(({ conditions }) => conditions.surfaceId === id)?.conditions.surfaceName;
+  const notes = result ? calibrationNotes(result, surfaces, reader) : [];
   const { calibration } = document.brief;
   return (
     <main className="page readfirst">
@@ -110,17 +109,17 @@ export function CalibrateSide({ tabs }: { tabs: ReactNode }) {
           <>
             <h1 className="answer" data-testid="calibrate-answer">
               {result.figures.length === 0 ? (
-                (result.notes[0] ?? 'These runs tell nothing new.')
+                notes[0]
               ) : (
                 <>
                   {runs.length} runs of {names} say:{' '}
-                  {result.figures.map(({ knob, factor, error }, at) => (
-                    <span key={knob}>
+                  {result.figures.map((figure, at) => (
+                    <span key={figureName(figure, surfaces)}>
                       {at > 0 ? ', ' : ''}
-                      {KNOB_WORDS[knob]}{' '}
+                      {figureName(figure, surfaces)}{' '}
                       <b className="nobreak">
-                        {formatNumber(100 * (factor - 1), reader.locale, 2)} ±{' '}
-                        {formatNumber(100 * error, reader.locale, 2)}&nbsp;%
+                        {formatNumber(100 * (figure.factor - 1), reader.locale, 2)} ±{' '}
+                        {formatNumber(100 * figure.error, reader.locale, 2)}&nbsp;%
                       </b>
                     </span>
                   ))}
@@ -131,40 +130,32 @@ export function CalibrateSide({ tabs }: { tabs: ReactNode }) {
             {result.figures.length > 0 ? (
               <p>
                 Predictions miss by {formatNumber(result.rmsBefore, reader.locale, 2)} times their measuring
-                error now, by {formatNumber(result.rmsAfter, reader.locale, 2)} afterwards.{' '}
+                error without a calibration, by {formatNumber(result.rmsAfter, reader.locale, 2)} with these
+                figures.{' '}
                 {closed ? (
                   'This revision is closed: accept it in the next one.'
+                ) : patch.length === 0 ? (
+                  <b>These figures are in the build.</b>
                 ) : (
-                  <button type="button" className="btn main" onClick={accept}>
+                  <button type="button" className="btn main" onClick={() => edit(patch)}>
                     Take it over
                   </button>
                 )}
               </p>
             ) : null}
-            {result.notes.slice(result.figures.length === 0 ? 1 : 0).map((note) => (
+            {notes.slice(result.figures.length === 0 ? 1 : 0).map((note) => (
               <p key={note} className="quiet">
                 {note}
               </p>
             ))}
-            {result.correlations
-              .filter(({ correlation }) => Math.abs(correlation) > TOGETHER)
-              .map(({ a, b, correlation }) => (
-                <p key={`${a}${b}`} className="quiet">
-                  {KNOB_WORDS[a][0]!.toUpperCase()}
-                  {KNOB_WORDS[a].slice(1)} and {KNOB_WORDS[b]} move{' '}
-                  {correlation > 0 ? 'together' : 'against each other'} in these runs (
-                  {formatNumber(correlation, reader.locale, 2)}): their errors are larger than if the other
-                  were known.
-                </p>
-              ))}
             {result.ask ? (
               <p className="note ask" data-testid="ask">
-                To know the {KNOB_WORDS[result.ask.knob]} better, drive <b>{result.ask.words}</b>, three
-                times: it would then be known to ±{formatNumber(100 * result.ask.error, reader.locale, 2)}
-                &nbsp;%.
+                {askedRunWords(result.ask, surfaces, reader)}
               </p>
             ) : null}
-            {result.figures.length > 0 ? <Corrected result={result.figures} document={document} /> : null}
+            {result.figures.length > 0 ? (
+              <Corrected result={result} document={document} names={surfaces} />
+            ) : null}
             {result.runs.length > 0 ? (
               <DotPlot
                 title="Time of each run: measured, and predicted by the corrected figures"
@@ -190,48 +181,48 @@ export function CalibrateSide({ tabs }: { tabs: ReactNode }) {
   );
 }
 
-/** The figures of the build, now and afterwards. */
+const KINDS: Readonly<Record<Knob, QuantityName>> = {
+  grip: 'coefficient',
+  rolling: 'coefficient',
+  drag: 'areaM2',
+  efficiency: 'share',
+  motor: 'motorConstant',
+};
+
+/** The figures of the build, before any calibration and by these runs. */
 function Corrected({
   result,
   document,
+  names,
 }: {
-  result: readonly { knob: string; factor: number; error: number }[];
-  document: ReturnType<typeof useBuild>['document'];
+  result: CalibrateResult;
+  document: BuildDocument;
+  names: SurfaceNames;
 }) {
   const { reader } = useReader();
-  const [surface] = document.brief.surfaces;
-  const now: Readonly<
-    Record<string, readonly [number | undefined, 'coefficient' | 'areaM2' | 'share', string]>
-  > = {
-    grip: [surface?.mu, 'coefficient', `Friction on ${surface?.name.toLowerCase() ?? 'the ground'}`],
-    rolling: [surface?.rollingResistance, 'coefficient', 'Rolling resistance'],
-    drag: [document.chassis.cdaM2, 'areaM2', 'Drag area'],
-    efficiency: [document.drive.shaftEfficiency ?? 0.97, 'share', 'Efficiency of shafts and joints'],
-  };
+  const text = (of: FittedFigure, value: number, digits?: number) =>
+    formatText(value, KINDS[of.knob], reader, digits);
   return (
     <table className="grid tight" style={{ width: 'auto', marginTop: 8 }} data-testid="corrected">
       <thead>
         <tr>
           <th>Figure</th>
-          <th className="num">In the build</th>
-          <th className="num">Corrected</th>
+          <th className="num">Before</th>
+          <th className="num">By these runs</th>
           <th className="num">±</th>
         </tr>
       </thead>
       <tbody>
-        {result.map(({ knob, factor, error }) => {
-          const [value, quantity, label] = now[knob]!;
-          return value === undefined ? null : (
-            <tr key={knob}>
-              <td>{label}</td>
-              <td className="num">{formatText(value, quantity, reader)}</td>
-              <td className="num">
-                <b>{formatText(value * factor, quantity, reader)}</b>
-              </td>
-              <td className="num">{formatText(value * error, quantity, reader, 2)}</td>
-            </tr>
-          );
-        })}
+        {correctionsOf(document, result).map(({ figure, from, to, error }) => (
+          <tr key={figureName(figure, names)}>
+            <td>{firstUp(figureName(figure, names))}</td>
+            <td className="num">{text(figure, from)}</td>
+            <td className="num">
+              <b>{text(figure, to)}</b>
+            </td>
+            <td className="num">{text(figure, error, 2)}</td>
+          </tr>
+        ))}
       </tbody>
     </table>
   );

@@ -1,7 +1,7 @@
 import Joi from 'joi';
 import { count, finite, identifier, notNegative, text } from '../../base/schema/fields';
 import { positive, share } from '../fields/physical';
-import type { Brief, Calibration, ChosenSurface, SizeClass } from './brief';
+import type { Brief, Calibration, CorrectedFigure, ChosenSurface, SizeClass } from './brief';
 
 const chosenSurfaceSchema = Joi.object<ChosenSurface>({
   id: identifier().required(),
@@ -42,5 +42,15 @@ export const briefSchema = Joi.object<Brief>({
     at: Joi.string().isoDate().required(),
     dragSpread: share(),
     efficiencySpread: share(),
+    motorSpread: share(),
+    corrected: Joi.array()
+      .items(
+        Joi.object<CorrectedFigure>({
+          path: Joi.array().items(Joi.string().max(80)).min(2).max(8).required(),
+          from: finite(),
+          to: finite().required(),
+        }),
+      )
+      .max(100),
   }),
 });

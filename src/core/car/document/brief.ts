@@ -47,8 +47,20 @@ export interface Calibration {
   runs: number;
   /** ISO 8601. */
   at: string;
+  /** One standard deviation over the figure. */
   dragSpread?: number;
   efficiencySpread?: number;
+  motorSpread?: number;
+  /** What it changed, so that the build can be seen without it. */
+  corrected?: readonly CorrectedFigure[];
+}
+
+/** A figure that a calibration moved, in its own unit; it counts while the build still holds `to`. */
+export interface CorrectedFigure {
+  path: readonly string[];
+  /** None where the field was empty. */
+  from?: number;
+  to: number;
 }
 
 export const USUAL_CURRENCY = 'EUR';

@@ -36,4 +36,20 @@ export const BRIEF_LABELS: Readonly<Record<string, FieldLabel>> = {
   'brief.calibration.letter': { label: 'Calibrated on runs of' },
   'brief.calibration.runs': { label: 'Runs of the calibration' },
   'brief.calibration.at': { label: 'Day of the calibration' },
+  'brief.calibration.corrected': { label: 'Figures that the calibration set' },
+  'brief.calibration.dragSpread': {
+    label: 'Error of the drag area',
+    quantity: 'share',
+    limits: { above: 0, to: 1 },
+  },
+  'brief.calibration.efficiencySpread': {
+    label: 'Error of the drive’s efficiency',
+    quantity: 'share',
+    limits: { above: 0, to: 1 },
+  },
+  'brief.calibration.motorSpread': {
+    label: 'Error of the motor constant',
+    quantity: 'share',
+    limits: { above: 0, to: 1 },
+  },
 };

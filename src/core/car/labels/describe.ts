@@ -76,6 +76,7 @@ export function describeValue(path: Path, value: unknown, reader: Reader): strin
     return `${(value as unknown[]).length} ${(value as unknown[]).length === 1 ? 'look' : 'looks'} passed`;
   if (path.join('.') === 'drive.heat.readings')
     return `${(value as unknown[]).length} ${(value as unknown[]).length === 1 ? 'reading' : 'readings'}`;
+  if (path.join('.') === 'brief.calibration.corrected') return `${(value as unknown[]).length} of them`;
   if (path.join('.') === 'drive.heat.calibration')
     return `${describeValue([...path, 'factor'], (value as { factor: number }).factor, reader)} of the first guess`;
   if (path[0] === 'unfinished')

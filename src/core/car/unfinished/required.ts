@@ -46,6 +46,7 @@ export const REQUIRED: Readonly<Record<string, readonly string[]>> = {
   ],
   'brief.sizeClass': ['name', 'massBudgetG'],
   'brief.calibration': ['letter', 'runs', 'at'],
+  'brief.calibration.corrected.*': ['path', 'to'],
   'drive.motor': [
     'name',
     'kvRpmPerV',

@@ -9,7 +9,11 @@ import { acceptCalibration } from './accept';
 import { predictionBand } from './band';
 import { calibrateRuns } from './calibrate';
 import { covarianceOf } from '../../physics/statistics/covariance';
-import { type Factors, scaled } from './knobs';
+import { documentSchema } from '../../car/document/document.schema';
+import { type Factors, type Knob, KNOBS, scaled, spreadsOf } from './knobs';
+import { uncalibrated } from './uncalibrated';
+
+const DAY = '2026-05-20T10:00:00.000Z';
 
 /** Slippery enough for a launch to feel it. */
 const grass = { ...surface('mownGrass'), mu: 0.32, muError: 0.05 };
@@ -27,6 +31,7 @@ function runsOf(
   plan: readonly (readonly [TimedKind, Partial<TimedConditions>])[],
   spread: number,
   seed: number,
+  driven = car,
 ): RunRecord[] {
   const normal = normalFrom(seed);
   return plan.map(([kind, more], index) => {
@@ -37,7 +42,7 @@ function runsOf(
       revisionId: 'v',
       kind,
       ranAt: '',
-      document: car,
+      document: driven,
       conditions: given,
       attempts: [0, 1, 2].map((at) => ({
         id: `${at}`,
@@ -75,13 +80,25 @@ describe('a calibration on measured runs', () => {
     expect(outside).toBe(0);
   });
 
-  it('finds them nearly exactly where nothing is off by chance', () => {
-    const { figures } = calibrateRuns(runsOf({ grip: 0.88 }, VARIED, 0, 1));
-    const grip = figures.find(({ knob }) => knob === 'grip')!;
-    expect(grip.factor).toBeCloseTo(0.88, 2);
+  it('weighs runs against what was known: one conditioned normal, where alike runs say one thing', () => {
+    const passing = ['timedDistance', { runUpM: 60 }] as const;
+    const found = calibrateRuns(runsOf({ motor: 0.97 }, [passing, passing], 0, 1));
+    const time = (factors: Factors) =>
+      nominalRun(scaled(car, grass.id, factors), 'timedDistance', conditions({ runUpM: 60 }))!.timeS;
+    const priors = spreadsOf(car, grass.id);
+    const slope = (knob: Knob) =>
+      (Math.log(time({ [knob]: 1.01 })) - Math.log(time({ [knob]: 0.99 }))) / Math.log(1.01 / 0.99);
+    // b = P s (s' P s + r)⁻¹ y, with a day's 2 % of each of two runs; the clock's own error is far below that
+    const variance = KNOBS.reduce((sum, knob) => sum + (priors[knob] * slope(knob)) ** 2, 0) + 0.02 ** 2 / 2;
+    const seen = Math.log(time({ motor: 0.97 }) / time({}));
+    const motor = found.figures.find(({ knob }) => knob === 'motor')!;
+    const gain = (priors.motor ** 2 * slope('motor')) / variance;
+    expect(Math.log(motor.factor)).toBeCloseTo(gain * seen, 3);
+    expect(motor.error / motor.factor).toBeCloseTo(priors.motor * Math.sqrt(1 - gain * slope('motor')), 3);
+    expect(motor.beforeError).toBe(0.02);
   });
 
-  it('leaves out what the runs do not feel, says so, and asks for a run', () => {
+  it('keeps what the runs do not tell as it is known, and asks for a run', () => {
     const slow = runsOf(
       {},
       [
@@ -93,24 +110,68 @@ describe('a calibration on measured runs', () => {
       3,
     );
     const found = calibrateRuns(slow);
-    expect(found.notes.join(' ')).toMatch(/hardly feel the grip/);
-    expect(found.figures.map(({ knob }) => knob)).not.toContain('grip');
-    expect(found.ask?.words).toBeDefined();
-    expect(calibrateRuns(slow.slice(0, 1)).notes[0]).toMatch(/^One timed run/);
+    const grip = found.untold.find(({ knob }) => knob === 'grip')!;
+    expect(grip).toMatchObject({ factor: 1, surfaceId: grass.id });
+    expect(grip.error).toBeCloseTo(grass.muError / grass.mu, 12);
+    expect(found.ask).toBeDefined();
+    expect(calibrateRuns(slow.slice(0, 1))).toMatchObject({ figures: [], untold: [], runs: [] });
+  });
+
+  it('keeps the grip of each surface by itself', () => {
+    const asphalt = { ...surface('asphalt'), mu: 0.35, muError: 0.05 };
+    const both = { ...car, brief: { ...car.brief, surfaces: [grass, asphalt] } };
+    const onGrass = runsOf({ grip: 0.85 }, VARIED, 0, 1, both);
+    const launches = [3, 5, 8, 20].map((distanceM, at): RunRecord => {
+      const given = conditions({ surfaceId: asphalt.id, surfaceName: asphalt.name, distanceM });
+      const { timeS } = nominalRun(scaled(both, asphalt.id, { grip: 1.1 }), 'launch', given)!;
+      return {
+        ...onGrass[0]!,
+        id: `on-${at}`,
+        conditions: given,
+        attempts: [{ id: 't', frames: Math.round(2000 * timeS), captureFps: 2000 }],
+      };
+    });
+    const { figures } = calibrateRuns([...onGrass, ...launches]);
+    const gripOn = (id: string) => figures.find((one) => one.knob === 'grip' && one.surfaceId === id)!;
+    for (const [id, truth] of [
+      [grass.id, 0.85],
+      [asphalt.id, 1.1],
+    ] as const)
+      expect(Math.abs(gripOn(id).factor - truth)).toBeLessThan(2 * gripOn(id).error);
+    expect(gripOn(grass.id).factor).toBeLessThan(1);
+    expect(gripOn(asphalt.id).factor).toBeGreaterThan(1);
   });
 
   it('goes into the build as edits that say where they come from, and predicts the runs it was made on', () => {
     const runs = runsOf({ grip: 0.9, efficiency: 0.95 }, VARIED, 0.005, 4);
     const found = calibrateRuns(runs);
-    const after = applyPatch(car, acceptCalibration(car, [grass.id], found, 'C', '2026-05-20T10:00:00.000Z'));
+    const after = applyPatch(car, acceptCalibration(car, found, 'C', DAY));
     const grip = found.figures.find(({ knob }) => knob === 'grip')!;
     expect(after.brief.surfaces[0]!.mu).toBeCloseTo(grass.mu * grip.factor, 3);
     expect(after.brief.surfaces[0]!.muError).toBeCloseTo(grass.mu * grip.error, 3);
-    expect(after.brief.calibration).toMatchObject({ letter: 'C', runs: 8, at: '2026-05-20T10:00:00.000Z' });
+    expect(after.brief.calibration).toMatchObject({ letter: 'C', runs: 8, at: DAY });
     for (const { id, measuredS } of found.runs) {
       const { kind, conditions: given } = runs.find((run) => run.id === id)!;
       expect(nominalRun(after, kind, given as TimedConditions)!.timeS / measuredS).toBeCloseTo(1, 1);
     }
+    expect(documentSchema.validate(after).error).toBeUndefined();
+  });
+
+  it('does nothing when it is accepted again, and says the same of runs that were driven after it', () => {
+    const found = calibrateRuns(runsOf({ grip: 0.88 }, VARIED, 0, 4));
+    const after = applyPatch(car, acceptCalibration(car, found, 'C', DAY));
+    expect(acceptCalibration(after, found, 'C', '2026-06-01T10:00:00.000Z')).toEqual([]);
+    expect(uncalibrated(after)).toEqual(car);
+    // the truth is that of the ground, whatever the build held when it was driven
+    const again = calibrateRuns(
+      runsOf({ grip: 0.88 }, VARIED, 0, 4).map((run) => ({ ...run, document: after })),
+    );
+    expect(again.figures).toEqual(found.figures);
+    const edited = applyPatch(after, [{ path: ['brief', 'surfaces', grass.id, 'mu'], value: 0.5 }]);
+    expect(uncalibrated(edited).brief.surfaces[0]!.mu).toBe(0.5);
+    const [first] = acceptCalibration(edited, found, 'C', DAY);
+    const grip = found.figures.find(({ knob }) => knob === 'grip')!;
+    expect(first!.value).toBeCloseTo(0.5 * grip.factor, 2);
   });
 
   it('predicts better what it did not see', () => {

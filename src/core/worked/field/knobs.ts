@@ -6,16 +6,20 @@ export const KNOBS = ['grip', 'rolling', 'drag', 'efficiency', 'motor'] as const
 export type Knob = (typeof KNOBS)[number];
 export type Factors = Readonly<Partial<Record<Knob, number>>>;
 
-export const KNOB_WORDS: Readonly<Record<Knob, string>> = {
-  grip: 'grip of the tyres',
-  rolling: 'rolling resistance',
-  drag: 'drag area',
-  efficiency: 'efficiency of the drive',
-  motor: 'motor constant',
-};
+/** Figures that belong to a surface; the others go with the car. */
+export const OF_SURFACE: ReadonlySet<Knob> = new Set(['grip', 'rolling']);
 
-/** What is usually not known of a figure, one standard deviation over it: drag areas by proportion, gears by kind, data sheets of motors. By judgement. */
-const USUAL_SPREAD = { drag: 0.1, efficiency: 0.03, motor: 0.02 } as const;
+/**
+ * What is usually not known of a figure, one standard deviation over it: drag areas by proportion, gears by kind, data sheets of
+ * motors, and surfaces that say no error of their own. By judgement.
+ */
+export const USUAL_SPREAD: Readonly<Record<Knob, number>> = {
+  grip: 0.15,
+  rolling: 0.25,
+  drag: 0.1,
+  efficiency: 0.03,
+  motor: 0.02,
+};
 
 /** A build whose uncertain figures are multiplied; efficiency ends at 1. */
 export function scaled(
@@ -46,12 +50,13 @@ export function scaled(
 /** One standard deviation of each figure over it: the surface's own, and what a calibration left of the others. */
 export function spreadsOf({ brief }: BuildDocument, surfaceId: string): Record<Knob, number> {
   const surface = brief.surfaces.find(({ id }) => id === surfaceId);
-  const over = (error: number | undefined, value: number | undefined) => (error && value ? error / value : 0);
+  const over = (error: number | undefined, value: number | undefined, usual: number) =>
+    error === undefined || !value ? usual : error / value;
   return {
-    grip: over(surface?.muError, surface?.mu),
-    rolling: over(surface?.rollingResistanceError, surface?.rollingResistance),
+    grip: over(surface?.muError, surface?.mu, USUAL_SPREAD.grip),
+    rolling: over(surface?.rollingResistanceError, surface?.rollingResistance, USUAL_SPREAD.rolling),
     drag: brief.calibration?.dragSpread ?? USUAL_SPREAD.drag,
     efficiency: brief.calibration?.efficiencySpread ?? USUAL_SPREAD.efficiency,
-    motor: USUAL_SPREAD.motor,
+    motor: brief.calibration?.motorSpread ?? USUAL_SPREAD.motor,
   };
 }

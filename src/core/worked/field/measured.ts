@@ -55,7 +55,7 @@ export function gapOf(run: RunRecord, measured: Measured): Gap | undefined {
 }
 
 /** Runs of one car on different days lie so far apart, share of a speed; until three of its own say better. By judgement. */
-const USUAL_BETWEEN_RUNS = 0.02;
+export const USUAL_BETWEEN_RUNS = 0.02;
 const ENOUGH_RUNS = 3;
 
 /**
