@@ -6,6 +6,7 @@ import { type CopyRecord, WEAR_PLACES, type WearPlace } from '@/core/car/records
 import { formatText } from '@/core/base/units/formatQuantity';
 import { QuantityField } from '@/ui/QuantityField';
 import { useReader } from '@/ui/reader';
+import { wearWords } from '@/words/learn/life';
 import { newId, sentenceOf } from '../api';
 import { useBuild } from '../session/BuildContext';
 import { saveRecord } from '../session/saveRecord';
@@ -61,7 +62,7 @@ export function CopiesInUse() {
                 hours={lives.get(copy.id)!.hours}
                 runs={lives.get(copy.id)!.runs}
                 blows={lives.get(copy.id)!.blows}
-                wear={wearOf(copy.readings ?? [])}
+                wear={wearOf(copy.readings ?? [], lives.get(copy.id)!.hours)}
                 open={chosen === copy.id}
                 onOpen={() => choose(chosen === copy.id ? undefined : copy.id)}
                 hoursText={formatText(lives.get(copy.id)!.hours, 'hours', reader, 2)}
@@ -98,6 +99,7 @@ function Row({
   onOpen(): void;
   hoursText: string;
 }) {
+  const { reader } = useReader();
   const soon = wear.some(({ hoursLeft }) => hoursLeft !== undefined && hoursLeft < 2);
   return (
     <>
@@ -111,9 +113,9 @@ function Row({
               ...(blows > 0 ? [`${blows} hard blows`] : []),
             ].join('; ')}
           </span>
-          {wear.map(({ of, words }) => (
-            <div key={of} style={{ fontSize: 13, ...(soon ? { color: 'var(--rust)' } : {}) }}>
-              {PLACE_WORDS[of]}: {words}
+          {wear.map((place) => (
+            <div key={place.of} style={{ fontSize: 13, ...(soon ? { color: 'var(--rust)' } : {}) }}>
+              {PLACE_WORDS[place.of]}: {wearWords(place, reader)}
             </div>
           ))}
         </td>

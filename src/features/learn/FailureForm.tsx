@@ -3,7 +3,7 @@
 import { useState } from 'react';
 import type { FailureLedger } from '@/core/car/records/failureLedger';
 import { FAILURE_MODES } from '@/core/car/records/failureModes';
-import { livesOfCopies } from '@/core/worked/field/lives';
+import { hoursUntil, livesOfCopies } from '@/core/worked/field/lives';
 import { type FailureSheet, RUN_KIND_NAMES, type RunSheet } from '@/core/car/records/records';
 import { QuantityField } from '@/ui/QuantityField';
 import { useReader } from '@/ui/reader';
@@ -26,7 +26,7 @@ export function FailureForm({
   /** The failure that is changed, where it was entered before and not taken. */ entered?: Waiting;
 }) {
   const given = entered?.sheet as FailureSheet | undefined;
-  const { document, runs, copies, revision, build } = useBuild();
+  const { document, revisions, runs, copies, revision, build } = useBuild();
   const waiting = useWaiting();
   const { reader } = useReader();
   const [id] = useState(() => given?.id ?? newId());
@@ -54,7 +54,13 @@ export function FailureForm({
   // of the run where it was one copy alone, else the builder says which
   const ran = prints.filter((copy) => own.find((run) => run.id === runId)?.copies?.includes(copy.id));
   const copyId = chosenCopy ?? (ran.length === 1 ? ran[0]!.id : '');
-  const lived = lives.get(copyId)?.hours;
+  const [occurredAt] = useState(() => given?.occurredAt ?? new Date().toISOString());
+  const byRuns = hoursUntil(
+    { revisionId: revision.id, occurredAt, ...(part ? { partId: part.id } : {}) },
+    revisions,
+    runs,
+  );
+  const lived = lives.get(copyId)?.hours ?? byRuns.part;
   const day = new Intl.DateTimeFormat(reader.locale, { dateStyle: 'medium', timeZone: 'UTC' });
 
   async function send() {
@@ -71,7 +77,7 @@ export function FailureForm({
         id,
         mode,
         partName: name,
-        occurredAt: given?.occurredAt ?? new Date().toISOString(),
+        occurredAt,
         ...(part ? { partId: part.id } : {}),
         ...(runId === '' ? {} : { runId }),
         ...(hours === undefined && !lived ? {} : { hours: hours ?? Number(lived!.toFixed(2)) }),

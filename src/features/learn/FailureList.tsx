@@ -7,7 +7,8 @@ import { type FailureRecord, RUN_KIND_NAMES, type Versioned } from '@/core/car/r
 import { formatText } from '@/core/base/units/formatQuantity';
 import { useReader } from '@/ui/reader';
 import { When } from '@/ui/When';
-import { fixHeld } from '@/core/worked/field/lives';
+import { fixHeld, hoursUntil } from '@/core/worked/field/lives';
+import { heldWords } from '@/words/learn/life';
 import { isOpen } from '@/core/worked/field/ledger';
 import { sentenceOf } from '../api';
 import { useBuild } from '../session/BuildContext';
@@ -54,8 +55,10 @@ function FailureRow({ failure }: { failure: Versioned<FailureRecord> }) {
   const letter = revisions.find(({ id }) => id === failure.revisionId)?.letter ?? '?';
   const run = runs.find(({ id }) => id === failure.runId);
   const carriedBy = revisions.find(({ id }) => id === failure.fixRevisionId)?.letter;
+  const driven = hoursUntil(failure, revisions, runs).revision;
   const details = [
-    failure.hours === undefined ? '' : `after ${formatText(failure.hours, 'hours', reader)}`,
+    failure.hours === undefined ? '' : `after ${formatText(failure.hours, 'hours', reader)} on the part`,
+    driven > 0 ? `${formatText(driven, 'hours', reader, 2)} into ${letter}` : '',
     run ? `in ${RUN_KIND_NAMES[run.kind].toLowerCase()}` : '',
   ]
     .filter(Boolean)
@@ -104,7 +107,7 @@ function FailureRow({ failure }: { failure: Versioned<FailureRecord> }) {
         {held ? (
           <p className="quiet" style={{ fontSize: 13 }}>
             The fix {held.again > 0 ? <b style={{ color: 'var(--rust)' }}>did not hold</b> : 'so far'}:{' '}
-            {held.words}.
+            {heldWords(held, reader)}.
           </p>
         ) : null}
         {failure.fix ? (

@@ -2,7 +2,8 @@
 
 import Link from 'next/link';
 import { type ReactNode, useMemo, useState } from 'react';
-import { livesOfParts } from '@/core/worked/field/lives';
+import { failuresEver, livesOfParts } from '@/core/worked/field/lives';
+import { earlierWords, lifeWords } from '@/words/learn/life';
 import { PARETO_BY, type ParetoBy, paretoOf } from '@/core/advice/learn/pareto';
 import { makeList } from '@/core/worked/print/makeList';
 import { durationText } from '@/core/base/units/duration';
@@ -40,8 +41,8 @@ export function LifeSide({ tabs }: { tabs: ReactNode }) {
     [revisions, runs, failures, prices],
   );
   const rows = paretoOf(lives, by);
-  const failing = lives.filter((one) => one.failures > 0).slice(0, MOST);
-  const held = lives.filter((one) => one.failures === 0 && one.hours > 0);
+  const failing = lives.filter((one) => failuresEver(one) > 0).slice(0, MOST);
+  const held = lives.filter((one) => failuresEver(one) === 0 && one.hours > 0);
   const figure = (value: number) =>
     by === 'count'
       ? formatNumber(value, reader.locale, 3)
@@ -116,12 +117,13 @@ export function LifeSide({ tabs }: { tabs: ReactNode }) {
                 </thead>
                 <tbody>
                   {failing.map(
-                    ({ partId, name, failures: count, lostMinutes, hours, runs: times, cost, words }) => (
+                    ({ partId, name, failures: count, earlier, lostMinutes, hours, runs: times, cost }) => (
                       <tr key={partId}>
                         <td>
                           <b>{name}</b>{' '}
                           <span className="quiet" style={{ fontSize: 12.5 }}>
-                            {words}
+                            {lifeWords({ hours, failures: count }, reader)}
+                            {earlier ? `; ${earlierWords(earlier, reader)}` : ''}
                           </span>
                         </td>
                         <td className="num">{count}</td>
@@ -144,9 +146,9 @@ export function LifeSide({ tabs }: { tabs: ReactNode }) {
             Without a failure:{' '}
             {held
               .slice(0, MOST)
-              .map(({ name }) => inSentence(name))
+              .map(({ name, hours }) => `${inSentence(name)} in ${formatText(hours, 'hours', reader, 2)}`)
               .join(', ')}
-            ; each {held[0]!.words}.
+            .
           </p>
         ) : null}
         <p style={{ fontSize: 13, marginTop: 8 }}>

@@ -1,9 +1,9 @@
 import { useState } from 'react';
 import { sparesStock, USUAL_LIMIT_MINUTES } from '@/core/physics/statistics/spares';
-import { exposureOf } from '@/core/worked/field/exposure';
+import { failuresEver, livesOfParts } from '@/core/worked/field/lives';
 import type { MakeLine } from '@/core/worked/print/makeList';
 import { durationText } from '@/core/base/units/duration';
-import { formatNumber } from '@/core/base/units/formatQuantity';
+import { formatNumber, formatText } from '@/core/base/units/formatQuantity';
 import { QuantityField } from '@/ui/QuantityField';
 import { useReader } from '@/ui/reader';
 import { useBuild } from '../session/BuildContext';
@@ -16,25 +16,30 @@ export function SparesToCarry({ lines }: { lines: readonly MakeLine[] }) {
   const { failures, runs, revisions, printAheadMinutes = USUAL_LIMIT_MINUTES } = useBuild();
   const { reader } = useReader();
   const [hours, setHours] = useState<number | undefined>(USUAL_DAY_H);
-  const { seenHours, counts } = exposureOf(revisions, runs, failures);
+  const lives = new Map(
+    livesOfParts(revisions, runs, failures)
+      .filter((life) => failuresEver(life) > 0)
+      .map((life) => [life.partId, life]),
+  );
   const long = lines.filter(({ printS = 0 }) => printS > printAheadMinutes * 60);
-  const known = lines.flatMap(({ partId, name, printS, onHand }) =>
-    partId !== undefined && (counts.get(partId) ?? 0) > 0
+  const failing = lines.filter(({ partId }) => lives.has(partId ?? ''));
+  const known = failing.flatMap(({ partId, name, printS, onHand }) =>
+    lives.get(partId!)!.hours > 0
       ? [
           {
-            id: partId,
+            id: partId!,
             name,
             onHand,
-            failures: counts.get(partId)!,
-            seenHours,
+            failures: lives.get(partId!)!.failures,
+            seenHours: lives.get(partId!)!.hours,
             printMinutes: (printS ?? 0) / 60,
           },
         ]
       : [],
   );
-  const longOnly = long.filter(({ partId }) => !known.some(({ id }) => id === partId));
+  const longOnly = long.filter(({ partId }) => !lives.has(partId ?? ''));
   const found =
-    known.length > 0 && seenHours > 0 && hours
+    known.length > 0 && hours
       ? sparesStock({
           parts: known.map(({ name: _, onHand: __, ...part }) => part),
           hours,
@@ -67,7 +72,8 @@ export function SparesToCarry({ lines }: { lines: readonly MakeLine[] }) {
                 {ahead.has(id) ? <b>print ahead, {durationText(of(id).printMinutes * 60)} each</b> : null}
                 <br />
                 <small className="quiet">
-                  {of(id).failures} failed in {formatNumber(seenHours, reader.locale, 2)} h,{' '}
+                  {of(id).failures} failed in {formatText(of(id).seenHours, 'hours', reader, 2)}
+                  {lives.get(id)!.earlier ? ' as it is drawn now' : ''},{' '}
                   {formatNumber(expectedFailures, reader.locale, 2)} expected; {of(id).onHand} on hand
                 </small>
               </span>
@@ -78,7 +84,7 @@ export function SparesToCarry({ lines }: { lines: readonly MakeLine[] }) {
         <p className="quiet" style={{ fontSize: 13 }}>
           {failures.length === 0
             ? 'Nothing has failed yet: as soon as something does, this says how many to carry.'
-            : seenHours === 0
+            : failing.length > 0
               ? 'Say in the runs how long was driven, and this says how many to carry.'
               : 'None of the parts in this list has failed.'}
         </p>

@@ -1,6 +1,7 @@
 import { RUN_KIND_NAMES } from '@/core/car/records/records';
 import { inSentence, withoutStop } from '@/core/base/units/words';
 import { counted, listed, partsListed } from '../lists';
+import { heldWords, wearWords } from '../learn/life';
 import { needName } from '../needs';
 import type { Sentences } from '../write';
 import { WISH_NAMES } from './field';
@@ -19,7 +20,7 @@ export const STEP_SENTENCES: Sentences<'step'> = {
   'step.lookFirst': ({ ask }) => `Look first: ${ask}`,
   'step.openAgain': ({ part }) => `Open it again: the fix of ${inSentence(part)} did not hold`,
   'step.takeFixOver': ({ part }) => `Take the fix of ${inSentence(part)} over`,
-  'step.fixHeld': ({ fix, held }) => `${withoutStop(fix)}: ${held}.`,
+  'step.fixHeld': ({ fix, held }, reader) => `${withoutStop(fix)}: ${heldWords(held, reader)}.`,
   'step.hiddenFault': () =>
     'One fault can hide another: look at the suspects again with what has changed since.',
   'step.predictionOff': () => 'Find out why the prediction does not hold',
@@ -34,7 +35,7 @@ export const STEP_SENTENCES: Sentences<'step'> = {
   'step.checksWait': ({ checks }) =>
     `${checks.length === 1 ? 'One check waits' : `${checks.length} checks wait`} for it: ${listed(checks.map((check) => inSentence(checkTitle(check))))}.`,
   'step.printAnother': ({ part }) => `Print another ${inSentence(part)}`,
-  'step.worn': ({ of, wear }) => `Its ${of}: ${wear}.`,
+  'step.worn': ({ of, wear }, reader) => `Its ${of}: ${wearWords(wear, reader)}.`,
   'step.printOwed': ({ owed }) => `Print what is owed: ${owedWords(owed)}`,
   'step.spareReady': () => 'A part that breaks should be back on the car the same day.',
   'step.driveOn': ({ more }) => `Drive ${more} more on the fixes`,

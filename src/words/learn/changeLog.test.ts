@@ -71,7 +71,7 @@ describe('the change log', () => {
 
   it('tells what broke, why, and whether the fix stands', () => {
     expect(text).toMatch(
-      /- Main gear: teeth stripped after 1\.4\sh\. Cause: .+ Fix in B: Wider\. It stands so far: held 2 h with no failure/,
+      /- Main gear: teeth stripped after 1\.4\sh\. Cause: .+ Fix in B: Wider\. It stands so far: held 2\sh with no failure/,
     );
   });
 

@@ -5,6 +5,7 @@ import { markdownText } from '@/core/base/units/markdown';
 import { failedHow } from '@/core/car/records/failureModes';
 import { verdictWords } from '@/core/worked/field/ledger';
 import { fixHeld } from '@/core/worked/field/lives';
+import { heldWords } from './life';
 import { measuredSpeedOf } from '@/core/worked/field/measured';
 import type { FailureRecord, RevisionRecord, WholeBuild } from '@/core/car/records/records';
 
@@ -71,7 +72,7 @@ function failureLine(
     fix
       ? `Fix${carrier ? ` in ${carrier.letter}` : fixRevisionId ? ' in a revision that was deleted' : ''}: ${markdownText(fix)}`
       : '',
-    held ? `It ${held.again > 0 ? 'did not hold' : 'stands so far'}: ${held.words}.` : '',
+    held ? `It ${held.again > 0 ? 'did not hold' : 'stands so far'}: ${heldWords(held, reader)}.` : '',
   ]
     .filter(Boolean)
     .join(' ');

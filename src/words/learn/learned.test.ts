@@ -78,7 +78,7 @@ describe('what a revision taught', () => {
 
   it('whether its fixes held, and what was never driven', () => {
     const said = learnedOf(b, record, reader).join(' ');
-    expect(said).toContain('Face 12 mm (against main gear, teeth stripped): held 2 h with no failure');
+    expect(said).toMatch(/Face 12 mm \(against main gear, teeth stripped\): held 2\sh with no failure/);
     expect(said).toContain(
       'Never driven: launch for the wished time to the distance, endurance for the wished minutes per pack.',
     );

@@ -8,6 +8,7 @@ import { failedHow } from '@/core/car/records/failureModes';
 import { compareGroups, groupsOf } from '@/core/advice/learn/groups';
 import { isOpen, verdictWords } from '@/core/worked/field/ledger';
 import { fixHeld } from '@/core/worked/field/lives';
+import { heldWords } from './life';
 import { WISH_NAMES } from '../checks/field';
 import { gapOf, measuredOf } from '@/core/worked/field/measured';
 import { measuresOver } from '@/core/advice/learn/overRevisions';
@@ -32,7 +33,7 @@ export function learnedOf(revision: RevisionRecord, record: Record, reader: Read
     ...whatItDid(revision, record, reader),
     ...whetherPredicted(own, reader),
     ...whatBroke(revision, record, reader),
-    ...whichHeld(revision, record),
+    ...whichHeld(revision, record, reader),
     ...whatIsOpen(revision, own),
   ];
 }
@@ -105,14 +106,18 @@ function whatBroke(revision: RevisionRecord, { revisions, failures }: Record, re
   return [...lines, ...(lost > 0 ? [`Until it ran again, failures took ${durationText(lost * 60)}.`] : [])];
 }
 
-function whichHeld(revision: RevisionRecord, { revisions, runs, failures }: Record): string[] {
+function whichHeld(
+  revision: RevisionRecord,
+  { revisions, runs, failures }: Record,
+  reader: Reader,
+): string[] {
   return failures
     .filter(({ fixRevisionId }) => fixRevisionId === revision.id)
     .flatMap((failure) => {
       const held = fixHeld(failure, revisions, runs, failures);
       return held
         ? [
-            `${withoutStop(failure.fix ?? '')} (against ${inSentence(failure.partName)}, ${inSentence(failedHow(failure))}): ${held.words}.`,
+            `${withoutStop(failure.fix ?? '')} (against ${inSentence(failure.partName)}, ${inSentence(failedHow(failure))}): ${heldWords(held, reader)}.`,
           ]
         : [];
     });

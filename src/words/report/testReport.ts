@@ -4,6 +4,7 @@ import { failedHow } from '@/core/car/records/failureModes';
 import { isOpen, verdictWords } from '@/core/worked/field/ledger';
 import { lessonsOf } from '../learn/learned';
 import { fixHeld, livesOfParts } from '@/core/worked/field/lives';
+import { heldWords } from '../learn/life';
 import { gapOf, measuredOf } from '@/core/worked/field/measured';
 import { paretoOf } from '@/core/advice/learn/pareto';
 import { reportWords } from '@/core/worked/field/reportWords';
@@ -176,7 +177,7 @@ function failureBlocks({ revision, revisions, runs, failures }: TestReportInput,
               : 'no verdict noted',
         ],
         ...(fix ? [['Fix', `${fix}${carrier ? ` In ${carrier.letter}.` : ''}`] as const] : []),
-        ...(held ? [['Held', held.words] as const] : []),
+        ...(held ? [['Held', heldWords(held, reader)] as const] : []),
       ];
       return {
         kind: 'together',

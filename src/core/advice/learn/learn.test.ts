@@ -12,7 +12,7 @@ import { fixes } from '../../verdict/learn/fixes.check';
 import { openFailures } from '../../verdict/learn/openFailures.check';
 import { askDiagnosis, isOpen, reopened } from '../../worked/field/ledger';
 import { branchesOf } from './branches';
-import { fixHeld, livesOfCopies, livesOfParts } from '../../worked/field/lives';
+import { fixHeld, hoursUntil, livesOfCopies, livesOfParts } from '../../worked/field/lives';
 import { paretoOf } from './pareto';
 import type { FailureRecord, RevisionRecord, RunRecord } from '../../car/records/records';
 import { evaluateBuild } from '../../verdict/evaluate';
@@ -70,7 +70,6 @@ describe('whether a fix held', () => {
     expect(fixHeld(fixed, line, runs, [fixed])).toMatchObject({
       hours: 2.5,
       again: 0,
-      words: expect.stringContaining('held 2.5 h with no failure'),
     });
     // one life of an hour is outlived at 90 % by nine hours, F(2, 2)
     const long = [...runs, run('c', 6.6 * 60)];
@@ -138,8 +137,44 @@ describe('lives', () => {
       hours: 3,
       failures: 2,
       lostMinutes: 45,
-      words: expect.stringContaining('failed 2 times in 3 h, one in 1.5 h'),
     });
+    expect(first!.earlier).toBeUndefined();
+  });
+
+  it('begin anew with a part that was drawn anew, its forebear told apart', () => {
+    const thicker = (one: RevisionRecord): RevisionRecord => ({
+      ...one,
+      document: {
+        ...document,
+        parts: { items: [{ ...document.parts.items[0]!, shape: { as: 'beam', heightMm: 8 } }] },
+      },
+    });
+    const [a, b, c] = line as [RevisionRecord, RevisionRecord, RevisionRecord];
+    const redesigned = [a, b, thicker(c)];
+    const driven = [...runs, run('c', 120)];
+    const broke = [failure({ ledger: { lostMinutes: 45 } }), failure({ id: 'g', revisionId: 'b' })];
+    const [life] = livesOfParts(redesigned, driven, broke);
+    // 3 h and two failures of the thin one, 2 h without of the thick one; the time lost is that of both
+    expect(life).toMatchObject({
+      hours: 2,
+      failures: 0,
+      earlier: { hours: 3, failures: 2 },
+      lostMinutes: 45,
+    });
+    expect(paretoOf([life!], 'count')[0]!.value).toBe(2);
+    // the copies of the thin one are not looked at for what the thick one lasts
+    const old = copy('one', { revisionId: 'a' });
+    const young = copy('two', { revisionId: 'c' });
+    const record = { copies: [old, young], failures: broke, revisions: redesigned };
+    const onBoth = [run('a', 60, { copies: ['one'] }), run('c', 600, { copies: ['two'] })];
+    expect(due.find(onRecord({ ...record, runs: onBoth }))).toMatchObject({ state: 'tight', value: 1 });
+  });
+
+  it('tell the hours of a part from those of its revision', () => {
+    const driven = [run('a', 60, { ranAt: '1' }), run('b', 30, { ranAt: '2' }), run('b', 90, { ranAt: '4' })];
+    const broke = failure({ revisionId: 'b', occurredAt: '3' });
+    expect(hoursUntil(broke, line, driven)).toEqual({ revision: 0.5, part: 1.5 });
+    expect(hoursUntil({ ...broke, partId: undefined }, line, driven)).toEqual({ revision: 0.5 });
   });
 
   it('are due for a look at half of what the part lasts', () => {
@@ -277,8 +312,7 @@ describe('the line of revisions', () => {
   it('says of a fix in a branch that was left that the last revision is without it', () => {
     const held = fixHeld(failure({ fix: 'thicker', fixRevisionId: 'b' }), line, [run('b', 60)], [])!;
     expect(held).toMatchObject({
-      lost: true,
-      words: expect.stringContaining('D does not come from B, so it is without this fix'),
+      lost: { in: 'D', from: 'B' },
     });
     expect(fixHeld(failure({ fix: 'thicker', fixRevisionId: 'gone' }), line, [], [])).toBeUndefined();
   });
@@ -327,7 +361,6 @@ describe('what fails most', () => {
     runs: 1,
     failures,
     lostMinutes,
-    words: '',
     ...(cost === undefined ? {} : { cost }),
   });
   const lives = [life('a', 1, 60, 2), life('b', 3, 30), life('c', 0, 0), life('d', 4, 10, 6)];

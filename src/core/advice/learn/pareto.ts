@@ -1,4 +1,4 @@
-import type { PartLife } from '../../worked/field/lives';
+import { failuresEver, type PartLife } from '../../worked/field/lives';
 
 export const PARETO_BY = ['count', 'time', 'cost'] as const;
 export type ParetoBy = (typeof PARETO_BY)[number];
@@ -13,7 +13,7 @@ export interface ParetoRow {
 }
 
 const VALUES: Readonly<Record<ParetoBy, (life: PartLife) => number>> = {
-  count: ({ failures }) => failures,
+  count: failuresEver,
   time: ({ lostMinutes }) => lostMinutes,
   cost: ({ cost = 0 }) => cost,
 };

@@ -11,8 +11,8 @@ import { failureDiagnose } from '../../physics/diagnosis/diagnose';
 import { failedHow } from '../../car/records/failureModes';
 import { askDiagnosis, isOpen } from '../../worked/field/ledger';
 import { hoursToBelieve } from '../../physics/statistics/life';
-import { fixHeld, livesOfCopies } from '../../worked/field/lives';
-import { wearOf } from '../../worked/field/wear';
+import { fixHeld, type HeldFix, livesOfCopies } from '../../worked/field/lives';
+import { type Wear, wearOf } from '../../worked/field/wear';
 import { owedOf } from '../../worked/print/log';
 import { estimateOfPart } from '../../worked/print/printed';
 import type { Check } from '../../verdict/engine/check';
@@ -29,7 +29,7 @@ declare module '../../base/finding' {
     'step.lookFirst': { ask: string };
     'step.openAgain': { part: string };
     'step.takeFixOver': { part: string };
-    'step.fixHeld': { fix: string; held: string };
+    'step.fixHeld': { fix: string; held: HeldFix };
     'step.hiddenFault': Record<never, never>;
     'step.predictionOff': Record<never, never>;
     'step.leansOnIt': Record<never, never>;
@@ -41,7 +41,7 @@ declare module '../../base/finding' {
     'step.fillIn': { need: string };
     'step.checksWait': { checks: readonly { id: string; named?: string }[] };
     'step.printAnother': { part: string };
-    'step.worn': { of: WearPlace; wear: string };
+    'step.worn': { of: WearPlace; wear: Wear };
     'step.printOwed': { owed: readonly { part: string; count: number }[] };
     'step.spareReady': Record<never, never>;
     'step.driveOn': { more: Measure };
@@ -162,7 +162,7 @@ function fixesThatFailed({ failures, revisions, runs, revisionId }: BuildOnRecor
         failureId: failure.id,
         title: finding(held.again > 0 ? 'step.openAgain' : 'step.takeFixOver', { part: failure.partName }),
         why: [
-          finding('step.fixHeld', { fix: failure.fix ?? '', held: held.words }),
+          finding('step.fixHeld', { fix: failure.fix ?? '', held }),
           ...(held.again > 0 ? [finding('step.hiddenFault', {})] : []),
         ],
         cost: { benchMinutes: MINUTES.find },
@@ -300,19 +300,20 @@ function figuresToFill(checks: readonly Check[]): Bare[] {
 }
 
 /** Copies in use that a caliper says are spent soon. */
-function copiesWorn({ copies, document }: BuildOnRecord, calibration: number): Bare[] {
+function copiesWorn({ copies, runs, document }: BuildOnRecord, calibration: number): Bare[] {
+  const lives = livesOfCopies(copies, runs);
   return copies
     .filter(({ retiredAt }) => retiredAt === undefined)
     .flatMap((copy) =>
-      wearOf(copy.readings ?? [])
+      wearOf(copy.readings ?? [], lives.get(copy.id)?.hours)
         .filter(({ hoursLeft }) => hoursLeft !== undefined && hoursLeft < WORN_SOON_H)
-        .map(({ of, words }) =>
+        .map((wear) =>
           step({
-            id: `worn:${copy.id}:${of}`,
+            id: `worn:${copy.id}:${wear.of}`,
             kind: 'print',
             segment: 'print',
             title: finding('step.printAnother', { part: copy.partName }),
-            why: [finding('step.worn', { of, wear: words })],
+            why: [finding('step.worn', { of: wear.of, wear })],
             cost: timeOf(document, copy.partId, 1, calibration),
             relief: RELIEF.worn,
           }),

@@ -1,5 +1,7 @@
 import { finding } from '../../base/finding';
+import type { CopyRecord } from '../../car/records/prints';
 import { livesOfCopies } from '../../worked/field/lives';
+import { madeAs } from '../../worked/print/log';
 import { defineRecordCheck } from '../engine/check';
 
 declare module '../../base/finding' {
@@ -12,29 +14,38 @@ declare module '../../base/finding' {
 /** Half of a part's mean life: then it is looked at. By judgement. */
 const LOOK_AT = 0.5;
 
-/** Copies that have run half of the mean life of their part and are still in use. */
+/** Copies that have run half of the mean life of their part, as it is drawn, and are still in use. */
 export const due = defineRecordCheck({
   id: 'learn.due',
   at: { segment: 'learn', side: 'life' },
   quantity: 'count',
   kind: 'ceiling',
-  find: ({ copies, runs, failures }) => {
+  find: ({ copies, runs, failures, revisions }) => {
     const lives = livesOfCopies(copies, runs);
     const hoursOn = (id: string) => lives.get(id)?.hours ?? 0;
-    const counted = new Map<string, number>();
-    for (const { partId } of failures)
-      if (partId !== undefined) counted.set(partId, (counted.get(partId) ?? 0) + 1);
-    const hoursOf = (partId: string) =>
-      copies.filter((copy) => copy.partId === partId).reduce((sum, { id }) => sum + hoursOn(id), 0);
+    const drawnAs = ({ partId = '', ...made }: Pick<CopyRecord, 'design' | 'revisionId' | 'partId'>) =>
+      `${partId} ${madeAs({ partId, ...made }, revisions) ?? ''}`;
+    const failed = new Map<string, number>();
+    for (const { partId, revisionId, ledger } of failures)
+      if (partId !== undefined) {
+        const copy = copies.find(({ id }) => id === ledger?.copyId);
+        const key = drawnAs(copy ?? { partId, revisionId });
+        failed.set(key, (failed.get(key) ?? 0) + 1);
+      }
+    const driven = new Map<string, number>();
+    for (const copy of copies) driven.set(drawnAs(copy), (driven.get(drawnAs(copy)) ?? 0) + hoursOn(copy.id));
     const known = copies.filter(
-      ({ partId, retiredAt }) =>
-        partId !== undefined && retiredAt === undefined && counted.has(partId) && hoursOf(partId) > 0,
+      (copy) =>
+        copy.partId !== undefined &&
+        copy.retiredAt === undefined &&
+        failed.has(drawnAs(copy)) &&
+        driven.get(drawnAs(copy))! > 0,
     );
     if (known.length === 0) return { missing: ['copies:onTheCar'] };
-    const list = known.filter(
-      ({ id, partId }) =>
-        hoursOn(id) > 0 && hoursOn(id) >= (LOOK_AT * hoursOf(partId!)) / counted.get(partId!)!,
-    );
+    const list = known.filter((copy) => {
+      const key = drawnAs(copy);
+      return hoursOn(copy.id) > 0 && hoursOn(copy.id) >= (LOOK_AT * driven.get(key)!) / failed.get(key)!;
+    });
     return list.length === 0
       ? { state: 'clear', finding: finding('learn.due.none', { copies: known.length }) }
       : {

@@ -1,20 +1,26 @@
 import type { CopyRecord } from '../../car/records/prints';
-import { lifeEstimate } from '../../physics/statistics/life';
+import { designOfPart } from './designs';
 import type { FailureRecord, RevisionRecord, RunRecord } from '../../car/records/records';
 
 const MIN_PER_H = 60;
 
-export interface PartLife {
+/** What was driven, and what failed meanwhile. */
+export interface Lived {
+  hours: number;
+  failures: number;
+}
+
+export interface PartLife extends Lived {
   partId: string;
   name: string;
-  /** Driven with the part in its revisions, and in how many runs. */
-  hours: number;
+  /** In how many runs; these, like hours and failures, of the part as the last revision that has it draws it. */
   runs: number;
-  failures: number;
+  /** Of its earlier designs, where it had any. */
+  earlier?: Lived;
+  /** Over all designs. */
   lostMinutes: number;
   /** Of all that had to be replaced, in the build's currency; none where the price of one is not known. */
   cost?: number;
-  words: string;
 }
 
 export interface CopyLife {
@@ -44,81 +50,114 @@ export function livesOfCopies(
   return found;
 }
 
-/** Parts of all revisions, what was driven with them and how often they failed; what failed and is no part of any goes by its name. Those that cost most time first. */
+/**
+ * Parts of all revisions, what was driven with them and how often they failed, design by design: a part that was drawn anew begins
+ * anew. What failed and is no part of any revision goes by its name. Those that cost most time first.
+ */
 export function livesOfParts(
   revisions: readonly RevisionRecord[],
   runs: readonly RunRecord[],
   failures: readonly FailureRecord[],
   priceOf: (partId: string) => number | undefined = () => undefined,
 ): PartLife[] {
-  const last = revisions.at(-1);
-  if (!last) return [];
-  const hoursIn = new Map(
-    revisions.map(({ id }) => [
-      id,
-      runs
-        .filter(({ revisionId }) => revisionId === id)
-        .reduce((sum, { drivenMinutes = 0 }) => sum + drivenMinutes, 0) / MIN_PER_H,
-    ]),
-  );
-  const named = new Map(
+  const drivenIn = new Map(revisions.map(({ id }) => [id, { hours: 0, runs: 0 }]));
+  for (const { revisionId, drivenMinutes = 0 } of runs) {
+    const driven = drivenIn.get(revisionId);
+    if (driven)
+      drivenIn.set(revisionId, { hours: driven.hours + drivenMinutes / MIN_PER_H, runs: driven.runs + 1 });
+  }
+  const sumOf = (of: readonly RevisionRecord[], key: 'hours' | 'runs') =>
+    of.reduce((sum, { id }) => sum + drivenIn.get(id)![key], 0);
+  const totals = (partId: string, own: readonly FailureRecord[]) => {
+    const price = priceOf(partId);
+    return {
+      lostMinutes: own.reduce((sum, { ledger }) => sum + (ledger?.lostMinutes ?? 0), 0),
+      ...(price === undefined || own.length === 0 ? {} : { cost: price * own.length }),
+    };
+  };
+  const names = new Map(
     revisions.flatMap(({ document }) => document.parts.items.map(({ id, name }) => [id, name] as const)),
   );
-  const runsIn = new Map(
-    revisions.map(({ id }) => [id, runs.filter(({ revisionId }) => revisionId === id).length]),
-  );
-  const lifeOf = (
-    partId: string,
-    name: string,
-    of: readonly RevisionRecord[],
-    own: readonly FailureRecord[],
-  ): PartLife => {
-    const [hours, times] = [hoursIn, runsIn].map((counted) =>
-      of.reduce((sum, { id }) => sum + counted.get(id)!, 0),
-    ) as [number, number];
-    const price = priceOf(partId);
+  const known = [...names].map(([partId, name]): PartLife => {
+    const own = failures.filter((failure) => failure.partId === partId);
+    const designs = new Map(
+      revisions.flatMap(({ id, document }) => {
+        const design = designOfPart(document, partId);
+        return design === undefined ? [] : [[id, design] as const];
+      }),
+    );
+    const now = [...designs.values()].at(-1);
+    const having = revisions.filter(({ id }) => designs.has(id));
+    const [same, others] = [true, false].map((wanted) =>
+      having.filter(({ id }) => (designs.get(id) === now) === wanted),
+    ) as [RevisionRecord[], RevisionRecord[]];
+    const failedIn = (of: readonly RevisionRecord[]) =>
+      own.filter(({ revisionId }) => of.some(({ id }) => id === revisionId)).length;
     return {
       partId,
       name,
-      hours,
-      runs: times,
-      failures: own.length,
-      ...(price === undefined || own.length === 0 ? {} : { cost: price * own.length }),
-      lostMinutes: own.reduce((sum, { ledger }) => sum + (ledger?.lostMinutes ?? 0), 0),
-      words:
-        hours > 0 ? lifeEstimate({ exposureHours: hours, failures: own.length }).words : 'not driven yet',
+      hours: sumOf(same, 'hours'),
+      runs: sumOf(same, 'runs'),
+      // what failed in a revision that is gone counts for the part as it is
+      failures: own.length - failedIn(others),
+      ...(others.length > 0
+        ? { earlier: { hours: sumOf(others, 'hours'), failures: failedIn(others) } }
+        : {}),
+      ...totals(partId, own),
     };
-  };
-  const known = [...named].map(([partId, name]) =>
-    lifeOf(
-      partId,
-      name,
-      revisions.filter(({ document }) => document.parts.items.some(({ id }) => id === partId)),
-      failures.filter((failure) => failure.partId === partId),
-    ),
-  );
+  });
   const strangers = new Map<string, FailureRecord[]>();
   for (const failure of failures)
-    if (failure.partId === undefined || !named.has(failure.partId)) {
-      const key = `name ${failure.partName.trim().toLowerCase()}`;
+    if (failure.partId === undefined || !names.has(failure.partId)) {
+      const key = `name ${nameOf(failure)}`;
       strangers.set(key, [...(strangers.get(key) ?? []), failure]);
     }
-  return [
-    ...known,
-    ...[...strangers].map(([key, own]) => lifeOf(key, own[0]!.partName, revisions, own)),
-  ].sort((a, b) => b.lostMinutes - a.lostMinutes || b.failures - a.failures || b.hours - a.hours);
+  const unknown = [...strangers].map(([partId, own]): PartLife => ({
+    partId,
+    name: own[0]!.partName,
+    hours: sumOf(revisions, 'hours'),
+    runs: sumOf(revisions, 'runs'),
+    failures: own.length,
+    ...totals(partId, own),
+  }));
+  return [...known, ...unknown].sort(
+    (a, b) => b.lostMinutes - a.lostMinutes || failuresEver(b) - failuresEver(a) || b.hours - a.hours,
+  );
 }
 
+/** Of all designs of a part. */
+export const failuresEver = ({ failures, earlier }: Lived & { earlier?: Lived }): number =>
+  failures + (earlier?.failures ?? 0);
+
+/** Hours of the revision, and of the part as it was drawn then, up to a failure: by the minutes of the runs before it. */
+export function hoursUntil(
+  { revisionId, partId, occurredAt }: Pick<FailureRecord, 'revisionId' | 'partId' | 'occurredAt'>,
+  revisions: readonly RevisionRecord[],
+  runs: readonly RunRecord[],
+): { revision: number; part?: number } {
+  const drivenIn = (ids: ReadonlySet<string>) =>
+    runs
+      .filter((run) => ids.has(run.revisionId) && run.ranAt <= occurredAt)
+      .reduce((sum, { drivenMinutes = 0 }) => sum + drivenMinutes, 0) / MIN_PER_H;
+  const documentOf = (id: string) => revisions.find((one) => one.id === id)?.document;
+  const design = partId === undefined ? undefined : designOfPart(documentOf(revisionId), partId);
+  const alike = revisions.filter(({ document }) => designOfPart(document, partId ?? '') === design);
+  return {
+    revision: drivenIn(new Set([revisionId])),
+    ...(design === undefined ? {} : { part: drivenIn(new Set(alike.map(({ id }) => id))) }),
+  };
+}
+
+/** What became of a fix. */
 export interface HeldFix {
-  /** Driven with the fix. */
+  /** Driven with it. */
   hours: number;
   /** How often it failed again in the same way. */
   again: number;
   /** What it had lasted without the fix: hours of all its failures whose life is known, and how many they are. */
-  lived: { hours: number; failures: number };
-  /** The revision that is looked from, the last where none is named, does not come from the one that carries it. */
-  lost: boolean;
-  words: string;
+  lived: Lived;
+  /** Where the revision that is looked from, the last if none is named, does not come from the one that carries it: their letters. */
+  lost?: { in: string; from: string };
 }
 
 /** Whether a fix has held in the revisions from the one that carries it on. */
@@ -142,16 +181,11 @@ export function fixHeld(
     ({ revisionId, hours: lived = 0 }) => !carrying.has(revisionId) && lived > 0,
   );
   const last = revisions.find(({ id }) => id === seenFrom);
-  const lost =
-    !last || carrying.has(last.id)
-      ? ''
-      : `; ${last.letter} does not come from ${carrier.letter}, so it is without this fix`;
   return {
     hours,
     again,
     lived: { hours: before.reduce((sum, { hours: own = 0 }) => sum + own, 0), failures: before.length },
-    lost: lost !== '',
-    words: `${hours > 0 ? lifeEstimate({ exposureHours: hours, failures: again }).words : 'not driven yet'}${lost}`,
+    ...(last && !carrying.has(last.id) ? { lost: { in: last.letter, from: carrier.letter } } : {}),
   };
 }
 

@@ -1,10 +1,9 @@
 import { mean } from '../../base/numeric/statistics';
 import type { WearPlace, WearReading } from '../../car/records/prints';
-import { plain } from '../../base/units/plain';
 
 export interface Wear {
   of: WearPlace;
-  readings: WearReading[];
+  readings: readonly WearReading[];
   /** At which it is spent. */
   limitMm: number;
   lastMm: number;
@@ -12,11 +11,12 @@ export interface Wear {
   rateMmPerHour?: number;
   /** One standard deviation. */
   rateErrorMmPerHour?: number;
-  /** From the last reading to the limit at that rate; none where no wear shows. */
+  /** From now to the limit at that rate, 0 where it is past; none where no wear shows. */
   hoursLeft?: number;
   /** At 90 %, one-sided. */
   atLeastHours?: number;
-  words: string;
+  /** Driven since the last reading. */
+  sinceHours: number;
 }
 
 /** Of a tooth as thick as half the pitch, the share that is 0.2 of its module: the wear limit of a tooth. */
@@ -37,10 +37,11 @@ const usualLimit = (of: WearPlace, firstMm: number) =>
 /**
  * Wear of one copy from its readings, place by place: a straight line over the hours driven, and the hours until its limit.
  *
+ * @param hoursNow that the copy has been driven; the last reading's where not given
  * @returns mm, mm an hour, h
  * @see Archard 1953 (wear grows with the way slid under a load); Draper and Smith, Applied Regression Analysis, ch. 1 (error of a slope)
  */
-export function wearOf(all: readonly WearReading[]): Wear[] {
+export function wearOf(all: readonly WearReading[], hoursNow?: number): Wear[] {
   const places = [...new Set(all.map(({ of }) => of))];
   return places.map((of) => {
     const readings = all
@@ -49,36 +50,19 @@ export function wearOf(all: readonly WearReading[]): Wear[] {
     const [first, last] = [readings[0]!, readings.at(-1)!];
     const limitMm =
       readings.findLast((one) => one.limitMm !== undefined)?.limitMm ?? usualLimit(of, first.valueMm);
-    const base = { of, readings, limitMm, lastMm: last.valueMm };
-    const left = (limitMm - last.valueMm) * signOf(of);
+    const sinceHours = Math.max(0, (hoursNow ?? last.hours) - last.hours);
     const line = lineThrough(readings, signOf(of));
-    if (left <= 0)
-      return {
-        ...base,
-        ...line,
-        hoursLeft: 0,
-        atLeastHours: 0,
-        words: `spent: ${plain(last.valueMm)} mm, and ${plain(limitMm)} mm is its limit`,
-      };
-    if (!line) return { ...base, words: 'one reading: a second one after some hours gives its wear' };
+    const base = { of, readings, limitMm, lastMm: last.valueMm, sinceHours, ...line };
+    const left = (limitMm - last.valueMm) * signOf(of);
+    if (left <= 0) return { ...base, hoursLeft: 0, atLeastHours: 0 };
+    if (!line) return base;
     const { rateMmPerHour: rate, rateErrorMmPerHour: error } = line;
+    const at = (speed: number) => Math.max(0, left / speed - sinceHours);
     const fastest = rate + NINE_OF_TEN * error;
-    const atLeastHours = fastest > 0 ? left / fastest : undefined;
-    const least = atLeastHours === undefined ? '' : `at 90 % over ${plain(atLeastHours, 2)} h left`;
-    if (rate <= NINE_OF_TEN * error)
-      return {
-        ...base,
-        ...line,
-        ...(atLeastHours === undefined ? {} : { atLeastHours }),
-        words: `no wear shows over the caliper’s own error${least ? `; ${least}` : ''}`,
-      };
-    const hoursLeft = left / rate;
     return {
       ...base,
-      ...line,
-      hoursLeft,
-      atLeastHours: atLeastHours!,
-      words: `${plain(1000 * rate, 2)} µm an hour: about ${plain(hoursLeft, 2)} h left, ${least}`,
+      ...(fastest > 0 ? { atLeastHours: at(fastest) } : {}),
+      ...(rate > NINE_OF_TEN * error ? { hoursLeft: at(rate) } : {}),
     };
   });
 }

@@ -97,11 +97,19 @@ function isAsDrawn(
   part: Part,
   revisions: PrintedOnRecord['revisions'],
 ): boolean {
+  const made = madeAs({ design, revisionId, partId: part.id }, revisions);
+  return made === undefined || made === designMark(part);
+}
+
+/** Mark of the drawing that a copy was made from; of one that does not say, as its revision has it. */
+export function madeAs(
+  { design, revisionId, partId }: Pick<CopyRecord, 'design' | 'revisionId' | 'partId'>,
+  revisions: PrintedOnRecord['revisions'],
+): string | undefined {
   const then = revisions
     .find(({ id }) => id === revisionId)
-    ?.document.parts.items.find(({ id }) => id === part.id);
-  const made = design ?? (then && designMark(then));
-  return made === undefined || made === designMark(part);
+    ?.document.parts.items.find(({ id }) => id === partId);
+  return design ?? (then && designMark(then));
 }
 
 /** Final copies of a part that were not given up and are what it is drawn as now. */
