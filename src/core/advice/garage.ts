@@ -2,7 +2,7 @@ import { type BuildDocument, emptyDocument } from '../car/document/document';
 import { driveRun } from '../physics/motion/run';
 import type { NextStep } from './steps/definition';
 import { runInputOf } from '../worked/motion/runOfBuild';
-import { measuredSpeedOf } from '../worked/field/measured';
+import { meanOfRuns } from '../worked/field/measured';
 import type { RevisionRecord, WholeBuild } from '../car/records/records';
 import type { Check, Thresholds } from '../verdict/engine/check';
 import { byUrgency, evaluateMostUrgent } from '../verdict/evaluate';
@@ -65,7 +65,7 @@ export function garageCar(
     .reverse()
     .find(({ id }) => runs.some((run) => run.revisionId === id && run.kind === 'timedDistance'));
   const measured = tested
-    ? measuredSpeedOf(
+    ? meanOfRuns(
         runs.filter(({ revisionId }) => revisionId === tested.id),
         'timedDistance',
       )
@@ -82,7 +82,7 @@ export function garageCar(
     ...(predictedMps === undefined ? {} : { predictedMps }),
     ...(surface ? { surface: surface.name } : {}),
     ...(measured && tested
-      ? { measured: { speedMps: measured.speedMps, errorMps: measured.errorMps, letter: tested.letter } }
+      ? { measured: { speedMps: measured.mean, errorMps: measured.error, letter: tested.letter } }
       : {}),
     ...(worked[0] ? { tightest: worked[0] } : {}),
     next: nextStep(record, checks, input?.ok === false ? input.missing : surface ? [] : ['brief.surfaces']),

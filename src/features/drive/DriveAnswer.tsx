@@ -1,5 +1,6 @@
 'use client';
 
+import type { MeanOfRuns } from '@/core/worked/field/measured';
 import { launchFacts } from '@/core/physics/motion/launchFacts';
 import { topSpeedFacts } from '@/core/physics/motion/topSpeedFacts';
 import type { DriveRunInput } from '@/core/physics/motion/definition';
@@ -27,7 +28,7 @@ interface DriveAnswerProps {
   input: DriveRunInput;
   run: DriveRunResult;
   targetMps: number | undefined;
-  measured: { speedMps: number; errorMps: number } | undefined;
+  measured: Pick<MeanOfRuns, 'mean' | 'error'> | undefined;
   ghost: { label: string; run: DriveRunResult | undefined } | undefined;
 }
 
@@ -79,7 +80,7 @@ export function DriveAnswer({ surface, input, run, targetMps, measured, ghost }:
       .{' '}
       {measured ? (
         <span className="slate">
-          Measured {formatWithError(measured.speedMps, measured.errorMps, 'speedMps', reader)}.{' '}
+          Measured {formatWithError(measured.mean, measured.error, 'speedMps', reader)}.{' '}
         </span>
       ) : null}
       <Figure title="the launch" steps={workingLaunch(launchFacts(input, run), write)} tone="plainfig">

@@ -8,7 +8,7 @@ import dynamic from 'next/dynamic';
 import Link from 'next/link';
 import { Suspense } from 'react';
 import { motorsInAll } from '@/core/car/document/drive';
-import { measuredSpeedOf } from '@/core/worked/field/measured';
+import { meanOfRuns } from '@/core/worked/field/measured';
 import { isTimed } from '@/core/car/records/records';
 import { workingTopSpeed } from '@/words/workings/motion';
 import { tyreForBuild } from '@/core/car/library/items';
@@ -110,7 +110,7 @@ function RunView({ view }: { view: DriveView }) {
           input={view.input}
           run={view.run}
           targetMps={document.brief.targetMps}
-          measured={measuredSpeedOf(own, 'timedDistance')}
+          measured={meanOfRuns(own, 'timedDistance')}
           ghost={ghost ? { label: ghost.label, run: other.run } : undefined}
         />
         <SurfaceSwitch />

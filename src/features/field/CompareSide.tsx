@@ -14,6 +14,7 @@ import { runsSummary } from '@/core/physics/statistics/runsSummary';
 import { formatNumber, formatText } from '@/core/base/units/formatQuantity';
 import { DotPlot } from '@/ui/charts/DotPlot';
 import { useReader } from '@/ui/reader';
+import { leftOutWords } from '@/words/runs';
 import { useBuild } from '../session/BuildContext';
 import { Group } from '../fields/fields';
 import { Bench, Readings } from '../frame/Guarded';
@@ -158,6 +159,13 @@ export function CompareSide({ tabs }: { tabs: ReactNode }) {
                 <b>Not alike:</b> {found.unlike.join('; ')}. What follows may be that and not the change.
               </p>
             ) : null}
+            {[a, b].map(({ id, label, leftOut }) =>
+              leftOut ? (
+                <p key={id} className="quiet">
+                  Of {label}, {leftOutWords(leftOut)}.
+                </p>
+              ) : null,
+            )}
             <h1 className="answer" data-testid="compare-answer">
               {b.label[0]!.toUpperCase()}
               {b.label.slice(1)}{' '}

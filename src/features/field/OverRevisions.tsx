@@ -4,6 +4,7 @@ import type { RunRecord } from '@/core/car/records/records';
 import { formatNumber, formatText } from '@/core/base/units/formatQuantity';
 import { toShown, unitOf } from '@/core/base/units/quantities';
 import { useReader } from '@/ui/reader';
+import { leftOutWords } from '@/words/runs';
 import { useBuild } from '../session/BuildContext';
 import { Charts } from '../frame/Guarded';
 
@@ -27,7 +28,7 @@ export function OverRevisions({ runs }: { runs: readonly RunRecord[] }) {
   );
 }
 
-function Small({ measure: { title, quantity, goal, points, best } }: { measure: Measure }) {
+function Small({ measure: { title, quantity, goal, points, best, leftOut } }: { measure: Measure }) {
   const { reader } = useReader();
   const unit = unitOf(quantity, reader.units);
   const shown = (value: number) => toShown(value, unit);
@@ -43,6 +44,7 @@ function Small({ measure: { title, quantity, goal, points, best } }: { measure: 
       <figcaption>
         <span>
           {title}: best {best}
+          {leftOut ? <span className="quiet">, {leftOutWords(leftOut)}</span> : null}
         </span>
       </figcaption>
       <svg

@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { gapOf, measuredOf } from '@/core/worked/field/measured';
 import { isTimed, RUN_KIND_NAMES, type RunRecord } from '@/core/car/records/records';
+import { seriesWords } from '@/words/runs';
 import { reportWords } from '@/core/worked/field/reportWords';
 import { formatNumber, formatText, formatWithError } from '@/core/base/units/formatQuantity';
 import { useReader } from '@/ui/reader';
@@ -104,7 +105,9 @@ function RunRow({
       </td>
       <td>{RUN_KIND_NAMES[run.kind]}</td>
       <td>
-        {measured ? (
+        {isTimed(run) && run.kind === 'series' ? (
+          seriesWords(run, reader)
+        ) : measured ? (
           <>
             <b>{formatWithError(measured.speed.mean, measured.speedErrorMps, 'speedMps', reader)}</b>{' '}
             <span className="quiet">

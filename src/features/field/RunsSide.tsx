@@ -1,7 +1,7 @@
 'use client';
 
 import { type ReactNode, useCallback, useEffect, useMemo, useState } from 'react';
-import { measuredOf } from '@/core/worked/field/measured';
+import { attemptSpread, measuredOf } from '@/core/worked/field/measured';
 import { isTimed } from '@/core/car/records/records';
 import { seriesOf } from '@/core/advice/learn/series';
 import { WorkingPanel } from '@/ui/working';
@@ -27,10 +27,12 @@ export function RunsSide({ tabs }: { tabs: ReactNode }) {
   const [sheet, setSheet] = useState<Sheet>(() => sheetAfter(newId(), all.at(-1)?.run));
   const [files, setFiles] = useState<DraftFiles>({ revisionId: revision.id, photos: [] });
   const own = useMemo(() => all.filter(({ run }) => run.revisionId === revision.id), [all, revision.id]);
-  const timed = useMemo(
-    () => own.flatMap(({ run }): ShownRun[] => (isTimed(run) ? [{ run, measured: measuredOf(run) }] : [])),
-    [own],
-  );
+  const timed = useMemo(() => {
+    const spread = attemptSpread(all.map(({ run }) => run));
+    return own.flatMap(({ run }): ShownRun[] =>
+      isTimed(run) ? [{ run, measured: measuredOf(run, spread) }] : [],
+    );
+  }, [own, all]);
 
   useEffect(() => {
     const kept = keptSheet(revision.id);

@@ -1,6 +1,6 @@
 import { useMemo } from 'react';
 import { branchesOf } from '@/core/advice/learn/branches';
-import { measuredSpeedOf } from '@/core/worked/field/measured';
+import { meanOfRuns } from '@/core/worked/field/measured';
 import { formatText } from '@/core/base/units/formatQuantity';
 import { useReader } from '@/ui/reader';
 import { When } from '@/ui/When';
@@ -61,7 +61,7 @@ export function BranchLine({ chosen, onChoose }: { chosen: string; onChoose(id: 
       </svg>
       {revisions.map((one) => {
         const own = runs.filter(({ revisionId }) => revisionId === one.id);
-        const measured = measuredSpeedOf(own, 'timedDistance');
+        const measured = meanOfRuns(own, 'timedDistance');
         const broke = failures.filter(({ revisionId }) => revisionId === one.id).length;
         return (
           <button
@@ -77,7 +77,7 @@ export function BranchLine({ chosen, onChoose }: { chosen: string; onChoose(id: 
               <When at={one.createdAt} />
               {one.closedAt && !stands.has(one.id) ? ', closed' : ''}
               {measured ? (
-                <span className="slate"> · {formatText(measured.speedMps, 'speedMps', reader)}</span>
+                <span className="slate"> · {formatText(measured.mean, 'speedMps', reader)}</span>
               ) : (
                 ''
               )}

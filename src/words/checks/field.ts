@@ -3,6 +3,7 @@ import type { Wheel } from '@/core/car/records/report';
 import type { WrongWheel } from '@/core/worked/field/wrongWheels';
 import type { Wish } from '@/core/verdict/field/owedRuns.check';
 import { inSentence } from '@/core/base/units/words';
+import { leftOutWords } from '../runs';
 import { counted, partsListed } from '../lists';
 import type { Sentences } from '../write';
 
@@ -32,8 +33,8 @@ const GOAL = {
 
 /** Sentences about what was measured. */
 export const FIELD_SENTENCES: Sentences<'field'> = {
-  'field.goal': ({ speed, error, wish, runs, is }) =>
-    `${speed} ± ${error} over ${counted(runs, 'timed run')}, needs ${wish}: ${GOAL[is]}.`,
+  'field.goal': ({ speed, error, wish, runs, is, leftOut }) =>
+    `${speed} ± ${error} over ${counted(runs, 'timed run')}, needs ${wish}: ${GOAL[is]}${leftOut ? ` (${leftOutWords(leftOut)})` : ''}.`,
   'field.band.wheels': ({ wheels }) =>
     `On the bench ${wheels.map(wheelTurned).join(', ')}: look at bevels and motor leads before it drives.`,
   'field.band': ({ runs, kind, at, off, slower, sigmas, outside }) => {

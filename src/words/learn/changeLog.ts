@@ -5,8 +5,9 @@ import { markdownText } from '@/core/base/units/markdown';
 import { failedHow } from '@/core/car/records/failureModes';
 import { verdictWords } from '@/core/worked/field/ledger';
 import { fixHeld } from '@/core/worked/field/lives';
+import { leftOutWords } from '../runs';
 import { heldWords } from './life';
-import { measuredSpeedOf } from '@/core/worked/field/measured';
+import { meanOfRuns } from '@/core/worked/field/measured';
 import type { FailureRecord, RevisionRecord, WholeBuild } from '@/core/car/records/records';
 
 /** The story of a build as Markdown: each revision with its why, what changed, what was measured, what broke and whether its fixes held. */
@@ -18,7 +19,7 @@ export function changeLog(
     const parent = revisions.find(({ id }) => id === revision.parentId);
     const changes = parent ? describeChanges(parent.document, revision.document, reader) : [];
     const things = thingsChanged(changes).length;
-    const measured = measuredSpeedOf(
+    const measured = meanOfRuns(
       runs.filter(({ revisionId }) => revisionId === revision.id),
       'timedDistance',
     );
@@ -29,7 +30,7 @@ export function changeLog(
       ...(revision.expected ? [`Should: ${markdownText(revision.expected)}`] : []),
       ...(measured
         ? [
-            `Measured: ${formatWithError(measured.speedMps, measured.errorMps, 'speedMps', reader)} over ${measured.runs} timed ${measured.runs === 1 ? 'run' : 'runs'}.`,
+            `Measured: ${formatWithError(measured.mean, measured.error, 'speedMps', reader)} over ${measured.runs} timed ${measured.runs === 1 ? 'run' : 'runs'}${measured.leftOut ? `, ${leftOutWords(measured.leftOut)}` : ''}.`,
           ]
         : []),
       ...(changes.length > 0

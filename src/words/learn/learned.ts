@@ -8,12 +8,13 @@ import { failedHow } from '@/core/car/records/failureModes';
 import { compareGroups, groupsOf } from '@/core/advice/learn/groups';
 import { isOpen, verdictWords } from '@/core/worked/field/ledger';
 import { fixHeld } from '@/core/worked/field/lives';
+import { leftOutWords } from '../runs';
 import { heldWords } from './life';
 import { WISH_NAMES } from '../checks/field';
-import { gapOf, measuredOf } from '@/core/worked/field/measured';
+import { attemptSpread, gapOf, measuredOf } from '@/core/worked/field/measured';
 import { measuresOver } from '@/core/advice/learn/overRevisions';
 import {
-  isTimed,
+  isRepeated,
   RUN_KIND_NAMES,
   type RevisionRecord,
   type RunRecord,
@@ -44,20 +45,22 @@ export const lessonsOf = (revision: RevisionRecord, record: Record, reader: Read
 
 function whatItDid(revision: RevisionRecord, { revisions, runs }: Record, reader: Reader): string[] {
   const parent = revisions.find(({ id }) => id === revision.parentId);
-  const measured = measuresOver([revision], runs).map(({ title, quantity, goal, points, better }) => {
-    const { mean, error } = points[0]!;
-    const met =
-      goal === undefined
-        ? ''
-        : `, ${formatText(goal, quantity, reader)} wished: ${
-            Math.abs(mean - goal) <= (error ?? 0)
-              ? 'not decided'
-              : (better === 'higher' ? mean >= goal : mean <= goal)
-                ? 'met'
-                : 'missed'
-          }`;
-    return `${title}: ${error === undefined ? formatText(mean, quantity, reader) : formatWithError(mean, error, quantity, reader)}${met}.`;
-  });
+  const measured = measuresOver([revision], runs).map(
+    ({ title, quantity, goal, points, better, leftOut }) => {
+      const { mean, error } = points[0]!;
+      const met =
+        goal === undefined
+          ? ''
+          : `, ${formatText(goal, quantity, reader)} wished: ${
+              Math.abs(mean - goal) <= (error ?? 0)
+                ? 'not decided'
+                : (better === 'higher' ? mean >= goal : mean <= goal)
+                  ? 'met'
+                  : 'missed'
+            }`;
+      return `${title}: ${error === undefined ? formatText(mean, quantity, reader) : formatWithError(mean, error, quantity, reader)}${met}${leftOut ? ` (${leftOutWords(leftOut)})` : ''}.`;
+    },
+  );
   if (!parent) return measured;
   const groups = groupsOf(runs, revisions, 'timedDistance', 'revision');
   const [a, b] = [parent.id, revision.id].map((one) => groups.find(({ id }) => id === one));
@@ -78,7 +81,7 @@ function whatItDid(revision: RevisionRecord, { revisions, runs }: Record, reader
 }
 
 function whetherPredicted(own: readonly RunRecord[], { locale }: Reader): string[] {
-  const gaps = own.filter(isTimed).flatMap((run) => gapOf(run, measuredOf(run)) ?? []);
+  const gaps = own.filter(isRepeated).flatMap((run) => gapOf(run, measuredOf(run, attemptSpread(own))) ?? []);
   if (gaps.length === 0) return [];
   const off = gaps.filter(({ sigmas }) => Math.abs(sigmas) > HOLDS);
   const mean = gaps.reduce((sum, { differencePct }) => sum + differencePct, 0) / gaps.length;

@@ -5,10 +5,12 @@ import { isOpen, verdictWords } from '@/core/worked/field/ledger';
 import { lessonsOf } from '../learn/learned';
 import { fixHeld, livesOfParts } from '@/core/worked/field/lives';
 import { heldWords } from '../learn/life';
+import { seriesWords } from '../runs';
 import { gapOf, measuredOf } from '@/core/worked/field/measured';
 import { paretoOf } from '@/core/advice/learn/pareto';
 import { reportWords } from '@/core/worked/field/reportWords';
 import {
+  isRepeated,
   isTimed,
   RUN_KIND_NAMES,
   type RevisionRecord,
@@ -44,7 +46,10 @@ export function testReport(input: TestReportInput, reader: Reader): Report {
     .filter(Boolean);
   const wish = revision.document.brief.targetMps;
   const picture = runsPicture(
-    timed.slice(-MOST_DRAWN).map((run) => dotOf(run, reader)),
+    own
+      .filter(isRepeated)
+      .slice(-MOST_DRAWN)
+      .map((run) => dotOf(run, reader)),
     'speedMps',
     wish,
     reader,
@@ -106,7 +111,9 @@ function timedTable(runs: readonly TimedRun[], reader: Reader): Block[] {
         .filter(Boolean)
         .join(', '),
       formatNumber(measured.attempts.length, reader.locale),
-      formatWithError(measured.speed.mean, measured.speedErrorMps, 'speedMps', reader),
+      isRepeated(run)
+        ? formatWithError(measured.speed.mean, measured.speedErrorMps, 'speedMps', reader)
+        : seriesWords(run, reader),
       prediction ? formatText(prediction.speedMps, 'speedMps', reader) : '',
       gap
         ? `${gap.differencePct < 0 ? '−' : '+'}${formatNumber(Math.abs(gap.differencePct), reader.locale, 2)} %`

@@ -5,9 +5,11 @@ import { normalFrom } from '../../base/numeric/random';
 import { goal } from '../../verdict/field/goal.check';
 import { owed } from '../../verdict/field/owedRuns.check';
 import type { BuildOnRecord } from '../../verdict/engine/onRecord';
+import { mostAlike } from '../../worked/field/alike';
+import { attemptSpread, gapOf, meanOfRuns, measuredOf } from '../../worked/field/measured';
 import { compareGroups, groupsOf, settingNames } from './groups';
 import { measuresOver } from './overRevisions';
-import type { RevisionRecord, RunRecord } from '../../car/records/records';
+import type { RevisionRecord, RunRecord, TimedRun } from '../../car/records/records';
 import { dropLimit, growthOf, hottest, reportWords } from '../../worked/field/reportWords';
 import { wrongWheels } from '../../worked/field/wrongWheels';
 import { seriesOf, shuffledOrder } from './series';
@@ -301,6 +303,64 @@ describe('what runs bring home', () => {
   });
 });
 
+describe('runs that are not alike', () => {
+  const onGrass = { surfaceId: 'grass', surfaceName: 'Grass' };
+  const runs = [
+    timed('a', [2.5, 2.5]),
+    timed('a', [2.5, 2.5]),
+    timed('a', [2, 2], {}, onGrass),
+    timed('a', [2.2], {}, { extraMassG: 500, runUpM: 30 }),
+  ];
+
+  it('are left out of a mean, and named by what they are unlike', () => {
+    expect(meanOfRuns(runs, 'timedDistance')).toMatchObject({
+      mean: 8,
+      runs: 2,
+      leftOut: { runs: 2, by: ['surface', 'payload', 'runUp'] },
+    });
+    expect(goalOn(runs)).toMatchObject({ value: 8, finding: { facts: { runs: 2, leftOut: { runs: 2 } } } });
+    const [speed] = measuresOver(revisions, [...runs, timed('b', [1, 1], {}, onGrass)]);
+    expect(speed).toMatchObject({ points: [{ letter: 'A', mean: 8 }], leftOut: { runs: 3 } });
+    const [group] = groupsOf(runs, revisions, 'timedDistance', 'revision');
+    expect(group).toMatchObject({ values: [8, 8, 8, 8], means: [8, 8], leftOut: { runs: 2 } });
+    // what is compared may differ, the rest may not
+    expect(
+      groupsOf(runs, revisions, 'timedDistance', 'surface').map(({ label, means }) => [label, means]),
+    ).toEqual([
+      ['Asphalt', [8, 8]],
+      ['Grass', [10]],
+    ]);
+  });
+
+  it('count what the document carries as well as what lay on top', () => {
+    const loaded = { ...car, brief: { ...car.brief, payloadG: (car.brief.payloadG ?? 0) + 300 } };
+    const same = timed('a', [2.5], { document: loaded }, {});
+    expect(
+      mostAlike([timed('a', [2.5], {}, { extraMassG: 300 }), same] as TimedRun[]).leftOut,
+    ).toBeUndefined();
+    expect(mostAlike([timed('a', [2.5]), same] as TimedRun[]).leftOut).toEqual({ runs: 1, by: ['payload'] });
+  });
+
+  it('are the settings of a series, which has no mean and no band', () => {
+    const series = timed('a', [], {
+      kind: 'series',
+      attempts: [1, 9].map((timeS, at) => ({ id: `${at}`, timeS, setting: at })),
+      prediction: { timeS: 2, timeErrorS: 0.01, speedMps: 10, speedErrorMps: 0.05, massKg: 2 },
+    });
+    expect(gapOf(series, measuredOf(series as TimedRun))).toBeUndefined();
+    expect(bandOn([series])).toEqual({ missing: ['runs:predicted'] });
+  });
+
+  it('leave a single attempt the spread of the others', () => {
+    // s² = (1·0.005 + 2·0.01)/3 about a mean of 2 s
+    const spread = attemptSpread([timed('a', [1.95, 2.05]), timed('b', [1.9, 2, 2.1]), timed('b', [2])]);
+    expect(spread).toBeCloseTo(Math.sqrt(0.025 / 3) / 2, 12);
+    const one = timed('a', [], { attempts: [{ id: 'x', frames: 960, captureFps: 480 }] }) as TimedRun;
+    expect(measuredOf(one, spread).timeErrorS).toBeCloseTo(2 * spread, 12);
+    expect(attemptSpread([one])).toBe(0.02);
+  });
+});
+
 it('follows each measure through the revisions with the wish and the best', () => {
   const measures = measuresOver(revisions, [
     timed('a', [2.5, 2.5]),
@@ -321,8 +381,8 @@ it('follows each measure through the revisions with the wish and the best', () =
       'B',
       8,
       [
-        ['A', 8, 2],
-        ['B', 10, 2],
+        ['A', 8, 1],
+        ['B', 10, 1],
       ],
     ],
     ['launch', 'A', 4, [['A', 4, 1]]],

@@ -1,6 +1,7 @@
 import { describeChanges } from '../../car/labels/describe';
 import { mean } from '../../base/numeric/statistics';
 import { formatText, type Reader } from '../../base/units/formatQuantity';
+import { type LeftOut, mostAlike } from '../../worked/field/alike';
 import { measuredOf } from '../../worked/field/measured';
 import {
   isTimed,
@@ -24,6 +25,8 @@ export interface RunGroup {
   values: number[];
   /** The same of every run. */
   means: number[];
+  /** Runs of the group that are not like the others. */
+  leftOut?: LeftOut;
 }
 
 /** Timed runs of a kind in groups; a setting is one of those that the runs name. */
@@ -35,7 +38,8 @@ export function groupsOf(
   setting?: string,
 ): RunGroup[] {
   const letters = new Map(revisions.map(({ id, letter }) => [id, letter]));
-  const groups = new Map<string, RunGroup>();
+  // each value with the run that it comes from
+  const groups = new Map<string, RunGroup & { owners: TimedRun[] }>();
   for (const run of runs) {
     if (run.kind !== kind || !isTimed(run)) continue;
     for (const { key, label, only } of keysOf(run, letters, by, setting)) {
@@ -44,16 +48,31 @@ export function groupsOf(
         .filter((_, at) => !only || only(at))
         .map(({ timeS, speedMps }) => (kind === 'launch' ? timeS : speedMps));
       if (values.length === 0) continue;
-      const known = groups.get(key) ?? { id: key, label, runs: [], values: [], means: [] };
+      const known = groups.get(key) ?? { id: key, label, runs: [], values: [], means: [], owners: [] };
       groups.set(key, {
         ...known,
         runs: [...known.runs, run],
         values: [...known.values, ...values],
+        owners: [...known.owners, ...values.map(() => run)],
         means: [...known.means, mean(values)],
       });
     }
   }
-  return [...groups.values()];
+  return [...groups.values()].map((group) => alikeOnly(group, by));
+}
+
+/** A group with only the runs that may be averaged; what is compared may differ. */
+function alikeOnly(group: RunGroup & { owners: TimedRun[] }, by: Grouping): RunGroup {
+  const { runs, leftOut } = mostAlike(group.runs, by === 'surface' ? 'surface' : undefined);
+  const kept = new Set(runs);
+  const { owners, ...rest } = group;
+  return {
+    ...rest,
+    runs,
+    values: group.values.filter((_, at) => kept.has(owners[at]!)),
+    means: group.means.filter((_, at) => kept.has(group.runs[at]!)),
+    ...(leftOut ? { leftOut } : {}),
+  };
 }
 
 interface Key {

@@ -1,15 +1,22 @@
 import type { BuildDocument } from '../../car/document/document';
 import type { QuantityName } from '../../base/units/quantities';
-import { measuredOf } from '../../worked/field/measured';
+import { type LeftOut, mostAlike } from '../../worked/field/alike';
+import { meanOfRuns } from '../../worked/field/measured';
 import { hottest } from '../../worked/field/reportWords';
-import { isTimed, type RevisionRecord, type RunRecord } from '../../car/records/records';
+import {
+  isRepeated,
+  type RepeatedKind,
+  type RevisionRecord,
+  type RunRecord,
+} from '../../car/records/records';
 import { runsSummary } from '../../physics/statistics/runsSummary';
 
 export interface RevisionPoint {
   letter: string;
   mean: number;
-  /** Half of the 95 % interval, where there are two values. */
+  /** Half of the 95 % interval, where it is known. */
   error?: number;
+  /** Runs. */
   n: number;
 }
 
@@ -22,6 +29,8 @@ export interface Measure {
   goal?: number;
   points: RevisionPoint[];
   best: string;
+  /** Runs that are not like the others. */
+  leftOut?: LeftOut;
 }
 
 interface Kind {
@@ -29,15 +38,31 @@ interface Kind {
   title: string;
   quantity: QuantityName;
   better: 'higher' | 'lower';
-  values(run: RunRecord): number[];
   goal?(document: BuildDocument): number | undefined;
+  /** What the runs of a revision came to. */
+  point(runs: readonly RunRecord[]): Omit<RevisionPoint, 'letter'> | undefined;
+  /** Kind of run whose conditions have to be alike from revision to revision. */
+  alike?: RepeatedKind;
 }
 
-const attemptsOf = (
-  run: RunRecord,
-  kind: RunRecord['kind'],
-  pick: (one: { timeS: number; speedMps: number }) => number,
-) => (run.kind === kind && isTimed(run) ? measuredOf(run).attempts.map(pick) : []);
+/** Of a normal distribution, what holds nineteen of twenty. */
+const NINETEEN_OF_TWENTY = 1.96;
+
+const timedPoint =
+  (kind: RepeatedKind, of: 'speed' | 'time') =>
+  (runs: readonly RunRecord[]): Omit<RevisionPoint, 'letter'> | undefined => {
+    const found = meanOfRuns(runs, kind, of);
+    return found && { mean: found.mean, error: NINETEEN_OF_TWENTY * found.error, n: found.runs };
+  };
+
+const meanPoint =
+  (valuesOf: (run: RunRecord) => readonly number[]) =>
+  (runs: readonly RunRecord[]): Omit<RevisionPoint, 'letter'> | undefined => {
+    const values = runs.flatMap(valuesOf);
+    if (values.length === 0) return undefined;
+    const { mean, ci95, n } = runsSummary({ values });
+    return { mean, n, ...(ci95 ? { error: (ci95[1] - ci95[0]) / 2 } : {}) };
+  };
 
 const KINDS: readonly Kind[] = [
   {
@@ -45,7 +70,8 @@ const KINDS: readonly Kind[] = [
     title: 'Speed over a distance',
     quantity: 'speedMps',
     better: 'higher',
-    values: (run) => attemptsOf(run, 'timedDistance', ({ speedMps }) => speedMps),
+    alike: 'timedDistance',
+    point: timedPoint('timedDistance', 'speed'),
     goal: ({ brief }) => brief.targetMps,
   },
   {
@@ -53,7 +79,8 @@ const KINDS: readonly Kind[] = [
     title: 'Standing start',
     quantity: 'timeS',
     better: 'lower',
-    values: (run) => attemptsOf(run, 'launch', ({ timeS }) => timeS),
+    alike: 'launch',
+    point: timedPoint('launch', 'time'),
     goal: ({ brief }) => brief.timeToDistanceS,
   },
   {
@@ -61,7 +88,7 @@ const KINDS: readonly Kind[] = [
     title: 'Top speed by satellite',
     quantity: 'speedMps',
     better: 'higher',
-    values: (run) => (run.track?.topSpeedMps === undefined ? [] : [run.track.topSpeedMps]),
+    point: meanPoint(({ track }) => (track?.topSpeedMps === undefined ? [] : [track.topSpeedMps])),
     goal: ({ brief }) => brief.targetMps,
   },
   {
@@ -69,8 +96,9 @@ const KINDS: readonly Kind[] = [
     title: 'A pack lasts',
     quantity: 'minutes',
     better: 'higher',
-    values: (run) =>
-      run.kind === 'endurance' && run.report?.endedAtMinutes !== undefined ? [run.report.endedAtMinutes] : [],
+    point: meanPoint(({ kind, report }) =>
+      kind === 'endurance' && report?.endedAtMinutes !== undefined ? [report.endedAtMinutes] : [],
+    ),
     goal: ({ brief }) => brief.runTimeMinutes,
   },
   {
@@ -78,27 +106,38 @@ const KINDS: readonly Kind[] = [
     title: 'Motor at its hottest',
     quantity: 'temperatureC',
     better: 'lower',
-    values: (run) =>
-      hottest(run.report?.temperatures)
+    point: meanPoint(({ report }) =>
+      hottest(report?.temperatures)
         .filter(({ place }) => place === 'motor')
         .map(({ valueC }) => valueC),
+    ),
   },
 ];
 
-/** What was measured of each revision, measure by measure; only those of which there is something. */
+/** What was measured of each revision, measure by measure, by runs that are alike; only measures of which there is something. */
 export function measuresOver(revisions: readonly RevisionRecord[], runs: readonly RunRecord[]): Measure[] {
-  return KINDS.flatMap(({ id, title, quantity, better, values, goal }): Measure[] => {
-    const points = revisions.flatMap(({ id: revisionId, letter }): RevisionPoint[] => {
-      const all = runs.filter((run) => run.revisionId === revisionId).flatMap(values);
-      if (all.length === 0) return [];
-      const { mean, ci95, n } = runsSummary({ values: all });
-      return [{ letter, mean, n, ...(ci95 ? { error: (ci95[1] - ci95[0]) / 2 } : {}) }];
+  const own = runs.filter(({ revisionId }) => revisions.some(({ id }) => id === revisionId));
+  return KINDS.flatMap(({ point, goal, alike, ...kind }): Measure[] => {
+    const chosen = alike
+      ? mostAlike(own.filter(isRepeated).filter((run) => run.kind === alike))
+      : { runs: own };
+    const points = revisions.flatMap(({ id, letter }): RevisionPoint[] => {
+      const found = point(chosen.runs.filter(({ revisionId }) => revisionId === id));
+      return found ? [{ letter, ...found }] : [];
     });
     if (points.length === 0) return [];
     const best = points.reduce((a, b) =>
-      (better === 'higher' ? b.mean > a.mean : b.mean < a.mean) ? b : a,
+      (kind.better === 'higher' ? b.mean > a.mean : b.mean < a.mean) ? b : a,
     ).letter;
     const wished = goal?.(revisions.at(-1)!.document);
-    return [{ id, title, quantity, better, points, best, ...(wished === undefined ? {} : { goal: wished }) }];
+    return [
+      {
+        ...kind,
+        points,
+        best,
+        ...(wished === undefined ? {} : { goal: wished }),
+        ...('leftOut' in chosen && chosen.leftOut ? { leftOut: chosen.leftOut } : {}),
+      },
+    ];
   });
 }

@@ -118,6 +118,9 @@ export interface RunSheet {
   document: BuildDocument;
 }
 
+/** Kinds whose attempts repeat one thing, so that they have a mean; a series sets something anew for each. */
+export type RepeatedKind = Exclude<TimedKind, 'series'>;
+
 /** A run whose attempts are passages over a distance. */
 export type TimedRun<R extends Pick<RunSheet, 'kind' | 'conditions'> = RunRecord> = R & {
   kind: TimedKind;
@@ -129,6 +132,11 @@ export const isTimed = <R extends Pick<RunSheet, 'kind' | 'conditions'>>(run: R)
   run.conditions.distanceM !== undefined &&
   run.conditions.surfaceId !== undefined &&
   run.conditions.surfaceName !== undefined;
+
+/** A timed run whose attempts have a mean. */
+export const isRepeated = <R extends Pick<RunSheet, 'kind' | 'conditions'>>(
+  run: R,
+): run is TimedRun<R> & { kind: RepeatedKind } => isTimed(run) && run.kind !== 'series';
 
 export interface RunRecord extends RunSheet {
   revisionId: string;

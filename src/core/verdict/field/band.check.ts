@@ -2,8 +2,8 @@ import { finding } from '../../base/finding';
 import { studentBelow } from '../../base/numeric/statistics';
 import { type Measure, measure } from '../../base/measure';
 import type { Wheel } from '../../car/records/report';
-import { isTimed, type RunKind } from '../../car/records/records';
-import { gapOf, measuredOf } from '../../worked/field/measured';
+import { isRepeated, type RunKind } from '../../car/records/records';
+import { attemptSpread, gapOf, measuredOf } from '../../worked/field/measured';
 import { wrongWheels, type WrongWheel } from '../../worked/field/wrongWheels';
 import { defineRecordCheck } from '../engine/check';
 import { ownRuns } from '../engine/onRecord';
@@ -46,8 +46,9 @@ export const band = defineRecordCheck({
     const own = ownRuns(record);
     const wheels = own.flatMap((run) => (run.kind === 'spin' && run.report ? wrongWheels(run.report) : []));
     if (wheels.length > 0) return { state: 'over', finding: finding('field.band.wheels', { wheels }) };
-    const gaps = own.filter(isTimed).flatMap((run) => {
-      const gap = gapOf(run, measuredOf(run));
+    const spread = attemptSpread(record.runs);
+    const gaps = own.filter(isRepeated).flatMap((run) => {
+      const gap = gapOf(run, measuredOf(run, spread));
       return gap ? [{ run, ...gap }] : [];
     });
     if (gaps.length === 0) return { missing: ['runs:predicted'] };

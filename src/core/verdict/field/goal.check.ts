@@ -1,6 +1,7 @@
 import { finding } from '../../base/finding';
 import { type Measure, measure } from '../../base/measure';
-import { measuredSpeedOf } from '../../worked/field/measured';
+import { meanOfRuns } from '../../worked/field/measured';
+import type { LeftOut } from '../../worked/field/alike';
 import { defineRecordCheck, type State } from '../engine/check';
 import { ownRuns } from '../engine/onRecord';
 
@@ -12,6 +13,7 @@ declare module '../../base/finding' {
       wish: Measure;
       runs: number;
       is: 'proven' | 'open' | 'missed';
+      leftOut?: LeftOut;
     };
   }
 }
@@ -27,7 +29,7 @@ export const goal = defineRecordCheck({
   kind: 'floor',
   find: (record) => {
     const { targetMps } = record.document.brief;
-    const measured = measuredSpeedOf(ownRuns(record), 'timedDistance');
+    const measured = meanOfRuns(ownRuns(record), 'timedDistance');
     if (targetMps === undefined || !measured)
       return {
         missing: [
@@ -35,7 +37,7 @@ export const goal = defineRecordCheck({
           ...(measured ? [] : ['runs:timed']),
         ],
       };
-    const { speedMps, errorMps, runs } = measured;
+    const { mean: speedMps, error: errorMps, runs, leftOut } = measured;
     const [is, state]: [is: 'proven' | 'open' | 'missed', state: State] =
       speedMps - PROVEN * errorMps >= targetMps
         ? ['proven', 'clear']
@@ -53,6 +55,7 @@ export const goal = defineRecordCheck({
         wish: measure(targetMps, 'speedMps'),
         runs,
         is,
+        ...(leftOut ? { leftOut } : {}),
       }),
     };
   },

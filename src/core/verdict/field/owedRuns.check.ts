@@ -15,7 +15,7 @@ declare module '../../base/finding' {
 }
 
 const ANSWERS: readonly { wish: Wish; kind: RunKind; by: readonly RunKind[] }[] = [
-  { wish: 'brief.targetMps', kind: 'timedDistance', by: ['timedDistance', 'track', 'series'] },
+  { wish: 'brief.targetMps', kind: 'timedDistance', by: ['timedDistance', 'track'] },
   { wish: 'brief.timeToDistanceS', kind: 'launch', by: ['launch'] },
   { wish: 'brief.runTimeMinutes', kind: 'endurance', by: ['endurance'] },
 ];

@@ -1,9 +1,9 @@
 import { levenbergMarquardt } from 'ml-levenberg-marquardt';
-import { isTimed, type RunRecord, type TimedRun } from '../../car/records/records';
+import { isRepeated, type RunRecord, type TimedRun } from '../../car/records/records';
 import { covarianceOf } from '../../physics/statistics/covariance';
 import { askedRun, type AskedRun, type Drivable, type FittedColumn } from './askedRun';
 import { type Factors, type Knob, KNOBS, OF_SURFACE, scaled, spreadsOf } from './knobs';
-import { measuredOf, USUAL_BETWEEN_RUNS } from './measured';
+import { attemptSpread, measuredOf, USUAL_BETWEEN_RUNS } from './measured';
 import { nominalRun } from './predictRun';
 import { uncalibrated } from './uncalibrated';
 
@@ -67,7 +67,8 @@ interface Weighed {
  * @see Gelman et al., Bayesian Data Analysis, ch. 4 (normal approximation at the mode); Levenberg 1944, Marquardt 1963
  */
 export function calibrateRuns(records: readonly RunRecord[]): CalibrateResult {
-  const weighed = records.flatMap((run) => weighedOf(run) ?? []);
+  const spread = attemptSpread(records);
+  const weighed = records.flatMap((run) => weighedOf(run, spread) ?? []);
   if (weighed.length < LEAST_RUNS)
     return { figures: [], untold: [], correlations: [], runs: [], rmsBefore: 0, rmsAfter: 0, scatter: 1 };
   const start = weighed.map(({ run }) => timeWith(run, {})!);
@@ -134,11 +135,11 @@ export function calibrateRuns(records: readonly RunRecord[]): CalibrateResult {
 }
 
 /** A run's time with its error: that of its attempts, and how far days usually lie apart. */
-function weighedOf(record: RunRecord): Weighed | undefined {
-  if (!isTimed(record) || record.kind === 'series' || record.attempts.length === 0) return undefined;
+function weighedOf(record: RunRecord, spread: number): Weighed | undefined {
+  if (!isRepeated(record) || record.attempts.length === 0) return undefined;
   const run = { ...record, document: uncalibrated(record.document) };
   if (timeWith(run, {}) === undefined) return undefined;
-  const { time, timeErrorS } = measuredOf(run);
+  const { time, timeErrorS } = measuredOf(run, spread);
   return { run, measuredS: time.mean, error: Math.hypot(timeErrorS / time.mean, USUAL_BETWEEN_RUNS) };
 }
 

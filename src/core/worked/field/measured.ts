@@ -1,6 +1,13 @@
 import { sampleDeviation } from '../../base/numeric/statistics';
 import { runsSummary, type RunsSummaryResult } from '../../physics/statistics/runsSummary';
-import { isTimed, type RunRecord, type RunSheet, type TimedConditions } from '../../car/records/records';
+import {
+  isRepeated,
+  type RepeatedKind,
+  type RunRecord,
+  type RunSheet,
+  type TimedConditions,
+} from '../../car/records/records';
+import { type LeftOut, mostAlike } from './alike';
 import { timingSpeed, type TimingSpeedResult } from '../../physics/timing/timingSpeed';
 
 /** What the attempts of a run showed. */
@@ -8,14 +15,34 @@ export interface Measured {
   readonly attempts: readonly TimingSpeedResult[];
   readonly speed: RunsSummaryResult;
   readonly time: RunsSummaryResult;
-  /** One standard deviation of the mean: the spread of the attempts or, where larger, the error of timing. */
+  /** One standard deviation of the mean: the spread of the attempts, of one alone that of others, or the error of timing where larger. */
   readonly speedErrorMps: number;
   readonly timeErrorS: number;
 }
 
-/** Mean speed and time over the measured distance, attempt by attempt and together. */
+/** Attempts of one run lie so far apart, share of their mean; until runs of two say better. By judgement. */
+const USUAL_BETWEEN_ATTEMPTS = 0.02;
+
+/** Standard deviation of attempts over their mean, pooled within the runs. Source: pooled variance. */
+export function attemptSpread(runs: readonly Pick<RunRecord, 'kind' | 'attempts' | 'conditions'>[]): number {
+  const groups = runs
+    .filter(isRepeated)
+    .filter(({ attempts }) => attempts.length > 1)
+    .map((run) => measuredOf(run).time);
+  const freedom = groups.reduce((sum, { n }) => sum + n - 1, 0);
+  return freedom === 0
+    ? USUAL_BETWEEN_ATTEMPTS
+    : Math.sqrt(groups.reduce((sum, { n, sd = 0, mean }) => sum + (n - 1) * (sd / mean) ** 2, 0) / freedom);
+}
+
+/**
+ * Mean speed and time over the measured distance, attempt by attempt and together.
+ *
+ * @param spread of attempts over their mean, for a run that has but one
+ */
 export function measuredOf(
   run: Pick<RunSheet, 'attempts'> & { conditions: Pick<TimedConditions, 'distanceM' | 'distanceErrorM'> },
+  spread = USUAL_BETWEEN_ATTEMPTS,
 ): Measured {
   const { distanceM, distanceErrorM } = run.conditions;
   const attempts = run.attempts.map(({ id: _, setting: __, ...timing }) =>
@@ -29,8 +56,8 @@ export function measuredOf(
     attempts,
     speed,
     time,
-    speedErrorMps: Math.max((speed.sd ?? 0) / root, timing * speed.mean),
-    timeErrorS: Math.max((time.sd ?? 0) / root, timing * time.mean),
+    speedErrorMps: Math.max((speed.sd ?? spread * speed.mean) / root, timing * speed.mean),
+    timeErrorS: Math.max((time.sd ?? spread * time.mean) / root, timing * time.mean),
   };
 }
 
@@ -42,9 +69,10 @@ export interface Gap {
   readonly sigmas: number;
 }
 
+/** None of a series, whose attempts are conditions of their own. */
 export function gapOf(run: RunRecord, measured: Measured): Gap | undefined {
   const { prediction } = run;
-  if (!prediction) return undefined;
+  if (!prediction || !isRepeated(run)) return undefined;
   const differenceMps = measured.speed.mean - prediction.speedMps;
   const joint = Math.hypot(measured.speedErrorMps, prediction.speedErrorMps);
   return {
@@ -58,29 +86,44 @@ export function gapOf(run: RunRecord, measured: Measured): Gap | undefined {
 export const USUAL_BETWEEN_RUNS = 0.02;
 const ENOUGH_RUNS = 3;
 
+/** A mean over runs that are alike, with one standard deviation. */
+export interface MeanOfRuns {
+  mean: number;
+  error: number;
+  runs: number;
+  leftOut?: LeftOut;
+}
+
 /**
- * Mean of several runs of one kind, as the fastest evidence of what a revision does; undefined where there is none. Its error
- * holds how far runs lie apart: their own spread from three on, before that the usual one beside that of the attempts.
+ * Mean of several runs of one kind, as the fastest evidence of what a revision does; undefined where there is none. Only runs that
+ * are alike count. Its error holds how far runs lie apart: their own spread from three on, before that the usual one beside that of
+ * the attempts.
  */
-export function measuredSpeedOf(
-  runs: readonly RunRecord[],
-  kind: RunRecord['kind'],
-): { speedMps: number; errorMps: number; runs: number } | undefined {
-  const own = runs
-    .filter(isTimed)
-    .filter((run) => run.kind === kind)
-    .map(measuredOf);
-  if (own.length === 0) return undefined;
-  const speedMps = own.reduce((sum, { speed }) => sum + speed.mean, 0) / own.length;
-  const withinMps = Math.hypot(...own.map(({ speedErrorMps }) => speedErrorMps)) / own.length;
-  const betweenMps =
-    (own.length < ENOUGH_RUNS
-      ? USUAL_BETWEEN_RUNS * speedMps
-      : sampleDeviation(own.map(({ speed }) => speed.mean))) / Math.sqrt(own.length);
+export function meanOfRuns(
+  all: readonly RunRecord[],
+  kind: RepeatedKind,
+  of: 'speed' | 'time' = 'speed',
+): MeanOfRuns | undefined {
+  const { runs, leftOut } = mostAlike(all.filter(isRepeated).filter((run) => run.kind === kind));
+  if (runs.length === 0) return undefined;
+  const spread = attemptSpread(all);
+  const own = runs.map((run) => {
+    const measured = measuredOf(run, spread);
+    return of === 'speed'
+      ? { mean: measured.speed.mean, error: measured.speedErrorMps }
+      : { mean: measured.time.mean, error: measured.timeErrorS };
+  });
+  const n = own.length;
+  const total = own.reduce((sum, one) => sum + one.mean, 0) / n;
+  const within = Math.hypot(...own.map(({ error }) => error)) / n;
+  const between =
+    (n < ENOUGH_RUNS ? USUAL_BETWEEN_RUNS * total : sampleDeviation(own.map((one) => one.mean))) /
+    Math.sqrt(n);
   return {
-    speedMps,
+    mean: total,
     // run means hold the spread of their attempts already
-    errorMps: own.length < ENOUGH_RUNS ? Math.hypot(withinMps, betweenMps) : Math.max(withinMps, betweenMps),
-    runs: own.length,
+    error: n < ENOUGH_RUNS ? Math.hypot(within, between) : Math.max(within, between),
+    runs: n,
+    ...(leftOut ? { leftOut } : {}),
   };
 }

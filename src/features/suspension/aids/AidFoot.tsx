@@ -4,6 +4,7 @@ import { constantsText, type Setting } from '@/core/worked/aids/aidSettings';
 import { measuredOf } from '@/core/worked/field/measured';
 import { isTimed, RUN_KIND_NAMES } from '@/core/car/records/records';
 import { formatNumber, formatWithError } from '@/core/base/units/formatQuantity';
+import { seriesWords } from '@/words/runs';
 import { useReader } from '@/ui/reader';
 import { When } from '@/ui/When';
 import { useBuild } from '../../session/BuildContext';
@@ -81,7 +82,9 @@ export function AidFoot({ title, settings }: { title: string; settings: readonly
                       </td>
                     ) : null}
                     <td className="num slate">
-                      {formatWithError(speed.mean, speedErrorMps, 'speedMps', reader)}
+                      {run.kind === 'series'
+                        ? seriesWords(run, reader)
+                        : formatWithError(speed.mean, speedErrorMps, 'speedMps', reader)}
                     </td>
                   </tr>
                 );
