@@ -4,6 +4,7 @@ import { inSentence } from '@/core/base/units/words';
 /** What a check waits for, where the field's own label does not say it alone; `*` stands for an id. */
 const NEEDS: Readonly<Record<string, string>> = {
   'brief.surfaces': 'surface',
+  'print.printers:holds': 'printer that holds it',
   'brief.surfaces:ofRun': 'surface of the run in the brief',
   'brief.targetMps': 'wished speed',
   'brief.distanceM': 'distance from rest',

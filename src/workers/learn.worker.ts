@@ -4,6 +4,7 @@ import type { Thresholds } from '@/core/verdict/engine/check';
 import { type Effects, effectsBetween } from '@/core/advice/effects/effects';
 import { evaluateMostUrgent } from '@/core/verdict/evaluate';
 import type { NextList } from '@/core/advice/steps/definition';
+import type { PrinterTimes } from '@/core/worked/print/printerTimes';
 import { nextChanges } from '@/core/advice/steps/nextChanges';
 import type { BuildOnRecord } from '@/core/verdict/engine/onRecord';
 import type { FailureRecord, RevisionRecord, RunRecord } from '@/core/car/records/records';
@@ -44,8 +45,8 @@ const api = {
     told(() => effectsBetween(before, after, thresholds)),
 
   /** What to do next, the most worth an hour first. */
-  next: (record: BuildOnRecord, thresholds: Thresholds, calibration: number): NextList | Refusal =>
-    told(() => nextChanges(record, thresholds, calibration)),
+  next: (record: BuildOnRecord, thresholds: Thresholds, times: PrinterTimes): NextList | Refusal =>
+    told(() => nextChanges(record, thresholds, times)),
 };
 
 export type LearnWorker = typeof api;

@@ -271,7 +271,7 @@ export function marshHarePrints(
     const on = marshHarePrinters[large ? 1 : 0]!;
     const items = parts.flatMap(([partId, count]) => {
       const part = document.parts.items.find((one) => one.id === partId)!;
-      const found = estimateOfPart(document, part, how, on);
+      const found = estimateOfPart(document, part, how, [], on);
       if (!found.ok)
         throw new Error(`the demo part ${partId} cannot be printed: ${found.missing.join(', ')}`);
       return Array.from({ length: count }, (_, at2) => ({

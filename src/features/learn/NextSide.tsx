@@ -9,7 +9,7 @@ import { type ReactNode, useMemo, useState } from 'react';
 import { applyPatch } from '@/core/base/patch';
 import type { NextStep } from '@/core/advice/steps/definition';
 import { RUN_KIND_NAMES } from '@/core/car/records/records';
-import { calibrationOfBuild } from '@/core/worked/print/log';
+import { printerTimesOfBuild } from '@/core/worked/print/printerTimes';
 import { durationText } from '@/core/base/units/duration';
 import { formatNumber, formatText } from '@/core/base/units/formatQuantity';
 import { inSentence } from '@/core/base/units/words';
@@ -31,10 +31,7 @@ export function NextSide({ tabs }: { tabs: ReactNode }) {
   const { document } = useMeasured();
   const [proposal, setProposal] = useState<Proposal>();
   const [all, setAll] = useState(false);
-  const calibration = useMemo(
-    () => calibrationOfBuild(document, prints, finishedPrints)?.calibration ?? 1,
-    [document, prints, finishedPrints],
-  );
+  const times = useMemo(() => printerTimesOfBuild(prints, finishedPrints), [prints, finishedPrints]);
   const worked = useWorked(
     () =>
       workerOf('learn').next(
@@ -48,9 +45,9 @@ export function NextSide({ tabs }: { tabs: ReactNode }) {
           copies: [...copies],
         },
         thresholds,
-        calibration,
+        times,
       ),
-    [document, revision.id, revisions, runs, failures, prints, copies, thresholds, calibration],
+    [document, revision.id, revisions, runs, failures, prints, copies, thresholds, times],
   );
   const { reader } = useReader();
   const list = worked.value;

@@ -2,7 +2,7 @@
 
 import { type ReactNode, useMemo, useState } from 'react';
 import { checksOnRecord } from '@/core/verdict/record';
-import { calibrationOfBuild } from '@/core/worked/print/log';
+import { printerTimesOfBuild } from '@/core/worked/print/printerTimes';
 import { buildSheet } from '@/words/report/buildSheet';
 import { REPORT_KINDS, REPORT_NAMES, type ReportKind } from '@/words/report/definition';
 import { reportAsMarkdown } from '@/words/report/markdown';
@@ -36,10 +36,9 @@ export function ReportSide({ tabs }: { tabs: ReactNode }) {
   const [problem, setProblem] = useState<string>();
   const report = useMemo(() => {
     const checks = all.filter(({ segment }) => segment !== 'learn' && segment !== 'field');
-    const calibration = calibrationOfBuild(document, prints, finishedPrints)?.calibration;
     if (kind === 'build')
       return buildSheet(
-        { build, revision, document, checks, ...(calibration === undefined ? {} : { calibration }) },
+        { build, revision, document, checks, times: printerTimesOfBuild(prints, finishedPrints) },
         reader,
       );
     const record = {

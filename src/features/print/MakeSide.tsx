@@ -3,7 +3,8 @@
 import { type ReactNode, useMemo, useRef, useState } from 'react';
 import { CalcError } from '@/core/base/errors';
 import { SOURCES, type ListEntry, type Source } from '@/core/car/document/print';
-import { calibrationOfBuild, copiesAsDrawn } from '@/core/worked/print/log';
+import { copiesAsDrawn } from '@/core/worked/print/log';
+import { printerTimesOfBuild } from '@/core/worked/print/printerTimes';
 import { makeFromCsv, makeToCsv } from '@/core/worked/print/makeCsv';
 import { type MakeLine, makeList, totalsOf } from '@/core/worked/print/makeList';
 import { quantityOf } from '@/core/worked/print/sources';
@@ -57,11 +58,8 @@ export function MakeSide({ tabs }: { tabs: ReactNode }) {
     const part = document.parts.items.find(({ id }) => id === partId);
     return part ? Math.max(0, copiesAsDrawn(copies, part, revisions).length - quantityOf(document, part)) : 0;
   };
-  const calibration = useMemo(
-    () => calibrationOfBuild(document, prints, finishedPrints)?.calibration,
-    [document, prints, finishedPrints],
-  );
-  const lines = makeList(document, calibration, spare);
+  const times = useMemo(() => printerTimesOfBuild(prints, finishedPrints), [prints, finishedPrints]);
+  const lines = makeList(document, times, spare);
   const totals = totalsOf(lines);
   const { budget } = document.brief;
   const set = (line: MakeLine, change: Partial<ListEntry>) => {

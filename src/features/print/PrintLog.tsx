@@ -1,7 +1,7 @@
 import { type FormEvent, useState } from 'react';
 import type { Versioned } from '@/core/car/records/records';
 import type { CopyRecord, PrintRecord } from '@/core/car/records/prints';
-import { calibrationOf } from '@/core/worked/print/log';
+import { onlyMaterialOf, printerTimesOf, timeFactor } from '@/core/worked/print/printerTimes';
 import { durationText } from '@/core/base/units/duration';
 import { formatText } from '@/core/base/units/formatQuantity';
 import { QuantityField } from '@/ui/QuantityField';
@@ -55,7 +55,9 @@ export function PrintLog() {
       setProblem(sentenceOf(error));
     }
   };
-  const factor = (printer: string) => calibrationOf(finishedPrints, printer)?.calibration ?? 1;
+  const times = printerTimesOf(finishedPrints);
+  const expectedS = ({ printer, items, estimateS = 0 }: PrintRecord) =>
+    estimateS * timeFactor(times, printer, onlyMaterialOf(items));
   return (
     <section aria-label="Queue and log of prints">
       <div className="cap" style={{ marginTop: 18 }}>
@@ -98,9 +100,7 @@ export function PrintLog() {
                   {itemWords(print)}{' '}
                   <span className="quiet">{revisions.find(({ id }) => id === print.revisionId)?.letter}</span>
                 </td>
-                <td className="num">
-                  {print.estimateS === undefined ? '' : durationText(print.estimateS * factor(print.printer))}
-                </td>
+                <td className="num">{print.estimateS === undefined ? '' : durationText(expectedS(print))}</td>
                 <td className="num">{print.actualS === undefined ? '' : durationText(print.actualS)}</td>
                 <td className="num">
                   {print.massG === undefined ? '' : formatText(print.massG, 'massG', reader)}

@@ -8,8 +8,11 @@ import type { PrintSheet, PrintHow } from '@/core/car/records/prints';
 import { plateCsv } from '@/core/physics/printing/plateCsv';
 import type { PlateItem } from '@/core/physics/printing/plates';
 import { durationText } from '@/core/base/units/duration';
-import { formatNumber, formatText } from '@/core/base/units/formatQuantity';
+import { formatText } from '@/core/base/units/formatQuantity';
+import { estimateOfPart } from '@/core/worked/print/printed';
+import type { ChosenPrinter } from '@/core/car/document/print';
 import { useReader } from '@/ui/reader';
+import { printerTimeWords } from '@/words/printerTimes';
 import { newId, sentenceOf } from '../api';
 import { useBuild } from '../session/BuildContext';
 import { handOver } from '../session/handOver';
@@ -43,6 +46,9 @@ export function TonightSide({ tabs }: { tabs: ReactNode }) {
     () => JSON.stringify(plates.map(({ printer, items }) => [printer.id, items])),
     [plates],
   );
+  const corrected = plan.printed.filter(({ printer }) =>
+    (document.print.printers ?? []).some(({ name }) => name === printer),
+  );
   const [moved, setMoved] = useState<{ mark: string; items: Readonly<Record<number, PlateItem[]>> }>();
   const [busy, setBusy] = useState(false);
   const [problem, setProblem] = useState<string>();
@@ -58,7 +64,12 @@ export function TonightSide({ tabs }: { tabs: ReactNode }) {
       ),
     [document],
   );
-  const factor = plan.calibration?.calibration ?? 1;
+  /** By the estimate alone, which finished prints correct. */
+  const plainS = (id: string, printer: ChosenPrinter) => {
+    const part = document.parts.items.find((one) => one.id === id)!;
+    const found = estimateOfPart(document, part, how, [], printer);
+    return found.ok ? found.value.timeS : 0;
+  };
   const nameOfFile = (index: number, kind: string) =>
     `${build.name}-${revision.letter}-plate-${index + 1}.${kind}`.toLowerCase().replace(/[^a-z0-9.]+/g, '-');
 
@@ -83,7 +94,7 @@ export function TonightSide({ tabs }: { tabs: ReactNode }) {
       how,
       printer: plates[index]!.printer.name,
       items,
-      estimateS: plates[index]!.timeS / factor,
+      estimateS: itemsOn(index).reduce((sum, { id }) => sum + plainS(id, plates[index]!.printer), 0),
       queuedAt: now,
       ...(state === 'printing' ? { startedAt: now } : {}),
     };
@@ -152,11 +163,9 @@ export function TonightSide({ tabs }: { tabs: ReactNode }) {
         <h1 className="answer" data-testid="print-answer">
           <Answer plan={plan} how={how} hasPrinter={(document.print.printers ?? []).length > 0} />
         </h1>
-        {plan.calibration ? (
-          <p className="quiet" style={{ marginTop: 4 }}>
-            Times are {formatNumber(factor, reader.locale, 3)} times the estimated ones, from{' '}
-            {plan.calibration.n} finished {plan.calibration.n === 1 ? 'print' : 'prints'} of this printer
-            (spread {formatNumber(plan.calibration.spreadPct, reader.locale, 2)}&nbsp;%).
+        {corrected.length > 0 ? (
+          <p className="quiet" style={{ marginTop: 4 }} data-testid="print-corrected">
+            {corrected.map((one) => printerTimeWords(one, reader)).join('; ')}.
           </p>
         ) : plates.length > 0 ? (
           <p className="quiet" style={{ marginTop: 4 }}>

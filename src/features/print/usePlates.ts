@@ -3,8 +3,10 @@ import type { BuildDocument } from '@/core/car/document/document';
 import type { Part } from '@/core/car/document/parts';
 import { liesOf } from '@/core/worked/print/lies';
 import { type BedsResult, platesOnBeds } from '@/core/worked/print/beds';
-import { calibrationOfBuild, type Owed, owedOf, printedParts } from '@/core/worked/print/log';
+import { type Owed, owedOf, printedParts } from '@/core/worked/print/log';
+import { type PrinterTimes, printerTimesOfBuild } from '@/core/worked/print/printerTimes';
 import { estimateOfPart, marginAs, type PartEstimate } from '@/core/worked/print/printed';
+import type { ChosenPrinter } from '@/core/car/document/print';
 import type { PrintHow } from '@/core/car/records/prints';
 import { useBuild } from '../session/BuildContext';
 
@@ -24,7 +26,8 @@ export interface Plan {
   /** Of the copies that are on the plates. */
   massG: number;
   cost: number | undefined;
-  calibration: ReturnType<typeof calibrationOfBuild>;
+  /** What prints on the printers took over their estimate. */
+  printed: PrinterTimes;
 }
 
 /** Times of every printed part, and the plates for the copies that were asked for. */
@@ -35,16 +38,12 @@ export function usePlates(
 ): Plan {
   const { prints, copies, finishedPrints, surface, revisions } = useBuild();
   const printers = useMemo(() => document.print.printers ?? [], [document]);
-  const calibration = useMemo(
-    () => calibrationOfBuild(document, prints, finishedPrints),
-    [document, prints, finishedPrints],
-  );
-  const factor = calibration?.calibration ?? 1;
+  const printed = useMemo(() => printerTimesOfBuild(prints, finishedPrints), [prints, finishedPrints]);
   const parts = useMemo(() => {
     const owed = owedOf({ document, revisions, prints, copies });
     return printedParts(document).map((part): PlannedPart => {
       const [draft, final] = (['draft', 'final'] as const).map((one) =>
-        estimateOfPart(document, part, one, printers[0], factor),
+        estimateOfPart(document, part, one, printed),
       );
       const [draftMargin, finalMargin] = (['draft', 'final'] as const).map((one) =>
         marginAs(document, surface, part, one),
@@ -63,17 +62,23 @@ export function usePlates(
         missing: final!.ok ? [] : final!.missing,
       };
     });
-  }, [document, printers, revisions, prints, copies, surface, factor]);
+  }, [document, revisions, prints, copies, surface, printed]);
   return useMemo(() => {
     const asked = parts.flatMap(({ part, owed, times }) => {
       const quantity = counts[part.id] ?? owed.owed;
       const time = times[how];
       const lies = liesOf(part.mesh);
-      return quantity > 0 && time && lies ? [{ id: part.id, sizeMm: lies.sizeMm, quantity, time }] : [];
+      const timeOn = (printer: ChosenPrinter) => {
+        const found = estimateOfPart(document, part, how, printed, printer);
+        return found.ok ? found.value.timeS : 0;
+      };
+      return quantity > 0 && time && lies
+        ? [{ id: part.id, sizeMm: lies.sizeMm, quantity, time, timeOn }]
+        : [];
     });
     const beds = platesOnBeds(
       printers,
-      asked.map(({ time, ...one }) => ({ ...one, timeS: time.timeS })),
+      asked.map(({ time: _, ...one }) => one),
       document.print.spacingMm,
     );
     const laid = new Set(beds.plates.flatMap(({ items }) => items.map(({ id }) => id)));
@@ -82,9 +87,9 @@ export function usePlates(
     return {
       parts,
       beds,
-      calibration,
+      printed,
       massG: on.reduce((sum, { time, quantity }) => sum + time.massG * quantity, 0),
       cost: priced ? on.reduce((sum, { time, quantity }) => sum + time.cost! * quantity, 0) : undefined,
     };
-  }, [document, printers, parts, how, counts, calibration]);
+  }, [document, printers, parts, how, counts, printed]);
 }

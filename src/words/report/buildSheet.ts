@@ -1,3 +1,4 @@
+import type { PrinterTimes } from '@/core/worked/print/printerTimes';
 import { checkSentence } from '../checkWords';
 import { checkTitle } from '../checks/names';
 import { type DescribedChange, describeChanges } from '@/core/car/labels/describe';
@@ -26,12 +27,12 @@ export interface BuildSheetInput extends Pick<WholeBuild, 'build'> {
   document: BuildDocument;
   checks: readonly Check[];
   /** Of the printer's time. */
-  calibration?: number;
+  times?: PrinterTimes;
 }
 
 /** Everything that is needed to build a revision again: parts with how they are printed, gearing, wiring, suspension, what is bought, the order, cautions. */
 export function buildSheet(
-  { build, revision, document, checks, calibration = 1 }: BuildSheetInput,
+  { build, revision, document, checks, times = [] }: BuildSheetInput,
   reader: Reader,
 ): Report {
   const settings = describeChanges(emptyDocument(), document, reader);
@@ -44,12 +45,12 @@ export function buildSheet(
       { kind: 'heading', level: 1, text: 'At a glance' },
       { kind: 'facts', rows: glance(document, checks, reader) },
       ...toHeed(checks, reader),
-      ...printed(document, calibration, reader),
+      ...printed(document, times, reader),
       { kind: 'heading', level: 1, text: 'Gearing and drive' },
       { kind: 'facts', rows: gearing(document, settings, reader) },
       ...wiring(document, settings, reader),
       ...suspension(document, settings, reader),
-      ...bought(document, calibration, reader),
+      ...bought(document, times, reader),
       ...order(document),
       { kind: 'heading', level: 1, text: 'Before it moves' },
       ...[CAUTIONS.pack, CAUTIONS.bench, CAUTIONS.spin, CAUTIONS.field, CAUTIONS.make, CAUTIONS.rules].map(
@@ -115,12 +116,11 @@ function toHeed(checks: readonly Check[], reader: Reader): Block[] {
       ];
 }
 
-function printed(document: BuildDocument, calibration: number, reader: Reader): Block[] {
+function printed(document: BuildDocument, times: PrinterTimes, reader: Reader): Block[] {
   const parts = document.parts.items.filter((part) => listedAs(document, part).source === 'printed');
   if (parts.length === 0) return [];
-  const printer = document.print.printers?.[0];
   const rows = parts.map((part) => {
-    const found = estimateOfPart(document, part, 'final', printer, calibration);
+    const found = estimateOfPart(document, part, 'final', times);
     const { perimeters, infill } = part;
     return [
       part.name,
@@ -141,16 +141,20 @@ function printed(document: BuildDocument, calibration: number, reader: Reader): 
           : formatText(part.massG, 'massG', reader),
     ];
   });
+  const printers = (document.print.printers ?? []).map(
+    ({ name, bedWidthMm, bedDepthMm, bedHeightMm }) =>
+      `${name}: bed ${[bedWidthMm, bedDepthMm, bedHeightMm].map((side) => formatText(side, 'lengthMm', reader)).join(' × ')}`,
+  );
   const profile = describeChanges(emptyDocument(), document, reader).filter(
     ({ path }) => path[0] === 'print' && (path[1] === 'final' || path[1] === 'spacingMm'),
   );
   return [
     { kind: 'heading', level: 1, text: 'Printed parts' },
-    ...(printer
+    ...(printers.length > 0
       ? [
           {
             kind: 'text' as const,
-            text: `${printer.name}: bed ${[printer.bedWidthMm, printer.bedDepthMm, printer.bedHeightMm].map((side) => formatText(side, 'lengthMm', reader)).join(' × ')}${profile.length > 0 ? `; ${profile.map(({ label, after }) => `${label.toLowerCase()} ${after}`).join(', ')}` : ''}. Time and mass are of one copy.`,
+            text: `${printers.join('; ')}${profile.length > 0 ? `; ${profile.map(({ label, after }) => `${label.toLowerCase()} ${after}`).join(', ')}` : ''}. Time and mass are of one copy.`,
           },
         ]
       : []),
@@ -293,8 +297,8 @@ function suspension(document: BuildDocument, settings: readonly DescribedChange[
   ];
 }
 
-function bought(document: BuildDocument, calibration: number, reader: Reader): Block[] {
-  const lines = makeList(document, calibration).filter(({ quantity }) => quantity > 0);
+function bought(document: BuildDocument, times: PrinterTimes, reader: Reader): Block[] {
+  const lines = makeList(document, times).filter(({ quantity }) => quantity > 0);
   const others = lines.filter(({ source }) => source !== 'printed');
   if (others.length === 0) return [];
   const totals = totalsOf(lines);

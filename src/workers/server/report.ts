@@ -2,7 +2,7 @@ import { evaluateMostUrgent } from '@/core/verdict/evaluate';
 import type { Thresholds } from '@/core/verdict/engine/check';
 import { checksOnRecord } from '@/core/verdict/record';
 import type { WholeBuild } from '@/core/car/records/records';
-import { calibrationOfBuild } from '@/core/worked/print/log';
+import { printerTimesOfBuild } from '@/core/worked/print/printerTimes';
 import type { PrintSheet } from '@/core/car/records/prints';
 import { buildSheet } from '@/words/report/buildSheet';
 import type { Report, ReportKind } from '@/words/report/definition';
@@ -37,11 +37,8 @@ export function reportOf({
     ...checksOnRecord({ ...whole, document, revisionId }),
   ];
   if (kind === 'test') return testReport({ ...whole, revision, checks }, reader);
-  const calibration = calibrationOfBuild(document, whole.prints, finishedPrints)?.calibration;
-  return buildSheet(
-    { ...whole, revision, document, checks, ...(calibration === undefined ? {} : { calibration }) },
-    reader,
-  );
+  const times = printerTimesOfBuild(whole.prints, finishedPrints);
+  return buildSheet({ ...whole, revision, document, checks, times }, reader);
 }
 
 /** The same on paper. */

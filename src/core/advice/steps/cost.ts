@@ -3,6 +3,7 @@ import type { Part } from '../../car/document/parts';
 import { applyPatch, type Patch } from '../../base/patch';
 import { entryOf, listedAs, partLine, quantityOf } from '../../worked/print/sources';
 import { estimateOfPart } from '../../worked/print/printed';
+import type { PrinterTimes } from '../../worked/print/printerTimes';
 import { hasLayers } from '../../worked/parts/materialOfBuild';
 import type { Proposal } from '../../verdict/engine/check';
 import { BENCH_MINUTES, type NextCost } from './definition';
@@ -33,7 +34,7 @@ export function costOf(
   document: BuildDocument,
   patch: Patch,
   effort: Proposal['cost'],
-  calibration = 1,
+  times: PrinterTimes = [],
 ): NextCost {
   const after = applyPatch(document, patch);
   const made = partsToMake(document, patch).flatMap((part) => {
@@ -44,12 +45,12 @@ export function costOf(
     listedAs(after, now).source === 'printed' && (!now.material || hasLayers(now.material));
   const printed = made.filter(({ now }) => isPrinted(now));
   const estimates = printed.map(({ was, now }) => {
-    const found = estimateOfPart(after, now, 'final', after.print.printers?.[0], calibration);
-    const times = quantityOf(after, now) * grownBy(was, now);
+    const found = estimateOfPart(after, now, 'final', times);
+    const copies = quantityOf(after, now) * grownBy(was, now);
     return found.ok
       ? {
-          timeS: found.value.timeS * times,
-          cost: found.value.cost === undefined ? undefined : found.value.cost * times,
+          timeS: found.value.timeS * copies,
+          cost: found.value.cost === undefined ? undefined : found.value.cost * copies,
         }
       : undefined;
   });

@@ -306,7 +306,7 @@ describe('what a change costs', () => {
   };
 
   it('printing each copy, thicker by a fifth a fifth longer', () => {
-    const one = estimateOfPart(document, document.parts.items[0]!, 'final', document.print.printers![0]);
+    const one = estimateOfPart(document, document.parts.items[0]!, 'final');
     if (!one.ok) throw new Error(one.missing.join());
     const cost = costOf(document, [{ path: ['parts', 'items', 'arm', 'shape', 'heightMm'], value: 6 }], 1);
     expect(cost.printS).toBeCloseTo(2 * 1.2 * one.value.timeS, 9);

@@ -1,3 +1,4 @@
+import type { PrinterTimes } from '../../worked/print/printerTimes';
 import { finding } from '../../base/finding';
 import type { BuildDocument } from '../../car/document/document';
 import { applyPatch, type Patch } from '../../base/patch';
@@ -37,9 +38,13 @@ const [MOST_MOVED, LEAST_RELIEF] = [3, 0.02];
  *
  * A change is weighed by every check of the build with it in place, so that one that mends a check and spoils another is seen to.
  *
- * @param calibration of the printer's time
+ * @param times that prints took over their estimate
  */
-export function nextChanges(given: BuildOnRecord, thresholds: Thresholds = {}, calibration = 1): NextList {
+export function nextChanges(
+  given: BuildOnRecord,
+  thresholds: Thresholds = {},
+  times: PrinterTimes = [],
+): NextList {
   const { record, past } = standingAt(given);
   const { document } = record;
   const checks = evaluateBuild(document, thresholds);
@@ -49,11 +54,11 @@ export function nextChanges(given: BuildOnRecord, thresholds: Thresholds = {}, c
       record,
       checks,
       coming,
-      calibration,
+      times,
       after: tried(document, offered.remedy.patch, checks, thresholds),
     }),
   );
-  const others = openSteps(record, checks, calibration, marginsBy(document, checks, thresholds))
+  const others = openSteps(record, checks, times, marginsBy(document, checks, thresholds))
     .filter(({ kind, segment }) => !past || kind === 'find' || (kind === 'measure' && segment !== 'field'))
     .map((bare) => withHours({ figures: [], betters: [], worsens: [], ...bare }));
   const steps = [...oncePerThing(changes.filter(({ relief }) => relief > LEAST_RELIEF)), ...others].sort(
@@ -70,7 +75,7 @@ interface Tried {
   checks: readonly Check[];
   /** Failures that this revision still has coming. */
   coming: readonly FailureRecord[];
-  calibration: number;
+  times: PrinterTimes;
   /** All checks with the change in place. */
   after: readonly Check[];
 }
@@ -85,10 +90,7 @@ const toldOf = ({ id, named, state, finding: found, missing }: Check): NextStep[
 });
 
 /** A change with what it betters and worsens, what it costs, and how to see that it worked. */
-function changeStep(
-  { check, remedy }: Offered,
-  { record, checks, coming, calibration, after }: Tried,
-): NextStep {
+function changeStep({ check, remedy }: Offered, { record, checks, coming, times, after }: Tried): NextStep {
   const { figures, checks: moved } = movedBy(checks, after, Infinity);
   const [betters, worsens] = [true, false].map((better) =>
     moved.filter((one) => isBetter(one.before, one.after) === better).slice(0, MOST_MOVED),
@@ -118,7 +120,7 @@ function changeStep(
     betters,
     worsens,
     why,
-    cost: costOf(record.document, remedy.patch, remedy.cost, calibration),
+    cost: costOf(record.document, remedy.patch, remedy.cost, times),
     trial,
     relief: weight(checks) - weight(after),
   });
@@ -147,7 +149,7 @@ export function firstStep(record: BuildOnRecord, checks: readonly Check[]): Next
         weightOf(offered.check, coming) -
         weightOf({ id: offered.check.id, state: offered.remedy.state }, coming),
     });
-  const others = openSteps(record, checks, 1, () => ({})).map((bare) =>
+  const others = openSteps(record, checks, [], () => ({})).map((bare) =>
     withHours({ figures: [], betters: [], worsens: [], ...bare }),
   );
   return [...(change ? [change] : []), ...others].sort((a, b) => b.relief / b.hours - a.relief / a.hours)[0];

@@ -12,6 +12,7 @@ import { failedHow } from '../../car/records/failureModes';
 import { askDiagnosis, isOpen } from '../../worked/field/ledger';
 import { hoursToBelieve } from '../../physics/statistics/life';
 import { fixHeld, type HeldFix, livesOfCopies } from '../../worked/field/lives';
+import type { PrinterTimes } from '../../worked/print/printerTimes';
 import { type Wear, wearOf } from '../../worked/field/wear';
 import { owedOf } from '../../worked/print/log';
 import { estimateOfPart } from '../../worked/print/printed';
@@ -95,7 +96,7 @@ const told = ({ finding: found }: StandingFound): Finding[] => (found ? [found] 
 export function openSteps(
   record: BuildOnRecord,
   checks: readonly Check[],
-  calibration: number,
+  printed: PrinterTimes,
   marginsOf: MarginsOf,
 ): Bare[] {
   return [
@@ -104,8 +105,8 @@ export function openSteps(
     ...predictionToMend(record),
     ...runsToDrive(record, checks),
     ...figuresToFill(checks),
-    ...copiesWorn(record, calibration),
-    ...partsToPrint(record, calibration),
+    ...copiesWorn(record, printed),
+    ...partsToPrint(record, printed),
     ...fixesToProve(record),
   ];
 }
@@ -300,7 +301,7 @@ function figuresToFill(checks: readonly Check[]): Bare[] {
 }
 
 /** Copies in use that a caliper says are spent soon. */
-function copiesWorn({ copies, runs, document }: BuildOnRecord, calibration: number): Bare[] {
+function copiesWorn({ copies, runs, document }: BuildOnRecord, printed: PrinterTimes): Bare[] {
   const lives = livesOfCopies(copies, runs);
   return copies
     .filter(({ retiredAt }) => retiredAt === undefined)
@@ -314,18 +315,18 @@ function copiesWorn({ copies, runs, document }: BuildOnRecord, calibration: numb
             segment: 'print',
             title: finding('step.printAnother', { part: copy.partName }),
             why: [finding('step.worn', { of: wear.of, wear })],
-            cost: timeOf(document, copy.partId, 1, calibration),
+            cost: timeOf(document, copy.partId, 1, printed),
             relief: RELIEF.worn,
           }),
         ),
     );
 }
 
-function partsToPrint(record: BuildOnRecord, calibration: number): Bare[] {
+function partsToPrint(record: BuildOnRecord, printed: PrinterTimes): Bare[] {
   const { document } = record;
   const owed = (document.print.printers ?? []).length > 0 ? owedOf(record).filter((one) => one.owed > 0) : [];
   if (owed.length === 0) return [];
-  const costs = owed.map(({ part, owed: times }) => timeOf(document, part.id, times, calibration));
+  const costs = owed.map(({ part, owed: times }) => timeOf(document, part.id, times, printed));
   const sum = (key: 'printS' | 'money') => costs.reduce((all, one) => all + (one[key] ?? 0), 0);
   return [
     step({
@@ -350,10 +351,10 @@ function timeOf(
   document: BuildOnRecord['document'],
   partId: string | undefined,
   times: number,
-  calibration: number,
+  printed: PrinterTimes,
 ): NextCost {
   const part = document.parts.items.find(({ id }) => id === partId);
-  const found = part && estimateOfPart(document, part, 'final', document.print.printers?.[0], calibration);
+  const found = part && estimateOfPart(document, part, 'final', printed);
   return {
     benchMinutes: MINUTES.plate,
     ...(found?.ok

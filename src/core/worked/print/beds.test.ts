@@ -14,7 +14,7 @@ const part = (id: string, width: number, depth: number, quantity: number, timeS:
   id,
   sizeMm: [width, depth, 10],
   quantity,
-  timeS,
+  timeOn: ({ id: on }) => (on === 'slow' ? 2 * timeS : timeS),
 });
 
 describe('plates on several beds', () => {
@@ -42,6 +42,20 @@ describe('plates on several beds', () => {
       ['b', 3],
     ]);
     expect(found.timeS).toBe(5 * 3600);
+  });
+
+  it('go where they are done first, each printer at its own pace: 4 h, then 3 h on the quick one before 6 h on the slow', () => {
+    const found = platesOnBeds(
+      [printer('slow', 100), printer('quick', 100)],
+      [part('p', 80, 80, 1, 4 * 3600), part('q', 81, 81, 1, 3 * 3600), part('r', 82, 82, 1, 1800)],
+    );
+    expect(
+      found.plates.map(({ printer: { id }, startsS, timeS }) => [id, startsS / 3600, timeS / 3600]),
+    ).toEqual([
+      ['quick', 0, 4],
+      ['slow', 0, 6],
+      ['quick', 4, 0.5],
+    ]);
   });
 
   it('tell of what fits none by the largest bed', () => {

@@ -7,9 +7,9 @@ import {
   printPlates,
 } from '../../physics/printing/plates';
 
-/** One of a part that is to be printed, with the time of a copy. */
+/** One of a part that is to be printed, with the time of a copy on a printer. */
 export interface BedPart extends PlatePart {
-  timeS: number;
+  timeOn(printer: ChosenPrinter): number;
 }
 
 export interface BedPlate {
@@ -41,7 +41,9 @@ export function platesOnBeds(
   parts: readonly BedPart[],
   spacingMm?: number,
 ): BedsResult {
-  const timeOf = new Map(parts.map(({ id, timeS }) => [id, timeS]));
+  const partOf = new Map(parts.map((part) => [part.id, part]));
+  const timeOn = (printer: ChosenPrinter, items: readonly PlateItem[]) =>
+    items.reduce((sum, { id }) => sum + partOf.get(id)!.timeOn(printer), 0);
   const misfits = misfitsOnBeds(printers, parts);
   let left = parts;
   const packed: { printer: ChosenPrinter; items: PlateItem[]; usedPct: number; timeS: number }[] = [];
@@ -58,7 +60,7 @@ export function platesOnBeds(
       ...plates.map((plate) => ({
         printer,
         ...plate,
-        timeS: plate.items.reduce((sum, { id }) => sum + timeOf.get(id)!, 0),
+        timeS: timeOn(printer, plate.items),
       })),
     );
     const out = new Set(doesNotFit.map(({ id }) => id));
@@ -69,12 +71,14 @@ export function platesOnBeds(
     .sort((a, b) => b.timeS - a.timeS)
     .map((plate): BedPlate => {
       const able = printers.filter((one) => holds(one, plate.printer));
-      const printer = able.reduce((best, one) => (busy.get(one.id)! < busy.get(best.id)! ? one : best));
+      const doneOn = (one: ChosenPrinter) => busy.get(one.id)! + timeOn(one, plate.items);
+      const printer = able.reduce((best, one) => (doneOn(one) < doneOn(best) ? one : best));
       const startsS = busy.get(printer.id)!;
-      busy.set(printer.id, startsS + plate.timeS);
+      busy.set(printer.id, doneOn(printer));
       return {
         ...plate,
         printer,
+        timeS: timeOn(printer, plate.items),
         usedPct: (plate.usedPct * areaOf(plate.printer)) / areaOf(printer),
         startsS,
       };

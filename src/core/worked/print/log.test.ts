@@ -9,7 +9,8 @@ import { boundsOf, measureMesh } from '../../physics/solid/measure';
 import { placedOnPlate } from '../../physics/solid/onPlate';
 import { meshOf } from '../../physics/solid/shapes';
 import { TYPICAL_MATERIALS } from '../../car/library/typicalMaterials';
-import { calibrationOf, copiesOf, designMark, owedOf } from './log';
+import { printerTimesOf, timeFactor } from './printerTimes';
+import { copiesOf, designMark, owedOf } from './log';
 import type { CopyRecord, PrintRecord } from '../../car/records/prints';
 import { estimateOfPart } from './printed';
 
@@ -93,7 +94,9 @@ const document: BuildDocument = {
 
 describe('the estimate of a part', () => {
   it('takes the part’s own walls, by hand: 1,200 · 2 · 0.5 + 1,600 · 4 · 0.25 = 2,800 of 8,000 mm³', () => {
-    const found = estimateOfPart(document, part, 'final', printer, 1.1);
+    const found = estimateOfPart(document, part, 'final', [
+      { printer: printer.name, calibration: 1.1, spreadPct: 0, n: 1 },
+    ]);
     if (!found.ok) throw new Error('not ready');
     const plastic = 2800 + 0.2 * 5200;
     expect(found.value.plasticMm3).toBeCloseTo(plastic, 6);
@@ -110,17 +113,15 @@ describe('the estimate of a part', () => {
       },
       part,
       'draft',
-      printer,
     );
     if (!draft.ok) throw new Error('not ready');
     const shell = 1200 * 0.5 + 1600 * 0.5;
     expect(draft.value.plasticMm3).toBeCloseTo(shell + 0.1 * (8000 - shell), 6);
     expect(
       estimateOfPart(
-        document,
+        { ...document, print: {} },
         { ...part, mesh: undefined, material: undefined } as never,
         'final',
-        undefined,
       ),
     ).toEqual({
       ok: false,
@@ -149,23 +150,52 @@ describe('the log of prints', () => {
     expect(copiesOf(print({})).map(({ massG }) => massG)).toEqual([10, 30]);
   });
 
+  it('is made by the smallest printer that holds it, in its own time', () => {
+    const large = { ...printer, id: 'l', name: 'Large', bedWidthMm: 400, bedDepthMm: 400, bedHeightMm: 400 };
+    const tiny = { ...printer, id: 't', name: 'Tiny', bedWidthMm: 10, bedDepthMm: 10 };
+    const on = (printers: (typeof printer)[]) =>
+      estimateOfPart({ ...document, print: { ...document.print, printers } }, part, 'final', [
+        { printer: 'Large', calibration: 2, spreadPct: 0, n: 1 },
+      ]);
+    expect(on([large, printer, tiny])).toMatchObject({ ok: true, value: { printer: { id: printer.id } } });
+    const [small, big] = [on([printer]), on([tiny, large])];
+    if (!small.ok || !big.ok) throw new Error('not ready');
+    expect(big.value.timeS).toBeCloseTo(2 * small.value.timeS, 9);
+    expect(on([tiny])).toEqual({ ok: false, missing: ['print.printers:holds'] });
+  });
+
   it('corrects by the median of one printer’s finished prints', () => {
     const done = [
       [100, 110],
       [200, 240],
       [50, 65],
     ].map(([estimateS, actualS], at) => print({ id: `${at}`, estimateS: estimateS!, actualS: actualS! }));
-    expect(
-      calibrationOf(
-        [
-          ...done,
-          print({ id: 'x', printer: 'Away', estimateS: 1, actualS: 9 }),
-          print({ id: 'y', state: 'failed', estimateS: 1, actualS: 9 }),
-        ],
-        'Home',
-      ),
-    ).toMatchObject({ calibration: 1.2, n: 3 });
-    expect(calibrationOf([], 'Home')).toBeUndefined();
+    const times = printerTimesOf([
+      ...done,
+      print({ id: 'x', printer: 'Away', estimateS: 1, actualS: 9 }),
+      print({ id: 'y', state: 'failed', estimateS: 1, actualS: 9 }),
+    ]);
+    expect(times.find(({ printer: on }) => on === 'Home')).toMatchObject({ calibration: 1.2, n: 3 });
+    expect(timeFactor(times, 'Away')).toBe(9);
+    expect(timeFactor(times, 'Nowhere')).toBe(1);
+  });
+
+  it('corrects each plastic by its own prints, and one that was not printed yet by all of the printer’s', () => {
+    const plate = (id: string, actualS: number, ...materials: string[]) =>
+      print({
+        id,
+        estimateS: 100,
+        actualS,
+        items: materials.map((material, at) => ({ copyId: `${id}${at}`, partName: 'Arm', material })),
+      });
+    const times = printerTimesOf([
+      plate('1', 110, 'PETG'),
+      plate('2', 150, 'TPU', 'TPU'),
+      plate('3', 130, 'PETG', 'TPU'),
+    ]);
+    expect(timeFactor(times, 'Home', 'PETG')).toBeCloseTo(1.1, 12);
+    expect(timeFactor(times, 'Home', 'TPU')).toBeCloseTo(1.5, 12);
+    expect(timeFactor(times, 'Home', 'Nylon')).toBeCloseTo(1.3, 12);
   });
 
   it('owes what the car needs less what is good and what is on its way', () => {

@@ -1,7 +1,6 @@
 import type { BuildDocument } from '../../car/document/document';
 import { markOf } from '../../base/mark';
 import type { Part } from '../../car/document/parts';
-import { printCalibrate, type CalibrateResult } from '../../physics/printing/calibrate';
 import type { CopyRecord, CopySheet, PrintRecord, PrintSheet } from '../../car/records/prints';
 import { listedAs, quantityOf } from './sources';
 
@@ -20,30 +19,6 @@ export function copiesOf({ id, how, items, endedAt, queuedAt, massG }: PrintShee
     printId: id,
     ...(own === undefined ? {} : { massG: Number((own * weighed).toPrecision(6)) }),
   }));
-}
-
-/** What the finished prints of one printer say of the estimate; none while there are none. */
-export function calibrationOf(
-  prints: readonly PrintSheet[],
-  printer: string,
-): (CalibrateResult & { n: number }) | undefined {
-  const done = prints.flatMap(({ state, printer: on, estimateS, actualS }) =>
-    state === 'finished' && on === printer && estimateS !== undefined && actualS !== undefined
-      ? [{ estimateS, actualS }]
-      : [],
-  );
-  return done.length === 0 ? undefined : { ...printCalibrate({ prints: done }), n: done.length };
-}
-
-/** What the workshop's prints say of the first printer of a build; those of the build itself as they stand now. */
-export function calibrationOfBuild(
-  { print }: Pick<BuildDocument, 'print'>,
-  prints: readonly PrintSheet[],
-  finished: readonly PrintSheet[],
-): ReturnType<typeof calibrationOf> {
-  const printer = print.printers?.[0];
-  const known = new Set(prints.map(({ id }) => id));
-  return printer && calibrationOf([...prints, ...finished.filter(({ id }) => !known.has(id))], printer.name);
 }
 
 /** How many copies of a part the car needs, are good, and are on their way. */

@@ -5,6 +5,7 @@ import type { Part, PartKind } from '../../car/document/parts';
 import type { ListEntry, Source } from '../../car/document/print';
 import { hardwareCount } from './assembly';
 import { estimateOfPart } from './printed';
+import type { PrinterTimes } from './printerTimes';
 import { entryOf, listedAs, partLine } from './sources';
 
 export interface MakeLine {
@@ -50,14 +51,14 @@ const COMPONENT_KINDS: ReadonlySet<PartKind> = new Set([
 /** Every part and component of a build with where it comes from; `ready` says how many good spare prints of a part lie there. */
 export function makeList(
   document: BuildDocument,
-  calibration = 1,
+  times: PrinterTimes = [],
   ready: (partId: string) => number = () => 0,
 ): MakeLine[] {
   const known = componentsOf(document);
   const kinds = new Set(known.map(({ kind }) => kind));
   const parts = document.parts.items
     .filter(({ kind }) => !(COMPONENT_KINDS.has(kind) && kinds.has(kind)))
-    .map((part) => lineOfPart(document, part, calibration, ready(part.id)));
+    .map((part) => lineOfPart(document, part, times, ready(part.id)));
   const components = known.map(({ kind: _, ...component }) =>
     withSaid(document, { of: 'component', source: 'bought', onHand: 0, ...component }),
   );
@@ -108,12 +109,15 @@ function withSaid(document: BuildDocument, line: Omit<MakeLine, 'said'>): MakeLi
   return { ...line, ...withoutName(said), said };
 }
 
-function lineOfPart(document: BuildDocument, part: Part, calibration: number, ready: number): MakeLine {
-  const printer = document.print.printers?.[0];
+function lineOfPart(document: BuildDocument, part: Part, times: PrinterTimes, ready: number): MakeLine {
   const { source } = listedAs(document, part);
-  const estimate =
-    source === 'printed' ? estimateOfPart(document, part, 'final', printer, calibration) : undefined;
-  const found = estimate?.ok ? estimate.value : undefined;
+  const estimate = source === 'printed' ? estimateOfPart(document, part, 'final', times) : undefined;
+  // what it weighs and costs does not wait for a printer that holds it
+  const other =
+    estimate?.ok === false && document.print.printers?.[0]
+      ? estimateOfPart(document, part, 'final', times, document.print.printers[0])
+      : undefined;
+  const found = estimate?.ok ? estimate.value : other?.ok ? other.value : undefined;
   const massG = part.massG ?? found?.massG;
   return withSaid(document, {
     id: partLine(part.id),
@@ -125,7 +129,7 @@ function lineOfPart(document: BuildDocument, part: Part, calibration: number, re
     onHand: ready,
     ...(massG === undefined ? {} : { massG }),
     ...(found?.cost === undefined ? {} : { price: found.cost }),
-    ...(found ? { printS: found.timeS } : {}),
+    ...(estimate?.ok ? { printS: estimate.value.timeS } : {}),
   });
 }
 

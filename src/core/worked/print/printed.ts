@@ -4,7 +4,9 @@ import type { Part } from '../../car/document/parts';
 import { type ChosenPrinter, type PrintProfile, USUAL_DRAFT, USUAL_FINAL } from '../../car/document/print';
 import type { ChosenSurface } from '../../car/document/brief';
 import type { Assembled } from '../../base/assembled';
+import { misfitOf } from '../../physics/printing/plates';
 import { liesOf } from './lies';
+import { type PrinterTimes, timeFactor } from './printerTimes';
 import { USUAL_LINE_MM } from '../parts/partSection';
 import { partStrength } from '../parts/partStrength';
 import { type EstimateResult, printEstimate, type PrintSettings } from '../../physics/printing/estimate';
@@ -43,21 +45,44 @@ export interface PartEstimate extends Omit<EstimateResult, 'cost'> {
   settings: PrintSettings;
   /** None where the material has no price. */
   cost?: number;
+  printer: ChosenPrinter;
 }
 
-/** Time, plastic and cost of one copy, or what is missing: a mesh, a material, a printer. */
+/** The printer with the smallest bed that holds a part. */
+export function printerFor(document: BuildDocument, part: Part): ChosenPrinter | undefined {
+  const lies = liesOf(part.mesh);
+  return (
+    lies &&
+    [...(document.print.printers ?? [])]
+      .sort((a, b) => a.bedWidthMm * a.bedDepthMm - b.bedWidthMm * b.bedDepthMm)
+      .find(
+        ({ bedWidthMm, bedDepthMm, bedHeightMm }) =>
+          misfitOf({ id: part.id, sizeMm: lies.sizeMm }, [bedWidthMm, bedDepthMm], bedHeightMm) === undefined,
+      )
+  );
+}
+
+/**
+ * Time, plastic and cost of one copy, or what is missing: a mesh, a material, a printer that holds it.
+ *
+ * @param times that prints on the printers took over their estimate
+ */
 export function estimateOfPart(
   document: BuildDocument,
   part: Part,
   how: PrintHow,
-  printer: ChosenPrinter | undefined,
-  calibration = 1,
+  times: PrinterTimes = [],
+  printer = printerFor(document, part),
 ): Assembled<PartEstimate> {
   const lies = liesOf(part.mesh);
   const missing = [
     ...(lies ? [] : [`parts.items.${part.id}.mesh${part.mesh ? ':measured' : ''}`]),
     ...(part.material ? [] : [`parts.items.${part.id}.material`]),
-    ...(printer ? [] : ['print.printers']),
+    ...((document.print.printers ?? []).length === 0
+      ? ['print.printers']
+      : lies && !printer
+        ? ['print.printers:holds']
+        : []),
   ];
   if (!lies || !part.material || !printer) return { ok: false, missing };
   if (lies.volumeMm3 <= 0) return { ok: false, missing: [`parts.items.${part.id}.mesh:volume`] };
@@ -70,9 +95,9 @@ export function estimateOfPart(
     heightMm: lies.sizeMm[2],
     settings,
     material: { densityGPerCm3, pricePerKg: pricePerKg ?? 0 },
-    calibration,
+    calibration: timeFactor(times, printer.name, part.material.name),
   });
-  return { ok: true, value: { ...found, settings, ...(pricePerKg === undefined ? {} : { cost }) } };
+  return { ok: true, value: { ...found, settings, printer, ...(pricePerKg === undefined ? {} : { cost }) } };
 }
 
 /** The weakest margin of a part as it would be printed; none where its strength is not known. */
