@@ -5,6 +5,8 @@ import type { Band } from '@/core/worked/field/band';
 import { formatQuantity, formatText } from '@/core/base/units/formatQuantity';
 import type { QuantityName } from '@/core/base/units/quantities';
 import { useReader } from '@/ui/reader';
+import { bandSources } from '@/words/learn/calibration';
+import { firstUp } from '@/words/lists';
 import { useBuild } from '../session/BuildContext';
 import { workerOf } from '@/workers/clients';
 import { useWorked } from '../session/useWorked';
@@ -20,6 +22,7 @@ export function DriveBand({ surface }: { surface: ChosenSurface }) {
     `${formatQuantity(low, quantity, reader, 3).number} to ${formatText(high, quantity, reader, 3)}`;
   const { topSpeedMps: speed, timeToDistanceS: time } = band;
   const { distanceM, calibration } = document.brief;
+  const largest = bandSources(speed?.mostFrom, time?.mostFrom);
   return (
     <p style={{ opacity: found.stale ? 0.6 : 1, marginTop: 4 }} data-testid="band">
       {speed ? (
@@ -33,14 +36,14 @@ export function DriveBand({ surface }: { surface: ChosenSurface }) {
           {formatText(distanceM, 'distanceM', reader)} in {between(time, 'timeS')}
         </>
       ) : null}
-      .
+      .{largest.length > 0 ? <span className="quiet"> {firstUp(largest.join(', '))}.</span> : null}
       {calibration ? (
         <span className="quiet">
           {' '}
           Calibrated on {calibration.runs} runs of revision {calibration.letter}.
         </span>
       ) : (
-        <span className="quiet"> Spread of ground, drag, gears and motor; your own runs narrow it.</span>
+        <span className="quiet"> Your own runs narrow it.</span>
       )}
     </p>
   );

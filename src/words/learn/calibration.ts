@@ -13,6 +13,17 @@ export const FIGURE_NAMES: Readonly<Record<Knob, string>> = {
   motor: 'motor constant',
 };
 
+/** What makes most of the bands of a speed and of a time. */
+export const bandSources = (ofSpeed: Knob | undefined, ofTime: Knob | undefined): string[] =>
+  ofSpeed === ofTime
+    ? ofSpeed === undefined
+      ? []
+      : [`most of it comes from the ${FIGURE_NAMES[ofSpeed]}`]
+    : [
+        ...(ofSpeed === undefined ? [] : [`most of the speed’s comes from the ${FIGURE_NAMES[ofSpeed]}`]),
+        ...(ofTime === undefined ? [] : [`most of the time’s from the ${FIGURE_NAMES[ofTime]}`]),
+      ];
+
 /** What a surface is called, by its id. */
 export type SurfaceNames = (id: string) => string | undefined;
 

@@ -2,6 +2,7 @@ import { AIR_DENSITY, airDensityAt } from '@/core/base/constants';
 import type { TimedRun } from '@/core/car/records/records';
 import { cellCharge } from '@/core/physics/motion/cell';
 import type { Measured } from '@/core/worked/field/measured';
+import { FIGURE_NAMES } from '../learn/calibration';
 import type { Writer } from '../write';
 import type { WorkingStep } from '../workingStep';
 
@@ -100,8 +101,7 @@ export function workingPrediction(
     },
     {
       label: 'Error',
-      formula:
-        'friction and rolling resistance moved by their standard deviations, root of the sum of squares',
+      formula: `grip, rolling resistance, drag, efficiency and motor constant moved by their standard deviations, root of the sum of squares${prediction.mostFrom ? `; most from the ${FIGURE_NAMES[prediction.mostFrom]}` : ''}`,
       value: prediction.speedErrorMps,
       quantity: 'speedMps',
       source: GUM,

@@ -1,4 +1,5 @@
 import Joi from 'joi';
+import { UNCERTAIN_FIGURES } from './uncertain';
 import { documentSchema } from '../document/document.schema';
 import {
   count,
@@ -235,4 +236,5 @@ export const predictionSchema = Joi.object({
   speedErrorMps: notNegative().required(),
   topSpeedMps: notNegative(),
   massKg: positive().required(),
+  mostFrom: Joi.valid(...UNCERTAIN_FIGURES),
 });

@@ -1,3 +1,4 @@
+import type { UncertainFigure } from './uncertain';
 import type { BuildDocument } from '../document/document';
 import type { CopyRecord, PrintRecord } from './prints';
 import type { FailureLedger } from './failureLedger';
@@ -46,6 +47,8 @@ export interface RunPrediction {
   speedErrorMps: number;
   topSpeedMps?: number;
   massKg: number;
+  /** Whose spread makes most of the error. */
+  mostFrom?: UncertainFigure;
 }
 
 /** How one attempt was timed; one of the three ways. */

@@ -1,13 +1,16 @@
 import type { BuildDocument } from '../../car/document/document';
-import { passage } from '../../physics/motion/passage';
+import { type Passage, passage } from '../../physics/motion/passage';
 import { runInputOf } from '../motion/runOfBuild';
 import { normalFrom } from '../../base/numeric/random';
-import { KNOBS, scaled, spreadsOf } from './knobs';
+import { type Knob, KNOBS, scaled, spreadsOf } from './knobs';
+import { largestOf, sharesOf } from './shares';
 
 /** Between which a figure lies in nine of ten cars that are built as this one. */
 export interface Band {
   low: number;
   high: number;
+  /** Whose spread does most to it. */
+  mostFrom?: Knob;
 }
 
 export interface PredictionBand {
@@ -29,27 +32,41 @@ export function predictionBand(
   seed = 1,
   samples = SAMPLES,
 ): PredictionBand | undefined {
+  const surface = document.brief.surfaces.find(({ id }) => id === surfaceId);
+  if (!surface || !runInputOf(document, surface).ok) return undefined;
   const spreads = spreadsOf(document, surfaceId);
   const normal = normalFrom(seed);
-  const [speeds, times]: [number[], number[]] = [[], []];
-  for (let at = 0; at < samples; at++) {
+  const runs = Array.from({ length: samples }, () => {
     const factors = Object.fromEntries(KNOBS.map((knob) => [knob, Math.exp(spreads[knob] * normal())]));
-    const car = scaled(document, surfaceId, factors);
-    const surface = car.brief.surfaces.find(({ id }) => id === surfaceId);
-    const input = surface ? runInputOf(car, surface) : undefined;
-    if (!input?.ok) return undefined;
-    const found = passage(input.value, 0);
-    if (found?.topSpeedMps !== undefined) speeds.push(found.topSpeedMps);
-    if (found) times.push(found.endS);
-  }
-  const band = (values: number[]): Band | undefined => {
+    return drivenBy(scaled(document, surfaceId, factors), surfaceId);
+  });
+  const bandOf = (pick: (run: Passage) => number | undefined): Band | undefined => {
+    const valueOf = (run: Passage | undefined) => run && pick(run);
+    const values = runs.flatMap((run) => valueOf(run) ?? []).sort((a, b) => a - b);
+    const own = valueOf(drivenBy(document, surfaceId));
     // a car that does not arrive in one case of ten has no band of arriving
-    if (values.length < HIGH * samples) return undefined;
-    const sorted = values.sort((a, b) => a - b);
-    return { low: quantile(sorted, LOW), high: quantile(sorted, HIGH) };
+    if (values.length < HIGH * samples || own === undefined) return undefined;
+    const mostFrom = largestOf(
+      sharesOf(document, surfaceId, (car) => valueOf(drivenBy(car, surfaceId)), own),
+    );
+    return {
+      low: quantile(values, LOW),
+      high: quantile(values, HIGH),
+      ...(mostFrom === undefined ? {} : { mostFrom }),
+    };
   };
-  const [topSpeedMps, time] = [band(speeds), band(times)];
-  return { samples, ...(topSpeedMps ? { topSpeedMps } : {}), ...(time ? { timeToDistanceS: time } : {}) };
+  const speed = bandOf(({ topSpeedMps }) => topSpeedMps);
+  const time = bandOf(({ endS }) => endS);
+  return { samples, ...(speed ? { topSpeedMps: speed } : {}), ...(time ? { timeToDistanceS: time } : {}) };
+}
+
+/** The run of a car from rest over the distance of its brief. */
+function drivenBy(car: BuildDocument, surfaceId: string): Passage | undefined {
+  const input = runInputOf(
+    car,
+    car.brief.surfaces.find(({ id }) => id === surfaceId)!,
+  );
+  return input.ok ? passage(input.value, 0) : undefined;
 }
 
 /** Between the two nearest of sorted values. */

@@ -1,9 +1,9 @@
 import type { BuildDocument } from '../../car/document/document';
+import { UNCERTAIN_FIGURES, type UncertainFigure } from '../../car/records/uncertain';
 import { shaftEfficiencyOf } from '../../car/document/drive';
 
-/** Figures of a build that are not known exactly and that a run feels. */
-export const KNOBS = ['grip', 'rolling', 'drag', 'efficiency', 'motor'] as const;
-export type Knob = (typeof KNOBS)[number];
+export const KNOBS = UNCERTAIN_FIGURES;
+export type Knob = UncertainFigure;
 export type Factors = Readonly<Partial<Record<Knob, number>>>;
 
 /** Figures that belong to a surface; the others go with the car. */

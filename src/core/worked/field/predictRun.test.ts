@@ -2,7 +2,9 @@ import { applyPatch } from '../../base/patch';
 import { driveRun } from '../../physics/motion/run';
 import { runInputOf } from '../motion/runOfBuild';
 import { type BuildDocument, emptyDocument } from '../../car/document/document';
+import { predictionBand } from './band';
 import { gapOf, measuredOf } from './measured';
+import { largestOf } from './shares';
 import { predictRun } from './predictRun';
 import type { TimedConditions } from '../../car/records/records';
 
@@ -116,6 +118,42 @@ describe('the prediction of a run', () => {
       predictRun(applyPatch(car, [{ path: ['drive', 'tyre'], value: undefined }]), 'launch', conditions),
     ).toEqual({ ok: false, missing: ['drive.tyre'] });
     expect(predictRun(car, 'launch', { ...conditions, surfaceId: 'moon' })).toMatchObject({ ok: false });
+  });
+});
+
+describe('what makes most of an error', () => {
+  it('is the figure whose spread moves the value most, each by hand', () => {
+    const set = (muError: number, rollingResistanceError: number, more: object) =>
+      applyPatch(car, [
+        { path: ['brief', 'surfaces', conditions.surfaceId, 'muError'], value: muError },
+        {
+          path: ['brief', 'surfaces', conditions.surfaceId, 'rollingResistanceError'],
+          value: rollingResistanceError,
+        },
+        {
+          path: ['brief', 'calibration'],
+          value: {
+            letter: 'A',
+            runs: 3,
+            at: '',
+            dragSpread: 0.001,
+            efficiencySpread: 0.001,
+            motorSpread: 0.001,
+            ...more,
+          },
+        },
+      ]);
+    const mostOf = (document: BuildDocument) => {
+      const found = predictRun(document, 'timedDistance', { ...conditions, runUpM: 60 });
+      if (!found.ok) throw new Error('not ready');
+      return found.value.mostFrom;
+    };
+    expect(mostOf(set(0, 0, { motorSpread: 0.05 }))).toBe('motor');
+    expect(mostOf(set(0, 0, { dragSpread: 0.5 }))).toBe('drag');
+    expect(mostOf(set(0, 0.05, {}))).toBe('rolling');
+    expect(largestOf({ grip: 0, rolling: 0, drag: 0, efficiency: 0, motor: 0 })).toBeUndefined();
+    const band = predictionBand(set(0, 0, { motorSpread: 0.05 }), conditions.surfaceId, 1, 20)!;
+    expect(band.topSpeedMps!.mostFrom).toBe('motor');
   });
 });
 

@@ -5,7 +5,8 @@ import type { DriveRunInput } from '../../physics/motion/definition';
 import { passage } from '../../physics/motion/passage';
 import { frictionOf, runInputOf } from '../motion/runOfBuild';
 import type { Assembled } from '../../base/assembled';
-import { KNOBS, scaled, spreadsOf } from './knobs';
+import { KNOBS } from './knobs';
+import { largestOf, sharesOf } from './shares';
 import type { TimedConditions as Conditions, RunKind, RunPrediction } from '../../car/records/records';
 
 /** Why there is no prediction. */
@@ -26,16 +27,9 @@ export function predictRun(document: BuildDocument, kind: RunKind, conditions: C
   if (nominal === undefined) return { ok: false, missing: ['drive.stages:getsThere'] };
   const { timeS, topSpeedMps } = nominal;
   const { distanceM } = conditions;
-  const spreads = spreadsOf(document, surface.id);
-  const timeErrorS = Math.hypot(
-    ...KNOBS.map((knob) => {
-      const [a, b] = [1 + spreads[knob], Math.max(0, 1 - spreads[knob])].map(
-        (factor) =>
-          nominalRun(scaled(document, surface.id, { [knob]: factor }), kind, conditions)?.timeS ?? timeS,
-      ) as [number, number];
-      return (a - b) / 2;
-    }),
-  );
+  const shares = sharesOf(document, surface.id, (car) => nominalRun(car, kind, conditions)?.timeS, timeS);
+  const timeErrorS = Math.hypot(...KNOBS.map((knob) => shares[knob]));
+  const mostFrom = largestOf(shares);
   return {
     ok: true,
     value: {
@@ -45,6 +39,7 @@ export function predictRun(document: BuildDocument, kind: RunKind, conditions: C
       speedErrorMps: (distanceM / timeS) * (timeErrorS / timeS),
       ...(topSpeedMps === undefined ? {} : { topSpeedMps }),
       massKg: input.value.car.massKg,
+      ...(mostFrom === undefined ? {} : { mostFrom }),
     },
   };
 }

@@ -7,6 +7,7 @@ import { timingSpeed } from '@/core/physics/timing/timingSpeed';
 import { formatNumber, formatText, formatWithError } from '@/core/base/units/formatQuantity';
 import { QuantityField } from '@/ui/QuantityField';
 import { useReader } from '@/ui/reader';
+import { FIGURE_NAMES } from '@/words/learn/calibration';
 import { newId } from '../../api';
 import { useBuild } from '../../session/BuildContext';
 import { attemptOf, type Method, type Sheet } from '../sheet';
@@ -138,6 +139,9 @@ export function TimedBody({
           Predicted for these conditions:{' '}
           {formatWithError(predicted.value.timeS, predicted.value.timeErrorS, 'timeS', reader)},{' '}
           {formatText(predicted.value.speedMps, 'speedMps', reader)}.
+          {predicted.value.mostFrom
+            ? ` Its error comes most from the ${FIGURE_NAMES[predicted.value.mostFrom]}.`
+            : ''}
         </p>
       ) : null}
     </>
