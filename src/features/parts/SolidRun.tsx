@@ -1,7 +1,9 @@
 'use client';
 
+import { firstUp } from '@/words/lists';
+import { LOAD_FROM } from '@/words/terms';
 import { needNames } from '@/words/needs';
-import type { Part, SolidResult } from '@/core/car/document/parts';
+import type { Part, SolidCase, SolidResult } from '@/core/car/document/parts';
 import type { FemResult } from '@/core/physics/fem/fem';
 import { formatNumber, formatText } from '@/core/base/units/formatQuantity';
 import { useReader } from '@/ui/reader';
@@ -28,6 +30,10 @@ const shownOnly = ({
   voxels,
 });
 
+/** The load case under which it carries least, in words. */
+const weakestLoad = (cases: readonly SolidCase[]) =>
+  LOAD_FROM[cases.reduce((a, b) => (b.margin < a.margin ? b : a)).from];
+
 /** A margin of two sizes that differs by less than this has settled. */
 const SETTLED = 0.1;
 
@@ -53,6 +59,9 @@ export function SolidRun({ part, solid, meshReady }: { part: Part; solid: SolidW
         {solid.running ? (
           <>
             <span role="status">
+              {solid.running.of > 1
+                ? `${firstUp(LOAD_FROM[solid.running.from])}, ${solid.running.at} of ${solid.running.of}: `
+                : ''}
               {solid.running.iterations === 0
                 ? 'Laying out the voxels…'
                 : `${solid.running.iterations} iterations, ${solid.running.residual.toExponential(0)} of the pull is left`}
@@ -67,12 +76,12 @@ export function SolidRun({ part, solid, meshReady }: { part: Part; solid: SolidW
               type="button"
               className="btn main"
               disabled={solid.missing.length > 0}
-              onClick={() => solid.start(meshReady, false)}
+              onClick={() => void solid.start(meshReady, false)}
             >
               Solve it as a solid
             </button>
             {kept && current && !closed ? (
-              <button type="button" className="btn" onClick={() => solid.start(meshReady, true)}>
+              <button type="button" className="btn" onClick={() => void solid.start(meshReady, true)}>
                 Look again with finer voxels
               </button>
             ) : null}
@@ -91,10 +100,14 @@ export function SolidRun({ part, solid, meshReady }: { part: Part; solid: SolidW
           data-stale={!current}
         >
           {current ? null : <b>Stale: the mesh, its material, layers, holds or loads have changed since. </b>}
-          It carries <b data-testid="solid-margin">{number(kept.margin)}</b> times its load and fails{' '}
+          It carries <b data-testid="solid-margin">{number(kept.margin)}</b> times{' '}
+          {kept.cases && kept.cases.length > 1 ? weakestLoad(kept.cases) : 'its load'} and fails{' '}
           {kept.failsBy === 'in the layer' ? 'in the layer' : `between the layers: ${kept.failsBy}`}, at{' '}
           {kept.atMm.map((one) => formatNumber(one, reader.locale, 3)).join(', ')} mm; it deflects by{' '}
           {length(kept.moveMm)}. {kept.voxels.toLocaleString(reader.locale)} voxels of {length(kept.voxelMm)}.
+          {kept.cases && kept.cases.length > 1
+            ? ` Each load by itself: ${kept.cases.map(({ from, margin }) => `${LOAD_FROM[from]} ${number(margin)}`).join(', ')}.`
+            : ''}
           {kept.finer ? (
             <>
               {' '}

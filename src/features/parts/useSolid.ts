@@ -2,9 +2,9 @@ import { proxy } from 'comlink';
 import { useMemo, useRef, useState } from 'react';
 import type { ChosenSurface } from '@/core/car/document/brief';
 import type { BuildDocument } from '@/core/car/document/document';
-import type { Part, SolidResult } from '@/core/car/document/parts';
+import type { Part, SolidCase, SolidResult } from '@/core/car/document/parts';
 import { beamUnderPulls } from '@/core/worked/parts/partStrength';
-import { femOfPart, shapeMark, solidMark } from '@/core/worked/parts/solidOfPart';
+import { type FemCase, femCasesOfPart, shapeMark, solidMark } from '@/core/worked/parts/solidOfPart';
 import type { Solved } from '@/workers/parts.worker';
 import { useBuild } from '../session/BuildContext';
 import { workerOf } from '@/workers/clients';
@@ -12,18 +12,40 @@ import { workerOf } from '@/workers/clients';
 export interface SolidWork {
   /** What is still needed before it can start. */
   missing: readonly string[];
-  running?: { iterations: number; residual: number; finer: boolean };
+  /** Under which load case, of how many. */
+  running?: {
+    iterations: number;
+    residual: number;
+    finer: boolean;
+    from: FemCase['from'];
+    at: number;
+    of: number;
+  };
   problem?: string;
   /** The picture of the last run in this tab. */
   solved?: Solved;
   /** Whether the kept result was made from what the part is now. */
   current: boolean;
-  start(key: string, finer: boolean): void;
+  start(key: string, finer: boolean): Promise<void>;
   cancel(): void;
 }
 
 /** Voxels of the second look over those of the first. */
 const FINER = 0.72;
+
+interface SolvedCase {
+  from: FemCase['from'];
+  solved: Solved;
+}
+
+/** The case of the kept result that leaves least. */
+function weakestOf(cases: readonly FemCase[], { cases: solved = [] }: SolidResult): FemCase {
+  const weakest = solved.reduce<SolidCase | undefined>(
+    (a, b) => (!a || b.margin < a.margin ? b : a),
+    undefined,
+  );
+  return cases.find(({ from }) => from === weakest?.from) ?? cases[0]!;
+}
 
 /** The solid analysis of one part: in the worker, its result kept with the part. */
 export function useSolid(document: BuildDocument, surface: ChosenSurface | undefined, part: Part): SolidWork {
@@ -32,68 +54,70 @@ export function useSolid(document: BuildDocument, surface: ChosenSurface | undef
   const [problem, setProblem] = useState<string>();
   const [solved, setSolved] = useState<{ of: string; solved: Solved }>();
   const turn = useRef(0);
-  const settings = useMemo(() => femOfPart(document, surface, part), [document, surface, part]);
+  const cases = useMemo(() => femCasesOfPart(document, surface, part), [document, surface, part]);
   const mark = useMemo(() => solidMark(document, surface, part), [document, surface, part]);
   const kept = part.mesh?.solid;
 
-  const keep = (of: string, { result }: Solved, finer: boolean) => {
+  const path = ['parts', 'items', part.id, 'mesh', 'solid'];
+  const keep = (of: string, found: readonly SolvedCase[]) => {
     if (closed) return;
-    const path = ['parts', 'items', part.id, 'mesh', 'solid'];
-    const { margin, failsBy, atMm, maxDisplacementMm: moveMm, voxelMm, voxels } = result;
-    if (finer && kept)
-      edit([{ path, value: { ...kept, finer: { voxelMm, margin, moveMm } } satisfies SolidResult }]);
-    else {
-      const beam = beamUnderPulls(document, surface, part);
-      edit([
-        {
-          path,
-          value: {
-            of,
-            shape: shapeMark(part),
-            ...(beam === undefined ? {} : { beam }),
-            margin,
-            failsBy,
-            atMm,
-            moveMm,
-            voxelMm,
-            voxels,
-          } satisfies SolidResult,
-        },
-      ]);
-    }
+    const cases = found.map(({ from, solved: { result } }): SolidCase => {
+      const { margin, failsBy, atMm, maxDisplacementMm: moveMm } = result;
+      const beam = beamUnderPulls(document, surface, part, from);
+      return { from, ...(beam === undefined ? {} : { beam }), margin, failsBy, atMm, moveMm };
+    });
+    const { from: _, ...weakest } = cases.reduce((a, b) => (b.margin < a.margin ? b : a));
+    const { voxelMm, voxels } = found[0]!.solved.result;
+    edit([
+      {
+        path,
+        value: { of, shape: shapeMark(part), ...weakest, voxelMm, voxels, cases } satisfies SolidResult,
+      },
+    ]);
+  };
+  const keepFiner = ({ result: { voxelMm, margin, maxDisplacementMm: moveMm } }: Solved) => {
+    if (closed || !kept) return;
+    edit([{ path, value: { ...kept, finer: { voxelMm, margin, moveMm } } satisfies SolidResult }]);
   };
 
-  const start = (key: string, finer: boolean) => {
-    if (!settings.ok || mark === undefined) return;
+  const start = async (key: string, finer: boolean) => {
+    if (!cases.ok || mark === undefined) return;
     const mine = ++turn.current;
-    const now = (iterations: number, residual: number) => setRunning({ iterations, residual, finer });
-    now(0, 1);
     setProblem(undefined);
-    const own = finer && kept ? { ...settings.value, voxelMm: kept.voxelMm * FINER } : settings.value;
-    const { targetVoxels, ...sized } = own;
-    void workerOf('parts')
-      .solve(
+    const asked = finer && kept ? [weakestOf(cases.value, kept)] : cases.value;
+    const found: SolvedCase[] = [];
+    for (const [at, { from, settings }] of asked.entries()) {
+      const now = (iterations: number, residual: number) =>
+        setRunning({ iterations, residual, finer, from, at: at + 1, of: asked.length });
+      now(0, 1);
+      const { targetVoxels, ...sized } =
+        finer && kept ? { ...settings, voxelMm: kept.voxelMm * FINER } : settings;
+      const answer = await workerOf('parts').solve(
         key,
         sized.voxelMm === undefined ? { ...sized, targetVoxels } : sized,
         proxy(async (iterations: number, residual: number) => {
           if (mine === turn.current) now(iterations, residual);
         }),
-      )
-      .then((answer) => {
-        if (mine !== turn.current) return;
+      );
+      if (mine !== turn.current) return;
+      if (answer === undefined) return setRunning(undefined);
+      if ('refused' in answer) {
         setRunning(undefined);
-        if (answer === undefined) return;
-        if ('refused' in answer)
-          return setProblem(
-            `Not solved: ${answer.refused.path === 'fixed' ? 'what holds it' : answer.refused.path === 'loads' ? 'what pulls at it' : `the ${answer.refused.path}`} ${answer.refused.message}${answer.refused.remedy ? `; ${answer.refused.remedy}` : ''}.`,
-          );
-        setSolved({ of: mark, solved: answer });
-        keep(mark, answer, finer);
-      });
+        return setProblem(
+          `Not solved: ${answer.refused.path === 'fixed' ? 'what holds it' : answer.refused.path === 'loads' ? 'what pulls at it' : `the ${answer.refused.path}`} ${answer.refused.message}${answer.refused.remedy ? `; ${answer.refused.remedy}` : ''}.`,
+        );
+      }
+      found.push({ from, solved: answer });
+    }
+    setRunning(undefined);
+    const weakest = found.reduce((a, b) => (b.solved.result.margin < a.solved.result.margin ? b : a));
+    setSolved({ of: mark, solved: weakest.solved });
+    if (finer) keepFiner(weakest.solved);
+    else keep(mark, found);
   };
 
   return {
-    missing: settings.ok ? [] : settings.missing,
+    missing: cases.ok ? [] : cases.missing,
     ...(running ? { running } : {}),
     ...(problem ? { problem } : {}),
     ...(solved && solved.of === mark ? { solved: solved.solved } : {}),

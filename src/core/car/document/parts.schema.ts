@@ -15,6 +15,7 @@ import {
   PROFILES,
   SCREW_KINDS,
   SHAPE_KINDS,
+  type SolidCase,
   SUPPORTS,
 } from './parts';
 
@@ -56,6 +57,14 @@ const solved = {
   moveMm: notNegative().required(),
 };
 
+const failure = {
+  beam: positive(),
+  margin: solved.margin,
+  moveMm: solved.moveMm,
+  failsBy: Joi.valid('in the layer', 'layers pulled apart', 'layers sheared').required(),
+  atMm: point().required(),
+};
+
 const meshSchema = Joi.object<PartMesh>({
   hash: Joi.string().hex().length(64).required(),
   name: text(120).required(),
@@ -85,11 +94,13 @@ const meshSchema = Joi.object<PartMesh>({
   solid: Joi.object({
     of: text(16).required(),
     shape: text(16).required(),
-    beam: positive(),
-    ...solved,
-    failsBy: Joi.valid('in the layer', 'layers pulled apart', 'layers sheared').required(),
-    atMm: point().required(),
+    ...failure,
+    voxelMm: solved.voxelMm,
     voxels: count().required(),
+    cases: Joi.array()
+      .items(Joi.object<SolidCase>({ from: from(), ...failure }))
+      .max(20)
+      .unique('from'),
     finer: Joi.object(solved),
   }),
 });

@@ -155,16 +155,27 @@ export interface PartLies {
   sizeMm: readonly [width: number, depth: number, height: number];
 }
 
-/** The last solid analysis; `of` marks all that it was made from, `shape` the mesh with its holds and pulls. */
-export interface SolidResult {
-  of: string;
-  shape: string;
-  /** Margin from the few dimensions at the same time, under the same loads. */
+/** How a solid fails, and where. */
+export interface SolidFailure {
+  /** Margin from the few dimensions at the same time, under the same load. */
   beam?: number;
   margin: number;
   failsBy: 'in the layer' | 'layers pulled apart' | 'layers sheared';
   atMm: Vec3;
   moveMm: number;
+}
+
+/** The same under one load case: all that pulls by it acts at once, and nothing else. */
+export interface SolidCase extends SolidFailure {
+  from: PartLoad['from'];
+}
+
+/** The last solid analysis, by its weakest case; `of` marks all that it was made from, `shape` the mesh with its holds and pulls. */
+export interface SolidResult extends SolidFailure {
+  of: string;
+  shape: string;
+  /** Each load case by itself; none of a result that all pulls together made. */
+  cases?: SolidCase[];
   voxelMm: number;
   voxels: number;
   /** The same with finer voxels. */

@@ -99,6 +99,7 @@ export const REQUIRED: Readonly<Record<string, readonly string[]>> = {
   'parts.items.*.mesh.lies': ['of', 'volumeMm3', 'areaMm2', 'horizontalAreaMm2', 'sizeMm'],
   'parts.items.*.mesh.solid': ['of', 'shape', ...SOLVED, 'failsBy', 'atMm', 'voxels'],
   'parts.items.*.mesh.solid.finer': SOLVED,
+  'parts.items.*.mesh.solid.cases.*': ['from', 'margin', 'moveMm', 'failsBy', 'atMm'],
   'print.patterns.*': ['id', 'name', 'holes', 'readings'],
   'print.patterns.*.holes.*': ['id', 'diameterMm'],
   'print.patterns.*.readings.*': ['id', 'from', 'to', 'kind', 'valueMm'],

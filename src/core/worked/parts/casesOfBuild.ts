@@ -1,12 +1,12 @@
 import type { ChosenSurface } from '../../car/document/brief';
 import type { BuildDocument } from '../../car/document/document';
-import { overallEfficiency, overallRatio } from '../../car/document/drive';
 import { finding } from '../../base/finding';
 import { measure, type Measure } from '../../base/measure';
 import { type End, USUAL_KERB_STOP_MM, USUAL_STOP_MM } from '../../car/document/suspension';
 import { weightOf } from '../chassis/weightOfBuild';
 import { GRAVITY, RAD_PER_S_PER_RPM } from '../../base/constants';
-import { frictionOf } from '../motion/runOfBuild';
+import { createPlant } from '../../physics/motion/plant';
+import { frictionOf, motorLimitsA, runInputOf } from '../motion/runOfBuild';
 import { type Assembled, missingOf } from '../../base/assembled';
 import { landingForces } from '../suspension/landingOfBuild';
 import { steeringServo } from '../power/steeringServo';
@@ -76,7 +76,7 @@ function workOut(document: BuildDocument, surface: ChosenSurface | undefined): C
       ? {}
       : { curbSpeedMps: kerbMps, curbStopMm: suspension.kerbStopMm ?? USUAL_KERB_STOP_MM }),
     ...servoFigures(document),
-    ...motorFigures(document, tyre.radiusMm),
+    ...motorFigures(document, surface, tyre.radiusMm),
   };
   const found = loadCases(input);
   return { ok: true, value: { ...found, cases: { ...found.cases, ...landingCases(document) }, input } };
@@ -113,16 +113,21 @@ function servoFigures(document: BuildDocument): Partial<LoadCasesInput> {
     : { servoStallNm: torqueKgcm * NM_PER_KGCM, servoArmMm };
 }
 
+/** What the motors that turn one axle give in a stall: held by controller, own limit or clutch, else by what the windings let through. */
 function motorFigures(
-  { drive, power: { battery, controller } }: BuildDocument,
+  document: BuildDocument,
+  surface: ChosenSurface,
   tyreRadiusMm: number,
 ): Partial<LoadCasesInput> {
-  const { motor, drivenAxles } = drive;
-  const ratio = overallRatio(drive);
-  if (!motor || !battery || !controller || ratio === undefined || !drivenAxles) return {};
-  const amps = Math.min(controller.currentLimitA, drive.currentLimitA ?? Infinity);
-  const motorStallNm = Math.max(0, amps - motor.noLoadCurrentA) / (motor.kvRpmPerV * RAD_PER_S_PER_RPM);
-  return motorStallNm === 0
-    ? {}
-    : { motorStallNm, ratio, efficiency: overallEfficiency(drive), tyreRadiusMm, drivenAxles };
+  const { drive } = document;
+  const { motor, drivenAxles, motorCount = 1, motorsAt = 'car' } = drive;
+  const run = runInputOf(document, surface);
+  if (!motor || !run.ok || !drivenAxles) return {};
+  const { appliedV, loopOhm } = createPlant(run.value);
+  const amps = Math.min(...Object.values(motorLimitsA(document, motor)), appliedV / loopOhm);
+  const motors = motorCount * (motorsAt === 'wheel' ? 2 : 1);
+  const motorStallNm =
+    (motors * Math.max(0, amps - motor.noLoadCurrentA)) / (motor.kvRpmPerV * RAD_PER_S_PER_RPM);
+  const { ratio, efficiency } = run.value.drive;
+  return motorStallNm === 0 ? {} : { motorStallNm, ratio, efficiency, tyreRadiusMm, drivenAxles };
 }

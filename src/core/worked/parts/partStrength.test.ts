@@ -1,12 +1,12 @@
 import type { BuildDocument } from '../../car/document/document';
 import type { Part } from '../../car/document/parts';
 import { evaluateBuild } from '../../verdict/evaluate';
-import { applyPatch } from '../../base/patch';
+import { applyPatch, type Patch } from '../../base/patch';
 import { car, surface } from '../../fixtures/car';
 import { GRAVITY } from '../../base/constants';
 import { casesOfBuild } from './casesOfBuild';
 import { keptOf, sectionOfShape } from './partSection';
-import { shapeMark, solidMark } from './solidOfPart';
+import { femCasesOfPart, shapeMark, solidMark } from './solidOfPart';
 import { beamUnderPulls, partStrength } from './partStrength';
 import { TYPICAL_MATERIALS } from '../../car/library/typicalMaterials';
 
@@ -45,6 +45,35 @@ test('the load cases come from the build', () => {
     input.wheelLoadsN.fl + input.wheelLoadsN.fr + input.wheelLoadsN.rl + input.wheelLoadsN.rr,
   ).toBeCloseTo(1.9 * GRAVITY, 9);
   expect(cases.noseCrash!.forceN).toBeCloseTo((1.9 * 64) / 0.015, 6);
+});
+
+test('the driveshaft’s case is what holds the motors that turn one axle', () => {
+  const stallNm = (patch: Patch) => {
+    const found = casesOfBuild(applyPatch(landing, patch), grass);
+    if (!found.ok) throw new Error(found.missing.join());
+    return found.value.input.motorStallNm!;
+  };
+  const { kvRpmPerV, noLoadCurrentA, resistanceMilliOhm } = landing.drive.motor!;
+  const nmPerA = 60 / (2 * Math.PI * kvRpmPerV);
+  const limit = landing.power.controller!.currentLimitA;
+  expect(stallNm([])).toBeCloseTo((limit - noLoadCurrentA) * nmPerA, 9);
+  expect(stallNm([{ path: ['drive', 'currentLimitA'], value: 20 }])).toBeCloseTo(
+    (20 - noLoadCurrentA) * nmPerA,
+    9,
+  );
+  // a motor more is a controller more, unless one drives both
+  const two: Patch = [{ path: ['drive', 'motorCount'], value: 2 }];
+  expect(stallNm(two)).toBeCloseTo(2 * (limit - noLoadCurrentA) * nmPerA, 9);
+  expect(stallNm([...two, { path: ['power', 'motorsPerController'], value: 2 }])).toBeCloseTo(
+    (limit - 2 * noLoadCurrentA) * nmPerA,
+    9,
+  );
+  expect(stallNm([{ path: ['drive', 'clutchNm'], value: 0.05 }])).toBeCloseTo(0.05, 9);
+  // a controller that does not limit lets through what the windings do: no more than pack volts over the winding alone
+  const free = stallNm([{ path: ['power', 'controller', 'limitsCurrent'], value: false }]);
+  const most = (8.4 / (resistanceMilliOhm / 1000)) * nmPerA;
+  expect(free).toBeGreaterThan(stallNm([]));
+  expect(free).toBeLessThan(most);
 });
 
 test('an arm across its layers breaks by bending between them at S·w·h²/(6·l)', () => {
@@ -294,8 +323,94 @@ describe('a solid analysis', () => {
         { id: 'own', from: 'own', forceN: 5000 },
       ],
     };
-    expect(beamUnderPulls(withParts(both), grass, both)).toBeCloseTo(beam, 9);
-    expect(beamUnderPulls(withParts(both), grass, { ...both, loads: [both.loads![1]!] })).toBeUndefined();
+    const under = (part: Part) => beamUnderPulls(withParts(both), grass, part, 'landingOneWheel');
+    expect(under(both)).toBeCloseTo(beam, 9);
+    expect(under({ ...both, loads: [both.loads![1]!] })).toBeUndefined();
+  });
+
+  describe('of several load cases', () => {
+    const [pull] = meshed.mesh!.pulls!;
+    const two: Part = {
+      ...meshed,
+      loads: [
+        { id: 'a', from: 'landingOneWheel' },
+        { id: 'k', from: 'curbStrike', bends: 'sideways' },
+        { id: 'n', from: 'noseCrash', share: 0.001 },
+      ],
+      mesh: {
+        ...meshed.mesh!,
+        pulls: [
+          pull!,
+          { ...pull!, id: 'k1', from: 'curbStrike' },
+          { ...pull!, id: 'k2', from: 'curbStrike' },
+        ],
+      },
+    };
+    const failure = { failsBy: 'in the layer', atMm: [0, 0, 0], moveMm: 1 } as const;
+    const kept: Part = {
+      ...two,
+      mesh: {
+        ...two.mesh!,
+        solid: {
+          ...failure,
+          of: solidMark(withParts(two), grass, two)!,
+          shape: shapeMark(two),
+          margin: 1.2,
+          voxelMm: 1,
+          voxels: 9,
+          cases: [
+            { from: 'landingOneWheel', ...failure, margin: 3, beam: 2 },
+            { from: 'curbStrike', ...failure, margin: 1.2, beam: 4 },
+          ],
+        },
+      },
+    };
+
+    it('solves each by itself: what comes from one pulls at once, what comes from another does not', () => {
+      const cases = femCasesOfPart(withParts(two), grass, two);
+      if (!cases.ok) throw new Error(cases.missing.join());
+      expect(cases.value.map(({ from, settings }) => [from, settings.loads.length])).toEqual([
+        ['landingOneWheel', 1],
+        ['curbStrike', 2],
+      ]);
+      expect(cases.value[0]!.settings.loads[0]!.forceN[2]).toBeCloseTo(ONE_WHEEL_N, 9);
+    });
+
+    it('is judged by the weakest of them', () => {
+      const found = strength(kept);
+      expect(
+        found.loads.filter(({ depth }) => depth === 'solid').map(({ from, margin }) => [from, margin]),
+      ).toEqual([
+        ['landingOneWheel', 3],
+        ['curbStrike', 1.2],
+      ]);
+      expect(found.worst).toMatchObject({ from: 'curbStrike', depth: 'solid', margin: 1.2 });
+    });
+
+    it('gone stale, leaves each load its own ratio, never above 1, and one that was not solved the least of them', () => {
+      const stale: Part = { ...kept, material: { ...TYPICAL_MATERIALS.pla } };
+      const { mesh: _, ...bare } = stale;
+      const marginOf = (part: Part, id: string) =>
+        strength(part).loads.find(({ load }) => load?.id === id)!.margin;
+      expect(marginOf(stale, 'a') / marginOf(bare, 'a')).toBeCloseTo(1, 9);
+      expect(marginOf(stale, 'k') / marginOf(bare, 'k')).toBeCloseTo(0.3, 9);
+      expect(marginOf(stale, 'n') / marginOf(bare, 'n')).toBeCloseTo(0.3, 9);
+    });
+
+    it('goes stale by the height it falls from, by fill and by a load', () => {
+      const mark = (document: BuildDocument, part: Part) => solidMark(document, grass, part);
+      const document = withParts(two);
+      const now = mark(document, two);
+      const higher = { ...document, brief: { ...document.brief, dropHeightM: 0.3 } };
+      for (const other of [
+        mark(higher, two),
+        mark(document, { ...two, perimeters: 2, infill: 0.3 }),
+        mark(document, { ...two, material: { ...TYPICAL_MATERIALS.pla } }),
+        mark(document, { ...two, mesh: { ...two.mesh!, pulls: [pull!] } }),
+      ])
+        expect(other).not.toBe(now);
+      expect(mark(document, { ...two, name: 'Other' })).toBe(now);
+    });
   });
 
   it('asks for dimensions where it leaves a load open', () => {

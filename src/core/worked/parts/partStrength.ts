@@ -2,7 +2,14 @@ import type { ChosenSurface } from '../../car/document/brief';
 import type { BuildDocument } from '../../car/document/document';
 import { type Finding, finding } from '../../base/finding';
 import { measure } from '../../base/measure';
-import type { Part, PartLoad, ScrewKind } from '../../car/document/parts';
+import type {
+  Part,
+  PartLoad,
+  PartPull,
+  ScrewKind,
+  SolidFailure,
+  SolidResult,
+} from '../../car/document/parts';
 import { type Assembled, missingOf } from '../../base/assembled';
 import { derate } from '../../physics/strength/allowable';
 import { type BeamInput, beamStresses } from '../../physics/strength/beam';
@@ -80,36 +87,43 @@ export function partStrength(
     )
     .sort((a, b) => a.margin - b.margin);
   if (!solid) return { ok: true, value: { loads: list, worst: list[0]! } };
-  const pulls = mesh!.pulls ?? [];
-  const forceN = pulls.reduce((sum, pull) => sum + (forceOf(pull, cases.value)?.forceN ?? 0), 0);
-  const whole: LoadedPart = {
-    load: undefined,
-    from: pulls.length === 1 ? pulls[0]!.from : 'all',
-    forceN,
-    how: finding('parts.solid', { voxels: solid.voxels, voxel: measure(solid.voxelMm, 'lengthMm') }),
-    margin: solid.margin,
-    breaksAtN: forceN * solid.margin,
-    between: solid.failsBy !== 'in the layer',
-    mode: SOLID_MODES[solid.failsBy],
-    deflectionMm: solid.moveMm,
-    depth: 'solid',
-    working: {
-      as: 'solid',
-      voxels: solid.voxels,
-      voxelMm: solid.voxelMm,
-      atMm: solid.atMm,
-      mode: SOLID_MODES[solid.failsBy],
-      margin: solid.margin,
-    },
-  };
+  const wholes = solidLoads(part, solid, cases.value);
   const others = list.filter(({ load }) => load && !solved(load));
   return {
     ok: true,
     value: {
-      loads: [whole, ...list],
-      worst: others.reduce((weakest, one) => (one.margin < weakest.margin ? one : weakest), whole),
+      loads: [...wholes, ...list],
+      worst: [...wholes, ...others].reduce((weakest, one) => (one.margin < weakest.margin ? one : weakest)),
     },
   };
+}
+
+/** What the solid leaves under each case that it was solved for. */
+function solidLoads({ mesh }: Part, solid: SolidResult, cases: LoadCasesResult): LoadedPart[] {
+  const pulls = mesh!.pulls ?? [];
+  const together: 'all' | PartPull['from'] = pulls.length === 1 ? pulls[0]!.from : 'all';
+  const solvedFor: readonly (SolidFailure & { from: LoadedPart['from'] })[] = solid.cases ?? [
+    { ...solid, from: together },
+  ];
+  return solvedFor.map(({ from, margin, failsBy, moveMm, atMm }) => {
+    const forceN = pulls
+      .filter((pull) => from === 'all' || pull.from === from)
+      .reduce((sum, pull) => sum + (forceOf(pull, cases)?.forceN ?? 0), 0);
+    const mode = SOLID_MODES[failsBy];
+    return {
+      load: undefined,
+      from,
+      forceN,
+      how: finding('parts.solid', { voxels: solid.voxels, voxel: measure(solid.voxelMm, 'lengthMm') }),
+      margin,
+      breaksAtN: forceN * margin,
+      between: failsBy !== 'in the layer',
+      mode,
+      deflectionMm: moveMm,
+      depth: 'solid',
+      working: { as: 'solid', voxels: solid.voxels, voxelMm: solid.voxelMm, atMm, mode, margin },
+    };
+  });
 }
 
 /** Forces that differ by less are the same. */
@@ -125,16 +139,17 @@ function isSolvedUnder({ mesh }: Part, load: PartLoad, cases: LoadCasesResult): 
   );
 }
 
-/** The weakest margin from the few dimensions under the loads that the mesh is pulled by; none where they name none of these. */
+/** The weakest margin from the few dimensions under the loads of a case that the mesh is pulled by; none where they name none of these. */
 export function beamUnderPulls(
   document: BuildDocument,
   surface: ChosenSurface | undefined,
   part: Part,
+  from: PartPull['from'],
 ): number | undefined {
   const cases = casesOfBuild(document, surface);
   if (!cases.ok || !part.shape) return undefined;
   const margins = (part.loads ?? [])
-    .filter((load) => isSolvedUnder(part, load, cases.value))
+    .filter((load) => load.from === from && isSolvedUnder(part, load, cases.value))
     .flatMap((load) => {
       const found = loaded(part, load, cases.value);
       return found.ok ? [found.value.margin] : [];
@@ -165,24 +180,31 @@ const SOLID_MODES = {
 } as const satisfies Record<string, BreakMode>;
 
 /**
- * A beam with what its own corners and holes cost it at the last solid analysis: that margin over the beam's of the same loads at the time.
- * Until it is solved again this holds for another material, fill or layer, not for another mesh; under a load that was not solved
- * they may weaken it, but not make it stronger.
+ * A beam with what its own corners and holes cost it at the last solid analysis: the margin of its load case over the beam's at the
+ * time, of a case that was not solved the least of all. Until it is solved again this holds for another material, fill or layer,
+ * not for another mesh; it may weaken the beam, but not make it stronger.
  */
 function notched(part: Part, beam: LoadedPart): LoadedPart {
   const solid = part.mesh?.solid;
-  if (solid?.beam === undefined || solid.shape !== shapeMark(part)) return beam;
-  const share = Math.min(1, solid.margin / solid.beam);
-  if (share === 1) return beam;
+  if (!solid || solid.shape !== shapeMark(part)) return beam;
+  const cases = solid.cases ?? [solid];
+  const own = solid.cases?.filter(({ from }) => from === beam.from) ?? [];
+  const left = (own.length > 0 ? own : cases).flatMap(({ margin, beam: beamMargin }) =>
+    beamMargin === undefined
+      ? []
+      : [{ solidMargin: margin, beamMargin, share: Math.min(1, margin / beamMargin) }],
+  );
+  const corners = left.reduce<(typeof left)[number] | undefined>(
+    (a, b) => (!a || b.share < a.share ? b : a),
+    undefined,
+  );
+  if (!corners || corners.share === 1) return beam;
   return {
     ...beam,
-    margin: beam.margin * share,
-    breaksAtN: beam.breaksAtN * share,
-    leftOfBeam: share,
-    working: {
-      ...beam.working,
-      corners: { solidMargin: solid.margin, beamMargin: solid.beam, share },
-    },
+    margin: beam.margin * corners.share,
+    breaksAtN: beam.breaksAtN * corners.share,
+    leftOfBeam: corners.share,
+    working: { ...beam.working, corners },
   };
 }
 

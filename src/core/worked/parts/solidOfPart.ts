@@ -1,7 +1,7 @@
 import type { ChosenSurface } from '../../car/document/brief';
 import type { BuildDocument } from '../../car/document/document';
 import { markOf } from '../../base/mark';
-import type { Part } from '../../car/document/parts';
+import type { Part, PartPull } from '../../car/document/parts';
 import type { FemSettings } from '../../physics/fem/fem';
 import { type Vec3, scale, unit } from '../../base/vec3';
 import { casesOfBuild } from './casesOfBuild';
@@ -47,6 +47,31 @@ export function femOfPart(
 }
 
 const USUAL_PART_VOXELS = 20_000;
+
+/** A load case of a solid, and what it is solved from. */
+export interface FemCase {
+  from: PartPull['from'];
+  settings: FemSettings;
+}
+
+/** Each load case by itself: what comes from one case pulls at once, what comes from another at another time. */
+export function femCasesOfPart(
+  document: BuildDocument,
+  surface: ChosenSurface | undefined,
+  part: Part,
+): Assembled<FemCase[]> {
+  const all = femOfPart(document, surface, part);
+  if (!all.ok) return all;
+  const pulls = part.mesh!.pulls!;
+  const settings = all.value;
+  return {
+    ok: true,
+    value: [...new Set(pulls.map(({ from }) => from))].map((from) => ({
+      from,
+      settings: { ...settings, loads: settings.loads.filter((_, at) => pulls[at]!.from === from) },
+    })),
+  };
+}
 
 /** A mark of everything a solid analysis depends on. */
 export function solidMark(
