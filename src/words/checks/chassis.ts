@@ -1,3 +1,4 @@
+import { firstUp } from '../lists';
 import type { JointName } from '@/core/verdict/suspension/corner/lock.check';
 import { END_TERMS } from '../terms';
 import type { Sentences } from '../write';
@@ -57,9 +58,13 @@ export const SUSPENSION_SENTENCES: Sentences<'suspension'> = {
     `${END_TERMS[end]}: it rests on its bump stop; the spring would sink ${sag} of ${travel}.`,
   'suspension.sag.topsOut': ({ end }) =>
     `${END_TERMS[end]}: preload holds it at full droop, so a wheel cannot follow a hole.`,
-  'suspension.sag.sinks': ({ end, sag, travel, left }) =>
-    `${END_TERMS[end]}: it sinks ${sag} of ${travel}; ${left} are left for bumps.`,
+  'suspension.sag.sinks': ({ end, sag, travel, left, drawn }) =>
+    `${END_TERMS[end]}: it sinks ${sag} of ${travel}; ${left} are left for bumps.${drawn ? ` ${firstUp(offDrawnWords(drawn))}.` : ''}`,
 };
+
+/** Where the springs hold an end against its drawing. */
+export const offDrawnWords = ({ by, car }: { by: string; car: 'higher' | 'lower' }): string =>
+  `the springs hold the car ${by} ${car} there than it is drawn`;
 
 /** Sentences about fits. */
 export const FIT_SENTENCES: Sentences<'fit'> = {

@@ -12,7 +12,7 @@ import { estimateOfPart } from '@/core/worked/print/printed';
 import { listedAs, quantityOf } from '@/core/worked/print/sources';
 import { supplyOf } from '@/core/worked/power/supplyOfBuild';
 import { wiringOf } from '@/core/worked/power/wiring';
-import { endOf } from '@/core/worked/suspension/endOfBuild';
+import { restOf } from '@/core/worked/suspension/restOfBuild';
 import { rideOf } from '@/core/worked/suspension/rideOfBuild';
 import { ENDS } from '@/core/car/document/suspension';
 import { durationText } from '@/core/base/units/duration';
@@ -263,11 +263,8 @@ function suspension(document: BuildDocument, settings: readonly DescribedChange[
   const degrees = (value: number | undefined) =>
     value === undefined ? 'not known' : formatText(value, 'angleDeg', reader, 2);
   const rows = ENDS.flatMap((end) => {
-    const found = endOf(document, end);
     const ride = rideOf(document, end);
-    const station = found.ok
-      ? found.value.sweep.stations.find(({ travelMm, rackMm }) => travelMm === 0 && rackMm === 0)
-      : undefined;
+    const station = restOf(document, end)?.station;
     return station
       ? [
           [

@@ -1,18 +1,18 @@
 import type { Corner } from './corner';
 import { linkageOf } from './linkage';
-import { slopesAtRest } from './sweep';
+import { slopesAt } from './sweep';
 
 const MOST_TRIES = 30;
 const FLAT_DEG_PER_MM = 1e-9;
 const FIRST_STEP_MM = 0.5;
 const MOST_MOVE_MM = 60;
 
-/** How the tie rod's inner end must stand for no bump steer at rest, moved up or down alone; undefined where no height does. */
-export function flatTieHeight<T extends Corner>(corner: T): number | undefined {
+/** How the tie rod's inner end must stand for no bump steer at a travel, moved up or down alone; undefined where no height does. */
+export function flatTieHeight<T extends Corner>(corner: T, travelMm = 0): number | undefined {
   const { tieInner } = corner;
   if (!tieInner) return undefined;
   const bump = (z: number) =>
-    slopesAtRest(linkageOf({ ...corner, tieInner: [tieInner[0], tieInner[1], z] })).bumpSteerDegPerMm;
+    slopesAt(linkageOf({ ...corner, tieInner: [tieInner[0], tieInner[1], z] }), travelMm).bumpSteerDegPerMm;
   let [before, at] = [tieInner[2], tieInner[2] + FIRST_STEP_MM];
   let [low, now] = [bump(before), bump(at)];
   if (Math.abs(low) < FLAT_DEG_PER_MM) return before;

@@ -95,7 +95,7 @@ export function suspensionSweep(input: SweepInput): SuspensionSweepResult {
       }
     }
   }
-  const { bumpSteerDegPerMm, camberGainDegPerMm } = slopesAtRest(linkage);
+  const { bumpSteerDegPerMm, camberGainDegPerMm } = slopesAt(linkage);
   if (Math.abs(bumpSteerDegPerMm) > MOST_BUMP_STEER)
     findings.push({
       severity: 'over',
@@ -234,9 +234,13 @@ export function rollCentreAtRest(linkage: Linkage): number {
   )!;
 }
 
-/** How toe and camber go with the travel at rest, degrees a millimetre. */
-export function slopesAtRest(linkage: Linkage): { bumpSteerDegPerMm: number; camberGainDegPerMm: number } {
-  const rest = atRest(linkage);
+/** How toe and camber go with the travel, degrees a millimetre: at static, or where the wheel stands at a travel that it reaches. */
+export function slopesAt(
+  linkage: Linkage,
+  travelMm = 0,
+): { bumpSteerDegPerMm: number; camberGainDegPerMm: number } {
+  const static_ = atRest(linkage);
+  const rest = march(linkage, static_, travelMm, 0).reached ?? static_;
   const axis = restAxis(linkage.corner);
   const slope = sloped(aside(linkage, rest, -ASIDE_MM), rest, aside(linkage, rest, ASIDE_MM));
   const of = (key: 'toeDeg' | 'camberDeg') =>

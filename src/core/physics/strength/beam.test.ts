@@ -259,6 +259,14 @@ describe('load.cases', () => {
     expect(found.driveshaft!.how).toEqual({ code: 'load.shafts', facts: { by: 'tyres' } });
   });
 
+  it.each(['dropHeightM', 'suspensionStopMm', 'crashSpeedMps', 'crushMm', 'curbSpeedMps', 'curbStopMm'])(
+    'refuses no %s at all',
+    (key) =>
+      expect(() => parse(loadCasesSchema, { ...car, [key]: 0 })).toThrow(
+        expect.objectContaining({ path: key }),
+      ),
+  );
+
   it('leaves half-given cases out, and says where loads and mass disagree', () => {
     expect(
       Object.keys(cases({ ...car, dropHeightM: 0.3, crashSpeedMps: 3, servoStallNm: 1 }).cases),

@@ -6,7 +6,7 @@ import { steers, travelsOver } from './endOfBuild';
 import { type Linkage, linkageOf } from '../../physics/corner/linkage';
 import { restAxis, steeringOf, wheelOf } from '../../physics/corner/readings';
 import { groundTrack, rowAt, steerOf } from '../../physics/corner/steering';
-import { rollCentreAtRest, slopesAtRest } from '../../physics/corner/sweep';
+import { rollCentreAtRest, slopesAt } from '../../physics/corner/sweep';
 import { atRest, march, type Reached } from '../../physics/corner/travel';
 
 /** One coordinate of a point that may be moved, each way from where it is. */
@@ -209,7 +209,7 @@ function scored(task: BetterTask, corner: Corner): Scored {
   }
   const toes = toesOver(linkage, task);
   if ('missed' in toes) return { cost: MISSED_STATION * toes.missed };
-  const slopes = slopesAtRest(linkage);
+  const slopes = slopesAt(linkage);
   const pose = linkage.pose(0, 0)!;
   const steering = steeringOf(corner, pose, wheelOf(corner, pose.upright, restAxis(corner)));
   const ackermannPct =

@@ -7,9 +7,10 @@ import { evaluateBuild } from '../../verdict/evaluate';
 import { car } from '../../fixtures/car';
 import { servoOf } from '../power/servoOfBuild';
 import { benchId, benchList, cornerMark } from './benchList';
-import { endOf } from './endOfBuild';
+import { articulationsOf, endOf } from './endOfBuild';
 import { linksOf, playOf } from './playOfBuild';
-import { cornerWeights, inWheelCost, rideOf } from './rideOfBuild';
+import { restOf } from './restOfBuild';
+import { cornerWeights, inWheelCost, rateAsDrawn, rideOf, springPatch } from './rideOfBuild';
 import { startCorner, TEMPLATES } from './start';
 import { steerGeometryOf, steeringOfBuild } from './steeringOfBuild';
 import { suspensionSweep } from '../../physics/corner/sweep';
@@ -49,6 +50,73 @@ const whole: BuildDocument = parseDocument({
 });
 const check = (document: BuildDocument, id: string) => evaluateBuild(document).find((one) => one.id === id)!;
 const changed = (...patch: Patch) => applyPatch(whole, patch);
+
+describe('where an end rests', () => {
+  /** One wheel's sprung mass on a wheel rate, less the preload, from full droop of 10 mm. */
+  const sagMm = (document: BuildDocument, rateNPerMm: number, which: End) => {
+    const weights = cornerWeights(document);
+    const found = endOf(document, which);
+    if (!weights.ok || !found.ok) throw new Error('not ready');
+    const ratio = found.value.sweep.stations.find(({ travelMm }) => travelMm === 0)!.motionRatio!;
+    const weightN = (weights.value[which].sprungG / 1000) * 9.81;
+    return (weightN - rateNPerMm * 1 * ratio) / (rateNPerMm * ratio ** 2);
+  };
+  const sprung = (rateNPerMm: number) =>
+    changed({ path: ['suspension', 'front', 'rateNPerMm'], value: rateNPerMm });
+
+  it('is where its springs hold it: sag from full droop, and everything at rest is read there', () => {
+    for (const rate of [0.7, 1.4]) {
+      const document = sprung(rate);
+      const rest = restOf(document, 'front')!;
+      expect(rest.travelMm).toBeCloseTo(sagMm(document, rate, 'front') - 10, 9);
+      // drawn anew at rest it is the same corner: moved back by as much it has the angles of the drawing
+      const { stations } = suspensionSweep({ ...rest.corner, travelMm: [-rest.travelMm] });
+      expect(stations[0]!.camberDeg).toBeCloseTo(whole.suspension.front!.corner!.staticCamberDeg, 6);
+      expect(stations[0]!.toeDeg).toBeCloseTo(whole.suspension.front!.corner!.staticToeDeg, 6);
+      expect(rest.corner.staticCamberDeg).toBe(rest.station.camberDeg);
+    }
+  });
+
+  it('ends at the stops, and is as drawn while springs are not known', () => {
+    expect(restOf(sprung(0.01), 'front')!.travelMm).toBe(16);
+    expect(
+      restOf(changed({ path: ['suspension', 'front', 'preloadMm'], value: 100 }), 'front')!.travelMm,
+    ).toBe(-10);
+    const bare = changed({ path: ['suspension', 'front', 'rateNPerMm'], value: undefined });
+    expect(restOf(bare, 'front')).toMatchObject({ travelMm: 0, sprung: false });
+  });
+
+  it('says where it differs from the drawing, and which springs would hold it there', () => {
+    const document = sprung(1.4);
+    const { finding } = check(document, 'suspension.sag');
+    expect(finding).toMatchObject({ facts: { end: 'front', drawn: { car: 'higher' } } });
+    const mended = applyPatch(document, springPatch(document, 'front', rateAsDrawn(document, 'front')!));
+    // three figures of the spring are as good as the drawing
+    expect(Math.abs(restOf(mended, 'front')!.travelMm)).toBeLessThan(0.1);
+  });
+
+  it('asks of the joints what they turn anywhere between the stops and from lock to lock', () => {
+    const found = endOf(whole, 'front');
+    const straight = endOf(
+      changed({ path: ['suspension', 'steering', 'lockMm'], value: undefined }),
+      'front',
+    );
+    if (!found.ok || !straight.ok) throw new Error('not ready');
+    const [all, ahead] = [articulationsOf(found.value), articulationsOf(straight.value)];
+    expect(all.tieOuter!).toBeGreaterThan(ahead.tieOuter! + 1);
+    const most = suspensionSweep({ ...found.value.corner, travelMm: [-10, 0, 16], rackMm: [-7, 0, 7] });
+    for (const { articulationDeg } of most.stations)
+      for (const [name, deg] of Object.entries(articulationDeg))
+        expect(deg).toBeLessThanOrEqual(all[name as keyof typeof all]! + 1e-6);
+    // enough for the way straight ahead, too little for full lock
+    const limit = (ahead.tieOuter! + all.tieOuter!) / 2;
+    const tight = changed({ path: ['suspension', 'front', 'corner', 'jointLimitDeg'], value: limit });
+    expect(check(tight, 'suspension.lock')).toMatchObject({
+      state: 'over',
+      finding: { facts: { joint: 'tieOuter' } },
+    });
+  });
+});
 
 describe('corners to start from', () => {
   it.each(TEMPLATES)(
@@ -165,8 +233,9 @@ describe('geometry of a build', () => {
     });
     const bump = check(steep, 'suspension.bump');
     expect(bump.state).toBe('over');
-    const found = endOf(applyPatch(steep, bump.remedies[0]!.patch), 'front');
-    expect(found.ok && Math.abs(found.value.sweep.bumpSteerDegPerMm)).toBeLessThan(0.001);
+    const flat = restOf(applyPatch(steep, bump.remedies[0]!.patch), 'front')!;
+    // a tie rod at another height is another rest by a little
+    expect(Math.abs(flat.bumpSteerDegPerMm)).toBeLessThan(0.005);
   });
 
   it('stops short where the linkage locks, and says where', () => {
@@ -204,7 +273,11 @@ describe('steering of a build', () => {
       upperFront: [12, 30, 60],
       upperRear: [-12, 30, 60],
     } as SuspensionEnd['corner'];
-    const document = changed({ path: ['suspension', 'front', 'corner'], value: corner });
+    // without a spring it stands as it is drawn
+    const document = changed(
+      { path: ['suspension', 'front', 'corner'], value: corner },
+      { path: ['suspension', 'front', 'rateNPerMm'], value: undefined },
+    );
     const found = steerGeometryOf(document)!;
     const lambda = Math.atan(8 / 38);
     const d = found.scrubRadiusMm;

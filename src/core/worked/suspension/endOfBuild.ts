@@ -3,7 +3,7 @@ import type { End } from '../../car/document/suspension';
 import { CalcError } from '../../base/errors';
 import { type Assembled, missingOf } from '../../base/assembled';
 import type { Corner } from '../../physics/corner/corner';
-import { type SuspensionSweepResult, suspensionSweep } from '../../physics/corner/sweep';
+import { type Station, type SuspensionSweepResult, suspensionSweep } from '../../physics/corner/sweep';
 
 /** The corner of one end of a build, on its tyre. */
 export function cornerOf({ suspension, drive }: BuildDocument, end: End): Assembled<Corner> {
@@ -23,6 +23,9 @@ export interface EndOfBuild {
   /** From full droop to full bump, straight ahead. */
   sweep: SuspensionSweepResult;
 }
+
+/** Largest angle of a joint. */
+export type Articulations = Readonly<Partial<Record<keyof Station['articulationDeg'], number>>>;
 
 /** What the document says of a corner that cannot be drawn. */
 export interface Undrawable {
@@ -79,6 +82,30 @@ function workOut(document: BuildDocument, end: End): EndFound {
 
 export const steers = (corner: Corner): boolean =>
   corner.kind === 'wishbones' || corner.kingpinLower !== undefined;
+
+const FIELD_STATIONS = 5;
+const fields = new WeakMap<EndOfBuild, Articulations>();
+
+/** How far each joint turns at most, anywhere between full droop and full bump and from lock to lock, degrees from static. */
+export function articulationsOf(found: EndOfBuild): Articulations {
+  const kept = fields.get(found);
+  if (kept) return kept;
+  const { corner, droopMm, bumpMm, lockMm, sweep } = found;
+  const steered =
+    lockMm === 0
+      ? []
+      : suspensionSweep({
+          ...corner,
+          travelMm: travelsOver(droopMm, bumpMm, FIELD_STATIONS),
+          rackMm: [-lockMm, lockMm],
+        }).stations;
+  const most: Partial<Record<keyof Station['articulationDeg'], number>> = {};
+  for (const { articulationDeg } of [...sweep.stations, ...steered])
+    for (const [name, deg] of Object.entries(articulationDeg) as [keyof Articulations, number][])
+      most[name] = Math.max(most[name] ?? 0, deg);
+  fields.set(found, most);
+  return most;
+}
 
 /** Evenly from full droop to full bump, rest among them. */
 export function travelsOver(droopMm: number, bumpMm: number, count: number): number[] {

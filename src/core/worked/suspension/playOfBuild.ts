@@ -5,6 +5,7 @@ import { fitStack } from '../../physics/printing/stack';
 import { distance } from '../../base/vec3';
 import type { Corner } from '../../physics/corner/corner';
 import { cornerOf } from './endOfBuild';
+import { restOf } from './restOfBuild';
 import { linkageOf } from '../../physics/corner/linkage';
 import { restAxis, wheelOf } from '../../physics/corner/readings';
 import { CalcError } from '../../base/errors';
@@ -51,8 +52,9 @@ export function playOf(document: BuildDocument, end: End): Assembled<PlayOfBuild
     const { tiltDeg, rimPlayMm } = fitStack({
       bearings: { spacingMm: bearingSpacingMm!, clearanceMm: [inboardMm!, outboardMm!], radiusMm },
     });
-    const toeDeg = tieToe(corner.value, tieMm / 2);
-    const camberDeg = Math.atan(upperMm / 2 / kingpinLength(corner.value)) * DEG;
+    const standing = restOf(document, end)?.corner ?? corner.value;
+    const toeDeg = tieToe(standing, tieMm / 2);
+    const camberDeg = Math.atan(upperMm / 2 / kingpinLength(standing)) * DEG;
     const rim = (deg: number) => 2 * radiusMm * Math.tan(deg / DEG);
     const [toeRimMm, camberRimMm] = [rimPlayMm! + rim(toeDeg), rimPlayMm! + rim(camberDeg)];
     return {

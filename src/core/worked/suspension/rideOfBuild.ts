@@ -138,6 +138,15 @@ export function inWheelCost(document: BuildDocument, end: End): InWheelCost | un
 export const endsOf = (document: BuildDocument): readonly End[] =>
   ENDS.filter((end) => document.suspension[end]?.corner !== undefined);
 
+/** Rate that holds an end where it is drawn, N/mm, with its preload; undefined where springs or mass are not known. */
+export function rateAsDrawn(document: BuildDocument, end: End): number | undefined {
+  const found = rideOf(document, end);
+  const { droopMm } = document.suspension[end] ?? {};
+  if (!found.ok || droopMm === undefined) return undefined;
+  const { motionRatio, preloadMm = 0, cornerSprungMassG } = found.value.input;
+  return ((cornerSprungMassG / 1000) * GRAVITY) / (motionRatio * (motionRatio * droopMm + preloadMm));
+}
+
 /** A spring of this rate put into an end as its figures are given: by its rate, or by the coils of its wire. */
 export function springPatch(
   { suspension }: BuildDocument,

@@ -3,6 +3,7 @@ import { type Assembled, missingOf } from '../../base/assembled';
 import { CalcError } from '../../base/errors';
 import type { Corner } from '../../physics/corner/corner';
 import { cornerOf, steers } from './endOfBuild';
+import { restOf } from './restOfBuild';
 import { type Linkage, linkageOf } from '../../physics/corner/linkage';
 import { restAxis, steeringOf, wheelOf } from '../../physics/corner/readings';
 import { groundTrack, steeringGeometry, type SteeringResult } from '../../physics/corner/steering';
@@ -35,16 +36,17 @@ export function steerGeometryOf(document: BuildDocument): SteerGeometry | undefi
 }
 
 function workOut(document: BuildDocument): SteerGeometry | undefined {
-  const corner = cornerOf(document, 'front');
-  if (!corner.ok || !steers(corner.value)) return undefined;
+  const drawn = cornerOf(document, 'front');
+  if (!drawn.ok || !steers(drawn.value)) return undefined;
   try {
-    const linkage = linkageOf(corner.value);
+    const corner = restOf(document, 'front')?.corner ?? drawn.value;
+    const linkage = linkageOf(corner);
     const { lockMm, hornMm } = document.suspension.steering ?? {};
     const rest = atRest(linkage);
     const { scrubRadiusMm } = steeringOf(
-      corner.value,
+      corner,
       rest.pose,
-      wheelOf(corner.value, rest.pose.upright, restAxis(corner.value)),
+      wheelOf(corner, rest.pose.upright, restAxis(corner)),
     )!;
     const degPerMm = Math.abs((steerAt(linkage, ASIDE_MM)! - steerAt(linkage, -ASIDE_MM)!) / (2 * ASIDE_MM));
     const liftMmPerN = lockMm === undefined ? undefined : liftOf(linkage, lockMm);
@@ -124,15 +126,16 @@ export function steeringOfBuild(document: BuildDocument): Assembled<SteeringOfBu
   if (!steers(corner.value)) return { ok: false, missing: ['suspension.front.corner:steers'] };
   try {
     const rackMm = Array.from({ length: RACKS }, (_, index) => lockMm! * ((2 * index) / (RACKS - 1) - 1));
+    const standing = restOf(document, 'front')?.corner ?? corner.value;
     const geometry = steeringGeometry({
-      corner: corner.value,
+      corner: standing,
       wheelbaseMm: document.chassis.wheelbaseMm!,
       rackMm,
     });
-    const linkage = linkageOf(corner.value);
+    const linkage = linkageOf(standing);
     return {
       ok: true,
-      value: { corner: corner.value, geometry, lockMm: lockMm!, groundTrackMm: groundTrack(linkage) },
+      value: { corner: standing, geometry, lockMm: lockMm!, groundTrackMm: groundTrack(linkage) },
     };
   } catch (error) {
     if (!(error instanceof CalcError)) throw error;

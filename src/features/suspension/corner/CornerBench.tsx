@@ -18,14 +18,14 @@ import { useBuild } from '../../session/BuildContext';
 import { DocumentChoice, DocumentField, Group } from '../../fields/fields';
 import { PointsFile } from './PointsFile';
 import { PointsTable } from './PointsTable';
-import { AT_REST, type CornerMotion, isAtRest, type Motion } from './useCornerMotion';
+import { AS_DRAWN, type CornerMotion, isStillAt, type Motion } from './useCornerMotion';
 import { Fields } from '../../frame/Guarded';
 
 interface CornerBenchProps {
   end: End;
   state: CornerMotion;
-  motion: Motion;
-  onMove(motion: Motion): void;
+  /** To a motion, or back to rest. */
+  onMove(motion: Motion | undefined): void;
   chosen: string | undefined;
   onChoose(point: string): void;
 }
@@ -34,13 +34,13 @@ const LEAST_RACK_MM = 10;
 const MOST_ROLL_DEG = 6;
 
 /** A corner to start from, its points, its travel, and the sliders that move it. */
-export function CornerBench({ end, state, motion, onMove, chosen, onChoose }: CornerBenchProps) {
+export function CornerBench({ end, state, onMove, chosen, onChoose }: CornerBenchProps) {
   const { document } = useBuild();
   const own = document.suspension[end];
   const corner = own?.corner;
   const path = (...keys: string[]) => ['suspension', end, ...keys];
   if (!corner) return <StartFrom end={end} />;
-  const { found, drawn } = state;
+  const { found, drawn, motion, restMm } = state;
   const [bump, droop] = [own.bumpMm ?? 15, own.droopMm ?? 10];
   const rack = Math.max(LEAST_RACK_MM, Math.ceil(document.suspension.steering?.lockMm ?? 0));
   const slide = (change: Partial<Motion>) => onMove({ ...motion, ...change });
@@ -49,11 +49,18 @@ export function CornerBench({ end, state, motion, onMove, chosen, onChoose }: Co
       <Group
         title="Move it"
         aside={
-          isAtRest(motion) ? undefined : (
-            <button type="button" className="link" onClick={() => onMove(AT_REST)}>
-              back to rest
-            </button>
-          )
+          <>
+            {isStillAt(motion, restMm) ? null : (
+              <button type="button" className="link" onClick={() => onMove(undefined)}>
+                back to rest
+              </button>
+            )}{' '}
+            {restMm === 0 || isStillAt(motion, 0) ? null : (
+              <button type="button" className="link" onClick={() => onMove(AS_DRAWN)}>
+                as drawn
+              </button>
+            )}
+          </>
         }
       >
         <QuantitySlider
@@ -89,7 +96,7 @@ export function CornerBench({ end, state, motion, onMove, chosen, onChoose }: Co
           onEnd={() => undefined}
         />
       </Group>
-      <Group title="Hard points of the left side, at rest">
+      <Group title="Hard points of the left side, as drawn">
         <PointsTable
           end={end}
           corner={corner}
@@ -102,8 +109,8 @@ export function CornerBench({ end, state, motion, onMove, chosen, onChoose }: Co
       <Group title="Travel asked for, wheel and joints">
         <DocumentField path={path('bumpMm')} label="Bump travel" example={16} />
         <DocumentField path={path('droopMm')} label="Droop travel" example={10} />
-        <DocumentField path={path('corner', 'staticCamberDeg')} label="Camber at rest" />
-        <DocumentField path={path('corner', 'staticToeDeg')} label="Toe at rest" />
+        <DocumentField path={path('corner', 'staticCamberDeg')} label="Camber as drawn" />
+        <DocumentField path={path('corner', 'staticToeDeg')} label="Toe as drawn" />
         <DocumentField path={path('corner', 'jointLimitDeg')} label="Joints turn up to" example={30} />
       </Group>
       <SpringPlace end={end} corner={corner} />

@@ -4,7 +4,12 @@ import { needNames } from '@/words/needs';
 import dynamic from 'next/dynamic';
 import { useMemo, useState } from 'react';
 import type { End } from '@/core/car/document/suspension';
-import { type EndOfBuild, endOf } from '@/core/worked/suspension/endOfBuild';
+import { AS_DRAWN_MM } from '@/core/verdict/suspension/ride/sag.check';
+import { endOf } from '@/core/worked/suspension/endOfBuild';
+import { restOf } from '@/core/worked/suspension/restOfBuild';
+import { rateAsDrawn, springPatch } from '@/core/worked/suspension/rideOfBuild';
+import { offDrawnWords } from '@/words/checks/chassis';
+import { firstUp } from '@/words/lists';
 import { formatNumber, formatText } from '@/core/base/units/formatQuantity';
 import { useReader } from '@/ui/reader';
 import { useBuild } from '../../session/BuildContext';
@@ -14,7 +19,7 @@ import { CornerReadings } from './CornerReadings';
 import { CornerViews } from './CornerViews';
 import { Curves } from './Curves';
 import type { SideProps } from '../side';
-import { AT_REST, bothSides, type CornerMotion, useCornerMotion } from './useCornerMotion';
+import { AS_DRAWN, bothSides, type CornerMotion, type Motion, useCornerMotion } from './useCornerMotion';
 
 const SpaceView = dynamic(() => import('./SpaceView').then(({ SpaceView: View }) => View), {
   ssr: false,
@@ -27,10 +32,11 @@ const SAID_HERE = ['wheelCentre', 'damper', 'rocker'];
 /** Hard points of one end: three views to drag them in, or the corner in space, with the linkage moving. */
 export function CornerSide({ end, tabs, foot }: SideProps) {
   const { document, ghost } = useBuild();
-  const [motion, move] = useState(AT_REST);
+  const [moved, move] = useState<Motion>();
   const [chosen, choose] = useState<string>();
   const [inSpace, show] = useState(false);
-  const state = useCornerMotion(document, end, motion);
+  const state = useCornerMotion(document, end, moved);
+  const { motion } = state;
   const before = useMemo(() => {
     const found = ghost ? endOf(ghost.document, end) : undefined;
     return found?.ok
@@ -40,14 +46,7 @@ export function CornerSide({ end, tabs, foot }: SideProps) {
   return (
     <>
       <Bench>
-        <CornerBench
-          end={end}
-          state={state}
-          motion={motion}
-          onMove={move}
-          chosen={chosen}
-          onChoose={choose}
-        />
+        <CornerBench end={end} state={state} onMove={move} chosen={chosen} onChoose={choose} />
       </Bench>
       <Readings>
         {tabs}
@@ -76,7 +75,7 @@ export function CornerSide({ end, tabs, foot }: SideProps) {
                 ghost={before}
                 chosen={chosen}
                 onChoose={choose}
-                onRest={() => move(AT_REST)}
+                onDrawn={() => move(AS_DRAWN)}
               />
             )}
             <CornerReadings
@@ -93,8 +92,14 @@ export function CornerSide({ end, tabs, foot }: SideProps) {
                   {remedy ? ` ${remedy}` : ''}
                 </p>
               ))}
-            <TrackNote end={end} contactMm={restContact(state.drawn)} />
-            <Curves drawn={state.drawn} ghost={before} travelMm={state.left.station.travelMm} />
+            <RestNote end={end} restMm={state.restMm} />
+            <TrackNote end={end} contactMm={restOf(document, end)?.station.points.contact[1]} />
+            <Curves
+              drawn={state.drawn}
+              ghost={before}
+              travelMm={state.left.station.travelMm}
+              restMm={state.restMm}
+            />
           </div>
         ) : null}
         {foot}
@@ -103,8 +108,26 @@ export function CornerSide({ end, tabs, foot }: SideProps) {
   );
 }
 
-const restContact = ({ sweep }: EndOfBuild) =>
-  sweep.stations.find(({ travelMm }) => travelMm === 0)?.points.contact[1];
+/** The springs hold it elsewhere than it is drawn: where, and the springs that would hold it as drawn. */
+function RestNote({ end, restMm }: { end: End; restMm: number }) {
+  const { document, edit, closed } = useBuild();
+  const { reader } = useReader();
+  if (Math.abs(restMm) <= AS_DRAWN_MM) return null;
+  const rate = rateAsDrawn(document, end);
+  const by = formatText(Math.abs(restMm), 'lengthMm', reader, 2);
+  return (
+    <p className="note" data-testid="rest-note">
+      {firstUp(offDrawnWords({ by, car: restMm < 0 ? 'higher' : 'lower' }))}: what is read at rest is read
+      there.{' '}
+      {closed || rate === undefined ? null : (
+        <button type="button" className="link" onClick={() => edit(springPatch(document, end, rate))}>
+          Take springs that hold it as drawn
+        </button>
+      )}
+    </p>
+  );
+}
+
 const SAME_TRACK_MM = 1;
 
 /** The corner stands on another track than the chassis says. */
@@ -140,6 +163,7 @@ function Answer({
   end: 'front' | 'rear';
   state: CornerMotion;
 }) {
+  const { document } = useBuild();
   const { reader } = useReader();
   const number = (value: number, digits = 2) => formatNumber(value, reader.locale, digits);
   if (!found.ok && found.refused)
@@ -170,13 +194,13 @@ function Answer({
     );
   const { stations } = drawn!.sweep;
   const [low, high] = [stations[0]!, stations.at(-1)!];
-  const rest = stations.find(({ travelMm }) => travelMm === 0)!;
+  const rest = restOf(document, end)?.station ?? stations.find(({ travelMm }) => travelMm === 0)!;
   const toe = Math.max(...stations.map(({ toeDeg }) => Math.abs(toeDeg - rest.toeDeg)));
   return (
     <h1 className="answer">
-      From full droop to full bump the {end} wheel leans from {number(low.camberDeg)}° to{' '}
-      <span data-testid="camber-at-bump">{number(high.camberDeg)}°</span> and its toe strays by{' '}
-      <span data-testid="toe-strays">{number(toe)}°</span>.{' '}
+      From full droop to full bump the {end} wheel leans from {number(low.camberDeg)}° over{' '}
+      {number(rest.camberDeg)}° at rest to <span data-testid="camber-at-bump">{number(high.camberDeg)}°</span>{' '}
+      and its toe strays by <span data-testid="toe-strays">{number(toe)}°</span>.{' '}
       {rest.rollCentreMm === undefined
         ? ''
         : `Roll centre ${formatText(Math.abs(rest.rollCentreMm), 'lengthMm', reader)} ${rest.rollCentreMm >= 0 ? 'over' : 'under'} the ground at rest.`}

@@ -10,7 +10,7 @@ import { useArrowSteps } from '@/ui/useArrowSteps';
 import { useBuild } from '../../session/BuildContext';
 import { Charts } from '../../frame/Guarded';
 import { pointLabel, setPoint } from './points';
-import { isAtRest, type Motion } from './useCornerMotion';
+import { isStillAt, type Motion } from './useCornerMotion';
 import { TREAD_RADII, pointsAt, Skeleton } from './CornerSkeleton';
 
 /** A flat view: which axes of the car it shows to the right and down. */
@@ -41,8 +41,8 @@ interface CornerViewsProps {
   ghost: { label: string; drawn: EndOfBuild; left: Posed; right: Posed } | undefined;
   chosen: string | undefined;
   onChoose(point: string): void;
-  /** Points are moved at rest. */
-  onRest(): void;
+  /** Points are moved where they are drawn. */
+  onDrawn(): void;
 }
 
 /** The corner in three views to one scale; its points drag and go by the arrow keys, the other side is its mirror image. */
@@ -93,7 +93,7 @@ function FlatView({
   ghost,
   chosen,
   onChoose,
-  onRest,
+  onDrawn,
 }: CornerViewsProps & { view: View; height: number; scale: number }) {
   const { document, edit, session, closed } = useBuild();
   const svg = useRef<SVGSVGElement>(null);
@@ -113,7 +113,7 @@ function FlatView({
   };
   const drawn = document.suspension[end]?.corner;
   const points = drawn ? pointsAt(corner, left) : [];
-  const still = isAtRest(motion);
+  const drawnPose = isStillAt(motion, 0);
   const arrowSteps = useArrowSteps(() => session.endStep());
   const keys = (name: string, from: Vec3) => (event: KeyboardEvent) => {
     const step = event.shiftKey ? LEAP_MM : NUDGE_MM;
@@ -125,7 +125,7 @@ function FlatView({
     }[event.key] ?? [0, 0];
     if (dx === 0 && dy === 0) return;
     event.preventDefault();
-    if (!still) return onRest();
+    if (!drawnPose) return onDrawn();
     arrowSteps(event);
     put(name, from, x(from) + dx!, y(from) + dy!);
   };
@@ -182,7 +182,9 @@ function FlatView({
           <Skeleton corner={corner} posed={right} x={(p) => x(mirrored(p))} y={y} look="mirror" />
         ) : null}
         <Skeleton corner={corner} posed={left} x={x} y={y} look="own" />
-        {view.id === 'front' && left.station.rollCentreMm !== undefined && still ? (
+        {view.id === 'front' &&
+        left.station.rollCentreMm !== undefined &&
+        isStillAt(motion, motion.travelMm) ? (
           <RollCentre z={left.station.points.contact[2] + left.station.rollCentreMm} box={box} />
         ) : null}
         {points.map(([name, place]) => (
@@ -200,7 +202,7 @@ function FlatView({
             onPointerDown={(event) => {
               onChoose(name);
               if (closed) return;
-              if (!still) return onRest();
+              if (!drawnPose) return onDrawn();
               const from = at(event);
               drag.current = { name, dx: x(place) - from.x, dy: y(place) - from.y };
               event.currentTarget.setPointerCapture(event.pointerId);

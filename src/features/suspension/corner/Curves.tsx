@@ -1,7 +1,7 @@
 'use client';
 
 import { useMemo } from 'react';
-import { type EndOfBuild, travelsOver } from '@/core/worked/suspension/endOfBuild';
+import { articulationsOf, type EndOfBuild, travelsOver } from '@/core/worked/suspension/endOfBuild';
 import { type Station, suspensionSweep } from '@/core/physics/corner/sweep';
 import { formatNumber } from '@/core/base/units/formatQuantity';
 import type { QuantityName } from '@/core/base/units/quantities';
@@ -59,12 +59,14 @@ interface CurvesProps {
   ghost: { label: string; drawn: EndOfBuild } | undefined;
   /** Where the left wheel stands. */
   travelMm: number;
+  /** Where the springs hold it. */
+  restMm?: number;
   /** What the dashed lines are called beside a ghost. */
   now?: string;
 }
 
 /** What the wheel does over its travel, bump to the right, with the place of the sliders. */
-export function Curves({ drawn, ghost, travelMm, now }: CurvesProps) {
+export function Curves({ drawn, ghost, travelMm, restMm, now }: CurvesProps) {
   const stations = useMemo(() => curveOf(drawn), [drawn]);
   const before = useMemo(() => (ghost ? curveOf(ghost.drawn) : undefined), [ghost]);
   const xs = stations.map((station) => station.travelMm);
@@ -111,13 +113,16 @@ export function Curves({ drawn, ghost, travelMm, now }: CurvesProps) {
                     : []),
                   { id, label: '', style: 'predicted' as const, xs, ys },
                 ]}
-                uprights={[{ x: travelMm, label: '' }]}
+                uprights={[
+                  ...(restMm === undefined ? [] : [{ x: restMm, label: 'rest', wish: true }]),
+                  ...(restMm === travelMm ? [] : [{ x: travelMm, label: '' }]),
+                ]}
                 summary={`From ${ys[0]!.toFixed(2)} at full droop to ${ys.at(-1)!.toFixed(2)} at full bump.`}
               />
             );
           },
         )}
-        <Joints stations={stations} limitDeg={drawn.corner.jointLimitDeg} />
+        <Joints drawn={drawn} />
       </div>
     </section>
   );
@@ -131,10 +136,11 @@ const JOINTS: Readonly<Record<string, string>> = {
   tieOuter: 'tie rod, outer end',
 };
 
-/** How far each joint turns over the travel, against what it can. */
-function Joints({ stations, limitDeg }: { stations: readonly Station[]; limitDeg: number | undefined }) {
+/** How far each joint turns over travel and rack, against what it can. */
+function Joints({ drawn }: { drawn: EndOfBuild }) {
   const { reader } = useReader();
-  const names = Object.keys(stations[0]!.articulationDeg) as (keyof Station['articulationDeg'])[];
+  const limitDeg = drawn.corner.jointLimitDeg;
+  const turns = useMemo(() => Object.entries(articulationsOf(drawn)), [drawn]);
   return (
     <table className="grid tight joints" aria-label="Joints over the travel">
       <thead>
@@ -146,8 +152,7 @@ function Joints({ stations, limitDeg }: { stations: readonly Station[]; limitDeg
         </tr>
       </thead>
       <tbody>
-        {names.map((name) => {
-          const most = Math.max(...stations.map(({ articulationDeg }) => articulationDeg[name]!));
+        {turns.map(([name, most]) => {
           return (
             <tr key={name} data-joint={name}>
               <td>{JOINTS[name]}</td>

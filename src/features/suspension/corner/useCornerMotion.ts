@@ -3,6 +3,7 @@ import type { BuildDocument } from '@/core/car/document/document';
 import type { End } from '@/core/car/document/suspension';
 import type { Corner } from '@/core/physics/corner/corner';
 import { type EndFound, type EndOfBuild, endOf } from '@/core/worked/suspension/endOfBuild';
+import { restOf } from '@/core/worked/suspension/restOfBuild';
 import { poseCorner, type Posed, travelsInRoll } from '@/core/physics/corner/posed';
 
 /** Where the sliders stand. */
@@ -13,12 +14,19 @@ export interface Motion {
   rollDeg: number;
 }
 
-export const AT_REST: Motion = { travelMm: 0, rackMm: 0, rollDeg: 0 };
-export const isAtRest = ({ travelMm, rackMm, rollDeg }: Motion) =>
-  travelMm === 0 && rackMm === 0 && rollDeg === 0;
+/** Straight ahead and upright, at a travel. */
+export const stillAt = (travelMm: number): Motion => ({ travelMm, rackMm: 0, rollDeg: 0 });
+/** As its points are drawn. */
+export const AS_DRAWN: Motion = stillAt(0);
+export const isStillAt = (motion: Motion, travelMm: number) =>
+  motion.travelMm === travelMm && motion.rackMm === 0 && motion.rollDeg === 0;
 
 export interface CornerMotion {
   found: EndFound;
+  /** Where the springs hold it. */
+  restMm: number;
+  /** Where the sliders stand; at rest until they are moved. */
+  motion: Motion;
   /** The last corner that could be drawn, and whether the document has gone on since. */
   drawn?: EndOfBuild;
   stale: boolean;
@@ -40,13 +48,22 @@ export function bothSides(
 }
 
 /** One end of the page's build as the sliders move it; while its points make no corner the last picture stays. */
-export function useCornerMotion(document: BuildDocument, end: End, motion: Motion): CornerMotion {
+export function useCornerMotion(document: BuildDocument, end: End, moved: Motion | undefined): CornerMotion {
   const found = endOf(document, end);
   const [kept, keep] = useState<EndOfBuild>();
   const now = found.ok ? found.value : undefined;
   if (now && now !== kept) keep(now);
   const missing = !found.ok && !found.refused;
   const drawn = now ?? (missing ? undefined : kept);
+  const restMm = useMemo(() => restOf(document, end)?.travelMm ?? 0, [document, end]);
+  const motion = useMemo(() => moved ?? stillAt(restMm), [moved, restMm]);
   const sides = useMemo(() => (drawn ? bothSides(drawn.corner, motion) : undefined), [drawn, motion]);
-  return { found, ...(drawn ? { drawn } : {}), stale: !found.ok && drawn !== undefined, ...sides };
+  return {
+    found,
+    restMm,
+    motion,
+    ...(drawn ? { drawn } : {}),
+    stale: !found.ok && drawn !== undefined,
+    ...sides,
+  };
 }

@@ -1,8 +1,11 @@
 import { CalcError } from '../../../base/errors';
 import { type Measure, measure } from '../../../base/measure';
+import type { Assembled } from '../../../base/assembled';
+import type { BuildDocument } from '../../../car/document/document';
 import type { End } from '../../../car/document/suspension';
 import { flatTieHeight } from '../../../physics/corner/flatten';
 import { type EndOfBuild, endOf } from '../../../worked/suspension/endOfBuild';
+import { type RestOfEnd, restOf } from '../../../worked/suspension/restOfBuild';
 import { endsOf } from '../../../worked/suspension/rideOfBuild';
 import { defineCheck, type Proposal } from '../../engine/check';
 import { finding, working } from '../../../base/finding';
@@ -36,8 +39,8 @@ export const bumpSteer = defineCheck({
   find: ({ document }) =>
     worseEnd(
       both(
-        (end) => endOf(document, end),
-        (end, { sweep: { bumpSteerDegPerMm } }) => {
+        (end) => restOrMissing(document, end),
+        (end, { bumpSteerDegPerMm }) => {
           const size = Math.abs(bumpSteerDegPerMm);
           return {
             end,
@@ -60,10 +63,10 @@ export const bumpSteer = defineCheck({
     ),
   remedies: ({ document }) =>
     endsOf(document).flatMap((end): Proposal[] => {
-      const found = endOf(document, end);
-      if (!found.ok || Math.abs(found.value.sweep.bumpSteerDegPerMm) < MOST_BUMP_STEER / ENOUGH) return [];
+      const [found, rest] = [endOf(document, end), restOf(document, end)];
+      if (!found.ok || !rest || Math.abs(rest.bumpSteerDegPerMm) < MOST_BUMP_STEER / ENOUGH) return [];
       const { tieInner } = found.value.corner;
-      const height = flatHeight(found.value);
+      const height = flatHeight(found.value, rest.travelMm);
       if (!tieInner || height === undefined) return [];
       return [
         {
@@ -81,9 +84,14 @@ export const bumpSteer = defineCheck({
   supports: ['bumpSteer'],
 });
 
-function flatHeight({ corner }: EndOfBuild): number | undefined {
+function restOrMissing(document: BuildDocument, end: End): Assembled<RestOfEnd> {
+  const found = endOf(document, end);
+  return found.ok ? { ok: true, value: restOf(document, end)! } : found;
+}
+
+function flatHeight({ corner }: EndOfBuild, travelMm: number): number | undefined {
   try {
-    return flatTieHeight(corner);
+    return flatTieHeight(corner, travelMm);
   } catch (error) {
     if (!(error instanceof CalcError)) throw error;
     return undefined;

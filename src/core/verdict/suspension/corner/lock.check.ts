@@ -1,6 +1,6 @@
 import { type Measure, measure } from '../../../base/measure';
 import { type End, ENDS } from '../../../car/document/suspension';
-import { type EndOfBuild, endOf } from '../../../worked/suspension/endOfBuild';
+import { articulationsOf, type EndOfBuild, endOf } from '../../../worked/suspension/endOfBuild';
 import { reachOf } from '../../../worked/suspension/steeringOfBuild';
 import { defineCheck, type Proposal } from '../../engine/check';
 import { finding, working } from '../../../base/finding';
@@ -90,18 +90,11 @@ export const lock = defineCheck({
   supports: ['jointBindsWhenTightened', 'servoStallsAtStop'],
 });
 
-/** The joint that is nearest to its limit over the travel. */
-function tightestJoint({
-  corner,
-  sweep,
-}: EndOfBuild): { name: JointName; deg: number; share: number } | undefined {
-  const { jointLimitDeg } = corner;
+/** The joint that is nearest to its limit over travel and rack. */
+function tightestJoint(found: EndOfBuild): { name: JointName; deg: number; share: number } | undefined {
+  const { jointLimitDeg } = found.corner;
   if (jointLimitDeg === undefined) return undefined;
-  const most = new Map<string, number>();
-  for (const { articulationDeg } of sweep.stations)
-    for (const [name, deg] of Object.entries(articulationDeg))
-      most.set(name, Math.max(most.get(name) ?? 0, deg));
-  const [worst] = [...most].sort((a, b) => b[1] - a[1]);
+  const [worst] = Object.entries(articulationsOf(found)).sort((a, b) => b[1] - a[1]);
   return (
     worst && {
       name: worst[0] as JointName,

@@ -1,5 +1,7 @@
 import { type Measure, measure } from '../../../base/measure';
 import { type End, ENDS } from '../../../car/document/suspension';
+import type { BuildDocument } from '../../../car/document/document';
+import { restOf } from '../../../worked/suspension/restOfBuild';
 import { rideOf, springPatch } from '../../../worked/suspension/rideOfBuild';
 import { defineCheck, type Proposal, type State } from '../../engine/check';
 import { finding, working } from '../../../base/finding';
@@ -9,7 +11,7 @@ declare module '../../../base/finding' {
   interface FindingFacts {
     'suspension.sag.bottoms': { end: End; sag: Measure; travel: Measure };
     'suspension.sag.topsOut': { end: End };
-    'suspension.sag.sinks': { end: End; sag: Measure; travel: Measure; left: Measure };
+    'suspension.sag.sinks': { end: End; sag: Measure; travel: Measure; left: Measure; drawn?: OffDrawn };
   }
   interface WorkingFacts {
     'suspension.sag': {
@@ -22,6 +24,15 @@ declare module '../../../base/finding' {
     };
   }
 }
+
+/** How far the springs hold an end from where it is drawn, and which way the car stands. */
+export interface OffDrawn {
+  by: Measure;
+  car: 'higher' | 'lower';
+}
+
+/** So near to the drawing an end stands as drawn, mm. By judgement. */
+export const AS_DRAWN_MM = 1;
 
 /** Share of the travel in which a car sags well, %. */
 export const SAG_BAND_PCT = [20, 45] as const;
@@ -55,7 +66,11 @@ export const sag = defineCheck({
               ? finding('suspension.sag.bottoms', sinks)
               : toppedOut
                 ? finding('suspension.sag.topsOut', { end })
-                : finding('suspension.sag.sinks', { ...sinks, left: measure(bumpLeftMm, 'lengthMm') }),
+                : finding('suspension.sag.sinks', {
+                    ...sinks,
+                    left: measure(bumpLeftMm, 'lengthMm'),
+                    ...offDrawn(document, end),
+                  }),
             working: working('suspension.sag', {
               springRateNPerMm: input.springRateNPerMm,
               motionRatio: input.motionRatio,
@@ -98,3 +113,10 @@ export const sag = defineCheck({
   provenBy: { run: 'terrain', how: 'throughTravel' },
   supports: ['springTooSoft'],
 });
+
+function offDrawn(document: BuildDocument, end: End): { drawn?: OffDrawn } {
+  const offMm = restOf(document, end)?.travelMm ?? 0;
+  return Math.abs(offMm) <= AS_DRAWN_MM
+    ? {}
+    : { drawn: { by: measure(Math.abs(offMm), 'lengthMm', 2), car: offMm < 0 ? 'higher' : 'lower' } };
+}
