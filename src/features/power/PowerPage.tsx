@@ -22,7 +22,9 @@ import { useSide } from '../frame/sides';
 import type { SideOf } from '@/core/verdict/engine/segments';
 import { RadioBench, RadioView } from './Radio';
 import { SupplyBench } from './SupplyBench';
-import { useSupply } from './useSupply';
+import { nameOf } from '@/core/worked/power/supplyOfBuild';
+import { meteredWords } from '@/words/metered';
+import { type SupplyView, useSupply } from './useSupply';
 import { VoltsChart } from './VoltsChart';
 import { WiringTable } from './WiringTable';
 
@@ -80,7 +82,10 @@ export function PowerPage() {
           <SurfaceSwitch />
         </div>
         {tab === 'supply' ? (
-          <SupplyTree view={view} chosen={chosen} onChoose={choose} />
+          <>
+            <SupplyTree view={view} chosen={chosen} onChoose={choose} />
+            <MeteredNotes view={view} />
+          </>
         ) : tab === 'pack' ? (
           <VoltsChart />
         ) : tab === 'wiring' ? (
@@ -98,6 +103,22 @@ export function PowerPage() {
         />
       </Readings>
     </main>
+  );
+}
+
+/** What metered plugs lose, one line each. */
+function MeteredNotes({ view: { supply } }: { view: SupplyView }) {
+  const { document } = useBuild();
+  const { reader } = useReader();
+  if (!supply.ok || supply.metered.length === 0) return null;
+  return (
+    <div className="note" data-testid="metered">
+      {supply.metered.map((plug) => (
+        <p key={plug.id} style={{ margin: 0 }}>
+          {meteredWords(plug, nameOf(document.power, plug.id), reader)}
+        </p>
+      ))}
+    </div>
   );
 }
 

@@ -1,7 +1,7 @@
 'use client';
 
 import type { ReactNode } from 'react';
-import { type PowerLoad, type PowerRail, USUAL_SHEDS_W } from '@/core/car/document/power';
+import { type PowerLoad, type PowerRail, USUAL_SHEDS_W, chargedV } from '@/core/car/document/power';
 import { itemsOf, loadForBuild } from '@/core/car/library/items';
 import { BATTERY, LOAD_KINDS, RAIL_KINDS } from '@/core/physics/supply/budgetDefinition';
 import { newId } from '../api';
@@ -21,7 +21,7 @@ export function SupplyBench({
   onChoose(id: string | undefined): void;
 }) {
   const { document, library, edit, closed } = useBuild();
-  const { rails = [], loads = [] } = document.power;
+  const { battery, rails = [], loads = [] } = document.power;
   const add = (list: 'rails' | 'loads', item: object, id: string) => {
     edit([{ path: ['power', list], value: [...(document.power[list] ?? []), { id, ...item }] }]);
     onChoose(id);
@@ -63,6 +63,12 @@ export function SupplyBench({
           copy={({ id, data }) => ({ libraryId: id, ...data })}
         />
         <DocumentField path={['power', 'cutoffVPerCell']} example={3.3} />
+        {[...rails, ...loads].some(({ meteredV }) => meteredV !== undefined) ? (
+          <DocumentField
+            path={['power', 'meteredPackV']}
+            usual={battery ? chargedV(battery.cells) : undefined}
+          />
+        ) : null}
       </Group>
       <Group title="Regulators">
         {rails.map((rail) => (
@@ -207,6 +213,7 @@ function RailFields({ rail }: { rail: PowerRail }) {
       <DocumentField path={path('maxInV')} />
       <DocumentField path={path('continuousA')} />
       <DocumentField path={path('peakA')} usual={rail.continuousA} />
+      <DocumentField path={path('meteredV')} />
       {rail.kind === 'linear' ? <DocumentField path={path('shedsW')} usual={USUAL_SHEDS_W} /> : null}
       {rail.kind === 'buck' || rail.kind === 'boost' ? (
         <DocumentField path={path('efficiency')} usual={0.9} />
@@ -226,6 +233,7 @@ function LoadFields({ load }: { load: PowerLoad }) {
       <DocumentField path={path('maxV')} />
       <DocumentField path={path('typicalA')} />
       <DocumentField path={path('peakA')} label={load.kind === 'servo' ? 'Stalls at' : undefined} />
+      <DocumentField path={path('meteredV')} />
       <div className="field">
         <label>
           <input

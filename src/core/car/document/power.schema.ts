@@ -81,6 +81,7 @@ const railSchema = Joi.object<PowerRail>({
   name: text(80).required(),
   from: identifier().required(),
   ...regulatorFigures,
+  meteredV: notNegative().max(1000),
 });
 
 const loadSchema = Joi.object<PowerLoad>({
@@ -90,6 +91,7 @@ const loadSchema = Joi.object<PowerLoad>({
   kind: Joi.valid(...LOAD_KINDS).required(),
   rail: identifier().required(),
   ...loadFigures,
+  meteredV: notNegative().max(1000),
   massG: positive().max(100_000),
   peaksTogether: Joi.boolean(),
   servo: Joi.object<ServoFigures>(servoFigures),
@@ -118,6 +120,7 @@ export const powerSchema = Joi.object<Power>({
   motorsPerController: count().max(4),
   cutoffVPerCell: positive().max(4.2),
   usableShare: positive().max(1),
+  meteredPackV: positive().max(1000),
   rails: Joi.array().items(railSchema).max(20).unique('id'),
   loads: Joi.array().items(loadSchema).max(40).unique('id'),
   wires: Joi.array()

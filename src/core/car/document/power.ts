@@ -48,6 +48,8 @@ export interface PowerRail {
   efficiency?: number;
   /** Heat that a linear one sheds for long, W. */
   shedsW?: number;
+  /** At its output, under what it feeds as a rule. */
+  meteredV?: number;
 }
 
 /**
@@ -88,6 +90,8 @@ export interface PowerLoad {
   typicalA?: number;
   peakA?: number;
   massG?: number;
+  /** At its plug, while it draws as a rule. */
+  meteredV?: number;
   /** False where its peak never comes with those of the others. */
   peaksTogether?: boolean;
   servo?: ServoFigures;
@@ -150,6 +154,8 @@ export interface Power {
   cutoffVPerCell?: number;
   /** Share of the charge that is driven; the rest spares the cells. */
   usableShare?: number;
+  /** Volts of the pack while plugs were metered; charged where not given. */
+  meteredPackV?: number;
   rails?: PowerRail[];
   loads?: PowerLoad[];
   wires?: Wire[];

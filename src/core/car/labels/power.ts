@@ -57,6 +57,11 @@ export const POWER_LABELS: Readonly<Record<string, FieldLabel>> = {
   },
   'power.usableShare': { label: 'Charge used per pack', quantity: 'share', limits: { above: 0, to: 1 } },
   'power.cutoffVPerCell': { label: 'Cut-off a cell', quantity: 'voltageV', limits: { above: 0, to: 4.2 } },
+  'power.meteredPackV': {
+    label: 'Pack while metering',
+    quantity: 'voltageV',
+    limits: { above: 0, to: 1000 },
+  },
   'power.rails': { label: 'Rails' },
   'power.rails.*': { label: 'Rail' },
   'power.rails.*.name': { label: 'Rail' },
@@ -73,6 +78,11 @@ export const POWER_LABELS: Readonly<Record<string, FieldLabel>> = {
   'power.rails.*.continuousA': { label: 'For long', quantity: 'currentA', limits: { above: 0, to: 5000 } },
   'power.rails.*.peakA': { label: 'At the peak', quantity: 'currentA', limits: { above: 0, to: 5000 } },
   'power.rails.*.shedsW': { label: 'Heat it sheds', quantity: 'powerW', limits: { above: 0, to: 1000 } },
+  'power.rails.*.meteredV': {
+    label: 'Metered at its output',
+    quantity: 'voltageV',
+    limits: { from: 0, to: 1000 },
+  },
   'power.rails.*.efficiency': {
     label: 'Regulator efficiency',
     quantity: 'share',
@@ -87,6 +97,11 @@ export const POWER_LABELS: Readonly<Record<string, FieldLabel>> = {
   'power.loads.*.maxV': { label: 'Takes at most', quantity: 'voltageV', limits: { above: 0, to: 1000 } },
   'power.loads.*.typicalA': { label: 'Draws as a rule', quantity: 'currentA', limits: { from: 0, to: 1000 } },
   'power.loads.*.peakA': { label: 'Draws at the peak', quantity: 'currentA', limits: { from: 0, to: 1000 } },
+  'power.loads.*.meteredV': {
+    label: 'Metered at its plug',
+    quantity: 'voltageV',
+    limits: { from: 0, to: 1000 },
+  },
   'power.loads.*.peaksTogether': { label: 'Peaks with the others' },
   'power.loads.*.servo': { label: 'Servo' },
   'power.loads.*.servo.lowV': {

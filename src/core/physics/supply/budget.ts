@@ -1,7 +1,7 @@
 import { CalcError } from '../../base/errors';
 import { BATTERY, type BudgetInput, type BudgetResult, type Load, type LoadState } from './budgetDefinition';
 import { budgetFindings } from './budgetFindings';
-import { supplyAt, type SupplyState, voltsOn } from './supplyState';
+import { supplyAt, type SupplyState } from './supplyState';
 
 const CHARGED_V = 4.2;
 const CUTOFF_V = 3.3;
@@ -27,7 +27,7 @@ export function powerBudget(input: BudgetInput): BudgetResult {
   const unsagged = supplyAt(cells * chargedVPerCell, rails, loads);
   const sagV = (unsagged.batteryTypicalA * (cells / parallel) * cellResistanceMilliOhm) / 1000;
   const full = supplyAt(cells * chargedVPerCell - sagV, rails, loads);
-  const low = supplyAt(cells * cutoffVPerCell, rails, loads);
+  const low = supplyAt(cells * cutoffVPerCell, rails, loads, 'peakA');
   const batteryPeakA = low.batteryPeakA + motorPeakA;
   return {
     rails: rails.map(({ id }) => ({ id, full: full.rails.get(id)!, low: low.rails.get(id)! })),
@@ -40,7 +40,7 @@ export function powerBudget(input: BudgetInput): BudgetResult {
 }
 
 function stateOf(load: Load, state: SupplyState): LoadState {
-  const volts = voltsOn(load.rail, state);
+  const volts = state.loads.get(load.id)!;
   return { volts, ok: volts >= load.minV && volts <= load.maxV };
 }
 

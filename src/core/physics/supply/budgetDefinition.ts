@@ -30,6 +30,8 @@ export interface Rail {
   continuousA: number;
   peakA?: number;
   efficiency?: number;
+  /** Of what was metered behind it, ohm; no part of the operation's input. */
+  lossOhm?: number;
 }
 
 export interface Load {
@@ -42,6 +44,8 @@ export interface Load {
   peakA: number;
   /** Whether its peak comes with those of the others. */
   peaksTogether?: boolean;
+  /** Of what was metered on the way to it, ohm; no part of the operation's input. */
+  lossOhm?: number;
 }
 
 export interface BudgetInput {

@@ -1,7 +1,7 @@
 import type { OperationFinding } from '../../base/operationFinding';
 import { plain } from '../../base/units/plain';
 import { BATTERY, type BudgetInput, type Load, type Rail } from './budgetDefinition';
-import { type SupplyState, voltsOn } from './supplyState';
+import type { SupplyState } from './supplyState';
 
 /** Share of a rating from which it is tight. */
 const TIGHT_SHARE = 0.8;
@@ -28,8 +28,8 @@ export function budgetFindings(
 
 const WHEN = (isLow: boolean) => (isLow ? 'with the pack low' : 'with the pack charged');
 
-function ofLoad({ id, rail, minV, maxV }: Load, full: SupplyState, low: SupplyState): OperationFinding[] {
-  const [charged, empty] = [voltsOn(rail, full), voltsOn(rail, low)];
+function ofLoad({ id, minV, maxV }: Load, full: SupplyState, low: SupplyState): OperationFinding[] {
+  const [charged, empty] = [full.loads.get(id)!, low.loads.get(id)!];
   const [least, most] = [Math.min(charged, empty), Math.max(charged, empty)];
   return [
     ...(least < minV

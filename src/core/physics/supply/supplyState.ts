@@ -6,6 +6,8 @@ const EFFICIENCY = 0.9;
 export interface SupplyState {
   packV: number;
   rails: Map<string, RailState>;
+  /** Volts at each load's plug. */
+  loads: Map<string, number>;
   batteryTypicalA: number;
   batteryPeakA: number;
 }
@@ -16,7 +18,7 @@ export const inWindow = ({ minInV = 0, maxInV = Infinity }: Rail, volts: number)
   volts >= minInV && volts <= maxInV;
 
 /** Volts at a rail's output, or of the pack itself. */
-export const voltsOn = (id: string, state: SupplyState) =>
+const voltsOn = (id: string, state: Pick<SupplyState, 'packV' | 'rails'>) =>
   id === BATTERY ? state.packV : state.rails.get(id)!.outV;
 
 /** Rails with what feeds them before what they feed. */
@@ -33,13 +35,41 @@ export function outward(rails: readonly Rail[]): Rail[] {
   return ordered;
 }
 
-/** Volts outward and amperes inward, at one voltage of the pack. */
-export function supplyAt(packV: number, rails: readonly Rail[], loads: readonly Load[]): SupplyState {
+const [MOST_PASSES, SETTLED_V] = [50, 1e-9];
+
+/** Volts outward and amperes inward, at one voltage of the pack; what metered plugs lose goes with the typical or the peak currents. */
+export function supplyAt(
+  packV: number,
+  rails: readonly Rail[],
+  loads: readonly Load[],
+  lostAt: 'typicalA' | 'peakA' = 'typicalA',
+): SupplyState {
   const ordered = outward(rails);
+  let state = passAt(packV, ordered, loads, lostAt, () => 0);
+  if (!rails.some(({ lossOhm }) => lossOhm)) return state;
+  for (let pass = 0; pass < MOST_PASSES; pass++) {
+    const before = state;
+    state = passAt(packV, ordered, loads, lostAt, ({ id }) => before.rails.get(id)![lostAt]);
+    if (
+      ordered.every(({ id }) => Math.abs(state.rails.get(id)!.outV - before.rails.get(id)!.outV) < SETTLED_V)
+    )
+      break;
+  }
+  return state;
+}
+
+/** One pass with the currents of the one before it. */
+function passAt(
+  packV: number,
+  ordered: readonly Rail[],
+  loads: readonly Load[],
+  lostAt: 'typicalA' | 'peakA',
+  ampsOf: (rail: Rail) => number,
+): SupplyState {
   const volts = new Map<string, { inV: number; outV: number }>();
   for (const rail of ordered) {
     const inV = rail.from === BATTERY ? packV : volts.get(rail.from)!.outV;
-    volts.set(rail.id, { inV, outV: outOf(rail, inV) });
+    volts.set(rail.id, { inV, outV: Math.max(0, outOf(rail, inV) - (rail.lossOhm ?? 0) * ampsOf(rail)) });
   }
   const states = new Map<string, RailState>();
   const drawn = new Map<string, { typicalA: number; peakA: number }>();
@@ -53,7 +83,19 @@ export function supplyAt(packV: number, rails: readonly Rail[], loads: readonly 
     });
   }
   const battery = currentsOn(BATTERY, ordered, loads, drawn);
-  return { packV, rails: states, batteryTypicalA: battery.typicalA, batteryPeakA: battery.peakA };
+  const atLoads = new Map(
+    loads.map((load) => {
+      const feed = voltsOn(load.rail, { packV, rails: states });
+      return [load.id, Math.max(0, feed - (load.lossOhm ?? 0) * load[lostAt])];
+    }),
+  );
+  return {
+    packV,
+    rails: states,
+    loads: atLoads,
+    batteryTypicalA: battery.typicalA,
+    batteryPeakA: battery.peakA,
+  };
 }
 
 function outOf(rail: Rail, inV: number): number {

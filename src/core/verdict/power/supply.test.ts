@@ -56,6 +56,68 @@ const build = (more: Partial<Power>): BuildDocument => ({
   },
 });
 const wired = build({});
+describe('a plug that was metered', () => {
+  const supply = (more: Partial<Power>) => {
+    const found = supplyOf(build(more), 0);
+    if (!found.ok) throw new Error('no supply');
+    return found;
+  };
+  const loadV = (found: ReturnType<typeof supply>, id: string) =>
+    found.result.loads.find((one) => one.id === id)!;
+
+  it('corrects the tree by Ohm: 0.2 V at 0.55 A in the regulator are 1.3 V at the 3.6 A of its peak', () => {
+    const found = supply({ rails: [{ ...own, meteredV: 5.8 }] });
+    expect(found.metered).toEqual([
+      {
+        id: 'own',
+        meteredV: 5.8,
+        expectedV: 6,
+        atA: 0.55,
+        lossOhm: expect.closeTo(0.2 / 0.55, 9),
+        lostIn: 'regulator',
+      },
+    ]);
+    expect(loadV(found, 'sv').full.volts).toBeCloseTo(5.8, 9);
+    expect(loadV(found, 'sv').low.volts).toBeCloseTo(6 - (3.6 * 0.2) / 0.55, 6);
+    // 4.69 V of the 4.8 V that the servo needs
+    expect(check(build({ rails: [{ ...own, meteredV: 5.8 }] }), 'power.load:sv').state).toBe('over');
+    expect(check(wired, 'power.load:sv').state).not.toBe('over');
+  });
+
+  it('tells the lead from the regulator where both ends are metered, and counts nothing twice', () => {
+    const found = supply({
+      rails: [{ ...own, meteredV: 5.8 }],
+      loads: [receiver, { ...servo, meteredV: 5.5 }],
+    });
+    expect(found.metered.map(({ id, expectedV, lostIn }) => [id, expectedV, lostIn])).toEqual([
+      ['own', 6, 'regulator'],
+      ['sv', expect.closeTo(5.8, 9), 'lead'],
+    ]);
+    expect(loadV(found, 'sv').full.volts).toBeCloseTo(5.5, 9);
+    expect(loadV(found, 'rx').full.volts).toBeCloseTo(5.8, 9);
+    expect(supply({ loads: [receiver, { ...servo, meteredV: 5.5 }] }).metered[0]).toMatchObject({
+      lostIn: 'either',
+    });
+  });
+
+  it('takes the pack’s volts of that moment, and a higher reading for no loss', () => {
+    const direct: PowerLoad = { ...servo, rail: 'battery', maxV: 9, meteredV: 7.2 };
+    const [plug] = supply({ loads: [direct], meteredPackV: 7.4 }).metered;
+    expect(plug).toMatchObject({ expectedV: 7.4, lostIn: 'lead', lossOhm: expect.closeTo(0.4, 9) });
+    const higher = supply({ rails: [{ ...own, meteredV: 6.4 }] });
+    expect(higher.metered[0]!.lossOhm).toBe(0);
+    expect(loadV(higher, 'sv').full.volts).toBe(6);
+  });
+
+  it('leaves a ring of rails to be refused', () => {
+    const ring: PowerRail[] = [
+      { ...own, from: 'b', meteredV: 5 },
+      { ...own, id: 'b', from: 'own' },
+    ];
+    expect(supplyOf(build({ rails: ring }), 0)).toMatchObject({ ok: false });
+  });
+});
+
 const check = (document: BuildDocument, id: string) => evaluateBuild(document).find((one) => one.id === id)!;
 
 describe('the supply of a build', () => {

@@ -1,13 +1,15 @@
 import type { BuildDocument } from '../../car/document/document';
-import { allPacks, type PowerLoad, type PowerRail, USUAL_CUTOFF_V } from '../../car/document/power';
+import { allPacks, chargedV, type PowerLoad, type PowerRail, USUAL_CUTOFF_V } from '../../car/document/power';
 import type { OperationFinding } from '../../base/operationFinding';
 import { CalcError } from '../../base/errors';
 import { powerBudget } from '../../physics/supply/budget';
+import { type MeteredPlug, meteredPlugs } from '../../physics/supply/metered';
+import { outward } from '../../physics/supply/supplyState';
 import { BATTERY, type BudgetInput, type BudgetResult } from '../../physics/supply/budgetDefinition';
 
 /** The supply of a build worked out; or what it lacks, or why it cannot be. */
 export type Supply =
-  | { ok: true; input: BudgetInput; result: BudgetResult }
+  | { ok: true; input: BudgetInput; result: BudgetResult; metered: readonly MeteredPlug[] }
   | { ok: false; missing: readonly string[]; refused?: string };
 
 /** Charge at which a pack is watched for sagging, share. */
@@ -54,7 +56,7 @@ export function supplyOf(
   const ids = [...rails, ...loads].map(({ id }) => id);
   const tokens = new Map([[BATTERY, BATTERY], ...ids.map((id, index) => [id, token(index)] as const)]);
   const tokenOf = (id: string) => tokens.get(id) ?? id;
-  const input: BudgetInput = {
+  const bare: BudgetInput = {
     battery: {
       cells: battery!.cells,
       parallel: battery!.parallel,
@@ -89,6 +91,16 @@ export function supplyOf(
       peaksTogether,
     })),
   };
+  const metered = plugsOf(power, bare, tokenOf);
+  const withLoss = <T extends { id: string }>(one: T): T => {
+    const lossOhm = metered.find(({ id }) => id === one.id)?.lossOhm;
+    return lossOhm ? { ...one, lossOhm } : one;
+  };
+  const input: BudgetInput = {
+    ...bare,
+    rails: bare.rails.map(withLoss),
+    loads: bare.loads.map(withLoss),
+  };
   const named = (text: string) =>
     text.replace(/@(\d+)@/g, (_, index: string) => nameOf(power, ids[Number(index)]!));
   const idOf = (text: string) => (text.startsWith('@') ? ids[Number(text.slice(1, -1))]! : text);
@@ -97,6 +109,7 @@ export function supplyOf(
     return {
       ok: true,
       input,
+      metered: metered.map((plug) => ({ ...plug, id: idOf(plug.id) })),
       result: {
         ...result,
         rails: result.rails.map((rail) => ({ ...rail, id: idOf(rail.id) })),
@@ -119,6 +132,26 @@ export function supplyOf(
       ),
     };
   }
+}
+
+/** What metered plugs say; none where the tree is none, which the budget refuses. */
+function plugsOf(
+  { rails = [], loads = [], meteredPackV, battery }: BuildDocument['power'],
+  input: BudgetInput,
+  tokenOf: (id: string) => string,
+): MeteredPlug[] {
+  const metered = new Map(
+    [...rails, ...loads].flatMap(({ id, meteredV }) =>
+      meteredV === undefined ? [] : [[tokenOf(id), meteredV] as const],
+    ),
+  );
+  if (metered.size === 0) return [];
+  const known = new Set([BATTERY, ...input.rails.map(({ id }) => id)]);
+  const fed =
+    input.rails.every(({ from }) => known.has(from)) && input.loads.every(({ rail }) => known.has(rail));
+  return fed && outward(input.rails).length === input.rails.length
+    ? meteredPlugs(meteredPackV ?? chargedV(battery!.cells), input.rails, input.loads, metered)
+    : [];
 }
 
 const firstUp = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
