@@ -2,6 +2,7 @@ import { applyPatch } from '../../base/patch';
 import { driveRun } from '../../physics/motion/run';
 import { runInputOf } from '../motion/runOfBuild';
 import { car as base, surface } from '../../fixtures/car';
+import { printCoverage, printsCoverage } from '../../fixtures/coverage';
 import { normalFrom } from '../../base/numeric/random';
 import { nominalRun, predictRun } from './predictRun';
 import type { RunRecord, TimedConditions, TimedKind } from '../../car/records/records';
@@ -13,6 +14,8 @@ import { documentSchema } from '../../car/document/document.schema';
 import { type Factors, type Knob, KNOBS, scaled, spreadsOf } from './knobs';
 import { uncalibrated } from './uncalibrated';
 
+/** Enough to see the coverage within 3.3 %; a print takes more of them. */
+const CARS = printsCoverage ? 400 : 60;
 const DAY = '2026-05-20T10:00:00.000Z';
 
 /** Slippery enough for a launch to feel it. */
@@ -181,6 +184,39 @@ describe('a calibration on measured runs', () => {
     const unseen = conditions({ distanceM: 12, extraMassG: 300 });
     const time = (with_: Factors) => nominalRun(scaled(car, grass.id, with_), 'launch', unseen)!.timeS;
     expect(Math.abs(time(factors) - time(hidden))).toBeLessThan(0.3 * Math.abs(time({}) - time(hidden)));
+  });
+});
+
+describe('a calibration over many cars whose truth lies where it is thought to', () => {
+  it('is within 1.96 of its errors nineteen times of twenty, within three standard errors of that', () => {
+    const normal = normalFrom(77);
+    const priors = spreadsOf(car, grass.id);
+    const plan = VARIED.filter((_, at) => at % 2 === 0);
+    let [looked, inside] = [0, 0];
+    for (let build = 0; build < CARS; build++) {
+      const hidden: Factors = Object.fromEntries(
+        KNOBS.map((knob) => [knob, Math.exp(priors[knob] * normal())]),
+      );
+      // days apart by 2 %, attempts within a day by 1 %
+      const runs = runsOf(hidden, plan, 0.01, 1000 + build).map((run) => {
+        const day = 1 + 0.02 * normal();
+        return {
+          ...run,
+          attempts: run.attempts.map((one) => ({ ...one, frames: Math.round(one.frames! * day) })),
+        };
+      });
+      const { figures, untold } = calibrateRuns(runs);
+      for (const { knob, factor, error } of [...figures, ...untold]) {
+        looked++;
+        if (Math.abs(Math.log(hidden[knob]! / factor)) <= (1.96 * error) / factor) inside++;
+      }
+    }
+    const share = inside / looked;
+    printCoverage(
+      `calibration: ${(100 * share).toFixed(1)} % of ${looked} figures of ${CARS} cars within 1.96 of their errors (95 %)`,
+    );
+    // the five figures of a car are not independent: as many looks as cars
+    expect(Math.abs(share - 0.95)).toBeLessThan(3 * Math.sqrt((0.95 * 0.05) / CARS));
   });
 });
 
