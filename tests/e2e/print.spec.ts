@@ -150,7 +150,7 @@ test('a plate is planned, pushed about, handed on as 3MF, printed, and corrects 
   await ended.getByRole('textbox', { name: 'The plate weighs' }).fill('180');
   await ended.getByRole('button', { name: 'Finished: 3 copies' }).click();
   await expect(page.getByTestId('print-answer')).toContainText('Nothing more is owed');
-  await expect(page.getByText(/1.2 times the estimate, from 1 finished print/).first()).toBeVisible();
+  await expect(page.getByText(/× 1.2 \(1 finished print\)/)).toBeVisible();
   await page.getByText(/3 printed copies, 3 of them good/).click();
   await page.getByRole('button', { name: 'What happened to Block no. 1' }).click();
   await field(page, /^Block no. 1/).fill('cracked');

@@ -11,7 +11,7 @@ import type { Knob } from '@/core/worked/field/knobs';
 import { askedRunWords, calibrationNotes, figureName, type SurfaceNames } from '@/words/learn/calibration';
 import { firstUp } from '@/words/lists';
 import { isTimed, RUN_KIND_NAMES } from '@/core/car/records/records';
-import { formatNumber, formatText } from '@/core/base/units/formatQuantity';
+import { formatNumber, formatText, formatWithError } from '@/core/base/units/formatQuantity';
 import { DotPlot } from '@/ui/charts/DotPlot';
 import type { QuantityName } from '@/core/base/units/quantities';
 import { useReader } from '@/ui/reader';
@@ -118,8 +118,7 @@ export function CalibrateSide({ tabs }: { tabs: ReactNode }) {
                       {at > 0 ? ', ' : ''}
                       {figureName(figure, surfaces)}{' '}
                       <b className="nobreak">
-                        {formatNumber(100 * (figure.factor - 1), reader.locale, 2)} ±{' '}
-                        {formatNumber(100 * figure.error, reader.locale, 2)}&nbsp;%
+                        {formatWithError(100 * (figure.factor - 1), 100 * figure.error, 'percent', reader)}
                       </b>
                     </span>
                   ))}

@@ -126,7 +126,7 @@ export function LifeSide({ tabs }: { tabs: ReactNode }) {
                             {earlier ? `; ${earlierWords(earlier, reader)}` : ''}
                           </span>
                         </td>
-                        <td className="num">{count}</td>
+                        <td className="num">{count + (earlier?.failures ?? 0)}</td>
                         <td className="num">{lostMinutes > 0 ? durationText(lostMinutes * 60) : '?'}</td>
                         <td className="num">
                           {cost === undefined ? '?' : formatText(cost, 'price', reader)}

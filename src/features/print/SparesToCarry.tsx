@@ -3,6 +3,7 @@ import { sparesStock, USUAL_LIMIT_MINUTES } from '@/core/physics/statistics/spar
 import { failuresEver, livesOfParts } from '@/core/worked/field/lives';
 import type { MakeLine } from '@/core/worked/print/makeList';
 import { durationText } from '@/core/base/units/duration';
+import { inSentence } from '@/core/base/units/words';
 import { formatNumber, formatText } from '@/core/base/units/formatQuantity';
 import { QuantityField } from '@/ui/QuantityField';
 import { useReader } from '@/ui/reader';
@@ -24,7 +25,7 @@ export function SparesToCarry({ lines }: { lines: readonly MakeLine[] }) {
   const long = lines.filter(({ printS = 0 }) => printS > printAheadMinutes * 60);
   const failing = lines.filter(({ partId }) => lives.has(partId ?? ''));
   const known = failing.flatMap(({ partId, name, printS, onHand }) =>
-    lives.get(partId!)!.hours > 0
+    lives.get(partId!)!.hours > 0 && lives.get(partId!)!.failures > 0
       ? [
           {
             id: partId!,
@@ -37,6 +38,10 @@ export function SparesToCarry({ lines }: { lines: readonly MakeLine[] }) {
         ]
       : [],
   );
+  const renewed = failing.flatMap(({ partId }) => {
+    const life = lives.get(partId!)!;
+    return life.failures === 0 ? [life] : [];
+  });
   const longOnly = long.filter(({ partId }) => !lives.has(partId ?? ''));
   const found =
     known.length > 0 && hours
@@ -84,11 +89,22 @@ export function SparesToCarry({ lines }: { lines: readonly MakeLine[] }) {
         <p className="quiet" style={{ fontSize: 13 }}>
           {failures.length === 0
             ? 'Nothing has failed yet: as soon as something does, this says how many to carry.'
-            : failing.length > 0
+            : failing.some(({ partId }) => lives.get(partId!)!.failures > 0)
               ? 'Say in the runs how long was driven, and this says how many to carry.'
-              : 'None of the parts in this list has failed.'}
+              : failing.length > 0
+                ? 'None of these has failed as it is drawn now.'
+                : 'None of the parts in this list has failed.'}
         </p>
       )}
+      {renewed.length > 0 ? (
+        <p className="quiet" style={{ fontSize: 13 }} data-testid="renewed">
+          Redesigned since they failed, and held since:{' '}
+          {renewed
+            .map(({ name, hours: held }) => `${inSentence(name)} ${formatText(held, 'hours', reader, 2)}`)
+            .join(', ')}
+          . Take one of each until they have lasted.
+        </p>
+      ) : null}
       {longOnly.length > 0 ? (
         <p className="quiet" style={{ fontSize: 13 }}>
           Over {printAheadMinutes} min each, none failed yet:{' '}

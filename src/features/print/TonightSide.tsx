@@ -12,7 +12,7 @@ import { formatText } from '@/core/base/units/formatQuantity';
 import { estimateOfPart } from '@/core/worked/print/printed';
 import type { ChosenPrinter } from '@/core/car/document/print';
 import { useReader } from '@/ui/reader';
-import { printerTimeWords } from '@/words/printerTimes';
+import { printerTimesWords } from '@/words/printerTimes';
 import { newId, sentenceOf } from '../api';
 import { useBuild } from '../session/BuildContext';
 import { handOver } from '../session/handOver';
@@ -165,7 +165,7 @@ export function TonightSide({ tabs }: { tabs: ReactNode }) {
         </h1>
         {corrected.length > 0 ? (
           <p className="quiet" style={{ marginTop: 4 }} data-testid="print-corrected">
-            {corrected.map((one) => printerTimeWords(one, reader)).join('; ')}.
+            Times over the estimate: {printerTimesWords(corrected, reader).join(', ')}.
           </p>
         ) : plates.length > 0 ? (
           <p className="quiet" style={{ marginTop: 4 }}>

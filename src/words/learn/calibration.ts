@@ -18,10 +18,10 @@ export const bandSources = (ofSpeed: Knob | undefined, ofTime: Knob | undefined)
   ofSpeed === ofTime
     ? ofSpeed === undefined
       ? []
-      : [`most of it comes from the ${FIGURE_NAMES[ofSpeed]}`]
+      : [`its spread comes most from the ${FIGURE_NAMES[ofSpeed]}`]
     : [
-        ...(ofSpeed === undefined ? [] : [`most of the speed’s comes from the ${FIGURE_NAMES[ofSpeed]}`]),
-        ...(ofTime === undefined ? [] : [`most of the time’s from the ${FIGURE_NAMES[ofTime]}`]),
+        ...(ofSpeed === undefined ? [] : [`the speed’s spread comes most from the ${FIGURE_NAMES[ofSpeed]}`]),
+        ...(ofTime === undefined ? [] : [`the time’s from the ${FIGURE_NAMES[ofTime]}`]),
       ];
 
 /** What a surface is called, by its id. */
