@@ -1,7 +1,6 @@
 import { type BuildDocument, emptyDocument } from '../car/document/document';
-import { driveRun } from '../physics/motion/run';
 import type { NextStep } from './steps/definition';
-import { runInputOf } from '../worked/motion/runOfBuild';
+import { worked } from '../worked/worked';
 import { meanOfRuns } from '../worked/field/measured';
 import type { RevisionRecord, WholeBuild } from '../car/records/records';
 import type { Check, Thresholds } from '../verdict/engine/check';
@@ -59,8 +58,8 @@ export function garageCar(
   const last = revisions.at(-1)!;
   const { document } = last;
   const surface = document.brief.surfaces[0];
-  const input = surface ? runInputOf(document, surface) : undefined;
-  const predictedMps = input?.ok ? driveRun(input.value).topSpeedMps : undefined;
+  const subject = worked(document, surface);
+  const [input, predictedMps] = [subject.runInput(), subject.run()?.topSpeedMps];
   const tested = [...revisions]
     .reverse()
     .find(({ id }) => runs.some((run) => run.revisionId === id && run.kind === 'timedDistance'));
@@ -72,7 +71,7 @@ export function garageCar(
     : undefined;
   const record = { document, revisionId: last.id, revisions, runs, failures, prints, copies };
   const checks = [...evaluateMostUrgent(document, thresholds), ...checksOnRecord(record)];
-  const worked = checks.filter(({ state }) => state !== 'unknown').sort(byUrgency);
+  const judged = checks.filter(({ state }) => state !== 'unknown').sort(byUrgency);
   return {
     id: build.id,
     name: build.name,
@@ -84,8 +83,8 @@ export function garageCar(
     ...(measured && tested
       ? { measured: { speedMps: measured.mean, errorMps: measured.error, letter: tested.letter } }
       : {}),
-    ...(worked[0] ? { tightest: worked[0] } : {}),
-    next: nextStep(record, checks, input?.ok === false ? input.missing : surface ? [] : ['brief.surfaces']),
+    ...(judged[0] ? { tightest: judged[0] } : {}),
+    next: nextStep(record, checks, input.ok ? [] : input.missing),
   };
 }
 

@@ -3,7 +3,7 @@ import { applyPatch } from '../base/patch';
 import type { ChosenSurface } from '../car/document/brief';
 import type { BuildDocument } from '../car/document/document';
 import { exchangesBetween } from '../car/document/exchange';
-import { type Subject, subjectOf } from '../worked/subject';
+import { type Worked, worked } from '../worked/worked';
 import type {
   Check,
   CheckRecord,
@@ -51,7 +51,7 @@ export function statesOn(
   surface: ChosenSurface | undefined,
   thresholds: Thresholds = {},
 ): Check[] {
-  const subject = subjectOf(document, surface);
+  const subject = worked(document, surface);
   return recordsOf(document).map((record) =>
     record.heavy ? { ...bare(record), state: 'unknown' } : evaluate(record, subject, thresholds),
   );
@@ -90,7 +90,7 @@ export const evaluateQuick = (document: BuildDocument, thresholds: Thresholds = 
 
 interface Worst {
   record: CheckRecord;
-  subject: Subject;
+  subject: Worked;
   check: Check;
 }
 
@@ -112,11 +112,11 @@ function remedied({ record, subject, check }: Worst, thresholds: Thresholds): Ch
   }
 }
 
-function subjectsOf(document: BuildDocument): Subject[] {
+function subjectsOf(document: BuildDocument): Worked[] {
   const { surfaces } = document.brief;
   return surfaces.length === 0
-    ? [subjectOf(document, undefined)]
-    : surfaces.map((surface) => subjectOf(document, surface));
+    ? [worked(document, undefined)]
+    : surfaces.map((surface) => worked(document, surface));
 }
 
 const bare = ({ id, named, at, quantity, kind }: CheckRecord) => ({
@@ -129,7 +129,7 @@ const bare = ({ id, named, at, quantity, kind }: CheckRecord) => ({
   remedies: [] as readonly Remedy[],
 });
 
-function evaluate(record: CheckRecord, subject: Subject, thresholds: Thresholds): Check {
+function evaluate(record: CheckRecord, subject: Worked, thresholds: Thresholds): Check {
   const found = foundBy(record, subject);
   const base = {
     ...bare(record),
@@ -156,7 +156,7 @@ function evaluate(record: CheckRecord, subject: Subject, thresholds: Thresholds)
 }
 
 /** What a check finds; one that cannot be worked out with these figures is unknown and stops no other. */
-function foundBy(record: CheckRecord, subject: Subject): Found {
+function foundBy(record: CheckRecord, subject: Worked): Found {
   try {
     return record.find(subject);
   } catch (error) {
@@ -185,7 +185,7 @@ function stateOf(margin: number, tightUnder: number): State {
 
 function remediesFor(
   record: CheckRecord,
-  { document, surface, ...subject }: Subject,
+  { document, surface, ...subject }: Worked,
   check: Check,
   thresholds: Thresholds,
 ): Remedy[] {
@@ -194,7 +194,7 @@ function remediesFor(
     .remedies({ document, surface, ...subject })
     .map((proposal) => {
       const changed = applyPatch(document, proposal.patch);
-      return { proposal, changed, after: evaluate(record, subjectOf(changed, surface), thresholds) };
+      return { proposal, changed, after: evaluate(record, worked(changed, surface), thresholds) };
     })
     .filter(({ after }) => helps(check, after))
     .sort((a, b) => byWorth(check, a, b))

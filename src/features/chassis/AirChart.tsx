@@ -2,7 +2,7 @@
 
 import { useMemo } from 'react';
 import { airOf } from '@/core/physics/motion/air';
-import { runInputOf } from '@/core/worked/motion/runOfBuild';
+import { worked } from '@/core/worked/worked';
 import { formatText } from '@/core/base/units/formatQuantity';
 import { LineChart } from '@/ui/charts/LineChart';
 import { useReader } from '@/ui/reader';
@@ -14,8 +14,8 @@ export function AirChart() {
   const { document, surface } = useBuild();
   const { reader } = useReader();
   const air = useMemo(() => {
-    const input = surface ? runInputOf(document, surface) : undefined;
-    return input?.ok ? airOf(input.value) : undefined;
+    const input = worked(document, surface).runInput();
+    return input.ok ? airOf(input.value) : undefined;
   }, [document, surface]);
   if (!air) return null;
   const speed = (mps: number) => formatText(mps, 'speedMps', reader);

@@ -2,8 +2,8 @@ import { useMemo } from 'react';
 import type { ChosenSurface } from '@/core/car/document/brief';
 import type { BuildDocument } from '@/core/car/document/document';
 import type { DriveRunInput } from '@/core/physics/motion/definition';
-import { driveRun, type DriveRunResult } from '@/core/physics/motion/run';
-import { runInputOf } from '@/core/worked/motion/runOfBuild';
+import type { DriveRunResult } from '@/core/physics/motion/run';
+import { worked } from '@/core/worked/worked';
 import { sound } from '../frame/sound';
 
 export interface DriveView {
@@ -20,12 +20,11 @@ export function useDriveView(
   return useMemo(() => {
     if (!document) return { missing: [] };
     const own = document.brief.surfaces.find(({ id }) => id === surface?.id) ?? surface;
-    if (!own) return { missing: ['surface'] };
+    if (!own) return { missing: ['brief.surfaces'] };
     const driven = sound(() => {
-      const assembled = runInputOf(document, own);
-      return assembled.ok
-        ? { ok: true, value: { input: assembled.value, run: driveRun(assembled.value) } }
-        : assembled;
+      const build = worked(document, own);
+      const input = build.runInput();
+      return input.ok ? { ok: true, value: { input: input.value, run: build.run()! } } : input;
     });
     return driven.ok ? { ...driven.value, missing: [] } : { missing: driven.missing };
   }, [document, surface]);

@@ -2,8 +2,8 @@
 
 import { useMemo } from 'react';
 import { USUAL_CUTOFF_V } from '@/core/car/document/power';
-import { driveRun } from '@/core/physics/motion/run';
-import { runInputOf } from '@/core/worked/motion/runOfBuild';
+import { LOW_CHARGE } from '@/core/worked/power/supplyOfBuild';
+import { worked } from '@/core/worked/worked';
 import { formatText } from '@/core/base/units/formatQuantity';
 import type { ChartLine } from '@/ui/charts/chartProps';
 import { LineChart } from '@/ui/charts/LineChart';
@@ -11,19 +11,15 @@ import { useReader } from '@/ui/reader';
 import { useBuild } from '../session/BuildContext';
 import { Charts } from '../frame/Guarded';
 
-const LOW_CHARGE = 0.3;
-
 /** Volts of a loaded cell over a full-throttle run, from a fresh and from a low pack, against the cut-off. */
 export function VoltsChart() {
   const { document, surface } = useBuild();
   const { reader } = useReader();
   const cutoff = document.power.cutoffVPerCell ?? USUAL_CUTOFF_V;
   const runs = useMemo(() => {
-    const input = surface ? runInputOf(document, surface) : undefined;
-    if (!input?.ok) return undefined;
-    return [1, LOW_CHARGE].map((stateOfCharge) =>
-      driveRun({ ...input.value, battery: { ...input.value.battery, stateOfCharge } }),
-    );
+    const build = worked(document, surface);
+    const [fresh, low] = [build.run(), build.run(LOW_CHARGE)];
+    return fresh && low ? [fresh, low] : undefined;
   }, [document, surface]);
   if (!runs || runs[0]!.stalled) return null;
   const cells = document.power.battery!.cells;

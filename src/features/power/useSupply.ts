@@ -1,7 +1,6 @@
 import { useMemo } from 'react';
-import { supplyOfSubject } from '@/core/verdict/power/supply/onSupply';
 import type { Supply } from '@/core/worked/power/supplyOfBuild';
-import { subjectOf } from '@/core/worked/subject';
+import { worked } from '@/core/worked/worked';
 import { useBuild } from '../session/BuildContext';
 
 export interface SupplyView {
@@ -15,9 +14,9 @@ export interface SupplyView {
 export function useSupply(): SupplyView {
   const { document, surface } = useBuild();
   return useMemo(() => {
-    const subject = subjectOf(document, surface);
+    const subject = worked(document, surface);
     const run = subject.run();
-    const supply = supplyOfSubject(subject);
+    const supply = subject.supply();
     return { supply, ...(run ? { packA: run.peakBatteryCurrentA, motorA: run.peakMotorCurrentA } : {}) };
   }, [document, surface]);
 }

@@ -4,7 +4,7 @@ import type { BuildDocument } from '../../car/document/document';
 import type { PlacedBody } from '../../worked/chassis/bodiesOfBuild';
 import { type Outside, type Standing, standingOf } from '../../worked/standing/standingOfBuild';
 import { weightOf } from '../../worked/chassis/weightOfBuild';
-import type { Subject } from '../../worked/subject';
+import type { Worked } from '../../worked/worked';
 import type { Found, Proposal } from '../engine/check';
 import { finding } from '../../base/finding';
 
@@ -15,7 +15,7 @@ declare module '../../base/finding' {
 }
 
 /** Found on how the car stands; a centre of gravity outside its wheels fails whatever is asked. */
-export function onStanding(subject: Subject, find: (standing: Standing) => Found): Found {
+export function onStanding(subject: Worked, find: (standing: Standing) => Found): Found {
   const standing = standingOf(subject);
   if ('missing' in standing) return standing;
   if ('outside' in standing)
@@ -36,7 +36,7 @@ export function moved({ chassis }: BuildDocument, id: string, change: Partial<Bo
 const [LOWER_MM, LEAST_HEIGHT_MM, MOST_LOWERED] = [15, 8, 3];
 
 /** The heaviest components lower, or the figure of the scale. */
-export function lowered({ document }: Subject): Proposal[] {
+export function lowered({ document }: Worked): Proposal[] {
   const weight = weightOf(document);
   if (!weight.ok) return [];
   if (!weight.value.balance) {

@@ -1,5 +1,5 @@
 import { type Measure, measure } from '../../base/measure';
-import type { Subject } from '../../worked/subject';
+import type { Worked } from '../../worked/worked';
 import { defineCheck, type Proposal } from '../engine/check';
 import { finding, working } from '../../base/finding';
 import { lowered, onStanding } from './onStanding';
@@ -52,7 +52,7 @@ export const tip = defineCheck({
   supports: ['cgTooHigh', 'trackTooNarrow'],
 });
 
-function wider({ document: { chassis } }: Subject): Proposal[] {
+function wider({ document: { chassis } }: Worked): Proposal[] {
   const { trackFrontMm, trackRearMm } = chassis;
   if (trackFrontMm === undefined || trackRearMm === undefined) return [];
   return [WIDER_MM, 2 * WIDER_MM].map((by) => ({

@@ -3,7 +3,7 @@ import type { BuildDocument } from '../../car/document/document';
 import { applyPatch } from '../../base/patch';
 import type { Check } from '../engine/check';
 import { evaluateBuild } from '../evaluate';
-import { subjectOf } from '../../worked/subject';
+import { worked } from '../../worked/worked';
 import { car } from '../../fixtures/car';
 import { tyreSeat } from '../../physics/tyres/tyreSeat';
 import { tyreSpin } from '../../physics/tyres/tyreSpin';
@@ -37,7 +37,7 @@ const geared: BuildDocument = {
 };
 const surface = geared.brief.surfaces[0]!;
 const settingOf = (document: BuildDocument) => {
-  const subject = subjectOf(document, surface);
+  const subject = worked(document, surface);
   const input = subject.runInput();
   if (!input.ok) throw new Error(input.missing.join());
   return { document, surface, input: input.value, run: subject.run()! };
@@ -131,7 +131,7 @@ describe('peak torque at the motor', () => {
 
 describe('teeth', () => {
   const teeth = (document: BuildDocument) => {
-    const setting = toothSettingOf(subjectOf(document, surface));
+    const setting = toothSettingOf(worked(document, surface));
     if ('missing' in setting) throw new Error(setting.missing.join());
     return teethOf(setting);
   };

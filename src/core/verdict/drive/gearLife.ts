@@ -4,13 +4,13 @@ import type { BuildDocument } from '../../car/document/document';
 import { hexMissing, wheelHeld } from '../../worked/drive/jointOfBuild';
 import { type ShaftFound, shaftsOf } from '../../worked/drive/shaftOfBuild';
 import { teethOf, type Tooth } from '../../worked/drive/toothOfBuild';
-import { subjectOf } from '../../worked/subject';
+import { worked } from '../../worked/worked';
 import { toothSettingOf } from './gears/onTeeth';
 import { pinionJointsOf } from './joints/pinionJoint.check';
 
 /** Every tooth of a build on a surface, the weakest first. */
 export function teethOn(document: BuildDocument, surface: ChosenSurface): Assembled<Tooth[]> {
-  const setting = toothSettingOf(subjectOf(document, surface));
+  const setting = toothSettingOf(worked(document, surface));
   return 'missing' in setting
     ? { ok: false, missing: setting.missing }
     : { ok: true, value: teethOf(setting) };
@@ -24,7 +24,7 @@ export interface JointsOnSurface {
 
 /** What holds pinion and wheel, and how the shafts fare. */
 export function jointsOn(document: BuildDocument, surface: ChosenSurface): JointsOnSurface {
-  const subject = subjectOf(document, surface);
+  const subject = worked(document, surface);
   const input = subject.runInput();
   const setting = input.ok ? { document, surface, input: input.value, run: subject.run()! } : undefined;
   const missing = [...hexMissing(document), ...(input.ok ? [] : input.missing)];

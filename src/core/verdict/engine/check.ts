@@ -2,7 +2,7 @@ import type { Patch } from '../../base/patch';
 import type { QuantityName } from '../../base/units/quantities';
 import type { RunKind } from '../../car/records/records';
 import type { BuildOnRecord } from './onRecord';
-import type { Subject } from '../../worked/subject';
+import type { Worked } from '../../worked/worked';
 import type { Exchange } from '../../car/document/exchange';
 import type { Finding, Working } from '../../base/finding';
 import type { Place, Segment } from './segments';
@@ -99,9 +99,9 @@ export interface CheckRecord {
   /** Margin under which it is tight; the workshop may set its own. */
   readonly tightUnder?: number;
   /** Whether a build has what it judges; every build where it is left out. */
-  applies?(document: Subject['document']): boolean;
-  find(subject: Subject): Found;
-  remedies?(subject: Subject): Proposal[];
+  applies?(document: Worked['document']): boolean;
+  find(subject: Worked): Found;
+  remedies?(subject: Worked): Proposal[];
   readonly provenBy: Proof;
   /** Causes of a failure that a small margin speaks for. */
   readonly supports: readonly string[];
@@ -111,7 +111,7 @@ export interface CheckRecord {
 export interface CheckFamily {
   /** First part of the ids. */
   readonly family: string;
-  of(document: Subject['document']): readonly CheckRecord[];
+  of(document: Worked['document']): readonly CheckRecord[];
   readonly at: Place;
   readonly quantity: QuantityName;
   readonly kind: CheckKind;
@@ -127,7 +127,7 @@ type OfOne = Pick<CheckRecord, 'id' | 'find'> & Partial<CheckRecord>;
 /** A family by what all its checks share, and what each has of its own. */
 export function defineFamily(
   shared: Omit<CheckFamily, 'of'> & Pick<CheckRecord, 'anySurface' | 'heavy'>,
-  of: (document: Subject['document']) => readonly OfOne[],
+  of: (document: Worked['document']) => readonly OfOne[],
 ): CheckFamily {
   const { family, ...common } = shared;
   return { family, ...common, of: (document) => of(document).map((one) => ({ ...common, ...one })) };

@@ -4,7 +4,7 @@ import { finding, working } from '../../base/finding';
 import { CARRYING_KINDS, type Part, type ScrewKind } from '../../car/document/parts';
 import { type LoadedPart, partStrength } from '../../worked/parts/partStrength';
 import type { BreakMode } from '../../worked/parts/partWorking';
-import type { Subject } from '../../worked/subject';
+import type { Worked } from '../../worked/worked';
 import { defineFamily } from '../engine/check';
 import { partRemedies } from './partRemedies';
 
@@ -66,7 +66,7 @@ export const partChecks = defineFamily(
       })),
 );
 
-const nowIn = (document: Subject['document'], of: Part) =>
+const nowIn = (document: Worked['document'], of: Part) =>
   document.parts.items.find(({ id }) => id === of.id) ?? of;
 
 /** Where it fails: in the layers or between them, by what, and what it stands against. */

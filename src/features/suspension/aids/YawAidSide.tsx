@@ -7,8 +7,7 @@ import { yawSettings } from '@/core/worked/aids/aidSettings';
 import { criticalGain } from '@/core/physics/aids/criticalGain';
 import type { YawInput, YawResult } from '@/core/physics/aids/yawDefinition';
 import { maxSteerOf, servoRateOf, usefulSteerDeg, yawInputOf } from '@/core/worked/aids/yawOfBuild';
-import { driveRun } from '@/core/physics/motion/run';
-import { runInputOf } from '@/core/worked/motion/runOfBuild';
+import { worked } from '@/core/worked/worked';
 import { formatNumber, formatText } from '@/core/base/units/formatQuantity';
 import { QuantitySlider } from '@/ui/QuantitySlider';
 import { useReader } from '@/ui/reader';
@@ -36,10 +35,7 @@ const [KICK_DEG_PER_S, STEP_DEG] = [90, 4];
 export function YawAidSide({ tabs, foot, pick }: { tabs: ReactNode; foot: ReactNode; pick: ReactNode }) {
   const { document, surface } = useBuild();
   const { aid, inBuild, closed, set, end, putIn, takeOut } = useAid<YawAid>('yaw', USUAL_YAW_AID);
-  const top = useMemo(() => {
-    const run = surface ? runInputOf(document, surface) : undefined;
-    return (run?.ok ? driveRun(run.value).topSpeedMps : undefined) ?? USUAL_SPEED_MPS;
-  }, [document, surface]);
+  const top = worked(document, surface).run()?.topSpeedMps ?? USUAL_SPEED_MPS;
   const [speed, setSpeed] = useState<number>();
   const [kind, setKind] = useState<'kick' | 'step'>('kick');
   const [size, setSize] = useState({ kick: KICK_DEG_PER_S, step: STEP_DEG });
@@ -53,7 +49,7 @@ export function YawAidSide({ tabs, foot, pick }: { tabs: ReactNode; foot: ReactN
   const asked = assembled.ok ? JSON.stringify(assembled.value) : undefined;
   const critical = assembled.ok ? criticalGain(assembled.value) : undefined;
   const mostGain = Math.max(1.05 * aid.gain!, critical === undefined ? LEAST_SWEPT : 1.15 * critical);
-  const worked = useWorked<{ assisted: YawResult; bare: YawResult }>(
+  const study = useWorked<{ assisted: YawResult; bare: YawResult }>(
     asked === undefined
       ? undefined
       : () =>
@@ -245,23 +241,23 @@ export function YawAidSide({ tabs, foot, pick }: { tabs: ReactNode; foot: ReactN
         {pick}
         <div className="ask">
           {assembled.ok ? (
-            <Answer worked={worked.value} gain={aid.gain!} speedMps={speedMps} />
+            <Answer study={study.value} gain={aid.gain!} speedMps={speedMps} />
           ) : (
-            <h1 className="answer">Not worked out yet: it needs {needNames(assembled.missing)}.</h1>
+            <h1 className="answer">Not study out yet: it needs {needNames(assembled.missing)}.</h1>
           )}
           <SurfaceSwitch />
         </div>
-        {assembled.ok && worked.value ? (
-          <div style={worked.stale ? { opacity: 0.6 } : undefined}>
+        {assembled.ok && study.value ? (
+          <div style={study.stale ? { opacity: 0.6 } : undefined}>
             <Charts>
               <TimeChart
                 id="yaw-rate"
                 title="Yaw rate"
                 quantity="rateDegPerS"
                 of={(series) => series.yawRateDegPerS}
-                {...worked.value}
+                {...study.value}
               />
-              <PathChart speedMps={speedMps} {...worked.value} />
+              <PathChart speedMps={speedMps} {...study.value} />
             </Charts>
             <Charts>
               <TimeChart
@@ -269,9 +265,9 @@ export function YawAidSide({ tabs, foot, pick }: { tabs: ReactNode; foot: ReactN
                 title="Steering"
                 quantity="angleDeg"
                 of={(series) => series.steerDeg}
-                {...worked.value}
+                {...study.value}
               />
-              <SettleChart result={worked.value.assisted} gain={aid.gain!} mostGain={mostGain} />
+              <SettleChart result={study.value.assisted} gain={aid.gain!} mostGain={mostGain} />
             </Charts>
           </div>
         ) : null}
@@ -296,17 +292,17 @@ export function YawAidSide({ tabs, foot, pick }: { tabs: ReactNode; foot: ReactN
 }
 
 function Answer({
-  worked,
+  study,
   gain,
   speedMps,
 }: {
-  worked: { assisted: YawResult; bare: YawResult } | undefined;
+  study: { assisted: YawResult; bare: YawResult } | undefined;
   gain: number;
   speedMps: number;
 }) {
   const { reader } = useReader();
-  if (!worked) return <h1 className="answer">Being worked out.</h1>;
-  const { assisted, bare } = worked;
+  if (!study) return <h1 className="answer">Being study out.</h1>;
+  const { assisted, bare } = study;
   const { criticalGain: critical, sweep } = assisted;
   const best = sweep
     .filter(({ stable, settleS }) => stable && settleS !== undefined)

@@ -3,7 +3,7 @@ import { TYPICAL_MATERIALS, type TypicalMaterialId } from '../../../car/library/
 import type { PeakCause } from '../../../worked/drive/peakTorque';
 import { teethOf, type Tooth, toothMissing, type ToothSetting } from '../../../worked/drive/toothOfBuild';
 import { spurStages } from '../../../worked/drive/stageMesh';
-import type { Subject } from '../../../worked/subject';
+import type { Worked } from '../../../worked/worked';
 import type { Found, Proposal } from '../../engine/check';
 
 /** A gear as its sentences name it. */
@@ -26,7 +26,7 @@ export const gearNamed = ({ role, teeth, material }: Tooth): GearNamed => ({
 });
 
 /** What the teeth of a build stand in, or what it still needs. */
-export function toothSettingOf(subject: Subject): { missing: readonly string[] } | ToothSetting {
+export function toothSettingOf(subject: Worked): { missing: readonly string[] } | ToothSetting {
   const { document, surface } = subject;
   const stages = spurStages(document.drive);
   const pack = subject.endurance();
@@ -40,7 +40,7 @@ export function toothSettingOf(subject: Subject): { missing: readonly string[] }
   return { document, surface, input: input.value, run: subject.run()!, pack: pack.value };
 }
 
-export function onTeeth(subject: Subject, find: (teeth: Tooth[], setting: ToothSetting) => Found): Found {
+export function onTeeth(subject: Worked, find: (teeth: Tooth[], setting: ToothSetting) => Found): Found {
   const setting = toothSettingOf(subject);
   return 'missing' in setting ? setting : find(teethOf(setting), setting);
 }

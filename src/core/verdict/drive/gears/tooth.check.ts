@@ -4,7 +4,7 @@ import type { GearStrengthResult } from '../../../physics/gears/strength';
 import { type PeakCause, peakTorques } from '../../../worked/drive/peakTorque';
 import { unjudgedStages } from '../../../worked/drive/stageMesh';
 import { teethOf, type Tooth } from '../../../worked/drive/toothOfBuild';
-import type { Subject } from '../../../worked/subject';
+import type { Worked } from '../../../worked/worked';
 import { defineCheck, type Proposal } from '../../engine/check';
 import { finding, working } from '../../../base/finding';
 import {
@@ -104,7 +104,7 @@ export const tooth = defineCheck({
 });
 
 /** A clutch that slips before the tooth strips, and still drives the wheels to their grip. */
-function clutched(subject: Subject, { bending, load }: Tooth): Proposal[] {
+function clutched(subject: Worked, { bending, load }: Tooth): Proposal[] {
   const setting = toothSettingOf(subject);
   if (load.by !== 'landing' || bending.margin === undefined || 'missing' in setting) return [];
   const { document, surface, input, run } = setting;

@@ -1,7 +1,7 @@
 import type { BuildDocument } from '../../../car/document/document';
 import { type HeatFacts, heatFacts } from '../../../worked/heat/heatFacts';
 import { rewound } from '../../../worked/heat/rewind';
-import type { Subject } from '../../../worked/subject';
+import type { Worked } from '../../../worked/worked';
 import type { WholePack } from '../../../worked/heat/wholePack';
 import type { Found, Proposal } from '../../engine/check';
 import { finding, type Finding, working } from '../../../base/finding';
@@ -21,7 +21,7 @@ const LEAST_RISE_K = 0.1;
 
 /** The rise of a whole pack against the rise that a limit leaves. */
 export function heldAgainst(
-  subject: Subject,
+  subject: Worked,
   node: 'case' | 'winding',
   limitOf: (pack: WholePack) => number,
   tell: (pack: WholePack) => Finding,
@@ -54,7 +54,7 @@ export function heldAgainst(
 const edit = (key: string, value: unknown): Proposal['patch'] => [{ path: ['drive', 'heat', key], value }];
 
 /** Ways to make it cooler: both ways of gearing, cooling, and an easier duty. */
-export function coolerBy({ document, standstill }: Subject): Proposal[] {
+export function coolerBy({ document, standstill }: Worked): Proposal[] {
   const { housing = document.drive.motor?.housing, body = 'open', duty } = document.drive.heat ?? {};
   if (standstill()?.outcome === 'stalls') return gearing(document, 'shorter');
   return [

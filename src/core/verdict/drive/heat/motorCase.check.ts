@@ -1,6 +1,6 @@
 import { type Measure, measure } from '../../../base/measure';
 import { caseLimitOf, type CaseLimit } from '../../../worked/heat/enduranceOfBuild';
-import type { Subject } from '../../../worked/subject';
+import type { Worked } from '../../../worked/worked';
 import { defineCheck, type Proposal } from '../../engine/check';
 import { finding } from '../../../base/finding';
 import { coolerBy, heldAgainst } from './heldAgainst';
@@ -44,7 +44,7 @@ export const motorCase = defineCheck({
 });
 
 /** A joint or a mount that bears more. */
-function firmer({ document: { drive } }: Subject): Proposal[] {
+function firmer({ document: { drive } }: Worked): Proposal[] {
   const { of } = caseLimitOf(drive);
   const edit = (key: string, value: string): Proposal[] => [
     { patch: [{ path: ['drive', 'heat', key], value }], cost: 2 },

@@ -1,10 +1,10 @@
 import type { Shaft } from '../../../car/document/drive';
 import { type ShaftFound, shaftMissing, shaftsOf } from '../../../worked/drive/shaftOfBuild';
-import type { Subject } from '../../../worked/subject';
+import type { Worked } from '../../../worked/worked';
 
 /** The shafts of a build that count, each with its loads; or what is missing. */
 export function onShafts(
-  subject: Subject,
+  subject: Worked,
   counts: (shaft: Shaft) => boolean,
 ): { missing: string[] } | ShaftFound[] {
   const { document, surface } = subject;

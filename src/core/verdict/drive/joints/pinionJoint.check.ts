@@ -4,7 +4,7 @@ import type { PinionJoint } from '../../../car/document/heat';
 import { type HeldBy, pinionDemand, pinionHeld, pinionMissing } from '../../../worked/drive/jointOfBuild';
 import { motorStage } from '../../../car/document/drive';
 import { type PeakCause, peakTorques } from '../../../worked/drive/peakTorque';
-import type { Subject } from '../../../worked/subject';
+import type { Worked } from '../../../worked/worked';
 import { defineCheck, type Found } from '../../engine/check';
 import { finding, working } from '../../../base/finding';
 import type { TorqueBy } from '../gears/onTeeth';
@@ -28,7 +28,7 @@ declare module '../../../base/finding' {
 }
 
 /** Every joint of the pinion at the temperature of the motor's case, or what is missing. */
-export function pinionJointsOf(subject: Subject) {
+export function pinionJointsOf(subject: Worked) {
   const { document, surface } = subject;
   const stage = motorStage(document);
   const pack = subject.endurance();

@@ -2,7 +2,6 @@ import { type Measure, measure } from '../../../base/measure';
 import { allPacks } from '../../../car/document/power';
 import { defineCheck } from '../../engine/check';
 import { finding, working } from '../../../base/finding';
-import { supplyOfSubject } from '../supply/onSupply';
 import { strongerPacks } from './otherPacks';
 
 declare module '../../../base/finding' {
@@ -34,7 +33,7 @@ export const packPeak = defineCheck({
     const { capacityMah, maxDischargeC } = allPacks(subject.document.power)!;
     const ratedA = (capacityMah / 1000) * maxDischargeC;
     const motorA = subject.run()!.peakBatteryCurrentA;
-    const supply = supplyOfSubject(subject);
+    const supply = subject.supply();
     const peakA = supply.ok ? supply.result.batteryPeakA : motorA;
     return {
       value: peakA,

@@ -2,10 +2,10 @@ import { type Measure, measure } from '../../../base/measure';
 import type { BuildDocument } from '../../../car/document/document';
 import type { PowerLoad } from '../../../car/document/power';
 import type { BudgetResult } from '../../../physics/supply/budgetDefinition';
-import type { Subject } from '../../../worked/subject';
+import type { Worked } from '../../../worked/worked';
 import { defineFamily, type Proposal } from '../../engine/check';
 import { finding, working } from '../../../base/finding';
-import { onSupply, ownRegulator, servosOn, supplyOfSubject } from './onSupply';
+import { onSupply, ownRegulator, servosOn } from './onSupply';
 
 type Charge = 'full' | 'low';
 
@@ -42,10 +42,10 @@ export const loadChecks = defineFamily(
     })),
 );
 
-const nowIn = ({ document }: Subject, of: PowerLoad) =>
+const nowIn = ({ document }: Worked, of: PowerLoad) =>
   document.power.loads?.find(({ id }) => id === of.id) ?? of;
 
-const findLoad = (subject: Subject, of: PowerLoad) =>
+const findLoad = (subject: Worked, of: PowerLoad) =>
   onSupply(subject, (result) => {
     const load = nowIn(subject, of);
     const [minV, maxV] = [load.minV!, load.maxV!];
@@ -126,8 +126,8 @@ function starvedBy(document: BuildDocument, result: BudgetResult, load: PowerLoa
   );
 }
 
-function remediesOf(subject: Subject, of: PowerLoad): Proposal[] {
-  const supply = supplyOfSubject(subject);
+function remediesOf(subject: Worked, of: PowerLoad): Proposal[] {
+  const supply = subject.supply();
   if (!supply.ok) return [];
   const { document } = subject;
   const load = nowIn(subject, of);

@@ -1,8 +1,7 @@
 import type { BuildDocument } from '../../../car/document/document';
 import type { PowerLoad, PowerRail } from '../../../car/document/power';
 import { BATTERY, type BudgetResult } from '../../../physics/supply/budgetDefinition';
-import { LOW_CHARGE, type Supply, supplyOf } from '../../../worked/power/supplyOfBuild';
-import type { Subject } from '../../../worked/subject';
+import type { Worked } from '../../../worked/worked';
 import type { Found, Proposal } from '../../engine/check';
 import { finding } from '../../../base/finding';
 
@@ -18,23 +17,8 @@ export const SPARE = 1.3;
 const NEW_REGULATOR = { kind: 'buck', dropoutV: 0.5, efficiency: 0.9 } as const;
 const [LONGEST_ID, LONGEST_NAME] = [60, 80];
 
-/** One supply for all the checks of a subject. */
-const kept = new WeakMap<Subject, Supply>();
-
-export function supplyOfSubject(subject: Subject): Supply {
-  const known =
-    kept.get(subject) ??
-    supplyOf(
-      subject.document,
-      subject.run()?.peakBatteryCurrentA ?? 0,
-      subject.run(LOW_CHARGE)?.minBatteryVoltageV,
-    );
-  kept.set(subject, known);
-  return known;
-}
-
-export function onSupply(subject: Subject, find: (result: BudgetResult) => Found): Found {
-  const supply = supplyOfSubject(subject);
+export function onSupply(subject: Worked, find: (result: BudgetResult) => Found): Found {
+  const supply = subject.supply();
   if (supply.ok) return find(supply.result);
   return {
     missing: supply.missing,

@@ -1,10 +1,10 @@
 import { type Measure, measure } from '../../../base/measure';
 import { type PowerRail, USUAL_SHEDS_W } from '../../../car/document/power';
 import { BATTERY, type RailState } from '../../../physics/supply/budgetDefinition';
-import type { Subject } from '../../../worked/subject';
+import type { Worked } from '../../../worked/worked';
 import { defineFamily, type Proposal } from '../../engine/check';
 import { finding, working } from '../../../base/finding';
-import { onSupply, ownRegulator, servosOn, SPARE, supplyOfSubject } from './onSupply';
+import { onSupply, ownRegulator, servosOn, SPARE } from './onSupply';
 
 type Charge = 'full' | 'low';
 
@@ -58,10 +58,10 @@ export const railChecks = defineFamily(
     })),
 );
 
-const nowIn = ({ document }: Subject, of: PowerRail) =>
+const nowIn = ({ document }: Worked, of: PowerRail) =>
   document.power.rails?.find(({ id }) => id === of.id) ?? of;
 
-const findRail = (subject: Subject, of: PowerRail) =>
+const findRail = (subject: Worked, of: PowerRail) =>
   onSupply(subject, (result) => {
     const rail = nowIn(subject, of);
     const own = result.rails.find(({ id }) => id === rail.id)!;
@@ -119,8 +119,8 @@ function heatOf(rail: PowerRail, own: Record<Charge, RailState>) {
   return { charge, watts: wattsIn(rail, own[charge]), shedsW: rail.shedsW ?? USUAL_SHEDS_W } as const;
 }
 
-function remediesOf(subject: Subject, of: PowerRail): Proposal[] {
-  const supply = supplyOfSubject(subject);
+function remediesOf(subject: Worked, of: PowerRail): Proposal[] {
+  const supply = subject.supply();
   if (!supply.ok) return [];
   const rail = nowIn(subject, of);
   const own = supply.result.rails.find(({ id }) => id === rail.id)!;

@@ -3,7 +3,7 @@ import type { PowerLoad } from '../../../car/document/power';
 import type { ServoSteerInput } from '../../../physics/supply/servo';
 import { BATTERY } from '../../../physics/supply/budgetDefinition';
 import { servoOf } from '../../../worked/power/servoOfBuild';
-import type { Subject } from '../../../worked/subject';
+import type { Worked } from '../../../worked/worked';
 import { defineFamily, type Found, type Proposal } from '../../engine/check';
 import { finding, working } from '../../../base/finding';
 
@@ -43,11 +43,11 @@ export const servoChecks = defineFamily(
       })),
 );
 
-const nowIn = ({ document }: Subject, of: PowerLoad) =>
+const nowIn = ({ document }: Worked, of: PowerLoad) =>
   document.power.loads?.find(({ id }) => id === of.id) ?? of;
 
 /** What a servo gives, and what turning the wheels takes. */
-export function findServo(subject: Subject, of: PowerLoad): Found {
+export function findServo(subject: Worked, of: PowerLoad): Found {
   const found = servoOf(
     subject.document,
     subject.surface,
@@ -71,7 +71,7 @@ export function findServo(subject: Subject, of: PowerLoad): Found {
 }
 
 /** More volts, a stronger servo, or a shorter horn. */
-export function strongerServo(subject: Subject, of: PowerLoad): Proposal[] {
+export function strongerServo(subject: Worked, of: PowerLoad): Proposal[] {
   const { document } = subject;
   const load = nowIn(subject, of);
   const rail = document.power.rails?.find(({ id }) => id === load.rail);

@@ -1,9 +1,8 @@
 import { type Measure, measure } from '../../../base/measure';
-import type { Subject } from '../../../worked/subject';
+import type { Worked } from '../../../worked/worked';
 import { wiringOf } from '../../../worked/power/wiring';
 import { defineCheck, type Found, type Proposal } from '../../engine/check';
 import { finding, working } from '../../../base/finding';
-import { supplyOfSubject } from '../supply/onSupply';
 
 declare module '../../../base/finding' {
   interface FindingFacts {
@@ -16,8 +15,8 @@ declare module '../../../base/finding' {
   }
 }
 
-const rowsOf = (subject: Subject) =>
-  wiringOf(subject.document, supplyOfSubject(subject), {
+const rowsOf = (subject: Worked) =>
+  wiringOf(subject.document, subject.supply(), {
     packA: subject.run()?.peakBatteryCurrentA,
     motorA: subject.run()?.peakMotorCurrentA,
   });

@@ -1,7 +1,7 @@
 import { type Measure, measure } from '../../../base/measure';
 import { type StableGains, stableGains } from '../../../physics/aids/criticalGain';
 import { yawInputOf } from '../../../worked/aids/yawOfBuild';
-import type { Subject } from '../../../worked/subject';
+import type { Worked } from '../../../worked/worked';
 import { defineFamily } from '../../engine/check';
 import { finding, working } from '../../../base/finding';
 
@@ -81,7 +81,7 @@ export const gyro = defineFamily(
         ],
 );
 
-const inputAt = ({ document, surface }: Subject, speedMps: number) =>
+const inputAt = ({ document, surface }: Worked, speedMps: number) =>
   yawInputOf(document, surface, document.suspension.aids!.yaw!, { speedMps, scenario: KICK });
 
 /** The nearer end of the stable range: a ceiling over, or a floor under, the gain. */

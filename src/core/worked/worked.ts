@@ -9,11 +9,12 @@ import type { DriveRunInput } from '../physics/motion/definition';
 import { driveRun, type DriveRunResult } from '../physics/motion/run';
 import { runInputOf } from './motion/runOfBuild';
 import type { Assembled } from '../base/assembled';
+import { LOW_CHARGE, type Supply, supplyOf } from './power/supplyOfBuild';
 import { packOfBuild, type PackOfBuild } from './heat/enduranceOfBuild';
 import { type WholePack, wholePack } from './heat/wholePack';
 
 /** One build on one surface with what was already worked out about it. */
-export interface Subject {
+export interface Worked {
   readonly document: BuildDocument;
   readonly surface: ChosenSurface | undefined;
   runInput(): Assembled<DriveRunInput>;
@@ -22,32 +23,49 @@ export interface Subject {
   demand(): Assembled<BriefDemandResult>;
   /** Full throttle from standing, on the steepest slope that is wished. */
   standstill(): Standing | undefined;
+  /** Everything that hangs on the pack, charged and at the lowest volts of a run. */
+  supply(): Supply;
   /** A whole pack, as it would end and as if nothing could get too hot. */
   endurance(): Assembled<WholePack>;
 }
 
-/** A build on one surface that works each thing out once, when it is first asked for. */
-export function subjectOf(document: BuildDocument, surface: ChosenSurface | undefined): Subject {
+const known = new WeakMap<BuildDocument, Map<ChosenSurface | undefined, Worked>>();
+
+/** A build on one surface: the one memo that pages, checks, search and report read. */
+export function worked(document: BuildDocument, surface: ChosenSurface | undefined): Worked {
+  const own = known.get(document) ?? new Map<ChosenSurface | undefined, Worked>();
+  known.set(document, own);
+  const found = own.get(surface) ?? workedAnew(document, surface);
+  own.set(surface, found);
+  return found;
+}
+
+/** Each thing is worked out when it is first asked for. */
+function workedAnew(document: BuildDocument, surface: ChosenSurface | undefined): Worked {
   let input: Assembled<DriveRunInput> | undefined;
   let demand: Assembled<BriefDemandResult> | undefined;
   let endurance: Assembled<WholePack> | undefined;
+  let supply: Supply | undefined;
   const runs = new Map<number, DriveRunResult>();
 
   const runInput = () =>
-    (input ??= surface ? runInputOf(document, surface) : { ok: false, missing: ['surface'] });
+    (input ??= surface ? runInputOf(document, surface) : { ok: false, missing: ['brief.surfaces'] });
+  const run = (stateOfCharge = 1) => {
+    const assembled = runInput();
+    if (!assembled.ok) return undefined;
+    const known = runs.get(stateOfCharge);
+    if (known) return known;
+    const result = driveRun({ ...assembled.value, battery: { ...assembled.value.battery, stateOfCharge } });
+    runs.set(stateOfCharge, result);
+    return result;
+  };
   return {
     document,
     surface,
     runInput,
-    run: (stateOfCharge = 1) => {
-      const assembled = runInput();
-      if (!assembled.ok) return undefined;
-      const known = runs.get(stateOfCharge);
-      if (known) return known;
-      const result = driveRun({ ...assembled.value, battery: { ...assembled.value.battery, stateOfCharge } });
-      runs.set(stateOfCharge, result);
-      return result;
-    },
+    run,
+    supply: () =>
+      (supply ??= supplyOf(document, run()?.peakBatteryCurrentA ?? 0, run(LOW_CHARGE)?.minBatteryVoltageV)),
     standstill: () => {
       const assembled = runInput();
       return assembled.ok ? standstillOf(document, assembled.value) : undefined;
