@@ -1,7 +1,7 @@
 import type { PinionJoint } from '@/core/car/document/heat';
 import type { ScrewKind } from '@/core/car/document/parts';
 import type { End } from '@/core/car/document/suspension';
-import type { LoadedPart } from '@/core/worked/parts/partStrength';
+import type { LoadedPart } from '@/core/worked/parts/loadedPart';
 import type { CaseLimit } from '@/core/worked/heat/enduranceOfBuild';
 import type { PeakCause } from '@/core/worked/drive/peakTorque';
 

@@ -257,6 +257,7 @@ test('gears mesh, fit the slot, and go out as files of the right size', async ({
     .getByRole('textbox', { name: 'Bore' })
     .fill('3.17');
   await field(page, 'Face width').fill('8');
+  await saved(page);
   const [download] = await Promise.all([
     page.waitForEvent('download'),
     page.getByRole('button', { name: 'pinion as STL' }).click(),

@@ -68,7 +68,7 @@ test('the whole story: wish, drive, run, failure with its cause, new revision, f
   await field(page, 'What you saw').fill('Three teeth gone on landing.');
   await page.getByRole('button', { name: 'Save the failure' }).click();
   await expect(page.getByTestId('failures')).toContainText('Main gear: teeth stripped');
-  await expect(page.getByTestId('failures')).toContainText('after 1.5 h, in timed distance');
+  await expect(page.getByTestId('failures')).toContainText('after 1.5 h on the part, in timed distance');
   const failure = page.getByRole('article', { name: /Main gear/ });
   await failure.getByRole('button', { name: 'find out why it failed' }).click();
   await failure.getByTestId('next-check').getByRole('button', { name: 'yes', exact: true }).click();

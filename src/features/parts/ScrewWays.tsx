@@ -2,7 +2,7 @@ import type { Part } from '@/core/car/document/parts';
 import { BOSS_KINDS, bossCheck } from '@/core/physics/strength/boss';
 import { derate } from '@/core/physics/strength/allowable';
 import { hasLayers, strengthOf } from '@/core/worked/parts/materialOfBuild';
-import type { LoadedPart } from '@/core/worked/parts/partStrength';
+import type { LoadedPart } from '@/core/worked/parts/loadedPart';
 import { SCREW_WORDS } from '@/core/worked/parts/screwWords';
 import { formatNumber, formatText } from '@/core/base/units/formatQuantity';
 import { useReader } from '@/ui/reader';

@@ -5,7 +5,7 @@ import { liesOf } from '@/core/worked/print/lies';
 import { type BedsResult, platesOnBeds } from '@/core/worked/print/beds';
 import { type Owed, owedOf, printedParts } from '@/core/worked/print/log';
 import { type PrinterTimes, printerTimesOfBuild } from '@/core/worked/print/printerTimes';
-import { estimateOfPart, marginAs, type PartEstimate } from '@/core/worked/print/printed';
+import { estimateOfPart, marginAs, type PartEstimate, printerFor } from '@/core/worked/print/printed';
 import type { ChosenPrinter } from '@/core/car/document/print';
 import type { PrintHow } from '@/core/car/records/prints';
 import { useBuild } from '../session/BuildContext';
@@ -72,8 +72,9 @@ export function usePlates(
         const found = estimateOfPart(document, part, how, printed, printer);
         return found.ok ? found.value.timeS : 0;
       };
-      return quantity > 0 && time && lies
-        ? [{ id: part.id, sizeMm: lies.sizeMm, quantity, time, timeOn }]
+      // one that no bed holds is laid out all the same, so that it is named
+      return quantity > 0 && lies && (time || !printerFor(document, part))
+        ? [{ id: part.id, sizeMm: lies.sizeMm, quantity, ...(time ? { time } : {}), timeOn }]
         : [];
     });
     const beds = platesOnBeds(
@@ -83,13 +84,13 @@ export function usePlates(
     );
     const laid = new Set(beds.plates.flatMap(({ items }) => items.map(({ id }) => id)));
     const on = asked.filter(({ id }) => laid.has(id));
-    const priced = on.every(({ time }) => time.cost !== undefined);
+    const priced = on.every(({ time }) => time?.cost !== undefined);
     return {
       parts,
       beds,
       printed,
-      massG: on.reduce((sum, { time, quantity }) => sum + time.massG * quantity, 0),
-      cost: priced ? on.reduce((sum, { time, quantity }) => sum + time.cost! * quantity, 0) : undefined,
+      massG: on.reduce((sum, { time, quantity }) => sum + (time?.massG ?? 0) * quantity, 0),
+      cost: priced ? on.reduce((sum, { time, quantity }) => sum + time!.cost! * quantity, 0) : undefined,
     };
   }, [document, printers, parts, how, counts, printed]);
 }

@@ -3,6 +3,9 @@ import { lifeEstimate, USUAL_LIFE_CONFIDENCE } from '@/core/physics/statistics/l
 import type { HeldFix, Lived } from '@/core/worked/field/lives';
 import type { Wear } from '@/core/worked/field/wear';
 
+/** Less since the last reading is not worth a word. */
+const TOLD_SINCE_H = 0.1;
+
 const hoursText = (value: number, reader: Reader) => formatText(value, 'hours', reader, 2);
 
 /** What so many hours with so many failures say of the mean life. */
@@ -34,7 +37,7 @@ export function wearWords(wear: Wear, reader: Reader): string {
   const [last, limit] = [lastMm, limitMm].map((value) => formatText(value, 'fitMm', reader));
   if (hoursLeft === 0 && sinceHours === 0) return `spent: ${last}, and ${limit} is its limit`;
   if (rateMmPerHour === undefined) return 'one reading: a second one after some hours gives its wear';
-  const since = sinceHours > 0 ? `, ${hoursText(sinceHours, reader)} after the last reading` : '';
+  const since = sinceHours >= TOLD_SINCE_H ? `, ${hoursText(sinceHours, reader)} after the last reading` : '';
   const least =
     atLeastHours === undefined || atLeastHours === 0
       ? ''

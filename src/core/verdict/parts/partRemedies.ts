@@ -3,7 +3,7 @@ import type { Proposal } from '../engine/check';
 import { heightForMargin2 } from '../../physics/strength/beam';
 import { bossCheck } from '../../physics/strength/boss';
 import { hasLayers, strengthOf } from '../../worked/parts/materialOfBuild';
-import type { LoadedPart } from '../../worked/parts/partStrength';
+import type { LoadedPart } from '@/core/worked/parts/loadedPart';
 import { TYPICAL_MATERIALS, type TypicalMaterialId } from '../../car/library/typicalMaterials';
 
 /** Materials that are proposed in place of another, from the easy to the far. */

@@ -1,63 +1,30 @@
-import type { ChosenSurface } from '../../car/document/brief';
-import type { BuildDocument } from '../../car/document/document';
-import { type Finding, finding } from '../../base/finding';
+import { type ChosenSurface } from '../../car/document/brief';
+import { type BuildDocument } from '../../car/document/document';
+import { finding } from '../../base/finding';
 import { measure } from '../../base/measure';
-import type {
-  Part,
-  PartLoad,
-  PartPull,
-  ScrewKind,
-  SolidFailure,
-  SolidResult,
+import {
+  type Part,
+  type PartLoad,
+  type PartPull,
+  type SolidFailure,
+  type SolidResult,
 } from '../../car/document/parts';
-import { type Assembled, missingOf } from '../../base/assembled';
-import { derate } from '../../physics/strength/allowable';
-import { type BeamInput, beamStresses } from '../../physics/strength/beam';
-import { bossCheck } from '../../physics/strength/boss';
+import { type Assembled } from '../../base/assembled';
 import { casesOfBuild } from './casesOfBuild';
-import { printedBar } from '../../physics/strength/printedBar';
-import { columnCheck } from '../../physics/strength/column';
-import { filletFactor } from '../../physics/strength/fillet';
 import { CASE_NEEDS, forceOf } from './forceOnPart';
-import type { BreakMode, PartWorking } from './partWorking';
-import type { LoadCasesResult } from '../../physics/strength/loadCases';
-import { hasLayers, strengthOf } from './materialOfBuild';
-import { keptOf, sectionOfShape, USUAL_LINE_MM } from './partSection';
+import { type BreakMode } from './partWorking';
+import { type LoadCasesResult } from '../../physics/strength/loadCases';
 import { shapeMark, solidIsCurrent } from './solidOfPart';
-
-/** A load on a part and what it leaves. */
-export interface LoadedPart {
-  load: PartLoad | undefined;
-  /** The case that it comes from, the part's own force, or all that pulls at the mesh. */
-  from: PartLoad['from'] | 'all';
-  forceN: number;
-  /** Share of the case's force, where not the whole, and that force, N. */
-  share?: number;
-  caseN?: number;
-  how: Finding;
-  margin: number;
-  /** What corners and holes left of the beam at the last solid analysis. */
-  leftOfBeam?: number;
-  /** Force at which it breaks. */
-  breaksAtN: number;
-  between: boolean;
-  mode: BreakMode;
-  /** What holds the screws that pull out. */
-  screwKind?: ScrewKind;
-  deflectionMm?: number;
-  /** As a beam bent upright: what it was worked out from, and how much its root raises the stress. */
-  upright?: { beam: BeamInput; raised: number };
-  depth: 'beam' | 'column' | 'boss' | 'solid';
-  working: PartWorking;
-}
+import { asBeam } from './beamOfPart';
+import { at, LoadedPart } from './loadedPart';
+import { asColumn } from './columnOfPart';
+import { asBoss } from './bossOfPart';
 
 export interface PartStrength {
   loads: LoadedPart[];
   /** The weakest; a current solid analysis takes the place of the beam for the loads that it was solved under. */
   worst: LoadedPart;
 }
-
-const at = ({ id }: Part, key: string) => `parts.items.${id}.${key}`;
 
 /** What every load leaves of a part on one surface, or what is still needed. */
 export function partStrength(
@@ -205,201 +172,5 @@ function notched(part: Part, beam: LoadedPart): LoadedPart {
     breaksAtN: beam.breaksAtN * corners.share,
     leftOfBeam: corners.share,
     working: { ...beam.working, corners },
-  };
-}
-
-/** A margin where nothing is carried. */
-const NOT_LOADED = 1e6;
-
-type Base = Pick<LoadedPart, 'load' | 'from' | 'forceN' | 'share' | 'caseN' | 'how'>;
-
-const layersOf = ({ layers, material }: Part) => (material && !hasLayers(material) ? 'along' : layers);
-
-function asBeam(part: Part, load: PartLoad, base: Base): Assembled<LoadedPart> {
-  const { lengthMm, support = 'cantilever' } = part.shape!;
-  const section = sectionOfShape(part.shape!);
-  const layers = layersOf(part);
-  const missing = [
-    ...missingOf({ [at(part, 'shape.lengthMm')]: lengthMm, [at(part, 'layers')]: layers }),
-    ...('section' in section ? [] : section.map((key) => at(part, `shape.${key}`))),
-  ];
-  if (!('section' in section) || missing.length > 0) return { ok: false, missing };
-  const upright = (load.bends ?? 'upright') === 'upright';
-  const about = upright ? section.upright : section.upright === 'x' ? 'y' : 'x';
-  const kept = keptOf(part, section);
-  const beam: BeamInput = {
-    support,
-    lengthMm: lengthMm!,
-    load: { forceN: base.forceN },
-    section: section.section,
-    bendingAbout: about,
-    material: strengthOf(part.material!),
-    layers: layers!,
-    ...warm(part),
-  };
-  const found = beamStresses(beam);
-  const { rootMm, filletMm, widthMm, heightMm } = part.shape!;
-  const bar = upright ? heightMm : (widthMm ?? heightMm);
-  const raised =
-    rootMm === undefined || filletMm === undefined || bar === undefined
-      ? 1
-      : filletFactor(bar, rootMm, filletMm);
-  const stiffness = upright ? kept.upright : kept.sideways;
-  const inside = part.shape!.profile === 'plate' ? plateOf(part, beam, found, upright) : undefined;
-  const shearStressMpa = inside ? inside.shearMpa : found.shearStressMpa / kept.area;
-  const shearAllowableMpa = inside ? inside.shearMpa * inside.byShear : found.shearAllowableMpa;
-  const [byBending, byShear] = [
-    ((found.allowableMpa / found.stressMpa) * stiffness) / raised,
-    inside ? inside.byShear : found.shearAllowableMpa / shearStressMpa,
-  ];
-  const bending = byBending <= byShear;
-  const margin = Math.min(NOT_LOADED, byBending, byShear);
-  const layered = hasLayers(part.material!);
-  // a plate's section is a layer where they lie across, so it shears between them either way
-  const shearedBetween = layers === 'along' || inside !== undefined;
-  return {
-    ok: true,
-    value: {
-      ...base,
-      margin,
-      breaksAtN: base.forceN * margin,
-      between: layered && (bending ? layers === 'across' : shearedBetween),
-      mode: bending ? (layers === 'across' && layered ? 'bentAcross' : 'bent') : 'sheared',
-      deflectionMm: found.deflectionMm / stiffness,
-      ...(upright ? { upright: { beam, raised: raised / stiffness } } : {}),
-      depth: 'beam',
-      working: {
-        as: 'beam',
-        support,
-        forceN: base.forceN,
-        lengthMm: lengthMm!,
-        momentNm: found.momentNmm / 1000,
-        bending,
-        stressMpa: bending ? found.stressMpa / stiffness : shearStressMpa,
-        ...(raised > 1 ? { root: { rootMm: rootMm!, filletMm: filletMm!, raised } } : {}),
-        ...(layered ? { layers: layers! } : {}),
-        kept: bending ? stiffness : kept.area,
-        ...(part.temperatureC === undefined
-          ? {}
-          : { warmShare: derate(strengthOf(part.material!), part.temperatureC) }),
-        allowableMpa: bending ? found.allowableMpa : shearAllowableMpa,
-      },
-    },
-  };
-}
-
-/** Shear of a plate by its walls and core, with perimeters all round it, MPa, and what it leaves. */
-function plateOf(
-  { perimeters, lineMm = USUAL_LINE_MM, infill = 1, shape }: Part,
-  beam: BeamInput,
-  { shearN }: { shearN: number },
-  upright: boolean,
-): { shearMpa: number; byShear: number } {
-  const { widthMm, heightMm } = shape!;
-  const walls = perimeters === undefined || infill >= 1 ? Math.max(widthMm!, heightMm!) / lineMm : perimeters;
-  const found = printedBar({
-    widthMm: widthMm!,
-    heightMm: heightMm!,
-    // walls as thick on every side, whichever way it lies
-    settings: {
-      lineWidthMm: lineMm,
-      layerMm: lineMm,
-      perimeters: walls,
-      topBottomLayers: walls,
-      infillPct: 100 * infill,
-    },
-    layers: beam.layers,
-    material: beam.material,
-    ...(beam.temperatureC === undefined ? {} : { temperatureC: beam.temperatureC }),
-    load: upright ? { shearYN: shearN } : { shearXN: shearN },
-  });
-  const { shellShear = NOT_LOADED, coreShear = NOT_LOADED } = found.margins;
-  return { shearMpa: found.shellShearMpa, byShear: Math.min(shellShear, coreShear) };
-}
-
-const warm = ({ temperatureC }: Part) => (temperatureC === undefined ? {} : { temperatureC });
-
-function asColumn(part: Part, base: Base): Assembled<LoadedPart> {
-  const { lengthMm, ends = 'pinned' } = part.shape!;
-  const section = sectionOfShape(part.shape!);
-  const layers = layersOf(part);
-  const missing = [
-    ...missingOf({ [at(part, 'shape.lengthMm')]: lengthMm, [at(part, 'layers')]: layers }),
-    ...('section' in section ? [] : section.map((key) => at(part, `shape.${key}`))),
-  ];
-  if (!('section' in section) || missing.length > 0) return { ok: false, missing };
-  const found = columnCheck({
-    lengthMm: lengthMm!,
-    section: section.section,
-    material: strengthOf(part.material!),
-    ends,
-    layers: layers!,
-    forceN: base.forceN,
-    ...warm(part),
-  });
-  const kept = keptOf(part, section);
-  const left = found.mode === 'Euler' ? Math.min(kept.upright, kept.sideways) : kept.area;
-  return {
-    ok: true,
-    value: {
-      ...base,
-      margin: Math.min(NOT_LOADED, found.margin * left),
-      breaksAtN: found.bucklingN * left,
-      between: false,
-      mode: found.mode === 'Euler' ? 'buckled' : 'crushed',
-      depth: 'column',
-      working: {
-        as: 'column',
-        lengthMm: lengthMm!,
-        ends,
-        formula: found.mode,
-        bucklingN: found.bucklingN * left,
-      },
-    },
-  };
-}
-
-function asBoss(part: Part, base: Base): Assembled<LoadedPart> {
-  const { screwMm, engagementMm, wallMm, screws = 1, screwKind = 'screwInPlastic' } = part.shape!;
-  const layers = layersOf(part);
-  const missing = missingOf({
-    [at(part, 'shape.screwMm')]: screwMm,
-    [at(part, 'shape.engagementMm')]: engagementMm,
-    [at(part, 'shape.wallMm')]: wallMm,
-    [at(part, 'layers')]: layers,
-  });
-  if (missing.length > 0) return { ok: false, missing };
-  const material = strengthOf(part.material!);
-  const left = derate(material, part.temperatureC);
-  const found = bossCheck({
-    screwMm: screwMm!,
-    engagementMm: engagementMm!,
-    wallMm: wallMm!,
-    material,
-    layers: layers === 'across' ? 'acrossAxis' : 'alongAxis',
-    forceN: base.forceN / screws,
-  });
-  const own = found.kinds[screwKind];
-  if (!own) return { ok: false, missing: [at(part, 'shape.screwMm:standard')] };
-  return {
-    ok: true,
-    value: {
-      ...base,
-      margin: own.margin * left,
-      breaksAtN: own.pullOutN * left * screws,
-      between: hasLayers(part.material!) && layers === 'across' && screwKind !== 'throughBolt',
-      mode: 'pulledOut',
-      screwKind,
-      depth: 'boss',
-      working: {
-        as: 'boss',
-        forceN: base.forceN,
-        screws,
-        screwMm: screwMm!,
-        engagementMm: engagementMm!,
-        screwKind,
-        pullOutN: own.pullOutN * left,
-      },
-    },
   };
 }

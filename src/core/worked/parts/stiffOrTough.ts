@@ -3,7 +3,8 @@ import type { BuildDocument } from '../../car/document/document';
 import type { ChosenMaterial } from '../../car/document/material';
 import type { Part } from '../../car/document/parts';
 import { hasLayers } from './materialOfBuild';
-import { type LoadedPart, partStrength } from './partStrength';
+import { partStrength } from './partStrength';
+import { type LoadedPart } from './loadedPart';
 
 /** One part in one material under its worst load. */
 export interface InMaterial {

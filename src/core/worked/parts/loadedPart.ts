@@ -1,0 +1,37 @@
+import type { Finding } from '../../base/finding';
+import { type Part, type PartLoad, type ScrewKind } from '../../car/document/parts';
+import type { BeamInput } from '../../physics/strength/beam';
+import { hasLayers } from './materialOfBuild';
+import { type BreakMode, type PartWorking } from './partWorking';
+
+/** A load on a part and what it leaves. */
+export interface LoadedPart {
+  load: PartLoad | undefined;
+  /** The case that it comes from, the part's own force, or all that pulls at the mesh. */
+  from: PartLoad['from'] | 'all';
+  forceN: number;
+  /** Share of the case's force, where not the whole, and that force, N. */
+  share?: number;
+  caseN?: number;
+  how: Finding;
+  margin: number;
+  /** What corners and holes left of the beam at the last solid analysis. */
+  leftOfBeam?: number;
+  /** Force at which it breaks. */
+  breaksAtN: number;
+  between: boolean;
+  mode: BreakMode;
+  /** What holds the screws that pull out. */
+  screwKind?: ScrewKind;
+  deflectionMm?: number;
+  /** As a beam bent upright: what it was worked out from, and how much its root raises the stress. */
+  upright?: { beam: BeamInput; raised: number };
+  depth: 'beam' | 'column' | 'boss' | 'solid';
+  working: PartWorking;
+}
+export const at = ({ id }: Part, key: string) => `parts.items.${id}.${key}`;
+/** A margin where nothing is carried. */
+export const NOT_LOADED = 1e6;
+export type Base = Pick<LoadedPart, 'load' | 'from' | 'forceN' | 'share' | 'caseN' | 'how'>;
+export const layersOf = ({ layers, material }: Part) => (material && !hasLayers(material) ? 'along' : layers);
+export const warm = ({ temperatureC }: Part) => (temperatureC === undefined ? {} : { temperatureC });
