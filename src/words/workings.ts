@@ -1,14 +1,8 @@
 import type { Working, WorkingCode } from '@/core/base/finding';
 import type { Reader } from '@/core/base/units/formatQuantity';
-import {
-  AID_WORKINGS,
-  BRIEF_WORKINGS,
-  CHASSIS_WORKINGS,
-  FIT_WORKINGS,
-  PART_WORKINGS,
-  PRINT_WORKINGS,
-  SUSPENSION_WORKINGS,
-} from './workings/car';
+import { BRIEF_WORKINGS, CHASSIS_WORKINGS } from './workings/car';
+import { PART_WORKINGS, PRINT_WORKINGS } from './workings/parts';
+import { AID_WORKINGS, FIT_WORKINGS, SUSPENSION_WORKINGS } from './workings/suspension';
 import {
   DRIVE_WORKINGS,
   GEAR_WORKINGS,

@@ -1,19 +1,19 @@
 'use client';
 
 import { useState } from 'react';
-import { type Part, PART_KINDS, type PartKind, SCREW_KINDS } from '@/core/car/document/parts';
+import { type Part, PART_KINDS, type PartKind } from '@/core/car/document/parts';
 import { materialForBuild } from '@/core/car/library/items';
 import { USUAL_CRUSH_MM } from '@/core/worked/parts/casesOfBuild';
 import { hasLayers } from '@/core/worked/parts/materialOfBuild';
 import { USUAL_LINE_MM } from '@/core/worked/parts/partSection';
-import { SCREW_WORDS } from '@/core/worked/parts/screwWords';
 import { newId } from '../api';
 import { AddFrom } from '../fields/AddFrom';
 import { useBuild } from '../session/BuildContext';
 import { DocumentChoice, DocumentField, Group } from '../fields/fields';
 import { LibraryPick } from '../fields/LibraryPick';
-import { AS_WORDS, END_WORDS, kindWords, LOAD_OPTIONS, PROFILE_WORDS, startOf, SUPPORT_WORDS } from './words';
+import { kindWords, LOAD_OPTIONS } from './words';
 import { Fields } from '../frame/Guarded';
+import { Shape } from './PartShapeFields';
 
 /** The parts, and of the chosen one: what it is made of, how it is printed, a few dimensions, what acts on it. */
 export function PartBench({ part, onChoose }: { part: Part | undefined; onChoose(partId: string): void }) {
@@ -145,96 +145,6 @@ function PartFields({ part }: { part: Part }) {
         </button>
       )}
     </>
-  );
-}
-
-function Shape({ part: { id, kind, name, shape, loads } }: { part: Part }) {
-  const { edit, closed } = useBuild();
-  const at = (...keys: string[]) => ['parts', 'items', id, ...keys];
-  if (!shape) {
-    const start = startOf(kind);
-    return (
-      <Group title="At its weakest place">
-        <p className="quiet" style={{ fontSize: 13 }}>
-          A few dimensions say what {name.toLowerCase()} carries; its own mesh says more.
-        </p>
-        {closed ? null : (
-          <button
-            type="button"
-            className="btn"
-            style={{ marginTop: 6 }}
-            onClick={() =>
-              edit([
-                { path: at('shape'), value: start.shape },
-                ...(loads && loads.length > 0 ? [] : [{ path: at('loads'), value: start.loads }]),
-              ])
-            }
-          >
-            Start with usual dimensions
-          </button>
-        )}
-      </Group>
-    );
-  }
-  const round = shape.profile === 'round' || shape.profile === 'tube';
-  return (
-    <Group title="At its weakest place">
-      <DocumentChoice path={at('shape', 'as')} options={AS_WORDS} />
-      {shape.as === 'boss' ? (
-        <>
-          <DocumentField path={at('shape', 'screws')} usual={1} />
-          <DocumentField path={at('shape', 'screwMm')} label="Screw, M" example={3} />
-          <DocumentField path={at('shape', 'engagementMm')} example={8} />
-          <DocumentField path={at('shape', 'wallMm')} label="Plastic around it" example={3} />
-          <DocumentChoice
-            path={at('shape', 'screwKind')}
-            label="Held by"
-            options={SCREW_KINDS.map((one) => [one, SCREW_WORDS[one]] as const)}
-          />
-        </>
-      ) : (
-        <>
-          <DocumentChoice path={at('shape', 'profile')} options={PROFILE_WORDS} />
-          {shape.as === 'beam' ? (
-            <DocumentChoice path={at('shape', 'support')} options={SUPPORT_WORDS} />
-          ) : (
-            <DocumentChoice path={at('shape', 'ends')} options={END_WORDS} />
-          )}
-          <DocumentField
-            path={at('shape', 'lengthMm')}
-            label={
-              shape.as === 'beam' && shape.support !== 'cantilever'
-                ? 'Between the supports'
-                : shape.as === 'beam'
-                  ? 'From hold to load'
-                  : 'Between its ends'
-            }
-            example={30}
-          />
-          {round ? null : <DocumentField path={at('shape', 'widthMm')} example={12} />}
-          <DocumentField
-            path={at('shape', 'heightMm')}
-            label={round ? 'Diameter' : shape.profile === 'box' ? 'Height' : 'Thickness'}
-            example={6}
-          />
-          {shape.profile === 'tube' || shape.profile === 'box' ? (
-            <DocumentField path={at('shape', 'wallMm')} example={2} />
-          ) : null}
-          {shape.as === 'beam' ? (
-            <>
-              <DocumentField path={at('shape', 'rootMm')} example={18} />
-              <DocumentField path={at('shape', 'filletMm')} example={1} />
-            </>
-          ) : null}
-          {shape.profile === 'flanged' ? (
-            <>
-              <DocumentField path={at('shape', 'flangeMm')} example={14} />
-              <DocumentField path={at('shape', 'wallMm')} label="Flange, thick" example={3} />
-            </>
-          ) : null}
-        </>
-      )}
-    </Group>
   );
 }
 

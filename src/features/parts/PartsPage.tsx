@@ -13,7 +13,7 @@ import { SegmentChecks } from '../frame/SegmentChecks';
 import { SurfaceSwitch } from '../frame/SurfaceSwitch';
 import { Bench, Readings } from '../frame/Guarded';
 import { ArmGives } from './ArmGives';
-import { DrawnHoles } from './DrawnHoles';
+import { DrawnHoles } from './mesh/DrawnHoles';
 import { MarginChart } from './MarginChart';
 import { PartAnswer } from './PartAnswer';
 import { PartBench } from './PartBench';
@@ -22,7 +22,7 @@ import { SegmentSides } from '../frame/SegmentSides';
 import { useSide } from '../frame/sides';
 import { StiffOrTough } from './StiffOrTough';
 
-const MeshSide = dynamic(() => import('./MeshSide').then(({ MeshSide: Side }) => Side));
+const MeshSide = dynamic(() => import('./mesh/MeshSide').then(({ MeshSide: Side }) => Side));
 
 /** What breaks first, at what load, in the layers or between them, and what to do about it. */
 export function PartsPage() {

@@ -2,14 +2,11 @@
 
 import { needNames } from '@/words/needs';
 import { useMemo } from 'react';
-import { applyPatch } from '@/core/base/patch';
 import { tyreRateOf } from '@/core/worked/suspension/landingOfBuild';
-import { inWheelCost, type RideOfBuild, rideOf } from '@/core/worked/suspension/rideOfBuild';
-import type { SpringChoice, SpringChoiceId } from '@/core/worked/suspension/springChoices';
+import { inWheelCost, rideOf, type RideOfBuild } from '@/core/worked/suspension/rideOfBuild';
 import { workerOf } from '@/workers/clients';
 import { useWorked } from '../session/useWorked';
 import { formatNumber, formatText } from '@/core/base/units/formatQuantity';
-import { LineChart } from '@/ui/charts/LineChart';
 import { useReader } from '@/ui/reader';
 import { useBuild } from '../session/BuildContext';
 import { CheckFigure } from '../frame/CheckFigure';
@@ -18,8 +15,8 @@ import { Bench, Charts, Readings } from '../frame/Guarded';
 import type { SideProps } from './side';
 import { TravelGauge } from './corner/TravelGauge';
 import { sound } from '../frame/sound';
-
-const USUAL_SAG_PCT = 30;
+import { SpringChoices, USUAL_SAG_PCT } from './SpringChoices';
+import { ForceChart } from './ForceChart';
 
 /** Whether the springs of one end carry it: sag, frequency, damping, landing, and what sits unsprung. */
 export function RideSide({ end, tabs, foot }: SideProps) {
@@ -178,159 +175,6 @@ function RideAnswer({
       ) : null}
       .
     </h1>
-  );
-}
-
-const SAMPLES = 30;
-
-/** Force of the spring at the wheel over its travel, with the weight that it holds. */
-function ForceChart({ found: { ride, input } }: { found: RideOfBuild }) {
-  const { reader } = useReader();
-  const preloadN = input.springRateNPerMm * (input.preloadMm ?? 0) * input.motionRatio;
-  const xs = Array.from({ length: SAMPLES + 1 }, (_, index) => (input.wheelTravelMm * index) / SAMPLES);
-  const ys = xs.map((x) => preloadN + ride.wheelRateNPerMm * x);
-  const weightN = preloadN + ride.wheelRateNPerMm * ride.sagMm;
-  const bottomed = ride.sagMm > input.wheelTravelMm;
-  return (
-    <LineChart
-      title="Spring force at the wheel from full droop"
-      width={430}
-      height={250}
-      testId="ride-force"
-      xQuantity="lengthMm"
-      yQuantity="forceN"
-      xMax={input.wheelTravelMm}
-      yMax={1.08 * Math.max(ys.at(-1)!, weightN)}
-      lines={[
-        { id: 'spring', label: 'spring', style: 'predicted', xs, ys, labelAt: 0.75, labelShift: [6, 16] },
-        {
-          id: 'weight',
-          label: 'what it carries',
-          style: 'predictedQuiet',
-          xs: [0, input.wheelTravelMm],
-          ys: [weightN, weightN],
-          labelAt: 1,
-          labelShift: [-2, -7],
-        },
-      ]}
-      points={
-        bottomed || ride.toppedOut
-          ? []
-          : [
-              {
-                x: ride.sagMm,
-                y: weightN,
-                measured: false,
-                under: true,
-                label: `rests at ${formatText(ride.sagMm, 'lengthMm', reader)}`,
-              },
-            ]
-      }
-      summary={`The spring holds ${weightN.toFixed(1)} N after ${ride.sagMm.toFixed(1)} mm.`}
-    />
-  );
-}
-
-/** The spring by the sag aimed at, by the height it lands from, and as it is; each worked out again. */
-function SpringChoices({
-  end,
-  found,
-  choices,
-}: {
-  end: 'front' | 'rear';
-  found: RideOfBuild;
-  choices: readonly SpringChoice[];
-}) {
-  const { document, edit, closed, setGhost } = useBuild();
-  const { reader } = useReader();
-  const { input } = found;
-  const { dropHeightM } = document.brief;
-  const text: Readonly<Record<SpringChoiceId, string>> = {
-    asItIs: 'As it is',
-    sag: `By the sag aimed at, ${formatText(input.targetSagPct ?? USUAL_SAG_PCT, 'percent', reader, 2)}`,
-    drop: `By the height it lands from, ${dropHeightM === undefined ? '' : formatText(dropHeightM, 'distanceM', reader, 2)}`,
-    damper: 'Damper for 0.6 of critical',
-  };
-  const cells = ({ ride: one, input: given }: RideOfBuild, maxDropM: number | undefined) => (
-    <>
-      <td className="num">{formatText(given.springRateNPerMm, 'rateNPerMm', reader)}</td>
-      <td className="num">
-        {given.damperNsPerM === undefined ? '' : formatText(given.damperNsPerM, 'damperNsPerM', reader)}
-      </td>
-      <td className="num">{formatText(one.sagPct, 'percent', reader, 2)}</td>
-      <td className="num">{formatText(one.rideHz, 'frequencyHz', reader, 2)}</td>
-      <td className="num">
-        {one.dampingRatio === undefined ? '' : formatNumber(one.dampingRatio, reader.locale, 2)}
-      </td>
-      <td className="num">{maxDropM === undefined ? '' : formatText(maxDropM, 'distanceM', reader, 2)}</td>
-    </>
-  );
-  return (
-    <section className="gridbox" aria-label="Choose the spring" style={{ marginTop: 10 }}>
-      <table className="grid tight">
-        <thead>
-          <tr>
-            <th>Choose the spring</th>
-            <th className="num">Spring</th>
-            <th className="num">Damper</th>
-            <th className="num">Sag</th>
-            <th className="num">Swings at</th>
-            <th className="num">Of critical</th>
-            <th className="num">Lands from</th>
-            <th />
-          </tr>
-        </thead>
-        <tbody>
-          <tr>
-            <td>
-              <b>As it is</b>
-            </td>
-            {cells(found, choices.find(({ id }) => id === 'asItIs')?.maxDropM)}
-            <td />
-          </tr>
-          {choices
-            .filter(({ id }) => id !== 'asItIs')
-            .map(({ id, patch, maxDropM }) => {
-              const then = rideOf(applyPatch(document, patch), end);
-              return then.ok ? (
-                <tr key={id} data-choice={id}>
-                  <td>{text[id]}</td>
-                  {cells(then.value, maxDropM)}
-                  <td style={{ whiteSpace: 'nowrap' }}>
-                    <span className="remedy">
-                      <button
-                        type="button"
-                        disabled={closed}
-                        aria-label={`Take: ${text[id]}`}
-                        onClick={() => edit(patch)}
-                      >
-                        take
-                      </button>
-                      <button
-                        type="button"
-                        className="link quiet"
-                        aria-label={`Compare: ${text[id]}`}
-                        style={{
-                          border: 0,
-                          background: 'none',
-                          padding: 0,
-                          fontWeight: 400,
-                          color: 'inherit',
-                        }}
-                        onClick={() =>
-                          setGhost({ label: text[id].toLowerCase(), document: applyPatch(document, patch) })
-                        }
-                      >
-                        compare
-                      </button>
-                    </span>
-                  </td>
-                </tr>
-              ) : null;
-            })}
-        </tbody>
-      </table>
-    </section>
   );
 }
 

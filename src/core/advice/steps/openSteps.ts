@@ -5,7 +5,7 @@ import { goal as goalCheck } from '../../verdict/field/goal.check';
 import { owedRuns, type Wish } from '../../verdict/field/owedRuns.check';
 import type { RunKind } from '../../car/records/records';
 import type { WearPlace } from '../../car/records/prints';
-import type { State } from '../../verdict/engine/check';
+import type { State, Check } from '../../verdict/engine/check';
 import type { BuildDocument } from '../../car/document/document';
 import { failureDiagnose } from '../../physics/diagnosis/diagnose';
 import { failedHow } from '../../car/records/failureModes';
@@ -13,14 +13,12 @@ import { askDiagnosis, isOpen } from '../../worked/field/ledger';
 import { hoursToBelieve } from '../../physics/statistics/life';
 import { fixHeld, type HeldFix, livesOfCopies } from '../../worked/field/lives';
 import type { PrinterTimes } from '../../worked/print/printerTimes';
-import { type Wear, wearOf } from '../../worked/field/wear';
-import { owedOf } from '../../worked/print/log';
-import { estimateOfPart } from '../../worked/print/printed';
-import type { Check } from '../../verdict/engine/check';
+import type { Wear } from '../../worked/field/wear';
 import type { BuildOnRecord } from '../../verdict/engine/onRecord';
-import type { NextCost, NextStep } from './definition';
 import { whereFilledIn } from './whereFilledIn';
 import { lifeToBelieve, pooledSpread } from './trial';
+import { copiesWorn, partsToPrint } from './printSteps';
+import { type Bare, MINUTES, RELIEF, step } from './bareStep';
 
 declare module '../../base/finding' {
   interface FindingFacts {
@@ -54,33 +52,13 @@ declare module '../../base/finding' {
   }
 }
 
-type Bare = Omit<NextStep, 'figures' | 'betters' | 'worsens' | 'hours'>;
-
-/** Reliefs and minutes of what is no change. By judgement. */
-const RELIEF = {
-  open: 1,
-  again: 2,
-  band: 1.2,
-  goal: 0.6,
-  owed: 0.6,
-  first: 1.5,
-  unknown: 0.25,
-  queue: 0.5,
-  worn: 0.8,
-  young: 0.2,
-} as const;
-const MINUTES = { find: 15, run: 15, fill: 20, plate: 10, around: 10 } as const;
 /** What a run is worth while the car is not fit for it. */
 const NOT_READY = 0.2;
 /** What a missing figure is worth while something known is over. */
 const AFTER_OVER = 0.5;
 const MOST_NAMED = 3;
-const WORN_SOON_H = 2;
-
 /** Margins of a build as a diagnosis asks for them. */
 export type MarginsOf = (document: BuildDocument) => Readonly<Record<string, number>>;
-
-const step = (given: Bare): Bare => given;
 
 /** What a check on the record found, or that it found nothing yet. */
 interface StandingFound {
@@ -298,72 +276,6 @@ function figuresToFill(checks: readonly Check[]): Bare[] {
           (checks.some(({ state }) => state === 'over') ? AFTER_OVER : 1),
       }),
     );
-}
-
-/** Copies in use that a caliper says are spent soon. */
-function copiesWorn({ copies, runs, document }: BuildOnRecord, printed: PrinterTimes): Bare[] {
-  const lives = livesOfCopies(copies, runs);
-  return copies
-    .filter(({ retiredAt }) => retiredAt === undefined)
-    .flatMap((copy) =>
-      wearOf(copy.readings ?? [], lives.get(copy.id)?.hours)
-        .filter(({ hoursLeft }) => hoursLeft !== undefined && hoursLeft < WORN_SOON_H)
-        .map((wear) =>
-          step({
-            id: `worn:${copy.id}:${wear.of}`,
-            kind: 'print',
-            segment: 'print',
-            title: finding('step.printAnother', { part: copy.partName }),
-            why: [finding('step.worn', { of: wear.of, wear })],
-            cost: timeOf(document, copy.partId, 1, printed),
-            relief: RELIEF.worn,
-          }),
-        ),
-    );
-}
-
-function partsToPrint(record: BuildOnRecord, printed: PrinterTimes): Bare[] {
-  const { document } = record;
-  const owed = (document.print.printers ?? []).length > 0 ? owedOf(record).filter((one) => one.owed > 0) : [];
-  if (owed.length === 0) return [];
-  const costs = owed.map(({ part, owed: times }) => timeOf(document, part.id, times, printed));
-  const sum = (key: 'printS' | 'money') => costs.reduce((all, one) => all + (one[key] ?? 0), 0);
-  return [
-    step({
-      id: 'print:owed',
-      kind: 'print',
-      segment: 'print',
-      title: finding('step.printOwed', {
-        owed: owed.map(({ part, owed: count }) => ({ part: part.name, count })),
-      }),
-      why: [finding('step.spareReady', {})],
-      cost: {
-        benchMinutes: MINUTES.plate,
-        ...(sum('printS') > 0 ? { printS: sum('printS') } : {}),
-        ...(sum('money') > 0 ? { money: sum('money') } : {}),
-      },
-      relief: RELIEF.queue,
-    }),
-  ];
-}
-
-function timeOf(
-  document: BuildOnRecord['document'],
-  partId: string | undefined,
-  times: number,
-  printed: PrinterTimes,
-): NextCost {
-  const part = document.parts.items.find(({ id }) => id === partId);
-  const found = part && estimateOfPart(document, part, 'final', printed);
-  return {
-    benchMinutes: MINUTES.plate,
-    ...(found?.ok
-      ? {
-          printS: times * found.value.timeS,
-          ...(found.value.cost === undefined ? {} : { money: times * found.value.cost }),
-        }
-      : {}),
-  };
 }
 
 /** The fix that is furthest from being believed. */

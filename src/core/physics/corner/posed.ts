@@ -1,8 +1,8 @@
 import { carry, type Vec3 } from '../../base/vec3';
 import type { Corner } from './corner';
 import { linkageOf } from './linkage';
-import { type RockerPose, rockerOf } from './readings';
-import { reader, type Station } from './sweep';
+import { rockerOf, type RockerPose } from './readings';
+import { reader, type Station } from './station';
 import { atRest, march } from './travel';
 
 /** A corner as it stands at a travel and a rack, or as far as it gets. */

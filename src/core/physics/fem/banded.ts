@@ -1,4 +1,4 @@
-import type { Level } from './levels';
+import type { Level } from './cells';
 
 /** Lower triangle of a Cholesky factor, row by row within the band. */
 export interface BandedFactor {

@@ -1,6 +1,6 @@
 import { randomFrom } from '../../base/numeric/random';
 import { bandedFactor, bandedSolve } from './banded';
-import type { Level } from './levels';
+import type { Level } from './cells';
 import type { Product } from './product';
 
 /** z = M⁻¹ r, symmetric, all over the fine grid. */

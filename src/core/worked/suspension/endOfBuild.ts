@@ -3,7 +3,8 @@ import type { End } from '../../car/document/suspension';
 import { CalcError } from '../../base/errors';
 import { type Assembled, missingOf } from '../../base/assembled';
 import type { Corner } from '../../physics/corner/corner';
-import { type Station, type SuspensionSweepResult, suspensionSweep } from '../../physics/corner/sweep';
+import { suspensionSweep, type SuspensionSweepResult } from '../../physics/corner/sweep';
+import type { Station } from '@/core/physics/corner/station';
 
 /** The corner of one end of a build, on its tyre. */
 export function cornerOf({ suspension, drive }: BuildDocument, end: End): Assembled<Corner> {

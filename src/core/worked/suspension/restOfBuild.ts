@@ -3,8 +3,9 @@ import type { End } from '../../car/document/suspension';
 import type { Vec3 } from '../../base/vec3';
 import type { Corner } from '../../physics/corner/corner';
 import { linkageOf } from '../../physics/corner/linkage';
-import { slopesAt, type Station, suspensionSweep } from '../../physics/corner/sweep';
-import { type EndOfBuild, endOf } from './endOfBuild';
+import { slopesAt, suspensionSweep } from '../../physics/corner/sweep';
+import type { Station } from '@/core/physics/corner/station';
+import { endOf, type EndOfBuild } from './endOfBuild';
 import { rideOf } from './rideOfBuild';
 
 /** Where the springs hold one end. */

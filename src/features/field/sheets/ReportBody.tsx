@@ -5,7 +5,9 @@ import type { Sheet } from '../sheet';
 import { EnduranceSheet } from './Endurance';
 import { SpinSheet } from './Spin';
 import { TrackDrop } from './TrackDrop';
-import { BlowsSheet, CrashSheet, DropSheet, TerrainSheet, TyreSpinSheet } from './Tried';
+import { CrashSheet, DropSheet, TerrainSheet } from './Tried';
+import { TyreSpinSheet } from './TyreSpinSheet';
+import { BlowsSheet } from './BlowsSheet';
 
 interface ReportBodyProps {
   sheet: Sheet;

@@ -1,7 +1,7 @@
 'use client';
 
 import { type ReactNode, useState } from 'react';
-import { type LibraryItem, itemsOf, type ReadCoupon } from '@/core/car/library/items';
+import { itemsOf, type LibraryItem, type ReadCoupon } from '@/core/car/library/items';
 import { fitCoupon } from '@/core/physics/printing/coupon';
 import { USUAL_COUPON } from '@/core/physics/printing/couponPiece';
 import { drawnJoints, readingsOf } from '@/core/worked/print/joints';
@@ -18,6 +18,7 @@ import { CouponSheet } from './CouponSheet';
 import { DrawnSizes } from './DrawnSizes';
 import { Joints } from './Joints';
 import { deleteUndoably } from '../../session/deleting';
+import { NewCoupon } from './NewCoupon';
 
 type Coupon = LibraryItem<'coupon'>;
 
@@ -179,54 +180,6 @@ const blankCoupon = (printer: string, material: string): ReadCoupon => ({
   ],
   gaps: USUAL_COUPON.gapsMm.map((gapMm) => ({ id: `gap${gapMm}`, gapMm })),
 });
-
-function NewCoupon({
-  printers,
-  materials,
-  onBegin,
-}: {
-  printers: readonly string[];
-  materials: readonly string[];
-  onBegin(printer: string, material: string): void;
-}) {
-  const [printer, setPrinter] = useState(printers[0] ?? '');
-  const [material, setMaterial] = useState(materials[0] ?? '');
-  const known = printers.includes(printer) ? printer : (printers[0] ?? '');
-  return (
-    <form
-      style={{ marginTop: 4 }}
-      onSubmit={(event) => {
-        event.preventDefault();
-        onBegin(known, material);
-      }}
-    >
-      <div className="field">
-        <label htmlFor="coupon-material">Material</label>
-        <select id="coupon-material" value={material} onChange={(event) => setMaterial(event.target.value)}>
-          {materials.map((name) => (
-            <option key={name}>{name}</option>
-          ))}
-        </select>
-      </div>
-      <div className="field">
-        <label htmlFor="coupon-printer">Printer</label>
-        <select id="coupon-printer" value={known} onChange={(event) => setPrinter(event.target.value)}>
-          {printers.map((name) => (
-            <option key={name}>{name}</option>
-          ))}
-        </select>
-      </div>
-      <button
-        type="submit"
-        className="btn"
-        style={{ marginTop: 6 }}
-        disabled={known === '' || material === ''}
-      >
-        Read a new piece
-      </button>
-    </form>
-  );
-}
 
 function Answer({
   coupon,

@@ -6,12 +6,9 @@ import { USUAL_YAW_AID, type YawAid } from '@/core/car/document/aids';
 import { yawSettings } from '@/core/worked/aids/aidSettings';
 import { criticalGain } from '@/core/physics/aids/criticalGain';
 import type { YawInput, YawResult } from '@/core/physics/aids/yawDefinition';
-import { maxSteerOf, servoRateOf, usefulSteerDeg, yawInputOf } from '@/core/worked/aids/yawOfBuild';
+import { maxSteerOf, servoRateOf, yawInputOf } from '@/core/worked/aids/yawOfBuild';
 import { worked } from '@/core/worked/worked';
-import { formatNumber, formatText } from '@/core/base/units/formatQuantity';
 import { QuantitySlider } from '@/ui/QuantitySlider';
-import { useReader } from '@/ui/reader';
-import type { SpeedRow } from '@/workers/aids.worker';
 import { useBuild } from '../../session/BuildContext';
 import { DocumentField, Group } from '../../fields/fields';
 import { SurfaceSwitch } from '../../frame/SurfaceSwitch';
@@ -20,14 +17,13 @@ import { Bench, Charts, Readings } from '../../frame/Guarded';
 import { useAid } from './aid';
 import { AidFoot } from './AidFoot';
 import { workerOf } from '@/workers/clients';
-import { useStudy } from './useStudy';
 import { PathChart, SettleChart, TimeChart } from './YawCharts';
 import { sound } from '../../frame/sound';
+import { Answer } from './YawAnswer';
+import { Speeds } from './YawSpeeds';
 
 const GAINS = 40;
 const LEAST_SWEPT = 0.2;
-const SPEEDS = 10;
-const GAINS_A_SPEED = 24;
 const USUAL_SPEED_MPS = 8;
 const [KICK_DEG_PER_S, STEP_DEG] = [90, 4];
 
@@ -288,153 +284,5 @@ export function YawAidSide({ tabs, foot, pick }: { tabs: ReactNode; foot: ReactN
         </p>
       </Readings>
     </>
-  );
-}
-
-function Answer({
-  study,
-  gain,
-  speedMps,
-}: {
-  study: { assisted: YawResult; bare: YawResult } | undefined;
-  gain: number;
-  speedMps: number;
-}) {
-  const { reader } = useReader();
-  if (!study) return <h1 className="answer">Being study out.</h1>;
-  const { assisted, bare } = study;
-  const { criticalGain: critical, sweep } = assisted;
-  const best = sweep
-    .filter(({ stable, settleS }) => stable && settleS !== undefined)
-    .sort((a, b) => a.settleS! - b.settleS!)[0];
-  const number = (value: number) => formatNumber(value, reader.locale, 2);
-  const past = critical !== undefined && gain > critical;
-  return (
-    <h1 className="answer">
-      {assisted.stable ? (
-        <>
-          With a gain of {number(gain)} it{' '}
-          {assisted.settleS === undefined ? (
-            'does not settle within the run'
-          ) : (
-            <>
-              settles in{' '}
-              <span className="figure plainfig" data-testid="settles">
-                {formatText(assisted.settleS, 'timeS', reader, 2)}
-              </span>
-            </>
-          )}
-        </>
-      ) : (
-        <>
-          With a gain of {number(gain)} it{' '}
-          <span className="figure over" data-testid="unstable">
-            {past ? 'swings itself round' : 'does not recover'}
-          </span>
-        </>
-      )}
-      {bare.stable
-        ? bare.settleS === undefined
-          ? ''
-          : `; without, in ${formatText(bare.settleS, 'timeS', reader, 2)}`
-        : '; without it the car spins'}
-      .{' '}
-      {critical === undefined ? (
-        ''
-      ) : (
-        <>
-          It over-corrects above <span data-testid="critical">{number(critical)}</span> at{' '}
-          {formatText(speedMps, 'speedMps', reader)} with this servo
-        </>
-      )}
-      {best === undefined ? (
-        critical === undefined ? (
-          ''
-        ) : (
-          '.'
-        )
-      ) : (
-        <>
-          {critical === undefined ? '' : '; '}
-          <span data-testid="best-gain">{number(best.gain)}</span> settles fastest.
-        </>
-      )}
-    </h1>
-  );
-}
-
-/** How the gyro and the steering should be scaled with speed. */
-function Speeds({ input, top }: { input: YawInput; top: number }) {
-  const { reader } = useReader();
-  const study = useStudy<SpeedRow[]>();
-  const speeds = Array.from({ length: SPEEDS }, (_, index) => (1.3 * top * (index + 1)) / SPEEDS);
-  const of = SPEEDS * GAINS_A_SPEED;
-  return (
-    <section aria-label="Scaled with speed" style={{ marginTop: 12 }}>
-      <div className="row">
-        {study.done === undefined ? (
-          <button
-            type="button"
-            className="btn"
-            onClick={() =>
-              study.start((report) => workerOf('aids').speeds(input, speeds, GAINS_A_SPEED, report))
-            }
-          >
-            Sweep over speeds
-          </button>
-        ) : (
-          <>
-            <button type="button" className="btn" onClick={study.cancel}>
-              Cancel
-            </button>
-            <p role="status" className="quiet">
-              {study.done} of {of} runs
-            </p>
-          </>
-        )}
-        <span className="quiet" style={{ fontSize: 13 }}>
-          How gain and steering should shrink as it goes faster.
-        </span>
-      </div>
-      {study.found ? (
-        <div className="gridbox">
-          <table
-            className="grid tight"
-            aria-label="Gains over speed"
-            style={study.done === undefined ? undefined : { opacity: 0.5 }}
-          >
-            <thead>
-              <tr>
-                <th className="num">Speed</th>
-                <th className="num">Over-corrects above</th>
-                <th className="num">Settles fastest at</th>
-                <th className="num">Settles in</th>
-                <th className="num">Steering that the ground answers</th>
-              </tr>
-            </thead>
-            <tbody>
-              {study.found.map(({ speedMps, criticalGain, fastest }) => (
-                <tr key={speedMps}>
-                  <td className="num">{formatText(speedMps, 'speedMps', reader)}</td>
-                  <td className="num">
-                    {criticalGain === undefined ? '—' : formatNumber(criticalGain, reader.locale, 2)}
-                  </td>
-                  <td className="num">{fastest ? formatNumber(fastest.gain, reader.locale, 2) : '—'}</td>
-                  <td className="num">{fastest ? formatText(fastest.settleS!, 'timeS', reader, 2) : ''}</td>
-                  <td className="num">
-                    {formatText(
-                      Math.min(input.servo.maxDeg, usefulSteerDeg(input, speedMps)),
-                      'angleDeg',
-                      reader,
-                      2,
-                    )}
-                  </td>
-                </tr>
-              ))}
-            </tbody>
-          </table>
-        </div>
-      ) : null}
-    </section>
   );
 }

@@ -1,7 +1,7 @@
 'use client';
 
 import type { Posed } from '@/core/physics/corner/posed';
-import type { Station } from '@/core/physics/corner/sweep';
+import type { Station } from '@/core/physics/corner/station';
 import { formatNumber } from '@/core/base/units/formatQuantity';
 import { type QuantityName, toShown, unitOf } from '@/core/base/units/quantities';
 import { useReader } from '@/ui/reader';

@@ -2,7 +2,8 @@
 
 import { useMemo } from 'react';
 import { articulationsOf, type EndOfBuild, travelsOver } from '@/core/worked/suspension/endOfBuild';
-import { type Station, suspensionSweep } from '@/core/physics/corner/sweep';
+import { suspensionSweep } from '@/core/physics/corner/sweep';
+import type { Station } from '@/core/physics/corner/station';
 import { formatNumber } from '@/core/base/units/formatQuantity';
 import type { QuantityName } from '@/core/base/units/quantities';
 import { LineChart } from '@/ui/charts/LineChart';

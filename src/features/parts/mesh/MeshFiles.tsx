@@ -1,5 +1,5 @@
 import type { Part } from '@/core/car/document/parts';
-import { handOver } from '../session/handOver';
+import { handOver } from '../../session/handOver';
 import { workerOf } from '@/workers/clients';
 
 const TYPES = { stl: 'model/stl', '3mf': 'model/3mf' } as const;

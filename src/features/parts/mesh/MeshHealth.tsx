@@ -4,9 +4,9 @@ import type { Part } from '@/core/car/document/parts';
 import { formatText } from '@/core/base/units/formatQuantity';
 import { useReader } from '@/ui/reader';
 import type { SeenMesh } from '@/workers/parts.worker';
-import { sentenceOf } from '../api';
-import { useBuild } from '../session/BuildContext';
-import { fileOf, keepFile } from '../session/meshFiles';
+import { sentenceOf } from '../../api';
+import { useBuild } from '../../session/BuildContext';
+import { fileOf, keepFile } from '../../session/meshFiles';
 import { workerOf } from '@/workers/clients';
 
 /** What ails the mesh, each in a sentence, with the unit asked or the repair offered. */

@@ -7,8 +7,8 @@ import type { Vec3 } from '@/core/base/vec3';
 import { formatNumber, formatText } from '@/core/base/units/formatQuantity';
 import { LineChart } from '@/ui/charts/LineChart';
 import { useReader } from '@/ui/reader';
-import { useBuild } from '../session/BuildContext';
-import { useWorked } from '../session/useWorked';
+import { useBuild } from '../../session/BuildContext';
+import { useWorked } from '../../session/useWorked';
 import { cutOf } from './cut';
 import { workerOf } from '@/workers/clients';
 

@@ -6,7 +6,7 @@ import type { Part, SolidCase, SolidResult } from '@/core/car/document/parts';
 import { beamUnderPulls } from '@/core/worked/parts/partStrength';
 import { type FemCase, femCasesOfPart, shapeMark, solidMark } from '@/core/worked/parts/solidOfPart';
 import type { Solved } from '@/workers/parts.worker';
-import { useBuild } from '../session/BuildContext';
+import { useBuild } from '../../session/BuildContext';
 import { workerOf } from '@/workers/clients';
 
 export interface SolidWork {

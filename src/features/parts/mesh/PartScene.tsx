@@ -10,8 +10,8 @@ import { formatNumber } from '@/core/base/units/formatQuantity';
 import { useReader } from '@/ui/reader';
 import { hasWebGl, inkOf, Orbit } from '@/ui/space';
 import type { SeenMesh, Solved } from '@/workers/parts.worker';
-import { type Shows, SHOWS, SHOW_WORDS, MeshBody, SolvedBody, DRAWN_MOVE } from './PartBodies';
-import { Box, Arrow, centreOf } from './PartMarks';
+import { type Shows, SHOWS, SHOW_WORDS, MeshBody, SolvedBody, DRAWN_MOVE } from '../PartBodies';
+import { Box, Arrow, centreOf } from '../PartMarks';
 
 interface PartSceneProps {
   seen: SeenMesh;

@@ -1,8 +1,8 @@
 import { useEffect, useState } from 'react';
 import type { PartMesh } from '@/core/car/document/parts';
 import type { SeenMesh } from '@/workers/parts.worker';
-import { sentenceOf } from '../api';
-import { fileOf } from '../session/meshFiles';
+import { sentenceOf } from '../../api';
+import { fileOf } from '../../session/meshFiles';
 import { workerOf } from '@/workers/clients';
 
 export interface ReadMesh {

@@ -7,8 +7,8 @@ import type { Part, SolidCase, SolidResult } from '@/core/car/document/parts';
 import type { FemResult } from '@/core/physics/fem/fem';
 import { formatNumber, formatText } from '@/core/base/units/formatQuantity';
 import { useReader } from '@/ui/reader';
-import { useBuild } from '../session/BuildContext';
-import { DocumentField } from '../fields/fields';
+import { useBuild } from '../../session/BuildContext';
+import { DocumentField } from '../../fields/fields';
 import type { SolidWork } from './useSolid';
 
 /** The result of a closed revision is shown, not kept. */

@@ -8,8 +8,8 @@ import { formatNumber, formatText } from '@/core/base/units/formatQuantity';
 import { cross, dot, unit, type Vec3 } from '@/core/base/vec3';
 import { useReader } from '@/ui/reader';
 import type { SeenMesh } from '@/workers/parts.worker';
-import { useBuild } from '../session/BuildContext';
-import { useWorked } from '../session/useWorked';
+import { useBuild } from '../../session/BuildContext';
+import { useWorked } from '../../session/useWorked';
 import { cutOf } from './cut';
 import { workerOf } from '@/workers/clients';
 

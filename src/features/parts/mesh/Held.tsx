@@ -10,8 +10,8 @@ import { formatNumber, formatText } from '@/core/base/units/formatQuantity';
 import type { Vec3 } from '@/core/base/vec3';
 import { QuantityField } from '@/ui/QuantityField';
 import { useReader } from '@/ui/reader';
-import { useBuild } from '../session/BuildContext';
-import { LOAD_OPTIONS } from './words';
+import { useBuild } from '../../session/BuildContext';
+import { LOAD_OPTIONS } from '../words';
 
 const WAYS: readonly (readonly [string, Vec3])[] = [
   ['+x', [1, 0, 0]],

@@ -3,7 +3,7 @@ import { drawnJoints } from '@/core/worked/print/joints';
 import { formatText } from '@/core/base/units/formatQuantity';
 import { inSentence } from '@/core/base/units/words';
 import { useReader } from '@/ui/reader';
-import { useBuild } from '../session/BuildContext';
+import { useBuild } from '../../session/BuildContext';
 
 /** Sizes to draw for the holes, seats and captive joints of a part, as its printer makes them. */
 export function DrawnHoles({ part }: { part: Part }) {

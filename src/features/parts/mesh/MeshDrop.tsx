@@ -2,9 +2,9 @@
 
 import { useRef, useState } from 'react';
 import type { Part, PartMesh } from '@/core/car/document/parts';
-import { sentenceOf } from '../api';
-import { useBuild } from '../session/BuildContext';
-import { keepFile, MOST_BYTES } from '../session/meshFiles';
+import { sentenceOf } from '../../api';
+import { useBuild } from '../../session/BuildContext';
+import { keepFile, MOST_BYTES } from '../../session/meshFiles';
 import { workerOf } from '@/workers/clients';
 
 const TARGET_VOXELS = 20_000;

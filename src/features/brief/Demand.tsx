@@ -1,0 +1,216 @@
+'use client';
+
+import { useMemo } from 'react';
+import { formatText } from '@/core/base/units/formatQuantity';
+import { briefDemand, type BriefDemandInput, type BriefDemandResult } from '@/core/physics/motion/demand';
+import { powerCurves } from '@/core/physics/motion/powerCurves';
+import { demandInputOf } from '@/core/worked/motion/demandOfBuild';
+import { LineChart } from '@/ui/charts/LineChart';
+import { Figure } from '@/ui/Figure';
+import { useReader, useWriter } from '@/ui/reader';
+import { workingDemand } from '@/words/workings/demand';
+import { Apart, Charts } from '../frame/Guarded';
+import { useBuild } from '../session/BuildContext';
+import { Quantity } from '@/ui/Quantity';
+
+export function Demand({ input, result }: { input: BriefDemandInput; result: BriefDemandResult }) {
+  const write = useWriter();
+  const { document, ghost } = useBuild();
+  const { reader } = useReader();
+  const { surfaces } = document.brief;
+  const hardest = result.surfaces.reduce((a, b) => (b.powerAtWheelW > a.powerAtWheelW ? b : a));
+  const on = nameOf(hardest.id, surfaces);
+  const lost = result.surfaces.filter(({ gripHolds }) => !gripHolds);
+  const before = ghost ? demandInputOf(ghost.document, ghost.document.brief.surfaces) : undefined;
+  const ghostPower = before?.ok
+    ? briefDemand(before.value).surfaces.find(({ id }) => id === hardest.id)?.powerAtWheelW
+    : undefined;
+  return (
+    <Apart>
+      <h1 className="answer">
+        Holding {formatText(input.targetMps, 'speedMps', reader)} on {on} takes{' '}
+        <Figure title={`the power on ${on}`} steps={workingDemand(input, hardest, write)}>
+          {formatText(hardest.powerAtWheelW, 'powerW', reader)}
+        </Figure>{' '}
+        at the wheels
+        {ghostPower === undefined || ghostPower === hardest.powerAtWheelW
+          ? ''
+          : ` (${ghost!.label}: ${formatText(ghostPower, 'powerW', reader)})`}
+        {hardest.chargeMah !== undefined && input.runTimeMinutes !== undefined ? (
+          <>
+            {' '}
+            and{' '}
+            <Figure title="the charge" steps={workingDemand(input, hardest, write)} tone="plainfig">
+              {formatText(hardest.chargeMah, 'capacityMah', reader)}
+            </Figure>{' '}
+            for {formatText(input.runTimeMinutes, 'minutes', reader)}
+          </>
+        ) : null}
+        .{' '}
+        {lost.length > 0
+          ? `Grip, not power, forbids it on ${lost.map(({ id }) => nameOf(id, surfaces)).join(' and ')}.`
+          : 'The tyres can carry it.'}
+      </h1>
+      <Charts>
+        <PowerChart input={input} />
+        <DemandTable input={input} result={result} />
+      </Charts>
+      {result.notes.length > 0 ? (
+        <p className="quiet" style={{ fontSize: 12, marginTop: 6 }}>
+          {result.notes
+            .map((note) => note.replace(/^On (\S+)/, (_, id: string) => `On ${nameOf(id, surfaces)}`))
+            .join(' ')}
+        </p>
+      ) : null}
+    </Apart>
+  );
+}
+export function PowerChart({ input }: { input: BriefDemandInput }) {
+  const { document } = useBuild();
+  const { reader } = useReader();
+  const to = 1.3 * input.targetMps;
+  const curves = useMemo(() => powerCurves(input, briefDemand, to), [input, to]);
+  const shown = curves.slice(0, 4);
+  const top = Math.max(...shown.map(({ powerW }) => powerW.at(-1)!));
+  const wish = formatText(input.targetMps, 'speedMps', reader);
+  return (
+    <LineChart
+      title="Power at the wheels"
+      testId="power-chart"
+      width={380}
+      height={260}
+      xQuantity="speedMps"
+      yQuantity="powerW"
+      lines={shown.map(({ id, speedMps, powerW }, index) => ({
+        id,
+        label: nameOf(id, document.brief.surfaces),
+        style: index % 2 === 0 ? 'predicted' : 'predictedQuiet',
+        xs: speedMps,
+        ys: powerW,
+        labelAt: 0.94,
+        labelShift: [-8, powerW.at(-1)! < top ? 22 : -2],
+      }))}
+      uprights={[{ x: input.targetMps, label: `wish ${wish}`, wish: true }]}
+      xMax={to}
+      yMax={1.08 * top}
+      summary={shown.map(({ id }) => nameOf(id, document.brief.surfaces)).join(', ')}
+    />
+  );
+}
+export function DemandTable({ input, result }: { input: BriefDemandInput; result: BriefDemandResult }) {
+  const write = useWriter();
+  const { document } = useBuild();
+  const rows = result.surfaces;
+  const withCharge = rows.some(({ chargeMah }) => chargeMah !== undefined);
+  return (
+    <div style={{ flex: '1 1 380px', minWidth: 0 }}>
+      <div className="cap">What the wish demands</div>
+      <div className="gridbox">
+        <table className="grid slim">
+          <thead>
+            <tr>
+              <th>On</th>
+              {rows.map(({ id }) => (
+                <th key={id} className="num">
+                  {nameOf(id, document.brief.surfaces)}
+                </th>
+              ))}
+            </tr>
+          </thead>
+          <tbody>
+            <tr>
+              <td>Resistance</td>
+              {rows.map((row) => (
+                <td key={row.id} className="num">
+                  <Quantity value={row.resistanceN} quantity="forceN" />
+                </td>
+              ))}
+            </tr>
+            <tr>
+              <td>Power at the wheels</td>
+              {rows.map((row) => (
+                <td key={row.id} className="num">
+                  <Figure
+                    title={`the demand on ${nameOf(row.id, document.brief.surfaces)}`}
+                    steps={workingDemand(input, row, write)}
+                    tone="plainfig"
+                  >
+                    <Quantity value={row.powerAtWheelW} quantity="powerW" />
+                  </Figure>
+                </td>
+              ))}
+            </tr>
+            <tr>
+              <td>Grip allows up to</td>
+              {rows.map((row) => (
+                <td key={row.id} className="num">
+                  {row.gripSpeedMps === undefined ? (
+                    'any speed'
+                  ) : (
+                    <Quantity value={row.gripSpeedMps} quantity="speedMps" />
+                  )}
+                </td>
+              ))}
+            </tr>
+            <tr>
+              <td>Best launch</td>
+              {rows.map((row) => (
+                <td key={row.id} className="num">
+                  <Quantity value={row.launchMps2} quantity="accelMps2" />
+                </td>
+              ))}
+            </tr>
+            <tr>
+              <td>Mean power from the pack</td>
+              {rows.map((row) => (
+                <td key={row.id} className="num">
+                  <Quantity value={row.meanPowerW} quantity="powerW" />
+                </td>
+              ))}
+            </tr>
+            {rows.some(({ energyWh }) => energyWh !== undefined) ? (
+              <tr>
+                <td>Energy</td>
+                {rows.map((row) => (
+                  <td key={row.id} className="num">
+                    {row.energyWh === undefined ? '' : <Quantity value={row.energyWh} quantity="energyWh" />}
+                  </td>
+                ))}
+              </tr>
+            ) : null}
+            {withCharge ? (
+              <tr>
+                <td>Charge</td>
+                {rows.map((row) => (
+                  <td key={row.id} className="num">
+                    {row.chargeMah === undefined ? (
+                      ''
+                    ) : (
+                      <Quantity value={row.chargeMah} quantity="capacityMah" />
+                    )}
+                  </td>
+                ))}
+              </tr>
+            ) : null}
+            <tr>
+              <td>Wheels turn</td>
+              <td className="num" colSpan={rows.length}>
+                <Quantity value={result.wheelRpm} quantity="rpm" />
+              </td>
+            </tr>
+            {result.motorRpm === undefined ? null : (
+              <tr>
+                <td>Motor turns</td>
+                <td className="num" colSpan={rows.length}>
+                  <Quantity value={result.motorRpm} quantity="rpm" />
+                </td>
+              </tr>
+            )}
+          </tbody>
+        </table>
+      </div>
+    </div>
+  );
+}
+export const nameOf = (id: string, surfaces: readonly { id: string; name: string }[]) =>
+  surfaces.find((surface) => surface.id === id)?.name.toLowerCase() ?? id;

@@ -1,0 +1,88 @@
+'use client';
+
+import { useState } from 'react';
+import type { RunSetting } from '@/core/car/records/records';
+import { aidSettings } from '@/core/worked/aids/aidSettings';
+import { QuantityField } from '@/ui/QuantityField';
+import { useBuild } from '../session/BuildContext';
+import type { Sheet } from './sheet';
+
+/** Named settings that go with the run, so that runs can be compared by them; those of the aids in the build are offered. */
+export function Settings({
+  sheet: { settings },
+  onChange,
+}: {
+  sheet: Sheet;
+  onChange(settings: RunSetting[]): void;
+}) {
+  const { document } = useBuild();
+  const [name, setName] = useState('');
+  const [value, setValue] = useState<number>();
+  const [round, setRound] = useState(0);
+  const offered = aidSettings(document).filter((one) => !settings.some((own) => own.name === one.name));
+  const add = () => {
+    if (name.trim() === '' || value === undefined) return;
+    onChange([...settings.filter((one) => one.name !== name.trim()), { name: name.trim(), value }]);
+    setName('');
+    setValue(undefined);
+    setRound(round + 1);
+  };
+  return (
+    <div aria-label="Settings of this run" role="group">
+      {settings.map((one) => (
+        <div key={one.name} className="field">
+          <span>{one.name}</span>
+          <span className="mono">
+            {one.value} <small className="quiet">{one.unit}</small>{' '}
+            <button
+              type="button"
+              className="plain"
+              aria-label={`Take ${one.name} out`}
+              onClick={() => onChange(settings.filter((other) => other !== one))}
+            >
+              ×
+            </button>
+          </span>
+        </div>
+      ))}
+      {offered.length > 0 ? (
+        <button
+          type="button"
+          className="link"
+          style={{ fontSize: 13, margin: '4px 0' }}
+          onClick={() => onChange([...settings, ...offered])}
+        >
+          Take the settings of the aids along ({offered.length})
+        </button>
+      ) : null}
+      <div className="row" style={{ flexWrap: 'nowrap' }}>
+        <input
+          className="plainselect"
+          style={{ flex: 1, minWidth: 0 }}
+          aria-label="Name of a setting"
+          placeholder="a setting, e.g. front toe"
+          maxLength={60}
+          value={name}
+          onChange={(event) => setName(event.target.value)}
+        />
+        <div style={{ width: 130 }} className="bare">
+          <QuantityField
+            key={round}
+            label="Value of the setting"
+            quantity="coefficient"
+            value={value}
+            onChange={setValue}
+          />
+        </div>
+        <button
+          type="button"
+          className="btn"
+          disabled={name.trim() === '' || value === undefined}
+          onClick={add}
+        >
+          Add the setting
+        </button>
+      </div>
+    </div>
+  );
+}

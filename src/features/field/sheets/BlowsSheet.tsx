@@ -1,0 +1,101 @@
+import { useState } from 'react';
+import { fresh, type SheetProps } from './Tried';
+
+/** Blows on clamped parts, two side by side: light and hard ones counted. */
+export function BlowsSheet({ report, onChange, parts }: SheetProps & { parts: readonly string[] }) {
+  const list = report.beaten ?? [];
+  const [name, setName] = useState('');
+  const change = (id: string, with_: object) =>
+    onChange({ beaten: list.map((one) => (one.id === id ? { ...one, ...with_ } : one)) });
+  return (
+    <>
+      <p className="note">Glasses on: a part that comes loose flies.</p>
+      {list.map(({ id, name: called, light, hard, failed }) => (
+        <section key={id} aria-label={called} style={{ marginTop: 8 }}>
+          <div className="row">
+            <b style={{ flex: 1 }}>{called}</b>
+            <label>
+              <input
+                type="checkbox"
+                checked={failed}
+                onChange={(event) => change(id, { failed: event.target.checked })}
+              />{' '}
+              failed
+            </label>
+            <button
+              type="button"
+              className="plain"
+              aria-label={`Take ${called} out`}
+              onClick={() => onChange({ beaten: list.filter((one) => one.id !== id) })}
+            >
+              ×
+            </button>
+          </div>
+          <div className="counter">
+            <button
+              type="button"
+              className="go"
+              aria-label={`Light blow on ${called}`}
+              onClick={() => change(id, { light: light + 1 })}
+            >
+              {light}
+              <small>light</small>
+            </button>
+            <button
+              type="button"
+              className="go stop"
+              aria-label={`Hard blow on ${called}`}
+              onClick={() => change(id, { hard: hard + 1 })}
+            >
+              {hard}
+              <small>hard</small>
+            </button>
+          </div>
+          <div className="row">
+            {light > 0 ? (
+              <button type="button" className="link" onClick={() => change(id, { light: light - 1 })}>
+                one light less
+              </button>
+            ) : null}
+            {hard > 0 ? (
+              <button type="button" className="link" onClick={() => change(id, { hard: hard - 1 })}>
+                one hard less
+              </button>
+            ) : null}
+          </div>
+        </section>
+      ))}
+      <form
+        className="row"
+        style={{ marginTop: 8, flexWrap: 'nowrap' }}
+        onSubmit={(event) => {
+          event.preventDefault();
+          if (name.trim() === '') return;
+          onChange({
+            beaten: [...list, { id: fresh('blow'), name: name.trim(), light: 0, hard: 0, failed: false }],
+          });
+          setName('');
+        }}
+      >
+        <input
+          className="plainselect"
+          style={{ flex: 1, minWidth: 0 }}
+          aria-label="Part to beat"
+          list="beaten-parts"
+          placeholder="a part, e.g. carrier, lying"
+          maxLength={80}
+          value={name}
+          onChange={(event) => setName(event.target.value)}
+        />
+        <datalist id="beaten-parts">
+          {parts.map((part) => (
+            <option key={part} value={part} />
+          ))}
+        </datalist>
+        <button type="submit" className="btn" disabled={name.trim() === ''}>
+          Clamp it
+        </button>
+      </form>
+    </>
+  );
+}

@@ -1,0 +1,75 @@
+import { useState } from 'react';
+import { formatText } from '@/core/base/units/formatQuantity';
+import { QuantityField } from '@/ui/QuantityField';
+import { useReader } from '@/ui/reader';
+import { fresh, type SheetProps } from './Tried';
+
+/** A tyre spun up: its diameter at each speed, behind a shield. */
+export function TyreSpinSheet({ report, onChange }: SheetProps) {
+  const list = report.spins ?? [];
+  const [rpm, setRpm] = useState<number>();
+  const [diameterMm, setDiameter] = useState<number>();
+  const { reader } = useReader();
+  return (
+    <>
+      <p className="note bad">
+        A tyre that bursts throws its pieces through the plane of the wheel. Spin it behind a shield, from a
+        distance, with nobody in that plane.
+      </p>
+      <label className="row big">
+        <input
+          type="checkbox"
+          checked={report.shielded === true}
+          onChange={(event) => onChange({ shielded: event.target.checked || undefined })}
+        />{' '}
+        The shield stands, nobody is in the plane of the wheel
+      </label>
+      {list.map(({ id, rpm: speed, diameterMm: across }) => (
+        <div key={id} className="field">
+          <span>{formatText(speed, 'rpm', reader)}</span>
+          <span className="mono">
+            {formatText(across, 'lengthMm', reader, 4)}{' '}
+            <button
+              type="button"
+              className="plain"
+              aria-label="Take this reading out"
+              onClick={() => onChange({ spins: list.filter((one) => one.id !== id) })}
+            >
+              ×
+            </button>
+          </span>
+        </div>
+      ))}
+      <form
+        key={list.length}
+        onSubmit={(event) => {
+          event.preventDefault();
+          if (rpm === undefined || diameterMm === undefined) return;
+          onChange({ spins: [...list, { id: fresh('spin'), rpm, diameterMm }] });
+          setRpm(undefined);
+          setDiameter(undefined);
+        }}
+      >
+        <QuantityField
+          label="Wheel turns"
+          quantity="rpm"
+          limits={{ from: 0, to: 500000 }}
+          value={rpm}
+          onChange={setRpm}
+          disabled={!report.shielded}
+        />
+        <QuantityField
+          label="Diameter then"
+          quantity="lengthMm"
+          limits={{ above: 0, to: 2000 }}
+          value={diameterMm}
+          onChange={setDiameter}
+          disabled={!report.shielded}
+        />
+        <button type="submit" className="btn big" disabled={rpm === undefined || diameterMm === undefined}>
+          Add the reading
+        </button>
+      </form>
+    </>
+  );
+}

@@ -1,0 +1,116 @@
+'use client';
+
+import { formatNumber } from '@/core/base/units/formatQuantity';
+import { type QuantityName, toShown, unitOf } from '@/core/base/units/quantities';
+import type { End } from '@/core/car/document/suspension';
+import type { BetterResult, Wants } from '@/core/worked/suspension/better';
+import { useReader } from '@/ui/reader';
+import { AXES } from './FreePoints';
+import { Charts } from '../frame/Guarded';
+import { pointLabel } from './corner/points';
+
+export const WISHES: readonly {
+  key: keyof Wants;
+  label: string;
+  quantity: QuantityName;
+  usual: number;
+  steered?: true;
+}[] = [
+  { key: 'bumpSteerDegPerMm', label: 'Bump steer', quantity: 'degPerMm', usual: 0 },
+  { key: 'camberGainDegPerMm', label: 'Camber gain', quantity: 'degPerMm', usual: -0.1 },
+  { key: 'casterDeg', label: 'Caster', quantity: 'angleDeg', usual: 6, steered: true },
+  { key: 'rollCentreMm', label: 'Roll centre', quantity: 'lengthMm', usual: 10 },
+  { key: 'ackermannPct', label: 'Ackermann at full lock', quantity: 'percent', usual: 60, steered: true },
+];
+
+export function Bought({ end, result: { before, after, moved } }: { end: End; result: BetterResult }) {
+  const { reader } = useReader();
+  const number = (value: number) => formatNumber(value, reader.locale, 2);
+  if (moved.length === 0)
+    return (
+      <>No point within these boxes does better for the {end} corner: allow more room, or free others.</>
+    );
+  return (
+    <>
+      Moving{' '}
+      {moved.length === 1
+        ? `the ${pointLabel(moved[0]!.point).replace(', ', '’s ')}`
+        : `${moved.length} points`}{' '}
+      brings the stray of the {end} wheel’s toe from {number(before.toeOffDeg)}° to{' '}
+      <span className="figure" data-testid="toe-after">
+        {number(after.toeOffDeg)}°
+      </span>{' '}
+      over the whole travel.
+    </>
+  );
+}
+
+export function ResultTables({ result: { before, after, moved } }: { result: BetterResult }) {
+  const { reader } = useReader();
+  const shown = (value: number | undefined, quantity: QuantityName) => {
+    if (value === undefined) return '';
+    const unit = unitOf(quantity, reader.units);
+    const number = toShown(value, unit);
+    return `${formatNumber(Math.abs(number) < 5e-4 ? 0 : number, reader.locale, 3)} ${unit.symbol}`;
+  };
+  return (
+    <Charts style={{ gap: 28 }}>
+      <table className="grid tight" style={{ width: 'auto' }} aria-label="What that bought">
+        <thead>
+          <tr>
+            <th>What that bought</th>
+            <th className="num">As drawn</th>
+            <th className="num">Then</th>
+          </tr>
+        </thead>
+        <tbody>
+          {WISHES.filter(({ key }) => after[key] !== undefined).map(({ key, label, quantity }) => (
+            <tr key={key} data-bought={key}>
+              <td>{label}</td>
+              <td className="num">{shown(before[key], quantity)}</td>
+              <td className="num">
+                <b>{shown(after[key], quantity)}</b>
+              </td>
+            </tr>
+          ))}
+          <tr>
+            <td>Toe off over the travel</td>
+            <td className="num">{shown(before.toeOffDeg, 'angleDeg')}</td>
+            <td className="num">
+              <b>{shown(after.toeOffDeg, 'angleDeg')}</b>
+            </td>
+          </tr>
+        </tbody>
+      </table>
+      <table className="grid tight" style={{ width: 'auto' }} aria-label="What moved">
+        <thead>
+          <tr>
+            <th>What moves</th>
+            {AXES.map((axis) => (
+              <th key={axis} className="num">
+                {axis}
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {moved.map(({ point, from, to }) => (
+            <tr key={point}>
+              <td>{pointLabel(point)}</td>
+              {to.map((value, index) => {
+                const by = value - from[index]!;
+                return (
+                  <td key={index} className="num">
+                    {Math.abs(by) < 0.005
+                      ? '·'
+                      : `${by > 0 ? '+' : ''}${shown(Number(by.toFixed(2)), 'lengthMm')}`}
+                  </td>
+                );
+              })}
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </Charts>
+  );
+}
