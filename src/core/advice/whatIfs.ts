@@ -1,15 +1,28 @@
 import type { Body } from '../car/document/chassis';
 import type { ChosenSurface } from '../car/document/brief';
 import type { BuildDocument } from '../car/document/document';
+import { type Measure, measure } from '../base/measure';
 import { applyPatch, type Patch } from '../base/patch';
 import type { PlacedBody } from '../worked/chassis/bodiesOfBuild';
 import { type Standing, standingOf } from '../worked/standing/standingOfBuild';
 import { moved } from '../verdict/chassis/onStanding';
 import type { WeightOfBuild } from '../worked/chassis/weightOfBuild';
 
+/** What is moved, and which way. */
+export const CHASSIS_MOVES = [
+  'pack-forward',
+  'pack-back',
+  'controller-lower',
+  'payload-lower',
+  'rake',
+  'wider',
+] as const;
+export type ChassisMove = (typeof CHASSIS_MOVES)[number];
+
 export interface ChassisWhatIf {
-  id: string;
-  text: string;
+  id: ChassisMove;
+  /** How far, mm or degrees. */
+  by: Measure;
   patch: Patch;
   standing: Standing;
 }
@@ -29,18 +42,19 @@ export function chassisWhatIfs(document: BuildDocument, surface: ChosenSurface):
   const [pack, controller, payload] = [body('pack'), body('controller'), body('payload')];
   const { trackFrontMm, trackRearMm } = document.chassis;
   const shift = (one: PlacedBody, by: Shift) => shifted(document, present.weight, one, by);
-  const tried: { id: string; text: string; patch: Patch }[] = [
+  const mm = (value: number) => measure(value, 'lengthMm');
+  const tried: Omit<ChassisWhatIf, 'standing'>[] = [
     ...(pack
       ? [
-          { id: 'pack-forward', text: `Pack ${SHIFT_MM} mm forward`, patch: shift(pack, { xMm: SHIFT_MM }) },
-          { id: 'pack-back', text: `Pack ${SHIFT_MM} mm back`, patch: shift(pack, { xMm: -SHIFT_MM }) },
+          { id: 'pack-forward' as const, by: mm(SHIFT_MM), patch: shift(pack, { xMm: SHIFT_MM }) },
+          { id: 'pack-back' as const, by: mm(SHIFT_MM), patch: shift(pack, { xMm: -SHIFT_MM }) },
         ]
       : []),
     ...(controller && controller.zMm > LOWER_MM
       ? [
           {
-            id: 'controller-lower',
-            text: `Controller ${LOWER_MM} mm lower`,
+            id: 'controller-lower' as const,
+            by: mm(LOWER_MM),
             patch: shift(controller, { zMm: -LOWER_MM }),
           },
         ]
@@ -48,20 +62,20 @@ export function chassisWhatIfs(document: BuildDocument, surface: ChosenSurface):
     ...(payload && payload.zMm > 2 * LOWER_MM
       ? [
           {
-            id: 'payload-lower',
-            text: `Payload ${2 * LOWER_MM} mm lower`,
+            id: 'payload-lower' as const,
+            by: mm(2 * LOWER_MM),
             patch: shift(payload, { zMm: -2 * LOWER_MM }),
           },
         ]
       : []),
     {
-      id: 'rake',
-      text: `${RAKE_DEG}° more rake, nose down`,
+      id: 'rake' as const,
+      by: measure(RAKE_DEG, 'angleDeg'),
       patch: [{ path: ['chassis', 'rakeDeg'], value: (document.chassis.rakeDeg ?? 0) + RAKE_DEG }],
     },
     {
-      id: 'wider',
-      text: `Track ${2 * WIDER_MM} mm wider`,
+      id: 'wider' as const,
+      by: mm(2 * WIDER_MM),
       patch: [
         { path: ['chassis', 'trackFrontMm'], value: trackFrontMm! + 2 * WIDER_MM },
         { path: ['chassis', 'trackRearMm'], value: trackRearMm! + 2 * WIDER_MM },

@@ -6,6 +6,7 @@ import type { Standing } from '@/core/worked/standing/standingOfBuild';
 import { chassisWhatIfs } from '@/core/advice/whatIfs';
 import { formatNumber, formatText } from '@/core/base/units/formatQuantity';
 import { useReader } from '@/ui/reader';
+import { chassisWhatIfText } from '@/words/whatIfs';
 import { useBuild } from '../session/BuildContext';
 
 /** What another place of the heavy things or another track would do, beside the car as it is. */
@@ -46,35 +47,38 @@ export function WhatIfTable({ present }: { present: Standing }) {
             {cells(present)}
             <td />
           </tr>
-          {tried.map(({ id, text, patch, standing }) => (
-            <tr key={id} data-whatif={id}>
-              <td>{text}</td>
-              {cells(standing)}
-              <td style={{ whiteSpace: 'nowrap' }}>
-                <span className="remedy">
-                  <button
-                    type="button"
-                    disabled={closed}
-                    aria-label={`Take: ${text}`}
-                    onClick={() => edit(patch)}
-                  >
-                    take
-                  </button>
-                  <button
-                    type="button"
-                    className="link quiet"
-                    aria-label={`Compare: ${text}`}
-                    style={{ border: 0, background: 'none', padding: 0, fontWeight: 400, color: 'inherit' }}
-                    onClick={() =>
-                      setGhost({ label: text.toLowerCase(), document: applyPatch(document, patch) })
-                    }
-                  >
-                    compare
-                  </button>
-                </span>
-              </td>
-            </tr>
-          ))}
+          {tried.map(({ id, by, patch, standing }) => {
+            const text = chassisWhatIfText({ id, by }, reader);
+            return (
+              <tr key={id} data-whatif={id}>
+                <td>{text}</td>
+                {cells(standing)}
+                <td style={{ whiteSpace: 'nowrap' }}>
+                  <span className="remedy">
+                    <button
+                      type="button"
+                      disabled={closed}
+                      aria-label={`Take: ${text}`}
+                      onClick={() => edit(patch)}
+                    >
+                      take
+                    </button>
+                    <button
+                      type="button"
+                      className="link quiet"
+                      aria-label={`Compare: ${text}`}
+                      style={{ border: 0, background: 'none', padding: 0, fontWeight: 400, color: 'inherit' }}
+                      onClick={() =>
+                        setGhost({ label: text.toLowerCase(), document: applyPatch(document, patch) })
+                      }
+                    >
+                      compare
+                    </button>
+                  </span>
+                </td>
+              </tr>
+            );
+          })}
         </tbody>
       </table>
     </section>

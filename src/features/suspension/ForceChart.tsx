@@ -50,7 +50,7 @@ export function ForceChart({ found: { ride, input } }: { found: RideOfBuild }) {
               },
             ]
       }
-      summary={`The spring holds ${weightN.toFixed(1)} N after ${ride.sagMm.toFixed(1)} mm.`}
+      summary={`The spring holds ${formatText(weightN, 'forceN', reader)} after ${formatText(ride.sagMm, 'lengthMm', reader)}.`}
     />
   );
 }

@@ -97,7 +97,7 @@ function PlayBars({ found: { bearingRimMm, toeRimMm, camberRimMm, radiusMm } }: 
         width={barWidth}
         height={BAR_HEIGHT + 20}
         role="img"
-        aria-label={`Fore and aft ${toeRimMm.toFixed(2)} mm, over and under ${camberRimMm.toFixed(2)} mm, limit ${limit.toFixed(2)} mm`}
+        aria-label={`Fore and aft ${formatText(toeRimMm, 'lengthMm', reader)}, over and under ${formatText(camberRimMm, 'lengthMm', reader)}, limit ${formatText(limit, 'lengthMm', reader)}`}
       >
         <defs>
           <pattern

@@ -34,7 +34,7 @@ export function heldWords({ hours, again, lost }: HeldFix, reader: Reader): stri
 /** How worn one place of a copy is, and how long it lasts from now. */
 export function wearWords(wear: Wear, reader: Reader): string {
   const { lastMm, limitMm, rateMmPerHour, hoursLeft, atLeastHours, sinceHours } = wear;
-  const [last, limit] = [lastMm, limitMm].map((value) => formatText(value, 'fitMm', reader));
+  const [last, limit] = [lastMm, limitMm].map((value) => formatText(value, 'lengthMm', reader, 4));
   if (hoursLeft === 0 && sinceHours === 0) return `spent: ${last}, and ${limit} is its limit`;
   if (rateMmPerHour === undefined) return 'one reading: a second one after some hours gives its wear';
   const since = sinceHours >= TOLD_SINCE_H ? `, ${hoursText(sinceHours, reader)} after the last reading` : '';
@@ -44,7 +44,7 @@ export function wearWords(wear: Wear, reader: Reader): string {
       : `at 90 % over ${hoursText(atLeastHours, reader)} left${since}`;
   if (hoursLeft === undefined)
     return `no wear shows over the caliper’s own error${least ? `; ${least}` : ''}`;
-  const rate = `${formatText(rateMmPerHour, 'fitMm', reader, 2)} per hour`;
+  const rate = `${formatText(rateMmPerHour, 'lengthMm', reader, 2)} per hour`;
   return hoursLeft === 0
     ? `${rate}: by that past its limit of ${limit}${since}; measure it again`
     : `${rate}: about ${hoursText(hoursLeft, reader)} left${least ? `, ${least}` : since}`;

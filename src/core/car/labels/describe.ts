@@ -1,5 +1,6 @@
 import { formatText, type Reader } from '../../base/units/formatQuantity';
 import type { BuildDocument } from '../document/document';
+import { JOINT_SOFTENS_C, MOUNT_SOFTENS_C } from '../document/heat';
 import { HOUSING_NAMES, JOINT_NAMES, MOUNT_NAMES, DUTY_NAMES, MOTOR_KIND_NAMES } from './heatWords';
 import { labelOf } from './labels';
 import type { Path } from '../../base/patch';
@@ -66,12 +67,24 @@ function wordFor(path: Path, value: string): string | undefined {
   return feeds && value === 'battery' ? 'the pack' : WORDS[path.join('.')]?.[value];
 }
 
+/** Where a kind of joint or mount softens, °C, by its path. */
+const SOFTENS: Readonly<Record<string, Readonly<Record<string, number | undefined>>>> = {
+  'drive.heat.pinionJoint': JOINT_SOFTENS_C,
+  'drive.heat.mountMaterial': MOUNT_SOFTENS_C,
+};
+
+/** What is chosen by the heat that it stands says it. */
+function softening(path: Path, value: string, name: string, reader: Reader): string {
+  const atC = SOFTENS[path.join('.')]?.[value];
+  return atC === undefined ? name : `${name}, ${formatText(atC, 'temperatureC', reader)}`;
+}
+
 /** A value of the document in words and the reader's units. */
 export function describeValue(path: Path, value: unknown, reader: Reader): string {
   if (value === undefined) return NOTHING;
   if (typeof value === 'number') return formatText(value, labelOf(path).quantity ?? 'coefficient', reader, 4);
   if (typeof value === 'boolean') return value ? 'yes' : 'no';
-  if (typeof value === 'string') return wordFor(path, value) ?? value;
+  if (typeof value === 'string') return softening(path, value, wordFor(path, value) ?? value, reader);
   if (path.join('.') === 'suspension.bench')
     return `${(value as unknown[]).length} ${(value as unknown[]).length === 1 ? 'look' : 'looks'} passed`;
   if (path.join('.') === 'drive.heat.readings')

@@ -16,21 +16,21 @@ export const HOUSING_NAMES: Readonly<Record<Housing, string>> = {
 };
 export const JOINT_NAMES: Readonly<Record<PinionJoint, string>> = {
   screw: 'set screw or clamp',
-  hotGlue: 'hot glue, 60 °C',
-  cyanoacrylate: 'instant glue, 80 °C',
-  epoxy: 'epoxy, 90 °C',
-  retainingCompound: 'retaining compound, 150 °C',
+  hotGlue: 'hot glue',
+  cyanoacrylate: 'instant glue',
+  epoxy: 'epoxy',
+  retainingCompound: 'retaining compound',
   printed: 'press fit',
   flat: 'flat on the shaft',
   pin: 'pin through hub and shaft',
 };
 export const MOUNT_NAMES: Readonly<Record<MountMaterial, string>> = {
   metal: 'metal',
-  pla: 'PLA, 55 °C',
-  petg: 'PETG, 70 °C',
-  abs: 'ABS, 95 °C',
-  nylon: 'nylon, 100 °C',
-  polycarbonate: 'polycarbonate, 115 °C',
+  pla: 'PLA',
+  petg: 'PETG',
+  abs: 'ABS',
+  nylon: 'nylon',
+  polycarbonate: 'polycarbonate',
 };
 
 /** How a motor is switched. */

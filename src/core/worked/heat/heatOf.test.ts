@@ -27,12 +27,16 @@ describe('what-ifs of heat', () => {
 
   it('offer a cell more only where motor and controller bear it', () => {
     const strong = applyPatch(car, [{ path: ['drive', 'motor', 'maxV'], value: 12.6 }]);
-    expect(tryWhatIfs(strong, surface).map(({ text }) => text)).toContain('3 cells instead of 2');
+    expect(tryWhatIfs(strong, surface).map(({ is }) => is)).toContainEqual({
+      what: 'cells',
+      cells: 3,
+      now: 2,
+    });
     expect(
       tryWhatIfs(applyPatch(strong, [{ path: ['power', 'controller', 'maxV'], value: 8.5 }]), surface).map(
-        ({ text }) => text,
+        ({ is }) => is,
       ),
-    ).not.toContain('3 cells instead of 2');
+    ).not.toContainEqual({ what: 'cells', cells: 3, now: 2 });
   });
 });
 

@@ -1,13 +1,18 @@
 import type { BuildDocument } from '../../car/document/document';
 import type { Patch } from '../../base/patch';
 import { bearsCells, otherPack } from '../exchange/otherPack';
-import { plain } from '../../base/units/plain';
 import { rewound } from './rewind';
+
+/** What is changed. */
+export type HeatChange =
+  | { readonly what: 'sinkOn' | 'sinkOff' | 'bodyOpen' | 'bodyClosed' }
+  | { readonly what: 'cells'; readonly cells: number; readonly now: number }
+  | { readonly what: 'motor'; readonly kvRpmPerV: number };
 
 /** One change worth trying against heat. */
 export interface WhatIf {
   readonly id: string;
-  readonly text: string;
+  readonly is: HeatChange;
   readonly patch: Patch;
 }
 
@@ -24,7 +29,7 @@ export function heatWhatIfs(document: BuildDocument): WhatIf[] {
       ? [
           {
             id: `cells-${count > battery.cells ? 'more' : 'less'}`,
-            text: `${count} ${count === 1 ? 'cell' : 'cells'} instead of ${battery.cells}`,
+            is: { what: 'cells', cells: count, now: battery.cells },
             patch: pack.patch,
           },
         ]
@@ -36,7 +41,7 @@ export function heatWhatIfs(document: BuildDocument): WhatIf[] {
     return [
       {
         id,
-        text: `A motor of ${plain(other.kvRpmPerV, 4)} rpm/V`,
+        is: { what: 'motor', kvRpmPerV: other.kvRpmPerV },
         patch: [{ path: ['drive', 'motor'], value: other }],
       },
     ];
@@ -44,12 +49,12 @@ export function heatWhatIfs(document: BuildDocument): WhatIf[] {
   return [
     {
       id: 'sink',
-      text: sink ? 'No heat sink on the motor' : 'A heat sink on the motor',
+      is: { what: sink ? 'sinkOff' : 'sinkOn' },
       patch: [{ path: ['drive', 'heat', 'housing'], value: sink ? undefined : 'heatsink' }],
     },
     {
       id: 'body',
-      text: closed ? 'The body open over the motor' : 'The body closed over the motor',
+      is: { what: closed ? 'bodyOpen' : 'bodyClosed' },
       patch: [{ path: ['drive', 'heat', 'body'], value: closed ? 'open' : 'closed' }],
     },
     ...wound('slower', 0.8),

@@ -1,5 +1,6 @@
 'use client';
 
+import { useReader } from '@/ui/reader';
 import {
   BODIES,
   calibrationFor,
@@ -8,7 +9,8 @@ import {
   PINION_JOINTS,
   USUAL_DUTY,
 } from '@/core/car/document/heat';
-import { HOUSING_NAMES, JOINT_NAMES, MOUNT_NAMES, DUTY_NAMES } from '@/core/car/labels/heatWords';
+import { describeValue } from '@/core/car/labels/describe';
+import { HOUSING_NAMES, DUTY_NAMES } from '@/core/car/labels/heatWords';
 import { USUAL_USABLE_SHARE } from '@/core/car/document/power';
 import { cruiseMpsOf, USUAL_CRUISE_S, USUAL_REST_S } from '@/core/worked/heat/enduranceOfBuild';
 import { HOUSINGS } from '@/core/physics/heat/thermalDefaults';
@@ -22,6 +24,7 @@ const heat = (key: string) => ['drive', 'heat', key];
 /** How the pack is driven, how the motor is cooled, and what softens. */
 export function HeatBench() {
   const { document } = useBuild();
+  const { reader } = useReader();
   const { motor } = document.drive;
   const own = document.drive.heat ?? {};
   const duty = own.duty ?? USUAL_DUTY;
@@ -69,12 +72,16 @@ export function HeatBench() {
         <DocumentChoice
           path={heat('pinionJoint')}
           empty="not said"
-          options={PINION_JOINTS.map((one) => [one, JOINT_NAMES[one]] as const)}
+          options={PINION_JOINTS.map(
+            (one) => [one, describeValue(heat('pinionJoint'), one, reader)] as const,
+          )}
         />
         <DocumentChoice
           path={heat('mountMaterial')}
           empty="not said"
-          options={MOUNT_MATERIALS.map((one) => [one, MOUNT_NAMES[one]] as const)}
+          options={MOUNT_MATERIALS.map(
+            (one) => [one, describeValue(heat('mountMaterial'), one, reader)] as const,
+          )}
         />
         <DocumentField path={heat('windingLimitC')} usual={130} />
       </Group>

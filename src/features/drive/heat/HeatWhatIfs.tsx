@@ -4,6 +4,7 @@ import { applyPatch } from '@/core/base/patch';
 import { formatText } from '@/core/base/units/formatQuantity';
 import type { HeatOfBuild, TriedWhatIf } from '@/core/worked/heat/heatOf';
 import { useReader } from '@/ui/reader';
+import { heatWhatIfText } from '@/words/whatIfs';
 import { useBuild } from '../../session/BuildContext';
 import { END_NAMES } from '../words';
 
@@ -59,35 +60,38 @@ export function WhatIfs({
             {cells(row)}
             <td />
           </tr>
-          {tried.map((one) => (
-            <tr key={one.id} data-whatif={one.id}>
-              <td>{one.text}</td>
-              {cells({ ...one, topSpeedMps: one.topSpeedMps })}
-              <td style={{ whiteSpace: 'nowrap' }}>
-                <span className="remedy">
-                  <button
-                    type="button"
-                    disabled={closed}
-                    aria-label={`Take: ${one.text}`}
-                    onClick={() => edit(one.patch)}
-                  >
-                    take
-                  </button>
-                  <button
-                    type="button"
-                    className="link quiet"
-                    aria-label={`Compare: ${one.text}`}
-                    style={{ border: 0, background: 'none', padding: 0, fontWeight: 400, color: 'inherit' }}
-                    onClick={() =>
-                      setGhost({ label: one.text.toLowerCase(), document: applyPatch(document, one.patch) })
-                    }
-                  >
-                    compare
-                  </button>
-                </span>
-              </td>
-            </tr>
-          ))}
+          {tried.map((one) => {
+            const text = heatWhatIfText(one.is, reader);
+            return (
+              <tr key={one.id} data-whatif={one.id}>
+                <td>{text}</td>
+                {cells({ ...one, topSpeedMps: one.topSpeedMps })}
+                <td style={{ whiteSpace: 'nowrap' }}>
+                  <span className="remedy">
+                    <button
+                      type="button"
+                      disabled={closed}
+                      aria-label={`Take: ${text}`}
+                      onClick={() => edit(one.patch)}
+                    >
+                      take
+                    </button>
+                    <button
+                      type="button"
+                      className="link quiet"
+                      aria-label={`Compare: ${text}`}
+                      style={{ border: 0, background: 'none', padding: 0, fontWeight: 400, color: 'inherit' }}
+                      onClick={() =>
+                        setGhost({ label: text.toLowerCase(), document: applyPatch(document, one.patch) })
+                      }
+                    >
+                      compare
+                    </button>
+                  </span>
+                </td>
+              </tr>
+            );
+          })}
         </tbody>
       </table>
     </section>

@@ -1,9 +1,10 @@
 'use client';
 
+import { useReader } from '@/ui/reader';
 import { materialForBuild } from '@/core/car/library/items';
 import { type Shaft, stageRatio } from '@/core/car/document/drive';
 import { PINION_JOINTS } from '@/core/car/document/heat';
-import { JOINT_NAMES } from '@/core/car/labels/heatWords';
+import { describeValue } from '@/core/car/labels/describe';
 import { USUAL_PIN_MM, USUAL_SCREW_N, usualInterferenceMm } from '@/core/worked/drive/jointOfBuild';
 import { motorStage } from '@/core/car/document/drive';
 import { newId } from '../../api';
@@ -14,11 +15,13 @@ import { LibraryPick } from '../../fields/LibraryPick';
 import { Knocks } from './Knocks';
 import { Fields } from '../../frame/Guarded';
 
+const HELD_BY = ['drive', 'heat', 'pinionJoint'];
 const SHAFT_NAMES: Readonly<Record<Shaft['kind'], string>> = { axle: 'Wheel axle', long: 'Long shaft' };
 
 /** How pinion and wheel are held, and every shaft. */
 export function JointBench() {
   const { document, edit, closed } = useBuild();
+  const { reader } = useReader();
   const stage = motorStage(document);
   const { shafts = [] } = document.drive;
   const add = (kind: string) => {
@@ -29,10 +32,10 @@ export function JointBench() {
     <Fields>
       <Group title="Pinion on the motor's shaft">
         <DocumentChoice
-          path={['drive', 'heat', 'pinionJoint']}
+          path={HELD_BY}
           label="Held by"
           empty="not said"
-          options={PINION_JOINTS.map((one) => [one, JOINT_NAMES[one]] as const)}
+          options={PINION_JOINTS.map((one) => [one, describeValue(HELD_BY, one, reader)] as const)}
         />
         {stage ? (
           <PinionFields

@@ -80,7 +80,7 @@ function JointAnswer({ found: { pinion } }: { found: JointsOnSurface }) {
   const tone = splits || margin < 1 ? 'over' : margin < 1.5 ? 'tight' : '';
   return (
     <h1 className="answer">
-      The pinion, held by {JOINT_NAMES[kind].replace(/, \d+ °C$/, '')}, carries{' '}
+      The pinion, held by {JOINT_NAMES[kind]}, carries{' '}
       <CheckFigure check="joint.pinion" title="the pinion on its shaft" tone={tone}>
         <span data-testid="pinion-carries">{formatText(torqueNm, 'torqueNm', reader)}</span>
       </CheckFigure>
@@ -190,7 +190,7 @@ function HexRow({
 }
 
 const carried = (one: HeldBy) => ('result' in one ? (one.result.splits ? 0 : one.result.torqueNm) : -1);
-const plain = ({ kind }: HeldBy) => JOINT_NAMES[kind].replace(/, \d+ °C$/, '');
+const plain = ({ kind }: HeldBy) => JOINT_NAMES[kind];
 
 function Bar({ share, over }: { share: number; over: boolean }) {
   const length = Math.min(1, share / BAR_SCALE) * BAR_WIDTH;

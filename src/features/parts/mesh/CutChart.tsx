@@ -53,7 +53,7 @@ export function CutChart({
         yMax={1.15 * Math.max(allowable, ...stress)}
         lines={[{ id: 'stress', label: 'stress', style: 'predicted', xs, ys: stress, labelAt: 0.5 }]}
         levels={[{ y: allowable, label: 'what its layers bear' }]}
-        summary={`The weakest cut lies at ${weakest.atMm.toFixed(1)} mm with a margin of ${weakest.margin.toFixed(2)}.`}
+        summary={`The weakest cut lies at ${formatText(weakest.atMm, 'lengthMm', reader)} with a margin of ${formatNumber(weakest.margin, reader.locale, 3)}.`}
       />
       <p style={{ fontSize: 13 }} data-testid="cut-says">
         As a beam it is weakest at {formatText(weakest.atMm, 'lengthMm', reader)} along {String(cut.axis)}:

@@ -81,6 +81,7 @@ const endOf = ({ assisted, bare }: Both) =>
 
 /** Speed of the car and of its wheels, with the aid and without. */
 export function Speeds({ both }: { both: Both }) {
+  const { reader } = useReader();
   const { assisted, bare } = both;
   const most = Math.max(...assisted.series.speedMps, ...assisted.series.wheelMps);
   return (
@@ -98,7 +99,7 @@ export function Speeds({ both }: { both: Both }) {
         LINES('wheel', 'driven wheel', assisted.series, (s) => s.wheelMps, 'predictedQuiet', 0.3, [4, -8]),
         LINES('car', 'car', assisted.series, (s) => s.speedMps, 'predicted', 0.6, [6, 14]),
       ]}
-      summary={`The car ends at ${assisted.series.speedMps.at(-1)!.toFixed(1)} m/s.`}
+      summary={`The car ends at ${formatText(assisted.series.speedMps.at(-1)!, 'speedMps', reader)}.`}
     />
   );
 }

@@ -4,6 +4,7 @@ import type { YawResult, YawSeries } from '@/core/physics/aids/yawDefinition';
 import { formatNumber } from '@/core/base/units/formatQuantity';
 import type { QuantityName } from '@/core/base/units/quantities';
 import { LineChart } from '@/ui/charts/LineChart';
+import { formatText } from '@/core/base/units/formatQuantity';
 import { useReader } from '@/ui/reader';
 
 const WIDTH = 424;
@@ -81,6 +82,7 @@ export function TimeChart({
 }
 
 export function PathChart({ speedMps, assisted, bare }: BothProps & { speedMps: number }) {
+  const { reader } = useReader();
   const along = (series: YawSeries) => series.tS.map((t) => t * speedMps);
   return (
     <LineChart
@@ -112,7 +114,7 @@ export function PathChart({ speedMps, assisted, bare }: BothProps & { speedMps: 
           labelShift: [0, 18],
         },
       ]}
-      summary={`It ends ${assisted.series.lateralM.at(-1)!.toFixed(2)} m aside.`}
+      summary={`It ends ${formatText(assisted.series.lateralM.at(-1)!, 'distanceM', reader)} aside.`}
     />
   );
 }

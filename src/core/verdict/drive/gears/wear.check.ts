@@ -54,7 +54,7 @@ export const wear = defineCheck({
           ...gearNamed(worst),
           hours: measure(Math.min(MOST_HOURS, hours), 'hours'),
           beyond: hours > MOST_HOURS,
-          worn: measure(WORN_OF_MODULE * stage.moduleMm!, 'fitMm'),
+          worn: measure(WORN_OF_MODULE * stage.moduleMm!, 'lengthMm'),
         }),
         working: working('gears.wear', {
           forceN: worn!.tangentialForceN,

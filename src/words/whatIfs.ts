@@ -1,0 +1,36 @@
+import { formatText, type Reader } from '@/core/base/units/formatQuantity';
+import type { ChassisMove, ChassisWhatIf } from '@/core/advice/whatIfs';
+import type { HeatChange } from '@/core/worked/heat/whatIfs';
+import { counted } from './lists';
+
+const MOVED: Readonly<Record<ChassisMove, (by: string) => string>> = {
+  'pack-forward': (by) => `Pack ${by} forward`,
+  'pack-back': (by) => `Pack ${by} back`,
+  'controller-lower': (by) => `Controller ${by} lower`,
+  'payload-lower': (by) => `Payload ${by} lower`,
+  rake: (by) => `${by} more rake, nose down`,
+  wider: (by) => `Track ${by} wider`,
+};
+
+export const chassisWhatIfText = (
+  { id, by: { value, quantity } }: Pick<ChassisWhatIf, 'id' | 'by'>,
+  reader: Reader,
+): string => MOVED[id](formatText(value, quantity, reader));
+
+/** One change against heat. */
+export function heatWhatIfText(change: HeatChange, reader: Reader): string {
+  switch (change.what) {
+    case 'sinkOn':
+      return 'A heat sink on the motor';
+    case 'sinkOff':
+      return 'No heat sink on the motor';
+    case 'bodyOpen':
+      return 'The body open over the motor';
+    case 'bodyClosed':
+      return 'The body closed over the motor';
+    case 'cells':
+      return `${counted(change.cells, 'cell')} instead of ${change.now}`;
+    case 'motor':
+      return `A motor of ${formatText(change.kvRpmPerV, 'motorConstant', reader, 4)}`;
+  }
+}
