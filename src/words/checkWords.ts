@@ -1,7 +1,7 @@
 import type { Reader } from '@/core/base/units/formatQuantity';
 import { formatQuantity } from '@/core/base/units/formatQuantity';
 import { inSentence } from '@/core/base/units/words';
-import { describeExchange } from '@/core/car/labels/describe';
+import { describeExchange } from '@/words/labels/describe';
 import type { Check, Remedy, Standing } from '@/core/verdict/engine/check';
 import { checkTitle } from './checks/names';
 import { say } from './findings';

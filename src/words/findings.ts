@@ -13,6 +13,7 @@ import { FIELD_SENTENCES, LEARN_SENTENCES } from './checks/field';
 import { PART_SENTENCES, PRINT_SENTENCES } from './checks/parts';
 import { POWER_SENTENCES } from './checks/power';
 import { STEP_SENTENCES, TRIAL_SENTENCES } from './checks/steps';
+import { ORIENT_SENTENCES } from './orient';
 import { type Sentences, written } from './write';
 
 const CHECK_SENTENCES: Sentences<'check'> = {
@@ -37,6 +38,7 @@ const SENTENCES = {
   ...AID_SENTENCES,
   ...PART_SENTENCES,
   ...PRINT_SENTENCES,
+  ...ORIENT_SENTENCES,
   ...FIELD_SENTENCES,
   ...LEARN_SENTENCES,
   ...STEP_SENTENCES,

@@ -1,4 +1,4 @@
-import { labelOf } from '@/core/car/labels/labels';
+import { labelOf } from '@/words/labels/labels';
 import { inSentence } from '@/core/base/units/words';
 
 /** What a check waits for, where the field's own label does not say it alone; `*` stands for an id. */

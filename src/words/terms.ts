@@ -16,6 +16,14 @@ export const TORQUE_BY: Readonly<Record<PeakCause, string>> = {
   landing: 'a landing on one wheel',
 };
 
+/** Ways to hold a screw in a printed part. */
+export const SCREW_WORDS: Readonly<Record<ScrewKind, string>> = {
+  screwInPlastic: 'screws into the plastic',
+  nutTrap: 'trapped nuts',
+  heatSetInsert: 'heat-set inserts',
+  throughBolt: 'bolts right through',
+};
+
 /** What keeps the pinion on its shaft. */
 export const PINION_HELD_BY: Readonly<Record<PinionJoint, string>> = {
   screw: 'a set screw',

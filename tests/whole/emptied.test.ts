@@ -1,6 +1,6 @@
 import { type BuildDocument, emptyDocument } from '@/core/car/document/document';
 import { parseDocument } from '@/core/car/document/document.schema';
-import { LABELS } from '@/core/car/labels/labels';
+import { LABELS } from '@/words/labels/labels';
 import { isItemList, type Path } from '@/core/base/patch';
 import { CalcError } from '@/core/base/errors';
 import { evaluateQuick } from '@/core/verdict/evaluate';

@@ -1,7 +1,7 @@
 'use client';
 
 import { type Body, startingDragArea } from '@/core/car/document/chassis';
-import { LABELS } from '@/core/car/labels/labels';
+import { LABELS } from '@/words/labels/labels';
 import type { PlacedBody } from '@/core/worked/chassis/bodiesOfBuild';
 import { moved } from '@/core/verdict/chassis/onStanding';
 import { formatText } from '@/core/base/units/formatQuantity';

@@ -1,7 +1,7 @@
 'use client';
 
 import { MOTOR_KINDS } from '@/core/car/document/power';
-import { MOTOR_KIND_NAMES } from '@/core/car/labels/heatWords';
+import { MOTOR_KIND_NAMES } from '@/words/labels/heatWords';
 import { useWriter } from '@/ui/reader';
 import { topSpeedFacts } from '@/core/physics/motion/topSpeedFacts';
 import dynamic from 'next/dynamic';

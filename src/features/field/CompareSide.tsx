@@ -14,6 +14,7 @@ import { runsSummary } from '@/core/physics/statistics/runsSummary';
 import { formatNumber, formatText } from '@/core/base/units/formatQuantity';
 import { DotPlot } from '@/ui/charts/DotPlot';
 import { useReader } from '@/ui/reader';
+import { unlikeWords } from '@/words/learn/unlike';
 import { leftOutWords } from '@/words/runs';
 import { useBuild } from '../session/BuildContext';
 import { Group } from '../fields/fields';
@@ -62,7 +63,7 @@ export function CompareSide({ tabs }: { tabs: ReactNode }) {
   const a = groups.find(({ id }) => id === chosen.a) ?? groups.at(-2);
   const b = groups.find(({ id }) => id === chosen.b) ?? groups.at(-1);
   const counted = ({ values, means }: RunGroup) => (found?.unit === 'attempts' ? values : means).length;
-  const found = a && b && a !== b ? compareGroups(a, b, groups, now, by, reader) : undefined;
+  const found = a && b && a !== b ? compareGroups(a, b, groups, now, by) : undefined;
   const quantity = now === 'launch' ? 'timeS' : 'speedMps';
   const figure = (value: number, digits?: number) => formatText(value, quantity, reader, digits);
   const pick = (side: 'a' | 'b', label: string, id: string | undefined) => (
@@ -156,7 +157,8 @@ export function CompareSide({ tabs }: { tabs: ReactNode }) {
           <>
             {found.unlike.length > 0 ? (
               <p className="note" role="status" data-testid="unlike">
-                <b>Not alike:</b> {found.unlike.join('; ')}. What follows may be that and not the change.
+                <b>Not alike:</b> {unlikeWords(found.unlike, reader).join('; ')}. What follows may be that and
+                not the change.
               </p>
             ) : null}
             {[a, b].map(({ id, label, leftOut }) =>

@@ -7,7 +7,7 @@ import {
   type RunRecord,
   type TimedRun,
 } from '@/core/car/records/records';
-import { reportWords } from '@/core/worked/field/reportWords';
+import { reportWords } from '@/words/reportWords';
 import { wrongWheels } from '@/core/worked/field/wrongWheels';
 import { workingMeasured, workingPrediction } from '@/words/workings/field';
 import { formatText, formatWithError } from '@/core/base/units/formatQuantity';

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { gapOf, measuredOf } from '@/core/worked/field/measured';
 import { isTimed, RUN_KIND_NAMES, type RunRecord } from '@/core/car/records/records';
 import { seriesWords } from '@/words/runs';
-import { reportWords } from '@/core/worked/field/reportWords';
+import { reportWords } from '@/words/reportWords';
 import { formatNumber, formatText, formatWithError } from '@/core/base/units/formatQuantity';
 import { useReader } from '@/ui/reader';
 import { When } from '@/ui/When';

@@ -1,7 +1,7 @@
 'use client';
 
 import type { ReactNode } from 'react';
-import { labelOf } from '@/core/car/labels/labels';
+import { labelOf } from '@/words/labels/labels';
 import { type Path, valueAt } from '@/core/base/patch';
 import { isUnfinished } from '@/core/car/unfinished/unfinished';
 import { QuantityField } from '@/ui/QuantityField';

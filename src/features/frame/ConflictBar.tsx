@@ -2,8 +2,8 @@
 
 import Box from '@mui/material/Box';
 import { useState } from 'react';
-import { describeValue } from '@/core/car/labels/describe';
-import { labelOf } from '@/core/car/labels/labels';
+import { describeValue } from '@/words/labels/describe';
+import { labelOf } from '@/words/labels/labels';
 import { useReader } from '@/ui/reader';
 import { rivalWords } from '@/words/recordFacts';
 import { type AskedRivals, useAskedRivals } from '../session/askedRivals';

@@ -1,6 +1,6 @@
 'use client';
 
-import { labelOf } from '@/core/car/labels/labels';
+import { labelOf } from '@/words/labels/labels';
 import type { SessionState } from '../session/buildSession';
 import { useReader } from '@/ui/reader';
 

@@ -1,4 +1,4 @@
-import { describeExchange } from '@/core/car/labels/describe';
+import { describeExchange } from '@/words/labels/describe';
 import { checkTitle } from '@/words/checks/names';
 import type { ChangeEffect, Moved, MovedCheck } from '@/core/advice/effects/effects';
 import { measuresOver } from '@/core/advice/learn/overRevisions';

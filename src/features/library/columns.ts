@@ -1,8 +1,8 @@
 import type { Limits } from '@/core/car/fields/fieldLabel';
-import { labelOf } from '@/core/car/labels/labels';
+import { labelOf } from '@/words/labels/labels';
 import { STAGE_KINDS } from '@/core/car/document/drive';
 import { MOTOR_KINDS } from '@/core/car/document/power';
-import { MOTOR_KIND_NAMES } from '@/core/car/labels/heatWords';
+import { MOTOR_KIND_NAMES } from '@/words/labels/heatWords';
 import { RAIL_KINDS } from '@/core/physics/supply/budgetDefinition';
 import { TYRE_KINDS } from '@/core/physics/tyres/tyreSpin';
 import type { LibraryKind } from '@/core/car/library/items';

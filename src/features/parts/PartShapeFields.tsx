@@ -1,7 +1,7 @@
 'use client';
 
 import { type Part, SCREW_KINDS } from '@/core/car/document/parts';
-import { SCREW_WORDS } from '@/core/worked/parts/screwWords';
+import { SCREW_WORDS } from '@/words/terms';
 import { DocumentChoice, DocumentField, Group } from '../fields/fields';
 import { useBuild } from '../session/BuildContext';
 import { AS_WORDS, END_WORDS, PROFILE_WORDS, startOf, SUPPORT_WORDS } from './words';

@@ -3,7 +3,7 @@ import { BOSS_KINDS, bossCheck } from '@/core/physics/strength/boss';
 import { derate } from '@/core/physics/strength/allowable';
 import { hasLayers, strengthOf } from '@/core/worked/parts/materialOfBuild';
 import type { LoadedPart } from '@/core/worked/parts/loadedPart';
-import { SCREW_WORDS } from '@/core/worked/parts/screwWords';
+import { SCREW_WORDS } from '@/words/terms';
 import { formatNumber, formatText } from '@/core/base/units/formatQuantity';
 import { useReader } from '@/ui/reader';
 import { useBuild } from '../session/BuildContext';

@@ -3,7 +3,7 @@
 import { useBuild } from '../session/BuildContext';
 import { MOTOR_KINDS, USUAL_USABLE_SHARE } from '@/core/car/document/power';
 import { motorsInAll } from '@/core/car/document/drive';
-import { MOTOR_KIND_NAMES } from '@/core/car/labels/heatWords';
+import { MOTOR_KIND_NAMES } from '@/words/labels/heatWords';
 import { Choice, DocumentChoice, DocumentField, Group } from '../fields/fields';
 import { LibraryPick } from '../fields/LibraryPick';
 import { Fields } from '../frame/Guarded';

@@ -1,5 +1,5 @@
 import { thingsChanged } from '@/core/advice/learn/things';
-import { describeChanges } from '@/core/car/labels/describe';
+import { describeChanges } from '@/words/labels/describe';
 import { formatText, formatWithError, type Reader } from '@/core/base/units/formatQuantity';
 import { markdownText } from '@/core/base/units/markdown';
 import { failedHow } from '@/core/car/records/failureModes';

@@ -1,4 +1,4 @@
-import { describeChanges } from '@/core/car/labels/describe';
+import { describeChanges } from '@/words/labels/describe';
 import { formatNumber, formatText, formatWithError, type Reader } from '@/core/base/units/formatQuantity';
 import { durationText } from '@/core/base/units/duration';
 import { inSentence, withoutStop } from '@/core/base/units/words';
@@ -65,7 +65,7 @@ function whatItDid(revision: RevisionRecord, { revisions, runs }: Record, reader
   const groups = groupsOf(runs, revisions, 'timedDistance', 'revision');
   const [a, b] = [parent.id, revision.id].map((one) => groups.find(({ id }) => id === one));
   if (!a || !b) return measured;
-  const { result } = compareGroups(a, b, groups, 'timedDistance', 'revision', reader);
+  const { result } = compareGroups(a, b, groups, 'timedDistance', 'revision');
   const by = formatText(Math.abs(result.difference), 'speedMps', reader, 2);
   const verdict = {
     better: `${by} faster than ${parent.letter}, more than chance`,

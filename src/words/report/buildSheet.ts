@@ -1,7 +1,7 @@
 import type { PrinterTimes } from '@/core/worked/print/printerTimes';
 import { checkSentence } from '../checkWords';
 import { checkTitle } from '../checks/names';
-import { describeChanges, type DescribedChange } from '@/core/car/labels/describe';
+import { describeChanges, type DescribedChange } from '@/words/labels/describe';
 import { type BuildDocument, emptyDocument } from '@/core/car/document/document';
 import type { Check } from '@/core/verdict/engine/check';
 import type { RevisionRecord, WholeBuild } from '@/core/car/records/records';

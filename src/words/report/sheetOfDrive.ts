@@ -1,7 +1,7 @@
 import { formatNumber, formatText, type Reader } from '@/core/base/units/formatQuantity';
 import type { BuildDocument } from '@/core/car/document/document';
 import { overallRatio } from '@/core/car/document/drive';
-import type { DescribedChange } from '@/core/car/labels/describe';
+import type { DescribedChange } from '@/words/labels/describe';
 import { wiringOf } from '@/core/worked/power/wiring';
 import { supplyOf } from '@/core/worked/power/supplyOfBuild';
 import type { Block } from './definition';

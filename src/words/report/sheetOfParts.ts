@@ -1,7 +1,7 @@
 import { durationText } from '@/core/base/units/duration';
 import { formatNumber, formatText, type Reader } from '@/core/base/units/formatQuantity';
 import { type BuildDocument, emptyDocument } from '@/core/car/document/document';
-import { describeChanges } from '@/core/car/labels/describe';
+import { describeChanges } from '@/words/labels/describe';
 import { makeList, totalsOf } from '@/core/worked/print/makeList';
 import { estimateOfPart } from '@/core/worked/print/printed';
 import type { PrinterTimes } from '@/core/worked/print/printerTimes';

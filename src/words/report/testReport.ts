@@ -8,7 +8,7 @@ import { heldWords } from '../learn/life';
 import { seriesWords } from '../runs';
 import { gapOf, measuredOf } from '@/core/worked/field/measured';
 import { paretoOf } from '@/core/advice/learn/pareto';
-import { reportWords } from '@/core/worked/field/reportWords';
+import { reportWords } from '../reportWords';
 import {
   isRepeated,
   isTimed,

@@ -1,6 +1,7 @@
-import { describeChanges } from '../../car/labels/describe';
+import { type Exchange, exchangesBetween } from '../../car/document/exchange';
+import { type Measure, measure } from '../../base/measure';
 import { mean } from '../../base/numeric/statistics';
-import { formatText, type Reader } from '../../base/units/formatQuantity';
+import type { QuantityName } from '../../base/units/quantities';
 import { type LeftOut, mostAlike } from '../../worked/field/alike';
 import { measuredOf } from '../../worked/field/measured';
 import {
@@ -137,8 +138,7 @@ export interface Comparison {
   /** Attempts where both are of the same runs, which share their conditions; runs else. */
   unit: 'attempts' | 'runs';
   result: RunsCompareResult;
-  /** What was not alike, apart from what is compared. */
-  unlike: string[];
+  unlike: Unlike[];
 }
 
 const runIds = ({ runs }: RunGroup) => runs.map(({ id }) => id).join();
@@ -150,7 +150,6 @@ export function compareGroups(
   groups: readonly RunGroup[],
   kind: TimedKind,
   by: Grouping,
-  reader: Reader,
 ): Comparison {
   const better = kind === 'launch' ? 'lower' : 'higher';
   // attempts of one series share its day; those of two runs that are held against each other have no other unit
@@ -161,52 +160,47 @@ export function compareGroups(
       unit === 'attempts'
         ? runsCompare({ a: a.values, b: b.values, better })
         : compareRuns({ a: a.means, b: b.means, better, groups: groups.map(({ means }) => means) }),
-    unlike: unlike(a, b, by, reader),
+    unlike: unlike(a, b, by),
   };
 }
 
 /** Differences of the means that matter to a speed: more than this. */
 const TELLING = { ambientC: 5, packVBefore: 0.1, extraMassG: 20, distanceM: 0.1, runUpM: 1 } as const;
-const CONDITION_WORDS = {
-  ambientC: ['air', 'temperatureC'],
-  packVBefore: ['pack before', 'voltageV'],
-  extraMassG: ['extra weight', 'massG'],
-  distanceM: ['distance', 'distanceM'],
-  runUpM: ['run-up', 'distanceM'],
-} as const;
-const MOST_CHANGES = 3;
+export type UnlikeCondition = keyof typeof TELLING;
+const CONDITION_QUANTITIES = {
+  ambientC: 'temperatureC',
+  packVBefore: 'voltageV',
+  extraMassG: 'massG',
+  distanceM: 'distanceM',
+  runUpM: 'distanceM',
+} as const satisfies Record<UnlikeCondition, QuantityName>;
 
-function unlike(a: RunGroup, b: RunGroup, by: Grouping, reader: Reader): string[] {
-  const words: string[] = [];
-  const surfaces = [a, b].map(({ runs }) =>
-    [...new Set(runs.map(({ conditions }) => conditions.surfaceName))].sort().join(' and '),
-  );
-  if (by !== 'surface' && surfaces[0] !== surfaces[1])
-    words.push(`surface: ${surfaces[0]!.toLowerCase()} against ${surfaces[1]!.toLowerCase()}`);
-  for (const [key, [name, quantity]] of Object.entries(CONDITION_WORDS) as [
-    keyof typeof TELLING,
-    readonly [string, 'temperatureC' | 'voltageV' | 'massG' | 'distanceM'],
-  ][]) {
-    const [one, other] = [a, b].map(({ runs }) => {
-      const said = runs.flatMap(({ conditions }) => conditions[key] ?? []);
+/** What was not alike between two groups, apart from what is compared. */
+export type Unlike =
+  | { readonly of: 'surface'; readonly a: readonly string[]; readonly b: readonly string[] }
+  | { readonly of: UnlikeCondition; readonly a: Measure; readonly b: Measure }
+  | { readonly of: UnlikeCondition; readonly onOneSide: true }
+  | { readonly of: 'build'; readonly exchange: Exchange };
+
+function unlike(a: RunGroup, b: RunGroup, by: Grouping): Unlike[] {
+  const found: Unlike[] = [];
+  const [one, other] = [a, b].map(({ runs }) =>
+    [...new Set(runs.map(({ conditions }) => conditions.surfaceName))].sort(),
+  ) as [string[], string[]];
+  if (by !== 'surface' && one.join() !== other.join()) found.push({ of: 'surface', a: one, b: other });
+  for (const of of Object.keys(TELLING) as UnlikeCondition[]) {
+    const [before, after] = [a, b].map(({ runs }) => {
+      const said = runs.flatMap(({ conditions }) => conditions[of] ?? []);
       return said.length === 0 ? undefined : mean(said);
     });
-    if (one !== undefined && other !== undefined && Math.abs(one - other) > TELLING[key])
-      words.push(
-        `${name}: ${formatText(one, quantity, reader)} against ${formatText(other, quantity, reader)}`,
-      );
-    else if ((one === undefined) !== (other === undefined)) words.push(`${name}: noted on one side only`);
+    const quantity = CONDITION_QUANTITIES[of];
+    if (before !== undefined && after !== undefined && Math.abs(before - after) > TELLING[of])
+      found.push({ of, a: measure(before, quantity), b: measure(after, quantity) });
+    else if ((before === undefined) !== (after === undefined)) found.push({ of, onOneSide: true });
   }
-  if (by === 'revision' || by === 'run') return words;
-  const changes = describeChanges(a.runs[0]!.document, b.runs[0]!.document, reader).filter(
+  if (by === 'revision' || by === 'run') return found;
+  const exchanges = exchangesBetween(a.runs[0]!.document, b.runs[0]!.document).filter(
     ({ path }) => !['parts', 'print'].includes(path[0] ?? '') && !(by === 'tyre' && path[1] === 'tyre'),
   );
-  const named = changes
-    .slice(0, MOST_CHANGES)
-    .map(({ label, before, after }) => `${label.toLowerCase()}: ${before} against ${after}`);
-  return [
-    ...words,
-    ...named,
-    ...(changes.length > MOST_CHANGES ? [`${changes.length - MOST_CHANGES} more of the build`] : []),
-  ];
+  return [...found, ...exchanges.map((exchange): Unlike => ({ of: 'build', exchange }))];
 }

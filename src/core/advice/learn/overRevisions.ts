@@ -2,7 +2,7 @@ import type { BuildDocument } from '../../car/document/document';
 import type { QuantityName } from '../../base/units/quantities';
 import { type LeftOut, mostAlike } from '../../worked/field/alike';
 import { meanOfRuns } from '../../worked/field/measured';
-import { hottest } from '../../worked/field/reportWords';
+import { hottest } from '../../worked/field/report';
 import {
   isRepeated,
   type RepeatedKind,

@@ -116,7 +116,13 @@ export const QUANTITIES = {
     imperial: unit('oz·in', 0.0720077887),
     others: [unit('Nm', 10.19716212977928), unit('Ncm', 0.1019716212977928)],
   },
+  /** Of wires, which the trade gives in mm². */
   areaMm2: same(unit('mm²', 1, ['mm2'])),
+  surfaceMm2: {
+    metric: unit('mm²', 1, ['mm2']),
+    imperial: unit('in²', 645.16, ['in2']),
+    others: [unit('cm²', 100, ['cm2'])],
+  },
   areaM2: {
     metric: unit('cm²', 1e-4, ['cm2']),
     imperial: unit('in²', 0.00064516, ['in2']),

@@ -1,10 +1,25 @@
 import { allowableMpa } from '../strength/allowable';
-import { plain } from '../../base/units/plain';
+import { type Finding, finding } from '../../base/finding';
+import { type Measure, measure } from '../../base/measure';
 import { cross, dot, lengthOf, subtract, unit, type Vec3 } from '../../base/vec3';
 import { boundsOf, onBed } from './measure';
 import type { Mesh } from '../meshFiles/mesh';
 import { readMesh } from '../meshFiles/readMesh';
 import { axisOf, NOT_LOADED, sectionsOf, type SectionsHow, type SectionsInput } from './sections';
+
+declare module '../../base/finding' {
+  interface FindingFacts {
+    'orient.best': {
+      layers: 'along' | 'across' | 'leaning';
+      support: 'none' | 'least' | { more: Measure } | { whereNoneIsNeeded: Measure };
+      onBed?: Measure;
+    };
+    'orient.weaker': { share: Measure };
+    'orient.support': { more: Measure };
+    'orient.higher': { by: Measure };
+    'orient.asGood': Record<never, never>;
+  }
+}
 
 export interface OrientInput extends Partial<Omit<SectionsInput, 'mesh' | 'stations' | 'buildDirection'>> {
   mesh: SectionsInput['mesh'];
@@ -19,7 +34,8 @@ export interface Orientation {
   heightMm: number;
   bedContactMm2: number;
   weakestMargin?: number;
-  why: string;
+  /** Why it is the best, or what it has against it. */
+  why: Finding;
 }
 
 const USUAL_OVERHANG_DEG = 45;
@@ -143,37 +159,37 @@ function largeFaces({ vertices, triangles }: Mesh): Vec3[] {
     .map(({ sum }) => unit(sum));
 }
 
+/** Less support than this over the least is the least, share. */
+const LEAST_MORE = 0.01;
 const LIES_ALONG = 0.35;
 const STANDS = 0.94;
 
-function best(one: Omit<Orientation, 'why'>, all: readonly Omit<Orientation, 'why'>[], axis: Vec3): string {
+function best(one: Omit<Orientation, 'why'>, all: readonly Omit<Orientation, 'why'>[], axis: Vec3): Finding {
   const along = Math.abs(dot(axis, one.direction));
-  const layers =
-    along < LIES_ALONG
-      ? 'Lays the layers along the part'
-      : along > STANDS
-        ? 'Stands the part up: its layers lie across it'
-        : 'Leans the layers across the part';
   const least = Math.min(...all.map(({ overhangAreaMm2 }) => overhangAreaMm2));
-  const more =
-    least > 0 ? (100 * (one.overhangAreaMm2 - least)) / least : one.overhangAreaMm2 > 0 ? Infinity : 0;
-  const support =
-    one.overhangAreaMm2 === 0
-      ? 'no support'
-      : more < 1
-        ? 'the least support'
-        : Number.isFinite(more)
-          ? `${plain(more, 2)} % more support than the least`
-          : `${plain(one.overhangAreaMm2)} mm² to support where another way needs none`;
-  return `${layers}; ${support}${one.bedContactMm2 > 0 ? `, ${plain(one.bedContactMm2)} mm² on the bed` : ', nothing flat on the bed'}.`;
+  const more = least > 0 ? (one.overhangAreaMm2 - least) / least : 0;
+  return finding('orient.best', {
+    layers: along < LIES_ALONG ? 'along' : along > STANDS ? 'across' : 'leaning',
+    support:
+      one.overhangAreaMm2 === 0
+        ? 'none'
+        : least === 0
+          ? { whereNoneIsNeeded: measure(one.overhangAreaMm2, 'surfaceMm2') }
+          : more < LEAST_MORE
+            ? 'least'
+            : { more: measure(more, 'share', 2) },
+    ...(one.bedContactMm2 > 0 ? { onBed: measure(one.bedContactMm2, 'surfaceMm2') } : {}),
+  });
 }
 
-function against(one: Omit<Orientation, 'why'>, first: Omit<Orientation, 'why'>): string {
+function against(one: Omit<Orientation, 'why'>, first: Omit<Orientation, 'why'>): Finding {
   if (one.weakestMargin !== undefined && differs(one.weakestMargin, first.weakestMargin) !== 0)
-    return `Weaker: ${plain((100 * one.weakestMargin) / first.weakestMargin!, 3)} % of the best margin.`;
+    return finding('orient.weaker', { share: measure(one.weakestMargin / first.weakestMargin!, 'share') });
   if (differs(one.overhangAreaMm2, first.overhangAreaMm2) !== 0)
-    return `${plain(one.overhangAreaMm2 - first.overhangAreaMm2)} mm² more to support.`;
+    return finding('orient.support', {
+      more: measure(one.overhangAreaMm2 - first.overhangAreaMm2, 'surfaceMm2'),
+    });
   return differs(one.heightMm, first.heightMm) === 0
-    ? 'As good.'
-    : `${plain(one.heightMm - first.heightMm)} mm higher.`;
+    ? finding('orient.asGood', {})
+    : finding('orient.higher', { by: measure(one.heightMm - first.heightMm, 'lengthMm') });
 }

@@ -118,10 +118,13 @@ describe('mesh.orient', () => {
     expect(first!.overhangAreaMm2).toBe(0);
     // flat on its wide side: 6 mm high
     expect(first!.heightMm).toBeCloseTo(6, 5);
-    expect(first!.why).toContain('along the part');
+    expect(first!.why).toMatchObject({ code: 'orient.best', facts: { layers: 'along', support: 'none' } });
     const upright = ranked.find(({ direction }) => direction[0] === 1)!;
     expect(upright.weakestMargin! / first!.weakestMargin!).toBeCloseTo(0.5, 6);
-    expect(upright.why).toContain('50 %');
+    expect(upright.why).toMatchObject({
+      code: 'orient.weaker',
+      facts: { share: { value: expect.closeTo(0.5, 6) } },
+    });
   });
 
   it('without a load asks for the least support, then the lowest; a slanted face may lie on the bed', () => {

@@ -3,7 +3,7 @@
 import { useState } from 'react';
 import { fromBase64 } from '@/core/base/base64';
 import type { GearBody, Stage } from '@/core/car/document/drive';
-import { refusalInWords } from '@/core/car/labels/labels';
+import { refusalInWords } from '@/words/labels/labels';
 import { CalcError } from '@/core/base/errors';
 import { OUTLINE_FILES, type OutlineFile } from '@/core/physics/gears/outline';
 import { useBuild } from '../../session/BuildContext';

@@ -1,6 +1,6 @@
 'use client';
 
-import { refusalInWords } from '@/core/car/labels/labels';
+import { refusalInWords } from '@/words/labels/labels';
 import { inSentence } from '@/core/base/units/words';
 import { whyOf } from '@/words/checkWords';
 import { useState } from 'react';

@@ -2,7 +2,7 @@
 
 import { type CSSProperties, useMemo, useState } from 'react';
 import type { GearBody, Stage } from '@/core/car/document/drive';
-import { refusalInWords } from '@/core/car/labels/labels';
+import { refusalInWords } from '@/words/labels/labels';
 import { CalcError } from '@/core/base/errors';
 import { gearOutline } from '@/core/physics/gears/outline';
 

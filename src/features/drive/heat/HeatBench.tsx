@@ -9,8 +9,8 @@ import {
   PINION_JOINTS,
   USUAL_DUTY,
 } from '@/core/car/document/heat';
-import { describeValue } from '@/core/car/labels/describe';
-import { HOUSING_NAMES, DUTY_NAMES } from '@/core/car/labels/heatWords';
+import { describeValue } from '@/words/labels/describe';
+import { HOUSING_NAMES, DUTY_NAMES } from '@/words/labels/heatWords';
 import { USUAL_USABLE_SHARE } from '@/core/car/document/power';
 import { cruiseMpsOf, USUAL_CRUISE_S, USUAL_REST_S } from '@/core/worked/heat/enduranceOfBuild';
 import { HOUSINGS } from '@/core/physics/heat/thermalDefaults';

@@ -2,7 +2,7 @@
 
 import { needNames } from '@/words/needs';
 import { standing } from '@/core/physics/motion/standstill';
-import { refusalInWords } from '@/core/car/labels/labels';
+import { refusalInWords } from '@/words/labels/labels';
 import { calibrationFor } from '@/core/car/document/heat';
 import { caseLimitOf } from '@/core/worked/heat/enduranceOfBuild';
 import type { HeatOfBuild } from '@/core/worked/heat/heatOf';

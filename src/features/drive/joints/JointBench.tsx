@@ -4,7 +4,7 @@ import { useReader } from '@/ui/reader';
 import { materialForBuild } from '@/core/car/library/items';
 import { type Shaft, stageRatio } from '@/core/car/document/drive';
 import { PINION_JOINTS } from '@/core/car/document/heat';
-import { describeValue } from '@/core/car/labels/describe';
+import { describeValue } from '@/words/labels/describe';
 import { USUAL_PIN_MM, USUAL_SCREW_N, usualInterferenceMm } from '@/core/worked/drive/jointOfBuild';
 import { motorStage } from '@/core/car/document/drive';
 import { newId } from '../../api';

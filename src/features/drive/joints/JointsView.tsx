@@ -2,7 +2,7 @@
 
 import { needNames } from '@/words/needs';
 import type { JointsOnSurface } from '@/core/verdict/drive/gearLife';
-import { JOINT_NAMES } from '@/core/car/labels/heatWords';
+import { JOINT_NAMES } from '@/words/labels/heatWords';
 import type { HeldBy } from '@/core/worked/drive/jointOfBuild';
 import { TORQUE_BY } from '@/words/terms';
 import type { ShaftFound } from '@/core/worked/drive/shaftOfBuild';

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { DROP_OUTCOMES, type DropOutcome, type RunReport } from '@/core/car/records/report';
-import { dropLimit } from '@/core/worked/field/reportWords';
+import { dropLimit } from '@/core/worked/field/report';
 import { formatText } from '@/core/base/units/formatQuantity';
 import { QuantityField } from '@/ui/QuantityField';
 import { useReader } from '@/ui/reader';

@@ -35,7 +35,7 @@ export function Faces({
             {faces.slice(0, MOST_FACES).map((face, index) => (
               <tr key={index}>
                 <td>looks {sideOf(face)}</td>
-                <td className="num">{formatText(face.areaMm2, 'areaMm2', reader)}</td>
+                <td className="num">{formatText(face.areaMm2, 'surfaceMm2', reader)}</td>
                 <td className="minor">{at(face)}</td>
                 <td>
                   {locked ? null : (

@@ -6,6 +6,7 @@ import type { Part } from '@/core/car/document/parts';
 import { femOfPart } from '@/core/worked/parts/solidOfPart';
 import { formatNumber, formatText } from '@/core/base/units/formatQuantity';
 import { cross, dot, unit, type Vec3 } from '@/core/base/vec3';
+import { say } from '@/words/findings';
 import { useReader } from '@/ui/reader';
 import type { SeenMesh } from '@/workers/parts.worker';
 import { useBuild } from '../../session/BuildContext';
@@ -77,8 +78,8 @@ export function Orientations({ part, seen, meshReady }: { part: Part; seen: Seen
                   <b>margin {formatNumber(one.weakestMargin, reader.locale, 3)}</b>
                 )}{' '}
                 {formatText(one.heightMm, 'lengthMm', reader)} high,{' '}
-                {formatText(one.overhangAreaMm2, 'areaMm2', reader)} to support.{' '}
-                <span className="quiet">{one.why}</span>{' '}
+                {formatText(one.overhangAreaMm2, 'surfaceMm2', reader)} to support.{' '}
+                <span className="quiet">{say(one.why, reader)}</span>{' '}
                 {now ? (
                   <b>as it is</b>
                 ) : closed ? null : (

@@ -1,6 +1,6 @@
 import type { Patch, Path } from '@/core/base/patch';
 import type { End } from '@/core/car/document/suspension';
-import { POINT_LABELS } from '@/core/car/labels/suspension';
+import { POINT_LABELS } from '@/words/labels/suspension';
 import type { PointName } from '@/core/physics/corner/corner';
 import { pointPath } from '@/core/worked/suspension/namedPoints';
 import type { Vec3 } from '@/core/base/vec3';

@@ -1,5 +1,5 @@
-import type { Problem } from '../../base/errors';
-import type { FieldLabel } from '../fields/fieldLabel';
+import type { Problem } from '@/core/base/errors';
+import type { FieldLabel } from '@/core/car/fields/fieldLabel';
 import { BRIEF_LABELS } from './brief';
 import { CHASSIS_LABELS } from './chassis';
 import { DRIVE_LABELS } from './drive';

@@ -1,10 +1,10 @@
-import { formatText, type Reader } from '../../base/units/formatQuantity';
-import type { BuildDocument } from '../document/document';
-import { JOINT_SOFTENS_C, MOUNT_SOFTENS_C } from '../document/heat';
+import { formatText, type Reader } from '@/core/base/units/formatQuantity';
+import type { BuildDocument } from '@/core/car/document/document';
+import { JOINT_SOFTENS_C, MOUNT_SOFTENS_C } from '@/core/car/document/heat';
 import { HOUSING_NAMES, JOINT_NAMES, MOUNT_NAMES, DUTY_NAMES, MOTOR_KIND_NAMES } from './heatWords';
 import { labelOf } from './labels';
-import type { Path } from '../../base/patch';
-import { type Exchange, exchangesBetween } from '../document/exchange';
+import type { Path } from '@/core/base/patch';
+import { type Exchange, exchangesBetween } from '@/core/car/document/exchange';
 
 /** A difference in words. */
 export interface DescribedChange {

@@ -1,4 +1,4 @@
-import type { FieldLabel, Limits } from '../fields/fieldLabel';
+import type { FieldLabel, Limits } from '@/core/car/fields/fieldLabel';
 
 const length = (label: string, to: number): FieldLabel => ({
   label,

@@ -1,7 +1,8 @@
-import { type WrongWheel, wrongWheels } from './wrongWheels';
-import { formatText, type Reader } from '../../base/units/formatQuantity';
-import type { RunRecord, RunSheet } from '../../car/records/records';
-import { type RunReport, type Temperature, WHEELS } from '../../car/records/report';
+import { dropLimit, growthOf, hottest } from '@/core/worked/field/report';
+import { type WrongWheel, wrongWheels } from '@/core/worked/field/wrongWheels';
+import { formatText, type Reader } from '@/core/base/units/formatQuantity';
+import type { RunRecord, RunSheet } from '@/core/car/records/records';
+import { WHEELS } from '@/core/car/records/report';
 
 const WHEEL_WORDS = {
   frontLeft: 'front left',
@@ -18,32 +19,6 @@ const END_WORDS = {
 
 const wheelSaid = ({ wheel, turned }: WrongWheel) =>
   `${WHEEL_WORDS[wheel]} ${turned === 'still' ? 'stands still' : 'turns backward'}`;
-
-/** The hottest reading of each place. */
-export function hottest(temperatures: readonly Temperature[] = []): Temperature[] {
-  const found = new Map<string, Temperature>();
-  for (const one of temperatures)
-    if ((found.get(one.place)?.valueC ?? -Infinity) < one.valueC) found.set(one.place, one);
-  return [...found.values()];
-}
-
-/** Lowest height at which it failed, and the highest that it held; none where there is none. */
-export function dropLimit({ drops = [] }: RunReport): { heldM?: number; failedM?: number } {
-  const held = drops.filter(({ outcome }) => outcome !== 'failed').map(({ heightM }) => heightM);
-  const failed = drops.filter(({ outcome }) => outcome === 'failed').map(({ heightM }) => heightM);
-  return {
-    ...(held.length > 0 ? { heldM: Math.max(...held) } : {}),
-    ...(failed.length > 0 ? { failedM: Math.min(...failed) } : {}),
-  };
-}
-
-/** Growth of a spun tyre over its smallest reading, share. */
-export function growthOf({ spins = [] }: RunReport): number | undefined {
-  if (spins.length < 2) return undefined;
-  const slow = spins.reduce((a, b) => (b.rpm < a.rpm ? b : a));
-  const fast = spins.reduce((a, b) => (b.rpm > a.rpm ? b : a));
-  return fast.diameterMm / slow.diameterMm - 1;
-}
 
 /** In a sentence, what a run that is not timed brought home. */
 export function reportWords(

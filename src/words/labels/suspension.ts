@@ -1,5 +1,5 @@
-import { POINT_NAMES, type PointName } from '../../physics/corner/corner';
-import type { FieldLabel, Limits } from '../fields/fieldLabel';
+import { POINT_NAMES, type PointName } from '@/core/physics/corner/corner';
+import type { FieldLabel, Limits } from '@/core/car/fields/fieldLabel';
 
 /** What a hard point is called. */
 export const POINT_LABELS: Readonly<Record<PointName, string>> = {

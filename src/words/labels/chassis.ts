@@ -1,4 +1,4 @@
-import type { FieldLabel } from '../fields/fieldLabel';
+import type { FieldLabel } from '@/core/car/fields/fieldLabel';
 
 /** What the fields of the chassis are called. */
 export const CHASSIS_LABELS: Readonly<Record<string, FieldLabel>> = {

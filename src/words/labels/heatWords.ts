@@ -1,6 +1,6 @@
-import type { Housing } from '../../physics/heat/thermalDefaults';
-import type { MotorKind } from '../document/power';
-import type { Duty, MountMaterial, PinionJoint } from '../document/heat';
+import type { Housing } from '@/core/physics/heat/thermalDefaults';
+import type { MotorKind } from '@/core/car/document/power';
+import type { Duty, MountMaterial, PinionJoint } from '@/core/car/document/heat';
 
 export const DUTY_NAMES: Readonly<Record<Duty, string>> = {
   laps: 'laps',

@@ -1,4 +1,4 @@
-import type { FieldLabel } from '../fields/fieldLabel';
+import type { FieldLabel } from '@/core/car/fields/fieldLabel';
 
 const PROFILE: Readonly<Record<string, FieldLabel>> = {
   layerMm: { label: 'Layer', quantity: 'lengthMm', limits: { above: 0, to: 2 } },

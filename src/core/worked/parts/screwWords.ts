@@ -1,8 +1,0 @@
-import type { ScrewKind } from '../../car/document/parts';
-
-export const SCREW_WORDS: Readonly<Record<ScrewKind, string>> = {
-  screwInPlastic: 'screws into the plastic',
-  nutTrap: 'trapped nuts',
-  heatSetInsert: 'heat-set inserts',
-  throughBolt: 'bolts right through',
-};
