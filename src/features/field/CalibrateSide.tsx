@@ -1,5 +1,6 @@
 'use client';
 
+import { RUN_KIND_NAMES } from '@/words/terms';
 import { needNames } from '@/words/needs';
 import { type ReactNode, useMemo, useState } from 'react';
 import type { BuildDocument } from '@/core/car/document/document';
@@ -10,7 +11,7 @@ import type { CalibrateResult, FittedFigure } from '@/core/worked/field/calibrat
 import type { Knob } from '@/core/worked/field/knobs';
 import { askedRunWords, calibrationNotes, figureName, type SurfaceNames } from '@/words/learn/calibration';
 import { firstUp } from '@/words/lists';
-import { isTimed, RUN_KIND_NAMES } from '@/core/car/records/records';
+import { isTimed } from '@/core/car/records/records';
 import { formatNumber, formatText, formatWithError } from '@/core/base/units/formatQuantity';
 import { DotPlot } from '@/ui/charts/DotPlot';
 import type { QuantityName } from '@/core/base/units/quantities';

@@ -1,5 +1,6 @@
 'use client';
 
+import { RUN_KIND_NAMES } from '@/words/terms';
 import { type ReactNode, useMemo, useState } from 'react';
 import {
   compareGroups,
@@ -9,7 +10,7 @@ import {
   type RunGroup,
   settingNames,
 } from '@/core/advice/learn/groups';
-import { RUN_KIND_NAMES, TIMED_KINDS, type TimedKind } from '@/core/car/records/records';
+import { TIMED_KINDS, type TimedKind } from '@/core/car/records/records';
 import { runsSummary } from '@/core/physics/statistics/runsSummary';
 import { formatNumber, formatText } from '@/core/base/units/formatQuantity';
 import { DotPlot } from '@/ui/charts/DotPlot';

@@ -1,12 +1,7 @@
+import { RUN_KIND_NAMES } from '@/words/terms';
 import { wheelTurned } from '@/words/checks/field';
 import { gapOf, type Measured } from '@/core/worked/field/measured';
-import {
-  isTimed,
-  RUN_KIND_NAMES,
-  type RunKind,
-  type RunRecord,
-  type TimedRun,
-} from '@/core/car/records/records';
+import { isTimed, type RunKind, type RunRecord, type TimedRun } from '@/core/car/records/records';
 import { reportWords } from '@/words/reportWords';
 import { wrongWheels } from '@/core/worked/field/wrongWheels';
 import { workingMeasured, workingPrediction } from '@/words/workings/field';
@@ -70,6 +65,12 @@ export function FieldAnswer({ shown, last }: { shown: ShownRun | undefined; last
             {launch ? formatText(run.prediction.timeS, 'timeS', reader) : speed(run.prediction.speedMps)}
           </Figure>
           : {verdict(gap.differencePct, gap.sigmas, reader.locale)}
+          {run.prediction.mostFrom ? (
+            <span className="quiet">
+              {' '}
+              Its error comes most from the {FIGURE_NAMES[run.prediction.mostFrom]}.
+            </span>
+          ) : null}
         </>
       ) : (
         'There was no prediction to compare it with.'

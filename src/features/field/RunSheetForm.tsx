@@ -1,8 +1,9 @@
 'use client';
 
+import { RUN_KIND_NAMES } from '@/words/terms';
 import { useId, useState } from 'react';
 import type { BuildDocument } from '@/core/car/document/document';
-import { RUN_KIND_NAMES, RUN_KINDS, type RunKind, type RunSheet } from '@/core/car/records/records';
+import { RUN_KINDS, type RunKind, type RunSheet } from '@/core/car/records/records';
 import type { RunReport } from '@/core/car/records/report';
 import { QuantityField } from '@/ui/QuantityField';
 import { useBuild } from '../session/BuildContext';

@@ -1,6 +1,7 @@
+import { RUN_KIND_NAMES } from '@/words/terms';
 import { useState } from 'react';
 import { gapOf, measuredOf } from '@/core/worked/field/measured';
-import { isTimed, RUN_KIND_NAMES, type RunRecord } from '@/core/car/records/records';
+import { isTimed, type RunRecord } from '@/core/car/records/records';
 import { seriesWords } from '@/words/runs';
 import { reportWords } from '@/words/reportWords';
 import { formatNumber, formatText, formatWithError } from '@/core/base/units/formatQuantity';

@@ -1,5 +1,6 @@
 'use client';
 
+import { RUN_KIND_NAMES } from '@/words/terms';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Stack from '@mui/material/Stack';
@@ -8,7 +9,6 @@ import dynamic from 'next/dynamic';
 import Link from 'next/link';
 import { useEffect, useState } from 'react';
 import {
-  RUN_KIND_NAMES,
   type FailureSheet,
   type RunRecord,
   type RunSheet,

@@ -1,10 +1,11 @@
 'use client';
 
+import { RUN_KIND_NAMES } from '@/words/terms';
 import { useState } from 'react';
 import type { FailureLedger } from '@/core/car/records/failureLedger';
 import { FAILURE_MODES } from '@/core/car/records/failureModes';
 import { hoursUntil, livesOfCopies } from '@/core/worked/field/lives';
-import { type FailureSheet, RUN_KIND_NAMES, type RunSheet } from '@/core/car/records/records';
+import { type FailureSheet, type RunSheet } from '@/core/car/records/records';
 import { QuantityField } from '@/ui/QuantityField';
 import { useReader } from '@/ui/reader';
 import { newId } from '../api';

@@ -1,9 +1,10 @@
 'use client';
 
+import { RUN_KIND_NAMES } from '@/words/terms';
 import { useSearchParams } from 'next/navigation';
 import { useState } from 'react';
 import { failedHow } from '@/core/car/records/failureModes';
-import { type FailureRecord, RUN_KIND_NAMES, type Versioned } from '@/core/car/records/records';
+import { type FailureRecord, type Versioned } from '@/core/car/records/records';
 import { formatText } from '@/core/base/units/formatQuantity';
 import { useReader } from '@/ui/reader';
 import { When } from '@/ui/When';

@@ -1,5 +1,6 @@
 'use client';
 
+import { RUN_KIND_NAMES } from '@/words/terms';
 import { say } from '@/words/findings';
 import { checkTitle } from '@/words/checks/names';
 import { proofWords, stepTitle, stepWhy } from '@/words/stepWords';
@@ -8,7 +9,7 @@ import { useRouter } from 'next/navigation';
 import { type ReactNode, useMemo, useState } from 'react';
 import { applyPatch } from '@/core/base/patch';
 import type { NextStep } from '@/core/advice/steps/definition';
-import { RUN_KIND_NAMES } from '@/core/car/records/records';
+
 import { printerTimesOfBuild } from '@/core/worked/print/printerTimes';
 import { durationText } from '@/core/base/units/duration';
 import { formatNumber, formatText } from '@/core/base/units/formatQuantity';

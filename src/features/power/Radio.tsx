@@ -1,7 +1,8 @@
 'use client';
 
+import { FAILSAFE_WORDS } from '@/words/failsafe';
 import { FAILSAFE_ITEMS, type FailsafeItem } from '@/core/car/document/power';
-import { FAILSAFE_WORDS, failsafeMarks, undoneBy } from '@/core/worked/power/failsafe';
+import { failsafeMarks, undoneBy } from '@/core/worked/power/failsafe';
 import { When } from '@/ui/When';
 import { useBuild } from '../session/BuildContext';
 import { DocumentField, Group } from '../fields/fields';

@@ -1,4 +1,4 @@
-import { RUN_KIND_NAMES } from '@/core/car/records/records';
+import { RUN_KIND_NAMES } from '../terms';
 import type { Wheel } from '@/core/car/records/report';
 import type { WrongWheel } from '@/core/worked/field/wrongWheels';
 import type { Wish } from '@/core/verdict/field/owedRuns.check';

@@ -1,4 +1,5 @@
-import { FAILSAFE_WORDS, type FailsafePart } from '@/core/worked/power/failsafe';
+import { FAILSAFE_WORDS } from '../failsafe';
+import { type FailsafePart } from '@/core/worked/power/failsafe';
 import type { MotorKind } from '@/core/car/document/power';
 import { inSentence } from '@/core/base/units/words';
 import { counted, listed } from '../lists';

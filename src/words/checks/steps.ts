@@ -1,4 +1,4 @@
-import { RUN_KIND_NAMES } from '@/core/car/records/records';
+import { RUN_KIND_NAMES } from '../terms';
 import { inSentence, withoutStop } from '@/core/base/units/words';
 import { counted, listed, partsListed } from '../lists';
 import { heldWords, wearWords } from '../learn/life';

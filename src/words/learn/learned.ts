@@ -1,3 +1,4 @@
+import { RUN_KIND_NAMES } from '../terms';
 import { describeChanges } from '@/words/labels/describe';
 import { formatNumber, formatText, formatWithError, type Reader } from '@/core/base/units/formatQuantity';
 import { durationText } from '@/core/base/units/duration';
@@ -13,13 +14,7 @@ import { heldWords } from './life';
 import { WISH_NAMES } from '../checks/field';
 import { attemptSpread, gapOf, measuredOf } from '@/core/worked/field/measured';
 import { measuresOver } from '@/core/advice/learn/overRevisions';
-import {
-  isRepeated,
-  RUN_KIND_NAMES,
-  type RevisionRecord,
-  type RunRecord,
-  type WholeBuild,
-} from '@/core/car/records/records';
+import { isRepeated, type RevisionRecord, type RunRecord, type WholeBuild } from '@/core/car/records/records';
 
 type Record = Pick<WholeBuild, 'revisions' | 'runs' | 'failures'>;
 

@@ -1,3 +1,4 @@
+import { RUN_KIND_NAMES } from '../terms';
 import { checkSentence } from '../checkWords';
 import type { Check } from '@/core/verdict/engine/check';
 import { failedHow } from '@/core/car/records/failureModes';
@@ -12,7 +13,6 @@ import { reportWords } from '../reportWords';
 import {
   isRepeated,
   isTimed,
-  RUN_KIND_NAMES,
   type RevisionRecord,
   type RunRecord,
   type TimedRun,

@@ -1,4 +1,4 @@
-import { FAILSAFE_WORDS } from '@/core/worked/power/failsafe';
+import { FAILSAFE_WORDS } from '../failsafe';
 import { FAILSAFE_PART_NAMES } from '../checks/power';
 import { listed } from '../lists';
 import { CHARGE_TERMS } from '../terms';

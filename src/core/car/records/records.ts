@@ -23,20 +23,6 @@ export type RunKind = (typeof RUN_KINDS)[number];
 export const TIMED_KINDS = ['timedDistance', 'launch', 'series'] as const;
 export type TimedKind = (typeof TIMED_KINDS)[number];
 
-export const RUN_KIND_NAMES: Readonly<Record<RunKind, string>> = {
-  timedDistance: 'Timed distance',
-  launch: 'Launch',
-  track: 'Satellite track',
-  series: 'Settings series',
-  endurance: 'Endurance',
-  spin: 'Bench spin',
-  terrain: 'Terrain',
-  drop: 'Drop',
-  blows: 'Blows',
-  tyreSpin: 'Tyre spin',
-  crash: 'Crash',
-};
-
 /** What the model expects of a run under its conditions; errors are one standard deviation. */
 export interface RunPrediction {
   /** Over the measured distance. */

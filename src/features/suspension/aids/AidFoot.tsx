@@ -1,8 +1,9 @@
 'use client';
 
+import { RUN_KIND_NAMES } from '@/words/terms';
 import { constantsText, type Setting } from '@/core/worked/aids/aidSettings';
 import { measuredOf } from '@/core/worked/field/measured';
-import { isTimed, RUN_KIND_NAMES } from '@/core/car/records/records';
+import { isTimed } from '@/core/car/records/records';
 import { formatNumber, formatWithError } from '@/core/base/units/formatQuantity';
 import { seriesWords } from '@/words/runs';
 import { useReader } from '@/ui/reader';
