@@ -1,3 +1,4 @@
+import { FIGURE_NAMES } from '@/words/learn/calibration';
 import { RUN_KIND_NAMES } from '@/words/terms';
 import { wheelTurned } from '@/words/checks/field';
 import { gapOf, type Measured } from '@/core/worked/field/measured';
