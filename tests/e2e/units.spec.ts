@@ -5,7 +5,7 @@ import { expect, test } from './page';
 const METRIC =
   /\d\s?(?:km\/h|m\/s²|m\/s|°C|kg|mm³|mm²|cm³|km|cm|mm|N\/mm|N·mm|Nm|N|kPa|MPa)(?![\w·/²³%])|\d\s?m(?![\w·/²³%Ω])/g;
 
-/** What the trade names in metric: screws, pins, bearings, shafts, hexes, plugs, beds, and what holes and gaps are drawn at. */
+/** What the trade names in metric: screws, pins, bearings, shafts, hexes, plugs, wires, beds, and what holes and gaps are drawn at. */
 const OF_THE_TRADE = [
   /\b(?:bearing|pin|screw|screw for plastic|M\d) ?[\d.]*(?: ?× ?[\d.]+)+ mm/gi,
   /\b(?:bullet|bed|enclosed), [\d.]+ mm/gi,
@@ -13,6 +13,7 @@ const OF_THE_TRADE = [
   /\b(?:long shaft|wheel axle|hex|hole|peg) of [\d.]+ mm/gi,
   /\b(?:gap|module|layer) [\d.]+ mm/gi,
   /\bseat by [\d.]+ mm/g,
+  /\b[\d.]+ ?mm²(?! (?:to support|on the bed|more))/g,
 ];
 /** The builder's own words: names of parts, stories and fixes of the demo. */
 const OWN_WORDS = [/face (?:6|12) mm/gi, /doubled to 12 mm/g, /opened by [\d.]+ mm/g];
