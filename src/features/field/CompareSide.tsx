@@ -16,7 +16,7 @@ import { formatNumber, formatText } from '@/core/base/units/formatQuantity';
 import { DotPlot } from '@/ui/charts/DotPlot';
 import { useReader } from '@/ui/reader';
 import { unlikeWords } from '@/words/learn/unlike';
-import { leftOutWords } from '@/words/runs';
+import { leftOutWords } from '@/words/learn/runs';
 import { useBuild } from '../session/BuildContext';
 import { Group } from '../fields/fields';
 import { Bench, Readings } from '../frame/Guarded';

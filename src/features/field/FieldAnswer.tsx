@@ -3,7 +3,7 @@ import { RUN_KIND_NAMES } from '@/words/terms';
 import { wheelTurned } from '@/words/checks/field';
 import { gapOf, type Measured } from '@/core/worked/field/measured';
 import { isTimed, type RunKind, type RunRecord, type TimedRun } from '@/core/car/records/records';
-import { reportWords } from '@/words/reportWords';
+import { reportWords } from '@/words/learn/reportWords';
 import { wrongWheels } from '@/core/worked/field/wrongWheels';
 import { workingMeasured, workingPrediction } from '@/words/workings/field';
 import { formatText, formatWithError } from '@/core/base/units/formatQuantity';

@@ -4,7 +4,7 @@ import type { RunRecord } from '@/core/car/records/records';
 import { formatNumber, formatText } from '@/core/base/units/formatQuantity';
 import { toShown, unitOf } from '@/core/base/units/quantities';
 import { useReader } from '@/ui/reader';
-import { leftOutWords } from '@/words/runs';
+import { leftOutWords } from '@/words/learn/runs';
 import { useBuild } from '../session/BuildContext';
 import { Charts } from '../frame/Guarded';
 

@@ -12,7 +12,7 @@ import { formatText } from '@/core/base/units/formatQuantity';
 import { estimateOfPart } from '@/core/worked/print/printed';
 import type { ChosenPrinter } from '@/core/car/document/print';
 import { useReader } from '@/ui/reader';
-import { printerTimesWords } from '@/words/printerTimes';
+import { printerTimesWords } from '@/words/checks/printerTimes';
 import { newId, sentenceOf } from '../api';
 import { useBuild } from '../session/BuildContext';
 import { handOver } from '../session/handOver';

@@ -3,7 +3,7 @@ import type { Wheel } from '@/core/car/records/report';
 import type { WrongWheel } from '@/core/worked/field/wrongWheels';
 import type { Wish } from '@/core/verdict/field/owedRuns.check';
 import { inSentence } from '@/core/base/units/words';
-import { leftOutWords } from '../runs';
+import { leftOutWords } from '../learn/runs';
 import { counted, partsListed } from '../lists';
 import type { Sentences } from '../write';
 

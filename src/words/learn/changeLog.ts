@@ -5,7 +5,7 @@ import { markdownText } from '@/core/base/units/markdown';
 import { failedHow } from '@/core/car/records/failureModes';
 import { verdictWords } from '@/core/worked/field/ledger';
 import { fixHeld } from '@/core/worked/field/lives';
-import { leftOutWords } from '../runs';
+import { leftOutWords } from './runs';
 import { heldWords } from './life';
 import { meanOfRuns } from '@/core/worked/field/measured';
 import type { FailureRecord, RevisionRecord, WholeBuild } from '@/core/car/records/records';

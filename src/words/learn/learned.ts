@@ -9,7 +9,7 @@ import { failedHow } from '@/core/car/records/failureModes';
 import { compareGroups, groupsOf } from '@/core/advice/learn/groups';
 import { isOpen, verdictWords } from '@/core/worked/field/ledger';
 import { fixHeld } from '@/core/worked/field/lives';
-import { leftOutWords } from '../runs';
+import { leftOutWords } from './runs';
 import { heldWords } from './life';
 import { WISH_NAMES } from '../checks/field';
 import { attemptSpread, gapOf, measuredOf } from '@/core/worked/field/measured';

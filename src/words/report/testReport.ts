@@ -6,10 +6,10 @@ import { isOpen, verdictWords } from '@/core/worked/field/ledger';
 import { lessonsOf } from '../learn/learned';
 import { fixHeld, livesOfParts } from '@/core/worked/field/lives';
 import { heldWords } from '../learn/life';
-import { seriesWords } from '../runs';
+import { seriesWords } from '../learn/runs';
 import { gapOf, measuredOf } from '@/core/worked/field/measured';
 import { paretoOf } from '@/core/advice/learn/pareto';
-import { reportWords } from '../reportWords';
+import { reportWords } from '../learn/reportWords';
 import {
   isRepeated,
   isTimed,

@@ -5,7 +5,7 @@ import { constantsText, type Setting } from '@/core/worked/aids/aidSettings';
 import { measuredOf } from '@/core/worked/field/measured';
 import { isTimed } from '@/core/car/records/records';
 import { formatNumber, formatWithError } from '@/core/base/units/formatQuantity';
-import { seriesWords } from '@/words/runs';
+import { seriesWords } from '@/words/learn/runs';
 import { useReader } from '@/ui/reader';
 import { When } from '@/ui/When';
 import { useBuild } from '../../session/BuildContext';

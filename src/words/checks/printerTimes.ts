@@ -1,6 +1,6 @@
 import { formatNumber, type Reader } from '@/core/base/units/formatQuantity';
 import type { PrinterTimes } from '@/core/worked/print/printerTimes';
-import { counted } from './lists';
+import { counted } from '../lists';
 
 /** What finished prints say of each printer's times, and within it of its plastics where they differ. */
 export function printerTimesWords(times: PrinterTimes, { locale }: Reader): string[] {

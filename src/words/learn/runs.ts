@@ -2,7 +2,7 @@ import { seriesOf } from '@/core/advice/learn/series';
 import type { RunSheet, TimedRun } from '@/core/car/records/records';
 import { formatNumber, formatText, type Reader } from '@/core/base/units/formatQuantity';
 import type { LeftOut, UnlikeBy } from '@/core/worked/field/alike';
-import { counted, listed } from './lists';
+import { counted, listed } from '../lists';
 
 const UNLIKE: Readonly<Record<UnlikeBy, string>> = {
   surface: 'surface',
