@@ -26,7 +26,7 @@ export function RunTable({ own }: { own: readonly HeldRun[] }) {
   const drop = async ({ run, waits }: HeldRun) => {
     const { id } = run;
     try {
-      if (waits) return await giveUp(id, RUN_KIND_NAMES[run.kind]);
+      if (waits && (await giveUp(id, RUN_KIND_NAMES[run.kind]))) return;
       await deleteUndoably(
         `/api/runs/${id}`,
         `${RUN_KIND_NAMES[run.kind]} deleted.`,

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { emptyDocument } from '@/core/car/document/document';
 import { ApiProblem } from '../api';
-import { type Doors, sendWaiting, type Shelf, type Waiting } from './outbox';
+import { type Doors, sendWaiting, setAside, type Shelf, type Taken, type Waiting } from './outbox';
 
 const run = (id: string, more: Partial<Waiting> = {}): Waiting => ({
   id,
@@ -24,12 +24,28 @@ const run = (id: string, more: Partial<Waiting> = {}): Waiting => ({
 
 function shelfOf(items: Waiting[]): Shelf & { items: Map<string, Waiting> } {
   const kept = new Map(items.map((one) => [one.id, one]));
+  const busy = new Map<string, Promise<unknown>>();
   return {
     items: kept,
     all: async () => [...kept.values()].sort((a, b) => (a.at < b.at ? -1 : 1)),
     keep: async (one) => void kept.set(one.id, one),
+    one: async (id) => kept.get(id),
     drop: async (id) => void kept.delete(id),
+    alone: (id, work) => {
+      const turn = (busy.get(id) ?? Promise.resolve()).then(work);
+      busy.set(
+        id,
+        turn.catch(() => undefined),
+      );
+      return turn;
+    },
   };
+}
+
+async function sent(shelf: Shelf, doors: Doors): Promise<Taken[]> {
+  const taken: Taken[] = [];
+  await sendWaiting(shelf, doors, (one) => taken.push(one));
+  return taken;
 }
 
 const lost = () => new ApiProblem(0, 'unreachable', { message: 'No connection.' }, undefined);
@@ -69,7 +85,7 @@ describe('what waits in the field', () => {
               ),
             ),
           );
-          for (let tries = 0; tries < 200 && shelf.items.size > 0; tries++) await sendWaiting(shelf, doors);
+          for (let tries = 0; tries < 200 && shelf.items.size > 0; tries++) await sent(shelf, doors);
           expect(shelf.items.size).toBe(0);
           expect([...workshop.keys()].sort()).toEqual(
             Array.from({ length: count }, (_, at) => `run-${at}`).sort(),
@@ -96,10 +112,10 @@ describe('what waits in the field', () => {
         return { id };
       },
     };
-    const taken = await sendWaiting(shelf, doors);
+    const taken = await sent(shelf, doors);
     expect(taken.map(({ one }) => one.id)).toEqual(['2']);
     expect(shelf.items.get('1')!.refused).toBe('There is no such revision in this workshop.');
-    expect(await sendWaiting(shelf, doors)).toEqual([]);
+    expect(await sent(shelf, doors)).toEqual([]);
     expect(shelf.items.size).toBe(1);
   });
 
@@ -115,12 +131,12 @@ describe('what waits in the field', () => {
       },
     };
     status = 503;
-    expect(await sendWaiting(shelf, doors)).toEqual([]);
+    expect(await sent(shelf, doors)).toEqual([]);
     status = 500;
-    expect((await sendWaiting(shelf, doors)).map(({ one }) => one.id)).toEqual(['2']);
+    expect((await sent(shelf, doors)).map(({ one }) => one.id)).toEqual(['2']);
     expect(shelf.items.get('1')!.refused).toBeUndefined();
     status = 0;
-    expect((await sendWaiting(shelf, doors)).map(({ one }) => one.id)).toEqual(['1']);
+    expect((await sent(shelf, doors)).map(({ one }) => one.id)).toEqual(['1']);
   });
 
   it('puts the photographs of a failure into its ledger', async () => {
@@ -134,7 +150,7 @@ describe('what waits in the field', () => {
       track: async () => '',
       send: async (one) => one.sheet,
     };
-    const [taken] = await sendWaiting(shelfOf([failure]), doors);
+    const [taken] = await sent(shelfOf([failure]), doors);
     expect(taken!.answer).toMatchObject({
       ledger: { lostMinutes: 5, photos: [{ hash: 'd'.repeat(64), caption: 'the crack' }] },
     });
@@ -142,10 +158,10 @@ describe('what waits in the field', () => {
 
   it('sends a photograph once, however often its run has to be sent', async () => {
     const shelf = shelfOf([run('1', { photos: [{ id: 'p', blob: new Blob(['x']), caption: 'the ditch' }] })]);
-    let [sent, tries] = [0, 0];
+    let [photos, tries] = [0, 0];
     const doors: Doors = {
       photo: async () => {
-        sent++;
+        photos++;
         return 'c'.repeat(64);
       },
       track: async () => '',
@@ -154,8 +170,27 @@ describe('what waits in the field', () => {
         return one.sheet;
       },
     };
-    for (let at = 0; at < 3; at++) await sendWaiting(shelf, doors);
-    expect([sent, tries]).toEqual([1, 3]);
+    for (let at = 0; at < 3; at++) await sent(shelf, doors);
+    expect([photos, tries]).toEqual([1, 3]);
     expect(shelf.items.size).toBe(0);
+  });
+
+  it('is told apart when it is thrown away while it is being sent: the workshop has it, or it never goes', async () => {
+    let answer: (value: unknown) => void = () => undefined;
+    const shelf = shelfOf([run('1'), run('2')]);
+    const doors: Doors = {
+      photo: async () => '',
+      track: async () => '',
+      send: ({ id }) => (id === '1' ? new Promise((resolve) => (answer = resolve)) : Promise.resolve({ id })),
+    };
+    const pass = sent(shelf, doors);
+    await new Promise(setImmediate);
+    const first = setAside('1', new Date(0), shelf);
+    expect((await setAside('2', new Date(0), shelf))?.id).toBe('2');
+    answer({ id: '1' });
+    expect((await pass).map(({ one }) => one.id)).toEqual(['1']);
+    expect(await first).toBeUndefined();
+    expect([...shelf.items.keys()]).toEqual(['2']);
+    expect(await sent(shelf, doors)).toEqual([]);
   });
 });

@@ -87,8 +87,17 @@ export interface Doors {
 
 export interface Shelf {
   all(): Promise<Waiting[]>;
+  one(id: string): Promise<Waiting | undefined>;
   keep(one: Waiting): Promise<void>;
   drop(id: string): Promise<void>;
+  /** Does something with one thing while nobody else, in this tab or another, does anything with it. */
+  alone<T>(id: string, work: () => Promise<T>): Promise<T>;
+}
+
+/** What the workshop took, with what it made of it. */
+export interface Taken {
+  one: Waiting;
+  answer: unknown;
 }
 
 /** Answers after which it makes no sense to send the same again. */
@@ -96,30 +105,56 @@ const FINAL: ReadonlySet<number> = new Set([400, 404, 405, 409, 410, 413, 414, 4
 /** A fault of the server over one thing says nothing of the next. */
 const ITS_OWN_FAULT = 500;
 
+const waits = (one: Waiting | undefined): one is Waiting =>
+  one !== undefined && one.refused === undefined && one.givenUpAt === undefined;
+
 /**
  * Sends what waits, the oldest first: photographs before what they belong to. Each carries the id that was made where it was entered, so
  * that one whose answer was lost is taken for the same when it is sent again.
  *
- * @returns what was taken, with the workshop's answer; stops at the first that the network or the database did not carry
+ * Stops at the first that the network or the database did not carry.
+ *
+ * @param take hears of each that was taken before anything else can be done with it
  */
-export async function sendWaiting(shelf: Shelf, doors: Doors): Promise<{ one: Waiting; answer: unknown }[]> {
-  const taken: { one: Waiting; answer: unknown }[] = [];
-  for (const waiting of await shelf.all()) {
-    if (waiting.refused !== undefined) continue;
-    try {
-      const one = await withFiles(waiting, shelf, doors);
-      const answer = await doors.send(one);
-      await shelf.drop(one.id);
-      taken.push({ one, answer });
-    } catch (error) {
-      if (!(error instanceof ApiProblem)) break;
-      if (FINAL.has(error.status))
-        await shelf.keep({ ...waiting, refused: error.sentence, refusedPath: error.path });
-      else if (error.status !== ITS_OWN_FAULT) break;
-    }
-  }
-  return taken;
+export async function sendWaiting(shelf: Shelf, doors: Doors, take: (taken: Taken) => void): Promise<void> {
+  for (const { id } of await shelf.all())
+    if (!(await shelf.alone(id, () => sendOne(id, shelf, doors, take)))) return;
 }
+
+/** Whether the next can be sent. */
+async function sendOne(
+  id: string,
+  shelf: Shelf,
+  doors: Doors,
+  take: (taken: Taken) => void,
+): Promise<boolean> {
+  const waiting = await shelf.one(id);
+  if (!waits(waiting)) return true;
+  try {
+    const one = await withFiles(waiting, shelf, doors);
+    const answer = await doors.send(one);
+    await shelf.drop(id);
+    take({ one, answer });
+  } catch (error) {
+    if (!(error instanceof ApiProblem)) return false;
+    if (FINAL.has(error.status))
+      await shelf.keep({ ...waiting, refused: error.sentence, refusedPath: error.path });
+    else if (error.status !== ITS_OWN_FAULT) return false;
+  }
+  return true;
+}
+
+/**
+ * Sets something aside that was not sent. What is being sent at this moment is waited for.
+ *
+ * @returns it as it waited; nothing where the workshop has it by now
+ */
+export const setAside = (id: string, at: Date, shelf: Shelf): Promise<Waiting | undefined> =>
+  shelf.alone(id, async () => {
+    const one = await shelf.one(id);
+    if (one) await shelf.keep({ ...one, givenUpAt: at.toISOString() });
+    return one;
+  });
 
 /** The sheet with the names of its files, each file sent once; progress is kept between tries. */
 async function withFiles(waiting: Waiting, shelf: Shelf, doors: Doors): Promise<Waiting> {

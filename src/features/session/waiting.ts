@@ -9,10 +9,11 @@ import {
   keepWaiting,
   keptWaiting,
   sendWaiting,
+  setAside,
+  type Shelf,
+  type Taken,
   type Waiting,
 } from './outbox';
-
-type Taken = { one: Waiting; answer: unknown };
 
 const NONE: readonly Waiting[] = [];
 let shown: readonly Waiting[] = NONE;
@@ -44,15 +45,23 @@ const doors: Doors = {
     callApi('POST', `/api/revisions/${revisionId}/${kind === 'run' ? 'runs' : 'failures'}`, sheet),
 };
 
-const shelf = { all: allWaiting, keep: keepWaiting, drop: dropWaiting };
+const shelf: Shelf = {
+  all: allWaiting,
+  one: keptWaiting,
+  keep: keepWaiting,
+  drop: dropWaiting,
+  alone: async (id, work) =>
+    navigator.locks ? navigator.locks.request(`lean-badger-outbox-${id}`, work) : work(),
+};
 
 /** Sends what waits, one after the other; several calls share one pass, and only one tab sends at a time. */
 export function sendNow(): Promise<void> {
   sending ??= (async () => {
     try {
-      const pass = async () => {
-        for (const taken of await sendWaiting(shelf, doors)) for (const take of takers) take(taken);
-      };
+      const pass = () =>
+        sendWaiting(shelf, doors, (taken) => {
+          for (const take of takers) take(taken);
+        });
       await (navigator.locks ? navigator.locks.request('lean-badger-outbox', pass) : pass());
     } finally {
       sending = undefined;
@@ -66,15 +75,19 @@ export function sendNow(): Promise<void> {
 export async function enter(one: Waiting): Promise<void> {
   await keepWaiting(one);
   await show();
+  await sending;
   await sendNow();
 }
 
-/** Throws something away that was not sent yet, and offers to take it back. */
-export async function giveUp(id: string, name: string): Promise<void> {
-  const one = await keptWaiting(id);
-  if (!one) return;
-  await keepWaiting({ ...one, givenUpAt: new Date().toISOString() });
+/**
+ * Throws something away that was not sent yet, and offers to take it back.
+ *
+ * @returns whether it did; false where it was sent meanwhile, and is to be deleted from the workshop
+ */
+export async function giveUp(id: string, name: string): Promise<boolean> {
+  const one = await setAside(id, new Date(), shelf);
   await show();
+  if (!one) return false;
   sayUndoable(`${name} thrown away before it was sent.`, () =>
     restored(async () => {
       await keepWaiting(one);
@@ -82,6 +95,7 @@ export async function giveUp(id: string, name: string): Promise<void> {
       void sendNow();
     }),
   );
+  return true;
 }
 
 /** Hands something that was refused to another revision, and sends it there. */
