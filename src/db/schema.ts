@@ -15,9 +15,10 @@ import {
   uniqueIndex,
 } from 'drizzle-orm/pg-core';
 import type { BuildDocument } from '@/core/car/document/document';
-import type { Attempt, Conditions, KeptTrack, RunKind, RunPrediction } from '@/core/car/records/records';
+import type { Attempt, Conditions, RunPrediction } from '@/core/car/records/records';
+import type { KeptTrack, Photo, RunReport } from '@/core/car/records/report';
+import type { RunKind } from '@/core/car/records/runKinds';
 import type { FailureLedger } from '@/core/car/records/failureLedger';
-import type { Photo, RunReport } from '@/core/car/records/report';
 import type { CopySheet, PrintSheet } from '@/core/car/records/prints';
 import type { LibraryFigures, LibraryKind } from '@/core/car/library/items';
 import type { Thresholds } from '@/core/verdict/engine/check';

@@ -1,6 +1,5 @@
-import type { RunKind } from '@/core/car/records/records';
 import type { PinionJoint } from '@/core/car/document/heat';
-import type { ScrewKind } from '@/core/car/document/parts';
+import type { ScrewKind } from '@/core/car/parts/partShape';
 import type { End } from '@/core/car/document/suspension';
 import type { LoadedPart } from '@/core/worked/parts/loadedPart';
 import type { CaseLimit } from '@/core/worked/heat/enduranceOfBuild';
@@ -77,19 +76,4 @@ export const CASE_LIMIT_LABEL: typeof CASE_LIMIT_OF = {
   glue: 'pinion’s glue softens',
   mount: 'motor mount softens',
   motor: 'limit of the motor',
-};
-
-/** What kinds of run are called. */
-export const RUN_KIND_NAMES: Readonly<Record<RunKind, string>> = {
-  timedDistance: 'Timed distance',
-  launch: 'Launch',
-  track: 'Satellite track',
-  series: 'Settings series',
-  endurance: 'Endurance',
-  spin: 'Bench spin',
-  terrain: 'Terrain',
-  drop: 'Drop',
-  blows: 'Blows',
-  tyreSpin: 'Tyre spin',
-  crash: 'Crash',
 };

@@ -1,5 +1,5 @@
 import { expose, transfer } from 'comlink';
-import type { PartLies } from '@/core/car/document/parts';
+import type { PartLies } from '@/core/car/parts/parts';
 import { CalcError } from '@/core/base/errors';
 import { type Ailment, ailmentsOf, inMm, repaired, unitsFor } from '@/core/physics/solid/health';
 import { laidOnBed } from '@/core/physics/solid/bed';

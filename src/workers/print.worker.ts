@@ -1,6 +1,6 @@
 import { expose, transfer } from 'comlink';
 import Module, { type ManifoldToplevel } from 'manifold-3d';
-import type { PartLies, PartMesh } from '@/core/car/document/parts';
+import type { PartLies, PartMesh } from '@/core/car/parts/parts';
 import { CalcError } from '@/core/base/errors';
 import { inMm } from '@/core/physics/solid/health';
 import { measureLying } from '@/core/worked/print/lies';

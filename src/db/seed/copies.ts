@@ -1,6 +1,6 @@
 import type { ChosenSurface, SizeClass } from '@/core/car/document/brief';
 import type { ChosenMotor, ChosenTyre } from '@/core/car/document/drive';
-import type { ChosenMaterial } from '@/core/car/document/material';
+import type { ChosenMaterial } from '@/core/car/material/material';
 import type {
   ChosenBattery,
   ChosenController,

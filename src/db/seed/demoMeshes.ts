@@ -1,5 +1,5 @@
 import { createHash } from 'node:crypto';
-import type { PartMesh } from '@/core/car/document/parts';
+import type { PartMesh } from '@/core/car/parts/parts';
 import { circle, extruded, type Loop } from '@/core/physics/solid/extrude';
 import { gearOutline } from '@/core/physics/gears/outline';
 import { liesMark, measureLying } from '@/core/worked/print/lies';

@@ -1,4 +1,4 @@
-import type { Part } from '@/core/car/document/parts';
+import type { Part } from '@/core/car/parts/parts';
 import type { Patch } from '@/core/base/patch';
 import { material } from './copies';
 import { DEMO_MESHES } from './demoMeshes';

@@ -2,7 +2,7 @@ import { normalFrom } from '@/core/base/numeric/random';
 import { gpxSpeed, USUAL_WINDOW_S } from '@/core/physics/timing/track/gpxSpeed';
 import type { TrackPoint } from '@/core/physics/timing/track/readTrack';
 import { writeGpx } from '@/core/physics/timing/track/writeGpx';
-import type { KeptTrack } from '@/core/car/records/records';
+import type { KeptTrack } from '@/core/car/records/report';
 
 /** An orchard that is nowhere: metres around a place in the open sea. */
 const [LAT, LON, M_PER_DEG] = [31, -41, 111_195];

@@ -1,6 +1,7 @@
 'use client';
 
-import { RUN_KIND_NAMES } from '@/words/terms';
+import { RUN_KIND_RECORDS } from '@/core/car/records/runKinds';
+import { RUN_KIND_NAMES } from '@/words/learn/runKinds';
 import { needNames } from '@/words/needs';
 import { type ReactNode, useMemo, useState } from 'react';
 import type { BuildDocument } from '@/core/car/document/document';
@@ -11,7 +12,7 @@ import type { CalibrateResult, FittedFigure } from '@/core/worked/field/calibrat
 import type { Knob } from '@/core/worked/field/knobs';
 import { askedRunWords, calibrationNotes, figureName, type SurfaceNames } from '@/words/learn/calibration';
 import { firstUp } from '@/words/lists';
-import { isTimed } from '@/core/car/records/records';
+import { isRepeated } from '@/core/car/records/records';
 import { formatNumber, formatText, formatWithError } from '@/core/base/units/formatQuantity';
 import { DotPlot } from '@/ui/charts/DotPlot';
 import type { QuantityName } from '@/core/base/units/quantities';
@@ -32,10 +33,7 @@ export function CalibrateSide({ tabs }: { tabs: ReactNode }) {
   const { reader } = useReader();
   const held = useRuns();
   const [letters, setLetters] = useState<readonly string[]>();
-  const usable = useMemo(
-    () => held.map(({ run }) => run).filter((run) => isTimed(run) && run.kind !== 'series'),
-    [held],
-  );
+  const usable = useMemo(() => held.map(({ run }) => run).filter((run) => isRepeated(run)), [held]);
   const chosen = letters ?? [revision.id];
   const chosenKey = chosen.join();
   const runs = useMemo(
@@ -235,7 +233,7 @@ function MotorPath() {
   const readings = useMemo(
     () =>
       runs
-        .filter(({ kind, revisionId }) => kind === 'endurance' && revisionId === revision.id)
+        .filter(({ kind, revisionId }) => RUN_KIND_RECORDS[kind].wholePack && revisionId === revision.id)
         .flatMap(({ id, report }) =>
           (report?.temperatures ?? []).flatMap((one): HeatReading[] =>
             one.place === 'motor' && one.minutes !== undefined && one.minutes > 0

@@ -1,6 +1,6 @@
 'use client';
 
-import { RUN_KIND_NAMES } from '@/words/terms';
+import { RUN_KIND_NAMES } from '@/words/learn/runKinds';
 import { type ReactNode, useMemo, useState } from 'react';
 import {
   compareGroups,
@@ -10,7 +10,7 @@ import {
   type RunGroup,
   settingNames,
 } from '@/core/advice/learn/groups';
-import { TIMED_KINDS, type TimedKind } from '@/core/car/records/records';
+import { RUN_KIND_RECORDS, TIMED_KINDS, type TimedKind } from '@/core/car/records/runKinds';
 import { runsSummary } from '@/core/physics/statistics/runsSummary';
 import { formatNumber, formatText } from '@/core/base/units/formatQuantity';
 import { DotPlot } from '@/ui/charts/DotPlot';
@@ -65,7 +65,7 @@ export function CompareSide({ tabs }: { tabs: ReactNode }) {
   const b = groups.find(({ id }) => id === chosen.b) ?? groups.at(-1);
   const counted = ({ values, means }: RunGroup) => (found?.unit === 'attempts' ? values : means).length;
   const found = a && b && a !== b ? compareGroups(a, b, groups, now, by) : undefined;
-  const quantity = now === 'launch' ? 'timeS' : 'speedMps';
+  const quantity = RUN_KIND_RECORDS[now].fromRest ? 'timeS' : 'speedMps';
   const figure = (value: number, digits?: number) => formatText(value, quantity, reader, digits);
   const pick = (side: 'a' | 'b', label: string, id: string | undefined) => (
     <div className="field">

@@ -1,8 +1,9 @@
 import { FIGURE_NAMES } from '@/words/learn/calibration';
-import { RUN_KIND_NAMES } from '@/words/terms';
+import { RUN_KIND_NAMES } from '@/words/learn/runKinds';
 import { wheelTurned } from '@/words/checks/field';
 import { gapOf, type Measured } from '@/core/worked/field/measured';
-import { isTimed, type RunKind, type RunRecord, type TimedRun } from '@/core/car/records/records';
+import { isTimed, type RunRecord, type TimedRun } from '@/core/car/records/records';
+import { RUN_KIND_RECORDS, type RunKind } from '@/core/car/records/runKinds';
 import { reportWords } from '@/words/learn/reportWords';
 import { wrongWheels } from '@/core/worked/field/wrongWheels';
 import { workingMeasured, workingPrediction } from '@/words/workings/field';
@@ -47,8 +48,8 @@ export function FieldAnswer({ shown, last }: { shown: ShownRun | undefined; last
   const { run, measured } = shown;
   const gap = gapOf(run, measured);
   const speed = (value: number) => formatText(value, 'speedMps', reader);
-  const launch = run.kind === 'launch';
-  const time = launch
+  const { fromRest } = RUN_KIND_RECORDS[run.kind];
+  const time = fromRest
     ? formatWithError(measured.time.mean, measured.timeErrorS, 'timeS', reader)
     : formatWithError(measured.speed.mean, measured.speedErrorMps, 'speedMps', reader);
   return (
@@ -57,13 +58,13 @@ export function FieldAnswer({ shown, last }: { shown: ShownRun | undefined; last
         {time}
       </Figure>{' '}
       over {formatText(run.conditions.distanceM, 'distanceM', reader)}
-      {launch ? ' from rest' : ''} on {run.conditions.surfaceName.toLowerCase()}, {measured.speed.n} attempt
+      {fromRest ? ' from rest' : ''} on {run.conditions.surfaceName.toLowerCase()}, {measured.speed.n} attempt
       {measured.speed.n === 1 ? '' : 's'}.{' '}
       {run.prediction && gap ? (
         <>
           Predicted{' '}
           <Figure title="the prediction" steps={workingPrediction(run, write)} tone="plainfig">
-            {launch ? formatText(run.prediction.timeS, 'timeS', reader) : speed(run.prediction.speedMps)}
+            {fromRest ? formatText(run.prediction.timeS, 'timeS', reader) : speed(run.prediction.speedMps)}
           </Figure>
           : {verdict(gap.differencePct, gap.sigmas, reader.locale)}
           {run.prediction.mostFrom ? (
@@ -102,23 +103,23 @@ export function KindPlot({
 }) {
   const { reader } = useReader();
   if (shown.length === 0) return null;
-  const launch = kind === 'launch';
+  const { fromRest } = RUN_KIND_RECORDS[kind];
   const day = new Intl.DateTimeFormat(reader.locale, { day: 'numeric', month: 'short', timeZone: 'UTC' });
   return (
     <div style={{ marginTop: 12 }}>
       <DotPlot
         title={`${RUN_KIND_NAMES[kind]}: measured against predicted`}
-        quantity={launch ? 'timeS' : 'speedMps'}
-        wish={launch || targetMps === undefined ? undefined : { value: targetMps, label: 'wish' }}
+        quantity={fromRest ? 'timeS' : 'speedMps'}
+        wish={fromRest || targetMps === undefined ? undefined : { value: targetMps, label: 'wish' }}
         rows={shown.map(({ run, measured }) => ({
           id: run.id,
           label: `${day.format(new Date(run.ranAt))}`,
-          values: measured.attempts.map(({ timeS, speedMps }) => (launch ? timeS : speedMps)),
-          mean: launch ? measured.time.mean : measured.speed.mean,
-          error: launch ? measured.timeErrorS : measured.speedErrorMps,
+          values: measured.attempts.map(({ timeS, speedMps }) => (fromRest ? timeS : speedMps)),
+          mean: fromRest ? measured.time.mean : measured.speed.mean,
+          error: fromRest ? measured.timeErrorS : measured.speedErrorMps,
           ...(run.prediction
             ? {
-                predicted: launch
+                predicted: fromRest
                   ? { value: run.prediction.timeS, error: run.prediction.timeErrorS }
                   : { value: run.prediction.speedMps, error: run.prediction.speedErrorMps },
               }

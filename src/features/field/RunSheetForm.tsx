@@ -1,9 +1,16 @@
 'use client';
 
-import { RUN_KIND_NAMES } from '@/words/terms';
+import { MISSING_WORDS, RUN_KIND_NAMES } from '@/words/learn/runKinds';
 import { useId, useState } from 'react';
 import type { BuildDocument } from '@/core/car/document/document';
-import { RUN_KINDS, type RunKind, type RunSheet } from '@/core/car/records/records';
+import { type RunSheet } from '@/core/car/records/records';
+import {
+  isRepeatedKind,
+  isTimedKind,
+  RUN_KIND_RECORDS,
+  RUN_KINDS,
+  type RunKind,
+} from '@/core/car/records/runKinds';
 import type { RunReport } from '@/core/car/records/report';
 import { QuantityField } from '@/ui/QuantityField';
 import { useBuild } from '../session/BuildContext';
@@ -12,7 +19,7 @@ import { enter } from '../session/waiting';
 import { OnTheCar } from './OnTheCar';
 import { usualCopies } from './onTheCar';
 import { Photos } from '../fields/Photos';
-import { conditionsOf, isTimedKind, missingOf, needsSurface, type Sheet } from './sheet';
+import { conditionsOf, missingOf, type Sheet } from './sheet';
 import { ReportBody } from './sheets/ReportBody';
 import { TimedBody } from './sheets/TimedBody';
 import { Settings } from './RunSettings';
@@ -122,7 +129,7 @@ export function RunSheetForm({
           ))}
         </select>
       </div>
-      {needsSurface(sheet.kind) ? (
+      {!RUN_KIND_RECORDS[sheet.kind].bench ? (
         surfaces.length === 0 ? (
           <p className="note bad">
             The brief names no surface yet: choose one there first, so that the run has a prediction.
@@ -236,8 +243,8 @@ export function RunSheetForm({
               : 'Save the run'}
         </button>
         {missing && !timed ? (
-          <span className="quiet">It still needs {missing}.</span>
-        ) : timed && sheet.kind !== 'series' && sheet.attempts.length > 0 && sheet.attempts.length < 3 ? (
+          <span className="quiet">It still needs {MISSING_WORDS[missing]}.</span>
+        ) : isRepeatedKind(sheet.kind) && sheet.attempts.length > 0 && sheet.attempts.length < 3 ? (
           <span className="quiet">Three attempts show a spread.</span>
         ) : null}
       </div>

@@ -1,7 +1,8 @@
-import { RUN_KIND_NAMES } from '@/words/terms';
+import { RUN_KIND_RECORDS } from '@/core/car/records/runKinds';
+import { RUN_KIND_NAMES } from '@/words/learn/runKinds';
 import { useState } from 'react';
 import { gapOf, measuredOf } from '@/core/worked/field/measured';
-import { isTimed, type RunRecord } from '@/core/car/records/records';
+import { isRepeated, isTimed, type RunRecord } from '@/core/car/records/records';
 import { seriesWords } from '@/words/learn/runs';
 import { reportWords } from '@/words/learn/reportWords';
 import { formatNumber, formatText, formatWithError } from '@/core/base/units/formatQuantity';
@@ -106,7 +107,7 @@ function RunRow({
       </td>
       <td>{RUN_KIND_NAMES[run.kind]}</td>
       <td>
-        {isTimed(run) && run.kind === 'series' ? (
+        {isTimed(run) && !isRepeated(run) ? (
           seriesWords(run, reader)
         ) : measured ? (
           <>
@@ -115,7 +116,7 @@ function RunRow({
               {measured.speed.n === 1
                 ? 'one attempt'
                 : `${measured.speed.n} attempts, sd ${formatText(measured.speed.sd ?? 0, 'speedMps', reader, 2)}`}
-              {run.kind === 'launch'
+              {RUN_KIND_RECORDS[run.kind].fromRest
                 ? `, ${formatText(2 * measured.speed.mean, 'speedMps', reader)} at the end`
                 : ''}
             </span>

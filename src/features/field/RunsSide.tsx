@@ -1,8 +1,9 @@
 'use client';
 
+import { REPEATED_KINDS } from '@/core/car/records/runKinds';
 import { type ReactNode, useCallback, useEffect, useMemo, useState } from 'react';
 import { attemptSpread, measuredOf } from '@/core/worked/field/measured';
-import { isTimed } from '@/core/car/records/records';
+import { isRepeated, isTimed } from '@/core/car/records/records';
 import { seriesOf } from '@/core/advice/learn/series';
 import { WorkingPanel } from '@/ui/working';
 import { newId } from '../api';
@@ -72,7 +73,7 @@ export function RunsSide({ tabs }: { tabs: ReactNode }) {
       copies: sheet.copies,
     });
   };
-  const series = timed.filter(({ run }) => run.kind === 'series');
+  const series = timed.filter(({ run }) => !isRepeated(run));
 
   return (
     <main className="page">
@@ -88,8 +89,8 @@ export function RunsSide({ tabs }: { tabs: ReactNode }) {
       </Bench>
       <Readings>
         {tabs}
-        <FieldAnswer shown={timed.filter(({ run }) => run.kind !== 'series').at(-1)} last={own.at(-1)?.run} />
-        {(['timedDistance', 'launch'] as const).map((kind) => (
+        <FieldAnswer shown={timed.filter(({ run }) => isRepeated(run)).at(-1)} last={own.at(-1)?.run} />
+        {REPEATED_KINDS.map((kind) => (
           <KindPlot
             key={kind}
             kind={kind}

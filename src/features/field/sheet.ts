@@ -1,14 +1,13 @@
 import {
   type Attempt,
   type Conditions,
-  type KeptTrack,
-  type RunKind,
   type RunRecord,
   type RunSetting,
   type RunSheet,
-  TIMED_KINDS,
 } from '@/core/car/records/records';
-import type { RunReport } from '@/core/car/records/report';
+import type { KeptTrack, RunReport } from '@/core/car/records/report';
+import { isTimedKind, RUN_KIND_RECORDS, type RunKind } from '@/core/car/records/runKinds';
+import type { Missing } from '@/words/learn/runKinds';
 
 export type Method = 'watch' | 'frames' | 'video' | 'clip';
 
@@ -127,24 +126,19 @@ export function sheetAfter(id: string, last: RunRecord | undefined): Sheet {
   };
 }
 
-export const isTimedKind = (kind: RunKind): boolean => (TIMED_KINDS as readonly string[]).includes(kind);
-
-/** Kinds that need no ground under them. */
-const BENCH_KINDS: ReadonlySet<RunKind> = new Set(['spin', 'drop', 'blows', 'tyreSpin']);
-export const needsSurface = (kind: RunKind): boolean => !BENCH_KINDS.has(kind);
-
 /** Conditions as they are sent, or undefined while surface or distance of a timed run are missing. */
 export function conditionsOf(
   sheet: Sheet,
   surface: { id: string; name: string } | undefined,
 ): Conditions | undefined {
+  const { bench, fromRest } = RUN_KIND_RECORDS[sheet.kind];
   const timed = isTimedKind(sheet.kind);
   if (timed && (!surface || sheet.distanceM === undefined)) return undefined;
   const optional = {
-    ...(needsSurface(sheet.kind) && surface ? { surfaceId: surface.id, surfaceName: surface.name } : {}),
+    ...(!bench && surface ? { surfaceId: surface.id, surfaceName: surface.name } : {}),
     distanceM: timed ? sheet.distanceM : undefined,
     distanceErrorM: timed ? sheet.distanceErrorM : undefined,
-    runUpM: timed && sheet.kind !== 'launch' ? sheet.runUpM : undefined,
+    runUpM: timed && !fromRest ? sheet.runUpM : undefined,
     ambientC: sheet.ambientC,
     packVBefore: sheet.packVBefore,
     packVAfter: sheet.packVAfter,
@@ -154,51 +148,22 @@ export function conditionsOf(
   return Object.fromEntries(Object.entries(optional).filter(([, value]) => value !== undefined));
 }
 
-/** What is still missing before a sheet can be saved, in words; nothing where it can be. */
+/** What is still missing before a sheet can be saved, by its code; nothing where it can be. */
 export function missingOf(
-  sheet: Sheet,
+  { kind, distanceM, attempts, report, track }: Sheet,
   surface: { id: string; name: string } | undefined,
-): string | undefined {
-  const { report } = sheet;
-  if (isTimedKind(sheet.kind)) {
-    if (!surface) return 'a surface';
-    if (sheet.distanceM === undefined) return 'the distance';
-    return sheet.attempts.length === 0 ? 'an attempt' : undefined;
-  }
-  switch (sheet.kind) {
-    case 'spin':
-      return Object.keys(report.wheels ?? {}).length > 0 ||
-        report.noise ||
-        (report.temperatures ?? []).length > 0
-        ? undefined
-        : 'a wheel, a noise or a temperature';
-    case 'endurance':
-      return report.endedBy ? undefined : 'what ended it';
-    case 'terrain':
-      return (report.passages ?? []).length > 0 ? undefined : 'something it had to pass';
-    case 'drop':
-      return (report.drops ?? []).length > 0 ? undefined : 'a drop';
-    case 'blows':
-      return (report.beaten ?? []).length > 0 ? undefined : 'a part and its blows';
-    case 'tyreSpin':
-      return report.shielded !== true
-        ? 'the shield'
-        : (report.spins ?? []).length > 0
-          ? undefined
-          : 'a reading';
-    case 'crash':
-      return report.hit ? undefined : 'what it hit';
-    case 'track':
-      return sheet.track ? undefined : 'the track';
-    default:
-      return undefined;
-  }
+): Missing | undefined {
+  if (!isTimedKind(kind)) return RUN_KIND_RECORDS[kind].lacks?.(report, track);
+  if (!surface) return 'surface';
+  if (distanceM === undefined) return 'distance';
+  return attempts.length === 0 ? 'attempt' : undefined;
 }
 
 /** An attempt from what was read: seconds, frames or the clip's length. */
 export function attemptOf(id: string, sheet: Sheet, reading: number): Attempt | undefined {
   const attempt = timingOf(id, sheet, reading);
-  const setting = sheet.kind === 'series' ? sheet.report.order?.[sheet.attempts.length] : undefined;
+  const setting =
+    RUN_KIND_RECORDS[sheet.kind].timed === 'series' ? sheet.report.order?.[sheet.attempts.length] : undefined;
   return attempt && setting !== undefined ? { ...attempt, setting } : attempt;
 }
 

@@ -1,6 +1,6 @@
 'use client';
 
-import { RUN_KIND_NAMES } from '@/words/terms';
+import { RUN_KIND_NAMES } from '@/words/learn/runKinds';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Stack from '@mui/material/Stack';

@@ -1,6 +1,6 @@
 'use client';
 
-import { RUN_KIND_NAMES } from '@/words/terms';
+import { RUN_KIND_NAMES } from '@/words/learn/runKinds';
 import { useState } from 'react';
 import type { FailureLedger } from '@/core/car/records/failureLedger';
 import { FAILURE_MODES } from '@/core/car/records/failureModes';

@@ -1,6 +1,6 @@
 'use client';
 
-import { RUN_KIND_NAMES } from '@/words/terms';
+import { RUN_KIND_NAMES } from '@/words/learn/runKinds';
 import { useSearchParams } from 'next/navigation';
 import { useState } from 'react';
 import { failedHow } from '@/core/car/records/failureModes';

@@ -1,6 +1,6 @@
 'use client';
 
-import { RUN_KIND_NAMES } from '@/words/terms';
+import { RUN_KIND_NAMES } from '@/words/learn/runKinds';
 import { say } from '@/words/findings';
 import { checkTitle } from '@/words/checks/names';
 import { proofWords, stepTitle, stepWhy } from '@/words/stepWords';

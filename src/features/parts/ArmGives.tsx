@@ -1,5 +1,5 @@
 import { useMemo } from 'react';
-import type { Part } from '@/core/car/document/parts';
+import type { Part } from '@/core/car/parts/parts';
 import { ENDS } from '@/core/car/document/suspension';
 import { armGive } from '@/core/worked/parts/armGive';
 import { formatNumber, formatText } from '@/core/base/units/formatQuantity';

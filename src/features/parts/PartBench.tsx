@@ -1,7 +1,9 @@
 'use client';
 
 import { useState } from 'react';
-import { type Part, PART_KINDS, type PartKind } from '@/core/car/document/parts';
+import { PART_KINDS, type PartKind } from '@/core/car/parts/partKinds';
+import type { Part } from '@/core/car/parts/parts';
+import { PART_KIND_NAMES } from '@/words/labels/partKinds';
 import { materialForBuild } from '@/core/car/library/items';
 import { USUAL_CRUSH_MM } from '@/core/worked/parts/casesOfBuild';
 import { hasLayers } from '@/core/worked/parts/materialOfBuild';
@@ -11,7 +13,7 @@ import { AddFrom } from '../fields/AddFrom';
 import { useBuild } from '../session/BuildContext';
 import { DocumentChoice, DocumentField, Group } from '../fields/fields';
 import { LibraryPick } from '../fields/LibraryPick';
-import { kindWords, LOAD_OPTIONS } from './words';
+import { LOAD_OPTIONS } from './words';
 import { Fields } from '../frame/Guarded';
 import { Shape } from './PartShapeFields';
 
@@ -84,7 +86,7 @@ function NewPart({ onAdded }: { onAdded(id: string): void }) {
       >
         {PART_KINDS.map((one) => (
           <option key={one} value={one}>
-            {kindWords(one)}
+            {PART_KIND_NAMES[one]}
           </option>
         ))}
       </select>
@@ -103,7 +105,7 @@ function PartFields({ part }: { part: Part }) {
   return (
     <>
       <Group
-        title={kindWords(part.kind)}
+        title={PART_KIND_NAMES[part.kind]}
         aside={failed > 0 ? `failed ${failed === 1 ? 'once' : `${failed} times`}` : undefined}
       >
         <PartName part={part} />

@@ -2,7 +2,7 @@ import { breakWords } from '@/words/checks/parts';
 import { LOAD_FROM } from '@/words/terms';
 import { needNames } from '@/words/needs';
 import { useMemo } from 'react';
-import type { Part } from '@/core/car/document/parts';
+import type { Part } from '@/core/car/parts/parts';
 import { partStrength } from '@/core/worked/parts/partStrength';
 import { formatNumber, formatText } from '@/core/base/units/formatQuantity';
 import { useReader } from '@/ui/reader';

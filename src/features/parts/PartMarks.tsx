@@ -1,6 +1,6 @@
 import { useMemo } from 'react';
 import { Quaternion, Vector3 } from 'three';
-import type { PartBox } from '@/core/car/document/parts';
+import type { PartBox } from '@/core/car/parts/parts';
 import { type Vec3 } from '@/core/base/vec3';
 
 export const centreOf = ({ min, max }: PartBox): Vec3 => [

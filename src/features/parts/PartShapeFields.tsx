@@ -1,16 +1,18 @@
 'use client';
 
-import { type Part, SCREW_KINDS } from '@/core/car/document/parts';
+import { type Part } from '@/core/car/parts/parts';
+import { SCREW_KINDS } from '@/core/car/parts/partShape';
 import { SCREW_WORDS } from '@/words/terms';
 import { DocumentChoice, DocumentField, Group } from '../fields/fields';
 import { useBuild } from '../session/BuildContext';
-import { AS_WORDS, END_WORDS, PROFILE_WORDS, startOf, SUPPORT_WORDS } from './words';
+import { startOfPart } from '@/core/car/parts/partKinds';
+import { AS_WORDS, END_WORDS, PROFILE_WORDS, SUPPORT_WORDS } from './words';
 
 export function Shape({ part: { id, kind, name, shape, loads } }: { part: Part }) {
   const { edit, closed } = useBuild();
   const at = (...keys: string[]) => ['parts', 'items', id, ...keys];
   if (!shape) {
-    const start = startOf(kind);
+    const start = startOfPart(kind);
     return (
       <Group title="At its weakest place">
         <p className="quiet" style={{ fontSize: 13 }}>

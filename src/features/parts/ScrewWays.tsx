@@ -1,4 +1,4 @@
-import type { Part } from '@/core/car/document/parts';
+import type { Part } from '@/core/car/parts/parts';
 import { BOSS_KINDS, bossCheck } from '@/core/physics/strength/boss';
 import { derate } from '@/core/physics/strength/allowable';
 import { hasLayers, strengthOf } from '@/core/worked/parts/materialOfBuild';

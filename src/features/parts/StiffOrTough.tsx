@@ -1,5 +1,5 @@
 import { useMemo } from 'react';
-import type { Part } from '@/core/car/document/parts';
+import type { Part } from '@/core/car/parts/parts';
 import { itemsOf, materialForBuild } from '@/core/car/library/items';
 import { hasLayers } from '@/core/worked/parts/materialOfBuild';
 import { stiffOrTough } from '@/core/worked/parts/stiffOrTough';

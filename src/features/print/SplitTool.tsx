@@ -1,6 +1,6 @@
 import { useEffect, useState } from 'react';
 import type { BuildDocument } from '@/core/car/document/document';
-import type { Part } from '@/core/car/document/parts';
+import type { Part } from '@/core/car/parts/parts';
 import { formatNumber, formatText } from '@/core/base/units/formatQuantity';
 import type { Vec3 } from '@/core/base/vec3';
 import { QuantityField } from '@/ui/QuantityField';

@@ -1,6 +1,6 @@
 import { useMemo } from 'react';
 import type { BuildDocument } from '@/core/car/document/document';
-import type { Part } from '@/core/car/document/parts';
+import type { Part } from '@/core/car/parts/parts';
 import { liesOf } from '@/core/worked/print/lies';
 import { type BedsResult, platesOnBeds } from '@/core/worked/print/beds';
 import { type Owed, owedOf, printedParts } from '@/core/worked/print/log';

@@ -1,6 +1,6 @@
 import { useEffect, useMemo, useState } from 'react';
 import type { BuildDocument } from '@/core/car/document/document';
-import type { PartLies } from '@/core/car/document/parts';
+import type { PartLies } from '@/core/car/parts/parts';
 import { applyPatch, type Patch } from '@/core/base/patch';
 import { liesMark, liesOf } from '@/core/worked/print/lies';
 import { sentenceOf } from '../api';

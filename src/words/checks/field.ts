@@ -1,7 +1,7 @@
-import { RUN_KIND_NAMES } from '../terms';
+import { RUN_KIND_NAMES } from '../learn/runKinds';
 import type { Wheel } from '@/core/car/records/report';
 import type { WrongWheel } from '@/core/worked/field/wrongWheels';
-import type { Wish } from '@/core/verdict/field/owedRuns.check';
+import type { Wish } from '@/core/car/records/runKinds';
 import { inSentence } from '@/core/base/units/words';
 import { leftOutWords } from '../learn/runs';
 import { counted, partsListed } from '../lists';

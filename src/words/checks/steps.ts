@@ -1,4 +1,4 @@
-import { RUN_KIND_NAMES } from '../terms';
+import { RUN_KIND_NAMES } from '../learn/runKinds';
 import { inSentence, withoutStop } from '@/core/base/units/words';
 import { counted, listed, partsListed } from '../lists';
 import { heldWords, wearWords } from '../learn/life';

@@ -1,4 +1,4 @@
-import { RUN_KIND_NAMES } from '../terms';
+import { RUN_KIND_NAMES } from './runKinds';
 import { describeChanges } from '@/words/labels/describe';
 import { formatNumber, formatText, formatWithError, type Reader } from '@/core/base/units/formatQuantity';
 import { durationText } from '@/core/base/units/duration';

@@ -1,4 +1,4 @@
-import { RUN_KIND_NAMES } from '../terms';
+import { RUN_KIND_NAMES } from '../learn/runKinds';
 import { checkSentence } from '../checkWords';
 import type { Check } from '@/core/verdict/engine/check';
 import { failedHow } from '@/core/car/records/failureModes';

@@ -4,13 +4,8 @@ import { mean } from '../../base/numeric/statistics';
 import type { QuantityName } from '../../base/units/quantities';
 import { type LeftOut, mostAlike } from '../../worked/field/alike';
 import { measuredOf } from '../../worked/field/measured';
-import {
-  isTimed,
-  type RevisionRecord,
-  type RunRecord,
-  type TimedKind,
-  type TimedRun,
-} from '../../car/records/records';
+import { isTimed, type RevisionRecord, type RunRecord, type TimedRun } from '../../car/records/records';
+import { RUN_KIND_RECORDS, type TimedKind } from '../../car/records/runKinds';
 import { compareRuns } from '../../physics/statistics/compareRuns';
 import { runsCompare, type RunsCompareResult } from '../../physics/statistics/runsCompare';
 
@@ -47,7 +42,7 @@ export function groupsOf(
       const { attempts } = measuredOf(run);
       const values = attempts
         .filter((_, at) => !only || only(at))
-        .map(({ timeS, speedMps }) => (kind === 'launch' ? timeS : speedMps));
+        .map(({ timeS, speedMps }) => (RUN_KIND_RECORDS[kind].fromRest ? timeS : speedMps));
       if (values.length === 0) continue;
       const known = groups.get(key) ?? { id: key, label, runs: [], values: [], means: [], owners: [] };
       groups.set(key, {
@@ -151,7 +146,7 @@ export function compareGroups(
   kind: TimedKind,
   by: Grouping,
 ): Comparison {
-  const better = kind === 'launch' ? 'lower' : 'higher';
+  const better = RUN_KIND_RECORDS[kind].fromRest ? 'lower' : 'higher';
   // attempts of one series share its day; those of two runs that are held against each other have no other unit
   const unit = by === 'run' || runIds(a) === runIds(b) ? 'attempts' : 'runs';
   return {

@@ -3,12 +3,8 @@ import type { QuantityName } from '../../base/units/quantities';
 import { type LeftOut, mostAlike } from '../../worked/field/alike';
 import { meanOfRuns } from '../../worked/field/measured';
 import { hottest } from '../../worked/field/report';
-import {
-  isRepeated,
-  type RepeatedKind,
-  type RevisionRecord,
-  type RunRecord,
-} from '../../car/records/records';
+import { isRepeated, type RevisionRecord, type RunRecord } from '../../car/records/records';
+import { type RepeatedKind, RUN_KIND_RECORDS } from '../../car/records/runKinds';
 import { runsSummary } from '../../physics/statistics/runsSummary';
 
 export interface RevisionPoint {
@@ -97,7 +93,7 @@ const KINDS: readonly Kind[] = [
     quantity: 'minutes',
     better: 'higher',
     point: meanPoint(({ kind, report }) =>
-      kind === 'endurance' && report?.endedAtMinutes !== undefined ? [report.endedAtMinutes] : [],
+      RUN_KIND_RECORDS[kind].wholePack && report?.endedAtMinutes !== undefined ? [report.endedAtMinutes] : [],
     ),
     goal: ({ brief }) => brief.runTimeMinutes,
   },

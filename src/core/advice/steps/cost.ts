@@ -1,5 +1,5 @@
 import type { BuildDocument } from '../../car/document/document';
-import type { Part } from '../../car/document/parts';
+import type { Part } from '../../car/parts/parts';
 import { applyPatch, type Patch } from '../../base/patch';
 import { entryOf, listedAs, partLine, quantityOf } from '../../worked/print/sources';
 import { estimateOfPart } from '../../worked/print/printed';

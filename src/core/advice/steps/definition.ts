@@ -1,7 +1,7 @@
 import type { Finding } from '../../base/finding';
 import type { Patch } from '../../base/patch';
 import type { QuantityName } from '../../base/units/quantities';
-import type { RunKind } from '../../car/records/records';
+import type { RunKind } from '../../car/records/runKinds';
 import type { Check, Remedy, State } from '../../verdict/engine/check';
 import type { Segment } from '../../verdict/engine/segments';
 import type { Moved, MovedCheck } from '../effects/effects';

@@ -2,8 +2,8 @@ import { type Finding, finding } from '../../base/finding';
 import { type Measure, measure } from '../../base/measure';
 import { band as bandCheck } from '../../verdict/field/band.check';
 import { goal as goalCheck } from '../../verdict/field/goal.check';
-import { owedRuns, type Wish } from '../../verdict/field/owedRuns.check';
-import type { RunKind } from '../../car/records/records';
+import { owedRuns } from '../../verdict/field/owedRuns.check';
+import { RUN_KIND_RECORDS, type RunKind, type Wish } from '../../car/records/runKinds';
 import type { WearPlace } from '../../car/records/prints';
 import type { State, Check } from '../../verdict/engine/check';
 import type { BuildDocument } from '../../car/document/document';
@@ -230,7 +230,8 @@ function runsToDrive({ document, runs, revisionId }: BuildOnRecord, checks: read
   );
   const own = runs.filter((run) => run.revisionId === revisionId);
   return owedRuns(document, own).map(({ kind, wish }) => {
-    const minutes = kind === 'endurance' ? (document.brief.runTimeMinutes ?? 0) : 0;
+    const { wholePack } = RUN_KIND_RECORDS[kind];
+    const minutes = wholePack ? (document.brief.runTimeMinutes ?? 0) : 0;
     return step({
       id: `owed:${kind}`,
       kind: 'measure',
@@ -241,9 +242,9 @@ function runsToDrive({ document, runs, revisionId }: BuildOnRecord, checks: read
       relief: (own.length === 0 ? RELIEF.first : RELIEF.owed) * (ready ? 1 : NOT_READY),
       trial: {
         run: kind,
-        how: kind === 'endurance' ? 'wholePackNoted' : 'threeAttempts',
-        runs: kind === 'endurance' ? 1 : 3,
-        enough: finding(kind === 'endurance' ? 'trial.onePack' : 'trial.threeSpread', {}),
+        how: wholePack ? 'wholePackNoted' : 'threeAttempts',
+        runs: wholePack ? 1 : 3,
+        enough: finding(wholePack ? 'trial.onePack' : 'trial.threeSpread', {}),
       },
     });
   });

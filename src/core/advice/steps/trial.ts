@@ -1,15 +1,15 @@
 import { type Finding, finding } from '../../base/finding';
 import { type Measure, measure } from '../../base/measure';
-import type { Proof } from '../../verdict/engine/check';
+import type { Check, Proof } from '../../verdict/engine/check';
 import { familyOf } from '../../verdict/engine/family';
 import { CHECKS, FAMILIES } from '../../verdict/registry';
 import { measuredOf } from '../../worked/field/measured';
-import { isTimed, type RunKind, type RunRecord } from '../../car/records/records';
+import { isTimed, type RunRecord } from '../../car/records/records';
+import { RUN_KIND_RECORDS, type RunKind } from '../../car/records/runKinds';
 import { runsNeeded } from '../../physics/statistics/runsCompare';
 import { sampleDeviation } from '../../base/numeric/statistics';
 import { hoursToBelieve } from '../../physics/statistics/life';
 import type { QuantityName } from '../../base/units/quantities';
-import type { Check } from '../../verdict/engine/check';
 import type { Trial } from './definition';
 
 declare module '../../base/finding' {
@@ -79,10 +79,11 @@ export function trialOf(before: Check, after: Pick<Check, 'value'>, runs: readon
 }
 
 function counted(run: Trial['run']): Pick<Trial, 'runs' | 'enough'> {
-  if (run === 'drop' || run === 'blows')
-    return { runs: BLOWS_TO_BELIEVE, enough: finding('trial.blows', { blows: BLOWS_TO_BELIEVE }) };
   if (run === 'look') return { enough: finding('trial.oneLook', {}) };
-  if (run === 'spin') return { runs: 1, enough: finding('trial.once', {}) };
+  const { believedAfter } = RUN_KIND_RECORDS[run];
+  if (believedAfter === 'blows')
+    return { runs: BLOWS_TO_BELIEVE, enough: finding('trial.blows', { blows: BLOWS_TO_BELIEVE }) };
+  if (believedAfter === 'one') return { runs: 1, enough: finding('trial.once', {}) };
   return { runs: 3, enough: finding('trial.three', {}) };
 }
 

@@ -4,7 +4,7 @@ import { briefSchema } from './brief.schema';
 import { chassisSchema } from './chassis.schema';
 import { type BuildDocument, migrateDocument, SCHEMA_VERSION } from './document';
 import { driveSchema } from './drive.schema';
-import { partsSchema } from './parts.schema';
+import { partsSchema } from '../parts/parts.schema';
 import { printSchema } from './print.schema';
 import { powerSchema } from './power.schema';
 import { suspensionSchema } from './suspension.schema';

@@ -3,7 +3,7 @@ import { type Brief, emptyBrief } from './brief';
 import { type Chassis, emptyChassis } from './chassis';
 import { type Drive, emptyDrive } from './drive';
 import { MIGRATIONS } from './migrations/migrations';
-import { emptyParts, type Parts } from './parts';
+import { emptyParts, type Parts } from '../parts/parts';
 import { emptyPower, type Power } from './power';
 import { emptyPrint, type Print } from './print';
 import { emptySuspension, type Suspension } from './suspension';

@@ -22,7 +22,7 @@ import {
   type WheelHex,
 } from './drive';
 import { heatSchema } from './heat.schema';
-import { materialSchema } from './material.schema';
+import { materialSchema } from '../material/material.schema';
 
 const teeth = () => count().max(1000);
 

@@ -4,7 +4,7 @@ import type { DifferentialKind } from '../../physics/gears/differential';
 import type { ShaftAxis } from '../../physics/gears/rotation';
 import type { TyreKind } from '../../physics/tyres/tyreSpin';
 import type { Heat } from './heat';
-import type { ChosenMaterial } from './material';
+import type { ChosenMaterial } from '../material/material';
 import type { MotorKind } from './power';
 
 export const STAGE_KINDS = ['spur', 'internal', 'bevel', 'belt', 'chain', 'planetary', 'direct'] as const;

@@ -1,7 +1,7 @@
 import Joi, { type ObjectSchema } from 'joi';
 import { compoundFigures, motorFigures, tyreFigures } from '../document/drive.schema';
 import { STAGE_KINDS } from '../document/drive';
-import { materialFigures } from '../document/material.schema';
+import { materialFigures } from '../material/material.schema';
 import { printerFigures } from '../document/print.schema';
 import { FEATURES } from '../../physics/printing/coupon';
 import { stripSchema } from './strips.schema';

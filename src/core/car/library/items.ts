@@ -1,6 +1,6 @@
 import type { ChosenSurface, SizeClass } from '../document/brief';
 import type { ChosenMotor, ChosenTyre, StageKind } from '../document/drive';
-import type { ChosenMaterial } from '../document/material';
+import type { ChosenMaterial } from '../material/material';
 import type { ChosenPrinter } from '../document/print';
 import type {
   ChosenBattery,

@@ -1,4 +1,4 @@
-import type { ChosenMaterial } from '../document/material';
+import type { ChosenMaterial } from '../material/material';
 
 interface Layered {
   z: number;

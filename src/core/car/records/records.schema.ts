@@ -13,26 +13,19 @@ import {
 import { OUTCOMES } from '../../physics/diagnosis/diagnose';
 import { FAILURE_MODES } from './failureModes';
 import type { FailureLedger, Verdict } from './failureLedger';
-import {
-  type Attempt,
-  type Conditions,
-  type FailureSheet,
-  type KeptTrack,
-  RUN_KINDS,
-  type RunSetting,
-  type RunSheet,
-  TIMED_KINDS,
-} from './records';
+import { type Attempt, type Conditions, type FailureSheet, type RunSetting, type RunSheet } from './records';
 import {
   DROP_OUTCOMES,
   ENDS_OF_RUN,
   HOT_PLACES,
+  type KeptTrack,
   NOISES,
   type Photo,
   type RunReport,
   WHEEL_TURNS,
   WHEELS,
 } from './report';
+import { RUN_KINDS, TIMED_KINDS } from './runKinds';
 
 const moment = () => Joi.string().isoDate();
 

@@ -2,26 +2,8 @@ import type { UncertainFigure } from './uncertain';
 import type { BuildDocument } from '../document/document';
 import type { CopyRecord, PrintRecord } from './prints';
 import type { FailureLedger } from './failureLedger';
-import type { Photo, RunReport } from './report';
-
-export const RUN_KINDS = [
-  'timedDistance',
-  'launch',
-  'track',
-  'series',
-  'endurance',
-  'spin',
-  'terrain',
-  'drop',
-  'blows',
-  'tyreSpin',
-  'crash',
-] as const;
-export type RunKind = (typeof RUN_KINDS)[number];
-
-/** Kinds whose attempts are passages over a distance. */
-export const TIMED_KINDS = ['timedDistance', 'launch', 'series'] as const;
-export type TimedKind = (typeof TIMED_KINDS)[number];
+import type { KeptTrack, Photo, RunReport } from './report';
+import { isRepeatedKind, isTimedKind, type RepeatedKind, type RunKind, type TimedKind } from './runKinds';
 
 /** What the model expects of a run under its conditions; errors are one standard deviation. */
 export interface RunPrediction {
@@ -77,17 +59,6 @@ export interface Conditions {
 export type TimedConditions = Conditions &
   Required<Pick<Conditions, 'surfaceId' | 'surfaceName' | 'distanceM'>>;
 
-/** A satellite track as the workshop keeps it, and what was read from it. */
-export interface KeptTrack {
-  hash: string;
-  name: string;
-  windowS: number;
-  topSpeedMps?: number;
-  distanceM: number;
-  durationS: number;
-  droppedPoints: number;
-}
-
 /** What a run sheet sends; the id is made where the run is logged, so that sending it twice makes one. */
 export interface RunSheet {
   id: string;
@@ -107,9 +78,6 @@ export interface RunSheet {
   document: BuildDocument;
 }
 
-/** Kinds whose attempts repeat one thing, so that they have a mean; a series sets something anew for each. */
-export type RepeatedKind = Exclude<TimedKind, 'series'>;
-
 /** A run whose attempts are passages over a distance. */
 export type TimedRun<R extends Pick<RunSheet, 'kind' | 'conditions'> = RunRecord> = R & {
   kind: TimedKind;
@@ -117,7 +85,7 @@ export type TimedRun<R extends Pick<RunSheet, 'kind' | 'conditions'> = RunRecord
 };
 
 export const isTimed = <R extends Pick<RunSheet, 'kind' | 'conditions'>>(run: R): run is TimedRun<R> =>
-  (TIMED_KINDS as readonly string[]).includes(run.kind) &&
+  isTimedKind(run.kind) &&
   run.conditions.distanceM !== undefined &&
   run.conditions.surfaceId !== undefined &&
   run.conditions.surfaceName !== undefined;
@@ -125,7 +93,7 @@ export const isTimed = <R extends Pick<RunSheet, 'kind' | 'conditions'>>(run: R)
 /** A timed run whose attempts have a mean. */
 export const isRepeated = <R extends Pick<RunSheet, 'kind' | 'conditions'>>(
   run: R,
-): run is TimedRun<R> & { kind: RepeatedKind } => isTimed(run) && run.kind !== 'series';
+): run is TimedRun<R> & { kind: RepeatedKind } => isTimed(run) && isRepeatedKind(run.kind);
 
 export interface RunRecord extends RunSheet {
   revisionId: string;

@@ -82,3 +82,14 @@ export interface Photo {
   hash: string;
   caption?: string;
 }
+
+/** A satellite track as the workshop keeps it, and what was read from it. */
+export interface KeptTrack {
+  hash: string;
+  name: string;
+  windowS: number;
+  topSpeedMps?: number;
+  distanceM: number;
+  durationS: number;
+  droppedPoints: number;
+}

@@ -1,4 +1,4 @@
-import type { Part } from '../../car/document/parts';
+import type { Part } from '../../car/parts/parts';
 import { applyPatch } from '../../base/patch';
 import { car, surface } from '../../fixtures/car';
 import { filletFactor } from './fillet';

@@ -1,6 +1,6 @@
 import type { Patch } from '../../base/patch';
 import type { QuantityName } from '../../base/units/quantities';
-import type { RunKind } from '../../car/records/records';
+import type { RunKind } from '../../car/records/runKinds';
 import type { BuildOnRecord } from './onRecord';
 import type { Worked } from '../../worked/worked';
 import type { Exchange } from '../../car/document/exchange';

@@ -1,11 +1,9 @@
 import { finding } from '../../base/finding';
 import type { BuildDocument } from '../../car/document/document';
-import type { RunKind, RunRecord } from '../../car/records/records';
+import type { RunRecord } from '../../car/records/records';
+import { kindsThatAnswer, type RunKind, type Wish, WISHES } from '../../car/records/runKinds';
 import { defineRecordCheck } from '../engine/check';
 import { ownRuns } from '../engine/onRecord';
-
-/** A wish of the brief that a run answers, by its path. */
-export type Wish = 'brief.targetMps' | 'brief.timeToDistanceS' | 'brief.runTimeMinutes';
 
 declare module '../../base/finding' {
   interface FindingFacts {
@@ -14,22 +12,18 @@ declare module '../../base/finding' {
   }
 }
 
-const ANSWERS: readonly { wish: Wish; kind: RunKind; by: readonly RunKind[] }[] = [
-  { wish: 'brief.targetMps', kind: 'timedDistance', by: ['timedDistance', 'track'] },
-  { wish: 'brief.timeToDistanceS', kind: 'launch', by: ['launch'] },
-  { wish: 'brief.runTimeMinutes', kind: 'endurance', by: ['endurance'] },
-];
-
 /** Runs that a wish asks for and that this revision has not driven. */
 export const owedRuns = (
   { brief }: BuildDocument,
   own: readonly RunRecord[],
 ): { kind: RunKind; wish: Wish }[] =>
-  ANSWERS.filter(
-    ({ wish, by }) =>
-      brief[wish.slice('brief.'.length) as keyof typeof brief] !== undefined &&
-      !own.some(({ kind }) => by.includes(kind)),
-  ).map(({ kind, wish }) => ({ kind, wish }));
+  WISHES.flatMap((wish) => {
+    const by = kindsThatAnswer(wish);
+    return brief[wish.slice('brief.'.length) as keyof typeof brief] === undefined ||
+      own.some(({ kind }) => by.includes(kind))
+      ? []
+      : by.slice(0, 1).map((kind) => ({ kind, wish }));
+  });
 
 /** Runs owed for an open wish. */
 export const owed = defineRecordCheck({

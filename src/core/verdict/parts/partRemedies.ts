@@ -1,4 +1,5 @@
-import type { Part, PartKind } from '../../car/document/parts';
+import { PART_KIND_RECORDS } from '../../car/parts/partKinds';
+import type { Part } from '../../car/parts/parts';
 import type { Proposal } from '../engine/check';
 import { heightForMargin2 } from '../../physics/strength/beam';
 import { bossCheck } from '../../physics/strength/boss';
@@ -9,8 +10,6 @@ import { TYPICAL_MATERIALS, type TypicalMaterialId } from '../../car/library/typ
 /** Materials that are proposed in place of another, from the easy to the far. */
 const TRIED: readonly TypicalMaterialId[] = ['petg', 'nylon', 'polycarbonate', 'nylonCarbon', 'aluminium'];
 const [STEP_MM, THICKER] = [0.5, 1.3];
-/** Kinds that are plates by nature. */
-const PLATES: readonly PartKind[] = ['chassis', 'brace', 'bumper', 'arm', 'shockTower', 'other'];
 const FLANGE = { height: 3, thickness: 2.4 };
 const MORE_PERIMETERS = 2;
 const ROUNDER = 3;
@@ -116,7 +115,7 @@ function thicker({ kind, shape }: Part, worst: LoadedPart, at: At): Proposal[] {
       : sound
         ? [{ patch: [{ path: at('shape', 'heightMm'), value: next }], cost: 2 as const }]
         : []),
-    ...(profile === 'plate' && as === 'beam' && PLATES.includes(kind)
+    ...(profile === 'plate' && as === 'beam' && PART_KIND_RECORDS[kind].plate
       ? [
           {
             patch: [

@@ -1,7 +1,9 @@
 import { type Measure, measure } from '../../base/measure';
 import type { Finding } from '../../base/finding';
 import { finding, working } from '../../base/finding';
-import { CARRYING_KINDS, type Part, type ScrewKind } from '../../car/document/parts';
+import { PART_KIND_RECORDS } from '../../car/parts/partKinds';
+import { type Part } from '../../car/parts/parts';
+import { type ScrewKind } from '../../car/parts/partShape';
 import { partStrength } from '../../worked/parts/partStrength';
 import { type LoadedPart } from '@/core/worked/parts/loadedPart';
 import type { BreakMode } from '../../worked/parts/partWorking';
@@ -43,7 +45,7 @@ export const partChecks = defineFamily(
   },
   ({ parts }) =>
     parts.items
-      .filter((part) => CARRYING_KINDS.includes(part.kind) || part.shape !== undefined || isHeld(part))
+      .filter((part) => PART_KIND_RECORDS[part.kind].carries || part.shape !== undefined || isHeld(part))
       .map((of) => ({
         id: `parts.${of.id}`,
         named: of.name,

@@ -1,7 +1,7 @@
 import { finding, working } from '../../base/finding';
 import { type Measure, measure } from '../../base/measure';
 import type { Vec3 } from '../../base/vec3';
-import type { PartLies } from '../../car/document/parts';
+import type { PartLies } from '../../car/parts/parts';
 import type { Misfit } from '../../physics/printing/plates';
 import { liesMark } from '../../worked/print/lies';
 import { printedParts } from '../../worked/print/log';

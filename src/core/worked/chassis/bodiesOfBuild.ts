@@ -3,7 +3,7 @@ import type { Body } from '../../car/document/chassis';
 import { controllersInAll } from '../../car/document/controllers';
 import { allPacks } from '../../car/document/power';
 import { drivenOf, motorsInAll, motorsInWheels } from '../../car/document/drive';
-import type { PartKind } from '../../car/document/parts';
+import { PART_KIND_RECORDS } from '../../car/parts/partKinds';
 import type { ComponentDefinition, Triple } from '../../physics/balance/balance';
 
 export interface PlacedBody extends ComponentDefinition {
@@ -37,16 +37,6 @@ function boxOf(massG: number, { density, proportions }: { density: number; propo
 const HUB_INSIDE = 0.35;
 
 /** Kinds whose mass the build has already from the thing itself. */
-const WEIGHED_ELSEWHERE: ReadonlySet<PartKind> = new Set([
-  'motor',
-  'controller',
-  'battery',
-  'servo',
-  'receiver',
-  'wheel',
-  'tyre',
-]);
-
 interface Guess {
   id: string;
   name: string;
@@ -224,7 +214,7 @@ function guessesOf(
         size: boxOf(load.massG!, SERVO),
       })),
     ...parts.items
-      .filter(({ massG, kind }) => massG !== undefined && !WEIGHED_ELSEWHERE.has(kind))
+      .filter(({ massG, kind }) => massG !== undefined && !PART_KIND_RECORDS[kind].weighedWhereChosen)
       .map((part) => ({
         id: `part-${part.id}`.slice(0, 64),
         name: part.name,

@@ -1,5 +1,6 @@
 import type { BuildDocument } from '../../car/document/document';
-import type { TimedConditions, TimedKind, TimedRun } from '../../car/records/records';
+import type { TimedConditions, TimedRun } from '../../car/records/records';
+import { RUN_KIND_RECORDS, type TimedKind } from '../../car/records/runKinds';
 import { covarianceOf } from '../../physics/statistics/covariance';
 import type { Knob } from './knobs';
 
@@ -68,7 +69,7 @@ export function askedRun(
 }
 
 function candidates({ conditions, document, kind }: Drivable): (readonly [Askable, Drivable])[] {
-  const passing: TimedKind = kind === 'launch' ? 'timedDistance' : kind;
+  const passing: TimedKind = RUN_KIND_RECORDS[kind].fromRest ? 'timedDistance' : kind;
   const run = (as: TimedKind, more: Partial<TimedConditions>): Drivable => ({
     document: document as BuildDocument,
     kind: as,

@@ -1,6 +1,7 @@
 import { markOf } from '../../base/mark';
 import type { BuildDocument } from '../../car/document/document';
-import type { Part, PartKind } from '../../car/document/parts';
+import type { PartKind } from '../../car/parts/partKinds';
+import type { Part } from '../../car/parts/parts';
 import { designMark } from '../print/log';
 
 /** What the document says elsewhere of parts that are not drawn as parts: teeth, and what is bought. */

@@ -1,20 +1,11 @@
 import type { BuildDocument } from '../../car/document/document';
-import type { PartKind } from '../../car/document/parts';
+import { PART_KIND_RECORDS } from '../../car/parts/partKinds';
 import { cellCharge } from '../../physics/motion/cell';
 import type { DiagnoseInput } from '../../physics/diagnosis/diagnose';
 import { TABLES } from '../../physics/diagnosis/tables';
 import type { Verdict } from '../../car/records/failureLedger';
 import type { FailureRecord, RunRecord } from '../../car/records/records';
 
-/** What the diagnosis calls the kinds of part. */
-const KINDS: Readonly<Partial<Record<PartKind, string>>> = {
-  carrier: 'knuckle',
-  steeringArm: 'knuckle',
-  shockTower: 'chassis',
-  brace: 'chassis',
-  bumper: 'body',
-  spacer: 'other',
-};
 /** What the diagnosis calls a surface, by the id that it has in the library. */
 const groundOf = (libraryId: string | undefined) =>
   TABLES.surfaces.find((ground) => `surface-${ground}` === libraryId) ?? 'other';
@@ -46,7 +37,7 @@ export function askDiagnosis(
     notes.push(
       `${failure.partName} is no longer a part of that revision, so its kind and its margins are not known.`,
     );
-  const kind = part ? (KINDS[part.kind] ?? part.kind) : undefined;
+  const kind = part ? (PART_KIND_RECORDS[part.kind].diagnosedAs ?? part.kind) : undefined;
   const surface = document.brief.surfaces.find(({ id }) => id === run?.conditions.surfaceId);
   const cells = document.power.battery?.cells;
   const stateOfCharge =

@@ -1,12 +1,7 @@
 import { sampleDeviation } from '../../base/numeric/statistics';
 import { runsSummary, type RunsSummaryResult } from '../../physics/statistics/runsSummary';
-import {
-  isRepeated,
-  type RepeatedKind,
-  type RunRecord,
-  type RunSheet,
-  type TimedConditions,
-} from '../../car/records/records';
+import { isRepeated, type RunRecord, type RunSheet, type TimedConditions } from '../../car/records/records';
+import { type RepeatedKind } from '../../car/records/runKinds';
 import { type LeftOut, mostAlike } from './alike';
 import { timingSpeed, type TimingSpeedResult } from '../../physics/timing/timingSpeed';
 

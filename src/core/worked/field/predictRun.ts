@@ -7,7 +7,8 @@ import { frictionOf, runInputOf } from '../motion/runOfBuild';
 import type { Assembled } from '../../base/assembled';
 import { KNOBS } from './knobs';
 import { largestOf, sharesOf } from './shares';
-import type { TimedConditions as Conditions, RunKind, RunPrediction } from '../../car/records/records';
+import type { TimedConditions as Conditions, RunPrediction } from '../../car/records/records';
+import { RUN_KIND_RECORDS, type RunKind } from '../../car/records/runKinds';
 
 /** Why there is no prediction. */
 export type Predicted = Assembled<RunPrediction>;
@@ -75,7 +76,7 @@ function timeOver(
   kind: RunKind,
   { distanceM, runUpM = 0 }: Conditions,
 ): { timeS: number; topSpeedMps?: number } | undefined {
-  const runUp = kind === 'launch' ? 0 : runUpM;
+  const runUp = RUN_KIND_RECORDS[kind].fromRest ? 0 : runUpM;
   const found = passage({ ...input, distanceM: runUp + distanceM }, runUp);
   return (
     found && {

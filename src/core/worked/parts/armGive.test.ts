@@ -1,5 +1,5 @@
 import type { BuildDocument } from '../../car/document/document';
-import type { Part } from '../../car/document/parts';
+import type { Part } from '../../car/parts/parts';
 import { car, surface } from '../../fixtures/car';
 import { armGive } from './armGive';
 import { casesOfBuild } from './casesOfBuild';

@@ -1,6 +1,6 @@
 import type { ChosenSurface } from '../../car/document/brief';
 import type { BuildDocument } from '../../car/document/document';
-import type { Part } from '../../car/document/parts';
+import type { Part } from '../../car/parts/parts';
 import type { End } from '../../car/document/suspension';
 import type { Assembled } from '../../base/assembled';
 import type { Corner } from '../../physics/corner/corner';

@@ -1,5 +1,6 @@
 import { type Assembled, missingOf } from '../../base/assembled';
-import { type Part, type PartLoad } from '../../car/document/parts';
+import { type Part } from '../../car/parts/parts';
+import { type PartLoad } from '../../car/parts/partShape';
 import { derate } from '../../physics/strength/allowable';
 import { type BeamInput, beamStresses } from '../../physics/strength/beam';
 import { filletFactor } from '../../physics/strength/fillet';

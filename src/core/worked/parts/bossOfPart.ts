@@ -1,5 +1,5 @@
 import { type Assembled, missingOf } from '../../base/assembled';
-import type { Part } from '../../car/document/parts';
+import type { Part } from '../../car/parts/parts';
 import { derate } from '../../physics/strength/allowable';
 import { bossCheck } from '../../physics/strength/boss';
 import { Base, LoadedPart, layersOf, at } from './loadedPart';

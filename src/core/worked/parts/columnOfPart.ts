@@ -1,5 +1,5 @@
 import { type Assembled, missingOf } from '../../base/assembled';
-import type { Part } from '../../car/document/parts';
+import type { Part } from '../../car/parts/parts';
 import { columnCheck } from '../../physics/strength/column';
 import { Base, LoadedPart, layersOf, at, warm, NOT_LOADED } from './loadedPart';
 import { strengthOf } from './materialOfBuild';

@@ -1,5 +1,5 @@
 import { type Finding, finding } from '../../base/finding';
-import type { PartLoad } from '../../car/document/parts';
+import type { PartLoad } from '../../car/parts/partShape';
 import type { LoadCaseName, LoadCasesResult } from '../../physics/strength/loadCases';
 
 declare module '../../base/finding' {

@@ -1,5 +1,6 @@
 import type { Finding } from '../../base/finding';
-import { type Part, type PartLoad, type ScrewKind } from '../../car/document/parts';
+import { type Part } from '../../car/parts/parts';
+import { type PartLoad, type ScrewKind } from '../../car/parts/partShape';
 import type { BeamInput } from '../../physics/strength/beam';
 import { hasLayers } from './materialOfBuild';
 import { type BreakMode, type PartWorking } from './partWorking';

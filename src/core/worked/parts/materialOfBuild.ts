@@ -1,4 +1,4 @@
-import type { ChosenMaterial } from '../../car/document/material';
+import type { ChosenMaterial } from '../../car/material/material';
 import { inPlaneShearMpa, type StrengthMaterial } from '../../physics/strength/allowable';
 
 /** The figures of a copy as strength reckons with them; what has no layers is alike in all directions. */

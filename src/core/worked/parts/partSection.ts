@@ -1,4 +1,5 @@
-import type { Part, PartShape } from '../../car/document/parts';
+import type { Part } from '../../car/parts/parts';
+import type { PartShape } from '../../car/parts/partShape';
 import { missingOf } from '../../base/assembled';
 import { type Section, sectionProperties } from '../../physics/strength/section';
 

@@ -2,13 +2,8 @@ import { type ChosenSurface } from '../../car/document/brief';
 import { type BuildDocument } from '../../car/document/document';
 import { finding } from '../../base/finding';
 import { measure } from '../../base/measure';
-import {
-  type Part,
-  type PartLoad,
-  type PartPull,
-  type SolidFailure,
-  type SolidResult,
-} from '../../car/document/parts';
+import { type Part, type PartPull, type SolidFailure, type SolidResult } from '../../car/parts/parts';
+import { type PartLoad } from '../../car/parts/partShape';
 import { type Assembled } from '../../base/assembled';
 import { casesOfBuild } from './casesOfBuild';
 import { CASE_NEEDS, forceOf } from './forceOnPart';

@@ -1,5 +1,5 @@
 import type { Measure } from '../../base/measure';
-import type { PartShape, ScrewKind } from '../../car/document/parts';
+import type { PartShape, ScrewKind } from '../../car/parts/partShape';
 
 declare module '../../base/finding' {
   interface FindingFacts {

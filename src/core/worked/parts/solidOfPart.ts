@@ -1,7 +1,7 @@
 import type { ChosenSurface } from '../../car/document/brief';
 import type { BuildDocument } from '../../car/document/document';
 import { markOf } from '../../base/mark';
-import type { Part, PartPull } from '../../car/document/parts';
+import type { Part, PartPull } from '../../car/parts/parts';
 import type { FemSettings } from '../../physics/fem/fem';
 import { type Vec3, scale, unit } from '../../base/vec3';
 import { casesOfBuild } from './casesOfBuild';

@@ -1,5 +1,5 @@
 import { car, surface } from '../../fixtures/car';
-import type { Part } from '../../car/document/parts';
+import type { Part } from '../../car/parts/parts';
 import { energyToBreakJ, stiffOrTough } from './stiffOrTough';
 import { TYPICAL_MATERIALS } from '../../car/library/typicalMaterials';
 

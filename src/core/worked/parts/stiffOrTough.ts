@@ -1,7 +1,7 @@
 import type { ChosenSurface } from '../../car/document/brief';
 import type { BuildDocument } from '../../car/document/document';
-import type { ChosenMaterial } from '../../car/document/material';
-import type { Part } from '../../car/document/parts';
+import type { ChosenMaterial } from '../../car/material/material';
+import type { Part } from '../../car/parts/parts';
 import { hasLayers } from './materialOfBuild';
 import { partStrength } from './partStrength';
 import { type LoadedPart } from './loadedPart';

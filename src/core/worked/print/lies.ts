@@ -1,4 +1,4 @@
-import type { PartLies, PartMesh } from '../../car/document/parts';
+import type { PartLies, PartMesh } from '../../car/parts/parts';
 import type { Vec3 } from '../../base/vec3';
 import { laidOnBed } from '../../physics/solid/bed';
 import { boundsOf, measureMesh } from '../../physics/solid/measure';

@@ -1,6 +1,6 @@
 import type { BuildDocument } from '../../car/document/document';
 import { checksOnRecord } from '../../verdict/record';
-import type { Part } from '../../car/document/parts';
+import type { Part } from '../../car/parts/parts';
 import { car } from '../../fixtures/car';
 import { extruded } from '../../physics/solid/extrude';
 import { laidOnBed } from '../../physics/solid/bed';

@@ -1,6 +1,6 @@
 import type { BuildDocument } from '../../car/document/document';
 import { markOf } from '../../base/mark';
-import type { Part } from '../../car/document/parts';
+import type { Part } from '../../car/parts/parts';
 import type { CopyRecord, CopySheet, PrintRecord, PrintSheet } from '../../car/records/prints';
 import { listedAs, quantityOf } from './sources';
 

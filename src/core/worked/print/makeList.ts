@@ -1,7 +1,8 @@
 import type { BuildDocument } from '../../car/document/document';
 import { controllersInAll } from '../../car/document/controllers';
 import { motorsInAll } from '../../car/document/drive';
-import type { Part, PartKind } from '../../car/document/parts';
+import { PART_KIND_RECORDS, type PartKind } from '../../car/parts/partKinds';
+import type { Part } from '../../car/parts/parts';
 import type { ListEntry, Source } from '../../car/document/print';
 import { hardwareCount } from './assembly';
 import { estimateOfPart } from './printed';
@@ -38,16 +39,6 @@ export interface MakeTotals {
 }
 
 /** Kinds of part that the drive or the supply knows as a component already. */
-const COMPONENT_KINDS: ReadonlySet<PartKind> = new Set([
-  'motor',
-  'controller',
-  'regulator',
-  'receiver',
-  'servo',
-  'battery',
-  'tyre',
-]);
-
 /** Every part and component of a build with where it comes from; `ready` says how many good spare prints of a part lie there. */
 export function makeList(
   document: BuildDocument,
@@ -57,7 +48,7 @@ export function makeList(
   const known = componentsOf(document);
   const kinds = new Set(known.map(({ kind }) => kind));
   const parts = document.parts.items
-    .filter(({ kind }) => !(COMPONENT_KINDS.has(kind) && kinds.has(kind)))
+    .filter(({ kind }) => !(PART_KIND_RECORDS[kind].listedWhereChosen && kinds.has(kind)))
     .map((part) => lineOfPart(document, part, times, ready(part.id)));
   const components = known.map(({ kind: _, ...component }) =>
     withSaid(document, { of: 'component', source: 'bought', onHand: 0, ...component }),

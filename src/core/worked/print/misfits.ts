@@ -1,5 +1,5 @@
 import type { BuildDocument } from '../../car/document/document';
-import type { Part, PartLies } from '../../car/document/parts';
+import type { Part, PartLies } from '../../car/parts/parts';
 import type { Misfit } from '../../physics/printing/plates';
 import { misfitsOnBeds } from './beds';
 import { liesOf } from './lies';

@@ -1,6 +1,6 @@
 import type { PrintHow } from '../../car/records/prints';
 import type { BuildDocument } from '../../car/document/document';
-import type { Part } from '../../car/document/parts';
+import type { Part } from '../../car/parts/parts';
 import { type ChosenPrinter, type PrintProfile, USUAL_DRAFT, USUAL_FINAL } from '../../car/document/print';
 import type { ChosenSurface } from '../../car/document/brief';
 import type { Assembled } from '../../base/assembled';

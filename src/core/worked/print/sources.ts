@@ -1,24 +1,8 @@
 import type { BuildDocument } from '../../car/document/document';
-import type { Part, PartKind } from '../../car/document/parts';
+import { PART_KIND_RECORDS } from '../../car/parts/partKinds';
+import type { Part } from '../../car/parts/parts';
 import type { ListEntry, Source } from '../../car/document/print';
 import { hasLayers } from '../parts/materialOfBuild';
-
-/** Kinds of part that a shop sells rather than a printer makes. */
-const BOUGHT: ReadonlySet<PartKind> = new Set([
-  'bearing',
-  'fastener',
-  'motor',
-  'controller',
-  'regulator',
-  'receiver',
-  'servo',
-  'battery',
-  'sensor',
-  'wiring',
-  'spring',
-  'shaft',
-  'tyre',
-]);
 
 export const partLine = (id: string): string => `part.${id}`;
 
@@ -31,7 +15,7 @@ export function listedAs(document: BuildDocument, part: Part): { source: Source 
   if (said) return { source: said };
   if (part.mesh) return { source: 'printed' };
   if (part.material) return { source: hasLayers(part.material) ? 'printed' : 'made' };
-  return { source: BOUGHT.has(part.kind) ? 'bought' : 'printed' };
+  return { source: PART_KIND_RECORDS[part.kind].bought ? 'bought' : 'printed' };
 }
 
 /** How many of a part are on the car; one where the list says nothing. */

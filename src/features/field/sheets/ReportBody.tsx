@@ -1,5 +1,6 @@
-import type { KeptTrack } from '@/core/car/records/records';
-import type { RunReport } from '@/core/car/records/report';
+import type { KeptTrack, RunReport } from '@/core/car/records/report';
+import { isTimedKind, type UntimedKind } from '@/core/car/records/runKinds';
+import type { ReactNode } from 'react';
 import { useBuild } from '../../session/BuildContext';
 import type { Sheet } from '../sheet';
 import { EnduranceSheet } from './Endurance';
@@ -15,28 +16,31 @@ interface ReportBodyProps {
   onTrack(track: KeptTrack, file: Blob): void;
 }
 
+interface SheetProps extends ReportBodyProps {
+  /** Given to every sheet that fills in a report. */
+  given: { report: RunReport; onChange(change: Partial<RunReport>): void };
+  parts: readonly string[];
+}
+
+const SHEETS: Readonly<Record<UntimedKind, (props: SheetProps) => ReactNode>> = {
+  track: ({ sheet, onTrack }) => <TrackDrop track={sheet.track} onTrack={onTrack} />,
+  endurance: ({ given, sheet }) => <EnduranceSheet id={sheet.id} {...given} />,
+  spin: ({ given }) => <SpinSheet {...given} />,
+  terrain: ({ given }) => <TerrainSheet {...given} />,
+  drop: ({ given }) => <DropSheet {...given} />,
+  blows: ({ given, parts }) => <BlowsSheet {...given} parts={parts} />,
+  tyreSpin: ({ given }) => <TyreSpinSheet {...given} />,
+  crash: ({ given }) => <CrashSheet {...given} />,
+};
+
 /** What a run that is not timed asks. */
-export function ReportBody({ sheet, onReport, onTrack }: ReportBodyProps) {
+export function ReportBody(props: ReportBodyProps) {
   const { document } = useBuild();
-  const given = { report: sheet.report, onChange: onReport };
-  switch (sheet.kind) {
-    case 'spin':
-      return <SpinSheet {...given} />;
-    case 'endurance':
-      return <EnduranceSheet id={sheet.id} {...given} />;
-    case 'terrain':
-      return <TerrainSheet {...given} />;
-    case 'drop':
-      return <DropSheet {...given} />;
-    case 'blows':
-      return <BlowsSheet {...given} parts={document.parts.items.map(({ name }) => name)} />;
-    case 'tyreSpin':
-      return <TyreSpinSheet {...given} />;
-    case 'crash':
-      return <CrashSheet {...given} />;
-    case 'track':
-      return <TrackDrop track={sheet.track} onTrack={onTrack} />;
-    default:
-      return null;
-  }
+  const { sheet, onReport } = props;
+  if (isTimedKind(sheet.kind)) return null;
+  return SHEETS[sheet.kind]({
+    ...props,
+    given: { report: sheet.report, onChange: onReport },
+    parts: document.parts.items.map(({ name }) => name),
+  });
 }

@@ -1,3 +1,4 @@
+import { RUN_KIND_RECORDS } from '@/core/car/records/runKinds';
 import { needNames } from '@/words/needs';
 import { useState } from 'react';
 import { predictRun, runFriction } from '@/core/worked/field/predictRun';
@@ -55,12 +56,13 @@ export function TimedBody({
     const attempt = attemptOf(newId(), { ...sheet, captureFps }, frames);
     if (attempt) set({ captureFps, attempts: [...sheet.attempts, attempt] });
   };
+  const { fromRest, timed: how } = RUN_KIND_RECORDS[sheet.kind];
+  const series = how === 'series';
   const waitsForOrder =
-    sheet.kind === 'series' &&
-    (sheet.report.order === undefined || sheet.attempts.length >= sheet.report.order.length);
+    series && (sheet.report.order === undefined || sheet.attempts.length >= sheet.report.order.length);
   return (
     <>
-      {sheet.kind === 'series' ? <SeriesSetup sheet={sheet} onChange={set} /> : null}
+      {series ? <SeriesSetup sheet={sheet} onChange={set} /> : null}
       <div className="seg" role="group" aria-label="How it is timed" style={{ flexWrap: 'wrap' }}>
         {METHODS.map(([method, name]) => (
           <button
@@ -80,7 +82,7 @@ export function TimedBody({
         example={20}
         {...number('distanceM')}
       />
-      {sheet.kind === 'launch' ? null : (
+      {fromRest ? null : (
         <QuantityField
           label="Run-up before it"
           quantity="distanceM"
@@ -126,7 +128,7 @@ export function TimedBody({
         predictedMps={predicted?.ok ? predicted.value.speedMps : undefined}
         onDrop={(id) => set({ attempts: sheet.attempts.filter((attempt) => attempt.id !== id) })}
       />
-      {sheet.kind === 'launch' && sheet.attempts.length > 0 && timed ? (
+      {fromRest && sheet.attempts.length > 0 && timed ? (
         <LaunchNote sheet={sheet} mu={runFriction(document, timed)} />
       ) : null}
       {predicted && !predicted.ok ? (

@@ -1,5 +1,5 @@
 import { useRef, useState } from 'react';
-import type { KeptTrack } from '@/core/car/records/records';
+import type { KeptTrack } from '@/core/car/records/report';
 import { USUAL_WINDOW_S } from '@/core/physics/timing/track/gpxSpeed';
 import { formatText } from '@/core/base/units/formatQuantity';
 import { useReader } from '@/ui/reader';

@@ -1,7 +1,7 @@
 'use client';
 
 import { useMemo } from 'react';
-import type { Part } from '@/core/car/document/parts';
+import type { Part } from '@/core/car/parts/parts';
 import { femOfPart } from '@/core/worked/parts/solidOfPart';
 import type { Vec3 } from '@/core/base/vec3';
 import { formatNumber, formatText } from '@/core/base/units/formatQuantity';

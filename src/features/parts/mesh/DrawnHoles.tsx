@@ -1,4 +1,4 @@
-import type { Part } from '@/core/car/document/parts';
+import type { Part } from '@/core/car/parts/parts';
 import { drawnJoints } from '@/core/worked/print/joints';
 import { formatText } from '@/core/base/units/formatQuantity';
 import { inSentence } from '@/core/base/units/words';

@@ -2,7 +2,7 @@
 
 import { say } from '@/words/findings';
 import { needNames } from '@/words/needs';
-import type { Part, PartPull } from '@/core/car/document/parts';
+import type { Part, PartPull } from '@/core/car/parts/parts';
 import { casesOfBuild } from '@/core/worked/parts/casesOfBuild';
 import { forceOf } from '@/core/worked/parts/forceOnPart';
 import type { LoadCaseName } from '@/core/physics/strength/loadCases';

@@ -1,7 +1,7 @@
 'use client';
 
 import { useRef, useState } from 'react';
-import type { Part, PartMesh } from '@/core/car/document/parts';
+import type { Part, PartMesh } from '@/core/car/parts/parts';
 import { sentenceOf } from '../../api';
 import { useBuild } from '../../session/BuildContext';
 import { keepFile, MOST_BYTES } from '../../session/meshFiles';

@@ -1,4 +1,4 @@
-import type { Part } from '@/core/car/document/parts';
+import type { Part } from '@/core/car/parts/parts';
 import { handOver } from '../../session/handOver';
 import { workerOf } from '@/workers/clients';
 

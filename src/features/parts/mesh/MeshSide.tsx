@@ -2,7 +2,7 @@
 
 import dynamic from 'next/dynamic';
 import { useState } from 'react';
-import type { Part, PartBox, PartPull } from '@/core/car/document/parts';
+import type { Part, PartBox, PartPull } from '@/core/car/parts/parts';
 import type { MeshFace } from '@/core/physics/solid/faces';
 import { scale, type Vec3 } from '@/core/base/vec3';
 import { formatText } from '@/core/base/units/formatQuantity';

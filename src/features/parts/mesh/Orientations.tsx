@@ -2,7 +2,7 @@
 
 import { polygonHull } from 'd3-polygon';
 import { useMemo } from 'react';
-import type { Part } from '@/core/car/document/parts';
+import type { Part } from '@/core/car/parts/parts';
 import { femOfPart } from '@/core/worked/parts/solidOfPart';
 import { formatNumber, formatText } from '@/core/base/units/formatQuantity';
 import { cross, dot, unit, type Vec3 } from '@/core/base/vec3';

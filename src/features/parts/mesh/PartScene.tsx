@@ -3,7 +3,7 @@
 import { Canvas } from '@react-three/fiber';
 import { useState } from 'react';
 import { Plane, Vector3 } from 'three';
-import type { PartBox, PartMesh } from '@/core/car/document/parts';
+import type { PartBox, PartMesh } from '@/core/car/parts/parts';
 import { FAILS_BY } from '@/core/physics/fem/stresses';
 import { unit, type Vec3 } from '@/core/base/vec3';
 import { formatNumber } from '@/core/base/units/formatQuantity';

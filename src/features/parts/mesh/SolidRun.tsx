@@ -3,7 +3,7 @@
 import { firstUp } from '@/words/lists';
 import { LOAD_FROM } from '@/words/terms';
 import { needNames } from '@/words/needs';
-import type { Part, SolidCase, SolidResult } from '@/core/car/document/parts';
+import type { Part, SolidCase, SolidResult } from '@/core/car/parts/parts';
 import type { FemResult } from '@/core/physics/fem/fem';
 import { formatNumber, formatText } from '@/core/base/units/formatQuantity';
 import { useReader } from '@/ui/reader';

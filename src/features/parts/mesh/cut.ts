@@ -1,4 +1,4 @@
-import type { Part } from '@/core/car/document/parts';
+import type { Part } from '@/core/car/parts/parts';
 import type { SectionsHow } from '@/core/physics/solid/sections';
 import type { Assembled } from '@/core/base/assembled';
 import type { FemSettings } from '@/core/physics/fem/fem';

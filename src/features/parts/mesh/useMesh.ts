@@ -1,5 +1,5 @@
 import { useEffect, useState } from 'react';
-import type { PartMesh } from '@/core/car/document/parts';
+import type { PartMesh } from '@/core/car/parts/parts';
 import type { SeenMesh } from '@/workers/parts.worker';
 import { sentenceOf } from '../../api';
 import { fileOf } from '../../session/meshFiles';

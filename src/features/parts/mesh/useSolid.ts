@@ -2,7 +2,7 @@ import { proxy } from 'comlink';
 import { useMemo, useRef, useState } from 'react';
 import type { ChosenSurface } from '@/core/car/document/brief';
 import type { BuildDocument } from '@/core/car/document/document';
-import type { Part, SolidCase, SolidResult } from '@/core/car/document/parts';
+import type { Part, SolidCase, SolidResult } from '@/core/car/parts/parts';
 import { beamUnderPulls } from '@/core/worked/parts/partStrength';
 import { type FemCase, femCasesOfPart, shapeMark, solidMark } from '@/core/worked/parts/solidOfPart';
 import type { Solved } from '@/workers/parts.worker';

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import type { BuildDocument } from '@/core/car/document/document';
-import type { Part } from '@/core/car/document/parts';
+import type { Part } from '@/core/car/parts/parts';
 import { misfitWords } from '@/words/checks/parts';
 import type { Misfit } from '@/core/physics/printing/plates';
 import { SplitTool } from '../SplitTool';

@@ -1,6 +1,6 @@
 'use client';
 
-import { RUN_KIND_NAMES } from '@/words/terms';
+import { RUN_KIND_NAMES } from '@/words/learn/runKinds';
 import { constantsText, type Setting } from '@/core/worked/aids/aidSettings';
 import { measuredOf } from '@/core/worked/field/measured';
 import { isTimed } from '@/core/car/records/records';

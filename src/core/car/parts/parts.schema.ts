@@ -3,21 +3,18 @@ import { count, finite, identifier, notNegative, temperatureC, text } from '../.
 import { positive, share } from '../fields/physical';
 import { COLUMN_ENDS } from '../../physics/strength/column';
 import { LOAD_CASES } from '../../physics/strength/loadCases';
-import { materialSchema } from './material.schema';
+import { materialSchema } from '../material/material.schema';
+import { PART_KINDS } from './partKinds';
+import { type Part, type PartMesh, type Parts, type SolidCase } from './parts';
 import {
   BENDS,
-  type Part,
-  PART_KINDS,
   type PartLoad,
-  type PartMesh,
-  type Parts,
   type PartShape,
   PROFILES,
   SCREW_KINDS,
   SHAPE_KINDS,
-  type SolidCase,
   SUPPORTS,
-} from './parts';
+} from './partShape';
 
 const length = () => positive().max(2000);
 const force = () => notNegative().max(1e6);

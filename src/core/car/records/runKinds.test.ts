@@ -1,0 +1,98 @@
+import { parse } from '../../base/schema/parse';
+import { emptyDocument } from '../document/document';
+import { runSheetSchema } from './records.schema';
+import type { KeptTrack, RunReport } from './report';
+import {
+  isRepeatedKind,
+  isTimedKind,
+  kindsThatAnswer,
+  RUN_KIND_RECORDS,
+  RUN_KINDS,
+  type RunKind,
+  WISHES,
+} from './runKinds';
+
+const track: KeptTrack = {
+  hash: 'a'.repeat(64),
+  name: 'lap.gpx',
+  windowS: 2,
+  distanceM: 300,
+  durationS: 60,
+  droppedPoints: 0,
+};
+
+/** What each kind that is not timed is complete with. */
+const WHOLE: Readonly<Partial<Record<RunKind, RunReport>>> = {
+  track: {},
+  endurance: { endedBy: 'battery' },
+  spin: { noise: 'even' },
+  terrain: { passages: [{ id: 'p', what: 'kerb', passed: true }] },
+  drop: { drops: [{ id: 'd', heightM: 1, outcome: 'held' }] },
+  blows: { beaten: [{ id: 'b', name: 'Arm', light: 3, hard: 1, failed: false }] },
+  tyreSpin: { shielded: true, spins: [{ id: 's', rpm: 9000, diameterMm: 84 }] },
+  crash: { hit: 'a post' },
+};
+
+describe('kinds of run', () => {
+  it.each(RUN_KINDS)('%s is timed, or says what its report lacks until it is whole', (kind) => {
+    const { lacks } = RUN_KIND_RECORDS[kind];
+    if (isTimedKind(kind)) return expect(lacks).toBeUndefined();
+    expect(lacks!({}, undefined)).toEqual(expect.any(String));
+    expect(lacks!(WHOLE[kind]!, track)).toBeUndefined();
+    expect(() =>
+      parse(runSheetSchema, {
+        id: 'r',
+        kind,
+        attempts: [],
+        conditions: {},
+        report: WHOLE[kind],
+        ranAt: '2026-05-01T10:00:00.000Z',
+        document: emptyDocument(),
+      }),
+    ).not.toThrow();
+  });
+
+  it('want the shield of a tyre before its readings', () => {
+    const { lacks } = RUN_KIND_RECORDS.tyreSpin;
+    expect(lacks!({ spins: WHOLE.tyreSpin!.spins! }, undefined)).toBe('shield');
+    expect(lacks!({ shielded: true }, undefined)).toBe('spinReading');
+  });
+
+  it('answer every wish of the brief, and owe the plainest first', () => {
+    expect(WISHES.map((wish) => kindsThatAnswer(wish))).toEqual([
+      ['timedDistance', 'track'],
+      ['launch'],
+      ['endurance'],
+    ]);
+  });
+
+  it('have a mean where their attempts repeat one thing, which a series does not', () => {
+    expect(RUN_KINDS.filter(isRepeatedKind)).toEqual(['timedDistance', 'launch']);
+    expect(RUN_KINDS.filter(isTimedKind)).toEqual(['timedDistance', 'launch', 'series']);
+  });
+
+  it('refuse a timed run without surface, distance or attempt, each by its name', () => {
+    const conditions = { surfaceId: 's', surfaceName: 'Grass', distanceM: 20 };
+    const run = {
+      id: 'r',
+      kind: 'launch',
+      attempts: [{ id: 'a', timeS: 2 }],
+      conditions,
+      ranAt: '2026-05-01T10:00:00.000Z',
+      document: emptyDocument(),
+    };
+    const refusedAt = (change: object) => {
+      try {
+        parse(runSheetSchema, { ...run, ...change });
+      } catch (error) {
+        return (error as { path: string }).path;
+      }
+      return undefined;
+    };
+    expect(refusedAt({})).toBeUndefined();
+    expect(refusedAt({ attempts: [] })).toBe('attempts');
+    expect(refusedAt({ conditions: { ...conditions, distanceM: undefined } })).toBe('conditions.distanceM');
+    expect(refusedAt({ conditions: { ...conditions, surfaceId: undefined } })).toBe('conditions.surfaceId');
+    expect(refusedAt({ kind: 'flight' })).toBe('kind');
+  });
+});

@@ -1,0 +1,34 @@
+import type { Lack, RunKind } from '@/core/car/records/runKinds';
+
+/** What kinds of run are called. */
+export const RUN_KIND_NAMES: Readonly<Record<RunKind, string>> = {
+  timedDistance: 'Timed distance',
+  launch: 'Launch',
+  track: 'Satellite track',
+  series: 'Settings series',
+  endurance: 'Endurance',
+  spin: 'Bench spin',
+  terrain: 'Terrain',
+  drop: 'Drop',
+  blows: 'Blows',
+  tyreSpin: 'Tyre spin',
+  crash: 'Crash',
+};
+
+/** What a sheet can still need before it can be saved. */
+export type Missing = Lack | 'surface' | 'distance' | 'attempt';
+
+export const MISSING_WORDS: Readonly<Record<Missing, string>> = {
+  surface: 'a surface',
+  distance: 'the distance',
+  attempt: 'an attempt',
+  wheelNoiseOrTemperature: 'a wheel, a noise or a temperature',
+  whatEndedIt: 'what ended it',
+  passage: 'something it had to pass',
+  drop: 'a drop',
+  blows: 'a part and its blows',
+  shield: 'the shield',
+  spinReading: 'a reading',
+  whatItHit: 'what it hit',
+  track: 'the track',
+};
