@@ -14,7 +14,7 @@ module.exports = {
     {
       name: 'car-takes-types-of-physics',
       severity: 'error',
-      from: { path: '^src/core/car/', pathNot: '\\.(test|schema)\\.ts$|/labels/' },
+      from: { path: '^src/core/car/', pathNot: '\\.(test|schema|figures)\\.ts$' },
       to: { path: '^src/core/physics/', dependencyTypesNot: ['type-only'] },
     },
     layer('core-is-lowest', '^src/core', '^src/(words|app|features|ui|workers|db|cli)'),

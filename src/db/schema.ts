@@ -20,7 +20,7 @@ import type { KeptTrack, Photo, RunReport } from '@/core/car/records/report';
 import type { RunKind } from '@/core/car/records/runKinds';
 import type { FailureLedger } from '@/core/car/records/failureLedger';
 import type { CopySheet, PrintSheet } from '@/core/car/records/prints';
-import type { LibraryFigures, LibraryKind } from '@/core/car/library/items';
+import type { LibraryFigures, LibraryKind } from '@/core/car/library/kinds';
 import type { Thresholds } from '@/core/verdict/engine/check';
 
 const moment = (name: string) => timestamp(name, { withTimezone: true, mode: 'string' });

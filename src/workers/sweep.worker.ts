@@ -3,7 +3,7 @@ import type { ChosenSurface } from '@/core/car/document/brief';
 import type { BuildDocument } from '@/core/car/document/document';
 import { planExplorer } from '@/core/worked/drive/explorer';
 import type { RatioRange, SweepRow } from '@/core/physics/search/sweep';
-import type { LibraryItem } from '@/core/car/library/items';
+import type { LibraryItem } from '@/core/car/library/kinds';
 
 /** Long enough that the way to the page does not count, short enough that a cancel is felt at once. */
 const CHUNK_MS = 40;

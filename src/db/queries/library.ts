@@ -1,6 +1,8 @@
+import { LIBRARY_WORDS } from '@/words/labels/library';
 import { and, asc, eq } from 'drizzle-orm';
 import { namesIn } from '@/core/car/file/references';
-import { itemsOf, KIND_NAMES, type LibraryItem } from '@/core/car/library/items';
+import { itemsOf } from '@/core/car/library/items';
+import { type LibraryItem } from '@/core/car/library/kinds';
 import type { Database } from '../client';
 import { DoorError } from '../errors';
 import { libraryItems } from '../schema';
@@ -38,7 +40,7 @@ export async function saveLibraryItem(
     .from(libraryItems)
     .where(and(eq(libraryItems.workshopId, workshopId), eq(libraryItems.id, item.id)));
   if (known && known.kind !== item.kind)
-    throw new DoorError('exists', `This id belongs to a ${KIND_NAMES[known.kind].one}.`, {
+    throw new DoorError('exists', `This id belongs to a ${LIBRARY_WORDS[known.kind].one}.`, {
       path: 'id',
       remedy: 'make a new id',
     });

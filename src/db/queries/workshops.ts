@@ -1,5 +1,5 @@
 import { eq, sql } from 'drizzle-orm';
-import { STARTING_LIBRARY } from '@/core/car/library/starting';
+import { STARTING_LIBRARY } from '@/core/car/library/kinds';
 import type { Database } from '../client';
 import { DoorError } from '../errors';
 import { libraryItems, rateLimits, workshops, type WorkshopSettings } from '../schema';

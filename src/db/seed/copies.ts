@@ -8,15 +8,8 @@ import type {
   PowerRail,
   Transmitter,
 } from '@/core/car/document/power';
-import {
-  itemsOf,
-  type LibraryFigures,
-  type LibraryKind,
-  loadForBuild,
-  materialForBuild,
-  tyreForBuild,
-} from '@/core/car/library/items';
-import { STARTING_LIBRARY } from '@/core/car/library/starting';
+import { itemsOf, loadForBuild, materialForBuild, tyreForBuild } from '@/core/car/library/items';
+import { type LibraryFigures, type LibraryKind, STARTING_LIBRARY } from '@/core/car/library/kinds';
 
 function item<K extends LibraryKind>(kind: K, id: string) {
   const found = itemsOf(STARTING_LIBRARY, kind).find((one) => one.id === id);

@@ -1,7 +1,7 @@
 import type { BuildDocument } from '@/core/car/document/document';
 import type { ChosenPrinter, Joint, ListEntry } from '@/core/car/document/print';
-import { type LibraryItem, itemsOf } from '@/core/car/library/items';
-import { STARTING_LIBRARY } from '@/core/car/library/starting';
+import { type LibraryItem, STARTING_LIBRARY } from '@/core/car/library/kinds';
+import { itemsOf } from '@/core/car/library/items';
 import { normalFrom } from '@/core/base/numeric/random';
 import { USUAL_COUPON } from '@/core/physics/printing/couponPiece';
 import type { CopySheet, PrintSheet, WearPlace, PrintHow } from '@/core/car/records/prints';

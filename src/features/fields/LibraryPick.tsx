@@ -1,6 +1,8 @@
 'use client';
 
-import { KIND_NAMES, itemsOf, type LibraryItem, type LibraryKind } from '@/core/car/library/items';
+import { LIBRARY_WORDS } from '@/words/labels/library';
+import { itemsOf } from '@/core/car/library/items';
+import { type LibraryItem, type LibraryKind } from '@/core/car/library/kinds';
 import { type Path, valueAt } from '@/core/base/patch';
 import { useBuild } from '../session/BuildContext';
 
@@ -22,7 +24,7 @@ export function LibraryPick<K extends LibraryKind>({ kind, path, copy }: Library
     <>
       <div className="pick">
         <select
-          aria-label={`Choose ${article(KIND_NAMES[kind].one)}`}
+          aria-label={`Choose ${article(LIBRARY_WORDS[kind].one)}`}
           value={known ? known.id : chosen ? 'own' : ''}
           disabled={closed}
           onChange={(event) => {
@@ -30,7 +32,7 @@ export function LibraryPick<K extends LibraryKind>({ kind, path, copy }: Library
             edit([{ path, value: item ? copy(item) : undefined }]);
           }}
         >
-          <option value="">choose {article(KIND_NAMES[kind].one)}</option>
+          <option value="">choose {article(LIBRARY_WORDS[kind].one)}</option>
           {chosen && !known ? <option value="own">{chosen.name} (not in the library)</option> : null}
           {items.map(({ id, data }) => (
             <option key={id} value={id}>

@@ -1,11 +1,12 @@
 'use client';
 
+import { LIBRARY_WORDS } from '@/words/labels/library';
 import { useState } from 'react';
-import { itemsOf, KIND_NAMES, type LibraryItem } from '@/core/car/library/items';
-import type { StripTest } from '@/core/car/library/strips';
+import { type LibraryItem } from '@/core/car/library/kinds';
+import type { StripTest } from '@/core/car/material/strips';
 import { QuantityField } from '@/ui/QuantityField';
 import { callApi, sentenceOf } from '../api';
-import { COLUMNS } from './columns';
+import { choiceWords, type Column, columnsOf } from './columns';
 import { StripLog } from './StripLog';
 
 type Figures = Record<string, number | string | StripTest[] | undefined>;
@@ -22,8 +23,8 @@ interface ItemFormProps {
 export function ItemForm({ item, isNew, library, onSaved, onCancel }: ItemFormProps) {
   const [data, setData] = useState<Figures>({ ...(item.data as unknown as Figures) });
   const [problem, setProblem] = useState<string>();
-  const columns = COLUMNS[item.kind];
-  const missing = [{ key: 'name', label: 'Name' }, ...columns.filter(({ optional }) => !optional)]
+  const columns = columnsOf(item.kind);
+  const missing = [{ key: 'name', label: 'Name' }, ...columns.filter(({ figure }) => !figure.optional)]
     .filter(({ key }) => data[key] === undefined || data[key] === '')
     .map(({ label }) => label.toLowerCase());
   const set = (key: string, value: Figures[string]) => setData((all) => ({ ...all, [key]: value }));
@@ -37,7 +38,7 @@ export function ItemForm({ item, isNew, library, onSaved, onCancel }: ItemFormPr
   };
   return (
     <form
-      aria-label={`${isNew ? 'New' : 'Edit'} ${KIND_NAMES[item.kind].one}`}
+      aria-label={`${isNew ? 'New' : 'Edit'} ${LIBRARY_WORDS[item.kind].one}`}
       className="note"
       style={{ maxWidth: 440 }}
       onSubmit={(event) => {
@@ -54,46 +55,16 @@ export function ItemForm({ item, isNew, library, onSaved, onCancel }: ItemFormPr
           onChange={(event) => set('name', event.target.value)}
         />
       </div>
-      {columns.map(({ key, label, quantity, limits, options, text }) =>
-        text ? (
-          <div key={key} className="field text">
-            <label htmlFor={`item-${key}`}>{label}</label>
-            <input
-              id={`item-${key}`}
-              value={String(data[key] ?? '')}
-              maxLength={40}
-              onChange={(event) => set(key, event.target.value)}
-            />
-          </div>
-        ) : quantity ? (
-          <QuantityField
-            key={key}
-            label={label}
-            quantity={quantity}
-            limits={limits}
-            value={data[key] as number | undefined}
-            onChange={(value) => set(key, value)}
-          />
-        ) : (
-          <div key={key} className="field">
-            <label htmlFor={`item-${key}`}>{label}</label>
-            <select
-              id={`item-${key}`}
-              value={String(data[key] ?? '')}
-              onChange={(event) => set(key, event.target.value)}
-            >
-              {(key === 'compound'
-                ? itemsOf(library, 'compound').map(({ id, data: own }) => [id, own.name] as const)
-                : options!
-              ).map(([id, words]) => (
-                <option key={id} value={id}>
-                  {words}
-                </option>
-              ))}
-            </select>
-          </div>
-        ),
-      )}
+      {columns.map((column) => (
+        <FigureField
+          key={column.key}
+          column={column}
+          item={item}
+          library={library}
+          value={data[column.key] as number | string | undefined}
+          onChange={(value) => set(column.key, value)}
+        />
+      ))}
       {item.kind === 'material' ? (
         <StripLog
           strips={(data.strips as StripTest[] | undefined) ?? []}
@@ -114,5 +85,58 @@ export function ItemForm({ item, isNew, library, onSaved, onCancel }: ItemFormPr
         </button>
       </div>
     </form>
+  );
+}
+
+interface FigureFieldProps {
+  column: Column;
+  item: LibraryItem;
+  library: readonly LibraryItem[];
+  value: number | string | undefined;
+  onChange(value: number | string | undefined): void;
+}
+
+function FigureField({ column, item, library, value, onChange }: FigureFieldProps) {
+  const { key, label, figure } = column;
+  const id = `item-${key}`;
+  if ('quantity' in figure)
+    return (
+      <QuantityField
+        label={label}
+        quantity={figure.quantity}
+        limits={figure.limits}
+        value={value as number | undefined}
+        onChange={onChange}
+      />
+    );
+  if ('text' in figure)
+    return (
+      <div className="field text">
+        <label htmlFor={id}>{label}</label>
+        <input
+          id={id}
+          value={String(value ?? '')}
+          maxLength={figure.text}
+          onChange={(event) => onChange(event.target.value)}
+        />
+      </div>
+    );
+  const choices =
+    'oneOf' in figure
+      ? figure.oneOf.map((choice) => [choice, choiceWords(item.kind, choice)] as const)
+      : 'itemOf' in figure
+        ? library.filter(({ kind }) => kind === figure.itemOf).map((one) => [one.id, one.data.name] as const)
+        : [];
+  return (
+    <div className="field">
+      <label htmlFor={id}>{label}</label>
+      <select id={id} value={String(value ?? '')} onChange={(event) => onChange(event.target.value)}>
+        {choices.map(([choice, words]) => (
+          <option key={choice} value={choice}>
+            {words}
+          </option>
+        ))}
+      </select>
+    </div>
   );
 }

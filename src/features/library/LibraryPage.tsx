@@ -1,25 +1,26 @@
 'use client';
 
+import { LIBRARY_WORDS } from '@/words/labels/library';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import type { Thresholds as Margins } from '@/core/verdict/engine/check';
+import { itemsOf } from '@/core/car/library/items';
 import {
-  itemsOf,
-  KIND_NAMES,
+  LIBRARY_KIND_RECORDS,
   LIBRARY_KINDS,
   type LibraryItem,
   type LibraryKind,
-  type RangedFigure,
-} from '@/core/car/library/items';
-import { type Own, ownFigures, type StripTest } from '@/core/car/library/strips';
+} from '@/core/car/library/kinds';
+import { type RangedFigure } from '@/core/car/library/kinds/material';
+import { type Own, ownFigures, type StripTest } from '@/core/car/material/strips';
 import { formatNumber, formatText } from '@/core/base/units/formatQuantity';
 import { toShown, unitOf } from '@/core/base/units/quantities';
 import { useReader } from '@/ui/reader';
 import { newId, sentenceOf } from '../api';
 import { Preferences } from '../frame/Preferences';
 import { useKeys } from '../frame/useKeys';
-import { COLUMNS, type Column, ORIGINS } from './columns';
+import { choiceWords, type Column, columnsOf } from './columns';
 import { ItemForm } from './ItemForm';
 import { Thresholds } from './Thresholds';
 import { deleteUndoably } from '../session/deleting';
@@ -61,7 +62,7 @@ export function LibraryPage({
         <div className="seg" role="group" aria-label="Kind" style={{ flexWrap: 'wrap' }}>
           {KINDS_HERE.map((one) => (
             <button key={one} type="button" aria-pressed={kind === one} onClick={() => setKind(one)}>
-              {KIND_NAMES[one].many}
+              {LIBRARY_WORDS[one].many}
             </button>
           ))}
           <button type="button" aria-pressed={kind === 'margins'} onClick={() => setKind('margins')}>
@@ -87,13 +88,13 @@ interface KindTableProps {
 function KindTable({ kind, items, onItems }: KindTableProps) {
   const [editing, setEditing] = useState<{ item: LibraryItem; isNew: boolean }>();
   const [problem, setProblem] = useState<string>();
-  const columns = COLUMNS[kind];
+  const columns = columnsOf(kind);
   const blank = (): LibraryItem => ({
     id: newId(),
     kind,
     data: {
       name: '',
-      ...Object.fromEntries(columns.map(({ key, start }) => [key, start])),
+      ...LIBRARY_KIND_RECORDS[kind].blank,
     } as unknown as LibraryItem['data'],
   });
   const remove = async (item: LibraryItem) => {
@@ -116,10 +117,10 @@ function KindTable({ kind, items, onItems }: KindTableProps) {
   return (
     <>
       <p className="quiet" style={{ margin: '8px 0', maxWidth: 760 }}>
-        {ORIGINS[kind]} A build keeps its copy of the figures until you take new ones over there.
+        {LIBRARY_WORDS[kind].about} A build keeps its copy of the figures until you take new ones over there.
       </p>
       <button type="button" className="btn" onClick={() => setEditing({ item: blank(), isNew: true })}>
-        Add a {KIND_NAMES[kind].one}
+        Add a {LIBRARY_WORDS[kind].one}
       </button>
       {problem ? (
         <p className="note bad" role="alert">
@@ -140,8 +141,8 @@ function KindTable({ kind, items, onItems }: KindTableProps) {
           <thead>
             <tr>
               <th>Name</th>
-              {columns.map(({ key, label, quantity }) => (
-                <th key={key} className={quantity ? 'num' : undefined}>
+              {columns.map(({ key, label, figure }) => (
+                <th key={key} className={'quantity' in figure ? 'num' : undefined}>
                   {label}
                 </th>
               ))}
@@ -217,16 +218,16 @@ function Cell({
   library: readonly LibraryItem[];
 }) {
   const { reader } = useReader();
-  const value = (item.data as unknown as Record<string, number | string>)[column.key];
-  if (typeof value === 'number') {
+  const { key, figure } = column;
+  const value = (item.data as unknown as Record<string, number | string | undefined>)[key];
+  if (typeof value === 'number' && 'quantity' in figure) {
+    const { quantity } = figure;
     const range =
       item.kind === 'material'
-        ? (item as LibraryItem<'material'>).data.ranges?.[column.key as RangedFigure]
+        ? (item as LibraryItem<'material'>).data.ranges?.[key as RangedFigure]
         : undefined;
     const own =
-      item.kind === 'material'
-        ? ownOf((item as LibraryItem<'material'>).data.strips ?? [], column.key)
-        : undefined;
+      item.kind === 'material' ? ownOf((item as LibraryItem<'material'>).data.strips ?? [], key) : undefined;
     return (
       <td className="num">
         {own ? (
@@ -235,7 +236,7 @@ function Cell({
             {own.spread === undefined ? '' : ` ± ${formatNumber(own.spread, reader.locale, 2)}`}
           </b>
         ) : (
-          formatText(value, column.quantity ?? 'coefficient', reader)
+          formatText(value, quantity, reader)
         )}
         {own ? (
           <div className="quiet" style={{ fontSize: 11 }}>
@@ -244,18 +245,16 @@ function Cell({
         ) : range ? (
           <div className="quiet" style={{ fontSize: 11 }}>
             {range
-              .map((one) =>
-                formatNumber(toShown(one, unitOf(column.quantity!, reader.units)), reader.locale, 2),
-              )
+              .map((one) => formatNumber(toShown(one, unitOf(quantity, reader.units)), reader.locale, 2))
               .join(' to ')}
           </div>
         ) : null}
       </td>
     );
   }
-  const compound =
-    column.key === 'compound'
-      ? itemsOf(library, 'compound').find(({ id }) => id === value)?.data.name
-      : undefined;
-  return <td>{compound ?? value}</td>;
+  if (value === undefined) return <td />;
+  return <td>{'itemOf' in figure ? nameOf(library, value) : choiceWords(item.kind, String(value))}</td>;
 }
+
+const nameOf = (library: readonly LibraryItem[], itemId: string | number) =>
+  library.find(({ id }) => id === itemId)?.data.name ?? itemId;

@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { extruded } from '@/core/physics/solid/extrude';
 import { meshOf } from '@/core/physics/solid/shapes';
 import { writeStl } from '@/core/physics/meshFiles/writeStl';
-import { type Own, ownFigures, stripStressMpa, type StripTest } from '@/core/car/library/strips';
+import { type Own, ownFigures, stripStressMpa, type StripTest } from '@/core/car/material/strips';
 import { formatNumber, formatText } from '@/core/base/units/formatQuantity';
 import { QuantityField } from '@/ui/QuantityField';
 import { useReader } from '@/ui/reader';

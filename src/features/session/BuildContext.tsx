@@ -22,7 +22,7 @@ import type {
   RunRecord,
   Versioned,
 } from '@/core/car/records/records';
-import type { LibraryItem } from '@/core/car/library/items';
+import type { LibraryItem } from '@/core/car/library/kinds';
 import { checksOnRecord } from '@/core/verdict/record';
 import type { CopyRecord, PrintRecord, PrintSheet } from '@/core/car/records/prints';
 import { callApi, ApiProblem, outliving } from '../api';

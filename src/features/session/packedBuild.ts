@@ -2,7 +2,7 @@ import type { BuildDocument } from '@/core/car/document/document';
 import type { Thresholds } from '@/core/verdict/engine/check';
 import { keepLast } from '@/core/base/kept';
 import type { BuildRecord, KeptBuild } from '@/core/car/records/records';
-import type { LibraryItem } from '@/core/car/library/items';
+import type { LibraryItem } from '@/core/car/library/kinds';
 import type { PrintSheet } from '@/core/car/records/prints';
 
 /** What every page of a build begins with. */

@@ -39,10 +39,10 @@ export const DRIVE_LABELS: Readonly<Record<string, FieldLabel>> = {
   'drive.stages.*.pinionTeeth': { label: 'Pinion teeth', quantity: 'count', limits: { from: 1, to: 1000 } },
   'drive.stages.*.wheelTeeth': { label: 'Wheel teeth', quantity: 'count', limits: { from: 1, to: 1000 } },
   'drive.stages.*.efficiency': { label: 'Stage efficiency', quantity: 'share', limits: { above: 0, to: 1 } },
-  'drive.stages.*.moduleMm': { label: 'Module', quantity: 'lengthMm', limits: { above: 0, to: 20 } },
+  'drive.stages.*.moduleMm': { label: 'Module', quantity: 'fitMm', limits: { above: 0, to: 20 } },
   'drive.stages.*.wheelModuleMm': {
     label: 'Module of the wheel',
-    quantity: 'lengthMm',
+    quantity: 'fitMm',
     limits: { above: 0, to: 20 },
   },
   'drive.stages.*.faceWidthMm': { label: 'Face width', quantity: 'lengthMm', limits: { above: 0, to: 500 } },

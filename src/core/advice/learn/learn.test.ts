@@ -16,7 +16,7 @@ import { fixHeld, hoursUntil, livesOfCopies, livesOfParts } from '../../worked/f
 import { paretoOf } from './pareto';
 import type { FailureRecord, RevisionRecord, RunRecord } from '../../car/records/records';
 import { evaluateBuild } from '../../verdict/evaluate';
-import { TYPICAL_MATERIALS } from '../../car/library/typicalMaterials';
+import { TYPICAL_MATERIALS } from '../../car/material/typicalMaterials';
 
 const document: BuildDocument = {
   ...car,

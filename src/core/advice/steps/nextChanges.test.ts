@@ -7,7 +7,7 @@ import { hoursToBelieve, lifeEstimate } from '../../physics/statistics/life';
 import { car } from '../../fixtures/car';
 import { liesMark } from '../../worked/print/lies';
 import { estimateOfPart } from '../../worked/print/printed';
-import { TYPICAL_MATERIALS } from '../../car/library/typicalMaterials';
+import { TYPICAL_MATERIALS } from '../../car/material/typicalMaterials';
 import { evaluateStates } from '../../verdict/evaluate';
 import type { BuildOnRecord } from '../../verdict/engine/onRecord';
 import { exchanging } from '../../fixtures/remedies';

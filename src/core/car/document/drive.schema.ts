@@ -1,10 +1,3 @@
-import Joi from 'joi';
-import { MOTOR_KINDS } from './power';
-import { count, finite, identifier, notNegative, text } from '../../base/schema/fields';
-import { positive, share } from '../fields/physical';
-import { HOUSINGS } from '../../physics/heat/thermalDefaults';
-import { DIFFERENTIALS } from '../../physics/gears/differential';
-import { TYRE_KINDS } from '../../physics/tyres/tyreSpin';
 import {
   AXLES,
   type BevelSides,
@@ -21,6 +14,12 @@ import {
   type TyreHold,
   type WheelHex,
 } from './drive';
+import { COMPOUND_FIGURES, MOTOR_FIGURES, TYRE_FIGURES } from './drive.figures';
+import { figureSchemas } from '../fields/figureSchemas';
+import Joi from 'joi';
+import { count, finite, identifier, notNegative, text } from '../../base/schema/fields';
+import { positive, share } from '../fields/physical';
+import { DIFFERENTIALS } from '../../physics/gears/differential';
 import { heatSchema } from './heat.schema';
 import { materialSchema } from '../material/material.schema';
 
@@ -78,33 +77,11 @@ const stageSchema = Joi.object<Stage>({
   rear: sides(),
 });
 
-export const motorFigures = {
-  name: text(80).required(),
-  kind: Joi.valid(...MOTOR_KINDS),
-  kvRpmPerV: positive().max(100_000).required(),
-  resistanceMilliOhm: positive().max(1e6).required(),
-  noLoadCurrentA: notNegative().max(1000).required(),
-  rotorInertiaKgM2: notNegative().max(1).required(),
-  maxV: positive().max(1000).required(),
-  massG: positive().max(100_000).required(),
-  diameterMm: positive().max(1000).required(),
-  lengthMm: positive().max(1000).required(),
-  housing: Joi.valid(...HOUSINGS),
-};
+export const motorFigures = { name: text(80).required(), ...figureSchemas(MOTOR_FIGURES) };
 
-export const tyreFigures = {
-  name: text(80).required(),
-  compound: text(80).required(),
-  radiusMm: positive().max(1000).required(),
-  massG: positive().max(100_000).required(),
-  rateNPerMm: positive().max(10_000),
-  ring: Joi.valid(...TYRE_KINDS.filter((kind) => kind !== 'own')),
-};
+export const tyreFigures = { name: text(80).required(), ...figureSchemas(TYRE_FIGURES) };
 
-export const compoundFigures = {
-  hardFactor: positive().max(5).required(),
-  looseFactor: positive().max(5).required(),
-};
+export const compoundFigures = figureSchemas(COMPOUND_FIGURES);
 
 export const driveSchema = Joi.object<Drive>({
   motor: Joi.object<ChosenMotor>({ libraryId: identifier(), ...motorFigures }),

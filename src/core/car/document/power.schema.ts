@@ -1,13 +1,9 @@
-import Joi from 'joi';
-import { count, identifier, notNegative, text } from '../../base/schema/fields';
-import { positive, share } from '../fields/physical';
-import { LOAD_KINDS, RAIL_KINDS } from '../../physics/supply/budgetDefinition';
+import { optional } from '../fields/figure';
 import {
   type ChosenBattery,
   type ChosenController,
   FAILSAFE_ITEMS,
   type FailsafeTick,
-  MOTOR_KINDS,
   type Power,
   type PowerLoad,
   type PowerRail,
@@ -17,63 +13,32 @@ import {
   type Transmitter,
   type Wire,
 } from './power';
+import {
+  BATTERY_FIGURES,
+  CONTROLLER_FIGURES,
+  LOAD_FIGURES,
+  RADIO_FIGURES,
+  RAIL_FIGURES,
+  SERVO_FIGURES,
+  TRANSMITTER_FIGURES,
+} from './power.figures';
+import { figureSchemas } from '../fields/figureSchemas';
+import Joi from 'joi';
+import { count, identifier, notNegative, text } from '../../base/schema/fields';
+import { positive, share } from '../fields/physical';
+import { LOAD_KINDS } from '../../physics/supply/budgetDefinition';
 
-export const batteryFigures = {
-  name: text(80).required(),
-  cells: count().max(30).required(),
-  parallel: count().max(30).required(),
-  cellResistanceMilliOhm: notNegative().max(10_000).required(),
-  capacityMah: positive().max(1e6).required(),
-  maxDischargeC: positive().max(500).required(),
-  massG: positive().max(100_000).required(),
-};
+export const batteryFigures = { name: text(80).required(), ...figureSchemas(BATTERY_FIGURES) };
 
-export const controllerFigures = {
-  name: text(80).required(),
-  kind: Joi.valid(...MOTOR_KINDS),
-  currentLimitA: positive().max(5000).required(),
-  limitsCurrent: Joi.boolean(),
-  continuousA: positive().max(5000).required(),
-  resistanceMilliOhm: notNegative().max(10_000).required(),
-  maxV: positive().max(1000).required(),
-  massG: positive().max(100_000).required(),
-};
+export const controllerFigures = { name: text(80).required(), ...figureSchemas(CONTROLLER_FIGURES) };
 
-export const regulatorFigures = {
-  kind: Joi.valid(...RAIL_KINDS).required(),
-  setV: positive().max(1000),
-  dropoutV: notNegative().max(100),
-  minInV: notNegative().max(1000),
-  maxInV: positive().max(1000),
-  continuousA: positive().max(5000),
-  peakA: positive().max(5000),
-  efficiency: share(),
-  shedsW: positive().max(1000),
-};
+export const regulatorFigures = figureSchemas(RAIL_FIGURES);
 
-export const servoFigures = {
-  lowV: positive().max(100),
-  lowTorqueKgcm: positive().max(10_000),
-  lowSecondsPer60Deg: positive().max(60),
-  highV: positive().max(100),
-  highTorqueKgcm: positive().max(10_000),
-  highSecondsPer60Deg: positive().max(60),
-};
+export const servoFigures = figureSchemas(SERVO_FIGURES);
 
-export const loadFigures = {
-  minV: notNegative().max(1000),
-  maxV: positive().max(1000),
-  typicalA: notNegative().max(1000),
-  peakA: notNegative().max(1000),
-};
+export const loadFigures = figureSchemas(LOAD_FIGURES);
 
-export const protocol = () => text(40);
-export const channels = () => count().max(64);
-export const transmitterFigures = {
-  protocol: protocol().required(),
-  channels: channels().required(),
-  rangeM: positive().max(100_000).required(),
-};
+export const transmitterFigures = figureSchemas(TRANSMITTER_FIGURES);
 
 const railSchema = Joi.object<PowerRail>({
   id: identifier().required(),
@@ -101,8 +66,7 @@ const loadSchema = Joi.object<PowerLoad>({
     linkageRatio: positive().max(20),
     linkageEfficiency: share(),
   }),
-  protocol: protocol(),
-  channels: channels(),
+  ...figureSchemas(optional(RADIO_FIGURES)),
 });
 
 const mark = () => Joi.string().hex().max(16).required();

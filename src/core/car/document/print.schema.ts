@@ -1,8 +1,3 @@
-import Joi from 'joi';
-import { FITS } from '../../physics/printing/coupon';
-import { holeSchema, readingFigures } from '../../physics/printing/holes/solve.schema';
-import { count, finite, identifier, notNegative, text } from '../../base/schema/fields';
-import { positive, share } from '../fields/physical';
 import {
   type HolePattern,
   type Joint,
@@ -13,6 +8,13 @@ import {
   type PrintProfile,
   SOURCES,
 } from './print';
+import { PRINTER_FIGURES } from './print.figures';
+import { figureSchemas } from '../fields/figureSchemas';
+import Joi from 'joi';
+import { FITS } from '../../physics/printing/coupon';
+import { holeSchema, readingFigures } from '../../physics/printing/holes/solve.schema';
+import { count, finite, identifier, notNegative, text } from '../../base/schema/fields';
+import { positive, share } from '../fields/physical';
 
 const place = () => finite().min(-5000).max(5000);
 
@@ -32,14 +34,7 @@ const pattern = Joi.object<HolePattern>({
   }),
 });
 
-export const printerFigures = {
-  name: text(80).required(),
-  bedWidthMm: positive().max(2000).required(),
-  bedDepthMm: positive().max(2000).required(),
-  bedHeightMm: positive().max(2000).required(),
-  speedMmps: positive().max(2000).required(),
-  maxFlowMm3ps: positive().max(500).required(),
-};
+export const printerFigures = { name: text(80).required(), ...figureSchemas(PRINTER_FIGURES) };
 
 const profile = () =>
   Joi.object<PrintProfile>({

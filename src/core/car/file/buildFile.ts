@@ -1,5 +1,5 @@
 import type { BuildRecord, FailureRecord, RevisionRecord, RunRecord } from '../records/records';
-import type { LibraryItem } from '../library/items';
+import type { LibraryItem } from '../library/kinds';
 import type { CopyRecord, PrintRecord } from '../records/prints';
 
 export const FILE_FORMAT = 'lean-badger-build';

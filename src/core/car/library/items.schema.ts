@@ -1,85 +1,28 @@
 import Joi, { type ObjectSchema } from 'joi';
-import { compoundFigures, motorFigures, tyreFigures } from '../document/drive.schema';
-import { STAGE_KINDS } from '../document/drive';
-import { materialFigures } from '../material/material.schema';
-import { printerFigures } from '../document/print.schema';
 import { FEATURES } from '../../physics/printing/coupon';
-import { stripSchema } from './strips.schema';
-import {
-  batteryFigures,
-  channels,
-  controllerFigures,
-  loadFigures,
-  protocol,
-  regulatorFigures,
-  servoFigures,
-  transmitterFigures,
-} from '../document/power.schema';
-import { count, identifier, notNegative, positive, share, text } from '../../base/schema/fields';
+import { identifier, positive, text } from '../../base/schema/fields';
 import { parse } from '../../base/schema/parse';
+import { figureSchemas } from '../fields/figureSchemas';
 import {
+  LIBRARY_KIND_RECORDS,
   LIBRARY_KINDS,
-  RANGED_FIGURES,
   type LibraryFigures,
   type LibraryItem,
   type LibraryKind,
-} from './items';
+} from './kinds';
+import { RANGED_FIGURES } from './kinds/material';
+import { stripSchema } from '../material/strips.schema';
 
-const name = text(80).required();
-
-const required = <T extends Record<string, Joi.Schema>>(figures: T) =>
-  Object.fromEntries(Object.entries(figures).map(([key, schema]) => [key, schema.required()]));
-
-const figuresSchemas: { readonly [K in LibraryKind]: ObjectSchema<LibraryFigures[K]> } = {
-  motor: Joi.object(motorFigures),
-  battery: Joi.object(batteryFigures),
-  controller: Joi.object(controllerFigures),
-  tyre: Joi.object(tyreFigures),
-  surface: Joi.object({
-    name,
-    ground: Joi.valid('hard', 'loose').required(),
-    mu: notNegative().max(5).required(),
-    muError: notNegative().max(5).required(),
-    rollingResistance: notNegative().max(5).required(),
-    rollingResistanceError: notNegative().max(5).required(),
-  }),
-  compound: Joi.object({ name, ...compoundFigures }),
-  stage: Joi.object({ name, kind: Joi.valid(...STAGE_KINDS).required(), efficiency: share().required() }),
-  gear: Joi.object({
-    name,
-    role: Joi.valid('pinion', 'wheel').required(),
-    teeth: count().max(1000).required(),
-    moduleMm: positive().max(20).required(),
-  }),
-  material: Joi.object({
-    ...materialFigures,
+/** Lists and sources inside a thing, by its kind. */
+const NESTED: Readonly<Partial<Record<LibraryKind, Record<string, Joi.Schema>>>> = {
+  material: {
     ranges: Joi.object(
       Object.fromEntries(RANGED_FIGURES.map((key) => [key, Joi.array().items(positive()).length(2)])),
     ),
     source: Joi.string().max(300),
     strips: Joi.array().items(stripSchema).max(100).unique('id'),
-  }),
-  servo: Joi.object({
-    name,
-    ...required(loadFigures),
-    ...servoFigures,
-    lowV: servoFigures.lowV.required(),
-    lowTorqueKgcm: servoFigures.lowTorqueKgcm.required(),
-  }),
-  regulator: Joi.object({ name, ...regulatorFigures, continuousA: regulatorFigures.continuousA.required() }),
-  receiver: Joi.object({
-    name,
-    ...required(loadFigures),
-    protocol: protocol().required(),
-    channels: channels().required(),
-  }),
-  transmitter: Joi.object({ name, ...transmitterFigures }),
-  sizeClass: Joi.object({ name, massBudgetG: positive().required() }),
-  printer: Joi.object(printerFigures),
-  coupon: Joi.object({
-    name,
-    printer: text(80).required(),
-    material: text(80).required(),
+  },
+  coupon: {
     samples: Joi.array()
       .items(
         Joi.object({
@@ -103,15 +46,22 @@ const figuresSchemas: { readonly [K in LibraryKind]: ObjectSchema<LibraryFigures
       .max(50)
       .unique('id')
       .required(),
-  }),
+  },
 };
+
+const figuresSchema = <K extends LibraryKind>(kind: K): ObjectSchema<LibraryFigures[K]> =>
+  Joi.object<LibraryFigures[K]>({
+    name: text(80).required(),
+    ...figureSchemas(LIBRARY_KIND_RECORDS[kind].figures),
+    ...NESTED[kind],
+  });
 
 export const libraryItemSchema = Joi.alternatives(
   ...LIBRARY_KINDS.map((kind) =>
     Joi.object({
       id: identifier().required(),
       kind: Joi.valid(kind).required(),
-      data: figuresSchemas[kind].required(),
+      data: figuresSchema(kind).required(),
     }),
   ),
 );
@@ -133,7 +83,7 @@ export function parseLibraryItem(raw: unknown): LibraryItem {
     Joi.object({
       id: identifier().required(),
       kind: Joi.valid(kind).required(),
-      data: figuresSchemas[kind].required(),
+      data: figuresSchema(kind).required(),
     }),
     raw,
   ) as LibraryItem;

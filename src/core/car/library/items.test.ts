@@ -1,5 +1,6 @@
 import { CalcError } from '../../base/errors';
-import { itemsOf, type LibraryItem, tyreForBuild } from './items';
+import { itemsOf, tyreForBuild } from './items';
+import { type LibraryItem } from './kinds';
 import { parseLibraryItem } from './items.schema';
 
 const tyre: LibraryItem<'tyre'> = {

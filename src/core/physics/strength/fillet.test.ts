@@ -4,7 +4,7 @@ import { car, surface } from '../../fixtures/car';
 import { filletFactor } from './fillet';
 import { partRemedies } from '../../verdict/parts/partRemedies';
 import { partStrength } from '../../worked/parts/partStrength';
-import { TYPICAL_MATERIALS } from '../../car/library/typicalMaterials';
+import { TYPICAL_MATERIALS } from '../../car/material/typicalMaterials';
 
 test.each([
   [2, 0.1, 1.9],

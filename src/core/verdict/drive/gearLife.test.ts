@@ -8,7 +8,7 @@ import { car } from '../../fixtures/car';
 import { tyreSeat } from '../../physics/tyres/tyreSeat';
 import { tyreSpin } from '../../physics/tyres/tyreSpin';
 import { kerbStrikeN, landingOneWheelN } from '../../physics/strength/landing';
-import { TYPICAL_MATERIALS } from '../../car/library/typicalMaterials';
+import { TYPICAL_MATERIALS } from '../../car/material/typicalMaterials';
 import { caseLimitOf } from '../../worked/heat/enduranceOfBuild';
 import { pinionHeld } from '../../worked/drive/jointOfBuild';
 import { peakTorques } from '../../worked/drive/peakTorque';

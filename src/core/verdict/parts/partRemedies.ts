@@ -5,7 +5,7 @@ import { heightForMargin2 } from '../../physics/strength/beam';
 import { bossCheck } from '../../physics/strength/boss';
 import { hasLayers, strengthOf } from '../../worked/parts/materialOfBuild';
 import type { LoadedPart } from '@/core/worked/parts/loadedPart';
-import { TYPICAL_MATERIALS, type TypicalMaterialId } from '../../car/library/typicalMaterials';
+import { TYPICAL_MATERIALS, type TypicalMaterialId } from '../../car/material/typicalMaterials';
 
 /** Materials that are proposed in place of another, from the easy to the far. */
 const TRIED: readonly TypicalMaterialId[] = ['petg', 'nylon', 'polycarbonate', 'nylonCarbon', 'aluminium'];

@@ -2,7 +2,7 @@ import { car } from '../../fixtures/car';
 import { applyPatch } from '../../base/patch';
 import { overallRatio } from '../../car/document/drive';
 import { teethNearest, teethWithin } from './teeth';
-import type { GearAtHand } from '../../car/library/items';
+import type { GearAtHand } from '../../car/library/kinds/gear';
 
 // the car has 15 to 150 teeth, 10 : 1
 const pinion = (teeth: number, moduleMm = 0.8): GearAtHand => ({

@@ -1,4 +1,4 @@
-import type { GearAtHand } from '../../car/library/items';
+import type { GearAtHand } from '../../car/library/kinds/gear';
 import { type Drive, overallRatio, type Stage, stageRatio } from '../../car/document/drive';
 import type { Patch } from '../../base/patch';
 

@@ -3,7 +3,7 @@ import type { Part } from '../../car/parts/parts';
 import { car, surface } from '../../fixtures/car';
 import { armGive } from './armGive';
 import { casesOfBuild } from './casesOfBuild';
-import { TYPICAL_MATERIALS } from '../../car/library/typicalMaterials';
+import { TYPICAL_MATERIALS } from '../../car/material/typicalMaterials';
 
 const asphalt = surface('asphalt');
 const document: BuildDocument = {

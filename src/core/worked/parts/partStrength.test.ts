@@ -8,7 +8,7 @@ import { casesOfBuild } from './casesOfBuild';
 import { keptOf, sectionOfShape } from './partSection';
 import { femCasesOfPart, shapeMark, solidMark } from './solidOfPart';
 import { beamUnderPulls, partStrength } from './partStrength';
-import { TYPICAL_MATERIALS } from '../../car/library/typicalMaterials';
+import { TYPICAL_MATERIALS } from '../../car/material/typicalMaterials';
 
 const grass = surface('asphalt');
 const landing: BuildDocument = {

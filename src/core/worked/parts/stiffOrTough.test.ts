@@ -1,7 +1,7 @@
 import { car, surface } from '../../fixtures/car';
 import type { Part } from '../../car/parts/parts';
 import { energyToBreakJ, stiffOrTough } from './stiffOrTough';
-import { TYPICAL_MATERIALS } from '../../car/library/typicalMaterials';
+import { TYPICAL_MATERIALS } from '../../car/material/typicalMaterials';
 
 const part: Part = {
   id: 'a',

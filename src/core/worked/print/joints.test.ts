@@ -1,7 +1,8 @@
 import type { Joint } from '../../car/document/print';
 import { car } from '../../fixtures/car';
-import type { LibraryItem, ReadCoupon } from '../../car/library/items';
-import { TYPICAL_MATERIALS } from '../../car/library/typicalMaterials';
+import type { LibraryItem } from '../../car/library/kinds';
+import type { ReadCoupon } from '../../car/library/kinds/coupon';
+import { TYPICAL_MATERIALS } from '../../car/material/typicalMaterials';
 import type { BuildDocument } from '../../car/document/document';
 import { assemblyOrder, hardwareCount, screwsWithoutJoint } from './assembly';
 import { drawnJoint, drawnJoints } from './joints';

@@ -1,6 +1,7 @@
 import type { BuildDocument } from '../../car/document/document';
 import type { Joint } from '../../car/document/print';
-import type { LibraryItem, ReadCoupon } from '../../car/library/items';
+import type { LibraryItem } from '../../car/library/kinds';
+import type { ReadCoupon } from '../../car/library/kinds/coupon';
 import { ALLOWANCES, type Feature, type Fit, fitCoupon } from '../../physics/printing/coupon';
 
 /** A hole, a peg or a gap as it has to be drawn so that it comes out right. */

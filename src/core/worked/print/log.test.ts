@@ -8,7 +8,7 @@ import { liesMark, liesOf, measureLying } from './lies';
 import { boundsOf, measureMesh } from '../../physics/solid/measure';
 import { placedOnPlate } from '../../physics/solid/onPlate';
 import { meshOf } from '../../physics/solid/shapes';
-import { TYPICAL_MATERIALS } from '../../car/library/typicalMaterials';
+import { TYPICAL_MATERIALS } from '../../car/material/typicalMaterials';
 import { printerTimesOf, timeFactor } from './printerTimes';
 import { copiesOf, designMark, owedOf } from './log';
 import type { CopyRecord, PrintRecord } from '../../car/records/prints';

@@ -2,7 +2,7 @@ import type { BuildDocument } from '../../car/document/document';
 import { evaluateBuild } from '../../verdict/evaluate';
 import { car } from '../../fixtures/car';
 import { liesMark } from './lies';
-import { TYPICAL_MATERIALS } from '../../car/library/typicalMaterials';
+import { TYPICAL_MATERIALS } from '../../car/material/typicalMaterials';
 import { makeFromCsv, makeToCsv } from './makeCsv';
 import { makeList, totalsOf } from './makeList';
 

@@ -1,6 +1,7 @@
 import { paretoSet } from '@/core/physics/search/pareto';
 import type { RatioRange, SweepRow } from '@/core/physics/search/sweep';
-import { itemsOf, type LibraryItem } from '@/core/car/library/items';
+import { itemsOf } from '@/core/car/library/items';
+import { type LibraryItem } from '@/core/car/library/kinds';
 
 /** A combination with the names that a person reads. */
 export interface NamedRow extends SweepRow {

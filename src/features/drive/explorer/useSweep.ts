@@ -3,7 +3,7 @@ import { startTransition, useCallback, useEffect, useRef, useState } from 'react
 import type { ChosenSurface } from '@/core/car/document/brief';
 import type { BuildDocument } from '@/core/car/document/document';
 import type { RatioRange } from '@/core/physics/search/sweep';
-import type { LibraryItem } from '@/core/car/library/items';
+import type { LibraryItem } from '@/core/car/library/kinds';
 import type { SweepWorker } from '@/workers/sweep.worker';
 import { type NamedRow, namedRows } from './explorerRows';
 

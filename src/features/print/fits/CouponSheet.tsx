@@ -1,5 +1,6 @@
 import { type KeyboardEvent, useEffect, useRef, useState } from 'react';
-import type { CouponReading, LibraryItem, ReadCoupon } from '@/core/car/library/items';
+import type { CouponReading, ReadCoupon } from '@/core/car/library/kinds/coupon';
+import type { LibraryItem } from '@/core/car/library/kinds';
 import { formatNumber } from '@/core/base/units/formatQuantity';
 import { QuantityField } from '@/ui/QuantityField';
 import { useReader } from '@/ui/reader';

@@ -1,7 +1,9 @@
 'use client';
 
 import { type ReactNode, useState } from 'react';
-import { itemsOf, type LibraryItem, type ReadCoupon } from '@/core/car/library/items';
+import { itemsOf } from '@/core/car/library/items';
+import { type LibraryItem } from '@/core/car/library/kinds';
+import { type ReadCoupon } from '@/core/car/library/kinds/coupon';
 import { fitCoupon } from '@/core/physics/printing/coupon';
 import { USUAL_COUPON } from '@/core/physics/printing/couponPiece';
 import { drawnJoints, readingsOf } from '@/core/worked/print/joints';

@@ -1,5 +1,5 @@
 import type { Measure } from '../../../base/measure';
-import { TYPICAL_MATERIALS, type TypicalMaterialId } from '../../../car/library/typicalMaterials';
+import { TYPICAL_MATERIALS, type TypicalMaterialId } from '../../../car/material/typicalMaterials';
 import type { PeakCause } from '../../../worked/drive/peakTorque';
 import { teethOf, type Tooth, toothMissing, type ToothSetting } from '../../../worked/drive/toothOfBuild';
 import { spurStages } from '../../../worked/drive/stageMesh';

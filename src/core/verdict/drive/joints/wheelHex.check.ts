@@ -1,5 +1,5 @@
 import { type Measure, measure } from '../../../base/measure';
-import { TYPICAL_MATERIALS } from '../../../car/library/typicalMaterials';
+import { TYPICAL_MATERIALS } from '../../../car/material/typicalMaterials';
 import { hexMissing, wheelHeld } from '../../../worked/drive/jointOfBuild';
 import type { PeakCause } from '../../../worked/drive/peakTorque';
 import { defineCheck, type Found, type Proposal } from '../../engine/check';

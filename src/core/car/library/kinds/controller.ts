@@ -1,10 +1,13 @@
-import type { LibraryItem } from '../items';
+import { defineLibraryKind } from './define';
+import { type ChosenController } from '../../document/power';
+import { CONTROLLER_FIGURES } from '../../document/power.figures';
+
+export type ControllerFigures = Omit<ChosenController, 'libraryId'>;
 
 /** Speed controllers; the limit is the peak that they let through. */
-export const STARTING_CONTROLLERS: readonly LibraryItem<'controller'>[] = [
+const STARTING_CONTROLLERS: readonly { id: string; data: ControllerFigures }[] = [
   {
     id: 'controller-10',
-    kind: 'controller',
     data: {
       name: '10 A, one or two cells',
       kind: 'brushed',
@@ -17,7 +20,6 @@ export const STARTING_CONTROLLERS: readonly LibraryItem<'controller'>[] = [
   },
   {
     id: 'controller-20',
-    kind: 'controller',
     data: {
       name: '20 A brushed, two cells',
       kind: 'brushed',
@@ -30,7 +32,6 @@ export const STARTING_CONTROLLERS: readonly LibraryItem<'controller'>[] = [
   },
   {
     id: 'controller-25',
-    kind: 'controller',
     data: {
       name: '25 A brushless, 1:18',
       kind: 'sensorless',
@@ -43,7 +44,6 @@ export const STARTING_CONTROLLERS: readonly LibraryItem<'controller'>[] = [
   },
   {
     id: 'controller-40-brushed',
-    kind: 'controller',
     data: {
       name: '40 A brushed, waterproof',
       kind: 'brushed',
@@ -56,7 +56,6 @@ export const STARTING_CONTROLLERS: readonly LibraryItem<'controller'>[] = [
   },
   {
     id: 'controller-45',
-    kind: 'controller',
     data: {
       name: '45 A brushless, 1:14',
       kind: 'sensorless',
@@ -69,7 +68,6 @@ export const STARTING_CONTROLLERS: readonly LibraryItem<'controller'>[] = [
   },
   {
     id: 'controller-60',
-    kind: 'controller',
     data: {
       name: '60 A sensored, 1:10',
       kind: 'sensored',
@@ -82,7 +80,6 @@ export const STARTING_CONTROLLERS: readonly LibraryItem<'controller'>[] = [
   },
   {
     id: 'controller-80',
-    kind: 'controller',
     data: {
       name: '80 A sensored, 1:10',
       kind: 'sensored',
@@ -95,7 +92,6 @@ export const STARTING_CONTROLLERS: readonly LibraryItem<'controller'>[] = [
   },
   {
     id: 'controller-120',
-    kind: 'controller',
     data: {
       name: '120 A brushless, 1:8',
       kind: 'sensorless',
@@ -108,7 +104,6 @@ export const STARTING_CONTROLLERS: readonly LibraryItem<'controller'>[] = [
   },
   {
     id: 'controller-150',
-    kind: 'controller',
     data: {
       name: '150 A brushless, 1:8',
       kind: 'sensorless',
@@ -120,3 +115,16 @@ export const STARTING_CONTROLLERS: readonly LibraryItem<'controller'>[] = [
     },
   },
 ];
+
+export const controller = defineLibraryKind<ControllerFigures>({
+  figures: CONTROLLER_FIGURES,
+  blank: {
+    kind: 'sensored',
+    currentLimitA: 180,
+    continuousA: 60,
+    resistanceMilliOhm: 2,
+    maxV: 12.6,
+    massG: 55,
+  },
+  starting: STARTING_CONTROLLERS,
+});

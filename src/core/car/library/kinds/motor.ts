@@ -1,4 +1,8 @@
-import type { LibraryItem } from '../items';
+import { defineLibraryKind } from './define';
+import { type ChosenMotor } from '../../document/drive';
+import { MOTOR_FIGURES } from '../../document/drive.figures';
+
+export type MotorFigures = Omit<ChosenMotor, 'libraryId'>;
 
 /**
  * Motors under generic names; each is consistent in itself and typical of its class.
@@ -6,10 +10,9 @@ import type { LibraryItem } from '../items';
  * Rotor inertia is that of a solid cylinder, π/32·ρ·d⁴·l: a magnet of 0.35 of the can's diameter and 0.6 of its length at
  * 7,500 kg/m³, or, brushed, an armature of 0.62 and 0.5 at 6,500 kg/m³ (iron, copper and slots).
  */
-export const STARTING_MOTORS: readonly LibraryItem<'motor'>[] = [
+const STARTING_MOTORS: readonly { id: string; data: MotorFigures }[] = [
   {
     id: 'motor-130-brushed',
-    kind: 'motor',
     data: {
       name: '130 brushed, toy wind',
       kind: 'brushed',
@@ -26,7 +29,6 @@ export const STARTING_MOTORS: readonly LibraryItem<'motor'>[] = [
   },
   {
     id: 'motor-180-brushed',
-    kind: 'motor',
     data: {
       name: '180 brushed, long can',
       kind: 'brushed',
@@ -43,7 +45,6 @@ export const STARTING_MOTORS: readonly LibraryItem<'motor'>[] = [
   },
   {
     id: 'motor-370-brushed',
-    kind: 'motor',
     data: {
       name: '370 brushed',
       kind: 'brushed',
@@ -60,7 +61,6 @@ export const STARTING_MOTORS: readonly LibraryItem<'motor'>[] = [
   },
   {
     id: 'motor-380-brushed',
-    kind: 'motor',
     data: {
       name: '380 brushed',
       kind: 'brushed',
@@ -77,7 +77,6 @@ export const STARTING_MOTORS: readonly LibraryItem<'motor'>[] = [
   },
   {
     id: 'motor-540-brushed-27',
-    kind: 'motor',
     data: {
       name: '540 brushed, 27 turns',
       kind: 'brushed',
@@ -94,7 +93,6 @@ export const STARTING_MOTORS: readonly LibraryItem<'motor'>[] = [
   },
   {
     id: 'motor-540-brushed-35',
-    kind: 'motor',
     data: {
       name: '540 brushed, 35 turns',
       kind: 'brushed',
@@ -111,7 +109,6 @@ export const STARTING_MOTORS: readonly LibraryItem<'motor'>[] = [
   },
   {
     id: 'motor-540-brushed-55',
-    kind: 'motor',
     data: {
       name: '540 brushed, 55 turns',
       kind: 'brushed',
@@ -128,7 +125,6 @@ export const STARTING_MOTORS: readonly LibraryItem<'motor'>[] = [
   },
   {
     id: 'motor-550-brushed-21',
-    kind: 'motor',
     data: {
       name: '550 brushed, 21 turns',
       kind: 'brushed',
@@ -145,7 +141,6 @@ export const STARTING_MOTORS: readonly LibraryItem<'motor'>[] = [
   },
   {
     id: 'motor-2030-fast',
-    kind: 'motor',
     data: {
       name: 'Brushless 20 x 30, fast wind',
       kind: 'sensorless',
@@ -161,7 +156,6 @@ export const STARTING_MOTORS: readonly LibraryItem<'motor'>[] = [
   },
   {
     id: 'motor-2030-slow',
-    kind: 'motor',
     data: {
       name: 'Brushless 20 x 30, slow wind',
       kind: 'sensorless',
@@ -177,7 +171,6 @@ export const STARTING_MOTORS: readonly LibraryItem<'motor'>[] = [
   },
   {
     id: 'motor-2845',
-    kind: 'motor',
     data: {
       name: 'Brushless 28 x 45',
       kind: 'sensorless',
@@ -193,7 +186,6 @@ export const STARTING_MOTORS: readonly LibraryItem<'motor'>[] = [
   },
   {
     id: 'motor-540-sensored-10',
-    kind: 'motor',
     data: {
       name: 'Sensored 540, 10.5 turns',
       kind: 'sensored',
@@ -210,7 +202,6 @@ export const STARTING_MOTORS: readonly LibraryItem<'motor'>[] = [
   },
   {
     id: 'motor-540-sensored-13',
-    kind: 'motor',
     data: {
       name: 'Sensored 540, 13.5 turns',
       kind: 'sensored',
@@ -227,7 +218,6 @@ export const STARTING_MOTORS: readonly LibraryItem<'motor'>[] = [
   },
   {
     id: 'motor-540-sensored-17',
-    kind: 'motor',
     data: {
       name: 'Sensored 540, 17.5 turns',
       kind: 'sensored',
@@ -244,7 +234,6 @@ export const STARTING_MOTORS: readonly LibraryItem<'motor'>[] = [
   },
   {
     id: 'motor-3660',
-    kind: 'motor',
     data: {
       name: 'Brushless 36 x 60, four poles',
       kind: 'sensorless',
@@ -260,7 +249,6 @@ export const STARTING_MOTORS: readonly LibraryItem<'motor'>[] = [
   },
   {
     id: 'motor-4074',
-    kind: 'motor',
     data: {
       name: 'Brushless 40 x 74, four poles',
       kind: 'sensorless',
@@ -276,7 +264,6 @@ export const STARTING_MOTORS: readonly LibraryItem<'motor'>[] = [
   },
   {
     id: 'motor-4274-slow',
-    kind: 'motor',
     data: {
       name: 'Brushless 42 x 74, slow wind',
       kind: 'sensorless',
@@ -291,3 +278,20 @@ export const STARTING_MOTORS: readonly LibraryItem<'motor'>[] = [
     },
   },
 ];
+
+export const motor = defineLibraryKind<MotorFigures>({
+  figures: MOTOR_FIGURES,
+  blank: {
+    kind: 'sensored',
+    kvRpmPerV: 3000,
+    resistanceMilliOhm: 25,
+    noLoadCurrentA: 2,
+    rotorInertiaKgM2: 4e-6,
+    maxV: 8.5,
+    massG: 165,
+    diameterMm: 36,
+    lengthMm: 52,
+    housing: 'closed',
+  },
+  starting: STARTING_MOTORS,
+});

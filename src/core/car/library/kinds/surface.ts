@@ -1,10 +1,13 @@
-import type { LibraryItem } from '../items';
+import { defineLibraryKind } from './define';
+import { type ChosenSurface } from '../../document/brief';
+import { SURFACE_FIGURES } from '../../document/brief.figures';
+
+export type SurfaceFigures = Omit<ChosenSurface, 'id' | 'libraryId'>;
 
 /** Surfaces with one standard deviation. Ranges after Wong, Theory of Ground Vehicles, ch. 1 and 2, scaled to small wheels by judgement. */
-export const STARTING_SURFACES: readonly LibraryItem<'surface'>[] = [
+const STARTING_SURFACES: readonly { id: string; data: SurfaceFigures }[] = [
   {
     id: 'surface-smoothFloor',
-    kind: 'surface',
     data: {
       name: 'Smooth floor',
       ground: 'hard',
@@ -16,7 +19,6 @@ export const STARTING_SURFACES: readonly LibraryItem<'surface'>[] = [
   },
   {
     id: 'surface-shortCarpet',
-    kind: 'surface',
     data: {
       name: 'Short carpet',
       ground: 'hard',
@@ -28,7 +30,6 @@ export const STARTING_SURFACES: readonly LibraryItem<'surface'>[] = [
   },
   {
     id: 'surface-asphalt',
-    kind: 'surface',
     data: {
       name: 'Asphalt, dry',
       ground: 'hard',
@@ -40,7 +41,6 @@ export const STARTING_SURFACES: readonly LibraryItem<'surface'>[] = [
   },
   {
     id: 'surface-gravel',
-    kind: 'surface',
     data: {
       name: 'Gravel',
       ground: 'loose',
@@ -52,7 +52,6 @@ export const STARTING_SURFACES: readonly LibraryItem<'surface'>[] = [
   },
   {
     id: 'surface-mownGrass',
-    kind: 'surface',
     data: {
       name: 'Mown grass',
       ground: 'loose',
@@ -64,7 +63,6 @@ export const STARTING_SURFACES: readonly LibraryItem<'surface'>[] = [
   },
   {
     id: 'surface-tallGrass',
-    kind: 'surface',
     data: {
       name: 'Tall grass',
       ground: 'loose',
@@ -76,7 +74,6 @@ export const STARTING_SURFACES: readonly LibraryItem<'surface'>[] = [
   },
   {
     id: 'surface-sand',
-    kind: 'surface',
     data: {
       name: 'Sand',
       ground: 'loose',
@@ -88,7 +85,6 @@ export const STARTING_SURFACES: readonly LibraryItem<'surface'>[] = [
   },
   {
     id: 'surface-snow',
-    kind: 'surface',
     data: {
       name: 'Packed snow',
       ground: 'loose',
@@ -99,3 +95,9 @@ export const STARTING_SURFACES: readonly LibraryItem<'surface'>[] = [
     },
   },
 ];
+
+export const surface = defineLibraryKind<SurfaceFigures>({
+  figures: SURFACE_FIGURES,
+  blank: { ground: 'hard', mu: 0.7, muError: 0.1, rollingResistance: 0.03, rollingResistanceError: 0.01 },
+  starting: STARTING_SURFACES,
+});

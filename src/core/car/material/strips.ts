@@ -1,4 +1,4 @@
-import type { ChosenMaterial } from '../material/material';
+import type { ChosenMaterial } from './material';
 import { mean, sampleDeviation } from '../../base/numeric/statistics';
 
 /** A strip that was broken, lying on the bed (layers along it) or standing (layers across it). */

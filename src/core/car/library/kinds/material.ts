@@ -1,5 +1,18 @@
-import { TYPICAL_MATERIALS } from '../typicalMaterials';
-import type { LibraryItem, LibraryMaterial, RangedFigure } from '../items';
+import { defineLibraryKind } from './define';
+import { type ChosenMaterial } from '../../material/material';
+import { MATERIAL_FIGURES } from '../../material/material.figures';
+import type { StripTest } from '../../material/strips';
+import { TYPICAL_MATERIALS } from '../../material/typicalMaterials';
+
+/** A material as the workshop knows it: typical figures, how far apart they are, and strips of its own that were broken. */
+export interface LibraryMaterial extends Omit<ChosenMaterial, 'libraryId'> {
+  ranges?: Readonly<Partial<Record<RangedFigure, readonly [number, number]>>>;
+  source?: string;
+  strips?: StripTest[];
+}
+
+export const RANGED_FIGURES = ['modulusMpa', 'inPlaneStrengthMpa', 'interlayerStrengthMpa'] as const;
+export type RangedFigure = (typeof RANGED_FIGURES)[number];
 
 /** Lowest and highest that data sheets of a class give, as shares of the figure taken. */
 interface Spread {
@@ -48,10 +61,24 @@ function ranged(data: LibraryMaterial, { plane, across, stiff }: Spread): Librar
 }
 
 /** Typical of data sheets with the range of each; test your own. */
-export const STARTING_MATERIALS: readonly LibraryItem<'material'>[] = (
+const STARTING_MATERIALS: readonly { id: string; data: LibraryMaterial }[] = (
   Object.keys(TYPICAL_MATERIALS) as (keyof typeof TYPICAL_MATERIALS)[]
 ).map((id) => ({
   id: `material-${id}`,
-  kind: 'material',
   data: ranged(TYPICAL_MATERIALS[id], SPREADS[id] ?? PRINTED),
 }));
+
+export const material = defineLibraryKind<LibraryMaterial, 'ranges' | 'source' | 'strips'>({
+  figures: MATERIAL_FIGURES,
+  blank: {
+    densityGPerCm3: 1.2,
+    modulusMpa: 2000,
+    inPlaneStrengthMpa: 45,
+    interlayerStrengthMpa: 25,
+    interlayerShearMpa: 20,
+    strainAtBreakPct: 5,
+    softeningC: 80,
+    wearCoefficientMm3PerNm: 1e-5,
+  },
+  starting: STARTING_MATERIALS,
+});

@@ -1,6 +1,6 @@
-import { itemsOf } from './items';
-import { parseLibraryItem } from './items.schema';
-import { STARTING_LIBRARY } from './starting';
+import { itemsOf } from '../items';
+import { parseLibraryItem } from '../items.schema';
+import { STARTING_LIBRARY } from '.';
 
 /** Per class of motor: no-load power and stall current at the voltage that it is meant for, from class experience. */
 const CLASSES = [

@@ -1,10 +1,13 @@
-import type { LibraryItem } from '../items';
+import { defineLibraryKind } from './define';
+import { type ChosenBattery } from '../../document/power';
+import { BATTERY_FIGURES } from '../../document/power.figures';
+
+export type BatteryFigures = Omit<ChosenBattery, 'libraryId'>;
 
 /** Lithium polymer packs; the resistance of a cell falls with its capacity. */
-export const STARTING_PACKS: readonly LibraryItem<'battery'>[] = [
+const STARTING_PACKS: readonly { id: string; data: BatteryFigures }[] = [
   {
     id: 'pack-1s-300',
-    kind: 'battery',
     data: {
       name: '1S 300',
       cells: 1,
@@ -17,7 +20,6 @@ export const STARTING_PACKS: readonly LibraryItem<'battery'>[] = [
   },
   {
     id: 'pack-1s-600',
-    kind: 'battery',
     data: {
       name: '1S 600',
       cells: 1,
@@ -30,7 +32,6 @@ export const STARTING_PACKS: readonly LibraryItem<'battery'>[] = [
   },
   {
     id: 'pack-2s-450',
-    kind: 'battery',
     data: {
       name: '2S 450',
       cells: 2,
@@ -43,7 +44,6 @@ export const STARTING_PACKS: readonly LibraryItem<'battery'>[] = [
   },
   {
     id: 'pack-2s-850',
-    kind: 'battery',
     data: {
       name: '2S 850',
       cells: 2,
@@ -56,7 +56,6 @@ export const STARTING_PACKS: readonly LibraryItem<'battery'>[] = [
   },
   {
     id: 'pack-2s-1500',
-    kind: 'battery',
     data: {
       name: '2S 1500',
       cells: 2,
@@ -69,7 +68,6 @@ export const STARTING_PACKS: readonly LibraryItem<'battery'>[] = [
   },
   {
     id: 'pack-2s-2200',
-    kind: 'battery',
     data: {
       name: '2S 2200',
       cells: 2,
@@ -82,7 +80,6 @@ export const STARTING_PACKS: readonly LibraryItem<'battery'>[] = [
   },
   {
     id: 'pack-2s-5000',
-    kind: 'battery',
     data: {
       name: '2S 5000 hard case',
       cells: 2,
@@ -95,7 +92,6 @@ export const STARTING_PACKS: readonly LibraryItem<'battery'>[] = [
   },
   {
     id: 'pack-2s-6500',
-    kind: 'battery',
     data: {
       name: '2S 6500 hard case',
       cells: 2,
@@ -108,7 +104,6 @@ export const STARTING_PACKS: readonly LibraryItem<'battery'>[] = [
   },
   {
     id: 'pack-3s-2200',
-    kind: 'battery',
     data: {
       name: '3S 2200',
       cells: 3,
@@ -121,7 +116,6 @@ export const STARTING_PACKS: readonly LibraryItem<'battery'>[] = [
   },
   {
     id: 'pack-3s-5000',
-    kind: 'battery',
     data: {
       name: '3S 5000 hard case',
       cells: 3,
@@ -134,7 +128,6 @@ export const STARTING_PACKS: readonly LibraryItem<'battery'>[] = [
   },
   {
     id: 'pack-4s-5000',
-    kind: 'battery',
     data: {
       name: '4S 5000 hard case',
       cells: 4,
@@ -147,7 +140,6 @@ export const STARTING_PACKS: readonly LibraryItem<'battery'>[] = [
   },
   {
     id: 'pack-6s-5000',
-    kind: 'battery',
     data: {
       name: '6S 5000',
       cells: 6,
@@ -159,3 +151,16 @@ export const STARTING_PACKS: readonly LibraryItem<'battery'>[] = [
     },
   },
 ];
+
+export const battery = defineLibraryKind<BatteryFigures>({
+  figures: BATTERY_FIGURES,
+  blank: {
+    cells: 2,
+    parallel: 1,
+    capacityMah: 5000,
+    cellResistanceMilliOhm: 3,
+    maxDischargeC: 30,
+    massG: 265,
+  },
+  starting: STARTING_PACKS,
+});

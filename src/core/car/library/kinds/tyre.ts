@@ -1,10 +1,13 @@
-import type { LibraryItem } from '../items';
+import { defineLibraryKind } from './define';
+import { type ChosenTyre } from '../../document/drive';
+import { TYRE_FIGURES } from '../../document/drive.figures';
+
+export type TyreFigures = Omit<ChosenTyre, 'libraryId' | 'hardFactor' | 'looseFactor'>;
 
 /** Wheels with tyres, masses each. */
-export const STARTING_TYRES: readonly LibraryItem<'tyre'>[] = [
+const STARTING_TYRES: readonly { id: string; data: TyreFigures }[] = [
   {
     id: 'tyre-24-slick',
-    kind: 'tyre',
     data: {
       name: '1:24 soft slick',
       compound: 'compound-soft',
@@ -15,27 +18,22 @@ export const STARTING_TYRES: readonly LibraryItem<'tyre'>[] = [
   },
   {
     id: 'tyre-18-block',
-    kind: 'tyre',
     data: { name: '1:18 block', compound: 'compound-soft', radiusMm: 22, massG: 14, ring: 'solid rubber' },
   },
   {
     id: 'tyre-14-block',
-    kind: 'tyre',
     data: { name: '1:14 block', compound: 'compound-soft', radiusMm: 31, massG: 27, ring: 'solid rubber' },
   },
   {
     id: 'tyre-10-road',
-    kind: 'tyre',
     data: { name: '1:10 road, belted', compound: 'compound-belted', radiusMm: 32, massG: 36, ring: 'belted' },
   },
   {
     id: 'tyre-10-foam',
-    kind: 'tyre',
     data: { name: '1:10 foam', compound: 'compound-foam', radiusMm: 31, massG: 24, ring: 'foam' },
   },
   {
     id: 'tyre-10-pin',
-    kind: 'tyre',
     data: {
       name: '1:10 grass pin',
       compound: 'compound-soft',
@@ -46,7 +44,6 @@ export const STARTING_TYRES: readonly LibraryItem<'tyre'>[] = [
   },
   {
     id: 'tyre-10-hard',
-    kind: 'tyre',
     data: {
       name: '1:10 hard all-ground',
       compound: 'compound-hard',
@@ -57,7 +54,6 @@ export const STARTING_TYRES: readonly LibraryItem<'tyre'>[] = [
   },
   {
     id: 'tyre-10-printed',
-    kind: 'tyre',
     data: {
       name: '1:10 printed flexible',
       compound: 'compound-printed',
@@ -68,7 +64,6 @@ export const STARTING_TYRES: readonly LibraryItem<'tyre'>[] = [
   },
   {
     id: 'tyre-8-block',
-    kind: 'tyre',
     data: {
       name: '1:8 block, belted',
       compound: 'compound-belted',
@@ -79,7 +74,12 @@ export const STARTING_TYRES: readonly LibraryItem<'tyre'>[] = [
   },
   {
     id: 'tyre-5-block',
-    kind: 'tyre',
     data: { name: '1:5 block', compound: 'compound-soft', radiusMm: 85, massG: 420, ring: 'solid rubber' },
   },
 ];
+
+export const tyre = defineLibraryKind<TyreFigures>({
+  figures: TYRE_FIGURES,
+  blank: { compound: 'compound-soft', radiusMm: 40, massG: 45, rateNPerMm: 10, ring: 'solid rubber' },
+  starting: STARTING_TYRES,
+});

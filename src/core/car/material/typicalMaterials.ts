@@ -1,4 +1,4 @@
-import type { ChosenMaterial } from '../material/material';
+import type { ChosenMaterial } from './material';
 
 interface Layered {
   z: number;

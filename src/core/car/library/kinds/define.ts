@@ -1,0 +1,15 @@
+import type { Figures } from '../../fields/figure';
+
+/** One kind of thing in the library. Its names and labels stand in the words. */
+export interface LibraryKindRecord<Data extends { name: string }, Nested extends keyof Data = never> {
+  /** What describes it; lists inside it have schemas of their own. */
+  readonly figures: Figures<Data, Nested>;
+  /** Figures of a new one; those that are named here are shown and asked in the library. */
+  readonly blank: Partial<Omit<Data, 'name'>>;
+  /** What a new workshop holds of it. */
+  readonly starting: readonly { readonly id: string; readonly data: Data }[];
+}
+
+export const defineLibraryKind = <Data extends { name: string }, Nested extends keyof Data = never>(
+  record: LibraryKindRecord<Data, Nested>,
+): LibraryKindRecord<Data, Nested> => record;

@@ -1,0 +1,32 @@
+import { defineLibraryKind } from './define';
+import { STAGE_KINDS, type StageKind } from '../../document/drive';
+
+/** A kind of reduction as it is made here. */
+export interface StageAtHand {
+  name: string;
+  kind: StageKind;
+  efficiency: number;
+}
+
+/** Efficiency of one stage in good order. */
+const STARTING_STAGES: readonly { id: string; data: StageAtHand }[] = [
+  { id: 'stage-spur', data: { name: 'Spur gears', kind: 'spur', efficiency: 0.95 } },
+  {
+    id: 'stage-internal',
+    data: { name: 'Internal gears', kind: 'internal', efficiency: 0.96 },
+  },
+  { id: 'stage-bevel', data: { name: 'Bevel gears', kind: 'bevel', efficiency: 0.93 } },
+  { id: 'stage-belt', data: { name: 'Belt', kind: 'belt', efficiency: 0.96 } },
+  { id: 'stage-chain', data: { name: 'Chain', kind: 'chain', efficiency: 0.95 } },
+  { id: 'stage-planetary', data: { name: 'Planetary', kind: 'planetary', efficiency: 0.94 } },
+  { id: 'stage-direct', data: { name: 'Direct', kind: 'direct', efficiency: 1 } },
+];
+
+export const stage = defineLibraryKind<StageAtHand>({
+  figures: {
+    kind: { oneOf: STAGE_KINDS },
+    efficiency: { quantity: 'share', limits: { above: 0, to: 1 } },
+  },
+  blank: { kind: 'spur', efficiency: 0.95 },
+  starting: STARTING_STAGES,
+});
