@@ -1,5 +1,6 @@
 'use client';
 
+import Button from '@mui/material/Button';
 import { DATABASE_SILENT } from './databaseSilent';
 
 export default function PageError({ error, reset }: { error: Error & { digest?: string }; reset(): void }) {
@@ -10,9 +11,9 @@ export default function PageError({ error, reset }: { error: Error & { digest?: 
         {error.digest === DATABASE_SILENT ? 'The database does not answer: start it, then try again. ' : ''}
         What was saved is safe, and the other pages stand.
       </p>
-      <button type="button" className="btn" style={{ marginTop: 12 }} onClick={reset}>
+      <Button style={{ marginTop: 12 }} onClick={reset}>
         Try again
-      </button>
+      </Button>
     </main>
   );
 }

@@ -1,5 +1,7 @@
 'use client';
 
+import ButtonBase from '@mui/material/ButtonBase';
+import Button from '@mui/material/Button';
 import { effectText, readingOf, remedyText, whyOf } from '@/words/checkWords';
 import { checkTitle } from '@/words/checks/names';
 import { stepsOf } from '@/words/workings';
@@ -36,15 +38,10 @@ function CheckRow({ check, locked, onApply, onTry }: { check: Check } & Omit<Che
   return (
     <div className="check" data-check={check.id} data-state={check.state}>
       <StateMark state={check.state} />
-      <button
-        type="button"
-        className="title"
-        onClick={() => open({ title, steps })}
-        disabled={steps.length === 0}
-      >
+      <ButtonBase className="title" onClick={() => open({ title, steps })} disabled={steps.length === 0}>
         {title}
         <span className="state">{STATE_WORDS[check.state]}</span>
-      </button>
+      </ButtonBase>
       <Reading check={check} />
       <MarginBar check={check} />
       <span className="why">
@@ -55,23 +52,18 @@ function CheckRow({ check, locked, onApply, onTry }: { check: Check } & Omit<Che
         <div className="remedies">
           {check.remedies.map((remedy) => (
             <span key={JSON.stringify(remedy.patch)} className="remedy">
-              <button
-                type="button"
+              <Button
+                color="success"
                 disabled={locked}
                 title={locked ? 'This revision is closed' : undefined}
                 onClick={() => onApply(remedy)}
               >
                 {remedyText(remedy, reader)}
-              </button>
+              </Button>
               <span className="quiet">{effectText(check, remedy, reader)}</span>
-              <button
-                type="button"
-                className="link quiet"
-                style={{ border: 0, background: 'none', padding: 0, fontWeight: 400, color: 'inherit' }}
-                onClick={() => onTry(remedy)}
-              >
+              <Button variant="link" color="secondary" onClick={() => onTry(remedy)}>
                 compare
-              </button>
+              </Button>
             </span>
           ))}
         </div>

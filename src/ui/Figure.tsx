@@ -1,5 +1,6 @@
 'use client';
 
+import ButtonBase from '@mui/material/ButtonBase';
 import type { ReactNode } from 'react';
 import type { WorkingStep } from '@/words/workingStep';
 import { useWorking } from './working';
@@ -18,13 +19,12 @@ export function Figure({
 }) {
   const { open } = useWorking();
   return (
-    <button
-      type="button"
+    <ButtonBase
       className={`figure ${tone}`}
       aria-label={`Working of ${title}`}
       onClick={() => open({ title, steps })}
     >
       {children}
-    </button>
+    </ButtonBase>
   );
 }

@@ -1,5 +1,6 @@
 'use client';
 
+import { TextInput } from './controls/TextInput';
 import { type ReactNode, useEffect, useEffectEvent, useId, useRef, useState } from 'react';
 import { LEAST_POSITIVE, type Limits } from '@/core/car/fields/fieldLabel';
 import { formatQuantity, formatText } from '@/core/base/units/formatQuantity';
@@ -122,7 +123,7 @@ export function QuantityField({
             {formatQuantity(ghost, quantity, reader, 4).number} →&nbsp;
           </span>
         ) : null}
-        <input
+        <TextInput
           ref={input}
           id={id}
           inputMode="decimal"

@@ -1,5 +1,7 @@
 'use client';
 
+import Button from '@mui/material/Button';
+import Slider from '@mui/material/Slider';
 import { useId } from 'react';
 import { formatText } from '@/core/base/units/formatQuantity';
 import type { QuantityName } from '@/core/base/units/quantities';
@@ -43,23 +45,23 @@ export function QuantitySlider({
     <div className="slider">
       <label htmlFor={id}>{label}</label>
       <output htmlFor={id}>{formatText(value, quantity, reader)}</output>
-      <input
-        id={id}
-        type="range"
+      <Slider
+        sx={{ gridColumn: '1 / -1' }}
         min={min}
         max={max}
         step={step}
         value={value}
         disabled={disabled}
-        aria-valuetext={`${formatText(value, quantity, reader)}${effect ? `. ${effect}` : ''}`}
-        onChange={(event) => onChange(Number(event.target.value))}
-        onPointerUp={onEnd}
-        onBlur={onEnd}
-        onKeyDown={arrowSteps}
+        onChange={(_, next) => onChange(next as number)}
+        onChangeCommitted={(event) => {
+          if (!event.type.startsWith('key') && event.type !== 'change') onEnd?.();
+        }}
+        getAriaValueText={(shown) => `${formatText(shown, quantity, reader)}${effect ? `. ${effect}` : ''}`}
+        slotProps={{ input: { id, onBlur: onEnd, onKeyDown: arrowSteps } }}
       />
       {mark ? (
-        <button
-          type="button"
+        <Button
+          variant="link"
           className="slidermark"
           disabled={disabled}
           onClick={() => {
@@ -68,7 +70,7 @@ export function QuantitySlider({
           }}
         >
           {mark.label}
-        </button>
+        </Button>
       ) : null}
       {effect ? <p className="quiet">{effect}</p> : null}
     </div>

@@ -1,5 +1,10 @@
 'use client';
 
+import Button from '@mui/material/Button';
+import Table from '@mui/material/Table';
+import TableBody from '@mui/material/TableBody';
+import TableRow from '@mui/material/TableRow';
+import TableCell from '@mui/material/TableCell';
 import { createContext, type ReactNode, useContext, useMemo, useState } from 'react';
 import type { WorkingStep } from '@/words/workingStep';
 import { Quantity } from './Quantity';
@@ -39,31 +44,31 @@ export function WorkingPanel({ fallback }: { fallback?: Working }) {
       <h2>
         Working: {working.title}
         {shown ? (
-          <button type="button" className="plain" onClick={close}>
+          <Button variant="text" onClick={close}>
             close
-          </button>
+          </Button>
         ) : (
           <span className="quiet" style={{ fontWeight: 400, fontSize: 12 }}>
             tap any underlined figure for its own
           </span>
         )}
       </h2>
-      <table>
-        <tbody>
+      <Table>
+        <TableBody>
           {working.steps.map((step) => (
-            <tr key={step.label}>
-              <td>{step.label}</td>
-              <td className="formula">{step.formula}</td>
-              <td className="value">
+            <TableRow key={step.label}>
+              <TableCell>{step.label}</TableCell>
+              <TableCell className="formula">{step.formula}</TableCell>
+              <TableCell className="value">
                 {step.value !== undefined && step.quantity ? (
                   <Quantity value={step.value} quantity={step.quantity} />
                 ) : null}
-              </td>
-              <td className="source">{step.source}</td>
-            </tr>
+              </TableCell>
+              <TableCell className="source">{step.source}</TableCell>
+            </TableRow>
           ))}
-        </tbody>
-      </table>
+        </TableBody>
+      </Table>
     </section>
   );
 }

@@ -5,7 +5,7 @@ test('a gain is found that catches a car that spins, goes into the build, and co
 }) => {
   await readyBuild(page, freshName('Spinner'));
   await toSegment(page, 'Suspension');
-  await page.getByRole('button', { name: 'Aids' }).click();
+  await page.getByRole('tab', { name: 'Aids' }).click();
   // a rear that grips far less than the front
   await page.getByText('The tyres in a corner').click();
   await field(page, 'Rear stiffness over load').fill('3');
@@ -42,7 +42,7 @@ test('a gain is found that catches a car that spins, goes into the build, and co
   await page.getByRole('button', { name: /^Save the run/ }).click();
   await expect(page.getByText(/gyro gain 0\.6/).first()).toBeVisible();
   await toSegment(page, 'Suspension');
-  await page.getByRole('button', { name: 'Aids' }).click();
+  await page.getByRole('tab', { name: 'Aids' }).click();
   await expect(page.locator('[data-run]')).toContainText('0.6');
 });
 
@@ -51,7 +51,7 @@ test('a slip target is swept, a brake is held back, and a car without a free whe
 }) => {
   await readyBuild(page, freshName('Slipper'));
   await toSegment(page, 'Suspension');
-  await page.getByRole('button', { name: 'Aids' }).click();
+  await page.getByRole('tab', { name: 'Aids' }).click();
   await page.getByRole('button', { name: 'Slip control, throttle' }).click();
   await expect(page.getByTestId('takes')).toBeVisible();
   await page.getByRole('button', { name: 'Sweep the target' }).click();
@@ -62,7 +62,7 @@ test('a slip target is swept, a brake is held back, and a car without a free whe
   await toSegment(page, 'Drive');
   await page.getByRole('combobox', { name: 'Driven' }).selectOption({ label: 'both axles' });
   await toSegment(page, 'Suspension');
-  await page.getByRole('button', { name: 'Aids' }).click();
+  await page.getByRole('tab', { name: 'Aids' }).click();
   await page.getByRole('button', { name: 'Slip control, throttle' }).click();
   await expect(page.locator('h1.answer')).toHaveText(/axle that rolls free/);
 });

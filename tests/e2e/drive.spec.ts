@@ -5,10 +5,10 @@ import { expect, field, freshName, readyBuild, saved, test, toSegment } from './
 /** The bench is another one once the tab is pressed; before that a field of the old one could take what is typed. */
 async function toTab(page: Page, name: string): Promise<void> {
   const tab = page
-    .getByRole('group', { name: 'Sides of the drive' })
-    .getByRole('button', { name, exact: true });
+    .getByRole('tablist', { name: 'Sides of the drive' })
+    .getByRole('tab', { name, exact: true });
   await tab.click();
-  await expect(tab).toHaveAttribute('aria-pressed', 'true');
+  await expect(tab).toHaveAttribute('aria-selected', 'true');
 }
 const numberIn = async (page: Page, testId: string) =>
   Number.parseFloat(await page.getByTestId(testId).innerText());

@@ -28,18 +28,27 @@ test('an emptied figure is unfinished: it counts on, says so, and stops nothing 
   await expect(status(page)).toHaveText(/^saved.*motor constant unfinished$/);
 
   await page.goto(`${root}/brief`);
-  await page.locator('summary', { hasText: 'Mown grass' }).click();
+  await page
+    .getByRole('button', { name: /^Mown grass/ })
+    .first()
+    .click();
   await emptied(page, /^Friction$/);
   await emptied(page, 'Wished speed');
   await expect(field(page, 'Wished speed')).toHaveValue('');
   await page.goto(`${root}/print`);
-  await page.locator('summary', { hasText: 'its bed' }).first().click();
+  await page
+    .getByRole('button', { name: /^its bed/ })
+    .first()
+    .click();
   await emptied(page, 'Print speed');
   await expect(status(page)).toHaveText(/^saved.*3 figures unfinished$/);
 
   await page.reload();
   await expect(page.getByRole('heading', { level: 1 })).not.toContainText('NaN');
-  await page.locator('summary', { hasText: 'its bed' }).first().click();
+  await page
+    .getByRole('button', { name: /^its bed/ })
+    .first()
+    .click();
   await expect(field(page, 'Print speed')).toHaveValue('');
   await page.goto(`${root}/drive`);
   await expect(field(page, 'Constant')).toHaveValue('');

@@ -102,8 +102,10 @@ test('the whole loop by keyboard alone', async ({ page }) => {
   await tabTo(page, 'Stage 1: pinion teeth');
   await page.keyboard.press('ArrowDown');
   await key(page, '9');
-  await tabTo(page, 'Revisions');
-  await page.keyboard.press('Enter');
+  await tabTo(page, 'Failures');
+  await page.keyboard.press('ArrowRight');
+  await page.keyboard.press('ArrowRight');
+  await expect(page.getByRole('tab', { name: 'Revisions' })).toHaveAttribute('aria-selected', 'true');
   await expect(page.getByTestId('effects')).toContainText('16 → 15');
   await key(page, ',');
   await page.waitForURL(/\/A\/learn/);

@@ -62,7 +62,7 @@ test('the ledger of the demo car says what fails most, whether fixes held, and w
   await expect(
     page.getByRole('navigation', { name: 'Segments' }).getByRole('link', { name: /^Learn/ }),
   ).toHaveAttribute('data-state', 'tight');
-  await page.getByRole('button', { name: 'Life', exact: true }).click();
+  await page.getByRole('tab', { name: 'Life', exact: true }).click();
   await expect(page.getByTestId('lives').locator('tbody tr').first()).toContainText('Rear carrier');
   // 2,880 of 5,735 minutes
   await expect(page.getByTestId('life-answer')).toContainText(/costs most time: 48\sh, 50\s% of all/);
@@ -74,7 +74,7 @@ test('the ledger of the demo car says what fails most, whether fixes held, and w
       .getByRole('row', { name: /Front knuckle/ })
       .first(),
   ).toContainText(/bore: .*\sh left/);
-  await page.getByRole('button', { name: 'Revisions', exact: true }).click();
+  await page.getByRole('tab', { name: 'Revisions', exact: true }).click();
   const download = page.waitForEvent('download');
   await page.getByRole('button', { name: 'Change log as Markdown' }).click();
   const text = readFileSync((await (await download).path())!, 'utf8');
@@ -137,7 +137,7 @@ test('the next change is ranked, opens its page as a ghost, and begins the next 
   await field(page, 'Stage 1: pinion teeth').fill('9');
   await saved(page);
   await toSegment(page, 'Learn');
-  await page.getByRole('button', { name: 'Next change', exact: true }).click();
+  await page.getByRole('tab', { name: 'Next change', exact: true }).click();
   const longer = page
     .getByTestId('next-list')
     .locator('.nextstep')

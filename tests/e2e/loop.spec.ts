@@ -106,7 +106,7 @@ test('the whole story: wish, drive, run, failure with its cause, new revision, f
   await failure.getByRole('button', { name: 'Save the fix' }).click();
   await expect(failure).toContainText('Fix in B: A tooth less on the pinion.');
 
-  await page.getByRole('button', { name: 'Revisions', exact: true }).click();
+  await page.getByRole('tab', { name: 'Revisions', exact: true }).click();
   const sides = page.getByTestId('side-by-side');
   await expect(page.getByTestId('effects')).toContainText('Stage 1: pinion teeth: 16 → 14');
   // 20 m in 2.10 s on the mean of its speeds are 34.3 km/h, in 2.41 s 29.9 km/h
@@ -121,7 +121,7 @@ test('the whole story: wish, drive, run, failure with its cause, new revision, f
   await page.getByRole('button', { name: 'Keep these words' }).click();
   await expect(page.getByRole('status', { name: 'Lessons' })).toHaveText('saved');
 
-  await page.getByRole('button', { name: 'Report', exact: true }).click();
+  await page.getByRole('tab', { name: 'Report', exact: true }).click();
   await page.getByRole('button', { name: 'Test report' }).click();
   await expect(page.getByTestId('report')).toContainText('Fewer teeth, slower car.');
   await expect(page.getByTestId('report')).toContainText('20 m on mown grass');

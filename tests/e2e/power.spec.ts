@@ -3,10 +3,10 @@ import { expect, field, freshName, readyBuild, saved, test, toSegment } from './
 
 async function toTab(page: Page, name: string): Promise<void> {
   const tab = page
-    .getByRole('group', { name: 'Sides of the power' })
-    .getByRole('button', { name: new RegExp(`^${name}`) });
+    .getByRole('tablist', { name: 'Sides of the power' })
+    .getByRole('tab', { name: new RegExp(`^${name}`) });
   await tab.click();
-  await expect(tab).toHaveAttribute('aria-pressed', 'true');
+  await expect(tab).toHaveAttribute('aria-selected', 'true');
 }
 
 async function add(page: Page, what: string, label: string): Promise<void> {

@@ -38,7 +38,7 @@ async function answered(page: Page, off = 0): Promise<string> {
 test('a six-hole pattern is measured by keyboard alone, and the wrong reading is named', async ({ page }) => {
   await readyBuild(page, freshName('Holes'));
   await toSegment(page, 'Print');
-  await page.getByRole('button', { name: 'Hole patterns' }).focus();
+  await page.getByRole('tab', { name: 'Hole patterns' }).focus();
   await page.keyboard.press('Enter');
   await page.getByRole('button', { name: 'Measure a pattern' }).focus();
   await page.keyboard.press('Enter');
@@ -98,7 +98,7 @@ async function blockBuild(page: Page, name: string): Promise<void> {
   await field(page, 'Name of the part').fill('Block');
   await page.getByRole('button', { name: 'Add the part' }).click();
   await page.getByRole('combobox', { name: 'Choose a material' }).selectOption({ label: 'Printed PETG' });
-  await page.getByRole('button', { name: 'From its own mesh' }).click();
+  await page.getByRole('tab', { name: 'From its own mesh' }).click();
   await page
     .getByLabel('File of the mesh')
     .setInputFiles({ name: 'block.stl', mimeType: 'model/stl', buffer: Buffer.from(block) });
@@ -192,7 +192,7 @@ test('a part too large for the bed is named, stood up or split into closed halve
 
 test('a test piece is read by keyboard, and a bearing seat shows the size to draw', async ({ page }) => {
   await blockBuild(page, 'Fits');
-  await page.getByRole('button', { name: 'Fits', exact: true }).click();
+  await page.getByRole('tab', { name: 'Fits', exact: true }).click();
   await field(page, 'Name of the joint').fill('Wheel bearing');
   await page.getByRole('combobox', { name: 'Kind of joint' }).selectOption('bearing');
   await page.getByRole('button', { name: 'Add the joint' }).click();
@@ -225,7 +225,7 @@ test('a test piece is read by keyboard, and a bearing seat shows the size to dra
 
 test('the make-or-buy list is priced by hand and by CSV, and stands against the budget', async ({ page }) => {
   await blockBuild(page, 'List');
-  await page.getByRole('button', { name: 'Make or buy' }).click();
+  await page.getByRole('tab', { name: 'Make or buy' }).click();
   await field(page, 'Budget').fill('100');
   await field(page, 'Price of one, 2S 5000 hard case').fill('34.5');
   await expect(page.getByTestId('make-answer')).toContainText(/lines come to 35.8\d\s€/);
@@ -234,7 +234,7 @@ test('the make-or-buy list is priced by hand and by CSV, and stands against the 
       .getByLabel('CSV of the list')
       .setInputFiles({ name: 'prices.csv', mimeType: 'text/csv', buffer: Buffer.from(text) });
   await bring('name,price\nSensored 540 13.5 turns,cheap\n');
-  await expect(page.locator('p[role="alert"]')).toContainText(
+  await expect(page.getByRole('alert').filter({ hasText: 'prices.csv' })).toContainText(
     'prices.csv, line 2, price: “cheap” is no number',
   );
   await bring('name,price,lead_days\n"Sensored 540, 13.5 turns",80,6\nThread lock,4,\n');

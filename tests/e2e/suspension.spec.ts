@@ -19,14 +19,14 @@ test('a bump-steer curve is flattened by the search', async ({ page }) => {
   const bump = page.locator('[data-check="suspension.bump"]');
   await expect(bump).toHaveAttribute('data-state', 'over');
   expect(await strays(page)).toBeGreaterThan(0.8);
-  await page.getByRole('button', { name: /^Find a better point/ }).click();
+  await page.getByRole('tab', { name: /^Find a better point/ }).click();
   await field(page, 'Each way by at most').fill('10');
   await page.getByRole('button', { name: 'Search' }).click();
   await expect(page.getByTestId('toe-after')).toBeVisible();
   expect(Number.parseFloat(await page.getByTestId('toe-after').innerText())).toBeLessThan(0.1);
   await page.getByRole('button', { name: 'Take these points' }).click();
   await expect(page.getByText('These points are in the build now')).toBeVisible();
-  await page.getByRole('button', { name: /^Corner/ }).click();
+  await page.getByRole('tab', { name: /^Corner/ }).click();
   await expect.poll(() => strays(page)).toBeLessThan(0.1);
   await saved(page);
 });
@@ -114,18 +114,18 @@ test('springs are chosen by sag, the steering turns a circle, and a joint is tic
   page,
 }) => {
   await started(page, 'Springs', 'Unequal wishbones');
-  await page.getByRole('button', { name: /^Ride and landing/ }).click();
+  await page.getByRole('tab', { name: /^Ride and landing/ }).click();
   await page.getByRole('textbox', { name: 'Rate', exact: true }).fill('0.2');
   await field(page, 'Lands from').fill('0.1');
   await expect(page.locator('h1.answer')).toHaveText(/rests on its bump stop/);
   await page.getByRole('button', { name: /^Take: By the sag aimed at/ }).click();
   await expect(page.locator('h1.answer')).toHaveText(/sinks .* \(30\s%\)/);
-  await page.getByRole('button', { name: /^Steering/ }).click();
+  await page.getByRole('tab', { name: /^Steering/ }).click();
   const circle = async () => Number.parseFloat(await page.getByTestId('circle').innerText());
   const wide = await circle();
   await field(page, 'Rack to full lock').fill('10');
   await expect.poll(circle).toBeLessThan(wide);
-  await page.getByRole('button', { name: /^Free play/ }).click();
+  await page.getByRole('tab', { name: /^Free play/ }).click();
   await field(page, 'Apart').fill('10');
   await field(page, 'Play, inboard').fill('0.2');
   await field(page, 'Play, outboard').fill('0.2');
@@ -133,9 +133,9 @@ test('springs are chosen by sag, the steering turns a circle, and a joint is tic
   const loose = page.locator('[data-bench="front-loose"]');
   await loose.getByRole('checkbox').check();
   await expect(loose).toHaveAttribute('data-state', 'passed');
-  await page.getByRole('button', { name: /^Corner/ }).click();
+  await page.getByRole('tab', { name: /^Corner/ }).click();
   await point(page, 'lower ball', 'up').fill('24');
-  await page.getByRole('button', { name: /^Free play/ }).click();
+  await page.getByRole('tab', { name: /^Free play/ }).click();
   await expect(loose).toHaveAttribute('data-state', 'undone');
   await saved(page);
 });

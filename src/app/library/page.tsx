@@ -1,4 +1,4 @@
-import { listLibrary } from '@/db/queries/library';
+import { listLibrary, usersOfAll } from '@/db/queries/library';
 import { settingsOf } from '@/db/queries/workshops';
 import { LibraryPage } from '@/features/library/LibraryPage';
 import { shown, visit } from '../serverPage';
@@ -7,12 +7,13 @@ export const dynamic = 'force-dynamic';
 
 export default async function Library() {
   const { db, workshopId } = await visit();
-  const [items, settings] = await shown(
-    Promise.all([listLibrary(db, workshopId), settingsOf(db, workshopId)]),
+  const [items, settings, usedIn] = await shown(
+    Promise.all([listLibrary(db, workshopId), settingsOf(db, workshopId), usersOfAll(db, workshopId)]),
   );
   return (
     <LibraryPage
       items={items}
+      usedIn={usedIn}
       thresholds={settings.thresholds ?? {}}
       printAheadMinutes={settings.printAheadMinutes}
     />

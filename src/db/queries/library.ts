@@ -54,21 +54,30 @@ export async function saveLibraryItem(
   return item;
 }
 
-/** Names of the builds (with their revisions) and of the tyres that stand on an item. */
-export async function usersOf(db: Database, workshopId: string, id: string): Promise<string[]> {
-  const revisions = (await allRevisions(db, workshopId)).filter((revision) =>
-    namesIn({ revisions: [revision] }, 'library').has(id),
-  );
-  const names = new Map((await listBuilds(db, workshopId)).map((build) => [build.id, build.name]));
-  const tyres = itemsOf(await listLibrary(db, workshopId), 'tyre').filter(({ data }) => data.compound === id);
-  return [
-    ...revisions.map(({ buildId, letter }) => `${names.get(buildId) ?? buildId} ${letter}`).sort(),
-    ...tyres.map(({ data }) => `tyre ${data.name}`),
-  ];
+/** Names of the builds (with their revisions) and of the tyres that stand on each item, by its id. */
+export async function usersOfAll(db: Database, workshopId: string): Promise<Record<string, string[]>> {
+  const [revisions, builds, library] = await Promise.all([
+    allRevisions(db, workshopId),
+    listBuilds(db, workshopId),
+    listLibrary(db, workshopId),
+  ]);
+  const names = new Map(builds.map((build) => [build.id, build.name]));
+  const used = new Map<string, string[]>();
+  const note = (id: string, user: string) => used.set(id, [...(used.get(id) ?? []), user]);
+  const inOrder = revisions
+    .map((revision) => ({
+      revision,
+      user: `${names.get(revision.buildId) ?? revision.buildId} ${revision.letter}`,
+    }))
+    .sort((a, b) => (a.user < b.user ? -1 : 1));
+  for (const { revision, user } of inOrder)
+    for (const id of namesIn({ revisions: [revision] }, 'library')) note(id, user);
+  for (const { data } of itemsOf(library, 'tyre')) note(data.compound, `tyre ${data.name}`);
+  return Object.fromEntries(used);
 }
 
 export async function deleteLibraryItem(db: Database, workshopId: string, id: string): Promise<void> {
-  const usedBy = await usersOf(db, workshopId, id);
+  const usedBy = (await usersOfAll(db, workshopId))[id] ?? [];
   if (usedBy.length > 0)
     throw new DoorError('inUse', `It is used by ${usedBy.join(', ')}.`, {
       usedBy,

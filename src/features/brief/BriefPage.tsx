@@ -1,5 +1,7 @@
 'use client';
 
+import { Fold } from '@/ui/controls/Fold';
+import Button from '@mui/material/Button';
 import Link from 'next/link';
 import { useMemo } from 'react';
 import { briefDemand, type BriefDemandInput, type BriefDemandResult } from '@/core/physics/motion/demand';
@@ -56,10 +58,9 @@ export function BriefPage() {
           <DocumentField path={path('payloadG')} example={350} />
           <StartingFigures />
         </Group>
-        <details className="more">
-          <summary>How the run time is worked out</summary>
+        <Fold title="How the run time is worked out">
           <DocumentField path={path('meanSpeedShare')} example={0.6} />
-        </details>
+        </Fold>
       </Bench>
       <Readings>
         {demand.worked ? <Demand {...demand.worked} /> : <NotYet missing={demand.missing} />}
@@ -97,9 +98,9 @@ function StartingFigures() {
   const patch = startingCar(document);
   if (closed || patch.length === 0) return null;
   return (
-    <button type="button" className="btn" style={{ marginTop: 8 }} onClick={() => edit(patch)}>
+    <Button style={{ marginTop: 8 }} onClick={() => edit(patch)}>
       Fill in a usual {document.brief.sizeClass!.name} car ({patch.length} figures)
-    </button>
+    </Button>
   );
 }
 

@@ -1,5 +1,10 @@
 'use client';
 
+import Table from '@mui/material/Table';
+import TableHead from '@mui/material/TableHead';
+import TableRow from '@mui/material/TableRow';
+import TableCell from '@mui/material/TableCell';
+import TableBody from '@mui/material/TableBody';
 import { useMemo } from 'react';
 import { formatText } from '@/core/base/units/formatQuantity';
 import { briefDemand, type BriefDemandInput, type BriefDemandResult } from '@/core/physics/motion/demand';
@@ -106,30 +111,30 @@ export function DemandTable({ input, result }: { input: BriefDemandInput; result
     <div style={{ flex: '1 1 380px', minWidth: 0 }}>
       <div className="cap">What the wish demands</div>
       <div className="gridbox">
-        <table className="grid slim">
-          <thead>
-            <tr>
-              <th>On</th>
+        <Table className="grid slim">
+          <TableHead>
+            <TableRow>
+              <TableCell>On</TableCell>
               {rows.map(({ id }) => (
-                <th key={id} className="num">
+                <TableCell align="right" key={id}>
                   {nameOf(id, document.brief.surfaces)}
-                </th>
+                </TableCell>
               ))}
-            </tr>
-          </thead>
-          <tbody>
-            <tr>
-              <td>Resistance</td>
+            </TableRow>
+          </TableHead>
+          <TableBody>
+            <TableRow>
+              <TableCell>Resistance</TableCell>
               {rows.map((row) => (
-                <td key={row.id} className="num">
+                <TableCell align="right" key={row.id}>
                   <Quantity value={row.resistanceN} quantity="forceN" />
-                </td>
+                </TableCell>
               ))}
-            </tr>
-            <tr>
-              <td>Power at the wheels</td>
+            </TableRow>
+            <TableRow>
+              <TableCell>Power at the wheels</TableCell>
               {rows.map((row) => (
-                <td key={row.id} className="num">
+                <TableCell align="right" key={row.id}>
                   <Figure
                     title={`the demand on ${nameOf(row.id, document.brief.surfaces)}`}
                     steps={workingDemand(input, row, write)}
@@ -137,77 +142,77 @@ export function DemandTable({ input, result }: { input: BriefDemandInput; result
                   >
                     <Quantity value={row.powerAtWheelW} quantity="powerW" />
                   </Figure>
-                </td>
+                </TableCell>
               ))}
-            </tr>
-            <tr>
-              <td>Grip allows up to</td>
+            </TableRow>
+            <TableRow>
+              <TableCell>Grip allows up to</TableCell>
               {rows.map((row) => (
-                <td key={row.id} className="num">
+                <TableCell align="right" key={row.id}>
                   {row.gripSpeedMps === undefined ? (
                     'any speed'
                   ) : (
                     <Quantity value={row.gripSpeedMps} quantity="speedMps" />
                   )}
-                </td>
+                </TableCell>
               ))}
-            </tr>
-            <tr>
-              <td>Best launch</td>
+            </TableRow>
+            <TableRow>
+              <TableCell>Best launch</TableCell>
               {rows.map((row) => (
-                <td key={row.id} className="num">
+                <TableCell align="right" key={row.id}>
                   <Quantity value={row.launchMps2} quantity="accelMps2" />
-                </td>
+                </TableCell>
               ))}
-            </tr>
-            <tr>
-              <td>Mean power from the pack</td>
+            </TableRow>
+            <TableRow>
+              <TableCell>Mean power from the pack</TableCell>
               {rows.map((row) => (
-                <td key={row.id} className="num">
+                <TableCell align="right" key={row.id}>
                   <Quantity value={row.meanPowerW} quantity="powerW" />
-                </td>
+                </TableCell>
               ))}
-            </tr>
+            </TableRow>
             {rows.some(({ energyWh }) => energyWh !== undefined) ? (
-              <tr>
-                <td>Energy</td>
+              <TableRow>
+                <TableCell>Energy</TableCell>
                 {rows.map((row) => (
-                  <td key={row.id} className="num">
+                  <TableCell align="right" key={row.id}>
                     {row.energyWh === undefined ? '' : <Quantity value={row.energyWh} quantity="energyWh" />}
-                  </td>
+                  </TableCell>
                 ))}
-              </tr>
+              </TableRow>
             ) : null}
             {withCharge ? (
-              <tr>
-                <td>Charge</td>
+              <TableRow>
+                <TableCell>Charge</TableCell>
                 {rows.map((row) => (
-                  <td key={row.id} className="num">
+                  <TableCell align="right" key={row.id}>
                     {row.chargeMah === undefined ? (
                       ''
                     ) : (
                       <Quantity value={row.chargeMah} quantity="capacityMah" />
                     )}
-                  </td>
+                  </TableCell>
                 ))}
-              </tr>
+              </TableRow>
             ) : null}
-            <tr>
-              <td>Wheels turn</td>
-              <td className="num" colSpan={rows.length}>
+            <TableRow>
+              <TableCell>Wheels turn</TableCell>
+              <TableCell align="right" colSpan={rows.length}>
                 <Quantity value={result.wheelRpm} quantity="rpm" />
-              </td>
-            </tr>
+              </TableCell>
+            </TableRow>
             {result.motorRpm === undefined ? null : (
-              <tr>
-                <td>Motor turns</td>
-                <td className="num" colSpan={rows.length}>
+              <TableRow>
+                <TableCell>Motor turns</TableCell>
+                <TableCell align="right" colSpan={rows.length}>
                   <Quantity value={result.motorRpm} quantity="rpm" />
-                </td>
-              </tr>
+                </TableCell>
+              </TableRow>
             )}
-          </tbody>
-        </table>
+          </TableBody>
+        </Table>
       </div>
     </div>
   );

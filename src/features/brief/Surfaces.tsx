@@ -1,5 +1,7 @@
 'use client';
 
+import { Fold } from '@/ui/controls/Fold';
+import Button from '@mui/material/Button';
 import { itemsOf } from '@/core/car/library/items';
 import { AddFrom } from '../fields/AddFrom';
 import { useBuild } from '../session/BuildContext';
@@ -19,27 +21,30 @@ export function Surfaces() {
   return (
     <Group title="Surfaces" aside={chosen.length === 0 ? 'choose one to start' : undefined}>
       {chosen.map((surface) => (
-        <details key={surface.id} className="more">
-          <summary style={{ color: 'var(--ink)' }}>
-            {surface.name}{' '}
-            <span className="mono quiet">
-              μ {surface.mu} ± {surface.muError}, roll {surface.rollingResistance}
-            </span>
-          </summary>
+        <Fold
+          title={
+            <>
+              {surface.name}{' '}
+              <span className="mono quiet">
+                μ {surface.mu} ± {surface.muError}, roll {surface.rollingResistance}
+              </span>
+            </>
+          }
+          key={surface.id}
+        >
           <DocumentField path={['brief', 'surfaces', surface.id, 'mu']} />
           <DocumentField path={['brief', 'surfaces', surface.id, 'muError']} />
           <DocumentField path={['brief', 'surfaces', surface.id, 'rollingResistance']} />
           <DocumentField path={['brief', 'surfaces', surface.id, 'rollingResistanceError']} />
           {closed ? null : (
-            <button
-              type="button"
-              className="plain"
+            <Button
+              variant="text"
               onClick={() => edit([{ path: ['brief', 'surfaces', surface.id], value: undefined }])}
             >
               take {surface.name.toLowerCase()} out
-            </button>
+            </Button>
           )}
-        </details>
+        </Fold>
       ))}
       {closed ? null : (
         <AddFrom

@@ -1,5 +1,9 @@
 'use client';
 
+import ButtonBase from '@mui/material/ButtonBase';
+import Button from '@mui/material/Button';
+import { TextInput } from '@/ui/controls/TextInput';
+import { Fold } from '@/ui/controls/Fold';
 import { type Body, startingDragArea } from '@/core/car/document/chassis';
 import { LABELS } from '@/words/labels/labels';
 import type { PlacedBody } from '@/core/worked/chassis/bodiesOfBuild';
@@ -50,9 +54,9 @@ export function ChassisBench({ bodies, chosen, onChoose }: ChassisBenchProps) {
         title="Components"
         aside={
           closed || bodies.length === 0 ? undefined : (
-            <button type="button" className="link" onClick={add}>
+            <Button variant="link" onClick={add}>
               add one
-            </button>
+            </Button>
           )
         }
       >
@@ -61,9 +65,8 @@ export function ChassisBench({ bodies, chosen, onChoose }: ChassisBenchProps) {
           {bodies
             .filter(({ fixed }) => !fixed)
             .map(({ id, name, massG, placed }) => (
-              <button
+              <ButtonBase
                 key={id}
-                type="button"
                 aria-pressed={id === chosen}
                 onClick={() => onChoose(id === chosen ? undefined : id)}
               >
@@ -72,7 +75,7 @@ export function ChassisBench({ bodies, chosen, onChoose }: ChassisBenchProps) {
                   {placed ? '' : <small> first guess</small>}
                 </span>
                 <span className="mono">{formatText(massG, 'massG', reader)}</span>
-              </button>
+              </ButtonBase>
             ))}
         </div>
       </Group>
@@ -97,13 +100,12 @@ export function ChassisBench({ bodies, chosen, onChoose }: ChassisBenchProps) {
         {suggested !== undefined && chassis.cdaM2 === undefined && !closed ? (
           <p className="quiet" style={{ fontSize: 12 }}>
             To start with, 0.55 × track × height:{' '}
-            <button
-              type="button"
-              className="link"
+            <Button
+              variant="link"
               onClick={() => edit([{ path: path('cdaM2'), value: Number(suggested.toPrecision(2)) }])}
             >
               take {formatText(suggested, 'areaM2', reader, 2)}
-            </button>
+            </Button>
           </p>
         ) : null}
         <DocumentField path={path('claFrontM2')} example={0} />
@@ -139,16 +141,15 @@ function BodyFields({ body, onGone }: { body: PlacedBody; onGone(): void }) {
       title={body.name}
       aside={
         source === 'own' && !closed ? (
-          <button
-            type="button"
-            className="link"
+          <Button
+            variant="link"
             onClick={() => {
               edit([{ path: ['chassis', 'bodies', body.id], value: undefined }]);
               onGone();
             }}
           >
             remove
-          </button>
+          </Button>
         ) : source === 'rest' ? (
           'what is left of the scale’s mass'
         ) : (
@@ -160,7 +161,7 @@ function BodyFields({ body, onGone }: { body: PlacedBody; onGone(): void }) {
         <>
           <div className="field text">
             <label htmlFor="body-name">Name</label>
-            <input
+            <TextInput
               id="body-name"
               defaultValue={body.name}
               maxLength={80}
@@ -177,12 +178,11 @@ function BodyFields({ body, onGone }: { body: PlacedBody; onGone(): void }) {
       {figure('xMm', body.xMm)}
       {figure('yMm', body.yMm)}
       {figure('zMm', body.zMm)}
-      <details className="more">
-        <summary>Size of its box</summary>
+      <Fold title="Size of its box">
         {figure('lengthMm', sizeMm[0])}
         {figure('widthMm', sizeMm[1])}
         {figure('heightMm', sizeMm[2])}
-      </details>
+      </Fold>
     </Group>
   );
 }

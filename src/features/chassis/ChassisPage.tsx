@@ -1,5 +1,7 @@
 'use client';
 
+import { Note } from '@/ui/controls/Note';
+import Button from '@mui/material/Button';
 import { finding } from '@/core/base/finding';
 import { say } from '@/words/findings';
 import { needNames } from '@/words/needs';
@@ -71,12 +73,12 @@ export function ChassisPage() {
         {drawn?.balance?.findings
           .filter(({ about }) => about !== 'leftLoadShare')
           .map(({ about, why, remedy, severity }) => (
-            <p key={about} className={severity === 'over' ? 'note bad' : 'note'}>
+            <Note key={about} tone={severity === 'over' ? 'bad' : 'caution'}>
               {bodies.find(({ id }) => id === about)?.name
                 ? why.replace(about, bodies.find(({ id }) => id === about)!.name)
                 : why}{' '}
               {remedy}
-            </p>
+            </Note>
           ))}
         <TakeOver />
         <SegmentChecks segment="chassis" />
@@ -143,14 +145,13 @@ function TakeOver() {
     Math.abs(cgHeightMm - height) < HEIGHT_OFF_MM;
   if (same || balance.frontLoadShare <= 0 || balance.frontLoadShare >= 1 || height <= 0) return null;
   return (
-    <p className="note ask">
+    <Note tone="ask">
       The components put {formatText(balance.frontLoadShare, 'share', reader)} on the front axle,{' '}
       {formatText(height, 'lengthMm', reader)} high; the drive still uses{' '}
       {frontLoadShare === undefined ? 'nothing' : formatText(frontLoadShare, 'share', reader)} and{' '}
       {cgHeightMm === undefined ? 'nothing' : formatText(cgHeightMm, 'lengthMm', reader)}.{' '}
-      <button
-        type="button"
-        className="link"
+      <Button
+        variant="link"
         onClick={() =>
           edit([
             { path: ['chassis', 'frontLoadShare'], value: Number(balance.frontLoadShare.toFixed(3)) },
@@ -159,7 +160,7 @@ function TakeOver() {
         }
       >
         Take the components&rsquo; figures
-      </button>
-    </p>
+      </Button>
+    </Note>
   );
 }

@@ -1,7 +1,12 @@
 'use client';
 
+import { TakeOrCompare } from '../frame/TakeOrCompare';
+import TableCell from '@mui/material/TableCell';
+import Table from '@mui/material/Table';
+import TableHead from '@mui/material/TableHead';
+import TableRow from '@mui/material/TableRow';
+import TableBody from '@mui/material/TableBody';
 import { useMemo } from 'react';
-import { applyPatch } from '@/core/base/patch';
 import type { Standing } from '@/core/worked/standing/standingOfBuild';
 import { chassisWhatIfs } from '@/core/advice/whatIfs';
 import { formatNumber, formatText } from '@/core/base/units/formatQuantity';
@@ -11,76 +16,56 @@ import { useBuild } from '../session/BuildContext';
 
 /** What another place of the heavy things or another track would do, beside the car as it is. */
 export function WhatIfTable({ present }: { present: Standing }) {
-  const { document, surface, edit, setGhost, closed } = useBuild();
+  const { document, surface } = useBuild();
   const { reader } = useReader();
   const tried = useMemo(() => (surface ? chassisWhatIfs(document, surface) : []), [document, surface]);
   const cells = ({ stability, weight }: Standing) => (
     <>
-      <td className="num">{formatNumber(stability.staticStabilityFactor, reader.locale, 3)}</td>
-      <td className="num">
+      <TableCell align="right">{formatNumber(stability.staticStabilityFactor, reader.locale, 3)}</TableCell>
+      <TableCell align="right">
         {formatText(1 + weight.cgMm[0] / document.chassis.wheelbaseMm!, 'share', reader)}
-      </td>
-      <td className="num">{formatText(weight.cgMm[2], 'lengthMm', reader)}</td>
-      <td className="num">{formatText(stability.frontLiftsAtMps2, 'accelMps2', reader)}</td>
-      <td className="num">{formatText(stability.brakingLimitMps2, 'accelMps2', reader)}</td>
+      </TableCell>
+      <TableCell align="right">{formatText(weight.cgMm[2], 'lengthMm', reader)}</TableCell>
+      <TableCell align="right">{formatText(stability.frontLiftsAtMps2, 'accelMps2', reader)}</TableCell>
+      <TableCell align="right">{formatText(stability.brakingLimitMps2, 'accelMps2', reader)}</TableCell>
     </>
   );
   return (
     <section className="gridbox" aria-label="What if" style={{ marginTop: 10 }}>
-      <table className="grid tight">
-        <thead>
-          <tr>
-            <th>What if</th>
-            <th className="num">Stability factor</th>
-            <th className="num">On the front</th>
-            <th className="num">Weight sits at</th>
-            <th className="num">Front lifts at</th>
-            <th className="num">Brakes to</th>
-            <th />
-          </tr>
-        </thead>
-        <tbody>
-          <tr>
-            <td>
+      <Table size="small" className="grid">
+        <TableHead>
+          <TableRow>
+            <TableCell>What if</TableCell>
+            <TableCell align="right">Stability factor</TableCell>
+            <TableCell align="right">On the front</TableCell>
+            <TableCell align="right">Weight sits at</TableCell>
+            <TableCell align="right">Front lifts at</TableCell>
+            <TableCell align="right">Brakes to</TableCell>
+            <TableCell />
+          </TableRow>
+        </TableHead>
+        <TableBody>
+          <TableRow>
+            <TableCell>
               <b>As it is</b>
-            </td>
+            </TableCell>
             {cells(present)}
-            <td />
-          </tr>
+            <TableCell />
+          </TableRow>
           {tried.map(({ id, by, patch, standing }) => {
             const text = chassisWhatIfText({ id, by }, reader);
             return (
-              <tr key={id} data-whatif={id}>
-                <td>{text}</td>
+              <TableRow key={id} data-whatif={id}>
+                <TableCell>{text}</TableCell>
                 {cells(standing)}
-                <td style={{ whiteSpace: 'nowrap' }}>
-                  <span className="remedy">
-                    <button
-                      type="button"
-                      disabled={closed}
-                      aria-label={`Take: ${text}`}
-                      onClick={() => edit(patch)}
-                    >
-                      take
-                    </button>
-                    <button
-                      type="button"
-                      className="link quiet"
-                      aria-label={`Compare: ${text}`}
-                      style={{ border: 0, background: 'none', padding: 0, fontWeight: 400, color: 'inherit' }}
-                      onClick={() =>
-                        setGhost({ label: text.toLowerCase(), document: applyPatch(document, patch) })
-                      }
-                    >
-                      compare
-                    </button>
-                  </span>
-                </td>
-              </tr>
+                <TableCell style={{ whiteSpace: 'nowrap' }}>
+                  <TakeOrCompare text={text} patch={patch} />
+                </TableCell>
+              </TableRow>
             );
           })}
-        </tbody>
-      </table>
+        </TableBody>
+      </Table>
     </section>
   );
 }

@@ -1,5 +1,6 @@
 'use client';
 
+import { Fold } from '@/ui/controls/Fold';
 import { MOTOR_KINDS } from '@/core/car/document/power';
 import { MOTOR_KIND_NAMES } from '@/words/labels/heatWords';
 import { useWriter } from '@/ui/reader';
@@ -147,8 +148,7 @@ function DriveBench({ view }: { view: DriveView }) {
           <>
             <DocumentField path={['drive', 'motor', 'kvRpmPerV']} label="Constant" />
             <DocumentField path={['drive', 'motor', 'resistanceMilliOhm']} />
-            <details className="more">
-              <summary>More of the motor</summary>
+            <Fold title="More of the motor">
               <DocumentChoice
                 path={['drive', 'motor', 'kind']}
                 label="Kind"
@@ -159,7 +159,7 @@ function DriveBench({ view }: { view: DriveView }) {
               <DocumentField path={['drive', 'motor', 'rotorInertiaKgM2']} />
               <DocumentField path={['drive', 'motor', 'maxV']} label="Highest voltage" />
               <DocumentField path={['drive', 'motor', 'massG']} />
-            </details>
+            </Fold>
           </>
         ) : null}
       </Group>
@@ -170,15 +170,18 @@ function DriveBench({ view }: { view: DriveView }) {
           copy={({ id, data }) => ({ libraryId: id, ...data })}
         />
         {document.power.battery ? (
-          <details className="more">
-            <summary>
-              {document.power.battery.cells} cells, {document.power.battery.capacityMah} mAh
-            </summary>
+          <Fold
+            title={
+              <>
+                {document.power.battery.cells} cells, {document.power.battery.capacityMah} mAh
+              </>
+            }
+          >
             <DocumentField path={['power', 'battery', 'cells']} />
             <DocumentField path={['power', 'battery', 'capacityMah']} />
             <DocumentField path={['power', 'battery', 'cellResistanceMilliOhm']} />
             <DocumentField path={['power', 'battery', 'maxDischargeC']} />
-          </details>
+          </Fold>
         ) : null}
       </Group>
       <Group title="Controller">

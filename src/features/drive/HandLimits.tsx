@@ -1,5 +1,6 @@
 'use client';
 
+import Button from '@mui/material/Button';
 import { useMemo } from 'react';
 import type { DriveRunInput } from '@/core/physics/motion/definition';
 import { breakawayCurrentA, throttleForSpeed } from '@/core/physics/motion/handLimits';
@@ -40,9 +41,8 @@ export function HandLimits({ view }: { view: DriveView }) {
       title="Limits by hand"
       aside={
         set0 && !closed ? (
-          <button
-            type="button"
-            className="link"
+          <Button
+            variant="link"
             onClick={() =>
               edit([
                 { path: CURRENT, value: undefined },
@@ -51,7 +51,7 @@ export function HandLimits({ view }: { view: DriveView }) {
             }
           >
             none
-          </button>
+          </Button>
         ) : (
           'none set'
         )

@@ -1,5 +1,7 @@
 'use client';
 
+import { IconAct } from '@/ui/controls/IconAct';
+import Button from '@mui/material/Button';
 import { needNames } from '@/words/needs';
 import { useState } from 'react';
 import { calibrationFor, type HeatReading } from '@/core/car/document/heat';
@@ -59,15 +61,12 @@ export function Readings() {
           <span>after {formatText(reading.minutes, 'minutes', reader)}</span>
           <span className="entry">
             <b style={{ font: '14px var(--mono)' }}>{formatText(reading.caseC, 'temperatureC', reader)}</b>
-            <button
-              type="button"
-              className="plain"
+            <IconAct
+              icon="takeOut"
               disabled={closed}
-              aria-label={`Take the reading after ${formatNumber(reading.minutes, reader.locale)} minutes out`}
+              label={`Take the reading after ${formatNumber(reading.minutes, reader.locale)} minutes out`}
               onClick={() => keep(readings.filter(({ id }) => id !== reading.id))}
-            >
-              ×
-            </button>
+            />
           </span>
         </div>
       ))}
@@ -96,25 +95,17 @@ export function Readings() {
             onChange={setCaseC}
           />
           <div className="row" style={{ marginTop: 6 }}>
-            <button type="submit" className="btn">
-              Add reading
-            </button>
-            <button
-              type="button"
-              className="btn main"
-              disabled={readings.length === 0}
-              onClick={() => void calibrate()}
-            >
+            <Button type="submit">Add reading</Button>
+            <Button variant="contained" disabled={readings.length === 0} onClick={() => void calibrate()}>
               Calibrate
-            </button>
+            </Button>
             {calibration ? (
-              <button
-                type="button"
-                className="link"
+              <Button
+                variant="link"
                 onClick={() => edit([{ path: ['drive', 'heat', 'calibration'], value: undefined }])}
               >
                 back to the first guess
-              </button>
+              </Button>
             ) : null}
           </div>
         </form>

@@ -1,5 +1,13 @@
 'use client';
 
+import { Tick } from '@/ui/controls/Tick';
+import { Note } from '@/ui/controls/Note';
+import Button from '@mui/material/Button';
+import Table from '@mui/material/Table';
+import TableHead from '@mui/material/TableHead';
+import TableRow from '@mui/material/TableRow';
+import TableCell from '@mui/material/TableCell';
+import TableBody from '@mui/material/TableBody';
 import { RUN_KIND_RECORDS } from '@/core/car/records/runKinds';
 import { RUN_KIND_NAMES } from '@/words/learn/runKinds';
 import { needNames } from '@/words/needs';
@@ -62,8 +70,7 @@ export function CalibrateSide({ tabs }: { tabs: ReactNode }) {
             return (
               <div key={id} className="field">
                 <label>
-                  <input
-                    type="checkbox"
+                  <Tick
                     checked={chosen.includes(id)}
                     disabled={count === 0}
                     onChange={() =>
@@ -84,10 +91,10 @@ export function CalibrateSide({ tabs }: { tabs: ReactNode }) {
           </p>
         </Group>
         {calibration ? (
-          <p className="note ok">
+          <Note tone="ok">
             Calibrated on {calibration.runs} runs of revision {calibration.letter},{' '}
             <When at={calibration.at} />.
-          </p>
+          </Note>
         ) : null}
         <MotorPath />
       </Bench>
@@ -99,9 +106,9 @@ export function CalibrateSide({ tabs }: { tabs: ReactNode }) {
             and they correct what is predicted here.
           </h1>
         ) : found.refused ? (
-          <p className="note bad" role="alert">
+          <Note tone="bad" role="alert">
             {found.refused.message}
-          </p>
+          </Note>
         ) : !result ? (
           <h1 className="answer">Fitting…</h1>
         ) : (
@@ -135,9 +142,9 @@ export function CalibrateSide({ tabs }: { tabs: ReactNode }) {
                 ) : patch.length === 0 ? (
                   <b>These figures are in the build.</b>
                 ) : (
-                  <button type="button" className="btn main" onClick={() => edit(patch)}>
+                  <Button variant="contained" onClick={() => edit(patch)}>
                     Take it over
-                  </button>
+                  </Button>
                 )}
               </p>
             ) : null}
@@ -147,9 +154,9 @@ export function CalibrateSide({ tabs }: { tabs: ReactNode }) {
               </p>
             ))}
             {result.ask ? (
-              <p className="note ask" data-testid="ask">
+              <Note tone="ask" data-testid="ask">
                 {askedRunWords(result.ask, surfaces, reader)}
-              </p>
+              </Note>
             ) : null}
             {result.figures.length > 0 ? (
               <Corrected result={result} document={document} names={surfaces} />
@@ -201,28 +208,28 @@ function Corrected({
   const text = (of: FittedFigure, value: number, digits?: number) =>
     formatText(value, KINDS[of.knob], reader, digits);
   return (
-    <table className="grid tight" style={{ width: 'auto', marginTop: 8 }} data-testid="corrected">
-      <thead>
-        <tr>
-          <th>Figure</th>
-          <th className="num">Before</th>
-          <th className="num">By these runs</th>
-          <th className="num">±</th>
-        </tr>
-      </thead>
-      <tbody>
+    <Table size="small" className="grid" style={{ width: 'auto', marginTop: 8 }} data-testid="corrected">
+      <TableHead>
+        <TableRow>
+          <TableCell>Figure</TableCell>
+          <TableCell align="right">Before</TableCell>
+          <TableCell align="right">By these runs</TableCell>
+          <TableCell align="right">±</TableCell>
+        </TableRow>
+      </TableHead>
+      <TableBody>
         {correctionsOf(document, result).map(({ figure, from, to, error }) => (
-          <tr key={figureName(figure, names)}>
-            <td>{firstUp(figureName(figure, names))}</td>
-            <td className="num">{text(figure, from)}</td>
-            <td className="num">
+          <TableRow key={figureName(figure, names)}>
+            <TableCell>{firstUp(figureName(figure, names))}</TableCell>
+            <TableCell align="right">{text(figure, from)}</TableCell>
+            <TableCell align="right">
               <b>{text(figure, to)}</b>
-            </td>
-            <td className="num">{text(figure, error, 2)}</td>
-          </tr>
+            </TableCell>
+            <TableCell align="right">{text(figure, error, 2)}</TableCell>
+          </TableRow>
         ))}
-      </tbody>
-    </table>
+      </TableBody>
+    </Table>
   );
 }
 
@@ -260,21 +267,19 @@ function MotorPath() {
       </p>
     );
   const value = found.value;
-  if (found.refused) return <p className="note bad">The motor’s heat: {found.refused.message}.</p>;
+  if (found.refused) return <Note tone="bad">The motor’s heat: {found.refused.message}.</Note>;
   if (!value) return <p className="quiet">Fitting the motor’s heat…</p>;
   const { calibration } = value;
-  if (!calibration) return <p className="note">The motor’s heat needs {needNames(value.missing)}.</p>;
+  if (!calibration) return <Note>The motor’s heat needs {needNames(value.missing)}.</Note>;
   const worse = 100 * (calibration.factor - 1);
   return (
-    <div className="note ask" data-testid="motor-path">
+    <Note tone="ask" data-testid="motor-path">
       <b>Motor:</b> from {readings.length} {readings.length === 1 ? 'temperature' : 'temperatures'} its case
       gives off heat {formatNumber(Math.abs(worse), reader.locale, 2)}&nbsp;% {worse > 0 ? 'worse' : 'better'}{' '}
       than guessed, {formatNumber(calibration.residualC, reader.locale, 2)}&nbsp;K off on the whole.{' '}
       {value.notes.join(' ')}{' '}
       {closed ? null : (
-        <button
-          type="button"
-          className="btn"
+        <Button
           onClick={() =>
             edit([
               { path: ['drive', 'heat', 'readings'], value: readings },
@@ -283,8 +288,8 @@ function MotorPath() {
           }
         >
           Take it over
-        </button>
+        </Button>
       )}
-    </div>
+    </Note>
   );
 }

@@ -1,5 +1,7 @@
 'use client';
 
+import { Select } from '@/ui/controls/Select';
+import { Note } from '@/ui/controls/Note';
 import { RUN_KIND_NAMES } from '@/words/learn/runKinds';
 import { type ReactNode, useMemo, useState } from 'react';
 import {
@@ -70,7 +72,7 @@ export function CompareSide({ tabs }: { tabs: ReactNode }) {
   const pick = (side: 'a' | 'b', label: string, id: string | undefined) => (
     <div className="field">
       <label htmlFor={`group-${side}`}>{label}</label>
-      <select
+      <Select
         id={`group-${side}`}
         value={id ?? ''}
         onChange={(event) => setChosen({ ...chosen, [side]: event.target.value })}
@@ -80,7 +82,7 @@ export function CompareSide({ tabs }: { tabs: ReactNode }) {
             {group.label}
           </option>
         ))}
-      </select>
+      </Select>
     </div>
   );
   return (
@@ -89,7 +91,7 @@ export function CompareSide({ tabs }: { tabs: ReactNode }) {
         <Group title="Compare">
           <div className="field">
             <label htmlFor="compare-kind">Runs of the kind</label>
-            <select
+            <Select
               id="compare-kind"
               value={now}
               onChange={(event) => {
@@ -102,11 +104,11 @@ export function CompareSide({ tabs }: { tabs: ReactNode }) {
                   {RUN_KIND_NAMES[one]}
                 </option>
               ))}
-            </select>
+            </Select>
           </div>
           <div className="field">
             <label htmlFor="compare-by">By</label>
-            <select
+            <Select
               id="compare-by"
               value={by}
               onChange={(event) => {
@@ -119,12 +121,12 @@ export function CompareSide({ tabs }: { tabs: ReactNode }) {
                   {BY_WORDS[one]}
                 </option>
               ))}
-            </select>
+            </Select>
           </div>
           {by === 'setting' ? (
             <div className="field">
               <label htmlFor="compare-setting">Setting</label>
-              <select
+              <Select
                 id="compare-setting"
                 value={setting ?? names[0]}
                 onChange={(event) => {
@@ -135,7 +137,7 @@ export function CompareSide({ tabs }: { tabs: ReactNode }) {
                 {names.map((name) => (
                   <option key={name}>{name}</option>
                 ))}
-              </select>
+              </Select>
             </div>
           ) : null}
           {groups.length > 1 ? (
@@ -157,10 +159,10 @@ export function CompareSide({ tabs }: { tabs: ReactNode }) {
         ) : (
           <>
             {found.unlike.length > 0 ? (
-              <p className="note" role="status" data-testid="unlike">
+              <Note role="status" data-testid="unlike">
                 <b>Not alike:</b> {unlikeWords(found.unlike, reader).join('; ')}. What follows may be that and
                 not the change.
-              </p>
+              </Note>
             ) : null}
             {[a, b].map(({ id, label, leftOut }) =>
               leftOut ? (

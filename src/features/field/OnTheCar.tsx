@@ -1,3 +1,5 @@
+import { Fold } from '@/ui/controls/Fold';
+import { Tick } from '@/ui/controls/Tick';
 import { goodCopies } from '@/core/worked/print/log';
 import { useBuild } from '../session/BuildContext';
 import { usualCopies } from './onTheCar';
@@ -16,10 +18,13 @@ export function OnTheCar({
   const on = new Set(chosen ?? usualCopies(document, copies, runs));
   const toggle = (id: string) => onChange(on.has(id) ? [...on].filter((one) => one !== id) : [...on, id]);
   return (
-    <details className="more">
-      <summary>
-        On the car: {on.size} printed copies{chosen ? '' : ', as in the last run'}
-      </summary>
+    <Fold
+      title={
+        <>
+          On the car: {on.size} printed copies{chosen ? '' : ', as in the last run'}
+        </>
+      }
+    >
       <ul style={{ fontSize: 13.5 }}>
         {parts.map((part) => (
           <li key={part.id} className="field">
@@ -27,8 +32,7 @@ export function OnTheCar({
             <span>
               {goodCopies(copies, part.id).map(({ id }, at) => (
                 <label key={id} style={{ marginLeft: 10 }}>
-                  <input
-                    type="checkbox"
+                  <Tick
                     checked={on.has(id)}
                     onChange={() => toggle(id)}
                     aria-label={`${part.name} no. ${at + 1} is on the car`}
@@ -40,6 +44,6 @@ export function OnTheCar({
           </li>
         ))}
       </ul>
-    </details>
+    </Fold>
   );
 }

@@ -1,5 +1,8 @@
 'use client';
 
+import { IconAct } from '@/ui/controls/IconAct';
+import Button from '@mui/material/Button';
+import { TextInput } from '@/ui/controls/TextInput';
 import { useState } from 'react';
 import type { RunSetting } from '@/core/car/records/records';
 import { aidSettings } from '@/core/worked/aids/aidSettings';
@@ -34,30 +37,26 @@ export function Settings({
           <span>{one.name}</span>
           <span className="mono">
             {one.value} <small className="quiet">{one.unit}</small>{' '}
-            <button
-              type="button"
-              className="plain"
-              aria-label={`Take ${one.name} out`}
+            <IconAct
+              icon="takeOut"
+              label={`Take ${one.name} out`}
               onClick={() => onChange(settings.filter((other) => other !== one))}
-            >
-              ×
-            </button>
+            />
           </span>
         </div>
       ))}
       {offered.length > 0 ? (
-        <button
-          type="button"
-          className="link"
+        <Button
+          variant="link"
           style={{ fontSize: 13, margin: '4px 0' }}
           onClick={() => onChange([...settings, ...offered])}
         >
           Take the settings of the aids along ({offered.length})
-        </button>
+        </Button>
       ) : null}
       <div className="row" style={{ flexWrap: 'nowrap' }}>
-        <input
-          className="plainselect"
+        <TextInput
+          boxed
           style={{ flex: 1, minWidth: 0 }}
           aria-label="Name of a setting"
           placeholder="a setting, e.g. front toe"
@@ -74,14 +73,9 @@ export function Settings({
             onChange={setValue}
           />
         </div>
-        <button
-          type="button"
-          className="btn"
-          disabled={name.trim() === '' || value === undefined}
-          onClick={add}
-        >
+        <Button disabled={name.trim() === '' || value === undefined} onClick={add}>
           Add the setting
-        </button>
+        </Button>
       </div>
     </div>
   );

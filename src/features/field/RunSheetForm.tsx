@@ -1,5 +1,10 @@
 'use client';
 
+import { Select } from '@/ui/controls/Select';
+import { Note } from '@/ui/controls/Note';
+import { Fold } from '@/ui/controls/Fold';
+import { TextArea } from '@/ui/controls/TextInput';
+import Button from '@mui/material/Button';
 import { MISSING_WORDS, RUN_KIND_NAMES } from '@/words/learn/runKinds';
 import { useId, useState } from 'react';
 import type { BuildDocument } from '@/core/car/document/document';
@@ -114,9 +119,9 @@ export function RunSheetForm({
         {timed ? `, attempt ${sheet.attempts.length + 1}` : ''}
       </h2>
       <div className="pick" style={{ margin: '8px 0' }}>
-        <select
+        <Select
+          look="large"
           aria-label="Kind of run"
-          className="big"
           value={sheet.kind}
           onChange={(event) =>
             set({ kind: event.target.value as RunKind, attempts: [], report: {}, track: undefined })
@@ -127,17 +132,17 @@ export function RunSheetForm({
               {RUN_KIND_NAMES[kind]}
             </option>
           ))}
-        </select>
+        </Select>
       </div>
       {!RUN_KIND_RECORDS[sheet.kind].bench ? (
         surfaces.length === 0 ? (
-          <p className="note bad">
+          <Note tone="bad">
             The brief names no surface yet: choose one there first, so that the run has a prediction.
-          </p>
+          </Note>
         ) : (
           <div className="field">
             <label htmlFor={surfaceField}>Surface</label>
-            <select
+            <Select
               id={surfaceField}
               value={surface?.id}
               onChange={(event) => set({ surfaceId: event.target.value })}
@@ -147,7 +152,7 @@ export function RunSheetForm({
                   {name}
                 </option>
               ))}
-            </select>
+            </Select>
           </div>
         )
       ) : null}
@@ -164,8 +169,7 @@ export function RunSheetForm({
         />
       )}
 
-      <details className="more" open={timed && sheet.attempts.length > 0}>
-        <summary>Conditions</summary>
+      <Fold title="Conditions" open={timed && sheet.attempts.length > 0}>
         <QuantityField
           label="Air"
           quantity="temperatureC"
@@ -212,7 +216,7 @@ export function RunSheetForm({
         ) : null}
         <Settings sheet={sheet} onChange={(settings) => set({ settings })} />
         <div className="field text">
-          <textarea
+          <TextArea
             aria-label="Note"
             rows={2}
             maxLength={2000}
@@ -221,18 +225,18 @@ export function RunSheetForm({
             onChange={(event) => set({ note: event.target.value })}
           />
         </div>
-      </details>
+      </Fold>
       <OnTheCar chosen={sheet.copies} onChange={(chosen) => set({ copies: chosen })} />
       <Photos photos={photos} onChange={(next) => onFiles({ photos: next })} />
       {problem ? (
-        <p className="note bad" role="alert">
+        <Note tone="bad" role="alert">
           {problem}
-        </p>
+        </Note>
       ) : null}
       <div className="row" style={{ marginTop: 10 }}>
-        <button
-          type="button"
-          className="btn main big"
+        <Button
+          variant="contained"
+          size="large"
           disabled={sending || missing !== undefined}
           onClick={() => void save()}
         >
@@ -241,7 +245,7 @@ export function RunSheetForm({
             : timed
               ? `Save the run (${sheet.attempts.length} attempt${sheet.attempts.length === 1 ? '' : 's'})`
               : 'Save the run'}
-        </button>
+        </Button>
         {missing && !timed ? (
           <span className="quiet">It still needs {MISSING_WORDS[missing]}.</span>
         ) : isRepeatedKind(sheet.kind) && sheet.attempts.length > 0 && sheet.attempts.length < 3 ? (

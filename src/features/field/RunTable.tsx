@@ -1,3 +1,11 @@
+import { IconAct } from '@/ui/controls/IconAct';
+import { Note } from '@/ui/controls/Note';
+import Table from '@mui/material/Table';
+import TableHead from '@mui/material/TableHead';
+import TableRow from '@mui/material/TableRow';
+import TableCell from '@mui/material/TableCell';
+import TableBody from '@mui/material/TableBody';
+import Button from '@mui/material/Button';
 import { RUN_KIND_RECORDS } from '@/core/car/records/runKinds';
 import { RUN_KIND_NAMES } from '@/words/learn/runKinds';
 import { useState } from 'react';
@@ -44,23 +52,23 @@ export function RunTable({ own }: { own: readonly HeldRun[] }) {
         Runs of this revision
       </div>
       {problem ? (
-        <p className="note bad" role="alert">
+        <Note tone="bad" role="alert">
           {problem}
-        </p>
+        </Note>
       ) : null}
       <div className="gridbox">
-        <table className="grid" data-testid="runs">
-          <thead>
-            <tr>
-              <th>When</th>
-              <th>Kind</th>
-              <th>What came out</th>
-              <th className="num">Predicted</th>
-              <th>Conditions</th>
-              <th />
-            </tr>
-          </thead>
-          <tbody>
+        <Table className="grid" data-testid="runs">
+          <TableHead>
+            <TableRow>
+              <TableCell>When</TableCell>
+              <TableCell>Kind</TableCell>
+              <TableCell>What came out</TableCell>
+              <TableCell align="right">Predicted</TableCell>
+              <TableCell>Conditions</TableCell>
+              <TableCell />
+            </TableRow>
+          </TableHead>
+          <TableBody>
             {own.slice(first).map((held, index) => (
               <RunRow
                 key={held.run.id}
@@ -70,13 +78,13 @@ export function RunTable({ own }: { own: readonly HeldRun[] }) {
                 onDrop={() => void drop(held)}
               />
             ))}
-          </tbody>
-        </table>
+          </TableBody>
+        </Table>
       </div>
       {own.length > MOST_LISTED ? (
-        <button type="button" className="link" onClick={() => setWhole(!whole)}>
+        <Button variant="link" onClick={() => setWhole(!whole)}>
           {whole ? `the last ${MOST_LISTED} only` : `all ${own.length} runs`}
-        </button>
+        </Button>
       ) : null}
     </>
   );
@@ -96,17 +104,17 @@ function RunRow({
   const measured = isTimed(run) ? measuredOf(run) : undefined;
   const gap = measured ? gapOf(run, measured) : undefined;
   return (
-    <tr data-waits={waits}>
-      <td>
+    <TableRow data-waits={waits}>
+      <TableCell>
         <When at={run.ranAt} time />
         {waits ? (
           <div className="slate" style={{ fontSize: 12 }}>
             waits to be sent
           </div>
         ) : null}
-      </td>
-      <td>{RUN_KIND_NAMES[run.kind]}</td>
-      <td>
+      </TableCell>
+      <TableCell>{RUN_KIND_NAMES[run.kind]}</TableCell>
+      <TableCell>
         {isTimed(run) && !isRepeated(run) ? (
           seriesWords(run, reader)
         ) : measured ? (
@@ -135,8 +143,8 @@ function RunRow({
             photo
           </a>
         ))}
-      </td>
-      <td className="num">
+      </TableCell>
+      <TableCell align="right">
         {run.prediction
           ? formatText(run.prediction.speedMps, 'speedMps', reader)
           : isTimed(run)
@@ -145,19 +153,16 @@ function RunRow({
         {gap && Math.abs(gap.sigmas) > 2 ? (
           <div style={{ color: 'var(--rust)', fontSize: 12 }}>outside its band</div>
         ) : null}
-      </td>
-      <td className="quiet">{conditionWords(run, reader)}</td>
-      <td>
-        <button
-          type="button"
-          className="plain"
-          aria-label={`Delete the ${RUN_KIND_NAMES[run.kind].toLowerCase()} ${index + 1}`}
+      </TableCell>
+      <TableCell className="quiet">{conditionWords(run, reader)}</TableCell>
+      <TableCell>
+        <IconAct
+          icon="remove"
+          label={`Delete the ${RUN_KIND_NAMES[run.kind].toLowerCase()} ${index + 1}`}
           onClick={onDrop}
-        >
-          delete
-        </button>
-      </td>
-    </tr>
+        />
+      </TableCell>
+    </TableRow>
   );
 }
 

@@ -1,5 +1,6 @@
 'use client';
 
+import Button from '@mui/material/Button';
 import { useEffect, useRef, useState } from 'react';
 import { numberFormat } from '@/core/base/units/numberFormat';
 import { useReader } from '@/ui/reader';
@@ -32,9 +33,9 @@ export function Stopwatch({ onTime }: { onTime(seconds: number): void }) {
       <div className="watch" aria-live="off">
         {numberFormat(reader.locale, { minimumFractionDigits: 2, maximumFractionDigits: 2 }).format(shown)}
       </div>
-      <button type="button" className={`go ${startedAt === undefined ? '' : 'stop'}`} onClick={press}>
+      <Button variant={startedAt === undefined ? 'go' : 'stop'} onClick={press}>
         {startedAt === undefined ? 'Start' : 'Stop'}
-      </button>
+      </Button>
     </>
   );
 }

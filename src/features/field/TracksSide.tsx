@@ -1,5 +1,13 @@
 'use client';
 
+import { Tick } from '@/ui/controls/Tick';
+import Button from '@mui/material/Button';
+import { Note } from '@/ui/controls/Note';
+import Table from '@mui/material/Table';
+import TableHead from '@mui/material/TableHead';
+import TableRow from '@mui/material/TableRow';
+import TableCell from '@mui/material/TableCell';
+import TableBody from '@mui/material/TableBody';
 import { type ReactNode, useEffect, useState } from 'react';
 import { USUAL_WINDOW_S } from '@/core/physics/timing/track/gpxSpeed';
 import { formatText } from '@/core/base/units/formatQuantity';
@@ -79,7 +87,7 @@ export function TracksSide({ tabs }: { tabs: ReactNode }) {
             tracked.map(({ id, track, revisionId, ranAt }) => (
               <div key={id} className="field">
                 <label>
-                  <input type="checkbox" checked={chosen.includes(id)} onChange={() => toggle(id)} />{' '}
+                  <Tick checked={chosen.includes(id)} onChange={() => toggle(id)} />{' '}
                   <b>{revisions.find((one) => one.id === revisionId)?.letter}</b>{' '}
                   {new Intl.DateTimeFormat(reader.locale, {
                     day: 'numeric',
@@ -88,9 +96,9 @@ export function TracksSide({ tabs }: { tabs: ReactNode }) {
                   }).format(new Date(ranAt))}
                   , {track!.name}
                 </label>
-                <button type="button" className="link" onClick={() => void out(track!.name, track!.hash)}>
+                <Button variant="link" onClick={() => void out(track!.name, track!.hash)}>
                   GPX
-                </button>
+                </Button>
               </div>
             ))
           )}
@@ -126,9 +134,9 @@ export function TracksSide({ tabs }: { tabs: ReactNode }) {
           )}
         </h1>
         {problem ? (
-          <p className="note bad" role="alert">
+          <Note tone="bad" role="alert">
             {problem}
-          </p>
+          </Note>
         ) : null}
         {drawn.length > 0 ? (
           <Charts>
@@ -137,34 +145,34 @@ export function TracksSide({ tabs }: { tabs: ReactNode }) {
           </Charts>
         ) : null}
         {drawn.length > 0 ? (
-          <table className="grid tight" style={{ marginTop: 10 }}>
-            <thead>
-              <tr>
-                <th>Track</th>
-                <th className="num">Top speed</th>
-                <th className="num">Distance</th>
-                <th className="num">Time</th>
-                <th className="num">Dropped</th>
-              </tr>
-            </thead>
-            <tbody>
+          <Table size="small" className="grid" style={{ marginTop: 10 }}>
+            <TableHead>
+              <TableRow>
+                <TableCell>Track</TableCell>
+                <TableCell align="right">Top speed</TableCell>
+                <TableCell align="right">Distance</TableCell>
+                <TableCell align="right">Time</TableCell>
+                <TableCell align="right">Dropped</TableCell>
+              </TableRow>
+            </TableHead>
+            <TableBody>
               {drawn.map(({ id, label, seen: { result } }) => (
-                <tr key={id}>
-                  <td>
+                <TableRow key={id}>
+                  <TableCell>
                     <b>{label}</b>
-                  </td>
-                  <td className="num">
+                  </TableCell>
+                  <TableCell align="right">
                     {result.topSpeedMps === undefined
                       ? 'shorter than the window'
                       : formatText(result.topSpeedMps, 'speedMps', reader)}
-                  </td>
-                  <td className="num">{formatText(result.distanceM, 'distanceM', reader)}</td>
-                  <td className="num">{formatText(result.durationS, 'timeS', reader)}</td>
-                  <td className="num">{result.droppedPoints}</td>
-                </tr>
+                  </TableCell>
+                  <TableCell align="right">{formatText(result.distanceM, 'distanceM', reader)}</TableCell>
+                  <TableCell align="right">{formatText(result.durationS, 'timeS', reader)}</TableCell>
+                  <TableCell align="right">{result.droppedPoints}</TableCell>
+                </TableRow>
               ))}
-            </tbody>
-          </table>
+            </TableBody>
+          </Table>
         ) : null}
         {best ? (
           <p className="quiet" style={{ fontSize: 13 }}>

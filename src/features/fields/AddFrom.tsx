@@ -1,5 +1,7 @@
 'use client';
 
+import { Select } from '@/ui/controls/Select';
+import Button from '@mui/material/Button';
 import { useState } from 'react';
 
 interface AddFromProps {
@@ -22,7 +24,8 @@ export function AddFrom({ label, options, onAdd }: AddFromProps) {
         setChosen('');
       }}
     >
-      <select
+      <Select
+        look="strong"
         aria-label={label}
         value={known ? chosen : ''}
         onChange={(event) => setChosen(event.target.value)}
@@ -34,10 +37,10 @@ export function AddFrom({ label, options, onAdd }: AddFromProps) {
             {words}
           </option>
         ))}
-      </select>
-      <button type="submit" className="btn" disabled={!known} aria-label={`${label}: add`}>
+      </Select>
+      <Button type="submit" disabled={!known} aria-label={`${label}: add`}>
         Add
-      </button>
+      </Button>
     </form>
   );
 }

@@ -1,5 +1,7 @@
 'use client';
 
+import { Select } from '@/ui/controls/Select';
+import Button from '@mui/material/Button';
 import { LIBRARY_WORDS } from '@/words/labels/library';
 import { itemsOf } from '@/core/car/library/items';
 import { type LibraryItem, type LibraryKind } from '@/core/car/library/kinds';
@@ -23,7 +25,8 @@ export function LibraryPick<K extends LibraryKind>({ kind, path, copy }: Library
   return (
     <>
       <div className="pick">
-        <select
+        <Select
+          look="strong"
           aria-label={`Choose ${article(LIBRARY_WORDS[kind].one)}`}
           value={known ? known.id : chosen ? 'own' : ''}
           disabled={closed}
@@ -39,15 +42,15 @@ export function LibraryPick<K extends LibraryKind>({ kind, path, copy }: Library
               {data.name}
             </option>
           ))}
-        </select>
+        </Select>
       </div>
       {changed ? (
         <p className="quiet" style={{ fontSize: 12 }}>
           Figures differ from the library.{' '}
           {closed ? null : (
-            <button type="button" className="link" onClick={() => edit([{ path, value: copy(known) }])}>
+            <Button variant="link" onClick={() => edit([{ path, value: copy(known) }])}>
               Take the library&rsquo;s
-            </button>
+            </Button>
           )}
         </p>
       ) : null}

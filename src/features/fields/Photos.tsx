@@ -1,4 +1,7 @@
-import { useEffect, useMemo, useRef, useState } from 'react';
+import { IconAct } from '@/ui/controls/IconAct';
+import { FileButton } from '@/ui/controls/FileButton';
+import { Note } from '@/ui/controls/Note';
+import { useEffect, useMemo, useState } from 'react';
 import { newId } from '../api';
 import type { WaitingPhoto } from '../session/outbox';
 
@@ -20,7 +23,6 @@ export function Photos({
   photos: readonly WaitingPhoto[];
   onChange(photos: WaitingPhoto[]): void;
 }) {
-  const input = useRef<HTMLInputElement>(null);
   const [problem, setProblem] = useState<string>();
   const urls = useMemo(
     () => new Map(photos.map(({ id, blob }) => [id, URL.createObjectURL(blob)])),
@@ -46,45 +48,32 @@ export function Photos({
   return (
     <section aria-label="Photographs">
       <div className="row">
-        <button
-          type="button"
-          className="btn big"
-          disabled={photos.length >= MOST}
-          onClick={() => input.current?.click()}
-        >
-          Add a photograph
-        </button>
-        <input
-          ref={input}
-          type="file"
+        <FileButton
+          size="large"
+          label={`Photographs of ${of}`}
           accept="image/*"
           multiple
-          aria-label={`Photographs of ${of}`}
-          style={{ display: 'none' }}
-          onChange={(event) => {
-            void take([...(event.target.files ?? [])]);
-            event.target.value = '';
-          }}
-        />
+          disabled={photos.length >= MOST}
+          onFiles={(files) => void take(files)}
+        >
+          Add a photograph
+        </FileButton>
       </div>
       {problem ? (
-        <p className="note bad" role="alert">
+        <Note tone="bad" role="alert">
           {problem}
-        </p>
+        </Note>
       ) : null}
       {photos.length > 0 ? (
         <div className="photos">
           {photos.map(({ id }, at) => (
             <figure key={id}>
               <img src={urls.get(id)} alt={`Photograph ${at + 1}`} />
-              <button
-                type="button"
-                className="btn"
-                aria-label={`Take photograph ${at + 1} out`}
+              <IconAct
+                icon="takeOut"
+                label={`Take photograph ${at + 1} out`}
                 onClick={() => onChange(photos.filter((one) => one.id !== id))}
-              >
-                ×
-              </button>
+              />
             </figure>
           ))}
         </div>

@@ -1,5 +1,6 @@
 'use client';
 
+import { Select } from '@/ui/controls/Select';
 import type { ReactNode } from 'react';
 import { labelOf } from '@/words/labels/labels';
 import { type Path, valueAt } from '@/core/base/patch';
@@ -63,7 +64,7 @@ export function DocumentChoice<T extends string>({
   return (
     <div className="field">
       <label htmlFor={path.join('-')}>{name}</label>
-      <select
+      <Select
         id={path.join('-')}
         value={value ?? ''}
         disabled={closed}
@@ -77,7 +78,7 @@ export function DocumentChoice<T extends string>({
             {words}
           </option>
         ))}
-      </select>
+      </Select>
     </div>
   );
 }
@@ -108,13 +109,13 @@ export function Choice({ id, label, value, options, disabled, onChange }: Choice
   return (
     <div className="field">
       <label htmlFor={id}>{label}</label>
-      <select id={id} value={value} disabled={disabled} onChange={(event) => onChange(event.target.value)}>
+      <Select id={id} value={value} disabled={disabled} onChange={(event) => onChange(event.target.value)}>
         {options.map(([key, words]) => (
           <option key={key} value={key}>
             {words}
           </option>
         ))}
-      </select>
+      </Select>
     </div>
   );
 }

@@ -1,5 +1,6 @@
 'use client';
 
+import Button from '@mui/material/Button';
 import Link from 'next/link';
 import { usePathname, useRouter } from 'next/navigation';
 import { type ReactNode, useMemo, useState } from 'react';
@@ -174,38 +175,26 @@ function Frame({ builds, children }: { builds: readonly BuildRecord[]; children:
         </nav>
         <SaveMark state={state} />
         <span className="push" />
-        <button
-          type="button"
-          className="plain"
-          disabled={!state.canUndo}
-          onClick={() => session.undo()}
-          aria-label="Undo"
-        >
+        <Button variant="text" disabled={!state.canUndo} onClick={() => session.undo()} aria-label="Undo">
           <span className="wide">undo</span>
           <span className="narrow" aria-hidden>
             ↶
           </span>
-        </button>
-        <button
-          type="button"
-          className="plain"
-          disabled={!state.canRedo}
-          onClick={() => session.redo()}
-          aria-label="Redo"
-        >
+        </Button>
+        <Button variant="text" disabled={!state.canRedo} onClick={() => session.redo()} aria-label="Redo">
           <span className="wide">redo</span>
           <span className="narrow" aria-hidden>
             ↷
           </span>
-        </button>
+        </Button>
         <GhostPicker />
         <Preferences />
-        <button type="button" className="plain" onClick={() => setOver('jump')}>
+        <Button variant="text" onClick={() => setOver('jump')}>
           jump <kbd>/</kbd>
-        </button>
-        <button type="button" className="plain wide" onClick={() => setOver('keys')}>
+        </Button>
+        <Button variant="text" className="wide" onClick={() => setOver('keys')}>
           keys <kbd>?</kbd>
-        </button>
+        </Button>
       </header>
       <Stripe />
       <ConflictBar />

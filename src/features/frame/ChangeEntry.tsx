@@ -1,5 +1,6 @@
 'use client';
 
+import { Note } from '@/ui/controls/Note';
 import Button from '@mui/material/Button';
 import Dialog from '@mui/material/Dialog';
 import DialogActions from '@mui/material/DialogActions';
@@ -19,7 +20,7 @@ export function ChangeEntry({ name, one, onDone }: { name: string; one: Waiting;
         {name}
       </DialogTitle>
       <DialogContent>
-        <p className="note bad">{one.refused}</p>
+        <Note tone="bad">{one.refused}</Note>
         {one.kind === 'run' ? (
           <ChangeRun entered={one} onDone={onDone} />
         ) : (

@@ -1,5 +1,6 @@
 'use client';
 
+import Button from '@mui/material/Button';
 import { useBuild } from '../session/BuildContext';
 
 /** Choose what every figure is compared with. */
@@ -8,28 +9,24 @@ export function GhostPicker() {
   const others = revisions.filter(({ id }) => id !== revision.id);
   if (ghost)
     return (
-      <button type="button" className="plain" onClick={() => setGhost(undefined)}>
+      <Button variant="text" onClick={() => setGhost(undefined)}>
         compared with {ghost.label} <kbd>p</kbd> off
-      </button>
+      </Button>
     );
   return (
     <span className="row" style={{ gap: 2, flexWrap: 'nowrap' }}>
-      <button
-        type="button"
-        className="plain"
-        onClick={() => setGhost({ label: 'the pinned build', document })}
-      >
+      <Button variant="text" onClick={() => setGhost({ label: 'the pinned build', document })}>
         pin <kbd>p</kbd>
-      </button>
+      </Button>
       {others.map((other) => (
-        <button
+        <Button
+          variant="text"
+          className="wide"
           key={other.id}
-          type="button"
-          className="plain wide"
           onClick={() => setGhost({ label: `revision ${other.letter}`, document: other.document })}
         >
           vs {other.letter}
-        </button>
+        </Button>
       ))}
     </span>
   );

@@ -1,5 +1,7 @@
 'use client';
 
+import { Note } from '@/ui/controls/Note';
+import Button from '@mui/material/Button';
 import { Children, type CSSProperties, Fragment, isValidElement, type ReactNode, Suspense } from 'react';
 import { ErrorBoundary, type FallbackProps } from 'react-error-boundary';
 import { useBuild } from '../session/BuildContext';
@@ -16,14 +18,14 @@ export function Guarded({ children }: { children: ReactNode }) {
 
 function NotWorkedOut({ error, resetErrorBoundary }: FallbackProps) {
   return (
-    <div className="note bad" role="alert" data-testid="not-worked-out">
+    <Note tone="bad" role="alert" data-testid="not-worked-out">
       This could not be worked out with the figures as they are
       {error instanceof Error && error.name === 'CalcError' ? ` (${error.message})` : ''}. Your figures are
       safe: change one of those that changed last, and it is tried again.{' '}
-      <button type="button" className="link" onClick={resetErrorBoundary}>
+      <Button variant="link" onClick={resetErrorBoundary}>
         Try again
-      </button>
-    </div>
+      </Button>
+    </Note>
   );
 }
 

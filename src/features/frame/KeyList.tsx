@@ -1,6 +1,7 @@
 'use client';
 
-import { useEffect, useRef } from 'react';
+import { Over } from '@/ui/controls/Over';
+import Button from '@mui/material/Button';
 
 const KEYS: readonly (readonly [string, string])[] = [
   ['1 … 9', 'the segments, Brief to Learn'],
@@ -16,28 +17,14 @@ const KEYS: readonly (readonly [string, string])[] = [
 ];
 
 export function KeyList({ onClose }: { onClose(): void }) {
-  const close = useRef<HTMLButtonElement>(null);
-  useEffect(() => close.current?.focus(), []);
   return (
-    <div className="veil" onClick={onClose}>
-      <div
-        className="palette keys"
-        role="dialog"
-        aria-label="Keys"
-        onClick={(event) => event.stopPropagation()}
-        onKeyDown={(event) => event.key === 'Escape' && onClose()}
-      >
+    <Over label="Keys" onClose={onClose}>
+      <div className="keys">
         <div className="row">
           <h2 style={{ fontSize: 18 }}>Keys</h2>
-          <button
-            ref={close}
-            type="button"
-            className="plain"
-            style={{ marginLeft: 'auto' }}
-            onClick={onClose}
-          >
+          <Button variant="text" autoFocus style={{ marginLeft: 'auto' }} onClick={onClose}>
             close
-          </button>
+          </Button>
         </div>
         <dl>
           {KEYS.map(([key, does]) => [
@@ -51,6 +38,6 @@ export function KeyList({ onClose }: { onClose(): void }) {
           None works while you type in a field.
         </p>
       </div>
-    </div>
+    </Over>
   );
 }

@@ -1,5 +1,6 @@
 'use client';
 
+import Button from '@mui/material/Button';
 import { useColorScheme } from '@mui/material/styles';
 import { useReader } from '@/ui/reader';
 
@@ -10,23 +11,21 @@ export function Preferences() {
   const dark = (mode === 'system' ? systemMode : mode) === 'dark';
   return (
     <span className="row wide" style={{ gap: 0, flexWrap: 'nowrap' }}>
-      <button
-        type="button"
-        className="plain"
+      <Button
+        variant="text"
         onClick={() => setUnits(reader.units === 'metric' ? 'imperial' : 'metric')}
         aria-label={`Units: ${reader.units}, switch`}
       >
         {reader.units}
-      </button>
-      <button
-        type="button"
-        className="plain"
+      </Button>
+      <Button
+        variant="text"
         onClick={() => setMode(dark ? 'light' : 'dark')}
         aria-label="Light or dark"
         suppressHydrationWarning
       >
         {dark ? 'light' : 'dark'}
-      </button>
+      </Button>
     </span>
   );
 }

@@ -1,3 +1,5 @@
+import Tab from '@mui/material/Tab';
+import Tabs from '@mui/material/Tabs';
 import type { ReactNode } from 'react';
 import type { Segment, SideOf } from '@/core/verdict/engine/segments';
 import { SIDE_NAMES, sidesOf } from './sides';
@@ -26,14 +28,25 @@ export function SegmentSides<S extends Segment>({
   const names = SIDE_NAMES[segment] as Readonly<Record<SideOf<S>, string>>;
   return (
     <div className="tabbar noprint">
-      <div className="tabs" role="group" aria-label={label}>
+      <Tabs
+        value={shown}
+        onChange={(_, side: SideOf<S>) => onShow(side)}
+        aria-label={label}
+        selectionFollowsFocus
+      >
         {sidesOf(segment).map((one) => (
-          <button key={one} type="button" aria-pressed={shown === one} onClick={() => onShow(one)}>
-            {names[one]}
-            {mark?.(one)}
-          </button>
+          <Tab
+            key={one}
+            value={one}
+            label={
+              <>
+                {names[one]}
+                {mark?.(one)}
+              </>
+            }
+          />
         ))}
-      </div>
+      </Tabs>
       {children}
     </div>
   );

@@ -1,5 +1,6 @@
 'use client';
 
+import { Toggle, Toggles } from '@/ui/controls/Toggle';
 import { useBuild } from '../session/BuildContext';
 
 /** Which of the brief's surfaces the page shows. */
@@ -7,12 +8,12 @@ export function SurfaceSwitch() {
   const { document, surface, chooseSurface } = useBuild();
   if (document.brief.surfaces.length < 2) return null;
   return (
-    <div className="seg" role="group" aria-label="Surface" style={{ flex: 'none' }}>
+    <Toggles label="Surface">
       {document.brief.surfaces.map(({ id, name }) => (
-        <button key={id} type="button" aria-pressed={surface?.id === id} onClick={() => chooseSurface(id)}>
+        <Toggle key={id} pressed={surface?.id === id} onPress={() => chooseSurface(id)}>
           {name}
-        </button>
+        </Toggle>
       ))}
-    </div>
+    </Toggles>
   );
 }

@@ -1,5 +1,8 @@
 'use client';
 
+import Button from '@mui/material/Button';
+import { Note } from '@/ui/controls/Note';
+import { TextInput } from '@/ui/controls/TextInput';
 import { readingOf } from '@/words/checkWords';
 import { checkShort } from '@/words/checks/names';
 import { glanceWords } from '@/words/stepWords';
@@ -55,12 +58,12 @@ export function Garage({ cars }: { cars: readonly GarageCar[] }) {
         </nav>
         <span className="push" />
         <Preferences />
-        <button type="button" className="plain" onClick={() => setOver('jump')}>
+        <Button variant="text" onClick={() => setOver('jump')}>
           jump <kbd>/</kbd>
-        </button>
-        <button type="button" className="plain wide" onClick={() => setOver('keys')}>
+        </Button>
+        <Button variant="text" className="wide" onClick={() => setOver('keys')}>
           keys <kbd>?</kbd>
-        </button>
+        </Button>
       </header>
       <div className="stripe" style={{ height: 12 }} aria-hidden="true" />
       <main className="garage">
@@ -95,12 +98,10 @@ function StillHere() {
   const waiting = useWaiting();
   if (waiting.length === 0) return null;
   return (
-    <p className="note" role="status">
+    <Note role="status">
       {waiting.length === 1 ? 'One entry waits' : `${waiting.length} entries wait`} on this device to be sent.{' '}
-      <button type="button" className="btn" onClick={() => void sendNow()}>
-        Send now
-      </button>
-    </p>
+      <Button onClick={() => void sendNow()}>Send now</Button>
+    </Note>
   );
 }
 
@@ -116,10 +117,10 @@ function Ailing({ car }: { car: GarageCar }) {
             {car.revision.letter}
           </span>
         </h2>
-        <p className="note bad" role="alert">
+        <Note tone="bad" role="alert">
           Nothing could be worked out of this build{car.ails ? `: ${car.ails}` : ''}.{' '}
           {glanceWords(car.next, reader)}
-        </p>
+        </Note>
       </Link>
       <CarActs car={car} />
     </article>
@@ -233,22 +234,23 @@ function CarActs({ car }: { car: GarageCar }) {
     <div className="foot">
       {act === undefined ? (
         <>
-          <Link
-            className="plain"
+          <Button
+            component={Link}
+            variant="text"
             href={`/builds/${car.id}/${car.revision.letter}/learn?view=next`}
             aria-label={`What to do next with ${car.name}`}
           >
             what to do next
-          </Link>
-          <button type="button" className="plain" onClick={() => setAct('rename')}>
+          </Button>
+          <Button variant="text" onClick={() => setAct('rename')}>
             rename
-          </button>
-          <a className="plain" href={`/api/builds/${car.id}/file`} download>
+          </Button>
+          <Button variant="text" href={`/api/builds/${car.id}/file`} download>
             export
-          </a>
-          <button type="button" className="plain" onClick={() => setAct('delete')}>
+          </Button>
+          <Button variant="text" onClick={() => setAct('delete')}>
             delete
-          </button>
+          </Button>
         </>
       ) : null}
       {act === 'rename' ? (
@@ -259,30 +261,26 @@ function CarActs({ car }: { car: GarageCar }) {
             if (name.trim() !== '') void rename();
           }}
         >
-          <input
-            className="plainselect"
+          <TextInput
+            boxed
             aria-label="New name"
             value={name}
             maxLength={80}
             onChange={(event) => setName(event.target.value)}
           />
-          <button type="submit" className="btn">
-            Rename
-          </button>
-          <button type="button" className="plain" onClick={() => setAct(undefined)}>
+          <Button type="submit">Rename</Button>
+          <Button variant="text" onClick={() => setAct(undefined)}>
             cancel
-          </button>
+          </Button>
         </form>
       ) : null}
       {act === 'delete' ? (
         <span className="row" role="alert">
           Delete {car.name} with all its runs and failures? Export it first to keep a copy.
-          <button type="button" className="btn" onClick={() => void remove()}>
-            Delete {car.name}
-          </button>
-          <button type="button" className="plain" onClick={() => setAct(undefined)}>
+          <Button onClick={() => void remove()}>Delete {car.name}</Button>
+          <Button variant="text" onClick={() => setAct(undefined)}>
             keep it
-          </button>
+          </Button>
         </span>
       ) : null}
       {problem ? (

@@ -1,5 +1,7 @@
 'use client';
 
+import { FileButton } from '@/ui/controls/FileButton';
+import Button from '@mui/material/Button';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { LARGEST_ARCHIVE, LARGEST_FILE } from '@/core/car/file/largestFile';
@@ -50,31 +52,21 @@ export function ImportBuild() {
   };
   return (
     <div className="row">
-      <label className="btn">
+      <FileButton
+        label="Open a build file"
+        accept=".json,.zip,application/json,application/zip"
+        onFiles={([file]) => void read(file)}
+      >
         Open a build file
-        <input
-          type="file"
-          accept=".json,.zip,application/json,application/zip"
-          className="hidden"
-          aria-label="Open a build file"
-          onChange={(event) => {
-            void read(event.target.files?.[0]);
-            event.target.value = '';
-          }}
-        />
-      </label>
+      </FileButton>
       {waiting ? (
         <span className="row" role="alert">
           {waiting.message}
-          <button type="button" className="btn" onClick={() => void bring(waiting.file, 'replace')}>
-            Replace it
-          </button>
-          <button type="button" className="btn" onClick={() => void bring(waiting.file, 'copy')}>
-            Bring it in as a copy
-          </button>
-          <button type="button" className="plain" onClick={() => setWaiting(undefined)}>
+          <Button onClick={() => void bring(waiting.file, 'replace')}>Replace it</Button>
+          <Button onClick={() => void bring(waiting.file, 'copy')}>Bring it in as a copy</Button>
+          <Button variant="text" onClick={() => setWaiting(undefined)}>
             leave it
-          </button>
+          </Button>
         </span>
       ) : null}
       {bringing ? (

@@ -1,5 +1,7 @@
 'use client';
 
+import { TextInput } from '@/ui/controls/TextInput';
+import Button from '@mui/material/Button';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { callApi, newId, sentenceOf } from '../api';
@@ -26,17 +28,17 @@ export function NewBuild() {
         if (name.trim() !== '') void make();
       }}
     >
-      <input
-        className="plainselect"
+      <TextInput
+        boxed
         aria-label="Name of the new build"
         placeholder="Name of a new build"
         value={name}
         maxLength={80}
         onChange={(event) => setName(event.target.value)}
       />
-      <button type="submit" className="btn main" disabled={name.trim() === ''}>
+      <Button variant="contained" type="submit" disabled={name.trim() === ''}>
         Start it
-      </button>
+      </Button>
       {problem ? (
         <span role="alert" style={{ color: 'var(--rust)' }}>
           {problem}

@@ -1,3 +1,4 @@
+import ButtonBase from '@mui/material/ButtonBase';
 import { useMemo } from 'react';
 import { branchesOf } from '@/core/advice/learn/branches';
 import { meanOfRuns } from '@/core/worked/field/measured';
@@ -64,9 +65,8 @@ export function BranchLine({ chosen, onChoose }: { chosen: string; onChoose(id: 
         const measured = meanOfRuns(own, 'timedDistance');
         const broke = failures.filter(({ revisionId }) => revisionId === one.id).length;
         return (
-          <button
+          <ButtonBase
             key={one.id}
-            type="button"
             className="branch-row"
             style={{ height: ROW }}
             aria-pressed={one.id === chosen}
@@ -84,7 +84,7 @@ export function BranchLine({ chosen, onChoose }: { chosen: string; onChoose(id: 
               {broke > 0 ? ` · ${broke} broke` : ''}
             </span>
             <span className="clamp">{one.why ?? 'The first.'}</span>
-          </button>
+          </ButtonBase>
         );
       })}
     </div>

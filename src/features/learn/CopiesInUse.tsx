@@ -1,3 +1,11 @@
+import { SheetForm } from '@/ui/controls/SheetForm';
+import Table from '@mui/material/Table';
+import TableHead from '@mui/material/TableHead';
+import TableRow from '@mui/material/TableRow';
+import TableCell from '@mui/material/TableCell';
+import TableBody from '@mui/material/TableBody';
+import Button from '@mui/material/Button';
+import { Select } from '@/ui/controls/Select';
 import { useState } from 'react';
 import { livesOfCopies } from '@/core/worked/field/lives';
 import type { Versioned } from '@/core/car/records/records';
@@ -45,16 +53,16 @@ export function CopiesInUse() {
         <span>Copies on the car, and how worn they are</span>
       </div>
       <div className="gridbox">
-        <table className="grid tight slim" data-testid="copies-in-use">
-          <thead>
-            <tr>
-              <th>Copy</th>
-              <th className="num">Driven</th>
-              <th className="num">Runs</th>
-              <th />
-            </tr>
-          </thead>
-          <tbody>
+        <Table size="small" className="grid slim" data-testid="copies-in-use">
+          <TableHead>
+            <TableRow>
+              <TableCell>Copy</TableCell>
+              <TableCell align="right">Driven</TableCell>
+              <TableCell align="right">Runs</TableCell>
+              <TableCell />
+            </TableRow>
+          </TableHead>
+          <TableBody>
             {inUse.slice(0, all ? undefined : MOST).map((copy) => (
               <Row
                 key={copy.id}
@@ -68,13 +76,13 @@ export function CopiesInUse() {
                 hoursText={formatText(lives.get(copy.id)!.hours, 'hours', reader, 2)}
               />
             ))}
-          </tbody>
-        </table>
+          </TableBody>
+        </Table>
       </div>
       {inUse.length > MOST && !all ? (
-        <button type="button" className="link" onClick={() => setAll(true)}>
+        <Button variant="link" onClick={() => setAll(true)}>
           All {inUse.length} copies
-        </button>
+        </Button>
       ) : null}
     </section>
   );
@@ -103,8 +111,8 @@ function Row({
   const soon = wear.some(({ hoursLeft }) => hoursLeft !== undefined && hoursLeft < 2);
   return (
     <>
-      <tr>
-        <td>
+      <TableRow>
+        <TableCell>
           <b>{copy.partName}</b>
           {copy.how === 'draft' ? ', draft' : ''}{' '}
           <span className="quiet" style={{ fontSize: 12.5 }}>
@@ -118,27 +126,26 @@ function Row({
               {PLACE_WORDS[place.of]}: {wearWords(place, reader)}
             </div>
           ))}
-        </td>
-        <td className="num">{hoursText}</td>
-        <td className="num">{runs}</td>
-        <td>
-          <button
-            type="button"
-            className="link"
+        </TableCell>
+        <TableCell align="right">{hoursText}</TableCell>
+        <TableCell align="right">{runs}</TableCell>
+        <TableCell>
+          <Button
+            variant="link"
             aria-expanded={open}
             aria-label={`Measure ${copy.partName}`}
             onClick={onOpen}
           >
             measure
-          </button>
-        </td>
-      </tr>
+          </Button>
+        </TableCell>
+      </TableRow>
       {open ? (
-        <tr>
-          <td colSpan={4}>
+        <TableRow>
+          <TableCell colSpan={4}>
             <ReadingForm copy={copy} hours={hours} onDone={onOpen} />
-          </td>
-        </tr>
+          </TableCell>
+        </TableRow>
       ) : null}
     </>
   );
@@ -195,18 +202,10 @@ function ReadingForm({
     }
   };
   return (
-    <form
-      className="note"
-      aria-label={`Wear of ${copy.partName}`}
-      style={{ maxWidth: 460 }}
-      onSubmit={(event) => {
-        event.preventDefault();
-        void save();
-      }}
-    >
+    <SheetForm label={`Wear of ${copy.partName}`} maxWidth={460} onSubmit={() => void save()}>
       <div className="field">
         <label htmlFor={`wear-${copy.id}`}>Measured at the</label>
-        <select
+        <Select
           id={`wear-${copy.id}`}
           value={of}
           onChange={(event) => setOf(event.target.value as WearPlace)}
@@ -216,7 +215,7 @@ function ReadingForm({
               {PLACE_WORDS[place]}
             </option>
           ))}
-        </select>
+        </Select>
       </div>
       <QuantityField
         label="The caliper reads"
@@ -261,13 +260,11 @@ function ReadingForm({
         </p>
       ) : null}
       <div className="row" style={{ marginTop: 6 }}>
-        <button type="submit" className="btn main">
+        <Button variant="contained" type="submit">
           Save the reading
-        </button>
-        <button type="button" className="btn" onClick={onDone}>
-          Cancel
-        </button>
+        </Button>
+        <Button onClick={onDone}>Cancel</Button>
       </div>
-    </form>
+    </SheetForm>
   );
 }

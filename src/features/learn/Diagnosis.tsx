@@ -1,5 +1,9 @@
 'use client';
 
+import { Note } from '@/ui/controls/Note';
+import Button from '@mui/material/Button';
+import { Toggle, Toggles } from '@/ui/controls/Toggle';
+import { Fold } from '@/ui/controls/Fold';
 import { useRef, useState } from 'react';
 import { changesOf } from '@/core/advice/learn/changesOf';
 import { failureDiagnose, type Outcome, OUTCOMES, type Suspect } from '@/core/physics/diagnosis/diagnose';
@@ -34,11 +38,7 @@ export function Diagnosis({ failure }: { failure: Versioned<FailureRecord> }) {
     thresholds,
   ]);
   if (!document)
-    return (
-      <p className="note">
-        Its revision was deleted; what was noted stays, but there is no build to work with.
-      </p>
-    );
+    return <Note>Its revision was deleted; what was noted stays, but there is no build to work with.</Note>;
   const fixed = revisions.find(({ id }) => id === failure.fixRevisionId)?.document;
   const lived =
     ledger.copyId === undefined ? undefined : livesOfCopies(copies, runs).get(ledger.copyId)?.hours;
@@ -85,9 +85,9 @@ export function Diagnosis({ failure }: { failure: Versioned<FailureRecord> }) {
         {saving > 0 ? 'saving' : 'saved'}
       </span>
       {problem ? (
-        <p className="note bad" role="alert">
+        <Note tone="bad" role="alert">
           {problem}
-        </p>
+        </Note>
       ) : null}
       {(ledger.rounds ?? []).map((round, at) => (
         <p key={at} className="quiet">
@@ -101,16 +101,15 @@ export function Diagnosis({ failure }: { failure: Versioned<FailureRecord> }) {
         </p>
       ))}
       {verdict ? (
-        <p className="note ok">
+        <Note tone="ok">
           <b>Verdict:</b> {verdictWords(verdict)}, <When at={verdict.at} />.{' '}
-          <button
-            type="button"
-            className="link"
+          <Button
+            variant="link"
             onClick={() => void save(reopened(failure, fixed ? changesOf(document, fixed) : []))}
           >
             It was not that: open it again
-          </button>
-        </p>
+          </Button>
+        </Note>
       ) : nextCheck ? (
         <p className="answer" style={{ fontSize: 19 }} data-testid="next-check">
           <b>Look first:</b> {nextCheck.ask}{' '}
@@ -152,19 +151,18 @@ function Answers({
   onAnswer(check: string, result: Outcome | undefined): void;
 }) {
   return (
-    <span className="seg" role="group" aria-label="What the check says">
+    <Toggles label="What the check says">
       {OUTCOMES.map((one) => (
-        <button
+        <Toggle
+          size="small"
           key={one}
-          type="button"
-          className="small"
-          aria-pressed={result === one}
-          onClick={() => onAnswer(check, result === one ? undefined : one)}
+          pressed={result === one}
+          onPress={() => onAnswer(check, result === one ? undefined : one)}
         >
           {one}
-        </button>
+        </Toggle>
       ))}
-    </span>
+    </Toggles>
   );
 }
 
@@ -191,14 +189,13 @@ function SuspectRow({
       <div className="sharebar" aria-hidden="true">
         <span style={{ width: `${Math.max(1, 100 * share)}%` }} />
       </div>
-      <details className="more">
-        <summary>{why[0]}</summary>
+      <Fold title={<>{why[0]}</>}>
         <ul style={{ fontSize: 13 }}>
           {why.slice(1).map((one) => (
             <li key={one}>{one}</li>
           ))}
         </ul>
-      </details>
+      </Fold>
       <div className="row" style={{ fontSize: 13 }}>
         <span style={{ flex: 1 }}>
           {check.ask} <span className="quiet">{check.minutes} min</span>
@@ -208,14 +205,9 @@ function SuspectRow({
         ) : (
           <>
             <Answers check={check.id} result={result} onAnswer={onAnswer} />
-            <button
-              type="button"
-              className="btn"
-              aria-label={`Verdict: ${means}`}
-              onClick={() => onVerdict(cause)}
-            >
+            <Button aria-label={`Verdict: ${means}`} onClick={() => onVerdict(cause)}>
               It was this
-            </button>
+            </Button>
           </>
         )}
       </div>

@@ -1,3 +1,8 @@
+import Chip from '@mui/material/Chip';
+import { TextInput } from '@/ui/controls/TextInput';
+import { Fold } from '@/ui/controls/Fold';
+import { Select } from '@/ui/controls/Select';
+import { Tick } from '@/ui/controls/Tick';
 import { useState } from 'react';
 import { TABLES } from '@/core/physics/diagnosis/tables';
 import type { FailureLedger } from '@/core/car/records/failureLedger';
@@ -48,15 +53,12 @@ export function Facts({ failure, copies, onChange }: FactsProps) {
           )
           .slice(0, 8);
   const chip = (clue: string) => (
-    <button
+    <Chip
       key={clue}
-      type="button"
-      className="chip"
       aria-pressed={clues.includes(clue)}
       onClick={() => toggle(clue)}
-    >
-      {TABLES.clues[clue]?.means ?? `${clue} (not known here)`}
-    </button>
+      label={TABLES.clues[clue]?.means ?? `${clue} (not known here)`}
+    />
   );
   const changes = ledger.changesSinceGood ?? [];
   return (
@@ -64,8 +66,8 @@ export function Facts({ failure, copies, onChange }: FactsProps) {
       <div className="chips" data-testid="clues">
         {[...clues, ...FIRST.filter((one) => !clues.includes(one))].map(chip)}
       </div>
-      <input
-        className="plainselect"
+      <TextInput
+        boxed
         style={{ width: '100%', maxWidth: 420 }}
         aria-label="Look for a clue"
         placeholder="more clues: type what you saw, e.g. smell, flat, teeth"
@@ -73,12 +75,11 @@ export function Facts({ failure, copies, onChange }: FactsProps) {
         onChange={(event) => setAsked(event.target.value)}
       />
       {found.length > 0 ? <div className="chips">{found.map(([id]) => chip(id))}</div> : null}
-      <details className="more">
-        <summary>What it was like, and what had happened before</summary>
+      <Fold title="What it was like, and what had happened before">
         {own.length > 0 ? (
           <div className="field">
             <label htmlFor={`copy-${failure.id}`}>Which copy</label>
-            <select
+            <Select
               id={`copy-${failure.id}`}
               value={ledger.copyId ?? ''}
               onChange={(event) =>
@@ -91,7 +92,7 @@ export function Facts({ failure, copies, onChange }: FactsProps) {
                   {copyWords(at + 1, lives.get(id)?.hours ?? 0, reader, repairs)}
                 </option>
               ))}
-            </select>
+            </Select>
           </div>
         ) : null}
         <QuantityField
@@ -124,24 +125,21 @@ export function Facts({ failure, copies, onChange }: FactsProps) {
         />
         <div className="row" style={{ margin: '6px 0' }}>
           <label>
-            <input
-              type="checkbox"
+            <Tick
               checked={ledger.wet === true}
               onChange={(event) => onChange({ wet: event.target.checked ? true : undefined })}
             />{' '}
             it was wet
           </label>
           <label>
-            <input
-              type="checkbox"
+            <Tick
               checked={ledger.repaired === true}
               onChange={(event) => onChange({ repaired: event.target.checked ? true : undefined })}
             />{' '}
             the part had been repaired
           </label>
           <label>
-            <input
-              type="checkbox"
+            <Tick
               checked={ledger.crackedBefore === true}
               onChange={(event) => onChange({ crackedBefore: event.target.checked ? true : undefined })}
             />{' '}
@@ -151,10 +149,8 @@ export function Facts({ failure, copies, onChange }: FactsProps) {
         <p className="cap">Changed since it was last good</p>
         <div className="chips">
           {Object.entries(TABLES.changes).map(([id, { means }]) => (
-            <button
+            <Chip
               key={id}
-              type="button"
-              className="chip"
               aria-pressed={changes.includes(id)}
               onClick={() =>
                 onChange({
@@ -163,12 +159,11 @@ export function Facts({ failure, copies, onChange }: FactsProps) {
                     : [...changes, id],
                 })
               }
-            >
-              {means}
-            </button>
+              label={means}
+            />
           ))}
         </div>
-      </details>
+      </Fold>
     </section>
   );
 }

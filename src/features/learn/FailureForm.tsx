@@ -1,5 +1,9 @@
 'use client';
 
+import { SheetForm } from '@/ui/controls/SheetForm';
+import { Select } from '@/ui/controls/Select';
+import { TextArea, TextInput } from '@/ui/controls/TextInput';
+import Button from '@mui/material/Button';
 import { RUN_KIND_NAMES } from '@/words/learn/runKinds';
 import { useState } from 'react';
 import type { FailureLedger } from '@/core/car/records/failureLedger';
@@ -104,29 +108,22 @@ export function FailureForm({
   }
 
   return (
-    <form
-      aria-label="Note a failure"
-      className="note"
-      onSubmit={(event) => {
-        event.preventDefault();
-        void send();
-      }}
-    >
+    <SheetForm label="Note a failure" onSubmit={() => void send()}>
       <div className="field">
         <label htmlFor="failure-part">Part</label>
-        <select id="failure-part" value={partId} onChange={(event) => setPartId(event.target.value)}>
+        <Select id="failure-part" value={partId} onChange={(event) => setPartId(event.target.value)}>
           <option value="">not in the list</option>
           {document.parts.items.map((item) => (
             <option key={item.id} value={item.id}>
               {item.name}
             </option>
           ))}
-        </select>
+        </Select>
       </div>
       {partId === '' ? (
         <div className="field text">
           <label htmlFor="failure-name">Its name</label>
-          <input
+          <TextInput
             id="failure-name"
             value={partName}
             maxLength={80}
@@ -137,19 +134,19 @@ export function FailureForm({
       ) : null}
       <div className="field">
         <label htmlFor="failure-mode">What happened</label>
-        <select id="failure-mode" value={mode} onChange={(event) => setMode(event.target.value)}>
+        <Select id="failure-mode" value={mode} onChange={(event) => setMode(event.target.value)}>
           <option value="">choose</option>
           {FAILURE_MODES.map((one) => (
             <option key={one.id} value={one.id} title={one.means}>
               {one.name}
             </option>
           ))}
-        </select>
+        </Select>
       </div>
       {mode === OWN ? (
         <div className="field text">
           <label htmlFor="failure-words">In your words</label>
-          <input
+          <TextInput
             id="failure-words"
             value={modeWords}
             maxLength={80}
@@ -160,26 +157,26 @@ export function FailureForm({
       ) : null}
       <div className="field">
         <label htmlFor="failure-run">In which run</label>
-        <select id="failure-run" value={runId} onChange={(event) => setRunId(event.target.value)}>
+        <Select id="failure-run" value={runId} onChange={(event) => setRunId(event.target.value)}>
           <option value="">none of them</option>
           {own.map((run) => (
             <option key={run.id} value={run.id}>
               {RUN_KIND_NAMES[run.kind]}, {day.format(new Date(run.ranAt))}
             </option>
           ))}
-        </select>
+        </Select>
       </div>
       {prints.length > 0 ? (
         <div className="field">
           <label htmlFor="failure-copy">Which copy</label>
-          <select id="failure-copy" value={copyId} onChange={(event) => chooseCopy(event.target.value)}>
+          <Select id="failure-copy" value={copyId} onChange={(event) => chooseCopy(event.target.value)}>
             <option value="">not known</option>
             {prints.map(({ id: copy, repairs = [] }, at) => (
               <option key={copy} value={copy}>
                 {copyWords(at + 1, lives.get(copy)?.hours ?? 0, reader, repairs)}
               </option>
             ))}
-          </select>
+          </Select>
         </div>
       ) : null}
       <QuantityField
@@ -199,7 +196,7 @@ export function FailureForm({
         example={35}
       />
       <div className="field text">
-        <textarea
+        <TextArea
           aria-label="What you saw"
           rows={3}
           maxLength={4000}
@@ -215,13 +212,11 @@ export function FailureForm({
         </p>
       ) : null}
       <div className="row" style={{ marginTop: 8 }}>
-        <button type="submit" className="btn main">
+        <Button variant="contained" type="submit">
           Save the failure
-        </button>
-        <button type="button" className="btn" onClick={onDone}>
-          Cancel
-        </button>
+        </Button>
+        <Button onClick={onDone}>Cancel</Button>
       </div>
-    </form>
+    </SheetForm>
   );
 }

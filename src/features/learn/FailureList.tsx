@@ -1,5 +1,9 @@
 'use client';
 
+import { IconAct } from '@/ui/controls/IconAct';
+import Button from '@mui/material/Button';
+import { TextInput } from '@/ui/controls/TextInput';
+import { Select } from '@/ui/controls/Select';
 import { RUN_KIND_NAMES } from '@/words/learn/runKinds';
 import { useSearchParams } from 'next/navigation';
 import { useState } from 'react';
@@ -38,9 +42,9 @@ export function FailureList() {
         <FailureRow key={failure.id} failure={failure} />
       ))}
       {sorted.length > MOST && !all ? (
-        <button type="button" className="link" onClick={() => setAll(true)}>
+        <Button variant="link" onClick={() => setAll(true)}>
           All {sorted.length} failures
-        </button>
+        </Button>
       ) : null}
     </div>
   );
@@ -90,17 +94,17 @@ function FailureRow({ failure }: { failure: Versioned<FailureRecord> }) {
         </p>
         {failure.story ? <p style={{ maxWidth: 640 }}>{failure.story}</p> : null}
         <div className="row acts">
-          <button type="button" className="link" aria-expanded={why} onClick={() => setWhy(!why)}>
+          <Button variant="link" aria-expanded={why} onClick={() => setWhy(!why)}>
             {why
               ? 'close the diagnosis'
               : failure.ledger?.verdict
                 ? 'why it failed'
                 : 'find out why it failed'}
-          </button>
+          </Button>
           {failure.fix ? null : (
-            <button type="button" className="link" aria-expanded={fixing} onClick={() => setFixing(!fixing)}>
+            <Button variant="link" aria-expanded={fixing} onClick={() => setFixing(!fixing)}>
               say what was done about it
-            </button>
+            </Button>
           )}
           <AddPhoto failure={failure} />
         </div>
@@ -137,14 +141,11 @@ function FailureRow({ failure }: { failure: Versioned<FailureRecord> }) {
         <span style={{ fontWeight: 650, color: isOpen(failure) ? 'var(--rust)' : 'var(--moss)' }}>
           {failure.fix ? 'fixed' : isOpen(failure) ? 'open' : 'explained'}
         </span>
-        <button
-          type="button"
-          className="plain"
-          aria-label={`Delete the failure of ${failure.partName}`}
+        <IconAct
+          icon="remove"
+          label={`Delete the failure of ${failure.partName}`}
           onClick={() => void drop()}
-        >
-          delete
-        </button>
+        />
       </span>
     </article>
   );
@@ -178,8 +179,8 @@ function FixForm({ failure }: { failure: Versioned<FailureRecord> }) {
         if (fix.trim() !== '') void save();
       }}
     >
-      <input
-        className="plainselect"
+      <TextInput
+        boxed
         style={{ flex: 1 }}
         aria-label="What was done"
         placeholder="e.g. face doubled to 12 mm"
@@ -187,8 +188,7 @@ function FixForm({ failure }: { failure: Versioned<FailureRecord> }) {
         maxLength={2000}
         onChange={(event) => setFix(event.target.value)}
       />
-      <select
-        className="plainselect"
+      <Select
         aria-label="Revision that carries it"
         value={revisionId}
         onChange={(event) => setRevisionId(event.target.value)}
@@ -198,10 +198,10 @@ function FixForm({ failure }: { failure: Versioned<FailureRecord> }) {
             in {letter}
           </option>
         ))}
-      </select>
-      <button type="submit" className="btn" disabled={fix.trim() === ''}>
+      </Select>
+      <Button type="submit" disabled={fix.trim() === ''}>
         Save the fix
-      </button>
+      </Button>
       {problem ? (
         <span role="alert" style={{ color: 'var(--rust)' }}>
           {problem}

@@ -1,4 +1,5 @@
-import { useRef, useState } from 'react';
+import { FileButton } from '@/ui/controls/FileButton';
+import { useState } from 'react';
 import type { FailureRecord, Versioned } from '@/core/car/records/records';
 import { callApi, sentenceOf } from '../api';
 import { useBuild } from '../session/BuildContext';
@@ -29,7 +30,6 @@ export function FailurePhotos({ failure: { partName, ledger } }: { failure: Fail
 /** Adds a photograph to a failure. */
 export function AddPhoto({ failure }: { failure: Versioned<FailureRecord> }) {
   const { keepFailure } = useBuild();
-  const input = useRef<HTMLInputElement>(null);
   const [problem, setProblem] = useState<string>();
   const photos = failure.ledger?.photos ?? [];
   const add = async (file: File | undefined) => {
@@ -55,20 +55,14 @@ export function AddPhoto({ failure }: { failure: Versioned<FailureRecord> }) {
   };
   return (
     <>
-      <button type="button" className="link" onClick={() => input.current?.click()}>
-        add a photograph
-      </button>
-      <input
-        ref={input}
-        type="file"
+      <FileButton
+        variant="link"
+        label={`Photograph of ${failure.partName}`}
         accept="image/*"
-        aria-label={`Photograph of ${failure.partName}`}
-        style={{ display: 'none' }}
-        onChange={(event) => {
-          void add(event.target.files?.[0]);
-          event.target.value = '';
-        }}
-      />
+        onFiles={([file]) => void add(file)}
+      >
+        add a photograph
+      </FileButton>
       {problem ? (
         <p role="alert" style={{ color: 'var(--rust)' }}>
           {problem}

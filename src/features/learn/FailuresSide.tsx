@@ -1,5 +1,6 @@
 'use client';
 
+import Button from '@mui/material/Button';
 import { usePathname, useRouter, useSearchParams } from 'next/navigation';
 import { type ReactNode, useState } from 'react';
 import { isOpen } from '@/core/worked/field/ledger';
@@ -35,12 +36,10 @@ export function FailuresSide({ tabs }: { tabs: ReactNode }) {
             : `${many(failures.length, 'failure')} in ${many(revisions.length, 'revision')}, ${openCount} still open.`}
         </h1>
         <div className="row" style={{ margin: '10px 0' }}>
-          <button type="button" className="btn" onClick={() => setShown('failure')}>
-            Note a failure of {revision.letter}
-          </button>
-          <button type="button" className="btn main" onClick={() => setShown('next')}>
+          <Button onClick={() => setShown('failure')}>Note a failure of {revision.letter}</Button>
+          <Button variant="contained" onClick={() => setShown('next')}>
             Open the next revision
-          </button>
+          </Button>
         </div>
         {open === 'failure' ? <FailureForm onDone={done} /> : null}
         {open === 'next' ? <NextRevision onDone={done} /> : null}

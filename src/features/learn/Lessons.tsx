@@ -1,3 +1,5 @@
+import { TextArea } from '@/ui/controls/TextInput';
+import Button from '@mui/material/Button';
 import { useState } from 'react';
 import { learnedOf } from '@/words/learn/learned';
 import type { RevisionRecord } from '@/core/car/records/records';
@@ -49,8 +51,7 @@ export function Lessons({ revision }: { revision: RevisionRecord }) {
           {said || (saved === undefined ? 'written from the record' : 'in your own words')}
         </span>
       </div>
-      <textarea
-        className="lessons"
+      <TextArea
         aria-label={`What we learned from ${revision.letter}`}
         rows={Math.max(
           4,
@@ -70,25 +71,21 @@ export function Lessons({ revision }: { revision: RevisionRecord }) {
         </p>
       ) : null}
       <div className="row" style={{ marginTop: 6 }}>
-        <button
-          type="button"
-          className="btn"
+        <Button
           disabled={typed === undefined || typed.trim() === '' || typed === saved}
           onClick={() => void send({ learned: typed! })}
         >
           Keep these words
-        </button>
+        </Button>
         {saved !== undefined || typed !== undefined ? (
-          <button
-            type="button"
-            className="btn"
+          <Button
             onClick={() => {
               setTyped(undefined);
               if (saved !== undefined) void send({ learned: '' });
             }}
           >
             Write it from the record again
-          </button>
+          </Button>
         ) : null}
         <span className="push" />
         {child ? (
@@ -96,18 +93,14 @@ export function Lessons({ revision }: { revision: RevisionRecord }) {
             {revision.letter} is closed: {child.letter} stands on it.
           </span>
         ) : revision.closedAt ? (
-          <button type="button" className="btn" onClick={() => void send({ closed: false })}>
-            Open {revision.letter} again
-          </button>
+          <Button onClick={() => void send({ closed: false })}>Open {revision.letter} again</Button>
         ) : (
-          <button
-            type="button"
-            className="btn"
+          <Button
             title="Its build can no longer be changed; runs and failures can still be noted"
             onClick={() => void send({ closed: true })}
           >
             Close revision {revision.letter}
-          </button>
+          </Button>
         )}
       </div>
     </section>

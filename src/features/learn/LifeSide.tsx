@@ -1,5 +1,11 @@
 'use client';
 
+import { Toggle, Toggles } from '@/ui/controls/Toggle';
+import Table from '@mui/material/Table';
+import TableHead from '@mui/material/TableHead';
+import TableRow from '@mui/material/TableRow';
+import TableCell from '@mui/material/TableCell';
+import TableBody from '@mui/material/TableBody';
 import Link from 'next/link';
 import { type ReactNode, useMemo, useState } from 'react';
 import { failuresEver, livesOfParts } from '@/core/worked/field/lives';
@@ -80,13 +86,13 @@ export function LifeSide({ tabs }: { tabs: ReactNode }) {
           <>
             <div className="row" style={{ margin: '8px 0' }}>
               <span className="quiet">What fails most by</span>
-              <span className="seg" role="group" aria-label="What fails most by">
+              <Toggles label="What fails most by">
                 {PARETO_BY.map((one) => (
-                  <button key={one} type="button" aria-pressed={by === one} onClick={() => setBy(one)}>
+                  <Toggle key={one} pressed={by === one} onPress={() => setBy(one)}>
                     {BY_WORDS[one]}
-                  </button>
+                  </Toggle>
                 ))}
-              </span>
+              </Toggles>
             </div>
             {rows.length > 0 ? (
               <ParetoChart
@@ -104,40 +110,46 @@ export function LifeSide({ tabs }: { tabs: ReactNode }) {
               <span>How long they live</span>
             </div>
             <div className="gridbox">
-              <table className="grid tight slim" data-testid="lives">
-                <thead>
-                  <tr>
-                    <th>Part</th>
-                    <th className="num">Failed</th>
-                    <th className="num">Time lost</th>
-                    <th className="num">Cost</th>
-                    <th className="num">Driven</th>
-                    <th className="num minor">Runs</th>
-                  </tr>
-                </thead>
-                <tbody>
+              <Table size="small" className="grid slim" data-testid="lives">
+                <TableHead>
+                  <TableRow>
+                    <TableCell>Part</TableCell>
+                    <TableCell align="right">Failed</TableCell>
+                    <TableCell align="right">Time lost</TableCell>
+                    <TableCell align="right">Cost</TableCell>
+                    <TableCell align="right">Driven</TableCell>
+                    <TableCell align="right" className="minor">
+                      Runs
+                    </TableCell>
+                  </TableRow>
+                </TableHead>
+                <TableBody>
                   {failing.map(
                     ({ partId, name, failures: count, earlier, lostMinutes, hours, runs: times, cost }) => (
-                      <tr key={partId}>
-                        <td>
+                      <TableRow key={partId}>
+                        <TableCell>
                           <b>{name}</b>{' '}
                           <span className="quiet" style={{ fontSize: 12.5 }}>
                             {lifeWords({ hours, failures: count }, reader)}
                             {earlier ? `; ${earlierWords(earlier, reader)}` : ''}
                           </span>
-                        </td>
-                        <td className="num">{count + (earlier?.failures ?? 0)}</td>
-                        <td className="num">{lostMinutes > 0 ? durationText(lostMinutes * 60) : '?'}</td>
-                        <td className="num">
+                        </TableCell>
+                        <TableCell align="right">{count + (earlier?.failures ?? 0)}</TableCell>
+                        <TableCell align="right">
+                          {lostMinutes > 0 ? durationText(lostMinutes * 60) : '?'}
+                        </TableCell>
+                        <TableCell align="right">
                           {cost === undefined ? '?' : formatText(cost, 'price', reader)}
-                        </td>
-                        <td className="num">{formatText(hours, 'hours', reader, 2)}</td>
-                        <td className="num minor">{times}</td>
-                      </tr>
+                        </TableCell>
+                        <TableCell align="right">{formatText(hours, 'hours', reader, 2)}</TableCell>
+                        <TableCell align="right" className="minor">
+                          {times}
+                        </TableCell>
+                      </TableRow>
                     ),
                   )}
-                </tbody>
-              </table>
+                </TableBody>
+              </Table>
             </div>
           </>
         ) : null}

@@ -1,5 +1,8 @@
 'use client';
 
+import { SheetForm } from '@/ui/controls/SheetForm';
+import { TextArea } from '@/ui/controls/TextInput';
+import Button from '@mui/material/Button';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { nextLetter } from '@/core/base/letters';
@@ -54,21 +57,14 @@ export function NextRevision({ proposal, onDone }: { proposal?: Proposal; onDone
   }
 
   return (
-    <form
-      aria-label="Open the next revision"
-      className="note ok"
-      onSubmit={(event) => {
-        event.preventDefault();
-        void send();
-      }}
-    >
+    <SheetForm label="Open the next revision" ok onSubmit={() => void send()}>
       <p>
         Revision {letter} starts as a copy of {revision.letter}
         {proposal ? ' with this change in it' : ''}. {revision.letter} is closed from then on, so that its
         runs stay true.
       </p>
       <div className="field text">
-        <textarea
+        <TextArea
           aria-label="Why"
           rows={2}
           maxLength={2000}
@@ -82,7 +78,7 @@ export function NextRevision({ proposal, onDone }: { proposal?: Proposal; onDone
         />
       </div>
       <div className="field text">
-        <textarea
+        <TextArea
           aria-label="What it should do"
           rows={2}
           maxLength={2000}
@@ -97,13 +93,11 @@ export function NextRevision({ proposal, onDone }: { proposal?: Proposal; onDone
         </p>
       ) : null}
       <div className="row" style={{ marginTop: 8 }}>
-        <button type="submit" className="btn main" disabled={sending}>
+        <Button variant="contained" type="submit" disabled={sending}>
           {sending ? 'Opening' : `Open revision ${letter}`}
-        </button>
-        <button type="button" className="btn" onClick={onDone}>
-          Cancel
-        </button>
+        </Button>
+        <Button onClick={onDone}>Cancel</Button>
       </div>
-    </form>
+    </SheetForm>
   );
 }

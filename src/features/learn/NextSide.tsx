@@ -1,5 +1,6 @@
 'use client';
 
+import Button from '@mui/material/Button';
 import { RUN_KIND_NAMES } from '@/words/learn/runKinds';
 import { say } from '@/words/findings';
 import { checkTitle } from '@/words/checks/names';
@@ -93,9 +94,9 @@ export function NextSide({ tabs }: { tabs: ReactNode }) {
           ))}
         </ol>
         {list && list.steps.length > FIRST_SHOWN && !all ? (
-          <button type="button" className="link" onClick={() => setAll(true)}>
+          <Button variant="link" onClick={() => setAll(true)}>
             All {list.steps.length}
-          </button>
+          </Button>
         ) : null}
       </Readings>
     </main>
@@ -177,22 +178,18 @@ function StepRow({ step, rank, most, onOpenNext }: StepRowProps) {
           </div>
         ) : null}
         <div className="row" style={{ marginTop: 6 }}>
-          <button type="button" className="btn" onClick={go}>
+          <Button onClick={go}>
             {patch
               ? `See it on ${SEGMENT_NAMES[segment]}`
               : failureId
                 ? 'Look into it'
                 : `Go to ${SEGMENT_NAMES[segment]}`}
-          </button>
+          </Button>
           {patch && !closed ? (
-            <button type="button" className="btn" onClick={() => edit(patch)}>
-              Take it into {revision.letter}
-            </button>
+            <Button onClick={() => edit(patch)}>Take it into {revision.letter}</Button>
           ) : null}
           {patch ? (
-            <button
-              type="button"
-              className="btn"
+            <Button
               onClick={() =>
                 onOpenNext({
                   why: `${title}${about ? `: ${inSentence(about)}` : ''}.`,
@@ -209,7 +206,7 @@ function StepRow({ step, rank, most, onOpenNext }: StepRowProps) {
               }
             >
               Open the next revision with it
-            </button>
+            </Button>
           ) : null}
         </div>
       </div>

@@ -1,3 +1,9 @@
+import { Note } from '@/ui/controls/Note';
+import Table from '@mui/material/Table';
+import TableHead from '@mui/material/TableHead';
+import TableRow from '@mui/material/TableRow';
+import TableCell from '@mui/material/TableCell';
+import TableBody from '@mui/material/TableBody';
 import type { Block, Report } from '@/words/report/definition';
 
 /** A report as a page to read. */
@@ -47,7 +53,7 @@ function BlockPart({ block }: { block: Block }) {
         </dl>
       );
     case 'caution':
-      return <p className="note">{block.text}</p>;
+      return <Note>{block.text}</Note>;
     case 'picture':
       return (
         <figure>
@@ -73,28 +79,28 @@ function BlockPart({ block }: { block: Block }) {
     case 'table':
       return (
         <div className="gridbox">
-          <table className="grid tight">
-            <thead>
-              <tr>
+          <Table size="small" className="grid">
+            <TableHead>
+              <TableRow>
                 {block.head.map((text, column) => (
-                  <th key={column} className={block.numbers?.includes(column) ? 'num' : undefined}>
+                  <TableCell key={column} align={block.numbers?.includes(column) ? 'right' : 'left'}>
                     {text}
-                  </th>
+                  </TableCell>
                 ))}
-              </tr>
-            </thead>
-            <tbody>
+              </TableRow>
+            </TableHead>
+            <TableBody>
               {block.rows.map((row, at) => (
-                <tr key={at}>
+                <TableRow key={at}>
                   {row.map((text, column) => (
-                    <td key={column} className={block.numbers?.includes(column) ? 'num' : undefined}>
+                    <TableCell key={column} align={block.numbers?.includes(column) ? 'right' : 'left'}>
                       {text}
-                    </td>
+                    </TableCell>
                   ))}
-                </tr>
+                </TableRow>
               ))}
-            </tbody>
-          </table>
+            </TableBody>
+          </Table>
         </div>
       );
   }

@@ -1,5 +1,7 @@
 'use client';
 
+import { Toggle, Toggles } from '@/ui/controls/Toggle';
+import Button from '@mui/material/Button';
 import { type ReactNode, useMemo, useState } from 'react';
 import { checksOnRecord } from '@/core/verdict/record';
 import { printerTimesOfBuild } from '@/core/worked/print/printerTimes';
@@ -118,25 +120,23 @@ export function ReportSide({ tabs }: { tabs: ReactNode }) {
       <Readings>
         {tabs}
         <div className="row noprint" style={{ margin: '4px 0 14px' }}>
-          <span className="seg" role="group" aria-label="Which paper">
+          <Toggles label="Which paper">
             {REPORT_KINDS.map((one) => (
-              <button key={one} type="button" aria-pressed={kind === one} onClick={() => setKind(one)}>
+              <Toggle key={one} pressed={kind === one} onPress={() => setKind(one)}>
                 {REPORT_NAMES[one]}
-              </button>
+              </Toggle>
             ))}
-          </span>
-          <button type="button" className="btn main" disabled={busy !== undefined} onClick={() => void pdf()}>
+          </Toggles>
+          <Button variant="contained" disabled={busy !== undefined} onClick={() => void pdf()}>
             {busy === 'pdf' ? 'Being made' : 'PDF'}
-          </button>
-          <button
-            type="button"
-            className="btn"
+          </Button>
+          <Button
             disabled={busy !== undefined}
             title="A .zip: the text and its pictures beside it"
             onClick={() => void markdown()}
           >
             {busy === 'markdown' ? 'Being packed' : 'Markdown with pictures'}
-          </button>
+          </Button>
           {problem ? (
             <span role="alert" style={{ color: 'var(--rust)' }}>
               {problem}

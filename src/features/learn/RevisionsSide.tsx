@@ -1,5 +1,6 @@
 'use client';
 
+import Button from '@mui/material/Button';
 import { type ReactNode, useState } from 'react';
 import { changeLog } from '@/words/learn/changeLog';
 import { useReader } from '@/ui/reader';
@@ -35,15 +36,15 @@ export function RevisionsSide({ tabs }: { tabs: ReactNode }) {
         <div className="group">
           <h2>
             <span style={{ fontWeight: 650 }}>The line</span>
-            <button type="button" className="link" onClick={log}>
+            <Button variant="link" onClick={log}>
               Change log as Markdown
-            </button>
+            </Button>
           </h2>
           <BranchLine chosen={after.id} onChoose={choose} />
         </div>
-        <button type="button" className="btn main" onClick={() => setOpening(true)}>
+        <Button variant="contained" onClick={() => setOpening(true)}>
           Open the next revision
-        </button>
+        </Button>
         {opening ? <NextRevision onDone={() => setOpening(false)} /> : null}
       </Bench>
       <Readings>

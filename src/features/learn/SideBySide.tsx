@@ -1,3 +1,10 @@
+import { Select } from '@/ui/controls/Select';
+import { Note } from '@/ui/controls/Note';
+import Table from '@mui/material/Table';
+import TableHead from '@mui/material/TableHead';
+import TableRow from '@mui/material/TableRow';
+import TableCell from '@mui/material/TableCell';
+import TableBody from '@mui/material/TableBody';
 import { describeExchange } from '@/words/labels/describe';
 import { checkTitle } from '@/words/checks/names';
 import type { ChangeEffect, Moved, MovedCheck } from '@/core/advice/effects/effects';
@@ -88,12 +95,7 @@ export function SideBySide({
         <label htmlFor="against" className="quiet">
           against
         </label>
-        <select
-          id="against"
-          className="plainselect"
-          value={before.id}
-          onChange={(event) => onAgainst(event.target.value)}
-        >
+        <Select id="against" value={before.id} onChange={(event) => onAgainst(event.target.value)}>
           {revisions
             .filter(({ id }) => id !== after.id)
             .map(({ id, letter }) => (
@@ -101,7 +103,7 @@ export function SideBySide({
                 revision {letter}
               </option>
             ))}
-        </select>
+        </Select>
         {count !== undefined && count > 1 ? (
           <span className="quiet" data-testid="at-once">
             What was measured belongs to all {count} together; what each does alone is predicted.
@@ -109,40 +111,40 @@ export function SideBySide({
         ) : null}
       </div>
       {worked.refused ? (
-        <p className="note bad" role="alert">
+        <Note tone="bad" role="alert">
           {worked.refused.message}
-        </p>
+        </Note>
       ) : null}
       {effects && effects.each.length > 0 ? (
         <div className="gridbox">
-          <table className="grid tight stacked" data-testid="effects">
-            <thead>
-              <tr>
-                <th style={{ width: '40%' }}>What changed</th>
-                <th>By itself it should do</th>
-                <th>Checks that it moves most</th>
-              </tr>
-            </thead>
-            <tbody>
+          <Table size="small" className="grid stacked" data-testid="effects">
+            <TableHead>
+              <TableRow>
+                <TableCell style={{ width: '40%' }}>What changed</TableCell>
+                <TableCell>By itself it should do</TableCell>
+                <TableCell>Checks that it moves most</TableCell>
+              </TableRow>
+            </TableHead>
+            <TableBody>
               {effects.each.slice(0, FIRST_SHOWN).map((one) => (
                 <EffectRow key={one.thing} effect={one} />
               ))}
-              <tr className="total">
-                <td>
+              <TableRow className="total">
+                <TableCell>
                   <b>All together, predicted</b>
-                </td>
-                <td>
+                </TableCell>
+                <TableCell>
                   <Figures figures={effects.together.figures} />
-                </td>
-                <td>
+                </TableCell>
+                <TableCell>
                   <Checks checks={effects.together.checks} />
-                </td>
-              </tr>
-              <tr className="total">
-                <td>
+                </TableCell>
+              </TableRow>
+              <TableRow className="total">
+                <TableCell>
                   <b className="slate">All together, measured</b>
-                </td>
-                <td colSpan={2} className="slate">
+                </TableCell>
+                <TableCell className="slate" colSpan={2}>
                   {measured.length === 0 ? (
                     <span className="quiet">Nothing was measured on both.</span>
                   ) : (
@@ -153,10 +155,10 @@ export function SideBySide({
                       )
                       .join('; ')
                   )}
-                </td>
-              </tr>
-            </tbody>
-          </table>
+                </TableCell>
+              </TableRow>
+            </TableBody>
+          </Table>
         </div>
       ) : null}
       {effects && effects.each.length > FIRST_SHOWN ? (
@@ -182,8 +184,8 @@ export function SideBySide({
 function EffectRow({ effect: { changes, figures, checks } }: { effect: ChangeEffect }) {
   const { reader } = useReader();
   return (
-    <tr>
-      <td>
+    <TableRow>
+      <TableCell>
         {changes
           .map((one) => describeExchange(one, reader))
           .map(({ path, label, before, after }) => (
@@ -191,14 +193,14 @@ function EffectRow({ effect: { changes, figures, checks } }: { effect: ChangeEff
               {label}: <span className="quiet">{before}</span> → <b>{after}</b>
             </div>
           ))}
-      </td>
-      <td>
+      </TableCell>
+      <TableCell>
         <Figures figures={figures} />
-      </td>
-      <td>
+      </TableCell>
+      <TableCell>
         <Checks checks={checks} />
-      </td>
-    </tr>
+      </TableCell>
+    </TableRow>
   );
 }
 

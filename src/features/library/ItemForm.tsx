@@ -1,5 +1,9 @@
 'use client';
 
+import { SheetForm } from '@/ui/controls/SheetForm';
+import { TextInput } from '@/ui/controls/TextInput';
+import Button from '@mui/material/Button';
+import { Select } from '@/ui/controls/Select';
 import { LIBRARY_WORDS } from '@/words/labels/library';
 import { useState } from 'react';
 import { type LibraryItem } from '@/core/car/library/kinds';
@@ -37,18 +41,14 @@ export function ItemForm({ item, isNew, library, onSaved, onCancel }: ItemFormPr
     }
   };
   return (
-    <form
-      aria-label={`${isNew ? 'New' : 'Edit'} ${LIBRARY_WORDS[item.kind].one}`}
-      className="note"
-      style={{ maxWidth: 440 }}
-      onSubmit={(event) => {
-        event.preventDefault();
-        void save();
-      }}
+    <SheetForm
+      label={`${isNew ? 'New' : 'Edit'} ${LIBRARY_WORDS[item.kind].one}`}
+      maxWidth={440}
+      onSubmit={() => void save()}
     >
       <div className="field text">
         <label htmlFor="item-name">Name</label>
-        <input
+        <TextInput
           id="item-name"
           value={String(data.name ?? '')}
           maxLength={80}
@@ -77,14 +77,12 @@ export function ItemForm({ item, isNew, library, onSaved, onCancel }: ItemFormPr
         </p>
       ) : null}
       <div className="row" style={{ marginTop: 8 }}>
-        <button type="submit" className="btn main">
+        <Button variant="contained" type="submit">
           Save
-        </button>
-        <button type="button" className="btn" onClick={onCancel}>
-          Cancel
-        </button>
+        </Button>
+        <Button onClick={onCancel}>Cancel</Button>
       </div>
-    </form>
+    </SheetForm>
   );
 }
 
@@ -113,7 +111,7 @@ function FigureField({ column, item, library, value, onChange }: FigureFieldProp
     return (
       <div className="field text">
         <label htmlFor={id}>{label}</label>
-        <input
+        <TextInput
           id={id}
           value={String(value ?? '')}
           maxLength={figure.text}
@@ -130,13 +128,13 @@ function FigureField({ column, item, library, value, onChange }: FigureFieldProp
   return (
     <div className="field">
       <label htmlFor={id}>{label}</label>
-      <select id={id} value={String(value ?? '')} onChange={(event) => onChange(event.target.value)}>
+      <Select id={id} value={String(value ?? '')} onChange={(event) => onChange(event.target.value)}>
         {choices.map(([choice, words]) => (
           <option key={choice} value={choice}>
             {words}
           </option>
         ))}
-      </select>
+      </Select>
     </div>
   );
 }

@@ -1,5 +1,9 @@
 'use client';
 
+import { IconAct } from '@/ui/controls/IconAct';
+import Button from '@mui/material/Button';
+import { Note } from '@/ui/controls/Note';
+import { Select } from '@/ui/controls/Select';
 import { useState } from 'react';
 import { extruded } from '@/core/physics/solid/extrude';
 import { meshOf } from '@/core/physics/solid/shapes';
@@ -91,12 +95,8 @@ export function StripLog({
         suddenly.
       </p>
       <div className="row" style={{ margin: '6px 0' }}>
-        <button type="button" className="btn" onClick={() => strip(false)}>
-          Lying strip, STL
-        </button>
-        <button type="button" className="btn" onClick={() => strip(true)}>
-          Standing strip, STL
-        </button>
+        <Button onClick={() => strip(false)}>Lying strip, STL</Button>
+        <Button onClick={() => strip(true)}>Standing strip, STL</Button>
       </div>
       {strips.map((one, index) => (
         <div key={one.id} className="row supplyitem" style={{ flexWrap: 'nowrap', fontSize: 13 }}>
@@ -105,26 +105,23 @@ export function StripLog({
             {formatText(one.thicknessMm, 'lengthMm', reader)}: {formatText(one.breakN, 'forceN', reader)},{' '}
             {formatText(stripStressMpa(one)!, 'stressMpa', reader)}
           </span>
-          <button
-            type="button"
-            className="plain"
-            aria-label={`Take strip ${index + 1} out`}
+          <IconAct
+            icon="takeOut"
+            label={`Take strip ${index + 1} out`}
             onClick={() => onChange(strips.filter(({ id }) => id !== one.id))}
-          >
-            ×
-          </button>
+          />
         </div>
       ))}
       {own.along || own.across ? (
-        <p className="note ok" data-testid="own-figures">
+        <Note tone="ok" data-testid="own-figures">
           {own.along ? `Along the layers ${mean(own.along)}. ` : ''}
           {own.across ? `Between them ${mean(own.across)}. ` : ''}Builds take these in place of the typical
           figures.
-        </p>
+        </Note>
       ) : null}
       <div className="field">
         <label htmlFor="strip-how">Broken by</label>
-        <select
+        <Select
           id="strip-how"
           value={how}
           onChange={(event) =>
@@ -137,18 +134,18 @@ export function StripLog({
         >
           <option value="bent">bending over two supports</option>
           <option value="pulled">pulling</option>
-        </select>
+        </Select>
       </div>
       <div className="field">
         <label htmlFor="strip-layers">Layers</label>
-        <select
+        <Select
           id="strip-layers"
           value={layers}
           onChange={(event) => set({ layers: event.target.value as StripTest['layers'] })}
         >
           <option value="along">along it (lying)</option>
           <option value="across">across it (standing)</option>
-        </select>
+        </Select>
       </div>
       <QuantityField
         label="Strip width"
@@ -180,9 +177,9 @@ export function StripLog({
         value={breakN}
         onChange={(value) => set({ breakN: value })}
       />
-      <button type="button" className="btn" disabled={!whole} onClick={add}>
+      <Button disabled={!whole} onClick={add}>
         Note the strip
-      </button>
+      </Button>
     </section>
   );
 }

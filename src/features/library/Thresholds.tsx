@@ -1,5 +1,6 @@
 'use client';
 
+import Button from '@mui/material/Button';
 import { useState } from 'react';
 import type { Thresholds as Margins } from '@/core/verdict/engine/check';
 import { DEFAULT_THRESHOLDS } from '@/core/verdict/evaluate';
@@ -74,9 +75,9 @@ export function Thresholds({
         onChange={setAhead}
       />
       <div className="row" style={{ marginTop: 8 }}>
-        <button type="submit" className="btn main">
+        <Button variant="contained" type="submit">
           Save
-        </button>
+        </Button>
         <span role="status">{said}</span>
       </div>
     </form>

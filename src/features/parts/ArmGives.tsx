@@ -1,3 +1,4 @@
+import { Note } from '@/ui/controls/Note';
 import { useMemo } from 'react';
 import type { Part } from '@/core/car/parts/parts';
 import { ENDS } from '@/core/car/document/suspension';
@@ -18,12 +19,12 @@ export function ArmGives({ part }: { part: Part }) {
   if (known.length === 0) return null;
   const deg = (value: number) => `${formatNumber(value, reader.locale, 2)}\u00a0°`;
   return (
-    <p className="note" data-testid="arm-gives">
+    <Note data-testid="arm-gives">
       {known.map(
         ([end, { lateralN, armN, camberDeg, toeDeg }]) =>
           `As the lower arm in ${end === 'front' ? 'front' : 'the rear'}, a corner at the limit puts ${formatText(lateralN, 'forceN', reader)} on the ground and ${formatText(armN, 'forceN', reader)} along it: it gives away ${deg(camberDeg)} of camber and at most ${deg(toeDeg)} of toe. `,
       )}
       An arm that gives saves the parts behind it, and steers where you did not.
-    </p>
+    </Note>
   );
 }

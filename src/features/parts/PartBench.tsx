@@ -1,5 +1,9 @@
 'use client';
 
+import { IconAct } from '@/ui/controls/IconAct';
+import { Select } from '@/ui/controls/Select';
+import { TextInput } from '@/ui/controls/TextInput';
+import Button from '@mui/material/Button';
 import { useState } from 'react';
 import { PART_KINDS, type PartKind } from '@/core/car/parts/partKinds';
 import type { Part } from '@/core/car/parts/parts';
@@ -26,7 +30,8 @@ export function PartBench({ part, onChoose }: { part: Part | undefined; onChoose
       <Group title="Part" aside={`${items.length} in all`}>
         {items.length > 0 ? (
           <div className="pick">
-            <select
+            <Select
+              look="strong"
               aria-label="Choose a part"
               value={part?.id ?? ''}
               onChange={(event) => onChoose(event.target.value)}
@@ -37,7 +42,7 @@ export function PartBench({ part, onChoose }: { part: Part | undefined; onChoose
                   {failures.some(({ partId }) => partId === id) ? ', has failed' : ''}
                 </option>
               ))}
-            </select>
+            </Select>
           </div>
         ) : null}
         {closed ? null : <NewPart onAdded={onChoose} />}
@@ -68,8 +73,8 @@ function NewPart({ onAdded }: { onAdded(id: string): void }) {
         add();
       }}
     >
-      <input
-        className="plainselect"
+      <TextInput
+        boxed
         style={{ minWidth: 0, flex: 1 }}
         aria-label="Name of the part"
         placeholder="e.g. Front arm"
@@ -77,8 +82,7 @@ function NewPart({ onAdded }: { onAdded(id: string): void }) {
         maxLength={80}
         onChange={(event) => setName(event.target.value)}
       />
-      <select
-        className="plainselect"
+      <Select
         style={{ maxWidth: 110 }}
         aria-label="Kind of part"
         value={kind}
@@ -89,10 +93,10 @@ function NewPart({ onAdded }: { onAdded(id: string): void }) {
             {PART_KIND_NAMES[one]}
           </option>
         ))}
-      </select>
-      <button type="submit" className="btn" aria-label="Add the part" disabled={name.trim() === ''}>
+      </Select>
+      <Button type="submit" aria-label="Add the part" disabled={name.trim() === ''}>
         Add
-      </button>
+      </Button>
     </form>
   );
 }
@@ -136,15 +140,14 @@ function PartFields({ part }: { part: Part }) {
       <Shape part={part} />
       <Loads part={part} />
       {closed ? null : (
-        <button
-          type="button"
-          className="plain"
+        <Button
+          variant="text"
           style={{ marginTop: 8 }}
           aria-label={`Take ${part.name} out`}
           onClick={() => edit([{ path: at(), value: undefined }])}
         >
           take {part.name.toLowerCase()} out
-        </button>
+        </Button>
       )}
     </>
   );
@@ -171,15 +174,12 @@ function Loads({ part: { id, loads = [], shape } }: { part: Part }) {
             <b style={{ flex: 1, fontSize: 13 }}>
               {LOAD_OPTIONS.find(([name]) => name === load.from)?.[1] ?? load.from}
             </b>
-            <button
-              type="button"
-              className="plain"
-              aria-label={`Take load ${index + 1} off`}
+            <IconAct
+              icon="takeOut"
+              label={`Take load ${index + 1} off`}
               disabled={closed}
               onClick={() => edit([{ path: at(load.id), value: undefined }])}
-            >
-              ×
-            </button>
+            />
           </div>
           {load.from === 'own' ? (
             <DocumentField path={at(load.id, 'forceN')} />
@@ -211,7 +211,7 @@ function PartName({ part }: { part: Part }) {
   return (
     <div className="field text">
       <label htmlFor={`name-${part.id}`}>Name</label>
-      <input
+      <TextInput
         id={`name-${part.id}`}
         aria-label={`Name of ${part.name}`}
         value={text ?? part.name}

@@ -1,3 +1,9 @@
+import { Note } from '@/ui/controls/Note';
+import Table from '@mui/material/Table';
+import TableHead from '@mui/material/TableHead';
+import TableRow from '@mui/material/TableRow';
+import TableCell from '@mui/material/TableCell';
+import TableBody from '@mui/material/TableBody';
 import { breakWords } from '@/words/checks/parts';
 import { LOAD_FROM } from '@/words/terms';
 import { needNames } from '@/words/needs';
@@ -20,35 +26,37 @@ export function PartLoads({ part }: { part: Part }) {
   }, [ghost, surface, part.id]);
   if (!found.ok)
     return (
-      <p className="note">
+      <Note>
         {part.name} needs {needNames(found.missing)}.
-      </p>
+      </Note>
     );
   const before = (id: string | undefined) =>
     other?.ok ? other.value.loads.find(({ load }) => load?.id === id)?.margin : undefined;
   return (
     <>
       <div className="gridbox">
-        <table className="grid slim" data-testid="part-loads">
-          <thead>
-            <tr>
-              <th>{part.name} under</th>
-              <th className="num">Force</th>
-              <th className="num">Breaks at</th>
-              <th className="num">Margin</th>
-              <th className="minor">How</th>
-              <th className="num minor">Deflects</th>
-            </tr>
-          </thead>
-          <tbody>
+        <Table className="grid slim" data-testid="part-loads">
+          <TableHead>
+            <TableRow>
+              <TableCell>{part.name} under</TableCell>
+              <TableCell align="right">Force</TableCell>
+              <TableCell align="right">Breaks at</TableCell>
+              <TableCell align="right">Margin</TableCell>
+              <TableCell className="minor">How</TableCell>
+              <TableCell align="right" className="minor">
+                Deflects
+              </TableCell>
+            </TableRow>
+          </TableHead>
+          <TableBody>
             {found.value.loads.map((row, index) => (
-              <tr key={row.load?.id ?? `solid-${index}`}>
-                <td>
+              <TableRow key={row.load?.id ?? `solid-${index}`}>
+                <TableCell>
                   {row.depth === 'solid' ? <b>{LOAD_FROM[row.from]}, on its mesh</b> : LOAD_FROM[row.from]}
-                </td>
-                <td className="num">{formatText(row.forceN, 'forceN', reader)}</td>
-                <td className="num">{formatText(row.breaksAtN, 'forceN', reader)}</td>
-                <td className="num" style={row.margin < 1 ? { color: 'var(--rust)' } : undefined}>
+                </TableCell>
+                <TableCell align="right">{formatText(row.forceN, 'forceN', reader)}</TableCell>
+                <TableCell align="right">{formatText(row.breaksAtN, 'forceN', reader)}</TableCell>
+                <TableCell align="right" style={row.margin < 1 ? { color: 'var(--rust)' } : undefined}>
                   {formatNumber(row.margin, reader.locale, 3)}
                   {before(row.load?.id) === undefined ? null : (
                     <span className="quiet">
@@ -56,18 +64,18 @@ export function PartLoads({ part }: { part: Part }) {
                       ({ghost!.label}: {formatNumber(before(row.load?.id)!, reader.locale, 3)})
                     </span>
                   )}
-                </td>
-                <td className="minor">
+                </TableCell>
+                <TableCell className="minor">
                   {breakWords(row.mode, row.screwKind)},{' '}
                   {row.between ? 'between the layers' : 'in the material'}
-                </td>
-                <td className="num minor">
+                </TableCell>
+                <TableCell align="right" className="minor">
                   {row.deflectionMm === undefined ? '' : formatText(row.deflectionMm, 'lengthMm', reader, 2)}
-                </td>
-              </tr>
+                </TableCell>
+              </TableRow>
             ))}
-          </tbody>
-        </table>
+          </TableBody>
+        </Table>
       </div>
       {part.shape?.as === 'boss' ? (
         <ScrewWays

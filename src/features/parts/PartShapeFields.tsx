@@ -1,5 +1,6 @@
 'use client';
 
+import Button from '@mui/material/Button';
 import { type Part } from '@/core/car/parts/parts';
 import { SCREW_KINDS } from '@/core/car/parts/partShape';
 import { SCREW_WORDS } from '@/words/terms';
@@ -19,9 +20,7 @@ export function Shape({ part: { id, kind, name, shape, loads } }: { part: Part }
           A few dimensions say what {name.toLowerCase()} carries; its own mesh says more.
         </p>
         {closed ? null : (
-          <button
-            type="button"
-            className="btn"
+          <Button
             style={{ marginTop: 6 }}
             onClick={() =>
               edit([
@@ -31,7 +30,7 @@ export function Shape({ part: { id, kind, name, shape, loads } }: { part: Part }
             }
           >
             Start with usual dimensions
-          </button>
+          </Button>
         )}
       </Group>
     );

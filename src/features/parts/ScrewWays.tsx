@@ -1,3 +1,9 @@
+import Table from '@mui/material/Table';
+import TableHead from '@mui/material/TableHead';
+import TableRow from '@mui/material/TableRow';
+import TableCell from '@mui/material/TableCell';
+import TableBody from '@mui/material/TableBody';
+import Button from '@mui/material/Button';
 import type { Part } from '@/core/car/parts/parts';
 import { BOSS_KINDS, bossCheck } from '@/core/physics/strength/boss';
 import { derate } from '@/core/physics/strength/allowable';
@@ -27,48 +33,49 @@ export function ScrewWays({ part, worst }: { part: Part; worst: LoadedPart }) {
   });
   return (
     <div className="gridbox">
-      <table className="grid tight slim" data-testid="screw-ways">
-        <thead>
-          <tr>
-            <th>
+      <Table size="small" className="grid slim" data-testid="screw-ways">
+        <TableHead>
+          <TableRow>
+            <TableCell>
               {screws} screws M{formatNumber(screwMm, reader.locale, 3)} held by
-            </th>
-            <th className="num">Pull out at</th>
-            <th className="num">Margin</th>
-            <th />
-          </tr>
-        </thead>
-        <tbody>
+            </TableCell>
+            <TableCell align="right">Pull out at</TableCell>
+            <TableCell align="right">Margin</TableCell>
+            <TableCell />
+          </TableRow>
+        </TableHead>
+        <TableBody>
           {BOSS_KINDS.map((kind) => {
             const found = kinds[kind];
             if (!found) return null;
             return (
-              <tr key={kind}>
-                <td>
+              <TableRow key={kind}>
+                <TableCell>
                   {kind === screwKind ? <b>{SCREW_WORDS[kind]}, as it is</b> : SCREW_WORDS[kind]}
                   {kind === best ? <span className="quiet minor"> strongest</span> : null}
-                </td>
-                <td className="num">{formatText(found.pullOutN * left * screws, 'forceN', reader)}</td>
-                <td className="num">{formatNumber(found.margin * left, reader.locale, 3)}</td>
-                <td>
+                </TableCell>
+                <TableCell align="right">
+                  {formatText(found.pullOutN * left * screws, 'forceN', reader)}
+                </TableCell>
+                <TableCell align="right">{formatNumber(found.margin * left, reader.locale, 3)}</TableCell>
+                <TableCell>
                   {kind === screwKind || closed ? null : (
-                    <button
-                      type="button"
-                      className="plain"
+                    <Button
+                      variant="text"
                       aria-label={`Take ${SCREW_WORDS[kind]}`}
                       onClick={() =>
                         edit([{ path: ['parts', 'items', part.id, 'shape', 'screwKind'], value: kind }])
                       }
                     >
                       take
-                    </button>
+                    </Button>
                   )}
-                </td>
-              </tr>
+                </TableCell>
+              </TableRow>
             );
           })}
-        </tbody>
-      </table>
+        </TableBody>
+      </Table>
     </div>
   );
 }

@@ -1,3 +1,9 @@
+import Table from '@mui/material/Table';
+import TableHead from '@mui/material/TableHead';
+import TableRow from '@mui/material/TableRow';
+import TableCell from '@mui/material/TableCell';
+import TableBody from '@mui/material/TableBody';
+import Button from '@mui/material/Button';
 import { useMemo } from 'react';
 import type { Part } from '@/core/car/parts/parts';
 import { itemsOf, materialForBuild } from '@/core/car/library/items';
@@ -36,49 +42,44 @@ export function StiffOrTough({ part }: { part: Part }) {
         the knock and comes home. The work to break is an upper bound.
       </p>
       <div className="gridbox">
-        <table className="grid tight slim" data-testid="stiff-or-tough">
-          <thead>
-            <tr>
-              <th>Material</th>
-              <th className="num">Margin</th>
-              <th className="num">Deflects</th>
-              <th className="num">Work to break</th>
-              <th />
-            </tr>
-          </thead>
-          <tbody>
+        <Table size="small" className="grid slim" data-testid="stiff-or-tough">
+          <TableHead>
+            <TableRow>
+              <TableCell>Material</TableCell>
+              <TableCell align="right">Margin</TableCell>
+              <TableCell align="right">Deflects</TableCell>
+              <TableCell align="right">Work to break</TableCell>
+              <TableCell />
+            </TableRow>
+          </TableHead>
+          <TableBody>
             {rows.map(({ name, margin, deflectionMm, energyJ, chosen }) => (
-              <tr key={name}>
-                <td>{chosen ? <b>{name}, as it is</b> : name}</td>
-                <td className="num" style={margin < 1 ? { color: 'var(--rust)' } : undefined}>
+              <TableRow key={name}>
+                <TableCell>{chosen ? <b>{name}, as it is</b> : name}</TableCell>
+                <TableCell align="right" style={margin < 1 ? { color: 'var(--rust)' } : undefined}>
                   {formatNumber(margin, reader.locale, 3)}
-                </td>
-                <td className="num">
+                </TableCell>
+                <TableCell align="right">
                   {deflectionMm === undefined ? '' : formatText(deflectionMm, 'lengthMm', reader, 2)}
                   {deflectionMm === least ? <span className="quiet minor"> stiffest</span> : null}
-                </td>
-                <td className="num">
+                </TableCell>
+                <TableCell align="right">
                   {energyJ === undefined ? '' : formatText(energyJ, 'energyJ', reader, 2)}
                   {energyJ !== undefined && energyJ === most ? (
                     <span className="quiet minor"> toughest</span>
                   ) : null}
-                </td>
-                <td>
+                </TableCell>
+                <TableCell>
                   {chosen || closed ? null : (
-                    <button
-                      type="button"
-                      className="plain"
-                      aria-label={`Take ${name}`}
-                      onClick={() => take(name)}
-                    >
+                    <Button variant="text" aria-label={`Take ${name}`} onClick={() => take(name)}>
                       take
-                    </button>
+                    </Button>
                   )}
-                </td>
-              </tr>
+                </TableCell>
+              </TableRow>
             ))}
-          </tbody>
-        </table>
+          </TableBody>
+        </Table>
       </div>
     </section>
   );

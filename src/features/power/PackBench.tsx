@@ -1,5 +1,6 @@
 'use client';
 
+import { Note } from '@/ui/controls/Note';
 import { useBuild } from '../session/BuildContext';
 import { MOTOR_KINDS, USUAL_USABLE_SHARE } from '@/core/car/document/power';
 import { motorsInAll } from '@/core/car/document/drive';
@@ -86,8 +87,8 @@ function Limits() {
 }
 
 export const PackCaution = () => (
-  <p className="note">
+  <Note>
     Lithium packs: charge attended in a fire-safe place, store at storage voltage, never use a puffed or
     crashed one. Local rules go first.
-  </p>
+  </Note>
 );

@@ -1,5 +1,6 @@
 'use client';
 
+import { Note } from '@/ui/controls/Note';
 import { useReader } from '@/ui/reader';
 import { inSentence } from '@/core/base/units/words';
 import { whyOf } from '@/words/checkWords';
@@ -112,13 +113,13 @@ function MeteredNotes({ view: { supply } }: { view: SupplyView }) {
   const { reader } = useReader();
   if (!supply.ok || supply.metered.length === 0) return null;
   return (
-    <div className="note" data-testid="metered">
+    <Note data-testid="metered">
       {supply.metered.map((plug) => (
         <p key={plug.id} style={{ margin: 0 }}>
           {meteredWords(plug, nameOf(document.power, plug.id), reader)}
         </p>
       ))}
-    </div>
+    </Note>
   );
 }
 

@@ -1,5 +1,13 @@
 'use client';
 
+import { TextInput } from '@/ui/controls/TextInput';
+import { Tick } from '@/ui/controls/Tick';
+import { Note } from '@/ui/controls/Note';
+import Table from '@mui/material/Table';
+import TableHead from '@mui/material/TableHead';
+import TableRow from '@mui/material/TableRow';
+import TableCell from '@mui/material/TableCell';
+import TableBody from '@mui/material/TableBody';
 import { FAILSAFE_WORDS } from '@/words/failsafe';
 import { FAILSAFE_ITEMS, type FailsafeItem } from '@/core/car/document/power';
 import { failsafeMarks, undoneBy } from '@/core/worked/power/failsafe';
@@ -17,7 +25,7 @@ export function RadioBench() {
   const words = (path: readonly string[], label: string, value: string | undefined) => (
     <div className="field text">
       <label htmlFor={path.join('-')}>{label}</label>
-      <input
+      <TextInput
         id={path.join('-')}
         key={value}
         defaultValue={value}
@@ -60,8 +68,7 @@ export function RadioBench() {
         <DocumentField path={['power', 'radio', 'awayM']} example={80} />
         <div className="field">
           <label>
-            <input
-              type="checkbox"
+            <Tick
               style={{ width: 'auto' }}
               checked={radio?.gyroGain ?? false}
               disabled={closed}
@@ -95,39 +102,42 @@ export function RadioView() {
     ]);
   return (
     <section aria-label="Fail-safe list" style={{ marginTop: 10 }}>
-      <p className="note bad">
+      <Note tone="bad">
         Before each test: wheels off the ground, pinion out where you can, fingers and hair away, nobody in
         the plane of the wheels. Local rules go first.
-      </p>
+      </Note>
       <div className="gridbox">
-        <table className="grid tight">
-          <thead>
-            <tr>
-              <th>Test</th>
-              <th>How</th>
-              <th>Passed</th>
-            </tr>
-          </thead>
-          <tbody>
+        <Table size="small" className="grid">
+          <TableHead>
+            <TableRow>
+              <TableCell>Test</TableCell>
+              <TableCell>How</TableCell>
+              <TableCell>Passed</TableCell>
+            </TableRow>
+          </TableHead>
+          <TableBody>
             {FAILSAFE_ITEMS.map((id) => {
               const tick = ticks.find((one) => one.id === id);
               const undone = tick ? undoneBy(tick, marks) : [];
               const counts = tick !== undefined && undone.length === 0;
               return (
-                <tr key={id} data-failsafe={id} data-state={counts ? 'passed' : tick ? 'undone' : 'open'}>
-                  <td style={{ minWidth: 210 }}>
+                <TableRow
+                  key={id}
+                  data-failsafe={id}
+                  data-state={counts ? 'passed' : tick ? 'undone' : 'open'}
+                >
+                  <TableCell style={{ minWidth: 210 }}>
                     <label style={{ fontWeight: 600 }}>
-                      <input
-                        type="checkbox"
+                      <Tick
                         checked={counts}
                         disabled={closed}
                         onChange={(event) => set(id, event.target.checked)}
                       />{' '}
                       {FAILSAFE_WORDS[id].what}
                     </label>
-                  </td>
-                  <td className="quiet">{FAILSAFE_WORDS[id].how}</td>
-                  <td style={{ minWidth: 150 }}>
+                  </TableCell>
+                  <TableCell className="quiet">{FAILSAFE_WORDS[id].how}</TableCell>
+                  <TableCell style={{ minWidth: 150 }}>
                     {!tick ? (
                       <span className="quiet">not yet</span>
                     ) : counts ? (
@@ -137,12 +147,12 @@ export function RadioView() {
                         <When at={tick.at} />, undone: the {undone.join(' and the ')} changed
                       </span>
                     )}
-                  </td>
-                </tr>
+                  </TableCell>
+                </TableRow>
               );
             })}
-          </tbody>
-        </table>
+          </TableBody>
+        </Table>
       </div>
     </section>
   );

@@ -1,5 +1,10 @@
 'use client';
 
+import { IconAct } from '@/ui/controls/IconAct';
+import Button from '@mui/material/Button';
+import { Select } from '@/ui/controls/Select';
+import { TextInput } from '@/ui/controls/TextInput';
+import { Tick } from '@/ui/controls/Tick';
 import type { ReactNode } from 'react';
 import { type PowerLoad, type PowerRail, USUAL_SHEDS_W, chargedV } from '@/core/car/document/power';
 import { itemsOf, loadForBuild } from '@/core/car/library/items';
@@ -118,25 +123,21 @@ function Item({ item, list, open, onChoose, children }: ItemProps) {
   return (
     <section aria-label={item.name} className="supplyitem">
       <div className="row" style={{ flexWrap: 'nowrap' }}>
-        <button
-          type="button"
-          className="link"
+        <Button
+          variant="link"
           style={{ flex: 1, textAlign: 'left', textDecoration: 'none', fontWeight: 600 }}
           aria-expanded={open}
           onClick={() => onChoose(open ? undefined : item.id)}
         >
           {item.name}
-        </button>
+        </Button>
         <FedBy item={item} list={list} />
-        <button
-          type="button"
-          className="plain"
-          aria-label={`Remove ${item.name}`}
+        <IconAct
+          icon="takeOut"
+          label={`Remove ${item.name}`}
           disabled={closed}
           onClick={() => edit([{ path: ['power', list, item.id], value: undefined }])}
-        >
-          ×
-        </button>
+        />
       </div>
       {open ? children : null}
     </section>
@@ -148,7 +149,7 @@ function FedBy({ item, list }: { item: PowerRail | PowerLoad; list: 'rails' | 'l
   const key = list === 'rails' ? 'from' : 'rail';
   const value = 'from' in item ? item.from : item.rail;
   return (
-    <select
+    <Select
       aria-label={`${item.name} is fed by`}
       value={value}
       disabled={closed}
@@ -163,7 +164,7 @@ function FedBy({ item, list }: { item: PowerRail | PowerLoad; list: 'rails' | 'l
             {name}
           </option>
         ))}
-    </select>
+    </Select>
   );
 }
 
@@ -172,7 +173,7 @@ function Name({ path, value }: { path: readonly string[]; value: string }) {
   return (
     <div className="field text" onBlur={() => session.endStep()}>
       <label htmlFor={path.join('-')}>Name</label>
-      <input
+      <TextInput
         id={path.join('-')}
         defaultValue={value}
         maxLength={80}
@@ -236,8 +237,7 @@ function LoadFields({ load }: { load: PowerLoad }) {
       <DocumentField path={path('meteredV')} />
       <div className="field">
         <label>
-          <input
-            type="checkbox"
+          <Tick
             style={{ width: 'auto' }}
             checked={load.peaksTogether ?? true}
             disabled={closed}

@@ -1,5 +1,12 @@
 'use client';
 
+import { Note } from '@/ui/controls/Note';
+import Table from '@mui/material/Table';
+import TableHead from '@mui/material/TableHead';
+import TableRow from '@mui/material/TableRow';
+import TableCell from '@mui/material/TableCell';
+import TableBody from '@mui/material/TableBody';
+import { Select } from '@/ui/controls/Select';
 import type { Wire } from '@/core/car/document/power';
 import { PLUGS, type WireRow, wiringOf } from '@/core/worked/power/wiring';
 import { formatText } from '@/core/base/units/formatQuantity';
@@ -14,32 +21,32 @@ export function WiringTable({ view }: { view: SupplyView }) {
   const rows = wiringOf(document, view.supply, { packA: view.packA, motorA: view.motorA });
   if (rows.length === 0)
     return (
-      <p className="note">
+      <Note>
         Choose a pack and a controller, and hang receiver and servo on the pack under Supply: the wires
         between them stand here.
-      </p>
+      </Note>
     );
   return (
     <section className="gridbox" aria-label="Wiring list" style={{ marginTop: 10 }}>
-      <table className="grid tight">
-        <thead>
-          <tr>
-            <th>From</th>
-            <th>To</th>
-            <th className="num">As a rule</th>
-            <th className="num">Peak</th>
-            <th className="num">Copper</th>
-            <th>Plug</th>
-            <th>Socket</th>
-            <th>Polarity</th>
-          </tr>
-        </thead>
-        <tbody>
+      <Table size="small" className="grid">
+        <TableHead>
+          <TableRow>
+            <TableCell>From</TableCell>
+            <TableCell>To</TableCell>
+            <TableCell align="right">As a rule</TableCell>
+            <TableCell align="right">Peak</TableCell>
+            <TableCell align="right">Copper</TableCell>
+            <TableCell>Plug</TableCell>
+            <TableCell>Socket</TableCell>
+            <TableCell>Polarity</TableCell>
+          </TableRow>
+        </TableHead>
+        <TableBody>
           {rows.map((row) => (
             <Row key={row.id} row={row} />
           ))}
-        </tbody>
-      </table>
+        </TableBody>
+      </Table>
       <p className="quiet" style={{ fontSize: 12, marginTop: 6 }}>
         Disconnect the pack before you solder, slide the sleeve on first, and check plus and minus before the
         pack goes back. Solder fumes: fresh air. Local rules go first.
@@ -64,8 +71,7 @@ function Row({
       `wire-${id}-${key}`,
     );
   const plug = (key: 'plug' | 'socket', label: string) => (
-    <select
-      className="plainselect"
+    <Select
       aria-label={`${label}, ${from} to ${to}`}
       value={wire[key] ?? ''}
       disabled={closed}
@@ -78,17 +84,21 @@ function Row({
           {one}
         </option>
       ))}
-    </select>
+    </Select>
   );
   return (
-    <tr data-wire={id}>
-      <td>{from}</td>
-      <td>
+    <TableRow data-wire={id}>
+      <TableCell>{from}</TableCell>
+      <TableCell>
         <b>{to}</b>
-      </td>
-      <td className="num">{typicalA === undefined ? '—' : formatText(typicalA, 'currentA', reader, 2)}</td>
-      <td className="num">{peakA === undefined ? '—' : formatText(peakA, 'currentA', reader, 2)}</td>
-      <td style={{ minWidth: 110, color: thin ? 'var(--rust)' : undefined }}>
+      </TableCell>
+      <TableCell align="right">
+        {typicalA === undefined ? '—' : formatText(typicalA, 'currentA', reader, 2)}
+      </TableCell>
+      <TableCell align="right">
+        {peakA === undefined ? '—' : formatText(peakA, 'currentA', reader, 2)}
+      </TableCell>
+      <TableCell style={{ minWidth: 110, color: thin ? 'var(--rust)' : undefined }}>
         <div className="bare">
           <QuantityField
             label={`Copper, ${from} to ${to}`}
@@ -100,13 +110,13 @@ function Row({
             onChange={(value) => set('areaMm2', value)}
           />
         </div>
-      </td>
-      <td>{plug('plug', 'Plug')}</td>
-      <td>{plug('socket', 'Socket')}</td>
-      <td className="quiet">
+      </TableCell>
+      <TableCell>{plug('plug', 'Plug')}</TableCell>
+      <TableCell>{plug('socket', 'Socket')}</TableCell>
+      <TableCell className="quiet">
         {misfit ? <b style={{ color: 'var(--rust)' }}>does not fit; </b> : null}
         {polarity}
-      </td>
-    </tr>
+      </TableCell>
+    </TableRow>
   );
 }

@@ -1,5 +1,8 @@
 'use client';
 
+import { Note } from '@/ui/controls/Note';
+import Button from '@mui/material/Button';
+import { Tick } from '@/ui/controls/Tick';
 import { type ReactNode, useSyncExternalStore } from 'react';
 import { assemblyOrder, hardwareCount, screwsWithoutJoint } from '@/core/worked/print/assembly';
 import { formatNumber } from '@/core/base/units/formatQuantity';
@@ -34,10 +37,10 @@ export function AssemblySide({ tabs }: { tabs: ReactNode }) {
       <div className="bench noprint">
         <Joints />
         {loose.length > 0 ? (
-          <p className="note">
+          <Note>
             Their strength counts on screws that no joint here holds:{' '}
             {loose.map((name) => name.toLowerCase()).join(', ')}.
-          </p>
+          </Note>
         ) : null}
       </div>
       <Readings>
@@ -58,13 +61,11 @@ export function AssemblySide({ tabs }: { tabs: ReactNode }) {
         {steps.length > 0 ? (
           <>
             <div className="row noprint" style={{ marginTop: 8 }}>
-              <button type="button" className="btn" onClick={() => window.print()}>
-                Print this list
-              </button>
+              <Button onClick={() => window.print()}>Print this list</Button>
               {done.size > 0 ? (
-                <button type="button" className="link" onClick={() => keepTicks(revision.id, '')}>
+                <Button variant="link" onClick={() => keepTicks(revision.id, '')}>
                   untick all
-                </button>
+                </Button>
               ) : null}
             </div>
             <Charts>
@@ -89,7 +90,7 @@ export function AssemblySide({ tabs }: { tabs: ReactNode }) {
                   {steps.map(({ id, text, count: number }, index) => (
                     <li key={id} className="tickrow">
                       <label>
-                        <input type="checkbox" checked={done.has(id)} onChange={() => toggle(id)} />
+                        <Tick checked={done.has(id)} onChange={() => toggle(id)} />
                         <span>
                           <b>{index + 1}.</b> {text}
                           {number > 1 ? <b className="nobreak"> {number} times</b> : null}
@@ -100,10 +101,10 @@ export function AssemblySide({ tabs }: { tabs: ReactNode }) {
                 </ol>
               </section>
             </Charts>
-            <p className="note" style={{ marginTop: 10 }}>
+            <Note style={{ marginTop: 10 }}>
               Pinion out and wheels off the ground before the pack goes in; inserts and irons are hot, wear
               something over your eyes when you cut.
-            </p>
+            </Note>
           </>
         ) : null}
       </Readings>

@@ -1,3 +1,12 @@
+import { Fold } from '@/ui/controls/Fold';
+import { Note } from '@/ui/controls/Note';
+import Table from '@mui/material/Table';
+import TableHead from '@mui/material/TableHead';
+import TableRow from '@mui/material/TableRow';
+import TableCell from '@mui/material/TableCell';
+import TableBody from '@mui/material/TableBody';
+import Button from '@mui/material/Button';
+import { TextInput } from '@/ui/controls/TextInput';
 import { useState } from 'react';
 import { livesOfCopies } from '@/core/worked/field/lives';
 import type { Versioned } from '@/core/car/records/records';
@@ -31,102 +40,98 @@ export function Copies() {
     }
   };
   return (
-    <details className="more" style={{ marginTop: 12 }}>
-      <summary>
-        {copies.length} printed {copies.length === 1 ? 'copy' : 'copies'}, {good} of them good: each with its
-        history
-      </summary>
+    <Fold
+      title={
+        <>
+          {copies.length} printed {copies.length === 1 ? 'copy' : 'copies'}, {good} of them good: each with
+          its history
+        </>
+      }
+      style={{ marginTop: 12 }}
+    >
       {problem ? (
-        <p className="note bad" role="alert">
+        <Note tone="bad" role="alert">
           {problem}
-        </p>
+        </Note>
       ) : null}
       <div className="gridbox">
-        <table className="grid tight" data-testid="copies">
-          <thead>
-            <tr>
-              <th>Copy</th>
-              <th>Made</th>
-              <th>Of</th>
-              <th className="num">Mass</th>
-              <th className="num">Driven</th>
-              <th>History</th>
-              <th />
-            </tr>
-          </thead>
-          <tbody>
+        <Table size="small" className="grid" data-testid="copies">
+          <TableHead>
+            <TableRow>
+              <TableCell>Copy</TableCell>
+              <TableCell>Made</TableCell>
+              <TableCell>Of</TableCell>
+              <TableCell align="right">Mass</TableCell>
+              <TableCell align="right">Driven</TableCell>
+              <TableCell>History</TableCell>
+              <TableCell />
+            </TableRow>
+          </TableHead>
+          <TableBody>
             {[...copies]
               .sort((a, b) => a.partName.localeCompare(b.partName) || (a.madeAt < b.madeAt ? -1 : 1))
               .map((copy) => (
-                <tr key={copy.id} style={{ opacity: copy.retiredAt ? 0.65 : 1 }}>
-                  <td>
+                <TableRow key={copy.id} style={{ opacity: copy.retiredAt ? 0.65 : 1 }}>
+                  <TableCell>
                     <b>{copy.partName}</b> no. {numbers.get(copy.id)}
                     {copy.how === 'draft' ? ', draft' : ''}
-                  </td>
-                  <td>
+                  </TableCell>
+                  <TableCell>
                     <When at={copy.madeAt} />{' '}
                     <span className="quiet">
                       {revisions.find(({ id }) => id === copy.revisionId)?.letter}
                     </span>
-                  </td>
-                  <td>{copy.material ?? ''}</td>
-                  <td className="num">
+                  </TableCell>
+                  <TableCell>{copy.material ?? ''}</TableCell>
+                  <TableCell align="right">
                     {copy.massG === undefined ? '' : formatText(copy.massG, 'massG', reader)}
-                  </td>
-                  <td className="num">
+                  </TableCell>
+                  <TableCell align="right">
                     {(lives.get(copy.id)?.hours ?? 0) > 0
                       ? formatText(lives.get(copy.id)!.hours, 'hours', reader, 2)
                       : ''}
-                  </td>
-                  <td className="quiet">
+                  </TableCell>
+                  <TableCell className="quiet">
                     {[
                       ...(copy.repairs ?? []).map(({ what }) => what),
                       ...(copy.retiredAt ? [`given up: ${copy.retiredWhy ?? 'no reason given'}`] : []),
                     ].join('; ')}
-                  </td>
-                  <td style={{ whiteSpace: 'nowrap' }}>
+                  </TableCell>
+                  <TableCell style={{ whiteSpace: 'nowrap' }}>
                     {copy.retiredAt ? (
-                      <button
-                        type="button"
-                        className="link"
+                      <Button
+                        variant="link"
                         onClick={() => {
                           const { retiredAt: _, retiredWhy: __, ...back } = copy;
                           void save(copy, back);
                         }}
                       >
                         take it back
-                      </button>
+                      </Button>
                     ) : (
-                      <button
-                        type="button"
-                        className="link"
+                      <Button
+                        variant="link"
                         aria-label={`What happened to ${copy.partName} no. ${numbers.get(copy.id)}`}
                         onClick={() => choose(chosen === copy.id ? undefined : copy.id)}
                       >
                         note
-                      </button>
+                      </Button>
                     )}
-                  </td>
-                </tr>
+                  </TableCell>
+                </TableRow>
               ))}
-          </tbody>
-        </table>
+          </TableBody>
+        </Table>
       </div>
       {copies
         .filter(({ id }) => id === chosen)
         .map((copy) => (
-          <div
-            key={copy.id}
-            className="note"
-            role="group"
-            aria-label="What happened to it"
-            style={{ maxWidth: 520 }}
-          >
+          <Note key={copy.id} role="group" aria-label="What happened to it" style={{ maxWidth: 520 }}>
             <div className="field text">
               <label htmlFor="copy-said">
                 {copy.partName} no. {numbers.get(copy.id)}
               </label>
-              <input
+              <TextInput
                 id="copy-said"
                 value={said}
                 maxLength={300}
@@ -135,9 +140,7 @@ export function Copies() {
               />
             </div>
             <div className="row" style={{ marginTop: 6 }}>
-              <button
-                type="button"
-                className="btn"
+              <Button
                 disabled={said.trim() === ''}
                 onClick={() =>
                   void save(copy, {
@@ -150,21 +153,19 @@ export function Copies() {
                 }
               >
                 Repaired, stays in use
-              </button>
-              <button
-                type="button"
-                className="btn"
+              </Button>
+              <Button
                 disabled={said.trim() === ''}
                 onClick={() =>
                   void save(copy, { ...copy, retiredAt: new Date().toISOString(), retiredWhy: said.trim() })
                 }
               >
                 Given up
-              </button>
+              </Button>
             </div>
-          </div>
+          </Note>
         ))}
-    </details>
+    </Fold>
   );
 }
 

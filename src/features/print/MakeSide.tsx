@@ -1,6 +1,10 @@
 'use client';
 
-import { type ReactNode, useMemo, useRef, useState } from 'react';
+import { FileButton } from '@/ui/controls/FileButton';
+import { TextInput } from '@/ui/controls/TextInput';
+import Button from '@mui/material/Button';
+import { Note } from '@/ui/controls/Note';
+import { type ReactNode, useMemo, useState } from 'react';
 import { CalcError } from '@/core/base/errors';
 import type { ListEntry } from '@/core/car/document/print';
 import { copiesAsDrawn } from '@/core/worked/print/log';
@@ -53,7 +57,6 @@ export function MakeSide({ tabs }: { tabs: ReactNode }) {
   const { reader } = useReader();
   const [problem, setProblem] = useState<string>();
   const [name, setName] = useState('');
-  const input = useRef<HTMLInputElement>(null);
   const spare = (partId: string) => {
     const part = document.parts.items.find(({ id }) => id === partId);
     return part ? Math.max(0, copiesAsDrawn(copies, part, revisions).length - quantityOf(document, part)) : 0;
@@ -126,25 +129,23 @@ export function MakeSide({ tabs }: { tabs: ReactNode }) {
                 setName('');
               }}
             >
-              <input
-                className="plainselect"
+              <TextInput
+                boxed
                 style={{ minWidth: 0, flex: 1 }}
                 aria-label="Name of the thing"
                 value={name}
                 maxLength={80}
                 onChange={(event) => setName(event.target.value)}
               />
-              <button type="submit" className="btn" disabled={name.trim() === ''} aria-label="Add the thing">
+              <Button type="submit" disabled={name.trim() === ''} aria-label="Add the thing">
                 Add
-              </button>
+              </Button>
             </form>
           </Group>
         )}
         <Group title="As a table">
           <div className="row">
-            <button
-              type="button"
-              className="btn"
+            <Button
               onClick={() =>
                 handOver(
                   `${build.name}-${revision.letter}-list.csv`.toLowerCase().replace(/[^a-z0-9.]+/g, '-'),
@@ -154,30 +155,21 @@ export function MakeSide({ tabs }: { tabs: ReactNode }) {
               }
             >
               CSV
-            </button>
+            </Button>
             {closed ? null : (
-              <>
-                <button type="button" className="btn" onClick={() => input.current?.click()}>
-                  Bring a CSV in
-                </button>
-                <input
-                  ref={input}
-                  type="file"
-                  accept=".csv,text/csv"
-                  aria-label="CSV of the list"
-                  style={{ display: 'none' }}
-                  onChange={(event) => {
-                    void read(event.target.files?.[0]);
-                    event.target.value = '';
-                  }}
-                />
-              </>
+              <FileButton
+                label="CSV of the list"
+                accept=".csv,text/csv"
+                onFiles={([file]) => void read(file)}
+              >
+                Bring a CSV in
+              </FileButton>
             )}
           </div>
           {problem ? (
-            <p className="note bad" role="alert">
+            <Note tone="bad" role="alert">
               {problem}
-            </p>
+            </Note>
           ) : null}
         </Group>
         <SparesToCarry lines={lines} />

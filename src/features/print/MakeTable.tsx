@@ -1,5 +1,12 @@
 'use client';
 
+import { IconAct } from '@/ui/controls/IconAct';
+import Table from '@mui/material/Table';
+import TableHead from '@mui/material/TableHead';
+import TableRow from '@mui/material/TableRow';
+import TableCell from '@mui/material/TableCell';
+import TableBody from '@mui/material/TableBody';
+import { Select } from '@/ui/controls/Select';
 import { formatText } from '@/core/base/units/formatQuantity';
 import { type ListEntry, type Source, SOURCES } from '@/core/car/document/print';
 import type { MakeLine } from '@/core/worked/print/makeList';
@@ -35,46 +42,39 @@ export function MakeTable({
   const { reader } = useReader();
   return (
     <div className="gridbox">
-      <table className="grid tight make" data-testid="make-list" style={{ marginTop: 10 }}>
-        <thead>
-          <tr>
-            <th>What</th>
-            <th>Source</th>
-            <th className="num">Number</th>
-            <th className="num">Mass of one</th>
-            <th className="num">Price of one</th>
-            <th className="num">Lead time</th>
-            <th className="num">Spares</th>
-            <th className="num">Together</th>
-          </tr>
-        </thead>
+      <Table size="small" className="grid make" data-testid="make-list" style={{ marginTop: 10 }}>
+        <TableHead>
+          <TableRow>
+            <TableCell>What</TableCell>
+            <TableCell>Source</TableCell>
+            <TableCell align="right">Number</TableCell>
+            <TableCell align="right">Mass of one</TableCell>
+            <TableCell align="right">Price of one</TableCell>
+            <TableCell align="right">Lead time</TableCell>
+            <TableCell align="right">Spares</TableCell>
+            <TableCell align="right">Together</TableCell>
+          </TableRow>
+        </TableHead>
         {GROUPS.map(([of, title]) => {
           const own = lines.filter((line) => line.of === of);
           return own.length === 0 ? null : (
-            <tbody key={of}>
-              <tr>
-                <th colSpan={8} style={{ paddingTop: 10 }}>
+            <TableBody key={of}>
+              <TableRow>
+                <TableCell component="th" scope="row" colSpan={8} style={{ paddingTop: 10 }}>
                   {title}
-                </th>
-              </tr>
+                </TableCell>
+              </TableRow>
               {own.map((line) => (
-                <tr key={line.id}>
-                  <td>
+                <TableRow key={line.id}>
+                  <TableCell>
                     {line.name}
                     {of === 'own' && !closed ? (
-                      <button
-                        type="button"
-                        className="plain"
-                        aria-label={`Take ${line.name} out`}
-                        onClick={() => onDrop(line)}
-                      >
-                        ×
-                      </button>
+                      <IconAct icon="takeOut" label={`Take ${line.name} out`} onClick={() => onDrop(line)} />
                     ) : null}
-                  </td>
-                  <td>
-                    <select
-                      className="plainselect small"
+                  </TableCell>
+                  <TableCell>
+                    <Select
+                      look="bare"
                       aria-label={`Source of ${line.name}`}
                       value={line.source}
                       disabled={closed}
@@ -83,10 +83,10 @@ export function MakeTable({
                       {SOURCES.map((source) => (
                         <option key={source}>{source}</option>
                       ))}
-                    </select>
-                  </td>
+                    </Select>
+                  </TableCell>
                   {FIELDS.map(([key, quantity, limits, label]) => (
-                    <td key={key} className="bare" data-said={line.said[key] !== undefined}>
+                    <TableCell className="bare" key={key} data-said={line.said[key] !== undefined}>
                       <QuantityField
                         label={`${label}, ${line.name}`}
                         quantity={quantity}
@@ -96,17 +96,17 @@ export function MakeTable({
                         disabled={closed}
                         onChange={(value) => onSet(line, { [key]: value })}
                       />
-                    </td>
+                    </TableCell>
                   ))}
-                  <td className="num">
+                  <TableCell align="right">
                     {line.price === undefined ? '' : formatText(line.price * line.quantity, 'price', reader)}
-                  </td>
-                </tr>
+                  </TableCell>
+                </TableRow>
               ))}
-            </tbody>
+            </TableBody>
           );
         })}
-      </table>
+      </Table>
     </div>
   );
 }

@@ -1,3 +1,8 @@
+import Table from '@mui/material/Table';
+import TableHead from '@mui/material/TableHead';
+import TableRow from '@mui/material/TableRow';
+import TableCell from '@mui/material/TableCell';
+import TableBody from '@mui/material/TableBody';
 import { durationText } from '@/core/base/units/duration';
 import { formatNumber, formatText } from '@/core/base/units/formatQuantity';
 import { useReader } from '@/ui/reader';
@@ -25,66 +30,68 @@ export function PartTimes({
         <span>One copy of each part: a draft to hold against the car, and the final print</span>
       </div>
       <div className="gridbox">
-        <table className="grid tight" data-testid="part-times">
-          <thead>
-            <tr>
-              <th rowSpan={2}>Part</th>
-              <th className="num" colSpan={2}>
+        <Table size="small" className="grid" data-testid="part-times">
+          <TableHead>
+            <TableRow>
+              <TableCell rowSpan={2}>Part</TableCell>
+              <TableCell align="right" colSpan={2}>
                 Time
-              </th>
-              <th className="num" colSpan={2}>
+              </TableCell>
+              <TableCell align="right" colSpan={2}>
                 Plastic
-              </th>
-              <th className="num">Cost</th>
-              <th className="num" colSpan={2}>
+              </TableCell>
+              <TableCell align="right">Cost</TableCell>
+              <TableCell align="right" colSpan={2}>
                 Strength, times its load
-              </th>
-              <th className="num" rowSpan={2}>
+              </TableCell>
+              <TableCell align="right" rowSpan={2}>
                 Height
-              </th>
-            </tr>
-            <tr>
+              </TableCell>
+            </TableRow>
+            <TableRow>
               {['draft', 'final', 'draft', 'final', 'final', 'draft', 'final'].map((how, at) => (
-                <th key={at} className="num">
+                <TableCell align="right" key={at}>
                   {how}
-                </th>
+                </TableCell>
               ))}
-            </tr>
-          </thead>
-          <tbody>
+            </TableRow>
+          </TableHead>
+          <TableBody>
             {sorted.map(({ part, times: { draft, final }, margins, missing }) => (
-              <tr key={part.id}>
-                <td>
+              <TableRow key={part.id}>
+                <TableCell>
                   <b>{part.name}</b>
-                </td>
+                </TableCell>
                 {final && draft ? (
                   <>
-                    <td className="num">{durationText(draft.timeS)}</td>
-                    <td className="num">
+                    <TableCell align="right">{durationText(draft.timeS)}</TableCell>
+                    <TableCell align="right">
                       <b>{durationText(final.timeS)}</b>
                       {final.timeS > limitMinutes * 60 ? (
                         <span title="longer than the workshop's limit"> ▲</span>
                       ) : null}
-                    </td>
-                    <td className="num">{mass(draft.massG)}</td>
-                    <td className="num">{mass(final.massG)}</td>
-                    <td className="num">
+                    </TableCell>
+                    <TableCell align="right">{mass(draft.massG)}</TableCell>
+                    <TableCell align="right">{mass(final.massG)}</TableCell>
+                    <TableCell align="right">
                       {final.cost === undefined ? 'no price' : formatText(final.cost, 'price', reader)}
-                    </td>
-                    <td className="num">{margin(margins.draft)}</td>
-                    <td className="num">{margin(margins.final)}</td>
-                    <td className="num">{formatText(part.mesh!.lies!.sizeMm[2], 'lengthMm', reader)}</td>
+                    </TableCell>
+                    <TableCell align="right">{margin(margins.draft)}</TableCell>
+                    <TableCell align="right">{margin(margins.final)}</TableCell>
+                    <TableCell align="right">
+                      {formatText(part.mesh!.lies!.sizeMm[2], 'lengthMm', reader)}
+                    </TableCell>
                   </>
                 ) : (
-                  <td colSpan={8} className="quiet">
+                  <TableCell className="quiet" colSpan={8}>
                     {problems.get(part.id) ??
                       `Needs ${missing.join(', ')}${missing.includes('a mesh') ? ': drop its file on the Parts page, under its own mesh' : ''}.`}
-                  </td>
+                  </TableCell>
                 )}
-              </tr>
+              </TableRow>
             ))}
-          </tbody>
-        </table>
+          </TableBody>
+        </Table>
       </div>
       <p className="quiet" style={{ fontSize: 12.5, marginTop: 4 }}>
         ▲ takes longer than {limitMinutes} min, the limit of this workshop: print a spare before it breaks.

@@ -1,3 +1,4 @@
+import Button from '@mui/material/Button';
 import { type PointerEvent, useRef, useState } from 'react';
 import { type BedPlate, nudged } from '@/core/worked/print/beds';
 import type { PlateItem } from '@/core/physics/printing/plates';
@@ -187,30 +188,23 @@ export function PlateCard({
         )}
       </p>
       <div className="row" style={{ gap: 6 }}>
-        <button
-          type="button"
-          className="btn main"
+        <Button
+          variant="contained"
           disabled={busy}
           onClick={() => onStart('printing')}
           aria-label={`Start plate ${number}`}
         >
           Start it
-        </button>
-        <button
-          type="button"
-          className="btn"
-          disabled={busy}
-          onClick={() => onStart('queued')}
-          aria-label={`Queue plate ${number}`}
-        >
+        </Button>
+        <Button disabled={busy} onClick={() => onStart('queued')} aria-label={`Queue plate ${number}`}>
           Queue
-        </button>
-        <button type="button" className="btn" onClick={on3mf} aria-label={`Plate ${number} as 3MF`}>
+        </Button>
+        <Button onClick={on3mf} aria-label={`Plate ${number} as 3MF`}>
           3MF
-        </button>
-        <button type="button" className="btn" onClick={onList} aria-label={`List of plate ${number} as CSV`}>
+        </Button>
+        <Button onClick={onList} aria-label={`List of plate ${number} as CSV`}>
           CSV
-        </button>
+        </Button>
       </div>
     </figure>
   );

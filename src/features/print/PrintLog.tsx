@@ -1,3 +1,13 @@
+import { IconAct } from '@/ui/controls/IconAct';
+import { SheetForm } from '@/ui/controls/SheetForm';
+import { Note } from '@/ui/controls/Note';
+import Table from '@mui/material/Table';
+import TableHead from '@mui/material/TableHead';
+import TableRow from '@mui/material/TableRow';
+import TableCell from '@mui/material/TableCell';
+import TableBody from '@mui/material/TableBody';
+import Button from '@mui/material/Button';
+import { TextInput } from '@/ui/controls/TextInput';
 import { type FormEvent, useState } from 'react';
 import type { Versioned } from '@/core/car/records/records';
 import type { CopyRecord, PrintRecord } from '@/core/car/records/prints';
@@ -64,27 +74,27 @@ export function PrintLog() {
         <span>Queue and log of prints</span>
       </div>
       {problem ? (
-        <p className="note bad" role="alert">
+        <Note tone="bad" role="alert">
           {problem}
-        </p>
+        </Note>
       ) : null}
       <div className="gridbox">
-        <table className="grid tight" data-testid="print-log">
-          <thead>
-            <tr>
-              <th>State</th>
-              <th>When</th>
-              <th>What</th>
-              <th className="num">Expected</th>
-              <th className="num">Took</th>
-              <th className="num">Mass</th>
-              <th />
-            </tr>
-          </thead>
-          <tbody>
+        <Table size="small" className="grid" data-testid="print-log">
+          <TableHead>
+            <TableRow>
+              <TableCell>State</TableCell>
+              <TableCell>When</TableCell>
+              <TableCell>What</TableCell>
+              <TableCell align="right">Expected</TableCell>
+              <TableCell align="right">Took</TableCell>
+              <TableCell align="right">Mass</TableCell>
+              <TableCell />
+            </TableRow>
+          </TableHead>
+          <TableBody>
             {shown.map((print) => (
-              <tr key={print.id} data-state={print.state}>
-                <td>
+              <TableRow key={print.id} data-state={print.state}>
+                <TableCell>
                   <b>{STATE_WORDS[print.state]}</b>
                   {print.how === 'draft' ? ', draft' : ''}
                   {print.why ? (
@@ -92,24 +102,27 @@ export function PrintLog() {
                       {print.why}
                     </div>
                   ) : null}
-                </td>
-                <td style={{ whiteSpace: 'nowrap' }}>
+                </TableCell>
+                <TableCell style={{ whiteSpace: 'nowrap' }}>
                   <When at={when(print)} />
-                </td>
-                <td>
+                </TableCell>
+                <TableCell>
                   {itemWords(print)}{' '}
                   <span className="quiet">{revisions.find(({ id }) => id === print.revisionId)?.letter}</span>
-                </td>
-                <td className="num">{print.estimateS === undefined ? '' : durationText(expectedS(print))}</td>
-                <td className="num">{print.actualS === undefined ? '' : durationText(print.actualS)}</td>
-                <td className="num">
+                </TableCell>
+                <TableCell align="right">
+                  {print.estimateS === undefined ? '' : durationText(expectedS(print))}
+                </TableCell>
+                <TableCell align="right">
+                  {print.actualS === undefined ? '' : durationText(print.actualS)}
+                </TableCell>
+                <TableCell align="right">
                   {print.massG === undefined ? '' : formatText(print.massG, 'massG', reader)}
-                </td>
-                <td style={{ whiteSpace: 'nowrap' }}>
+                </TableCell>
+                <TableCell style={{ whiteSpace: 'nowrap' }}>
                   {print.state === 'queued' ? (
-                    <button
-                      type="button"
-                      className="link"
+                    <Button
+                      variant="link"
                       onClick={() =>
                         void change(print, {
                           ...print,
@@ -119,36 +132,32 @@ export function PrintLog() {
                       }
                     >
                       start
-                    </button>
+                    </Button>
                   ) : null}
                   {print.state === 'printing' ? (
-                    <button
-                      type="button"
-                      className="link"
+                    <Button
+                      variant="link"
                       aria-expanded={closing === print.id}
                       onClick={() => setClosing(closing === print.id ? undefined : print.id)}
                     >
                       it is done
-                    </button>
+                    </Button>
                   ) : null}{' '}
-                  <button
-                    type="button"
-                    className="plain"
-                    aria-label={`Delete the print of ${itemWords(print)}`}
+                  <IconAct
+                    icon="remove"
+                    label={`Delete the print of ${itemWords(print)}`}
                     onClick={() => void remove(print)}
-                  >
-                    delete
-                  </button>
-                </td>
-              </tr>
+                  />
+                </TableCell>
+              </TableRow>
             ))}
-          </tbody>
-        </table>
+          </TableBody>
+        </Table>
       </div>
       {sorted.length > SHOWN ? (
-        <button type="button" className="link" onClick={() => setAll(!all)}>
+        <Button variant="link" onClick={() => setAll(!all)}>
           {all ? 'the last ones only' : `all ${sorted.length}`}
-        </button>
+        </Button>
       ) : null}
       {prints
         .filter(({ id }) => id === closing)
@@ -180,7 +189,7 @@ function Done({ print, onDone }: { print: PrintRecord; onDone(print: PrintRecord
     });
   };
   return (
-    <form className="note" style={{ maxWidth: 520 }} aria-label="How the print ended" onSubmit={finish}>
+    <SheetForm label="How the print ended" maxWidth={520} onSubmit={finish}>
       <QuantityField
         label="It took"
         quantity="minutes"
@@ -197,13 +206,13 @@ function Done({ print, onDone }: { print: PrintRecord; onDone(print: PrintRecord
         onChange={setMass}
       />
       <div className="row" style={{ marginTop: 6 }}>
-        <button type="submit" className="btn main">
+        <Button variant="contained" type="submit">
           Finished: {print.items.length === 1 ? 'one copy' : `${print.items.length} copies`}
-        </button>
+        </Button>
       </div>
       <div className="field text" style={{ marginTop: 8 }}>
         <label htmlFor="why-failed">Why it failed</label>
-        <input
+        <TextInput
           id="why-failed"
           value={why}
           maxLength={500}
@@ -212,9 +221,7 @@ function Done({ print, onDone }: { print: PrintRecord; onDone(print: PrintRecord
         />
       </div>
       <div className="row" style={{ marginTop: 6 }}>
-        <button
-          type="button"
-          className="btn"
+        <Button
           disabled={why.trim() === ''}
           onClick={() =>
             onDone({
@@ -227,9 +234,9 @@ function Done({ print, onDone }: { print: PrintRecord; onDone(print: PrintRecord
           }
         >
           It failed
-        </button>
+        </Button>
       </div>
-    </form>
+    </SheetForm>
   );
 }
 

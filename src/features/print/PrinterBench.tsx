@@ -1,3 +1,5 @@
+import { IconAct } from '@/ui/controls/IconAct';
+import { Fold } from '@/ui/controls/Fold';
 import { type ChosenPrinter, USUAL_DRAFT, USUAL_FINAL } from '@/core/car/document/print';
 import { itemsOf } from '@/core/car/library/items';
 import type { PrintHow } from '@/core/car/records/prints';
@@ -42,30 +44,30 @@ export function PrinterBench({ how }: { how: PrintHow }) {
           <section key={printer.id} aria-label={printer.name} className="supplyitem">
             <div className="row" style={{ flexWrap: 'nowrap' }}>
               <b style={{ flex: 1, fontSize: 13 }}>{printer.name}</b>
-              <button
-                type="button"
-                className="plain"
-                aria-label={`Take ${printer.name} out`}
+              <IconAct
+                icon="takeOut"
+                label={`Take ${printer.name} out`}
                 disabled={closed}
                 onClick={() =>
                   edit([
                     { path: ['print', 'printers'], value: printers.filter(({ id }) => id !== printer.id) },
                   ])
                 }
-              >
-                ×
-              </button>
+              />
             </div>
-            <details className="more">
-              <summary>
-                its bed, {printer.bedWidthMm} × {printer.bedDepthMm} mm, and speed
-              </summary>
+            <Fold
+              title={
+                <>
+                  its bed, {printer.bedWidthMm} × {printer.bedDepthMm} mm, and speed
+                </>
+              }
+            >
               {(['bedWidthMm', 'bedDepthMm', 'bedHeightMm', 'speedMmps', 'maxFlowMm3ps'] as const).map(
                 (key) => (
                   <DocumentField key={key} path={['print', 'printers', printer.id, key]} />
                 ),
               )}
-            </details>
+            </Fold>
           </section>
         ))}
         {closed ? null : (

@@ -1,3 +1,7 @@
+import { IconAct } from '@/ui/controls/IconAct';
+import { Note } from '@/ui/controls/Note';
+import Button from '@mui/material/Button';
+import { Toggle, Toggles } from '@/ui/controls/Toggle';
 import { useEffect, useState } from 'react';
 import type { BuildDocument } from '@/core/car/document/document';
 import type { Part } from '@/core/car/parts/parts';
@@ -77,32 +81,29 @@ export function SplitTool({
       new Uint8Array(found!.files[index]),
     );
   return (
-    <div className="note" style={{ maxWidth: 560 }} role="group" aria-label={`Split ${part.name}`}>
+    <Note style={{ maxWidth: 560 }} role="group" aria-label={`Split ${part.name}`}>
       <div className="row">
         <b style={{ flex: 1 }}>Split {part.name.toLowerCase()}</b>
-        <button type="button" className="plain" aria-label="Close the cut" onClick={onClose}>
-          ×
-        </button>
+        <IconAct icon="takeOut" label="Close the cut" onClick={onClose} />
       </div>
       <div className="row">
         Across its own{' '}
-        <div className="seg" role="group" aria-label="Axis of the cut">
+        <Toggles label="Axis of the cut">
           {AXES.map((name, index) => (
-            <button
+            <Toggle
+              size="small"
               key={name}
-              type="button"
-              className="small"
-              aria-pressed={axis === index}
-              onClick={() => {
+              pressed={axis === index}
+              onPress={() => {
                 setAxis(index as 0 | 1 | 2);
                 setAt(undefined);
                 setFound(undefined);
               }}
             >
               {name}
-            </button>
+            </Toggle>
           ))}
-        </div>
+        </Toggles>
       </div>
       {box ? (
         <QuantitySlider
@@ -129,14 +130,14 @@ export function SplitTool({
         }}
       />
       <div className="row" style={{ marginTop: 6 }}>
-        <button type="button" className="btn main" disabled={!box} onClick={() => void cut()}>
+        <Button variant="contained" disabled={!box} onClick={() => void cut()}>
           Split it
-        </button>
+        </Button>
         {found
           ? ([0, 1] as const).map((index) => (
-              <button key={index} type="button" className="btn" onClick={() => take(index)}>
+              <Button key={index} onClick={() => take(index)}>
                 Piece {index + 1}, STL
-              </button>
+              </Button>
             ))
           : null}
       </div>
@@ -155,6 +156,6 @@ export function SplitTool({
           {problem}
         </p>
       ) : null}
-    </div>
+    </Note>
   );
 }

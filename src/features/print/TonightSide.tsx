@@ -1,5 +1,7 @@
 'use client';
 
+import { Toggle, Toggles } from '@/ui/controls/Toggle';
+import { Note } from '@/ui/controls/Note';
 import { type ReactNode, useMemo, useState } from 'react';
 import { USUAL_LIMIT_MINUTES } from '@/core/physics/statistics/spares';
 import { liesOf } from '@/core/worked/print/lies';
@@ -143,13 +145,13 @@ export function TonightSide({ tabs }: { tabs: ReactNode }) {
   return (
     <main className="page readfirst">
       <Bench>
-        <div className="seg" role="group" aria-label="How it is printed" style={{ marginBottom: 10 }}>
+        <Toggles label="How it is printed">
           {(['final', 'draft'] as const).map((one) => (
-            <button key={one} type="button" aria-pressed={how === one} onClick={() => setHow(one)}>
+            <Toggle key={one} pressed={how === one} onPress={() => setHow(one)}>
               {one === 'final' ? 'Final' : 'Draft'}
-            </button>
+            </Toggle>
           ))}
-        </div>
+        </Toggles>
         <WhatToPrint
           parts={plan.parts}
           counts={counts}
@@ -173,9 +175,9 @@ export function TonightSide({ tabs }: { tabs: ReactNode }) {
           </p>
         ) : null}
         {problem ? (
-          <p className="note bad" role="alert">
+          <Note tone="bad" role="alert">
             {problem}
-          </p>
+          </Note>
         ) : null}
         <Charts>
           {plates.map((plate, index) => (
@@ -200,10 +202,10 @@ export function TonightSide({ tabs }: { tabs: ReactNode }) {
           ))}
         </Charts>
         {plates.length > 0 ? (
-          <p className="note" style={{ marginTop: 8 }}>
+          <Note style={{ marginTop: 8 }}>
             Stay near a running printer and its hot end, and follow your local rules: a smoke alarm in the
             room, nothing that burns around it.
-          </p>
+          </Note>
         ) : null}
         <Misfits document={document} misfits={plan.beds.doesNotFit} />
         <PrintLog />

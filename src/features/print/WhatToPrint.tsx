@@ -1,3 +1,5 @@
+import IconButton from '@mui/material/IconButton';
+import Button from '@mui/material/Button';
 import { Group } from '../fields/fields';
 import type { PlannedPart } from './usePlates';
 
@@ -19,9 +21,9 @@ export function WhatToPrint({ parts, counts, onCount, onReset }: WhatToPrintProp
       title="On the bed"
       aside={
         said ? (
-          <button type="button" className="link" onClick={onReset}>
+          <Button variant="link" onClick={onReset}>
             what is owed
-          </button>
+          </Button>
         ) : (
           'what is owed'
         )
@@ -44,28 +46,26 @@ export function WhatToPrint({ parts, counts, onCount, onReset }: WhatToPrintProp
               </small>
             </span>
             <span className="stepper" style={{ width: 78 }}>
-              <button
-                type="button"
+              <IconButton
                 aria-label={`One ${part.name} less`}
                 disabled={count === 0 || missing.length > 0}
                 onClick={() => onCount(part.id, count - 1)}
               >
                 −
-              </button>
+              </IconButton>
               <output
                 style={{ flex: 1, textAlign: 'center', fontFamily: 'var(--mono)' }}
                 aria-label={`Copies of ${part.name}`}
               >
                 {missing.length > 0 ? 0 : count}
               </output>
-              <button
-                type="button"
+              <IconButton
                 aria-label={`One ${part.name} more`}
                 disabled={count >= MOST || missing.length > 0}
                 onClick={() => onCount(part.id, count + 1)}
               >
                 +
-              </button>
+              </IconButton>
             </span>
           </div>
         );

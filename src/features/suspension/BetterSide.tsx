@@ -1,5 +1,8 @@
 'use client';
 
+import { Tick } from '@/ui/controls/Tick';
+import Button from '@mui/material/Button';
+import { Note } from '@/ui/controls/Note';
 import { needNames } from '@/words/needs';
 import { useState } from 'react';
 import type { End } from '@/core/car/document/suspension';
@@ -72,8 +75,7 @@ export function BetterSide({ end, tabs, foot }: SideProps) {
           {WISHES.filter(({ steered: needs }) => !needs || steered).map(({ key, label, quantity, usual }) => (
             <div key={key} className="wish">
               <label>
-                <input
-                  type="checkbox"
+                <Tick
                   checked={wants[key] !== undefined}
                   onChange={(event) => want({ ...wants, [key]: event.target.checked ? usual : undefined })}
                 />{' '}
@@ -108,9 +110,8 @@ export function BetterSide({ end, tabs, foot }: SideProps) {
         </Group>
         <div className="row">
           {done === undefined ? (
-            <button
-              type="button"
-              className="btn main"
+            <Button
+              variant="contained"
               disabled={!task || freedoms.length === 0}
               onClick={() => {
                 if (task) {
@@ -120,11 +121,9 @@ export function BetterSide({ end, tabs, foot }: SideProps) {
               }}
             >
               Search
-            </button>
+            </Button>
           ) : (
-            <button type="button" className="btn" onClick={better.cancel}>
-              Cancel
-            </button>
+            <Button onClick={better.cancel}>Cancel</Button>
           )}
           {done === undefined ? null : (
             <p role="status" className="quiet">
@@ -146,32 +145,29 @@ export function BetterSide({ end, tabs, foot }: SideProps) {
             'Say what you wish for and which points may move; the search tries ten thousand corners and shows what it would move.'
           )}
         </h1>
-        {stale ? <p className="note">The corner has changed since this search: search again.</p> : null}
+        {stale ? <Note>The corner has changed since this search: search again.</Note> : null}
         {taken ? (
-          <p className="note ok">These points are in the build now. Ctrl+Z takes them out again.</p>
+          <Note tone="ok">These points are in the build now. Ctrl+Z takes them out again.</Note>
         ) : null}
         {result && drawn && !stale ? (
           <div style={done === undefined ? undefined : { opacity: 0.45 }}>
             <ResultTables result={result} />
             {taken ? null : (
               <p className="row" style={{ marginTop: 8 }}>
-                <button
-                  type="button"
-                  className="btn main"
+                <Button
+                  variant="contained"
                   disabled={closed || result.moved.length === 0}
                   onClick={() => edit(patchOf(end, result))}
                 >
                   Take these points
-                </button>
-                <button
-                  type="button"
-                  className="btn"
+                </Button>
+                <Button
                   onClick={() =>
                     setGhost({ label: 'better point', document: applyPatch(document, patchOf(end, result)) })
                   }
                 >
                   Compare on every page
-                </button>
+                </Button>
               </p>
             )}
             <Curves

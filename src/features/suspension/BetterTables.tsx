@@ -1,5 +1,10 @@
 'use client';
 
+import Table from '@mui/material/Table';
+import TableHead from '@mui/material/TableHead';
+import TableRow from '@mui/material/TableRow';
+import TableCell from '@mui/material/TableCell';
+import TableBody from '@mui/material/TableBody';
 import { formatNumber } from '@/core/base/units/formatQuantity';
 import { type QuantityName, toShown, unitOf } from '@/core/base/units/quantities';
 import type { End } from '@/core/car/document/suspension';
@@ -55,62 +60,62 @@ export function ResultTables({ result: { before, after, moved } }: { result: Bet
   };
   return (
     <Charts style={{ gap: 28 }}>
-      <table className="grid tight" style={{ width: 'auto' }} aria-label="What that bought">
-        <thead>
-          <tr>
-            <th>What that bought</th>
-            <th className="num">As drawn</th>
-            <th className="num">Then</th>
-          </tr>
-        </thead>
-        <tbody>
+      <Table size="small" className="grid" style={{ width: 'auto' }} aria-label="What that bought">
+        <TableHead>
+          <TableRow>
+            <TableCell>What that bought</TableCell>
+            <TableCell align="right">As drawn</TableCell>
+            <TableCell align="right">Then</TableCell>
+          </TableRow>
+        </TableHead>
+        <TableBody>
           {WISHES.filter(({ key }) => after[key] !== undefined).map(({ key, label, quantity }) => (
-            <tr key={key} data-bought={key}>
-              <td>{label}</td>
-              <td className="num">{shown(before[key], quantity)}</td>
-              <td className="num">
+            <TableRow key={key} data-bought={key}>
+              <TableCell>{label}</TableCell>
+              <TableCell align="right">{shown(before[key], quantity)}</TableCell>
+              <TableCell align="right">
                 <b>{shown(after[key], quantity)}</b>
-              </td>
-            </tr>
+              </TableCell>
+            </TableRow>
           ))}
-          <tr>
-            <td>Toe off over the travel</td>
-            <td className="num">{shown(before.toeOffDeg, 'angleDeg')}</td>
-            <td className="num">
+          <TableRow>
+            <TableCell>Toe off over the travel</TableCell>
+            <TableCell align="right">{shown(before.toeOffDeg, 'angleDeg')}</TableCell>
+            <TableCell align="right">
               <b>{shown(after.toeOffDeg, 'angleDeg')}</b>
-            </td>
-          </tr>
-        </tbody>
-      </table>
-      <table className="grid tight" style={{ width: 'auto' }} aria-label="What moved">
-        <thead>
-          <tr>
-            <th>What moves</th>
+            </TableCell>
+          </TableRow>
+        </TableBody>
+      </Table>
+      <Table size="small" className="grid" style={{ width: 'auto' }} aria-label="What moved">
+        <TableHead>
+          <TableRow>
+            <TableCell>What moves</TableCell>
             {AXES.map((axis) => (
-              <th key={axis} className="num">
+              <TableCell align="right" key={axis}>
                 {axis}
-              </th>
+              </TableCell>
             ))}
-          </tr>
-        </thead>
-        <tbody>
+          </TableRow>
+        </TableHead>
+        <TableBody>
           {moved.map(({ point, from, to }) => (
-            <tr key={point}>
-              <td>{pointLabel(point)}</td>
+            <TableRow key={point}>
+              <TableCell>{pointLabel(point)}</TableCell>
               {to.map((value, index) => {
                 const by = value - from[index]!;
                 return (
-                  <td key={index} className="num">
+                  <TableCell align="right" key={index}>
                     {Math.abs(by) < 0.005
                       ? '·'
                       : `${by > 0 ? '+' : ''}${shown(Number(by.toFixed(2)), 'lengthMm')}`}
-                  </td>
+                  </TableCell>
                 );
               })}
-            </tr>
+            </TableRow>
           ))}
-        </tbody>
-      </table>
+        </TableBody>
+      </Table>
     </Charts>
   );
 }

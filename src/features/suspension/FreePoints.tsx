@@ -1,5 +1,11 @@
 'use client';
 
+import Table from '@mui/material/Table';
+import TableHead from '@mui/material/TableHead';
+import TableRow from '@mui/material/TableRow';
+import TableCell from '@mui/material/TableCell';
+import TableBody from '@mui/material/TableBody';
+import { Tick } from '@/ui/controls/Tick';
 import { type Corner, POINT_NAMES, type PointName } from '@/core/physics/corner/corner';
 import type { EndOfBuild } from '@/core/worked/suspension/endOfBuild';
 import { pointLabel } from './corner/points';
@@ -22,33 +28,34 @@ export function FreePoints({
     onFree(next);
   };
   return (
-    <table className="points" aria-label="Points that may move">
-      <thead>
-        <tr>
-          <th />
+    <Table size="small" className="points" aria-label="Points that may move">
+      <TableHead>
+        <TableRow>
+          <TableCell />
           {AXES.map((axis) => (
-            <th key={axis}>{axis}</th>
+            <TableCell key={axis}>{axis}</TableCell>
           ))}
-        </tr>
-      </thead>
-      <tbody>
+        </TableRow>
+      </TableHead>
+      <TableBody>
         {names.map((name) => (
-          <tr key={name}>
-            <th scope="row">{pointLabel(name)}</th>
+          <TableRow key={name}>
+            <TableCell component="th" scope="row">
+              {pointLabel(name)}
+            </TableCell>
             {AXES.map((axis, index) => (
-              <td key={axis} style={{ textAlign: 'right' }}>
-                <input
-                  type="checkbox"
+              <TableCell key={axis} style={{ textAlign: 'right' }}>
+                <Tick
                   aria-label={`${pointLabel(name)} may move ${axis}`}
                   checked={free.has(`${name}-${index}`)}
                   onChange={() => toggle(`${name}-${index}`)}
                 />
-              </td>
+              </TableCell>
             ))}
-          </tr>
+          </TableRow>
         ))}
-      </tbody>
-    </table>
+      </TableBody>
+    </Table>
   );
 }
 

@@ -1,5 +1,11 @@
 'use client';
 
+import Table from '@mui/material/Table';
+import TableHead from '@mui/material/TableHead';
+import TableRow from '@mui/material/TableRow';
+import TableCell from '@mui/material/TableCell';
+import TableBody from '@mui/material/TableBody';
+import { Tick } from '@/ui/controls/Tick';
 import { needNames } from '@/words/needs';
 import { useMemo } from 'react';
 import { MOST_PLAY_SHARE } from '@/core/verdict/suspension/play/play.check';
@@ -179,32 +185,31 @@ function BindingList({ end }: { end: 'front' | 'rear' }) {
         Pack unplugged before hands go between the arms.
       </p>
       <div className="gridbox">
-        <table className="grid tight stacked">
-          <thead>
-            <tr>
-              <th>Does it bind?</th>
-              <th>How to look</th>
-              <th>If not</th>
-              <th>Free</th>
-            </tr>
-          </thead>
-          <tbody>
+        <Table size="small" className="grid stacked">
+          <TableHead>
+            <TableRow>
+              <TableCell>Does it bind?</TableCell>
+              <TableCell>How to look</TableCell>
+              <TableCell>If not</TableCell>
+              <TableCell>Free</TableCell>
+            </TableRow>
+          </TableHead>
+          <TableBody>
             {list.map(({ id, item, state, at }) => (
-              <tr key={id} data-bench={id} data-state={state}>
-                <td style={{ minWidth: 190 }}>
+              <TableRow key={id} data-bench={id} data-state={state}>
+                <TableCell style={{ minWidth: 190 }}>
                   <label style={{ fontWeight: 600 }}>
-                    <input
-                      type="checkbox"
+                    <Tick
                       checked={state === 'passed'}
                       disabled={closed}
                       onChange={(event) => set(id, event.target.checked)}
                     />{' '}
                     {BENCH_WORDS[item].what}
                   </label>
-                </td>
-                <td className="quiet">{BENCH_WORDS[item].how}</td>
-                <td className="quiet">{BENCH_WORDS[item].mend}</td>
-                <td style={{ minWidth: 110 }}>
+                </TableCell>
+                <TableCell className="quiet">{BENCH_WORDS[item].how}</TableCell>
+                <TableCell className="quiet">{BENCH_WORDS[item].mend}</TableCell>
+                <TableCell style={{ minWidth: 110 }}>
                   {state === 'open' ? (
                     <span className="quiet">not yet</span>
                   ) : state === 'passed' ? (
@@ -214,11 +219,11 @@ function BindingList({ end }: { end: 'front' | 'rear' }) {
                       <When at={at!} />, undone: a point moved
                     </span>
                   )}
-                </td>
-              </tr>
+                </TableCell>
+              </TableRow>
             ))}
-          </tbody>
-        </table>
+          </TableBody>
+        </Table>
       </div>
     </section>
   );

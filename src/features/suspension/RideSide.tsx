@@ -1,5 +1,6 @@
 'use client';
 
+import { Note } from '@/ui/controls/Note';
 import { needNames } from '@/words/needs';
 import { useMemo } from 'react';
 import { tyreRateOf } from '@/core/worked/suspension/landingOfBuild';
@@ -184,13 +185,13 @@ function Unsprung({ end, found: { weight, followsMps2 } }: { end: 'front' | 'rea
   const cost = inWheelCost(document, end);
   const share = weight.unsprungG / (weight.unsprungG + weight.sprungG);
   return (
-    <p className="note" data-testid="unsprung">
+    <Note data-testid="unsprung">
       Of {formatText(weight.axleLoadG / 2, 'massG', reader)} on each {end} wheel{' '}
       {formatText(weight.unsprungG, 'massG', reader)} move with it ({formatText(share, 'share', reader, 2)}):
       it follows ground that falls away at up to {formatText(followsMps2, 'accelMps2', reader, 2)}.
       {cost
         ? ` A motor like yours in each wheel would make it ${formatText(cost.unsprungShareThen, 'share', reader, 2)} and ${formatText(cost.followsMps2Then, 'accelMps2', reader, 2)}: it would hop where it now rolls.`
         : ''}
-    </p>
+    </Note>
   );
 }

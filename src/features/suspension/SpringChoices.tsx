@@ -1,5 +1,11 @@
 'use client';
 
+import { TakeOrCompare } from '../frame/TakeOrCompare';
+import TableCell from '@mui/material/TableCell';
+import Table from '@mui/material/Table';
+import TableHead from '@mui/material/TableHead';
+import TableRow from '@mui/material/TableRow';
+import TableBody from '@mui/material/TableBody';
 import { applyPatch } from '@/core/base/patch';
 import { formatNumber, formatText } from '@/core/base/units/formatQuantity';
 import { rideOf, type RideOfBuild } from '@/core/worked/suspension/rideOfBuild';
@@ -19,7 +25,7 @@ export function SpringChoices({
   found: RideOfBuild;
   choices: readonly SpringChoice[];
 }) {
-  const { document, edit, closed, setGhost } = useBuild();
+  const { document } = useBuild();
   const { reader } = useReader();
   const { input } = found;
   const { dropHeightM } = document.brief;
@@ -31,83 +37,59 @@ export function SpringChoices({
   };
   const cells = ({ ride: one, input: given }: RideOfBuild, maxDropM: number | undefined) => (
     <>
-      <td className="num">{formatText(given.springRateNPerMm, 'rateNPerMm', reader)}</td>
-      <td className="num">
+      <TableCell align="right">{formatText(given.springRateNPerMm, 'rateNPerMm', reader)}</TableCell>
+      <TableCell align="right">
         {given.damperNsPerM === undefined ? '' : formatText(given.damperNsPerM, 'damperNsPerM', reader)}
-      </td>
-      <td className="num">{formatText(one.sagPct, 'percent', reader, 2)}</td>
-      <td className="num">{formatText(one.rideHz, 'frequencyHz', reader, 2)}</td>
-      <td className="num">
+      </TableCell>
+      <TableCell align="right">{formatText(one.sagPct, 'percent', reader, 2)}</TableCell>
+      <TableCell align="right">{formatText(one.rideHz, 'frequencyHz', reader, 2)}</TableCell>
+      <TableCell align="right">
         {one.dampingRatio === undefined ? '' : formatNumber(one.dampingRatio, reader.locale, 2)}
-      </td>
-      <td className="num">{maxDropM === undefined ? '' : formatText(maxDropM, 'distanceM', reader, 2)}</td>
+      </TableCell>
+      <TableCell align="right">
+        {maxDropM === undefined ? '' : formatText(maxDropM, 'distanceM', reader, 2)}
+      </TableCell>
     </>
   );
   return (
     <section className="gridbox" aria-label="Choose the spring" style={{ marginTop: 10 }}>
-      <table className="grid tight">
-        <thead>
-          <tr>
-            <th>Choose the spring</th>
-            <th className="num">Spring</th>
-            <th className="num">Damper</th>
-            <th className="num">Sag</th>
-            <th className="num">Swings at</th>
-            <th className="num">Of critical</th>
-            <th className="num">Lands from</th>
-            <th />
-          </tr>
-        </thead>
-        <tbody>
-          <tr>
-            <td>
+      <Table size="small" className="grid">
+        <TableHead>
+          <TableRow>
+            <TableCell>Choose the spring</TableCell>
+            <TableCell align="right">Spring</TableCell>
+            <TableCell align="right">Damper</TableCell>
+            <TableCell align="right">Sag</TableCell>
+            <TableCell align="right">Swings at</TableCell>
+            <TableCell align="right">Of critical</TableCell>
+            <TableCell align="right">Lands from</TableCell>
+            <TableCell />
+          </TableRow>
+        </TableHead>
+        <TableBody>
+          <TableRow>
+            <TableCell>
               <b>As it is</b>
-            </td>
+            </TableCell>
             {cells(found, choices.find(({ id }) => id === 'asItIs')?.maxDropM)}
-            <td />
-          </tr>
+            <TableCell />
+          </TableRow>
           {choices
             .filter(({ id }) => id !== 'asItIs')
             .map(({ id, patch, maxDropM }) => {
               const then = rideOf(applyPatch(document, patch), end);
               return then.ok ? (
-                <tr key={id} data-choice={id}>
-                  <td>{text[id]}</td>
+                <TableRow key={id} data-choice={id}>
+                  <TableCell>{text[id]}</TableCell>
                   {cells(then.value, maxDropM)}
-                  <td style={{ whiteSpace: 'nowrap' }}>
-                    <span className="remedy">
-                      <button
-                        type="button"
-                        disabled={closed}
-                        aria-label={`Take: ${text[id]}`}
-                        onClick={() => edit(patch)}
-                      >
-                        take
-                      </button>
-                      <button
-                        type="button"
-                        className="link quiet"
-                        aria-label={`Compare: ${text[id]}`}
-                        style={{
-                          border: 0,
-                          background: 'none',
-                          padding: 0,
-                          fontWeight: 400,
-                          color: 'inherit',
-                        }}
-                        onClick={() =>
-                          setGhost({ label: text[id].toLowerCase(), document: applyPatch(document, patch) })
-                        }
-                      >
-                        compare
-                      </button>
-                    </span>
-                  </td>
-                </tr>
+                  <TableCell style={{ whiteSpace: 'nowrap' }}>
+                    <TakeOrCompare text={text[id]} patch={patch} />
+                  </TableCell>
+                </TableRow>
               ) : null;
             })}
-        </tbody>
-      </table>
+        </TableBody>
+      </Table>
     </section>
   );
 }

@@ -1,5 +1,11 @@
 'use client';
 
+import { Note } from '@/ui/controls/Note';
+import Table from '@mui/material/Table';
+import TableHead from '@mui/material/TableHead';
+import TableRow from '@mui/material/TableRow';
+import TableCell from '@mui/material/TableCell';
+import TableBody from '@mui/material/TableBody';
 import { needNames } from '@/words/needs';
 import { steeringServo } from '@/core/worked/power/steeringServo';
 import { useMemo } from 'react';
@@ -73,9 +79,9 @@ export function SteeringSide({ tabs, foot }: SideProps) {
           </Charts>
         ) : null}
         {found.ok && found.value.geometry.findings.length > 0 ? (
-          <p className="note bad">
+          <Note tone="bad">
             {found.value.geometry.findings[0]!.why} {found.value.geometry.findings[0]!.remedy}
-          </p>
+          </Note>
         ) : null}
         <Links />
         {foot}
@@ -257,40 +263,40 @@ function Links() {
   const deg = (value: number) => `${formatNumber(Math.abs(value) < 0.005 ? 0 : value, reader.locale, 2)}°`;
   return (
     <section className="gridbox" aria-label="Links as drawn" style={{ marginTop: 10 }}>
-      <table className="grid tight">
-        <thead>
-          <tr>
-            <th>Links as drawn</th>
-            <th className="num">Between the balls</th>
-            <th>Made</th>
-            <th>Longer by</th>
-            <th className="num">Toe</th>
-            <th className="num">Camber</th>
-            <th />
-          </tr>
-        </thead>
-        <tbody>
+      <Table size="small" className="grid">
+        <TableHead>
+          <TableRow>
+            <TableCell>Links as drawn</TableCell>
+            <TableCell align="right">Between the balls</TableCell>
+            <TableCell>Made</TableCell>
+            <TableCell>Longer by</TableCell>
+            <TableCell align="right">Toe</TableCell>
+            <TableCell align="right">Camber</TableCell>
+            <TableCell />
+          </TableRow>
+        </TableHead>
+        <TableBody>
           {rows.map(({ end, link, threaded, byMm }) => (
-            <tr key={`${end}-${link.id}`} data-link={`${end}-${link.id}`}>
-              <td>
+            <TableRow key={`${end}-${link.id}`} data-link={`${end}-${link.id}`}>
+              <TableCell>
                 {end === 'front' ? 'Front' : 'Rear'} {LINK_WORDS[link.id]}
-              </td>
-              <td className="num">{formatText(link.lengthMm, 'lengthMm', reader, 4)}</td>
-              <td>{threaded ? 'threaded' : 'to length'}</td>
-              <td>
+              </TableCell>
+              <TableCell align="right">{formatText(link.lengthMm, 'lengthMm', reader, 4)}</TableCell>
+              <TableCell>{threaded ? 'threaded' : 'to length'}</TableCell>
+              <TableCell>
                 {threaded
                   ? `a turn, ${formatText(byMm, 'lengthMm', reader)}`
                   : `a print’s error, ${formatText(byMm, 'lengthMm', reader)}`}
-              </td>
-              <td className="num">{deg(link.toeDegPerMm * byMm)}</td>
-              <td className="num">{deg(link.camberDegPerMm * byMm)}</td>
-              <td className="quiet">
+              </TableCell>
+              <TableCell align="right">{deg(link.toeDegPerMm * byMm)}</TableCell>
+              <TableCell align="right">{deg(link.camberDegPerMm * byMm)}</TableCell>
+              <TableCell className="quiet">
                 {threaded ? 'can be set at the field' : 'print a test piece, then scale the length'}
-              </td>
-            </tr>
+              </TableCell>
+            </TableRow>
           ))}
-        </tbody>
-      </table>
+        </TableBody>
+      </Table>
     </section>
   );
 }

@@ -1,5 +1,6 @@
 'use client';
 
+import { Toggle, Toggles } from '@/ui/controls/Toggle';
 import { useReader } from '@/ui/reader';
 import { inSentence } from '@/core/base/units/words';
 import { checkTitle } from '@/words/checks/names';
@@ -44,19 +45,13 @@ export function SuspensionPage() {
       }
     >
       {tab === 'steering' || tab === 'aids' ? null : (
-        <span className="seg" role="group" aria-label="End of the car">
+        <Toggles label="End of the car">
           {(['front', 'rear'] as const).map((one) => (
-            <button
-              key={one}
-              type="button"
-              className="small"
-              aria-pressed={end === one}
-              onClick={() => choose(one)}
-            >
+            <Toggle size="small" key={one} pressed={end === one} onPress={() => choose(one)}>
               {one === 'front' ? 'Front' : 'Rear'}
-            </button>
+            </Toggle>
           ))}
-        </span>
+        </Toggles>
       )}
     </SegmentSides>
   );

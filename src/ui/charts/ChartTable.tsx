@@ -1,3 +1,8 @@
+import Table from '@mui/material/Table';
+import TableHead from '@mui/material/TableHead';
+import TableRow from '@mui/material/TableRow';
+import TableCell from '@mui/material/TableCell';
+import TableBody from '@mui/material/TableBody';
 import { type ChartProps, type ChartLine } from './chartProps';
 
 const TABLE_ROWS = 12;
@@ -23,29 +28,29 @@ export function ChartTable({
   };
   return (
     <div className="tablebox">
-      <table className="tableview">
-        <thead>
-          <tr>
-            <th>{xSymbol}</th>
+      <Table size="small" className="tableview">
+        <TableHead>
+          <TableRow>
+            <TableCell>{xSymbol}</TableCell>
             {all.map((line) => (
-              <th key={line.id}>
+              <TableCell key={line.id}>
                 {line.label}, {ySymbol}
-              </th>
+              </TableCell>
             ))}
-          </tr>
-        </thead>
-        <tbody>
+          </TableRow>
+        </TableHead>
+        <TableBody>
           {rows.map((value) => (
-            <tr key={value}>
-              <td>{shownX(value)}</td>
+            <TableRow key={value}>
+              <TableCell>{shownX(value)}</TableCell>
               {all.map((line) => {
                 const found = at(line, value);
-                return <td key={line.id}>{found === undefined ? '' : shownY(found)}</td>;
+                return <TableCell key={line.id}>{found === undefined ? '' : shownY(found)}</TableCell>;
               })}
-            </tr>
+            </TableRow>
           ))}
-        </tbody>
-      </table>
+        </TableBody>
+      </Table>
     </div>
   );
 }

@@ -1,5 +1,6 @@
 'use client';
 
+import Button from '@mui/material/Button';
 import { scaleLinear } from 'd3-scale';
 import { line as lineShape } from 'd3-shape';
 import { useId, useState } from 'react';
@@ -71,9 +72,9 @@ export function LineChart(props: ChartProps) {
     <figure className="chart" data-testid={props.testId} style={{ width: `min(100%, ${width}px)` }}>
       <figcaption>
         {title}
-        <button type="button" className="plain" aria-pressed={asTable} onClick={() => setAsTable(!asTable)}>
+        <Button variant="text" aria-pressed={asTable} onClick={() => setAsTable(!asTable)}>
           {asTable ? 'as a picture' : 'as a table'}
-        </button>
+        </Button>
       </figcaption>
       {asTable ? (
         <ChartTable

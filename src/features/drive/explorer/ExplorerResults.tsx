@@ -1,5 +1,6 @@
 'use client';
 
+import { Toggle, Toggles } from '@/ui/controls/Toggle';
 import dynamic from 'next/dynamic';
 import { memo, useCallback, useMemo, useState } from 'react';
 import { applyPatch } from '@/core/base/patch';
@@ -92,13 +93,13 @@ export const ExplorerResults = memo(function ExplorerResults({ rows, outdated }:
         onHover={setHovered}
       />
       <div className="row" style={{ margin: '10px 0 6px' }}>
-        <div className="seg" role="group" aria-label="Which combinations">
+        <Toggles label="Which combinations">
           {(Object.keys(SHOWN) as Shown[]).map((one) => (
-            <button key={one} type="button" aria-pressed={shown === one} onClick={() => setShown(one)}>
+            <Toggle key={one} pressed={shown === one} onPress={() => setShown(one)}>
               {SHOWN[one]}
-            </button>
+            </Toggle>
           ))}
-        </div>
+        </Toggles>
         <span className="quiet">
           {formatNumber(visible.length, reader.locale, 6)} shown
           {outdated ? '; the car has changed since, so try them again for exact figures' : ''}

@@ -1,5 +1,6 @@
 'use client';
 
+import Button from '@mui/material/Button';
 import { useMemo } from 'react';
 import type { ChosenSurface } from '@/core/car/document/brief';
 import type { BuildDocument } from '@/core/car/document/document';
@@ -87,12 +88,10 @@ export function ExplorerRun({ document, surface, row, patch, closed, onTake, onC
             {row.meetsGoal ? 'Meets the wish.' : row.why.join(' ')}
           </p>
           <div className="row" style={{ marginTop: 4 }}>
-            <button type="button" className="btn main" disabled={closed} onClick={() => onTake(row)}>
+            <Button variant="contained" disabled={closed} onClick={() => onTake(row)}>
               Take this one
-            </button>
-            <button type="button" className="btn" onClick={() => onCompare(row)}>
-              Compare
-            </button>
+            </Button>
+            <Button onClick={() => onCompare(row)}>Compare</Button>
           </div>
         </div>
       ) : null}

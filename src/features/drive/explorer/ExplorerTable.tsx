@@ -1,5 +1,6 @@
 'use client';
 
+import Button from '@mui/material/Button';
 import { DataGrid, type GridColDef, type GridRenderCellParams } from '@mui/x-data-grid';
 import { memo, useMemo } from 'react';
 import { formatNumber } from '@/core/base/units/formatQuantity';
@@ -62,26 +63,24 @@ export const ExplorerTable = memo(function ExplorerTable({
         disableColumnMenu: true,
         renderCell: ({ row }: GridRenderCellParams<NamedRow>) => (
           <span className="remedy" style={{ lineHeight: 'normal', verticalAlign: 'middle' }}>
-            <button
-              type="button"
+            <Button
+              color="success"
               tabIndex={-1}
               disabled={closed}
               aria-label={`Take ${row.motor}, ${row.pack}, ${row.ratio}`}
               onClick={() => onTake(row)}
             >
               take
-            </button>
-            <button
-              type="button"
+            </Button>
+            <Button
+              variant="text"
               tabIndex={-1}
-              className="plain"
-              style={{ border: 0, background: 'none' }}
               aria-pressed={pinned.includes(row.id)}
               aria-label={`Pin ${row.motor}, ${row.pack}, ${row.ratio}`}
               onClick={() => onPin(row.id)}
             >
               {pinned.includes(row.id) ? 'pinned' : 'pin'}
-            </button>
+            </Button>
           </span>
         ),
       },

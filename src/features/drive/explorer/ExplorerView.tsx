@@ -1,5 +1,7 @@
 'use client';
 
+import LinearProgress from '@mui/material/LinearProgress';
+import Button from '@mui/material/Button';
 import { needNames } from '@/words/needs';
 import { useMemo, useState } from 'react';
 import { overallRatio } from '@/core/car/document/drive';
@@ -70,19 +72,22 @@ export function ExplorerView() {
         <Range range={range} onChange={setRange} />
         {sweep.progress ? (
           <>
-            <progress value={sweep.progress.done} max={sweep.progress.of} aria-label="Sweep" />
+            <LinearProgress
+              variant="determinate"
+              value={(100 * sweep.progress.done) / sweep.progress.of}
+              aria-label="Sweep"
+              sx={{ width: 160 }}
+            />
             <span role="status">
               {count(sweep.progress.done)} of {count(sweep.progress.of)} combinations
             </span>
-            <button type="button" className="btn" onClick={sweep.cancel}>
-              Cancel
-            </button>
+            <Button onClick={sweep.cancel}>Cancel</Button>
           </>
         ) : plan && !('refused' in plan) && plan.ok ? (
           <>
-            <button type="button" className="btn main" onClick={begin}>
+            <Button variant="contained" onClick={begin}>
               Try {count(plan.value.count)} combinations
-            </button>
+            </Button>
             {plan.value.leftOut > 0 ? (
               <span className="quiet">
                 {count(plan.value.leftOut)} pairs left out: too many volts for motor or controller

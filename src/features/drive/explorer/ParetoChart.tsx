@@ -1,5 +1,6 @@
 'use client';
 
+import { Toggle, Toggles } from '@/ui/controls/Toggle';
 import { scaleLinear } from 'd3-scale';
 import { memo, useId, useMemo } from 'react';
 import type { BuildDocument } from '@/core/car/document/document';
@@ -103,19 +104,13 @@ export const ParetoChart = memo(function ParetoChart({
     <figure className="chart" data-testid="pareto-chart" style={{ width: `min(100%, ${WIDTH}px)` }}>
       <figcaption>
         <span>Top speed against {name}</span>
-        <span className="seg" role="group" aria-label="Against">
+        <Toggles label="Against">
           {(Object.keys(MEASURES) as Measure[]).map((one) => (
-            <button
-              key={one}
-              type="button"
-              className="small"
-              aria-pressed={measure === one}
-              onClick={() => onMeasure(one)}
-            >
+            <Toggle size="small" key={one} pressed={measure === one} onPress={() => onMeasure(one)}>
               {one === 'steadyCaseC' ? 'heat' : 'time'}
-            </button>
+            </Toggle>
           ))}
-        </span>
+        </Toggles>
       </figcaption>
       <svg
         viewBox={`0 0 ${WIDTH} ${HEIGHT}`}

@@ -1,5 +1,11 @@
 'use client';
 
+import Table from '@mui/material/Table';
+import TableHead from '@mui/material/TableHead';
+import TableRow from '@mui/material/TableRow';
+import TableCell from '@mui/material/TableCell';
+import TableBody from '@mui/material/TableBody';
+import Button from '@mui/material/Button';
 import { formatNumber, formatText } from '@/core/base/units/formatQuantity';
 import { useReader } from '@/ui/reader';
 import type { NamedRow } from './explorerRows';
@@ -18,53 +24,53 @@ export function PinnedRows({ rows, closed, onTake, onUnpin, onHover }: PinnedRow
   if (rows.length === 0) return null;
   return (
     <section aria-label="Pinned combinations" className="gridbox" style={{ marginTop: 10 }}>
-      <table className="grid tight">
-        <thead>
-          <tr>
-            <th>Pinned</th>
-            <th>Pack</th>
-            <th className="num">Ratio</th>
-            <th className="num">Top speed</th>
-            <th className="num">Time</th>
-            <th className="num">Case</th>
-            <th className="num">Runs</th>
-            <th />
-          </tr>
-        </thead>
-        <tbody>
+      <Table size="small" className="grid">
+        <TableHead>
+          <TableRow>
+            <TableCell>Pinned</TableCell>
+            <TableCell>Pack</TableCell>
+            <TableCell align="right">Ratio</TableCell>
+            <TableCell align="right">Top speed</TableCell>
+            <TableCell align="right">Time</TableCell>
+            <TableCell align="right">Case</TableCell>
+            <TableCell align="right">Runs</TableCell>
+            <TableCell />
+          </TableRow>
+        </TableHead>
+        <TableBody>
           {rows.map((row) => (
-            <tr key={row.id} onMouseEnter={() => onHover(row.id)}>
-              <td>
+            <TableRow key={row.id} onMouseEnter={() => onHover(row.id)}>
+              <TableCell>
                 <b>{row.motor}</b>
-              </td>
-              <td>{row.pack}</td>
-              <td className="num">{formatNumber(row.ratio, reader.locale, 3)}</td>
-              <td className="num">
+              </TableCell>
+              <TableCell>{row.pack}</TableCell>
+              <TableCell align="right">{formatNumber(row.ratio, reader.locale, 3)}</TableCell>
+              <TableCell align="right">
                 {row.topSpeedMps === undefined ? '' : formatText(row.topSpeedMps, 'speedMps', reader)}
-              </td>
-              <td className="num">
+              </TableCell>
+              <TableCell align="right">
                 {row.timeToDistanceS === undefined ? '' : formatText(row.timeToDistanceS, 'timeS', reader)}
-              </td>
-              <td className="num">
+              </TableCell>
+              <TableCell align="right">
                 {row.steadyCaseC === undefined ? '' : formatText(row.steadyCaseC, 'temperatureC', reader)}
-              </td>
-              <td className="num">
+              </TableCell>
+              <TableCell align="right">
                 {row.durationS === undefined ? '' : formatText(row.durationS / 60, 'minutes', reader)}
-              </td>
-              <td>
+              </TableCell>
+              <TableCell>
                 <span className="remedy">
-                  <button type="button" disabled={closed} onClick={() => onTake(row)}>
+                  <Button color="success" disabled={closed} onClick={() => onTake(row)}>
                     take this one
-                  </button>
-                  <button type="button" className="plain" onClick={() => onUnpin(row.id)}>
+                  </Button>
+                  <Button variant="text" onClick={() => onUnpin(row.id)}>
                     unpin
-                  </button>
+                  </Button>
                 </span>
-              </td>
-            </tr>
+              </TableCell>
+            </TableRow>
           ))}
-        </tbody>
-      </table>
+        </TableBody>
+      </Table>
     </section>
   );
 }

@@ -1,5 +1,6 @@
 'use client';
 
+import Button from '@mui/material/Button';
 import { useState } from 'react';
 import { fromBase64 } from '@/core/base/base64';
 import type { GearBody, Stage } from '@/core/car/document/drive';
@@ -66,16 +67,14 @@ export function GearFiles({ stage }: { stage: Stage }) {
             {gear === 'pinion' ? `Pinion, ${stage.pinionTeeth} teeth` : `Wheel, ${stage.wheelTeeth} teeth`}
           </b>
           {OUTLINE_FILES.map((kind) => (
-            <button
+            <Button
               key={kind}
-              type="button"
-              className="btn"
               aria-label={`${gear} as ${kind.toUpperCase()}`}
               title={SAYS[kind]}
               onClick={() => void save(gear, kind)}
             >
               {kind.toUpperCase()}
-            </button>
+            </Button>
           ))}
         </div>
       ))}

@@ -1,5 +1,7 @@
 'use client';
 
+import { Toggle, Toggles } from '@/ui/controls/Toggle';
+import { Note } from '@/ui/controls/Note';
 import { refusalInWords } from '@/words/labels/labels';
 import { inSentence } from '@/core/base/units/words';
 import { whyOf } from '@/words/checkWords';
@@ -38,22 +40,20 @@ export function GearsView() {
           </h1>
         )}
         {stages.length > 1 ? (
-          <div className="seg" role="group" aria-label="Pair of gears" style={{ flex: 'none' }}>
+          <Toggles label="Pair of gears">
             {stages.map(({ id }, index) => (
-              <button key={id} type="button" aria-pressed={stage?.id === id} onClick={() => choose(id)}>
+              <Toggle key={id} pressed={stage?.id === id} onPress={() => choose(id)}>
                 pair {index + 1}
-              </button>
+              </Toggle>
             ))}
-          </div>
+          </Toggles>
         ) : null}
       </div>
       {stage && found && 'mesh' in found ? (
         <>
           <MeshSketch stage={stage} centreMm={found.mesh.centreDistanceMm} />
           {found.mesh.notes.map((note) => (
-            <p key={note} className="note">
-              {note}
-            </p>
+            <Note key={note}>{note}</Note>
           ))}
         </>
       ) : null}

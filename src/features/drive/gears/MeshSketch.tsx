@@ -1,5 +1,7 @@
 'use client';
 
+import { Toggle, Toggles } from '@/ui/controls/Toggle';
+import { Note } from '@/ui/controls/Note';
 import { type CSSProperties, useMemo, useState } from 'react';
 import type { GearBody, Stage } from '@/core/car/document/drive';
 import { refusalInWords } from '@/words/labels/labels';
@@ -56,14 +58,14 @@ export function MeshSketch({ stage, centreMm }: { stage: Stage; centreMm: number
     >
       <figcaption>
         <span>In mesh, to scale</span>
-        <span className="seg">
-          <button type="button" className="small" aria-pressed={turning} onClick={() => setTurning(!turning)}>
+        <Toggles>
+          <Toggle size="small" pressed={turning} onPress={() => setTurning(!turning)}>
             {turning ? 'stop' : 'turn it'}
-          </button>
-          <button type="button" className="small" aria-pressed={close} onClick={() => setClose(!close)}>
+          </Toggle>
+          <Toggle size="small" pressed={close} onPress={() => setClose(!close)}>
             close up
-          </button>
-        </span>
+          </Toggle>
+        </Toggles>
       </figcaption>
       <div
         className="mesh"
@@ -103,11 +105,11 @@ export function MeshSketch({ stage, centreMm }: { stage: Stage; centreMm: number
       </div>
       {gears.map(({ path, refused }, index) =>
         refused ? (
-          <p key={index} className="note bad" role="alert">
+          <Note tone="bad" key={index} role="alert">
             The {index === 0 ? 'pinion' : 'wheel'}{' '}
             {path === '' ? 'is not drawn' : 'is drawn with a small hole'}, because it cannot be made:{' '}
             {refused}.
-          </p>
+          </Note>
         ) : null,
       )}
     </figure>

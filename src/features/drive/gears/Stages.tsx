@@ -1,5 +1,10 @@
 'use client';
 
+import { IconAct } from '@/ui/controls/IconAct';
+import { TextInput } from '@/ui/controls/TextInput';
+import IconButton from '@mui/material/IconButton';
+import { Fold } from '@/ui/controls/Fold';
+import { Select } from '@/ui/controls/Select';
 import { useRef, useState } from 'react';
 import { drivenOf, overallRatio, type Stage, stageRatio } from '@/core/car/document/drive';
 import { itemsOf } from '@/core/car/library/items';
@@ -61,8 +66,7 @@ export function Stages({ withAxle = false }: { withAxle?: boolean }) {
           onAdd={add}
         />
       )}
-      <details className="more">
-        <summary>Efficiencies</summary>
+      <Fold title="Efficiencies">
         {document.drive.stages.map(({ id, kind }, index) => (
           <DocumentField
             key={id}
@@ -71,7 +75,7 @@ export function Stages({ withAxle = false }: { withAxle?: boolean }) {
           />
         ))}
         <DocumentField path={['drive', 'shaftEfficiency']} example={0.97} />
-      </details>
+      </Fold>
     </Group>
   );
 }
@@ -107,19 +111,17 @@ function StageRow({ stage, index, withAxle }: { stage: Stage; index: number; wit
         </>
       )}
       <span className="total">{ratio === undefined ? '' : formatNumber(ratio, reader.locale, 3)}</span>
-      <button
-        type="button"
-        className="plain"
-        aria-label={`Take stage ${index + 1} out`}
+      <IconAct
+        icon="takeOut"
+        label={`Take stage ${index + 1} out`}
         disabled={closed}
         onClick={() => edit([{ path: ['drive', 'stages', stage.id], value: undefined }])}
-      >
-        ×
-      </button>
+      />
       {withAxle ? (
         <label className="serves">
           serves{' '}
-          <select
+          <Select
+            look="bare"
             aria-label={`Stage ${index + 1} serves`}
             value={stage.on ?? ''}
             disabled={closed}
@@ -128,7 +130,7 @@ function StageRow({ stage, index, withAxle }: { stage: Stage; index: number; wit
             <option value="">both axles</option>
             <option value="front">the front axle</option>
             <option value="rear">the rear axle</option>
-          </select>
+          </Select>
         </label>
       ) : null}
     </div>
@@ -161,8 +163,7 @@ function TeethStepper({
   };
   return (
     <span className="stepper">
-      <button
-        type="button"
+      <IconButton
         tabIndex={-1}
         aria-label={`${label}: one less`}
         disabled={disabled}
@@ -172,8 +173,8 @@ function TeethStepper({
         }}
       >
         −
-      </button>
-      <input
+      </IconButton>
+      <TextInput
         aria-label={label}
         inputMode="numeric"
         disabled={disabled}
@@ -207,8 +208,7 @@ function TeethStepper({
           step(by);
         }}
       />
-      <button
-        type="button"
+      <IconButton
         tabIndex={-1}
         aria-label={`${label}: one more`}
         disabled={disabled}
@@ -218,7 +218,7 @@ function TeethStepper({
         }}
       >
         +
-      </button>
+      </IconButton>
       {bad ? (
         <span role="alert" className="hidden">
           {label}: a whole number from 1 to {MOST_TEETH}

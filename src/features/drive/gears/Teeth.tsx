@@ -1,5 +1,11 @@
 'use client';
 
+import { Note } from '@/ui/controls/Note';
+import Table from '@mui/material/Table';
+import TableHead from '@mui/material/TableHead';
+import TableRow from '@mui/material/TableRow';
+import TableCell from '@mui/material/TableCell';
+import TableBody from '@mui/material/TableBody';
 import { needNames } from '@/words/needs';
 import type { Tooth } from '@/core/worked/drive/toothOfBuild';
 import { MOST_HOURS } from '@/core/verdict/drive/gears/wear.check';
@@ -26,17 +32,15 @@ export function Teeth() {
   if (!surface) return <p className="quiet">What strips the teeth is worked out once a surface is chosen.</p>;
   if (!found.value)
     return found.refused ? (
-      <p role="alert" className="note bad">
+      <Note tone="bad" role="alert">
         {found.refused.message}
-      </p>
+      </Note>
     ) : (
       <p className="quiet">Loading the teeth…</p>
     );
   if (!found.value.ok)
     return (
-      <p className="note">
-        What strips the teeth is not worked out yet: it needs {needNames(found.value.missing)}.
-      </p>
+      <Note>What strips the teeth is not worked out yet: it needs {needNames(found.value.missing)}.</Note>
     );
   const teeth = found.value.value;
   const before = (tooth: Tooth) =>
@@ -51,20 +55,20 @@ export function Teeth() {
       style={{ marginTop: 10, opacity: found.stale ? 0.55 : 1 }}
       aria-busy={found.stale}
     >
-      <table className="grid tight">
-        <thead>
-          <tr>
-            <th>Weakest first</th>
-            <th className="num">Sees</th>
-            <th>from</th>
-            <th className="num">Strips at</th>
-            <th className="num">Margin</th>
-            <th className="num">Width that holds twice</th>
-            <th className="num">Worn out in</th>
-            <th className="num">Runs at</th>
-          </tr>
-        </thead>
-        <tbody>
+      <Table size="small" className="grid">
+        <TableHead>
+          <TableRow>
+            <TableCell>Weakest first</TableCell>
+            <TableCell align="right">Sees</TableCell>
+            <TableCell>from</TableCell>
+            <TableCell align="right">Strips at</TableCell>
+            <TableCell align="right">Margin</TableCell>
+            <TableCell align="right">Width that holds twice</TableCell>
+            <TableCell align="right">Worn out in</TableCell>
+            <TableCell align="right">Runs at</TableCell>
+          </TableRow>
+        </TableHead>
+        <TableBody>
           {teeth.map((tooth) => (
             <ToothRow
               key={`${tooth.stage.id}-${tooth.role}`}
@@ -75,22 +79,22 @@ export function Teeth() {
             />
           ))}
           {unjudgedStages(document.drive).map(({ id, kind, pinionTeeth, wheelTeeth }) => (
-            <tr key={id} data-unjudged={id}>
-              <td>
+            <TableRow key={id} data-unjudged={id}>
+              <TableCell>
                 <b>{firstUp(kind)}</b>{' '}
                 <span className="quiet">
                   {pinionTeeth === undefined || wheelTeeth === undefined
                     ? ''
                     : `${pinionTeeth} to ${wheelTeeth}`}
                 </span>
-              </td>
-              <td className="quiet" colSpan={7}>
+              </TableCell>
+              <TableCell className="quiet" colSpan={7}>
                 not worked out yet: hold it by trial
-              </td>
-            </tr>
+              </TableCell>
+            </TableRow>
           ))}
-        </tbody>
-      </table>
+        </TableBody>
+      </Table>
     </section>
   );
 }
@@ -106,19 +110,19 @@ function ToothRow({
   const { margin, torqueAtMargin1Nm, faceWidthForMargin2Mm } = bending;
   const tone = margin === undefined ? '' : margin < 1 ? 'var(--rust)' : margin < 1.5 ? 'var(--ochre)' : '';
   return (
-    <tr data-tooth={`${stage.id}-${role}`}>
-      <td>
+    <TableRow data-tooth={`${stage.id}-${role}`}>
+      <TableCell>
         <b>
           {role === 'pinion' ? 'Pinion' : 'Wheel'}, {teeth}
         </b>{' '}
         <span className="quiet">{material.name.toLowerCase()}</span>
-      </td>
-      <td className="num">{formatText(torqueNm, 'torqueNm', reader)}</td>
-      <td className="quiet">{TORQUE_BY[load.by]}</td>
-      <td className="num">
+      </TableCell>
+      <TableCell align="right">{formatText(torqueNm, 'torqueNm', reader)}</TableCell>
+      <TableCell className="quiet">{TORQUE_BY[load.by]}</TableCell>
+      <TableCell align="right">
         {bending.allowableMpa === 0 ? 'soft' : formatText(torqueAtMargin1Nm, 'torqueNm', reader)}
-      </td>
-      <td className="num" style={{ color: tone, fontWeight: tone ? 650 : 400 }}>
+      </TableCell>
+      <TableCell align="right" style={{ color: tone, fontWeight: tone ? 650 : 400 }}>
         {margin === undefined ? '—' : formatNumber(margin, reader.locale, 3)}
         {ghost ? (
           <span className="ghostvalue">
@@ -126,18 +130,18 @@ function ToothRow({
             {ghost.label}: {formatNumber(ghost.margin, reader.locale, 3)}
           </span>
         ) : null}
-      </td>
-      <td className="num">
+      </TableCell>
+      <TableCell align="right">
         {faceWidthForMargin2Mm === undefined ? '—' : formatText(faceWidthForMargin2Mm, 'lengthMm', reader)}
-      </td>
-      <td className="num">
+      </TableCell>
+      <TableCell align="right">
         {worn?.hoursToWearLimit === undefined
           ? 'no wear figure'
           : worn.hoursToWearLimit > MOST_HOURS
             ? `over ${formatText(MOST_HOURS, 'hours', reader)}`
             : formatText(worn.hoursToWearLimit, 'hours', reader)}
-      </td>
-      <td className="num">{formatText(temperatureC, 'temperatureC', reader)}</td>
-    </tr>
+      </TableCell>
+      <TableCell align="right">{formatText(temperatureC, 'temperatureC', reader)}</TableCell>
+    </TableRow>
   );
 }

@@ -1,5 +1,6 @@
 'use client';
 
+import { Note } from '@/ui/controls/Note';
 import { formatText } from '@/core/base/units/formatQuantity';
 import type { HeatReading } from '@/core/car/document/heat';
 import { caseLimitOf } from '@/core/worked/heat/enduranceOfBuild';
@@ -158,9 +159,7 @@ export function HeatCharts({
         />
       </Charts>
       {notes.map((note) => (
-        <p key={note} className="note">
-          {note}
-        </p>
+        <Note key={note}>{note}</Note>
       ))}
     </Apart>
   );

@@ -1,11 +1,15 @@
 'use client';
 
-import { applyPatch } from '@/core/base/patch';
+import { TakeOrCompare } from '../../frame/TakeOrCompare';
+import TableCell from '@mui/material/TableCell';
+import Table from '@mui/material/Table';
+import TableHead from '@mui/material/TableHead';
+import TableRow from '@mui/material/TableRow';
+import TableBody from '@mui/material/TableBody';
 import { formatText } from '@/core/base/units/formatQuantity';
 import type { HeatOfBuild, TriedWhatIf } from '@/core/worked/heat/heatOf';
 import { useReader } from '@/ui/reader';
 import { heatWhatIfText } from '@/words/whatIfs';
-import { useBuild } from '../../session/BuildContext';
 import { END_NAMES } from '../words';
 
 export function WhatIfs({
@@ -17,7 +21,6 @@ export function WhatIfs({
   tried: readonly TriedWhatIf[];
   stale: boolean;
 }) {
-  const { document, edit, setGhost, closed } = useBuild();
   const { reader } = useReader();
   const { pack, topSpeedMps } = present;
   const row = {
@@ -29,71 +32,51 @@ export function WhatIfs({
   };
   const cells = (one: typeof row) => (
     <>
-      <td className="num">{formatText(one.minutes, 'minutes', reader)}</td>
-      <td className="num">{formatText(one.peakCaseC, 'temperatureC', reader)}</td>
-      <td className="num">{formatText(one.peakWindingC, 'temperatureC', reader)}</td>
-      <td className="num">
+      <TableCell align="right">{formatText(one.minutes, 'minutes', reader)}</TableCell>
+      <TableCell align="right">{formatText(one.peakCaseC, 'temperatureC', reader)}</TableCell>
+      <TableCell align="right">{formatText(one.peakWindingC, 'temperatureC', reader)}</TableCell>
+      <TableCell align="right">
         {one.topSpeedMps === undefined ? '' : formatText(one.topSpeedMps, 'speedMps', reader)}
-      </td>
-      <td className="quiet">{END_NAMES[one.endedBy]}</td>
+      </TableCell>
+      <TableCell className="quiet">{END_NAMES[one.endedBy]}</TableCell>
     </>
   );
   return (
     <section className="gridbox" aria-label="What if" style={{ marginTop: 10, opacity: stale ? 0.55 : 1 }}>
-      <table className="grid tight">
-        <thead>
-          <tr>
-            <th>What if</th>
-            <th className="num">Runs</th>
-            <th className="num">Case peak</th>
-            <th className="num">Winding peak</th>
-            <th className="num">Top speed</th>
-            <th>Ended by</th>
-            <th />
-          </tr>
-        </thead>
-        <tbody>
-          <tr>
-            <td>
+      <Table size="small" className="grid">
+        <TableHead>
+          <TableRow>
+            <TableCell>What if</TableCell>
+            <TableCell align="right">Runs</TableCell>
+            <TableCell align="right">Case peak</TableCell>
+            <TableCell align="right">Winding peak</TableCell>
+            <TableCell align="right">Top speed</TableCell>
+            <TableCell>Ended by</TableCell>
+            <TableCell />
+          </TableRow>
+        </TableHead>
+        <TableBody>
+          <TableRow>
+            <TableCell>
               <b>As it is</b>
-            </td>
+            </TableCell>
             {cells(row)}
-            <td />
-          </tr>
+            <TableCell />
+          </TableRow>
           {tried.map((one) => {
             const text = heatWhatIfText(one.is, reader);
             return (
-              <tr key={one.id} data-whatif={one.id}>
-                <td>{text}</td>
+              <TableRow key={one.id} data-whatif={one.id}>
+                <TableCell>{text}</TableCell>
                 {cells({ ...one, topSpeedMps: one.topSpeedMps })}
-                <td style={{ whiteSpace: 'nowrap' }}>
-                  <span className="remedy">
-                    <button
-                      type="button"
-                      disabled={closed}
-                      aria-label={`Take: ${text}`}
-                      onClick={() => edit(one.patch)}
-                    >
-                      take
-                    </button>
-                    <button
-                      type="button"
-                      className="link quiet"
-                      aria-label={`Compare: ${text}`}
-                      style={{ border: 0, background: 'none', padding: 0, fontWeight: 400, color: 'inherit' }}
-                      onClick={() =>
-                        setGhost({ label: text.toLowerCase(), document: applyPatch(document, one.patch) })
-                      }
-                    >
-                      compare
-                    </button>
-                  </span>
-                </td>
-              </tr>
+                <TableCell style={{ whiteSpace: 'nowrap' }}>
+                  <TakeOrCompare text={text} patch={one.patch} />
+                </TableCell>
+              </TableRow>
             );
           })}
-        </tbody>
-      </table>
+        </TableBody>
+      </Table>
     </section>
   );
 }

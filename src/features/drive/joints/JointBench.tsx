@@ -1,5 +1,8 @@
 'use client';
 
+import { Fold } from '@/ui/controls/Fold';
+import Button from '@mui/material/Button';
+import { Tick } from '@/ui/controls/Tick';
 import { useReader } from '@/ui/reader';
 import { materialForBuild } from '@/core/car/library/items';
 import { type Shaft, stageRatio } from '@/core/car/document/drive';
@@ -99,8 +102,10 @@ function PinionFields({
       <DocumentField path={path('boreMm')} label="Shaft" example={3.17} />
       <DocumentField path={path('hubLengthMm')} label="Length on the shaft" usual={usualLength} />
       <DocumentField path={path('flatDepthMm')} label="Flat, depth" example={0.4} />
-      <details className="more" open={joint === 'printed' || joint === 'screw' || joint === 'pin'}>
-        <summary>Press fit, screw and pin</summary>
+      <Fold
+        title="Press fit, screw and pin"
+        open={joint === 'printed' || joint === 'screw' || joint === 'pin'}
+      >
         <DocumentField
           path={path('interferenceMm')}
           label="Bore under the shaft by"
@@ -109,7 +114,7 @@ function PinionFields({
         />
         <DocumentField path={path('screwForceN')} label="Set screw presses with" usual={USUAL_SCREW_N} />
         <DocumentField path={path('pinMm')} label="Cross pin" usual={USUAL_PIN_MM} />
-      </details>
+      </Fold>
     </>
   );
 }
@@ -123,14 +128,13 @@ function ShaftFields({ shaft, title }: { shaft: Shaft; title: string }) {
       title={title}
       aside={
         closed ? undefined : (
-          <button
-            type="button"
-            className="link"
+          <Button
+            variant="link"
             aria-label={`Remove: ${title}`}
             onClick={() => edit([{ path: ['drive', 'shafts', shaft.id], value: undefined }])}
           >
             remove
-          </button>
+          </Button>
         )
       }
     >
@@ -144,8 +148,7 @@ function ShaftFields({ shaft, title }: { shaft: Shaft; title: string }) {
           <DocumentField path={path('spanMm')} example={190} />
           <div className="field">
             <label>
-              <input
-                type="checkbox"
+              <Tick
                 checked={shaft.halves ?? false}
                 disabled={closed}
                 onChange={(event) =>

@@ -1,5 +1,11 @@
 'use client';
 
+import Table from '@mui/material/Table';
+import TableHead from '@mui/material/TableHead';
+import TableRow from '@mui/material/TableRow';
+import TableCell from '@mui/material/TableCell';
+import TableBody from '@mui/material/TableBody';
+import Button from '@mui/material/Button';
 import { needNames } from '@/words/needs';
 import type { JointsOnSurface } from '@/core/verdict/drive/gearLife';
 import { JOINT_NAMES } from '@/words/labels/heatWords';
@@ -107,65 +113,67 @@ function SideBySide({
   const order = [...held].sort((a, b) => carried(b) - carried(a));
   return (
     <section className="gridbox" aria-label="Ways to hold the pinion" style={{ marginTop: 12 }}>
-      <table className="grid tight">
-        <thead>
-          <tr>
-            <th>Held by</th>
-            <th className="num">Carries at {formatText(temperatureC, 'temperatureC', reader)}</th>
-            <th>against what is asked</th>
-            <th className="num">Margin</th>
-            <th className="num">Holds up to</th>
-            <th />
-          </tr>
-        </thead>
-        <tbody>
+      <Table size="small" className="grid">
+        <TableHead>
+          <TableRow>
+            <TableCell>Held by</TableCell>
+            <TableCell align="right">Carries at {formatText(temperatureC, 'temperatureC', reader)}</TableCell>
+            <TableCell>against what is asked</TableCell>
+            <TableCell align="right">Margin</TableCell>
+            <TableCell align="right">Holds up to</TableCell>
+            <TableCell />
+          </TableRow>
+        </TableHead>
+        <TableBody>
           {order.map((one) => {
             const result = 'result' in one ? one.result : undefined;
             const over = result && (result.splits || (result.margin ?? 0) < 1);
             return (
-              <tr key={one.kind} data-joint={one.kind}>
-                <td>{one.kind === chosen ? <b>{plain(one)}</b> : plain(one)}</td>
-                <td className="num">{result ? formatText(result.torqueNm, 'torqueNm', reader) : '—'}</td>
-                <td>
+              <TableRow key={one.kind} data-joint={one.kind}>
+                <TableCell>{one.kind === chosen ? <b>{plain(one)}</b> : plain(one)}</TableCell>
+                <TableCell align="right">
+                  {result ? formatText(result.torqueNm, 'torqueNm', reader) : '—'}
+                </TableCell>
+                <TableCell>
                   {result ? (
                     <Bar share={result.splits ? 0 : result.torqueNm / askedNm} over={Boolean(over)} />
                   ) : (
                     <span className="quiet">needs {'needs' in one ? one.needs : ''}</span>
                   )}
-                </td>
-                <td className="num" style={over ? { color: 'var(--rust)', fontWeight: 650 } : undefined}>
+                </TableCell>
+                <TableCell align="right" style={over ? { color: 'var(--rust)', fontWeight: 650 } : undefined}>
                   {result?.splits
                     ? 'splits'
                     : result?.margin === undefined
                       ? ''
                       : formatNumber(result.margin, reader.locale, 2)}
-                </td>
-                <td className="num">
+                </TableCell>
+                <TableCell align="right">
                   {result?.softensAtC === undefined
                     ? ''
                     : formatText(result.softensAtC, 'temperatureC', reader)}
-                </td>
-                <td>
+                </TableCell>
+                <TableCell>
                   {one.kind === chosen ? (
                     <span className="quiet">as it is</span>
                   ) : (
                     <span className="remedy">
-                      <button
-                        type="button"
+                      <Button
+                        color="success"
                         disabled={closed}
                         aria-label={`Hold it by ${plain(one)}`}
                         onClick={() => edit([{ path: ['drive', 'heat', 'pinionJoint'], value: one.kind }])}
                       >
                         take
-                      </button>
+                      </Button>
                     </span>
                   )}
-                </td>
-              </tr>
+                </TableCell>
+              </TableRow>
             );
           })}
-        </tbody>
-      </table>
+        </TableBody>
+      </Table>
     </section>
   );
 }
@@ -218,46 +226,46 @@ function Shafts({ shafts }: { shafts: readonly ShaftFound[] }) {
     value === undefined || value === 0 ? '—' : formatText(value, quantity, reader);
   return (
     <section className="gridbox" aria-label="Shafts" style={{ marginTop: 12 }}>
-      <table className="grid tight">
-        <thead>
-          <tr>
-            <th>Shaft</th>
-            <th className="num">Twisted by</th>
-            <th className="num">Bent by</th>
-            <th className="num">Strength margin</th>
-            <th className="num">Turns</th>
-            <th className="num">Whips at</th>
-            <th>One long shaft or two halves</th>
-          </tr>
-        </thead>
-        <tbody>
+      <Table size="small" className="grid">
+        <TableHead>
+          <TableRow>
+            <TableCell>Shaft</TableCell>
+            <TableCell align="right">Twisted by</TableCell>
+            <TableCell align="right">Bent by</TableCell>
+            <TableCell align="right">Strength margin</TableCell>
+            <TableCell align="right">Turns</TableCell>
+            <TableCell align="right">Whips at</TableCell>
+            <TableCell>One long shaft or two halves</TableCell>
+          </TableRow>
+        </TableHead>
+        <TableBody>
           {shafts.map(({ shaft, torque, forceN, bentBy, result, maxRpm, other }) => (
-            <tr key={shaft.id} data-shaft={shaft.id}>
-              <td>
+            <TableRow key={shaft.id} data-shaft={shaft.id}>
+              <TableCell>
                 <b>{shaft.kind === 'axle' ? 'Wheel axle' : 'Long shaft'}</b>{' '}
                 <span className="quiet">
                   {formatText(shaft.diameterMm!, 'lengthMm', reader)}, {shaft.material!.name.toLowerCase()}
                 </span>
-              </td>
-              <td className="num">{text(torque.torqueNm, 'torqueNm')}</td>
-              <td className="num">
+              </TableCell>
+              <TableCell align="right">{text(torque.torqueNm, 'torqueNm')}</TableCell>
+              <TableCell align="right">
                 {text(forceN, 'forceN')}
                 {bentBy ? <span className="quiet"> {bentBy}</span> : null}
-              </td>
-              <td className="num">
+              </TableCell>
+              <TableCell align="right">
                 {result.margin === undefined ? '—' : formatNumber(result.margin, reader.locale, 3)}
-              </td>
-              <td className="num">{text(maxRpm, 'rpm')}</td>
-              <td className="num">{text(result.whirlRpm, 'rpm')}</td>
-              <td className="quiet">
+              </TableCell>
+              <TableCell align="right">{text(maxRpm, 'rpm')}</TableCell>
+              <TableCell align="right">{text(result.whirlRpm, 'rpm')}</TableCell>
+              <TableCell className="quiet">
                 {other
                   ? `${other.halves ? 'one: ' : 'two halves: '}margin ${formatNumber(result.whirlMargin!, reader.locale, 2)}; ${other.halves ? 'two halves' : 'one'}: ${formatNumber(other.whirlMargin, reader.locale, 2)}`
                   : ''}
-              </td>
-            </tr>
+              </TableCell>
+            </TableRow>
           ))}
-        </tbody>
-      </table>
+        </TableBody>
+      </Table>
     </section>
   );
 }

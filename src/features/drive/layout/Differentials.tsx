@@ -1,5 +1,11 @@
 'use client';
 
+import { Note } from '@/ui/controls/Note';
+import Table from '@mui/material/Table';
+import TableHead from '@mui/material/TableHead';
+import TableRow from '@mui/material/TableRow';
+import TableCell from '@mui/material/TableCell';
+import TableBody from '@mui/material/TableBody';
 import { useMemo } from 'react';
 import { differentialsOf, type AxleStory } from '@/core/worked/drive/differentialOfBuild';
 import { formatNumber, formatText } from '@/core/base/units/formatQuantity';
@@ -23,56 +29,56 @@ export function Differentials() {
   return (
     <section aria-label="Differentials" className="gridbox" style={{ marginTop: 12 }}>
       {document.drive.motorsAt === 'wheel' ? (
-        <p className="note">
+        <Note>
           Each wheel has a motor of its own, so there is no differential: a light wheel spins alone, and the
           others keep their pull.
-        </p>
+        </Note>
       ) : (
         <>
           <h2 className="cap">At the limit of the tyres on {surface!.name.toLowerCase()}</h2>
-          <table className="grid tight">
-            <thead>
-              <tr>
-                <th>Axle</th>
-                <th className="num">On the straight</th>
-                <th className="num">One wheel light</th>
-                <th>In a tight corner</th>
-                <th>What it does</th>
-              </tr>
-            </thead>
-            <tbody>
+          <Table size="small" className="grid">
+            <TableHead>
+              <TableRow>
+                <TableCell>Axle</TableCell>
+                <TableCell align="right">On the straight</TableCell>
+                <TableCell align="right">One wheel light</TableCell>
+                <TableCell>In a tight corner</TableCell>
+                <TableCell>What it does</TableCell>
+              </TableRow>
+            </TableHead>
+            <TableBody>
               {stories.map((story) => (
-                <tr key={story.axle}>
-                  <td>
+                <TableRow key={story.axle}>
+                  <TableCell>
                     <b>{story.axle}</b>, {story.kind === 'limited' ? 'limited slip' : story.kind}
-                  </td>
-                  <td className="num">{force(story.straight.driveN)}</td>
-                  <td className="num">{force(story.light.driveN)}</td>
-                  <td>
+                  </TableCell>
+                  <TableCell align="right">{force(story.straight.driveN)}</TableCell>
+                  <TableCell align="right">{force(story.light.driveN)}</TableCell>
+                  <TableCell>
                     {corner(
                       story,
                       (value) => formatNumber(value, reader.locale, 2),
                       (value) => formatText(value, 'torqueNm', reader),
                     )}
-                  </td>
-                  <td className="quiet">
+                  </TableCell>
+                  <TableCell className="quiet">
                     {SAYS[story.kind]}
                     {story.straight.clutchSlips ? '; the slip clutch gives before the tyres do' : ''}
-                  </td>
-                </tr>
+                  </TableCell>
+                </TableRow>
               ))}
-            </tbody>
-          </table>
+            </TableBody>
+          </Table>
         </>
       )}
       {skid ? (
-        <p className="note">
+        <Note>
           Turning by driving the sides apart at {formatText(1, 'speedMps', reader)} each way:{' '}
           {formatNumber(skid.yawRateDegPerS, reader.locale, 3)} ° a second on the spot,{' '}
           {formatText(skid.wheelTorqueNm, 'torqueNm', reader)} at every wheel and{' '}
           {formatText(skid.powerW, 'powerW', reader)} in the tyres. No steering linkage to break, at the price
           of tyres and pack.
-        </p>
+        </Note>
       ) : null}
     </section>
   );

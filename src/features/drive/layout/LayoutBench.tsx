@@ -1,5 +1,6 @@
 'use client';
 
+import { Select } from '@/ui/controls/Select';
 import { drivenOf, MOTOR_PLACES, motorsApart, motorsInAll } from '@/core/car/document/drive';
 import { motorAxisOf, sidesAt } from '@/core/worked/drive/rotationOfBuild';
 import { DIFFERENTIALS } from '@/core/physics/gears/differential';
@@ -54,7 +55,7 @@ export function LayoutBench() {
         ) : null}
         <div className="field">
           <label htmlFor="layout-axis">Motor lies</label>
-          <select
+          <Select
             id="layout-axis"
             value={drive.motorAxis ?? ''}
             disabled={closed}
@@ -67,7 +68,7 @@ export function LayoutBench() {
             </option>
             <option value="x">along the car</option>
             <option value="y">across the car</option>
-          </select>
+          </Select>
         </div>
         <Leads
           path="reversed"

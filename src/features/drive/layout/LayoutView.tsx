@@ -1,5 +1,7 @@
 'use client';
 
+import { Note } from '@/ui/controls/Note';
+import Button from '@mui/material/Button';
 import { needNames } from '@/words/needs';
 import { type ReactNode, useMemo } from 'react';
 import { motorsApart, motorsInAll, motorsInWheels } from '@/core/car/document/drive';
@@ -114,7 +116,7 @@ function Fixes({ rotation }: { rotation: RotationOfBuild }) {
         ...(scrubs ? sameTeeth(document.drive) : []),
       ];
   return (
-    <div className="note bad" role="alert">
+    <Note tone="bad" role="alert">
       <p>
         {agree
           ? `${backward.length > 0 ? 'The car rolls backward when the throttle says forward. ' : ''}${scrubs ? 'One axle drags the other along: tyres, pack and gears pay for it.' : ''}`
@@ -124,15 +126,9 @@ function Fixes({ rotation }: { rotation: RotationOfBuild }) {
       </p>
       <div className="row" style={{ marginTop: 4 }}>
         {fixes.map((fix) => (
-          <button
-            key={fix.text}
-            type="button"
-            className="btn main"
-            disabled={closed}
-            onClick={() => edit(fix.patch)}
-          >
+          <Button variant="contained" key={fix.text} disabled={closed} onClick={() => edit(fix.patch)}>
             {fix.text}
-          </button>
+          </Button>
         ))}
         {fixes.length === 0 ? (
           <span>
@@ -142,7 +138,7 @@ function Fixes({ rotation }: { rotation: RotationOfBuild }) {
           </span>
         ) : null}
       </div>
-    </div>
+    </Note>
   );
 }
 
@@ -155,10 +151,10 @@ function InTheWheel() {
   const perWheel = (motorsInAll(drive) * drive.motor.massG) / 4;
   const more = 1 + perWheel / drive.tyre.massG;
   return (
-    <p className="note">
+    <Note>
       Motors in the wheels make each corner {formatNumber(more, reader.locale, 2)} times as heavy as wheel and
       tyre alone, and none of it is sprung: it follows bumps worse and hits harder. The heat is worked out
       with hardly any wind on the motor.
-    </p>
+    </Note>
   );
 }

@@ -1,10 +1,16 @@
 'use client';
 
+import { TakeOrCompare } from '../../frame/TakeOrCompare';
+import { Note } from '@/ui/controls/Note';
+import Table from '@mui/material/Table';
+import TableHead from '@mui/material/TableHead';
+import TableRow from '@mui/material/TableRow';
+import TableCell from '@mui/material/TableCell';
+import TableBody from '@mui/material/TableBody';
 import { inSentence } from '@/core/base/units/words';
 import { ratioSentence } from '@/words/ratioSentence';
 import { needNames } from '@/words/needs';
 import { overallRatio } from '@/core/car/document/drive';
-import { applyPatch } from '@/core/base/patch';
 import { meetingStretch, type RatioBand } from '@/core/worked/drive/ratioBand';
 import { gearedStage, teethWithin } from '@/core/worked/drive/teeth';
 import { gearsAtHand } from '@/core/car/library/items';
@@ -91,19 +97,16 @@ interface Named {
 }
 
 function TeethChoices({ bands }: { bands: readonly Named[] }) {
-  const { document, library, edit, setGhost, closed } = useBuild();
+  const { document, library } = useBuild();
   const { reader } = useReader();
   const stage = gearedStage(document.drive);
   const meets = bands.map(({ band }) => meetingStretch(band.stretches));
   const common = meets.every((one) => one !== undefined)
     ? { from: Math.max(...meets.map((one) => one!.from)), to: Math.min(...meets.map((one) => one!.to)) }
     : undefined;
-  if (!stage)
-    return <p className="note">Give a stage its teeth, and the counts that reach the band are named here.</p>;
+  if (!stage) return <Note>Give a stage its teeth, and the counts that reach the band are named here.</Note>;
   if (!common || common.from > common.to)
-    return meets.some(Boolean) ? (
-      <p className="note">No ratio meets the wish on every surface at once.</p>
-    ) : null;
+    return meets.some(Boolean) ? <Note>No ratio meets the wish on every surface at once.</Note> : null;
   const choices = teethWithin(document.drive, common.from, common.to, gearsAtHand(library)).slice(
     0,
     MOST_CHOICES,
@@ -111,10 +114,10 @@ function TeethChoices({ bands }: { bands: readonly Named[] }) {
   const at = overallRatio(document.drive);
   if (choices.length === 0)
     return (
-      <p className="note">
+      <Note>
         No pinion on the present wheel of {stage.wheelTeeth} teeth reaches the band; another wheel or a second
         stage does.
-      </p>
+      </Note>
     );
   return (
     <section aria-label="Teeth that reach the band" style={{ marginTop: 12 }}>
@@ -124,64 +127,34 @@ function TeethChoices({ bands }: { bands: readonly Named[] }) {
           : 'Pinions that reach the band on the present wheel; none of the gears in the library do'}
         {bands.length > 1 ? ', on every surface' : ''}
       </h2>
-      <table className="grid tight" style={{ width: 'auto' }}>
-        <thead>
-          <tr>
-            <th>First stage, {stage.kind}</th>
-            <th className="num">Overall</th>
-            <th className="num">Against now</th>
-            <th />
-          </tr>
-        </thead>
-        <tbody>
+      <Table size="small" className="grid" style={{ width: 'auto' }}>
+        <TableHead>
+          <TableRow>
+            <TableCell>First stage, {stage.kind}</TableCell>
+            <TableCell align="right">Overall</TableCell>
+            <TableCell align="right">Against now</TableCell>
+            <TableCell />
+          </TableRow>
+        </TableHead>
+        <TableBody>
           {choices.map((choice) => {
             const words = `${choice.pinionTeeth} to ${choice.wheelTeeth} teeth`;
             const present = choice.patch.length === 0;
             return (
-              <tr key={words}>
-                <td>{present ? <b>{words}, as it is</b> : words}</td>
-                <td className="num">{formatNumber(choice.ratio, reader.locale, 4)} : 1</td>
-                <td className="num">
+              <TableRow key={words}>
+                <TableCell>{present ? <b>{words}, as it is</b> : words}</TableCell>
+                <TableCell align="right">{formatNumber(choice.ratio, reader.locale, 4)} : 1</TableCell>
+                <TableCell align="right">
                   {at === undefined || present
                     ? ''
                     : `${choice.ratio > at ? 'shorter' : 'longer'} by ${formatText(Math.abs(choice.ratio / at - 1), 'share', reader, 2)}`}
-                </td>
-                <td>
-                  {present ? null : (
-                    <span className="remedy">
-                      <button
-                        type="button"
-                        disabled={closed}
-                        aria-label={`Take ${words}`}
-                        onClick={() => edit(choice.patch)}
-                      >
-                        take
-                      </button>
-                      <button
-                        type="button"
-                        className="link quiet"
-                        aria-label={`Compare ${words}`}
-                        style={{
-                          border: 0,
-                          background: 'none',
-                          padding: 0,
-                          fontWeight: 400,
-                          color: 'inherit',
-                        }}
-                        onClick={() =>
-                          setGhost({ label: words, document: applyPatch(document, choice.patch) })
-                        }
-                      >
-                        compare
-                      </button>
-                    </span>
-                  )}
-                </td>
-              </tr>
+                </TableCell>
+                <TableCell>{present ? null : <TakeOrCompare text={words} patch={choice.patch} />}</TableCell>
+              </TableRow>
             );
           })}
-        </tbody>
-      </table>
+        </TableBody>
+      </Table>
     </section>
   );
 }

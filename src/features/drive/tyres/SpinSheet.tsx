@@ -1,5 +1,6 @@
 'use client';
 
+import { Select } from '@/ui/controls/Select';
 import { useState } from 'react';
 import { TYRE_KINDS, type TyreKind, tyreSpin } from '@/core/physics/tyres/tyreSpin';
 import { formatNumber, formatText } from '@/core/base/units/formatQuantity';
@@ -49,7 +50,7 @@ export function SpinSheet({
         />
         <div className="field">
           <label htmlFor="spin-kind">Built as</label>
-          <select
+          <Select
             id="spin-kind"
             value={ring}
             onChange={(event) => setKind(event.target.value as Exclude<TyreKind, 'own'>)}
@@ -59,7 +60,7 @@ export function SpinSheet({
                 {one}
               </option>
             ))}
-          </select>
+          </Select>
         </div>
         <p data-testid="spin-answer" style={{ marginTop: 6 }}>
           {spin.runsAway ? (

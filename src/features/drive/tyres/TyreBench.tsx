@@ -1,5 +1,6 @@
 'use client';
 
+import { Note } from '@/ui/controls/Note';
 import { TYRE_HOLDS } from '@/core/car/document/drive';
 import { USUAL_BEAD_STRETCH, USUAL_PEEL_N_PER_MM } from '@/core/worked/drive/tyreOfBuild';
 import { TYRE_KINDS } from '@/core/physics/tyres/tyreSpin';
@@ -47,10 +48,10 @@ export function TyreBench() {
           <DocumentField path={['drive', 'tyreHold', 'peelNPerMm']} usual={USUAL_PEEL_N_PER_MM} />
         ) : null}
       </Group>
-      <p className="note">
+      <Note>
         A tyre that bursts at speed is a knife. Spin wheels up by remote, behind a shield, with nobody in the
         plane of the wheel and never in the hand. Local rules go first.
-      </p>
+      </Note>
     </Fields>
   );
 }

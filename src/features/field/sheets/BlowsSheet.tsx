@@ -1,3 +1,8 @@
+import { IconAct } from '@/ui/controls/IconAct';
+import { Note } from '@/ui/controls/Note';
+import { Tick } from '@/ui/controls/Tick';
+import Button from '@mui/material/Button';
+import { TextInput } from '@/ui/controls/TextInput';
 import { useState } from 'react';
 import { fresh, type SheetProps } from './Tried';
 
@@ -9,58 +14,49 @@ export function BlowsSheet({ report, onChange, parts }: SheetProps & { parts: re
     onChange({ beaten: list.map((one) => (one.id === id ? { ...one, ...with_ } : one)) });
   return (
     <>
-      <p className="note">Glasses on: a part that comes loose flies.</p>
+      <Note>Glasses on: a part that comes loose flies.</Note>
       {list.map(({ id, name: called, light, hard, failed }) => (
         <section key={id} aria-label={called} style={{ marginTop: 8 }}>
           <div className="row">
             <b style={{ flex: 1 }}>{called}</b>
             <label>
-              <input
-                type="checkbox"
-                checked={failed}
-                onChange={(event) => change(id, { failed: event.target.checked })}
-              />{' '}
+              <Tick checked={failed} onChange={(event) => change(id, { failed: event.target.checked })} />{' '}
               failed
             </label>
-            <button
-              type="button"
-              className="plain"
-              aria-label={`Take ${called} out`}
+            <IconAct
+              icon="takeOut"
+              label={`Take ${called} out`}
               onClick={() => onChange({ beaten: list.filter((one) => one.id !== id) })}
-            >
-              ×
-            </button>
+            />
           </div>
           <div className="counter">
-            <button
-              type="button"
-              className="go"
+            <Button
+              variant="go"
               aria-label={`Light blow on ${called}`}
               onClick={() => change(id, { light: light + 1 })}
             >
               {light}
               <small>light</small>
-            </button>
-            <button
-              type="button"
-              className="go stop"
+            </Button>
+            <Button
+              variant="stop"
               aria-label={`Hard blow on ${called}`}
               onClick={() => change(id, { hard: hard + 1 })}
             >
               {hard}
               <small>hard</small>
-            </button>
+            </Button>
           </div>
           <div className="row">
             {light > 0 ? (
-              <button type="button" className="link" onClick={() => change(id, { light: light - 1 })}>
+              <Button variant="link" onClick={() => change(id, { light: light - 1 })}>
                 one light less
-              </button>
+              </Button>
             ) : null}
             {hard > 0 ? (
-              <button type="button" className="link" onClick={() => change(id, { hard: hard - 1 })}>
+              <Button variant="link" onClick={() => change(id, { hard: hard - 1 })}>
                 one hard less
-              </button>
+              </Button>
             ) : null}
           </div>
         </section>
@@ -77,8 +73,8 @@ export function BlowsSheet({ report, onChange, parts }: SheetProps & { parts: re
           setName('');
         }}
       >
-        <input
-          className="plainselect"
+        <TextInput
+          boxed
           style={{ flex: 1, minWidth: 0 }}
           aria-label="Part to beat"
           list="beaten-parts"
@@ -92,9 +88,9 @@ export function BlowsSheet({ report, onChange, parts }: SheetProps & { parts: re
             <option key={part} value={part} />
           ))}
         </datalist>
-        <button type="submit" className="btn" disabled={name.trim() === ''}>
+        <Button type="submit" disabled={name.trim() === ''}>
           Clamp it
-        </button>
+        </Button>
       </form>
     </>
   );

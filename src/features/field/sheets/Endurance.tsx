@@ -1,3 +1,5 @@
+import Button from '@mui/material/Button';
+import { Note } from '@/ui/controls/Note';
 import { useEffect, useState } from 'react';
 import { ENDS_OF_RUN, type EndOfRun, type RunReport } from '@/core/car/records/report';
 import { QuantityField } from '@/ui/QuantityField';
@@ -58,9 +60,9 @@ export function EnduranceSheet({
         {String(Math.floor(((minutes ?? report.endedAtMinutes ?? 0) % 1) * 60)).padStart(2, '0')}
       </div>
       {startedAt === undefined ? (
-        <button type="button" className="go" onClick={start}>
+        <Button variant="go" onClick={start}>
           {report.endedBy ? 'Start again' : 'Start the pack'}
-        </button>
+        </Button>
       ) : null}
       <Temperatures report={report} onChange={onChange} timed nowMinutes={minutes} />
       <p className="cap" style={{ marginTop: 10 }}>
@@ -68,15 +70,9 @@ export function EnduranceSheet({
       </p>
       <div className="row">
         {ENDS_OF_RUN.map((one) => (
-          <button
-            key={one}
-            type="button"
-            className="btn big"
-            aria-pressed={report.endedBy === one}
-            onClick={() => end(one)}
-          >
+          <Button size="large" key={one} aria-pressed={report.endedBy === one} onClick={() => end(one)}>
             {END_WORDS[one]}
-          </button>
+          </Button>
         ))}
       </div>
       <QuantityField
@@ -86,9 +82,9 @@ export function EnduranceSheet({
         value={report.endedAtMinutes}
         onChange={(value) => onChange({ endedAtMinutes: value })}
       />
-      <p className="note">
+      <Note>
         A hot or puffed pack goes outside, on stone, away from what burns; charge no pack that is still warm.
-      </p>
+      </Note>
     </>
   );
 }

@@ -1,3 +1,6 @@
+import { TextInput } from '@/ui/controls/TextInput';
+import Button from '@mui/material/Button';
+import { Note } from '@/ui/controls/Note';
 import { shuffledOrder } from '@/core/advice/learn/series';
 import { formatNumber } from '@/core/base/units/formatQuantity';
 import { parseNumber } from '@/core/base/units/parseNumber';
@@ -30,7 +33,7 @@ export function SeriesSetup({ sheet, onChange }: { sheet: Sheet; onChange(change
     <section aria-label="Settings series">
       <div className="field text">
         <label htmlFor="series-name">What is set</label>
-        <input
+        <TextInput
           id="series-name"
           value={report.settingName ?? ''}
           maxLength={60}
@@ -44,7 +47,7 @@ export function SeriesSetup({ sheet, onChange }: { sheet: Sheet; onChange(change
       </div>
       <div className="field text">
         <label htmlFor="series-values">Values</label>
-        <input
+        <TextInput
           id="series-values"
           value={seriesValues}
           maxLength={200}
@@ -60,14 +63,12 @@ export function SeriesSetup({ sheet, onChange }: { sheet: Sheet; onChange(change
         onChange={(value) => onChange({ seriesTimes: value })}
       />
       <div className="row" style={{ marginTop: 6 }}>
-        <button
-          type="button"
-          className="btn"
+        <Button
           disabled={values.length < 2 || values.length * seriesTimes > MOST || !report.settingName}
           onClick={shuffle}
         >
           {order.length > 0 ? 'Shuffle anew' : 'Shuffle the order'}
-        </button>
+        </Button>
         {order.length > 0 ? (
           <span className="quiet">
             {order.map((value, at) => (
@@ -89,10 +90,10 @@ export function SeriesSetup({ sheet, onChange }: { sheet: Sheet; onChange(change
           <p className="quiet">All {order.length} runs of the series are driven.</p>
         ) : null
       ) : (
-        <p className="note ask" data-testid="series-next">
+        <Note tone="ask" data-testid="series-next">
           Set {report.settingName} to <b>{number(next)}</b>, then drive run {attempts.length + 1} of{' '}
           {order.length}.
-        </p>
+        </Note>
       )}
     </section>
   );

@@ -1,3 +1,7 @@
+import { IconAct } from '@/ui/controls/IconAct';
+import { Note } from '@/ui/controls/Note';
+import { Select } from '@/ui/controls/Select';
+import Button from '@mui/material/Button';
 import {
   HOT_PLACES,
   type HotPlace,
@@ -27,13 +31,13 @@ interface SheetProps {
 export function SpinSheet({ report, onChange }: SheetProps) {
   return (
     <>
-      <p className="note">Wheels off the ground, hands and hair away, the first throttle small.</p>
+      <Note>Wheels off the ground, hands and hair away, the first throttle small.</Note>
       <div className="wheelgrid">
         {WHEELS.map((wheel) => (
           <label key={wheel}>
             {WHEEL_WORDS[wheel]}
-            <select
-              className="plainselect"
+            <Select
+              look="large"
               aria-label={`${WHEEL_WORDS[wheel]} wheel`}
               value={report.wheels?.[wheel] ?? ''}
               onChange={(event) => {
@@ -48,22 +52,21 @@ export function SpinSheet({ report, onChange }: SheetProps) {
               {WHEEL_TURNS.map((turn) => (
                 <option key={turn}>{turn}</option>
               ))}
-            </select>
+            </Select>
           </label>
         ))}
       </div>
       <div className="row">
-        <button
-          type="button"
-          className="btn big"
+        <Button
+          size="large"
           onClick={() => onChange({ wheels: Object.fromEntries(WHEELS.map((wheel) => [wheel, 'forward'])) })}
         >
           All four turn forward
-        </button>
+        </Button>
       </div>
       <div className="field">
         <label htmlFor="noise">Noise</label>
-        <select
+        <Select
           id="noise"
           value={report.noise ?? ''}
           onChange={(event) =>
@@ -74,7 +77,7 @@ export function SpinSheet({ report, onChange }: SheetProps) {
           {NOISES.map((noise) => (
             <option key={noise}>{noise}</option>
           ))}
-        </select>
+        </Select>
       </div>
       <Temperatures report={report} onChange={onChange} timed={false} />
     </>
@@ -129,22 +132,19 @@ export function Temperatures({
               />
             </div>
           ) : null}
-          <button
-            type="button"
-            className="plain"
-            aria-label={`Take the temperature of the ${place} out`}
+          <IconAct
+            icon="takeOut"
+            label={`Take the temperature of the ${place} out`}
             onClick={() => onChange({ temperatures: list.filter((one) => one.id !== id) })}
-          >
-            ×
-          </button>
+          />
         </div>
       ))}
       <div className="row" style={{ marginTop: 6 }}>
         Probe on the{' '}
         {HOT_PLACES.map((place) => (
-          <button key={place} type="button" className="btn" onClick={() => add(place)}>
+          <Button key={place} onClick={() => add(place)}>
             {place}
-          </button>
+          </Button>
         ))}
       </div>
     </section>

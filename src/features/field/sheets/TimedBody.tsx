@@ -1,3 +1,6 @@
+import { IconAct } from '@/ui/controls/IconAct';
+import { Toggle, Toggles } from '@/ui/controls/Toggle';
+import Button from '@mui/material/Button';
 import { RUN_KIND_RECORDS } from '@/core/car/records/runKinds';
 import { needNames } from '@/words/needs';
 import { useState } from 'react';
@@ -63,18 +66,13 @@ export function TimedBody({
   return (
     <>
       {series ? <SeriesSetup sheet={sheet} onChange={set} /> : null}
-      <div className="seg" role="group" aria-label="How it is timed" style={{ flexWrap: 'wrap' }}>
+      <Toggles label="How it is timed">
         {METHODS.map(([method, name]) => (
-          <button
-            key={method}
-            type="button"
-            aria-pressed={sheet.method === method}
-            onClick={() => set({ method })}
-          >
+          <Toggle key={method} pressed={sheet.method === method} onPress={() => set({ method })}>
             {name}
-          </button>
+          </Toggle>
         ))}
-      </div>
+      </Toggles>
       <QuantityField
         label="Distance"
         quantity="distanceM"
@@ -195,9 +193,9 @@ function ReadingEntry({
           example={example}
         />
       </div>
-      <button type="submit" className="btn" disabled={value === undefined}>
+      <Button type="submit" disabled={value === undefined}>
         Add
-      </button>
+      </Button>
     </form>
   );
 }
@@ -228,9 +226,7 @@ function Tries({
               : {formatText(timeS, 'timeS', reader)}
             </small>
             <small>± {formatText(errorMps, 'speedMps', reader, 2)}</small>
-            <button type="button" aria-label={`Take attempt ${index + 1} out`} onClick={() => onDrop(id)}>
-              ×
-            </button>
+            <IconAct icon="takeOut" label={`Take attempt ${index + 1} out`} onClick={() => onDrop(id)} />
           </div>
         );
       })}

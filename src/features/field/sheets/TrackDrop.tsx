@@ -1,4 +1,6 @@
-import { useRef, useState } from 'react';
+import { FileButton } from '@/ui/controls/FileButton';
+import { Note } from '@/ui/controls/Note';
+import { useState } from 'react';
 import type { KeptTrack } from '@/core/car/records/report';
 import { USUAL_WINDOW_S } from '@/core/physics/timing/track/gpxSpeed';
 import { formatText } from '@/core/base/units/formatQuantity';
@@ -22,7 +24,6 @@ export function TrackDrop({
   const [over, setOver] = useState(false);
   const [problem, setProblem] = useState<string>();
   const [seen, setSeen] = useState<SeenTrack>();
-  const input = useRef<HTMLInputElement>(null);
   const take = async (file: File | undefined) => {
     if (!file) return;
     setProblem(undefined);
@@ -65,25 +66,18 @@ export function TrackDrop({
         <span>
           {track ? `${track.name}. Another one: ` : 'Drop a track here: '}GPX, or CSV with time, lat, lon
         </span>
-        <button type="button" className="btn" onClick={() => input.current?.click()}>
-          Choose a file
-        </button>
-        <input
-          ref={input}
-          type="file"
-          aria-label="File of the track"
+        <FileButton
+          label="File of the track"
           accept=".gpx,.csv,application/gpx+xml,text/csv"
-          style={{ display: 'none' }}
-          onChange={(event) => {
-            void take(event.target.files?.[0]);
-            event.target.value = '';
-          }}
-        />
+          onFiles={([file]) => void take(file)}
+        >
+          Choose a file
+        </FileButton>
       </div>
       {problem ? (
-        <p className="note bad" role="alert">
+        <Note tone="bad" role="alert">
           {problem}
-        </p>
+        </Note>
       ) : null}
       {track ? (
         <p data-testid="track-read">

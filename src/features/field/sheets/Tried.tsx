@@ -1,3 +1,7 @@
+import { IconAct } from '@/ui/controls/IconAct';
+import Button from '@mui/material/Button';
+import { TextInput } from '@/ui/controls/TextInput';
+import { Note } from '@/ui/controls/Note';
 import { useState } from 'react';
 import { DROP_OUTCOMES, type DropOutcome, type RunReport } from '@/core/car/records/report';
 import { dropLimit } from '@/core/worked/field/report';
@@ -29,20 +33,17 @@ export function TerrainSheet({ report, onChange }: SheetProps) {
           <span>{called}</span>
           <span>
             <b>{passed ? 'passed' : 'stuck'}</b>{' '}
-            <button
-              type="button"
-              className="plain"
-              aria-label={`Take ${called} out`}
+            <IconAct
+              icon="takeOut"
+              label={`Take ${called} out`}
               onClick={() => onChange({ passages: list.filter((one) => one.id !== id) })}
-            >
-              ×
-            </button>
+            />
           </span>
         </div>
       ))}
       <div className="field text">
         <label htmlFor="what-passed">What</label>
-        <input
+        <TextInput
           id="what-passed"
           value={what}
           maxLength={120}
@@ -51,12 +52,12 @@ export function TerrainSheet({ report, onChange }: SheetProps) {
         />
       </div>
       <div className="counter" style={{ marginTop: 8 }}>
-        <button type="button" className="go" disabled={what.trim() === ''} onClick={() => note(true)}>
+        <Button variant="go" disabled={what.trim() === ''} onClick={() => note(true)}>
           It passed
-        </button>
-        <button type="button" className="go stop" disabled={what.trim() === ''} onClick={() => note(false)}>
+        </Button>
+        <Button variant="stop" disabled={what.trim() === ''} onClick={() => note(false)}>
           It got stuck
-        </button>
+        </Button>
       </div>
     </>
   );
@@ -88,14 +89,11 @@ export function DropSheet({ report, onChange }: SheetProps) {
           <span>{formatText(height, 'distanceM', reader)}</span>
           <span>
             <b>{outcome}</b>{' '}
-            <button
-              type="button"
-              className="plain"
-              aria-label="Take this drop out"
+            <IconAct
+              icon="takeOut"
+              label="Take this drop out"
               onClick={() => onChange({ drops: list.filter((one) => one.id !== id) })}
-            >
-              ×
-            </button>
+            />
           </span>
         </div>
       ))}
@@ -110,14 +108,9 @@ export function DropSheet({ report, onChange }: SheetProps) {
       />
       <div className="counter" style={{ marginTop: 8, gridTemplateColumns: '1fr 1fr 1fr' }}>
         {DROP_OUTCOMES.map((outcome) => (
-          <button
-            key={outcome}
-            type="button"
-            className={`go ${outcome === 'failed' ? 'stop' : ''}`}
-            onClick={() => note(outcome)}
-          >
+          <Button key={outcome} variant={outcome === 'failed' ? 'stop' : 'go'} onClick={() => note(outcome)}>
             {OUTCOME_WORDS[outcome]}
-          </button>
+          </Button>
         ))}
       </div>
       {list.length > 0 ? (
@@ -138,7 +131,7 @@ export function CrashSheet({ report, onChange }: SheetProps) {
     <>
       <div className="field text">
         <label htmlFor="what-hit">It hit</label>
-        <input
+        <TextInput
           id="what-hit"
           value={report.hit ?? ''}
           maxLength={200}
@@ -153,9 +146,9 @@ export function CrashSheet({ report, onChange }: SheetProps) {
         value={report.speedMps}
         onChange={(value) => onChange({ speedMps: value })}
       />
-      <p className="note">
+      <Note>
         A pack that took the blow is not charged again before a day outside, and never if it has swollen.
-      </p>
+      </Note>
     </>
   );
 }

@@ -1,3 +1,7 @@
+import { IconAct } from '@/ui/controls/IconAct';
+import { Note } from '@/ui/controls/Note';
+import { Tick } from '@/ui/controls/Tick';
+import Button from '@mui/material/Button';
 import { useState } from 'react';
 import { formatText } from '@/core/base/units/formatQuantity';
 import { QuantityField } from '@/ui/QuantityField';
@@ -12,13 +16,12 @@ export function TyreSpinSheet({ report, onChange }: SheetProps) {
   const { reader } = useReader();
   return (
     <>
-      <p className="note bad">
+      <Note tone="bad">
         A tyre that bursts throws its pieces through the plane of the wheel. Spin it behind a shield, from a
         distance, with nobody in that plane.
-      </p>
+      </Note>
       <label className="row big">
-        <input
-          type="checkbox"
+        <Tick
           checked={report.shielded === true}
           onChange={(event) => onChange({ shielded: event.target.checked || undefined })}
         />{' '}
@@ -29,14 +32,11 @@ export function TyreSpinSheet({ report, onChange }: SheetProps) {
           <span>{formatText(speed, 'rpm', reader)}</span>
           <span className="mono">
             {formatText(across, 'lengthMm', reader, 4)}{' '}
-            <button
-              type="button"
-              className="plain"
-              aria-label="Take this reading out"
+            <IconAct
+              icon="takeOut"
+              label="Take this reading out"
               onClick={() => onChange({ spins: list.filter((one) => one.id !== id) })}
-            >
-              ×
-            </button>
+            />
           </span>
         </div>
       ))}
@@ -66,9 +66,9 @@ export function TyreSpinSheet({ report, onChange }: SheetProps) {
           onChange={setDiameter}
           disabled={!report.shielded}
         />
-        <button type="submit" className="btn big" disabled={rpm === undefined || diameterMm === undefined}>
+        <Button size="large" type="submit" disabled={rpm === undefined || diameterMm === undefined}>
           Add the reading
-        </button>
+        </Button>
       </form>
     </>
   );

@@ -1,3 +1,7 @@
+import { FileButton } from '@/ui/controls/FileButton';
+import { Note } from '@/ui/controls/Note';
+import Button from '@mui/material/Button';
+import { Fold } from '@/ui/controls/Fold';
 import { type KeyboardEvent, useEffect, useRef, useState } from 'react';
 import { timingSpeed } from '@/core/physics/timing/timingSpeed';
 import { formatNumber, formatText, formatWithError } from '@/core/base/units/formatQuantity';
@@ -62,22 +66,15 @@ export function VideoTimer({ distanceM, onFrames, onDistance }: VideoTimerProps)
   return (
     <section aria-label="Video timing" onKeyDown={onKey}>
       <div className="row">
-        <label className="btn">
+        <FileButton label="Video file" accept="video/*" onFiles={([file]) => open(file)}>
           {url ? 'Another video' : 'Choose a video'}
-          <input
-            type="file"
-            accept="video/*"
-            aria-label="Video file"
-            className="hidden"
-            onChange={(event) => open(event.target.files?.[0])}
-          />
-        </label>
+        </FileButton>
         <span className="quiet">it stays on this device</span>
       </div>
       {problem ? (
-        <p className="note bad" role="alert">
+        <Note tone="bad" role="alert">
           {problem}
-        </p>
+        </Note>
       ) : null}
       {url ? (
         <>
@@ -100,31 +97,21 @@ export function VideoTimer({ distanceM, onFrames, onDistance }: VideoTimerProps)
             aria-label="Step through the video"
             style={{ justifyContent: 'center', marginTop: 4 }}
           >
-            <button
-              type="button"
-              className="btn"
-              aria-label="Ten frames back"
-              onClick={() => to(frame - FAST)}
-            >
+            <Button aria-label="Ten frames back" onClick={() => to(frame - FAST)}>
               −10
-            </button>
-            <button
-              type="button"
-              className="btn big"
-              aria-label="One frame back"
-              onClick={() => to(frame - 1)}
-            >
+            </Button>
+            <Button size="large" aria-label="One frame back" onClick={() => to(frame - 1)}>
               −1
-            </button>
+            </Button>
             <span className="mono" data-testid="frame">
               frame {formatNumber(frame, reader.locale, 6)}
             </span>
-            <button type="button" className="btn big" aria-label="One frame on" onClick={() => to(frame + 1)}>
+            <Button size="large" aria-label="One frame on" onClick={() => to(frame + 1)}>
               +1
-            </button>
-            <button type="button" className="btn" aria-label="Ten frames on" onClick={() => to(frame + FAST)}>
+            </Button>
+            <Button aria-label="Ten frames on" onClick={() => to(frame + FAST)}>
               +10
-            </button>
+            </Button>
           </div>
           <QuantityField
             label="The clip plays, frames a second"
@@ -144,15 +131,14 @@ export function VideoTimer({ distanceM, onFrames, onDistance }: VideoTimerProps)
             onChange={setSlowed}
           />
           <div className="counter" style={{ marginTop: 6 }}>
-            <button type="button" className="btn big" onClick={() => setMarks({ ...marks, start: frame })}>
+            <Button size="large" onClick={() => setMarks({ ...marks, start: frame })}>
               At the start line{start === undefined ? '' : `: ${start}`}
-            </button>
-            <button type="button" className="btn big" onClick={() => setMarks({ ...marks, end: frame })}>
+            </Button>
+            <Button size="large" onClick={() => setMarks({ ...marks, end: frame })}>
               At the end line{end === undefined ? '' : `: ${end}`}
-            </button>
+            </Button>
           </div>
-          <details className="more">
-            <summary>Lines by counting what lies on the ground</summary>
+          <Fold title="Lines by counting what lies on the ground">
             <QuantityField
               label="Paving stones, fence posts passed"
               quantity="count"
@@ -167,19 +153,17 @@ export function VideoTimer({ distanceM, onFrames, onDistance }: VideoTimerProps)
               value={spacingM}
               onChange={setSpacing}
             />
-            <button
-              type="button"
-              className="btn"
+            <Button
               disabled={!spacings || !spacingM}
               onClick={() => onDistance(Number((spacings! * spacingM!).toFixed(3)))}
             >
               Take it as the distance
-            </button>
-          </details>
+            </Button>
+          </Fold>
           {start !== undefined && end !== undefined && end <= start ? (
-            <p className="note bad" role="alert">
+            <Note tone="bad" role="alert">
               The end line comes before the start line: mark them again.
-            </p>
+            </Note>
           ) : null}
           {frames === undefined ? null : (
             <div className="row" style={{ marginTop: 6 }} data-testid="video-time">
@@ -189,16 +173,15 @@ export function VideoTimer({ distanceM, onFrames, onDistance }: VideoTimerProps)
                   : <b>{formatWithError(timed.speedMps, timed.errorMps, 'speedMps', reader)}</b>
                 </>
               ) : null}{' '}
-              <button
-                type="button"
-                className="btn main"
+              <Button
+                variant="contained"
                 onClick={() => {
                   onFrames(frames, captureFps);
                   setMarks({});
                 }}
               >
                 Take it as an attempt
-              </button>
+              </Button>
             </div>
           )}
         </>

@@ -1,5 +1,6 @@
 'use client';
 
+import { Note } from '@/ui/controls/Note';
 import { useMemo } from 'react';
 import type { Part } from '@/core/car/parts/parts';
 import { femOfPart } from '@/core/worked/parts/solidOfPart';
@@ -33,7 +34,7 @@ export function CutChart({
     meshReady,
   ]);
   if (!cut) return null;
-  if (found.refused) return <p className="note">Not cut: it {found.refused.message}.</p>;
+  if (found.refused) return <Note>Not cut: it {found.refused.message}.</Note>;
   if (!found.value) return null;
   const { series, weakest, notes } = found.value;
   const stress = series.stressMpa.map(Math.abs);

@@ -1,5 +1,11 @@
 'use client';
 
+import Table from '@mui/material/Table';
+import TableHead from '@mui/material/TableHead';
+import TableRow from '@mui/material/TableRow';
+import TableCell from '@mui/material/TableCell';
+import TableBody from '@mui/material/TableBody';
+import Button from '@mui/material/Button';
 import { type MeshFace, sideOf } from '@/core/physics/solid/faces';
 import { formatText } from '@/core/base/units/formatQuantity';
 import { useReader } from '@/ui/reader';
@@ -22,47 +28,45 @@ export function Faces({
   return (
     <section aria-label="Faces of the mesh" style={{ flex: 1, minWidth: 300 }}>
       <div className="gridbox">
-        <table className="grid tight slim">
-          <thead>
-            <tr>
-              <th>Face</th>
-              <th className="num">Area</th>
-              <th className="minor">At x, y, z</th>
-              <th />
-            </tr>
-          </thead>
-          <tbody>
+        <Table size="small" className="grid slim">
+          <TableHead>
+            <TableRow>
+              <TableCell>Face</TableCell>
+              <TableCell align="right">Area</TableCell>
+              <TableCell className="minor">At x, y, z</TableCell>
+              <TableCell />
+            </TableRow>
+          </TableHead>
+          <TableBody>
             {faces.slice(0, MOST_FACES).map((face, index) => (
-              <tr key={index}>
-                <td>looks {sideOf(face)}</td>
-                <td className="num">{formatText(face.areaMm2, 'surfaceMm2', reader)}</td>
-                <td className="minor">{at(face)}</td>
-                <td>
+              <TableRow key={index}>
+                <TableCell>looks {sideOf(face)}</TableCell>
+                <TableCell align="right">{formatText(face.areaMm2, 'surfaceMm2', reader)}</TableCell>
+                <TableCell className="minor">{at(face)}</TableCell>
+                <TableCell>
                   {locked ? null : (
                     <>
-                      <button
-                        type="button"
-                        className="plain"
+                      <Button
+                        variant="text"
                         aria-label={`Hold face ${index + 1}, looks ${sideOf(face)}`}
                         onClick={() => onPlace(face, 'hold')}
                       >
                         hold
-                      </button>{' '}
-                      <button
-                        type="button"
-                        className="plain"
+                      </Button>{' '}
+                      <Button
+                        variant="text"
                         aria-label={`Pull face ${index + 1}, looks ${sideOf(face)}`}
                         onClick={() => onPlace(face, 'pull')}
                       >
                         pull
-                      </button>
+                      </Button>
                     </>
                   )}
-                </td>
-              </tr>
+                </TableCell>
+              </TableRow>
             ))}
-          </tbody>
-        </table>
+          </TableBody>
+        </Table>
       </div>
     </section>
   );

@@ -1,5 +1,7 @@
 'use client';
 
+import { IconAct } from '@/ui/controls/IconAct';
+import { Select } from '@/ui/controls/Select';
 import { say } from '@/words/findings';
 import { needNames } from '@/words/needs';
 import type { Part, PartPull } from '@/core/car/parts/parts';
@@ -57,15 +59,12 @@ export function Held({ part }: { part: Part }) {
             <span style={{ flex: 1 }} className="quiet">
               box {index + 1}: {span(box)} mm
             </span>
-            <button
-              type="button"
-              className="plain"
-              aria-label={`Release box ${index + 1}`}
+            <IconAct
+              icon="takeOut"
+              label={`Release box ${index + 1}`}
               disabled={closed}
               onClick={() => edit([{ path: at('held'), value: held.filter(({ id }) => id !== box.id) }])}
-            >
-              ×
-            </button>
+            />
           </div>
         ))
       )}
@@ -88,7 +87,8 @@ export function Held({ part }: { part: Part }) {
               onBlur={() => session.endStep()}
             >
               <div className="row" style={{ flexWrap: 'nowrap' }}>
-                <select
+                <Select
+                  look="bare"
                   aria-label={`Pull ${index + 1} comes from`}
                   value={pull.from}
                   disabled={closed}
@@ -105,8 +105,9 @@ export function Held({ part }: { part: Part }) {
                       {words}
                     </option>
                   ))}
-                </select>
-                <select
+                </Select>
+                <Select
+                  look="bare"
                   aria-label={`Pull ${index + 1} goes`}
                   value={nameOfWay(pull.direction)}
                   disabled={closed}
@@ -119,18 +120,15 @@ export function Held({ part }: { part: Part }) {
                   {WAYS.map(([name]) => (
                     <option key={name}>{name}</option>
                   ))}
-                </select>
-                <button
-                  type="button"
-                  className="plain"
-                  aria-label={`Take pull ${index + 1} off`}
+                </Select>
+                <IconAct
+                  icon="takeOut"
+                  label={`Take pull ${index + 1} off`}
                   disabled={closed}
                   onClick={() =>
                     edit([{ path: at('pulls'), value: pulls.filter(({ id }) => id !== pull.id) }])
                   }
-                >
-                  ×
-                </button>
+                />
               </div>
               {pull.from === 'own' ? (
                 <QuantityField

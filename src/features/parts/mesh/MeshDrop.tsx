@@ -1,6 +1,8 @@
 'use client';
 
-import { useRef, useState } from 'react';
+import { FileButton } from '@/ui/controls/FileButton';
+import { Note } from '@/ui/controls/Note';
+import { useState } from 'react';
 import type { Part, PartMesh } from '@/core/car/parts/parts';
 import { sentenceOf } from '../../api';
 import { useBuild } from '../../session/BuildContext';
@@ -18,8 +20,7 @@ export function MeshDrop({ part, again = false }: { part: Part; again?: boolean 
   const { edit, closed } = useBuild();
   const [over, setOver] = useState(false);
   const [says, setSays] = useState<{ bad: boolean; text: string }>();
-  const input = useRef<HTMLInputElement>(null);
-  if (closed) return again ? null : <p className="note">{part.name} has no mesh in this revision.</p>;
+  if (closed) return again ? null : <Note>{part.name} has no mesh in this revision.</Note>;
   const take = async (file: File | undefined) => {
     if (!file) return;
     if (file.size > MOST_BYTES)
@@ -73,25 +74,14 @@ export function MeshDrop({ part, again = false }: { part: Part; again?: boolean 
             : `Drop the mesh of ${part.name.toLowerCase()} here: `}
           STL, 3MF or OBJ, at most 50 MB
         </span>
-        <button type="button" className="btn" onClick={() => input.current?.click()}>
+        <FileButton label="File of the mesh" accept=".stl,.3mf,.obj" onFiles={([file]) => void take(file)}>
           Choose a file
-        </button>
-        <input
-          ref={input}
-          type="file"
-          aria-label="File of the mesh"
-          accept=".stl,.3mf,.obj"
-          style={{ display: 'none' }}
-          onChange={(event) => {
-            void take(event.target.files?.[0]);
-            event.target.value = '';
-          }}
-        />
+        </FileButton>
       </div>
       {says ? (
-        <p className={says.bad ? 'note bad' : 'quiet'} role={says.bad ? 'alert' : 'status'}>
+        <Note tone={says.bad ? 'bad' : 'ok'} role={says.bad ? 'alert' : 'status'}>
           {says.text}
-        </p>
+        </Note>
       ) : null}
     </section>
   );

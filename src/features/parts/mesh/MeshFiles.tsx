@@ -1,3 +1,4 @@
+import Button from '@mui/material/Button';
 import type { Part } from '@/core/car/parts/parts';
 import { handOver } from '../../session/handOver';
 import { workerOf } from '@/workers/clients';
@@ -17,13 +18,8 @@ export function MeshFiles({ part, meshReady }: { part: Part; meshReady: string }
   };
   return (
     <div className="row" style={{ marginTop: 10 }}>
-      As it lies on the bed:{' '}
-      <button type="button" className="btn" onClick={() => void hand('stl')}>
-        STL
-      </button>
-      <button type="button" className="btn" onClick={() => void hand('3mf')}>
-        3MF
-      </button>
+      As it lies on the bed: <Button onClick={() => void hand('stl')}>STL</Button>
+      <Button onClick={() => void hand('3mf')}>3MF</Button>
     </div>
   );
 }

@@ -1,5 +1,7 @@
 'use client';
 
+import { Note } from '@/ui/controls/Note';
+import Button from '@mui/material/Button';
 import type { Part } from '@/core/car/parts/parts';
 import { formatText } from '@/core/base/units/formatQuantity';
 import { useReader } from '@/ui/reader';
@@ -45,26 +47,22 @@ export function MeshHealth({
   return (
     <>
       {ailments.map(({ what, text, mendable }) => (
-        <div key={what} className="note bad" role="alert">
+        <Note tone="bad" key={what} role="alert">
           {text}
           {mendable && !closed ? (
             <>
               {' '}
-              <button type="button" className="btn" onClick={() => void repair()}>
-                Mend it
-              </button>
+              <Button onClick={() => void repair()}>Mend it</Button>
             </>
           ) : null}
-        </div>
+        </Note>
       ))}
       {sized && !closed ? (
         <div className="row" role="group" aria-label="Unit of the file">
           In which unit was it written?
           {units.map(({ unitMm, name, longestMm }) => (
-            <button
+            <Button
               key={name}
-              type="button"
-              className="btn"
               aria-pressed={mesh.unitMm === unitMm}
               onClick={() =>
                 edit([
@@ -83,7 +81,7 @@ export function MeshHealth({
               }
             >
               {name}: {formatText(longestMm, 'lengthMm', reader)}
-            </button>
+            </Button>
           ))}
         </div>
       ) : null}

@@ -1,5 +1,6 @@
 'use client';
 
+import { Note } from '@/ui/controls/Note';
 import dynamic from 'next/dynamic';
 import { useState } from 'react';
 import type { Part, PartBox, PartPull } from '@/core/car/parts/parts';
@@ -63,9 +64,9 @@ export function MeshSide({ part }: { part: Part }) {
   return (
     <Apart>
       {problem ? (
-        <p className="note bad" role="alert">
+        <Note tone="bad" role="alert">
           {problem}
-        </p>
+        </Note>
       ) : null}
       {seen ? (
         <p className="quiet" style={{ fontSize: 13 }} data-testid="mesh-facts">
@@ -90,11 +91,7 @@ export function MeshSide({ part }: { part: Part }) {
       ) : problem ? null : (
         <p className="quiet">Reading the mesh…</p>
       )}
-      {mended ? (
-        <p className="note" role="status">
-          {mended}
-        </p>
-      ) : null}
+      {mended ? <Note role="status">{mended}</Note> : null}
       {seen ? <MeshHealth part={part} seen={seen} onDone={setMended} /> : null}
       {seen && seen.ailments.length === 0 ? (
         <>

@@ -1,5 +1,6 @@
 'use client';
 
+import Button from '@mui/material/Button';
 import { polygonHull } from 'd3-polygon';
 import { useMemo } from 'react';
 import type { Part } from '@/core/car/parts/parts';
@@ -83,14 +84,13 @@ export function Orientations({ part, seen, meshReady }: { part: Part; seen: Seen
                 {now ? (
                   <b>as it is</b>
                 ) : closed ? null : (
-                  <button
-                    type="button"
-                    className="link"
+                  <Button
+                    variant="link"
                     aria-label={`Take way ${index + 1}`}
                     onClick={() => take(one.direction)}
                   >
                     take it
-                  </button>
+                  </Button>
                 )}
               </div>
             </div>

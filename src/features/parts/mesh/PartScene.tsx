@@ -1,5 +1,9 @@
 'use client';
 
+import Slider from '@mui/material/Slider';
+import { Note } from '@/ui/controls/Note';
+import { Toggle, Toggles } from '@/ui/controls/Toggle';
+import { Tick } from '@/ui/controls/Tick';
 import { Canvas } from '@react-three/fiber';
 import { useState } from 'react';
 import { Plane, Vector3 } from 'three';
@@ -40,9 +44,9 @@ export function PartScene({ seen, mesh, solved, mode, onMode, onFace }: PartScen
   const shows = solved ? asked : 'mesh';
   if (!able)
     return (
-      <p className="note">
+      <Note>
         This browser draws nothing in space here; choose faces from the list. Results stand below in words.
-      </p>
+      </Note>
     );
   const normal = [0, 0, 0];
   normal[long] = -1;
@@ -53,54 +57,40 @@ export function PartScene({ seen, mesh, solved, mode, onMode, onFace }: PartScen
         <span>
           Drag to turn, wheel to come nearer{onMode ? '; click a face to' : ''}
           {onMode ? (
-            <span className="seg" role="group" aria-label="A click on a face" style={{ marginLeft: 6 }}>
+            <Toggles label="A click on a face">
               {(['hold', 'pull'] as const).map((one) => (
-                <button
-                  key={one}
-                  type="button"
-                  className="small"
-                  aria-pressed={mode === one}
-                  onClick={() => onMode(one)}
-                >
+                <Toggle size="small" key={one} pressed={mode === one} onPress={() => onMode(one)}>
                   {one} it
-                </button>
+                </Toggle>
               ))}
-            </span>
+            </Toggles>
           ) : null}
         </span>
         <span className="row" style={{ fontWeight: 400 }}>
           {solved ? (
-            <span className="seg" role="group" aria-label="Colour by">
+            <Toggles label="Colour by">
               {SHOWS.map((one) => (
-                <button
-                  key={one}
-                  type="button"
-                  className="small"
-                  aria-pressed={shows === one}
-                  onClick={() => setShows(one)}
-                >
+                <Toggle size="small" key={one} pressed={shows === one} onPress={() => setShows(one)}>
                   {SHOW_WORDS[one]}
-                </button>
+                </Toggle>
               ))}
-            </span>
+            </Toggles>
           ) : null}
           {solved && shows !== 'mesh' ? (
             <label>
-              <input type="checkbox" checked={bent} onChange={(event) => setBent(event.target.checked)} />{' '}
-              bent
+              <Tick checked={bent} onChange={(event) => setBent(event.target.checked)} /> bent
             </label>
           ) : null}
           <label>
             cut{' '}
-            <input
-              type="range"
+            <Slider
               aria-label="Section plane"
               min={0.02}
               max={1}
               step={0.01}
               value={cut}
-              onChange={(event) => setCut(Number(event.target.value))}
-              style={{ width: 90, verticalAlign: 'middle' }}
+              onChange={(_, value) => setCut(value as number)}
+              sx={{ width: 90, verticalAlign: 'middle', ml: 1 }}
             />
           </label>
         </span>

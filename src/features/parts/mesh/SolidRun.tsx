@@ -1,5 +1,7 @@
 'use client';
 
+import { Note } from '@/ui/controls/Note';
+import Button from '@mui/material/Button';
 import { firstUp } from '@/words/lists';
 import { LOAD_FROM } from '@/words/terms';
 import { needNames } from '@/words/needs';
@@ -49,9 +51,7 @@ export function SolidRun({ part, solid, meshReady }: { part: Part; solid: SolidW
   const shift = kept?.finer ? Math.abs(kept.finer.margin / kept.margin - 1) : undefined;
   return (
     <section aria-label="Solid analysis" style={{ margin: '10px 0' }}>
-      {solid.missing.length > 0 ? (
-        <p className="note">To solve it as a solid, say {needNames(solid.missing)}.</p>
-      ) : null}
+      {solid.missing.length > 0 ? <Note>To solve it as a solid, say {needNames(solid.missing)}.</Note> : null}
       <div className="row">
         <div style={{ width: 210 }}>
           <DocumentField path={['parts', 'items', part.id, 'mesh', 'voxelMm']} example={1} />
@@ -66,36 +66,31 @@ export function SolidRun({ part, solid, meshReady }: { part: Part; solid: SolidW
                 ? 'Laying out the voxels…'
                 : `${solid.running.iterations} iterations, ${solid.running.residual.toExponential(0)} of the pull is left`}
             </span>
-            <button type="button" className="btn" onClick={solid.cancel}>
-              Cancel
-            </button>
+            <Button onClick={solid.cancel}>Cancel</Button>
           </>
         ) : (
           <>
-            <button
-              type="button"
-              className="btn main"
+            <Button
+              variant="contained"
               disabled={solid.missing.length > 0}
               onClick={() => void solid.start(meshReady, false)}
             >
               Solve it as a solid
-            </button>
+            </Button>
             {kept && current && !closed ? (
-              <button type="button" className="btn" onClick={() => void solid.start(meshReady, true)}>
-                Look again with finer voxels
-              </button>
+              <Button onClick={() => void solid.start(meshReady, true)}>Look again with finer voxels</Button>
             ) : null}
           </>
         )}
       </div>
       {solid.problem ? (
-        <p className="note bad" role="alert">
+        <Note tone="bad" role="alert">
           {solid.problem}
-        </p>
+        </Note>
       ) : null}
       {kept ? (
-        <p
-          className={current ? (kept.margin < 1 ? 'note bad' : 'note ok') : 'note'}
+        <Note
+          tone={current ? (kept.margin < 1 ? 'bad' : 'ok') : 'caution'}
           data-testid="solid"
           data-stale={!current}
         >
@@ -118,7 +113,7 @@ export function SolidRun({ part, solid, meshReady }: { part: Part; solid: SolidW
                 : 'it has not settled; a clamp or an inner corner grows with every finer look, so round it or read beside it.'}
             </>
           ) : null}
-        </p>
+        </Note>
       ) : null}
     </section>
   );

@@ -1,3 +1,5 @@
+import { Select } from '@/ui/controls/Select';
+import { Note } from '@/ui/controls/Note';
 import { type KeyboardEvent, useEffect, useRef, useState } from 'react';
 import type { CouponReading, ReadCoupon } from '@/core/car/library/kinds/coupon';
 import type { LibraryItem } from '@/core/car/library/kinds';
@@ -85,7 +87,7 @@ export function CouponSheet({
           {data.gaps.map(({ id, gapMm, freed: state }) => (
             <div key={id} className="field">
               <label htmlFor={id}>gap {number(gapMm)} mm</label>
-              <select
+              <Select
                 id={id}
                 data-stop
                 value={state === undefined ? '' : state ? 'yes' : 'no'}
@@ -96,13 +98,13 @@ export function CouponSheet({
                 <option value="">not tried</option>
                 <option value="yes">turns</option>
                 <option value="no">fused</option>
-              </select>
+              </Select>
             </div>
           ))}
         </section>
       </Charts>
       {odd.length > 0 ? (
-        <p className="note" role="status">
+        <Note role="status">
           {odd
             .map(
               ({ kind, nominalMm, measuredMm }) =>
@@ -110,7 +112,7 @@ export function CouponSheet({
             )
             .join('; ')}
           : more than {PLAUSIBLE_MM} mm off, read it again.
-        </p>
+        </Note>
       ) : null}
     </div>
   );

@@ -1,3 +1,8 @@
+import Table from '@mui/material/Table';
+import TableHead from '@mui/material/TableHead';
+import TableRow from '@mui/material/TableRow';
+import TableCell from '@mui/material/TableCell';
+import TableBody from '@mui/material/TableBody';
 import type { BuildDocument } from '@/core/car/document/document';
 import type { drawnJoints } from '@/core/worked/print/joints';
 import { formatText } from '@/core/base/units/formatQuantity';
@@ -18,34 +23,34 @@ export function DrawnSizes({
     document.parts.items.find((part) => part.id === id)?.name ?? 'the car';
   return (
     <div className="gridbox">
-      <table className="grid tight" data-testid="drawn-sizes" style={{ marginTop: 10 }}>
-        <thead>
-          <tr>
-            <th>Joint</th>
-            <th>What</th>
-            <th className="num">Draw it</th>
-            <th className="num">Should be</th>
-            <th>In</th>
-            <th>By</th>
-          </tr>
-        </thead>
-        <tbody>
+      <Table size="small" className="grid" data-testid="drawn-sizes" style={{ marginTop: 10 }}>
+        <TableHead>
+          <TableRow>
+            <TableCell>Joint</TableCell>
+            <TableCell>What</TableCell>
+            <TableCell align="right">Draw it</TableCell>
+            <TableCell align="right">Should be</TableCell>
+            <TableCell>In</TableCell>
+            <TableCell>By</TableCell>
+          </TableRow>
+        </TableHead>
+        <TableBody>
           {drawn.flatMap(({ joint, sizes, missing, coupon }) => [
             ...sizes.map(({ kind, called, targetMm, drawMm, errorMm }, index) => (
-              <tr key={`${joint.id}${called}`}>
-                <td>{index === 0 ? <b>{joint.name}</b> : ''}</td>
-                <td>{called}</td>
-                <td className="num">
+              <TableRow key={`${joint.id}${called}`}>
+                <TableCell>{index === 0 ? <b>{joint.name}</b> : ''}</TableCell>
+                <TableCell>{called}</TableCell>
+                <TableCell align="right">
                   <b>{length(drawMm)}</b>
                   {errorMm === undefined ? (
                     ''
                   ) : (
                     <span className="quiet"> ± {formatText(errorMm, 'lengthMm', reader, 1)}</span>
                   )}
-                </td>
-                <td className="num">{length(targetMm)}</td>
-                <td>{index === 0 ? nameOf(joint.part) : ''}</td>
-                <td className="quiet">
+                </TableCell>
+                <TableCell align="right">{length(targetMm)}</TableCell>
+                <TableCell>{index === 0 ? nameOf(joint.part) : ''}</TableCell>
+                <TableCell className="quiet">
                   {kind === 'gap'
                     ? coupon
                       ? 'the gaps of the test piece'
@@ -53,22 +58,22 @@ export function DrawnSizes({
                     : coupon
                       ? `test piece, ${inSentence(coupon.material)}`
                       : 'not corrected: no test piece of its material'}
-                </td>
-              </tr>
+                </TableCell>
+              </TableRow>
             )),
             ...(missing.length > 0
               ? [
-                  <tr key={`${joint.id}missing`}>
-                    <td>{sizes.length === 0 ? <b>{joint.name}</b> : ''}</td>
-                    <td colSpan={5} className="quiet">
+                  <TableRow key={`${joint.id}missing`}>
+                    <TableCell>{sizes.length === 0 ? <b>{joint.name}</b> : ''}</TableCell>
+                    <TableCell className="quiet" colSpan={5}>
                       Needs {missing.join(', ')}.
-                    </td>
-                  </tr>,
+                    </TableCell>
+                  </TableRow>,
                 ]
               : []),
           ])}
-        </tbody>
-      </table>
+        </TableBody>
+      </Table>
     </div>
   );
 }

@@ -1,5 +1,8 @@
 'use client';
 
+import { Select } from '@/ui/controls/Select';
+import Button from '@mui/material/Button';
+import { Note } from '@/ui/controls/Note';
 import { type ReactNode, useState } from 'react';
 import { itemsOf } from '@/core/car/library/items';
 import { type LibraryItem } from '@/core/car/library/kinds';
@@ -96,7 +99,8 @@ export function FitsSide({ tabs }: { tabs: ReactNode }) {
         <Group title="Test pieces" aside="one a printer and material">
           {coupons.length > 0 ? (
             <div className="pick">
-              <select
+              <Select
+                look="strong"
                 aria-label="Choose a test piece"
                 value={coupon?.id ?? ''}
                 onChange={(event) => choose(event.target.value)}
@@ -106,7 +110,7 @@ export function FitsSide({ tabs }: { tabs: ReactNode }) {
                     {data.material}, {inSentence(data.printer)}
                   </option>
                 ))}
-              </select>
+              </Select>
             </div>
           ) : null}
           <NewCoupon printers={printers} materials={materials} onBegin={begin} />
@@ -116,12 +120,8 @@ export function FitsSide({ tabs }: { tabs: ReactNode }) {
             Print it flat, as your parts are printed. Sizes rise from the corner that is cut off.
           </p>
           <div className="row" style={{ marginTop: 6 }}>
-            <button type="button" className="btn" onClick={() => void piece('stl')}>
-              STL
-            </button>
-            <button type="button" className="btn" onClick={() => void piece('svg')}>
-              SVG with sizes
-            </button>
+            <Button onClick={() => void piece('stl')}>STL</Button>
+            <Button onClick={() => void piece('svg')}>SVG with sizes</Button>
           </div>
         </Group>
         <Joints />
@@ -132,9 +132,9 @@ export function FitsSide({ tabs }: { tabs: ReactNode }) {
           <Answer coupon={coupon?.data} joints={drawn.length} corrected={corrected} />
         </h1>
         {problem ? (
-          <p className="note bad" role="alert">
+          <Note tone="bad" role="alert">
             {problem}
-          </p>
+          </Note>
         ) : null}
         {drawn.length > 0 ? (
           <DrawnSizes drawn={drawn} document={document} />
@@ -157,9 +157,9 @@ export function FitsSide({ tabs }: { tabs: ReactNode }) {
                 locale={reader.locale}
                 length={(value) => formatText(value, 'lengthMm', reader, 2)}
               />{' '}
-              <button type="button" className="link" onClick={() => void remove(coupon.id)}>
+              <Button variant="link" onClick={() => void remove(coupon.id)}>
                 throw this sheet away
-              </button>
+              </Button>
             </p>
           </>
         ) : null}

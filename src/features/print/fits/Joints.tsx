@@ -1,3 +1,7 @@
+import { IconAct } from '@/ui/controls/IconAct';
+import Button from '@mui/material/Button';
+import { TextInput } from '@/ui/controls/TextInput';
+import { Select } from '@/ui/controls/Select';
 import { useState } from 'react';
 import { type Joint, JOINT_KINDS, type JointKind } from '@/core/car/document/print';
 import { FITS } from '@/core/physics/printing/coupon';
@@ -44,28 +48,24 @@ export function Joints() {
       {joints.map((joint) => (
         <section key={joint.id} aria-label={joint.name} className="supplyitem">
           <div className="row" style={{ flexWrap: 'nowrap' }}>
-            <button
-              type="button"
-              className="link"
+            <Button
+              variant="link"
               style={{ flex: 1, textAlign: 'left' }}
               aria-expanded={open === joint.id}
               onClick={() => setOpen(open === joint.id ? undefined : joint.id)}
             >
               {(joint.count ?? 1) > 1 ? `${joint.count} × ` : ''}
               {joint.name}
-            </button>
+            </Button>
             <small className="quiet">{KIND_WORDS[joint.kind]}</small>
-            <button
-              type="button"
-              className="plain"
-              aria-label={`Take ${joint.name} out`}
+            <IconAct
+              icon="takeOut"
+              label={`Take ${joint.name} out`}
               disabled={closed}
               onClick={() =>
                 edit([{ path: ['print', 'joints'], value: joints.filter(({ id }) => id !== joint.id) }])
               }
-            >
-              ×
-            </button>
+            />
           </div>
           {open === joint.id ? <JointFields joint={joint} parts={parts} /> : null}
         </section>
@@ -79,8 +79,8 @@ export function Joints() {
             add();
           }}
         >
-          <input
-            className="plainselect"
+          <TextInput
+            boxed
             style={{ minWidth: 0, flex: 1 }}
             aria-label="Name of the joint"
             placeholder="e.g. Motor screws"
@@ -88,8 +88,7 @@ export function Joints() {
             maxLength={80}
             onChange={(event) => setName(event.target.value)}
           />
-          <select
-            className="plainselect"
+          <Select
             style={{ maxWidth: 100 }}
             aria-label="Kind of joint"
             value={kind}
@@ -100,10 +99,10 @@ export function Joints() {
                 {KIND_WORDS[one]}
               </option>
             ))}
-          </select>
-          <button type="submit" className="btn" aria-label="Add the joint" disabled={name.trim() === ''}>
+          </Select>
+          <Button type="submit" aria-label="Add the joint" disabled={name.trim() === ''}>
             Add
-          </button>
+          </Button>
         </form>
       )}
     </Group>

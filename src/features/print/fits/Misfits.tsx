@@ -1,3 +1,6 @@
+import { Note } from '@/ui/controls/Note';
+import Button from '@mui/material/Button';
+import { Select } from '@/ui/controls/Select';
 import { useState } from 'react';
 import type { BuildDocument } from '@/core/car/document/document';
 import type { Part } from '@/core/car/parts/parts';
@@ -15,32 +18,25 @@ export function Misfits({ document, misfits }: { document: BuildDocument; misfit
   return (
     <section aria-label="Parts too large" style={{ marginTop: 12 }}>
       {misfits.map((misfit) => (
-        <p key={misfit.id} className="note bad">
+        <Note tone="bad" key={misfit.id}>
           <b>{partOf(misfit.id)?.name}</b> {misfitWords(misfit)}.{' '}
-          <button type="button" className="btn" onClick={() => choose(misfit.id)}>
-            Split it
-          </button>
-        </p>
+          <Button onClick={() => choose(misfit.id)}>Split it</Button>
+        </Note>
       ))}
       {cut ? (
         <SplitTool key={cut.id} document={document} part={cut} onClose={() => choose(undefined)} />
       ) : (
-        <p className="quiet">
+        <div className="quiet">
           Split a part at a plane:{' '}
-          <select
-            className="plainselect"
-            aria-label="Part to split"
-            value=""
-            onChange={(event) => choose(event.target.value)}
-          >
+          <Select aria-label="Part to split" value="" onChange={(event) => choose(event.target.value)}>
             <option value="">choose a part</option>
             {meshed.map(({ id, name }) => (
               <option key={id} value={id}>
                 {name}
               </option>
             ))}
-          </select>
-        </p>
+          </Select>
+        </div>
       )}
     </section>
   );

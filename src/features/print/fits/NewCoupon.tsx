@@ -1,5 +1,7 @@
 'use client';
 
+import { Select } from '@/ui/controls/Select';
+import Button from '@mui/material/Button';
 import { useState } from 'react';
 
 export function NewCoupon({
@@ -24,28 +26,23 @@ export function NewCoupon({
     >
       <div className="field">
         <label htmlFor="coupon-material">Material</label>
-        <select id="coupon-material" value={material} onChange={(event) => setMaterial(event.target.value)}>
+        <Select id="coupon-material" value={material} onChange={(event) => setMaterial(event.target.value)}>
           {materials.map((name) => (
             <option key={name}>{name}</option>
           ))}
-        </select>
+        </Select>
       </div>
       <div className="field">
         <label htmlFor="coupon-printer">Printer</label>
-        <select id="coupon-printer" value={known} onChange={(event) => setPrinter(event.target.value)}>
+        <Select id="coupon-printer" value={known} onChange={(event) => setPrinter(event.target.value)}>
           {printers.map((name) => (
             <option key={name}>{name}</option>
           ))}
-        </select>
+        </Select>
       </div>
-      <button
-        type="submit"
-        className="btn"
-        style={{ marginTop: 6 }}
-        disabled={known === '' || material === ''}
-      >
+      <Button type="submit" style={{ marginTop: 6 }} disabled={known === '' || material === ''}>
         Read a new piece
-      </button>
+      </Button>
     </form>
   );
 }

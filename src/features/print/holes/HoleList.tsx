@@ -1,5 +1,8 @@
 'use client';
 
+import { IconAct } from '@/ui/controls/IconAct';
+import { TextInput } from '@/ui/controls/TextInput';
+import Button from '@mui/material/Button';
 import type { HolePattern } from '@/core/car/document/print';
 import { useBuild } from '../../session/BuildContext';
 import { DocumentField, Group } from '../../fields/fields';
@@ -32,7 +35,7 @@ export function HoleList({ pattern: { id, name, holes, readings } }: { pattern: 
     <Group title="Holes" aside={`${holes.length}`}>
       <div className="field text">
         <label htmlFor={`pattern-${id}`}>Name</label>
-        <input
+        <TextInput
           id={`pattern-${id}`}
           defaultValue={name}
           maxLength={80}
@@ -50,23 +53,16 @@ export function HoleList({ pattern: { id, name, holes, readings } }: { pattern: 
             label={`Hole ${hole.id}, across`}
             after={
               closed || holes.length <= 2 ? undefined : (
-                <button
-                  type="button"
-                  className="plain"
-                  aria-label={`Take hole ${hole.id} out`}
-                  onClick={() => remove(hole.id)}
-                >
-                  ×
-                </button>
+                <IconAct icon="takeOut" label={`Take hole ${hole.id} out`} onClick={() => remove(hole.id)} />
               )
             }
           />
         </div>
       ))}
       {closed ? null : (
-        <button type="button" className="btn" style={{ marginTop: 6 }} onClick={add}>
+        <Button style={{ marginTop: 6 }} onClick={add}>
           Add a hole
-        </button>
+        </Button>
       )}
       <p className="quiet" style={{ fontSize: 12, marginTop: 6 }}>
         The first hole lies at 0, 0 and the second on the line to the right.

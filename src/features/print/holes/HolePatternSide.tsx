@@ -1,5 +1,6 @@
 'use client';
 
+import Button from '@mui/material/Button';
 import { type ReactNode, useMemo } from 'react';
 import type { HolePattern } from '@/core/car/document/print';
 import type { HolesInput, PlateFile } from '@/core/physics/printing/holes/definition';
@@ -63,14 +64,13 @@ export function HolePatternSide({
         <HoleList pattern={pattern} />
         <LaidUnder pattern={pattern} />
         {closed ? null : (
-          <button
-            type="button"
-            className="plain"
+          <Button
+            variant="text"
             style={{ marginTop: 10 }}
             onClick={() => edit([{ path: ['print', 'patterns', pattern.id], value: undefined }])}
           >
             throw {pattern.name.toLowerCase()} away
-          </button>
+          </Button>
         )}
       </Bench>
       <Readings>
@@ -116,9 +116,9 @@ export function HolePatternSide({
           <div className="row" style={{ marginTop: 10 }}>
             A test plate to lay on it:{' '}
             {(['svg', 'dxf', 'stl'] as const).map((kind) => (
-              <button key={kind} type="button" className="btn" onClick={() => void file(kind)}>
+              <Button key={kind} onClick={() => void file(kind)}>
                 {kind.toUpperCase()}
-              </button>
+              </Button>
             ))}
           </div>
         ) : null}

@@ -1,5 +1,7 @@
 'use client';
 
+import { Select } from '@/ui/controls/Select';
+import Button from '@mui/material/Button';
 import { type ReactNode, useState } from 'react';
 import type { HolePattern } from '@/core/car/document/print';
 import { newId } from '../../api';
@@ -31,7 +33,8 @@ export function HolesSide({ tabs }: { tabs: ReactNode }) {
       <h2>Hole patterns</h2>
       {patterns.length > 0 ? (
         <div className="pick">
-          <select
+          <Select
+            look="strong"
             aria-label="Choose a pattern"
             value={pattern?.id ?? ''}
             onChange={(event) => choose(event.target.value)}
@@ -41,13 +44,13 @@ export function HolesSide({ tabs }: { tabs: ReactNode }) {
                 {name}
               </option>
             ))}
-          </select>
+          </Select>
         </div>
       ) : null}
       {closed ? null : (
-        <button type="button" className="btn" style={{ marginTop: 6 }} onClick={add}>
+        <Button style={{ marginTop: 6 }} onClick={add}>
           Measure a pattern
-        </button>
+        </Button>
       )}
     </section>
   );

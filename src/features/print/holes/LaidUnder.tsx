@@ -1,3 +1,4 @@
+import { Tick } from '@/ui/controls/Tick';
 import type { HolePattern } from '@/core/car/document/print';
 import { useBuild } from '../../session/BuildContext';
 import { DocumentField, Group } from '../../fields/fields';
@@ -11,8 +12,7 @@ export function LaidUnder({ pattern: { id, under } }: { pattern: HolePattern }) 
     <Group title="On the chassis">
       <div className="field">
         <label>
-          <input
-            type="checkbox"
+          <Tick
             style={{ width: 'auto' }}
             checked={under !== undefined}
             disabled={closed}

@@ -1,3 +1,8 @@
+import Table from '@mui/material/Table';
+import TableHead from '@mui/material/TableHead';
+import TableRow from '@mui/material/TableRow';
+import TableCell from '@mui/material/TableCell';
+import TableBody from '@mui/material/TableBody';
 import type { HolePattern } from '@/core/car/document/print';
 import type { SolvedPattern } from '@/core/physics/printing/holes/pattern';
 import { formatNumber } from '@/core/base/units/formatQuantity';
@@ -115,29 +120,29 @@ export function PatternDrawing({
         ))}
       </svg>
       <div className="tablebox">
-        <table className="tableview">
-          <thead>
-            <tr>
-              <th>Hole</th>
-              <th>x, mm</th>
-              <th>y, mm</th>
-            </tr>
-          </thead>
-          <tbody>
+        <Table size="small" className="tableview">
+          <TableHead>
+            <TableRow>
+              <TableCell>Hole</TableCell>
+              <TableCell>x, mm</TableCell>
+              <TableCell>y, mm</TableCell>
+            </TableRow>
+          </TableHead>
+          <TableBody>
             {result.centresMm.map(({ id, xMm, yMm }, at) => {
               const error = result.standardErrorMm?.[at];
               const say = (value: number, spread: number | undefined) =>
                 `${formatNumber(Number(value.toFixed(DECIMALS)) + 0, reader.locale, 6)}${spread === undefined || spread === 0 ? '' : ` ± ${formatNumber(spread, reader.locale, 2)}`}`;
               return (
-                <tr key={id}>
-                  <td>{id}</td>
-                  <td>{say(xMm, error?.xMm)}</td>
-                  <td>{say(yMm, error?.yMm)}</td>
-                </tr>
+                <TableRow key={id}>
+                  <TableCell>{id}</TableCell>
+                  <TableCell>{say(xMm, error?.xMm)}</TableCell>
+                  <TableCell>{say(yMm, error?.yMm)}</TableCell>
+                </TableRow>
               );
             })}
-          </tbody>
-        </table>
+          </TableBody>
+        </Table>
       </div>
     </figure>
   );

@@ -1,5 +1,8 @@
 'use client';
 
+import { SheetForm } from '@/ui/controls/SheetForm';
+import { Select } from '@/ui/controls/Select';
+import Button from '@mui/material/Button';
 import { useEffect, useRef, useState } from 'react';
 import type { HolePattern } from '@/core/car/document/print';
 import { READING_KINDS, type ReadingKind } from '@/core/physics/printing/holes/definition';
@@ -49,33 +52,18 @@ export function ReadingEntry({
       ]);
   };
   const holeSelect = (label: string, value: string, set: (value: string) => void) => (
-    <select
-      className="plainselect"
-      aria-label={label}
-      value={value}
-      onChange={(event) => set(event.target.value)}
-    >
+    <Select aria-label={label} value={value} onChange={(event) => set(event.target.value)}>
       {holes.map((hole) => (
         <option key={hole.id}>{hole.id}</option>
       ))}
-    </select>
+    </Select>
   );
   return (
-    <form
-      ref={form}
-      className="note"
-      style={{ maxWidth: 640 }}
-      aria-label="Next reading"
-      onSubmit={(event) => {
-        event.preventDefault();
-        note();
-      }}
-    >
+    <SheetForm label="Next reading" maxWidth={640} ref={form} onSubmit={() => note()}>
       <div className="row">
         From {holeSelect('From hole', from, (hole) => setPair({ from: hole, to }))} to{' '}
         {holeSelect('To hole', to, (hole) => setPair({ from, to: hole }))}
-        <select
-          className="plainselect"
+        <Select
           aria-label="Jaws"
           value={kind}
           onChange={(event) => setKind(event.target.value as ReadingKind)}
@@ -85,7 +73,7 @@ export function ReadingEntry({
               {JAWS[one]}
             </option>
           ))}
-        </select>
+        </Select>
       </div>
       <div className="row" style={{ flexWrap: 'nowrap' }}>
         <div style={{ flex: 1 }}>
@@ -101,9 +89,9 @@ export function ReadingEntry({
             }}
           />
         </div>
-        <button type="submit" className="btn main" disabled={!ready}>
+        <Button variant="contained" type="submit" disabled={!ready}>
           Note it
-        </button>
+        </Button>
       </div>
       {foretold ? (
         <p className="quiet" style={{ fontSize: 12 }} data-testid="next-reading">
@@ -116,6 +104,6 @@ export function ReadingEntry({
           .
         </p>
       ) : null}
-    </form>
+    </SheetForm>
   );
 }

@@ -1,3 +1,9 @@
+import { IconAct } from '@/ui/controls/IconAct';
+import Table from '@mui/material/Table';
+import TableHead from '@mui/material/TableHead';
+import TableRow from '@mui/material/TableRow';
+import TableCell from '@mui/material/TableCell';
+import TableBody from '@mui/material/TableBody';
 import type { HolePattern } from '@/core/car/document/print';
 import type { SolvedPattern } from '@/core/physics/printing/holes/pattern';
 import { formatNumber, formatText } from '@/core/base/units/formatQuantity';
@@ -21,39 +27,40 @@ export function ReadingTable({
   const length = (value: number) => formatText(Number(value.toFixed(2)), 'lengthMm', reader, 6);
   return (
     <div className="gridbox" style={{ flex: 1, minWidth: 300 }}>
-      <table className="grid tight slim" data-testid="readings">
-        <thead>
-          <tr>
-            <th>Reading</th>
-            <th className="minor">Jaws</th>
-            <th className="num">Read</th>
-            <th className="num">Fits</th>
-            <th className="num">Off, in its errors</th>
-            <th />
-          </tr>
-        </thead>
-        <tbody>
+      <Table size="small" className="grid slim" data-testid="readings">
+        <TableHead>
+          <TableRow>
+            <TableCell>Reading</TableCell>
+            <TableCell className="minor">Jaws</TableCell>
+            <TableCell align="right">Read</TableCell>
+            <TableCell align="right">Fits</TableCell>
+            <TableCell align="right">Off, in its errors</TableCell>
+            <TableCell />
+          </TableRow>
+        </TableHead>
+        <TableBody>
           {readings.map((reading, index) => {
             const fit = residuals[index];
             const known =
               fit && fit.from === reading.from && fit.to === reading.to && fit.readMm === reading.valueMm;
             const bad = wrong(reading.from, reading.to);
             return (
-              <tr key={reading.id} data-wrong={bad} style={bad ? { color: 'var(--rust)' } : undefined}>
-                <td>
+              <TableRow key={reading.id} data-wrong={bad} style={bad ? { color: 'var(--rust)' } : undefined}>
+                <TableCell>
                   {reading.from} to {reading.to}
                   {bad ? <b> wrong</b> : null}
-                </td>
-                <td className="minor">{reading.kind}</td>
-                <td className="num">{length(reading.valueMm)}</td>
-                <td className="num">{known ? length(fit.fitMm) : ''}</td>
-                <td className="num">{known ? formatNumber(fit.offBySigma, reader.locale, 2) : ''}</td>
-                <td>
+                </TableCell>
+                <TableCell className="minor">{reading.kind}</TableCell>
+                <TableCell align="right">{length(reading.valueMm)}</TableCell>
+                <TableCell align="right">{known ? length(fit.fitMm) : ''}</TableCell>
+                <TableCell align="right">
+                  {known ? formatNumber(fit.offBySigma, reader.locale, 2) : ''}
+                </TableCell>
+                <TableCell>
                   {closed ? null : (
-                    <button
-                      type="button"
-                      className="plain"
-                      aria-label={`Take the reading ${reading.from} to ${reading.to} out`}
+                    <IconAct
+                      icon="takeOut"
+                      label={`Take the reading ${reading.from} to ${reading.to} out`}
                       onClick={() =>
                         edit([
                           {
@@ -62,16 +69,14 @@ export function ReadingTable({
                           },
                         ])
                       }
-                    >
-                      ×
-                    </button>
+                    />
                   )}
-                </td>
-              </tr>
+                </TableCell>
+              </TableRow>
             );
           })}
-        </tbody>
-      </table>
+        </TableBody>
+      </Table>
     </div>
   );
 }

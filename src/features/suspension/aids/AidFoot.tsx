@@ -1,5 +1,11 @@
 'use client';
 
+import Table from '@mui/material/Table';
+import TableHead from '@mui/material/TableHead';
+import TableRow from '@mui/material/TableRow';
+import TableCell from '@mui/material/TableCell';
+import TableBody from '@mui/material/TableBody';
+import Button from '@mui/material/Button';
 import { RUN_KIND_NAMES } from '@/words/learn/runKinds';
 import { constantsText, type Setting } from '@/core/worked/aids/aidSettings';
 import { measuredOf } from '@/core/worked/field/measured';
@@ -30,27 +36,27 @@ export function AidFoot({ title, settings }: { title: string; settings: readonly
   return (
     <Charts style={{ gap: 32, alignItems: 'flex-start' }}>
       <section aria-label="Settings">
-        <table className="grid tight" style={{ width: 'auto' }}>
-          <thead>
-            <tr>
-              <th>Settings</th>
-              <th className="num" />
-              <th />
-            </tr>
-          </thead>
-          <tbody>
+        <Table size="small" className="grid" style={{ width: 'auto' }}>
+          <TableHead>
+            <TableRow>
+              <TableCell>Settings</TableCell>
+              <TableCell align="right" />
+              <TableCell />
+            </TableRow>
+          </TableHead>
+          <TableBody>
             {settings.map(({ name, value, unit }) => (
-              <tr key={name}>
-                <td>{name}</td>
-                <td className="num">{formatNumber(value, reader.locale, 4)}</td>
-                <td className="quiet">{unit}</td>
-              </tr>
+              <TableRow key={name}>
+                <TableCell>{name}</TableCell>
+                <TableCell align="right">{formatNumber(value, reader.locale, 4)}</TableCell>
+                <TableCell className="quiet">{unit}</TableCell>
+              </TableRow>
             ))}
-          </tbody>
-        </table>
-        <button type="button" className="link" style={{ fontSize: 13, marginTop: 6 }} onClick={save}>
+          </TableBody>
+        </Table>
+        <Button variant="link" style={{ fontSize: 13, marginTop: 6 }} onClick={save}>
           As constants in a text file
-        </button>
+        </Button>
       </section>
       <section aria-label="Runs with these settings" style={{ flex: '1 1 380px' }}>
         {tagged.length === 0 ? (
@@ -59,39 +65,39 @@ export function AidFoot({ title, settings }: { title: string; settings: readonly
             page: it takes the settings along, and stands here beside what was simulated.
           </p>
         ) : (
-          <table className="grid tight">
-            <thead>
-              <tr>
-                <th>Driven with</th>
-                <th>Run</th>
-                {first ? <th className="num">{first.name}</th> : null}
-                <th className="num">Measured</th>
-              </tr>
-            </thead>
-            <tbody>
+          <Table size="small" className="grid">
+            <TableHead>
+              <TableRow>
+                <TableCell>Driven with</TableCell>
+                <TableCell>Run</TableCell>
+                {first ? <TableCell align="right">{first.name}</TableCell> : null}
+                <TableCell align="right">Measured</TableCell>
+              </TableRow>
+            </TableHead>
+            <TableBody>
               {tagged.map((run) => {
                 const { speed, speedErrorMps } = measuredOf(run);
                 return (
-                  <tr key={run.id} data-run={run.id}>
-                    <td>
+                  <TableRow key={run.id} data-run={run.id}>
+                    <TableCell>
                       {revisions.find(({ id }) => id === run.revisionId)?.letter} <When at={run.ranAt} />
-                    </td>
-                    <td>{RUN_KIND_NAMES[run.kind]}</td>
+                    </TableCell>
+                    <TableCell>{RUN_KIND_NAMES[run.kind]}</TableCell>
                     {first ? (
-                      <td className="num">
+                      <TableCell align="right">
                         {run.conditions.settings!.find(({ name }) => name === first.name)?.value ?? ''}
-                      </td>
+                      </TableCell>
                     ) : null}
-                    <td className="num slate">
+                    <TableCell align="right" className="slate">
                       {run.kind === 'series'
                         ? seriesWords(run, reader)
                         : formatWithError(speed.mean, speedErrorMps, 'speedMps', reader)}
-                    </td>
-                  </tr>
+                    </TableCell>
+                  </TableRow>
                 );
               })}
-            </tbody>
-          </table>
+            </TableBody>
+          </Table>
         )}
       </section>
     </Charts>

@@ -1,5 +1,6 @@
 'use client';
 
+import { Toggle, Toggles } from '@/ui/controls/Toggle';
 import { useState } from 'react';
 import type { SideProps } from '../side';
 import { SlipAidSide } from './SlipAidSide';
@@ -16,19 +17,13 @@ export type AidKind = (typeof AIDS)[number][0];
 export function AidsSide({ tabs, foot }: SideProps) {
   const [kind, choose] = useState<AidKind>('gyro');
   const pick = (
-    <span className="seg" role="group" aria-label="Aid" style={{ marginBottom: 8 }}>
+    <Toggles label="Aid">
       {AIDS.map(([id, name]) => (
-        <button
-          key={id}
-          type="button"
-          className="small"
-          aria-pressed={kind === id}
-          onClick={() => choose(id)}
-        >
+        <Toggle size="small" key={id} pressed={kind === id} onPress={() => choose(id)}>
           {name}
-        </button>
+        </Toggle>
       ))}
-    </span>
+    </Toggles>
   );
   return kind === 'gyro' ? (
     <YawAidSide tabs={tabs} foot={foot} pick={pick} />

@@ -1,5 +1,8 @@
 'use client';
 
+import Button from '@mui/material/Button';
+import { Fold } from '@/ui/controls/Fold';
+import { Note } from '@/ui/controls/Note';
 import { needNames } from '@/words/needs';
 import { type ReactNode, useState } from 'react';
 import { type SlipAid, USUAL_SLIP_AID } from '@/core/car/document/aids';
@@ -109,13 +112,13 @@ export function SlipAidSide({
           title="Slip control"
           aside={
             closed ? undefined : inBuild ? (
-              <button type="button" className="link" onClick={takeOut}>
+              <Button variant="link" onClick={takeOut}>
                 remove of the build
-              </button>
+              </Button>
             ) : (
-              <button type="button" className="link" onClick={putIn}>
+              <Button variant="link" onClick={putIn}>
                 put into the build
-              </button>
+              </Button>
             )
           }
         >
@@ -194,8 +197,7 @@ export function SlipAidSide({
             onEnd={end}
           />
         </Group>
-        <details className="more">
-          <summary>The tyre as it slips</summary>
+        <Fold title="The tyre as it slips">
           <DocumentField
             path={['suspension', 'aids', 'tyre', 'slipAtPeakPct']}
             label="Most grip at a slip of"
@@ -206,7 +208,7 @@ export function SlipAidSide({
             label="Fall of grip beyond it"
             usual={USUAL_SHAPE[surface?.ground ?? 'hard']}
           />
-        </details>
+        </Fold>
       </Bench>
       <Readings>
         {tabs}
@@ -236,12 +238,12 @@ export function SlipAidSide({
           </Charts>
         ) : null}
         {assembled.ok ? (
-          <p className="note">
+          <Note>
             A tyre grips by slipping a little: here most at{' '}
             {formatText(assembled.value.tyre.slipAtPeakPct, 'percent', reader)} on{' '}
             {surface!.name.toLowerCase()}. Hard ground wants less, loose ground more, because the tyre has to
             dig first; a target of nothing throws grip away.
-          </p>
+          </Note>
         ) : null}
         <AidFoot title="slip control" settings={slipSettings(aid)} />
         {foot}

@@ -1,3 +1,4 @@
+import Button from '@mui/material/Button';
 import type { BrakeInput } from '@/core/physics/aids/brakeAssist';
 import type { TractionInput } from '@/core/physics/aids/slipDefinition';
 import { type Study, STUDY_SEEDS, STUDY_TARGETS } from '@/core/physics/aids/slipStudy';
@@ -50,14 +51,10 @@ export function SlipStudy({
     <div style={{ width: 424 }}>
       <div className="row">
         {study.done === undefined ? (
-          <button type="button" className="btn" onClick={start}>
-            Sweep the target
-          </button>
+          <Button onClick={start}>Sweep the target</Button>
         ) : (
           <>
-            <button type="button" className="btn" onClick={study.cancel}>
-              Cancel
-            </button>
+            <Button onClick={study.cancel}>Cancel</Button>
             <p role="status" className="quiet">
               {study.done} of {of} runs
             </p>

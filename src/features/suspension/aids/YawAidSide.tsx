@@ -1,5 +1,8 @@
 'use client';
 
+import { Toggle, Toggles } from '@/ui/controls/Toggle';
+import Button from '@mui/material/Button';
+import { Fold } from '@/ui/controls/Fold';
 import { needNames } from '@/words/needs';
 import { type ReactNode, useMemo, useState } from 'react';
 import { USUAL_YAW_AID, type YawAid } from '@/core/car/document/aids';
@@ -62,24 +65,14 @@ export function YawAidSide({ tabs, foot, pick }: { tabs: ReactNode; foot: ReactN
         <Group
           title="What upsets it"
           aside={
-            <span className="seg" role="group" aria-label="Disturbance">
-              <button
-                type="button"
-                className="small"
-                aria-pressed={kind === 'kick'}
-                onClick={() => setKind('kick')}
-              >
+            <Toggles label="Disturbance">
+              <Toggle size="small" pressed={kind === 'kick'} onPress={() => setKind('kick')}>
                 a kick
-              </button>
-              <button
-                type="button"
-                className="small"
-                aria-pressed={kind === 'step'}
-                onClick={() => setKind('step')}
-              >
+              </Toggle>
+              <Toggle size="small" pressed={kind === 'step'} onPress={() => setKind('step')}>
                 a turn of the wheel
-              </button>
-            </span>
+              </Toggle>
+            </Toggles>
           }
         >
           <QuantitySlider
@@ -121,13 +114,13 @@ export function YawAidSide({ tabs, foot, pick }: { tabs: ReactNode; foot: ReactN
           title="Gyro"
           aside={
             closed ? undefined : inBuild ? (
-              <button type="button" className="link" onClick={takeOut}>
+              <Button variant="link" onClick={takeOut}>
                 remove of the build
-              </button>
+              </Button>
             ) : (
-              <button type="button" className="link" onClick={putIn}>
+              <Button variant="link" onClick={putIn}>
                 put into the build
-              </button>
+              </Button>
             )
           }
         >
@@ -214,8 +207,7 @@ export function YawAidSide({ tabs, foot, pick }: { tabs: ReactNode; foot: ReactN
             onEnd={end}
           />
         </Group>
-        <details className="more">
-          <summary>The tyres in a corner</summary>
+        <Fold title="The tyres in a corner">
           <DocumentField
             path={['suspension', 'aids', 'tyre', 'corneringFrontPerRad']}
             label="Front stiffness over load"
@@ -230,7 +222,7 @@ export function YawAidSide({ tabs, foot, pick }: { tabs: ReactNode; foot: ReactN
             Side force a radian of slip angle, over the load on the tyre. A rear softer than the front makes
             it loose.
           </p>
-        </details>
+        </Fold>
       </Bench>
       <Readings>
         {tabs}

@@ -1,5 +1,11 @@
 'use client';
 
+import Button from '@mui/material/Button';
+import Table from '@mui/material/Table';
+import TableHead from '@mui/material/TableHead';
+import TableRow from '@mui/material/TableRow';
+import TableCell from '@mui/material/TableCell';
+import TableBody from '@mui/material/TableBody';
 import { formatNumber, formatText } from '@/core/base/units/formatQuantity';
 import type { YawInput } from '@/core/physics/aids/yawDefinition';
 import { usefulSteerDeg } from '@/core/worked/aids/yawOfBuild';
@@ -22,20 +28,16 @@ export function Speeds({ input, top }: { input: YawInput; top: number }) {
     <section aria-label="Scaled with speed" style={{ marginTop: 12 }}>
       <div className="row">
         {study.done === undefined ? (
-          <button
-            type="button"
-            className="btn"
+          <Button
             onClick={() =>
               study.start((report) => workerOf('aids').speeds(input, speeds, GAINS_A_SPEED, report))
             }
           >
             Sweep over speeds
-          </button>
+          </Button>
         ) : (
           <>
-            <button type="button" className="btn" onClick={study.cancel}>
-              Cancel
-            </button>
+            <Button onClick={study.cancel}>Cancel</Button>
             <p role="status" className="quiet">
               {study.done} of {of} runs
             </p>
@@ -47,41 +49,46 @@ export function Speeds({ input, top }: { input: YawInput; top: number }) {
       </div>
       {study.found ? (
         <div className="gridbox">
-          <table
-            className="grid tight"
+          <Table
+            size="small"
+            className="grid"
             aria-label="Gains over speed"
             style={study.done === undefined ? undefined : { opacity: 0.5 }}
           >
-            <thead>
-              <tr>
-                <th className="num">Speed</th>
-                <th className="num">Over-corrects above</th>
-                <th className="num">Settles fastest at</th>
-                <th className="num">Settles in</th>
-                <th className="num">Steering that the ground answers</th>
-              </tr>
-            </thead>
-            <tbody>
+            <TableHead>
+              <TableRow>
+                <TableCell align="right">Speed</TableCell>
+                <TableCell align="right">Over-corrects above</TableCell>
+                <TableCell align="right">Settles fastest at</TableCell>
+                <TableCell align="right">Settles in</TableCell>
+                <TableCell align="right">Steering that the ground answers</TableCell>
+              </TableRow>
+            </TableHead>
+            <TableBody>
               {study.found.map(({ speedMps, criticalGain, fastest }) => (
-                <tr key={speedMps}>
-                  <td className="num">{formatText(speedMps, 'speedMps', reader)}</td>
-                  <td className="num">
+                <TableRow key={speedMps}>
+                  <TableCell align="right">{formatText(speedMps, 'speedMps', reader)}</TableCell>
+                  <TableCell align="right">
                     {criticalGain === undefined ? '—' : formatNumber(criticalGain, reader.locale, 2)}
-                  </td>
-                  <td className="num">{fastest ? formatNumber(fastest.gain, reader.locale, 2) : '—'}</td>
-                  <td className="num">{fastest ? formatText(fastest.settleS!, 'timeS', reader, 2) : ''}</td>
-                  <td className="num">
+                  </TableCell>
+                  <TableCell align="right">
+                    {fastest ? formatNumber(fastest.gain, reader.locale, 2) : '—'}
+                  </TableCell>
+                  <TableCell align="right">
+                    {fastest ? formatText(fastest.settleS!, 'timeS', reader, 2) : ''}
+                  </TableCell>
+                  <TableCell align="right">
                     {formatText(
                       Math.min(input.servo.maxDeg, usefulSteerDeg(input, speedMps)),
                       'angleDeg',
                       reader,
                       2,
                     )}
-                  </td>
-                </tr>
+                  </TableCell>
+                </TableRow>
               ))}
-            </tbody>
-          </table>
+            </TableBody>
+          </Table>
         </div>
       ) : null}
     </section>

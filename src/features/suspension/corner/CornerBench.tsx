@@ -1,5 +1,8 @@
 'use client';
 
+import Button from '@mui/material/Button';
+import { Fold } from '@/ui/controls/Fold';
+import { Toggle, Toggles } from '@/ui/controls/Toggle';
 import { useState } from 'react';
 import type { DrawnCorner, End } from '@/core/car/document/suspension';
 import { CalcError } from '@/core/base/errors';
@@ -51,14 +54,14 @@ export function CornerBench({ end, state, onMove, chosen, onChoose }: CornerBenc
         aside={
           <>
             {isStillAt(motion, restMm) ? null : (
-              <button type="button" className="link" onClick={() => onMove(undefined)}>
+              <Button variant="link" onClick={() => onMove(undefined)}>
                 back to rest
-              </button>
+              </Button>
             )}{' '}
             {restMm === 0 || isStillAt(motion, 0) ? null : (
-              <button type="button" className="link" onClick={() => onMove(AS_DRAWN)}>
+              <Button variant="link" onClick={() => onMove(AS_DRAWN)}>
                 as drawn
-              </button>
+              </Button>
             )}
           </>
         }
@@ -114,10 +117,9 @@ export function CornerBench({ end, state, onMove, chosen, onChoose }: CornerBenc
         <DocumentField path={path('corner', 'jointLimitDeg')} label="Joints turn up to" example={30} />
       </Group>
       <SpringPlace end={end} corner={corner} />
-      <details className="more">
-        <summary>Start again from another corner</summary>
+      <Fold title="Start again from another corner">
         <StartFrom end={end} />
-      </details>
+      </Fold>
     </Fields>
   );
 }
@@ -154,26 +156,14 @@ function SpringPlace({ end, corner }: { end: End; corner: DrawnCorner }) {
     <Group title="Damper">
       <div className="field">
         <span>Reached</span>
-        <span className="seg" role="group" aria-label="Damper reached">
-          <button
-            type="button"
-            className="small"
-            aria-pressed={corner.damper !== undefined}
-            disabled={closed}
-            onClick={direct}
-          >
+        <Toggles label="Damper reached">
+          <Toggle size="small" pressed={corner.damper !== undefined} disabled={closed} onPress={direct}>
             straight
-          </button>
-          <button
-            type="button"
-            className="small"
-            aria-pressed={corner.rocker !== undefined}
-            disabled={closed}
-            onClick={rocker}
-          >
+          </Toggle>
+          <Toggle size="small" pressed={corner.rocker !== undefined} disabled={closed} onPress={rocker}>
             by a rocker
-          </button>
-        </span>
+          </Toggle>
+        </Toggles>
       </div>
       {corner.damper ? (
         <>
@@ -241,14 +231,9 @@ function StartFrom({ end }: { end: End }) {
       ) : null}
       {TEMPLATES.map((template) => (
         <div key={template} className="starter">
-          <button
-            type="button"
-            className="btn"
-            disabled={closed || missing.length > 0}
-            onClick={() => start(template)}
-          >
+          <Button disabled={closed || missing.length > 0} onClick={() => start(template)}>
             {TEMPLATE_WORDS[template].name}
-          </button>
+          </Button>
           <p className="quiet">{TEMPLATE_WORDS[template].says}</p>
         </div>
       ))}

@@ -1,5 +1,10 @@
 'use client';
 
+import Table from '@mui/material/Table';
+import TableHead from '@mui/material/TableHead';
+import TableRow from '@mui/material/TableRow';
+import TableCell from '@mui/material/TableCell';
+import TableBody from '@mui/material/TableBody';
 import type { Posed } from '@/core/physics/corner/posed';
 import type { Station } from '@/core/physics/corner/station';
 import { formatNumber } from '@/core/base/units/formatQuantity';
@@ -66,34 +71,34 @@ export function CornerReadings({
   ];
   return (
     <div className="gridbox">
-      <table className="grid tight" aria-label="Readings">
-        <thead>
-          <tr>
-            <th />
+      <Table size="small" className="grid" aria-label="Readings">
+        <TableHead>
+          <TableRow>
+            <TableCell />
             {columns.map(({ label }) => (
-              <th key={label} className="num">
+              <TableCell align="right" key={label}>
                 {label}
-              </th>
+              </TableCell>
             ))}
-          </tr>
-        </thead>
-        <tbody>
+          </TableRow>
+        </TableHead>
+        <TableBody>
           {rows.map(({ name, station, leanDeg }) => (
-            <tr key={name} data-side={name}>
-              <td>
+            <TableRow key={name} data-side={name}>
+              <TableCell>
                 <b>{name}</b>
-              </td>
+              </TableCell>
               {columns.map(({ label, quantity, of }) => (
-                <td key={label} className="num" data-reading={label}>
+                <TableCell align="right" key={label} data-reading={label}>
                   {label === 'Steers' && name === 'Right'
                     ? shown(-station.steerDeg, quantity)
                     : shown(of(station, leanDeg, rakeDeg)!, quantity)}
-                </td>
+                </TableCell>
               ))}
-            </tr>
+            </TableRow>
           ))}
-        </tbody>
-      </table>
+        </TableBody>
+      </Table>
     </div>
   );
 }

@@ -1,5 +1,8 @@
 'use client';
 
+import { Toggle, Toggles } from '@/ui/controls/Toggle';
+import { Note } from '@/ui/controls/Note';
+import Button from '@mui/material/Button';
 import { needNames } from '@/words/needs';
 import dynamic from 'next/dynamic';
 import { useMemo, useState } from 'react';
@@ -54,14 +57,14 @@ export function CornerSide({ end, tabs, foot }: SideProps) {
         {state.drawn && state.left && state.right ? (
           <div style={state.stale ? { opacity: 0.45 } : undefined}>
             <div className="viewbar">
-              <span className="seg" role="group" aria-label="Picture">
-                <button type="button" className="small" aria-pressed={!inSpace} onClick={() => show(false)}>
+              <Toggles label="Picture">
+                <Toggle size="small" pressed={!inSpace} onPress={() => show(false)}>
                   Three views
-                </button>
-                <button type="button" className="small" aria-pressed={inSpace} onClick={() => show(true)}>
+                </Toggle>
+                <Toggle size="small" pressed={inSpace} onPress={() => show(true)}>
                   In space
-                </button>
-              </span>
+                </Toggle>
+              </Toggles>
             </div>
             {inSpace ? (
               <SpaceView corner={state.drawn.corner} left={state.left} right={state.right} />
@@ -87,10 +90,10 @@ export function CornerSide({ end, tabs, foot }: SideProps) {
             {state.drawn.sweep.findings
               .filter(({ about }) => SAID_HERE.includes(about))
               .map(({ why, remedy }) => (
-                <p key={why} className="note">
+                <Note key={why}>
                   {why}
                   {remedy ? ` ${remedy}` : ''}
-                </p>
+                </Note>
               ))}
             <RestNote end={end} restMm={state.restMm} />
             <TrackNote end={end} contactMm={restOf(document, end)?.station.points.contact[1]} />
@@ -116,15 +119,15 @@ function RestNote({ end, restMm }: { end: End; restMm: number }) {
   const rate = rateAsDrawn(document, end);
   const by = formatText(Math.abs(restMm), 'lengthMm', reader, 2);
   return (
-    <p className="note" data-testid="rest-note">
+    <Note data-testid="rest-note">
       {firstUp(offDrawnWords({ by, car: restMm < 0 ? 'higher' : 'lower' }))}: what is read at rest is read
       there.{' '}
       {closed || rate === undefined ? null : (
-        <button type="button" className="link" onClick={() => edit(springPatch(document, end, rate))}>
+        <Button variant="link" onClick={() => edit(springPatch(document, end, rate))}>
           Take springs that hold it as drawn
-        </button>
+        </Button>
       )}
-    </p>
+    </Note>
   );
 }
 
@@ -140,19 +143,15 @@ function TrackNote({ end, contactMm }: { end: End; contactMm: number | undefined
     return null;
   const drawn = Number((2 * contactMm).toFixed(1));
   return (
-    <p className="note ask">
+    <Note tone="ask">
       These points stand on a track of {formatText(drawn, 'lengthMm', reader, 4)}; the chassis says{' '}
       {formatText(trackMm, 'lengthMm', reader, 4)}.{' '}
       {closed ? null : (
-        <button
-          type="button"
-          className="link"
-          onClick={() => edit([{ path: ['chassis', key], value: drawn }])}
-        >
+        <Button variant="link" onClick={() => edit([{ path: ['chassis', key], value: drawn }])}>
           Take the corner&rsquo;s track
-        </button>
+        </Button>
       )}
-    </p>
+    </Note>
   );
 }
 

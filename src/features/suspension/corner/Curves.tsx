@@ -1,5 +1,10 @@
 'use client';
 
+import Table from '@mui/material/Table';
+import TableHead from '@mui/material/TableHead';
+import TableRow from '@mui/material/TableRow';
+import TableCell from '@mui/material/TableCell';
+import TableBody from '@mui/material/TableBody';
 import { useMemo } from 'react';
 import { articulationsOf, type EndOfBuild, travelsOver } from '@/core/worked/suspension/endOfBuild';
 import { suspensionSweep } from '@/core/physics/corner/sweep';
@@ -143,22 +148,22 @@ function Joints({ drawn }: { drawn: EndOfBuild }) {
   const limitDeg = drawn.corner.jointLimitDeg;
   const turns = useMemo(() => Object.entries(articulationsOf(drawn)), [drawn]);
   return (
-    <table className="grid tight joints" aria-label="Joints over the travel">
-      <thead>
-        <tr>
-          <th>Joints turn at most</th>
-          <th className="num">
+    <Table size="small" className="grid joints" aria-label="Joints over the travel">
+      <TableHead>
+        <TableRow>
+          <TableCell>Joints turn at most</TableCell>
+          <TableCell align="right">
             {limitDeg === undefined ? '' : `of ${formatNumber(limitDeg, reader.locale, 3)}°`}
-          </th>
-        </tr>
-      </thead>
-      <tbody>
+          </TableCell>
+        </TableRow>
+      </TableHead>
+      <TableBody>
         {turns.map(([name, most]) => {
           return (
-            <tr key={name} data-joint={name}>
-              <td>{JOINTS[name]}</td>
-              <td
-                className="num"
+            <TableRow key={name} data-joint={name}>
+              <TableCell>{JOINTS[name]}</TableCell>
+              <TableCell
+                align="right"
                 style={
                   limitDeg !== undefined && most > limitDeg
                     ? { color: 'var(--rust)', fontWeight: 600 }
@@ -166,11 +171,11 @@ function Joints({ drawn }: { drawn: EndOfBuild }) {
                 }
               >
                 {formatNumber(most, reader.locale, 3)}°
-              </td>
-            </tr>
+              </TableCell>
+            </TableRow>
           );
         })}
-      </tbody>
-    </table>
+      </TableBody>
+    </Table>
   );
 }

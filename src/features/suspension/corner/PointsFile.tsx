@@ -1,5 +1,7 @@
 'use client';
 
+import { FileButton } from '@/ui/controls/FileButton';
+import Button from '@mui/material/Button';
 import { useState } from 'react';
 import type { DrawnCorner, End } from '@/core/car/document/suspension';
 import { CalcError } from '@/core/base/errors';
@@ -29,24 +31,18 @@ export function PointsFile({ end, corner }: { end: End; corner: DrawnCorner }) {
   };
   return (
     <div className="row" style={{ fontSize: 13, marginTop: 6 }}>
-      <button type="button" className="link" onClick={() => void save()}>
+      <Button variant="link" onClick={() => void save()}>
         Points as CSV
-      </button>
+      </Button>
       {closed ? null : (
-        <label className="link" style={{ cursor: 'pointer' }}>
+        <FileButton
+          variant="link"
+          label="Points from CSV"
+          accept=".csv,text/csv,text/plain"
+          onFiles={([file]) => file && void read(file)}
+        >
           Points from CSV
-          <input
-            className="hidden"
-            type="file"
-            accept=".csv,text/csv,text/plain"
-            aria-label="Points from CSV"
-            onChange={(event) => {
-              const [file] = event.target.files ?? [];
-              event.target.value = '';
-              if (file) void read(file);
-            }}
-          />
-        </label>
+        </FileButton>
       )}
       {said ? (
         <p

@@ -1,5 +1,11 @@
 'use client';
 
+import ButtonBase from '@mui/material/ButtonBase';
+import Table from '@mui/material/Table';
+import TableHead from '@mui/material/TableHead';
+import TableRow from '@mui/material/TableRow';
+import TableCell from '@mui/material/TableCell';
+import TableBody from '@mui/material/TableBody';
 import type { DrawnCorner, End } from '@/core/car/document/suspension';
 import type { Undrawable } from '@/core/worked/suspension/endOfBuild';
 import { namedPoints } from '@/core/worked/suspension/namedPoints';
@@ -26,30 +32,35 @@ export function PointsTable({ end, corner, refused, chosen, onChoose }: PointsTa
   const { document, edit, session, closed } = useBuild();
   const { reader } = useReader();
   return (
-    <table className="points" aria-label="Hard points">
-      <thead>
-        <tr>
-          <th>{unitOf('lengthMm', reader.units).symbol}</th>
-          <th>ahead</th>
-          <th>left</th>
-          <th>up</th>
-        </tr>
-      </thead>
-      <tbody>
+    <Table size="small" className="points" aria-label="Hard points">
+      <TableHead>
+        <TableRow>
+          <TableCell>{unitOf('lengthMm', reader.units).symbol}</TableCell>
+          <TableCell>ahead</TableCell>
+          <TableCell>left</TableCell>
+          <TableCell>up</TableCell>
+        </TableRow>
+      </TableHead>
+      <TableBody>
         {namedPoints(corner).map(([name, place]) => (
-          <tr
+          <TableRow
             key={name}
             data-row={name}
             className={name === chosen ? 'chosen' : refused?.path === name ? 'bad' : undefined}
           >
-            <th scope="row">
-              <button type="button" onClick={() => onChoose(name)}>
+            <TableCell component="th" scope="row">
+              <ButtonBase sx={{ fontStretch: '88%' }} onClick={() => onChoose(name)}>
                 {pointLabel(name)}
-              </button>
+              </ButtonBase>
               {refused?.path === name ? <small role="alert">{refused.message}</small> : null}
-            </th>
+            </TableCell>
             {AXES.map((axis, index) => (
-              <td key={axis} className="bare" onBlur={() => session.endStep()} onFocus={() => onChoose(name)}>
+              <TableCell
+                className="bare"
+                key={axis}
+                onBlur={() => session.endStep()}
+                onFocus={() => onChoose(name)}
+              >
                 <QuantityField
                   label={`${pointLabel(name)}, ${axis}`}
                   quantity="lengthMm"
@@ -61,11 +72,11 @@ export function PointsTable({ end, corner, refused, chosen, onChoose }: PointsTa
                     edit([{ path: coordinate(end, name, index), value }], `point-${end}-${name}`)
                   }
                 />
-              </td>
+              </TableCell>
             ))}
-          </tr>
+          </TableRow>
         ))}
-      </tbody>
-    </table>
+      </TableBody>
+    </Table>
   );
 }
