@@ -1,5 +1,6 @@
 'use client';
 
+import dynamic from 'next/dynamic';
 import Button from '@mui/material/Button';
 import Link from 'next/link';
 import { usePathname, useRouter } from 'next/navigation';
@@ -12,9 +13,8 @@ import { useWorking, WorkingProvider } from '@/ui/working';
 import { BuildProvider, useBuild } from '../session/BuildContext';
 import { ConflictBar } from './ConflictBar';
 import { GhostPicker } from './Ghosts';
-import { KeyList } from './KeyList';
 import { OfflineReady } from './OfflineReady';
-import { type Jump, Palette } from './Palette';
+import type { Jump } from './Palette';
 import { unpackBuild } from '../session/packedBuild';
 import { Preferences } from './Preferences';
 import { SaveMark } from './SaveMark';
@@ -22,6 +22,9 @@ import { SEGMENT_NAMES, SEGMENT_QUESTIONS, segmentPath } from './segments';
 import { Stripe } from './Stripe';
 import { WaitingBar } from './WaitingBar';
 import { useKeys } from './useKeys';
+
+const KeyList = dynamic(async () => (await import('./KeyList')).KeyList);
+const Palette = dynamic(async () => (await import('./Palette')).Palette);
 
 interface BuildFrameProps {
   /** Of `packBuild`. */

@@ -1,5 +1,6 @@
 'use client';
 
+import dynamic from 'next/dynamic';
 import Button from '@mui/material/Button';
 import { Note } from '@/ui/controls/Note';
 import { TextInput } from '@/ui/controls/TextInput';
@@ -17,14 +18,16 @@ import { useReader } from '@/ui/reader';
 import { StateMark } from '@/ui/StateMark';
 import { STATE_WORDS } from '@/words/states';
 import { callApi, sentenceOf } from '../api';
-import { KeyList } from '../frame/KeyList';
-import { type Jump, Palette } from '../frame/Palette';
+import type { Jump } from '../frame/Palette';
 import { Preferences } from '../frame/Preferences';
 import { useKeys } from '../frame/useKeys';
 import { sendNow, useWaiting } from '../session/waiting';
 import { ImportBuild } from './ImportBuild';
 import { NewBuild } from './NewBuild';
 import { deleteUndoably } from '../session/deleting';
+
+const KeyList = dynamic(async () => (await import('../frame/KeyList')).KeyList);
+const Palette = dynamic(async () => (await import('../frame/Palette')).Palette);
 
 /** All builds with what each does and what to do next. */
 export function Garage({ cars }: { cars: readonly GarageCar[] }) {

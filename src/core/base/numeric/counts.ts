@@ -1,10 +1,4 @@
-import chiSquareQuantile from '@stdlib/stats-base-dists-chisquare-quantile';
-import negativeBinomialCdf from '@stdlib/stats-base-dists-negative-binomial-cdf';
-import poissonCdf from '@stdlib/stats-base-dists-poisson-cdf';
-
-/** Quantile of chi-square: below it lies the probability. */
-export const chiSquareBelow = (probability: number, degreesOfFreedom: number): number =>
-  chiSquareQuantile(probability, degreesOfFreedom);
+import { negativeBinomialAtMost, poissonAtMost } from './distributions';
 
 /** Least k at which a rising distribution reaches a probability. */
 function leastCount(reaches: (count: number) => boolean): number {
@@ -21,8 +15,8 @@ function leastCount(reaches: (count: number) => boolean): number {
 
 /** Least k with P(X ≤ k) ≥ probability, X Poisson of a mean. */
 export const poissonReaching = (probability: number, mean: number): number =>
-  mean === 0 ? 0 : leastCount((count) => poissonCdf(count, mean) >= probability);
+  mean === 0 ? 0 : leastCount((count) => poissonAtMost(count, mean) >= probability);
 
 /** The same, X negative binomial: failures before `shape` successes of share `success`. */
 export const negativeBinomialReaching = (probability: number, shape: number, success: number): number =>
-  leastCount((count) => negativeBinomialCdf(count, shape, success) >= probability);
+  leastCount((count) => negativeBinomialAtMost(count, shape, success) >= probability);

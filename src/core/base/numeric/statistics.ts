@@ -1,5 +1,4 @@
-import tCdf from '@stdlib/stats-base-dists-t-cdf';
-import tQuantile from '@stdlib/stats-base-dists-t-quantile';
+import { studentBelow } from './distributions';
 
 /** Arithmetic mean of at least one value. */
 export function mean(values: readonly number[]): number {
@@ -12,17 +11,9 @@ export function sampleDeviation(values: readonly number[]): number {
   return Math.sqrt(values.reduce((sum, value) => sum + (value - middle) ** 2, 0) / (values.length - 1));
 }
 
-/** Value that Student's t stays under with a probability. */
-export const studentBelow = (probability: number, degreesOfFreedom: number): number =>
-  tQuantile(probability, degreesOfFreedom);
-
-/** Probability that Student's t is further from 0 than |t|. */
-export const studentBeyond = (t: number, degreesOfFreedom: number): number =>
-  2 * tCdf(-Math.abs(t), degreesOfFreedom);
-
 /** Half width of the two-sided 95 % interval of a mean over its standard error. Source: Student's t. */
 export function student95(degreesOfFreedom: number): number {
-  return tQuantile(0.975, degreesOfFreedom);
+  return studentBelow(0.975, degreesOfFreedom);
 }
 
 /** Middle of at least one value, the mean of the two middle ones of an even number. */

@@ -1,4 +1,5 @@
-import { mean, studentBelow, studentBeyond } from '../../base/numeric/statistics';
+import { mean } from '../../base/numeric/statistics';
+import { studentBelow, studentBeyond } from '../../base/numeric/distributions';
 import { type RunsCompareResult, runsNeeded } from './runsCompare';
 
 export interface CompareRunsInput {

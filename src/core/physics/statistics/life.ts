@@ -1,4 +1,4 @@
-import { chiSquareBelow } from '../../base/numeric/counts';
+import { chiSquareBelow } from '../../base/numeric/distributions';
 import { plain } from '../../base/units/plain';
 
 export interface LifeInput {

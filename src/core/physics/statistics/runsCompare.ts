@@ -1,4 +1,5 @@
-import { mean, sampleDeviation, studentBelow, studentBeyond } from '../../base/numeric/statistics';
+import { mean, sampleDeviation } from '../../base/numeric/statistics';
+import { studentBelow, studentBeyond } from '../../base/numeric/distributions';
 
 export interface RunsCompareInput {
   /** Before the change, in any one unit. */

@@ -39,6 +39,8 @@ describe('timing.speed', () => {
   it('names the weaker half', () => {
     expect(timingSpeed({ distanceM: 1, frames: 480, captureFps: 240 }).advice).toContain('tape');
     expect(timingSpeed({ distanceM: 20, frames: 20, captureFps: 30 }).advice).toContain('60 frames a second');
+    expect(timingSpeed({ distanceM: 20, frames: 20, captureFps: 30 }).advice).toContain('distance to 40 m');
+    expect(timingSpeed({ distanceM: 1, frames: 480, captureFps: 240 }).advice).toContain('double it to 2 m');
   });
 
   it.each([

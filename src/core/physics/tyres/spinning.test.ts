@@ -1,5 +1,6 @@
 import { refusalOf } from '../../fixtures/refused';
 import { parse } from '../../base/schema/parse';
+import { tyreSeat } from './tyreSeat';
 import { wheelBalance } from './balance';
 import { wheelBalanceSchema } from './balance.schema';
 import { shaftCheck, type ShaftInput } from '../shafts/shaft';
@@ -102,6 +103,19 @@ describe('tyre.spin', () => {
     expect(fast.rpm).toBeUndefined();
   });
 
+  it('has the lesser of strength over stress and of speeds squared as its margin', () => {
+    const { limitRpm } = spin({ ...own, rpm: 1000 });
+    // past its limit a stretched ring is worse off by stress than by speed; before it the other way round
+    const past = spin({ ...own, rpm: limitRpm * 1.02 });
+    expect(past.margin).toBeCloseTo(6 / past.hoopStressMpa!, 9);
+    expect(past.margin).toBeLessThan(1 / 1.02 ** 2);
+    const before = spin({ ...own, rpm: limitRpm * 0.5 });
+    expect(before.margin).toBeCloseTo(4, 9);
+    expect(before.margin).toBeLessThan(6 / before.hoopStressMpa!);
+    expect(before.notes).toEqual([]);
+    expect(spin({ ...own, rpm: 0 }).margin).toBeUndefined();
+  });
+
   it('cautions under a margin of two, and asks for figures of an own tyre and one of two speeds', () => {
     const { limitRpm } = spin({ ...own, rpm: 1000 });
     expect(spin({ ...own, rpm: limitRpm * 0.9 }).caution).toContain('remote');
@@ -111,6 +125,42 @@ describe('tyre.spin', () => {
     expect(pathOf(() => spin({ ...own, rpm: 1, speedMps: 1 }))).toBe('rpm');
     for (const kind of ['solid rubber', 'belted', 'foam', 'printed flexible'] as const)
       expect(spin({ kind, radiusMm: 40, rpm: 2000 }).growthPct).toBeGreaterThan(0);
+  });
+});
+
+describe('tyre.seat', () => {
+  const bead = {
+    by: 'bead' as const,
+    rimRadiusMm: 30,
+    radiusMm: 40,
+    stretch: 0.05,
+    kind: 'own' as const,
+  };
+  const ring = { densityKgM3: 1200, hoopModulusMpa: 10, hoopStrengthMpa: 6 };
+  const glued = {
+    by: 'glue' as const,
+    kind: 'own' as const,
+    rimRadiusMm: 30,
+    radiusMm: 40,
+    tyreMassG: 36,
+    peelNPerMm: 2,
+  };
+
+  it('lets a bead go where its stretch is used up, ε·E = ρ·v², and has no margin at rest', () => {
+    const speed = Math.sqrt((0.05 * 10e6) / 1200);
+    const found = tyreSeat({ ...bead, ...ring, rpm: 3000 });
+    expect((found.letsGoRpm * Math.PI * 0.03) / 30).toBeCloseTo(speed, 9);
+    expect(found.margin).toBeCloseTo((found.letsGoRpm / 3000) ** 2, 9);
+    expect(tyreSeat({ ...bead, ...ring, rpm: 0 })).not.toHaveProperty('margin');
+  });
+
+  it('pulls at glue with m·r·ω² over two beads, each once round the rim', () => {
+    // 0.036 kg · 0.04 m · (100 rad/s)² = 14.4 N over 2 · 2π · 30 mm
+    const rpm = (100 * 30) / Math.PI;
+    const found = tyreSeat({ ...glued, rpm });
+    expect(found.pullNPerMm).toBeCloseTo(14.4 / (4 * Math.PI * 30), 9);
+    expect(found.margin).toBeCloseTo(2 / found.pullNPerMm!, 9);
+    expect(tyreSeat({ ...glued, rpm: 0 })).toEqual({ letsGoRpm: found.letsGoRpm, pullNPerMm: 0 });
   });
 });
 

@@ -1,5 +1,5 @@
 import { finding } from '../../base/finding';
-import { studentBelow } from '../../base/numeric/statistics';
+import { studentBelow } from '../../base/numeric/distributions';
 import { type Measure, measure } from '../../base/measure';
 import type { Wheel } from '../../car/records/report';
 import { isRepeated } from '../../car/records/records';

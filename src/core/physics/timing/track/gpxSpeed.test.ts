@@ -1,5 +1,6 @@
 import fc from 'fast-check';
-import { gpxSpeed, haversineM } from './gpxSpeed';
+import { gpxSpeed, haversineM, readSpeeds } from './gpxSpeed';
+import { planOf } from './plan';
 import { readTrack } from './readTrack';
 import { writeGpx } from './writeGpx';
 
@@ -19,6 +20,40 @@ describe('distances on the globe', () => {
       haversineM({ latDeg: 60, lonDeg: 0 }, { latDeg: 60, lonDeg: 1e-4 }) /
         haversineM({ latDeg: 0, lonDeg: 0 }, { latDeg: 0, lonDeg: 1e-4 }),
     ).toBeCloseTo(0.5, 6);
+    // only the difference of the longitudes counts
+    expect(haversineM({ latDeg: 45, lonDeg: 8 }, { latDeg: 45, lonDeg: 8.001 })).toBeCloseTo(
+      haversineM({ latDeg: 45, lonDeg: -0.0005 }, { latDeg: 45, lonDeg: 0.0005 }),
+      6,
+    );
+  });
+});
+
+describe('a track as a plan', () => {
+  const kept = readSpeeds(readTrack(north([0, 4, 10, 30, 34, 38, 42])), 1, 50);
+
+  it('lies in metres about its first point, east by the cosine of the latitude', () => {
+    const csv = 'time,lat,lon\n0,60,10\n1,60,10.0001\n2,60.0001,10.0001\n';
+    const { kept: points, result } = readSpeeds(readTrack(csv), 1, 50);
+    const { eastM, northM, tS, starts } = planOf(points, result.series, 100);
+    const degree = 3600 * ARC_M;
+    expect([...eastM].map((x) => Number(x.toFixed(3)))).toEqual([
+      0,
+      Number((0.0001 * degree * 0.5).toFixed(3)),
+      Number((0.0001 * degree * 0.5).toFixed(3)),
+    ]);
+    expect(northM[2]).toBeCloseTo(0.0001 * degree, 3);
+    expect([[...tS], starts]).toEqual([[0, 1, 2], [0]]);
+  });
+
+  it('keeps every n-th point, the last and the fastest, where there are too many', () => {
+    const all = planOf(kept.kept, kept.result.series, 100);
+    expect(all.tS).toHaveLength(7);
+    const few = planOf(kept.kept, kept.result.series, 3);
+    expect([...few.tS]).toEqual([0, 3, 6]);
+    const fewer = planOf(kept.kept, kept.result.series, 2);
+    const fastest =
+      kept.result.series.tS[kept.result.series.speedMps.indexOf(Math.max(...kept.result.series.speedMps))]!;
+    expect([...fewer.tS]).toEqual(expect.arrayContaining([0, fastest, 6]));
   });
 });
 
@@ -44,6 +79,19 @@ describe('the speed of a track', () => {
     expect(jumped.distanceM).toBeCloseTo(30, 4);
     expect(jumped.topSpeedMps).toBeCloseTo(5, 4);
     expect(gpxSpeed({ gpx: north([0, 14, 28, 28, 28, 28]) }).droppedPoints).toBe(0);
+    // steps of 2 s beside steps of 1 s: 18 m in 2 s is 9 m/s, no jump beside 5 m/s
+    const uneven =
+      'time,lat,lon\n' +
+      [
+        [0, 0],
+        [1, 5],
+        [3, 23],
+        [4, 28],
+        [5, 33],
+      ]
+        .map(([t, m]) => `${t},${m! / ARC_M / 3600},0`)
+        .join('\n');
+    expect(gpxSpeed({ gpx: `${uneven}\n`, maxAccelMps2: 4 }).droppedPoints).toBe(0);
     // at an end one side is enough
     expect(gpxSpeed({ gpx: north([90, 5, 10, 15, 20]) }).droppedPoints).toBe(1);
     expect(gpxSpeed({ gpx: north([0, 5, 10, 15, 90]) }).droppedPoints).toBe(1);
