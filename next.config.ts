@@ -2,6 +2,7 @@ import type { NextConfig } from 'next';
 
 const config: NextConfig = {
   reactStrictMode: true,
+  reactCompiler: { compilationMode: 'annotation' },
   poweredByHeader: false,
   typescript: { ignoreBuildErrors: true },
   devIndicators: false,

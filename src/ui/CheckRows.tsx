@@ -21,6 +21,7 @@ interface CheckRowsProps {
 
 /** The checks of a segment: state in shape and word, value against limit, why, and what would help. */
 export function CheckRows({ checks, locked, onApply, onTry }: CheckRowsProps) {
+  'use memo';
   return (
     <section className="checks" aria-label="Checks">
       {checks.map((check) => (
@@ -31,6 +32,7 @@ export function CheckRows({ checks, locked, onApply, onTry }: CheckRowsProps) {
 }
 
 function CheckRow({ check, locked, onApply, onTry }: { check: Check } & Omit<CheckRowsProps, 'checks'>) {
+  'use memo';
   const { open } = useWorking();
   const { reader } = useReader();
   const title = checkTitle(check);
@@ -73,6 +75,7 @@ function CheckRow({ check, locked, onApply, onTry }: { check: Check } & Omit<Che
 }
 
 function Reading({ check }: { check: Check }) {
+  'use memo';
   const { reader } = useReader();
   const reading = readingOf(check, reader);
   if (!reading) return <span className="reading quiet">—</span>;

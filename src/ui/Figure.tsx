@@ -17,6 +17,7 @@ export function Figure({
   tone?: string;
   children: ReactNode;
 }) {
+  'use memo';
   const { open } = useWorking();
   return (
     <ButtonBase

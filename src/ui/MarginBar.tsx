@@ -4,6 +4,7 @@ const WIDTH = 132;
 
 /** Value against limit as a bar with the limit as a hatched edge. */
 export function MarginBar({ check }: { check: Check }) {
+  'use memo';
   const { value, limit, margin, state, kind } = check;
   if (value === undefined || limit === undefined || margin === undefined || state === 'unknown')
     return <span className="bar" />;

@@ -45,6 +45,7 @@ export function QuantityField({
   after,
   autoFocus,
 }: QuantityFieldProps) {
+  'use memo';
   const { reader, marks } = useReader();
   const id = useId();
   const [text, setText] = useState<string>();

@@ -38,6 +38,7 @@ export function QuantitySlider({
   onChange,
   onEnd,
 }: QuantitySliderProps) {
+  'use memo';
   const { reader } = useReader();
   const id = useId();
   const arrowSteps = useArrowSteps(onEnd);

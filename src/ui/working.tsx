@@ -27,6 +27,7 @@ const WorkingContext = createContext<WorkingValue>({
 });
 
 export function WorkingProvider({ children }: { children: ReactNode }) {
+  'use memo';
   const [shown, setShown] = useState<Working>();
   const value = useMemo(() => ({ shown, open: setShown, close: () => setShown(undefined) }), [shown]);
   return <WorkingContext.Provider value={value}>{children}</WorkingContext.Provider>;
@@ -36,6 +37,7 @@ export const useWorking = () => useContext(WorkingContext);
 
 /** Formula by formula, beside the page and not over it. */
 export function WorkingPanel({ fallback }: { fallback?: Working }) {
+  'use memo';
   const { shown, close } = useWorking();
   const working = shown ?? fallback;
   if (!working) return null;

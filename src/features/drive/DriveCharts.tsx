@@ -21,6 +21,7 @@ interface DriveChartsProps {
 
 /** Force against speed, and the run from rest. */
 export function DriveCharts({ run, ghost, targetMps, distanceM, runs, surface }: DriveChartsProps) {
+  'use memo';
   return (
     <Charts>
       <ForceChart run={run} ghost={ghost} targetMps={targetMps} surface={surface} />
@@ -35,6 +36,7 @@ function ForceChart({
   targetMps,
   surface,
 }: Pick<DriveChartsProps, 'run' | 'ghost' | 'targetMps' | 'surface'>) {
+  'use memo';
   const { reader } = useReader();
   const { forces } = run;
   const top = run.topSpeedMps ?? 0;
@@ -131,6 +133,7 @@ function RunChart({
   runs,
   targetMps,
 }: Pick<DriveChartsProps, 'run' | 'ghost' | 'distanceM' | 'runs' | 'targetMps'>) {
+  'use memo';
   const { reader } = useReader();
   const { series } = run;
   const arrival = run.timeToDistanceS;

@@ -45,6 +45,7 @@ const Layout = dynamic(() => import('./layout/LayoutView').then(({ LayoutView })
 
 /** Motor, pack, controller, reduction and tyre against force, speed, heat and the wish. */
 export function DrivePage() {
+  'use memo';
   const { document, surface } = useBuild();
   const { side: tab, show } = useSide('drive');
   const view = useDriveView(document, surface);
@@ -95,6 +96,7 @@ export function DrivePage() {
 }
 
 function RunView({ view }: { view: DriveView }) {
+  'use memo';
   const write = useWriter();
   const { document, surface, ghost, runs, revision } = useBuild();
   const other = useDriveView(ghost?.document, surface);
@@ -134,6 +136,7 @@ function RunView({ view }: { view: DriveView }) {
 }
 
 function DriveBench({ view }: { view: DriveView }) {
+  'use memo';
   const { library, document } = useBuild();
   const count = motorsInAll(document.drive);
   return (
@@ -220,6 +223,7 @@ function DriveBench({ view }: { view: DriveView }) {
 }
 
 function Missing({ missing }: { missing: readonly string[] }) {
+  'use memo';
   const { build, revision } = useBuild();
   const to = (segment: 'brief' | 'chassis') => segmentPath(build.id, revision.letter, segment);
   const chassis = missing.filter((name) =>

@@ -21,6 +21,7 @@ const LEAST_THROTTLE = 0.1;
 
 /** A current limit to tame wheelspin and a throttle limit for a top speed, each with its effect beside the open car. */
 export function HandLimits({ view }: { view: DriveView }) {
+  'use memo';
   const { document, surface, edit, closed, session } = useBuild();
   const { reader } = useReader();
   const { input, run } = view;

@@ -12,6 +12,7 @@ interface AddFromProps {
 
 /** A choice and a button: a list alone would add with every arrow key. */
 export function AddFrom({ label, options, onAdd }: AddFromProps) {
+  'use memo';
   const [chosen, setChosen] = useState('');
   const known = options.some(([id]) => id === chosen);
   return (

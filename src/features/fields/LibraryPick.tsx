@@ -17,6 +17,7 @@ interface LibraryPickProps<K extends LibraryKind> {
 
 /** Chooses an item of the library; the document gets a copy of its figures. */
 export function LibraryPick<K extends LibraryKind>({ kind, path, copy }: LibraryPickProps<K>) {
+  'use memo';
   const { library, document, edit, closed } = useBuild();
   const items = itemsOf(library, kind);
   const chosen = valueAt(document, path) as { libraryId?: string; name: string } | undefined;

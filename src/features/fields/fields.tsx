@@ -24,6 +24,7 @@ export function DocumentField({
   digits?: number;
   after?: ReactNode;
 }) {
+  'use memo';
   const { document, ghost, edit, session, closed } = useBuild();
   const known = labelOf(path);
   return (
@@ -58,6 +59,7 @@ export function DocumentChoice<T extends string>({
   options: readonly (readonly [T, string])[];
   empty?: string;
 }) {
+  'use memo';
   const { document, edit, closed } = useBuild();
   const name = label ?? labelOf(path).label;
   const value = valueAt(document, path) as T | undefined;
@@ -84,6 +86,7 @@ export function DocumentChoice<T extends string>({
 }
 
 export function Group({ title, aside, children }: { title: string; aside?: ReactNode; children: ReactNode }) {
+  'use memo';
   return (
     <section className="group" aria-label={title}>
       <h2>
@@ -106,6 +109,7 @@ interface ChoiceProps {
 
 /** A choice whose values are not the document's own. */
 export function Choice({ id, label, value, options, disabled, onChange }: ChoiceProps) {
+  'use memo';
   return (
     <div className="field">
       <label htmlFor={id}>{label}</label>

@@ -35,6 +35,7 @@ interface BuildFrameProps {
 
 /** Header, stripe and what every page of a build shares. */
 export function BuildFrame({ packed, revisionId, children }: BuildFrameProps) {
+  'use memo';
   const { builds, ...given } = useMemo(() => unpackBuild(packed), [packed]);
   return (
     <WorkingProvider>
@@ -48,11 +49,13 @@ export function BuildFrame({ packed, revisionId, children }: BuildFrameProps) {
 }
 
 function WithMoney({ children }: { children: ReactNode }) {
+  'use memo';
   const { document } = useBuild();
   return <MoneyProvider currency={document.brief.currency ?? USUAL_CURRENCY}>{children}</MoneyProvider>;
 }
 
 function Frame({ builds, children }: { builds: readonly BuildRecord[]; children: ReactNode }) {
+  'use memo';
   const page = useBuild();
   const { build, revision, revisions, state, session, ghost, setGhost, document } = page;
   const router = useRouter();

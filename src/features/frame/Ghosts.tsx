@@ -5,6 +5,7 @@ import { useBuild } from '../session/BuildContext';
 
 /** Choose what every figure is compared with. */
 export function GhostPicker() {
+  'use memo';
   const { ghost, setGhost, document, revisions, revision } = useBuild();
   const others = revisions.filter(({ id }) => id !== revision.id);
   if (ghost)

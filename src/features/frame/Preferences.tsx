@@ -6,6 +6,7 @@ import { useReader } from '@/ui/reader';
 
 /** Units and light, both kept. */
 export function Preferences() {
+  'use memo';
   const { reader, setUnits } = useReader();
   const { mode, systemMode, setMode } = useColorScheme();
   const dark = (mode === 'system' ? systemMode : mode) === 'dark';

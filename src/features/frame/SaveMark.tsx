@@ -6,6 +6,7 @@ import { useReader } from '@/ui/reader';
 
 /** Saved or not, in words. */
 export function SaveMark({ state }: { state: SessionState }) {
+  'use memo';
   const { reader } = useReader();
   const at =
     state.savedAt === undefined

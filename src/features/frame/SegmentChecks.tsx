@@ -20,6 +20,7 @@ export function SegmentChecks({
   side?: string;
   only?: readonly string[];
 }) {
+  'use memo';
   const { checks, closed, document, edit, setGhost } = useBuild();
   const { reader } = useReader();
   const proposed = (remedy: Remedy) => ({

@@ -25,6 +25,7 @@ export function SegmentSides<S extends Segment>({
   mark,
   children,
 }: SegmentSidesProps<S>) {
+  'use memo';
   const names = SIDE_NAMES[segment] as Readonly<Record<SideOf<S>, string>>;
   return (
     <div className="tabbar noprint">

@@ -17,6 +17,7 @@ import { SEGMENT_NAMES, segmentPath } from './segments';
 
 /** The nine segments of the job: navigation and instrument panel at once. */
 export function Stripe() {
+  'use memo';
   const { build, revision, checks } = useBuild();
   const { reader } = useReader();
   const present = usePathname().split('/').at(-1);

@@ -5,6 +5,7 @@ import { useBuild } from '../session/BuildContext';
 
 /** Which of the brief's surfaces the page shows. */
 export function SurfaceSwitch() {
+  'use memo';
   const { document, surface, chooseSurface } = useBuild();
   if (document.brief.surfaces.length < 2) return null;
   return (

@@ -21,6 +21,7 @@ interface FoldProps {
 
 /** What is not needed at once, folded under its title. */
 export function Fold({ title, open = false, style, children }: FoldProps) {
+  'use memo';
   const [expanded, setExpanded] = useState(open);
   const [asked, setAsked] = useState(open);
   if (asked !== open) {

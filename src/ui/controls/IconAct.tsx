@@ -26,6 +26,7 @@ interface IconActProps {
 
 /** An act as an icon, which says its name under the pointer. */
 export function IconAct({ icon, label, disabled = false, ...rest }: IconActProps) {
+  'use memo';
   const Icon = ICONS[icon];
   const button = (
     <IconButton aria-label={label} disabled={disabled} {...rest}>

@@ -18,6 +18,7 @@ const Arrow = (props: object) => (
 
 /** One of a list, chosen with the device's own list. */
 export function Select({ look, children, style, className, disabled = false, ...rest }: SelectProps) {
+  'use memo';
   return (
     <NativeSelect
       input={<InputBase />}

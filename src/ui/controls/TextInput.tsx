@@ -20,6 +20,7 @@ export function TextInput({
   ref,
   ...rest
 }: TextInputProps) {
+  'use memo';
   return (
     <InputBase
       className={[boxed ? 'boxed' : '', className].filter(Boolean).join(' ')}
@@ -35,6 +36,7 @@ type TextAreaProps = Omit<TextareaHTMLAttributes<HTMLTextAreaElement>, 'color'>;
 
 /** Several lines of words, that grow as they are written. */
 export function TextArea({ rows = 2, style, className, disabled = false, ...rest }: TextAreaProps) {
+  'use memo';
   return (
     <InputBase
       multiline

@@ -22,6 +22,7 @@ const Box = ({ ticked }: { ticked: boolean }) => (
 
 /** Yes or no. */
 export function Tick({ 'aria-label': label, id, ...rest }: TickProps) {
+  'use memo';
   return (
     <Checkbox
       icon={<Box ticked={false} />}

@@ -12,6 +12,7 @@ interface TogglesProps {
 
 /** One of a few, side by side. */
 export function Toggles({ label, children }: TogglesProps) {
+  'use memo';
   return <ToggleButtonGroup aria-label={label}>{children}</ToggleButtonGroup>;
 }
 
@@ -26,5 +27,6 @@ interface ToggleProps {
 }
 
 export function Toggle({ pressed, onPress, label, ...rest }: ToggleProps) {
+  'use memo';
   return <ToggleButton value="" selected={pressed} onClick={onPress} aria-label={label} {...rest} />;
 }

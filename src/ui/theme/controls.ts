@@ -1,5 +1,5 @@
 import type { Components, Theme } from '@mui/material/styles';
-import { MONO, WIDTH } from './tokens';
+import { INK, MONO, SANS, WIDTH } from './tokens';
 
 declare module '@mui/material/Button' {
   interface ButtonPropsVariantOverrides {
@@ -12,7 +12,7 @@ declare module '@mui/material/Button' {
   }
 }
 
-const hairline = (theme: Theme) => `1px solid ${theme.vars!.palette.divider}`;
+const HAIRLINE = `1px solid ${INK.rule}`;
 
 /** Buttons, toggles and tabs: square, flat, with a hairline. */
 export const controls: Components<Theme> = {
@@ -23,7 +23,7 @@ export const controls: Components<Theme> = {
   MuiButton: {
     defaultProps: { disableElevation: true, size: 'small', variant: 'outlined' },
     styleOverrides: {
-      root: ({ theme }) => ({
+      root: {
         minWidth: 0,
         minHeight: 30,
         padding: '5px 12px',
@@ -36,16 +36,16 @@ export const controls: Components<Theme> = {
           {
             props: { variant: 'outlined', color: 'primary' },
             style: {
-              border: hairline(theme),
-              background: theme.vars!.palette.background.paper,
-              color: theme.vars!.palette.text.primary,
+              border: HAIRLINE,
+              background: INK.sheet,
+              color: INK.ink,
               '&:hover': {
-                borderColor: theme.vars!.palette.text.primary,
-                background: theme.vars!.palette.background.paper,
+                borderColor: INK.ink,
+                background: INK.sheet,
               },
               '&[aria-pressed="true"]': {
-                background: theme.vars!.palette.text.primary,
-                color: theme.vars!.palette.background.default,
+                background: INK.ink,
+                color: INK.paper,
               },
             },
           },
@@ -55,18 +55,18 @@ export const controls: Components<Theme> = {
               minHeight: 24,
               padding: '1px 8px',
               fontSize: 13,
-              borderColor: theme.vars!.palette.primary.main,
-              background: theme.vars!.palette.background.paper,
+              borderColor: INK.moss,
+              background: INK.sheet,
               '&:hover': {
-                background: theme.vars!.palette.primary.main,
-                color: theme.vars!.palette.primary.contrastText,
+                background: INK.moss,
+                color: INK.onMoss,
               },
             },
           },
           {
             props: { variant: 'contained', color: 'primary' },
             style: {
-              '&:hover': { background: theme.vars!.palette.primary.main, filter: 'brightness(1.12)' },
+              '&:hover': { background: INK.moss, filter: 'brightness(1.12)' },
             },
           },
           {
@@ -77,9 +77,9 @@ export const controls: Components<Theme> = {
               fontSize: 13,
               fontWeight: 400,
               whiteSpace: 'nowrap',
-              color: theme.vars!.palette.text.secondary,
-              '&:hover': { background: 'none', color: theme.vars!.palette.text.primary },
-              '&[aria-pressed="true"]': { color: theme.vars!.palette.text.primary, fontWeight: 600 },
+              color: INK.quiet,
+              '&:hover': { background: 'none', color: INK.ink },
+              '&[aria-pressed="true"]': { color: INK.ink, fontWeight: 600 },
             },
           },
           {
@@ -101,7 +101,7 @@ export const controls: Components<Theme> = {
           },
           {
             props: { variant: 'link', color: 'secondary' },
-            style: { color: theme.vars!.palette.text.secondary },
+            style: { color: INK.quiet },
           },
           { props: { size: 'large' }, style: { minHeight: 52, fontSize: 17, padding: '10px 16px' } },
           ...(['go', 'stop'] as const).map((variant) => ({
@@ -112,25 +112,23 @@ export const controls: Components<Theme> = {
               minHeight: 84,
               fontSize: 20,
               fontWeight: 650,
-              color: theme.vars!.palette.background.default,
-              background:
-                variant === 'go' ? theme.vars!.palette.primary.main : theme.vars!.palette.error.main,
+              color: INK.paper,
+              background: variant === 'go' ? INK.moss : INK.rust,
               '&:hover': {
-                background:
-                  variant === 'go' ? theme.vars!.palette.primary.main : theme.vars!.palette.error.main,
+                background: variant === 'go' ? INK.moss : INK.rust,
                 filter: 'brightness(1.12)',
               },
-              '&.Mui-disabled': { opacity: 0.5, color: theme.vars!.palette.background.default },
+              '&.Mui-disabled': { opacity: 0.5, color: INK.paper },
             },
           })),
         ],
-      }),
+      },
     },
   },
   MuiIconButton: {
     defaultProps: { size: 'small' },
     styleOverrides: {
-      root: ({ theme }) => ({
+      root: {
         minWidth: 24,
         minHeight: 24,
         padding: 2,
@@ -138,26 +136,26 @@ export const controls: Components<Theme> = {
         fontSize: 16,
         lineHeight: 1,
         transition: 'none',
-        color: theme.vars!.palette.text.secondary,
-        '&:hover': { background: theme.vars!.palette.faint, color: theme.vars!.palette.text.primary },
-      }),
+        color: INK.quiet,
+        '&:hover': { background: INK.faint, color: INK.ink },
+      },
     },
   },
   MuiListItemButton: {
     styleOverrides: {
-      root: ({ theme }) => ({
+      root: {
         justifyContent: 'space-between',
         padding: '5px 8px',
         fontSize: 14,
-        borderBottom: `1px solid ${theme.vars!.palette.faint}`,
+        borderBottom: `1px solid ${INK.faint}`,
         transition: 'none',
-        '&:hover': { background: theme.vars!.palette.faint },
+        '&:hover': { background: INK.faint },
         '&.Mui-selected, &.Mui-selected:hover': {
-          background: theme.vars!.palette.text.primary,
-          color: theme.vars!.palette.background.default,
+          background: INK.ink,
+          color: INK.paper,
           '& .quiet': { color: 'inherit' },
         },
-      }),
+      },
     },
   },
   MuiTableSortLabel: {
@@ -168,24 +166,24 @@ export const controls: Components<Theme> = {
   },
   MuiDialog: {
     styleOverrides: {
-      paper: ({ theme }) => ({ border: hairline(theme), boxShadow: 'none', backgroundImage: 'none' }),
+      paper: { border: HAIRLINE, boxShadow: 'none', backgroundImage: 'none' },
     },
   },
   MuiToggleButtonGroup: {
     styleOverrides: {
-      root: ({ theme }) => ({
-        border: hairline(theme),
+      root: {
+        border: HAIRLINE,
         flexWrap: 'wrap',
         flex: 'none',
         maxWidth: '100%',
         verticalAlign: 'middle',
-      }),
+      },
     },
   },
   MuiToggleButton: {
     defaultProps: { size: 'medium' },
     styleOverrides: {
-      root: ({ theme }) => ({
+      root: {
         border: 0,
         margin: 0,
         minHeight: 28,
@@ -197,28 +195,28 @@ export const controls: Components<Theme> = {
         letterSpacing: 0,
         textTransform: 'none',
         transition: 'none',
-        color: theme.vars!.palette.text.primary,
-        background: theme.vars!.palette.background.paper,
-        '&:hover': { background: theme.vars!.palette.faint },
+        color: INK.ink,
+        background: INK.sheet,
+        '&:hover': { background: INK.faint },
         '&.Mui-selected, &.Mui-selected:hover': {
-          background: theme.vars!.palette.text.primary,
-          color: theme.vars!.palette.background.default,
+          background: INK.ink,
+          color: INK.paper,
           fontWeight: 600,
         },
         '&.Mui-disabled': { border: 0, opacity: 0.6 },
-        '& + &': { borderLeft: hairline(theme) },
+        '& + &': { borderLeft: HAIRLINE },
         variants: [{ props: { size: 'small' }, style: { minHeight: 24, padding: '2px 8px', fontSize: 12 } }],
-      }),
+      },
     },
   },
   MuiTabs: {
     styleOverrides: {
-      root: ({ theme }) => ({
+      root: {
         minHeight: 0,
         overflow: 'visible',
-        borderBottom: hairline(theme),
+        borderBottom: HAIRLINE,
         marginBottom: 10,
-      }),
+      },
       scroller: { overflow: 'visible !important' },
       list: { flexWrap: 'wrap', columnGap: 18 },
       indicator: { display: 'none' },
@@ -226,7 +224,7 @@ export const controls: Components<Theme> = {
   },
   MuiTab: {
     styleOverrides: {
-      root: ({ theme }) => ({
+      root: {
         minWidth: 0,
         minHeight: 28,
         padding: '2px 0 6px',
@@ -237,32 +235,32 @@ export const controls: Components<Theme> = {
         fontStretch: WIDTH.label,
         letterSpacing: 0,
         textTransform: 'none',
-        color: theme.vars!.palette.text.secondary,
+        color: INK.quiet,
         borderBottom: '3px solid transparent',
-        '&:hover': { color: theme.vars!.palette.text.primary },
+        '&:hover': { color: INK.ink },
         '&.Mui-selected': {
-          color: theme.vars!.palette.text.primary,
-          borderColor: theme.vars!.palette.text.primary,
+          color: INK.ink,
+          borderColor: INK.ink,
         },
-      }),
+      },
     },
   },
   MuiChip: {
     defaultProps: { variant: 'outlined', size: 'small' },
     styleOverrides: {
-      root: ({ theme }) => ({
+      root: {
         height: 'auto',
         minHeight: 26,
         borderRadius: 0,
-        borderColor: theme.vars!.palette.divider,
-        background: theme.vars!.palette.background.paper,
+        borderColor: INK.rule,
+        background: INK.sheet,
         fontSize: 13,
         '&[aria-pressed="true"], &[aria-pressed="true"]:hover': {
-          background: theme.vars!.palette.text.primary,
-          color: theme.vars!.palette.background.default,
-          borderColor: theme.vars!.palette.text.primary,
+          background: INK.ink,
+          color: INK.paper,
+          borderColor: INK.ink,
         },
-      }),
+      },
       label: { padding: '2px 9px', whiteSpace: 'normal' },
     },
   },
@@ -271,7 +269,7 @@ export const controls: Components<Theme> = {
     styleOverrides: {
       // the thumb stays inside at either end
       root: { borderRadius: 0, padding: '10px 0', height: 3, width: 'calc(100% - 10px)', margin: '0 5px' },
-      rail: ({ theme }) => ({ background: theme.vars!.palette.text.secondary, opacity: 0.35 }),
+      rail: { background: INK.quiet, opacity: 0.35 },
       thumb: {
         borderRadius: 0,
         width: 10,
@@ -285,8 +283,8 @@ export const controls: Components<Theme> = {
   },
   MuiLinearProgress: {
     styleOverrides: {
-      root: ({ theme }) => ({ height: 7, background: theme.vars!.palette.faint }),
-      bar: ({ theme }) => ({ background: theme.vars!.palette.text.primary }),
+      root: { height: 7, background: INK.faint },
+      bar: { background: INK.ink },
     },
   },
   MuiAccordion: {
@@ -295,16 +293,16 @@ export const controls: Components<Theme> = {
   },
   MuiAccordionSummary: {
     styleOverrides: {
-      root: ({ theme }) => ({
+      root: {
         minHeight: 28,
         padding: '2px 0',
         flexDirection: 'row-reverse',
         justifyContent: 'flex-end',
         gap: 6,
         fontSize: 13,
-        color: theme.vars!.palette.text.secondary,
-        '&:hover': { color: theme.vars!.palette.text.primary },
-      }),
+        color: INK.quiet,
+        '&:hover': { color: INK.ink },
+      },
       content: { display: 'block', margin: 0, flexGrow: 0 },
       expandIconWrapper: { color: 'inherit', '& svg': { width: 9, height: 9 } },
     },
@@ -313,33 +311,33 @@ export const controls: Components<Theme> = {
   MuiAlert: {
     defaultProps: { icon: false },
     styleOverrides: {
-      root: ({ theme }) => ({
+      root: {
         padding: '6px 12px',
         margin: '10px 0',
         maxWidth: 880,
         fontSize: 13,
-        background: theme.vars!.palette.background.paper,
-        color: theme.vars!.palette.text.primary,
+        background: INK.sheet,
+        color: INK.ink,
         border: 0,
-        borderLeft: `3px solid ${theme.vars!.palette.warning.main}`,
+        borderLeft: `3px solid ${INK.ochre}`,
         variants: [
-          { props: { severity: 'error' }, style: { borderColor: theme.vars!.palette.error.main } },
-          { props: { severity: 'info' }, style: { borderColor: theme.vars!.palette.info.main } },
-          { props: { severity: 'success' }, style: { borderColor: theme.vars!.palette.primary.main } },
+          { props: { severity: 'error' }, style: { borderColor: INK.rust } },
+          { props: { severity: 'info' }, style: { borderColor: INK.slate } },
+          { props: { severity: 'success' }, style: { borderColor: INK.moss } },
         ],
-      }),
+      },
       message: { padding: 0 },
     },
   },
   MuiTooltip: {
     defaultProps: { enterDelay: 400 },
     styleOverrides: {
-      tooltip: ({ theme }) => ({
-        background: theme.vars!.palette.text.primary,
-        color: theme.vars!.palette.background.default,
+      tooltip: {
+        background: INK.ink,
+        color: INK.paper,
         fontSize: 12,
         fontWeight: 400,
-      }),
+      },
     },
   },
 };
@@ -348,59 +346,59 @@ export const controls: Components<Theme> = {
 export const fields: Components<Theme> = {
   MuiInputBase: {
     styleOverrides: {
-      root: ({ theme }) => ({
+      root: {
         fontSize: 14,
         lineHeight: 1.4,
-        color: theme.vars!.palette.text.primary,
+        color: INK.ink,
         '&.boxed': {
-          border: hairline(theme),
-          background: theme.vars!.palette.background.paper,
+          border: HAIRLINE,
+          background: INK.sheet,
           padding: '0 6px',
         },
-        '&.boxed.Mui-focused': { borderColor: theme.vars!.palette.primary.main },
+        '&.boxed.Mui-focused': { borderColor: INK.moss },
         '&.large': { minHeight: 44, fontSize: 16 },
         '&.MuiNativeSelect-root': {
-          border: hairline(theme),
-          background: theme.vars!.palette.background.paper,
+          border: HAIRLINE,
+          background: INK.sheet,
           maxWidth: '100%',
           minWidth: 0,
           '&.bare': { border: 0, background: 'none' },
           '&.strong': { flex: 1, fontWeight: 600 },
           '&.small': { fontSize: 13 },
-          '&:focus-within': { borderColor: theme.vars!.palette.primary.main },
+          '&:focus-within': { borderColor: INK.moss },
         },
-      }),
+      },
       input: { height: 'auto', padding: '4px 0', font: 'inherit' },
     },
   },
   MuiNativeSelect: {
     styleOverrides: {
-      select: ({ theme }) => ({
+      select: {
         font: 'inherit',
         height: 'auto',
         minWidth: 0,
         textOverflow: 'ellipsis',
         padding: '4px 22px 4px 6px !important',
         '&:focus': { background: 'none' },
-        '& option': { background: theme.vars!.palette.background.paper },
-      }),
-      icon: ({ theme }) => ({
+        '& option': { background: INK.sheet },
+      },
+      icon: {
         right: 6,
         width: 9,
         height: 9,
         top: 'calc(50% - 4px)',
-        color: theme.vars!.palette.text.secondary,
-      }),
+        color: INK.quiet,
+      },
     },
   },
   MuiCheckbox: {
     defaultProps: { size: 'small' },
     styleOverrides: {
-      root: ({ theme }) => ({
+      root: {
         padding: 5,
-        color: theme.vars!.palette.text.secondary,
+        color: INK.quiet,
         '& svg': { width: 16, height: 16 },
-      }),
+      },
     },
   },
 };
@@ -411,28 +409,28 @@ export const tables: Components<Theme> = {
   MuiTableRow: { styleOverrides: { root: { verticalAlign: 'baseline' } } },
   MuiTableCell: {
     styleOverrides: {
-      root: ({ theme }) => ({
+      root: {
         padding: '6px 12px 6px 0',
         fontSize: 13.5,
         lineHeight: 1.4,
         verticalAlign: 'baseline',
-        color: theme.vars!.palette.text.primary,
-        borderBottom: `1px solid ${theme.vars!.palette.faint}`,
+        color: INK.ink,
+        borderBottom: `1px solid ${INK.faint}`,
         variants: [
           { props: { size: 'small' }, style: { paddingTop: 3, paddingBottom: 3 } },
           { props: { align: 'right' }, style: { fontFamily: MONO, whiteSpace: 'nowrap' } },
         ],
-      }),
-      head: ({ theme }) => ({
+      },
+      head: {
         padding: '4px 12px 4px 0',
         fontSize: 12,
         fontWeight: 650,
         fontStretch: WIDTH.label,
-        fontFamily: theme.typography.fontFamily!,
+        fontFamily: SANS,
         lineHeight: 1.4,
-        color: theme.vars!.palette.text.secondary,
-        borderBottom: hairline(theme),
-      }),
+        color: INK.quiet,
+        borderBottom: HAIRLINE,
+      },
     },
   },
 };

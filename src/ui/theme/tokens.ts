@@ -44,3 +44,18 @@ export const SANS = "'Archivo Variable', 'Archivo', sans-serif";
 export const MONO = "'Spline Sans Mono Variable', monospace";
 /** Widths of the grotesque: labels and headings are narrower than what is read. */
 export const WIDTH = { label: '88%', heading: '92%', narrow: '85%' } as const;
+
+/** The colours as the scheme of the reader sets them: plain words of CSS, so that no style is made anew with each render. */
+export const INK = {
+  paper: 'var(--mui-palette-background-default)',
+  sheet: 'var(--mui-palette-background-paper)',
+  ink: 'var(--mui-palette-text-primary)',
+  quiet: 'var(--mui-palette-text-secondary)',
+  rule: 'var(--mui-palette-divider)',
+  faint: 'var(--mui-palette-faint)',
+  moss: 'var(--mui-palette-primary-main)',
+  onMoss: 'var(--mui-palette-primary-contrastText)',
+  rust: 'var(--mui-palette-error-main)',
+  ochre: 'var(--mui-palette-warning-main)',
+  slate: 'var(--mui-palette-info-main)',
+} as const;

@@ -21,6 +21,7 @@ const TEETH = { planetary: ['Sun teeth', 'Ring teeth'], default: ['Pinion teeth'
 
 /** Reduction stages with their teeth; the ratio is turns of the motor a turn of the wheel. */
 export function Stages({ withAxle = false }: { withAxle?: boolean }) {
+  'use memo';
   const { document, library, edit, closed, ghost } = useBuild();
   const { reader } = useReader();
   const ratio = overallRatio(document.drive);
@@ -81,6 +82,7 @@ export function Stages({ withAxle = false }: { withAxle?: boolean }) {
 }
 
 function StageRow({ stage, index, withAxle }: { stage: Stage; index: number; withAxle: boolean }) {
+  'use memo';
   const { edit, closed } = useBuild();
   const { reader } = useReader();
   const ratio = stageRatio(stage);
@@ -151,6 +153,7 @@ function TeethStepper({
   disabled: boolean;
   onChange(value: number | undefined): void;
 }) {
+  'use memo';
   const { session } = useBuild();
   const [text, setText] = useState<string>();
   const before = useRef(value);
