@@ -72,7 +72,7 @@ test('a closed revision takes no edits, and its ghost compares', async ({ page }
   await expect(page.getByRole('heading', { level: 1 })).toContainText('revision B:');
 });
 
-test('the library: add, use, refuse to delete what is used', async ({ page, allow }) => {
+test('the library: add, find, sort, use, refuse to delete what is used', async ({ page, allow }) => {
   allow.statuses.push(409);
   const motor = freshName('Own motor');
   await page.goto('/library');
@@ -80,12 +80,23 @@ test('the library: add, use, refuse to delete what is used', async ({ page, allo
   await field(page, 'Name').fill(motor);
   await field(page, 'Constant').fill('3100');
   await page.getByRole('button', { name: 'Save', exact: true }).click();
-  await expect(page.getByRole('row', { name: new RegExp(motor) })).toContainText('3,100 rpm/V');
+  await expect(page.getByRole('row', { name: new RegExp(motor) })).toContainText('3,100');
+  await expect(page.getByRole('columnheader', { name: 'Constant, rpm/V' })).toBeVisible();
+  await page.getByRole('searchbox', { name: 'Search the library' }).fill(motor.toUpperCase());
+  const rows = page.getByRole('row');
+  await expect(rows).toHaveCount(2);
+  await expect(page.getByRole('button', { name: /^Packs/ })).toHaveText('Packs0');
+  await page.getByRole('searchbox', { name: 'Search the library' }).fill('brushless');
+  await page.getByRole('button', { name: /^Constant/ }).click();
+  await expect(rows.nth(1)).toContainText('Brushless 42 x 74, slow wind');
+  await page.getByRole('button', { name: /^Constant/ }).click();
+  await expect(rows.nth(1)).toContainText('Brushless 20 x 30, fast wind');
   const name = freshName('User');
   await readyBuild(page, name);
   await page.getByRole('combobox', { name: 'Choose a motor' }).selectOption({ label: motor });
   await saved(page);
   await page.goto('/library');
+  await expect(page.getByRole('row', { name: new RegExp(motor) })).toContainText(`${name} A`);
   await page.getByRole('button', { name: `Delete ${motor}` }).click();
   await expect(page.getByRole('alert').filter({ hasText: `It is used by ${name} A` })).toBeVisible();
 });

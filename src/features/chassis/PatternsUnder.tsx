@@ -29,7 +29,7 @@ function Laid({ pattern: { name, holes, readings, under } }: { pattern: HolePatt
   const { xMm, yMm, turnDeg } = under!;
   const [c, s] = [Math.cos((turnDeg * Math.PI) / 180), Math.sin((turnDeg * Math.PI) / 180)];
   return (
-    <g data-testid="pattern-under" aria-label={name} pointerEvents="none">
+    <g data-testid="pattern-under" role="img" aria-label={name} pointerEvents="none">
       {found.value?.result.centresMm.map((centre, at) => (
         <circle
           key={centre.id}

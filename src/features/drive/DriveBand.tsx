@@ -1,5 +1,6 @@
 'use client';
 
+import { DIMMED } from '@/ui/theme/tokens';
 import type { ChosenSurface } from '@/core/car/document/brief';
 import type { Band } from '@/core/worked/field/band';
 import { formatQuantity, formatText } from '@/core/base/units/formatQuantity';
@@ -24,7 +25,7 @@ export function DriveBand({ surface }: { surface: ChosenSurface }) {
   const { distanceM, calibration } = document.brief;
   const largest = bandSources(speed?.mostFrom, time?.mostFrom);
   return (
-    <p style={{ opacity: found.stale ? 0.6 : 1, marginTop: 4 }} data-testid="band">
+    <p style={{ opacity: found.stale ? DIMMED : 1, marginTop: 4 }} data-testid="band">
       {speed ? (
         <>
           Nine of ten cars built like this reach <b>{between(speed, 'speedMps')}</b>

@@ -63,10 +63,13 @@ export function FieldAnswer({ shown, last }: { shown: ShownRun | undefined; last
       {run.prediction && gap ? (
         <>
           Predicted{' '}
-          <Figure title="the prediction" steps={workingPrediction(run, write)} tone="plainfig">
-            {fromRest ? formatText(run.prediction.timeS, 'timeS', reader) : speed(run.prediction.speedMps)}
-          </Figure>
-          : {verdict(gap.differencePct, gap.sigmas, reader.locale)}
+          <span className="nobreak">
+            <Figure title="the prediction" steps={workingPrediction(run, write)} tone="plainfig">
+              {fromRest ? formatText(run.prediction.timeS, 'timeS', reader) : speed(run.prediction.speedMps)}
+            </Figure>
+            :
+          </span>{' '}
+          {verdict(gap.differencePct, gap.sigmas, reader.locale)}
           {run.prediction.mostFrom ? (
             <span className="quiet">
               {' '}

@@ -23,8 +23,12 @@ import { Preferences } from '../frame/Preferences';
 import { useKeys } from '../frame/useKeys';
 import { sendNow, useWaiting } from '../session/waiting';
 import { ImportBuild } from './ImportBuild';
+import { HowItGoes } from './HowItGoes';
 import { NewBuild } from './NewBuild';
 import { deleteUndoably } from '../session/deleting';
+
+/** Whoever has more knows how it goes. */
+const FEW_CARS = 3;
 
 const KeyList = dynamic(async () => (await import('../frame/KeyList')).KeyList);
 const Palette = dynamic(async () => (await import('../frame/Palette')).Palette);
@@ -89,6 +93,7 @@ export function Garage({ cars }: { cars: readonly GarageCar[] }) {
             </ErrorBoundary>
           ))}
         </div>
+        {cars.length <= FEW_CARS ? <HowItGoes /> : null}
       </main>
       {over === 'jump' ? <Palette jumps={jumps} onClose={() => setOver(undefined)} /> : null}
       {over === 'keys' ? <KeyList onClose={() => setOver(undefined)} /> : null}

@@ -1,5 +1,6 @@
 'use client';
 
+import { DIMMED } from '@/ui/theme/tokens';
 import Button from '@mui/material/Button';
 import { RUN_KIND_NAMES } from '@/words/learn/runKinds';
 import { say } from '@/words/findings';
@@ -82,7 +83,11 @@ export function NextSide({ tabs }: { tabs: ReactNode }) {
           </p>
         ) : null}
         {proposal ? <NextRevision proposal={proposal} onDone={() => setProposal(undefined)} /> : null}
-        <ol className="nextlist" data-testid="next-list" style={{ opacity: worked.stale && list ? 0.6 : 1 }}>
+        <ol
+          className="nextlist"
+          data-testid="next-list"
+          style={{ opacity: worked.stale && list ? DIMMED : 1 }}
+        >
           {list?.steps.slice(0, all ? undefined : FIRST_SHOWN).map((step, at) => (
             <StepRow
               key={step.id}

@@ -1,3 +1,4 @@
+import { DIMMED } from '@/ui/theme/tokens';
 import { Select } from '@/ui/controls/Select';
 import { Note } from '@/ui/controls/Note';
 import Table from '@mui/material/Table';
@@ -58,7 +59,7 @@ export function SideBySide({
     <section
       aria-label="Side by side"
       data-testid="side-by-side"
-      style={{ opacity: worked.stale && effects ? 0.6 : 1 }}
+      style={{ opacity: worked.stale && effects ? DIMMED : 1 }}
     >
       <h1 className="answer">
         {before.letter} to {after.letter}:{' '}

@@ -1,5 +1,5 @@
 import TableCell from '@mui/material/TableCell';
-import { formatNumber, formatText } from '@/core/base/units/formatQuantity';
+import { formatNumber, formatQuantity } from '@/core/base/units/formatQuantity';
 import { toShown, unitOf } from '@/core/base/units/quantities';
 import type { LibraryItem } from '@/core/car/library/kinds';
 import type { RangedFigure } from '@/core/car/library/kinds/material';
@@ -38,11 +38,11 @@ export function ItemCell({
       <TableCell align="right">
         {own ? (
           <b title="from your own strips">
-            {formatText(own.mean, 'stressMpa', reader)}
+            {formatQuantity(own.mean, 'stressMpa', reader).number}
             {own.spread === undefined ? '' : ` ± ${formatNumber(own.spread, reader.locale, 2)}`}
           </b>
         ) : (
-          formatText(value, quantity, reader)
+          formatQuantity(value, quantity, reader).number
         )}
         {own ? (
           <div className="quiet" style={{ fontSize: 11 }}>

@@ -11,6 +11,8 @@ import TableSortLabel from '@mui/material/TableSortLabel';
 import { useState } from 'react';
 import { itemsOf } from '@/core/car/library/items';
 import { LIBRARY_KIND_RECORDS, type LibraryItem, type LibraryKind } from '@/core/car/library/kinds';
+import { unitOf } from '@/core/base/units/quantities';
+import { useReader } from '@/ui/reader';
 import { IconAct } from '@/ui/controls/IconAct';
 import { Note } from '@/ui/controls/Note';
 import { LIBRARY_WORDS } from '@/words/labels/library';
@@ -35,6 +37,7 @@ export function KindTable({ kind, items, usedIn, search, onItems }: KindTablePro
   const [editing, setEditing] = useState<{ item: LibraryItem; isNew: boolean }>();
   const [problem, setProblem] = useState<string>();
   const [order, setOrder] = useState<Order>({ key: 'name', down: false });
+  const { reader } = useReader();
   const columns = columnsOf(kind);
   const listed = sorted(itemsOf(items, kind), order, columns, items).filter(({ data }) =>
     isNamed(data.name, search),
@@ -118,9 +121,14 @@ export function KindTable({ kind, items, usedIn, search, onItems }: KindTablePro
             <TableHead>
               <TableRow>
                 {head('name', 'Name')}
-                {columns.map(({ key, label, figure }) =>
-                  head(key, label, 'quantity' in figure ? 'right' : 'left'),
-                )}
+                {columns.map(({ key, label, figure }) => {
+                  const unit = 'quantity' in figure ? unitOf(figure.quantity, reader.units).symbol : '';
+                  return head(
+                    key,
+                    unit ? `${label}, ${unit}` : label,
+                    'quantity' in figure ? 'right' : 'left',
+                  );
+                })}
                 <TableCell>Used in</TableCell>
                 <TableCell />
               </TableRow>
@@ -128,7 +136,7 @@ export function KindTable({ kind, items, usedIn, search, onItems }: KindTablePro
             <TableBody>
               {listed.map((item) => (
                 <TableRow key={item.id}>
-                  <TableCell>
+                  <TableCell sx={{ minWidth: 150 }}>
                     <b>{item.data.name}</b>
                   </TableCell>
                   {columns.map((column) => (

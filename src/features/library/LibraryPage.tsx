@@ -62,7 +62,7 @@ export function LibraryPage({ items: initial, usedIn, thresholds, printAheadMinu
             onChange={(event) => setSearch(event.target.value)}
             style={{ width: '100%' }}
           />
-          <List dense>
+          <List dense component="div">
             {KINDS_HERE.map((one) => (
               <ListItemButton
                 key={one}
@@ -71,7 +71,7 @@ export function LibraryPage({ items: initial, usedIn, thresholds, printAheadMinu
                 onClick={() => setKind(one)}
               >
                 <span>{LIBRARY_WORDS[one].many}</span>
-                <span className="mono quiet">{found(one)}</span>
+                <span className="mono">{found(one)}</span>
               </ListItemButton>
             ))}
             <ListItemButton

@@ -1,3 +1,4 @@
+import { DIMMED } from '@/ui/theme/tokens';
 import { Fold } from '@/ui/controls/Fold';
 import { Note } from '@/ui/controls/Note';
 import Table from '@mui/material/Table';
@@ -71,7 +72,7 @@ export function Copies() {
             {[...copies]
               .sort((a, b) => a.partName.localeCompare(b.partName) || (a.madeAt < b.madeAt ? -1 : 1))
               .map((copy) => (
-                <TableRow key={copy.id} style={{ opacity: copy.retiredAt ? 0.65 : 1 }}>
+                <TableRow key={copy.id} style={{ opacity: copy.retiredAt ? DIMMED : 1 }}>
                   <TableCell>
                     <b>{copy.partName}</b> no. {numbers.get(copy.id)}
                     {copy.how === 'draft' ? ', draft' : ''}

@@ -1,3 +1,4 @@
+import { DIMMED } from '@/ui/theme/tokens';
 import IconButton from '@mui/material/IconButton';
 import Button from '@mui/material/Button';
 import { Group } from '../fields/fields';
@@ -32,7 +33,7 @@ export function WhatToPrint({ parts, counts, onCount, onReset }: WhatToPrintProp
       {parts.map(({ part, owed, missing }) => {
         const count = counts[part.id] ?? owed.owed;
         return (
-          <div key={part.id} className="field" style={{ opacity: missing.length > 0 ? 0.6 : 1 }}>
+          <div key={part.id} className="field" style={{ opacity: missing.length > 0 ? DIMMED : 1 }}>
             <span>
               {part.name}{' '}
               <small className="quiet">

@@ -1,5 +1,6 @@
 'use client';
 
+import { DIMMED } from '@/ui/theme/tokens';
 import { Tick } from '@/ui/controls/Tick';
 import Button from '@mui/material/Button';
 import { Note } from '@/ui/controls/Note';
@@ -150,7 +151,7 @@ export function BetterSide({ end, tabs, foot }: SideProps) {
           <Note tone="ok">These points are in the build now. Ctrl+Z takes them out again.</Note>
         ) : null}
         {result && drawn && !stale ? (
-          <div style={done === undefined ? undefined : { opacity: 0.45 }}>
+          <div style={done === undefined ? undefined : { opacity: DIMMED }}>
             <ResultTables result={result} />
             {taken ? null : (
               <p className="row" style={{ marginTop: 8 }}>

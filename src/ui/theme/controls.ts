@@ -160,7 +160,10 @@ export const controls: Components<Theme> = {
   },
   MuiTableSortLabel: {
     styleOverrides: {
-      root: { '&.Mui-active': { fontWeight: 700 } },
+      root: {
+        '&.Mui-active': { fontWeight: 700 },
+        '&:not(.Mui-active) .MuiTableSortLabel-icon': { display: 'none' },
+      },
       icon: { width: 14, height: 14, margin: '0 2px' },
     },
   },
@@ -427,7 +430,9 @@ export const tables: Components<Theme> = {
         fontWeight: 650,
         fontStretch: WIDTH.label,
         fontFamily: SANS,
-        lineHeight: 1.4,
+        whiteSpace: 'normal',
+        verticalAlign: 'bottom',
+        lineHeight: 1.25,
         color: INK.quiet,
         borderBottom: HAIRLINE,
       },

@@ -59,3 +59,6 @@ export const INK = {
   ochre: 'var(--mui-palette-warning-main)',
   slate: 'var(--mui-palette-info-main)',
 } as const;
+
+/** Of what stands until the new is there, and of what is out of use: still 4.5 to 1 in both schemes. */
+export const DIMMED = 0.78;

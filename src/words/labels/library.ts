@@ -108,7 +108,7 @@ export const LIBRARY_WORDS: Readonly<Record<LibraryKind, LibraryKindWords>> = {
     many: 'Materials',
     about: 'Typical of data sheets; test your own. Metals with what they bear under repeated bending.',
     figures: {
-      densityGPerCm3: 'Density, g/cm³',
+      densityGPerCm3: 'Density in g/cm³',
       modulusMpa: 'Stiffness',
       inPlaneStrengthMpa: 'Strength along the layers',
       interlayerStrengthMpa: 'Between them',

@@ -7,7 +7,7 @@ import { measuredOf } from '../../worked/field/measured';
 import { isTimed, type RunRecord } from '../../car/records/records';
 import { RUN_KIND_RECORDS, type RunKind } from '../../car/records/runKinds';
 import { runsNeeded } from '../../physics/statistics/runsCompare';
-import { sampleDeviation } from '../../base/numeric/statistics';
+import { pooledDeviation, sampleDeviation } from '../../base/numeric/statistics';
 import { hoursToBelieve } from '../../physics/statistics/life';
 import type { QuantityName } from '../../base/units/quantities';
 import type { Trial } from './definition';
@@ -46,22 +46,19 @@ export function proofOf(id: string): Proof {
 /** Blows or landings without damage that show, at 90 %, that fewer than one in five breaks it: 0.8^n ≤ 0.1. */
 export const BLOWS_TO_BELIEVE = Math.ceil(Math.log(0.1) / Math.log(0.8));
 
-/** Spread of the attempts of like runs, m/s, pooled within the runs; none before two attempts. Source: pooled variance. */
+/** Spread of the attempts of like runs, m/s, pooled within the runs; none before two attempts. */
 export function pooledSpread(
   runs: readonly RunRecord[],
   kind: RunKind = 'timedDistance',
 ): number | undefined {
-  const groups = runs
-    .filter((run) => run.kind === kind)
-    .filter(isTimed)
-    .map((run) => measuredOf(run).attempts.map(({ speedMps }) => speedMps))
-    .filter(({ length }) => length > 1);
-  const freedom = groups.reduce((sum, { length }) => sum + length - 1, 0);
-  return freedom === 0
-    ? undefined
-    : Math.sqrt(
-        groups.reduce((sum, group) => sum + (group.length - 1) * sampleDeviation(group) ** 2, 0) / freedom,
-      );
+  return pooledDeviation(
+    runs
+      .filter((run) => run.kind === kind)
+      .filter(isTimed)
+      .map((run) => measuredOf(run).attempts.map(({ speedMps }) => speedMps))
+      .filter(({ length }) => length > 1)
+      .map((speeds) => ({ n: speeds.length, sd: sampleDeviation(speeds) })),
+  );
 }
 
 /** How to see that a check got better, and how many runs that takes. */

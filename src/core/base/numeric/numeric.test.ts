@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { interpolate } from './interpolate';
 import { bisect, secantRoot } from './root';
-import { mean, sampleDeviation, student95 } from './statistics';
+import { mean, pooledDeviation, sampleDeviation, student95 } from './statistics';
 
 describe('the secant that keeps its bracket', () => {
   it('finds a root in few evaluations, and one at a kink or a jump too', () => {
@@ -87,5 +87,17 @@ describe('statistics', () => {
         },
       ),
     );
+  });
+});
+
+describe('the pooled deviation', () => {
+  it('is what all values have about the mean of their own group, over all degrees of freedom', () => {
+    // about 2 and 12: deviations −1, 0, 1 and −2, 2 make 10 over 2 + 1 degrees
+    const groups = [
+      [1, 2, 3],
+      [10, 14],
+    ].map((values) => ({ n: values.length, sd: sampleDeviation(values) }));
+    expect(pooledDeviation(groups)).toBeCloseTo(Math.sqrt(10 / 3), 12);
+    expect(pooledDeviation([])).toBeUndefined();
   });
 });

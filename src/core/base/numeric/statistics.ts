@@ -11,6 +11,16 @@ export function sampleDeviation(values: readonly number[]): number {
   return Math.sqrt(values.reduce((sum, value) => sum + (value - middle) ** 2, 0) / (values.length - 1));
 }
 
+/** Standard deviation within groups of at least two values each, pooled; none where there is no group. Source: pooled variance. */
+export function pooledDeviation(
+  groups: readonly { readonly n: number; readonly sd: number }[],
+): number | undefined {
+  const freedom = groups.reduce((sum, { n }) => sum + n - 1, 0);
+  return freedom === 0
+    ? undefined
+    : Math.sqrt(groups.reduce((sum, { n, sd }) => sum + (n - 1) * sd ** 2, 0) / freedom);
+}
+
 /** Half width of the two-sided 95 % interval of a mean over its standard error. Source: Student's t. */
 export function student95(degreesOfFreedom: number): number {
   return studentBelow(0.975, degreesOfFreedom);

@@ -1,4 +1,4 @@
-import { sampleDeviation } from '../../base/numeric/statistics';
+import { pooledDeviation, sampleDeviation } from '../../base/numeric/statistics';
 import { runsSummary, type RunsSummaryResult } from '../../physics/statistics/runsSummary';
 import { isRepeated, type RunRecord, type RunSheet, type TimedConditions } from '../../car/records/records';
 import { type RepeatedKind } from '../../car/records/runKinds';
@@ -18,17 +18,15 @@ export interface Measured {
 /** Attempts of one run lie so far apart, share of their mean; until runs of two say better. By judgement. */
 const USUAL_BETWEEN_ATTEMPTS = 0.02;
 
-/** Standard deviation of attempts over their mean, pooled within the runs. Source: pooled variance. */
-export function attemptSpread(runs: readonly Pick<RunRecord, 'kind' | 'attempts' | 'conditions'>[]): number {
-  const groups = runs
-    .filter(isRepeated)
-    .filter(({ attempts }) => attempts.length > 1)
-    .map((run) => measuredOf(run).time);
-  const freedom = groups.reduce((sum, { n }) => sum + n - 1, 0);
-  return freedom === 0
-    ? USUAL_BETWEEN_ATTEMPTS
-    : Math.sqrt(groups.reduce((sum, { n, sd = 0, mean }) => sum + (n - 1) * (sd / mean) ** 2, 0) / freedom);
-}
+/** Standard deviation of attempts over their mean, pooled within the runs. */
+export const attemptSpread = (runs: readonly Pick<RunRecord, 'kind' | 'attempts' | 'conditions'>[]): number =>
+  pooledDeviation(
+    runs
+      .filter(isRepeated)
+      .filter(({ attempts }) => attempts.length > 1)
+      .map((run) => measuredOf(run).time)
+      .map(({ n, sd = 0, mean }) => ({ n, sd: sd / mean })),
+  ) ?? USUAL_BETWEEN_ATTEMPTS;
 
 /**
  * Mean speed and time over the measured distance, attempt by attempt and together.

@@ -1,5 +1,6 @@
 'use client';
 
+import { DIMMED } from '@/ui/theme/tokens';
 import LinearProgress from '@mui/material/LinearProgress';
 import Button from '@mui/material/Button';
 import { needNames } from '@/words/needs';
@@ -105,7 +106,7 @@ export function ExplorerView() {
         )}
       </div>
       {rows.length > 0 ? (
-        <div style={{ opacity: sweep.progress ? 0.55 : 1 }} aria-busy={sweep.progress !== undefined}>
+        <div style={{ opacity: sweep.progress ? DIMMED : 1 }} aria-busy={sweep.progress !== undefined}>
           <ExplorerResults
             rows={rows}
             outdated={

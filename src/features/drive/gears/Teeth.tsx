@@ -1,5 +1,6 @@
 'use client';
 
+import { DIMMED } from '@/ui/theme/tokens';
 import { Note } from '@/ui/controls/Note';
 import Table from '@mui/material/Table';
 import TableHead from '@mui/material/TableHead';
@@ -52,7 +53,7 @@ export function Teeth() {
     <section
       className="gridbox"
       aria-label="Teeth"
-      style={{ marginTop: 10, opacity: found.stale ? 0.55 : 1 }}
+      style={{ marginTop: 10, opacity: found.stale ? DIMMED : 1 }}
       aria-busy={found.stale}
     >
       <Table size="small" className="grid">

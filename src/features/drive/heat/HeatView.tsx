@@ -1,5 +1,6 @@
 'use client';
 
+import { DIMMED } from '@/ui/theme/tokens';
 import { needNames } from '@/words/needs';
 import { standing } from '@/core/physics/motion/standstill';
 import { refusalInWords } from '@/words/labels/labels';
@@ -62,7 +63,7 @@ export function HeatView() {
         <HeatAnswer heat={heat} surface={surface.name} ghost={ghostHeat} />
         <SurfaceSwitch />
       </div>
-      <div style={{ opacity: present.stale ? 0.55 : 1 }} aria-busy={present.stale}>
+      <div style={{ opacity: present.stale ? DIMMED : 1 }} aria-busy={present.stale}>
         <HeatCharts heat={heat} ghost={ghostHeat} readings={document.drive.heat?.readings ?? []} />
       </div>
       {tried.value ? <WhatIfs present={heat} tried={tried.value} stale={tried.stale} /> : null}

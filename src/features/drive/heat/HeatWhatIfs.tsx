@@ -1,5 +1,6 @@
 'use client';
 
+import { DIMMED } from '@/ui/theme/tokens';
 import { TakeOrCompare } from '../../frame/TakeOrCompare';
 import TableCell from '@mui/material/TableCell';
 import Table from '@mui/material/Table';
@@ -42,7 +43,7 @@ export function WhatIfs({
     </>
   );
   return (
-    <section className="gridbox" aria-label="What if" style={{ marginTop: 10, opacity: stale ? 0.55 : 1 }}>
+    <section className="gridbox" aria-label="What if" style={{ marginTop: 10, opacity: stale ? DIMMED : 1 }}>
       <Table size="small" className="grid">
         <TableHead>
           <TableRow>

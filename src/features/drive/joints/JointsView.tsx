@@ -1,5 +1,6 @@
 'use client';
 
+import { DIMMED } from '@/ui/theme/tokens';
 import Table from '@mui/material/Table';
 import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
@@ -41,7 +42,7 @@ export function JointsView() {
         <JointAnswer found={found.value} />
         <SurfaceSwitch />
       </div>
-      <div style={{ opacity: found.stale ? 0.55 : 1 }} aria-busy={found.stale}>
+      <div style={{ opacity: found.stale ? DIMMED : 1 }} aria-busy={found.stale}>
         {pinion.held ? (
           <SideBySide
             held={pinion.held}

@@ -1,5 +1,6 @@
 'use client';
 
+import { DIMMED } from '@/ui/theme/tokens';
 import { TakeOrCompare } from '../../frame/TakeOrCompare';
 import { Note } from '@/ui/controls/Note';
 import Table from '@mui/material/Table';
@@ -56,7 +57,7 @@ export function RatioView() {
         <RatioAnswer band={shown.band} surface={shown.name} />
         <SurfaceSwitch />
       </div>
-      <div style={{ opacity: found.stale ? 0.55 : 1 }} aria-busy={found.stale}>
+      <div style={{ opacity: found.stale ? DIMMED : 1 }} aria-busy={found.stale}>
         <RatioStrip bands={bands} from={longest} to={shortest} />
       </div>
       <TeethChoices bands={bands} />

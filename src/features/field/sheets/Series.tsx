@@ -1,3 +1,4 @@
+import { DIMMED } from '@/ui/theme/tokens';
 import { TextInput } from '@/ui/controls/TextInput';
 import Button from '@mui/material/Button';
 import { Note } from '@/ui/controls/Note';
@@ -76,7 +77,7 @@ export function SeriesSetup({ sheet, onChange }: { sheet: Sheet; onChange(change
                 key={at}
                 style={{
                   fontWeight: at === attempts.length ? 700 : 400,
-                  opacity: at < attempts.length ? 0.5 : 1,
+                  opacity: at < attempts.length ? DIMMED : 1,
                 }}
               >
                 {number(value)}{' '}

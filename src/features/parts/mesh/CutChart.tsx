@@ -1,5 +1,6 @@
 'use client';
 
+import { DIMMED } from '@/ui/theme/tokens';
 import { Note } from '@/ui/controls/Note';
 import { useMemo } from 'react';
 import type { Part } from '@/core/car/parts/parts';
@@ -42,7 +43,7 @@ export function CutChart({
   const from = series.atMm[0]!;
   const xs = series.atMm.map((one) => one - from);
   return (
-    <div style={{ opacity: found.stale ? 0.5 : 1 }}>
+    <div style={{ opacity: found.stale ? DIMMED : 1 }}>
       <LineChart
         title={`Cut across its length: bending stress along ${String(cut.axis)}`}
         testId="cuts"

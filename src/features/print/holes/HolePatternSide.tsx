@@ -1,5 +1,6 @@
 'use client';
 
+import { DIMMED } from '@/ui/theme/tokens';
 import Button from '@mui/material/Button';
 import { type ReactNode, useMemo } from 'react';
 import type { HolePattern } from '@/core/car/document/print';
@@ -103,7 +104,7 @@ export function HolePatternSide({
         {closed ? null : (
           <ReadingEntry key={readings.length} pattern={pattern} next={next} foretold={fresh} />
         )}
-        <Charts style={{ opacity: found.stale ? 0.6 : 1 }}>
+        <Charts style={{ opacity: found.stale ? DIMMED : 1 }}>
           {solved && ready ? <PatternDrawing pattern={pattern} solved={solved} /> : null}
           <ReadingTable pattern={pattern} solved={solved} />
         </Charts>

@@ -1,5 +1,6 @@
 'use client';
 
+import { DIMMED } from '@/ui/theme/tokens';
 import Button from '@mui/material/Button';
 import { Fold } from '@/ui/controls/Fold';
 import { Note } from '@/ui/controls/Note';
@@ -226,7 +227,7 @@ export function SlipAidSide({
           <SurfaceSwitch />
         </div>
         {assembled.ok && worked.value ? (
-          <Charts style={worked.stale ? { opacity: 0.6 } : undefined}>
+          <Charts style={worked.stale ? { opacity: DIMMED } : undefined}>
             <Speeds both={worked.value} />
             <Slip both={worked.value} targetPct={aid.targetSlipPct!} brakes={brakes} />
           </Charts>

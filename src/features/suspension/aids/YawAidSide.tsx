@@ -1,5 +1,6 @@
 'use client';
 
+import { DIMMED } from '@/ui/theme/tokens';
 import { Toggle, Toggles } from '@/ui/controls/Toggle';
 import Button from '@mui/material/Button';
 import { Fold } from '@/ui/controls/Fold';
@@ -236,7 +237,7 @@ export function YawAidSide({ tabs, foot, pick }: { tabs: ReactNode; foot: ReactN
           <SurfaceSwitch />
         </div>
         {assembled.ok && study.value ? (
-          <div style={study.stale ? { opacity: 0.6 } : undefined}>
+          <div style={study.stale ? { opacity: DIMMED } : undefined}>
             <Charts>
               <TimeChart
                 id="yaw-rate"

@@ -1,5 +1,6 @@
 'use client';
 
+import { DIMMED } from '@/ui/theme/tokens';
 import Button from '@mui/material/Button';
 import Table from '@mui/material/Table';
 import TableHead from '@mui/material/TableHead';
@@ -53,7 +54,7 @@ export function Speeds({ input, top }: { input: YawInput; top: number }) {
             size="small"
             className="grid"
             aria-label="Gains over speed"
-            style={study.done === undefined ? undefined : { opacity: 0.5 }}
+            style={study.done === undefined ? undefined : { opacity: DIMMED }}
           >
             <TableHead>
               <TableRow>

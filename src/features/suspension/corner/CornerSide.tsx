@@ -1,5 +1,6 @@
 'use client';
 
+import { DIMMED } from '@/ui/theme/tokens';
 import { Toggle, Toggles } from '@/ui/controls/Toggle';
 import { Note } from '@/ui/controls/Note';
 import Button from '@mui/material/Button';
@@ -55,7 +56,7 @@ export function CornerSide({ end, tabs, foot }: SideProps) {
         {tabs}
         <Answer end={end} state={state} />
         {state.drawn && state.left && state.right ? (
-          <div style={state.stale ? { opacity: 0.45 } : undefined}>
+          <div style={state.stale ? { opacity: DIMMED } : undefined}>
             <div className="viewbar">
               <Toggles label="Picture">
                 <Toggle size="small" pressed={!inSpace} onPress={() => show(false)}>
