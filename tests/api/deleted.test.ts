@@ -4,9 +4,11 @@ import { DELETE as deleteBuild, GET as readBuild } from '@/app/api/builds/[id]/r
 import { GET as listBuilds } from '@/app/api/builds/route';
 import { DELETE as deleteFailure } from '@/app/api/failures/[id]/route';
 import { DELETE as deleteItem } from '@/app/api/library/[id]/route';
+import { GET as listDeleted } from '@/app/api/deleted/route';
 import { GET as listItems, PUT as saveItem } from '@/app/api/library/route';
 import { DELETE as deletePrint } from '@/app/api/prints/[id]/route';
 import { DELETE as deleteRun } from '@/app/api/runs/[id]/route';
+import type { DeletedThing } from '@/core/car/records/deleted';
 import type { WholeBuild } from '@/core/car/records/records';
 import { database } from '@/db/client';
 import { KEPT_DAYS, purgeDeleted } from '@/db/queries/deleted';
@@ -47,6 +49,50 @@ describe('what was deleted', () => {
     });
     expect((await back('runs', run.id)).json).toEqual(run);
     expect(await whole()).toEqual(before);
+  });
+
+  it('is listed with what it belongs to, the last first, until it is brought back', async () => {
+    const listed = async () => (await call(listDeleted, {})).json.deleted as DeletedThing[];
+    expect(await listed()).toEqual([]);
+    const { failures, runs, prints } = await whole();
+    const [failure, print] = [failures[0]!, prints[0]!];
+    const run = runs.find(({ id }) => failures.every(({ runId }) => runId !== id))!;
+    await call(deleteFailure, { method: 'DELETE', id: failure.id });
+    await call(deleteRun, { method: 'DELETE', id: run.id });
+    await call(deletePrint, { method: 'DELETE', id: print.id });
+    await call(deleteItem, { method: 'DELETE', id: 'motor-370-brushed' });
+    const letterOf = (revisionId: string) => revisionId.at(-1)!.toUpperCase();
+    const things = await listed();
+    expect(things.map(({ deletedAt: _, ...thing }) => thing)).toEqual([
+      { kind: 'library', id: 'motor-370-brushed', libraryKind: 'motor', name: '370 brushed' },
+      {
+        kind: 'prints',
+        id: print.id,
+        parts: print.items.map(({ partName }) => partName),
+        of: { build: 'Marsh Hare', letter: letterOf(print.revisionId) },
+      },
+      {
+        kind: 'runs',
+        id: run.id,
+        runKind: run.kind,
+        of: { build: 'Marsh Hare', letter: letterOf(run.revisionId) },
+      },
+      {
+        kind: 'failures',
+        id: failure.id,
+        name: failure.partName,
+        of: { build: 'Marsh Hare', letter: letterOf(failure.revisionId) },
+      },
+    ]);
+    // what belongs to a deleted build comes back with it
+    await call(deleteBuild, { method: 'DELETE', id: 'marsh-hare' });
+    expect((await listed()).map(({ kind, name }) => [kind, name])).toEqual([
+      ['builds', 'Marsh Hare'],
+      ['library', '370 brushed'],
+    ]);
+    await back('builds', 'marsh-hare');
+    for (const { kind, id } of things) await back(kind, id);
+    expect(await listed()).toEqual([]);
   });
 
   it('of a failure brings its run along', async () => {

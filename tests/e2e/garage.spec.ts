@@ -44,8 +44,17 @@ test('a build goes out as a file and comes back, asked about, as a copy', async 
   await expect(page.getByRole('alert').filter({ hasText: 'is damaged' })).toBeVisible();
   const copy = page.getByRole('article', { name: `${name} (copy)` });
   await copy.getByRole('button', { name: 'delete' }).click();
-  await copy.getByRole('button', { name: /^Delete/ }).click();
+  await expect(copy.getByRole('link', { name: 'Save its file first' })).toBeVisible();
+  const remove = copy.getByRole('button', { name: 'Delete it' });
+  await field(page, /^Name of the build to delete/).fill(name);
+  await expect(remove).toBeDisabled();
+  await field(page, /^Name of the build to delete/).fill(`${name} (copy)`);
+  await remove.click();
   await expect(copy).toBeHidden();
+  await page.goto('/');
+  await page.getByRole('button', { name: /^Deleted in the last 30 days/ }).click();
+  await page.getByRole('button', { name: `Restore: Build ${name} (copy)` }).click();
+  await expect(copy).toBeVisible();
 });
 
 test('the demo workshop says what each car does and what to do next', async ({ page }) => {

@@ -114,8 +114,10 @@ test('a part takes as long to print among the spares as on the plates of tonight
     },
   ];
   const shown = async (view: string) =>
-    (await renderSide(D, 'print', view, finished)).html.replace(/<!-- -->/g, '');
-  const long = /none failed yet: (.*?)\.</
+    (await renderSide(D, 'print', view, finished)).html
+      .replace(/<!-- -->|<style.*?<\/style>/gs, '')
+      .replace(/<[^>]*>/g, '|');
+  const long = /none failed yet: (.*?)\.\|/
     .exec(await shown('list'))![1]!
     .split('), ')
     .map((one) => /^(.*) \((.*?)\)?$/.exec(one)!);

@@ -1,5 +1,6 @@
 import { and, eq, isNotNull, isNull, lt, or, sql } from 'drizzle-orm';
 import { namesIn } from '@/core/car/file/references';
+import type { DeletableKind, DeletedThing } from '@/core/car/records/deleted';
 import type { Database } from '../client';
 import { DoorError } from '../errors';
 import {
@@ -14,10 +15,10 @@ import {
   runs,
 } from '../schema';
 
-/** What can be deleted and brought back, as its address calls it. */
-const DELETABLE = { builds, runs, failures, prints, library: libraryItems } as const;
-export type DeletableKind = keyof typeof DELETABLE;
-export const DELETABLE_KINDS = Object.keys(DELETABLE) as DeletableKind[];
+const DELETABLE = { builds, runs, failures, prints, library: libraryItems } as const satisfies Record<
+  DeletableKind,
+  unknown
+>;
 
 const NAMES: Readonly<Record<DeletableKind, string>> = {
   builds: 'build',
@@ -33,6 +34,68 @@ const past = sql`now() - make_interval(days => ${KEPT_DAYS})`;
 
 /** Only what was not deleted. */
 export const present = (table: (typeof DELETABLE)[DeletableKind]) => isNull(table.deletedAt);
+
+/** What was deleted and can still be brought back, the last first; what belongs to a deleted build comes back with it. */
+export async function listDeleted(db: Database, workshopId: string): Promise<DeletedThing[]> {
+  const gone = (table: (typeof DELETABLE)[DeletableKind]) =>
+    and(eq(table.workshopId, workshopId), sql`${table.deletedAt} > ${past}`);
+  const inBuild = (table: typeof runs | typeof failures | typeof prints) =>
+    and(
+      eq(revisions.workshopId, table.workshopId),
+      eq(revisions.id, table.revisionId),
+      eq(builds.workshopId, table.workshopId),
+      eq(builds.id, revisions.buildId),
+      isNull(builds.deletedAt),
+    );
+  const of = { build: builds.name, letter: revisions.letter };
+  const whole = await Promise.all([
+    db
+      .select({ id: builds.id, name: builds.name, deletedAt: builds.deletedAt })
+      .from(builds)
+      .where(gone(builds))
+      .then(asKind('builds')),
+    db
+      .select({ id: runs.id, runKind: runs.kind, deletedAt: runs.deletedAt, of })
+      .from(runs)
+      .innerJoin(revisions, eq(revisions.id, runs.revisionId))
+      .innerJoin(builds, inBuild(runs))
+      .where(gone(runs))
+      .then(asKind('runs')),
+    db
+      .select({ id: failures.id, name: failures.partName, deletedAt: failures.deletedAt, of })
+      .from(failures)
+      .innerJoin(revisions, eq(revisions.id, failures.revisionId))
+      .innerJoin(builds, inBuild(failures))
+      .where(gone(failures))
+      .then(asKind('failures')),
+    db
+      .select({ id: prints.id, sheet: prints.sheet, deletedAt: prints.deletedAt, of })
+      .from(prints)
+      .innerJoin(revisions, eq(revisions.id, prints.revisionId))
+      .innerJoin(builds, inBuild(prints))
+      .where(gone(prints))
+      .then((rows) =>
+        rows.map(({ sheet, ...row }) => ({ ...row, parts: sheet.items.map(({ partName }) => partName) })),
+      )
+      .then(asKind('prints')),
+    db
+      .select({
+        id: libraryItems.id,
+        libraryKind: libraryItems.kind,
+        name: sql<string>`${libraryItems.data}->>'name'`,
+        deletedAt: libraryItems.deletedAt,
+      })
+      .from(libraryItems)
+      .where(gone(libraryItems))
+      .then(asKind('library')),
+  ]);
+  return whole.flat().sort((a, b) => (a.deletedAt < b.deletedAt ? 1 : -1));
+}
+
+const asKind =
+  (kind: DeletableKind) =>
+  <T extends { id: string; deletedAt: Date | string | null }>(rows: readonly T[]): DeletedThing[] =>
+    rows.map((row) => ({ ...row, kind, deletedAt: new Date(row.deletedAt!).toISOString() }));
 
 type Writer = Pick<Database, 'update'>;
 

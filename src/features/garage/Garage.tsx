@@ -3,7 +3,6 @@
 import dynamic from 'next/dynamic';
 import Button from '@mui/material/Button';
 import { Note } from '@/ui/controls/Note';
-import { TextInput } from '@/ui/controls/TextInput';
 import { readingOf } from '@/words/checkWords';
 import { checkShort } from '@/words/checks/names';
 import { glanceWords } from '@/words/stepWords';
@@ -12,20 +11,21 @@ import { useRouter } from 'next/navigation';
 import { Suspense, useMemo, useState } from 'react';
 import { ErrorBoundary } from 'react-error-boundary';
 import type { GarageCar } from '@/core/advice/garage';
+import type { DeletedThing } from '@/core/car/records/deleted';
 import { formatText, formatWithError } from '@/core/base/units/formatQuantity';
 import { PlanSketch } from '@/ui/PlanSketch';
 import { useReader } from '@/ui/reader';
 import { StateMark } from '@/ui/StateMark';
 import { STATE_WORDS } from '@/words/states';
-import { callApi, sentenceOf } from '../api';
 import type { Jump } from '../frame/Palette';
 import { Preferences } from '../frame/Preferences';
 import { useKeys } from '../frame/useKeys';
 import { sendNow, useWaiting } from '../session/waiting';
 import { ImportBuild } from './ImportBuild';
+import { CarActs } from './CarActs';
+import { Deleted } from './Deleted';
 import { HowItGoes } from './HowItGoes';
 import { NewBuild } from './NewBuild';
-import { deleteUndoably } from '../session/deleting';
 
 /** Whoever has more knows how it goes. */
 const FEW_CARS = 3;
@@ -34,7 +34,12 @@ const KeyList = dynamic(async () => (await import('../frame/KeyList')).KeyList);
 const Palette = dynamic(async () => (await import('../frame/Palette')).Palette);
 
 /** All builds with what each does and what to do next. */
-export function Garage({ cars }: { cars: readonly GarageCar[] }) {
+interface GarageProps {
+  cars: readonly GarageCar[];
+  deleted: readonly DeletedThing[];
+}
+
+export function Garage({ cars, deleted }: GarageProps) {
   const router = useRouter();
   const [over, setOver] = useState<'jump' | 'keys'>();
   useKeys({ '/': () => setOver('jump'), '?': () => setOver('keys'), g: () => undefined });
@@ -94,6 +99,7 @@ export function Garage({ cars }: { cars: readonly GarageCar[] }) {
           ))}
         </div>
         {cars.length <= FEW_CARS ? <HowItGoes /> : null}
+        <Deleted things={deleted} />
       </main>
       {over === 'jump' ? <Palette jumps={jumps} onClose={() => setOver(undefined)} /> : null}
       {over === 'keys' ? <KeyList onClose={() => setOver(undefined)} /> : null}
@@ -187,12 +193,14 @@ function Car({ car }: { car: GarageCar }) {
 
 const PX_PER_MM = 0.62;
 const WIDEST_PX = 260;
+const TALLEST_PX = 190;
 
 /** All plans of the garage in one scale, so that a small car looks small. */
 function scaleWidth({ document }: GarageCar): number {
-  const { wheelbaseMm = 0 } = document.chassis;
+  const { wheelbaseMm = 0, trackFrontMm = 0, trackRearMm = 0 } = document.chassis;
   const radius = document.drive.tyre?.radiusMm ?? 30;
-  return Math.min(WIDEST_PX, PX_PER_MM * (wheelbaseMm + 2 * radius + 16));
+  const [long, wide] = [wheelbaseMm + 2 * radius + 16, Math.max(trackFrontMm, trackRearMm, 1)];
+  return Math.min(WIDEST_PX, PX_PER_MM * long, (TALLEST_PX * long) / wide);
 }
 
 function TightestWords({ car }: { car: GarageCar }) {
@@ -210,92 +218,5 @@ function TightestWords({ car }: { car: GarageCar }) {
       <StateMark state={check.state} /> {STATE_WORDS[check.state]}: {checkShort(check)} {text}
       {against ? `, ${against}` : ''}
     </>
-  );
-}
-
-function CarActs({ car }: { car: GarageCar }) {
-  const router = useRouter();
-  const [act, setAct] = useState<'rename' | 'delete'>();
-  const [name, setName] = useState(car.name);
-  const [problem, setProblem] = useState<string>();
-  const doing = async (send: () => Promise<unknown>) => {
-    try {
-      await send();
-      setAct(undefined);
-      router.refresh();
-    } catch (error) {
-      setProblem(sentenceOf(error));
-    }
-  };
-  const address = `/api/builds/${car.id}`;
-  const rename = () => doing(() => callApi('PATCH', address, { name: name.trim() }));
-  const remove = () =>
-    doing(() =>
-      deleteUndoably(
-        address,
-        `${car.name} deleted.`,
-        () => undefined,
-        () => router.refresh(),
-      ),
-    );
-  return (
-    <div className="foot">
-      {act === undefined ? (
-        <>
-          <Button
-            component={Link}
-            variant="text"
-            href={`/builds/${car.id}/${car.revision.letter}/learn?view=next`}
-            aria-label={`What to do next with ${car.name}`}
-          >
-            what to do next
-          </Button>
-          <Button variant="text" onClick={() => setAct('rename')}>
-            rename
-          </Button>
-          <Button variant="text" href={`/api/builds/${car.id}/file`} download>
-            export
-          </Button>
-          <Button variant="text" onClick={() => setAct('delete')}>
-            delete
-          </Button>
-        </>
-      ) : null}
-      {act === 'rename' ? (
-        <form
-          className="row"
-          onSubmit={(event) => {
-            event.preventDefault();
-            if (name.trim() !== '') void rename();
-          }}
-        >
-          <TextInput
-            boxed
-            aria-label="New name"
-            value={name}
-            maxLength={80}
-            onChange={(event) => setName(event.target.value)}
-          />
-          <Button type="submit">Rename</Button>
-          <Button variant="text" onClick={() => setAct(undefined)}>
-            cancel
-          </Button>
-        </form>
-      ) : null}
-      {act === 'delete' ? (
-        <span className="row" role="alert">
-          Delete {car.name} with all its runs and failures? Export it first to keep a copy.
-          <Button onClick={() => void remove()}>Delete {car.name}</Button>
-          <Button variant="text" onClick={() => setAct(undefined)}>
-            keep it
-          </Button>
-        </span>
-      ) : null}
-      {problem ? (
-        <span role="alert" style={{ color: 'var(--rust)' }}>
-          {problem}
-        </span>
-      ) : null}
-    </div>
   );
 }

@@ -158,6 +158,17 @@ export const controls: Components<Theme> = {
       },
     },
   },
+  MuiListItem: {
+    styleOverrides: {
+      root: {
+        justifyContent: 'space-between',
+        gap: 12,
+        padding: '4px 0',
+        maxWidth: 760,
+        borderBottom: `1px solid ${INK.faint}`,
+      },
+    },
+  },
   MuiTableSortLabel: {
     styleOverrides: {
       root: {

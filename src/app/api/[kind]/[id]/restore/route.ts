@@ -1,5 +1,5 @@
+import type { DeletableKind } from '@/core/car/records/deleted';
 import { restoreBuild } from '@/db/queries/builds';
-import type { DeletableKind } from '@/db/queries/deleted';
 import { restoreFailure } from '@/db/queries/failures';
 import { restoreLibraryItem } from '@/db/queries/library';
 import { restorePrint } from '@/db/queries/prints';

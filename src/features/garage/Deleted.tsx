@@ -1,0 +1,53 @@
+'use client';
+
+import Button from '@mui/material/Button';
+import List from '@mui/material/List';
+import ListItem from '@mui/material/ListItem';
+import { useRouter } from 'next/navigation';
+import { useState } from 'react';
+import type { DeletedThing } from '@/core/car/records/deleted';
+import { Fold } from '@/ui/controls/Fold';
+import { Note } from '@/ui/controls/Note';
+import { When } from '@/ui/When';
+import { deletedWords } from '@/words/deletedWords';
+import { callApi, sentenceOf } from '../api';
+
+/** What was deleted and can still be brought back. */
+export function Deleted({ things }: { things: readonly DeletedThing[] }) {
+  const router = useRouter();
+  const [problem, setProblem] = useState<string>();
+  if (things.length === 0) return null;
+  const restore = async ({ kind, id }: DeletedThing) => {
+    setProblem(undefined);
+    try {
+      await callApi('POST', `/api/${kind}/${id}/restore`);
+      router.refresh();
+    } catch (error) {
+      setProblem(sentenceOf(error));
+    }
+  };
+  return (
+    <Fold title={`Deleted in the last 30 days (${things.length})`} style={{ marginTop: 24 }}>
+      {problem ? (
+        <Note tone="bad" role="alert">
+          {problem}
+        </Note>
+      ) : null}
+      <List dense aria-label="Deleted">
+        {things.map((thing) => (
+          <ListItem key={`${thing.kind}-${thing.id}`} disableGutters>
+            <span>
+              {deletedWords(thing)}{' '}
+              <span className="quiet">
+                deleted <When at={thing.deletedAt} time />
+              </span>
+            </span>
+            <Button aria-label={`Restore: ${deletedWords(thing)}`} onClick={() => void restore(thing)}>
+              Restore
+            </Button>
+          </ListItem>
+        ))}
+      </List>
+    </Fold>
+  );
+}
