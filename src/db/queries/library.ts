@@ -55,7 +55,7 @@ export async function saveLibraryItem(
 }
 
 /** Names of the builds (with their revisions) and of the tyres that stand on each item, by its id. */
-export async function usersOfAll(db: Database, workshopId: string): Promise<Record<string, string[]>> {
+export async function usersOfAll(db: Database, workshopId: string): Promise<Map<string, string[]>> {
   const [revisions, builds, library] = await Promise.all([
     allRevisions(db, workshopId),
     listBuilds(db, workshopId),
@@ -73,11 +73,11 @@ export async function usersOfAll(db: Database, workshopId: string): Promise<Reco
   for (const { revision, user } of inOrder)
     for (const id of namesIn({ revisions: [revision] }, 'library')) note(id, user);
   for (const { data } of itemsOf(library, 'tyre')) note(data.compound, `tyre ${data.name}`);
-  return Object.fromEntries(used);
+  return used;
 }
 
 export async function deleteLibraryItem(db: Database, workshopId: string, id: string): Promise<void> {
-  const usedBy = (await usersOfAll(db, workshopId))[id] ?? [];
+  const usedBy = (await usersOfAll(db, workshopId)).get(id) ?? [];
   if (usedBy.length > 0)
     throw new DoorError('inUse', `It is used by ${usedBy.join(', ')}.`, {
       usedBy,

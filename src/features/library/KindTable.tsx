@@ -26,7 +26,7 @@ interface KindTableProps {
   kind: LibraryKind;
   items: readonly LibraryItem[];
   /** Builds and tyres that stand on an item, by its id. */
-  usedIn: Readonly<Record<string, readonly string[]>>;
+  usedIn: ReadonlyMap<string, readonly string[]>;
   /** Letters that a name has to hold. */
   search: string;
   onItems(change: (items: readonly LibraryItem[]) => readonly LibraryItem[]): void;
@@ -142,7 +142,7 @@ export function KindTable({ kind, items, usedIn, search, onItems }: KindTablePro
                   {columns.map((column) => (
                     <ItemCell key={column.key} column={column} item={item} library={items} />
                   ))}
-                  <TableCell className="quiet">{usedWords(usedIn[item.id] ?? [])}</TableCell>
+                  <TableCell className="quiet">{usedWords(usedIn.get(item.id) ?? [])}</TableCell>
                   <TableCell style={{ whiteSpace: 'nowrap' }}>
                     <IconAct
                       icon="edit"

@@ -21,7 +21,7 @@ const KINDS_HERE = LIBRARY_KINDS.filter((kind) => kind !== 'coupon');
 
 interface LibraryPageProps {
   items: readonly LibraryItem[];
-  usedIn: Readonly<Record<string, readonly string[]>>;
+  usedIn: ReadonlyMap<string, readonly string[]>;
   thresholds: Margins;
   printAheadMinutes: number | undefined;
 }
