@@ -1,5 +1,5 @@
 import type { Components, Theme } from '@mui/material/styles';
-import { INK, MONO, SANS, WIDTH } from './tokens';
+import { HAIRLINE, INK, WIDTH } from './tokens';
 
 declare module '@mui/material/Button' {
   interface ButtonPropsVariantOverrides {
@@ -11,8 +11,6 @@ declare module '@mui/material/Button' {
     stop: true;
   }
 }
-
-const HAIRLINE = `1px solid ${INK.rule}`;
 
 /** Buttons, toggles and tabs: square, flat, with a hairline. */
 export const controls: Components<Theme> = {
@@ -141,48 +139,6 @@ export const controls: Components<Theme> = {
       },
     },
   },
-  MuiListItemButton: {
-    styleOverrides: {
-      root: {
-        justifyContent: 'space-between',
-        padding: '5px 8px',
-        fontSize: 14,
-        borderBottom: `1px solid ${INK.faint}`,
-        transition: 'none',
-        '&:hover': { background: INK.faint },
-        '&.Mui-selected, &.Mui-selected:hover': {
-          background: INK.ink,
-          color: INK.paper,
-          '& .quiet': { color: 'inherit' },
-        },
-      },
-    },
-  },
-  MuiListItem: {
-    styleOverrides: {
-      root: {
-        justifyContent: 'space-between',
-        gap: 12,
-        padding: '4px 0',
-        maxWidth: 760,
-        borderBottom: `1px solid ${INK.faint}`,
-      },
-    },
-  },
-  MuiTableSortLabel: {
-    styleOverrides: {
-      root: {
-        '&.Mui-active': { fontWeight: 700 },
-        '&:not(.Mui-active) .MuiTableSortLabel-icon': { display: 'none' },
-      },
-      icon: { width: 14, height: 14, margin: '0 2px' },
-    },
-  },
-  MuiDialog: {
-    styleOverrides: {
-      paper: { border: HAIRLINE, boxShadow: 'none', backgroundImage: 'none' },
-    },
-  },
   MuiToggleButtonGroup: {
     styleOverrides: {
       root: {
@@ -293,160 +249,6 @@ export const controls: Components<Theme> = {
         '&::before': { boxShadow: 'none' },
       },
       track: { transition: 'none' },
-    },
-  },
-  MuiLinearProgress: {
-    styleOverrides: {
-      root: { height: 7, background: INK.faint },
-      bar: { background: INK.ink },
-    },
-  },
-  MuiAccordion: {
-    defaultProps: { disableGutters: true, elevation: 0, square: true },
-    styleOverrides: { root: { background: 'none', '&::before': { display: 'none' } } },
-  },
-  MuiAccordionSummary: {
-    styleOverrides: {
-      root: {
-        minHeight: 28,
-        padding: '2px 0',
-        flexDirection: 'row-reverse',
-        justifyContent: 'flex-end',
-        gap: 6,
-        fontSize: 13,
-        color: INK.quiet,
-        '&:hover': { color: INK.ink },
-      },
-      content: { display: 'block', margin: 0, flexGrow: 0 },
-      expandIconWrapper: { color: 'inherit', '& svg': { width: 9, height: 9 } },
-    },
-  },
-  MuiAccordionDetails: { styleOverrides: { root: { padding: 0 } } },
-  MuiAlert: {
-    defaultProps: { icon: false },
-    styleOverrides: {
-      root: {
-        padding: '6px 12px',
-        margin: '10px 0',
-        maxWidth: 880,
-        fontSize: 13,
-        background: INK.sheet,
-        color: INK.ink,
-        border: 0,
-        borderLeft: `3px solid ${INK.ochre}`,
-        variants: [
-          { props: { severity: 'error' }, style: { borderColor: INK.rust } },
-          { props: { severity: 'info' }, style: { borderColor: INK.slate } },
-          { props: { severity: 'success' }, style: { borderColor: INK.moss } },
-        ],
-      },
-      message: { padding: 0 },
-    },
-  },
-  MuiTooltip: {
-    defaultProps: { enterDelay: 400 },
-    styleOverrides: {
-      tooltip: {
-        background: INK.ink,
-        color: INK.paper,
-        fontSize: 12,
-        fontWeight: 400,
-      },
-    },
-  },
-};
-
-/** Fields: a hairline under the figure, or a box around words. */
-export const fields: Components<Theme> = {
-  MuiInputBase: {
-    styleOverrides: {
-      root: {
-        fontSize: 14,
-        lineHeight: 1.4,
-        color: INK.ink,
-        '&.boxed': {
-          border: HAIRLINE,
-          background: INK.sheet,
-          padding: '0 6px',
-        },
-        '&.boxed.Mui-focused': { borderColor: INK.moss },
-        '&.large': { minHeight: 44, fontSize: 16 },
-        '&.MuiNativeSelect-root': {
-          border: HAIRLINE,
-          background: INK.sheet,
-          maxWidth: '100%',
-          minWidth: 0,
-          '&.bare': { border: 0, background: 'none' },
-          '&.strong': { flex: 1, fontWeight: 600 },
-          '&.small': { fontSize: 13 },
-          '&:focus-within': { borderColor: INK.moss },
-        },
-      },
-      input: { height: 'auto', padding: '4px 0', font: 'inherit' },
-    },
-  },
-  MuiNativeSelect: {
-    styleOverrides: {
-      select: {
-        font: 'inherit',
-        height: 'auto',
-        minWidth: 0,
-        textOverflow: 'ellipsis',
-        padding: '4px 22px 4px 6px !important',
-        '&:focus': { background: 'none' },
-        '& option': { background: INK.sheet },
-      },
-      icon: {
-        right: 6,
-        width: 9,
-        height: 9,
-        top: 'calc(50% - 4px)',
-        color: INK.quiet,
-      },
-    },
-  },
-  MuiCheckbox: {
-    defaultProps: { size: 'small' },
-    styleOverrides: {
-      root: {
-        padding: 5,
-        color: INK.quiet,
-        '& svg': { width: 16, height: 16 },
-      },
-    },
-  },
-};
-
-/** Tables: hairlines between rows, condensed heads, readings in monospace. */
-export const tables: Components<Theme> = {
-  MuiTable: { styleOverrides: { root: { width: '100%' } } },
-  MuiTableRow: { styleOverrides: { root: { verticalAlign: 'baseline' } } },
-  MuiTableCell: {
-    styleOverrides: {
-      root: {
-        padding: '6px 12px 6px 0',
-        fontSize: 13.5,
-        lineHeight: 1.4,
-        verticalAlign: 'baseline',
-        color: INK.ink,
-        borderBottom: `1px solid ${INK.faint}`,
-        variants: [
-          { props: { size: 'small' }, style: { paddingTop: 3, paddingBottom: 3 } },
-          { props: { align: 'right' }, style: { fontFamily: MONO, whiteSpace: 'nowrap' } },
-        ],
-      },
-      head: {
-        padding: '4px 12px 4px 0',
-        fontSize: 12,
-        fontWeight: 650,
-        fontStretch: WIDTH.label,
-        fontFamily: SANS,
-        whiteSpace: 'normal',
-        verticalAlign: 'bottom',
-        lineHeight: 1.25,
-        color: INK.quiet,
-        borderBottom: HAIRLINE,
-      },
     },
   },
 };

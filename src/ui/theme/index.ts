@@ -1,7 +1,10 @@
 'use client';
 
 import { createTheme } from '@mui/material/styles';
-import { controls, fields, tables } from './controls';
+import { controls } from './controls';
+import { fields } from './fields';
+import { surfaces } from './surfaces';
+import { tables } from './tables';
 import { DARK, LIGHT, ON_STRIPE, SANS } from './tokens';
 
 declare module '@mui/material/styles' {
@@ -35,5 +38,5 @@ export const theme = createTheme({
   },
   shape: { borderRadius: 0 },
   typography: { fontFamily: SANS, fontSize: 14, button: { textTransform: 'none', fontWeight: 600 } },
-  components: { ...controls, ...fields, ...tables },
+  components: { ...controls, ...fields, ...surfaces, ...tables },
 });

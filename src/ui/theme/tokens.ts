@@ -62,3 +62,6 @@ export const INK = {
 
 /** Of what stands until the new is there, and of what is out of use: still 4.5 to 1 in both schemes. */
 export const DIMMED = 0.78;
+
+/** The line around a thing. */
+export const HAIRLINE = `1px solid ${INK.rule}`;
