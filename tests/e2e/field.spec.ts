@@ -62,7 +62,7 @@ test.describe('with no signal', () => {
     expect(runs.every(({ revisionId }: { revisionId: string }) => revisionId === revisions[0].id)).toBe(true);
     const photo = await request.get(`/api/files/${runs[2].photos[0].hash}`);
     expect(photo.headers()['content-type']).toBe('image/jpeg');
-    await page.getByRole('tab', { name: 'Compare' }).click();
+    await page.getByRole('tab', { name: 'Compare and series' }).click();
     await page.getByRole('combobox', { name: 'By' }).selectOption({ label: 'single runs' });
     await expect(page.getByTestId('compare-answer')).toContainText('has too few runs');
   });
@@ -200,7 +200,7 @@ test('a track is dropped, read, kept, drawn and handed out again; a broken one i
   );
   await page.getByRole('button', { name: 'Save the run', exact: true }).click();
   await expect(page.getByTestId('runs')).toContainText('top speed 18');
-  await page.getByRole('tab', { name: 'Tracks' }).click();
+  await page.getByRole('tab', { name: 'Tracks and logs' }).click();
   await expect(page.getByTestId('track-answer')).toContainText(/Fastest 18\skm\/h/);
   await expect(page.getByTestId('track-picture')).toBeVisible();
   const download = page.waitForEvent('download');

@@ -75,7 +75,7 @@ test('a mesh is dropped, held and pulled by its faces, solved, turned on the bed
   await toSegment(page, 'Parts');
   await namedPart(page, 'Bar');
   await page.getByRole('combobox', { name: 'Choose a material' }).selectOption({ label: 'Printed PETG' });
-  await page.getByRole('tab', { name: 'From its own mesh' }).click();
+  await page.getByRole('tab', { name: 'Own mesh' }).click();
   await dropped(page, 'bar.stl', bar);
   await expect(page.getByTestId('mesh-facts')).toContainText('12 triangles');
   await field(page, 'Voxel').fill('1');
@@ -115,7 +115,7 @@ test('broken meshes are told in a sentence, mended on request, and metres are as
   await readyBuild(page, freshName('Broken'));
   await toSegment(page, 'Parts');
   await namedPart(page, 'Bar');
-  await page.getByRole('tab', { name: 'From its own mesh' }).click();
+  await page.getByRole('tab', { name: 'Own mesh' }).click();
   await dropped(page, 'cut.stl', bar.slice(0, 300));
   await expect(page.getByRole('main').getByRole('alert')).toContainText(
     'is cut off: it announces 12 triangles and holds 4',

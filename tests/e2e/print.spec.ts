@@ -98,7 +98,7 @@ async function blockBuild(page: Page, name: string): Promise<void> {
   await field(page, 'Name of the part').fill('Block');
   await page.getByRole('button', { name: 'Add the part' }).click();
   await page.getByRole('combobox', { name: 'Choose a material' }).selectOption({ label: 'Printed PETG' });
-  await page.getByRole('tab', { name: 'From its own mesh' }).click();
+  await page.getByRole('tab', { name: 'Own mesh' }).click();
   await page
     .getByLabel('File of the mesh')
     .setInputFiles({ name: 'block.stl', mimeType: 'model/stl', buffer: Buffer.from(block) });

@@ -129,3 +129,33 @@ test('a chart is a table too, and says its picture in a sentence', async ({ page
   await chart.getByRole('button', { name: 'as a table' }).click();
   await expect(chart.getByRole('columnheader', { name: 'resistance, N' })).toBeVisible();
 });
+
+test('a chart is read off by keys and pointer, looked at closely, and shown whole again', async ({
+  page,
+}) => {
+  await page.goto('/builds/marsh-hare/D/drive');
+  const chart = page.getByTestId('force-chart');
+  const keys = chart.getByRole('group', { name: /^Force at the wheels: arrow keys/ });
+  await keys.focus();
+  await page.keyboard.press('Home');
+  await expect(chart.getByTestId('reading')).toHaveText(
+    /^0 km\/h · resistance \d[\d.]* N · drive \d+ N · grip/,
+  );
+  await page.keyboard.press('Shift+ArrowRight');
+  await expect(chart.getByTestId('reading')).toHaveText(/^3\.\d+ km\/h/);
+  await page.keyboard.press('+');
+  await chart.getByRole('button', { name: 'show all' }).click();
+  await expect(chart.getByRole('button', { name: 'show all' })).toHaveCount(0);
+
+  const picture = chart.getByRole('img');
+  const box = (await picture.boundingBox())!;
+  await page.mouse.move(box.x + box.width * 0.5, box.y + 100);
+  await expect(chart.locator('.brush .overlay')).toBeVisible();
+  await expect(chart.getByTestId('reading')).toHaveText(/^1[5-9][.\d]* km\/h/);
+  await page.mouse.down();
+  await page.mouse.move(box.x + box.width * 0.75, box.y + 100, { steps: 4 });
+  await page.mouse.up();
+  await expect(chart.getByRole('button', { name: 'show all' })).toBeVisible();
+  await picture.dblclick({ position: { x: box.width * 0.5, y: 100 } });
+  await expect(chart.getByRole('button', { name: 'show all' })).toHaveCount(0);
+});

@@ -125,7 +125,7 @@ test('springs are chosen by sag, the steering turns a circle, and a joint is tic
   const wide = await circle();
   await field(page, 'Rack to full lock').fill('10');
   await expect.poll(circle).toBeLessThan(wide);
-  await page.getByRole('tab', { name: /^Free play/ }).click();
+  await page.getByRole('tab', { name: /^Play and binding/ }).click();
   await field(page, 'Apart').fill('10');
   await field(page, 'Play, inboard').fill('0.2');
   await field(page, 'Play, outboard').fill('0.2');
@@ -135,7 +135,7 @@ test('springs are chosen by sag, the steering turns a circle, and a joint is tic
   await expect(loose).toHaveAttribute('data-state', 'passed');
   await page.getByRole('tab', { name: /^Corner/ }).click();
   await point(page, 'lower ball', 'up').fill('24');
-  await page.getByRole('tab', { name: /^Free play/ }).click();
+  await page.getByRole('tab', { name: /^Play and binding/ }).click();
   await expect(loose).toHaveAttribute('data-state', 'undone');
   await saved(page);
 });

@@ -93,7 +93,6 @@ export function PowerChart({ input }: { input: BriefDemandInput }) {
         xs: speedMps,
         ys: powerW,
         labelAt: 0.94,
-        labelShift: [-8, powerW.at(-1)! < top ? 22 : -2],
       }))}
       uprights={[{ x: input.targetMps, label: `wish ${wish}`, wish: true }]}
       xMax={to}

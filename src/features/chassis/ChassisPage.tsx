@@ -8,7 +8,7 @@ import { needNames } from '@/words/needs';
 import { useMemo, useState } from 'react';
 import type { BuildDocument } from '@/core/car/document/document';
 import type { ChosenSurface } from '@/core/car/document/brief';
-import { bodiesOf } from '@/core/worked/chassis/bodiesOfBuild';
+import { bodiesOf, type PlacedBody } from '@/core/worked/chassis/bodiesOfBuild';
 import { type Standing, standingOf } from '@/core/worked/standing/standingOfBuild';
 import { weightOf } from '@/core/worked/chassis/weightOfBuild';
 import { formatNumber, formatText } from '@/core/base/units/formatQuantity';
@@ -17,24 +17,49 @@ import { useReader } from '@/ui/reader';
 import { WorkingPanel } from '@/ui/working';
 import { useBuild } from '../session/BuildContext';
 import { CheckFigure } from '../frame/CheckFigure';
+import { SegmentSides } from '../frame/SegmentSides';
+import { useSide } from '../frame/sides';
 import { SegmentChecks } from '../frame/SegmentChecks';
 import { SurfaceSwitch } from '../frame/SurfaceSwitch';
-import { Bench, Charts, Readings } from '../frame/Guarded';
-import { AirChart } from './AirChart';
+import { Apart, Bench, Charts, Readings } from '../frame/Guarded';
+import { AirSide } from './AirSide';
 import { CarDrawing } from './CarDrawing';
 import { ChassisBench } from './ChassisBench';
 import { WhatIfTable } from './WhatIfTable';
 import { sound } from '../frame/sound';
+import { Ask } from '../frame/Ask';
 
 const standing = (document: BuildDocument, surface: ChosenSurface | undefined) =>
   standingOf({ document, surface });
 
-/** Where the weight sits: components to scale, wheel loads, and whether it slides or rolls. */
+/** Where the weight sits and what the air does: components to scale, wheel loads, whether it slides or rolls. */
 export function ChassisPage() {
-  const { document, surface, ghost } = useBuild();
-  const { reader } = useReader();
+  const { document } = useBuild();
+  const { side, show } = useSide('chassis');
   const [chosen, choose] = useState<string>();
   const bodies = useMemo(() => bodiesOf(document), [document]);
+  return (
+    <main className="page readfirst">
+      <Bench>
+        <ChassisBench bodies={bodies} chosen={chosen} onChoose={choose} />
+      </Bench>
+      <Readings>
+        <SegmentSides segment="chassis" label="Sides of the chassis" shown={side} onShow={show} />
+        {side === 'air' ? <AirSide /> : <LayoutSide bodies={bodies} chosen={chosen} onChoose={choose} />}
+      </Readings>
+    </main>
+  );
+}
+
+interface LayoutSideProps {
+  bodies: readonly PlacedBody[];
+  chosen: string | undefined;
+  onChoose(id: string | undefined): void;
+}
+
+function LayoutSide({ bodies, chosen, onChoose: choose }: LayoutSideProps) {
+  const { document, surface, ghost } = useBuild();
+  const { reader } = useReader();
   const weight = useMemo(() => sound(() => weightOf(document)), [document]);
   const found = useMemo(() => standing(document, surface), [document, surface]);
   const before = useMemo(() => (ghost ? standing(ghost.document, surface) : undefined), [ghost, surface]);
@@ -42,51 +67,45 @@ export function ChassisPage() {
   // while the figures of the scale count, the boxes may still be seen and dragged
   const drawn = weight.ok ? weight.value : undefined;
   return (
-    <main className="page readfirst">
-      <Bench>
-        <ChassisBench bodies={bodies} chosen={chosen} onChoose={choose} />
-      </Bench>
-      <Readings>
-        <div className="ask">
-          {'outside' in found ? (
-            <h1 className="answer">{say(finding('chassis.outside', { where: found.outside }), reader)}</h1>
-          ) : 'missing' in found ? (
-            <h1 className="answer">Not worked out yet: it needs {needNames(found.missing)}.</h1>
-          ) : (
-            <StandingAnswer found={found} ghost={other ? { label: ghost!.label, found: other } : undefined} />
-          )}
-          <SurfaceSwitch />
-        </div>
-        {drawn && bodies.length > 0 ? (
-          <Charts>
-            <CarDrawing view="plan" weight={drawn} ghost={other?.weight} chosen={chosen} onChoose={choose} />
-            <CarDrawing view="side" weight={drawn} ghost={other?.weight} chosen={chosen} onChoose={choose} />
-          </Charts>
+    <Apart>
+      <Ask>
+        {'outside' in found ? (
+          <h1 className="answer">{say(finding('chassis.outside', { where: found.outside }), reader)}</h1>
+        ) : 'missing' in found ? (
+          <h1 className="answer">Not worked out yet: it needs {needNames(found.missing)}.</h1>
         ) : (
-          <PlanSketch
-            chassis={document.chassis}
-            tyreRadiusMm={document.drive.tyre?.radiusMm}
-            driven={document.drive.drivenAxles}
-            width={560}
-          />
+          <StandingAnswer found={found} ghost={other ? { label: ghost!.label, found: other } : undefined} />
         )}
-        {drawn?.balance?.findings
-          .filter(({ about }) => about !== 'leftLoadShare')
-          .map(({ about, why, remedy, severity }) => (
-            <Note key={about} tone={severity === 'over' ? 'bad' : 'caution'}>
-              {bodies.find(({ id }) => id === about)?.name
-                ? why.replace(about, bodies.find(({ id }) => id === about)!.name)
-                : why}{' '}
-              {remedy}
-            </Note>
-          ))}
-        <TakeOver />
-        <SegmentChecks segment="chassis" />
-        {!('weight' in found) ? null : <WhatIfTable present={found} />}
-        <AirChart />
-        <WorkingPanel />
-      </Readings>
-    </main>
+        <SurfaceSwitch />
+      </Ask>
+      {drawn && bodies.length > 0 ? (
+        <Charts>
+          <CarDrawing view="plan" weight={drawn} ghost={other?.weight} chosen={chosen} onChoose={choose} />
+          <CarDrawing view="side" weight={drawn} ghost={other?.weight} chosen={chosen} onChoose={choose} />
+        </Charts>
+      ) : (
+        <PlanSketch
+          chassis={document.chassis}
+          tyreRadiusMm={document.drive.tyre?.radiusMm}
+          driven={document.drive.drivenAxles}
+          width={560}
+        />
+      )}
+      {drawn?.balance?.findings
+        .filter(({ about }) => about !== 'leftLoadShare')
+        .map(({ about, why, remedy, severity }) => (
+          <Note key={about} tone={severity === 'over' ? 'bad' : 'caution'}>
+            {bodies.find(({ id }) => id === about)?.name
+              ? why.replace(about, bodies.find(({ id }) => id === about)!.name)
+              : why}{' '}
+            {remedy}
+          </Note>
+        ))}
+      <TakeOver />
+      <SegmentChecks segment="chassis" />
+      {!('weight' in found) ? null : <WhatIfTable present={found} />}
+      <WorkingPanel />
+    </Apart>
   );
 }
 

@@ -18,7 +18,7 @@ export function DriveBand({ surface }: { surface: ChosenSurface }) {
   const { reader } = useReader();
   const found = useWorked(() => workerOf('field').band(document, surface.id), [document, surface.id]);
   const band = found.value?.band;
-  if (!band) return null;
+  if (!band) return <p>&nbsp;</p>;
   const between = ({ low, high }: Band, quantity: QuantityName) =>
     `${formatQuantity(low, quantity, reader, 3).number} to ${formatText(high, quantity, reader, 3)}`;
   const { topSpeedMps: speed, timeToDistanceS: time } = band;

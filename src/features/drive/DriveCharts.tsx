@@ -52,7 +52,6 @@ function ForceChart({
             xs: ghost.run.forces.speedMps,
             ys: ghost.run.forces.driveN,
             labelAt: 0.82,
-            labelShift: [-8, 60] as const,
           },
         ]
       : []),
@@ -63,7 +62,6 @@ function ForceChart({
       xs: forces.speedMps,
       ys: forces.resistanceN,
       labelAt: 0.25,
-      labelShift: [0, -8],
     },
     {
       id: 'drive',
@@ -72,7 +70,6 @@ function ForceChart({
       xs: forces.speedMps,
       ys: forces.driveN,
       labelAt: 0.05,
-      labelShift: [6, 18],
     },
   ];
   const fastest = Math.max(
@@ -164,7 +161,6 @@ function RunChart({
             xs: ghost.run.series.tS,
             ys: ghost.run.series.speedMps,
             labelAt: 1,
-            labelShift: [-120, 16] as const,
           },
         ]
       : []),
@@ -175,7 +171,6 @@ function RunChart({
       xs: series.tS,
       ys: series.speedMps,
       labelAt: 0.12,
-      labelShift: [12, 6],
     },
   ];
   return (

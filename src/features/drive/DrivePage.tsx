@@ -34,6 +34,7 @@ import { LayoutBench } from './layout/LayoutBench';
 import { Stages } from './gears/Stages';
 import { TyreBench } from './tyres/TyreBench';
 import { type DriveView, useDriveView } from './useDriveView';
+import { Ask } from '../frame/Ask';
 
 const Heat = dynamic(() => import('./heat/HeatView').then(({ HeatView }) => HeatView));
 const Ratio = dynamic(() => import('./ratio/RatioView').then(({ RatioView }) => RatioView));
@@ -107,7 +108,7 @@ function RunView({ view }: { view: DriveView }) {
   if (!view.run || !view.input || !surface) return null;
   return (
     <Apart>
-      <div className="ask">
+      <Ask>
         <DriveAnswer
           surface={surface.name}
           input={view.input}
@@ -117,8 +118,7 @@ function RunView({ view }: { view: DriveView }) {
           ghost={ghost ? { label: ghost.label, run: other.run } : undefined}
         />
         <SurfaceSwitch />
-      </div>
-      <DriveBand surface={surface} />
+      </Ask>
       <DriveCharts
         run={view.run}
         ghost={ghostRun}
@@ -127,6 +127,7 @@ function RunView({ view }: { view: DriveView }) {
         runs={own}
         surface={surface.name}
       />
+      <DriveBand surface={surface} />
       <SegmentChecks segment="drive" />
       <WorkingPanel
         fallback={{ title: 'top speed', steps: workingTopSpeed(topSpeedFacts(view.input, view.run), write) }}

@@ -2,7 +2,8 @@ import Tab from '@mui/material/Tab';
 import Tabs from '@mui/material/Tabs';
 import type { ReactNode } from 'react';
 import type { Segment, SideOf } from '@/core/verdict/engine/segments';
-import { SIDE_NAMES, sidesOf } from './sides';
+import { Toggle, Toggles } from '@/ui/controls/Toggle';
+import { SIDE_NAMES, tabsOf } from './sides';
 
 interface SegmentSidesProps<S extends Segment> {
   segment: S;
@@ -27,27 +28,38 @@ export function SegmentSides<S extends Segment>({
 }: SegmentSidesProps<S>) {
   'use memo';
   const names = SIDE_NAMES[segment] as Readonly<Record<SideOf<S>, string>>;
+  const tabs = tabsOf(segment);
+  const here = tabs.find(({ sides }) => sides.includes(shown))!;
   return (
     <div className="tabbar noprint">
       <Tabs
-        value={shown}
+        value={here.sides[0]}
         onChange={(_, side: SideOf<S>) => onShow(side)}
         aria-label={label}
         selectionFollowsFocus
       >
-        {sidesOf(segment).map((one) => (
+        {tabs.map(({ name, sides }) => (
           <Tab
-            key={one}
-            value={one}
+            key={sides[0]}
+            value={sides[0]}
             label={
               <>
-                {names[one]}
-                {mark?.(one)}
+                {name}
+                {sides.map((side) => mark?.(side))}
               </>
             }
           />
         ))}
       </Tabs>
+      {here.sides.length > 1 ? (
+        <Toggles label={here.name}>
+          {here.sides.map((side) => (
+            <Toggle key={side} pressed={side === shown} onPress={() => onShow(side)} size="small">
+              {names[side]}
+            </Toggle>
+          ))}
+        </Toggles>
+      ) : null}
       {children}
     </div>
   );

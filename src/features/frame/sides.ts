@@ -4,10 +4,10 @@ import { type Segment, type SideOf, SIDES } from '@/core/verdict/engine/segments
 /** What the sides of the segments are called. */
 export const SIDE_NAMES: { readonly [S in Segment]: Readonly<Record<SideOf<S>, string>> } = {
   brief: { wish: 'The wish' },
-  chassis: { plan: 'The car from above and beside' },
+  chassis: { layout: 'Layout', air: 'Air' },
   drive: {
-    run: 'The run',
-    heat: 'Heat',
+    run: 'Run',
+    heat: 'Heat and duty',
     ratio: 'Ratio',
     explorer: 'Explorer',
     layout: 'Layout',
@@ -21,10 +21,10 @@ export const SIDE_NAMES: { readonly [S in Segment]: Readonly<Record<SideOf<S>, s
     better: 'Find a better point',
     ride: 'Ride and landing',
     steering: 'Steering',
-    play: 'Free play and binding',
+    play: 'Play and binding',
     aids: 'Aids',
   },
-  parts: { few: 'From a few dimensions', mesh: 'From its own mesh' },
+  parts: { few: 'What breaks first', mesh: 'Own mesh' },
   print: {
     tonight: 'Tonight',
     fits: 'Fits',
@@ -32,7 +32,12 @@ export const SIDE_NAMES: { readonly [S in Segment]: Readonly<Record<SideOf<S>, s
     list: 'Make or buy',
     assembly: 'Assembly',
   },
-  field: { runs: 'Runs', tracks: 'Tracks', compare: 'Compare', calibrate: 'Learn from it' },
+  field: {
+    runs: 'Runs',
+    tracks: 'Tracks and logs',
+    compare: 'Compare and series',
+    calibrate: 'Learn from it',
+  },
   learn: {
     failures: 'Failures',
     life: 'Life',
@@ -41,6 +46,31 @@ export const SIDE_NAMES: { readonly [S in Segment]: Readonly<Record<SideOf<S>, s
     report: 'Report',
   },
 };
+
+interface Tab<S extends Segment> {
+  name: string;
+  /** The sides under it; more than one are switched beside the tabs. */
+  sides: readonly SideOf<S>[];
+}
+
+/** Sides that share a tab. */
+const SHARED: { readonly [S in Segment]?: readonly Tab<S>[] } = {
+  drive: [
+    { name: 'Ratio and explorer', sides: ['ratio', 'explorer'] },
+    { name: 'Train', sides: ['layout', 'gears', 'joints'] },
+  ],
+};
+
+/** The tabs of a segment in the order of its sides. */
+export function tabsOf<S extends Segment>(segment: S): readonly Tab<S>[] {
+  const names = SIDE_NAMES[segment] as Readonly<Record<SideOf<S>, string>>;
+  const shared = (SHARED[segment] ?? []) as readonly Tab<S>[];
+  return sidesOf(segment).flatMap((side) => {
+    const tab = shared.find(({ sides }) => sides.includes(side));
+    if (!tab) return [{ name: names[side], sides: [side] }];
+    return tab.sides[0] === side ? [tab] : [];
+  });
+}
 
 export const sidesOf = <S extends Segment>(segment: S): readonly SideOf<S>[] => SIDES[segment];
 

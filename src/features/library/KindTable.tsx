@@ -21,6 +21,7 @@ import { deleteUndoably } from '../session/deleting';
 import { type Column, columnsOf } from './columns';
 import { ItemCell, nameOf } from './ItemCell';
 import { ItemForm } from './ItemForm';
+import { Ask } from '../frame/Ask';
 
 interface KindTableProps {
   kind: LibraryKind;
@@ -86,7 +87,7 @@ export function KindTable({ kind, items, usedIn, search, onItems }: KindTablePro
   );
   return (
     <>
-      <div className="ask">
+      <Ask>
         <p className="quiet" style={{ maxWidth: 760 }}>
           {LIBRARY_WORDS[kind].about} A build keeps its copy of the figures until you take new ones over
           there.
@@ -94,7 +95,7 @@ export function KindTable({ kind, items, usedIn, search, onItems }: KindTablePro
         <Button onClick={() => setEditing({ item: blank(), isNew: true })}>
           Add a {LIBRARY_WORDS[kind].one}
         </Button>
-      </div>
+      </Ask>
       {problem ? (
         <Note tone="bad" role="alert">
           {problem}

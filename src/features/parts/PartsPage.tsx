@@ -21,6 +21,7 @@ import { PartLoads } from './PartLoads';
 import { SegmentSides } from '../frame/SegmentSides';
 import { useSide } from '../frame/sides';
 import { StiffOrTough } from './StiffOrTough';
+import { Ask } from '../frame/Ask';
 
 const MeshSide = dynamic(() => import('./mesh/MeshSide').then(({ MeshSide: Side }) => Side));
 
@@ -55,10 +56,10 @@ export function PartsPage() {
             onShow={(next) => show(next, { part: part.id })}
           />
         ) : null}
-        <div className="ask">
+        <Ask>
           <PartAnswer weakest={weakest} />
           {own.length > 0 ? <SurfaceSwitch /> : null}
-        </div>
+        </Ask>
         {side === 'mesh' && part ? (
           <MeshSide key={part.id} part={part} />
         ) : (

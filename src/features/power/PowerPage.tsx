@@ -28,6 +28,7 @@ import { meteredWords } from '@/words/metered';
 import { type SupplyView, useSupply } from './useSupply';
 import { VoltsChart } from './VoltsChart';
 import { WiringTable } from './WiringTable';
+import { Ask } from '../frame/Ask';
 
 const SupplyTree = dynamic(() => import('./SupplyTree').then(({ SupplyTree: Tree }) => Tree), {
   ssr: false,
@@ -70,7 +71,7 @@ export function PowerPage() {
           onShow={show}
           mark={(side) => <TabMark checks={own.filter((check) => check.side === side)} />}
         />
-        <div className="ask">
+        <Ask>
           <Answer
             checks={here}
             well={WELL[tab]}
@@ -81,7 +82,7 @@ export function PowerPage() {
             }
           />
           <SurfaceSwitch />
-        </div>
+        </Ask>
         {tab === 'supply' ? (
           <>
             <SupplyTree view={view} chosen={chosen} onChoose={choose} />

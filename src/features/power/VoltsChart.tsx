@@ -31,7 +31,6 @@ export function VoltsChart() {
     xs: series.tS,
     ys: series.batteryVoltageV.map((volts) => volts / cells),
     labelAt: 0.1,
-    labelShift: [6, -8],
   }));
   const least = Math.min(...lines.flatMap(({ ys }) => ys), cutoff);
   return (
@@ -42,6 +41,7 @@ export function VoltsChart() {
         width={620}
         xQuantity="timeS"
         yQuantity="voltageV"
+        yName="volts per cell"
         lines={lines}
         floor={{ y: cutoff, label: `cut-off ${formatText(cutoff, 'voltageV', reader)}` }}
         xMax={end}

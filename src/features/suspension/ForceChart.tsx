@@ -22,11 +22,12 @@ export function ForceChart({ found: { ride, input } }: { found: RideOfBuild }) {
       height={250}
       testId="ride-force"
       xQuantity="lengthMm"
+      xName="travel from full droop"
       yQuantity="forceN"
       xMax={input.wheelTravelMm}
       yMax={1.08 * Math.max(ys.at(-1)!, weightN)}
       lines={[
-        { id: 'spring', label: 'spring', style: 'predicted', xs, ys, labelAt: 0.75, labelShift: [6, 16] },
+        { id: 'spring', label: 'spring', style: 'predicted', xs, ys, labelAt: 0.75 },
         {
           id: 'weight',
           label: 'what it carries',
@@ -34,7 +35,6 @@ export function ForceChart({ found: { ride, input } }: { found: RideOfBuild }) {
           xs: [0, input.wheelTravelMm],
           ys: [weightN, weightN],
           labelAt: 1,
-          labelShift: [-2, -7],
         },
       ]}
       points={
@@ -45,7 +45,6 @@ export function ForceChart({ found: { ride, input } }: { found: RideOfBuild }) {
                 x: ride.sagMm,
                 y: weightN,
                 measured: false,
-                under: true,
                 label: `rests at ${formatText(ride.sagMm, 'lengthMm', reader)}`,
               },
             ]

@@ -159,7 +159,9 @@ function Angles({
       height={280}
       testId="angles"
       xQuantity="lengthMm"
+      xName="rack"
       yQuantity="angleDeg"
+      yName="steer"
       xMax={xs.at(-1) ?? 1}
       yMax={1.1 * Math.max(...ideal, ...rows.map(({ innerDeg }) => innerDeg!))}
       lines={[
@@ -182,7 +184,6 @@ function Angles({
           xs,
           ys: ideal,
           labelAt: 0.55,
-          labelShift: [-110, -10],
         },
         {
           id: 'inner',
@@ -191,7 +192,6 @@ function Angles({
           xs,
           ys: rows.map(({ innerDeg }) => innerDeg!),
           labelAt: 0.7,
-          labelShift: [-32, -6],
         },
         {
           id: 'outer',
@@ -200,7 +200,6 @@ function Angles({
           xs,
           ys: rows.map(({ outerDeg }) => outerDeg!),
           labelAt: 0.97,
-          labelShift: [4, 18],
         },
       ]}
       summary={`Inner ${rows.at(-1)?.innerDeg?.toFixed(1)}°, outer ${rows.at(-1)?.outerDeg?.toFixed(1)}° at full lock.`}

@@ -10,8 +10,6 @@ export interface ChartLine {
   ys: readonly number[];
   /** Share of the line's length at which its label stands. */
   labelAt?: number;
-  /** Offset of the label in pixels. */
-  labelShift?: readonly [number, number];
 }
 
 /** A measured point with its error, or a predicted one, hollow. */
@@ -21,14 +19,15 @@ export interface ChartPoint {
   error?: number;
   label?: string;
   measured: boolean;
-  /** The label stands under the point. */
-  under?: boolean;
 }
 
 export interface ChartProps {
   title: string;
   xQuantity: QuantityName;
   yQuantity: QuantityName;
+  /** What the axes measure, where the quantity says it too widely. */
+  xName?: string;
+  yName?: string;
   lines: readonly ChartLine[];
   /** Everything above this line is out of reach. */
   limit?: ChartLine;

@@ -33,3 +33,14 @@ export function airOf(input: DriveRunInput): Air {
     ...(outrunMps === undefined ? {} : { outrunMps }),
   };
 }
+
+/**
+ * Grip of the driven tyres and all resistance at one speed.
+ *
+ * @param mps speed, m/s
+ * @returns forces in N
+ */
+export function airAt(input: DriveRunInput, mps: number): { gripN: number; resistanceN: number } {
+  const plant = createPlant(input);
+  return { gripN: tractionN(plant, mps), resistanceN: resistanceN(plant, mps) };
+}

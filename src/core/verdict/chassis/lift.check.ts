@@ -16,7 +16,7 @@ declare module '../../base/finding' {
 /** Acceleration that lifts an axle against what drive and brakes reach by motor and grip alone. */
 export const lift = defineCheck({
   id: 'chassis.lift',
-  at: { segment: 'chassis', side: 'plan' },
+  at: { segment: 'chassis', side: 'layout' },
   quantity: 'accelMps2',
   kind: 'floor',
   tightUnder: 1.1,

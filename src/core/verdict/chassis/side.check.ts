@@ -23,7 +23,7 @@ const MOST_ASIDE = 1 / 3;
 /** Weight on the left wheels against a half. */
 export const side = defineCheck({
   id: 'chassis.side',
-  at: { segment: 'chassis', side: 'plan' },
+  at: { segment: 'chassis', side: 'layout' },
   anySurface: true,
   quantity: 'share',
   kind: 'band',

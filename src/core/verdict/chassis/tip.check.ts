@@ -19,7 +19,7 @@ const WIDER_MM = 20;
 /** Whether it slides or rolls over in a corner. */
 export const tip = defineCheck({
   id: 'chassis.tip',
-  at: { segment: 'chassis', side: 'plan' },
+  at: { segment: 'chassis', side: 'layout' },
   quantity: 'coefficient',
   kind: 'floor',
   tightUnder: 1.15,

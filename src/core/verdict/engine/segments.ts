@@ -3,7 +3,7 @@ export const SIDES = {
   brief: ['wish'],
   drive: ['run', 'heat', 'ratio', 'explorer', 'layout', 'gears', 'joints', 'tyres'],
   power: ['supply', 'pack', 'wiring', 'radio'],
-  chassis: ['plan'],
+  chassis: ['layout', 'air'],
   suspension: ['corner', 'better', 'ride', 'steering', 'play', 'aids'],
   parts: ['few', 'mesh'],
   print: ['tonight', 'fits', 'holes', 'list', 'assembly'],

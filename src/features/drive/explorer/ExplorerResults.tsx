@@ -102,7 +102,7 @@ export const ExplorerResults = memo(function ExplorerResults({ rows, outdated }:
         </Toggles>
         <span className="quiet">
           {formatNumber(visible.length, reader.locale, 6)} shown
-          {outdated ? '; the car has changed since, so try them again for exact figures' : ''}
+          {outdated ? '; not of the car as it is now' : ''}
         </span>
       </div>
       <ExplorerTable

@@ -52,7 +52,6 @@ export function ExplorerRun({ document, surface, row, patch, closed, onTake, onC
             xs: present.series.tS,
             ys: present.series.speedMps,
             labelAt: 0.5,
-            labelShift: [0, 16],
           },
           ...(tried
             ? [
@@ -63,7 +62,6 @@ export function ExplorerRun({ document, surface, row, patch, closed, onTake, onC
                   xs: tried.series.tS,
                   ys: tried.series.speedMps,
                   labelAt: 1,
-                  labelShift: [6, -4] as const,
                 },
               ]
             : []),

@@ -4,7 +4,7 @@ import { DIMMED } from '@/ui/theme/tokens';
 import LinearProgress from '@mui/material/LinearProgress';
 import Button from '@mui/material/Button';
 import { needNames } from '@/words/needs';
-import { useMemo, useState } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import { overallRatio } from '@/core/car/document/drive';
 import { CalcError } from '@/core/base/errors';
 import { planExplorer } from '@/core/worked/drive/explorer';
@@ -18,8 +18,11 @@ import { ExplorerResults } from './ExplorerResults';
 import { type NamedRow, usualRange } from './explorerRows';
 import { useSweep } from './useSweep';
 import { Apart } from '../../frame/Guarded';
+import { Ask } from '../../frame/Ask';
 
 const NONE: readonly NamedRow[] = [];
+/** A change that is followed by another starts no sweep, ms. */
+const AFTER_CHANGE_MS = 300;
 
 /** Every motor, pack and ratio at hand on this car. */
 export function ExplorerView() {
@@ -36,20 +39,31 @@ export function ExplorerView() {
     [document, surface, library, range],
   );
   const rows = sweep.rows ?? NONE;
-  const [swept, setSwept] = useState<{ document: unknown; surface: unknown }>();
+  const [tried, setTried] = useState<unknown>();
+  const [stopped, setStopped] = useState<unknown>();
+  const ready = plan && !('refused' in plan) && plan.ok ? plan.value : undefined;
+  const { start, cancel } = sweep;
+  useEffect(() => {
+    if (!ready || !surface || stopped === ready || tried === ready) return undefined;
+    const timer = setTimeout(() => {
+      setTried(ready);
+      start(document, surface, library, range as RatioRange, ready.count);
+    }, AFTER_CHANGE_MS);
+    return () => clearTimeout(timer);
+  }, [ready, stopped, tried, start, document, surface, library, range]);
   if (!surface) return null;
 
   const count = (value: number) => formatNumber(value, reader.locale, 6);
   const meeting = rows.filter(({ meetsGoal }) => meetsGoal).length;
-  const begin = () => {
-    if (!plan || 'refused' in plan || !plan.ok) return;
-    setSwept({ document, surface });
-    sweep.start(document, surface, library, range as RatioRange, plan.value.count);
+  const stop = () => {
+    setStopped(ready);
+    setTried(undefined);
+    cancel();
   };
 
   return (
     <Apart>
-      <div className="ask">
+      <Ask>
         <h1 className="answer" data-testid="explorer-answer">
           {rows.length === 0 ? (
             'Which motor, pack and ratio of those at hand would do it?'
@@ -68,7 +82,7 @@ export function ExplorerView() {
           )}
         </h1>
         <SurfaceSwitch />
-      </div>
+      </Ask>
       <div className="row explorerbar">
         <Range range={range} onChange={setRange} />
         {sweep.progress ? (
@@ -82,16 +96,18 @@ export function ExplorerView() {
             <span role="status">
               {count(sweep.progress.done)} of {count(sweep.progress.of)} combinations
             </span>
-            <Button onClick={sweep.cancel}>Cancel</Button>
+            <Button onClick={stop}>Cancel</Button>
           </>
-        ) : plan && !('refused' in plan) && plan.ok ? (
+        ) : ready ? (
           <>
-            <Button variant="contained" onClick={begin}>
-              Try {count(plan.value.count)} combinations
-            </Button>
-            {plan.value.leftOut > 0 ? (
+            {stopped === ready ? (
+              <Button variant="contained" onClick={() => setStopped(undefined)}>
+                Try {count(ready.count)} combinations
+              </Button>
+            ) : null}
+            {ready.leftOut > 0 ? (
               <span className="quiet">
-                {count(plan.value.leftOut)} pairs left out: too many volts for motor or controller
+                {count(ready.leftOut)} pairs left out: too many volts for motor or controller
               </span>
             ) : null}
           </>
@@ -99,28 +115,24 @@ export function ExplorerView() {
           <span role="alert" style={{ color: 'var(--rust)' }}>
             {plan && 'refused' in plan
               ? plan.refused
-              : plan
+              : plan && !plan.ok
                 ? `Needs ${needNames(plan.missing)}.`
                 : 'Give the range of ratios.'}
           </span>
         )}
       </div>
       {rows.length > 0 ? (
-        <div style={{ opacity: sweep.progress ? DIMMED : 1 }} aria-busy={sweep.progress !== undefined}>
-          <ExplorerResults
-            rows={rows}
-            outdated={
-              sweep.progress === undefined &&
-              swept !== undefined &&
-              (swept.document !== document || swept.surface !== surface)
-            }
-          />
+        <div
+          style={{ opacity: tried === ready && !sweep.progress ? 1 : DIMMED }}
+          aria-busy={sweep.progress !== undefined}
+        >
+          <ExplorerResults rows={rows} outdated={stopped === ready} />
         </div>
       ) : (
         <p className="quiet" style={{ marginTop: 10, maxWidth: 700 }}>
           Each combination drives a full-throttle run and one cycle of how the pack is driven (chosen under
-          Heat), with the masses exchanged. The temperature is where the case comes to rest if the pack never
-          ended. Motors and packs come from the library.
+          Heat and duty), with the masses exchanged. The temperature is where the case comes to rest if the
+          pack never ended. Motors and packs come from the library.
         </p>
       )}
     </Apart>

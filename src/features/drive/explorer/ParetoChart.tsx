@@ -20,6 +20,8 @@ const [WIDTH, HEIGHT] = [470, 260];
 const PAD = { left: 44, right: 12, top: 16, bottom: 34 };
 /** Points that are drawn besides the best: enough to show the cloud, few enough to stay quick. */
 const MOST_OTHERS = 400;
+/** Axes begin a little before the least. */
+const LEFT_OF = 0.92;
 
 interface ParetoChartProps {
   rows: readonly NamedRow[];
@@ -28,6 +30,27 @@ interface ParetoChartProps {
   hovered: number | undefined;
   onHover(id: number): void;
   document: BuildDocument;
+}
+
+/** Rings closer than this are one, px. */
+const RING_PX = 9;
+
+interface Ring {
+  cx: number;
+  cy: number;
+  rows: readonly NamedRow[];
+}
+
+/** Rows that would lie on each other are one ring. */
+function ringsOf(rows: readonly NamedRow[], place: (row: NamedRow) => { cx: number; cy: number }): Ring[] {
+  const rings: Ring[] = [];
+  for (const row of rows) {
+    const at = place(row);
+    const near = rings.findIndex(({ cx, cy }) => Math.hypot(cx - at.cx, cy - at.cy) < RING_PX);
+    if (near < 0) rings.push({ ...at, rows: [row] });
+    else rings[near] = { ...rings[near]!, rows: [...rings[near]!.rows, row] };
+  }
+  return rings;
 }
 
 /** Top speed against time or heat: what cannot be bettered stands out, what misses the wish lies in the hatched part. */
@@ -55,6 +78,7 @@ export const ParetoChart = memo(function ParetoChart({
     const quantile = (values: number[], share: number) =>
       values.sort((a, b) => a - b)[Math.floor(share * (values.length - 1))] ?? 1;
     return {
+      slowest: Math.min(targetMps ?? Infinity, ...drawn.map((row) => row.topSpeedMps!)),
       x: Math.max(
         quantile(
           drawn.map((row) => row.topSpeedMps!),
@@ -72,9 +96,15 @@ export const ParetoChart = memo(function ParetoChart({
       ),
     };
   }, [drawn, measure, targetMps, limit]);
-  const x = scaleLinear([0, toShown(bounds.x, xUnit)], [PAD.left, WIDTH - PAD.right]).nice(5);
+  const x = scaleLinear(
+    [toShown(LEFT_OF * bounds.slowest, xUnit), toShown(bounds.x, xUnit)],
+    [PAD.left, WIDTH - PAD.right],
+  ).nice(5);
   const y = scaleLinear(
-    [toShown(measure === 'steadyCaseC' ? Math.min(20, bounds.low) : 0, yUnit), toShown(bounds.high, yUnit)],
+    [
+      toShown(measure === 'steadyCaseC' ? bounds.low : LEFT_OF * bounds.low, yUnit),
+      toShown(bounds.high, yUnit),
+    ],
     [HEIGHT - PAD.bottom, PAD.top],
   ).nice(4);
   const px = (value: number) => x(toShown(value, xUnit));
@@ -145,10 +175,10 @@ export const ParetoChart = memo(function ParetoChart({
           </text>
         ))}
         <text x={WIDTH - PAD.right} y={HEIGHT - 4} textAnchor="end">
-          {xUnit.symbol}
+          speed, {xUnit.symbol}
         </text>
-        <text x={PAD.left - 6} y={11} textAnchor="end">
-          {yUnit.symbol}
+        <text x={0} y={11}>
+          {measure === 'steadyCaseC' ? 'case' : 'time'}, {yUnit.symbol}
         </text>
         {limit === undefined ? null : (
           <>
@@ -188,18 +218,9 @@ export const ParetoChart = memo(function ParetoChart({
             />
           </>
         )}
-        {drawn.map((row) =>
-          row.best ? (
-            <circle
-              key={row.id}
-              data-best={row.id}
-              {...place(row)}
-              r="4.5"
-              fill="var(--sheet)"
-              stroke="var(--ink)"
-              strokeWidth="1.8"
-            />
-          ) : (
+        {drawn
+          .filter(({ best }) => !best)
+          .map((row) => (
             <circle
               key={row.id}
               {...place(row)}
@@ -207,8 +228,27 @@ export const ParetoChart = memo(function ParetoChart({
               fill={row.meetsGoal ? 'var(--moss)' : 'var(--quiet)'}
               opacity={row.meetsGoal ? 0.8 : 0.35}
             />
-          ),
-        )}
+          ))}
+        {ringsOf(
+          drawn.filter(({ best }) => best),
+          place,
+        ).map(({ cx, cy, rows: alike }) => (
+          <g key={alike[0]!.id} data-best={alike[0]!.id}>
+            <circle
+              cx={cx}
+              cy={cy}
+              r={alike.length > 1 ? 7 : 4.5}
+              fill="var(--sheet)"
+              stroke="var(--ink)"
+              strokeWidth="1.8"
+            />
+            {alike.length > 1 ? (
+              <text className="ringcount" x={cx} y={cy + 4} textAnchor="middle">
+                {alike.length}
+              </text>
+            ) : null}
+          </g>
+        ))}
         {marked && marked.topSpeedMps !== undefined && marked[measure] !== undefined ? (
           <circle {...place(marked)} r="7" fill="none" stroke="var(--moss)" strokeWidth="3" />
         ) : null}
@@ -236,8 +276,8 @@ export const ParetoChart = memo(function ParetoChart({
         </g>
       </svg>
       <p className="quiet" style={{ fontSize: 12 }}>
-        Rings cannot be bettered in speed, time and heat at once; green dots meet the whole wish. Point at
-        one.
+        Rings cannot be bettered in speed, time and heat at once, a number in one is how many lie there; green
+        dots meet the whole wish. Point at one.
       </p>
     </figure>
   );

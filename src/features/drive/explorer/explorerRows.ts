@@ -40,9 +40,9 @@ export function startingRow(
   return among.reduce<NamedRow | undefined>((a, b) => (a && before(a, b) <= 0 ? a : b), undefined)?.id;
 }
 
-const RATIOS = 40;
+const RATIOS = 24;
 
-/** From half the present ratio to twice it, in about forty steps of a round size. */
+/** From half the present ratio to twice it, in about twenty-four steps of a round size. */
 export function usualRange(present: number): RatioRange {
   const [from, to] = [Math.max(1, Math.round(present / 2)), Math.max(2, Math.round(present * 2))];
   const step = Math.max(0.1, Math.round(((to - from) / RATIOS) * 10) / 10);

@@ -19,6 +19,7 @@ import { GearFiles } from './GearFiles';
 import { MeshSketch } from './MeshSketch';
 import { Teeth } from './Teeth';
 import { Apart } from '../../frame/Guarded';
+import { Ask } from '../../frame/Ask';
 
 type Found = ReturnType<typeof meshOrRefusal> | undefined;
 
@@ -31,7 +32,7 @@ export function GearsView() {
   const found = stage ? meshed(stage) : undefined;
   return (
     <Apart>
-      <div className="ask">
+      <Ask>
         {stage ? (
           <GearsAnswer stage={stage} found={found} />
         ) : (
@@ -48,7 +49,7 @@ export function GearsView() {
             ))}
           </Toggles>
         ) : null}
-      </div>
+      </Ask>
       {stage && found && 'mesh' in found ? (
         <>
           <MeshSketch stage={stage} centreMm={found.mesh.centreDistanceMm} />

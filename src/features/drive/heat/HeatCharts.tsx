@@ -77,7 +77,6 @@ export function HeatCharts({
                     xs: ghostXs,
                     ys: ghost.heat.pack.series.caseC,
                     labelAt: 0.6,
-                    labelShift: [0, 16] as const,
                   },
                 ]
               : []),
@@ -88,7 +87,6 @@ export function HeatCharts({
               xs,
               ys: pack.series.windingC,
               labelAt: 1,
-              labelShift: [4, -8],
             },
             {
               id: 'case',
@@ -97,7 +95,6 @@ export function HeatCharts({
               xs,
               ys: pack.series.caseC,
               labelAt: 1,
-              labelShift: [4, 18],
             },
           ]}
           levels={[
@@ -124,6 +121,7 @@ export function HeatCharts({
           width={350}
           xQuantity="minutes"
           yQuantity="share"
+          yName="charge"
           lines={[
             ...(ghost
               ? [
@@ -134,7 +132,6 @@ export function HeatCharts({
                     xs: ghostXs,
                     ys: ghost.heat.pack.series.stateOfCharge,
                     labelAt: 0.4,
-                    labelShift: [6, -8] as const,
                   },
                 ]
               : []),
@@ -145,7 +142,6 @@ export function HeatCharts({
               xs,
               ys: pack.series.stateOfCharge,
               labelAt: 0.55,
-              labelShift: [10, -4],
             },
           ]}
           uprights={

@@ -23,6 +23,7 @@ import { workerOf } from '@/workers/clients';
 import { END_CLAUSES } from '../words';
 import { type GhostHeat, HeatCharts } from './HeatCharts';
 import { WhatIfs } from './HeatWhatIfs';
+import { Ask } from '../../frame/Ask';
 
 /** Winding, case and charge over a whole pack, and what would change them. */
 export function HeatView() {
@@ -59,10 +60,10 @@ export function HeatView() {
   const ghostHeat = ghost && other.value?.ok ? { label: ghost.label, heat: other.value.value } : undefined;
   return (
     <Apart>
-      <div className="ask">
+      <Ask>
         <HeatAnswer heat={heat} surface={surface.name} ghost={ghostHeat} />
         <SurfaceSwitch />
-      </div>
+      </Ask>
       <div style={{ opacity: present.stale ? DIMMED : 1 }} aria-busy={present.stale}>
         <HeatCharts heat={heat} ghost={ghostHeat} readings={document.drive.heat?.readings ?? []} />
       </div>

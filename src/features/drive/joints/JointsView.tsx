@@ -23,6 +23,7 @@ import { SurfaceSwitch } from '../../frame/SurfaceSwitch';
 import { useWorked } from '../../session/useWorked';
 import { workerOf } from '@/workers/clients';
 import { Apart } from '../../frame/Guarded';
+import { Ask } from '../../frame/Ask';
 
 /** What holds the pinion and the wheel, side by side where it is hot, and how the shafts fare. */
 export function JointsView() {
@@ -38,10 +39,10 @@ export function JointsView() {
   const { pinion, wheel, shafts } = found.value;
   return (
     <Apart>
-      <div className="ask">
+      <Ask>
         <JointAnswer found={found.value} />
         <SurfaceSwitch />
-      </div>
+      </Ask>
       <div style={{ opacity: found.stale ? DIMMED : 1 }} aria-busy={found.stale}>
         {pinion.held ? (
           <SideBySide

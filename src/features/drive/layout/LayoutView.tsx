@@ -25,6 +25,7 @@ import { Differentials } from './Differentials';
 import { RotationSketch } from './RotationSketch';
 import { sound } from '../../frame/sound';
 import { Apart } from '../../frame/Guarded';
+import { Ask } from '../../frame/Ask';
 
 /** Which way every wheel turns, and what the differentials do. */
 export function LayoutView() {
@@ -33,14 +34,14 @@ export function LayoutView() {
   const found = useMemo(() => sound(() => rotationOf(drive)), [drive]);
   return (
     <Apart>
-      <div className="ask">
+      <Ask>
         {found.ok ? (
           <LayoutAnswer rotation={found.value} />
         ) : (
           <h1 className="answer">Not worked out yet: it needs {needNames(found.missing)}.</h1>
         )}
         <SurfaceSwitch />
-      </div>
+      </Ask>
       {found.ok ? (
         <>
           <Fixes rotation={found.value} />

@@ -26,6 +26,7 @@ import { useWorked } from '../../session/useWorked';
 import { workerOf } from '@/workers/clients';
 import { RatioStrip } from './RatioStrip';
 import { Apart } from '../../frame/Guarded';
+import { Ask } from '../../frame/Ask';
 
 const MOST_CHOICES = 6;
 
@@ -53,10 +54,10 @@ export function RatioView() {
   ];
   return (
     <Apart>
-      <div className="ask">
+      <Ask>
         <RatioAnswer band={shown.band} surface={shown.name} />
         <SurfaceSwitch />
-      </div>
+      </Ask>
       <div style={{ opacity: found.stale ? DIMMED : 1 }} aria-busy={found.stale}>
         <RatioStrip bands={bands} from={longest} to={shortest} />
       </div>

@@ -116,7 +116,6 @@ function GrowthChart({
       xs: points.map(([x]) => x),
       ys: points.map(([, y]) => y),
       labelAt: 0.95 - 0.12 * index,
-      labelShift: [-6, -8],
     };
   });
   return (
@@ -128,6 +127,7 @@ function GrowthChart({
         height={230}
         xQuantity="rpm"
         yQuantity="percent"
+        yName="growth"
         lines={lines}
         xMax={most}
         yMax={MOST_GROWTH_PCT}

@@ -31,6 +31,7 @@ import { workerOf } from '@/workers/clients';
 import { sound } from '../../frame/sound';
 import { type Both, Answer, Speeds, Slip, Throttle } from './SlipReadings';
 import { SlipStudy } from './SlipStudy';
+import { Ask } from '../../frame/Ask';
 
 const [USUAL_DISTANCE_M, USUAL_FROM_MPS] = [15, 8];
 
@@ -214,7 +215,7 @@ export function SlipAidSide({
       <Readings>
         {tabs}
         {pick}
-        <div className="ask">
+        <Ask>
           <h1 className="answer">
             {!assembled.ok ? (
               `Not worked out yet: it needs ${needNames(assembled.missing)}.`
@@ -225,7 +226,7 @@ export function SlipAidSide({
             )}
           </h1>
           <SurfaceSwitch />
-        </div>
+        </Ask>
         {assembled.ok && worked.value ? (
           <Charts style={worked.stale ? { opacity: DIMMED } : undefined}>
             <Speeds both={worked.value} />

@@ -72,8 +72,7 @@ const LINES = (
   of: (series: SlipSeries) => readonly number[],
   style: 'predicted' | 'predictedQuiet' | 'earlier',
   labelAt: number,
-  labelShift: readonly [number, number],
-) => ({ id, label, style, xs: series.tS, ys: of(series), labelAt, labelShift });
+) => ({ id, label, style, xs: series.tS, ys: of(series), labelAt });
 
 const endOf = ({ assisted, bare }: Both) =>
   Math.max(assisted.series.tS.at(-1)!, Math.min(bare.series.tS.at(-1)!, 1.6 * assisted.series.tS.at(-1)!)) ||
@@ -95,9 +94,9 @@ export function Speeds({ both }: { both: Both }) {
       xMax={endOf(both)}
       yMax={1.15 * Math.max(most, ...bare.series.speedMps)}
       lines={[
-        LINES('bareCar', 'car, without', bare.series, (s) => s.speedMps, 'earlier', 0.8, [0, 16]),
-        LINES('wheel', 'driven wheel', assisted.series, (s) => s.wheelMps, 'predictedQuiet', 0.3, [4, -8]),
-        LINES('car', 'car', assisted.series, (s) => s.speedMps, 'predicted', 0.6, [6, 14]),
+        LINES('bareCar', 'car, without', bare.series, (s) => s.speedMps, 'earlier', 0.8),
+        LINES('wheel', 'driven wheel', assisted.series, (s) => s.wheelMps, 'predictedQuiet', 0.3),
+        LINES('car', 'car', assisted.series, (s) => s.speedMps, 'predicted', 0.6),
       ]}
       summary={`The car ends at ${formatText(assisted.series.speedMps.at(-1)!, 'speedMps', reader)}.`}
     />
@@ -117,11 +116,12 @@ export function Slip({ both, targetPct, brakes }: { both: Both; targetPct: numbe
       height={215}
       xQuantity="timeS"
       yQuantity="percent"
+      yName="slip"
       xMax={endOf(both)}
       yMax={brakes ? 110 : MOST_SLIP_SHOWN_PCT}
       lines={[
-        LINES('bare', 'without', both.bare.series, shown, 'earlier', 0.6, [4, -8]),
-        LINES('assisted', 'with', both.assisted.series, shown, 'predicted', 0.5, [4, -8]),
+        LINES('bare', 'without', both.bare.series, shown, 'earlier', 0.6),
+        LINES('assisted', 'with', both.assisted.series, shown, 'predicted', 0.5),
         ...(targetPct < OFF_PCT
           ? [
               {
@@ -131,7 +131,6 @@ export function Slip({ both, targetPct, brakes }: { both: Both; targetPct: numbe
                 xs: [0, endOf(both)],
                 ys: [targetPct, targetPct],
                 labelAt: 1,
-                labelShift: [-60, -6] as const,
               },
             ]
           : []),
@@ -155,7 +154,7 @@ export function Throttle({ both, brakes }: { both: Both; brakes: boolean }) {
       xMax={endOf(both)}
       yMin={low - 30}
       yMax={high + 30}
-      lines={[LINES('assisted', '', both.assisted.series, (s) => s.throttleUs, 'predicted', 0.5, [0, -8])]}
+      lines={[LINES('assisted', '', both.assisted.series, (s) => s.throttleUs, 'predicted', 0.5)]}
       summary="What the controller sends, frame by frame."
     />
   );

@@ -79,6 +79,7 @@ export function SlipStudy({
             width={424}
             height={180}
             xQuantity="percent"
+            xName="slip aimed at"
             yQuantity={quantity}
             xMax={OFF_PCT}
             yMin={0.97 * Math.min(...rows.map(({ mean }) => mean!))}

@@ -25,6 +25,7 @@ import { PathChart, SettleChart, TimeChart } from './YawCharts';
 import { sound } from '../../frame/sound';
 import { Answer } from './YawAnswer';
 import { Speeds } from './YawSpeeds';
+import { Ask } from '../../frame/Ask';
 
 const GAINS = 40;
 const LEAST_SWEPT = 0.2;
@@ -228,14 +229,14 @@ export function YawAidSide({ tabs, foot, pick }: { tabs: ReactNode; foot: ReactN
       <Readings>
         {tabs}
         {pick}
-        <div className="ask">
+        <Ask>
           {assembled.ok ? (
             <Answer study={study.value} gain={aid.gain!} speedMps={speedMps} />
           ) : (
             <h1 className="answer">Not study out yet: it needs {needNames(assembled.missing)}.</h1>
           )}
           <SurfaceSwitch />
-        </div>
+        </Ask>
         {assembled.ok && study.value ? (
           <div style={study.stale ? { opacity: DIMMED } : undefined}>
             <Charts>

@@ -62,7 +62,6 @@ export function TimeChart({
                 xs: bare.series.tS,
                 ys: ghost,
                 labelAt: 0.3,
-                labelShift: [4, -8] as const,
               },
             ]
           : []),
@@ -73,7 +72,6 @@ export function TimeChart({
           xs: assisted.series.tS,
           ys: own,
           labelAt: 0.55,
-          labelShift: [0, 18],
         },
       ]}
       summary={`With the gyro at most ${Math.max(...own.map(Math.abs)).toFixed(1)}.`}
@@ -92,6 +90,7 @@ export function PathChart({ speedMps, assisted, bare }: BothProps & { speedMps: 
       height={215}
       xQuantity="distanceM"
       yQuantity="distanceM"
+      yName="to the left"
       xMax={along(assisted.series).at(-1)!}
       {...around(assisted.series.lateralM, bare.series.lateralM, 0.1)}
       lines={[
@@ -102,7 +101,6 @@ export function PathChart({ speedMps, assisted, bare }: BothProps & { speedMps: 
           xs: along(bare.series),
           ys: bare.series.lateralM,
           labelAt: 0.5,
-          labelShift: [4, -8],
         },
         {
           id: 'assisted',
@@ -111,7 +109,6 @@ export function PathChart({ speedMps, assisted, bare }: BothProps & { speedMps: 
           xs: along(assisted.series),
           ys: assisted.series.lateralM,
           labelAt: 0.7,
-          labelShift: [0, 18],
         },
       ]}
       summary={`It ends ${formatText(assisted.series.lateralM.at(-1)!, 'distanceM', reader)} aside.`}
@@ -138,6 +135,7 @@ export function SettleChart({
       width={WIDTH}
       height={215}
       xQuantity="coefficient"
+      xName="gain"
       yQuantity="timeS"
       xMax={mostGain}
       yMax={Math.max(0.2, ...calm.map(({ settleS }) => settleS!)) * 1.15}
@@ -149,7 +147,6 @@ export function SettleChart({
           xs: calm.map((row) => row.gain),
           ys: calm.map(({ settleS }) => settleS!),
           labelAt: 0.4,
-          labelShift: [0, -14],
         },
       ]}
       uprights={[{ x: gain, label: 'your gain', wish: true }]}

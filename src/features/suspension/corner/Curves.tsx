@@ -100,6 +100,7 @@ export function Curves({ drawn, ghost, travelMm, restMm, now }: CurvesProps) {
                 height={146}
                 small
                 xQuantity="lengthMm"
+                xName="droop − travel + bump"
                 yQuantity={quantity}
                 xMin={xs[0]!}
                 xMax={xs.at(-1)!}
