@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import type { Readable } from 'node:stream';
 import { buffer } from 'node:stream/consumers';
 import { ZipFile } from 'yazl';
-import { expect, field, freshName, readyBuild, saved, test } from './page';
+import { expect, field, freshName, readyBuild, saved, test, pick } from './page';
 
 test('a build goes out as a file and comes back, asked about, as a copy', async ({ page, allow }) => {
   allow.statuses.push(409, 422);
@@ -102,7 +102,7 @@ test('the library: add, find, sort, use, refuse to delete what is used', async (
   await expect(rows.nth(1)).toContainText('Brushless 20 x 30, fast wind');
   const name = freshName('User');
   await readyBuild(page, name);
-  await page.getByRole('combobox', { name: 'Choose a motor' }).selectOption({ label: motor });
+  await pick(page, 'Choose a motor', motor);
   await saved(page);
   await page.goto('/library');
   await expect(page.getByRole('row', { name: new RegExp(motor) })).toContainText(`${name} A`);

@@ -21,6 +21,7 @@ async function tabTo(page: Page, name: string | RegExp): Promise<void> {
 async function choose(page: Page, name: string, typed: string): Promise<void> {
   await tabTo(page, name);
   await page.keyboard.type(typed, { delay: 5 });
+  await page.keyboard.press('Enter');
   await page.keyboard.press('Tab');
 }
 
@@ -44,7 +45,6 @@ test('the whole loop by keyboard alone', async ({ page }) => {
   await page.waitForURL(/\/A\/brief/);
 
   await choose(page, 'Add a surface', 'Asphalt');
-  await page.keyboard.press('Enter');
   await write(page, 'Wished speed', '30');
   await choose(page, 'Choose a size class', '1:10');
   await tabTo(page, /^Fill in a usual 1:10 car/);
@@ -56,7 +56,6 @@ test('the whole loop by keyboard alone', async ({ page }) => {
   await choose(page, 'Choose a pack', '2S 5000');
   await choose(page, 'Choose a controller', '60 A');
   await choose(page, 'Add a stage', 'Spur');
-  await page.keyboard.press('Enter');
   await write(page, 'Stage 1: pinion teeth', '15');
   await write(page, 'Stage 1: wheel teeth', '150');
   await choose(page, 'Choose a tyre', '1:10 road');

@@ -109,6 +109,19 @@ export async function readyBuild(page: Page, name: string): Promise<string> {
   return root;
 }
 
+/** Chooses from a list that is searched by typing. */
+export async function pick(
+  page: Page,
+  name: string,
+  label: string,
+  within: Pick<Page, 'getByRole'> = page,
+): Promise<void> {
+  const list = within.getByRole('combobox', { name, exact: true });
+  await list.click();
+  await list.fill(label);
+  await page.getByRole('listbox').getByRole('option').first().click();
+}
+
 /** The same made by hand, from the garage on. */
 export async function readyByHand(page: Page, name: string): Promise<string> {
   await page.goto('/');
@@ -116,24 +129,18 @@ export async function readyByHand(page: Page, name: string): Promise<string> {
   await page.getByRole('button', { name: 'Start it' }).click();
   await page.waitForURL(/\/builds\/.*\/A\/brief/);
   const root = page.url().replace(/\/brief.*$/, '');
-  await page.getByRole('combobox', { name: 'Add a surface' }).selectOption({ label: 'Mown grass' });
-  await page.getByRole('button', { name: 'Add a surface: add' }).click();
+  await pick(page, 'Add a surface', 'Mown grass');
   await field(page, 'Wished speed').fill('30');
-  await page.getByRole('combobox', { name: 'Choose a size class' }).selectOption({ label: '1:10' });
+  await pick(page, 'Choose a size class', '1:10');
   await page.getByRole('button', { name: /Fill in a usual 1:10 car/ }).click();
   await toSegment(page, 'Drive');
-  await page
-    .getByRole('combobox', { name: 'Choose a motor' })
-    .selectOption({ label: 'Sensored 540, 13.5 turns' });
-  await page.getByRole('combobox', { name: 'Choose a pack' }).selectOption({ label: '2S 5000 hard case' });
-  await page
-    .getByRole('combobox', { name: 'Choose a controller' })
-    .selectOption({ label: '60 A sensored, 1:10' });
-  await page.getByRole('combobox', { name: 'Add a stage' }).selectOption({ label: 'Spur gears' });
-  await page.getByRole('button', { name: 'Add a stage: add' }).click();
+  await pick(page, 'Choose a motor', 'Sensored 540, 13.5 turns');
+  await pick(page, 'Choose a pack', '2S 5000 hard case');
+  await pick(page, 'Choose a controller', '60 A sensored, 1:10');
+  await pick(page, 'Add a stage', 'Spur gears');
   await field(page, 'Stage 1: pinion teeth').fill('15');
   await field(page, 'Stage 1: wheel teeth').fill('150');
-  await page.getByRole('combobox', { name: 'Choose a tyre' }).selectOption({ label: '1:10 grass pin' });
+  await pick(page, 'Choose a tyre', '1:10 grass pin');
   await expect(page.getByTestId('top-speed')).toBeVisible();
   await saved(page);
   return root;

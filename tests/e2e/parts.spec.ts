@@ -2,7 +2,7 @@ import type { Page } from '@playwright/test';
 import { extruded } from '@/core/physics/solid/extrude';
 import { boxCorners, meshOf } from '@/core/physics/solid/shapes';
 import { writeStl } from '@/core/physics/meshFiles/writeStl';
-import { expect, field, freshName, readyBuild, saved, test, toSegment } from './page';
+import { expect, field, freshName, readyBuild, saved, test, toSegment, pick } from './page';
 
 const margin = async (page: Page) => Number.parseFloat(await page.getByTestId('solid-margin').innerText());
 
@@ -39,15 +39,12 @@ test('a part from a few dimensions: what breaks it, and turned on the bed it hol
   await toSegment(page, 'Parts');
   await namedPart(page, 'Ear');
   await page.getByRole('button', { name: 'Start with usual dimensions' }).click();
-  await page.getByRole('combobox', { name: 'Choose a material' }).selectOption({ label: 'Printed PETG' });
+  await pick(page, 'Choose a material', 'Printed PETG');
   await page.getByRole('combobox', { name: 'Layers lie' }).selectOption('across');
   // one load of its own: 100 N on 40 mm, 20 × 5 mm: 27 · 20 · 25 / 6 / 40 N across, 45 along
   await page.getByRole('button', { name: 'Take load 2 off' }).click();
   await page.getByRole('button', { name: 'Take load 1 off' }).click();
-  await page
-    .getByRole('combobox', { name: 'Add a load', exact: true })
-    .selectOption({ label: 'a force of my own' });
-  await page.getByRole('button', { name: 'Add a load: add' }).click();
+  await pick(page, 'Add a load', 'a force of my own');
   await field(page, 'Force').fill('100');
   await field(page, 'From hold to load').fill('40');
   await field(page, 'Width').fill('20');
@@ -74,7 +71,7 @@ test('a mesh is dropped, held and pulled by its faces, solved, turned on the bed
   await readyBuild(page, freshName('Meshes'));
   await toSegment(page, 'Parts');
   await namedPart(page, 'Bar');
-  await page.getByRole('combobox', { name: 'Choose a material' }).selectOption({ label: 'Printed PETG' });
+  await pick(page, 'Choose a material', 'Printed PETG');
   await page.getByRole('tab', { name: 'Own mesh' }).click();
   await dropped(page, 'bar.stl', bar);
   await expect(page.getByTestId('mesh-facts')).toContainText('12 triangles');

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { expect, field, freshName, readyBuild, saved, test, toSegment } from './page';
+import { expect, field, freshName, readyBuild, saved, test, toSegment, pick } from './page';
 
 async function toTab(page: Page, name: string): Promise<void> {
   const tab = page
@@ -9,17 +9,12 @@ async function toTab(page: Page, name: string): Promise<void> {
   await expect(tab).toHaveAttribute('aria-selected', 'true');
 }
 
-async function add(page: Page, what: string, label: string): Promise<void> {
-  await page.getByRole('combobox', { name: what, exact: true }).selectOption({ label });
-  await page.getByRole('button', { name: `${what}: add` }).click();
-}
-
 /** Receiver and strong servo on the controller's own regulator. */
 async function sharedRegulator(page: Page): Promise<void> {
   await toSegment(page, 'Power');
-  await add(page, 'Add a regulator', 'Controller’s regulator, 6 V');
-  await add(page, 'Add a load', 'Receiver, 3 channels');
-  await add(page, 'Add a load', 'Strong servo, metal gears');
+  await pick(page, 'Add a regulator', 'Controller’s regulator, 6 V');
+  await pick(page, 'Add a load', 'Receiver, 3 channels');
+  await pick(page, 'Add a load', 'Strong servo, metal gears');
 }
 
 test('a shared regulator browns out, and a second one cures it', async ({ page }) => {
@@ -54,9 +49,9 @@ test('a load is dragged to another regulator in the tree, and a ring is refused 
 }) => {
   await readyBuild(page, freshName('Tree'));
   await toSegment(page, 'Power');
-  await add(page, 'Add a regulator', 'Controller’s regulator, 6 V');
-  await add(page, 'Add a regulator', 'Switching regulator, 6 V, 5 A');
-  await add(page, 'Add a load', 'Receiver, 3 channels');
+  await pick(page, 'Add a regulator', 'Controller’s regulator, 6 V');
+  await pick(page, 'Add a regulator', 'Switching regulator, 6 V, 5 A');
+  await pick(page, 'Add a load', 'Receiver, 3 channels');
   const thing = (name: string) => page.locator('.thing').filter({ hasText: name });
   const end = (name: string, side: 'source' | 'target') => thing(name).locator(`.react-flow__handle.${side}`);
   const centre = async (name: string, side: 'source' | 'target') => {
@@ -128,9 +123,7 @@ test('the wiring list finds a plug that does not fit, and the radio a receiver t
   await wiring.getByRole('button', { name: /bullet, 4 mm/ }).click();
   await expect(wiring).toHaveAttribute('data-state', 'clear');
   await toTab(page, 'Radio and fail-safe');
-  await page
-    .getByRole('combobox', { name: 'Choose a transmitter' })
-    .selectOption({ label: 'Wheel transmitter, 2 channels' });
+  await pick(page, 'Choose a transmitter', 'Wheel transmitter, 2 channels');
   await field(page, 'Driven away as far as').fill('60');
   await expect(page.locator('[data-check="power.radio"]')).toContainText('will not bind');
 });

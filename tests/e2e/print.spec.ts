@@ -6,7 +6,7 @@ import { read3mf } from '@/core/physics/meshFiles/read3mf';
 import { readStl } from '@/core/physics/meshFiles/readStl';
 import { meshOf } from '@/core/physics/solid/shapes';
 import { writeStl } from '@/core/physics/meshFiles/writeStl';
-import { expect, field, freshName, readyBuild, saved, test, toSegment } from './page';
+import { expect, field, freshName, readyBuild, saved, test, toSegment, pick } from './page';
 
 /** Six holes of 3 mm; outside readings as a caliper shows them. */
 const PLACES: Readonly<Record<string, readonly [number, number]>> = {
@@ -97,17 +97,14 @@ async function blockBuild(page: Page, name: string): Promise<void> {
   await toSegment(page, 'Parts');
   await field(page, 'Name of the part').fill('Block');
   await page.getByRole('button', { name: 'Add the part' }).click();
-  await page.getByRole('combobox', { name: 'Choose a material' }).selectOption({ label: 'Printed PETG' });
+  await pick(page, 'Choose a material', 'Printed PETG');
   await page.getByRole('tab', { name: 'Own mesh' }).click();
   await page
     .getByLabel('File of the mesh')
     .setInputFiles({ name: 'block.stl', mimeType: 'model/stl', buffer: Buffer.from(block) });
   await expect(page.getByTestId('mesh-facts')).toContainText('12 triangles');
   await toSegment(page, 'Print');
-  await page
-    .getByRole('combobox', { name: 'Add a printer', exact: true })
-    .selectOption({ label: 'Small bed, 180 mm' });
-  await page.getByRole('button', { name: 'Add a printer: add' }).click();
+  await pick(page, 'Add a printer', 'Small bed, 180 mm');
 }
 
 test('a plate is planned, pushed about, handed on as 3MF, printed, and corrects the next estimate', async ({

@@ -3,6 +3,8 @@
 import { Fold } from '@/ui/controls/Fold';
 import Button from '@mui/material/Button';
 import { itemsOf } from '@/core/car/library/items';
+import { useReader } from '@/ui/reader';
+import { libraryOptions } from '../fields/libraryOptions';
 import { AddFrom } from '../fields/AddFrom';
 import { useBuild } from '../session/BuildContext';
 import { DocumentField, Group } from '../fields/fields';
@@ -10,6 +12,7 @@ import { DocumentField, Group } from '../fields/fields';
 /** The surfaces that the car is for, each with the figures that this build reckons with. */
 export function Surfaces() {
   const { document, library, edit, closed } = useBuild();
+  const { reader } = useReader();
   const items = itemsOf(library, 'surface');
   const chosen = document.brief.surfaces;
   const add = (id: string) => {
@@ -49,9 +52,10 @@ export function Surfaces() {
       {closed ? null : (
         <AddFrom
           label="Add a surface"
-          options={items
-            .filter(({ id }) => !chosen.some(({ libraryId }) => libraryId === id))
-            .map(({ id, data }) => [id, data.name] as const)}
+          options={libraryOptions(
+            items.filter(({ id }) => !chosen.some(({ libraryId }) => libraryId === id)),
+            reader,
+          )}
           onAdd={add}
         />
       )}

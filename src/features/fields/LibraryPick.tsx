@@ -1,12 +1,17 @@
 'use client';
 
-import { Select } from '@/ui/controls/Select';
 import Button from '@mui/material/Button';
 import { LIBRARY_WORDS } from '@/words/labels/library';
 import { itemsOf } from '@/core/car/library/items';
 import { type LibraryItem, type LibraryKind } from '@/core/car/library/kinds';
 import { type Path, valueAt } from '@/core/base/patch';
+import { useReader } from '@/ui/reader';
 import { useBuild } from '../session/BuildContext';
+import { libraryOptions } from './libraryOptions';
+import { Pick } from './Pick';
+
+/** Stands for what the document holds and the library does not. */
+const OWN = 'own';
 
 interface LibraryPickProps<K extends LibraryKind> {
   kind: K;
@@ -22,28 +27,26 @@ export function LibraryPick<K extends LibraryKind>({ kind, path, copy }: Library
   const items = itemsOf(library, kind);
   const chosen = valueAt(document, path) as { libraryId?: string; name: string } | undefined;
   const known = items.find(({ id }) => id === chosen?.libraryId);
+  const { reader } = useReader();
+  const options = libraryOptions(items, reader);
   const changed = known && chosen && JSON.stringify(sorted(copy(known))) !== JSON.stringify(sorted(chosen));
   return (
     <>
       <div className="pick">
-        <Select
-          look="strong"
-          aria-label={`Choose ${article(LIBRARY_WORDS[kind].one)}`}
-          value={known ? known.id : chosen ? 'own' : ''}
+        <Pick
+          label={`Choose ${article(LIBRARY_WORDS[kind].one)}`}
+          placeholder={`choose ${article(LIBRARY_WORDS[kind].one)}`}
           disabled={closed}
-          onChange={(event) => {
-            const item = items.find(({ id }) => id === event.target.value);
-            edit([{ path, value: item ? copy(item) : undefined }]);
+          options={options}
+          chosen={
+            options.find(({ id }) => id === known?.id) ??
+            (chosen ? { id: OWN, name: `${chosen.name} (not in the library)` } : undefined)
+          }
+          onChoose={(wanted) => {
+            const item = items.find(({ id }) => id === wanted);
+            if (wanted !== OWN) edit([{ path, value: item ? copy(item) : undefined }]);
           }}
-        >
-          <option value="">choose {article(LIBRARY_WORDS[kind].one)}</option>
-          {chosen && !known ? <option value="own">{chosen.name} (not in the library)</option> : null}
-          {items.map(({ id, data }) => (
-            <option key={id} value={id}>
-              {data.name}
-            </option>
-          ))}
-        </Select>
+        />
       </div>
       {changed ? (
         <p className="quiet" style={{ fontSize: 12 }}>

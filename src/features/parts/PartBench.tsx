@@ -172,7 +172,7 @@ function Loads({ part: { id, loads = [], shape } }: { part: Part }) {
         <section key={load.id} aria-label={`Load ${index + 1}`} className="supplyitem">
           <div className="row" style={{ flexWrap: 'nowrap' }}>
             <b style={{ flex: 1, fontSize: 13 }}>
-              {LOAD_OPTIONS.find(([name]) => name === load.from)?.[1] ?? load.from}
+              {LOAD_OPTIONS.find(({ id }) => id === load.from)?.name ?? load.from}
             </b>
             <IconAct
               icon="takeOut"

@@ -1,9 +1,9 @@
 import { LOAD_FROM } from '@/words/terms';
 import { LOAD_CASES } from '@/core/physics/strength/loadCases';
 
-export const LOAD_OPTIONS: readonly (readonly [string, string])[] = [
-  ...LOAD_CASES.filter((name) => name !== 'driveshaft').map((name) => [name, LOAD_FROM[name]] as const),
-  ['own', 'a force of my own'],
+export const LOAD_OPTIONS: readonly { id: string; name: string }[] = [
+  ...LOAD_CASES.filter((name) => name !== 'driveshaft').map((name) => ({ id: name, name: LOAD_FROM[name] })),
+  { id: 'own', name: 'a force of my own' },
 ];
 
 export const PROFILE_WORDS = [

@@ -11,6 +11,8 @@ import { itemsOf, loadForBuild } from '@/core/car/library/items';
 import { BATTERY, LOAD_KINDS, RAIL_KINDS } from '@/core/physics/supply/budgetDefinition';
 import { newId } from '../api';
 import { AddFrom } from '../fields/AddFrom';
+import { libraryOptions } from '../fields/libraryOptions';
+import { useReader } from '@/ui/reader';
 import { useBuild } from '../session/BuildContext';
 import { DocumentChoice, DocumentField, Group } from '../fields/fields';
 import { LibraryPick } from '../fields/LibraryPick';
@@ -26,6 +28,7 @@ export function SupplyBench({
   onChoose(id: string | undefined): void;
 }) {
   const { document, library, edit, closed } = useBuild();
+  const { reader } = useReader();
   const { battery, rails = [], loads = [] } = document.power;
   const add = (list: 'rails' | 'loads', item: object, id: string) => {
     edit([{ path: ['power', list], value: [...(document.power[list] ?? []), { id, ...item }] }]);
@@ -84,7 +87,7 @@ export function SupplyBench({
         {closed ? null : (
           <AddFrom
             label="Add a regulator"
-            options={itemsOf(library, 'regulator').map(({ id, data }) => [id, data.name] as const)}
+            options={libraryOptions(itemsOf(library, 'regulator'), reader)}
             onAdd={addRail}
           />
         )}
@@ -98,9 +101,12 @@ export function SupplyBench({
         {closed ? null : (
           <AddFrom
             label="Add a load"
-            options={[...itemsOf(library, 'receiver'), ...itemsOf(library, 'servo')]
-              .map(({ id, data }) => [id, data.name] as const)
-              .concat(others.map((kind) => [kind, kind === 'other' ? 'something else' : `a ${kind}`]))}
+            options={libraryOptions(
+              [...itemsOf(library, 'receiver'), ...itemsOf(library, 'servo')],
+              reader,
+            ).concat(
+              others.map((kind) => ({ id: kind, name: kind === 'other' ? 'something else' : `a ${kind}` })),
+            )}
             onAdd={addLoad}
           />
         )}

@@ -3,7 +3,9 @@ import { Fold } from '@/ui/controls/Fold';
 import { type ChosenPrinter, USUAL_DRAFT, USUAL_FINAL } from '@/core/car/document/print';
 import { itemsOf } from '@/core/car/library/items';
 import type { PrintHow } from '@/core/car/records/prints';
+import { useReader } from '@/ui/reader';
 import { newId } from '../api';
+import { libraryOptions } from '../fields/libraryOptions';
 import { AddFrom } from '../fields/AddFrom';
 import { useBuild } from '../session/BuildContext';
 import { DocumentField, Group } from '../fields/fields';
@@ -22,6 +24,7 @@ const PLAIN: Omit<ChosenPrinter, 'id'> = {
 /** The printers of the build with their beds, and how a draft and a final print are made. */
 export function PrinterBench({ how }: { how: PrintHow }) {
   const { document, library, edit, closed } = useBuild();
+  const { reader } = useReader();
   const printers = document.print.printers ?? [];
   const stock = itemsOf(library, 'printer');
   const add = (libraryId: string) => {
@@ -74,9 +77,7 @@ export function PrinterBench({ how }: { how: PrintHow }) {
           <AddFrom
             label="Add a printer"
             options={
-              stock.length > 0
-                ? stock.map(({ id, data }) => [id, data.name] as const)
-                : [['plain', 'one of 220 mm']]
+              stock.length > 0 ? libraryOptions(stock, reader) : [{ id: 'plain', name: 'one of 220 mm' }]
             }
             onAdd={add}
           />

@@ -9,6 +9,7 @@ import { useRef, useState } from 'react';
 import { drivenOf, overallRatio, type Stage, stageRatio } from '@/core/car/document/drive';
 import { itemsOf } from '@/core/car/library/items';
 import { formatNumber } from '@/core/base/units/formatQuantity';
+import { libraryOptions } from '../../fields/libraryOptions';
 import { useReader } from '@/ui/reader';
 import { useArrowSteps } from '@/ui/useArrowSteps';
 import { useSelectOnEntry } from '@/ui/useSelectOnEntry';
@@ -61,11 +62,7 @@ export function Stages({ withAxle = false }: { withAxle?: boolean }) {
         />
       ))}
       {closed || document.drive.stages.length >= 8 ? null : (
-        <AddFrom
-          label="Add a stage"
-          options={stageKinds.map(({ id, data }) => [id, data.name] as const)}
-          onAdd={add}
-        />
+        <AddFrom label="Add a stage" options={libraryOptions(stageKinds, reader)} onAdd={add} />
       )}
       <Fold title="Efficiencies">
         {document.drive.stages.map(({ id, kind }, index) => (

@@ -68,8 +68,8 @@ export function JointBench() {
         <AddFrom
           label="Add a shaft"
           options={[
-            ['axle', 'Wheel axle'],
-            ['long', 'Long shaft'],
+            { id: 'axle', name: 'Wheel axle' },
+            { id: 'long', name: 'Long shaft' },
           ]}
           onAdd={add}
         />

@@ -100,9 +100,9 @@ export function Held({ part }: { part: Part }) {
                     })
                   }
                 >
-                  {LOAD_OPTIONS.map(([id, words]) => (
+                  {LOAD_OPTIONS.map(({ id, name }) => (
                     <option key={id} value={id}>
-                      {words}
+                      {name}
                     </option>
                   ))}
                 </Select>

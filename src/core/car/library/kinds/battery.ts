@@ -162,5 +162,6 @@ export const battery = defineLibraryKind<BatteryFigures>({
     maxDischargeC: 30,
     massG: 265,
   },
+  tells: ['cells', 'capacityMah', 'massG'],
   starting: STARTING_PACKS,
 });

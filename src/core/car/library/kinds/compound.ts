@@ -25,5 +25,6 @@ const STARTING_COMPOUNDS: readonly { id: string; data: CompoundFigures }[] = [
 export const compound = defineLibraryKind<CompoundFigures>({
   figures: COMPOUND_FIGURES,
   blank: { hardFactor: 1, looseFactor: 1 },
+  tells: ['hardFactor', 'looseFactor'],
   starting: STARTING_COMPOUNDS,
 });

@@ -126,5 +126,6 @@ export const controller = defineLibraryKind<ControllerFigures>({
     maxV: 12.6,
     massG: 55,
   },
+  tells: ['kind', 'continuousA', 'maxV'],
   starting: STARTING_CONTROLLERS,
 });

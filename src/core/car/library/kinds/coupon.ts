@@ -25,5 +25,6 @@ export const coupon = defineLibraryKind<ReadCoupon, 'samples' | 'gaps'>({
     material: { text: 80 },
   },
   blank: {},
+  tells: [],
   starting: STARTING_COUPONS,
 });

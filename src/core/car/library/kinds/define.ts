@@ -6,6 +6,8 @@ export interface LibraryKindRecord<Data extends { name: string }, Nested extends
   readonly figures: Figures<Data, Nested>;
   /** Figures of a new one; those that are named here are shown and asked in the library. */
   readonly blank: Partial<Omit<Data, 'name'>>;
+  /** What a builder chooses by, beside the name. */
+  readonly tells: readonly Exclude<keyof Data, 'name' | Nested>[];
   /** What a new workshop holds of it. */
   readonly starting: readonly { readonly id: string; readonly data: Data }[];
 }

@@ -37,5 +37,6 @@ export const gear = defineLibraryKind<GearAtHand>({
     moduleMm: { quantity: 'fitMm', limits: { above: 0, to: 20 } },
   },
   blank: { role: 'pinion', teeth: 17, moduleMm: 0.8 },
+  tells: ['teeth', 'moduleMm'],
   starting: STARTING_GEARS,
 });

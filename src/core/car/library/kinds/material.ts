@@ -80,5 +80,6 @@ export const material = defineLibraryKind<LibraryMaterial, 'ranges' | 'source' |
     softeningC: 80,
     wearCoefficientMm3PerNm: 1e-5,
   },
+  tells: ['inPlaneStrengthMpa', 'modulusMpa', 'softeningC'],
   starting: STARTING_MATERIALS,
 });

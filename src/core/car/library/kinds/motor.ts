@@ -293,5 +293,6 @@ export const motor = defineLibraryKind<MotorFigures>({
     lengthMm: 52,
     housing: 'closed',
   },
+  tells: ['kvRpmPerV', 'massG'],
   starting: STARTING_MOTORS,
 });

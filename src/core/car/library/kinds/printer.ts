@@ -26,5 +26,6 @@ const STARTING_PRINTERS: readonly { id: string; data: PrinterFigures }[] = [
 export const printer = defineLibraryKind<PrinterFigures>({
   figures: PRINTER_FIGURES,
   blank: { bedWidthMm: 220, bedDepthMm: 220, bedHeightMm: 250, speedMmps: 80, maxFlowMm3ps: 11 },
+  tells: ['bedWidthMm', 'bedDepthMm', 'bedHeightMm'],
   starting: STARTING_PRINTERS,
 });

@@ -49,5 +49,6 @@ const STARTING_RECEIVERS: readonly { id: string; data: ReceiverFigures }[] = [
 export const receiver = defineLibraryKind<ReceiverFigures>({
   figures: { ...RADIO_FIGURES, ...SUPPLIED },
   blank: { protocol: '', channels: 3, minV: 4, maxV: 8.4, typicalA: 0.05, peakA: 0.1 },
+  tells: ['protocol', 'channels'],
   starting: STARTING_RECEIVERS,
 });

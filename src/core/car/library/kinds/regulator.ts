@@ -92,5 +92,6 @@ export const regulator = defineLibraryKind<RegulatorFigures>({
     peakA: 5,
     efficiency: 0.9,
   },
+  tells: ['setV', 'continuousA'],
   starting: STARTING_REGULATORS,
 });

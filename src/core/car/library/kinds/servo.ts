@@ -117,5 +117,6 @@ export const servo = defineLibraryKind<ServoAtHand>({
     highV: 6,
     highTorqueKgcm: 6,
   },
+  tells: ['highTorqueKgcm', 'peakA'],
   starting: STARTING_SERVOS,
 });

@@ -23,5 +23,6 @@ const STARTING_SIZE_CLASSES: readonly { id: string; data: SizeClassFigures }[] =
 export const sizeClass = defineLibraryKind<SizeClassFigures>({
   figures: SIZE_CLASS_FIGURES,
   blank: { massBudgetG: 2000 },
+  tells: ['massBudgetG'],
   starting: STARTING_SIZE_CLASSES,
 });

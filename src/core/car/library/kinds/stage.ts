@@ -28,5 +28,6 @@ export const stage = defineLibraryKind<StageAtHand>({
     efficiency: { quantity: 'share', limits: { above: 0, to: 1 } },
   },
   blank: { kind: 'spur', efficiency: 0.95 },
+  tells: ['efficiency'],
   starting: STARTING_STAGES,
 });

@@ -99,5 +99,6 @@ const STARTING_SURFACES: readonly { id: string; data: SurfaceFigures }[] = [
 export const surface = defineLibraryKind<SurfaceFigures>({
   figures: SURFACE_FIGURES,
   blank: { ground: 'hard', mu: 0.7, muError: 0.1, rollingResistance: 0.03, rollingResistanceError: 0.01 },
+  tells: ['mu'],
   starting: STARTING_SURFACES,
 });

@@ -23,5 +23,6 @@ const STARTING_TRANSMITTERS: readonly { id: string; data: TransmitterFigures }[]
 export const transmitter = defineLibraryKind<TransmitterFigures>({
   figures: TRANSMITTER_FIGURES,
   blank: { protocol: '', channels: 3, rangeM: 200 },
+  tells: ['protocol', 'channels'],
   starting: STARTING_TRANSMITTERS,
 });

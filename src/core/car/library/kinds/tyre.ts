@@ -81,5 +81,6 @@ const STARTING_TYRES: readonly { id: string; data: TyreFigures }[] = [
 export const tyre = defineLibraryKind<TyreFigures>({
   figures: TYRE_FIGURES,
   blank: { compound: 'compound-soft', radiusMm: 40, massG: 45, rateNPerMm: 10, ring: 'solid rubber' },
+  tells: ['radiusMm', 'ring'],
   starting: STARTING_TYRES,
 });

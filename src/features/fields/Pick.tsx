@@ -1,0 +1,54 @@
+'use client';
+
+import InputBase from '@mui/material/InputBase';
+import { type ComponentType, useEffect, useState } from 'react';
+import type { PickOption } from './searched';
+
+export interface PickProps {
+  label: string;
+  options: readonly PickOption[];
+  chosen: PickOption | undefined;
+  placeholder: string;
+  /** What is chosen is added; the field stays empty for the next. */
+  adds?: boolean;
+  onChoose(id: string | undefined): void;
+}
+
+type List = ComponentType<PickProps & { onLeave(): void }>;
+
+const fetchList = () => import('./PickList').then(({ PickList }) => PickList);
+const FIRST_ACTS = ['pointermove', 'pointerdown', 'keydown'] as const;
+
+/** A searched list: closed it is a field, and the list is fetched once somebody is at the page. */
+export function Pick({ disabled = false, ...props }: PickProps & { disabled?: boolean }) {
+  'use memo';
+  const { label, chosen, placeholder } = props;
+  const [list, setList] = useState<{ List: List }>();
+  const [open, setOpen] = useState(false);
+  useEffect(() => {
+    const fetched = () => void fetchList().then((List) => setList({ List }));
+    for (const act of FIRST_ACTS) window.addEventListener(act, fetched, { once: true, passive: true });
+    return () => {
+      for (const act of FIRST_ACTS) window.removeEventListener(act, fetched);
+    };
+  }, []);
+  if (open && list && !disabled) return <list.List {...props} onLeave={() => setOpen(false)} />;
+  return (
+    <InputBase
+      readOnly
+      fullWidth
+      disabled={disabled}
+      className="pickbox"
+      value={chosen?.name ?? ''}
+      placeholder={placeholder}
+      onFocus={() => setOpen(true)}
+      onClick={() => setOpen(true)}
+      inputProps={{
+        role: 'combobox',
+        'aria-expanded': false,
+        'aria-haspopup': 'listbox',
+        'aria-label': label,
+      }}
+    />
+  );
+}
