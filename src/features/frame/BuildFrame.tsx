@@ -10,8 +10,8 @@ import { SEGMENTS } from '@/core/verdict/engine/segments';
 import type { BuildRecord } from '@/core/car/records/records';
 import { MoneyProvider, useReader } from '@/ui/reader';
 import { useWorking, WorkingProvider } from '@/ui/working';
-import { BuildProvider, useBuild } from '../session/BuildContext';
-import { ConflictBar } from './ConflictBar';
+import { useAskedRivals } from '../session/askedRivals';
+import { BuildProvider, useBuild, useSaveState } from '../session/BuildContext';
 import { GhostPicker } from './Ghosts';
 import { OfflineReady } from './OfflineReady';
 import type { Jump } from './Palette';
@@ -23,6 +23,7 @@ import { Stripe } from './Stripe';
 import { WaitingBar } from './WaitingBar';
 import { useKeys } from './useKeys';
 
+const ConflictBar = dynamic(async () => (await import('./ConflictBar')).ConflictBar);
 const KeyList = dynamic(async () => (await import('./KeyList')).KeyList);
 const Palette = dynamic(async () => (await import('./Palette')).Palette);
 
@@ -57,7 +58,9 @@ function WithMoney({ children }: { children: ReactNode }) {
 function Frame({ builds, children }: { builds: readonly BuildRecord[]; children: ReactNode }) {
   'use memo';
   const page = useBuild();
-  const { build, revision, revisions, state, session, ghost, setGhost, document } = page;
+  const { build, revision, revisions, session, ghost, setGhost, document } = page;
+  const state = useSaveState();
+  const asked = useAskedRivals();
   const router = useRouter();
   const segment = usePathname().split('/').at(-1) ?? 'drive';
   const [over, setOver] = useState<'jump' | 'keys'>();
@@ -203,7 +206,7 @@ function Frame({ builds, children }: { builds: readonly BuildRecord[]; children:
         </Button>
       </header>
       <Stripe />
-      <ConflictBar />
+      {state.conflicts.length > 0 || asked.length > 0 ? <ConflictBar /> : null}
       <WaitingBar />
       <OfflineReady
         paths={[

@@ -4,7 +4,7 @@ import { useReader } from '@/ui/reader';
 import { stepsOf } from '@/words/workings';
 import type { ReactNode } from 'react';
 import { Figure } from '@/ui/Figure';
-import { useBuild } from '../session/BuildContext';
+import { useBuildChecks } from '../session/BuildContext';
 
 /** A figure in a sentence that opens the working of the check it belongs to. */
 export function CheckFigure({
@@ -18,7 +18,7 @@ export function CheckFigure({
   tone?: string;
   children: ReactNode;
 }) {
-  const { checks } = useBuild();
+  const checks = useBuildChecks();
   const { reader } = useReader();
   return (
     <Figure title={title} steps={stepsOf(checks.find(({ id }) => id === check)?.working, reader)} tone={tone}>

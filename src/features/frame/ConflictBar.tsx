@@ -7,12 +7,13 @@ import { labelOf } from '@/words/labels/labels';
 import { useReader } from '@/ui/reader';
 import { rivalWords } from '@/words/recordFacts';
 import { type AskedRivals, useAskedRivals } from '../session/askedRivals';
-import { useBuild } from '../session/BuildContext';
+import { useBuild, useSaveState } from '../session/BuildContext';
 import { Contested } from './Contested';
 
 /** What was changed in two tabs, of the build and of its records: both values, and which one to keep. */
 export function ConflictBar() {
-  const { state, session } = useBuild();
+  const { session } = useBuild();
+  const state = useSaveState();
   const { reader } = useReader();
   const asked = useAskedRivals();
   if (state.conflicts.length === 0 && asked.length === 0) return null;

@@ -2,12 +2,12 @@
 
 import type { Segment } from '@/core/verdict/engine/segments';
 import { stripeOf } from '@/core/verdict/stripe';
-import { useBuild } from '../session/BuildContext';
+import { useBuildChecks } from '../session/BuildContext';
 import { SEGMENT_QUESTIONS } from './segments';
 
 /** A segment that nothing is worked out for yet: its question and what it will need. */
 export function LaterPage({ segment }: { segment: Segment }) {
-  const { checks } = useBuild();
+  const checks = useBuildChecks();
   const { needs } = stripeOf(checks).find((state) => state.segment === segment)!;
   return (
     <main className="readings">

@@ -7,7 +7,7 @@ import type { Remedy } from '@/core/verdict/engine/check';
 import type { Segment } from '@/core/verdict/engine/segments';
 import { applyPatch } from '@/core/base/patch';
 import { CheckRows } from '@/ui/CheckRows';
-import { useBuild } from '../session/BuildContext';
+import { useBuild, useBuildChecks } from '../session/BuildContext';
 
 /** The checks of a segment with remedies that go into the build (undoable) or become its ghost. */
 export function SegmentChecks({
@@ -21,7 +21,8 @@ export function SegmentChecks({
   only?: readonly string[];
 }) {
   'use memo';
-  const { checks, closed, document, edit, setGhost } = useBuild();
+  const { closed, document, edit, setGhost } = useBuild();
+  const checks = useBuildChecks();
   const { reader } = useReader();
   const proposed = (remedy: Remedy) => ({
     label: inSentence(remedyText(remedy, reader)),

@@ -12,13 +12,14 @@ import type { Reader } from '@/core/base/units/formatQuantity';
 import { useReader } from '@/ui/reader';
 import { StateMark } from '@/ui/StateMark';
 import { STATE_WORDS } from '@/words/states';
-import { useBuild } from '../session/BuildContext';
+import { useBuild, useBuildChecks } from '../session/BuildContext';
 import { SEGMENT_NAMES, segmentPath } from './segments';
 
 /** The nine segments of the job: navigation and instrument panel at once. */
 export function Stripe() {
   'use memo';
-  const { build, revision, checks } = useBuild();
+  const { build, revision } = useBuild();
+  const checks = useBuildChecks();
   const { reader } = useReader();
   const present = usePathname().split('/').at(-1);
   const strip = useRef<HTMLElement>(null);

@@ -11,7 +11,7 @@ import { reportAsMarkdown } from '@/words/report/markdown';
 import { testReport } from '@/words/report/testReport';
 import { useReader } from '@/ui/reader';
 import { ApiProblem, callApi, sentenceOf } from '../api';
-import { useBuild } from '../session/BuildContext';
+import { useBuild, useBuildChecks } from '../session/BuildContext';
 import { handOver } from '../session/handOver';
 import { useMeasured } from '../session/useMeasured';
 import { ReportPage } from './ReportPage';
@@ -19,18 +19,8 @@ import { Readings } from '../frame/Guarded';
 
 /** The build sheet and the test report: read here, taken along as PDF or Markdown. */
 export function ReportSide({ tabs }: { tabs: ReactNode }) {
-  const {
-    build,
-    revision,
-    revisions,
-    runs,
-    failures,
-    prints,
-    copies,
-    finishedPrints,
-    checks: all,
-    session,
-  } = useBuild();
+  const { build, revision, revisions, runs, failures, prints, copies, finishedPrints, session } = useBuild();
+  const all = useBuildChecks();
   const { document } = useMeasured();
   const { reader } = useReader();
   const [kind, setKind] = useState<ReportKind>('build');

@@ -8,7 +8,7 @@ import dynamic from 'next/dynamic';
 import { useSearchParams } from 'next/navigation';
 import { byUrgency } from '@/core/verdict/evaluate';
 import { WorkingPanel } from '@/ui/working';
-import { useBuild } from '../session/BuildContext';
+import { useBuild, useBuildChecks } from '../session/BuildContext';
 import { SegmentChecks } from '../frame/SegmentChecks';
 import { SurfaceSwitch } from '../frame/SurfaceSwitch';
 import { Bench, Readings } from '../frame/Guarded';
@@ -28,7 +28,8 @@ const MeshSide = dynamic(() => import('./mesh/MeshSide').then(({ MeshSide: Side 
 /** What breaks first, at what load, in the layers or between them, and what to do about it. */
 export function PartsPage() {
   const { reader } = useReader();
-  const { document, checks } = useBuild();
+  const { document } = useBuild();
+  const checks = useBuildChecks();
   const { side, show } = useSide('parts');
   const partId = useSearchParams().get('part') ?? undefined;
   const own = checks.filter(({ segment }) => segment === 'parts').sort(byUrgency);

@@ -13,7 +13,7 @@ import { byUrgency } from '@/core/verdict/evaluate';
 import { StateMark } from '@/ui/StateMark';
 import { STATE_WORDS } from '@/words/states';
 import { WorkingPanel } from '@/ui/working';
-import { useBuild } from '../session/BuildContext';
+import { useBuild, useBuildChecks } from '../session/BuildContext';
 import { SegmentChecks } from '../frame/SegmentChecks';
 import { SurfaceSwitch } from '../frame/SurfaceSwitch';
 import { Bench, Readings } from '../frame/Guarded';
@@ -45,7 +45,7 @@ const WELL: Readonly<Record<SideOf<'power'>, string>> = {
 /** Whether everything gets its volts: the supply tree, the pack under load, the wiring, the radio and what it fails to. */
 export function PowerPage() {
   const { reader } = useReader();
-  const { checks } = useBuild();
+  const checks = useBuildChecks();
   const { side: tab, show } = useSide('power');
   const [chosen, choose] = useState<string>();
   const view = useSupply();

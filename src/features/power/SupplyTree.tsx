@@ -23,7 +23,7 @@ import { useReader } from '@/ui/reader';
 import { useNarrow } from '@/ui/useNarrow';
 import { StateMark } from '@/ui/StateMark';
 import { STATE_WORDS } from '@/words/states';
-import { useBuild } from '../session/BuildContext';
+import { useBuild, useBuildChecks } from '../session/BuildContext';
 import type { SupplyView } from './useSupply';
 
 type ThingNode = Node<
@@ -50,7 +50,8 @@ interface SupplyTreeProps {
 
 /** The supply as a tree: volts and amperes on every branch, charged and low; drag from an outlet to feed something from there. */
 export function SupplyTree({ view, chosen, onChoose }: SupplyTreeProps) {
-  const { document, checks, edit, closed } = useBuild();
+  const { document, edit, closed } = useBuild();
+  const checks = useBuildChecks();
   const { reader } = useReader();
   const { power, drive } = document;
   const narrow = useNarrow();

@@ -46,11 +46,9 @@ export interface BuildPage extends Omit<KeptBuild, 'revisions'> {
   readonly finishedPrints: readonly PrintSheet[];
   readonly printAheadMinutes: number | undefined;
   readonly session: BuildSession;
-  readonly state: SessionState;
   readonly document: BuildDocument;
   readonly closed: boolean;
   readonly surface: ChosenSurface | undefined;
-  readonly checks: readonly Check[];
   readonly ghost: Ghost | undefined;
   edit(patch: Patch, stepKey?: string): void;
   chooseSurface(id: string): void;
@@ -69,11 +67,24 @@ export interface BuildPage extends Omit<KeptBuild, 'revisions'> {
 }
 
 const BuildContext = createContext<BuildPage | undefined>(undefined);
+/** Apart from the build: they come later, and what shows none of them is not drawn again. */
+const ChecksContext = createContext<readonly Check[]>([]);
+const SaveContext = createContext<SessionState | undefined>(undefined);
 
 export function useBuild(): BuildPage {
   const page = useContext(BuildContext);
   if (!page) throw new Error('useBuild needs a BuildProvider above it');
   return page;
+}
+
+/** Of the build as it is, with what was printed, run and broken. */
+export const useBuildChecks = (): readonly Check[] => useContext(ChecksContext);
+
+/** What is saved, what can be undone, and what two pages disagree on. */
+export function useSaveState(): SessionState {
+  const state = useContext(SaveContext);
+  if (!state) throw new Error('useSaveState needs a BuildProvider above it');
+  return state;
 }
 
 interface BuildProviderProps extends Omit<BuildData, 'builds'> {
@@ -102,6 +113,7 @@ export function BuildProvider({
   const { prints, copies } = printed;
   const { library, keepItem, dropItem } = useLibrary(stocked);
   const { document } = state;
+  const closed = state.save === 'closed';
   const surface = document.brief.surfaces.find(({ id }) => id === surfaceId) ?? document.brief.surfaces[0];
   const ofDocument = useChecks(document, surface, thresholds);
   const checks = useMemo(
@@ -145,11 +157,9 @@ export function BuildProvider({
       finishedPrints,
       printAheadMinutes,
       session,
-      state,
       document,
-      closed: state.save === 'closed',
+      closed,
       surface,
-      checks,
       ghost,
       runs,
       failures,
@@ -175,10 +185,9 @@ export function BuildProvider({
       finishedPrints,
       printAheadMinutes,
       session,
-      state,
       document,
+      closed,
       surface,
-      checks,
       ghost,
       runs,
       failures,
@@ -192,7 +201,13 @@ export function BuildProvider({
       dropItem,
     ],
   );
-  return <BuildContext.Provider value={page}>{children}</BuildContext.Provider>;
+  return (
+    <BuildContext.Provider value={page}>
+      <SaveContext.Provider value={state}>
+        <ChecksContext.Provider value={checks}>{children}</ChecksContext.Provider>
+      </SaveContext.Provider>
+    </BuildContext.Provider>
+  );
 }
 
 /** The revisions with what was said of them on this page. */

@@ -19,7 +19,7 @@ import {
 import { formatNumber, formatText } from '@/core/base/units/formatQuantity';
 import { LineChart } from '@/ui/charts/LineChart';
 import { useReader } from '@/ui/reader';
-import { useBuild } from '../session/BuildContext';
+import { useBuild, useBuildChecks } from '../session/BuildContext';
 import { CheckFigure } from '../frame/CheckFigure';
 import { DocumentChoice, DocumentField, Group } from '../fields/fields';
 import { Bench, Charts, Readings } from '../frame/Guarded';
@@ -29,7 +29,8 @@ import { sound } from '../frame/sound';
 
 /** What the rack does to both front wheels, the circle, the links to be made, and whether the servo turns it all. */
 export function SteeringSide({ tabs, foot }: SideProps) {
-  const { document, checks, ghost } = useBuild();
+  const { document, ghost } = useBuild();
+  const checks = useBuildChecks();
   const found = useMemo(() => sound(() => steeringOfBuild(document)), [document]);
   const before = useMemo(() => (ghost ? sound(() => steeringOfBuild(ghost.document)) : undefined), [ghost]);
   const servo = steeringServo(document);

@@ -13,7 +13,7 @@ import { byUrgency } from '@/core/verdict/evaluate';
 import { StateMark } from '@/ui/StateMark';
 import { STATE_WORDS } from '@/words/states';
 import { WorkingPanel } from '@/ui/working';
-import { useBuild } from '../session/BuildContext';
+import { useBuildChecks } from '../session/BuildContext';
 import { SegmentChecks } from '../frame/SegmentChecks';
 import { CornerSide } from './corner/CornerSide';
 import { SegmentSides } from '../frame/SegmentSides';
@@ -28,7 +28,7 @@ const PlaySide = dynamic(() => import('./PlaySide').then(({ PlaySide: Side }) =>
 /** What the wheels do when it moves: corners, better points, ride, steering and free play. */
 export function SuspensionPage() {
   const { reader } = useReader();
-  const { checks } = useBuild();
+  const checks = useBuildChecks();
   const { side: tab, show } = useSide('suspension');
   const [end, choose] = useState<End>('front');
   const own = checks.filter(({ segment }) => segment === 'suspension');

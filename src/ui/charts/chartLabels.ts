@@ -20,8 +20,8 @@ const ROUND = 7;
 const between = (value: number, [low, high]: readonly [number, number]) => value >= low && value <= high;
 
 /** The part of a line that the axes show. */
-const visible = (line: ChartLine, { points, area }: Plot): Point[] =>
-  points(line).filter(
+const visible = (points: readonly Point[], { area }: Plot): Point[] =>
+  points.filter(
     ({ x, y }) => between(x, [area.left, area.right]) && between(y, [area.top - 1, area.bottom + 1]),
   );
 
@@ -56,7 +56,9 @@ export function chartLabels(props: ChartProps, plot: Plot, frame: Box, axisName:
   const { points = [], uprights = [], levels = [], limit, floor, beyond } = props;
   const { area, px, py, shown } = plot;
   const inX = (x: number) => between(x, shown.x);
-  const lines = props.lines.filter((line) => line.label !== '' && line.xs.length > 0);
+  const lines = props.lines
+    .filter(({ xs }) => xs.length > 0)
+    .map((line) => ({ ...line, points: plot.points(line) }));
   const pins = points
     .filter(({ x }) => inX(x))
     .map((point) => ({ ...point, at: { x: px(point.x), y: py(point.y) } }));
@@ -117,7 +119,7 @@ export function chartLabels(props: ChartProps, plot: Plot, frame: Box, axisName:
       spots: alongLevel(py(y), area, !labelLeft),
     })),
     ...lines.flatMap((line) => {
-      const seen = visible(line, plot);
+      const seen = line.label === '' ? [] : visible(line.points, plot);
       if (seen.length === 0) return [];
       return [
         {
@@ -131,7 +133,7 @@ export function chartLabels(props: ChartProps, plot: Plot, frame: Box, axisName:
     }),
   ];
   const curves = [
-    ...props.lines.filter(({ xs }) => xs.length > 0).map((line) => plot.points(line)),
+    ...lines.map((line) => line.points),
     ...(limit ? [limit.xs.map((x, i) => ({ x: px(x), y: py(limit.ys[i]!) }))] : []),
     ...levels.map(({ y }) => [
       { x: area.left, y: py(y) },

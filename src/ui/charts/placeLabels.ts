@@ -39,6 +39,8 @@ const [RISES, FALLS, GAP] = [10, 3, 2] as const;
 /** What a place costs: each step down its list, each covered point of a curve, a covered label, being cut. */
 const COST = { step: 1, curve: 12, label: 500, cut: 2000 } as const;
 const EVERY_PX = 4;
+/** Of a curve that leaves the picture far behind. */
+const MOST_STEPS = 2000;
 
 export function boxOf(text: string, strong: boolean, { x, y, anchor }: Spot): Box {
   const width = text.length * (strong ? LETTER.strong : LETTER.plain);
@@ -52,26 +54,27 @@ const meets = (one: Box, other: Box): boolean =>
   one.top < other.bottom + GAP &&
   other.top < one.bottom + GAP;
 
-const holds = ({ left, right, top, bottom }: Box, { x, y }: Point): boolean =>
-  x > left - GAP && x < right + GAP && y > top - GAP && y < bottom + GAP;
-
-/** Points along a curve, close enough that none passes a label unseen; what is off the frame is left out. */
-function along(curve: readonly Point[], frame: Box): Point[] {
-  const found: Point[] = [];
-  for (let i = 1; i < curve.length; i++) {
-    const [from, to] = [curve[i - 1]!, curve[i]!];
-    const steps = Math.min(200, Math.max(1, Math.ceil(Math.hypot(to.x - from.x, to.y - from.y) / EVERY_PX)));
-    for (let step = 0; step < steps; step++) {
-      const point = {
-        x: from.x + ((to.x - from.x) * step) / steps,
-        y: from.y + ((to.y - from.y) * step) / steps,
-      };
-      const last = found.at(-1);
-      const near = last && Math.abs(last.x - point.x) + Math.abs(last.y - point.y) < EVERY_PX;
-      if (!near && holds(frame, point)) found.push(point);
+/** Points along all curves, close enough that none passes a label unseen; what is off the frame is left out. */
+function along(curves: readonly (readonly Point[])[], frame: Box): { xs: number[]; ys: number[] } {
+  const [xs, ys]: [number[], number[]] = [[], []];
+  for (const curve of curves) {
+    let [lastX, lastY] = [Infinity, Infinity];
+    for (let i = 1; i < curve.length; i++) {
+      const [from, to] = [curve[i - 1]!, curve[i]!];
+      if (Math.max(from.y, to.y) < frame.top || Math.min(from.y, to.y) > frame.bottom) continue;
+      const steps = Math.ceil((Math.abs(to.x - from.x) + Math.abs(to.y - from.y)) / EVERY_PX) || 1;
+      for (let step = 0; step < Math.min(steps, MOST_STEPS); step++) {
+        const x = from.x + ((to.x - from.x) * step) / steps;
+        const y = from.y + ((to.y - from.y) * step) / steps;
+        if (y < frame.top || y > frame.bottom || Math.abs(lastX - x) + Math.abs(lastY - y) < EVERY_PX)
+          continue;
+        [lastX, lastY] = [x, y];
+        xs.push(x);
+        ys.push(y);
+      }
     }
   }
-  return found;
+  return { xs, ys };
 }
 
 /**
@@ -88,7 +91,7 @@ export function placeLabels(
   frame: Box,
   taken: readonly Box[] = [],
 ): PlacedLabel[] {
-  const points = curves.flatMap((curve) => along(curve, frame));
+  const { xs, ys } = along(curves, frame);
   const boxes = [...taken];
   return wishes.flatMap(({ key, text, strong = false, ink, spots }) => {
     let best: { spot: Spot; box: Box; cost: number } | undefined;
@@ -104,7 +107,11 @@ export function placeLabels(
       )
         cost += COST.cut;
       for (const other of boxes) if (meets(box, other)) cost += COST.label;
-      for (const point of points) if (holds(box, point)) cost += COST.curve;
+      for (let i = 0; i < xs.length && (!best || cost < best.cost); i++) {
+        const [x, y] = [xs[i]!, ys[i]!];
+        if (x > box.left - GAP && x < box.right + GAP && y > box.top - GAP && y < box.bottom + GAP)
+          cost += COST.curve;
+      }
       if (!best || cost < best.cost) best = { spot, box, cost };
     }
     if (!best) return [];

@@ -57,8 +57,14 @@ export function plotOf(
   const [low, high] = closer ? [Math.max(closer[0], whole[0]), Math.min(closer[1], whole[1])] : whole;
   const x = scaleLinear([toShown(from, xUnit), toShown(to, xUnit)], [area.left, area.right]);
   const y = scaleLinear([toShown(low, yUnit), toShown(high, yUnit)], [area.bottom, area.top]).nice(4);
-  const px = (value: number) => x(toShown(value, xUnit));
-  const past = (value: number) => y(toShown(value, yUnit));
+  const [bottomValue, topValue] = y.domain().map((end) => toStored(end!, yUnit)) as [number, number];
+  // units are straight lines of each other, so the figure itself is enough
+  const [perX, perY] = [
+    (area.right - area.left) / (to - from || 1),
+    (area.top - area.bottom) / (topValue - bottomValue || 1),
+  ];
+  const px = (value: number) => area.left + (value - from) * perX;
+  const past = (value: number) => area.bottom + (value - bottomValue) * perY;
   const py = (value: number) => Math.max(area.top, Math.min(area.bottom, past(value)));
   const pathBy = (height_: (value: number) => number) => (line: ChartLine) =>
     lineShape<number>(
@@ -78,7 +84,7 @@ export function plotOf(
     heldPath: pathBy(py),
     shown: {
       x: [from, to],
-      y: [toStored(y.domain()[0]!, yUnit), toStored(y.domain()[1]!, yUnit)],
+      y: [bottomValue, topValue],
     },
   };
 }

@@ -12,7 +12,7 @@ import { spurStages } from '@/core/worked/drive/stageMesh';
 import { formatNumber, formatText } from '@/core/base/units/formatQuantity';
 import { useReader } from '@/ui/reader';
 import { WorkingPanel } from '@/ui/working';
-import { useBuild } from '../../session/BuildContext';
+import { useBuild, useBuildChecks } from '../../session/BuildContext';
 import { CheckFigure } from '../../frame/CheckFigure';
 import { SegmentChecks } from '../../frame/SegmentChecks';
 import { GearFiles } from './GearFiles';
@@ -69,7 +69,7 @@ export function GearsView() {
 const meshed = (stage: Stage): Found => (stage.moduleMm === undefined ? undefined : meshOrRefusal(stage));
 
 function GearsAnswer({ stage, found }: { stage: Stage; found: Found }) {
-  const { checks } = useBuild();
+  const checks = useBuildChecks();
   const { reader } = useReader();
   const pair = `${stage.pinionTeeth} and ${stage.wheelTeeth} teeth`;
   if (!found) return <h1 className="answer">{pair}: give the module, and the mesh is worked out.</h1>;
