@@ -70,7 +70,7 @@ import { fitStack } from './physics/printing/stack';
 import { fitStackSchema } from './physics/printing/stack.schema';
 import { meshFem } from './physics/fem/fem';
 import { meshFemSchema } from './physics/fem/fem.schema';
-import { meshMeasure } from './physics/solid/measure';
+import { meshMeasure } from './physics/solid/meshMeasure';
 import { meshMeasureSchema } from './physics/solid/measure.schema';
 import { meshOrient } from './physics/solid/orient';
 import { meshSections } from './physics/solid/sections';

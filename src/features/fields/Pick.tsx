@@ -2,6 +2,7 @@
 
 import InputBase from '@mui/material/InputBase';
 import { type ComponentType, useEffect, useState } from 'react';
+import { onFirstAct } from '@/ui/onFirstAct';
 import type { PickOption } from './searched';
 
 export interface PickProps {
@@ -17,7 +18,6 @@ export interface PickProps {
 type List = ComponentType<PickProps & { onLeave(): void }>;
 
 const fetchList = () => import('./PickList').then(({ PickList }) => PickList);
-const FIRST_ACTS = ['pointermove', 'pointerdown', 'keydown'] as const;
 
 /** A searched list: closed it is a field, and the list is fetched once somebody is at the page. */
 export function Pick({ disabled = false, ...props }: PickProps & { disabled?: boolean }) {
@@ -25,13 +25,7 @@ export function Pick({ disabled = false, ...props }: PickProps & { disabled?: bo
   const { label, chosen, placeholder } = props;
   const [list, setList] = useState<{ List: List }>();
   const [open, setOpen] = useState(false);
-  useEffect(() => {
-    const fetched = () => void fetchList().then((List) => setList({ List }));
-    for (const act of FIRST_ACTS) window.addEventListener(act, fetched, { once: true, passive: true });
-    return () => {
-      for (const act of FIRST_ACTS) window.removeEventListener(act, fetched);
-    };
-  }, []);
+  useEffect(() => onFirstAct(() => void fetchList().then((List) => setList({ List }))), []);
   if (open && list && !disabled) return <list.List {...props} onLeave={() => setOpen(false)} />;
   return (
     <InputBase

@@ -14,7 +14,7 @@ import { useReader } from '@/ui/reader';
 import { When } from '@/ui/When';
 import { fixHeld, hoursUntil } from '@/core/worked/field/lives';
 import { heldWords } from '@/words/learn/life';
-import { isOpen } from '@/core/worked/field/ledger';
+import { isOpen } from '@/core/car/records/openFailure';
 import { sentenceOf } from '../api';
 import { useBuild } from '../session/BuildContext';
 import { saveRecord } from '../session/saveRecord';

@@ -3,7 +3,7 @@
 import Button from '@mui/material/Button';
 import { usePathname, useRouter, useSearchParams } from 'next/navigation';
 import { type ReactNode, useState } from 'react';
-import { isOpen } from '@/core/worked/field/ledger';
+import { isOpen } from '@/core/car/records/openFailure';
 import { useBuild } from '../session/BuildContext';
 import { SegmentChecks } from '../frame/SegmentChecks';
 import { FailureForm } from './FailureForm';

@@ -1,4 +1,4 @@
-import type { ChartLine, ChartProps } from './chartProps';
+import type { ChartProps } from './chartProps';
 import {
   alongCurve,
   aroundPoint,

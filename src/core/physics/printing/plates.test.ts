@@ -1,5 +1,6 @@
 import fc from 'fast-check';
-import { type PlatePart, type PlatesInput, printPlates } from './plates';
+import type { PlatePart } from './misfit';
+import { type PlatesInput, printPlates } from './plates';
 
 const part = (
   id: string,

@@ -1,11 +1,5 @@
 import { MaxRectsPacker, PACKING_LOGIC } from 'maxrects-packer';
-
-export interface PlatePart {
-  id: string;
-  sizeMm: readonly [width: number, depth: number, height: number];
-  quantity?: number;
-  mayTurn?: boolean;
-}
+import { fits, type Misfit, misfitOf, type PlatePart, ROUNDING_MM } from './misfit';
 
 export interface PlatesInput {
   bedMm: readonly [width: number, depth: number];
@@ -23,24 +17,12 @@ export interface PlateItem {
   turned: boolean;
 }
 
-export const MISFITS = ['tooTall', 'mayNotTurn', 'tooLarge'] as const;
-
-export interface Misfit {
-  id: string;
-  reason: (typeof MISFITS)[number];
-  diagonalFits: boolean;
-  /** Least number of pieces that would fit. */
-  splitPieces: number;
-}
-
 export interface PlatesResult {
   plates: { items: PlateItem[]; usedPct: number }[];
   doesNotFit: Misfit[];
 }
 
 const USUAL_SPACING_MM = 5;
-/** Room for rounding, mm. */
-const ROUNDING_MM = 1e-9;
 
 /** One of a part to be laid down. */
 interface Piece {
@@ -80,40 +62,6 @@ export function printPlates({
     })),
     doesNotFit,
   };
-}
-
-const fits = (width: number, depth: number, [w, d]: PlatesInput['bedMm']) =>
-  width <= w + ROUNDING_MM && depth <= d + ROUNDING_MM;
-
-/** Why a part fits no bed, or nothing where it does. */
-export function misfitOf(
-  { id, sizeMm: [width, depth, height], mayTurn = true }: PlatePart,
-  bed: PlatesInput['bedMm'],
-  heightMm: number,
-): Misfit | undefined {
-  const [asIs, turned] = [fits(width, depth, bed), fits(depth, width, bed)];
-  const tall = height > heightMm + ROUNDING_MM;
-  if (!tall && (asIs || (turned && mayTurn))) return undefined;
-  const reason = tall ? 'tooTall' : turned ? 'mayNotTurn' : 'tooLarge';
-  const pieces = (w: number, d: number) =>
-    Math.ceil(w / bed[0] - ROUNDING_MM) *
-    Math.ceil(d / bed[1] - ROUNDING_MM) *
-    Math.ceil(height / heightMm - ROUNDING_MM);
-  return {
-    id,
-    reason,
-    diagonalFits: reason === 'tooLarge' && mayTurn && diagonalFits(width, depth, bed),
-    splitPieces: Math.min(pieces(width, depth), ...(mayTurn ? [pieces(depth, width)] : [])),
-  };
-}
-
-/** Whether a part that is longer than a bed lies on it aslant. Source: Carver 1957, a rectangle in a rectangle. */
-function diagonalFits(width: number, depth: number, bed: PlatesInput['bedMm']): boolean {
-  const [p, q] = [Math.max(width, depth), Math.min(width, depth)];
-  const [a, b] = [Math.max(...bed), Math.min(...bed)];
-  const under = p * p + q * q - a * a;
-  if (p <= a || under < 0) return false;
-  return b >= (2 * p * q * a + (p * p - q * q) * Math.sqrt(under)) / (p * p + q * q);
 }
 
 /** The bed is taken larger by the spacing and so is every part, so that none is owed to the edge; the largest go first. */

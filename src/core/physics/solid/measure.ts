@@ -1,6 +1,6 @@
 import { type Vec3, unit } from '../../base/vec3';
 import type { Mesh } from '../meshFiles/mesh';
-import { type MeshText, readMesh } from '../meshFiles/readMesh';
+import type { MeshText } from '../meshFiles/readMesh';
 
 export interface MeasureInput {
   mesh: MeshText;
@@ -32,17 +32,7 @@ const G_PER_MM3 = 1e-3;
 /** Share of the height within which a face lies on the bed. */
 const BED_SHARE = 1e-3;
 
-/**
- * Volume, mass, inertia, edges and what a printer sees of a mesh.
- *
- * @returns mm, mm², mm³, g and g mm²; products of inertia as +∫
- * @throws CalcError at the mesh's field where it is broken
- * @see Mirtich, Journal of Graphics Tools 1 (1996): solids by their surface
- */
-export function meshMeasure({ mesh, ...how }: MeasureInput): MeasureResult {
-  return measureMesh(readMesh(mesh), how);
-}
-
+/** The same of a mesh that is read already. */
 export function measureMesh(
   mesh: Mesh,
   {

@@ -1,5 +1,5 @@
 import { finding } from '../../base/finding';
-import { isOpen } from '../../worked/field/ledger';
+import { isOpen } from '../../car/records/openFailure';
 import { defineRecordCheck } from '../engine/check';
 
 declare module '../../base/finding' {

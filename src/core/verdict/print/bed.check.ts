@@ -2,7 +2,7 @@ import { finding, working } from '../../base/finding';
 import { type Measure, measure } from '../../base/measure';
 import type { Vec3 } from '../../base/vec3';
 import type { PartLies } from '../../car/parts/parts';
-import type { Misfit } from '../../physics/printing/plates';
+import type { Misfit } from '../../physics/printing/misfit';
 import { liesMark } from '../../worked/print/lies';
 import { printedParts } from '../../worked/print/log';
 import { type Lying, lyingParts, misfitsOf } from '../../worked/print/misfits';

@@ -92,10 +92,6 @@ const defined = <T extends object>(bag: T): T =>
 export const verdictWords = ({ cause, words }: Verdict): string =>
   TABLES.causes.find(({ id }) => id === cause)?.means ?? words ?? cause ?? 'without a cause';
 
-/** Open until a verdict or a fix closes it. */
-export const isOpen = ({ fix, ledger }: Pick<FailureRecord, 'fix' | 'ledger'>): boolean =>
-  !fix && !ledger?.verdict;
-
 /** A failure taken up again: what was found stays in the record, and the fix is what changed since. */
 export function reopened(
   { fix: _, fixRevisionId: __, ...failure }: FailureRecord,

@@ -1,11 +1,7 @@
 import type { ChosenPrinter } from '../../car/document/print';
-import {
-  type Misfit,
-  misfitOf,
-  type PlateItem,
-  type PlatePart,
-  printPlates,
-} from '../../physics/printing/plates';
+import type { Misfit, PlatePart } from '../../physics/printing/misfit';
+import { areaOf, misfitsOnBeds } from './misfits';
+import { type PlateItem, printPlates } from '../../physics/printing/plates';
 
 /** One of a part that is to be printed, with the time of a copy on a printer. */
 export interface BedPart extends PlatePart {
@@ -85,19 +81,6 @@ export function platesOnBeds(
     });
   return { plates, doesNotFit: misfits, timeS: Math.max(0, ...busy.values()) };
 }
-
-/** Parts that fit none of the beds, with how near each comes on the largest. */
-export function misfitsOnBeds(printers: readonly ChosenPrinter[], parts: readonly PlatePart[]): Misfit[] {
-  const tries = [...printers].sort((a, b) => areaOf(a) - areaOf(b));
-  return parts.flatMap((part) => {
-    const found = tries.map(({ bedWidthMm, bedDepthMm, bedHeightMm }) =>
-      misfitOf(part, [bedWidthMm, bedDepthMm], bedHeightMm),
-    );
-    return found.some((one) => one === undefined) ? [] : (found.at(-1) ?? []);
-  });
-}
-
-const areaOf = ({ bedWidthMm, bedDepthMm }: ChosenPrinter) => bedWidthMm * bedDepthMm;
 
 /** A plate packed for one bed lies on any that is no smaller. */
 const holds = (one: ChosenPrinter, packedFor: ChosenPrinter) =>

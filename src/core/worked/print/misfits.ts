@@ -1,7 +1,7 @@
 import type { BuildDocument } from '../../car/document/document';
 import type { Part, PartLies } from '../../car/parts/parts';
-import type { Misfit } from '../../physics/printing/plates';
-import { misfitsOnBeds } from './beds';
+import type { ChosenPrinter } from '../../car/document/print';
+import { type Misfit, misfitOf, type PlatePart } from '../../physics/printing/misfit';
 import { liesOf } from './lies';
 import { printedParts } from './log';
 
@@ -26,3 +26,16 @@ export function misfitsOf(document: BuildDocument, lying: readonly Lying[] = lyi
     lying.map(({ part, lies }) => ({ id: part.id, sizeMm: lies.sizeMm })),
   );
 }
+
+/** Parts that fit none of the beds, with how near each comes on the largest. */
+export function misfitsOnBeds(printers: readonly ChosenPrinter[], parts: readonly PlatePart[]): Misfit[] {
+  const tries = [...printers].sort((a, b) => areaOf(a) - areaOf(b));
+  return parts.flatMap((part) => {
+    const found = tries.map(({ bedWidthMm, bedDepthMm, bedHeightMm }) =>
+      misfitOf(part, [bedWidthMm, bedDepthMm], bedHeightMm),
+    );
+    return found.some((one) => one === undefined) ? [] : (found.at(-1) ?? []);
+  });
+}
+
+export const areaOf = ({ bedWidthMm, bedDepthMm }: ChosenPrinter) => bedWidthMm * bedDepthMm;

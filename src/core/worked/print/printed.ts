@@ -4,7 +4,7 @@ import type { Part } from '../../car/parts/parts';
 import { type ChosenPrinter, type PrintProfile, USUAL_DRAFT, USUAL_FINAL } from '../../car/document/print';
 import type { ChosenSurface } from '../../car/document/brief';
 import type { Assembled } from '../../base/assembled';
-import { misfitOf } from '../../physics/printing/plates';
+import { misfitOf } from '../../physics/printing/misfit';
 import { liesOf } from './lies';
 import { type PrinterTimes, timeFactor } from './printerTimes';
 import { USUAL_LINE_MM } from '../parts/partSection';

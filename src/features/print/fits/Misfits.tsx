@@ -5,7 +5,7 @@ import { useState } from 'react';
 import type { BuildDocument } from '@/core/car/document/document';
 import type { Part } from '@/core/car/parts/parts';
 import { misfitWords } from '@/words/checks/parts';
-import type { Misfit } from '@/core/physics/printing/plates';
+import type { Misfit } from '@/core/physics/printing/misfit';
 import { SplitTool } from '../SplitTool';
 
 /** Parts that fit no bed, each with what would do; and cutting any part at a plane. */
