@@ -1,7 +1,12 @@
 'use client';
 
 import { useSyncExternalStore } from 'react';
+import type { Reader } from '@/core/base/units/formatQuantity';
 import { useReader } from './reader';
+
+/** The day of a moment, in the reader's own time zone. */
+export const dayText = (at: string, { locale }: Reader): string =>
+  new Intl.DateTimeFormat(locale, { dateStyle: 'medium' }).format(new Date(at));
 
 const never = () => () => undefined;
 

@@ -28,7 +28,7 @@ export function DocumentField({
   const { document, ghost, edit, session, closed } = useBuild();
   const known = labelOf(path);
   return (
-    <div onBlur={() => session.endStep()}>
+    <div data-path={path.join('.')} onBlur={() => session.endStep()}>
       <QuantityField
         label={label ?? known.label}
         quantity={known.quantity ?? 'coefficient'}
@@ -64,7 +64,7 @@ export function DocumentChoice<T extends string>({
   const name = label ?? labelOf(path).label;
   const value = valueAt(document, path) as T | undefined;
   return (
-    <div className="field">
+    <div className="field" data-path={path.join('.')}>
       <label htmlFor={path.join('-')}>{name}</label>
       <Select
         id={path.join('-')}

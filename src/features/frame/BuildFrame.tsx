@@ -8,24 +8,24 @@ import { type ReactNode, useMemo, useState } from 'react';
 import { USUAL_CURRENCY } from '@/core/car/document/brief';
 import { SEGMENTS } from '@/core/verdict/engine/segments';
 import type { BuildRecord } from '@/core/car/records/records';
-import { MoneyProvider, useReader } from '@/ui/reader';
+import { MoneyProvider } from '@/ui/reader';
 import { useWorking, WorkingProvider } from '@/ui/working';
 import { useAskedRivals } from '../session/askedRivals';
 import { BuildProvider, useBuild, useSaveState } from '../session/BuildContext';
 import { GhostPicker } from './Ghosts';
 import { OfflineReady } from './OfflineReady';
-import type { Jump } from './Palette';
 import { unpackBuild } from '../session/packedBuild';
 import { Preferences } from './Preferences';
 import { SaveMark } from './SaveMark';
-import { SEGMENT_NAMES, SEGMENT_QUESTIONS, segmentPath } from './segments';
+import { segmentPath } from './segments';
 import { Stripe } from './Stripe';
 import { WaitingBar } from './WaitingBar';
+import { useFoundField } from './jump/useFoundField';
 import { useKeys } from './useKeys';
 
 const ConflictBar = dynamic(async () => (await import('./ConflictBar')).ConflictBar);
 const KeyList = dynamic(async () => (await import('./KeyList')).KeyList);
-const Palette = dynamic(async () => (await import('./Palette')).Palette);
+const BuildPalette = dynamic(async () => (await import('./jump/BuildPalette')).BuildPalette);
 
 interface BuildFrameProps {
   /** Of `packBuild`. */
@@ -65,7 +65,6 @@ function Frame({ builds, children }: { builds: readonly BuildRecord[]; children:
   const segment = usePathname().split('/').at(-1) ?? 'drive';
   const [over, setOver] = useState<'jump' | 'keys'>();
   const working = useWorking();
-  const { reader, setUnits } = useReader();
   const go = (path: string) => router.push(path);
   const at = revisions.findIndex(({ id }) => id === revision.id);
   const toRevision = (index: number) => {
@@ -96,69 +95,20 @@ function Frame({ builds, children }: { builds: readonly BuildRecord[]; children:
     redo: () => session.redo(),
   });
 
-  const jumps = useMemo<Jump[]>(
-    () => [
-      ...SEGMENTS.map((name) => ({
-        label: SEGMENT_NAMES[name],
-        hint: SEGMENT_QUESTIONS[name],
-        go: () => router.push(segmentPath(build.id, revision.letter, name)),
-      })),
-      ...revisions
-        .filter(({ id }) => id !== revision.id)
-        .map(({ letter }) => ({
-          label: `Revision ${letter}`,
-          hint: build.name,
-          go: () => router.push(segmentPath(build.id, letter, 'drive')),
-        })),
-      ...builds
-        .filter(({ id }) => id !== build.id)
-        .map(({ id, name }) => ({
-          label: name,
-          hint: 'another build',
-          go: () => router.push(`/builds/${id}`),
-        })),
-      {
-        label: 'Record a run',
-        hint: 'Field',
-        go: () => router.push(segmentPath(build.id, revision.letter, 'field')),
-      },
-      {
-        label: 'Note a failure',
-        hint: 'Learn',
-        go: () => router.push(`${segmentPath(build.id, revision.letter, 'learn')}?open=failure`),
-      },
-      {
-        label: 'The next change',
-        hint: 'Learn',
-        go: () => router.push(`${segmentPath(build.id, revision.letter, 'learn')}?view=next`),
-      },
-      {
-        label: 'Revisions side by side',
-        hint: 'Learn',
-        go: () => router.push(`${segmentPath(build.id, revision.letter, 'learn')}?view=revisions`),
-      },
-      {
-        label: 'Build sheet and test report',
-        hint: 'Learn',
-        go: () => router.push(`${segmentPath(build.id, revision.letter, 'learn')}?view=report`),
-      },
-      {
-        label: `Units: ${reader.units === 'metric' ? 'imperial' : 'metric'}`,
-        hint: 'switch',
-        go: () => setUnits(reader.units === 'metric' ? 'imperial' : 'metric'),
-      },
-      { label: 'Garage', hint: 'all builds', go: () => router.push('/') },
-      {
-        label: 'Library',
-        hint: 'motors, packs, controllers, tyres, surfaces',
-        go: () => router.push('/library'),
-      },
-    ],
-    [build, builds, revision, revisions, router, reader.units, setUnits],
-  );
+  useFoundField();
 
   return (
     <>
+      <Button
+        className="skiplink"
+        onClick={() => {
+          const main = window.document.querySelector('main')!;
+          main.tabIndex = -1;
+          main.focus();
+        }}
+      >
+        Skip to the page
+      </Button>
       <header className="head">
         <Link href="/" className="name" title="Garage (g)">
           {build.name}
@@ -216,7 +166,7 @@ function Frame({ builds, children }: { builds: readonly BuildRecord[]; children:
         ]}
       />
       {children}
-      {over === 'jump' ? <Palette jumps={jumps} onClose={() => setOver(undefined)} /> : null}
+      {over === 'jump' ? <BuildPalette builds={builds} onGo={go} onClose={() => setOver(undefined)} /> : null}
       {over === 'keys' ? <KeyList onClose={() => setOver(undefined)} /> : null}
     </>
   );

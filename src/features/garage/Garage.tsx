@@ -17,7 +17,7 @@ import { PlanSketch } from '@/ui/PlanSketch';
 import { useReader } from '@/ui/reader';
 import { StateMark } from '@/ui/StateMark';
 import { STATE_WORDS } from '@/words/states';
-import type { Jump } from '../frame/Palette';
+import type { Place } from '../frame/jump/placesFor';
 import { Preferences } from '../frame/Preferences';
 import { useKeys } from '../frame/useKeys';
 import { sendNow, useWaiting } from '../session/waiting';
@@ -31,7 +31,7 @@ import { NewBuild } from './NewBuild';
 const FEW_CARS = 3;
 
 const KeyList = dynamic(async () => (await import('../frame/KeyList')).KeyList);
-const Palette = dynamic(async () => (await import('../frame/Palette')).Palette);
+const Palette = dynamic(async () => (await import('../frame/jump/Palette')).Palette);
 
 /** All builds with what each does and what to do next. */
 interface GarageProps {
@@ -43,20 +43,20 @@ export function Garage({ cars, deleted }: GarageProps) {
   const router = useRouter();
   const [over, setOver] = useState<'jump' | 'keys'>();
   useKeys({ '/': () => setOver('jump'), '?': () => setOver('keys'), g: () => undefined });
-  const jumps = useMemo<Jump[]>(
+  const places = useMemo<Place[]>(
     () => [
       ...cars.map(({ id, name, revision }) => ({
         label: name,
         hint: `revision ${revision.letter}`,
-        go: () => router.push(`/builds/${id}/${revision.letter}/drive`),
+        href: `/builds/${id}/${revision.letter}/drive`,
       })),
       {
         label: 'Library',
         hint: 'motors, packs, controllers, tyres, surfaces',
-        go: () => router.push('/library'),
+        href: '/library',
       },
     ],
-    [cars, router],
+    [cars],
   );
   return (
     <>
@@ -101,7 +101,9 @@ export function Garage({ cars, deleted }: GarageProps) {
         {cars.length <= FEW_CARS ? <HowItGoes /> : null}
         <Deleted things={deleted} />
       </main>
-      {over === 'jump' ? <Palette jumps={jumps} onClose={() => setOver(undefined)} /> : null}
+      {over === 'jump' ? (
+        <Palette places={places} onGo={(href) => router.push(href)} onClose={() => setOver(undefined)} />
+      ) : null}
       {over === 'keys' ? <KeyList onClose={() => setOver(undefined)} /> : null}
     </>
   );

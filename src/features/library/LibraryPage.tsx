@@ -24,14 +24,22 @@ interface LibraryPageProps {
   usedIn: ReadonlyMap<string, readonly string[]>;
   thresholds: Margins;
   printAheadMinutes: number | undefined;
+  /** What the address asks for. */
+  asked?: { kind?: LibraryKind | undefined; find?: string | undefined };
 }
 
 /** What the workshop holds, by kind. */
-export function LibraryPage({ items: initial, usedIn, thresholds, printAheadMinutes }: LibraryPageProps) {
+export function LibraryPage({
+  items: initial,
+  usedIn,
+  thresholds,
+  printAheadMinutes,
+  asked,
+}: LibraryPageProps) {
   const router = useRouter();
   const [items, setItems] = useState(initial);
-  const [kind, setKind] = useState<LibraryKind | 'margins'>('motor');
-  const [search, setSearch] = useState('');
+  const [kind, setKind] = useState<LibraryKind | 'margins'>(asked?.kind ?? 'motor');
+  const [search, setSearch] = useState(asked?.find ?? '');
   useKeys({ g: () => router.push('/') });
   const found = (one: LibraryKind) =>
     itemsOf(items, one).filter(({ data }) => isNamed(data.name, search)).length;

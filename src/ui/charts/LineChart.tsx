@@ -5,7 +5,7 @@ import { styled } from '@mui/material/styles';
 import { useState } from 'react';
 import { formatNumber } from '@/core/base/units/formatQuantity';
 import { toShown, unitOf } from '@/core/base/units/quantities';
-import { AXIS_NAMES } from '@/words/axisNames';
+import { AXIS_NAMES } from '@/words/labels/axisNames';
 import { useReader } from '../reader';
 import { useNarrow } from '../useNarrow';
 import type { ChartProps } from './chartProps';

@@ -2,7 +2,7 @@ import { formatText, type Reader } from '@/core/base/units/formatQuantity';
 import { unitOf } from '@/core/base/units/quantities';
 import type { Figure } from '@/core/car/fields/figure';
 import { LIBRARY_KIND_RECORDS, type LibraryItem } from '@/core/car/library/kinds';
-import { LIBRARY_WORDS } from './labels/library';
+import { LIBRARY_WORDS } from './library';
 
 /** The figures that one chooses a thing of the library by; a figure without a unit says what it is. */
 export function libraryTells({ kind, data }: LibraryItem, reader: Reader): string {
