@@ -7,7 +7,7 @@ import { freePort } from './lib/ports.mjs';
 import { Cluster, clusterFolder } from './lib/postgres.mjs';
 import { run } from './lib/run.mjs';
 import { runMain, Sentence } from './lib/say.mjs';
-import { prepareDatabase, serveBeside } from './lib/serve.mjs';
+import { buildBeside, prepareDatabase, serveBeside } from './lib/serve.mjs';
 
 const counted = { passed: 0, failed: 0 };
 
@@ -79,13 +79,17 @@ runMain(async () => {
   try {
     if (args.length === 0) {
       await check();
-      await run('node_modules/.bin/jest', [
+      const whole = run('node_modules/.bin/jest', [
         '--selectProjects',
         'whole',
         '--silent',
         '--json',
         '--outputFile=.data/whole.json',
       ]);
+      const failed = (await Promise.allSettled([whole, buildBeside()])).find(
+        ({ status }) => status === 'rejected',
+      );
+      if (failed) throw failed.reason;
     }
     await testWithServers(args);
   } catch (error) {

@@ -54,10 +54,15 @@ export async function waitFor(url, ended) {
   throw new Sentence(`The server did not answer at ${url} within a minute.`);
 }
 
+/** The built application, in a folder of its own where a running demo holds an older one. */
+export async function buildBeside() {
+  const folder = runningDemo() && !isFresh('.next') ? '.next-test' : '.next';
+  return { folder, env: await ensureBuild(folder) };
+}
+
 /** The built application on a free port over a database that is ready, beside whatever else runs from this folder. */
 export async function serveBeside(url) {
-  const folder = runningDemo() && !isFresh('.next') ? '.next-test' : '.next';
-  const env = await ensureBuild(folder);
+  const { folder, env } = await buildBeside();
   const port = await freePort();
   const server = startGroup(process.execPath, [NEXT, 'start', '-H', '127.0.0.1', '-p', String(port)], {
     env: { ...env, DATABASE_URL: url, NODE_ENV: 'production' },

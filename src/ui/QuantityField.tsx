@@ -21,6 +21,8 @@ export interface QuantityFieldProps {
   usual?: number;
   /** Emptied, though a figure is needed: the value goes on counting. */
   unfinished?: boolean;
+  /** Filled in for the builder and not touched since. */
+  assumed?: boolean;
   /** The same field in the ghost. */
   ghost?: number;
   disabled?: boolean;
@@ -39,6 +41,7 @@ export function QuantityField({
   example,
   usual,
   unfinished = false,
+  assumed = false,
   ghost,
   disabled,
   digits = 5,
@@ -119,6 +122,7 @@ export function QuantityField({
         {after}
       </label>
       <span className="entry">
+        {assumed ? <span className="assumed">assumed</span> : null}
         {ghost !== undefined && ghost !== value ? (
           <span className="ghostvalue" title="in the ghost">
             {formatQuantity(ghost, quantity, reader, 4).number} →&nbsp;

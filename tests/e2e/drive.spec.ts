@@ -22,7 +22,7 @@ test('a wish that the motor cannot meet is met through the explorer', async ({ p
   const start = Date.now();
   await toSegment(page, 'Brief');
   await field(page, 'Wished speed').fill('60');
-  await field(page, 'Run time a pack').fill('20');
+  await field(page, 'Run time per pack').fill('20');
   await toSegment(page, 'Drive');
   expect(await numberIn(page, 'top-speed')).toBeLessThan(60);
   await toTab(page, 'Ratio and explorer', 'Explorer');

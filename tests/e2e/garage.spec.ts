@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import type { Readable } from 'node:stream';
 import { buffer } from 'node:stream/consumers';
 import { ZipFile } from 'yazl';
-import { expect, field, freshName, readyBuild, saved, test, pick } from './page';
+import { expect, field, freshName, pick, readyBuild, saved, test, toSegment } from './page';
 
 test('a build goes out as a file and comes back, asked about, as a copy', async ({ page, allow }) => {
   allow.statuses.push(409, 422);
@@ -108,6 +108,34 @@ test('the library: add, find, sort, use, refuse to delete what is used', async (
   await expect(page.getByRole('row', { name: new RegExp(motor) })).toContainText(`${name} A`);
   await page.getByRole('button', { name: `Delete ${motor}` }).click();
   await expect(page.getByRole('alert').filter({ hasText: `It is used by ${name} A` })).toBeVisible();
+});
+
+test('a blank build is led to a speed, and says which of its figures are guesses', async ({ page }) => {
+  await page.goto('/');
+  await field(page, 'Name of the new build').fill(freshName('Blank'));
+  await page.getByRole('button', { name: 'Start it' }).click();
+  await page.waitForURL(/\/A\/brief/);
+  await toSegment(page, 'Drive');
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('No speed yet: it needs surface');
+  await pick(page, 'Add a surface', 'Short carpet');
+  await pick(page, 'Choose a size class', '1:8');
+  await expect(page.getByTestId('usual-figures')).toContainText('motor Brushless 40 x 74, four poles');
+  await page.getByRole('button', { name: /^Fill in a usual 1:8 car/ }).click();
+  await expect(page.getByTestId('top-speed')).toBeVisible();
+  await expect(page.getByTestId('guesses')).toContainText(/^\s*Guessed still: .+ and 10 more\.$/);
+  const motor = page.getByRole('region', { name: 'Motor', exact: true });
+  await expect(motor).toContainText('assumed: choose your own, or keep it');
+  await field(page, 'Constant').fill('1900');
+  await expect(motor).not.toContainText('assumed');
+  await expect(page.getByTestId('guesses')).toContainText('and 9 more.');
+  await saved(page);
+  await page.reload();
+  await expect(page.getByTestId('guesses')).toContainText('and 9 more.');
+
+  await page.keyboard.press('/');
+  await page.getByRole('combobox', { name: 'Jump to' }).fill('drag area');
+  await page.getByRole('option', { name: /^Drag area/ }).click();
+  await expect(field(page, 'Drag area')).toBeFocused();
 });
 
 test('what a page costs', async ({ page, browser, baseURL }) => {

@@ -55,7 +55,8 @@ test('the whole loop by keyboard alone', async ({ page }) => {
   await choose(page, 'Choose a motor', 'Sensored 540, 13');
   await choose(page, 'Choose a pack', '2S 5000');
   await choose(page, 'Choose a controller', '60 A');
-  await choose(page, 'Add a stage', 'Spur');
+  await tabTo(page, 'Take stage 2 out');
+  await page.keyboard.press('Enter');
   await write(page, 'Stage 1: pinion teeth', '15');
   await write(page, 'Stage 1: wheel teeth', '150');
   await choose(page, 'Choose a tyre', '1:10 road');

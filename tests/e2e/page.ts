@@ -119,7 +119,7 @@ export async function pick(
   const list = within.getByRole('combobox', { name, exact: true });
   await list.click();
   await list.fill(label);
-  await page.getByRole('listbox').getByRole('option').first().click();
+  await page.getByRole('listbox').getByRole('option').filter({ hasText: label }).first().click();
 }
 
 /** The same made by hand, from the garage on. */
@@ -137,7 +137,7 @@ export async function readyByHand(page: Page, name: string): Promise<string> {
   await pick(page, 'Choose a motor', 'Sensored 540, 13.5 turns');
   await pick(page, 'Choose a pack', '2S 5000 hard case');
   await pick(page, 'Choose a controller', '60 A sensored, 1:10');
-  await pick(page, 'Add a stage', 'Spur gears');
+  await page.getByRole('button', { name: 'Take stage 2 out' }).click();
   await field(page, 'Stage 1: pinion teeth').fill('15');
   await field(page, 'Stage 1: wheel teeth').fill('150');
   await pick(page, 'Choose a tyre', '1:10 grass pin');

@@ -1,21 +1,19 @@
 'use client';
 
 import { Fold } from '@/ui/controls/Fold';
-import Button from '@mui/material/Button';
-import Link from 'next/link';
 import { useMemo } from 'react';
 import { briefDemand, type BriefDemandInput, type BriefDemandResult } from '@/core/physics/motion/demand';
 import { demandInputOf } from '@/core/worked/motion/demandOfBuild';
 import { workingDemand } from '@/words/workings/demand';
-import { startingCar } from '@/core/car/library/startingCar';
 import { useWriter } from '@/ui/reader';
 import { WorkingPanel } from '@/ui/working';
 import { useBuild } from '../session/BuildContext';
 import { DocumentField, Group } from '../fields/fields';
 import { LibraryPick } from '../fields/LibraryPick';
 import { SegmentChecks } from '../frame/SegmentChecks';
-import { segmentPath } from '../frame/segments';
 import { Bench, Readings } from '../frame/Guarded';
+import { needNames } from '@/words/needs';
+import { FirstSteps } from './FirstSteps';
 import { Surfaces } from './Surfaces';
 import { sound } from '../frame/sound';
 import { Demand, nameOf } from './Demand';
@@ -56,7 +54,6 @@ export function BriefPage() {
           />
           {document.brief.sizeClass ? <DocumentField path={['brief', 'sizeClass', 'massBudgetG']} /> : null}
           <DocumentField path={path('payloadG')} example={350} />
-          <StartingFigures />
         </Group>
         <Fold title="How the run time is worked out">
           <DocumentField path={path('meanSpeedShare')} example={0.6} />
@@ -93,41 +90,18 @@ function DemandWorking({
   );
 }
 
-function StartingFigures() {
-  const { document, edit, closed } = useBuild();
-  const patch = startingCar(document);
-  if (closed || patch.length === 0) return null;
-  return (
-    <Button style={{ marginTop: 8 }} onClick={() => edit(patch)}>
-      Fill in a usual {document.brief.sizeClass!.name} car ({patch.length} figures)
-    </Button>
-  );
-}
-
 function NotYet({ missing }: { missing: readonly string[] }) {
-  const { build, revision, document } = useBuild();
-  const to = (segment: 'drive' | 'chassis') => segmentPath(build.id, revision.letter, segment);
+  const { document } = useBuild();
   const wished = document.brief.surfaces.length > 0 && document.brief.targetMps !== undefined;
   return (
     <>
       <h1 className="answer">
         {wished
-          ? `To say what this wish demands it still needs ${missing.join(', ')}.`
+          ? `To say what this wish demands it still needs ${needNames(missing)}.`
           : 'What should it do? Choose a surface, type the speed, choose a size class.'}
       </h1>
-      <p style={{ marginTop: 8, maxWidth: 640 }}>
-        {wished
-          ? null
-          : `It also needs ${missing.filter((name) => name !== 'surface' && name !== 'wished speed').join(', ')}. `}
-        The orchard car of the demo is for mown grass and gravel, 30 km/h, 25 minutes a pack.{' '}
-        {missing.includes('tyre') ? (
-          <>
-            The tyre is chosen in <Link href={to('drive')}>Drive</Link>.{' '}
-          </>
-        ) : null}
-        Masses and sizes stand in <Link href={to('chassis')}>Chassis</Link>, or start with a usual car of the
-        size class.
-      </p>
+      <p>The orchard car of the demo is for mown grass and gravel, 30 km/h, 25 minutes per pack.</p>
+      <FirstSteps on="brief" />
     </>
   );
 }

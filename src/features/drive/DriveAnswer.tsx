@@ -10,6 +10,7 @@ import { workingLaunch, workingTopSpeed } from '@/words/workings/motion';
 import { formatText, formatWithError } from '@/core/base/units/formatQuantity';
 import { launchHeldBy, type LaunchHeldBy } from '@/core/worked/motion/runOfBuild';
 import { standing } from '@/core/physics/motion/standstill';
+import { guessesText } from '@/words/labels/guesses';
 import { useBuild } from '../session/BuildContext';
 import { Figure } from '@/ui/Figure';
 import { useReader, useWriter } from '@/ui/reader';
@@ -39,6 +40,7 @@ export function DriveAnswer({ surface, input, run, targetMps, measured, ghost }:
   const { document } = useBuild();
   const speed = (value: number) => formatText(value, 'speedMps', reader);
   const on = surface.toLowerCase();
+  const guesses = guessesText(document);
   if (run.stalled) {
     return (
       <h1 className="answer">
@@ -87,6 +89,12 @@ export function DriveAnswer({ surface, input, run, targetMps, measured, ghost }:
         {run.peakAccelMps2 > 0 ? formatText(run.peakAccelMps2 / 9.81, 'coefficient', reader, 2) : '0'} g
       </Figure>{' '}
       off the line. {LAUNCH[launchHeldBy(document, run)]}
+      {guesses ? (
+        <span className="quiet" data-testid="guesses">
+          {' '}
+          {guesses}
+        </span>
+      ) : null}
     </h1>
   );
 }

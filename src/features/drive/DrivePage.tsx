@@ -6,7 +6,6 @@ import { MOTOR_KIND_NAMES } from '@/words/labels/heatWords';
 import { useWriter } from '@/ui/reader';
 import { topSpeedFacts } from '@/core/physics/motion/topSpeedFacts';
 import dynamic from 'next/dynamic';
-import Link from 'next/link';
 import { Suspense } from 'react';
 import { motorsInAll } from '@/core/car/document/drive';
 import { meanOfRuns } from '@/core/worked/field/measured';
@@ -18,9 +17,10 @@ import { useBuild } from '../session/BuildContext';
 import { DocumentChoice, DocumentField, Group } from '../fields/fields';
 import { LibraryPick } from '../fields/LibraryPick';
 import { SegmentChecks } from '../frame/SegmentChecks';
-import { segmentPath } from '../frame/segments';
 import { SurfaceSwitch } from '../frame/SurfaceSwitch';
 import { Apart, Bench, Fields, Guarded, Readings } from '../frame/Guarded';
+import { listed } from '@/words/lists';
+import { needName } from '@/words/needs';
 import { DriveAnswer } from './DriveAnswer';
 import { DriveBand } from './DriveBand';
 import { DriveCharts } from './DriveCharts';
@@ -36,6 +36,7 @@ import { TyreBench } from './tyres/TyreBench';
 import { type DriveView, useDriveView } from './useDriveView';
 import { Ask } from '../frame/Ask';
 
+const FirstSteps = dynamic(() => import('../brief/FirstSteps').then((found) => found.FirstSteps));
 const Heat = dynamic(() => import('./heat/HeatView').then(({ HeatView }) => HeatView));
 const Ratio = dynamic(() => import('./ratio/RatioView').then(({ RatioView }) => RatioView));
 const Explorer = dynamic(() => import('./explorer/ExplorerView').then(({ ExplorerView }) => ExplorerView));
@@ -78,7 +79,9 @@ export function DrivePage() {
         ) : !view.run || !view.input ? (
           <>
             <Missing missing={view.missing} />
-            <SegmentChecks segment="drive" />
+            <Fold title="Checks that wait for it">
+              <SegmentChecks segment="drive" />
+            </Fold>
           </>
         ) : tab === 'heat' ? (
           <Heat />
@@ -225,36 +228,10 @@ function DriveBench({ view }: { view: DriveView }) {
 
 function Missing({ missing }: { missing: readonly string[] }) {
   'use memo';
-  const { build, revision } = useBuild();
-  const to = (segment: 'brief' | 'chassis') => segmentPath(build.id, revision.letter, segment);
-  const chassis = missing.filter((name) =>
-    [
-      'mass ready to run',
-      'wheelbase',
-      'height of the centre of gravity',
-      'weight on the front axle',
-      'drag area',
-    ].includes(name),
-  );
   return (
     <>
-      <h1 className="answer">Not worked out yet: it needs {missing.join(', ')}.</h1>
-      <p style={{ marginTop: 8 }}>
-        Start at the top left: choose a motor, then a pack and a controller, then the teeth.
-        {missing.includes('surface') ? (
-          <>
-            {' '}
-            The surface is chosen in the <Link href={to('brief')}>Brief</Link>.
-          </>
-        ) : null}
-        {chassis.length > 0 ? (
-          <>
-            {' '}
-            {chassis[0]!.charAt(0).toUpperCase() + chassis[0]!.slice(1)} and the like stand in{' '}
-            <Link href={to('chassis')}>Chassis</Link>.
-          </>
-        ) : null}
-      </p>
+      <h1 className="answer">No speed yet: it needs {listed(missing.map(needName))}.</h1>
+      <FirstSteps on="drive" />
     </>
   );
 }

@@ -6,6 +6,7 @@ import { itemsOf } from '@/core/car/library/items';
 import { type LibraryItem, type LibraryKind } from '@/core/car/library/kinds';
 import { type Path, valueAt } from '@/core/base/patch';
 import { useReader } from '@/ui/reader';
+import { isAssumed } from '@/core/car/assumed/assumed';
 import { useBuild } from '../session/BuildContext';
 import { libraryOptions } from './libraryOptions';
 import { Pick } from './Pick';
@@ -48,6 +49,7 @@ export function LibraryPick<K extends LibraryKind>({ kind, path, copy }: Library
           }}
         />
       </div>
+      {isAssumed(document, path) ? <p className="assumed">assumed: choose your own, or keep it</p> : null}
       {changed ? (
         <p className="quiet" style={{ fontSize: 12 }}>
           Figures differ from the library.{' '}

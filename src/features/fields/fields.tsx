@@ -4,6 +4,7 @@ import { Select } from '@/ui/controls/Select';
 import type { ReactNode } from 'react';
 import { labelOf } from '@/words/labels/labels';
 import { type Path, valueAt } from '@/core/base/patch';
+import { isAssumedItself } from '@/core/car/assumed/assumed';
 import { isUnfinished } from '@/core/car/unfinished/unfinished';
 import { QuantityField } from '@/ui/QuantityField';
 import { useBuild } from '../session/BuildContext';
@@ -34,6 +35,7 @@ export function DocumentField({
         quantity={known.quantity ?? 'coefficient'}
         value={valueAt(document, path) as number | undefined}
         unfinished={isUnfinished(document, path)}
+        assumed={isAssumedItself(document, path)}
         ghost={ghost ? (valueAt(ghost.document, path) as number | undefined) : undefined}
         limits={known.limits}
         example={example}

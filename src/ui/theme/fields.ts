@@ -21,10 +21,12 @@ export const fields: Components<Theme> = {
           padding: '0 22px 0 6px',
           fontWeight: 600,
           '.add > &, .add &': { fontWeight: 400 },
-          '& input': { textOverflow: 'ellipsis', cursor: 'pointer', outline: 'none' },
+          '& input': { textOverflow: 'ellipsis', cursor: 'pointer' },
+          '&& input:focus-visible': { outline: 'none' },
           '& input::placeholder': { color: INK.ink, opacity: 1 },
         },
         '&.pickbox.Mui-focused': { borderColor: INK.moss },
+        '&.jump': { padding: '8px 10px', fontSize: 16 },
         '&.large': { minHeight: 44, fontSize: 16 },
         '&.MuiNativeSelect-root': {
           border: HAIRLINE,

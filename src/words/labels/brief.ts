@@ -18,7 +18,7 @@ export const BRIEF_LABELS: Readonly<Record<string, FieldLabel>> = {
   'brief.targetMps': { label: 'Wished speed', quantity: 'speedMps', limits: { above: 0, to: 150 } },
   'brief.distanceM': { label: 'Distance from rest', quantity: 'distanceM', limits: { above: 0, to: 10_000 } },
   'brief.timeToDistanceS': { label: 'Wished time for it', quantity: 'timeS', limits: { above: 0, to: 3600 } },
-  'brief.runTimeMinutes': { label: 'Run time a pack', quantity: 'minutes', limits: { above: 0, to: 1440 } },
+  'brief.runTimeMinutes': { label: 'Run time per pack', quantity: 'minutes', limits: { above: 0, to: 1440 } },
   'brief.payloadG': { label: 'Payload', quantity: 'massG', limits: { from: 0, to: 100_000 } },
   'brief.gradePct': { label: 'Steepest climb', quantity: 'percent', limits: { from: -100, to: 100 } },
   'brief.meanSpeedShare': { label: 'Mean speed of the wish', quantity: 'share', limits: { above: 0, to: 1 } },

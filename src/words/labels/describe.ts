@@ -92,7 +92,7 @@ export function describeValue(path: Path, value: unknown, reader: Reader): strin
   if (path.join('.') === 'brief.calibration.corrected') return `${(value as unknown[]).length} of them`;
   if (path.join('.') === 'drive.heat.calibration')
     return `${describeValue([...path, 'factor'], (value as { factor: number }).factor, reader)} of the first guess`;
-  if (path[0] === 'unfinished')
+  if (path[0] === 'unfinished' || path[0] === 'assumed')
     return (
       (value as string[]).map((key) => labelOf(key.split('/')).label.toLowerCase()).join(', ') || NOTHING
     );

@@ -11,6 +11,7 @@ import { SUSPENSION_LABELS } from './suspension';
 /** What every field of the document is called, and in what it is measured; `*` stands for an item's id. */
 export const LABELS: Readonly<Record<string, FieldLabel>> = {
   unfinished: { label: 'Unfinished' },
+  assumed: { label: 'Assumed' },
   ...BRIEF_LABELS,
   ...DRIVE_LABELS,
   ...POWER_LABELS,

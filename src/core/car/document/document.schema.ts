@@ -12,6 +12,7 @@ import { suspensionSchema } from './suspension.schema';
 export const documentSchema = Joi.object<BuildDocument>({
   schemaVersion: Joi.valid(SCHEMA_VERSION).required(),
   unfinished: Joi.array().items(Joi.string().max(200)).max(20_000).unique().required(),
+  assumed: Joi.array().items(Joi.string().max(200)).max(1000).unique(),
   brief: briefSchema.required(),
   drive: driveSchema.required(),
   power: powerSchema.required(),

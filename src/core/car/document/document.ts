@@ -15,6 +15,8 @@ export interface BuildDocument {
   schemaVersion: typeof SCHEMA_VERSION;
   /** Required figures that were emptied and count with their last value: paths with slashes, list items by id. */
   unfinished: string[];
+  /** What was filled in for the builder and not touched since: paths with slashes; left out where there is none. */
+  assumed?: string[];
   brief: Brief;
   drive: Drive;
   power: Power;

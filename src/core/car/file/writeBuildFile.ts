@@ -10,6 +10,7 @@ const FIRST_KEYS = [
   'parentId',
   'revisionId',
   'unfinished',
+  'assumed',
   'brief',
   'drive',
   'power',

@@ -1,6 +1,8 @@
 import { startingDragArea } from '../document/chassis';
 import type { BuildDocument } from '../document/document';
 import { type Patch, valueAt } from '../../base/patch';
+import type { LibraryItem } from './kinds';
+import { usualDrive } from './usualDrive';
 
 /** Sizes of a usual car times its scale, mm: to start with, by judgement, until the user's own tape and scale. */
 const FULL_SIZE_MM = { wheelbase: 2750, track: 2050, cgHeight: 580, height: 1450 };
@@ -8,12 +10,8 @@ const FULL_SIZE_MM = { wheelbase: 2750, track: 2050, cgHeight: 580, height: 1450
 const MASS_SHARE = 0.85;
 const FRONT_SHARE = 0.48;
 
-/**
- * Usual figures of a car of this size class, for every one that is not typed yet.
- *
- * @param scale the number behind 1: in the class's name
- */
-export function startingCar(document: BuildDocument): Patch {
+/** Usual figures of a car of this size class, for every one that is not typed yet; with a library the usual drive too. */
+export function startingCar(document: BuildDocument, library: readonly LibraryItem[] = []): Patch {
   const size = document.brief.sizeClass;
   const scale = size ? scaleOf(size.name) : undefined;
   if (!size || scale === undefined) return [];
@@ -32,7 +30,10 @@ export function startingCar(document: BuildDocument): Patch {
     },
     { path: ['drive', 'drivenAxles'], value: 'rear' },
   ];
-  return usual.filter(({ path }) => valueAt(document, path) === undefined);
+  return [
+    ...usual.filter(({ path }) => valueAt(document, path) === undefined),
+    ...usualDrive(document, library, scale),
+  ];
 }
 
 function scaleOf(name: string): number | undefined {

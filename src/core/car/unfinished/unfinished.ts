@@ -10,6 +10,7 @@ import {
   type Path,
   valueAt,
 } from '../../base/patch';
+import { assumedOf, touching } from '../assumed/assumed';
 import { isRequired } from './required';
 
 const keyOf = (path: Path) => path.join('/');
@@ -27,7 +28,8 @@ export const unfinishedPaths = ({ unfinished }: Pick<BuildDocument, 'unfinished'
  * what has a value again is not, and what went with a thing that was taken out or exchanged is forgotten. In a list that
  * is set as a whole the items that stay as they were stay unfinished.
  */
-export function finishPatch(document: BuildDocument, patch: Patch): Patch {
+export function finishPatch(document: BuildDocument, given: Patch): Patch {
+  const patch = touching(document, given);
   const open = new Set(document.unfinished);
   const kept: Edit[] = [];
   let present = document;
@@ -76,15 +78,21 @@ export function mergeBuilds(
   mine: BuildDocument,
   theirs: BuildDocument,
 ): { document: BuildDocument; conflicts: Conflict[] } {
-  const merged = mergeDocuments(
-    base,
-    { ...mine, unfinished: base.unfinished },
-    { ...theirs, unfinished: base.unfinished },
-  );
+  const merged = mergeDocuments(base, marksOf(base, mine), marksOf(base, theirs));
   const [before, here, there] = [base, mine, theirs].map(({ unfinished }) => new Set(unfinished));
   const open = [...new Set([...here!, ...there!])].filter((key) =>
     before!.has(key) ? here!.has(key) && there!.has(key) : true,
   );
   const unfinished = open.filter((key) => valueAt(merged.document, key.split('/')) !== undefined).sort();
-  return { ...merged, document: { ...merged.document, unfinished } };
+  const assumed = assumedOf(base, mine, theirs);
+  const { assumed: _, ...document } = merged.document;
+  return { ...merged, document: { ...document, unfinished, ...(assumed.length > 0 ? { assumed } : {}) } };
+}
+
+/** A document with the marks of another, which are joined apart. */
+function marksOf(
+  { unfinished, assumed }: BuildDocument,
+  { assumed: _, ...document }: BuildDocument,
+): BuildDocument {
+  return { ...document, unfinished, ...(assumed ? { assumed } : {}) };
 }

@@ -5,6 +5,12 @@ import InputBase from '@mui/material/InputBase';
 import { Over } from '@/ui/controls/Over';
 import { type Place, placesFor } from './placesFor';
 
+/** The list stands in the dialog, under its field. */
+const IN_PLACE = {
+  position: 'static !important',
+  transform: 'none !important',
+  width: '100% !important',
+} as const;
 /** As many as one would read. */
 const MOST = 40;
 
@@ -32,7 +38,7 @@ export function Palette({ places, onGo, onClose }: PaletteProps) {
           onGo(place.href);
         }}
         noOptionsText="Nothing of that name."
-        slotProps={{ popper: { disablePortal: true } }}
+        slotProps={{ popper: { disablePortal: true, sx: IN_PLACE } }}
         renderOption={({ key, ...props }, { label, hint }) => (
           <li key={key} {...props}>
             <span>{label}</span>
