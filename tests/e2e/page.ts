@@ -12,6 +12,8 @@ export const test = base.extend<{ allow: { statuses: number[]; words?: RegExp } 
     const problems: string[] = [];
     watch(page, problems, allow);
     awaitLife(page);
+    // a page that is closed unsaved asks first
+    page.on('dialog', (dialog) => (dialog.type() === 'beforeunload' ? dialog.accept() : dialog.dismiss()));
     await run(page);
     expect(problems).toEqual([]);
   },

@@ -29,6 +29,23 @@ for (const [name, paths] of Object.entries(PHONE_PAGES)) {
   });
 }
 
+test('at the field everything that is pressed is high enough for a cold thumb', async ({ page }) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  for (const path of ['field', 'field?view=tracks', 'field?view=compare', 'learn', 'learn?view=life']) {
+    await page.goto(`/builds/marsh-hare/D/${path}`);
+    await expect(page.getByRole('main')).toBeVisible();
+    const low = await page.locator('main').evaluate((main) =>
+      // what stands in a sentence is as high as its line
+      [...main.querySelectorAll<HTMLElement>('button, select, input, textarea, [role=tab]')]
+        .filter((one) => !one.matches('.MuiButton-link, .figure, [type=file], .check *'))
+        .map((one) => one.closest('.MuiInputBase-root, .MuiCheckbox-root') ?? one)
+        .filter((one) => one.getBoundingClientRect().height > 0 && one.getBoundingClientRect().height < 44)
+        .map((one) => `${one.outerHTML.slice(0, 120)}: ${one.getBoundingClientRect().height}`),
+    );
+    expect({ path, low }).toEqual({ path, low: [] });
+  }
+});
+
 test('a segment without a result says so and what it will need', async ({ page }) => {
   await page.goto('/builds/tin-wren/A/print');
   await expect(page.getByRole('main')).toContainText('Choose a printer on the bench');

@@ -106,6 +106,10 @@ test('without a connection nothing is lost', async ({ page, context, allow }) =>
   await field(page, 'Wheelbase').fill('333');
   await field(page, 'Wheelbase').blur();
   await expect(page.getByRole('status').first()).toContainText('your changes stay in this tab');
+  // closing the page now asks first
+  const leaving = () =>
+    page.evaluate(() => window.dispatchEvent(new Event('beforeunload', { cancelable: true })));
+  expect(await leaving()).toBe(false);
   await page.unroute('**/api/revisions/**');
   await page.route('**/api/revisions/**', (route) =>
     route.fulfill({
@@ -120,6 +124,7 @@ test('without a connection nothing is lost', async ({ page, context, allow }) =>
   );
   await page.unroute('**/api/revisions/**');
   await saved(page);
+  expect(await leaving()).toBe(true);
   await page.reload();
   await expect(field(page, 'Wheelbase')).toHaveValue('333');
   await context.close();

@@ -124,6 +124,7 @@ export function BuildProvider({
     [ofDocument, document, revisionId, revisions, runs, failures, prints, copies],
   );
   useLastSave(session);
+  useWarning(session);
   useKeptSteps(session, revision.id);
   useFreshDocument(session, revision.id);
 
@@ -324,6 +325,18 @@ function useLastSave(session: BuildSession): void {
       flush();
     };
   }, []);
+}
+
+/** Asks before a page is closed whose changes the workshop has not taken. */
+function useWarning(session: BuildSession): void {
+  useEffect(() => {
+    const warn = (event: BeforeUnloadEvent) => {
+      const { save } = session.snapshot();
+      if (save === 'failed' || save === 'refused') event.preventDefault();
+    };
+    window.addEventListener('beforeunload', warn);
+    return () => window.removeEventListener('beforeunload', warn);
+  }, [session]);
 }
 
 /** Takes over what another tab or an earlier visit saved, when this page opens or comes back to the front. */

@@ -1,5 +1,5 @@
 import type { Components, Theme } from '@mui/material/styles';
-import { HAIRLINE, INK, WIDTH } from './tokens';
+import { HAIRLINE, INK, WIDTH, THUMB, THUMB_PX } from './tokens';
 
 declare module '@mui/material/Button' {
   interface ButtonPropsVariantOverrides {
@@ -24,6 +24,7 @@ export const controls: Components<Theme> = {
       root: {
         minWidth: 0,
         minHeight: 30,
+        [THUMB]: { '&:where(:not(.MuiButton-link))': { minHeight: THUMB_PX } },
         padding: '5px 12px',
         fontSize: 14,
         lineHeight: 1.35,
@@ -129,6 +130,7 @@ export const controls: Components<Theme> = {
       root: {
         minWidth: 24,
         minHeight: 24,
+        [THUMB]: { minWidth: 32, minHeight: THUMB_PX },
         padding: 2,
         borderRadius: 0,
         fontSize: 16,
@@ -156,6 +158,7 @@ export const controls: Components<Theme> = {
       root: {
         border: 0,
         margin: 0,
+        flexGrow: 1,
         minHeight: 28,
         padding: '4px 12px',
         whiteSpace: 'nowrap',
@@ -176,6 +179,7 @@ export const controls: Components<Theme> = {
         '&.Mui-disabled': { border: 0, opacity: 0.6 },
         '& + &': { borderLeft: HAIRLINE },
         variants: [{ props: { size: 'small' }, style: { minHeight: 24, padding: '2px 8px', fontSize: 12 } }],
+        [THUMB]: { '&&': { minHeight: THUMB_PX } },
       },
     },
   },
@@ -197,6 +201,7 @@ export const controls: Components<Theme> = {
       root: {
         minWidth: 0,
         minHeight: 28,
+        [THUMB]: { minHeight: THUMB_PX },
         padding: '2px 0 6px',
         marginBottom: -1,
         flexDirection: 'row',

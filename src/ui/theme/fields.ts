@@ -1,5 +1,5 @@
 import type { Components, Theme } from '@mui/material/styles';
-import { HAIRLINE, INK } from './tokens';
+import { HAIRLINE, INK, THUMB, THUMB_PX } from './tokens';
 
 /** Fields: a hairline under the figure, or a box around words. */
 export const fields: Components<Theme> = {
@@ -9,6 +9,7 @@ export const fields: Components<Theme> = {
         fontSize: 14,
         lineHeight: 1.4,
         color: INK.ink,
+        [THUMB]: { minHeight: THUMB_PX },
         '&.boxed': {
           border: HAIRLINE,
           background: INK.sheet,
@@ -91,6 +92,7 @@ export const fields: Components<Theme> = {
     styleOverrides: {
       root: {
         padding: 5,
+        [THUMB]: { padding: 14 },
         color: INK.quiet,
         '& svg': { width: 16, height: 16 },
       },

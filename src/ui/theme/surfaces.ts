@@ -1,5 +1,5 @@
 import type { Components, Theme } from '@mui/material/styles';
-import { HAIRLINE, INK } from './tokens';
+import { HAIRLINE, INK, THUMB, THUMB_PX } from './tokens';
 
 /** What holds words and other things: lists, folds, notes, dialogs. */
 export const surfaces: Components<Theme> = {
@@ -50,6 +50,7 @@ export const surfaces: Components<Theme> = {
     styleOverrides: {
       root: {
         minHeight: 28,
+        [THUMB]: { minHeight: THUMB_PX },
         padding: '2px 0',
         flexDirection: 'row-reverse',
         justifyContent: 'flex-end',

@@ -45,6 +45,10 @@ export const MONO = "'Spline Sans Mono Variable', monospace";
 /** Widths of the grotesque: labels and headings are narrower than what is read. */
 export const WIDTH = { label: '88%', heading: '92%', narrow: '85%' } as const;
 
+/** Under a thumb everything that is pressed is at least 44 px high. */
+export const THUMB = '@media (pointer: coarse), (max-width: 600px)';
+export const THUMB_PX = 44;
+
 /** The colours as the scheme of the reader sets them: plain words of CSS, so that no style is made anew with each render. */
 export const INK = {
   paper: 'var(--mui-palette-background-default)',
