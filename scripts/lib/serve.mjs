@@ -57,12 +57,12 @@ export async function waitFor(url, ended) {
 /** The built application, in a folder of its own where a running demo holds an older one. */
 export async function buildBeside() {
   const folder = runningDemo() && !isFresh('.next') ? '.next-test' : '.next';
-  return { folder, env: await ensureBuild(folder) };
+  return ensureBuild(folder);
 }
 
 /** The built application on a free port over a database that is ready, beside whatever else runs from this folder. */
 export async function serveBeside(url) {
-  const { folder, env } = await buildBeside();
+  const env = await buildBeside();
   const port = await freePort();
   const server = startGroup(process.execPath, [NEXT, 'start', '-H', '127.0.0.1', '-p', String(port)], {
     env: { ...env, DATABASE_URL: url, NODE_ENV: 'production' },

@@ -3,17 +3,7 @@
 import InputBase from '@mui/material/InputBase';
 import { type ComponentType, useEffect, useState } from 'react';
 import { onFirstAct } from '@/ui/onFirstAct';
-import type { PickOption } from './searched';
-
-export interface PickProps {
-  label: string;
-  options: readonly PickOption[];
-  chosen: PickOption | undefined;
-  placeholder: string;
-  /** What is chosen is added; the field stays empty for the next. */
-  adds?: boolean;
-  onChoose(id: string | undefined): void;
-}
+import type { PickProps } from './pickProps';
 
 type List = ComponentType<PickProps & { onLeave(): void }>;
 

@@ -3,7 +3,7 @@
 import Autocomplete from '@mui/material/Autocomplete';
 import InputBase from '@mui/material/InputBase';
 import { useState } from 'react';
-import type { PickProps } from './Pick';
+import type { PickProps } from './pickProps';
 import { searched } from './searched';
 
 /** A list that is searched by typing, with the figures that one chooses by beside each name; open from the start. */

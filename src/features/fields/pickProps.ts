@@ -1,0 +1,11 @@
+import type { PickOption } from './searched';
+
+export interface PickProps {
+  label: string;
+  options: readonly PickOption[];
+  chosen: PickOption | undefined;
+  placeholder: string;
+  /** What is chosen is added; the field stays empty for the next. */
+  adds?: boolean;
+  onChoose(id: string | undefined): void;
+}
