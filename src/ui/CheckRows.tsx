@@ -41,8 +41,7 @@ function CheckRow({ check, locked, onApply, onTry }: { check: Check } & Omit<Che
     <div className="check" data-check={check.id} data-state={check.state}>
       <StateMark state={check.state} />
       <ButtonBase className="title" onClick={() => open({ title, steps })} disabled={steps.length === 0}>
-        {title}
-        <span className="state">{STATE_WORDS[check.state]}</span>
+        {title} <span className="state">{STATE_WORDS[check.state]}</span>
       </ButtonBase>
       <Reading check={check} />
       <MarginBar check={check} />

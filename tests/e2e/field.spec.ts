@@ -98,6 +98,18 @@ test('a run whose revision was deleted meanwhile is kept with its words, and han
   await expect(page.getByTestId('runs').locator('tbody tr')).toHaveCount(1);
 });
 
+test('a run of yesterday is written down with its own day', async ({ page }) => {
+  const root = await readyBuild(page, freshName('Yesterday'));
+  await page.goto(`${root}/field`);
+  await page.getByRole('button', { name: 'Conditions' }).click();
+  await page.getByRole('button', { name: 'It was driven earlier' }).click();
+  const at = page.getByRole('group', { name: 'Driven at, if not now' });
+  await at.getByRole('spinbutton', { name: 'Year' }).click();
+  await page.keyboard.type('202605141730');
+  await timedRun(page, 2.4);
+  await expect(page.getByTestId('runs').locator('tbody tr')).toContainText('14 May 2026, 17:30');
+});
+
 test('a run that was refused is changed where it stands, and keeps when it was driven', async ({
   page,
   allow,

@@ -110,7 +110,7 @@ function LayoutSide({ bodies, chosen, onChoose: choose }: LayoutSideProps) {
 }
 
 function StandingAnswer({
-  found: { weight, stability, mu },
+  found: { weight, stability, mu, cornerRadiusM },
   ghost,
 }: {
   found: Standing;
@@ -136,9 +136,9 @@ function StandingAnswer({
         </span>
       ) : null}
       .{' '}
-      {tipSpeedMps === undefined
+      {tipSpeedMps === undefined || cornerRadiusM === undefined
         ? ''
-        : `In a corner of ${formatText(document.chassis.cornerRadiusM!, 'distanceM', reader)} it ${tips ? `tips at ${formatText(tipSpeedMps, 'speedMps', reader)}` : `slides at ${formatText(slideSpeedMps!, 'speedMps', reader)}`}. `}
+        : `In a corner of ${formatText(cornerRadiusM, 'distanceM', reader)} it ${tips ? `tips at ${formatText(tipSpeedMps, 'speedMps', reader)}` : `slides at ${formatText(slideSpeedMps!, 'speedMps', reader)}`}. `}
       <span data-testid="front-share">{formatText(share, 'share', reader)}</span> of{' '}
       {formatText(weight.massG, 'massG', reader, 4)} sits on the front axle,{' '}
       {formatText(weight.cgMm[2], 'lengthMm', reader)} high.

@@ -1,5 +1,6 @@
 'use client';
 
+import dynamic from 'next/dynamic';
 import { Select } from '@/ui/controls/Select';
 import { Note } from '@/ui/controls/Note';
 import { Fold } from '@/ui/controls/Fold';
@@ -41,6 +42,20 @@ interface RunSheetFormProps {
 }
 
 /** A run sheet: each kind asks only what it needs; saved it waits on this device until the workshop has it. */
+const RanAtField = dynamic(
+  () =>
+    import('./RanAtField').then(
+      (found) => found.RanAtField,
+      () => NotFetched,
+    ),
+  { ssr: false },
+);
+
+/** Without a signal what was never fetched cannot be. */
+function NotFetched() {
+  return <Note>The calendar needs a connection the first time; the run is dated when it is saved.</Note>;
+}
+
 export function RunSheetForm({
   sheet,
   photos,
@@ -57,6 +72,7 @@ export function RunSheetForm({
   const surfaces = document.brief.surfaces;
   const surface = surfaces.find(({ id }) => id === sheet.surfaceId) ?? pageSurface;
   const conditions = conditionsOf(sheet, surface);
+  const [earlier, setEarlier] = useState(false);
   const missing = missingOf(sheet, surface);
   const set = (change: Partial<Sheet>) => onChange({ ...sheet, ...change });
   const report = (change: Partial<RunReport>) =>
@@ -84,7 +100,7 @@ export function RunSheetForm({
         kind: sheet.kind,
         attempts: timed ? sheet.attempts : [],
         conditions,
-        ...asRun(entered, document),
+        ...asRun(entered, document, sheet.ranAt),
         ...(sheet.drivenMinutes === undefined ? {} : { drivenMinutes: sheet.drivenMinutes }),
         ...(sheet.note.trim() === '' ? {} : { note: sheet.note.trim() }),
         ...(Object.keys(sheet.report).length > 0 ? { report: sheet.report } : {}),
@@ -170,6 +186,13 @@ export function RunSheetForm({
       )}
 
       <Fold title="Conditions" open={timed && sheet.attempts.length > 0}>
+        {earlier || sheet.ranAt !== undefined ? (
+          <RanAtField value={sheet.ranAt} onChange={(ranAt) => set({ ranAt })} />
+        ) : (
+          <Button variant="link" onClick={() => setEarlier(true)}>
+            It was driven earlier
+          </Button>
+        )}
         <QuantityField
           label="Air"
           quantity="temperatureC"
@@ -260,8 +283,15 @@ export function RunSheetForm({
 }
 
 /** When a run was driven and with what: one that is changed keeps both, unless what it was driven with is what was refused. */
-function asRun(entered: Waiting | undefined, document: BuildDocument): Pick<RunSheet, 'ranAt' | 'document'> {
-  if (!entered) return { ranAt: new Date().toISOString(), document };
+function asRun(
+  entered: Waiting | undefined,
+  document: BuildDocument,
+  saidAt: string | undefined,
+): Pick<RunSheet, 'ranAt' | 'document'> {
+  if (!entered) return { ranAt: saidAt ?? new Date().toISOString(), document };
   const { ranAt, document: driven } = entered.sheet as RunSheet;
-  return { ranAt, document: entered.refusedPath?.startsWith('document') ? document : driven };
+  return {
+    ranAt: saidAt ?? ranAt,
+    document: entered.refusedPath?.startsWith('document') ? document : driven,
+  };
 }

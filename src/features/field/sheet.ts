@@ -22,6 +22,8 @@ export interface Sheet {
   distanceM: number | undefined;
   distanceErrorM: number | undefined;
   runUpM: number | undefined;
+  /** Where it was not driven just now. */
+  ranAt?: string | undefined;
   ambientC: number | undefined;
   packVBefore: number | undefined;
   packVAfter: number | undefined;
@@ -78,6 +80,7 @@ export function sheetOfRun({
   report = {},
   copies,
   track,
+  ranAt,
 }: RunSheet): Sheet {
   const {
     surfaceId,
@@ -93,6 +96,7 @@ export function sheetOfRun({
   return {
     ...emptySheet(id),
     kind,
+    ranAt,
     attempts,
     surfaceId,
     distanceM,

@@ -1,12 +1,10 @@
 import { useLayoutEffect, useRef } from 'react';
+import { useHotkeys } from 'react-hotkeys-hook';
 
 export type KeyActions = Readonly<Record<string, () => void>>;
 
-/** True while the keyboard writes into something. */
-export function isTyping(target: EventTarget | null): boolean {
-  const element = target as HTMLElement | null;
-  return element !== null && (/^(INPUT|TEXTAREA|SELECT)$/.test(element.tagName) || element.isContentEditable);
-}
+const COMMANDS: ReadonlySet<string> = new Set(['undo', 'redo']);
+const plain = ({ ctrlKey, metaKey, altKey }: KeyboardEvent) => !ctrlKey && !metaKey && !altKey;
 
 /** Single keys of the page; none fires while typing. Undo is left to the field while one is being typed in. They change hands with the picture, so that no key meets the page before. */
 export function useKeys(actions: KeyActions): void {
@@ -14,22 +12,15 @@ export function useKeys(actions: KeyActions): void {
   useLayoutEffect(() => {
     held.current = actions;
   });
-  useLayoutEffect(() => {
-    const onKey = (event: KeyboardEvent) => {
-      if (isTyping(event.target)) return;
-      const control = event.ctrlKey || event.metaKey;
-      if (control && event.key.toLowerCase() === 'z') {
-        event.preventDefault();
-        held.current[event.shiftKey ? 'redo' : 'undo']?.();
-        return;
-      }
-      if (control || event.altKey) return;
-      const action = held.current[event.key];
-      if (!action) return;
-      event.preventDefault();
-      action();
-    };
-    window.addEventListener('keydown', onKey);
-    return () => window.removeEventListener('keydown', onKey);
-  }, []);
+  useHotkeys(
+    Object.keys(actions).filter((key) => !COMMANDS.has(key)),
+    (event) => {
+      if (plain(event)) held.current[event.key]?.();
+    },
+    // as the key reads, whatever the layout of the keyboard; the comma is one of them
+    { useKey: true, delimiter: '|', preventDefault: plain },
+    [],
+  );
+  useHotkeys('mod+z', () => held.current.undo?.(), { preventDefault: true }, []);
+  useHotkeys('mod+shift+z', () => held.current.redo?.(), { preventDefault: true }, []);
 }

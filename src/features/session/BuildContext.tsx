@@ -5,66 +5,21 @@ import {
   type ReactNode,
   useCallback,
   useContext,
-  useEffect,
   useMemo,
-  useRef,
   useState,
   useSyncExternalStore,
 } from 'react';
-import type { ChosenSurface } from '@/core/car/document/brief';
-import type { BuildDocument } from '@/core/car/document/document';
 import type { Patch } from '@/core/base/patch';
-import type { Check, Thresholds } from '@/core/verdict/engine/check';
-import type {
-  FailureRecord,
-  KeptBuild,
-  RevisionRecord,
-  RunRecord,
-  Versioned,
-} from '@/core/car/records/records';
-import type { LibraryItem } from '@/core/car/library/kinds';
+import type { Check } from '@/core/verdict/engine/check';
+import type { FailureRecord, RunRecord, Versioned } from '@/core/car/records/records';
 import { checksOnRecord } from '@/core/verdict/record';
-import type { CopyRecord, PrintRecord, PrintSheet } from '@/core/car/records/prints';
-import { callApi, ApiProblem, outliving } from '../api';
-import { BuildSession, type SaveAnswer, type SessionState } from './buildSession';
-import { keepSteps, useKeptSteps } from './keptSteps';
+import type { SessionState } from './buildSession';
+import type { BuildPage, Ghost } from './buildPage';
+import { useKeptSteps } from './keptSteps';
 import type { BuildData } from './packedBuild';
+import { sessionFor, useFreshDocument, useLastSave, useWarning } from './pageSession';
 import { useChecks } from './useChecks';
-
-/** A whole second document that every figure of a page is compared with; never saved. */
-export interface Ghost {
-  readonly label: string;
-  readonly document: BuildDocument;
-}
-
-export interface BuildPage extends Omit<KeptBuild, 'revisions'> {
-  readonly revision: RevisionRecord;
-  readonly revisions: readonly RevisionRecord[];
-  readonly library: readonly LibraryItem[];
-  readonly thresholds: Thresholds;
-  /** What the whole workshop has printed, for what it says of each printer. */
-  readonly finishedPrints: readonly PrintSheet[];
-  readonly printAheadMinutes: number | undefined;
-  readonly session: BuildSession;
-  readonly document: BuildDocument;
-  readonly closed: boolean;
-  readonly surface: ChosenSurface | undefined;
-  readonly ghost: Ghost | undefined;
-  edit(patch: Patch, stepKey?: string): void;
-  chooseSurface(id: string): void;
-  setGhost(ghost: Ghost | undefined): void;
-  /** What was said of a revision: what it taught, and whether it is closed. */
-  keepRevision(revision: RevisionRecord): void;
-  keepRun(run: RunRecord): void;
-  dropRun(id: string): void;
-  keepFailure(failure: Versioned<FailureRecord>): void;
-  dropFailure(id: string): void;
-  keepPrint(print: Versioned<PrintRecord>, copies: readonly Versioned<CopyRecord>[]): void;
-  dropPrint(id: string): void;
-  keepCopy(copy: Versioned<CopyRecord>): void;
-  keepItem(item: LibraryItem): void;
-  dropItem(id: string): void;
-}
+import { useLibrary, usePrinted, useRevisions } from './usePageRecords';
 
 const BuildContext = createContext<BuildPage | undefined>(undefined);
 /** Apart from the build: they come later, and what shows none of them is not drawn again. */
@@ -209,152 +164,4 @@ export function BuildProvider({
       </SaveContext.Provider>
     </BuildContext.Provider>
   );
-}
-
-/** The revisions with what was said of them on this page. */
-function useRevisions(
-  held: RevisionRecord[],
-): Pick<BuildPage, 'keepRevision'> & { revisions: RevisionRecord[] } {
-  const [said, setSaid] = useState<ReadonlyMap<string, Pick<RevisionRecord, 'learned' | 'closedAt'>>>(
-    new Map(),
-  );
-  const keepRevision = useCallback(
-    ({ id, learned, closedAt }: RevisionRecord) =>
-      setSaid((all) => new Map(all).set(id, { learned, closedAt })),
-    [],
-  );
-  const revisions = useMemo(
-    () =>
-      said.size === 0 ? held : held.map((one) => (said.has(one.id) ? { ...one, ...said.get(one.id) } : one)),
-    [held, said],
-  );
-  return { revisions, keepRevision };
-}
-
-/** Queue, log and copies as this page knows them. */
-function usePrinted(
-  whole: KeptBuild,
-): Pick<BuildPage, 'prints' | 'copies' | 'keepPrint' | 'dropPrint' | 'keepCopy'> {
-  const [prints, setPrints] = useState(whole.prints);
-  const [copies, setCopies] = useState(whole.copies);
-  const keepPrint = useCallback((print: Versioned<PrintRecord>, own: readonly Versioned<CopyRecord>[]) => {
-    setPrints((all) =>
-      all.some(({ id }) => id === print.id)
-        ? all.map((one) => (one.id === print.id ? print : one))
-        : [...all, print],
-    );
-    setCopies((all) => [...all.filter(({ printId }) => printId !== print.id), ...own]);
-  }, []);
-  const dropPrint = useCallback((id: string) => {
-    setPrints((all) => all.filter((print) => print.id !== id));
-    setCopies((all) => all.filter(({ printId }) => printId !== id));
-  }, []);
-  const keepCopy = useCallback(
-    (copy: Versioned<CopyRecord>) => setCopies((all) => all.map((one) => (one.id === copy.id ? copy : one))),
-    [],
-  );
-  return useMemo(
-    () => ({ prints, copies, keepPrint, dropPrint, keepCopy }),
-    [prints, copies, keepPrint, dropPrint, keepCopy],
-  );
-}
-
-/** The library as this page knows it. */
-function useLibrary(stocked: readonly LibraryItem[]): Pick<BuildPage, 'library' | 'keepItem' | 'dropItem'> {
-  const [library, setLibrary] = useState(stocked);
-  const keepItem = useCallback(
-    (item: LibraryItem) => setLibrary((all) => [...all.filter(({ id }) => id !== item.id), item]),
-    [],
-  );
-  const dropItem = useCallback((id: string) => setLibrary((all) => all.filter((item) => item.id !== id)), []);
-  return { library, keepItem, dropItem };
-}
-
-function sessionFor(revision: RevisionRecord, revisions: readonly RevisionRecord[]): BuildSession {
-  return new BuildSession({
-    document: revision.document,
-    version: revision.version,
-    closed: revision.closedAt !== undefined || revisions.some(({ parentId }) => parentId === revision.id),
-    send: (version, document) => send(revision.id, version, document),
-    keepSteps: (steps) => keepSteps(revision.id, steps),
-    later: (run, milliseconds) => {
-      const timer = setTimeout(run, milliseconds);
-      return () => clearTimeout(timer);
-    },
-    now: () => Date.now(),
-  });
-}
-
-async function send(revisionId: string, version: number, document: BuildDocument): Promise<SaveAnswer> {
-  try {
-    const saved = await callApi<{ version: number }>(
-      'PUT',
-      `/api/revisions/${revisionId}`,
-      { version, document },
-      outliving({ version, document }),
-    );
-    return { kind: 'saved', version: saved.version };
-  } catch (error) {
-    if (!(error instanceof ApiProblem)) return { kind: 'unreachable' };
-    const problem = {
-      path: error.path,
-      message: error.message,
-      ...(error.remedy ? { remedy: error.remedy } : {}),
-    };
-    if (error.code === 'conflict')
-      return {
-        kind: 'conflict',
-        ...(error.body as { current: { version: number; document: BuildDocument } }).current,
-      };
-    if (error.code === 'locked') return { kind: 'closed', problem };
-    if (error.status === 422) return { kind: 'refused', problem };
-    return error.status === 0 ? { kind: 'unreachable' } : { kind: 'unreachable', problem };
-  }
-}
-
-/** Saves what is waiting when the page is left or hidden. */
-function useLastSave(session: BuildSession): void {
-  const held = useRef(session);
-  useEffect(() => {
-    const flush = () => void held.current.flush();
-    window.addEventListener('pagehide', flush);
-    document.addEventListener('visibilitychange', flush);
-    return () => {
-      window.removeEventListener('pagehide', flush);
-      document.removeEventListener('visibilitychange', flush);
-      flush();
-    };
-  }, []);
-}
-
-/** Asks before a page is closed whose changes the workshop has not taken. */
-function useWarning(session: BuildSession): void {
-  useEffect(() => {
-    const warn = (event: BeforeUnloadEvent) => {
-      const { save } = session.snapshot();
-      if (save === 'failed' || save === 'refused') event.preventDefault();
-    };
-    window.addEventListener('beforeunload', warn);
-    return () => window.removeEventListener('beforeunload', warn);
-  }, [session]);
-}
-
-/** Takes over what another tab or an earlier visit saved, when this page opens or comes back to the front. */
-function useFreshDocument(session: BuildSession, revisionId: string): void {
-  useEffect(() => {
-    let current = true;
-    const look = async () => {
-      if (document.visibilityState !== 'visible') return;
-      const found = await callApi<RevisionRecord>('GET', `/api/revisions/${revisionId}`).catch(
-        () => undefined,
-      );
-      if (current && found) session.adopt(found.version, found.document);
-    };
-    void look();
-    document.addEventListener('visibilitychange', look);
-    return () => {
-      current = false;
-      document.removeEventListener('visibilitychange', look);
-    };
-  }, [session, revisionId]);
 }

@@ -12,6 +12,8 @@ export interface Standing {
   weight: WeightOfBuild;
   stability: StabilityResult;
   mu: number;
+  /** Of the tightest corner at speed, m: as given, or what the steering reaches. */
+  cornerRadiusM?: number;
 }
 
 /** Where a centre of gravity lies that no wheels carry: it falls over as it stands. */
@@ -56,7 +58,7 @@ export function standingOf({
     claRearM2: chassis.claRearM2 ?? 0,
     speedMps: brief.targetMps ?? 0,
   });
-  return { weight: weight.value, stability, mu };
+  return { weight: weight.value, stability, mu, ...(cornerRadiusM === undefined ? {} : { cornerRadiusM }) };
 }
 
 function outsideOf(
