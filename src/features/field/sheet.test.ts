@@ -68,7 +68,7 @@ describe('a run sheet', () => {
       ranAt: '2026-05-01T10:00:00.000Z',
       document: emptyDocument(),
     };
-    expect(sheetOfRun(run)).toEqual(sheet);
+    expect(sheetOfRun(run)).toEqual({ ...sheet, ranAt: run.ranAt });
     const drop = {
       id: 'd',
       kind: 'drop' as const,
