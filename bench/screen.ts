@@ -13,7 +13,10 @@ const AIM = { median: 50, p95: 100, frame: 4, scripts: 420 };
 const at = (sorted: readonly number[], share: number) =>
   sorted[Math.min(sorted.length - 1, Math.floor(share * sorted.length))]!;
 
-/** Times from an act in the page until the figure under a selector has another text and is painted, ms, and the tasks over 50 ms meanwhile. */
+/**
+ * Times from an act in the page until the figure under a selector has another text and is painted, ms, and
+ * the tasks over 50 ms meanwhile.
+ */
 async function changed(
   page: Page,
   act: { field: string; keys: readonly string[] },

@@ -22,7 +22,10 @@ export const checkSentence = (
 
 const MOST_EXCHANGES = 3;
 
-/** A remedy by what it exchanges: label, what it is, what it becomes; its owner once, or not at all where the page names it; what was not there before is not said. */
+/**
+ * A remedy by what it exchanges: label, what it is, what it becomes; its owner once, or not at all where the
+ * page names it; what was not there before is not said.
+ */
 export function remedyText(
   { says, exchanges }: Pick<Remedy, 'says' | 'exchanges'>,
   reader: Reader,

@@ -7,7 +7,10 @@ import { writeArchive } from './archive';
 
 type ContentOf = (file: NamedFile) => Promise<Buffer>;
 
-/** An exported build as it is sent: one text while it fits, else an archive of it and its files. Each file is read when its turn has come. */
+/**
+ * An exported build as it is sent: one text while it fits, else an archive of it and its files. Each file is
+ * read when its turn has come.
+ */
 export function exportedBody(db: Database, workshopId: string, exported: ExportedBuild): Readable {
   const contentOf: ContentOf = (file) => heldContent(db, workshopId, file);
   return exported.fits

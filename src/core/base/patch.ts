@@ -33,7 +33,10 @@ export function valueAt(root: unknown, path: Path): unknown {
   }, root);
 }
 
-/** A new document with one value set; `undefined` takes the key or the list's item out, and makes nothing on its way. A number in a plain list goes by its place. */
+/**
+ * A new document with one value set; `undefined` takes the key or the list's item out, and makes nothing on
+ * its way. A number in a plain list goes by its place.
+ */
 export function withValue<T>(root: T, path: Path, value: unknown): T {
   return setIn(root, path, value) as T;
 }

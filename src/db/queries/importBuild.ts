@@ -56,7 +56,8 @@ export type ImportMode = 'refuse' | 'replace' | 'copy';
 /**
  * Brings a whole build in with its ids.
  *
- * @throws CalcError at a file that is not what its hash says; DoorError `exists` where the build is here already and the mode does not say what to do
+ * @throws CalcError at a file that is not what its hash says; DoorError `exists` where the build is here
+ * already and the mode does not say what to do
  */
 export async function importBuild(
   db: Database,

@@ -143,7 +143,10 @@ export const WHY_B =
   'A tops out under the wish while its motor hardly draws: the ratio is too short. The main gear stripped on a landing: twice the face. A stronger servo against clods.';
 export const EXPECTED_B = 'Over 30 km/h on mown grass, and no tooth lost.';
 
-/** What revision C changes: a hot motor for the wet meadow, its pinion glued on, a shell against the rain, and a carrier turned on the bed. */
+/**
+ * What revision C changes: a hot motor for the wet meadow, its pinion glued on, a shell against the rain, and
+ * a carrier turned on the bed.
+ */
 export const marshHareC: Patch = [
   { path: ['drive', 'motor'], value: motor('motor-540-sensored-10') },
   {

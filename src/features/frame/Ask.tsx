@@ -2,7 +2,10 @@
 
 import { type ReactNode, useEffect, useRef } from 'react';
 
-/** The answer at the top, with its surface switch. It keeps the height that it once took, so that a figure with a digit more moves nothing under it. */
+/**
+ * The answer at the top, with its surface switch. It keeps the height that it once took, so that a figure
+ * with a digit more moves nothing under it.
+ */
 export function Ask({ children }: { children: ReactNode }) {
   'use memo';
   const box = useRef<HTMLDivElement>(null);

@@ -6,7 +6,10 @@ export type KeyActions = Readonly<Record<string, () => void>>;
 const COMMANDS: ReadonlySet<string> = new Set(['undo', 'redo']);
 const plain = ({ ctrlKey, metaKey, altKey }: KeyboardEvent) => !ctrlKey && !metaKey && !altKey;
 
-/** Single keys of the page; none fires while typing. Undo is left to the field while one is being typed in. They change hands with the picture, so that no key meets the page before. */
+/**
+ * Single keys of the page; none fires while typing. Undo is left to the field while one is being typed in.
+ * They change hands with the picture, so that no key meets the page before.
+ */
 export function useKeys(actions: KeyActions): void {
   const held = useRef(actions);
   useLayoutEffect(() => {

@@ -14,7 +14,10 @@ interface Full {
   checks: readonly Check[];
 }
 
-/** At once the states of the quick checks on one surface, the others as they were; over all surfaces and with remedies as soon as the worker has them. */
+/**
+ * At once the states of the quick checks on one surface, the others as they were; over all surfaces and with
+ * remedies as soon as the worker has them.
+ */
 export function useChecks(
   document: BuildDocument,
   surface: ChosenSurface | undefined,

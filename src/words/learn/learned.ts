@@ -23,7 +23,10 @@ type Record = Pick<WholeBuild, 'revisions' | 'runs' | 'failures'>;
 const HOLDS = 2;
 const MOST_CAUSES = 6;
 
-/** What the record says a revision taught: what it did against the one before and its prediction, what broke and why, which fixes held, what is open. */
+/**
+ * What the record says a revision taught: what it did against the one before and its prediction, what broke
+ * and why, which fixes held, what is open.
+ */
 export function learnedOf(revision: RevisionRecord, record: Record, reader: Reader): string[] {
   const own = record.runs.filter(({ revisionId }) => revisionId === revision.id);
   return [

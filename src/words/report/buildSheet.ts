@@ -25,7 +25,10 @@ export interface BuildSheetInput extends Pick<WholeBuild, 'build'> {
   times?: PrinterTimes;
 }
 
-/** Everything that is needed to build a revision again: parts with how they are printed, gearing, wiring, suspension, what is bought, the order, cautions. */
+/**
+ * Everything that is needed to build a revision again: parts with how they are printed, gearing, wiring,
+ * suspension, what is bought, the order, cautions.
+ */
 export function buildSheet(
   { build, revision, document, checks, times = [] }: BuildSheetInput,
   reader: Reader,

@@ -33,7 +33,10 @@ const drawing = (name: string, height: number, caption: string, parts: readonly 
   svg: `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 ${WIDTH} ${at(height)}" width="${WIDTH}" height="${at(height)}">${parts.join('')}</svg>`,
 });
 
-/** The car from above, to scale, front to the left: axles, wheels, components by name, and where the weight sits; none while its axles are missing. */
+/**
+ * The car from above, to scale, front to the left: axles, wheels, components by name, and where the weight
+ * sits; none while its axles are missing.
+ */
 export function planPicture(document: BuildDocument): Picture | undefined {
   const weight = weightOf(document);
   const { wheelbaseMm: L, trackFrontMm, trackRearMm } = document.chassis;

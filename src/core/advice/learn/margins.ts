@@ -4,7 +4,10 @@ import { partStrength } from '../../worked/parts/partStrength';
 
 const SCREWS = 'boss';
 
-/** Margins of a build as a diagnosis asks for them: of every check that has one, and of each part in its layers, between them and at its screws. */
+/**
+ * Margins of a build as a diagnosis asks for them: of every check that has one, and of each part in its
+ * layers, between them and at its screws.
+ */
 export function diagnosisMargins(document: BuildDocument, checks: readonly Check[]): Record<string, number> {
   const margins: Record<string, number> = {};
   for (const { id, margin } of checks)

@@ -18,7 +18,10 @@ const VALUES: Readonly<Record<ParetoBy, (life: PartLife) => number>> = {
   cost: ({ cost = 0 }) => cost,
 };
 
-/** What fails most, the largest first, with how much of everything the first ones make; minutes for the time, the build's money for the cost. */
+/**
+ * What fails most, the largest first, with how much of everything the first ones make; minutes for the time,
+ * the build's money for the cost.
+ */
 export function paretoOf(lives: readonly PartLife[], by: ParetoBy): ParetoRow[] {
   const rows = lives
     .map((life) => ({ partId: life.partId, name: life.name, value: VALUES[by](life) }))

@@ -126,7 +126,10 @@ function changeStep({ check, remedy }: Offered, { record, checks, coming, times,
   });
 }
 
-/** The first step at a glance: the remedy of the most urgent check by what it does to that check alone, against everything that is no change. */
+/**
+ * The first step at a glance: the remedy of the most urgent check by what it does to that check alone,
+ * against everything that is no change.
+ */
 export function firstStep(record: BuildOnRecord, checks: readonly Check[]): NextStep | undefined {
   const coming = unmended(record);
   const offered = proposalsOf(checks)[0];

@@ -20,7 +20,10 @@ export type PinionJoint = (typeof PINION_JOINTS)[number];
 export const MOUNT_MATERIALS = ['metal', 'pla', 'petg', 'abs', 'nylon', 'polycarbonate'] as const;
 export type MountMaterial = (typeof MOUNT_MATERIALS)[number];
 
-/** Where each softens, °C; undefined where it does not below the motor's own limits. Glues as in their joints, plastics by the usual glass transition or heat deflection at 0.45 MPa. */
+/**
+ * Where each softens, °C; undefined where it does not below the motor's own limits. Glues as in their joints,
+ * plastics by the usual glass transition or heat deflection at 0.45 MPa.
+ */
 export const JOINT_SOFTENS_C: Readonly<Record<PinionJoint, number | undefined>> = {
   screw: undefined,
   hotGlue: 60,

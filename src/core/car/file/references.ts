@@ -13,7 +13,10 @@ const inDocument = (list: 'revisions' | 'runs'): Reference[] => [
   { at: `${list}.*.document.parts.items.*.mesh.hash`, names: 'mesh' },
 ];
 
-/** Every place in a build's records that names something else by its id or its hash; what a build brings along, protects and renames follows from it. */
+/**
+ * Every place in a build's records that names something else by its id or its hash; what a build brings
+ * along, protects and renames follows from it.
+ */
 export const REFERENCES: readonly Reference[] = [
   ...inDocument('revisions'),
   { at: 'revisions.*.parentId', names: 'revision' },

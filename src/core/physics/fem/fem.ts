@@ -77,7 +77,8 @@ const LEAST_STRENGTH = 1e-9;
  * A part as a solid of layers on a grid of bricks.
  *
  * @returns mm, N, MPa, seconds; the margin is strength over stress by the nearest of three criteria
- * @throws CalcError at `mesh` where it is open or in pieces, at `fixed` where it would come loose, at `loads` where nothing pulls, at `voxelMm` where the grid is too fine or too coarse
+ * @throws CalcError at `mesh` where it is open or in pieces, at `fixed` where it would come loose, at `loads`
+ * where nothing pulls, at `voxelMm` where the grid is too fine or too coarse
  * @see Zienkiewicz and Taylor, The Finite Element Method, ch. 9 and 10; Trottenberg et al., Multigrid
  */
 export function meshFem({ mesh, field = false, ...settings }: FemInput): FemResult & { field?: object } {

@@ -67,7 +67,8 @@ interface Flank {
  * How two gears mesh: sizes, centre distance, contact ratio, undercut, and what a motor's slot takes.
  *
  * @returns lengths in mm, angles in degrees
- * @throws CalcError at `wheelModuleMm` for gears of different modules, at a shift that leaves no mesh or no tip, at `slotMinMm` for an inverted slot
+ * @throws CalcError at `wheelModuleMm` for gears of different modules, at a shift that leaves no mesh or no
+ * tip, at `slotMinMm` for an inverted slot
  * @see ISO 21771; Shigley, Mechanical Engineering Design, ch. 13
  */
 export function gearMesh(input: MeshInput): MeshResult {

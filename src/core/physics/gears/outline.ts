@@ -61,7 +61,8 @@ interface Tooth {
  * Outline of a gear from true involutes, with its bore, and as files at true size.
  *
  * @returns points in mm; flank points lie on the involute to rounding
- * @throws CalcError at `boreMm` or `hexAcrossFlatsMm` for a hole that meets the root, at `flatDepthMm` past the bore, at `faceWidthMm` for a solid without a width, at `shift` for teeth that leave no root
+ * @throws CalcError at `boreMm` or `hexAcrossFlatsMm` for a hole that meets the root, at `flatDepthMm` past
+ * the bore, at `faceWidthMm` for a solid without a width, at `shift` for teeth that leave no root
  * @see ISO 53, ISO 21771; Shigley, Mechanical Engineering Design, ch. 13
  */
 export function gearOutline(input: OutlineInput): OutlineResult {

@@ -161,7 +161,8 @@ describe('drive.endurance', () => {
             thermal: { ...thermal, windingLimitC },
           };
           const [whole, half] = [driveEndurance(input), simulateEndurance(input, 0.5)];
-          // a pack that just gets through a cruise has one more rest and start than one that just does not: there a half per cent of the pack
+          // a pack that just gets through a cruise has one more rest and start than one that just does not:
+          // there a half per cent of the pack
           // moves the end by more than its own share
           const near = [0.995, 1.005].map((share) =>
             driveEndurance({

@@ -58,7 +58,10 @@ export function read3mf(bytes: Uint8Array, path: string): Mesh {
 
 const MODEL_FILE = /^\/?3D\/[^/]*\.model$/i;
 
-/** The model's XML, refused where the archive itself says that it is too large, and unpacked piece by piece so that a bomb stops at the limit. */
+/**
+ * The model's XML, refused where the archive itself says that it is too large, and unpacked piece by piece so
+ * that a bomb stops at the limit.
+ */
 function unpacked(bytes: Uint8Array, path: string): string {
   if (bytes[0] !== 0x50 || bytes[1] !== 0x4b)
     throw new CalcError(path, 'is no 3MF: it does not begin as an archive', 'export the part again');

@@ -43,7 +43,10 @@ function lidOf(flat: Loop, starts: number[], corners: number): number[] {
   throw new CalcError('outline', 'crosses itself or its holes', 'draw it without');
 }
 
-/** A flat outline with holes as one face at a height, seen from above or from below. @throws CalcError at `outline` where it cannot be filled */
+/**
+ * A flat outline with holes as one face at a height, seen from above or from below. @throws CalcError at
+ * `outline` where it cannot be filled
+ */
 export function lid(outer: Loop, holes: readonly Loop[], z: number, from: 'above' | 'below'): Corners {
   const loops = [turned(outer, 1), ...holes.map((hole) => turned(hole, -1))];
   const flat = loops.flat();

@@ -9,7 +9,10 @@ export interface Ring {
   hoopStrengthMpa: number;
 }
 
-/** Typical of each kind, by judgement from data sheets of soft rubber, aramid-belted rubber, sponge rubber and printed polyurethane; test your own. */
+/**
+ * Typical of each kind, by judgement from data sheets of soft rubber, aramid-belted rubber, sponge rubber and
+ * printed polyurethane; test your own.
+ */
 const TYPICAL: Readonly<Record<Exclude<TyreKind, 'own'>, Ring>> = {
   'solid rubber': { densityKgM3: 1150, hoopModulusMpa: 4, hoopStrengthMpa: 9 },
   belted: { densityKgM3: 1200, hoopModulusMpa: 250, hoopStrengthMpa: 30 },

@@ -5,7 +5,10 @@ import { frictionOf, runInputOf } from '../motion/runOfBuild';
 import type { Assembled } from '../../base/assembled';
 import type { TractionInput } from '../../physics/aids/slipDefinition';
 
-/** Slip of the most grip where none is given, per cent, and the fall beyond it: Pacejka, ch. 1, on hard ground; Wong, ch. 2, on soft. By judgement. */
+/**
+ * Slip of the most grip where none is given, per cent, and the fall beyond it: Pacejka, ch. 1, on hard
+ * ground; Wong, ch. 2, on soft. By judgement.
+ */
 export const USUAL_SLIP_AT_PEAK_PCT = { hard: 12, loose: 25 } as const;
 export const USUAL_SHAPE = { hard: 1.5, loose: 1.2 } as const;
 

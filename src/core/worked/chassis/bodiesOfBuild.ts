@@ -48,7 +48,10 @@ interface Guess {
   fixed?: boolean;
 }
 
-/** Every component with mass and place; the build's own appear by themselves, at a first guess until they are moved. Empty while the axles are missing. */
+/**
+ * Every component with mass and place; the build's own appear by themselves, at a first guess until they are
+ * moved. Empty while the axles are missing.
+ */
 export function bodiesOf(document: BuildDocument): PlacedBody[] {
   const { chassis, brief } = document;
   const { wheelbaseMm, trackFrontMm, trackRearMm, bodies = [], massG } = chassis;

@@ -6,7 +6,10 @@ import { type RatioDecision, ratioVerdict } from './ratioVerdict';
 import type { Assembled } from '../../base/assembled';
 import { driveRun } from '../../physics/motion/run';
 
-/** What a ratio comes to, the graver before the lesser; a car that tops out under the wish with the motor hardly loaded is slow, hot or not. */
+/**
+ * What a ratio comes to, the graver before the lesser; a car that tops out under the wish with the motor
+ * hardly loaded is slow, hot or not.
+ */
 export const RATIO_VERDICTS = ['stalls', 'hot', 'slow', 'late', 'empty', 'meets'] as const;
 export type RatioVerdict = (typeof RATIO_VERDICTS)[number];
 
@@ -42,7 +45,10 @@ interface Wish {
 const GRID = 22;
 /** A motor that runs at more than this share of its no-load speed is hardly loaded. */
 const COLD_SHARE = 0.9;
-/** The strip goes from a part of the ratio at which the no-load speed is the wish, or from where it no longer meets the wish, to half as much again. */
+/**
+ * The strip goes from a part of the ratio at which the no-load speed is the wish, or from where it no longer
+ * meets the wish, to half as much again.
+ */
 const LONGEST = 0.12;
 const SHORTEST = 1.5;
 const LEAST_RATIO = 0.2;

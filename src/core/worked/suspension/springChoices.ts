@@ -20,7 +20,10 @@ const ANY_DROP_M = 0.1;
 /** How far a spring is sought from the present one. */
 const [SOFTEST, STIFFEST, HALVINGS] = [0.1, 30, 12];
 
-/** One end as it is, by the sag aimed at, by the height it lands from, and with a damper of 0.6 of critical; empty while it is not worked out. */
+/**
+ * One end as it is, by the sag aimed at, by the height it lands from, and with a damper of 0.6 of critical;
+ * empty while it is not worked out.
+ */
 export function springChoices(document: BuildDocument, end: End): SpringChoice[] {
   const found = rideOf(document, end);
   if (!found.ok) return [];

@@ -29,7 +29,8 @@ const [SUSPICIOUS, TIED, LEVERAGE_ONE] = [3, 1e-6, 1 - 1e-9];
  * Where the holes of a pattern lie, from caliper readings between them.
  *
  * @returns mm; errors of one standard deviation with the anchors held
- * @throws CalcError at `holes.N.id` for an id twice, at `readings.N.to` for a reading of a hole with itself, at `readings.N.valueMm` where the centres would meet
+ * @throws CalcError at `holes.N.id` for an id twice, at `readings.N.to` for a reading of a hole with itself,
+ * at `readings.N.valueMm` where the centres would meet
  * @see Ghilani, Adjustment Computations, ch. 14, 15 and 21 (trilateration, blunders by standardised residuals); Laman 1970 (rigidity in the plane)
  */
 export function holesSolve({ holes, readings, anchors, files, seed = 1 }: HolesInput): HolesResult {

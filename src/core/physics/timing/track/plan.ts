@@ -12,7 +12,10 @@ export interface TrackPlan {
 const EARTH_M = 6_371_008.8;
 const RAD = Math.PI / 180;
 
-/** Kept points on a plane through the first (equirectangular, within 1e-4 over a few km), every n-th where there are too many; the fastest of each stretch stays. */
+/**
+ * Kept points on a plane through the first (equirectangular, within 1e-4 over a few km), every n-th where
+ * there are too many; the fastest of each stretch stays.
+ */
 export function planOf(
   kept: readonly (readonly KeptPoint[])[],
   series: GpxSpeedResult['series'],
