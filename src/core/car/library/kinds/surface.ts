@@ -40,6 +40,17 @@ const STARTING_SURFACES: readonly { id: string; data: SurfaceFigures }[] = [
     },
   },
   {
+    id: 'surface-carPark',
+    data: {
+      name: 'Road car park, dusty',
+      ground: 'hard',
+      mu: 0.75,
+      muError: 0.15,
+      rollingResistance: 0.022,
+      rollingResistanceError: 0.007,
+    },
+  },
+  {
     id: 'surface-gravel',
     data: {
       name: 'Gravel',
