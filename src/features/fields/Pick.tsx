@@ -3,9 +3,12 @@
 import InputBase from '@mui/material/InputBase';
 import { type ComponentType, useEffect, useState } from 'react';
 import { onFirstAct } from '@/ui/onFirstAct';
-import type { PickProps } from './pickProps';
+import type { OpenPickProps, PickProps } from './pickProps';
 
-type List = ComponentType<PickProps & { onLeave(): void }>;
+type List = ComponentType<OpenPickProps>;
+
+/** Keys that open it besides letters; who only tabs past it is not held up. */
+const OPENERS: ReadonlySet<string> = new Set(['ArrowDown', 'ArrowUp', 'Enter', ' ']);
 
 const fetchList = () => import('./PickList').then(({ PickList }) => PickList);
 
@@ -14,9 +17,10 @@ export function Pick({ disabled = false, ...props }: PickProps & { disabled?: bo
   'use memo';
   const { label, chosen, placeholder } = props;
   const [list, setList] = useState<{ List: List }>();
-  const [open, setOpen] = useState(false);
+  const [open, setOpen] = useState<{ begun?: string }>();
   useEffect(() => onFirstAct(() => void fetchList().then((List) => setList({ List }))), []);
-  if (open && list && !disabled) return <list.List {...props} onLeave={() => setOpen(false)} />;
+  if (open && list && !disabled)
+    return <list.List {...props} begun={open.begun} onLeave={() => setOpen(undefined)} />;
   return (
     <InputBase
       readOnly
@@ -25,8 +29,13 @@ export function Pick({ disabled = false, ...props }: PickProps & { disabled?: bo
       className="pickbox"
       value={chosen?.name ?? ''}
       placeholder={placeholder}
-      onFocus={() => setOpen(true)}
-      onClick={() => setOpen(true)}
+      onClick={() => setOpen({})}
+      onKeyDown={(event) => {
+        const letter = event.key.length === 1 && event.key !== ' ';
+        if (event.ctrlKey || event.metaKey || event.altKey || !(letter || OPENERS.has(event.key))) return;
+        event.preventDefault();
+        setOpen(letter ? { begun: event.key } : {});
+      }}
       inputProps={{
         role: 'combobox',
         'aria-expanded': false,

@@ -2,8 +2,8 @@
 
 import Autocomplete from '@mui/material/Autocomplete';
 import InputBase from '@mui/material/InputBase';
-import { useState } from 'react';
-import type { PickProps } from './pickProps';
+import { useRef, useState } from 'react';
+import type { OpenPickProps } from './pickProps';
 import { searched } from './searched';
 
 /** A list that is searched by typing, with the figures that one chooses by beside each name; open from the start. */
@@ -13,21 +13,27 @@ export function PickList({
   chosen,
   placeholder,
   adds = false,
+  begun,
   onChoose,
   onLeave,
-}: PickProps & { onLeave(): void }) {
+}: OpenPickProps) {
   'use memo';
-  const [typed, setTyped] = useState(chosen?.name ?? '');
+  const [typed, setTyped] = useState(begun ?? chosen?.name ?? '');
+  const fresh = useRef(begun !== undefined);
   return (
     <Autocomplete
       openOnFocus
       autoHighlight
-      selectOnFocus
+      selectOnFocus={begun === undefined}
       fullWidth
       options={options}
       value={chosen ?? null}
       inputValue={typed}
-      onInputChange={(_, text, reason) => setTyped(adds && reason === 'selectOption' ? '' : text)}
+      onInputChange={(_, text, reason) => {
+        // when it opens the list writes the chosen name over the letter that opened it
+        if (fresh.current && reason === 'reset') fresh.current = false;
+        else setTyped(adds && reason === 'selectOption' ? '' : text);
+      }}
       onChange={(_, option) => onChoose(option?.id)}
       onBlur={onLeave}
       getOptionLabel={({ name }) => name}

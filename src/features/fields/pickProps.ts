@@ -9,3 +9,9 @@ export interface PickProps {
   adds?: boolean;
   onChoose(id: string | undefined): void;
 }
+
+export interface OpenPickProps extends PickProps {
+  /** The letter that opened it. */
+  begun: string | undefined;
+  onLeave(): void;
+}

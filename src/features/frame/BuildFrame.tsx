@@ -4,11 +4,12 @@ import dynamic from 'next/dynamic';
 import Button from '@mui/material/Button';
 import Link from 'next/link';
 import { usePathname, useRouter } from 'next/navigation';
-import { type ReactNode, useMemo, useState } from 'react';
+import { type ReactNode, useEffect, useMemo, useState } from 'react';
 import { USUAL_CURRENCY } from '@/core/car/document/brief';
 import { SEGMENTS } from '@/core/verdict/engine/segments';
 import type { BuildRecord } from '@/core/car/records/records';
 import { MoneyProvider } from '@/ui/reader';
+import { onFirstAct } from '@/ui/onFirstAct';
 import { useWorking, WorkingProvider } from '@/ui/working';
 import { useAskedRivals } from '../session/askedRivals';
 import { BuildProvider, useBuild, useSaveState } from '../session/BuildContext';
@@ -25,7 +26,8 @@ import { useKeys } from './useKeys';
 
 const ConflictBar = dynamic(async () => (await import('./ConflictBar')).ConflictBar);
 const KeyList = dynamic(async () => (await import('./KeyList')).KeyList);
-const BuildPalette = dynamic(async () => (await import('./jump/BuildPalette')).BuildPalette);
+const fetchPalette = async () => (await import('./jump/BuildPalette')).BuildPalette;
+const BuildPalette = dynamic(fetchPalette);
 
 interface BuildFrameProps {
   /** Of `packBuild`. */
@@ -96,6 +98,8 @@ function Frame({ builds, children }: { builds: readonly BuildRecord[]; children:
   });
 
   useFoundField();
+  // whoever asks for it types at once
+  useEffect(() => onFirstAct(() => void fetchPalette()), []);
 
   return (
     <>
