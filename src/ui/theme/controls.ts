@@ -24,7 +24,9 @@ export const controls: Components<Theme> = {
       root: {
         minWidth: 0,
         minHeight: 30,
-        [THUMB]: { '&:where(:not(.MuiButton-link))': { minHeight: THUMB_PX } },
+        [THUMB]: {
+          '&:where(:not(.MuiButton-link, .MuiButton-go, .MuiButton-stop))': { minHeight: THUMB_PX },
+        },
         padding: '5px 12px',
         fontSize: 14,
         lineHeight: 1.35,
