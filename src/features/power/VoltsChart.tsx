@@ -36,7 +36,7 @@ export function VoltsChart() {
   return (
     <Charts>
       <LineChart
-        title={`Volts a cell at full throttle from rest, ${surface!.name.toLowerCase()}`}
+        title={`Volts per cell at full throttle from rest, ${surface!.name.toLowerCase()}`}
         testId="volts-chart"
         width={620}
         xQuantity="timeS"

@@ -56,7 +56,7 @@ export const POWER_LABELS: Readonly<Record<string, FieldLabel>> = {
     limits: { above: 0, to: 100_000 },
   },
   'power.usableShare': { label: 'Charge used per pack', quantity: 'share', limits: { above: 0, to: 1 } },
-  'power.cutoffVPerCell': { label: 'Cut-off a cell', quantity: 'voltageV', limits: { above: 0, to: 4.2 } },
+  'power.cutoffVPerCell': { label: 'Cut-off per cell', quantity: 'voltageV', limits: { above: 0, to: 4.2 } },
   'power.meteredPackV': {
     label: 'Pack while metering',
     quantity: 'voltageV',
@@ -146,7 +146,7 @@ export const POWER_LABELS: Readonly<Record<string, FieldLabel>> = {
     limits: { from: 0, to: 1000 },
   },
   'power.loads.*.steer.linkageRatio': {
-    label: 'Servo degrees a wheel degree',
+    label: 'Servo degrees per wheel degree',
     quantity: 'coefficient',
     limits: { above: 0, to: 20 },
   },

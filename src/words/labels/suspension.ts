@@ -131,7 +131,7 @@ export const SUSPENSION_LABELS: Readonly<Record<string, FieldLabel>> = {
     limits: { above: 0, to: 500 },
   },
   'suspension.aids.traction.magnets': {
-    label: 'Magnets a wheel',
+    label: 'Magnets per wheel',
     quantity: 'count',
     limits: { from: 1, to: 400 },
   },

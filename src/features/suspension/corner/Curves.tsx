@@ -41,7 +41,7 @@ const CURVES: readonly {
   },
   {
     id: 'track',
-    title: 'Track change, a wheel',
+    title: 'Track change per wheel',
     quantity: 'lengthMm',
     least: 1,
     of: ({ trackChangeMm }) => trackChangeMm,
