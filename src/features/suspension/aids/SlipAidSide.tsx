@@ -172,7 +172,7 @@ export function SlipAidSide({
         </Group>
         <Group title="Sensor on a driven and on a free wheel">
           <QuantitySlider
-            label="Magnets a wheel"
+            label="Magnets per wheel"
             quantity="count"
             value={aid.magnets!}
             min={1}
