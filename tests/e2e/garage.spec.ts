@@ -118,14 +118,14 @@ test('a blank build is led to a speed, and says which of its figures are guesses
   await toSegment(page, 'Drive');
   await expect(page.getByRole('heading', { level: 1 })).toContainText('No speed yet: it needs surface');
   await pick(page, 'Add a surface', 'Short carpet');
-  await pick(page, 'Choose a size class', '1:8');
-  await expect(page.getByTestId('usual-figures')).toContainText('motor Brushless 40 x 74, four poles');
-  await page.getByRole('button', { name: /^Fill in a usual 1:8 car/ }).click();
+  await pick(page, 'Choose a size class', '1:14');
+  await expect(page.getByTestId('usual-figures')).toContainText('motor Brushless 28 x 45');
+  await page.getByRole('button', { name: /^Fill in a usual 1:14 car/ }).click();
   await expect(page.getByTestId('top-speed')).toBeVisible();
   await expect(page.getByTestId('guesses')).toContainText(/^\s*Guessed still: .+ and 10 more\.$/);
   const motor = page.getByRole('region', { name: 'Motor', exact: true });
   await expect(motor).toContainText('assumed: choose your own, or keep it');
-  await field(page, 'Constant').fill('1900');
+  await field(page, 'Constant').fill('3200');
   await expect(motor).not.toContainText('assumed');
   await expect(page.getByTestId('guesses')).toContainText('and 9 more.');
   await saved(page);

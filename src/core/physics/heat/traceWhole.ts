@@ -204,7 +204,7 @@ class Drive {
       fullThrottleMps2(plant, v, corneringN(plant, losses, lateralMps2, v), behindN);
     if (start === 0 && from === 0 && to === 0) return 0;
     const best = fullAt(start);
-    if (start === from && (slope <= best || to <= from)) return to;
+    if (start === from && slope <= best) return to;
     if (start === 0 && best <= 0 && !this.asked.ignoreEnds) return undefined;
     const half = Math.max(0, start + 0.5 * dt * best);
     return Math.min(to, Math.max(0, start + dt * fullAt(half)));
