@@ -30,7 +30,7 @@ const shared = {
     '^manifold-3d$': '<rootDir>/node_modules/manifold-3d/manifold.js',
   },
   transformIgnorePatterns: [
-    '/node_modules/(?!(d3-[a-z-]+|internmap|earcut|manifold-3d|ml-[a-z-]+|is-any-array)/)',
+    '/node_modules/(?!(d3-[a-z-]+|internmap|earcut|manifold-3d|ml-[a-z-]+|is-any-array|react-hotkeys-hook)/)',
   ],
   modulePathIgnorePatterns: ['<rootDir>/.next', '<rootDir>/.data'],
 };
