@@ -1,5 +1,6 @@
 'use client';
 
+import { Hatch } from './Hatch';
 import { type PointerEvent, useId, useRef, useState } from 'react';
 import { formatNumber } from '@/core/base/units/formatQuantity';
 import { chartLabels } from './chartLabels';
@@ -64,15 +65,7 @@ export function PlotPicture({
       onDoubleClick={onShowAll}
     >
       <defs>
-        <pattern
-          id={`${id}-hatch`}
-          width="6"
-          height="6"
-          patternUnits="userSpaceOnUse"
-          patternTransform="rotate(45)"
-        >
-          <line x1="0" y1="0" x2="0" y2="6" stroke="var(--rust)" strokeWidth="1.6" opacity=".45" />
-        </pattern>
+        <Hatch id={`${id}-hatch`} />
         <clipPath id={`${id}-clip`}>
           <rect
             x={area.left}

@@ -1,5 +1,6 @@
 'use client';
 
+import { Hatch } from '@/ui/charts/Hatch';
 import { Toggle, Toggles } from '@/ui/controls/Toggle';
 import { scaleLinear } from 'd3-scale';
 import { memo, useId, useMemo } from 'react';
@@ -151,15 +152,7 @@ export const ParetoChart = memo(function ParetoChart({
         onMouseMove={nearest}
       >
         <defs>
-          <pattern
-            id={`${id}-hatch`}
-            width="6"
-            height="6"
-            patternUnits="userSpaceOnUse"
-            patternTransform="rotate(45)"
-          >
-            <line x1="0" y1="0" x2="0" y2="6" stroke="var(--rust)" strokeWidth="1.4" opacity=".3" />
-          </pattern>
+          <Hatch id={`${id}-hatch`} opacity={0.3} />
         </defs>
         {y.ticks(4).map((value) => (
           <g key={value}>

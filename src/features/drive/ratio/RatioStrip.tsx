@@ -1,5 +1,6 @@
 'use client';
 
+import { Hatch } from '@/ui/charts/Hatch';
 import { scaleLog } from 'd3-scale';
 import { useId } from 'react';
 import type { RatioBand, RatioVerdict } from '@/core/worked/drive/ratioBand';
@@ -57,15 +58,7 @@ export function RatioStrip({ bands, from, to }: RatioStripProps) {
       <figcaption>Every ratio from long to short, each with a run and a whole pack</figcaption>
       <svg viewBox={`0 0 ${WIDTH} ${height}`} width={WIDTH} height={height} role="img" aria-label={summary}>
         <defs>
-          <pattern
-            id={`${id}-hatch`}
-            width="6"
-            height="6"
-            patternUnits="userSpaceOnUse"
-            patternTransform="rotate(45)"
-          >
-            <line x1="0" y1="0" x2="0" y2="6" stroke="var(--rust)" strokeWidth="1.6" opacity=".5" />
-          </pattern>
+          <Hatch id={`${id}-hatch`} opacity={0.5} />
         </defs>
         <text x={LEFT} y={14}>
           long: few motor turns a wheel turn
