@@ -56,6 +56,7 @@ export default ts.config(
     rules: {
       '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_' }],
       '@typescript-eslint/no-explicit-any': 'error',
+      'max-lines': ['error', 300],
       // pictures are files of the workshop or of this device, made small when they are kept
       '@next/next/no-img-element': 'off',
     },
@@ -83,6 +84,20 @@ export default ts.config(
   {
     files: ['src/core/**'],
     rules: { 'no-restricted-globals': ['error', 'window', 'document', 'process', 'localStorage', 'fetch'] },
+  },
+  {
+    files: ['src/core/**'],
+    ignores: ['src/core/base/errors.ts'],
+    rules: {
+      'no-restricted-syntax': [
+        'error',
+        {
+          selector: "NewExpression[callee.name='CalcError']",
+          message:
+            'A refusal is a code with facts, refusal(path, code, facts); its words stand in src/words/refusals.',
+        },
+      ],
+    },
   },
   arrows(
     ['src/workers/**'],

@@ -11,6 +11,18 @@ import { buildBeside, prepareDatabase, serveBeside } from './lib/serve.mjs';
 
 const counted = { passed: 0, failed: 0 };
 
+const took = [];
+
+/** Does the work and keeps how long it took. */
+async function timed(name, work) {
+  const start = Date.now();
+  try {
+    return await work();
+  } finally {
+    took.push(`${name} ${Math.round((Date.now() - start) / 1000)} s`);
+  }
+}
+
 function countJest(file) {
   if (!existsSync(file)) return;
   const { numPassedTests, numFailedTests } = JSON.parse(readFileSync(file, 'utf8'));
@@ -44,21 +56,30 @@ async function testWithServers(args) {
     cluster.start();
     const url = cluster.url();
     await buildThreads();
-    await run(
-      'node_modules/.bin/jest',
-      ['--selectProjects', 'api', '--runInBand', '--json', '--outputFile=.data/api.json'],
-      { env: { ...process.env, TEST_DATABASE_URL: url } },
+    const api = () =>
+      run(
+        'node_modules/.bin/jest',
+        ['--selectProjects', 'api', '--runInBand', '--json', '--outputFile=.data/api.json'],
+        { env: { ...process.env, TEST_DATABASE_URL: url } },
+      );
+    // one process tests, the other core builds
+    const both = await timed('API tests, application built beside', () =>
+      Promise.allSettled([api(), buildBeside()]),
     );
+    const failed = both.find(({ status }) => status === 'rejected');
+    if (failed) throw failed.reason;
     await prepareDatabase(url);
     server = await serveBeside(url);
-    await run('node_modules/.bin/playwright', ['test', ...args], {
-      env: {
-        ...process.env,
-        BASE_URL: server.address,
-        FORCE_COLOR: '0',
-        PLAYWRIGHT_JSON_OUTPUT_NAME: '.data/browser.json',
-      },
-    });
+    await timed('browser tests', () =>
+      run('node_modules/.bin/playwright', ['test', ...args], {
+        env: {
+          ...process.env,
+          BASE_URL: server.address,
+          FORCE_COLOR: '0',
+          PLAYWRIGHT_JSON_OUTPUT_NAME: '.data/browser.json',
+        },
+      }),
+    );
   } finally {
     await stop();
   }
@@ -66,8 +87,10 @@ async function testWithServers(args) {
 
 runMain(async () => {
   const args = process.argv.slice(2);
-  await ensurePackages({ browser: true });
-  await ensureModules();
+  await timed('packages', async () => {
+    await ensurePackages({ browser: true });
+    await ensureModules();
+  });
   mkdirSync('.data', { recursive: true });
   const other = await takeHold('.data/testing');
   if (other)
@@ -78,18 +101,18 @@ runMain(async () => {
   let failure;
   try {
     if (args.length === 0) {
-      await check();
-      const whole = run('node_modules/.bin/jest', [
-        '--selectProjects',
-        'whole',
-        '--silent',
-        '--json',
-        '--outputFile=.data/whole.json',
-      ]);
-      const failed = (await Promise.allSettled([whole, buildBeside()])).find(
-        ({ status }) => status === 'rejected',
+      await timed('quick gate', check);
+      await timed('whole tests', () =>
+        run('node_modules/.bin/jest', [
+          '--selectProjects',
+          'whole',
+          '--maxWorkers',
+          '100%',
+          '--silent',
+          '--json',
+          '--outputFile=.data/whole.json',
+        ]),
       );
-      if (failed) throw failed.reason;
     }
     await testWithServers(args);
   } catch (error) {
@@ -101,6 +124,7 @@ runMain(async () => {
   countBrowser('.data/browser.json');
   letGo();
   if (failure) console.error(failure.message);
+  console.log(took.join(', '));
   console.log(`${counted.passed} passed, ${counted.failed} failed`);
   return failure || counted.failed > 0 ? 1 : 0;
 });

@@ -46,6 +46,6 @@ async function garageCar(
     kept.set(key, car);
     return car;
   } catch (error) {
-    return ailing(whole, (error as Error).message);
+    return ailing(whole, error);
   }
 }

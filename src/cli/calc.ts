@@ -1,9 +1,18 @@
 import { readFileSync } from 'node:fs';
-import { CalcError, type Problem } from '@/core/base/errors';
+import { type Problem, CalcError, refusal } from '@/core/base/errors';
 import { operations } from '@/core/operations';
 import { jsonSchema } from '@/core/base/schema/jsonSchema';
 import { parse } from '@/core/base/schema/parse';
+import { OPERATION_SUMMARIES } from '@/words/labels/operations';
 import { inWords } from '@/words/output';
+import { plainProblemOf } from '@/words/refusals/problemOf';
+
+declare module '@/core/base/errors' {
+  interface RefusalFacts {
+    'calc.meshFile': Record<never, never>;
+    'calc.unreadable': { file: string };
+  }
+}
 
 type Refusal = { operation: string } & Problem;
 type Answer = { output: object } | { error: Refusal };
@@ -20,7 +29,7 @@ function compute(operation: string, input: unknown): Answer {
   try {
     return { output: inWords(found.run(parse(found.schema, withMesh(input)) as never)) };
   } catch (error) {
-    if (error instanceof CalcError) return { error: { operation, ...error.problem } };
+    if (error instanceof CalcError) return { error: { operation, ...plainProblemOf(error.refused) } };
     throw error;
   }
 }
@@ -32,7 +41,7 @@ function withMesh(input: unknown): unknown {
   const { file, ...others } = mesh as { file: unknown };
   const ending = typeof file === 'string' ? /\.(stl|3mf|obj)$/i.exec(file)?.[1]?.toLowerCase() : undefined;
   if (typeof file !== 'string' || !ending || Object.keys(others).length > 0)
-    throw new CalcError('mesh.file', 'is no mesh file', 'name one file that ends in .stl, .3mf or .obj');
+    throw refusal('mesh.file', 'calc.meshFile');
   const bytes = readBytes(file);
   return {
     ...(input as object),
@@ -47,7 +56,7 @@ function readBytes(file: string): Buffer {
   try {
     return readFileSync(file);
   } catch {
-    throw new CalcError('mesh.file', `cannot be read: ${file}`, 'give the path of a file that is there');
+    throw refusal('mesh.file', 'calc.unreadable', { file });
   }
 }
 
@@ -90,7 +99,7 @@ function refuse(error: Refusal): number {
 
 function main([first, second, ...rest]: string[]): number {
   if (first === '--list' && second === undefined) {
-    for (const [name, { summary }] of Object.entries(operations))
+    for (const [name, summary] of Object.entries(OPERATION_SUMMARIES))
       process.stdout.write(`${name}  ${summary}\n`);
     return 0;
   }

@@ -106,270 +106,64 @@ import { springRate } from './physics/corner/spring';
 export interface Operation {
   readonly schema: Schema;
   readonly run: (input: never) => object;
-  readonly summary: string;
 }
 
-export const operations: Readonly<Record<string, Operation>> = {
-  'beam.check': {
-    schema: beamCheckSchema,
-    run: beamCheck,
-    summary: 'a printed beam under load: stress, shear, sag, and its layers the other way',
-  },
-  'boss.check': {
-    schema: bossCheckSchema,
-    run: bossCheck,
-    summary: 'four ways to hold a screw in a printed boss',
-  },
-  'brief.demand': {
-    schema: briefDemandSchema,
-    run: briefDemand,
-    summary: 'what a wish asks for on each surface, before any motor is chosen',
-  },
-  'chassis.balance': {
-    schema: chassisBalanceSchema,
-    run: chassisBalance,
-    summary: 'mass, centre of gravity, wheel loads and inertias from the components',
-  },
-  'chassis.stability': {
-    schema: chassisStabilitySchema,
-    run: chassisStability,
-    summary: 'whether it slides or tips, what lifts an axle, how hard it brakes',
-  },
-  'column.check': {
-    schema: columnCheckSchema,
-    run: columnCheck,
-    summary: 'a printed strut under compression: Euler or Johnson',
-  },
-  'drive.endurance': {
-    schema: driveEnduranceSchema,
-    run: driveEndurance,
-    summary: 'heat and charge over a whole pack, and what ends it',
-  },
-  'drive.run': {
-    schema: driveRunSchema,
-    run: driveRun,
-    summary: 'one run on a straight from rest: top speed, times, currents, what limits it',
-  },
-  'drive.standstill': {
-    schema: driveStandstillSchema,
-    run: driveStandstill,
-    summary:
-      'full throttle at rest: it moves, its tyres spin, or its motor is held, and for how long it may be',
-  },
-  'drive.sweep': {
-    schema: driveSweepSchema,
-    run: driveSweep,
-    summary: 'every motor, pack and ratio on one car, and which cannot be bettered',
-  },
-  'drivetrain.differential': {
-    schema: drivetrainDifferentialSchema,
-    run: drivetrainDifferential,
-    summary: 'what differential, slip clutch and steering by driving do to an axle',
-  },
-  'drivetrain.rotation': {
-    schema: drivetrainRotationSchema,
-    run: drivetrainRotation,
-    summary: 'which way every wheel turns, and whether the axles agree',
-  },
-  'failure.diagnose': {
-    schema: failureDiagnoseSchema,
-    run: failureDiagnose,
-    summary: 'suspects of a failure with their reasons, and the check that tells most a minute',
-  },
-  'fit.coupon': {
-    schema: fitCouponSchema,
-    run: fitCoupon,
-    summary: 'what your printer makes of holes and pegs, and the sizes to draw for fits',
-  },
-  'fit.stack': {
-    schema: fitStackSchema,
-    run: fitStack,
-    summary: 'free play of a wheel on its bearings, and what a chain of lengths adds up to',
-  },
-  'gear.mesh': {
-    schema: gearMeshSchema,
-    run: gearMesh,
-    summary: 'how two gears mesh: centre distance, contact ratio, undercut, and what a slot takes',
-  },
-  'gear.outline': {
-    schema: gearOutlineSchema,
-    run: gearOutline,
-    summary: 'outline of a gear from true involutes, as points and as files',
-  },
-  'gear.strength': {
-    schema: gearStrengthSchema,
-    run: gearStrength,
-    summary: 'bending and wear of a tooth, and the width that holds',
-  },
-  'gpx.speed': {
-    schema: gpxSpeedSchema,
-    run: gpxSpeed,
-    summary: 'top speed, distance and time from a satellite track',
-  },
-  'holes.solve': {
-    schema: holesSolveSchema,
-    run: holesSolve,
-    summary: 'a hole pattern from caliper readings, its errors and the reading that is wrong',
-  },
-  'joint.capacity': {
-    schema: jointCapacitySchema,
-    run: jointCapacity,
-    summary: 'torque that a joint between shaft and gear carries at a temperature',
-  },
-  'life.estimate': {
-    schema: lifeEstimateSchema,
-    run: lifeEstimate,
-    summary: 'mean life of a part from hours and failures, with its bounds',
-  },
-  'landing.impact': {
-    schema: landingImpactSchema,
-    run: landingImpact,
-    summary: 'the car dropped on its wheels: forces, travel, stops, and the drop that it takes',
-  },
-  'load.cases': {
-    schema: loadCasesSchema,
-    run: loadCases,
-    summary: 'what acts on the parts when the car lands, crashes, corners, brakes and drives off',
-  },
-  'mesh.fem': {
-    schema: meshFemSchema,
-    run: meshFem,
-    summary: 'a part as a solid of layers: what fails first, by what, and how far it gives',
-  },
-  'mesh.measure': {
-    schema: meshMeasureSchema,
-    run: meshMeasure,
-    summary: 'volume, mass, inertia, edges and overhangs of a mesh',
-  },
-  'mesh.orient': {
-    schema: meshOrientSchema,
-    run: meshOrient,
-    summary: 'ways up on the bed, the strongest first, then the least support',
-  },
-  'mesh.sections': {
-    schema: meshSectionsSchema,
-    run: meshSections,
-    summary: 'a mesh cut across its axis and loaded as a beam, with its layers',
-  },
-  'motor.calibrate': {
-    schema: motorCalibrateSchema,
-    run: motorCalibrate,
-    summary: 'cooling of a motor from measured case temperatures',
-  },
-  'motor.thermalDefaults': {
-    schema: motorThermalDefaultsSchema,
-    run: motorThermalDefaults,
-    summary: 'first guesses of the thermal figures from mass, size and housing',
-  },
-  'power.budget': {
-    schema: powerBudgetSchema,
-    run: powerBudget,
-    summary: 'volts and amperes of everything that hangs on the pack, charged and low',
-  },
-  'print.calibrate': {
-    schema: printCalibrateSchema,
-    run: printCalibrate,
-    summary: 'what finished prints say of the estimate of their time',
-  },
-  'print.estimate': {
-    schema: printEstimateSchema,
-    run: printEstimate,
-    summary: 'plastic, time and cost of a print',
-  },
-  'print.plates': {
-    schema: printPlatesSchema,
-    run: printPlates,
-    summary: 'parts laid on as few beds as they need, and what would do for those that fit none',
-  },
-  'runs.compare': {
-    schema: runsCompareSchema,
-    run: runsCompare,
-    summary: 'whether a change helped: two groups of runs compared, and the runs that are still needed',
-  },
-  'runs.summary': {
-    schema: runsSummarySchema,
-    run: runsSummary,
-    summary: 'mean, spread and 95 % interval of repeated measurements',
-  },
-  'section.printed': {
-    schema: sectionPrintedSchema,
-    run: sectionPrinted,
-    summary:
-      'a printed bar as walls and core under bending, shear, torsion and pull, and the lightest that holds',
-  },
-  'section.properties': {
-    schema: sectionPropertiesSchema,
-    run: sectionProperties,
-    summary: 'area, second moments and section moduli of a cross-section',
-  },
-  'servo.steer': {
-    schema: servoSteerSchema,
-    run: servoSteer,
-    summary: 'torque that steering asks of a servo against what it gives',
-  },
-  'servo.torque': {
-    schema: servoTorqueSchema,
-    run: servoTorque,
-    summary: 'torque and speed of a servo at a voltage',
-  },
-  'shaft.check': {
-    schema: shaftCheckSchema,
-    run: shaftCheck,
-    summary: 'bending, torsion and whirl of a shaft',
-  },
-  'spares.stock': {
-    schema: sparesStockSchema,
-    run: sparesStock,
-    summary: 'spares to carry so that nothing runs out, and what to print ahead',
-  },
-  'spring.rate': {
-    schema: springRateSchema,
-    run: springRate,
-    summary: 'rate, index and solid length of a coil spring',
-  },
-  'steering.geometry': {
-    schema: steeringGeometrySchema,
-    run: steeringGeometry,
-    summary: 'what the rack does to both wheels: Ackermann, turn circle, rack for an angle',
-  },
-  'suspension.ride': {
-    schema: suspensionRideSchema,
-    run: suspensionRide,
-    summary: 'sag, frequency, damping and landing of a corner',
-  },
-  'suspension.sweep': {
-    schema: suspensionSweepSchema,
-    run: suspensionSweep,
-    summary: 'one corner through travel and rack: camber, toe, roll centre, motion ratio, joints',
-  },
-  'timing.launch': {
-    schema: timingLaunchSchema,
-    run: timingLaunch,
-    summary: 'mean acceleration of a standing start, its error and the grip it takes',
-  },
-  'timing.speed': {
-    schema: timingSpeedSchema,
-    run: timingSpeed,
-    summary: 'speed over a measured distance by stop-watch, frames or slowed clip, with its error',
-  },
-  'traction.assist': {
-    schema: tractionAssistSchema,
-    run: tractionAssist,
-    summary: 'throttle held back by wheel slip on a straight, with a sensor of magnets',
-  },
-  'tyre.spin': {
-    schema: tyreSpinSchema,
-    run: tyreSpin,
-    summary: 'growth of a tyre with speed, and where it bursts or runs away',
-  },
-  'wheel.balance': {
-    schema: wheelBalanceSchema,
-    run: wheelBalance,
-    summary: 'pull of an imbalance, and what to stick on opposite it',
-  },
-  'yaw.assist': {
-    schema: yawAssistSchema,
-    run: yawAssist,
-    summary: 'a gyro on the steering: whether a kick or a step settles, and up to which gain',
-  },
-};
+const OPERATIONS = {
+  'beam.check': { schema: beamCheckSchema, run: beamCheck },
+  'boss.check': { schema: bossCheckSchema, run: bossCheck },
+  'brief.demand': { schema: briefDemandSchema, run: briefDemand },
+  'chassis.balance': { schema: chassisBalanceSchema, run: chassisBalance },
+  'chassis.stability': { schema: chassisStabilitySchema, run: chassisStability },
+  'column.check': { schema: columnCheckSchema, run: columnCheck },
+  'drive.endurance': { schema: driveEnduranceSchema, run: driveEndurance },
+  'drive.run': { schema: driveRunSchema, run: driveRun },
+  'drive.standstill': { schema: driveStandstillSchema, run: driveStandstill },
+  'drive.sweep': { schema: driveSweepSchema, run: driveSweep },
+  'drivetrain.differential': { schema: drivetrainDifferentialSchema, run: drivetrainDifferential },
+  'drivetrain.rotation': { schema: drivetrainRotationSchema, run: drivetrainRotation },
+  'failure.diagnose': { schema: failureDiagnoseSchema, run: failureDiagnose },
+  'fit.coupon': { schema: fitCouponSchema, run: fitCoupon },
+  'fit.stack': { schema: fitStackSchema, run: fitStack },
+  'gear.mesh': { schema: gearMeshSchema, run: gearMesh },
+  'gear.outline': { schema: gearOutlineSchema, run: gearOutline },
+  'gear.strength': { schema: gearStrengthSchema, run: gearStrength },
+  'gpx.speed': { schema: gpxSpeedSchema, run: gpxSpeed },
+  'holes.solve': { schema: holesSolveSchema, run: holesSolve },
+  'joint.capacity': { schema: jointCapacitySchema, run: jointCapacity },
+  'life.estimate': { schema: lifeEstimateSchema, run: lifeEstimate },
+  'landing.impact': { schema: landingImpactSchema, run: landingImpact },
+  'load.cases': { schema: loadCasesSchema, run: loadCases },
+  'mesh.fem': { schema: meshFemSchema, run: meshFem },
+  'mesh.measure': { schema: meshMeasureSchema, run: meshMeasure },
+  'mesh.orient': { schema: meshOrientSchema, run: meshOrient },
+  'mesh.sections': { schema: meshSectionsSchema, run: meshSections },
+  'motor.calibrate': { schema: motorCalibrateSchema, run: motorCalibrate },
+  'motor.thermalDefaults': { schema: motorThermalDefaultsSchema, run: motorThermalDefaults },
+  'power.budget': { schema: powerBudgetSchema, run: powerBudget },
+  'print.calibrate': { schema: printCalibrateSchema, run: printCalibrate },
+  'print.estimate': { schema: printEstimateSchema, run: printEstimate },
+  'print.plates': { schema: printPlatesSchema, run: printPlates },
+  'runs.compare': { schema: runsCompareSchema, run: runsCompare },
+  'runs.summary': { schema: runsSummarySchema, run: runsSummary },
+  'section.printed': { schema: sectionPrintedSchema, run: sectionPrinted },
+  'section.properties': { schema: sectionPropertiesSchema, run: sectionProperties },
+  'servo.steer': { schema: servoSteerSchema, run: servoSteer },
+  'servo.torque': { schema: servoTorqueSchema, run: servoTorque },
+  'shaft.check': { schema: shaftCheckSchema, run: shaftCheck },
+  'spares.stock': { schema: sparesStockSchema, run: sparesStock },
+  'spring.rate': { schema: springRateSchema, run: springRate },
+  'steering.geometry': { schema: steeringGeometrySchema, run: steeringGeometry },
+  'suspension.ride': { schema: suspensionRideSchema, run: suspensionRide },
+  'suspension.sweep': { schema: suspensionSweepSchema, run: suspensionSweep },
+  'timing.launch': { schema: timingLaunchSchema, run: timingLaunch },
+  'timing.speed': { schema: timingSpeedSchema, run: timingSpeed },
+  'traction.assist': { schema: tractionAssistSchema, run: tractionAssist },
+  'tyre.spin': { schema: tyreSpinSchema, run: tyreSpin },
+  'wheel.balance': { schema: wheelBalanceSchema, run: wheelBalance },
+  'yaw.assist': { schema: yawAssistSchema, run: yawAssist },
+} satisfies Readonly<Record<string, Operation>>;
+
+export type OperationName = keyof typeof OPERATIONS;
+
+/** Every operation by its name. */
+export const operations: Readonly<Record<string, Operation>> = OPERATIONS;

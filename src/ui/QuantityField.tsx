@@ -1,6 +1,7 @@
 'use client';
 
 import { TextInput } from './controls/TextInput';
+import { flushSync } from 'react-dom';
 import { type ReactNode, useEffect, useEffectEvent, useId, useRef, useState } from 'react';
 import { LEAST_POSITIVE, type Limits } from '@/core/car/fields/fieldLabel';
 import { formatQuantity, formatText } from '@/core/base/units/formatQuantity';
@@ -92,7 +93,7 @@ export function QuantityField({
         bad: true,
         words: `${label} must be ${out.word} ${formatText(out.limit, quantity, reader, 4)}`,
       };
-    const plain = parsed.unit.symbol === unit.symbol && !/[.,]\d{3}\b/.test(typed);
+    const plain = !parsed.sum && parsed.unit.symbol === unit.symbol && !/[.,]\d{3}\b/.test(typed);
     return {
       bad: false,
       words: plain ? '' : `= ${formatText(parsed.value, quantity, reader, 4)}`,
@@ -165,8 +166,9 @@ export function QuantityField({
           }}
           onKeyDown={(event) => {
             if (event.key === 'Escape') {
-              restore();
-              requestAnimationFrame(() => input.current?.select());
+              // at once: what is typed next goes over it, and none of it is lost to a later selection
+              flushSync(restore);
+              input.current?.select();
             }
             if (event.key === 'Enter' && !event.currentTarget.form) event.currentTarget.blur();
           }}

@@ -1,15 +1,25 @@
 import type { State } from '@/core/verdict/engine/check';
 
+interface StateMarkProps {
+  state: State;
+  size?: number;
+}
+
 /** The state as a shape: filled, half, cut by a bar, dotted ring. The word stands beside it. */
-export function StateMark({ state, size = 12 }: { state: State; size?: number }) {
+export function StateMark({ state, size = 12 }: StateMarkProps) {
+  return <StateShape className="mark" state={state} size={size} />;
+}
+
+/** The same inside a drawing. */
+export function StateShape({ state, size = 12, className }: StateMarkProps & { className?: string }) {
   return (
     <svg
-      className="mark"
+      className={className}
       width={size}
       height={size}
       viewBox="0 0 12 12"
       aria-hidden="true"
-      style={{ color: `var(--${state})` }}
+      style={className ? { color: `var(--${state})` } : undefined}
     >
       {state === 'clear' && <circle cx="6" cy="6" r="5" fill="currentColor" />}
       {state === 'tight' && (

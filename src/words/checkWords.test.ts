@@ -1,7 +1,7 @@
 import type { Exchange } from '@/core/car/document/exchange';
 import type { Standing } from '@/core/verdict/engine/check';
 import { effectText, readingOf, remedyText } from './checkWords';
-import { PLAIN_READER } from './output';
+import { PLAIN_READER } from '@/core/base/units/plain';
 
 const plain = (text: string) => text.replaceAll('\u00a0', ' ');
 const imperial = { locale: 'en-GB', units: 'imperial' } as const;
@@ -45,6 +45,19 @@ describe('a reading', () => {
     expect(plain(reading('ceiling', 3.25).against)).toBe('limit 3.25 N');
     expect([reading('band', 3.25).against, reading('floor').against]).toEqual(['', '']);
     expect(plain(reading('floor').text)).toBe('11.5 N');
+  });
+
+  it('beyond what anybody counts says so, unless more is wanted', () => {
+    const hours = (value: number, limit: number) =>
+      plain(
+        readingOf({ value, limit, quantity: 'hours', kind: 'floor', countedTo: 200 }, PLAIN_READER)!.text,
+      );
+    expect([hours(5000, 10), hours(150, 10), hours(450, 500), hours(600, 500)]).toEqual([
+      'over 200 h',
+      '150 h',
+      '450 h',
+      'over 500 h',
+    ]);
   });
 
   it('of what has no unit is the number alone', () =>

@@ -61,11 +61,21 @@ export interface CheckReading {
 }
 
 export function readingOf(
-  { value, limit, quantity, kind }: Pick<Check, 'value' | 'limit' | 'quantity' | 'kind'>,
+  {
+    value,
+    limit,
+    quantity,
+    kind,
+    countedTo,
+  }: Pick<Check, 'value' | 'limit' | 'quantity' | 'kind' | 'countedTo'>,
   reader: Reader,
 ): CheckReading | undefined {
   if (value === undefined) return undefined;
-  const { number, unit } = formatQuantity(value, quantity, reader);
+  const { number, unit } = figureOf(
+    value,
+    { quantity, ...(countedTo === undefined ? {} : { countedTo: Math.max(countedTo, limit ?? 0) }) },
+    reader,
+  );
   const word = { floor: 'needs', ceiling: 'limit', band: '' }[kind];
   return {
     number,
@@ -76,11 +86,7 @@ export function readingOf(
 }
 
 /** What a remedy does to its check: to its margin, or else to its state, or else to its figure. */
-export function effectText(
-  before: Pick<Check, 'quantity'> & Standing,
-  after: Standing,
-  reader: Reader,
-): string {
+export function effectText(before: Counted & Standing, after: Standing, reader: Reader): string {
   if (before.margin !== undefined && after.margin !== undefined)
     return `margin ${plainMargin(before.margin, reader)} → ${plainMargin(after.margin, reader)}`;
   if (after.state !== before.state) return `${STATE_WORDS[before.state]} → ${STATE_WORDS[after.state]}`;
@@ -95,7 +101,15 @@ const plainMargin = (margin: number, { locale }: Reader) =>
     ? `over ${MOST_MARGIN}`
     : margin.toLocaleString(locale, { minimumFractionDigits: 2, maximumFractionDigits: 2 });
 
-function valueOf(value: number, { quantity }: Pick<Check, 'quantity'>, reader: Reader): string {
-  const { number, unit } = formatQuantity(value, quantity, reader);
-  return unit === '' ? number : `${number} ${unit}`;
+type Counted = Pick<Check, 'quantity' | 'countedTo'>;
+
+/** A figure with its unit; one that nobody counts as over what is counted. */
+function figureOf(value: number, { quantity, countedTo = Infinity }: Counted, reader: Reader) {
+  const { number, unit } = formatQuantity(Math.min(value, countedTo), quantity, reader);
+  return { number: value > countedTo ? `over ${number}` : number, unit };
+}
+
+function valueOf(value: number, counted: Counted, reader: Reader): string {
+  const { number, unit } = figureOf(value, counted, reader);
+  return unit === '' ? number : `${number}\u00a0${unit}`;
 }

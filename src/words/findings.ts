@@ -15,10 +15,11 @@ import { POWER_SENTENCES } from './checks/power';
 import { STEP_SENTENCES, TRIAL_SENTENCES } from './checks/steps';
 import { ORIENT_SENTENCES } from './orient';
 import { type Sentences, written } from './write';
+import { messageOf } from './refusals/problemOf';
 
 const CHECK_SENTENCES: Sentences<'check'> = {
-  'check.refused': ({ message }) =>
-    `These figures do not go together${message === '' ? '' : `: ${message}`}.`,
+  'check.refused': ({ refused }) =>
+    `These figures do not go together${refused ? `: ${messageOf(refused)}` : ''}.`,
 };
 
 /** The sentence of every finding; a code without one does not compile. */

@@ -34,6 +34,7 @@ const NEEDS: Readonly<Record<string, string>> = {
     'axle that rolls free: with all wheels driven nothing tells the speed of the ground',
   'drive.stages': 'reduction teeth',
   'drive.stages:spur': 'spur gears with their teeth',
+  'figures:together': 'figures that go together',
   'drive.stages:load': 'load on the gears',
   'drive.stages:getsThere': 'car that reaches the end of the distance',
   'drive.stages.*.moduleMm': 'module of the spur gears',

@@ -1,9 +1,6 @@
 import type { Finding } from '@/core/base/finding';
-import type { Reader } from '@/core/base/units/formatQuantity';
+import { PLAIN_READER } from '@/core/base/units/plain';
 import { say } from './findings';
-
-/** For whom `calc` and the API write: English, metric, with a point. */
-export const PLAIN_READER: Reader = { locale: 'en-GB', units: 'metric' };
 
 const isFinding = (value: object): value is Finding => 'code' in value && 'facts' in value;
 

@@ -4,6 +4,7 @@ import type { BuildDocument } from '@/core/car/document/document';
 import { jointsOn, teethOn } from '@/core/verdict/drive/gearLife';
 import { calibrateBuild, heatOf, tryWhatIfs } from '@/core/worked/heat/heatOf';
 import { ratioBand } from '@/core/worked/drive/ratioBand';
+import { wishPinion } from '@/core/worked/drive/wishPinion';
 import { told } from './refusal';
 
 const api = {
@@ -11,6 +12,8 @@ const api = {
   whatIfs: (document: BuildDocument, surface: ChosenSurface) => told(() => tryWhatIfs(document, surface)),
   band: (document: BuildDocument, surfaces: readonly ChosenSurface[]) =>
     told(() => surfaces.map((surface) => ratioBand(document, surface))),
+  wishPinion: (document: BuildDocument, surfaces: readonly ChosenSurface[]) =>
+    told(() => wishPinion(document, surfaces)),
   teeth: (document: BuildDocument, surface: ChosenSurface) => told(() => teethOn(document, surface)),
   joints: (document: BuildDocument, surface: ChosenSurface) => told(() => jointsOn(document, surface)),
   calibrate: (document: BuildDocument, surface: ChosenSurface) =>

@@ -2,7 +2,7 @@ import { expose, transfer } from 'comlink';
 import type { BuildDocument } from '@/core/car/document/document';
 import type { HeatCalibration } from '@/core/car/document/heat';
 import { calibrateBuild } from '@/core/worked/heat/heatOf';
-import { CalcError } from '@/core/base/errors';
+import { refusal } from '@/core/base/errors';
 import { type PredictionBand, predictionBand } from '@/core/worked/field/band';
 import { calibrateRuns, type CalibrateResult } from '@/core/worked/field/calibrate';
 import type { RunRecord } from '@/core/car/records/records';
@@ -11,6 +11,12 @@ import { planOf } from '@/core/physics/timing/track/plan';
 import { readTrack } from '@/core/physics/timing/track/readTrack';
 import { writeGpx } from '@/core/physics/timing/track/writeGpx';
 import { type Refusal, told } from './refusal';
+
+declare module '@/core/base/errors' {
+  interface RefusalFacts {
+    'track.large': Record<never, never>;
+  }
+}
 
 /** A track as a page draws it: metres east and north of its first point, with the speed there. */
 export interface SeenTrack {
@@ -35,8 +41,7 @@ const MOST_SHOWN = 4000;
 const MOST_BYTES = 50 * 1024 * 1024;
 
 function textOf(bytes: Uint8Array): string {
-  if (bytes.length > MOST_BYTES)
-    throw new CalcError('gpx', 'line 1: is larger than 50 MB', 'cut the file into shorter runs');
+  if (bytes.length > MOST_BYTES) throw refusal('gpx', 'track.large');
   return new TextDecoder().decode(bytes);
 }
 

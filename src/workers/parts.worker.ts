@@ -1,6 +1,6 @@
 import { expose, transfer } from 'comlink';
 import type { PartLies } from '@/core/car/parts/parts';
-import { CalcError } from '@/core/base/errors';
+import { CalcError, refusal } from '@/core/base/errors';
 import { type Ailment, ailmentsOf, inMm, repaired, unitsFor } from '@/core/physics/solid/health';
 import { laidOnBed } from '@/core/physics/solid/bed';
 import { facesOf, type MeshFaces } from '@/core/physics/solid/faces';
@@ -16,6 +16,12 @@ import { write3mf } from '@/core/physics/meshFiles/write3mf';
 import { writeStl } from '@/core/physics/meshFiles/writeStl';
 import type { Vec3 } from '@/core/base/vec3';
 import { type Refusal, refusalOf, told } from './refusal';
+
+declare module '@/core/base/errors' {
+  interface RefusalFacts {
+    'meshFile.dropped': Record<never, never>;
+  }
+}
 
 /** A mesh as a picture and a page need it. */
 export interface SeenMesh {
@@ -53,7 +59,7 @@ function seen(mesh: Mesh, unitMm: number): SeenMesh {
 }
 
 const meshOf = (key: string): Mesh => {
-  if (held?.key !== key) throw new CalcError('mesh', 'has to be read again', 'load the page again');
+  if (held?.key !== key) throw refusal('mesh', 'meshFile.dropped');
   return held.mesh;
 };
 

@@ -1,8 +1,8 @@
-import { CalcError } from '@/core/base/errors';
+import { CalcError, type Refused } from '@/core/base/errors';
 
 /** What a page shows of a refusal; an error's fields do not survive the way out of a worker. */
 export interface Refusal {
-  readonly refused: { readonly path: string; readonly message: string; readonly remedy?: string };
+  readonly refused: Refused;
 }
 
 /** Work, or the refusal that it throws. */
@@ -15,6 +15,4 @@ export function told<T>(work: () => T): T | Refusal {
   }
 }
 
-export const refusalOf = ({ path, message, remedy }: CalcError): Refusal => ({
-  refused: { path, message, ...(remedy ? { remedy } : {}) },
-});
+export const refusalOf = ({ refused }: CalcError): Refusal => ({ refused });

@@ -193,7 +193,7 @@ test('a run, a failure, an item and an entry that was never sent come back after
   await expect(item).toBeVisible();
 });
 
-const BUILDS_HERE = 20;
+const BUILDS_HERE = 6;
 
 test('odd cars show every segment', async ({ page }) => {
   for (let number = 0; number < BUILDS_HERE; number++) {

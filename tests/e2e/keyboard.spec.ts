@@ -21,6 +21,10 @@ async function tabTo(page: Page, name: string | RegExp): Promise<void> {
 async function choose(page: Page, name: string, typed: string): Promise<void> {
   await tabTo(page, name);
   await page.keyboard.type(typed, { delay: 5 });
+  const searched = await page.evaluate(
+    () => document.activeElement?.getAttribute('aria-autocomplete') === 'list',
+  );
+  if (searched) await page.locator('[role="listbox"] [role="option"]').first().waitFor();
   await page.keyboard.press('Enter');
   await page.keyboard.press('Tab');
 }

@@ -26,6 +26,9 @@ test('a failure is run to its cause by clues and checks, closed, and opened agai
   // by hand 2·e^3.5 of 82.46, each 40 %, before the margins of this build
   await expect(suspects.first()).toContainText('pulls the layers apart');
   await expect(suspects.first()).toContainText(/(39|40|41)\s%/);
+  await expect(failure.getByTestId('other-causes')).toContainText(/\d+ other causes together/);
+  const percents = await failure.getByTestId('suspects').locator('.mono').allInnerTexts();
+  expect(percents.reduce((sum, text) => sum + Number.parseFloat(text), 0)).toBe(100);
   await expect(failure.getByTestId('next-check')).toContainText('do the layer lines run square to the load');
   await failure.getByTestId('next-check').getByRole('button', { name: 'no', exact: true }).click();
   await expect(suspects.first()).toContainText('printed too cold');

@@ -46,8 +46,13 @@ async function metricLeft(page: Page): Promise<string[]> {
 }
 
 async function standsAgainst(page: Page): Promise<string[]> {
+  // no page has a frame, and nothing is asked of what passes: a third of the time
   const { violations } = await new AxeBuilder({ page })
-    .withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'])
+    .setLegacyMode(true)
+    .options({
+      resultTypes: ['violations'],
+      runOnly: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'],
+    })
     .analyze();
   return violations.map(
     ({ id, nodes }) =>

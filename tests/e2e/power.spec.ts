@@ -27,8 +27,13 @@ test('a shared regulator browns out, and a second one cures it', async ({ page }
     'data-state',
     'over',
   );
+  const steps = page.getByTestId('supply-steps').getByRole('img');
+  await expect(steps).toHaveAccessibleName(/Receiver, 3 channels, fails: 6\sV with the pack charged/);
   await receiver.getByRole('button', { name: /^Rail → Strong servo, metal gears regulator/ }).click();
   await expect(receiver).toHaveAttribute('data-state', 'clear');
+  await expect(steps).toHaveAccessibleName(
+    /Receiver, 3 channels, clear: 6\sV with the pack charged, 6\sV low/,
+  );
   await expect(
     page.locator('.thing').filter({ hasText: 'Strong servo, metal gears regulator' }),
   ).toHaveAttribute('data-state', 'clear');

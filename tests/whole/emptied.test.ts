@@ -7,6 +7,7 @@ import { evaluateQuick } from '@/core/verdict/evaluate';
 import { marshHareDocuments } from '@/db/seed/marshHareRevisions';
 import { tinWren } from '@/db/seed/tinWren';
 import { BuildSession, type SaveAnswer } from '@/features/session/buildSession';
+import { plainProblemOf } from '@/words/refusals/problemOf';
 
 /** Ways to everything that a document holds, list items by their ids, the numbers of points by their places. */
 function leaves(node: unknown, path: Path = []): Path[] {
@@ -36,7 +37,7 @@ function open(document: BuildDocument) {
         return { kind: 'saved', version: version + 1 };
       } catch (error) {
         if (!(error instanceof CalcError)) throw error;
-        return { kind: 'refused', problem: error.problem };
+        return { kind: 'refused', problem: plainProblemOf(error.refused) };
       }
     },
   });

@@ -1,9 +1,15 @@
 import Joi, { type Schema } from 'joi';
-import { CalcError } from '@/core/base/errors';
+import { refusal } from '@/core/base/errors';
 import { count } from '@/core/base/schema/fields';
 import { refuseUnkeepable } from '@/core/base/schema/keepable';
 import { parse } from '@/core/base/schema/parse';
 import { DoorError } from '@/db/errors';
+
+declare module '@/core/base/errors' {
+  interface RefusalFacts {
+    'request.address': Record<never, never>;
+  }
+}
 
 const LARGEST_BODY = 2 * 1024 * 1024;
 
@@ -53,7 +59,7 @@ export async function changeOf<T extends { id: string }>(
     request,
     Joi.object<{ version: number; sheet: T }>({ version: count().required(), sheet: schema }).required(),
   );
-  if (change.sheet.id !== id) throw new CalcError('sheet.id', 'is not the id of the address');
+  if (change.sheet.id !== id) throw refusal('sheet.id', 'request.address');
   return change;
 }
 

@@ -6,6 +6,7 @@ import { countWrite, defaultWorkshop, uncountWrite } from '@/db/queries/workshop
 import { answerToStranger, guarded } from '../guard';
 import { DATA_POLICY } from '../policy';
 import { clientOf, Rates } from './rates';
+import { plainProblemOf } from '@/words/refusals/problemOf';
 
 /** Of one client. What is refused counts apart, so that it takes nothing from what is saved. */
 const [WRITES_A_MINUTE, READS_A_MINUTE, REFUSALS_A_MINUTE] = [1200, 6000, 600];
@@ -111,7 +112,7 @@ const tooMany = (most: number, what: string) =>
 
 function problemOf(error: unknown, request: Request): Response {
   if (error instanceof CalcError)
-    return Response.json({ error: { code: 'invalid', ...error.problem } }, { status: 422 });
+    return Response.json({ error: { code: 'invalid', ...plainProblemOf(error.refused) } }, { status: 422 });
   if (error instanceof DoorError) return refusal(error);
   const ofDatabase = refusalOfDatabase(error);
   if (ofDatabase === undefined && (error as { code?: string }).code === 'ECONNRESET')

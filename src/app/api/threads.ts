@@ -38,8 +38,7 @@ export async function inThread<N extends TaskName>(
     .catch((error: Error & { code?: string }) => {
       throw refusalOf(error, longestMs);
     })) as ThreadAnswer<Done<N>>;
-  if ('refused' in answer)
-    throw new CalcError(answer.refused.path, answer.refused.message, answer.refused.remedy);
+  if ('refused' in answer) throw new CalcError(answer.refused);
   return answer.done;
 }
 

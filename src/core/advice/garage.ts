@@ -8,6 +8,7 @@ import { byUrgency, evaluateMostUrgent } from '../verdict/evaluate';
 import { firstStep } from './steps/nextChanges';
 import type { BuildOnRecord } from '../verdict/engine/onRecord';
 import { checksOnRecord } from '../verdict/record';
+import { CalcError, type Refused } from '../base/errors';
 
 /** One build as the garage shows it. */
 export interface GarageCar {
@@ -22,7 +23,7 @@ export interface GarageCar {
   readonly tightest?: Check;
   readonly next: NextAtAGlance;
   /** Why nothing could be worked out of it. */
-  readonly ails?: string;
+  readonly ails?: Refused | string;
 }
 
 /** The same of a build that may be so odd, or so damaged, that nothing can be worked out of it: it is told, and the others stand. */
@@ -30,14 +31,14 @@ export function garageCarOrAilment(whole: WholeBuild, thresholds: Thresholds): G
   try {
     return garageCar(whole, thresholds);
   } catch (error) {
-    return ailing(whole, (error as Error).message);
+    return ailing(whole, error);
   }
 }
 
 /** A build of which nothing could be worked out, and why. */
 export function ailing(
   { build, revisions }: Pick<WholeBuild, 'build' | 'revisions'>,
-  why: string,
+  error: unknown,
 ): GarageCar {
   return {
     id: build.id,
@@ -45,7 +46,7 @@ export function ailing(
     revision: { letter: revisions.at(-1)?.letter ?? 'A' },
     revisions: revisions.length,
     document: emptyDocument(),
-    ails: why,
+    ails: error instanceof CalcError ? error.refused : (error as Error).message,
     next: { ails: true },
   };
 }

@@ -1,4 +1,11 @@
-import { CalcError } from './errors';
+import { refusal } from './errors';
+
+declare module './errors' {
+  interface RefusalFacts {
+    'base64.cutOff': Record<never, never>;
+    'base64.character': { at: number };
+  }
+}
 
 const ALPHABET = 'ABCDEFGHIJKLMNOPQRSTUVWXYZabcdefghijklmnopqrstuvwxyz0123456789+/';
 const VALUES = new Int16Array(128).fill(-1);
@@ -26,19 +33,13 @@ export function toBase64(bytes: Uint8Array): string {
  */
 export function fromBase64(text: string, path: string): Uint8Array<ArrayBuffer> {
   const clean = text.replace(/\s+/g, '').replace(/=+$/, '');
-  if (clean.length % 4 === 1)
-    throw new CalcError(path, 'is cut off: no base64 text has this length', 'give the whole file');
+  if (clean.length % 4 === 1) throw refusal(path, 'base64.cutOff');
   const bytes = new Uint8Array(Math.floor((clean.length * 3) / 4));
   let [word, bits, to] = [0, 0, 0];
   for (let at = 0; at < clean.length; at++) {
     const code = clean.charCodeAt(at);
     const value = code < 128 ? VALUES[code]! : -1;
-    if (value < 0)
-      throw new CalcError(
-        path,
-        `is no base64: character ${at + 1} does not belong`,
-        'give the file as base64',
-      );
+    if (value < 0) throw refusal(path, 'base64.character', { at: at + 1 });
     word = (word << 6) | value;
     bits += 6;
     if (bits < 8) continue;

@@ -1,9 +1,10 @@
+import type { Refused } from './errors';
 import type { Measure } from './measure';
 
 /** Facts of each finding by its code; every check adds its own beside it, and src/words has a sentence for each. */
 export interface FindingFacts {
   /** Figures that do not go together: a refusal from inside a model. */
-  'check.refused': { message: string };
+  'check.refused': { refused?: Refused };
 }
 
 export type FindingCode = keyof FindingFacts;

@@ -119,12 +119,13 @@ function subjectsOf(document: BuildDocument): Worked[] {
     : surfaces.map((surface) => worked(document, surface));
 }
 
-const bare = ({ id, named, at, quantity, kind }: CheckRecord) => ({
+const bare = ({ id, named, at, quantity, kind, countedTo }: CheckRecord) => ({
   id,
   ...(named === undefined ? {} : { named }),
   ...at,
   quantity,
   kind,
+  ...(countedTo === undefined ? {} : { countedTo }),
   missing: [] as readonly string[],
   remedies: [] as readonly Remedy[],
 });
@@ -162,7 +163,7 @@ function foundBy(record: CheckRecord, subject: Worked): Found {
   } catch (error) {
     return {
       missing: [],
-      finding: finding('check.refused', { message: error instanceof CalcError ? error.message : '' }),
+      finding: finding('check.refused', error instanceof CalcError ? { refused: error.refused } : {}),
       ...(error instanceof CalcError ? {} : { fault: error as Error }),
     };
   }

@@ -1,7 +1,7 @@
 import { createHash, randomUUID } from 'node:crypto';
 import { setImmediate as breath } from 'node:timers/promises';
 import { and, eq } from 'drizzle-orm';
-import { CalcError } from '@/core/base/errors';
+import { refusal } from '@/core/base/errors';
 import type { BuildFile, KeptFile } from '@/core/car/file/buildFile';
 import { namesIn, renamedIn } from '@/core/car/file/references';
 import type { Database } from '../client';
@@ -21,6 +21,13 @@ import { writing } from '../writing';
 import { present } from './deleted';
 import { allRevisions } from './revisions';
 
+declare module '@/core/base/errors' {
+  interface RefusalFacts {
+    'import.hash': Record<never, never>;
+    'import.jpeg': Record<never, never>;
+  }
+}
+
 /** Where the bytes of a file come from that came with a build. */
 export type ContentOf = (file: KeptFile, at: number) => Promise<Buffer>;
 
@@ -32,9 +39,9 @@ const JPEG = Buffer.from([0xff, 0xd8, 0xff]);
 /** @throws CalcError at what is not what its hash or its type says */
 function refuseOther({ hash, type }: KeptFile, at: number, content: Buffer): void {
   if (createHash('sha256').update(content).digest('hex') !== hash)
-    throw new CalcError(`files.${at}`, 'does not hold what its hash says', 'export the build again');
+    throw refusal(`files.${at}`, 'import.hash');
   if (type === 'image/jpeg' && !content.subarray(0, JPEG.length).equals(JPEG))
-    throw new CalcError(`files.${at}`, 'is no JPEG', 'export the build again');
+    throw refusal(`files.${at}`, 'import.jpeg');
 }
 
 /** A statement takes 65,535 parameters, and is written out at one go; records go in so many at a time. */

@@ -14,19 +14,11 @@ import { keepMesh } from '../queries/meshes';
 import { describeRevision, openNextRevision, saveDocument } from '../queries/revisions';
 import { logRun } from '../queries/runs';
 import { DEMO_MESHES } from './demoMeshes';
-import {
-  EXPECTED_B,
-  EXPECTED_C,
-  EXPECTED_D,
-  LEARNED_A,
-  MARSH_HARE_FAILURES,
-  MARSH_HARE_RUNS,
-  MARSH_HARE_TRACKS,
-  WHY_B,
-  WHY_C,
-  WHY_D,
-} from './marshHare';
-import { copiesOnCar, marshHareCoupon, whatBecameOf, marshHarePrints } from './marshHarePrint';
+import { EXPECTED_B, EXPECTED_C, EXPECTED_D, LEARNED_A, WHY_B, WHY_C, WHY_D } from './marshHare';
+import { MARSH_HARE_FAILURES } from './marshHareFailures';
+import { MARSH_HARE_RUNS, MARSH_HARE_TRACKS } from './marshHareRuns';
+import { copiesOnCar, whatBecameOf, marshHarePrints } from './marshHarePrint';
+import { marshHareCoupon } from './marshHareCoupon';
 import { MARSH_HARE_PHOTOS } from './marshHarePhotos';
 import { marshHareDocuments, type MarshHareLetter } from './marshHareRevisions';
 import { orchardTrack } from './marshHareTracks';

@@ -1,33 +1,8 @@
-import { createHash } from 'node:crypto';
 import type { PartMesh } from '@/core/car/parts/parts';
 import { circle, extruded, type Loop } from '@/core/physics/solid/extrude';
 import { gearOutline } from '@/core/physics/gears/outline';
-import { liesMark, measureLying } from '@/core/worked/print/lies';
-import { measureMesh } from '@/core/physics/solid/measure';
-import { meshOf } from '@/core/physics/solid/shapes';
-import { writeStl } from '@/core/physics/meshFiles/writeStl';
-
-interface DemoMesh {
-  content: Buffer;
-  mesh: PartMesh;
-}
-
-const VOXELS = 20_000;
-
-function demoMesh(name: string, corners: number[], more: Partial<PartMesh>): DemoMesh {
-  const mesh = meshOf(corners);
-  const content = Buffer.from(writeStl(mesh));
-  const voxelMm = Number(Math.cbrt(measureMesh(mesh, {}).volumeMm3 / VOXELS).toPrecision(2));
-  const given: PartMesh = {
-    hash: createHash('sha256').update(content).digest('hex'),
-    name: `${name}.stl`,
-    unitMm: 1,
-    up: [0, 0, 1],
-    voxelMm,
-    ...more,
-  };
-  return { content, mesh: { ...given, lies: { of: liesMark(given), ...measureLying(mesh, given.up) } } };
-}
+import { demoMesh, type DemoMesh } from './demoMesh';
+import { plate, link, tower, brace, bumper } from './demoMeshesOfFrame';
 
 /** A block around the bearing with an ear that a pin holds. */
 const carrierOutline: Loop = [
@@ -40,6 +15,7 @@ const carrierOutline: Loop = [
   [14, 13],
   [-14, 13],
 ];
+
 const carrier = (thick: number, up: PartMesh['up']) =>
   demoMesh(
     `carrier-${thick}`,
@@ -149,48 +125,6 @@ const bracket = demoMesh(
   },
 );
 
-const holes = [-110, -70, -30, 30, 70, 110].flatMap((x) => [-32, 32].map((y) => circle(x, y, 1.7, 16)));
-const pockets = [-90, -40, 40, 90].map((x): Loop => [
-  [x - 14, -16],
-  [x + 14, -16],
-  [x + 14, 16],
-  [x - 14, 16],
-]);
-const plate = demoMesh(
-  'plate',
-  extruded(
-    [
-      [-128, -36],
-      [-112, -44],
-      [112, -44],
-      [128, -36],
-      [128, 36],
-      [112, 44],
-      [-112, 44],
-      [-128, 36],
-    ],
-    [...holes, ...pockets],
-    0,
-    4,
-  ),
-  {
-    held: [
-      { id: 'front', min: [118, -45, -0.3], max: [128.3, 45, 4.3] },
-      { id: 'rear', min: [-128.3, -45, -0.3], max: [-118, 45, 4.3] },
-    ],
-    pulls: [
-      {
-        id: 'pack',
-        min: [-20, -16, 2.9],
-        max: [20, 16, 5],
-        from: 'landingFourWheels',
-        share: 0.3,
-        direction: [0, 0, -1],
-      },
-    ],
-  },
-);
-
 const steeringArm = (wide: number) =>
   demoMesh(
     `steering-arm-${wide}`,
@@ -211,82 +145,6 @@ const steeringArm = (wide: number) =>
     ),
     {},
   );
-const link = demoMesh(
-  'front-link',
-  extruded(
-    [
-      [-27, -5],
-      [-17, -5],
-      [-15, -2.5],
-      [15, -2.5],
-      [17, -5],
-      [27, -5],
-      [27, 5],
-      [17, 5],
-      [15, 2.5],
-      [-15, 2.5],
-      [-17, 5],
-      [-27, 5],
-    ],
-    [circle(-22, 0, 2.6, 24), circle(22, 0, 2.6, 24)],
-    0,
-    5,
-  ),
-  {},
-);
-const tower = demoMesh(
-  'shock-tower',
-  extruded(
-    [
-      [-45, 0],
-      [45, 0],
-      [45, 10],
-      [20, 20],
-      [13, 46],
-      [-13, 46],
-      [-20, 20],
-      [-45, 10],
-    ],
-    [circle(-38, 5, 1.7, 16), circle(38, 5, 1.7, 16), circle(-8, 40, 1.7, 16), circle(8, 40, 1.7, 16)],
-    0,
-    8,
-  ),
-  {},
-);
-const brace = demoMesh(
-  'rear-brace',
-  extruded(
-    [
-      [-50, -5],
-      [50, -5],
-      [50, 5],
-      [-50, 5],
-    ],
-    [circle(-45, 0, 1.7, 16), circle(45, 0, 1.7, 16)],
-    0,
-    5,
-  ),
-  {},
-);
-const bumper = demoMesh(
-  'bumper',
-  extruded(
-    [
-      [-65, 0],
-      [-50, -14],
-      [50, -14],
-      [65, 0],
-      [65, 10],
-      [45, -3],
-      [-45, -3],
-      [-65, 10],
-    ],
-    [],
-    0,
-    22,
-  ),
-  {},
-);
 
 function mainGear(faceWidthMm: number): DemoMesh {
   const { outline } = gearOutline({ teeth: 71, moduleMm: 0.8, boreMm: 8, pointsPerFlank: 6 });

@@ -1,15 +1,14 @@
 import type { BuildDocument } from '@/core/car/document/document';
-import type { ChosenPrinter, Joint, ListEntry } from '@/core/car/document/print';
-import { type LibraryItem, STARTING_LIBRARY } from '@/core/car/library/kinds';
+import type { ChosenPrinter, ListEntry } from '@/core/car/document/print';
+import { STARTING_LIBRARY } from '@/core/car/library/kinds';
 import { itemsOf } from '@/core/car/library/items';
 import { normalFrom } from '@/core/base/numeric/random';
-import { USUAL_COUPON } from '@/core/physics/printing/couponPiece';
 import type { CopySheet, PrintSheet, WearPlace, PrintHow } from '@/core/car/records/prints';
 import { estimateOfPart } from '@/core/worked/print/printed';
 
 type MarshHareLetter = 'A' | 'B' | 'C' | 'D';
 
-const printer = (id: string): ChosenPrinter => ({
+export const printer = (id: string): ChosenPrinter => ({
   id,
   libraryId: `printer-${id}`,
   ...itemsOf(STARTING_LIBRARY, 'printer').find((item) => item.id === `printer-${id}`)!.data,
@@ -17,133 +16,6 @@ const printer = (id: string): ChosenPrinter => ({
 
 /** The builder's own bed, and the large one of the club. */
 export const marshHarePrinters = [printer('usual'), printer('large')];
-
-export const marshHareJoints: Joint[] = [
-  {
-    id: 'motorScrews',
-    name: 'Motor screws',
-    kind: 'screw',
-    part: 'mount',
-    count: 2,
-    diameterMm: 3,
-    lengthMm: 8,
-    hold: 'throughBolt',
-  },
-  {
-    id: 'mountScrews',
-    name: 'Motor mount',
-    kind: 'screw',
-    part: 'plate',
-    to: 'mount',
-    count: 4,
-    diameterMm: 3,
-    lengthMm: 12,
-    hold: 'heatSetInsert',
-    insertMm: 4,
-  },
-  {
-    id: 'towerScrews',
-    name: 'Shock towers',
-    kind: 'screw',
-    part: 'plate',
-    to: 'tower',
-    count: 4,
-    diameterMm: 3,
-    lengthMm: 12,
-    hold: 'heatSetInsert',
-    insertMm: 4,
-  },
-  {
-    id: 'hingeFront',
-    name: 'Front hinge pins',
-    kind: 'pin',
-    part: 'plate',
-    to: 'armFront',
-    count: 2,
-    diameterMm: 3,
-    lengthMm: 52,
-    fit: 'running',
-  },
-  {
-    id: 'hingeRear',
-    name: 'Rear hinge pins',
-    kind: 'pin',
-    part: 'plate',
-    to: 'armRear',
-    count: 2,
-    diameterMm: 3,
-    lengthMm: 52,
-    fit: 'running',
-  },
-  {
-    id: 'carrierPins',
-    name: 'Carrier pins',
-    kind: 'pin',
-    part: 'armRear',
-    to: 'carrier',
-    count: 2,
-    diameterMm: 3,
-    lengthMm: 26,
-    fit: 'snug',
-  },
-  {
-    id: 'knucklePins',
-    name: 'Knuckle pins',
-    kind: 'pin',
-    part: 'armFront',
-    to: 'knuckle',
-    count: 4,
-    diameterMm: 3,
-    lengthMm: 12,
-    fit: 'running',
-  },
-  {
-    id: 'steeringArms',
-    name: 'Steering arms',
-    kind: 'screw',
-    part: 'knuckle',
-    to: 'steeringArm',
-    count: 2,
-    diameterMm: 3,
-    lengthMm: 14,
-    hold: 'nutTrap',
-    insertMm: 5.5,
-  },
-  {
-    id: 'wheelBearings',
-    name: 'Rear wheel bearings',
-    kind: 'bearing',
-    part: 'carrier',
-    count: 4,
-    diameterMm: 6,
-    outerMm: 13,
-    widthMm: 5,
-    fit: 'press',
-  },
-  {
-    id: 'knuckleBearings',
-    name: 'Front wheel bearings',
-    kind: 'bearing',
-    part: 'knuckle',
-    count: 4,
-    diameterMm: 6,
-    outerMm: 10,
-    widthMm: 3,
-    fit: 'press',
-  },
-  { id: 'linkBalls', name: 'Balls of the front links', kind: 'captive', part: 'frontLink', count: 4 },
-  {
-    id: 'bumperScrews',
-    name: 'Bumper',
-    kind: 'screw',
-    part: 'plate',
-    to: 'bumper',
-    count: 3,
-    diameterMm: 3,
-    lengthMm: 10,
-    hold: 'screwInPlastic',
-  },
-];
 
 const pair = (id: string): ListEntry => ({ id: `part.${id}`, quantity: 2 });
 
@@ -338,6 +210,7 @@ const MEASURED: Readonly<
     ],
   },
 };
+
 const [CALIPER_SD, CALIPER_STEP, WEAR_SEED] = [0.008, 0.01, 53];
 
 /** Copies that were given up or measured, as they are now; none of the others. */
@@ -362,40 +235,5 @@ export function whatBecameOf(copy: CopySheet): CopySheet | undefined {
     ...copy,
     ...(readings ? { readings } : {}),
     ...(gone ? { retiredAt: gone[1], retiredWhy: gone[2] } : {}),
-  };
-}
-
-const [HOLE_OFFSET, HOLE_SLOPE, PEG_OFFSET, PEG_SLOPE, READING_SD, FREED_FROM, COUPON_SEED] = [
-  -0.19, 1.003, 0.08, 1.001, 0.025, 0.25, 29,
-];
-
-/** The test piece as read: holes come out small, pegs a little large, a quarter of a millimetre turns. */
-export function marshHareCoupon(): LibraryItem<'coupon'> {
-  const error = normalFrom(COUPON_SEED);
-  const read = (offset: number, slope: number, nominal: number) =>
-    Number((Math.round((offset + slope * nominal + READING_SD * error()) * 50) / 50).toFixed(2));
-  return {
-    id: 'coupon-petg-usual',
-    kind: 'coupon',
-    data: {
-      name: 'Printed PETG, usual bed',
-      printer: marshHarePrinters[0]!.name,
-      material: 'Printed PETG',
-      samples: [
-        ...USUAL_COUPON.holesMm.map((nominalMm) => ({
-          id: `hole${nominalMm}`,
-          kind: 'hole' as const,
-          nominalMm,
-          measuredMm: read(HOLE_OFFSET, HOLE_SLOPE, nominalMm),
-        })),
-        ...USUAL_COUPON.pegsMm.map((nominalMm) => ({
-          id: `peg${nominalMm}`,
-          kind: 'peg' as const,
-          nominalMm,
-          measuredMm: read(PEG_OFFSET, PEG_SLOPE, nominalMm),
-        })),
-      ],
-      gaps: USUAL_COUPON.gapsMm.map((gapMm) => ({ id: `gap${gapMm}`, gapMm, freed: gapMm >= FREED_FROM })),
-    },
   };
 }

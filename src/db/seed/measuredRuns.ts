@@ -7,7 +7,7 @@ import { runInputOf } from '@/core/worked/motion/runOfBuild';
 import { predictRun } from '@/core/worked/field/predictRun';
 import type { RunSheet, TimedConditions, TimedRun } from '@/core/car/records/records';
 import { interpolate } from '@/core/base/numeric/interpolate';
-import type { MARSH_HARE_RUNS } from './marshHare';
+import type { MARSH_HARE_RUNS } from './marshHareRuns';
 import { normalFrom } from '@/core/base/numeric/random';
 
 /** Spread of one attempt's time, share. */

@@ -8,6 +8,7 @@ import { formatText } from '@/core/base/units/formatQuantity';
 import { useReader } from '@/ui/reader';
 import { useArrowSteps } from '@/ui/useArrowSteps';
 import { useBuild } from '../session/BuildContext';
+import { bandHeight, type NameBand, NamesBeside, sidesOf } from './NamesBeside';
 import { PatternsUnder } from './PatternsUnder';
 
 /** Seen from above, or from the left side; the front is to the left in both. */
@@ -25,10 +26,12 @@ interface CarDrawingProps {
 const topOf = ({ zMm, sizeMm }: PlacedBody) => zMm + sizeMm[2] / 2;
 
 const PAD_MM = 18;
+/** Names stand between the wheels where so many letters fit. */
+const LEAST_BETWEEN = 10;
 const [NUDGE_MM, LEAP_MM] = [1, 10];
 const WIDTH_PX = 424;
-/** Of a letter of a label, mm on the drawing. */
-const LETTER_MM = 4.8;
+/** Height of the names' letters on a screen that shows the drawing whole. */
+const LETTERS_PX = 13;
 
 /** The car to scale: every component a box to drag or to nudge with the arrow keys, its wheels, and where the weight sits. */
 export function CarDrawing({ view, weight, ghost, chosen, onChoose }: CarDrawingProps) {
@@ -40,10 +43,37 @@ export function CarDrawing({ view, weight, ghost, chosen, onChoose }: CarDrawing
   const plan = view === 'plan';
   const half = Math.max(trackFrontMm, trackRearMm) / 2 + 0.4 * r;
   const tallest = Math.max(2 * r, ...weight.bodies.map(({ zMm, sizeMm }) => zMm + sizeMm[2] / 2));
-  const box = plan
-    ? { x: -r - PAD_MM, y: -half - PAD_MM, w: wheelbaseMm + 2 * (r + PAD_MM), h: 2 * (half + PAD_MM) }
-    : { x: -r - PAD_MM, y: -tallest - PAD_MM, w: wheelbaseMm + 2 * (r + PAD_MM), h: tallest + 2 * PAD_MM };
   const across = ({ yMm, zMm }: { yMm: number; zMm: number }) => (plan ? yMm : -zMm);
+  const width = wheelbaseMm + 2 * (r + PAD_MM);
+  const size = (LETTERS_PX * width) / WIDTH_PX;
+  const own = weight.bodies.filter(({ fixed }) => !fixed);
+  const names = own.filter(({ source }) => source !== 'rest');
+  const named = sidesOf(names, across, ({ name }) => name);
+  const between = wheelbaseMm - 2 * r > LEAST_BETWEEN * size;
+  const room = [
+    plan && between ? r + 0.3 * size : -r - PAD_MM,
+    plan && between ? wheelbaseMm - r - 0.3 * size : wheelbaseMm + r + PAD_MM,
+  ] as const;
+  const reach = Math.max(
+    between ? 0 : half,
+    ...own.map((body) => Math.abs(across(body)) + body.sizeMm[1] / 2),
+  );
+  const bands: NameBand[] = plan
+    ? [
+        { named: named[0], y: -reach - 0.5 * size, way: -1 },
+        { named: named[1], y: reach + 1.1 * size, way: 1 },
+      ]
+    : [
+        { named: named.flat().filter(({ y }) => -y > tallest / 2), y: -tallest - 0.5 * size, way: -1 },
+        { named: named.flat().filter(({ y }) => -y <= tallest / 2), y: 1.3 * size, way: 1 },
+      ];
+  const [over, under] = bands.map((band) => bandHeight(band, room, size));
+  const box = plan
+    ? {
+        top: -Math.max(half + PAD_MM, reach + over! + 0.5 * size),
+        end: Math.max(half + PAD_MM, reach + under! + 0.5 * size),
+      }
+    : { top: -tallest - PAD_MM - over!, end: PAD_MM + under! };
   // in the axes of the level chassis, whatever its rake
   const at = (event: PointerEvent<SVGGElement>) =>
     new DOMPoint(event.clientX, event.clientY).matrixTransform(event.currentTarget.getScreenCTM()!.inverse());
@@ -80,7 +110,7 @@ export function CarDrawing({ view, weight, ghost, chosen, onChoose }: CarDrawing
         <span>{plan ? 'From above, front to the left' : 'From the side, front to the left'}</span>
       </figcaption>
       <svg
-        viewBox={`${box.x} ${box.y} ${box.w} ${box.h}`}
+        viewBox={`${-r - PAD_MM} ${box.top} ${width} ${box.end - box.top}`}
         width={WIDTH_PX}
         role="group"
         aria-label={plan ? 'Plan to scale' : 'Side view to scale'}
@@ -94,7 +124,15 @@ export function CarDrawing({ view, weight, ghost, chosen, onChoose }: CarDrawing
             {...line}
           />
         ) : (
-          <line x1={box.x} x2={box.x + box.w} y1={0} y2={0} stroke="var(--ink)" strokeWidth={2} {...line} />
+          <line
+            x1={-r - PAD_MM}
+            x2={wheelbaseMm + r + PAD_MM}
+            y1={0}
+            y2={0}
+            stroke="var(--ink)"
+            strokeWidth={2}
+            {...line}
+          />
         )}
         {plan
           ? [
@@ -141,8 +179,7 @@ export function CarDrawing({ view, weight, ghost, chosen, onChoose }: CarDrawing
               />
             ),
           )}
-        {[...weight.bodies]
-          .filter(({ fixed }) => !fixed)
+        {[...own]
           .sort(
             (a, b) =>
               Number(b.source === 'rest') - Number(a.source === 'rest') ||
@@ -195,19 +232,11 @@ export function CarDrawing({ view, weight, ghost, chosen, onChoose }: CarDrawing
                   pointerEvents="all"
                   {...line}
                 />
-                <text
-                  x={x}
-                  y={y + 3}
-                  textAnchor="middle"
-                  style={{ fontSize: 9 }}
-                  className={isChosen ? 'strong' : undefined}
-                >
-                  {body.source === 'rest' || (body.name.length * LETTER_MM > w && !isChosen) ? '' : body.name}
-                </text>
               </g>
             );
           })}
         {plan ? <PatternsUnder /> : null}
+        <NamesBeside bands={bands} room={room} size={size} chosen={chosen} />
         {ghost ? (
           <circle
             cx={-ghost.cgMm[0]}
@@ -235,7 +264,7 @@ export function CarDrawing({ view, weight, ghost, chosen, onChoose }: CarDrawing
                 }
                 textAnchor="middle"
                 className="strong"
-                style={{ fontSize: 10 }}
+                style={{ fontSize: 0.85 * size }}
               >
                 {formatText(loads[wheel], 'forceN', reader)}
               </text>

@@ -13,6 +13,7 @@ import { newId } from '../api';
 import { useBuild } from '../session/BuildContext';
 import { Group } from '../fields/fields';
 import { workerOf } from '@/workers/clients';
+import { refusalText } from '@/words/refusals/problemOf';
 
 const PATH = ['drive', 'heat', 'readings'];
 
@@ -44,8 +45,7 @@ export function Readings() {
   const calibrate = async () => {
     if (!surface) return;
     const found = await workerOf('drive').calibrate(document, surface);
-    if ('refused' in found)
-      return setSaid(`${found.refused.message}${found.refused.remedy ? `: ${found.refused.remedy}` : ''}`);
+    if ('refused' in found) return setSaid(`${refusalText(found.refused, reader)}`);
     if (!found.ok) return setSaid(`Needs ${needNames(found.missing)} first.`);
     const { notes, ...value } = found.value;
     edit([{ path: ['drive', 'heat', 'calibration'], value }]);

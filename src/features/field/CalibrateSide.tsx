@@ -32,6 +32,7 @@ import { Group } from '../fields/fields';
 import { useWorked } from '../session/useWorked';
 import { Bench, Readings } from '../frame/Guarded';
 import { useRuns } from './useRuns';
+import { problemOf } from '@/words/refusals/problemOf';
 
 const MOST_READINGS = 20;
 
@@ -107,7 +108,7 @@ export function CalibrateSide({ tabs }: { tabs: ReactNode }) {
           </h1>
         ) : found.refused ? (
           <Note tone="bad" role="alert">
-            {found.refused.message}
+            {problemOf(found.refused, reader).message}
           </Note>
         ) : !result ? (
           <h1 className="answer">Fitting…</h1>
@@ -267,7 +268,8 @@ function MotorPath() {
       </p>
     );
   const value = found.value;
-  if (found.refused) return <Note tone="bad">The motor’s heat: {found.refused.message}.</Note>;
+  if (found.refused)
+    return <Note tone="bad">The motor’s heat: {problemOf(found.refused, reader).message}.</Note>;
   if (!value) return <p className="quiet">Fitting the motor’s heat…</p>;
   const { calibration } = value;
   if (!calibration) return <Note>The motor’s heat needs {needNames(value.missing)}.</Note>;

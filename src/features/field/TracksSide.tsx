@@ -20,6 +20,7 @@ import { handOver } from '../session/handOver';
 import { workerOf } from '@/workers/clients';
 import { Bench, Charts, Readings } from '../frame/Guarded';
 import { SpeedOverTime, type ShownTrack, TrackPicture } from './TrackPicture';
+import { problemOf } from '@/words/refusals/problemOf';
 
 const MOST = 4;
 
@@ -45,7 +46,7 @@ export function TracksSide({ tabs }: { tabs: ReactNode }) {
           const bytes = new Uint8Array(await (await fetch(`/api/files/${track!.hash}`)).arrayBuffer());
           const found = await workerOf('field').track(bytes, windowS ?? USUAL_WINDOW_S);
           if (!current) return;
-          if ('refused' in found) setProblem(`${track!.name}, ${found.refused.message}.`);
+          if ('refused' in found) setProblem(`${track!.name}, ${problemOf(found.refused, reader).message}.`);
           else
             setSeen((all) =>
               new Map(all).set(id, {
@@ -74,7 +75,7 @@ export function TracksSide({ tabs }: { tabs: ReactNode }) {
   const out = async (name: string, hash: string) => {
     const bytes = new Uint8Array(await (await fetch(`/api/files/${hash}`)).arrayBuffer());
     const found = await workerOf('field').gpx(bytes, `${build.name}, ${name}`);
-    if ('refused' in found) setProblem(`${name}, ${found.refused.message}.`);
+    if ('refused' in found) setProblem(`${name}, ${problemOf(found.refused, reader).message}.`);
     else handOver(`${name.replace(/\.\w+$/, '')}-kept.gpx`, 'application/gpx+xml', found.text);
   };
   return (

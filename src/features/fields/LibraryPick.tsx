@@ -1,11 +1,14 @@
 'use client';
 
+import { useState } from 'react';
 import Button from '@mui/material/Button';
 import { LIBRARY_WORDS } from '@/words/labels/library';
 import { itemsOf } from '@/core/car/library/items';
 import { type LibraryItem, type LibraryKind } from '@/core/car/library/kinds';
 import { type Path, valueAt } from '@/core/base/patch';
 import { useReader } from '@/ui/reader';
+import { exchanged, isExchanged } from '@/core/worked/exchange/exchanged';
+import { massFollows } from '@/words/labels/describe';
 import { isAssumed } from '@/core/car/assumed/assumed';
 import { useBuild } from '../session/BuildContext';
 import { libraryOptions } from './libraryOptions';
@@ -29,8 +32,15 @@ export function LibraryPick<K extends LibraryKind>({ kind, path, copy }: Library
   const chosen = valueAt(document, path) as { libraryId?: string; name: string } | undefined;
   const known = items.find(({ id }) => id === chosen?.libraryId);
   const { reader } = useReader();
+  const [followed, setFollowed] = useState<{ fromG: number; toG: number }>();
   const options = libraryOptions(items, reader);
   const changed = known && chosen && JSON.stringify(sorted(copy(known))) !== JSON.stringify(sorted(chosen));
+  const choose = (value: object | undefined) => {
+    const patch = value && isExchanged(kind) ? exchanged(document, { [kind]: value }) : [{ path, value }];
+    const car = patch.find((one) => one.path[0] === 'chassis');
+    setFollowed(car ? { fromG: document.chassis.massG!, toG: car.value as number } : undefined);
+    edit(patch);
+  };
   return (
     <>
       <div className="pick">
@@ -45,11 +55,16 @@ export function LibraryPick<K extends LibraryKind>({ kind, path, copy }: Library
           }
           onChoose={(wanted) => {
             const item = items.find(({ id }) => id === wanted);
-            if (wanted !== OWN) edit([{ path, value: item ? copy(item) : undefined }]);
+            if (wanted !== OWN) choose(item && copy(item));
           }}
         />
       </div>
       {isAssumed(document, path) ? <p className="assumed">assumed: choose your own, or keep it</p> : null}
+      {followed && followed.toG === document.chassis.massG ? (
+        <p className="quiet" role="status">
+          {massFollows(followed, reader)}
+        </p>
+      ) : null}
       {changed ? (
         <p className="quiet" style={{ fontSize: 12 }}>
           Figures differ from the library.{' '}

@@ -5,6 +5,9 @@ import Button from '@mui/material/Button';
 import { Children, type CSSProperties, Fragment, isValidElement, type ReactNode, Suspense } from 'react';
 import { ErrorBoundary, type FallbackProps } from 'react-error-boundary';
 import { useBuild } from '../session/BuildContext';
+import { problemOf } from '@/words/refusals/problemOf';
+import { useReader } from '@/ui/reader';
+import { CalcError } from '@/core/base/errors';
 
 /** A part of a page that stands alone: what goes wrong in it is said in its place, and it is tried again when the build changes. */
 export function Guarded({ children }: { children: ReactNode }) {
@@ -17,10 +20,11 @@ export function Guarded({ children }: { children: ReactNode }) {
 }
 
 function NotWorkedOut({ error, resetErrorBoundary }: FallbackProps) {
+  const { reader } = useReader();
   return (
     <Note tone="bad" role="alert" data-testid="not-worked-out">
       This could not be worked out with the figures as they are
-      {error instanceof Error && error.name === 'CalcError' ? ` (${error.message})` : ''}. Your figures are
+      {error instanceof CalcError ? ` (${problemOf(error.refused, reader).message})` : ''}. Your figures are
       safe: change one of those that changed last, and it is tried again.{' '}
       <Button variant="link" onClick={resetErrorBoundary}>
         Try again

@@ -26,7 +26,14 @@ import { CarActs } from './CarActs';
 import { Deleted } from './Deleted';
 import { HowItGoes } from './HowItGoes';
 import { NewBuild } from './NewBuild';
+import { problemOf } from '@/words/refusals/problemOf';
+import { foundCars, GARAGE_SORTS, type GarageSort } from './foundCars';
+import { GARAGE_SORT_WORDS } from '@/words/labels/garage';
+import { Select } from '@/ui/controls/Select';
+import { TextInput } from '@/ui/controls/TextInput';
 
+/** From so many on they are searched and sorted. */
+const MANY_CARS = 10;
 /** Whoever has more knows how it goes. */
 const FEW_CARS = 3;
 
@@ -42,6 +49,9 @@ interface GarageProps {
 export function Garage({ cars, deleted }: GarageProps) {
   const router = useRouter();
   const [over, setOver] = useState<'jump' | 'keys'>();
+  const [text, setText] = useState('');
+  const [sort, setSort] = useState<GarageSort>('oldest');
+  const shown = foundCars(cars, text, sort);
   useKeys({ '/': () => setOver('jump'), '?': () => setOver('keys'), g: () => undefined });
   const places = useMemo<Place[]>(
     () => [
@@ -89,8 +99,36 @@ export function Garage({ cars, deleted }: GarageProps) {
           <ImportBuild />
         </div>
         <StillHere />
+        {cars.length >= MANY_CARS ? (
+          <div className="row" role="search">
+            <TextInput
+              aria-label="Find a car by its name"
+              placeholder="find a car"
+              value={text}
+              onChange={(event) => setText(event.target.value)}
+            />
+            <label className="row">
+              <span className="quiet">sorted by</span>
+              <Select
+                look="bare"
+                aria-label="Sorted by"
+                value={sort}
+                onChange={(event) => setSort(event.target.value as GarageSort)}
+              >
+                {GARAGE_SORTS.map((one) => (
+                  <option key={one} value={one}>
+                    {GARAGE_SORT_WORDS[one]}
+                  </option>
+                ))}
+              </Select>
+            </label>
+            <span className="quiet" role="status">
+              {shown.length === cars.length ? '' : `${shown.length} of ${cars.length}`}
+            </span>
+          </div>
+        ) : null}
         <div className="cars">
-          {cars.map((car) => (
+          {shown.map((car) => (
             <ErrorBoundary key={car.id} fallback={<Ailing car={car} />}>
               <Suspense fallback={null}>
                 {car.ails === undefined ? <Car car={car} /> : <Ailing car={car} />}
@@ -134,8 +172,11 @@ function Ailing({ car }: { car: GarageCar }) {
           </span>
         </h2>
         <Note tone="bad" role="alert">
-          Nothing could be worked out of this build{car.ails ? `: ${car.ails}` : ''}.{' '}
-          {glanceWords(car.next, reader)}
+          Nothing could be worked out of this build
+          {car.ails
+            ? `: ${typeof car.ails === 'string' ? car.ails : problemOf(car.ails, reader).message}`
+            : ''}
+          . {glanceWords(car.next, reader)}
         </Note>
       </Link>
       <CarActs car={car} />

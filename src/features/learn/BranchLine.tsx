@@ -1,13 +1,15 @@
 import ButtonBase from '@mui/material/ButtonBase';
 import { useMemo } from 'react';
 import { branchesOf } from '@/core/advice/learn/branches';
-import { meanOfRuns } from '@/core/worked/field/measured';
-import { formatText } from '@/core/base/units/formatQuantity';
+import { gainsOf } from '@/core/advice/learn/gains';
+import { gainText } from '@/words/learn/gain';
 import { useReader } from '@/ui/reader';
 import { When } from '@/ui/When';
 import { useBuild } from '../session/BuildContext';
 
 const [ROW, LANE, MIDDLE, NODE] = [86, 26, 26, 13];
+/** Of the ribbon: where nothing was measured, and what the fastest revision adds. */
+const [THIN, BROAD] = [2, 12];
 
 /** Every revision from the first down, its branches beside it; one is chosen to be looked at. */
 export function BranchLine({ chosen, onChoose }: { chosen: string; onChoose(id: string): void }) {
@@ -16,6 +18,8 @@ export function BranchLine({ chosen, onChoose }: { chosen: string; onChoose(id: 
   const placed = useMemo(() => branchesOf(revisions), [revisions]);
   const width = LANE * (1 + Math.max(...placed.map(({ lane }) => lane))) + 6;
   const [x, y] = [(lane: number) => LANE * lane + LANE / 2 + 2, (row: number) => row * ROW + MIDDLE];
+  const gains = useMemo(() => gainsOf(revisions, runs), [revisions, runs]);
+  const half = (row: number) => (THIN + BROAD * (gains[row]!.share ?? 0)) / 2;
   const stands = new Set(revisions.map(({ parentId }) => parentId));
   return (
     <div style={{ position: 'relative', paddingLeft: width + 8 }} data-testid="line">
@@ -29,10 +33,14 @@ export function BranchLine({ chosen, onChoose }: { chosen: string; onChoose(id: 
           from ? (
             <path
               key={id}
-              d={`M${x(from.lane)},${y(from.row)} ${from.lane === lane ? '' : `C${x(from.lane)},${y(from.row) + ROW / 2} ${x(lane)},${y(from.row) + ROW / 2} ${x(lane)},${y(from.row + 1)}`} L${x(lane)},${y(row)}`}
-              fill="none"
+              d={ribbon(
+                { x: x(from.lane), y: y(from.row), half: half(from.row) },
+                { x: x(lane), y: y(row), half: half(row) },
+              )}
+              fill="var(--slate)"
+              fillOpacity="0.55"
               stroke="var(--ink)"
-              strokeWidth="2"
+              strokeWidth="1"
             />
           ) : null,
         )}
@@ -60,9 +68,8 @@ export function BranchLine({ chosen, onChoose }: { chosen: string; onChoose(id: 
           );
         })}
       </svg>
-      {revisions.map((one) => {
-        const own = runs.filter(({ revisionId }) => revisionId === one.id);
-        const measured = meanOfRuns(own, 'timedDistance');
+      {revisions.map((one, at) => {
+        const gained = gainText(gains[at]!, reader);
         const broke = failures.filter(({ revisionId }) => revisionId === one.id).length;
         return (
           <ButtonBase
@@ -76,11 +83,7 @@ export function BranchLine({ chosen, onChoose }: { chosen: string; onChoose(id: 
             <span className="quiet" style={{ fontSize: 12 }}>
               <When at={one.createdAt} />
               {one.closedAt && !stands.has(one.id) ? ', closed' : ''}
-              {measured ? (
-                <span className="slate"> · {formatText(measured.mean, 'speedMps', reader)}</span>
-              ) : (
-                ''
-              )}
+              {gained ? <span className="slate"> · {gained}</span> : ''}
               {broke > 0 ? ` · ${broke} broke` : ''}
             </span>
             <span className="clamp">{one.why ?? 'The first.'}</span>
@@ -89,4 +92,27 @@ export function BranchLine({ chosen, onChoose }: { chosen: string; onChoose(id: 
       })}
     </div>
   );
+}
+
+interface End {
+  x: number;
+  y: number;
+  half: number;
+}
+
+/** A band from one revision down to the next, as broad at either end as that one was fast. */
+function ribbon(from: End, to: End): string {
+  const turn = from.x === to.x ? to.y : Math.min(to.y, from.y + ROW);
+  const middle = (from.y + turn) / 2;
+  const side = (sign: 1 | -1) =>
+    [
+      [from.x + sign * from.half, from.y],
+      [from.x + sign * from.half, middle],
+      [to.x + sign * to.half, middle],
+      [to.x + sign * to.half, turn],
+      [to.x + sign * to.half, to.y],
+    ] as const;
+  const [right, left] = [side(1), side(-1)];
+  const text = ([a, b]: readonly [number, number]) => `${a},${b}`;
+  return `M${text(right[0])}C${right.slice(1, 4).map(text).join(' ')}L${text(right[4])}L${text(left[4])}L${text(left[3])}C${text(left[2])} ${text(left[1])} ${text(left[0])}Z`;
 }

@@ -6,6 +6,7 @@ import { Toggle, Toggles } from '@/ui/controls/Toggle';
 import { Fold } from '@/ui/controls/Fold';
 import { useRef, useState } from 'react';
 import { changesOf } from '@/core/advice/learn/changesOf';
+import { wholePercents } from '@/core/base/numeric/wholePercents';
 import { failureDiagnose, type Outcome, OUTCOMES, type Suspect } from '@/core/physics/diagnosis/diagnose';
 import type { FailureLedger } from '@/core/car/records/failureLedger';
 import { askDiagnosis, reopened, verdictWords } from '@/core/worked/field/ledger';
@@ -43,7 +44,8 @@ export function Diagnosis({ failure }: { failure: Versioned<FailureRecord> }) {
   const lived =
     ledger.copyId === undefined ? undefined : livesOfCopies(copies, runs).get(ledger.copyId)?.hours;
   const { input, notes } = askDiagnosis(failure, document, run, worked.value?.margins ?? {}, lived);
-  const { suspects, nextCheck, notes: said } = failureDiagnose(input);
+  const { suspects, rest, nextCheck, notes: said } = failureDiagnose(input);
+  const percents = wholePercents([...suspects.map(({ share }) => share), rest.share]);
   const save = async (next: FailureRecord) => {
     setProblem(undefined);
     keepFailure({ ...next, version: failure.version });
@@ -77,7 +79,6 @@ export function Diagnosis({ failure }: { failure: Versioned<FailureRecord> }) {
       ],
     });
   const close = (cause: string) => change({ verdict: { cause, at: new Date().toISOString() } });
-  const percent = (share: number) => `${formatNumber(100 * share, reader.locale, 2)}\u00a0%`;
   const { verdict } = ledger;
   return (
     <div className="diagnosis" data-testid="diagnosis">
@@ -122,16 +123,24 @@ export function Diagnosis({ failure }: { failure: Versioned<FailureRecord> }) {
       ) : null}
       <Facts failure={failure} copies={copies} onChange={change} />
       <ol className="suspects" data-testid="suspects">
-        {suspects.map((suspect) => (
+        {suspects.map((suspect, at) => (
           <SuspectRow
             key={suspect.cause}
             suspect={suspect}
-            percent={percent}
+            percent={percents[at]!}
             closed={verdict !== undefined}
             onAnswer={answer}
             onVerdict={close}
           />
         ))}
+        <li className="suspect" data-testid="other-causes">
+          <div className="row" style={{ flexWrap: 'nowrap', alignItems: 'baseline' }}>
+            <span className="quiet" style={{ flex: 1 }}>
+              {rest.causes} other causes together
+            </span>
+            <span className="mono">{percents.at(-1)}&nbsp;%</span>
+          </div>
+        </li>
       </ol>
       <p className="quiet" style={{ fontSize: 12.5 }}>
         {[...notes, ...said].join(' ')}
@@ -174,7 +183,7 @@ function SuspectRow({
   onVerdict,
 }: {
   suspect: Suspect;
-  percent(share: number): string;
+  percent: number;
   closed: boolean;
   onAnswer(check: string, result: Outcome | undefined): void;
   onVerdict(cause: string): void;
@@ -184,7 +193,7 @@ function SuspectRow({
     <li className="suspect" data-cause={cause}>
       <div className="row" style={{ flexWrap: 'nowrap', alignItems: 'baseline' }}>
         <b style={{ flex: 1 }}>{means}</b>
-        <span className="mono">{percent(share)}</span>
+        <span className="mono">{percent}&nbsp;%</span>
       </div>
       <div className="sharebar" aria-hidden="true">
         <span style={{ width: `${Math.max(1, 100 * share)}%` }} />

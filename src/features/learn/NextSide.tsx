@@ -25,6 +25,7 @@ import { workerOf } from '@/workers/clients';
 import { NextRevision, type Proposal } from './NextRevision';
 import { Checks, movedText } from './SideBySide';
 import { Readings } from '../frame/Guarded';
+import { problemOf } from '@/words/refusals/problemOf';
 
 const FIRST_SHOWN = 8;
 
@@ -61,7 +62,7 @@ export function NextSide({ tabs }: { tabs: ReactNode }) {
         {tabs}
         <h1 className="answer" data-testid="next-answer">
           {worked.refused ? (
-            worked.refused.message
+            problemOf(worked.refused, reader).message
           ) : !list ? (
             'Weighing every check, failure and run of this build.'
           ) : !first ? (

@@ -20,6 +20,7 @@ import { STATE_WORDS } from '@/words/states';
 import { useBuild } from '../session/BuildContext';
 import { useWorked } from '../session/useWorked';
 import { workerOf } from '@/workers/clients';
+import { problemOf } from '@/words/refusals/problemOf';
 
 const FIGURE_WORDS: Readonly<Record<Moved['id'], string>> = {
   'drive.speed': 'top speed',
@@ -113,7 +114,7 @@ export function SideBySide({
       </div>
       {worked.refused ? (
         <Note tone="bad" role="alert">
-          {worked.refused.message}
+          {problemOf(worked.refused, reader).message}
         </Note>
       ) : null}
       {effects && effects.each.length > 0 ? (

@@ -8,6 +8,7 @@ import { formatNumber } from '@/core/base/units/formatQuantity';
 import { useReader } from '@/ui/reader';
 import { STATE_WORDS } from '@/words/states';
 import { useNarrow } from '@/ui/useNarrow';
+import { STATE_INK } from '@/ui/stateInk';
 
 interface MarginChartProps {
   checks: readonly Check[];
@@ -17,13 +18,6 @@ interface MarginChartProps {
 
 const [LOW, HIGH, ROW, TOP] = [0.4, 12, 25, 22];
 const TICKS = [0.5, 1, 2, 5, 10];
-const COLOUR = {
-  over: 'var(--rust)',
-  tight: 'var(--ochre)',
-  clear: 'var(--moss)',
-  unknown: 'var(--quiet)',
-} as const;
-
 /** Every part by how many times it bears its worst load, the weakest on top. */
 export function MarginChart({ checks, chosen, onChoose }: MarginChartProps) {
   const { reader } = useReader();
@@ -124,7 +118,7 @@ export function MarginChart({ checks, chosen, onChoose }: MarginChartProps) {
                     width={Math.max(0, end - label)}
                     height={12}
                     fill="var(--sheet)"
-                    stroke={COLOUR[check.state]}
+                    stroke={STATE_INK[check.state]}
                     strokeWidth="1.6"
                     strokeDasharray="5 3"
                   />
@@ -133,7 +127,7 @@ export function MarginChart({ checks, chosen, onChoose }: MarginChartProps) {
                     y={y + 12}
                     className="strong"
                     style={{
-                      fill: COLOUR[check.state],
+                      fill: STATE_INK[check.state],
                       stroke: 'var(--paper)',
                       strokeWidth: 3,
                       paintOrder: 'stroke',

@@ -1,4 +1,5 @@
 import { Note } from '@/ui/controls/Note';
+import Box from '@mui/material/Box';
 import Table from '@mui/material/Table';
 import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
@@ -13,10 +14,12 @@ import { partStrength } from '@/core/worked/parts/partStrength';
 import { formatNumber, formatText } from '@/core/base/units/formatQuantity';
 import { useReader } from '@/ui/reader';
 import { useBuild } from '../session/BuildContext';
+import { PartSketch } from './PartSketch';
+import type { State } from '@/core/verdict/engine/check';
 import { ScrewWays } from './ScrewWays';
 
 /** Every load of one part with what it leaves, also of the build beside it. */
-export function PartLoads({ part }: { part: Part }) {
+export function PartLoads({ part, state }: { part: Part; state: State }) {
   const { document, surface, ghost } = useBuild();
   const { reader } = useReader();
   const found = useMemo(() => partStrength(document, surface, part), [document, surface, part]);
@@ -34,49 +37,54 @@ export function PartLoads({ part }: { part: Part }) {
     other?.ok ? other.value.loads.find(({ load }) => load?.id === id)?.margin : undefined;
   return (
     <>
-      <div className="gridbox">
-        <Table className="grid slim" data-testid="part-loads">
-          <TableHead>
-            <TableRow>
-              <TableCell>{part.name} under</TableCell>
-              <TableCell align="right">Force</TableCell>
-              <TableCell align="right">Breaks at</TableCell>
-              <TableCell align="right">Margin</TableCell>
-              <TableCell className="minor">How</TableCell>
-              <TableCell align="right" className="minor">
-                Deflects
-              </TableCell>
-            </TableRow>
-          </TableHead>
-          <TableBody>
-            {found.value.loads.map((row, index) => (
-              <TableRow key={row.load?.id ?? `solid-${index}`}>
-                <TableCell>
-                  {row.depth === 'solid' ? <b>{LOAD_FROM[row.from]}, on its mesh</b> : LOAD_FROM[row.from]}
-                </TableCell>
-                <TableCell align="right">{formatText(row.forceN, 'forceN', reader)}</TableCell>
-                <TableCell align="right">{formatText(row.breaksAtN, 'forceN', reader)}</TableCell>
-                <TableCell align="right" style={row.margin < 1 ? { color: 'var(--rust)' } : undefined}>
-                  {formatNumber(row.margin, reader.locale, 3)}
-                  {before(row.load?.id) === undefined ? null : (
-                    <span className="quiet">
-                      {' '}
-                      ({ghost!.label}: {formatNumber(before(row.load?.id)!, reader.locale, 3)})
-                    </span>
-                  )}
-                </TableCell>
-                <TableCell className="minor">
-                  {breakWords(row.mode, row.screwKind)},{' '}
-                  {row.between ? 'between the layers' : 'in the material'}
-                </TableCell>
+      <Box sx={{ display: 'flex', flexWrap: 'wrap', alignItems: 'flex-start', columnGap: 3 }}>
+        <PartSketch part={part} worst={found.value.worst} state={state} />
+        <Box className="gridbox" sx={{ flex: '1 1 400px' }}>
+          <Table className="grid slim" data-testid="part-loads">
+            <TableHead>
+              <TableRow>
+                <TableCell>{part.name} under</TableCell>
+                <TableCell align="right">Force</TableCell>
+                <TableCell align="right">Breaks at</TableCell>
+                <TableCell align="right">Margin</TableCell>
+                <TableCell className="minor">How</TableCell>
                 <TableCell align="right" className="minor">
-                  {row.deflectionMm === undefined ? '' : formatText(row.deflectionMm, 'lengthMm', reader, 2)}
+                  Deflects
                 </TableCell>
               </TableRow>
-            ))}
-          </TableBody>
-        </Table>
-      </div>
+            </TableHead>
+            <TableBody>
+              {found.value.loads.map((row, index) => (
+                <TableRow key={row.load?.id ?? `solid-${index}`}>
+                  <TableCell>
+                    {row.depth === 'solid' ? <b>{LOAD_FROM[row.from]}, on its mesh</b> : LOAD_FROM[row.from]}
+                  </TableCell>
+                  <TableCell align="right">{formatText(row.forceN, 'forceN', reader)}</TableCell>
+                  <TableCell align="right">{formatText(row.breaksAtN, 'forceN', reader)}</TableCell>
+                  <TableCell align="right" style={row.margin < 1 ? { color: 'var(--rust)' } : undefined}>
+                    {formatNumber(row.margin, reader.locale, 3)}
+                    {before(row.load?.id) === undefined ? null : (
+                      <span className="quiet">
+                        {' '}
+                        ({ghost!.label}: {formatNumber(before(row.load?.id)!, reader.locale, 3)})
+                      </span>
+                    )}
+                  </TableCell>
+                  <TableCell className="minor">
+                    {breakWords(row.mode, row.screwKind)},{' '}
+                    {row.between ? 'between the layers' : 'in the material'}
+                  </TableCell>
+                  <TableCell align="right" className="minor">
+                    {row.deflectionMm === undefined
+                      ? ''
+                      : formatText(row.deflectionMm, 'lengthMm', reader, 2)}
+                  </TableCell>
+                </TableRow>
+              ))}
+            </TableBody>
+          </Table>
+        </Box>
+      </Box>
       {part.shape?.as === 'boss' ? (
         <ScrewWays
           part={part}

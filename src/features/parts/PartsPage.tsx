@@ -66,7 +66,7 @@ export function PartsPage() {
         ) : (
           <>
             <MarginChart checks={own} chosen={chosenId} onChoose={(next) => show(side, { part: next })} />
-            {part ? <PartLoads part={part} /> : null}
+            {part ? <PartLoads part={part} state={check?.state ?? 'unknown'} /> : null}
           </>
         )}
         {check ? <SegmentChecks segment="parts" only={[check.id]} /> : null}

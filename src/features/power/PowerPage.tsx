@@ -30,6 +30,10 @@ import { VoltsChart } from './VoltsChart';
 import { WiringTable } from './WiringTable';
 import { Ask } from '../frame/Ask';
 
+const SupplySteps = dynamic(() => import('./SupplySteps').then(({ SupplySteps: Steps }) => Steps), {
+  ssr: false,
+  loading: () => <div style={{ height: 260 }} />,
+});
 const SupplyTree = dynamic(() => import('./SupplyTree').then(({ SupplyTree: Tree }) => Tree), {
   ssr: false,
   loading: () => <div style={{ height: 330 }} />,
@@ -45,6 +49,7 @@ const WELL: Readonly<Record<SideOf<'power'>, string>> = {
 /** Whether everything gets its volts: the supply tree, the pack under load, the wiring, the radio and what it fails to. */
 export function PowerPage() {
   const { reader } = useReader();
+  const { document } = useBuild();
   const checks = useBuildChecks();
   const { side: tab, show } = useSide('power');
   const [chosen, choose] = useState<string>();
@@ -86,6 +91,9 @@ export function PowerPage() {
         {tab === 'supply' ? (
           <>
             <SupplyTree view={view} chosen={chosen} onChoose={choose} />
+            {view.supply.ok ? (
+              <SupplySteps power={document.power} input={view.supply.input} result={view.supply.result} />
+            ) : null}
             <MeteredNotes view={view} />
           </>
         ) : tab === 'pack' ? (

@@ -1,45 +1,27 @@
 'use client';
 
 import { needNames } from '@/words/needs';
-import {
-  BaseEdge,
-  EdgeLabelRenderer,
-  type Edge,
-  type EdgeProps,
-  getBezierPath,
-  Handle,
-  type Node,
-  type NodeProps,
-  Position,
-  ReactFlow,
-} from '@xyflow/react';
+import { ReactFlow } from '@xyflow/react';
 import '@xyflow/react/dist/base.css';
 import { useMemo } from 'react';
-import type { State } from '@/core/verdict/engine/check';
 import { BATTERY } from '@/core/physics/supply/budgetDefinition';
 import { feedsItself, treeLayout } from '@/core/physics/supply/treeLayout';
 import { formatText } from '@/core/base/units/formatQuantity';
 import { useReader } from '@/ui/reader';
 import { useNarrow } from '@/ui/useNarrow';
-import { StateMark } from '@/ui/StateMark';
-import { STATE_WORDS } from '@/words/states';
 import { useBuild, useBuildChecks } from '../session/BuildContext';
 import type { SupplyView } from './useSupply';
-
-type ThingNode = Node<
-  { name: string; says: string; state?: State; source: boolean; target: boolean; narrow: boolean },
-  'thing'
->;
-/** Charged and low, as they stand on a branch. */
-type Lines = readonly [charged: string, low: string] | undefined;
-type FeedEdge = Edge<{ lines: Lines; narrow: boolean; bad: boolean }, 'feed'>;
+import { supplyRefused } from '@/words/checks/power';
+import { Thing, Feed, type FeedEdge, type Lines, type ThingNode } from './SupplyThings';
 
 const [COLUMN, ROW] = [338, 70];
+
 /** Narrower the tree scrolls sideways, px a column. */
 const LEAST_COLUMN = 250;
+
 /** On a phone things stand under each other, each a step in from what feeds it. */
 const [STEP, TALL_ROW] = [22, 84];
-const THING_HALF = 23;
+
 const MOTOR = 'motor-of-the-drive';
 
 interface SupplyTreeProps {
@@ -180,16 +162,18 @@ export function SupplyTree({ view, chosen, onChoose }: SupplyTreeProps) {
   };
   const height = Math.max(
     190,
-    (Math.max(...nodes.map(({ position }) => position.y)) + (narrow ? TALL_ROW : ROW)) * 0.92 + 24,
+    (Math.max(...nodes.map(({ position }) => position.y)) + (narrow ? TALL_ROW : ROW)) * 0.92 +
+      (narrow ? 56 : 24),
   );
   const depth = Math.round(Math.max(...nodes.map(({ position }) => position.x)) / COLUMN);
   const refused = view.supply.ok ? undefined : view.supply.refused;
   const trouble = view.supply.ok
     ? undefined
-    : (refused ??
-      (view.supply.missing.length > 0
+    : refused
+      ? supplyRefused(refused)
+      : view.supply.missing.length > 0
         ? `The volts are not worked out yet: it needs ${needNames(view.supply.missing)}.`
-        : undefined));
+        : undefined;
   return (
     <figure className="chart" data-testid="supply-tree" style={{ marginTop: 8 }}>
       <figcaption>
@@ -235,66 +219,6 @@ export function SupplyTree({ view, chosen, onChoose }: SupplyTreeProps) {
   );
 }
 
-function Thing({ data: { name, says, state, source, target, narrow }, selected }: NodeProps<ThingNode>) {
-  return (
-    <div
-      className={`thing${selected ? ' chosen' : ''}`}
-      data-state={state}
-      aria-label={`${name}${state ? `, ${STATE_WORDS[state]}` : ''}`}
-    >
-      {target ? <Handle type="target" position={Position.Left} /> : null}
-      <b>
-        {state ? <StateMark state={state} /> : null} {name}
-      </b>
-      <span>{says}</span>
-      {source ? (
-        <Handle
-          type="source"
-          position={narrow ? Position.Bottom : Position.Right}
-          style={narrow ? { left: 8 } : undefined}
-        />
-      ) : null}
-    </div>
-  );
-}
-
-function Feed({ sourceX, sourceY, targetX, targetY, data }: EdgeProps<FeedEdge>) {
-  const [bezier] = getBezierPath({
-    sourceX,
-    sourceY,
-    sourcePosition: Position.Right,
-    targetX,
-    targetY,
-    targetPosition: Position.Left,
-  });
-  const path = data?.narrow ? `M${sourceX},${sourceY}V${targetY}H${targetX}` : bezier;
-  const bad = data?.bad;
-  return (
-    <>
-      <BaseEdge
-        path={path}
-        style={{ stroke: bad ? 'var(--rust)' : 'var(--ink)', strokeWidth: bad ? 2.5 : 1.5 }}
-        interactionWidth={24}
-      />
-      {data?.lines ? (
-        <EdgeLabelRenderer>
-          <div
-            className={`branch${bad ? ' bad' : ''}`}
-            style={{
-              transform: data.narrow
-                ? `translate(${targetX}px, ${targetY + THING_HALF}px)`
-                : `translate(-100%, -50%) translate(${targetX - 6}px, ${targetY}px)`,
-            }}
-          >
-            {data.lines.filter(Boolean).map((line) => (
-              <div key={line}>{line}</div>
-            ))}
-          </div>
-        </EdgeLabelRenderer>
-      ) : null}
-    </>
-  );
-}
-
 const NODE_TYPES = { thing: Thing };
+
 const EDGE_TYPES = { feed: Feed };

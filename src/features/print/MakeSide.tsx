@@ -23,6 +23,7 @@ import { useMeasured } from '../session/useMeasured';
 import { Bench, Readings } from '../frame/Guarded';
 import { SparesToCarry } from './SparesToCarry';
 import { MakeTable } from './MakeTable';
+import { refusalText } from '@/words/refusals/problemOf';
 
 const CURRENCIES = [
   'EUR',
@@ -97,7 +98,7 @@ export function MakeSide({ tabs }: { tabs: ReactNode }) {
     } catch (error) {
       if (!(error instanceof CalcError)) throw error;
       setProblem(
-        `${file.name}${error.path ? `, ${error.path}` : ''}: ${error.message}${error.remedy ? ` (${error.remedy})` : ''}. Nothing was changed.`,
+        `${file.name}${error.path ? `, ${error.path}` : ''}: ${refusalText(error.refused, reader)}. Nothing was changed.`,
       );
     }
   };

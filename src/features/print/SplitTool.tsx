@@ -15,6 +15,7 @@ import { sentenceOf } from '../api';
 import { handOver } from '../session/handOver';
 import { workerOf } from '@/workers/clients';
 import { printFileOf } from './printFile';
+import { problemOf, refusalText } from '@/words/refusals/problemOf';
 
 const AXES = ['x', 'y', 'z'] as const;
 const USUAL_PIN_MM = 3;
@@ -42,7 +43,7 @@ export function SplitTool({
       try {
         const bounds = await workerOf('print').bounds(await printFileOf(document, part.id));
         if (!current) return;
-        if ('refused' in bounds) return setProblem(`The mesh ${bounds.refused.message}.`);
+        if ('refused' in bounds) return setProblem(`The mesh ${problemOf(bounds.refused, reader).message}.`);
         setBox(bounds);
         const sizes = ([0, 1, 2] as const).map((one) => bounds.max[one] - bounds.min[one]);
         setAxis(sizes.indexOf(Math.max(...sizes)) as 0 | 1 | 2);
@@ -53,7 +54,7 @@ export function SplitTool({
     return () => {
       current = false;
     };
-  }, [document, part.id]);
+  }, [document, part.id, reader]);
   const [low, high] = box ? [box.min[axis], box.max[axis]] : [0, 1];
   const plane = at !== undefined && at > low && at < high ? at : (low + high) / 2;
   const cut = async () => {
@@ -65,10 +66,7 @@ export function SplitTool({
         atMm: plane,
         ...(pinMm ? { pinMm } : {}),
       });
-      if ('refused' in answer)
-        setProblem(
-          `The mesh ${answer.refused.message}${answer.refused.remedy ? `: ${answer.refused.remedy}` : ''}.`,
-        );
+      if ('refused' in answer) setProblem(`The mesh ${refusalText(answer.refused, reader)}.`);
       else setFound(answer);
     } catch (error) {
       setProblem(sentenceOf(error));

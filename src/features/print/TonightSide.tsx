@@ -32,6 +32,7 @@ import { Bench, Charts, Readings } from '../frame/Guarded';
 import { sendPrint } from './prints';
 import { type Plan, usePlates } from './usePlates';
 import { WhatToPrint } from './WhatToPrint';
+import { problemOf } from '@/words/refusals/problemOf';
 
 const USUAL_SPACING_MM = 5;
 
@@ -125,7 +126,7 @@ export function TonightSide({ tabs }: { tabs: ReactNode }) {
         await Promise.all(ids.map(async (id) => [id, await printFileOf(document, id)] as const)),
       );
       const found = await workerOf('print').bed(files, itemsOn(index));
-      if ('refused' in found) setProblem(`A mesh ${found.refused.message}.`);
+      if ('refused' in found) setProblem(`A mesh ${problemOf(found.refused, reader).message}.`);
       else handOver(nameOfFile(index, '3mf'), 'model/3mf', new Uint8Array(found));
     } catch (error) {
       setProblem(sentenceOf(error));

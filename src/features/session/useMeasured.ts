@@ -7,6 +7,10 @@ import { sentenceOf } from '../api';
 import { useBuild } from './BuildContext';
 import { fileOf } from './meshFiles';
 import { workerOf } from '@/workers/clients';
+import { problemOf } from '@/words/refusals/problemOf';
+import type { Refused } from '@/core/base/errors';
+import { useReader } from '@/ui/reader';
+import type { Reader } from '@/core/base/units/formatQuantity';
 
 export interface Measured {
   /** With every mesh measured as it lies. */
@@ -18,7 +22,8 @@ export interface Measured {
 /** Measures the meshes that were not measured as they lie now; an open revision keeps what was found. */
 export function useMeasured(): Measured {
   const { document, edit, closed } = useBuild();
-  const [found, setFound] = useState<ReadonlyMap<string, PartLies | string>>(new Map());
+  const { reader } = useReader();
+  const [found, setFound] = useState<ReadonlyMap<string, PartLies | Refused | string>>(new Map());
   const open = document.parts.items.find(({ mesh }) => mesh && !liesOf(mesh) && !found.has(liesMark(mesh)));
   const mark = open ? liesMark(open.mesh!) : undefined;
   useEffect(() => {
@@ -31,15 +36,12 @@ export function useMeasured(): Measured {
     void (async () => {
       const answer = await measured(hash, name, unitMm, up);
       if (!current) return;
-      if (typeof answer !== 'string' && !closed)
+      if (isFound(answer) && !closed)
         edit(
           [{ path: ['parts', 'items', id, 'mesh', 'lies'], value: { of: mark, ...answer } }],
           `lies ${mark}`,
         );
-      else
-        setFound((all) =>
-          new Map(all).set(mark, typeof answer === 'string' ? answer : { of: mark, ...answer }),
-        );
+      else setFound((all) => new Map(all).set(mark, isFound(answer) ? { of: mark, ...answer } : answer));
     })();
     return () => {
       current = false;
@@ -52,26 +54,32 @@ export function useMeasured(): Measured {
       return lies === undefined ? [] : [{ id, lies }];
     });
     const patch: Patch = known.flatMap(({ id, lies }) =>
-      typeof lies === 'string' ? [] : [{ path: ['parts', 'items', id, 'mesh', 'lies'], value: lies }],
+      isFound(lies) ? [{ path: ['parts', 'items', id, 'mesh', 'lies'], value: lies }] : [],
     );
     return {
       document: applyPatch(document, patch),
       problems: new Map(
-        known.flatMap(({ id, lies }) => (typeof lies === 'string' ? [[id, lies] as const] : [])),
+        known.flatMap(({ id, lies }) => (isFound(lies) ? [] : [[id, saidOf(lies, reader)] as const])),
       ),
     };
-  }, [document, found]);
+  }, [document, found, reader]);
 }
+
+type Lies = Omit<PartLies, 'of'>;
+const isFound = <L extends Lies>(answer: L | Refused | string): answer is L =>
+  typeof answer !== 'string' && !('code' in answer);
+const saidOf = (answer: Refused | string, reader: Reader): string =>
+  typeof answer === 'string' ? answer : `The mesh ${problemOf(answer, reader).message}.`;
 
 async function measured(
   hash: string,
   name: string,
   unitMm: number,
   up: readonly [number, number, number],
-): Promise<Omit<PartLies, 'of'> | string> {
+): Promise<Omit<PartLies, 'of'> | Refused | string> {
   try {
     const answer = await workerOf('print').lies({ bytes: await fileOf(hash), name, unitMm, up });
-    return 'refused' in answer ? `The mesh ${answer.refused.message}.` : answer;
+    return 'refused' in answer ? answer.refused : answer;
   } catch (error) {
     return sentenceOf(error);
   }

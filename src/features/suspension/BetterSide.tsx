@@ -26,6 +26,8 @@ import type { SideProps } from './side';
 import { useBetter } from './useBetter';
 import { FreePoints, placeOf } from './FreePoints';
 import { Bought, ResultTables, WISHES } from './BetterTables';
+import { refusalText } from '@/words/refusals/problemOf';
+import { useReader } from '@/ui/reader';
 
 const USUAL_BOX_MM = 5;
 const FIRST_FREE = ['tieInner-1', 'tieInner-2'];
@@ -57,6 +59,7 @@ export function BetterSide({ end, tabs, foot }: SideProps) {
           wants,
         }
       : undefined;
+  const { reader } = useReader();
   const { result, refused, done } = better;
   const taken =
     result !== undefined &&
@@ -139,7 +142,7 @@ export function BetterSide({ end, tabs, foot }: SideProps) {
           {!found.ok ? (
             `Not worked out yet: it needs ${needNames(found.missing)}.`
           ) : refused ? (
-            `${refused.message}${refused.remedy ? `: ${refused.remedy}` : ''}.`
+            `${refusalText(refused, reader)}.`
           ) : result ? (
             <Bought end={end} result={result} />
           ) : (

@@ -1,16 +1,9 @@
 'use client';
 
 import { Note } from '@/ui/controls/Note';
-import Table from '@mui/material/Table';
-import TableHead from '@mui/material/TableHead';
-import TableRow from '@mui/material/TableRow';
-import TableCell from '@mui/material/TableCell';
-import TableBody from '@mui/material/TableBody';
 import { needNames } from '@/words/needs';
 import { steeringServo } from '@/core/worked/power/steeringServo';
 import { useMemo } from 'react';
-import { linksOf } from '@/core/worked/suspension/playOfBuild';
-import { endOf } from '@/core/worked/suspension/endOfBuild';
 import {
   steerGeometryOf,
   type SteeringOfBuild,
@@ -21,11 +14,12 @@ import { LineChart } from '@/ui/charts/LineChart';
 import { useReader } from '@/ui/reader';
 import { useBuild, useBuildChecks } from '../session/BuildContext';
 import { CheckFigure } from '../frame/CheckFigure';
-import { DocumentChoice, DocumentField, Group } from '../fields/fields';
+import { DocumentField, Group } from '../fields/fields';
 import { Bench, Charts, Readings } from '../frame/Guarded';
 import type { SideProps } from './side';
 import { TurnSketch } from './TurnSketch';
 import { sound } from '../frame/sound';
+import { LinkKinds, Links } from './SteeringLinks';
 
 /** What the rack does to both front wheels, the circle, the links to be made, and whether the servo turns it all. */
 export function SteeringSide({ tabs, foot }: SideProps) {
@@ -205,98 +199,5 @@ function Angles({
       ]}
       summary={`Inner ${rows.at(-1)?.innerDeg?.toFixed(1)}°, outer ${rows.at(-1)?.outerDeg?.toFixed(1)}° at full lock.`}
     />
-  );
-}
-
-function LinkKinds() {
-  const { document } = useBuild();
-  return (
-    <>
-      {(['front', 'rear'] as const)
-        .filter((end) => document.suspension[end]?.corner)
-        .map((end) => (
-          <Group key={end} title={`Links of the ${end}`}>
-            <DocumentChoice
-              path={['suspension', end, 'links']}
-              label="Made"
-              options={[
-                ['fixed', 'printed to length'],
-                ['threaded', 'threaded, adjustable'],
-              ]}
-              empty="not chosen"
-            />
-            {document.suspension[end]?.links === 'threaded' ? (
-              <DocumentField
-                path={['suspension', end, 'linkMmPerTurn']}
-                label="A turn changes it by"
-                usual={USUAL_MM_PER_TURN}
-              />
-            ) : null}
-          </Group>
-        ))}
-    </>
-  );
-}
-
-const LINK_WORDS = { tie: 'tie rod', upper: 'camber link' } as const;
-/** M3 at one end. */
-const USUAL_MM_PER_TURN = 0.5;
-/** What a printed link errs by. */
-const PRINT_ERROR_MM = 0.3;
-
-/** Every link with the length to make it, and what an error or a turn does to the wheel. */
-function Links() {
-  const { document } = useBuild();
-  const { reader } = useReader();
-  const rows = (['front', 'rear'] as const).flatMap((end) => {
-    const found = endOf(document, end);
-    if (!found.ok) return [];
-    const { links, linkMmPerTurn = USUAL_MM_PER_TURN } = document.suspension[end]!;
-    return linksOf(found.value.corner).map((link) => ({
-      end,
-      link,
-      threaded: links === 'threaded',
-      byMm: links === 'threaded' ? linkMmPerTurn : PRINT_ERROR_MM,
-    }));
-  });
-  if (rows.length === 0) return null;
-  const deg = (value: number) => `${formatNumber(Math.abs(value) < 0.005 ? 0 : value, reader.locale, 2)}°`;
-  return (
-    <section className="gridbox" aria-label="Links as drawn" style={{ marginTop: 10 }}>
-      <Table size="small" className="grid">
-        <TableHead>
-          <TableRow>
-            <TableCell>Links as drawn</TableCell>
-            <TableCell align="right">Between the balls</TableCell>
-            <TableCell>Made</TableCell>
-            <TableCell>Longer by</TableCell>
-            <TableCell align="right">Toe</TableCell>
-            <TableCell align="right">Camber</TableCell>
-            <TableCell />
-          </TableRow>
-        </TableHead>
-        <TableBody>
-          {rows.map(({ end, link, threaded, byMm }) => (
-            <TableRow key={`${end}-${link.id}`} data-link={`${end}-${link.id}`}>
-              <TableCell>
-                {end === 'front' ? 'Front' : 'Rear'} {LINK_WORDS[link.id]}
-              </TableCell>
-              <TableCell align="right">{formatText(link.lengthMm, 'lengthMm', reader, 4)}</TableCell>
-              <TableCell>{threaded ? 'threaded' : 'to length'}</TableCell>
-              <TableCell>
-                {threaded
-                  ? `a turn, ${formatText(byMm, 'lengthMm', reader)}`
-                  : `a print’s error, ${formatText(byMm, 'lengthMm', reader)}`}
-              </TableCell>
-              <TableCell align="right">{deg(link.toeDegPerMm * byMm)}</TableCell>
-              <TableCell align="right">{deg(link.camberDegPerMm * byMm)}</TableCell>
-              <TableCell className="quiet">
-                {threaded ? 'can be set at the field' : 'print a test piece, then scale the length'}
-              </TableCell>
-            </TableRow>
-          ))}
-        </TableBody>
-      </Table>
-    </section>
   );
 }

@@ -12,6 +12,7 @@ const ENDED = {
 export const BRIEF_SENTENCES: Sentences<'brief'> = {
   'brief.mass': ({ car, payload, sizeClass, budget }) =>
     `${car}${payload ? ` and ${payload} of payload` : ''}, limit ${budget} of the class ${sizeClass}.`,
+  'brief.charge.stands': () => 'It does not move from where it stands.',
   'brief.charge.driven': ({ speed, current, ended }) =>
     `Driven at a mean of ${speed}${current ? ` and ${current}` : ''} until ${ENDED[ended]}.`,
   'brief.charge.meanPower': ({ share, power, energy }) =>

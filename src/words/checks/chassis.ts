@@ -52,6 +52,8 @@ export const SUSPENSION_SENTENCES: Sentences<'suspension'> = {
   'suspension.damping': ({ end, ratio, is }) => `${END_TERMS[end]}: damping ratio ${ratio}, ${DAMPED[is]}.`,
   'suspension.landing': ({ end, drop, wish }) =>
     `${END_TERMS[end]}: tyres, springs and dampers take a drop of ${drop}, needs ${wish}.`,
+  'suspension.landing.rests': ({ end, wish }) =>
+    `${END_TERMS[end]}: it rests on its bump stop, no travel is left for a drop of ${wish}.`,
   'suspension.landing.beyond': ({ end, wish }) =>
     `${END_TERMS[end]}: no drop of a model uses up the travel, needs ${wish}.`,
   'suspension.sag.bottoms': ({ end, sag, travel }) =>

@@ -2,6 +2,7 @@ import { inSentence } from '@/core/base/units/words';
 import { counted, firstUp, listed } from '../lists';
 import { CASE_LIMIT_OF, PINION_HELD_BY, TORQUE_BY } from '../terms';
 import type { Sentences } from '../write';
+import { messageOf } from '../refusals/problemOf';
 
 const AXLE = { front: 'The front axle rolls', rear: 'The rear axle rolls', both: 'Both axles roll' } as const;
 const LIMITED_BY = {
@@ -66,10 +67,11 @@ export const DRIVE_SENTENCES: Sentences<'drive'> = {
         return `The wish is met, cool, with the motor at ${share} of its no-load speed.`;
     }
   },
-  'drive.heat.stands': ({ outcome }) =>
-    outcome === 'spins'
-      ? 'It does not move, but the tyres spin: the motor is not held.'
-      : 'The motor is held where it stands, and all its current turns to heat.',
+  'drive.heat.spins': () => 'It does not move, but the tyres spin: the motor is not held.',
+  'drive.heat.held': ({ of, limit, after }) =>
+    `The motor is held where it stands: the ${of} is at its limit of ${limit} after ${after}.`,
+  'drive.heat.heldForEver': ({ of, limit }) =>
+    `The motor is held where it stands, but the ${of} stays under ${limit}.`,
   'drive.heat.case': ({ peak, air, limit, of }) =>
     `The case reaches ${peak} in air of ${air}; ${CASE_LIMIT_OF[of]} ${limit}.`,
   'drive.heat.caseAfter': ({ after, limit, of }) =>
@@ -85,8 +87,8 @@ export const DRIVE_SENTENCES: Sentences<'drive'> = {
 
 /** Sentences about the gears. */
 export const GEAR_SENTENCES: Sentences<'gears'> = {
-  'gears.mesh.refused': ({ pinion, wheel, message }) =>
-    `${pinion} and ${wheel} teeth do not mesh: ${message}.`,
+  'gears.mesh.refused': ({ pinion, wheel, refused }) =>
+    `${pinion} and ${wheel} teeth do not mesh: ${messageOf(refused)}.`,
   'gears.mesh.slot': ({ pinion, wheel, apart, from, to, fits }) =>
     `${pinion} and ${wheel} teeth need ${apart} between shafts; the slot gives ${from} to ${to}${fits ? `, for pinions of ${fits.min} to ${fits.max} teeth` : ''}.`,
   'gears.mesh.undercut': ({ role, under }) =>

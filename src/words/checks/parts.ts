@@ -3,6 +3,8 @@ import type { BreakMode } from '@/core/worked/parts/partWorking';
 import { counted, firstUp, listed } from '../lists';
 import { LOAD_FROM, SCREW_TERMS } from '../terms';
 import type { Sentences } from '../write';
+import type { State } from '@/core/verdict/engine/check';
+import { STATE_WORDS } from '../states';
 
 const BROKEN: Readonly<Record<Exclude<BreakMode, 'pulledOut'>, string>> = {
   bent: 'bent',
@@ -85,3 +87,20 @@ export const PRINT_SENTENCES: Sentences<'print'> = {
     `Every one of ${counted(parts, 'printed part')} is there as often as the car needs it.${comingWords(coming)}`,
   'print.queue.owed': ({ owed, coming }) => `Still to print: ${owedWords(owed)}.${comingWords(coming)}`,
 };
+
+/** What the sketch of a part shows. */
+export const sketchWords = (shown: {
+  part: string;
+  support: 'cantilever' | 'simple' | 'fixed';
+  column: boolean;
+  force: string;
+  margin: string;
+  state: State;
+}): string =>
+  `${shown.part}, ${shown.column ? 'pressed at both ends' : HELD[shown.support]}; ${shown.force}; margin ${shown.margin}, ${STATE_WORDS[shown.state]}`;
+
+const HELD = {
+  cantilever: 'clamped at one end and loaded at the other',
+  simple: 'resting at both ends and loaded between them',
+  fixed: 'clamped at both ends and loaded between them',
+} as const;

@@ -5,6 +5,10 @@ import { inSentence } from '@/core/base/units/words';
 import { counted, listed } from '../lists';
 import { CHARGE_TERMS } from '../terms';
 import type { Sentences } from '../write';
+import { saidOf } from '../refusals/problemOf';
+import type { RefusalCode } from '@/core/base/errors';
+import { STATE_WORDS } from '../states';
+import type { State } from '@/core/verdict/engine/check';
 
 export const FAILSAFE_PART_NAMES: Readonly<Record<FailsafePart, string>> = {
   radio: 'the radio',
@@ -28,11 +32,13 @@ export const POWER_SENTENCES: Sentences<'power'> = {
     `A ${brushes(controller)} controller cannot drive a ${brushes(motor)} motor.`,
   'power.controller.held': ({ current, rated, motors }) =>
     `${motors > 1 ? 'The motors are held and draw' : 'The motor is held and draws'} ${current}, limit ${rated} continuous.`,
+  'power.controller.spins': ({ current, rated, motors }) =>
+    `The tyres spin where it stands: ${current} ${perController(motors)}, limit ${rated} continuous.`,
   'power.pack': ({ peak, rated, withSupply }) =>
     `Full throttle${withSupply ? ' with everything on the supply' : ''} draws ${peak}, limit ${rated} of the pack.`,
   'power.sag': ({ charge, cell, cutoff }) =>
     `A launch at ${charge} charge pulls a cell down to ${cell}, needs ${cutoff}.`,
-  'power.supply.refused': ({ message }) => `${message}.`,
+  'power.supply.refused': ({ refused }) => supplyRefused(refused),
   'power.rail.starved': ({ fed, needs, charge }) =>
     `Fed ${fed} with the pack ${CHARGE_TERMS[charge]}, needs ${needs} to start: it gives nothing.`,
   'power.rail.overfed': ({ fed, limit, charge }) =>
@@ -71,3 +77,21 @@ export const POWER_SENTENCES: Sentences<'power'> = {
       .join(' '),
   'power.wiring.fits': () => 'Every plug that is named fits, and every wire carries its current.',
 };
+
+/** A supply tree that is none, told by the names of its rails and loads. */
+export function supplyRefused({ code, given }: { code: RefusalCode; given: unknown }): string {
+  const [message, remedy] = saidOf(code, given);
+  const said = (remedy === undefined ? message : `${message}: ${remedy}`).replaceAll('"', '');
+  return `${said.charAt(0).toUpperCase()}${said.slice(1)}.`;
+}
+
+/** One column of the drawn supply. */
+export const stepWords = (load: {
+  name: string;
+  state: State;
+  charged: string;
+  low: string;
+  from: string;
+  to: string;
+}): string =>
+  `${load.name}, ${STATE_WORDS[load.state]}: ${load.charged} with the pack charged, ${load.low} low, stands ${load.from} to ${load.to}.`;

@@ -48,6 +48,10 @@ export const describeExchange = (exchange: Exchange, reader: Reader): DescribedC
   after: describeValue(exchange.path, exchange.to, reader),
 });
 
+/** What an exchange did to the weighed car. */
+export const massFollows = ({ fromG, toG }: { fromG: number; toG: number }, reader: Reader): string =>
+  `The car’s mass follows: ${formatText(fromG, 'massG', reader, 4)} → ${formatText(toG, 'massG', reader, 4)}.`;
+
 /** What changed from one document to the next, as a reader says it. */
 export const describeChanges = (
   before: BuildDocument,
@@ -67,9 +71,9 @@ function wordFor(path: Path, value: string): string | undefined {
   return feeds && value === 'battery' ? 'the pack' : WORDS[path.join('.')]?.[value];
 }
 
-/** Where a kind of joint or mount softens, °C, by its path. */
+/** Where a kind of joint or mount softens, °C, by its path; a press fit does as its pinion does. */
 const SOFTENS: Readonly<Record<string, Readonly<Record<string, number | undefined>>>> = {
-  'drive.heat.pinionJoint': JOINT_SOFTENS_C,
+  'drive.heat.pinionJoint': { ...JOINT_SOFTENS_C, printed: undefined },
   'drive.heat.mountMaterial': MOUNT_SOFTENS_C,
 };
 

@@ -37,6 +37,7 @@ export const DRIVE_LABELS: Readonly<Record<string, FieldLabel>> = {
   'drive.stages.*': { label: 'Reduction stage' },
   'drive.stages.*.kind': { label: 'Kind of stage' },
   'drive.stages.*.pinionTeeth': { label: 'Pinion teeth', quantity: 'count', limits: { from: 1, to: 1000 } },
+  'drive.stages.*.ratio': { label: 'Plain ratio', quantity: 'ratio', limits: { above: 0, to: 1000 } },
   'drive.stages.*.wheelTeeth': { label: 'Wheel teeth', quantity: 'count', limits: { from: 1, to: 1000 } },
   'drive.stages.*.efficiency': { label: 'Stage efficiency', quantity: 'share', limits: { above: 0, to: 1 } },
   'drive.stages.*.moduleMm': { label: 'Module', quantity: 'fitMm', limits: { above: 0, to: 20 } },

@@ -115,4 +115,14 @@ describe('a difference in words', () => {
       'Temperature readings: 1 reading',
     ]);
   });
+
+  it('says where a glue softens, but not of a press fit, which does as its pinion', () => {
+    const held = (pinionJoint: string) =>
+      applyPatch(emptyDocument(), [{ path: ['drive', 'heat', 'pinionJoint'], value: pinionJoint }]);
+    const [change] = describeChanges(held('cyanoacrylate'), held('printed'), reader);
+    expect([change!.before, change!.after].map((text) => text.replace(/\s/g, ' '))).toEqual([
+      'instant glue, 80 °C',
+      'press fit',
+    ]);
+  });
 });

@@ -1,4 +1,6 @@
-import type { Problem } from '@/core/base/errors';
+import type { Refused } from '@/core/base/errors';
+import type { Reader } from '@/core/base/units/formatQuantity';
+import { problemOf } from '../refusals/problemOf';
 import type { FieldLabel } from '@/core/car/fields/fieldLabel';
 import { BRIEF_LABELS } from './brief';
 import { CHASSIS_LABELS } from './chassis';
@@ -53,7 +55,8 @@ export function labelOf(path: readonly string[]): FieldLabel {
 }
 
 /** A refusal with the name that its field has on the page, from the place in the document that the operation's fields belong to. */
-export function refusalInWords({ path, message, remedy }: Problem, place: readonly string[]): string {
+export function refusalInWords(refused: Refused, place: readonly string[], reader: Reader): string {
+  const { path, message, remedy } = problemOf(refused, reader);
   const { label } = labelOf([...place, ...path.split('.')]);
   return `${label.charAt(0).toLowerCase()}${label.slice(1)}, ${message}${remedy ? `: ${remedy}` : ''}`;
 }

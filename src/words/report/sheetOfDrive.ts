@@ -15,7 +15,9 @@ export function gearing(
   const stages = document.drive.stages.map((stage, index): readonly [string, string] => [
     `Stage ${index + 1}`,
     [
-      `${stage.kind} ${stage.pinionTeeth ?? '?'} to ${stage.wheelTeeth ?? '?'}`,
+      stage.ratio === undefined
+        ? `${stage.kind} ${stage.pinionTeeth ?? '?'} to ${stage.wheelTeeth ?? '?'}`
+        : `${stage.kind} ${formatNumber(stage.ratio, reader.locale)} to 1`,
       stage.moduleMm === undefined ? '' : `module ${formatNumber(stage.moduleMm, reader.locale)}`,
       stage.faceWidthMm === undefined ? '' : `face ${formatText(stage.faceWidthMm, 'lengthMm', reader)}`,
       stage.backlashMm === undefined ? '' : `backlash ${formatText(stage.backlashMm, 'lengthMm', reader)}`,

@@ -11,12 +11,16 @@ export const DRIVE_WORKINGS: Workings<'drive'> = {
   'drive.topSpeed': workingTopSpeed,
   'drive.resistance': workingResistance,
   'drive.heat': workingHeat,
-  'drive.rotation': (paths) =>
+  'drive.rotation': (paths, { n }) =>
     paths.map(({ axle, rolls, stages, ratio }) => ({
       label: `${axle} axle, rolls ${rolls}`,
       formula: stages
-        .map(({ kind, pinionTeeth, wheelTeeth }) =>
-          pinionTeeth ? `${kind} ${wheelTeeth}/${pinionTeeth}` : kind,
+        .map(({ kind, pinionTeeth, wheelTeeth, ratio: plain }) =>
+          pinionTeeth && wheelTeeth
+            ? `${kind} ${wheelTeeth}/${pinionTeeth}`
+            : plain === undefined
+              ? kind
+              : `${kind} ${n(plain)}`,
         )
         .join(' · '),
       value: ratio,

@@ -1,6 +1,6 @@
 import type { Thresholds } from '@/core/verdict/engine/check';
 import { type GarageCar, garageCarOrAilment } from '@/core/advice/garage';
-import { CalcError } from '@/core/base/errors';
+import { refusal } from '@/core/base/errors';
 import type { WholeBuild } from '@/core/car/records/records';
 import { parseArchivedBuild, parseBuildFile } from '@/core/car/file/buildFile.schema';
 import type { BuildFile } from '@/core/car/file/buildFile';
@@ -11,6 +11,14 @@ import { operations } from '@/core/operations';
 import { parse } from '@/core/base/schema/parse';
 import { inWords } from '@/words/output';
 import { reportOf, reportOnPaper } from './report';
+
+declare module '@/core/base/errors' {
+  interface RefusalFacts {
+    'request.figure': { key: string };
+    'request.voxels': { count: number; mostVoxels: number };
+    'request.combinations': { combinations: number; mostCombinations: number };
+  }
+}
 
 /** What one request may ask of the server; `calc` and the page take more. */
 const MOST_COMBINATIONS = 8000;
@@ -41,12 +49,7 @@ export type TaskName = keyof Tasks;
 /** JSON has no word for a number that is none: it is a refusal, never null. */
 function finiteJson(result: object): string {
   return JSON.stringify(result, (key, value: unknown) => {
-    if (typeof value === 'number' && !Number.isFinite(value))
-      throw new CalcError(
-        '',
-        `gives a figure that is no number at ${key}`,
-        'the figures lie outside of what the model can answer: bring them nearer to those of a car',
-      );
+    if (typeof value === 'number' && !Number.isFinite(value)) throw refusal('', 'request.figure', { key });
     return value;
   });
 }
@@ -55,11 +58,10 @@ function finiteJson(result: object): string {
 function refuseFineGrids({ mesh, voxelMm, targetVoxels }: FemInput): void {
   const count = targetVoxels ?? Math.round(solidOf(readMesh(mesh)).volume / voxelMm! ** 3);
   if (count > MOST_VOXELS)
-    throw new CalcError(
-      voxelMm === undefined ? 'targetVoxels' : 'voxelMm',
-      `gives about ${count} voxels, over the ${MOST_VOXELS} of one request`,
-      'choose larger voxels, or run it in calc',
-    );
+    throw refusal(voxelMm === undefined ? 'targetVoxels' : 'voxelMm', 'request.voxels', {
+      count,
+      mostVoxels: MOST_VOXELS,
+    });
 }
 
 interface SweepAsked {
@@ -73,9 +75,5 @@ function refuseLongSweeps({ motors, batteries, ratios }: SweepAsked): void {
     'from' in ratios ? Math.max(0, Math.ceil((ratios.to - ratios.from) / ratios.step)) + 1 : ratios.length;
   const combinations = motors.length * batteries.length * count;
   if (combinations > MOST_COMBINATIONS)
-    throw new CalcError(
-      'motors',
-      `with the packs and ratios make ${combinations} combinations, over the ${MOST_COMBINATIONS} of one request`,
-      'ask for fewer at once',
-    );
+    throw refusal('motors', 'request.combinations', { combinations, mostCombinations: MOST_COMBINATIONS });
 }

@@ -1,8 +1,8 @@
-import { CalcError, type Problem } from '@/core/base/errors';
+import { CalcError, type Refused } from '@/core/base/errors';
 import { TASKS, type TaskName, type Tasks } from './tasks';
 
 /** What a thread answers: an error's fields do not survive the way out of it. */
-export type ThreadAnswer<T> = { readonly done: T } | { readonly refused: Problem };
+export type ThreadAnswer<T> = { readonly done: T } | { readonly refused: Refused };
 
 export type Done<N extends TaskName> = Awaited<ReturnType<Tasks[N]>>;
 
@@ -17,7 +17,7 @@ export default async function run<N extends TaskName>({
   try {
     return { done: await (TASKS[task] as (one: typeof given) => Done<N> | Promise<Done<N>>)(given) };
   } catch (error) {
-    if (error instanceof CalcError) return { refused: error.problem };
+    if (error instanceof CalcError) return { refused: error.refused };
     throw error;
   }
 }

@@ -1,6 +1,8 @@
-import { operations } from '@/core/operations';
+import { OPERATION_SUMMARIES } from '@/words/labels/operations';
 import { door } from '../door';
 
 export const GET = door(async () =>
-  Response.json({ operations: Object.entries(operations).map(([name, { summary }]) => ({ name, summary })) }),
+  Response.json({
+    operations: Object.entries(OPERATION_SUMMARIES).map(([name, summary]) => ({ name, summary })),
+  }),
 );

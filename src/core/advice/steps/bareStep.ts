@@ -1,3 +1,5 @@
+import type { Finding } from '../../base/finding';
+import type { State } from '../../verdict/engine/check';
 import type { NextStep } from './definition';
 
 export type Bare = Omit<NextStep, 'figures' | 'betters' | 'worsens' | 'hours'>;
@@ -17,3 +19,16 @@ export const RELIEF = {
 } as const;
 
 export const MINUTES = { find: 15, run: 15, fill: 20, plate: 10, around: 10 } as const;
+
+/** What a run is worth while the car is not fit for it. */
+export const NOT_READY = 0.2;
+
+/** What a check on the record found, or that it found nothing yet. */
+export interface StandingFound {
+  state: State;
+  value?: number;
+  limit?: number;
+  finding?: Finding;
+}
+
+export const told = ({ finding: found }: StandingFound): Finding[] => (found ? [found] : []);

@@ -1,24 +1,15 @@
 import type { BuildDocument } from '../../car/document/document';
 import { applyPatch } from '../../base/patch';
-import type { FailureRecord, RevisionRecord, RunRecord } from '../../car/records/records';
-import { printCoverage } from '../../fixtures/coverage';
-import { randomFrom } from '../../base/numeric/random';
-import { hoursToBelieve, lifeEstimate } from '../../physics/statistics/life';
+import type { FailureRecord, RevisionRecord } from '../../car/records/records';
 import { car } from '../../fixtures/car';
-import { liesMark } from '../../worked/print/lies';
-import { estimateOfPart } from '../../worked/print/printed';
-import { TYPICAL_MATERIALS } from '../../car/material/typicalMaterials';
 import { evaluateStates } from '../../verdict/evaluate';
 import type { BuildOnRecord } from '../../verdict/engine/onRecord';
 import { exchanging } from '../../fixtures/remedies';
-import { CHECKS, FAMILIES } from '../../verdict/registry';
-import { costOf } from './cost';
 import { nextChanges } from './nextChanges';
-import { BLOWS_TO_BELIEVE, pooledSpread, proofOf, trialOf } from './trial';
 import { failuresBehind, weightOf } from './weight';
 import { whereFilledIn } from './whereFilledIn';
+import { short, timed } from '../../fixtures/shortCar';
 
-const short: BuildDocument = applyPatch(car, [{ path: ['drive', 'stages', 's', 'pinionTeeth'], value: 9 }]);
 const revision = (document: BuildDocument, id = 'a', parentId?: string): RevisionRecord => ({
   id,
   buildId: 'b',
@@ -28,6 +19,7 @@ const revision = (document: BuildDocument, id = 'a', parentId?: string): Revisio
   createdAt: '',
   ...(parentId ? { parentId } : {}),
 });
+
 const record = (document: BuildDocument, more: Partial<BuildOnRecord> = {}): BuildOnRecord => ({
   document,
   revisionId: 'a',
@@ -38,6 +30,7 @@ const record = (document: BuildDocument, more: Partial<BuildOnRecord> = {}): Bui
   copies: [],
   ...more,
 });
+
 const failure = (more: Partial<FailureRecord> = {}): FailureRecord => ({
   id: 'f',
   revisionId: 'a',
@@ -46,18 +39,9 @@ const failure = (more: Partial<FailureRecord> = {}): FailureRecord => ({
   occurredAt: '2026-05-01T10:00:00.000Z',
   ...more,
 });
+
 const explained = (cause: string) =>
   failure({ ledger: { verdict: { cause, at: '2026-05-01T11:00:00.000Z' } } });
-/** Times over 10 m, so that each speed is 10 over it. */
-const timed = (id: string, times: number[]): RunRecord => ({
-  id,
-  revisionId: 'a',
-  kind: 'timedDistance',
-  attempts: times.map((timeS, at) => ({ id: `${id}${at}`, timeS })),
-  conditions: { surfaceId: 'asphalt', surfaceName: 'Asphalt', distanceM: 10 },
-  ranAt: '2026-05-01T10:00:00.000Z',
-  document: short,
-});
 
 describe('the next change', () => {
   const list = nextChanges(record(short));
@@ -191,145 +175,5 @@ describe('what weighs', () => {
     expect(failuresBehind({ id: 'parts.carrier' }, [split])).toHaveLength(1);
     expect(failuresBehind({ id: 'parts.arm' }, [split])).toHaveLength(0);
     expect(failuresBehind({ id: 'power.load:servo' }, [explained('servoVoltsLow')])).toHaveLength(1);
-  });
-});
-
-describe('how many runs show it', () => {
-  it('eleven blows: 0.8 to the 11th is 0.086, to the 10th 0.107', () => expect(BLOWS_TO_BELIEVE).toBe(11));
-
-  it('of a standing start is the standing start, and no rule names a check that does not exist', () => {
-    const checks = evaluateStates(
-      applyPatch(car, [
-        { path: ['parts', 'items', 'arm'], value: { id: 'arm', name: 'Arm', kind: 'arm' } },
-        { path: ['suspension', 'aids'], value: { yaw: { gain: 0.05 } } },
-      ]),
-    );
-    for (const id of ['drive.time', 'drive.moves'])
-      expect(
-        trialOf(
-          checks.find((one) => one.id === id)!,
-          {},
-          [],
-        ).run,
-      ).toBe('launch');
-    const time = checks.find(({ id }) => id === 'drive.time')!;
-    expect(trialOf(time, { value: time.value! - 0.3 }, [])).toMatchObject({
-      quantity: 'timeS',
-      expected: { before: time.value!, after: time.value! - 0.3 },
-    });
-    for (const { id, provenBy } of CHECKS) expect(proofOf(id)).toBe(provenBy);
-    expect(proofOf('parts.arm')).toBe(FAMILIES.find(({ family }) => family === 'parts')!.provenBy);
-  });
-
-  it('as many hours as the test of two rates needs: table values of F at 90 %, and the bound of a known mean', () => {
-    // F(2, 2) = 9.00, F(2, 4) = 4.32, F(2, 20) = 2.59
-    expect(hoursToBelieve(3)).toBeCloseTo(27, 6);
-    expect(hoursToBelieve(6, 2) / 3).toBeCloseTo(4.32, 2);
-    expect(hoursToBelieve(30, 10) / 3).toBeCloseTo(2.59, 2);
-    const many = hoursToBelieve(3e6, 1e6);
-    expect(lifeEstimate({ exposureHours: many, failures: 0 }).lowerHours).toBeCloseTo(3, 4);
-  });
-
-  it.each([1, 2, 4])(
-    'believes a fix that changes nothing in one case of ten, after %s lives: seeded, within three standard errors',
-    (lives) => {
-      const random = randomFrom(3117);
-      const life = () => -Math.log(1 - random());
-      const tries = 20_000;
-      let believed = 0;
-      for (let k = 0; k < tries; k++) {
-        const lived = Array.from({ length: lives }, life).reduce((a, b) => a + b);
-        if (life() > hoursToBelieve(lived, lives)) believed++;
-      }
-      printCoverage(`a fix that changes nothing, after ${lives} lives: believed in ${believed / tries}`);
-      expect(Math.abs(believed / tries - 0.1)).toBeLessThan(3 * Math.sqrt((0.1 * 0.9) / tries));
-    },
-  );
-
-  it('pools the spread of attempts within runs, by hand', () => {
-    // 10, 5 m/s and 4, 2 m/s: sample variances 12.5 and 2, a degree of freedom each; the gap between the runs does not count
-    expect(pooledSpread([timed('a', [1, 2]), timed('b', [2.5, 5]), timed('c', [1])])).toBeCloseTo(
-      Math.sqrt(7.25),
-      12,
-    );
-    expect(pooledSpread([timed('c', [1])])).toBeUndefined();
-  });
-
-  it('asks for more runs the smaller the difference, by the square', () => {
-    const speed = evaluateStates(short).find(({ id }) => id === 'drive.speed')!;
-    const runs = [timed('a', [1, 1.1, 0.9, 1.05, 0.95])];
-    const [small, large] = [0.2, 0.4].map(
-      (more) => trialOf(speed, { value: speed.value! + more }, runs).runs!,
-    ) as [number, number];
-    expect(small / large).toBeGreaterThan(3.5);
-    expect(small / large).toBeLessThan(4.1);
-  });
-});
-
-describe('what a change costs', () => {
-  const mesh = { hash: 'h', name: 'arm.stl', unitMm: 1, up: [0, 0, 1] as const };
-  const arm = {
-    id: 'arm',
-    name: 'Arm',
-    kind: 'arm' as const,
-    material: TYPICAL_MATERIALS.nylon,
-    shape: { as: 'beam' as const, heightMm: 5, widthMm: 10 },
-    mesh: {
-      ...mesh,
-      lies: {
-        of: '',
-        volumeMm3: 8000,
-        areaMm2: 4000,
-        horizontalAreaMm2: 2000,
-        sizeMm: [80, 10, 10] as const,
-      },
-    },
-  };
-  const printed = { ...arm, mesh: { ...arm.mesh, lies: { ...arm.mesh.lies, of: liesMark(arm.mesh) } } };
-  const document: BuildDocument = {
-    ...car,
-    parts: { items: [printed] },
-    print: {
-      printers: [
-        {
-          id: 'p',
-          name: 'P',
-          bedWidthMm: 200,
-          bedDepthMm: 200,
-          bedHeightMm: 200,
-          speedMmps: 60,
-          maxFlowMm3ps: 10,
-        },
-      ],
-      list: [{ id: 'part.arm', quantity: 2 }],
-    },
-  };
-
-  it('printing each copy, thicker by a fifth a fifth longer', () => {
-    const one = estimateOfPart(document, document.parts.items[0]!, 'final');
-    if (!one.ok) throw new Error(one.missing.join());
-    const cost = costOf(document, [{ path: ['parts', 'items', 'arm', 'shape', 'heightMm'], value: 6 }], 1);
-    expect(cost.printS).toBeCloseTo(2 * 1.2 * one.value.timeS, 9);
-    expect(cost.money).toBeCloseTo(2 * 1.2 * one.value.cost!, 9);
-    expect(cost.benchMinutes).toBe(15);
-  });
-
-  it('no printing for a metal part and for what a shop sells; its price where the list knows it', () => {
-    const metal = {
-      name: 'Metal',
-      densityGPerCm3: 2.8,
-      modulusMpa: 70_000,
-      inPlaneStrengthMpa: 250,
-      softeningC: 150,
-    };
-    expect(costOf(document, [{ path: ['parts', 'items', 'arm', 'material'], value: metal }], 3)).toEqual({
-      benchMinutes: 180,
-      priceUnknown: true,
-    });
-    const priced = applyPatch(document, [{ path: ['print', 'list', 'motor', 'price'], value: 30 }]);
-    expect(costOf(priced, [{ path: ['drive', 'motor', 'kv'], value: 2000 }], 2)).toEqual({
-      benchMinutes: 60,
-      money: 30,
-    });
   });
 });

@@ -13,6 +13,8 @@ import { type NextCost, type NextList, type NextStep, PRINTER_SHARE, WEIGHTS } f
 import { type MarginsOf, openSteps } from './openSteps';
 import { standingAt } from './standing';
 import { trialOf } from './trial';
+import { whereFilledIn } from './whereFilledIn';
+import type { Segment } from '../../verdict/engine/segments';
 import { failuresBehind, unmended, weightOf } from './weight';
 
 declare module '../../base/finding' {
@@ -112,7 +114,7 @@ function changeStep({ check, remedy }: Offered, { record, checks, coming, times,
   return withHours({
     id: `change:${JSON.stringify(remedy.patch)}`,
     kind: many ? 'measure' : 'change',
-    segment: check.segment,
+    segment: seenOn(check, remedy),
     remedy,
     check: toldOf(check),
     patch: remedy.patch,
@@ -126,6 +128,10 @@ function changeStep({ check, remedy }: Offered, { record, checks, coming, times,
   });
 }
 
+/** A change is seen where its check stands; a wish is met where what changes is filled in. */
+const seenOn = ({ segment }: Check, { patch }: Remedy): Segment =>
+  segment === 'brief' ? whereFilledIn(patch[0]!.path.join('.')) : segment;
+
 /**
  * The first step at a glance: the remedy of the most urgent check by what it does to that check alone,
  * against everything that is no change.
@@ -138,7 +144,7 @@ export function firstStep(record: BuildOnRecord, checks: readonly Check[]): Next
     withHours({
       id: `change:${JSON.stringify(offered.remedy.patch)}`,
       kind: 'change',
-      segment: offered.check.segment,
+      segment: seenOn(offered.check, offered.remedy),
       remedy: offered.remedy,
       check: toldOf(offered.check),
       patch: offered.remedy.patch,

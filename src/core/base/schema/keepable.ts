@@ -1,4 +1,12 @@
-import { CalcError } from '../errors';
+import { refusal } from '../errors';
+
+declare module '../errors' {
+  interface RefusalFacts {
+    'keepable.character': Record<never, never>;
+    'keepable.depth': { deepest: number };
+    'keepable.name': Record<never, never>;
+  }
+}
 
 const DEEPEST = 60;
 /** Control characters but tab and the ends of lines, and halves of a pair that stand alone: no database and no XML keeps them. */
@@ -25,22 +33,12 @@ export function refuseUnkeepable(value: unknown): void {
   const open: { value: unknown; path: readonly string[] }[] = [{ value, path: [] }];
   for (let one = open.pop(); one; one = open.pop()) {
     const path = () => one!.path.map((name) => keepable(name)).join('.');
-    if (typeof one.value === 'string' && !isKeepable(one.value))
-      throw new CalcError(
-        path(),
-        'holds a character that cannot be kept',
-        'remove what is no letter, sign or space',
-      );
+    if (typeof one.value === 'string' && !isKeepable(one.value)) throw refusal(path(), 'keepable.character');
     if (!isPlain(one.value)) continue;
     if (one.path.length >= DEEPEST)
-      throw new CalcError(
-        one.path.slice(0, 3).join('.'),
-        'is nested too deeply',
-        `go no deeper than ${DEEPEST} levels`,
-      );
+      throw refusal(one.path.slice(0, 3).join('.'), 'keepable.depth', { deepest: DEEPEST });
     for (const [name, inner] of Object.entries(one.value)) {
-      if (!isKeepable(name))
-        throw new CalcError(path(), 'has a field whose name cannot be kept', 'take it out');
+      if (!isKeepable(name)) throw refusal(path(), 'keepable.name');
       if (typeof inner === 'string' || isPlain(inner)) open.push({ value: inner, path: [...one.path, name] });
     }
   }

@@ -1,5 +1,5 @@
 import type { Schema, ValidationErrorItem } from 'joi';
-import { CalcError } from '../errors';
+import { refusal, type SchemaContext } from '../errors';
 import { refuseUnkeepable } from './keepable';
 
 const OPTIONS = {
@@ -19,7 +19,12 @@ export function parse<T>(schema: Schema<T>, input: unknown): T {
   const { value, error } = schema.validate(input, OPTIONS);
   if (!error) return value;
   const first = firstOf(error.details);
-  throw new CalcError(pathOf(first), messageOf(first), remedyOf(first));
+  throw refusal(pathOf(first), 'schema.rule', {
+    rule: first.type,
+    label: String(first.context?.label ?? ''),
+    about: contextOf(first),
+    said: first.message,
+  });
 }
 
 function firstOf(details: ValidationErrorItem[]): ValidationErrorItem {
@@ -51,61 +56,20 @@ function pathOf(detail: ValidationErrorItem): string {
   ].join('.');
 }
 
-function messageOf(detail: ValidationErrorItem): string {
-  const context = detail.context as Record<string, unknown> | undefined;
-  const list = (items: unknown) => (Array.isArray(items) ? items.join(', ') : '');
-  switch (detail.type) {
-    case 'any.required':
-      return 'is missing';
-    case 'object.unknown':
-      return 'is not a known field';
-    case 'number.base':
-      return context?.value === Infinity || context?.value === -Infinity
-        ? 'must be finite'
-        : 'must be a number';
-    case 'number.infinity':
-      return 'must be finite';
-    case 'string.base':
-      return 'must be text';
-    case 'boolean.base':
-      return 'must be true or false';
-    case 'array.base':
-      return 'must be a list';
-    case 'object.base':
-      return 'must be an object';
-    case 'string.empty':
-      return 'must not be empty';
-    case 'number.integer':
-      return 'must be a whole number';
-    case 'any.only':
-      return `must be one of ${list(context?.valids)}`;
-    case 'object.oxor':
-    case 'object.xor':
-      return `give exactly one of ${list(context?.peers)}`;
-    case 'object.missing':
-      return `give one of ${list(context?.peers)}`;
-    case 'object.and':
-      return `is missing: it belongs to ${list(context?.present)}`;
-    case 'object.with':
-      return `is missing: it belongs to ${String(context?.main)}`;
-    case 'object.without':
-      return `does not go with ${String(context?.peer)}`;
-    default: {
-      const label = String(context?.label ?? '');
-      const text = detail.message.startsWith(label)
-        ? detail.message.slice(label.length).trim()
-        : detail.message;
-      return text === '' ? 'is not valid' : text;
-    }
-  }
+/** What the rule was about, as far as words need it. */
+function contextOf({ context = {} }: ValidationErrorItem): SchemaContext {
+  const { limit, value, valids, peers, present, main, peer } = context as Record<string, unknown>;
+  const texts = (list: unknown) => (Array.isArray(list) ? list.map(String) : undefined);
+  return defined({
+    limit: typeof limit === 'number' ? limit : undefined,
+    infinite: value === Infinity || value === -Infinity ? true : undefined,
+    valids: texts(valids),
+    peers: texts(peers),
+    present: texts(present),
+    main: main === undefined ? undefined : String(main),
+    peer: peer === undefined ? undefined : String(peer),
+  });
 }
 
-function remedyOf(detail: ValidationErrorItem): string | undefined {
-  const context = detail.context as { limit?: unknown } | undefined;
-  if (detail.type === 'any.required') return 'add the field';
-  if (detail.type === 'object.unknown') return 'check its spelling or take it out';
-  if (detail.type === 'number.base') return 'write a plain number without quotes or unit';
-  if (typeof context?.limit === 'number' && detail.type.startsWith('number.'))
-    return `stay ${detail.type === 'number.min' ? 'at or above' : detail.type === 'number.max' ? 'at or below' : detail.type === 'number.greater' ? 'above' : 'below'} ${context.limit}`;
-  return undefined;
-}
+const defined = (context: { [K in keyof SchemaContext]: SchemaContext[K] | undefined }): SchemaContext =>
+  Object.fromEntries(Object.entries(context).filter(([, one]) => one !== undefined));

@@ -1,10 +1,17 @@
 import { parseNumber, type NumberMarks } from './parseNumber';
+import { parseSum } from './parseSum';
 import { quantityOf, toStored, type QuantityName, type Unit, type UnitSystem } from './quantities';
 
-export type Parsed = { ok: true; value: number; unit: Unit; number: number } | { ok: false; message: string };
+export type Parsed =
+  /** `sum` where it was worked out from more than one number. */
+  { ok: true; value: number; unit: Unit; number: number; sum: boolean } | { ok: false; message: string };
+
+const ONE_NUMBER = /^\s*([+\-−]?[\d.,\s\u00a0\u2009\u202f'’]*\d[.,]?(?:e[+-]?\d+)?)\s*(.*?)\s*$/i;
+/** A sum that ends in a number or a bracket, and what stands behind it. */
+const SUM = /^\s*([\d.,\s\u00a0\u2009\u202f'’()+\-−*×·/:÷]*[\d)])\s*(.*?)\s*$/;
 
 /**
- * Reads "1.5 in", "30 mph", "2 lb" or a bare number in the unit that the field shows.
+ * Reads "1.5 in", "30 mph", "105/2" or a bare number in the unit that the field shows.
  *
  * @returns the value as stored (the name of the quantity says in what unit), or what is wrong in a sentence
  */
@@ -16,10 +23,12 @@ export function parseQuantity(
 ): Parsed {
   const quantity = quantityOf(name);
   const units: Unit[] = [quantity[system], quantity.metric, quantity.imperial, ...(quantity.others ?? [])];
-  const match = /^\s*([+\-−]?[\d.,\s\u00a0\u2009\u202f'’]*\d[.,]?(?:e[+-]?\d+)?)\s*(.*?)\s*$/i.exec(text);
+  const summed = SUM.exec(text);
+  const sum = summed !== null && /[\d)]\s*[+\-−*×·/:÷(]/.test(summed[1]!);
+  const match = sum ? summed : ONE_NUMBER.exec(text);
   if (!match) return { ok: false, message: `"${text.trim()}" is not a number` };
   const [, digits, suffix = ''] = match;
-  const number = parseNumber(digits!.trim(), marks);
+  const number = sum ? parseSum(digits!, marks) : parseNumber(digits!.trim(), marks);
   if (number === undefined) return { ok: false, message: `"${text.trim()}" is not a number` };
   const unit = suffix === '' ? units[0]! : units.find((candidate) => matches(candidate, suffix));
   if (!unit) {
@@ -29,7 +38,7 @@ export function parseQuantity(
       message: known === '' ? `write a number without a unit` : `"${suffix}" is no unit here; use ${known}`,
     };
   }
-  return { ok: true, value: toStored(number, unit), unit, number };
+  return { ok: true, value: toStored(number, unit), unit, number, sum };
 }
 
 function matches(unit: Unit, suffix: string): boolean {

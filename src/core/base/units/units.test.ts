@@ -35,6 +35,22 @@ describe('input with units', () => {
   it('takes a bare number in the unit on show', () =>
     expect(read('2', 'lengthMm', english, 'imperial')).toBeCloseTo(50.8, 9));
 
+  it('works out sums, as they are written, with a unit behind', () => {
+    expect(read('105/2', 'lengthMm')).toBe(52.5);
+    expect(read('105 / 2 cm', 'lengthMm')).toBe(525);
+    expect(read('3 × (12 + 0,5)', 'lengthMm', german)).toBe(37.5);
+    expect(read('1,550 − 265 + 2*90', 'massG', english)).toBe(1465);
+    expect(read('1 1/4 in', 'lengthMm')).toBeCloseTo(31.75, 9);
+    expect(read('-3 - -5', 'lengthMm')).toBe(2);
+    expect(read('2 m/s', 'speedMps')).toBe(2);
+    expect(read('72/2 km/h', 'speedMps')).toBeCloseTo(10, 9);
+    expect(read('1e-3', 'lengthMm')).toBe(0.001);
+  });
+
+  it.each(['105/', '105/0', '(3', '2*/3', '4)(', '1/2/x'])('is no sum: %s', (text) =>
+    expect(read(text, 'lengthMm')).toContain(' no'),
+  );
+
   it('says what is wrong', () => {
     expect(read('fast', 'speedMps')).toBe('"fast" is not a number');
     expect(read('3 furlongs', 'speedMps')).toContain('use km/h, mph, m/s');

@@ -1,4 +1,4 @@
-import { CalcError } from '../../base/errors';
+import { refusal } from '../../base/errors';
 import { type Brief, emptyBrief } from './brief';
 import { type Chassis, emptyChassis } from './chassis';
 import { type Drive, emptyDrive } from './drive';
@@ -7,6 +7,13 @@ import { emptyParts, type Parts } from '../parts/parts';
 import { emptyPower, type Power } from './power';
 import { emptyPrint, type Print } from './print';
 import { emptySuspension, type Suspension } from './suspension';
+
+declare module '../../base/errors' {
+  interface RefusalFacts {
+    'document.noVersion': Record<never, never>;
+    'document.newer': { version: number; schemaVersion: number };
+  }
+}
 
 export const SCHEMA_VERSION = 3;
 
@@ -49,14 +56,10 @@ export function migrateDocument(raw: unknown): unknown {
   if (typeof raw !== 'object' || raw === null) return raw;
   const version = (raw as { schemaVersion?: unknown }).schemaVersion;
   if (typeof version !== 'number' || !Number.isInteger(version) || version < 1) {
-    throw new CalcError('schemaVersion', 'is missing or is no whole number from 1');
+    throw refusal('schemaVersion', 'document.noVersion');
   }
   if (version > SCHEMA_VERSION) {
-    throw new CalcError(
-      'schemaVersion',
-      `is ${version}, and this program knows versions up to ${SCHEMA_VERSION}`,
-      'open it with a newer version of the program',
-    );
+    throw refusal('schemaVersion', 'document.newer', { version, schemaVersion: SCHEMA_VERSION });
   }
   return MIGRATIONS.slice(version - 1).reduce((older, step) => step(older), raw as Record<string, unknown>);
 }

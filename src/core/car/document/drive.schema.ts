@@ -62,6 +62,7 @@ const stageSchema = Joi.object<Stage>({
   kind: Joi.valid(...STAGE_KINDS).required(),
   pinionTeeth: teeth(),
   wheelTeeth: teeth(),
+  ratio: positive().max(1000),
   efficiency: share().required(),
   moduleMm: positive().max(20),
   wheelModuleMm: positive().max(20),

@@ -89,6 +89,8 @@ export interface Stage {
   pinionTeeth?: number;
   /** Teeth of the driven gear, or of the ring. */
   wheelTeeth?: number;
+  /** Turns in over turns out, as long as the teeth are not known. */
+  ratio?: number;
   efficiency: number;
   moduleMm?: number;
   /** Of the wheel, where it is not the pinion's. */
@@ -184,10 +186,10 @@ export type MotorsAt = (typeof MOTOR_PLACES)[number];
 
 export const emptyDrive = (): Drive => ({ stages: [] });
 
-/** Turns in over turns out of one stage, or undefined while its teeth are missing. */
+/** Turns in over turns out of one stage by its teeth, or else as typed; undefined while neither is known. */
 export function stageRatio(stage: Stage): number | undefined {
   if (stage.kind === 'direct') return 1;
-  if (stage.pinionTeeth === undefined || stage.wheelTeeth === undefined) return undefined;
+  if (stage.pinionTeeth === undefined || stage.wheelTeeth === undefined) return stage.ratio;
   const teeth = stage.wheelTeeth / stage.pinionTeeth;
   return stage.kind === 'planetary' ? 1 + teeth : teeth;
 }

@@ -1,6 +1,6 @@
 import Joi from 'joi';
 import { documentSchema } from '../document/document.schema';
-import { CalcError } from '../../base/errors';
+import { refusal } from '../../base/errors';
 import { failureSheetFields, fileHash, predictionSchema, runSheetFields } from '../records/records.schema';
 import { libraryItemSchema } from '../library/items.schema';
 import { copyRecordSchema, printRecordSchema } from '../records/log.schema';
@@ -17,6 +17,14 @@ import {
 import { LARGEST_FILE, LARGEST_TEXT } from './largestFile';
 import { readBuildFileText } from './readBuildFile';
 import { type Named, referencesIn } from './references';
+
+declare module '../../base/errors' {
+  interface RefusalFacts {
+    'buildFile.noContent': Record<never, never>;
+    'buildFile.dangling': { name: string };
+    'buildFile.noRun': { documentOf: string };
+  }
+}
 
 const moment = () => Joi.string().isoDate().required();
 
@@ -88,8 +96,7 @@ export const buildFileSchema = Joi.object<Omit<BuildFile, 'runs'> & { runs: File
 export function parseBuildFile(text: string): BuildFile {
   const file = checked(text, LARGEST_FILE);
   const empty = file.files.findIndex(({ base64 }) => base64 === undefined);
-  if (empty >= 0)
-    throw new CalcError(`files.${empty}.base64`, 'is missing', 'bring the archive in that it came with');
+  if (empty >= 0) throw refusal(`files.${empty}.base64`, 'buildFile.noContent');
   return file;
 }
 
@@ -104,8 +111,7 @@ function checked(text: string, mostBytes: number): BuildFile {
     print: idsOf(filed.prints),
   };
   for (const { path, names, name } of referencesIn(filed)) {
-    if (held[names]?.has(name) === false)
-      throw new CalcError(path, `names ${name}, which the file does not hold`);
+    if (held[names]?.has(name) === false) throw refusal(path, 'buildFile.dangling', { name });
   }
   return { ...filed, runs: withDocuments(filed.runs) };
 }
@@ -119,12 +125,7 @@ function withDocuments(runs: readonly FiledRun[]): BuildFile['runs'] {
     if ('document' in run) return run;
     const { documentOf, ...light } = run;
     const document = documents.get(documentOf);
-    if (!document)
-      throw new CalcError(
-        `runs.${at}.documentOf`,
-        `names ${documentOf}, which is no run with a document in the file`,
-        'export the build again',
-      );
+    if (!document) throw refusal(`runs.${at}.documentOf`, 'buildFile.noRun', { documentOf });
     return { ...light, document };
   });
 }

@@ -39,7 +39,7 @@ const refusal = (text: string) => {
   try {
     parseBuildFile(text);
   } catch (error) {
-    return (error as CalcError).problem;
+    return (error as CalcError).refused;
   }
   throw new Error('was accepted');
 };
@@ -82,10 +82,10 @@ describe('a build file', () => {
   it('says on which line it is damaged', async () => {
     const lines = (await written(file)).split('\n');
     const at = lines.findIndex((line) => line.includes('"letter": "B"'));
-    expect(refusal(lines.with(at, '"letter": B,').join('\n')).message).toContain(
-      `stops being JSON at line ${at + 1}`,
-    );
-    expect(refusal(lines.slice(0, 5).join('\n')).message).toContain('at line 5');
+    expect(refusal(lines.with(at, '"letter": B,').join('\n')).given).toEqual({
+      line: at + 1,
+    });
+    expect(refusal(lines.slice(0, 5).join('\n')).given).toEqual({ line: 5 });
   });
 
   it.each([
@@ -105,7 +105,7 @@ describe('a build file', () => {
   ])('refuses %s', (_, spoil, path) => expect(refusal(JSON.stringify(spoil(file))).path).toBe(path));
 
   it('refuses what is larger than a build can be before reading it', () =>
-    expect(() => readBuildFileText(' '.repeat(21 * 1024 * 1024))).toThrow('larger than 20 MB'));
+    expect(() => readBuildFileText(' '.repeat(21 * 1024 * 1024))).toThrow('buildFile.large {"mostMb":20}'));
 
   it('sorts Z before AA', () =>
     expect(['AA', 'B', 'Z', 'A', 'AB'].sort(byLetter)).toEqual(['A', 'B', 'Z', 'AA', 'AB']));
@@ -169,7 +169,7 @@ describe('the runs of a build file', () => {
     const text = JSON.stringify({ ...file, files: [files] });
     expect(refusal(text)).toMatchObject({
       path: 'files.0.base64',
-      remedy: expect.stringContaining('archive'),
+      code: 'buildFile.noContent',
     });
     expect(parseArchivedBuild(text).files).toEqual([files]);
   });

@@ -1,8 +1,18 @@
 import { parse, type ParseError } from 'jsonc-parser';
 import { migrateDocument } from '../document/document';
-import { CalcError } from '../../base/errors';
+import { CalcError, refusal } from '../../base/errors';
 import { FILE_FORMAT, FILE_VERSION } from './buildFile';
 import { LARGEST_FILE } from './largestFile';
+
+declare module '../../base/errors' {
+  interface RefusalFacts {
+    'buildFile.large': { mostMb: number };
+    'buildFile.format': { fileFormat: string };
+    'buildFile.noVersion': Record<never, never>;
+    'buildFile.newer': { formatVersion: number; fileVersion: number };
+    'buildFile.damaged': { line: number };
+  }
+}
 
 /**
  * JSON of a build file with its documents brought up to date and in the present format; the schema still has to check it.
@@ -11,29 +21,16 @@ import { LARGEST_FILE } from './largestFile';
  * @throws CalcError for a damaged, foreign or newer file, saying where
  */
 export function readBuildFileText(text: string, mostBytes = LARGEST_FILE): unknown {
-  if (text.length > mostBytes)
-    throw new CalcError(
-      '',
-      `is larger than ${mostBytes / 1024 / 1024} MB`,
-      'a build file holds one build only',
-    );
+  if (text.length > mostBytes) throw refusal('', 'buildFile.large', { mostMb: mostBytes / 1024 / 1024 });
   const raw = parseJson(text);
   if (typeof raw !== 'object' || raw === null || (raw as { format?: unknown }).format !== FILE_FORMAT) {
-    throw new CalcError(
-      'format',
-      'is not a build file of this program',
-      `a build file begins with "format": "${FILE_FORMAT}"`,
-    );
+    throw refusal('format', 'buildFile.format', { fileFormat: FILE_FORMAT });
   }
   const { formatVersion } = raw as { formatVersion?: unknown };
   if (typeof formatVersion !== 'number' || !Number.isInteger(formatVersion) || formatVersion < 1)
-    throw new CalcError('formatVersion', 'is missing or is no whole number from 1');
+    throw refusal('formatVersion', 'buildFile.noVersion');
   if (formatVersion > FILE_VERSION)
-    throw new CalcError(
-      'formatVersion',
-      `is ${formatVersion}, and this program reads versions up to ${FILE_VERSION}`,
-      'open it with a newer version of the program',
-    );
+    throw refusal('formatVersion', 'buildFile.newer', { formatVersion, fileVersion: FILE_VERSION });
   return lifted(raw as Bag, formatVersion);
 }
 
@@ -48,11 +45,7 @@ function parseJson(text: string): unknown {
     const errors: ParseError[] = [];
     parse(text, errors, { disallowComments: true });
     const line = text.slice(0, errors[0]?.offset ?? text.length).split('\n').length;
-    throw new CalcError(
-      '',
-      `is damaged: the text stops being JSON at line ${line}`,
-      'export it again from where it came',
-    );
+    throw refusal('', 'buildFile.damaged', { line });
   }
 }
 
@@ -76,8 +69,7 @@ function withDocuments(list: unknown, name: string): unknown {
     try {
       return { ...record, document: migrateDocument(record.document) };
     } catch (error) {
-      if (error instanceof CalcError)
-        throw new CalcError(`${name}.${index}.document.${error.path}`, error.message, error.remedy);
+      if (error instanceof CalcError) throw error.at(`${name}.${index}.document.${error.path}`);
       throw error;
     }
   });

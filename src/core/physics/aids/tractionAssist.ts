@@ -1,10 +1,16 @@
-import { CalcError } from '../../base/errors';
+import { refusal } from '../../base/errors';
 import type { Plant } from '../motion/plant';
 import { plain } from '../../base/units/plain';
 import { type SlipCar, slipCarOf, slipOf } from './slipCar';
 import type { SlipSeries, TractionInput, TractionResult, TractionRow } from './slipDefinition';
 import { slipStepper, stepAt } from './slipStep';
 import { emptySeries, record, sensorsOf } from './slipRun';
+
+declare module '../../base/errors' {
+  interface RefusalFacts {
+    'traction.inertia': Record<never, never>;
+  }
+}
 
 export const USUAL_FRAME_MS = 20;
 export const OPEN_US = 2000;
@@ -23,11 +29,7 @@ const LEAST_READ_MPS = 0.5;
  */
 export function tractionAssist(input: TractionInput): TractionResult {
   if ((input.car.wheelInertiaKgM2 ?? 0) + (input.motor.rotorInertiaKgM2 ?? 0) <= 0)
-    throw new CalcError(
-      'car.wheelInertiaKgM2',
-      'nothing that turns has an inertia',
-      'give that of the wheels or of the rotor',
-    );
+    throw refusal('car.wheelInertiaKgM2', 'traction.inertia');
   const car = slipCarOf(input);
   const run = drive(car, input, input.controller.targetSlipPct);
   const rows = input.targets?.map((targetSlipPct) => rowOf(targetSlipPct, drive(car, input, targetSlipPct)));

@@ -1,8 +1,14 @@
-import { CalcError } from '../../base/errors';
+import { refusal } from '../../base/errors';
 import { plain } from '../../base/units/plain';
 import { criticalGain } from './criticalGain';
 import type { YawInput, YawResult, YawRow, YawSeries, YawVerdict } from './yawDefinition';
 import { yawMotion } from './yawMotion';
+
+declare module '../../base/errors' {
+  interface RefusalFacts {
+    'yaw.samples': { mostSamples: number };
+  }
+}
 
 export const USUAL_DURATION_S = 2;
 const MOST_SAMPLES = 200_000;
@@ -21,11 +27,7 @@ const NEGLIGIBLE = 0.01;
 export function yawAssist(input: YawInput): YawResult {
   const { gains = [], gyro, durationS = USUAL_DURATION_S } = input;
   if (durationS / gyro.sampleS > MOST_SAMPLES)
-    throw new CalcError(
-      'gyro.sampleS',
-      `makes more than ${MOST_SAMPLES} samples of the run`,
-      'give a longer sample time or a shorter run',
-    );
+    throw refusal('gyro.sampleS', 'yaw.samples', { mostSamples: MOST_SAMPLES });
   const series = yawMotion(input, gyro.gain, durationS);
   const critical = criticalGain(input);
   const sweep = gains.map((gain): YawRow => ({

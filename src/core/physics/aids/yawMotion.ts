@@ -1,6 +1,13 @@
+import { type Measure, measure } from '../../base/measure';
 import { GRAVITY } from '../../base/constants';
-import { CalcError } from '../../base/errors';
+import { refusal } from '../../base/errors';
 import type { YawInput, YawSeries } from './yawDefinition';
+
+declare module '../../base/errors' {
+  interface RefusalFacts {
+    'yaw.quick': { durationS: Measure; mostSteps: number };
+  }
+}
 
 export const OUTPUT_S = 0.002;
 const LONGEST_STEP_S = 0.001;
@@ -84,11 +91,10 @@ export function yawMotion(input: YawInput, gain: number, durationS: number): Yaw
   const fastest = Math.abs(rows[0][0]) + Math.abs(rows[1][1]);
   const longest = Math.min(LONGEST_STEP_S, STEP_OF_TIME_CONSTANT / fastest);
   if (!(durationS / longest < MOST_STEPS))
-    throw new CalcError(
-      'corneringFrontNPerRad',
-      `makes a car so quick beside its mass and speed that ${durationS} s take over ${MOST_STEPS} steps`,
-      'lower the cornering stiffness, or raise the speed',
-    );
+    throw refusal('corneringFrontNPerRad', 'yaw.quick', {
+      durationS: measure(durationS, 'timeS', 4),
+      mostSteps: MOST_STEPS,
+    });
   const driver = scenario.kind === 'step' ? scenario.steerDeg * RAD : 0;
   const wantedMost = (mu * GRAVITY) / v;
   const wanted = clamp((v * driver) / (a + b), wantedMost);

@@ -1,7 +1,16 @@
+import { type Measure, measure } from '../../base/measure';
 import { AIR_DENSITY, GRAVITY } from '../../base/constants';
-import { CalcError } from '../../base/errors';
+import { refusal } from '../../base/errors';
 import { plain } from '../../base/units/plain';
 import { trackAt, type Triple } from './balance';
+
+declare module '../../base/errors' {
+  interface RefusalFacts {
+    'stability.height': { h: Measure };
+    'stability.wheelbase': { x: Measure; wheelbaseMm: Measure };
+    'stability.track': { y: Measure; half: Measure };
+  }
+}
 
 export interface StabilityInput {
   wheelbaseMm: number;
@@ -54,19 +63,17 @@ export function chassisStability(input: StabilityInput): StabilityResult {
   } = input;
   const [x, y, h] = cgMm;
   const half = trackAt(x, input) / 2;
-  if (h <= 0) throw new CalcError('cgMm', `lies ${plain(h)} mm over the ground`, 'give a height over it');
+  if (h <= 0) throw refusal('cgMm', 'stability.height', { h: measure(h, 'lengthMm', 4) });
   if (x >= 0 || x <= -wheelbaseMm)
-    throw new CalcError(
-      'cgMm',
-      `lies at ${plain(x)} mm, outside the wheelbase`,
-      `give between 0 and −${plain(wheelbaseMm)} mm, behind the front axle`,
-    );
+    throw refusal('cgMm', 'stability.wheelbase', {
+      x: measure(x, 'lengthMm', 4),
+      wheelbaseMm: measure(wheelbaseMm, 'lengthMm', 4),
+    });
   if (Math.abs(y) >= half)
-    throw new CalcError(
-      'cgMm',
-      `lies ${plain(y)} mm to the side, outside the track`,
-      `give less than ${plain(half)} mm`,
-    );
+    throw refusal('cgMm', 'stability.track', {
+      y: measure(y, 'lengthMm', 4),
+      half: measure(half, 'lengthMm', 4),
+    });
   const factor = (half - Math.abs(y)) / h;
   const massKg = massG / 1000;
   const pressure = (AIR_DENSITY / 2) * speedMps ** 2;

@@ -1,4 +1,4 @@
-import { CalcError } from '../../base/errors';
+import { refusal } from '../../base/errors';
 import {
   after,
   carry,
@@ -15,6 +15,14 @@ import {
 } from '../../base/vec3';
 import type { Corner, HingePinCorner, WishboneCorner } from './corner';
 import { angleOf, type HeldHinge, heldHinge } from './hinge';
+
+declare module '../../base/errors' {
+  interface RefusalFacts {
+    'corner.stuck': Record<never, never>;
+    'corner.coincides': { ends: CoincidentEnds };
+    'corner.onHinge': Record<never, never>;
+  }
+}
 
 /** Every body of a corner as it was moved from rest. */
 export interface Pose {
@@ -63,12 +71,7 @@ export function linkageOf(corner: Corner, longer: Longer = {}): Linkage {
   return linkage;
 }
 
-const singular = () =>
-  new CalcError(
-    '',
-    'the corner is stuck at rest: turning the arm does not lift the wheel, or a link stands in line',
-    'move the points so that each link stands across the way its end must go',
-  );
+const singular = () => refusal('', 'corner.stuck');
 
 const stuck = (hinge: HeldHinge) => Math.abs(hinge.slope) < STUCK_MM2;
 
@@ -188,30 +191,28 @@ function hingePins(corner: HingePinCorner, { tieMm, upperMm }: Longer): Linkage 
   };
 }
 
+/** Two ends that a corner keeps apart. */
+export type CoincidentEnds = 'hinge' | 'upperHinge' | 'outerHinge' | 'balls' | 'link' | 'kingpin' | 'tie';
+
 function refuseCoincident(corner: Corner): void {
-  const pair = (path: string, a: Vec3, b: Vec3, remedy: string) => {
-    if (distance(a, b) < SAME_MM) throw new CalcError(path, 'coincides with its partner', remedy);
+  const pair = (path: string, a: Vec3, b: Vec3, ends: CoincidentEnds) => {
+    if (distance(a, b) < SAME_MM) throw refusal(path, 'corner.coincides', { ends });
   };
   const onLine = (path: string, point: Vec3, a: Vec3, b: Vec3) => {
     if (lengthOf(cross(unit(subtract(a, b)), subtract(point, a))) < SAME_MM)
-      throw new CalcError(path, 'lies on the line of its own hinge', 'move it off the hinge');
+      throw refusal(path, 'corner.onHinge');
   };
-  pair('lowerFront', corner.lowerFront, corner.lowerRear, 'give the two ends of the hinge apart');
+  pair('lowerFront', corner.lowerFront, corner.lowerRear, 'hinge');
   if (corner.kind === 'wishbones') {
-    pair(
-      'upperFront',
-      corner.upperFront,
-      corner.upperRear,
-      'a single upper link leaves the upright a freedom too many: use hingePins',
-    );
+    pair('upperFront', corner.upperFront, corner.upperRear, 'upperHinge');
     onLine('lowerOuter', corner.lowerOuter, corner.lowerFront, corner.lowerRear);
     onLine('upperOuter', corner.upperOuter, corner.upperFront, corner.upperRear);
-    pair('lowerOuter', corner.lowerOuter, corner.upperOuter, 'give the ball joints apart');
+    pair('lowerOuter', corner.lowerOuter, corner.upperOuter, 'balls');
     return;
   }
-  pair('outerFront', corner.outerFront, corner.outerRear, 'give the two ends of the outer hinge apart');
-  pair('upperInner', corner.upperInner, corner.upperOuter, 'give the ends of the link apart');
+  pair('outerFront', corner.outerFront, corner.outerRear, 'outerHinge');
+  pair('upperInner', corner.upperInner, corner.upperOuter, 'link');
   onLine('upperOuter', corner.upperOuter, corner.outerFront, corner.outerRear);
   if (corner.kingpinLower && corner.kingpinUpper)
-    pair('kingpinLower', corner.kingpinLower, corner.kingpinUpper, 'give the ends of the kingpin apart');
+    pair('kingpinLower', corner.kingpinLower, corner.kingpinUpper, 'kingpin');
 }

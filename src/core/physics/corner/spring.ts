@@ -1,5 +1,11 @@
-import { CalcError } from '../../base/errors';
-import { plain } from '../../base/units/plain';
+import { type Measure, measure } from '../../base/measure';
+import { refusal } from '../../base/errors';
+
+declare module '../../base/errors' {
+  interface RefusalFacts {
+    'spring.wire': { meanDiameterMm: Measure; wireMm: Measure };
+  }
+}
 
 /** Coil spring: geometry in, rate out. */
 export interface SpringDefinition {
@@ -36,11 +42,10 @@ export function springRate({
   shearModulusMpa = MUSIC_WIRE_MPA,
 }: SpringDefinition): SpringRate {
   if (meanDiameterMm <= wireMm)
-    throw new CalcError(
-      'meanDiameterMm',
-      `${plain(meanDiameterMm)} mm is no more than the wire of ${plain(wireMm)} mm`,
-      'give the diameter at the middle of the wire',
-    );
+    throw refusal('meanDiameterMm', 'spring.wire', {
+      meanDiameterMm: measure(meanDiameterMm, 'lengthMm', 4),
+      wireMm: measure(wireMm, 'lengthMm', 4),
+    });
   return {
     rateNPerMm: (shearModulusMpa * wireMm ** 4) / (8 * meanDiameterMm ** 3 * activeCoils),
     index: meanDiameterMm / wireMm,

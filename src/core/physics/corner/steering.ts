@@ -1,5 +1,5 @@
 import type { OperationFinding } from '../../base/operationFinding';
-import { CalcError } from '../../base/errors';
+import { CalcError, refusal } from '../../base/errors';
 import { bisect } from '../../base/numeric/root';
 import { plain } from '../../base/units/plain';
 import type { Corner } from './corner';
@@ -7,6 +7,12 @@ import { type Linkage, linkageOf } from './linkage';
 import { restAxis, steeringOf, wheelOf } from './readings';
 import { refuseHalfSteered } from './sweep';
 import { atRest, march } from './travel';
+
+declare module '../../base/errors' {
+  interface RefusalFacts {
+    'steering.fixed': Record<never, never>;
+  }
+}
 
 export interface SteeringInput {
   corner: Corner;
@@ -93,13 +99,12 @@ export function rowAt(
 
 function steered(corner: Corner): Linkage {
   refuseHalfSteered(corner);
-  if (corner.kind === 'hingePins' && !corner.kingpinLower)
-    throw new CalcError('corner', 'does not steer', 'give kingpin and tie rod, or use the front corner');
+  if (corner.kind === 'hingePins' && !corner.kingpinLower) throw refusal('corner', 'steering.fixed');
   try {
     return linkageOf(corner);
   } catch (error) {
     if (!(error instanceof CalcError)) throw error;
-    throw new CalcError(error.path === '' ? 'corner' : `corner.${error.path}`, error.message, error.remedy);
+    throw error.at(error.path === '' ? 'corner' : `corner.${error.path}`);
   }
 }
 

@@ -1,4 +1,4 @@
-import { CalcError } from '../../base/errors';
+import { refusal } from '../../base/errors';
 import { plain } from '../../base/units/plain';
 import type { Corner } from './corner';
 import { type Linkage, linkageOf } from './linkage';
@@ -6,6 +6,12 @@ import { reaching, restAxis, wheelOf } from './readings';
 import { aside, atRest, march, type Reached } from './travel';
 import { groundFindings, limitFindings, locked, type SweepFinding } from './sweepFindings';
 import { ASIDE_MM, reader, rollCentre, sloped, type Station } from './station';
+
+declare module '../../base/errors' {
+  interface RefusalFacts {
+    'corner.steeringPart': Record<never, never>;
+  }
+}
 
 export type SweepInput = Corner & {
   /** Ends included where the step divides; or each travel. */
@@ -138,10 +144,5 @@ export function refuseHalfSteered(corner: Corner): void {
   if (corner.kind !== 'hingePins') return;
   const four = ['kingpinLower', 'kingpinUpper', 'tieInner', 'tieOuter'] as const;
   const missing = four.filter((key) => corner[key] === undefined);
-  if (missing.length > 0 && missing.length < four.length)
-    throw new CalcError(
-      missing[0]!,
-      'is missing while others of the steering are given',
-      'give kingpinLower, kingpinUpper, tieInner and tieOuter together, or none of them',
-    );
+  if (missing.length > 0 && missing.length < four.length) throw refusal(missing[0]!, 'corner.steeringPart');
 }

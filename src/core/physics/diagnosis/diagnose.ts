@@ -1,8 +1,17 @@
-import { CalcError } from '../../base/errors';
+import { refusal } from '../../base/errors';
 import { plain } from '../../base/units/plain';
 import { type Rule, type SeparatingCheck, type Speaks, TABLES } from './tables';
+import { bitsPerMinute, whyNext } from './nextCheck';
+
+declare module '../../base/errors' {
+  interface RefusalFacts {
+    'diagnose.unknown': { id: string; ids: string };
+    'diagnose.twice': { id: string };
+  }
+}
 
 export const OUTCOMES = ['yes', 'no', 'unclear'] as const;
+
 export type Outcome = (typeof OUTCOMES)[number];
 
 export interface DiagnoseInput {
@@ -49,6 +58,8 @@ export interface NextCheck {
 
 export interface DiagnoseResult {
   suspects: Suspect[];
+  /** The causes that are not listed, and their share together. */
+  rest: { causes: number; share: number };
   nextCheck?: NextCheck;
   notes: string[];
 }
@@ -60,6 +71,7 @@ interface Term {
 }
 
 const [LEAST_SHARE, FEWEST, MOST, CLEAR] = [0.02, 3, 10, 0.9];
+
 const ROUND = 1e6;
 
 /**
@@ -102,6 +114,10 @@ export function failureDiagnose(input: DiagnoseInput): DiagnoseResult {
   );
   return {
     suspects,
+    rest: {
+      causes: sorted.length - listed.length,
+      share: Math.max(0, 1 - listed.reduce((sum, { id }) => sum + shares.get(id)!, 0)),
+    },
     ...(next
       ? {
           nextCheck: {
@@ -127,15 +143,11 @@ function refuseStrangers({
 }: DiagnoseInput): void {
   const known = (path: string, id: string, ids: readonly string[]) => {
     if (!ids.includes(id))
-      throw new CalcError(
-        path,
-        `“${id.slice(0, 40)}” is not in the tables`,
-        `use one of ${ids.slice(0, 6).join(', ')}, …`,
-      );
+      throw refusal(path, 'diagnose.unknown', { id: id.slice(0, 40), ids: ids.slice(0, 6).join(', ') });
   };
   const once = (ids: readonly string[], path: (at: number) => string) =>
     ids.forEach((id, at) => {
-      if (ids.indexOf(id) < at) throw new CalcError(path(at), `“${id}” is given twice`, 'leave one out');
+      if (ids.indexOf(id) < at) throw refusal(path(at), 'diagnose.twice', { id });
     });
   const [clueIds, changeIds, checkIds] = [
     Object.keys(TABLES.clues),
@@ -253,17 +265,6 @@ function marginsByPrefix(margins: Readonly<Record<string, number>>): {
   };
 }
 
-const entropy = (x: number) => (x <= 0 || x >= 1 ? 0 : -x * Math.log2(x) - (1 - x) * Math.log2(1 - x));
-
-/** Expected information of a check a minute; its answer is right as often as yes weighs. */
-function bitsPerMinute({ id, minutes }: SeparatingCheck, shares: ReadonlyMap<string, number>): number {
-  const served = TABLES.causes
-    .filter(({ check }) => check === id)
-    .reduce((sum, cause) => sum + shares.get(cause.id)!, 0);
-  const right = 1 / (1 + Math.exp(-TABLES.weights.checkYes));
-  return (entropy(served * right + (1 - served) * (1 - right)) - entropy(right)) / minutes;
-}
-
 /** The weightiest first; of equal weight in the order of the model. */
 function reasons(terms: readonly Term[]): string[] {
   if (terms.length === 0) return ['Nothing that is known speaks for or against it.'];
@@ -271,12 +272,6 @@ function reasons(terms: readonly Term[]): string[] {
     .map((term, at) => ({ ...term, at }))
     .sort((a, b) => Math.abs(b.weight) - Math.abs(a.weight) || a.at - b.at)
     .map(({ why }) => why);
-}
-
-function whyNext({ id, minutes }: SeparatingCheck, shares: ReadonlyMap<string, number>): string {
-  const served = TABLES.causes.filter(({ check }) => check === id);
-  const share = served.reduce((sum, cause) => sum + shares.get(cause.id)!, 0);
-  return `It takes ${minutes === 1 ? 'a minute' : `${plain(minutes)} minutes`} and separates ${served.map(({ means }) => means).join('; ')} (${plain(100 * share, 2)} % together) from the rest: the most told a minute.`;
 }
 
 function notesOn(

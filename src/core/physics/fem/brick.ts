@@ -1,5 +1,11 @@
-import { CalcError } from '../../base/errors';
+import { refusal } from '../../base/errors';
 import type { StrengthMaterial } from '../strength/allowable';
+
+declare module '../../base/errors' {
+  interface RefusalFacts {
+    'fem.material': { nu: number };
+  }
+}
 
 /** Nodes of a brick: bit 0 is x, bit 1 is y, bit 2 is z. */
 export const CORNERS = 8;
@@ -24,12 +30,7 @@ export function layeredStiffness({
 }: Pick<StrengthMaterial, 'modulusMpa' | 'modulusRatio' | 'poisson'>): Stiffness {
   const ez = modulusRatio * e;
   const across = 1 - nu - 2 * nu * nu * modulusRatio;
-  if (across <= 0)
-    throw new CalcError(
-      'material.modulusRatio',
-      `gives a material that yields energy with a Poisson ratio of ${nu}`,
-      'make it smaller',
-    );
+  if (across <= 0) throw refusal('material.modulusRatio', 'fem.material', { nu });
   // compliance: 1/E, −ν/E in the layers and across, 1/Ez
   const unit = e / ((1 + nu) * across);
   const [xx, xy] = [unit * (1 - nu * nu * modulusRatio), unit * (nu + nu * nu * modulusRatio)];

@@ -1,7 +1,16 @@
-import { CalcError } from '../../base/errors';
+import { refusal } from '../../base/errors';
 import { cross, lengthOf, type Motion, subtract, turn, turnBack, type Vec3 } from '../../base/vec3';
 import type { Bricks } from '../solid/bricks';
 import type { Grid } from '../solid/voxelise';
+
+declare module '../../base/errors' {
+  interface RefusalFacts {
+    'fem.holdsNothing': Record<never, never>;
+    'fem.holdsLine': Record<never, never>;
+    'fem.loadMisses': { index: number };
+    'fem.pullsNothing': Record<never, never>;
+  }
+}
 
 /** A box in the mesh's axes, mm; every node in it is held. */
 export interface ClampBox {
@@ -44,30 +53,15 @@ export function clamped(
   const held = new Uint8Array(nodes);
   for (const box of fixed) for (const node of within(places, box)) held[node] = 1;
   const heldNodes = Array.from({ length: nodes }, (_, node) => node).filter((node) => held[node] === 1);
-  if (heldNodes.length === 0)
-    throw new CalcError(
-      'fixed',
-      'holds no part of the mesh',
-      'place the box so that it reaches into the part',
-    );
+  if (heldNodes.length === 0) throw refusal('fixed', 'fem.holdsNothing');
   const at = (node: number): Vec3 => [places[3 * node]!, places[3 * node + 1]!, places[3 * node + 2]!];
-  if (onLine(heldNodes.map(at)))
-    throw new CalcError(
-      'fixed',
-      'holds the part along one line only, so it could turn about it',
-      'make the box wider, or hold a second place',
-    );
+  if (onLine(heldNodes.map(at))) throw refusal('fixed', 'fem.holdsLine');
   const force = new Float64Array(3 * nodes);
   const loaded = new Set<number>();
   let [pulls, lost] = [false, 0];
   loads.forEach((load, index) => {
     const own = within(places, load);
-    if (own.length === 0)
-      throw new CalcError(
-        'loads',
-        `number ${index + 1} meets no part of the mesh`,
-        'place the box so that it reaches into the part',
-      );
+    if (own.length === 0) throw refusal('loads', 'fem.loadMisses', { index: index + 1 });
     const share = turn({ ...turned, shift: [0, 0, 0] }, load.forceN).map((one) => one / own.length);
     for (const node of own) {
       loaded.add(node);
@@ -76,12 +70,7 @@ export function clamped(
       for (let axis = 0; axis < 3; axis++) force[3 * node + axis]! += share[axis]!;
     }
   });
-  if (!pulls)
-    throw new CalcError(
-      'loads',
-      'pull at nothing that can move',
-      'give a force to a part of the mesh that is not held',
-    );
+  if (!pulls) throw refusal('loads', 'fem.pullsNothing');
   return {
     held,
     heldNodes,

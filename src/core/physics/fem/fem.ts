@@ -1,8 +1,8 @@
-import { CalcError } from '../../base/errors';
+import { type Measure, measure } from '../../base/measure';
+import { refusal } from '../../base/errors';
 import { derate, type StrengthMaterial } from '../strength/allowable';
 import { plain } from '../../base/units/plain';
-import { lengthOf, type Motion, STILL, turn, turnBack, unit, type Vec3 } from '../../base/vec3';
-import { turnUp } from '../solid/bed';
+import { lengthOf, type Motion, turnBack, unit, type Vec3 } from '../../base/vec3';
 import { edgesOf, solidOf } from '../solid/measure';
 import type { Mesh } from '../meshFiles/mesh';
 import { type MeshText, readMesh } from '../meshFiles/readMesh';
@@ -16,6 +16,17 @@ import { largestOf, multigrid } from './multigrid';
 import { productOf } from './product';
 import { FAILS_BY, type FailsBy, type StressField, stressesOf } from './stresses';
 import { type Grid, gridOver, voxelised } from '../solid/voxelise';
+import { turnedTo, turnedMesh } from './turned';
+
+declare module '../../base/errors' {
+  interface RefusalFacts {
+    'fem.open': { unpaired: number };
+    'fem.insideOut': Record<never, never>;
+    'fem.cells': { cells: Measure; most: Measure };
+    'fem.coarse': Record<never, never>;
+    'fem.pieces': { pieces: number };
+  }
+}
 
 export interface FemSettings {
   voxelMm?: number;
@@ -65,12 +76,16 @@ export interface FemSolution {
 }
 
 export const USUAL_TOLERANCE = 1e-6;
+
 export const USUAL_VOXELS = 30_000;
+
 const USUAL_EXPONENT = 1.5;
+
 const MOST_ITERATIONS = 1000;
+
 /** Cells of the grid, with and without material. */
 const MOST_CELLS = 60_000_000;
-const ALONG = 1 - 1e-12;
+
 const LEAST_STRENGTH = 1e-9;
 
 /**
@@ -168,49 +183,10 @@ export function* solvedSolid(mesh: Mesh, settings: FemSettings): Generator<Progr
   return { result, grid, turned, bricks, displacement: u, stress };
 }
 
-/** Turns the build direction upwards; along an axis of the mesh the axes only change places. */
-function turnedTo(b: Vec3): Motion {
-  const axis = b.findIndex((one) => Math.abs(one) > ALONG);
-  if (axis === 2) return STILL;
-  if (axis === 0)
-    return {
-      rows: [
-        [0, 1, 0],
-        [0, 0, 1],
-        [1, 0, 0],
-      ],
-      shift: [0, 0, 0],
-    };
-  if (axis === 1)
-    return {
-      rows: [
-        [0, 0, 1],
-        [1, 0, 0],
-        [0, 1, 0],
-      ],
-      shift: [0, 0, 0],
-    };
-  return turnUp(b);
-}
-
-function turnedMesh({ vertices, triangles }: Mesh, motion: Motion): Mesh {
-  if (motion === STILL) return { vertices, triangles };
-  const out = new Float64Array(vertices.length);
-  for (let at = 0; at < vertices.length; at += 3)
-    out.set(turn(motion, [vertices[at]!, vertices[at + 1]!, vertices[at + 2]!]), at);
-  return { vertices: out, triangles };
-}
-
 function checkSolid(mesh: Mesh): void {
   const { unpaired } = edgesOf(mesh);
-  if (unpaired > 0)
-    throw new CalcError(
-      'mesh',
-      `is open at ${unpaired} edges, so it has no inside`,
-      'repair it, or export it as one closed solid',
-    );
-  if (solidOf(mesh).signed <= 0)
-    throw new CalcError('mesh', 'is inside out or encloses nothing', 'repair it, or flip its faces');
+  if (unpaired > 0) throw refusal('mesh', 'fem.open', { unpaired });
+  if (solidOf(mesh).signed <= 0) throw refusal('mesh', 'fem.insideOut');
 }
 
 function filled(
@@ -221,21 +197,14 @@ function filled(
   const grid = gridOver(mesh, voxelMm ?? Math.cbrt(solidOf(mesh).volume / targetVoxels));
   const cells = grid.size[0] * grid.size[1] * grid.size[2];
   if (cells > MOST_CELLS)
-    throw new CalcError(
-      path,
-      `gives a grid of ${cells.toLocaleString('en')} cells, more than ${MOST_CELLS.toLocaleString('en')}`,
-      'choose larger voxels',
-    );
+    throw refusal(path, 'fem.cells', {
+      cells: measure(cells, 'count', 9),
+      most: measure(MOST_CELLS, 'count', 9),
+    });
   const solid = voxelised(mesh, grid);
   const pieces = piecesOf(solid, grid.size);
-  if (pieces === 0)
-    throw new CalcError(path, 'is so coarse that no voxel lies in the part', 'choose smaller voxels');
-  if (pieces > 1)
-    throw new CalcError(
-      'mesh',
-      `falls into ${pieces} pieces that are not joined by faces at this voxel size`,
-      'choose smaller voxels, or join the bodies',
-    );
+  if (pieces === 0) throw refusal(path, 'fem.coarse');
+  if (pieces > 1) throw refusal('mesh', 'fem.pieces', { pieces });
   return { grid, solid };
 }
 

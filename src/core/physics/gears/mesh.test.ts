@@ -85,7 +85,7 @@ describe('gear.mesh', () => {
   it('refuses gears of two sizes with those that would fit, an inverted slot, half a slot, and shifts without a mesh', () => {
     expect(
       refusal({ pinionTeeth: 20, wheelTeeth: 60, moduleMm: 0.8, wheelDiametralPitch: 48 }),
-    ).toMatchObject({ path: 'wheelModuleMm', remedy: expect.stringContaining('module 0.8 mm') });
+    ).toMatchObject({ path: 'wheelModuleMm', given: { normal: { value: 0.8 } } });
     expect(
       refusal({ pinionTeeth: 20, wheelTeeth: 60, moduleMm: 25.4 / 32, wheelDiametralPitch: 32 }).path,
     ).toBe('accepted');

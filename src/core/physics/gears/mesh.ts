@@ -1,6 +1,15 @@
-import { CalcError } from '../../base/errors';
+import { type Measure, measure } from '../../base/measure';
+import { refusal } from '../../base/errors';
 import { bisect } from '../../base/numeric/root';
-import { plain } from '../../base/units/plain';
+
+declare module '../../base/errors' {
+  interface RefusalFacts {
+    'gearMesh.noAngle': Record<never, never>;
+    'gearMesh.modules': { other: Measure; normal: Measure; pitch: Measure; otherPitch: Measure };
+    'gearMesh.tips': Record<never, never>;
+    'gearMesh.slot': { slotMinMm: Measure; slotMaxMm: Measure };
+  }
+}
 
 export interface MeshInput {
   pinionTeeth: number;
@@ -86,12 +95,7 @@ export function gearMesh(input: MeshInput): MeshResult {
   const root = both((z, x) => flank.transverseModule * z - 2 * flank.module * (CLEARANCE - x));
   refuseLowTips(tip, base);
   const working = workingAngle(flank, teeth, shifts);
-  if (working === undefined)
-    throw new CalcError(
-      'pinionShift',
-      'with the wheel’s leaves no working pressure angle',
-      'shift the gears less inward',
-    );
+  if (working === undefined) throw refusal('pinionShift', 'gearMesh.noAngle');
   const tight = centreAt(flank, teeth, working);
   const centre = tight + backlashMm / (2 * Math.sin(working));
   const opened = Math.acos(Math.min(1, (base[0] + base[1]) / 2 / centre));
@@ -117,11 +121,12 @@ function flankOf(input: MeshInput): Flank {
   const normal = sizeOf(input.moduleMm, input.diametralPitch)!;
   const other = sizeOf(input.wheelModuleMm, input.wheelDiametralPitch);
   if (other !== undefined && Math.abs(other / normal - 1) > SAME) {
-    throw new CalcError(
-      'wheelModuleMm',
-      `is ${plain(other, 4)} mm against the pinion's ${plain(normal, 4)} mm, and such gears do not mesh`,
-      `take a wheel of module ${plain(normal, 4)} mm (diametral pitch ${plain(MM_PER_INCH / normal, 4)}), or a pinion of module ${plain(other, 4)} mm (${plain(MM_PER_INCH / other, 4)})`,
-    );
+    throw refusal('wheelModuleMm', 'gearMesh.modules', {
+      other: measure(other, 'fitMm', 4),
+      normal: measure(normal, 'fitMm', 4),
+      pitch: measure(MM_PER_INCH / normal, 'coefficient', 4),
+      otherPitch: measure(MM_PER_INCH / other, 'coefficient', 4),
+    });
   }
   const helix = (input.helixDeg ?? 0) * RAD;
   const normalAngle = (input.pressureAngleDeg ?? 20) * RAD;
@@ -139,12 +144,7 @@ const sizeOf = (module: number | undefined, pitch: number | undefined) =>
 
 function refuseLowTips(tip: Pair, base: Pair): void {
   (['pinionShift', 'wheelShift'] as const).forEach((field, i) => {
-    if (tip[i]! < base[i]!)
-      throw new CalcError(
-        field,
-        'leaves the tips below the base circle, where there is no involute',
-        'shift it outward, or give it more teeth',
-      );
+    if (tip[i]! < base[i]!) throw refusal(field, 'gearMesh.tips');
   });
 }
 
@@ -204,11 +204,10 @@ function addSlot(
 ): void {
   if (slotMinMm === undefined || slotMaxMm === undefined) return;
   if (slotMinMm > slotMaxMm)
-    throw new CalcError(
-      'slotMinMm',
-      `${plain(slotMinMm, 4)} mm lies over slotMaxMm, ${plain(slotMaxMm, 4)} mm`,
-      'give the shorter centre distance first',
-    );
+    throw refusal('slotMinMm', 'gearMesh.slot', {
+      slotMinMm: measure(slotMinMm, 'fitMm', 4),
+      slotMaxMm: measure(slotMaxMm, 'fitMm', 4),
+    });
   const centreOf = (teeth: number) => {
     const pair: Pair = [teeth, wheelTeeth];
     const working = workingAngle(flank, pair, shifts);

@@ -1,6 +1,19 @@
-import { CalcError } from '../../base/errors';
+import { type Measure, measure } from '../../base/measure';
+import { refusal } from '../../base/errors';
 import { involute } from './mesh';
 import { gearDxf, gearStl, gearSvg, type Point } from './outlineFiles';
+
+declare module '../../base/errors' {
+  interface RefusalFacts {
+    'outline.noWidth': Record<never, never>;
+    'outline.teeth': Record<never, never>;
+    'outline.noFlank': Record<never, never>;
+    'outline.thick': Record<never, never>;
+    'outline.hex': { corner: Measure; root: Measure };
+    'outline.bore': { boreMm: Measure; root: Measure };
+    'outline.flat': { flatDepthMm: Measure; boreMm: Measure };
+  }
+}
 
 export const OUTLINE_FILES = ['svg', 'dxf', 'stl'] as const;
 export type OutlineFile = (typeof OUTLINE_FILES)[number];
@@ -75,8 +88,7 @@ export function gearOutline(input: OutlineInput): OutlineResult {
     if (kind === 'svg') files.svg = gearSvg(outline, bore, tooth.tip);
     if (kind === 'dxf') files.dxf = gearDxf([outline, bore]);
     if (kind === 'stl') {
-      if (input.faceWidthMm === undefined)
-        throw new CalcError('faceWidthMm', 'is missing, and a solid needs it', 'give the width of the gear');
+      if (input.faceWidthMm === undefined) throw refusal('faceWidthMm', 'outline.noWidth');
       const twist = (input.faceWidthMm * Math.tan((input.helixDeg ?? 0) * RAD)) / tooth.pitch;
       files.stl = gearStl(outline, bore, input.faceWidthMm, twist);
     }
@@ -110,19 +122,9 @@ function toothOf({
   );
   const half = (radius: number) =>
     thickness / (2 * pitch) + involute(angle) - involute(Math.acos(Math.min(1, base / radius)));
-  if (root <= 0)
-    throw new CalcError(
-      'teeth',
-      'are so few that the root passes the middle',
-      'take more teeth or a smaller module',
-    );
-  if (tip <= form) throw new CalcError('shift', 'leaves no flank between root and tip', 'shift it outward');
-  if (half(form) >= Math.PI / teeth)
-    throw new CalcError(
-      'shift',
-      'makes the teeth so thick that they run into each other at the root',
-      'shift it less',
-    );
+  if (root <= 0) throw refusal('teeth', 'outline.teeth');
+  if (tip <= form) throw refusal('shift', 'outline.noFlank');
+  if (half(form) >= Math.PI / teeth) throw refusal('shift', 'outline.thick');
   return { teeth, base, root, tip, form, pitch, fillet: FILLET * m, half };
 }
 
@@ -217,29 +219,26 @@ function boreOf({ boreMm, flatDepthMm, hexAcrossFlatsMm }: OutlineInput, root: n
   if (hexAcrossFlatsMm !== undefined) {
     const corner = hexAcrossFlatsMm / Math.sqrt(3);
     if (corner >= root)
-      throw new CalcError(
-        'hexAcrossFlatsMm',
-        `reaches ${corner.toFixed(2)} mm out, past the root at ${root.toFixed(2)} mm`,
-        'take a smaller hex or more teeth',
-      );
+      throw refusal('hexAcrossFlatsMm', 'outline.hex', {
+        corner: measure(corner, 'fitMm', 4),
+        root: measure(root, 'fitMm', 4),
+      });
     return Array.from({ length: 6 }, (_, i) => cartesian({ radius: corner, angle: (Math.PI / 3) * i }, 0));
   }
   if (radius >= root)
-    throw new CalcError(
-      'boreMm',
-      `of ${boreMm} mm meets the root at ${root.toFixed(2)} mm from the middle`,
-      'take a smaller bore or more teeth',
-    );
+    throw refusal('boreMm', 'outline.bore', {
+      boreMm: measure(boreMm, 'fitMm', 4),
+      root: measure(root, 'fitMm', 4),
+    });
   if (flatDepthMm === undefined)
     return Array.from({ length: BORE_POINTS }, (_, i) =>
       cartesian({ radius, angle: (2 * Math.PI * i) / BORE_POINTS }, 0),
     );
   if (flatDepthMm >= boreMm)
-    throw new CalcError(
-      'flatDepthMm',
-      `${flatDepthMm} mm leaves nothing of the bore of ${boreMm} mm`,
-      'cut less deep',
-    );
+    throw refusal('flatDepthMm', 'outline.flat', {
+      flatDepthMm: measure(flatDepthMm, 'fitMm', 4),
+      boreMm: measure(boreMm, 'fitMm', 4),
+    });
   const half = Math.acos((radius - flatDepthMm) / radius);
   return Array.from({ length: BORE_POINTS }, (_, i) =>
     cartesian({ radius, angle: half + ((2 * Math.PI - 2 * half) * i) / (BORE_POINTS - 1) }, 0),

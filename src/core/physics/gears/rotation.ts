@@ -1,6 +1,13 @@
-import { CalcError } from '../../base/errors';
+import { refusal } from '../../base/errors';
 import type { OperationFinding } from '../../base/operationFinding';
 import { plain } from '../../base/units/plain';
+
+declare module '../../base/errors' {
+  interface RefusalFacts {
+    'rotation.sameAxis': { axis: string; other: string };
+    'rotation.endsAlong': Record<never, never>;
+  }
+}
 
 export type ShaftAxis = 'x' | 'y';
 /** Sense about an axis by the right hand. */
@@ -93,23 +100,17 @@ export function followPath(
   const shafts = path.elements.map((element, at): RotationShaft => {
     if (element.kind === 'bevel') {
       if (element.to === axis)
-        throw new CalcError(
-          `paths.${index}.elements.${at}.to`,
-          `the shaft before it already lies along ${axis}`,
-          `send the bevel to ${axis === 'x' ? 'y' : 'x'}`,
-        );
+        throw refusal(`paths.${index}.elements.${at}.to`, 'rotation.sameAxis', {
+          axis,
+          other: axis === 'x' ? 'y' : 'x',
+        });
       spin = turned(spin, bevelSign(element.pinion, element.ring));
       axis = element.to;
     } else if (element.kind === 'external') spin = turned(spin, -1);
     ratio *= element.ratio ?? 1;
     return { axis, spin, ratio };
   });
-  if (axis === 'x')
-    throw new CalcError(
-      `paths.${index}.elements`,
-      'the axle ends along the car, and a wheel turns across it',
-      'add a bevel to y',
-    );
+  if (axis === 'x') throw refusal(`paths.${index}.elements`, 'rotation.endsAlong');
   return { axle: path.axle, ratio, spin, rolls: spin === 1 ? 'forward' : 'backward', shafts };
 }
 

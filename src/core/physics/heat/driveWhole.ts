@@ -1,4 +1,4 @@
-import { CalcError } from '../../base/errors';
+import { refusal } from '../../base/errors';
 import { plain } from '../../base/units/plain';
 import { cellVolts } from '../motion/cell';
 import {
@@ -27,6 +27,13 @@ import {
   USUAL_WINDING_LIMIT_C,
   windingAt,
 } from './thermal';
+import { type Options, type Stretch, WHOLE_STRETCH } from './stretch';
+
+declare module '../../base/errors' {
+  interface RefusalFacts {
+    'endurance.cycleSteps': { mostSteps: number };
+  }
+}
 
 /** A held speed has constant losses, for which the heat is solved exactly: early steps are short for the picture alone. */
 const EARLY_HOLD_S = 2;
@@ -35,24 +42,6 @@ const HOLD_OF_ELAPSED = 0.01;
 const HOLD_OF_PACK = 0.004;
 /** More than any cycle of a car takes. */
 const MOST_STEPS = 1_000_000;
-
-interface Options {
-  stepScale: number;
-  /** Drives on past every limit, as a measured run did. */
-  ignoreEnds: boolean;
-  untilS: number;
-  mostSteps?: number;
-  /** Times at which the case is read, s, rising. */
-  readAtS?: readonly number[];
-}
-
-/** How much of a stretch is driven, and what ends it. */
-interface Stretch {
-  share: number;
-  by?: End;
-}
-
-const WHOLE_STRETCH: Stretch = { share: 1 };
 
 /** Cycle after cycle until something has had enough; the integrals that `drive.endurance` reports. */
 class Whole {
@@ -228,12 +217,7 @@ class Whole {
   /** Heat, charge and way of a stretch; it is cut where something ends the drive. */
   private advance(seconds: number, losses: Losses, amps: number, packA: number): void {
     const { mostSteps = MOST_STEPS } = this.options;
-    if (++this.steps > mostSteps)
-      throw new CalcError(
-        'cycle',
-        `asks for more than ${mostSteps} steps`,
-        'make the cruise or the rest longer',
-      );
+    if (++this.steps > mostSteps) throw refusal('cycle', 'endurance.cycleSteps', { mostSteps });
     const before = this.temperatures;
     const after = heatedFor(before, losses, this.thermal, seconds);
     const { share, by } = this.options.ignoreEnds

@@ -1,62 +1,12 @@
 import fc from 'fast-check';
 import { CalcError } from '../../base/errors';
 import { parse } from '../../base/schema/parse';
-import { motorCalibrate } from './calibrate';
 import { meanCellVolts } from '../motion/cell';
 import { driveEndurance, simulateEndurance } from './endurance';
-import { driveEnduranceSchema, motorCalibrateSchema } from './endurance.schema';
+import { driveEnduranceSchema } from './endurance.schema';
 import type { EnduranceInput } from './enduranceDefinition';
 import { driveRun } from '../motion/run';
-import { heatedFor, steadyAt, type ThermalDefinition } from './thermal';
-import { motorThermal, smallPack } from '../../fixtures/runInput';
-import { motorThermalDefaults } from './thermalDefaults';
-
-const thermal = motorThermal;
-
-const base: EnduranceInput = {
-  ...smallPack,
-  thermal,
-  cycle: { cruiseMps: 6, cruiseS: 10, restS: 0 },
-};
-
-type Matrix = readonly (readonly number[])[];
-const times = (a: Matrix, b: Matrix): Matrix =>
-  a.map((row) => b[0]!.map((_, j) => row.reduce((sum, x, k) => sum + x * b[k]![j]!, 0)));
-
-/** e^M by a Taylor series of M/2^20, squared twenty times. */
-function exponential(m: Matrix): Matrix {
-  const small = m.map((row) => row.map((x) => x / 2 ** 20));
-  const unit: Matrix = m.map((_, i) => m.map((__, j) => (i === j ? 1 : 0)));
-  let term = unit;
-  let sum = unit;
-  for (let k = 1; k < 12; k++) {
-    term = times(term, small).map((row) => row.map((x) => x / k));
-    sum = sum.map((row, i) => row.map((x, j) => x + term[i]![j]!));
-  }
-  for (let i = 0; i < 20; i++) sum = times(sum, sum);
-  return sum;
-}
-
-/** Winding and case after a while by the exponential of the system with a third, constant state. */
-function byExponential(
-  from: readonly [number, number],
-  copperW: number,
-  frictionW: number,
-  v: number,
-  t: ThermalDefinition,
-  seconds: number,
-): readonly [number, number] {
-  const inside = 1 / t.windingToCaseKPerW;
-  const outside = (1 + t.coolingPerMps! * v) / t.caseToAmbientKPerW;
-  const [cw, cc] = [t.windingHeatCapacityJPerK, t.caseHeatCapacityJPerK];
-  const system: Matrix = [
-    [(0.00393 * copperW - inside) / cw, inside / cw, (copperW * (1 - 0.00393 * 20)) / cw],
-    [inside / cc, -(inside + outside) / cc, (frictionW + outside * t.ambientC) / cc],
-    [0, 0, 0],
-  ];
-  const e = exponential(system.map((row) => row.map((x) => x * seconds)));
-  return [0, 1].map((i) => e[i]![0]! * from[0] + e[i]![1]! * from[1] + e[i]![2]!) as [number, number];
-}
+import { thermal, base, byExponential } from '../../fixtures/heatedMotor';
 
 /** Motor current that balances drag and rolling at a speed, by hand. */
 function heldA(v: number): number {
@@ -64,43 +14,6 @@ function heldA(v: number): number {
   const torque = (resistance * 0.042) / (10.4 * 0.8);
   return torque * 3000 * ((2 * Math.PI) / 60) + 2;
 }
-
-describe('two thermal nodes', () => {
-  it('follow the matrix exponential at constant losses', () => {
-    fc.assert(
-      fc.property(
-        fc.record({
-          copperW: fc.double({ min: 0, max: 60, noNaN: true }),
-          frictionW: fc.double({ min: 0, max: 20, noNaN: true }),
-          v: fc.double({ min: 0, max: 20, noNaN: true }),
-          seconds: fc.double({ min: 0.01, max: 400, noNaN: true }),
-          w: fc.double({ min: 0, max: 120, noNaN: true }),
-          c: fc.double({ min: 0, max: 100, noNaN: true }),
-        }),
-        ({ copperW, frictionW, v, seconds, w, c }) => {
-          const found = heatedFor([w, c], { copperW, frictionW, speedMps: v }, thermal, seconds);
-          const expected = byExponential([w, c], copperW, frictionW, v, thermal, seconds);
-          for (const i of [0, 1] as const)
-            expect(Math.abs(found[i] - expected[i])).toBeLessThan(
-              1e-6 * Math.max(100, Math.abs(expected[i])),
-            );
-        },
-      ),
-      { numRuns: 100 },
-    );
-  });
-
-  it('come to rest where they stay, and nowhere in a runaway', () => {
-    const losses = { copperW: 10, frictionW: 3, speedMps: 4 };
-    const steady = steadyAt(losses, thermal)!;
-    const later = heatedFor(steady, losses, thermal, 1000);
-    expect(later[0]).toBeCloseTo(steady[0], 8);
-    expect(later[1]).toBeCloseTo(steady[1], 8);
-    // 1/(α·(R_wc + R_ca)) at rest: 1/(0.00393·7.9) = 32.2 W
-    expect(steadyAt({ copperW: 32, frictionW: 0, speedMps: 0 }, thermal)).toBeDefined();
-    expect(steadyAt({ copperW: 32.5, frictionW: 0, speedMps: 0 }, thermal)).toBeUndefined();
-  });
-});
 
 describe('drive.endurance', () => {
   it('heats along the matrix exponential while it holds its speed', () => {
@@ -340,78 +253,5 @@ describe('drive.endurance', () => {
     expect(() => parse(driveEnduranceSchema, { ...base, cycle: { cruiseMps: '6', cruiseS: 1 } })).toThrow(
       CalcError,
     );
-  });
-});
-
-describe('motor.thermalDefaults', () => {
-  it('takes copper, iron and surface from mass and size', () => {
-    const found = motorThermalDefaults({ massG: 200, diameterMm: 36, lengthMm: 50, housing: 'vented' });
-    expect(found.windingHeatCapacityJPerK).toBeCloseTo(0.25 * 0.2 * 385, 12);
-    expect(found.caseHeatCapacityJPerK).toBeCloseTo(0.75 * 0.2 * 460, 12);
-    // half of 0.1 kg to the 0.67: 1.2 · 0.6285 = 0.754
-    expect(found.windingToCaseKPerW).toBeCloseTo(0.754, 3);
-    // π·0.036·0.05 + π·0.036²/2 = 0.0076906 m², at 25 W/(m² K) 5.201 K/W
-    expect(found.caseToAmbientKPerW).toBeCloseTo(5.201, 3);
-    const closed = motorThermalDefaults({ massG: 200, diameterMm: 36, lengthMm: 50, housing: 'closed' });
-    expect(closed.caseToAmbientKPerW / found.caseToAmbientKPerW).toBeCloseTo(25 / 12, 12);
-  });
-});
-
-describe('motor.calibrate', () => {
-  const truth = 4.4;
-  const run = driveEndurance({
-    ...base,
-    battery: { ...base.battery, capacityMah: 9000 },
-    thermal: { ...thermal, caseToAmbientKPerW: truth },
-  });
-  const readingAt = (seconds: number) => {
-    const i = run.series.tS.findIndex((t) => t >= seconds);
-    return { tS: run.series.tS[i]!, caseC: run.series.caseC[i]! };
-  };
-  const input = { ...base, battery: { ...base.battery, capacityMah: 9000 } };
-
-  it('finds the cooling that made the readings, from one or from several', () => {
-    expect(motorCalibrate({ ...input, measured: [readingAt(900)] }).caseToAmbientKPerW).toBeCloseTo(truth, 3);
-    const several = motorCalibrate({ ...input, measured: [readingAt(1200), readingAt(300), readingAt(600)] });
-    expect(several.caseToAmbientKPerW).toBeCloseTo(truth, 3);
-    expect(several.residualC).toBeLessThan(1e-3);
-    expect(several.endurance.peakCaseC).toBeCloseTo(run.peakCaseC, 2);
-  });
-
-  it('lies between readings that disagree, and says how far they are off', () => {
-    const [a, b] = [readingAt(900), readingAt(900.5)];
-    const found = motorCalibrate({
-      ...input,
-      measured: [
-        { ...a, caseC: a.caseC + 3 },
-        { ...b, caseC: b.caseC - 3 },
-      ],
-    });
-    expect(found.caseToAmbientKPerW).toBeCloseTo(truth, 1);
-    expect(found.residualC).toBeCloseTo(3, 1);
-  });
-
-  it('drives on past limits and an empty pack to the last reading', () => {
-    const late = motorCalibrate({
-      ...input,
-      thermal: { ...thermal, windingLimitC: 30 },
-      measured: [readingAt(900)],
-    });
-    expect(late.caseToAmbientKPerW).toBeCloseTo(truth, 3);
-    expect(late.endurance.endedBy).toBe('winding');
-    expect(
-      motorCalibrate({
-        ...input,
-        battery: { ...input.battery, capacityMah: 100 },
-        measured: [{ tS: 900, caseC: 40 }],
-      }).caseToAmbientKPerW,
-    ).toBeGreaterThan(0.05);
-  });
-
-  it('stops at a bound with a note, and refuses an empty list', () => {
-    const cold = motorCalibrate({ ...input, measured: [{ tS: 600, caseC: 19 }] });
-    expect(cold.caseToAmbientKPerW).toBe(0.05);
-    expect(cold.notes[0]).toContain('bound');
-    expect(() => parse(motorCalibrateSchema, { ...input, measured: [] })).toThrow(/at least 1/);
   });
 });

@@ -1,4 +1,5 @@
-import { CalcError } from '../../base/errors';
+import { type Measure, measure } from '../../base/measure';
+import { refusal } from '../../base/errors';
 import { driveWhole } from './driveWhole';
 import { type CruiseInput, type EnduranceInput, type EnduranceResult, isCruise } from './enduranceDefinition';
 import { stalledNote, USUAL_CUTOFF_V } from './packRecord';
@@ -7,6 +8,12 @@ import { refuseTrace, type TraceSeries, traceOfStyle } from './trace';
 import { topWithDrag } from './topWithDrag';
 import { driveTrace } from './traceWhole';
 import { type ThermalDefinition, USUAL_WINDING_LIMIT_C } from './thermal';
+
+declare module '../../base/errors' {
+  interface RefusalFacts {
+    'endurance.airOverLimit': { ambientC: Measure; reached: Measure };
+  }
+}
 
 /**
  * Heat and charge over a whole pack: the same cycle of start, cruise and rest again and again, until winding, case or pack
@@ -143,9 +150,8 @@ export function refuseColdLimits({
 }: ThermalDefinition): void {
   const reached = [windingLimitC, caseLimitC].find((limit) => limit !== undefined && limit <= ambientC);
   if (reached !== undefined)
-    throw new CalcError(
-      'thermal.ambientC',
-      `${ambientC} °C is at or over a limit, ${reached} °C`,
-      'give limits above the temperature of the air',
-    );
+    throw refusal('thermal.ambientC', 'endurance.airOverLimit', {
+      ambientC: measure(ambientC, 'temperatureC', 4),
+      reached: measure(reached, 'temperatureC', 4),
+    });
 }

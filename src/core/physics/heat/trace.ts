@@ -1,5 +1,14 @@
-import { CalcError } from '../../base/errors';
+import { refusal } from '../../base/errors';
 import { GRAVITY } from '../../base/constants';
+
+declare module '../../base/errors' {
+  interface RefusalFacts {
+    'trace.tooShort': Record<never, never>;
+    'trace.unequal': { listCount: number; tSCount: number };
+    'trace.start': Record<never, never>;
+    'trace.notAscending': Record<never, never>;
+  }
+}
 
 /** A wished speed over time, repeated without end. */
 export interface TraceSeries {
@@ -72,16 +81,11 @@ export function traceOfStyle(style: DrivingStyle, topMps: number, mu: number): T
  */
 export function refuseTrace({ tS, speedMps, gradePct, lateralMps2 }: TraceSeries): void {
   const at = (key: string) => `cycle.series.${key}`;
-  if (tS.length < 2) throw new CalcError(at('tS'), 'holds fewer than two points', 'give a start and an end');
+  if (tS.length < 2) throw refusal(at('tS'), 'trace.tooShort');
   for (const [key, list] of Object.entries({ speedMps, gradePct, lateralMps2 }))
     if (list && list.length !== tS.length)
-      throw new CalcError(
-        at(key),
-        `holds ${list.length} values for ${tS.length} times`,
-        'give one for each time',
-      );
-  if (tS[0] !== 0) throw new CalcError(at('tS.0'), 'must be 0', 'let the trace begin at 0 s');
+      throw refusal(at(key), 'trace.unequal', { listCount: list.length, tSCount: tS.length });
+  if (tS[0] !== 0) throw refusal(at('tS.0'), 'trace.start');
   for (let k = 1; k < tS.length; k++)
-    if (tS[k]! <= tS[k - 1]!)
-      throw new CalcError(at(`tS.${k}`), 'must be later than the one before', 'give the times in order');
+    if (tS[k]! <= tS[k - 1]!) throw refusal(at(`tS.${k}`), 'trace.notAscending');
 }

@@ -5,6 +5,12 @@ import type { Sums } from './passJump';
 import type { ThermalDefinition } from './thermal';
 import type { TraceSeries } from './trace';
 
+declare module '../../base/errors' {
+  interface RefusalFacts {
+    'endurance.traceSteps': { mostSteps: number };
+  }
+}
+
 /** What came of it. */
 export interface TraceWhole extends Sums {
   endedBy: End;

@@ -1,4 +1,4 @@
-import { CalcError } from '../../base/errors';
+import { refusal } from '../../base/errors';
 import { cellVolts } from '../motion/cell';
 import { createPlant, retune, roadOf, type TunablePlant } from '../motion/plant';
 import type { End } from './enduranceDefinition';
@@ -171,12 +171,7 @@ class Drive {
   /** A step from the wish at its start to that at its end. */
   private step(dt: number, from: number, to: number, slope: number, lateralMps2: number): void {
     const { plant, losses, found } = this;
-    if (++this.steps > MOST_STEPS)
-      throw new CalcError(
-        'cycle',
-        `asks for more than ${MOST_STEPS} steps`,
-        'give a trace of longer stretches',
-      );
+    if (++this.steps > MOST_STEPS) throw refusal('cycle', 'endurance.traceSteps', { mostSteps: MOST_STEPS });
     retune(plant, this.openV(), windingAt(this.motorOhm, this.temperatures[0]) + this.escOhm);
     // over the wish, as at a repeat, it is braked down at once
     if (this.v > from) this.brakeTo(from);

@@ -1,5 +1,13 @@
-import { CalcError } from '../../base/errors';
+import { type Measure, measure } from '../../base/measure';
+import { refusal } from '../../base/errors';
 import { derateAt, REFERENCE_C } from '../strength/softening';
+
+declare module '../../base/errors' {
+  interface RefusalFacts {
+    'joint.flat': { f: Measure; d: Measure };
+    'joint.hub': { outer: Measure; d: Measure };
+  }
+}
 
 export const ADHESIVES = {
   hotGlue: { shearMpa: 1, softeningC: 60 },
@@ -94,11 +102,10 @@ function byKind(input: JointInput): JointResult {
     case 'flat': {
       const { flatDepthMm: f } = input;
       if (f >= d / 2)
-        throw new CalcError(
-          'flatDepthMm',
-          `${f} mm cuts to the middle of the shaft of ${d} mm`,
-          'give less than half the shaft',
-        );
+        throw refusal('flatDepthMm', 'joint.flat', {
+          f: measure(f, 'fitMm', 4),
+          d: measure(d, 'fitMm', 4),
+        });
       const chord = 2 * Math.sqrt(f * (d - f));
       return {
         torqueNm:
@@ -137,11 +144,10 @@ function pressed(
   derate: number,
 ): JointResult {
   if (outer <= d)
-    throw new CalcError(
-      'hubOuterMm',
-      `${outer} mm is no more than the shaft of ${d} mm`,
-      'give the outside of the hub',
-    );
+    throw refusal('hubOuterMm', 'joint.hub', {
+      outer: measure(outer, 'fitMm', 4),
+      d: measure(d, 'fitMm', 4),
+    });
   const wall = (outer ** 2 + d ** 2) / (outer ** 2 - d ** 2);
   const pressureMpa = ((interferenceMm / d) * hubModulusMpa) / (wall + hubPoisson);
   const hoopMpa = pressureMpa * wall;

@@ -1,7 +1,13 @@
 import { GRAVITY } from '../../base/constants';
-import { CalcError } from '../../base/errors';
+import { refusal } from '../../base/errors';
 import type { ImpactTyre } from './impactDefinition';
 import type { Shaft } from './shaft';
+
+declare module '../../base/errors' {
+  interface RefusalFacts {
+    'impact.tooLight': Record<never, never>;
+  }
+}
 
 /** A corner that falls on its wheel; SI. */
 export interface Corner {
@@ -256,12 +262,7 @@ class Falling {
       OF_SWING / Math.max(Math.sqrt((tyre + shaftNPerM) / lightest), this.omega),
       damping > 0 ? (OF_DECAY * lightest) / damping : Infinity,
     );
-    if (step < LEAST_STEP_S)
-      throw new CalcError(
-        'unsprungMassG',
-        'is too light for tyre, spring and damper: it would swing within a millionth of a second',
-        'check the mass of wheel and hub, the rates and the damper',
-      );
+    if (step < LEAST_STEP_S) throw refusal('unsprungMassG', 'impact.tooLight');
     return step;
   }
 }

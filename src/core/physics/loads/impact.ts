@@ -1,10 +1,24 @@
 import { GRAVITY } from '../../base/constants';
-import { CalcError } from '../../base/errors';
+import { refusal } from '../../base/errors';
 import { secantRoot } from '../../base/numeric/root';
 import type { OperationFinding } from '../../base/operationFinding';
 import { type Corner, type Fall, fall, USUAL_RIM_N_PER_MM } from './fall';
 import type { ForceAt, ImpactInput, ImpactResult, RigidImpact } from './impactDefinition';
 import { shaftOf } from './shaft';
+
+declare module '../../base/errors' {
+  interface RefusalFacts {
+    'impact.loadShare': Record<never, never>;
+    'impact.inertia': Record<never, never>;
+    'impact.beside': Record<never, never>;
+    'impact.rollInertia': Record<never, never>;
+    'impact.rim': Record<never, never>;
+    'impact.force': Record<never, never>;
+    'impact.forceAt': Record<never, never>;
+    'impact.notAscending': Record<never, never>;
+    'impact.unequal': { ratioCount: number; travelMmCount: number };
+  }
+}
 
 const MM_PER_M = 1e3;
 const G_PER_KG = 1e3;
@@ -170,48 +184,30 @@ function findingsOf(
 }
 
 function refuse({ wheels = 4, loadShare, inertia, tyre, suspension, forceN, forceAt }: ImpactInput): void {
-  if (loadShare !== undefined && wheels !== 4)
-    throw new CalcError('loadShare', 'is for four wheels', 'leave it out, or land on four wheels');
-  if (inertia && wheels === 4)
-    throw new CalcError(
-      'inertia',
-      'plays no part on four wheels',
-      'leave it out, or land on one or two wheels',
-    );
+  if (loadShare !== undefined && wheels !== 4) throw refusal('loadShare', 'impact.loadShare');
+  if (inertia && wheels === 4) throw refusal('inertia', 'impact.inertia');
   if (inertia) {
     const { besideMm, rollKgM2 } = inertia;
     if (besideMm === undefined && (rollKgM2 !== undefined || wheels === 1))
-      throw new CalcError('inertia.besideMm', 'is needed', 'give the distance of the wheel from the middle');
+      throw refusal('inertia.besideMm', 'impact.beside');
     if (rollKgM2 === undefined && besideMm !== undefined)
-      throw new CalcError('inertia.rollKgM2', 'is needed', 'give the inertia about the roll axis');
+      throw refusal('inertia.rollKgM2', 'impact.rollInertia');
   }
   const { rateNPerMm, rimAtMm, rimNPerMm } = tyre;
   if ((rimAtMm !== undefined || rimNPerMm !== undefined) && (rimNPerMm ?? USUAL_RIM_N_PER_MM) < rateNPerMm)
-    throw new CalcError(
-      'tyre.rimNPerMm',
-      'must be at least the rate of the tyre',
-      'give a rim that is stiffer',
-    );
+    throw refusal('tyre.rimNPerMm', 'impact.rim');
   if (suspension && typeof suspension.motionRatio !== 'number') refuseTable(suspension.motionRatio);
-  if (forceAt !== undefined && forceN === undefined)
-    throw new CalcError('forceN', 'is needed for forceAt', 'give the force whose drop is sought');
-  if ((forceAt === 'mount' || forceAt === 'stop') && !suspension)
-    throw new CalcError('forceAt', 'needs a suspension', 'give the suspension, or ask for tyre or chassis');
+  if (forceAt !== undefined && forceN === undefined) throw refusal('forceN', 'impact.force');
+  if ((forceAt === 'mount' || forceAt === 'stop') && !suspension) throw refusal('forceAt', 'impact.forceAt');
 }
 
 function refuseTable({ travelMm, ratio }: { travelMm: readonly number[]; ratio: readonly number[] }): void {
   const at = 'suspension.motionRatio';
   for (let k = 1; k < travelMm.length; k++)
-    if (travelMm[k]! <= travelMm[k - 1]!)
-      throw new CalcError(
-        `${at}.travelMm.${k}`,
-        'must be larger than the one before',
-        'give travels in order',
-      );
+    if (travelMm[k]! <= travelMm[k - 1]!) throw refusal(`${at}.travelMm.${k}`, 'impact.notAscending');
   if (ratio.length !== travelMm.length)
-    throw new CalcError(
-      `${at}.ratio`,
-      `holds ${ratio.length} values for ${travelMm.length} travels`,
-      'give one for each travel',
-    );
+    throw refusal(`${at}.ratio`, 'impact.unequal', {
+      ratioCount: ratio.length,
+      travelMmCount: travelMm.length,
+    });
 }

@@ -1,4 +1,12 @@
-import { CalcError } from '../../base/errors';
+import { refusal } from '../../base/errors';
+
+declare module '../../base/errors' {
+  interface RefusalFacts {
+    'meshFile.empty': Record<never, never>;
+    'meshFile.triangles': { count: number; mostTriangles: number };
+    'meshFile.notFinite': { corner: number; triangle: number };
+  }
+}
 
 /** A surface of triangles with shared corners, mm. */
 export interface Mesh {
@@ -12,9 +20,9 @@ export const MOST_TRIANGLES = 2_000_000;
 
 /** Refuses what no solid has: no triangle, too many, a number that is none. */
 export function checkedTriangles(count: number, path: string): void {
-  if (count === 0) throw new CalcError(path, 'holds no triangles', 'export the part as a solid');
+  if (count === 0) throw refusal(path, 'meshFile.empty');
   if (count > MOST_TRIANGLES)
-    throw new CalcError(path, `holds ${count} triangles, more than ${MOST_TRIANGLES}`, 'export it coarser');
+    throw refusal(path, 'meshFile.triangles', { count, mostTriangles: MOST_TRIANGLES });
 }
 
 /**
@@ -37,11 +45,10 @@ export function welded(corners: Float32Array | Float64Array, path: string): Mesh
     // adding nothing makes −0 and 0 one place
     const [x, y, z] = [corners[3 * corner]! + 0, corners[3 * corner + 1]! + 0, corners[3 * corner + 2]! + 0];
     if (!Number.isFinite(x + y + z))
-      throw new CalcError(
-        path,
-        `corner ${(corner % 3) + 1} of triangle ${Math.floor(corner / 3) + 1} is no finite number`,
-        'export the part again',
-      );
+      throw refusal(path, 'meshFile.notFinite', {
+        corner: (corner % 3) + 1,
+        triangle: Math.floor(corner / 3) + 1,
+      });
     bits[0] = x;
     bits[1] = y;
     bits[2] = z;

@@ -1,9 +1,25 @@
 import { XMLParser } from 'fast-xml-parser';
 import { Unzip, UnzipInflate } from 'fflate';
 import { declaredSizes } from './archiveSizes';
-import { CalcError } from '../../base/errors';
+import { refusal } from '../../base/errors';
 import { checkedTriangles, type Mesh, welded } from './mesh';
 import { refuseTooMany } from './tooMany';
+
+declare module '../../base/errors' {
+  interface RefusalFacts {
+    'threeMf.unit': { unit: string };
+    'threeMf.noArchive': Record<never, never>;
+    'threeMf.packed': Record<never, never>;
+    'threeMf.large': { mostMb: number };
+    'threeMf.noModel': Record<never, never>;
+    'threeMf.xml': Record<never, never>;
+    'threeMf.transform': Record<never, never>;
+    'threeMf.objects': { mostPlaced: number };
+    'threeMf.endless': Record<never, never>;
+    'threeMf.noObject': { id: string };
+    'threeMf.corner': Record<never, never>;
+  }
+}
 
 /** What an archive may unpack to. */
 const MOST_BYTES = 200_000_000;
@@ -38,11 +54,7 @@ export function read3mf(bytes: Uint8Array, path: string): Mesh {
   const model = modelOf(unpacked(bytes, path), path);
   const scale = MM[String(model['@_unit'] ?? 'millimeter')];
   if (scale === undefined)
-    throw new CalcError(
-      path,
-      `has a unit that 3MF does not know: ${String(model['@_unit']).slice(0, 20)}`,
-      'export the part again',
-    );
+    throw refusal(path, 'threeMf.unit', { unit: String(model['@_unit']).slice(0, 20) });
   const objects = new Map(
     listOf(model.resources, 'object').map((object) => [String(object['@_id']), object]),
   );
@@ -63,8 +75,7 @@ const MODEL_FILE = /^\/?3D\/[^/]*\.model$/i;
  * that a bomb stops at the limit.
  */
 function unpacked(bytes: Uint8Array, path: string): string {
-  if (bytes[0] !== 0x50 || bytes[1] !== 0x4b)
-    throw new CalcError(path, 'is no 3MF: it does not begin as an archive', 'export the part again');
+  if (bytes[0] !== 0x50 || bytes[1] !== 0x4b) throw refusal(path, 'threeMf.noArchive');
   let total = 0;
   let tooLarge = declaredSizes(bytes).some(
     ({ name, bytes: size }) => MODEL_FILE.test(name) && size > MOST_BYTES,
@@ -96,10 +107,10 @@ function unpacked(bytes: Uint8Array, path: string): string {
     for (let at = 0; at < bytes.length && !tooLarge; at += step)
       unzip.push(bytes.subarray(at, at + step), at + step >= bytes.length);
   } catch {
-    throw new CalcError(path, 'is an archive that cannot be unpacked', 'export the part again');
+    throw refusal(path, 'threeMf.packed');
   }
-  if (tooLarge) throw new CalcError(path, `unpacks to more than ${MOST_BYTES / 1e6} MB`, 'export it coarser');
-  if (!whole) throw new CalcError(path, 'is cut off, or holds no 3D model', 'export the part again');
+  if (tooLarge) throw refusal(path, 'threeMf.large', { mostMb: MOST_BYTES / 1e6 });
+  if (!whole) throw refusal(path, 'threeMf.noModel');
   const text = new Uint8Array(total);
   let at = 0;
   for (const part of parts) {
@@ -121,7 +132,7 @@ function modelOf(xml: string, path: string): Node {
   } catch {
     // told below
   }
-  throw new CalcError(path, 'holds a model that is no XML of 3MF', 'export the part again');
+  throw refusal(path, 'threeMf.xml');
 }
 
 function listOf(parent: unknown, name: string): Node[] {
@@ -133,7 +144,7 @@ function transformOf(node: Node, path: string): Transform {
   if (node['@_transform'] === undefined) return STILL;
   const numbers = String(node['@_transform']).trim().split(/\s+/).map(Number);
   if (numbers.length !== 12 || numbers.some((value) => !Number.isFinite(value)))
-    throw new CalcError(path, 'has a transform that is no twelve numbers', 'export the part again');
+    throw refusal(path, 'threeMf.transform');
   return numbers;
 }
 
@@ -165,17 +176,12 @@ function place(
   path: string,
   depth: number,
 ): void {
-  if (++laid.placed > MOST_PLACED)
-    throw new CalcError(path, `places more than ${MOST_PLACED} objects`, 'export the part as one object');
+  if (++laid.placed > MOST_PLACED) throw refusal(path, 'threeMf.objects', { mostPlaced: MOST_PLACED });
   const object = objects.get(id);
   if (!object || depth > MOST_DEPTH)
-    throw new CalcError(
-      path,
-      object
-        ? 'holds objects inside one another without end'
-        : `names an object that is not there (${id.slice(0, 20)})`,
-      'export the part again',
-    );
+    throw object
+      ? refusal(path, 'threeMf.endless')
+      : refusal(path, 'threeMf.noObject', { id: id.slice(0, 20) });
   const mesh = object.mesh as Node | undefined;
   if (mesh) {
     const given = listOf(mesh.vertices, 'vertex');
@@ -186,12 +192,7 @@ function place(
     for (const triangle of listOf(mesh.triangles, 'triangle')) {
       for (const key of ['@_v1', '@_v2', '@_v3']) {
         const vertex = vertices[Number(triangle[key])];
-        if (!vertex)
-          throw new CalcError(
-            path,
-            'has a triangle with a corner that is not there',
-            'export the part again',
-          );
+        if (!vertex) throw refusal(path, 'threeMf.corner');
         laid.corners.push(vertex[0]!, vertex[1]!, vertex[2]!);
       }
       refuseTooMany(laid.corners.length / 9, path);

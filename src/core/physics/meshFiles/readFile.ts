@@ -1,8 +1,14 @@
-import { CalcError } from '../../base/errors';
+import { refusal } from '../../base/errors';
 import type { Mesh } from './mesh';
 import { read3mf } from './read3mf';
 import { readObj } from './readObj';
 import { readStl } from './readStl';
+
+declare module '../../base/errors' {
+  interface RefusalFacts {
+    'meshFile.unknown': { name: string };
+  }
+}
 
 /** A mesh from a file's bytes, by its name's ending. @throws CalcError at `file` for what is no mesh */
 export function readMeshFile(bytes: Uint8Array, name: string): Mesh {
@@ -10,9 +16,5 @@ export function readMeshFile(bytes: Uint8Array, name: string): Mesh {
   if (kind === '3mf' || (bytes[0] === 0x50 && bytes[1] === 0x4b)) return read3mf(bytes, 'file');
   if (kind === 'obj') return readObj(new TextDecoder().decode(bytes), 'file');
   if (kind === 'stl') return readStl(bytes, 'file');
-  throw new CalcError(
-    'file',
-    `is no mesh that is known here: ${name.slice(-20)}`,
-    'drop an STL, a 3MF or an OBJ',
-  );
+  throw refusal('file', 'meshFile.unknown', { name: name.slice(-20) });
 }

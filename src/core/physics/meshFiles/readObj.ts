@@ -1,6 +1,15 @@
-import { CalcError } from '../../base/errors';
+import { refusal } from '../../base/errors';
 import { checkedTriangles, type Mesh, welded } from './mesh';
 import { refuseTooMany } from './tooMany';
+
+declare module '../../base/errors' {
+  interface RefusalFacts {
+    'obj.long': { line: number; most: number };
+    'obj.numbers': { line: number };
+    'obj.face': { line: number };
+    'obj.corner': { line: number; word: string };
+  }
+}
 
 const LONGEST_LINE = 100_000;
 
@@ -12,11 +21,9 @@ const LONGEST_LINE = 100_000;
 export function readObj(text: string, path: string): Mesh {
   const places: number[] = [];
   const corners: number[] = [];
-  const refuse = (line: number, what: string) =>
-    new CalcError(path, `line ${line + 1} ${what}`, 'export the part again');
   for (let [start, number] = [0, 0]; start <= text.length; number++) {
     const end = text.indexOf('\n', start) < 0 ? text.length : text.indexOf('\n', start);
-    if (end - start > LONGEST_LINE) throw refuse(number, `is longer than ${LONGEST_LINE} letters`);
+    if (end - start > LONGEST_LINE) throw refusal(path, 'obj.long', { line: number + 1, most: LONGEST_LINE });
     readLine(text.slice(start, end), number);
     start = end + 1;
   }
@@ -28,16 +35,16 @@ export function readObj(text: string, path: string): Mesh {
     if (kind === 'v') {
       const at = words.slice(0, 3).map(Number);
       if (at.length < 3 || at.some((value) => !Number.isFinite(value)))
-        throw refuse(number, 'gives no three finite numbers');
+        throw refusal(path, 'obj.numbers', { line: number + 1 });
       places.push(...at);
     }
     if (kind !== 'f') return;
-    if (words.length < 3) throw refuse(number, 'is a face of fewer than three corners');
+    if (words.length < 3) throw refusal(path, 'obj.face', { line: number + 1 });
     const face = words.map((word) => {
       const index = Number(word.split('/')[0]);
       const at = index < 0 ? places.length / 3 + index : index - 1;
       if (!Number.isInteger(index) || at < 0 || at >= places.length / 3)
-        throw refuse(number, `names a corner that is not there (${word.slice(0, 20)})`);
+        throw refusal(path, 'obj.corner', { line: number + 1, word: word.slice(0, 20) });
       return at;
     });
     for (let k = 1; k + 1 < face.length; k++)

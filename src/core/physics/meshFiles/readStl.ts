@@ -1,6 +1,16 @@
-import { CalcError } from '../../base/errors';
+import { refusal } from '../../base/errors';
 import { checkedTriangles, type Mesh, welded } from './mesh';
 import { refuseTooMany } from './tooMany';
+
+declare module '../../base/errors' {
+  interface RefusalFacts {
+    'stl.noTriangle': Record<never, never>;
+    'stl.cutOff': { count: number; room: number };
+    'stl.noEnd': Record<never, never>;
+    'stl.facet': { next: string };
+    'stl.facets': { facets: number };
+  }
+}
 
 const [HEADER, RECORD] = [84, 50];
 const NUMBER = /^[-+]?(?:\d|\.\d|nan|inf)/i;
@@ -25,21 +35,11 @@ function isText(bytes: Uint8Array): boolean {
 const announced = (bytes: Uint8Array) => new DataView(bytes.buffer, bytes.byteOffset).getUint32(80, true);
 
 function readBinary(bytes: Uint8Array, path: string): Mesh {
-  if (bytes.length < HEADER)
-    throw new CalcError(
-      path,
-      'is cut off before its first triangle, or no STL at all',
-      'export the part again',
-    );
+  if (bytes.length < HEADER) throw refusal(path, 'stl.noTriangle');
   const count = announced(bytes);
   checkedTriangles(count, path);
   const room = Math.floor((bytes.length - HEADER) / RECORD);
-  if (room < count)
-    throw new CalcError(
-      path,
-      `is cut off: it announces ${count} triangles and holds ${room}`,
-      'export the part again',
-    );
+  if (room < count) throw refusal(path, 'stl.cutOff', { count, room });
   const view = new DataView(bytes.buffer, bytes.byteOffset);
   const corners = new Float32Array(9 * count);
   for (let triangle = 0; triangle < count; triangle++) {
@@ -56,8 +56,7 @@ const WORD = /\S+/g;
 
 /** Word by word, in time that grows with the text alone. */
 function readText(text: string, path: string): Mesh {
-  if (!/endsolid[^\n]*\s*$/i.test(text.slice(-1000)))
-    throw new CalcError(path, 'is cut off: its last line is no endsolid', 'export the part again');
+  if (!/endsolid[^\n]*\s*$/i.test(text.slice(-1000))) throw refusal(path, 'stl.noEnd');
   const corners: number[] = [];
   let [facets, vertices] = [0, 0];
   WORD.lastIndex = 0;
@@ -73,20 +72,11 @@ function readText(text: string, path: string): Mesh {
     for (let axis = 0; axis < 3; axis++) {
       const next = WORD.exec(text)?.[0] ?? '';
       if (next.length > LONGEST_WORD || !NUMBER.test(next))
-        throw new CalcError(
-          path,
-          `does not give three corners of three numbers for each facet (${next.slice(0, 20)})`,
-          'export the part again',
-        );
+        throw refusal(path, 'stl.facet', { next: next.slice(0, 20) });
       corners.push(Number(next));
     }
   }
   checkedTriangles(facets, path);
-  if (vertices !== 3 * facets)
-    throw new CalcError(
-      path,
-      `does not give three corners for each of its ${facets} facets`,
-      'export the part again',
-    );
+  if (vertices !== 3 * facets) throw refusal(path, 'stl.facets', { facets });
   return welded(Float64Array.from(corners), path);
 }

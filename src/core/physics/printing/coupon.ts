@@ -1,5 +1,12 @@
-import { CalcError } from '../../base/errors';
+import { refusal } from '../../base/errors';
 import { plain } from '../../base/units/plain';
+
+declare module '../../base/errors' {
+  interface RefusalFacts {
+    'coupon.noSample': { kind: string };
+    'coupon.flat': { kind: string };
+  }
+}
 
 export const FEATURES = ['hole', 'peg'] as const;
 export type Feature = (typeof FEATURES)[number];
@@ -114,14 +121,8 @@ function drawnFor(
   notes: string[],
 ): Drawn {
   const line = fitted.get(kind);
-  if (!line)
-    throw new CalcError(
-      `want.${index}.kind`,
-      `no sample is a ${kind}`,
-      `measure a few ${kind}s of the coupon`,
-    );
-  if (line.slope === 0)
-    throw new CalcError('samples', `the ${kind}s come out the same whatever is drawn`, 'measure them again');
+  if (!line) throw refusal(`want.${index}.kind`, 'coupon.noSample', { kind });
+  if (line.slope === 0) throw refusal('samples', 'coupon.flat', { kind });
   const targetMm = actualMm + (kind === 'hole' ? 1 : -1) * ALLOWANCES[fit];
   const drawMm = (targetMm - line.offsetMm) / line.slope;
   const sizes = samples.filter((sample) => sample.kind === kind).map(({ nominalMm }) => nominalMm);

@@ -28,7 +28,9 @@ describe('fit.stack', () => {
         ],
       }).chain,
     ).toEqual({ nominalMm: 15, worstCaseMm: 0.7, rootSumSquareMm: 0.5 });
-    expect(refusalOf(() => stack({})).message).toContain('bearings');
+    expect(refusalOf(() => stack({})).given).toMatchObject({
+      about: { peers: expect.arrayContaining(['bearings']) },
+    });
     expect(
       refusalOf(() => stack({ bearings: { spacingMm: 0, clearanceMm: [0, 0], radiusMm: 1 } })).path,
     ).toBe('bearings.spacingMm');

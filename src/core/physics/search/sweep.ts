@@ -1,4 +1,4 @@
-import { CalcError } from '../../base/errors';
+import { refusal } from '../../base/errors';
 import { meanCellVolts } from '../motion/cell';
 import { cycleMeans } from '../heat/cycleMeans';
 import type { EnduranceCycle } from '../heat/enduranceDefinition';
@@ -10,6 +10,14 @@ import { createPlant, type Limit } from '../motion/plant';
 import { paretoSet } from './pareto';
 import { driveRun } from '../motion/run';
 import { steadyAt, type ThermalDefinition } from '../heat/thermal';
+
+declare module '../../base/errors' {
+  interface RefusalFacts {
+    'driveSweep.combinations': { count: number; mostRows: number };
+    'driveSweep.range': { from: number; to: number };
+    'driveSweep.ratios': { mostRows: number };
+  }
+}
 
 export interface SweepMotor extends MotorDefinition {
   id: string;
@@ -106,12 +114,7 @@ export function planSweep(input: SweepInput): SweepPlan {
   const { motors, batteries, base, goal = {} } = input;
   const ratios = ratiosOf(input.ratios);
   const count = motors.length * batteries.length * ratios.length;
-  if (count > MOST_ROWS)
-    throw new CalcError(
-      'motors',
-      `with the packs and ratios make ${count} combinations, over ${MOST_ROWS}`,
-      'take fewer motors, packs or ratios',
-    );
+  if (count > MOST_ROWS) throw refusal('motors', 'driveSweep.combinations', { count, mostRows: MOST_ROWS });
   if (input.thermal) refuseColdLimits(input.thermal);
   motors.forEach(({ thermal }) => thermal && refuseColdLimits(thermal));
   const distanceM = goal.distanceM ?? base.distanceM;
@@ -152,19 +155,9 @@ export function planSweep(input: SweepInput): SweepPlan {
 function ratiosOf(ratios: SweepInput['ratios']): readonly number[] {
   if (Array.isArray(ratios)) return ratios as readonly number[];
   const { from, to, step } = ratios as RatioRange;
-  if (to < from)
-    throw new CalcError(
-      'ratios.from',
-      `${from} lies above ratios.to, ${to}: the range is empty`,
-      'put the smaller ratio into from',
-    );
+  if (to < from) throw refusal('ratios.from', 'driveSweep.range', { from, to });
   const below = Math.ceil((to - from) / step - 1e-9);
-  if (below > MOST_ROWS)
-    throw new CalcError(
-      'ratios.step',
-      `makes over ${MOST_ROWS} ratios`,
-      'take a larger step or a shorter range',
-    );
+  if (below > MOST_ROWS) throw refusal('ratios.step', 'driveSweep.ratios', { mostRows: MOST_ROWS });
   return [...Array.from({ length: below }, (_, k) => from + k * step), to];
 }
 

@@ -1,4 +1,11 @@
-import { CalcError } from '../../base/errors';
+import { type Measure, measure } from '../../base/measure';
+import { refusal } from '../../base/errors';
+
+declare module '../../base/errors' {
+  interface RefusalFacts {
+    'fem.freedoms': { freedoms: Measure; most: Measure };
+  }
+}
 
 /** A solid of cubes on a grid, only those that are material numbered. */
 export interface Bricks {
@@ -60,11 +67,10 @@ export function bricksOf(solid: Solid, size: Bricks['size'], shares: readonly nu
   let nodes = 0;
   for (let at = 0; at < nodeAt.length; at++) if (nodeAt[at] === 0) nodeAt[at] = nodes++;
   if (3 * nodes > MOST_DOFS)
-    throw new CalcError(
-      'voxelMm',
-      `gives ${(3 * nodes).toLocaleString('en')} degrees of freedom, more than ${MOST_DOFS.toLocaleString('en')}`,
-      'choose larger voxels',
-    );
+    throw refusal('voxelMm', 'fem.freedoms', {
+      freedoms: measure(3 * nodes, 'count', 9),
+      most: measure(MOST_DOFS, 'count', 9),
+    });
   const corner = new Int32Array(nodes);
   for (let at = 0; at < nodeAt.length; at++) if (nodeAt[at]! >= 0) corner[nodeAt[at]!] = at;
   const rows = Int32Array.from(runs);

@@ -1,7 +1,13 @@
 import earcut from 'earcut';
-import { CalcError } from '../../base/errors';
+import { refusal } from '../../base/errors';
 import type { Vec3 } from '../../base/vec3';
 import type { Corners } from './shapes';
+
+declare module '../../base/errors' {
+  interface RefusalFacts {
+    'extrude.crosses': Record<never, never>;
+  }
+}
 
 export type Loop = readonly (readonly [number, number])[];
 
@@ -40,7 +46,7 @@ function lidOf(flat: Loop, starts: number[], corners: number): number[] {
     // a polygon of n corners with h holes falls into n + 2h − 2 triangles
     if (faces.length / 3 === corners + 2 * starts.length - 2) return faces;
   }
-  throw new CalcError('outline', 'crosses itself or its holes', 'draw it without');
+  throw refusal('outline', 'extrude.crosses');
 }
 
 /**

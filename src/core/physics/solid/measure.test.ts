@@ -149,51 +149,60 @@ describe('files of meshes', () => {
     ]);
   });
 
-  it('that are broken say what is wrong, each in a sentence', () => {
-    const message = (mesh: object) => refusalOf(() => measure({ mesh } as never)).message;
+  it('that are broken say what is wrong, each by its code', () => {
+    const refused = (mesh: object) => {
+      const { code, given } = refusalOf(() => measure({ mesh } as never));
+      return { code, given };
+    };
+    const code = (mesh: object) => refused(mesh).code;
     const bytes = writeStl(meshOf(box));
-    expect(message({ stlBase64: toBase64(bytes.slice(0, 400)) })).toContain(
-      'announces 12 triangles and holds 6',
-    );
-    expect(message({ stlBase64: toBase64(bytes.slice(0, 20)) })).toContain('cut off');
-    expect(message({ stlBase64: toBase64(new Uint8Array(84)) })).toContain('no triangles');
-    expect(message(ascii(text.slice(0, 300)))).toContain('endsolid');
-    expect(message(ascii(text.replace('vertex 0 0 0', 'vertex 0 0 x')))).toContain('three corners');
-    expect(message(ascii('solid a\nendsolid a\n'))).toContain('no triangles');
+    expect(refused({ stlBase64: toBase64(bytes.slice(0, 400)) })).toEqual({
+      code: 'stl.cutOff',
+      given: { count: 12, room: 6 },
+    });
+    expect(code({ stlBase64: toBase64(bytes.slice(0, 20)) })).toBe('stl.noTriangle');
+    expect(code({ stlBase64: toBase64(new Uint8Array(84)) })).toBe('meshFile.empty');
+    expect(code(ascii(text.slice(0, 300)))).toBe('stl.noEnd');
+    expect(code(ascii(text.replace('vertex 0 0 0', 'vertex 0 0 x')))).toBe('stl.facet');
+    expect(code(ascii('solid a\nendsolid a\n'))).toBe('meshFile.empty');
     const holed = bytes.slice();
     new DataView(holed.buffer).setFloat32(84 + 12, NaN, true);
-    expect(message({ stlBase64: toBase64(holed) })).toContain('no finite number');
+    expect(code({ stlBase64: toBase64(holed) })).toBe('meshFile.notFinite');
     // words and lines without end, components inside components, what grows when it is unpacked
+    expect(code(ascii(`solid a\nfacet\nvertex ${'1'.repeat(200_000)}x 0 0\nendfacet\nendsolid a\n`))).toBe(
+      'stl.facet',
+    );
     expect(
-      message(ascii(`solid a\nfacet\nvertex ${'1'.repeat(200_000)}x 0 0\nendfacet\nendsolid a\n`)),
-    ).toContain('three corners of three numbers');
-    expect(
-      message(ascii('solid vertex endfacet\nfacet\nvertex 0 0 0\nvertex 1 0 0\nendfacet\nendsolid')),
-    ).toContain('three corners for each of its 1 facets');
-    expect(message({ objText: `v ${' '.repeat(200_000)}0 0 0\n` })).toContain('line 1 is longer than');
+      refused(ascii('solid vertex endfacet\nfacet\nvertex 0 0 0\nvertex 1 0 0\nendfacet\nendsolid')),
+    ).toEqual({ code: 'stl.facets', given: { facets: 1 } });
+    expect(refused({ objText: `v ${' '.repeat(200_000)}0 0 0\n` })).toMatchObject({
+      code: 'obj.long',
+      given: { line: 1 },
+    });
     const nested = Array.from(
       { length: 15 },
       (_, at) =>
         `<object id="${at + 3}"><components><component objectid="${at + 2}"/><component objectid="${at + 2}"/></components></object>`,
     ).join('');
     expect(
-      message(
+      refused(
         threeMf(
           model('millimeter')
             .replace('</resources>', `${nested}</resources>`)
             .replace('<item objectid="2"', '<item objectid="17"'),
         ),
       ),
-    ).toContain('places more than 10000 objects');
-    expect(message({ stlBase64: '%%%' })).toContain('no base64');
-    expect(message({ objText: 'v 0 0 0\nv 1 0 0\nf 1 2 3\n' })).toContain(
-      'line 3 names a corner that is not there',
-    );
-    expect(message({ threeMfBase64: toBase64(bytes) })).toContain('no 3MF');
-    expect(message(threeMf('<model', '3D/3dmodel.model'))).toMatch(/no XML|no triangles/);
-    expect(message(threeMf(model('furlong')))).toContain('unit');
+    ).toEqual({ code: 'threeMf.objects', given: { mostPlaced: 10_000 } });
+    expect(code({ stlBase64: '%%%' })).toMatch(/^base64/);
+    expect(refused({ objText: 'v 0 0 0\nv 1 0 0\nf 1 2 3\n' })).toMatchObject({
+      code: 'obj.corner',
+      given: { line: 3 },
+    });
+    expect(code({ threeMfBase64: toBase64(bytes) })).toBe('threeMf.noArchive');
+    expect(code(threeMf('<model', '3D/3dmodel.model'))).toMatch(/threeMf\.xml|meshFile\.empty/);
+    expect(code(threeMf(model('furlong')))).toBe('threeMf.unit');
     const zipped = zipSync({ '3D/3dmodel.model': strToU8(model('millimeter')) });
-    expect(message({ threeMfBase64: toBase64(zipped.slice(0, 300)) })).toMatch(/cut off|unpacked/);
+    expect(code({ threeMfBase64: toBase64(zipped.slice(0, 300)) })).toMatch(/^threeMf\.(noModel|packed)$/);
     expect(refusalOf(() => measure({ mesh: stl(box), buildDirection: [0, 0, 0] })).path).toBe(
       'buildDirection',
     );

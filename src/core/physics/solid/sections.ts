@@ -1,9 +1,15 @@
-import { CalcError } from '../../base/errors';
+import { refusal } from '../../base/errors';
 import { allowableMpa, type PartState, type StrengthMaterial } from '../strength/allowable';
 import { plain } from '../../base/units/plain';
 import { cross, dot, lengthOf, subtract, unit, type Vec3 } from '../../base/vec3';
 import type { Mesh } from '../meshFiles/mesh';
 import { type MeshText, readMesh } from '../meshFiles/readMesh';
+
+declare module '../../base/errors' {
+  interface RefusalFacts {
+    'sections.axis': Record<never, never>;
+  }
+}
 
 export type Axis = 'x' | 'y' | 'z' | Vec3;
 
@@ -176,8 +182,7 @@ export function cutAlong(
     if (s[at]! < low) low = s[at]!;
     if (s[at]! > high) high = s[at]!;
   }
-  if (!(high > low))
-    throw new CalcError('axis', 'runs across a part that has no length along it', 'choose another axis');
+  if (!(high > low)) throw refusal('axis', 'sections.axis');
   const step = (high - low) / stations;
   const edges: number[][] = Array.from({ length: stations }, () => []);
   for (let at = 0; at < triangles.length; at += 3) {

@@ -104,10 +104,10 @@ describe('a part split at a plane', () => {
         { axis: 0, atMm: 50, pinMm: 3 },
       ),
     ).toMatchObject({ pinsMm: [], notes: [expect.stringContaining('too narrow')] });
-    expect(() => splitMesh(kit, block, { axis: 2, atMm: 20 })).toThrow('does not cut it');
+    expect(() => splitMesh(kit, block, { axis: 2, atMm: 20 })).toThrow('split.place');
     const { vertices, triangles } = block;
     expect(() => splitMesh(kit, { vertices, triangles: triangles.slice(3) }, { axis: 0, atMm: 60 })).toThrow(
-      'is not closed',
+      'split.open',
     );
   });
 });

@@ -1,7 +1,15 @@
+import { type Measure, measure } from '../../base/measure';
 import type { CrossSection, ManifoldToplevel, Manifold as Solid } from 'manifold-3d';
-import { CalcError } from '../../base/errors';
+import { refusal } from '../../base/errors';
 import type { Vec3 } from '../../base/vec3';
 import type { Mesh } from '../meshFiles/mesh';
+
+declare module '../../base/errors' {
+  interface RefusalFacts {
+    'split.place': { from: Measure; to: Measure };
+    'split.open': Record<never, never>;
+  }
+}
 
 export interface SplitHow {
   /** Along which the cut is made, and where, in the mesh's own mm. */
@@ -46,11 +54,10 @@ export function splitMesh(
   const normal: Vec3 = [axis === 0 ? 1 : 0, axis === 1 ? 1 : 0, axis === 2 ? 1 : 0];
   const { min, max } = solid.boundingBox();
   if (!(atMm > min[axis] + THINNEST && atMm < max[axis] - THINNEST))
-    throw new CalcError(
-      'atMm',
-      `does not cut it: it reaches from ${min[axis].toFixed(1)} to ${max[axis].toFixed(1)} mm`,
-      'choose a place between',
-    );
+    throw refusal('atMm', 'split.place', {
+      from: measure(min[axis], 'lengthMm', 4),
+      to: measure(max[axis], 'lengthMm', 4),
+    });
   const [above, below] = solid.splitByPlane([...normal], atMm);
   const notes: string[] = [];
   const centres = pinMm ? pinPlaces(kit, solid, axis, atMm, pinMm, pins) : [];
@@ -75,11 +82,7 @@ function solidOf({ Manifold, Mesh: Given }: ManifoldToplevel, { vertices, triang
   try {
     return new Manifold(given);
   } catch {
-    throw new CalcError(
-      'mesh',
-      'is not closed, so it cannot be cut as a solid',
-      'mend it on its own page first',
-    );
+    throw refusal('mesh', 'split.open');
   }
 }
 

@@ -1,6 +1,12 @@
-import { CalcError } from '../../base/errors';
+import { refusal } from '../../base/errors';
 import { byLayers, type Layers, type PartState, type StrengthMaterial } from './allowable';
 import { type Point2, type Section, type SectionProperties, sectionProperties } from './section';
+
+declare module '../../base/errors' {
+  interface RefusalFacts {
+    'beam.beyond': Record<never, never>;
+  }
+}
 
 export type BeamSupport = 'cantilever' | 'simple' | 'fixed';
 export type BeamLoad = { forceN: number; atMm?: number } | { perMmN: number };
@@ -61,7 +67,7 @@ export function beamCheck(input: BeamInput): BeamResult {
 /** The same without the height that would bear it twice, which takes a search. */
 export function beamStresses(input: BeamInput): BeamStresses {
   if ('atMm' in input.load && input.load.atMm !== undefined && input.load.atMm > input.lengthMm)
-    throw new CalcError('load.atMm', 'lies beyond the beam', 'give a place on it');
+    throw refusal('load.atMm', 'beam.beyond');
   const { section, bendingAbout, material, layers } = input;
   const properties = sectionProperties({ section });
   const state = stateOf(input);

@@ -1,4 +1,4 @@
-import { CalcError } from '../../base/errors';
+import { refusal } from '../../base/errors';
 import { allowableMpa, derate, fillFactor, inPlaneShearMpa } from './allowable';
 import { rectangleTorsion } from './section';
 import type {
@@ -7,6 +7,12 @@ import type {
   PrintedSectionResult,
   SectionLoad,
 } from './printedSectionDefinition';
+
+declare module '../../base/errors' {
+  interface RefusalFacts {
+    'printedSection.noFill': Record<never, never>;
+  }
+}
 
 const USUAL_POISSON = 0.35;
 const USUAL_EXPONENT = 1.5;
@@ -43,11 +49,7 @@ export function printedBar(input: PrintedSectionInput): PrintedSectionResult {
   const phi = solid ? 0 : settings.infillPct / 100;
   const cored = phi > 0;
   if (!solid && !cored && (wall.x === 0 || wall.y === 0))
-    throw new CalcError(
-      'settings.infillPct',
-      'is 0 and nothing joins the faces',
-      'give it some infill, or walls all round',
-    );
+    throw refusal('settings.infillPct', 'printedSection.noFill');
   const { modulusExponent = USUAL_EXPONENT, strengthExponent = USUAL_EXPONENT } = input.core ?? {};
   const E = material.modulusMpa * (layers === 'across' ? (material.modulusRatio ?? 1) : 1);
   const n = cored ? phi ** modulusExponent : 0;

@@ -1,6 +1,13 @@
-import { CalcError } from '../../base/errors';
+import { CalcError, refusal } from '../../base/errors';
 import { printedBar } from './printedBar';
 import type { LightestSection, PrintedSectionInput, Values } from './printedSectionDefinition';
+
+declare module '../../base/errors' {
+  interface RefusalFacts {
+    'printedSection.combinations': { tried: number; most: number };
+    'printedSection.tooMany': { most: number };
+  }
+}
 
 const MOST = 200_000;
 const TIE = 1e-9;
@@ -19,12 +26,7 @@ export function searchPrinted(input: PrintedSectionInput): {
     valuesOf(search!.heightMm),
   ];
   const tried = perimeters.length * infills.length * heights.length;
-  if (tried > MOST)
-    throw new CalcError(
-      'search',
-      `makes ${tried} combinations, over ${MOST}`,
-      'take larger steps or shorter ranges',
-    );
+  if (tried > MOST) throw refusal('search', 'printedSection.combinations', { tried, most: MOST });
   let lightest: LightestSection | undefined;
   let enough = 0;
   for (const count of perimeters)
@@ -69,7 +71,6 @@ function valuesOf(values: Values): readonly number[] {
   if (Array.isArray(values)) return values as readonly number[];
   const { from, to, step } = values as Exclude<Values, readonly number[]>;
   const below = Math.max(0, Math.ceil((to - from) / step - 1e-9));
-  if (below > MOST)
-    throw new CalcError('search', `makes over ${MOST} combinations`, 'take larger steps or shorter ranges');
+  if (below > MOST) throw refusal('search', 'printedSection.tooMany', { most: MOST });
   return [...Array.from({ length: below }, (_, k) => from + k * step), to];
 }

@@ -1,7 +1,13 @@
-import { CalcError } from '../../base/errors';
+import { refusal } from '../../base/errors';
 import { printedBar } from './printedBar';
 import { searchPrinted } from './printedSearch';
 import type { PrintedSectionInput, PrintedSectionResult } from './printedSectionDefinition';
+
+declare module '../../base/errors' {
+  interface RefusalFacts {
+    'printedSection.buildAxis': Record<never, never>;
+  }
+}
 
 /**
  * A printed bar as shell and core: walls of full plastic round a core whose stiffness and strength go with a power of its
@@ -14,7 +20,7 @@ import type { PrintedSectionInput, PrintedSectionResult } from './printedSection
  */
 export function sectionPrinted(input: PrintedSectionInput): PrintedSectionResult {
   if (input.layers === 'across' && input.buildAxis !== undefined)
-    throw new CalcError('buildAxis', 'plays no part where the layers lie across', 'leave it out');
+    throw refusal('buildAxis', 'printedSection.buildAxis');
   const found = printedBar(input);
   if (!input.search) return found;
   const { lightest, tried, enough, note } = searchPrinted(input);

@@ -1,4 +1,16 @@
-import { CalcError } from '../../base/errors';
+import { refusal } from '../../base/errors';
+
+declare module '../../base/errors' {
+  interface RefusalFacts {
+    'section.noWall': Record<never, never>;
+    'section.noHollow': Record<never, never>;
+    'section.webTooWide': Record<never, never>;
+    'section.noWeb': Record<never, never>;
+    'section.crosses': Record<never, never>;
+    'section.holeCrosses': Record<never, never>;
+    'section.noArea': Record<never, never>;
+  }
+}
 
 export type Point2 = readonly [x: number, y: number];
 
@@ -45,8 +57,7 @@ export function sectionProperties({ section }: { section: Section }): SectionPro
     case 'round':
       return ring(section.diameterMm, 0);
     case 'tube':
-      if (section.boreMm >= section.diameterMm)
-        throw new CalcError('section.diameterMm', 'leaves no wall', 'give a diameter over the bore');
+      if (section.boreMm >= section.diameterMm) throw refusal('section.diameterMm', 'section.noWall');
       return ring(section.diameterMm, section.boreMm);
     case 'polygon':
       return ofPolygon(section.outerMm, section.holesMm ?? []);
@@ -95,8 +106,7 @@ function ofBox({
   heightMm: h,
   wallMm: t,
 }: Extract<Section, { shape: 'box' }>): SectionProperties {
-  if (2 * t >= Math.min(w, h))
-    throw new CalcError('section.wallMm', 'leaves no hollow', 'give a wall under half of width and height');
+  if (2 * t >= Math.min(w, h)) throw refusal('section.wallMm', 'section.noHollow');
   // Bredt: 4·A²·t over the length of the wall's middle line
   const [mw, mh] = [w - t, h - t];
   return {
@@ -120,10 +130,8 @@ function profile({
   webMm: web,
   flangeMm: f,
 }: Extract<Section, { shape: 'channel' | 'iBeam' | 'tee' }>): Point2[] {
-  if (web > w)
-    throw new CalcError('section.webMm', 'is wider than the section', 'give a web within the width');
-  if ((shape === 'tee' ? f : 2 * f) >= h)
-    throw new CalcError('section.flangeMm', 'leaves no web', 'give thinner flanges or more height');
+  if (web > w) throw refusal('section.webMm', 'section.webTooWide');
+  if ((shape === 'tee' ? f : 2 * f) >= h) throw refusal('section.flangeMm', 'section.noWeb');
   if (shape === 'channel')
     return [
       [0, 0],
@@ -164,18 +172,13 @@ function profile({
 }
 
 function ofPolygon(outer: readonly Point2[], holes: readonly (readonly Point2[])[]): SectionProperties {
-  if (crosses(outer)) throw new CalcError('section.outerMm', 'crosses itself', 'give its corners in order');
+  if (crosses(outer)) throw refusal('section.outerMm', 'section.crosses');
   const bad = holes.findIndex(crosses);
-  if (bad >= 0) throw new CalcError(`section.holesMm.${bad}`, 'crosses itself', 'give its corners in order');
+  if (bad >= 0) throw refusal(`section.holesMm.${bad}`, 'section.holeCrosses');
   const turned = (loop: readonly Point2[], sense: 1 | -1) =>
     Math.sign(areaOf(loop)) === sense ? loop : [...loop].reverse();
   const whole = ofLoops([turned(outer, 1), ...holes.map((hole) => turned(hole, -1))]);
-  if (whole.areaMm2 <= 0)
-    throw new CalcError(
-      'section.outerMm',
-      'encloses no area once its holes are out',
-      'give corners that enclose more than the holes',
-    );
+  if (whole.areaMm2 <= 0) throw refusal('section.outerMm', 'section.noArea');
   return whole;
 }
 

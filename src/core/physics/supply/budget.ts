@@ -1,7 +1,17 @@
-import { CalcError } from '../../base/errors';
+import { refusal } from '../../base/errors';
 import { BATTERY, type BudgetInput, type BudgetResult, type Load, type LoadState } from './budgetDefinition';
 import { budgetFindings } from './budgetFindings';
 import { supplyAt, type SupplyState } from './supplyState';
+
+declare module '../../base/errors' {
+  interface RefusalFacts {
+    'budget.packsName': { battery: string };
+    'budget.twice': { id: string };
+    'budget.noSuchFeed': { from: string };
+    'budget.ring': { id: string };
+    'budget.noSuchRail': { rail: string };
+  }
+}
 
 const CHARGED_V = 4.2;
 const CUTOFF_V = 3.3;
@@ -47,41 +57,24 @@ function stateOf(load: Load, state: SupplyState): LoadState {
 function refuseBrokenTrees({ rails, loads }: BudgetInput): void {
   const seen = new Set<string>();
   const take = (path: string, id: string) => {
-    if (id === BATTERY)
-      throw new CalcError(path, `"${BATTERY}" is the pack's own name`, 'call it something else');
-    if (seen.has(id))
-      throw new CalcError(path, `"${id}" stands there twice`, 'give each rail and load a name of its own');
+    if (id === BATTERY) throw refusal(path, 'budget.packsName', { battery: BATTERY });
+    if (seen.has(id)) throw refusal(path, 'budget.twice', { id });
     seen.add(id);
   };
   rails.forEach(({ id }, index) => take(`rails.${index}.id`, id));
   const known = new Set([BATTERY, ...rails.map(({ id }) => id)]);
   loads.forEach(({ id }, index) => take(`loads.${index}.id`, id));
   rails.forEach(({ from }, index) => {
-    if (!known.has(from))
-      throw new CalcError(
-        `rails.${index}.from`,
-        `there is no rail "${from}"`,
-        'name the battery or one of the rails',
-      );
+    if (!known.has(from)) throw refusal(`rails.${index}.from`, 'budget.noSuchFeed', { from });
   });
   rails.forEach((rail, index) => {
     let at = rail;
     for (let steps = 0; at.from !== BATTERY; steps++) {
-      if (steps > rails.length)
-        throw new CalcError(
-          `rails.${index}.from`,
-          `"${rail.id}" feeds itself`,
-          'let one rail of the ring hang on the battery',
-        );
+      if (steps > rails.length) throw refusal(`rails.${index}.from`, 'budget.ring', { id: rail.id });
       at = rails.find(({ id }) => id === at.from)!;
     }
   });
   loads.forEach(({ rail }, index) => {
-    if (!known.has(rail))
-      throw new CalcError(
-        `loads.${index}.rail`,
-        `there is no rail "${rail}"`,
-        'name the battery or one of the rails',
-      );
+    if (!known.has(rail)) throw refusal(`loads.${index}.rail`, 'budget.noSuchRail', { rail });
   });
 }

@@ -1,4 +1,10 @@
-import { CalcError } from '../../base/errors';
+import { refusal } from '../../base/errors';
+
+declare module '../../base/errors' {
+  interface RefusalFacts {
+    'servo.twice': { volts: number };
+  }
+}
 
 export interface ServoPoint {
   volts: number;
@@ -32,11 +38,7 @@ export const NM_PER_KGCM = 0.0980665;
 export function servoTorque({ points, volts }: ServoTorqueInput): ServoTorqueResult {
   points.forEach((point, index) => {
     if (points.findIndex((other) => other.volts === point.volts) < index)
-      throw new CalcError(
-        `points.${index}.volts`,
-        `${point.volts} V stands there twice`,
-        'give each voltage once',
-      );
+      throw refusal(`points.${index}.volts`, 'servo.twice', { volts: point.volts });
   });
   const sorted = [...points].sort((a, b) => a.volts - b.volts);
   const timed = sorted.every(({ secondsPer60Deg }) => secondsPer60Deg !== undefined);

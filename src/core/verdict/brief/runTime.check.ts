@@ -8,10 +8,12 @@ import type { WholePack } from '../../worked/heat/wholePack';
 import { otherPack } from '../../worked/exchange/otherPack';
 import { defineCheck, type Found } from '../engine/check';
 import { finding, working } from '../../base/finding';
+import { coolerBy } from '../drive/heat/heldAgainst';
 import { heatFacts } from '../../worked/heat/heatFacts';
 
 declare module '../../base/finding' {
   interface FindingFacts {
+    'brief.charge.stands': Record<never, never>;
     'brief.charge.driven': { speed: Measure; current?: Measure; ended: End };
     'brief.charge.meanPower': { share: Measure; power: Measure; energy: Measure };
   }
@@ -30,6 +32,7 @@ declare module '../../base/finding' {
   }
 }
 
+const TOO_HOT: readonly End[] = ['case', 'winding'];
 const USUAL_MEAN_SHARE = 0.6;
 /** Capacities that are tried over the present one. */
 const LARGER = [1.3, 1.6, 2];
@@ -58,22 +61,27 @@ export const runTime = defineCheck({
       ? byEndurance(whole.value, brief.runTimeMinutes!)
       : byMeanPower(subject.document, demand.value.surfaces[0]!.meanPowerW);
   },
-  remedies: ({ document }) =>
-    LARGER.flatMap((capacity) => {
-      const pack = otherPack(document, { capacity });
+  remedies: (subject) => {
+    const whole = subject.endurance();
+    // charge that is left does no good in a larger pack
+    if (whole.ok && TOO_HOT.includes(whole.value.ended.endedBy)) return coolerBy(subject);
+    return LARGER.flatMap((capacity) => {
+      const pack = otherPack(subject.document, { capacity });
       return pack ? [{ patch: pack.patch, cost: 2 as const }] : [];
-    }),
+    });
+  },
   provenBy: { run: 'endurance', how: 'wholePack', figure: true },
   supports: ['packTooSmall'],
 });
 
 function byEndurance({ ended, input }: WholePack, wished: number): Found {
   const { durationS, distanceM, meanBatteryCurrentA, endedBy } = ended;
+  if (durationS === 0) return { state: 'over', margin: 0, finding: finding('brief.charge.stands', {}) };
   return {
     value: durationS / 60,
     limit: wished,
     finding: finding('brief.charge.driven', {
-      speed: measure(durationS > 0 ? distanceM / durationS : 0, 'speedMps'),
+      speed: measure(distanceM / durationS, 'speedMps'),
       ...(meanBatteryCurrentA === undefined ? {} : { current: measure(meanBatteryCurrentA, 'currentA') }),
       ended: endedBy,
     }),

@@ -1,4 +1,6 @@
 import type { BuildDocument } from '../../car/document/document';
+import type { Drive } from '../../car/document/drive';
+import { plainStage, ratioPatch } from '../../worked/drive/teeth';
 import { bearsCells, otherPack } from '../../worked/exchange/otherPack';
 import type { Proposal } from '../engine/check';
 
@@ -9,12 +11,15 @@ const STEPS = [1, 2, 4, 6];
 
 export type GearingWay = 'longer' | 'shorter';
 
-/** Teeth of the first geared stage's pinion moved, because that one is quickly changed. */
+/** A plain ratio moved, one after the other. */
+const FACTORS = [1.05, 1.1, 1.2, 1.35];
+
+/** Teeth of the first geared stage's pinion moved, because that one is quickly changed; or a ratio that has no teeth yet. */
 export function gearing({ drive }: BuildDocument, ...ways: GearingWay[]): Proposal[] {
   const stage = drive.stages.find(
     ({ pinionTeeth, wheelTeeth }) => pinionTeeth !== undefined && wheelTeeth !== undefined,
   );
-  if (!stage) return [];
+  if (!stage) return plainRatio(drive, ways);
   return ways.flatMap((way) =>
     STEPS.map((step) => stage.pinionTeeth! + (way === 'longer' ? step : -step))
       .filter((teeth) => teeth >= FEWEST_TEETH)
@@ -22,6 +27,17 @@ export function gearing({ drive }: BuildDocument, ...ways: GearingWay[]): Propos
         patch: [{ path: ['drive', 'stages', stage.id, 'pinionTeeth'], value: teeth }],
         cost: 1 as const,
       })),
+  );
+}
+
+function plainRatio({ stages }: Drive, ways: readonly GearingWay[]): Proposal[] {
+  const stage = plainStage({ stages });
+  if (!stage) return [];
+  return ways.flatMap((way) =>
+    FACTORS.map((factor) => ({
+      patch: ratioPatch(stage, stage.ratio! * (way === 'longer' ? 1 / factor : factor)),
+      cost: 1 as const,
+    })),
   );
 }
 

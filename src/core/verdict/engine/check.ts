@@ -46,6 +46,8 @@ export interface Check extends Standing {
   readonly side: string;
   readonly quantity: QuantityName;
   readonly kind: CheckKind;
+  /** Figure beyond which nobody counts. */
+  readonly countedTo?: number;
   readonly limit?: number;
   /** What was found; none where something is missing or the worker still works it out. */
   readonly finding?: Finding;
@@ -96,6 +98,8 @@ export interface CheckRecord {
   readonly anySurface?: true;
   readonly quantity: QuantityName;
   readonly kind: CheckKind;
+  /** Figure beyond which nobody counts. */
+  readonly countedTo?: number;
   /** Margin under which it is tight; the workshop may set its own. */
   readonly tightUnder?: number;
   /** Whether a build has what it judges; every build where it is left out. */

@@ -1,12 +1,13 @@
 import type { ChosenSurface } from '../../car/document/brief';
 import type { BuildDocument } from '../../car/document/document';
-import { type ChosenMotor, motorsInAll } from '../../car/document/drive';
+import type { ChosenMotor } from '../../car/document/drive';
 import type { Patch } from '../../base/patch';
 import { allPacks, chargedV, type ChosenBattery } from '../../car/document/power';
-import { CalcError } from '../../base/errors';
+import { refusal } from '../../base/errors';
 import { gearsAtHand, itemsOf } from '../../car/library/items';
 import { type LibraryItem } from '../../car/library/kinds';
 import { caseLimitOf, packOfBuild, thermalOf } from '../heat/enduranceOfBuild';
+import { exchanged, heavierByG } from '../exchange/exchanged';
 import { heldBy, motorLimitsA } from '../motion/runOfBuild';
 import type { Assembled } from '../../base/assembled';
 import {
@@ -16,7 +17,13 @@ import {
   type SweepGoal,
   type SweepRow,
 } from '../../physics/search/sweep';
-import { teethNearest } from './teeth';
+import { towardsRatio } from './teeth';
+
+declare module '../../base/errors' {
+  interface RefusalFacts {
+    'explorer.combinations': { total: number; mostRows: number };
+  }
+}
 
 export interface ExplorerPlan {
   readonly count: number;
@@ -96,14 +103,13 @@ export function planExplorer(
     ];
   });
   const addedG = ({ motorId, batteryId }: SweepRow) =>
-    addedMassG(document, motorId, batteryId, library, count);
+    heavierByG(document, {
+      motor: motors.find(({ id }) => id === motorId)!.data,
+      battery: packs.find(({ id }) => id === batteryId)!.data,
+    });
   const total = plans.reduce((sum, plan) => sum + plan.count, 0);
   if (total > MOST_ROWS)
-    throw new CalcError(
-      'ratios.step',
-      `makes ${total} combinations, over ${MOST_ROWS}`,
-      'take a larger step or a shorter range of ratios',
-    );
+    throw refusal('ratios.step', 'explorer.combinations', { total, mostRows: MOST_ROWS });
   const fitted = plans.length === 0 ? 0 : total / plans[0]!.ratios;
   return {
     ok: true,
@@ -142,22 +148,6 @@ const packFigures = ({
   stateOfCharge: 1,
 });
 
-/** What the car weighs more with another motor and pack, g. */
-export function addedMassG(
-  { drive, power }: BuildDocument,
-  motorId: string,
-  batteryId: string,
-  library: readonly LibraryItem[],
-  motors: number,
-): number {
-  const massOf = (id: string) =>
-    (library.find((item) => item.id === id)?.data as { massG: number } | undefined)?.massG ?? 0;
-  return (
-    motors * (massOf(motorId) - (drive.motor?.massG ?? massOf(motorId))) +
-    (power.packs ?? 1) * (massOf(batteryId) - (power.battery?.massG ?? massOf(batteryId)))
-  );
-}
-
 /** The budget of the size class is part of the wish. */
 function withinBudget(
   { brief, chassis }: BuildDocument,
@@ -187,16 +177,15 @@ export function takeRow(
 ): Patch {
   const motor = itemsOf(library, 'motor').find(({ id }) => id === motorId)!;
   const pack = itemsOf(library, 'battery').find(({ id }) => id === batteryId)!;
-  const { massG } = document.chassis;
-  const heavier = addedMassG(document, motorId, batteryId, library, motorsInAll(document.drive));
   return [
-    ...(document.drive.motor?.libraryId === motorId
-      ? []
-      : [{ path: ['drive', 'motor'], value: { libraryId: motor.id, ...motor.data } }]),
-    ...(document.power.battery?.libraryId === batteryId
-      ? []
-      : [{ path: ['power', 'battery'], value: { libraryId: pack.id, ...pack.data } }]),
-    ...(massG === undefined || heavier === 0 ? [] : [{ path: ['chassis', 'massG'], value: massG + heavier }]),
-    ...(teethNearest(document.drive, ratio, gearsAtHand(library))?.patch ?? []),
+    ...exchanged(document, {
+      ...(document.drive.motor?.libraryId === motorId
+        ? {}
+        : { motor: { libraryId: motor.id, ...motor.data } }),
+      ...(document.power.battery?.libraryId === batteryId
+        ? {}
+        : { battery: { libraryId: pack.id, ...pack.data } }),
+    }),
+    ...towardsRatio(document.drive, ratio, gearsAtHand(library)),
   ];
 }

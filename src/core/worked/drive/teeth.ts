@@ -29,6 +29,23 @@ export function gearedStage({ stages }: Drive): Stage | undefined {
   );
 }
 
+/** The first stage with a plain ratio in place of teeth. */
+export const plainStage = ({ stages }: Pick<Drive, 'stages'>): Stage | undefined =>
+  stages.find((stage) => stage.ratio !== undefined && stageRatio(stage) === stage.ratio);
+
+/** A plain ratio set, to three digits as one speaks of it. */
+export const ratioPatch = ({ id }: Stage, ratio: number): Patch => [
+  { path: ['drive', 'stages', id, 'ratio'], value: Number(ratio.toPrecision(3)) },
+];
+
+/** What brings the overall ratio nearest to a wanted one: teeth, or a plain ratio where no stage has any. */
+export function towardsRatio(drive: Drive, wanted: number, gears: readonly GearAtHand[]): Patch {
+  const teeth = teethNearest(drive, wanted, gears);
+  if (teeth) return teeth.patch;
+  const [stage, overall] = [plainStage(drive), overallRatio(drive)];
+  return stage && overall !== undefined ? ratioPatch(stage, (stage.ratio! * wanted) / overall) : [];
+}
+
 /**
  * Teeth of the first geared stage that bring the overall ratio into a range: pairs of gears at hand of the stage's module
  * (of any one module where it has none), or else any pinion on the present wheel. First what changes the ratio least while
@@ -63,6 +80,9 @@ export function teethNearest(
 }
 
 const off = (ratio: number, wanted: number) => Math.abs(Math.log(ratio / wanted));
+
+/** Every pinion on the present wheel of the first geared stage. */
+export const pinionsOnWheel = (drive: Drive): TeethChoice[] => choices(drive, []);
 
 function choices(drive: Drive, gears: readonly GearAtHand[], anyWheel = false): TeethChoice[] {
   const stage = gearedStage(drive);

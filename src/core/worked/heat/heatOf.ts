@@ -2,7 +2,7 @@ import type { ChosenSurface } from '../../car/document/brief';
 import type { BuildDocument } from '../../car/document/document';
 import { calibrationFor, type HeatCalibration } from '../../car/document/heat';
 import { applyPatch } from '../../base/patch';
-import { CalcError } from '../../base/errors';
+import { refusal } from '../../base/errors';
 import { motorCalibrate } from '../../physics/heat/calibrate';
 import type { EnduranceResult } from '../../physics/heat/enduranceDefinition';
 import { packOfBuild, type PackOfBuild } from './enduranceOfBuild';
@@ -10,6 +10,12 @@ import { drivePack } from './wholePack';
 import { driveRun } from '../../physics/motion/run';
 import type { Assembled } from '../../base/assembled';
 import { heatWhatIfs, type WhatIf } from './whatIfs';
+
+declare module '../../base/errors' {
+  interface RefusalFacts {
+    'heat.noReading': Record<never, never>;
+  }
+}
 
 export interface HeatOfBuild {
   readonly input: PackOfBuild;
@@ -70,12 +76,7 @@ export function calibrateBuild(
 ): Assembled<HeatCalibration & { notes: readonly string[] }> {
   const { motor, heat } = document.drive;
   const readings = heat?.readings ?? [];
-  if (readings.length === 0)
-    throw new CalcError(
-      'drive.heat.readings',
-      'holds no temperature',
-      'measure the case once after a few minutes of driving',
-    );
+  if (readings.length === 0) throw refusal('drive.heat.readings', 'heat.noReading');
   const input = packOfBuild(document, surface);
   if (!input.ok) return input;
   const { leastCharge: _, ...pack } = input.value;

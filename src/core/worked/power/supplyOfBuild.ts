@@ -1,7 +1,7 @@
 import type { BuildDocument } from '../../car/document/document';
 import { allPacks, chargedV, type PowerLoad, type PowerRail, USUAL_CUTOFF_V } from '../../car/document/power';
 import type { OperationFinding } from '../../base/operationFinding';
-import { CalcError } from '../../base/errors';
+import { CalcError, type Refused } from '../../base/errors';
 import { powerBudget } from '../../physics/supply/budget';
 import { type MeteredPlug, meteredPlugs } from '../../physics/supply/metered';
 import { outward } from '../../physics/supply/supplyState';
@@ -10,7 +10,7 @@ import { BATTERY, type BudgetInput, type BudgetResult } from '../../physics/supp
 /** The supply of a build worked out; or what it lacks, or why it cannot be. */
 export type Supply =
   | { ok: true; input: BudgetInput; result: BudgetResult; metered: readonly MeteredPlug[] }
-  | { ok: false; missing: readonly string[]; refused?: string };
+  | { ok: false; missing: readonly string[]; refused?: Refused };
 
 /** Charge at which a pack is watched for sagging, share. */
 export const LOW_CHARGE = 0.3;
@@ -127,9 +127,7 @@ export function supplyOf(
     return {
       ok: false,
       missing: [],
-      refused: firstUp(
-        named(`${error.message}${error.remedy ? `: ${error.remedy}` : ''}`).replaceAll('"', ''),
-      ),
+      refused: withNames(error.refused, named),
     };
   }
 }
@@ -153,5 +151,17 @@ function plugsOf(
     ? meteredPlugs(meteredPackV ?? chargedV(battery!.cells), input.rails, input.loads, metered)
     : [];
 }
+
+/** The texts that a refusal names, by the names of the build. */
+const withNames = (refused: Refused, named: (text: string) => string): Refused =>
+  ({
+    ...refused,
+    given: Object.fromEntries(
+      Object.entries(refused.given).map(([key, one]) => [
+        key,
+        typeof one === 'string' ? named(one) : (one as unknown),
+      ]),
+    ),
+  }) as Refused;
 
 const firstUp = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);

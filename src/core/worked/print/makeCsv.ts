@@ -1,7 +1,19 @@
 import Papa from 'papaparse';
 import { type ListEntry, SOURCES } from '../../car/document/print';
-import { CalcError } from '../../base/errors';
+import { refusal } from '../../base/errors';
 import type { MakeLine } from './makeList';
+
+declare module '../../base/errors' {
+  interface RefusalFacts {
+    'makeList.long': Record<never, never>;
+    'makeList.columns': { columns: string };
+    'makeList.lines': { mostLines: number };
+    'makeList.unnamed': Record<never, never>;
+    'makeList.source': { source: string; sources: string };
+    'makeList.number': { written: string; whole: boolean; most: number };
+    'makeList.twice': { name: string };
+  }
+}
 
 const COLUMNS = ['id', 'name', 'source', 'quantity', 'mass_g', 'price', 'lead_days', 'on_hand'] as const;
 type Column = (typeof COLUMNS)[number];
@@ -60,8 +72,7 @@ const guarded = (name: string) => (/^[=+@-]/.test(name) ? `'${name}` : name);
  * @throws CalcError at the line and column that cannot be read
  */
 export function makeFromCsv(text: string, lines: readonly MakeLine[], newId: () => string): ListEntry[] {
-  if (text.length > MOST_CHARACTERS)
-    throw new CalcError('', 'is too long for a list of one car', 'choose another file');
+  if (text.length > MOST_CHARACTERS) throw refusal('', 'makeList.long');
   const { data, meta } = Papa.parse<Record<string, string>>(text.replace(/^\uFEFF/, '').trim(), {
     header: true,
     skipEmptyLines: true,
@@ -69,9 +80,9 @@ export function makeFromCsv(text: string, lines: readonly MakeLine[], newId: () 
   });
   const columns = meta.fields ?? [];
   if (!columns.includes('id') && !columns.includes('name'))
-    throw new CalcError('line 1', 'names neither id nor name', `begin with ${COLUMNS.join(',')}`);
+    throw refusal('line 1', 'makeList.columns', { columns: COLUMNS.join(',') });
   if (data.length > MOST_LINES)
-    throw new CalcError(`line ${MOST_LINES + 2}`, `is one more than ${MOST_LINES}`, 'leave the rest out');
+    throw refusal(`line ${MOST_LINES + 2}`, 'makeList.lines', { mostLines: MOST_LINES });
   const seen = new Set<string>();
   return data.map((row, index) => {
     const at = `line ${index + 2}`;
@@ -82,16 +93,14 @@ export function makeFromCsv(text: string, lines: readonly MakeLine[], newId: () 
     const line =
       lines.find(({ id }) => id === said('id')) ??
       lines.find((one) => one.name.toLowerCase() === name.toLowerCase());
-    if (!line && name === '')
-      throw new CalcError(`${at}, name`, 'is empty, and the id is none of this build', 'give it a name');
+    if (!line && name === '') throw refusal(`${at}, name`, 'makeList.unnamed');
     const entry: ListEntry = line ? { ...line.said, id: line.id } : { id: `own.${newId()}`, name };
     const source = said('source').toLowerCase();
     if (source !== '' && !(SOURCES as readonly string[]).includes(source))
-      throw new CalcError(
-        `${at}, source`,
-        `“${source.slice(0, 30)}” is no source`,
-        `write ${SOURCES.join(', ')}`,
-      );
+      throw refusal(`${at}, source`, 'makeList.source', {
+        source: source.slice(0, 30),
+        sources: SOURCES.join(', '),
+      });
     if (source !== '' && source !== line?.source) entry.source = source as ListEntry['source'];
     for (const [column, how] of Object.entries(NUMBERS) as [
       Column,
@@ -111,15 +120,14 @@ export function makeFromCsv(text: string, lines: readonly MakeLine[], newId: () 
         (how.above && value === 0) ||
         (how.whole && !Number.isInteger(value))
       )
-        throw new CalcError(
-          `${at}, ${column}`,
-          `“${written.slice(0, 30)}” is no ${how.whole ? 'whole number' : 'number'} from 0 to ${how.most}`,
-          'correct it there',
-        );
+        throw refusal(`${at}, ${column}`, 'makeList.number', {
+          written: written.slice(0, 30),
+          whole: how.whole === true,
+          most: how.most,
+        });
       if (value !== rounded(line?.[how.key])) entry[how.key] = value;
     }
-    if (seen.has(entry.id))
-      throw new CalcError(at, `names ${line?.name ?? name} again`, 'keep one line of each');
+    if (seen.has(entry.id)) throw refusal(at, 'makeList.twice', { name: line?.name ?? name });
     seen.add(entry.id);
     return entry;
   });

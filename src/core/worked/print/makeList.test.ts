@@ -93,12 +93,12 @@ describe('the make-or-buy list', () => {
   });
 
   it.each([
-    ['a,b\n1,2', 'names neither id nor name'],
-    ['name,source\nServo,stolen', '“stolen” is no source'],
-    ['name,quantity\nServo,1.5', 'is no whole number'],
-    ['id,price\nmotor,cheap', '“cheap” is no number'],
-    ['id,price\nnothing,1', 'is empty, and the id is none'],
-    ['name,price\nServo,1\nservo,2', 'names Servo again'],
+    ['a,b\n1,2', 'line 1: makeList.columns'],
+    ['name,source\nServo,stolen', 'line 2, source: makeList.source'],
+    ['name,quantity\nServo,1.5', 'line 2, quantity: makeList.number {"written":"1.5","whole":true'],
+    ['id,price\nmotor,cheap', 'line 2, price: makeList.number {"written":"cheap","whole":false'],
+    ['id,price\nnothing,1', 'line 2, name: makeList.unnamed'],
+    ['name,price\nServo,1\nservo,2', 'line 3: makeList.twice {"name":"Servo"}'],
   ])('refuses %j with the place', (text, says) =>
     expect(() => makeFromCsv(text, makeList(block), () => 'x')).toThrow(says),
   );

@@ -119,11 +119,11 @@ describe('hard points as CSV', () => {
   it('name the line that they cannot read', () => {
     expect(
       refusalOf(() => pointsFromCsv('point,x_mm,y_mm,z_mm\nlowerOuter,1,2,3\nupperInner,1,2,3', drawn)),
-    ).toMatchObject({ path: 'line 3', message: expect.stringContaining('upperInner') });
+    ).toMatchObject({ path: 'line 3', code: 'points.unknown', given: { name: 'upperInner' } });
     expect(refusalOf(() => pointsFromCsv('lowerOuter,1,,3', drawn))).toMatchObject({
       path: 'line 1',
-      message: expect.stringContaining('three numbers'),
+      code: 'points.numbers',
     });
-    expect(refusalOf(() => pointsFromCsv('  ', drawn)).message).toContain('no points');
+    expect(refusalOf(() => pointsFromCsv('  ', drawn)).code).toBe('points.empty');
   });
 });

@@ -1,4 +1,4 @@
-import { CalcError } from '../../base/errors';
+import { CalcError, refusal } from '../../base/errors';
 import { randomFrom } from '../../base/numeric/random';
 import type { Vec3 } from '../../base/vec3';
 import type { Corner, PointName } from '../../physics/corner/corner';
@@ -8,6 +8,17 @@ import { restAxis, steeringOf, wheelOf } from '../../physics/corner/readings';
 import { groundTrack, rowAt, steerOf } from '../../physics/corner/steering';
 import { rollCentreAtRest, slopesAt } from '../../physics/corner/sweep';
 import { atRest, march, type Reached } from '../../physics/corner/travel';
+
+declare module '../../base/errors' {
+  interface RefusalFacts {
+    'better.noPoint': Record<never, never>;
+    'better.noWish': Record<never, never>;
+    'better.unknownPoint': { point: string };
+    'better.reach': Record<never, never>;
+    'better.ackermann': Record<never, never>;
+    'better.caster': Record<never, never>;
+  }
+}
 
 /** One coordinate of a point that may be moved, each way from where it is. */
 export interface Freedom {
@@ -144,27 +155,15 @@ const pointOf = (corner: Corner, name: PointName): Vec3 | undefined =>
 const same = (a: Vec3, b: Vec3) => a.every((value, axis) => value === b[axis]);
 
 function refuse({ corner, free, wants, rackMm }: BetterTask): void {
-  if (free.length === 0)
-    throw new CalcError('free', 'names no point that may move', 'free one coordinate at least');
-  if (Object.values(wants).every((want) => want === undefined))
-    throw new CalcError('wants', 'asks for nothing', 'wish for one reading at least');
+  if (free.length === 0) throw refusal('free', 'better.noPoint');
+  if (Object.values(wants).every((want) => want === undefined)) throw refusal('wants', 'better.noWish');
   free.forEach(({ point, plusMinusMm }, index) => {
-    if (!pointOf(corner, point))
-      throw new CalcError(
-        `free.${index}.point`,
-        `${point} is no point of this corner`,
-        'free a point that is drawn',
-      );
-    if (!(plusMinusMm > 0)) throw new CalcError(`free.${index}.plusMinusMm`, 'must be more than 0');
+    if (!pointOf(corner, point)) throw refusal(`free.${index}.point`, 'better.unknownPoint', { point });
+    if (!(plusMinusMm > 0)) throw refusal(`free.${index}.plusMinusMm`, 'better.reach');
   });
   if (wants.ackermannPct !== undefined && (!rackMm || !steers(corner)))
-    throw new CalcError(
-      'wants.ackermannPct',
-      'needs a corner that steers and its rack to full lock',
-      'give the rack, or leave Ackermann out',
-    );
-  if (wants.casterDeg !== undefined && !steers(corner))
-    throw new CalcError('wants.casterDeg', 'needs a steering axis', 'leave caster out');
+    throw refusal('wants.ackermannPct', 'better.ackermann');
+  if (wants.casterDeg !== undefined && !steers(corner)) throw refusal('wants.casterDeg', 'better.caster');
   linkageOf(corner);
 }
 

@@ -1,6 +1,6 @@
 import type { BuildDocument } from '../../car/document/document';
 import type { End } from '../../car/document/suspension';
-import { CalcError } from '../../base/errors';
+import { CalcError, type Refused } from '../../base/errors';
 import { type Assembled, missingOf } from '../../base/assembled';
 import type { Corner } from '../../physics/corner/corner';
 import { suspensionSweep, type SuspensionSweepResult } from '../../physics/corner/sweep';
@@ -28,16 +28,9 @@ export interface EndOfBuild {
 /** Largest angle of a joint. */
 export type Articulations = Readonly<Partial<Record<keyof Station['articulationDeg'], number>>>;
 
-/** What the document says of a corner that cannot be drawn. */
-export interface Undrawable {
-  readonly path: string;
-  readonly message: string;
-  readonly remedy?: string;
-}
-
 export type EndFound =
   | { readonly ok: true; readonly value: EndOfBuild }
-  | { readonly ok: false; readonly missing: readonly string[]; readonly refused?: Undrawable };
+  | { readonly ok: false; readonly missing: readonly string[]; readonly refused?: Refused };
 
 const STATIONS = 11;
 const known = new WeakMap<BuildDocument, Partial<Record<End, EndFound>>>();
@@ -72,11 +65,10 @@ function workOut(document: BuildDocument, end: End): EndFound {
     };
   } catch (error) {
     if (!(error instanceof CalcError)) throw error;
-    const { path, message, remedy } = error;
     return {
       ok: false,
       missing: [`suspension.${end}.corner:moves`],
-      refused: { path, message, ...(remedy ? { remedy } : {}) },
+      refused: error.refused,
     };
   }
 }

@@ -72,6 +72,22 @@ describe('a build that lands', () => {
     expect(plain.maxDropM! / impact.maxDropM!).toBeLessThan(1.25);
   });
 
+  it('has no travel to land on where its springs let it rest on the stop, however stiff its dampers', () => {
+    // 0.02 N/mm over 32 mm of travel carry 0.64 N at most; a rear wheel carries over 4 N
+    const limp = check(
+      changed(
+        { path: ['suspension', 'rear', 'rateNPerMm'], value: 0.02 },
+        { path: ['suspension', 'rear', 'damperNsPerM'], value: 400 },
+      ),
+    );
+    expect(limp).toMatchObject({ state: 'over', value: 0, finding: { code: 'suspension.landing.rests' } });
+    for (const { patch, state } of limp.remedies)
+      expect({ state, damped: patch.every(({ path }) => path[2] === 'damperNsPerM') }).toEqual({
+        state,
+        damped: false,
+      });
+  });
+
   it('is judged by its worse end, and lands from higher with more travel, damping or a stiffer spring', () => {
     const [front, rear] = (['front', 'rear'] as const).map((one) => {
       const found = landingOf(sprung, one, 0.3);

@@ -3,10 +3,16 @@ import { type End, ENDS, type SuspensionEnd } from '../../car/document/suspensio
 import { weightOf } from '../chassis/weightOfBuild';
 import { GRAVITY } from '../../base/constants';
 import { type Assembled, missingOf } from '../../base/assembled';
-import { CalcError } from '../../base/errors';
+import { refusal } from '../../base/errors';
 import { endOf } from './endOfBuild';
 import { type RideInput, type RideResult, suspensionRide } from '../../physics/corner/ride';
 import { type SpringRate, springRate } from '../../physics/corner/spring';
+
+declare module '../../base/errors' {
+  interface RefusalFacts {
+    'ride.noSpring': Record<never, never>;
+  }
+}
 
 /** What one wheel of an end carries, and what moves with it. */
 export interface CornerWeight {
@@ -157,12 +163,7 @@ export function springPatch(
   if (own.springBy !== 'wire' || own.activeCoils === undefined)
     return [{ path: ['suspension', end, 'rateNPerMm'], value: Number(rateNPerMm.toPrecision(3)) }];
   const now = rateOf(own);
-  if (!now)
-    throw new CalcError(
-      `suspension.${end}.activeCoils`,
-      'has no spring yet',
-      'give wire, diameter and coils',
-    );
+  if (!now) throw refusal(`suspension.${end}.activeCoils`, 'ride.noSpring');
   return [
     {
       path: ['suspension', end, 'activeCoils'],

@@ -1,8 +1,15 @@
+import { type Measure, measure } from '../../base/measure';
 import type { DrawnCorner, End } from '../../car/document/suspension';
-import { CalcError } from '../../base/errors';
+import { refusal } from '../../base/errors';
 import type { Vec3 } from '../../base/vec3';
 import type { Corner } from '../../physics/corner/corner';
 import { flatTieHeight } from '../../physics/corner/flatten';
+
+declare module '../../base/errors' {
+  interface RefusalFacts {
+    'corner.noRoom': { trackMm: Measure; tyresMm: Measure };
+  }
+}
 
 export const TEMPLATES = ['flatArms', 'parallel', 'unequal', 'hingePins'] as const;
 export type Template = (typeof TEMPLATES)[number];
@@ -61,11 +68,10 @@ export function startCorner(template: Template, end: End, size: CarSize): DrawnC
   const outer = wheelY - KNUCKLE_RADII * r;
   const inner = INNER * wheelY;
   if (outer - inner < 0.3 * r)
-    throw new CalcError(
-      'trackMm',
-      `a track of ${trackMm} mm leaves no room for arms between tyres of ${2 * r} mm`,
-      'give the tyre’s radius and the track of the same car',
-    );
+    throw refusal('trackMm', 'corner.noRoom', {
+      trackMm: measure(trackMm, 'lengthMm', 4),
+      tyresMm: measure(2 * r, 'lengthMm', 4),
+    });
   const [low, high] = [LOWER_RADII * r, UPPER_RADII * r];
   const front = end === 'front';
   const half = HINGE_OF_WHEELBASE * wheelbaseMm;

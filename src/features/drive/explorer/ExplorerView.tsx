@@ -19,6 +19,8 @@ import { type NamedRow, usualRange } from './explorerRows';
 import { useSweep } from './useSweep';
 import { Apart } from '../../frame/Guarded';
 import { Ask } from '../../frame/Ask';
+import { refusalText } from '@/words/refusals/problemOf';
+import type { Reader } from '@/core/base/units/formatQuantity';
 
 const NONE: readonly NamedRow[] = [];
 /** A change that is followed by another starts no sweep, ms. */
@@ -33,10 +35,11 @@ export function ExplorerView() {
   const sweep = useSweep();
   const plan = useMemo(
     () =>
-      planOf(() =>
-        surface && complete(range) ? planExplorer(document, surface, library, range) : undefined,
+      planOf(
+        () => (surface && complete(range) ? planExplorer(document, surface, library, range) : undefined),
+        reader,
       ),
-    [document, surface, library, range],
+    [document, surface, library, range, reader],
   );
   const rows = sweep.rows ?? NONE;
   const [tried, setTried] = useState<unknown>();
@@ -172,13 +175,13 @@ function Range({
 const complete = (range: Partial<RatioRange>): range is RatioRange =>
   range.from !== undefined && range.to !== undefined && range.step !== undefined;
 
-function planOf<T>(plan: () => T): T | { refused: string } {
+function planOf<T>(plan: () => T, reader: Reader): T | { refused: string } {
   try {
     return plan();
   } catch (error) {
     if (!(error instanceof CalcError)) throw error;
     return {
-      refused: `Ratios, ${error.path.replace('ratios.', '')}: ${error.message.replace('ratios.to', 'the end')}${error.remedy ? `: ${error.remedy}` : ''}.`,
+      refused: `Ratios, ${error.path.replace('ratios.', '')}: ${refusalText(error.refused, reader).replace('ratios.to', 'the end')}.`,
     };
   }
 }

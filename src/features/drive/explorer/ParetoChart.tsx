@@ -10,6 +10,7 @@ import { formatNumber, formatText } from '@/core/base/units/formatQuantity';
 import { type QuantityName, toShown, unitOf } from '@/core/base/units/quantities';
 import { useReader } from '@/ui/reader';
 import type { NamedRow } from './explorerRows';
+import { radiusOf, ringsOf } from './rings';
 
 export type Measure = 'timeToDistanceS' | 'steadyCaseC';
 
@@ -31,27 +32,6 @@ interface ParetoChartProps {
   hovered: number | undefined;
   onHover(id: number): void;
   document: BuildDocument;
-}
-
-/** Rings closer than this are one, px. */
-const RING_PX = 9;
-
-interface Ring {
-  cx: number;
-  cy: number;
-  rows: readonly NamedRow[];
-}
-
-/** Rows that would lie on each other are one ring. */
-function ringsOf(rows: readonly NamedRow[], place: (row: NamedRow) => { cx: number; cy: number }): Ring[] {
-  const rings: Ring[] = [];
-  for (const row of rows) {
-    const at = place(row);
-    const near = rings.findIndex(({ cx, cy }) => Math.hypot(cx - at.cx, cy - at.cy) < RING_PX);
-    if (near < 0) rings.push({ ...at, rows: [row] });
-    else rings[near] = { ...rings[near]!, rows: [...rings[near]!.rows, row] };
-  }
-  return rings;
 }
 
 /** Top speed against time or heat: what cannot be bettered stands out, what misses the wish lies in the hatched part. */
@@ -230,7 +210,7 @@ export const ParetoChart = memo(function ParetoChart({
             <circle
               cx={cx}
               cy={cy}
-              r={alike.length > 1 ? 7 : 4.5}
+              r={radiusOf(alike.length)}
               fill="var(--sheet)"
               stroke="var(--ink)"
               strokeWidth="1.8"

@@ -9,6 +9,7 @@ import { CalcError } from '@/core/base/errors';
 import { OUTLINE_FILES, type OutlineFile } from '@/core/physics/gears/outline';
 import { useBuild } from '../../session/BuildContext';
 import { handOver } from '../../session/handOver';
+import { useReader } from '@/ui/reader';
 
 const TYPES: Readonly<Record<OutlineFile, string>> = {
   svg: 'image/svg+xml',
@@ -23,6 +24,7 @@ const SAYS: Readonly<Record<OutlineFile, string>> = {
 
 /** Each gear of the pair as files at true size. */
 export function GearFiles({ stage }: { stage: Stage }) {
+  const { reader } = useReader();
   const { build } = useBuild();
   const [said, setSaid] = useState<string>();
   const save = async (gear: 'pinion' | 'wheel', kind: OutlineFile) => {
@@ -54,7 +56,7 @@ export function GearFiles({ stage }: { stage: Stage }) {
     } catch (error) {
       if (!(error instanceof CalcError)) throw error;
       setSaid(
-        `Not made: ${refusalInWords(error, ['drive', 'stages', stage.id, ...(error.path === 'faceWidthMm' ? [] : [gear])])}.`,
+        `Not made: ${refusalInWords(error.refused, ['drive', 'stages', stage.id, ...(error.path === 'faceWidthMm' ? [] : [gear])], reader)}.`,
       );
     }
   };

@@ -76,7 +76,8 @@ function GearsAnswer({ stage, found }: { stage: Stage; found: Found }) {
   if ('refused' in found)
     return (
       <h1 className="answer">
-        {pair} do <b>not mesh</b>: {refusalInWords(found.refused, ['drive', 'stages', stage.id])}.
+        {pair} do <b>not mesh</b>:{' '}
+        {refusalInWords(found.refused.refused, ['drive', 'stages', stage.id], reader)}.
       </h1>
     );
   const { mesh } = found;

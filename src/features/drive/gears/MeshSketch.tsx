@@ -5,8 +5,9 @@ import { Note } from '@/ui/controls/Note';
 import { type CSSProperties, useMemo, useState } from 'react';
 import type { GearBody, Stage } from '@/core/car/document/drive';
 import { refusalInWords } from '@/words/labels/labels';
-import { CalcError } from '@/core/base/errors';
+import { CalcError, type Refused } from '@/core/base/errors';
 import { gearOutline } from '@/core/physics/gears/outline';
+import { useReader } from '@/ui/reader';
 
 const [WIDTH, HEIGHT] = [760, 270];
 /** One pinion pitch in this long, s. */
@@ -18,26 +19,17 @@ const PLAIN_BORE_SHARE = 0.25;
 
 /** Both gears to scale from their true outlines, in mesh; on request each turns as a layer of its own, which costs no painting. */
 export function MeshSketch({ stage, centreMm }: { stage: Stage; centreMm: number }) {
+  const { reader } = useReader();
   const [turning, setTurning] = useState(false);
   const [close, setClose] = useState(false);
   const { pinionTeeth: z1, wheelTeeth: z2, moduleMm, helixDeg = 0, backlashMm = 0 } = stage;
   const { pinion: one, wheel: two } = stage;
   const gears = useMemo(
     () => [
-      drawn({ teeth: z1!, moduleMm: moduleMm!, helixDeg, backlashMm }, one, [
-        'drive',
-        'stages',
-        stage.id,
-        'pinion',
-      ]),
-      drawn({ teeth: z2!, moduleMm: moduleMm!, helixDeg, backlashMm }, two, [
-        'drive',
-        'stages',
-        stage.id,
-        'wheel',
-      ]),
+      drawn({ teeth: z1!, moduleMm: moduleMm!, helixDeg, backlashMm }, one),
+      drawn({ teeth: z2!, moduleMm: moduleMm!, helixDeg, backlashMm }, two),
     ],
-    [stage.id, z1, z2, one, two, moduleMm, helixDeg, backlashMm],
+    [z1, z2, one, two, moduleMm, helixDeg, backlashMm],
   );
   const size = moduleMm! / Math.cos((helixDeg * Math.PI) / 180);
   const [r1, r2] = [(size * z1!) / 2 + 1.5 * moduleMm!, (size * z2!) / 2 + 1.5 * moduleMm!];
@@ -108,7 +100,8 @@ export function MeshSketch({ stage, centreMm }: { stage: Stage; centreMm: number
           <Note tone="bad" key={index} role="alert">
             The {index === 0 ? 'pinion' : 'wheel'}{' '}
             {path === '' ? 'is not drawn' : 'is drawn with a small hole'}, because it cannot be made:{' '}
-            {refused}.
+            {refusalInWords(refused, ['drive', 'stages', stage.id, index === 0 ? 'pinion' : 'wheel'], reader)}
+            .
           </Note>
         ) : null,
       )}
@@ -120,8 +113,7 @@ export function MeshSketch({ stage, centreMm }: { stage: Stage; centreMm: number
 function drawn(
   gear: { teeth: number; moduleMm: number; helixDeg: number; backlashMm: number },
   { boreMm, flatDepthMm, hexAcrossFlatsMm, shift = 0 }: GearBody = {},
-  place: readonly string[] = [],
-): { path: string; refused?: string } {
+): { path: string; refused?: Refused } {
   const common = { ...gear, shift, pointsPerFlank: 10 };
   const hole =
     hexAcrossFlatsMm !== undefined ? { hexAcrossFlatsMm } : flatDepthMm !== undefined ? { flatDepthMm } : {};
@@ -134,7 +126,7 @@ function drawn(
     return { path: pathOf(outline) + pathOf(bore) };
   } catch (error) {
     if (!(error instanceof CalcError)) throw error;
-    return { path: withSmallHole(common), refused: refusalInWords(error, place) };
+    return { path: withSmallHole(common), refused: error.refused };
   }
 }
 

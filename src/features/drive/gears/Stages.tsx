@@ -7,6 +7,7 @@ import { Fold } from '@/ui/controls/Fold';
 import { Select } from '@/ui/controls/Select';
 import { useRef, useState } from 'react';
 import { drivenOf, overallRatio, type Stage, stageRatio } from '@/core/car/document/drive';
+import type { Patch } from '@/core/base/patch';
 import { itemsOf } from '@/core/car/library/items';
 import { formatNumber } from '@/core/base/units/formatQuantity';
 import { libraryOptions } from '../../fields/libraryOptions';
@@ -85,6 +86,14 @@ function StageRow({ stage, index, withAxle }: { stage: Stage; index: number; wit
   const ratio = stageRatio(stage);
   const names = stage.kind === 'planetary' ? TEETH.planetary : TEETH.default;
   const path = (key: string) => ['drive', 'stages', stage.id, key];
+  const plain = stage.kind !== 'direct' && (ratio === undefined || ratio === stage.ratio);
+  // a plain ratio ends where both counts say it
+  const withTeeth = (key: 'pinionTeeth' | 'wheelTeeth', value: number | undefined): Patch => [
+    { path: path(key), value },
+    ...(stage.ratio !== undefined && stageRatio({ ...stage, [key]: value, ratio: undefined }) !== undefined
+      ? [{ path: path('ratio'), value: undefined }]
+      : []),
+  ];
   return (
     <div className="stage" role="group" aria-label={`Stage ${index + 1}, ${stage.kind}`}>
       <span>{stage.kind}</span>
@@ -98,14 +107,14 @@ function StageRow({ stage, index, withAxle }: { stage: Stage; index: number; wit
             label={`Stage ${index + 1}: ${names[0].toLowerCase()}`}
             value={stage.pinionTeeth}
             disabled={closed}
-            onChange={(value) => edit([{ path: path('pinionTeeth'), value }], `${stage.id}-pinion`)}
+            onChange={(value) => edit(withTeeth('pinionTeeth', value), `${stage.id}-pinion`)}
           />
           <span className="quiet">to</span>
           <TeethStepper
             label={`Stage ${index + 1}: ${names[1].toLowerCase()}`}
             value={stage.wheelTeeth}
             disabled={closed}
-            onChange={(value) => edit([{ path: path('wheelTeeth'), value }], `${stage.id}-wheel`)}
+            onChange={(value) => edit(withTeeth('wheelTeeth', value), `${stage.id}-wheel`)}
           />
         </>
       )}
@@ -116,6 +125,11 @@ function StageRow({ stage, index, withAxle }: { stage: Stage; index: number; wit
         disabled={closed}
         onClick={() => edit([{ path: ['drive', 'stages', stage.id], value: undefined }])}
       />
+      {plain ? (
+        <div className="serves">
+          <DocumentField path={path('ratio')} label="or a plain ratio" />
+        </div>
+      ) : null}
       {withAxle ? (
         <label className="serves">
           serves{' '}

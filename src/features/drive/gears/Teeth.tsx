@@ -18,9 +18,11 @@ import { useReader } from '@/ui/reader';
 import { useBuild } from '../../session/BuildContext';
 import { useWorked } from '../../session/useWorked';
 import { workerOf } from '@/workers/clients';
+import { problemOf } from '@/words/refusals/problemOf';
 
 /** Every gear against what would strip it, how wide it must be, and how long its flank lasts. */
 export function Teeth() {
+  const { reader } = useReader();
   const { document, surface, ghost } = useBuild();
   const other = useWorked(
     surface && ghost ? () => workerOf('drive').teeth(ghost.document, surface) : undefined,
@@ -34,7 +36,7 @@ export function Teeth() {
   if (!found.value)
     return found.refused ? (
       <Note tone="bad" role="alert">
-        {found.refused.message}
+        {problemOf(found.refused, reader).message}
       </Note>
     ) : (
       <p className="quiet">Loading the teeth…</p>

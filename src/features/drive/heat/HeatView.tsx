@@ -28,6 +28,7 @@ import { Ask } from '../../frame/Ask';
 /** Winding, case and charge over a whole pack, and what would change them. */
 export function HeatView() {
   const write = useWriter();
+  const { reader } = useReader();
   const { document, surface, ghost } = useBuild();
   const present = useWorked(surface ? () => workerOf('drive').heat(document, surface) : undefined, [
     document,
@@ -49,6 +50,7 @@ export function HeatView() {
         {refusalInWords(
           { ...present.refused, path: present.refused.path.replace(/^(thermal|cycle)\./, '') },
           ['drive', 'heat'],
+          reader,
         )}
         .
       </h1>

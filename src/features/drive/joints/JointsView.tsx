@@ -24,9 +24,11 @@ import { useWorked } from '../../session/useWorked';
 import { workerOf } from '@/workers/clients';
 import { Apart } from '../../frame/Guarded';
 import { Ask } from '../../frame/Ask';
+import { problemOf } from '@/words/refusals/problemOf';
 
 /** What holds the pinion and the wheel, side by side where it is hot, and how the shafts fare. */
 export function JointsView() {
+  const { reader } = useReader();
   const { document, surface } = useBuild();
   const found = useWorked(surface ? () => workerOf('drive').joints(document, surface) : undefined, [
     document,
@@ -34,7 +36,9 @@ export function JointsView() {
   ]);
   if (!found.value)
     return (
-      <h1 className="answer quiet">{found.refused ? found.refused.message : 'Working out what holds…'}</h1>
+      <h1 className="answer quiet">
+        {found.refused ? problemOf(found.refused, reader).message : 'Working out what holds…'}
+      </h1>
     );
   const { pinion, wheel, shafts } = found.value;
   return (

@@ -99,7 +99,11 @@ export function RatioStrip({ bands, from, to }: RatioStripProps) {
                         x={(a + b) / 2}
                         y={top + 33}
                         textAnchor="middle"
-                        style={{ fill: one.verdict === 'meets' ? 'var(--paper)' : INK[one.verdict] }}
+                        style={
+                          one.verdict === 'meets'
+                            ? { fill: 'var(--paper)', stroke: 'none' }
+                            : { fill: INK[one.verdict] }
+                        }
                       >
                         {words}
                       </text>

@@ -9,7 +9,7 @@ import TableRow from '@mui/material/TableRow';
 import TableCell from '@mui/material/TableCell';
 import TableBody from '@mui/material/TableBody';
 import { inSentence } from '@/core/base/units/words';
-import { ratioSentence } from '@/words/ratioSentence';
+import { ratioSentence, wishPinionSentence } from '@/words/ratioSentence';
 import { needNames } from '@/words/needs';
 import { overallRatio } from '@/core/car/document/drive';
 import { meetingStretch, type RatioBand } from '@/core/worked/drive/ratioBand';
@@ -61,6 +61,7 @@ export function RatioView() {
       <div style={{ opacity: found.stale ? DIMMED : 1 }} aria-busy={found.stale}>
         <RatioStrip bands={bands} from={longest} to={shortest} />
       </div>
+      <JustTheWish />
       <TeethChoices bands={bands} />
       <SegmentChecks segment="drive" side="ratio" />
       <WorkingPanel />
@@ -89,6 +90,26 @@ function RatioAnswer({ band, surface }: { band: RatioBand; surface: string }) {
         'No ratio meets the whole wish with this motor and pack: the explorer looks for others.'
       )}
     </h1>
+  );
+}
+
+function JustTheWish() {
+  const { document } = useBuild();
+  const { surfaces } = document.brief;
+  const { reader } = useReader();
+  const found = useWorked(() => workerOf('drive').wishPinion(document, surfaces), [document]);
+  if (!found.value?.ok) return null;
+  const { choice } = found.value.value;
+  const sentence = wishPinionSentence(found.value.value, reader);
+  return (
+    <p data-testid="just-the-wish" style={{ opacity: found.stale ? DIMMED : 1 }}>
+      {sentence}{' '}
+      {choice.patch.length === 0 ? (
+        <b>That is how it is.</b>
+      ) : (
+        <TakeOrCompare text={`${choice.pinionTeeth} teeth, just the wish`} patch={choice.patch} />
+      )}
+    </p>
   );
 }
 

@@ -1,6 +1,9 @@
 'use client';
 
 import { Note } from '@/ui/controls/Note';
+import { QuantityField } from '@/ui/QuantityField';
+import { labelOf } from '@/words/labels/labels';
+import { isUnfinished } from '@/core/car/unfinished/unfinished';
 import { TYRE_HOLDS } from '@/core/car/document/drive';
 import { USUAL_BEAD_STRETCH, USUAL_PEEL_N_PER_MM } from '@/core/worked/drive/tyreOfBuild';
 import { TYRE_KINDS } from '@/core/physics/tyres/tyreSpin';
@@ -11,6 +14,27 @@ import { LibraryPick } from '../../fields/LibraryPick';
 import { Fields } from '../../frame/Guarded';
 
 const RINGS = TYRE_KINDS.filter((kind) => kind !== 'own');
+
+/** The same tyre by its diameter, as it is sold. */
+function TyreDiameter({ radiusMm }: { radiusMm: number }) {
+  'use memo';
+  const { document, edit, closed } = useBuild();
+  const path = ['drive', 'tyre', 'radiusMm'];
+  const { above = 0, to = Infinity } = labelOf(path).limits ?? {};
+  return (
+    <QuantityField
+      label="or its diameter"
+      quantity="lengthMm"
+      value={2 * radiusMm}
+      unfinished={isUnfinished(document, path)}
+      limits={{ above: 2 * above, to: 2 * to }}
+      disabled={closed}
+      onChange={(value) =>
+        edit([{ path, value: value === undefined ? undefined : value / 2 }], path.join('.'))
+      }
+    />
+  );
+}
 
 /** The tyre as it is built and held on its rim. */
 export function TyreBench() {
@@ -29,6 +53,7 @@ export function TyreBench() {
               options={RINGS.map((kind) => [kind, kind] as const)}
             />
             <DocumentField path={['drive', 'tyre', 'radiusMm']} label="Radius" />
+            <TyreDiameter radiusMm={document.drive.tyre.radiusMm} />
             <DocumentField path={['drive', 'tyre', 'massG']} />
           </>
         ) : null}

@@ -8,6 +8,7 @@ import { useReader } from '@/ui/reader';
 import type { SeenTrack } from '@/workers/field.worker';
 import { workerOf } from '@/workers/clients';
 import { TrackPicture } from '../TrackPicture';
+import { refusalText } from '@/words/refusals/problemOf';
 
 /** A hash that stands until the workshop has named the file. */
 export const UNNAMED = '0'.repeat(64);
@@ -28,10 +29,7 @@ export function TrackDrop({
     if (!file) return;
     setProblem(undefined);
     const found = await workerOf('field').track(new Uint8Array(await file.arrayBuffer()), USUAL_WINDOW_S);
-    if ('refused' in found)
-      return setProblem(
-        `${file.name}, ${found.refused.message}${found.refused.remedy ? `: ${found.refused.remedy}` : ''}.`,
-      );
+    if ('refused' in found) return setProblem(`${file.name}, ${refusalText(found.refused, reader)}.`);
     setSeen(found);
     const { topSpeedMps, distanceM, durationS, droppedPoints } = found.result;
     onTrack(

@@ -13,6 +13,7 @@ import { useBuild } from '../../session/BuildContext';
 import { useWorked } from '../../session/useWorked';
 import { cutOf } from './cut';
 import { workerOf } from '@/workers/clients';
+import { problemOf } from '@/words/refusals/problemOf';
 
 /** The part cut across its length: stress at every station against what the layers bear there. */
 export function CutChart({
@@ -35,7 +36,7 @@ export function CutChart({
     meshReady,
   ]);
   if (!cut) return null;
-  if (found.refused) return <Note>Not cut: it {found.refused.message}.</Note>;
+  if (found.refused) return <Note>Not cut: it {problemOf(found.refused, reader).message}.</Note>;
   if (!found.value) return null;
   const { series, weakest, notes } = found.value;
   const stress = series.stressMpa.map(Math.abs);

@@ -8,6 +8,8 @@ import { sentenceOf } from '../../api';
 import { useBuild } from '../../session/BuildContext';
 import { keepFile, MOST_BYTES } from '../../session/meshFiles';
 import { workerOf } from '@/workers/clients';
+import { refusalText } from '@/words/refusals/problemOf';
+import { useReader } from '@/ui/reader';
 
 const TARGET_VOXELS = 20_000;
 
@@ -18,6 +20,7 @@ const voxelFor = (volumeMm3: number) =>
 /** Takes the part's mesh by drop or by choice: read first, then kept. */
 export function MeshDrop({ part, again = false }: { part: Part; again?: boolean }) {
   const { edit, closed } = useBuild();
+  const { reader } = useReader();
   const [over, setOver] = useState(false);
   const [says, setSays] = useState<{ bad: boolean; text: string }>();
   if (closed) return again ? null : <Note>{part.name} has no mesh in this revision.</Note>;
@@ -32,7 +35,7 @@ export function MeshDrop({ part, again = false }: { part: Part; again?: boolean 
       if ('refused' in found)
         return setSays({
           bad: true,
-          text: `${file.name} ${found.refused.message}${found.refused.remedy ? `: ${found.refused.remedy}` : ''}.`,
+          text: `${file.name} ${refusalText(found.refused, reader)}.`,
         });
       const hash = await keepFile(bytes);
       edit([

@@ -10,6 +10,7 @@ import { sentenceOf } from '../../api';
 import { useBuild } from '../../session/BuildContext';
 import { fileOf, keepFile } from '../../session/meshFiles';
 import { workerOf } from '@/workers/clients';
+import { problemOf } from '@/words/refusals/problemOf';
 
 /** What ails the mesh, each in a sentence, with the unit asked or the repair offered. */
 export function MeshHealth({
@@ -29,7 +30,7 @@ export function MeshHealth({
   const repair = async () => {
     try {
       const found = await workerOf('parts').repair(await fileOf(mesh.hash), mesh.name);
-      if ('refused' in found) return setDone(`Not mended: it ${found.refused.message}.`);
+      if ('refused' in found) return setDone(`Not mended: it ${problemOf(found.refused, reader).message}.`);
       if (found.left.some(({ mendable, what }) => mendable || what === 'crossing' || what === 'flat'))
         return setDone(`Not mended: ${found.left[0]!.text}`);
       const hash = await keepFile(new Uint8Array(found.stl));

@@ -4,6 +4,9 @@ import type { SeenMesh } from '@/workers/parts.worker';
 import { sentenceOf } from '../../api';
 import { fileOf } from '../../session/meshFiles';
 import { workerOf } from '@/workers/clients';
+import { refusalText } from '@/words/refusals/problemOf';
+import { useReader } from '@/ui/reader';
+import type { Refused } from '@/core/base/errors';
 
 export interface ReadMesh {
   key?: string;
@@ -15,7 +18,8 @@ export const meshKey = ({ hash, unitMm }: Pick<PartMesh, 'hash' | 'unitMm'>): st
 
 /** The mesh of a part, read in the worker. */
 export function useMesh(mesh: PartMesh | undefined): ReadMesh {
-  const [read, setRead] = useState<ReadMesh>({});
+  const { reader } = useReader();
+  const [read, setRead] = useState<ReadMesh & { refused?: Refused }>({});
   const key = mesh ? meshKey(mesh) : undefined;
   const { hash, name, unitMm } = mesh ?? {};
   useEffect(() => {
@@ -29,7 +33,7 @@ export function useMesh(mesh: PartMesh | undefined): ReadMesh {
             'refused' in found
               ? {
                   key,
-                  problem: `The mesh ${found.refused.message}${found.refused.remedy ? `: ${found.refused.remedy}` : ''}.`,
+                  refused: found.refused,
                 }
               : { key, seen: found },
           );
@@ -41,5 +45,7 @@ export function useMesh(mesh: PartMesh | undefined): ReadMesh {
       current = false;
     };
   }, [key, hash, name, unitMm]);
-  return read.key === key ? read : {};
+  if (read.key !== key) return {};
+  const { refused, ...found } = read;
+  return refused ? { ...found, problem: `The mesh ${refusalText(refused, reader)}.` } : found;
 }

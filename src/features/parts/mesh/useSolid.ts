@@ -8,6 +8,8 @@ import { type FemCase, femCasesOfPart, shapeMark, solidMark } from '@/core/worke
 import type { Solved } from '@/workers/parts.worker';
 import { useBuild } from '../../session/BuildContext';
 import { workerOf } from '@/workers/clients';
+import { refusalText } from '@/words/refusals/problemOf';
+import { useReader } from '@/ui/reader';
 
 export interface SolidWork {
   /** What is still needed before it can start. */
@@ -56,6 +58,7 @@ export function useSolid(document: BuildDocument, surface: ChosenSurface | undef
   const turn = useRef(0);
   const cases = useMemo(() => femCasesOfPart(document, surface, part), [document, surface, part]);
   const mark = useMemo(() => solidMark(document, surface, part), [document, surface, part]);
+  const { reader } = useReader();
   const kept = part.mesh?.solid;
 
   const path = ['parts', 'items', part.id, 'mesh', 'solid'];
@@ -104,7 +107,7 @@ export function useSolid(document: BuildDocument, surface: ChosenSurface | undef
       if ('refused' in answer) {
         setRunning(undefined);
         return setProblem(
-          `Not solved: ${answer.refused.path === 'fixed' ? 'what holds it' : answer.refused.path === 'loads' ? 'what pulls at it' : `the ${answer.refused.path}`} ${answer.refused.message}${answer.refused.remedy ? `; ${answer.refused.remedy}` : ''}.`,
+          `Not solved: ${answer.refused.path === 'fixed' ? 'what holds it' : answer.refused.path === 'loads' ? 'what pulls at it' : `the ${answer.refused.path}`} ${refusalText(answer.refused, reader)}.`,
         );
       }
       found.push({ from, solved: answer });

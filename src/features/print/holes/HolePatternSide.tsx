@@ -18,6 +18,7 @@ import { LaidUnder } from './LaidUnder';
 import { PatternDrawing } from './PatternDrawing';
 import { ReadingEntry } from './ReadingEntry';
 import { ReadingTable } from './ReadingTable';
+import { refusalText } from '@/words/refusals/problemOf';
 
 const FILE_TYPES: Readonly<Record<PlateFile, string>> = {
   svg: 'image/svg+xml',
@@ -80,7 +81,7 @@ export function HolePatternSide({
           {!ready ? (
             'Read a distance across two holes, and go on from there.'
           ) : found.refused ? (
-            `The reading ${found.refused.message}${found.refused.remedy ? `: ${found.refused.remedy}` : ''}.`
+            `The reading ${refusalText(found.refused, reader)}.`
           ) : !solved ? (
             'Placing the holes…'
           ) : suspect.length > 0 ? (

@@ -23,6 +23,9 @@ import { PointsFile } from './PointsFile';
 import { PointsTable } from './PointsTable';
 import { AS_DRAWN, type CornerMotion, isStillAt, type Motion } from './useCornerMotion';
 import { Fields } from '../../frame/Guarded';
+import { refusalText } from '@/words/refusals/problemOf';
+import { useReader } from '@/ui/reader';
+import type { Refused } from '@/core/base/errors';
 
 interface CornerBenchProps {
   end: End;
@@ -188,7 +191,8 @@ function SpringPlace({ end, corner }: { end: End; corner: DrawnCorner }) {
 /** The four corners to start from, scaled to the car. */
 function StartFrom({ end }: { end: End }) {
   const { document, edit, closed } = useBuild();
-  const [refused, refuse] = useState<string>();
+  const { reader } = useReader();
+  const [refused, refuse] = useState<Refused>();
   const { wheelbaseMm, trackFrontMm, trackRearMm } = document.chassis;
   const trackMm = end === 'front' ? trackFrontMm : trackRearMm;
   const tyreRadiusMm = document.drive.tyre?.radiusMm;
@@ -221,7 +225,7 @@ function StartFrom({ end }: { end: End }) {
       refuse(undefined);
     } catch (error) {
       if (!(error instanceof CalcError)) throw error;
-      refuse(`${error.message}${error.remedy ? `: ${error.remedy}` : ''}.`);
+      refuse(error.refused);
     }
   };
   return (
@@ -239,7 +243,7 @@ function StartFrom({ end }: { end: End }) {
       ))}
       {refused ? (
         <p role="alert" style={{ color: 'var(--rust)' }}>
-          {refused}
+          {refusalText(refused, reader)}.
         </p>
       ) : null}
     </Group>

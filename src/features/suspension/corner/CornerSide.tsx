@@ -24,6 +24,7 @@ import { CornerViews } from './CornerViews';
 import { Curves } from './Curves';
 import type { SideProps } from '../side';
 import { AS_DRAWN, bothSides, type CornerMotion, type Motion, useCornerMotion } from './useCornerMotion';
+import { refusalText } from '@/words/refusals/problemOf';
 
 const SpaceView = dynamic(() => import('./SpaceView').then(({ SpaceView: View }) => View), {
   ssr: false,
@@ -170,8 +171,7 @@ function Answer({
     return (
       <h1 className="answer">
         <span className="figure over">{found.refused.path === '' ? 'The corner' : found.refused.path}</span>{' '}
-        {found.refused.message}
-        {found.refused.remedy ? `: ${found.refused.remedy}` : ''}. The last corner that moved is shown.
+        {refusalText(found.refused, reader)}. The last corner that moved is shown.
       </h1>
     );
   if (!found.ok)

@@ -7,10 +7,13 @@ import type { DrawnCorner, End } from '@/core/car/document/suspension';
 import { CalcError } from '@/core/base/errors';
 import { useBuild } from '../../session/BuildContext';
 import { handOver } from '../../session/handOver';
+import { refusalText } from '@/words/refusals/problemOf';
+import { useReader } from '@/ui/reader';
 
 /** Hard points out as CSV and in again; what cannot be read says in which line and changes nothing. */
 export function PointsFile({ end, corner }: { end: End; corner: DrawnCorner }) {
   const { build, revision, edit, closed } = useBuild();
+  const { reader } = useReader();
   const [said, say] = useState<{ bad: boolean; words: string }>();
   const save = async () => {
     const { pointsToCsv } = await import('@/core/worked/suspension/pointsCsv');
@@ -25,7 +28,7 @@ export function PointsFile({ end, corner }: { end: End; corner: DrawnCorner }) {
       if (!(error instanceof CalcError)) throw error;
       say({
         bad: true,
-        words: `${error.path ? `${error.path}: ` : ''}${error.message}${error.remedy ? `; ${error.remedy}` : ''}. Nothing was changed.`,
+        words: `${error.path ? `${error.path}: ` : ''}${refusalText(error.refused, reader)}. Nothing was changed.`,
       });
     }
   };

@@ -7,7 +7,7 @@ import TableRow from '@mui/material/TableRow';
 import TableCell from '@mui/material/TableCell';
 import TableBody from '@mui/material/TableBody';
 import type { DrawnCorner, End } from '@/core/car/document/suspension';
-import type { Undrawable } from '@/core/worked/suspension/endOfBuild';
+import type { Refused } from '@/core/base/errors';
 import { namedPoints } from '@/core/worked/suspension/namedPoints';
 import { isUnfinished } from '@/core/car/unfinished/unfinished';
 import { unitOf } from '@/core/base/units/quantities';
@@ -15,6 +15,7 @@ import { QuantityField } from '@/ui/QuantityField';
 import { useReader } from '@/ui/reader';
 import { useBuild } from '../../session/BuildContext';
 import { coordinate, pointLabel } from './points';
+import { problemOf } from '@/words/refusals/problemOf';
 
 const AXES = ['ahead', 'to the left', 'up'] as const;
 const LIMITS = { from: -5000, to: 5000 } as const;
@@ -22,7 +23,7 @@ const LIMITS = { from: -5000, to: 5000 } as const;
 interface PointsTableProps {
   end: End;
   corner: DrawnCorner;
-  refused: Undrawable | undefined;
+  refused: Refused | undefined;
   chosen: string | undefined;
   onChoose(point: string): void;
 }
@@ -52,7 +53,9 @@ export function PointsTable({ end, corner, refused, chosen, onChoose }: PointsTa
               <ButtonBase sx={{ fontStretch: '88%' }} onClick={() => onChoose(name)}>
                 {pointLabel(name)}
               </ButtonBase>
-              {refused?.path === name ? <small role="alert">{refused.message}</small> : null}
+              {refused?.path === name ? (
+                <small role="alert">{problemOf(refused, reader).message}</small>
+              ) : null}
             </TableCell>
             {AXES.map((axis, index) => (
               <TableCell

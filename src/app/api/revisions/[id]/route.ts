@@ -42,8 +42,7 @@ function checked(document: object) {
   try {
     return parseDocument(document);
   } catch (error) {
-    if (error instanceof CalcError)
-      throw new CalcError(`document.${error.path}`, error.message, error.remedy);
+    if (error instanceof CalcError) throw error.at(`document.${error.path}`);
     throw error;
   }
 }

@@ -1,4 +1,4 @@
-import { CalcError } from '../../../base/errors';
+import { refusal } from '../../../base/errors';
 import { normalFrom } from '../../../base/numeric/random';
 import {
   type Hole,
@@ -14,6 +14,16 @@ import { plateFiles } from './files';
 import { chiSquareOf, covarianceOf, freeOf, nearestFit, type Places, slopesOf } from './fit';
 import { rigidityOf } from './rigidity';
 import { anchored, scaled } from './start';
+
+declare module '../../../base/errors' {
+  interface RefusalFacts {
+    'holes.origin': Record<never, never>;
+    'holes.twice': { id: string };
+    'holes.unknown': { id: string };
+    'holes.same': Record<never, never>;
+    'holes.reading': Record<never, never>;
+  }
+}
 
 const SCATTERINGS = 60;
 /** Of the longest distance: how far the starts are strewn. */
@@ -38,7 +48,7 @@ export function holesSolve({ holes, readings, anchors, files, seed = 1 }: HolesI
   const links = linksOf(holes, readings, numberOf);
   const origin = anchors ? known(numberOf, anchors.origin, 'anchors.origin') : 0;
   const axis = anchors ? known(numberOf, anchors.axis, 'anchors.axis') : 1;
-  if (origin === axis) throw new CalcError('anchors.axis', 'is the origin too', 'name another hole');
+  if (origin === axis) throw refusal('anchors.axis', 'holes.origin');
   const named = anchors?.above === undefined ? undefined : known(numberOf, anchors.above, 'anchors.above');
   const { best, others } = allShapes(holes.length, links, origin, axis, seed);
   const above = named ?? firstOff(best, origin, axis);
@@ -89,8 +99,7 @@ export const linksOf = (
 function numbered(holes: readonly Hole[]): ReadonlyMap<string, number> {
   const numbers = new Map<string, number>();
   holes.forEach(({ id }, index) => {
-    if (numbers.has(id))
-      throw new CalcError(`holes.${index}.id`, `${id} is there twice`, 'give each hole a name of its own');
+    if (numbers.has(id)) throw refusal(`holes.${index}.id`, 'holes.twice', { id });
     numbers.set(id, index);
   });
   return numbers;
@@ -98,8 +107,7 @@ function numbered(holes: readonly Hole[]): ReadonlyMap<string, number> {
 
 function known(numbers: ReadonlyMap<string, number>, id: string, path: string): number {
   const found = numbers.get(id);
-  if (found === undefined)
-    throw new CalcError(path, `names ${id}, which is no hole`, 'use the name of a hole');
+  if (found === undefined) throw refusal(path, 'holes.unknown', { id });
   return found;
 }
 
@@ -114,19 +122,9 @@ function linkOf(
   numbers: ReadonlyMap<string, number>,
 ): Link {
   const [i, j] = [known(numbers, from, `readings.${index}.from`), known(numbers, to, `readings.${index}.to`)];
-  if (i === j)
-    throw new CalcError(
-      `readings.${index}.to`,
-      'is the hole that the reading starts from',
-      'measure to another hole',
-    );
+  if (i === j) throw refusal(`readings.${index}.to`, 'holes.same');
   const mm = valueMm - edgesOf(kind, holes[i]!.diameterMm, holes[j]!.diameterMm);
-  if (!(mm > 0))
-    throw new CalcError(
-      `readings.${index}.valueMm`,
-      'puts the centres at the same place or beyond',
-      'check the diameters, and whether it was inside or outside',
-    );
+  if (!(mm > 0)) throw refusal(`readings.${index}.valueMm`, 'holes.reading');
   return { i, j, mm, sigma: plusMinusMm };
 }
 

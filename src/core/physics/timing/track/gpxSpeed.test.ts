@@ -128,19 +128,19 @@ describe('the speed of a track', () => {
   });
 
   it.each([
-    ['<gpx>\n<trk>\n<trkseg></trk></gpx>', /^line 3: the XML is broken/],
-    ['<gpx>\n<wpt lat="1" lon="2"/></gpx>', /^line 2: there is no track/],
+    ['<gpx>\n<trk>\n<trkseg></trk></gpx>', 'track.xml {"line":3,'],
+    ['<gpx>\n<wpt lat="1" lon="2"/></gpx>', 'track.none {"line":2}'],
     [
       '<gpx><trk><trkseg>\n<trkpt lat="1" lon="2"></trkpt>\n</trkseg></trk></gpx>',
-      /^line 2: its points have no times/,
+      'track.untimed {"line":2}',
     ],
     [
       '<gpx><trk><trkseg>\n\n<trkpt lat="91" lon="2"><time>2026-05-01T10:00:00Z</time></trkpt></trkseg></trk></gpx>',
-      /^line 3: lat 91, lon 2 is no place/,
+      'track.place {"line":3,"lat":"91","lon":"2"}',
     ],
-    ['time,lat\n1,2', /^line 1: there is no column lon/],
-    ['time,lat,lon\n0,1,2\nsoon,1,2', /^line 3: “soon” is no time/],
-    ['hello', /^line 1: there is no column time/],
+    ['time,lat\n1,2', 'track.columns {"line":1,"columns":["lon"]}'],
+    ['time,lat,lon\n0,1,2\nsoon,1,2', 'track.time {"line":3,"time":"soon"'],
+    ['hello', 'track.columns {"line":1,"columns":["time",'],
   ])('refuses %j with the line', (gpx, says) => expect(() => gpxSpeed({ gpx })).toThrow(says));
 
   it('is the best of all pairs that are far enough apart, whatever the track and the window', () => {

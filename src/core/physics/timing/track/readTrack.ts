@@ -1,6 +1,6 @@
 import Papa from 'papaparse';
 import { SaxesParser, type SaxesTagPlain } from 'saxes';
-import { CalcError } from '../../../base/errors';
+import { refusal } from '../../../base/errors';
 
 /** One position with its moment, and the receiver's own speed where it gives one. */
 export interface TrackPoint {
@@ -18,15 +18,25 @@ const PATH = 'gpx';
 const [MS_PER_S, MOST_LAT, MOST_LON] = [1000, 90, 180];
 const MOST_POINTS = 2_000_000;
 
-const refuse = (line: number, what: string, remedy: string) =>
-  new CalcError(PATH, `line ${line}: ${what}`, remedy);
+declare module '../../../base/errors' {
+  interface RefusalFacts {
+    'track.points': { line: number; most: number };
+    'track.time': { line: number; time: string; in: 'gpx' | 'csv' };
+    'track.xml': { line: number; said: string };
+    'track.none': { line: number };
+    'track.untimed': { line: number };
+    'track.place': { line: number; lat: string; lon: string };
+    'track.columns': { line: number; columns: readonly string[] };
+    'track.empty': { line: number };
+  }
+}
 
 /** A track from the text of a GPX or CSV file. @throws CalcError at `gpx`, the message begins with the line */
 export function readTrack(text: string): Track {
   const clean = text.replace(/^\uFEFF/, '');
   const track = /^\s*</.test(clean) ? readGpx(clean) : readCsv(clean);
   if (track.reduce((sum, { length }) => sum + length, 0) > MOST_POINTS)
-    throw refuse(1, `holds more than ${MOST_POINTS} points`, 'cut the file into shorter runs');
+    throw refusal(PATH, 'track.points', { line: 1, most: MOST_POINTS });
   return track;
 }
 
@@ -70,7 +80,7 @@ function readGpx(text: string): Track {
     }
     const atMs = Date.parse(time);
     if (!Number.isFinite(atMs))
-      throw refuse(line, `“${time.slice(0, 40)}” is no time`, 'write ISO 8601, as 2026-05-01T10:00:00Z');
+      throw refusal(PATH, 'track.time', { line, time: time.slice(0, 40), in: 'gpx' });
     const own = speed === undefined || speed === '' ? undefined : Number(speed);
     segments.at(-1)?.push({
       atMs,
@@ -80,23 +90,17 @@ function readGpx(text: string): Track {
     });
   });
   parser.on('error', (error) => {
-    throw refuse(
-      parser.line,
-      `the XML is broken: ${error.message.replace(/^\d+:\d+:\s*/, '').replace(/\.$/, '')}`,
-      'export the track again',
-    );
+    throw refusal(PATH, 'track.xml', {
+      line: parser.line,
+      said: error.message.replace(/^\d+:\d+:\s*/, '').replace(/\.$/, ''),
+    });
   });
   parser.write(text);
   const end = parser.line;
   parser.close();
-  if (tracks === 0 || points === 0)
-    throw refuse(end, 'there is no track in it', 'export a track, not way points or a route');
+  if (tracks === 0 || points === 0) throw refusal(PATH, 'track.none', { line: end });
   if (segments.every(({ length }) => length === 0))
-    throw refuse(
-      firstUntimed || end,
-      'its points have no times',
-      'export the recorded track, with its times',
-    );
+    throw refusal(PATH, 'track.untimed', { line: firstUntimed || end });
   return segments;
 }
 
@@ -111,11 +115,11 @@ function placeOf(
 ): { latDeg: number; lonDeg: number } {
   const [latDeg, lonDeg] = [degrees(lat), degrees(lon)];
   if (!(Math.abs(latDeg) <= MOST_LAT) || !(Math.abs(lonDeg) <= MOST_LON))
-    throw refuse(
+    throw refusal(PATH, 'track.place', {
       line,
-      `lat ${String(lat).slice(0, 20)}, lon ${String(lon).slice(0, 20)} is no place`,
-      'give degrees, lat from -90 to 90 and lon from -180 to 180',
-    );
+      lat: String(lat).slice(0, 20),
+      lon: String(lon).slice(0, 20),
+    });
   return { latDeg, lonDeg };
 }
 
@@ -124,8 +128,7 @@ function readCsv(text: string): Track {
   const head = (data[0] ?? []).map((name) => name.trim().toLowerCase());
   const at = (name: string) => head.indexOf(name);
   const missing = ['time', 'lat', 'lon'].filter((name) => at(name) < 0);
-  if (missing.length > 0)
-    throw refuse(1, `there is no column ${missing.join(', ')}`, 'begin with time,lat,lon[,speed]');
+  if (missing.length > 0) throw refusal(PATH, 'track.columns', { line: 1, columns: missing });
   const decimal = meta.delimiter === ',' ? (said: string) => said : (said: string) => said.replace(',', '.');
   const points = data.slice(1).map((row, index): TrackPoint => {
     const line = index + 2;
@@ -135,7 +138,7 @@ function readCsv(text: string): Track {
     const atMs =
       time === '' ? NaN : Number.isFinite(seconds) ? Math.round(seconds * MS_PER_S) : Date.parse(time);
     if (!Number.isFinite(atMs))
-      throw refuse(line, `“${time.slice(0, 40)}” is no time`, 'write ISO 8601 or seconds');
+      throw refusal(PATH, 'track.time', { line, time: time.slice(0, 40), in: 'csv' });
     const own = at('speed') < 0 || said('speed') === '' ? undefined : Number(decimal(said('speed')));
     return {
       atMs,
@@ -143,7 +146,6 @@ function readCsv(text: string): Track {
       ...(own !== undefined && Number.isFinite(own) && own >= 0 ? { speedMps: own } : {}),
     };
   });
-  if (points.length === 0)
-    throw refuse(1, 'there is no point under the headers', 'export the recorded track');
+  if (points.length === 0) throw refusal(PATH, 'track.empty', { line: 1 });
   return [points];
 }

@@ -1,3 +1,4 @@
+import type { Refused } from '../../../base/errors';
 import { type Measure, measure } from '../../../base/measure';
 import { isGeared, type Stage } from '../../../car/document/drive';
 import type { MeshResult } from '../../../physics/gears/mesh';
@@ -12,7 +13,7 @@ interface Pair {
 
 declare module '../../../base/finding' {
   interface FindingFacts {
-    'gears.mesh.refused': Pair & { path: string; message: string };
+    'gears.mesh.refused': Pair & { refused: Refused };
     'gears.mesh.slot': Pair & {
       apart: Measure;
       from: Measure;
@@ -58,12 +59,12 @@ export const mesh = defineCheck({
     for (const stage of stages) {
       const found = meshOrRefusal(stage);
       if ('refused' in found) {
-        const { path, message } = found.refused;
+        const { path } = found.refused;
         if (path.startsWith('slot')) return { missing: [`drive.stages.${stage.id}.${path}:range`] };
         return {
           state: 'over',
           margin: 0,
-          finding: finding('gears.mesh.refused', { ...pairOf(stage), path, message }),
+          finding: finding('gears.mesh.refused', { ...pairOf(stage), refused: found.refused.refused }),
         };
       }
       meshed.push({ stage, mesh: found.mesh });

@@ -46,7 +46,10 @@ describe('gears.mesh of a build', () => {
     const unequal = check({ wheelModuleMm: 1 });
     expect(unequal).toMatchObject({
       state: 'over',
-      finding: { code: 'gears.mesh.refused', facts: { path: 'wheelModuleMm' } },
+      finding: {
+        code: 'gears.mesh.refused',
+        facts: { refused: { path: 'wheelModuleMm', code: 'gearMesh.modules' } },
+      },
     });
     expect(unequal.remedies[0]).toMatchObject({ exchanges: [{ from: 1, to: undefined }], state: 'clear' });
     expect(check({ wheelModuleMm: 0.8 }).state).toBe('clear');

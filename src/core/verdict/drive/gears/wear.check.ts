@@ -37,6 +37,7 @@ export const wear = defineCheck({
   heavy: true,
   quantity: 'hours',
   kind: 'floor',
+  countedTo: MOST_HOURS,
   tightUnder: 1.5,
   applies: ({ drive }) => isGeared(drive),
   find: (subject) =>
@@ -46,14 +47,15 @@ export const wear = defineCheck({
       if (!worst) return { value: limit, limit, margin: 1e6, finding: finding('gears.wear.none', {}) };
       const { worn, stage, material } = worst;
       const hours = worn!.hoursToWearLimit!;
+      const counted = Math.max(MOST_HOURS, limit);
       return {
-        value: Math.min(MOST_HOURS, hours),
+        value: hours,
         limit,
         margin: hours / limit,
         finding: finding('gears.wear.hours', {
           ...gearNamed(worst),
-          hours: measure(Math.min(MOST_HOURS, hours), 'hours'),
-          beyond: hours > MOST_HOURS,
+          hours: measure(Math.min(counted, hours), 'hours'),
+          beyond: hours > counted,
           worn: measure(WORN_OF_MODULE * stage.moduleMm!, 'lengthMm'),
         }),
         working: working('gears.wear', {

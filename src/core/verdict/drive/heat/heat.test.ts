@@ -1,4 +1,4 @@
-import { applyPatch } from '../../../base/patch';
+import { applyPatch, type Patch } from '../../../base/patch';
 import type { Check } from '../../engine/check';
 import { evaluateBuild, HEAVY_CHECKS, statesOn } from '../../evaluate';
 import { car } from '../../../fixtures/car';
@@ -175,6 +175,76 @@ describe('heat of a build', () => {
       state: 'unknown',
       missing: [],
     });
+  });
+});
+
+describe('a car that does not move', () => {
+  const standing = (limitA: number, patch: Patch = []) =>
+    applyPatch(car, [
+      { path: ['drive', 'stages'], value: [{ id: 'd', kind: 'direct', efficiency: 1 }] },
+      { path: ['chassis', 'massG'], value: 20_000 },
+      { path: ['power', 'controller', 'currentLimitA'], value: limitA },
+      ...patch,
+    ]);
+
+  it('burns its motor where that is held: after as long as a winding and a case take, stepped by hand', () => {
+    const document = standing(30);
+    const thermal = thermalOf(document.drive, document.drive.motor!);
+    let [winding, heated, seconds] = [thermal.ambientC, thermal.ambientC, 0];
+    const found: { winding?: number; case?: number } = {};
+    for (; found.winding === undefined; seconds += 0.01) {
+      const copperW =
+        30 ** 2 * 0.001 * document.drive.motor!.resistanceMilliOhm * (1 + 0.00393 * (winding - 20));
+      const across = (winding - heated) / thermal.windingToCaseKPerW;
+      heated +=
+        (0.01 * (across - (heated - thermal.ambientC) / thermal.caseToAmbientKPerW)) /
+        thermal.caseHeatCapacityJPerK;
+      winding += (0.01 * (copperW - across)) / thermal.windingHeatCapacityJPerK;
+      if (heated >= 100) found.case ??= seconds;
+      if (winding >= 130) found.winding = seconds;
+    }
+    for (const [id, of] of [
+      ['drive.heat', 'case'],
+      ['drive.winding', 'winding'],
+    ] as const) {
+      const { state, value, finding } = checkOf(id, document);
+      expect({ state, value }).toEqual({ state: 'over', value: undefined });
+      const { after } = finding!.facts as { after: { value: number } };
+      expect(Math.abs(after.value / found[of]! - 1)).toBeLessThan(0.003);
+    }
+  });
+
+  it('burns nothing where so little flows that the case sheds it', () => {
+    const document = standing(3);
+    const thermal = thermalOf(document.drive, document.drive.motor!);
+    // 9 A² through a winding as hot as its limit still leaves it under
+    const watts = 9 * 0.001 * document.drive.motor!.resistanceMilliOhm * (1 + 0.00393 * 110);
+    expect(thermal.ambientC + watts * (thermal.caseToAmbientKPerW + thermal.windingToCaseKPerW)).toBeLessThan(
+      130,
+    );
+    for (const id of ['drive.heat', 'drive.winding']) expect(checkOf(id, document).state).toBe('clear');
+  });
+
+  it('whose tyres spin is no held motor to case, winding or controller', () => {
+    const icy = standing(30, [
+      { path: ['drive', 'stages'], value: car.drive.stages },
+      { path: ['brief', 'surfaces'], value: [{ ...grass, mu: 0.01 }] },
+    ]);
+    const states = ['drive.moves', 'drive.heat', 'drive.winding', 'power.controller'].map((id) =>
+      checkOf(id, icy),
+    );
+    expect(states.map(({ state }) => state)).toEqual(['over', 'clear', 'clear', 'clear']);
+    // what 0.01 of grip asks of the motor: μ·m·g·r over ratio and efficiency, over the motor constant, beside what it turns with alone
+    const { motor, tyre } = car.drive;
+    const torqueNm = (0.01 * 20.3 * 9.81 * tyre!.radiusMm * 0.001) / (10 * 0.8);
+    const currentA = torqueNm / (60 / (2 * Math.PI * motor!.kvRpmPerV)) + motor!.noLoadCurrentA;
+    expect(Math.abs(states[3]!.value! / currentA - 1)).toBeLessThan(0.05);
+    expect(states[3]!.remedies).toEqual([]);
+  });
+
+  it('has no minutes to count, and offers no larger pack for them', () => {
+    const { state, value, remedies } = checkOf('brief.charge', standing(30));
+    expect({ state, value, remedies }).toEqual({ state: 'over', value: undefined, remedies: [] });
   });
 });
 

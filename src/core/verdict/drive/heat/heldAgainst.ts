@@ -1,5 +1,9 @@
+import { type Measure, measure } from '../../../base/measure';
 import type { BuildDocument } from '../../../car/document/document';
+import { driveStandstill } from '../../../physics/heat/standstill';
+import type { ThermalDefinition } from '../../../physics/heat/thermal';
 import { type HeatFacts, heatFacts } from '../../../worked/heat/heatFacts';
+import { onSteepest } from '../../../worked/motion/standstillOfBuild';
 import { rewound } from '../../../worked/heat/rewind';
 import type { Worked } from '../../../worked/worked';
 import type { WholePack } from '../../../worked/heat/wholePack';
@@ -9,7 +13,9 @@ import { gearing } from '../gearing';
 
 declare module '../../../base/finding' {
   interface FindingFacts {
-    'drive.heat.stands': { outcome: 'spins' | 'stalls' };
+    'drive.heat.spins': Record<never, never>;
+    'drive.heat.held': { of: 'case' | 'winding'; limit: Measure; after: Measure };
+    'drive.heat.heldForEver': { of: 'case' | 'winding'; limit: Measure };
   }
   interface WorkingFacts {
     'drive.heat': HeatFacts;
@@ -31,16 +37,7 @@ export function heldAgainst(
   const { unlimited, input } = found.value;
   const { ambientC } = input.thermal;
   const limit = limitOf(found.value);
-  if (unlimited.durationS === 0) {
-    // spinning tyres are no load on the motor; only a motor that is held burns
-    const spins = subject.standstill()?.outcome === 'spins';
-    return {
-      value: ambientC,
-      limit,
-      ...(spins ? { margin: 1e6, state: 'clear' as const } : { margin: 0, state: 'over' as const }),
-      finding: finding('drive.heat.stands', { outcome: spins ? 'spins' : 'stalls' }),
-    };
-  }
+  if (unlimited.durationS === 0) return standing(subject, node, { ...input.thermal, caseLimitC: limit });
   const value = node === 'case' ? unlimited.peakCaseC : unlimited.peakWindingC;
   return {
     value,
@@ -49,6 +46,26 @@ export function heldAgainst(
     finding: tell(found.value),
     working: working('drive.heat', heatFacts(input, unlimited)),
   };
+}
+
+/** A car that does not move: spinning tyres are no load on the motor; one that is held burns, unless it is weak. */
+function standing(subject: Worked, node: 'case' | 'winding', thermal: ThermalDefinition): Found {
+  const input = subject.runInput();
+  if (!input.ok) return input;
+  const free = { state: 'clear', margin: 1e6 } as const;
+  if (subject.standstill()?.outcome === 'spins') return { ...free, finding: finding('drive.heat.spins', {}) };
+  const steepest = onSteepest(subject.document, input.value);
+  const [held] = driveStandstill({ ...steepest, thermal, throttles: [1] }).holdCurve;
+  const limitC = node === 'case' ? thermal.caseLimitC! : thermal.windingLimitC!;
+  const limit = measure(limitC, 'temperatureC');
+  const afterS = node === 'case' ? held!.caseLimitS : held!.windingLimitS;
+  return afterS === undefined
+    ? { ...free, finding: finding('drive.heat.heldForEver', { of: node, limit }) }
+    : {
+        state: 'over',
+        margin: 0,
+        finding: finding('drive.heat.held', { of: node, limit, after: measure(afterS, 'timeS') }),
+      };
 }
 
 const edit = (key: string, value: unknown): Proposal['patch'] => [{ path: ['drive', 'heat', key], value }];

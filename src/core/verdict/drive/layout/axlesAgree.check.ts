@@ -18,7 +18,7 @@ declare module '../../../base/finding' {
     'drive.rotation': {
       axle: Axle;
       rolls: 'forward' | 'backward';
-      stages: readonly { kind: string; pinionTeeth?: number; wheelTeeth?: number }[];
+      stages: readonly { kind: string; pinionTeeth?: number; wheelTeeth?: number; ratio?: number }[];
       ratio: number;
     }[];
   }
@@ -45,10 +45,11 @@ export const axlesAgree = defineCheck({
           axle,
           rolls,
           ratio,
-          stages: stagesTo(drive, axle).map(({ kind, pinionTeeth, wheelTeeth }) => ({
+          stages: stagesTo(drive, axle).map(({ kind, pinionTeeth, wheelTeeth, ratio: plain }) => ({
             kind,
             ...(pinionTeeth === undefined ? {} : { pinionTeeth }),
             ...(wheelTeeth === undefined ? {} : { wheelTeeth }),
+            ...(plain === undefined ? {} : { ratio: plain }),
           })),
         })),
       ),

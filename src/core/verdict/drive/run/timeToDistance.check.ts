@@ -11,9 +11,6 @@ declare module '../../../base/finding' {
   }
 }
 
-/** Longest that a run is followed, s. */
-const LONGEST_S = 60;
-
 /** Time to the wished distance from a standing start. */
 export const timeToDistance = defineCheck({
   id: 'drive.time',
@@ -32,9 +29,9 @@ export const timeToDistance = defineCheck({
     if (missing.length > 0 || !input.ok) return { missing };
     const run = subject.run()!;
     return {
-      value: run.timeToDistanceS ?? input.value.maxTimeS ?? LONGEST_S,
-      limit: timeToDistanceS!,
-      ...(run.timeToDistanceS === undefined ? { state: 'over' as const } : {}),
+      ...(run.timeToDistanceS === undefined
+        ? { state: 'over' as const, margin: 0 }
+        : { value: run.timeToDistanceS, limit: timeToDistanceS! }),
       finding:
         run.timeToDistanceS === undefined
           ? finding('drive.time.never', {})

@@ -11,6 +11,7 @@ declare module '../../../base/finding' {
     'power.controller': { rms: Measure; rated: Measure; motors: number };
     'power.controller.peak': { peak: Measure; rated: Measure; motors: number };
     'power.controller.held': { current: Measure; rated: Measure; motors: number };
+    'power.controller.spins': { current: Measure; rated: Measure; motors: number };
     'power.controller.kinds': { motor: MotorKind; controller: MotorKind };
   }
   interface WorkingFacts {
@@ -56,11 +57,17 @@ export const controllerCurrent = defineCheck({
     const { rmsMotorCurrentA, meanMotorCurrentA = 0, durationS } = pack.value.unlimited;
     const rated = measure(continuousA, 'currentA');
     if (rmsMotorCurrentA === undefined) {
-      const current = motors * subject.standstill()!.motorCurrentA;
+      const { outcome, motorCurrentA, spinCurrentA = motorCurrentA } = subject.standstill()!;
+      const spins = outcome === 'spins';
+      const current = motors * (spins ? spinCurrentA : motorCurrentA);
       return {
         value: current,
         limit: continuousA,
-        finding: finding('power.controller.held', { current: measure(current, 'currentA'), rated, motors }),
+        finding: finding(spins ? 'power.controller.spins' : 'power.controller.held', {
+          current: measure(current, 'currentA'),
+          rated,
+          motors,
+        }),
       };
     }
     const rmsA = motors * rmsMotorCurrentA;

@@ -1,3 +1,4 @@
+import type { Refused } from '../../../base/errors';
 import type { BuildDocument } from '../../../car/document/document';
 import type { PowerLoad, PowerRail } from '../../../car/document/power';
 import { BATTERY, type BudgetResult } from '../../../physics/supply/budgetDefinition';
@@ -7,7 +8,7 @@ import { finding } from '../../../base/finding';
 
 declare module '../../../base/finding' {
   interface FindingFacts {
-    'power.supply.refused': { message: string };
+    'power.supply.refused': { refused: Refused };
   }
 }
 
@@ -22,7 +23,7 @@ export function onSupply(subject: Worked, find: (result: BudgetResult) => Found)
   if (supply.ok) return find(supply.result);
   return {
     missing: supply.missing,
-    ...(supply.refused ? { finding: finding('power.supply.refused', { message: supply.refused }) } : {}),
+    ...(supply.refused ? { finding: finding('power.supply.refused', { refused: supply.refused }) } : {}),
   };
 }
 

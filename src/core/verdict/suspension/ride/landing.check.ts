@@ -2,7 +2,7 @@ import { type Measure, measure } from '../../../base/measure';
 import { type End, ENDS } from '../../../car/document/suspension';
 import { applyPatch, type Patch } from '../../../base/patch';
 import { landingOf, peaksAt } from '../../../worked/suspension/landingOfBuild';
-import { rateOf, springPatch } from '../../../worked/suspension/rideOfBuild';
+import { rateOf, rideOf, springPatch } from '../../../worked/suspension/rideOfBuild';
 import type { BuildDocument } from '../../../car/document/document';
 import { defineCheck, type Proposal } from '../../engine/check';
 import { finding, working } from '../../../base/finding';
@@ -11,6 +11,7 @@ import { both, worseEnd } from '../ends';
 declare module '../../../base/finding' {
   interface FindingFacts {
     'suspension.landing': { end: End; drop: Measure; wish: Measure };
+    'suspension.landing.rests': { end: End; wish: Measure };
     'suspension.landing.beyond': { end: End; wish: Measure };
   }
   interface WorkingFacts {
@@ -32,7 +33,7 @@ const MORE_TRAVEL_MM = 6;
 /** The margin from which no remedy is proposed. */
 const ENOUGH = 1.2;
 /** Springs, and dampers, that are tried over the present ones. */
-const STIFFER = [1.25, 1.5, 2, 2.5, 3] as const;
+const STIFFER = [1.25, 1.5, 2, 2.5, 3, 4, 6, 8] as const;
 /** Beyond this no landing is followed, m. */
 const MOST_DROP_M = 10;
 
@@ -53,14 +54,16 @@ export const landing = defineCheck({
       both(
         (end) => landingOf(document, end, dropHeightM),
         (end, { input, impact }) => {
-          const { maxDropM = MOST_DROP_M } = impact;
+          const rests = restsOnStop(document, end);
+          const maxDropM = rests ? 0 : (impact.maxDropM ?? MOST_DROP_M);
           return {
             end,
             value: maxDropM,
             limit: dropHeightM,
             rank: maxDropM,
-            finding:
-              impact.maxDropM === undefined
+            finding: rests
+              ? finding('suspension.landing.rests', { end, wish })
+              : impact.maxDropM === undefined
                 ? finding('suspension.landing.beyond', { end, wish })
                 : finding('suspension.landing', { end, drop: measure(maxDropM * 1000, 'lengthMm'), wish }),
             working: working('suspension.landing', {
@@ -127,5 +130,11 @@ export const landing = defineCheck({
 /** Whether an end lands from a height without using up its travel; undefined while its springs are not known. */
 function takes(document: BuildDocument, end: End, dropM: number): boolean | undefined {
   const peaks = peaksAt(document, end, dropM, 4);
-  return peaks && peaks.stopMps === undefined;
+  return peaks && peaks.stopMps === undefined && !restsOnStop(document, end);
+}
+
+/** Whether its springs do not hold it off the stop: a stiff damper only makes it sink there later. */
+function restsOnStop(document: BuildDocument, end: End): boolean {
+  const found = rideOf(document, end);
+  return found.ok && found.value.ride.bottomsAtRest;
 }

@@ -1,7 +1,8 @@
 import Joi from 'joi';
-import { CalcError } from '../errors';
-import { finite, identifier, ownId } from './fields';
-import { parse } from './parse';
+import { CalcError } from '@/core/base/errors';
+import { finite, identifier, ownId } from '@/core/base/schema/fields';
+import { parse } from '@/core/base/schema/parse';
+import { plainProblemOf } from './problemOf';
 
 const schema = Joi.object({
   first: finite().required(),
@@ -22,7 +23,7 @@ const refusal = (input: unknown) => {
   try {
     parse(schema, input);
   } catch (error) {
-    return (error as CalcError).problem;
+    return plainProblemOf((error as CalcError).refused);
   }
   throw new Error('was accepted');
 };

@@ -1,0 +1,19 @@
+import { plain } from '../../base/units/plain';
+import { type SeparatingCheck, TABLES } from './tables';
+
+const entropy = (x: number) => (x <= 0 || x >= 1 ? 0 : -x * Math.log2(x) - (1 - x) * Math.log2(1 - x));
+
+/** Expected information of a check a minute; its answer is right as often as yes weighs. */
+export function bitsPerMinute({ id, minutes }: SeparatingCheck, shares: ReadonlyMap<string, number>): number {
+  const served = TABLES.causes
+    .filter(({ check }) => check === id)
+    .reduce((sum, cause) => sum + shares.get(cause.id)!, 0);
+  const right = 1 / (1 + Math.exp(-TABLES.weights.checkYes));
+  return (entropy(served * right + (1 - served) * (1 - right)) - entropy(right)) / minutes;
+}
+
+export function whyNext({ id, minutes }: SeparatingCheck, shares: ReadonlyMap<string, number>): string {
+  const served = TABLES.causes.filter(({ check }) => check === id);
+  const share = served.reduce((sum, cause) => sum + shares.get(cause.id)!, 0);
+  return `It takes ${minutes === 1 ? 'a minute' : `${plain(minutes)} minutes`} and separates ${served.map(({ means }) => means).join('; ')} (${plain(100 * share, 2)} % together) from the rest: the most told a minute.`;
+}

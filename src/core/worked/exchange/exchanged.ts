@@ -1,0 +1,48 @@
+import type { Edit, Patch } from '../../base/patch';
+import { isAssumed } from '../../car/assumed/assumed';
+import { controllersInAll } from '../../car/document/controllers';
+import type { BuildDocument } from '../../car/document/document';
+import { type Drive, motorsInAll } from '../../car/document/drive';
+import type { Power } from '../../car/document/power';
+
+/** What a car has of each thing that is chosen whole, with its mass. */
+const EXCHANGED = {
+  motor: { at: ['drive', 'motor'], countOf: ({ drive }: BuildDocument) => motorsInAll(drive) },
+  battery: { at: ['power', 'battery'], countOf: ({ power }: BuildDocument) => power.packs ?? 1 },
+  controller: { at: ['power', 'controller'], countOf: controllersInAll },
+  tyre: { at: ['drive', 'tyre'], countOf: () => 4 },
+} as const;
+export type Exchanged = keyof typeof EXCHANGED;
+const KINDS = Object.keys(EXCHANGED) as Exchanged[];
+
+type Things = Pick<Drive, 'motor' | 'tyre'> & Pick<Power, 'battery' | 'controller'>;
+
+const chosenIn = ({ drive, power }: BuildDocument, what: Exchanged) =>
+  what === 'motor' || what === 'tyre' ? drive[what] : power[what];
+
+/** Whether the car's mass goes along with such a thing. */
+export const isExchanged = (what: string): what is Exchanged => Object.hasOwn(EXCHANGED, what);
+
+/** How much heavier a car is with other things in place of the present ones, g; nothing for one that it has not yet. */
+export function heavierByG(document: BuildDocument, things: Things): number {
+  return KINDS.reduce((sum, what) => {
+    const [value, present] = [things[what], chosenIn(document, what)];
+    return value && present ? sum + EXCHANGED[what].countOf(document) * (value.massG - present.massG) : sum;
+  }, 0);
+}
+
+/**
+ * Another motor, pack, controller or tyre in place of the present one, and the weighed car as much heavier; a mass that is
+ * only assumed, or was weighed without any, stays as it is.
+ */
+export function exchanged(document: BuildDocument, things: Things): Patch {
+  const { massG } = document.chassis;
+  const patch = KINDS.flatMap((what): Edit[] =>
+    things[what] ? [{ path: [...EXCHANGED[what].at], value: things[what] }] : [],
+  );
+  const carG = Number(((massG ?? 0) + heavierByG(document, things)).toFixed(1));
+  const follows = massG !== undefined && carG > 0 && carG !== massG;
+  return follows && !isAssumed(document, ['chassis', 'massG'])
+    ? [...patch, { path: ['chassis', 'massG'], value: carG }]
+    : patch;
+}
