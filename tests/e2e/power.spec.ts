@@ -59,19 +59,12 @@ test('a load is dragged to another regulator in the tree, and a ring is refused 
   await pick(page, 'Add a load', 'Receiver, 3 channels');
   const thing = (name: string) => page.locator('.thing').filter({ hasText: name });
   const end = (name: string, side: 'source' | 'target') => thing(name).locator(`.react-flow__handle.${side}`);
-  const centre = async (name: string, side: 'source' | 'target') => {
-    const box = (await end(name, side).boundingBox())!;
-    return { x: box.x + box.width / 2, y: box.y + box.height / 2 };
-  };
   await expect(page.getByRole('combobox', { name: 'Receiver, 3 channels is fed by' })).toHaveValue(/^rail-/);
-  const [from, to] = [
-    await centre('Switching regulator', 'source'),
-    await centre('Receiver, 3 channels', 'target'),
-  ];
-  await page.mouse.move(from.x, from.y);
+  await saved(page);
+  await end('Switching regulator', 'source').hover();
   await page.mouse.down();
-  await page.mouse.move((from.x + to.x) / 2 + 10, (from.y + to.y) / 2, { steps: 5 });
-  await page.mouse.move(to.x, to.y, { steps: 5 });
+  await end('Receiver, 3 channels', 'target').hover({ position: { x: 2, y: 2 } });
+  await end('Receiver, 3 channels', 'target').hover();
   await page.mouse.up();
   await expect(
     page.getByRole('combobox', { name: 'Receiver, 3 channels is fed by' }).locator('option:checked'),

@@ -161,7 +161,6 @@ function Frame({ builds, children }: { builds: readonly BuildRecord[]; children:
       </header>
       <Stripe />
       {state.conflicts.length > 0 || asked.length > 0 ? <ConflictBar /> : null}
-      <WaitingBar />
       <OfflineReady
         paths={[
           '/',
@@ -170,6 +169,7 @@ function Frame({ builds, children }: { builds: readonly BuildRecord[]; children:
         ]}
       />
       {children}
+      <WaitingBar />
       {over === 'jump' ? <BuildPalette builds={builds} onGo={go} onClose={() => setOver(undefined)} /> : null}
       {over === 'keys' ? <KeyList onClose={() => setOver(undefined)} /> : null}
     </>

@@ -20,7 +20,10 @@ const ChangeEntry = dynamic(() => import('./ChangeEntry').then((module) => modul
 const nameOf = ({ kind, sheet, letter }: Waiting) =>
   `${kind === 'run' ? RUN_KIND_NAMES[(sheet as RunSheet).kind] : `failure of ${(sheet as FailureSheet).partName}`}, ${letter}`;
 
-/** Entries that wait on this device, and those that were not taken. */
+/** What is sent at once is never read. */
+const SEEN_AFTER_S = 0.8;
+
+/** Entries that wait on this device, and those that were not taken. It stands at the foot, where its coming and going moves nothing. */
 export function WaitingList({ waiting }: { waiting: readonly Waiting[] }) {
   const free = waiting.filter(({ refused }) => refused === undefined);
   return (
@@ -28,11 +31,15 @@ export function WaitingList({ waiting }: { waiting: readonly Waiting[] }) {
       role="status"
       data-testid="waiting"
       sx={{
-        mx: { xs: 1, sm: 3 },
-        my: 1,
+        position: 'sticky',
+        bottom: 0,
+        zIndex: 'appBar',
+        '@keyframes seen': { from: { opacity: 0 } },
+        animation: `seen 0.2s ${SEEN_AFTER_S}s both`,
         px: 1.5,
         py: 1,
         borderLeft: 3,
+        borderTop: 1,
         borderColor: 'info.main',
         bgcolor: 'background.paper',
       }}

@@ -60,7 +60,9 @@ export function sendNow(): Promise<void> {
     try {
       const pass = () =>
         sendWaiting(shelf, doors, (taken) => {
+          shown = shown.filter(({ id }) => id !== taken.one.id);
           for (const take of takers) take(taken);
+          for (const tell of tellers) tell();
         });
       await (navigator.locks ? navigator.locks.request('lean-badger-outbox', pass) : pass());
     } finally {
