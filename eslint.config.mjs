@@ -96,6 +96,12 @@ export default ts.config(
           message:
             'A refusal is a code with facts, refusal(path, code, facts); its words stand in src/words/refusals.',
         },
+        ...['Literal[value=/[a-z]{2}[ ,].*[a-z)]\\.$/]', 'TemplateElement[value.raw=/ .*[a-z)]\\.$/]'].map(
+          (selector) => ({
+            selector,
+            message: 'Core states facts, finding(code, facts); their sentences stand in src/words.',
+          }),
+        ),
       ],
     },
   },

@@ -5,7 +5,7 @@ import { flushSync } from 'react-dom';
 import { type ReactNode, useEffect, useEffectEvent, useId, useRef, useState } from 'react';
 import { LEAST_POSITIVE, type Limits } from '@/core/car/fields/fieldLabel';
 import { formatQuantity, formatText } from '@/core/base/units/formatQuantity';
-import { parseQuantity } from '@/core/base/units/parseQuantity';
+import { parseQuantity, type WrongText } from '@/core/base/units/parseQuantity';
 import { type QuantityName, unitOf } from '@/core/base/units/quantities';
 import { useReader } from './reader';
 import { useSelectOnEntry } from './useSelectOnEntry';
@@ -86,7 +86,7 @@ export function QuantityField({
   function judge(typed: string): { bad: boolean; words: string; value?: number } | undefined {
     if (typed.trim() === '') return undefined;
     const parsed = parseQuantity(typed, quantity, reader.units, marks);
-    if (!parsed.ok) return { bad: true, words: parsed.message };
+    if (!parsed.ok) return { bad: true, words: wrongWords(parsed.wrong) };
     const out = outside(parsed.value, limits);
     if (out)
       return {
@@ -192,4 +192,15 @@ function outside(value: number, limits: Limits | undefined): { word: string; lim
   if (limits.below !== undefined && !(value < limits.below)) return { word: 'below', limit: limits.below };
   if (limits.to !== undefined && value > limits.to) return { word: 'at most', limit: limits.to };
   return undefined;
+}
+
+function wrongWords(wrong: WrongText): string {
+  switch (wrong.kind) {
+    case 'noNumber':
+      return `"${wrong.text}" is not a number`;
+    case 'takesNoUnit':
+      return 'write a number without a unit';
+    case 'unknownUnit':
+      return `"${wrong.unit}" is no unit here; use ${wrong.known.join(', ')}`;
+  }
 }

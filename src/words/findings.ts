@@ -13,6 +13,10 @@ import { FIELD_SENTENCES, LEARN_SENTENCES } from './checks/field';
 import { PART_SENTENCES, PRINT_SENTENCES } from './checks/parts';
 import { POWER_SENTENCES } from './checks/power';
 import { STEP_SENTENCES, TRIAL_SENTENCES } from './checks/steps';
+import { CAR_NOTES } from './notes/car';
+import { DRIVE_NOTES } from './notes/drive';
+import { PARTS_NOTES } from './notes/parts';
+import { RECORD_NOTES } from './notes/record';
 import { ORIENT_SENTENCES } from './orient';
 import { type Sentences, written } from './write';
 import { messageOf } from './refusals/problemOf';
@@ -44,7 +48,15 @@ const SENTENCES = {
   ...LEARN_SENTENCES,
   ...STEP_SENTENCES,
   ...TRIAL_SENTENCES,
+  ...DRIVE_NOTES,
+  ...CAR_NOTES,
+  ...PARTS_NOTES,
+  ...RECORD_NOTES,
 } satisfies { readonly [C in FindingCode]: unknown };
+
+/** Findings one after the other. */
+export const sayAll = (findings: readonly Finding[], reader: Reader): string =>
+  findings.map((one) => say(one, reader)).join(' ');
 
 /** A finding as a sentence in the reader's units. */
 export function say({ code, facts }: Finding, reader: Reader): string {

@@ -1,3 +1,4 @@
+import type { Finding } from '@/core/base/finding';
 import { expose, transfer } from 'comlink';
 import type { BuildDocument } from '@/core/car/document/document';
 import type { HeatCalibration } from '@/core/car/document/heat';
@@ -34,7 +35,7 @@ export interface SeenTrack {
 export interface MotorHeat {
   calibration?: HeatCalibration;
   missing: readonly string[];
-  notes: readonly string[];
+  notes: readonly Finding[];
 }
 
 const MOST_SHOWN = 4000;

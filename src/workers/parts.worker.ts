@@ -1,3 +1,4 @@
+import type { Finding } from '@/core/base/finding';
 import { expose, transfer } from 'comlink';
 import type { PartLies } from '@/core/car/parts/parts';
 import { CalcError, refusal } from '@/core/base/errors';
@@ -11,7 +12,8 @@ import type { Mesh } from '@/core/physics/meshFiles/mesh';
 import { type Orientation, orientationsOf, type OrientHow } from '@/core/physics/solid/orient';
 import { measureLying } from '@/core/worked/print/lies';
 import { readMeshFile } from '@/core/physics/meshFiles/readFile';
-import { type SectionsResult, sectionsOf } from '@/core/physics/solid/sections';
+import { sectionsOf } from '@/core/physics/solid/sections';
+import type { SectionsResult } from '@/core/physics/solid/sectionsDefinition';
 import { write3mf } from '@/core/physics/meshFiles/write3mf';
 import { writeStl } from '@/core/physics/meshFiles/writeStl';
 import type { Vec3 } from '@/core/base/vec3';
@@ -76,7 +78,10 @@ const api = {
     }),
 
   /** A file mended, as binary STL in millimetres. */
-  repair: (bytes: Uint8Array, name: string): { stl: Uint8Array; done: string[]; left: Ailment[] } | Refusal =>
+  repair: (
+    bytes: Uint8Array,
+    name: string,
+  ): { stl: Uint8Array; done: Finding[]; left: Ailment[] } | Refusal =>
     told(() => {
       const { mesh, done, left } = repaired(readMeshFile(bytes, name));
       return { stl: writeStl(mesh), done, left };

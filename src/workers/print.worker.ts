@@ -1,3 +1,4 @@
+import type { Finding } from '@/core/base/finding';
 import { expose, transfer } from 'comlink';
 import Module, { type ManifoldToplevel } from 'manifold-3d';
 import type { PartLies, PartMesh } from '@/core/car/parts/parts';
@@ -29,7 +30,7 @@ export interface SplitPieces {
   files: [Uint8Array, Uint8Array];
   volumesMm3: [number, number];
   pinsMm: Vec3[];
-  notes: string[];
+  notes: Finding[];
 }
 
 const meshIn = ({ bytes, name, unitMm }: PrintFile): Mesh => inMm(readMeshFile(bytes, name), unitMm);

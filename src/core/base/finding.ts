@@ -17,6 +17,15 @@ export type Finding = {
 export const finding = <C extends FindingCode>(code: C, facts: FindingFacts[C]): Finding =>
   ({ code, facts }) as Finding;
 
+/** The same finding with other words for the ids in its facts. */
+export const renamed = ({ code, facts }: Finding, nameOf: (id: string) => string): Finding =>
+  ({
+    code,
+    facts: Object.fromEntries(
+      Object.entries(facts).map(([key, value]) => [key, typeof value === 'string' ? nameOf(value) : value]),
+    ),
+  }) as unknown as Finding;
+
 /** Facts of each working by its code: what its lines are made of. */
 export interface WorkingFacts {
   /** Lines that name what they show by themselves. */

@@ -17,6 +17,8 @@ import { workingDemand } from '@/words/workings/demand';
 import { Apart, Charts } from '../frame/Guarded';
 import { useBuild } from '../session/BuildContext';
 import { Quantity } from '@/ui/Quantity';
+import { renamed } from '@/core/base/finding';
+import { sayAll } from '@/words/findings';
 
 export function Demand({ input, result }: { input: BriefDemandInput; result: BriefDemandResult }) {
   const write = useWriter();
@@ -62,9 +64,10 @@ export function Demand({ input, result }: { input: BriefDemandInput; result: Bri
       </Charts>
       {result.notes.length > 0 ? (
         <p className="quiet" style={{ fontSize: 12, marginTop: 6 }}>
-          {result.notes
-            .map((note) => note.replace(/^On (\S+)/, (_, id: string) => `On ${nameOf(id, surfaces)}`))
-            .join(' ')}
+          {sayAll(
+            result.notes.map((note) => renamed(note, (id) => nameOf(id, surfaces))),
+            reader,
+          )}
         </p>
       ) : null}
     </Apart>

@@ -3,7 +3,7 @@
 import { Note } from '@/ui/controls/Note';
 import Button from '@mui/material/Button';
 import { finding } from '@/core/base/finding';
-import { say } from '@/words/findings';
+import { say, sayAll } from '@/words/findings';
 import { needNames } from '@/words/needs';
 import { useMemo, useState } from 'react';
 import type { BuildDocument } from '@/core/car/document/document';
@@ -28,6 +28,7 @@ import { ChassisBench } from './ChassisBench';
 import { WhatIfTable } from './WhatIfTable';
 import { sound } from '../frame/sound';
 import { Ask } from '../frame/Ask';
+import { renamed } from '@/core/base/finding';
 
 const standing = (document: BuildDocument, surface: ChosenSurface | undefined) =>
   standingOf({ document, surface });
@@ -95,10 +96,14 @@ function LayoutSide({ bodies, chosen, onChoose: choose }: LayoutSideProps) {
         .filter(({ about }) => about !== 'leftLoadShare')
         .map(({ about, why, remedy, severity }) => (
           <Note key={about} tone={severity === 'over' ? 'bad' : 'caution'}>
-            {bodies.find(({ id }) => id === about)?.name
-              ? why.replace(about, bodies.find(({ id }) => id === about)!.name)
-              : why}{' '}
-            {remedy}
+            {sayAll(
+              [why, ...(remedy ? [remedy] : [])].map((one) =>
+                renamed(one, (word) =>
+                  word === about ? (bodies.find(({ id }) => id === about)?.name ?? about) : word,
+                ),
+              ),
+              reader,
+            )}
           </Note>
         ))}
       <TakeOver />

@@ -14,6 +14,7 @@ import { useBuild } from '../session/BuildContext';
 import { Group } from '../fields/fields';
 import { workerOf } from '@/workers/clients';
 import { refusalText } from '@/words/refusals/problemOf';
+import { say } from '@/words/findings';
 
 const PATH = ['drive', 'heat', 'readings'];
 
@@ -49,7 +50,7 @@ export function Readings() {
     if (!found.ok) return setSaid(`Needs ${needNames(found.missing)} first.`);
     const { notes, ...value } = found.value;
     edit([{ path: ['drive', 'heat', 'calibration'], value }]);
-    setSaid(notes[0]);
+    setSaid(notes[0] && say(notes[0], reader));
   };
   return (
     <Group

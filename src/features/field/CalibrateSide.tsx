@@ -33,6 +33,7 @@ import { useWorked } from '../session/useWorked';
 import { Bench, Readings } from '../frame/Guarded';
 import { useRuns } from './useRuns';
 import { problemOf } from '@/words/refusals/problemOf';
+import { sayAll } from '@/words/findings';
 
 const MOST_READINGS = 20;
 
@@ -279,7 +280,7 @@ function MotorPath() {
       <b>Motor:</b> from {readings.length} {readings.length === 1 ? 'temperature' : 'temperatures'} its case
       gives off heat {formatNumber(Math.abs(worse), reader.locale, 2)}&nbsp;% {worse > 0 ? 'worse' : 'better'}{' '}
       than guessed, {formatNumber(calibration.residualC, reader.locale, 2)}&nbsp;K off on the whole.{' '}
-      {value.notes.join(' ')}{' '}
+      {sayAll(value.notes, reader)}{' '}
       {closed ? null : (
         <Button
           onClick={() =>

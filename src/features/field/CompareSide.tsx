@@ -24,6 +24,7 @@ import { Group } from '../fields/fields';
 import { Bench, Readings } from '../frame/Guarded';
 import { OverRevisions } from './OverRevisions';
 import { useRuns } from './useRuns';
+import { sayAll } from '@/words/findings';
 
 const BY_WORDS: Readonly<Record<Grouping, string>> = {
   revision: 'revisions',
@@ -208,7 +209,7 @@ export function CompareSide({ tabs }: { tabs: ReactNode }) {
               {found.result.p === undefined
                 ? ''
                 : `${found.unit === 'runs' ? 'Means of runs, their spread pooled: t' : 'Welch’s t'} ${formatNumber(found.result.t!, reader.locale, 3)} with ${formatNumber(found.result.df!, reader.locale, 3)} degrees of freedom, p ${found.result.p < 1e-4 ? 'under 0.0001' : formatNumber(found.result.p, reader.locale, 2)}. `}
-              {found.result.notes.join(' ')}
+              {sayAll(found.result.notes, reader)}
             </p>
             <DotPlot
               title={`${RUN_KIND_NAMES[now]}, every attempt`}

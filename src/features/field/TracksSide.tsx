@@ -21,6 +21,7 @@ import { workerOf } from '@/workers/clients';
 import { Bench, Charts, Readings } from '../frame/Guarded';
 import { SpeedOverTime, type ShownTrack, TrackPicture } from './TrackPicture';
 import { problemOf } from '@/words/refusals/problemOf';
+import { sayAll } from '@/words/findings';
 
 const MOST = 4;
 
@@ -177,7 +178,7 @@ export function TracksSide({ tabs }: { tabs: ReactNode }) {
         ) : null}
         {best ? (
           <p className="quiet" style={{ fontSize: 13 }}>
-            {best.seen.result.notes.join(' ')}
+            {sayAll(best.seen.result.notes, reader)}
           </p>
         ) : null}
       </Readings>

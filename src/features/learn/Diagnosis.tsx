@@ -21,6 +21,7 @@ import { saveRecord } from '../session/saveRecord';
 import { useWorked } from '../session/useWorked';
 import { Facts } from './Facts';
 import { workerOf } from '@/workers/clients';
+import { say, sayAll } from '@/words/findings';
 
 /** Why it failed: what is known, the suspects with their reasons, the check that tells most, and the verdict. */
 export function Diagnosis({ failure }: { failure: Versioned<FailureRecord> }) {
@@ -143,7 +144,7 @@ export function Diagnosis({ failure }: { failure: Versioned<FailureRecord> }) {
         </li>
       </ol>
       <p className="quiet" style={{ fontSize: 12.5 }}>
-        {[...notes, ...said].join(' ')}
+        {sayAll([...notes, ...said], reader)}
         {worked.value ? '' : ' The margins of its revision are being worked out.'}
       </p>
     </div>
@@ -188,6 +189,7 @@ function SuspectRow({
   onAnswer(check: string, result: Outcome | undefined): void;
   onVerdict(cause: string): void;
 }) {
+  const { reader } = useReader();
   const result = 'result' in check ? check.result : undefined;
   return (
     <li className="suspect" data-cause={cause}>
@@ -198,10 +200,10 @@ function SuspectRow({
       <div className="sharebar" aria-hidden="true">
         <span style={{ width: `${Math.max(1, 100 * share)}%` }} />
       </div>
-      <Fold title={<>{why[0]}</>}>
+      <Fold title={<>{say(why[0]!, reader)}</>}>
         <ul style={{ fontSize: 13 }}>
           {why.slice(1).map((one) => (
-            <li key={one}>{one}</li>
+            <li key={one.code + JSON.stringify(one.facts)}>{say(one, reader)}</li>
           ))}
         </ul>
       </Fold>

@@ -18,6 +18,7 @@ import type { Waiting, WaitingPhoto } from '../session/outbox';
 import { Photos } from '../fields/Photos';
 import { enter, useWaiting } from '../session/waiting';
 import { copyWords } from './copyWords';
+import { FAILURE_MODE_WORDS } from '@/words/learn/failureModes';
 
 /** The kind that none of the others is. */
 const OWN = 'own';
@@ -137,8 +138,8 @@ export function FailureForm({
         <Select id="failure-mode" value={mode} onChange={(event) => setMode(event.target.value)}>
           <option value="">choose</option>
           {FAILURE_MODES.map((one) => (
-            <option key={one.id} value={one.id} title={one.means}>
-              {one.name}
+            <option key={one} value={one} title={FAILURE_MODE_WORDS[one].means}>
+              {FAILURE_MODE_WORDS[one].name}
             </option>
           ))}
         </Select>

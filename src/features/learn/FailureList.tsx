@@ -7,7 +7,7 @@ import { Select } from '@/ui/controls/Select';
 import { RUN_KIND_NAMES } from '@/words/learn/runKinds';
 import { useSearchParams } from 'next/navigation';
 import { useState } from 'react';
-import { failedHow } from '@/core/car/records/failureModes';
+import { failedHow } from '@/words/learn/failureModes';
 import { type FailureRecord, type Versioned } from '@/core/car/records/records';
 import { formatText } from '@/core/base/units/formatQuantity';
 import { useReader } from '@/ui/reader';

@@ -7,6 +7,7 @@ import { type ReactNode, useSyncExternalStore } from 'react';
 import { assemblyOrder, hardwareCount, screwsWithoutJoint } from '@/core/worked/print/assembly';
 import { formatNumber } from '@/core/base/units/formatQuantity';
 import { useReader } from '@/ui/reader';
+import { say } from '@/words/findings';
 import { useBuild } from '../session/BuildContext';
 import { Charts, Readings } from '../frame/Guarded';
 import { Joints } from './fits/Joints';
@@ -87,12 +88,12 @@ export function AssemblySide({ tabs }: { tabs: ReactNode }) {
                   <span>Then, in this order</span>
                 </p>
                 <ol data-testid="steps">
-                  {steps.map(({ id, text, count: number }, index) => (
+                  {steps.map(({ id, says, count: number }, index) => (
                     <li key={id} className="tickrow">
                       <label>
                         <Tick checked={done.has(id)} onChange={() => toggle(id)} />
                         <span>
-                          <b>{index + 1}.</b> {text}
+                          <b>{index + 1}.</b> {say(says, reader)}
                           {number > 1 ? <b className="nobreak"> {number} times</b> : null}
                         </span>
                       </label>

@@ -16,6 +16,7 @@ import { handOver } from '../session/handOver';
 import { workerOf } from '@/workers/clients';
 import { printFileOf } from './printFile';
 import { problemOf, refusalText } from '@/words/refusals/problemOf';
+import { sayAll } from '@/words/findings';
 
 const AXES = ['x', 'y', 'z'] as const;
 const USUAL_PIN_MM = 3;
@@ -146,7 +147,7 @@ export function SplitTool({
           {found.pinsMm.length === 0
             ? 'no pin holes'
             : `${found.pinsMm.length} pin holes of ${formatText(pinMm!, 'lengthMm', reader)}, each 8\u00a0mm deep`}
-          . {found.notes.join(' ')} Glue them, or let the pins be drawn by the fits page.
+          . {sayAll(found.notes, reader)} Glue them, or let the pins be drawn by the fits page.
         </p>
       ) : null}
       {problem ? (

@@ -9,7 +9,7 @@ import { Tick } from '@/ui/controls/Tick';
 import { needNames } from '@/words/needs';
 import { useMemo } from 'react';
 import { MOST_PLAY_SHARE } from '@/core/verdict/suspension/play/play.check';
-import { BENCH_WORDS, benchList, cornerMark } from '@/core/worked/suspension/benchList';
+import { benchList, cornerMark } from '@/core/worked/suspension/benchList';
 import { type PlayOfBuild, playOf } from '@/core/worked/suspension/playOfBuild';
 import { formatNumber, formatText } from '@/core/base/units/formatQuantity';
 import { useReader } from '@/ui/reader';
@@ -21,6 +21,7 @@ import { DocumentField, Group } from '../fields/fields';
 import { Bench, Readings } from '../frame/Guarded';
 import type { SideProps } from './side';
 import { sound } from '../frame/sound';
+import { BENCH_WORDS } from '@/words/labels/corner';
 
 /** How much the rim of a wheel wobbles, and whether its joints bind: looked at on the bench, ticked with the day. */
 export function PlaySide({ end, tabs, foot }: SideProps) {

@@ -20,10 +20,12 @@ import type { SideProps } from './side';
 import { TurnSketch } from './TurnSketch';
 import { sound } from '../frame/sound';
 import { LinkKinds, Links } from './SteeringLinks';
+import { say } from '@/words/findings';
 
 /** What the rack does to both front wheels, the circle, the links to be made, and whether the servo turns it all. */
 export function SteeringSide({ tabs, foot }: SideProps) {
   const { document, ghost } = useBuild();
+  const { reader } = useReader();
   const checks = useBuildChecks();
   const found = useMemo(() => sound(() => steeringOfBuild(document)), [document]);
   const before = useMemo(() => (ghost ? sound(() => steeringOfBuild(ghost.document)) : undefined), [ghost]);
@@ -75,7 +77,10 @@ export function SteeringSide({ tabs, foot }: SideProps) {
         ) : null}
         {found.ok && found.value.geometry.findings.length > 0 ? (
           <Note tone="bad">
-            {found.value.geometry.findings[0]!.why} {found.value.geometry.findings[0]!.remedy}
+            {say(found.value.geometry.findings[0]!.why, reader)}{' '}
+            {found.value.geometry.findings[0]!.remedy
+              ? say(found.value.geometry.findings[0]!.remedy, reader)
+              : ''}
           </Note>
         ) : null}
         <Links />

@@ -7,13 +7,15 @@ import type { Sentences } from '../write';
 import { WISH_NAMES } from './field';
 import { checkTitle } from './names';
 import { owedWords } from './parts';
+import { failedHow } from '../learn/failureModes';
 
 /** Sentences about what to do next. */
 export const STEP_SENTENCES: Sentences<'step'> = {
   'step.brokeBefore': ({ parts }) => `It broke there before: ${partsListed(parts)}.`,
   'step.drowns': ({ runs }) =>
     `So small a difference drowns in the spread: ${runs} runs on each side. Bring the spread down first, or leave it.`,
-  'step.findWhy': ({ part, how }) => `Find out why: ${inSentence(part)}, ${inSentence(how)}`,
+  'step.findWhy': ({ part, mode, modeWords }) =>
+    `Find out why: ${inSentence(part)}, ${inSentence(failedHow({ mode, ...(modeWords ? { ledger: { modeWords } } : {}) }))}`,
   'step.notExplained': ({ cost }) =>
     `It is not explained, so what is changed now is a guess${cost ? `; it cost ${cost}` : ''}.`,
   'step.suspect': ({ means }) => `First suspect: ${means}.`,

@@ -2,7 +2,7 @@ import { thingsChanged } from '@/core/advice/learn/things';
 import { describeChanges } from '@/words/labels/describe';
 import { formatText, formatWithError, type Reader } from '@/core/base/units/formatQuantity';
 import { markdownText } from '@/core/base/units/markdown';
-import { failedHow } from '@/core/car/records/failureModes';
+import { failedHow } from '@/words/learn/failureModes';
 import { verdictWords } from '@/core/worked/field/ledger';
 import { fixHeld } from '@/core/worked/field/lives';
 import { leftOutWords } from './runs';

@@ -5,7 +5,7 @@ import { durationText } from '@/core/base/units/duration';
 import { inSentence, withoutStop } from '@/core/base/units/words';
 import { thingsChanged } from '@/core/advice/learn/things';
 import { owedRuns } from '@/core/verdict/field/owedRuns.check';
-import { failedHow } from '@/core/car/records/failureModes';
+import { failedHow } from '@/words/learn/failureModes';
 import { compareGroups, groupsOf } from '@/core/advice/learn/groups';
 import { verdictWords } from '@/core/worked/field/ledger';
 import { isOpen } from '@/core/car/records/openFailure';

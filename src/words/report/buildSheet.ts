@@ -9,6 +9,7 @@ import { assemblyOrder } from '@/core/worked/print/assembly';
 import { restOf } from '@/core/worked/suspension/restOfBuild';
 import { rideOf } from '@/core/worked/suspension/rideOfBuild';
 import { ENDS } from '@/core/car/document/suspension';
+import { say } from '../findings';
 import { formatNumber, formatText, type Reader } from '@/core/base/units/formatQuantity';
 import { CAUTIONS } from './cautions';
 import type { Block, Report } from './definition';
@@ -49,7 +50,7 @@ export function buildSheet(
       ...wiring(document, settings, reader),
       ...suspension(document, settings, reader),
       ...bought(document, times, reader),
-      ...order(document),
+      ...order(document, reader),
       { kind: 'heading', level: 1, text: 'Before it moves' },
       ...[CAUTIONS.pack, CAUTIONS.bench, CAUTIONS.spin, CAUTIONS.field, CAUTIONS.make, CAUTIONS.rules].map(
         (text): Block => ({ kind: 'caution', text }),
@@ -152,7 +153,7 @@ function suspension(document: BuildDocument, settings: readonly DescribedChange[
   ];
 }
 
-function order(document: BuildDocument): Block[] {
+function order(document: BuildDocument, reader: Reader): Block[] {
   const steps = assemblyOrder(document);
   return steps.length === 0
     ? []
@@ -160,7 +161,9 @@ function order(document: BuildDocument): Block[] {
         { kind: 'heading', level: 1, text: 'Order of building' },
         {
           kind: 'list',
-          items: steps.map(({ text, count }) => `${text}${count > 1 ? ` (${count} times)` : ''}`),
+          items: steps.map(
+            ({ says, count }) => `${say(says, reader)}${count > 1 ? ` (${count} times)` : ''}`,
+          ),
         },
       ];
 }

@@ -1,7 +1,7 @@
 import { RUN_KIND_NAMES } from '../learn/runKinds';
 import { checkSentence } from '../checkWords';
 import type { Check } from '@/core/verdict/engine/check';
-import { failedHow } from '@/core/car/records/failureModes';
+import { failedHow } from '@/words/learn/failureModes';
 import { verdictWords } from '@/core/worked/field/ledger';
 import { isOpen } from '@/core/car/records/openFailure';
 import { lessonsOf } from '../learn/learned';

@@ -5,7 +5,6 @@ import type { WearPlace } from '../../car/records/prints';
 import type { Check } from '../../verdict/engine/check';
 import type { BuildDocument } from '../../car/document/document';
 import { failureDiagnose } from '../../physics/diagnosis/diagnose';
-import { failedHow } from '../../car/records/failureModes';
 import { askDiagnosis } from '../../worked/field/ledger';
 import { isOpen } from '../../car/records/openFailure';
 import { hoursToBelieve } from '../../physics/statistics/life';
@@ -21,7 +20,7 @@ import { predictionToMend, runsToDrive } from './drivingSteps';
 
 declare module '../../base/finding' {
   interface FindingFacts {
-    'step.findWhy': { part: string; how: string };
+    'step.findWhy': { part: string; mode: string; modeWords?: string | undefined };
     'step.notExplained': { cost?: Measure };
     'step.suspect': { means: string };
     'step.lookFirst': { ask: string };
@@ -106,7 +105,11 @@ function failuresToExplain(
       kind: 'find',
       segment: 'learn',
       failureId: failure.id,
-      title: finding('step.findWhy', { part: failure.partName, how: failedHow(failure) }),
+      title: finding('step.findWhy', {
+        part: failure.partName,
+        mode: failure.mode,
+        modeWords: failure.ledger?.modeWords,
+      }),
       why: [
         finding('step.notExplained', { ...(lost > 0 ? { cost: measure(lost, 'minutes', 2) } : {}) }),
         ...(suspects[0] ? [finding('step.suspect', { means: suspects[0].means })] : []),

@@ -2,9 +2,15 @@ import { parseNumber, type NumberMarks } from './parseNumber';
 import { parseSum } from './parseSum';
 import { quantityOf, toStored, type QuantityName, type Unit, type UnitSystem } from './quantities';
 
+/** What cannot be read, and which units could. */
+export type WrongText =
+  | { kind: 'noNumber'; text: string }
+  | { kind: 'takesNoUnit' }
+  | { kind: 'unknownUnit'; unit: string; known: readonly string[] };
+
 export type Parsed =
   /** `sum` where it was worked out from more than one number. */
-  { ok: true; value: number; unit: Unit; number: number; sum: boolean } | { ok: false; message: string };
+  { ok: true; value: number; unit: Unit; number: number; sum: boolean } | { ok: false; wrong: WrongText };
 
 const ONE_NUMBER = /^\s*([+\-−]?[\d.,\s\u00a0\u2009\u202f'’]*\d[.,]?(?:e[+-]?\d+)?)\s*(.*?)\s*$/i;
 /** A sum that ends in a number or a bracket, and what stands behind it. */
@@ -13,7 +19,7 @@ const SUM = /^\s*([\d.,\s\u00a0\u2009\u202f'’()+\-−*×·/:÷]*[\d)])\s*(.*?)
 /**
  * Reads "1.5 in", "30 mph", "105/2" or a bare number in the unit that the field shows.
  *
- * @returns the value as stored (the name of the quantity says in what unit), or what is wrong in a sentence
+ * @returns the value as stored (the name of the quantity says in what unit), or what is wrong
  */
 export function parseQuantity(
   text: string,
@@ -26,16 +32,16 @@ export function parseQuantity(
   const summed = SUM.exec(text);
   const sum = summed !== null && /[\d)]\s*[+\-−*×·/:÷(]/.test(summed[1]!);
   const match = sum ? summed : ONE_NUMBER.exec(text);
-  if (!match) return { ok: false, message: `"${text.trim()}" is not a number` };
+  if (!match) return { ok: false, wrong: { kind: 'noNumber', text: text.trim() } };
   const [, digits, suffix = ''] = match;
   const number = sum ? parseSum(digits!, marks) : parseNumber(digits!.trim(), marks);
-  if (number === undefined) return { ok: false, message: `"${text.trim()}" is not a number` };
+  if (number === undefined) return { ok: false, wrong: { kind: 'noNumber', text: text.trim() } };
   const unit = suffix === '' ? units[0]! : units.find((candidate) => matches(candidate, suffix));
   if (!unit) {
-    const known = [...new Set(units.map(({ symbol }) => symbol).filter(Boolean))].join(', ');
+    const known = [...new Set(units.map(({ symbol }) => symbol).filter(Boolean))];
     return {
       ok: false,
-      message: known === '' ? `write a number without a unit` : `"${suffix}" is no unit here; use ${known}`,
+      wrong: known.length === 0 ? { kind: 'takesNoUnit' } : { kind: 'unknownUnit', unit: suffix, known },
     };
   }
   return { ok: true, value: toStored(number, unit), unit, number, sum };

@@ -219,7 +219,7 @@ export const failureSheetSchema = Joi.object<FailureSheet>(failureSheetFields).r
 /** A failure that is noted here is of a kind that is known here; one that came from elsewhere keeps its own word. */
 export const newFailureSchema = Joi.object<FailureSheet>({
   ...failureSheetFields,
-  mode: Joi.valid(...FAILURE_MODES.map(({ id }) => id)).required(),
+  mode: Joi.valid(...FAILURE_MODES).required(),
 }).required();
 
 export const predictionSchema = Joi.object({

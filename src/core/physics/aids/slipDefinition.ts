@@ -1,3 +1,4 @@
+import type { Finding } from '../../base/finding';
 import type { DriveRunInput } from '../motion/definition';
 
 export interface SlipTyre {
@@ -58,5 +59,5 @@ export interface TractionResult extends Omit<TractionRow, 'targetSlipPct'> {
   rows?: TractionRow[];
   /** Target of the shortest time. */
   best?: number;
-  notes: string[];
+  notes: Finding[];
 }

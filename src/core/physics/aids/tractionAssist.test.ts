@@ -118,7 +118,7 @@ describe('traction.assist', () => {
         distanceM: 5,
       }),
     ).toMatchObject({
-      notes: [expect.stringContaining('does not cover'), expect.stringContaining('no slip to tell')],
+      notes: [{ code: 'note.slip.notCovered' }, { code: 'note.slip.noEdge' }],
     });
   });
 });

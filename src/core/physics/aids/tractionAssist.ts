@@ -1,10 +1,18 @@
 import { refusal } from '../../base/errors';
 import type { Plant } from '../motion/plant';
-import { plain } from '../../base/units/plain';
 import { type SlipCar, slipCarOf, slipOf } from './slipCar';
 import type { SlipSeries, TractionInput, TractionResult, TractionRow } from './slipDefinition';
 import { slipStepper, stepAt } from './slipStep';
 import { emptySeries, record, sensorsOf } from './slipRun';
+import { finding } from '../../base/finding';
+import { type Measure, measure } from '../../base/measure';
+
+declare module '../../base/finding' {
+  interface FindingFacts {
+    'note.slip.notCovered': { distance: Measure; within: Measure };
+    'note.slip.noEdge': Record<never, never>;
+  }
+}
 
 declare module '../../base/errors' {
   interface RefusalFacts {
@@ -44,11 +52,14 @@ export function tractionAssist(input: TractionInput): TractionResult {
     ...(best === undefined ? {} : { best }),
     notes: [
       ...(own.timeToDistanceS === undefined
-        ? [`It does not cover ${plain(input.distanceM)} m within ${LONGEST_S} s.`]
+        ? [
+            finding('note.slip.notCovered', {
+              distance: measure(input.distanceM, 'distanceM'),
+              within: measure(LONGEST_S, 'timeS'),
+            }),
+          ]
         : []),
-      ...(own.meanSlipPct === undefined
-        ? ['The free wheel gave no second edge, so there is no slip to tell.']
-        : []),
+      ...(own.meanSlipPct === undefined ? [finding('note.slip.noEdge', {})] : []),
     ],
   };
 }

@@ -143,7 +143,7 @@ describe('yaw.assist', () => {
     } = assist({ ...kicked, gains: [0, 0.02, 0.05, 0.1, 0.15, 2] });
     expect(sweep[0]!.stable).toBe(false);
     expect(sweep.some(({ stable, settleS }) => stable && settleS !== undefined)).toBe(true);
-    expect(advice[0]).toContain('over-corrects above');
+    expect(advice[0]!.code).toBe('note.yaw.overCorrects');
     expect(critical).toBeGreaterThan(0);
   });
 

@@ -1,8 +1,18 @@
 import { refusal } from '../../base/errors';
-import { plain } from '../../base/units/plain';
 import { criticalGain } from './criticalGain';
 import type { YawInput, YawResult, YawRow, YawSeries, YawVerdict } from './yawDefinition';
 import { yawMotion } from './yawMotion';
+import { type Finding, finding } from '../../base/finding';
+import { type Measure, measure } from '../../base/measure';
+
+declare module '../../base/finding' {
+  interface FindingFacts {
+    'note.yaw.overCorrects': { gain: Measure; speed: Measure };
+    'note.yaw.turnDown': { gain: Measure };
+    'note.yaw.noneSettles': Record<never, never>;
+    'note.yaw.fastest': { gain: Measure; time: Measure; overshoots: number };
+  }
+}
 
 declare module '../../base/errors' {
   interface RefusalFacts {
@@ -105,7 +115,7 @@ function adviceOf(
   { speedMps, gyro }: YawInput,
   critical: number | undefined,
   sweep: readonly YawRow[],
-): string[] {
+): Finding[] {
   const settling = sweep
     .filter(({ stable, settleS }) => stable && settleS !== undefined)
     .sort((a, b) => a.settleS! - b.settleS!);
@@ -113,18 +123,27 @@ function adviceOf(
   const limit =
     critical === undefined
       ? []
-      : [`It over-corrects above ${plain(critical, 2)} at ${plain(speedMps)} m/s with this servo.`];
+      : [
+          finding('note.yaw.overCorrects', {
+            gain: measure(critical, 'coefficient', 2),
+            speed: measure(speedMps, 'speedMps'),
+          }),
+        ];
   const now =
     critical !== undefined && gyro.gain > critical
-      ? [`The gain of ${plain(gyro.gain)} is past that: turn it down.`]
+      ? [finding('note.yaw.turnDown', { gain: measure(gyro.gain, 'coefficient') })]
       : [];
   const fastest =
     best === undefined
       ? sweep.length > 0
-        ? ['No gain of the sweep settles within the run.']
+        ? [finding('note.yaw.noneSettles', {})]
         : []
       : [
-          `${plain(best.gain, 2)} settles fastest, in ${plain(best.settleS!, 2)} s${best.overshoots > 0 ? ` after ${best.overshoots} ${best.overshoots === 1 ? 'overshoot' : 'overshoots'}` : ''}.`,
+          finding('note.yaw.fastest', {
+            gain: measure(best.gain, 'coefficient', 2),
+            time: measure(best.settleS!, 'timeS', 2),
+            overshoots: best.overshoots,
+          }),
         ];
   return [...limit, ...now, ...fastest];
 }

@@ -1,3 +1,4 @@
+import type { Finding } from '../../base/finding';
 export interface YawServo {
   /** Of the first order; 0 follows at once, but for its rate. */
   lagS: number;
@@ -59,5 +60,5 @@ export interface YawResult extends YawVerdict {
   /** Left out where no gain is stable, or where all are. */
   criticalGain?: number;
   sweep: YawRow[];
-  advice: string[];
+  advice: Finding[];
 }

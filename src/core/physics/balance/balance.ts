@@ -1,6 +1,17 @@
 import type { OperationFinding } from '../../base/operationFinding';
 import { GRAVITY } from '../../base/constants';
-import { plain } from '../../base/units/plain';
+import { finding } from '../../base/finding';
+import { type Measure, measure } from '../../base/measure';
+
+declare module '../../base/finding' {
+  interface FindingFacts {
+    'note.balance.lifted': { wheel: keyof WheelLoads };
+    'note.balance.betweenWheels': Record<never, never>;
+    'note.balance.left': { share: Measure };
+    'note.balance.moveTo': { side: 'left' | 'right' };
+    'note.balance.outside': { id: string };
+  }
+}
 
 export type Triple = readonly [x: number, y: number, z: number];
 
@@ -115,13 +126,6 @@ export function chassisBalance(input: BalanceInput): BalanceResult {
 const sum = (components: readonly ComponentDefinition[], of: (one: ComponentDefinition) => number) =>
   components.reduce((total, one) => total + of(one), 0);
 
-const WHEEL_NAMES: Readonly<Record<keyof WheelLoads, string>> = {
-  fl: 'front left',
-  fr: 'front right',
-  rl: 'rear left',
-  rr: 'rear right',
-};
-
 function findingsOf(
   { components, wheelbaseMm }: BalanceInput,
   left: number,
@@ -135,23 +139,23 @@ function findingsOf(
     ...lifted.map((wheel): OperationFinding => ({
       severity: 'over',
       about: wheel,
-      why: `The ${WHEEL_NAMES[wheel]} wheel carries nothing.`,
-      remedy: 'Bring the weight between the wheels.',
+      why: finding('note.balance.lifted', { wheel }),
+      remedy: finding('note.balance.betweenWheels', {}),
     })),
     ...(Math.abs(left - 0.5) > SIDE_TOLERANCE
       ? [
           {
             severity: 'tight' as const,
             about: 'leftLoadShare',
-            why: `The left wheels carry ${plain(100 * left)} % of the weight.`,
-            remedy: `Move weight to the ${left > 0.5 ? 'right' : 'left'}.`,
+            why: finding('note.balance.left', { share: measure(left, 'share') }),
+            remedy: finding('note.balance.moveTo', { side: left > 0.5 ? 'right' : 'left' }),
           },
         ]
       : []),
     ...beyond.map(({ id }): OperationFinding => ({
       severity: 'note',
       about: id,
-      why: `${id} sits more than a quarter of the wheelbase outside it.`,
+      why: finding('note.balance.outside', { id }),
     })),
   ];
 }

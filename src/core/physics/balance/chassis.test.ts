@@ -105,7 +105,12 @@ describe('chassis.stability', () => {
     expect(fast.axleLoadsN.front).toBeCloseTo(9.81 + 240 * 0.02, 9);
     expect(fast.axleLoadsN.rear).toBeCloseTo(9.81 + 240 * 0.04, 9);
     expect(fast.brakingLimitMps2).toBeCloseTo(9.81 + (240 * 0.06) / 2, 9);
-    expect(fast.notes).toEqual([expect.stringContaining('6 m/s²')]);
+    expect(fast.notes).toMatchObject([
+      {
+        code: 'note.stability.drag',
+        facts: { accel: { value: expect.closeTo(6, 9), quantity: 'accelMps2' } },
+      },
+    ]);
     // tall: the moment about the front contact empties the rear axle
     const tall = stability({ ...car, cgMm: [-100, 0, 150] });
     expect(tall).toMatchObject({

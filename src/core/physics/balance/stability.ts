@@ -1,8 +1,15 @@
 import { type Measure, measure } from '../../base/measure';
 import { AIR_DENSITY, GRAVITY } from '../../base/constants';
 import { refusal } from '../../base/errors';
-import { plain } from '../../base/units/plain';
 import { trackAt, type Triple } from './balance';
+import { type Finding, finding } from '../../base/finding';
+
+declare module '../../base/finding' {
+  interface FindingFacts {
+    'note.stability.drag': { accel: Measure };
+    'note.stability.lifted': Record<never, never>;
+  }
+}
 
 declare module '../../base/errors' {
   interface RefusalFacts {
@@ -39,7 +46,7 @@ export interface StabilityResult {
   brakingLimitMps2: number;
   brakingLimitedBy: 'grip' | 'lift';
   cgHeightForNoTipMm: number;
-  notes: string[];
+  notes: Finding[];
 }
 
 /**
@@ -101,9 +108,9 @@ export function chassisStability(input: StabilityInput): StabilityResult {
     cgHeightForNoTipMm: mu === 0 ? 1e6 : (half - Math.abs(y)) / mu,
     notes: [
       ...(pressure * cdaM2 > 0
-        ? [`Drag slows it by ${plain((pressure * cdaM2) / massKg)} m/s² besides.`]
+        ? [finding('note.stability.drag', { accel: measure((pressure * cdaM2) / massKg, 'accelMps2') })]
         : []),
-      ...(front <= 0 || rear <= 0 ? ['Lift takes all of an axle’s load at this speed.'] : []),
+      ...(front <= 0 || rear <= 0 ? [finding('note.stability.lifted', {})] : []),
     ],
   };
 }

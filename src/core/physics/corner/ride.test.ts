@@ -84,7 +84,7 @@ describe('suspension.ride', () => {
     expect(ride({ ...corner, cornerSprungMassG: 3000 })).toMatchObject({
       bottomsAtRest: true,
       bumpLeftMm: expect.any(Number),
-      notes: ['It rests on its bump stop.'],
+      notes: [{ code: 'note.ride.onBumpStop' }],
     });
     expect(ride({ ...corner, cornerSprungMassG: 3000 }).bumpLeftMm).toBeLessThan(0);
     expect(ride({ ...corner, preloadMm: 30 })).toMatchObject({ toppedOut: true, sagMm: 0 });

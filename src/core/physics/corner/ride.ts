@@ -1,4 +1,12 @@
 import { GRAVITY } from '../../base/constants';
+import { type Finding, finding } from '../../base/finding';
+
+declare module '../../base/finding' {
+  interface FindingFacts {
+    'note.ride.onBumpStop': Record<never, never>;
+    'note.ride.onDroopStop': Record<never, never>;
+  }
+}
 
 export interface RideInput {
   cornerSprungMassG: number;
@@ -29,7 +37,7 @@ export interface RideResult {
   maxDropM: number;
   springForTargetSagNPerMm: number;
   springForDropNPerMm?: number;
-  notes: string[];
+  notes: Finding[];
 }
 
 const USUAL_DAMPER_SHARE = 0.4;
@@ -84,9 +92,9 @@ export function suspensionRide(input: RideInput): RideResult {
         }),
     notes:
       sag >= travel
-        ? ['It rests on its bump stop.']
+        ? [finding('note.ride.onBumpStop', {})]
         : preloadN >= weightN
-          ? ['Preload holds it against its droop stop.']
+          ? [finding('note.ride.onDroopStop', {})]
           : [],
   };
 }

@@ -33,7 +33,7 @@ describe('steering.geometry', () => {
     const { rackForWantedMm } = steering({ ...car, wantedDeg: 5 });
     expect(steering({ ...car, rackMm: [rackForWantedMm!] }).rows[0]!.leftDeg).toBeCloseTo(5, 8);
     expect(steering({ ...car, wantedDeg: 200 })).toMatchObject({
-      notes: [expect.stringContaining('No rack steers')],
+      notes: [{ code: 'note.steering.noRack' }],
     });
     expect(steering({ ...car, rackMm: [150] })).toMatchObject({
       rows: [],

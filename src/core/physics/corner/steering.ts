@@ -1,12 +1,21 @@
 import type { OperationFinding } from '../../base/operationFinding';
 import { CalcError, refusal } from '../../base/errors';
 import { bisect } from '../../base/numeric/root';
-import { plain } from '../../base/units/plain';
 import type { Corner } from './corner';
 import { type Linkage, linkageOf } from './linkage';
 import { restAxis, steeringOf, wheelOf } from './readings';
 import { refuseHalfSteered } from './sweep';
 import { atRest, march } from './travel';
+import { type Finding, finding } from '../../base/finding';
+import { type Measure, measure } from '../../base/measure';
+
+declare module '../../base/finding' {
+  interface FindingFacts {
+    'note.steering.rackNotReached': { rack: Measure };
+    'note.steering.stopRack': Record<never, never>;
+    'note.steering.noRack': { wanted: Measure };
+  }
+}
 
 declare module '../../base/errors' {
   interface RefusalFacts {
@@ -36,7 +45,7 @@ export interface SteeringResult {
   rows: SteeringRow[];
   rackForWantedMm?: number;
   findings: OperationFinding[];
-  notes: string[];
+  notes: Finding[];
 }
 
 const DEG = 180 / Math.PI;
@@ -65,8 +74,8 @@ export function steeringGeometry({ corner, wheelbaseMm, rackMm, wantedDeg }: Ste
       findings.push({
         severity: 'over',
         about: 'rackMm',
-        why: `A rack of ${plain(rack)} mm is not reached by both wheels.`,
-        remedy: 'Stop the rack before it, or lengthen the rod.',
+        why: finding('note.steering.rackNotReached', { rack: measure(rack, 'lengthMm') }),
+        remedy: finding('note.steering.stopRack', {}),
       });
       continue;
     }
@@ -79,7 +88,7 @@ export function steeringGeometry({ corner, wheelbaseMm, rackMm, wantedDeg }: Ste
     findings,
     notes:
       wantedDeg !== undefined && wanted === undefined
-        ? [`No rack steers the left wheel by ${plain(wantedDeg)}°.`]
+        ? [finding('note.steering.noRack', { wanted: measure(wantedDeg, 'angleDeg') })]
         : [],
   };
 }

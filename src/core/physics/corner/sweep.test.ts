@@ -224,7 +224,10 @@ describe('suspension.sweep', () => {
     const limited = sweep({ ...unequal, travelMm: range, jointLimitDeg: 5 }).findings.find(
       ({ about }) => about === 'lower',
     );
-    expect(limited).toMatchObject({ severity: 'over', why: expect.stringContaining('it goes to 5°') });
+    expect(limited).toMatchObject({
+      severity: 'over',
+      why: { code: 'note.linkage.joint', facts: { limit: { value: 5 } } },
+    });
   });
 
   it('names a tie rod that steers with the bumps, and a tyre that floats', () => {

@@ -1,11 +1,21 @@
 import { refusal } from '../../base/errors';
-import { plain } from '../../base/units/plain';
 import type { Corner } from './corner';
 import { type Linkage, linkageOf } from './linkage';
 import { reaching, restAxis, wheelOf } from './readings';
 import { aside, atRest, march, type Reached } from './travel';
 import { groundFindings, limitFindings, locked, type SweepFinding } from './sweepFindings';
 import { ASIDE_MM, reader, rollCentre, sloped, type Station } from './station';
+import { type Finding, finding } from '../../base/finding';
+import { type Measure, measure } from '../../base/measure';
+
+declare module '../../base/finding' {
+  interface FindingFacts {
+    'note.linkage.pushrod': { travel: Measure };
+    'note.linkage.bumpSteers': { slope: Measure };
+    'note.linkage.tieRodHeight': Record<never, never>;
+    'note.linkage.doesNotSteer': Record<never, never>;
+  }
+}
 
 declare module '../../base/errors' {
   interface RefusalFacts {
@@ -24,7 +34,7 @@ export interface SuspensionSweepResult {
   bumpSteerDegPerMm: number;
   camberGainDegPerMm: number;
   findings: SweepFinding[];
-  notes: string[];
+  notes: Finding[];
 }
 
 const MOST_BUMP_STEER = 0.05;
@@ -59,7 +69,7 @@ export function suspensionSweep(input: SweepInput): SuspensionSweepResult {
           findings.push({
             severity: 'over',
             about: 'rocker',
-            why: `At ${plain(travelMm)} mm of travel the pushrod does not reach the rocker.`,
+            why: finding('note.linkage.pushrod', { travel: measure(travelMm, 'lengthMm') }),
             travelMm,
             rackMm,
           });
@@ -71,16 +81,14 @@ export function suspensionSweep(input: SweepInput): SuspensionSweepResult {
     findings.push({
       severity: 'over',
       about: 'bumpSteerDegPerMm',
-      why: `The wheel steers by ${plain(bumpSteerDegPerMm)}° for each millimetre of travel.`,
-      remedy: 'Bring the tie rod’s inner end to the height at which it swings like the arms.',
+      why: finding('note.linkage.bumpSteers', { slope: measure(bumpSteerDegPerMm, 'degPerMm') }),
+      remedy: finding('note.linkage.tieRodHeight', {}),
       travelMm: 0,
       rackMm: 0,
     });
   findings.push(...limitFindings(input, stations));
   const notes =
-    input.kind === 'hingePins' && !input.kingpinLower
-      ? ['It does not steer, so it has no caster, kingpin, scrub radius or trail.']
-      : [];
+    input.kind === 'hingePins' && !input.kingpinLower ? [finding('note.linkage.doesNotSteer', {})] : [];
   return { stations, bumpSteerDegPerMm, camberGainDegPerMm, findings, notes };
 }
 

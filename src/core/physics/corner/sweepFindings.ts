@@ -1,13 +1,35 @@
-import { plain } from '../../base/units/plain';
 import type { Corner } from './corner';
 import type { Station } from './station';
 import type { OperationFinding } from '../../base/operationFinding';
+import { finding } from '../../base/finding';
+import { type Measure, measure } from '../../base/measure';
+
+declare module '../../base/finding' {
+  interface FindingFacts {
+    'note.linkage.offGround': { off: Measure; over: boolean };
+    'note.linkage.centreHeight': { height: Measure };
+    'note.linkage.joint': { joint: string; turns: Measure; travel: Measure; limit: Measure };
+    'note.linkage.damperClosed': { closed: Measure; travel: Measure };
+    'note.linkage.locks': { at: LinkagePlace; reached: LinkagePlace };
+  }
+}
 
 /** What was found, with where in the travel. */
 export interface SweepFinding extends OperationFinding {
   travelMm?: number;
   rackMm?: number;
 }
+
+/** Where a linkage stands: its travel, and the rack where it is not in the middle. */
+export interface LinkagePlace {
+  travel: Measure;
+  rack?: Measure;
+}
+
+const placeOf = (travelMm: number, rackMm: number): LinkagePlace => ({
+  travel: measure(travelMm, 'lengthMm'),
+  ...(rackMm === 0 ? {} : { rack: measure(rackMm, 'lengthMm') }),
+});
 
 export const GROUND_OFF_MM = 0.5;
 
@@ -20,8 +42,8 @@ export function groundFindings({ wheelCentre, tyreRadiusMm, staticCamberDeg }: C
         {
           severity: 'tight',
           about: 'wheelCentre',
-          why: `The tyre stands ${plain(Math.abs(off))} mm ${off > 0 ? 'over' : 'in'} the ground at rest.`,
-          remedy: `Put the wheel centre ${plain(height)} mm over the ground.`,
+          why: finding('note.linkage.offGround', { off: measure(Math.abs(off), 'lengthMm'), over: off > 0 }),
+          remedy: finding('note.linkage.centreHeight', { height: measure(height, 'lengthMm') }),
         },
       ];
 }
@@ -48,7 +70,12 @@ export function limitFindings(
                   {
                     severity: 'over',
                     about: joint,
-                    why: `The joint ${joint} turns ${plain(past.articulationDeg[joint]!)}° at ${plain(past.travelMm)} mm of travel; it goes to ${plain(jointLimitDeg)}°.`,
+                    why: finding('note.linkage.joint', {
+                      joint,
+                      turns: measure(past.articulationDeg[joint]!, 'angleDeg'),
+                      travel: measure(past.travelMm, 'lengthMm'),
+                      limit: measure(jointLimitDeg, 'angleDeg'),
+                    }),
                     travelMm: past.travelMm,
                     rackMm: past.rackMm,
                   },
@@ -62,7 +89,10 @@ export function limitFindings(
           {
             severity: 'over' as const,
             about: damper ? 'damper' : 'rocker',
-            why: `The damper is shorter than its closed ${plain(closed!)} mm at ${plain(bottomed.travelMm)} mm of travel.`,
+            why: finding('note.linkage.damperClosed', {
+              closed: measure(closed!, 'lengthMm'),
+              travel: measure(bottomed.travelMm, 'lengthMm'),
+            }),
             travelMm: bottomed.travelMm,
             rackMm: bottomed.rackMm,
           },
@@ -78,7 +108,10 @@ export const locked = (
 ): SweepFinding => ({
   severity: 'over',
   about: 'travelMm',
-  why: `The linkage locks at ${plain(at.travelMm)} mm of travel${at.rackMm === 0 ? '' : ` and ${plain(at.rackMm)} mm of rack`}, before it reaches ${plain(travelMm)} mm${rackMm === 0 ? '' : ` at ${plain(rackMm)} mm of rack`}.`,
+  why: finding('note.linkage.locks', {
+    at: placeOf(at.travelMm, at.rackMm),
+    reached: placeOf(travelMm, rackMm),
+  }),
   travelMm: at.travelMm,
   rackMm: at.rackMm,
 });

@@ -76,7 +76,7 @@ describe('a diagnosis', () => {
     expect(no.nextCheck!.check).not.toBe('linesAcrossLoad');
     const yes = failureDiagnose({ ...split, outcomes: [{ check: 'linesAcrossLoad', result: 'yes' }] });
     expect(yes.suspects[0]).toMatchObject({ cause: 'layersAcrossLoad', check: { result: 'yes' } });
-    expect(yes.notes.join(' ')).toContain('Clear enough for a verdict');
+    expect(yes.notes).toContainEqual(expect.objectContaining({ code: 'note.diagnosis.clear' }));
     const unclear = failureDiagnose({
       ...split,
       outcomes: [{ check: 'linesAcrossLoad', result: 'unclear' }],
@@ -93,10 +93,14 @@ describe('a diagnosis', () => {
     expect(of({ 'parts.layer:arm': 0.7, 'parts.layer:carrier': 3 }).share).toBe(
       of({ 'parts.layer:arm': 0.7 }).share,
     );
-    expect(of({ 'parts.layer:arm': 0.7 }).why).toContain('For: the margin of parts.layer:arm is 0.7.');
-    expect(failureDiagnose({ ...split, margins: { 'moon.phase': 1 } }).notes.join(' ')).toContain(
-      'moon.phase',
-    );
+    expect(of({ 'parts.layer:arm': 0.7 }).why).toContainEqual({
+      code: 'note.diagnosis.margin',
+      facts: { for: true, key: 'parts.layer:arm', margin: { value: 0.7, quantity: 'coefficient' } },
+    });
+    expect(failureDiagnose({ ...split, margins: { 'moon.phase': 1 } }).notes).toContainEqual({
+      code: 'note.diagnosis.unusedMargins',
+      facts: { margins: ['moon.phase'] },
+    });
   });
 
   it('lets the same evidence count once: a hot motor by its clue or by its reading', () => {

@@ -1,7 +1,9 @@
 import { refusal } from '../../base/errors';
-import { plain } from '../../base/units/plain';
 import { type Rule, type SeparatingCheck, type Speaks, TABLES } from './tables';
 import { bitsPerMinute, whyNext } from './nextCheck';
+import { type Finding, finding } from '../../base/finding';
+import { measure } from '../../base/measure';
+import type { Clue } from './reasons';
 
 declare module '../../base/errors' {
   interface RefusalFacts {
@@ -43,8 +45,8 @@ export interface Suspect {
   cause: string;
   means: string;
   share: number;
-  /** One sentence for each thing that speaks for or against it, the weightiest first. */
-  why: string[];
+  /** One finding for each thing that speaks for or against it, the weightiest first. */
+  why: Finding[];
   check: { id: string; ask: string; minutes: number } & ({ bitsPerMinute: number } | { result: Outcome });
 }
 
@@ -53,7 +55,7 @@ export interface NextCheck {
   ask: string;
   minutes: number;
   bitsPerMinute: number;
-  why: string;
+  why: Finding;
 }
 
 export interface DiagnoseResult {
@@ -61,13 +63,13 @@ export interface DiagnoseResult {
   /** The causes that are not listed, and their share together. */
   rest: { causes: number; share: number };
   nextCheck?: NextCheck;
-  notes: string[];
+  notes: Finding[];
 }
 
 /** One thing that moves a cause, in log odds. */
 interface Term {
   weight: number;
-  why: string;
+  why: Finding;
 }
 
 const [LEAST_SHARE, FEWEST, MOST, CLEAR] = [0.02, 3, 10, 0.9];
@@ -176,7 +178,7 @@ function evidence(
 ): { terms: ReadonlyMap<string, readonly Term[]>; unused: string[] } {
   const { weights } = TABLES;
   const terms = new Map<string, Term[]>(TABLES.causes.map(({ id }) => [id, []]));
-  const add = (cause: string, weight: number, why: string) => terms.get(cause)!.push({ weight, why });
+  const add = (cause: string, weight: number, why: Finding) => terms.get(cause)!.push({ weight, why });
   const { means, usual, possible } = TABLES.modes[input.mode]!;
   for (const { id } of TABLES.causes) {
     const place = usual.includes(id)
@@ -185,28 +187,23 @@ function evidence(
         ? 'possible'
         : 'rare';
     if (weights[place] !== 0)
-      add(
-        id,
-        weights[place],
-        place === 'usual'
-          ? `For: it is a usual cause where ${means}.`
-          : `Against: it is a rare cause where ${means}.`,
-      );
+      add(id, weights[place], finding('note.diagnosis.place', { usual: place === 'usual', means }));
   }
-  const speak = ({ strong, weak, against = [] }: Speaks, called: string) => {
-    for (const cause of strong) add(cause, weights.strong, `For, strongly: ${called}.`);
-    for (const cause of weak) add(cause, weights.weak, `For: ${called}.`);
-    for (const cause of against) add(cause, weights.against, `Against: ${called}.`);
+  const speak = ({ strong, weak, against = [] }: Speaks, clue: Clue) => {
+    for (const cause of strong) add(cause, weights.strong, finding('note.diagnosis.strong', { clue }));
+    for (const cause of weak) add(cause, weights.weak, finding('note.diagnosis.weak', { clue }));
+    for (const cause of against) add(cause, weights.against, finding('note.diagnosis.against', { clue }));
   };
   const clues = input.clues ?? [];
-  for (const clue of clues) speak(TABLES.clues[clue]!, TABLES.clues[clue]!.means);
+  for (const clue of clues) speak(TABLES.clues[clue]!, { says: TABLES.clues[clue]!.means });
   if (input.partKind !== undefined)
-    speak(TABLES.partKinds[input.partKind]!, `it is ${TABLES.partKinds[input.partKind]!.means}`);
+    speak(TABLES.partKinds[input.partKind]!, { isA: TABLES.partKinds[input.partKind]!.means });
   for (const rule of TABLES.conditions)
-    if (applies(rule, input.conditions ?? {}, clues)) speak(rule, rule.why);
-  for (const rule of TABLES.history) if (applies(rule, input.history ?? {}, clues)) speak(rule, rule.why);
+    if (applies(rule, input.conditions ?? {}, clues)) speak(rule, { says: rule.why });
+  for (const rule of TABLES.history)
+    if (applies(rule, input.history ?? {}, clues)) speak(rule, { says: rule.why });
   for (const change of input.history?.changesSinceGood ?? [])
-    speak(TABLES.changes[change]!, `changed since it was last good: ${TABLES.changes[change]!.means}`);
+    speak(TABLES.changes[change]!, { changed: TABLES.changes[change]!.means });
   const { smallest, unused } = marginsByPrefix(input.margins ?? {});
   for (const [prefix, { key, margin }] of smallest) {
     const weight =
@@ -219,7 +216,11 @@ function evidence(
             : 0;
     if (weight !== 0)
       for (const cause of TABLES.margins[prefix]!)
-        add(cause, weight, `${weight > 0 ? 'For' : 'Against'}: the margin of ${key} is ${plain(margin)}.`);
+        add(
+          cause,
+          weight,
+          finding('note.diagnosis.margin', { for: weight > 0, key, margin: measure(margin, 'coefficient') }),
+        );
   }
   for (const { id, check } of TABLES.causes) {
     const result = outcomes.get(check);
@@ -227,7 +228,7 @@ function evidence(
       add(
         id,
         result === 'yes' ? weights.checkYes : weights.checkNo,
-        `${result === 'yes' ? 'For' : 'Against'}: its check says ${result}.`,
+        finding('note.diagnosis.outcome', { result }),
       );
   }
   return { terms, unused };
@@ -266,8 +267,8 @@ function marginsByPrefix(margins: Readonly<Record<string, number>>): {
 }
 
 /** The weightiest first; of equal weight in the order of the model. */
-function reasons(terms: readonly Term[]): string[] {
-  if (terms.length === 0) return ['Nothing that is known speaks for or against it.'];
+function reasons(terms: readonly Term[]): Finding[] {
+  if (terms.length === 0) return [finding('note.diagnosis.silent', {})];
   return terms
     .map((term, at) => ({ ...term, at }))
     .sort((a, b) => Math.abs(b.weight) - Math.abs(a.weight) || a.at - b.at)
@@ -279,18 +280,14 @@ function notesOn(
   suspects: readonly Suspect[],
   unused: readonly string[],
   open: boolean,
-): string[] {
+): Finding[] {
   const changes = history.changesSinceGood?.length ?? 0;
   return [
-    'A judgement aid: the grades are practice written down, not measured frequencies. A check decides, a share does not.',
-    ...(clues.length === 0 && outcomes.length === 0
-      ? ['No clue and no check yet: say what you saw, and the shares move.']
-      : []),
-    ...(changes > 1
-      ? [`${changes} things changed since it was last good: put them back one at a time.`]
-      : []),
-    ...(unused.length > 0 ? [`Margins that say nothing here: ${unused.join(', ')}.`] : []),
-    ...(suspects[0]!.share >= CLEAR ? ['Clear enough for a verdict.'] : []),
-    ...(open ? [] : ['Every check has its outcome: there is nothing left to look at.']),
+    finding('note.diagnosis.judgement', {}),
+    ...(clues.length === 0 && outcomes.length === 0 ? [finding('note.diagnosis.noClue', {})] : []),
+    ...(changes > 1 ? [finding('note.diagnosis.manyChanges', { changes })] : []),
+    ...(unused.length > 0 ? [finding('note.diagnosis.unusedMargins', { margins: unused })] : []),
+    ...(suspects[0]!.share >= CLEAR ? [finding('note.diagnosis.clear', {})] : []),
+    ...(open ? [] : [finding('note.diagnosis.allLookedAt', {})]),
   ];
 }

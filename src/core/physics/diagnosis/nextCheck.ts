@@ -1,5 +1,12 @@
-import { plain } from '../../base/units/plain';
 import { type SeparatingCheck, TABLES } from './tables';
+import { type Finding, finding } from '../../base/finding';
+import { type Measure, measure } from '../../base/measure';
+
+declare module '../../base/finding' {
+  interface FindingFacts {
+    'note.diagnosis.next': { minutes: Measure; causes: readonly string[]; share: Measure };
+  }
+}
 
 const entropy = (x: number) => (x <= 0 || x >= 1 ? 0 : -x * Math.log2(x) - (1 - x) * Math.log2(1 - x));
 
@@ -12,8 +19,12 @@ export function bitsPerMinute({ id, minutes }: SeparatingCheck, shares: Readonly
   return (entropy(served * right + (1 - served) * (1 - right)) - entropy(right)) / minutes;
 }
 
-export function whyNext({ id, minutes }: SeparatingCheck, shares: ReadonlyMap<string, number>): string {
+export function whyNext({ id, minutes }: SeparatingCheck, shares: ReadonlyMap<string, number>): Finding {
   const served = TABLES.causes.filter(({ check }) => check === id);
   const share = served.reduce((sum, cause) => sum + shares.get(cause.id)!, 0);
-  return `It takes ${minutes === 1 ? 'a minute' : `${plain(minutes)} minutes`} and separates ${served.map(({ means }) => means).join('; ')} (${plain(100 * share, 2)} % together) from the rest: the most told a minute.`;
+  return finding('note.diagnosis.next', {
+    minutes: measure(minutes, 'minutes'),
+    causes: served.map(({ means }) => means),
+    share: measure(share, 'share', 2),
+  });
 }

@@ -2,6 +2,13 @@ import { refusal } from '../../base/errors';
 import { cross, lengthOf, type Motion, subtract, turn, turnBack, type Vec3 } from '../../base/vec3';
 import type { Bricks } from '../solid/bricks';
 import type { Grid } from '../solid/voxelise';
+import { type Finding, finding } from '../../base/finding';
+
+declare module '../../base/finding' {
+  interface FindingFacts {
+    'note.fem.heldToo': { nodes: number };
+  }
+}
 
 declare module '../../base/errors' {
   interface RefusalFacts {
@@ -29,7 +36,7 @@ export interface Clamp {
   readonly loadedNodes: readonly number[];
   /** In the grid's axes, three figures a node. */
   readonly force: Float64Array;
-  readonly notes: readonly string[];
+  readonly notes: readonly Finding[];
 }
 
 const INCLUSIVE_MM = 1e-6;
@@ -76,7 +83,7 @@ export function clamped(
     heldNodes,
     loadedNodes: [...loaded],
     force,
-    notes: lost > 0 ? [`${lost} loaded nodes are also held: their share goes straight into the clamp.`] : [],
+    notes: lost > 0 ? [finding('note.fem.heldToo', { nodes: lost })] : [],
   };
 }
 

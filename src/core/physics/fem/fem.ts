@@ -1,7 +1,6 @@
 import { type Measure, measure } from '../../base/measure';
 import { refusal } from '../../base/errors';
 import { derate, type StrengthMaterial } from '../strength/allowable';
-import { plain } from '../../base/units/plain';
 import { lengthOf, type Motion, turnBack, unit, type Vec3 } from '../../base/vec3';
 import { edgesOf, solidOf } from '../solid/measure';
 import type { Mesh } from '../meshFiles/mesh';
@@ -17,6 +16,14 @@ import { productOf } from './product';
 import { FAILS_BY, type FailsBy, type StressField, stressesOf } from './stresses';
 import { type Grid, gridOver, voxelised } from '../solid/voxelise';
 import { turnedTo, turnedMesh } from './turned';
+import { type Finding, finding } from '../../base/finding';
+
+declare module '../../base/finding' {
+  interface FindingFacts {
+    'note.fem.corners': Record<never, never>;
+    'note.fem.residual': { iterations: number; residual: Measure };
+  }
+}
 
 declare module '../../base/errors' {
   interface RefusalFacts {
@@ -60,7 +67,7 @@ export interface FemResult {
   failsBy: FailsBy;
   atMm: Vec3;
   reactionN: Vec3;
-  notes: string[];
+  notes: Finding[];
 }
 
 /** The result with what a picture needs. */
@@ -173,10 +180,15 @@ export function* solvedSolid(mesh: Mesh, settings: FemSettings): Generator<Progr
     atMm: back(centreOf(bricks, grid, weakest)),
     reactionN: back(reaction),
     notes: [
-      'The stress at a clamp and at an inner corner grows the finer the voxels are: look at it beside a second size.',
+      finding('note.fem.corners', {}),
       ...clamp.notes,
       ...(end.residual > tolerance
-        ? [`After ${end.iterations} iterations a residual of ${plain(end.residual)} is left.`]
+        ? [
+            finding('note.fem.residual', {
+              iterations: end.iterations,
+              residual: measure(end.residual, 'coefficient'),
+            }),
+          ]
         : []),
     ],
   };

@@ -79,7 +79,7 @@ describe('gear.mesh', () => {
     const none = mesh({ pinionTeeth: 21, wheelTeeth: 71, moduleMm: 0.8, slotMinMm: 20, slotMaxMm: 25 });
     expect(none.fitsSlot).toBe(false);
     expect(none.pinionRange).toBeUndefined();
-    expect(none.notes[0]).toContain('No pinion');
+    expect(none.notes[0]!.code).toBe('note.gearMesh.noPinion');
   });
 
   it('refuses gears of two sizes with those that would fit, an inverted slot, half a slot, and shifts without a mesh', () => {
@@ -106,9 +106,9 @@ describe('gear.mesh', () => {
   });
 
   it('says when a tip runs out to a point', () => {
-    expect(mesh({ pinionTeeth: 10, wheelTeeth: 40, moduleMm: 1, pinionShift: 1 }).notes[0]).toContain(
-      'pinion',
-    );
+    expect(mesh({ pinionTeeth: 10, wheelTeeth: 40, moduleMm: 1, pinionShift: 1 }).notes).toEqual([
+      { code: 'note.gearMesh.pointed', facts: { gear: 'pinion' } },
+    ]);
     expect(mesh({ pinionTeeth: 20, wheelTeeth: 40, moduleMm: 1 }).notes).toEqual([]);
   });
 

@@ -1,6 +1,14 @@
 import { type Measure, measure } from '../../base/measure';
 import { refusal } from '../../base/errors';
 import { bisect } from '../../base/numeric/root';
+import { type Finding, finding } from '../../base/finding';
+
+declare module '../../base/finding' {
+  interface FindingFacts {
+    'note.gearMesh.pointed': { gear: 'pinion' | 'wheel' };
+    'note.gearMesh.noPinion': Record<never, never>;
+  }
+}
 
 declare module '../../base/errors' {
   interface RefusalFacts {
@@ -48,7 +56,7 @@ export interface MeshResult {
   minTeethNoUndercut: Pair;
   fitsSlot?: boolean;
   pinionRange?: { min: number; max: number };
-  notes: string[];
+  notes: Finding[];
 }
 
 const MM_PER_INCH = 25.4;
@@ -184,14 +192,14 @@ function pointedNotes(
   shifts: Pair,
   tip: Pair,
   base: Pair,
-): string[] {
+): Finding[] {
   return (['pinion', 'wheel'] as const).flatMap((name, i) => {
     const pitchThickness =
       ((Math.PI * module) / 2 + 2 * shifts[i]! * module * Math.tan(normalAngle)) / Math.cos(helix);
     const atTip = Math.acos(base[i]! / tip[i]!);
     const half =
       (pitchThickness * Math.cos(helix)) / (module * teeth[i]!) + involute(transverseAngle) - involute(atTip);
-    return half > 0 ? [] : [`The ${name}'s teeth run out to a point below their tip circle: shift it less.`];
+    return half > 0 ? [] : [finding('note.gearMesh.pointed', { gear: name })];
   });
 }
 
@@ -225,7 +233,6 @@ function addSlot(
     min ??= teeth;
     max = teeth;
   }
-  if (min === undefined || max === undefined)
-    result.notes.push('No pinion of six teeth or more reaches this wheel within the slot.');
+  if (min === undefined || max === undefined) result.notes.push(finding('note.gearMesh.noPinion', {}));
   else result.pinionRange = { min, max };
 }

@@ -197,6 +197,8 @@ describe('gear.outline', () => {
     expect(pathOf({ flatDepthMm: 0.5, hexAcrossFlatsMm: 5 })).toBe('flatDepthMm');
     expect(pathOf({ flatDepthMm: 5 })).toBe('flatDepthMm');
     expect(pathOf({ teeth: 2 })).toBe('teeth');
-    expect(outline({ teeth: 12, moduleMm: 1, boreMm: 3, shift: 0.9 }).notes[0]).toContain('point');
+    expect(outline({ teeth: 12, moduleMm: 1, boreMm: 3, shift: 0.9 }).notes[0]!.code).toBe(
+      'note.gearOutline.pointed',
+    );
   });
 });

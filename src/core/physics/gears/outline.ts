@@ -2,6 +2,13 @@ import { type Measure, measure } from '../../base/measure';
 import { refusal } from '../../base/errors';
 import { involute } from './mesh';
 import { gearDxf, gearStl, gearSvg, type Point } from './outlineFiles';
+import { type Finding, finding } from '../../base/finding';
+
+declare module '../../base/finding' {
+  interface FindingFacts {
+    'note.gearOutline.pointed': Record<never, never>;
+  }
+}
 
 declare module '../../base/errors' {
   interface RefusalFacts {
@@ -43,7 +50,7 @@ export interface OutlineResult {
   flankFromMm: number;
   /** Texts, and the STL as base64. */
   files: Partial<Record<OutlineFile, string>>;
-  notes: string[];
+  notes: Finding[];
 }
 
 const CLEARANCE = 1.25;
@@ -80,7 +87,7 @@ interface Tooth {
  */
 export function gearOutline(input: OutlineInput): OutlineResult {
   const tooth = toothOf(input);
-  const notes: string[] = [];
+  const notes: Finding[] = [];
   const bore = boreOf(input, tooth.root);
   const outline = outlineOf(tooth, input.pointsPerFlank ?? POINTS, notes);
   const files: OutlineResult['files'] = {};
@@ -129,10 +136,9 @@ function toothOf({
 }
 
 /** One tooth after the other, clockwise from the left flank's root of tooth 0 on +y to the right, and on around. */
-function outlineOf(tooth: Tooth, pointsPerFlank: number, notes: string[]): Point[] {
+function outlineOf(tooth: Tooth, pointsPerFlank: number, notes: Finding[]): Point[] {
   const top = topOf(tooth);
-  if (top < tooth.tip)
-    notes.push('The teeth run out to a point below their tip circle: shift the gear less.');
+  if (top < tooth.tip) notes.push(finding('note.gearOutline.pointed', {}));
   const flank = Array.from(
     { length: pointsPerFlank },
     (_, i) => tooth.form + ((top - tooth.form) * i) / (pointsPerFlank - 1),

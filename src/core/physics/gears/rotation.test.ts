@@ -48,7 +48,10 @@ describe('drivetrain.rotation', () => {
       expect.objectContaining({
         severity: 'over',
         about: 'axles',
-        why: expect.stringContaining('the front rolls backward'),
+        why: expect.objectContaining({
+          code: 'note.rotation.opposed',
+          facts: { paths: expect.arrayContaining([{ axle: 'front', rolls: 'backward' }]) },
+        }),
       }),
     ]);
   });
@@ -98,7 +101,10 @@ describe('drivetrain.rotation', () => {
     const { agree, findings } = drivetrainRotation({ ...shaftDriven('right', 'left'), motorSpin: -1 });
     expect(agree).toBe(true);
     expect(findings).toEqual([
-      expect.objectContaining({ about: 'direction', remedy: expect.stringContaining('leads') }),
+      expect.objectContaining({
+        about: 'direction',
+        remedy: expect.objectContaining({ code: 'note.rotation.swapLeads' }),
+      }),
     ]);
   });
 

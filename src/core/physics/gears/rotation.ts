@@ -1,6 +1,18 @@
 import { refusal } from '../../base/errors';
 import type { OperationFinding } from '../../base/operationFinding';
-import { plain } from '../../base/units/plain';
+import { finding } from '../../base/finding';
+import { type Measure, measure } from '../../base/measure';
+
+declare module '../../base/finding' {
+  interface FindingFacts {
+    'note.rotation.opposed': { paths: readonly { axle: string; rolls: 'forward' | 'backward' }[] };
+    'note.rotation.otherSide': Record<never, never>;
+    'note.rotation.scrubs': { mismatch: Measure };
+    'note.rotation.sameTeeth': Record<never, never>;
+    'note.rotation.backward': Record<never, never>;
+    'note.rotation.swapLeads': Record<never, never>;
+  }
+}
 
 declare module '../../base/errors' {
   interface RefusalFacts {
@@ -142,8 +154,8 @@ function findingsOf(
         {
           severity: 'over',
           about: 'axles',
-          why: `The axles drive against each other: ${paths.map(({ axle, rolls }) => `the ${axle} rolls ${rolls}`).join(', ')}.`,
-          remedy: 'Put the gear of one bevel on the other side of its shaft.',
+          why: finding('note.rotation.opposed', { paths: paths.map(({ axle, rolls }) => ({ axle, rolls })) }),
+          remedy: finding('note.rotation.otherSide', {}),
         },
       ];
   const scrub: OperationFinding[] =
@@ -152,8 +164,8 @@ function findingsOf(
           {
             severity: mismatchPct > FIGHTS_PCT ? 'over' : 'tight',
             about: 'ratio',
-            why: `One axle wants to run ${plain(mismatchPct)} % faster than the other, so its tyres scrub.`,
-            remedy: 'Give both axles the same teeth and the same tyres.',
+            why: finding('note.rotation.scrubs', { mismatch: measure(mismatchPct, 'percent') }),
+            remedy: finding('note.rotation.sameTeeth', {}),
           },
         ]
       : [];
@@ -163,8 +175,8 @@ function findingsOf(
           {
             severity: 'tight',
             about: 'direction',
-            why: 'The car drives backward.',
-            remedy: 'Swap the leads of the motor, or put every bevel on the other side.',
+            why: finding('note.rotation.backward', {}),
+            remedy: finding('note.rotation.swapLeads', {}),
           },
         ]
       : [];

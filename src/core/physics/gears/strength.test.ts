@@ -50,7 +50,7 @@ describe('gear.strength', () => {
     const soft = strength({ ...gear, temperatureC: 70 });
     expect(soft).toMatchObject({ allowableMpa: 0, margin: 0, torqueAtMargin1Nm: 0 });
     expect(soft.faceWidthForMargin2Mm).toBeUndefined();
-    expect(soft.notes[0]).toContain('no width holds');
+    expect(soft.notes[0]!.code).toBe('note.gearStrength.soft');
   });
 
   it('wears with work over flank, whichever of the two gears it is', () => {
@@ -75,7 +75,10 @@ describe('gear.strength', () => {
   });
 
   it('notes another pressure angle and no load; refuses small pinions and a material softer than the room', () => {
-    expect(strength({ ...gear, pressureAngleDeg: 14.5 }).notes[0]).toContain('20° teeth');
+    expect(strength({ ...gear, pressureAngleDeg: 14.5 }).notes[0]).toMatchObject({
+      code: 'note.gearStrength.formFactor',
+      facts: { angle: { value: 14.5 } },
+    });
     expect(strength({ ...gear, torqueNm: 0 }).margin).toBeUndefined();
     expect(pathOf({ teeth: 9 })).toBe('teeth');
     expect(pathOf({ mateTeeth: 5 })).toBe('mateTeeth');

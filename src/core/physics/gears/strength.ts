@@ -1,5 +1,15 @@
 import { interpolate } from '../../base/numeric/interpolate';
 import { derateAt } from '../strength/softening';
+import { type Finding, finding } from '../../base/finding';
+import { type Measure, measure } from '../../base/measure';
+
+declare module '../../base/finding' {
+  interface FindingFacts {
+    'note.gearStrength.formFactor': { angle: Measure };
+    'note.gearStrength.noLoad': Record<never, never>;
+    'note.gearStrength.soft': Record<never, never>;
+  }
+}
 
 export interface GearMaterial {
   inPlaneStrengthMpa: number;
@@ -37,7 +47,7 @@ export interface GearStrengthResult {
   torqueAtMargin1Nm: number;
   wearMmPerHour?: number;
   hoursToWearLimit?: number;
-  notes: string[];
+  notes: Finding[];
 }
 
 /** Lewis form factor of 20° full-depth teeth. Source: Shigley, Mechanical Engineering Design, table 14-2. */
@@ -105,7 +115,7 @@ export function gearStrength(input: GearStrengthInput): GearStrengthResult {
   const notes =
     pressureAngleDeg === 20
       ? []
-      : [`The form factor is that of 20° teeth, used for ${pressureAngleDeg}° as well.`];
+      : [finding('note.gearStrength.formFactor', { angle: measure(pressureAngleDeg, 'angleDeg') })];
   const result: GearStrengthResult = {
     tangentialForceN,
     pitchLineMps,
@@ -116,11 +126,11 @@ export function gearStrength(input: GearStrengthInput): GearStrengthResult {
     torqueAtMargin1Nm: (allowableMpa * pitchMm) / (2000 * stressPerNewton),
     notes,
   };
-  if (bendingStressMpa === 0) notes.push('There is no load, so there is no margin to tell.');
+  if (bendingStressMpa === 0) notes.push(finding('note.gearStrength.noLoad', {}));
   else {
     result.margin = allowableMpa / bendingStressMpa;
     if (allowableMpa > 0) result.faceWidthForMargin2Mm = (2 * faceWidthMm) / result.margin;
-    else notes.push('It is soft at this temperature: no width holds.');
+    else notes.push(finding('note.gearStrength.soft', {}));
   }
   addWear(result, input);
   return result;

@@ -3,6 +3,14 @@ import { driveEndurance, refuseColdLimits, traceOf } from './endurance';
 import { type EnduranceInput, type EnduranceResult, isCruise } from './enduranceDefinition';
 import { refuseTrace } from './trace';
 import { driveTrace } from './traceWhole';
+import { type Finding, finding } from '../../base/finding';
+import { type Measure, measure } from '../../base/measure';
+
+declare module '../../base/finding' {
+  interface FindingFacts {
+    'note.heat.noResistance': { least: Measure; most: Measure };
+  }
+}
 
 export interface CaseReading {
   tS: number;
@@ -18,7 +26,7 @@ export interface CalibrateResult {
   /** Root mean square of what is left, K. */
   residualC: number;
   endurance: EnduranceResult;
-  notes: string[];
+  notes: Finding[];
 }
 
 export const LEAST_KPW = 0.05;
@@ -66,7 +74,10 @@ export function motorCalibrate({ measured, ...input }: CalibrateInput): Calibrat
       bound === undefined
         ? []
         : [
-            `No resistance between ${LEAST_KPW} and ${MOST_KPW} K/W explains the readings; this is the nearest bound. Check the cycle, the air temperature and where the case was measured.`,
+            finding('note.heat.noResistance', {
+              least: measure(LEAST_KPW, 'coefficient'),
+              most: measure(MOST_KPW, 'coefficient'),
+            }),
           ],
   };
 }

@@ -1,5 +1,4 @@
 import { refusal } from '../../base/errors';
-import { plain } from '../../base/units/plain';
 import { cellVolts } from '../motion/cell';
 import {
   arrivalIn,
@@ -28,6 +27,8 @@ import {
   windingAt,
 } from './thermal';
 import { type Options, type Stretch, WHOLE_STRETCH } from './stretch';
+import { type Finding, finding } from '../../base/finding';
+import { measure } from '../../base/measure';
 
 declare module '../../base/errors' {
   interface RefusalFacts {
@@ -55,7 +56,7 @@ class Whole {
   packAs = 0;
   peakWindingC: number;
   peakCaseC: number;
-  readonly notes: string[] = [];
+  readonly notes: Finding[] = [];
   private ended = false;
   private steps = 0;
   private launches = 0;
@@ -133,8 +134,14 @@ class Whole {
     if (this.notes.length > 0 || this.speedMps > 0.999 * cruiseMps) return;
     this.notes.push(
       first
-        ? `The cruise speed of ${plain(cruiseMps)} m/s is out of reach: it holds ${plain(this.speedMps)} m/s, 98 % of its top speed, and less as the pack empties.`
-        : `From minute ${plain(this.durationS / 60)} on the pack is too low for ${plain(cruiseMps)} m/s, and the car slows.`,
+        ? finding('note.endurance.outOfReach', {
+            cruise: measure(cruiseMps, 'speedMps'),
+            holds: measure(this.speedMps, 'speedMps'),
+          })
+        : finding('note.endurance.slows', {
+            from: measure(this.durationS / 60, 'minutes'),
+            cruise: measure(cruiseMps, 'speedMps'),
+          }),
     );
   }
 

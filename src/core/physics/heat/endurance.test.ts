@@ -197,12 +197,15 @@ describe('drive.endurance', () => {
 
   it('says when a cruise is out of reach, from the start or as the pack empties', () => {
     expect(driveEndurance({ ...base, cycle: { cruiseMps: 60, cruiseS: 10, restS: 5 } }).notes).toEqual([
-      expect.stringContaining('60 m/s is out of reach'),
+      expect.objectContaining({
+        code: 'note.endurance.outOfReach',
+        facts: expect.objectContaining({ cruise: expect.objectContaining({ value: 60 }) }),
+      }),
     ]);
     const top = driveRun(base).topSpeedMps!;
     expect(
       driveEndurance({ ...base, cycle: { cruiseMps: 0.95 * top, cruiseS: 10, restS: 5 } }).notes,
-    ).toEqual([expect.stringMatching(/^From minute .* the pack is too low/)]);
+    ).toEqual([expect.objectContaining({ code: 'note.endurance.slows' })]);
     expect(driveEndurance({ ...base, cycle: { cruiseMps: 0.5 * top, cruiseS: 10, restS: 5 } }).notes).toEqual(
       [],
     );
@@ -233,7 +236,7 @@ describe('drive.endurance', () => {
     const stalled = driveEndurance({ ...base, gradePct: 90 });
     expect(stalled).toMatchObject({ endedBy: 'stalled', durationS: 0, distanceM: 0, chargeUsedMah: 0 });
     expect(stalled.meanMotorCurrentA).toBeUndefined();
-    expect(stalled.notes[0]).toContain('cannot move');
+    expect(stalled.notes[0]!.code).toBe('note.endurance.cannotMove');
   });
 
   it('refuses a limit that the air reaches, by its path', () => {

@@ -1,3 +1,4 @@
+import type { Finding } from '../../base/finding';
 import type { CycleDefinition } from '../motion/cruise';
 import type { DriveRunInput } from '../motion/definition';
 import type { LossesDefinition } from './losses';
@@ -51,7 +52,7 @@ export interface EnduranceResult {
   /** Where the energy went; their sum and the change of kinetic energy make `energyWh`. */
   lossesWh?: Record<LossName, number>;
   series: EnduranceSeries;
-  notes: string[];
+  notes: Finding[];
 }
 
 /** An input that drives starts, cruises and rests. */

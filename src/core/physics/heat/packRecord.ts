@@ -1,5 +1,16 @@
 import type { EnduranceSeries } from './enduranceDefinition';
 import type { Temperatures } from './thermal';
+import { type Finding, finding } from '../../base/finding';
+import type { Measure } from '../../base/measure';
+
+declare module '../../base/finding' {
+  interface FindingFacts {
+    'note.endurance.outOfReach': { cruise: Measure; holds: Measure };
+    'note.endurance.slows': { from: Measure; cruise: Measure };
+    'note.endurance.cannotMove': Record<never, never>;
+    'note.endurance.stalls': Record<never, never>;
+  }
+}
 
 /** Loaded volts a cell at which a pack counts as empty, where an input gives none. */
 export const USUAL_CUTOFF_V = 3.3;
@@ -63,7 +74,5 @@ export class PackRecord {
 }
 
 /** Why a drive stalled after so many seconds. */
-export const stalledNote = (durationS: number): string =>
-  durationS === 0
-    ? 'The car cannot move, so there is no heat and no charge to tell.'
-    : 'The car no longer gets under way: the pack is too low or the winding too hot.';
+export const stalledNote = (durationS: number): Finding =>
+  durationS === 0 ? finding('note.endurance.cannotMove', {}) : finding('note.endurance.stalls', {});

@@ -15,6 +15,13 @@ import {
   USUAL_WINDING_LIMIT_C,
   windingAt,
 } from './thermal';
+import { finding } from '../../base/finding';
+
+declare module '../../base/finding' {
+  interface FindingFacts {
+    'note.standstill.noGrade': Record<never, never>;
+  }
+}
 
 export interface StandstillInput extends StandingInput {
   /** Shares of the throttle at which the held motor is followed. */
@@ -60,10 +67,7 @@ export function driveStandstill(input: StandstillInput): StandstillResult {
   return {
     ...found,
     ...(grade === undefined ? {} : { maxGradePct: grade }),
-    notes: [
-      ...found.notes,
-      ...(grade === undefined ? ['No grade from −100 to 300 % parts moving from standing.'] : []),
-    ],
+    notes: [...found.notes, ...(grade === undefined ? [finding('note.standstill.noGrade', {})] : [])],
     holdCurve: throttles.map((throttle) => heldAt({ ...input, throttle }, throttle)),
     ...(thermal ? heldForEver(createPlant(input), input, thermal) : {}),
   };

@@ -112,7 +112,7 @@ describe('motor.calibrate', () => {
   it('stops at a bound with a note, and refuses an empty list', () => {
     const cold = motorCalibrate({ ...input, measured: [{ tS: 600, caseC: 19 }] });
     expect(cold.caseToAmbientKPerW).toBe(0.05);
-    expect(cold.notes[0]).toContain('bound');
+    expect(cold.notes[0]!.code).toBe('note.heat.noResistance');
     expect(() => parse(motorCalibrateSchema, { ...input, measured: [] })).toThrow(/at least 1/);
   });
 });

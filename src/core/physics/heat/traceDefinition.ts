@@ -1,3 +1,4 @@
+import type { Finding } from '../../base/finding';
 import type { DriveRunInput } from '../motion/definition';
 import type { End, EnduranceSeries } from './enduranceDefinition';
 import type { LossesDefinition } from './losses';
@@ -21,7 +22,7 @@ export interface TraceWhole extends Sums {
   /** The case at the times asked for, °C. */
   readC: number[];
   series: EnduranceSeries;
-  notes: string[];
+  notes: Finding[];
 }
 
 /** A trace to be driven, and how. */

@@ -71,7 +71,7 @@ describe('joint.capacity', () => {
     expect(found.splits).toBe(false);
     expect(joint({ ...press, interferenceMm: 0.2 })).toMatchObject({
       splits: true,
-      notes: [expect.stringContaining('splits')],
+      notes: [{ code: 'note.joint.hubSplits' }],
     });
   });
 

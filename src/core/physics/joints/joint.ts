@@ -1,6 +1,15 @@
 import { type Measure, measure } from '../../base/measure';
 import { refusal } from '../../base/errors';
 import { derateAt, REFERENCE_C } from '../strength/softening';
+import { type Finding, finding } from '../../base/finding';
+
+declare module '../../base/finding' {
+  interface FindingFacts {
+    'note.joint.idle': Record<never, never>;
+    'note.joint.flatAdds': Record<never, never>;
+    'note.joint.hubSplits': Record<never, never>;
+  }
+}
 
 declare module '../../base/errors' {
   interface RefusalFacts {
@@ -50,7 +59,7 @@ export interface JointResult {
   pressureMpa?: number;
   hoopMpa?: number;
   splits?: boolean;
-  notes: string[];
+  notes: Finding[];
 }
 
 const N_MM_PER_NM = 1000;
@@ -69,7 +78,7 @@ export function jointCapacity(input: JointInput): JointResult {
   const result = byKind(input);
   if (input.demandNm !== undefined) {
     if (input.demandNm > 0) result.margin = result.torqueNm / input.demandNm;
-    else result.notes.push('Nothing is asked of the joint, so there is no margin to tell.');
+    else result.notes.push(finding('note.joint.idle', {}));
   }
   return result;
 }
@@ -119,7 +128,7 @@ function byKind(input: JointInput): JointResult {
     case 'grubScrew':
       return {
         torqueNm: ((input.friction ?? USUAL_SCREW_FRICTION) * input.screwForceN * d) / N_MM_PER_NM,
-        notes: ['A flat under the screw adds to this.'],
+        notes: [finding('note.joint.flatAdds', {})],
       };
     case 'pin':
       return {
@@ -158,6 +167,6 @@ function pressed(
     pressureMpa,
     hoopMpa,
     splits,
-    notes: splits ? ['The hub splits as it is pressed on; the torque is that of a whole one.'] : [],
+    notes: splits ? [finding('note.joint.hubSplits', {})] : [],
   };
 }

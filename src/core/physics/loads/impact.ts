@@ -5,6 +5,21 @@ import type { OperationFinding } from '../../base/operationFinding';
 import { type Corner, type Fall, fall, USUAL_RIM_N_PER_MM } from './fall';
 import type { ForceAt, ImpactInput, ImpactResult, RigidImpact } from './impactDefinition';
 import { shaftOf } from './shaft';
+import { type Finding, finding } from '../../base/finding';
+import { type Measure, measure } from '../../base/measure';
+
+declare module '../../base/finding' {
+  interface FindingFacts {
+    'note.impact.neverBottoms': { drop: Measure };
+    'note.impact.neverReached': { drop: Measure };
+    'note.impact.crushed': Record<never, never>;
+    'note.impact.stifferOrLonger': Record<never, never>;
+    'note.impact.travelUsed': Record<never, never>;
+    'note.impact.stifferOrDamped': Record<never, never>;
+    'note.impact.toRim': Record<never, never>;
+    'note.impact.firmerTyre': Record<never, never>;
+  }
+}
 
 declare module '../../base/errors' {
   interface RefusalFacts {
@@ -44,7 +59,7 @@ export function landingImpact(input: ImpactInput): ImpactResult {
   const stiff = from(dropM, { ...corner, shaft: undefined });
   const found = suspension ? from(dropM) : stiff;
   const rimAtM = (input.tyre.rimAtMm ?? Infinity) / MM_PER_M;
-  const notes: string[] = [];
+  const notes: Finding[] = [];
   return {
     impactSpeedMps: Math.sqrt(2 * GRAVITY * dropM),
     massOverWheelG: sprungKg * G_PER_KG,
@@ -72,7 +87,7 @@ export function landingImpact(input: ImpactInput): ImpactResult {
       ? sought(
           'maxDropM',
           (height) => from(height).travelM - corner.shaft!.travelM,
-          `It does not bottom from ${MOST_DROP_M} m.`,
+          finding('note.impact.neverBottoms', { drop: measure(MOST_DROP_M, 'distanceM') }),
           notes,
         )
       : {}),
@@ -81,7 +96,7 @@ export function landingImpact(input: ImpactInput): ImpactResult {
       : sought(
           'dropForForceM',
           (height) => forceOf(from(height), forceAt) - forceN,
-          `The force is not reached from ${MOST_DROP_M} m.`,
+          finding('note.impact.neverReached', { drop: measure(MOST_DROP_M, 'distanceM') }),
           notes,
         )),
     findings: findingsOf(found, corner, rimAtM),
@@ -119,8 +134,8 @@ const forceOf = (found: Fall, at: ForceAt): number =>
 function sought<K extends string>(
   key: K,
   excess: (dropM: number) => number,
-  never: string,
-  notes: string[],
+  never: Finding,
+  notes: Finding[],
 ): Partial<Record<K, number>> {
   const told = (dropM: number) => ({ [key]: dropM }) as Partial<Record<K, number>>;
   if (excess(0) >= 0) return told(0);
@@ -155,8 +170,8 @@ function findingsOf(
           {
             severity: 'over' as const,
             about: 'bumpStop',
-            why: 'The bump stop is crushed through: metal or plastic meets.',
-            remedy: 'a stiffer spring, more travel, a longer stop',
+            why: finding('note.impact.crushed', {}),
+            remedy: finding('note.impact.stifferOrLonger', {}),
           },
         ]
       : []),
@@ -165,8 +180,8 @@ function findingsOf(
           {
             severity: 'tight' as const,
             about: 'travel',
-            why: 'The travel is used up and the bump stop takes the rest.',
-            remedy: 'a stiffer spring or more damping in bump',
+            why: finding('note.impact.travelUsed', {}),
+            remedy: finding('note.impact.stifferOrDamped', {}),
           },
         ]
       : []),
@@ -175,8 +190,8 @@ function findingsOf(
           {
             severity: 'tight' as const,
             about: 'tyre',
-            why: 'The tyre is squashed to its rim.',
-            remedy: 'a firmer insert or a taller tyre',
+            why: finding('note.impact.toRim', {}),
+            remedy: finding('note.impact.firmerTyre', {}),
           },
         ]
       : []),

@@ -1,3 +1,4 @@
+import type { Finding } from '../../base/finding';
 import type { OperationFinding } from '../../base/operationFinding';
 
 /** Damper's stroke over wheel travel, linear between points and held beyond them. */
@@ -108,5 +109,5 @@ export interface ImpactResult extends RigidImpact {
   maxDropM?: number;
   dropForForceM?: number;
   findings: OperationFinding[];
-  notes: string[];
+  notes: Finding[];
 }

@@ -51,7 +51,7 @@ describe('brief.demand', () => {
       claRearM2: 0.1,
     });
     expect(result.surfaces[0]).not.toHaveProperty('gripSpeedMps');
-    expect(result.notes.join()).toContain('wing');
+    expect(result.notes).toMatchObject([{ code: 'note.demand.gripEnough', facts: { surface: 'wing' } }]);
     expect(result.surfaces[1]).toMatchObject({ gripSpeedMps: 0, gripHolds: false, launchMps2: 0 });
   });
 

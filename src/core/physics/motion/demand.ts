@@ -2,6 +2,14 @@ import { AIR_DENSITY, MEAN_CELL_V } from '../../base/constants';
 import { createRoad, dragAndRoll, type DrivenAxles, type Road, traction } from './road';
 import { bisect } from '../../base/numeric/root';
 import { rpmOf } from '../../base/units/convert';
+import { type Finding, finding } from '../../base/finding';
+import { type Measure, measure } from '../../base/measure';
+
+declare module '../../base/finding' {
+  interface FindingFacts {
+    'note.demand.gripEnough': { surface: string; speed: Measure };
+  }
+}
 
 /** A wish, before any motor is chosen. */
 export interface BriefDemandInput {
@@ -44,7 +52,7 @@ export interface BriefDemandResult {
   surfaces: SurfaceDemand[];
   wheelRpm: number;
   motorRpm?: number;
-  notes: string[];
+  notes: Finding[];
 }
 
 const FASTEST_MPS = 150;
@@ -56,7 +64,7 @@ const FASTEST_MPS = 150;
  * @see Gillespie, Fundamentals of Vehicle Dynamics, ch. 2
  */
 export function briefDemand(input: BriefDemandInput): BriefDemandResult {
-  const notes: string[] = [];
+  const notes: Finding[] = [];
   const surfaces = input.surfaces.map((surface) => surfaceDemand(input, surface, notes));
   const wheelRpm = rpmOf(input.targetMps, input.tyreRadiusMm / 1000);
   return {
@@ -70,7 +78,7 @@ export function briefDemand(input: BriefDemandInput): BriefDemandResult {
 function surfaceDemand(
   input: BriefDemandInput,
   surface: BriefDemandInput['surfaces'][number],
-  notes: string[],
+  notes: Finding[],
 ): SurfaceDemand {
   const road = createRoad({
     massKg: input.massKg,
@@ -91,7 +99,9 @@ function surfaceDemand(
   const gripN = traction(road, target ** 2, resistanceN);
   const gripSpeedMps = gripSpeed(road);
   if (gripSpeedMps === undefined)
-    notes.push(`On ${surface.id} the grip exceeds the resistance at every speed up to ${FASTEST_MPS} m/s.`);
+    notes.push(
+      finding('note.demand.gripEnough', { surface: surface.id, speed: measure(FASTEST_MPS, 'speedMps') }),
+    );
   const mean = (input.meanSpeedShare ?? 0.6) * target;
   const meanPowerW =
     (dragAndRoll(road, mean ** 2) * mean) /

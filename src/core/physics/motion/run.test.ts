@@ -122,7 +122,7 @@ describe('drive.run', () => {
     expect(run).toMatchObject({ stalled: true, topSpeedMps: 0 });
     for (const key of ['timeToDistanceS', 'speedAtDistanceMps', 'timeTo95PctS', 'topSpeedLimitedBy'])
       expect(run).not.toHaveProperty(key);
-    expect(run.notes.join()).toContain('cannot move');
+    expect(run.notes).toContainEqual(expect.objectContaining({ code: 'note.run.stalled' }));
     expect(run.forces.speedMps.at(-1)).toBeCloseTo(run.noLoadSpeedMps, 9);
   });
 
@@ -135,13 +135,13 @@ describe('drive.run', () => {
   it('leaves the top speed out where nothing balances the slope', () => {
     const run = driveRun({ ...base, car: { ...base.car, cdaM2: 0 }, gradePct: -60, maxTimeS: 10 });
     expect(run).not.toHaveProperty('topSpeedMps');
-    expect(run.notes.join()).toContain('No top speed');
+    expect(run.notes).toContainEqual(expect.objectContaining({ code: 'note.run.noTop' }));
   });
 
   it('notes a pack that gives more than its rating', () => {
-    expect(driveRun({ ...base, battery: { ...base.battery, maxDischargeC: 3 } }).notes.join()).toContain(
-      'over its rating of 15.0 A',
-    );
+    expect(driveRun({ ...base, battery: { ...base.battery, maxDischargeC: 3 } }).notes).toMatchObject([
+      { code: 'note.run.overRating', facts: { rated: { value: 15 } } },
+    ]);
   });
 
   it('finds the top speed at the root of the force balance', () => {

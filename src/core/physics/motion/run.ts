@@ -17,6 +17,18 @@ import type { DriveRunInput } from './definition';
 import { integrateRun, type Motion } from './integrateRun';
 import { observeRun, type RunSeries } from './observeRun';
 import { topSpeed } from './topSpeed';
+import { type Finding, finding } from '../../base/finding';
+import { type Measure, measure } from '../../base/measure';
+
+declare module '../../base/finding' {
+  interface FindingFacts {
+    'note.run.overRating': { peak: Measure; rated: Measure };
+    'note.run.stalled': Record<never, never>;
+    'note.run.noTop': Record<never, never>;
+    'note.run.notReached': { within: Measure };
+    'note.run.no95': { within: Measure };
+  }
+}
 
 export interface ForceCurves {
   speedMps: number[];
@@ -42,7 +54,7 @@ export interface DriveRunResult {
   stalled: boolean;
   series: RunSeries;
   forces: ForceCurves;
-  notes: string[];
+  notes: Finding[];
 }
 
 const FORCE_POINTS = 51;
@@ -97,23 +109,26 @@ function notesOn(
   { battery }: DriveRunInput,
   motion: Motion,
   run: { stalled: boolean; top: number | undefined; maxTimeS: number; peakA: number },
-): string[] {
+): Finding[] {
   const { stalled, top, maxTimeS, peakA } = run;
   const ratedA = ((battery.maxDischargeC ?? Infinity) * battery.capacityMah) / 1000;
   const overrated =
     peakA > ratedA
-      ? [`The pack gives ${peakA.toFixed(1)} A at its peak, over its rating of ${ratedA.toFixed(1)} A.`]
+      ? [
+          finding('note.run.overRating', {
+            peak: measure(peakA, 'currentA'),
+            rated: measure(ratedA, 'currentA'),
+          }),
+        ]
       : [];
-  if (stalled)
-    return [
-      'The car cannot move: at a standstill the wheel force does not exceed the resistance, so there is no time and no speed at the distance.',
-      ...overrated,
-    ];
+  if (stalled) return [finding('note.run.stalled', {}), ...overrated];
   return [
-    ...(top === undefined ? ['No top speed: on this downhill nothing balances the pull of the slope.'] : []),
-    ...(Number.isNaN(motion.timeToDistanceS) ? [`The distance is not reached within ${maxTimeS} s.`] : []),
+    ...(top === undefined ? [finding('note.run.noTop', {})] : []),
+    ...(Number.isNaN(motion.timeToDistanceS)
+      ? [finding('note.run.notReached', { within: measure(maxTimeS, 'timeS') })]
+      : []),
     ...(top !== undefined && Number.isNaN(motion.timeTo95PctS)
-      ? [`95 % of the top speed is not reached within ${maxTimeS} s.`]
+      ? [finding('note.run.no95', { within: measure(maxTimeS, 'timeS') })]
       : []),
     ...overrated,
   ];

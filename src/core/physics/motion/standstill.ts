@@ -13,6 +13,14 @@ import {
   wheelForceN,
 } from './plant';
 import { dragAndRoll } from './road';
+import { type Finding, finding } from '../../base/finding';
+
+declare module '../../base/finding' {
+  interface FindingFacts {
+    'note.standstill.tyresSlip': Record<never, never>;
+    'note.standstill.noFriction': Record<never, never>;
+  }
+}
 
 /** A car at full throttle whose wheels do not turn yet. */
 export interface StandingInput extends DriveRunInput {
@@ -69,7 +77,7 @@ export interface Standing {
   currentNeededA?: number;
   gripAlsoShort?: true;
   remedies: StandingRemedies;
-  notes: string[];
+  notes: Finding[];
 }
 
 /**
@@ -125,9 +133,7 @@ export function standing(input: StandingInput): Standing {
     currentNeededA: torqueNm / perAmpere + plant.idleA,
     ...(gripShort ? { gripAlsoShort: true as const } : {}),
     remedies: gripShort ? {} : driveRemedies(asked),
-    notes: gripShort
-      ? ['Even a stronger drive would not move it: the tyres pass on no more than is needed.']
-      : [],
+    notes: gripShort ? [finding('note.standstill.tyresSlip', {})] : [],
   };
 }
 
@@ -190,10 +196,7 @@ function tyreRemedies({ input, plant, rollN, neededN }: Asked): Pick<Standing, '
         ? {}
         : { allWheelHolds: Math.min(tyre.mu * weightN, rollN + frontN / transfer) > neededN }),
     },
-    notes:
-      muNeeded === undefined
-        ? ['No friction holds it: the front axle lifts first, or nothing rests on the driven axle.']
-        : [],
+    notes: muNeeded === undefined ? [finding('note.standstill.noFriction', {})] : [],
   };
 }
 

@@ -1,5 +1,13 @@
 import { refusal } from '../../base/errors';
-import { plain } from '../../base/units/plain';
+import { type Finding, finding } from '../../base/finding';
+import { type Measure, measure } from '../../base/measure';
+
+declare module '../../base/finding' {
+  interface FindingFacts {
+    'note.coupon.oneSize': { kind: string };
+    'note.coupon.outside': { kind: string; size: Measure };
+  }
+}
 
 declare module '../../base/errors' {
   interface RefusalFacts {
@@ -40,7 +48,7 @@ export interface CouponResult {
   lines: Partial<Record<Feature, CouponLine>>;
   drawn: Drawn[];
   gaps?: { smallestFreedMm?: number; largestFusedMm?: number; useMm?: number };
-  notes: string[];
+  notes: Finding[];
 }
 
 /** Of the hole over the mating part, on diameter, mm. */
@@ -66,7 +74,7 @@ interface Fitted extends CouponLine {
  * @see Draper and Smith, Applied Regression Analysis, ch. 1 and 3 (inverse prediction)
  */
 export function fitCoupon({ samples, gaps, want = [] }: CouponInput): CouponResult {
-  const notes: string[] = [];
+  const notes: Finding[] = [];
   const fitted = new Map<Feature, Fitted>();
   for (const kind of FEATURES) {
     const own = samples.filter((sample) => sample.kind === kind);
@@ -79,7 +87,7 @@ export function fitCoupon({ samples, gaps, want = [] }: CouponInput): CouponResu
   return { lines, drawn, ...(gaps ? { gaps: gapsOf(gaps) } : {}), notes };
 }
 
-function lineOf(kind: Feature, samples: CouponInput['samples'], notes: string[]): Fitted {
+function lineOf(kind: Feature, samples: CouponInput['samples'], notes: Finding[]): Fitted {
   const n = samples.length;
   const [x, y] = [
     samples.reduce((sum, { nominalMm }) => sum + nominalMm, 0) / n,
@@ -87,7 +95,7 @@ function lineOf(kind: Feature, samples: CouponInput['samples'], notes: string[])
   ];
   const sxx = samples.reduce((sum, { nominalMm }) => sum + (nominalMm - x) ** 2, 0);
   if (sxx === 0) {
-    notes.push(`Every ${kind} has the same size, so the slope is taken as 1.`);
+    notes.push(finding('note.coupon.oneSize', { kind }));
     return { n, offsetMm: y - x, slope: 1, meanNominal: x, sxx };
   }
   const slope =
@@ -118,7 +126,7 @@ function drawnFor(
   index: number,
   fitted: ReadonlyMap<Feature, Fitted>,
   samples: CouponInput['samples'],
-  notes: string[],
+  notes: Finding[],
 ): Drawn {
   const line = fitted.get(kind);
   if (!line) throw refusal(`want.${index}.kind`, 'coupon.noSample', { kind });
@@ -127,7 +135,7 @@ function drawnFor(
   const drawMm = (targetMm - line.offsetMm) / line.slope;
   const sizes = samples.filter((sample) => sample.kind === kind).map(({ nominalMm }) => nominalMm);
   if (drawMm < Math.min(...sizes) || drawMm > Math.max(...sizes))
-    notes.push(`A ${kind} of ${plain(drawMm)} mm lies outside the sizes that were measured.`);
+    notes.push(finding('note.coupon.outside', { kind, size: measure(drawMm, 'fitMm') }));
   return {
     kind,
     fit,

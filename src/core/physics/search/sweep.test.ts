@@ -164,11 +164,10 @@ describe('drive.sweep', () => {
       goal: { topSpeedMps: 20, timeToDistanceS: 100, maxCaseC: 30, minDurationS: 1 },
     });
     for (const row of rows) {
-      expect(row.why.some((why) => why.includes('top speed'))).toBe(row.topSpeedMps! < 20);
-      expect(row.why.some((why) => why.includes('case temperature'))).toBe(
-        row.steadyCaseC === undefined || row.steadyCaseC > 30,
-      );
-      expect(row.why.some((why) => why.includes('time to the distance'))).toBe(false);
+      const missed = row.why.map(({ facts }) => ('what' in facts ? facts.what : undefined));
+      expect(missed.includes('topSpeed')).toBe(row.topSpeedMps! < 20);
+      expect(missed.includes('case')).toBe(row.steadyCaseC === undefined || row.steadyCaseC > 30);
+      expect(missed.includes('time')).toBe(false);
       expect(row.meetsGoal).toBe(row.why.length === 0);
     }
     const [stuck] = driveSweep({
@@ -179,7 +178,10 @@ describe('drive.sweep', () => {
       goal: { timeToDistanceS: 9 },
     }).rows;
     expect(stuck).toMatchObject({ topSpeedMps: 0, meetsGoal: false });
-    expect(stuck!.why).toEqual(['The car cannot move.', expect.stringContaining('no time to the distance')]);
+    expect(stuck!.why).toMatchObject([
+      { code: 'note.sweep.cannotMove' },
+      { code: 'note.sweep.unknown', facts: { what: 'time', wish: { value: 9, quantity: 'timeS' } } },
+    ]);
   });
 
   it('steps a range from its start, and ends with its end', () => {

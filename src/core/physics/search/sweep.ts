@@ -10,6 +10,20 @@ import { createPlant, type Limit } from '../motion/plant';
 import { paretoSet } from './pareto';
 import { driveRun } from '../motion/run';
 import { steadyAt, type ThermalDefinition } from '../heat/thermal';
+import { type Finding, finding } from '../../base/finding';
+import { type Measure, measure } from '../../base/measure';
+import type { QuantityName } from '../../base/units/quantities';
+
+/** What a combination is held against. */
+export type Wish = 'topSpeed' | 'time' | 'case' | 'runTime';
+
+declare module '../../base/finding' {
+  interface FindingFacts {
+    'note.sweep.unknown': { what: Wish; wish: Measure };
+    'note.sweep.missed': { what: Wish; found: Measure; wish: Measure; least: boolean };
+    'note.sweep.cannotMove': Record<never, never>;
+  }
+}
 
 declare module '../../base/errors' {
   interface RefusalFacts {
@@ -76,14 +90,14 @@ export interface SweepRow {
   steadyCaseC?: number;
   durationS?: number;
   meetsGoal: boolean;
-  why: string[];
+  why: Finding[];
 }
 
 export interface SweepResult {
   rows: SweepRow[];
   /** Rows that no other row beats in speed, time and heat at once. */
   pareto: number[];
-  notes: string[];
+  notes: Finding[];
 }
 
 export const MOST_ROWS = 100_000;
@@ -180,7 +194,7 @@ function judged(
   if (run.topSpeedMps !== undefined) row.topSpeedMps = run.topSpeedMps;
   if (run.timeToDistanceS !== undefined) row.timeToDistanceS = run.timeToDistanceS;
   if (sweep.cycle) addCycle(row, input, thermal, sweep.cycle, sweep);
-  if (run.stalled) row.why.push('The car cannot move.');
+  if (run.stalled) row.why.push(finding('note.sweep.cannotMove', {}));
   row.why.push(...missedGoals(row, goal));
   row.meetsGoal = row.why.length === 0;
   return row;
@@ -217,25 +231,30 @@ function addCycle(
 function missedGoals(
   row: Judged,
   { topSpeedMps, timeToDistanceS, maxCaseC, minDurationS }: SweepGoal,
-): string[] {
+): Finding[] {
   const missed = (
-    what: string,
+    what: Wish,
     found: number | undefined,
     wish: number | undefined,
-    unit: string,
+    quantity: QuantityName,
     least: boolean,
-  ) => {
+  ): Finding[] => {
     if (wish === undefined || (found !== undefined && (least ? found >= wish : found <= wish))) return [];
     return [
       found === undefined
-        ? `There is no ${what} to hold against ${wish.toPrecision(3)} ${unit}.`
-        : `The ${what} of ${found.toPrecision(3)} ${unit} ${least ? 'is under' : 'exceeds'} the ${wish.toPrecision(3)} ${unit} asked for.`,
+        ? finding('note.sweep.unknown', { what, wish: measure(wish, quantity) })
+        : finding('note.sweep.missed', {
+            what,
+            found: measure(found, quantity),
+            wish: measure(wish, quantity),
+            least,
+          }),
     ];
   };
   return [
-    ...missed('top speed', row.topSpeedMps, topSpeedMps, 'm/s', true),
-    ...missed('time to the distance', row.timeToDistanceS, timeToDistanceS, 's', false),
-    ...missed('case temperature', row.steadyCaseC, maxCaseC, '°C', false),
-    ...missed('run time', row.durationS, minDurationS, 's', true),
+    ...missed('topSpeed', row.topSpeedMps, topSpeedMps, 'speedMps', true),
+    ...missed('time', row.timeToDistanceS, timeToDistanceS, 'timeS', false),
+    ...missed('case', row.steadyCaseC, maxCaseC, 'temperatureC', false),
+    ...missed('runTime', row.durationS, minDurationS, 'timeS', true),
   ];
 }

@@ -1,3 +1,11 @@
+import { type Finding, finding } from '../../base/finding';
+
+declare module '../../base/finding' {
+  interface FindingFacts {
+    'note.shaft.noLoad': Record<never, never>;
+    'note.shaft.supportIt': Record<never, never>;
+  }
+}
 export interface ShaftInput {
   diameterMm: number;
   boreMm?: number;
@@ -20,8 +28,8 @@ export interface ShaftResult {
   margin?: number;
   whirlRpm?: number;
   whirlMargin?: number;
-  advice?: string;
-  notes: string[];
+  advice?: Finding;
+  notes: Finding[];
 }
 
 const WHIRL_TIGHT = 1.3;
@@ -42,13 +50,12 @@ export function shaftCheck(input: ShaftInput): ShaftResult {
   const vonMisesMpa = Math.hypot(bendingStressMpa, Math.sqrt(3) * shearStressMpa);
   const result: ShaftResult = { bendingStressMpa, shearStressMpa, vonMisesMpa, notes: [] };
   if (vonMisesMpa > 0) result.margin = yieldMpa / vonMisesMpa;
-  else result.notes.push('There is no load, so there is no margin to tell.');
+  else result.notes.push(finding('note.shaft.noLoad', {}));
   if (spanMm === undefined) return result;
   result.whirlRpm = whirlRpm(input, spanMm);
   if (maxRpm !== undefined) {
     result.whirlMargin = result.whirlRpm / maxRpm;
-    if (result.whirlMargin < WHIRL_TIGHT)
-      result.advice = 'Support it in the middle: each half whirls at four times the speed.';
+    if (result.whirlMargin < WHIRL_TIGHT) result.advice = finding('note.shaft.supportIt', {});
   }
   return result;
 }

@@ -32,7 +32,7 @@ describe('a repair', () => {
   it('closes a hole with its own volume', () => {
     const { mesh, done, left } = repaired(meshOf(box().slice(9)));
     expect(left).toEqual([]);
-    expect(done.join()).toContain('Closed 1 hole');
+    expect(done).toContainEqual({ code: 'note.mesh.closed', facts: { holes: 1 } });
     expect(measureMesh(mesh, {})).toMatchObject({
       watertight: true,
       volumeMm3: expect.closeTo(sound.volumeMm3, 9),
@@ -45,9 +45,9 @@ describe('a repair', () => {
     [one[1], one[2]] = [one[2]!, one[1]!];
     const turned = repaired({ ...mesh, triangles: one });
     expect(turned.left).toEqual([]);
-    expect(turned.done).toEqual(['Turned 1 faces the way of their neighbours.']);
+    expect(turned.done).toEqual([{ code: 'note.mesh.turned', facts: { faces: 1, all: false } }]);
     const out = repaired({ ...mesh, triangles: mesh.triangles.slice().reverse() });
-    expect(out.done).toEqual(['Turned it the right way out.']);
+    expect(out.done).toMatchObject([{ code: 'note.mesh.turned', facts: { all: true } }]);
     expect(out.left).toEqual([]);
   });
 

@@ -1,12 +1,29 @@
-import { plain } from '../../base/units/plain';
 import { boundsOf, edgesOf, solidOf } from './measure';
 import { type Mesh, welded } from '../meshFiles/mesh';
 import { gridOver, overlaps } from './voxelise';
+import { type Finding, finding } from '../../base/finding';
+import { type Measure, measure } from '../../base/measure';
 
-/** What is wrong with a mesh, in a sentence, and whether a repair may mend it. */
+declare module '../../base/finding' {
+  interface FindingFacts {
+    'note.mesh.open': { edges: number };
+    'note.mesh.flat': Record<never, never>;
+    'note.mesh.insideOut': Record<never, never>;
+    'note.mesh.crossing': Record<never, never>;
+    'note.mesh.large': { longest: Measure };
+    'note.mesh.small': { longest: Measure };
+    'note.mesh.turned': { faces: number; all: boolean };
+    'note.mesh.joined': { corners: number };
+    'note.mesh.droppedFlat': { triangles: number };
+    'note.mesh.droppedTwins': { triangles: number };
+    'note.mesh.closed': { holes: number };
+  }
+}
+
+/** What is wrong with a mesh, and whether a repair may mend it. */
 export interface Ailment {
   what: 'open' | 'insideOut' | 'flat' | 'crossing' | 'small' | 'large';
-  text: string;
+  text: Finding;
   mendable: boolean;
 }
 
@@ -28,27 +45,31 @@ export function ailmentsOf(mesh: Mesh): Ailment[] {
   if (unpaired > 0 && !flat)
     found.push({
       what: 'open',
-      text: `It is open: ${unpaired} edges have no face on their other side, so it has no inside.`,
+      text: finding('note.mesh.open', { edges: unpaired }),
       mendable: true,
     });
   else if (flat || volume <= FLAT * area * longest)
-    found.push({ what: 'flat', text: 'It has no thickness: its faces enclose nothing.', mendable: false });
+    found.push({ what: 'flat', text: finding('note.mesh.flat', {}), mendable: false });
   else if (signed < 0)
-    found.push({ what: 'insideOut', text: 'It is inside out: its faces look inwards.', mendable: true });
+    found.push({ what: 'insideOut', text: finding('note.mesh.insideOut', {}), mendable: true });
   else if (overlaps(mesh, gridOver(mesh, longest / COLUMNS)))
     found.push({
       what: 'crossing',
-      text: 'It crosses itself: some places lie inside two of its surfaces, or inside one that looks inwards. Join the bodies in your CAD program.',
+      text: finding('note.mesh.crossing', {}),
       mendable: false,
     });
   if (longest > LARGEST_MM)
     found.push({
       what: 'large',
-      text: `It measures ${plain(longest)} mm, which no part of such a car does.`,
+      text: finding('note.mesh.large', { longest: measure(longest, 'lengthMm') }),
       mendable: false,
     });
   if (longest < SMALLEST_MM)
-    found.push({ what: 'small', text: `It measures only ${plain(longest)} mm.`, mendable: false });
+    found.push({
+      what: 'small',
+      text: finding('note.mesh.small', { longest: measure(longest, 'lengthMm') }),
+      mendable: false,
+    });
   return found;
 }
 
@@ -67,8 +88,8 @@ export function unitsFor(mesh: Mesh): { unitMm: number; name: string; longestMm:
 
 export interface Repaired {
   mesh: Mesh;
-  /** What was done, in sentences. */
-  done: string[];
+  /** What was done, one finding each. */
+  done: Finding[];
   /** What it could not mend. */
   left: Ailment[];
 }
@@ -79,7 +100,7 @@ const MOST_RIM = 400;
 
 /** Joins corners, drops what has no area or is there twice, turns faces alike and outwards, and closes flat holes. */
 export function repaired(mesh: Mesh): Repaired {
-  const done: string[] = [];
+  const done: Finding[] = [];
   let next = joined(mesh, done);
   next = withoutTwins(next, done);
   const before = next.triangles;
@@ -88,15 +109,11 @@ export function repaired(mesh: Mesh): Repaired {
     next = { vertices: next.vertices, triangles: flipped(next.triangles) };
   const turned = turnedFrom(before, next.triangles);
   if (turned > 0)
-    done.push(
-      turned === before.length / 3
-        ? 'Turned it the right way out.'
-        : `Turned ${turned} faces the way of their neighbours.`,
-    );
+    done.push(finding('note.mesh.turned', { faces: turned, all: turned === before.length / 3 }));
   return { mesh: next, done, left: ailmentsOf(next) };
 }
 
-function joined({ vertices, triangles }: Mesh, done: string[]): Mesh {
+function joined({ vertices, triangles }: Mesh, done: Finding[]): Mesh {
   const { min, max } = boundsOf({ vertices, triangles });
   const grid = Math.max(max[0] - min[0], max[1] - min[1], max[2] - min[2]) * NEAR || 1;
   const firsts = new Map<string, number>();
@@ -113,11 +130,11 @@ function joined({ vertices, triangles }: Mesh, done: string[]): Mesh {
   );
   const next = welded(corners, 'mesh');
   const merged = vertices.length / 3 - next.vertices.length / 3;
-  if (merged > 0) done.push(`Joined ${merged} corners that nearly met.`);
+  if (merged > 0) done.push(finding('note.mesh.joined', { corners: merged }));
   return next;
 }
 
-function withoutTwins({ vertices, triangles }: Mesh, done: string[]): Mesh {
+function withoutTwins({ vertices, triangles }: Mesh, done: Finding[]): Mesh {
   const kept: number[] = [];
   const seen = new Set<string>();
   let [flat, twins] = [0, 0];
@@ -135,8 +152,8 @@ function withoutTwins({ vertices, triangles }: Mesh, done: string[]): Mesh {
     seen.add(key);
     kept.push(a, b, c);
   }
-  if (flat > 0) done.push(`Dropped ${flat} triangles without area.`);
-  if (twins > 0) done.push(`Dropped ${twins} triangles that were there twice.`);
+  if (flat > 0) done.push(finding('note.mesh.droppedFlat', { triangles: flat }));
+  if (twins > 0) done.push(finding('note.mesh.droppedTwins', { triangles: twins }));
   return { vertices, triangles: Uint32Array.from(kept) };
 }
 
@@ -182,7 +199,7 @@ function turnedFrom(before: Uint32Array, after: Uint32Array): number {
 }
 
 /** Closes rims with a fan from their middle. */
-function closed({ vertices, triangles }: Mesh, done: string[]): Mesh {
+function closed({ vertices, triangles }: Mesh, done: Finding[]): Mesh {
   const onwards = new Map<number, number>();
   const open = new Map<string, [number, number]>();
   for (let at = 0; at < triangles.length; at += 3)
@@ -212,7 +229,7 @@ function closed({ vertices, triangles }: Mesh, done: string[]): Mesh {
     rim.forEach((at, index) => faces.push(at, rim[(index + 1) % rim.length]!, middle));
     holes++;
   }
-  if (holes > 0) done.push(`Closed ${holes} ${holes === 1 ? 'hole' : 'holes'} from the middle of the rim.`);
+  if (holes > 0) done.push(finding('note.mesh.closed', { holes }));
   return { vertices: Float64Array.from(points), triangles: Uint32Array.from(faces) };
 }
 

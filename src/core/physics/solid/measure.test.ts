@@ -96,7 +96,7 @@ describe('mesh.measure', () => {
 
   it('says where it is open or turned about', () => {
     const open = measure({ mesh: stl(box.slice(9)) });
-    expect(open).toMatchObject({ watertight: false, openEdges: 3, notes: [expect.stringContaining('open')] });
+    expect(open).toMatchObject({ watertight: false, openEdges: 3, notes: [{ code: 'note.solid.open' }] });
     // one triangle turned round: every edge met twice, three of them the same way
     const flipped = [...box.slice(9), ...box.slice(0, 3), ...box.slice(6, 9), ...box.slice(3, 6)];
     expect(measure({ mesh: stl(flipped) })).toMatchObject({ watertight: false, openEdges: 0 });

@@ -1,6 +1,13 @@
 import { type Vec3, unit } from '../../base/vec3';
 import type { Mesh } from '../meshFiles/mesh';
 import type { MeshText } from '../meshFiles/readMesh';
+import { type Finding, finding } from '../../base/finding';
+
+declare module '../../base/finding' {
+  interface FindingFacts {
+    'note.solid.open': Record<never, never>;
+  }
+}
 
 export interface MeasureInput {
   mesh: MeshText;
@@ -23,7 +30,7 @@ export interface MeasureResult {
   heightMm: number;
   overhangAreaMm2: number;
   bedContactMm2: number;
-  notes: string[];
+  notes: Finding[];
 }
 
 export const USUAL_DENSITY = 1.24;
@@ -64,9 +71,7 @@ export function measureMesh(
     },
     massG: density * solid.volume,
     ...bed,
-    notes: edges.watertight
-      ? []
-      : ['The mesh is open, so volume, mass and inertia are no more than a guess.'],
+    notes: edges.watertight ? [] : [finding('note.solid.open', {})],
   };
 }
 

@@ -5,7 +5,8 @@ import { cross, dot, lengthOf, subtract, unit, type Vec3 } from '../../base/vec3
 import { boundsOf, onBed } from './measure';
 import type { Mesh } from '../meshFiles/mesh';
 import { readMesh } from '../meshFiles/readMesh';
-import { axisOf, NOT_LOADED, sectionsOf, type SectionsHow, type SectionsInput } from './sections';
+import { axisOf, NOT_LOADED, sectionsOf } from './sections';
+import type { SectionsHow, SectionsInput } from './sectionsDefinition';
 
 declare module '../../base/finding' {
   interface FindingFacts {

@@ -3,7 +3,7 @@ import { count, finite, positive, share, temperatureC } from '../../base/schema/
 import { strengthMaterialSchema } from '../strength/strength.schema';
 import { direction, meshSchema } from './measure.schema';
 import type { OrientInput } from './orient';
-import type { SectionsInput } from './sections';
+import type { SectionsInput } from './sectionsDefinition';
 
 const vector = () => Joi.array().items(finite()).length(3);
 const axis = () =>

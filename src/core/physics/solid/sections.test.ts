@@ -5,7 +5,8 @@ import { beamCheck } from '../strength/beam';
 import { sectionProperties } from '../strength/section';
 import type { Vec3 } from '../../base/vec3';
 import { meshOrient, type OrientInput } from './orient';
-import { meshSections, type SectionsInput } from './sections';
+import { meshSections } from './sections';
+import type { SectionsInput } from './sectionsDefinition';
 import { meshOrientSchema, meshSectionsSchema } from './sections.schema';
 import { boxCorners, type Corners, meshOf } from './shapes';
 import { writeStl } from '../meshFiles/writeStl';
@@ -95,15 +96,18 @@ describe('mesh.sections', () => {
   });
 
   it('tells torsion that it leaves out, and gaps', () => {
-    expect(sections({ ...cantilever, load: { forceN: [0, 0, -10], atMm: [60, 8, 0] } }).notes[0]).toContain(
-      '80 N mm',
-    );
+    expect(
+      sections({ ...cantilever, load: { forceN: [0, 0, -10], atMm: [60, 8, 0] } }).notes[0],
+    ).toMatchObject({
+      code: 'note.sections.torsion',
+      facts: { torsion: { value: expect.closeTo(0.08, 9), quantity: 'torqueNm' } },
+    });
     expect(
       sections({
         ...cantilever,
         mesh: stl([...boxCorners([0, 0, 0], [20, 5, 5]), ...boxCorners([40, 0, 0], [60, 5, 5])]),
-      }).notes.join(),
-    ).toContain('meet no material');
+      }).notes,
+    ).toContainEqual(expect.objectContaining({ code: 'note.sections.gaps' }));
     expect(refusalOf(() => sections({ ...cantilever, axis: [0, 0, 0] })).path).toBe('axis');
   });
 });

@@ -1,46 +1,16 @@
 import { refusal } from '../../base/errors';
-import { allowableMpa, type PartState, type StrengthMaterial } from '../strength/allowable';
-import { plain } from '../../base/units/plain';
+import { allowableMpa, } from '../strength/allowable';
 import { cross, dot, lengthOf, subtract, unit, type Vec3 } from '../../base/vec3';
 import type { Mesh } from '../meshFiles/mesh';
-import { type MeshText, readMesh } from '../meshFiles/readMesh';
+import { readMesh } from '../meshFiles/readMesh';
+import { finding } from '../../base/finding';
+import { measure } from '../../base/measure';
+import type { Axis, SectionSeries, SectionsHow, SectionsInput, SectionsResult } from './sectionsDefinition';
 
 declare module '../../base/errors' {
   interface RefusalFacts {
     'sections.axis': Record<never, never>;
   }
-}
-
-export type Axis = 'x' | 'y' | 'z' | Vec3;
-
-export interface SectionsInput extends PartState {
-  mesh: MeshText;
-  axis: Axis;
-  stations?: number;
-  load: { forceN: Vec3; atMm: Vec3 };
-  heldEnd?: 'min' | 'max';
-  material: StrengthMaterial;
-  buildDirection?: Vec3;
-}
-
-export interface SectionSeries {
-  /** Along the axis. */
-  atMm: number[];
-  areaMm2: number[];
-  centroidMm: Vec3[];
-  i1Mm4: number[];
-  i2Mm4: number[];
-  /** At the worst fibre, axial and bending. */
-  stressMpa: number[];
-  shearMpa: number[];
-  allowableMpa: number[];
-  margin: number[];
-}
-
-export interface SectionsResult {
-  series: SectionSeries;
-  weakest: { index: number; atMm: number; margin: number };
-  notes: string[];
 }
 
 export const USUAL_STATIONS = 50;
@@ -66,8 +36,6 @@ export function meshSections({ mesh, ...how }: SectionsInput): SectionsResult {
 }
 
 /** How a mesh is cut; `holdAtMm` is where along the axis it is held, beyond which nothing is carried. */
-export type SectionsHow = Omit<SectionsInput, 'mesh'> & { holdAtMm?: number };
-
 export function sectionsOf(
   mesh: Mesh,
   {
@@ -137,13 +105,9 @@ export function sectionsOf(
     weakest: { index, atMm: series.atMm[index]!, margin },
     notes: [
       ...(torsion > NO_TORSION * lengthOf(load.forceN) * (cuts.high - cuts.low)
-        ? [`Torsion of up to ${plain(torsion)} N mm is left out.`]
+        ? [finding('note.sections.torsion', { torsion: measure(torsion / 1000, 'torqueNm') })]
         : []),
-      ...(gaps > 0
-        ? [
-            `${gaps} of ${stations} cuts meet no material: the part does not reach along this axis everywhere.`,
-          ]
-        : []),
+      ...(gaps > 0 ? [finding('note.sections.gaps', { gaps, stations })] : []),
     ],
   };
 }

@@ -103,7 +103,7 @@ describe('a part split at a plane', () => {
         ),
         { axis: 0, atMm: 50, pinMm: 3 },
       ),
-    ).toMatchObject({ pinsMm: [], notes: [expect.stringContaining('too narrow')] });
+    ).toMatchObject({ pinsMm: [], notes: [{ code: 'note.split.narrow' }] });
     expect(() => splitMesh(kit, block, { axis: 2, atMm: 20 })).toThrow('split.place');
     const { vertices, triangles } = block;
     expect(() => splitMesh(kit, { vertices, triangles: triangles.slice(3) }, { axis: 0, atMm: 60 })).toThrow(

@@ -3,6 +3,14 @@ import type { CrossSection, ManifoldToplevel, Manifold as Solid } from 'manifold
 import { refusal } from '../../base/errors';
 import type { Vec3 } from '../../base/vec3';
 import type { Mesh } from '../meshFiles/mesh';
+import { type Finding, finding } from '../../base/finding';
+
+declare module '../../base/finding' {
+  interface FindingFacts {
+    'note.split.narrow': { pin: Measure };
+    'note.split.room': { room: number; pins: number };
+  }
+}
 
 declare module '../../base/errors' {
   interface RefusalFacts {
@@ -27,7 +35,7 @@ export interface SplitResult {
   pieces: [Mesh, Mesh];
   /** Centres of the holes on the cut. */
   pinsMm: Vec3[];
-  notes: string[];
+  notes: Finding[];
 }
 
 const [USUAL_PINS, USUAL_DEPTH, SIDES] = [2, 8, 32];
@@ -59,13 +67,13 @@ export function splitMesh(
       to: measure(max[axis], 'lengthMm', 4),
     });
   const [above, below] = solid.splitByPlane([...normal], atMm);
-  const notes: string[] = [];
+  const notes: Finding[] = [];
   const centres = pinMm ? pinPlaces(kit, solid, axis, atMm, pinMm, pins) : [];
   if (pinMm && centres.length < pins)
     notes.push(
       centres.length === 0
-        ? `The cut is too narrow for a pin of ${pinMm} mm: glue it over a strip.`
-        : `There is room for ${centres.length} of ${pins} pins.`,
+        ? finding('note.split.narrow', { pin: measure(pinMm, 'fitMm') })
+        : finding('note.split.room', { room: centres.length, pins }),
     );
   const drilled = (piece: Solid) =>
     centres.reduce((left, centre) => left.subtract(hole(kit, axis, centre, pinMm!, pinDepthMm)), piece);

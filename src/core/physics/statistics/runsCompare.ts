@@ -1,5 +1,14 @@
 import { mean, sampleDeviation } from '../../base/numeric/statistics';
 import { studentBelow, studentBeyond } from '../../base/numeric/distributions';
+import { type Finding, finding } from '../../base/finding';
+
+declare module '../../base/finding' {
+  interface FindingFacts {
+    'note.runs.flatters': Record<never, never>;
+    'note.runs.noSpread': Record<never, never>;
+    'note.runs.oneRun': Record<never, never>;
+  }
+}
 
 export interface RunsCompareInput {
   /** Before the change, in any one unit. */
@@ -24,7 +33,7 @@ export interface RunsCompareResult {
   verdict: Verdict;
   /** On each side, to see the difference that was seen with 80 % chance; left out where there is none, or no spread. */
   runsNeeded?: number;
-  notes: string[];
+  notes: Finding[];
 }
 
 const [LEAST, SIGNIFICANCE, POWER] = [3, 0.05, 0.8];
@@ -38,7 +47,7 @@ const MOST_RUNS = 1e7;
  */
 export function runsCompare({ a, b, better }: RunsCompareInput): RunsCompareResult {
   const difference = mean(b) - mean(a);
-  const notes: string[] = [];
+  const notes: Finding[] = [];
   const few = a.length < LEAST || b.length < LEAST;
   const [sa, sb] = [a, b].map((values) => (values.length < 2 ? 0 : sampleDeviation(values))) as [
     number,
@@ -47,14 +56,11 @@ export function runsCompare({ a, b, better }: RunsCompareInput): RunsCompareResu
   const [va, vb] = [sa ** 2 / a.length, sb ** 2 / b.length];
   const spread = a.length > 1 && b.length > 1 && va + vb > 0;
   const needed = a.length > 1 && b.length > 1 ? runsNeeded(difference, (sa ** 2 + sb ** 2) / 2) : undefined;
-  if (needed !== undefined)
-    notes.push('The runs needed go by the difference that was seen, which flatters: a few more are wise.');
+  if (needed !== undefined) notes.push(finding('note.runs.flatters', {}));
   const base = { difference, ...(needed === undefined ? {} : { runsNeeded: needed }), notes };
   if (!spread) {
     notes.push(
-      a.length > 1 && b.length > 1
-        ? 'Neither side has any spread, so nothing can be said of chance.'
-        : 'One run on a side shows no spread.',
+      a.length > 1 && b.length > 1 ? finding('note.runs.noSpread', {}) : finding('note.runs.oneRun', {}),
     );
     return { ...base, verdict: few ? 'too few runs' : 'no difference shown' };
   }

@@ -1,4 +1,12 @@
 import { mean, sampleDeviation, student95 } from '../../base/numeric/statistics';
+import { type Finding, finding } from '../../base/finding';
+
+declare module '../../base/finding' {
+  interface FindingFacts {
+    'note.runs.oneValue': Record<never, never>;
+    'note.runs.zeroMean': Record<never, never>;
+  }
+}
 
 export interface RunsSummaryInput {
   /** Repeated measurements of one quantity, in any one unit. */
@@ -16,7 +24,7 @@ export interface RunsSummaryResult {
   max: number;
   /** Left out also where the mean is 0. */
   cvPct?: number;
-  notes: string[];
+  notes: Finding[];
 }
 
 /**
@@ -28,7 +36,7 @@ export function runsSummary({ values }: RunsSummaryInput): RunsSummaryResult {
   const n = values.length;
   const middle = mean(values);
   const base = { n, mean: middle, min: Math.min(...values), max: Math.max(...values) };
-  if (n < 2) return { ...base, notes: ['One value shows no spread: run it again at least twice.'] };
+  if (n < 2) return { ...base, notes: [finding('note.runs.oneValue', {})] };
   const sd = sampleDeviation(values);
   const half = (student95(n - 1) * sd) / Math.sqrt(n);
   return {
@@ -36,6 +44,6 @@ export function runsSummary({ values }: RunsSummaryInput): RunsSummaryResult {
     sd,
     ci95: [middle - half, middle + half],
     ...(middle === 0 ? {} : { cvPct: (100 * sd) / Math.abs(middle) }),
-    notes: middle === 0 ? ['The mean is 0, so there is no spread relative to it.'] : [],
+    notes: middle === 0 ? [finding('note.runs.zeroMean', {})] : [],
   };
 }

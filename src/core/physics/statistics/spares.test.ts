@@ -71,7 +71,7 @@ describe('spares to carry', () => {
       hours: 1,
     });
     expect(result.printAhead).toEqual(['long']);
-    expect(result.notes).toEqual(['Without a mass, and so counted as 0 g: long.']);
+    expect(result.notes).toEqual([{ code: 'note.spares.noMass', facts: { parts: ['long'] } }]);
     expect(result.massG).toBe(3 * result.parts[1]!.spares);
   });
 });

@@ -1,4 +1,11 @@
 import { negativeBinomialReaching, poissonReaching } from '../../base/numeric/counts';
+import { type Finding, finding } from '../../base/finding';
+
+declare module '../../base/finding' {
+  interface FindingFacts {
+    'note.spares.noMass': { parts: readonly string[] };
+  }
+}
 
 export interface SparePart {
   id: string;
@@ -24,7 +31,7 @@ export interface SparesResult {
   massG: number;
   /** One copy takes longer than the limit: to be printed before it is needed. */
   printAhead: string[];
-  notes: string[];
+  notes: Finding[];
 }
 
 export const USUAL_CONFIDENCE = 0.95;
@@ -66,6 +73,6 @@ export function sparesStock({
     printMinutes: list.reduce((sum, { printMinutes }) => sum + printMinutes, 0),
     massG: list.reduce((sum, { massG = 0 }) => sum + massG, 0),
     printAhead: parts.filter(({ printMinutes }) => printMinutes > printAheadOverMinutes).map(({ id }) => id),
-    notes: without.length > 0 ? [`Without a mass, and so counted as 0 g: ${without.join(', ')}.`] : [],
+    notes: without.length > 0 ? [finding('note.spares.noMass', { parts: without })] : [],
   };
 }

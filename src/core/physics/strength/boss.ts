@@ -1,4 +1,13 @@
 import { inPlaneShearMpa, type StrengthMaterial } from './allowable';
+import { type Finding, finding } from '../../base/finding';
+import { type Measure, measure } from '../../base/measure';
+
+declare module '../../base/finding' {
+  interface FindingFacts {
+    'note.boss.noNut': { thread: Measure };
+    'note.boss.noWasher': { thread: Measure };
+  }
+}
 
 export interface BossInput {
   screwMm: number;
@@ -19,7 +28,7 @@ export type BossKind = (typeof BOSS_KINDS)[number];
 export interface BossResult {
   kinds: Partial<Record<BossKind, { pullOutN: number; margin: number }>>;
   best: BossKind;
-  notes: string[];
+  notes: Finding[];
 }
 
 /** Across flats of hexagon nuts (ISO 4032) and outer diameter of plain washers (ISO 7089), mm, by thread. */
@@ -90,10 +99,8 @@ export function bossCheck(input: BossInput): BossResult {
     kinds,
     best,
     notes: [
-      ...(flats === undefined
-        ? [`No standard nut has a thread of ${d} mm: give its width across flats.`]
-        : []),
-      ...(washer === undefined ? [`No standard washer has a hole for ${d} mm: give its diameter.`] : []),
+      ...(flats === undefined ? [finding('note.boss.noNut', { thread: measure(d, 'fitMm') })] : []),
+      ...(washer === undefined ? [finding('note.boss.noWasher', { thread: measure(d, 'fitMm') })] : []),
     ],
   };
 }

@@ -7,6 +7,13 @@ import type {
   PrintedSectionResult,
   SectionLoad,
 } from './printedSectionDefinition';
+import { finding } from '../../base/finding';
+
+declare module '../../base/finding' {
+  interface FindingFacts {
+    'note.printedBar.noLoad': Record<never, never>;
+  }
+}
 
 declare module '../../base/errors' {
   interface RefusalFacts {
@@ -112,7 +119,7 @@ export function printedBar(input: PrintedSectionInput): PrintedSectionResult {
         ? {}
         : { marginRatio: smeared.margin / worst.margin }),
     },
-    notes: worst ? [] : ['Nothing acts, so there is no margin to tell.'],
+    notes: worst ? [] : [finding('note.printedBar.noLoad', {})],
   };
 }
 

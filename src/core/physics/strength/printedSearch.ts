@@ -1,6 +1,13 @@
 import { CalcError, refusal } from '../../base/errors';
 import { printedBar } from './printedBar';
 import type { LightestSection, PrintedSectionInput, Values } from './printedSectionDefinition';
+import { type Finding, finding } from '../../base/finding';
+
+declare module '../../base/finding' {
+  interface FindingFacts {
+    'note.printedSearch.none': Record<never, never>;
+  }
+}
 
 declare module '../../base/errors' {
   interface RefusalFacts {
@@ -17,7 +24,7 @@ export function searchPrinted(input: PrintedSectionInput): {
   lightest?: LightestSection;
   tried: number;
   enough: number;
-  note?: string;
+  note?: Finding;
 } {
   const { search, settings } = input;
   const [perimeters, infills, heights] = [
@@ -48,7 +55,7 @@ export function searchPrinted(input: PrintedSectionInput): {
   return {
     tried,
     enough,
-    ...(lightest ? { lightest } : { note: 'No combination holds the load with the margin wanted.' }),
+    ...(lightest ? { lightest } : { note: finding('note.printedSearch.none', {}) }),
   };
 }
 

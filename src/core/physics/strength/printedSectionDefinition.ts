@@ -1,3 +1,4 @@
+import type { Finding } from '../../base/finding';
 import type { Layers, StrengthMaterial } from './allowable';
 
 export interface SectionSettings {
@@ -85,5 +86,5 @@ export interface PrintedSectionResult {
   lightest?: LightestSection;
   tried?: number;
   enough?: number;
-  notes: string[];
+  notes: Finding[];
 }

@@ -143,7 +143,7 @@ describe('power.budget', () => {
       severity: 'over',
       about: expect.stringMatching(/receiver|bec/),
     });
-    expect(shared.findings.find(({ about }) => about === 'receiver')!.why).toContain('browns out');
+    expect(shared.findings.find(({ about }) => about === 'receiver')!.why.code).toBe('note.budget.brownsOut');
     const own = budget({
       battery,
       rails: [regulator, { ...regulator, id: 'servoBec', peakA: 8, continuousA: 6 }],

@@ -1,7 +1,26 @@
 import type { OperationFinding } from '../../base/operationFinding';
-import { plain } from '../../base/units/plain';
 import { BATTERY, type BudgetInput, type Load, type Rail } from './budgetDefinition';
 import type { SupplyState } from './supplyState';
+import { finding } from '../../base/finding';
+import { type Measure, measure } from '../../base/measure';
+
+declare module '../../base/finding' {
+  interface FindingFacts {
+    'note.budget.tooFew': { id: string; volts: Measure; low: boolean; minV: Measure };
+    'note.budget.tooMany': { id: string; volts: Measure; low: boolean; maxV: Measure };
+    'note.budget.otherRail': { minV: Measure; maxV: Measure };
+    'note.budget.doesNotStart': { id: string; volts: Measure; low: boolean; minInV: Measure };
+    'note.budget.higherFeed': Record<never, never>;
+    'note.budget.overfed': { id: string; volts: Measure; low: boolean; maxInV: Measure };
+    'note.budget.madeForPack': Record<never, never>;
+    'note.budget.rating': { id: string; amps: Measure; kind: 'continuous' | 'peak'; rating: Measure };
+    'note.budget.strongerRegulator': Record<never, never>;
+    'note.budget.packRating': { amps: Measure; rating: Measure };
+    'note.budget.largerPack': Record<never, never>;
+    'note.budget.brownsOut': { servo: string; amps: Measure; rail: string; peak: Measure; victim: string };
+    'note.budget.ownRegulator': { servo: string };
+  }
+}
 
 /** Share of a rating from which it is tight. */
 const TIGHT_SHARE = 0.8;
@@ -21,12 +40,13 @@ export function budgetFindings(
   ];
   const order = { over: 0, tight: 1, note: 2 } as const;
   return findings
-    .map((finding, index) => ({ finding, index }))
-    .sort((a, b) => order[a.finding.severity] - order[b.finding.severity] || a.index - b.index)
-    .map(({ finding }) => finding);
+    .map((one, index) => ({ one, index }))
+    .sort((a, b) => order[a.one.severity] - order[b.one.severity] || a.index - b.index)
+    .map(({ one }) => one);
 }
 
-const WHEN = (isLow: boolean) => (isLow ? 'with the pack low' : 'with the pack charged');
+const volts = (value: number) => measure(value, 'voltageV');
+const amps = (value: number) => measure(value, 'currentA');
 
 function ofLoad({ id, minV, maxV }: Load, full: SupplyState, low: SupplyState): OperationFinding[] {
   const [charged, empty] = [full.loads.get(id)!, low.loads.get(id)!];
@@ -37,8 +57,13 @@ function ofLoad({ id, minV, maxV }: Load, full: SupplyState, low: SupplyState): 
           {
             severity: 'over' as const,
             about: id,
-            why: `${id} gets ${plain(least)} V ${WHEN(empty <= charged)} and needs ${plain(minV)} V.`,
-            remedy: `Feed it from a rail of ${plain(minV)} to ${plain(maxV)} V.`,
+            why: finding('note.budget.tooFew', {
+              id,
+              volts: volts(least),
+              low: empty <= charged,
+              minV: volts(minV),
+            }),
+            remedy: finding('note.budget.otherRail', { minV: volts(minV), maxV: volts(maxV) }),
           },
         ]
       : []),
@@ -47,8 +72,13 @@ function ofLoad({ id, minV, maxV }: Load, full: SupplyState, low: SupplyState): 
           {
             severity: 'over' as const,
             about: id,
-            why: `${id} gets ${plain(most)} V ${WHEN(empty > charged)}, limit ${plain(maxV)} V.`,
-            remedy: `Feed it from a rail of ${plain(minV)} to ${plain(maxV)} V.`,
+            why: finding('note.budget.tooMany', {
+              id,
+              volts: volts(most),
+              low: empty > charged,
+              maxV: volts(maxV),
+            }),
+            remedy: finding('note.budget.otherRail', { minV: volts(minV), maxV: volts(maxV) }),
           },
         ]
       : []),
@@ -68,8 +98,13 @@ function ofInput(
           {
             severity: 'over' as const,
             about: id,
-            why: `${id} is fed ${plain(least)} V ${WHEN(empty <= charged)} and starts at ${plain(minInV)} V, so it gives nothing.`,
-            remedy: 'Feed it from a higher voltage, or take one that works lower.',
+            why: finding('note.budget.doesNotStart', {
+              id,
+              volts: volts(least),
+              low: empty <= charged,
+              minInV: volts(minInV),
+            }),
+            remedy: finding('note.budget.higherFeed', {}),
           },
         ]
       : []),
@@ -78,8 +113,13 @@ function ofInput(
           {
             severity: 'over' as const,
             about: id,
-            why: `${id} is fed ${plain(most)} V ${WHEN(empty > charged)}, limit ${plain(maxInV)} V.`,
-            remedy: 'Take one made for the charged pack.',
+            why: finding('note.budget.overfed', {
+              id,
+              volts: volts(most),
+              low: empty > charged,
+              maxInV: volts(maxInV),
+            }),
+            remedy: finding('note.budget.madeForPack', {}),
           },
         ]
       : []),
@@ -95,8 +135,13 @@ function ofRating(
   const shares = [full, low].flatMap((state) => {
     const own = state.rails.get(id)!;
     return [
-      { share: own.typicalA / continuousA, amps: own.typicalA, rating: continuousA, kind: 'continuous' },
-      { share: own.peakA / peakA, amps: own.peakA, rating: peakA, kind: 'peak' },
+      {
+        share: own.typicalA / continuousA,
+        amps: own.typicalA,
+        rating: continuousA,
+        kind: 'continuous' as const,
+      },
+      { share: own.peakA / peakA, amps: own.peakA, rating: peakA, kind: 'peak' as const },
     ];
   });
   const worst = shares.reduce((a, b) => (b.share > a.share ? b : a));
@@ -105,8 +150,13 @@ function ofRating(
     {
       severity: worst.share > 1 ? 'over' : 'tight',
       about: id,
-      why: `${id} carries ${plain(worst.amps)} A of its ${worst.kind} ${plain(worst.rating)} A.`,
-      remedy: 'Take a stronger regulator, or move a load to another.',
+      why: finding('note.budget.rating', {
+        id,
+        amps: amps(worst.amps),
+        kind: worst.kind,
+        rating: amps(worst.rating),
+      }),
+      remedy: finding('note.budget.strongerRegulator', {}),
     },
   ];
 }
@@ -123,8 +173,8 @@ function ofPack(
     {
       severity: share > 1 ? 'over' : 'tight',
       about: BATTERY,
-      why: `The pack gives ${plain(batteryPeakA)} A at the peak and is rated ${plain(rating)} A.`,
-      remedy: 'Take a pack of more capacity or a higher rating, or limit the motor current.',
+      why: finding('note.budget.packRating', { amps: amps(batteryPeakA), rating: amps(rating) }),
+      remedy: finding('note.budget.largerPack', {}),
     },
   ];
 }
@@ -150,8 +200,14 @@ function ofSharing({ rails, loads }: BudgetInput, full: SupplyState, low: Supply
         {
           severity: 'over',
           about: victim.id,
-          why: `When ${servo.id} stalls it takes ${plain(servo.peakA)} A of the ${plain(peak)} A that ${rail.id} gives: ${victim.id} browns out, and a controller starts again with the motor live.`,
-          remedy: `Give ${servo.id} a regulator of its own, and let the motor output fail to off.`,
+          why: finding('note.budget.brownsOut', {
+            servo: servo.id,
+            amps: amps(servo.peakA),
+            rail: rail.id,
+            peak: amps(peak),
+            victim: victim.id,
+          }),
+          remedy: finding('note.budget.ownRegulator', { servo: servo.id }),
         },
       ];
     });

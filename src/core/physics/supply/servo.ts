@@ -1,4 +1,11 @@
 import { refusal } from '../../base/errors';
+import { type Finding, finding } from '../../base/finding';
+
+declare module '../../base/finding' {
+  interface FindingFacts {
+    'note.servo.idle': Record<never, never>;
+  }
+}
 
 declare module '../../base/errors' {
   interface RefusalFacts {
@@ -95,7 +102,7 @@ export interface ServoSteerResult {
   neededNm: number;
   availableNm: number;
   margin?: number;
-  notes: string[];
+  notes: Finding[];
 }
 
 const USUAL_LINKAGE_EFFICIENCY = 0.8;
@@ -118,7 +125,7 @@ export function servoSteer(input: ServoSteerInput): ServoSteerResult {
     return {
       neededNm,
       availableNm,
-      notes: ['Nothing is asked of the servo, so there is no margin to tell.'],
+      notes: [finding('note.servo.idle', {})],
     };
   return { neededNm, availableNm, margin: availableNm / neededNm, notes: [] };
 }

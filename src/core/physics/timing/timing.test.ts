@@ -21,7 +21,10 @@ describe('timing.speed', () => {
     // √((0.02/20)² + (0.1/2)²) = 0.05001
     expect(result.speedMps).toBe(10);
     expect(result.errorMps).toBeCloseTo(10 * Math.hypot(0.001, 0.05), 12);
-    expect(result.advice).toContain('40 m');
+    expect(result.advice).toMatchObject({
+      code: 'note.timing.stopWatch',
+      facts: { distance: { value: 40 } },
+    });
   });
 
   it('counts frames to √(2/12) of one', () => {
@@ -37,10 +40,14 @@ describe('timing.speed', () => {
   });
 
   it('names the weaker half', () => {
-    expect(timingSpeed({ distanceM: 1, frames: 480, captureFps: 240 }).advice).toContain('tape');
-    expect(timingSpeed({ distanceM: 20, frames: 20, captureFps: 30 }).advice).toContain('60 frames a second');
-    expect(timingSpeed({ distanceM: 20, frames: 20, captureFps: 30 }).advice).toContain('distance to 40 m');
-    expect(timingSpeed({ distanceM: 1, frames: 480, captureFps: 240 }).advice).toContain('double it to 2 m');
+    expect(timingSpeed({ distanceM: 1, frames: 480, captureFps: 240 }).advice).toMatchObject({
+      code: 'note.timing.tape',
+      facts: { distance: { value: 2 } },
+    });
+    expect(timingSpeed({ distanceM: 20, frames: 20, captureFps: 30 }).advice).toMatchObject({
+      code: 'note.timing.frameRate',
+      facts: { fps: { value: 60 }, distance: { value: 40 } },
+    });
   });
 
   it.each([

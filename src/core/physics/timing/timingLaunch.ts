@@ -1,6 +1,18 @@
 import { GRAVITY } from '../../base/constants';
 import type { DrivenAxles } from '../motion/road';
 import { STOPWATCH_ERROR_S } from './timingSpeed';
+import { type Finding, finding } from '../../base/finding';
+import { type Measure, measure } from '../../base/measure';
+
+declare module '../../base/finding' {
+  interface FindingFacts {
+    'note.timing.meanAcceleration': Record<never, never>;
+    'note.timing.endSpeedBound': Record<never, never>;
+    'note.timing.noLoad': Record<never, never>;
+    'note.timing.friction': { needed: Measure; limit: Measure };
+    'note.timing.noTransfer': { driven: 'front' | 'rear' };
+  }
+}
 
 /** A standing start over a measured distance. */
 export interface TimingLaunchInput {
@@ -24,7 +36,7 @@ export interface TimingLaunchResult {
   /** Left out where the driven wheels carry no load. */
   muNeeded?: number;
   plausible: boolean;
-  notes: string[];
+  notes: Finding[];
 }
 
 /** The best that small soft tyres are known to do on clean ground. */
@@ -40,19 +52,18 @@ export function timingLaunch(input: TimingLaunchInput): TimingLaunchResult {
   const { distanceM, timeS } = input;
   const timeError = input.timeErrorS ?? STOPWATCH_ERROR_S;
   const accelMps2 = (2 * distanceM) / timeS ** 2;
-  const notes = [
-    'The acceleration is a mean: its peak asks for more grip.',
-    'The end speed is an upper bound where the car stopped accelerating early.',
-  ];
+  const notes = [finding('note.timing.meanAcceleration', {}), finding('note.timing.endSpeedBound', {})];
   const muNeeded = frictionFor(accelMps2 / GRAVITY, input, notes);
   const limit = input.mu ?? BEST_MU;
   const least = muNeeded === undefined ? Infinity : muNeeded * (1 - (2 * timeError) / timeS);
   const plausible = least <= limit;
-  if (muNeeded === undefined)
-    notes.push('At this acceleration the driven wheels carry no load: check the distance and the time.');
+  if (muNeeded === undefined) notes.push(finding('note.timing.noLoad', {}));
   else if (!plausible)
     notes.push(
-      `It needs a friction of ${muNeeded.toFixed(2)}, over ${limit}: check the distance and the time.`,
+      finding('note.timing.friction', {
+        needed: measure(muNeeded, 'coefficient'),
+        limit: measure(limit, 'coefficient'),
+      }),
     );
   return {
     accelMps2,
@@ -65,17 +76,12 @@ export function timingLaunch(input: TimingLaunchInput): TimingLaunchResult {
   };
 }
 
-function frictionFor(gees: number, input: TimingLaunchInput, notes: string[]): number | undefined {
+function frictionFor(gees: number, input: TimingLaunchInput, notes: Finding[]): number | undefined {
   const driven = input.drivenAxles ?? 'all';
   if (driven === 'all') return gees;
   const known = input.cgHeightMm !== undefined && input.wheelbaseMm !== undefined;
   const transfer = known ? (input.cgHeightMm! / input.wheelbaseMm!) * gees : 0;
-  if (!known)
-    notes.push(
-      driven === 'rear'
-        ? 'Without the height of the centre of gravity and the wheelbase the load transfer is left out, which overstates what rear drive needs.'
-        : 'Without the height of the centre of gravity and the wheelbase the load transfer is left out, which understates what front drive needs.',
-    );
+  if (!known) notes.push(finding('note.timing.noTransfer', { driven }));
   const load = driven === 'rear' ? 1 - input.frontLoadShare! + transfer : input.frontLoadShare! - transfer;
   return load > 0 ? gees / load : undefined;
 }

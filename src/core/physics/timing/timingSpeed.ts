@@ -1,3 +1,14 @@
+import { type Finding, finding } from '../../base/finding';
+import { type Measure, measure } from '../../base/measure';
+
+declare module '../../base/finding' {
+  interface FindingFacts {
+    'note.timing.nothingToGain': Record<never, never>;
+    'note.timing.tape': { error: Measure; distance: Measure };
+    'note.timing.frameRate': { fps: Measure; distance: Measure };
+    'note.timing.stopWatch': { distance: Measure };
+  }
+}
 /** One passage over a measured distance; exactly one way of timing. */
 export interface TimingSpeedInput {
   distanceM: number;
@@ -20,7 +31,7 @@ export interface TimingSpeedResult {
   speedMps: number;
   errorMps: number;
   errorPct: number;
-  advice: string;
+  advice: Finding;
 }
 
 /** Reaction of a hand on a stop-watch at both ends, s, one standard deviation. */
@@ -59,16 +70,20 @@ function timeOf(input: TimingSpeedInput): { timeS: number; errorS: number } {
   return { timeS, errorS: input.timeErrorS ?? Math.sqrt(2 / 12) / fps };
 }
 
-function adviceOf(input: TimingSpeedInput, distanceShare: number, timeShare: number): string {
-  if (distanceShare === 0 && timeShare === 0) return 'Nothing to gain: no error was given.';
+function adviceOf(input: TimingSpeedInput, distanceShare: number, timeShare: number): Finding {
+  if (distanceShare === 0 && timeShare === 0) return finding('note.timing.nothingToGain', {});
   if (distanceShare > timeShare) {
-    return `The tape is the weaker half: measure the distance to ±${trim((input.distanceErrorM ?? TAPE_ERROR_M) / 2)} m, or double it to ${trim(2 * input.distanceM)} m.`;
+    return finding('note.timing.tape', {
+      error: measure((input.distanceErrorM ?? TAPE_ERROR_M) / 2, 'distanceM'),
+      distance: measure(2 * input.distanceM, 'distanceM'),
+    });
   }
   if (input.timeS === undefined) {
     const fps = input.captureFps ?? USUAL_CLIP_FPS * (input.slowdown ?? 1);
-    return `The frame rate is the weaker half: film at ${trim(2 * fps)} frames a second, or double the distance to ${trim(2 * input.distanceM)} m.`;
+    return finding('note.timing.frameRate', {
+      fps: measure(2 * fps, 'count', 3),
+      distance: measure(2 * input.distanceM, 'distanceM'),
+    });
   }
-  return `The stop-watch is the weaker half: double the distance to ${trim(2 * input.distanceM)} m, or film it and count frames.`;
+  return finding('note.timing.stopWatch', { distance: measure(2 * input.distanceM, 'distanceM') });
 }
-
-const trim = (value: number) => String(Number(value.toPrecision(3)));

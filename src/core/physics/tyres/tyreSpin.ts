@@ -1,4 +1,12 @@
 import { GRAVITY } from '../../base/constants';
+import { type Finding, finding } from '../../base/finding';
+
+declare module '../../base/finding' {
+  interface FindingFacts {
+    'note.tyreSpin.caution': Record<never, never>;
+    'note.tyreSpin.runsAway': Record<never, never>;
+  }
+}
 
 export const TYRE_KINDS = ['solid rubber', 'belted', 'foam', 'printed flexible', 'own'] as const;
 export type TyreKind = (typeof TYRE_KINDS)[number];
@@ -40,15 +48,14 @@ export interface TyreSpinResult {
   limitSpeedMps: number;
   endsBy: 'burst' | 'runAway';
   margin?: number;
-  caution?: string;
-  notes: string[];
+  caution?: Finding;
+  notes: Finding[];
 }
 
 const PA_PER_MPA = 1e6;
 const RAD_PER_S_PER_RPM = (2 * Math.PI) / 60;
 const CAUTION_MARGIN = 2;
-const CAUTION =
-  'Spin it up by remote from another room, behind a shield, never in the hand and with nobody in the plane of the wheel.';
+const CAUTION = finding('note.tyreSpin.caution', {});
 
 /**
  * How a tyre grows with speed, and where it bursts or runs away: a free elastic ring, r = r_0·(1 + ρ·ω²·r²/E), the smaller root.
@@ -75,7 +82,7 @@ export function tyreSpin(input: TyreSpinInput): TyreSpinResult {
     notes: [],
   };
   if (!spun) {
-    result.notes.push('At this speed the ring grows without end.');
+    result.notes.push(finding('note.tyreSpin.runsAway', {}));
     return { ...result, caution: CAUTION };
   }
   const { radius, omega } = spun;

@@ -1,3 +1,4 @@
+import { measure } from '../../base/measure';
 import { applyPatch } from '../../base/patch';
 import { overallRatio } from '../../car/document/drive';
 import { CalcError } from '../../base/errors';
@@ -75,7 +76,11 @@ describe('the explorer', () => {
       ({ motorId, batteryId }) => motorId === 'motor-4274-slow' && batteryId === 'pack-2s-5000',
     );
     expect(heavy.length).toBeGreaterThan(0);
-    for (const one of heavy) expect(one.why).toContain('The mass of 2135 g exceeds the 2000 g of the class.');
+    for (const one of heavy)
+      expect(one.why).toContainEqual({
+        code: 'note.sweep.tooHeavy',
+        facts: { mass: measure(2135, 'massG'), budget: measure(2000, 'massG') },
+      });
     expect(rows.filter(({ meetsGoal }) => meetsGoal).every(({ why }) => why.length === 0)).toBe(true);
   });
 

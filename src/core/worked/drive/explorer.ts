@@ -18,6 +18,14 @@ import {
   type SweepRow,
 } from '../../physics/search/sweep';
 import { towardsRatio } from './teeth';
+import { finding } from '../../base/finding';
+import { type Measure, measure } from '../../base/measure';
+
+declare module '../../base/finding' {
+  interface FindingFacts {
+    'note.sweep.tooHeavy': { mass: Measure; budget: Measure };
+  }
+}
 
 declare module '../../base/errors' {
   interface RefusalFacts {
@@ -164,7 +172,7 @@ function withinBudget(
         meetsGoal: false,
         why: [
           ...row.why,
-          `The mass of ${mass.toFixed(0)} g exceeds the ${budget.toFixed(0)} g of the class.`,
+          finding('note.sweep.tooHeavy', { mass: measure(mass, 'massG'), budget: measure(budget, 'massG') }),
         ],
       };
 }

@@ -22,6 +22,22 @@ import {
   type Spin,
 } from '../../physics/gears/rotation';
 import type { Assembled } from '../../base/assembled';
+import { type Finding, finding } from '../../base/finding';
+
+declare module '../../base/finding' {
+  interface FindingFacts {
+    'note.turn.motor': { axle: Axle; both: boolean };
+    'note.turn.ring': { axle: Axle; ring: 'left' | 'right' };
+    'note.turn.all': { several: boolean };
+    'note.turn.teeth': { axle: Axle; stage: string; from: number; to: number };
+  }
+}
+
+/** What turns an axle or the whole car about. */
+export interface Turned {
+  says: Finding;
+  patch: Patch;
+}
 
 const KINDS: Readonly<Record<Exclude<Stage['kind'], 'bevel'>, ParallelKind>> = {
   spur: 'external',
@@ -102,14 +118,11 @@ function elementsOf(stages: readonly Stage[], axle: Axle, motorAxis: ShaftAxis):
 }
 
 /** Turns one axle about: the other side of its last bevel pair, or the other way round at its own motor; else nothing helps. */
-export function turnedAbout(drive: Drive, axle: Axle): { text: string; patch: Patch } | undefined {
+export function turnedAbout(drive: Drive, axle: Axle): Turned | undefined {
   if (motorsApart(drive)) {
     const key = axle === 'front' ? 'frontReversed' : 'reversed';
     return {
-      text:
-        drive.motorsAt === 'wheel'
-          ? `Swap two leads of both ${axle} motors`
-          : `Swap two leads of the ${axle} motor`,
+      says: finding('note.turn.motor', { axle, both: drive.motorsAt === 'wheel' }),
       patch: [{ path: ['drive', key], value: drive[key] ? undefined : true }],
     };
   }
@@ -118,13 +131,13 @@ export function turnedAbout(drive: Drive, axle: Axle): { text: string; patch: Pa
   const sides = sidesAt(bevel, axle);
   const ring = sides.ring === 'left' ? 'right' : 'left';
   return {
-    text: `Put the ${axle} ring gear on the ${ring}`,
+    says: finding('note.turn.ring', { axle, ring }),
     patch: [{ path: ['drive', 'stages', bevel.id, axle], value: { ...sides, ring } }],
   };
 }
 
 /** Turns everything about: at the one motor, or at each. */
-export function leadsSwapped(drive: Drive): { text: string; patch: Patch } {
+export function leadsSwapped(drive: Drive): Turned {
   const keys =
     motorsApart(drive) && drivenOf(drive).length > 1
       ? (['reversed', 'frontReversed'] as const)
@@ -132,13 +145,13 @@ export function leadsSwapped(drive: Drive): { text: string; patch: Patch } {
         ? (['frontReversed'] as const)
         : (['reversed'] as const);
   return {
-    text: keys.length > 1 ? 'Swap two leads of every motor' : 'Swap two leads of the motor',
+    says: finding('note.turn.all', { several: keys.length > 1 }),
     patch: keys.map((key) => ({ path: ['drive', key], value: drive[key] ? undefined : true })),
   };
 }
 
 /** The teeth of one axle's own stage so that its ratio comes nearest to the other's. */
-export function sameTeeth(drive: Drive): { text: string; patch: Patch }[] {
+export function sameTeeth(drive: Drive): Turned[] {
   if (drivenOf(drive).length < 2) return [];
   return drivenOf(drive).flatMap((axle) => {
     const own = stagesTo(drive, axle).find(({ on, wheelTeeth }) => on === axle && wheelTeeth !== undefined);
@@ -149,7 +162,7 @@ export function sameTeeth(drive: Drive): { text: string; patch: Patch }[] {
     if (wheelTeeth === own.wheelTeeth || wheelTeeth < 1) return [];
     return [
       {
-        text: `${wheelTeeth} teeth on the ${axle} ${own.kind} wheel instead of ${own.wheelTeeth}`,
+        says: finding('note.turn.teeth', { axle, stage: own.kind, from: own.wheelTeeth!, to: wheelTeeth }),
         patch: [{ path: ['drive', 'stages', own.id, 'wheelTeeth'], value: wheelTeeth }],
       },
     ];

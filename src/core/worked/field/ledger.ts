@@ -5,6 +5,15 @@ import type { DiagnoseInput } from '../../physics/diagnosis/diagnose';
 import { TABLES } from '../../physics/diagnosis/tables';
 import type { Verdict } from '../../car/records/failureLedger';
 import type { FailureRecord, RunRecord } from '../../car/records/records';
+import { type Finding, finding } from '../../base/finding';
+
+declare module '../../base/finding' {
+  interface FindingFacts {
+    'note.diagnosis.unknownMode': { mode: string };
+    'note.diagnosis.unknownClues': { clues: readonly string[] };
+    'note.diagnosis.noPart': { part: string };
+  }
+}
 
 /** What the diagnosis calls a surface, by the id that it has in the library. */
 const groundOf = (libraryId: string | undefined) =>
@@ -13,7 +22,7 @@ const groundOf = (libraryId: string | undefined) =>
 export interface AskedDiagnosis {
   input: DiagnoseInput;
   /** What the tables no longer know, in words. */
-  notes: string[];
+  notes: Finding[];
 }
 
 /** A failure as the diagnosis asks for it, with what its run and its part know; margins are those of its revision. */
@@ -25,18 +34,15 @@ export function askDiagnosis(
   hours?: number,
 ): AskedDiagnosis {
   const { ledger = {}, mode } = failure;
-  const notes: string[] = [];
+  const notes: Finding[] = [];
   const known = TABLES.modes[mode] !== undefined;
-  if (!known)
-    notes.push(`“${mode}” is no kind of failure that is known here; it is looked at as something else.`);
+  if (!known) notes.push(finding('note.diagnosis.unknownMode', { mode }));
   const clues = (ledger.clues ?? []).filter((clue) => TABLES.clues[clue] !== undefined);
   const lost = (ledger.clues ?? []).filter((clue) => TABLES.clues[clue] === undefined);
-  if (lost.length > 0) notes.push(`Clues that are not known here and are left out: ${lost.join(', ')}.`);
+  if (lost.length > 0) notes.push(finding('note.diagnosis.unknownClues', { clues: lost }));
   const part = document.parts.items.find(({ id }) => id === failure.partId);
   if (failure.partId !== undefined && !part)
-    notes.push(
-      `${failure.partName} is no longer a part of that revision, so its kind and its margins are not known.`,
-    );
+    notes.push(finding('note.diagnosis.noPart', { part: failure.partName }));
   const kind = part ? (PART_KIND_RECORDS[part.kind].diagnosedAs ?? part.kind) : undefined;
   const surface = document.brief.surfaces.find(({ id }) => id === run?.conditions.surfaceId);
   const cells = document.power.battery?.cells;

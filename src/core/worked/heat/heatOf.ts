@@ -1,3 +1,4 @@
+import type { Finding } from '../../base/finding';
 import type { ChosenSurface } from '../../car/document/brief';
 import type { BuildDocument } from '../../car/document/document';
 import { calibrationFor, type HeatCalibration } from '../../car/document/heat';
@@ -73,7 +74,7 @@ export function tryWhatIfs(document: BuildDocument, surface: ChosenSurface): Tri
 export function calibrateBuild(
   document: BuildDocument,
   surface: ChosenSurface,
-): Assembled<HeatCalibration & { notes: readonly string[] }> {
+): Assembled<HeatCalibration & { notes: readonly Finding[] }> {
   const { motor, heat } = document.drive;
   const readings = heat?.readings ?? [];
   if (readings.length === 0) throw refusal('drive.heat.readings', 'heat.noReading');

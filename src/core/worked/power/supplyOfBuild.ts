@@ -6,6 +6,7 @@ import { powerBudget } from '../../physics/supply/budget';
 import { type MeteredPlug, meteredPlugs } from '../../physics/supply/metered';
 import { outward } from '../../physics/supply/supplyState';
 import { BATTERY, type BudgetInput, type BudgetResult } from '../../physics/supply/budgetDefinition';
+import { renamed } from '../../base/finding';
 
 /** The supply of a build worked out; or what it lacks, or why it cannot be. */
 export type Supply =
@@ -117,8 +118,8 @@ export function supplyOf(
         findings: result.findings.map((finding): OperationFinding => ({
           ...finding,
           about: idOf(finding.about),
-          why: firstUp(named(finding.why)),
-          ...(finding.remedy ? { remedy: named(finding.remedy) } : {}),
+          why: renamed(finding.why, named),
+          ...(finding.remedy ? { remedy: renamed(finding.remedy, named) } : {}),
         })),
       },
     };
@@ -163,5 +164,3 @@ const withNames = (refused: Refused, named: (text: string) => string): Refused =
       ]),
     ),
   }) as Refused;
-
-const firstUp = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);

@@ -1,6 +1,22 @@
 import type { BuildDocument } from '../../car/document/document';
 import type { Joint } from '../../car/document/print';
 import { plain } from '../../base/units/plain';
+import { type Finding, finding } from '../../base/finding';
+
+declare module '../../base/finding' {
+  interface FindingFacts {
+    'note.assembly.insert': { thread: string; part?: string | undefined };
+    'note.assembly.free': { joint: string; part?: string | undefined };
+    'note.assembly.bearing': { size: readonly string[]; part?: string | undefined };
+    'note.assembly.joint': {
+      joint: string;
+      part?: string | undefined;
+      to?: string | undefined;
+      size: readonly string[];
+      by: 'pin' | NonNullable<Joint['hold']>;
+    };
+  }
+}
 
 /** Screws, nuts, inserts, bearings and pins of one size, counted over all joints. */
 export interface Hardware {
@@ -12,7 +28,7 @@ export interface Hardware {
 export interface AssemblyStep {
   id: string;
   /** What is done, with what. */
-  text: string;
+  says: Finding;
   /** Number of times. */
   count: number;
 }
@@ -64,8 +80,7 @@ export function screwsWithoutJoint({ parts, print }: Pick<BuildDocument, 'parts'
 export function assemblyOrder({ parts, print }: Pick<BuildDocument, 'parts' | 'print'>): AssemblyStep[] {
   const joints = print.joints ?? [];
   const depth = depthsFrom(parts.items.find(({ kind }) => kind === 'chassis')?.id, joints);
-  const nameOf = (id: string | undefined) =>
-    (parts.items.find((part) => part.id === id)?.name ?? 'the car').toLowerCase();
+  const nameOf = (id: string | undefined) => parts.items.find((part) => part.id === id)?.name;
   const far = (id: string | undefined) => (id === undefined ? 0 : (depth.get(id) ?? Infinity));
   const outer = ({ part, to }: Joint) => Math.max(far(part), far(to));
   const inwards = (a: Joint, b: Joint) => outer(b) - outer(a) || 0;
@@ -74,21 +89,24 @@ export function assemblyOrder({ parts, print }: Pick<BuildDocument, 'parts' | 'p
     .map((joint): AssemblyStep => ({
       id: `${joint.id}.insert`,
       count: joint.count ?? 1,
-      text: `Melt the M${size(joint.diameterMm)} insert into ${nameOf(joint.part)}, square to its face.`,
+      says: finding('note.assembly.insert', { thread: size(joint.diameterMm), part: nameOf(joint.part) }),
     }));
   const captive = joints
     .filter(({ kind }) => kind === 'captive')
     .map((joint): AssemblyStep => ({
       id: joint.id,
       count: joint.count ?? 1,
-      text: `Break ${joint.name.toLowerCase()} free in ${nameOf(joint.part)} and work it until it turns by itself.`,
+      says: finding('note.assembly.free', { joint: joint.name, part: nameOf(joint.part) }),
     }));
   const bearings = joints
     .filter(({ kind }) => kind === 'bearing')
     .map((joint): AssemblyStep => ({
       id: joint.id,
       count: joint.count ?? 1,
-      text: `Press the bearing ${size(joint.diameterMm)} × ${size(joint.outerMm)} × ${size(joint.widthMm, ' mm')} into ${nameOf(joint.part)}, by its outer ring.`,
+      says: finding('note.assembly.bearing', {
+        size: [size(joint.diameterMm), size(joint.outerMm), size(joint.widthMm)],
+        part: nameOf(joint.part),
+      }),
     }));
   const rest = joints
     .filter(({ kind }) => kind === 'screw' || kind === 'pin')
@@ -96,7 +114,13 @@ export function assemblyOrder({ parts, print }: Pick<BuildDocument, 'parts' | 'p
     .map((joint): AssemblyStep => ({
       id: joint.id,
       count: joint.count ?? 1,
-      text: `${joint.name}: ${joint.to ? `${nameOf(joint.to)} to ${nameOf(joint.part)}` : nameOf(joint.part)}, ${joint.kind === 'pin' ? `pin ${size(joint.diameterMm)} × ${size(joint.lengthMm, ' mm')}` : `M${size(joint.diameterMm)} × ${size(joint.lengthMm, ' mm')}${joint.hold === 'nutTrap' ? ', lay the nut in first' : joint.hold === 'screwInPlastic' ? ', stop when it is snug' : ''}`}.`,
+      says: finding('note.assembly.joint', {
+        joint: joint.name,
+        part: nameOf(joint.part),
+        ...(joint.to ? { to: nameOf(joint.to) } : {}),
+        size: [size(joint.diameterMm), size(joint.lengthMm)],
+        by: joint.kind === 'pin' ? 'pin' : (joint.hold ?? 'throughBolt'),
+      }),
     }));
   return [...inserts, ...captive, ...bearings, ...rest];
 }

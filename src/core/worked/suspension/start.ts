@@ -14,25 +14,6 @@ declare module '../../base/errors' {
 export const TEMPLATES = ['flatArms', 'parallel', 'unequal', 'hingePins'] as const;
 export type Template = (typeof TEMPLATES)[number];
 
-export const TEMPLATE_WORDS: Readonly<Record<Template, { name: string; says: string }>> = {
-  flatArms: {
-    name: 'Flat arms',
-    says: 'Upper and lower arm alike, both level: one part printed four times. No camber change, roll centre on the ground.',
-  },
-  parallel: {
-    name: 'Parallel wishbones',
-    says: 'Alike and parallel, falling towards the wheel: more ground clearance, roll centre over the ground, the wheel leans with the car.',
-  },
-  unequal: {
-    name: 'Unequal wishbones',
-    says: 'A shorter upper arm that leans the wheel in as it rises, so that the outer tyre stands flat when the car rolls.',
-  },
-  hingePins: {
-    name: 'Hinge pins and a camber link',
-    says: 'An arm between two pins and one link above: few printed parts, camber set by the link.',
-  },
-};
-
 /** Proportions of usual cars, by judgement: shares of half the track, of the tyre's radius and of the wheelbase. */
 const INNER = 0.3;
 const KNUCKLE_RADII = 0.34;

@@ -10,6 +10,7 @@ import { LineChart } from '@/ui/charts/LineChart';
 import { useReader } from '@/ui/reader';
 import type { NamedRow } from './explorerRows';
 import { useDriveView } from '../useDriveView';
+import { sayAll } from '@/words/findings';
 
 interface ExplorerRunProps {
   document: BuildDocument;
@@ -83,7 +84,7 @@ export function ExplorerRun({ document, surface, row, patch, closed, onTake, onC
               : ''}
           </p>
           <p className="quiet" style={{ fontSize: 13 }}>
-            {row.meetsGoal ? 'Meets the wish.' : row.why.join(' ')}
+            {row.meetsGoal ? 'Meets the wish.' : sayAll(row.why, reader)}
           </p>
           <div className="row" style={{ marginTop: 4 }}>
             <Button variant="contained" disabled={closed} onClick={() => onTake(row)}>

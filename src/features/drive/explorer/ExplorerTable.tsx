@@ -7,6 +7,7 @@ import { formatNumber } from '@/core/base/units/formatQuantity';
 import { type QuantityName, toShown, unitOf } from '@/core/base/units/quantities';
 import { useReader } from '@/ui/reader';
 import type { NamedRow } from './explorerRows';
+import { sayAll } from '@/words/findings';
 
 interface ExplorerTableProps {
   rows: readonly NamedRow[];
@@ -114,7 +115,12 @@ export const ExplorerTable = memo(function ExplorerTable({
         type: 'boolean',
         renderCell: ({ row }) => (row.best ? 'yes' : ''),
       },
-      { field: 'why', headerName: 'Why not', width: 420, valueGetter: (_: never, row) => row.why.join(' ') },
+      {
+        field: 'why',
+        headerName: 'Why not',
+        width: 420,
+        valueGetter: (_: never, row) => sayAll(row.why, reader),
+      },
     ];
   }, [reader, closed, pinned, onTake, onPin]);
   return (

@@ -10,6 +10,7 @@ import { OUTLINE_FILES, type OutlineFile } from '@/core/physics/gears/outline';
 import { useBuild } from '../../session/BuildContext';
 import { handOver } from '../../session/handOver';
 import { useReader } from '@/ui/reader';
+import { say } from '@/words/findings';
 
 const TYPES: Readonly<Record<OutlineFile, string>> = {
   svg: 'image/svg+xml',
@@ -52,7 +53,7 @@ export function GearFiles({ stage }: { stage: Stage }) {
         .toLowerCase()
         .replace(/\s+/g, '-');
       handOver(name, TYPES[kind], kind === 'stl' ? fromBase64(files.stl!, 'stl') : files[kind]!);
-      setSaid(notes[0] ?? `${name} is in your downloads, in millimetres.`);
+      setSaid(notes[0] ? say(notes[0], reader) : `${name} is in your downloads, in millimetres.`);
     } catch (error) {
       if (!(error instanceof CalcError)) throw error;
       setSaid(

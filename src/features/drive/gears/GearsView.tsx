@@ -20,12 +20,14 @@ import { MeshSketch } from './MeshSketch';
 import { Teeth } from './Teeth';
 import { Apart } from '../../frame/Guarded';
 import { Ask } from '../../frame/Ask';
+import { say } from '@/words/findings';
 
 type Found = ReturnType<typeof meshOrRefusal> | undefined;
 
 /** Whether the spur gears mesh, drawn to scale and turning, and each as a file. */
 export function GearsView() {
   const { document } = useBuild();
+  const { reader } = useReader();
   const stages = spurStages(document.drive);
   const [chosen, choose] = useState<string>();
   const stage = stages.find(({ id }) => id === chosen) ?? stages[0];
@@ -54,7 +56,7 @@ export function GearsView() {
         <>
           <MeshSketch stage={stage} centreMm={found.mesh.centreDistanceMm} />
           {found.mesh.notes.map((note) => (
-            <Note key={note}>{note}</Note>
+            <Note key={note.code}>{say(note, reader)}</Note>
           ))}
         </>
       ) : null}

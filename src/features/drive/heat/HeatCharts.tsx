@@ -11,6 +11,7 @@ import { CASE_LIMIT_LABEL } from '@/words/terms';
 import { Apart, Charts } from '../../frame/Guarded';
 import { useBuild } from '../../session/BuildContext';
 import { END_NAMES } from '../words';
+import { say } from '@/words/findings';
 
 export interface GhostHeat {
   label: string;
@@ -155,7 +156,7 @@ export function HeatCharts({
         />
       </Charts>
       {notes.map((note) => (
-        <Note key={note}>{note}</Note>
+        <Note key={note.code}>{say(note, reader)}</Note>
       ))}
     </Apart>
   );

@@ -5,12 +5,12 @@ import Button from '@mui/material/Button';
 import { needNames } from '@/words/needs';
 import { type ReactNode, useMemo } from 'react';
 import { motorsApart, motorsInAll, motorsInWheels } from '@/core/car/document/drive';
-import type { Patch } from '@/core/base/patch';
 import {
   leadsSwapped,
   rotationOf,
   type RotationOfBuild,
   sameTeeth,
+  type Turned,
   turnedAbout,
 } from '@/core/worked/drive/rotationOfBuild';
 import { FIGHTS_PCT, SCRUBS_PCT } from '@/core/physics/gears/rotation';
@@ -26,6 +26,7 @@ import { RotationSketch } from './RotationSketch';
 import { sound } from '../../frame/sound';
 import { Apart } from '../../frame/Guarded';
 import { Ask } from '../../frame/Ask';
+import { say } from '@/words/findings';
 
 /** Which way every wheel turns, and what the differentials do. */
 export function LayoutView() {
@@ -106,11 +107,12 @@ const Ratio = ({ tone, children }: { tone?: string; children: ReactNode }) => (
 /** The fix stands beside the fault. */
 function Fixes({ rotation }: { rotation: RotationOfBuild }) {
   const { document, edit, closed } = useBuild();
+  const { reader } = useReader();
   const { agree, paths, ratioMismatchPct } = rotation;
   const backward = paths.filter(({ rolls }) => rolls === 'backward');
   const scrubs = agree && ratioMismatchPct >= SCRUBS_PCT;
   if (backward.length === 0 && !scrubs) return null;
-  const fixes: { text: string; patch: Patch }[] = !agree
+  const fixes: Turned[] = !agree
     ? backward.flatMap(({ axle }) => turnedAbout(document.drive, axle) ?? [])
     : [
         ...(backward.length > 0 ? [leadsSwapped(document.drive)] : []),
@@ -127,8 +129,13 @@ function Fixes({ rotation }: { rotation: RotationOfBuild }) {
       </p>
       <div className="row" style={{ marginTop: 4 }}>
         {fixes.map((fix) => (
-          <Button variant="contained" key={fix.text} disabled={closed} onClick={() => edit(fix.patch)}>
-            {fix.text}
+          <Button
+            variant="contained"
+            key={JSON.stringify(fix.patch)}
+            disabled={closed}
+            onClick={() => edit(fix.patch)}
+          >
+            {say(fix.says, reader)}
           </Button>
         ))}
         {fixes.length === 0 ? (

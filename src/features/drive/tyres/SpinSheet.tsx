@@ -7,6 +7,7 @@ import { formatNumber, formatText } from '@/core/base/units/formatQuantity';
 import { QuantityField } from '@/ui/QuantityField';
 import { useReader } from '@/ui/reader';
 import { Group } from '../../fields/fields';
+import { say } from '@/words/findings';
 
 const RINGS = TYRE_KINDS.filter((kind): kind is Exclude<TyreKind, 'own'> => kind !== 'own');
 
@@ -76,8 +77,9 @@ export function SpinSheet({
           )}
         </p>
         <p className={`note${spin.caution ? ' bad' : ''}`} role={spin.caution ? 'alert' : undefined}>
-          {spin.caution ??
-            'Remote, behind a shield, nobody in the plane of the wheel, whatever the margin says.'}
+          {spin.caution
+            ? say(spin.caution, reader)
+            : 'Remote, behind a shield, nobody in the plane of the wheel, whatever the margin says.'}
         </p>
       </Group>
     </div>

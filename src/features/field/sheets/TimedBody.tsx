@@ -18,6 +18,7 @@ import { attemptOf, type Method, type Sheet } from '../sheet';
 import { Stopwatch } from '../Stopwatch';
 import { SeriesSetup } from './Series';
 import { VideoTimer } from './VideoTimer';
+import { say } from '@/words/findings';
 
 const METHODS: readonly (readonly [Method, string])[] = [
   ['watch', 'Stop-watch'],
@@ -272,7 +273,7 @@ function LaunchNote({ sheet, mu }: { sheet: Sheet; mu: number | undefined }) {
       {launch.muNeeded === undefined
         ? ''
         : `, which takes a friction of ${formatText(launch.muNeeded, 'coefficient', reader, 2)}`}
-      . {launch.plausible ? '' : launch.notes.at(-1)}
+      . {launch.plausible ? '' : say(launch.notes.at(-1)!, reader)}
     </p>
   );
 }

@@ -14,6 +14,7 @@ import { useWorked } from '../../session/useWorked';
 import { cutOf } from './cut';
 import { workerOf } from '@/workers/clients';
 import { problemOf } from '@/words/refusals/problemOf';
+import { sayAll } from '@/words/findings';
 
 /** The part cut across its length: stress at every station against what the layers bear there. */
 export function CutChart({
@@ -61,7 +62,7 @@ export function CutChart({
       <p style={{ fontSize: 13 }} data-testid="cut-says">
         As a beam it is weakest at {formatText(weakest.atMm, 'lengthMm', reader)} along {String(cut.axis)}:
         margin {formatNumber(weakest.margin, reader.locale, 3)}, without what corners and holes add.{' '}
-        {notes.join(' ')}
+        {sayAll(notes, reader)}
       </p>
     </div>
   );

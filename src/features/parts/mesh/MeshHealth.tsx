@@ -11,6 +11,7 @@ import { useBuild } from '../../session/BuildContext';
 import { fileOf, keepFile } from '../../session/meshFiles';
 import { workerOf } from '@/workers/clients';
 import { problemOf } from '@/words/refusals/problemOf';
+import { say, sayAll } from '@/words/findings';
 
 /** What ails the mesh, each in a sentence, with the unit asked or the repair offered. */
 export function MeshHealth({
@@ -32,7 +33,7 @@ export function MeshHealth({
       const found = await workerOf('parts').repair(await fileOf(mesh.hash), mesh.name);
       if ('refused' in found) return setDone(`Not mended: it ${problemOf(found.refused, reader).message}.`);
       if (found.left.some(({ mendable, what }) => mendable || what === 'crossing' || what === 'flat'))
-        return setDone(`Not mended: ${found.left[0]!.text}`);
+        return setDone(`Not mended: ${say(found.left[0]!.text, reader)}`);
       const hash = await keepFile(new Uint8Array(found.stl));
       edit([
         {
@@ -40,7 +41,7 @@ export function MeshHealth({
           value: { ...mesh, hash, name: `${mesh.name.replace(/\.\w+$/, '').slice(-100)}-mended.stl` },
         },
       ]);
-      setDone(found.done.join(' '));
+      setDone(sayAll(found.done, reader));
     } catch (error) {
       setDone(`Not mended: ${sentenceOf(error)}`);
     }
@@ -49,7 +50,7 @@ export function MeshHealth({
     <>
       {ailments.map(({ what, text, mendable }) => (
         <Note tone="bad" key={what} role="alert">
-          {text}
+          {say(text, reader)}
           {mendable && !closed ? (
             <>
               {' '}

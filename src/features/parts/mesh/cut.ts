@@ -1,5 +1,5 @@
 import type { Part } from '@/core/car/parts/parts';
-import type { SectionsHow } from '@/core/physics/solid/sections';
+import type { SectionsHow } from '@/core/physics/solid/sectionsDefinition';
 import type { Assembled } from '@/core/base/assembled';
 import type { FemSettings } from '@/core/physics/fem/fem';
 import { add, type Vec3 } from '@/core/base/vec3';

@@ -24,6 +24,7 @@ import { DrawnSizes } from './DrawnSizes';
 import { Joints } from './Joints';
 import { deleteUndoably } from '../../session/deleting';
 import { NewCoupon } from './NewCoupon';
+import { sayAll } from '@/words/findings';
 
 type Coupon = LibraryItem<'coupon'>;
 
@@ -245,6 +246,7 @@ function LineWords({
   locale: string;
   length(value: number): string;
 }) {
+  const { reader } = useReader();
   const { samples } = readingsOf(coupon);
   if (samples.length === 0) return null;
   const { lines, notes } = fitCoupon({ samples });
@@ -260,7 +262,7 @@ function LineWords({
             : [];
         })
         .join(' ')}{' '}
-      {notes.join(' ')}
+      {sayAll(notes, reader)}
     </>
   );
 }

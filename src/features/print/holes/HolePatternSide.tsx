@@ -19,6 +19,7 @@ import { PatternDrawing } from './PatternDrawing';
 import { ReadingEntry } from './ReadingEntry';
 import { ReadingTable } from './ReadingTable';
 import { refusalText } from '@/words/refusals/problemOf';
+import { say } from '@/words/findings';
 
 const FILE_TYPES: Readonly<Record<PlateFile, string>> = {
   svg: 'image/svg+xml',
@@ -110,8 +111,8 @@ export function HolePatternSide({
           <ReadingTable pattern={pattern} solved={solved} />
         </Charts>
         {solved?.result.notes.map((note) => (
-          <p key={note} className="quiet" style={{ fontSize: 13 }}>
-            {note}
+          <p key={note.code} className="quiet" style={{ fontSize: 13 }}>
+            {say(note, reader)}
           </p>
         ))}
         {solved && ready && rigid ? (

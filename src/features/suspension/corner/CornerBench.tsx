@@ -12,7 +12,6 @@ import {
   startingTravel,
   startRocker,
   type Template,
-  TEMPLATE_WORDS,
   TEMPLATES,
 } from '@/core/worked/suspension/start';
 import { steers } from '@/core/worked/suspension/endOfBuild';
@@ -26,6 +25,7 @@ import { Fields } from '../../frame/Guarded';
 import { refusalText } from '@/words/refusals/problemOf';
 import { useReader } from '@/ui/reader';
 import type { Refused } from '@/core/base/errors';
+import { TEMPLATE_WORDS } from '@/words/labels/corner';
 
 interface CornerBenchProps {
   end: End;

@@ -25,6 +25,7 @@ import { Curves } from './Curves';
 import type { SideProps } from '../side';
 import { AS_DRAWN, bothSides, type CornerMotion, type Motion, useCornerMotion } from './useCornerMotion';
 import { refusalText } from '@/words/refusals/problemOf';
+import { sayAll } from '@/words/findings';
 
 const SpaceView = dynamic(() => import('./SpaceView').then(({ SpaceView: View }) => View), {
   ssr: false,
@@ -37,6 +38,7 @@ const SAID_HERE = ['wheelCentre', 'damper', 'rocker'];
 /** Hard points of one end: three views to drag them in, or the corner in space, with the linkage moving. */
 export function CornerSide({ end, tabs, foot }: SideProps) {
   const { document, ghost } = useBuild();
+  const { reader } = useReader();
   const [moved, move] = useState<Motion>();
   const [chosen, choose] = useState<string>();
   const [inSpace, show] = useState(false);
@@ -91,11 +93,8 @@ export function CornerSide({ end, tabs, foot }: SideProps) {
             />
             {state.drawn.sweep.findings
               .filter(({ about }) => SAID_HERE.includes(about))
-              .map(({ why, remedy }) => (
-                <Note key={why}>
-                  {why}
-                  {remedy ? ` ${remedy}` : ''}
-                </Note>
+              .map(({ about, why, remedy }) => (
+                <Note key={about + why.code}>{sayAll(remedy ? [why, remedy] : [why], reader)}</Note>
               ))}
             <RestNote end={end} restMm={state.restMm} />
             <TrackNote end={end} contactMm={restOf(document, end)?.station.points.contact[1]} />

@@ -42,7 +42,7 @@ const SPREADS: Readonly<Partial<Record<keyof typeof TYPICAL_MATERIALS, Spread>>>
   hardSteel: METAL,
 };
 
-const SOURCE = 'Typical of data sheets; test your own.';
+const SOURCE = 'Typical of data sheets; test your own';
 
 const range = (value: number, [low, high]: readonly [number, number]): [number, number] => [
   Number((value * low).toPrecision(2)),

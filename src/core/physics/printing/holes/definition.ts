@@ -1,3 +1,4 @@
+import type { Finding } from '../../../base/finding';
 export const READING_KINDS = ['inside', 'outside', 'centres'] as const;
 export type ReadingKind = (typeof READING_KINDS)[number];
 
@@ -59,7 +60,7 @@ export interface HolesResult {
   looseHoles?: string[];
   otherShapes: number;
   files?: Partial<Record<PlateFile, string>>;
-  notes: string[];
+  notes: Finding[];
 }
 
 export const USUAL_PLUS_MINUS_MM = 0.05;

@@ -14,6 +14,16 @@ import { plateFiles } from './files';
 import { chiSquareOf, covarianceOf, freeOf, nearestFit, type Places, slopesOf } from './fit';
 import { rigidityOf } from './rigidity';
 import { anchored, scaled } from './start';
+import { type Finding, finding } from '../../../base/finding';
+
+declare module '../../../base/finding' {
+  interface FindingFacts {
+    'note.holes.mirror': Record<never, never>;
+    'note.holes.loose': Record<never, never>;
+    'note.holes.others': { others: number };
+    'note.holes.oneWrong': Record<never, never>;
+  }
+}
 
 declare module '../../../base/errors' {
   interface RefusalFacts {
@@ -77,14 +87,10 @@ export function holesSolve({ holes, readings, anchors, files, seed = 1 }: HolesI
     otherShapes: others,
     ...(files && files.length > 0 ? { files: plateFiles(holes, centresMm, files) } : {}),
     notes: [
-      'It may be the view from below: a mirror image has the same distances.',
+      finding('note.holes.mirror', {}),
       ...doubted.notes,
-      ...(rigid ? [] : ['The readings leave it loose: this is one possible shape.']),
-      ...(others > 0
-        ? [
-            `${others} other ${others === 1 ? 'shape fits' : 'shapes fit'} the readings about as well: measure across it.`,
-          ]
-        : []),
+      ...(rigid ? [] : [finding('note.holes.loose', {})]),
+      ...(others > 0 ? [finding('note.holes.others', { others })] : []),
     ],
   };
 }
@@ -228,7 +234,7 @@ function suspects(
   free: readonly number[],
   covariance: Float64Array,
   chiSquare: number,
-): { suspect: Suspect[]; notes: string[] } {
+): { suspect: Suspect[]; notes: Finding[] } {
   const n = free.length;
   const j = slopesOf(links, places, free);
   const standardised = links.map(({ i, j: k, mm, sigma }, row) => {
@@ -249,7 +255,7 @@ function suspects(
   if (links.length - n === 1 || tied)
     return {
       suspect: [],
-      notes: ['Some reading is wrong, and none can be named: measure one more distance across.'],
+      notes: [finding('note.holes.oneWrong', {})],
     };
   const suspect = bad.map(({ value, index }) => {
     const without = links.filter((_, at) => at !== index);

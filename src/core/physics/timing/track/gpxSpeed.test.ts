@@ -106,7 +106,7 @@ describe('the speed of a track', () => {
       windowS: 2,
     });
     expect(found.topSpeedMps).toBeCloseTo(7, 9); // (6 + 8)/2 and (8 + 6)/2
-    expect(found.notes[0]).toContain('receiver');
+    expect(found.notes[0]).toEqual({ code: 'note.track.speeds', facts: { own: true } });
   });
 
   it('does not join segments, and skips a clock that stands or runs backward', () => {
@@ -124,7 +124,7 @@ describe('the speed of a track', () => {
   it('shows no top speed of a track shorter than the window, and says so', () => {
     const short = gpxSpeed({ gpx: north([0, 5]), windowS: 5 });
     expect(short.topSpeedMps).toBeUndefined();
-    expect(short.notes.join(' ')).toContain('shorter than the window');
+    expect(short.notes).toContainEqual(expect.objectContaining({ code: 'note.track.short' }));
   });
 
   it.each([

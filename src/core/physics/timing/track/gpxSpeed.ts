@@ -1,4 +1,14 @@
 import { readTrack, type Track, type TrackPoint } from './readTrack';
+import { type Finding, finding } from '../../../base/finding';
+import { type Measure, measure } from '../../../base/measure';
+
+declare module '../../../base/finding' {
+  interface FindingFacts {
+    'note.track.speeds': { own: boolean };
+    'note.track.noise': Record<never, never>;
+    'note.track.short': { window: Measure };
+  }
+}
 
 export interface GpxSpeedInput {
   /** Text of a GPX file, or CSV with the headers time,lat,lon[,speed]. */
@@ -15,7 +25,7 @@ export interface GpxSpeedResult {
   droppedPoints: number;
   /** Of every kept point. */
   series: { tS: number[]; distanceM: number[]; speedMps: number[] };
-  notes: string[];
+  notes: Finding[];
 }
 
 /** A point that was kept, with the step that led to it. */
@@ -74,11 +84,9 @@ export function readSpeeds(
       series.speedMps.push(point.speedMps ?? (step ? step.stepM / step.stepS : 0));
     }
   const notes = [
-    own ? 'Speeds are the receiver’s own.' : 'Speeds are from the positions.',
-    'Noise of the positions pushes a maximum up: a longer window is steadier.',
-    ...(top === undefined
-      ? [`The track is shorter than the window of ${windowS} s, so it shows no top speed.`]
-      : []),
+    finding('note.track.speeds', { own }),
+    finding('note.track.noise', {}),
+    ...(top === undefined ? [finding('note.track.short', { window: measure(windowS, 'timeS') })] : []),
   ];
   const droppedS = found.flatMap(({ dropped }) => dropped.map((atMs) => (atMs - start) / MS_PER_S));
   return {
