@@ -82,9 +82,7 @@ export function runsCompare({ a, b, better }: RunsCompareInput): RunsCompareResu
 /** Least number on each side that shows a difference at 5 % with 80 % chance; none where there is no difference or no spread. */
 export function runsNeeded(difference: number, variance: number): number | undefined {
   if (difference === 0 || variance === 0) return undefined;
-  const asked = (n: number) =>
-    (2 * (studentBelow(1 - SIGNIFICANCE / 2, 2 * n - 2) + studentBelow(POWER, 2 * n - 2)) ** 2 * variance) /
-    difference ** 2;
+  const asked = (n: number) => (2 * quantilesOf(n) ** 2 * variance) / difference ** 2;
   let [low, high] = [1, 2];
   while (high < asked(high) && high < MOST_RUNS) [low, high] = [high, 2 * high];
   while (high - low > 1) {
@@ -93,4 +91,15 @@ export function runsNeeded(difference: number, variance: number): number | undef
     else low = middle;
   }
   return high;
+}
+
+const known = new Map<number, number>();
+
+/** Quantiles of t for the significance and the power together, of two groups of n. */
+function quantilesOf(n: number): number {
+  const found = known.get(n);
+  if (found !== undefined) return found;
+  const both = studentBelow(1 - SIGNIFICANCE / 2, 2 * n - 2) + studentBelow(POWER, 2 * n - 2);
+  known.set(n, both);
+  return both;
 }
