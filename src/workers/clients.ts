@@ -7,6 +7,7 @@ import type { LearnWorker } from './learn.worker';
 import type { PartsWorker } from './parts.worker';
 import type { PrintWorker } from './print.worker';
 import type { SuspensionWorker } from './suspension.worker';
+import type { SweepWorker } from './sweep.worker';
 
 interface Workers {
   /** Runs the aids. */
@@ -25,6 +26,8 @@ interface Workers {
   print: PrintWorker;
   /** Searches better points, and drops a corner with other springs. */
   suspension: SuspensionWorker;
+  /** Works out the explorer's combinations, shared out over several. */
+  sweep: SweepWorker;
 }
 type WorkerName = keyof Workers;
 
@@ -45,13 +48,19 @@ const START: Readonly<Record<WorkerName, () => Worker>> = {
   parts: () => new Worker(new URL('./parts.worker.ts', import.meta.url), { type: 'module' }),
   print: () => new Worker(new URL('./print.worker.ts', import.meta.url), { type: 'module' }),
   suspension: () => new Worker(new URL('./suspension.worker.ts', import.meta.url), { type: 'module' }),
+  sweep: () => new Worker(new URL('./sweep.worker.ts', import.meta.url), { type: 'module' }),
 };
 
-const started = new Map<WorkerName, unknown>();
+const started = new Map<string, unknown>();
 
-/** The one worker of this page of a name, started when it is first asked for. */
-export function workerOf<N extends WorkerName>(name: N): Asked<Workers[N]> {
-  const known = started.get(name) ?? wrap(START[name]());
-  started.set(name, known);
+/**
+ * The worker of this page of a name, started when it is first asked for.
+ *
+ * @param hand which of several that share out work
+ */
+export function workerOf<N extends WorkerName>(name: N, hand = 0): Asked<Workers[N]> {
+  const key = `${name} ${hand}`;
+  const known = started.get(key) ?? wrap(START[name]());
+  started.set(key, known);
   return known as Asked<Workers[N]>;
 }

@@ -1,18 +1,18 @@
-import { proxy, type Remote, wrap } from 'comlink';
+import { proxy } from 'comlink';
 import { startTransition, useCallback, useEffect, useRef, useState } from 'react';
 import type { ChosenSurface } from '@/core/car/document/brief';
 import type { BuildDocument } from '@/core/car/document/document';
 import type { RatioRange } from '@/core/physics/search/sweep';
 import type { LibraryItem } from '@/core/car/library/kinds';
-import type { SweepWorker } from '@/workers/sweep.worker';
+import { workerOf } from '@/workers/clients';
 import { type NamedRow, namedRows } from './explorerRows';
 
 const MOST_WORKERS = 2;
 
-interface Hand {
-  worker: Worker;
-  remote: Remote<SweepWorker>;
-}
+const handsOf = () =>
+  Array.from({ length: Math.min(MOST_WORKERS, navigator.hardwareConcurrency || 1) }, (_, hand) =>
+    workerOf('sweep', hand),
+  );
 
 export interface Sweep {
   readonly rows: readonly NamedRow[] | undefined;
@@ -32,40 +32,28 @@ export interface Sweep {
 export function useSweep(): Sweep {
   const [rows, setRows] = useState<readonly NamedRow[]>();
   const [progress, setProgress] = useState<{ done: number; of: number }>();
-  const hands = useRef<Hand[]>([]);
   const turn = useRef(0);
 
-  useEffect(() => () => hands.current.forEach(({ worker }) => worker.terminate()), []);
-
   const cancel = useCallback(() => {
+    if (turn.current > 0) for (const hand of handsOf()) void hand.cancel();
     turn.current++;
-    hands.current.forEach(({ remote }) => void remote.cancel());
     setProgress(undefined);
   }, []);
 
+  // what nobody waits for any longer stops
+  useEffect(() => cancel, [cancel]);
+
   const start = useCallback<Sweep['start']>((document, surface, library, ratios, count) => {
-    if (hands.current.length === 0) {
-      hands.current = Array.from(
-        { length: Math.min(MOST_WORKERS, navigator.hardwareConcurrency || 1) },
-        () => {
-          const worker = new Worker(new URL('../../../workers/sweep.worker.ts', import.meta.url), {
-            type: 'module',
-          });
-          return { worker, remote: wrap<SweepWorker>(worker) };
-        },
-      );
-    }
+    const hands = handsOf();
     const mine = ++turn.current;
-    const of = hands.current.length;
+    const of = hands.length;
     const report = proxy(async (done: number) => {
       if (mine === turn.current) setProgress((now) => ({ done: (now?.done ?? 0) + done, of: count }));
     });
     setProgress({ done: 0, of: count });
     const given = library.filter(({ kind }) => kind === 'motor' || kind === 'battery');
     void Promise.all(
-      hands.current.map(({ remote }, part) =>
-        remote.sweep(document, surface, given, ratios, part, of, report),
-      ),
+      hands.map((hand, part) => hand.sweep(document, surface, given, ratios, part, of, report)),
     ).then((parts) => {
       if (mine !== turn.current) return;
       if (parts.some((part) => part === undefined)) return setProgress(undefined);
