@@ -33,7 +33,7 @@ test('a ring gear on the wrong side is flagged and cured by one click', async ({
   await expect(answer).toContainText('26 : 1 and 28 : 1');
   await page
     .getByRole('alert')
-    .getByRole('button', { name: '39 teeth on the rear bevel wheel instead of 42' })
+    .getByRole('button', { name: 'Teeth of the rear bevel wheel 42 → 39' })
     .click();
   await expect(answer).toContainText('Both axles roll forward at 26 : 1');
 });
