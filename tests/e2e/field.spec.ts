@@ -141,6 +141,9 @@ test('runs of the bench and of the ground ask what they need: a wheel that turns
     const toe = Number(await page.getByTestId('series-next').locator('b').innerText());
     await field(page, 'Or type the time').fill(toe === 2 ? '2.0' : '2.5');
     await page.getByRole('button', { name: 'Add', exact: true }).click();
+    await expect(
+      page.getByRole('button', { name: new RegExp(`^Save the run \\(${at + 1} attempt`) }),
+    ).toBeVisible();
   }
   await page.getByRole('button', { name: 'Save the run (4 attempts)' }).click();
   // 20 m in 2 s
