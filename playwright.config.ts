@@ -3,6 +3,8 @@ import { defineConfig } from '@playwright/test';
 export default defineConfig({
   testDir: 'tests/e2e',
   workers: 2,
+  // one that passes the second time is reported as flaky
+  retries: process.env['CI'] ? 1 : 0,
   fullyParallel: true,
   timeout: 180_000,
   expect: { timeout: 30_000 },

@@ -3,6 +3,7 @@ import type { DriveRunInput } from '../motion/definition';
 
 export interface SlipTyre {
   radiusMm: number;
+  /** Peak friction coefficient. */
   muPeak: number;
   slipAtPeakPct: number;
   /** Over 1, under 2: how fast friction falls beyond its peak. */
@@ -32,6 +33,7 @@ export interface TractionInput extends Pick<DriveRunInput, 'car' | 'drive' | 'mo
   sensor: SlipSensor;
   controller: SlipController;
   distanceM: number;
+  /** Of the random numbers; the same seed, the same result. */
   seed?: number;
   targets?: readonly number[];
 }

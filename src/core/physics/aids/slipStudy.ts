@@ -7,6 +7,7 @@ export interface StudyRow {
   targetSlipPct: number;
   /** Seconds to the distance, or metres to stand; undefined where a seed does not get there. */
   mean?: number;
+  /** Sample standard deviation. */
   sd: number;
   meanSlipPct?: number;
 }

@@ -25,7 +25,9 @@ export interface YawInput {
   cgToRearMm: number;
   /** Both tyres of the axle, a radian of slip angle. */
   corneringFrontNPerRad: number;
+  /** N/rad, of the whole axle. */
   corneringRearNPerRad: number;
+  /** Friction coefficient. */
   mu: number;
   speedMps: number;
   servo: YawServo;
@@ -47,11 +49,13 @@ export interface YawSeries {
 export interface YawVerdict {
   /** Left out where it does not settle within the duration. */
   settleS?: number;
+  /** Number of times that it swings past. */
   overshoots: number;
   stable: boolean;
 }
 
 export interface YawRow extends YawVerdict {
+  /** Degrees of steering for each degree a second. */
   gain: number;
 }
 

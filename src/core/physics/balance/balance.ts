@@ -35,9 +35,13 @@ export interface BalanceInput {
 }
 
 export interface WheelLoads {
+  /** Front left, N. */
   fl: number;
+  /** Front right, N. */
   fr: number;
+  /** Rear left, N. */
   rl: number;
+  /** Rear right, N. */
   rr: number;
 }
 

@@ -26,6 +26,7 @@ export interface StabilityInput {
   /** From the front axle on the ground, x forward, y to the left, z up. */
   cgMm: Triple;
   massG: number;
+  /** Friction coefficient. */
   mu: number;
   cornerRadiusM?: number;
   cdaM2?: number;

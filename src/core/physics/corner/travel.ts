@@ -5,6 +5,7 @@ import type { Linkage, Pose } from './linkage';
 export interface Reached {
   pose: Pose;
   travelMm: number;
+  /** Size made over size drawn. */
   slope: number;
   lean: Vec3;
 }

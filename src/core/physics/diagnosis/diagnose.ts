@@ -44,6 +44,7 @@ export interface DiagnoseInput {
 export interface Suspect {
   cause: string;
   means: string;
+  /** 0 to 1. */
   share: number;
   /** One finding for each thing that speaks for or against it, the weightiest first. */
   why: Finding[];
@@ -53,7 +54,9 @@ export interface Suspect {
 export interface NextCheck {
   check: string;
   ask: string;
+  /** min. */
   minutes: number;
+  /** Expected information, bits a minute. */
   bitsPerMinute: number;
   why: Finding;
 }

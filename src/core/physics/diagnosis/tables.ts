@@ -39,6 +39,7 @@ export interface SeparatingCheck {
   id: string;
   /** Yes speaks for its causes. */
   ask: string;
+  /** min. */
   minutes: number;
 }
 

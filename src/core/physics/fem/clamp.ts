@@ -32,6 +32,7 @@ export interface LoadBox extends ClampBox {
 
 export interface Clamp {
   readonly held: Uint8Array;
+  /** Number of nodes. */
   readonly heldNodes: readonly number[];
   readonly loadedNodes: readonly number[];
   /** In the grid's axes, three figures a node. */

@@ -3,6 +3,7 @@ import type { Product } from './product';
 
 /** Where the solution stands. */
 export interface Progress {
+  /** Steps of the solver. */
   iterations: number;
   /** ‖r‖ over ‖f‖. */
   residual: number;

@@ -37,6 +37,7 @@ declare module '../../base/errors' {
 
 export interface FemSettings {
   voxelMm?: number;
+  /** Number of bricks that are aimed at. */
   targetVoxels?: number;
   material: StrengthMaterial;
   buildDirection: Vec3;
@@ -55,14 +56,19 @@ export interface FemInput extends FemSettings {
 }
 
 export interface FemResult {
+  /** Number of bricks. */
   voxels: number;
+  /** Number of unknowns. */
   dofs: number;
   voxelMm: number;
+  /** Steps of the solver. */
   iterations: number;
+  /** s. */
   seconds: number;
   maxDisplacementMm: number;
   meanDisplacementAtLoadMm: number;
   maxVonMisesMpa: number;
+  /** What it bears over what it has to; a plain number. */
   margin: number;
   failsBy: FailsBy;
   atMm: Vec3;

@@ -10,6 +10,7 @@ export interface DifferentialInput {
   axleTorqueNm: number;
   /** Left and right, N. */
   wheelLoadN: readonly [number, number];
+  /** Friction coefficient. */
   mu: number;
   tyreRadiusMm: number;
   trackMm: number;

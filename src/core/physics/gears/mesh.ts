@@ -24,13 +24,16 @@ export interface MeshInput {
   wheelTeeth: number;
   /** Normal module; or the diametral pitch, teeth an inch. */
   moduleMm?: number;
+  /** Teeth per inch of pitch diameter. */
   diametralPitch?: number;
   wheelModuleMm?: number;
+  /** Teeth per inch of pitch diameter. */
   wheelDiametralPitch?: number;
   pressureAngleDeg?: number;
   helixDeg?: number;
   /** Profile shifts, in modules. */
   pinionShift?: number;
+  /** Profile shift, shares of the module. */
   wheelShift?: number;
   /** Along the line of action. */
   backlashMm?: number;
@@ -42,6 +45,7 @@ export interface MeshInput {
 type Pair = [pinion: number, wheel: number];
 
 export interface MeshResult {
+  /** Turns of the pinion for one of the wheel. */
   ratio: number;
   pitchDiametersMm: Pair;
   baseDiametersMm: Pair;
@@ -51,6 +55,7 @@ export interface MeshResult {
   /** With the backlash. */
   centreDistanceMm: number;
   contactRatio: number;
+  /** Mean number of pairs in mesh at the opened centre distance. */
   contactRatioOpened: number;
   undercut: [boolean, boolean];
   minTeethNoUndercut: Pair;

@@ -26,9 +26,11 @@ export const OUTLINE_FILES = ['svg', 'dxf', 'stl'] as const;
 export type OutlineFile = (typeof OUTLINE_FILES)[number];
 
 export interface OutlineInput {
+  /** Number of teeth. */
   teeth: number;
   moduleMm: number;
   pressureAngleDeg?: number;
+  /** Profile shift, shares of the module. */
   shift?: number;
   boreMm: number;
   /** Arc at the pitch circle, of the pair: half of it is taken from this gear. */
@@ -38,6 +40,7 @@ export interface OutlineInput {
   helixDeg?: number;
   flatDepthMm?: number;
   hexAcrossFlatsMm?: number;
+  /** Number of points. */
   pointsPerFlank?: number;
   files?: readonly OutlineFile[];
 }

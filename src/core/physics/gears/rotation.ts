@@ -62,6 +62,7 @@ export interface RotationShaft {
 
 export interface RotationOfPath {
   axle: 'front' | 'rear';
+  /** Turns of the motor for one turn of the wheel. */
   ratio: number;
   spin: Spin;
   rolls: 'forward' | 'backward';

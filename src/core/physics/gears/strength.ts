@@ -38,14 +38,18 @@ export interface GearStrengthInput {
 export interface GearStrengthResult {
   tangentialForceN: number;
   pitchLineMps: number;
+  /** Form factor, a plain number. */
   lewisY: number;
   dynamicFactor: number;
   bendingStressMpa: number;
   allowableMpa: number;
+  /** What it bears over what it has to; a plain number. */
   margin?: number;
   faceWidthForMargin2Mm?: number;
   torqueAtMargin1Nm: number;
+  /** mm of the tooth an hour. */
   wearMmPerHour?: number;
+  /** h. */
   hoursToWearLimit?: number;
   notes: Finding[];
 }

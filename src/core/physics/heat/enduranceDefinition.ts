@@ -27,6 +27,7 @@ export interface EnduranceSeries {
   tS: number[];
   windingC: number[];
   caseC: number[];
+  /** 0 empty to 1 full. */
   stateOfCharge: number[];
   speedMps: number[];
 }

@@ -22,6 +22,7 @@ const FIRST_INTERVAL_S = 0.25;
 export interface PackMoment {
   readonly durationS: number;
   readonly temperatures: Temperatures;
+  /** 0 empty to 1 full. */
   readonly charge: number;
   readonly speedMps: number;
 }

@@ -34,6 +34,7 @@ export function addSums(found: Sums, from: Sums, to: Sums, passes: number, more:
 /** A pack where a pass begins. */
 export interface PassMark {
   temperatures: Temperatures;
+  /** 0 empty to 1 full. */
   charge: number;
   v: number;
   copperJ: number;
@@ -43,6 +44,7 @@ export interface PassMark {
 
 /** What one pass through a trace did. */
 export interface Pass {
+  /** s. */
   seconds: number;
   /** Of the pack, share. */
   chargeShare: number;

@@ -31,6 +31,7 @@ export interface StandstillInput extends StandingInput {
 
 /** The motor held at one throttle. */
 export interface Held {
+  /** 0 to 1. */
   throttle: number;
   outcome: StandingOutcome;
   /** Cold, A. */
@@ -45,6 +46,7 @@ export interface StandstillResult extends Standing {
   holdCurve: Held[];
   /** What may be held for ever. */
   safeCurrentA?: number;
+  /** 0 to 1; held for ever without overheating. */
   safeThrottle?: number;
 }
 

@@ -31,8 +31,10 @@ export interface TraceDrive {
   thermal: ThermalDefinition;
   trace: TraceSeries;
   losses: LossesDefinition | undefined;
+  /** V a cell. */
   cutoffVPerCell: number;
   untilS: number;
+  /** Times the usual step. */
   stepScale: number;
   /** Charge, as a share, at which the driver stops. */
   leastCharge?: number;

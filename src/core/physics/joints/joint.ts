@@ -55,6 +55,7 @@ export type JointInput = Common &
 export interface JointResult {
   torqueNm: number;
   softensAtC?: number;
+  /** What it bears over what it has to; a plain number. */
   margin?: number;
   pressureMpa?: number;
   hoopMpa?: number;

@@ -34,6 +34,7 @@ export interface Fall {
   squashM: number;
   stopMps: number | undefined;
   turnS: number | undefined;
+  /** Multiples of gravity. */
   electronicsGees: number;
 }
 

@@ -76,6 +76,7 @@ export interface ImpactInput {
 export interface RigidImpact {
   peakTyreN: number;
   peakChassisN: number;
+  /** Multiples of gravity. */
   peakSprungGees: number;
   tyreDeflectionMm: number;
   /** From touch-down until the car turns, s; left out where it does not within half a second. */
@@ -100,6 +101,7 @@ export interface ImpactResult extends RigidImpact {
   rimHit: boolean;
   /** Of the wheel against the car at the stop, m/s. */
   stopSpeedMps?: number;
+  /** Multiples of gravity. */
   peakElectronicsGees: number;
   /** From touch-down, s. */
   peakChassisS: number;

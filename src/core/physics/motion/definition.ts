@@ -8,6 +8,7 @@ export interface CarDefinition {
   /** Lift areas, downforce positive, m². */
   claFrontM2?: number;
   claRearM2?: number;
+  /** Rolling force over load. */
   rollingResistance: number;
   /** Static share of the weight on the front axle. */
   frontLoadShare: number;

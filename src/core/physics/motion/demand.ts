@@ -25,12 +25,16 @@ export interface BriefDemandInput {
   cgHeightMm: number;
   wheelbaseMm: number;
   surfaces: readonly { id: string; mu: number; rollingResistance: number }[];
+  /** Turns of the motor for one turn of the wheel. */
   ratio?: number;
   runTimeMinutes?: number;
   /** Mean speed over the target. */
   meanSpeedShare?: number;
+  /** Share of the power that comes out, 0 to 1. */
   drivelineEfficiency?: number;
+  /** Share of the power that comes out, 0 to 1. */
   motorEfficiency?: number;
+  /** In series. */
   cells?: number;
 }
 

@@ -13,6 +13,7 @@ export interface RunLimits {
   distanceM: number;
   maxTimeS: number;
   stalled: boolean;
+  /** Times the usual step. */
   stepScale: number;
 }
 

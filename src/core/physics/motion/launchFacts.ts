@@ -9,13 +9,17 @@ export interface LaunchFacts {
   kvRpmPerV: number;
   /** Torque of an ampere, Nm/A. */
   torquePerAmpere: number;
+  /** Number of motors. */
   motors: number;
   noLoadCurrentA: number;
+  /** Turns of the motor for one turn of the wheel. */
   ratio: number;
+  /** Share of the power that comes out, 0 to 1. */
   efficiency: number;
   radiusMm: number;
   /** Force of the motors at the wheels, N. */
   motorN: number;
+  /** Friction coefficient. */
   mu: number;
   drivenAxles: DrivenAxles;
   /** What the tyres pass on, N. */

@@ -22,8 +22,10 @@ export interface Plant {
   /** With everything that turns, as if it moved along. */
   readonly effectiveMassKg: number;
   readonly openV: number;
+  /** 0 to 1. */
   readonly throttle: number;
   readonly appliedV: number;
+  /** Number of motors. */
   readonly motors: number;
   readonly packOhm: number;
   /** Motor and controller. */

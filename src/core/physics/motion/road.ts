@@ -36,6 +36,7 @@ export interface Road {
   readonly dragPerQ: number;
   readonly downPerQ: number;
   readonly weightN: number;
+  /** Rolling force over load. */
   readonly rollingResistance: number;
   /** Grade resistance, N; negative downhill. */
   readonly slopeN: number;

@@ -50,6 +50,7 @@ export interface DriveRunResult {
   peakMotorCurrentA: number;
   peakBatteryCurrentA: number;
   minBatteryVoltageV: number;
+  /** Turns a minute. */
   motorRpmAtTopSpeed?: number;
   stalled: boolean;
   series: RunSeries;

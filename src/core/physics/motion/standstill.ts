@@ -30,14 +30,18 @@ export interface StandingInput extends DriveRunInput {
 
 /** One value that would do by itself, everything else as it is; a key is left out where no value helps. */
 export interface StandingRemedies {
+  /** Friction coefficient that would do. */
   muNeeded?: number;
+  /** Share of the weight on the front axle, 0 to 1. */
   frontLoadShareNeeded?: number;
   /** Whether driving all wheels would hold it. */
   allWheelHolds?: boolean;
+  /** Turns of the motor for one turn of the wheel. */
   ratioNeeded?: number;
   kvNeededRpmPerV?: number;
   motorTorqueNeededNm?: number;
   currentLimitNeededA?: number;
+  /** 0 to 1. */
   throttleNeeded?: number;
   massMaxKg?: number;
 }

@@ -12,6 +12,7 @@ export interface ResistanceFacts {
   airDensityKgM3: number;
   /** Drag area, m². */
   cdaM2: number;
+  /** Rolling force over load. */
   rollingResistance: number;
   /** Mass with payload, kg. */
   massKg: number;
@@ -41,6 +42,7 @@ export function resistanceFacts(input: DriveRunInput, speedMps: number): Resista
 
 /** What the top speed comes from: the no-load speed, then where drive and resistance meet. */
 export interface TopSpeedFacts {
+  /** In series. */
   cells: number;
   /** Of one cell at rest, V. */
   cellV: number;
@@ -49,6 +51,7 @@ export interface TopSpeedFacts {
   kvRpmPerV: number;
   /** Tyre radius, mm. */
   radiusMm: number;
+  /** Turns of the motor for one turn of the wheel. */
   ratio: number;
   noLoadSpeedMps: number;
   /** Left out for a car that stands, or whose speed has no end. */

@@ -28,11 +28,14 @@ export interface CouponInput {
 }
 
 export interface CouponLine {
+  /** Number of samples. */
   n: number;
   offsetMm: number;
+  /** Size made over size drawn. */
   slope: number;
   residualMm?: number;
   standardErrorOffsetMm?: number;
+  /** Of the slope, a plain number. */
   standardErrorSlope?: number;
 }
 

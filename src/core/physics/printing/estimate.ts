@@ -1,10 +1,14 @@
 export interface PrintSettings {
   layerMm: number;
   lineWidthMm: number;
+  /** Number of walls. */
   perimeters: number;
+  /** Number of solid layers, below and above alike. */
   topBottomLayers: number;
   infillPct: number;
+  /** mm/s. */
   speedMmps: number;
+  /** mm³/s. */
   maxFlowMm3ps: number;
   /** Between layers: travel, wipe, lift. */
   layerOverheadS?: number;
@@ -25,9 +29,11 @@ export interface EstimateInput {
 
 export interface EstimateResult {
   plasticMm3: number;
+  /** Number of layers. */
   layers: number;
   massG: number;
   timeS: number;
+  /** In the currency of the price. */
   cost: number;
   /** Share of the volume that is plastic. */
   effectiveFill: number;

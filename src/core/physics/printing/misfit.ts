@@ -4,6 +4,7 @@ export type BedMm = readonly [number, number];
 export interface PlatePart {
   id: string;
   sizeMm: readonly [width: number, depth: number, height: number];
+  /** Number of pieces. */
   quantity?: number;
   mayTurn?: boolean;
 }

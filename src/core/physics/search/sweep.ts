@@ -50,8 +50,11 @@ export interface SweepBattery extends BatteryDefinition {
 
 /** From + k·step below `to`, then `to`. */
 export interface RatioRange {
+  /** Least ratio. */
   from: number;
+  /** Greatest ratio. */
   to: number;
+  /** Between one ratio and the next. */
   step: number;
 }
 
@@ -80,6 +83,7 @@ export interface SweepInput {
 export interface SweepRow {
   motorId: string;
   batteryId: string;
+  /** Turns of the motor for one turn of the wheel. */
   ratio: number;
   topSpeedMps?: number;
   timeToDistanceS?: number;

@@ -25,8 +25,10 @@ export interface ShaftResult {
   bendingStressMpa: number;
   shearStressMpa: number;
   vonMisesMpa: number;
+  /** What it bears over what it has to; a plain number. */
   margin?: number;
   whirlRpm?: number;
+  /** Critical speed over the fastest speed. */
   whirlMargin?: number;
   advice?: Finding;
   notes: Finding[];

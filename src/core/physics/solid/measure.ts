@@ -13,13 +13,17 @@ export interface MeasureInput {
   mesh: MeshText;
   buildDirection?: Vec3;
   overhangDeg?: number;
+  /** g/cm³. */
   densityGPerCm3?: number;
 }
 
 export interface MeasureResult {
+  /** Number of triangles. */
   triangles: number;
   watertight: boolean;
+  /** Edges without a face on their other side. */
   openEdges: number;
+  /** Number of closed surfaces. */
   shells: number;
   volumeMm3: number;
   areaMm2: number;

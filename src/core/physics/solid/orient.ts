@@ -26,6 +26,7 @@ export interface OrientInput extends Partial<Omit<SectionsInput, 'mesh' | 'stati
   mesh: SectionsInput['mesh'];
   overhangDeg?: number;
   buildDirection?: Vec3;
+  /** g/cm³. */
   densityGPerCm3?: number;
 }
 
@@ -34,6 +35,7 @@ export interface Orientation {
   overhangAreaMm2: number;
   heightMm: number;
   bedContactMm2: number;
+  /** What it bears over what it has to. */
   weakestMargin?: number;
   /** Why it is the best, or what it has against it. */
   why: Finding;

@@ -16,6 +16,7 @@ export type Axis = 'x' | 'y' | 'z' | Vec3;
 export interface SectionsInput extends PartState {
   mesh: MeshText;
   axis: Axis;
+  /** Number of cuts. */
   stations?: number;
   load: { forceN: Vec3; atMm: Vec3 };
   heldEnd?: 'min' | 'max';
@@ -34,6 +35,7 @@ export interface SectionSeries {
   stressMpa: number[];
   shearMpa: number[];
   allowableMpa: number[];
+  /** What it bears over what it has to; a plain number. */
   margin: number[];
 }
 

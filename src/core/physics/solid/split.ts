@@ -27,6 +27,7 @@ export interface SplitHow {
   pinMm?: number;
   /** Of each hole into each piece. */
   pinDepthMm?: number;
+  /** Number of pins. */
   pins?: number;
 }
 

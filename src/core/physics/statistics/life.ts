@@ -3,6 +3,7 @@ import { plain } from '../../base/units/plain';
 
 export interface LifeInput {
   exposureHours: number;
+  /** Number of failures. */
   failures: number;
   /** One-sided, of each bound. */
   confidence?: number;

@@ -26,7 +26,9 @@ export interface RunsCompareResult {
   difference: number;
   /** Of the difference. */
   ci95?: [number, number];
+  /** Difference over its standard error. */
   t?: number;
+  /** Degrees of freedom. */
   df?: number;
   /** Two-sided. */
   p?: number;

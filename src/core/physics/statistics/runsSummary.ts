@@ -15,12 +15,17 @@ export interface RunsSummaryInput {
 
 /** In the unit of the values; one value leaves out `sd`, `ci95` and `cvPct`. */
 export interface RunsSummaryResult {
+  /** Number of values. */
   n: number;
+  /** In the unit of the values. */
   mean: number;
+  /** Sample standard deviation, in the unit of the values. */
   sd?: number;
   /** Student's 95 % interval of the mean. */
   ci95?: [number, number];
+  /** In the unit of the values. */
   min: number;
+  /** In the unit of the values. */
   max: number;
   /** Left out also where the mean is 0. */
   cvPct?: number;

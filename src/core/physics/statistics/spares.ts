@@ -11,6 +11,7 @@ export interface SparePart {
   id: string;
   /** A known rate, or what was seen. */
   failuresPerHour?: number;
+  /** Number of failures. */
   failures?: number;
   seenHours?: number;
   printMinutes: number;
@@ -19,6 +20,7 @@ export interface SparePart {
 
 export interface SparesInput {
   parts: readonly SparePart[];
+  /** h. */
   hours: number;
   /** That none of the parts runs out. */
   confidence?: number;

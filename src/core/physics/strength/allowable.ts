@@ -1,10 +1,12 @@
 /** A material of parts: printed ones are weaker and softer across their layers. */
 export interface StrengthMaterial {
+  /** g/cm³. */
   densityGPerCm3?: number;
   /** In the layers' plane. */
   modulusMpa: number;
   /** Across the layers over in-plane. */
   modulusRatio?: number;
+  /** Poisson’s ratio. */
   poisson?: number;
   inPlaneStrengthMpa: number;
   interlayerStrengthMpa: number;

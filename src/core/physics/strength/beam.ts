@@ -39,6 +39,7 @@ export interface BeamResult {
 
 /** The same with a margin in every case: a very large one without a load, 0 of a soft material. */
 export interface BeamStresses extends Omit<BeamResult, 'margin' | 'heightForMargin2Mm' | 'otherWay'> {
+  /** What it bears over what it has to; a plain number. */
   margin: number;
   otherWay: { stressMpa: number; allowableMpa: number; margin: number };
 }

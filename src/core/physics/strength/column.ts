@@ -15,6 +15,7 @@ export interface ColumnInput extends PartState {
 
 export interface ColumnResult {
   bucklingN: number;
+  /** What it bears over what it has to; a plain number. */
   margin: number;
   mode: 'Euler' | 'Johnson';
 }

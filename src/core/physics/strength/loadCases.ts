@@ -25,6 +25,7 @@ export interface LoadCasesInput {
   cgHeightMm: number;
   wheelbaseMm: number;
   trackMm: number;
+  /** Friction coefficient. */
   mu: number;
   dropHeightM?: number;
   suspensionStopMm?: number;
@@ -37,7 +38,9 @@ export interface LoadCasesInput {
   servoStallNm?: number;
   servoArmMm?: number;
   motorStallNm?: number;
+  /** Turns of the motor for one turn of the wheel. */
   ratio?: number;
+  /** Share of the power that comes out, 0 to 1. */
   efficiency?: number;
   tyreRadiusMm?: number;
   drivenAxles?: 'front' | 'rear' | 'all';

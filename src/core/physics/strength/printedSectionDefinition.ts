@@ -5,7 +5,9 @@ export interface SectionSettings {
   /** Of an extruded line, mm. */
   lineWidthMm?: number;
   layerMm?: number;
+  /** Number of walls. */
   perimeters: number;
+  /** Number of solid layers, below and above alike. */
   topBottomLayers?: number;
   infillPct: number;
 }
@@ -51,10 +53,12 @@ export const PRINTED_MARGINS = ['shellDirect', 'coreDirect', 'shellShear', 'core
 export type PrintedMargin = (typeof PRINTED_MARGINS)[number];
 
 export interface LightestSection {
+  /** Number of walls. */
   perimeters: number;
   infillPct: number;
   heightMm: number;
   massGPerM: number;
+  /** What it bears over what it has to; a plain number. */
   margin: number;
   limitedBy: PrintedMargin;
 }
@@ -66,16 +70,22 @@ export interface PrintedSectionResult {
   coreMm2: number;
   /** Core's modulus over the shell's; left out without a core. */
   modularRatio?: number;
+  /** N mm². */
   eiXNmm2: number;
+  /** N mm². */
   eiYNmm2: number;
   eaN: number;
+  /** N mm². */
   gjNmm2: number;
   shellStressMpa: number;
   coreStressMpa?: number;
   shellShearMpa: number;
   coreShearMpa?: number;
+  /** MPa. */
   allowable: { directMpa: number; coreDirectMpa?: number };
+  /** What it bears over what it has to, each a plain number. */
   margins: Partial<Record<PrintedMargin, number>>;
+  /** What it bears over what it has to; a plain number. */
   margin?: number;
   limitedBy?: PrintedMargin;
   massGPerM: number;
@@ -84,7 +94,9 @@ export interface PrintedSectionResult {
   smear: { fill: number; eiXNmm2: number; margin?: number; marginRatio?: number };
   /** Of a search. */
   lightest?: LightestSection;
+  /** Number of combinations looked at. */
   tried?: number;
+  /** Number of combinations that hold. */
   enough?: number;
   notes: Finding[];
 }

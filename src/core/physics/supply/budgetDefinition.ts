@@ -9,13 +9,17 @@ export type LoadKind = (typeof LOAD_KINDS)[number];
 export const BATTERY = 'battery';
 
 export interface BudgetBattery {
+  /** In series. */
   cells: number;
+  /** Packs side by side. */
   parallel?: number;
   /** Of the whole pack. */
   capacityMah: number;
   cellResistanceMilliOhm?: number;
   maxDischargeC?: number;
+  /** V a cell. */
   chargedVPerCell?: number;
+  /** V a cell. */
   cutoffVPerCell?: number;
 }
 
@@ -29,6 +33,7 @@ export interface Rail {
   maxInV?: number;
   continuousA: number;
   peakA?: number;
+  /** Share of the power that comes out, 0 to 1. */
   efficiency?: number;
   /** Of what was metered behind it, ohm; no part of the operation's input. */
   lossOhm?: number;
@@ -65,6 +70,7 @@ export interface RailState {
 }
 
 export interface LoadState {
+  /** V. */
   volts: number;
   ok: boolean;
 }

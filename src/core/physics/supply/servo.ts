@@ -14,6 +14,7 @@ declare module '../../base/errors' {
 }
 
 export interface ServoPoint {
+  /** V. */
   volts: number;
   torqueKgcm: number;
   secondsPer60Deg?: number;
@@ -22,6 +23,7 @@ export interface ServoPoint {
 export interface ServoTorqueInput {
   /** Of the data sheet, in any order. */
   points: readonly ServoPoint[];
+  /** V. */
   volts: number;
 }
 
@@ -83,12 +85,14 @@ function at(sorted: readonly ServoPoint[], volts: number): { torque: number; sec
 
 export interface ServoSteerInput {
   wheelLoadN?: readonly [number, number];
+  /** Friction coefficient. */
   mu?: number;
   contactWidthMm?: number;
   /** Kingpin offset at the ground. */
   scrubRadiusMm?: number;
   /** Servo degrees per wheel degree. */
   linkageRatio?: number;
+  /** Share of the torque that comes out, 0 to 1. */
   linkageEfficiency?: number;
   /** Torque of lifting the car as it steers, both wheels. */
   liftNmm?: number;
@@ -101,6 +105,7 @@ export interface ServoSteerInput {
 export interface ServoSteerResult {
   neededNm: number;
   availableNm: number;
+  /** What it bears over what it has to; a plain number. */
   margin?: number;
   notes: Finding[];
 }

@@ -14,11 +14,13 @@ export interface TimingSpeedInput {
   distanceM: number;
   distanceErrorM?: number;
   timeS?: number;
+  /** Number of frames between the two marks. */
   frames?: number;
   /** Frames a second at which the camera really recorded. */
   captureFps?: number;
   /** Length of the slowed clip as played. */
   clipTimeS?: number;
+  /** Times slower than it was. */
   slowdown?: number;
   /** In real time; goes before the method's own error. */
   timeErrorS?: number;

@@ -1,8 +1,10 @@
 export interface BalanceInput {
   massG: number;
+  /** g mm. */
   imbalanceGmm?: number;
   /** Of the centre of mass, in place of the imbalance. */
   eccentricityMm?: number;
+  /** Turns a minute. */
   rpm: number;
   correctionRadiusMm: number;
 }
@@ -10,6 +12,7 @@ export interface BalanceInput {
 export interface BalanceResult {
   forceN: number;
   correctionG: number;
+  /** mm/s, as ISO 21940 grades it. */
   balanceQualityMmps: number;
 }
 

@@ -31,22 +31,26 @@ const TYPICAL: Readonly<Record<Exclude<TyreKind, 'own'>, Ring>> = {
 export interface TyreSpinInput extends Partial<Ring> {
   kind: TyreKind;
   radiusMm: number;
+  /** Turns a minute. */
   rpm?: number;
   /** Of the car, at the grown radius. */
   speedMps?: number;
 }
 
 export interface TyreSpinResult {
+  /** Turns a minute. */
   rpm?: number;
   radiusMm?: number;
   growthPct?: number;
   vehicleSpeedMps?: number;
   hoopStressMpa?: number;
+  /** Multiples of gravity. */
   accelerationGees?: number;
   runsAway: boolean;
   limitRpm: number;
   limitSpeedMps: number;
   endsBy: 'burst' | 'runAway';
+  /** What it bears over what it has to; a plain number. */
   margin?: number;
   caution?: Finding;
   notes: Finding[];

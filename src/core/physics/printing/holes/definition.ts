@@ -25,6 +25,7 @@ export interface HolesInput {
   readings: readonly Reading[];
   anchors?: { origin: string; axis: string; above?: string };
   files?: readonly PlateFile[];
+  /** Of the random numbers; the same seed, the same result. */
   seed?: number;
 }
 
@@ -40,13 +41,16 @@ export interface Residual {
   readMm: number;
   /** As the caliper would show. */
   fitMm: number;
+  /** Residual over its standard error. */
   offBySigma: number;
 }
 
 export interface Suspect {
   from: string;
   to: string;
+  /** Residual over its standard error. */
   standardised: number;
+  /** The same with this reading left out. */
   chiSquareWithout: number;
 }
 
@@ -55,9 +59,11 @@ export interface HolesResult {
   standardErrorMm?: Placed[];
   residuals: Residual[];
   suspect: Suspect[];
+  /** Sum of the squared residuals over their errors. */
   chiSquare: number;
   rigid: boolean;
   looseHoles?: string[];
+  /** Number of shapes that fit about as well. */
   otherShapes: number;
   files?: Partial<Record<PlateFile, string>>;
   notes: Finding[];

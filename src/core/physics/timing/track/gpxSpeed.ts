@@ -22,6 +22,7 @@ export interface GpxSpeedResult {
   topSpeedMps?: number;
   distanceM: number;
   durationS: number;
+  /** Number of points that were left out. */
   droppedPoints: number;
   /** Of every kept point. */
   series: { tS: number[]; distanceM: number[]; speedMps: number[] };
