@@ -13,7 +13,7 @@ export function hasWebGl(): boolean {
   }
 }
 
-const NAMES = ['ink', 'quiet', 'moss', 'slate', 'rule', 'rust', 'ochre'] as const;
+const NAMES = ['ink', 'sheet', 'quiet', 'moss', 'slate', 'rule', 'rust', 'ochre'] as const;
 export type Ink = Readonly<Record<(typeof NAMES)[number], string>>;
 
 /** The page's colours, as a material takes them. */

@@ -139,16 +139,17 @@ export function CalibrateSide({ tabs }: { tabs: ReactNode }) {
                 Predictions miss by {formatNumber(result.rmsBefore, reader.locale, 2)} times their measuring
                 error without a calibration, by {formatNumber(result.rmsAfter, reader.locale, 2)} with these
                 figures.{' '}
-                {closed ? (
-                  'This revision is closed: accept it in the next one.'
-                ) : patch.length === 0 ? (
-                  <b>These figures are in the build.</b>
-                ) : (
-                  <Button variant="contained" onClick={() => edit(patch)}>
-                    Take it over
-                  </Button>
-                )}
+                {closed
+                  ? 'This revision is closed: accept it in the next one.'
+                  : patch.length === 0
+                    ? 'These figures are in the build.'
+                    : ''}
               </p>
+            ) : null}
+            {result.figures.length > 0 && !closed && patch.length > 0 ? (
+              <Button variant="contained" sx={{ mt: 1, mb: 0.5 }} onClick={() => edit(patch)}>
+                Take it over
+              </Button>
             ) : null}
             {notes.slice(result.figures.length === 0 ? 1 : 0).map((note) => (
               <p key={note} className="quiet">

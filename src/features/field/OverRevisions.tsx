@@ -43,7 +43,7 @@ function Small({ measure: { title, quantity, goal, points, best, leftOut } }: { 
     <figure className="chart" style={{ width: WIDTH }} data-testid="over-revisions">
       <figcaption>
         <span>
-          {title}: best {best}
+          {title}, {unit.symbol}: best {best}
           {leftOut ? <span className="quiet">, {leftOutWords(leftOut)}</span> : null}
         </span>
       </figcaption>
@@ -62,9 +62,6 @@ function Small({ measure: { title, quantity, goal, points, best, leftOut } }: { 
             </text>
           </g>
         ))}
-        <text x={PAD.left - 5} y={10} textAnchor="end">
-          {unit.symbol}
-        </text>
         {goal === undefined ? null : (
           <g>
             <line

@@ -3,6 +3,7 @@ import { useEffect, useMemo } from 'react';
 import { BufferAttribute, BufferGeometry, Color, DoubleSide, Plane } from 'three';
 import { dot, unit, type Vec3 } from '@/core/base/vec3';
 import { type Ink } from '@/ui/space';
+import type { State } from '@/core/verdict/engine/check';
 import type { SeenMesh, Solved } from '@/workers/parts.worker';
 
 const OVERHANG = Math.cos(Math.PI / 4);
@@ -153,6 +154,10 @@ export function SolvedBody({
 const bodyColour = (ink: Ink) => new Color(ink.rule).lerp(new Color(ink.quiet), 0.35);
 
 const [BREAKS, TIGHT, HOLDS] = [1, 1.5, 5];
+
+/** As the colours say it. */
+export const marginState = (margin: number): State =>
+  margin < BREAKS ? 'over' : margin < TIGHT ? 'tight' : 'clear';
 
 /** Red under one, ochre to one and a half, then to green. */
 function marginColours(margins: Float32Array, ink: Ink): Float32Array {

@@ -21,7 +21,9 @@ import { QuantityField } from '@/ui/QuantityField';
 import { useBuild } from '../session/BuildContext';
 import { Group } from '../fields/fields';
 import { Bench, Readings } from '../frame/Guarded';
+import { CornerViews } from './corner/CornerViews';
 import { Curves } from './corner/Curves';
+import { AS_DRAWN, useCornerMotion } from './corner/useCornerMotion';
 import type { SideProps } from './side';
 import { useBetter } from './useBetter';
 import { FreePoints, placeOf } from './FreePoints';
@@ -182,8 +184,33 @@ export function BetterSide({ end, tabs, foot }: SideProps) {
             />
           </div>
         ) : null}
+        {result ? null : <AsDrawn end={end} free={freedoms} />}
         {foot}
       </Readings>
+    </>
+  );
+}
+
+/** The corner that a search begins from, with the points that may move ringed. */
+function AsDrawn({ end, free }: { end: End; free: readonly Freedom[] }) {
+  const { document } = useBuild();
+  const [pressed, choose] = useState<string>();
+  const { drawn, left, right, motion } = useCornerMotion(document, end, AS_DRAWN);
+  if (!drawn || !left || !right) return null;
+  return (
+    <>
+      <CornerViews
+        end={end}
+        corner={drawn.corner}
+        left={left}
+        right={right}
+        motion={motion}
+        ghost={undefined}
+        chosen={pressed ?? free[0]?.point}
+        onChoose={choose}
+        onDrawn={() => undefined}
+      />
+      <Curves drawn={drawn} ghost={undefined} travelMm={0} />
     </>
   );
 }

@@ -54,7 +54,11 @@ export function DotPlot({ title, quantity, rows, width = 720, wish, legend }: Do
     )
     .join('; ');
   return (
-    <figure className="chart" style={{ width: `min(100%, ${width}px)` }} data-testid="dot-plot">
+    <figure
+      className="chart"
+      style={{ width: `min(100%, ${width}px)`, marginTop: 12 }}
+      data-testid="dot-plot"
+    >
       <figcaption>{title}</figcaption>
       <svg
         viewBox={`0 0 ${width} ${height}`}

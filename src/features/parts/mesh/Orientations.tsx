@@ -102,19 +102,34 @@ export function Orientations({ part, seen, meshReady }: { part: Part; seen: Seen
 }
 
 const [SIDE, PAD, LAYERS, MOST_POINTS] = [84, 6, 9, 3000];
+const TURNS = 12;
+
+/** The level direction along which a part that stands on its bed is widest. */
+function widestOf(corners: readonly Vec3[], up: Vec3): Vec3 {
+  const across = unit(cross(up, Math.abs(up[0]) < 0.9 ? [1, 0, 0] : [0, 1, 0]));
+  const along = cross(up, across);
+  const widthAt = (side: Vec3) => {
+    const reach = corners.map((p) => dot(p, side));
+    return Math.max(...reach) - Math.min(...reach);
+  };
+  return Array.from({ length: TURNS }, (_, turn): Vec3 => {
+    const [c, s] = [Math.cos((Math.PI * turn) / TURNS), Math.sin((Math.PI * turn) / TURNS)];
+    return [0, 1, 2].map((k) => c * across[k]! + s * along[k]!) as unknown as Vec3;
+  })
+    .map((side) => ({ side, width: widthAt(side) }))
+    .reduce((a, b) => (b.width > a.width ? b : a)).side;
+}
 
 /** The outline from the side that shows most, with lines for the layers. */
 function Outline({ positions, up }: { positions: Float32Array; up: Vec3 }) {
   const hull = useMemo(() => {
     const b = unit(up);
-    const side = unit(cross(b, Math.abs(b[0]) < 0.9 ? [1, 0, 0] : [0, 1, 0]));
     const step = 3 * Math.max(1, Math.floor(positions.length / 3 / MOST_POINTS));
-    const points: [number, number][] = [];
-    for (let at = 0; at < positions.length; at += step) {
-      const p: Vec3 = [positions[at]!, positions[at + 1]!, positions[at + 2]!];
-      points.push([dot(p, side), -dot(p, b)]);
-    }
-    return polygonHull(points) ?? [];
+    const corners: Vec3[] = [];
+    for (let at = 0; at < positions.length; at += step)
+      corners.push([positions[at]!, positions[at + 1]!, positions[at + 2]!]);
+    const side = widestOf(corners, b);
+    return polygonHull(corners.map((p): [number, number] => [dot(p, side), -dot(p, b)])) ?? [];
   }, [positions, up]);
   if (hull.length === 0) return null;
   const [xs, ys] = [hull.map(([x]) => x), hull.map(([, y]) => y)];

@@ -14,8 +14,8 @@ import { formatNumber } from '@/core/base/units/formatQuantity';
 import { useReader } from '@/ui/reader';
 import { hasWebGl, inkOf, Orbit } from '@/ui/space';
 import type { SeenMesh, Solved } from '@/workers/parts.worker';
-import { type Shows, SHOWS, SHOW_WORDS, MeshBody, SolvedBody, DRAWN_MOVE } from '../PartBodies';
-import { Box, Arrow, centreOf } from '../PartMarks';
+import { type Shows, SHOWS, SHOW_WORDS, marginState, MeshBody, SolvedBody, DRAWN_MOVE } from '../PartBodies';
+import { Box, Arrow, centreOf, MarginSign } from '../PartMarks';
 
 interface PartSceneProps {
   seen: SeenMesh;
@@ -107,7 +107,7 @@ export function PartScene({ seen, mesh, solved, mode, onMode, onFace }: PartScen
             gl.localClippingEnabled = true;
           }}
           camera={{
-            position: [middle[0] + 0.9 * size, middle[1] - 1.3 * size, middle[2] + 0.9 * size],
+            position: [middle[0] + size, middle[1] - 1.45 * size, middle[2] + size],
             up: [0, 0, 1],
             fov: 32,
             near: size / 100,
@@ -130,14 +130,22 @@ export function PartScene({ seen, mesh, solved, mode, onMode, onFace }: PartScen
             <SolvedBody solved={solved} by={shows} size={size} bent={bent} ink={ink} plane={plane} />
           )}
           {(mesh.held ?? []).map((box) => (
-            <Box key={box.id} box={box} colour={ink.slate} size={size} />
+            <Box key={box.id} box={box} colour={ink.ink} size={size} hatched />
           ))}
           {(mesh.pulls ?? []).map((pull) => (
             <group key={pull.id}>
-              <Box box={pull} colour={ink.rust} size={size} />
-              <Arrow from={outOf(pull)} direction={pull.direction} length={0.28 * size} colour={ink.rust} />
+              <Box box={pull} colour={ink.ink} size={size} />
+              <Arrow from={outOf(pull)} direction={pull.direction} length={0.28 * size} colour={ink.ink} />
             </group>
           ))}
+          {solved ? (
+            <MarginSign
+              at={solved.result.atMm}
+              text={formatNumber(solved.result.margin, reader.locale, 3)}
+              state={marginState(solved.result.margin)}
+              ink={ink}
+            />
+          ) : null}
           <Arrow
             from={[min[0] - 0.12 * size, min[1] - 0.12 * size, min[2]]}
             direction={mesh.up}
@@ -147,7 +155,7 @@ export function PartScene({ seen, mesh, solved, mode, onMode, onFace }: PartScen
         </Canvas>
       </div>
       <p className="quiet" style={{ fontSize: 12 }}>
-        Green arrow: up on the bed. Blue boxes hold, red ones pull.{' '}
+        Green arrow: up on the bed. Hatched: held. Arrow out of an outline: pulled.{' '}
         {shows === 'mesh'
           ? 'Ochre: faces to support.'
           : shows === 'margin'
