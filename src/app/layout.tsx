@@ -7,9 +7,11 @@ import { AppRouterCacheProvider } from '@mui/material-nextjs/v16-appRouter';
 import type { Metadata, Viewport } from 'next';
 import { headers } from 'next/headers';
 import type { ReactNode } from 'react';
+import { KeepFocus } from '@/ui/KeepFocus';
 import { ReaderProvider } from '@/ui/reader';
 import { Snackbars } from '@/ui/Snackbars';
 import { theme } from '@/ui/theme';
+import { Inks } from '@/ui/theme/Inks';
 import { readerOfRequest } from './readerOfRequest';
 
 export const metadata: Metadata = {
@@ -27,6 +29,8 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
         <InitColorSchemeScript attribute="data" {...(nonce ? { nonce } : {})} />
         <AppRouterCacheProvider options={{ enableCssLayer: true }}>
           <ThemeProvider theme={theme}>
+            <Inks />
+            <KeepFocus />
             <ReaderProvider initial={reader} known={known}>
               <Snackbars>{children}</Snackbars>
             </ReaderProvider>

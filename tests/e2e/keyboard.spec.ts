@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { expect, freshName, test } from './page';
+import { expect, freshName, pick, readyBuild, test } from './page';
 
 /** Tabs on until the control of that name has the focus. */
 async function tabTo(page: Page, name: string | RegExp): Promise<void> {
@@ -128,4 +128,41 @@ test('no key fires while typing', async ({ page }) => {
   await page.getByRole('textbox', { name: 'Name of the part' }).pressSequentially('g1rpf,');
   await expect(page).toHaveURL(/\/parts/);
   await expect(page.getByRole('textbox', { name: 'Name of the part' })).toHaveValue('g1rpf,');
+});
+
+test('what is deleted or taken out by a key hands the focus to what stands next', async ({ page }) => {
+  const root = await readyBuild(page, freshName('Focus'));
+  await page.goto(`${root}/power`);
+  await pick(page, 'Add a load', 'Strong servo, metal gears');
+  await pick(page, 'Add a load', 'Receiver, 3 channels');
+  await page.getByRole('button', { name: 'Remove Strong servo, metal gears' }).focus();
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('button', { name: 'Remove Receiver, 3 channels' })).toBeFocused();
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('button', { name: /^Remove Receiver/ })).toBeHidden();
+  // nothing is left to remove: the nearest thing that can be pressed
+  await expect.poll(() => page.evaluate(() => document.activeElement?.closest('main') !== null)).toBe(true);
+});
+
+test('where the system sets the colours, drawings are in them and what is chosen stands out', async ({
+  page,
+}) => {
+  await page.emulateMedia({ forcedColors: 'active' });
+  await page.goto('/builds/marsh-hare/D/drive');
+  const look = (selector: string) =>
+    page
+      .locator(selector)
+      .first()
+      .evaluate((one) => {
+        const { color, backgroundColor, fill } = getComputedStyle(one);
+        return { color, backgroundColor, fill };
+      });
+  const words = await look('main');
+  const chosen = await look('.revs [aria-current]');
+  expect(chosen.backgroundColor).not.toBe(words.backgroundColor);
+  expect(chosen.color).not.toBe(chosen.backgroundColor);
+  const mark = await page.evaluate(() =>
+    getComputedStyle(document.documentElement).getPropertyValue('--moss'),
+  );
+  expect(mark.trim()).toBe('CanvasText');
 });

@@ -60,10 +60,24 @@ async function standsAgainst(page: Page): Promise<string[]> {
   );
 }
 
+const DESK = { width: 1280, height: 800 };
+/** The desk at twice the size of everything. */
+const TWICE = { width: 640, height: 400 };
+
+/** How far a page at twice the size goes beyond its edge, px. */
+async function beyondAtTwice(page: Page): Promise<string[]> {
+  await page.setViewportSize(TWICE);
+  const beyond = await page.evaluate(
+    () => document.documentElement.scrollWidth - document.documentElement.clientWidth,
+  );
+  await page.setViewportSize(DESK);
+  return beyond > 0 ? [`${beyond} px beyond the page at twice the size`] : [];
+}
+
 test.describe.configure({ mode: 'parallel' });
 
 for (const half of HALVES)
-  test(`every page in imperial shows no metric unit but the trade’s, and nothing of level A or AA stands against it (${half + 1} of 2)`, async ({
+  test(`every page in imperial shows no metric unit but the trade’s, nothing of level A or AA stands against it, and it fits at twice the size (${half + 1} of 2)`, async ({
     page,
     context,
     baseURL,
@@ -81,7 +95,11 @@ for (const half of HALVES)
       await page.waitForLoadState('networkidle');
       await expect(page.locator('main, [role="main"]').first()).toBeVisible();
       const metric = path === TRADED ? [] : await metricLeft(page);
-      left.push(...[...metric, ...(await standsAgainst(page))].map((what) => `${path}: ${what}`));
+      left.push(
+        ...[...metric, ...(await standsAgainst(page)), ...(await beyondAtTwice(page))].map(
+          (what) => `${path}: ${what}`,
+        ),
+      );
     }
     expect(left).toEqual([]);
   });

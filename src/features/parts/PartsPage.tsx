@@ -1,5 +1,6 @@
 'use client';
 
+import { useState } from 'react';
 import { useReader } from '@/ui/reader';
 import { inSentence } from '@/core/base/units/words';
 import { checkTitle } from '@/words/checks/names';
@@ -31,7 +32,8 @@ export function PartsPage() {
   const { document } = useBuild();
   const checks = useBuildChecks();
   const { side, show } = useSide('parts');
-  const partId = useSearchParams().get('part') ?? undefined;
+  const [kept, keep] = useState<string>();
+  const partId = useSearchParams().get('part') ?? kept;
   const own = checks.filter(({ segment }) => segment === 'parts').sort(byUrgency);
   const weakest = own.find(({ state }) => state !== 'unknown') ?? own[0];
   const chosenId = document.parts.items.some(({ id }) => id === partId)
@@ -41,7 +43,10 @@ export function PartsPage() {
   const check = own.find(({ id }) => id === `parts.${chosenId}`);
   // a part that is being looked into stays, whichever becomes the weakest meanwhile
   const hold = () => {
-    if (part && partId !== part.id) show(side, { part: part.id });
+    if (!part || partId === part.id) return;
+    // the address follows later than the next key
+    keep(part.id);
+    show(side, { part: part.id });
   };
   return (
     <main className="page readfirst" onFocusCapture={hold} onPointerDownCapture={hold}>
