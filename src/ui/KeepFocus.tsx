@@ -4,7 +4,11 @@ import { useEffect } from 'react';
 
 /** What takes the focus without opening a keyboard under a thumb. */
 const PRESSED =
-  'a[href], button:not(:disabled), select:not(:disabled), input[type="checkbox"]:not(:disabled), input[type="radio"]:not(:disabled), [role="tab"], [tabindex="0"]:not(input):not(textarea)';
+  'a[href], button:not(:disabled), select:not(:disabled), input[type="checkbox"]:not(:disabled), input[type="radio"]:not(:disabled), [tabindex="0"]:not(input):not(textarea)';
+/** A tab is chosen by its focus alone. */
+const CHOSEN_BY_FOCUS = '[role="tab"][aria-selected="false"], input[type="radio"]:not(:checked)';
+/** Beyond what it lay in, nothing is next to it. */
+const REGION = 'main, header, nav, [role="dialog"]';
 
 const AFTER_MS = 60;
 
@@ -16,11 +20,14 @@ interface Step {
 }
 
 const pressedIn = (element: Element): HTMLElement[] =>
-  [...element.querySelectorAll<HTMLElement>(PRESSED)].filter((one) => one.getClientRects().length > 0);
+  [...element.querySelectorAll<HTMLElement>(PRESSED)].filter(
+    (one) => one.getClientRects().length > 0 && !one.matches(CHOSEN_BY_FOCUS),
+  );
 
 function trailOf(element: Element): Step[] {
   const steps: Step[] = [];
-  for (let child = element; child.parentElement && child.parentElement !== document.body;) {
+  const region = element.closest(REGION);
+  for (let child = element; region && child !== region && child.parentElement; ) {
     const parent: Element = child.parentElement;
     steps.push({
       parent,
@@ -32,18 +39,21 @@ function trailOf(element: Element): Step[] {
   return steps;
 }
 
-/** The same place in what came after, else in what stands before it, as near as something is left to press. */
+/** The same place in what came after, else in what stands before it, as near as something is left to press; else the page itself. */
 function nextTo(trail: readonly Step[]): HTMLElement | undefined {
   for (const { parent, child, place } of trail) {
     if (!parent.isConnected) continue;
     const siblings = [...parent.children];
     const near = [...siblings.slice(child), ...siblings.slice(0, child).reverse()];
     for (const one of near) {
-      const found = [...(one.matches(PRESSED) ? [one as HTMLElement] : []), ...pressedIn(one)];
+      const itself = one.matches(PRESSED) && !one.matches(CHOSEN_BY_FOCUS) ? [one as HTMLElement] : [];
+      const found = [...itself, ...pressedIn(one)];
       if (found.length > 0) return found[Math.min(place, found.length - 1)];
     }
   }
-  return undefined;
+  const main = document.querySelector('main') ?? undefined;
+  if (main) main.tabIndex = -1;
+  return main;
 }
 
 /** Where what has the focus goes away, by being deleted or put out of use, the focus goes to what stands next. */

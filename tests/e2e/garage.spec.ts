@@ -156,7 +156,8 @@ test('what a page costs', async ({ page, browser, baseURL }) => {
   console.log(
     `JavaScript of a first visit to Drive: ${(bytes / 1000).toFixed(0)} kB compressed (aim under 400)`,
   );
-  expect(bytes).toBeGreaterThan(0);
+  // a ceiling: what goes beyond has to be fetched later
+  expect(bytes).toBeLessThan(540_000);
   await context.close();
 
   await readyBuild(page, freshName('Speed'));

@@ -141,9 +141,10 @@ test('a run, a failure, an item and an entry that was never sent come back after
 }) => {
   allow.words = /ERR_INTERNET_DISCONNECTED/;
   const root = await readyBuild(page, freshName('Back'));
-  const undo = () => page.getByRole('button', { name: 'Undo', exact: true }).last();
+  // of the words at the foot, not of the page's head
+  const undo = () => page.getByRole('status').getByRole('button', { name: 'Undo', exact: true }).last();
   await page.goto(`${root}/field`);
-  const rows = page.getByTestId('runs').locator('tbody tr');
+  const rows = page.getByTestId('runs').locator('.longrow');
   const timed = async (count: number) => {
     await field(page, 'Distance').fill('20');
     await field(page, 'Or type the time').fill('2.4');

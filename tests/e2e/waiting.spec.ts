@@ -41,11 +41,11 @@ test.describe('with no signal', () => {
       .getByLabel('Photographs of the run')
       .setInputFiles({ name: 'ditch.png', mimeType: 'image/png', buffer: await picture() });
     await timedRun(page, 2.6);
-    await expect(page.getByTestId('runs').locator('tr[data-waits="true"]')).toHaveCount(3);
+    await expect(page.getByTestId('runs').locator('.longrow.waits')).toHaveCount(3);
     await expect(page.getByTestId('field-answer')).toContainText('Predicted');
     await context.setOffline(false);
     await expect(page.getByTestId('waiting')).toBeHidden();
-    await expect(page.getByTestId('runs').locator('tr[data-waits="false"]')).toHaveCount(3);
+    await expect(page.getByTestId('runs').locator('.longrow.sent')).toHaveCount(3);
     const { revisions, runs } = await (
       await request.get(`/api${root.replace(/^.*(\/builds\/[^/]+).*$/, '$1')}`)
     ).json();
@@ -86,7 +86,7 @@ test('a run whose revision was deleted meanwhile is kept with its words, and han
   );
   await page.getByRole('combobox', { name: /^Hand Timed distance/ }).selectOption({ index: 1 });
   await expect(page.getByTestId('waiting')).toBeHidden();
-  await expect(page.getByTestId('runs').locator('tbody tr')).toHaveCount(1);
+  await expect(page.getByTestId('runs').locator('.longrow')).toHaveCount(1);
 });
 
 test('a run that was refused is changed where it stands, and keeps when it was driven', async ({
@@ -125,7 +125,7 @@ test('a run that was refused is changed where it stands, and keeps when it was d
   await form.getByRole('button', { name: 'Save the run (1 attempt)' }).click();
   await expect(form).toBeHidden();
   await expect(waiting).toBeHidden();
-  await expect(page.getByTestId('runs').locator('tbody tr')).toContainText('8.2');
+  await expect(page.getByTestId('runs').locator('.longrow')).toContainText('8.2');
   const { runs } = await (await request.get(`/api${new URL(root).pathname.replace(/\/A$/, '')}`)).json();
   expect(runs).toMatchObject([{ attempts: [{ timeS: 2.4 }], conditions: { packVBefore: 8.2 } }]);
   expect(runs[0].ranAt < entered).toBe(true);

@@ -1,19 +1,15 @@
 import { IconAct } from '@/ui/controls/IconAct';
 import { Note } from '@/ui/controls/Note';
-import Table from '@mui/material/Table';
-import TableHead from '@mui/material/TableHead';
-import TableRow from '@mui/material/TableRow';
-import TableCell from '@mui/material/TableCell';
-import TableBody from '@mui/material/TableBody';
-import Button from '@mui/material/Button';
 import { RUN_KIND_RECORDS } from '@/core/car/records/runKinds';
 import { RUN_KIND_NAMES } from '@/words/learn/runKinds';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { gapOf, measuredOf } from '@/core/worked/field/measured';
 import { isRepeated, isTimed, type RunRecord } from '@/core/car/records/records';
 import { seriesWords } from '@/words/learn/runs';
 import { reportWords } from '@/words/learn/reportWords';
-import { formatNumber, formatText, formatWithError } from '@/core/base/units/formatQuantity';
+import { formatNumber, formatText, formatWithError, type Reader } from '@/core/base/units/formatQuantity';
+import type { LongColumn } from '@/ui/longTable/column';
+import { LongTable } from '@/ui/longTable/LongTable';
 import { useReader } from '@/ui/reader';
 import { When } from '@/ui/When';
 import { sentenceOf } from '../api';
@@ -22,16 +18,20 @@ import { giveUp } from '../session/waiting';
 import { type HeldRun } from './useRuns';
 import { deleteUndoably } from '../session/deleting';
 
-const MOST_LISTED = 30;
+interface RunRow extends HeldRun {
+  id: string;
+  /** From one, the oldest first. */
+  number: number;
+}
 
 /** The runs of a revision with what came out and under what conditions. */
 export function RunTable({ own }: { own: readonly HeldRun[] }) {
   const { dropRun, keepRun } = useBuild();
   const { reader } = useReader();
   const [problem, setProblem] = useState<string>();
-  const [whole, setWhole] = useState(false);
+  const columns = useMemo(() => columnsFor(reader), [reader]);
   if (own.length === 0) return null;
-  const first = whole ? 0 : Math.max(0, own.length - MOST_LISTED);
+  const rows = own.map((held, at): RunRow => ({ ...held, id: held.run.id, number: at + 1 }));
   const drop = async ({ run, waits }: HeldRun) => {
     const { id } = run;
     try {
@@ -56,113 +56,119 @@ export function RunTable({ own }: { own: readonly HeldRun[] }) {
           {problem}
         </Note>
       ) : null}
-      <div className="gridbox">
-        <Table className="grid" data-testid="runs">
-          <TableHead>
-            <TableRow>
-              <TableCell>When</TableCell>
-              <TableCell>Kind</TableCell>
-              <TableCell>What came out</TableCell>
-              <TableCell align="right">Predicted</TableCell>
-              <TableCell>Conditions</TableCell>
-              <TableCell />
-            </TableRow>
-          </TableHead>
-          <TableBody>
-            {own.slice(first).map((held, index) => (
-              <RunRow
-                key={held.run.id}
-                held={held}
-                index={first + index}
-                reader={reader}
-                onDrop={() => void drop(held)}
-              />
-            ))}
-          </TableBody>
-        </Table>
-      </div>
-      {own.length > MOST_LISTED ? (
-        <Button variant="link" onClick={() => setWhole(!whole)}>
-          {whole ? `the last ${MOST_LISTED} only` : `all ${own.length} runs`}
-        </Button>
-      ) : null}
+      <LongTable
+        label="Runs of this revision"
+        testId="runs"
+        rows={rows}
+        columns={columns}
+        latest="when"
+        mark={({ waits }) => (waits ? 'waits' : 'sent')}
+        acts={(row) => (
+          <IconAct
+            icon="remove"
+            label={`Delete the ${RUN_KIND_NAMES[row.run.kind].toLowerCase()} ${row.number}`}
+            onClick={() => void drop(row)}
+          />
+        )}
+      />
     </>
   );
 }
 
-function RunRow({
-  held: { run, waits },
-  index,
-  reader,
-  onDrop,
-}: {
-  held: HeldRun;
-  index: number;
-  reader: Parameters<typeof formatText>[2];
-  onDrop(): void;
-}) {
-  const measured = isTimed(run) ? measuredOf(run) : undefined;
-  const gap = measured ? gapOf(run, measured) : undefined;
-  return (
-    <TableRow data-waits={waits}>
-      <TableCell>
+const columnsFor = (reader: Reader): LongColumn<RunRow>[] => [
+  {
+    field: 'when',
+    name: 'When',
+    width: 128,
+    date: true,
+    value: ({ run }) => run.ranAt,
+    show: ({ run, waits }) => (
+      <>
         <When at={run.ranAt} time />
         {waits ? (
           <div className="slate" style={{ fontSize: 12 }}>
             waits to be sent
           </div>
         ) : null}
-      </TableCell>
-      <TableCell>{RUN_KIND_NAMES[run.kind]}</TableCell>
-      <TableCell>
-        {isTimed(run) && !isRepeated(run) ? (
-          seriesWords(run, reader)
-        ) : measured ? (
-          <>
-            <b>{formatWithError(measured.speed.mean, measured.speedErrorMps, 'speedMps', reader)}</b>{' '}
-            <span className="quiet">
-              {measured.speed.n === 1
-                ? 'one attempt'
-                : `${measured.speed.n} attempts, sd ${formatText(measured.speed.sd ?? 0, 'speedMps', reader, 2)}`}
-              {RUN_KIND_RECORDS[run.kind].fromRest
-                ? `, ${formatText(2 * measured.speed.mean, 'speedMps', reader)} at the end`
-                : ''}
-            </span>
-          </>
-        ) : (
-          reportWords(run, reader)
-        )}
-        {(run.photos ?? []).map(({ hash }) => (
-          <a
-            key={hash}
-            href={`/api/files/${hash}`}
-            target="_blank"
-            rel="noreferrer"
-            style={{ marginLeft: 8 }}
-          >
-            photo
-          </a>
-        ))}
-      </TableCell>
-      <TableCell align="right">
-        {run.prediction
-          ? formatText(run.prediction.speedMps, 'speedMps', reader)
-          : isTimed(run)
-            ? 'none'
-            : ''}
-        {gap && Math.abs(gap.sigmas) > 2 ? (
-          <div style={{ color: 'var(--rust)', fontSize: 12 }}>outside its band</div>
-        ) : null}
-      </TableCell>
-      <TableCell className="quiet">{conditionWords(run, reader)}</TableCell>
-      <TableCell>
-        <IconAct
-          icon="remove"
-          label={`Delete the ${RUN_KIND_NAMES[run.kind].toLowerCase()} ${index + 1}`}
-          onClick={onDrop}
-        />
-      </TableCell>
-    </TableRow>
+      </>
+    ),
+  },
+  { field: 'kind', name: 'Kind', width: 116, value: ({ run }) => RUN_KIND_NAMES[run.kind] },
+  {
+    field: 'speed',
+    name: 'Measured',
+    width: 116,
+    quantity: 'speedMps',
+    hidden: true,
+    value: ({ run }) => (isTimed(run) ? measuredOf(run)?.speed.mean : run.track?.topSpeedMps),
+  },
+  {
+    field: 'what',
+    name: 'What came out',
+    width: 200,
+    grows: true,
+    value: ({ run }) => (isTimed(run) ? seriesWords(run, reader) : reportWords(run, reader)),
+    show: ({ run }) => <CameOut run={run} />,
+  },
+  {
+    field: 'predicted',
+    name: 'Predicted',
+    width: 116,
+    quantity: 'speedMps',
+    value: ({ run }) => run.prediction?.speedMps,
+    show: ({ run }) => <Predicted run={run} />,
+  },
+  {
+    field: 'conditions',
+    name: 'Conditions',
+    width: 180,
+    grows: true,
+    value: ({ run }) => conditionWords(run, reader),
+  },
+];
+
+function CameOut({ run }: { run: RunRecord }) {
+  const { reader } = useReader();
+  const measured = isTimed(run) ? measuredOf(run) : undefined;
+  return (
+    <>
+      {isTimed(run) && !isRepeated(run) ? (
+        seriesWords(run, reader)
+      ) : measured ? (
+        <>
+          <b>{formatWithError(measured.speed.mean, measured.speedErrorMps, 'speedMps', reader)}</b>{' '}
+          <span className="quiet">
+            {measured.speed.n === 1
+              ? 'one attempt'
+              : `${measured.speed.n} attempts, sd ${formatText(measured.speed.sd ?? 0, 'speedMps', reader, 2)}`}
+            {RUN_KIND_RECORDS[run.kind].fromRest
+              ? `, ${formatText(2 * measured.speed.mean, 'speedMps', reader)} at the end`
+              : ''}
+          </span>
+        </>
+      ) : (
+        reportWords(run, reader)
+      )}
+      {(run.photos ?? []).map(({ hash }) => (
+        <a key={hash} href={`/api/files/${hash}`} target="_blank" rel="noreferrer" style={{ marginLeft: 8 }}>
+          photo
+        </a>
+      ))}
+    </>
+  );
+}
+
+function Predicted({ run }: { run: RunRecord }) {
+  const { reader } = useReader();
+  const measured = isTimed(run) ? measuredOf(run) : undefined;
+  const gap = measured ? gapOf(run, measured) : undefined;
+  return (
+    <>
+      {run.prediction ? formatText(run.prediction.speedMps, 'speedMps', reader) : isTimed(run) ? 'none' : ''}
+      {gap && Math.abs(gap.sigmas) > 2 ? (
+        <div style={{ color: 'var(--rust)', fontSize: 12 }}>outside its band</div>
+      ) : null}
+    </>
   );
 }
 
@@ -170,7 +176,7 @@ const SETTINGS_SAID = 3;
 
 function conditionWords(
   { conditions, note }: Pick<RunRecord, 'conditions' | 'note'>,
-  reader: Parameters<typeof formatText>[2],
+  reader: Reader,
 ): string {
   const { surfaceName, ambientC, packVBefore, packVAfter, extraMassG, settings = [] } = conditions;
   return [

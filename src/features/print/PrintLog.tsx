@@ -1,21 +1,21 @@
 import { IconAct } from '@/ui/controls/IconAct';
 import { SheetForm } from '@/ui/controls/SheetForm';
 import { Note } from '@/ui/controls/Note';
-import Table from '@mui/material/Table';
-import TableHead from '@mui/material/TableHead';
-import TableRow from '@mui/material/TableRow';
-import TableCell from '@mui/material/TableCell';
-import TableBody from '@mui/material/TableBody';
 import Button from '@mui/material/Button';
 import { TextInput } from '@/ui/controls/TextInput';
-import { type FormEvent, useState } from 'react';
+import { type FormEvent, useMemo, useState } from 'react';
 import type { Versioned } from '@/core/car/records/records';
 import type { CopyRecord, PrintRecord } from '@/core/car/records/prints';
-import { onlyMaterialOf, printerTimesOf, timeFactor } from '@/core/worked/print/printerTimes';
+import {
+  onlyMaterialOf,
+  type PrinterTimes,
+  printerTimesOf,
+  timeFactor,
+} from '@/core/worked/print/printerTimes';
 import { durationText } from '@/core/base/units/duration';
-import { formatText } from '@/core/base/units/formatQuantity';
 import { QuantityField } from '@/ui/QuantityField';
-import { useReader } from '@/ui/reader';
+import type { LongColumn } from '@/ui/longTable/column';
+import { LongTable } from '@/ui/longTable/LongTable';
 import { When } from '@/ui/When';
 import { sentenceOf } from '../api';
 import { useBuild } from '../session/BuildContext';
@@ -28,20 +28,16 @@ const STATE_WORDS: Readonly<Record<PrintRecord['state'], string>> = {
   finished: 'finished',
   failed: 'failed',
 };
-const SHOWN = 8;
+
+const S_PER_MIN = 60;
+
+type LoggedPrint = Versioned<PrintRecord> & { letter: string };
 
 /** The queue and the log of prints: started, finished or failed and why, with the time it really took. */
 export function PrintLog() {
   const { prints, revisions, keepPrint, dropPrint, finishedPrints } = useBuild();
-  const { reader } = useReader();
   const [closing, setClosing] = useState<string>();
   const [problem, setProblem] = useState<string>();
-  const [all, setAll] = useState(false);
-  if (prints.length === 0) return null;
-  const rank = { printing: 0, queued: 1, finished: 2, failed: 2 };
-  const when = (print: PrintRecord) => print.endedAt ?? print.startedAt ?? print.queuedAt;
-  const sorted = [...prints].sort((a, b) => rank[a.state] - rank[b.state] || (when(a) < when(b) ? 1 : -1));
-  const shown = all ? sorted : sorted.slice(0, SHOWN);
   const change = async (print: Versioned<PrintRecord>, changed: PrintRecord) => {
     setProblem(undefined);
     try {
@@ -65,9 +61,12 @@ export function PrintLog() {
       setProblem(sentenceOf(error));
     }
   };
-  const times = printerTimesOf(finishedPrints);
-  const expectedS = ({ printer, items, estimateS = 0 }: PrintRecord) =>
-    estimateS * timeFactor(times, printer, onlyMaterialOf(items));
+  const columns = useMemo(() => columnsFor(printerTimesOf(finishedPrints)), [finishedPrints]);
+  if (prints.length === 0) return null;
+  const rows = prints.map((print): LoggedPrint => ({
+    ...print,
+    letter: revisions.find(({ id }) => id === print.revisionId)?.letter ?? '',
+  }));
   return (
     <section aria-label="Queue and log of prints">
       <div className="cap" style={{ marginTop: 18 }}>
@@ -78,87 +77,43 @@ export function PrintLog() {
           {problem}
         </Note>
       ) : null}
-      <div className="gridbox">
-        <Table size="small" className="grid" data-testid="print-log">
-          <TableHead>
-            <TableRow>
-              <TableCell>State</TableCell>
-              <TableCell>When</TableCell>
-              <TableCell>What</TableCell>
-              <TableCell align="right">Expected</TableCell>
-              <TableCell align="right">Took</TableCell>
-              <TableCell align="right">Mass</TableCell>
-              <TableCell />
-            </TableRow>
-          </TableHead>
-          <TableBody>
-            {shown.map((print) => (
-              <TableRow key={print.id} data-state={print.state}>
-                <TableCell>
-                  <b>{STATE_WORDS[print.state]}</b>
-                  {print.how === 'draft' ? ', draft' : ''}
-                  {print.why ? (
-                    <div className="quiet" style={{ fontSize: 12.5 }}>
-                      {print.why}
-                    </div>
-                  ) : null}
-                </TableCell>
-                <TableCell style={{ whiteSpace: 'nowrap' }}>
-                  <When at={when(print)} />
-                </TableCell>
-                <TableCell>
-                  {itemWords(print)}{' '}
-                  <span className="quiet">{revisions.find(({ id }) => id === print.revisionId)?.letter}</span>
-                </TableCell>
-                <TableCell align="right">
-                  {print.estimateS === undefined ? '' : durationText(expectedS(print))}
-                </TableCell>
-                <TableCell align="right">
-                  {print.actualS === undefined ? '' : durationText(print.actualS)}
-                </TableCell>
-                <TableCell align="right">
-                  {print.massG === undefined ? '' : formatText(print.massG, 'massG', reader)}
-                </TableCell>
-                <TableCell style={{ whiteSpace: 'nowrap' }}>
-                  {print.state === 'queued' ? (
-                    <Button
-                      variant="link"
-                      onClick={() =>
-                        void change(print, {
-                          ...print,
-                          state: 'printing',
-                          startedAt: new Date().toISOString(),
-                        })
-                      }
-                    >
-                      start
-                    </Button>
-                  ) : null}
-                  {print.state === 'printing' ? (
-                    <Button
-                      variant="link"
-                      aria-expanded={closing === print.id}
-                      onClick={() => setClosing(closing === print.id ? undefined : print.id)}
-                    >
-                      it is done
-                    </Button>
-                  ) : null}{' '}
-                  <IconAct
-                    icon="remove"
-                    label={`Delete the print of ${itemWords(print)}`}
-                    onClick={() => void remove(print)}
-                  />
-                </TableCell>
-              </TableRow>
-            ))}
-          </TableBody>
-        </Table>
-      </div>
-      {sorted.length > SHOWN ? (
-        <Button variant="link" onClick={() => setAll(!all)}>
-          {all ? 'the last ones only' : `all ${sorted.length}`}
-        </Button>
-      ) : null}
+      <LongTable
+        label="Queue and log of prints"
+        testId="print-log"
+        rows={rows}
+        columns={columns}
+        latest="when"
+        mark={({ state }) => state}
+        actsWidth={132}
+        acts={(print) => (
+          <>
+            {print.state === 'queued' ? (
+              <Button
+                variant="link"
+                onClick={() =>
+                  void change(print, { ...print, state: 'printing', startedAt: new Date().toISOString() })
+                }
+              >
+                start
+              </Button>
+            ) : null}
+            {print.state === 'printing' ? (
+              <Button
+                variant="link"
+                aria-expanded={closing === print.id}
+                onClick={() => setClosing(closing === print.id ? undefined : print.id)}
+              >
+                it is done
+              </Button>
+            ) : null}{' '}
+            <IconAct
+              icon="remove"
+              label={`Delete the print of ${itemWords(print)}`}
+              onClick={() => void remove(print)}
+            />
+          </>
+        )}
+      />
       {prints
         .filter(({ id }) => id === closing)
         .map((print) => (
@@ -167,6 +122,73 @@ export function PrintLog() {
     </section>
   );
 }
+
+const when = (print: PrintRecord) => print.endedAt ?? print.startedAt ?? print.queuedAt;
+
+const columnsFor = (times: PrinterTimes): LongColumn<LoggedPrint>[] => [
+  {
+    field: 'state',
+    name: 'State',
+    width: 150,
+    grows: true,
+    value: ({ state, how, why }) =>
+      [STATE_WORDS[state], how === 'draft' ? 'draft' : '', why ?? ''].filter(Boolean).join(', '),
+    show: ({ state, how, why }) => (
+      <>
+        <b>{STATE_WORDS[state]}</b>
+        {how === 'draft' ? ', draft' : ''}
+        {why ? (
+          <div className="quiet" style={{ fontSize: 12.5 }}>
+            {why}
+          </div>
+        ) : null}
+      </>
+    ),
+  },
+  {
+    field: 'when',
+    name: 'When',
+    width: 120,
+    date: true,
+    value: when,
+    show: (print) => <When at={when(print)} />,
+  },
+  {
+    field: 'what',
+    name: 'What',
+    width: 180,
+    grows: true,
+    value: (print) => itemWords(print),
+    show: (print) => (
+      <>
+        {itemWords(print)} <span className="quiet">{print.letter}</span>
+      </>
+    ),
+  },
+  {
+    field: 'expected',
+    name: 'Expected',
+    width: 110,
+    quantity: 'minutes',
+    value: ({ printer, items, estimateS }) =>
+      estimateS === undefined
+        ? undefined
+        : (estimateS * timeFactor(times, printer, onlyMaterialOf(items))) / S_PER_MIN,
+    show: ({ printer, items, estimateS }) =>
+      estimateS === undefined
+        ? ''
+        : durationText(estimateS * timeFactor(times, printer, onlyMaterialOf(items))),
+  },
+  {
+    field: 'took',
+    name: 'Took',
+    width: 110,
+    quantity: 'minutes',
+    value: ({ actualS }) => (actualS === undefined ? undefined : actualS / S_PER_MIN),
+    show: ({ actualS }) => (actualS === undefined ? '' : durationText(actualS)),
+  },
+  { field: 'mass', name: 'Mass', width: 90, quantity: 'massG', value: ({ massG }) => massG },
+];
 
 /** How a print ended: the copies come from it, and its time corrects the next estimate. */
 function Done({ print, onDone }: { print: PrintRecord; onDone(print: PrintRecord): void }) {
