@@ -27,7 +27,7 @@ const pressedIn = (element: Element): HTMLElement[] =>
 function trailOf(element: Element): Step[] {
   const steps: Step[] = [];
   const region = element.closest(REGION);
-  for (let child = element; region && child !== region && child.parentElement; ) {
+  for (let child = element; region && child !== region && child.parentElement;) {
     const parent: Element = child.parentElement;
     steps.push({
       parent,
