@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
-import { expect, field, freshName, readyBuild, saved, test, toSegment } from './page';
+import { marshHareDocuments } from '@/db/seed/marshHareRevisions';
+import { expect, field, freshName, newBuild, readyBuild, saved, test, toSegment } from './page';
 
 async function noted(page: Page, part: string, mode: string): Promise<void> {
   await toSegment(page, 'Learn');
@@ -243,4 +244,27 @@ test('two tabs on one failure: what each says is kept, and what both say differe
   await expect(other.getByText('Fix in A: wider')).toBeVisible();
   await other.getByRole('button', { name: 'find out why it failed' }).click();
   await expect(other.getByTestId('clues').getByRole('button', { pressed: true })).toHaveCount(1);
+});
+
+test('a verdict shows what the build says of its cause, and the remedy that is taken is the fix', async ({
+  page,
+}) => {
+  const root = await newBuild(page, freshName('Cure'), marshHareDocuments().A);
+  await page.goto(`${root}/drive`);
+  await noted(page, 'Main gear', 'Teeth stripped');
+  const failure = page.getByRole('article', { name: /Main gear/ });
+  await failure.getByRole('button', { name: 'find out why it failed' }).click();
+  await failure
+    .locator('[data-cause="faceTooNarrow"]')
+    .getByRole('button', { name: /^Verdict/ })
+    .click();
+  const cures = failure.getByTestId('cures');
+  const tooth = cures.locator('[data-check="gears.tooth"]');
+  await expect(tooth).toHaveAttribute('data-state', 'over');
+  await tooth
+    .getByRole('button', { name: /face width/ })
+    .first()
+    .click();
+  await expect(tooth).not.toHaveAttribute('data-state', 'over');
+  await expect(failure).toContainText(/Fix.*face width 6/i);
 });

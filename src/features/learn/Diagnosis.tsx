@@ -17,6 +17,7 @@ import { useReader } from '@/ui/reader';
 import { When } from '@/ui/When';
 import { sentenceOf } from '../api';
 import { useBuild } from '../session/BuildContext';
+import { Cures } from './Cures';
 import { saveRecord } from '../session/saveRecord';
 import { useWorked } from '../session/useWorked';
 import { Facts } from './Facts';
@@ -121,6 +122,13 @@ export function Diagnosis({ failure }: { failure: Versioned<FailureRecord> }) {
           </span>{' '}
           <Answers check={nextCheck.check} result={undefined} onAnswer={answer} />
         </p>
+      ) : null}
+      {verdict?.cause ? (
+        <Cures
+          failure={failure}
+          cause={verdict.cause}
+          onFix={(words, revisionId) => void save({ ...failure, fix: words, fixRevisionId: revisionId })}
+        />
       ) : null}
       <Facts failure={failure} copies={copies} onChange={change} />
       <ol className="suspects" data-testid="suspects">
