@@ -41,7 +41,7 @@ module.exports = {
       comment: 'Joi is loaded where a form needs it',
       severity: 'error',
       from: { path: '^src/(ui|features|workers)', pathNot: '(\\.test\\.tsx?$|^src/workers/server/)' },
-      to: { path: '(\\.schema\\.ts$|node_modules/joi/)' },
+      to: { path: '(\\.schema\\.ts$|node_modules/joi/)', dynamic: false },
     },
   ],
   options: {

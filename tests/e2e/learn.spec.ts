@@ -268,3 +268,27 @@ test('a verdict shows what the build says of its cause, and the remedy that is t
   await expect(tooth).not.toHaveAttribute('data-state', 'over');
   await expect(failure).toContainText(/Fix.*face width 6/i);
 });
+
+test('a failure that is half written outlives a reload, and says at each field what it still needs', async ({
+  page,
+}) => {
+  const root = await readyBuild(page, freshName('Half'));
+  await page.goto(`${root}/learn?open=failure`);
+  const story = page.getByRole('textbox', { name: 'What you saw' });
+  await story.fill('A click from the rear, then no drive.');
+  await page.reload();
+  await expect(story).toHaveValue('A click from the rear, then no drive.');
+  await page.getByRole('button', { name: 'Save the failure' }).click();
+  const part = field(page, 'Its name');
+  await expect(part).toBeFocused();
+  await expect(part).toHaveAccessibleDescription('Which part? Choose one from the list or type its name.');
+  const mode = page.getByRole('combobox', { name: 'What happened' });
+  await expect(mode).toHaveAccessibleDescription(/^How did it fail\?/);
+  await part.fill('Rear axle');
+  await mode.selectOption({ label: 'No drive' });
+  await page.getByRole('button', { name: 'Save the failure' }).click();
+  await expect(page.getByRole('article', { name: /^Rear axle/ })).toContainText('A click from the rear');
+  // what was sent is not there again
+  await page.goto(`${root}/learn?open=failure`);
+  await expect(story).toHaveValue('');
+});

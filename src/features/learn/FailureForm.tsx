@@ -6,7 +6,7 @@ import { TextArea, TextInput } from '@/ui/controls/TextInput';
 import Button from '@mui/material/Button';
 import { RUN_KIND_NAMES } from '@/words/learn/runKinds';
 import { useState } from 'react';
-import type { FailureLedger } from '@/core/car/records/failureLedger';
+import { Controller } from 'react-hook-form';
 import { FAILURE_MODES } from '@/core/car/records/failureModes';
 import { hoursUntil, livesOfCopies } from '@/core/worked/field/lives';
 import { type FailureSheet, type RunSheet } from '@/core/car/records/records';
@@ -15,13 +15,13 @@ import { useReader } from '@/ui/reader';
 import { newId } from '../api';
 import { useBuild } from '../session/BuildContext';
 import type { Waiting, WaitingPhoto } from '../session/outbox';
+import { FieldProblem } from '../fields/FieldProblem';
 import { Photos } from '../fields/Photos';
+import { useSheet } from '../fields/useSheet';
 import { enter, useWaiting } from '../session/waiting';
 import { copyWords } from './copyWords';
+import { ledgerOf, OWN, type Typed, typedOf, WORDS } from './failureSheet';
 import { FAILURE_MODE_WORDS } from '@/words/learn/failureModes';
-
-/** The kind that none of the others is. */
-const OWN = 'own';
 
 /** Notes what broke: part, way, run, hours and the story. */
 export function FailureForm({
@@ -36,17 +36,35 @@ export function FailureForm({
   const waiting = useWaiting();
   const { reader } = useReader();
   const [id] = useState(() => given?.id ?? newId());
-  const [partId, setPartId] = useState(given?.partId ?? '');
-  const [partName, setPartName] = useState(given?.partName ?? '');
-  const [mode, setMode] = useState(given?.mode ?? '');
-  const [runId, setRunId] = useState(given?.runId ?? '');
-  const [hours, setHours] = useState(given?.hours);
-  const [story, setStory] = useState(given?.story ?? '');
-  const [chosenCopy, chooseCopy] = useState(given?.ledger?.copyId);
-  const [modeWords, setModeWords] = useState(given?.ledger?.modeWords ?? '');
-  const [lostMinutes, setLost] = useState(given?.ledger?.lostMinutes);
+  const [occurredAt] = useState(() => given?.occurredAt ?? new Date().toISOString());
   const [photos, setPhotos] = useState<WaitingPhoto[]>(entered?.photos ?? []);
   const [problem, setProblem] = useState<string>();
+  const nameOf = (values: Typed) =>
+    document.parts.items.find((item) => item.id === values.partId)?.name ?? values.partName.trim();
+  const sheetOf = (values: Typed): FailureSheet => {
+    const { hours } = values;
+    const said = ledgerOf(values, copyId);
+    return {
+      id,
+      mode: values.mode,
+      partName: nameOf(values),
+      occurredAt,
+      ...(document.parts.items.some((item) => item.id === values.partId) ? { partId: values.partId } : {}),
+      ...(values.runId === '' ? {} : { runId: values.runId }),
+      ...(hours === undefined && !lived ? {} : { hours: hours ?? Number(lived!.toFixed(2)) }),
+      ...(values.story.trim() === '' ? {} : { story: values.story.trim() }),
+      ...(Object.keys(said).length > 0 ? { ledger: said } : {}),
+    };
+  };
+  const { control, handleSubmit, watch, formState, forget } = useSheet<Typed>({
+    schema: () => import('@/core/car/records/records.schema').then((found) => found.newFailureSchema),
+    empty: typedOf(given),
+    toSend: (values) => sheetOf(values),
+    words: WORDS,
+    ...(entered ? {} : { keptAs: `failure:${revision.id}` }),
+  });
+  const typed = watch();
+  const { partId, mode, runId } = typed;
   const own = [
     ...runs.filter((run) => run.revisionId === revision.id),
     ...waiting
@@ -54,13 +72,11 @@ export function FailureForm({
       .map(({ sheet }) => sheet as RunSheet),
   ];
   const part = document.parts.items.find((item) => item.id === partId);
-  const name = part?.name ?? partName.trim();
   const prints = part ? copies.filter((copy) => copy.partId === part.id) : [];
   const lives = livesOfCopies(copies, runs);
   // of the run where it was one copy alone, else the builder says which
   const ran = prints.filter((copy) => own.find((run) => run.id === runId)?.copies?.includes(copy.id));
-  const copyId = chosenCopy ?? (ran.length === 1 ? ran[0]!.id : '');
-  const [occurredAt] = useState(() => given?.occurredAt ?? new Date().toISOString());
+  const copyId = typed.ledger.copyId ?? (ran.length === 1 ? ran[0]!.id : '');
   const byRuns = hoursUntil(
     { revisionId: revision.id, occurredAt, ...(part ? { partId: part.id } : {}) },
     revisions,
@@ -69,27 +85,9 @@ export function FailureForm({
   const lived = lives.get(copyId)?.hours ?? byRuns.part;
   const day = new Intl.DateTimeFormat(reader.locale, { dateStyle: 'medium', timeZone: 'UTC' });
 
-  async function send() {
-    if (name === '') return setProblem('Which part? Choose one from the list or type its name.');
-    if (mode === '')
-      return setProblem('How did it fail? Choose the nearest; "Something else" is one of them.');
-    const ledger: FailureLedger = {
-      ...(mode === OWN && modeWords.trim() !== '' ? { modeWords: modeWords.trim() } : {}),
-      ...(lostMinutes === undefined ? {} : { lostMinutes }),
-      ...(copyId === '' ? {} : { copyId }),
-    };
+  async function send(values: Typed) {
+    const sheet = sheetOf(values);
     try {
-      const sheet: FailureSheet = {
-        id,
-        mode,
-        partName: name,
-        occurredAt,
-        ...(part ? { partId: part.id } : {}),
-        ...(runId === '' ? {} : { runId }),
-        ...(hours === undefined && !lived ? {} : { hours: hours ?? Number(lived!.toFixed(2)) }),
-        ...(story.trim() === '' ? {} : { story: story.trim() }),
-        ...(Object.keys(ledger).length > 0 ? { ledger } : {}),
-      };
       await enter({
         id,
         kind: 'failure',
@@ -100,6 +98,7 @@ export function FailureForm({
         sheet,
         photos,
       });
+      forget();
       onDone();
     } catch (error) {
       setProblem(
@@ -108,102 +107,159 @@ export function FailureForm({
     }
   }
 
+  const wrong = (at: 'partName' | 'mode') => {
+    const message = formState.errors[at]?.message;
+    return {
+      message: message === undefined ? undefined : String(message),
+      told:
+        message === undefined ? {} : { 'aria-invalid': true, 'aria-describedby': `failure-${at}-problem` },
+    };
+  };
   return (
-    <SheetForm label="Note a failure" onSubmit={() => void send()}>
+    <SheetForm label="Note a failure" onSubmit={(event) => void handleSubmit(send)(event)}>
       <div className="field">
         <label htmlFor="failure-part">Part</label>
-        <Select id="failure-part" value={partId} onChange={(event) => setPartId(event.target.value)}>
-          <option value="">not in the list</option>
-          {document.parts.items.map((item) => (
-            <option key={item.id} value={item.id}>
-              {item.name}
-            </option>
-          ))}
-        </Select>
+        <Controller
+          name="partId"
+          control={control}
+          render={({ field }) => (
+            <Select id="failure-part" {...field}>
+              <option value="">not in the list</option>
+              {document.parts.items.map((item) => (
+                <option key={item.id} value={item.id}>
+                  {item.name}
+                </option>
+              ))}
+            </Select>
+          )}
+        />
       </div>
       {partId === '' ? (
         <div className="field text">
           <label htmlFor="failure-name">Its name</label>
-          <TextInput
-            id="failure-name"
-            value={partName}
-            maxLength={80}
-            placeholder="e.g. Main gear"
-            onChange={(event) => setPartName(event.target.value)}
+          <Controller
+            name="partName"
+            control={control}
+            render={({ field }) => (
+              <TextInput
+                id="failure-name"
+                maxLength={80}
+                placeholder="e.g. Main gear"
+                {...wrong('partName').told}
+                {...field}
+              />
+            )}
           />
         </div>
       ) : null}
+      <FieldProblem id="failure-partName-problem">{wrong('partName').message}</FieldProblem>
       <div className="field">
         <label htmlFor="failure-mode">What happened</label>
-        <Select id="failure-mode" value={mode} onChange={(event) => setMode(event.target.value)}>
-          <option value="">choose</option>
-          {FAILURE_MODES.map((one) => (
-            <option key={one} value={one} title={FAILURE_MODE_WORDS[one].means}>
-              {FAILURE_MODE_WORDS[one].name}
-            </option>
-          ))}
-        </Select>
+        <Controller
+          name="mode"
+          control={control}
+          render={({ field }) => (
+            <Select id="failure-mode" {...wrong('mode').told} {...field}>
+              <option value="">choose</option>
+              {FAILURE_MODES.map((one) => (
+                <option key={one} value={one} title={FAILURE_MODE_WORDS[one].means}>
+                  {FAILURE_MODE_WORDS[one].name}
+                </option>
+              ))}
+            </Select>
+          )}
+        />
       </div>
+      <FieldProblem id="failure-mode-problem">{wrong('mode').message}</FieldProblem>
       {mode === OWN ? (
         <div className="field text">
           <label htmlFor="failure-words">In your words</label>
-          <TextInput
-            id="failure-words"
-            value={modeWords}
-            maxLength={80}
-            placeholder="e.g. belt frayed"
-            onChange={(event) => setModeWords(event.target.value)}
+          <Controller
+            name="ledger.modeWords"
+            control={control}
+            render={({ field }) => (
+              <TextInput id="failure-words" maxLength={80} placeholder="e.g. belt frayed" {...field} />
+            )}
           />
         </div>
       ) : null}
       <div className="field">
         <label htmlFor="failure-run">In which run</label>
-        <Select id="failure-run" value={runId} onChange={(event) => setRunId(event.target.value)}>
-          <option value="">none of them</option>
-          {own.map((run) => (
-            <option key={run.id} value={run.id}>
-              {RUN_KIND_NAMES[run.kind]}, {day.format(new Date(run.ranAt))}
-            </option>
-          ))}
-        </Select>
+        <Controller
+          name="runId"
+          control={control}
+          render={({ field }) => (
+            <Select id="failure-run" {...field}>
+              <option value="">none of them</option>
+              {own.map((run) => (
+                <option key={run.id} value={run.id}>
+                  {RUN_KIND_NAMES[run.kind]}, {day.format(new Date(run.ranAt))}
+                </option>
+              ))}
+            </Select>
+          )}
+        />
       </div>
       {prints.length > 0 ? (
         <div className="field">
           <label htmlFor="failure-copy">Which copy</label>
-          <Select id="failure-copy" value={copyId} onChange={(event) => chooseCopy(event.target.value)}>
-            <option value="">not known</option>
-            {prints.map(({ id: copy, repairs = [] }, at) => (
-              <option key={copy} value={copy}>
-                {copyWords(at + 1, lives.get(copy)?.hours ?? 0, reader, repairs)}
-              </option>
-            ))}
-          </Select>
+          <Controller
+            name="ledger.copyId"
+            control={control}
+            render={({ field }) => (
+              <Select id="failure-copy" {...field} value={copyId}>
+                <option value="">not known</option>
+                {prints.map(({ id: copy, repairs = [] }, at) => (
+                  <option key={copy} value={copy}>
+                    {copyWords(at + 1, lives.get(copy)?.hours ?? 0, reader, repairs)}
+                  </option>
+                ))}
+              </Select>
+            )}
+          />
         </div>
       ) : null}
-      <QuantityField
-        label="Hours on the part"
-        quantity="hours"
-        value={hours}
-        onChange={setHours}
-        limits={{ from: 0, to: 100_000 }}
-        example={lived ? Number(lived.toFixed(2)) : 1.4}
+      <Controller
+        name="hours"
+        control={control}
+        render={({ field }) => (
+          <QuantityField
+            label="Hours on the part"
+            quantity="hours"
+            value={field.value}
+            onChange={field.onChange}
+            limits={{ from: 0, to: 100_000 }}
+            example={lived ? Number(lived.toFixed(2)) : 1.4}
+          />
+        )}
       />
-      <QuantityField
-        label="Until it ran again"
-        quantity="minutes"
-        value={lostMinutes}
-        onChange={setLost}
-        limits={{ from: 0, to: 100_000 }}
-        example={35}
+      <Controller
+        name="ledger.lostMinutes"
+        control={control}
+        render={({ field }) => (
+          <QuantityField
+            label="Until it ran again"
+            quantity="minutes"
+            value={field.value}
+            onChange={field.onChange}
+            limits={{ from: 0, to: 100_000 }}
+            example={35}
+          />
+        )}
       />
       <div className="field text">
-        <TextArea
-          aria-label="What you saw"
-          rows={3}
-          maxLength={4000}
-          placeholder="What you were doing, what you heard, where it broke"
-          value={story}
-          onChange={(event) => setStory(event.target.value)}
+        <Controller
+          name="story"
+          control={control}
+          render={({ field: { ref: _, ...field } }) => (
+            <TextArea
+              aria-label="What you saw"
+              rows={3}
+              maxLength={4000}
+              placeholder="What you were doing, what you heard, where it broke"
+              {...field}
+            />
+          )}
         />
       </div>
       <Photos photos={photos} of="the failure" onChange={setPhotos} />
@@ -216,7 +272,14 @@ export function FailureForm({
         <Button variant="contained" type="submit">
           Save the failure
         </Button>
-        <Button onClick={onDone}>Cancel</Button>
+        <Button
+          onClick={() => {
+            forget();
+            onDone();
+          }}
+        >
+          Cancel
+        </Button>
       </div>
     </SheetForm>
   );

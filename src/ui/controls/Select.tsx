@@ -2,12 +2,13 @@
 
 import InputBase from '@mui/material/InputBase';
 import NativeSelect from '@mui/material/NativeSelect';
-import type { ChangeEvent, SelectHTMLAttributes } from 'react';
+import type { ChangeEvent, Ref, SelectHTMLAttributes } from 'react';
 
 interface SelectProps extends Omit<SelectHTMLAttributes<HTMLSelectElement>, 'onChange' | 'size' | 'color'> {
   /** `bare` in a row that has its own lines, `large` under the thumb, `strong` for what a group is about. */
   look?: 'bare' | 'large' | 'strong' | 'small';
   onChange(event: ChangeEvent<HTMLSelectElement>): void;
+  ref?: Ref<HTMLSelectElement>;
 }
 
 const Arrow = (props: object) => (
@@ -17,7 +18,7 @@ const Arrow = (props: object) => (
 );
 
 /** One of a list, chosen with the device's own list. */
-export function Select({ look, children, style, className, disabled = false, ...rest }: SelectProps) {
+export function Select({ look, children, style, className, disabled = false, ref, ...rest }: SelectProps) {
   'use memo';
   return (
     <NativeSelect
@@ -27,6 +28,7 @@ export function Select({ look, children, style, className, disabled = false, ...
       style={style}
       disabled={disabled}
       inputProps={rest}
+      {...(ref ? { inputRef: ref } : {})}
     >
       {children}
     </NativeSelect>

@@ -1,5 +1,5 @@
 import type { Schema, ValidationErrorItem } from 'joi';
-import { refusal, type SchemaContext } from '../errors';
+import { type CalcError, refusal, type Refused, type SchemaContext } from '../errors';
 import { refuseUnkeepable } from './keepable';
 
 const OPTIONS = {
@@ -18,14 +18,20 @@ export function parse<T>(schema: Schema<T>, input: unknown): T {
   refuseUnkeepable(input);
   const { value, error } = schema.validate(input, OPTIONS);
   if (!error) return value;
-  const first = firstOf(error.details);
-  throw refusal(pathOf(first), 'schema.rule', {
-    rule: first.type,
-    label: String(first.context?.label ?? ''),
-    about: contextOf(first),
-    said: first.message,
-  });
+  throw refusalOf(firstOf(error.details));
 }
+
+/** Everything that a schema has against an input, field by field. */
+export const allAgainst = (schema: Schema, input: unknown): Refused[] =>
+  (schema.validate(input, OPTIONS).error?.details ?? []).map((detail) => refusalOf(detail).refused);
+
+const refusalOf = (detail: ValidationErrorItem): CalcError =>
+  refusal(pathOf(detail), 'schema.rule', {
+    rule: detail.type,
+    label: String(detail.context?.label ?? ''),
+    about: contextOf(detail),
+    said: detail.message,
+  });
 
 function firstOf(details: ValidationErrorItem[]): ValidationErrorItem {
   return details.find((detail) => detail.type !== 'object.unknown') ?? details[0]!;
