@@ -7,6 +7,7 @@ import { useReader } from '@/ui/reader';
 import { leftOutWords } from '@/words/learn/runs';
 import { useBuild } from '../session/BuildContext';
 import { Charts } from '../frame/Guarded';
+import { MEASURE_TITLES } from '@/words/learn/measures';
 
 const [WIDTH, HIGH] = [262, 150];
 const PAD = { left: 40, right: 34, top: 16, bottom: 24 };
@@ -28,8 +29,9 @@ export function OverRevisions({ runs }: { runs: readonly RunRecord[] }) {
   );
 }
 
-function Small({ measure: { title, quantity, goal, points, best, leftOut } }: { measure: Measure }) {
+function Small({ measure: { id, quantity, goal, points, best, leftOut } }: { measure: Measure }) {
   const { reader } = useReader();
+  const title = MEASURE_TITLES[id];
   const unit = unitOf(quantity, reader.units);
   const shown = (value: number) => toShown(value, unit);
   const all = [

@@ -9,7 +9,7 @@ import { changesOf } from '@/core/advice/learn/changesOf';
 import { wholePercents } from '@/core/base/numeric/wholePercents';
 import { failureDiagnose, type Outcome, OUTCOMES, type Suspect } from '@/core/physics/diagnosis/diagnose';
 import type { FailureLedger } from '@/core/car/records/failureLedger';
-import { askDiagnosis, reopened, verdictWords } from '@/core/worked/field/ledger';
+import { askDiagnosis, reopened } from '@/core/worked/field/ledger';
 import { livesOfCopies } from '@/core/worked/field/lives';
 import type { FailureRecord, Versioned } from '@/core/car/records/records';
 import { formatNumber } from '@/core/base/units/formatQuantity';
@@ -23,6 +23,7 @@ import { useWorked } from '../session/useWorked';
 import { Facts } from './Facts';
 import { workerOf } from '@/workers/clients';
 import { say, sayAll } from '@/words/findings';
+import { verdictWords } from '@/words/learn/failureModes';
 
 /** Why it failed: what is known, the suspects with their reasons, the check that tells most, and the verdict. */
 export function Diagnosis({ failure }: { failure: Versioned<FailureRecord> }) {

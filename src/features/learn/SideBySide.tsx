@@ -21,6 +21,7 @@ import { useBuild } from '../session/BuildContext';
 import { useWorked } from '../session/useWorked';
 import { workerOf } from '@/workers/clients';
 import { problemOf } from '@/words/refusals/problemOf';
+import { MEASURE_TITLES } from '@/words/learn/measures';
 
 const FIGURE_WORDS: Readonly<Record<Moved['id'], string>> = {
   'drive.speed': 'top speed',
@@ -152,8 +153,8 @@ export function SideBySide({
                   ) : (
                     measured
                       .map(
-                        ({ id, title, quantity, points }) =>
-                          `${inSentence(title)} ${formatText(points[0]!.mean, quantity, reader)} → ${formatText(points[1]!.mean, quantity, reader)}${points[1]!.error === undefined ? '' : ` ± ${formatText(points[1]!.error, quantity, reader, 2)}`}${id === 'speed' ? ` (${points[0]!.n} and ${points[1]!.n} attempts)` : ''}`,
+                        ({ id, quantity, points }) =>
+                          `${inSentence(MEASURE_TITLES[id])} ${formatText(points[0]!.mean, quantity, reader)} → ${formatText(points[1]!.mean, quantity, reader)}${points[1]!.error === undefined ? '' : ` ± ${formatText(points[1]!.error, quantity, reader, 2)}`}${id === 'speed' ? ` (${points[0]!.n} and ${points[1]!.n} runs)` : ''}`,
                       )
                       .join('; ')
                   )}

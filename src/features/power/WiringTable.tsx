@@ -14,6 +14,7 @@ import { QuantityField } from '@/ui/QuantityField';
 import { useReader } from '@/ui/reader';
 import { useBuild } from '../session/BuildContext';
 import type { SupplyView } from './useSupply';
+import { POLARITY_WORDS } from '@/words/labels/wiring';
 
 /** Every wire to solder: from, to, what it carries, copper, plug and polarity. */
 export function WiringTable({ view }: { view: SupplyView }) {
@@ -115,7 +116,7 @@ function Row({
       <TableCell>{plug('socket', 'Socket')}</TableCell>
       <TableCell className="quiet">
         {misfit ? <b style={{ color: 'var(--rust)' }}>does not fit; </b> : null}
-        {polarity}
+        {POLARITY_WORDS[polarity]}
       </TableCell>
     </TableRow>
   );

@@ -1,3 +1,5 @@
+import type { Verdict } from '@/core/car/records/failureLedger';
+import { TABLES } from '@/core/physics/diagnosis/tables';
 import type { FailureRecord } from '@/core/car/records/records';
 import type { FailureMode } from '@/core/car/records/failureModes';
 
@@ -43,3 +45,7 @@ export const failedHow = ({ mode, ledger }: Pick<FailureRecord, 'mode' | 'ledger
   mode === 'own' && ledger?.modeWords
     ? ledger.modeWords
     : (FAILURE_MODE_WORDS[mode as FailureMode]?.name ?? mode);
+
+/** What a verdict found. */
+export const verdictWords = ({ cause, words }: Verdict): string =>
+  TABLES.causes.find(({ id }) => id === cause)?.means ?? words ?? cause ?? 'without a cause';

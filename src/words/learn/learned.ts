@@ -5,9 +5,8 @@ import { durationText } from '@/core/base/units/duration';
 import { inSentence, withoutStop } from '@/core/base/units/words';
 import { thingsChanged } from '@/core/advice/learn/things';
 import { owedRuns } from '@/core/verdict/field/owedRuns.check';
-import { failedHow } from '@/words/learn/failureModes';
+import { failedHow, verdictWords } from './failureModes';
 import { compareGroups, groupsOf } from '@/core/advice/learn/groups';
-import { verdictWords } from '@/core/worked/field/ledger';
 import { isOpen } from '@/core/car/records/openFailure';
 import { fixHeld } from '@/core/worked/field/lives';
 import { leftOutWords } from './runs';
@@ -16,6 +15,7 @@ import { WISH_NAMES } from '../checks/field';
 import { attemptSpread, gapOf, measuredOf } from '@/core/worked/field/measured';
 import { measuresOver } from '@/core/advice/learn/overRevisions';
 import { isRepeated, type RevisionRecord, type RunRecord, type WholeBuild } from '@/core/car/records/records';
+import { MEASURE_TITLES } from './measures';
 
 type Record = Pick<WholeBuild, 'revisions' | 'runs' | 'failures'>;
 
@@ -44,22 +44,20 @@ export const lessonsOf = (revision: RevisionRecord, record: Record, reader: Read
 
 function whatItDid(revision: RevisionRecord, { revisions, runs }: Record, reader: Reader): string[] {
   const parent = revisions.find(({ id }) => id === revision.parentId);
-  const measured = measuresOver([revision], runs).map(
-    ({ title, quantity, goal, points, better, leftOut }) => {
-      const { mean, error } = points[0]!;
-      const met =
-        goal === undefined
-          ? ''
-          : `, ${formatText(goal, quantity, reader)} wished: ${
-              Math.abs(mean - goal) <= (error ?? 0)
-                ? 'not decided'
-                : (better === 'higher' ? mean >= goal : mean <= goal)
-                  ? 'met'
-                  : 'missed'
-            }`;
-      return `${title}: ${error === undefined ? formatText(mean, quantity, reader) : formatWithError(mean, error, quantity, reader)}${met}${leftOut ? ` (${leftOutWords(leftOut)})` : ''}.`;
-    },
-  );
+  const measured = measuresOver([revision], runs).map(({ id, quantity, goal, points, better, leftOut }) => {
+    const { mean, error } = points[0]!;
+    const met =
+      goal === undefined
+        ? ''
+        : `, ${formatText(goal, quantity, reader)} wished: ${
+            Math.abs(mean - goal) <= (error ?? 0)
+              ? 'not decided'
+              : (better === 'higher' ? mean >= goal : mean <= goal)
+                ? 'met'
+                : 'missed'
+          }`;
+    return `${MEASURE_TITLES[id]}: ${error === undefined ? formatText(mean, quantity, reader) : formatWithError(mean, error, quantity, reader)}${met}${leftOut ? ` (${leftOutWords(leftOut)})` : ''}.`;
+  });
   if (!parent) return measured;
   const groups = groupsOf(runs, revisions, 'timedDistance', 'revision');
   const [a, b] = [parent.id, revision.id].map((one) => groups.find(({ id }) => id === one));

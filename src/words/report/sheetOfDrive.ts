@@ -5,6 +5,7 @@ import type { DescribedChange } from '@/words/labels/describe';
 import { wiringOf } from '@/core/worked/power/wiring';
 import { supplyOf } from '@/core/worked/power/supplyOfBuild';
 import type { Block } from './definition';
+import { POLARITY_WORDS } from '../labels/wiring';
 
 export function gearing(
   document: BuildDocument,
@@ -58,7 +59,7 @@ export function wiring(
           : `${wantedMm2} mm² wanted`
         : `${wire.areaMm2} mm²`,
       [wire.plug, wire.socket].filter(Boolean).join(' into '),
-      polarity,
+      POLARITY_WORDS[polarity],
     ],
   );
   const facts = factsOf(

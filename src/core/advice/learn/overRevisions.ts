@@ -16,10 +16,12 @@ export interface RevisionPoint {
   n: number;
 }
 
+/** What is measured of a revision. */
+export type MeasureId = 'speed' | 'launch' | 'track' | 'pack' | 'motor';
+
 /** One measure through the revisions, with what was wished. */
 export interface Measure {
-  id: string;
-  title: string;
+  id: MeasureId;
   quantity: QuantityName;
   better: 'higher' | 'lower';
   goal?: number;
@@ -30,8 +32,7 @@ export interface Measure {
 }
 
 interface Kind {
-  id: string;
-  title: string;
+  id: MeasureId;
   quantity: QuantityName;
   better: 'higher' | 'lower';
   goal?(document: BuildDocument): number | undefined;
@@ -63,7 +64,6 @@ const meanPoint =
 const KINDS: readonly Kind[] = [
   {
     id: 'speed',
-    title: 'Speed over a distance',
     quantity: 'speedMps',
     better: 'higher',
     alike: 'timedDistance',
@@ -72,7 +72,6 @@ const KINDS: readonly Kind[] = [
   },
   {
     id: 'launch',
-    title: 'Standing start',
     quantity: 'timeS',
     better: 'lower',
     alike: 'launch',
@@ -81,7 +80,6 @@ const KINDS: readonly Kind[] = [
   },
   {
     id: 'track',
-    title: 'Top speed by satellite',
     quantity: 'speedMps',
     better: 'higher',
     point: meanPoint(({ track }) => (track?.topSpeedMps === undefined ? [] : [track.topSpeedMps])),
@@ -89,7 +87,6 @@ const KINDS: readonly Kind[] = [
   },
   {
     id: 'pack',
-    title: 'A pack lasts',
     quantity: 'minutes',
     better: 'higher',
     point: meanPoint(({ kind, report }) =>
@@ -99,7 +96,6 @@ const KINDS: readonly Kind[] = [
   },
   {
     id: 'motor',
-    title: 'Motor at its hottest',
     quantity: 'temperatureC',
     better: 'lower',
     point: meanPoint(({ report }) =>

@@ -3,7 +3,6 @@ import { PART_KIND_RECORDS } from '../../car/parts/partKinds';
 import { cellCharge } from '../../physics/motion/cell';
 import type { DiagnoseInput } from '../../physics/diagnosis/diagnose';
 import { TABLES } from '../../physics/diagnosis/tables';
-import type { Verdict } from '../../car/records/failureLedger';
 import type { FailureRecord, RunRecord } from '../../car/records/records';
 import { type Finding, finding } from '../../base/finding';
 
@@ -93,10 +92,6 @@ export function askDiagnosis(
 const positive = (value: number | undefined) => (value !== undefined && value >= 0 ? value : undefined);
 const defined = <T extends object>(bag: T): T =>
   Object.fromEntries(Object.entries(bag).filter(([, value]) => value !== undefined)) as T;
-
-/** What a verdict found, in words. */
-export const verdictWords = ({ cause, words }: Verdict): string =>
-  TABLES.causes.find(({ id }) => id === cause)?.means ?? words ?? cause ?? 'without a cause';
 
 /** A failure taken up again: what was found stays in the record, and the fix is what changed since. */
 export function reopened(

@@ -36,7 +36,7 @@ export interface WireRow {
   wire: Wire;
   /** Least copper that bears the current, of what is sold. */
   wantedMm2?: number;
-  polarity: string;
+  polarity: Polarity;
   /** Both ends named and not the same. */
   misfit: boolean;
   thin: boolean;
@@ -48,10 +48,8 @@ export function copperFor(typicalA: number, peakA: number): number {
   return SOLD_MM2.find((area) => area >= least) ?? SOLD_MM2.at(-1)!;
 }
 
-const PLUS_MINUS = 'red plus to plus, black minus to minus';
-const SERVO = 'red plus, black or brown minus, third wire signal';
-const BRUSHES = 'two wires; swapped they turn it the other way';
-const PHASES = 'three phases; any two swapped turn it the other way';
+/** What the wires of a plug are for. */
+export type Polarity = 'plusMinus' | 'servo' | 'brushes' | 'phases';
 
 /** Every motor and every controller has a wire of its own. */
 const times = (count: number, name: string) => (count > 1 ? `${count} × ${name}` : name);
@@ -68,7 +66,7 @@ export function wiringOf(
     id: string,
     from: string,
     to: string,
-    polarity: string,
+    polarity: Polarity,
     currents: { typicalA?: number; peakA?: number },
   ): WireRow => {
     const wire = wires.find((one) => one.id === id) ?? { id };
@@ -96,7 +94,7 @@ export function wiringOf(
             CONTROLLER_WIRE,
             times(power.packs ?? 1, battery.name),
             times(controllers, controller.name),
-            PLUS_MINUS,
+            'plusMinus',
             peak(peaks.packA === undefined ? undefined : peaks.packA / controllers),
           ),
         ]
@@ -107,14 +105,14 @@ export function wiringOf(
             MOTOR_WIRE,
             times(controllers, controller.name),
             times(motorsInAll(drive), drive.motor.name),
-            drive.motor.kind === 'brushed' ? BRUSHES : PHASES,
+            drive.motor.kind === 'brushed' ? 'brushes' : 'phases',
             peak(peaks.motorA),
           ),
         ]
       : []),
-    ...rails.map(({ id, from, name }) => row(id, nameOf(power, from), name, PLUS_MINUS, inCurrents(id))),
+    ...rails.map(({ id, from, name }) => row(id, nameOf(power, from), name, 'plusMinus', inCurrents(id))),
     ...loads.map(({ id, rail, name, kind, typicalA, peakA }) =>
-      row(id, nameOf(power, rail), name, kind === 'servo' || kind === 'receiver' ? SERVO : PLUS_MINUS, {
+      row(id, nameOf(power, rail), name, kind === 'servo' || kind === 'receiver' ? 'servo' : 'plusMinus', {
         ...(typicalA === undefined ? {} : { typicalA }),
         ...(peakA === undefined ? {} : { peakA }),
       }),
