@@ -3,6 +3,7 @@
 import { SheetForm } from '@/ui/controls/SheetForm';
 import { Select } from '@/ui/controls/Select';
 import { TextArea, TextInput } from '@/ui/controls/TextInput';
+import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { RUN_KIND_NAMES } from '@/words/learn/runKinds';
 import { useState } from 'react';
@@ -247,7 +248,7 @@ export function FailureForm({
           />
         )}
       />
-      <div className="field text">
+      <Box sx={{ py: 1 }}>
         <Controller
           name="story"
           control={control}
@@ -261,7 +262,7 @@ export function FailureForm({
             />
           )}
         />
-      </div>
+      </Box>
       <Photos photos={photos} of="the failure" onChange={setPhotos} />
       {problem ? (
         <p role="alert" style={{ color: 'var(--rust)', padding: '4px 0' }}>

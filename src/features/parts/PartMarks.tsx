@@ -58,7 +58,7 @@ function tiled(box: BoxGeometry, [x, y, z]: readonly [number, number, number], t
   }
 }
 
-/** What is held, hatched; what is pulled, an outline with nothing in it. */
+/** What is held, hatched; what is pulled, an outline with nothing in it. Both are seen through the part. */
 export function Box({
   box,
   colour,
@@ -98,13 +98,14 @@ export function Box({
             map={hatch}
             toneMapped={false}
             transparent
+            depthTest={false}
             depthWrite={false}
             side={DoubleSide}
           />
         </mesh>
       ) : null}
       <lineSegments geometry={shape.edges}>
-        <lineBasicMaterial color={colour} />
+        <lineBasicMaterial color={colour} depthTest={false} transparent />
       </lineSegments>
     </group>
   );

@@ -102,6 +102,7 @@ export function LongGrid<R extends { id: string }>({
           '& .MuiDataGrid-columnHeader, & .MuiDataGrid-filler, & .MuiDataGrid-toolbar, & .MuiDataGrid-toolbarContainer, & .MuiDataGrid-columnHeaders, & [role="row"].MuiDataGrid-row--borderBottom':
             { bgcolor: 'background.default' },
           '& .MuiDataGrid-cell': { py: 0.75, lineHeight: 1.4, display: 'flex', alignItems: 'center' },
+          '& .MuiDataGrid-columnHeader .MuiIconButton-root': { bgcolor: 'transparent' },
           '& .MuiDataGrid-columnHeaderTitle': { fontWeight: 650, fontSize: 12 },
           '& .MuiDataGrid-toolbar': { border: 0, minHeight: 40, p: 0, justifyContent: 'flex-start' },
           '& .MuiDataGrid-cell:first-of-type, & .MuiDataGrid-columnHeader:first-of-type': { pl: 0 },
