@@ -149,11 +149,7 @@ runMain(async () => {
     await act?.(page);
     await page.locator('h1').first().waitFor();
     // the long checks follow from the worker
-    await page
-      .waitForFunction("!document.body.innerText.includes('being worked out')", undefined, {
-        timeout: 20_000,
-      })
-      .catch(() => undefined);
+    await page.getByText('being worked out').first().waitFor({ state: 'hidden', timeout: 60_000 });
     await page.waitForTimeout(400);
     await page.screenshot({ path: `docs/screenshots/${name}.png` });
     await page.close();

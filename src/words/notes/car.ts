@@ -4,8 +4,8 @@ import { firstUp } from '../lists';
 
 const packIs = (low: boolean) => (low ? 'with the pack low' : 'with the pack charged');
 
-const placed = ({ travel, rack }: { travel: string; rack?: string }, joined: string) =>
-  rack === undefined ? travel : `${travel} ${joined} ${rack} of rack`;
+const rackOf = (rack: string | undefined, joined: string) =>
+  rack === undefined ? '' : ` ${joined} ${rack} of rack`;
 
 const WHEEL_NAMES: Readonly<Record<keyof WheelLoads, string>> = {
   fl: 'front left',
@@ -66,7 +66,7 @@ const LINKAGE_NOTES: Sentences<'note.linkage'> = {
   'note.linkage.damperClosed': ({ closed, travel }) =>
     `The damper is shorter than its closed ${closed} at ${travel} of travel.`,
   'note.linkage.locks': ({ at, reached }) =>
-    `The linkage locks at ${placed(at, 'of travel and')}, before it reaches ${placed(reached, 'at')}.`,
+    `The linkage locks at ${at.travel} of travel${rackOf(at.rack, 'and')}, before it reaches ${reached.travel}${rackOf(reached.rack, 'at')}.`,
   'note.linkage.pushrod': ({ travel }) => `At ${travel} of travel the pushrod does not reach the rocker.`,
   'note.linkage.bumpSteers': ({ slope }) => `The wheel steers by ${slope} of travel.`,
   'note.linkage.tieRodHeight': () =>

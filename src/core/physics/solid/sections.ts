@@ -1,5 +1,5 @@
 import { refusal } from '../../base/errors';
-import { allowableMpa, } from '../strength/allowable';
+import { allowableMpa } from '../strength/allowable';
 import { cross, dot, lengthOf, subtract, unit, type Vec3 } from '../../base/vec3';
 import type { Mesh } from '../meshFiles/mesh';
 import { readMesh } from '../meshFiles/readMesh';
