@@ -48,7 +48,7 @@ it('lists what it can compute, and computes it as core does', async () => {
 
 it('says of a cruise out of reach what it holds instead', async () => {
   const { json } = await ask('drive.endurance', { ...run, thermal, cycle: { cruiseMps: 90, cruiseS: 10 } });
-  expect(json.notes[0]).toMatch(/90 m\/s is out of reach: it holds \d/);
+  expect(json.notes[0]).toMatch(/324.km\/h is out of reach: it holds \d/);
 });
 
 it('refuses a limit below the air, an empty range, and too many combinations, each by its field', async () => {
