@@ -96,9 +96,10 @@ test('a failure is fixed, a run that it names stays, and a run without one goes'
   await toSegment(page, 'Learn');
   await page.getByRole('button', { name: 'Note a failure of A' }).click();
   await page.getByRole('button', { name: 'Save the failure' }).click();
-  await expect(page.getByRole('form', { name: 'Note a failure' }).getByRole('alert')).toContainText(
+  await expect(page.getByRole('form', { name: 'Note a failure' }).getByRole('alert')).toContainText([
     'Which part?',
-  );
+    'How did it fail?',
+  ]);
   await field(page, 'Its name').fill('Front link');
   await page.getByRole('combobox', { name: 'What happened' }).selectOption({ label: 'Came loose' });
   await page.getByRole('combobox', { name: 'In which run' }).selectOption({ index: 1 });
