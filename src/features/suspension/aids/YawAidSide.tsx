@@ -233,7 +233,7 @@ export function YawAidSide({ tabs, foot, pick }: { tabs: ReactNode; foot: ReactN
           {assembled.ok ? (
             <Answer study={study.value} gain={aid.gain!} speedMps={speedMps} />
           ) : (
-            <h1 className="answer">Not study out yet: it needs {needNames(assembled.missing)}.</h1>
+            <h1 className="answer">Not worked out yet: it needs {needNames(assembled.missing)}.</h1>
           )}
           <SurfaceSwitch />
         </Ask>

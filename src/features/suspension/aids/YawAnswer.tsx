@@ -14,7 +14,7 @@ export function Answer({
   speedMps: number;
 }) {
   const { reader } = useReader();
-  if (!study) return <h1 className="answer">Being study out.</h1>;
+  if (!study) return <h1 className="answer">Being worked out…</h1>;
   const { assisted, bare } = study;
   const { criticalGain: critical, sweep } = assisted;
   const best = sweep
