@@ -23,6 +23,20 @@ const HAND_MADE = [
     message: 'a component of the library, or of src/ui where it has none',
   },
 ];
+/** Type, colours and lines are the theme's and the components' own; a page says where things stand. */
+const LOOKS =
+  '/^(color|bgcolor|background.*|font.*|border(?!Spacing).*|outline.*|fill|stroke.*|letterSpacing|lineHeight|textDecoration.*|opacity|boxShadow)$/';
+const DRESSED = [
+  {
+    selector:
+      'JSXAttribute[name.name="style"] Property[key.type="Identifier"][key.name!=/^(left|top|width|height|transform)$/]',
+    message: 'inline only what is computed of place and size: sx for layout, the theme or a module for looks',
+  },
+  {
+    selector: `JSXAttribute[name.name="sx"] Property[key.name=${LOOKS}]`,
+    message: 'sx for layout alone: the theme or a module for looks',
+  },
+];
 
 export default ts.config(
   {
@@ -136,6 +150,6 @@ export default ts.config(
   },
   {
     files: ['src/{features,app}/**/!(*.test).{ts,tsx}'],
-    rules: { 'no-restricted-syntax': ['error', ...WORDED, ...HAND_MADE] },
+    rules: { 'no-restricted-syntax': ['error', ...WORDED, ...HAND_MADE, ...DRESSED] },
   },
 );

@@ -26,6 +26,7 @@ const shared = {
     ],
   },
   moduleNameMapper: {
+    '\\.module\\.css$': '<rootDir>/tests/classNames.cjs',
     '^@/(.*)$': '<rootDir>/src/$1',
     '^manifold-3d$': '<rootDir>/node_modules/manifold-3d/manifold.js',
   },

@@ -47,7 +47,7 @@ const SHOTS = [
     name: 'power',
     path: '/builds/marsh-hare/B/power',
     size: BENCH,
-    act: (page) => page.locator('.branch').nth(2).waitFor(),
+    act: (page) => page.locator('[data-feed]').nth(2).waitFor(),
   },
   { name: 'chassis', path: '/builds/marsh-hare/D/chassis', size: BENCH },
   { name: 'suspension', path: '/builds/marsh-hare/D/suspension', size: BENCH },
@@ -107,7 +107,7 @@ const SHOTS = [
     name: 'learn-next',
     path: '/builds/marsh-hare/C/learn?view=next',
     size: BENCH,
-    act: (page) => page.locator('.nextstep').nth(2).waitFor(),
+    act: (page) => page.locator('[data-step]').nth(2).waitFor(),
   },
   {
     name: 'learn-report',
@@ -115,7 +115,7 @@ const SHOTS = [
     size: BENCH,
     act: async (page) => {
       await page.getByRole('button', { name: 'Test report' }).click();
-      await page.locator('.paper h2').nth(1).waitFor();
+      await page.locator('main h2').nth(1).waitFor();
     },
   },
   { name: 'field', path: '/builds/marsh-hare/B/field', size: BENCH },

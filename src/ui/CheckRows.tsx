@@ -1,5 +1,7 @@
 'use client';
 
+import checksCss from '@/ui/checks.module.css';
+import Typography from '@mui/material/Typography';
 import ButtonBase from '@mui/material/ButtonBase';
 import Button from '@mui/material/Button';
 import { effectText, readingOf, remedyText, whyOf } from '@/words/checkWords';
@@ -23,7 +25,7 @@ interface CheckRowsProps {
 export function CheckRows({ checks, locked, onApply, onTry }: CheckRowsProps) {
   'use memo';
   return (
-    <section className="checks" aria-label="Checks">
+    <section className={checksCss.checks} aria-label="Checks">
       {checks.map((check) => (
         <CheckRow key={check.id} check={check} locked={locked} onApply={onApply} onTry={onTry} />
       ))}
@@ -38,21 +40,25 @@ function CheckRow({ check, locked, onApply, onTry }: { check: Check } & Omit<Che
   const title = checkTitle(check);
   const steps = stepsOf(check.working, reader);
   return (
-    <div className="check" data-check={check.id} data-state={check.state}>
+    <div className={checksCss.check} data-check={check.id} data-state={check.state}>
       <StateMark state={check.state} />
-      <ButtonBase className="title" onClick={() => open({ title, steps })} disabled={steps.length === 0}>
-        {title} <span className="state">{STATE_WORDS[check.state]}</span>
+      <ButtonBase
+        className={checksCss.title}
+        onClick={() => open({ title, steps })}
+        disabled={steps.length === 0}
+      >
+        {title} <span className={checksCss.state}>{STATE_WORDS[check.state]}</span>
       </ButtonBase>
       <Reading check={check} />
       <MarginBar check={check} />
-      <span className="why">
+      <span className={checksCss.why}>
         {whyOf(check, reader)}
         {check.surface && check.state !== 'unknown' ? ` (${check.surface.toLowerCase()})` : ''}
       </span>
       {check.remedies.length > 0 ? (
-        <div className="remedies">
+        <div className={checksCss.remedies} data-testid="remedies">
           {check.remedies.map((remedy) => (
-            <span key={JSON.stringify(remedy.patch)} className="remedy">
+            <span key={JSON.stringify(remedy.patch)} className={checksCss.remedy}>
               <Button
                 color="success"
                 disabled={locked}
@@ -61,7 +67,9 @@ function CheckRow({ check, locked, onApply, onTry }: { check: Check } & Omit<Che
               >
                 {remedyText(remedy, reader)}
               </Button>
-              <span className="quiet">{effectText(check, remedy, reader)}</span>
+              <Typography component="span" color="textSecondary">
+                {effectText(check, remedy, reader)}
+              </Typography>
               <Button variant="link" color="secondary" onClick={() => onTry(remedy)}>
                 compare
               </Button>
@@ -77,13 +85,18 @@ function Reading({ check }: { check: Check }) {
   'use memo';
   const { reader } = useReader();
   const reading = readingOf(check, reader);
-  if (!reading) return <span className="reading quiet">—</span>;
+  if (!reading)
+    return (
+      <Typography component="span" color="textSecondary" className={checksCss.reading}>
+        —
+      </Typography>
+    );
   const { number, unit, against } = reading;
   return (
-    <span className="reading">
+    <span className={checksCss.reading}>
       {number}
       {unit ? <small> {unit}</small> : null}
-      {against ? <small className="against">{against}</small> : null}
+      {against ? <small className={checksCss.against}>{against}</small> : null}
     </span>
   );
 }

@@ -1,5 +1,7 @@
 'use client';
 
+import figuresCss from './Figure.module.css';
+import clsx from 'clsx';
 import ButtonBase from '@mui/material/ButtonBase';
 import type { ReactNode } from 'react';
 import type { WorkingStep } from '@/words/workingStep';
@@ -21,7 +23,8 @@ export function Figure({
   const { open } = useWorking();
   return (
     <ButtonBase
-      className={`figure ${tone}`}
+      className={clsx(figuresCss.figure, figuresCss[tone])}
+      data-figure
       aria-label={`Working of ${title}`}
       onClick={() => open({ title, steps })}
     >

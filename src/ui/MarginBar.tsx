@@ -1,3 +1,4 @@
+import checksCss from '@/ui/checks.module.css';
 import type { Check } from '@/core/verdict/engine/check';
 
 const WIDTH = 132;
@@ -7,13 +8,13 @@ export function MarginBar({ check }: { check: Check }) {
   'use memo';
   const { value, limit, margin, state, kind } = check;
   if (value === undefined || limit === undefined || margin === undefined || state === 'unknown')
-    return <span className="bar" />;
+    return <span className={checksCss.bar} />;
   const ceiling = kind === 'ceiling';
   const edge = ceiling ? WIDTH * 0.8 : WIDTH * 0.35;
   const filled = Math.max(2, Math.min(WIDTH, (value / (limit || 1e-9)) * edge));
   const colour = `var(--${state === 'clear' ? 'moss' : state === 'tight' ? 'ochre' : 'rust'})`;
   return (
-    <svg className="bar" width={WIDTH} height="14" aria-hidden="true">
+    <svg className={checksCss.bar} width={WIDTH} height="14" aria-hidden="true">
       <defs>
         <pattern
           id="barhatch"

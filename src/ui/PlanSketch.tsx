@@ -1,3 +1,5 @@
+import planCss from './PlanSketch.module.css';
+import Typography from '@mui/material/Typography';
 import type { Chassis } from '@/core/car/document/chassis';
 import type { DrivenAxles } from '@/core/physics/motion/road';
 
@@ -13,9 +15,9 @@ export function PlanSketch({ chassis, tyreRadiusMm = 30, driven, width }: PlanSk
   const { wheelbaseMm, trackFrontMm, trackRearMm, frontLoadShare } = chassis;
   if (wheelbaseMm === undefined || trackFrontMm === undefined || trackRearMm === undefined) {
     return (
-      <p className="quiet" style={{ padding: '28px 0' }}>
+      <Typography color="textSecondary" sx={{ p: '28px 0' }}>
         The plan appears with wheelbase and tracks.
-      </p>
+      </Typography>
     );
   }
   const tyreWidth = 0.7 * tyreRadiusMm;
@@ -54,7 +56,7 @@ export function PlanSketch({ chassis, tyreRadiusMm = 30, driven, width }: PlanSk
     <svg
       viewBox={`0 0 ${long} ${across}`}
       width={width}
-      style={{ maxWidth: '100%', height: 'auto', display: 'block', marginTop: 10 }}
+      className={planCss.plan}
       role="img"
       aria-label={`Plan to scale: wheelbase ${wheelbaseMm} mm, tracks ${trackFrontMm} and ${trackRearMm} mm`}
     >

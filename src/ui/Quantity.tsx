@@ -1,5 +1,6 @@
 'use client';
 
+import Typography from '@mui/material/Typography';
 import { formatQuantity } from '@/core/base/units/formatQuantity';
 import type { QuantityName } from '@/core/base/units/quantities';
 import { useReader } from './reader';
@@ -19,7 +20,7 @@ export function Quantity({
   return (
     <>
       {number}
-      {unit === '' ? null : <span className="unit">{unit}</span>}
+      {unit === '' ? null : <Typography variant="unit">{unit}</Typography>}
     </>
   );
 }

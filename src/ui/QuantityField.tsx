@@ -1,5 +1,7 @@
 'use client';
 
+import clsx from 'clsx';
+import fieldsCss from '@/ui/fields.module.css';
 import { TextInput } from './controls/TextInput';
 import { flushSync } from 'react-dom';
 import { type ReactNode, useEffect, useEffectEvent, useId, useRef, useState } from 'react';
@@ -117,15 +119,15 @@ export function QuantityField({
   }
 
   return (
-    <div className="field">
+    <div className={fieldsCss.field} data-field>
       <label htmlFor={id}>
         {label}
         {after}
       </label>
-      <span className="entry">
-        {assumed ? <span className="assumed">assumed</span> : null}
+      <span className={fieldsCss.entry}>
+        {assumed ? <span className={fieldsCss.assumed}>assumed</span> : null}
         {ghost !== undefined && ghost !== value ? (
-          <span className="ghostvalue" title="in the ghost">
+          <span className={fieldsCss.ghostvalue} title="in the ghost">
             {formatQuantity(ghost, quantity, reader, 4).number} →&nbsp;
           </span>
         ) : null}
@@ -173,10 +175,16 @@ export function QuantityField({
             if (event.key === 'Enter' && !event.currentTarget.form) event.currentTarget.blur();
           }}
         />
-        <span className="unit">{quantity === 'price' ? reader.currency : unit.symbol}</span>
+        <span className={fieldsCss.unit} data-unit>
+          {quantity === 'price' ? reader.currency : unit.symbol}
+        </span>
       </span>
       {say?.words ? (
-        <span id={`${id}-say`} className={`say ${say.bad ? 'bad' : ''}`} role={say.bad ? 'alert' : undefined}>
+        <span
+          id={`${id}-say`}
+          className={clsx(fieldsCss.say, say.bad && fieldsCss.bad)}
+          role={say.bad ? 'alert' : undefined}
+        >
           {say.words}
         </span>
       ) : null}

@@ -1,5 +1,7 @@
 'use client';
 
+import fieldsCss from '@/ui/fields.module.css';
+import Typography from '@mui/material/Typography';
 import Button from '@mui/material/Button';
 import Slider from '@mui/material/Slider';
 import { useId } from 'react';
@@ -43,7 +45,7 @@ export function QuantitySlider({
   const id = useId();
   const arrowSteps = useArrowSteps(onEnd);
   return (
-    <div className="slider">
+    <div className={fieldsCss.slider}>
       <label htmlFor={id}>{label}</label>
       <output htmlFor={id}>{formatText(value, quantity, reader)}</output>
       <Slider
@@ -73,7 +75,7 @@ export function QuantitySlider({
           {mark.label}
         </Button>
       ) : null}
-      {effect ? <p className="quiet">{effect}</p> : null}
+      {effect ? <Typography color="textSecondary">{effect}</Typography> : null}
     </div>
   );
 }

@@ -1,3 +1,4 @@
+import markCss from '@/ui/StateMark.module.css';
 import type { State } from '@/core/verdict/engine/check';
 
 interface StateMarkProps {
@@ -7,7 +8,7 @@ interface StateMarkProps {
 
 /** The state as a shape: filled, half, cut by a bar, dotted ring. The word stands beside it. */
 export function StateMark({ state, size = 12 }: StateMarkProps) {
-  return <StateShape className="mark" state={state} size={size} />;
+  return <StateShape className={markCss.mark} state={state} size={size} />;
 }
 
 /** The same inside a drawing. */
@@ -19,7 +20,7 @@ export function StateShape({ state, size = 12, className }: StateMarkProps & { c
       height={size}
       viewBox="0 0 12 12"
       aria-hidden="true"
-      style={className ? { color: `var(--${state})` } : undefined}
+      data-mark={className ? state : undefined}
     >
       {state === 'clear' && <circle cx="6" cy="6" r="5" fill="currentColor" />}
       {state === 'tight' && (

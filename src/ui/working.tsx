@@ -1,5 +1,7 @@
 'use client';
 
+import Typography from '@mui/material/Typography';
+import checksCss from '@/ui/checks.module.css';
 import Button from '@mui/material/Button';
 import Table from '@mui/material/Table';
 import TableBody from '@mui/material/TableBody';
@@ -42,7 +44,7 @@ export function WorkingPanel({ fallback }: { fallback?: Working }) {
   const working = shown ?? fallback;
   if (!working) return null;
   return (
-    <section className="working" aria-label={`Working: ${working.title}`} data-testid="working">
+    <section className={checksCss.working} aria-label={`Working: ${working.title}`} data-testid="working">
       <h2>
         Working: {working.title}
         {shown ? (
@@ -50,9 +52,9 @@ export function WorkingPanel({ fallback }: { fallback?: Working }) {
             close
           </Button>
         ) : (
-          <span className="quiet" style={{ fontWeight: 400, fontSize: 12 }}>
+          <Typography component="span" variant="small" color="textSecondary">
             tap any underlined figure for its own
-          </span>
+          </Typography>
         )}
       </h2>
       <Table>
@@ -60,13 +62,13 @@ export function WorkingPanel({ fallback }: { fallback?: Working }) {
           {working.steps.map((step) => (
             <TableRow key={step.label}>
               <TableCell>{step.label}</TableCell>
-              <TableCell className="formula">{step.formula}</TableCell>
-              <TableCell className="value">
+              <TableCell className={checksCss.formula}>{step.formula}</TableCell>
+              <TableCell className={checksCss.value}>
                 {step.value !== undefined && step.quantity ? (
                   <Quantity value={step.value} quantity={step.quantity} />
                 ) : null}
               </TableCell>
-              <TableCell className="source">{step.source}</TableCell>
+              <TableCell className={checksCss.source}>{step.source}</TableCell>
             </TableRow>
           ))}
         </TableBody>

@@ -11,7 +11,7 @@ test('a gain is found that catches a car that spins, goes into the build, and co
   await field(page, 'Rear stiffness over load').fill('3');
   const gain = page.getByRole('slider', { name: 'Gain' });
   await gain.fill('0');
-  const answer = page.locator('h1.answer');
+  const answer = page.locator('main h1');
   await expect(page.getByTestId('unstable')).toBeVisible();
   await gain.fill('0.3');
   await expect(answer).toHaveText(/without it the car spins/);
@@ -58,11 +58,11 @@ test('a slip target is swept, a brake is held back, and a car without a free whe
   await expect(page.getByTestId('band')).toContainText('Best from');
   await page.getByRole('button', { name: 'Slip control, brake' }).click();
   await field(page, 'Brake torque at the axle').fill('2');
-  await expect(page.locator('h1.answer')).toHaveText(/locked wheels/);
+  await expect(page.locator('main h1')).toHaveText(/locked wheels/);
   await toSegment(page, 'Drive');
   await page.getByRole('combobox', { name: 'Driven' }).selectOption({ label: 'both axles' });
   await toSegment(page, 'Suspension');
   await page.getByRole('tab', { name: 'Aids' }).click();
   await page.getByRole('button', { name: 'Slip control, throttle' }).click();
-  await expect(page.locator('h1.answer')).toHaveText(/axle that rolls free/);
+  await expect(page.locator('main h1')).toHaveText(/axle that rolls free/);
 });

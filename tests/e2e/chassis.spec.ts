@@ -33,7 +33,7 @@ test('a car that rolls over stops doing so through a remedy', async ({ page }) =
   await expect(tip).toHaveAttribute('data-state', 'over');
   await expect(page.getByTestId('outcome')).toHaveText('rolls over before it slides');
   for (let times = 0; times < 8 && (await tip.getAttribute('data-state')) === 'over'; times++) {
-    await tip.locator('.remedies button').first().click();
+    await tip.getByTestId('remedies').getByRole('button').first().click();
     await saved(page);
   }
   await expect(tip).not.toHaveAttribute('data-state', 'over');

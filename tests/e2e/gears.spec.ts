@@ -62,7 +62,7 @@ test('gears mesh, fit the slot, and go out as files of the right size', async ({
   const turned = () =>
     page
       .getByTestId('mesh-sketch')
-      .locator('.mesh svg')
+      .locator('[role=img] svg')
       .first()
       .evaluate((svg) => getComputedStyle(svg).transform);
   const before = await turned();

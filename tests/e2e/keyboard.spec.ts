@@ -158,7 +158,7 @@ test('where the system sets the colours, drawings are in them and what is chosen
         return { color, backgroundColor, fill };
       });
   const words = await look('main');
-  const chosen = await look('.revs [aria-current]');
+  const chosen = await look('header [aria-current]');
   expect(chosen.backgroundColor).not.toBe(words.backgroundColor);
   expect(chosen.color).not.toBe(chosen.backgroundColor);
   const mark = await page.evaluate(() =>

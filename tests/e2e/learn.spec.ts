@@ -18,17 +18,14 @@ test('a failure is run to its cause by clues and checks, closed, and opened agai
   await noted(page, 'Carrier', 'Split along the layers');
   const failure = page.getByRole('article', { name: /Carrier/ });
   await failure.getByRole('button', { name: 'find out why it failed' }).click();
-  const suspects = failure
-    .getByTestId('suspects')
-    .getByRole('listitem')
-    .filter({ has: page.locator('.sharebar') });
+  const suspects = failure.getByTestId('suspects').getByRole('listitem').and(page.locator('[data-cause]'));
   await failure.getByRole('textbox', { name: 'Look for a clue' }).fill('flat');
   await failure.getByRole('button', { name: /flat/ }).first().click();
   // by hand 2·e^3.5 of 82.46, each 40 %, before the margins of this build
   await expect(suspects.first()).toContainText('pulls the layers apart');
   await expect(suspects.first()).toContainText(/(39|40|41)\s%/);
   await expect(failure.getByTestId('other-causes')).toContainText(/\d+ other causes together/);
-  const percents = await failure.getByTestId('suspects').locator('.mono').allInnerTexts();
+  const percents = await failure.getByTestId('share').allInnerTexts();
   expect(percents.reduce((sum, text) => sum + Number.parseFloat(text), 0)).toBe(100);
   await expect(failure.getByTestId('next-check')).toContainText('do the layer lines run square to the load');
   await failure.getByTestId('next-check').getByRole('button', { name: 'no', exact: true }).click();
@@ -120,7 +117,7 @@ test('the next change is ranked, opens its page as a ghost, and begins the next 
 }) => {
   await page.goto('/builds/marsh-hare/C/learn?view=next');
   await expect(page.getByTestId('next-answer')).toContainText(/Next: motor case .*→ with a heat sink\./);
-  const first = page.getByTestId('next-list').locator('.nextstep').first();
+  const first = page.getByTestId('next-list').locator('[data-step]').first();
   await expect(first).toContainText(/motor case [\d.]+\s°C → [\d.]+\s°C/);
   await expect(first).toContainText(/fails 0\.9\d* → clear 1\.\d+/);
   await expect(first).toContainText(/2 runs on each side/);
@@ -144,7 +141,7 @@ test('the next change is ranked, opens its page as a ghost, and begins the next 
   await page.getByRole('tab', { name: 'Next change', exact: true }).click();
   const longer = page
     .getByTestId('next-list')
-    .locator('.nextstep')
+    .locator('[data-step]')
     .filter({ hasText: /pinion teeth 9 → \d+/ })
     .first();
   const teeth = /pinion teeth 9 → (\d+)/.exec(await longer.innerText())![1]!;

@@ -23,7 +23,7 @@ test('a shared regulator browns out, and a second one cures it', async ({ page }
   const receiver = page.locator('[data-check^="power.load:"]').filter({ hasText: 'Receiver, 3 channels' });
   await expect(receiver).toHaveAttribute('data-state', 'over');
   await expect(page.getByRole('heading', { level: 1 })).toContainText('Browns out');
-  await expect(page.locator('.thing').filter({ hasText: 'Receiver, 3 channels' })).toHaveAttribute(
+  await expect(page.locator('[data-thing]').filter({ hasText: 'Receiver, 3 channels' })).toHaveAttribute(
     'data-state',
     'over',
   );
@@ -35,7 +35,7 @@ test('a shared regulator browns out, and a second one cures it', async ({ page }
     /Receiver, 3 channels, clear: 6\sV with the pack charged, 6\sV low/,
   );
   await expect(
-    page.locator('.thing').filter({ hasText: 'Strong servo, metal gears regulator' }),
+    page.locator('[data-thing]').filter({ hasText: 'Strong servo, metal gears regulator' }),
   ).toHaveAttribute('data-state', 'clear');
   await page.keyboard.press('Control+z');
   await expect(receiver).toHaveAttribute('data-state', 'over');
@@ -57,7 +57,7 @@ test('a load is dragged to another regulator in the tree, and a ring is refused 
   await pick(page, 'Add a regulator', 'Controller’s regulator, 6 V');
   await pick(page, 'Add a regulator', 'Switching regulator, 6 V, 5 A');
   await pick(page, 'Add a load', 'Receiver, 3 channels');
-  const thing = (name: string) => page.locator('.thing').filter({ hasText: name });
+  const thing = (name: string) => page.locator('[data-thing]').filter({ hasText: name });
   const end = (name: string, side: 'source' | 'target') => thing(name).locator(`.react-flow__handle.${side}`);
   await expect(page.getByRole('combobox', { name: 'Receiver, 3 channels is fed by' })).toHaveValue(/^rail-/);
   await saved(page);

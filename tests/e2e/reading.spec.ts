@@ -37,7 +37,7 @@ test('at the field everything that is pressed is high enough for a cold thumb', 
     const low = await page.locator('main').evaluate((main) =>
       // what stands in a sentence is as high as its line
       [...main.querySelectorAll<HTMLElement>('button, select, input, textarea, [role=tab]')]
-        .filter((one) => !one.matches('.MuiButton-link, .figure, [type=file], .check *'))
+        .filter((one) => !one.matches('.MuiButton-link, [data-figure], [type=file], [data-check] *'))
         .map((one) => one.closest('.MuiInputBase-root, .MuiCheckbox-root') ?? one)
         .filter((one) => one.getBoundingClientRect().height > 0 && one.getBoundingClientRect().height < 44)
         .map((one) => `${one.outerHTML.slice(0, 120)}: ${one.getBoundingClientRect().height}`),

@@ -4,7 +4,7 @@ import { expect, field, freshName, readyBuild, saved, test, toSegment } from './
 async function started(page: Page, name: string, corner: string): Promise<void> {
   await readyBuild(page, freshName(name));
   await toSegment(page, 'Suspension');
-  await expect(page.locator('h1.answer')).toHaveText(/it needs hard points of the front corner/);
+  await expect(page.locator('main h1')).toHaveText(/it needs hard points of the front corner/);
   await page.getByRole('button', { name: corner }).click();
   await expect(page.getByTestId('toe-strays')).toBeVisible();
 }
@@ -117,9 +117,9 @@ test('springs are chosen by sag, the steering turns a circle, and a joint is tic
   await page.getByRole('tab', { name: /^Ride and landing/ }).click();
   await page.getByRole('textbox', { name: 'Rate', exact: true }).fill('0.2');
   await field(page, 'Lands from').fill('0.1');
-  await expect(page.locator('h1.answer')).toHaveText(/rests on its bump stop/);
+  await expect(page.locator('main h1')).toHaveText(/rests on its bump stop/);
   await page.getByRole('button', { name: /^Take: By the sag aimed at/ }).click();
-  await expect(page.locator('h1.answer')).toHaveText(/sinks .* \(30\s%\)/);
+  await expect(page.locator('main h1')).toHaveText(/sinks .* \(30\s%\)/);
   await page.getByRole('tab', { name: /^Steering/ }).click();
   const circle = async () => Number.parseFloat(await page.getByTestId('circle').innerText());
   const wide = await circle();
@@ -129,7 +129,7 @@ test('springs are chosen by sag, the steering turns a circle, and a joint is tic
   await field(page, 'Apart').fill('10');
   await field(page, 'Play, inboard').fill('0.2');
   await field(page, 'Play, outboard').fill('0.2');
-  await expect(page.locator('h1.answer')).toHaveText(/wobbles 1\.7\smm/);
+  await expect(page.locator('main h1')).toHaveText(/wobbles 1\.7\smm/);
   const loose = page.locator('[data-bench="front-loose"]');
   await loose.getByRole('checkbox').check();
   await expect(loose).toHaveAttribute('data-state', 'passed');

@@ -1,5 +1,7 @@
 'use client';
 
+import { Page } from '@/ui/layout/Page';
+import Typography from '@mui/material/Typography';
 import { Fold } from '@/ui/controls/Fold';
 import { useMemo } from 'react';
 import { briefDemand, type BriefDemandInput, type BriefDemandResult } from '@/core/physics/motion/demand';
@@ -34,7 +36,7 @@ export function BriefPage() {
     return found.ok ? { worked: found.value, missing: [] } : { missing: found.missing };
   }, [document]);
   return (
-    <main className="page readfirst">
+    <Page>
       <Bench>
         <Surfaces />
         <Group title="The wish">
@@ -64,7 +66,7 @@ export function BriefPage() {
         <SegmentChecks segment="brief" />
         <DemandWorking worked={demand.worked} />
       </Readings>
-    </main>
+    </Page>
   );
 }
 
@@ -95,11 +97,11 @@ function NotYet({ missing }: { missing: readonly string[] }) {
   const wished = document.brief.surfaces.length > 0 && document.brief.targetMps !== undefined;
   return (
     <>
-      <h1 className="answer">
+      <Typography variant="answer">
         {wished
           ? `To say what this wish demands it still needs ${needNames(missing)}.`
           : 'What should it do? Choose a surface, type the speed, choose a size class.'}
-      </h1>
+      </Typography>
       <p>The orchard car of the demo is for mown grass and gravel, 30 km/h, 25 minutes per pack.</p>
       <FirstSteps on="brief" />
     </>

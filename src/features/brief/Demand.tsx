@@ -1,5 +1,9 @@
 'use client';
 
+import tablesCss from '@/ui/controls/tables.module.css';
+import Typography from '@mui/material/Typography';
+import Box from '@mui/material/Box';
+import TableContainer from '@mui/material/TableContainer';
 import Table from '@mui/material/Table';
 import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
@@ -34,7 +38,7 @@ export function Demand({ input, result }: { input: BriefDemandInput; result: Bri
     : undefined;
   return (
     <Apart>
-      <h1 className="answer">
+      <Typography variant="answer">
         Holding {formatText(input.targetMps, 'speedMps', reader)} on {on} takes{' '}
         <Figure title={`the power on ${on}`} steps={workingDemand(input, hardest, write)}>
           {formatText(hardest.powerAtWheelW, 'powerW', reader)}
@@ -57,18 +61,18 @@ export function Demand({ input, result }: { input: BriefDemandInput; result: Bri
         {lost.length > 0
           ? `Grip, not power, forbids it on ${lost.map(({ id }) => nameOf(id, surfaces)).join(' and ')}.`
           : 'The tyres can carry it.'}
-      </h1>
+      </Typography>
       <Charts>
         <PowerChart input={input} />
         <DemandTable input={input} result={result} />
       </Charts>
       {result.notes.length > 0 ? (
-        <p className="quiet" style={{ fontSize: 12, marginTop: 6 }}>
+        <Typography variant="small" color="textSecondary" sx={{ mt: 0.75 }}>
           {sayAll(
             result.notes.map((note) => renamed(note, (id) => nameOf(id, surfaces))),
             reader,
           )}
-        </p>
+        </Typography>
       ) : null}
     </Apart>
   );
@@ -110,10 +114,10 @@ export function DemandTable({ input, result }: { input: BriefDemandInput; result
   const rows = result.surfaces;
   const withCharge = rows.some(({ chargeMah }) => chargeMah !== undefined);
   return (
-    <div style={{ flex: '1 1 380px', minWidth: 0 }}>
-      <div className="cap">What the wish demands</div>
-      <div className="gridbox">
-        <Table className="grid slim">
+    <Box sx={{ flex: '1 1 380px', minWidth: 0 }}>
+      <Typography variant="label">What the wish demands</Typography>
+      <TableContainer>
+        <Table className={tablesCss.slim}>
           <TableHead>
             <TableRow>
               <TableCell>On</TableCell>
@@ -215,8 +219,8 @@ export function DemandTable({ input, result }: { input: BriefDemandInput; result
             )}
           </TableBody>
         </Table>
-      </div>
-    </div>
+      </TableContainer>
+    </Box>
   );
 }
 export const nameOf = (id: string, surfaces: readonly { id: string; name: string }[]) =>

@@ -1,5 +1,7 @@
 'use client';
 
+import briefCss from '@/features/brief/brief.module.css';
+import Typography from '@mui/material/Typography';
 import Button from '@mui/material/Button';
 import Link from 'next/link';
 import { assuming } from '@/core/car/assumed/assumed';
@@ -22,7 +24,7 @@ export function FirstSteps({ on }: { on: 'brief' | 'drive' }) {
   'use memo';
   const { build, revision } = useBuild();
   return (
-    <section className="firststeps" aria-label="The least that gives a speed">
+    <section className={briefCss.firststeps} aria-label="The least that gives a speed">
       {on === 'drive' ? (
         <>
           <Surfaces />
@@ -35,10 +37,10 @@ export function FirstSteps({ on }: { on: 'brief' | 'drive' }) {
       {on === 'brief' ? <DriveSteps /> : null}
       <Group title="Mass">
         <DocumentField path={['chassis', 'massG']} example={1550} />
-        <p className="quiet">
+        <Typography color="textSecondary">
           Wheelbase, tracks, centre of gravity and drag area stand in{' '}
           <Link href={segmentPath(build.id, revision.letter, 'chassis')}>Chassis</Link>.
-        </p>
+        </Typography>
       </Group>
     </section>
   );
@@ -72,18 +74,18 @@ export function UsualCar() {
   const patch = startingCar(document, library);
   if (closed || patch.length === 0) return null;
   return (
-    <div className="usualcar">
+    <div className={briefCss.usualcar}>
       <Button variant="contained" onClick={() => edit(assuming(document, patch))}>
         Fill in a usual {document.brief.sizeClass!.name} car ({patch.length} figures)
       </Button>
-      <p className="quiet" data-testid="usual-figures">
+      <Typography color="textSecondary" data-testid="usual-figures">
         {patch
           .map(
             ({ path, value }) => `${labelOf(path).label.toLowerCase()} ${describeValue(path, value, reader)}`,
           )
           .join(' · ')}
         . Each stays marked as assumed until you touch it.
-      </p>
+      </Typography>
     </div>
   );
 }

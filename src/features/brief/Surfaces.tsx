@@ -1,5 +1,6 @@
 'use client';
 
+import Typography from '@mui/material/Typography';
 import { Fold } from '@/ui/controls/Fold';
 import Button from '@mui/material/Button';
 import { itemsOf } from '@/core/car/library/items';
@@ -28,9 +29,9 @@ export function Surfaces() {
           title={
             <>
               {surface.name}{' '}
-              <span className="mono quiet">
+              <Typography variant="reading" color="textSecondary">
                 μ {surface.mu} ± {surface.muError}, roll {surface.rollingResistance}
-              </span>
+              </Typography>
             </>
           }
           key={surface.id}
@@ -60,9 +61,9 @@ export function Surfaces() {
         />
       )}
       {chosen.length > 0 ? (
-        <p className="quiet" style={{ fontSize: 12 }}>
+        <Typography variant="small" color="textSecondary">
           Starting values, ± one standard deviation; your own run corrects them.
-        </p>
+        </Typography>
       ) : null}
     </Group>
   );

@@ -1,5 +1,6 @@
 'use client';
 
+import Typography from '@mui/material/Typography';
 import Table from '@mui/material/Table';
 import TableBody from '@mui/material/TableBody';
 import TableCell from '@mui/material/TableCell';
@@ -32,9 +33,9 @@ export function AirSide() {
   }, [ghost, surface]);
   if (!input.ok || !air)
     return (
-      <h1 className="answer">
+      <Typography variant="answer">
         Not worked out yet: it needs {input.ok ? 'a surface' : needNames(input.missing)}.
-      </h1>
+      </Typography>
     );
   const speed = (mps: number) => formatText(mps, 'speedMps', reader);
   const force = (newton: number) => formatText(newton, 'forceN', reader);
@@ -52,12 +53,12 @@ export function AirSide() {
   return (
     <Apart>
       <Ask>
-        <h1 className="answer" data-testid="air-answer">
+        <Typography variant="answer" data-testid="air-answer">
           {said}
           {air.outrunMps === undefined || wish === undefined
             ? ''
             : ` The wish is ${speed(wish)}: ${air.outrunMps > wish ? 'grip is left over' : 'no motor reaches it on these tyres'}.`}
-        </h1>
+        </Typography>
         <SurfaceSwitch />
       </Ask>
       <Charts>
@@ -109,7 +110,7 @@ export function AirSide() {
         />
       </Charts>
       {rows.length > 0 ? (
-        <Table size="small" className="grid" aria-label="Grip and drag by speed">
+        <Table size="small" aria-label="Grip and drag by speed">
           <TableHead>
             <TableRow>
               <TableCell>Where</TableCell>
@@ -132,10 +133,10 @@ export function AirSide() {
           </TableBody>
         </Table>
       ) : null}
-      <p className="quiet">
+      <Typography color="textSecondary">
         Downforce grows with the square of speed like drag; lift on an axle takes grip away. Downforce, drag
         area and the load on the driven axle stand at the left.
-      </p>
+      </Typography>
     </Apart>
   );
 }

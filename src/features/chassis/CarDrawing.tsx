@@ -1,5 +1,7 @@
 'use client';
 
+import chartsCss from '@/ui/charts/charts.module.css';
+import chassisCss from '@/features/chassis/chassis.module.css';
 import { type KeyboardEvent, type PointerEvent, useRef } from 'react';
 import type { PlacedBody } from '@/core/worked/chassis/bodiesOfBuild';
 import { moved } from '@/core/verdict/chassis/onStanding';
@@ -105,7 +107,11 @@ export function CarDrawing({ view, weight, ghost, chosen, onChoose }: CarDrawing
   const [cgX, cgY] = [-weight.cgMm[0], plan ? weight.cgMm[1] : -weight.cgMm[2]];
   const loads = weight.balance?.wheelLoadsN;
   return (
-    <figure className="chart" data-testid={`drawing-${view}`} style={{ width: `min(100%, ${WIDTH_PX}px)` }}>
+    <figure
+      className={chartsCss.chart}
+      data-testid={`drawing-${view}`}
+      style={{ width: `min(100%, ${WIDTH_PX}px)` }}
+    >
       <figcaption>
         <span>{plan ? 'From above, front to the left' : 'From the side, front to the left'}</span>
       </figcaption>
@@ -114,7 +120,7 @@ export function CarDrawing({ view, weight, ghost, chosen, onChoose }: CarDrawing
         width={WIDTH_PX}
         role="group"
         aria-label={plan ? 'Plan to scale' : 'Side view to scale'}
-        style={{ touchAction: 'none' }}
+        className={chartsCss.dragged}
       >
         {plan ? (
           <path
@@ -192,7 +198,7 @@ export function CarDrawing({ view, weight, ghost, chosen, onChoose }: CarDrawing
             return (
               <g
                 key={body.id}
-                className="body"
+                className={chassisCss.body}
                 tabIndex={0}
                 role="button"
                 aria-pressed={isChosen}
@@ -263,8 +269,8 @@ export function CarDrawing({ view, weight, ghost, chosen, onChoose }: CarDrawing
                   (wheel[1] === 'l' ? 11 : -4)
                 }
                 textAnchor="middle"
-                className="strong"
-                style={{ fontSize: 0.85 * size }}
+                className={chartsCss.strong}
+                fontSize={0.85 * size}
               >
                 {formatText(loads[wheel], 'forceN', reader)}
               </text>

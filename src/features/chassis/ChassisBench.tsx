@@ -1,5 +1,8 @@
 'use client';
 
+import chassisCss from '@/features/chassis/chassis.module.css';
+import fieldsCss from '@/ui/fields.module.css';
+import Typography from '@mui/material/Typography';
 import ButtonBase from '@mui/material/ButtonBase';
 import Button from '@mui/material/Button';
 import { TextInput } from '@/ui/controls/TextInput';
@@ -60,8 +63,10 @@ export function ChassisBench({ bodies, chosen, onChoose }: ChassisBenchProps) {
           )
         }
       >
-        {bodies.length === 0 ? <p className="quiet">They appear with wheelbase and tracks.</p> : null}
-        <div className="bodies">
+        {bodies.length === 0 ? (
+          <Typography color="textSecondary">They appear with wheelbase and tracks.</Typography>
+        ) : null}
+        <div className={chassisCss.bodies}>
           {bodies
             .filter(({ fixed }) => !fixed)
             .map(({ id, name, massG, placed }) => (
@@ -74,7 +79,7 @@ export function ChassisBench({ bodies, chosen, onChoose }: ChassisBenchProps) {
                   {name}
                   {placed ? '' : <small> first guess</small>}
                 </span>
-                <span className="mono">{formatText(massG, 'massG', reader)}</span>
+                <Typography variant="reading">{formatText(massG, 'massG', reader)}</Typography>
               </ButtonBase>
             ))}
         </div>
@@ -90,15 +95,15 @@ export function ChassisBench({ bodies, chosen, onChoose }: ChassisBenchProps) {
         <DocumentField path={path('massG')} example={1600} />
         <DocumentField path={path('frontLoadShare')} example={0.49} />
         <DocumentField path={path('cgHeightMm')} example={62} />
-        <p className="quiet" style={{ fontSize: 12 }}>
+        <Typography variant="small" color="textSecondary">
           Weigh the car ready to run, then with its front wheels on the scale alone: the second over the first
           is the weight on the front axle.
-        </p>
+        </Typography>
       </Group>
       <Group title="Air">
         <DocumentField path={path('cdaM2')} example={0.026} />
         {suggested !== undefined && chassis.cdaM2 === undefined && !closed ? (
-          <p className="quiet" style={{ fontSize: 12 }}>
+          <Typography variant="small" color="textSecondary">
             To start with, 0.55 × track × height:{' '}
             <Button
               variant="link"
@@ -106,7 +111,7 @@ export function ChassisBench({ bodies, chosen, onChoose }: ChassisBenchProps) {
             >
               take {formatText(suggested, 'areaM2', reader, 2)}
             </Button>
-          </p>
+          </Typography>
         ) : null}
         <DocumentField path={path('claFrontM2')} example={0} />
         <DocumentField path={path('claRearM2')} example={0} />
@@ -159,7 +164,7 @@ function BodyFields({ body, onGone }: { body: PlacedBody; onGone(): void }) {
     >
       {source === 'own' ? (
         <>
-          <div className="field text">
+          <div className={fieldsCss.textField}>
             <label htmlFor="body-name">Name</label>
             <TextInput
               id="body-name"

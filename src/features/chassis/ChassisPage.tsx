@@ -1,5 +1,7 @@
 'use client';
 
+import { Page } from '@/ui/layout/Page';
+import Typography from '@mui/material/Typography';
 import { Note } from '@/ui/controls/Note';
 import Button from '@mui/material/Button';
 import { finding } from '@/core/base/finding';
@@ -40,7 +42,7 @@ export function ChassisPage() {
   const [chosen, choose] = useState<string>();
   const bodies = useMemo(() => bodiesOf(document), [document]);
   return (
-    <main className="page readfirst">
+    <Page>
       <Bench>
         <ChassisBench bodies={bodies} chosen={chosen} onChoose={choose} />
       </Bench>
@@ -48,7 +50,7 @@ export function ChassisPage() {
         <SegmentSides segment="chassis" label="Sides of the chassis" shown={side} onShow={show} />
         {side === 'air' ? <AirSide /> : <LayoutSide bodies={bodies} chosen={chosen} onChoose={choose} />}
       </Readings>
-    </main>
+    </Page>
   );
 }
 
@@ -71,9 +73,11 @@ function LayoutSide({ bodies, chosen, onChoose: choose }: LayoutSideProps) {
     <Apart>
       <Ask>
         {'outside' in found ? (
-          <h1 className="answer">{say(finding('chassis.outside', { where: found.outside }), reader)}</h1>
+          <Typography variant="answer">
+            {say(finding('chassis.outside', { where: found.outside }), reader)}
+          </Typography>
         ) : 'missing' in found ? (
-          <h1 className="answer">Not worked out yet: it needs {needNames(found.missing)}.</h1>
+          <Typography variant="answer">Not worked out yet: it needs {needNames(found.missing)}.</Typography>
         ) : (
           <StandingAnswer found={found} ghost={other ? { label: ghost!.label, found: other } : undefined} />
         )}
@@ -128,17 +132,17 @@ function StandingAnswer({
   const number = (value: number) => formatNumber(value, reader.locale, 3);
   const { tipSpeedMps, slideSpeedMps } = stability;
   return (
-    <h1 className="answer">
+    <Typography variant="answer">
       On {surface!.name.toLowerCase()} it{' '}
       <CheckFigure check="chassis.tip" title="slide or roll" tone={tips ? 'over' : ''}>
         <span data-testid="outcome">{tips ? 'rolls over before it slides' : 'slides before it rolls'}</span>
       </CheckFigure>
       : stability factor {number(stability.staticStabilityFactor)} against a grip of {number(mu)}
       {ghost ? (
-        <span className="quiet">
+        <Typography component="span" color="textSecondary">
           {' '}
           ({ghost.label}: {number(ghost.found.stability.staticStabilityFactor)})
-        </span>
+        </Typography>
       ) : null}
       .{' '}
       {tipSpeedMps === undefined || cornerRadiusM === undefined
@@ -147,7 +151,7 @@ function StandingAnswer({
       <span data-testid="front-share">{formatText(share, 'share', reader)}</span> of{' '}
       {formatText(weight.massG, 'massG', reader, 4)} sits on the front axle,{' '}
       {formatText(weight.cgMm[2], 'lengthMm', reader)} high.
-    </h1>
+    </Typography>
   );
 }
 

@@ -1,3 +1,4 @@
+import chartsCss from '@/ui/charts/charts.module.css';
 import type { PlacedBody } from '@/core/worked/chassis/bodiesOfBuild';
 import { type Named, placeNames } from '@/ui/charts/placeNames';
 
@@ -81,8 +82,9 @@ export function NamesBeside({ bands, room, size, chosen }: NamesBesideProps) {
           x={at}
           y={y}
           textAnchor="middle"
-          style={{ fontSize: size, strokeWidth: 0.3 * size }}
-          className={id === chosen ? 'strong' : undefined}
+          fontSize={size}
+          strokeWidth={0.3 * size}
+          className={id === chosen ? chartsCss.strong : undefined}
         >
           {text}
         </text>

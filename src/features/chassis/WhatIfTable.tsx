@@ -1,5 +1,6 @@
 'use client';
 
+import TableContainer from '@mui/material/TableContainer';
 import { TakeOrCompare } from '../frame/TakeOrCompare';
 import TableCell from '@mui/material/TableCell';
 import Table from '@mui/material/Table';
@@ -31,8 +32,8 @@ export function WhatIfTable({ present }: { present: Standing }) {
     </>
   );
   return (
-    <section className="gridbox" aria-label="What if" style={{ marginTop: 10 }}>
-      <Table size="small" className="grid">
+    <TableContainer component="section" sx={{ mt: 1.25 }} aria-label="What if">
+      <Table size="small">
         <TableHead>
           <TableRow>
             <TableCell>What if</TableCell>
@@ -58,7 +59,7 @@ export function WhatIfTable({ present }: { present: Standing }) {
               <TableRow key={id} data-whatif={id}>
                 <TableCell>{text}</TableCell>
                 {cells(standing)}
-                <TableCell style={{ whiteSpace: 'nowrap' }}>
+                <TableCell sx={{ whiteSpace: 'nowrap' }}>
                   <TakeOrCompare text={text} patch={patch} />
                 </TableCell>
               </TableRow>
@@ -66,6 +67,6 @@ export function WhatIfTable({ present }: { present: Standing }) {
           })}
         </TableBody>
       </Table>
-    </section>
+    </TableContainer>
   );
 }

@@ -1,5 +1,6 @@
 'use client';
 
+import Typography from '@mui/material/Typography';
 import type { MeanOfRuns } from '@/core/worked/field/measured';
 import { launchFacts } from '@/core/physics/motion/launchFacts';
 import { topSpeedFacts } from '@/core/physics/motion/topSpeedFacts';
@@ -43,7 +44,7 @@ export function DriveAnswer({ surface, input, run, targetMps, measured, ghost }:
   const guesses = guessesText(document);
   if (run.stalled) {
     return (
-      <h1 className="answer">
+      <Typography variant="answer">
         It does{' '}
         <Figure title="the launch" steps={workingLaunch(launchFacts(input, run), write)} tone="over">
           not get under way
@@ -52,7 +53,7 @@ export function DriveAnswer({ surface, input, run, targetMps, measured, ghost }:
         {standing(input).outcome === 'spins'
           ? 'its tyres spin. More friction or more weight on the driven axle, no other gear.'
           : 'its motor is held. A shorter ratio pulls harder.'}
-      </h1>
+      </Typography>
     );
   }
   const tone =
@@ -64,7 +65,7 @@ export function DriveAnswer({ surface, input, run, targetMps, measured, ghost }:
           ? 'tight'
           : '';
   return (
-    <h1 className="answer">
+    <Typography variant="answer">
       Reaches{' '}
       <Figure title="top speed" steps={workingTopSpeed(topSpeedFacts(input, run), write)} tone={tone}>
         <span data-testid="top-speed">
@@ -74,27 +75,27 @@ export function DriveAnswer({ surface, input, run, targetMps, measured, ghost }:
       on {on}
       {targetMps === undefined ? '' : `, the wish is ${speed(targetMps)}`}
       {ghost?.run?.topSpeedMps !== undefined ? (
-        <span className="quiet">
+        <Typography component="span" color="textSecondary">
           {' '}
           ({ghost.label}: {speed(ghost.run.topSpeedMps)})
-        </span>
+        </Typography>
       ) : null}
       .{' '}
       {measured ? (
-        <span className="slate">
+        <Typography component="span" color="info">
           Measured {formatWithError(measured.mean, measured.error, 'speedMps', reader)}.{' '}
-        </span>
+        </Typography>
       ) : null}
       <Figure title="the launch" steps={workingLaunch(launchFacts(input, run), write)} tone="plainfig">
         {run.peakAccelMps2 > 0 ? formatText(run.peakAccelMps2 / 9.81, 'coefficient', reader, 2) : '0'} g
       </Figure>{' '}
       off the line. {LAUNCH[launchHeldBy(document, run)]}
       {guesses ? (
-        <span className="quiet" data-testid="guesses">
+        <Typography component="span" color="textSecondary" data-testid="guesses">
           {' '}
           {guesses}
-        </span>
+        </Typography>
       ) : null}
-    </h1>
+    </Typography>
   );
 }

@@ -1,6 +1,8 @@
 'use client';
 
-import { DIMMED } from '@/ui/theme/tokens';
+import { dimmedWhen } from '@/ui/layout/dimmedWhen';
+import Box from '@mui/material/Box';
+import Typography from '@mui/material/Typography';
 import type { ChosenSurface } from '@/core/car/document/brief';
 import type { Band } from '@/core/worked/field/band';
 import { formatQuantity, formatText } from '@/core/base/units/formatQuantity';
@@ -25,7 +27,7 @@ export function DriveBand({ surface }: { surface: ChosenSurface }) {
   const { distanceM, calibration } = document.brief;
   const largest = bandSources(speed?.mostFrom, time?.mostFrom);
   return (
-    <p style={{ opacity: found.stale ? DIMMED : 1, marginTop: 4 }} data-testid="band">
+    <Box component="p" sx={{ ...dimmedWhen(found.stale), mt: 0.5 }} data-testid="band">
       {speed ? (
         <>
           Nine of ten cars built like this reach <b>{between(speed, 'speedMps')}</b>
@@ -37,15 +39,24 @@ export function DriveBand({ surface }: { surface: ChosenSurface }) {
           {formatText(distanceM, 'distanceM', reader)} in {between(time, 'timeS')}
         </>
       ) : null}
-      .{largest.length > 0 ? <span className="quiet"> {firstUp(largest.join(', '))}.</span> : null}
+      .
+      {largest.length > 0 ? (
+        <Typography component="span" color="textSecondary">
+          {' '}
+          {firstUp(largest.join(', '))}.
+        </Typography>
+      ) : null}
       {calibration ? (
-        <span className="quiet">
+        <Typography component="span" color="textSecondary">
           {' '}
           Calibrated on {calibration.runs} runs of revision {calibration.letter}.
-        </span>
+        </Typography>
       ) : (
-        <span className="quiet"> Your own runs narrow it.</span>
+        <Typography component="span" color="textSecondary">
+          {' '}
+          Your own runs narrow it.
+        </Typography>
       )}
-    </p>
+    </Box>
   );
 }

@@ -1,5 +1,7 @@
 'use client';
 
+import { Page } from '@/ui/layout/Page';
+import Typography from '@mui/material/Typography';
 import { Fold } from '@/ui/controls/Fold';
 import { MOTOR_KINDS } from '@/core/car/document/power';
 import { MOTOR_KIND_NAMES } from '@/words/labels/heatWords';
@@ -52,7 +54,7 @@ export function DrivePage() {
   const { side: tab, show } = useSide('drive');
   const view = useDriveView(document, surface);
   return (
-    <main className="page readfirst">
+    <Page>
       <Bench>
         {tab === 'heat' ? (
           <HeatBench />
@@ -95,7 +97,7 @@ export function DrivePage() {
           <RunView view={view} />
         )}
       </Readings>
-    </main>
+    </Page>
   );
 }
 
@@ -218,10 +220,10 @@ function DriveBench({ view }: { view: DriveView }) {
           <HandLimits view={view} />
         </Suspense>
       </Guarded>
-      <p className="quiet" style={{ fontSize: 12 }}>
+      <Typography variant="small" color="textSecondary">
         Before the first spin on the bench: wheels off the ground, pinion out, signal loss tested. Local rules
         go before anything here.
-      </p>
+      </Typography>
     </Fields>
   );
 }
@@ -230,7 +232,7 @@ function Missing({ missing }: { missing: readonly string[] }) {
   'use memo';
   return (
     <>
-      <h1 className="answer">No speed yet: it needs {listed(missing.map(needName))}.</h1>
+      <Typography variant="answer">No speed yet: it needs {listed(missing.map(needName))}.</Typography>
       <FirstSteps on="drive" />
     </>
   );

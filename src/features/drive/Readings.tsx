@@ -1,5 +1,8 @@
 'use client';
 
+import fieldsCss from '@/ui/fields.module.css';
+import { Row } from '@/ui/layout/Row';
+import Typography from '@mui/material/Typography';
 import { IconAct } from '@/ui/controls/IconAct';
 import Button from '@mui/material/Button';
 import { needNames } from '@/words/needs';
@@ -58,10 +61,10 @@ export function Readings() {
       aside={readings.length === 0 ? 'none yet' : `${readings.length}`}
     >
       {readings.map((reading) => (
-        <div key={reading.id} className="field">
+        <div key={reading.id} className={fieldsCss.field}>
           <span>after {formatText(reading.minutes, 'minutes', reader)}</span>
-          <span className="entry">
-            <b style={{ font: '14px var(--mono)' }}>{formatText(reading.caseC, 'temperatureC', reader)}</b>
+          <span className={fieldsCss.entry}>
+            <Typography variant="reading">{formatText(reading.caseC, 'temperatureC', reader)}</Typography>
             <IconAct
               icon="takeOut"
               disabled={closed}
@@ -95,7 +98,7 @@ export function Readings() {
             example={62}
             onChange={setCaseC}
           />
-          <div className="row" style={{ marginTop: 6 }}>
+          <Row sx={{ mt: 0.75 }}>
             <Button type="submit">Add reading</Button>
             <Button variant="contained" disabled={readings.length === 0} onClick={() => void calibrate()}>
               Calibrate
@@ -108,19 +111,19 @@ export function Readings() {
                 back to the first guess
               </Button>
             ) : null}
-          </div>
+          </Row>
         </form>
       )}
       {said ? (
-        <p role="alert" className="quiet" style={{ marginTop: 4 }}>
+        <Typography color="textSecondary" sx={{ mt: 0.5 }} role="alert">
           {said}
-        </p>
+        </Typography>
       ) : null}
-      <p className="quiet" style={{ fontSize: 12, marginTop: 4 }} data-testid="cooling">
+      <Typography variant="small" color="textSecondary" sx={{ mt: 0.5 }} data-testid="cooling">
         {calibration
           ? `Calibrated: ${formatNumber(guess * calibration.factor, reader.locale, 3)} K/W from case to air, the first guess was ${formatNumber(guess, reader.locale, 3)}. The readings are met within ${formatNumber(calibration.residualC, reader.locale, 2)} K.`
           : `First guess: ${formatNumber(guess, reader.locale, 3)} K/W from case to air, from the motor's size. Two readings, early and late in the pack, make it yours.`}
-      </p>
+      </Typography>
     </Group>
   );
 }

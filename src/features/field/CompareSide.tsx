@@ -1,5 +1,11 @@
 'use client';
 
+import figuresCss from '@/ui/Figure.module.css';
+import { Page } from '@/ui/layout/Page';
+import clsx from 'clsx';
+import fieldsCss from '@/ui/fields.module.css';
+import Typography from '@mui/material/Typography';
+import Box from '@mui/material/Box';
 import { Select } from '@/ui/controls/Select';
 import { Note } from '@/ui/controls/Note';
 import { RUN_KIND_NAMES } from '@/words/learn/runKinds';
@@ -51,6 +57,11 @@ function intervalWords(
 }
 
 /** Two groups of runs under like conditions: what differs is said before the verdict. */
+const TONES: Readonly<Record<string, 'over' | 'measured' | 'plainfig'>> = {
+  worse: 'over',
+  better: 'measured',
+};
+
 export function CompareSide({ tabs }: { tabs: ReactNode }) {
   const { revisions } = useBuild();
   const { reader } = useReader();
@@ -71,7 +82,7 @@ export function CompareSide({ tabs }: { tabs: ReactNode }) {
   const quantity = RUN_KIND_RECORDS[now].fromRest ? 'timeS' : 'speedMps';
   const figure = (value: number, digits?: number) => formatText(value, quantity, reader, digits);
   const pick = (side: 'a' | 'b', label: string, id: string | undefined) => (
-    <div className="field">
+    <div className={fieldsCss.field}>
       <label htmlFor={`group-${side}`}>{label}</label>
       <Select
         id={`group-${side}`}
@@ -87,10 +98,10 @@ export function CompareSide({ tabs }: { tabs: ReactNode }) {
     </div>
   );
   return (
-    <main className="page readfirst">
+    <Page>
       <Bench>
         <Group title="Compare">
-          <div className="field">
+          <div className={fieldsCss.field}>
             <label htmlFor="compare-kind">Runs of the kind</label>
             <Select
               id="compare-kind"
@@ -107,7 +118,7 @@ export function CompareSide({ tabs }: { tabs: ReactNode }) {
               ))}
             </Select>
           </div>
-          <div className="field">
+          <div className={fieldsCss.field}>
             <label htmlFor="compare-by">By</label>
             <Select
               id="compare-by"
@@ -125,7 +136,7 @@ export function CompareSide({ tabs }: { tabs: ReactNode }) {
             </Select>
           </div>
           {by === 'setting' ? (
-            <div className="field">
+            <div className={fieldsCss.field}>
               <label htmlFor="compare-setting">Setting</label>
               <Select
                 id="compare-setting"
@@ -152,11 +163,11 @@ export function CompareSide({ tabs }: { tabs: ReactNode }) {
       <Readings>
         {tabs}
         {!found || !a || !b ? (
-          <h1 className="answer" data-testid="compare-answer">
+          <Typography variant="answer" data-testid="compare-answer">
             {runs.length === 0
               ? 'Nothing to compare yet: log runs under like conditions, and the difference stands here with its chance.'
               : 'There is one group only: choose another way of putting the runs together.'}
-          </h1>
+          </Typography>
         ) : (
           <>
             {found.unlike.length > 0 ? (
@@ -167,16 +178,16 @@ export function CompareSide({ tabs }: { tabs: ReactNode }) {
             ) : null}
             {[a, b].map(({ id, label, leftOut }) =>
               leftOut ? (
-                <p key={id} className="quiet">
+                <Typography color="textSecondary" key={id}>
                   Of {label}, {leftOutWords(leftOut)}.
-                </p>
+                </Typography>
               ) : null,
             )}
-            <h1 className="answer" data-testid="compare-answer">
+            <Typography variant="answer" data-testid="compare-answer">
               {b.label[0]!.toUpperCase()}
               {b.label.slice(1)}{' '}
               <span
-                className={`figure ${found.result.verdict === 'worse' ? 'over' : found.result.verdict === 'better' ? 'measured' : 'plainfig'}`}
+                className={clsx(figuresCss.figure, figuresCss[TONES[found.result.verdict] ?? 'plainfig'])}
               >
                 {VERDICTS[found.result.verdict]}
               </span>
@@ -194,23 +205,23 @@ export function CompareSide({ tabs }: { tabs: ReactNode }) {
                 </>
               )}
               .
-            </h1>
+            </Typography>
             {found.result.runsNeeded !== undefined &&
             (found.result.verdict === 'no difference shown' || found.result.verdict === 'too few runs') ? (
-              <p style={{ marginTop: 4 }}>
+              <Box component="p" sx={{ mt: 0.5 }}>
                 To see so small a difference takes{' '}
                 <b>
                   {formatNumber(found.result.runsNeeded, reader.locale, 3)} {found.unit} on each side
                 </b>
                 ; there are {counted(a)} and {counted(b)}.
-              </p>
+              </Box>
             ) : null}
-            <p className="quiet" style={{ fontSize: 13 }}>
+            <Typography variant="note" color="textSecondary">
               {found.result.p === undefined
                 ? ''
                 : `${found.unit === 'runs' ? 'Means of runs, their spread pooled: t' : 'Welch’s t'} ${formatNumber(found.result.t!, reader.locale, 3)} with ${formatNumber(found.result.df!, reader.locale, 3)} degrees of freedom, p ${found.result.p < 1e-4 ? 'under 0.0001' : formatNumber(found.result.p, reader.locale, 2)}. `}
               {sayAll(found.result.notes, reader)}
-            </p>
+            </Typography>
             <DotPlot
               title={`${RUN_KIND_NAMES[now]}, every attempt`}
               quantity={quantity}
@@ -229,6 +240,6 @@ export function CompareSide({ tabs }: { tabs: ReactNode }) {
         )}
         <OverRevisions runs={runs} />
       </Readings>
-    </main>
+    </Page>
   );
 }

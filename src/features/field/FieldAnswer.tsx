@@ -1,3 +1,7 @@
+import clsx from 'clsx';
+import figuresCss from '@/ui/Figure.module.css';
+import Typography from '@mui/material/Typography';
+import Box from '@mui/material/Box';
 import { FIGURE_NAMES } from '@/words/learn/calibration';
 import { RUN_KIND_NAMES } from '@/words/learn/runKinds';
 import { wheelTurned } from '@/words/checks/field';
@@ -27,23 +31,25 @@ export function FieldAnswer({ shown, last }: { shown: ShownRun | undefined; last
   if (last && !isTimed(last)) {
     const wrong = last.report ? wrongWheels(last.report) : [];
     return (
-      <h1 className="answer" data-testid="field-answer">
+      <Typography variant="answer" data-testid="field-answer">
         {RUN_KIND_NAMES[last.kind]}:{' '}
         {wrong.length > 0 ? (
-          <span className="figure over">{wrong.map(wheelTurned).join(', ')}</span>
+          <span className={clsx(figuresCss.figure, figuresCss.over)}>
+            {wrong.map(wheelTurned).join(', ')}
+          </span>
         ) : (
           reportWords(last, reader) || 'logged'
         )}
         .{wrong.length > 0 ? ' Do not put it on the ground before that is right.' : ''}
-      </h1>
+      </Typography>
     );
   }
   if (!shown)
     return (
-      <h1 className="answer" data-testid="field-answer">
+      <Typography variant="answer" data-testid="field-answer">
         No run of revision {revision.letter} yet. Mark out 20 m, run it three times, and it stands here
         against the prediction.
-      </h1>
+      </Typography>
     );
   const { run, measured } = shown;
   const gap = gapOf(run, measured);
@@ -53,7 +59,7 @@ export function FieldAnswer({ shown, last }: { shown: ShownRun | undefined; last
     ? formatWithError(measured.time.mean, measured.timeErrorS, 'timeS', reader)
     : formatWithError(measured.speed.mean, measured.speedErrorMps, 'speedMps', reader);
   return (
-    <h1 className="answer" data-testid="field-answer">
+    <Typography variant="answer" data-testid="field-answer">
       <Figure title="the measurement" steps={workingMeasured(run, measured, write)} tone="measured">
         {time}
       </Figure>{' '}
@@ -63,24 +69,24 @@ export function FieldAnswer({ shown, last }: { shown: ShownRun | undefined; last
       {run.prediction && gap ? (
         <>
           Predicted{' '}
-          <span className="nobreak">
+          <Box component="span" sx={{ whiteSpace: 'nowrap' }}>
             <Figure title="the prediction" steps={workingPrediction(run, write)} tone="plainfig">
               {fromRest ? formatText(run.prediction.timeS, 'timeS', reader) : speed(run.prediction.speedMps)}
             </Figure>
             :
-          </span>{' '}
+          </Box>{' '}
           {verdict(gap.differencePct, gap.sigmas, reader.locale)}
           {run.prediction.mostFrom ? (
-            <span className="quiet">
+            <Typography component="span" color="textSecondary">
               {' '}
               Its error comes most from the {FIGURE_NAMES[run.prediction.mostFrom]}.
-            </span>
+            </Typography>
           ) : null}
         </>
       ) : (
         'There was no prediction to compare it with.'
       )}
-    </h1>
+    </Typography>
   );
 }
 
@@ -109,7 +115,7 @@ export function KindPlot({
   const { fromRest } = RUN_KIND_RECORDS[kind];
   const day = new Intl.DateTimeFormat(reader.locale, { day: 'numeric', month: 'short', timeZone: 'UTC' });
   return (
-    <div style={{ marginTop: 12 }}>
+    <Box sx={{ mt: 1.5 }}>
       <DotPlot
         title={`${RUN_KIND_NAMES[kind]}: measured against predicted`}
         quantity={fromRest ? 'timeS' : 'speedMps'}
@@ -129,6 +135,6 @@ export function KindPlot({
             : {}),
         }))}
       />
-    </div>
+    </Box>
   );
 }

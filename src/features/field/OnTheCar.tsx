@@ -1,3 +1,6 @@
+import fieldsCss from '@/ui/fields.module.css';
+import Typography from '@mui/material/Typography';
+import Box from '@mui/material/Box';
 import { Fold } from '@/ui/controls/Fold';
 import { Tick } from '@/ui/controls/Tick';
 import { goodCopies } from '@/core/worked/print/log';
@@ -25,25 +28,25 @@ export function OnTheCar({
         </>
       }
     >
-      <ul style={{ fontSize: 13.5 }}>
+      <Typography component="ul" variant="note">
         {parts.map((part) => (
-          <li key={part.id} className="field">
+          <li key={part.id} className={fieldsCss.field}>
             <span>{part.name}</span>
             <span>
               {goodCopies(copies, part.id).map(({ id }, at) => (
-                <label key={id} style={{ marginLeft: 10 }}>
+                <Box component="label" sx={{ ml: 1.25 }} key={id}>
                   <Tick
                     checked={on.has(id)}
                     onChange={() => toggle(id)}
                     aria-label={`${part.name} no. ${at + 1} is on the car`}
                   />{' '}
                   {at + 1}
-                </label>
+                </Box>
               ))}
             </span>
           </li>
         ))}
-      </ul>
+      </Typography>
     </Fold>
   );
 }

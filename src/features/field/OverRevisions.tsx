@@ -1,3 +1,6 @@
+import chartsCss from '@/ui/charts/charts.module.css';
+import Box from '@mui/material/Box';
+import Typography from '@mui/material/Typography';
 import { scaleLinear } from 'd3-scale';
 import { type Measure, measuresOver } from '@/core/advice/learn/overRevisions';
 import type { RunRecord } from '@/core/car/records/records';
@@ -18,14 +21,16 @@ export function OverRevisions({ runs }: { runs: readonly RunRecord[] }) {
   const measures = measuresOver(revisions, runs);
   if (measures.length === 0) return null;
   return (
-    <section aria-label="Through the revisions" style={{ marginTop: 18 }}>
-      <p className="sub">Through the revisions</p>
-      <Charts style={{ marginTop: 4 }}>
+    <Box component="section" sx={{ mt: 2.25 }} aria-label="Through the revisions">
+      <Typography component="p" variant="heading">
+        Through the revisions
+      </Typography>
+      <Charts sx={{ mt: 4 }}>
         {measures.map((measure) => (
           <Small key={measure.id} measure={measure} />
         ))}
       </Charts>
-    </section>
+    </Box>
   );
 }
 
@@ -42,11 +47,15 @@ function Small({ measure: { id, quantity, goal, points, best, leftOut } }: { mea
   const step = (WIDTH - PAD.left - PAD.right) / Math.max(1, points.length);
   const x = (at: number) => PAD.left + step * (at + 0.5);
   return (
-    <figure className="chart" style={{ width: WIDTH }} data-testid="over-revisions">
+    <figure className={chartsCss.chart} style={{ width: WIDTH }} data-testid="over-revisions">
       <figcaption>
         <span>
           {title}, {unit.symbol}: best {best}
-          {leftOut ? <span className="quiet">, {leftOutWords(leftOut)}</span> : null}
+          {leftOut ? (
+            <Typography component="span" color="textSecondary">
+              , {leftOutWords(leftOut)}
+            </Typography>
+          ) : null}
         </span>
       </figcaption>
       <svg
@@ -103,7 +112,7 @@ function Small({ measure: { id, quantity, goal, points, best, leftOut } }: { mea
               x={x(at)}
               y={HIGH - 6}
               textAnchor="middle"
-              className={letter === best ? 'strong' : undefined}
+              className={letter === best ? chartsCss.strong : undefined}
             >
               {letter}
               {n === 1 ? '' : ` (${n})`}

@@ -1,5 +1,6 @@
 'use client';
 
+import fieldsCss from '@/ui/fields.module.css';
 import { AdapterDayjs } from '@mui/x-date-pickers/AdapterDayjs';
 import { DateTimePicker } from '@mui/x-date-pickers/DateTimePicker';
 import { LocalizationProvider } from '@mui/x-date-pickers/LocalizationProvider';
@@ -14,7 +15,7 @@ interface RanAtFieldProps {
 /** When a run was driven, where it is written down later. */
 export function RanAtField({ value, onChange }: RanAtFieldProps) {
   return (
-    <div className="field">
+    <div className={fieldsCss.field}>
       <LocalizationProvider dateAdapter={AdapterDayjs}>
         <DateTimePicker
           label="Driven at, if not now"

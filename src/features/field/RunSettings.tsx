@@ -1,5 +1,9 @@
 'use client';
 
+import fieldsCss from '@/ui/fields.module.css';
+import Typography from '@mui/material/Typography';
+import { Row } from '@/ui/layout/Row';
+import Box from '@mui/material/Box';
 import { IconAct } from '@/ui/controls/IconAct';
 import Button from '@mui/material/Button';
 import { TextInput } from '@/ui/controls/TextInput';
@@ -33,38 +37,37 @@ export function Settings({
   return (
     <div aria-label="Settings of this run" role="group">
       {settings.map((one) => (
-        <div key={one.name} className="field">
+        <div key={one.name} className={fieldsCss.field}>
           <span>{one.name}</span>
-          <span className="mono">
-            {one.value} <small className="quiet">{one.unit}</small>{' '}
+          <Typography variant="reading">
+            {one.value}{' '}
+            <Typography component="small" variant="small" color="textSecondary">
+              {one.unit}
+            </Typography>{' '}
             <IconAct
               icon="takeOut"
               label={`Take ${one.name} out`}
               onClick={() => onChange(settings.filter((other) => other !== one))}
             />
-          </span>
+          </Typography>
         </div>
       ))}
       {offered.length > 0 ? (
-        <Button
-          variant="link"
-          style={{ fontSize: 13, margin: '4px 0' }}
-          onClick={() => onChange([...settings, ...offered])}
-        >
+        <Button variant="link" sx={{ my: 0.5 }} onClick={() => onChange([...settings, ...offered])}>
           Take the settings of the aids along ({offered.length})
         </Button>
       ) : null}
-      <div className="row" style={{ flexWrap: 'nowrap' }}>
+      <Row sx={{ flexWrap: 'nowrap' }}>
         <TextInput
           boxed
-          style={{ flex: 1, minWidth: 0 }}
+          sx={{ flex: 1, minWidth: 0 }}
           aria-label="Name of a setting"
           placeholder="a setting, e.g. front toe"
           maxLength={60}
           value={name}
           onChange={(event) => setName(event.target.value)}
         />
-        <div style={{ width: 130 }} className="bare">
+        <Box className={fieldsCss.bare} sx={{ width: 130 }}>
           <QuantityField
             key={round}
             label="Value of the setting"
@@ -72,11 +75,11 @@ export function Settings({
             value={value}
             onChange={setValue}
           />
-        </div>
+        </Box>
         <Button disabled={name.trim() === '' || value === undefined} onClick={add}>
           Add the setting
         </Button>
-      </div>
+      </Row>
     </div>
   );
 }

@@ -1,6 +1,9 @@
 'use client';
 
-import dynamic from 'next/dynamic';
+import fieldsCss from '@/ui/fields.module.css';
+import Box from '@mui/material/Box';
+import { Row } from '@/ui/layout/Row';
+import Typography from '@mui/material/Typography';
 import { Select } from '@/ui/controls/Select';
 import { Note } from '@/ui/controls/Note';
 import { Fold } from '@/ui/controls/Fold';
@@ -22,6 +25,7 @@ import { QuantityField } from '@/ui/QuantityField';
 import { useBuild } from '../session/BuildContext';
 import type { Waiting, WaitingPhoto } from '../session/outbox';
 import { enter } from '../session/waiting';
+import { RanAtField } from './RanAt';
 import { OnTheCar } from './OnTheCar';
 import { usualCopies } from './onTheCar';
 import { Photos } from '../fields/Photos';
@@ -42,20 +46,6 @@ interface RunSheetFormProps {
 }
 
 /** A run sheet: each kind asks only what it needs; saved it waits on this device until the workshop has it. */
-const RanAtField = dynamic(
-  () =>
-    import('./RanAtField').then(
-      (found) => found.RanAtField,
-      () => NotFetched,
-    ),
-  { ssr: false },
-);
-
-/** Without a signal what was never fetched cannot be. */
-function NotFetched() {
-  return <Note>The calendar needs a connection the first time; the run is dated when it is saved.</Note>;
-}
-
 export function RunSheetForm({
   sheet,
   photos,
@@ -130,11 +120,11 @@ export function RunSheetForm({
 
   return (
     <section aria-label="Run sheet" id="run">
-      <h2 style={{ fontSize: 20, fontWeight: 650, fontStretch: '90%' }}>
+      <Typography variant="title">
         {RUN_KIND_NAMES[sheet.kind]}
         {timed ? `, attempt ${sheet.attempts.length + 1}` : ''}
-      </h2>
-      <div className="pick" style={{ margin: '8px 0' }}>
+      </Typography>
+      <Box className={fieldsCss.pick} sx={{ m: '8px 0' }}>
         <Select
           look="large"
           aria-label="Kind of run"
@@ -149,14 +139,14 @@ export function RunSheetForm({
             </option>
           ))}
         </Select>
-      </div>
+      </Box>
       {!RUN_KIND_RECORDS[sheet.kind].bench ? (
         surfaces.length === 0 ? (
           <Note tone="bad">
             The brief names no surface yet: choose one there first, so that the run has a prediction.
           </Note>
         ) : (
-          <div className="field">
+          <div className={fieldsCss.field}>
             <label htmlFor={surfaceField}>Surface</label>
             <Select
               id={surfaceField}
@@ -238,7 +228,7 @@ export function RunSheetForm({
           />
         ) : null}
         <Settings sheet={sheet} onChange={(settings) => set({ settings })} />
-        <div className="field text">
+        <div className={fieldsCss.textField}>
           <TextArea
             aria-label="Note"
             rows={2}
@@ -256,7 +246,7 @@ export function RunSheetForm({
           {problem}
         </Note>
       ) : null}
-      <div className="row" style={{ marginTop: 10 }}>
+      <Row sx={{ mt: 1.25 }}>
         <Button
           variant="contained"
           size="large"
@@ -269,15 +259,17 @@ export function RunSheetForm({
               ? `Save the run (${sheet.attempts.length} attempt${sheet.attempts.length === 1 ? '' : 's'})`
               : 'Save the run'}
         </Button>
-        {missing && !timed ? (
-          <span className="quiet">It still needs {MISSING_WORDS[missing]}.</span>
-        ) : isRepeatedKind(sheet.kind) && sheet.attempts.length > 0 && sheet.attempts.length < 3 ? (
-          <span className="quiet">Three attempts show a spread.</span>
-        ) : null}
-      </div>
-      <p className="quiet" style={{ fontSize: 12, marginTop: 10 }}>
+        <Typography component="span" color="textSecondary">
+          {missing && !timed
+            ? `It still needs ${MISSING_WORDS[missing]}.`
+            : isRepeatedKind(sheet.kind) && sheet.attempts.length > 0 && sheet.attempts.length < 3
+              ? 'Three attempts show a spread.'
+              : ''}
+        </Typography>
+      </Row>
+      <Typography variant="small" color="textSecondary" sx={{ mt: 1.25 }}>
         Closed ground, nobody in the car&rsquo;s path, a spotter for fast runs. Local rules go first.
-      </p>
+      </Typography>
     </section>
   );
 }

@@ -1,3 +1,5 @@
+import Typography from '@mui/material/Typography';
+import Box from '@mui/material/Box';
 import { IconAct } from '@/ui/controls/IconAct';
 import { Note } from '@/ui/controls/Note';
 import { RUN_KIND_RECORDS } from '@/core/car/records/runKinds';
@@ -48,9 +50,9 @@ export function RunTable({ own }: { own: readonly HeldRun[] }) {
   };
   return (
     <>
-      <div className="cap" style={{ marginTop: 16 }}>
+      <Typography variant="label" sx={{ mt: 2 }}>
         Runs of this revision
-      </div>
+      </Typography>
       {problem ? (
         <Note tone="bad" role="alert">
           {problem}
@@ -86,9 +88,9 @@ const columnsFor = (reader: Reader): LongColumn<RunRow>[] => [
       <>
         <When at={run.ranAt} time />
         {waits ? (
-          <div className="slate" style={{ fontSize: 12 }}>
+          <Typography component="div" variant="small" color="info">
             waits to be sent
-          </div>
+          </Typography>
         ) : null}
       </>
     ),
@@ -137,22 +139,29 @@ function CameOut({ run }: { run: RunRecord }) {
       ) : measured ? (
         <>
           <b>{formatWithError(measured.speed.mean, measured.speedErrorMps, 'speedMps', reader)}</b>{' '}
-          <span className="quiet">
+          <Typography component="span" color="textSecondary">
             {measured.speed.n === 1
               ? 'one attempt'
               : `${measured.speed.n} attempts, sd ${formatText(measured.speed.sd ?? 0, 'speedMps', reader, 2)}`}
             {RUN_KIND_RECORDS[run.kind].fromRest
               ? `, ${formatText(2 * measured.speed.mean, 'speedMps', reader)} at the end`
               : ''}
-          </span>
+          </Typography>
         </>
       ) : (
         reportWords(run, reader)
       )}
       {(run.photos ?? []).map(({ hash }) => (
-        <a key={hash} href={`/api/files/${hash}`} target="_blank" rel="noreferrer" style={{ marginLeft: 8 }}>
+        <Box
+          component="a"
+          sx={{ ml: 1 }}
+          key={hash}
+          href={`/api/files/${hash}`}
+          target="_blank"
+          rel="noreferrer"
+        >
           photo
-        </a>
+        </Box>
       ))}
     </>
   );
@@ -166,7 +175,9 @@ function Predicted({ run }: { run: RunRecord }) {
     <>
       {run.prediction ? formatText(run.prediction.speedMps, 'speedMps', reader) : isTimed(run) ? 'none' : ''}
       {gap && Math.abs(gap.sigmas) > 2 ? (
-        <div style={{ color: 'var(--rust)', fontSize: 12 }}>outside its band</div>
+        <Typography component="div" variant="small" color="error">
+          outside its band
+        </Typography>
       ) : null}
     </>
   );

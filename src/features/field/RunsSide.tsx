@@ -1,5 +1,6 @@
 'use client';
 
+import frameCss from '@/ui/layout/frame.module.css';
 import { REPEATED_KINDS } from '@/core/car/records/runKinds';
 import { type ReactNode, useCallback, useEffect, useMemo, useState } from 'react';
 import { attemptSpread, measuredOf } from '@/core/worked/field/measured';
@@ -76,7 +77,7 @@ export function RunsSide({ tabs }: { tabs: ReactNode }) {
   const series = timed.filter(({ run }) => !isRepeated(run));
 
   return (
-    <main className="page">
+    <main className={frameCss.page}>
       <Bench>
         <RunSheetForm
           sheet={sheet}

@@ -1,3 +1,5 @@
+import chartsCss from '@/ui/charts/charts.module.css';
+import Box from '@mui/material/Box';
 import { scaleLinear } from 'd3-scale';
 import type { TimedRun } from '@/core/car/records/records';
 import type { SeriesPoint } from '@/core/advice/learn/series';
@@ -24,7 +26,13 @@ export function SeriesChart({ run, points }: { run: TimedRun; points: readonly S
   const best = points.reduce((a, b) => (b.summary.mean > a.summary.mean ? b : a));
   const number = (value: number) => formatNumber(value, reader.locale, 3);
   return (
-    <figure className="chart" style={{ width: `min(100%, ${WIDTH}px)`, marginTop: 12 }} data-testid="series">
+    <Box
+      component="figure"
+      className={chartsCss.chart}
+      style={{ width: `min(100%, ${WIDTH}px)` }}
+      sx={{ mt: 1.5 }}
+      data-testid="series"
+    >
       <figcaption>
         <span>
           {name}: fastest at {number(best.setting)}, {formatText(best.summary.mean, 'speedMps', reader)}
@@ -82,7 +90,7 @@ export function SeriesChart({ run, points }: { run: TimedRun; points: readonly S
               x={x(setting)}
               y={HIGH - PAD.bottom + 16}
               textAnchor="middle"
-              className={setting === best.setting ? 'strong' : undefined}
+              className={setting === best.setting ? chartsCss.strong : undefined}
             >
               {number(setting)}
             </text>
@@ -93,6 +101,6 @@ export function SeriesChart({ run, points }: { run: TimedRun; points: readonly S
           {run.report?.settingUnit ? `, ${run.report.settingUnit}` : ''}
         </text>
       </svg>
-    </figure>
+    </Box>
   );
 }

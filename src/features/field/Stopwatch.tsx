@@ -1,5 +1,6 @@
 'use client';
 
+import sheetsCss from '@/features/field/sheets/sheets.module.css';
 import Button from '@mui/material/Button';
 import { useEffect, useRef, useState } from 'react';
 import { numberFormat } from '@/core/base/units/numberFormat';
@@ -30,7 +31,7 @@ export function Stopwatch({ onTime }: { onTime(seconds: number): void }) {
   };
   return (
     <>
-      <div className="watch" aria-live="off">
+      <div className={sheetsCss.watch} aria-live="off">
         {numberFormat(reader.locale, { minimumFractionDigits: 2, maximumFractionDigits: 2 }).format(shown)}
       </div>
       <Button variant={startedAt === undefined ? 'go' : 'stop'} onClick={press}>

@@ -1,3 +1,5 @@
+import chartsCss from '@/ui/charts/charts.module.css';
+import Typography from '@mui/material/Typography';
 import { scaleLinear } from 'd3-scale';
 import { formatNumber, formatText } from '@/core/base/units/formatQuantity';
 import { toShown, unitOf } from '@/core/base/units/quantities';
@@ -53,7 +55,11 @@ export function TrackPicture({
   const unit = unitOf('speedMps', reader.units);
   const barM = niceLength(w / 3);
   return (
-    <figure className="chart" style={{ width: `min(100%, ${width}px)` }} data-testid="track-picture">
+    <figure
+      className={chartsCss.chart}
+      style={{ width: `min(100%, ${width}px)` }}
+      data-testid="track-picture"
+    >
       <figcaption>
         <span>
           From above, {tracks.length > 1 ? `${tracks.length} tracks, each from its own start` : 'north up'}
@@ -90,7 +96,7 @@ export function TrackPicture({
             />
             {tracks.length > 1 ? (
               <text
-                className="strong"
+                className={chartsCss.strong}
                 x={x(seen.eastM[Math.floor((seen.eastM.length * (2 + which)) / 7)]!)}
                 y={
                   y(seen.northM[Math.floor((seen.northM.length * (2 + which)) / 7)]!) +
@@ -183,13 +189,17 @@ export function SpeedOverTime({
   const x = scaleLinear([0, end], [TIME_PAD.left, width - TIME_PAD.right]);
   const y = scaleLinear([0, toShown(top, unit)], [height - TIME_PAD.bottom, TIME_PAD.top]).nice(4);
   return (
-    <figure className="chart" style={{ width: `min(100%, ${width}px)` }}>
+    <figure className={chartsCss.chart} style={{ width: `min(100%, ${width}px)` }}>
       <figcaption>
         <span>
           Speed over time
           {tracks.some(({ seen }) => seen.droppedS.length > 0) ? (
             <>
-              ; <span style={{ color: 'var(--rust)' }}>×</span> a point dropped as a jump
+              ;{' '}
+              <Typography component="span" color="error">
+                ×
+              </Typography>{' '}
+              a point dropped as a jump
             </>
           ) : null}
         </span>

@@ -1,5 +1,10 @@
 'use client';
 
+import { Page } from '@/ui/layout/Page';
+import clsx from 'clsx';
+import fieldsCss from '@/ui/fields.module.css';
+import figuresCss from '@/ui/Figure.module.css';
+import Typography from '@mui/material/Typography';
 import { Tick } from '@/ui/controls/Tick';
 import Button from '@mui/material/Button';
 import { Note } from '@/ui/controls/Note';
@@ -80,14 +85,16 @@ export function TracksSide({ tabs }: { tabs: ReactNode }) {
     else handOver(`${name.replace(/\.\w+$/, '')}-kept.gpx`, 'application/gpx+xml', found.text);
   };
   return (
-    <main className="page readfirst">
+    <Page>
       <Bench>
         <Group title="Tracks" aside={tracked.length > 1 ? `up to ${MOST} over each other` : undefined}>
           {tracked.length === 0 ? (
-            <p className="quiet">None yet: log a run of the kind satellite track and drop its file.</p>
+            <Typography color="textSecondary">
+              None yet: log a run of the kind satellite track and drop its file.
+            </Typography>
           ) : (
             tracked.map(({ id, track, revisionId, ranAt }) => (
-              <div key={id} className="field">
+              <div key={id} className={fieldsCss.field}>
                 <label>
                   <Tick checked={chosen.includes(id)} onChange={() => toggle(id)} />{' '}
                   <b>{revisions.find((one) => one.id === revisionId)?.letter}</b>{' '}
@@ -118,7 +125,7 @@ export function TracksSide({ tabs }: { tabs: ReactNode }) {
       </Bench>
       <Readings>
         {tabs}
-        <h1 className="answer" data-testid="track-answer">
+        <Typography variant="answer" data-testid="track-answer">
           {best?.seen.result.topSpeedMps === undefined ? (
             tracked.length === 0 ? (
               'A satellite track shows where the car was fast: drop one on a run sheet.'
@@ -128,13 +135,13 @@ export function TracksSide({ tabs }: { tabs: ReactNode }) {
           ) : (
             <>
               Fastest{' '}
-              <span className="figure measured">
+              <span className={clsx(figuresCss.figure, figuresCss.measured)}>
                 {formatText(best.seen.result.topSpeedMps, 'speedMps', reader)}
               </span>
               , the mean of at least {formatText(windowS ?? USUAL_WINDOW_S, 'timeS', reader)} of {best.label}.
             </>
           )}
-        </h1>
+        </Typography>
         {problem ? (
           <Note tone="bad" role="alert">
             {problem}
@@ -147,7 +154,7 @@ export function TracksSide({ tabs }: { tabs: ReactNode }) {
           </Charts>
         ) : null}
         {drawn.length > 0 ? (
-          <Table size="small" className="grid" style={{ marginTop: 10 }}>
+          <Table size="small" sx={{ mt: 1.25 }}>
             <TableHead>
               <TableRow>
                 <TableCell>Track</TableCell>
@@ -177,11 +184,11 @@ export function TracksSide({ tabs }: { tabs: ReactNode }) {
           </Table>
         ) : null}
         {best ? (
-          <p className="quiet" style={{ fontSize: 13 }}>
+          <Typography variant="note" color="textSecondary">
             {sayAll(best.seen.result.notes, reader)}
-          </p>
+          </Typography>
         ) : null}
       </Readings>
-    </main>
+    </Page>
   );
 }

@@ -1,5 +1,7 @@
 'use client';
 
+import clsx from 'clsx';
+import fieldsCss from '@/ui/fields.module.css';
 import { Pick } from './Pick';
 import type { PickOption } from './searched';
 
@@ -13,7 +15,7 @@ interface AddFromProps {
 export function AddFrom({ label, options, onAdd }: AddFromProps) {
   'use memo';
   return (
-    <div className="pick add">
+    <div className={clsx(fieldsCss.pick, 'add')}>
       <Pick
         adds
         label={label}

@@ -1,13 +1,13 @@
 'use client';
 
-import Box from '@mui/material/Box';
+import Typography from '@mui/material/Typography';
 
 /** What is wrong with the field above it. */
 export function FieldProblem({ id, children }: { id: string; children: string | undefined }) {
   if (children === undefined) return null;
   return (
-    <Box role="alert" id={id} sx={{ color: 'error.main', fontSize: 13, py: 0.5 }}>
+    <Typography variant="note" color="error" role="alert" id={id} sx={{ py: 0.5 }}>
       {children}
-    </Box>
+    </Typography>
   );
 }

@@ -1,5 +1,7 @@
 'use client';
 
+import fieldsCss from '@/ui/fields.module.css';
+import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import Button from '@mui/material/Button';
 import { LIBRARY_WORDS } from '@/words/labels/library';
@@ -43,7 +45,7 @@ export function LibraryPick<K extends LibraryKind>({ kind, path, copy }: Library
   };
   return (
     <>
-      <div className="pick">
+      <div className={fieldsCss.pick}>
         <Pick
           label={`Choose ${article(LIBRARY_WORDS[kind].one)}`}
           placeholder={`choose ${article(LIBRARY_WORDS[kind].one)}`}
@@ -59,21 +61,23 @@ export function LibraryPick<K extends LibraryKind>({ kind, path, copy }: Library
           }}
         />
       </div>
-      {isAssumed(document, path) ? <p className="assumed">assumed: choose your own, or keep it</p> : null}
+      {isAssumed(document, path) ? (
+        <p className={fieldsCss.assumed}>assumed: choose your own, or keep it</p>
+      ) : null}
       {followed && followed.toG === document.chassis.massG ? (
-        <p className="quiet" role="status">
+        <Typography color="textSecondary" role="status">
           {massFollows(followed, reader)}
-        </p>
+        </Typography>
       ) : null}
       {changed ? (
-        <p className="quiet" style={{ fontSize: 12 }}>
+        <Typography variant="small" color="textSecondary">
           Figures differ from the library.{' '}
           {closed ? null : (
             <Button variant="link" onClick={() => edit([{ path, value: copy(known) }])}>
               Take the library&rsquo;s
             </Button>
           )}
-        </p>
+        </Typography>
       ) : null}
     </>
   );

@@ -1,3 +1,5 @@
+import photosCss from '@/features/fields/photos.module.css';
+import { Row } from '@/ui/layout/Row';
 import { IconAct } from '@/ui/controls/IconAct';
 import { FileButton } from '@/ui/controls/FileButton';
 import { Note } from '@/ui/controls/Note';
@@ -47,7 +49,7 @@ export function Photos({
   };
   return (
     <section aria-label="Photographs">
-      <div className="row">
+      <Row>
         <FileButton
           size="large"
           label={`Photographs of ${of}`}
@@ -58,14 +60,14 @@ export function Photos({
         >
           Add a photograph
         </FileButton>
-      </div>
+      </Row>
       {problem ? (
         <Note tone="bad" role="alert">
           {problem}
         </Note>
       ) : null}
       {photos.length > 0 ? (
-        <div className="photos">
+        <div className={photosCss.photos}>
           {photos.map(({ id }, at) => (
             <figure key={id}>
               <img src={urls.get(id)} alt={`Photograph ${at + 1}`} />

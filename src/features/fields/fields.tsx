@@ -1,5 +1,7 @@
 'use client';
 
+import fieldsCss from '@/ui/fields.module.css';
+import frameCss from '@/ui/layout/frame.module.css';
 import { Select } from '@/ui/controls/Select';
 import type { ReactNode } from 'react';
 import { labelOf } from '@/words/labels/labels';
@@ -66,7 +68,7 @@ export function DocumentChoice<T extends string>({
   const name = label ?? labelOf(path).label;
   const value = valueAt(document, path) as T | undefined;
   return (
-    <div className="field" data-path={path.join('.')}>
+    <div className={fieldsCss.field} data-path={path.join('.')}>
       <label htmlFor={path.join('-')}>{name}</label>
       <Select
         id={path.join('-')}
@@ -90,7 +92,7 @@ export function DocumentChoice<T extends string>({
 export function Group({ title, aside, children }: { title: string; aside?: ReactNode; children: ReactNode }) {
   'use memo';
   return (
-    <section className="group" aria-label={title}>
+    <section className={frameCss.group} aria-label={title}>
       <h2>
         {title}
         {aside ? <span>{aside}</span> : null}
@@ -113,7 +115,7 @@ interface ChoiceProps {
 export function Choice({ id, label, value, options, disabled, onChange }: ChoiceProps) {
   'use memo';
   return (
-    <div className="field">
+    <div className={fieldsCss.field}>
       <label htmlFor={id}>{label}</label>
       <Select id={id} value={value} disabled={disabled} onChange={(event) => onChange(event.target.value)}>
         {options.map(([key, words]) => (

@@ -1,5 +1,6 @@
 'use client';
 
+import frameCss from '@/ui/layout/frame.module.css';
 import { type ReactNode, useEffect, useRef } from 'react';
 
 /**
@@ -24,7 +25,7 @@ export function Ask({ children }: { children: ReactNode }) {
     return () => watch.disconnect();
   }, []);
   return (
-    <div className="ask" ref={box}>
+    <div className={frameCss.ask} ref={box}>
       {children}
     </div>
   );

@@ -1,5 +1,6 @@
 'use client';
 
+import frameCss from '@/ui/layout/frame.module.css';
 import dynamic from 'next/dynamic';
 import Button from '@mui/material/Button';
 import Link from 'next/link';
@@ -104,7 +105,7 @@ function Frame({ builds, children }: { builds: readonly BuildRecord[]; children:
   return (
     <>
       <Button
-        className="skiplink"
+        className={frameCss.skiplink}
         onClick={() => {
           const main = window.document.querySelector('main')!;
           main.tabIndex = -1;
@@ -113,11 +114,11 @@ function Frame({ builds, children }: { builds: readonly BuildRecord[]; children:
       >
         Skip to the page
       </Button>
-      <header className="head">
-        <Link href="/" className="name" title="Garage (g)">
+      <header className={frameCss.head}>
+        <Link href="/" className={frameCss.name} title="Garage (g)">
           {build.name}
         </Link>
-        <nav className="revs" aria-label="Revisions">
+        <nav className={frameCss.revs} aria-label="Revisions">
           {revisions.map(({ id, letter }) => (
             <Link
               key={id}
@@ -137,16 +138,16 @@ function Frame({ builds, children }: { builds: readonly BuildRecord[]; children:
           </Link>
         </nav>
         <SaveMark state={state} />
-        <span className="push" />
+        <span className={frameCss.push} />
         <Button variant="text" disabled={!state.canUndo} onClick={() => session.undo()} aria-label="Undo">
-          <span className="wide">undo</span>
-          <span className="narrow" aria-hidden>
+          <span className={frameCss.wide}>undo</span>
+          <span className={frameCss.narrow} aria-hidden>
             ↶
           </span>
         </Button>
         <Button variant="text" disabled={!state.canRedo} onClick={() => session.redo()} aria-label="Redo">
-          <span className="wide">redo</span>
-          <span className="narrow" aria-hidden>
+          <span className={frameCss.wide}>redo</span>
+          <span className={frameCss.narrow} aria-hidden>
             ↷
           </span>
         </Button>
@@ -155,7 +156,7 @@ function Frame({ builds, children }: { builds: readonly BuildRecord[]; children:
         <Button variant="text" onClick={() => setOver('jump')}>
           jump <kbd>/</kbd>
         </Button>
-        <Button variant="text" className="wide" onClick={() => setOver('keys')}>
+        <Button variant="text" className={frameCss.wide} onClick={() => setOver('keys')}>
           keys <kbd>?</kbd>
         </Button>
       </header>

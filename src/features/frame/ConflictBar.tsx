@@ -1,5 +1,6 @@
 'use client';
 
+import frameCss from '@/ui/layout/frame.module.css';
 import Box from '@mui/material/Box';
 import { useState } from 'react';
 import { describeValue } from '@/words/labels/describe';
@@ -25,10 +26,8 @@ export function ConflictBar() {
         my: 1,
         px: 1.5,
         py: 0.5,
-        borderLeft: 3,
-        borderColor: 'info.main',
-        bgcolor: 'background.paper',
       }}
+      className={frameCss.notice}
       aria-label="Changed in two places"
       role="alert"
     >

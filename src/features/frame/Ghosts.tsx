@@ -1,5 +1,7 @@
 'use client';
 
+import frameCss from '@/ui/layout/frame.module.css';
+import { Row } from '@/ui/layout/Row';
 import Button from '@mui/material/Button';
 import { useBuild } from '../session/BuildContext';
 
@@ -15,20 +17,20 @@ export function GhostPicker() {
       </Button>
     );
   return (
-    <span className="row" style={{ gap: 2, flexWrap: 'nowrap' }}>
+    <Row as="span" sx={{ gap: 0.25, flexWrap: 'nowrap' }}>
       <Button variant="text" onClick={() => setGhost({ label: 'the pinned build', document })}>
         pin <kbd>p</kbd>
       </Button>
       {others.map((other) => (
         <Button
           variant="text"
-          className="wide"
+          className={frameCss.wide}
           key={other.id}
           onClick={() => setGhost({ label: `revision ${other.letter}`, document: other.document })}
         >
           vs {other.letter}
         </Button>
       ))}
-    </span>
+    </Row>
   );
 }

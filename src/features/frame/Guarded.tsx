@@ -1,8 +1,11 @@
 'use client';
 
+import Box from '@mui/material/Box';
+import type { SxProps, Theme } from '@mui/material/styles';
+import frameCss from '@/ui/layout/frame.module.css';
 import { Note } from '@/ui/controls/Note';
 import Button from '@mui/material/Button';
-import { Children, type CSSProperties, Fragment, isValidElement, type ReactNode, Suspense } from 'react';
+import { Children, Fragment, isValidElement, type ReactNode, Suspense } from 'react';
 import { ErrorBoundary, type FallbackProps } from 'react-error-boundary';
 import { useBuild } from '../session/BuildContext';
 import { problemOf } from '@/words/refusals/problemOf';
@@ -55,21 +58,21 @@ export function Apart({ children }: { children: ReactNode }) {
 
 interface RowProps {
   children: ReactNode;
-  style?: CSSProperties;
+  sx?: SxProps<Theme>;
 }
 
 /** Answer, pictures, tables and checks of a page. */
-export const Readings = ({ children, style }: RowProps) => (
-  <div className="readings" style={style}>
+export const Readings = ({ children, sx = {} }: RowProps) => (
+  <Box className={frameCss.readings} sx={sx}>
     <Apart>{children}</Apart>
-  </div>
+  </Box>
 );
 
 /** Pictures beside each other. */
-export const Charts = ({ children, style }: RowProps) => (
-  <div className="charts" style={style}>
+export const Charts = ({ children, sx = {} }: RowProps) => (
+  <Box className={frameCss.charts} sx={sx}>
     <Apart>{children}</Apart>
-  </div>
+  </Box>
 );
 
 /** Groups of fields that each stand on their own. */
@@ -79,7 +82,7 @@ export function Fields({ children }: { children: ReactNode }) {
 
 /** The fields of a page. */
 export const Bench = ({ children }: { children: ReactNode }) => (
-  <div className="bench">
+  <div className={frameCss.bench}>
     <Fields>{children}</Fields>
   </div>
 );

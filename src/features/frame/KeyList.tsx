@@ -1,5 +1,8 @@
 'use client';
 
+import frameCss from '@/ui/layout/frame.module.css';
+import { Row } from '@/ui/layout/Row';
+import Typography from '@mui/material/Typography';
 import { Over } from '@/ui/controls/Over';
 import Button from '@mui/material/Button';
 
@@ -19,13 +22,13 @@ const KEYS: readonly (readonly [string, string])[] = [
 export function KeyList({ onClose }: { onClose(): void }) {
   return (
     <Over label="Keys" onClose={onClose}>
-      <div className="keys">
-        <div className="row">
-          <h2 style={{ fontSize: 18 }}>Keys</h2>
-          <Button variant="text" autoFocus style={{ marginLeft: 'auto' }} onClick={onClose}>
+      <div className={frameCss.keys}>
+        <Row>
+          <Typography variant="title">Keys</Typography>
+          <Button variant="text" autoFocus sx={{ ml: 'auto' }} onClick={onClose}>
             close
           </Button>
-        </div>
+        </Row>
         <dl>
           {KEYS.map(([key, does]) => [
             <dt key={key}>
@@ -34,9 +37,9 @@ export function KeyList({ onClose }: { onClose(): void }) {
             <dd key={`${key}-does`}>{does}</dd>,
           ])}
         </dl>
-        <p className="quiet" style={{ marginTop: 8 }}>
+        <Typography color="textSecondary" sx={{ mt: 1 }}>
           None works while you type in a field.
-        </p>
+        </Typography>
       </div>
     </Over>
   );

@@ -1,5 +1,8 @@
 'use client';
 
+import frameCss from '@/ui/layout/frame.module.css';
+import Typography from '@mui/material/Typography';
+import Box from '@mui/material/Box';
 import type { Segment } from '@/core/verdict/engine/segments';
 import { stripeOf } from '@/core/verdict/stripe';
 import { useBuildChecks } from '../session/BuildContext';
@@ -10,9 +13,11 @@ export function LaterPage({ segment }: { segment: Segment }) {
   const checks = useBuildChecks();
   const { needs } = stripeOf(checks).find((state) => state.segment === segment)!;
   return (
-    <main className="readings">
-      <h1 className="answer">{SEGMENT_QUESTIONS[segment]}</h1>
-      <p style={{ marginTop: 8 }}>Not worked out yet. It will need {needs.join(', ')}.</p>
+    <main className={frameCss.readings}>
+      <Typography variant="answer">{SEGMENT_QUESTIONS[segment]}</Typography>
+      <Box component="p" sx={{ mt: 1 }}>
+        Not worked out yet. It will need {needs.join(', ')}.
+      </Box>
     </main>
   );
 }

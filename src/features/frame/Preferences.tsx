@@ -1,5 +1,7 @@
 'use client';
 
+import frameCss from '@/ui/layout/frame.module.css';
+import { Row } from '@/ui/layout/Row';
 import Button from '@mui/material/Button';
 import { useColorScheme } from '@mui/material/styles';
 import { useReader } from '@/ui/reader';
@@ -11,7 +13,7 @@ export function Preferences() {
   const { mode, systemMode, setMode } = useColorScheme();
   const dark = (mode === 'system' ? systemMode : mode) === 'dark';
   return (
-    <span className="row wide" style={{ gap: 0, flexWrap: 'nowrap' }}>
+    <Row as="span" className={frameCss.wide} sx={{ gap: 0, flexWrap: 'nowrap' }}>
       <Button
         variant="text"
         onClick={() => setUnits(reader.units === 'metric' ? 'imperial' : 'metric')}
@@ -27,6 +29,6 @@ export function Preferences() {
       >
         {dark ? 'light' : 'dark'}
       </Button>
-    </span>
+    </Row>
   );
 }

@@ -1,5 +1,6 @@
 'use client';
 
+import frameCss from '@/ui/layout/frame.module.css';
 import { labelOf } from '@/words/labels/labels';
 import type { SessionState } from '../session/buildSession';
 import { useReader } from '@/ui/reader';
@@ -29,7 +30,7 @@ export function SaveMark({ state }: { state: SessionState }) {
     closed: 'closed',
   }[state.save];
   return (
-    <span className="save" role="status" data-state={state.save} suppressHydrationWarning>
+    <span className={frameCss.save} role="status" data-state={state.save} suppressHydrationWarning>
       {words}
     </span>
   );

@@ -1,3 +1,5 @@
+import clsx from 'clsx';
+import frameCss from '@/ui/layout/frame.module.css';
 import Tab from '@mui/material/Tab';
 import Tabs from '@mui/material/Tabs';
 import type { ReactNode } from 'react';
@@ -31,7 +33,7 @@ export function SegmentSides<S extends Segment>({
   const tabs = tabsOf(segment);
   const here = tabs.find(({ sides }) => sides.includes(shown))!;
   return (
-    <div className="tabbar noprint">
+    <div className={clsx(frameCss.tabbar, frameCss.noprint)}>
       <Tabs
         value={here.sides[0]}
         onChange={(_, side: SideOf<S>) => onShow(side)}

@@ -1,5 +1,7 @@
 'use client';
 
+import frameCss from '@/ui/layout/frame.module.css';
+import Box from '@mui/material/Box';
 import { readingOf } from '@/words/checkWords';
 import { checkShort } from '@/words/checks/names';
 import { needName, needNames } from '@/words/needs';
@@ -27,7 +29,7 @@ export function Stripe() {
     strip.current?.querySelector('[aria-current]')?.scrollIntoView({ block: 'nearest', inline: 'center' });
   }, [present]);
   return (
-    <nav className="stripe" aria-label="Segments" ref={strip}>
+    <nav className={frameCss.stripe} aria-label="Segments" ref={strip}>
       {stripeOf(checks).map((state, index) => {
         const words = wordsOf(state, reader);
         return (
@@ -39,13 +41,13 @@ export function Stripe() {
             title={`${SEGMENT_NAMES[state.segment]} (${index + 1}): ${words}${state.check || state.needs.length === 0 ? '' : `, needs ${needNames(state.needs)}`}`}
             data-state={state.state}
           >
-            <span className="t">
+            <span className={frameCss.t}>
               <StateMark state={state.state} />
               {SEGMENT_NAMES[SEGMENTS[index]!]}
             </span>
-            <span className="s" style={{ display: 'block' }}>
+            <Box component="span" className={frameCss.s} sx={{ display: 'block' }}>
               {words}
-            </span>
+            </Box>
           </Link>
         );
       })}

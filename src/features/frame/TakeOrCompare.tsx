@@ -1,5 +1,6 @@
 'use client';
 
+import checksCss from '@/ui/checks.module.css';
 import Button from '@mui/material/Button';
 import { applyPatch, type Patch } from '@/core/base/patch';
 import { useBuild } from '../session/BuildContext';
@@ -14,7 +15,7 @@ interface TakeOrCompareProps {
 export function TakeOrCompare({ text, patch }: TakeOrCompareProps) {
   const { document, edit, setGhost, closed } = useBuild();
   return (
-    <span className="remedy">
+    <span className={checksCss.remedy}>
       <Button color="success" disabled={closed} aria-label={`Take: ${text}`} onClick={() => edit(patch)}>
         take
       </Button>

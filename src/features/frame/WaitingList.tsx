@@ -1,5 +1,7 @@
 'use client';
 
+import clsx from 'clsx';
+import frameCss from '@/ui/layout/frame.module.css';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Stack from '@mui/material/Stack';
@@ -20,9 +22,6 @@ const ChangeEntry = dynamic(() => import('./ChangeEntry').then((module) => modul
 const nameOf = ({ kind, sheet, letter }: Waiting) =>
   `${kind === 'run' ? RUN_KIND_NAMES[(sheet as RunSheet).kind] : `failure of ${(sheet as FailureSheet).partName}`}, ${letter}`;
 
-/** What is sent at once is never read. */
-const SEEN_AFTER_S = 0.8;
-
 /** Entries that wait on this device, and those that were not taken. It stands at the foot, where its coming and going moves nothing. */
 export function WaitingList({ waiting }: { waiting: readonly Waiting[] }) {
   const free = waiting.filter(({ refused }) => refused === undefined);
@@ -30,18 +29,13 @@ export function WaitingList({ waiting }: { waiting: readonly Waiting[] }) {
     <Box
       role="status"
       data-testid="waiting"
+      className={clsx(frameCss.notice, frameCss.waiting)}
       sx={{
         position: 'sticky',
         bottom: 0,
         zIndex: 'appBar',
-        '@keyframes seen': { from: { opacity: 0 } },
-        animation: `seen 0.2s ${SEEN_AFTER_S}s both`,
         px: 1.5,
         py: 1,
-        borderLeft: 3,
-        borderTop: 1,
-        borderColor: 'info.main',
-        bgcolor: 'background.paper',
       }}
     >
       {free.length > 0 ? <Free waiting={free} /> : null}

@@ -1,5 +1,8 @@
 'use client';
 
+import garageCss from '@/features/garage/garage.module.css';
+import Typography from '@mui/material/Typography';
+import { Row } from '@/ui/layout/Row';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Link from 'next/link';
@@ -36,7 +39,7 @@ export function CarActs({ car }: { car: GarageCar }) {
       ),
     );
   return (
-    <div className="foot">
+    <div className={garageCss.foot}>
       {act === undefined ? (
         <>
           <Button
@@ -87,9 +90,9 @@ export function CarActs({ car }: { car: GarageCar }) {
         </Box>
       ) : null}
       {problem ? (
-        <span role="alert" style={{ color: 'var(--rust)' }}>
+        <Typography component="span" color="error" role="alert">
           {problem}
-        </span>
+        </Typography>
       ) : null}
     </div>
   );
@@ -110,8 +113,9 @@ function NameForm({ label, start, verb, asked, onName, onLeave }: NameFormProps)
   const written = name.trim();
   const ready = asked === undefined ? written !== '' : written === asked;
   return (
-    <form
-      className="row"
+    <Row
+      as="form"
+
       onSubmit={(event) => {
         event.preventDefault();
         if (ready) onName(written);
@@ -132,6 +136,6 @@ function NameForm({ label, start, verb, asked, onName, onLeave }: NameFormProps)
       <Button variant="text" onClick={onLeave}>
         leave it
       </Button>
-    </form>
+    </Row>
   );
 }

@@ -1,5 +1,6 @@
 'use client';
 
+import Typography from '@mui/material/Typography';
 import Button from '@mui/material/Button';
 import List from '@mui/material/List';
 import ListItem from '@mui/material/ListItem';
@@ -27,7 +28,7 @@ export function Deleted({ things }: { things: readonly DeletedThing[] }) {
     }
   };
   return (
-    <Fold title={`Deleted in the last 30 days (${things.length})`} style={{ marginTop: 24 }}>
+    <Fold title={`Deleted in the last 30 days (${things.length})`} sx={{ mt: 24 }}>
       {problem ? (
         <Note tone="bad" role="alert">
           {problem}
@@ -38,9 +39,9 @@ export function Deleted({ things }: { things: readonly DeletedThing[] }) {
           <ListItem key={`${thing.kind}-${thing.id}`} disableGutters>
             <span>
               {deletedWords(thing)}{' '}
-              <span className="quiet">
+              <Typography component="span" color="textSecondary">
                 deleted <When at={thing.deletedAt} time />
-              </span>
+              </Typography>
             </span>
             <Button aria-label={`Restore: ${deletedWords(thing)}`} onClick={() => void restore(thing)}>
               Restore

@@ -1,5 +1,10 @@
 'use client';
 
+import frameCss from '@/ui/layout/frame.module.css';
+import garageCss from '@/features/garage/garage.module.css';
+import { Row } from '@/ui/layout/Row';
+import Box from '@mui/material/Box';
+import Typography from '@mui/material/Typography';
 import dynamic from 'next/dynamic';
 import Button from '@mui/material/Button';
 import { Note } from '@/ui/controls/Note';
@@ -70,45 +75,47 @@ export function Garage({ cars, deleted }: GarageProps) {
   );
   return (
     <>
-      <header className="head">
-        <span className="name">Lean Badger</span>
-        <nav className="row">
+      <header className={frameCss.head}>
+        <span className={frameCss.name}>Lean Badger</span>
+        <Row as="nav">
           <Link href="/" aria-current="page">
             Garage
           </Link>
           <Link href="/library">Library</Link>
-        </nav>
-        <span className="push" />
+        </Row>
+        <span className={frameCss.push} />
         <Preferences />
         <Button variant="text" onClick={() => setOver('jump')}>
           jump <kbd>/</kbd>
         </Button>
-        <Button variant="text" className="wide" onClick={() => setOver('keys')}>
+        <Button variant="text" className={frameCss.wide} onClick={() => setOver('keys')}>
           keys <kbd>?</kbd>
         </Button>
       </header>
-      <div className="stripe" style={{ height: 12 }} aria-hidden="true" />
-      <main className="garage">
-        <h1 className="answer">
+      <Box className={frameCss.stripe} sx={{ height: 12 }} aria-hidden="true" />
+      <main className={frameCss.garage}>
+        <Typography variant="answer">
           {cars.length === 0
             ? 'Start with a name. The rest follows from what the car is for.'
             : `${cars.length} car${cars.length === 1 ? '' : 's'} in the garage.`}
-        </h1>
-        <div className="row" style={{ marginTop: 10, justifyContent: 'space-between' }}>
+        </Typography>
+        <Row sx={{ mt: 1.25, justifyContent: 'space-between' }}>
           <NewBuild />
           <ImportBuild />
-        </div>
+        </Row>
         <StillHere />
         {cars.length >= MANY_CARS ? (
-          <div className="row" role="search">
+          <Row role="search">
             <TextInput
               aria-label="Find a car by its name"
               placeholder="find a car"
               value={text}
               onChange={(event) => setText(event.target.value)}
             />
-            <label className="row">
-              <span className="quiet">sorted by</span>
+            <Row as="label">
+              <Typography component="span" color="textSecondary">
+                sorted by
+              </Typography>
               <Select
                 look="bare"
                 aria-label="Sorted by"
@@ -121,13 +128,13 @@ export function Garage({ cars, deleted }: GarageProps) {
                   </option>
                 ))}
               </Select>
-            </label>
-            <span className="quiet" role="status">
+            </Row>
+            <Typography component="span" color="textSecondary" role="status">
               {shown.length === cars.length ? '' : `${shown.length} of ${cars.length}`}
-            </span>
-          </div>
+            </Typography>
+          </Row>
         ) : null}
-        <div className="cars">
+        <div className={garageCss.cars}>
           {shown.map((car) => (
             <ErrorBoundary key={car.id} fallback={<Ailing car={car} />}>
               <Suspense fallback={null}>
@@ -163,13 +170,13 @@ function StillHere() {
 function Ailing({ car }: { car: GarageCar }) {
   const { reader } = useReader();
   return (
-    <article className="car" aria-label={car.name}>
-      <Link href={`/builds/${car.id}/${car.revision.letter}/brief`} className="face">
+    <article className={garageCss.car} aria-label={car.name}>
+      <Link href={`/builds/${car.id}/${car.revision.letter}/brief`} className={garageCss.face}>
         <h2>
           {car.name}{' '}
-          <span className="quiet" style={{ fontSize: 14, fontWeight: 500 }}>
+          <Typography component="span" variant="aside" color="textSecondary">
             {car.revision.letter}
-          </span>
+          </Typography>
         </h2>
         <Note tone="bad" role="alert">
           Nothing could be worked out of this build
@@ -189,19 +196,19 @@ function Car({ car }: { car: GarageCar }) {
   const speed = (value: number) => formatText(value, 'speedMps', reader);
   const { tightest, measured } = car;
   return (
-    <article className="car" aria-label={car.name}>
+    <article className={garageCss.car} aria-label={car.name}>
       <Link
         href={`/builds/${car.id}/${car.revision.letter}/${car.predictedMps === undefined ? 'brief' : 'drive'}`}
-        className="face"
+        className={garageCss.face}
       >
         <h2>
           {car.name}{' '}
-          <span className="quiet" style={{ fontSize: 14, fontWeight: 500 }}>
+          <Typography component="span" variant="aside" color="textSecondary">
             {car.revision.letter}, {car.revisions} revision{car.revisions === 1 ? '' : 's'}
-          </span>
+          </Typography>
         </h2>
-        <div className="facts">
-          <div className="plan">
+        <div className={garageCss.facts}>
+          <div className={garageCss.plan}>
             <PlanSketch
               chassis={car.document.chassis}
               tyreRadiusMm={car.document.drive.tyre?.radiusMm}
@@ -217,15 +224,15 @@ function Car({ car }: { car: GarageCar }) {
                 : `${speed(car.predictedMps)} on ${car.surface!.toLowerCase()}`}
             </dd>
             <dt>Measured</dt>
-            <dd className={measured ? 'slate' : undefined}>
+            <Typography component="dd" color={measured ? 'info' : 'inherit'}>
               {measured
                 ? `${formatWithError(measured.speedMps, measured.errorMps, 'speedMps', reader)} (${measured.letter})`
                 : 'no run yet'}
-            </dd>
+            </Typography>
             <dt>Tightest</dt>
             <dd>{tightest ? <TightestWords car={car} /> : 'nothing worked out yet'}</dd>
             <dt>Next</dt>
-            <dd className="next">{glanceWords(car.next, reader)}</dd>
+            <dd className={garageCss.next}>{glanceWords(car.next, reader)}</dd>
           </dl>
         </div>
       </Link>

@@ -1,3 +1,5 @@
+import garageCss from './garage.module.css';
+import Typography from '@mui/material/Typography';
 import Box from '@mui/material/Box';
 
 const STEPS: readonly (readonly [string, string])[] = [
@@ -12,13 +14,13 @@ const STEPS: readonly (readonly [string, string])[] = [
 export function HowItGoes() {
   return (
     <Box component="section" aria-labelledby="how-it-goes" sx={{ mt: 4 }}>
-      <Box component="h2" id="how-it-goes" sx={{ fontSize: 18, fontWeight: 650, fontStretch: '92%' }}>
+      <Typography variant="title" id="how-it-goes">
         From a wish to a car that lasts
-      </Box>
-      <Box component="p" className="quiet" sx={{ maxWidth: 720 }}>
+      </Typography>
+      <Typography color="textSecondary" sx={{ maxWidth: 720 }}>
         Give a build a name above to begin, or open a car of the garage and turn its figures: each is saved by
         itself, and undo brings it back.
-      </Box>
+      </Typography>
       <Box
         component="ol"
         sx={{
@@ -30,17 +32,15 @@ export function HowItGoes() {
         }}
       >
         {STEPS.map(([name, does], at) => (
-          <Box key={name} component="li" sx={{ borderTop: 3, borderColor: 'text.primary', pt: 0.75 }}>
-            <Box component="b" sx={{ fontStretch: '92%', fontSize: 15 }}>
-              <Box component="span" className="mono" sx={{ mr: 1, color: 'primary.main' }}>
+          <li key={name} className={garageCss.step}>
+            <Typography variant="heading" component="div">
+              <Typography variant="reading" color="primary" sx={{ mr: 1 }}>
                 {at + 1}
-              </Box>
+              </Typography>
               {name}
-            </Box>
-            <Box component="p" sx={{ fontSize: 13, mt: 0.25 }}>
-              {does}
-            </Box>
-          </Box>
+            </Typography>
+            <Typography variant="note">{does}</Typography>
+          </li>
         ))}
       </Box>
     </Box>

@@ -1,5 +1,7 @@
 'use client';
 
+import { Row } from '@/ui/layout/Row';
+import Typography from '@mui/material/Typography';
 import { FileButton } from '@/ui/controls/FileButton';
 import Button from '@mui/material/Button';
 import { useRouter } from 'next/navigation';
@@ -51,7 +53,7 @@ export function ImportBuild() {
     await bring(file, 'refuse');
   };
   return (
-    <div className="row">
+    <Row>
       <FileButton
         label="Open a build file"
         accept=".json,.zip,application/json,application/zip"
@@ -60,25 +62,25 @@ export function ImportBuild() {
         Open a build file
       </FileButton>
       {waiting ? (
-        <span className="row" role="alert">
+        <Row as="span" role="alert">
           {waiting.message}
           <Button onClick={() => void bring(waiting.file, 'replace')}>Replace it</Button>
           <Button onClick={() => void bring(waiting.file, 'copy')}>Bring it in as a copy</Button>
           <Button variant="text" onClick={() => setWaiting(undefined)}>
             leave it
           </Button>
-        </span>
+        </Row>
       ) : null}
       {bringing ? (
-        <span role="status" className="quiet">
+        <Typography component="span" color="textSecondary" role="status">
           bringing it in
-        </span>
+        </Typography>
       ) : null}
       {problem ? (
-        <span role="alert" style={{ color: 'var(--rust)' }}>
+        <Typography component="span" color="error" role="alert">
           {problem}
-        </span>
+        </Typography>
       ) : null}
-    </div>
+    </Row>
   );
 }

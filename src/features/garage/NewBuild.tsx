@@ -1,5 +1,7 @@
 'use client';
 
+import { Row } from '@/ui/layout/Row';
+import Typography from '@mui/material/Typography';
 import { TextInput } from '@/ui/controls/TextInput';
 import Button from '@mui/material/Button';
 import { useRouter } from 'next/navigation';
@@ -21,8 +23,9 @@ export function NewBuild() {
     }
   };
   return (
-    <form
-      className="row"
+    <Row
+      as="form"
+
       onSubmit={(event) => {
         event.preventDefault();
         if (name.trim() !== '') void make();
@@ -40,10 +43,10 @@ export function NewBuild() {
         Start it
       </Button>
       {problem ? (
-        <span role="alert" style={{ color: 'var(--rust)' }}>
+        <Typography component="span" color="error" role="alert">
           {problem}
-        </span>
+        </Typography>
       ) : null}
-    </form>
+    </Row>
   );
 }

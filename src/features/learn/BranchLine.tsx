@@ -1,3 +1,6 @@
+import Box from '@mui/material/Box';
+import learnCss from '@/features/learn/learn.module.css';
+import Typography from '@mui/material/Typography';
 import ButtonBase from '@mui/material/ButtonBase';
 import { useMemo } from 'react';
 import { branchesOf } from '@/core/advice/learn/branches';
@@ -22,13 +25,8 @@ export function BranchLine({ chosen, onChoose }: { chosen: string; onChoose(id: 
   const half = (row: number) => (THIN + BROAD * (gains[row]!.share ?? 0)) / 2;
   const stands = new Set(revisions.map(({ parentId }) => parentId));
   return (
-    <div style={{ position: 'relative', paddingLeft: width + 8 }} data-testid="line">
-      <svg
-        width={width}
-        height={revisions.length * ROW}
-        style={{ position: 'absolute', left: 0, top: 0 }}
-        aria-hidden="true"
-      >
+    <Box sx={{ position: 'relative', pl: `${width + 8}px` }} data-testid="line">
+      <svg width={width} height={revisions.length * ROW} className={learnCss.ribbons} aria-hidden="true">
         {placed.map(({ id, row, lane, from }) =>
           from ? (
             <path
@@ -60,7 +58,9 @@ export function BranchLine({ chosen, onChoose }: { chosen: string; onChoose(id: 
                 x={x(lane)}
                 y={y(row) + 5}
                 textAnchor="middle"
-                style={{ font: '700 13px var(--sans)', fill: on ? 'var(--paper)' : 'var(--ink)' }}
+                fontSize={13}
+                fontWeight={700}
+                fill={on ? 'var(--paper)' : 'var(--ink)'}
               >
                 {revisions[at]!.letter}
               </text>
@@ -74,23 +74,30 @@ export function BranchLine({ chosen, onChoose }: { chosen: string; onChoose(id: 
         return (
           <ButtonBase
             key={one.id}
-            className="branch-row"
+            className={learnCss.branchRow}
             style={{ height: ROW }}
             aria-pressed={one.id === chosen}
             aria-label={`Revision ${one.letter}`}
             onClick={() => onChoose(one.id)}
           >
-            <span className="quiet" style={{ fontSize: 12 }}>
+            <Typography component="span" variant="small" color="textSecondary">
               <When at={one.createdAt} />
               {one.closedAt && !stands.has(one.id) ? ', closed' : ''}
-              {gained ? <span className="slate"> · {gained}</span> : ''}
+              {gained ? (
+                <Typography component="span" color="info">
+                  {' '}
+                  · {gained}
+                </Typography>
+              ) : (
+                ''
+              )}
               {broke > 0 ? ` · ${broke} broke` : ''}
-            </span>
-            <span className="clamp">{one.why ?? 'The first.'}</span>
+            </Typography>
+            <span className={learnCss.clamp}>{one.why ?? 'The first.'}</span>
           </ButtonBase>
         );
       })}
-    </div>
+    </Box>
   );
 }
 

@@ -1,3 +1,8 @@
+import tablesCss from '@/ui/controls/tables.module.css';
+import fieldsCss from '@/ui/fields.module.css';
+import Typography from '@mui/material/Typography';
+import TableContainer from '@mui/material/TableContainer';
+import { Row as Line } from '@/ui/layout/Row';
 import { SheetForm } from '@/ui/controls/SheetForm';
 import Table from '@mui/material/Table';
 import TableHead from '@mui/material/TableHead';
@@ -42,18 +47,18 @@ export function CopiesInUse() {
     );
   if (inUse.length === 0)
     return (
-      <p className="quiet" style={{ marginTop: 16 }}>
+      <Typography color="textSecondary" sx={{ mt: 2 }}>
         No printed copy has hours yet. Say on the run sheet which copies were on the car, and their hours
         stand here.
-      </p>
+      </Typography>
     );
   return (
     <section aria-label="Copies on the car">
-      <div className="cap" style={{ marginTop: 18 }}>
+      <Typography variant="label" sx={{ mt: 2.25 }}>
         <span>Copies on the car, and how worn they are</span>
-      </div>
-      <div className="gridbox">
-        <Table size="small" className="grid slim" data-testid="copies-in-use">
+      </Typography>
+      <TableContainer>
+        <Table size="small" className={tablesCss.slim} data-testid="copies-in-use">
           <TableHead>
             <TableRow>
               <TableCell>Copy</TableCell>
@@ -78,7 +83,7 @@ export function CopiesInUse() {
             ))}
           </TableBody>
         </Table>
-      </div>
+      </TableContainer>
       {inUse.length > MOST && !all ? (
         <Button variant="link" onClick={() => setAll(true)}>
           All {inUse.length} copies
@@ -115,16 +120,16 @@ function Row({
         <TableCell>
           <b>{copy.partName}</b>
           {copy.how === 'draft' ? ', draft' : ''}{' '}
-          <span className="quiet" style={{ fontSize: 12.5 }}>
+          <Typography component="span" variant="note" color="textSecondary">
             {[
               ...(copy.repairs ?? []).map(({ what }) => what),
               ...(blows > 0 ? [`${blows} hard blows`] : []),
             ].join('; ')}
-          </span>
+          </Typography>
           {wear.map((place) => (
-            <div key={place.of} style={{ fontSize: 13, ...(soon ? { color: 'var(--rust)' } : {}) }}>
+            <Typography key={place.of} component="div" variant="note" color={soon ? 'error' : 'inherit'}>
               {PLACE_WORDS[place.of]}: {wearWords(place, reader)}
-            </div>
+            </Typography>
           ))}
         </TableCell>
         <TableCell align="right">{hoursText}</TableCell>
@@ -203,7 +208,7 @@ function ReadingForm({
   };
   return (
     <SheetForm label={`Wear of ${copy.partName}`} maxWidth={460} onSubmit={() => void save()}>
-      <div className="field">
+      <div className={fieldsCss.field}>
         <label htmlFor={`wear-${copy.id}`}>Measured at the</label>
         <Select
           id={`wear-${copy.id}`}
@@ -239,16 +244,16 @@ function ReadingForm({
         value={limitMm}
         onChange={setLimit}
       />
-      <p className="quiet" style={{ fontSize: 12.5 }}>
+      <Typography variant="note" color="textSecondary">
         Left open, a tooth is spent when 0.2 of its module is worn off, a pin or bore at 0.15 mm of play.
-      </p>
+      </Typography>
       {problem ? (
-        <p role="alert" style={{ color: 'var(--rust)' }}>
+        <Typography color="error" role="alert">
           {problem}
-        </p>
+        </Typography>
       ) : null}
       {(copy.readings ?? []).length > 0 ? (
-        <p className="quiet" style={{ fontSize: 12.5 }}>
+        <Typography variant="note" color="textSecondary">
           So far:{' '}
           {(copy.readings ?? [])
             .map(
@@ -257,14 +262,14 @@ function ReadingForm({
             )
             .join(', ')}
           .
-        </p>
+        </Typography>
       ) : null}
-      <div className="row" style={{ marginTop: 6 }}>
+      <Line sx={{ mt: 0.75 }}>
         <Button variant="contained" type="submit">
           Save the reading
         </Button>
         <Button onClick={onDone}>Cancel</Button>
-      </div>
+      </Line>
     </SheetForm>
   );
 }

@@ -1,5 +1,6 @@
 'use client';
 
+import Typography from '@mui/material/Typography';
 import { applyPatch } from '@/core/base/patch';
 import { inSentence } from '@/core/base/units/words';
 import { curesOf } from '@/core/advice/learn/curesOf';
@@ -26,13 +27,15 @@ export function Cures({
   const isOpen = failure.fix === undefined;
   if (own.length === 0)
     return isOpen ? (
-      <p className="quiet" data-testid="cures">
+      <Typography color="textSecondary" data-testid="cures">
         No check of {revision.letter} shows this cause: change the build by hand, and say above what was done.
-      </p>
+      </Typography>
     ) : null;
   return (
     <section aria-label="What would cure it" data-testid="cures">
-      <p className="cap">What {revision.letter} says of it</p>
+      <Typography component="p" variant="label">
+        What {revision.letter} says of it
+      </Typography>
       <CheckRows
         checks={own}
         locked={closed}
@@ -49,10 +52,10 @@ export function Cures({
         }
       />
       {isOpen && failure.revisionId === revision.id && own.every(({ state }) => state === 'clear') ? (
-        <p className="quiet">
+        <Typography color="textSecondary">
           By its figures it holds, and it failed all the same: measure what they rest on before they are
           trusted again.
-        </p>
+        </Typography>
       ) : null}
     </section>
   );

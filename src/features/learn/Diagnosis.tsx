@@ -1,5 +1,9 @@
 'use client';
 
+import learnCss from '@/features/learn/learn.module.css';
+import Typography from '@mui/material/Typography';
+import { Row } from '@/ui/layout/Row';
+import Box from '@mui/material/Box';
 import { Note } from '@/ui/controls/Note';
 import Button from '@mui/material/Button';
 import { Toggle, Toggles } from '@/ui/controls/Toggle';
@@ -84,17 +88,23 @@ export function Diagnosis({ failure }: { failure: Versioned<FailureRecord> }) {
   const close = (cause: string) => change({ verdict: { cause, at: new Date().toISOString() } });
   const { verdict } = ledger;
   return (
-    <div className="diagnosis" data-testid="diagnosis">
-      <span className="quiet" role="status" style={{ float: 'right', fontSize: 12 }}>
+    <div className={learnCss.diagnosis} data-testid="diagnosis">
+      <Typography
+        component="span"
+        variant="small"
+        color="textSecondary"
+        sx={{ float: 'right' }}
+        role="status"
+      >
         {saving > 0 ? 'saving' : 'saved'}
-      </span>
+      </Typography>
       {problem ? (
         <Note tone="bad" role="alert">
           {problem}
         </Note>
       ) : null}
       {(ledger.rounds ?? []).map((round, at) => (
-        <p key={at} className="quiet">
+        <Typography color="textSecondary" key={at}>
           Looked at before: {round.verdict ? verdictWords(round.verdict) : 'without a verdict'}
           {round.verdict ? (
             <>
@@ -102,7 +112,7 @@ export function Diagnosis({ failure }: { failure: Versioned<FailureRecord> }) {
             </>
           ) : null}
           .
-        </p>
+        </Typography>
       ))}
       {verdict ? (
         <Note tone="ok">
@@ -115,14 +125,14 @@ export function Diagnosis({ failure }: { failure: Versioned<FailureRecord> }) {
           </Button>
         </Note>
       ) : nextCheck ? (
-        <p className="answer" style={{ fontSize: 19 }} data-testid="next-check">
+        <Typography variant="finding" data-testid="next-check">
           <b>Look first:</b> {nextCheck.ask}{' '}
-          <span className="quiet" style={{ fontSize: 14 }}>
+          <Typography component="span" variant="aside" color="textSecondary">
             {nextCheck.minutes} min, tells {formatNumber(nextCheck.bitsPerMinute, reader.locale, 2)} bit a
             minute
-          </span>{' '}
+          </Typography>{' '}
           <Answers check={nextCheck.check} result={undefined} onAnswer={answer} />
-        </p>
+        </Typography>
       ) : null}
       {verdict?.cause ? (
         <Cures
@@ -132,7 +142,7 @@ export function Diagnosis({ failure }: { failure: Versioned<FailureRecord> }) {
         />
       ) : null}
       <Facts failure={failure} copies={copies} onChange={change} />
-      <ol className="suspects" data-testid="suspects">
+      <ol className={learnCss.suspects} data-testid="suspects">
         {suspects.map((suspect, at) => (
           <SuspectRow
             key={suspect.cause}
@@ -143,19 +153,19 @@ export function Diagnosis({ failure }: { failure: Versioned<FailureRecord> }) {
             onVerdict={close}
           />
         ))}
-        <li className="suspect" data-testid="other-causes">
-          <div className="row" style={{ flexWrap: 'nowrap', alignItems: 'baseline' }}>
-            <span className="quiet" style={{ flex: 1 }}>
+        <li className={learnCss.suspect} data-testid="other-causes">
+          <Row sx={{ flexWrap: 'nowrap', alignItems: 'baseline' }}>
+            <Typography component="span" color="textSecondary" sx={{ flex: 1 }}>
               {rest.causes} other causes together
-            </span>
-            <span className="mono">{percents.at(-1)}&nbsp;%</span>
-          </div>
+            </Typography>
+            <Typography variant="reading">{percents.at(-1)}&nbsp;%</Typography>
+          </Row>
         </li>
       </ol>
-      <p className="quiet" style={{ fontSize: 12.5 }}>
+      <Typography variant="note" color="textSecondary">
         {sayAll([...notes, ...said], reader)}
         {worked.value ? '' : ' The margins of its revision are being worked out.'}
-      </p>
+      </Typography>
     </div>
   );
 }
@@ -201,25 +211,32 @@ function SuspectRow({
   const { reader } = useReader();
   const result = 'result' in check ? check.result : undefined;
   return (
-    <li className="suspect" data-cause={cause}>
-      <div className="row" style={{ flexWrap: 'nowrap', alignItems: 'baseline' }}>
-        <b style={{ flex: 1 }}>{means}</b>
-        <span className="mono">{percent}&nbsp;%</span>
-      </div>
-      <div className="sharebar" aria-hidden="true">
+    <li className={learnCss.suspect} data-cause={cause}>
+      <Row sx={{ flexWrap: 'nowrap', alignItems: 'baseline' }}>
+        <Box component="b" sx={{ flex: 1 }}>
+          {means}
+        </Box>
+        <Typography variant="reading" data-testid="share">
+          {percent}&nbsp;%
+        </Typography>
+      </Row>
+      <div className={learnCss.sharebar} aria-hidden="true">
         <span style={{ width: `${Math.max(1, 100 * share)}%` }} />
       </div>
       <Fold title={<>{say(why[0]!, reader)}</>}>
-        <ul style={{ fontSize: 13 }}>
+        <Typography component="ul" variant="note">
           {why.slice(1).map((one) => (
             <li key={one.code + JSON.stringify(one.facts)}>{say(one, reader)}</li>
           ))}
-        </ul>
+        </Typography>
       </Fold>
-      <div className="row" style={{ fontSize: 13 }}>
-        <span style={{ flex: 1 }}>
-          {check.ask} <span className="quiet">{check.minutes} min</span>
-        </span>
+      <Row sx={{ typography: 'note' }}>
+        <Box component="span" sx={{ flex: 1 }}>
+          {check.ask}{' '}
+          <Typography component="span" color="textSecondary">
+            {check.minutes} min
+          </Typography>
+        </Box>
         {closed ? (
           <b>{result ?? ''}</b>
         ) : (
@@ -230,7 +247,7 @@ function SuspectRow({
             </Button>
           </>
         )}
-      </div>
+      </Row>
     </li>
   );
 }

@@ -1,3 +1,7 @@
+import learnCss from '@/features/learn/learn.module.css';
+import fieldsCss from '@/ui/fields.module.css';
+import { Row } from '@/ui/layout/Row';
+import Typography from '@mui/material/Typography';
 import Chip from '@mui/material/Chip';
 import { TextInput } from '@/ui/controls/TextInput';
 import { Fold } from '@/ui/controls/Fold';
@@ -63,21 +67,21 @@ export function Facts({ failure, copies, onChange }: FactsProps) {
   const changes = ledger.changesSinceGood ?? [];
   return (
     <section aria-label="What is known">
-      <div className="chips" data-testid="clues">
+      <div className={learnCss.chips} data-testid="clues">
         {[...clues, ...FIRST.filter((one) => !clues.includes(one))].map(chip)}
       </div>
       <TextInput
         boxed
-        style={{ width: '100%', maxWidth: 420 }}
+        sx={{ width: '100%', maxWidth: 420 }}
         aria-label="Look for a clue"
         placeholder="more clues: type what you saw, e.g. smell, flat, teeth"
         value={asked}
         onChange={(event) => setAsked(event.target.value)}
       />
-      {found.length > 0 ? <div className="chips">{found.map(([id]) => chip(id))}</div> : null}
+      {found.length > 0 ? <div className={learnCss.chips}>{found.map(([id]) => chip(id))}</div> : null}
       <Fold title="What it was like, and what had happened before">
         {own.length > 0 ? (
-          <div className="field">
+          <div className={fieldsCss.field}>
             <label htmlFor={`copy-${failure.id}`}>Which copy</label>
             <Select
               id={`copy-${failure.id}`}
@@ -123,7 +127,7 @@ export function Facts({ failure, copies, onChange }: FactsProps) {
           value={ledger.lostMinutes}
           onChange={(value) => onChange({ lostMinutes: value })}
         />
-        <div className="row" style={{ margin: '6px 0' }}>
+        <Row sx={{ m: '6px 0' }}>
           <label>
             <Tick
               checked={ledger.wet === true}
@@ -145,9 +149,11 @@ export function Facts({ failure, copies, onChange }: FactsProps) {
             />{' '}
             it had been cracked before
           </label>
-        </div>
-        <p className="cap">Changed since it was last good</p>
-        <div className="chips">
+        </Row>
+        <Typography component="p" variant="label">
+          Changed since it was last good
+        </Typography>
+        <div className={learnCss.chips}>
           {Object.entries(TABLES.changes).map(([id, { means }]) => (
             <Chip
               key={id}

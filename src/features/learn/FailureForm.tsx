@@ -1,5 +1,8 @@
 'use client';
 
+import fieldsCss from '@/ui/fields.module.css';
+import Typography from '@mui/material/Typography';
+import { Row } from '@/ui/layout/Row';
 import { SheetForm } from '@/ui/controls/SheetForm';
 import { Select } from '@/ui/controls/Select';
 import { TextArea, TextInput } from '@/ui/controls/TextInput';
@@ -118,7 +121,7 @@ export function FailureForm({
   };
   return (
     <SheetForm label="Note a failure" onSubmit={(event) => void handleSubmit(send)(event)}>
-      <div className="field">
+      <div className={fieldsCss.field}>
         <label htmlFor="failure-part">Part</label>
         <Controller
           name="partId"
@@ -136,7 +139,7 @@ export function FailureForm({
         />
       </div>
       {partId === '' ? (
-        <div className="field text">
+        <div className={fieldsCss.textField}>
           <label htmlFor="failure-name">Its name</label>
           <Controller
             name="partName"
@@ -154,7 +157,7 @@ export function FailureForm({
         </div>
       ) : null}
       <FieldProblem id="failure-partName-problem">{wrong('partName').message}</FieldProblem>
-      <div className="field">
+      <div className={fieldsCss.field}>
         <label htmlFor="failure-mode">What happened</label>
         <Controller
           name="mode"
@@ -173,7 +176,7 @@ export function FailureForm({
       </div>
       <FieldProblem id="failure-mode-problem">{wrong('mode').message}</FieldProblem>
       {mode === OWN ? (
-        <div className="field text">
+        <div className={fieldsCss.textField}>
           <label htmlFor="failure-words">In your words</label>
           <Controller
             name="ledger.modeWords"
@@ -184,7 +187,7 @@ export function FailureForm({
           />
         </div>
       ) : null}
-      <div className="field">
+      <div className={fieldsCss.field}>
         <label htmlFor="failure-run">In which run</label>
         <Controller
           name="runId"
@@ -202,7 +205,7 @@ export function FailureForm({
         />
       </div>
       {prints.length > 0 ? (
-        <div className="field">
+        <div className={fieldsCss.field}>
           <label htmlFor="failure-copy">Which copy</label>
           <Controller
             name="ledger.copyId"
@@ -265,11 +268,11 @@ export function FailureForm({
       </Box>
       <Photos photos={photos} of="the failure" onChange={setPhotos} />
       {problem ? (
-        <p role="alert" style={{ color: 'var(--rust)', padding: '4px 0' }}>
+        <Typography color="error" sx={{ p: '4px 0' }} role="alert">
           {problem}
-        </p>
+        </Typography>
       ) : null}
-      <div className="row" style={{ marginTop: 8 }}>
+      <Row sx={{ mt: 1 }}>
         <Button variant="contained" type="submit">
           Save the failure
         </Button>
@@ -281,7 +284,7 @@ export function FailureForm({
         >
           Cancel
         </Button>
-      </div>
+      </Row>
     </SheetForm>
   );
 }

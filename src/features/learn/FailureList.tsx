@@ -1,5 +1,9 @@
 'use client';
 
+import learnCss from '@/features/learn/learn.module.css';
+import Typography from '@mui/material/Typography';
+import Box from '@mui/material/Box';
+import { Row } from '@/ui/layout/Row';
 import { IconAct } from '@/ui/controls/IconAct';
 import Button from '@mui/material/Button';
 import { TextInput } from '@/ui/controls/TextInput';
@@ -32,9 +36,9 @@ export function FailureList() {
   const sorted = [...failures].sort((a, b) => (a.occurredAt < b.occurredAt ? 1 : -1));
   if (sorted.length === 0)
     return (
-      <p className="quiet">
+      <Typography color="textSecondary">
         Nothing has failed yet. When it does, note the part and what you saw while it is fresh.
-      </p>
+      </Typography>
     );
   return (
     <div data-testid="failures">
@@ -81,19 +85,23 @@ function FailureRow({ failure }: { failure: Versioned<FailureRecord> }) {
     }
   };
   return (
-    <article className="fail" aria-label={`${failure.partName}, ${failedHow(failure)}`}>
-      <span className="where">{letter}</span>
+    <article className={learnCss.fail} aria-label={`${failure.partName}, ${failedHow(failure)}`}>
+      <span className={learnCss.where}>{letter}</span>
       <div>
         <FailurePhotos failure={failure} />
         <h3>
           {failure.partName}: {failedHow(failure).toLowerCase()}
         </h3>
-        <p className="quiet" style={{ fontSize: 13 }}>
+        <Typography variant="note" color="textSecondary">
           <When at={failure.occurredAt} />
           {details ? `, ${details}` : ''}
-        </p>
-        {failure.story ? <p style={{ maxWidth: 640 }}>{failure.story}</p> : null}
-        <div className="row acts">
+        </Typography>
+        {failure.story ? (
+          <Box component="p" sx={{ maxWidth: 640 }}>
+            {failure.story}
+          </Box>
+        ) : null}
+        <Row className={learnCss.acts}>
           <Button variant="link" aria-expanded={why} onClick={() => setWhy(!why)}>
             {why
               ? 'close the diagnosis'
@@ -107,13 +115,20 @@ function FailureRow({ failure }: { failure: Versioned<FailureRecord> }) {
             </Button>
           )}
           <AddPhoto failure={failure} />
-        </div>
+        </Row>
         {why ? <Diagnosis failure={failure} /> : null}
         {held ? (
-          <p className="quiet" style={{ fontSize: 13 }}>
-            The fix {held.again > 0 ? <b style={{ color: 'var(--rust)' }}>did not hold</b> : 'so far'}:{' '}
-            {heldWords(held, reader)}.
-          </p>
+          <Typography variant="note" color="textSecondary">
+            The fix{' '}
+            {held.again > 0 ? (
+              <Typography variant="strong" color="error">
+                did not hold
+              </Typography>
+            ) : (
+              'so far'
+            )}
+            : {heldWords(held, reader)}.
+          </Typography>
         ) : null}
         {failure.fix ? (
           <p>
@@ -132,21 +147,21 @@ function FailureRow({ failure }: { failure: Versioned<FailureRecord> }) {
           <FixForm failure={failure} />
         ) : null}
         {problem ? (
-          <p role="alert" style={{ color: 'var(--rust)' }}>
+          <Typography color="error" role="alert">
             {problem}
-          </p>
+          </Typography>
         ) : null}
       </div>
-      <span style={{ textAlign: 'right' }}>
-        <span style={{ fontWeight: 650, color: isOpen(failure) ? 'var(--rust)' : 'var(--moss)' }}>
+      <Box component="span" sx={{ textAlign: 'right' }}>
+        <Typography variant="strong" color={isOpen(failure) ? 'error' : 'success'}>
           {failure.fix ? 'fixed' : isOpen(failure) ? 'open' : 'explained'}
-        </span>
+        </Typography>
         <IconAct
           icon="remove"
           label={`Delete the failure of ${failure.partName}`}
           onClick={() => void drop()}
         />
-      </span>
+      </Box>
     </article>
   );
 }
@@ -171,9 +186,10 @@ function FixForm({ failure }: { failure: Versioned<FailureRecord> }) {
     }
   };
   return (
-    <form
-      className="row"
-      style={{ marginTop: 4 }}
+    <Row
+      as="form"
+      sx={{ mt: 0.5 }}
+
       onSubmit={(event) => {
         event.preventDefault();
         if (fix.trim() !== '') void save();
@@ -181,7 +197,7 @@ function FixForm({ failure }: { failure: Versioned<FailureRecord> }) {
     >
       <TextInput
         boxed
-        style={{ flex: 1 }}
+        sx={{ flex: 1 }}
         aria-label="What was done"
         placeholder="e.g. face doubled to 12 mm"
         value={fix}
@@ -203,10 +219,10 @@ function FixForm({ failure }: { failure: Versioned<FailureRecord> }) {
         Save the fix
       </Button>
       {problem ? (
-        <span role="alert" style={{ color: 'var(--rust)' }}>
+        <Typography component="span" color="error" role="alert">
           {problem}
-        </span>
+        </Typography>
       ) : null}
-    </form>
+    </Row>
   );
 }

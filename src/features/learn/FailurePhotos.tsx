@@ -1,3 +1,6 @@
+import clsx from 'clsx';
+import photosCss from '@/features/fields/photos.module.css';
+import Typography from '@mui/material/Typography';
 import { FileButton } from '@/ui/controls/FileButton';
 import { useState } from 'react';
 import type { FailureRecord, Versioned } from '@/core/car/records/records';
@@ -10,7 +13,7 @@ export function FailurePhotos({ failure: { partName, ledger } }: { failure: Fail
   const photos = ledger?.photos ?? [];
   if (photos.length === 0) return null;
   return (
-    <div className="photos beside">
+    <div className={clsx(photosCss.photos, photosCss.beside)}>
       {photos.map(({ hash, caption }, at) => (
         <figure key={hash}>
           <a href={`/api/files/${hash}`} target="_blank" rel="noreferrer">
@@ -64,9 +67,9 @@ export function AddPhoto({ failure }: { failure: Versioned<FailureRecord> }) {
         add a photograph
       </FileButton>
       {problem ? (
-        <p role="alert" style={{ color: 'var(--rust)' }}>
+        <Typography color="error" role="alert">
           {problem}
-        </p>
+        </Typography>
       ) : null}
     </>
   );

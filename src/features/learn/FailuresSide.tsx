@@ -1,5 +1,7 @@
 'use client';
 
+import Typography from '@mui/material/Typography';
+import { Row } from '@/ui/layout/Row';
 import Button from '@mui/material/Button';
 import { usePathname, useRouter, useSearchParams } from 'next/navigation';
 import { type ReactNode, useState } from 'react';
@@ -28,19 +30,19 @@ export function FailuresSide({ tabs }: { tabs: ReactNode }) {
   };
   return (
     <main>
-      <Readings style={{ maxWidth: 1240 }}>
+      <Readings sx={{ maxWidth: 1240 }}>
         {tabs}
-        <h1 className="answer">
+        <Typography variant="answer">
           {failures.length === 0
             ? `Nothing has failed in ${many(revisions.length, 'revision')}.`
             : `${many(failures.length, 'failure')} in ${many(revisions.length, 'revision')}, ${openCount} still open.`}
-        </h1>
-        <div className="row" style={{ margin: '10px 0' }}>
+        </Typography>
+        <Row sx={{ m: '10px 0' }}>
           <Button onClick={() => setShown('failure')}>Note a failure of {revision.letter}</Button>
           <Button variant="contained" onClick={() => setShown('next')}>
             Open the next revision
           </Button>
-        </div>
+        </Row>
         {open === 'failure' ? <FailureForm onDone={done} /> : null}
         {open === 'next' ? <NextRevision onDone={done} /> : null}
         <FailureList />

@@ -1,3 +1,7 @@
+import frameCss from '@/ui/layout/frame.module.css';
+import Box from '@mui/material/Box';
+import Typography from '@mui/material/Typography';
+import { Row } from '@/ui/layout/Row';
 import { TextArea } from '@/ui/controls/TextInput';
 import Button from '@mui/material/Button';
 import { useState } from 'react';
@@ -44,13 +48,13 @@ export function Lessons({ revision }: { revision: RevisionRecord }) {
     }
   };
   return (
-    <section aria-label={`What ${revision.letter} taught`} style={{ maxWidth: 880, marginTop: 18 }}>
-      <div className="cap">
-        <span style={{ fontWeight: 650 }}>What did we learn from {revision.letter}?</span>
+    <Box component="section" sx={{ maxWidth: 880, mt: 2.25 }} aria-label={`What ${revision.letter} taught`}>
+      <Typography variant="label">
+        <Typography variant="strong">What did we learn from {revision.letter}?</Typography>
         <span role="status" aria-label="Lessons">
           {said || (saved === undefined ? 'written from the record' : 'in your own words')}
         </span>
-      </div>
+      </Typography>
       <TextArea
         aria-label={`What we learned from ${revision.letter}`}
         rows={Math.max(
@@ -66,11 +70,11 @@ export function Lessons({ revision }: { revision: RevisionRecord }) {
         onChange={(event) => setTyped(event.target.value)}
       />
       {problem ? (
-        <p role="alert" style={{ color: 'var(--rust)' }}>
+        <Typography color="error" role="alert">
           {problem}
-        </p>
+        </Typography>
       ) : null}
-      <div className="row" style={{ marginTop: 6 }}>
+      <Row sx={{ mt: 0.75 }}>
         <Button
           disabled={typed === undefined || typed.trim() === '' || typed === saved}
           onClick={() => void send({ learned: typed! })}
@@ -87,11 +91,11 @@ export function Lessons({ revision }: { revision: RevisionRecord }) {
             Write it from the record again
           </Button>
         ) : null}
-        <span className="push" />
+        <span className={frameCss.push} />
         {child ? (
-          <span className="quiet">
+          <Typography component="span" color="textSecondary">
             {revision.letter} is closed: {child.letter} stands on it.
-          </span>
+          </Typography>
         ) : revision.closedAt ? (
           <Button onClick={() => void send({ closed: false })}>Open {revision.letter} again</Button>
         ) : (
@@ -102,7 +106,7 @@ export function Lessons({ revision }: { revision: RevisionRecord }) {
             Close revision {revision.letter}
           </Button>
         )}
-      </div>
-    </section>
+      </Row>
+    </Box>
   );
 }

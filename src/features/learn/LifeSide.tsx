@@ -1,5 +1,11 @@
 'use client';
 
+import clsx from 'clsx';
+import figuresCss from '@/ui/Figure.module.css';
+import tablesCss from '@/ui/controls/tables.module.css';
+import Typography from '@mui/material/Typography';
+import { Row } from '@/ui/layout/Row';
+import TableContainer from '@mui/material/TableContainer';
 import { Toggle, Toggles } from '@/ui/controls/Toggle';
 import Table from '@mui/material/Table';
 import TableHead from '@mui/material/TableHead';
@@ -58,14 +64,14 @@ export function LifeSide({ tabs }: { tabs: ReactNode }) {
   const worst = rows[0];
   return (
     <main>
-      <Readings style={{ maxWidth: 1240 }}>
+      <Readings sx={{ maxWidth: 1240 }}>
         {tabs}
-        <h1 className="answer" data-testid="life-answer">
+        <Typography variant="answer" data-testid="life-answer">
           {worst ? (
             <>
               The {inSentence(worst.name)}{' '}
               {by === 'count' ? 'fails most' : by === 'time' ? 'costs most time' : 'costs most'}:{' '}
-              <span className="figure plainfig">{figure(worst.value)}</span>,{' '}
+              <span className={clsx(figuresCss.figure, figuresCss.plainfig)}>{figure(worst.value)}</span>,{' '}
               {formatNumber(100 * worst.share, reader.locale, 2)}&nbsp;% of all
               {rows.length > 2
                 ? `; the first two make ${formatNumber(100 * rows[1]!.cumulative, reader.locale, 2)} %`
@@ -81,11 +87,13 @@ export function LifeSide({ tabs }: { tabs: ReactNode }) {
           ) : (
             'No failure names a part of this build.'
           )}
-        </h1>
+        </Typography>
         {failing.length > 0 ? (
           <>
-            <div className="row" style={{ margin: '8px 0' }}>
-              <span className="quiet">What fails most by</span>
+            <Row sx={{ m: '8px 0' }}>
+              <Typography component="span" color="textSecondary">
+                What fails most by
+              </Typography>
               <Toggles label="What fails most by">
                 {PARETO_BY.map((one) => (
                   <Toggle key={one} pressed={by === one} onPress={() => setBy(one)}>
@@ -93,7 +101,7 @@ export function LifeSide({ tabs }: { tabs: ReactNode }) {
                   </Toggle>
                 ))}
               </Toggles>
-            </div>
+            </Row>
             {rows.length > 0 ? (
               <ParetoChart
                 title={`Failures by ${BY_WORDS[by]}`}
@@ -106,11 +114,11 @@ export function LifeSide({ tabs }: { tabs: ReactNode }) {
                 }))}
               />
             ) : null}
-            <div className="cap" style={{ marginTop: 18 }}>
+            <Typography variant="label" sx={{ mt: 2.25 }}>
               <span>How long they live</span>
-            </div>
-            <div className="gridbox">
-              <Table size="small" className="grid slim" data-testid="lives">
+            </Typography>
+            <TableContainer>
+              <Table size="small" className={tablesCss.slim} data-testid="lives">
                 <TableHead>
                   <TableRow>
                     <TableCell>Part</TableCell>
@@ -118,7 +126,7 @@ export function LifeSide({ tabs }: { tabs: ReactNode }) {
                     <TableCell align="right">Time lost</TableCell>
                     <TableCell align="right">Cost</TableCell>
                     <TableCell align="right">Driven</TableCell>
-                    <TableCell align="right" className="minor">
+                    <TableCell align="right" className={tablesCss.minor}>
                       Runs
                     </TableCell>
                   </TableRow>
@@ -129,10 +137,10 @@ export function LifeSide({ tabs }: { tabs: ReactNode }) {
                       <TableRow key={partId}>
                         <TableCell>
                           <b>{name}</b>{' '}
-                          <span className="quiet" style={{ fontSize: 12.5 }}>
+                          <Typography component="span" variant="note" color="textSecondary">
                             {lifeWords({ hours, failures: count }, reader)}
                             {earlier ? `; ${earlierWords(earlier, reader)}` : ''}
-                          </span>
+                          </Typography>
                         </TableCell>
                         <TableCell align="right">{count + (earlier?.failures ?? 0)}</TableCell>
                         <TableCell align="right">
@@ -142,7 +150,7 @@ export function LifeSide({ tabs }: { tabs: ReactNode }) {
                           {cost === undefined ? '?' : formatText(cost, 'price', reader)}
                         </TableCell>
                         <TableCell align="right">{formatText(hours, 'hours', reader, 2)}</TableCell>
-                        <TableCell align="right" className="minor">
+                        <TableCell align="right" className={tablesCss.minor}>
                           {times}
                         </TableCell>
                       </TableRow>
@@ -150,25 +158,27 @@ export function LifeSide({ tabs }: { tabs: ReactNode }) {
                   )}
                 </TableBody>
               </Table>
-            </div>
+            </TableContainer>
           </>
         ) : null}
         {held.length > 0 ? (
-          <p className="quiet" style={{ fontSize: 13, marginTop: 4 }}>
+          <Typography variant="note" color="textSecondary" sx={{ mt: 0.5 }}>
             Without a failure:{' '}
             {held
               .slice(0, MOST)
               .map(({ name, hours }) => `${inSentence(name)} in ${formatText(hours, 'hours', reader, 2)}`)
               .join(', ')}
             .
-          </p>
+          </Typography>
         ) : null}
-        <p style={{ fontSize: 13, marginTop: 8 }}>
+        <Typography variant="note" sx={{ mt: 1 }}>
           <Link href={`${segmentPath(build.id, revision.letter, 'print')}?view=list`}>
             Spares to carry for a day out
           </Link>{' '}
-          <span className="quiet">follow from what has failed.</span>
-        </p>
+          <Typography component="span" color="textSecondary">
+            follow from what has failed.
+          </Typography>
+        </Typography>
         <CopiesInUse />
         <SegmentChecks segment="learn" only={['learn.due']} />
       </Readings>

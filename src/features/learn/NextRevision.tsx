@@ -1,5 +1,8 @@
 'use client';
 
+import fieldsCss from '@/ui/fields.module.css';
+import Typography from '@mui/material/Typography';
+import { Row } from '@/ui/layout/Row';
 import { SheetForm } from '@/ui/controls/SheetForm';
 import { TextArea } from '@/ui/controls/TextInput';
 import Button from '@mui/material/Button';
@@ -63,7 +66,7 @@ export function NextRevision({ proposal, onDone }: { proposal?: Proposal; onDone
         {proposal ? ' with this change in it' : ''}. {revision.letter} is closed from then on, so that its
         runs stay true.
       </p>
-      <div className="field text">
+      <div className={fieldsCss.textField}>
         <TextArea
           aria-label="Why"
           rows={2}
@@ -77,7 +80,7 @@ export function NextRevision({ proposal, onDone }: { proposal?: Proposal; onDone
           onChange={(event) => setWhy(event.target.value)}
         />
       </div>
-      <div className="field text">
+      <div className={fieldsCss.textField}>
         <TextArea
           aria-label="What it should do"
           rows={2}
@@ -88,16 +91,16 @@ export function NextRevision({ proposal, onDone }: { proposal?: Proposal; onDone
         />
       </div>
       {problem ? (
-        <p role="alert" style={{ color: 'var(--rust)', padding: '4px 0' }}>
+        <Typography color="error" sx={{ p: '4px 0' }} role="alert">
           {problem}
-        </p>
+        </Typography>
       ) : null}
-      <div className="row" style={{ marginTop: 8 }}>
+      <Row sx={{ mt: 1 }}>
         <Button variant="contained" type="submit" disabled={sending}>
           {sending ? 'Opening' : `Open revision ${letter}`}
         </Button>
         <Button onClick={onDone}>Cancel</Button>
-      </div>
+      </Row>
     </SheetForm>
   );
 }

@@ -1,6 +1,10 @@
 'use client';
 
-import { DIMMED } from '@/ui/theme/tokens';
+import { dimmedWhen } from '@/ui/layout/dimmedWhen';
+import learnCss from '@/features/learn/learn.module.css';
+import Typography from '@mui/material/Typography';
+import Box from '@mui/material/Box';
+import { Row } from '@/ui/layout/Row';
 import Button from '@mui/material/Button';
 import { RUN_KIND_NAMES } from '@/words/learn/runKinds';
 import { say } from '@/words/findings';
@@ -58,9 +62,9 @@ export function NextSide({ tabs }: { tabs: ReactNode }) {
   const first = list?.steps[0];
   return (
     <main>
-      <Readings style={{ maxWidth: 1240 }}>
+      <Readings sx={{ maxWidth: 1240 }}>
         {tabs}
-        <h1 className="answer" data-testid="next-answer">
+        <Typography variant="answer" data-testid="next-answer">
           {worked.refused ? (
             problemOf(worked.refused, reader).message
           ) : !list ? (
@@ -76,18 +80,20 @@ export function NextSide({ tabs }: { tabs: ReactNode }) {
               Next: <b>{inSentence(stepTitle(first, reader))}</b>.
             </>
           )}
-        </h1>
+        </Typography>
         {first ? (
-          <p className="quiet">
+          <Typography color="textSecondary">
             In the order of what each takes off the build’s troubles in an hour of your time. One at a time,
             so that you know which of them did it.
-          </p>
+          </Typography>
         ) : null}
         {proposal ? <NextRevision proposal={proposal} onDone={() => setProposal(undefined)} /> : null}
-        <ol
-          className="nextlist"
+        <Box
+          component="ol"
+          className={learnCss.nextlist}
+          sx={dimmedWhen(worked.stale && list !== undefined)}
+
           data-testid="next-list"
-          style={{ opacity: worked.stale && list ? DIMMED : 1 }}
         >
           {list?.steps.slice(0, all ? undefined : FIRST_SHOWN).map((step, at) => (
             <StepRow
@@ -98,7 +104,7 @@ export function NextSide({ tabs }: { tabs: ReactNode }) {
               onOpenNext={setProposal}
             />
           ))}
-        </ol>
+        </Box>
         {list && list.steps.length > FIRST_SHOWN && !all ? (
           <Button variant="link" onClick={() => setAll(true)}>
             All {list.steps.length}
@@ -139,23 +145,30 @@ function StepRow({ step, rank, most, onOpenNext }: StepRowProps) {
   };
   const buys = figures.map((one) => movedText(one, reader)).join('; ');
   return (
-    <li className="nextstep" data-kind={kind} data-step={step.id}>
-      <span className="rank">{rank}</span>
+    <li className={learnCss.nextstep} data-kind={kind} data-step={step.id}>
+      <span className={learnCss.rank}>{rank}</span>
       <div>
-        <div className="row" style={{ alignItems: 'baseline' }}>
+        <Row sx={{ alignItems: 'baseline' }}>
           <h3>{title}</h3>
-          <span className="kind">{KIND_WORDS[kind]}</span>
-          <span className="quiet" style={{ fontSize: 13 }}>
+          <span className={learnCss.kind}>{KIND_WORDS[kind]}</span>
+          <Typography component="span" variant="note" color="textSecondary">
             {about ?? SEGMENT_NAMES[segment]}
-          </span>
-        </div>
+          </Typography>
+        </Row>
         <p>
           {why[0]}
-          {why.length > 1 ? <span className="quiet"> {why.slice(1).join(' ')}</span> : null}
+          {why.length > 1 ? (
+            <Typography component="span" color="textSecondary">
+              {' '}
+              {why.slice(1).join(' ')}
+            </Typography>
+          ) : null}
         </p>
         {betters.length > 0 || buys ? (
-          <div className="buys">
-            <span className="cap">Buys</span>
+          <div className={learnCss.buys}>
+            <Typography component="span" variant="label">
+              Buys
+            </Typography>
             <div>
               {buys ? <div>{buys}</div> : null}
               <Checks checks={betters} />
@@ -163,16 +176,20 @@ function StepRow({ step, rank, most, onOpenNext }: StepRowProps) {
           </div>
         ) : null}
         {worsens.length > 0 ? (
-          <div className="buys">
-            <span className="cap">Costs elsewhere</span>
+          <div className={learnCss.buys}>
+            <Typography component="span" variant="label">
+              Costs elsewhere
+            </Typography>
             <div>
               <Checks checks={worsens} />
             </div>
           </div>
         ) : null}
         {trial ? (
-          <div className="buys">
-            <span className="cap">See it by</span>
+          <div className={learnCss.buys}>
+            <Typography component="span" variant="label">
+              See it by
+            </Typography>
             <div>
               {trial.run === 'look' ? '' : `${RUN_KIND_NAMES[trial.run]}: `}
               {proofWords(trial)}.
@@ -183,7 +200,7 @@ function StepRow({ step, rank, most, onOpenNext }: StepRowProps) {
             </div>
           </div>
         ) : null}
-        <div className="row" style={{ marginTop: 6 }}>
+        <Row sx={{ mt: 0.75 }}>
           <Button onClick={go}>
             {patch
               ? `See it on ${SEGMENT_NAMES[segment]}`
@@ -214,10 +231,10 @@ function StepRow({ step, rank, most, onOpenNext }: StepRowProps) {
               Open the next revision with it
             </Button>
           ) : null}
-        </div>
+        </Row>
       </div>
-      <div className="costs">
-        <div className="sharebar" aria-hidden="true" title="Taken off in an hour, against the first">
+      <div className={learnCss.costs}>
+        <div className={learnCss.sharebar} aria-hidden="true" title="Taken off in an hour, against the first">
           <span style={{ width: `${Math.max(3, (100 * relief) / hours / most)}%` }} />
         </div>
         <span>
@@ -233,7 +250,11 @@ function StepRow({ step, rank, most, onOpenNext }: StepRowProps) {
             <b>{formatText(cost.money, 'price', reader)}</b>
           </span>
         ) : null}
-        {cost.priceUnknown ? <span className="quiet">a price is not known</span> : null}
+        {cost.priceUnknown ? (
+          <Typography component="span" color="textSecondary">
+            a price is not known
+          </Typography>
+        ) : null}
         {trial?.runs !== undefined ? (
           <span>
             <b>{formatNumber(trial.runs, reader.locale)}</b> {trial.runs === 1 ? 'run' : 'runs'} to see it

@@ -1,3 +1,6 @@
+import paperCss from '@/features/learn/paper.module.css';
+import Typography from '@mui/material/Typography';
+import TableContainer from '@mui/material/TableContainer';
 import { Note } from '@/ui/controls/Note';
 import Table from '@mui/material/Table';
 import TableHead from '@mui/material/TableHead';
@@ -9,9 +12,9 @@ import type { Block, Report } from '@/words/report/definition';
 /** A report as a page to read. */
 export function ReportPage({ report: { title, subtitle, blocks } }: { report: Report }) {
   return (
-    <article className="paper" data-testid="report">
+    <article className={paperCss.paper} data-testid="report">
       <h1>{title}</h1>
-      <p className="quiet">{subtitle}</p>
+      <Typography color="textSecondary">{subtitle}</Typography>
       {blocks.map((block, at) => (
         <BlockPart key={at} block={block} />
       ))}
@@ -32,7 +35,7 @@ function BlockPart({ block }: { block: Block }) {
     case 'heading':
       return block.level === 1 ? <h2>{block.text}</h2> : <h3>{block.text}</h3>;
     case 'text':
-      return <p className={block.quiet ? 'quiet' : undefined}>{block.text}</p>;
+      return <Typography color={block.quiet ? 'textSecondary' : 'inherit'}>{block.text}</Typography>;
     case 'list':
       return (
         <ul>
@@ -67,7 +70,7 @@ function BlockPart({ block }: { block: Block }) {
       );
     case 'photos':
       return (
-        <div className="prints">
+        <div className={paperCss.prints}>
           {block.photos.map(({ hash, caption }, at) => (
             <figure key={hash}>
               <img src={`/api/files/${hash}`} alt={caption ?? `Photograph ${at + 1}`} loading="lazy" />
@@ -78,8 +81,8 @@ function BlockPart({ block }: { block: Block }) {
       );
     case 'table':
       return (
-        <div className="gridbox">
-          <Table size="small" className="grid">
+        <TableContainer>
+          <Table size="small">
             <TableHead>
               <TableRow>
                 {block.head.map((text, column) => (
@@ -101,7 +104,7 @@ function BlockPart({ block }: { block: Block }) {
               ))}
             </TableBody>
           </Table>
-        </div>
+        </TableContainer>
       );
   }
 }

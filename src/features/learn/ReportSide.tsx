@@ -1,5 +1,8 @@
 'use client';
 
+import frameCss from '@/ui/layout/frame.module.css';
+import { Row } from '@/ui/layout/Row';
+import Typography from '@mui/material/Typography';
 import { Toggle, Toggles } from '@/ui/controls/Toggle';
 import Button from '@mui/material/Button';
 import { type ReactNode, useMemo, useState } from 'react';
@@ -109,7 +112,7 @@ export function ReportSide({ tabs }: { tabs: ReactNode }) {
     <main>
       <Readings>
         {tabs}
-        <div className="row noprint" style={{ margin: '4px 0 14px' }}>
+        <Row className={frameCss.noprint} sx={{ m: '4px 0 14px' }}>
           <Toggles label="Which paper">
             {REPORT_KINDS.map((one) => (
               <Toggle key={one} pressed={kind === one} onPress={() => setKind(one)}>
@@ -128,11 +131,11 @@ export function ReportSide({ tabs }: { tabs: ReactNode }) {
             {busy === 'markdown' ? 'Being packed' : 'Markdown with pictures'}
           </Button>
           {problem ? (
-            <span role="alert" style={{ color: 'var(--rust)' }}>
+            <Typography component="span" color="error" role="alert">
               {problem}
-            </span>
+            </Typography>
           ) : null}
-        </div>
+        </Row>
         <ReportPage report={report} />
       </Readings>
     </main>

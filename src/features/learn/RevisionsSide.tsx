@@ -1,5 +1,8 @@
 'use client';
 
+import { Page } from '@/ui/layout/Page';
+import frameCss from '@/ui/layout/frame.module.css';
+import Typography from '@mui/material/Typography';
 import Button from '@mui/material/Button';
 import { type ReactNode, useState } from 'react';
 import { changeLog } from '@/words/learn/changeLog';
@@ -31,11 +34,11 @@ export function RevisionsSide({ tabs }: { tabs: ReactNode }) {
       changeLog({ build, revisions: [...revisions], runs: [...runs], failures: [...failures] }, reader),
     );
   return (
-    <main className="page readfirst">
+    <Page>
       <Bench>
-        <div className="group">
+        <div className={frameCss.group}>
           <h2>
-            <span style={{ fontWeight: 650 }}>The line</span>
+            <Typography variant="strong">The line</Typography>
             <Button variant="link" onClick={log}>
               Change log as Markdown
             </Button>
@@ -52,13 +55,13 @@ export function RevisionsSide({ tabs }: { tabs: ReactNode }) {
         {before ? (
           <SideBySide before={before} after={after} onAgainst={setAgainst} />
         ) : (
-          <h1 className="answer">
+          <Typography variant="answer">
             {after.letter} stands alone so far: open the next revision, change one thing, and both stand side
             by side here.
-          </h1>
+          </Typography>
         )}
         <Lessons key={after.id} revision={after} />
       </Readings>
-    </main>
+    </Page>
   );
 }

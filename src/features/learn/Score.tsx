@@ -1,5 +1,6 @@
 'use client';
 
+import Typography from '@mui/material/Typography';
 import { useBuild } from '../session/BuildContext';
 import { useWorked } from '../session/useWorked';
 import { workerOf } from '@/workers/clients';
@@ -17,9 +18,9 @@ export function Score() {
   if (!found.value) return null;
   const { closed: count, first, second } = found.value;
   return (
-    <p className="quiet" style={{ fontSize: 13 }} data-testid="score">
+    <Typography variant="note" color="textSecondary" data-testid="score">
       Of {count} failures with a verdict, {first} had their cause first among the suspects before any check,{' '}
       {second} second.
-    </p>
+    </Typography>
   );
 }

@@ -1,4 +1,12 @@
-import { DIMMED } from '@/ui/theme/tokens';
+import { dimmedWhen } from '@/ui/layout/dimmedWhen';
+import clsx from 'clsx';
+import figuresCss from '@/ui/Figure.module.css';
+import tablesCss from '@/ui/controls/tables.module.css';
+import learnCss from '@/features/learn/learn.module.css';
+import Box from '@mui/material/Box';
+import Typography from '@mui/material/Typography';
+import { Row } from '@/ui/layout/Row';
+import TableContainer from '@mui/material/TableContainer';
 import { Select } from '@/ui/controls/Select';
 import { Note } from '@/ui/controls/Note';
 import Table from '@mui/material/Table';
@@ -58,12 +66,13 @@ export function SideBySide({
   const figure = (value: number) => formatText(value, 'speedMps', reader);
   const count = effects?.each.length;
   return (
-    <section
+    <Box
+      component="section"
+      sx={dimmedWhen(worked.stale && effects !== undefined)}
       aria-label="Side by side"
       data-testid="side-by-side"
-      style={{ opacity: worked.stale && effects ? DIMMED : 1 }}
     >
-      <h1 className="answer">
+      <Typography variant="answer">
         {before.letter} to {after.letter}:{' '}
         {count === undefined ? (
           'being worked out.'
@@ -74,7 +83,8 @@ export function SideBySide({
             {speed?.after !== undefined && speed.before !== undefined ? (
               <>
                 top speed {figure(speed.before)} →{' '}
-                <span className="figure plainfig">{figure(speed.after)}</span> predicted
+                <span className={clsx(figuresCss.figure, figuresCss.plainfig)}>{figure(speed.after)}</span>{' '}
+                predicted
               </>
             ) : (
               'the predicted top speed stays'
@@ -82,7 +92,7 @@ export function SideBySide({
             {timed ? (
               <>
                 ,{' '}
-                <span className="figure measured">
+                <span className={clsx(figuresCss.figure, figuresCss.measured)}>
                   {figure(timed.points[0]!.mean)} → {figure(timed.points[1]!.mean)}
                 </span>{' '}
                 measured over a distance
@@ -93,11 +103,11 @@ export function SideBySide({
             ; {count === 1 ? 'one thing changed' : <b>{count} things changed at once</b>}.
           </>
         )}
-      </h1>
-      <div className="row" style={{ margin: '6px 0 10px' }}>
-        <label htmlFor="against" className="quiet">
+      </Typography>
+      <Row sx={{ m: '6px 0 10px' }}>
+        <Typography component="label" color="textSecondary" htmlFor="against">
           against
-        </label>
+        </Typography>
         <Select id="against" value={before.id} onChange={(event) => onAgainst(event.target.value)}>
           {revisions
             .filter(({ id }) => id !== after.id)
@@ -108,22 +118,22 @@ export function SideBySide({
             ))}
         </Select>
         {count !== undefined && count > 1 ? (
-          <span className="quiet" data-testid="at-once">
+          <Typography component="span" color="textSecondary" data-testid="at-once">
             What was measured belongs to all {count} together; what each does alone is predicted.
-          </span>
+          </Typography>
         ) : null}
-      </div>
+      </Row>
       {worked.refused ? (
         <Note tone="bad" role="alert">
           {problemOf(worked.refused, reader).message}
         </Note>
       ) : null}
       {effects && effects.each.length > 0 ? (
-        <div className="gridbox">
-          <Table size="small" className="grid stacked" data-testid="effects">
+        <TableContainer>
+          <Table size="small" className={tablesCss.stacked} data-testid="effects">
             <TableHead>
               <TableRow>
-                <TableCell style={{ width: '40%' }}>What changed</TableCell>
+                <TableCell sx={{ width: '40%' }}>What changed</TableCell>
                 <TableCell>By itself it should do</TableCell>
                 <TableCell>Checks that it moves most</TableCell>
               </TableRow>
@@ -132,7 +142,7 @@ export function SideBySide({
               {effects.each.slice(0, FIRST_SHOWN).map((one) => (
                 <EffectRow key={one.thing} effect={one} />
               ))}
-              <TableRow className="total">
+              <TableRow className={learnCss.total}>
                 <TableCell>
                   <b>All together, predicted</b>
                 </TableCell>
@@ -143,13 +153,17 @@ export function SideBySide({
                   <Checks checks={effects.together.checks} />
                 </TableCell>
               </TableRow>
-              <TableRow className="total">
+              <TableRow className={learnCss.total}>
                 <TableCell>
-                  <b className="slate">All together, measured</b>
+                  <Typography variant="strong" color="info">
+                    All together, measured
+                  </Typography>
                 </TableCell>
-                <TableCell className="slate" colSpan={2}>
+                <TableCell data-tone="measured" colSpan={2}>
                   {measured.length === 0 ? (
-                    <span className="quiet">Nothing was measured on both.</span>
+                    <Typography component="span" color="textSecondary">
+                      Nothing was measured on both.
+                    </Typography>
                   ) : (
                     measured
                       .map(
@@ -162,15 +176,15 @@ export function SideBySide({
               </TableRow>
             </TableBody>
           </Table>
-        </div>
+        </TableContainer>
       ) : null}
       {effects && effects.each.length > FIRST_SHOWN ? (
-        <p className="quiet">
+        <Typography color="textSecondary">
           {effects.each.length - FIRST_SHOWN} more things differ: the change log has them all.
-        </p>
+        </Typography>
       ) : null}
       {effects && effects.silent.length > 0 ? (
-        <p className="quiet" style={{ fontSize: 13 }}>
+        <Typography variant="note" color="textSecondary">
           Also changed, acting on nothing that is worked out:{' '}
           {effects.silent
             .slice(0, 4)
@@ -178,9 +192,9 @@ export function SideBySide({
             .map(({ label, before: a, after: b }) => `${inSentence(label)} ${a} → ${b}`)
             .join('; ')}
           {effects.silent.length > 4 ? ` and ${effects.silent.length - 4} more` : ''}.
-        </p>
+        </Typography>
       ) : null}
-    </section>
+    </Box>
   );
 }
 
@@ -193,7 +207,11 @@ function EffectRow({ effect: { changes, figures, checks } }: { effect: ChangeEff
           .map((one) => describeExchange(one, reader))
           .map(({ path, label, before, after }) => (
             <div key={path.join('.')}>
-              {label}: <span className="quiet">{before}</span> → <b>{after}</b>
+              {label}:{' '}
+              <Typography component="span" color="textSecondary">
+                {before}
+              </Typography>{' '}
+              → <b>{after}</b>
             </div>
           ))}
       </TableCell>
@@ -210,7 +228,9 @@ function EffectRow({ effect: { changes, figures, checks } }: { effect: ChangeEff
 function Figures({ figures }: { figures: readonly Moved[] }) {
   const { reader } = useReader();
   return figures.length === 0 ? (
-    <span className="quiet">no figure moves</span>
+    <Typography component="span" color="textSecondary">
+      no figure moves
+    </Typography>
   ) : (
     <>
       {figures.map((one) => (
@@ -229,17 +249,22 @@ export function Checks({ checks }: { checks: readonly MovedCheck[] }) {
       ? STATE_WORDS[state]
       : `${STATE_WORDS[state]} ${margins.format(margin)}`;
   return checks.length === 0 ? (
-    <span className="quiet">none</span>
+    <Typography component="span" color="textSecondary">
+      none
+    </Typography>
   ) : (
     <>
       {checks.map(({ id, named, before, after }) => (
-        <div key={id} style={{ display: 'flex', gap: 6, alignItems: 'baseline' }}>
+        <Box sx={{ display: 'flex', gap: 0.75, alignItems: 'baseline' }} key={id}>
           <StateMark state={after.state} />
           <span>
             {checkTitle({ id, ...(named ? { named } : {}) })}{' '}
-            <span className="quiet">{sideText(before)}</span> → {sideText(after)}
+            <Typography component="span" color="textSecondary">
+              {sideText(before)}
+            </Typography>{' '}
+            → {sideText(after)}
           </span>
-        </div>
+        </Box>
       ))}
     </>
   );

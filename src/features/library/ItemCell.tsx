@@ -1,3 +1,4 @@
+import Typography from '@mui/material/Typography';
 import TableCell from '@mui/material/TableCell';
 import { formatNumber, formatQuantity } from '@/core/base/units/formatQuantity';
 import { toShown, unitOf } from '@/core/base/units/quantities';
@@ -45,15 +46,15 @@ export function ItemCell({
           formatQuantity(value, quantity, reader).number
         )}
         {own ? (
-          <div className="quiet" style={{ fontSize: 11 }}>
+          <Typography component="div" variant="small" color="textSecondary">
             own, {own.count} {own.count === 1 ? 'strip' : 'strips'}
-          </div>
+          </Typography>
         ) : range ? (
-          <div className="quiet" style={{ fontSize: 11 }}>
+          <Typography component="div" variant="small" color="textSecondary">
             {range
               .map((one) => formatNumber(toShown(one, unitOf(quantity, reader.units)), reader.locale, 2))
               .join(' to ')}
-          </div>
+          </Typography>
         ) : null}
       </TableCell>
     );

@@ -1,5 +1,8 @@
 'use client';
 
+import fieldsCss from '@/ui/fields.module.css';
+import Typography from '@mui/material/Typography';
+import { Row } from '@/ui/layout/Row';
 import { SheetForm } from '@/ui/controls/SheetForm';
 import { TextInput } from '@/ui/controls/TextInput';
 import Button from '@mui/material/Button';
@@ -46,7 +49,7 @@ export function ItemForm({ item, isNew, library, onSaved, onCancel }: ItemFormPr
       maxWidth={440}
       onSubmit={() => void save()}
     >
-      <div className="field text">
+      <div className={fieldsCss.textField}>
         <label htmlFor="item-name">Name</label>
         <TextInput
           id="item-name"
@@ -72,16 +75,16 @@ export function ItemForm({ item, isNew, library, onSaved, onCancel }: ItemFormPr
         />
       ) : null}
       {problem ? (
-        <p role="alert" style={{ color: 'var(--rust)', padding: '4px 0' }}>
+        <Typography color="error" sx={{ p: '4px 0' }} role="alert">
           {problem}
-        </p>
+        </Typography>
       ) : null}
-      <div className="row" style={{ marginTop: 8 }}>
+      <Row sx={{ mt: 1 }}>
         <Button variant="contained" type="submit">
           Save
         </Button>
         <Button onClick={onCancel}>Cancel</Button>
-      </div>
+      </Row>
     </SheetForm>
   );
 }
@@ -109,7 +112,7 @@ function FigureField({ column, item, library, value, onChange }: FigureFieldProp
     );
   if ('text' in figure)
     return (
-      <div className="field text">
+      <div className={fieldsCss.textField}>
         <label htmlFor={id}>{label}</label>
         <TextInput
           id={id}
@@ -126,7 +129,7 @@ function FigureField({ column, item, library, value, onChange }: FigureFieldProp
         ? library.filter(({ kind }) => kind === figure.itemOf).map((one) => [one.id, one.data.name] as const)
         : [];
   return (
-    <div className="field">
+    <div className={fieldsCss.field}>
       <label htmlFor={id}>{label}</label>
       <Select id={id} value={String(value ?? '')} onChange={(event) => onChange(event.target.value)}>
         {choices.map(([choice, words]) => (

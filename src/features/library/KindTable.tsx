@@ -1,5 +1,7 @@
 'use client';
 
+import tablesCss from '@/ui/controls/tables.module.css';
+import Typography from '@mui/material/Typography';
 import Button from '@mui/material/Button';
 import Table from '@mui/material/Table';
 import TableBody from '@mui/material/TableBody';
@@ -88,10 +90,10 @@ export function KindTable({ kind, items, usedIn, search, onItems }: KindTablePro
   return (
     <>
       <Ask>
-        <p className="quiet" style={{ maxWidth: 760 }}>
+        <Typography color="textSecondary" sx={{ maxWidth: 760 }}>
           {LIBRARY_WORDS[kind].about} A build keeps its copy of the figures until you take new ones over
           there.
-        </p>
+        </Typography>
         <Button onClick={() => setEditing({ item: blank(), isNew: true })}>
           Add a {LIBRARY_WORDS[kind].one}
         </Button>
@@ -111,14 +113,14 @@ export function KindTable({ kind, items, usedIn, search, onItems }: KindTablePro
         />
       ) : null}
       {listed.length === 0 ? (
-        <p className="quiet">
+        <Typography color="textSecondary">
           {search === ''
             ? `No ${LIBRARY_WORDS[kind].one} yet: add the first.`
             : `No ${LIBRARY_WORDS[kind].one} is named “${search}”.`}
-        </p>
+        </Typography>
       ) : (
-        <TableContainer className="gridbox">
-          <Table size="small" className="grid">
+        <TableContainer className={tablesCss.gridbox}>
+          <Table size="small">
             <TableHead>
               <TableRow>
                 {head('name', 'Name')}
@@ -143,8 +145,8 @@ export function KindTable({ kind, items, usedIn, search, onItems }: KindTablePro
                   {columns.map((column) => (
                     <ItemCell key={column.key} column={column} item={item} library={items} />
                   ))}
-                  <TableCell className="quiet">{usedWords(usedIn.get(item.id) ?? [])}</TableCell>
-                  <TableCell style={{ whiteSpace: 'nowrap' }}>
+                  <TableCell data-tone="quiet">{usedWords(usedIn.get(item.id) ?? [])}</TableCell>
+                  <TableCell sx={{ whiteSpace: 'nowrap' }}>
                     <IconAct
                       icon="edit"
                       label={`Edit ${item.data.name}`}

@@ -1,5 +1,10 @@
 'use client';
 
+import clsx from 'clsx';
+import frameCss from '@/ui/layout/frame.module.css';
+import { Row } from '@/ui/layout/Row';
+import Box from '@mui/material/Box';
+import Typography from '@mui/material/Typography';
 import Button from '@mui/material/Button';
 import List from '@mui/material/List';
 import ListItemButton from '@mui/material/ListItemButton';
@@ -45,22 +50,22 @@ export function LibraryPage({
     itemsOf(items, one).filter(({ data }) => isNamed(data.name, search)).length;
   return (
     <>
-      <header className="head">
-        <Link href="/" className="name">
+      <header className={frameCss.head}>
+        <Link href="/" className={frameCss.name}>
           Lean Badger
         </Link>
-        <nav className="row">
+        <Row as="nav">
           <Link href="/">Garage</Link>
           <Link href="/library" aria-current="page">
             Library
           </Link>
-        </nav>
-        <span className="push" />
+        </Row>
+        <span className={frameCss.push} />
         <Preferences />
       </header>
-      <div className="stripe" style={{ height: 12 }} aria-hidden="true" />
-      <main className="page shelf">
-        <nav className="bench" aria-label="Kinds of thing">
+      <Box className={frameCss.stripe} sx={{ height: 12 }} aria-hidden="true" />
+      <main className={clsx(frameCss.page, frameCss.shelf)}>
+        <nav className={frameCss.bench} aria-label="Kinds of thing">
           <TextInput
             boxed
             type="search"
@@ -68,7 +73,7 @@ export function LibraryPage({
             placeholder="Search by name"
             value={search}
             onChange={(event) => setSearch(event.target.value)}
-            style={{ width: '100%' }}
+            sx={{ width: '100%' }}
           />
           <List dense component="div">
             {KINDS_HERE.map((one) => (
@@ -79,7 +84,7 @@ export function LibraryPage({
                 onClick={() => setKind(one)}
               >
                 <span>{LIBRARY_WORDS[one].many}</span>
-                <span className="mono">{found(one)}</span>
+                <Typography variant="reading">{found(one)}</Typography>
               </ListItemButton>
             ))}
             <ListItemButton
@@ -96,7 +101,7 @@ export function LibraryPage({
             </Button>
           )}
         </nav>
-        <div className="readings">
+        <div className={frameCss.readings}>
           {kind === 'margins' ? (
             <Thresholds initial={thresholds} printAheadMinutes={printAheadMinutes} />
           ) : (

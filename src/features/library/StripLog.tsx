@@ -1,5 +1,9 @@
 'use client';
 
+import fieldsCss from '@/ui/fields.module.css';
+import Box from '@mui/material/Box';
+import Typography from '@mui/material/Typography';
+import { Row } from '@/ui/layout/Row';
 import { IconAct } from '@/ui/controls/IconAct';
 import Button from '@mui/material/Button';
 import { Note } from '@/ui/controls/Note';
@@ -87,30 +91,32 @@ export function StripLog({
   const mean = ({ mean: value, spread, count }: Own) =>
     `${formatText(value, 'stressMpa', reader)}${spread === undefined ? '' : ` ± ${formatNumber(spread, reader.locale, 2)}`} from ${count}`;
   return (
-    <section aria-label="Test strips" style={{ marginTop: 10 }}>
-      <p className="cap">Test strips of your own</p>
-      <p className="quiet" style={{ fontSize: 12 }}>
+    <Box component="section" sx={{ mt: 1.25 }} aria-label="Test strips">
+      <Typography component="p" variant="label">
+        Test strips of your own
+      </Typography>
+      <Typography variant="small" color="textSecondary">
         Print one lying (layers along it) and one standing (layers across it), break them over two supports or
         by pulling, and note the load: weigh what hangs from it, 1 kg is 9.81 N. Glasses on: strips break
         suddenly.
-      </p>
-      <div className="row" style={{ margin: '6px 0' }}>
+      </Typography>
+      <Row sx={{ m: '6px 0' }}>
         <Button onClick={() => strip(false)}>Lying strip, STL</Button>
         <Button onClick={() => strip(true)}>Standing strip, STL</Button>
-      </div>
+      </Row>
       {strips.map((one, index) => (
-        <div key={one.id} className="row supplyitem" style={{ flexWrap: 'nowrap', fontSize: 13 }}>
-          <span style={{ flex: 1 }}>
+        <Row key={one.id} className={fieldsCss.supplyitem} sx={{ flexWrap: 'nowrap' }}>
+          <Box component="span" sx={{ flex: 1 }}>
             {one.how} {one.layers} its layers, {formatNumber(one.widthMm, reader.locale, 3)} ×{' '}
             {formatText(one.thicknessMm, 'lengthMm', reader)}: {formatText(one.breakN, 'forceN', reader)},{' '}
             {formatText(stripStressMpa(one)!, 'stressMpa', reader)}
-          </span>
+          </Box>
           <IconAct
             icon="takeOut"
             label={`Take strip ${index + 1} out`}
             onClick={() => onChange(strips.filter(({ id }) => id !== one.id))}
           />
-        </div>
+        </Row>
       ))}
       {own.along || own.across ? (
         <Note tone="ok" data-testid="own-figures">
@@ -119,7 +125,7 @@ export function StripLog({
           figures.
         </Note>
       ) : null}
-      <div className="field">
+      <div className={fieldsCss.field}>
         <label htmlFor="strip-how">Broken by</label>
         <Select
           id="strip-how"
@@ -136,7 +142,7 @@ export function StripLog({
           <option value="pulled">pulling</option>
         </Select>
       </div>
-      <div className="field">
+      <div className={fieldsCss.field}>
         <label htmlFor="strip-layers">Layers</label>
         <Select
           id="strip-layers"
@@ -180,6 +186,6 @@ export function StripLog({
       <Button disabled={!whole} onClick={add}>
         Note the strip
       </Button>
-    </section>
+    </Box>
   );
 }

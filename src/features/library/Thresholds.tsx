@@ -1,5 +1,8 @@
 'use client';
 
+import Box from '@mui/material/Box';
+import Typography from '@mui/material/Typography';
+import { Row } from '@/ui/layout/Row';
 import Button from '@mui/material/Button';
 import { useState } from 'react';
 import type { Thresholds as Margins } from '@/core/verdict/engine/check';
@@ -41,17 +44,19 @@ export function Thresholds({
     }
   };
   return (
-    <form
-      style={{ maxWidth: 460 }}
+    <Box
+      component="form"
+      sx={{ maxWidth: 460 }}
+
       aria-label="Margins"
       onSubmit={(event) => {
         event.preventDefault();
         void save();
       }}
     >
-      <p className="quiet" style={{ margin: '6px 0' }}>
+      <Typography color="textSecondary" sx={{ m: '6px 0' }}>
         A check under a margin of 1 fails. Under the figure here it is tight.
-      </p>
+      </Typography>
       {CHECKS.filter(({ tightUnder }) => tightUnder !== undefined).map(({ id }) => (
         <QuantityField
           key={id}
@@ -63,9 +68,9 @@ export function Thresholds({
           onChange={(value) => setMargins((all) => ({ ...all, [id]: value }))}
         />
       ))}
-      <p className="quiet" style={{ margin: '10px 0 6px' }}>
+      <Typography color="textSecondary" sx={{ m: '10px 0 6px' }}>
         A part whose print takes longer than this is named for printing before it breaks.
-      </p>
+      </Typography>
       <QuantityField
         label="Printed ahead when over"
         quantity="minutes"
@@ -74,12 +79,12 @@ export function Thresholds({
         usual={USUAL_LIMIT_MINUTES}
         onChange={setAhead}
       />
-      <div className="row" style={{ marginTop: 8 }}>
+      <Row sx={{ mt: 1 }}>
         <Button variant="contained" type="submit">
           Save
         </Button>
         <span role="status">{said}</span>
-      </div>
-    </form>
+      </Row>
+    </Box>
   );
 }

@@ -1,5 +1,8 @@
 'use client';
 
+import chartsCss from '@/ui/charts/charts.module.css';
+import partsCss from '@/features/parts/parts.module.css';
+import Box from '@mui/material/Box';
 import { checkTitle } from '@/words/checks/names';
 import { needNames } from '@/words/needs';
 import { scaleLog } from 'd3-scale';
@@ -27,7 +30,13 @@ export function MarginChart({ checks, chosen, onChoose }: MarginChartProps) {
   const x = scaleLog([LOW, HIGH], [label, width - 56]);
   const height = TOP + checks.length * ROW + 18;
   return (
-    <figure className="chart" style={{ width: `min(100%, ${width}px)`, marginTop: 10 }} data-testid="margins">
+    <Box
+      component="figure"
+      className={chartsCss.chart}
+      style={{ width: `min(100%, ${width}px)` }}
+      sx={{ mt: 1.25 }}
+      data-testid="margins"
+    >
       <figcaption>
         <span>What each part carries over its worst load, predicted</span>
       </figcaption>
@@ -65,7 +74,7 @@ export function MarginChart({ checks, chosen, onChoose }: MarginChartProps) {
             </text>
           </g>
         ))}
-        <text x={x(1) - 5} y={11} textAnchor="end" style={{ fill: 'var(--rust)' }}>
+        <text x={x(1) - 5} y={11} textAnchor="end" fill="var(--rust)">
           breaks
         </text>
         {checks.map((check, row) => {
@@ -78,7 +87,7 @@ export function MarginChart({ checks, chosen, onChoose }: MarginChartProps) {
               key={check.id}
               role="button"
               tabIndex={0}
-              className="marginrow"
+              className={partsCss.marginrow}
               aria-pressed={id === chosen}
               aria-label={`${checkTitle(check)}, ${STATE_WORDS[check.state]}${margin === undefined ? '' : `, margin ${formatNumber(margin, reader.locale, 3)}`}`}
               data-part={id}
@@ -102,7 +111,7 @@ export function MarginChart({ checks, chosen, onChoose }: MarginChartProps) {
                 x={label - 8}
                 y={y + 12}
                 textAnchor="end"
-                className={id === chosen ? 'strong' : undefined}
+                className={id === chosen ? chartsCss.strong : undefined}
               >
                 {short(checkTitle(check), narrow ? 18 : 30)}
               </text>
@@ -125,13 +134,11 @@ export function MarginChart({ checks, chosen, onChoose }: MarginChartProps) {
                   <text
                     x={end + 6}
                     y={y + 12}
-                    className="strong"
-                    style={{
-                      fill: STATE_INK[check.state],
-                      stroke: 'var(--paper)',
-                      strokeWidth: 3,
-                      paintOrder: 'stroke',
-                    }}
+                    className={chartsCss.strong}
+                    fill={STATE_INK[check.state]}
+                    stroke="var(--paper)"
+                    strokeWidth={3}
+                    paintOrder="stroke"
                   >
                     {margin > HIGH ? `over ${HIGH}` : formatNumber(margin, reader.locale, 3)}
                   </text>
@@ -141,7 +148,7 @@ export function MarginChart({ checks, chosen, onChoose }: MarginChartProps) {
           );
         })}
       </svg>
-    </figure>
+    </Box>
   );
 }
 

@@ -1,3 +1,5 @@
+import Typography from '@mui/material/Typography';
+import Box from '@mui/material/Box';
 import { inSentence } from '@/core/base/units/words';
 import { effectText, remedyText } from '@/words/checkWords';
 import { checkTitle } from '@/words/checks/names';
@@ -19,20 +21,20 @@ export function PartAnswer({ weakest }: { weakest: Check | undefined }) {
   const { items } = document.parts;
   if (!weakest)
     return (
-      <h1 className="answer">
+      <Typography variant="answer">
         {items.length === 0
           ? 'List the parts, so that a failure can name the one that broke and the page can say which breaks first.'
           : `${items.length} parts, none that carries anything yet.`}
-      </h1>
+      </Typography>
     );
   const part = items.find(({ id }) => `parts.${id}` === weakest.id);
   const found = part ? partStrength(document, surface, part) : undefined;
   if (!part || !found?.ok)
     return (
-      <h1 className="answer">
+      <Typography variant="answer">
         What breaks first is not worked out yet: {inSentence(checkTitle(weakest))} needs{' '}
         {needNames(found && !found.ok ? found.missing : weakest.missing)}.
-      </h1>
+      </Typography>
     );
   const { worst } = found.value;
   const holds = worst.margin >= 1;
@@ -40,20 +42,20 @@ export function PartAnswer({ weakest }: { weakest: Check | undefined }) {
   const force = (value: number) => formatText(value, 'forceN', reader);
   return (
     <div>
-      <h1 className="answer">
+      <Typography variant="answer">
         <span data-testid="weakest">{part.name}</span> breaks first: {LOAD_FROM[worst.from]} puts{' '}
         {force(worst.forceN)} on it, it breaks at{' '}
-        <span style={{ whiteSpace: 'nowrap' }}>
+        <Box component="span" sx={{ whiteSpace: 'nowrap' }}>
           <CheckFigure check={weakest.id} title={part.name.toLowerCase()} tone={holds ? '' : 'over'}>
             {force(worst.breaksAtN)}
           </CheckFigure>
           ,
-        </span>{' '}
+        </Box>{' '}
         {formatNumber(worst.margin, reader.locale, 3)} times that, and goes{' '}
         {worst.between ? 'between the layers' : 'in the material'}.
-      </h1>
+      </Typography>
       {remedies.length > 0 ? (
-        <p className="quiet" style={{ marginTop: 4 }} data-testid="part-remedies">
+        <Typography color="textSecondary" sx={{ mt: 0.5 }} data-testid="part-remedies">
           Best against it:{' '}
           {remedies
             .map(
@@ -62,7 +64,7 @@ export function PartAnswer({ weakest }: { weakest: Check | undefined }) {
             )
             .join(', or ')}
           .
-        </p>
+        </Typography>
       ) : null}
     </div>
   );

@@ -1,5 +1,8 @@
 'use client';
 
+import Box from '@mui/material/Box';
+import fieldsCss from '@/ui/fields.module.css';
+import { Row } from '@/ui/layout/Row';
 import { IconAct } from '@/ui/controls/IconAct';
 import { Select } from '@/ui/controls/Select';
 import { TextInput } from '@/ui/controls/TextInput';
@@ -29,7 +32,7 @@ export function PartBench({ part, onChoose }: { part: Part | undefined; onChoose
     <Fields>
       <Group title="Part" aside={`${items.length} in all`}>
         {items.length > 0 ? (
-          <div className="pick">
+          <div className={fieldsCss.pick}>
             <Select
               look="strong"
               aria-label="Choose a part"
@@ -65,9 +68,10 @@ function NewPart({ onAdded }: { onAdded(id: string): void }) {
     onAdded(id);
   };
   return (
-    <form
-      className="row"
-      style={{ marginTop: 6, flexWrap: 'nowrap' }}
+    <Row
+      as="form"
+      sx={{ mt: 0.75, flexWrap: 'nowrap' }}
+
       onSubmit={(event) => {
         event.preventDefault();
         add();
@@ -75,7 +79,7 @@ function NewPart({ onAdded }: { onAdded(id: string): void }) {
     >
       <TextInput
         boxed
-        style={{ minWidth: 0, flex: 1 }}
+        sx={{ minWidth: 0, flex: 1 }}
         aria-label="Name of the part"
         placeholder="e.g. Front arm"
         value={name}
@@ -83,7 +87,7 @@ function NewPart({ onAdded }: { onAdded(id: string): void }) {
         onChange={(event) => setName(event.target.value)}
       />
       <Select
-        style={{ maxWidth: 110 }}
+        sx={{ maxWidth: 110 }}
         aria-label="Kind of part"
         value={kind}
         onChange={(event) => setKind(event.target.value as PartKind)}
@@ -97,7 +101,7 @@ function NewPart({ onAdded }: { onAdded(id: string): void }) {
       <Button type="submit" aria-label="Add the part" disabled={name.trim() === ''}>
         Add
       </Button>
-    </form>
+    </Row>
   );
 }
 
@@ -142,7 +146,7 @@ function PartFields({ part }: { part: Part }) {
       {closed ? null : (
         <Button
           variant="text"
-          style={{ marginTop: 8 }}
+          sx={{ mt: 1 }}
           aria-label={`Take ${part.name} out`}
           onClick={() => edit([{ path: at(), value: undefined }])}
         >
@@ -169,18 +173,18 @@ function Loads({ part: { id, loads = [], shape } }: { part: Part }) {
   return (
     <Group title="What acts on it">
       {loads.map((load, index) => (
-        <section key={load.id} aria-label={`Load ${index + 1}`} className="supplyitem">
-          <div className="row" style={{ flexWrap: 'nowrap' }}>
-            <b style={{ flex: 1, fontSize: 13 }}>
+        <section key={load.id} aria-label={`Load ${index + 1}`} className={fieldsCss.supplyitem}>
+          <Row sx={{ flexWrap: 'nowrap' }}>
+            <Box component="b" sx={{ flex: 1 }}>
               {LOAD_OPTIONS.find(({ id }) => id === load.from)?.name ?? load.from}
-            </b>
+            </Box>
             <IconAct
               icon="takeOut"
               label={`Take load ${index + 1} off`}
               disabled={closed}
               onClick={() => edit([{ path: at(load.id), value: undefined }])}
             />
-          </div>
+          </Row>
           {load.from === 'own' ? (
             <DocumentField path={at(load.id, 'forceN')} />
           ) : (
@@ -209,7 +213,7 @@ function PartName({ part }: { part: Part }) {
   const { edit, closed, session } = useBuild();
   const [text, setText] = useState<string>();
   return (
-    <div className="field text">
+    <div className={fieldsCss.textField}>
       <label htmlFor={`name-${part.id}`}>Name</label>
       <TextInput
         id={`name-${part.id}`}

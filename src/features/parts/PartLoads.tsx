@@ -1,3 +1,5 @@
+import tablesCss from '@/ui/controls/tables.module.css';
+import Typography from '@mui/material/Typography';
 import { Note } from '@/ui/controls/Note';
 import Box from '@mui/material/Box';
 import Table from '@mui/material/Table';
@@ -39,16 +41,16 @@ export function PartLoads({ part, state }: { part: Part; state: State }) {
     <>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', alignItems: 'flex-start', columnGap: 3 }}>
         <PartSketch part={part} worst={found.value.worst} state={state} />
-        <Box className="gridbox" sx={{ flex: '1 1 400px' }}>
-          <Table className="grid slim" data-testid="part-loads">
+        <Box className={tablesCss.gridbox} sx={{ flex: '1 1 400px' }}>
+          <Table className={tablesCss.slim} data-testid="part-loads">
             <TableHead>
               <TableRow>
                 <TableCell>{part.name} under</TableCell>
                 <TableCell align="right">Force</TableCell>
                 <TableCell align="right">Breaks at</TableCell>
                 <TableCell align="right">Margin</TableCell>
-                <TableCell className="minor">How</TableCell>
-                <TableCell align="right" className="minor">
+                <TableCell className={tablesCss.minor}>How</TableCell>
+                <TableCell align="right" className={tablesCss.minor}>
                   Deflects
                 </TableCell>
               </TableRow>
@@ -61,20 +63,20 @@ export function PartLoads({ part, state }: { part: Part; state: State }) {
                   </TableCell>
                   <TableCell align="right">{formatText(row.forceN, 'forceN', reader)}</TableCell>
                   <TableCell align="right">{formatText(row.breaksAtN, 'forceN', reader)}</TableCell>
-                  <TableCell align="right" style={row.margin < 1 ? { color: 'var(--rust)' } : undefined}>
+                  <TableCell align="right" data-tone={row.margin < 1 ? 'fails' : undefined}>
                     {formatNumber(row.margin, reader.locale, 3)}
                     {before(row.load?.id) === undefined ? null : (
-                      <span className="quiet">
+                      <Typography component="span" color="textSecondary">
                         {' '}
                         ({ghost!.label}: {formatNumber(before(row.load?.id)!, reader.locale, 3)})
-                      </span>
+                      </Typography>
                     )}
                   </TableCell>
-                  <TableCell className="minor">
+                  <TableCell className={tablesCss.minor}>
                     {breakWords(row.mode, row.screwKind)},{' '}
                     {row.between ? 'between the layers' : 'in the material'}
                   </TableCell>
-                  <TableCell align="right" className="minor">
+                  <TableCell align="right" className={tablesCss.minor}>
                     {row.deflectionMm === undefined
                       ? ''
                       : formatText(row.deflectionMm, 'lengthMm', reader, 2)}

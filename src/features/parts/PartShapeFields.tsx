@@ -1,5 +1,6 @@
 'use client';
 
+import Typography from '@mui/material/Typography';
 import Button from '@mui/material/Button';
 import { type Part } from '@/core/car/parts/parts';
 import { SCREW_KINDS } from '@/core/car/parts/partShape';
@@ -16,12 +17,12 @@ export function Shape({ part: { id, kind, name, shape, loads } }: { part: Part }
     const start = startOfPart(kind);
     return (
       <Group title="At its weakest place">
-        <p className="quiet" style={{ fontSize: 13 }}>
+        <Typography variant="note" color="textSecondary">
           A few dimensions say what {name.toLowerCase()} carries; its own mesh says more.
-        </p>
+        </Typography>
         {closed ? null : (
           <Button
-            style={{ marginTop: 6 }}
+            sx={{ mt: 0.75 }}
             onClick={() =>
               edit([
                 { path: at('shape'), value: start.shape },

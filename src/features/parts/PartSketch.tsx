@@ -1,3 +1,4 @@
+import chartsCss from '@/ui/charts/charts.module.css';
 import { useId } from 'react';
 import type { Part } from '@/core/car/parts/parts';
 import type { PartShape } from '@/core/car/parts/partShape';
@@ -48,7 +49,7 @@ function Sketch({ part, shape, worst, state, lengthMm }: SketchProps) {
   const force = `${formatText(worst.forceN, 'forceN', reader)}, ${LOAD_FROM[worst.from]}`;
   const margin = formatNumber(worst.margin, reader.locale, 3);
   return (
-    <figure className="chart" data-testid="part-sketch" style={{ width: `min(100%, ${WIDTH}px)` }}>
+    <figure className={chartsCss.chart} data-testid="part-sketch" style={{ width: `min(100%, ${WIDTH}px)` }}>
       <figcaption>
         <span>{part.name}, as it is worked out</span>
       </figcaption>
@@ -92,12 +93,12 @@ function Sketch({ part, shape, worst, state, lengthMm }: SketchProps) {
           x={loadX}
           y={top - ARROW - 9}
           textAnchor={loadX > BAR.right - 60 ? 'end' : 'middle'}
-          className="strong"
+          className={chartsCss.strong}
         >
           {force}
         </text>
         <g transform={`translate(${weakX - 7},${BAR.middle - 7})`}>
-          <g style={{ color: STATE_INK[state] }}>
+          <g color={STATE_INK[state]}>
             <StateShape state={state} size={MARK} />
           </g>
         </g>
@@ -105,8 +106,8 @@ function Sketch({ part, shape, worst, state, lengthMm }: SketchProps) {
           x={weakX + (weakX > BAR.left ? 0 : 4)}
           y={BAR.middle + depth / 2 + 18}
           textAnchor={weakX > BAR.left ? 'middle' : 'start'}
-          className="strong"
-          style={{ fill: STATE_INK[state] }}
+          className={chartsCss.strong}
+          fill={STATE_INK[state]}
         >
           {margin}
         </text>

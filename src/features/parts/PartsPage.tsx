@@ -1,5 +1,7 @@
 'use client';
 
+import clsx from 'clsx';
+import frameCss from '@/ui/layout/frame.module.css';
 import { useState } from 'react';
 import { useReader } from '@/ui/reader';
 import { inSentence } from '@/core/base/units/words';
@@ -49,7 +51,11 @@ export function PartsPage() {
     show(side, { part: part.id });
   };
   return (
-    <main className="page readfirst" onFocusCapture={hold} onPointerDownCapture={hold}>
+    <main
+      className={clsx(frameCss.page, frameCss.readfirst)}
+      onFocusCapture={hold}
+      onPointerDownCapture={hold}
+    >
       <Bench>
         <PartBench part={part} onChoose={(next) => show(side, { part: next })} />
       </Bench>

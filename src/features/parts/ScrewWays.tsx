@@ -1,3 +1,6 @@
+import tablesCss from '@/ui/controls/tables.module.css';
+import TableContainer from '@mui/material/TableContainer';
+import Typography from '@mui/material/Typography';
 import Table from '@mui/material/Table';
 import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
@@ -32,8 +35,8 @@ export function ScrewWays({ part, worst }: { part: Part; worst: LoadedPart }) {
     forceN: worst.forceN / screws,
   });
   return (
-    <div className="gridbox">
-      <Table size="small" className="grid slim" data-testid="screw-ways">
+    <TableContainer>
+      <Table size="small" className={tablesCss.slim} data-testid="screw-ways">
         <TableHead>
           <TableRow>
             <TableCell>
@@ -52,7 +55,12 @@ export function ScrewWays({ part, worst }: { part: Part; worst: LoadedPart }) {
               <TableRow key={kind}>
                 <TableCell>
                   {kind === screwKind ? <b>{SCREW_WORDS[kind]}, as it is</b> : SCREW_WORDS[kind]}
-                  {kind === best ? <span className="quiet minor"> strongest</span> : null}
+                  {kind === best ? (
+                    <Typography component="span" color="textSecondary" className={tablesCss.minor}>
+                      {' '}
+                      strongest
+                    </Typography>
+                  ) : null}
                 </TableCell>
                 <TableCell align="right">
                   {formatText(found.pullOutN * left * screws, 'forceN', reader)}
@@ -76,6 +84,6 @@ export function ScrewWays({ part, worst }: { part: Part; worst: LoadedPart }) {
           })}
         </TableBody>
       </Table>
-    </div>
+    </TableContainer>
   );
 }

@@ -1,3 +1,7 @@
+import tablesCss from '@/ui/controls/tables.module.css';
+import Box from '@mui/material/Box';
+import Typography from '@mui/material/Typography';
+import TableContainer from '@mui/material/TableContainer';
 import Table from '@mui/material/Table';
 import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
@@ -35,14 +39,16 @@ export function StiffOrTough({ part }: { part: Part }) {
       { path: ['parts', 'items', part.id, 'material'], value: materials.find((one) => one.name === name) },
     ]);
   return (
-    <section aria-label="Stiff or tough" style={{ marginTop: 14 }}>
-      <h2 className="sub">Stiff or tough: {part.name.toLowerCase()} in what is at hand</h2>
-      <p className="quiet" style={{ fontSize: 13, maxWidth: 640 }}>
+    <Box component="section" sx={{ mt: 1.75 }} aria-label="Stiff or tough">
+      <Typography component="h2" variant="heading">
+        Stiff or tough: {part.name.toLowerCase()} in what is at hand
+      </Typography>
+      <Typography variant="note" color="textSecondary" sx={{ maxWidth: 640 }}>
         A stiff part keeps the wheels where they were drawn and passes a knock on; a tough one bends, takes
         the knock and comes home. The work to break is an upper bound.
-      </p>
-      <div className="gridbox">
-        <Table size="small" className="grid slim" data-testid="stiff-or-tough">
+      </Typography>
+      <TableContainer>
+        <Table size="small" className={tablesCss.slim} data-testid="stiff-or-tough">
           <TableHead>
             <TableRow>
               <TableCell>Material</TableCell>
@@ -56,17 +62,25 @@ export function StiffOrTough({ part }: { part: Part }) {
             {rows.map(({ name, margin, deflectionMm, energyJ, chosen }) => (
               <TableRow key={name}>
                 <TableCell>{chosen ? <b>{name}, as it is</b> : name}</TableCell>
-                <TableCell align="right" style={margin < 1 ? { color: 'var(--rust)' } : undefined}>
+                <TableCell align="right" data-tone={margin < 1 ? 'fails' : undefined}>
                   {formatNumber(margin, reader.locale, 3)}
                 </TableCell>
                 <TableCell align="right">
                   {deflectionMm === undefined ? '' : formatText(deflectionMm, 'lengthMm', reader, 2)}
-                  {deflectionMm === least ? <span className="quiet minor"> stiffest</span> : null}
+                  {deflectionMm === least ? (
+                    <Typography component="span" color="textSecondary" className={tablesCss.minor}>
+                      {' '}
+                      stiffest
+                    </Typography>
+                  ) : null}
                 </TableCell>
                 <TableCell align="right">
                   {energyJ === undefined ? '' : formatText(energyJ, 'energyJ', reader, 2)}
                   {energyJ !== undefined && energyJ === most ? (
-                    <span className="quiet minor"> toughest</span>
+                    <Typography component="span" color="textSecondary" className={tablesCss.minor}>
+                      {' '}
+                      toughest
+                    </Typography>
                   ) : null}
                 </TableCell>
                 <TableCell>
@@ -80,7 +94,7 @@ export function StiffOrTough({ part }: { part: Part }) {
             ))}
           </TableBody>
         </Table>
-      </div>
-    </section>
+      </TableContainer>
+    </Box>
   );
 }

@@ -1,5 +1,10 @@
 'use client';
 
+import { Page } from '@/ui/layout/Page';
+import frameCss from '@/ui/layout/frame.module.css';
+import Box from '@mui/material/Box';
+import { Hidden } from '@/ui/layout/Hidden';
+import Typography from '@mui/material/Typography';
 import { Note } from '@/ui/controls/Note';
 import { useReader } from '@/ui/reader';
 import { inSentence } from '@/core/base/units/words';
@@ -32,11 +37,11 @@ import { Ask } from '../frame/Ask';
 
 const SupplySteps = dynamic(() => import('./SupplySteps').then(({ SupplySteps: Steps }) => Steps), {
   ssr: false,
-  loading: () => <div style={{ height: 260 }} />,
+  loading: () => <Box sx={{ height: 260 }} />,
 });
 const SupplyTree = dynamic(() => import('./SupplyTree').then(({ SupplyTree: Tree }) => Tree), {
   ssr: false,
-  loading: () => <div style={{ height: 330 }} />,
+  loading: () => <Box sx={{ height: 330 }} />,
 });
 
 const WELL: Readonly<Record<SideOf<'power'>, string>> = {
@@ -58,7 +63,7 @@ export function PowerPage() {
   const here = own.filter((check) => check.side === tab);
   const working = here.filter((check) => check.working).sort(byUrgency)[0];
   return (
-    <main className="page readfirst">
+    <Page>
       <Bench>
         {tab === 'supply' ? (
           <SupplyBench chosen={chosen} onChoose={choose} />
@@ -112,7 +117,7 @@ export function PowerPage() {
           }
         />
       </Readings>
-    </main>
+    </Page>
   );
 }
 
@@ -124,9 +129,9 @@ function MeteredNotes({ view: { supply } }: { view: SupplyView }) {
   return (
     <Note data-testid="metered">
       {supply.metered.map((plug) => (
-        <p key={plug.id} style={{ margin: 0 }}>
+        <Box component="p" sx={{ m: 0 }} key={plug.id}>
           {meteredWords(plug, nameOf(document.power, plug.id), reader)}
-        </p>
+        </Box>
       ))}
     </Note>
   );
@@ -141,9 +146,9 @@ const bad = (checks: readonly Check[]) =>
 function TabMark({ checks }: { checks: readonly Check[] }) {
   const [worst] = bad(checks);
   return worst ? (
-    <span className="tabmark">
+    <span className={frameCss.tabmark}>
       <StateMark state={worst.state} size={10} />
-      <span className="hidden">, {STATE_WORDS[worst.state]}</span>
+      <Hidden>, {STATE_WORDS[worst.state]}</Hidden>
     </span>
   ) : null;
 }
@@ -163,19 +168,24 @@ function Answer({
   const tree = worked.some(({ id }) => id.includes(':'));
   if (found[0])
     return (
-      <h1 className="answer">
+      <Typography variant="answer">
         {whyOf(found[0], reader)}
-        {found.length > 1 ? <span className="quiet"> {found.length - 1} more below.</span> : null}
-      </h1>
+        {found.length > 1 ? (
+          <Typography component="span" color="textSecondary">
+            {' '}
+            {found.length - 1} more below.
+          </Typography>
+        ) : null}
+      </Typography>
     );
   if (empty && !tree && !checks.some(({ id }) => id.includes(':')))
-    return <h1 className="answer">{empty}</h1>;
+    return <Typography variant="answer">{empty}</Typography>;
   if (worked.length === 0 || worked.length < checks.length)
     return (
-      <h1 className="answer">
+      <Typography variant="answer">
         Not worked out yet: it needs{' '}
         {[...new Set(checks.flatMap(({ missing }) => missing))].slice(0, 6).join(', ')}.
-      </h1>
+      </Typography>
     );
-  return <h1 className="answer">{well}</h1>;
+  return <Typography variant="answer">{well}</Typography>;
 }

@@ -1,5 +1,9 @@
 'use client';
 
+import fieldsCss from '@/ui/fields.module.css';
+import Typography from '@mui/material/Typography';
+import Box from '@mui/material/Box';
+import TableContainer from '@mui/material/TableContainer';
 import { TextInput } from '@/ui/controls/TextInput';
 import { Tick } from '@/ui/controls/Tick';
 import { Note } from '@/ui/controls/Note';
@@ -23,7 +27,7 @@ export function RadioBench() {
   const { radio, loads = [] } = document.power;
   const receiver = loads.find(({ kind }) => kind === 'receiver');
   const words = (path: readonly string[], label: string, value: string | undefined) => (
-    <div className="field text">
+    <div className={fieldsCss.textField}>
       <label htmlFor={path.join('-')}>{label}</label>
       <TextInput
         id={path.join('-')}
@@ -48,7 +52,7 @@ export function RadioBench() {
         />
         {radio?.transmitter ? (
           <>
-            <p className="quiet">speaks {radio.transmitter.protocol}</p>
+            <Typography color="textSecondary">speaks {radio.transmitter.protocol}</Typography>
             <DocumentField path={['power', 'radio', 'transmitter', 'channels']} label="Channels" />
             <DocumentField path={['power', 'radio', 'transmitter', 'rangeM']} />
           </>
@@ -61,15 +65,15 @@ export function RadioBench() {
             <DocumentField path={['power', 'loads', receiver.id, 'channels']} label="Channels" />
           </>
         ) : (
-          <p className="quiet">Add a receiver under Supply first.</p>
+          <Typography color="textSecondary">Add a receiver under Supply first.</Typography>
         )}
       </Group>
       <Group title="The link">
         <DocumentField path={['power', 'radio', 'awayM']} example={80} />
-        <div className="field">
+        <div className={fieldsCss.field}>
           <label>
             <Tick
-              style={{ width: 'auto' }}
+              sx={{ width: 'auto' }}
               checked={radio?.gyroGain ?? false}
               disabled={closed}
               onChange={(event) =>
@@ -101,13 +105,13 @@ export function RadioView() {
       },
     ]);
   return (
-    <section aria-label="Fail-safe list" style={{ marginTop: 10 }}>
+    <Box component="section" sx={{ mt: 1.25 }} aria-label="Fail-safe list">
       <Note tone="bad">
         Before each test: wheels off the ground, pinion out where you can, fingers and hair away, nobody in
         the plane of the wheels. Local rules go first.
       </Note>
-      <div className="gridbox">
-        <Table size="small" className="grid">
+      <TableContainer>
+        <Table size="small">
           <TableHead>
             <TableRow>
               <TableCell>Test</TableCell>
@@ -126,26 +130,28 @@ export function RadioView() {
                   data-failsafe={id}
                   data-state={counts ? 'passed' : tick ? 'undone' : 'open'}
                 >
-                  <TableCell style={{ minWidth: 210 }}>
-                    <label style={{ fontWeight: 600 }}>
+                  <TableCell sx={{ minWidth: 210 }}>
+                    <Typography component="label" variant="strong">
                       <Tick
                         checked={counts}
                         disabled={closed}
                         onChange={(event) => set(id, event.target.checked)}
                       />{' '}
                       {FAILSAFE_WORDS[id].what}
-                    </label>
+                    </Typography>
                   </TableCell>
-                  <TableCell className="quiet">{FAILSAFE_WORDS[id].how}</TableCell>
-                  <TableCell style={{ minWidth: 150 }}>
+                  <TableCell data-tone="quiet">{FAILSAFE_WORDS[id].how}</TableCell>
+                  <TableCell sx={{ minWidth: 150 }}>
                     {!tick ? (
-                      <span className="quiet">not yet</span>
+                      <Typography component="span" color="textSecondary">
+                        not yet
+                      </Typography>
                     ) : counts ? (
                       <When at={tick.at} />
                     ) : (
-                      <span style={{ color: 'var(--rust)' }}>
+                      <Typography component="span" color="error">
                         <When at={tick.at} />, undone: the {undone.join(' and the ')} changed
-                      </span>
+                      </Typography>
                     )}
                   </TableCell>
                 </TableRow>
@@ -153,7 +159,7 @@ export function RadioView() {
             })}
           </TableBody>
         </Table>
-      </div>
-    </section>
+      </TableContainer>
+    </Box>
   );
 }

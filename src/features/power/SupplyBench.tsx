@@ -1,5 +1,8 @@
 'use client';
 
+import supplyCss from './supply.module.css';
+import fieldsCss from '@/ui/fields.module.css';
+import { Row } from '@/ui/layout/Row';
 import { IconAct } from '@/ui/controls/IconAct';
 import Button from '@mui/material/Button';
 import { Select } from '@/ui/controls/Select';
@@ -127,11 +130,11 @@ interface ItemProps {
 function Item({ item, list, open, onChoose, children }: ItemProps) {
   const { edit, closed } = useBuild();
   return (
-    <section aria-label={item.name} className="supplyitem">
-      <div className="row" style={{ flexWrap: 'nowrap' }}>
+    <section aria-label={item.name} className={fieldsCss.supplyitem}>
+      <Row sx={{ flexWrap: 'nowrap' }}>
         <Button
           variant="link"
-          style={{ flex: 1, textAlign: 'left', textDecoration: 'none', fontWeight: 600 }}
+          className={supplyCss.item}
           aria-expanded={open}
           onClick={() => onChoose(open ? undefined : item.id)}
         >
@@ -144,7 +147,7 @@ function Item({ item, list, open, onChoose, children }: ItemProps) {
           disabled={closed}
           onClick={() => edit([{ path: ['power', list, item.id], value: undefined }])}
         />
-      </div>
+      </Row>
       {open ? children : null}
     </section>
   );
@@ -159,7 +162,7 @@ function FedBy({ item, list }: { item: PowerRail | PowerLoad; list: 'rails' | 'l
       aria-label={`${item.name} is fed by`}
       value={value}
       disabled={closed}
-      style={{ maxWidth: 120 }}
+      sx={{ maxWidth: 120 }}
       onChange={(event) => edit([{ path: ['power', list, item.id, key], value: event.target.value }])}
     >
       <option value={BATTERY}>the pack</option>
@@ -177,7 +180,7 @@ function FedBy({ item, list }: { item: PowerRail | PowerLoad; list: 'rails' | 'l
 function Name({ path, value }: { path: readonly string[]; value: string }) {
   const { edit, closed, session } = useBuild();
   return (
-    <div className="field text" onBlur={() => session.endStep()}>
+    <div className={fieldsCss.textField} onBlur={() => session.endStep()}>
       <label htmlFor={path.join('-')}>Name</label>
       <TextInput
         id={path.join('-')}
@@ -241,10 +244,10 @@ function LoadFields({ load }: { load: PowerLoad }) {
       <DocumentField path={path('typicalA')} />
       <DocumentField path={path('peakA')} label={load.kind === 'servo' ? 'Stalls at' : undefined} />
       <DocumentField path={path('meteredV')} />
-      <div className="field">
+      <div className={fieldsCss.field}>
         <label>
           <Tick
-            style={{ width: 'auto' }}
+            sx={{ width: 'auto' }}
             checked={load.peaksTogether ?? true}
             disabled={closed}
             onChange={(event) =>

@@ -1,3 +1,4 @@
+import chartsCss from '@/ui/charts/charts.module.css';
 import { scaleLinear } from 'd3-scale';
 import { useId } from 'react';
 import type { BudgetInput, BudgetResult } from '@/core/physics/supply/budgetDefinition';
@@ -94,7 +95,7 @@ export function SupplySteps({ power, input, result }: SupplyStepsProps) {
     }),
   );
   return (
-    <figure className="chart" data-testid="supply-steps" style={{ width: `min(100%, ${whole}px)` }}>
+    <figure className={chartsCss.chart} data-testid="supply-steps" style={{ width: `min(100%, ${whole}px)` }}>
       <figcaption>
         <span>Height is volts, breadth is amperes at the peak</span>
       </figcaption>
@@ -206,7 +207,7 @@ function Level({ at, end, over, text, dashed }: LevelProps) {
         x={over ? end : end + 6}
         y={over ? at - 5 : at + 4}
         textAnchor={over ? 'end' : 'start'}
-        className="strong"
+        className={chartsCss.strong}
       >
         {text}
       </text>

@@ -1,5 +1,7 @@
 'use client';
 
+import supplyCss from './supply.module.css';
+import clsx from 'clsx';
 import {
   BaseEdge,
   EdgeLabelRenderer,
@@ -33,7 +35,8 @@ export function Thing({
 }: NodeProps<ThingNode>) {
   return (
     <div
-      className={`thing${selected ? ' chosen' : ''}`}
+      className={clsx(supplyCss.thing, selected && supplyCss.chosen)}
+      data-thing
       data-state={state}
       aria-label={`${name}${state ? `, ${STATE_WORDS[state]}` : ''}`}
     >
@@ -46,7 +49,7 @@ export function Thing({
         <Handle
           type="source"
           position={narrow ? Position.Bottom : Position.Right}
-          style={narrow ? { left: 8 } : undefined}
+          {...(narrow ? { style: { left: 8 } } : {})}
         />
       ) : null}
     </div>
@@ -66,15 +69,12 @@ export function Feed({ sourceX, sourceY, targetX, targetY, data }: EdgeProps<Fee
   const bad = data?.bad;
   return (
     <>
-      <BaseEdge
-        path={path}
-        style={{ stroke: bad ? 'var(--rust)' : 'var(--ink)', strokeWidth: bad ? 2.5 : 1.5 }}
-        interactionWidth={24}
-      />
+      <BaseEdge path={path} className={clsx(supplyCss.feed, bad && supplyCss.bad)} interactionWidth={24} />
       {data?.lines ? (
         <EdgeLabelRenderer>
           <div
-            className={`branch${bad ? ' bad' : ''}`}
+            className={clsx(supplyCss.branch, bad && supplyCss.bad)}
+            data-feed
             style={{
               transform: data.narrow
                 ? `translate(${targetX}px, ${targetY + THING_HALF}px)`

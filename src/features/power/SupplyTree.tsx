@@ -1,5 +1,10 @@
 'use client';
 
+import { Note } from '@/ui/controls/Note';
+import chartsCss from '@/ui/charts/charts.module.css';
+import supplyCss from '@/features/power/supply.module.css';
+import Box from '@mui/material/Box';
+import Typography from '@mui/material/Typography';
 import { needNames } from '@/words/needs';
 import { ReactFlow } from '@xyflow/react';
 import '@xyflow/react/dist/base.css';
@@ -175,20 +180,20 @@ export function SupplyTree({ view, chosen, onChoose }: SupplyTreeProps) {
         ? `The volts are not worked out yet: it needs ${needNames(view.supply.missing)}.`
         : undefined;
   return (
-    <figure className="chart" data-testid="supply-tree" style={{ marginTop: 8 }}>
+    <Box component="figure" className={chartsCss.chart} sx={{ mt: 1 }} data-testid="supply-tree">
       <figcaption>
         <span>What feeds what, pack charged and pack low</span>
-        <span className="quiet">
+        <Typography component="span" color="textSecondary">
           {closed ? '' : 'drag from an outlet to what it should feed, or choose in the list'}
-        </span>
+        </Typography>
       </figcaption>
       {trouble ? (
-        <p className={refused ? 'note bad' : 'note'} role="alert">
+        <Note tone={refused ? 'bad' : 'caution'} role="alert">
           {trouble}
-        </p>
+        </Note>
       ) : null}
-      <div className="flow">
-        <div style={{ height, minWidth: narrow ? 0 : (depth + 1) * LEAST_COLUMN }}>
+      <div className={supplyCss.flow}>
+        <Box style={{ height }} sx={{ minWidth: narrow ? 0 : (depth + 1) * LEAST_COLUMN }}>
           <ReactFlow
             key={`${narrow} ${nodes.map(({ id }) => id).join()}`}
             nodes={nodes}
@@ -213,9 +218,9 @@ export function SupplyTree({ view, chosen, onChoose }: SupplyTreeProps) {
             proOptions={{ hideAttribution: true }}
             minZoom={0.2}
           />
-        </div>
+        </Box>
       </div>
-    </figure>
+    </Box>
   );
 }
 

@@ -1,5 +1,8 @@
 'use client';
 
+import fieldsCss from '@/ui/fields.module.css';
+import TableContainer from '@mui/material/TableContainer';
+import Typography from '@mui/material/Typography';
 import { Note } from '@/ui/controls/Note';
 import Table from '@mui/material/Table';
 import TableHead from '@mui/material/TableHead';
@@ -28,8 +31,8 @@ export function WiringTable({ view }: { view: SupplyView }) {
       </Note>
     );
   return (
-    <section className="gridbox" aria-label="Wiring list" style={{ marginTop: 10 }}>
-      <Table size="small" className="grid">
+    <TableContainer component="section" sx={{ mt: 1.25 }} aria-label="Wiring list">
+      <Table size="small">
         <TableHead>
           <TableRow>
             <TableCell>From</TableCell>
@@ -48,11 +51,11 @@ export function WiringTable({ view }: { view: SupplyView }) {
           ))}
         </TableBody>
       </Table>
-      <p className="quiet" style={{ fontSize: 12, marginTop: 6 }}>
+      <Typography variant="small" color="textSecondary" sx={{ mt: 0.75 }}>
         Disconnect the pack before you solder, slide the sleeve on first, and check plus and minus before the
         pack goes back. Solder fumes: fresh air. Local rules go first.
-      </p>
-    </section>
+      </Typography>
+    </TableContainer>
   );
 }
 
@@ -76,7 +79,8 @@ function Row({
       aria-label={`${label}, ${from} to ${to}`}
       value={wire[key] ?? ''}
       disabled={closed}
-      style={{ maxWidth: 128, ...(misfit ? { borderColor: 'var(--rust)' } : {}) }}
+      aria-invalid={misfit}
+      sx={{ maxWidth: 128 }}
       onChange={(event) => set(key, event.target.value || undefined)}
     >
       <option value="">not said</option>
@@ -99,8 +103,8 @@ function Row({
       <TableCell align="right">
         {peakA === undefined ? '—' : formatText(peakA, 'currentA', reader, 2)}
       </TableCell>
-      <TableCell style={{ minWidth: 110, color: thin ? 'var(--rust)' : undefined }}>
-        <div className="bare">
+      <TableCell data-tone={thin ? 'fails' : undefined} sx={{ minWidth: 110 }}>
+        <div className={fieldsCss.bare}>
           <QuantityField
             label={`Copper, ${from} to ${to}`}
             quantity="areaMm2"
@@ -114,8 +118,12 @@ function Row({
       </TableCell>
       <TableCell>{plug('plug', 'Plug')}</TableCell>
       <TableCell>{plug('socket', 'Socket')}</TableCell>
-      <TableCell className="quiet">
-        {misfit ? <b style={{ color: 'var(--rust)' }}>does not fit; </b> : null}
+      <TableCell data-tone="quiet">
+        {misfit ? (
+          <Typography variant="strong" color="error">
+            does not fit;{' '}
+          </Typography>
+        ) : null}
         {POLARITY_WORDS[polarity]}
       </TableCell>
     </TableRow>

@@ -1,5 +1,13 @@
 'use client';
 
+import { Page } from '@/ui/layout/Page';
+import clsx from 'clsx';
+import frameCss from '@/ui/layout/frame.module.css';
+import fieldsCss from '@/ui/fields.module.css';
+import printCss from '@/features/print/print.module.css';
+import Typography from '@mui/material/Typography';
+import { Row } from '@/ui/layout/Row';
+import Box from '@mui/material/Box';
 import { Note } from '@/ui/controls/Note';
 import Button from '@mui/material/Button';
 import { Tick } from '@/ui/controls/Tick';
@@ -34,8 +42,8 @@ export function AssemblySide({ tabs }: { tabs: ReactNode }) {
   const count = hardware.reduce((sum, one) => sum + one.count, 0);
   const left = steps.filter(({ id }) => !done.has(id)).length;
   return (
-    <main className="page readfirst">
-      <div className="bench noprint">
+    <Page>
+      <div className={clsx(frameCss.bench, frameCss.noprint)}>
         <Joints />
         {loose.length > 0 ? (
           <Note>
@@ -46,10 +54,10 @@ export function AssemblySide({ tabs }: { tabs: ReactNode }) {
       </div>
       <Readings>
         {tabs}
-        <p className="printonly">
+        <p className={frameCss.printonly}>
           {build.name}, revision {revision.letter}: assembly
         </p>
-        <h1 className="answer" data-testid="assembly-answer">
+        <Typography variant="answer" data-testid="assembly-answer">
           {steps.length === 0 ? (
             'Add the joints of the car, and they are counted and put in order here.'
           ) : (
@@ -58,57 +66,62 @@ export function AssemblySide({ tabs }: { tabs: ReactNode }) {
               {left < steps.length ? `, ${left === 0 ? 'all done' : `${left} to go`}` : ''}.
             </>
           )}
-        </h1>
+        </Typography>
         {steps.length > 0 ? (
           <>
-            <div className="row noprint" style={{ marginTop: 8 }}>
+            <Row className={frameCss.noprint} sx={{ mt: 1 }}>
               <Button onClick={() => window.print()}>Print this list</Button>
               {done.size > 0 ? (
                 <Button variant="link" onClick={() => keepTicks(revision.id, '')}>
                   untick all
                 </Button>
               ) : null}
-            </div>
+            </Row>
             <Charts>
-              <section aria-label="Hardware" style={{ flex: '0 1 260px' }}>
-                <p className="cap">
+              <Box component="section" sx={{ flex: '0 1 260px' }} aria-label="Hardware">
+                <Typography component="p" variant="label">
                   <span>Lay these out first</span>
-                </p>
+                </Typography>
                 <ul data-testid="hardware">
                   {hardware.map(({ key, called, count: number }) => (
-                    <li key={key} className="field">
+                    <li key={key} className={fieldsCss.field}>
                       <span>{called}</span>
-                      <b className="mono">{number}</b>
+                      <Typography variant="reading">{number}</Typography>
                     </li>
                   ))}
                 </ul>
-              </section>
-              <section aria-label="Steps" style={{ flex: '1 1 420px' }}>
-                <p className="cap">
+              </Box>
+              <Box component="section" sx={{ flex: '1 1 420px' }} aria-label="Steps">
+                <Typography component="p" variant="label">
                   <span>Then, in this order</span>
-                </p>
+                </Typography>
                 <ol data-testid="steps">
                   {steps.map(({ id, says, count: number }, index) => (
-                    <li key={id} className="tickrow">
+                    <li key={id} className={printCss.tickrow}>
                       <label>
                         <Tick checked={done.has(id)} onChange={() => toggle(id)} />
                         <span>
                           <b>{index + 1}.</b> {say(says, reader)}
-                          {number > 1 ? <b className="nobreak"> {number} times</b> : null}
+                          {number > 1 ? (
+                            <Box component="b" sx={{ whiteSpace: 'nowrap' }}>
+                              {' '}
+                              {number} times
+                            </Box>
+                          ) : null}
                         </span>
                       </label>
                     </li>
                   ))}
                 </ol>
-              </section>
+              </Box>
             </Charts>
-            <Note style={{ marginTop: 10 }}>
+            <Note sx={{ mt: 10 }}>
               Pinion out and wheels off the ground before the pack goes in; inserts and irons are hot, wear
               something over your eyes when you cut.
             </Note>
           </>
         ) : null}
       </Readings>
-    </main>
+    </Page>
   );
 }

@@ -1,4 +1,8 @@
-import { DIMMED } from '@/ui/theme/tokens';
+import { dimmedWhen } from '@/ui/layout/dimmedWhen';
+import fieldsCss from '@/ui/fields.module.css';
+import TableContainer from '@mui/material/TableContainer';
+import Typography from '@mui/material/Typography';
+import { Row } from '@/ui/layout/Row';
 import { Fold } from '@/ui/controls/Fold';
 import { Note } from '@/ui/controls/Note';
 import Table from '@mui/material/Table';
@@ -48,15 +52,15 @@ export function Copies() {
           its history
         </>
       }
-      style={{ marginTop: 12 }}
+      sx={{ mt: 1.5 }}
     >
       {problem ? (
         <Note tone="bad" role="alert">
           {problem}
         </Note>
       ) : null}
-      <div className="gridbox">
-        <Table size="small" className="grid" data-testid="copies">
+      <TableContainer>
+        <Table size="small" data-testid="copies">
           <TableHead>
             <TableRow>
               <TableCell>Copy</TableCell>
@@ -72,16 +76,16 @@ export function Copies() {
             {[...copies]
               .sort((a, b) => a.partName.localeCompare(b.partName) || (a.madeAt < b.madeAt ? -1 : 1))
               .map((copy) => (
-                <TableRow key={copy.id} style={{ opacity: copy.retiredAt ? DIMMED : 1 }}>
+                <TableRow key={copy.id} sx={dimmedWhen(Boolean(copy.retiredAt))}>
                   <TableCell>
                     <b>{copy.partName}</b> no. {numbers.get(copy.id)}
                     {copy.how === 'draft' ? ', draft' : ''}
                   </TableCell>
                   <TableCell>
                     <When at={copy.madeAt} />{' '}
-                    <span className="quiet">
+                    <Typography component="span" color="textSecondary">
                       {revisions.find(({ id }) => id === copy.revisionId)?.letter}
-                    </span>
+                    </Typography>
                   </TableCell>
                   <TableCell>{copy.material ?? ''}</TableCell>
                   <TableCell align="right">
@@ -92,13 +96,13 @@ export function Copies() {
                       ? formatText(lives.get(copy.id)!.hours, 'hours', reader, 2)
                       : ''}
                   </TableCell>
-                  <TableCell className="quiet">
+                  <TableCell data-tone="quiet">
                     {[
                       ...(copy.repairs ?? []).map(({ what }) => what),
                       ...(copy.retiredAt ? [`given up: ${copy.retiredWhy ?? 'no reason given'}`] : []),
                     ].join('; ')}
                   </TableCell>
-                  <TableCell style={{ whiteSpace: 'nowrap' }}>
+                  <TableCell sx={{ whiteSpace: 'nowrap' }}>
                     {copy.retiredAt ? (
                       <Button
                         variant="link"
@@ -123,12 +127,12 @@ export function Copies() {
               ))}
           </TableBody>
         </Table>
-      </div>
+      </TableContainer>
       {copies
         .filter(({ id }) => id === chosen)
         .map((copy) => (
-          <Note key={copy.id} role="group" aria-label="What happened to it" style={{ maxWidth: 520 }}>
-            <div className="field text">
+          <Note key={copy.id} role="group" aria-label="What happened to it" sx={{ maxWidth: 520 }}>
+            <div className={fieldsCss.textField}>
               <label htmlFor="copy-said">
                 {copy.partName} no. {numbers.get(copy.id)}
               </label>
@@ -140,7 +144,7 @@ export function Copies() {
                 onChange={(event) => setSaid(event.target.value)}
               />
             </div>
-            <div className="row" style={{ marginTop: 6 }}>
+            <Row sx={{ mt: 0.75 }}>
               <Button
                 disabled={said.trim() === ''}
                 onClick={() =>
@@ -163,7 +167,7 @@ export function Copies() {
               >
                 Given up
               </Button>
-            </div>
+            </Row>
           </Note>
         ))}
     </Fold>

@@ -1,5 +1,11 @@
 'use client';
 
+import { Page } from '@/ui/layout/Page';
+import clsx from 'clsx';
+import figuresCss from '@/ui/Figure.module.css';
+import { Row } from '@/ui/layout/Row';
+import Typography from '@mui/material/Typography';
+import Box from '@mui/material/Box';
 import { FileButton } from '@/ui/controls/FileButton';
 import { TextInput } from '@/ui/controls/TextInput';
 import Button from '@mui/material/Button';
@@ -104,7 +110,7 @@ export function MakeSide({ tabs }: { tabs: ReactNode }) {
   };
   const money = (value: number) => formatText(value, 'price', reader);
   return (
-    <main className="page readfirst">
+    <Page>
       <Bench>
         <Group title="Money">
           <DocumentField path={['brief', 'budget']} example={250} />
@@ -112,9 +118,10 @@ export function MakeSide({ tabs }: { tabs: ReactNode }) {
         </Group>
         {closed ? null : (
           <Group title="A thing of its own" aside="glue, paint, a switch">
-            <form
-              className="row"
-              style={{ flexWrap: 'nowrap' }}
+            <Row
+              as="form"
+              sx={{ flexWrap: 'nowrap' }}
+
               onSubmit={(event) => {
                 event.preventDefault();
                 if (name.trim() === '') return;
@@ -132,7 +139,7 @@ export function MakeSide({ tabs }: { tabs: ReactNode }) {
             >
               <TextInput
                 boxed
-                style={{ minWidth: 0, flex: 1 }}
+                sx={{ minWidth: 0, flex: 1 }}
                 aria-label="Name of the thing"
                 value={name}
                 maxLength={80}
@@ -141,11 +148,11 @@ export function MakeSide({ tabs }: { tabs: ReactNode }) {
               <Button type="submit" disabled={name.trim() === ''} aria-label="Add the thing">
                 Add
               </Button>
-            </form>
+            </Row>
           </Group>
         )}
         <Group title="As a table">
-          <div className="row">
+          <Row>
             <Button
               onClick={() =>
                 handOver(
@@ -166,7 +173,7 @@ export function MakeSide({ tabs }: { tabs: ReactNode }) {
                 Bring a CSV in
               </FileButton>
             )}
-          </div>
+          </Row>
           {problem ? (
             <Note tone="bad" role="alert">
               {problem}
@@ -177,17 +184,24 @@ export function MakeSide({ tabs }: { tabs: ReactNode }) {
       </Bench>
       <Readings>
         {tabs}
-        <h1 className="answer" data-testid="make-answer">
+        <Typography variant="answer" data-testid="make-answer">
           {lines.length === 0 ? (
             'Nothing is in this build yet: choose a motor and a pack, add parts, and they are listed here.'
           ) : (
             <>
-              {lines.length} lines come to <b className="nobreak">{money(totals.price)}</b>
+              {lines.length} lines come to{' '}
+              <Box component="b" sx={{ whiteSpace: 'nowrap' }}>
+                {money(totals.price)}
+              </Box>
               {budget === undefined ? (
                 ''
               ) : totals.price > budget ? (
                 <>
-                  , <span className="figure over">{money(totals.price - budget)} over</span> the budget
+                  ,{' '}
+                  <span className={clsx(figuresCss.figure, figuresCss.over)}>
+                    {money(totals.price - budget)} over
+                  </span>{' '}
+                  the budget
                 </>
               ) : (
                 <>, {money(budget - totals.price)} under the budget</>
@@ -207,7 +221,7 @@ export function MakeSide({ tabs }: { tabs: ReactNode }) {
               .
             </>
           )}
-        </h1>
+        </Typography>
         {lines.length > 0 ? (
           <MakeTable
             lines={lines}
@@ -225,6 +239,6 @@ export function MakeSide({ tabs }: { tabs: ReactNode }) {
         ) : null}
         <SegmentChecks segment="brief" only={['brief.cost']} />
       </Readings>
-    </main>
+    </Page>
   );
 }

@@ -1,5 +1,8 @@
 'use client';
 
+import printCss from '@/features/print/print.module.css';
+import fieldsCss from '@/ui/fields.module.css';
+import TableContainer from '@mui/material/TableContainer';
 import { IconAct } from '@/ui/controls/IconAct';
 import Table from '@mui/material/Table';
 import TableHead from '@mui/material/TableHead';
@@ -41,8 +44,8 @@ export function MakeTable({
 }) {
   const { reader } = useReader();
   return (
-    <div className="gridbox">
-      <Table size="small" className="grid make" data-testid="make-list" style={{ marginTop: 10 }}>
+    <TableContainer>
+      <Table size="small" className={printCss.make} data-testid="make-list" sx={{ mt: 1.25 }}>
         <TableHead>
           <TableRow>
             <TableCell>What</TableCell>
@@ -60,7 +63,7 @@ export function MakeTable({
           return own.length === 0 ? null : (
             <TableBody key={of}>
               <TableRow>
-                <TableCell component="th" scope="row" colSpan={8} style={{ paddingTop: 10 }}>
+                <TableCell component="th" scope="row" colSpan={8} sx={{ pt: 1.25 }}>
                   {title}
                 </TableCell>
               </TableRow>
@@ -86,7 +89,7 @@ export function MakeTable({
                     </Select>
                   </TableCell>
                   {FIELDS.map(([key, quantity, limits, label]) => (
-                    <TableCell className="bare" key={key} data-said={line.said[key] !== undefined}>
+                    <TableCell className={fieldsCss.bare} key={key} data-said={line.said[key] !== undefined}>
                       <QuantityField
                         label={`${label}, ${line.name}`}
                         quantity={quantity}
@@ -107,6 +110,6 @@ export function MakeTable({
           );
         })}
       </Table>
-    </div>
+    </TableContainer>
   );
 }

@@ -1,3 +1,5 @@
+import Typography from '@mui/material/Typography';
+import TableContainer from '@mui/material/TableContainer';
 import Table from '@mui/material/Table';
 import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
@@ -26,11 +28,11 @@ export function PartTimes({
     value === undefined ? '' : formatNumber(value, reader.locale, 3);
   return (
     <>
-      <div className="cap" style={{ marginTop: 18 }}>
+      <Typography variant="label" sx={{ mt: 2.25 }}>
         <span>One copy of each part: a draft to hold against the car, and the final print</span>
-      </div>
-      <div className="gridbox">
-        <Table size="small" className="grid" data-testid="part-times">
+      </Typography>
+      <TableContainer>
+        <Table size="small" data-testid="part-times">
           <TableHead>
             <TableRow>
               <TableCell rowSpan={2}>Part</TableCell>
@@ -83,7 +85,7 @@ export function PartTimes({
                     </TableCell>
                   </>
                 ) : (
-                  <TableCell className="quiet" colSpan={8}>
+                  <TableCell data-tone="quiet" colSpan={8}>
                     {problems.get(part.id) ??
                       `Needs ${missing.join(', ')}${missing.includes('a mesh') ? ': drop its file on the Parts page, under its own mesh' : ''}.`}
                   </TableCell>
@@ -92,10 +94,10 @@ export function PartTimes({
             ))}
           </TableBody>
         </Table>
-      </div>
-      <p className="quiet" style={{ fontSize: 12.5, marginTop: 4 }}>
+      </TableContainer>
+      <Typography variant="note" color="textSecondary" sx={{ mt: 0.5 }}>
         ▲ takes longer than {limitMinutes} min, the limit of this workshop: print a spare before it breaks.
-      </p>
+      </Typography>
     </>
   );
 }

@@ -1,3 +1,9 @@
+import clsx from 'clsx';
+import chartsCss from '@/ui/charts/charts.module.css';
+import printCss from '@/features/print/print.module.css';
+import Box from '@mui/material/Box';
+import Typography from '@mui/material/Typography';
+import { Row } from '@/ui/layout/Row';
 import Button from '@mui/material/Button';
 import { type PointerEvent, useRef, useState } from 'react';
 import { type BedPlate, nudged } from '@/core/worked/print/beds';
@@ -67,7 +73,7 @@ export function PlateCard({
   const count = items.length;
   return (
     <figure
-      className="chart plate"
+      className={clsx(chartsCss.chart, 'plate')}
       style={{ width: Math.max(w, 230) }}
       data-testid="plate"
       aria-label={`Plate ${number}`}
@@ -130,7 +136,7 @@ export function PlateCard({
           return (
             <g
               key={index}
-              className="platething"
+              className={printCss.platething}
               tabIndex={0}
               role="button"
               aria-label={`${name} at ${xMm.toFixed(0)}, ${yMm.toFixed(0)} mm; arrow keys push it`}
@@ -168,7 +174,8 @@ export function PlateCard({
                   textAnchor="middle"
                   dominantBaseline="central"
                   transform={upright ? `rotate(-90 ${x + (pw * k) / 2} ${y + (pd * k) / 2})` : undefined}
-                  style={{ fill: 'var(--ink)', fontSize: 11.5 }}
+                  fill="var(--ink)"
+                  fontSize={11.5}
                 >
                   {shown}
                 </text>
@@ -177,17 +184,21 @@ export function PlateCard({
           );
         })}
       </svg>
-      <p style={{ margin: '4px 0' }}>
+      <Box component="p" sx={{ m: '4px 0' }}>
         <b>{durationText(timeS)}</b>
-        {startsS > 0 ? <span className="quiet">, after {durationText(startsS)} of other plates</span> : null}
+        {startsS > 0 ? (
+          <Typography component="span" color="textSecondary">
+            , after {durationText(startsS)} of other plates
+          </Typography>
+        ) : null}
         {near === undefined ? null : (
-          <span style={{ color: 'var(--rust)' }}>
+          <Typography component="span" color="error">
             {' '}
             closer than {formatNumber(spacingMm, reader.locale, 2)}&nbsp;mm to another
-          </span>
+          </Typography>
         )}
-      </p>
-      <div className="row" style={{ gap: 6 }}>
+      </Box>
+      <Row sx={{ gap: 0.75 }}>
         <Button
           variant="contained"
           disabled={busy}
@@ -205,7 +216,7 @@ export function PlateCard({
         <Button onClick={onList} aria-label={`List of plate ${number} as CSV`}>
           CSV
         </Button>
-      </div>
+      </Row>
     </figure>
   );
 }

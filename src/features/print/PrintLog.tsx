@@ -1,3 +1,7 @@
+import fieldsCss from '@/ui/fields.module.css';
+import Typography from '@mui/material/Typography';
+import { Row } from '@/ui/layout/Row';
+import Box from '@mui/material/Box';
 import { IconAct } from '@/ui/controls/IconAct';
 import { SheetForm } from '@/ui/controls/SheetForm';
 import { Note } from '@/ui/controls/Note';
@@ -69,9 +73,9 @@ export function PrintLog() {
   }));
   return (
     <section aria-label="Queue and log of prints">
-      <div className="cap" style={{ marginTop: 18 }}>
+      <Typography variant="label" sx={{ mt: 2.25 }}>
         <span>Queue and log of prints</span>
-      </div>
+      </Typography>
       {problem ? (
         <Note tone="bad" role="alert">
           {problem}
@@ -138,9 +142,9 @@ const columnsFor = (times: PrinterTimes): LongColumn<LoggedPrint>[] => [
         <b>{STATE_WORDS[state]}</b>
         {how === 'draft' ? ', draft' : ''}
         {why ? (
-          <div className="quiet" style={{ fontSize: 12.5 }}>
+          <Typography component="div" variant="note" color="textSecondary">
             {why}
-          </div>
+          </Typography>
         ) : null}
       </>
     ),
@@ -161,7 +165,10 @@ const columnsFor = (times: PrinterTimes): LongColumn<LoggedPrint>[] => [
     value: (print) => itemWords(print),
     show: (print) => (
       <>
-        {itemWords(print)} <span className="quiet">{print.letter}</span>
+        {itemWords(print)}{' '}
+        <Typography component="span" color="textSecondary">
+          {print.letter}
+        </Typography>
       </>
     ),
   },
@@ -227,12 +234,12 @@ function Done({ print, onDone }: { print: PrintRecord; onDone(print: PrintRecord
         value={massG}
         onChange={setMass}
       />
-      <div className="row" style={{ marginTop: 6 }}>
+      <Row sx={{ mt: 0.75 }}>
         <Button variant="contained" type="submit">
           Finished: {print.items.length === 1 ? 'one copy' : `${print.items.length} copies`}
         </Button>
-      </div>
-      <div className="field text" style={{ marginTop: 8 }}>
+      </Row>
+      <Box className={fieldsCss.textField} sx={{ mt: 1 }}>
         <label htmlFor="why-failed">Why it failed</label>
         <TextInput
           id="why-failed"
@@ -241,8 +248,8 @@ function Done({ print, onDone }: { print: PrintRecord; onDone(print: PrintRecord
           placeholder="e.g. came off the bed"
           onChange={(event) => setWhy(event.target.value)}
         />
-      </div>
-      <div className="row" style={{ marginTop: 6 }}>
+      </Box>
+      <Row sx={{ mt: 0.75 }}>
         <Button
           disabled={why.trim() === ''}
           onClick={() =>
@@ -257,7 +264,7 @@ function Done({ print, onDone }: { print: PrintRecord; onDone(print: PrintRecord
         >
           It failed
         </Button>
-      </div>
+      </Row>
     </SheetForm>
   );
 }

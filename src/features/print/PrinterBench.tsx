@@ -1,3 +1,6 @@
+import Box from '@mui/material/Box';
+import fieldsCss from '@/ui/fields.module.css';
+import { Row } from '@/ui/layout/Row';
 import { IconAct } from '@/ui/controls/IconAct';
 import { Fold } from '@/ui/controls/Fold';
 import { type ChosenPrinter, USUAL_DRAFT, USUAL_FINAL } from '@/core/car/document/print';
@@ -44,9 +47,11 @@ export function PrinterBench({ how }: { how: PrintHow }) {
     <Fields>
       <Group title="Printers" aside={printers.length > 1 ? `${printers.length} beds` : undefined}>
         {printers.map((printer) => (
-          <section key={printer.id} aria-label={printer.name} className="supplyitem">
-            <div className="row" style={{ flexWrap: 'nowrap' }}>
-              <b style={{ flex: 1, fontSize: 13 }}>{printer.name}</b>
+          <section key={printer.id} aria-label={printer.name} className={fieldsCss.supplyitem}>
+            <Row sx={{ flexWrap: 'nowrap' }}>
+              <Box component="b" sx={{ flex: 1 }}>
+                {printer.name}
+              </Box>
               <IconAct
                 icon="takeOut"
                 label={`Take ${printer.name} out`}
@@ -57,7 +62,7 @@ export function PrinterBench({ how }: { how: PrintHow }) {
                   ])
                 }
               />
-            </div>
+            </Row>
             <Fold
               title={
                 <>

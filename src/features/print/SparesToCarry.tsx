@@ -1,3 +1,5 @@
+import fieldsCss from '@/ui/fields.module.css';
+import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { sparesStock, USUAL_LIMIT_MINUTES } from '@/core/physics/statistics/spares';
 import { failuresEver, livesOfParts } from '@/core/worked/field/lives';
@@ -69,24 +71,24 @@ export function SparesToCarry({ lines }: { lines: readonly MakeLine[] }) {
         onChange={setHours}
       />
       {found ? (
-        <ul style={{ fontSize: 13 }} data-testid="spares">
+        <Typography component="ul" variant="note" data-testid="spares">
           {sorted.map(({ id, spares, expectedFailures }) => (
-            <li key={id} className="field">
+            <li key={id} className={fieldsCss.field}>
               <span>
                 {spares} × {of(id).name}{' '}
                 {ahead.has(id) ? <b>print ahead, {durationText(of(id).printMinutes * 60)} each</b> : null}
                 <br />
-                <small className="quiet">
+                <Typography component="small" variant="small" color="textSecondary">
                   {of(id).failures} failed in {formatText(of(id).seenHours, 'hours', reader, 2)}
                   {lives.get(id)!.earlier ? ' as it is drawn now' : ''},{' '}
                   {formatNumber(expectedFailures, reader.locale, 2)} expected; {of(id).onHand} on hand
-                </small>
+                </Typography>
               </span>
             </li>
           ))}
-        </ul>
+        </Typography>
       ) : (
-        <p className="quiet" style={{ fontSize: 13 }}>
+        <Typography variant="note" color="textSecondary">
           {failures.length === 0
             ? 'Nothing has failed yet: as soon as something does, this says how many to carry.'
             : failing.some(({ partId }) => lives.get(partId!)!.failures > 0)
@@ -94,22 +96,22 @@ export function SparesToCarry({ lines }: { lines: readonly MakeLine[] }) {
               : failing.length > 0
                 ? 'None of these has failed as it is drawn now.'
                 : 'None of the parts in this list has failed.'}
-        </p>
+        </Typography>
       )}
       {renewed.length > 0 ? (
-        <p className="quiet" style={{ fontSize: 13 }} data-testid="renewed">
+        <Typography variant="note" color="textSecondary" data-testid="renewed">
           Redesigned since they failed, and held since:{' '}
           {renewed
             .map(({ name, hours: held }) => `${inSentence(name)} ${formatText(held, 'hours', reader, 2)}`)
             .join(', ')}
           . Take one of each until they have lasted.
-        </p>
+        </Typography>
       ) : null}
       {longOnly.length > 0 ? (
-        <p className="quiet" style={{ fontSize: 13 }}>
+        <Typography variant="note" color="textSecondary">
           Over {printAheadMinutes} min each, none failed yet:{' '}
           {longOnly.map(({ name, printS }) => `${name.toLowerCase()} (${durationText(printS!)})`).join(', ')}.
-        </p>
+        </Typography>
       ) : null}
     </Group>
   );

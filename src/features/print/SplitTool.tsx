@@ -1,3 +1,6 @@
+import { Row } from '@/ui/layout/Row';
+import Box from '@mui/material/Box';
+import Typography from '@mui/material/Typography';
 import { IconAct } from '@/ui/controls/IconAct';
 import { Note } from '@/ui/controls/Note';
 import Button from '@mui/material/Button';
@@ -80,12 +83,14 @@ export function SplitTool({
       new Uint8Array(found!.files[index]),
     );
   return (
-    <Note style={{ maxWidth: 560 }} role="group" aria-label={`Split ${part.name}`}>
-      <div className="row">
-        <b style={{ flex: 1 }}>Split {part.name.toLowerCase()}</b>
+    <Note sx={{ maxWidth: 560 }} role="group" aria-label={`Split ${part.name}`}>
+      <Row>
+        <Box component="b" sx={{ flex: 1 }}>
+          Split {part.name.toLowerCase()}
+        </Box>
         <IconAct icon="takeOut" label="Close the cut" onClick={onClose} />
-      </div>
-      <div className="row">
+      </Row>
+      <Row>
         Across its own{' '}
         <Toggles label="Axis of the cut">
           {AXES.map((name, index) => (
@@ -103,7 +108,7 @@ export function SplitTool({
             </Toggle>
           ))}
         </Toggles>
-      </div>
+      </Row>
       {box ? (
         <QuantitySlider
           label="Cut at"
@@ -128,7 +133,7 @@ export function SplitTool({
           setFound(undefined);
         }}
       />
-      <div className="row" style={{ marginTop: 6 }}>
+      <Row sx={{ mt: 0.75 }}>
         <Button variant="contained" disabled={!box} onClick={() => void cut()}>
           Split it
         </Button>
@@ -139,7 +144,7 @@ export function SplitTool({
               </Button>
             ))
           : null}
-      </div>
+      </Row>
       {found ? (
         <p data-testid="split">
           Two closed pieces of {formatNumber(found.volumesMm3[0] / 1000, reader.locale)} and{' '}
@@ -151,9 +156,9 @@ export function SplitTool({
         </p>
       ) : null}
       {problem ? (
-        <p style={{ color: 'var(--rust)' }} role="alert">
+        <Typography color="error" role="alert">
           {problem}
-        </p>
+        </Typography>
       ) : null}
     </Note>
   );

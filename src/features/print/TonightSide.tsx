@@ -1,5 +1,8 @@
 'use client';
 
+import { Page } from '@/ui/layout/Page';
+import Typography from '@mui/material/Typography';
+import Box from '@mui/material/Box';
 import { Toggle, Toggles } from '@/ui/controls/Toggle';
 import { Note } from '@/ui/controls/Note';
 import { type ReactNode, useMemo, useState } from 'react';
@@ -144,7 +147,7 @@ export function TonightSide({ tabs }: { tabs: ReactNode }) {
     );
 
   return (
-    <main className="page readfirst">
+    <Page>
       <Bench>
         <Toggles label="How it is printed">
           {(['final', 'draft'] as const).map((one) => (
@@ -163,17 +166,17 @@ export function TonightSide({ tabs }: { tabs: ReactNode }) {
       </Bench>
       <Readings>
         {tabs}
-        <h1 className="answer" data-testid="print-answer">
+        <Typography variant="answer" data-testid="print-answer">
           <Answer plan={plan} how={how} hasPrinter={(document.print.printers ?? []).length > 0} />
-        </h1>
+        </Typography>
         {corrected.length > 0 ? (
-          <p className="quiet" style={{ marginTop: 4 }} data-testid="print-corrected">
+          <Typography color="textSecondary" sx={{ mt: 0.5 }} data-testid="print-corrected">
             Times over the estimate: {printerTimesWords(corrected, reader).join(', ')}.
-          </p>
+          </Typography>
         ) : plates.length > 0 ? (
-          <p className="quiet" style={{ marginTop: 4 }}>
+          <Typography color="textSecondary" sx={{ mt: 0.5 }}>
             Times are estimated; your first finished print corrects them.
-          </p>
+          </Typography>
         ) : null}
         {problem ? (
           <Note tone="bad" role="alert">
@@ -203,7 +206,7 @@ export function TonightSide({ tabs }: { tabs: ReactNode }) {
           ))}
         </Charts>
         {plates.length > 0 ? (
-          <Note style={{ marginTop: 8 }}>
+          <Note sx={{ mt: 8 }}>
             Stay near a running printer and its hot end, and follow your local rules: a smoke alarm in the
             room, nothing that burns around it.
           </Note>
@@ -214,7 +217,7 @@ export function TonightSide({ tabs }: { tabs: ReactNode }) {
         <Copies />
         <SegmentChecks segment="print" />
       </Readings>
-    </main>
+    </Page>
   );
 }
 
@@ -255,7 +258,10 @@ function Answer({
   return (
     <>
       {one ? 'One plate' : `${plates.length} plates`}
-      {how === 'draft' ? ' of drafts' : ''}, <b className="nobreak">{durationText(beds.timeS)}</b>
+      {how === 'draft' ? ' of drafts' : ''},{' '}
+      <Box component="b" sx={{ whiteSpace: 'nowrap' }}>
+        {durationText(beds.timeS)}
+      </Box>
       {one ? '' : ' until all are done'}, {formatText(massG, 'massG', reader)} of plastic
       {cost === undefined ? '' : <>, {formatText(cost, 'price', reader)}</>}.
       {one ? null : <> The longest takes {durationText(longest.timeS)}: start with it.</>}

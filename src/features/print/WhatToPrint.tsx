@@ -1,4 +1,8 @@
-import { DIMMED } from '@/ui/theme/tokens';
+import { dimmedWhen } from '@/ui/layout/dimmedWhen';
+import printCss from './print.module.css';
+import fieldsCss from '@/ui/fields.module.css';
+import Box from '@mui/material/Box';
+import Typography from '@mui/material/Typography';
 import IconButton from '@mui/material/IconButton';
 import Button from '@mui/material/Button';
 import { Group } from '../fields/fields';
@@ -33,10 +37,10 @@ export function WhatToPrint({ parts, counts, onCount, onReset }: WhatToPrintProp
       {parts.map(({ part, owed, missing }) => {
         const count = counts[part.id] ?? owed.owed;
         return (
-          <div key={part.id} className="field" style={{ opacity: missing.length > 0 ? DIMMED : 1 }}>
+          <Box className={fieldsCss.field} sx={dimmedWhen(missing.length > 0)} key={part.id}>
             <span>
               {part.name}{' '}
-              <small className="quiet">
+              <Typography component="small" variant="small" color="textSecondary">
                 {missing.length > 0
                   ? `needs ${missing.join(', ')}`
                   : owed.owed > 0
@@ -44,9 +48,9 @@ export function WhatToPrint({ parts, counts, onCount, onReset }: WhatToPrintProp
                     : owed.coming > 0
                       ? `${owed.coming} coming`
                       : `${owed.has} ready`}
-              </small>
+              </Typography>
             </span>
-            <span className="stepper" style={{ width: 78 }}>
+            <Box component="span" className={fieldsCss.stepper} sx={{ width: 78 }}>
               <IconButton
                 aria-label={`One ${part.name} less`}
                 disabled={count === 0 || missing.length > 0}
@@ -54,10 +58,7 @@ export function WhatToPrint({ parts, counts, onCount, onReset }: WhatToPrintProp
               >
                 −
               </IconButton>
-              <output
-                style={{ flex: 1, textAlign: 'center', fontFamily: 'var(--mono)' }}
-                aria-label={`Copies of ${part.name}`}
-              >
+              <output className={printCss.count} aria-label={`Copies of ${part.name}`}>
                 {missing.length > 0 ? 0 : count}
               </output>
               <IconButton
@@ -67,8 +68,8 @@ export function WhatToPrint({ parts, counts, onCount, onReset }: WhatToPrintProp
               >
                 +
               </IconButton>
-            </span>
-          </div>
+            </Box>
+          </Box>
         );
       })}
     </Group>

@@ -1,6 +1,11 @@
 'use client';
 
-import { DIMMED } from '@/ui/theme/tokens';
+import Box from '@mui/material/Box';
+import { dimmedWhen } from '@/ui/layout/dimmedWhen';
+import cornerCss from '@/features/suspension/corner/corner.module.css';
+import fieldsCss from '@/ui/fields.module.css';
+import { Row } from '@/ui/layout/Row';
+import Typography from '@mui/material/Typography';
 import { Tick } from '@/ui/controls/Tick';
 import Button from '@mui/material/Button';
 import { Note } from '@/ui/controls/Note';
@@ -79,7 +84,7 @@ export function BetterSide({ end, tabs, foot }: SideProps) {
       <Bench>
         <Group title="Wished for">
           {WISHES.filter(({ steered: needs }) => !needs || steered).map(({ key, label, quantity, usual }) => (
-            <div key={key} className="wish">
+            <div key={key} className={cornerCss.wish}>
               <label>
                 <Tick
                   checked={wants[key] !== undefined}
@@ -88,7 +93,7 @@ export function BetterSide({ end, tabs, foot }: SideProps) {
                 {label}
               </label>
               {wants[key] === undefined ? null : (
-                <span className="bare">
+                <span className={fieldsCss.bare}>
                   <QuantityField
                     label={`${label} wished for`}
                     quantity={quantity}
@@ -114,7 +119,7 @@ export function BetterSide({ end, tabs, foot }: SideProps) {
             }}
           />
         </Group>
-        <div className="row">
+        <Row>
           {done === undefined ? (
             <Button
               variant="contained"
@@ -132,15 +137,15 @@ export function BetterSide({ end, tabs, foot }: SideProps) {
             <Button onClick={better.cancel}>Cancel</Button>
           )}
           {done === undefined ? null : (
-            <p role="status" className="quiet">
+            <Typography color="textSecondary" role="status">
               {done.toLocaleString('en')} of {USUAL_TRIALS.toLocaleString('en')} corners tried
-            </p>
+            </Typography>
           )}
-        </div>
+        </Row>
       </Bench>
       <Readings>
         {tabs}
-        <h1 className="answer">
+        <Typography variant="answer">
           {!found.ok ? (
             `Not worked out yet: it needs ${needNames(found.missing)}.`
           ) : refused ? (
@@ -150,16 +155,16 @@ export function BetterSide({ end, tabs, foot }: SideProps) {
           ) : (
             'Say what you wish for and which points may move; the search tries ten thousand corners and shows what it would move.'
           )}
-        </h1>
+        </Typography>
         {stale ? <Note>The corner has changed since this search: search again.</Note> : null}
         {taken ? (
           <Note tone="ok">These points are in the build now. Ctrl+Z takes them out again.</Note>
         ) : null}
         {result && drawn && !stale ? (
-          <div style={done === undefined ? undefined : { opacity: DIMMED }}>
+          <Box sx={dimmedWhen(done !== undefined)}>
             <ResultTables result={result} />
             {taken ? null : (
-              <p className="row" style={{ marginTop: 8 }}>
+              <Row as="p" sx={{ mt: 1 }}>
                 <Button
                   variant="contained"
                   disabled={closed || result.moved.length === 0}
@@ -174,7 +179,7 @@ export function BetterSide({ end, tabs, foot }: SideProps) {
                 >
                   Compare on every page
                 </Button>
-              </p>
+              </Row>
             )}
             <Curves
               drawn={{ ...drawn, corner: result.corner }}
@@ -182,7 +187,7 @@ export function BetterSide({ end, tabs, foot }: SideProps) {
               travelMm={0}
               now="the better point"
             />
-          </div>
+          </Box>
         ) : null}
         {result ? null : <AsDrawn end={end} free={freedoms} />}
         {foot}

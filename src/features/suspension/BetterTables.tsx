@@ -1,5 +1,6 @@
 'use client';
 
+import figuresCss from '@/ui/Figure.module.css';
 import Table from '@mui/material/Table';
 import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
@@ -42,7 +43,7 @@ export function Bought({ end, result: { before, after, moved } }: { end: End; re
         ? `the ${pointLabel(moved[0]!.point).replace(', ', '’s ')}`
         : `${moved.length} points`}{' '}
       brings the stray of the {end} wheel’s toe from {number(before.toeOffDeg)}° to{' '}
-      <span className="figure" data-testid="toe-after">
+      <span className={figuresCss.figure} data-testid="toe-after">
         {number(after.toeOffDeg)}°
       </span>{' '}
       over the whole travel.
@@ -59,8 +60,8 @@ export function ResultTables({ result: { before, after, moved } }: { result: Bet
     return `${formatNumber(Math.abs(number) < 5e-4 ? 0 : number, reader.locale, 3)} ${unit.symbol}`;
   };
   return (
-    <Charts style={{ gap: 28 }}>
-      <Table size="small" className="grid" style={{ width: 'auto' }} aria-label="What that bought">
+    <Charts sx={{ gap: 28 }}>
+      <Table size="small" sx={{ width: 'auto' }} aria-label="What that bought">
         <TableHead>
           <TableRow>
             <TableCell>What that bought</TableCell>
@@ -87,7 +88,7 @@ export function ResultTables({ result: { before, after, moved } }: { result: Bet
           </TableRow>
         </TableBody>
       </Table>
-      <Table size="small" className="grid" style={{ width: 'auto' }} aria-label="What moved">
+      <Table size="small" sx={{ width: 'auto' }} aria-label="What moved">
         <TableHead>
           <TableRow>
             <TableCell>What moves</TableCell>

@@ -1,5 +1,6 @@
 'use client';
 
+import cornerCss from '@/features/suspension/corner/corner.module.css';
 import Table from '@mui/material/Table';
 import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
@@ -28,7 +29,7 @@ export function FreePoints({
     onFree(next);
   };
   return (
-    <Table size="small" className="points" aria-label="Points that may move">
+    <Table size="small" className={cornerCss.points} aria-label="Points that may move">
       <TableHead>
         <TableRow>
           <TableCell />
@@ -44,7 +45,7 @@ export function FreePoints({
               {pointLabel(name)}
             </TableCell>
             {AXES.map((axis, index) => (
-              <TableCell key={axis} style={{ textAlign: 'right' }}>
+              <TableCell key={axis} sx={{ textAlign: 'right' }}>
                 <Tick
                   aria-label={`${pointLabel(name)} may move ${axis}`}
                   checked={free.has(`${name}-${index}`)}

@@ -1,5 +1,11 @@
 'use client';
 
+import { Note } from '@/ui/controls/Note';
+import chartsCss from '@/ui/charts/charts.module.css';
+import tablesCss from '@/ui/controls/tables.module.css';
+import Typography from '@mui/material/Typography';
+import Box from '@mui/material/Box';
+import TableContainer from '@mui/material/TableContainer';
 import Table from '@mui/material/Table';
 import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
@@ -37,24 +43,24 @@ export function PlaySide({ end, tabs, foot }: SideProps) {
           <DocumentField path={path('bearingSpacingMm')} label="Apart" example={10} />
           <DocumentField path={path('inboardMm')} label="Play, inboard" example={0.05} />
           <DocumentField path={path('outboardMm')} label="Play, outboard" example={0.05} />
-          <p className="quiet" style={{ fontSize: 12 }}>
+          <Typography variant="small" color="textSecondary">
             The whole diametral play between axle and carrier: the bearing’s own, its seat’s and the axle’s.
-          </p>
+          </Typography>
         </Group>
         <Group title="Joints">
           {document.suspension[end]?.corner?.tieInner ? (
             <DocumentField path={path('tieMm')} label="Along the tie rod" usual={0} />
           ) : null}
           <DocumentField path={path('upperMm')} label="Upper outer joint" usual={0} />
-          <p className="quiet" style={{ fontSize: 12 }}>
+          <Typography variant="small" color="textSecondary">
             Push and pull with a caliper’s depth rod against it: from stop to stop.
-          </p>
+          </Typography>
         </Group>
       </Bench>
       <Readings>
         {tabs}
         {found.ok ? (
-          <h1 className="answer">
+          <Typography variant="answer">
             A {end} rim wobbles{' '}
             <CheckFigure
               check="fit.play"
@@ -65,9 +71,9 @@ export function PlaySide({ end, tabs, foot }: SideProps) {
             </CheckFigure>{' '}
             from stop to stop: the bearings tilt it by ±{deg(found.value.bearingTiltDeg)}, the tie rod lets it
             toe by ±{deg(found.value.toeDeg)}.
-          </h1>
+          </Typography>
         ) : (
-          <h1 className="answer">Not worked out yet: it needs {needNames(found.missing)}.</h1>
+          <Typography variant="answer">Not worked out yet: it needs {needNames(found.missing)}.</Typography>
         )}
         {found.ok ? <PlayBars found={found.value} /> : null}
         <BindingList end={end} />
@@ -91,9 +97,12 @@ function PlayBars({ found: { bearingRimMm, toeRimMm, camberRimMm, radiusMm } }: 
     { label: 'Over and under', whole: camberRimMm, more: 'upper joint' },
   ];
   return (
-    <figure
-      className="chart"
-      style={{ width: `min(100%, ${barWidth}px)`, marginTop: 10 }}
+    <Box
+      component="figure"
+      className={chartsCss.chart}
+      style={{ width: `min(100%, ${barWidth}px)` }}
+      sx={{ mt: 1.25 }}
+
       data-testid="play-bars"
     >
       <figcaption>
@@ -121,7 +130,7 @@ function PlayBars({ found: { bearingRimMm, toeRimMm, camberRimMm, radiusMm } }: 
           const top = 8 + index * 38;
           return (
             <g key={label}>
-              <text x={labelWidth - 10} y={top + 18} textAnchor="end" className="strong">
+              <text x={labelWidth - 10} y={top + 18} textAnchor="end" className={chartsCss.strong}>
                 {label}
               </text>
               <rect
@@ -153,11 +162,11 @@ function PlayBars({ found: { bearingRimMm, toeRimMm, camberRimMm, radiusMm } }: 
         })}
         <rect x={x(limit)} y={0} width={8} height={BAR_HEIGHT} fill="url(#playlimit)" />
         <line x1={x(limit)} x2={x(limit)} y1={0} y2={BAR_HEIGHT} stroke="var(--rust)" strokeWidth={1.6} />
-        <text x={x(limit) + 8} y={BAR_HEIGHT + 14} textAnchor="end" style={{ fill: 'var(--rust)' }}>
+        <text x={x(limit) + 8} y={BAR_HEIGHT + 14} textAnchor="end" fill="var(--rust)">
           {formatText(limit, 'lengthMm', reader, 2)}, 1.5 % of the radius
         </text>
       </svg>
-    </figure>
+    </Box>
   );
 }
 
@@ -178,15 +187,15 @@ function BindingList({ end }: { end: 'front' | 'rear' }) {
     ]);
   const open = list.filter(({ state }) => state !== 'passed').length;
   return (
-    <section aria-label="Does it bind?" style={{ marginTop: 14 }}>
-      <p className={open === 0 ? 'note ok' : 'note'}>
+    <Box component="section" sx={{ mt: 1.75 }} aria-label="Does it bind?">
+      <Note tone={open === 0 ? 'ok' : 'caution'}>
         {open === 0
           ? `Every joint of the ${end} was found free.`
           : 'A joint that binds shows when an arm does not fall under its own weight.'}{' '}
         Pack unplugged before hands go between the arms.
-      </p>
-      <div className="gridbox">
-        <Table size="small" className="grid stacked">
+      </Note>
+      <TableContainer>
+        <Table size="small" className={tablesCss.stacked}>
           <TableHead>
             <TableRow>
               <TableCell>Does it bind?</TableCell>
@@ -198,34 +207,36 @@ function BindingList({ end }: { end: 'front' | 'rear' }) {
           <TableBody>
             {list.map(({ id, item, state, at }) => (
               <TableRow key={id} data-bench={id} data-state={state}>
-                <TableCell style={{ minWidth: 190 }}>
-                  <label style={{ fontWeight: 600 }}>
+                <TableCell sx={{ minWidth: 190 }}>
+                  <Typography component="label" variant="strong">
                     <Tick
                       checked={state === 'passed'}
                       disabled={closed}
                       onChange={(event) => set(id, event.target.checked)}
                     />{' '}
                     {BENCH_WORDS[item].what}
-                  </label>
+                  </Typography>
                 </TableCell>
-                <TableCell className="quiet">{BENCH_WORDS[item].how}</TableCell>
-                <TableCell className="quiet">{BENCH_WORDS[item].mend}</TableCell>
-                <TableCell style={{ minWidth: 110 }}>
+                <TableCell data-tone="quiet">{BENCH_WORDS[item].how}</TableCell>
+                <TableCell data-tone="quiet">{BENCH_WORDS[item].mend}</TableCell>
+                <TableCell sx={{ minWidth: 110 }}>
                   {state === 'open' ? (
-                    <span className="quiet">not yet</span>
+                    <Typography component="span" color="textSecondary">
+                      not yet
+                    </Typography>
                   ) : state === 'passed' ? (
                     <When at={at!} />
                   ) : (
-                    <span style={{ color: 'var(--rust)' }}>
+                    <Typography component="span" color="error">
                       <When at={at!} />, undone: a point moved
-                    </span>
+                    </Typography>
                   )}
                 </TableCell>
               </TableRow>
             ))}
           </TableBody>
         </Table>
-      </div>
-    </section>
+      </TableContainer>
+    </Box>
   );
 }

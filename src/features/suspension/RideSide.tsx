@@ -1,5 +1,6 @@
 'use client';
 
+import Typography from '@mui/material/Typography';
 import { Note } from '@/ui/controls/Note';
 import { needNames } from '@/words/needs';
 import { useMemo } from 'react';
@@ -60,11 +61,11 @@ export function RideSide({ end, tabs, foot }: SideProps) {
           )}
           <DocumentField path={path('preloadMm')} label="Preload at full droop" usual={0} />
           {found.ok && found.value.spring ? (
-            <p className="quiet" style={{ fontSize: 12 }}>
+            <Typography variant="small" color="textSecondary">
               {formatText(found.value.spring.rateNPerMm, 'rateNPerMm', reader)}, index{' '}
               {formatNumber(found.value.spring.index, reader.locale, 3)}, solid at{' '}
               {formatText(found.value.spring.solidLengthMm, 'lengthMm', reader)}. Music wire.
-            </p>
+            </Typography>
           ) : null}
         </Group>
         <Group title="Damper">
@@ -98,7 +99,7 @@ export function RideSide({ end, tabs, foot }: SideProps) {
             }
           />
         ) : (
-          <h1 className="answer">Not worked out yet: it needs {needNames(found.missing)}.</h1>
+          <Typography variant="answer">Not worked out yet: it needs {needNames(found.missing)}.</Typography>
         )}
         {found.ok ? (
           <>
@@ -138,7 +139,7 @@ function RideAnswer({
     value === undefined ? '…' : formatText(value, 'distanceM', reader, 2);
   const mm = (value: number) => formatText(value, 'lengthMm', reader);
   return (
-    <h1 className="answer">
+    <Typography variant="answer">
       At rest the {end}{' '}
       {ride.bottomsAtRest ? (
         <CheckFigure check="suspension.sag" title="sag" tone="over">
@@ -152,9 +153,9 @@ function RideAnswer({
           </CheckFigure>{' '}
           of {mm(input.wheelTravelMm)} ({formatText(ride.sagPct, 'percent', reader, 2)}
           {ghost ? (
-            <span className="quiet">
+            <Typography component="span" color="textSecondary">
               ; {ghost.label}: {formatText(ghost.found.ride.sagPct, 'percent', reader, 2)}
-            </span>
+            </Typography>
           ) : null}
           )
         </>
@@ -169,13 +170,13 @@ function RideAnswer({
       </CheckFigure>{' '}
       without bottoming
       {ghost ? (
-        <span className="quiet">
+        <Typography component="span" color="textSecondary">
           {' '}
           ({ghost.label}: {drop(ghost.maxDropM)})
-        </span>
+        </Typography>
       ) : null}
       .
-    </h1>
+    </Typography>
   );
 }
 

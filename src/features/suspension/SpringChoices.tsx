@@ -1,5 +1,6 @@
 'use client';
 
+import TableContainer from '@mui/material/TableContainer';
 import { TakeOrCompare } from '../frame/TakeOrCompare';
 import TableCell from '@mui/material/TableCell';
 import Table from '@mui/material/Table';
@@ -52,8 +53,8 @@ export function SpringChoices({
     </>
   );
   return (
-    <section className="gridbox" aria-label="Choose the spring" style={{ marginTop: 10 }}>
-      <Table size="small" className="grid">
+    <TableContainer component="section" sx={{ mt: 1.25 }} aria-label="Choose the spring">
+      <Table size="small">
         <TableHead>
           <TableRow>
             <TableCell>Choose the spring</TableCell>
@@ -82,7 +83,7 @@ export function SpringChoices({
                 <TableRow key={id} data-choice={id}>
                   <TableCell>{text[id]}</TableCell>
                   {cells(then.value, maxDropM)}
-                  <TableCell style={{ whiteSpace: 'nowrap' }}>
+                  <TableCell sx={{ whiteSpace: 'nowrap' }}>
                     <TakeOrCompare text={text[id]} patch={patch} />
                   </TableCell>
                 </TableRow>
@@ -90,6 +91,6 @@ export function SpringChoices({
             })}
         </TableBody>
       </Table>
-    </section>
+    </TableContainer>
   );
 }

@@ -1,5 +1,6 @@
 'use client';
 
+import TableContainer from '@mui/material/TableContainer';
 import Table from '@mui/material/Table';
 import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
@@ -68,8 +69,8 @@ export function Links() {
   if (rows.length === 0) return null;
   const deg = (value: number) => `${formatNumber(Math.abs(value) < 0.005 ? 0 : value, reader.locale, 2)}°`;
   return (
-    <section className="gridbox" aria-label="Links as drawn" style={{ marginTop: 10 }}>
-      <Table size="small" className="grid">
+    <TableContainer component="section" sx={{ mt: 1.25 }} aria-label="Links as drawn">
+      <Table size="small">
         <TableHead>
           <TableRow>
             <TableCell>Links as drawn</TableCell>
@@ -96,13 +97,13 @@ export function Links() {
               </TableCell>
               <TableCell align="right">{deg(link.toeDegPerMm * byMm)}</TableCell>
               <TableCell align="right">{deg(link.camberDegPerMm * byMm)}</TableCell>
-              <TableCell className="quiet">
+              <TableCell data-tone="quiet">
                 {threaded ? 'can be set at the field' : 'print a test piece, then scale the length'}
               </TableCell>
             </TableRow>
           ))}
         </TableBody>
       </Table>
-    </section>
+    </TableContainer>
   );
 }

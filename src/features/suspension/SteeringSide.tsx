@@ -1,5 +1,8 @@
 'use client';
 
+import clsx from 'clsx';
+import figuresCss from '@/ui/Figure.module.css';
+import Typography from '@mui/material/Typography';
 import { Note } from '@/ui/controls/Note';
 import { needNames } from '@/words/needs';
 import { steeringServo } from '@/core/worked/power/steeringServo';
@@ -43,7 +46,7 @@ export function SteeringSide({ tabs, foot }: SideProps) {
               <DocumentField path={['power', 'loads', servo.id, 'steer', 'linkageEfficiency']} usual={0.8} />
             </>
           ) : (
-            <p className="quiet">No servo yet: hang one on the supply under Power.</p>
+            <Typography color="textSecondary">No servo yet: hang one on the supply under Power.</Typography>
           )}
         </Group>
         <LinkKinds />
@@ -60,7 +63,7 @@ export function SteeringSide({ tabs, foot }: SideProps) {
             }
           />
         ) : (
-          <h1 className="answer">Not worked out yet: it needs {needNames(found.missing)}.</h1>
+          <Typography variant="answer">Not worked out yet: it needs {needNames(found.missing)}.</Typography>
         )}
         {found.ok ? (
           <Charts>
@@ -103,15 +106,15 @@ function Answer({
   const drawn = steerGeometryOf(document);
   if (!full || full.turnRadiusM === undefined)
     return (
-      <h1 className="answer">
+      <Typography variant="answer">
         The rack does not turn both wheels as far as {formatText(found.lockMm, 'lengthMm', reader)}.
-      </h1>
+      </Typography>
     );
   const deg = (value: number) => `${formatNumber(value, reader.locale, 3)}°`;
   return (
-    <h1 className="answer">
+    <Typography variant="answer">
       At full lock it turns in a circle{' '}
-      <span className="figure plainfig" data-testid="circle">
+      <span className={clsx(figuresCss.figure, figuresCss.plainfig)} data-testid="circle">
         {formatText(2 * full.turnRadiusM, 'distanceM', reader)}
       </span>{' '}
       across, the inner wheel at {deg(full.innerDeg!)}, the outer at {deg(full.outerDeg!)}:{' '}
@@ -127,7 +130,7 @@ function Answer({
         </>
       ) : null}
       {drawn?.servoDeg === undefined ? '' : ` Its horn swings ${deg(drawn.servoDeg)} each way.`}
-    </h1>
+    </Typography>
   );
 }
 

@@ -1,5 +1,8 @@
 'use client';
 
+import { Page } from '@/ui/layout/Page';
+import frameCss from '@/ui/layout/frame.module.css';
+import { Hidden } from '@/ui/layout/Hidden';
 import { Toggle, Toggles } from '@/ui/controls/Toggle';
 import { useReader } from '@/ui/reader';
 import { inSentence } from '@/core/base/units/words';
@@ -76,9 +79,9 @@ export function SuspensionPage() {
     aids: AidsSide,
   }[tab];
   return (
-    <main className="page readfirst">
+    <Page>
       <Side key={`${tab}-${end}`} end={end} tabs={tabs} foot={foot} />
-    </main>
+    </Page>
   );
 }
 
@@ -86,9 +89,9 @@ export function SuspensionPage() {
 function TabMark({ checks }: { checks: readonly Check[] }) {
   const [worst] = checks.filter(({ state }) => state === 'over' || state === 'tight').sort(byUrgency);
   return worst ? (
-    <span className="tabmark">
+    <span className={frameCss.tabmark}>
       <StateMark state={worst.state} size={10} />
-      <span className="hidden">, {STATE_WORDS[worst.state]}</span>
+      <Hidden>, {STATE_WORDS[worst.state]}</Hidden>
     </span>
   ) : null;
 }

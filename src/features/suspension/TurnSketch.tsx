@@ -1,5 +1,6 @@
 'use client';
 
+import chartsCss from '@/ui/charts/charts.module.css';
 import type { SteeringOfBuild } from '@/core/worked/suspension/steeringOfBuild';
 import { formatText } from '@/core/base/units/formatQuantity';
 import { useReader } from '@/ui/reader';
@@ -67,7 +68,7 @@ export function TurnSketch({
     );
   };
   return (
-    <figure className="chart" data-testid="turn" style={{ width: `min(100%, ${WIDTH}px)` }}>
+    <figure className={chartsCss.chart} data-testid="turn" style={{ width: `min(100%, ${WIDTH}px)` }}>
       <figcaption>
         <span>Full lock to the left, from above, front up</span>
       </figcaption>
@@ -105,11 +106,11 @@ export function TurnSketch({
           {...thin}
         />
         <text
-          className="strong"
+          className={chartsCss.strong}
           x={-centre / 2}
           y={wheelbaseMm + box.h / 14}
           textAnchor="middle"
-          style={{ fontSize: box.w / 30 }}
+          fontSize={box.w / 30}
         >
           {formatText(row.turnRadiusM!, 'distanceM', reader)}
         </text>

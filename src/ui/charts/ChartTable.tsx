@@ -1,3 +1,4 @@
+import chartsCss from '@/ui/charts/charts.module.css';
 import Table from '@mui/material/Table';
 import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
@@ -27,8 +28,8 @@ export function ChartTable({
     return ys[next - 1]! + share * (ys[next]! - ys[next - 1]!);
   };
   return (
-    <div className="tablebox">
-      <Table size="small" className="tableview">
+    <div className={chartsCss.tablebox}>
+      <Table size="small" className={chartsCss.tableview}>
         <TableHead>
           <TableRow>
             <TableCell>{xSymbol}</TableCell>

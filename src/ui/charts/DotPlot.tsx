@@ -1,5 +1,8 @@
 'use client';
 
+import chartsCss from '@/ui/charts/charts.module.css';
+import Box from '@mui/material/Box';
+import Typography from '@mui/material/Typography';
 import { scaleLinear } from 'd3-scale';
 import { formatNumber, formatText } from '@/core/base/units/formatQuantity';
 import { type QuantityName, toShown, unitOf } from '@/core/base/units/quantities';
@@ -54,9 +57,12 @@ export function DotPlot({ title, quantity, rows, width = 720, wish, legend }: Do
     )
     .join('; ');
   return (
-    <figure
-      className="chart"
-      style={{ width: `min(100%, ${width}px)`, marginTop: 12 }}
+    <Box
+      component="figure"
+      className={chartsCss.chart}
+      style={{ width: `min(100%, ${width}px)` }}
+      sx={{ mt: 1.5 }}
+
       data-testid="dot-plot"
     >
       <figcaption>{title}</figcaption>
@@ -97,7 +103,7 @@ export function DotPlot({ title, quantity, rows, width = 720, wish, legend }: Do
           const y = PAD.top + index * ROW + ROW / 2;
           return (
             <g key={row.id}>
-              <text className="strong" x={0} y={y + 4}>
+              <text className={chartsCss.strong} x={0} y={y + 4}>
                 {row.label}
               </text>
               {row.predicted ? (
@@ -141,16 +147,18 @@ export function DotPlot({ title, quantity, rows, width = 720, wish, legend }: Do
           );
         })}
       </svg>
-      <p className="quiet" style={{ fontSize: 12 }}>
+      <Typography variant="small" color="textSecondary">
         {legend ?? (
           <>
-            <span className="slate">● measured: mean with its error, attempts below it</span>
+            <Typography component="span" color="info">
+              ● measured: mean with its error, attempts below it
+            </Typography>
             {rows.some(({ predicted }) => predicted)
               ? ' · ○ predicted for that run, in its band of one standard deviation'
               : ''}
           </>
         )}
-      </p>
-    </figure>
+      </Typography>
+    </Box>
   );
 }

@@ -1,5 +1,7 @@
 'use client';
 
+import chartsCss from '@/ui/charts/charts.module.css';
+import { Hidden } from '@/ui/layout/Hidden';
 import Button from '@mui/material/Button';
 import { styled } from '@mui/material/styles';
 import { useState } from 'react';
@@ -57,10 +59,10 @@ export function LineChart(props: ChartProps) {
         ].join(' · ');
 
   return (
-    <figure className="chart" data-testid={props.testId} style={{ width: `min(100%, ${width}px)` }}>
+    <figure className={chartsCss.chart} data-testid={props.testId} style={{ width: `min(100%, ${width}px)` }}>
       <figcaption>
         <span
-          className="charttitle"
+          className={chartsCss.charttitle}
           aria-live="polite"
           data-testid={read === undefined ? undefined : 'reading'}
         >
@@ -106,7 +108,7 @@ export function LineChart(props: ChartProps) {
           />
         </Reader>
       )}
-      <p className="hidden">{summary}</p>
+      <Hidden as="p">{summary}</Hidden>
     </figure>
   );
 }

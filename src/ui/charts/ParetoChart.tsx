@@ -1,5 +1,6 @@
 'use client';
 
+import chartsCss from '@/ui/charts/charts.module.css';
 import { scaleLinear } from 'd3-scale';
 import { useNarrow } from '../useNarrow';
 
@@ -26,7 +27,7 @@ export function ParetoChart({ title, rows }: { title: string; rows: readonly Par
   const x = scaleLinear([0, 1], [left, width - right]);
   const middle = (at: number) => TOP + at * ROW + ROW / 2;
   return (
-    <figure className="chart" style={{ width: `min(100%, ${width}px)` }} data-testid="pareto">
+    <figure className={chartsCss.chart} style={{ width: `min(100%, ${width}px)` }} data-testid="pareto">
       <svg
         viewBox={`0 0 ${width} ${height}`}
         width={width}
@@ -44,7 +45,7 @@ export function ParetoChart({ title, rows }: { title: string; rows: readonly Par
         ))}
         {rows.map(({ id, label, share, cumulative, text }, at) => (
           <g key={id}>
-            <text className="strong" x={0} y={middle(at) + 4}>
+            <text className={chartsCss.strong} x={0} y={middle(at) + 4}>
               {label.length > letters ? `${label.slice(0, letters - 1)}…` : label}
             </text>
             <rect
@@ -56,7 +57,7 @@ export function ParetoChart({ title, rows }: { title: string; rows: readonly Par
               opacity={at === 0 ? 1 : 0.6}
             />
             {at === 0 && share > ROOM ? (
-              <text x={x(share) - 8} y={middle(at) + 4} textAnchor="end" style={{ fill: 'var(--sheet)' }}>
+              <text x={x(share) - 8} y={middle(at) + 4} textAnchor="end" fill="var(--sheet)">
                 {text}
               </text>
             ) : (

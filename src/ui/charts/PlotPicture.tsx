@@ -1,5 +1,7 @@
 'use client';
 
+import chartsCss from '@/ui/charts/charts.module.css';
+import clsx from 'clsx';
 import { Hatch } from './Hatch';
 import { type PointerEvent, useId, useRef, useState } from 'react';
 import { formatNumber } from '@/core/base/units/formatQuantity';
@@ -163,7 +165,7 @@ export function PlotPicture({
         (label) => (
           <text
             key={label.key}
-            className={`inked ${label.strong ? 'strong' : ''}`}
+            className={clsx(chartsCss.inked, label.strong && chartsCss.strong)}
             x={label.x}
             y={label.y}
             textAnchor={label.anchor}

@@ -1,7 +1,9 @@
 'use client';
 
+import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import type { ReactNode } from 'react';
+import visuallyHidden from '@mui/utils/visuallyHidden';
+import type { ChangeEvent, ReactNode } from 'react';
 
 interface FileButtonProps {
   /** What the file is of. */
@@ -37,14 +39,16 @@ export function FileButton({
       sx={{ '&:focus-within': { outline: '2px solid', outlineColor: 'primary.main', outlineOffset: 2 } }}
     >
       {children}
-      <input
+      <Box
+        component="input"
         type="file"
-        className="hidden"
+        sx={visuallyHidden}
+
         aria-label={label}
         accept={accept}
         multiple={multiple}
         disabled={disabled}
-        onChange={(event) => {
+        onChange={(event: ChangeEvent<HTMLInputElement>) => {
           const files = [...(event.target.files ?? [])];
           event.target.value = '';
           if (files.length > 0) onFiles(files);

@@ -3,7 +3,8 @@
 import Accordion from '@mui/material/Accordion';
 import AccordionDetails from '@mui/material/AccordionDetails';
 import AccordionSummary from '@mui/material/AccordionSummary';
-import { type CSSProperties, type ReactNode, useState } from 'react';
+import type { SxProps, Theme } from '@mui/material/styles';
+import { type ReactNode, useState } from 'react';
 
 const Arrow = () => (
   <svg viewBox="0 0 10 10" aria-hidden="true">
@@ -15,12 +16,12 @@ interface FoldProps {
   title: ReactNode;
   /** Whether it stands open at first; it opens and closes when this changes. */
   open?: boolean;
-  style?: CSSProperties;
+  sx?: SxProps<Theme>;
   children: ReactNode;
 }
 
 /** What is not needed at once, folded under its title. */
-export function Fold({ title, open = false, style, children }: FoldProps) {
+export function Fold({ title, open = false, sx, children }: FoldProps) {
   'use memo';
   const [expanded, setExpanded] = useState(open);
   const [asked, setAsked] = useState(open);
@@ -32,7 +33,7 @@ export function Fold({ title, open = false, style, children }: FoldProps) {
     <Accordion
       expanded={expanded}
       onChange={(_, next) => setExpanded(next)}
-      {...(style ? { style } : {})}
+      {...(sx ? { sx } : {})}
       slotProps={{ transition: { timeout: 0 }, heading: { component: 'div' } }}
     >
       <AccordionSummary expandIcon={<Arrow />}>{title}</AccordionSummary>

@@ -6,7 +6,7 @@ import DeleteOutlined from '@mui/icons-material/DeleteOutlined';
 import EditOutlined from '@mui/icons-material/EditOutlined';
 import IconButton from '@mui/material/IconButton';
 import Tooltip from '@mui/material/Tooltip';
-import type { CSSProperties } from 'react';
+import type { SxProps, Theme } from '@mui/material/styles';
 
 const ICONS = {
   takeOut: Close,
@@ -20,7 +20,7 @@ interface IconActProps {
   /** What it does, and with what. */
   label: string;
   disabled?: boolean;
-  style?: CSSProperties;
+  sx?: SxProps<Theme>;
   onClick(): void;
 }
 

@@ -1,7 +1,8 @@
 'use client';
 
 import Alert from '@mui/material/Alert';
-import type { CSSProperties, ReactNode } from 'react';
+import type { SxProps, Theme } from '@mui/material/styles';
+import type { ReactNode } from 'react';
 
 /** A caution, something that went wrong, a question, or something that went well. */
 export type Tone = 'caution' | 'bad' | 'ask' | 'ok';
@@ -12,7 +13,7 @@ interface NoteProps {
   tone?: Tone;
   /** `alert` or `status` where it is to be read out as it appears. */
   role?: 'alert' | 'status' | 'group';
-  style?: CSSProperties;
+  sx?: SxProps<Theme>;
   'data-testid'?: string;
   'data-stale'?: boolean;
   'aria-label'?: string;

@@ -2,11 +2,16 @@
 
 import InputBase from '@mui/material/InputBase';
 import NativeSelect from '@mui/material/NativeSelect';
+import type { SxProps, Theme } from '@mui/material/styles';
 import type { ChangeEvent, Ref, SelectHTMLAttributes } from 'react';
 
-interface SelectProps extends Omit<SelectHTMLAttributes<HTMLSelectElement>, 'onChange' | 'size' | 'color'> {
+interface SelectProps extends Omit<
+  SelectHTMLAttributes<HTMLSelectElement>,
+  'onChange' | 'size' | 'color' | 'style'
+> {
   /** `bare` in a row that has its own lines, `large` under the thumb, `strong` for what a group is about. */
   look?: 'bare' | 'large' | 'strong' | 'small';
+  sx?: SxProps<Theme>;
   onChange(event: ChangeEvent<HTMLSelectElement>): void;
   ref?: Ref<HTMLSelectElement>;
 }
@@ -18,14 +23,14 @@ const Arrow = (props: object) => (
 );
 
 /** One of a list, chosen with the device's own list. */
-export function Select({ look, children, style, className, disabled = false, ref, ...rest }: SelectProps) {
+export function Select({ look, children, sx, className, disabled = false, ref, ...rest }: SelectProps) {
   'use memo';
   return (
     <NativeSelect
       input={<InputBase />}
       IconComponent={Arrow}
       className={[look, className].filter(Boolean).join(' ')}
-      style={style}
+      {...(sx ? { sx } : {})}
       disabled={disabled}
       inputProps={rest}
       {...(ref ? { inputRef: ref } : {})}

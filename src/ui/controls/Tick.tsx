@@ -1,7 +1,8 @@
 'use client';
 
 import Checkbox from '@mui/material/Checkbox';
-import type { ChangeEvent, CSSProperties } from 'react';
+import type { SxProps, Theme } from '@mui/material/styles';
+import type { ChangeEvent } from 'react';
 
 interface TickProps {
   checked: boolean;
@@ -10,7 +11,7 @@ interface TickProps {
   id?: string;
   /** Where no label stands beside it. */
   'aria-label'?: string;
-  style?: CSSProperties;
+  sx?: SxProps<Theme>;
 }
 
 const Box = ({ ticked }: { ticked: boolean }) => (

@@ -1,5 +1,6 @@
 'use client';
 
+import Box from '@mui/material/Box';
 import {
   ColumnsPanelTrigger,
   DataGrid,
@@ -72,7 +73,7 @@ export function LongGrid<R extends { id: string }>({
     [columns, acts, actsWidth, reader],
   );
   return (
-    <div style={{ display: 'flex', flexDirection: 'column' }}>
+    <Box sx={{ display: 'flex', flexDirection: 'column' }}>
       <DataGrid
         rows={rows as R[]}
         columns={cells}
@@ -108,7 +109,7 @@ export function LongGrid<R extends { id: string }>({
           '& .MuiDataGrid-cell:first-of-type, & .MuiDataGrid-columnHeader:first-of-type': { pl: 0 },
         }}
       />
-    </div>
+    </Box>
   );
 }
 

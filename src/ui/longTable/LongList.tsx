@@ -1,3 +1,4 @@
+import Typography from '@mui/material/Typography';
 import Box from '@mui/material/Box';
 import Stack from '@mui/material/Stack';
 import { formatText } from '@/core/base/units/formatQuantity';
@@ -42,7 +43,10 @@ export function LongList<R extends { id: string }>({
             })
             .map((column) => (
               <div key={column.field}>
-                <span className="quiet">{column.name}</span> {shown(column, row)}
+                <Typography component="span" color="textSecondary">
+                  {column.name}
+                </Typography>{' '}
+                {shown(column, row)}
               </div>
             ))}
         </Box>

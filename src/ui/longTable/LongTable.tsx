@@ -1,5 +1,6 @@
 'use client';
 
+import Box from '@mui/material/Box';
 import dynamic from 'next/dynamic';
 import { useNarrow } from '../useNarrow';
 import type { LongTableProps } from './column';
@@ -7,7 +8,7 @@ import { LongList } from './LongList';
 
 const Grid = dynamic(() => import('./LongGrid').then(({ LongGrid }) => LongGrid), {
   ssr: false,
-  loading: () => <div style={{ height: 160 }} />,
+  loading: () => <Box sx={{ height: 160 }} />,
 }) as <R extends { id: string }>(props: LongTableProps<R>) => React.ReactNode;
 
 /** Many rows to sort, filter and take along as CSV; on a phone a list in its place. */

@@ -5,7 +5,8 @@ import { controls } from './controls';
 import { fields } from './fields';
 import { surfaces } from './surfaces';
 import { tables } from './tables';
-import { DARK, LIGHT, ON_STRIPE, SANS } from './tokens';
+import { elementOf, typography } from './type';
+import { DARK, LIGHT, ON_STRIPE } from './tokens';
 
 declare module '@mui/material/styles' {
   interface Palette {
@@ -37,6 +38,12 @@ export const theme = createTheme({
     dark: { palette: palette(DARK, DARK.paper) },
   },
   shape: { borderRadius: 0 },
-  typography: { fontFamily: SANS, fontSize: 14, button: { textTransform: 'none', fontWeight: 600 } },
-  components: { ...controls, ...fields, ...surfaces, ...tables },
+  typography,
+  components: {
+    ...controls,
+    ...fields,
+    ...surfaces,
+    ...tables,
+    MuiTypography: { defaultProps: { variant: 'inherit', variantMapping: elementOf } },
+  },
 });

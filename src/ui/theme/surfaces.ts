@@ -15,7 +15,7 @@ export const surfaces: Components<Theme> = {
         '&.Mui-selected, &.Mui-selected:hover': {
           background: INK.ink,
           color: INK.paper,
-          '& .quiet': { color: 'inherit' },
+          '& .MuiTypography-root': { color: 'inherit' },
         },
       },
     },

@@ -1,9 +1,24 @@
 import type { Components, Theme } from '@mui/material/styles';
 import { HAIRLINE, INK, MONO, SANS, WIDTH } from './tokens';
 
+/** What a cell says besides its figure. */
+const TONES = {
+  quiet: { color: INK.quiet },
+  measured: { color: INK.slate },
+  tight: { color: INK.ochre, fontWeight: 650 },
+  fails: { color: INK.rust, fontWeight: 650 },
+};
+
 /** Tables: hairlines between rows, condensed heads, readings in monospace. */
 export const tables: Components<Theme> = {
-  MuiTable: { styleOverrides: { root: { width: '100%' } } },
+  MuiTable: {
+    styleOverrides: {
+      root: {
+        width: '100%',
+        '@media (max-width: 900px)': { '.MuiTableContainer-root > &': { minWidth: 620 } },
+      },
+    },
+  },
   MuiTableRow: { styleOverrides: { root: { verticalAlign: 'baseline' } } },
   MuiTableCell: {
     styleOverrides: {
@@ -16,6 +31,10 @@ export const tables: Components<Theme> = {
         borderBottom: `1px solid ${INK.faint}`,
         variants: [
           { props: { size: 'small' }, style: { paddingTop: 3, paddingBottom: 3 } },
+          ...Object.entries(TONES).map(([tone, style]) => ({
+            props: (props: object) => 'data-tone' in props && props['data-tone'] === tone,
+            style,
+          })),
           { props: { align: 'right' }, style: { fontFamily: MONO, whiteSpace: 'nowrap' } },
         ],
       },

@@ -1,5 +1,7 @@
 'use client';
 
+import { Row } from '@/ui/layout/Row';
+import Typography from '@mui/material/Typography';
 import { Toggle, Toggles } from '@/ui/controls/Toggle';
 import dynamic from 'next/dynamic';
 import { memo, useCallback, useMemo, useState } from 'react';
@@ -92,7 +94,7 @@ export const ExplorerResults = memo(function ExplorerResults({ rows, outdated }:
         onUnpin={onPin}
         onHover={setHovered}
       />
-      <div className="row" style={{ margin: '10px 0 6px' }}>
+      <Row sx={{ m: '10px 0 6px' }}>
         <Toggles label="Which combinations">
           {(Object.keys(SHOWN) as Shown[]).map((one) => (
             <Toggle key={one} pressed={shown === one} onPress={() => setShown(one)}>
@@ -100,11 +102,11 @@ export const ExplorerResults = memo(function ExplorerResults({ rows, outdated }:
             </Toggle>
           ))}
         </Toggles>
-        <span className="quiet">
+        <Typography component="span" color="textSecondary">
           {formatNumber(visible.length, reader.locale, 6)} shown
           {outdated ? '; not of the car as it is now' : ''}
-        </span>
-      </div>
+        </Typography>
+      </Row>
       <ExplorerTable
         rows={visible}
         pinned={pinned}

@@ -1,5 +1,8 @@
 'use client';
 
+import Box from '@mui/material/Box';
+import Typography from '@mui/material/Typography';
+import { Row } from '@/ui/layout/Row';
 import Button from '@mui/material/Button';
 import { useMemo } from 'react';
 import type { ChosenSurface } from '@/core/car/document/brief';
@@ -37,7 +40,7 @@ export function ExplorerRun({ document, surface, row, patch, closed, onTake, onC
     patch?.filter(({ path }) => path.at(-1) === 'pinionTeeth' || path.at(-1) === 'wheelTeeth') ?? [];
   const { targetMps } = document.brief;
   return (
-    <div style={{ flex: '1 1 330px', minWidth: 0 }}>
+    <Box sx={{ flex: '1 1 330px', minWidth: 0 }}>
       <LineChart
         title={row ? 'That one against the present car' : 'The present car; point at another'}
         testId="explorer-run"
@@ -83,17 +86,17 @@ export function ExplorerRun({ document, surface, row, patch, closed, onTake, onC
               ? `, ${stage.map(({ path, value }) => `${String(value)} teeth on the ${path.at(-1) === 'pinionTeeth' ? 'pinion' : 'wheel'}`).join(' and ')}`
               : ''}
           </p>
-          <p className="quiet" style={{ fontSize: 13 }}>
+          <Typography variant="note" color="textSecondary">
             {row.meetsGoal ? 'Meets the wish.' : sayAll(row.why, reader)}
-          </p>
-          <div className="row" style={{ marginTop: 4 }}>
+          </Typography>
+          <Row sx={{ mt: 0.5 }}>
             <Button variant="contained" disabled={closed} onClick={() => onTake(row)}>
               Take this one
             </Button>
             <Button onClick={() => onCompare(row)}>Compare</Button>
-          </div>
+          </Row>
         </div>
       ) : null}
-    </div>
+    </Box>
   );
 }

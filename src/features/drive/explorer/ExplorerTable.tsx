@@ -1,5 +1,8 @@
 'use client';
 
+import explorerCss from './explorer.module.css';
+import clsx from 'clsx';
+import checksCss from '@/ui/checks.module.css';
 import Button from '@mui/material/Button';
 import { DataGrid, type GridColDef, type GridRenderCellParams } from '@mui/x-data-grid';
 import { memo, useMemo } from 'react';
@@ -63,7 +66,7 @@ export const ExplorerTable = memo(function ExplorerTable({
         hideable: false,
         disableColumnMenu: true,
         renderCell: ({ row }: GridRenderCellParams<NamedRow>) => (
-          <span className="remedy" style={{ lineHeight: 'normal', verticalAlign: 'middle' }}>
+          <span className={clsx(checksCss.remedy, explorerCss.take)}>
             <Button
               color="success"
               tabIndex={-1}
@@ -145,12 +148,7 @@ export const ExplorerTable = memo(function ExplorerTable({
             onHover(Number(event.currentTarget.dataset.id)),
         },
       }}
-      sx={{
-        height: 440,
-        border: 0,
-        fontSize: 13,
-        '& .MuiDataGrid-columnHeaderTitle': { fontWeight: 650, fontSize: 12 },
-      }}
+      className={explorerCss.combinations}
       aria-label="Combinations"
     />
   );

@@ -1,6 +1,10 @@
 'use client';
 
-import { DIMMED } from '@/ui/theme/tokens';
+import { dimmedWhen } from '@/ui/layout/dimmedWhen';
+import explorerCss from '@/features/drive/explorer/explorer.module.css';
+import Typography from '@mui/material/Typography';
+import { Row } from '@/ui/layout/Row';
+import Box from '@mui/material/Box';
 import LinearProgress from '@mui/material/LinearProgress';
 import Button from '@mui/material/Button';
 import { needNames } from '@/words/needs';
@@ -67,7 +71,7 @@ export function ExplorerView() {
   return (
     <Apart>
       <Ask>
-        <h1 className="answer" data-testid="explorer-answer">
+        <Typography variant="answer" data-testid="explorer-answer">
           {rows.length === 0 ? (
             'Which motor, pack and ratio of those at hand would do it?'
           ) : meeting === 0 ? (
@@ -83,10 +87,10 @@ export function ExplorerView() {
               bettered in speed, time and heat at once.
             </>
           )}
-        </h1>
+        </Typography>
         <SurfaceSwitch />
       </Ask>
-      <div className="row explorerbar">
+      <Row className={explorerCss.explorerbar}>
         <Range range={range} onChange={setRange} />
         {sweep.progress ? (
           <>
@@ -109,34 +113,35 @@ export function ExplorerView() {
               </Button>
             ) : null}
             {ready.leftOut > 0 ? (
-              <span className="quiet">
+              <Typography component="span" color="textSecondary">
                 {count(ready.leftOut)} pairs left out: too many volts for motor or controller
-              </span>
+              </Typography>
             ) : null}
           </>
         ) : (
-          <span role="alert" style={{ color: 'var(--rust)' }}>
+          <Typography component="span" color="error" role="alert">
             {plan && 'refused' in plan
               ? plan.refused
               : plan && !plan.ok
                 ? `Needs ${needNames(plan.missing)}.`
                 : 'Give the range of ratios.'}
-          </span>
+          </Typography>
         )}
-      </div>
+      </Row>
       {rows.length > 0 ? (
-        <div
-          style={{ opacity: tried === ready && !sweep.progress ? 1 : DIMMED }}
+        <Box
+          sx={dimmedWhen(tried !== ready || sweep.progress !== undefined)}
+
           aria-busy={sweep.progress !== undefined}
         >
           <ExplorerResults rows={rows} outdated={stopped === ready} />
-        </div>
+        </Box>
       ) : (
-        <p className="quiet" style={{ marginTop: 10, maxWidth: 700 }}>
+        <Typography color="textSecondary" sx={{ mt: 1.25, maxWidth: 700 }}>
           Each combination drives a full-throttle run and one cycle of how the pack is driven (chosen under
           Heat and duty), with the masses exchanged. The temperature is where the case comes to rest if the
           pack never ended. Motors and packs come from the library.
-        </p>
+        </Typography>
       )}
     </Apart>
   );

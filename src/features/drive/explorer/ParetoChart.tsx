@@ -1,5 +1,7 @@
 'use client';
 
+import chartsCss from '@/ui/charts/charts.module.css';
+import Typography from '@mui/material/Typography';
 import { Hatch } from '@/ui/charts/Hatch';
 import { Toggle, Toggles } from '@/ui/controls/Toggle';
 import { scaleLinear } from 'd3-scale';
@@ -112,7 +114,7 @@ export const ParetoChart = memo(function ParetoChart({
     if (found.id >= 0 && found.id !== hovered) onHover(found.id);
   };
   return (
-    <figure className="chart" data-testid="pareto-chart" style={{ width: `min(100%, ${WIDTH}px)` }}>
+    <figure className={chartsCss.chart} data-testid="pareto-chart" style={{ width: `min(100%, ${WIDTH}px)` }}>
       <figcaption>
         <span>Top speed against {name}</span>
         <Toggles label="Against">
@@ -216,7 +218,7 @@ export const ParetoChart = memo(function ParetoChart({
               strokeWidth="1.8"
             />
             {alike.length > 1 ? (
-              <text className="ringcount" x={cx} y={cy + 4} textAnchor="middle">
+              <text className={chartsCss.ringcount} x={cx} y={cy + 4} textAnchor="middle">
                 {alike.length}
               </text>
             ) : null}
@@ -225,33 +227,23 @@ export const ParetoChart = memo(function ParetoChart({
         {marked && marked.topSpeedMps !== undefined && marked[measure] !== undefined ? (
           <circle {...place(marked)} r="7" fill="none" stroke="var(--moss)" strokeWidth="3" />
         ) : null}
-        <g style={{ paintOrder: 'stroke', stroke: 'var(--paper)', strokeWidth: 4 }}>
+        <g paintOrder="stroke" stroke="var(--paper)" strokeWidth={4}>
           {limit === undefined ? null : (
-            <text
-              x={WIDTH - PAD.right - 2}
-              y={py(limit) - 5}
-              textAnchor="end"
-              style={{ fill: 'var(--rust)' }}
-            >
+            <text x={WIDTH - PAD.right - 2} y={py(limit) - 5} textAnchor="end" fill="var(--rust)">
               {measure === 'timeToDistanceS' ? 'wish' : 'limit'} {formatText(limit, quantity, reader)}
             </text>
           )}
           {targetMps === undefined ? null : (
-            <text
-              x={px(targetMps) - 5}
-              y={HEIGHT - PAD.bottom - 6}
-              textAnchor="end"
-              style={{ fill: 'var(--rust)' }}
-            >
+            <text x={px(targetMps) - 5} y={HEIGHT - PAD.bottom - 6} textAnchor="end" fill="var(--rust)">
               wish {formatText(targetMps, 'speedMps', reader)}
             </text>
           )}
         </g>
       </svg>
-      <p className="quiet" style={{ fontSize: 12 }}>
+      <Typography variant="small" color="textSecondary">
         Rings cannot be bettered in speed, time and heat at once, a number in one is how many lie there; green
         dots meet the whole wish. Point at one.
-      </p>
+      </Typography>
     </figure>
   );
 });

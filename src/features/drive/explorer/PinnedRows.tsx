@@ -1,5 +1,7 @@
 'use client';
 
+import checksCss from '@/ui/checks.module.css';
+import TableContainer from '@mui/material/TableContainer';
 import Table from '@mui/material/Table';
 import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
@@ -23,8 +25,8 @@ export function PinnedRows({ rows, closed, onTake, onUnpin, onHover }: PinnedRow
   const { reader } = useReader();
   if (rows.length === 0) return null;
   return (
-    <section aria-label="Pinned combinations" className="gridbox" style={{ marginTop: 10 }}>
-      <Table size="small" className="grid">
+    <TableContainer component="section" sx={{ mt: 1.25 }} aria-label="Pinned combinations">
+      <Table size="small">
         <TableHead>
           <TableRow>
             <TableCell>Pinned</TableCell>
@@ -58,7 +60,7 @@ export function PinnedRows({ rows, closed, onTake, onUnpin, onHover }: PinnedRow
                 {row.durationS === undefined ? '' : formatText(row.durationS / 60, 'minutes', reader)}
               </TableCell>
               <TableCell>
-                <span className="remedy">
+                <span className={checksCss.remedy}>
                   <Button color="success" disabled={closed} onClick={() => onTake(row)}>
                     take this one
                   </Button>
@@ -71,6 +73,6 @@ export function PinnedRows({ rows, closed, onTake, onUnpin, onHover }: PinnedRow
           ))}
         </TableBody>
       </Table>
-    </section>
+    </TableContainer>
   );
 }

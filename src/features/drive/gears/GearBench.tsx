@@ -1,5 +1,6 @@
 'use client';
 
+import Typography from '@mui/material/Typography';
 import { materialForBuild } from '@/core/car/library/items';
 import { USUAL_GEAR_HOURS } from '@/core/verdict/drive/gears/wear.check';
 import { spurStages } from '@/core/worked/drive/stageMesh';
@@ -68,10 +69,10 @@ export function GearBench() {
       <Group title="How long they should last">
         <DocumentField path={['drive', 'gearHours']} usual={USUAL_GEAR_HOURS} />
       </Group>
-      <p className="quiet" style={{ fontSize: 12 }}>
+      <Typography variant="small" color="textSecondary">
         Turn a fresh mesh by hand before it sees a motor: wheels off the ground, fingers and hair away. Local
         rules go before anything here.
-      </p>
+      </Typography>
     </Fields>
   );
 }

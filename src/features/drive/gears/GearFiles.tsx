@@ -1,5 +1,8 @@
 'use client';
 
+import Box from '@mui/material/Box';
+import Typography from '@mui/material/Typography';
+import { Row } from '@/ui/layout/Row';
 import Button from '@mui/material/Button';
 import { useState } from 'react';
 import { fromBase64 } from '@/core/base/base64';
@@ -62,13 +65,15 @@ export function GearFiles({ stage }: { stage: Stage }) {
     }
   };
   return (
-    <section aria-label="Gears as files" style={{ marginTop: 10 }}>
-      <h2 className="cap">As files, in millimetres</h2>
+    <Box component="section" sx={{ mt: 1.25 }} aria-label="Gears as files">
+      <Typography component="h2" variant="label">
+        As files, in millimetres
+      </Typography>
       {(['pinion', 'wheel'] as const).map((gear) => (
-        <div key={gear} className="row" style={{ padding: '3px 0' }}>
-          <b style={{ minWidth: 150 }}>
+        <Row sx={{ p: '3px 0' }} key={gear}>
+          <Box component="b" sx={{ minWidth: 150 }}>
             {gear === 'pinion' ? `Pinion, ${stage.pinionTeeth} teeth` : `Wheel, ${stage.wheelTeeth} teeth`}
-          </b>
+          </Box>
           {OUTLINE_FILES.map((kind) => (
             <Button
               key={kind}
@@ -79,11 +84,11 @@ export function GearFiles({ stage }: { stage: Stage }) {
               {kind.toUpperCase()}
             </Button>
           ))}
-        </div>
+        </Row>
       ))}
-      <p role="status" className="quiet" style={{ minHeight: 20 }}>
+      <Typography color="textSecondary" sx={{ minHeight: 20 }} role="status">
         {said ?? 'SVG is a drawing, DXF goes to CAD and cutters, STL is a solid for the slicer.'}
-      </p>
-    </section>
+      </Typography>
+    </Box>
   );
 }

@@ -1,5 +1,6 @@
 'use client';
 
+import Typography from '@mui/material/Typography';
 import { Toggle, Toggles } from '@/ui/controls/Toggle';
 import { Note } from '@/ui/controls/Note';
 import { refusalInWords } from '@/words/labels/labels';
@@ -38,9 +39,9 @@ export function GearsView() {
         {stage ? (
           <GearsAnswer stage={stage} found={found} />
         ) : (
-          <h1 className="answer">
+          <Typography variant="answer">
             No spur gears with their teeth yet: add a stage of spur gears on the left.
-          </h1>
+          </Typography>
         )}
         {stages.length > 1 ? (
           <Toggles label="Pair of gears">
@@ -74,13 +75,14 @@ function GearsAnswer({ stage, found }: { stage: Stage; found: Found }) {
   const checks = useBuildChecks();
   const { reader } = useReader();
   const pair = `${stage.pinionTeeth} and ${stage.wheelTeeth} teeth`;
-  if (!found) return <h1 className="answer">{pair}: give the module, and the mesh is worked out.</h1>;
+  if (!found)
+    return <Typography variant="answer">{pair}: give the module, and the mesh is worked out.</Typography>;
   if ('refused' in found)
     return (
-      <h1 className="answer">
+      <Typography variant="answer">
         {pair} do <b>not mesh</b>:{' '}
         {refusalInWords(found.refused.refused, ['drive', 'stages', stage.id], reader)}.
-      </h1>
+      </Typography>
     );
   const { mesh } = found;
   const apart = formatText(mesh.centreDistanceMm, 'lengthMm', reader, 4);
@@ -93,7 +95,7 @@ function GearsAnswer({ stage, found }: { stage: Stage; found: Found }) {
     ({ id, state }) => id === 'gears.tooth' && (state === 'over' || state === 'tight'),
   );
   return (
-    <h1 className="answer">
+    <Typography variant="answer">
       {tooth ? (
         <>
           <CheckFigure check="gears.tooth" title="the weakest tooth" tone={tooth.state}>
@@ -120,6 +122,6 @@ function GearsAnswer({ stage, found }: { stage: Stage; found: Found }) {
           ? `; it takes pinions of ${mesh.pinionRange.min} to ${mesh.pinionRange.max} teeth.`
           : '.'
         : ''}
-    </h1>
+    </Typography>
   );
 }

@@ -1,5 +1,8 @@
 'use client';
 
+import chartsCss from '@/ui/charts/charts.module.css';
+import gearsCss from '@/features/drive/gears/gears.module.css';
+import Box from '@mui/material/Box';
 import { Toggle, Toggles } from '@/ui/controls/Toggle';
 import { Note } from '@/ui/controls/Note';
 import { type CSSProperties, useMemo, useState } from 'react';
@@ -43,10 +46,13 @@ export function MeshSketch({ stage, centreMm }: { stage: Stage; centreMm: number
     { x: left + scale * centreMm, r: r2, from: -90 + 180 / z2!, teeth: z2!, fill: 'var(--sheet)' },
   ];
   return (
-    <figure
-      className="chart"
+    <Box
+      component="figure"
+      className={chartsCss.chart}
+      style={{ width: `min(100%, ${WIDTH}px)` }}
+      sx={{ mt: 1 }}
+
       data-testid="mesh-sketch"
-      style={{ width: `min(100%, ${WIDTH}px)`, marginTop: 8 }}
     >
       <figcaption>
         <span>In mesh, to scale</span>
@@ -60,16 +66,16 @@ export function MeshSketch({ stage, centreMm }: { stage: Stage; centreMm: number
         </Toggles>
       </figcaption>
       <div
-        className="mesh"
+        className={gearsCss.mesh}
         role="img"
         aria-label={`Pinion of ${z1} teeth and wheel of ${z2} teeth in mesh, seen along the shafts.`}
         style={{ height: HEIGHT }}
       >
-        <div className="meshmid" style={{ width: WIDTH, height: HEIGHT }}>
+        <div className={gearsCss.meshmid} style={{ width: WIDTH, height: HEIGHT }}>
           {places.map(({ x, r, from, teeth, fill }, index) => (
             <svg
               key={index}
-              className={turning ? 'turning' : ''}
+              className={turning ? gearsCss.turning : undefined}
               viewBox={`${-r} ${-r} ${2 * r} ${2 * r}`}
               width={2 * r * scale}
               height={2 * r * scale}
@@ -78,8 +84,8 @@ export function MeshSketch({ stage, centreMm }: { stage: Stage; centreMm: number
                   left: x - r * scale,
                   top: HEIGHT / 2 - r * scale,
                   '--from': `${from}deg`,
-                  animationDuration: `${teeth * PITCH_S}s`,
-                  animationDirection: index === 0 ? 'normal' : 'reverse',
+                  '--turn': `${teeth * PITCH_S}s`,
+                  '--way': index === 0 ? 'normal' : 'reverse',
                 } as CSSProperties
               }
             >
@@ -92,7 +98,7 @@ export function MeshSketch({ stage, centreMm }: { stage: Stage; centreMm: number
               />
             </svg>
           ))}
-          <i className="centreline" style={{ left, width: scale * centreMm, top: HEIGHT / 2 }} />
+          <i className={gearsCss.centreline} style={{ left, width: scale * centreMm, top: HEIGHT / 2 }} />
         </div>
       </div>
       {gears.map(({ path, refused }, index) =>
@@ -105,7 +111,7 @@ export function MeshSketch({ stage, centreMm }: { stage: Stage; centreMm: number
           </Note>
         ) : null,
       )}
-    </figure>
+    </Box>
   );
 }
 

@@ -1,5 +1,9 @@
 'use client';
 
+import gearsCss from '@/features/drive/gears/gears.module.css';
+import fieldsCss from '@/ui/fields.module.css';
+import Typography from '@mui/material/Typography';
+import { Hidden } from '@/ui/layout/Hidden';
 import { IconAct } from '@/ui/controls/IconAct';
 import { TextInput } from '@/ui/controls/TextInput';
 import IconButton from '@mui/material/IconButton';
@@ -95,12 +99,12 @@ function StageRow({ stage, index, withAxle }: { stage: Stage; index: number; wit
       : []),
   ];
   return (
-    <div className="stage" role="group" aria-label={`Stage ${index + 1}, ${stage.kind}`}>
+    <div className={gearsCss.stage} role="group" aria-label={`Stage ${index + 1}, ${stage.kind}`}>
       <span>{stage.kind}</span>
       {stage.kind === 'direct' ? (
-        <span className="quiet" style={{ gridColumn: '2 / 5' }}>
+        <Typography component="span" color="textSecondary" sx={{ gridColumn: '2 / 5' }}>
           no gears
-        </span>
+        </Typography>
       ) : (
         <>
           <TeethStepper
@@ -109,7 +113,9 @@ function StageRow({ stage, index, withAxle }: { stage: Stage; index: number; wit
             disabled={closed}
             onChange={(value) => edit(withTeeth('pinionTeeth', value), `${stage.id}-pinion`)}
           />
-          <span className="quiet">to</span>
+          <Typography component="span" color="textSecondary">
+            to
+          </Typography>
           <TeethStepper
             label={`Stage ${index + 1}: ${names[1].toLowerCase()}`}
             value={stage.wheelTeeth}
@@ -118,7 +124,9 @@ function StageRow({ stage, index, withAxle }: { stage: Stage; index: number; wit
           />
         </>
       )}
-      <span className="total">{ratio === undefined ? '' : formatNumber(ratio, reader.locale, 3)}</span>
+      <span className={gearsCss.total}>
+        {ratio === undefined ? '' : formatNumber(ratio, reader.locale, 3)}
+      </span>
       <IconAct
         icon="takeOut"
         label={`Take stage ${index + 1} out`}
@@ -126,12 +134,12 @@ function StageRow({ stage, index, withAxle }: { stage: Stage; index: number; wit
         onClick={() => edit([{ path: ['drive', 'stages', stage.id], value: undefined }])}
       />
       {plain ? (
-        <div className="serves">
+        <div className={gearsCss.serves}>
           <DocumentField path={path('ratio')} label="or a plain ratio" />
         </div>
       ) : null}
       {withAxle ? (
-        <label className="serves">
+        <label className={gearsCss.serves}>
           serves{' '}
           <Select
             look="bare"
@@ -176,7 +184,7 @@ function TeethStepper({
     onChange(Math.max(1, Math.min(MOST_TEETH, (value ?? 20) + by)));
   };
   return (
-    <span className="stepper">
+    <span className={fieldsCss.stepper}>
       <IconButton
         tabIndex={-1}
         aria-label={`${label}: one less`}
@@ -234,9 +242,9 @@ function TeethStepper({
         +
       </IconButton>
       {bad ? (
-        <span role="alert" className="hidden">
+        <Hidden role="alert">
           {label}: a whole number from 1 to {MOST_TEETH}
-        </span>
+        </Hidden>
       ) : null}
     </span>
   );

@@ -1,6 +1,9 @@
 'use client';
 
-import { DIMMED } from '@/ui/theme/tokens';
+import { dimmedWhen } from '@/ui/layout/dimmedWhen';
+import fieldsCss from '@/ui/fields.module.css';
+import Typography from '@mui/material/Typography';
+import TableContainer from '@mui/material/TableContainer';
 import { Note } from '@/ui/controls/Note';
 import Table from '@mui/material/Table';
 import TableHead from '@mui/material/TableHead';
@@ -32,14 +35,19 @@ export function Teeth() {
     document,
     surface,
   ]);
-  if (!surface) return <p className="quiet">What strips the teeth is worked out once a surface is chosen.</p>;
+  if (!surface)
+    return (
+      <Typography color="textSecondary">
+        What strips the teeth is worked out once a surface is chosen.
+      </Typography>
+    );
   if (!found.value)
     return found.refused ? (
       <Note tone="bad" role="alert">
         {problemOf(found.refused, reader).message}
       </Note>
     ) : (
-      <p className="quiet">Loading the teeth…</p>
+      <Typography color="textSecondary">Loading the teeth…</Typography>
     );
   if (!found.value.ok)
     return (
@@ -52,13 +60,15 @@ export function Teeth() {
           ?.bending.margin
       : undefined;
   return (
-    <section
-      className="gridbox"
+    <TableContainer
+      component="section"
+      sx={{ mt: 1.25, ...dimmedWhen(found.stale) }}
+
       aria-label="Teeth"
-      style={{ marginTop: 10, opacity: found.stale ? DIMMED : 1 }}
+
       aria-busy={found.stale}
     >
-      <Table size="small" className="grid">
+      <Table size="small">
         <TableHead>
           <TableRow>
             <TableCell>Weakest first</TableCell>
@@ -85,20 +95,20 @@ export function Teeth() {
             <TableRow key={id} data-unjudged={id}>
               <TableCell>
                 <b>{firstUp(kind)}</b>{' '}
-                <span className="quiet">
+                <Typography component="span" color="textSecondary">
                   {pinionTeeth === undefined || wheelTeeth === undefined
                     ? ''
                     : `${pinionTeeth} to ${wheelTeeth}`}
-                </span>
+                </Typography>
               </TableCell>
-              <TableCell className="quiet" colSpan={7}>
+              <TableCell data-tone="quiet" colSpan={7}>
                 not worked out yet: hold it by trial
               </TableCell>
             </TableRow>
           ))}
         </TableBody>
       </Table>
-    </section>
+    </TableContainer>
   );
 }
 
@@ -111,24 +121,26 @@ function ToothRow({
 }) {
   const { reader } = useReader();
   const { margin, torqueAtMargin1Nm, faceWidthForMargin2Mm } = bending;
-  const tone = margin === undefined ? '' : margin < 1 ? 'var(--rust)' : margin < 1.5 ? 'var(--ochre)' : '';
+  const tone = margin === undefined ? undefined : margin < 1 ? 'fails' : margin < 1.5 ? 'tight' : undefined;
   return (
     <TableRow data-tooth={`${stage.id}-${role}`}>
       <TableCell>
         <b>
           {role === 'pinion' ? 'Pinion' : 'Wheel'}, {teeth}
         </b>{' '}
-        <span className="quiet">{material.name.toLowerCase()}</span>
+        <Typography component="span" color="textSecondary">
+          {material.name.toLowerCase()}
+        </Typography>
       </TableCell>
       <TableCell align="right">{formatText(torqueNm, 'torqueNm', reader)}</TableCell>
-      <TableCell className="quiet">{TORQUE_BY[load.by]}</TableCell>
+      <TableCell data-tone="quiet">{TORQUE_BY[load.by]}</TableCell>
       <TableCell align="right">
         {bending.allowableMpa === 0 ? 'soft' : formatText(torqueAtMargin1Nm, 'torqueNm', reader)}
       </TableCell>
-      <TableCell align="right" style={{ color: tone, fontWeight: tone ? 650 : 400 }}>
+      <TableCell align="right" data-tone={tone}>
         {margin === undefined ? '—' : formatNumber(margin, reader.locale, 3)}
         {ghost ? (
-          <span className="ghostvalue">
+          <span className={fieldsCss.ghostvalue}>
             {' '}
             {ghost.label}: {formatNumber(ghost.margin, reader.locale, 3)}
           </span>

@@ -1,5 +1,6 @@
 'use client';
 
+import Typography from '@mui/material/Typography';
 import { useReader } from '@/ui/reader';
 import {
   BODIES,
@@ -86,10 +87,10 @@ export function HeatBench() {
         <DocumentField path={heat('windingLimitC')} usual={130} />
       </Group>
       <Readings />
-      <p className="quiet" style={{ fontSize: 12 }}>
+      <Typography variant="small" color="textSecondary">
         A motor that has just run burns fingers and melts wires: measure with a probe, and let it cool before
         the next pack. Charge packs attended, in a fire-safe place. Local rules go before anything here.
-      </p>
+      </Typography>
     </Fields>
   );
 }

@@ -1,6 +1,8 @@
 'use client';
 
-import { DIMMED } from '@/ui/theme/tokens';
+import { dimmedWhen } from '@/ui/layout/dimmedWhen';
+import Typography from '@mui/material/Typography';
+import Box from '@mui/material/Box';
 import { needNames } from '@/words/needs';
 import { standing } from '@/core/physics/motion/standstill';
 import { refusalInWords } from '@/words/labels/labels';
@@ -42,10 +44,10 @@ export function HeatView() {
     document,
     surface,
   ]);
-  if (!surface) return <h1 className="answer">Not worked out yet: it needs a surface.</h1>;
+  if (!surface) return <Typography variant="answer">Not worked out yet: it needs a surface.</Typography>;
   if (present.refused)
     return (
-      <h1 className="answer">
+      <Typography variant="answer">
         Not worked out:{' '}
         {refusalInWords(
           { ...present.refused, path: present.refused.path.replace(/^(thermal|cycle)\./, '') },
@@ -53,11 +55,20 @@ export function HeatView() {
           reader,
         )}
         .
-      </h1>
+      </Typography>
     );
-  if (!present.value) return <h1 className="answer quiet">Driving a whole pack…</h1>;
+  if (!present.value)
+    return (
+      <Typography variant="answer" color="textSecondary">
+        Driving a whole pack…
+      </Typography>
+    );
   if (!present.value.ok)
-    return <h1 className="answer">Not worked out yet: it needs {needNames(present.value.missing)}.</h1>;
+    return (
+      <Typography variant="answer">
+        Not worked out yet: it needs {needNames(present.value.missing)}.
+      </Typography>
+    );
   const heat = present.value.value;
   const ghostHeat = ghost && other.value?.ok ? { label: ghost.label, heat: other.value.value } : undefined;
   return (
@@ -66,9 +77,9 @@ export function HeatView() {
         <HeatAnswer heat={heat} surface={surface.name} ghost={ghostHeat} />
         <SurfaceSwitch />
       </Ask>
-      <div style={{ opacity: present.stale ? DIMMED : 1 }} aria-busy={present.stale}>
+      <Box sx={dimmedWhen(present.stale)} aria-busy={present.stale}>
         <HeatCharts heat={heat} ghost={ghostHeat} readings={document.drive.heat?.readings ?? []} />
-      </div>
+      </Box>
       {tried.value ? <WhatIfs present={heat} tried={tried.value} stale={tried.stale} /> : null}
       <SegmentChecks segment="drive" side="heat" />
       <WorkingPanel
@@ -100,7 +111,7 @@ function HeatAnswer({
   const degrees = (value: number) => formatText(value, 'temperatureC', reader);
   if (pack.endedBy === 'stalled' && pack.durationS === 0)
     return (
-      <h1 className="answer">
+      <Typography variant="answer">
         It does{' '}
         <Figure title="the pack" steps={steps} tone="over">
           not get under way
@@ -109,13 +120,13 @@ function HeatAnswer({
         {standing(input).outcome === 'spins'
           ? 'its tyres spin, which heats no motor.'
           : 'its motor is held, and all the current turns to heat in the winding.'}
-      </h1>
+      </Typography>
     );
   const wish = document.brief.runTimeMinutes;
   const short = wish !== undefined && pack.durationS / 60 < wish;
   const calibrated = document.drive.motor && calibrationFor(document.drive.heat, document.drive.motor);
   return (
-    <h1 className="answer">
+    <Typography variant="answer">
       Runs{' '}
       <Figure title="the minutes" steps={steps} tone={short ? 'over' : ''}>
         <span data-testid="minutes">{minutes(heat)}</span>
@@ -124,24 +135,29 @@ function HeatAnswer({
       {wish === undefined ? '' : `, the wish is ${formatText(wish, 'minutes', reader)}`}, at a mean of{' '}
       <span data-testid="mean-speed">{formatText(pack.meanSpeedMps ?? 0, 'speedMps', reader)}</span>
       {ghost ? (
-        <span className="quiet">
+        <Typography component="span" color="textSecondary">
           {' '}
           ({ghost.label}: {minutes(ghost.heat)})
-        </span>
+        </Typography>
       ) : null}
       . The case reaches{' '}
       <Figure title="the case temperature" steps={steps} tone={pack.peakCaseC >= limit.limitC ? 'over' : ''}>
         <span data-testid="peak-case">{degrees(pack.peakCaseC)}</span>
       </Figure>
-      {ghost ? <span className="quiet"> ({degrees(ghost.heat.pack.peakCaseC)})</span> : null};{' '}
-      {CASE_LIMIT_OF[limit.of]} {degrees(limit.limitC)}.{' '}
-      <span className="quiet">
+      {ghost ? (
+        <Typography component="span" color="textSecondary">
+          {' '}
+          ({degrees(ghost.heat.pack.peakCaseC)})
+        </Typography>
+      ) : null}
+      ; {CASE_LIMIT_OF[limit.of]} {degrees(limit.limitC)}.{' '}
+      <Typography component="span" color="textSecondary">
         {calibrated
           ? 'Calibrated by your readings.'
           : document.drive.heat?.readings
             ? 'First guess: calibrate it with your readings.'
             : 'First guess until you measure.'}
-      </span>
-    </h1>
+      </Typography>
+    </Typography>
   );
 }

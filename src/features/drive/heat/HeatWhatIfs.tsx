@@ -1,6 +1,7 @@
 'use client';
 
-import { DIMMED } from '@/ui/theme/tokens';
+import { dimmedWhen } from '@/ui/layout/dimmedWhen';
+import TableContainer from '@mui/material/TableContainer';
 import { TakeOrCompare } from '../../frame/TakeOrCompare';
 import TableCell from '@mui/material/TableCell';
 import Table from '@mui/material/Table';
@@ -39,12 +40,12 @@ export function WhatIfs({
       <TableCell align="right">
         {one.topSpeedMps === undefined ? '' : formatText(one.topSpeedMps, 'speedMps', reader)}
       </TableCell>
-      <TableCell className="quiet">{END_NAMES[one.endedBy]}</TableCell>
+      <TableCell data-tone="quiet">{END_NAMES[one.endedBy]}</TableCell>
     </>
   );
   return (
-    <section className="gridbox" aria-label="What if" style={{ marginTop: 10, opacity: stale ? DIMMED : 1 }}>
-      <Table size="small" className="grid">
+    <TableContainer component="section" sx={{ mt: 1.25, ...dimmedWhen(stale) }} aria-label="What if">
+      <Table size="small">
         <TableHead>
           <TableRow>
             <TableCell>What if</TableCell>
@@ -70,7 +71,7 @@ export function WhatIfs({
               <TableRow key={one.id} data-whatif={one.id}>
                 <TableCell>{text}</TableCell>
                 {cells({ ...one, topSpeedMps: one.topSpeedMps })}
-                <TableCell style={{ whiteSpace: 'nowrap' }}>
+                <TableCell sx={{ whiteSpace: 'nowrap' }}>
                   <TakeOrCompare text={text} patch={one.patch} />
                 </TableCell>
               </TableRow>
@@ -78,6 +79,6 @@ export function WhatIfs({
           })}
         </TableBody>
       </Table>
-    </section>
+    </TableContainer>
   );
 }

@@ -1,5 +1,8 @@
 'use client';
 
+import fieldsCss from '@/ui/fields.module.css';
+import Typography from '@mui/material/Typography';
+import Box from '@mui/material/Box';
 import { Fold } from '@/ui/controls/Fold';
 import Button from '@mui/material/Button';
 import { Tick } from '@/ui/controls/Tick';
@@ -49,7 +52,7 @@ export function JointBench() {
             usualLength={stage.faceWidthMm}
           />
         ) : (
-          <p className="quiet">Add a stage under Drive first.</p>
+          <Typography color="textSecondary">Add a stage under Drive first.</Typography>
         )}
       </Group>
       <Group title="Wheel on its hex">
@@ -74,12 +77,12 @@ export function JointBench() {
           onAdd={add}
         />
       )}
-      <div style={{ height: 12 }} />
+      <Box sx={{ height: 12 }} />
       <Knocks kerb />
-      <p className="quiet" style={{ fontSize: 12 }}>
+      <Typography variant="small" color="textSecondary">
         Retaining compound and instant glue give off fumes and bond skin: gloves and fresh air. Let a motor
         cool before you pull a pinion.
-      </p>
+      </Typography>
     </Fields>
   );
 }
@@ -146,7 +149,7 @@ function ShaftFields({ shaft, title }: { shaft: Shaft; title: string }) {
       ) : (
         <>
           <DocumentField path={path('spanMm')} example={190} />
-          <div className="field">
+          <div className={fieldsCss.field}>
             <label>
               <Tick
                 checked={shaft.halves ?? false}
@@ -154,7 +157,7 @@ function ShaftFields({ shaft, title }: { shaft: Shaft; title: string }) {
                 onChange={(event) =>
                   edit([{ path: path('halves'), value: event.target.checked || undefined }])
                 }
-                style={{ width: 'auto' }}
+                sx={{ width: 'auto' }}
               />{' '}
               a bearing in the middle
             </label>

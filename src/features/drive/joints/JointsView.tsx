@@ -1,6 +1,10 @@
 'use client';
 
-import { DIMMED } from '@/ui/theme/tokens';
+import { dimmedWhen } from '@/ui/layout/dimmedWhen';
+import checksCss from '@/ui/checks.module.css';
+import Typography from '@mui/material/Typography';
+import Box from '@mui/material/Box';
+import TableContainer from '@mui/material/TableContainer';
 import Table from '@mui/material/Table';
 import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
@@ -36,9 +40,9 @@ export function JointsView() {
   ]);
   if (!found.value)
     return (
-      <h1 className="answer quiet">
+      <Typography variant="answer" color="textSecondary">
         {found.refused ? problemOf(found.refused, reader).message : 'Working out what holds…'}
-      </h1>
+      </Typography>
     );
   const { pinion, wheel, shafts } = found.value;
   return (
@@ -47,7 +51,7 @@ export function JointsView() {
         <JointAnswer found={found.value} />
         <SurfaceSwitch />
       </Ask>
-      <div style={{ opacity: found.stale ? DIMMED : 1 }} aria-busy={found.stale}>
+      <Box sx={dimmedWhen(found.stale)} aria-busy={found.stale}>
         {pinion.held ? (
           <SideBySide
             held={pinion.held}
@@ -57,7 +61,7 @@ export function JointsView() {
         ) : null}
         {'result' in wheel ? <HexRow wheel={wheel} /> : null}
         {shafts.length > 0 ? <Shafts shafts={shafts} /> : null}
-      </div>
+      </Box>
       <SegmentChecks segment="drive" side="joints" />
       <WorkingPanel />
     </Apart>
@@ -70,9 +74,9 @@ function JointAnswer({ found: { pinion } }: { found: JointsOnSurface }) {
   const kind = document.drive.heat?.pinionJoint;
   if (!pinion.held)
     return (
-      <h1 className="answer">
+      <Typography variant="answer">
         What holds the pinion is not worked out yet: it needs {needNames(pinion.missing!)}.
-      </h1>
+      </Typography>
     );
   const load = (
     <>
@@ -81,23 +85,23 @@ function JointAnswer({ found: { pinion } }: { found: JointsOnSurface }) {
     </>
   );
   const own = pinion.held.find((one) => one.kind === kind);
-  if (!kind || !own) return <h1 className="answer">Say what holds the pinion: {load}.</h1>;
+  if (!kind || !own) return <Typography variant="answer">Say what holds the pinion: {load}.</Typography>;
   if ('needs' in own)
     return (
-      <h1 className="answer">
+      <Typography variant="answer">
         The {JOINT_NAMES[kind]} needs its {own.needs}: {load}.
-      </h1>
+      </Typography>
     );
   const { torqueNm, margin = Infinity, splits } = own.result;
   const tone = splits || margin < 1 ? 'over' : margin < 1.5 ? 'tight' : '';
   return (
-    <h1 className="answer">
+    <Typography variant="answer">
       The pinion, held by {JOINT_NAMES[kind]}, carries{' '}
       <CheckFigure check="joint.pinion" title="the pinion on its shaft" tone={tone}>
         <span data-testid="pinion-carries">{formatText(torqueNm, 'torqueNm', reader)}</span>
       </CheckFigure>
       ; {load}.
-    </h1>
+    </Typography>
   );
 }
 
@@ -118,8 +122,8 @@ function SideBySide({
   const chosen = document.drive.heat?.pinionJoint;
   const order = [...held].sort((a, b) => carried(b) - carried(a));
   return (
-    <section className="gridbox" aria-label="Ways to hold the pinion" style={{ marginTop: 12 }}>
-      <Table size="small" className="grid">
+    <TableContainer component="section" sx={{ mt: 1.5 }} aria-label="Ways to hold the pinion">
+      <Table size="small">
         <TableHead>
           <TableRow>
             <TableCell>Held by</TableCell>
@@ -144,10 +148,12 @@ function SideBySide({
                   {result ? (
                     <Bar share={result.splits ? 0 : result.torqueNm / askedNm} over={Boolean(over)} />
                   ) : (
-                    <span className="quiet">needs {'needs' in one ? one.needs : ''}</span>
+                    <Typography component="span" color="textSecondary">
+                      needs {'needs' in one ? one.needs : ''}
+                    </Typography>
                   )}
                 </TableCell>
-                <TableCell align="right" style={over ? { color: 'var(--rust)', fontWeight: 650 } : undefined}>
+                <TableCell align="right" data-tone={over ? 'fails' : undefined}>
                   {result?.splits
                     ? 'splits'
                     : result?.margin === undefined
@@ -161,9 +167,11 @@ function SideBySide({
                 </TableCell>
                 <TableCell>
                   {one.kind === chosen ? (
-                    <span className="quiet">as it is</span>
+                    <Typography component="span" color="textSecondary">
+                      as it is
+                    </Typography>
                   ) : (
-                    <span className="remedy">
+                    <span className={checksCss.remedy}>
                       <Button
                         color="success"
                         disabled={closed}
@@ -180,7 +188,7 @@ function SideBySide({
           })}
         </TableBody>
       </Table>
-    </section>
+    </TableContainer>
   );
 }
 
@@ -192,14 +200,14 @@ function HexRow({
   const { reader } = useReader();
   const over = (result.margin ?? Infinity) < 1;
   return (
-    <p style={{ marginTop: 8 }} data-testid="hex">
+    <Box component="p" sx={{ mt: 1 }} data-testid="hex">
       <b>Wheel on its hex</b> carries {formatText(result.torqueNm, 'torqueNm', reader)} at{' '}
       {formatText(temperatureC, 'temperatureC', reader)}{' '}
-      <span style={{ display: 'inline-block', verticalAlign: 'middle' }}>
+      <Box component="span" sx={{ display: 'inline-block', verticalAlign: 'middle' }}>
         <Bar share={result.torqueNm / asked.torqueNm} over={over} />
-      </span>{' '}
+      </Box>{' '}
       {TORQUE_BY[asked.by]} puts {formatText(asked.torqueNm, 'torqueNm', reader)} on it.
-    </p>
+    </Box>
   );
 }
 
@@ -231,8 +239,8 @@ function Shafts({ shafts }: { shafts: readonly ShaftFound[] }) {
   const text = (value: number | undefined, quantity: 'rpm' | 'forceN' | 'torqueNm') =>
     value === undefined || value === 0 ? '—' : formatText(value, quantity, reader);
   return (
-    <section className="gridbox" aria-label="Shafts" style={{ marginTop: 12 }}>
-      <Table size="small" className="grid">
+    <TableContainer component="section" sx={{ mt: 1.5 }} aria-label="Shafts">
+      <Table size="small">
         <TableHead>
           <TableRow>
             <TableCell>Shaft</TableCell>
@@ -249,21 +257,26 @@ function Shafts({ shafts }: { shafts: readonly ShaftFound[] }) {
             <TableRow key={shaft.id} data-shaft={shaft.id}>
               <TableCell>
                 <b>{shaft.kind === 'axle' ? 'Wheel axle' : 'Long shaft'}</b>{' '}
-                <span className="quiet">
+                <Typography component="span" color="textSecondary">
                   {formatText(shaft.diameterMm!, 'lengthMm', reader)}, {shaft.material!.name.toLowerCase()}
-                </span>
+                </Typography>
               </TableCell>
               <TableCell align="right">{text(torque.torqueNm, 'torqueNm')}</TableCell>
               <TableCell align="right">
                 {text(forceN, 'forceN')}
-                {bentBy ? <span className="quiet"> {bentBy}</span> : null}
+                {bentBy ? (
+                  <Typography component="span" color="textSecondary">
+                    {' '}
+                    {bentBy}
+                  </Typography>
+                ) : null}
               </TableCell>
               <TableCell align="right">
                 {result.margin === undefined ? '—' : formatNumber(result.margin, reader.locale, 3)}
               </TableCell>
               <TableCell align="right">{text(maxRpm, 'rpm')}</TableCell>
               <TableCell align="right">{text(result.whirlRpm, 'rpm')}</TableCell>
-              <TableCell className="quiet">
+              <TableCell data-tone="quiet">
                 {other
                   ? `${other.halves ? 'one: ' : 'two halves: '}margin ${formatNumber(result.whirlMargin!, reader.locale, 2)}; ${other.halves ? 'two halves' : 'one'}: ${formatNumber(other.whirlMargin, reader.locale, 2)}`
                   : ''}
@@ -272,6 +285,6 @@ function Shafts({ shafts }: { shafts: readonly ShaftFound[] }) {
           ))}
         </TableBody>
       </Table>
-    </section>
+    </TableContainer>
   );
 }

@@ -1,5 +1,7 @@
 'use client';
 
+import TableContainer from '@mui/material/TableContainer';
+import Typography from '@mui/material/Typography';
 import { Note } from '@/ui/controls/Note';
 import Table from '@mui/material/Table';
 import TableHead from '@mui/material/TableHead';
@@ -27,7 +29,7 @@ export function Differentials() {
   const force = (value: number) => formatText(value, 'forceN', reader);
   const skid = stories[0]!.straight.skid;
   return (
-    <section aria-label="Differentials" className="gridbox" style={{ marginTop: 12 }}>
+    <TableContainer component="section" sx={{ mt: 1.5 }} aria-label="Differentials">
       {document.drive.motorsAt === 'wheel' ? (
         <Note>
           Each wheel has a motor of its own, so there is no differential: a light wheel spins alone, and the
@@ -35,8 +37,10 @@ export function Differentials() {
         </Note>
       ) : (
         <>
-          <h2 className="cap">At the limit of the tyres on {surface!.name.toLowerCase()}</h2>
-          <Table size="small" className="grid">
+          <Typography component="h2" variant="label">
+            At the limit of the tyres on {surface!.name.toLowerCase()}
+          </Typography>
+          <Table size="small">
             <TableHead>
               <TableRow>
                 <TableCell>Axle</TableCell>
@@ -61,7 +65,7 @@ export function Differentials() {
                       (value) => formatText(value, 'torqueNm', reader),
                     )}
                   </TableCell>
-                  <TableCell className="quiet">
+                  <TableCell data-tone="quiet">
                     {SAYS[story.kind]}
                     {story.straight.clutchSlips ? '; the slip clutch gives before the tyres do' : ''}
                   </TableCell>
@@ -80,7 +84,7 @@ export function Differentials() {
           of tyres and pack.
         </Note>
       ) : null}
-    </section>
+    </TableContainer>
   );
 }
 

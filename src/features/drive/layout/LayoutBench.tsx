@@ -1,5 +1,7 @@
 'use client';
 
+import fieldsCss from '@/ui/fields.module.css';
+import Typography from '@mui/material/Typography';
 import { Select } from '@/ui/controls/Select';
 import { drivenOf, MOTOR_PLACES, motorsApart, motorsInAll } from '@/core/car/document/drive';
 import { motorAxisOf, sidesAt } from '@/core/worked/drive/rotationOfBuild';
@@ -53,7 +55,7 @@ export function LayoutBench() {
             options={[['wheel', 'in the wheels']]}
           />
         ) : null}
-        <div className="field">
+        <div className={fieldsCss.field}>
           <label htmlFor="layout-axis">Motor lies</label>
           <Select
             id="layout-axis"
@@ -136,10 +138,10 @@ export function LayoutBench() {
         ) : null}
         <DocumentField path={['drive', 'clutchNm']} label="Slip clutch at the motor" />
       </Group>
-      <p className="quiet" style={{ fontSize: 12 }}>
+      <Typography variant="small" color="textSecondary">
         Check every wheel&rsquo;s direction with the car on a stand, wheels off the ground, hands and sleeves
         away. Local rules go before anything here.
-      </p>
+      </Typography>
     </Fields>
   );
 }

@@ -1,5 +1,7 @@
 'use client';
 
+import Typography from '@mui/material/Typography';
+import { Row } from '@/ui/layout/Row';
 import { Note } from '@/ui/controls/Note';
 import Button from '@mui/material/Button';
 import { needNames } from '@/words/needs';
@@ -39,7 +41,7 @@ export function LayoutView() {
         {found.ok ? (
           <LayoutAnswer rotation={found.value} />
         ) : (
-          <h1 className="answer">Not worked out yet: it needs {needNames(found.missing)}.</h1>
+          <Typography variant="answer">Not worked out yet: it needs {needNames(found.missing)}.</Typography>
         )}
         <SurfaceSwitch />
       </Ask>
@@ -63,38 +65,38 @@ function LayoutAnswer({ rotation }: { rotation: RotationOfBuild }) {
   const ratio = (value: number) => `${formatNumber(value, reader.locale, 3)} : 1`;
   if (!agree)
     return (
-      <h1 className="answer">
+      <Typography variant="answer">
         The axles <Ratio tone="over">drive against each other</Ratio>:{' '}
         {paths.map(({ axle, rolls }) => `the ${axle} rolls ${rolls}`).join(', ')}.
-      </h1>
+      </Typography>
     );
   const [first] = paths;
   if (first!.rolls === 'backward')
     return (
-      <h1 className="answer">
+      <Typography variant="answer">
         The car <Ratio tone="tight">drives backward</Ratio>.
-      </h1>
+      </Typography>
     );
   if (paths.length === 1)
     return (
-      <h1 className="answer">
+      <Typography variant="answer">
         The {first!.axle} axle rolls forward at <Ratio>{ratio(first!.ratio)}</Ratio>.
-      </h1>
+      </Typography>
     );
   if (ratioMismatchPct >= SCRUBS_PCT)
     return (
-      <h1 className="answer">
+      <Typography variant="answer">
         Both axles roll forward, but at{' '}
         <Ratio tone={ratioMismatchPct > FIGHTS_PCT ? 'over' : 'tight'}>
           {paths.map(({ ratio: own }) => ratio(own)).join(' and ')}
         </Ratio>
         : one scrubs its tyres by {formatNumber(ratioMismatchPct, reader.locale, 2)} %.
-      </h1>
+      </Typography>
     );
   return (
-    <h1 className="answer">
+    <Typography variant="answer">
       Both axles roll forward at <Ratio>{ratio(first!.ratio)}</Ratio>.
-    </h1>
+    </Typography>
   );
 }
 
@@ -127,7 +129,7 @@ function Fixes({ rotation }: { rotation: RotationOfBuild }) {
             ? 'Under power the gears tear at each other until the weakest tooth goes.'
             : 'Under power the motors pull against each other: tyres scrub, motors and controllers overheat.'}
       </p>
-      <div className="row" style={{ marginTop: 4 }}>
+      <Row sx={{ mt: 0.5 }}>
         {fixes.map((fix) => (
           <Button
             variant="contained"
@@ -145,7 +147,7 @@ function Fixes({ rotation }: { rotation: RotationOfBuild }) {
               : 'Add or remove one pair of spur gears on the way to one axle.'}
           </span>
         ) : null}
-      </div>
+      </Row>
     </Note>
   );
 }

@@ -1,5 +1,9 @@
 'use client';
 
+import clsx from 'clsx';
+import chartsCss from '@/ui/charts/charts.module.css';
+import Box from '@mui/material/Box';
+import { Hidden } from '@/ui/layout/Hidden';
 import { type Axle, type Drive, motorsApart, motorsInWheels, type Stage } from '@/core/car/document/drive';
 import type { RotationOfBuild } from '@/core/worked/drive/rotationOfBuild';
 import type { RotationOfPath } from '@/core/physics/gears/rotation';
@@ -28,10 +32,13 @@ export function RotationSketch({ drive, rotation }: { drive: Drive; rotation: Ro
     .map(({ axle, rolls, ratio: total }) => `the ${axle} wheels roll ${rolls} at ${ratio(total)} motor turns`)
     .join(', ');
   return (
-    <figure
-      className="chart wide"
+    <Box
+      component="figure"
+      className={clsx(chartsCss.chart, chartsCss.wide)}
+      style={{ width: `min(100%, ${WIDTH}px)` }}
+      sx={{ mt: 1 }}
+
       data-testid="rotation-sketch"
-      style={{ width: `min(100%, ${WIDTH}px)`, marginTop: 8 }}
     >
       <figcaption>From the motor to every wheel, seen from above; arrows show where the top goes</figcaption>
       <svg
@@ -63,8 +70,8 @@ export function RotationSketch({ drive, rotation }: { drive: Drive; rotation: Ro
         })}
         {shared ? <Motor x={CENTRE} y={MIDDLE} along={rotation.motorAxis === 'x'} /> : null}
       </svg>
-      <p className="hidden">{summary}</p>
-    </figure>
+      <Hidden as="p">{summary}</Hidden>
+    </Box>
   );
 }
 
@@ -118,11 +125,11 @@ function OwnMotors({ drive, path, stages, motorAxis, ratio }: Omit<PathProps, 'b
         {inside ? 'in' : 'at'} each wheel
       </text>
       <text
-        className="strong"
+        className={chartsCss.strong}
         x={labelX}
         y={MIDDLE + 14}
         textAnchor={inward < 0 ? 'end' : 'start'}
-        style={{ fill: ink }}
+        fill={ink}
       >
         {path.shafts.map((shaft) => ratio(shaft.ratio)).join(', then ')} : 1
       </text>
@@ -177,7 +184,7 @@ function Path({ both, drive, path, stages, motorAxis, shared, ratio }: PathProps
                 <text x={labelX} y={MIDDLE + 46} textAnchor="middle">
                   {STAGE_WORDS[stage.kind]} {teethOf(stage)}
                 </text>
-                <text className="strong" x={labelX} y={MIDDLE + 63} textAnchor="middle">
+                <text className={chartsCss.strong} x={labelX} y={MIDDLE + 63} textAnchor="middle">
                   {ratio(shaft.ratio)} : 1
                 </text>
               </>
@@ -201,11 +208,11 @@ function Path({ both, drive, path, stages, motorAxis, shared, ratio }: PathProps
         {STAGE_WORDS[stages.at(-1)!.kind]} {teethOf(stages.at(-1)!)}
       </text>
       <text
-        className="strong"
+        className={chartsCss.strong}
         x={axleX + (path.axle === 'front' ? -52 : 52)}
         y={MIDDLE + 14}
         textAnchor={path.axle === 'front' ? 'end' : 'start'}
-        style={{ fill: ink }}
+        fill={ink}
       >
         {ratio(path.ratio)} : 1
       </text>

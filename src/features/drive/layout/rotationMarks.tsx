@@ -1,5 +1,6 @@
 'use client';
 
+import chartsCss from '@/ui/charts/charts.module.css';
 import type { Stage, Axle } from '@/core/car/document/drive';
 import type { RotationShaft } from '@/core/physics/gears/rotation';
 import { sidesAt } from '@/core/worked/drive/rotationOfBuild';
@@ -50,7 +51,7 @@ export function Wheel({ x, y, forward }: { x: number; y: number; forward: boolea
         rx="6"
       />
       <Arrow x1={x - by} y1={y} x2={x + by} y2={y} ink={ink} wide />
-      <text className="strong" x={x + WHEEL.length / 2 + 8} y={y + 4} style={{ fill: ink }}>
+      <text className={chartsCss.strong} x={x + WHEEL.length / 2 + 8} y={y + 4} fill={ink}>
         {forward ? 'forward' : 'backward'}
       </text>
     </g>

@@ -1,5 +1,9 @@
 'use client';
 
+import clsx from 'clsx';
+import chartsCss from '@/ui/charts/charts.module.css';
+import Box from '@mui/material/Box';
+import { Hidden } from '@/ui/layout/Hidden';
 import { Hatch } from '@/ui/charts/Hatch';
 import { scaleLog } from 'd3-scale';
 import { useId } from 'react';
@@ -50,9 +54,12 @@ export function RatioStrip({ bands, from, to }: RatioStripProps) {
     )
     .join('. ');
   return (
-    <figure
-      className="chart wide"
-      style={{ marginTop: 12, width: `min(100%, ${WIDTH}px)` }}
+    <Box
+      component="figure"
+      className={clsx(chartsCss.chart, chartsCss.wide)}
+      style={{ width: `min(100%, ${WIDTH}px)` }}
+      sx={{ mt: 1.5 }}
+
       data-testid="ratio-strip"
     >
       <figcaption>Every ratio from long to short, each with a run and a whole pack</figcaption>
@@ -95,15 +102,12 @@ export function RatioStrip({ bands, from, to }: RatioStripProps) {
                     />
                     {b - a > LABEL_ROOM * words.length ? (
                       <text
-                        className="strong"
+                        className={chartsCss.strong}
                         x={(a + b) / 2}
                         y={top + 33}
                         textAnchor="middle"
-                        style={
-                          one.verdict === 'meets'
-                            ? { fill: 'var(--paper)', stroke: 'none' }
-                            : { fill: INK[one.verdict] }
-                        }
+                        fill={one.verdict === 'meets' ? 'var(--paper)' : INK[one.verdict]}
+                        {...(one.verdict === 'meets' ? { stroke: 'none' } : {})}
                       >
                         {words}
                       </text>
@@ -138,7 +142,7 @@ export function RatioStrip({ bands, from, to }: RatioStripProps) {
         />
         <path d={`M${x(present) - 7},18h14l-7,10z`} fill="var(--ink)" />
         <text
-          className="strong"
+          className={chartsCss.strong}
           x={x(present) + (x(present) > WIDTH - 160 ? -12 : 12)}
           y={26}
           textAnchor={x(present) > WIDTH - 160 ? 'end' : 'start'}
@@ -146,7 +150,7 @@ export function RatioStrip({ bands, from, to }: RatioStripProps) {
           now {number(present)} : 1
         </text>
       </svg>
-      <p className="hidden">{summary}</p>
-    </figure>
+      <Hidden as="p">{summary}</Hidden>
+    </Box>
   );
 }

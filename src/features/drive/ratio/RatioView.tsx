@@ -1,6 +1,8 @@
 'use client';
 
-import { DIMMED } from '@/ui/theme/tokens';
+import { dimmedWhen } from '@/ui/layout/dimmedWhen';
+import Typography from '@mui/material/Typography';
+import Box from '@mui/material/Box';
 import { TakeOrCompare } from '../../frame/TakeOrCompare';
 import { Note } from '@/ui/controls/Note';
 import Table from '@mui/material/Table';
@@ -38,14 +40,21 @@ export function RatioView() {
     surfaces.length > 0 ? () => workerOf('drive').band(document, surfaces) : undefined,
     [document],
   );
-  if (!found.value) return <h1 className="answer quiet">Trying every ratio with a run and a whole pack…</h1>;
+  if (!found.value)
+    return (
+      <Typography variant="answer" color="textSecondary">
+        Trying every ratio with a run and a whole pack…
+      </Typography>
+    );
   const bands = surfaces.flatMap(({ id, name }, index) => {
     const band = found.value![index];
     return band?.ok ? [{ id, name, band: band.value }] : [];
   });
   const missing = found.value.find((one) => !one.ok);
   if (missing && !missing.ok)
-    return <h1 className="answer">Not worked out yet: it needs {needNames(missing.missing)}.</h1>;
+    return (
+      <Typography variant="answer">Not worked out yet: it needs {needNames(missing.missing)}.</Typography>
+    );
   const shown = bands.find(({ id }) => id === surface?.id) ?? bands[0];
   if (!shown) return null;
   const [longest, shortest] = [
@@ -58,9 +67,9 @@ export function RatioView() {
         <RatioAnswer band={shown.band} surface={shown.name} />
         <SurfaceSwitch />
       </Ask>
-      <div style={{ opacity: found.stale ? DIMMED : 1 }} aria-busy={found.stale}>
+      <Box sx={dimmedWhen(found.stale)} aria-busy={found.stale}>
         <RatioStrip bands={bands} from={longest} to={shortest} />
-      </div>
+      </Box>
       <JustTheWish />
       <TeethChoices bands={bands} />
       <SegmentChecks segment="drive" side="ratio" />
@@ -75,7 +84,7 @@ function RatioAnswer({ band, surface }: { band: RatioBand; surface: string }) {
   const meets = meetingStretch(band.stretches);
   const tone = band.present.verdict === 'meets' ? '' : 'over';
   return (
-    <h1 className="answer">
+    <Typography variant="answer">
       <CheckFigure check="drive.rotation" title="the ratio" tone={tone}>
         <span data-testid="present-ratio">{ratio(band.present.ratio)}&nbsp;:&nbsp;1</span>
       </CheckFigure>{' '}
@@ -89,7 +98,7 @@ function RatioAnswer({ band, surface }: { band: RatioBand; surface: string }) {
       ) : (
         'No ratio meets the whole wish with this motor and pack: the explorer looks for others.'
       )}
-    </h1>
+    </Typography>
   );
 }
 
@@ -102,14 +111,14 @@ function JustTheWish() {
   const { choice } = found.value.value;
   const sentence = wishPinionSentence(found.value.value, reader);
   return (
-    <p data-testid="just-the-wish" style={{ opacity: found.stale ? DIMMED : 1 }}>
+    <Box component="p" sx={dimmedWhen(found.stale)} data-testid="just-the-wish">
       {sentence}{' '}
       {choice.patch.length === 0 ? (
         <b>That is how it is.</b>
       ) : (
         <TakeOrCompare text={`${choice.pinionTeeth} teeth, just the wish`} patch={choice.patch} />
       )}
-    </p>
+    </Box>
   );
 }
 
@@ -143,14 +152,14 @@ function TeethChoices({ bands }: { bands: readonly Named[] }) {
       </Note>
     );
   return (
-    <section aria-label="Teeth that reach the band" style={{ marginTop: 12 }}>
-      <h2 className="cap">
+    <Box component="section" sx={{ mt: 1.5 }} aria-label="Teeth that reach the band">
+      <Typography component="h2" variant="label">
         {choices[0]!.atHand
           ? 'Gears at hand that reach the band'
           : 'Pinions that reach the band on the present wheel; none of the gears in the library do'}
         {bands.length > 1 ? ', on every surface' : ''}
-      </h2>
-      <Table size="small" className="grid" style={{ width: 'auto' }}>
+      </Typography>
+      <Table size="small" sx={{ width: 'auto' }}>
         <TableHead>
           <TableRow>
             <TableCell>First stage, {stage.kind}</TableCell>
@@ -178,6 +187,6 @@ function TeethChoices({ bands }: { bands: readonly Named[] }) {
           })}
         </TableBody>
       </Table>
-    </section>
+    </Box>
   );
 }

@@ -1,5 +1,6 @@
 'use client';
 
+import Box from '@mui/material/Box';
 import { useState } from 'react';
 import { wheelBalance } from '@/core/physics/tyres/balance';
 import { formatNumber, formatText } from '@/core/base/units/formatQuantity';
@@ -36,7 +37,7 @@ export function BalanceSheet({
   };
   const found = wheelBalance(at);
   return (
-    <div style={{ width: 350 }}>
+    <Box sx={{ width: 350 }}>
       <Group title="Balance">
         <QuantityField
           label="Wheel with tyre"
@@ -71,14 +72,14 @@ export function BalanceSheet({
           limits={{ above: 0, to: 1000 }}
           onChange={setRadius}
         />
-        <p data-testid="balance-answer" style={{ marginTop: 6 }}>
+        <Box component="p" sx={{ mt: 0.75 }} data-testid="balance-answer">
           It shakes the axle with <b>{formatText(found.forceN, 'forceN', reader)}</b>. Let the wheel come to
           rest on its axle: the heavy side hangs down. Stick{' '}
           <b>{formatText(found.correctionG, 'massG', reader)}</b> on the rim at{' '}
           {formatText(at.correctionRadiusMm, 'lengthMm', reader)}, straight up, and let it settle again.
           Balance quality {formatNumber(found.balanceQualityMmps, reader.locale, 3)} mm/s.
-        </p>
+        </Box>
       </Group>
-    </div>
+    </Box>
   );
 }

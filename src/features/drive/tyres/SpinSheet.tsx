@@ -1,5 +1,9 @@
 'use client';
 
+import Typography from '@mui/material/Typography';
+import { Note } from '@/ui/controls/Note';
+import fieldsCss from '@/ui/fields.module.css';
+import Box from '@mui/material/Box';
 import { Select } from '@/ui/controls/Select';
 import { useState } from 'react';
 import { TYRE_KINDS, type TyreKind, tyreSpin } from '@/core/physics/tyres/tyreSpin';
@@ -30,7 +34,7 @@ export function SpinSheet({
   const usualRpm = Math.round((ownRpm ?? 2000) / 10) * 10;
   const spin = tyreSpin({ kind: ring, radiusMm: (diameter ?? usualDiameter) / 2, rpm: rpm ?? usualRpm });
   return (
-    <div style={{ width: 350 }}>
+    <Box sx={{ width: 350 }}>
       <Group title="Spin sheet">
         <QuantityField
           label="Wheel turns"
@@ -49,7 +53,7 @@ export function SpinSheet({
           limits={{ above: 0, to: 2000 }}
           onChange={setDiameter}
         />
-        <div className="field">
+        <div className={fieldsCss.field}>
           <label htmlFor="spin-kind">Built as</label>
           <Select
             id="spin-kind"
@@ -63,9 +67,11 @@ export function SpinSheet({
             ))}
           </Select>
         </div>
-        <p data-testid="spin-answer" style={{ marginTop: 6 }}>
+        <Box component="p" sx={{ mt: 0.75 }} data-testid="spin-answer">
           {spin.runsAway ? (
-            <b style={{ color: 'var(--rust)' }}>At this speed it grows without end.</b>
+            <Typography variant="strong" color="error">
+              At this speed it grows without end.
+            </Typography>
           ) : (
             <>
               The tread runs <b>{formatText(spin.vehicleSpeedMps!, 'speedMps', reader)}</b>, grown by{' '}
@@ -75,13 +81,13 @@ export function SpinSheet({
               {formatText(Math.round(spin.limitRpm / 10) * 10, 'rpm', reader, 5)}.
             </>
           )}
-        </p>
-        <p className={`note${spin.caution ? ' bad' : ''}`} role={spin.caution ? 'alert' : undefined}>
+        </Box>
+        <Note tone={spin.caution ? 'bad' : 'caution'} {...(spin.caution ? { role: 'alert' } : {})}>
           {spin.caution
             ? say(spin.caution, reader)
             : 'Remote, behind a shield, nobody in the plane of the wheel, whatever the margin says.'}
-        </p>
+        </Note>
       </Group>
-    </div>
+    </Box>
   );
 }

@@ -1,5 +1,6 @@
 'use client';
 
+import Typography from '@mui/material/Typography';
 import { needNames } from '@/words/needs';
 import { useMemo } from 'react';
 import { tyreOfBuild, type TyreOfBuild } from '@/core/worked/drive/tyreOfBuild';
@@ -30,11 +31,11 @@ export function TyresView({ view }: { view: DriveView }) {
       {found ? (
         <TyreAnswer found={found} />
       ) : (
-        <h1 className="answer">
+        <Typography variant="answer">
           {view.missing.length > 0
             ? `How fast the tyre turns is not worked out yet: it needs ${needNames(view.missing)}.`
             : 'Say how the tyre is built, and its growth is worked out.'}
-        </h1>
+        </Typography>
       )}
       {tyre ? <GrowthChart radiusMm={tyre.radiusMm} own={tyre.ring} rpm={found?.inAir.rpm} /> : null}
       <SegmentChecks segment="drive" side="tyres" />
@@ -59,7 +60,7 @@ function TyreAnswer({ found: { inAir, rolling, seat } }: { found: TyreOfBuild })
   const margin = inAir.margin ?? 0;
   const hold = document.drive.tyreHold;
   return (
-    <h1 className="answer">
+    <Typography variant="answer">
       {rolling?.spin.growthPct === undefined
         ? ''
         : `At top speed the tyre grows by ${formatNumber(rolling.spin.growthPct, reader.locale, 2)} %, which makes ${speed(rolling.stiffMps)} into ${speed(rolling.grownMps)}. `}
@@ -77,7 +78,7 @@ function TyreAnswer({ found: { inAir, rolling, seat } }: { found: TyreOfBuild })
         : hold?.by
           ? ' Give the rim radius, and what keeps it on is worked out.'
           : ''}
-    </h1>
+    </Typography>
   );
 }
 

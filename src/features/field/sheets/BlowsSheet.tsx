@@ -1,3 +1,6 @@
+import sheetsCss from '@/features/field/sheets/sheets.module.css';
+import Box from '@mui/material/Box';
+import { Row } from '@/ui/layout/Row';
 import { IconAct } from '@/ui/controls/IconAct';
 import { Note } from '@/ui/controls/Note';
 import { Tick } from '@/ui/controls/Tick';
@@ -16,9 +19,11 @@ export function BlowsSheet({ report, onChange, parts }: SheetProps & { parts: re
     <>
       <Note>Glasses on: a part that comes loose flies.</Note>
       {list.map(({ id, name: called, light, hard, failed }) => (
-        <section key={id} aria-label={called} style={{ marginTop: 8 }}>
-          <div className="row">
-            <b style={{ flex: 1 }}>{called}</b>
+        <Box component="section" sx={{ mt: 1 }} key={id} aria-label={called}>
+          <Row>
+            <Box component="b" sx={{ flex: 1 }}>
+              {called}
+            </Box>
             <label>
               <Tick checked={failed} onChange={(event) => change(id, { failed: event.target.checked })} />{' '}
               failed
@@ -28,8 +33,8 @@ export function BlowsSheet({ report, onChange, parts }: SheetProps & { parts: re
               label={`Take ${called} out`}
               onClick={() => onChange({ beaten: list.filter((one) => one.id !== id) })}
             />
-          </div>
-          <div className="counter">
+          </Row>
+          <div className={sheetsCss.counter}>
             <Button
               variant="go"
               aria-label={`Light blow on ${called}`}
@@ -47,7 +52,7 @@ export function BlowsSheet({ report, onChange, parts }: SheetProps & { parts: re
               <small>hard</small>
             </Button>
           </div>
-          <div className="row">
+          <Row>
             {light > 0 ? (
               <Button variant="link" onClick={() => change(id, { light: light - 1 })}>
                 one light less
@@ -58,12 +63,13 @@ export function BlowsSheet({ report, onChange, parts }: SheetProps & { parts: re
                 one hard less
               </Button>
             ) : null}
-          </div>
-        </section>
+          </Row>
+        </Box>
       ))}
-      <form
-        className="row"
-        style={{ marginTop: 8, flexWrap: 'nowrap' }}
+      <Row
+        as="form"
+        sx={{ mt: 1, flexWrap: 'nowrap' }}
+
         onSubmit={(event) => {
           event.preventDefault();
           if (name.trim() === '') return;
@@ -75,7 +81,7 @@ export function BlowsSheet({ report, onChange, parts }: SheetProps & { parts: re
       >
         <TextInput
           boxed
-          style={{ flex: 1, minWidth: 0 }}
+          sx={{ flex: 1, minWidth: 0 }}
           aria-label="Part to beat"
           list="beaten-parts"
           placeholder="a part, e.g. carrier, lying"
@@ -91,7 +97,7 @@ export function BlowsSheet({ report, onChange, parts }: SheetProps & { parts: re
         <Button type="submit" disabled={name.trim() === ''}>
           Clamp it
         </Button>
-      </form>
+      </Row>
     </>
   );
 }

@@ -1,3 +1,6 @@
+import sheetsCss from '@/features/field/sheets/sheets.module.css';
+import Typography from '@mui/material/Typography';
+import { Row } from '@/ui/layout/Row';
 import Button from '@mui/material/Button';
 import { Note } from '@/ui/controls/Note';
 import { useEffect, useState } from 'react';
@@ -55,7 +58,7 @@ export function EnduranceSheet({
   };
   return (
     <>
-      <div className="watch" aria-live="off">
+      <div className={sheetsCss.watch} aria-live="off">
         {Math.floor(minutes ?? report.endedAtMinutes ?? 0)}:
         {String(Math.floor(((minutes ?? report.endedAtMinutes ?? 0) % 1) * 60)).padStart(2, '0')}
       </div>
@@ -65,16 +68,16 @@ export function EnduranceSheet({
         </Button>
       ) : null}
       <Temperatures report={report} onChange={onChange} timed nowMinutes={minutes} />
-      <p className="cap" style={{ marginTop: 10 }}>
+      <Typography component="p" variant="label" sx={{ mt: 1.25 }}>
         What ended it
-      </p>
-      <div className="row">
+      </Typography>
+      <Row>
         {ENDS_OF_RUN.map((one) => (
           <Button size="large" key={one} aria-pressed={report.endedBy === one} onClick={() => end(one)}>
             {END_WORDS[one]}
           </Button>
         ))}
-      </div>
+      </Row>
       <QuantityField
         label="It drove for"
         quantity="minutes"

@@ -1,4 +1,7 @@
-import { DIMMED } from '@/ui/theme/tokens';
+import { dimmedWhen } from '@/ui/layout/dimmedWhen';
+import fieldsCss from '@/ui/fields.module.css';
+import { Row } from '@/ui/layout/Row';
+import Typography from '@mui/material/Typography';
 import { TextInput } from '@/ui/controls/TextInput';
 import Button from '@mui/material/Button';
 import { Note } from '@/ui/controls/Note';
@@ -32,7 +35,7 @@ export function SeriesSetup({ sheet, onChange }: { sheet: Sheet; onChange(change
   const number = (value: number) => formatNumber(value, reader.locale, 4);
   return (
     <section aria-label="Settings series">
-      <div className="field text">
+      <div className={fieldsCss.textField}>
         <label htmlFor="series-name">What is set</label>
         <TextInput
           id="series-name"
@@ -46,7 +49,7 @@ export function SeriesSetup({ sheet, onChange }: { sheet: Sheet; onChange(change
           }
         />
       </div>
-      <div className="field text">
+      <div className={fieldsCss.textField}>
         <label htmlFor="series-values">Values</label>
         <TextInput
           id="series-values"
@@ -63,7 +66,7 @@ export function SeriesSetup({ sheet, onChange }: { sheet: Sheet; onChange(change
         value={sheet.seriesTimes}
         onChange={(value) => onChange({ seriesTimes: value })}
       />
-      <div className="row" style={{ marginTop: 6 }}>
+      <Row sx={{ mt: 0.75 }}>
         <Button
           disabled={values.length < 2 || values.length * seriesTimes > MOST || !report.settingName}
           onClick={shuffle}
@@ -71,24 +74,23 @@ export function SeriesSetup({ sheet, onChange }: { sheet: Sheet; onChange(change
           {order.length > 0 ? 'Shuffle anew' : 'Shuffle the order'}
         </Button>
         {order.length > 0 ? (
-          <span className="quiet">
+          <Typography component="span" color="textSecondary">
             {order.map((value, at) => (
-              <span
+              <Typography
                 key={at}
-                style={{
-                  fontWeight: at === attempts.length ? 700 : 400,
-                  opacity: at < attempts.length ? DIMMED : 1,
-                }}
+                component="span"
+                variant={at === attempts.length ? 'strong' : 'inherit'}
+                sx={dimmedWhen(at < attempts.length)}
               >
                 {number(value)}{' '}
-              </span>
+              </Typography>
             ))}
-          </span>
+          </Typography>
         ) : null}
-      </div>
+      </Row>
       {next === undefined ? (
         order.length > 0 ? (
-          <p className="quiet">All {order.length} runs of the series are driven.</p>
+          <Typography color="textSecondary">All {order.length} runs of the series are driven.</Typography>
         ) : null
       ) : (
         <Note tone="ask" data-testid="series-next">

@@ -1,3 +1,7 @@
+import sheetsCss from '@/features/field/sheets/sheets.module.css';
+import fieldsCss from '@/ui/fields.module.css';
+import { Row } from '@/ui/layout/Row';
+import Box from '@mui/material/Box';
 import { IconAct } from '@/ui/controls/IconAct';
 import { Note } from '@/ui/controls/Note';
 import { Select } from '@/ui/controls/Select';
@@ -32,7 +36,7 @@ export function SpinSheet({ report, onChange }: SheetProps) {
   return (
     <>
       <Note>Wheels off the ground, hands and hair away, the first throttle small.</Note>
-      <div className="wheelgrid">
+      <div className={sheetsCss.wheelgrid}>
         {WHEELS.map((wheel) => (
           <label key={wheel}>
             {WHEEL_WORDS[wheel]}
@@ -56,15 +60,15 @@ export function SpinSheet({ report, onChange }: SheetProps) {
           </label>
         ))}
       </div>
-      <div className="row">
+      <Row>
         <Button
           size="large"
           onClick={() => onChange({ wheels: Object.fromEntries(WHEELS.map((wheel) => [wheel, 'forward'])) })}
         >
           All four turn forward
         </Button>
-      </div>
-      <div className="field">
+      </Row>
+      <div className={fieldsCss.field}>
         <label htmlFor="noise">Noise</label>
         <Select
           id="noise"
@@ -109,8 +113,8 @@ export function Temperatures({
   return (
     <section aria-label="Temperatures">
       {list.map(({ id, place, valueC, minutes }) => (
-        <div key={id} className="row" style={{ flexWrap: 'nowrap', alignItems: 'flex-end' }}>
-          <div style={{ flex: 1 }}>
+        <Row sx={{ flexWrap: 'nowrap', alignItems: 'flex-end' }} key={id}>
+          <Box sx={{ flex: 1 }}>
             <QuantityField
               label={`${place[0]!.toUpperCase()}${place.slice(1)}`}
               quantity="temperatureC"
@@ -120,9 +124,9 @@ export function Temperatures({
                 if (value !== undefined) change(id, { valueC: value });
               }}
             />
-          </div>
+          </Box>
           {timed ? (
-            <div style={{ flex: 1 }}>
+            <Box sx={{ flex: 1 }}>
               <QuantityField
                 label="after"
                 quantity="minutes"
@@ -130,23 +134,23 @@ export function Temperatures({
                 value={minutes}
                 onChange={(value) => change(id, { minutes: value })}
               />
-            </div>
+            </Box>
           ) : null}
           <IconAct
             icon="takeOut"
             label={`Take the temperature of the ${place} out`}
             onClick={() => onChange({ temperatures: list.filter((one) => one.id !== id) })}
           />
-        </div>
+        </Row>
       ))}
-      <div className="row" style={{ marginTop: 6 }}>
+      <Row sx={{ mt: 0.75 }}>
         Probe on the{' '}
         {HOT_PLACES.map((place) => (
           <Button key={place} onClick={() => add(place)}>
             {place}
           </Button>
         ))}
-      </div>
+      </Row>
     </section>
   );
 }

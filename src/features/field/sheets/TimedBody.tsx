@@ -1,3 +1,9 @@
+import { Note } from '@/ui/controls/Note';
+import clsx from 'clsx';
+import sheetsCss from '@/features/field/sheets/sheets.module.css';
+import Typography from '@mui/material/Typography';
+import { Row } from '@/ui/layout/Row';
+import Box from '@mui/material/Box';
 import { IconAct } from '@/ui/controls/IconAct';
 import { Toggle, Toggles } from '@/ui/controls/Toggle';
 import Button from '@mui/material/Button';
@@ -131,19 +137,19 @@ export function TimedBody({
         <LaunchNote sheet={sheet} mu={runFriction(document, timed)} />
       ) : null}
       {predicted && !predicted.ok ? (
-        <p className="quiet" style={{ fontSize: 12 }}>
+        <Typography variant="small" color="textSecondary">
           No prediction: needs {needNames(predicted.missing)}. The run is kept all the same.
-        </p>
+        </Typography>
       ) : null}
       {predicted?.ok ? (
-        <p className="quiet" style={{ fontSize: 13, marginTop: 4 }}>
+        <Typography variant="note" color="textSecondary" sx={{ mt: 0.5 }}>
           Predicted for these conditions:{' '}
           {formatWithError(predicted.value.timeS, predicted.value.timeErrorS, 'timeS', reader)},{' '}
           {formatText(predicted.value.speedMps, 'speedMps', reader)}.
           {predicted.value.mostFrom
             ? ` Its error comes most from the ${FIGURE_NAMES[predicted.value.mostFrom]}.`
             : ''}
-        </p>
+        </Typography>
       ) : null}
     </>
   );
@@ -174,15 +180,16 @@ function ReadingEntry({
     setRound(round + 1);
   };
   return (
-    <form
-      className="row"
-      style={{ flexWrap: 'nowrap' }}
+    <Row
+      as="form"
+      sx={{ flexWrap: 'nowrap' }}
+
       onSubmit={(event) => {
         event.preventDefault();
         add();
       }}
     >
-      <div style={{ flex: 1 }}>
+      <Box sx={{ flex: 1 }}>
         <QuantityField
           key={round}
           autoFocus={round > 0}
@@ -193,11 +200,11 @@ function ReadingEntry({
           limits={method === 'frames' ? { from: 1 } : { above: 0 }}
           example={example}
         />
-      </div>
+      </Box>
       <Button type="submit" disabled={value === undefined}>
         Add
       </Button>
-    </form>
+    </Row>
   );
 }
 
@@ -214,11 +221,11 @@ function Tries({
   const { distanceM } = sheet;
   if (distanceM === undefined) return null;
   return (
-    <div className="tries" style={{ marginTop: 8 }}>
+    <Box className={sheetsCss.tries} sx={{ mt: 1 }}>
       {sheet.attempts.map(({ id, setting, ...timing }, index) => {
         const { speedMps, timeS, errorMps } = timingSpeed({ distanceM, ...timing });
         return (
-          <div key={id} className="try">
+          <div key={id} className={sheetsCss.try}>
             {formatText(speedMps, 'speedMps', reader)}
             <small>
               {setting === undefined
@@ -232,12 +239,12 @@ function Tries({
         );
       })}
       {predictedMps === undefined ? null : (
-        <div className="try predicted">
+        <div className={clsx(sheetsCss.try, sheetsCss.predicted)}>
           {formatText(predictedMps, 'speedMps', reader)}
           <small>predicted</small>
         </div>
       )}
-    </div>
+    </Box>
   );
 }
 
@@ -264,7 +271,7 @@ function LaunchNote({ sheet, mu }: { sheet: Sheet; mu: number | undefined }) {
       : { cgHeightMm: chassis.cgHeightMm, wheelbaseMm: chassis.wheelbaseMm }),
   });
   return (
-    <p className={`note ${launch.plausible ? '' : 'bad'}`} data-testid="launch-note">
+    <Note tone={launch.plausible ? 'caution' : 'bad'} data-testid="launch-note">
       At the end of {formatText(sheet.distanceM!, 'distanceM', reader)} it does{' '}
       {formatText(launch.endSpeedMps, 'speedMps', reader)},{' '}
       {formatText(launch.meanSpeedMps, 'speedMps', reader)} on the way. Mean{' '}
@@ -274,6 +281,6 @@ function LaunchNote({ sheet, mu }: { sheet: Sheet; mu: number | undefined }) {
         ? ''
         : `, which takes a friction of ${formatText(launch.muNeeded, 'coefficient', reader, 2)}`}
       . {launch.plausible ? '' : say(launch.notes.at(-1)!, reader)}
-    </p>
+    </Note>
   );
 }

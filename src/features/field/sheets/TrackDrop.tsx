@@ -1,3 +1,4 @@
+import dropCss from '@/ui/controls/drop.module.css';
 import { FileButton } from '@/ui/controls/FileButton';
 import { Note } from '@/ui/controls/Note';
 import { useState } from 'react';
@@ -48,7 +49,7 @@ export function TrackDrop({
   return (
     <section aria-label="Satellite track">
       <div
-        className="drop"
+        className={dropCss.drop}
         data-over={over}
         onDragOver={(event) => {
           event.preventDefault();

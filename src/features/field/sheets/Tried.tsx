@@ -1,3 +1,7 @@
+import fieldsCss from '@/ui/fields.module.css';
+import sheetsCss from '@/features/field/sheets/sheets.module.css';
+import Box from '@mui/material/Box';
+import Typography from '@mui/material/Typography';
 import { IconAct } from '@/ui/controls/IconAct';
 import Button from '@mui/material/Button';
 import { TextInput } from '@/ui/controls/TextInput';
@@ -29,7 +33,7 @@ export function TerrainSheet({ report, onChange }: SheetProps) {
   return (
     <>
       {list.map(({ id, what: called, passed }) => (
-        <div key={id} className="field">
+        <div key={id} className={fieldsCss.field}>
           <span>{called}</span>
           <span>
             <b>{passed ? 'passed' : 'stuck'}</b>{' '}
@@ -41,7 +45,7 @@ export function TerrainSheet({ report, onChange }: SheetProps) {
           </span>
         </div>
       ))}
-      <div className="field text">
+      <div className={fieldsCss.textField}>
         <label htmlFor="what-passed">What</label>
         <TextInput
           id="what-passed"
@@ -51,14 +55,14 @@ export function TerrainSheet({ report, onChange }: SheetProps) {
           onChange={(event) => setWhat(event.target.value)}
         />
       </div>
-      <div className="counter" style={{ marginTop: 8 }}>
+      <Box className={sheetsCss.counter} sx={{ mt: 1 }}>
         <Button variant="go" disabled={what.trim() === ''} onClick={() => note(true)}>
           It passed
         </Button>
         <Button variant="stop" disabled={what.trim() === ''} onClick={() => note(false)}>
           It got stuck
         </Button>
-      </div>
+      </Box>
     </>
   );
 }
@@ -85,7 +89,7 @@ export function DropSheet({ report, onChange }: SheetProps) {
   return (
     <>
       {list.map(({ id, heightM: height, outcome }) => (
-        <div key={id} className="field">
+        <div key={id} className={fieldsCss.field}>
           <span>{formatText(height, 'distanceM', reader)}</span>
           <span>
             <b>{outcome}</b>{' '}
@@ -106,20 +110,20 @@ export function DropSheet({ report, onChange }: SheetProps) {
         usual={at}
         onChange={setHeight}
       />
-      <div className="counter" style={{ marginTop: 8, gridTemplateColumns: '1fr 1fr 1fr' }}>
+      <Box className={sheetsCss.counter} sx={{ mt: 1, gridTemplateColumns: '1fr 1fr 1fr' }}>
         {DROP_OUTCOMES.map((outcome) => (
           <Button key={outcome} variant={outcome === 'failed' ? 'stop' : 'go'} onClick={() => note(outcome)}>
             {OUTCOME_WORDS[outcome]}
           </Button>
         ))}
-      </div>
+      </Box>
       {list.length > 0 ? (
-        <p className="quiet">
+        <Typography color="textSecondary">
           {heldM === undefined
             ? 'It held no height yet'
             : `It holds ${formatText(heldM, 'distanceM', reader)}`}
           {failedM === undefined ? '' : `, and fails at ${formatText(failedM, 'distanceM', reader)}`}.
-        </p>
+        </Typography>
       ) : null}
     </>
   );
@@ -129,7 +133,7 @@ export function DropSheet({ report, onChange }: SheetProps) {
 export function CrashSheet({ report, onChange }: SheetProps) {
   return (
     <>
-      <div className="field text">
+      <div className={fieldsCss.textField}>
         <label htmlFor="what-hit">It hit</label>
         <TextInput
           id="what-hit"

@@ -1,3 +1,6 @@
+import fieldsCss from '@/ui/fields.module.css';
+import { Row } from '@/ui/layout/Row';
+import Typography from '@mui/material/Typography';
 import { IconAct } from '@/ui/controls/IconAct';
 import { Note } from '@/ui/controls/Note';
 import { Tick } from '@/ui/controls/Tick';
@@ -20,24 +23,24 @@ export function TyreSpinSheet({ report, onChange }: SheetProps) {
         A tyre that bursts throws its pieces through the plane of the wheel. Spin it behind a shield, from a
         distance, with nobody in that plane.
       </Note>
-      <label className="row big">
+      <Row as="label" className="big">
         <Tick
           checked={report.shielded === true}
           onChange={(event) => onChange({ shielded: event.target.checked || undefined })}
         />{' '}
         The shield stands, nobody is in the plane of the wheel
-      </label>
+      </Row>
       {list.map(({ id, rpm: speed, diameterMm: across }) => (
-        <div key={id} className="field">
+        <div key={id} className={fieldsCss.field}>
           <span>{formatText(speed, 'rpm', reader)}</span>
-          <span className="mono">
+          <Typography variant="reading">
             {formatText(across, 'lengthMm', reader, 4)}{' '}
             <IconAct
               icon="takeOut"
               label="Take this reading out"
               onClick={() => onChange({ spins: list.filter((one) => one.id !== id) })}
             />
-          </span>
+          </Typography>
         </div>
       ))}
       <form

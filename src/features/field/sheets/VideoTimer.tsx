@@ -1,3 +1,7 @@
+import sheetsCss from '@/features/field/sheets/sheets.module.css';
+import { Row } from '@/ui/layout/Row';
+import Typography from '@mui/material/Typography';
+import Box from '@mui/material/Box';
 import { FileButton } from '@/ui/controls/FileButton';
 import { Note } from '@/ui/controls/Note';
 import Button from '@mui/material/Button';
@@ -65,12 +69,14 @@ export function VideoTimer({ distanceM, onFrames, onDistance }: VideoTimerProps)
       : timingSpeed({ distanceM, frames, captureFps });
   return (
     <section aria-label="Video timing" onKeyDown={onKey}>
-      <div className="row">
+      <Row>
         <FileButton label="Video file" accept="video/*" onFiles={([file]) => open(file)}>
           {url ? 'Another video' : 'Choose a video'}
         </FileButton>
-        <span className="quiet">it stays on this device</span>
-      </div>
+        <Typography component="span" color="textSecondary">
+          it stays on this device
+        </Typography>
+      </Row>
       {problem ? (
         <Note tone="bad" role="alert">
           {problem}
@@ -84,18 +90,18 @@ export function VideoTimer({ distanceM, onFrames, onDistance }: VideoTimerProps)
             muted
             playsInline
             preload="auto"
-            style={{ width: '100%', maxHeight: 300, background: 'black', marginTop: 6 }}
+            className={sheetsCss.video}
             onLoadedMetadata={() => to(0)}
             onError={() => {
               setUrl(undefined);
               setProblem('This browser cannot show that video: save it as MP4 (H.264) or WebM.');
             }}
           />
-          <div
-            className="row"
+          <Row
+            sx={{ justifyContent: 'center', mt: 0.5 }}
+
             role="group"
             aria-label="Step through the video"
-            style={{ justifyContent: 'center', marginTop: 4 }}
           >
             <Button aria-label="Ten frames back" onClick={() => to(frame - FAST)}>
               −10
@@ -103,16 +109,16 @@ export function VideoTimer({ distanceM, onFrames, onDistance }: VideoTimerProps)
             <Button size="large" aria-label="One frame back" onClick={() => to(frame - 1)}>
               −1
             </Button>
-            <span className="mono" data-testid="frame">
+            <Typography variant="reading" data-testid="frame">
               frame {formatNumber(frame, reader.locale, 6)}
-            </span>
+            </Typography>
             <Button size="large" aria-label="One frame on" onClick={() => to(frame + 1)}>
               +1
             </Button>
             <Button aria-label="Ten frames on" onClick={() => to(frame + FAST)}>
               +10
             </Button>
-          </div>
+          </Row>
           <QuantityField
             label="The clip plays, frames a second"
             quantity="count"
@@ -130,14 +136,14 @@ export function VideoTimer({ distanceM, onFrames, onDistance }: VideoTimerProps)
             value={slowed}
             onChange={setSlowed}
           />
-          <div className="counter" style={{ marginTop: 6 }}>
+          <Box className={sheetsCss.counter} sx={{ mt: 0.75 }}>
             <Button size="large" onClick={() => setMarks({ ...marks, start: frame })}>
               At the start line{start === undefined ? '' : `: ${start}`}
             </Button>
             <Button size="large" onClick={() => setMarks({ ...marks, end: frame })}>
               At the end line{end === undefined ? '' : `: ${end}`}
             </Button>
-          </div>
+          </Box>
           <Fold title="Lines by counting what lies on the ground">
             <QuantityField
               label="Paving stones, fence posts passed"
@@ -166,7 +172,7 @@ export function VideoTimer({ distanceM, onFrames, onDistance }: VideoTimerProps)
             </Note>
           ) : null}
           {frames === undefined ? null : (
-            <div className="row" style={{ marginTop: 6 }} data-testid="video-time">
+            <Row sx={{ mt: 0.75 }} data-testid="video-time">
               {frames} frames, {formatText(frames / captureFps, 'timeS', reader)}
               {timed ? (
                 <>
@@ -182,7 +188,7 @@ export function VideoTimer({ distanceM, onFrames, onDistance }: VideoTimerProps)
               >
                 Take it as an attempt
               </Button>
-            </div>
+            </Row>
           )}
         </>
       ) : null}

@@ -1,6 +1,8 @@
 'use client';
 
-import { DIMMED } from '@/ui/theme/tokens';
+import { dimmedWhen } from '@/ui/layout/dimmedWhen';
+import Box from '@mui/material/Box';
+import Typography from '@mui/material/Typography';
 import { Note } from '@/ui/controls/Note';
 import { useMemo } from 'react';
 import type { Part } from '@/core/car/parts/parts';
@@ -45,7 +47,7 @@ export function CutChart({
   const from = series.atMm[0]!;
   const xs = series.atMm.map((one) => one - from);
   return (
-    <div style={{ opacity: found.stale ? DIMMED : 1 }}>
+    <Box sx={dimmedWhen(found.stale)}>
       <LineChart
         title={`Cut across its length: bending stress along ${String(cut.axis)}`}
         testId="cuts"
@@ -59,11 +61,11 @@ export function CutChart({
         levels={[{ y: allowable, label: 'what its layers bear' }]}
         summary={`The weakest cut lies at ${formatText(weakest.atMm, 'lengthMm', reader)} with a margin of ${formatNumber(weakest.margin, reader.locale, 3)}.`}
       />
-      <p style={{ fontSize: 13 }} data-testid="cut-says">
+      <Typography variant="note" data-testid="cut-says">
         As a beam it is weakest at {formatText(weakest.atMm, 'lengthMm', reader)} along {String(cut.axis)}:
         margin {formatNumber(weakest.margin, reader.locale, 3)}, without what corners and holes add.{' '}
         {sayAll(notes, reader)}
-      </p>
-    </div>
+      </Typography>
+    </Box>
   );
 }

@@ -1,3 +1,5 @@
+import Box from '@mui/material/Box';
+import Typography from '@mui/material/Typography';
 import type { Part } from '@/core/car/parts/parts';
 import { drawnJoints } from '@/core/worked/print/joints';
 import { formatText } from '@/core/base/units/formatQuantity';
@@ -14,11 +16,11 @@ export function DrawnHoles({ part }: { part: Part }) {
   );
   if (drawn.length === 0) return null;
   return (
-    <section aria-label="Holes to draw" style={{ marginTop: 12 }}>
-      <p className="cap">
+    <Box component="section" sx={{ mt: 1.5 }} aria-label="Holes to draw">
+      <Typography component="p" variant="label">
         <span>Draw its holes so</span>
-      </p>
-      <ul style={{ fontSize: 13.5 }} data-testid="holes-to-draw">
+      </Typography>
+      <Typography component="ul" variant="note" data-testid="holes-to-draw">
         {drawn.map(({ joint, sizes, coupon }) => (
           <li key={joint.id}>
             <b>{joint.name}</b>
@@ -26,14 +28,14 @@ export function DrawnHoles({ part }: { part: Part }) {
             {sizes
               .map(({ called, drawMm }) => `${called} ${formatText(drawMm, 'lengthMm', reader, 4)}`)
               .join(', ')}{' '}
-            <span className="quiet">
+            <Typography component="span" color="textSecondary">
               {coupon
                 ? `by the test piece of ${inSentence(coupon.material)}`
                 : 'not corrected by a test piece yet'}
-            </span>
+            </Typography>
           </li>
         ))}
-      </ul>
-    </section>
+      </Typography>
+    </Box>
   );
 }

@@ -1,5 +1,8 @@
 'use client';
 
+import tablesCss from '@/ui/controls/tables.module.css';
+import Box from '@mui/material/Box';
+import TableContainer from '@mui/material/TableContainer';
 import Table from '@mui/material/Table';
 import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
@@ -26,14 +29,14 @@ export function Faces({
   const at = ({ centre }: MeshFace) =>
     centre.map((one) => formatText(one, 'lengthMm', reader, 2).replace(/\s*\D+$/, '')).join(', ');
   return (
-    <section aria-label="Faces of the mesh" style={{ flex: 1, minWidth: 300 }}>
-      <div className="gridbox">
-        <Table size="small" className="grid slim">
+    <Box component="section" sx={{ flex: 1, minWidth: 300 }} aria-label="Faces of the mesh">
+      <TableContainer>
+        <Table size="small" className={tablesCss.slim}>
           <TableHead>
             <TableRow>
               <TableCell>Face</TableCell>
               <TableCell align="right">Area</TableCell>
-              <TableCell className="minor">At x, y, z</TableCell>
+              <TableCell className={tablesCss.minor}>At x, y, z</TableCell>
               <TableCell />
             </TableRow>
           </TableHead>
@@ -42,7 +45,7 @@ export function Faces({
               <TableRow key={index}>
                 <TableCell>looks {sideOf(face)}</TableCell>
                 <TableCell align="right">{formatText(face.areaMm2, 'surfaceMm2', reader)}</TableCell>
-                <TableCell className="minor">{at(face)}</TableCell>
+                <TableCell className={tablesCss.minor}>{at(face)}</TableCell>
                 <TableCell>
                   {locked ? null : (
                     <>
@@ -67,7 +70,7 @@ export function Faces({
             ))}
           </TableBody>
         </Table>
-      </div>
-    </section>
+      </TableContainer>
+    </Box>
   );
 }

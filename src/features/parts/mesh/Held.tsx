@@ -1,5 +1,9 @@
 'use client';
 
+import fieldsCss from '@/ui/fields.module.css';
+import Box from '@mui/material/Box';
+import Typography from '@mui/material/Typography';
+import { Row } from '@/ui/layout/Row';
 import { IconAct } from '@/ui/controls/IconAct';
 import { Select } from '@/ui/controls/Select';
 import { say } from '@/words/findings';
@@ -47,52 +51,54 @@ export function Held({ part }: { part: Part }) {
       )
       .join('; ');
   return (
-    <section aria-label="Held and pulled" style={{ flex: 1, minWidth: 300 }}>
-      <p className="cap">Held</p>
+    <Box component="section" sx={{ flex: 1, minWidth: 300 }} aria-label="Held and pulled">
+      <Typography component="p" variant="label">
+        Held
+      </Typography>
       {held.length === 0 ? (
-        <p className="quiet" style={{ fontSize: 13 }}>
+        <Typography variant="note" color="textSecondary">
           Nowhere yet: hold a face, in the picture or in the list.
-        </p>
+        </Typography>
       ) : (
         held.map((box, index) => (
-          <div key={box.id} className="row supplyitem" style={{ flexWrap: 'nowrap', fontSize: 13 }}>
-            <span style={{ flex: 1 }} className="quiet">
+          <Row key={box.id} className={fieldsCss.supplyitem} sx={{ flexWrap: 'nowrap' }}>
+            <Typography component="span" variant="note" color="textSecondary" sx={{ flex: 1 }}>
               box {index + 1}: {span(box)} mm
-            </span>
+            </Typography>
             <IconAct
               icon="takeOut"
               label={`Release box ${index + 1}`}
               disabled={closed}
               onClick={() => edit([{ path: at('held'), value: held.filter(({ id }) => id !== box.id) }])}
             />
-          </div>
+          </Row>
         ))
       )}
-      <p className="cap" style={{ marginTop: 8 }}>
+      <Typography component="p" variant="label" sx={{ mt: 1 }}>
         Pulled
-      </p>
+      </Typography>
       {pulls.length === 0 ? (
-        <p className="quiet" style={{ fontSize: 13 }}>
+        <Typography variant="note" color="textSecondary">
           By nothing yet: pull a face.
-        </p>
+        </Typography>
       ) : (
         pulls.map((pull, index) => {
           const force = cases.ok ? forceOf(pull, cases.value) : undefined;
           return (
             <div
               key={pull.id}
-              className="supplyitem"
+              className={fieldsCss.supplyitem}
               role="group"
               aria-label={`Pull ${index + 1}`}
               onBlur={() => session.endStep()}
             >
-              <div className="row" style={{ flexWrap: 'nowrap' }}>
+              <Row sx={{ flexWrap: 'nowrap' }}>
                 <Select
                   look="bare"
                   aria-label={`Pull ${index + 1} comes from`}
                   value={pull.from}
                   disabled={closed}
-                  style={{ flex: 1, minWidth: 0 }}
+                  sx={{ flex: 1, minWidth: 0 }}
                   onChange={(event) =>
                     change(pull.id, {
                       from: event.target.value as LoadCaseName | 'own',
@@ -129,7 +135,7 @@ export function Held({ part }: { part: Part }) {
                     edit([{ path: at('pulls'), value: pulls.filter(({ id }) => id !== pull.id) }])
                   }
                 />
-              </div>
+              </Row>
               {pull.from === 'own' ? (
                 <QuantityField
                   label="Force"
@@ -150,17 +156,17 @@ export function Held({ part }: { part: Part }) {
                   onChange={(share) => change(pull.id, { share })}
                 />
               )}
-              <p className="quiet" style={{ fontSize: 12 }}>
+              <Typography variant="small" color="textSecondary">
                 {force
                   ? `${formatText(force.forceN, 'forceN', reader)}. ${say(force.how, reader)}`
                   : cases.ok
                     ? 'The build does not say what this case needs.'
                     : `Needs ${needNames(cases.missing)}.`}
-              </p>
+              </Typography>
             </div>
           );
         })
       )}
-    </section>
+    </Box>
   );
 }

@@ -1,5 +1,7 @@
 'use client';
 
+import dropCss from '@/ui/controls/drop.module.css';
+import Box from '@mui/material/Box';
 import { FileButton } from '@/ui/controls/FileButton';
 import { Note } from '@/ui/controls/Note';
 import { useState } from 'react';
@@ -56,9 +58,9 @@ export function MeshDrop({ part, again = false }: { part: Part; again?: boolean 
     }
   };
   return (
-    <section aria-label="Mesh of the part" style={{ marginTop: 12 }}>
+    <Box component="section" sx={{ mt: 1.5 }} aria-label="Mesh of the part">
       <div
-        className="drop"
+        className={dropCss.drop}
         data-over={over}
         onDragOver={(event) => {
           event.preventDefault();
@@ -86,6 +88,6 @@ export function MeshDrop({ part, again = false }: { part: Part; again?: boolean 
           {says.text}
         </Note>
       ) : null}
-    </section>
+    </Box>
   );
 }

@@ -1,3 +1,4 @@
+import { Row } from '@/ui/layout/Row';
 import Button from '@mui/material/Button';
 import type { Part } from '@/core/car/parts/parts';
 import { handOver } from '../../session/handOver';
@@ -17,9 +18,9 @@ export function MeshFiles({ part, meshReady }: { part: Part; meshReady: string }
       );
   };
   return (
-    <div className="row" style={{ marginTop: 10 }}>
+    <Row sx={{ mt: 1.25 }}>
       As it lies on the bed: <Button onClick={() => void hand('stl')}>STL</Button>
       <Button onClick={() => void hand('3mf')}>3MF</Button>
-    </div>
+    </Row>
   );
 }

@@ -1,5 +1,6 @@
 'use client';
 
+import { Row } from '@/ui/layout/Row';
 import { Note } from '@/ui/controls/Note';
 import Button from '@mui/material/Button';
 import type { Part } from '@/core/car/parts/parts';
@@ -60,7 +61,7 @@ export function MeshHealth({
         </Note>
       ))}
       {sized && !closed ? (
-        <div className="row" role="group" aria-label="Unit of the file">
+        <Row role="group" aria-label="Unit of the file">
           In which unit was it written?
           {units.map(({ unitMm, name, longestMm }) => (
             <Button
@@ -85,7 +86,7 @@ export function MeshHealth({
               {name}: {formatText(longestMm, 'lengthMm', reader)}
             </Button>
           ))}
-        </div>
+        </Row>
       ) : null}
     </>
   );

@@ -1,5 +1,6 @@
 'use client';
 
+import Typography from '@mui/material/Typography';
 import { Note } from '@/ui/controls/Note';
 import dynamic from 'next/dynamic';
 import { useState } from 'react';
@@ -69,7 +70,7 @@ export function MeshSide({ part }: { part: Part }) {
         </Note>
       ) : null}
       {seen ? (
-        <p className="quiet" style={{ fontSize: 13 }} data-testid="mesh-facts">
+        <Typography variant="note" color="textSecondary" data-testid="mesh-facts">
           {mesh.name}: {seen.measure.triangles.toLocaleString(reader.locale)} triangles,{' '}
           {([0, 1, 2] as const)
             .map((axis) =>
@@ -87,9 +88,9 @@ export function MeshSide({ part }: { part: Part }) {
             reader,
           )}{' '}
           solid.
-        </p>
+        </Typography>
       ) : problem ? null : (
-        <p className="quiet">Reading the mesh…</p>
+        <Typography color="textSecondary">Reading the mesh…</Typography>
       )}
       {mended ? <Note role="status">{mended}</Note> : null}
       {seen ? <MeshHealth part={part} seen={seen} onDone={setMended} /> : null}

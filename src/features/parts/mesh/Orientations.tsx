@@ -1,5 +1,8 @@
 'use client';
 
+import waysCss from '@/features/parts/mesh/ways.module.css';
+import Box from '@mui/material/Box';
+import Typography from '@mui/material/Typography';
 import Button from '@mui/material/Button';
 import { polygonHull } from 'd3-polygon';
 import { useMemo } from 'react';
@@ -61,17 +64,17 @@ export function Orientations({ part, seen, meshReady }: { part: Part; seen: Seen
   const shown = found.value.list.slice(0, SHOWN);
   const listed = present && !shown.includes(present) ? [...shown.slice(0, SHOWN - 1), present] : shown;
   return (
-    <section aria-label="Ways up on the bed" style={{ marginTop: 12 }}>
-      <p className="cap">
+    <Box component="section" sx={{ mt: 1.5 }} aria-label="Ways up on the bed">
+      <Typography component="p" variant="label">
         <span>
           Ways up on the bed{load ? ', the strongest first' : ': give it a load to know the strongest'}
         </span>
-      </p>
-      <div className="ways">
+      </Typography>
+      <div className={waysCss.ways}>
         {listed.map((one, index) => {
           const now = one === present;
           return (
-            <div key={one.direction.join()} className="way" data-now={now} data-testid="way">
+            <div key={one.direction.join()} className={waysCss.way} data-now={now} data-testid="way">
               <Outline positions={seen.positions} up={one.direction} />
               <div>
                 <b>{index + 1}.</b>{' '}
@@ -80,7 +83,9 @@ export function Orientations({ part, seen, meshReady }: { part: Part; seen: Seen
                 )}{' '}
                 {formatText(one.heightMm, 'lengthMm', reader)} high,{' '}
                 {formatText(one.overhangAreaMm2, 'surfaceMm2', reader)} to support.{' '}
-                <span className="quiet">{say(one.why, reader)}</span>{' '}
+                <Typography component="span" color="textSecondary">
+                  {say(one.why, reader)}
+                </Typography>{' '}
                 {now ? (
                   <b>as it is</b>
                 ) : closed ? null : (
@@ -97,7 +102,7 @@ export function Orientations({ part, seen, meshReady }: { part: Part; seen: Seen
           );
         })}
       </div>
-    </section>
+    </Box>
   );
 }
 

@@ -1,5 +1,9 @@
 'use client';
 
+import { Row } from '@/ui/layout/Row';
+import chartsCss from '@/ui/charts/charts.module.css';
+import Box from '@mui/material/Box';
+import Typography from '@mui/material/Typography';
 import Slider from '@mui/material/Slider';
 import { Note } from '@/ui/controls/Note';
 import { Toggle, Toggles } from '@/ui/controls/Toggle';
@@ -15,7 +19,7 @@ import { useReader } from '@/ui/reader';
 import { hasWebGl, inkOf, Orbit } from '@/ui/space';
 import type { SeenMesh, Solved } from '@/workers/parts.worker';
 import { type Shows, SHOWS, SHOW_WORDS, marginState, MeshBody, SolvedBody, DRAWN_MOVE } from '../PartBodies';
-import { Box, Arrow, centreOf, MarginSign } from '../PartMarks';
+import { Arrow, Box as Cuboid, centreOf, MarginSign } from '../PartMarks';
 
 interface PartSceneProps {
   seen: SeenMesh;
@@ -52,7 +56,12 @@ export function PartScene({ seen, mesh, solved, mode, onMode, onFace }: PartScen
   normal[long] = -1;
   const plane = new Plane(new Vector3(...normal), min[long] + cut * sides[long]! + 1e-3 * size);
   return (
-    <figure className="chart" style={{ width: '100%', marginTop: 6 }} data-testid="part-space">
+    <Box
+      component="figure"
+      className={chartsCss.chart}
+      sx={{ width: '100%', mt: 0.75 }}
+      data-testid="part-space"
+    >
       <figcaption>
         <span>
           Drag to turn, wheel to come nearer{onMode ? '; click a face to' : ''}
@@ -66,7 +75,7 @@ export function PartScene({ seen, mesh, solved, mode, onMode, onFace }: PartScen
             </Toggles>
           ) : null}
         </span>
-        <span className="row" style={{ fontWeight: 400 }}>
+        <Row as="span">
           {solved ? (
             <Toggles label="Colour by">
               {SHOWS.map((one) => (
@@ -93,10 +102,12 @@ export function PartScene({ seen, mesh, solved, mode, onMode, onFace }: PartScen
               sx={{ width: 90, verticalAlign: 'middle', ml: 1 }}
             />
           </label>
-        </span>
+        </Row>
       </figcaption>
-      <div
-        style={{ height: HEIGHT_PX, background: 'var(--sheet)', border: '1px solid var(--rule)' }}
+      <Box
+        style={{ height: HEIGHT_PX }}
+        className={chartsCss.scene}
+
         role="img"
         aria-label={`The part in space, ${(mesh.held ?? []).length} holds, ${(mesh.pulls ?? []).length} pulls${solved ? `, margin ${formatNumber(solved.result.margin, reader.locale, 3)}` : ''}`}
       >
@@ -130,11 +141,11 @@ export function PartScene({ seen, mesh, solved, mode, onMode, onFace }: PartScen
             <SolvedBody solved={solved} by={shows} size={size} bent={bent} ink={ink} plane={plane} />
           )}
           {(mesh.held ?? []).map((box) => (
-            <Box key={box.id} box={box} colour={ink.ink} size={size} hatched />
+            <Cuboid key={box.id} box={box} colour={ink.ink} size={size} hatched />
           ))}
           {(mesh.pulls ?? []).map((pull) => (
             <group key={pull.id}>
-              <Box box={pull} colour={ink.ink} size={size} />
+              <Cuboid box={pull} colour={ink.ink} size={size} />
               <Arrow from={outOf(pull)} direction={pull.direction} length={0.28 * size} colour={ink.ink} />
             </group>
           ))}
@@ -153,8 +164,8 @@ export function PartScene({ seen, mesh, solved, mode, onMode, onFace }: PartScen
             colour={ink.moss}
           />
         </Canvas>
-      </div>
-      <p className="quiet" style={{ fontSize: 12 }}>
+      </Box>
+      <Typography variant="small" color="textSecondary">
         Green arrow: up on the bed. Hatched: held. Arrow out of an outline: pulled.{' '}
         {shows === 'mesh'
           ? 'Ochre: faces to support.'
@@ -164,8 +175,8 @@ export function PartScene({ seen, mesh, solved, mode, onMode, onFace }: PartScen
         {solved && bent && shows !== 'mesh'
           ? ` Movement drawn ${formatNumber((DRAWN_MOVE * size) / solved.result.maxDisplacementMm, reader.locale, 2)} times as large.`
           : ''}
-      </p>
-    </figure>
+      </Typography>
+    </Box>
   );
 }
 

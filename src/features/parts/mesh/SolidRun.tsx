@@ -1,5 +1,7 @@
 'use client';
 
+import Box from '@mui/material/Box';
+import { Row } from '@/ui/layout/Row';
 import { Note } from '@/ui/controls/Note';
 import Button from '@mui/material/Button';
 import { firstUp } from '@/words/lists';
@@ -50,12 +52,12 @@ export function SolidRun({ part, solid, meshReady }: { part: Part; solid: SolidW
   const length = (value: number) => formatText(value, 'lengthMm', reader, 2);
   const shift = kept?.finer ? Math.abs(kept.finer.margin / kept.margin - 1) : undefined;
   return (
-    <section aria-label="Solid analysis" style={{ margin: '10px 0' }}>
+    <Box component="section" sx={{ m: '10px 0' }} aria-label="Solid analysis">
       {solid.missing.length > 0 ? <Note>To solve it as a solid, say {needNames(solid.missing)}.</Note> : null}
-      <div className="row">
-        <div style={{ width: 210 }}>
+      <Row>
+        <Box sx={{ width: 210 }}>
           <DocumentField path={['parts', 'items', part.id, 'mesh', 'voxelMm']} example={1} />
-        </div>
+        </Box>
         {solid.running ? (
           <>
             <span role="status">
@@ -82,7 +84,7 @@ export function SolidRun({ part, solid, meshReady }: { part: Part; solid: SolidW
             ) : null}
           </>
         )}
-      </div>
+      </Row>
       {solid.problem ? (
         <Note tone="bad" role="alert">
           {solid.problem}
@@ -115,6 +117,6 @@ export function SolidRun({ part, solid, meshReady }: { part: Part; solid: SolidW
           ) : null}
         </Note>
       ) : null}
-    </section>
+    </Box>
   );
 }

@@ -1,3 +1,6 @@
+import fieldsCss from '@/ui/fields.module.css';
+import Box from '@mui/material/Box';
+import Typography from '@mui/material/Typography';
 import { Select } from '@/ui/controls/Select';
 import { Note } from '@/ui/controls/Note';
 import { type KeyboardEvent, useEffect, useRef, useState } from 'react';
@@ -56,10 +59,10 @@ export function CouponSheet({
   );
   const number = (value: number) => formatNumber(value, reader.locale, 3);
   const column = (kind: CouponReading['kind']) => (
-    <section aria-label={NAMES[kind]} style={{ flex: '1 1 200px', maxWidth: 250 }}>
-      <p className="cap">
+    <Box component="section" sx={{ flex: '1 1 200px', maxWidth: 250 }} aria-label={NAMES[kind]}>
+      <Typography component="p" variant="label">
         <span>{NAMES[kind]}</span>
-      </p>
+      </Typography>
       {data.samples
         .filter((one) => one.kind === kind)
         .map(({ id, nominalMm, measuredMm }) => (
@@ -72,20 +75,22 @@ export function CouponSheet({
             onChange={(value) => read(id, value)}
           />
         ))}
-    </section>
+    </Box>
   );
   return (
-    <div ref={form} onKeyDown={onward} role="group" aria-label="Reading sheet" style={{ marginTop: 16 }}>
-      <p className="sub">What the caliper shows</p>
-      <Charts style={{ marginTop: 4 }}>
+    <Box sx={{ mt: 2 }} ref={form} onKeyDown={onward} role="group" aria-label="Reading sheet">
+      <Typography component="p" variant="heading">
+        What the caliper shows
+      </Typography>
+      <Charts sx={{ mt: 4 }}>
         {column('hole')}
         {column('peg')}
-        <section aria-label="Captive discs" style={{ flex: '1 1 220px', maxWidth: 270 }}>
-          <p className="cap">
+        <Box component="section" sx={{ flex: '1 1 220px', maxWidth: 270 }} aria-label="Captive discs">
+          <Typography component="p" variant="label">
             <span>Captive discs: does it turn with a key?</span>
-          </p>
+          </Typography>
           {data.gaps.map(({ id, gapMm, freed: state }) => (
-            <div key={id} className="field">
+            <div key={id} className={fieldsCss.field}>
               <label htmlFor={id}>gap {number(gapMm)} mm</label>
               <Select
                 id={id}
@@ -101,7 +106,7 @@ export function CouponSheet({
               </Select>
             </div>
           ))}
-        </section>
+        </Box>
       </Charts>
       {odd.length > 0 ? (
         <Note role="status">
@@ -114,6 +119,6 @@ export function CouponSheet({
           : more than {PLAUSIBLE_MM} mm off, read it again.
         </Note>
       ) : null}
-    </div>
+    </Box>
   );
 }

@@ -1,3 +1,5 @@
+import TableContainer from '@mui/material/TableContainer';
+import Typography from '@mui/material/Typography';
 import Table from '@mui/material/Table';
 import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
@@ -22,8 +24,8 @@ export function DrawnSizes({
   const nameOf = (id: string | undefined) =>
     document.parts.items.find((part) => part.id === id)?.name ?? 'the car';
   return (
-    <div className="gridbox">
-      <Table size="small" className="grid" data-testid="drawn-sizes" style={{ marginTop: 10 }}>
+    <TableContainer>
+      <Table size="small" data-testid="drawn-sizes" sx={{ mt: 1.25 }}>
         <TableHead>
           <TableRow>
             <TableCell>Joint</TableCell>
@@ -45,12 +47,15 @@ export function DrawnSizes({
                   {errorMm === undefined ? (
                     ''
                   ) : (
-                    <span className="quiet"> ± {formatText(errorMm, 'lengthMm', reader, 1)}</span>
+                    <Typography component="span" color="textSecondary">
+                      {' '}
+                      ± {formatText(errorMm, 'lengthMm', reader, 1)}
+                    </Typography>
                   )}
                 </TableCell>
                 <TableCell align="right">{length(targetMm)}</TableCell>
                 <TableCell>{index === 0 ? nameOf(joint.part) : ''}</TableCell>
-                <TableCell className="quiet">
+                <TableCell data-tone="quiet">
                   {kind === 'gap'
                     ? coupon
                       ? 'the gaps of the test piece'
@@ -65,7 +70,7 @@ export function DrawnSizes({
               ? [
                   <TableRow key={`${joint.id}missing`}>
                     <TableCell>{sizes.length === 0 ? <b>{joint.name}</b> : ''}</TableCell>
-                    <TableCell className="quiet" colSpan={5}>
+                    <TableCell data-tone="quiet" colSpan={5}>
                       Needs {missing.join(', ')}.
                     </TableCell>
                   </TableRow>,
@@ -74,6 +79,6 @@ export function DrawnSizes({
           ])}
         </TableBody>
       </Table>
-    </div>
+    </TableContainer>
   );
 }

@@ -1,5 +1,10 @@
 'use client';
 
+import { Page } from '@/ui/layout/Page';
+import fieldsCss from '@/ui/fields.module.css';
+import Typography from '@mui/material/Typography';
+import { Row } from '@/ui/layout/Row';
+import Box from '@mui/material/Box';
 import { Select } from '@/ui/controls/Select';
 import Button from '@mui/material/Button';
 import { Note } from '@/ui/controls/Note';
@@ -95,11 +100,11 @@ export function FitsSide({ tabs }: { tabs: ReactNode }) {
     );
   };
   return (
-    <main className="page readfirst">
+    <Page>
       <Bench>
         <Group title="Test pieces" aside="one a printer and material">
           {coupons.length > 0 ? (
-            <div className="pick">
+            <div className={fieldsCss.pick}>
               <Select
                 look="strong"
                 aria-label="Choose a test piece"
@@ -117,21 +122,21 @@ export function FitsSide({ tabs }: { tabs: ReactNode }) {
           <NewCoupon printers={printers} materials={materials} onBegin={begin} />
         </Group>
         <Group title="The piece itself">
-          <p className="quiet" style={{ fontSize: 13 }}>
+          <Typography variant="note" color="textSecondary">
             Print it flat, as your parts are printed. Sizes rise from the corner that is cut off.
-          </p>
-          <div className="row" style={{ marginTop: 6 }}>
+          </Typography>
+          <Row sx={{ mt: 0.75 }}>
             <Button onClick={() => void piece('stl')}>STL</Button>
             <Button onClick={() => void piece('svg')}>SVG with sizes</Button>
-          </div>
+          </Row>
         </Group>
         <Joints />
       </Bench>
       <Readings>
         {tabs}
-        <h1 className="answer" data-testid="fits-answer">
+        <Typography variant="answer" data-testid="fits-answer">
           <Answer coupon={coupon?.data} joints={drawn.length} corrected={corrected} />
-        </h1>
+        </Typography>
         {problem ? (
           <Note tone="bad" role="alert">
             {problem}
@@ -140,10 +145,10 @@ export function FitsSide({ tabs }: { tabs: ReactNode }) {
         {drawn.length > 0 ? (
           <DrawnSizes drawn={drawn} document={document} />
         ) : (
-          <p style={{ marginTop: 8, maxWidth: 640 }}>
+          <Box component="p" sx={{ mt: 1, maxWidth: 640 }}>
             Add the joints of the car on the bench, screws, bearings, pins and captive joints, and each hole
             shows the size to draw here.
-          </p>
+          </Box>
         )}
         {coupon ? (
           <>
@@ -152,7 +157,7 @@ export function FitsSide({ tabs }: { tabs: ReactNode }) {
               coupon={coupon}
               onChange={(data) => void save({ ...coupon, data })}
             />
-            <p className="quiet" style={{ fontSize: 13, marginTop: 6 }}>
+            <Typography variant="note" color="textSecondary" sx={{ mt: 0.75 }}>
               <LineWords
                 coupon={coupon.data}
                 locale={reader.locale}
@@ -161,11 +166,11 @@ export function FitsSide({ tabs }: { tabs: ReactNode }) {
               <Button variant="link" onClick={() => void remove(coupon.id)}>
                 throw this sheet away
               </Button>
-            </p>
+            </Typography>
           </>
         ) : null}
       </Readings>
-    </main>
+    </Page>
   );
 }
 

@@ -1,3 +1,7 @@
+import fieldsCss from '@/ui/fields.module.css';
+import { Row } from '@/ui/layout/Row';
+import Typography from '@mui/material/Typography';
+import Box from '@mui/material/Box';
 import { IconAct } from '@/ui/controls/IconAct';
 import Button from '@mui/material/Button';
 import { TextInput } from '@/ui/controls/TextInput';
@@ -46,18 +50,20 @@ export function Joints() {
   return (
     <Group title="Joints" aside={joints.length > 0 ? `${joints.length} kinds` : 'screws, bearings, pins'}>
       {joints.map((joint) => (
-        <section key={joint.id} aria-label={joint.name} className="supplyitem">
-          <div className="row" style={{ flexWrap: 'nowrap' }}>
+        <section key={joint.id} aria-label={joint.name} className={fieldsCss.supplyitem}>
+          <Row sx={{ flexWrap: 'nowrap' }}>
             <Button
               variant="link"
-              style={{ flex: 1, textAlign: 'left' }}
+              sx={{ flex: 1, textAlign: 'left' }}
               aria-expanded={open === joint.id}
               onClick={() => setOpen(open === joint.id ? undefined : joint.id)}
             >
               {(joint.count ?? 1) > 1 ? `${joint.count} × ` : ''}
               {joint.name}
             </Button>
-            <small className="quiet">{KIND_WORDS[joint.kind]}</small>
+            <Typography component="small" variant="small" color="textSecondary">
+              {KIND_WORDS[joint.kind]}
+            </Typography>
             <IconAct
               icon="takeOut"
               label={`Take ${joint.name} out`}
@@ -66,14 +72,15 @@ export function Joints() {
                 edit([{ path: ['print', 'joints'], value: joints.filter(({ id }) => id !== joint.id) }])
               }
             />
-          </div>
+          </Row>
           {open === joint.id ? <JointFields joint={joint} parts={parts} /> : null}
         </section>
       ))}
       {closed ? null : (
-        <form
-          className="row"
-          style={{ marginTop: 6, flexWrap: 'nowrap' }}
+        <Row
+          as="form"
+          sx={{ mt: 0.75, flexWrap: 'nowrap' }}
+
           onSubmit={(event) => {
             event.preventDefault();
             add();
@@ -81,7 +88,7 @@ export function Joints() {
         >
           <TextInput
             boxed
-            style={{ minWidth: 0, flex: 1 }}
+            sx={{ minWidth: 0, flex: 1 }}
             aria-label="Name of the joint"
             placeholder="e.g. Motor screws"
             value={name}
@@ -89,7 +96,7 @@ export function Joints() {
             onChange={(event) => setName(event.target.value)}
           />
           <Select
-            style={{ maxWidth: 100 }}
+            sx={{ maxWidth: 100 }}
             aria-label="Kind of joint"
             value={kind}
             onChange={(event) => setKind(event.target.value as JointKind)}
@@ -103,7 +110,7 @@ export function Joints() {
           <Button type="submit" aria-label="Add the joint" disabled={name.trim() === ''}>
             Add
           </Button>
-        </form>
+        </Row>
       )}
     </Group>
   );
@@ -118,7 +125,7 @@ function JointFields({
 }) {
   const at = (key: string) => ['print', 'joints', id, key];
   return (
-    <div style={{ paddingLeft: 8 }}>
+    <Box sx={{ pl: 1 }}>
       <DocumentChoice
         path={at('part')}
         label={kind === 'bearing' ? 'Sits in' : 'Held in'}
@@ -158,6 +165,6 @@ function JointFields({
           empty={kind === 'bearing' ? 'press' : kind === 'pin' ? 'running' : 'loose'}
         />
       )}
-    </div>
+    </Box>
   );
 }

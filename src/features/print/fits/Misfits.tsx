@@ -1,3 +1,5 @@
+import Box from '@mui/material/Box';
+import Typography from '@mui/material/Typography';
 import { Note } from '@/ui/controls/Note';
 import Button from '@mui/material/Button';
 import { Select } from '@/ui/controls/Select';
@@ -16,7 +18,7 @@ export function Misfits({ document, misfits }: { document: BuildDocument; misfit
   const partOf = (id: string): Part | undefined => meshed.find((part) => part.id === id);
   const cut = chosen ? partOf(chosen) : undefined;
   return (
-    <section aria-label="Parts too large" style={{ marginTop: 12 }}>
+    <Box component="section" sx={{ mt: 1.5 }} aria-label="Parts too large">
       {misfits.map((misfit) => (
         <Note tone="bad" key={misfit.id}>
           <b>{partOf(misfit.id)?.name}</b> {misfitWords(misfit)}.{' '}
@@ -26,7 +28,7 @@ export function Misfits({ document, misfits }: { document: BuildDocument; misfit
       {cut ? (
         <SplitTool key={cut.id} document={document} part={cut} onClose={() => choose(undefined)} />
       ) : (
-        <div className="quiet">
+        <Typography component="div" color="textSecondary">
           Split a part at a plane:{' '}
           <Select aria-label="Part to split" value="" onChange={(event) => choose(event.target.value)}>
             <option value="">choose a part</option>
@@ -36,8 +38,8 @@ export function Misfits({ document, misfits }: { document: BuildDocument; misfit
               </option>
             ))}
           </Select>
-        </div>
+        </Typography>
       )}
-    </section>
+    </Box>
   );
 }

@@ -1,5 +1,7 @@
 'use client';
 
+import fieldsCss from '@/ui/fields.module.css';
+import Box from '@mui/material/Box';
 import { Select } from '@/ui/controls/Select';
 import Button from '@mui/material/Button';
 import { useState } from 'react';
@@ -17,14 +19,16 @@ export function NewCoupon({
   const [material, setMaterial] = useState(materials[0] ?? '');
   const known = printers.includes(printer) ? printer : (printers[0] ?? '');
   return (
-    <form
-      style={{ marginTop: 4 }}
+    <Box
+      component="form"
+      sx={{ mt: 0.5 }}
+
       onSubmit={(event) => {
         event.preventDefault();
         onBegin(known, material);
       }}
     >
-      <div className="field">
+      <div className={fieldsCss.field}>
         <label htmlFor="coupon-material">Material</label>
         <Select id="coupon-material" value={material} onChange={(event) => setMaterial(event.target.value)}>
           {materials.map((name) => (
@@ -32,7 +36,7 @@ export function NewCoupon({
           ))}
         </Select>
       </div>
-      <div className="field">
+      <div className={fieldsCss.field}>
         <label htmlFor="coupon-printer">Printer</label>
         <Select id="coupon-printer" value={known} onChange={(event) => setPrinter(event.target.value)}>
           {printers.map((name) => (
@@ -40,9 +44,9 @@ export function NewCoupon({
           ))}
         </Select>
       </div>
-      <Button type="submit" style={{ marginTop: 6 }} disabled={known === '' || material === ''}>
+      <Button type="submit" sx={{ mt: 0.75 }} disabled={known === '' || material === ''}>
         Read a new piece
       </Button>
-    </form>
+    </Box>
   );
 }

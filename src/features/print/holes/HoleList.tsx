@@ -1,5 +1,7 @@
 'use client';
 
+import fieldsCss from '@/ui/fields.module.css';
+import Typography from '@mui/material/Typography';
 import { IconAct } from '@/ui/controls/IconAct';
 import { TextInput } from '@/ui/controls/TextInput';
 import Button from '@mui/material/Button';
@@ -33,7 +35,7 @@ export function HoleList({ pattern: { id, name, holes, readings } }: { pattern: 
     ]);
   return (
     <Group title="Holes" aside={`${holes.length}`}>
-      <div className="field text">
+      <div className={fieldsCss.textField}>
         <label htmlFor={`pattern-${id}`}>Name</label>
         <TextInput
           id={`pattern-${id}`}
@@ -60,13 +62,13 @@ export function HoleList({ pattern: { id, name, holes, readings } }: { pattern: 
         </div>
       ))}
       {closed ? null : (
-        <Button style={{ marginTop: 6 }} onClick={add}>
+        <Button sx={{ mt: 0.75 }} onClick={add}>
           Add a hole
         </Button>
       )}
-      <p className="quiet" style={{ fontSize: 12, marginTop: 6 }}>
+      <Typography variant="small" color="textSecondary" sx={{ mt: 0.75 }}>
         The first hole lies at 0, 0 and the second on the line to the right.
-      </p>
+      </Typography>
     </Group>
   );
 }

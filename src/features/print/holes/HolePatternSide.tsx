@@ -1,6 +1,11 @@
 'use client';
 
-import { DIMMED } from '@/ui/theme/tokens';
+import { dimmedWhen } from '@/ui/layout/dimmedWhen';
+import { Page } from '@/ui/layout/Page';
+import clsx from 'clsx';
+import figuresCss from '@/ui/Figure.module.css';
+import Typography from '@mui/material/Typography';
+import { Row } from '@/ui/layout/Row';
 import Button from '@mui/material/Button';
 import { type ReactNode, useMemo } from 'react';
 import type { HolePattern } from '@/core/car/document/print';
@@ -61,7 +66,7 @@ export function HolePatternSide({
       );
   };
   return (
-    <main className="page readfirst">
+    <Page>
       <Bench>
         {picker}
         <HoleList pattern={pattern} />
@@ -69,7 +74,7 @@ export function HolePatternSide({
         {closed ? null : (
           <Button
             variant="text"
-            style={{ marginTop: 10 }}
+            sx={{ mt: 1.25 }}
             onClick={() => edit([{ path: ['print', 'patterns', pattern.id], value: undefined }])}
           >
             throw {pattern.name.toLowerCase()} away
@@ -78,7 +83,7 @@ export function HolePatternSide({
       </Bench>
       <Readings>
         {tabs}
-        <h1 className="answer" data-testid="pattern-answer">
+        <Typography variant="answer" data-testid="pattern-answer">
           {!ready ? (
             'Read a distance across two holes, and go on from there.'
           ) : found.refused ? (
@@ -88,7 +93,7 @@ export function HolePatternSide({
           ) : suspect.length > 0 ? (
             <>
               The reading from {suspect[0]!.from} to {suspect[0]!.to}{' '}
-              <span className="figure over">is wrong</span>:{' '}
+              <span className={clsx(figuresCss.figure, figuresCss.over)}>is wrong</span>:{' '}
               {formatNumber(suspect[0]!.standardised, reader.locale, 2)} times its error off what the others
               say.
             </>
@@ -102,31 +107,31 @@ export function HolePatternSide({
               {holes.length} holes, each known to <b>±{length(solved.largestErrorMm ?? 0)}</b> or better.
             </>
           )}
-        </h1>
+        </Typography>
         {closed ? null : (
           <ReadingEntry key={readings.length} pattern={pattern} next={next} foretold={fresh} />
         )}
-        <Charts style={{ opacity: found.stale ? DIMMED : 1 }}>
+        <Charts sx={dimmedWhen(found.stale)}>
           {solved && ready ? <PatternDrawing pattern={pattern} solved={solved} /> : null}
           <ReadingTable pattern={pattern} solved={solved} />
         </Charts>
         {solved?.result.notes.map((note) => (
-          <p key={note.code} className="quiet" style={{ fontSize: 13 }}>
+          <Typography variant="note" color="textSecondary" key={note.code}>
             {say(note, reader)}
-          </p>
+          </Typography>
         ))}
         {solved && ready && rigid ? (
-          <div className="row" style={{ marginTop: 10 }}>
+          <Row sx={{ mt: 1.25 }}>
             A test plate to lay on it:{' '}
             {(['svg', 'dxf', 'stl'] as const).map((kind) => (
               <Button key={kind} onClick={() => void file(kind)}>
                 {kind.toUpperCase()}
               </Button>
             ))}
-          </div>
+          </Row>
         ) : null}
       </Readings>
-    </main>
+    </Page>
   );
 }
 

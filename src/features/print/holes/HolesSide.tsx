@@ -1,5 +1,10 @@
 'use client';
 
+import { Page } from '@/ui/layout/Page';
+import frameCss from '@/ui/layout/frame.module.css';
+import fieldsCss from '@/ui/fields.module.css';
+import Typography from '@mui/material/Typography';
+import Box from '@mui/material/Box';
 import { Select } from '@/ui/controls/Select';
 import Button from '@mui/material/Button';
 import { type ReactNode, useState } from 'react';
@@ -29,10 +34,10 @@ export function HolesSide({ tabs }: { tabs: ReactNode }) {
     choose(fresh.id);
   };
   const picker = (
-    <section className="group" aria-label="Hole patterns">
+    <section className={frameCss.group} aria-label="Hole patterns">
       <h2>Hole patterns</h2>
       {patterns.length > 0 ? (
-        <div className="pick">
+        <div className={fieldsCss.pick}>
           <Select
             look="strong"
             aria-label="Choose a pattern"
@@ -48,7 +53,7 @@ export function HolesSide({ tabs }: { tabs: ReactNode }) {
         </div>
       ) : null}
       {closed ? null : (
-        <Button style={{ marginTop: 6 }} onClick={add}>
+        <Button sx={{ mt: 0.75 }} onClick={add}>
           Measure a pattern
         </Button>
       )}
@@ -56,16 +61,18 @@ export function HolesSide({ tabs }: { tabs: ReactNode }) {
   );
   if (pattern) return <HolePatternSide key={pattern.id} pattern={pattern} picker={picker} tabs={tabs} />;
   return (
-    <main className="page readfirst">
+    <Page>
       <Bench>{picker}</Bench>
       <Readings>
         {tabs}
-        <h1 className="answer">Measure a hole pattern off what is there already, and print what fits it.</h1>
-        <p style={{ marginTop: 8, maxWidth: 640 }}>
+        <Typography variant="answer">
+          Measure a hole pattern off what is there already, and print what fits it.
+        </Typography>
+        <Box component="p" sx={{ mt: 1, maxWidth: 640 }}>
           A caliper across pairs of holes is enough: outside or inside jaws, in any order. The page places the
           holes, says how sure it is, names the reading that is wrong, and what to measure next.
-        </p>
+        </Box>
       </Readings>
-    </main>
+    </Page>
   );
 }

@@ -1,3 +1,4 @@
+import fieldsCss from '@/ui/fields.module.css';
 import { Tick } from '@/ui/controls/Tick';
 import type { HolePattern } from '@/core/car/document/print';
 import { useBuild } from '../../session/BuildContext';
@@ -10,10 +11,10 @@ export function LaidUnder({ pattern: { id, under } }: { pattern: HolePattern }) 
   const behind = -(document.chassis.wheelbaseMm ?? 0) / 2;
   return (
     <Group title="On the chassis">
-      <div className="field">
+      <div className={fieldsCss.field}>
         <label>
           <Tick
-            style={{ width: 'auto' }}
+            sx={{ width: 'auto' }}
             checked={under !== undefined}
             disabled={closed}
             onChange={(event) =>

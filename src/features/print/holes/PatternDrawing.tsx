@@ -1,3 +1,4 @@
+import chartsCss from '@/ui/charts/charts.module.css';
 import Table from '@mui/material/Table';
 import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
@@ -53,7 +54,7 @@ export function PatternDrawing({
   const [wrong] = result.suspect;
   const loose = new Set(result.looseHoles ?? []);
   return (
-    <figure className="chart" style={{ width: `min(100%, ${width}px)` }} data-testid="pattern">
+    <figure className={chartsCss.chart} style={{ width: `min(100%, ${width}px)` }} data-testid="pattern">
       <figcaption>
         <span>
           {name}, to scale
@@ -114,13 +115,18 @@ export function PatternDrawing({
           ) : null;
         })}
         {shown.map(({ id, xMm, yMm, diameterMm }) => (
-          <text key={id} className="strong" x={x(xMm) + Math.max(3, (diameterMm / 2) * k) + 5} y={y(yMm) - 6}>
+          <text
+            key={id}
+            className={chartsCss.strong}
+            x={x(xMm) + Math.max(3, (diameterMm / 2) * k) + 5}
+            y={y(yMm) - 6}
+          >
             {id}
           </text>
         ))}
       </svg>
-      <div className="tablebox">
-        <Table size="small" className="tableview">
+      <div className={chartsCss.tablebox}>
+        <Table size="small" className={chartsCss.tableview}>
           <TableHead>
             <TableRow>
               <TableCell>Hole</TableCell>

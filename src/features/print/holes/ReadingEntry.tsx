@@ -1,5 +1,8 @@
 'use client';
 
+import { Row } from '@/ui/layout/Row';
+import Box from '@mui/material/Box';
+import Typography from '@mui/material/Typography';
 import { SheetForm } from '@/ui/controls/SheetForm';
 import { Select } from '@/ui/controls/Select';
 import Button from '@mui/material/Button';
@@ -60,7 +63,7 @@ export function ReadingEntry({
   );
   return (
     <SheetForm label="Next reading" maxWidth={640} ref={form} onSubmit={() => note()}>
-      <div className="row">
+      <Row>
         From {holeSelect('From hole', from, (hole) => setPair({ from: hole, to }))} to{' '}
         {holeSelect('To hole', to, (hole) => setPair({ from, to: hole }))}
         <Select
@@ -74,9 +77,9 @@ export function ReadingEntry({
             </option>
           ))}
         </Select>
-      </div>
-      <div className="row" style={{ flexWrap: 'nowrap' }}>
-        <div style={{ flex: 1 }}>
+      </Row>
+      <Row sx={{ flexWrap: 'nowrap' }}>
+        <Box sx={{ flex: 1 }}>
           <QuantityField
             label={`${from} to ${to} reads`}
             quantity="lengthMm"
@@ -88,13 +91,13 @@ export function ReadingEntry({
               setValue(value);
             }}
           />
-        </div>
+        </Box>
         <Button variant="contained" type="submit" disabled={!ready}>
           Note it
         </Button>
-      </div>
+      </Row>
       {foretold ? (
-        <p className="quiet" style={{ fontSize: 12 }} data-testid="next-reading">
+        <Typography variant="small" color="textSecondary" data-testid="next-reading">
           {foretold.from} to {foretold.to} would help most:{' '}
           {foretold.looseLeft !== undefined
             ? foretold.looseLeft === 0
@@ -102,7 +105,7 @@ export function ReadingEntry({
               : `${foretold.looseLeft} would still be loose`
             : `every hole known to ±${formatText(foretold.largestErrorMm!, 'lengthMm', reader, 2)}`}
           .
-        </p>
+        </Typography>
       ) : null}
     </SheetForm>
   );

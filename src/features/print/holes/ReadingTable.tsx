@@ -1,3 +1,5 @@
+import tablesCss from '@/ui/controls/tables.module.css';
+import TableContainer from '@mui/material/TableContainer';
 import { IconAct } from '@/ui/controls/IconAct';
 import Table from '@mui/material/Table';
 import TableHead from '@mui/material/TableHead';
@@ -26,12 +28,12 @@ export function ReadingTable({
   const wrong = (from: string, to: string) => suspect[0]?.from === from && suspect[0].to === to;
   const length = (value: number) => formatText(Number(value.toFixed(2)), 'lengthMm', reader, 6);
   return (
-    <div className="gridbox" style={{ flex: 1, minWidth: 300 }}>
-      <Table size="small" className="grid slim" data-testid="readings">
+    <TableContainer sx={{ flex: 1, minWidth: 300 }}>
+      <Table size="small" className={tablesCss.slim} data-testid="readings">
         <TableHead>
           <TableRow>
             <TableCell>Reading</TableCell>
-            <TableCell className="minor">Jaws</TableCell>
+            <TableCell className={tablesCss.minor}>Jaws</TableCell>
             <TableCell align="right">Read</TableCell>
             <TableCell align="right">Fits</TableCell>
             <TableCell align="right">Off, in its errors</TableCell>
@@ -45,12 +47,12 @@ export function ReadingTable({
               fit && fit.from === reading.from && fit.to === reading.to && fit.readMm === reading.valueMm;
             const bad = wrong(reading.from, reading.to);
             return (
-              <TableRow key={reading.id} data-wrong={bad} style={bad ? { color: 'var(--rust)' } : undefined}>
+              <TableRow key={reading.id} data-wrong={bad}>
                 <TableCell>
                   {reading.from} to {reading.to}
                   {bad ? <b> wrong</b> : null}
                 </TableCell>
-                <TableCell className="minor">{reading.kind}</TableCell>
+                <TableCell className={tablesCss.minor}>{reading.kind}</TableCell>
                 <TableCell align="right">{length(reading.valueMm)}</TableCell>
                 <TableCell align="right">{known ? length(fit.fitMm) : ''}</TableCell>
                 <TableCell align="right">
@@ -77,6 +79,6 @@ export function ReadingTable({
           })}
         </TableBody>
       </Table>
-    </div>
+    </TableContainer>
   );
 }

@@ -1,5 +1,7 @@
 'use client';
 
+import Box from '@mui/material/Box';
+import Typography from '@mui/material/Typography';
 import Table from '@mui/material/Table';
 import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
@@ -34,9 +36,9 @@ export function AidFoot({ title, settings }: { title: string; settings: readonly
     );
   const first = settings[0];
   return (
-    <Charts style={{ gap: 32, alignItems: 'flex-start' }}>
+    <Charts sx={{ gap: 4, alignItems: 'flex-start' }}>
       <section aria-label="Settings">
-        <Table size="small" className="grid" style={{ width: 'auto' }}>
+        <Table size="small" sx={{ width: 'auto' }}>
           <TableHead>
             <TableRow>
               <TableCell>Settings</TableCell>
@@ -49,23 +51,23 @@ export function AidFoot({ title, settings }: { title: string; settings: readonly
               <TableRow key={name}>
                 <TableCell>{name}</TableCell>
                 <TableCell align="right">{formatNumber(value, reader.locale, 4)}</TableCell>
-                <TableCell className="quiet">{unit}</TableCell>
+                <TableCell data-tone="quiet">{unit}</TableCell>
               </TableRow>
             ))}
           </TableBody>
         </Table>
-        <Button variant="link" style={{ fontSize: 13, marginTop: 6 }} onClick={save}>
+        <Button variant="link" sx={{ mt: 0.75 }} onClick={save}>
           As constants in a text file
         </Button>
       </section>
-      <section aria-label="Runs with these settings" style={{ flex: '1 1 380px' }}>
+      <Box component="section" sx={{ flex: '1 1 380px' }} aria-label="Runs with these settings">
         {tagged.length === 0 ? (
-          <p className="quiet" style={{ fontSize: 13, maxWidth: 420 }}>
+          <Typography variant="note" color="textSecondary" sx={{ maxWidth: 420 }}>
             No run is tagged with such settings yet. Put the aid into the build and log a run on the Field
             page: it takes the settings along, and stands here beside what was simulated.
-          </p>
+          </Typography>
         ) : (
-          <Table size="small" className="grid">
+          <Table size="small">
             <TableHead>
               <TableRow>
                 <TableCell>Driven with</TableCell>
@@ -88,7 +90,7 @@ export function AidFoot({ title, settings }: { title: string; settings: readonly
                         {run.conditions.settings!.find(({ name }) => name === first.name)?.value ?? ''}
                       </TableCell>
                     ) : null}
-                    <TableCell align="right" className="slate">
+                    <TableCell align="right" data-tone="measured">
                       {run.kind === 'series'
                         ? seriesWords(run, reader)
                         : formatWithError(speed.mean, speedErrorMps, 'speedMps', reader)}
@@ -99,7 +101,7 @@ export function AidFoot({ title, settings }: { title: string; settings: readonly
             </TableBody>
           </Table>
         )}
-      </section>
+      </Box>
     </Charts>
   );
 }

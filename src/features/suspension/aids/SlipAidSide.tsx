@@ -1,6 +1,7 @@
 'use client';
 
-import { DIMMED } from '@/ui/theme/tokens';
+import { dimmedWhen } from '@/ui/layout/dimmedWhen';
+import Typography from '@mui/material/Typography';
 import Button from '@mui/material/Button';
 import { Fold } from '@/ui/controls/Fold';
 import { Note } from '@/ui/controls/Note';
@@ -94,9 +95,9 @@ export function SlipAidSide({
                 value={brakeNm}
                 onChange={setBrake}
               />
-              <p className="quiet" style={{ fontSize: 12 }}>
+              <Typography variant="small" color="textSecondary">
                 Left empty, the shorted motor brakes.
-              </p>
+              </Typography>
             </>
           ) : (
             <QuantityField
@@ -216,7 +217,7 @@ export function SlipAidSide({
         {tabs}
         {pick}
         <Ask>
-          <h1 className="answer">
+          <Typography variant="answer">
             {!assembled.ok ? (
               `Not worked out yet: it needs ${needNames(assembled.missing)}.`
             ) : !worked.value ? (
@@ -224,11 +225,11 @@ export function SlipAidSide({
             ) : (
               <Answer both={worked.value} brakes={brakes} distanceM={distanceM} fromMps={fromMps} />
             )}
-          </h1>
+          </Typography>
           <SurfaceSwitch />
         </Ask>
         {assembled.ok && worked.value ? (
-          <Charts style={worked.stale ? { opacity: DIMMED } : undefined}>
+          <Charts sx={dimmedWhen(worked.stale)}>
             <Speeds both={worked.value} />
             <Slip both={worked.value} targetPct={aid.targetSlipPct!} brakes={brakes} />
           </Charts>
@@ -249,10 +250,10 @@ export function SlipAidSide({
         ) : null}
         <AidFoot title="slip control" settings={slipSettings(aid)} />
         {foot}
-        <p className="quiet" style={{ fontSize: 12 }}>
+        <Typography variant="small" color="textSecondary">
           First tries with the wheels off the ground, then on closed ground. A sensor that drops out must
           never leave the throttle open: test that on the bench. Local rules go first.
-        </p>
+        </Typography>
       </Readings>
     </>
   );

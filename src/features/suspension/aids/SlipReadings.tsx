@@ -1,3 +1,5 @@
+import clsx from 'clsx';
+import figuresCss from '@/ui/Figure.module.css';
 import type { BrakeResult } from '@/core/physics/aids/brakeAssist';
 import type { SlipSeries, TractionResult } from '@/core/physics/aids/slipDefinition';
 import { formatNumber, formatText } from '@/core/base/units/formatQuantity';
@@ -33,7 +35,7 @@ export function Answer({
     return (
       <>
         From {formatText(fromMps, 'speedMps', reader)} it stands after{' '}
-        <span className="figure plainfig" data-testid="stops">
+        <span className={clsx(figuresCss.figure, figuresCss.plainfig)} data-testid="stops">
           {formatText(assisted.stopM, 'distanceM', reader)}
         </span>
         ; without, after {formatText(bare.stopM, 'distanceM', reader)}
@@ -48,7 +50,7 @@ export function Answer({
   return (
     <>
       Over {formatText(distanceM, 'distanceM', reader)} it takes{' '}
-      <span className="figure plainfig" data-testid="takes">
+      <span className={clsx(figuresCss.figure, figuresCss.plainfig)} data-testid="takes">
         {seconds(assisted.timeToDistanceS)}
       </span>
       ; without, {seconds(bare.timeToDistanceS)}

@@ -1,3 +1,6 @@
+import Box from '@mui/material/Box';
+import { Row } from '@/ui/layout/Row';
+import Typography from '@mui/material/Typography';
 import Button from '@mui/material/Button';
 import type { BrakeInput } from '@/core/physics/aids/brakeAssist';
 import type { TractionInput } from '@/core/physics/aids/slipDefinition';
@@ -48,22 +51,22 @@ export function SlipStudy({
   const rows = found?.own.rows.filter(({ mean }) => mean !== undefined) ?? [];
   const cost = found?.own.best && found.fine.best ? found.own.best.mean! - found.fine.best.mean! : undefined;
   return (
-    <div style={{ width: 424 }}>
-      <div className="row">
+    <Box sx={{ width: 424 }}>
+      <Row>
         {study.done === undefined ? (
           <Button onClick={start}>Sweep the target</Button>
         ) : (
           <>
             <Button onClick={study.cancel}>Cancel</Button>
-            <p role="status" className="quiet">
+            <Typography color="textSecondary" role="status">
               {study.done} of {of} runs
-            </p>
+            </Typography>
           </>
         )}
-      </div>
+      </Row>
       {found?.own.best ? (
         <>
-          <p data-testid="band" style={{ margin: '6px 0' }}>
+          <Box component="p" sx={{ m: '6px 0' }} data-testid="band">
             Best from {formatText(found.own.band!.from, 'percent', reader)} to{' '}
             {formatText(found.own.band!.to, 'percent', reader)}:{' '}
             {formatText(found.own.best.mean!, quantity, reader)}.
@@ -72,7 +75,7 @@ export function SlipStudy({
               : cost > 0.005 * found.own.best.mean!
                 ? ` The sensor’s coarse edges cost ${formatText(cost, quantity, reader, 2)} of that.`
                 : ' A finer sensor would win nothing.'}
-          </p>
+          </Box>
           <LineChart
             title={brakes ? 'Way to stand over the target' : 'Time over the target'}
             testId="slip-study"
@@ -99,11 +102,11 @@ export function SlipStudy({
           />
         </>
       ) : (
-        <p className="quiet" style={{ fontSize: 13, marginTop: 6 }}>
+        <Typography variant="note" color="textSecondary" sx={{ mt: 0.75 }}>
           Tries {STUDY_TARGETS.length} targets, each with {STUDY_SEEDS} seeds of the sensor’s false pulses,
           and again with a sensor without faults.
-        </p>
+        </Typography>
       )}
-    </div>
+    </Box>
   );
 }

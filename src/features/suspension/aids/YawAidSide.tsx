@@ -1,6 +1,8 @@
 'use client';
 
-import { DIMMED } from '@/ui/theme/tokens';
+import Box from '@mui/material/Box';
+import { dimmedWhen } from '@/ui/layout/dimmedWhen';
+import Typography from '@mui/material/Typography';
 import { Toggle, Toggles } from '@/ui/controls/Toggle';
 import Button from '@mui/material/Button';
 import { Fold } from '@/ui/controls/Fold';
@@ -220,10 +222,10 @@ export function YawAidSide({ tabs, foot, pick }: { tabs: ReactNode; foot: ReactN
             label="Rear stiffness over load"
             usual={surface?.ground === 'hard' ? 9 : 5}
           />
-          <p className="quiet" style={{ fontSize: 12 }}>
+          <Typography variant="small" color="textSecondary">
             Side force a radian of slip angle, over the load on the tyre. A rear softer than the front makes
             it loose.
-          </p>
+          </Typography>
         </Fold>
       </Bench>
       <Readings>
@@ -233,12 +235,14 @@ export function YawAidSide({ tabs, foot, pick }: { tabs: ReactNode; foot: ReactN
           {assembled.ok ? (
             <Answer study={study.value} gain={aid.gain!} speedMps={speedMps} />
           ) : (
-            <h1 className="answer">Not worked out yet: it needs {needNames(assembled.missing)}.</h1>
+            <Typography variant="answer">
+              Not worked out yet: it needs {needNames(assembled.missing)}.
+            </Typography>
           )}
           <SurfaceSwitch />
         </Ask>
         {assembled.ok && study.value ? (
-          <div style={study.stale ? { opacity: DIMMED } : undefined}>
+          <Box sx={dimmedWhen(study.stale)}>
             <Charts>
               <TimeChart
                 id="yaw-rate"
@@ -259,7 +263,7 @@ export function YawAidSide({ tabs, foot, pick }: { tabs: ReactNode; foot: ReactN
               />
               <SettleChart result={study.value.assisted} gain={aid.gain!} mostGain={mostGain} />
             </Charts>
-          </div>
+          </Box>
         ) : null}
         {assembled.ok ? <Speeds input={assembled.value} top={top} /> : null}
         <AidFoot
@@ -272,10 +276,10 @@ export function YawAidSide({ tabs, foot, pick }: { tabs: ReactNode; foot: ReactN
           })}
         />
         {foot}
-        <p className="quiet" style={{ fontSize: 12 }}>
+        <Typography variant="small" color="textSecondary">
           Tune on closed ground, alone, gain from zero up. A gyro that over-corrects at speed throws the car
           off line faster than you can release the trigger. Local rules go first.
-        </p>
+        </Typography>
       </Readings>
     </>
   );

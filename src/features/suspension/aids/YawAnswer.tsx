@@ -1,5 +1,8 @@
 'use client';
 
+import clsx from 'clsx';
+import figuresCss from '@/ui/Figure.module.css';
+import Typography from '@mui/material/Typography';
 import { formatNumber, formatText } from '@/core/base/units/formatQuantity';
 import type { YawResult } from '@/core/physics/aids/yawDefinition';
 import { useReader } from '@/ui/reader';
@@ -14,7 +17,7 @@ export function Answer({
   speedMps: number;
 }) {
   const { reader } = useReader();
-  if (!study) return <h1 className="answer">Being worked out…</h1>;
+  if (!study) return <Typography variant="answer">Being worked out…</Typography>;
   const { assisted, bare } = study;
   const { criticalGain: critical, sweep } = assisted;
   const best = sweep
@@ -23,7 +26,7 @@ export function Answer({
   const number = (value: number) => formatNumber(value, reader.locale, 2);
   const past = critical !== undefined && gain > critical;
   return (
-    <h1 className="answer">
+    <Typography variant="answer">
       {assisted.stable ? (
         <>
           With a gain of {number(gain)} it{' '}
@@ -32,7 +35,7 @@ export function Answer({
           ) : (
             <>
               settles in{' '}
-              <span className="figure plainfig" data-testid="settles">
+              <span className={clsx(figuresCss.figure, figuresCss.plainfig)} data-testid="settles">
                 {formatText(assisted.settleS, 'timeS', reader, 2)}
               </span>
             </>
@@ -41,7 +44,7 @@ export function Answer({
       ) : (
         <>
           With a gain of {number(gain)} it{' '}
-          <span className="figure over" data-testid="unstable">
+          <span className={clsx(figuresCss.figure, figuresCss.over)} data-testid="unstable">
             {past ? 'swings itself round' : 'does not recover'}
           </span>
         </>
@@ -72,6 +75,6 @@ export function Answer({
           <span data-testid="best-gain">{number(best.gain)}</span> settles fastest.
         </>
       )}
-    </h1>
+    </Typography>
   );
 }

@@ -1,6 +1,10 @@
 'use client';
 
-import { DIMMED } from '@/ui/theme/tokens';
+import { dimmedWhen } from '@/ui/layout/dimmedWhen';
+import Box from '@mui/material/Box';
+import { Row } from '@/ui/layout/Row';
+import Typography from '@mui/material/Typography';
+import TableContainer from '@mui/material/TableContainer';
 import Button from '@mui/material/Button';
 import Table from '@mui/material/Table';
 import TableHead from '@mui/material/TableHead';
@@ -26,8 +30,8 @@ export function Speeds({ input, top }: { input: YawInput; top: number }) {
   const speeds = Array.from({ length: SPEEDS }, (_, index) => (1.3 * top * (index + 1)) / SPEEDS);
   const of = SPEEDS * GAINS_A_SPEED;
   return (
-    <section aria-label="Scaled with speed" style={{ marginTop: 12 }}>
-      <div className="row">
+    <Box component="section" sx={{ mt: 1.5 }} aria-label="Scaled with speed">
+      <Row>
         {study.done === undefined ? (
           <Button
             onClick={() =>
@@ -39,22 +43,22 @@ export function Speeds({ input, top }: { input: YawInput; top: number }) {
         ) : (
           <>
             <Button onClick={study.cancel}>Cancel</Button>
-            <p role="status" className="quiet">
+            <Typography color="textSecondary" role="status">
               {study.done} of {of} runs
-            </p>
+            </Typography>
           </>
         )}
-        <span className="quiet" style={{ fontSize: 13 }}>
+        <Typography component="span" variant="note" color="textSecondary">
           How gain and steering should shrink as it goes faster.
-        </span>
-      </div>
+        </Typography>
+      </Row>
       {study.found ? (
-        <div className="gridbox">
+        <TableContainer>
           <Table
             size="small"
-            className="grid"
+
             aria-label="Gains over speed"
-            style={study.done === undefined ? undefined : { opacity: DIMMED }}
+            sx={dimmedWhen(study.done !== undefined)}
           >
             <TableHead>
               <TableRow>
@@ -90,8 +94,8 @@ export function Speeds({ input, top }: { input: YawInput; top: number }) {
               ))}
             </TableBody>
           </Table>
-        </div>
+        </TableContainer>
       ) : null}
-    </section>
+    </Box>
   );
 }

@@ -1,5 +1,6 @@
 'use client';
 
+import chartsCss from '@/ui/charts/charts.module.css';
 import { useState } from 'react';
 import type { Corner } from '@/core/physics/corner/corner';
 import { mirrored, type Part, type Posed, sticksOf, wheelAxes } from '@/core/physics/corner/posed';
@@ -54,7 +55,7 @@ export function AxisView({ corner, left, right }: { corner: Corner; left: Posed;
     </g>
   );
   return (
-    <figure className="chart" style={{ width: `min(100%, ${WIDTH_PX}px)` }} data-testid="axis-view">
+    <figure className={chartsCss.chart} style={{ width: `min(100%, ${WIDTH_PX}px)` }} data-testid="axis-view">
       <figcaption>
         <span>In space, drawn flat: this browser shows no 3D</span>
       </figcaption>

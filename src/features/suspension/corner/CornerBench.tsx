@@ -1,5 +1,8 @@
 'use client';
 
+import fieldsCss from '@/ui/fields.module.css';
+import cornerCss from '@/features/suspension/corner/corner.module.css';
+import Typography from '@mui/material/Typography';
 import Button from '@mui/material/Button';
 import { Fold } from '@/ui/controls/Fold';
 import { Toggle, Toggles } from '@/ui/controls/Toggle';
@@ -157,7 +160,7 @@ function SpringPlace({ end, corner }: { end: End; corner: DrawnCorner }) {
     ]);
   return (
     <Group title="Damper">
-      <div className="field">
+      <div className={fieldsCss.field}>
         <span>Reached</span>
         <Toggles label="Damper reached">
           <Toggle size="small" pressed={corner.damper !== undefined} disabled={closed} onPress={direct}>
@@ -231,20 +234,22 @@ function StartFrom({ end }: { end: End }) {
   return (
     <Group title={`Start the ${end} corner from`}>
       {missing.length > 0 ? (
-        <p className="quiet">Needs {missing.join(', ')} first: Chassis and Drive hold them.</p>
+        <Typography color="textSecondary">
+          Needs {missing.join(', ')} first: Chassis and Drive hold them.
+        </Typography>
       ) : null}
       {TEMPLATES.map((template) => (
-        <div key={template} className="starter">
+        <div key={template} className={cornerCss.starter}>
           <Button disabled={closed || missing.length > 0} onClick={() => start(template)}>
             {TEMPLATE_WORDS[template].name}
           </Button>
-          <p className="quiet">{TEMPLATE_WORDS[template].says}</p>
+          <Typography color="textSecondary">{TEMPLATE_WORDS[template].says}</Typography>
         </div>
       ))}
       {refused ? (
-        <p role="alert" style={{ color: 'var(--rust)' }}>
+        <Typography color="error" role="alert">
           {refusalText(refused, reader)}.
-        </p>
+        </Typography>
       ) : null}
     </Group>
   );

@@ -1,5 +1,7 @@
 'use client';
 
+import Typography from '@mui/material/Typography';
+import TableContainer from '@mui/material/TableContainer';
 import Table from '@mui/material/Table';
 import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
@@ -60,7 +62,9 @@ export function CornerReadings({
     return (
       <>
         {formatNumber(Math.abs(number) < 0.005 ? 0 : number, reader.locale, Math.abs(number) >= 1 ? 3 : 2)}
-        <small className="quiet">{unit.symbol === '' ? '' : ` ${unit.symbol}`}</small>
+        <Typography component="small" variant="small" color="textSecondary">
+          {unit.symbol === '' ? '' : ` ${unit.symbol}`}
+        </Typography>
       </>
     );
   };
@@ -70,8 +74,8 @@ export function CornerReadings({
     ...(alike ? [] : [{ name: 'Right', station: right.station, leanDeg: rollDeg }]),
   ];
   return (
-    <div className="gridbox">
-      <Table size="small" className="grid" aria-label="Readings">
+    <TableContainer>
+      <Table size="small" aria-label="Readings">
         <TableHead>
           <TableRow>
             <TableCell />
@@ -99,6 +103,6 @@ export function CornerReadings({
           ))}
         </TableBody>
       </Table>
-    </div>
+    </TableContainer>
   );
 }

@@ -1,6 +1,11 @@
 'use client';
 
-import { DIMMED } from '@/ui/theme/tokens';
+import { dimmedWhen } from '@/ui/layout/dimmedWhen';
+import clsx from 'clsx';
+import frameCss from '@/ui/layout/frame.module.css';
+import figuresCss from '@/ui/Figure.module.css';
+import Box from '@mui/material/Box';
+import Typography from '@mui/material/Typography';
 import { Toggle, Toggles } from '@/ui/controls/Toggle';
 import { Note } from '@/ui/controls/Note';
 import Button from '@mui/material/Button';
@@ -29,7 +34,7 @@ import { sayAll } from '@/words/findings';
 
 const SpaceView = dynamic(() => import('./SpaceView').then(({ SpaceView: View }) => View), {
   ssr: false,
-  loading: () => <div style={{ height: 330 }} />,
+  loading: () => <Box sx={{ height: 330 }} />,
 });
 
 /** Findings of the sweep that no check stands for. */
@@ -59,8 +64,8 @@ export function CornerSide({ end, tabs, foot }: SideProps) {
         {tabs}
         <Answer end={end} state={state} />
         {state.drawn && state.left && state.right ? (
-          <div style={state.stale ? { opacity: DIMMED } : undefined}>
-            <div className="viewbar">
+          <Box sx={dimmedWhen(state.stale)}>
+            <div className={frameCss.viewbar}>
               <Toggles label="Picture">
                 <Toggle size="small" pressed={!inSpace} onPress={() => show(false)}>
                   Three views
@@ -104,7 +109,7 @@ export function CornerSide({ end, tabs, foot }: SideProps) {
               travelMm={state.left.station.travelMm}
               restMm={state.restMm}
             />
-          </div>
+          </Box>
         ) : null}
         {foot}
       </Readings>
@@ -168,41 +173,43 @@ function Answer({
   const number = (value: number, digits = 2) => formatNumber(value, reader.locale, digits);
   if (!found.ok && found.refused)
     return (
-      <h1 className="answer">
-        <span className="figure over">{found.refused.path === '' ? 'The corner' : found.refused.path}</span>{' '}
+      <Typography variant="answer">
+        <span className={clsx(figuresCss.figure, figuresCss.over)}>
+          {found.refused.path === '' ? 'The corner' : found.refused.path}
+        </span>{' '}
         {refusalText(found.refused, reader)}. The last corner that moved is shown.
-      </h1>
+      </Typography>
     );
   if (!found.ok)
     return (
-      <h1 className="answer">
+      <Typography variant="answer">
         {found.missing.some((one) => one.startsWith('hard points'))
           ? `No ${end} corner yet: start from one of the four, then move its points.`
           : `Not worked out yet: it needs ${needNames(found.missing)}.`}
-      </h1>
+      </Typography>
     );
   const stopped = left?.stoppedAt ?? right?.stoppedAt;
   if (stopped)
     return (
-      <h1 className="answer">
-        The linkage <span className="figure over">locks</span> at{' '}
+      <Typography variant="answer">
+        The linkage <span className={clsx(figuresCss.figure, figuresCss.over)}>locks</span> at{' '}
         {formatText(stopped.travelMm, 'lengthMm', reader)} of travel
         {stopped.rackMm === 0 ? '' : ` and ${formatText(stopped.rackMm, 'lengthMm', reader)} of rack`}: a link
         stands in line there.
-      </h1>
+      </Typography>
     );
   const { stations } = drawn!.sweep;
   const [low, high] = [stations[0]!, stations.at(-1)!];
   const rest = restOf(document, end)?.station ?? stations.find(({ travelMm }) => travelMm === 0)!;
   const toe = Math.max(...stations.map(({ toeDeg }) => Math.abs(toeDeg - rest.toeDeg)));
   return (
-    <h1 className="answer">
+    <Typography variant="answer">
       From full droop to full bump the {end} wheel leans from {number(low.camberDeg)}° over{' '}
       {number(rest.camberDeg)}° at rest to <span data-testid="camber-at-bump">{number(high.camberDeg)}°</span>{' '}
       and its toe strays by <span data-testid="toe-strays">{number(toe)}°</span>.{' '}
       {rest.rollCentreMm === undefined
         ? ''
         : `Roll centre ${formatText(Math.abs(rest.rollCentreMm), 'lengthMm', reader)} ${rest.rollCentreMm >= 0 ? 'over' : 'under'} the ground at rest.`}
-    </h1>
+    </Typography>
   );
 }

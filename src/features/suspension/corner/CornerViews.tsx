@@ -1,5 +1,7 @@
 'use client';
 
+import chartsCss from '@/ui/charts/charts.module.css';
+import cornerCss from '@/features/suspension/corner/corner.module.css';
 import { type KeyboardEvent, type PointerEvent, useRef } from 'react';
 import type { End } from '@/core/car/document/suspension';
 import { type Corner } from '@/core/physics/corner/corner';
@@ -50,7 +52,7 @@ export function CornerViews(props: CornerViewsProps) {
   const height = viewHeight(props.corner, props.left, props.right);
   const scale = ALL_PX / VIEWS.reduce((sum, view) => sum + boxOf(view, props.corner, height).w, 0);
   return (
-    <Charts style={{ gap: 16, marginTop: 2 }}>
+    <Charts sx={{ gap: 2, mt: 2 }}>
       {VIEWS.map((view) => (
         <FlatView key={view.id} view={view} height={height} scale={scale} {...props} />
       ))}
@@ -131,7 +133,11 @@ function FlatView({
   };
   const thin = { vectorEffect: 'non-scaling-stroke' } as const;
   return (
-    <figure className="chart" data-testid={`view-${view.id}`} style={{ width: `min(100%, ${width}px)` }}>
+    <figure
+      className={chartsCss.chart}
+      data-testid={`view-${view.id}`}
+      style={{ width: `min(100%, ${width}px)` }}
+    >
       <figcaption>
         <span>{view.title}</span>
       </figcaption>
@@ -142,7 +148,7 @@ function FlatView({
         height={box.h * scale}
         role="group"
         aria-label={`${view.title}, ${end} corner`}
-        style={{ touchAction: 'none' }}
+        className={chartsCss.dragged}
       >
         {view.id === 'plan' ? (
           <line
@@ -190,7 +196,7 @@ function FlatView({
         {points.map(([name, place]) => (
           <g
             key={name}
-            className="hardpoint"
+            className={cornerCss.hardpoint}
             tabIndex={0}
             role="button"
             aria-pressed={name === chosen}
@@ -219,7 +225,7 @@ function FlatView({
           >
             <circle cx={x(place)} cy={y(place)} r={9 / scale} fill="transparent" />
             <circle
-              className="dot"
+              className={cornerCss.dot}
               cx={x(place)}
               cy={y(place)}
               r={(name === chosen ? 5.5 : 3.6) / scale}
@@ -235,11 +241,11 @@ function FlatView({
           .map(([name, place]) => (
             <text
               key={name}
-              className="strong"
+              className={chartsCss.strong}
               x={x(place) + (x(place) > box.x + 0.6 * box.w ? -9 : 9) / scale}
               y={y(place) - 8 / scale}
               textAnchor={x(place) > box.x + 0.6 * box.w ? 'end' : 'start'}
-              style={{ fontSize: 12 / scale }}
+              fontSize={12 / scale}
               pointerEvents="none"
             >
               {pointLabel(name)}
@@ -285,7 +291,7 @@ function RollCentre({ z, box }: { z: number; box: { y: number; h: number } }) {
         strokeWidth={2}
         vectorEffect="non-scaling-stroke"
       />
-      <text x={7} y={-z - 3} style={{ fontSize: 7.5, fill: 'var(--moss)' }}>
+      <text x={7} y={-z - 3} fontSize={7.5} fill="var(--moss)">
         roll centre
       </text>
     </g>

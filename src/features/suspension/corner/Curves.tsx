@@ -1,5 +1,9 @@
 'use client';
 
+import clsx from 'clsx';
+import frameCss from '@/ui/layout/frame.module.css';
+import cornerCss from '@/features/suspension/corner/corner.module.css';
+import Typography from '@mui/material/Typography';
 import Table from '@mui/material/Table';
 import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
@@ -79,11 +83,11 @@ export function Curves({ drawn, ghost, travelMm, restMm, now }: CurvesProps) {
   return (
     <section aria-label="Curves over the travel">
       {ghost ? (
-        <p className="quiet" style={{ fontSize: 12, marginTop: 8 }}>
+        <Typography variant="small" color="textSecondary" sx={{ mt: 1 }}>
           Dashed: {now ?? 'as drawn'}. Thin: {ghost.label}.
-        </p>
+        </Typography>
       ) : null}
-      <div className="charts curves">
+      <div className={clsx(frameCss.charts, cornerCss.curves)}>
         {CURVES.filter(({ of }) => of(stations[0]!) !== undefined).map(
           ({ id, title, quantity, least, of }) => {
             const ys = stations.map((station) => of(station)!);
@@ -149,7 +153,7 @@ function Joints({ drawn }: { drawn: EndOfBuild }) {
   const limitDeg = drawn.corner.jointLimitDeg;
   const turns = useMemo(() => Object.entries(articulationsOf(drawn)), [drawn]);
   return (
-    <Table size="small" className="grid joints" aria-label="Joints over the travel">
+    <Table size="small" className={cornerCss.joints} aria-label="Joints over the travel">
       <TableHead>
         <TableRow>
           <TableCell>Joints turn at most</TableCell>
@@ -165,11 +169,7 @@ function Joints({ drawn }: { drawn: EndOfBuild }) {
               <TableCell>{JOINTS[name]}</TableCell>
               <TableCell
                 align="right"
-                style={
-                  limitDeg !== undefined && most > limitDeg
-                    ? { color: 'var(--rust)', fontWeight: 600 }
-                    : undefined
-                }
+                data-tone={limitDeg !== undefined && most > limitDeg ? 'fails' : undefined}
               >
                 {formatNumber(most, reader.locale, 3)}°
               </TableCell>

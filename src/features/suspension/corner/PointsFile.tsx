@@ -1,5 +1,7 @@
 'use client';
 
+import { Row } from '@/ui/layout/Row';
+import Typography from '@mui/material/Typography';
 import { FileButton } from '@/ui/controls/FileButton';
 import Button from '@mui/material/Button';
 import { useState } from 'react';
@@ -33,7 +35,7 @@ export function PointsFile({ end, corner }: { end: End; corner: DrawnCorner }) {
     }
   };
   return (
-    <div className="row" style={{ fontSize: 13, marginTop: 6 }}>
+    <Row sx={{ mt: 0.75 }}>
       <Button variant="link" onClick={() => void save()}>
         Points as CSV
       </Button>
@@ -48,14 +50,15 @@ export function PointsFile({ end, corner }: { end: End; corner: DrawnCorner }) {
         </FileButton>
       )}
       {said ? (
-        <p
+        <Typography
+          variant="note"
+          color={said.bad ? 'error' : 'textSecondary'}
           role={said.bad ? 'alert' : 'status'}
-          className={said.bad ? 'say bad' : 'quiet'}
-          style={{ flexBasis: '100%', ...(said.bad ? { color: 'var(--rust)' } : {}) }}
+          sx={{ flexBasis: '100%' }}
         >
           {said.words}
-        </p>
+        </Typography>
       ) : null}
-    </div>
+    </Row>
   );
 }

@@ -1,5 +1,7 @@
 'use client';
 
+import cornerCss from '@/features/suspension/corner/corner.module.css';
+import fieldsCss from '@/ui/fields.module.css';
 import ButtonBase from '@mui/material/ButtonBase';
 import Table from '@mui/material/Table';
 import TableHead from '@mui/material/TableHead';
@@ -33,7 +35,7 @@ export function PointsTable({ end, corner, refused, chosen, onChoose }: PointsTa
   const { document, edit, session, closed } = useBuild();
   const { reader } = useReader();
   return (
-    <Table size="small" className="points" aria-label="Hard points">
+    <Table size="small" className={cornerCss.points} aria-label="Hard points">
       <TableHead>
         <TableRow>
           <TableCell>{unitOf('lengthMm', reader.units).symbol}</TableCell>
@@ -47,10 +49,12 @@ export function PointsTable({ end, corner, refused, chosen, onChoose }: PointsTa
           <TableRow
             key={name}
             data-row={name}
-            className={name === chosen ? 'chosen' : refused?.path === name ? 'bad' : undefined}
+            className={
+              name === chosen ? cornerCss.chosen : refused?.path === name ? cornerCss.bad : undefined
+            }
           >
             <TableCell component="th" scope="row">
-              <ButtonBase sx={{ fontStretch: '88%' }} onClick={() => onChoose(name)}>
+              <ButtonBase className={cornerCss.pointname} onClick={() => onChoose(name)}>
                 {pointLabel(name)}
               </ButtonBase>
               {refused?.path === name ? (
@@ -59,7 +63,7 @@ export function PointsTable({ end, corner, refused, chosen, onChoose }: PointsTa
             </TableCell>
             {AXES.map((axis, index) => (
               <TableCell
-                className="bare"
+                className={fieldsCss.bare}
                 key={axis}
                 onBlur={() => session.endStep()}
                 onFocus={() => onChoose(name)}

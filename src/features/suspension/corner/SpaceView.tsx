@@ -1,5 +1,7 @@
 'use client';
 
+import chartsCss from '@/ui/charts/charts.module.css';
+import Box from '@mui/material/Box';
 import { Canvas, useThree } from '@react-three/fiber';
 import { useEffect, useMemo, useState } from 'react';
 import { Quaternion, Vector3 } from 'three';
@@ -30,12 +32,14 @@ export function SpaceView(props: SpaceProps) {
   const { corner } = props;
   const reach = 2.1 * corner.wheelCentre[1];
   return (
-    <figure className="chart" style={{ width: '100%' }} data-testid="space">
+    <Box component="figure" className={chartsCss.chart} sx={{ width: '100%' }} data-testid="space">
       <figcaption>
         <span>In space: drag to turn, wheel to come nearer</span>
       </figcaption>
-      <div
-        style={{ height: HEIGHT_PX, background: 'var(--sheet)', border: '1px solid var(--rule)' }}
+      <Box
+        style={{ height: HEIGHT_PX }}
+        className={chartsCss.scene}
+
         role="img"
         aria-label="Both wheels and their arms in space, drag to turn"
       >
@@ -53,8 +57,8 @@ export function SpaceView(props: SpaceProps) {
             position={[0, corner.wheelCentre[2] - corner.tyreRadiusMm, 0]}
           />
         </Canvas>
-      </div>
-    </figure>
+      </Box>
+    </Box>
   );
 }
 

@@ -1,5 +1,6 @@
 'use client';
 
+import chartsCss from '@/ui/charts/charts.module.css';
 import { SAG_BAND_PCT } from '@/core/verdict/suspension/ride/sag.check';
 import type { RideInput, RideResult } from '@/core/physics/corner/ride';
 import { formatText } from '@/core/base/units/formatQuantity';
@@ -26,7 +27,7 @@ export function TravelGauge({
   const at = y(ride.sagMm);
   const bad = ride.bottomsAtRest || ride.toppedOut;
   return (
-    <figure className="chart" data-testid="travel-gauge" style={{ width: `min(100%, ${WIDTH}px)` }}>
+    <figure className={chartsCss.chart} data-testid="travel-gauge" style={{ width: `min(100%, ${WIDTH}px)` }}>
       <figcaption>
         <span>Where it rests in its travel</span>
       </figcaption>
@@ -90,7 +91,7 @@ export function TravelGauge({
             <text
               x={LEFT + 62}
               y={y(ghost.sagMm) + (Math.abs(y(ghost.sagMm) - at) < 14 ? 16 : 4)}
-              style={{ fill: 'var(--ghost)' }}
+              fill="var(--ghost)"
             >
               {ghost.label}
             </text>
@@ -105,7 +106,7 @@ export function TravelGauge({
           stroke={bad ? 'var(--rust)' : 'var(--ink)'}
           strokeWidth={2.4}
         />
-        <text className="strong" x={LEFT + 62} y={at + 4}>
+        <text className={chartsCss.strong} x={LEFT + 62} y={at + 4}>
           {ride.bottomsAtRest
             ? 'bottomed at rest'
             : ride.toppedOut
