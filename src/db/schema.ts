@@ -21,15 +21,9 @@ import type { RunKind } from '@/core/car/records/runKinds';
 import type { FailureLedger } from '@/core/car/records/failureLedger';
 import type { CopySheet, PrintSheet } from '@/core/car/records/prints';
 import type { LibraryFigures, LibraryKind } from '@/core/car/library/kinds';
-import type { Thresholds } from '@/core/verdict/engine/check';
+import type { WorkshopSettings } from '@/core/verdict/settings';
 
 const moment = (name: string) => timestamp(name, { withTimezone: true, mode: 'string' });
-
-export interface WorkshopSettings {
-  thresholds?: Thresholds;
-  /** Prints that take longer are made before they are needed, min. */
-  printAheadMinutes?: number;
-}
 
 export const workshops = pgTable(
   'workshops',

@@ -4,7 +4,16 @@ import clsx from 'clsx';
 import fieldsCss from '@/ui/fields.module.css';
 import { TextInput } from './controls/TextInput';
 import { flushSync } from 'react-dom';
-import { type ReactNode, useEffect, useEffectEvent, useId, useRef, useState } from 'react';
+import {
+  type ReactNode,
+  type Ref,
+  useEffect,
+  useImperativeHandle,
+  useEffectEvent,
+  useId,
+  useRef,
+  useState,
+} from 'react';
 import { LEAST_POSITIVE, type Limits } from '@/core/car/fields/fieldLabel';
 import { formatQuantity, formatText } from '@/core/base/units/formatQuantity';
 import { parseQuantity, type WrongText } from '@/core/base/units/parseQuantity';
@@ -32,6 +41,9 @@ export interface QuantityFieldProps {
   digits?: number;
   after?: ReactNode;
   autoFocus?: boolean;
+  /** What the sheet that it stands on has against it. */
+  problem?: string | undefined;
+  ref?: Ref<HTMLInputElement>;
 }
 
 /** A number with its unit. It accepts other units, says what it understood, and keeps what is not valid without saving it. */
@@ -50,6 +62,8 @@ export function QuantityField({
   digits = 5,
   after,
   autoFocus,
+  problem,
+  ref,
 }: QuantityFieldProps) {
   'use memo';
   const { reader, marks } = useReader();
@@ -59,6 +73,7 @@ export function QuantityField({
   const entry = useSelectOnEntry();
   const before = useRef<{ value: number | undefined; unfinished: boolean }>({ value, unfinished });
   const input = useRef<HTMLInputElement>(null);
+  useImperativeHandle(ref, () => input.current!);
   const unit = unitOf(quantity, reader.units);
   const counting = value === undefined ? '' : formatQuantity(value, quantity, reader, digits).number;
   const shown = unfinished ? '' : counting;
@@ -78,6 +93,7 @@ export function QuantityField({
 
   const say =
     (text === undefined ? undefined : judge(text)) ??
+    (problem === undefined ? undefined : { bad: true, words: problem }) ??
     (unfinished
       ? {
           bad: false,

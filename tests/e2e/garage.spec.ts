@@ -96,9 +96,9 @@ test('the library: add, find, sort, use, refuse to delete what is used', async (
   await expect(rows).toHaveCount(2);
   await expect(page.getByRole('button', { name: /^Packs/ })).toHaveText('Packs0');
   await page.getByRole('searchbox', { name: 'Search the library' }).fill('brushless');
-  await page.getByRole('button', { name: /^Constant/ }).click();
+  await page.getByRole('columnheader', { name: 'Constant, rpm/V' }).click();
   await expect(rows.nth(1)).toContainText('Brushless 42 x 74, slow wind');
-  await page.getByRole('button', { name: /^Constant/ }).click();
+  await page.getByRole('columnheader', { name: 'Constant, rpm/V' }).click();
   await expect(rows.nth(1)).toContainText('Brushless 20 x 30, fast wind');
   const name = freshName('User');
   await readyBuild(page, name);

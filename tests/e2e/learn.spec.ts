@@ -60,6 +60,14 @@ test('the ledger of the demo car says what fails most, whether fixes held, and w
   await expect(page.getByTestId('score')).toContainText(
     /Of 8 failures with a verdict, \d had their cause first/,
   );
+  await page.getByRole('button', { name: 'Table', exact: true }).click();
+  const rows = page.getByTestId('failure-table').getByRole('row');
+  await expect(rows.nth(1)).toContainText('Bumper');
+  await page.getByRole('columnheader', { name: 'On the part, h' }).click();
+  await expect(rows.nth(1)).toContainText('Pinion');
+  await page.getByRole('button', { name: 'Open the failure of Pinion' }).click();
+  await expect(page.getByRole('article', { name: /Pinion/ })).toBeVisible();
+  await page.getByRole('button', { name: 'One by one' }).click();
   await expect(
     page.getByRole('navigation', { name: 'Segments' }).getByRole('link', { name: /^Learn/ }),
   ).toHaveAttribute('data-state', 'tight');

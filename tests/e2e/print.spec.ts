@@ -240,6 +240,10 @@ test('the make-or-buy list is priced by hand and by CSV, and stands against the 
   await page.getByRole('button', { name: /Salvage from an old car: Sensored 540/ }).click();
   await expect(page.getByTestId('make-answer')).toContainText('under the budget');
   await saved(page);
+  await page.getByRole('button', { name: 'To look through' }).click();
+  const lines = page.getByTestId('make-grid').getByRole('row');
+  await expect(lines.first()).toContainText('Price of one');
+  await expect(lines.nth(1)).toContainText('2S 5000 hard case');
 });
 
 test('the joints are counted and put in an order to build by', async ({ page }) => {

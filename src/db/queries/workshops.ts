@@ -2,7 +2,8 @@ import { eq, sql } from 'drizzle-orm';
 import { STARTING_LIBRARY } from '@/core/car/library/kinds';
 import type { Database } from '../client';
 import { DoorError } from '../errors';
-import { libraryItems, rateLimits, workshops, type WorkshopSettings } from '../schema';
+import type { WorkshopSettings } from '@/core/verdict/settings';
+import { libraryItems, rateLimits, workshops } from '../schema';
 
 /** Id of the workshop that stands for everyone until there are accounts. */
 export async function defaultWorkshop(db: Database): Promise<string> {

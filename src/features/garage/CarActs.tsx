@@ -115,7 +115,6 @@ function NameForm({ label, start, verb, asked, onName, onLeave }: NameFormProps)
   return (
     <Row
       as="form"
-
       onSubmit={(event) => {
         event.preventDefault();
         if (ready) onName(written);

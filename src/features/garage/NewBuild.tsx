@@ -25,7 +25,6 @@ export function NewBuild() {
   return (
     <Row
       as="form"
-
       onSubmit={(event) => {
         event.preventDefault();
         if (name.trim() !== '') void make();

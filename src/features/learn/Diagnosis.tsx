@@ -158,7 +158,9 @@ export function Diagnosis({ failure }: { failure: Versioned<FailureRecord> }) {
             <Typography component="span" color="textSecondary" sx={{ flex: 1 }}>
               {rest.causes} other causes together
             </Typography>
-            <Typography variant="reading">{percents.at(-1)}&nbsp;%</Typography>
+            <Typography variant="reading" data-testid="share">
+              {percents.at(-1)}&nbsp;%
+            </Typography>
           </Row>
         </li>
       </ol>

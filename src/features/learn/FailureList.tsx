@@ -8,10 +8,11 @@ import { IconAct } from '@/ui/controls/IconAct';
 import Button from '@mui/material/Button';
 import { TextInput } from '@/ui/controls/TextInput';
 import { Select } from '@/ui/controls/Select';
+import { Toggle, Toggles } from '@/ui/controls/Toggle';
 import { RUN_KIND_NAMES } from '@/words/learn/runKinds';
 import { useSearchParams } from 'next/navigation';
 import { useState } from 'react';
-import { failedHow } from '@/words/learn/failureModes';
+import { failedHow, failureStands } from '@/words/learn/failureModes';
 import { type FailureRecord, type Versioned } from '@/core/car/records/records';
 import { formatText } from '@/core/base/units/formatQuantity';
 import { useReader } from '@/ui/reader';
@@ -24,15 +25,18 @@ import { useBuild } from '../session/BuildContext';
 import { saveRecord } from '../session/saveRecord';
 import { AddPhoto, FailurePhotos } from './FailurePhotos';
 import { Diagnosis } from './Diagnosis';
+import { FailureTable } from './FailureTable';
 import { deleteUndoably } from '../session/deleting';
 
 /** Of many failures the last are shown; the others on demand. */
 const MOST = 40;
 
-/** Every failure of the build, the newest first, open or with its fix. */
+/** Every failure of the build, the newest first, open or with its fix; or in a table to sort and filter. */
 export function FailureList() {
   const { failures } = useBuild();
   const [all, setAll] = useState(false);
+  const [inTable, setInTable] = useState(false);
+  const [opened, setOpened] = useState<string>();
   const sorted = [...failures].sort((a, b) => (a.occurredAt < b.occurredAt ? 1 : -1));
   if (sorted.length === 0)
     return (
@@ -40,12 +44,31 @@ export function FailureList() {
         Nothing has failed yet. When it does, note the part and what you saw while it is fresh.
       </Typography>
     );
+  const listed = opened ? sorted.filter(({ id }) => id === opened) : sorted.slice(0, all ? undefined : MOST);
   return (
     <div data-testid="failures">
-      {sorted.slice(0, all ? undefined : MOST).map((failure) => (
+      <Row sx={{ justifyContent: 'flex-end' }}>
+        <Toggles label="Failures as">
+          <Toggle size="small" pressed={!inTable} onPress={() => setInTable(false)}>
+            One by one
+          </Toggle>
+          <Toggle
+            size="small"
+            pressed={inTable}
+            onPress={() => {
+              setInTable(true);
+              setOpened(undefined);
+            }}
+          >
+            Table
+          </Toggle>
+        </Toggles>
+      </Row>
+      {inTable ? <FailureTable onOpen={setOpened} /> : null}
+      {(inTable && !opened ? [] : listed).map((failure) => (
         <FailureRow key={failure.id} failure={failure} />
       ))}
-      {sorted.length > MOST && !all ? (
+      {sorted.length > MOST && !all && !inTable ? (
         <Button variant="link" onClick={() => setAll(true)}>
           All {sorted.length} failures
         </Button>
@@ -154,7 +177,7 @@ function FailureRow({ failure }: { failure: Versioned<FailureRecord> }) {
       </div>
       <Box component="span" sx={{ textAlign: 'right' }}>
         <Typography variant="strong" color={isOpen(failure) ? 'error' : 'success'}>
-          {failure.fix ? 'fixed' : isOpen(failure) ? 'open' : 'explained'}
+          {failureStands(failure)}
         </Typography>
         <IconAct
           icon="remove"
@@ -189,7 +212,6 @@ function FixForm({ failure }: { failure: Versioned<FailureRecord> }) {
     <Row
       as="form"
       sx={{ mt: 0.5 }}
-
       onSubmit={(event) => {
         event.preventDefault();
         if (fix.trim() !== '') void save();

@@ -92,7 +92,6 @@ export function NextSide({ tabs }: { tabs: ReactNode }) {
           component="ol"
           className={learnCss.nextlist}
           sx={dimmedWhen(worked.stale && list !== undefined)}
-
           data-testid="next-list"
         >
           {list?.steps.slice(0, all ? undefined : FIRST_SHOWN).map((step, at) => (

@@ -8,11 +8,14 @@ import { TextInput } from '@/ui/controls/TextInput';
 import Button from '@mui/material/Button';
 import { Select } from '@/ui/controls/Select';
 import { LIBRARY_WORDS } from '@/words/labels/library';
-import { useState } from 'react';
+import { type Ref, useState } from 'react';
+import { Controller } from 'react-hook-form';
 import { type LibraryItem } from '@/core/car/library/kinds';
 import type { StripTest } from '@/core/car/material/strips';
 import { QuantityField } from '@/ui/QuantityField';
 import { callApi, sentenceOf } from '../api';
+import { FieldProblem } from '../fields/FieldProblem';
+import { useSheet } from '../fields/useSheet';
 import { choiceWords, type Column, columnsOf } from './columns';
 import { StripLog } from './StripLog';
 
@@ -21,24 +24,35 @@ type Figures = Record<string, number | string | StripTest[] | undefined>;
 interface ItemFormProps {
   item: LibraryItem;
   isNew: boolean;
+  /** Under which name it is kept on this page until it is saved. */
+  keptAs?: string | undefined;
   library: readonly LibraryItem[];
   onSaved(item: LibraryItem): void;
   onCancel(): void;
 }
 
 /** One item of the library; a build that has a copy keeps it until its figures are taken over. */
-export function ItemForm({ item, isNew, library, onSaved, onCancel }: ItemFormProps) {
-  const [data, setData] = useState<Figures>({ ...(item.data as unknown as Figures) });
+export function ItemForm({ item, isNew, keptAs, library, onSaved, onCancel }: ItemFormProps) {
   const [problem, setProblem] = useState<string>();
   const columns = columnsOf(item.kind);
-  const missing = [{ key: 'name', label: 'Name' }, ...columns.filter(({ figure }) => !figure.optional)]
-    .filter(({ key }) => data[key] === undefined || data[key] === '')
-    .map(({ label }) => label.toLowerCase());
-  const set = (key: string, value: Figures[string]) => setData((all) => ({ ...all, [key]: value }));
-  const save = async () => {
-    if (missing.length > 0) return setProblem(`Still needs ${missing.join(', ')}.`);
+  const { control, handleSubmit, forget } = useSheet<Figures>({
+    schema: () =>
+      import('@/core/car/library/items.schema').then(({ figuresSchema }) => figuresSchema(item.kind)),
+    empty: { ...(item.data as unknown as Figures) },
+    toSend: given,
+    words: Object.fromEntries(
+      [{ key: 'name', label: 'Name' }, ...columns].map(({ key, label }) => [
+        key,
+        `Still needs ${label.toLowerCase()}.`,
+      ]),
+    ),
+    ...(keptAs === undefined ? {} : { keptAs }),
+  });
+  const save = async (figures: Figures) => {
     try {
-      onSaved(await callApi<LibraryItem>('PUT', '/api/library', { ...item, data }));
+      const saved = await callApi<LibraryItem>('PUT', '/api/library', { ...item, data: given(figures) });
+      forget();
+      onSaved(saved);
     } catch (error) {
       setProblem(`Not saved, kept here: ${sentenceOf(error)}`);
     }
@@ -47,31 +61,56 @@ export function ItemForm({ item, isNew, library, onSaved, onCancel }: ItemFormPr
     <SheetForm
       label={`${isNew ? 'New' : 'Edit'} ${LIBRARY_WORDS[item.kind].one}`}
       maxWidth={440}
-      onSubmit={() => void save()}
+      onSubmit={(event) => void handleSubmit(save)(event)}
     >
-      <div className={fieldsCss.textField}>
-        <label htmlFor="item-name">Name</label>
-        <TextInput
-          id="item-name"
-          value={String(data.name ?? '')}
-          maxLength={80}
-          onChange={(event) => set('name', event.target.value)}
-        />
-      </div>
+      <Controller
+        name="name"
+        control={control}
+        render={({ field, fieldState: { error } }) => (
+          <>
+            <div className={fieldsCss.textField}>
+              <label htmlFor="item-name">Name</label>
+              <TextInput
+                {...field}
+                id="item-name"
+                value={String(field.value ?? '')}
+                maxLength={80}
+                aria-invalid={error !== undefined}
+                aria-describedby={error ? 'item-name-problem' : undefined}
+              />
+            </div>
+            <FieldProblem id="item-name-problem">{error?.message}</FieldProblem>
+          </>
+        )}
+      />
       {columns.map((column) => (
-        <FigureField
+        <Controller
           key={column.key}
-          column={column}
-          item={item}
-          library={library}
-          value={data[column.key] as number | string | undefined}
-          onChange={(value) => set(column.key, value)}
+          name={column.key}
+          control={control}
+          render={({ field, fieldState: { error } }) => (
+            <FigureField
+              column={column}
+              item={item}
+              library={library}
+              value={field.value as number | string | undefined}
+              problem={error?.message}
+              inputRef={field.ref}
+              onChange={field.onChange}
+            />
+          )}
         />
       ))}
       {item.kind === 'material' ? (
-        <StripLog
-          strips={(data.strips as StripTest[] | undefined) ?? []}
-          onChange={(strips) => set('strips', strips.length === 0 ? undefined : strips)}
+        <Controller
+          name="strips"
+          control={control}
+          render={({ field }) => (
+            <StripLog
+              strips={(field.value as StripTest[] | undefined) ?? []}
+              onChange={(strips) => field.onChange(strips.length === 0 ? undefined : strips)}
+            />
+          )}
         />
       ) : null}
       {problem ? (
@@ -83,21 +122,34 @@ export function ItemForm({ item, isNew, library, onSaved, onCancel }: ItemFormPr
         <Button variant="contained" type="submit">
           Save
         </Button>
-        <Button onClick={onCancel}>Cancel</Button>
+        <Button
+          onClick={() => {
+            forget();
+            onCancel();
+          }}
+        >
+          Cancel
+        </Button>
       </Row>
     </SheetForm>
   );
 }
+
+/** What is given: an empty line is none. */
+const given = (figures: Figures): Figures =>
+  Object.fromEntries(Object.entries(figures).filter(([, value]) => value !== undefined && value !== ''));
 
 interface FigureFieldProps {
   column: Column;
   item: LibraryItem;
   library: readonly LibraryItem[];
   value: number | string | undefined;
+  problem: string | undefined;
+  inputRef: Ref<HTMLInputElement>;
   onChange(value: number | string | undefined): void;
 }
 
-function FigureField({ column, item, library, value, onChange }: FigureFieldProps) {
+function FigureField({ column, item, library, value, problem, inputRef, onChange }: FigureFieldProps) {
   const { key, label, figure } = column;
   const id = `item-${key}`;
   if ('quantity' in figure)
@@ -107,6 +159,8 @@ function FigureField({ column, item, library, value, onChange }: FigureFieldProp
         quantity={figure.quantity}
         limits={figure.limits}
         value={value as number | undefined}
+        problem={problem}
+        ref={inputRef}
         onChange={onChange}
       />
     );

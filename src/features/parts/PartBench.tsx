@@ -71,7 +71,6 @@ function NewPart({ onAdded }: { onAdded(id: string): void }) {
     <Row
       as="form"
       sx={{ mt: 0.75, flexWrap: 'nowrap' }}
-
       onSubmit={(event) => {
         event.preventDefault();
         add();

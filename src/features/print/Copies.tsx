@@ -1,32 +1,75 @@
-import { dimmedWhen } from '@/ui/layout/dimmedWhen';
 import fieldsCss from '@/ui/fields.module.css';
-import TableContainer from '@mui/material/TableContainer';
 import Typography from '@mui/material/Typography';
 import { Row } from '@/ui/layout/Row';
 import { Fold } from '@/ui/controls/Fold';
 import { Note } from '@/ui/controls/Note';
-import Table from '@mui/material/Table';
-import TableHead from '@mui/material/TableHead';
-import TableRow from '@mui/material/TableRow';
-import TableCell from '@mui/material/TableCell';
-import TableBody from '@mui/material/TableBody';
 import Button from '@mui/material/Button';
 import { TextInput } from '@/ui/controls/TextInput';
 import { useState } from 'react';
 import { livesOfCopies } from '@/core/worked/field/lives';
 import type { Versioned } from '@/core/car/records/records';
 import type { CopyRecord } from '@/core/car/records/prints';
-import { formatText } from '@/core/base/units/formatQuantity';
-import { useReader } from '@/ui/reader';
+import type { LongColumn } from '@/ui/longTable/column';
+import { LongTable } from '@/ui/longTable/LongTable';
 import { When } from '@/ui/When';
 import { newId, sentenceOf } from '../api';
 import { useBuild } from '../session/BuildContext';
 import { saveRecord } from '../session/saveRecord';
 
+interface LoggedCopy {
+  id: string;
+  copy: Versioned<CopyRecord>;
+  number: number;
+  letter: string;
+  hours: number | undefined;
+}
+
+const nameOf = ({ copy, number }: LoggedCopy) =>
+  `${copy.partName} no. ${number}${copy.how === 'draft' ? ', draft' : ''}`;
+
+const COLUMNS: readonly LongColumn<LoggedCopy>[] = [
+  {
+    field: 'copy',
+    name: 'Copy',
+    width: 180,
+    grows: true,
+    value: nameOf,
+    show: (row) => <b>{nameOf(row)}</b>,
+  },
+  {
+    field: 'made',
+    name: 'Made',
+    width: 130,
+    date: true,
+    value: ({ copy }) => copy.madeAt,
+    show: ({ copy, letter }) => (
+      <>
+        <When at={copy.madeAt} />{' '}
+        <Typography component="span" color="textSecondary">
+          {letter}
+        </Typography>
+      </>
+    ),
+  },
+  { field: 'material', name: 'Of', width: 120, value: ({ copy }) => copy.material },
+  { field: 'mass', name: 'Mass', width: 90, quantity: 'massG', value: ({ copy }) => copy.massG },
+  { field: 'driven', name: 'Driven', width: 90, quantity: 'hours', value: ({ hours }) => hours },
+  {
+    field: 'history',
+    name: 'History',
+    width: 180,
+    grows: true,
+    value: ({ copy }) =>
+      [
+        ...(copy.repairs ?? []).map(({ what }) => what),
+        ...(copy.retiredAt ? [`given up: ${copy.retiredWhy ?? 'no reason given'}`] : []),
+      ].join('; '),
+  },
+];
+
 /** Every printed copy with its history: when it was made, what was done to it, whether it was given up. */
 export function Copies() {
   const { copies, revisions, runs, keepCopy } = useBuild();
-  const { reader } = useReader();
   const [chosen, choose] = useState<string>();
   const [said, setSaid] = useState('');
   const [problem, setProblem] = useState<string>();
@@ -34,6 +77,15 @@ export function Copies() {
   const good = copies.filter(({ retiredAt }) => retiredAt === undefined).length;
   const numbers = numbersOf(copies);
   const lives = livesOfCopies(copies, runs);
+  const rows = [...copies]
+    .sort((a, b) => a.partName.localeCompare(b.partName) || (a.madeAt < b.madeAt ? -1 : 1))
+    .map((copy): LoggedCopy => ({
+      id: copy.id,
+      copy,
+      number: numbers.get(copy.id)!,
+      letter: revisions.find(({ id }) => id === copy.revisionId)?.letter ?? '',
+      hours: lives.get(copy.id)?.hours || undefined,
+    }));
   const save = async (copy: Versioned<CopyRecord>, changed: CopyRecord) => {
     setProblem(undefined);
     try {
@@ -59,75 +111,35 @@ export function Copies() {
           {problem}
         </Note>
       ) : null}
-      <TableContainer>
-        <Table size="small" data-testid="copies">
-          <TableHead>
-            <TableRow>
-              <TableCell>Copy</TableCell>
-              <TableCell>Made</TableCell>
-              <TableCell>Of</TableCell>
-              <TableCell align="right">Mass</TableCell>
-              <TableCell align="right">Driven</TableCell>
-              <TableCell>History</TableCell>
-              <TableCell />
-            </TableRow>
-          </TableHead>
-          <TableBody>
-            {[...copies]
-              .sort((a, b) => a.partName.localeCompare(b.partName) || (a.madeAt < b.madeAt ? -1 : 1))
-              .map((copy) => (
-                <TableRow key={copy.id} sx={dimmedWhen(Boolean(copy.retiredAt))}>
-                  <TableCell>
-                    <b>{copy.partName}</b> no. {numbers.get(copy.id)}
-                    {copy.how === 'draft' ? ', draft' : ''}
-                  </TableCell>
-                  <TableCell>
-                    <When at={copy.madeAt} />{' '}
-                    <Typography component="span" color="textSecondary">
-                      {revisions.find(({ id }) => id === copy.revisionId)?.letter}
-                    </Typography>
-                  </TableCell>
-                  <TableCell>{copy.material ?? ''}</TableCell>
-                  <TableCell align="right">
-                    {copy.massG === undefined ? '' : formatText(copy.massG, 'massG', reader)}
-                  </TableCell>
-                  <TableCell align="right">
-                    {(lives.get(copy.id)?.hours ?? 0) > 0
-                      ? formatText(lives.get(copy.id)!.hours, 'hours', reader, 2)
-                      : ''}
-                  </TableCell>
-                  <TableCell data-tone="quiet">
-                    {[
-                      ...(copy.repairs ?? []).map(({ what }) => what),
-                      ...(copy.retiredAt ? [`given up: ${copy.retiredWhy ?? 'no reason given'}`] : []),
-                    ].join('; ')}
-                  </TableCell>
-                  <TableCell sx={{ whiteSpace: 'nowrap' }}>
-                    {copy.retiredAt ? (
-                      <Button
-                        variant="link"
-                        onClick={() => {
-                          const { retiredAt: _, retiredWhy: __, ...back } = copy;
-                          void save(copy, back);
-                        }}
-                      >
-                        take it back
-                      </Button>
-                    ) : (
-                      <Button
-                        variant="link"
-                        aria-label={`What happened to ${copy.partName} no. ${numbers.get(copy.id)}`}
-                        onClick={() => choose(chosen === copy.id ? undefined : copy.id)}
-                      >
-                        note
-                      </Button>
-                    )}
-                  </TableCell>
-                </TableRow>
-              ))}
-          </TableBody>
-        </Table>
-      </TableContainer>
+      <LongTable
+        label="Printed copies"
+        testId="copies"
+        rows={rows}
+        columns={COLUMNS}
+        mark={({ copy }) => (copy.retiredAt ? 'away' : undefined)}
+        actsWidth={120}
+        acts={({ copy, number }) =>
+          copy.retiredAt ? (
+            <Button
+              variant="link"
+              onClick={() => {
+                const { retiredAt: _, retiredWhy: __, ...back } = copy;
+                void save(copy, back);
+              }}
+            >
+              take it back
+            </Button>
+          ) : (
+            <Button
+              variant="link"
+              aria-label={`What happened to ${copy.partName} no. ${number}`}
+              onClick={() => choose(chosen === copy.id ? undefined : copy.id)}
+            >
+              note
+            </Button>
+          )
+        }
+      />
       {copies
         .filter(({ id }) => id === chosen)
         .map((copy) => (

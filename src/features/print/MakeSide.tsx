@@ -7,6 +7,7 @@ import { Row } from '@/ui/layout/Row';
 import Typography from '@mui/material/Typography';
 import Box from '@mui/material/Box';
 import { FileButton } from '@/ui/controls/FileButton';
+import { Toggle, Toggles } from '@/ui/controls/Toggle';
 import { TextInput } from '@/ui/controls/TextInput';
 import Button from '@mui/material/Button';
 import { Note } from '@/ui/controls/Note';
@@ -28,6 +29,7 @@ import { SegmentChecks } from '../frame/SegmentChecks';
 import { useMeasured } from '../session/useMeasured';
 import { Bench, Readings } from '../frame/Guarded';
 import { SparesToCarry } from './SparesToCarry';
+import { MakeGrid } from './MakeGrid';
 import { MakeTable } from './MakeTable';
 import { refusalText } from '@/words/refusals/problemOf';
 
@@ -64,6 +66,7 @@ export function MakeSide({ tabs }: { tabs: ReactNode }) {
   const { reader } = useReader();
   const [problem, setProblem] = useState<string>();
   const [name, setName] = useState('');
+  const [looking, setLooking] = useState(false);
   const spare = (partId: string) => {
     const part = document.parts.items.find(({ id }) => id === partId);
     return part ? Math.max(0, copiesAsDrawn(copies, part, revisions).length - quantityOf(document, part)) : 0;
@@ -121,7 +124,6 @@ export function MakeSide({ tabs }: { tabs: ReactNode }) {
             <Row
               as="form"
               sx={{ flexWrap: 'nowrap' }}
-
               onSubmit={(event) => {
                 event.preventDefault();
                 if (name.trim() === '') return;
@@ -223,6 +225,20 @@ export function MakeSide({ tabs }: { tabs: ReactNode }) {
           )}
         </Typography>
         {lines.length > 0 ? (
+          <Row sx={{ mt: 1.25, justifyContent: 'flex-end' }}>
+            <Toggles label="List as">
+              <Toggle size="small" pressed={!looking} onPress={() => setLooking(false)}>
+                To fill in
+              </Toggle>
+              <Toggle size="small" pressed={looking} onPress={() => setLooking(true)}>
+                To look through
+              </Toggle>
+            </Toggles>
+          </Row>
+        ) : null}
+        {lines.length === 0 ? null : looking ? (
+          <MakeGrid lines={lines} />
+        ) : (
           <MakeTable
             lines={lines}
             closed={closed}
@@ -236,7 +252,7 @@ export function MakeSide({ tabs }: { tabs: ReactNode }) {
               ])
             }
           />
-        ) : null}
+        )}
         <SegmentChecks segment="brief" only={['brief.cost']} />
       </Readings>
     </Page>

@@ -1,13 +1,8 @@
-import fieldsCss from '@/ui/fields.module.css';
 import Typography from '@mui/material/Typography';
-import { Row } from '@/ui/layout/Row';
-import Box from '@mui/material/Box';
 import { IconAct } from '@/ui/controls/IconAct';
-import { SheetForm } from '@/ui/controls/SheetForm';
 import { Note } from '@/ui/controls/Note';
 import Button from '@mui/material/Button';
-import { TextInput } from '@/ui/controls/TextInput';
-import { type FormEvent, useMemo, useState } from 'react';
+import { useMemo, useState } from 'react';
 import type { Versioned } from '@/core/car/records/records';
 import type { CopyRecord, PrintRecord } from '@/core/car/records/prints';
 import {
@@ -17,7 +12,6 @@ import {
   timeFactor,
 } from '@/core/worked/print/printerTimes';
 import { durationText } from '@/core/base/units/duration';
-import { QuantityField } from '@/ui/QuantityField';
 import type { LongColumn } from '@/ui/longTable/column';
 import { LongTable } from '@/ui/longTable/LongTable';
 import { When } from '@/ui/When';
@@ -25,6 +19,7 @@ import { sentenceOf } from '../api';
 import { useBuild } from '../session/BuildContext';
 import { deleteUndoably } from '../session/deleting';
 import { saveRecord } from '../session/saveRecord';
+import { PrintEnd } from './PrintEnd';
 
 const STATE_WORDS: Readonly<Record<PrintRecord['state'], string>> = {
   queued: 'in the queue',
@@ -121,7 +116,7 @@ export function PrintLog() {
       {prints
         .filter(({ id }) => id === closing)
         .map((print) => (
-          <Done key={print.id} print={print} onDone={(changed) => void change(print, changed)} />
+          <PrintEnd key={print.id} print={print} onDone={(changed) => void change(print, changed)} />
         ))}
     </section>
   );
@@ -196,78 +191,6 @@ const columnsFor = (times: PrinterTimes): LongColumn<LoggedPrint>[] => [
   },
   { field: 'mass', name: 'Mass', width: 90, quantity: 'massG', value: ({ massG }) => massG },
 ];
-
-/** How a print ended: the copies come from it, and its time corrects the next estimate. */
-function Done({ print, onDone }: { print: PrintRecord; onDone(print: PrintRecord): void }) {
-  const [minutes, setMinutes] = useState<number | undefined>();
-  const [massG, setMass] = useState<number>();
-  const [why, setWhy] = useState('');
-  const [now] = useState(() => Date.now());
-  const elapsed = print.startedAt
-    ? Math.max(1, Math.round((now - Date.parse(print.startedAt)) / 60_000))
-    : undefined;
-  const took = minutes ?? undefined;
-  const finish = (event: FormEvent) => {
-    event.preventDefault();
-    onDone({
-      ...print,
-      state: 'finished',
-      endedAt: new Date().toISOString(),
-      ...(took === undefined ? {} : { actualS: took * 60 }),
-      ...(massG === undefined ? {} : { massG }),
-    });
-  };
-  return (
-    <SheetForm label="How the print ended" maxWidth={520} onSubmit={finish}>
-      <QuantityField
-        label="It took"
-        quantity="minutes"
-        limits={{ above: 0, to: 20_000 }}
-        value={minutes}
-        {...(elapsed === undefined ? {} : { example: elapsed })}
-        onChange={setMinutes}
-      />
-      <QuantityField
-        label="The plate weighs"
-        quantity="massG"
-        limits={{ above: 0, to: 100_000 }}
-        value={massG}
-        onChange={setMass}
-      />
-      <Row sx={{ mt: 0.75 }}>
-        <Button variant="contained" type="submit">
-          Finished: {print.items.length === 1 ? 'one copy' : `${print.items.length} copies`}
-        </Button>
-      </Row>
-      <Box className={fieldsCss.textField} sx={{ mt: 1 }}>
-        <label htmlFor="why-failed">Why it failed</label>
-        <TextInput
-          id="why-failed"
-          value={why}
-          maxLength={500}
-          placeholder="e.g. came off the bed"
-          onChange={(event) => setWhy(event.target.value)}
-        />
-      </Box>
-      <Row sx={{ mt: 0.75 }}>
-        <Button
-          disabled={why.trim() === ''}
-          onClick={() =>
-            onDone({
-              ...print,
-              state: 'failed',
-              endedAt: new Date().toISOString(),
-              why: why.trim(),
-              ...(took === undefined ? {} : { actualS: took * 60 }),
-            })
-          }
-        >
-          It failed
-        </Button>
-      </Row>
-    </SheetForm>
-  );
-}
 
 /** What is on a plate, each part with its number. */
 function itemWords({ items }: PrintRecord): string {

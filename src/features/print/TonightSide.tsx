@@ -149,13 +149,15 @@ export function TonightSide({ tabs }: { tabs: ReactNode }) {
   return (
     <Page>
       <Bench>
-        <Toggles label="How it is printed">
-          {(['final', 'draft'] as const).map((one) => (
-            <Toggle key={one} pressed={how === one} onPress={() => setHow(one)}>
-              {one === 'final' ? 'Final' : 'Draft'}
-            </Toggle>
-          ))}
-        </Toggles>
+        <Box sx={{ mb: 1.5 }}>
+          <Toggles label="How it is printed">
+            {(['final', 'draft'] as const).map((one) => (
+              <Toggle key={one} pressed={how === one} onPress={() => setHow(one)}>
+                {one === 'final' ? 'Final' : 'Draft'}
+              </Toggle>
+            ))}
+          </Toggles>
+        </Box>
         <WhatToPrint
           parts={plan.parts}
           counts={counts}

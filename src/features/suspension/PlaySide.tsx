@@ -102,7 +102,6 @@ function PlayBars({ found: { bearingRimMm, toeRimMm, camberRimMm, radiusMm } }: 
       className={chartsCss.chart}
       style={{ width: `min(100%, ${barWidth}px)` }}
       sx={{ mt: 1.25 }}
-
       data-testid="play-bars"
     >
       <figcaption>

@@ -62,7 +62,6 @@ export function DotPlot({ title, quantity, rows, width = 720, wish, legend }: Do
       className={chartsCss.chart}
       style={{ width: `min(100%, ${width}px)` }}
       sx={{ mt: 1.5 }}
-
       data-testid="dot-plot"
     >
       <figcaption>{title}</figcaption>

@@ -43,7 +43,6 @@ export function FileButton({
         component="input"
         type="file"
         sx={visuallyHidden}
-
         aria-label={label}
         accept={accept}
         multiple={multiple}

@@ -3,6 +3,7 @@ import Box from '@mui/material/Box';
 import Stack from '@mui/material/Stack';
 import { formatText } from '@/core/base/units/formatQuantity';
 import { useReader } from '../reader';
+import { DIMMED } from '../theme/tokens';
 import type { LongColumn, LongTableProps } from './column';
 
 /** The rows one under the other: the first column leads, the others are named. */
@@ -30,7 +31,7 @@ export function LongList<R extends { id: string }>({
           component="li"
           key={row.id}
           className={`longrow ${mark?.(row) ?? ''}`}
-          sx={{ py: 1, borderBottom: 1, borderColor: 'divider' }}
+          sx={{ py: 1, borderBottom: 1, borderColor: 'divider', '&.away': { opacity: DIMMED } }}
         >
           <Stack direction="row" sx={{ alignItems: 'center', justifyContent: 'space-between' }}>
             <b>{shown(lead, row)}</b>

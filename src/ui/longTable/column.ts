@@ -26,10 +26,23 @@ export interface LongTableProps<R extends { id: string }> {
   columns: readonly LongColumn<R>[];
   /** Buttons of a row, at its end. */
   acts?(row: R): ReactNode;
+  /** Rows of a page. */
+  page?: number;
   /** Px of all buttons of a row. */
   actsWidth?: number;
-  /** Said of a row in its class, as `waits`. */
+  /** Right of the first column, where the table may be wider than the page. */
+  actsFirst?: boolean;
+  /** Said of a row in its class, as `waits`; `away` is dimmed. */
   mark?(row: R): string | undefined;
   /** The column by which it is sorted at first, the greatest first. */
   latest?: string;
+}
+
+type Cell = number | string | Date | null;
+
+/** The order of two cells: numbers by size, words as the reader spells them; what is not given comes last, whichever way. */
+export function inOrder(a: Cell, b: Cell, way: 'asc' | 'desc'): number {
+  if (a === null || b === null) return (a === null ? 1 : 0) - (b === null ? 1 : 0);
+  const up = typeof a === 'string' && typeof b === 'string' ? a.localeCompare(b) : Number(a) - Number(b);
+  return way === 'asc' ? up : -up;
 }

@@ -1,3 +1,4 @@
+import { isOpen } from '@/core/car/records/openFailure';
 import type { Verdict } from '@/core/car/records/failureLedger';
 import { TABLES } from '@/core/physics/diagnosis/tables';
 import type { FailureRecord } from '@/core/car/records/records';
@@ -45,6 +46,10 @@ export const failedHow = ({ mode, ledger }: Pick<FailureRecord, 'mode' | 'ledger
   mode === 'own' && ledger?.modeWords
     ? ledger.modeWords
     : (FAILURE_MODE_WORDS[mode as FailureMode]?.name ?? mode);
+
+/** Whether it is settled, and by what. */
+export const failureStands = (failure: Pick<FailureRecord, 'fix' | 'ledger'>): string =>
+  failure.fix ? 'fixed' : isOpen(failure) ? 'open' : 'explained';
 
 /** What a verdict found. */
 export const verdictWords = ({ cause, words }: Verdict): string =>

@@ -49,7 +49,8 @@ const NESTED: Readonly<Partial<Record<LibraryKind, Record<string, Joi.Schema>>>>
   },
 };
 
-const figuresSchema = <K extends LibraryKind>(kind: K): ObjectSchema<LibraryFigures[K]> =>
+/** What a thing of a kind says of itself. */
+export const figuresSchema = <K extends LibraryKind>(kind: K): ObjectSchema<LibraryFigures[K]> =>
   Joi.object<LibraryFigures[K]>({
     name: text(80).required(),
     ...figureSchemas(LIBRARY_KIND_RECORDS[kind].figures),

@@ -131,7 +131,6 @@ export function ExplorerView() {
       {rows.length > 0 ? (
         <Box
           sx={dimmedWhen(tried !== ready || sweep.progress !== undefined)}
-
           aria-busy={sweep.progress !== undefined}
         >
           <ExplorerResults rows={rows} outdated={stopped === ready} />

@@ -51,7 +51,6 @@ export function MeshSketch({ stage, centreMm }: { stage: Stage; centreMm: number
       className={chartsCss.chart}
       style={{ width: `min(100%, ${WIDTH}px)` }}
       sx={{ mt: 1 }}
-
       data-testid="mesh-sketch"
     >
       <figcaption>

@@ -63,9 +63,7 @@ export function Teeth() {
     <TableContainer
       component="section"
       sx={{ mt: 1.25, ...dimmedWhen(found.stale) }}
-
       aria-label="Teeth"
-
       aria-busy={found.stale}
     >
       <Table size="small">

@@ -37,7 +37,6 @@ export function RotationSketch({ drive, rotation }: { drive: Drive; rotation: Ro
       className={clsx(chartsCss.chart, chartsCss.wide)}
       style={{ width: `min(100%, ${WIDTH}px)` }}
       sx={{ mt: 1 }}
-
       data-testid="rotation-sketch"
     >
       <figcaption>From the motor to every wheel, seen from above; arrows show where the top goes</figcaption>

@@ -59,7 +59,6 @@ export function RatioStrip({ bands, from, to }: RatioStripProps) {
       className={clsx(chartsCss.chart, chartsCss.wide)}
       style={{ width: `min(100%, ${WIDTH}px)` }}
       sx={{ mt: 1.5 }}
-
       data-testid="ratio-strip"
     >
       <figcaption>Every ratio from long to short, each with a run and a whole pack</figcaption>

@@ -69,7 +69,6 @@ export function BlowsSheet({ report, onChange, parts }: SheetProps & { parts: re
       <Row
         as="form"
         sx={{ mt: 1, flexWrap: 'nowrap' }}
-
         onSubmit={(event) => {
           event.preventDefault();
           if (name.trim() === '') return;

@@ -183,7 +183,6 @@ function ReadingEntry({
     <Row
       as="form"
       sx={{ flexWrap: 'nowrap' }}
-
       onSubmit={(event) => {
         event.preventDefault();
         add();

@@ -97,12 +97,7 @@ export function VideoTimer({ distanceM, onFrames, onDistance }: VideoTimerProps)
               setProblem('This browser cannot show that video: save it as MP4 (H.264) or WebM.');
             }}
           />
-          <Row
-            sx={{ justifyContent: 'center', mt: 0.5 }}
-
-            role="group"
-            aria-label="Step through the video"
-          >
+          <Row sx={{ justifyContent: 'center', mt: 0.5 }} role="group" aria-label="Step through the video">
             <Button aria-label="Ten frames back" onClick={() => to(frame - FAST)}>
               −10
             </Button>

@@ -107,7 +107,6 @@ export function PartScene({ seen, mesh, solved, mode, onMode, onFace }: PartScen
       <Box
         style={{ height: HEIGHT_PX }}
         className={chartsCss.scene}
-
         role="img"
         aria-label={`The part in space, ${(mesh.held ?? []).length} holds, ${(mesh.pulls ?? []).length} pulls${solved ? `, margin ${formatNumber(solved.result.margin, reader.locale, 3)}` : ''}`}
       >

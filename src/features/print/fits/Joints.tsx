@@ -80,7 +80,6 @@ export function Joints() {
         <Row
           as="form"
           sx={{ mt: 0.75, flexWrap: 'nowrap' }}
-
           onSubmit={(event) => {
             event.preventDefault();
             add();

@@ -22,7 +22,6 @@ export function NewCoupon({
     <Box
       component="form"
       sx={{ mt: 0.5 }}
-
       onSubmit={(event) => {
         event.preventDefault();
         onBegin(known, material);

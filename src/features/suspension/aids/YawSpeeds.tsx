@@ -54,12 +54,7 @@ export function Speeds({ input, top }: { input: YawInput; top: number }) {
       </Row>
       {study.found ? (
         <TableContainer>
-          <Table
-            size="small"
-
-            aria-label="Gains over speed"
-            sx={dimmedWhen(study.done !== undefined)}
-          >
+          <Table size="small" aria-label="Gains over speed" sx={dimmedWhen(study.done !== undefined)}>
             <TableHead>
               <TableRow>
                 <TableCell align="right">Speed</TableCell>

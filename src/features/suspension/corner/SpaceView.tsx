@@ -39,7 +39,6 @@ export function SpaceView(props: SpaceProps) {
       <Box
         style={{ height: HEIGHT_PX }}
         className={chartsCss.scene}
-
         role="img"
         aria-label="Both wheels and their arms in space, drag to turn"
       >
