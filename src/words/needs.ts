@@ -159,3 +159,7 @@ export function needName(need: string): string {
 /** Everything that is waited for, each once. */
 export const needNames = (missing: readonly string[]): string =>
   [...new Set(missing.map(needName))].join(', ');
+
+/** In place of an answer. */
+export const notYetWords = (missing: readonly string[]): string =>
+  `Not worked out yet: it needs ${needNames(missing)}.`;

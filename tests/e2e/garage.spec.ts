@@ -115,6 +115,12 @@ test('a blank build is led to a speed, and says which of its figures are guesses
   await field(page, 'Name of the new build').fill(freshName('Blank'));
   await page.getByRole('button', { name: 'Start it' }).click();
   await page.waitForURL(/\/A\/brief/);
+  await toSegment(page, 'Chassis');
+  await expect(page.getByRole('heading', { level: 1 })).toContainText(
+    'Not worked out yet: it needs wheelbase',
+  );
+  await page.getByRole('link', { name: 'Fill in: wheelbase' }).click();
+  await expect(field(page, 'Wheelbase')).toBeFocused();
   await toSegment(page, 'Drive');
   await expect(page.getByRole('heading', { level: 1 })).toContainText('No speed yet: it needs surface');
   await pick(page, 'Add a surface', 'Short carpet');

@@ -4,7 +4,7 @@ import { expect, field, freshName, readyBuild, saved, test, toSegment } from './
 async function started(page: Page, name: string, corner: string): Promise<void> {
   await readyBuild(page, freshName(name));
   await toSegment(page, 'Suspension');
-  await expect(page.locator('main h1')).toHaveText(/it needs hard points of the front corner/);
+  await expect(page.locator('main h1')).toHaveText(/No front corner yet: start from one of the four/);
   await page.getByRole('button', { name: corner }).click();
   await expect(page.getByTestId('toe-strays')).toBeVisible();
 }

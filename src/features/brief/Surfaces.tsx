@@ -53,6 +53,7 @@ export function Surfaces() {
       {closed ? null : (
         <AddFrom
           label="Add a surface"
+          path="brief.surfaces"
           options={libraryOptions(
             items.filter(({ id }) => !chosen.some(({ libraryId }) => libraryId === id)),
             reader,

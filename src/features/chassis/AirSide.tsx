@@ -1,5 +1,6 @@
 'use client';
 
+import { StillNeeds } from '@/features/fields/StillNeeds';
 import Typography from '@mui/material/Typography';
 import Table from '@mui/material/Table';
 import TableBody from '@mui/material/TableBody';
@@ -12,7 +13,6 @@ import { worked } from '@/core/worked/worked';
 import { formatText } from '@/core/base/units/formatQuantity';
 import { LineChart } from '@/ui/charts/LineChart';
 import { useReader } from '@/ui/reader';
-import { needNames } from '@/words/needs';
 import { useBuild } from '../session/BuildContext';
 import { Apart, Charts } from '../frame/Guarded';
 import { SurfaceSwitch } from '../frame/SurfaceSwitch';
@@ -31,12 +31,7 @@ export function AirSide() {
     const before = ghost ? worked(ghost.document, surface).runInput() : undefined;
     return before?.ok ? airOf(before.value) : undefined;
   }, [ghost, surface]);
-  if (!input.ok || !air)
-    return (
-      <Typography variant="answer">
-        Not worked out yet: it needs {input.ok ? 'a surface' : needNames(input.missing)}.
-      </Typography>
-    );
+  if (!input.ok || !air) return <StillNeeds missing={input.ok ? ['brief.surfaces'] : input.missing} />;
   const speed = (mps: number) => formatText(mps, 'speedMps', reader);
   const force = (newton: number) => formatText(newton, 'forceN', reader);
   const wish = document.brief.targetMps;

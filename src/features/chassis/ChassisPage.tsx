@@ -1,12 +1,12 @@
 'use client';
 
+import { StillNeeds } from '@/features/fields/StillNeeds';
 import { Page } from '@/ui/layout/Page';
 import Typography from '@mui/material/Typography';
 import { Note } from '@/ui/controls/Note';
 import Button from '@mui/material/Button';
 import { finding } from '@/core/base/finding';
 import { say, sayAll } from '@/words/findings';
-import { needNames } from '@/words/needs';
 import { useMemo, useState } from 'react';
 import type { BuildDocument } from '@/core/car/document/document';
 import type { ChosenSurface } from '@/core/car/document/brief';
@@ -77,7 +77,7 @@ function LayoutSide({ bodies, chosen, onChoose: choose }: LayoutSideProps) {
             {say(finding('chassis.outside', { where: found.outside }), reader)}
           </Typography>
         ) : 'missing' in found ? (
-          <Typography variant="answer">Not worked out yet: it needs {needNames(found.missing)}.</Typography>
+          <StillNeeds missing={found.missing} />
         ) : (
           <StandingAnswer found={found} ghost={other ? { label: ghost!.label, found: other } : undefined} />
         )}

@@ -7,15 +7,17 @@ import type { PickOption } from './searched';
 
 interface AddFromProps {
   label: string;
+  /** The list that it adds to. */
+  path: string;
   options: readonly PickOption[];
   onAdd(id: string): void;
 }
 
 /** Adds what is chosen from a list. */
-export function AddFrom({ label, options, onAdd }: AddFromProps) {
+export function AddFrom({ label, path, options, onAdd }: AddFromProps) {
   'use memo';
   return (
-    <div className={clsx(fieldsCss.pick, 'add')}>
+    <div className={clsx(fieldsCss.pick, 'add')} data-path={path}>
       <Pick
         adds
         label={label}

@@ -45,7 +45,7 @@ export function LibraryPick<K extends LibraryKind>({ kind, path, copy }: Library
   };
   return (
     <>
-      <div className={fieldsCss.pick}>
+      <div className={fieldsCss.pick} data-path={path.join('.')}>
         <Pick
           label={`Choose ${article(LIBRARY_WORDS[kind].one)}`}
           placeholder={`choose ${article(LIBRARY_WORDS[kind].one)}`}

@@ -200,7 +200,9 @@ function Loads({ part: { id, loads = [], shape } }: { part: Part }) {
           ) : null}
         </section>
       ))}
-      {closed ? null : <AddFrom label="Add a load" options={LOAD_OPTIONS} onAdd={add} />}
+      {closed ? null : (
+        <AddFrom label="Add a load" path={at().join('.')} options={LOAD_OPTIONS} onAdd={add} />
+      )}
       {loads.some(({ from }) => from === 'noseCrash') ? (
         <DocumentField path={['parts', 'crushMm']} usual={USUAL_CRUSH_MM} />
       ) : null}

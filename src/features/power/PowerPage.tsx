@@ -1,5 +1,6 @@
 'use client';
 
+import { StillNeeds } from '@/features/fields/StillNeeds';
 import { Page } from '@/ui/layout/Page';
 import frameCss from '@/ui/layout/frame.module.css';
 import Box from '@mui/material/Box';
@@ -34,6 +35,9 @@ import { type SupplyView, useSupply } from './useSupply';
 import { VoltsChart } from './VoltsChart';
 import { WiringTable } from './WiringTable';
 import { Ask } from '../frame/Ask';
+
+/** Of what is missing. */
+const MOST_NAMED = 6;
 
 const SupplySteps = dynamic(() => import('./SupplySteps').then(({ SupplySteps: Steps }) => Steps), {
   ssr: false,
@@ -182,10 +186,7 @@ function Answer({
     return <Typography variant="answer">{empty}</Typography>;
   if (worked.length === 0 || worked.length < checks.length)
     return (
-      <Typography variant="answer">
-        Not worked out yet: it needs{' '}
-        {[...new Set(checks.flatMap(({ missing }) => missing))].slice(0, 6).join(', ')}.
-      </Typography>
+      <StillNeeds missing={[...new Set(checks.flatMap(({ missing }) => missing))].slice(0, MOST_NAMED)} />
     );
   return <Typography variant="answer">{well}</Typography>;
 }

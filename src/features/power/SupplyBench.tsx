@@ -90,6 +90,7 @@ export function SupplyBench({
         {closed ? null : (
           <AddFrom
             label="Add a regulator"
+            path="power.rails"
             options={libraryOptions(itemsOf(library, 'regulator'), reader)}
             onAdd={addRail}
           />
@@ -104,6 +105,7 @@ export function SupplyBench({
         {closed ? null : (
           <AddFrom
             label="Add a load"
+            path="power.loads"
             options={libraryOptions(
               [...itemsOf(library, 'receiver'), ...itemsOf(library, 'servo')],
               reader,

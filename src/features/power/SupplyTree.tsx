@@ -177,7 +177,7 @@ export function SupplyTree({ view, chosen, onChoose }: SupplyTreeProps) {
     : refused
       ? supplyRefused(refused)
       : view.supply.missing.length > 0
-        ? `The volts are not worked out yet: it needs ${needNames(view.supply.missing)}.`
+        ? `The volts are not worked out yet: they need ${needNames(view.supply.missing)}.`
         : undefined;
   return (
     <Box component="figure" className={chartsCss.chart} sx={{ mt: 1 }} data-testid="supply-tree">

@@ -81,6 +81,7 @@ export function PrinterBench({ how }: { how: PrintHow }) {
         {closed ? null : (
           <AddFrom
             label="Add a printer"
+            path="print.printers"
             options={
               stock.length > 0 ? libraryOptions(stock, reader) : [{ id: 'plain', name: 'one of 220 mm' }]
             }

@@ -1,5 +1,6 @@
 'use client';
 
+import { StillNeeds } from '@/features/fields/StillNeeds';
 import Box from '@mui/material/Box';
 import { dimmedWhen } from '@/ui/layout/dimmedWhen';
 import cornerCss from '@/features/suspension/corner/corner.module.css';
@@ -9,7 +10,6 @@ import Typography from '@mui/material/Typography';
 import { Tick } from '@/ui/controls/Tick';
 import Button from '@mui/material/Button';
 import { Note } from '@/ui/controls/Note';
-import { needNames } from '@/words/needs';
 import { useState } from 'react';
 import type { End } from '@/core/car/document/suspension';
 import { applyPatch, type Patch } from '@/core/base/patch';
@@ -34,6 +34,7 @@ import { useBetter } from './useBetter';
 import { FreePoints, placeOf } from './FreePoints';
 import { Bought, ResultTables, WISHES } from './BetterTables';
 import { refusalText } from '@/words/refusals/problemOf';
+import { formatNumber } from '@/core/base/units/formatQuantity';
 import { useReader } from '@/ui/reader';
 
 const USUAL_BOX_MM = 5;
@@ -138,24 +139,26 @@ export function BetterSide({ end, tabs, foot }: SideProps) {
           )}
           {done === undefined ? null : (
             <Typography color="textSecondary" role="status">
-              {done.toLocaleString('en')} of {USUAL_TRIALS.toLocaleString('en')} corners tried
+              {formatNumber(done, reader.locale)} of {formatNumber(USUAL_TRIALS, reader.locale)} corners tried
             </Typography>
           )}
         </Row>
       </Bench>
       <Readings>
         {tabs}
-        <Typography variant="answer">
-          {!found.ok ? (
-            `Not worked out yet: it needs ${needNames(found.missing)}.`
-          ) : refused ? (
-            `${refusalText(refused, reader)}.`
-          ) : result ? (
-            <Bought end={end} result={result} />
-          ) : (
-            'Say what you wish for and which points may move; the search tries ten thousand corners and shows what it would move.'
-          )}
-        </Typography>
+        {found.ok ? (
+          <Typography variant="answer">
+            {refused ? (
+              `${refusalText(refused, reader)}.`
+            ) : result ? (
+              <Bought end={end} result={result} />
+            ) : (
+              'Say what you wish for and which points may move; the search tries ten thousand corners and shows what it would move.'
+            )}
+          </Typography>
+        ) : (
+          <StillNeeds missing={found.missing} />
+        )}
         {stale ? <Note>The corner has changed since this search: search again.</Note> : null}
         {taken ? (
           <Note tone="ok">These points are in the build now. Ctrl+Z takes them out again.</Note>

@@ -1,5 +1,6 @@
 'use client';
 
+import { StillNeeds } from '@/features/fields/StillNeeds';
 import { Note } from '@/ui/controls/Note';
 import chartsCss from '@/ui/charts/charts.module.css';
 import tablesCss from '@/ui/controls/tables.module.css';
@@ -12,7 +13,6 @@ import TableRow from '@mui/material/TableRow';
 import TableCell from '@mui/material/TableCell';
 import TableBody from '@mui/material/TableBody';
 import { Tick } from '@/ui/controls/Tick';
-import { needNames } from '@/words/needs';
 import { useMemo } from 'react';
 import { MOST_PLAY_SHARE } from '@/core/verdict/suspension/play/play.check';
 import { benchList, cornerMark } from '@/core/worked/suspension/benchList';
@@ -73,7 +73,7 @@ export function PlaySide({ end, tabs, foot }: SideProps) {
             toe by ±{deg(found.value.toeDeg)}.
           </Typography>
         ) : (
-          <Typography variant="answer">Not worked out yet: it needs {needNames(found.missing)}.</Typography>
+          <StillNeeds missing={found.missing} />
         )}
         {found.ok ? <PlayBars found={found.value} /> : null}
         <BindingList end={end} />

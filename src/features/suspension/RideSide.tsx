@@ -1,8 +1,8 @@
 'use client';
 
+import { StillNeeds } from '@/features/fields/StillNeeds';
 import Typography from '@mui/material/Typography';
 import { Note } from '@/ui/controls/Note';
-import { needNames } from '@/words/needs';
 import { useMemo } from 'react';
 import { tyreRateOf } from '@/core/worked/suspension/landingOfBuild';
 import { inWheelCost, rideOf, type RideOfBuild } from '@/core/worked/suspension/rideOfBuild';
@@ -99,7 +99,7 @@ export function RideSide({ end, tabs, foot }: SideProps) {
             }
           />
         ) : (
-          <Typography variant="answer">Not worked out yet: it needs {needNames(found.missing)}.</Typography>
+          <StillNeeds missing={found.missing} />
         )}
         {found.ok ? (
           <>

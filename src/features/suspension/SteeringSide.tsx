@@ -1,10 +1,10 @@
 'use client';
 
+import { StillNeeds } from '@/features/fields/StillNeeds';
 import clsx from 'clsx';
 import figuresCss from '@/ui/Figure.module.css';
 import Typography from '@mui/material/Typography';
 import { Note } from '@/ui/controls/Note';
-import { needNames } from '@/words/needs';
 import { steeringServo } from '@/core/worked/power/steeringServo';
 import { useMemo } from 'react';
 import {
@@ -63,7 +63,7 @@ export function SteeringSide({ tabs, foot }: SideProps) {
             }
           />
         ) : (
-          <Typography variant="answer">Not worked out yet: it needs {needNames(found.missing)}.</Typography>
+          <StillNeeds missing={found.missing} />
         )}
         {found.ok ? (
           <Charts>

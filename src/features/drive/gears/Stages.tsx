@@ -67,7 +67,12 @@ export function Stages({ withAxle = false }: { withAxle?: boolean }) {
         />
       ))}
       {closed || document.drive.stages.length >= 8 ? null : (
-        <AddFrom label="Add a stage" options={libraryOptions(stageKinds, reader)} onAdd={add} />
+        <AddFrom
+          label="Add a stage"
+          path="drive.stages"
+          options={libraryOptions(stageKinds, reader)}
+          onAdd={add}
+        />
       )}
       <Fold title="Efficiencies">
         {document.drive.stages.map(({ id, kind }, index) => (

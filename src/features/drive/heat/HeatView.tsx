@@ -1,9 +1,9 @@
 'use client';
 
+import { StillNeeds } from '@/features/fields/StillNeeds';
 import { dimmedWhen } from '@/ui/layout/dimmedWhen';
 import Typography from '@mui/material/Typography';
 import Box from '@mui/material/Box';
-import { needNames } from '@/words/needs';
 import { standing } from '@/core/physics/motion/standstill';
 import { refusalInWords } from '@/words/labels/labels';
 import { calibrationFor } from '@/core/car/document/heat';
@@ -44,7 +44,7 @@ export function HeatView() {
     document,
     surface,
   ]);
-  if (!surface) return <Typography variant="answer">Not worked out yet: it needs a surface.</Typography>;
+  if (!surface) return <StillNeeds missing={['brief.surfaces']} />;
   if (present.refused)
     return (
       <Typography variant="answer">
@@ -63,12 +63,7 @@ export function HeatView() {
         Driving a whole pack…
       </Typography>
     );
-  if (!present.value.ok)
-    return (
-      <Typography variant="answer">
-        Not worked out yet: it needs {needNames(present.value.missing)}.
-      </Typography>
-    );
+  if (!present.value.ok) return <StillNeeds missing={present.value.missing} />;
   const heat = present.value.value;
   const ghostHeat = ghost && other.value?.ok ? { label: ghost.label, heat: other.value.value } : undefined;
   return (

@@ -70,6 +70,7 @@ export function JointBench() {
       {closed || shafts.length >= 8 ? null : (
         <AddFrom
           label="Add a shaft"
+          path="drive.shafts"
           options={[
             { id: 'axle', name: 'Wheel axle' },
             { id: 'long', name: 'Long shaft' },

@@ -1,10 +1,10 @@
 'use client';
 
+import { StillNeeds } from '@/features/fields/StillNeeds';
 import Typography from '@mui/material/Typography';
 import { Row } from '@/ui/layout/Row';
 import { Note } from '@/ui/controls/Note';
 import Button from '@mui/material/Button';
-import { needNames } from '@/words/needs';
 import { type ReactNode, useMemo } from 'react';
 import { motorsApart, motorsInAll, motorsInWheels } from '@/core/car/document/drive';
 import {
@@ -38,11 +38,7 @@ export function LayoutView() {
   return (
     <Apart>
       <Ask>
-        {found.ok ? (
-          <LayoutAnswer rotation={found.value} />
-        ) : (
-          <Typography variant="answer">Not worked out yet: it needs {needNames(found.missing)}.</Typography>
-        )}
+        {found.ok ? <LayoutAnswer rotation={found.value} /> : <StillNeeds missing={found.missing} />}
         <SurfaceSwitch />
       </Ask>
       {found.ok ? (

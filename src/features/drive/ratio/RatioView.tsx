@@ -1,5 +1,6 @@
 'use client';
 
+import { StillNeeds } from '@/features/fields/StillNeeds';
 import { dimmedWhen } from '@/ui/layout/dimmedWhen';
 import Typography from '@mui/material/Typography';
 import Box from '@mui/material/Box';
@@ -12,7 +13,6 @@ import TableCell from '@mui/material/TableCell';
 import TableBody from '@mui/material/TableBody';
 import { inSentence } from '@/core/base/units/words';
 import { ratioSentence, wishPinionSentence } from '@/words/ratioSentence';
-import { needNames } from '@/words/needs';
 import { overallRatio } from '@/core/car/document/drive';
 import { meetingStretch, type RatioBand } from '@/core/worked/drive/ratioBand';
 import { gearedStage, teethWithin } from '@/core/worked/drive/teeth';
@@ -51,10 +51,7 @@ export function RatioView() {
     return band?.ok ? [{ id, name, band: band.value }] : [];
   });
   const missing = found.value.find((one) => !one.ok);
-  if (missing && !missing.ok)
-    return (
-      <Typography variant="answer">Not worked out yet: it needs {needNames(missing.missing)}.</Typography>
-    );
+  if (missing && !missing.ok) return <StillNeeds missing={missing.missing} />;
   const shown = bands.find(({ id }) => id === surface?.id) ?? bands[0];
   if (!shown) return null;
   const [longest, shortest] = [

@@ -19,7 +19,7 @@ export function useFoundField(): void {
         if (side !== sides[0]) window.history.replaceState(null, '', `?view=${side}`);
         for (let tries = 0; tries < TRIES && left; tries++) {
           const box = document.querySelector(`[data-path="${CSS.escape(wanted)}"]`);
-          const control = box?.querySelector<HTMLElement>('input, select');
+          const control = box?.querySelector<HTMLElement>('input, select, button');
           if (control) {
             const fold = box!.closest('.MuiAccordion-root:not(.Mui-expanded)');
             fold?.querySelector<HTMLElement>('.MuiAccordionSummary-root')?.click();

@@ -1,11 +1,11 @@
 'use client';
 
 import { dimmedWhen } from '@/ui/layout/dimmedWhen';
+import { StillNeeds } from '@/features/fields/StillNeeds';
 import Typography from '@mui/material/Typography';
 import Button from '@mui/material/Button';
 import { Fold } from '@/ui/controls/Fold';
 import { Note } from '@/ui/controls/Note';
-import { needNames } from '@/words/needs';
 import { type ReactNode, useState } from 'react';
 import { type SlipAid, USUAL_SLIP_AID } from '@/core/car/document/aids';
 import { slipSettings } from '@/core/worked/aids/aidSettings';
@@ -217,15 +217,17 @@ export function SlipAidSide({
         {tabs}
         {pick}
         <Ask>
-          <Typography variant="answer">
-            {!assembled.ok ? (
-              `Not worked out yet: it needs ${needNames(assembled.missing)}.`
-            ) : !worked.value ? (
-              'Being worked out.'
-            ) : (
-              <Answer both={worked.value} brakes={brakes} distanceM={distanceM} fromMps={fromMps} />
-            )}
-          </Typography>
+          {assembled.ok ? (
+            <Typography variant="answer">
+              {!worked.value ? (
+                'Being worked out.'
+              ) : (
+                <Answer both={worked.value} brakes={brakes} distanceM={distanceM} fromMps={fromMps} />
+              )}
+            </Typography>
+          ) : (
+            <StillNeeds missing={assembled.missing} />
+          )}
           <SurfaceSwitch />
         </Ask>
         {assembled.ok && worked.value ? (

@@ -1,12 +1,12 @@
 'use client';
 
+import { StillNeeds } from '@/features/fields/StillNeeds';
 import Box from '@mui/material/Box';
 import { dimmedWhen } from '@/ui/layout/dimmedWhen';
 import Typography from '@mui/material/Typography';
 import { Toggle, Toggles } from '@/ui/controls/Toggle';
 import Button from '@mui/material/Button';
 import { Fold } from '@/ui/controls/Fold';
-import { needNames } from '@/words/needs';
 import { type ReactNode, useMemo, useState } from 'react';
 import { USUAL_YAW_AID, type YawAid } from '@/core/car/document/aids';
 import { yawSettings } from '@/core/worked/aids/aidSettings';
@@ -235,9 +235,7 @@ export function YawAidSide({ tabs, foot, pick }: { tabs: ReactNode; foot: ReactN
           {assembled.ok ? (
             <Answer study={study.value} gain={aid.gain!} speedMps={speedMps} />
           ) : (
-            <Typography variant="answer">
-              Not worked out yet: it needs {needNames(assembled.missing)}.
-            </Typography>
+            <StillNeeds missing={assembled.missing} />
           )}
           <SurfaceSwitch />
         </Ask>

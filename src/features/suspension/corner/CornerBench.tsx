@@ -238,14 +238,16 @@ function StartFrom({ end }: { end: End }) {
           Needs {missing.join(', ')} first: Chassis and Drive hold them.
         </Typography>
       ) : null}
-      {TEMPLATES.map((template) => (
-        <div key={template} className={cornerCss.starter}>
-          <Button disabled={closed || missing.length > 0} onClick={() => start(template)}>
-            {TEMPLATE_WORDS[template].name}
-          </Button>
-          <Typography color="textSecondary">{TEMPLATE_WORDS[template].says}</Typography>
-        </div>
-      ))}
+      <div data-path={`suspension.${end}.corner`}>
+        {TEMPLATES.map((template) => (
+          <div key={template} className={cornerCss.starter}>
+            <Button disabled={closed || missing.length > 0} onClick={() => start(template)}>
+              {TEMPLATE_WORDS[template].name}
+            </Button>
+            <Typography color="textSecondary">{TEMPLATE_WORDS[template].says}</Typography>
+          </div>
+        ))}
+      </div>
       {refused ? (
         <Typography color="error" role="alert">
           {refusalText(refused, reader)}.

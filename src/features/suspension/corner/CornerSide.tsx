@@ -1,5 +1,6 @@
 'use client';
 
+import { StillNeeds } from '@/features/fields/StillNeeds';
 import { dimmedWhen } from '@/ui/layout/dimmedWhen';
 import clsx from 'clsx';
 import frameCss from '@/ui/layout/frame.module.css';
@@ -9,7 +10,6 @@ import Typography from '@mui/material/Typography';
 import { Toggle, Toggles } from '@/ui/controls/Toggle';
 import { Note } from '@/ui/controls/Note';
 import Button from '@mui/material/Button';
-import { needNames } from '@/words/needs';
 import dynamic from 'next/dynamic';
 import { useMemo, useState } from 'react';
 import type { End } from '@/core/car/document/suspension';
@@ -181,12 +181,10 @@ function Answer({
       </Typography>
     );
   if (!found.ok)
-    return (
-      <Typography variant="answer">
-        {found.missing.some((one) => one.startsWith('hard points'))
-          ? `No ${end} corner yet: start from one of the four, then move its points.`
-          : `Not worked out yet: it needs ${needNames(found.missing)}.`}
-      </Typography>
+    return found.missing.includes(`suspension.${end}.corner`) ? (
+      <Typography variant="answer">{`No ${end} corner yet: start from one of the four, then move its points.`}</Typography>
+    ) : (
+      <StillNeeds missing={found.missing} />
     );
   const stopped = left?.stoppedAt ?? right?.stoppedAt;
   if (stopped)

@@ -1,0 +1,35 @@
+'use client';
+
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import Link from 'next/link';
+import { whereFilledIn } from '@/core/advice/steps/whereFilledIn';
+import { Row } from '@/ui/layout/Row';
+import { needName, notYetWords } from '@/words/needs';
+import { segmentPath } from '../frame/segments';
+import { useBuild } from '../session/BuildContext';
+
+/** In place of the answer: what is missing, and the way to where the first of it is filled in. */
+export function StillNeeds({ missing }: { missing: readonly string[] }) {
+  const { build, revision, closed } = useBuild();
+  const [first] = missing;
+  return (
+    <div>
+      <Typography variant="answer">{notYetWords(missing)}</Typography>
+      {first === undefined || closed ? null : (
+        <Row sx={{ mt: 1 }}>
+          <Button
+            component={Link}
+            variant="contained"
+            href={`${segmentPath(build.id, revision.letter, whereFilledIn(first))}?field=${fieldOf(first)}`}
+          >
+            Fill in: {needName(first)}
+          </Button>
+        </Row>
+      )}
+    </div>
+  );
+}
+
+/** What is said of a need after its path does not tell the field. */
+const fieldOf = (need: string) => encodeURIComponent(need.split(':')[0]!);
