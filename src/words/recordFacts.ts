@@ -1,5 +1,5 @@
 import { TABLES } from '@/core/physics/diagnosis/tables';
-import { verdictWords } from './learn/failureModes';
+import { verdictWords } from './learn/verdictWords';
 import type { FailureLedger, Verdict } from '@/core/car/records/failureLedger';
 import type { PrintSheet, WearReading } from '@/core/car/records/prints';
 import type { Rival, SheetKind } from '@/core/car/records/mergeSheets';

@@ -27,7 +27,7 @@ import { useWorked } from '../session/useWorked';
 import { Facts } from './Facts';
 import { workerOf } from '@/workers/clients';
 import { say, sayAll } from '@/words/findings';
-import { verdictWords } from '@/words/learn/failureModes';
+import { verdictWords } from '@/words/learn/verdictWords';
 
 /** Why it failed: what is known, the suspects with their reasons, the check that tells most, and the verdict. */
 export function Diagnosis({ failure }: { failure: Versioned<FailureRecord> }) {

@@ -1,6 +1,4 @@
 import { isOpen } from '@/core/car/records/openFailure';
-import type { Verdict } from '@/core/car/records/failureLedger';
-import { TABLES } from '@/core/physics/diagnosis/tables';
 import type { FailureRecord } from '@/core/car/records/records';
 import type { FailureMode } from '@/core/car/records/failureModes';
 
@@ -50,7 +48,3 @@ export const failedHow = ({ mode, ledger }: Pick<FailureRecord, 'mode' | 'ledger
 /** Whether it is settled, and by what. */
 export const failureStands = (failure: Pick<FailureRecord, 'fix' | 'ledger'>): string =>
   failure.fix ? 'fixed' : isOpen(failure) ? 'open' : 'explained';
-
-/** What a verdict found. */
-export const verdictWords = ({ cause, words }: Verdict): string =>
-  TABLES.causes.find(({ id }) => id === cause)?.means ?? words ?? cause ?? 'without a cause';

@@ -2,7 +2,7 @@ import { RUN_KIND_NAMES } from '../learn/runKinds';
 import { checkSentence } from '../checkWords';
 import type { Check } from '@/core/verdict/engine/check';
 import { failedHow } from '@/words/learn/failureModes';
-import { verdictWords } from '@/words/learn/failureModes';
+import { verdictWords } from '@/words/learn/verdictWords';
 import { isOpen } from '@/core/car/records/openFailure';
 import { lessonsOf } from '../learn/learned';
 import { fixHeld, livesOfParts } from '@/core/worked/field/lives';
