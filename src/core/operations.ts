@@ -1,3 +1,5 @@
+import { driveBrake } from './physics/braking/brake';
+import { driveBrakeSchema } from './physics/braking/brake.schema';
 import type { Schema } from 'joi';
 import { briefDemand } from './physics/motion/demand';
 import { briefDemandSchema } from './physics/motion/demand.schema';
@@ -115,6 +117,7 @@ const OPERATIONS = {
   'chassis.balance': { schema: chassisBalanceSchema, run: chassisBalance },
   'chassis.stability': { schema: chassisStabilitySchema, run: chassisStability },
   'column.check': { schema: columnCheckSchema, run: columnCheck },
+  'drive.brake': { schema: driveBrakeSchema, run: driveBrake },
   'drive.endurance': { schema: driveEnduranceSchema, run: driveEndurance },
   'drive.run': { schema: driveRunSchema, run: driveRun },
   'drive.standstill': { schema: driveStandstillSchema, run: driveStandstill },

@@ -119,6 +119,7 @@ describe('calc', () => {
       'chassis.balance',
       'chassis.stability',
       'column.check',
+      'drive.brake',
       'drive.endurance',
       'drive.run',
       'drive.standstill',

@@ -8,6 +8,8 @@ export const OPERATION_SUMMARIES: Readonly<Record<OperationName, string>> = {
   'chassis.balance': 'mass, centre of gravity, wheel loads and inertias from the components',
   'chassis.stability': 'whether it slides or tips, what lifts an axle, how hard it brakes',
   'column.check': 'a printed strut under compression: Euler or Johnson',
+  'drive.brake':
+    'a car slowing on a straight: which axle locks first, how far it goes, where the energy goes',
   'drive.endurance': 'heat and charge over a whole pack, and what ends it',
   'drive.run': 'one run on a straight from rest: top speed, times, currents, what limits it',
   'drive.standstill':

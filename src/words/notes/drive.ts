@@ -36,6 +36,15 @@ const STANDSTILL_NOTES: Sentences<'note.standstill'> = {
   'note.standstill.noGrade': () => 'No grade from −100 to 300 % parts moving from standing.',
 };
 
+const BRAKE_NOTES: Sentences<'note.brake'> = {
+  'note.brake.rearFirst': ({ at }) =>
+    at === undefined
+      ? 'The rear axle would lock first under a stronger brake.'
+      : `The rear axle locks first, at ${at} of the brake: the tail comes round.`,
+  'note.brake.fullPack': () => 'A full pack takes nothing back: its volts rise over what it stands.',
+  'note.brake.neverThere': ({ to }) => `It does not slow to ${to} within 600 s.`,
+};
+
 const DEMAND_NOTES: Sentences<'note.demand'> = {
   'note.demand.gripEnough': ({ surface, speed }) =>
     `On ${surface} the grip exceeds the resistance at every speed up to ${speed}.`,
@@ -114,6 +123,7 @@ export const DRIVE_NOTES = {
   ...TURN_NOTES,
   ...RUN_NOTES,
   ...STANDSTILL_NOTES,
+  ...BRAKE_NOTES,
   ...DEMAND_NOTES,
   ...ROTATION_NOTES,
   ...GEAR_STRENGTH_NOTES,

@@ -29,6 +29,12 @@ export const BUDGET_REFUSALS: Refusals<'budget'> = {
   'budget.noSuchRail': ({ rail }) => [`there is no rail "${rail}"`, 'name the battery or one of the rails'],
 };
 
+export const BRAKE_REFUSALS: Refusals<'brake'> = {
+  'brake.notSlower': ({ toMps }) => [`must be over ${toMps}`, 'slow down to less than it begins with'],
+  'brake.shareAndTorque': () => ['stands beside motorNm', 'give the one or the other'],
+  'brake.oneAxle': () => ['is for a car with all wheels driven', 'leave it out'],
+};
+
 export const ENDURANCE_REFUSALS: Refusals<'endurance'> = {
   'endurance.cycleSteps': ({ mostSteps }) => [
     `asks for more than ${mostSteps} steps`,

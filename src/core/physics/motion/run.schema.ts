@@ -19,7 +19,8 @@ export const batterySchema = Joi.object<BatteryDefinition>({
   maxDischargeC: positive(),
 });
 
-export const driveRunSchema = Joi.object<DriveRunInput>({
+/** The car, its drive and the air, without what is done with it. */
+export const carFields = {
   car: Joi.object({
     massKg: positive().required(),
     cdaM2: notNegative().required(),
@@ -42,6 +43,10 @@ export const driveRunSchema = Joi.object<DriveRunInput>({
   battery: batterySchema.required(),
   airDensityKgM3: positive().default(1.2),
   gradePct: finite().default(0),
+};
+
+export const driveRunSchema = Joi.object<DriveRunInput>({
+  ...carFields,
   throttle: share().default(1),
   distanceM: positive().default(50),
   maxTimeS: positive().default(60),

@@ -1,0 +1,161 @@
+import { dragAndRoll } from '../motion/road';
+import { type Balance, balanceAt, type Brakes, overs, type Pull, pullAt } from './brakes';
+
+export const LOCKED = ['none', 'front', 'rear', 'both'] as const;
+export type Locked = (typeof LOCKED)[number];
+export type BrakeLimit = 'brake' | 'grip' | 'lift';
+
+/** One moment of slowing. Powers in W: what takes the car's energy away. */
+export interface BrakeMoment {
+  readonly decelMps2: number;
+  readonly limitedBy: BrakeLimit;
+  readonly locked: Locked;
+  /** Per motor, A. */
+  readonly motorA: number;
+  readonly loadFrontN: number;
+  readonly loadRearN: number;
+  readonly powers: Readonly<Record<Sink, number>>;
+}
+
+export const SINKS = ['motor', 'pack', 'mechanical', 'road', 'driveline', 'tyre'] as const;
+/** Where the energy goes; what the pack gets back is a part of what the motors take. */
+export type Sink = (typeof SINKS)[number];
+
+/** What the brakes do at a speed, with the throttle closed or the brake on. */
+export function brakeMoment(b: Brakes, speedMps: number, braking: boolean): BrakeMoment {
+  const pull = pullAt(b, speedMps, braking);
+  return b.slides ? slidden(b, pull) : eased(b, pull);
+}
+
+const SCANNED = 32;
+const HALVINGS = 40;
+
+/** The most of all brakes alike that no axle minds: the driver's hand is as good as that. */
+function eased(b: Brakes, pull: Pull): BrakeMoment {
+  const over = overs(b, pull);
+  if (!over(1)) return rolling(b, pull, 1, balanceAt(b, pull, 1), 'brake');
+  let step = SCANNED - 1;
+  while (step >= 0 && over(step / SCANNED)) step--;
+  let [low, high] = [Math.max(0, step / SCANNED), (step + 1) / SCANNED];
+  for (let at = 0; at < HALVINGS && high > low; at++) {
+    const middle = (low + high) / 2;
+    if (over(middle)) high = middle;
+    else low = middle;
+  }
+  const lifts = balanceAt(b, pull, high).loadRearN < 0;
+  return rolling(b, pull, low, balanceAt(b, pull, low), lifts ? 'lift' : 'grip');
+}
+
+/** No wheel slides. */
+function rolling(b: Brakes, pull: Pull, share: number, at: Balance, limitedBy: BrakeLimit): BrakeMoment {
+  return {
+    decelMps2: at.decelMps2,
+    limitedBy,
+    locked: 'none',
+    motorA: share * pull.motorA,
+    loadFrontN: at.loadFrontN,
+    loadRearN: at.loadRearN,
+    powers: {
+      ...motorPowers(b, pull, share, 1),
+      mechanical: share * (pull.frontN + pull.rearN) * pull.speedMps,
+      road: roadN(b, pull.speedMps) * pull.speedMps,
+      tyre: 0,
+    },
+  };
+}
+
+/** Of a share of the motors' braking that still turns. */
+function motorPowers(b: Brakes, { speedMps, motorA, motorN }: Pull, share: number, turning: number) {
+  const { plant } = b;
+  const amperes = share * motorA;
+  const volts = speedMps * plant.emfPerMps;
+  const given = plant.motors * Math.max(0, amperes * volts - amperes ** 2 * plant.windingOhm);
+  return {
+    motor: turning * plant.motors * amperes * volts,
+    pack: turning * b.regeneration * given,
+    driveline: turning * (b.idleN + (1 - b.efficiency) * share * motorN) * speedMps,
+  };
+}
+
+const roadN = ({ plant }: Brakes, speedMps: number) =>
+  dragAndRoll(plant.road, speedMps ** 2) + plant.road.slopeN;
+
+interface Slide {
+  frontN: number;
+  rearN: number;
+  locked: Locked;
+}
+
+/** The brake is held: an axle that is asked for too much slides, and the other one keeps its brake force while it can. */
+function slidden(b: Brakes, pull: Pull): BrakeMoment {
+  const whole = balanceAt(b, pull, 1);
+  const { speedMps } = pull;
+  const q = speedMps ** 2;
+  const passiveN = dragAndRoll(b.plant.road, q);
+  const static_ = { frontN: b.frontN + b.frontPerQ * q, rearN: b.rearN + b.rearPerQ * q };
+  const mostN = Math.max(0, static_.rearN / b.transfer - passiveN);
+  const slides = whole.useFront > 1 || whole.useRear > 1;
+  if (!slides && whole.loadRearN >= 0) return rolling(b, pull, 1, whole, 'brake');
+  const kept = {
+    frontN: whole.frontShare * (pull.motorN + b.idleN) + pull.frontN,
+    rearN: (1 - whole.frontShare) * (pull.motorN + b.idleN) + pull.rearN,
+  };
+  const slide: Slide = slides ? sliding(b, { whole, kept, passiveN, static_ }) : { ...kept, locked: 'none' };
+  const tyreN = Math.min(slide.frontN + slide.rearN, mostN);
+  const scale = slide.frontN + slide.rearN > 0 ? tyreN / (slide.frontN + slide.rearN) : 0;
+  const [front, rear] = [isLocked(slide, 'front'), isLocked(slide, 'rear')];
+  const turning = (front ? 0 : whole.frontShare) + (rear ? 0 : 1 - whole.frontShare);
+  const moved = b.transfer * (tyreN + passiveN);
+  return {
+    decelMps2: (tyreN + passiveN + b.plant.road.slopeN) / b.plant.massKg,
+    limitedBy: slide.frontN + slide.rearN > mostN ? 'lift' : 'grip',
+    locked: slide.locked,
+    motorA: turning > 0 ? pull.motorA : 0,
+    loadFrontN: static_.frontN + moved,
+    loadRearN: static_.rearN - moved,
+    powers: {
+      ...motorPowers(b, pull, 1, turning),
+      mechanical: ((front ? 0 : pull.frontN) + (rear ? 0 : pull.rearN)) * speedMps,
+      road: roadN(b, speedMps) * speedMps,
+      tyre: scale * ((front ? slide.frontN : 0) + (rear ? slide.rearN : 0)) * speedMps,
+    },
+  };
+}
+
+const isLocked = ({ locked }: Slide, axle: 'front' | 'rear') => locked === axle || locked === 'both';
+
+interface Sliding {
+  whole: Balance;
+  kept: { frontN: number; rearN: number };
+  passiveN: number;
+  static_: { frontN: number; rearN: number };
+}
+
+/** Where more braking brings more load than it takes, only the rear axle's lifting ends it. */
+const UNBOUND_N = 1e9;
+
+/** Forces where the axle that is used more slides: its load depends on what both axles hold. */
+function sliding(b: Brakes, { whole, kept, passiveN, static_ }: Sliding): Slide {
+  const { transfer } = b;
+  const friction = b.slideShare * b.mu;
+  const both = (): Slide => {
+    const moved = transfer * (friction * (static_.frontN + static_.rearN) + passiveN);
+    return {
+      frontN: friction * (static_.frontN + moved),
+      rearN: friction * (static_.rearN - moved),
+      locked: 'both',
+    };
+  };
+  if (whole.useFront >= whole.useRear) {
+    const loose = friction * (static_.frontN + transfer * (kept.rearN + passiveN));
+    const frontN = friction * transfer < 1 ? loose / (1 - friction * transfer) : UNBOUND_N;
+    const loadRearN = static_.rearN - transfer * (frontN + kept.rearN + passiveN);
+    return kept.rearN > b.mu * Math.max(0, loadRearN)
+      ? both()
+      : { frontN, rearN: kept.rearN, locked: 'front' };
+  }
+  const loose = friction * (static_.rearN - transfer * (kept.frontN + passiveN));
+  const rearN = Math.max(0, loose / (1 + friction * transfer));
+  const loadFrontN = static_.frontN + transfer * (rearN + kept.frontN + passiveN);
+  return kept.frontN > b.mu * loadFrontN ? both() : { frontN: kept.frontN, rearN, locked: 'rear' };
+}
