@@ -1,3 +1,5 @@
+import { driveSite } from './physics/place/site';
+import { driveSiteSchema } from './physics/place/site.schema';
 import { driveBrake } from './physics/braking/brake';
 import { driveBrakeSchema } from './physics/braking/brake.schema';
 import type { Schema } from 'joi';
@@ -120,6 +122,7 @@ const OPERATIONS = {
   'drive.brake': { schema: driveBrakeSchema, run: driveBrake },
   'drive.endurance': { schema: driveEnduranceSchema, run: driveEndurance },
   'drive.run': { schema: driveRunSchema, run: driveRun },
+  'drive.site': { schema: driveSiteSchema, run: driveSite },
   'drive.standstill': { schema: driveStandstillSchema, run: driveStandstill },
   'drive.sweep': { schema: driveSweepSchema, run: driveSweep },
   'drivetrain.differential': { schema: drivetrainDifferentialSchema, run: drivetrainDifferential },

@@ -122,6 +122,7 @@ describe('calc', () => {
       'drive.brake',
       'drive.endurance',
       'drive.run',
+      'drive.site',
       'drive.standstill',
       'drive.sweep',
       'drivetrain.differential',

@@ -12,6 +12,7 @@ export const OPERATION_SUMMARIES: Readonly<Record<OperationName, string>> = {
     'a car slowing on a straight: which axle locks first, how far it goes, where the energy goes',
   'drive.endurance': 'heat and charge over a whole pack, and what ends it',
   'drive.run': 'one run on a straight from rest: top speed, times, currents, what limits it',
+  'drive.site': 'whether a fast pass fits into a place: run-up, stretch, stop, drift and radio',
   'drive.standstill':
     'full throttle at rest: it moves, its tyres spin, or its motor is held, and for how long it may be',
   'drive.sweep': 'every motor, pack and ratio on one car, and which cannot be bettered',

@@ -45,6 +45,16 @@ const BRAKE_NOTES: Sentences<'note.brake'> = {
   'note.brake.neverThere': ({ to }) => `It does not slow to ${to} within 600 s.`,
 };
 
+const SITE_NOTES: Sentences<'note.site'> = {
+  'note.site.stalled': () => 'The car cannot move, so no run-up is long enough.',
+  'note.site.noTop': () => 'No top speed on this downhill: give the speed that is meant.',
+  'note.site.overTop': ({ top }) => `The wish is over the top speed: ${top} is taken.`,
+  'note.site.tooShort': () => 'Even the slowest pass does not fit: stretch and stop take more than there is.',
+  'note.site.noEntry': () => 'No rolling start helps: stretch and stop alone take more than there is.',
+  'note.site.radio': () =>
+    'A low antenna, walls and wet grass shorten the radio’s range: walk it off with the motor unplugged.',
+};
+
 const DEMAND_NOTES: Sentences<'note.demand'> = {
   'note.demand.gripEnough': ({ surface, speed }) =>
     `On ${surface} the grip exceeds the resistance at every speed up to ${speed}.`,
@@ -124,6 +134,7 @@ export const DRIVE_NOTES = {
   ...RUN_NOTES,
   ...STANDSTILL_NOTES,
   ...BRAKE_NOTES,
+  ...SITE_NOTES,
   ...DEMAND_NOTES,
   ...ROTATION_NOTES,
   ...GEAR_STRENGTH_NOTES,

@@ -35,6 +35,13 @@ export const BRAKE_REFUSALS: Refusals<'brake'> = {
   'brake.oneAxle': () => ['is for a car with all wheels driven', 'leave it out'],
 };
 
+export const SITE_REFUSALS: Refusals<'site'> = {
+  'site.margins': ({ marginsM }) => [
+    `must be over both end margins, ${marginsM} m`,
+    'give a longer place or shorter margins',
+  ],
+};
+
 export const ENDURANCE_REFUSALS: Refusals<'endurance'> = {
   'endurance.cycleSteps': ({ mostSteps }) => [
     `asks for more than ${mostSteps} steps`,

@@ -118,8 +118,8 @@ export function balanceAt(b: Brakes, pull: Pull, share: number): Balance {
     loadFrontN,
     loadRearN,
     frontShare,
-    useFront: useOf(held * frontN, b.mu * loadFrontN),
-    useRear: useOf(held * (brakeN - frontN), b.mu * loadRearN),
+    useFront: usedOf(held * frontN, b.mu * loadFrontN),
+    useRear: usedOf(held * (brakeN - frontN), b.mu * loadRearN),
   };
 }
 
@@ -132,7 +132,7 @@ function frontShareOf({ driven, motorFrontShare }: Brakes, frontN: number, rearN
 
 /** A force that is nothing but rounding is none. */
 const LEAST_N = 1e-12;
-const useOf = (forceN: number, holdsN: number) =>
+const usedOf = (forceN: number, holdsN: number) =>
   forceN <= LEAST_N ? 0 : holdsN > 0 ? forceN / holdsN : Infinity;
 
 const isOver = (useFront: number, useRear: number, loadRearN: number) =>
@@ -156,8 +156,8 @@ export function overs(b: Brakes, pull: Pull): (share: number) => boolean {
     const atFrontN =
       frontShareOf(b, loadFrontN, loadRearN) * (share * pull.motorN + b.idleN) + share * pull.frontN;
     return isOver(
-      useOf(heldN * atFrontN, mu * loadFrontN),
-      useOf(heldN * (brakeN - atFrontN), mu * loadRearN),
+      usedOf(heldN * atFrontN, mu * loadFrontN),
+      usedOf(heldN * (brakeN - atFrontN), mu * loadRearN),
       loadRearN,
     );
   };

@@ -10,7 +10,7 @@ export interface Slowing {
 
 export const LONGEST_S = 600;
 /** Braking that loses less speed than this never ends, m/s². */
-const LEAST_MPS2 = 1e-7;
+export const LEAST_MPS2 = 1e-7;
 const COAST_STEP_S = 0.01;
 const [LEAST_STEPS, MOST_STEPS] = [20, 20_000];
 
@@ -46,6 +46,13 @@ export function slow(b: Brakes, fromMps: number, toMps: number, coastS: number, 
   const { distanceM, timeS, energyJ, mostPackW, peakDecelMps2 } = way;
   if (!ended || timeS > LONGEST_S) return { peakDecelMps2 };
   return { peakDecelMps2, reached: { distanceM, timeS, energyJ, mostPackW } };
+}
+
+/** Where the throttle is closed for a while: what is left of the speed, and how far and long it went. */
+export function coasted(b: Brakes, fromMps: number, toMps: number, coastS: number) {
+  const way = new Way();
+  const speedMps = coast(b, way, fromMps, toMps, coastS);
+  return { speedMps, distanceM: way.distanceM, timeS: way.timeS };
 }
 
 /** By the classical method of Runge and Kutta in time; ends where the speed is reached. */
