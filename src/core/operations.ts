@@ -1,3 +1,5 @@
+import { driveLap } from './physics/laps/lap';
+import { driveLapSchema } from './physics/laps/lap.schema';
 import { driveSite } from './physics/place/site';
 import { driveSiteSchema } from './physics/place/site.schema';
 import { driveBrake } from './physics/braking/brake';
@@ -121,6 +123,7 @@ const OPERATIONS = {
   'column.check': { schema: columnCheckSchema, run: columnCheck },
   'drive.brake': { schema: driveBrakeSchema, run: driveBrake },
   'drive.endurance': { schema: driveEnduranceSchema, run: driveEndurance },
+  'drive.lap': { schema: driveLapSchema, run: driveLap },
   'drive.run': { schema: driveRunSchema, run: driveRun },
   'drive.site': { schema: driveSiteSchema, run: driveSite },
   'drive.standstill': { schema: driveStandstillSchema, run: driveStandstill },

@@ -121,6 +121,7 @@ describe('calc', () => {
       'column.check',
       'drive.brake',
       'drive.endurance',
+      'drive.lap',
       'drive.run',
       'drive.site',
       'drive.standstill',

@@ -11,6 +11,7 @@ export const OPERATION_SUMMARIES: Readonly<Record<OperationName, string>> = {
   'drive.brake':
     'a car slowing on a straight: which axle locks first, how far it goes, where the energy goes',
   'drive.endurance': 'heat and charge over a whole pack, and what ends it',
+  'drive.lap': 'a lap of a track at the limit of grip, drive and brakes, and what it costs',
   'drive.run': 'one run on a straight from rest: top speed, times, currents, what limits it',
   'drive.site': 'whether a fast pass fits into a place: run-up, stretch, stop, drift and radio',
   'drive.standstill':

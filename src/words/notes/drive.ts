@@ -55,6 +55,12 @@ const SITE_NOTES: Sentences<'note.site'> = {
     'A low antenna, walls and wet grass shorten the radio’s range: walk it off with the motor unplugged.',
 };
 
+const LAP_NOTES: Sentences<'note.lap'> = {
+  'note.lap.startTakenDown': () =>
+    'The track allows less than the speed that it begins with: it is taken down.',
+  'note.lap.stalled': () => 'The car stops on the way: neither its drive nor its tyres carry it on.',
+};
+
 const DEMAND_NOTES: Sentences<'note.demand'> = {
   'note.demand.gripEnough': ({ surface, speed }) =>
     `On ${surface} the grip exceeds the resistance at every speed up to ${speed}.`,
@@ -135,6 +141,7 @@ export const DRIVE_NOTES = {
   ...STANDSTILL_NOTES,
   ...BRAKE_NOTES,
   ...SITE_NOTES,
+  ...LAP_NOTES,
   ...DEMAND_NOTES,
   ...ROTATION_NOTES,
   ...GEAR_STRENGTH_NOTES,

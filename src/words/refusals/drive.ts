@@ -42,6 +42,11 @@ export const SITE_REFUSALS: Refusals<'site'> = {
   ],
 };
 
+export const LAP_REFUSALS: Refusals<'lap'> = {
+  'lap.oneForm': () => ['must be given, or pointsM in its place', 'give the one or the other'],
+  'lap.samePoint': () => ['is the point before it', 'leave one of the two out'],
+};
+
 export const ENDURANCE_REFUSALS: Refusals<'endurance'> = {
   'endurance.cycleSteps': ({ mostSteps }) => [
     `asks for more than ${mostSteps} steps`,

@@ -45,7 +45,7 @@ const anyCycle = Joi.alternatives().conditional(Joi.object({ series: Joi.exist()
   }),
 });
 
-const lossesSchema = Joi.object<LossesDefinition>({
+export const lossesSchema = Joi.object<LossesDefinition>({
   drivelineDrag: notNegative(),
   corneringPerRad: positive(),
   slipAtLimitPct: notNegative(),
