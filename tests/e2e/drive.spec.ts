@@ -227,3 +227,30 @@ test('a limit by arrow keys, and off again', async ({ page }) => {
   await page.getByRole('region', { name: 'Limits by hand' }).getByRole('button', { name: 'none' }).click();
   await expect(page.getByTestId('top-speed')).toHaveText(top);
 });
+
+test('a place that is too short says the speed it allows, and a longer one takes the pass', async ({
+  page,
+}) => {
+  await readyBuild(page, freshName('Place'));
+  await toSegment(page, 'Drive');
+  await page.getByRole('tab', { name: 'Place and braking' }).click();
+  const answer = page.getByRole('heading', { level: 1 });
+  await expect(answer).toContainText('Not worked out yet: it needs length of the place');
+  await page.getByRole('link', { name: 'Fill in: length of the place' }).click();
+  const length = field(page, 'Length of the place');
+  await expect(length).toBeFocused();
+  await length.fill('14');
+  await expect(answer).toContainText(/needs [\d.]+\s*m more: this place allows/);
+  await length.fill('100');
+  const spare = async () => Number(/fits with ([\d.]+)\s*m to spare/.exec(await answer.innerText())![1]);
+  await expect(answer).toContainText(/fits with/);
+  const before = await spare();
+  await length.fill('120');
+  await expect(answer).not.toContainText(`with ${before}`);
+  expect((await spare()) - before).toBeCloseTo(20, 0);
+  const stop = page.getByTestId('braking');
+  const said = await stop.innerText();
+  await field(page, 'Driver brakes after').fill('2');
+  await expect(stop).not.toHaveText(said);
+  await saved(page);
+});

@@ -8,7 +8,7 @@ const PHONE_PAGES = {
     '/library',
     ...SEGMENTS.map((segment) => `/builds/marsh-hare/D/${segment}`),
   ],
-  'every side of the drive': ['heat', 'ratio', 'explorer', 'layout', 'gears', 'joints', 'tyres'].map(
+  'every side of the drive': ['place', 'heat', 'ratio', 'explorer', 'layout', 'gears', 'joints', 'tyres'].map(
     (view) => `/builds/marsh-hare/D/drive?view=${view}`,
   ),
   'every side of the power, and a closed revision': [

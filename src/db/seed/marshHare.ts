@@ -35,6 +35,8 @@ export const marshHareA: BuildDocument = {
     sizeClass: sizeClass('size-10'),
     dropHeightM: 0.25,
     kerbMps: 1.5,
+    // a lane between the rows of the orchard
+    place: { lengthM: 60, widthM: 4, driverAlongM: 30, driverBesideM: 3, radioRangeM: 120 },
     budget: 280,
     currency: 'EUR',
   },

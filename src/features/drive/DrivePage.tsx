@@ -34,6 +34,7 @@ import { HandLimits } from './HandLimits';
 import { HeatBench } from './heat/HeatBench';
 import { LayoutBench } from './layout/LayoutBench';
 import { Stages } from './gears/Stages';
+import { PlaceBench } from './place/PlaceBench';
 import { TyreBench } from './tyres/TyreBench';
 import { type DriveView, useDriveView } from './useDriveView';
 import { Ask } from '../frame/Ask';
@@ -45,6 +46,7 @@ const Explorer = dynamic(() => import('./explorer/ExplorerView').then(({ Explore
 const Gears = dynamic(() => import('./gears/GearsView').then(({ GearsView }) => GearsView));
 const Joints = dynamic(() => import('./joints/JointsView').then(({ JointsView }) => JointsView));
 const Tyres = dynamic(() => import('./tyres/TyresView').then(({ TyresView }) => TyresView));
+const Place = dynamic(() => import('./place/PlaceView').then(({ PlaceView }) => PlaceView));
 const Layout = dynamic(() => import('./layout/LayoutView').then(({ LayoutView }) => LayoutView));
 
 /** Motor, pack, controller, reduction and tyre against force, speed, heat and the wish. */
@@ -56,7 +58,9 @@ export function DrivePage() {
   return (
     <Page>
       <Bench>
-        {tab === 'heat' ? (
+        {tab === 'place' ? (
+          <PlaceBench />
+        ) : tab === 'heat' ? (
           <HeatBench />
         ) : tab === 'layout' ? (
           <LayoutBench />
@@ -85,6 +89,8 @@ export function DrivePage() {
               <SegmentChecks segment="drive" />
             </Fold>
           </>
+        ) : tab === 'place' ? (
+          <Place />
         ) : tab === 'heat' ? (
           <Heat />
         ) : tab === 'ratio' ? (

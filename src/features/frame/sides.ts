@@ -7,6 +7,7 @@ export const SIDE_NAMES: { readonly [S in Segment]: Readonly<Record<SideOf<S>, s
   chassis: { layout: 'Layout', air: 'Air' },
   drive: {
     run: 'Run',
+    place: 'Place and braking',
     heat: 'Heat and duty',
     ratio: 'Ratio',
     explorer: 'Explorer',

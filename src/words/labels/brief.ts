@@ -30,6 +30,47 @@ export const BRIEF_LABELS: Readonly<Record<string, FieldLabel>> = {
   },
   'brief.dropHeightM': { label: 'Lands from', quantity: 'distanceM', limits: { above: 0, to: 20 } },
   'brief.kerbMps': { label: 'Meets a kerb at', quantity: 'speedMps', limits: { above: 0, to: 150 } },
+  'brief.place': { label: 'Place' },
+  'brief.place.lengthM': {
+    label: 'Length of the place',
+    quantity: 'distanceM',
+    limits: { above: 0, to: 10_000 },
+  },
+  'brief.place.widthM': {
+    label: 'Width of the place',
+    quantity: 'distanceM',
+    limits: { above: 0, to: 1000 },
+  },
+  'brief.place.marginStartM': {
+    label: 'Free before the start',
+    quantity: 'distanceM',
+    limits: { from: 0, to: 1000 },
+  },
+  'brief.place.marginEndM': {
+    label: 'Free behind the end',
+    quantity: 'distanceM',
+    limits: { from: 0, to: 1000 },
+  },
+  'brief.place.marginSideM': {
+    label: 'Free at each side',
+    quantity: 'distanceM',
+    limits: { from: 0, to: 100 },
+  },
+  'brief.place.driverAlongM': {
+    label: 'Driver, from the start',
+    quantity: 'distanceM',
+    limits: { from: -1000, to: 10_000 },
+  },
+  'brief.place.driverBesideM': {
+    label: 'Driver, beside the line',
+    quantity: 'distanceM',
+    limits: { from: -1000, to: 1000 },
+  },
+  'brief.place.radioRangeM': {
+    label: 'Radio tried out to',
+    quantity: 'distanceM',
+    limits: { above: 0, to: 100_000 },
+  },
   'brief.budget': { label: 'Budget', quantity: 'price', limits: { above: 0, to: 1e6 } },
   'brief.currency': { label: 'Currency' },
   'brief.calibration': { label: 'Calibrated' },

@@ -1,7 +1,7 @@
 import Joi from 'joi';
 import { count, finite, identifier, notNegative, text } from '../../base/schema/fields';
 import { positive, share } from '../fields/physical';
-import type { Brief, Calibration, CorrectedFigure, ChosenSurface, SizeClass } from './brief';
+import type { Brief, Calibration, CorrectedFigure, ChosenSurface, Place, SizeClass } from './brief';
 
 const chosenSurfaceSchema = Joi.object<ChosenSurface>({
   id: identifier().required(),
@@ -32,6 +32,16 @@ export const briefSchema = Joi.object<Brief>({
   sizeClass: sizeClassSchema,
   dropHeightM: positive().max(20),
   kerbMps: positive().max(150),
+  place: Joi.object<Place>({
+    lengthM: positive().max(10_000),
+    widthM: positive().max(1000),
+    marginStartM: notNegative().max(1000),
+    marginEndM: notNegative().max(1000),
+    marginSideM: notNegative().max(100),
+    driverAlongM: finite().min(-1000).max(10_000),
+    driverBesideM: finite().min(-1000).max(1000),
+    radioRangeM: positive().max(100_000),
+  }),
   budget: positive().max(1e6),
   currency: Joi.string().pattern(/^[A-Z]{3}$/),
   calibration: Joi.object<Calibration>({

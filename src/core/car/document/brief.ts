@@ -18,6 +18,21 @@ export interface SizeClass {
   massBudgetG: number;
 }
 
+/** The straight on which it is driven at speed. */
+export interface Place {
+  lengthM?: number;
+  widthM?: number;
+  /** Kept free, m. */
+  marginStartM?: number;
+  marginEndM?: number;
+  marginSideM?: number;
+  /** Where the driver stands, from the start end and from the centre line, m. */
+  driverAlongM?: number;
+  driverBesideM?: number;
+  /** As far as the radio was tried, m. */
+  radioRangeM?: number;
+}
+
 /** What the car is for. Every value may be absent while a build is being made. */
 export interface Brief {
   surfaces: ChosenSurface[];
@@ -35,6 +50,7 @@ export interface Brief {
   /** Height from which it is dropped or jumps, and speed at which a wheel meets a kerb. */
   dropHeightM?: number;
   kerbMps?: number;
+  place?: Place;
   /** What all of it may cost, and in which money, ISO 4217. */
   budget?: number;
   currency?: string;

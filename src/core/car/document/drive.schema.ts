@@ -1,6 +1,7 @@
 import {
   AXLES,
   type BevelSides,
+  type Brakes,
   type ChosenMotor,
   type ChosenTyre,
   type Drive,
@@ -104,6 +105,13 @@ export const driveSchema = Joi.object<Drive>({
   currentLimitA: positive().max(5000),
   throttleLimit: share(),
   heat: heatSchema,
+  brakes: Joi.object<Brakes>({
+    motorShare: finite().min(0).max(1),
+    dragShare: finite().min(0).max(1),
+    mechanicalFrontNm: notNegative().max(1000),
+    mechanicalRearNm: notNegative().max(1000),
+    coastS: notNegative().max(30),
+  }),
   gearHours: positive().max(10_000),
   shafts: Joi.array().items(shaftSchema).max(8).unique('id'),
   wheelHex: Joi.object<WheelHex>({

@@ -146,6 +146,19 @@ export interface ChosenTyre {
   looseFactor: number;
 }
 
+/** How it is slowed: by its motors, and by what rubs at the axles. */
+export interface Brakes {
+  /** Share of the controller's current limit. */
+  motorShare?: number;
+  /** The same while the throttle is closed. */
+  dragShare?: number;
+  /** At the axle, Nm. */
+  mechanicalFrontNm?: number;
+  mechanicalRearNm?: number;
+  /** Until the driver brakes, s. */
+  coastS?: number;
+}
+
 export interface Drive {
   motor?: ChosenMotor;
   /** At each place. */
@@ -174,6 +187,7 @@ export interface Drive {
   /** Share of the throttle that the driver may give. */
   throttleLimit?: number;
   heat?: Heat;
+  brakes?: Brakes;
   /** How long the gears should last, h. */
   gearHours?: number;
   shafts?: Shaft[];

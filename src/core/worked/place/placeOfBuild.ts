@@ -1,0 +1,71 @@
+import type { Assembled } from '../../base/assembled';
+import type { ChosenSurface } from '../../car/document/brief';
+import type { BuildDocument } from '../../car/document/document';
+import { driveBrake, type DriveBrakeResult } from '../../physics/braking/brake';
+import type { BrakeDefinition } from '../../physics/braking/definition';
+import type { DriveSiteInput } from '../../physics/place/definition';
+import { driveSite, type DriveSiteResult } from '../../physics/place/site';
+import { worked } from '../worked';
+
+/** A motor brake as controllers come set, where the build does not say its own. */
+export const USUAL_MOTOR_SHARE = 0.5;
+export const USUAL_COAST_S = 0.3;
+export const USUAL_MARGINS = { startM: 0, endM: 2, sideM: 0.5 };
+export const USUAL_BESIDE_M = 2;
+
+export interface PlaceOfBuild {
+  input: DriveSiteInput;
+  site: DriveSiteResult;
+  /** From the speed that is meant to a standstill; none for a car that cannot move. */
+  braking?: DriveBrakeResult;
+}
+
+/** The brakes of a build, a pack of which has room for nothing: all of it goes into heat. */
+export const brakesOf = ({ drive }: Pick<BuildDocument, 'drive'>): BrakeDefinition => ({
+  coastS: USUAL_COAST_S,
+  ...drive.brakes,
+  motorShare: drive.brakes?.motorShare ?? USUAL_MOTOR_SHARE,
+});
+
+/** Whether a pass at the wished speed fits into the place of a build, and how it stops there. */
+export function placeOf(
+  document: BuildDocument,
+  surface: ChosenSurface | undefined,
+): Assembled<PlaceOfBuild> {
+  const run = worked(document, surface).runInput();
+  const { place = {}, targetMps } = document.brief;
+  const { lengthM } = place;
+  const missing = [...(run.ok ? [] : run.missing), ...(lengthM === undefined ? ['brief.place.lengthM'] : [])];
+  if (!run.ok || lengthM === undefined) return { ok: false, missing };
+  const brake = brakesOf(document);
+  const input: DriveSiteInput = {
+    ...run.value,
+    site: {
+      lengthM,
+      marginStartM: place.marginStartM ?? USUAL_MARGINS.startM,
+      marginEndM: place.marginEndM ?? USUAL_MARGINS.endM,
+      marginSideM: place.marginSideM ?? USUAL_MARGINS.sideM,
+      ...(place.widthM === undefined ? {} : { widthM: place.widthM }),
+    },
+    ...(targetMps === undefined ? {} : { wishMps: targetMps }),
+    brake,
+    carWidthMm: Math.max(document.chassis.trackFrontMm ?? 0, document.chassis.trackRearMm ?? 0),
+    driver: {
+      alongM: place.driverAlongM ?? lengthM / 2,
+      besideM: place.driverBesideM ?? USUAL_BESIDE_M,
+    },
+    ...(place.radioRangeM === undefined ? {} : { radioRangeM: place.radioRangeM }),
+  };
+  const site = driveSite(input);
+  const { throttle: _, distanceM: __, maxTimeS: ___, ...car } = run.value;
+  return {
+    ok: true,
+    value: {
+      input,
+      site,
+      ...(site.targetMps === undefined
+        ? {}
+        : { braking: driveBrake({ ...car, brake, fromMps: site.targetMps }) }),
+    },
+  };
+}
