@@ -11,6 +11,7 @@ const NEEDS: Readonly<Record<string, string>> = {
   'brief.timeToDistanceS': 'wished time to the distance',
   'brief.runTimeMinutes': 'run time per pack',
   'brief.dropHeightM': 'height it lands from',
+  'brief.track.segments': 'segments of the track',
   'brief.place.lengthM': 'length of the place',
   'brief.kerbMps': 'speed at a kerb',
   'brief.sizeClass': 'size class',

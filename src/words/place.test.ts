@@ -1,6 +1,7 @@
 import type { Reader } from '@/core/base/units/formatQuantity';
 import type { DriveSiteResult } from '@/core/physics/place/site';
-import { entrySentence, placeSentence, radioSentence } from './place';
+import type { DriveLapResult } from '@/core/physics/laps/lap';
+import { costSentence, entrySentence, gapSentence, lapSentence, placeSentence, radioSentence } from './place';
 
 const reader: Reader = { units: 'metric', locale: 'en', currency: 'EUR' };
 const plainly = (text: string) => text.replace(/[\u00a0\u202f]/g, ' ');
@@ -42,4 +43,27 @@ test('the radio is held against the farthest corner', () => {
   expect(plainly(radioSentence(site({}), reader))).toContain('31 m from the driver');
   expect(radioSentence(site({ radioReaches: true }), reader)).toContain('more than the');
   expect(radioSentence(site({ radioReaches: false }), reader)).toContain('farther than');
+});
+
+test('a lap tells its time, its pace and its price, and what it wins', () => {
+  const lap: DriveLapResult = {
+    stalled: false,
+    lengthM: 80,
+    lapTimeS: 16,
+    meanSpeedMps: 5,
+    shares: { grip: 0.25, drive: 0.6, braking: 0.15 },
+    lapsPerPack: 90.7,
+    meanMotorCurrentA: 12,
+    notes: [],
+  };
+  expect(plainly(lapSentence(lap, reader))).toBe('A lap of 80 m takes 16 s: 18 km/h on the mean.');
+  const faster = { label: 'A', lap: { ...lap, lapTimeS: 16.5 } };
+  expect(plainly(lapSentence(lap, reader, faster))).toContain('takes 16 s, 0.5 s faster than A');
+  // 90.7 laps of 16 s
+  expect(plainly(costSentence(lap, reader))).toBe(
+    'What sets the pace, of the time: the motor 60 %, the tyres 25 %, the brakes 15 %. A pack is good for 90 laps, 24 min, at 12 A per motor on the mean.',
+  );
+  const stopped: DriveLapResult = { stalled: true, stalledAtM: 12, lengthM: 80, notes: [] };
+  expect(plainly(lapSentence(stopped, reader))).toBe('It does not get round: it stops after 12 m of 80 m.');
+  expect(plainly(gapSentence({ m: 8, deg: 180 }, reader))).toContain('8 m from its start and points 180°');
 });

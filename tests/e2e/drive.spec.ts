@@ -254,3 +254,26 @@ test('a place that is too short says the speed it allows, and a longer one takes
   await expect(stop).not.toHaveText(said);
   await saved(page);
 });
+
+test('a round is laid out segment by segment, and a longer gear is compared on it', async ({ page }) => {
+  await readyBuild(page, freshName('Lap'));
+  await toSegment(page, 'Drive');
+  await page.getByRole('tab', { name: 'Lap', exact: true }).click();
+  const answer = page.getByRole('heading', { level: 1 });
+  await expect(answer).toContainText('Not worked out yet: it needs segments of the track');
+  await page.getByRole('link', { name: 'Fill in: segments of the track' }).click();
+  await page.getByRole('button', { name: 'Add a straight' }).click();
+  await page.getByRole('button', { name: 'Add a bend' }).click();
+  await expect(page.getByText(/The round does not close/)).toBeVisible();
+  await page.getByRole('button', { name: 'Add a straight' }).click();
+  await page.getByRole('button', { name: 'Add a bend' }).click();
+  await expect(page.getByText(/The round does not close/)).toBeHidden();
+  await expect(answer).toContainText(/A lap of 65.2\sm takes [\d.]+\ss/);
+  await expect(page.getByRole('table', { name: 'Segment by segment' }).getByRole('row')).toHaveCount(5);
+  await page.getByRole('button', { name: 'pin' }).click();
+  await field(page, 'Grip that the driver uses').fill('60');
+  await expect(answer).toContainText(/slower than/);
+  await page.getByRole('region', { name: 'Segment 4' }).getByRole('button').first().click();
+  await expect(answer).toContainText(/A lap of 52.6\sm/);
+  await saved(page);
+});

@@ -8,9 +8,17 @@ const PHONE_PAGES = {
     '/library',
     ...SEGMENTS.map((segment) => `/builds/marsh-hare/D/${segment}`),
   ],
-  'every side of the drive': ['place', 'heat', 'ratio', 'explorer', 'layout', 'gears', 'joints', 'tyres'].map(
-    (view) => `/builds/marsh-hare/D/drive?view=${view}`,
-  ),
+  'every side of the drive': [
+    'place',
+    'lap',
+    'heat',
+    'ratio',
+    'explorer',
+    'layout',
+    'gears',
+    'joints',
+    'tyres',
+  ].map((view) => `/builds/marsh-hare/D/drive?view=${view}`),
   'every side of the power, and a closed revision': [
     ...['pack', 'wiring', 'radio'].map((view) => `/builds/marsh-hare/D/power?view=${view}`),
     '/builds/marsh-hare/C/power?view=radio',

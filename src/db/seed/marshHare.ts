@@ -37,6 +37,15 @@ export const marshHareA: BuildDocument = {
     kerbMps: 1.5,
     // a lane between the rows of the orchard
     place: { lengthM: 60, widthM: 4, driverAlongM: 30, driverBesideM: 3, radioRangeM: 120 },
+    // round two rows of the orchard
+    track: {
+      segments: [
+        { id: 'row-1', lengthM: 32 },
+        { id: 'end-1', lengthM: 9.42, radiusM: 3 },
+        { id: 'row-2', lengthM: 32 },
+        { id: 'end-2', lengthM: 9.42, radiusM: 3 },
+      ],
+    },
     budget: 280,
     currency: 'EUR',
   },

@@ -34,7 +34,6 @@ import { HandLimits } from './HandLimits';
 import { HeatBench } from './heat/HeatBench';
 import { LayoutBench } from './layout/LayoutBench';
 import { Stages } from './gears/Stages';
-import { PlaceBench } from './place/PlaceBench';
 import { TyreBench } from './tyres/TyreBench';
 import { type DriveView, useDriveView } from './useDriveView';
 import { Ask } from '../frame/Ask';
@@ -47,6 +46,9 @@ const Gears = dynamic(() => import('./gears/GearsView').then(({ GearsView }) => 
 const Joints = dynamic(() => import('./joints/JointsView').then(({ JointsView }) => JointsView));
 const Tyres = dynamic(() => import('./tyres/TyresView').then(({ TyresView }) => TyresView));
 const Place = dynamic(() => import('./place/PlaceView').then(({ PlaceView }) => PlaceView));
+const PlaceBench = dynamic(() => import('./place/PlaceBench').then((found) => found.PlaceBench));
+const Lap = dynamic(() => import('./lap/LapView').then(({ LapView }) => LapView));
+const LapSegments = dynamic(() => import('./lap/LapBench').then(({ LapBench }) => LapBench));
 const Layout = dynamic(() => import('./layout/LayoutView').then(({ LayoutView }) => LayoutView));
 
 /** Motor, pack, controller, reduction and tyre against force, speed, heat and the wish. */
@@ -60,6 +62,8 @@ export function DrivePage() {
       <Bench>
         {tab === 'place' ? (
           <PlaceBench />
+        ) : tab === 'lap' ? (
+          <LapSegments />
         ) : tab === 'heat' ? (
           <HeatBench />
         ) : tab === 'layout' ? (
@@ -91,6 +95,8 @@ export function DrivePage() {
           </>
         ) : tab === 'place' ? (
           <Place />
+        ) : tab === 'lap' ? (
+          <Lap />
         ) : tab === 'heat' ? (
           <Heat />
         ) : tab === 'ratio' ? (

@@ -3,9 +3,9 @@
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import Link from 'next/link';
-import { whereFilledIn } from '@/core/advice/steps/whereFilledIn';
 import { Row } from '@/ui/layout/Row';
 import { needName, notYetWords } from '@/words/needs';
+import { sideToLook } from '../frame/jump/fieldSides';
 import { segmentPath } from '../frame/segments';
 import { useBuild } from '../session/BuildContext';
 
@@ -13,16 +13,19 @@ import { useBuild } from '../session/BuildContext';
 export function StillNeeds({ missing }: { missing: readonly string[] }) {
   const { build, revision, closed } = useBuild();
   const [first] = missing;
+  const placeOf = (need: string) => {
+    // what is said of a need after its path does not tell the field
+    const path = need.split(':')[0]!;
+    const { segment, side } = sideToLook(path);
+    const view = side === undefined ? '' : `view=${side}&`;
+    return `${segmentPath(build.id, revision.letter, segment)}?${view}field=${encodeURIComponent(path)}`;
+  };
   return (
     <div>
       <Typography variant="answer">{notYetWords(missing)}</Typography>
       {first === undefined || closed ? null : (
         <Row sx={{ mt: 1 }}>
-          <Button
-            component={Link}
-            variant="contained"
-            href={`${segmentPath(build.id, revision.letter, whereFilledIn(first))}?field=${fieldOf(first)}`}
-          >
+          <Button component={Link} variant="contained" href={placeOf(first)}>
             Fill in: {needName(first)}
           </Button>
         </Row>
@@ -30,6 +33,3 @@ export function StillNeeds({ missing }: { missing: readonly string[] }) {
     </div>
   );
 }
-
-/** What is said of a need after its path does not tell the field. */
-const fieldOf = (need: string) => encodeURIComponent(need.split(':')[0]!);

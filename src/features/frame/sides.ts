@@ -8,6 +8,7 @@ export const SIDE_NAMES: { readonly [S in Segment]: Readonly<Record<SideOf<S>, s
   drive: {
     run: 'Run',
     place: 'Place and braking',
+    lap: 'Lap',
     heat: 'Heat and duty',
     ratio: 'Ratio',
     explorer: 'Explorer',

@@ -26,6 +26,7 @@ export const LABELS: Readonly<Record<string, FieldLabel>> = {
 /** Lists of the document whose items go by their ids. */
 const LISTS: ReadonlySet<string> = new Set([
   'surfaces',
+  'segments',
   'stages',
   'shafts',
   'rails',
@@ -48,7 +49,7 @@ export function labelOf(path: readonly string[]): FieldLabel {
   const starred =
     LABELS[
       path
-        .map((key, index) => ((index === 2 || index === 4) && LISTS.has(path[index - 1]!) ? '*' : key))
+        .map((key, index) => (index >= 2 && index <= 4 && LISTS.has(path[index - 1]!) ? '*' : key))
         .join('.')
     ];
   return starred ?? { label: path.at(-1) ?? 'Document' };

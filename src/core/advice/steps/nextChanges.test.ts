@@ -107,6 +107,8 @@ describe('the next change', () => {
 
   it('sends to the page on which a figure is filled in', () => {
     expect(whereFilledIn('chassis.massG')).toBe('chassis');
+    expect(whereFilledIn('brief.place.lengthM')).toBe('drive');
+    expect(whereFilledIn('brief.targetMps')).toBe('brief');
     expect(whereFilledIn('chassis.cgHeightMm')).toBe('chassis');
     expect(whereFilledIn('brief.targetMps')).toBe('brief');
     expect(whereFilledIn('suspension.front.corner:moves')).toBe('suspension');

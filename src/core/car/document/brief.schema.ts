@@ -1,7 +1,17 @@
 import Joi from 'joi';
 import { count, finite, identifier, notNegative, text } from '../../base/schema/fields';
 import { positive, share } from '../fields/physical';
-import type { Brief, Calibration, CorrectedFigure, ChosenSurface, Place, SizeClass } from './brief';
+import {
+  type Brief,
+  type Calibration,
+  type CorrectedFigure,
+  type ChosenSurface,
+  type Place,
+  type SizeClass,
+  type Track,
+  type TrackSegment,
+  TURNS,
+} from './brief';
 
 const chosenSurfaceSchema = Joi.object<ChosenSurface>({
   id: identifier().required(),
@@ -18,6 +28,24 @@ const sizeClassSchema = Joi.object<SizeClass>({
   libraryId: identifier(),
   name: text(80).required(),
   massBudgetG: positive().max(1e6).required(),
+});
+
+const MOST_SEGMENTS = 60;
+
+const trackSchema = Joi.object<Track>({
+  segments: Joi.array()
+    .items(
+      Joi.object<TrackSegment>({
+        id: identifier().required(),
+        lengthM: positive().max(10_000).required(),
+        radiusM: positive().max(10_000),
+        turn: Joi.valid(...TURNS),
+        gradePct: finite().min(-100).max(100),
+      }),
+    )
+    .max(MOST_SEGMENTS)
+    .unique('id'),
+  style: finite().min(0.3).max(1),
 });
 
 export const briefSchema = Joi.object<Brief>({
@@ -42,6 +70,7 @@ export const briefSchema = Joi.object<Brief>({
     driverBesideM: finite().min(-1000).max(1000),
     radioRangeM: positive().max(100_000),
   }),
+  track: trackSchema,
   budget: positive().max(1e6),
   currency: Joi.string().pattern(/^[A-Z]{3}$/),
   calibration: Joi.object<Calibration>({

@@ -33,6 +33,26 @@ export interface Place {
   radioRangeM?: number;
 }
 
+export const TURNS = ['left', 'right'] as const;
+export type Turn = (typeof TURNS)[number];
+
+/** One stretch of a track: straight where no radius is given. */
+export interface TrackSegment {
+  id: string;
+  lengthM: number;
+  radiusM?: number;
+  /** Left where not given. */
+  turn?: Turn;
+  gradePct?: number;
+}
+
+/** The round that it is driven. */
+export interface Track {
+  segments?: TrackSegment[];
+  /** Share of the grip that the driver uses. */
+  style?: number;
+}
+
 /** What the car is for. Every value may be absent while a build is being made. */
 export interface Brief {
   surfaces: ChosenSurface[];
@@ -51,6 +71,7 @@ export interface Brief {
   dropHeightM?: number;
   kerbMps?: number;
   place?: Place;
+  track?: Track;
   /** What all of it may cost, and in which money, ISO 4217. */
   budget?: number;
   currency?: string;
