@@ -38,6 +38,18 @@ const SHOTS = [
     },
   },
   {
+    name: 'drive-place',
+    path: '/builds/marsh-hare/D/drive?view=place',
+    size: BENCH,
+    act: (page) => page.getByTestId('place-drawing').waitFor(),
+  },
+  {
+    name: 'drive-lap',
+    path: '/builds/marsh-hare/D/drive?view=lap',
+    size: BENCH,
+    act: (page) => page.getByRole('button', { name: 'vs A' }).click(),
+  },
+  {
     name: 'drive-gears',
     path: '/builds/marsh-hare/A/drive?view=gears',
     size: BENCH,
@@ -119,13 +131,6 @@ const SHOTS = [
     },
   },
   { name: 'field', path: '/builds/marsh-hare/B/field', size: BENCH },
-  {
-    name: 'field-tracks',
-    path: '/builds/marsh-hare/D/field?view=tracks',
-    size: BENCH,
-    act: (page) => page.getByTestId('track-picture').waitFor(),
-  },
-  { name: 'field-compare', path: '/builds/marsh-hare/D/field?view=compare', size: BENCH },
   { name: 'field-phone', path: '/builds/marsh-hare/D/field', size: PHONE },
 ];
 

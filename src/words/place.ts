@@ -103,7 +103,7 @@ export function costSentence(lap: DriveLapResult, reader: Reader): string {
     .map(([limit], at) => ({ limit, percent: percents[at]! }))
     .filter(({ percent }) => percent > 0)
     .sort((a, b) => b.percent - a.percent)
-    .map(({ limit, percent }) => `${LIMIT_WORDS[limit]} ${percent} %`);
+    .map(({ limit, percent }) => `${LIMIT_WORDS[limit]} ${percent}\u00a0%`);
   const pack =
     lap.lapsPerPack === undefined
       ? ''
