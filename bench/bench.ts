@@ -23,6 +23,7 @@ import type { WishboneCorner } from '@/core/physics/corner/corner';
 import { searchBetter } from '@/core/worked/suspension/better';
 import { steeringGeometry } from '@/core/physics/corner/steering';
 import { bareRun } from './floor';
+import { benchDriving } from './driving';
 import { benchField } from './field';
 import { benchLearn } from './learn';
 import { benchSolid } from './solid';
@@ -287,6 +288,7 @@ line(
   `${(whole * 1000).toFixed(1)} ms`,
 );
 
+benchDriving(car);
 benchSolid();
 benchField(car);
 benchLearn(marshHareA, car);

@@ -1,5 +1,6 @@
+import { secantRoot } from '../../base/numeric/root';
 import { dragAndRoll } from '../motion/road';
-import { type Balance, balanceAt, type Brakes, overs, type Pull, pullAt } from './brakes';
+import { type Balance, balanceAt, type Brakes, excesses, type Pull, pullAt } from './brakes';
 
 export const LOCKED = ['none', 'front', 'rear', 'both'] as const;
 export type Locked = (typeof LOCKED)[number];
@@ -27,23 +28,34 @@ export function brakeMoment(b: Brakes, speedMps: number, braking: boolean): Brak
   return b.slides ? slidden(b, pull) : eased(b, pull);
 }
 
-const SCANNED = 32;
-const HALVINGS = 40;
+const SCANNED = 8;
+const FINE = 1e-12;
 
-/** The most of all brakes alike that no axle minds: the driver's hand is as good as that. */
-function eased(b: Brakes, pull: Pull): BrakeMoment {
-  const over = overs(b, pull);
-  if (!over(1)) return rolling(b, pull, 1, balanceAt(b, pull, 1), 'brake');
+/** The most of all brakes alike that no axle minds, as a share of their pull. */
+function easedShare(b: Brakes, pull: Pull): number {
+  const excess = excesses(b, pull);
+  if (excess(1) <= 0) return 1;
   let step = SCANNED - 1;
-  while (step >= 0 && over(step / SCANNED)) step--;
-  let [low, high] = [Math.max(0, step / SCANNED), (step + 1) / SCANNED];
-  for (let at = 0; at < HALVINGS && high > low; at++) {
-    const middle = (low + high) / 2;
-    if (over(middle)) high = middle;
-    else low = middle;
-  }
-  const lifts = balanceAt(b, pull, high).loadRearN < 0;
-  return rolling(b, pull, low, balanceAt(b, pull, low), lifts ? 'lift' : 'grip');
+  while (step >= 0 && excess(step / SCANNED) > 0) step--;
+  return step < 0 ? 0 : secantRoot(excess, step / SCANNED, (step + 1) / SCANNED, FINE);
+}
+
+/** By how much more than the most it is told what decides. */
+const BEYOND = 1e-9;
+
+/** The driver's hand is as good as what no axle minds. */
+function eased(b: Brakes, pull: Pull): BrakeMoment {
+  const share = easedShare(b, pull);
+  const at = balanceAt(b, pull, share);
+  if (share === 1) return rolling(b, pull, 1, at, 'brake');
+  const { loadRearN } = balanceAt(b, pull, share + BEYOND);
+  return rolling(b, pull, share, at, loadRearN < 0 ? 'lift' : 'grip');
+}
+
+/** How hard an easing driver slows, m/s²: of `brakeMoment` that alone. */
+export function easedDecel(b: Brakes, speedMps: number): number {
+  const pull = pullAt(b, speedMps, true);
+  return balanceAt(b, pull, easedShare(b, pull)).decelMps2;
 }
 
 /** No wheel slides. */

@@ -133,13 +133,13 @@ function frontShareOf({ driven, motorFrontShare }: Brakes, frontN: number, rearN
 /** A force that is nothing but rounding is none. */
 const LEAST_N = 1e-12;
 const usedOf = (forceN: number, holdsN: number) =>
-  forceN <= LEAST_N ? 0 : holdsN > 0 ? forceN / holdsN : Infinity;
+  forceN <= LEAST_N ? 0 : forceN / Math.max(holdsN, LEAST_N);
 
-const isOver = (useFront: number, useRear: number, loadRearN: number) =>
-  useFront > 1 || useRear > 1 || loadRearN < 0;
-
-/** Whether an axle passes what it holds with every brake at a share of its pull: as `balanceAt`, for loops. */
-export function overs(b: Brakes, pull: Pull): (share: number) => boolean {
+/**
+ * By how much the worse axle passes what it holds with every brake at a share of its pull, over what it holds, or the rear
+ * one lifts, over its weight; negative where neither does. As `balanceAt`, for loops.
+ */
+export function excesses(b: Brakes, pull: Pull): (share: number) => number {
   const { plant, transfer, mu } = b;
   const q = pull.speedMps ** 2;
   const passiveN = dragAndRoll(plant.road, q);
@@ -155,10 +155,10 @@ export function overs(b: Brakes, pull: Pull): (share: number) => boolean {
     const heldN = tyreN > 0 && brakeN > 0 ? tyreN / brakeN : 0;
     const atFrontN =
       frontShareOf(b, loadFrontN, loadRearN) * (share * pull.motorN + b.idleN) + share * pull.frontN;
-    return isOver(
-      usedOf(heldN * atFrontN, mu * loadFrontN),
-      usedOf(heldN * (brakeN - atFrontN), mu * loadRearN),
-      loadRearN,
+    return Math.max(
+      usedOf(heldN * atFrontN, mu * loadFrontN) - 1,
+      usedOf(heldN * (brakeN - atFrontN), mu * loadRearN) - 1,
+      -loadRearN / rearN,
     );
   };
 }

@@ -1,4 +1,4 @@
-import { balanceAt, type Brakes, overs, pullAt } from './brakes';
+import { balanceAt, type Brakes, excesses, pullAt } from './brakes';
 
 export type LockFirst = 'front' | 'rear' | 'both' | 'lift' | 'none';
 
@@ -10,7 +10,8 @@ const EQUAL = 1e-6;
 export function lockFirst(b: Brakes, speedMps: number): { lockFirst: LockFirst; lockAtShare?: number } {
   const pull = pullAt(b, speedMps, true);
   if (pull.motorN + pull.frontN + pull.rearN <= 0) return { lockFirst: 'none' };
-  const overAt = overs(b, pull);
+  const excess = excesses(b, pull);
+  const overAt = (share: number) => excess(share) > 0;
   let low = 0;
   let high: number | undefined;
   for (let step = 0; step <= STEPS && high === undefined; step++) {

@@ -1,4 +1,4 @@
-import { brakeMoment } from '../braking/brakeMoment';
+import { easedDecel } from '../braking/brakeMoment';
 import { type Brakes, createBrakes } from '../braking/brakes';
 import { corneringN, drivelineN } from '../heat/traceStep';
 import { lossesOf, TYPICAL_LOSSES } from '../heat/losses';
@@ -67,7 +67,7 @@ export class Cornering {
     const aside = this.aside(plant, speedMps, curvature);
     const { road } = plant;
     const frontN = road.weightN * this.input.car.frontLoadShare;
-    return brakeMoment(
+    return easedDecel(
       {
         ...this.brakes,
         plant: { ...plant, road: { ...road, slopeN: road.slopeN + aside } },
@@ -77,8 +77,7 @@ export class Cornering {
         idleN: this.idleN + this.behindN,
       },
       speedMps,
-      true,
-    ).decelMps2;
+    );
   }
 
   aside(plant: TunablePlant, speedMps: number, curvature: number): number {

@@ -8,7 +8,7 @@ import { IconAct } from '@/ui/controls/IconAct';
 import { Note } from '@/ui/controls/Note';
 import fieldsCss from '@/ui/fields.module.css';
 import { Row } from '@/ui/layout/Row';
-import { TURN_WORDS } from '@/words/place';
+import { TURN_WORDS } from '@/words/driving/lap';
 import { newId } from '../../api';
 import { DocumentChoice, DocumentField, Group } from '../../fields/fields';
 import { Fields } from '../../frame/Guarded';

@@ -14,7 +14,7 @@ import { LineChart } from '@/ui/charts/LineChart';
 import { Note } from '@/ui/controls/Note';
 import { useReader } from '@/ui/reader';
 import { sayAll } from '@/words/findings';
-import { costSentence, gapSentence, lapSentence } from '@/words/place';
+import { costSentence, gapSentence, lapSentence } from '@/words/driving/lap';
 import { problemOf } from '@/words/refusals/problemOf';
 import { StillNeeds } from '../../fields/StillNeeds';
 import { Ask } from '../../frame/Ask';

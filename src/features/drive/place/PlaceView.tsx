@@ -14,7 +14,13 @@ import { placeOf } from '@/core/worked/place/placeOfBuild';
 import { Note } from '@/ui/controls/Note';
 import { useReader } from '@/ui/reader';
 import { say, sayAll } from '@/words/findings';
-import { brakingSentence, driftSentence, entrySentence, placeSentence, radioSentence } from '@/words/place';
+import {
+  brakingSentence,
+  driftSentence,
+  entrySentence,
+  placeSentence,
+  radioSentence,
+} from '@/words/driving/place';
 import { problemOf } from '@/words/refusals/problemOf';
 import { StillNeeds } from '../../fields/StillNeeds';
 import { Ask } from '../../frame/Ask';

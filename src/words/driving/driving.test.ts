@@ -1,7 +1,8 @@
 import type { Reader } from '@/core/base/units/formatQuantity';
 import type { DriveSiteResult } from '@/core/physics/place/site';
 import type { DriveLapResult } from '@/core/physics/laps/lap';
-import { costSentence, entrySentence, gapSentence, lapSentence, placeSentence, radioSentence } from './place';
+import { costSentence, gapSentence, lapSentence } from './lap';
+import { entrySentence, placeSentence, radioSentence } from './place';
 
 const reader: Reader = { units: 'metric', locale: 'en', currency: 'EUR' };
 const plainly = (text: string) => text.replace(/[\u00a0\u202f]/g, ' ');

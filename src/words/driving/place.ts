@@ -1,10 +1,7 @@
-import { wholePercents } from '@/core/base/numeric/wholePercents';
 import type { DriveBrakeResult } from '@/core/physics/braking/brake';
-import type { Turn } from '@/core/car/document/brief';
-import type { DriveLapResult, LapLimit } from '@/core/physics/laps/lap';
 import type { SiteRow } from '@/core/physics/place/definition';
 import type { DriveSiteResult } from '@/core/physics/place/site';
-import { formatNumber, formatText, type Reader } from '@/core/base/units/formatQuantity';
+import { formatText, type Reader } from '@/core/base/units/formatQuantity';
 
 /** Whether the place takes the pass that is meant, and what it takes otherwise. */
 export function placeSentence(site: DriveSiteResult, reader: Reader): string {
@@ -65,54 +62,3 @@ export function radioSentence({ radioFarthestM, radioReaches }: DriveSiteResult,
     ? `The radio was tried out to more than the ${far} to the farthest corner.`
     : `The farthest corner is ${far} away, farther than the radio was tried.`;
 }
-
-export const TURN_WORDS: Readonly<Record<Turn, string>> = { left: 'to the left', right: 'to the right' };
-
-const LIMIT_WORDS: Readonly<Record<LapLimit, string>> = {
-  grip: 'the tyres',
-  drive: 'the motor',
-  braking: 'the brakes',
-};
-
-/** How long a lap takes, against another build where one stands beside it. */
-export function lapSentence(
-  lap: DriveLapResult,
-  reader: Reader,
-  other?: { label: string; lap: DriveLapResult },
-): string {
-  const m = (value: number) => formatText(value, 'distanceM', reader, 3);
-  if (lap.lapTimeS === undefined)
-    return `It does not get round: it stops after ${m(lap.stalledAtM!)} of ${m(lap.lengthM)}.`;
-  const time = (value: number) => formatText(value, 'timeS', reader, 3);
-  const won = other?.lap.lapTimeS === undefined ? undefined : other.lap.lapTimeS - lap.lapTimeS;
-  const against =
-    won === undefined || Math.abs(won) < LEAST_WON_S
-      ? ''
-      : `, ${time(Math.abs(won))} ${won > 0 ? 'faster' : 'slower'} than ${other!.label}`;
-  return `A lap of ${m(lap.lengthM)} takes ${time(lap.lapTimeS)}${against}: ${formatText(lap.meanSpeedMps!, 'speedMps', reader, 3)} on the mean.`;
-}
-
-const LEAST_WON_S = 0.005;
-
-/** What sets the pace, and what a lap takes from the pack. */
-export function costSentence(lap: DriveLapResult, reader: Reader): string {
-  if (!lap.shares) return '';
-  const named = Object.entries(lap.shares) as [LapLimit, number][];
-  const percents = wholePercents(named.map(([, share]) => share));
-  const shares = named
-    .map(([limit], at) => ({ limit, percent: percents[at]! }))
-    .filter(({ percent }) => percent > 0)
-    .sort((a, b) => b.percent - a.percent)
-    .map(({ limit, percent }) => `${LIMIT_WORDS[limit]} ${percent}\u00a0%`);
-  const pack =
-    lap.lapsPerPack === undefined
-      ? ''
-      : ` A pack is good for ${formatNumber(Math.floor(lap.lapsPerPack), reader.locale)} laps, ${formatText((lap.lapsPerPack * lap.lapTimeS!) / S_PER_MIN, 'minutes', reader, 2)}, at ${formatText(lap.meanMotorCurrentA!, 'currentA', reader, 2)} per motor on the mean.`;
-  return `What sets the pace, of the time: ${shares.join(', ')}.${pack}`;
-}
-
-const S_PER_MIN = 60;
-
-/** By how much the round does not close. */
-export const gapSentence = (gap: { m: number; deg: number }, reader: Reader): string =>
-  `The round does not close: its end lies ${formatText(gap.m, 'distanceM', reader, 2)} from its start and points ${formatNumber(gap.deg, reader.locale, 2)}° another way. The lap is worked out as if it did.`;
