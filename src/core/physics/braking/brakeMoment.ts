@@ -52,14 +52,17 @@ function eased(b: Brakes, pull: Pull): BrakeMoment {
   return rolling(b, pull, share, at, loadRearN < 0 ? 'lift' : 'grip');
 }
 
-/** How hard an easing driver slows, m/s²: of `brakeMoment` that alone. */
-export function easedDecel(b: Brakes, speedMps: number): number {
-  const pull = pullAt(b, speedMps, true);
-  return balanceAt(b, pull, easedShare(b, pull)).decelMps2;
+/** How hard the car slows, m/s²: of `brakeMoment` that alone. */
+export function decelAt(b: Brakes, speedMps: number, braking: boolean): number {
+  const pull = pullAt(b, speedMps, braking);
+  return b.slides ? slidden(b, pull).decelMps2 : balanceAt(b, pull, easedShare(b, pull)).decelMps2;
 }
 
 /** No wheel slides. */
 function rolling(b: Brakes, pull: Pull, share: number, at: Balance, limitedBy: BrakeLimit): BrakeMoment {
+  const powers = motorPowers(b, pull, share, 1);
+  powers.mechanical = share * (pull.frontN + pull.rearN) * pull.speedMps;
+  powers.road = roadN(b, pull.speedMps) * pull.speedMps;
   return {
     decelMps2: at.decelMps2,
     limitedBy,
@@ -67,25 +70,28 @@ function rolling(b: Brakes, pull: Pull, share: number, at: Balance, limitedBy: B
     motorA: share * pull.motorA,
     loadFrontN: at.loadFrontN,
     loadRearN: at.loadRearN,
-    powers: {
-      ...motorPowers(b, pull, share, 1),
-      mechanical: share * (pull.frontN + pull.rearN) * pull.speedMps,
-      road: roadN(b, pull.speedMps) * pull.speedMps,
-      tyre: 0,
-    },
+    powers,
   };
 }
 
-/** Of a share of the motors' braking that still turns. */
-function motorPowers(b: Brakes, { speedMps, motorA, motorN }: Pull, share: number, turning: number) {
+/** Of a share of the motors' braking that still turns; the other powers are 0 here. */
+function motorPowers(
+  b: Brakes,
+  { speedMps, motorA, motorN }: Pull,
+  share: number,
+  turning: number,
+): Record<Sink, number> {
   const { plant } = b;
   const amperes = share * motorA;
   const volts = speedMps * plant.emfPerMps;
-  const given = plant.motors * Math.max(0, amperes * volts - amperes ** 2 * plant.windingOhm);
+  const given = plant.motors * Math.max(0, amperes * volts - amperes * amperes * plant.windingOhm);
   return {
     motor: turning * plant.motors * amperes * volts,
     pack: turning * b.regeneration * given,
+    mechanical: 0,
+    road: 0,
     driveline: turning * (b.idleN + (1 - b.efficiency) * share * motorN) * speedMps,
+    tyre: 0,
   };
 }
 

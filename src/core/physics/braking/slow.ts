@@ -1,4 +1,4 @@
-import { type BrakeMoment, brakeMoment, type Sink, SINKS } from './brakeMoment';
+import { type BrakeMoment, brakeMoment, decelAt, type Sink, SINKS } from './brakeMoment';
 import type { Brakes } from './brakes';
 
 /** A car from one speed to another: SI throughout, energies in J. */
@@ -78,7 +78,7 @@ function coast(b: Brakes, way: Way, fromMps: number, toMps: number, coastS: numb
 }
 
 function after(b: Brakes, v: number, seconds: number): number {
-  const a = (speed: number) => -brakeMoment(b, Math.max(0, speed), false).decelMps2;
+  const a = (speed: number) => -decelAt(b, Math.max(0, speed), false);
   const k1 = a(v);
   const k2 = a(v + (seconds / 2) * k1);
   const k3 = a(v + (seconds / 2) * k2);

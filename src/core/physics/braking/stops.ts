@@ -1,5 +1,5 @@
 import { cubicBetween } from '../../base/numeric/cubic';
-import { brakeMoment } from './brakeMoment';
+import { decelAt } from './brakeMoment';
 import type { Brakes } from './brakes';
 import { coasted, LEAST_MPS2, LONGEST_S } from './slow';
 
@@ -26,12 +26,12 @@ export function stopsOf(
   const distances = new Float64Array(INTERVALS + 1);
   const times = new Float64Array(INTERVALS + 1);
   const decels = new Float64Array(INTERVALS + 1);
-  const decelAt = (speedMps: number) => brakeMoment(b, speedMps, true).decelMps2;
-  decels[0] = decelAt(0);
+  const slows = (speedMps: number) => decelAt(b, speedMps, true);
+  decels[0] = slows(0);
   let stopping = decels[0]! < LEAST_MPS2 ? 0 : INTERVALS;
   for (let at = 0; at < stopping; at++) {
     const [v, above] = [at * width, (at + 1) * width];
-    const [middle, end] = [decelAt(v + width / 2), decelAt(above)];
+    const [middle, end] = [slows(v + width / 2), slows(above)];
     if (Math.min(middle, end) < LEAST_MPS2) stopping = at;
     decels[at + 1] = end;
     times[at + 1] = times[at]! + (width / 6) * (1 / decels[at]! + 4 / middle + 1 / end);

@@ -1,4 +1,4 @@
-import { easedDecel } from '../braking/brakeMoment';
+import { decelAt } from '../braking/brakeMoment';
 import { type Brakes, createBrakes } from '../braking/brakes';
 import { corneringN, drivelineN } from '../heat/traceStep';
 import { lossesOf, TYPICAL_LOSSES } from '../heat/losses';
@@ -17,8 +17,13 @@ export class Cornering {
   readonly idleN: number;
   private readonly style: number;
   private readonly across: number;
-  private readonly brakes: Brakes;
+  /** Brakes and plant that are written anew for each moment, so that a lap makes no rubbish. */
+  private readonly slowing: { -readonly [K in keyof Brakes]: Brakes[K] };
+  private readonly slowed: TunablePlant;
+  private readonly driven: TunablePlant;
   private readonly plants = new Map<number, TunablePlant>();
+  /** Of straights, by their grade. */
+  private readonly straights = new Map<number, Road>();
 
   constructor(private readonly input: DriveLapInput) {
     const { losses, drivingStyle = 1, lateralGripFactor = 1, brake = USUAL_BRAKE } = input;
@@ -27,10 +32,13 @@ export class Cornering {
       : { ...lossesOf(undefined), corneringPerRad: TYPICAL_LOSSES.corneringPerRad };
     this.style = drivingStyle;
     this.across = drivingStyle * lateralGripFactor * input.tyre.mu;
-    this.brakes = createBrakes({ ...input, gradePct: 0, fromMps: 1, brake: { ...brake, onLock: 'ease' } });
     const plant = this.plant(0);
+    const brakes = createBrakes({ ...input, gradePct: 0, fromMps: 1, brake: { ...brake, onLock: 'ease' } });
     this.behindN = drivelineN(plant, this.losses);
-    this.idleN = this.brakes.idleN;
+    this.idleN = brakes.idleN;
+    this.slowed = { ...plant };
+    this.driven = { ...plant };
+    this.slowing = { ...brakes, plant: this.slowed, idleN: this.idleN + this.behindN };
   }
 
   /** With the whole grip of the tyres, on a grade. */
@@ -54,7 +62,8 @@ export class Cornering {
     const plant = this.plant(gradePct);
     const aside = this.aside(plant, speedMps, curvature);
     const road = this.left(plant, speedMps, curvature, gradePct);
-    const accelMps2 = fullThrottleMps2({ ...plant, road }, speedMps, aside, this.behindN);
+    this.driven.road = road;
+    const accelMps2 = fullThrottleMps2(this.driven, speedMps, aside, this.behindN);
     const q = speedMps ** 2;
     const passive = dragAndRoll(road, q);
     const usedN = plant.massKg * accelMps2 + passive + road.slopeN + aside;
@@ -64,20 +73,13 @@ export class Cornering {
   /** With the brakes as far as the tyres let them, m/s². */
   braking(speedMps: number, curvature: number, gradePct: number): number {
     const plant = this.plant(gradePct);
-    const aside = this.aside(plant, speedMps, curvature);
     const { road } = plant;
-    const frontN = road.weightN * this.input.car.frontLoadShare;
-    return easedDecel(
-      {
-        ...this.brakes,
-        plant: { ...plant, road: { ...road, slopeN: road.slopeN + aside } },
-        mu: this.gripLeft(plant, speedMps, curvature),
-        frontN,
-        rearN: road.weightN - frontN,
-        idleN: this.idleN + this.behindN,
-      },
-      speedMps,
-    );
+    const { slowing, slowed } = this;
+    slowed.road = { ...road, slopeN: road.slopeN + this.aside(plant, speedMps, curvature) };
+    slowing.mu = this.gripLeft(plant, speedMps, curvature);
+    slowing.frontN = road.weightN * this.input.car.frontLoadShare;
+    slowing.rearN = road.weightN - slowing.frontN;
+    return decelAt(slowing, speedMps, true);
   }
 
   aside(plant: TunablePlant, speedMps: number, curvature: number): number {
@@ -95,8 +97,13 @@ export class Cornering {
   }
 
   private left(plant: TunablePlant, speedMps: number, curvature: number, gradePct: number): Road {
+    if (curvature === 0) {
+      const known = this.straights.get(gradePct);
+      if (known) return known;
+    }
     const mu = this.gripLeft(plant, speedMps, curvature);
-    if (mu === this.input.tyre.mu) return plant.road;
-    return roadOf({ ...this.input, tyre: { ...this.input.tyre, mu } }, gradePct);
+    const road = roadOf({ ...this.input, tyre: { ...this.input.tyre, mu } }, gradePct);
+    if (curvature === 0) this.straights.set(gradePct, road);
+    return road;
   }
 }
