@@ -56,8 +56,10 @@ const MOST_SHARE = 0.99;
 const SLOWEST = 1e-6;
 const USUAL_BRAKE: BrakeDefinition = { motorShare: 1 };
 const RAD_PER_DEG = Math.PI / 180;
-const [USUAL_STRETCH_M, USUAL_DISTANCE_ERROR_M, USUAL_TIME_ERROR_S] = [10, 0.02, 0.1];
-const [USUAL_STEER_DEG, USUAL_REACTION_S] = [1, 0.5];
+export const USUAL_STRETCH_M = 10;
+export const USUAL_REACTION_S = 0.5;
+const [USUAL_DISTANCE_ERROR_M, USUAL_TIME_ERROR_S] = [0.02, 0.1];
+const USUAL_STEER_DEG = 1;
 const [USUAL_END_M, USUAL_SIDE_M, USUAL_BESIDE_M] = [2, 0.5, 2];
 
 /**

@@ -4,7 +4,7 @@ import type { BuildDocument } from '../../car/document/document';
 import { driveBrake, type DriveBrakeResult } from '../../physics/braking/brake';
 import type { BrakeDefinition } from '../../physics/braking/definition';
 import type { DriveSiteInput } from '../../physics/place/definition';
-import { driveSite, type DriveSiteResult } from '../../physics/place/site';
+import { driveSite, type DriveSiteResult, USUAL_REACTION_S, USUAL_STRETCH_M } from '../../physics/place/site';
 import { worked } from '../worked';
 
 /** A motor brake as controllers come set, where the build does not say its own. */
@@ -14,7 +14,7 @@ export const USUAL_MARGINS = { startM: 0, endM: 2, sideM: 0.5 };
 export const USUAL_BESIDE_M = 2;
 
 export interface PlaceOfBuild {
-  input: DriveSiteInput;
+  input: DriveSiteInput & Required<Pick<DriveSiteInput, 'stretchM' | 'reactionS'>>;
   site: DriveSiteResult;
   /** From the speed that is meant to a standstill; none for a car that cannot move. */
   braking?: DriveBrakeResult;
@@ -38,7 +38,7 @@ export function placeOf(
   const missing = [...(run.ok ? [] : run.missing), ...(lengthM === undefined ? ['brief.place.lengthM'] : [])];
   if (!run.ok || lengthM === undefined) return { ok: false, missing };
   const brake = brakesOf(document);
-  const input: DriveSiteInput = {
+  const input: PlaceOfBuild['input'] = {
     ...run.value,
     site: {
       lengthM,
@@ -49,6 +49,8 @@ export function placeOf(
     },
     ...(targetMps === undefined ? {} : { wishMps: targetMps }),
     brake,
+    stretchM: USUAL_STRETCH_M,
+    reactionS: USUAL_REACTION_S,
     carWidthMm: Math.max(document.chassis.trackFrontMm ?? 0, document.chassis.trackRearMm ?? 0),
     driver: {
       alongM: place.driverAlongM ?? lengthM / 2,

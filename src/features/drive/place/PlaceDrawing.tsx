@@ -22,7 +22,7 @@ export function PlaceDrawing({ input, site }: Pick<PlaceOfBuild, 'input' | 'site
   const { lengthM, marginStartM = 0, marginEndM = 0, widthM } = input.site;
   const start = marginStartM;
   const runUpEnd = start + (row?.runUpM ?? 0);
-  const stretchEnd = runUpEnd + (row ? (input.stretchM ?? 10) : 0);
+  const stretchEnd = runUpEnd + (row ? input.stretchM : 0);
   const stopEnd = stretchEnd + (row?.stopM ?? 0);
   const driver = input.driver ?? {};
   const along = driver.alongM ?? lengthM / 2;
@@ -55,7 +55,7 @@ export function PlaceDrawing({ input, site }: Pick<PlaceOfBuild, 'input' | 'site
         role="img"
         aria-label={
           row
-            ? `${m(lengthM)} long: ${m(row.runUpM)} of run-up, ${m(input.stretchM ?? 10)} measured, ${row.stopM === undefined ? 'no stop' : `${m(row.stopM)} to stop`}.`
+            ? `${m(lengthM)} long: ${m(row.runUpM)} of run-up, ${m(input.stretchM)} measured, ${row.stopM === undefined ? 'no stop' : `${m(row.stopM)} to stop`}.`
             : `${m(lengthM)} long.`
         }
       >
@@ -115,7 +115,7 @@ export function PlaceDrawing({ input, site }: Pick<PlaceOfBuild, 'input' | 'site
         ))}
         {row && row.driftM > 0 && widthM !== undefined ? (
           <path
-            d={`M${x(stretchEnd)},${ROAD_Y}q${(0.5 * row.speedMps * 0.5 * perM).toFixed(1)},0 ${(row.speedMps * 0.5 * perM).toFixed(1)},${Math.min(half + 8, (row.driftM / widthM) * 2 * half).toFixed(1)}`}
+            d={`M${x(stretchEnd)},${ROAD_Y}q${(0.5 * row.speedMps * input.reactionS * perM).toFixed(1)},0 ${(row.speedMps * input.reactionS * perM).toFixed(1)},${Math.min(half + 8, (row.driftM / widthM) * 2 * half).toFixed(1)}`}
             fill="none"
             stroke={row.sideFits === false ? 'var(--rust)' : 'var(--ink)'}
             strokeDasharray="3 3"
