@@ -1,3 +1,4 @@
+import TableContainer from '@mui/material/TableContainer';
 import tablesCss from '@/ui/controls/tables.module.css';
 import Typography from '@mui/material/Typography';
 import { Note } from '@/ui/controls/Note';
@@ -41,7 +42,7 @@ export function PartLoads({ part, state }: { part: Part; state: State }) {
     <>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', alignItems: 'flex-start', columnGap: 3 }}>
         <PartSketch part={part} worst={found.value.worst} state={state} />
-        <Box className={tablesCss.gridbox} sx={{ flex: '1 1 400px' }}>
+        <TableContainer sx={{ flex: '1 1 400px' }}>
           <Table className={tablesCss.slim} data-testid="part-loads">
             <TableHead>
               <TableRow>
@@ -85,7 +86,7 @@ export function PartLoads({ part, state }: { part: Part; state: State }) {
               ))}
             </TableBody>
           </Table>
-        </Box>
+        </TableContainer>
       </Box>
       {part.shape?.as === 'boss' ? (
         <ScrewWays

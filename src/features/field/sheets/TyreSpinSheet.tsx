@@ -23,7 +23,7 @@ export function TyreSpinSheet({ report, onChange }: SheetProps) {
         A tyre that bursts throws its pieces through the plane of the wheel. Spin it behind a shield, from a
         distance, with nobody in that plane.
       </Note>
-      <Row as="label" className="big">
+      <Row as="label">
         <Tick
           checked={report.shielded === true}
           onChange={(event) => onChange({ shielded: event.target.checked || undefined })}
