@@ -27,6 +27,7 @@ const shared = {
   },
   moduleNameMapper: {
     '\\.module\\.css$': '<rootDir>/tests/classNames.cjs',
+    '^fast-check$': '<rootDir>/tests/properties.mjs',
     '^@/(.*)$': '<rootDir>/src/$1',
     '^manifold-3d$': '<rootDir>/node_modules/manifold-3d/manifold.js',
   },

@@ -254,11 +254,12 @@ describe('the engine', () => {
   });
 
   it('tells the garage what to do next', () => {
+    const tamed = change(['drive', 'currentLimitA'], 72);
     const revision = {
       id: 'r',
       buildId: 'b',
       letter: 'A',
-      document: car,
+      document: tamed,
       version: 1,
       createdAt: '2026-01-01T00:00:00.000Z',
     };
@@ -278,7 +279,15 @@ describe('the engine', () => {
     ).toMatchObject({ fillIn: expect.arrayContaining(['brief.surfaces']) });
     expect(
       garageCar(
-        { ...whole, revisions: [{ ...revision, document: change(['power', 'battery', 'cells'], 3) }] },
+        {
+          ...whole,
+          revisions: [
+            {
+              ...revision,
+              document: applyPatch(tamed, [{ path: ['power', 'battery', 'cells'], value: 3 }]),
+            },
+          ],
+        },
         {},
       ).next,
     ).toMatchObject({

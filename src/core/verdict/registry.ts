@@ -16,8 +16,11 @@ import { shaftStrength } from './drive/joints/shaftStrength.check';
 import { shaftWhirl } from './drive/joints/shaftWhirl.check';
 import { wheelHex } from './drive/joints/wheelHex.check';
 import { axlesAgree } from './drive/layout/axlesAgree.check';
+import { fits } from './drive/place/fits.check';
+import { rearLocks } from './drive/place/rearLocks.check';
 import { ratio } from './drive/ratio/ratio.check';
 import { gripAtWish } from './drive/run/gripAtWish.check';
+import { heldMotor } from './drive/run/heldMotor.check';
 import { pull } from './drive/run/pull.check';
 import { timeToDistance } from './drive/run/timeToDistance.check';
 import { topSpeed } from './drive/run/topSpeed.check';
@@ -69,8 +72,11 @@ export const CHECKS: readonly CheckRecord[] = [
   shaftWhirl,
   wheelHex,
   axlesAgree,
+  fits,
+  rearLocks,
   ratio,
   gripAtWish,
+  heldMotor,
   pull,
   timeToDistance,
   topSpeed,

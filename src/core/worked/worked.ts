@@ -10,7 +10,7 @@ import { driveRun, type DriveRunResult } from '../physics/motion/run';
 import { runInputOf } from './motion/runOfBuild';
 import type { Assembled } from '../base/assembled';
 import { LOW_CHARGE, type Supply, supplyOf } from './power/supplyOfBuild';
-import { packOfBuild, type PackOfBuild } from './heat/enduranceOfBuild';
+import { packOfBuild, type PackOfBuild, underAir } from './heat/enduranceOfBuild';
 import { type WholePack, wholePack } from './heat/wholePack';
 
 /** One build on one surface with what was already worked out about it. */
@@ -93,10 +93,6 @@ function drivenOrRefused(input: PackOfBuild): Assembled<WholePack> {
     return { ok: true, value: wholePack(input) };
   } catch (error) {
     if (!(error instanceof CalcError)) throw error;
-    const { caseLimitC = Infinity } = input.thermal;
-    return {
-      ok: false,
-      missing: [`drive.heat.${caseLimitC <= input.thermal.ambientC ? 'pinionJoint' : 'ambientC'}:underLimit`],
-    };
+    return { ok: false, missing: underAir(input.thermal) };
   }
 }

@@ -186,8 +186,9 @@ describe('the next change of each revision', () => {
       .steps.filter(({ kind }) => kind === 'change')
       .map((step) => stepTitle(step, { locale: 'en-GB', units: 'metric' }));
 
-  it('is what the next revision does: a longer gear and twice the face after A', () => {
-    expect(changes('A').slice(0, 2)).toEqual([
+  it('is what the next revision does: less current, a longer gear and twice the face after A', () => {
+    expect(changes('A').slice(0, 3)).toEqual([
+      expect.stringMatching(/current limit .* → 72.A/i),
       expect.stringMatching(/pinion teeth 13 → /),
       expect.stringMatching(/face width 6 → 12.mm/),
     ]);

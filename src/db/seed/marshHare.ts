@@ -128,8 +128,9 @@ export const marshHareA: BuildDocument = {
   print: { printers: marshHarePrinters, joints: marshHareJoints, list: marshHareList },
 };
 
-/** What revision B changes: a longer ratio and a gear twice as wide, which weighs a little more. */
+/** What revision B changes: a longer ratio, less current, and a gear twice as wide, which weighs a little more. */
 export const marshHareB: Patch = [
+  { path: ['drive', 'currentLimitA'], value: 70 },
   { path: ['drive', 'stages', 'spur', 'pinionTeeth'], value: 17 },
   { path: ['drive', 'stages', 'spur', 'faceWidthMm'], value: 12 },
   {
@@ -151,7 +152,7 @@ export const LEARNED_A =
   'A slow car with a motor that hardly draws: the ratio was too short, by a third.\nA printed tooth dies on the landing, not on the straight. Twice the face before anything else.\nThread lock on every horn screw from now on.';
 
 export const WHY_B =
-  'A tops out under the wish while its motor hardly draws: the ratio is too short. The main gear stripped on a landing: twice the face. A stronger servo against clods.';
+  'A tops out under the wish while its motor hardly draws: the ratio is too short. The main gear stripped on a landing: twice the face, and the current limit down to 70 A. A stronger servo against clods.';
 
 export const EXPECTED_B = 'Over 30 km/h on mown grass, and no tooth lost.';
 

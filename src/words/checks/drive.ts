@@ -21,6 +21,14 @@ const TOO_LITTLE = {
   voltage: 'the pack has too few volts for it',
 } as const;
 
+const BRAKED_FIRST = {
+  front: (at?: string) =>
+    `The front wheels lock first${at ? `, at ${at} of the brake` : ''}: it slides on straight.`,
+  both: (at?: string) => `Both axles lock together${at ? `, at ${at} of the brake` : ''}.`,
+  lift: () => 'The rear wheels lift before any wheel locks.',
+  none: () => 'No wheel locks, however hard it brakes.',
+} as const;
+
 /** Sentences about the run, the heat, the ratio and the layout. */
 export const DRIVE_SENTENCES: Sentences<'drive'> = {
   'drive.moves.moves': ({ drive, grip, needed, limitedBy }) =>
@@ -78,6 +86,20 @@ export const DRIVE_SENTENCES: Sentences<'drive'> = {
     `After ${after} the case is too hot: ${CASE_LIMIT_OF[of]} ${limit}.`,
   'drive.winding.peak': ({ peak, limit }) => `The winding reaches ${peak}, limit ${limit}.`,
   'drive.winding.after': ({ after, limit }) => `The winding is at its limit of ${limit} after ${after}.`,
+  'drive.hold.ends': ({ after, of, current, safe }) =>
+    `Held at full throttle, ${current} bring the ${of} to its limit in ${after}, needs 5 s; up to ${safe} of the throttle may be held for ever.`,
+  'drive.hold.forEver': ({ current }) => `Held at full throttle it takes ${current} for ever.`,
+  'drive.place.stands': () => 'The car cannot move, so no place is long enough.',
+  'drive.place.margins': () => 'The margins at both ends leave nothing of the place.',
+  'drive.place.rollsOn': ({ speed }) => `From ${speed} it does not stop: give it a brake.`,
+  'drive.place.needs': ({ speed, needed, usable, allowed }) =>
+    `A pass at ${speed} needs ${needed} of the ${usable} there are${allowed ? `; this place allows ${allowed}` : ''}.`,
+  'drive.brake.stands': () => 'A car that cannot move needs no brake.',
+  'drive.brake.rear': ({ at, from, over }) =>
+    over
+      ? `Braked from ${from} its rear wheels lock first, at ${at} of the brake: the car turns about.`
+      : `Braked from ${from} its rear wheels would lock first, at ${at} of the brake.`,
+  'drive.brake.first': ({ lock, at }) => BRAKED_FIRST[lock](at),
   'drive.rotation.forward': ({ axle }) =>
     axle === 'both' ? 'Both axles roll forward at the same ratio.' : `${AXLE[axle]} forward.`,
   'drive.rotation.backward': ({ axle }) => `${AXLE[axle]} backward: swap two motor leads.`,

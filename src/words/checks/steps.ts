@@ -84,6 +84,9 @@ export const PROOF_WORDS: Readonly<Record<string, string>> = {
   steerHardOnBench:
     'wheels off the ground: steer hard against the stop with the throttle on, and watch the receiver’s volts',
   steerOnGround: 'steer to both stops with the wheels on the ground',
+  letGoWhenHeld: 'throttle off at once when the wheels are held; feel the motor after a hard start',
+  paceOutAndStop: 'pace the place out, pass at half the speed, and look where it stands',
+  brakeOnOpenGround: 'brake from half the speed on open ground and look whether the rear swings out',
   rangeWalk: 'wheels off the ground: walk away as far as you drive, and steer',
   failsafeList: 'go through the fail-safe list, wheels off the ground',
   feelWires: 'drive a pack and feel plugs and wires at once',

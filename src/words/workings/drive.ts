@@ -11,6 +11,27 @@ export const DRIVE_WORKINGS: Workings<'drive'> = {
   'drive.topSpeed': workingTopSpeed,
   'drive.resistance': workingResistance,
   'drive.heat': workingHeat,
+  'drive.place': ({ row, stretchM, usableM }, { q }) => [
+    {
+      label: 'Run-up',
+      formula: `∫v·dv/a to ${q(row.speedMps, 'speedMps')}, ${q(row.share, 'share')} of the speed that is meant`,
+      value: row.runUpM,
+      quantity: 'distanceM',
+    },
+    {
+      label: 'Stop',
+      formula: `the driver’s answer, then the brake to a standstill in ${q(row.stopS!, 'timeS')}`,
+      value: row.stopM,
+      quantity: 'distanceM',
+      source: 'Gillespie, Fundamentals of Vehicle Dynamics, ch. 3',
+    },
+    {
+      label: 'Needed',
+      formula: `run-up + ${q(stretchM, 'distanceM')} measured + stop, in ${q(usableM, 'distanceM')} between the margins`,
+      value: row.neededM,
+      quantity: 'distanceM',
+    },
+  ],
   'drive.rotation': (paths, { n }) =>
     paths.map(({ axle, rolls, stages, ratio }) => ({
       label: `${axle} axle, rolls ${rolls}`,

@@ -115,7 +115,10 @@ describe('the next change', () => {
   });
 
   it('says to find out first where a failure is not explained', () => {
-    const found = nextChanges(record(car, { failures: [failure({ mode: 'overheat', partName: 'Motor' })] }));
+    const tamed = applyPatch(car, [{ path: ['drive', 'currentLimitA'], value: 72 }]);
+    const found = nextChanges(
+      record(tamed, { failures: [failure({ mode: 'overheat', partName: 'Motor' })] }),
+    );
     expect(found.measureFirst).toBe(true);
     expect(found.steps[0]).toMatchObject({ id: 'find:f', kind: 'find', failureId: 'f' });
     expect(found.steps[0]!.why.at(-1)).toMatchObject({

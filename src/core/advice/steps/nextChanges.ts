@@ -27,7 +27,7 @@ declare module '../../base/finding' {
 const [MIN_PER_H, S_PER_H] = [60, 3600];
 /** Remedies that are tried for a check that is over, and for one that is tight. */
 const TRIED = { over: 2, tight: 1 } as const;
-const MOST_TRIED = 8;
+const MOST_TRIED = 10;
 /** Changes with more attempts on each side are better measured first. */
 const MANY_RUNS = 20;
 /** Minutes that one attempt takes with all around it. By judgement. */

@@ -75,12 +75,28 @@ export function driveStandstill(input: StandstillInput): StandstillResult {
   };
 }
 
+/**
+ * The motor held at one throttle, and what may be held for ever.
+ *
+ * @throws CalcError at `thermal.ambientC` where a limit is at or below the air
+ */
+export function heldMotor(
+  input: StandingInput,
+  thermal: ThermalDefinition,
+): { held: Held; safeCurrentA: number; safeThrottle: number } {
+  refuseColdLimits(thermal);
+  return {
+    held: heldAt({ ...input, thermal }, input.throttle ?? 1),
+    ...heldForEver(createPlant(input), input, thermal),
+  };
+}
+
 /** What the winding and the case bear without end. */
 function heldForEver(
   plant: Plant,
   input: StandstillInput,
   thermal: ThermalDefinition,
-): Pick<StandstillResult, 'safeCurrentA' | 'safeThrottle'> {
+): Required<Pick<StandstillResult, 'safeCurrentA' | 'safeThrottle'>> {
   const { windingLimitC = USUAL_WINDING_LIMIT_C, caseLimitC, ambientC } = thermal;
   const across = thermal.windingToCaseKPerW + thermal.caseToAmbientKPerW;
   const watts = Math.min(
@@ -114,6 +130,9 @@ function secondsToLimits(
 ): Pick<Held, 'windingLimitS' | 'caseLimitS'> {
   const { windingLimitC = USUAL_WINDING_LIMIT_C, caseLimitC = Infinity, ambientC } = thermal;
   const coldOhm = input.motor.resistanceMilliOhm / 1000;
+  // the current falls as the winding warms: what it bears cold it bears
+  const coldA = Math.min(plant.appliedV / plant.loopOhm, plant.limitA);
+  if (coldA <= heldForEver(plant, input, thermal).safeCurrentA) return {};
   const currentAt = (windingC: number) =>
     Math.min(plant.appliedV / (plant.loopOhm - coldOhm + windingAt(coldOhm, windingC)), plant.limitA);
   const after = (state: Temperatures, seconds: number): Temperatures => {

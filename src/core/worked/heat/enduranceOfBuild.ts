@@ -121,6 +121,16 @@ export function thermalOf(drive: Drive, motor: ChosenMotor): ThermalDefinition {
   };
 }
 
+/** What has to be another where the air is already at a limit; nothing where it is under both. */
+export function underAir({
+  ambientC,
+  caseLimitC = Infinity,
+  windingLimitC = USUAL_WINDING_LIMIT_C,
+}: ThermalDefinition): string[] {
+  if (caseLimitC <= ambientC) return ['drive.heat.pinionJoint:underLimit'];
+  return windingLimitC <= ambientC ? ['drive.heat.ambientC:underLimit'] : [];
+}
+
 /** A pack of a build on one surface, or the paths of what it still needs. */
 export function packOfBuild(document: BuildDocument, surface: ChosenSurface): Assembled<PackOfBuild> {
   const run = runInputOf(document, surface);

@@ -2,7 +2,9 @@ import type { Assembled } from '../../base/assembled';
 import type { ChosenSurface } from '../../car/document/brief';
 import type { BuildDocument } from '../../car/document/document';
 import { driveBrake, type DriveBrakeResult } from '../../physics/braking/brake';
+import { createBrakes } from '../../physics/braking/brakes';
 import type { BrakeDefinition } from '../../physics/braking/definition';
+import { type LockFirst, lockFirst } from '../../physics/braking/lockFirst';
 import type { DriveSiteInput } from '../../physics/place/definition';
 import { driveSite, type DriveSiteResult, USUAL_REACTION_S, USUAL_STRETCH_M } from '../../physics/place/site';
 import { worked } from '../worked';
@@ -26,6 +28,30 @@ export const brakesOf = ({ drive }: Pick<BuildDocument, 'drive'>): BrakeDefiniti
   ...drive.brakes,
   motorShare: drive.brakes?.motorShare ?? USUAL_MOTOR_SHARE,
 });
+
+/** Which axle locks first at the speed that is meant, and from which speed; none for a car that cannot move. */
+export function lockOf(
+  document: BuildDocument,
+  surface: ChosenSurface | undefined,
+): Assembled<{ fromMps: number; lock: LockFirst; atShare?: number } | undefined> {
+  const about = worked(document, surface);
+  const run = about.runInput();
+  const { targetMps } = document.brief;
+  if (!run.ok) return run;
+  const topMps = about.run()!.topSpeedMps;
+  const fromMps = Math.min(targetMps ?? Infinity, topMps ?? Infinity);
+  if (fromMps === Infinity) return { ok: false, missing: ['brief.targetMps'] };
+  if (fromMps === 0) return { ok: true, value: undefined };
+  const found = lockFirst(createBrakes({ ...run.value, brake: brakesOf(document), fromMps }), fromMps);
+  return {
+    ok: true,
+    value: {
+      fromMps,
+      lock: found.lockFirst,
+      ...(found.lockAtShare === undefined ? {} : { atShare: found.lockAtShare }),
+    },
+  };
+}
 
 /** Whether a pass at the wished speed fits into the place of a build, and how it stops there. */
 export function placeOf(

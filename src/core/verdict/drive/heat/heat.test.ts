@@ -163,6 +163,7 @@ describe('heat of a build', () => {
     expect([...HEAVY_CHECKS].sort()).toEqual([
       'brief.charge',
       'drive.heat',
+      'drive.place',
       'drive.ratio',
       'drive.winding',
       'gears.tooth',
