@@ -7,7 +7,13 @@ import { refusal } from '@/core/base/errors';
 import { type PredictionBand, predictionBand } from '@/core/worked/field/band';
 import { calibrateRuns, type CalibrateResult } from '@/core/worked/field/calibrate';
 import type { RunRecord } from '@/core/car/records/records';
-import { type GpxSpeedResult, readSpeeds, USUAL_MAX_ACCEL } from '@/core/physics/timing/track/gpxSpeed';
+import { type DrivenTrace, drivenTrace } from '@/core/physics/timing/track/drivenTrace';
+import {
+  type GpxSpeedResult,
+  readSpeeds,
+  USUAL_MAX_ACCEL,
+  USUAL_WINDOW_S,
+} from '@/core/physics/timing/track/gpxSpeed';
 import { planOf } from '@/core/physics/timing/track/plan';
 import { readTrack } from '@/core/physics/timing/track/readTrack';
 import { writeGpx } from '@/core/physics/timing/track/writeGpx';
@@ -58,6 +64,10 @@ const api = {
       const found: SeenTrack = { result, ...plan, droppedS };
       return transfer(found, [plan.eastM.buffer, plan.northM.buffer, plan.tS.buffer, plan.speedMps.buffer]);
     }),
+
+  /** A track as what a pack is driven with. */
+  driven: (bytes: Uint8Array): DrivenTrace | Refusal =>
+    told(() => drivenTrace(readSpeeds(readTrack(textOf(bytes)), USUAL_WINDOW_S, USUAL_MAX_ACCEL).kept)),
 
   /** What the timed runs say of the model. */
   calibrate: (runs: RunRecord[]): CalibrateResult | Refusal => told(() => calibrateRuns(runs)),

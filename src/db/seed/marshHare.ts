@@ -37,8 +37,9 @@ export const marshHareA: BuildDocument = {
     kerbMps: 1.5,
     // a lane between the rows of the orchard
     place: { lengthM: 60, widthM: 4, driverAlongM: 30, driverBesideM: 3, radioRangeM: 120 },
-    // round two rows of the orchard
+    // round two rows of the orchard, gently: it carries an instrument
     track: {
+      style: 0.6,
       segments: [
         { id: 'row-1', lengthM: 32 },
         { id: 'end-1', lengthM: 9.42, radiusM: 3 },
@@ -165,10 +166,7 @@ export const marshHareC: Patch = [
   {
     path: ['drive', 'heat'],
     value: {
-      duty: 'cruise',
-      cruiseMps: 7.5,
-      cruiseS: 20,
-      restS: 5,
+      duty: 'lap',
       body: 'closed',
       ambientC: 24,
       pinionJoint: 'cyanoacrylate',

@@ -1,6 +1,7 @@
 'use client';
 
 import { Page } from '@/ui/layout/Page';
+import { Row } from '@/ui/layout/Row';
 import clsx from 'clsx';
 import fieldsCss from '@/ui/fields.module.css';
 import figuresCss from '@/ui/Figure.module.css';
@@ -13,6 +14,7 @@ import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
 import TableCell from '@mui/material/TableCell';
 import TableBody from '@mui/material/TableBody';
+import { useRouter } from 'next/navigation';
 import { type ReactNode, useEffect, useState } from 'react';
 import { USUAL_WINDOW_S } from '@/core/physics/timing/track/gpxSpeed';
 import { formatText } from '@/core/base/units/formatQuantity';
@@ -32,7 +34,8 @@ const MOST = 4;
 
 /** Satellite tracks of the build, one over the other, with their speed over time. */
 export function TracksSide({ tabs }: { tabs: ReactNode }) {
-  const { build, runs, revisions } = useBuild();
+  const { build, revision, runs, revisions, edit, closed } = useBuild();
+  const router = useRouter();
   const { reader } = useReader();
   const tracked = runs
     .filter(({ track }) => track !== undefined)
@@ -84,6 +87,17 @@ export function TracksSide({ tabs }: { tabs: ReactNode }) {
     if ('refused' in found) setProblem(`${name}, ${problemOf(found.refused, reader).message}.`);
     else handOver(`${name.replace(/\.\w+$/, '')}-kept.gpx`, 'application/gpx+xml', found.text);
   };
+  const asDuty = async (name: string, hash: string) => {
+    const found = await workerOf('field').driven(
+      new Uint8Array(await (await fetch(`/api/files/${hash}`)).arrayBuffer()),
+    );
+    if ('refused' in found) return setProblem(`${name}, ${problemOf(found.refused, reader).message}.`);
+    edit([
+      { path: ['drive', 'heat', 'trace'], value: { name: name.slice(-120), ...found } },
+      { path: ['drive', 'heat', 'duty'], value: 'track' },
+    ]);
+    router.push(`/builds/${build.id}/${revision.letter}/drive?view=heat`);
+  };
   return (
     <Page>
       <Bench>
@@ -105,9 +119,16 @@ export function TracksSide({ tabs }: { tabs: ReactNode }) {
                   }).format(new Date(ranAt))}
                   , {track!.name}
                 </label>
-                <Button variant="link" onClick={() => void out(track!.name, track!.hash)}>
-                  GPX
-                </Button>
+                <Row sx={{ gap: 1 }}>
+                  {closed ? null : (
+                    <Button variant="link" onClick={() => void asDuty(track!.name, track!.hash)}>
+                      drive a pack like this
+                    </Button>
+                  )}
+                  <Button variant="link" onClick={() => void out(track!.name, track!.hash)}>
+                    GPX
+                  </Button>
+                </Row>
               </div>
             ))
           )}

@@ -202,6 +202,11 @@ export const DRIVE_LABELS: Readonly<Record<string, FieldLabel>> = {
   'drive.heat.cruiseMps': { label: 'Cruise at', quantity: 'speedMps', limits: { above: 0, to: 150 } },
   'drive.heat.cruiseS': { label: 'Drive it for', quantity: 'timeS', limits: { from: 0, to: 7200 } },
   'drive.heat.restS': { label: 'Then stand for', quantity: 'timeS', limits: { from: 0, to: 7200 } },
+  'drive.heat.trace': { label: 'Track that is driven' },
+  'drive.heat.trace.name': { label: 'Name of the track' },
+  'drive.heat.trace.stepS': { label: 'Step of the track', quantity: 'timeS', limits: { above: 0, to: 60 } },
+  'drive.heat.trace.speedMps': { label: 'Speeds of the track' },
+  'drive.heat.trace.lateralMps2': { label: 'Cornering of the track' },
   'drive.heat.readings': { label: 'Temperature readings' },
   'drive.heat.calibration': { label: 'Calibrated cooling' },
   'drive.heat.calibration.factor': {

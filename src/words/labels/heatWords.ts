@@ -8,6 +8,8 @@ export const DUTY_NAMES: Readonly<Record<Duty, string>> = {
   steady: 'steady driving',
   crawl: 'crawling up and down',
   cruise: 'starts to a speed of your own',
+  lap: 'the lap of this build',
+  track: 'as on a track of your own',
 };
 export const HOUSING_NAMES: Readonly<Record<Housing, string>> = {
   closed: 'closed',

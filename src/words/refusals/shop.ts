@@ -52,6 +52,7 @@ export const TRACK_REFUSALS: Refusals<'track'> = {
     `line ${line}: there is no point under the headers`,
     'export the recorded track',
   ],
+  'track.standsStill': () => ['nothing in it moves', 'take the track of a drive'],
 };
 
 export const MAKE_LIST_REFUSALS: Refusals<'makeList'> = {

@@ -2,7 +2,9 @@ import Joi from 'joi';
 import { HOUSINGS } from '../../physics/heat/thermalDefaults';
 import { identifier, notNegative, temperatureC } from '../../base/schema/fields';
 import { positive } from '../fields/physical';
-import { BODIES, DUTIES, type Heat, MOUNT_MATERIALS, PINION_JOINTS } from './heat';
+import { BODIES, DUTIES, type Heat, type OwnTrace, MOUNT_MATERIALS, PINION_JOINTS } from './heat';
+
+const MOST_STEPS = 1000;
 
 export const heatSchema = Joi.object<Heat>({
   housing: Joi.valid(...HOUSINGS),
@@ -15,6 +17,12 @@ export const heatSchema = Joi.object<Heat>({
   cruiseMps: positive().max(150),
   cruiseS: notNegative().max(7200),
   restS: notNegative().max(7200),
+  trace: Joi.object<OwnTrace>({
+    name: Joi.string().trim().min(1).max(120).required(),
+    stepS: positive().max(60).required(),
+    speedMps: Joi.array().items(notNegative().max(150)).min(2).max(MOST_STEPS).required(),
+    lateralMps2: Joi.array().items(notNegative().max(100)).length(Joi.ref('speedMps.length')).required(),
+  }),
   readings: Joi.array()
     .items(
       Joi.object({

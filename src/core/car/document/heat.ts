@@ -1,4 +1,5 @@
 import type { Housing } from '../../physics/heat/thermalDefaults';
+import type { DrivenTrace } from '../../physics/timing/track/drivenTrace';
 import type { DrivingStyle } from '../../physics/heat/trace';
 
 export const BODIES = ['open', 'closed'] as const;
@@ -43,9 +44,9 @@ export const MOUNT_SOFTENS_C: Readonly<Record<MountMaterial, number | undefined>
   polycarbonate: 115,
 };
 
-/** How a pack is driven: a style, or starts to a speed of one's own with rests between. */
-export type Duty = DrivingStyle | 'cruise';
-export const DUTIES: readonly Duty[] = ['laps', 'fieldBashing', 'steady', 'crawl', 'cruise'];
+/** How a pack is driven: a style, starts to a speed of one's own, the build's own lap, or as on a track of one's own. */
+export type Duty = DrivingStyle | 'cruise' | 'lap' | 'track';
+export const DUTIES: readonly Duty[] = ['laps', 'fieldBashing', 'steady', 'crawl', 'cruise', 'lap', 'track'];
 /** Where none is chosen. */
 export const USUAL_DUTY: Duty = 'laps';
 
@@ -67,6 +68,11 @@ export interface HeatCalibration {
   residualC: number;
 }
 
+/** How a car was driven on a track of one's own, repeated until the pack is empty. */
+export interface OwnTrace extends DrivenTrace {
+  name: string;
+}
+
 export interface Heat {
   housing?: Housing;
   body?: Body;
@@ -79,6 +85,8 @@ export interface Heat {
   cruiseMps?: number;
   cruiseS?: number;
   restS?: number;
+  /** Of the duty `track`. */
+  trace?: OwnTrace;
   readings?: HeatReading[];
   calibration?: HeatCalibration;
 }

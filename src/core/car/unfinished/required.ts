@@ -65,6 +65,7 @@ export const REQUIRED: Readonly<Record<string, readonly string[]>> = {
   'drive.stages.*.front': BEVEL,
   'drive.stages.*.rear': BEVEL,
   'drive.tyre': ['name', 'compound', 'radiusMm', 'massG', 'hardFactor', 'looseFactor'],
+  'drive.heat.trace': ['name', 'stepS', 'speedMps', 'lateralMps2'],
   'drive.heat.readings.*': ['id', 'minutes', 'caseC'],
   'drive.heat.calibration': ['diameterMm', 'lengthMm', 'factor', 'residualC'],
   'drive.shafts.*': ['id', 'kind'],

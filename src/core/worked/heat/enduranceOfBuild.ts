@@ -5,6 +5,7 @@ import {
   calibrationFor,
   JOINT_SOFTENS_C,
   MOUNT_SOFTENS_C,
+  type OwnTrace,
   USUAL_AMBIENT_C,
   USUAL_DUTY,
 } from '../../car/document/heat';
@@ -15,6 +16,8 @@ import type { EnduranceInput } from '../../physics/heat/enduranceDefinition';
 import { TYPICAL_LOSSES } from '../../physics/heat/losses';
 import type { TraceSeries } from '../../physics/heat/trace';
 import { motorStage } from '../../car/document/drive';
+import type { DriveRunInput } from '../../physics/motion/definition';
+import { lapDriven, lapTrace } from '../track/lapDriven';
 import { supplyOf } from '../power/supplyOfBuild';
 import { runInputOf } from '../motion/runOfBuild';
 import type { Assembled } from '../../base/assembled';
@@ -43,15 +46,37 @@ export function cruiseMpsOf({ brief, drive }: Pick<BuildDocument, 'brief' | 'dri
   return drive.heat?.cruiseMps ?? (targetMps === undefined ? undefined : targetMps * meanSpeedShare);
 }
 
-/** How the pack is driven; undefined while a speed of one's own has neither figure nor wish. */
-export function dutyOf(
-  document: Pick<BuildDocument, 'brief' | 'drive'>,
-): Exclude<EnduranceInput['cycle'], CycleDefinition> | undefined {
-  const { duty = USUAL_DUTY, cruiseS = USUAL_CRUISE_S, restS = USUAL_REST_S } = document.drive.heat ?? {};
-  if (duty !== 'cruise') return { style: duty };
+type Cycle = Exclude<EnduranceInput['cycle'], CycleDefinition>;
+
+/** How the pack is driven, or what is still needed to say so. */
+export function dutyOf(document: BuildDocument, run: DriveRunInput): Assembled<Cycle> {
+  const {
+    duty = USUAL_DUTY,
+    cruiseS = USUAL_CRUISE_S,
+    restS = USUAL_REST_S,
+    trace,
+  } = document.drive.heat ?? {};
+  const needs = (path: string) => ({ ok: false, missing: [path] }) as const;
+  const is = (value: Cycle) => ({ ok: true, value }) as const;
+  if (duty === 'lap') {
+    if (!document.brief.track?.segments?.length) return needs('brief.track.segments');
+    const { series } = lapDriven(document, run);
+    if (!series) return needs('brief.track.segments:drivable');
+    return is({ series: lapTrace(series) });
+  }
+  if (duty === 'track') return trace ? is({ series: seriesOf(trace) }) : needs('drive.heat.trace');
+  if (duty !== 'cruise') return is({ style: duty });
   const speed = cruiseMpsOf(document);
-  return speed === undefined ? undefined : { series: startsTo(speed, cruiseS, restS) };
+  return speed === undefined
+    ? needs('drive.heat.cruiseMps')
+    : is({ series: startsTo(speed, cruiseS, restS) });
 }
+
+const seriesOf = ({ stepS, speedMps, lateralMps2 }: OwnTrace): TraceSeries => ({
+  tS: speedMps.map((_, at) => at * stepS),
+  speedMps,
+  lateralMps2,
+});
 
 /** One start to a speed held for a while, then a rest; without a rest the speed alone. */
 function startsTo(speedMps: number, cruiseS: number, restS: number): TraceSeries {
@@ -134,16 +159,16 @@ export function underAir({
 /** A pack of a build on one surface, or the paths of what it still needs. */
 export function packOfBuild(document: BuildDocument, surface: ChosenSurface): Assembled<PackOfBuild> {
   const run = runInputOf(document, surface);
-  const cycle = dutyOf(document);
-  const missing = [...(run.ok ? [] : run.missing), ...(cycle ? [] : ['drive.heat.cruiseMps'])];
-  if (!run.ok || !cycle) return { ok: false, missing };
+  if (!run.ok) return run;
+  const cycle = dutyOf(document, run.value);
+  if (!cycle.ok) return cycle;
   const { cutoffVPerCell = USUAL_CUTOFF_V, usableShare = USUAL_USABLE_SHARE } = document.power;
   return {
     ok: true,
     value: {
       ...run.value,
       thermal: thermalOf(document.drive, document.drive.motor!),
-      cycle,
+      cycle: cycle.value,
       losses: { auxiliaryA: auxiliaryOf(document) },
       cutoffVPerCell,
       maxDurationS: LONGEST_S,

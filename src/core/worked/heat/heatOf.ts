@@ -4,6 +4,7 @@ import type { BuildDocument } from '../../car/document/document';
 import { calibrationFor, type HeatCalibration } from '../../car/document/heat';
 import { applyPatch } from '../../base/patch';
 import { refusal } from '../../base/errors';
+import type { TraceSeries } from '../../physics/heat/trace';
 import { motorCalibrate } from '../../physics/heat/calibrate';
 import type { EnduranceResult } from '../../physics/heat/enduranceDefinition';
 import { packOfBuild, type PackOfBuild } from './enduranceOfBuild';
@@ -22,6 +23,18 @@ export interface HeatOfBuild {
   readonly input: PackOfBuild;
   readonly pack: EnduranceResult;
   readonly topSpeedMps?: number;
+  /** Once through what is driven, with a fresh pack; none of a car that stands. */
+  readonly pass?: DrivenPass;
+  /** Of the build's own lap, where it is driven. */
+  readonly laps?: number;
+}
+
+export interface DrivenPass {
+  readonly wish: TraceSeries;
+  readonly tS: readonly number[];
+  readonly speedMps: readonly number[];
+  /** Share of the time in which the car is slower than is asked. */
+  readonly behindShare: number;
 }
 
 /** A whole pack of a build on one surface. */
@@ -29,15 +42,51 @@ export function heatOf(document: BuildDocument, surface: ChosenSurface): Assembl
   const input = packOfBuild(document, surface);
   if (!input.ok) return input;
   const { topSpeedMps } = driveRun(input.value);
+  const pack = drivePack(input.value);
+  const pass = passOf(input.value, pack);
+  const laps = document.drive.heat?.duty === 'lap' ? lapsOf(document, pack) : undefined;
   return {
     ok: true,
     value: {
       input: input.value,
-      pack: drivePack(input.value),
+      pack,
       ...(topSpeedMps === undefined ? {} : { topSpeedMps }),
+      ...(pass ? { pass } : {}),
+      ...(laps === undefined ? {} : { laps }),
     },
   };
 }
+
+/** No picture shows more of a trace, s. */
+const MOST_SHOWN_S = 180;
+/** A car that is this much slower than asked is behind: a share of the speed, and at least m/s. */
+const [BEHIND_SHARE, BEHIND_MPS] = [0.03, 0.1];
+
+function passOf(
+  input: PackOfBuild,
+  { durationS, cycleSeries: wish }: EnduranceResult,
+): DrivenPass | undefined {
+  if (durationS === 0 || !wish) return undefined;
+  const untilS = Math.min(MOST_SHOWN_S, wish.tS.at(-1)!, durationS);
+  const { tS, speedMps } = drivePack({ ...input, maxDurationS: untilS }).series;
+  const behind = tS.filter((t, at) => {
+    const asked = speedAt(wish, t);
+    return asked - speedMps[at]! > Math.max(BEHIND_MPS, BEHIND_SHARE * asked);
+  });
+  return { wish, tS, speedMps, behindShare: behind.length / tS.length };
+}
+
+function speedAt({ tS, speedMps }: TraceSeries, t: number): number {
+  const next = Math.max(
+    1,
+    tS.findIndex((one) => one >= t),
+  );
+  const share = Math.min(1, (t - tS[next - 1]!) / (tS[next]! - tS[next - 1]!));
+  return speedMps[next - 1]! + share * (speedMps[next]! - speedMps[next - 1]!);
+}
+
+const lapsOf = ({ brief }: BuildDocument, { distanceM }: EnduranceResult): number =>
+  distanceM / (brief.track?.segments ?? []).reduce((sum, { lengthM }) => sum + lengthM, 0);
 
 export interface TriedWhatIf extends WhatIf {
   readonly minutes: number;

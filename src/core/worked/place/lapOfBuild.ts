@@ -1,11 +1,9 @@
 import type { Assembled } from '../../base/assembled';
 import type { ChosenSurface, TrackSegment } from '../../car/document/brief';
 import type { BuildDocument } from '../../car/document/document';
-import { driveLap, type DriveLapResult } from '../../physics/laps/lap';
+import type { DriveLapResult } from '../../physics/laps/lap';
+import { lapDriven } from '../track/lapDriven';
 import { worked } from '../worked';
-import { brakesOf } from './placeOfBuild';
-
-export const USUAL_STYLE = 0.9;
 
 export interface LapOfBuild {
   segments: readonly TrackSegment[];
@@ -21,25 +19,13 @@ export interface LapOfBuild {
 /** A lap of the build's own track, with the losses of an ordinary car. */
 export function lapOf(document: BuildDocument, surface: ChosenSurface | undefined): Assembled<LapOfBuild> {
   const run = worked(document, surface).runInput();
-  const { segments = [], style = USUAL_STYLE } = document.brief.track ?? {};
+  const { segments = [] } = document.brief.track ?? {};
   const missing = [
     ...(run.ok ? [] : run.missing),
     ...(segments.length === 0 ? ['brief.track.segments'] : []),
   ];
   if (!run.ok || segments.length === 0) return { ok: false, missing };
-  const lap = driveLap({
-    ...run.value,
-    track: {
-      segments: segments.map(({ lengthM, radiusM, gradePct }) => ({
-        lengthM,
-        ...(radiusM === undefined ? {} : { radiusM }),
-        ...(gradePct === undefined ? {} : { gradePct }),
-      })),
-    },
-    drivingStyle: style,
-    brake: brakesOf(document),
-    losses: {},
-  });
+  const lap = lapDriven(document, run.value);
   const whole = planOf(segments, [lap.lengthM]);
   const [end] = whole.points;
   return {

@@ -3,15 +3,12 @@ import type { ChosenSurface } from '../../car/document/brief';
 import type { BuildDocument } from '../../car/document/document';
 import { driveBrake, type DriveBrakeResult } from '../../physics/braking/brake';
 import { createBrakes } from '../../physics/braking/brakes';
-import type { BrakeDefinition } from '../../physics/braking/definition';
 import { type LockFirst, lockFirst } from '../../physics/braking/lockFirst';
 import type { DriveSiteInput } from '../../physics/place/definition';
 import { driveSite, type DriveSiteResult, USUAL_REACTION_S, USUAL_STRETCH_M } from '../../physics/place/site';
+import { brakesOf } from '../track/brakesOfBuild';
 import { worked } from '../worked';
 
-/** A motor brake as controllers come set, where the build does not say its own. */
-export const USUAL_MOTOR_SHARE = 0.5;
-export const USUAL_COAST_S = 0.3;
 export const USUAL_MARGINS = { startM: 0, endM: 2, sideM: 0.5 };
 export const USUAL_BESIDE_M = 2;
 
@@ -21,13 +18,6 @@ export interface PlaceOfBuild {
   /** From the speed that is meant to a standstill; none for a car that cannot move. */
   braking?: DriveBrakeResult;
 }
-
-/** The brakes of a build, a pack of which has room for nothing: all of it goes into heat. */
-export const brakesOf = ({ drive }: Pick<BuildDocument, 'drive'>): BrakeDefinition => ({
-  coastS: USUAL_COAST_S,
-  ...drive.brakes,
-  motorShare: drive.brakes?.motorShare ?? USUAL_MOTOR_SHARE,
-});
 
 /** Which axle locks first at the speed that is meant, and from which speed; none for a car that cannot move. */
 export function lockOf(

@@ -6,6 +6,7 @@ import {
   BODIES,
   calibrationFor,
   DUTIES,
+  type Duty,
   MOUNT_MATERIALS,
   PINION_JOINTS,
   USUAL_DUTY,
@@ -14,11 +15,16 @@ import { describeValue } from '@/words/labels/describe';
 import { HOUSING_NAMES, DUTY_NAMES } from '@/words/labels/heatWords';
 import { USUAL_USABLE_SHARE } from '@/core/car/document/power';
 import { cruiseMpsOf, USUAL_CRUISE_S, USUAL_REST_S } from '@/core/worked/heat/enduranceOfBuild';
+import { STYLES } from '@/core/physics/heat/trace';
 import { HOUSINGS } from '@/core/physics/heat/thermalDefaults';
 import { useBuild } from '../../session/BuildContext';
 import { DocumentChoice, DocumentField, Group } from '../../fields/fields';
 import { Readings } from '../Readings';
+import { OwnTrack } from './OwnTrack';
 import { Fields } from '../../frame/Guarded';
+
+/** Ways of driving that are known by judgement alone. */
+const SHARES_OF_TOP: ReadonlySet<Duty> = new Set(STYLES);
 
 const heat = (key: string) => ['drive', 'heat', key];
 
@@ -31,7 +37,10 @@ export function HeatBench() {
   const duty = own.duty ?? USUAL_DUTY;
   return (
     <Fields>
-      <Group title="How the pack is driven" aside={duty === 'cruise' ? undefined : 'shares of its top speed'}>
+      <Group
+        title="How the pack is driven"
+        aside={SHARES_OF_TOP.has(duty) ? 'shares of its top speed' : undefined}
+      >
         <DocumentChoice
           path={heat('duty')}
           empty={DUTY_NAMES[USUAL_DUTY]}
@@ -51,6 +60,7 @@ export function HeatBench() {
             <DocumentField path={heat('restS')} usual={USUAL_REST_S} />
           </>
         ) : null}
+        {duty === 'track' ? <OwnTrack /> : null}
         <DocumentField path={['power', 'usableShare']} usual={USUAL_USABLE_SHARE} />
         <DocumentField path={heat('ambientC')} usual={25} />
       </Group>

@@ -24,6 +24,8 @@ import { Apart } from '../../frame/Guarded';
 import { workerOf } from '@/workers/clients';
 import { END_CLAUSES } from '../words';
 import { type GhostHeat, HeatCharts } from './HeatCharts';
+import { DutyTrace } from './DutyTrace';
+import { EnergyBar } from './EnergyBar';
 import { WhatIfs } from './HeatWhatIfs';
 import { Ask } from '../../frame/Ask';
 
@@ -74,6 +76,8 @@ export function HeatView() {
       </Ask>
       <Box sx={dimmedWhen(present.stale)} aria-busy={present.stale}>
         <HeatCharts heat={heat} ghost={ghostHeat} readings={document.drive.heat?.readings ?? []} />
+        <DutyTrace pass={heat.pass} topSpeedMps={heat.topSpeedMps} />
+        <EnergyBar pack={heat.pack} />
       </Box>
       {tried.value ? <WhatIfs present={heat} tried={tried.value} stale={tried.stale} /> : null}
       <SegmentChecks segment="drive" side="heat" />
@@ -126,7 +130,8 @@ function HeatAnswer({
       <Figure title="the minutes" steps={steps} tone={short ? 'over' : ''}>
         <span data-testid="minutes">{minutes(heat)}</span>
       </Figure>{' '}
-      on {surface.toLowerCase()} {END_CLAUSES[pack.endedBy]}
+      {heat.laps === undefined ? '' : `or ${Math.floor(heat.laps)} laps `}on {surface.toLowerCase()}{' '}
+      {END_CLAUSES[pack.endedBy]}
       {wish === undefined ? '' : `, the wish is ${formatText(wish, 'minutes', reader)}`}, at a mean of{' '}
       <span data-testid="mean-speed">{formatText(pack.meanSpeedMps ?? 0, 'speedMps', reader)}</span>
       {ghost ? (

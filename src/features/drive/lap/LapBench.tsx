@@ -3,7 +3,7 @@
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { type TrackSegment, TURNS } from '@/core/car/document/brief';
-import { USUAL_STYLE } from '@/core/worked/place/lapOfBuild';
+import { USUAL_STYLE } from '@/core/worked/track/lapDriven';
 import { IconAct } from '@/ui/controls/IconAct';
 import { Note } from '@/ui/controls/Note';
 import fieldsCss from '@/ui/fields.module.css';

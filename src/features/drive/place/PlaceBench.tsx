@@ -1,12 +1,8 @@
 'use client';
 
 import Typography from '@mui/material/Typography';
-import {
-  USUAL_BESIDE_M,
-  USUAL_COAST_S,
-  USUAL_MARGINS,
-  USUAL_MOTOR_SHARE,
-} from '@/core/worked/place/placeOfBuild';
+import { USUAL_BESIDE_M, USUAL_MARGINS } from '@/core/worked/place/placeOfBuild';
+import { USUAL_COAST_S, USUAL_MOTOR_SHARE } from '@/core/worked/track/brakesOfBuild';
 import { Note } from '@/ui/controls/Note';
 import { DocumentField, Group } from '../../fields/fields';
 import { Fields } from '../../frame/Guarded';

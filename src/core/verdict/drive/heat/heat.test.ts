@@ -4,13 +4,7 @@ import { evaluateBuild, HEAVY_CHECKS, statesOn } from '../../evaluate';
 import { car } from '../../../fixtures/car';
 import { coolingPerMps, crossFlow } from '../../../physics/heat/airflow';
 import { drivePack } from '../../../worked/heat/wholePack';
-import {
-  auxiliaryOf,
-  caseLimitOf,
-  dutyOf,
-  packOfBuild,
-  thermalOf,
-} from '../../../worked/heat/enduranceOfBuild';
+import { auxiliaryOf, caseLimitOf, packOfBuild, thermalOf } from '../../../worked/heat/enduranceOfBuild';
 import { rewound } from '../../../worked/heat/rewind';
 
 const grass = car.brief.surfaces[0]!;
@@ -33,22 +27,6 @@ describe('heat of a build', () => {
       limitC: 60,
       of: 'glue',
     });
-  });
-
-  it('drives laps unless a style is chosen, and a speed of one’s own from the wish or as typed', () => {
-    expect(dutyOf(car)).toEqual({ style: 'laps' });
-    expect(dutyOf(withHeat({ duty: 'crawl' }))).toEqual({ style: 'crawl' });
-    // a held speed is a flat line; with a rest it starts from standing and stops
-    expect(dutyOf(withHeat({ duty: 'cruise' }))).toEqual({
-      series: { tS: [0, 60], speedMps: [0.6 * 8, 0.6 * 8] },
-    });
-    expect(dutyOf(withHeat({ duty: 'cruise', cruiseMps: 5, cruiseS: 10, restS: 20 }))).toEqual({
-      series: { tS: [0, 0.1, 10.1, 10.2, 30.2], speedMps: [0, 5, 5, 0, 0] },
-    });
-    const wishless = applyPatch(withHeat({ duty: 'cruise' }), [
-      { path: ['brief', 'targetMps'], value: undefined },
-    ]);
-    expect(packOfBuild(wishless, grass)).toEqual({ ok: false, missing: ['drive.heat.cruiseMps'] });
   });
 
   it('counts what hangs on the pack: the supply tree by hand, the typical half ampere without one', () => {

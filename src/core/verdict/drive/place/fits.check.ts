@@ -3,7 +3,8 @@ import { finding, working } from '../../../base/finding';
 import { type Measure, measure } from '../../../base/measure';
 import type { SiteRow } from '../../../physics/place/definition';
 import type { DriveSiteResult } from '../../../physics/place/site';
-import { brakesOf, placeOf } from '../../../worked/place/placeOfBuild';
+import { placeOf } from '../../../worked/place/placeOfBuild';
+import { brakesOf } from '../../../worked/track/brakesOfBuild';
 import { defineCheck, type Found, type Proposal } from '../../engine/check';
 
 declare module '../../../base/finding' {

@@ -2,7 +2,8 @@ import { finding } from '../../../base/finding';
 import { type Measure, measure } from '../../../base/measure';
 import type { BuildDocument } from '../../../car/document/document';
 import type { LockFirst } from '../../../physics/braking/lockFirst';
-import { brakesOf, lockOf } from '../../../worked/place/placeOfBuild';
+import { lockOf } from '../../../worked/place/placeOfBuild';
+import { brakesOf } from '../../../worked/track/brakesOfBuild';
 import { lowered } from '../../chassis/onStanding';
 import { defineCheck, type Proposal } from '../../engine/check';
 

@@ -1,0 +1,55 @@
+import { keepLast } from '../../base/kept';
+import type { BuildDocument } from '../../car/document/document';
+import { driveLap, type DriveLapResult } from '../../physics/laps/lap';
+import type { DriveRunInput } from '../../physics/motion/definition';
+import type { TraceSeries } from '../../physics/heat/trace';
+import { brakesOf } from './brakesOfBuild';
+
+export const USUAL_STYLE = 0.9;
+
+const keep = keepLast<DriveLapResult>(20);
+
+/** A lap of the build's own segments, with the losses of an ordinary car; kept for the pages and checks that ask again. */
+export function lapDriven({ brief, drive }: BuildDocument, run: DriveRunInput): DriveLapResult {
+  const { segments = [], style = USUAL_STYLE } = brief.track ?? {};
+  const input = {
+    ...run,
+    track: {
+      segments: segments.map(({ lengthM, radiusM, gradePct }) => ({
+        lengthM,
+        ...(radiusM === undefined ? {} : { radiusM }),
+        ...(gradePct === undefined ? {} : { gradePct }),
+      })),
+    },
+    drivingStyle: style,
+    brake: brakesOf({ drive }),
+    losses: {},
+  };
+  return keep(JSON.stringify(input), () => driveLap(input));
+}
+
+/** A lap is followed in steps of this, s: a tenth of the points, and the minutes of a pack within 0.3 %. */
+const TRACE_STEP_S = 0.1;
+
+/** A lap as what a pack is driven with. */
+export function lapTrace({
+  tS,
+  speedMps,
+  lateralMps2,
+  gradePct,
+}: NonNullable<DriveLapResult['series']>): TraceSeries {
+  const lapS = tS.at(-1)!;
+  const steps = Math.max(2, Math.round(lapS / TRACE_STEP_S));
+  const times = Array.from({ length: steps + 1 }, (_, at) => (lapS * at) / steps);
+  let next = 1;
+  const places = times.map((t) => {
+    while (next < tS.length - 1 && tS[next]! < t) next++;
+    return { next, share: (t - tS[next - 1]!) / (tS[next]! - tS[next - 1]!) };
+  });
+  const at = (values: readonly number[]) =>
+    places.map((place) => {
+      const [from, to] = [values[place.next - 1]!, values[place.next]!];
+      return from + place.share * (to - from);
+    });
+  return { tS: times, speedMps: at(speedMps), lateralMps2: at(lateralMps2), gradePct: at(gradePct) };
+}
