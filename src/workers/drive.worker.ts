@@ -5,6 +5,7 @@ import { jointsOn, teethOn } from '@/core/verdict/drive/gearLife';
 import { calibrateBuild, heatOf, tryWhatIfs } from '@/core/worked/heat/heatOf';
 import { ratioBand } from '@/core/worked/drive/ratioBand';
 import { wishPinion } from '@/core/worked/drive/wishPinion';
+import { lapGears } from '@/core/worked/place/lapGears';
 import { told } from './refusal';
 
 const api = {
@@ -14,6 +15,7 @@ const api = {
     told(() => surfaces.map((surface) => ratioBand(document, surface))),
   wishPinion: (document: BuildDocument, surfaces: readonly ChosenSurface[]) =>
     told(() => wishPinion(document, surfaces)),
+  lapGears: (document: BuildDocument, surface: ChosenSurface) => told(() => lapGears(document, surface)),
   teeth: (document: BuildDocument, surface: ChosenSurface) => told(() => teethOn(document, surface)),
   joints: (document: BuildDocument, surface: ChosenSurface) => told(() => jointsOn(document, surface)),
   calibrate: (document: BuildDocument, surface: ChosenSurface) =>

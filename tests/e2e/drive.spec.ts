@@ -1,14 +1,10 @@
-import type { Page } from '@playwright/test';
 import { expect, field, freshName, pick, readyBuild, saved, test, toSegment } from './page';
-import { toTab } from './driveTabs';
+import { numberIn, toTab } from './driveTabs';
 import { itemsOf } from '@/core/car/library/items';
 import { STARTING_LIBRARY } from '@/core/car/library/kinds';
 
 const massOf = (pack: string) =>
   itemsOf(STARTING_LIBRARY, 'battery').find(({ id }) => id === pack)!.data.massG;
-
-const numberIn = async (page: Page, testId: string) =>
-  Number.parseFloat(await page.getByTestId(testId).innerText());
 
 test('a wish that the motor cannot meet is met through the explorer', async ({ page }) => {
   await readyBuild(page, freshName('Explorer'));
@@ -226,54 +222,4 @@ test('a limit by arrow keys, and off again', async ({ page }) => {
   await expect(page.getByTestId('top-speed')).not.toHaveText(top);
   await page.getByRole('region', { name: 'Limits by hand' }).getByRole('button', { name: 'none' }).click();
   await expect(page.getByTestId('top-speed')).toHaveText(top);
-});
-
-test('a place that is too short says the speed it allows, and a longer one takes the pass', async ({
-  page,
-}) => {
-  await readyBuild(page, freshName('Place'));
-  await toSegment(page, 'Drive');
-  await page.getByRole('tab', { name: 'Place and braking' }).click();
-  const answer = page.getByRole('heading', { level: 1 });
-  await expect(answer).toContainText('Not worked out yet: it needs length of the place');
-  await page.getByRole('link', { name: 'Fill in: length of the place' }).click();
-  const length = field(page, 'Length of the place');
-  await expect(length).toBeFocused();
-  await length.fill('14');
-  await expect(answer).toContainText(/needs [\d.]+\s*m more: this place allows/);
-  await length.fill('100');
-  const spare = async () => Number(/fits with ([\d.]+)\s*m to spare/.exec(await answer.innerText())![1]);
-  await expect(answer).toContainText(/fits with/);
-  const before = await spare();
-  await length.fill('120');
-  await expect(answer).not.toContainText(`with ${before}`);
-  expect((await spare()) - before).toBeCloseTo(20, 0);
-  const stop = page.getByTestId('braking');
-  const said = await stop.innerText();
-  await field(page, 'Driver brakes after').fill('2');
-  await expect(stop).not.toHaveText(said);
-  await saved(page);
-});
-
-test('a round is laid out segment by segment, and a longer gear is compared on it', async ({ page }) => {
-  await readyBuild(page, freshName('Lap'));
-  await toSegment(page, 'Drive');
-  await page.getByRole('tab', { name: 'Lap', exact: true }).click();
-  const answer = page.getByRole('heading', { level: 1 });
-  await expect(answer).toContainText('Not worked out yet: it needs segments of the track');
-  await page.getByRole('link', { name: 'Fill in: segments of the track' }).click();
-  await page.getByRole('button', { name: 'Add a straight' }).click();
-  await page.getByRole('button', { name: 'Add a bend' }).click();
-  await expect(page.getByText(/The round does not close/)).toBeVisible();
-  await page.getByRole('button', { name: 'Add a straight' }).click();
-  await page.getByRole('button', { name: 'Add a bend' }).click();
-  await expect(page.getByText(/The round does not close/)).toBeHidden();
-  await expect(answer).toContainText(/A lap of 65.2\sm takes [\d.]+\ss/);
-  await expect(page.getByRole('table', { name: 'Segment by segment' }).getByRole('row')).toHaveCount(5);
-  await page.getByRole('button', { name: 'pin' }).click();
-  await field(page, 'Grip that the driver uses').fill('60');
-  await expect(answer).toContainText(/slower than/);
-  await page.getByRole('region', { name: 'Segment 4' }).getByRole('button').first().click();
-  await expect(answer).toContainText(/A lap of 52.6\sm/);
-  await saved(page);
 });

@@ -13,3 +13,7 @@ export async function toTab(page: Page, name: string, within?: string): Promise<
   await part.click();
   await expect(part).toHaveAttribute('aria-pressed', 'true');
 }
+
+/** The number of a figure on the page. */
+export const numberIn = async (page: Page, testId: string) =>
+  Number.parseFloat(await page.getByTestId(testId).innerText());

@@ -1,5 +1,24 @@
 import { type BuildDocument, emptyDocument } from '@/core/car/document/document';
+import type { TrackSegment } from '@/core/car/document/brief';
 import { motor, sizeClass, surface, tyre } from './copies';
+
+const LEG_RADIUS_M = 0.7;
+const bend = (id: string, deg: number, turn: 'left' | 'right'): TrackSegment => ({
+  id,
+  lengthM: Number(((LEG_RADIUS_M * deg * Math.PI) / 180).toFixed(3)),
+  radiusM: LEG_RADIUS_M,
+  turn,
+});
+
+/** Between the chair legs of one row, straight on at both ends, and half round to the next. */
+const row = (id: string): TrackSegment[] => [
+  bend(`${id}-in`, 45, 'left'),
+  bend(`${id}-1`, 90, 'right'),
+  bend(`${id}-2`, 90, 'left'),
+  bend(`${id}-3`, 90, 'right'),
+  bend(`${id}-out`, 45, 'left'),
+  bend(`${id}-turn`, 180, 'left'),
+];
 
 /** Slalom between chair legs in a library after hours; belt to the rear wheels, not finished yet. */
 export const tinWren: BuildDocument = {
@@ -9,6 +28,7 @@ export const tinWren: BuildDocument = {
     targetMps: 12 / 3.6,
     runTimeMinutes: 15,
     sizeClass: sizeClass('size-24'),
+    track: { segments: [...row('there'), ...row('back')] },
   },
   drive: {
     motor: motor('motor-130-brushed'),

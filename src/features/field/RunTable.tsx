@@ -7,6 +7,7 @@ import { RUN_KIND_NAMES } from '@/words/learn/runKinds';
 import { useMemo, useState } from 'react';
 import { gapOf, measuredOf } from '@/core/worked/field/measured';
 import { isRepeated, isTimed, type RunRecord } from '@/core/car/records/records';
+import { PASS_TICKS } from '@/core/car/records/report';
 import { seriesWords } from '@/words/learn/runs';
 import { reportWords } from '@/words/learn/reportWords';
 import { formatNumber, formatText, formatWithError, type Reader } from '@/core/base/units/formatQuantity';
@@ -186,7 +187,7 @@ function Predicted({ run }: { run: RunRecord }) {
 const SETTINGS_SAID = 3;
 
 function conditionWords(
-  { conditions, note }: Pick<RunRecord, 'conditions' | 'note'>,
+  { conditions, note, report }: Pick<RunRecord, 'conditions' | 'note' | 'report'>,
   reader: Reader,
 ): string {
   const { surfaceName, ambientC, packVBefore, packVAfter, extraMassG, settings = [] } = conditions;
@@ -200,6 +201,7 @@ function conditionWords(
     ...settings
       .slice(0, SETTINGS_SAID)
       .map(({ name, value }) => `${name} ${formatNumber(value, reader.locale, 3)}`),
+    report?.ticked?.length === PASS_TICKS.length ? 'looked at everything before the pass' : '',
     note ?? '',
   ]
     .filter(Boolean)

@@ -21,7 +21,7 @@ export const CHECK_NAMES: Readonly<Record<string, CheckName>> = {
   'drive.winding': { title: 'Winding over a pack', short: 'winding' },
   'drive.hold': { title: 'Motor held at full throttle', short: 'held motor' },
   'drive.place': { title: 'Room for the pass', short: 'place' },
-  'drive.brake': { title: 'Rear locks under the brake', short: 'brake' },
+  'drive.brake': { title: 'Which axle locks first', short: 'brake' },
   'drive.rotation': { title: 'Axles agree', short: 'axle match' },
   'gears.mesh': { title: 'Gear mesh', short: 'mesh' },
   'gears.tooth': { title: 'Weakest tooth', short: 'tooth' },

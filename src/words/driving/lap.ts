@@ -1,6 +1,7 @@
 import { wholePercents } from '@/core/base/numeric/wholePercents';
 import { formatNumber, formatText, type Reader } from '@/core/base/units/formatQuantity';
 import type { Turn } from '@/core/car/document/brief';
+import type { LapGear, LapGears } from '@/core/worked/place/lapGears';
 import type { DriveLapResult, LapLimit } from '@/core/physics/laps/lap';
 
 export const TURN_WORDS: Readonly<Record<Turn, string>> = { left: 'to the left', right: 'to the right' };
@@ -53,3 +54,18 @@ const S_PER_MIN = 60;
 /** By how much the round does not close. */
 export const gapSentence = (gap: { m: number; deg: number }, reader: Reader): string =>
   `The round does not close: its end lies ${formatText(gap.m, 'distanceM', reader, 2)} from its start and points ${formatNumber(gap.deg, reader.locale, 2)}° another way. The lap is worked out as if it did.`;
+
+/** A gear as one speaks of it. */
+export const gearName = ({ ratio }: Pick<LapGear, 'ratio'>, reader: Reader): string =>
+  `${formatNumber(ratio, reader.locale, 3)} : 1`;
+
+/** Which gear gets round fastest. */
+export function gearSentence({ best, present }: LapGears, reader: Reader): string {
+  if (!best) return 'No gear gets it round.';
+  if (best.isPresent) return `${gearName(present, reader)}, as it is, is the fastest gear for this round.`;
+  const won =
+    present.lapTimeS === undefined
+      ? 'gets it round'
+      : `takes ${formatText(present.lapTimeS - best.lapTimeS!, 'timeS', reader, 2)} off a lap`;
+  return `${gearName(best, reader)} ${won} against ${gearName(present, reader)}. Look at the heat before you take it.`;
+}

@@ -1,3 +1,9 @@
+import { inSentence } from '@/core/base/units/words';
+import type { PassTick } from '@/core/car/records/report';
+import type { PassList } from '@/core/verdict/passList';
+import type { PlaceOfBuild } from '@/core/worked/place/placeOfBuild';
+import { checkTitle } from '../checks/names';
+import { counted, listed } from '../lists';
 import type { DriveBrakeResult } from '@/core/physics/braking/brake';
 import type { SiteRow } from '@/core/physics/place/definition';
 import type { DriveSiteResult } from '@/core/physics/place/site';
@@ -61,4 +67,32 @@ export function radioSentence({ radioFarthestM, radioReaches }: DriveSiteResult,
   return radioReaches
     ? `The radio was tried out to more than the ${far} to the farthest corner.`
     : `The farthest corner is ${far} away, farther than the radio was tried.`;
+}
+
+/** What the wind does to a pass each way. */
+export function windSentence(
+  { windMps, againstMps, withMps, stillMps, bothMps }: NonNullable<PlaceOfBuild['wind']>,
+  reader: Reader,
+): string {
+  const speed = (value: number) => formatText(value, 'speedMps', reader, 3);
+  return `In a wind of ${formatText(windMps, 'speedMps', reader, 2)} along it the top speed is ${speed(againstMps)} against it and ${speed(withMps)} with it; timed both ways ${speed(bothMps)}, in still air ${speed(stillMps)}.`;
+}
+
+/** What is looked at before a fast pass. */
+export const PASS_TICK_WORDS: Readonly<Record<PassTick, string>> = {
+  pack: 'Pack charged, cool, neither puffed nor crashed',
+  people: 'Closed ground: nobody, no road and no animal in line with the car, a spotter beside you',
+  order: 'Switched on in order: transmitter first, then the car; off the other way round',
+};
+
+/** Go or no go. */
+export function passSentence({ go, open, unticked }: PassList): string {
+  if (go) return 'Go.';
+  return `No go: ${listed([
+    ...open.map(
+      ({ id, state, missing }) =>
+        `${inSentence(checkTitle({ id }))} ${state === 'over' ? 'is over' : missing.length > 0 ? 'is not known' : 'is being worked out'}`,
+    ),
+    ...(unticked.length > 0 ? [counted(unticked.length, 'look is', 'looks are') + ' owed'] : []),
+  ])}.`;
 }

@@ -56,6 +56,7 @@ export const BRIEF_LABELS: Readonly<Record<string, FieldLabel>> = {
     quantity: 'distanceM',
     limits: { from: 0, to: 100 },
   },
+  'brief.place.windMps': { label: 'Wind along it', quantity: 'speedMps', limits: { from: 0, to: 50 } },
   'brief.place.driverAlongM': {
     label: 'Driver, from the start',
     quantity: 'distanceM',

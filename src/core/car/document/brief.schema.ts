@@ -69,6 +69,7 @@ export const briefSchema = Joi.object<Brief>({
     driverAlongM: finite().min(-1000).max(10_000),
     driverBesideM: finite().min(-1000).max(1000),
     radioRangeM: positive().max(100_000),
+    windMps: notNegative().max(50),
   }),
   track: trackSchema,
   budget: positive().max(1e6),

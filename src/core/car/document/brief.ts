@@ -31,6 +31,8 @@ export interface Place {
   driverBesideM?: number;
   /** As far as the radio was tried, m. */
   radioRangeM?: number;
+  /** Wind along it, m/s. */
+  windMps?: number;
 }
 
 export const TURNS = ['left', 'right'] as const;

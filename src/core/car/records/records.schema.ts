@@ -15,6 +15,7 @@ import { FAILURE_MODES } from './failureModes';
 import type { FailureLedger, Verdict } from './failureLedger';
 import { type Attempt, type Conditions, type FailureSheet, type RunSetting, type RunSheet } from './records';
 import {
+  PASS_TICKS,
   DROP_OUTCOMES,
   ENDS_OF_RUN,
   HOT_PLACES,
@@ -121,6 +122,9 @@ const reportSchema = Joi.object<RunReport>({
     .max(200)
     .unique('id'),
   shielded: Joi.boolean(),
+  ticked: Joi.array()
+    .items(Joi.valid(...PASS_TICKS))
+    .unique(),
   hit: text(200),
   speedMps: notNegative().max(150),
   settingName: text(60),

@@ -53,6 +53,10 @@ export interface TyreSpin {
   diameterMm: number;
 }
 
+/** What only a look can tell before a fast pass: the pack, people and roads, the order of switching on. */
+export const PASS_TICKS = ['pack', 'people', 'order'] as const;
+export type PassTick = (typeof PASS_TICKS)[number];
+
 /** What a run that is not timed brings home; each kind fills in its own. */
 export interface RunReport {
   wheels?: Partial<Record<Wheel, WheelTurn>>;
@@ -67,6 +71,8 @@ export interface RunReport {
   spins?: TyreSpin[];
   /** The tyre was spun behind a shield, from a distance. */
   shielded?: boolean;
+  /** Looked at before a fast pass. */
+  ticked?: PassTick[];
   hit?: string;
   speedMps?: number;
   /** Name of what is set in a settings series, and its unit. */

@@ -6,6 +6,7 @@ import { createBrakes } from '../../physics/braking/brakes';
 import { type LockFirst, lockFirst } from '../../physics/braking/lockFirst';
 import type { DriveSiteInput } from '../../physics/place/definition';
 import { driveSite, type DriveSiteResult, USUAL_REACTION_S, USUAL_STRETCH_M } from '../../physics/place/site';
+import { type SpeedsInWind, speedsInWind } from '../../physics/place/wind';
 import { brakesOf } from '../track/brakesOfBuild';
 import { worked } from '../worked';
 
@@ -17,6 +18,8 @@ export interface PlaceOfBuild {
   site: DriveSiteResult;
   /** From the speed that is meant to a standstill; none for a car that cannot move. */
   braking?: DriveBrakeResult;
+  /** Top speeds both ways in the wind that is stated. */
+  wind?: SpeedsInWind & { windMps: number };
 }
 
 /** Which axle locks first at the speed that is meant, and from which speed; none for a car that cannot move. */
@@ -76,11 +79,14 @@ export function placeOf(
   };
   const site = driveSite(input);
   const { throttle: _, distanceM: __, maxTimeS: ___, ...car } = run.value;
+  const { windMps = 0 } = place;
+  const inWind = windMps > 0 ? speedsInWind(run.value, windMps) : undefined;
   return {
     ok: true,
     value: {
       input,
       site,
+      ...(inWind ? { wind: { windMps, ...inWind } } : {}),
       ...(site.targetMps === undefined
         ? {}
         : { braking: driveBrake({ ...car, brake, fromMps: site.targetMps }) }),

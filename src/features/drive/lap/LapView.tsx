@@ -21,6 +21,7 @@ import { Ask } from '../../frame/Ask';
 import { Apart, Charts } from '../../frame/Guarded';
 import { SurfaceSwitch } from '../../frame/SurfaceSwitch';
 import { useBuild } from '../../session/BuildContext';
+import { LapGearing } from './LapGearing';
 import { LapPlan } from './LapPlan';
 
 type Build = ReturnType<typeof useBuild>;
@@ -139,6 +140,7 @@ export function LapView() {
           </TableBody>
         </Table>
       ) : null}
+      <LapGearing />
     </Apart>
   );
 }

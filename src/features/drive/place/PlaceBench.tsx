@@ -23,6 +23,7 @@ export function PlaceBench() {
         <DocumentField path={place('marginStartM')} usual={USUAL_MARGINS.startM} />
         <DocumentField path={place('marginEndM')} usual={USUAL_MARGINS.endM} />
         <DocumentField path={place('marginSideM')} usual={USUAL_MARGINS.sideM} />
+        <DocumentField path={place('windMps')} usual={0} />
       </Group>
       <Group title="Where you stand">
         <DocumentField

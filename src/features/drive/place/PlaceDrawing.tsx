@@ -3,16 +3,35 @@
 import Box from '@mui/material/Box';
 import clsx from 'clsx';
 import { scaleLinear } from 'd3-scale';
-import { useId } from 'react';
+import { type PointerEvent, useId, useRef, useState } from 'react';
 import type { PlaceOfBuild } from '@/core/worked/place/placeOfBuild';
 import { formatText } from '@/core/base/units/formatQuantity';
 import chartsCss from '@/ui/charts/charts.module.css';
 import { Hatch } from '@/ui/charts/Hatch';
 import { useReader } from '@/ui/reader';
+import { PlaceHandle } from './PlaceHandle';
 
 const [WIDTH, LEFT, RIGHT] = [880, 14, 14];
 const [ROAD_Y, MOST_ROAD, LEAST_ROAD] = [96, 84, 22];
 const LABEL_PX = 44;
+
+/** While an end is dragged. */
+const ROOM = 1.25;
+const LONGEST_M = 2000;
+
+/** The end of a straight, wide enough for a thumb. */
+const Grip = ({ x, half }: { x: number; half: number }) => (
+  <>
+    <rect x={x - 14} y={ROAD_Y - half - 4} width="28" height={2 * half + 8} fill="transparent" />
+    <line x1={x} x2={x} y1={ROAD_Y - half - 5} y2={ROAD_Y + half + 5} stroke="var(--ink)" strokeWidth="3.5" />
+    <path
+      d={`M${x - 4},${ROAD_Y - 5}l-5,5l5,5M${x + 4},${ROAD_Y - 5}l5,5l-5,5`}
+      fill="none"
+      stroke="var(--ink)"
+      strokeWidth="1.6"
+    />
+  </>
+);
 
 /** The straight to scale from above: what is kept free, run-up, measured stretch, stop, and where the driver stands. */
 export function PlaceDrawing({ input, site }: Pick<PlaceOfBuild, 'input' | 'site'>) {
@@ -26,7 +45,16 @@ export function PlaceDrawing({ input, site }: Pick<PlaceOfBuild, 'input' | 'site
   const stopEnd = stretchEnd + (row?.stopM ?? 0);
   const driver = input.driver ?? {};
   const along = driver.alongM ?? lengthM / 2;
-  const x = scaleLinear([Math.min(0, along), Math.max(lengthM, stopEnd, along)], [LEFT, WIDTH - RIGHT]);
+  const shown: readonly [number, number] = [Math.min(0, along), Math.max(lengthM, stopEnd, along)];
+  const [held, setHeld] = useState<readonly [number, number]>();
+  const svg = useRef<SVGSVGElement>(null);
+  // the scale stands still under the pointer, with room to drag into
+  const x = scaleLinear(held ?? shown, [LEFT, WIDTH - RIGHT]);
+  const drag = (dragging: boolean) => setHeld(dragging ? [shown[0], ROOM * shown[1]] : undefined);
+  const metresAt = (event: PointerEvent<SVGGElement>) => {
+    const box = svg.current!.getBoundingClientRect();
+    return x.invert(((event.clientX - box.left) / box.width) * WIDTH);
+  };
   const perM = x(1) - x(0);
   const half =
     widthM === undefined ? LEAST_ROAD / 2 : Math.min(MOST_ROAD, Math.max(LEAST_ROAD, widthM * perM)) / 2;
@@ -51,8 +79,10 @@ export function PlaceDrawing({ input, site }: Pick<PlaceOfBuild, 'input' | 'site
         <span>The straight from above, to scale along its length</span>
       </figcaption>
       <svg
+        ref={svg}
+        className={chartsCss.dragged}
         viewBox={`0 0 ${WIDTH} ${beside + 24}`}
-        role="img"
+        role="group"
         aria-label={
           row
             ? `${m(lengthM)} long: ${m(row.runUpM)} of run-up, ${m(input.stretchM)} measured, ${row.stopM === undefined ? 'no stop' : `${m(row.stopM)} to stop`}.`
@@ -121,9 +151,45 @@ export function PlaceDrawing({ input, site }: Pick<PlaceOfBuild, 'input' | 'site
             strokeDasharray="3 3"
           />
         ) : null}
-        <circle cx={x(along)} cy={beside} r="5" fill="var(--ink)" />
+        <PlaceHandle
+          field="marginStartM"
+          label="Start of the run-up"
+          value={start}
+          said={m(start)}
+          from={0}
+          to={Math.max(0, lengthM - marginEndM - 1)}
+          metresAt={metresAt}
+          onDrag={drag}
+        >
+          <Grip x={x(start)} half={half} />
+        </PlaceHandle>
+        <PlaceHandle
+          field="lengthM"
+          label="End of the place"
+          value={lengthM}
+          said={m(lengthM)}
+          from={Math.ceil(start + marginEndM + 1)}
+          to={LONGEST_M}
+          metresAt={metresAt}
+          onDrag={drag}
+        >
+          <Grip x={x(lengthM)} half={half} />
+        </PlaceHandle>
+        <PlaceHandle
+          field="driverAlongM"
+          label="Where you stand"
+          value={along}
+          said={m(along)}
+          from={-1000}
+          to={LONGEST_M}
+          metresAt={metresAt}
+          onDrag={drag}
+        >
+          <circle cx={x(along)} cy={beside} r="14" fill="transparent" />
+          <circle cx={x(along)} cy={beside} r="6" fill="var(--ink)" />
+        </PlaceHandle>
         <text
-          x={x(along) + (x(along) > WIDTH / 2 ? -10 : 10)}
+          x={x(along) + (x(along) > WIDTH / 2 ? -12 : 12)}
           y={beside + 4}
           textAnchor={x(along) > WIDTH / 2 ? 'end' : 'start'}
         >

@@ -11,6 +11,7 @@ import { useMemo } from 'react';
 import { CalcError } from '@/core/base/errors';
 import { formatNumber, formatText } from '@/core/base/units/formatQuantity';
 import { placeOf } from '@/core/worked/place/placeOfBuild';
+import { passList } from '@/core/verdict/passList';
 import { Note } from '@/ui/controls/Note';
 import { useReader } from '@/ui/reader';
 import { say, sayAll } from '@/words/findings';
@@ -18,16 +19,41 @@ import {
   brakingSentence,
   driftSentence,
   entrySentence,
+  passSentence,
   placeSentence,
   radioSentence,
+  windSentence,
 } from '@/words/driving/place';
 import { problemOf } from '@/words/refusals/problemOf';
 import { StillNeeds } from '../../fields/StillNeeds';
 import { Ask } from '../../frame/Ask';
 import { Apart } from '../../frame/Guarded';
+import { SegmentChecks } from '../../frame/SegmentChecks';
 import { SurfaceSwitch } from '../../frame/SurfaceSwitch';
-import { useBuild } from '../../session/BuildContext';
+import { useBuild, useBuildChecks } from '../../session/BuildContext';
+import Link from 'next/link';
 import { PlaceDrawing } from './PlaceDrawing';
+
+/** Go or no go as far as the build can tell, and where the rest is ticked. */
+function PassHint() {
+  const { build, revision } = useBuild();
+  const checks = useBuildChecks();
+  const found = passList(checks, []);
+  return (
+    <section aria-label="Before a fast pass">
+      <Typography variant="heading" sx={{ mt: 2 }}>
+        Before a fast pass
+      </Typography>
+      <Typography data-testid="pass-list">
+        {passSentence(found)}{' '}
+        <Link href={`/builds/${build.id}/${revision.letter}/field#run`}>
+          Look at pack, people and switches on the run sheet
+        </Link>
+        , which remembers what was ticked.
+      </Typography>
+    </section>
+  );
+}
 
 /** Whether the wished pass fits into the place, and how the car stops there. */
 export function PlaceView() {
@@ -49,7 +75,7 @@ export function PlaceView() {
       </Note>
     );
   if (!found.ok) return <StillNeeds missing={found.missing} />;
-  const { site, braking, input } = found.value;
+  const { site, braking, input, wind } = found.value;
   const row = site.rows.at(-1);
   const m = (value: number | undefined) =>
     value === undefined ? '—' : formatText(value, 'distanceM', reader, 3);
@@ -63,7 +89,12 @@ export function PlaceView() {
       </Ask>
       <PlaceDrawing input={input} site={site} />
       <Typography sx={{ mt: 1 }}>
-        {[entrySentence(site, reader), row ? driftSentence(row, reader) : '', radioSentence(site, reader)]
+        {[
+          entrySentence(site, reader),
+          row ? driftSentence(row, reader) : '',
+          radioSentence(site, reader),
+          wind ? windSentence(wind, reader) : '',
+        ]
           .filter(Boolean)
           .join(' ')}
       </Typography>
@@ -117,6 +148,8 @@ export function PlaceView() {
           </Typography>
         </section>
       ) : null}
+      <PassHint />
+      <SegmentChecks segment="drive" side="place" />
     </Apart>
   );
 }

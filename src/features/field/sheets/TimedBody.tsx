@@ -12,6 +12,7 @@ import { needNames } from '@/words/needs';
 import { useState } from 'react';
 import { predictRun, runFriction } from '@/core/worked/field/predictRun';
 import type { Conditions, TimedConditions } from '@/core/car/records/records';
+import type { RunReport } from '@/core/car/records/report';
 import { timingLaunch } from '@/core/physics/timing/timingLaunch';
 import { timingSpeed } from '@/core/physics/timing/timingSpeed';
 import { formatNumber, formatText, formatWithError } from '@/core/base/units/formatQuantity';
@@ -22,6 +23,7 @@ import { newId } from '../../api';
 import { useBuild } from '../../session/BuildContext';
 import { attemptOf, type Method, type Sheet } from '../sheet';
 import { Stopwatch } from '../Stopwatch';
+import { PassListFold } from './PassListFold';
 import { SeriesSetup } from './Series';
 import { VideoTimer } from './VideoTimer';
 import { say } from '@/words/findings';
@@ -72,6 +74,12 @@ export function TimedBody({
     series && (sheet.report.order === undefined || sheet.attempts.length >= sheet.report.order.length);
   return (
     <>
+      {fromRest || series ? null : (
+        <PassListFold
+          report={sheet.report}
+          onReport={(change) => set({ report: withoutNothing({ ...sheet.report, ...change }) })}
+        />
+      )}
       {series ? <SeriesSetup sheet={sheet} onChange={set} /> : null}
       <Toggles label="How it is timed">
         {METHODS.map(([method, name]) => (
@@ -154,6 +162,9 @@ export function TimedBody({
     </>
   );
 }
+
+const withoutNothing = (report: RunReport): RunReport =>
+  Object.fromEntries(Object.entries(report).filter(([, value]) => value !== undefined));
 
 const READING: Readonly<
   Record<Exclude<Method, 'video'>, { label: string; quantity: 'timeS' | 'count'; example: number }>

@@ -1,0 +1,70 @@
+'use client';
+
+import Typography from '@mui/material/Typography';
+import { LineChart } from '@/ui/charts/LineChart';
+import { dimmedWhen } from '@/ui/layout/dimmedWhen';
+import { Row } from '@/ui/layout/Row';
+import { useReader } from '@/ui/reader';
+import { gearName, gearSentence } from '@/words/driving/lap';
+import { workerOf } from '@/workers/clients';
+import { TakeOrCompare } from '../../frame/TakeOrCompare';
+import { useBuild } from '../../session/BuildContext';
+import { useWorked } from '../../session/useWorked';
+
+/** Lap time over the gear, and the fastest one to take. */
+export function LapGearing() {
+  const { document, surface } = useBuild();
+  const { reader } = useReader();
+  const found = useWorked(surface ? () => workerOf('drive').lapGears(document, surface) : undefined, [
+    document,
+    surface,
+  ]);
+  if (!found.value?.ok) return null;
+  const { gears, present, best } = found.value.value;
+  const round = gears.filter(({ lapTimeS }) => lapTimeS !== undefined);
+  if (!best || round.length < 2) return null;
+  const times = round.map(({ lapTimeS }) => lapTimeS!);
+  const [least, most] = [Math.min(...times), Math.max(...times)];
+  const room = 0.15 * Math.max(0.1, most - least);
+  return (
+    <section aria-label="The gear for this lap">
+      <Typography variant="heading" sx={{ mt: 2 }}>
+        The gear for this lap
+      </Typography>
+      <Row sx={{ ...dimmedWhen(found.stale), gap: 2 }}>
+        <Typography data-testid="lap-gear">{gearSentence({ gears, present, best }, reader)}</Typography>
+        {best.isPresent ? null : <TakeOrCompare text={gearName(best, reader)} patch={best.patch} />}
+      </Row>
+      <LineChart
+        title="Lap time over the ratio"
+        testId="lap-gears"
+        width={620}
+        height={220}
+        xQuantity="ratio"
+        yQuantity="timeS"
+        xMin={round[0]!.ratio}
+        xMax={round.at(-1)!.ratio}
+        yMin={Math.max(0, least - room)}
+        yMax={most + room}
+        lines={[
+          {
+            id: 'times',
+            label: '',
+            style: 'predicted',
+            xs: round.map(({ ratio }) => ratio),
+            ys: times,
+          },
+        ]}
+        points={[
+          ...(present.lapTimeS === undefined
+            ? []
+            : [{ x: present.ratio, y: present.lapTimeS, measured: false, label: 'on the car' }]),
+          ...(best.isPresent
+            ? []
+            : [{ x: best.ratio, y: best.lapTimeS!, measured: false, label: 'fastest' }]),
+        ]}
+        summary={gearSentence({ gears, present, best }, reader)}
+      />
+    </section>
+  );
+}

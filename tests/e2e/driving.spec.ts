@@ -1,0 +1,146 @@
+import { writeGpx } from '@/core/physics/timing/track/writeGpx';
+import { numberIn, toTab } from './driveTabs';
+import { timedRun } from './fieldRuns';
+import { expect, field, freshName, readyBuild, saved, test, toSegment } from './page';
+
+test('a place that is too short says the speed it allows, and a longer one takes the pass', async ({
+  page,
+}) => {
+  await readyBuild(page, freshName('Place'));
+  await toSegment(page, 'Drive');
+  await page.getByRole('tab', { name: 'Place and braking' }).click();
+  const answer = page.getByRole('heading', { level: 1 });
+  await expect(answer).toContainText('Not worked out yet: it needs length of the place');
+  await page.getByRole('link', { name: 'Fill in: length of the place' }).click();
+  const length = field(page, 'Length of the place');
+  await expect(length).toBeFocused();
+  await length.fill('14');
+  await expect(answer).toContainText(/needs [\d.]+\s*m more: this place allows/);
+  await length.fill('100');
+  const spare = async () => Number(/fits with ([\d.]+)\s*m to spare/.exec(await answer.innerText())![1]);
+  await expect(answer).toContainText(/fits with/);
+  const before = await spare();
+  await length.fill('120');
+  await expect(answer).not.toContainText(`with ${before}`);
+  expect((await spare()) - before).toBeCloseTo(20, 0);
+  const room = page.locator('[data-check="drive.place"]');
+  await expect(room).toHaveAttribute('data-state', 'clear');
+  // the end of the place goes by arrow keys and under the pointer
+  const end = page.getByRole('slider', { name: 'End of the place' });
+  await end.press('ArrowRight');
+  await expect(length).toHaveValue('120.5');
+  const box = (await end.boundingBox())!;
+  const middle = [box.x + box.width / 2, box.y + box.height / 2] as const;
+  await page.mouse.move(...middle);
+  await page.mouse.down();
+  await page.mouse.move(middle[0] - 400, middle[1], { steps: 4 });
+  await page.mouse.up();
+  await expect(async () => expect(Number(await length.inputValue())).toBeLessThan(80)).toPass();
+  await field(page, 'Wind along it').fill('15');
+  await expect(page.getByText(/In a wind of 15\s*km\/h along it the top speed is/)).toBeVisible();
+  const stop = page.getByTestId('braking');
+  const said = await stop.innerText();
+  await field(page, 'Driver brakes after').fill('2');
+  await expect(stop).not.toHaveText(said);
+  await saved(page);
+});
+
+test('a round is laid out segment by segment, and a longer gear is compared on it', async ({ page }) => {
+  await readyBuild(page, freshName('Lap'));
+  await toSegment(page, 'Drive');
+  await page.getByRole('tab', { name: 'Lap', exact: true }).click();
+  const answer = page.getByRole('heading', { level: 1 });
+  await expect(answer).toContainText('Not worked out yet: it needs segments of the track');
+  await page.getByRole('link', { name: 'Fill in: segments of the track' }).click();
+  await page.getByRole('button', { name: 'Add a straight' }).click();
+  await page.getByRole('button', { name: 'Add a bend' }).click();
+  await expect(page.getByText(/The round does not close/)).toBeVisible();
+  await page.getByRole('button', { name: 'Add a straight' }).click();
+  await page.getByRole('button', { name: 'Add a bend' }).click();
+  await expect(page.getByText(/The round does not close/)).toBeHidden();
+  await expect(answer).toContainText(/A lap of 65.2\sm takes [\d.]+\ss/);
+  await expect(page.getByRole('table', { name: 'Segment by segment' }).getByRole('row')).toHaveCount(5);
+  const lapS = async () => Number(/takes ([\d.]+)\s*s/.exec(await answer.innerText())![1]);
+  const before = await lapS();
+  await expect(page.getByTestId('lap-gear')).toContainText(/takes [\d.]+\s*s off a lap against/);
+  await page
+    .getByRole('region', { name: 'The gear for this lap' })
+    .getByRole('button', { name: /^Take/ })
+    .click();
+  await expect(async () => expect(await lapS()).toBeLessThan(before)).toPass();
+  await expect(page.getByTestId('lap-gear')).toContainText('as it is, is the fastest gear for this round');
+  await page.getByRole('button', { name: 'pin' }).click();
+  await field(page, 'Grip that the driver uses').fill('60');
+  await expect(answer).toContainText(/slower than/);
+  await page.getByRole('region', { name: 'Segment 4' }).getByRole('button').first().click();
+  await expect(answer).toContainText(/A lap of 52.6\sm/);
+  await saved(page);
+});
+
+/** A circle of 20 m at 3 m/s for 200 s. */
+const circle = writeGpx('circle', [
+  Array.from({ length: 201 }, (_, at) => {
+    const metre = 360 / (2 * Math.PI * 6_371_008.8);
+    const angle = (3 * at) / 20;
+    return {
+      atMs: Date.UTC(2026, 4, 1, 10, 0, at),
+      latDeg: 20 * Math.sin(angle) * metre,
+      lonDeg: 20 * Math.cos(angle) * metre,
+    };
+  }),
+]);
+
+test('a pack is driven as the lap, and as on a track of one’s own, which moves minutes and heat', async ({
+  page,
+}) => {
+  await readyBuild(page, freshName('Duty'));
+  await toSegment(page, 'Drive');
+  await toTab(page, 'Heat and duty');
+  const minutes = await numberIn(page, 'minutes');
+  const driven = page.getByRole('combobox', { name: 'Driven as' });
+  await driven.selectOption({ label: 'the lap of this build' });
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('it needs segments of the track');
+  await driven.selectOption({ label: 'as on a track of your own' });
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('it needs track of your own');
+  const file = page.getByLabel('File of a track to drive');
+  await file.setInputFiles({
+    name: 'still.csv',
+    mimeType: 'text/csv',
+    buffer: Buffer.from('time,lat,lon\n0,1,1\n9,1,1\n'),
+  });
+  await expect(page.getByRole('alert')).toContainText('nothing in it moves');
+  await file.setInputFiles({
+    name: 'circle.gpx',
+    mimeType: 'application/gpx+xml',
+    buffer: Buffer.from(circle),
+  });
+  // 3 m/s are 10.8 km/h
+  await expect(page.getByTestId('mean-speed')).toHaveText(/10.8\s*km\/h/);
+  await expect(page.getByTestId('duty-followed')).toContainText('It follows all of it');
+  expect(await numberIn(page, 'minutes')).toBeGreaterThan(1.5 * minutes);
+  await expect(page.getByTestId('energy-bar')).toContainText(/rolling [\d.]+\s*Wh/);
+  await saved(page);
+});
+
+test('a motor that is held is given less current, and lives', async ({ page }) => {
+  await readyBuild(page, freshName('Held'));
+  await toSegment(page, 'Drive');
+  const held = page.locator('[data-check="drive.hold"]');
+  await expect(held).toHaveAttribute('data-state', 'over');
+  await held.getByRole('button', { name: /^Take/ }).first().click();
+  await expect(held).toHaveAttribute('data-state', 'clear');
+  await expect(field(page, /Motor current/)).not.toHaveValue('');
+});
+
+test('before a fast pass everything is looked at, and the run remembers it', async ({ page }) => {
+  const root = await readyBuild(page, freshName('Pass'));
+  await page.goto(`${root}/field`);
+  await page.getByRole('button', { name: /^Before a fast pass: no go yet/ }).click();
+  for (const look of [/^Pack charged/, /^Closed ground/, /^Switched on/])
+    await page.getByRole('checkbox', { name: look }).check();
+  await expect(page.getByText(/^No go: .*fail-safe list is not known/)).toBeVisible();
+  await timedRun(page, 2.4);
+  await expect(page.getByTestId('runs').locator('.longrow')).toContainText(
+    'looked at everything before the pass',
+  );
+});
