@@ -6,8 +6,8 @@ import { useEffect, useRef, useState } from 'react';
 import { numberFormat } from '@/core/base/units/numberFormat';
 import { useReader } from '@/ui/reader';
 
-/** One large button: start, stop, and the time is an attempt. */
-export function Stopwatch({ onTime }: { onTime(seconds: number): void }) {
+/** One large button: start, stop, and the time is an attempt; with `again` the watch goes on and each press is one. */
+export function Stopwatch({ again, onTime }: { again?: string; onTime(seconds: number): void }) {
   const { reader } = useReader();
   const [startedAt, setStartedAt] = useState<number>();
   const [shown, setShown] = useState(0);
@@ -25,7 +25,7 @@ export function Stopwatch({ onTime }: { onTime(seconds: number): void }) {
     const now = performance.now();
     if (startedAt === undefined) return setStartedAt(now);
     const seconds = (now - startedAt) / 1000;
-    setStartedAt(undefined);
+    setStartedAt(again ? now : undefined);
     setShown(seconds);
     onTime(Number(seconds.toFixed(2)));
   };
@@ -35,8 +35,11 @@ export function Stopwatch({ onTime }: { onTime(seconds: number): void }) {
         {numberFormat(reader.locale, { minimumFractionDigits: 2, maximumFractionDigits: 2 }).format(shown)}
       </div>
       <Button variant={startedAt === undefined ? 'go' : 'stop'} onClick={press}>
-        {startedAt === undefined ? 'Start' : 'Stop'}
+        {startedAt === undefined ? 'Start' : (again ?? 'Stop')}
       </Button>
+      {again && startedAt !== undefined ? (
+        <Button onClick={() => setStartedAt(undefined)}>Stop the watch</Button>
+      ) : null}
     </>
   );
 }

@@ -1,6 +1,7 @@
-import { dropLimit, growthOf, hottest } from '@/core/worked/field/report';
+import { dropLimit, growthOf, hottest, lapTimesOf, stopsSaid } from '@/core/worked/field/report';
 import { type WrongWheel, wrongWheels } from '@/core/worked/field/wrongWheels';
-import { formatText, type Reader } from '@/core/base/units/formatQuantity';
+import { formatNumber, formatText, type Reader } from '@/core/base/units/formatQuantity';
+import { counted, listed } from '../lists';
 import type { RunRecord, RunSheet } from '@/core/car/records/records';
 import { type RunReport, WHEELS } from '@/core/car/records/report';
 import { isTimedKind, type UntimedKind } from '@/core/car/records/runKinds';
@@ -29,6 +30,41 @@ const temperatureWords = (report: RunReport, reader: Reader) =>
     ({ place, valueC }) => `${place} ${formatText(valueC, 'temperatureC', reader)}`,
   );
 
+/** Lap times beside what was expected, and those that stand out by their number. */
+export function lapWords(report: RunReport, reader: Reader): string[] {
+  const found = lapTimesOf(report);
+  if (!found) return [];
+  const time = (value: number) => formatText(value, 'timeS', reader, 3);
+  const { n, bestS, meanS, sdS, outliers } = found;
+  return [
+    `${counted(n, 'lap', 'laps')}, best ${time(bestS)}`,
+    sdS === undefined ? '' : `mean ${time(meanS)}, sd ${formatText(sdS, 'timeS', reader, 2)}`,
+    report.lapPredictedS === undefined ? '' : `predicted ${time(report.lapPredictedS)}`,
+    outliers.length === 0
+      ? ''
+      : `${outliers.length === 1 ? 'lap' : 'laps'} ${listed(outliers.map((at) => `${at + 1}`))} left aside`,
+  ];
+}
+
+const GRAVITY = 9.81;
+
+/** How hard it braked, beside what was expected of the stops. */
+export function stopWords(report: RunReport, reader: Reader): string[] {
+  const said = stopsSaid(report);
+  if (!said) return [];
+  const { stops = [] } = report;
+  const off = stops.flatMap(({ distanceM, predictedM }) => (predictedM ? [distanceM / predictedM - 1] : []));
+  const mean = off.reduce((sum, one) => sum + one, 0) / off.length;
+  return [
+    counted(stops.length, 'stop', 'stops'),
+    `${said.answerS === undefined ? 'at least ' : ''}${formatText(said.decelMps2, 'accelMps2', reader, 2)}, friction ${formatNumber(said.decelMps2 / GRAVITY, reader.locale, 2)} if all wheels brake`,
+    said.answerS === undefined ? '' : `after ${formatText(said.answerS, 'timeS', reader, 2)}`,
+    off.length === 0
+      ? ''
+      : `${formatText(Math.abs(mean), 'share', reader, 2)} ${mean > 0 ? 'longer' : 'shorter'} than predicted`,
+  ];
+}
+
 const TELLERS: Readonly<Record<UntimedKind, Teller>> = {
   spin: (report, reader) => {
     const wrong = wrongWheels(report);
@@ -50,6 +86,8 @@ const TELLERS: Readonly<Record<UntimedKind, Teller>> = {
     report.endedBy ? END_WORDS[report.endedBy] : '',
     ...temperatureWords(report, reader),
   ],
+  laps: (report, reader) => lapWords(report, reader),
+  stopping: (report, reader) => stopWords(report, reader),
   terrain: ({ passages = [] }) =>
     passages.map(({ what, passed }) => `${what}: ${passed ? 'passed' : 'stuck'}`),
   drop: (report, reader) => {

@@ -5,6 +5,8 @@ export const RUN_KIND_NAMES: Readonly<Record<RunKind, string>> = {
   timedDistance: 'Timed distance',
   launch: 'Launch',
   track: 'Satellite track',
+  laps: 'Lap times',
+  stopping: 'Stopping',
   series: 'Settings series',
   endurance: 'Endurance',
   spin: 'Bench spin',
@@ -30,5 +32,7 @@ export const MISSING_WORDS: Readonly<Record<Missing, string>> = {
   shield: 'the shield',
   spinReading: 'a reading',
   whatItHit: 'what it hit',
+  lap: 'a lap',
+  stop: 'a stop',
   track: 'the track',
 };

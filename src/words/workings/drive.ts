@@ -11,6 +11,41 @@ export const DRIVE_WORKINGS: Workings<'drive'> = {
   'drive.topSpeed': workingTopSpeed,
   'drive.resistance': workingResistance,
   'drive.heat': workingHeat,
+  'drive.hold': ({ currentA, resistanceMilliOhm, thermal, afterS, safeCurrentA }, { q, n }) => [
+    {
+      label: 'Heat in the winding, cold',
+      formula: `I²·R = (${q(currentA, 'currentA')})² · ${q(resistanceMilliOhm, 'resistanceMilliOhm')}`,
+      value: (currentA ** 2 * resistanceMilliOhm) / 1000,
+      quantity: 'powerW',
+    },
+    ...(afterS === undefined
+      ? []
+      : [
+          {
+            label: 'Until winding or case is at its limit',
+            formula: `${n(thermal.windingHeatCapacityJPerK)} J/K of winding, ${n(thermal.windingToCaseKPerW)} K/W to ${n(thermal.caseHeatCapacityJPerK)} J/K of case, from ${q(thermal.ambientC, 'temperatureC')}; the resistance grows as it warms`,
+            value: afterS,
+            quantity: 'timeS' as const,
+            source: 'Incropera, Fundamentals of Heat and Mass Transfer, ch. 5',
+          },
+        ]),
+    {
+      label: 'May be held for ever',
+      formula:
+        '√(P/R), P what the case gives off at the limit. A brushless motor that stands heats two of its three phases: half as much again',
+      value: safeCurrentA,
+      quantity: 'currentA',
+    },
+  ],
+  'drive.brake': ({ fromMps, atShare }, { q }) => [
+    {
+      label: 'Share of the brake at which the first axle locks',
+      formula: `its part of the braking = μ · (its load ± h/L · (braking + resistance)), at ${q(fromMps, 'speedMps')}`,
+      value: atShare,
+      quantity: 'share',
+      source: 'Gillespie, Fundamentals of Vehicle Dynamics, ch. 3',
+    },
+  ],
   'drive.place': ({ row, stretchM, usableM }, { q }) => [
     {
       label: 'Run-up',

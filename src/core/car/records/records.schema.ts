@@ -122,6 +122,19 @@ const reportSchema = Joi.object<RunReport>({
     .max(200)
     .unique('id'),
   shielded: Joi.boolean(),
+  laps: Joi.array().items(positive().max(3600)).max(500),
+  lapPredictedS: positive(),
+  stops: Joi.array()
+    .items(
+      Joi.object({
+        id: identifier().required(),
+        fromMps: positive().max(150).required(),
+        distanceM: positive().max(10_000).required(),
+        predictedM: positive(),
+      }),
+    )
+    .max(100)
+    .unique('id'),
   ticked: Joi.array()
     .items(Joi.valid(...PASS_TICKS))
     .unique(),

@@ -57,6 +57,14 @@ export interface TyreSpin {
 export const PASS_TICKS = ['pack', 'people', 'order'] as const;
 export type PassTick = (typeof PASS_TICKS)[number];
 
+/** A stop from a speed, with what was expected of it. */
+export interface MeasuredStop {
+  id: string;
+  fromMps: number;
+  distanceM: number;
+  predictedM?: number;
+}
+
 /** What a run that is not timed brings home; each kind fills in its own. */
 export interface RunReport {
   wheels?: Partial<Record<Wheel, WheelTurn>>;
@@ -71,6 +79,10 @@ export interface RunReport {
   spins?: TyreSpin[];
   /** The tyre was spun behind a shield, from a distance. */
   shielded?: boolean;
+  /** In the order in which they were driven, s, and what was expected of one. */
+  laps?: number[];
+  lapPredictedS?: number;
+  stops?: MeasuredStop[];
   /** Looked at before a fast pass. */
   ticked?: PassTick[];
   hit?: string;

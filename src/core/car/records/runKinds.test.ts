@@ -24,6 +24,8 @@ const track: KeptTrack = {
 /** What each kind that is not timed is complete with. */
 const WHOLE: Readonly<Partial<Record<RunKind, RunReport>>> = {
   track: {},
+  laps: { laps: [15.2, 15.4], lapPredictedS: 15 },
+  stopping: { stops: [{ id: 's', fromMps: 8, distanceM: 7, predictedM: 6.6 }] },
   endurance: { endedBy: 'battery' },
   spin: { noise: 'even' },
   terrain: { passages: [{ id: 'p', what: 'kerb', passed: true }] },

@@ -14,6 +14,8 @@ export type Lack =
   | 'shield'
   | 'spinReading'
   | 'whatItHit'
+  | 'lap'
+  | 'stop'
   | 'track';
 
 export interface RunKindRecord {
@@ -39,6 +41,8 @@ const RECORDS = {
   timedDistance: { timed: 'repeated', answers: ['brief.targetMps'] },
   launch: { timed: 'repeated', fromRest: true, answers: ['brief.timeToDistanceS'] },
   track: { answers: ['brief.targetMps'], lacks: (_, track) => (track ? undefined : 'track') },
+  laps: { lacks: ({ laps }) => (none(laps) ? 'lap' : undefined) },
+  stopping: { lacks: ({ stops }) => (none(stops) ? 'stop' : undefined) },
   series: { timed: 'series' },
   endurance: {
     wholePack: true,

@@ -46,6 +46,16 @@ export function lockOf(
   };
 }
 
+/** The way to a standstill from a speed, m; none of a car that is not ready, or that does not stop. */
+export function stopFrom(
+  document: BuildDocument,
+  surface: ChosenSurface | undefined,
+  fromMps: number,
+): number | undefined {
+  const run = worked(document, surface).runInput();
+  return run.ok ? driveBrake({ ...run.value, brake: brakesOf(document), fromMps }).distanceM : undefined;
+}
+
 /** Whether a pass at the wished speed fits into the place of a build, and how it stops there. */
 export function placeOf(
   document: BuildDocument,

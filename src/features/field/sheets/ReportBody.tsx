@@ -4,6 +4,8 @@ import type { ReactNode } from 'react';
 import { useBuild } from '../../session/BuildContext';
 import type { Sheet } from '../sheet';
 import { EnduranceSheet } from './Endurance';
+import { LapsSheet } from './LapsSheet';
+import { StopsSheet } from './StopsSheet';
 import { SpinSheet } from './Spin';
 import { TrackDrop } from './TrackDrop';
 import { CrashSheet, DropSheet, TerrainSheet } from './Tried';
@@ -25,6 +27,8 @@ interface SheetProps extends ReportBodyProps {
 const SHEETS: Readonly<Record<UntimedKind, (props: SheetProps) => ReactNode>> = {
   track: ({ sheet, onTrack }) => <TrackDrop track={sheet.track} onTrack={onTrack} />,
   endurance: ({ given, sheet }) => <EnduranceSheet id={sheet.id} {...given} />,
+  laps: ({ given }) => <LapsSheet {...given} />,
+  stopping: ({ given }) => <StopsSheet {...given} />,
   spin: ({ given }) => <SpinSheet {...given} />,
   terrain: ({ given }) => <TerrainSheet {...given} />,
   drop: ({ given }) => <DropSheet {...given} />,

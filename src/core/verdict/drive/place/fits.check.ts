@@ -72,7 +72,7 @@ export const fits = defineCheck({
           ]),
     ];
   },
-  provenBy: { run: 'look', how: 'paceOutAndStop' },
+  provenBy: { run: 'stopping', how: 'paceOutAndStop' },
   supports: [],
 });
 

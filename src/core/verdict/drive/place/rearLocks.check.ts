@@ -1,4 +1,4 @@
-import { finding } from '../../../base/finding';
+import { finding, working } from '../../../base/finding';
 import { type Measure, measure } from '../../../base/measure';
 import type { BuildDocument } from '../../../car/document/document';
 import type { LockFirst } from '../../../physics/braking/lockFirst';
@@ -12,6 +12,9 @@ declare module '../../../base/finding' {
     'drive.brake.stands': Record<never, never>;
     'drive.brake.rear': { at: Measure; from: Measure; over: boolean };
     'drive.brake.first': { lock: Exclude<LockFirst, 'rear'>; at?: Measure };
+  }
+  interface WorkingFacts {
+    'drive.brake': { fromMps: number; atShare: number };
   }
 }
 
@@ -29,6 +32,7 @@ export const rearLocks = defineCheck({
     if (!found.value) return { state: 'clear', finding: finding('drive.brake.stands', {}) };
     const { fromMps, lock, atShare } = found.value;
     const at = atShare === undefined ? undefined : measure(atShare, 'share', 2);
+    const facts = atShare === undefined ? {} : { working: working('drive.brake', { fromMps, atShare }) };
     if (lock !== 'rear' || at === undefined)
       return {
         state: 'clear',
@@ -36,11 +40,13 @@ export const rearLocks = defineCheck({
           lock: lock === 'rear' ? 'none' : lock,
           ...(at === undefined ? {} : { at }),
         }),
+        ...facts,
       };
     return {
       value: atShare!,
       limit: 1,
       finding: finding('drive.brake.rear', { at, from: measure(fromMps, 'speedMps'), over: atShare! < 1 }),
+      ...facts,
     };
   },
   remedies: (subject): Proposal[] => {
@@ -53,7 +59,7 @@ export const rearLocks = defineCheck({
       ...lowered(subject),
     ];
   },
-  provenBy: { run: 'look', how: 'brakeOnOpenGround' },
+  provenBy: { run: 'stopping', how: 'brakeOnOpenGround' },
   supports: [],
 });
 

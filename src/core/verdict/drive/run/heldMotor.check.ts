@@ -1,6 +1,7 @@
-import { finding } from '../../../base/finding';
+import { finding, working } from '../../../base/finding';
 import { type Measure, measure } from '../../../base/measure';
 import { heldMotor as held } from '../../../physics/heat/standstill';
+import type { ThermalDefinition } from '../../../physics/heat/thermal';
 import { thermalOf, underAir } from '../../../worked/heat/enduranceOfBuild';
 import type { Worked } from '../../../worked/worked';
 import { defineCheck, type Proposal } from '../../engine/check';
@@ -9,6 +10,18 @@ declare module '../../../base/finding' {
   interface FindingFacts {
     'drive.hold.ends': { after: Measure; of: 'case' | 'winding'; current: Measure; safe: Measure };
     'drive.hold.forEver': { current: Measure };
+  }
+}
+
+declare module '../../../base/finding' {
+  interface WorkingFacts {
+    'drive.hold': {
+      currentA: number;
+      resistanceMilliOhm: number;
+      thermal: ThermalDefinition;
+      afterS?: number;
+      safeCurrentA: number;
+    };
   }
 }
 
@@ -29,13 +42,21 @@ export const heldMotor = defineCheck({
     const { drive } = subject.document;
     const missing = underAir(thermalOf(drive, drive.motor!));
     if (missing.length > 0) return { missing };
-    const { held: motor, safeThrottle } = heldOf(subject)!;
+    const { held: motor, safeThrottle, safeCurrentA } = heldOf(subject)!;
     const { windingLimitS = Infinity, caseLimitS = Infinity, motorCurrentA } = motor;
     const current = measure(motorCurrentA, 'currentA');
     const afterS = Math.min(windingLimitS, caseLimitS);
+    const facts = working('drive.hold', {
+      currentA: motorCurrentA,
+      resistanceMilliOhm: drive.motor!.resistanceMilliOhm,
+      thermal: thermalOf(drive, drive.motor!),
+      ...(afterS === Infinity ? {} : { afterS }),
+      safeCurrentA,
+    });
     return afterS === Infinity
-      ? { state: 'clear', finding: finding('drive.hold.forEver', { current }) }
+      ? { state: 'clear', finding: finding('drive.hold.forEver', { current }), working: facts }
       : {
+          working: facts,
           value: afterS,
           limit: LONG_ENOUGH_S,
           finding: finding('drive.hold.ends', {
