@@ -133,7 +133,6 @@ test('a motor that is held is given less current, and lives', async ({ page }) =
   await expect(held).toHaveAttribute('data-state', 'over');
   await held.getByRole('button', { name: /current limit .* → 72/i }).click();
   await expect(held).toHaveAttribute('data-state', 'clear');
-  await expect(field(page, /Motor current/)).not.toHaveValue('');
 });
 
 test('before a fast pass everything is looked at, and the run remembers it', async ({ page }) => {
@@ -158,7 +157,7 @@ test('laps and stops are written down beside what is predicted, and the lap that
   const runs = page.getByTestId('runs').locator('.longrow');
   await kind.selectOption({ label: 'Lap times' });
   for (const seconds of ['15', '15.2', '15.4', '15.2', '21.4']) {
-    await field(page, 'Or type the lap time').fill(seconds);
+    await field(page, 'Or typed').fill(seconds);
     await page.getByRole('button', { name: 'Add', exact: true }).click();
   }
   await expect(page.getByText('Lap 5, stands out')).toBeVisible();

@@ -1,6 +1,7 @@
 import { wholePercents } from '@/core/base/numeric/wholePercents';
 import { formatNumber, formatText, type Reader } from '@/core/base/units/formatQuantity';
 import type { Turn } from '@/core/car/document/brief';
+import type { LapOfBuild } from '@/core/worked/place/lapOfBuild';
 import type { LapGear, LapGears } from '@/core/worked/place/lapGears';
 import type { DriveLapResult, LapLimit } from '@/core/physics/laps/lap';
 
@@ -33,7 +34,10 @@ export function lapSentence(
 const LEAST_WON_S = 0.005;
 
 /** What sets the pace, and what a lap takes from the pack. */
-export function costSentence(lap: DriveLapResult, reader: Reader): string {
+export function costSentence(
+  { lap, lapsPerPack }: Pick<LapOfBuild, 'lap' | 'lapsPerPack'>,
+  reader: Reader,
+): string {
   if (!lap.shares) return '';
   const named = Object.entries(lap.shares) as [LapLimit, number][];
   const percents = wholePercents(named.map(([, share]) => share));
@@ -43,9 +47,9 @@ export function costSentence(lap: DriveLapResult, reader: Reader): string {
     .sort((a, b) => b.percent - a.percent)
     .map(({ limit, percent }) => `${LIMIT_WORDS[limit]} ${percent}\u00a0%`);
   const pack =
-    lap.lapsPerPack === undefined
+    lapsPerPack === undefined
       ? ''
-      : ` A pack is good for ${formatNumber(Math.floor(lap.lapsPerPack), reader.locale)} laps, ${formatText((lap.lapsPerPack * lap.lapTimeS!) / S_PER_MIN, 'minutes', reader, 2)}, at ${formatText(lap.meanMotorCurrentA!, 'currentA', reader, 2)} per motor on the mean.`;
+      : ` A pack is good for ${formatNumber(Math.floor(lapsPerPack), reader.locale)} laps, ${formatText((lapsPerPack * lap.lapTimeS!) / S_PER_MIN, 'minutes', reader, 2)}, at ${formatText(lap.meanMotorCurrentA!, 'currentA', reader, 2)} per motor on the mean.`;
   return `What sets the pace, of the time: ${shares.join(', ')}.${pack}`;
 }
 

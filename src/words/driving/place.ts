@@ -3,7 +3,7 @@ import type { PassTick } from '@/core/car/records/report';
 import type { PassList } from '@/core/verdict/passList';
 import type { PlaceOfBuild } from '@/core/worked/place/placeOfBuild';
 import { checkTitle } from '../checks/names';
-import { counted, listed } from '../lists';
+import { counted } from '../lists';
 import type { DriveBrakeResult } from '@/core/physics/braking/brake';
 import type { SiteRow } from '@/core/physics/place/definition';
 import type { DriveSiteResult } from '@/core/physics/place/site';
@@ -88,11 +88,11 @@ export const PASS_TICK_WORDS: Readonly<Record<PassTick, string>> = {
 /** Go or no go. */
 export function passSentence({ go, open, unticked }: PassList): string {
   if (go) return 'Go.';
-  return `No go: ${listed([
+  return `No go: ${[
     ...open.map(
       ({ id, state, missing }) =>
         `${inSentence(checkTitle({ id }))} ${state === 'over' ? 'is over' : missing.length > 0 ? 'is not known' : 'is being worked out'}`,
     ),
     ...(unticked.length > 0 ? [counted(unticked.length, 'look is', 'looks are') + ' owed'] : []),
-  ])}.`;
+  ].join('; ')}.`;
 }

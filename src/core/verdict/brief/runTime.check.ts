@@ -3,7 +3,7 @@ import { type Measure, measure } from '../../base/measure';
 import type { BuildDocument } from '../../car/document/document';
 import { allPacks, USUAL_USABLE_SHARE } from '../../car/document/power';
 import type { End } from '../../physics/heat/enduranceDefinition';
-import { auxiliaryOf } from '../../worked/heat/enduranceOfBuild';
+import { auxiliaryOf } from '../../worked/power/auxiliaryOfBuild';
 import type { WholePack } from '../../worked/heat/wholePack';
 import { otherPack } from '../../worked/exchange/otherPack';
 import { defineCheck, type Found } from '../engine/check';

@@ -3,6 +3,7 @@ import type { BuildDocument } from '../../car/document/document';
 import { car } from '../../fixtures/car';
 import type { TraceSeries } from '../../physics/heat/trace';
 import { packOfBuild } from './enduranceOfBuild';
+import { lapOf } from '../place/lapOfBuild';
 import { lapDriven } from '../track/lapDriven';
 import { heatOf } from './heatOf';
 import { drivePack } from './wholePack';
@@ -111,5 +112,24 @@ describe('how a pack is driven', () => {
       lapped.ok ? lapped.value.pack.distanceM : NaN,
       6,
     );
+  });
+
+  it('lasts as many laps as the lap itself says of the charge', () => {
+    const round = applyPatch(withHeat({ duty: 'lap', windingLimitC: 400 }), [
+      {
+        path: ['brief', 'track'],
+        value: {
+          segments: [
+            { id: 'a', lengthM: 40 },
+            { id: 'b', lengthM: 20, radiusM: 6 },
+          ],
+          style: 0.5,
+        },
+      },
+    ]);
+    const [heat, lap] = [heatOf(round, grass), lapOf(round, grass)];
+    // the lap is driven with a full, cold pack throughout
+    expect(heat.ok && lap.ok && heat.value.laps! / lap.value.lapsPerPack!).toBeGreaterThan(0.85);
+    expect(heat.ok && lap.ok && heat.value.laps! / lap.value.lapsPerPack!).toBeLessThan(1.1);
   });
 });

@@ -13,12 +13,11 @@ import { USUAL_CUTOFF_V, USUAL_USABLE_SHARE } from '../../car/document/power';
 import { coolingPerMps } from '../../physics/heat/airflow';
 import type { CycleDefinition } from '../../physics/motion/cruise';
 import type { EnduranceInput } from '../../physics/heat/enduranceDefinition';
-import { TYPICAL_LOSSES } from '../../physics/heat/losses';
 import type { TraceSeries } from '../../physics/heat/trace';
 import { motorStage } from '../../car/document/drive';
 import type { DriveRunInput } from '../../physics/motion/definition';
 import { lapDriven, lapTrace } from '../track/lapDriven';
-import { supplyOf } from '../power/supplyOfBuild';
+import { auxiliaryOf } from '../power/auxiliaryOfBuild';
 import { runInputOf } from '../motion/runOfBuild';
 import type { Assembled } from '../../base/assembled';
 import { type ThermalDefinition, USUAL_WINDING_LIMIT_C } from '../../physics/heat/thermal';
@@ -87,12 +86,6 @@ function startsTo(speedMps: number, cruiseS: number, restS: number): TraceSeries
     tS: [0, JUMP_S, stops, stops + JUMP_S, stops + JUMP_S + restS],
     speedMps: [0, speedMps, speedMps, 0, 0],
   };
-}
-
-/** What hangs on the pack beside the motors, A: the supply tree's typical current, or the typical figure while it is not complete. */
-export function auxiliaryOf(document: BuildDocument): number {
-  const supply = supplyOf(document, 0);
-  return supply.ok ? supply.result.batteryTypicalA : TYPICAL_LOSSES.auxiliaryA;
 }
 
 export interface CaseLimit {

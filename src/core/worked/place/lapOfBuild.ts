@@ -1,5 +1,6 @@
 import type { Assembled } from '../../base/assembled';
 import type { ChosenSurface, TrackSegment } from '../../car/document/brief';
+import { USUAL_USABLE_SHARE } from '../../car/document/power';
 import type { BuildDocument } from '../../car/document/document';
 import type { DriveLapResult } from '../../physics/laps/lap';
 import { lapDriven } from '../track/lapDriven';
@@ -12,6 +13,8 @@ export interface LapOfBuild {
   plan: readonly (readonly [x: number, y: number])[];
   /** Of each segment, s; none of a car that stops on the way. */
   segmentS?: number[];
+  /** Of the charge that is used; none of a car that stops on the way, or that takes nothing from its pack. */
+  lapsPerPack?: number;
   /** How far the end lies from the start, m, and how far it points another way, degrees. */
   gap: { m: number; deg: number };
 }
@@ -34,6 +37,9 @@ export function lapOf(document: BuildDocument, surface: ChosenSurface | undefine
       segments,
       lap,
       plan: planOf(segments, lap.series?.sM ?? evenly(lap.lengthM)).points,
+      ...(lap.lapsPerPack === undefined
+        ? {}
+        : { lapsPerPack: lap.lapsPerPack * (document.power.usableShare ?? USUAL_USABLE_SHARE) }),
       ...(lap.series ? { segmentS: timesOf(segments, lap.series) } : {}),
       gap: { m: Math.hypot(...end!), deg: offFull(whole.turned) },
     },

@@ -3,15 +3,16 @@ import type { BuildDocument } from '../../car/document/document';
 import { driveLap, type DriveLapResult } from '../../physics/laps/lap';
 import type { DriveRunInput } from '../../physics/motion/definition';
 import type { TraceSeries } from '../../physics/heat/trace';
+import { auxiliaryOf } from '../power/auxiliaryOfBuild';
 import { brakesOf } from './brakesOfBuild';
 
 export const USUAL_STYLE = 0.9;
 
 const keep = keepLast<DriveLapResult>(20);
 
-/** A lap of the build's own segments, with the losses of an ordinary car; kept for the pages and checks that ask again. */
-export function lapDriven({ brief, drive }: BuildDocument, run: DriveRunInput): DriveLapResult {
-  const { segments = [], style = USUAL_STYLE } = brief.track ?? {};
+/** A lap of the build's own segments, with typical losses and what hangs on its pack; kept for the pages and checks that ask again. */
+export function lapDriven(document: BuildDocument, run: DriveRunInput): DriveLapResult {
+  const { segments = [], style = USUAL_STYLE } = document.brief.track ?? {};
   const input = {
     ...run,
     track: {
@@ -22,8 +23,8 @@ export function lapDriven({ brief, drive }: BuildDocument, run: DriveRunInput): 
       })),
     },
     drivingStyle: style,
-    brake: brakesOf({ drive }),
-    losses: {},
+    brake: brakesOf(document),
+    losses: { auxiliaryA: auxiliaryOf(document) },
   };
   return keep(JSON.stringify(input), () => driveLap(input));
 }

@@ -11,6 +11,9 @@ import { TakeOrCompare } from '../../frame/TakeOrCompare';
 import { useBuild } from '../../session/BuildContext';
 import { useWorked } from '../../session/useWorked';
 
+/** Gears that are shown, over the fastest and under it. */
+const WIDE = 1.7;
+
 /** Lap time over the gear, and the fastest one to take. */
 export function LapGearing() {
   const { document, surface } = useBuild();
@@ -21,8 +24,11 @@ export function LapGearing() {
   ]);
   if (!found.value?.ok) return null;
   const { gears, present, best } = found.value.value;
-  const round = gears.filter(({ lapTimeS }) => lapTimeS !== undefined);
-  if (!best || round.length < 2) return null;
+  if (!best) return null;
+  const round = gears.filter(
+    ({ lapTimeS, ratio }) => lapTimeS !== undefined && ratio < WIDE * best.ratio && ratio > best.ratio / WIDE,
+  );
+  if (round.length < 2) return null;
   const times = round.map(({ lapTimeS }) => lapTimeS!);
   const [least, most] = [Math.min(...times), Math.max(...times)];
   const room = 0.15 * Math.max(0.1, most - least);
@@ -41,6 +47,8 @@ export function LapGearing() {
         width={620}
         height={220}
         xQuantity="ratio"
+        xName="motor turns per wheel turn"
+        yName="lap time"
         yQuantity="timeS"
         xMin={round[0]!.ratio}
         xMax={round.at(-1)!.ratio}
@@ -56,13 +64,14 @@ export function LapGearing() {
           },
         ]}
         points={[
-          ...(present.lapTimeS === undefined
-            ? []
-            : [{ x: present.ratio, y: present.lapTimeS, measured: false, label: 'on the car' }]),
-          ...(best.isPresent
-            ? []
-            : [{ x: best.ratio, y: best.lapTimeS!, measured: false, label: 'fastest' }]),
+          {
+            x: best.ratio,
+            y: best.lapTimeS!,
+            measured: false,
+            ...(best.isPresent ? {} : { label: 'fastest' }),
+          },
         ]}
+        uprights={[{ x: present.ratio, label: 'on the car' }]}
         summary={gearSentence({ gears, present, best }, reader)}
       />
     </section>

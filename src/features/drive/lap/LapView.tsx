@@ -104,7 +104,7 @@ export function LapView() {
           />
         ) : null}
       </Charts>
-      <Typography sx={{ mt: 1 }}>{costSentence(lap, reader)}</Typography>
+      <Typography sx={{ mt: 1 }}>{costSentence(found.value, reader)}</Typography>
       {gap.m > GAP_M || gap.deg > GAP_DEG ? <Note>{gapSentence(gap, reader)}</Note> : null}
       {lap.notes.length > 0 ? <Note tone="bad">{sayAll(lap.notes, reader)}</Note> : null}
       {segmentS ? (

@@ -31,7 +31,7 @@ export function LapsSheet({ report, onChange }: SheetProps) {
       <Note>Nobody stands inside a bend or at its outside edge. Local rules go first.</Note>
       <Stopwatch again="Lap" onTime={add} />
       <QuantityField
-        label="Or type the lap time"
+        label="Or typed"
         quantity="timeS"
         limits={{ above: 0, to: 3600 }}
         example={15.2}

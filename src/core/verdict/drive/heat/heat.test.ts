@@ -4,7 +4,8 @@ import { evaluateBuild, HEAVY_CHECKS, statesOn } from '../../evaluate';
 import { car } from '../../../fixtures/car';
 import { coolingPerMps, crossFlow } from '../../../physics/heat/airflow';
 import { drivePack } from '../../../worked/heat/wholePack';
-import { auxiliaryOf, caseLimitOf, packOfBuild, thermalOf } from '../../../worked/heat/enduranceOfBuild';
+import { caseLimitOf, packOfBuild, thermalOf } from '../../../worked/heat/enduranceOfBuild';
+import { auxiliaryOf } from '../../../worked/power/auxiliaryOfBuild';
 import { rewound } from '../../../worked/heat/rewind';
 
 const grass = car.brief.surfaces[0]!;
