@@ -6,6 +6,7 @@ import { calibrateBuild, heatOf, tryWhatIfs } from '@/core/worked/heat/heatOf';
 import { ratioBand } from '@/core/worked/drive/ratioBand';
 import { wishPinion } from '@/core/worked/drive/wishPinion';
 import { lapGears } from '@/core/worked/place/lapGears';
+import { standstillOfBuild } from '@/core/worked/motion/heldOfBuild';
 import { told } from './refusal';
 
 const api = {
@@ -15,6 +16,8 @@ const api = {
     told(() => surfaces.map((surface) => ratioBand(document, surface))),
   wishPinion: (document: BuildDocument, surfaces: readonly ChosenSurface[]) =>
     told(() => wishPinion(document, surfaces)),
+  standstill: (document: BuildDocument, surface: ChosenSurface) =>
+    told(() => standstillOfBuild(document, surface)),
   lapGears: (document: BuildDocument, surface: ChosenSurface) => told(() => lapGears(document, surface)),
   teeth: (document: BuildDocument, surface: ChosenSurface) => told(() => teethOn(document, surface)),
   joints: (document: BuildDocument, surface: ChosenSurface) => told(() => jointsOn(document, surface)),

@@ -34,6 +34,7 @@ import { HandLimits } from './HandLimits';
 import { HeatBench } from './heat/HeatBench';
 import { LayoutBench } from './layout/LayoutBench';
 import { Stages } from './gears/Stages';
+import { Standstill } from './Standstill';
 import { TyreBench } from './tyres/TyreBench';
 import { type DriveView, useDriveView } from './useDriveView';
 import { Ask } from '../frame/Ask';
@@ -145,6 +146,7 @@ function RunView({ view }: { view: DriveView }) {
         surface={surface.name}
       />
       <DriveBand surface={surface} />
+      <Standstill />
       <SegmentChecks segment="drive" />
       <WorkingPanel
         fallback={{ title: 'top speed', steps: workingTopSpeed(topSpeedFacts(view.input, view.run), write) }}

@@ -3,6 +3,8 @@ import type { DriveSiteResult } from '@/core/physics/place/site';
 import type { DriveLapResult } from '@/core/physics/laps/lap';
 import type { Check } from '@/core/verdict/engine/check';
 import type { PassList } from '@/core/verdict/passList';
+import type { StandstillOfBuild } from '@/core/worked/motion/heldOfBuild';
+import { heldSentence, standstillSentence } from './standstill';
 import { passSentence as passWords } from './duty';
 import { costSentence, gapSentence, gearSentence, lapSentence } from './lap';
 import { entrySentence, placeSentence, radioSentence, passSentence, windSentence } from './place';
@@ -124,4 +126,21 @@ test('what is driven says whether the car keeps up', () => {
   expect(plainly(passWords({ ...pass, behindShare: 0.25 }, reader))).toContain(
     'For 25 % of the time it is slower than is asked',
   );
+});
+
+test('a car at rest says its outcome, and how long its motor lasts', () => {
+  const at = (standing: object, held: StandstillOfBuild['held'] = [{ throttle: 1 }], gradePct = 8) =>
+    ({ standing, held, gradePct }) as StandstillOfBuild;
+  const forces = { driveN: 20, gripN: 10, neededN: 3 };
+  expect(plainly(standstillSentence(at({ ...forces, outcome: 'moves', wheelspin: true }), reader))).toBe(
+    'It moves off up 8 %: 10 N against the 3 N that it takes; at full throttle the wheels would spin.',
+  );
+  expect(plainly(standstillSentence(at({ ...forces, outcome: 'spins', neededN: 12 }, [], 0), reader))).toBe(
+    'Its tyres spin: they hold 10 N of the 12 N that it takes. No gear mends that.',
+  );
+  expect(standstillSentence(at({ ...forces, outcome: 'stalls' }), reader)).toContain('heats while it stands');
+  expect(plainly(heldSentence(at({ safeThrottle: 0.12 }, [{ throttle: 1, lastsS: 4 }]), reader))).toContain(
+    'lasts 4 s, at 12 % or less for ever',
+  );
+  expect(heldSentence(at({}), reader)).toContain('stays under its limit');
 });
