@@ -50,6 +50,15 @@ const SHOTS = [
     act: (page) => page.getByRole('button', { name: 'vs A' }).click(),
   },
   {
+    name: 'drive-heat',
+    path: '/builds/marsh-hare/D/drive?view=heat',
+    size: BENCH,
+    act: async (page) => {
+      await page.getByTestId('energy-bar').waitFor();
+      await page.getByTestId('charge-chart').scrollIntoViewIfNeeded();
+    },
+  },
+  {
     name: 'drive-gears',
     path: '/builds/marsh-hare/A/drive?view=gears',
     size: BENCH,
@@ -110,12 +119,6 @@ const SHOTS = [
     },
   },
   {
-    name: 'learn-revisions',
-    path: '/builds/marsh-hare/D/learn?view=revisions',
-    size: BENCH,
-    act: (page) => page.getByTestId('effects').waitFor(),
-  },
-  {
     name: 'learn-next',
     path: '/builds/marsh-hare/C/learn?view=next',
     size: BENCH,
@@ -140,7 +143,9 @@ runMain(async () => {
   const [flat, inSpace] = await Promise.all(
     [FLAT, SPACE].map((args) => chromium.launch({ executablePath: CHROMIUM, args })),
   );
+  const asked = process.argv.slice(2);
   for (const { name, path, size, act, space } of SHOTS) {
+    if (asked.length > 0 && !asked.includes(name)) continue;
     const page = await (space ? inSpace : flat).newPage({
       viewport: size,
       locale: 'en-GB',
