@@ -6,7 +6,7 @@ import { calibrateBuild, heatOf, tryWhatIfs } from '@/core/worked/heat/heatOf';
 import { ratioBand } from '@/core/worked/drive/ratioBand';
 import { wishPinion } from '@/core/worked/drive/wishPinion';
 import { lapGears } from '@/core/worked/place/lapGears';
-import { standstillOfBuild } from '@/core/worked/motion/heldOfBuild';
+import { standstillOfBuild } from '@/core/worked/heat/heldOfBuild';
 import { told } from './refusal';
 
 const api = {

@@ -2,7 +2,7 @@
 
 import Typography from '@mui/material/Typography';
 import { formatText } from '@/core/base/units/formatQuantity';
-import type { StandstillOfBuild } from '@/core/worked/motion/heldOfBuild';
+import type { StandstillOfBuild } from '@/core/worked/heat/heldOfBuild';
 import { LineChart } from '@/ui/charts/LineChart';
 import { dimmedWhen } from '@/ui/layout/dimmedWhen';
 import { useReader } from '@/ui/reader';

@@ -3,7 +3,7 @@ import type { DriveSiteResult } from '@/core/physics/place/site';
 import type { DriveLapResult } from '@/core/physics/laps/lap';
 import type { Check } from '@/core/verdict/engine/check';
 import type { PassList } from '@/core/verdict/passList';
-import type { StandstillOfBuild } from '@/core/worked/motion/heldOfBuild';
+import type { StandstillOfBuild } from '@/core/worked/heat/heldOfBuild';
 import { heldSentence, standstillSentence } from './standstill';
 import { passSentence as passWords } from './duty';
 import { costSentence, gapSentence, gearSentence, lapSentence } from './lap';

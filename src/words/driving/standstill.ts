@@ -1,5 +1,5 @@
 import { formatText, type Reader } from '@/core/base/units/formatQuantity';
-import type { StandstillOfBuild } from '@/core/worked/motion/heldOfBuild';
+import type { StandstillOfBuild } from '@/core/worked/heat/heldOfBuild';
 
 /** What full throttle does at rest. */
 export function standstillSentence({ standing, gradePct }: StandstillOfBuild, reader: Reader): string {

@@ -2,9 +2,9 @@ import type { Assembled } from '../../base/assembled';
 import type { ChosenSurface } from '../../car/document/brief';
 import type { BuildDocument } from '../../car/document/document';
 import { driveStandstill, type StandstillResult } from '../../physics/heat/standstill';
-import { thermalOf, underAir } from '../heat/enduranceOfBuild';
-import { runInputOf } from './runOfBuild';
-import { onSteepest } from './standstillOfBuild';
+import { thermalOf, underAir } from './enduranceOfBuild';
+import { runInputOf } from '../motion/runOfBuild';
+import { onSteepest } from '../motion/standstillOfBuild';
 
 export interface StandstillOfBuild {
   standing: StandstillResult;
