@@ -77,10 +77,8 @@ function passOf(
 }
 
 function speedAt({ tS, speedMps }: TraceSeries, t: number): number {
-  const next = Math.max(
-    1,
-    tS.findIndex((one) => one >= t),
-  );
+  const after = tS.findIndex((one) => one >= t);
+  const next = after < 0 ? tS.length - 1 : Math.max(1, after);
   const share = Math.min(1, (t - tS[next - 1]!) / (tS[next]! - tS[next - 1]!));
   return speedMps[next - 1]! + share * (speedMps[next]! - speedMps[next - 1]!);
 }
