@@ -1,3 +1,4 @@
+import { GRAVITY } from '@/core/base/constants';
 import { dropLimit, growthOf, hottest, lapTimesOf, stopsSaid } from '@/core/worked/field/report';
 import { type WrongWheel, wrongWheels } from '@/core/worked/field/wrongWheels';
 import { formatNumber, formatText, type Reader } from '@/core/base/units/formatQuantity';
@@ -45,8 +46,6 @@ export function lapWords(report: RunReport, reader: Reader): string[] {
       : `${outliers.length === 1 ? 'lap' : 'laps'} ${listed(outliers.map((at) => `${at + 1}`))} left aside`,
   ];
 }
-
-const GRAVITY = 9.81;
 
 /** How hard it braked, beside what was expected of the stops. */
 export function stopWords(report: RunReport, reader: Reader): string[] {

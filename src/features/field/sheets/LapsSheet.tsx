@@ -2,6 +2,7 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { CalcError } from '@/core/base/errors';
+import type { ChosenSurface } from '@/core/car/document/brief';
 import { formatText } from '@/core/base/units/formatQuantity';
 import { lapTimesOf } from '@/core/worked/field/report';
 import { lapOf } from '@/core/worked/place/lapOfBuild';
@@ -16,8 +17,12 @@ import { Stopwatch } from '../Stopwatch';
 import type { SheetProps } from './Tried';
 
 /** Laps one after the other, by one button that never stops the watch. */
-export function LapsSheet({ report, onChange }: SheetProps) {
-  const { document, surface } = useBuild();
+export function LapsSheet({
+  report,
+  onChange,
+  surface,
+}: SheetProps & { surface: ChosenSurface | undefined }) {
+  const { document } = useBuild();
   const { reader } = useReader();
   const [typed, setTyped] = useState<number>();
   const laps = report.laps ?? [];

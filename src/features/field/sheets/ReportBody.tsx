@@ -1,3 +1,4 @@
+import type { ChosenSurface } from '@/core/car/document/brief';
 import type { KeptTrack, RunReport } from '@/core/car/records/report';
 import { isTimedKind, type UntimedKind } from '@/core/car/records/runKinds';
 import type { ReactNode } from 'react';
@@ -22,13 +23,15 @@ interface SheetProps extends ReportBodyProps {
   /** Given to every sheet that fills in a report. */
   given: { report: RunReport; onChange(change: Partial<RunReport>): void };
   parts: readonly string[];
+  /** The one that it is driven on. */
+  surface: ChosenSurface | undefined;
 }
 
 const SHEETS: Readonly<Record<UntimedKind, (props: SheetProps) => ReactNode>> = {
   track: ({ sheet, onTrack }) => <TrackDrop track={sheet.track} onTrack={onTrack} />,
   endurance: ({ given, sheet }) => <EnduranceSheet id={sheet.id} {...given} />,
-  laps: ({ given }) => <LapsSheet {...given} />,
-  stopping: ({ given }) => <StopsSheet {...given} />,
+  laps: ({ given, surface }) => <LapsSheet {...given} surface={surface} />,
+  stopping: ({ given, surface }) => <StopsSheet {...given} surface={surface} />,
   spin: ({ given }) => <SpinSheet {...given} />,
   terrain: ({ given }) => <TerrainSheet {...given} />,
   drop: ({ given }) => <DropSheet {...given} />,
@@ -39,12 +42,13 @@ const SHEETS: Readonly<Record<UntimedKind, (props: SheetProps) => ReactNode>> = 
 
 /** What a run that is not timed asks. */
 export function ReportBody(props: ReportBodyProps) {
-  const { document } = useBuild();
+  const { document, surface } = useBuild();
   const { sheet, onReport } = props;
   if (isTimedKind(sheet.kind)) return null;
   return SHEETS[sheet.kind]({
     ...props,
     given: { report: sheet.report, onChange: onReport },
+    surface: document.brief.surfaces.find(({ id }) => id === sheet.surfaceId) ?? surface,
     parts: document.parts.items.map(({ name }) => name),
   });
 }

@@ -1,6 +1,7 @@
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
+import type { ChosenSurface } from '@/core/car/document/brief';
 import { formatText } from '@/core/base/units/formatQuantity';
 import { stopFrom } from '@/core/worked/place/placeOfBuild';
 import { IconAct } from '@/ui/controls/IconAct';
@@ -13,8 +14,12 @@ import { useBuild } from '../../session/BuildContext';
 import { fresh, type SheetProps } from './Tried';
 
 /** Stops from a speed: the way from where the brake was called for to where it stands. */
-export function StopsSheet({ report, onChange }: SheetProps) {
-  const { document, surface } = useBuild();
+export function StopsSheet({
+  report,
+  onChange,
+  surface,
+}: SheetProps & { surface: ChosenSurface | undefined }) {
+  const { document } = useBuild();
   const { reader } = useReader();
   const [fromMps, setFrom] = useState<number>();
   const [distanceM, setDistance] = useState<number>();

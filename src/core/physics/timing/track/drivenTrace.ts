@@ -1,5 +1,5 @@
 import { refusal } from '../../../base/errors';
-import type { KeptPoint } from './gpxSpeed';
+import { EARTH_M, type KeptPoint } from './gpxSpeed';
 
 declare module '../../../base/errors' {
   interface RefusalFacts {
@@ -21,7 +21,6 @@ const STILL_MPS = 0.4;
 const LEAST_CHORD_M = 0.8;
 /** No car of this size corners harder; what is over it is the receiver's noise. */
 const MOST_LATERAL = 20;
-const EARTH_M = 6_371_008.8;
 const RAD = Math.PI / 180;
 
 /**

@@ -38,7 +38,7 @@ export interface KeptPoint extends TrackPoint {
 export const USUAL_WINDOW_S = 1;
 export const USUAL_MAX_ACCEL = 15;
 /** Mean radius of the Earth, m. Source: IUGG. */
-const EARTH_M = 6_371_008.8;
+export const EARTH_M = 6_371_008.8;
 const RAD = Math.PI / 180;
 const MS_PER_S = 1000;
 

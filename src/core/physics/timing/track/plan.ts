@@ -1,4 +1,4 @@
-import type { GpxSpeedResult, KeptPoint } from './gpxSpeed';
+import { EARTH_M, type GpxSpeedResult, type KeptPoint } from './gpxSpeed';
 
 export interface TrackPlan {
   eastM: Float32Array<ArrayBuffer>;
@@ -9,7 +9,6 @@ export interface TrackPlan {
   starts: number[];
 }
 
-const EARTH_M = 6_371_008.8;
 const RAD = Math.PI / 180;
 
 /**
