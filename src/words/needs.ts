@@ -63,6 +63,7 @@ const NEEDS: Readonly<Record<string, string>> = {
   'drive.wheelHex.lengthMm': 'depth of the wheel hex',
   'drive.wheelHex.material': 'material of the wheel rim',
   'drive.heat.trace': 'track of your own',
+  'drive.heat.sinkFins:fit': 'sink with fewer fins: so many do not fit round the motor',
   'drive.heat.pinionJoint': 'what holds the pinion',
   'drive.heat.pinionJoint:underLimit': 'pinion joint or mount that withstands the air',
   'drive.heat.ambientC:underLimit': 'air under the winding’s limit',

@@ -2,7 +2,7 @@ import type { PinionJoint } from '@/core/car/document/heat';
 import type { ScrewKind } from '@/core/car/parts/partShape';
 import type { End } from '@/core/car/document/suspension';
 import type { LoadedPart } from '@/core/worked/parts/loadedPart';
-import type { CaseLimit } from '@/core/worked/heat/enduranceOfBuild';
+import type { CaseLimit } from '@/core/worked/heat/caseLimit';
 import type { PeakCause } from '@/core/worked/drive/peakTorque';
 
 /** Where a peak torque comes from. */

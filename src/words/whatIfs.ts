@@ -21,9 +21,15 @@ export const chassisWhatIfText = (
 export function heatWhatIfText(change: HeatChange, reader: Reader): string {
   switch (change.what) {
     case 'sinkOn':
-      return 'A heat sink on the motor';
+      return `A heat sink on the motor, fins of ${formatText(change.finMm, 'lengthMm', reader)}`;
     case 'sinkOff':
       return 'No heat sink on the motor';
+    case 'fanOn':
+      return `A fan of ${formatText(change.flowM3PerH, 'flowM3PerH', reader)} at the motor`;
+    case 'fanOff':
+      return 'No fan at the motor';
+    case 'bodyDuct':
+      return 'A duct that leads the wind to the motor';
     case 'bodyOpen':
       return 'The body open over the motor';
     case 'bodyClosed':

@@ -9,6 +9,7 @@ import { tip } from './chassis/tip.check';
 import { mesh } from './drive/gears/mesh.check';
 import { tooth } from './drive/gears/tooth.check';
 import { wear } from './drive/gears/wear.check';
+import { controllerHeat } from './drive/heat/controllerHeat.check';
 import { motorCase } from './drive/heat/motorCase.check';
 import { winding } from './drive/heat/winding.check';
 import { pinionJoint } from './drive/joints/pinionJoint.check';
@@ -65,6 +66,7 @@ export const CHECKS: readonly CheckRecord[] = [
   mesh,
   tooth,
   wear,
+  controllerHeat,
   motorCase,
   winding,
   pinionJoint,

@@ -10,7 +10,8 @@ import { driveRun, type DriveRunResult } from '../physics/motion/run';
 import { runInputOf } from './motion/runOfBuild';
 import type { Assembled } from '../base/assembled';
 import { LOW_CHARGE, type Supply, supplyOf } from './power/supplyOfBuild';
-import { packOfBuild, type PackOfBuild, underAir } from './heat/enduranceOfBuild';
+import { packOfBuild, type PackOfBuild } from './heat/enduranceOfBuild';
+import { underAir } from './heat/thermalOfBuild';
 import { type WholePack, wholePack } from './heat/wholePack';
 
 /** One build on one surface with what was already worked out about it. */

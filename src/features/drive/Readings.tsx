@@ -8,7 +8,7 @@ import Button from '@mui/material/Button';
 import { needNames } from '@/words/needs';
 import { useState } from 'react';
 import { calibrationFor, type HeatReading } from '@/core/car/document/heat';
-import { thermalOf } from '@/core/worked/heat/enduranceOfBuild';
+import { thermalOf } from '@/core/worked/heat/thermalOfBuild';
 import { formatNumber, formatText } from '@/core/base/units/formatQuantity';
 import { useReader } from '@/ui/reader';
 import { QuantityField } from '@/ui/QuantityField';

@@ -2,7 +2,8 @@
 
 import { Note } from '@/ui/controls/Note';
 import { useBuild } from '../session/BuildContext';
-import { MOTOR_KINDS, USUAL_USABLE_SHARE } from '@/core/car/document/power';
+import { type ChosenController, MOTOR_KINDS, USUAL_USABLE_SHARE } from '@/core/car/document/power';
+import { controllerSides } from '@/core/physics/cooling/controllerCooling';
 import { motorsInAll } from '@/core/car/document/drive';
 import { MOTOR_KIND_NAMES } from '@/words/labels/heatWords';
 import { Choice, DocumentChoice, DocumentField, Group } from '../fields/fields';
@@ -58,12 +59,21 @@ export function PackBench() {
             <DocumentField path={['power', 'controller', 'continuousA']} />
             <DocumentField path={['power', 'controller', 'resistanceMilliOhm']} />
             <DocumentField path={['power', 'controller', 'maxV']} label="Highest voltage" />
+            <ControllerSides controller={document.power.controller} />
           </>
         ) : null}
       </Group>
       <PackCaution />
     </Fields>
   );
+}
+
+/** Its box, which gives off its heat; as one of its mass has it where it is not said. */
+function ControllerSides({ controller }: { controller: ChosenController }) {
+  const usual = controllerSides({ massG: controller.massG });
+  return (['lengthMm', 'widthMm', 'heightMm'] as const).map((key) => (
+    <DocumentField key={key} path={['power', 'controller', key]} usual={usual[key]} digits={2} />
+  ));
 }
 
 function Limits() {

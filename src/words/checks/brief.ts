@@ -4,6 +4,7 @@ const ENDED = {
   battery: 'its charge is used',
   winding: 'the winding is at its limit before the charge is used',
   case: 'the motor case is too hot before the charge is used',
+  controller: 'the controller is too hot before the charge is used',
   time: 'the pack is not empty even then',
   stalled: 'it no longer gets under way',
 } as const;

@@ -86,6 +86,11 @@ export const DRIVE_SENTENCES: Sentences<'drive'> = {
     `After ${after} the case is too hot: ${CASE_LIMIT_OF[of]} ${limit}.`,
   'drive.winding.peak': ({ peak, limit }) => `The winding reaches ${peak}, limit ${limit}.`,
   'drive.winding.after': ({ after, limit }) => `The winding is at its limit of ${limit} after ${after}.`,
+  'drive.controllerHeat.peak': ({ peak, limit }) =>
+    `The controller reaches ${peak} and shuts down at ${limit}.`,
+  'drive.controllerHeat.after': ({ after, limit }) =>
+    `After ${after} the controller shuts down: it is at its limit of ${limit}.`,
+  'drive.controllerHeat.stands': () => 'A car that stands still draws no more than a moment’s current.',
   'drive.hold.ends': ({ after, of, current, safe }) =>
     `Held at full throttle, ${current} bring the ${of} to its limit in ${after}, needs 5 s; up to ${safe} of the throttle may be held for ever.`,
   'drive.hold.forEver': ({ current }) => `Held at full throttle it takes ${current} for ever.`,

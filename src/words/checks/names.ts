@@ -19,6 +19,7 @@ export const CHECK_NAMES: Readonly<Record<string, CheckName>> = {
   'drive.grip': { title: 'Grip at the wished speed', short: 'grip' },
   'drive.heat': { title: 'Motor case over a pack', short: 'heat' },
   'drive.winding': { title: 'Winding over a pack', short: 'winding' },
+  'drive.controllerHeat': { title: 'Controller over a pack', short: 'controller heat' },
   'drive.hold': { title: 'Motor held at full throttle', short: 'held motor' },
   'drive.place': { title: 'Room for the pass', short: 'place' },
   'drive.brake': { title: 'Which axle locks first', short: 'brake' },

@@ -1,7 +1,16 @@
 import { formatText, type Reader } from '@/core/base/units/formatQuantity';
 import type { BuildDocument } from '@/core/car/document/document';
 import { JOINT_SOFTENS_C, MOUNT_SOFTENS_C } from '@/core/car/document/heat';
-import { HOUSING_NAMES, JOINT_NAMES, MOUNT_NAMES, DUTY_NAMES, MOTOR_KIND_NAMES } from './heatWords';
+import {
+  BODY_NAMES,
+  CONTROLLER_COOLING_NAMES,
+  DUTY_NAMES,
+  FAN_BLOWS_NAMES,
+  HOUSING_NAMES,
+  JOINT_NAMES,
+  MOTOR_KIND_NAMES,
+  MOUNT_NAMES,
+} from './heatWords';
 import { labelOf } from './labels';
 import type { Path } from '@/core/base/patch';
 import { type Exchange, exchangesBetween } from '@/core/car/document/exchange';
@@ -23,12 +32,15 @@ const LINK_WORDS = { fixed: 'printed to length', threaded: 'threaded' };
 /** What a page calls a word of the document. */
 const WORDS: Readonly<Record<string, Readonly<Record<string, string>>>> = {
   'drive.heat.housing': HOUSING_NAMES,
+  'drive.heat.body': BODY_NAMES,
+  'drive.heat.fanBlows': FAN_BLOWS_NAMES,
   'drive.heat.pinionJoint': JOINT_NAMES,
   'drive.heat.mountMaterial': MOUNT_NAMES,
   'drive.heat.duty': DUTY_NAMES,
   'drive.motor.housing': HOUSING_NAMES,
   'drive.motor.kind': MOTOR_KIND_NAMES,
   'power.controller.kind': MOTOR_KIND_NAMES,
+  'power.controller.cooling': CONTROLLER_COOLING_NAMES,
   'drive.motorAxis': { x: 'along the car', y: 'across the car' },
   'drive.motorsAt': { car: 'the whole car', axle: 'each driven axle', wheel: 'each driven wheel' },
   'drive.mounting': { chassis: 'on the chassis', wheel: 'in the wheels' },

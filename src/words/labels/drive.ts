@@ -189,6 +189,17 @@ export const DRIVE_LABELS: Readonly<Record<string, FieldLabel>> = {
   'drive.heat': { label: 'Heat' },
   'drive.heat.housing': { label: 'Motor case' },
   'drive.heat.body': { label: 'Body over the motor' },
+  'drive.heat.sinkFinMm': {
+    label: 'Fins of a heat sink, high',
+    quantity: 'lengthMm',
+    limits: { above: 0, to: 100 },
+  },
+  'drive.heat.sinkLengthMm': { label: 'Sink, long', quantity: 'lengthMm', limits: { above: 0, to: 1000 } },
+  'drive.heat.sinkFins': { label: 'Fins of the sink', quantity: 'count', limits: { from: 2, to: 200 } },
+  'drive.heat.fanM3PerH': { label: 'Flow of a fan', quantity: 'flowM3PerH', limits: { above: 0, to: 500 } },
+  'drive.heat.fanSizeMm': { label: 'Fan, wide', quantity: 'fitMm', limits: { above: 0, to: 500 } },
+  'drive.heat.fanBlows': { label: 'The fan blows' },
+  'drive.heat.fanA': { label: 'Current of the fan', quantity: 'currentA', limits: { from: 0, to: 20 } },
   'drive.heat.ambientC': { label: 'Air', quantity: 'temperatureC', limits: { from: -50, to: 400 } },
   'drive.heat.windingLimitC': {
     label: 'Winding limit',

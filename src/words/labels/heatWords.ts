@@ -1,4 +1,7 @@
 import type { Housing } from '@/core/physics/heat/thermalDefaults';
+import type { Body } from '@/core/physics/cooling/airflow';
+import type { Fan } from '@/core/physics/cooling/caseCooling';
+import type { ControllerCooling } from '@/core/physics/cooling/controllerCooling';
 import type { MotorKind } from '@/core/car/document/power';
 import type { Duty, MountMaterial, PinionJoint } from '@/core/car/document/heat';
 
@@ -15,6 +18,22 @@ export const HOUSING_NAMES: Readonly<Record<Housing, string>> = {
   closed: 'closed',
   vented: 'vented',
   heatsink: 'with a heat sink',
+};
+/** What is over the motor. */
+export const BODY_NAMES: Readonly<Record<Body, string>> = {
+  open: 'open',
+  vents: 'closed, with vents',
+  duct: 'closed, with a duct to the motor',
+  closed: 'closed',
+};
+export const FAN_BLOWS_NAMES: Readonly<Record<NonNullable<Fan['blows']>, string>> = {
+  free: 'over the motor',
+  throughSink: 'through the fins of the sink',
+};
+export const CONTROLLER_COOLING_NAMES: Readonly<Record<ControllerCooling, string>> = {
+  bare: 'bare case',
+  sink: 'heat sink',
+  fan: 'heat sink with a fan',
 };
 export const JOINT_NAMES: Readonly<Record<PinionJoint, string>> = {
   screw: 'set screw or clamp',

@@ -1,4 +1,4 @@
-import { MOTOR_KIND_NAMES } from './heatWords';
+import { CONTROLLER_COOLING_NAMES, MOTOR_KIND_NAMES } from './heatWords';
 import type { LibraryKind } from '@/core/car/library/kinds';
 
 /** What a kind of thing in the library is called, its figures and their choices too. */
@@ -56,8 +56,10 @@ export const LIBRARY_WORDS: Readonly<Record<LibraryKind, LibraryKindWords>> = {
       resistanceMilliOhm: 'Resistance',
       maxV: 'Highest voltage',
       massG: 'Mass',
+      cooling: 'Cooling',
+      limitC: 'Shuts down at',
     },
-    choices: { ...MOTOR_KIND_NAMES },
+    choices: { ...MOTOR_KIND_NAMES, ...CONTROLLER_COOLING_NAMES },
   },
   tyre: {
     one: 'tyre',

@@ -55,6 +55,28 @@ export const POWER_LABELS: Readonly<Record<string, FieldLabel>> = {
     quantity: 'massG',
     limits: { above: 0, to: 100_000 },
   },
+  'power.controller.lengthMm': {
+    label: 'Controller, long',
+    quantity: 'lengthMm',
+    limits: { above: 0, to: 1000 },
+  },
+  'power.controller.widthMm': {
+    label: 'Controller, wide',
+    quantity: 'lengthMm',
+    limits: { above: 0, to: 1000 },
+  },
+  'power.controller.heightMm': {
+    label: 'Controller, high',
+    quantity: 'lengthMm',
+    limits: { above: 0, to: 1000 },
+  },
+  'power.controller.cooling': { label: 'Cooling of the controller' },
+  'power.controller.limitC': {
+    label: 'Controller shuts down at',
+    quantity: 'temperatureC',
+    limits: { from: 40, to: 200 },
+  },
+  'power.packC': { label: 'Pack driven at', quantity: 'temperatureC', limits: { from: -20, to: 60 } },
   'power.usableShare': { label: 'Charge used per pack', quantity: 'share', limits: { above: 0, to: 1 } },
   'power.cutoffVPerCell': { label: 'Cut-off per cell', quantity: 'voltageV', limits: { above: 0, to: 4.2 } },
   'power.meteredPackV': {

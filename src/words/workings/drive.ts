@@ -11,6 +11,22 @@ export const DRIVE_WORKINGS: Workings<'drive'> = {
   'drive.topSpeed': workingTopSpeed,
   'drive.resistance': workingResistance,
   'drive.heat': workingHeat,
+  'drive.controllerHeat': ({ controller, meanW, meanMps, ambientC, peakC }, { q, n }) => [
+    {
+      label: 'Heat in one controller',
+      formula: 'I²·R of its switches, and (1 − duty)·I·V of its diodes, the mean of what is driven',
+      value: meanW,
+      quantity: 'powerW',
+      source: 'Mohan, Power Electronics, ch. 7',
+    },
+    {
+      label: 'Hottest, from the air on',
+      formula: `${q(ambientC, 'temperatureC')}; ${n(controller.toAmbientKPerW)} K/W standing, cooled ${n(1 + controller.coolingPerMps * meanMps)} times at ${q(meanMps, 'speedMps')}, ${n(controller.heatCapacityJPerK)} J/K`,
+      value: peakC,
+      quantity: 'temperatureC',
+      source: 'Incropera, Fundamentals of Heat and Mass Transfer, ch. 3, 5 and 9',
+    },
+  ],
   'drive.hold': ({ currentA, resistanceMilliOhm, thermal, afterS, safeCurrentA }, { q, n }) => [
     {
       label: 'Heat in the winding, cold',

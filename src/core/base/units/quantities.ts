@@ -79,6 +79,7 @@ export const QUANTITIES = {
   days: same(unit('d', 1), [unit('weeks', 7)]),
   printMmps: same(unit('mm/s', 1)),
   flowMm3ps: same(unit('mm³/s', 1, ['mm3/s'])),
+  flowM3PerH: { metric: unit('m³/h', 1, ['m3/h']), imperial: unit('cfm', 1.69901082) },
   volumeCm3: same(unit('cm³', 1, ['cm3'])),
   forceN: { metric: unit('N', 1), imperial: unit('lbf', 4.4482216152605) },
   torqueNm: {

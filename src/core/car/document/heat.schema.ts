@@ -1,14 +1,23 @@
 import Joi from 'joi';
+import { BODIES } from '../../physics/cooling/airflow';
+import { FAN_BLOWS } from '../../physics/cooling/caseCooling';
 import { HOUSINGS } from '../../physics/heat/thermalDefaults';
 import { identifier, notNegative, temperatureC } from '../../base/schema/fields';
 import { positive } from '../fields/physical';
-import { BODIES, DUTIES, type Heat, type OwnTrace, MOUNT_MATERIALS, PINION_JOINTS } from './heat';
+import { DUTIES, type Heat, type OwnTrace, MOUNT_MATERIALS, PINION_JOINTS } from './heat';
 
 const MOST_STEPS = 1000;
 
 export const heatSchema = Joi.object<Heat>({
   housing: Joi.valid(...HOUSINGS),
   body: Joi.valid(...BODIES),
+  sinkFinMm: positive().max(100),
+  sinkLengthMm: positive().max(1000),
+  sinkFins: Joi.number().integer().min(2).max(200),
+  fanM3PerH: positive().max(500),
+  fanSizeMm: positive().max(500),
+  fanBlows: Joi.valid(...FAN_BLOWS),
+  fanA: notNegative().max(20),
   ambientC: temperatureC(),
   windingLimitC: temperatureC(),
   pinionJoint: Joi.valid(...PINION_JOINTS),

@@ -1,9 +1,8 @@
+import type { Body } from '../../physics/cooling/airflow';
+import type { Fan } from '../../physics/cooling/caseCooling';
 import type { Housing } from '../../physics/heat/thermalDefaults';
 import type { DrivenTrace } from '../../physics/timing/track/drivenTrace';
 import type { DrivingStyle } from '../../physics/heat/trace';
-
-export const BODIES = ['open', 'closed'] as const;
-export type Body = (typeof BODIES)[number];
 
 /** What keeps the pinion on its shaft; a glue lets go when it softens. */
 export const PINION_JOINTS = [
@@ -76,6 +75,15 @@ export interface OwnTrace extends DrivenTrace {
 export interface Heat {
   housing?: Housing;
   body?: Body;
+  /** A sink clipped round the motor, by the height of its fins; none where that is not given. */
+  sinkFinMm?: number;
+  sinkLengthMm?: number;
+  sinkFins?: number;
+  /** A fan at the motor, by its flow; none where that is not given. */
+  fanM3PerH?: number;
+  fanSizeMm?: number;
+  fanBlows?: Fan['blows'];
+  fanA?: number;
   ambientC?: number;
   windingLimitC?: number;
   pinionJoint?: PinionJoint;
@@ -92,6 +100,8 @@ export interface Heat {
 }
 
 export const USUAL_AMBIENT_C = 25;
+/** Of a small fan, A. */
+export const USUAL_FAN_A = 0.15;
 
 /** Calibration for a motor of this size. */
 export function calibrationFor(

@@ -1,4 +1,5 @@
 import type { Figures } from '../fields/figure';
+import { CONTROLLER_COOLINGS } from '../../physics/cooling/controllerCooling';
 import { RAIL_KINDS } from '../../physics/supply/budgetDefinition';
 import {
   type ChosenBattery,
@@ -29,6 +30,11 @@ export const CONTROLLER_FIGURES: Figures<ChosenController> = {
   maxV: { quantity: 'voltageV', limits: { above: 0, to: 1000 } },
   massG: { quantity: 'massG', limits: { above: 0, to: 100_000 } },
   limitsCurrent: { yesNo: true, optional: true },
+  lengthMm: { quantity: 'lengthMm', limits: { above: 0, to: 1000 }, optional: true },
+  widthMm: { quantity: 'lengthMm', limits: { above: 0, to: 1000 }, optional: true },
+  heightMm: { quantity: 'lengthMm', limits: { above: 0, to: 1000 }, optional: true },
+  cooling: { oneOf: CONTROLLER_COOLINGS, optional: true },
+  limitC: { quantity: 'temperatureC', limits: { from: 40, to: 200 }, optional: true },
 };
 
 /** What describes a regulator. */

@@ -80,6 +80,7 @@ const tickSchema = Joi.object<FailsafeTick>({
 export const powerSchema = Joi.object<Power>({
   battery: Joi.object<ChosenBattery>({ libraryId: identifier(), ...batteryFigures }),
   packs: count().max(4),
+  packC: Joi.number().min(-20).max(60),
   controller: Joi.object<ChosenController>({ libraryId: identifier(), ...controllerFigures }),
   motorsPerController: count().max(4),
   cutoffVPerCell: positive().max(4.2),

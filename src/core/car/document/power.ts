@@ -1,3 +1,4 @@
+import type { ControllerCooling } from '../../physics/cooling/controllerCooling';
 import type { LoadKind, RailKind } from '../../physics/supply/budgetDefinition';
 
 /** How a motor is switched, and what a controller can switch; `sensored` controllers drive motors without sensors too. */
@@ -29,6 +30,13 @@ export interface ChosenController {
   resistanceMilliOhm: number;
   maxV: number;
   massG: number;
+  /** Its box without its sink. */
+  lengthMm?: number;
+  widthMm?: number;
+  heightMm?: number;
+  cooling?: ControllerCooling;
+  /** At which it shuts down. */
+  limitC?: number;
 }
 
 /** A regulator, or a plain junction, that feeds what hangs on it. */
@@ -145,6 +153,8 @@ export interface FailsafeTick {
 
 export interface Power {
   battery?: ChosenBattery;
+  /** Of the pack when it is driven; a cold one has more resistance. */
+  packC?: number;
   /** Packs of this kind side by side; one where not given. */
   packs?: number;
   controller?: ChosenController;

@@ -87,6 +87,7 @@ function traced(input: EnduranceInput, stepScale: number, options: PackOptions):
   const whole = driveTrace({
     input,
     thermal: input.thermal,
+    controller: input.controller,
     trace,
     losses: input.losses,
     cutoffVPerCell: input.cutoffVPerCell ?? USUAL_CUTOFF_V,
@@ -100,6 +101,7 @@ function traced(input: EnduranceInput, stepScale: number, options: PackOptions):
     endedBy: whole.endedBy,
     peakWindingC: whole.peakWindingC,
     peakCaseC: whole.peakCaseC,
+    ...(whole.peakControllerC === undefined ? {} : { peakControllerC: whole.peakControllerC }),
     distanceM: whole.distanceM,
     energyWh: whole.energyJ / J_PER_WH,
     ...(durationS > 0
@@ -122,11 +124,15 @@ function traced(input: EnduranceInput, stepScale: number, options: PackOptions):
 }
 
 /** A car that cannot move has no top speed to drive a style by. */
-const stands = ({ thermal, battery }: EnduranceInput, cycleSeries: TraceSeries): EnduranceResult => ({
+const stands = (
+  { thermal, controller, battery }: EnduranceInput,
+  cycleSeries: TraceSeries,
+): EnduranceResult => ({
   durationS: 0,
   endedBy: 'stalled',
   peakWindingC: thermal.ambientC,
   peakCaseC: thermal.ambientC,
+  ...(controller ? { peakControllerC: thermal.ambientC } : {}),
   distanceM: 0,
   energyWh: 0,
   chargeUsedMah: 0,

@@ -1,4 +1,5 @@
 import type { Finding } from '../../base/finding';
+import type { ControllerThermal } from '../cooling/controllerCooling';
 import type { CycleDefinition } from '../motion/cruise';
 import type { DriveRunInput } from '../motion/definition';
 import type { LossesDefinition } from './losses';
@@ -9,8 +10,16 @@ import type { DrivingStyle, TraceSeries } from './trace';
 /** How the pack is driven: starts, cruises and rests, a wished speed over time, or a style. */
 export type EnduranceCycle = CycleDefinition | { series: TraceSeries } | { style: DrivingStyle };
 
+/** The controllers of a car, each of them alike. */
+export interface DrivenController extends ControllerThermal {
+  count: number;
+  limitC: number;
+}
+
 export interface EnduranceInput extends DriveRunInput {
   thermal: ThermalDefinition;
+  /** With a trace or a style; left out, its temperature is not followed. */
+  controller?: DrivenController;
   cycle: EnduranceCycle;
   /** With a trace or a style; left out, none of the terms. */
   losses?: LossesDefinition;
@@ -20,13 +29,15 @@ export interface EnduranceInput extends DriveRunInput {
 }
 
 /** What ended it. */
-export const ENDS = ['winding', 'case', 'battery', 'time', 'stalled'] as const;
+export const ENDS = ['winding', 'case', 'controller', 'battery', 'time', 'stalled'] as const;
 export type End = (typeof ENDS)[number];
 
 export interface EnduranceSeries {
   tS: number[];
   windingC: number[];
   caseC: number[];
+  /** Where a controller is given. */
+  controllerC?: number[];
   /** 0 empty to 1 full. */
   stateOfCharge: number[];
   speedMps: number[];
@@ -37,6 +48,7 @@ export interface EnduranceResult {
   endedBy: End;
   peakWindingC: number;
   peakCaseC: number;
+  peakControllerC?: number;
   distanceM: number;
   /** Drawn from the cells' open-circuit side. */
   energyWh: number;

@@ -22,6 +22,7 @@ const FIRST_INTERVAL_S = 0.25;
 export interface PackMoment {
   readonly durationS: number;
   readonly temperatures: Temperatures;
+  readonly controllerC?: number;
   /** 0 empty to 1 full. */
   readonly charge: number;
   readonly speedMps: number;
@@ -39,18 +40,19 @@ export class PackRecord {
   constructor(private readonly readAtS: readonly number[] = []) {}
 
   /** Writes the moment down where its turn has come, or in any case at the ends. */
-  sample({ durationS, temperatures, charge, speedMps }: PackMoment, end = false): void {
+  sample({ durationS, temperatures, controllerC, charge, speedMps }: PackMoment, end = false): void {
     const { series } = this;
     if (!end && durationS < this.nextSampleS) return;
     if (end && series.tS.at(-1) === durationS) return;
     series.tS.push(durationS);
     series.windingC.push(temperatures[0]);
     series.caseC.push(temperatures[1]);
+    if (controllerC !== undefined) (series.controllerC ??= []).push(controllerC);
     series.stateOfCharge.push(charge);
     series.speedMps.push(speedMps);
     if (series.tS.length > MOST_SAMPLES) {
       for (const key of Object.keys(series) as (keyof EnduranceSeries)[])
-        series[key] = series[key].filter((_, index) => index % 2 === 0);
+        series[key] = series[key]!.filter((_, index) => index % 2 === 0);
       this.intervalS *= 2;
     }
     this.nextSampleS = durationS + this.intervalS;

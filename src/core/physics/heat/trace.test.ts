@@ -100,6 +100,13 @@ describe('a pack driven by a trace', () => {
           motor: { ...base.motor, resistanceMilliOhm },
           cycle: { style },
           thermal: { ...motorThermal, windingLimitC: 400, caseLimitC: undefined },
+          controller: {
+            heatCapacityJPerK: 44,
+            toAmbientKPerW: 6,
+            coolingPerMps: 0.1,
+            count: 1,
+            limitC: Infinity,
+          },
           maxDurationS: 20_000,
         };
         const each = simulateEndurance(input, 1);
@@ -115,6 +122,9 @@ describe('a pack driven by a trace', () => {
           expect(counted[key]! / each[key]!).toBeCloseTo(1, 2);
         for (const key of ['peakCaseC', 'peakWindingC'] as const)
           expect((counted[key] - 20) / (each[key] - 20)).toBeCloseTo(1, 2);
+        // falling volts close its diodes sooner
+        const controllers = (counted.peakControllerC! - 20) / (each.peakControllerC! - 20);
+        expect(Math.abs(controllers - 1)).toBeLessThan(0.01);
         const sum = LOSS_NAMES.reduce((all, name) => all + counted.lossesWh![name], 0);
         expect(sum / counted.energyWh).toBeCloseTo(1, 2);
       }

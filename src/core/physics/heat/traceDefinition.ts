@@ -1,6 +1,7 @@
 import type { Finding } from '../../base/finding';
 import type { DriveRunInput } from '../motion/definition';
-import type { End, EnduranceSeries } from './enduranceDefinition';
+import type { DrivenController, End, EnduranceSeries } from './enduranceDefinition';
+import { noLosses } from './lossNames';
 import type { LossesDefinition } from './losses';
 import type { Sums } from './passJump';
 import type { ThermalDefinition } from './thermal';
@@ -17,6 +18,7 @@ export interface TraceWhole extends Sums {
   endedBy: End;
   peakWindingC: number;
   peakCaseC: number;
+  peakControllerC?: number;
   /** Into one motor's winding, braking counted, with the resistance of 20 °C, J. */
   windingJ: number;
   /** The case at the times asked for, °C. */
@@ -29,6 +31,7 @@ export interface TraceWhole extends Sums {
 export interface TraceDrive {
   input: DriveRunInput;
   thermal: ThermalDefinition;
+  controller?: DrivenController;
   trace: TraceSeries;
   losses: LossesDefinition | undefined;
   /** V a cell. */
@@ -45,3 +48,24 @@ export interface TraceDrive {
   /** Times at which the case is read, s, rising. */
   readAtS?: readonly number[];
 }
+
+/** Nothing driven yet. */
+export const startOf = (
+  ambientC: number,
+  { series, readC }: Pick<TraceWhole, 'series' | 'readC'>,
+): TraceWhole => ({
+  durationS: 0,
+  endedBy: 'time',
+  peakWindingC: ambientC,
+  peakCaseC: ambientC,
+  distanceM: 0,
+  energyJ: 0,
+  motorAs: 0,
+  squaresAs: 0,
+  packAs: 0,
+  lossesJ: noLosses(),
+  windingJ: 0,
+  series,
+  readC,
+  notes: [],
+});

@@ -2,6 +2,7 @@ import { GRAVITY } from '../../base/constants';
 import { currentOf, dutyFor, type TunablePlant } from '../motion/plant';
 import { dragAndRoll, traction } from '../motion/road';
 import type { Losses } from './losses';
+import type { LossName } from './lossNames';
 
 /** What a stretch of a trace takes: its forces at the tread over its middle, one motor's current, and where the work goes. */
 export interface StretchForces {
@@ -88,4 +89,36 @@ export function stretchElectrics(
   const extraW = freewheelW + n * (squared - amps ** 2) * windingOhm;
   const driveA = n * duty * amps;
   return { packA: driveA + extraW / openV + losses.auxiliaryA, driveA, squared, freewheelW };
+}
+
+/** Electrical work of a stretch of `dt` s, all motors together, W. */
+export interface StretchPowers {
+  dt: number;
+  copperW: number;
+  noLoadW: number;
+  controllerW: number;
+  packW: number;
+  auxiliaryW: number;
+  /** What goes through the motors out of the pack, and what they would take without slip. */
+  throughW: number;
+  motorW: number;
+}
+
+/** Adds where the work of a stretch went, J; what is left is the driveline's. */
+export function addLosses(
+  lossesJ: Record<LossName, number>,
+  at: StretchForces,
+  { dt, copperW, noLoadW, controllerW, packW, auxiliaryW, throughW, motorW }: StretchPowers,
+): void {
+  lossesJ.rolling += at.rollingJ;
+  lossesJ.drag += at.dragJ;
+  lossesJ.slope += at.slopeJ;
+  lossesJ.cornering += at.corneringJ;
+  lossesJ.copper += copperW * dt;
+  lossesJ.noLoad += noLoadW * dt;
+  lossesJ.controller += controllerW * dt;
+  lossesJ.pack += packW * dt;
+  lossesJ.auxiliary += auxiliaryW * dt;
+  lossesJ.brakes += at.brakeW * dt;
+  lossesJ.slip += (throughW - packW - motorW) * dt;
 }

@@ -1,15 +1,23 @@
 import { refusal } from '../../base/errors';
+import { ControllerNode } from '../cooling/controllerNode';
 import { cellVolts } from '../motion/cell';
 import { createPlant, retune, roadOf, type TunablePlant } from '../motion/plant';
 import type { End } from './enduranceDefinition';
-import { LOSS_NAMES, noLosses } from './lossNames';
+import { LOSS_NAMES } from './lossNames';
 import { type Losses, lossesOf } from './losses';
 import { heatedFor, type Temperatures, USUAL_WINDING_LIMIT_C, windingAt } from './thermal';
 import { PackRecord, stalledNote } from './packRecord';
-import type { TraceDrive, TraceWhole } from './traceDefinition';
+import { startOf, type TraceDrive, type TraceWhole } from './traceDefinition';
 import { addSums, type PassMark, passesAhead, sumsOf } from './passJump';
 import { fullThrottleMps2 } from './topWithDrag';
-import { corneringN, drivelineN, stretchElectrics, type StretchForces, stretchForces } from './traceStep';
+import {
+  addLosses,
+  corneringN,
+  drivelineN,
+  stretchElectrics,
+  type StretchForces,
+  stretchForces,
+} from './traceStep';
 
 /** Longest steps while the speed changes and while it is held, s. */
 const [STEP_S, HELD_S] = [0.04, 0.25];
@@ -43,10 +51,13 @@ class Drive {
   private ended = false;
   private steps = 0;
   private readonly record: PackRecord;
+  private readonly controller: ControllerNode | undefined;
 
   constructor(private readonly asked: TraceDrive) {
     const { input, thermal, trace, losses } = asked;
     this.record = new PackRecord(asked.readAtS);
+    this.controller =
+      asked.controller && new ControllerNode(asked.controller, thermal.ambientC, 1 / asked.controller.count);
     this.plant = createPlant(input) as TunablePlant;
     this.losses = lossesOf(losses);
     this.motorOhm = input.motor.resistanceMilliOhm / 1000;
@@ -58,22 +69,7 @@ class Drive {
     this.cutoffV = input.battery.cells * asked.cutoffVPerCell;
     this.v = trace.speedMps[0]!;
     this.smoothedV = this.openV();
-    this.found = {
-      durationS: 0,
-      endedBy: 'time',
-      peakWindingC: thermal.ambientC,
-      peakCaseC: thermal.ambientC,
-      distanceM: 0,
-      energyJ: 0,
-      motorAs: 0,
-      squaresAs: 0,
-      packAs: 0,
-      lossesJ: noLosses(),
-      windingJ: 0,
-      series: this.record.series,
-      readC: this.record.readC,
-      notes: [],
-    };
+    this.found = startOf(thermal.ambientC, this.record);
   }
 
   drive(): TraceWhole {
@@ -93,6 +89,7 @@ class Drive {
     lossesJ.driveline = 0;
     lossesJ.driveline = found.energyJ - kinetic - LOSS_NAMES.reduce((sum, name) => sum + lossesJ[name], 0);
     found.windingJ = this.copperJ;
+    if (this.controller) found.peakControllerC = this.controller.peakC;
     return found;
   }
 
@@ -100,6 +97,7 @@ class Drive {
   private mark(): PassMark {
     this.lowestV = Infinity;
     this.hottest = this.temperatures;
+    this.controller?.mark();
     const { temperatures, charge, v, copperJ, frictionJ, found } = this;
     return { temperatures, charge, v, copperJ, frictionJ, sums: sumsOf(found) };
   }
@@ -129,6 +127,7 @@ class Drive {
           asked.ignoreEnds === true ||
           (left > (asked.leastCharge ?? 0) &&
             lowestV > this.cutoffV &&
+            !((this.controller?.peakAfter(n) ?? 0) >= (asked.controller?.limitC ?? Infinity)) &&
             reached[0] + this.hottest[0] - temperatures[0] < windingLimitC &&
             reached[1] + this.hottest[1] - temperatures[1] < caseLimitC)
         );
@@ -142,6 +141,7 @@ class Drive {
     this.smoothedV += this.openV(Math.max(0, charge - passes * more * pass.chargeShare)) - this.openV();
     this.charge = Math.max(0, charge - passes * more * pass.chargeShare);
     this.temperatures = after;
+    this.controller?.repeat(passes);
     this.copperJ += passes * pass.copperJ;
     this.frictionJ += passes * pass.frictionJ;
     this.sample();
@@ -213,7 +213,8 @@ class Drive {
     const { openV } = plant;
     const emf = v * plant.emfPerMps;
     const winding = plant.windingOhm - this.escOhm;
-    const { packA, driveA, squared, freewheelW } = stretchElectrics(plant, losses, at, winding);
+    const electrics = stretchElectrics(plant, losses, at, winding);
+    const { packA, driveA, squared } = electrics;
     const windingShare = plant.windingOhm > 0 ? winding / plant.windingOhm : 0;
     const brakeHeatW = (losses.brakingHeatShare * input.drive.efficiency * brakeW * windingShare) / n;
     const frictionW = v > 0 ? plant.idleA * emf : 0;
@@ -223,19 +224,18 @@ class Drive {
     this.temperatures = heatedFor(before, { copperW, frictionW, speedMps: v }, thermal, dt);
     this.copperJ += copperW * dt;
     this.frictionJ += frictionW * dt;
-    const { lossesJ } = found;
-    const packJ = driveA ** 2 * plant.packOhm * dt;
-    lossesJ.rolling += at.rollingJ;
-    lossesJ.drag += at.dragJ;
-    lossesJ.slope += at.slopeJ;
-    lossesJ.cornering += at.corneringJ;
-    lossesJ.copper += n * squared * winding * dt;
-    lossesJ.noLoad += n * frictionW * dt;
-    lossesJ.controller += (n * amps ** 2 * this.escOhm + freewheelW) * dt;
-    lossesJ.pack += packJ;
-    lossesJ.auxiliary += losses.auxiliaryA * openV * dt;
-    lossesJ.brakes += brakeW * dt;
-    lossesJ.slip += driveA * openV * dt - packJ - n * amps * (emf + amps * plant.windingOhm) * dt;
+    const controllerW = n * amps ** 2 * this.escOhm + electrics.freewheelW;
+    this.controller?.warm(controllerW, v, dt);
+    addLosses(found.lossesJ, at, {
+      dt,
+      copperW: n * squared * winding,
+      noLoadW: n * frictionW,
+      controllerW,
+      packW: driveA ** 2 * plant.packOhm,
+      auxiliaryW: losses.auxiliaryA * openV,
+      throughW: driveA * openV,
+      motorW: n * amps * (emf + amps * plant.windingOhm),
+    });
     this.record.readCase(found.durationS, dt, before[1], this.temperatures[1]);
     found.durationS += dt;
     found.motorAs += amps * dt;
@@ -258,6 +258,8 @@ class Drive {
     if (!asked.ignoreEnds) {
       if (this.temperatures[0] >= windingLimitC) return this.end('winding');
       if (this.temperatures[1] >= caseLimitC) return this.end('case');
+      if (this.controller && this.controller.temperatureC >= asked.controller!.limitC)
+        return this.end('controller');
       if (charge <= (asked.leastCharge ?? 0) || this.smoothedV < this.cutoffV) return this.end('battery');
     }
     if (this.leftS() <= 1e-9 * asked.untilS) this.end('time');
@@ -291,6 +293,7 @@ class Drive {
 
   private sample(end = false): void {
     const { temperatures, charge, v, found } = this;
-    this.record.sample({ durationS: found.durationS, temperatures, charge, speedMps: v }, end);
+    const controllerC = this.controller?.temperatureC;
+    this.record.sample({ durationS: found.durationS, temperatures, controllerC, charge, speedMps: v }, end);
   }
 }

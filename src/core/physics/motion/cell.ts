@@ -48,3 +48,19 @@ export function meanCellVolts(stateOfCharge: number): number {
   }
   return area / stateOfCharge;
 }
+
+/** Temperature at which a cell's resistance is given, °C. */
+export const CELL_REFERENCE_C = 25;
+/** Activation energy of what carries the charge through a cell, J/mol: 10 to 30 kJ/mol; and the gas constant. */
+const [ACTIVATION_J, GAS_J] = [20_000, 8.314];
+const KELVIN = 273.15;
+
+/**
+ * How many times the resistance of 25 °C a colder cell has; one that is warmer is reckoned as at 25 °C.
+ * @see Plett, Battery Management Systems, vol. 1, ch. 3 (Arrhenius' law of a cell's resistances); the energy by judgement
+ */
+export function coldCellFactor(celsius: number): number {
+  if (celsius >= CELL_REFERENCE_C) return 1;
+  const colder = 1 / (KELVIN + celsius) - 1 / (KELVIN + CELL_REFERENCE_C);
+  return Math.exp((ACTIVATION_J / GAS_J) * colder);
+}

@@ -8,7 +8,7 @@ import type { WholePack } from '../../worked/heat/wholePack';
 import { otherPack } from '../../worked/exchange/otherPack';
 import { defineCheck, type Found } from '../engine/check';
 import { finding, working } from '../../base/finding';
-import { coolerBy } from '../drive/heat/heldAgainst';
+import { coolerBy, coolerController } from '../drive/heat/heldAgainst';
 import { heatFacts } from '../../worked/heat/heatFacts';
 
 declare module '../../base/finding' {
@@ -32,7 +32,6 @@ declare module '../../base/finding' {
   }
 }
 
-const TOO_HOT: readonly End[] = ['case', 'winding'];
 const USUAL_MEAN_SHARE = 0.6;
 /** Capacities that are tried over the present one. */
 const LARGER = [1.3, 1.6, 2];
@@ -64,7 +63,13 @@ export const runTime = defineCheck({
   remedies: (subject) => {
     const whole = subject.endurance();
     // charge that is left does no good in a larger pack
-    if (whole.ok && TOO_HOT.includes(whole.value.ended.endedBy)) return coolerBy(subject);
+    const { endedBy } = whole.ok ? whole.value.ended : {};
+    if (endedBy === 'controller') return coolerController(subject);
+    if (endedBy === 'case' || endedBy === 'winding')
+      return coolerBy(
+        subject,
+        ({ ended }) => ended.durationS / 60 >= (subject.document.brief.runTimeMinutes ?? 0),
+      );
     return LARGER.flatMap((capacity) => {
       const pack = otherPack(subject.document, { capacity });
       return pack ? [{ patch: pack.patch, cost: 2 as const }] : [];

@@ -3,7 +3,7 @@ import { applyPatch } from '../../base/patch';
 import { tyreSeat } from '../../physics/tyres/tyreSeat';
 import { tyreSpin } from '../../physics/tyres/tyreSpin';
 import { TYPICAL_MATERIALS } from '../../car/material/typicalMaterials';
-import { caseLimitOf } from '../../worked/heat/enduranceOfBuild';
+import { caseLimitOf } from '../../worked/heat/caseLimit';
 import { pinionHeld } from '../../worked/drive/jointOfBuild';
 import { shaftsOf } from '../../worked/drive/shaftOfBuild';
 import { tyreOfBuild } from '../../worked/drive/tyreOfBuild';

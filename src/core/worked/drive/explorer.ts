@@ -2,12 +2,15 @@ import type { ChosenSurface } from '../../car/document/brief';
 import type { BuildDocument } from '../../car/document/document';
 import type { ChosenMotor } from '../../car/document/drive';
 import type { Patch } from '../../base/patch';
-import { allPacks, chargedV, type ChosenBattery } from '../../car/document/power';
+import { chargedV, type ChosenBattery } from '../../car/document/power';
 import { refusal } from '../../base/errors';
 import { gearsAtHand, itemsOf } from '../../car/library/items';
 import { type LibraryItem } from '../../car/library/kinds';
-import { caseLimitOf, packOfBuild, thermalOf } from '../heat/enduranceOfBuild';
+import { caseLimitOf } from '../heat/caseLimit';
+import { packOfBuild } from '../heat/enduranceOfBuild';
+import { thermalOf } from '../heat/thermalOfBuild';
 import { exchanged, heavierByG } from '../exchange/exchanged';
+import { drivenPack } from '../motion/drivenPack';
 import { heldBy, motorLimitsA } from '../motion/runOfBuild';
 import type { Assembled } from '../../base/assembled';
 import {
@@ -103,7 +106,7 @@ export function planExplorer(
         batteries: [
           {
             id: pack.id,
-            ...packFigures(allPacks({ ...power, battery: pack.data })!),
+            ...packFigures(drivenPack({ ...power, battery: pack.data })!),
             addedKg: ((power.packs ?? 1) * (pack.data.massG - power.battery!.massG)) / 1000,
           },
         ],

@@ -20,7 +20,15 @@ const withReadings = (...readings: readonly (readonly [number, number])[]) =>
 describe('what-ifs of heat', () => {
   it('come to what the build comes to when they are taken', () => {
     const tried = tryWhatIfs(car, surface);
-    expect(tried.map(({ id }) => id)).toEqual(['sink', 'body', 'slower', 'faster', 'cells-less']);
+    expect(tried.map(({ id }) => id)).toEqual([
+      'sink',
+      'fan',
+      'body',
+      'duct',
+      'slower',
+      'faster',
+      'cells-less',
+    ]);
     for (const { patch, peakCaseC } of tried) expect(peakCaseC).toBe(peakOf(applyPatch(car, patch)));
     expect(tried[0]!.peakCaseC).toBeLessThan(peakOf(car));
   });

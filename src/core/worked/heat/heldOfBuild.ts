@@ -2,7 +2,7 @@ import type { Assembled } from '../../base/assembled';
 import type { ChosenSurface } from '../../car/document/brief';
 import type { BuildDocument } from '../../car/document/document';
 import { driveStandstill, type StandstillResult } from '../../physics/heat/standstill';
-import { thermalOf, underAir } from './enduranceOfBuild';
+import { thermalOf, underAir } from './thermalOfBuild';
 import { runInputOf } from '../motion/runOfBuild';
 import { onSteepest } from '../motion/standstillOfBuild';
 

@@ -2,10 +2,13 @@ import type { BuildDocument } from '../../car/document/document';
 import type { Patch } from '../../base/patch';
 import { bearsCells, otherPack } from '../exchange/otherPack';
 import { rewound } from './rewind';
+import { sinkOf } from './smallestSink';
 
 /** What is changed. */
 export type HeatChange =
-  | { readonly what: 'sinkOn' | 'sinkOff' | 'bodyOpen' | 'bodyClosed' }
+  | { readonly what: 'sinkOff' | 'fanOff' | 'bodyOpen' | 'bodyClosed' | 'bodyDuct' }
+  | { readonly what: 'sinkOn'; readonly finMm: number }
+  | { readonly what: 'fanOn'; readonly flowM3PerH: number }
   | { readonly what: 'cells'; readonly cells: number; readonly now: number }
   | { readonly what: 'motor'; readonly kvRpmPerV: number };
 
@@ -16,11 +19,17 @@ export interface WhatIf {
   readonly patch: Patch;
 }
 
-/** One click each: a heat sink, the other body, other constants of the same motor, a cell more or less where the voltage allows. */
+/** A common sink, and a common fan. */
+const [TRIED_FIN_MM, TRIED_FAN_M3_PER_H] = [10, 10];
+
+const at = (key: string, value: unknown): Patch => [{ path: ['drive', 'heat', key], value }];
+
+/** One click each: a heat sink, a fan, the other body, a duct, other constants of the same motor, a cell more or less where the voltage allows. */
 export function heatWhatIfs(document: BuildDocument): WhatIf[] {
   const { motor, heat = {} } = document.drive;
   const { battery } = document.power;
-  const sink = heat.housing === 'heatsink';
+  const sink = heat.housing === 'heatsink' || heat.sinkFinMm !== undefined;
+  const fan = heat.fanM3PerH !== undefined;
   const closed = heat.body === 'closed';
   const cells = (count: number): WhatIf[] => {
     const pack =
@@ -49,14 +58,24 @@ export function heatWhatIfs(document: BuildDocument): WhatIf[] {
   return [
     {
       id: 'sink',
-      is: { what: sink ? 'sinkOff' : 'sinkOn' },
-      patch: [{ path: ['drive', 'heat', 'housing'], value: sink ? undefined : 'heatsink' }],
+      is: sink ? { what: 'sinkOff' } : { what: 'sinkOn', finMm: TRIED_FIN_MM },
+      patch: sink
+        ? [...sinkOf(undefined), ...(heat.housing === 'heatsink' ? at('housing', undefined) : [])]
+        : sinkOf(TRIED_FIN_MM),
+    },
+    {
+      id: 'fan',
+      is: fan ? { what: 'fanOff' } : { what: 'fanOn', flowM3PerH: TRIED_FAN_M3_PER_H },
+      patch: at('fanM3PerH', fan ? undefined : TRIED_FAN_M3_PER_H),
     },
     {
       id: 'body',
       is: { what: closed ? 'bodyOpen' : 'bodyClosed' },
-      patch: [{ path: ['drive', 'heat', 'body'], value: closed ? 'open' : 'closed' }],
+      patch: at('body', closed ? 'open' : 'closed'),
     },
+    ...(heat.body === 'duct'
+      ? []
+      : [{ id: 'duct', is: { what: 'bodyDuct' }, patch: at('body', 'duct') } satisfies WhatIf]),
     ...wound('slower', 0.8),
     ...wound('faster', 1.25),
     ...(battery ? [...cells(battery.cells - 1), ...cells(battery.cells + 1)] : []),

@@ -24,7 +24,15 @@ export const wholePack = (input: PackOfBuild): WholePack => keep(JSON.stringify(
 
 function driven(input: PackOfBuild): WholePack {
   const { windingLimitC = PAST_ALL_C, caseLimitC = Infinity, ...thermal } = input.thermal;
-  const unlimited = drivePack({ ...input, thermal: { ...thermal, windingLimitC: PAST_ALL_C } });
-  const cool = unlimited.peakWindingC < windingLimitC && unlimited.peakCaseC < caseLimitC;
+  const { controller } = input;
+  const unlimited = drivePack({
+    ...input,
+    thermal: { ...thermal, windingLimitC: PAST_ALL_C },
+    ...(controller ? { controller: { ...controller, limitC: Infinity } } : {}),
+  });
+  const cool =
+    unlimited.peakWindingC < windingLimitC &&
+    unlimited.peakCaseC < caseLimitC &&
+    (unlimited.peakControllerC ?? -Infinity) < (controller?.limitC ?? Infinity);
   return { input, unlimited, ended: cool ? unlimited : drivePack(input) };
 }

@@ -10,10 +10,10 @@ import {
   overallRatio,
 } from '../../car/document/drive';
 import { limitOfController, motorsPerController } from '../../car/document/controllers';
-import { allPacks } from '../../car/document/power';
 import type { DriveRunInput } from '../../physics/motion/definition';
 import type { Limit } from '../../physics/motion/plant';
 import type { DriveRunResult } from '../../physics/motion/run';
+import { drivenPack } from './drivenPack';
 
 /** What a run differs in from the build as it stands. */
 export interface RunConditions {
@@ -54,7 +54,7 @@ export function runInputOf(
   const { brief, drive, power, chassis } = document;
   const { motor, tyre } = drive;
   const { controller } = power;
-  const battery = allPacks(power);
+  const battery = drivenPack(power);
   const shared = motorsPerController(document);
   const ratio = overallRatio(drive);
   const massKg = massWithPayloadKg(document);

@@ -1,5 +1,5 @@
 import type { BuildDocument } from '../../car/document/document';
-import { allPacks, chargedV, type PowerLoad, type PowerRail, USUAL_CUTOFF_V } from '../../car/document/power';
+import { chargedV, type PowerLoad, type PowerRail, USUAL_CUTOFF_V } from '../../car/document/power';
 import type { OperationFinding } from '../../base/operationFinding';
 import { CalcError, type Refused } from '../../base/errors';
 import { powerBudget } from '../../physics/supply/budget';
@@ -7,6 +7,7 @@ import { type MeteredPlug, meteredPlugs } from '../../physics/supply/metered';
 import { outward } from '../../physics/supply/supplyState';
 import { BATTERY, type BudgetInput, type BudgetResult } from '../../physics/supply/budgetDefinition';
 import { renamed } from '../../base/finding';
+import { drivenPack } from '../motion/drivenPack';
 
 /** The supply of a build worked out; or what it lacks, or why it cannot be. */
 export type Supply =
@@ -53,7 +54,7 @@ export function supplyOf(
   const missing = lacking(power);
   if (missing.length > 0) return { ok: false, missing };
   const { rails = [], loads = [], cutoffVPerCell = USUAL_CUTOFF_V } = power;
-  const battery = allPacks(power);
+  const battery = drivenPack(power);
   const ids = [...rails, ...loads].map(({ id }) => id);
   const tokens = new Map([[BATTERY, BATTERY], ...ids.map((id, index) => [id, token(index)] as const)]);
   const tokenOf = (id: string) => tokens.get(id) ?? id;

@@ -7,7 +7,7 @@ import { Toggle, Toggles } from '@/ui/controls/Toggle';
 import { scaleLinear } from 'd3-scale';
 import { memo, useId, useMemo } from 'react';
 import type { BuildDocument } from '@/core/car/document/document';
-import { caseLimitOf } from '@/core/worked/heat/enduranceOfBuild';
+import { caseLimitOf } from '@/core/worked/heat/caseLimit';
 import { formatNumber, formatText } from '@/core/base/units/formatQuantity';
 import { type QuantityName, toShown, unitOf } from '@/core/base/units/quantities';
 import { useReader } from '@/ui/reader';

@@ -3,7 +3,6 @@
 import Typography from '@mui/material/Typography';
 import { useReader } from '@/ui/reader';
 import {
-  BODIES,
   calibrationFor,
   DUTIES,
   type Duty,
@@ -12,13 +11,16 @@ import {
   USUAL_DUTY,
 } from '@/core/car/document/heat';
 import { describeValue } from '@/words/labels/describe';
-import { HOUSING_NAMES, DUTY_NAMES } from '@/words/labels/heatWords';
+import { BODY_NAMES, DUTY_NAMES, HOUSING_NAMES } from '@/words/labels/heatWords';
 import { USUAL_USABLE_SHARE } from '@/core/car/document/power';
 import { cruiseMpsOf, USUAL_CRUISE_S, USUAL_REST_S } from '@/core/worked/heat/enduranceOfBuild';
+import { CELL_REFERENCE_C } from '@/core/physics/motion/cell';
 import { STYLES } from '@/core/physics/heat/trace';
+import { BODIES } from '@/core/physics/cooling/airflow';
 import { HOUSINGS } from '@/core/physics/heat/thermalDefaults';
 import { useBuild } from '../../session/BuildContext';
 import { DocumentChoice, DocumentField, Group } from '../../fields/fields';
+import { CoolingParts } from './CoolingParts';
 import { Readings } from '../Readings';
 import { OwnTrack } from './OwnTrack';
 import { Fields } from '../../frame/Guarded';
@@ -63,6 +65,7 @@ export function HeatBench() {
         {duty === 'track' ? <OwnTrack /> : null}
         <DocumentField path={['power', 'usableShare']} usual={USUAL_USABLE_SHARE} />
         <DocumentField path={heat('ambientC')} usual={25} />
+        <DocumentField path={['power', 'packC']} usual={CELL_REFERENCE_C} />
       </Group>
       <Group
         title="Cooling, and what softens"
@@ -78,8 +81,9 @@ export function HeatBench() {
           path={heat('body')}
           label="Body over it"
           empty="open"
-          options={BODIES.map((one) => [one, one] as const)}
+          options={BODIES.filter((one) => one !== 'open').map((one) => [one, BODY_NAMES[one]] as const)}
         />
+        <CoolingParts />
         <DocumentChoice
           path={heat('pinionJoint')}
           empty="not said"

@@ -3,7 +3,7 @@
 import { Note } from '@/ui/controls/Note';
 import { formatText } from '@/core/base/units/formatQuantity';
 import type { HeatReading } from '@/core/car/document/heat';
-import { caseLimitOf } from '@/core/worked/heat/enduranceOfBuild';
+import { caseLimitOf } from '@/core/worked/heat/caseLimit';
 import type { HeatOfBuild } from '@/core/worked/heat/heatOf';
 import { LineChart } from '@/ui/charts/LineChart';
 import { useReader } from '@/ui/reader';
@@ -48,6 +48,7 @@ export function HeatCharts({
     );
   const hottest = Math.max(
     pack.peakWindingC,
+    pack.peakControllerC ?? 0,
     ghost?.heat.pack.peakWindingC ?? 0,
     ...readings.map(({ caseC }) => caseC),
   );
@@ -62,7 +63,7 @@ export function HeatCharts({
     <Apart>
       <Charts>
         <LineChart
-          title="Winding and case"
+          title="Winding, case and controller"
           testId="heat-chart"
           width={500}
           xQuantity="minutes"
@@ -97,6 +98,18 @@ export function HeatCharts({
               ys: pack.series.caseC,
               labelAt: 1,
             },
+            ...(pack.series.controllerC
+              ? [
+                  {
+                    id: 'controller',
+                    label: 'controller',
+                    style: 'predictedQuiet' as const,
+                    xs,
+                    ys: pack.series.controllerC,
+                    labelAt: 0.5,
+                  },
+                ]
+              : []),
           ]}
           levels={[
             { y: limitC, label: `${what}, ${degrees(limitC)}` },

@@ -7,7 +7,7 @@ import Box from '@mui/material/Box';
 import { standing } from '@/core/physics/motion/standstill';
 import { refusalInWords } from '@/words/labels/labels';
 import { calibrationFor } from '@/core/car/document/heat';
-import { caseLimitOf } from '@/core/worked/heat/enduranceOfBuild';
+import { caseLimitOf } from '@/core/worked/heat/caseLimit';
 import type { HeatOfBuild } from '@/core/worked/heat/heatOf';
 import { heatFacts } from '@/core/worked/heat/heatFacts';
 import { CASE_LIMIT_OF } from '@/words/terms';

@@ -16,6 +16,7 @@ const STARTING_CONTROLLERS: readonly { id: string; data: ControllerFigures }[] =
       resistanceMilliOhm: 20,
       maxV: 8.5,
       massG: 6,
+      cooling: 'bare',
     },
   },
   {
@@ -28,6 +29,7 @@ const STARTING_CONTROLLERS: readonly { id: string; data: ControllerFigures }[] =
       resistanceMilliOhm: 8,
       maxV: 8.5,
       massG: 18,
+      cooling: 'bare',
     },
   },
   {
@@ -100,6 +102,7 @@ const STARTING_CONTROLLERS: readonly { id: string; data: ControllerFigures }[] =
       resistanceMilliOhm: 0.8,
       maxV: 16.8,
       massG: 105,
+      cooling: 'fan',
     },
   },
   {
@@ -112,6 +115,7 @@ const STARTING_CONTROLLERS: readonly { id: string; data: ControllerFigures }[] =
       resistanceMilliOhm: 0.6,
       maxV: 25.2,
       massG: 120,
+      cooling: 'fan',
     },
   },
 ];
@@ -125,6 +129,8 @@ export const controller = defineLibraryKind<ControllerFigures>({
     resistanceMilliOhm: 2,
     maxV: 12.6,
     massG: 55,
+    cooling: 'sink',
+    limitC: 100,
   },
   tells: ['kind', 'continuousA', 'maxV'],
   starting: STARTING_CONTROLLERS,

@@ -2,9 +2,11 @@ import { applyPatch, type Patch } from '../../../base/patch';
 import type { Check } from '../../engine/check';
 import { evaluateBuild, HEAVY_CHECKS, statesOn } from '../../evaluate';
 import { car } from '../../../fixtures/car';
-import { coolingPerMps, crossFlow } from '../../../physics/heat/airflow';
+import { coolingPerMps, crossFlow } from '../../../physics/cooling/airflow';
 import { drivePack } from '../../../worked/heat/wholePack';
-import { caseLimitOf, packOfBuild, thermalOf } from '../../../worked/heat/enduranceOfBuild';
+import { caseLimitOf } from '../../../worked/heat/caseLimit';
+import { packOfBuild } from '../../../worked/heat/enduranceOfBuild';
+import { thermalOf } from '../../../worked/heat/thermalOfBuild';
 import { auxiliaryOf } from '../../../worked/power/auxiliaryOfBuild';
 import { rewound } from '../../../worked/heat/rewind';
 
@@ -141,6 +143,7 @@ describe('heat of a build', () => {
   it('leaves the long ones to the worker', () => {
     expect([...HEAVY_CHECKS].sort()).toEqual([
       'brief.charge',
+      'drive.controllerHeat',
       'drive.heat',
       'drive.place',
       'drive.ratio',

@@ -1,10 +1,13 @@
 import { type Measure, measure } from '../../../base/measure';
 import type { BuildDocument } from '../../../car/document/document';
 import { driveStandstill } from '../../../physics/heat/standstill';
+import type { Body } from '../../../physics/cooling/airflow';
+import { CONTROLLER_COOLINGS, USUAL_CONTROLLER_COOLING } from '../../../physics/cooling/controllerCooling';
 import type { ThermalDefinition } from '../../../physics/heat/thermal';
 import { type HeatFacts, heatFacts } from '../../../worked/heat/heatFacts';
 import { onSteepest } from '../../../worked/motion/standstillOfBuild';
 import { rewound } from '../../../worked/heat/rewind';
+import { sinkOf, smallestSink } from '../../../worked/heat/smallestSink';
 import type { Worked } from '../../../worked/worked';
 import type { WholePack } from '../../../worked/heat/wholePack';
 import type { Found, Proposal } from '../../engine/check';
@@ -70,17 +73,57 @@ function standing(subject: Worked, node: 'case' | 'winding', thermal: ThermalDef
 
 const edit = (key: string, value: unknown): Proposal['patch'] => [{ path: ['drive', 'heat', key], value }];
 
-/** Ways to make it cooler: both ways of gearing, cooling, and an easier duty. */
-export function coolerBy({ document, standstill }: Worked): Proposal[] {
-  const { housing = document.drive.motor?.housing, body = 'open', duty } = document.drive.heat ?? {};
+/** Ways to make it cooler: a sink that is large enough, the wind let in, both ways of gearing, and an easier duty. */
+export function coolerBy(subject: Worked, isEnough: (pack: WholePack) => boolean): Proposal[] {
+  const { document, standstill } = subject;
   if (standstill()?.outcome === 'stalls') return gearing(document, 'shorter');
   return [
-    ...(housing === 'heatsink' ? [] : [{ patch: edit('housing', 'heatsink'), cost: 1 as const }]),
-    ...(body === 'closed' ? [{ patch: edit('body', 'open'), cost: 1 as const }] : []),
+    ...largerSink(subject, isEnough),
+    ...openUp(subject),
     ...gearing(document, 'longer', 'shorter'),
     ...slowerMotor(document),
-    ...(duty === 'steady' ? [] : [{ patch: edit('duty', 'steady'), cost: 3 as const }]),
+    ...easier(subject),
   ];
+}
+
+/** The smallest sink that lasts the pack, where the motor has none or a smaller one. */
+function largerSink({ document, surface }: Worked, isEnough: (pack: WholePack) => boolean): Proposal[] {
+  const finMm = surface && smallestSink(document, surface, isEnough, document.drive.heat?.sinkFinMm);
+  return finMm === undefined ? [] : [{ patch: sinkOf(finMm), cost: 1 }];
+}
+
+/** The same for a controller: every better way of cooling it, and less to do. */
+export function coolerController(subject: Worked): Proposal[] {
+  const { power } = subject.document;
+  const { cooling = USUAL_CONTROLLER_COOLING } = power.controller ?? {};
+  const better = CONTROLLER_COOLINGS.slice(CONTROLLER_COOLINGS.indexOf(cooling) + 1);
+  return [
+    ...better.map((value) => ({
+      patch: [{ path: ['power', 'controller', 'cooling'], value }],
+      cost: 1 as const,
+    })),
+    ...openUp(subject),
+    ...gearing(subject.document, 'shorter', 'longer'),
+    ...easier(subject),
+  ];
+}
+
+/** A closed body opened, or a duct in place of what lets less wind to the motor. */
+function openUp({ document }: Worked): Proposal[] {
+  const { body = 'open' } = document.drive.heat ?? {};
+  const better = OPENER[body];
+  return better.map((value) => ({ patch: edit('body', value), cost: 1 }));
+}
+
+const OPENER: Readonly<Record<Body, readonly Body[]>> = {
+  closed: ['vents', 'open'],
+  vents: ['duct'],
+  open: ['duct'],
+  duct: [],
+};
+
+function easier({ document }: Worked): Proposal[] {
+  return document.drive.heat?.duty === 'steady' ? [] : [{ patch: edit('duty', 'steady'), cost: 3 }];
 }
 
 /** Constant of a slower motor of the same size, over the present one's. */

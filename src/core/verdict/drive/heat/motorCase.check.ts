@@ -1,5 +1,5 @@
 import { type Measure, measure } from '../../../base/measure';
-import { caseLimitOf, type CaseLimit } from '../../../worked/heat/enduranceOfBuild';
+import { caseLimitOf, type CaseLimit } from '../../../worked/heat/caseLimit';
 import type { Worked } from '../../../worked/worked';
 import { defineCheck, type Proposal } from '../../engine/check';
 import { finding } from '../../../base/finding';
@@ -38,7 +38,10 @@ export const motorCase = defineCheck({
             }),
     );
   },
-  remedies: (subject) => [...coolerBy(subject), ...firmer(subject)],
+  remedies: (subject) => [
+    ...coolerBy(subject, ({ unlimited, input }) => unlimited.peakCaseC < input.thermal.caseLimitC!),
+    ...firmer(subject),
+  ],
   provenBy: { run: 'endurance', how: 'wholePackCase', figure: true },
   supports: ['ratioTooLong', 'noAirflow', 'inWheelMotorAtStandstill', 'plasticSoftensHot'],
 });

@@ -30,7 +30,8 @@ export const winding = defineCheck({
           : finding('drive.winding.peak', { peak: measure(unlimited.peakWindingC, 'temperatureC'), limit });
       },
     ),
-  remedies: coolerBy,
+  remedies: (subject) =>
+    coolerBy(subject, ({ unlimited, input }) => unlimited.peakWindingC < input.thermal.windingLimitC!),
   provenBy: { run: 'endurance', how: 'wholePackThenCase' },
   supports: ['ratioTooLong', 'motorDamaged', 'inWheelMotorAtStandstill'],
 });

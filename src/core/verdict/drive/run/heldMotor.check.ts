@@ -2,7 +2,7 @@ import { finding, working } from '../../../base/finding';
 import { type Measure, measure } from '../../../base/measure';
 import { heldMotor as held } from '../../../physics/heat/standstill';
 import type { ThermalDefinition } from '../../../physics/heat/thermal';
-import { thermalOf, underAir } from '../../../worked/heat/enduranceOfBuild';
+import { thermalOf, underAir } from '../../../worked/heat/thermalOfBuild';
 import type { Worked } from '../../../worked/worked';
 import { defineCheck, type Proposal } from '../../engine/check';
 

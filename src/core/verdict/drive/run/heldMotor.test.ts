@@ -1,7 +1,7 @@
 import { car } from '../../../fixtures/car';
 import { applyPatch } from '../../../base/patch';
 import { type BuildDocument } from '../../../car/document/document';
-import { thermalOf } from '../../../worked/heat/enduranceOfBuild';
+import { thermalOf } from '../../../worked/heat/thermalOfBuild';
 import { evaluateBuild } from '../../evaluate';
 
 const held = (document: BuildDocument) => evaluateBuild(document).find(({ id }) => id === 'drive.hold')!;

@@ -1,0 +1,67 @@
+import { finding, working } from '../../../base/finding';
+import { type Measure, measure } from '../../../base/measure';
+import type { DrivenController } from '../../../physics/heat/enduranceDefinition';
+import { defineCheck } from '../../engine/check';
+import { coolerController } from './heldAgainst';
+
+declare module '../../../base/finding' {
+  interface FindingFacts {
+    'drive.controllerHeat.peak': { peak: Measure; limit: Measure };
+    'drive.controllerHeat.after': { after: Measure; limit: Measure };
+    'drive.controllerHeat.stands': Record<never, never>;
+  }
+  interface WorkingFacts {
+    'drive.controllerHeat': {
+      controller: DrivenController;
+      /** Of one of them, over what is driven. */
+      meanW: number;
+      meanMps: number;
+      ambientC: number;
+      peakC: number;
+    };
+  }
+}
+
+/** So small a rise is none, K. */
+const LEAST_RISE_K = 0.1;
+const S_PER_H = 3600;
+
+/** A controller over the pack's duty, against where it shuts down. */
+export const controllerHeat = defineCheck({
+  id: 'drive.controllerHeat',
+  at: { segment: 'drive', side: 'heat' },
+  heavy: true,
+  quantity: 'temperatureC',
+  kind: 'ceiling',
+  tightUnder: 1.15,
+  find: (subject) => {
+    const found = subject.endurance();
+    if (!found.ok) return found;
+    const { unlimited, ended, input } = found.value;
+    if (unlimited.durationS === 0)
+      return { state: 'clear', margin: 1e6, finding: finding('drive.controllerHeat.stands', {}) };
+    const controller = input.controller!;
+    const { ambientC } = input.thermal;
+    const peakC = unlimited.peakControllerC!;
+    const limit = measure(controller.limitC, 'temperatureC');
+    return {
+      value: peakC,
+      limit: controller.limitC,
+      margin: Math.max(0, controller.limitC - ambientC) / Math.max(LEAST_RISE_K, peakC - ambientC),
+      finding:
+        ended.endedBy === 'controller'
+          ? finding('drive.controllerHeat.after', { after: measure(ended.durationS / 60, 'minutes'), limit })
+          : finding('drive.controllerHeat.peak', { peak: measure(peakC, 'temperatureC'), limit }),
+      working: working('drive.controllerHeat', {
+        controller,
+        meanW: (unlimited.lossesWh!.controller * S_PER_H) / unlimited.durationS / controller.count,
+        meanMps: unlimited.meanSpeedMps ?? 0,
+        ambientC,
+        peakC,
+      }),
+    };
+  },
+  remedies: coolerController,
+  provenBy: { run: 'endurance', how: 'wholePackController', figure: true },
+  supports: [],
+});
