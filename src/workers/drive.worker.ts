@@ -3,6 +3,7 @@ import type { ChosenSurface } from '@/core/car/document/brief';
 import type { BuildDocument } from '@/core/car/document/document';
 import { jointsOn, teethOn } from '@/core/verdict/drive/gearLife';
 import { calibrateBuild, heatOf, tryWhatIfs } from '@/core/worked/heat/heatOf';
+import { packErrors } from '@/core/worked/field/predictPack';
 import { ratioBand } from '@/core/worked/drive/ratioBand';
 import { wishPinion } from '@/core/worked/drive/wishPinion';
 import { lapGears } from '@/core/worked/place/lapGears';
@@ -12,6 +13,8 @@ import { told } from './refusal';
 const api = {
   heat: (document: BuildDocument, surface: ChosenSurface) => told(() => heatOf(document, surface)),
   whatIfs: (document: BuildDocument, surface: ChosenSurface) => told(() => tryWhatIfs(document, surface)),
+  packErrors: (document: BuildDocument, surface: ChosenSurface) =>
+    told(() => packErrors(document, surface.id)),
   band: (document: BuildDocument, surfaces: readonly ChosenSurface[]) =>
     told(() => surfaces.map((surface) => ratioBand(document, surface))),
   wishPinion: (document: BuildDocument, surfaces: readonly ChosenSurface[]) =>

@@ -6,7 +6,8 @@ import { calibrateBuild } from '@/core/worked/heat/heatOf';
 import { refusal } from '@/core/base/errors';
 import { type PredictionBand, predictionBand } from '@/core/worked/field/band';
 import { calibrateRuns, type CalibrateResult } from '@/core/worked/field/calibrate';
-import type { RunRecord } from '@/core/car/records/records';
+import type { Conditions, RunRecord } from '@/core/car/records/records';
+import { expectPack } from '@/core/worked/field/predictPack';
 import { type DrivenTrace, drivenTrace } from '@/core/physics/timing/track/drivenTrace';
 import {
   type GpxSpeedResult,
@@ -75,6 +76,10 @@ const api = {
   /** Spread of what is predicted, or nothing where the build is not ready. */
   band: (document: BuildDocument, surfaceId: string): { band: PredictionBand | undefined } | Refusal =>
     told(() => ({ band: predictionBand(document, surfaceId) })),
+
+  /** What is to be expected of an endurance run. */
+  expectPack: (document: BuildDocument, conditions: Conditions) =>
+    told(() => expectPack(document, conditions)),
 
   /** What the motor's temperatures say of how it gives off its heat. */
   heat: (document: BuildDocument, surfaceId: string): MotorHeat | Refusal =>

@@ -1,5 +1,7 @@
 import { and, asc, eq, getTableColumns, inArray } from 'drizzle-orm';
 import type { BuildDocument } from '@/core/car/document/document';
+import { RUN_KIND_RECORDS } from '@/core/car/records/runKinds';
+import { predictPack } from '@/core/worked/field/predictPack';
 import { predictRun } from '@/core/worked/field/predictRun';
 import { isTimed, type RunRecord, type RunSheet } from '@/core/car/records/records';
 import type { Database } from '../client';
@@ -90,8 +92,12 @@ export async function logRun(
   sheet: RunSheet,
 ): Promise<{ run: RunRecord; created: boolean }> {
   const predicted = isTimed(sheet) ? predictRun(sheet.document, sheet.kind, sheet.conditions) : undefined;
+  const packPredicted = RUN_KIND_RECORDS[sheet.kind].wholePack
+    ? predictPack(sheet.document, sheet.conditions)
+    : undefined;
   const record: RunRecord = {
     ...sheet,
+    ...(packPredicted ? { report: { ...sheet.report, packPredicted } } : {}),
     revisionId,
     ...(predicted?.ok ? { prediction: predicted.value } : {}),
   };

@@ -20,7 +20,8 @@ import type { CalibrateResult, FittedFigure } from '@/core/worked/field/calibrat
 import type { Knob } from '@/core/worked/field/knobs';
 import { askedRunWords, calibrationNotes, figureName, type SurfaceNames } from '@/words/learn/calibration';
 import { firstUp } from '@/words/lists';
-import { isRepeated } from '@/core/car/records/records';
+import { isTimed, type RunRecord } from '@/core/car/records/records';
+import { isEvidence } from '@/core/worked/field/evidence';
 import { formatNumber, formatText, formatWithError } from '@/core/base/units/formatQuantity';
 import { DotPlot } from '@/ui/charts/DotPlot';
 import type { QuantityName } from '@/core/base/units/quantities';
@@ -41,7 +42,7 @@ export function CalibrateSide({ tabs }: { tabs: ReactNode }) {
   const { reader } = useReader();
   const held = useRuns();
   const [picked, setPicked] = useState<readonly string[]>();
-  const usable = useMemo(() => held.map(({ run }) => run).filter((run) => isRepeated(run)), [held]);
+  const usable = useMemo(() => held.map(({ run }) => run).filter(isEvidence), [held]);
   const chosen = picked ?? [revision.id];
   const chosenKey = chosen.join();
   const runs = useMemo(
@@ -79,14 +80,14 @@ export function CalibrateSide({ tabs }: { tabs: ReactNode }) {
                   Revision {letter}
                 </label>
                 <Typography component="span" color="textSecondary">
-                  {count} timed {count === 1 ? 'run' : 'runs'}
+                  {count} {count === 1 ? 'run' : 'runs'}
                 </Typography>
               </div>
             );
           })}
           <Typography variant="note" color="textSecondary" sx={{ mt: 0.75 }}>
-            Each run is predicted with the build as it was then. Take revisions whose tyres, ground and drive
-            were alike.
+            Timed runs, and packs that were driven empty. Each is predicted with the build as it was then.
+            Take revisions whose tyres, ground and drive were alike.
           </Typography>
         </Group>
         {calibration ? (
@@ -161,30 +162,58 @@ export function CalibrateSide({ tabs }: { tabs: ReactNode }) {
             {result.figures.length > 0 ? (
               <Corrected result={result} document={document} names={surfaces} />
             ) : null}
-            {result.runs.length > 0 ? (
-              <DotPlot
-                title="Time of each run: measured, and predicted by the corrected figures"
-                legend="Filled: measured, with its error. Hollow: predicted by the corrected figures. Small dot: predicted before."
-                quantity="timeS"
-                rows={result.runs.map(({ id, measuredS, measuredErrorS, beforeS, afterS }) => {
-                  const run = runs.find((one) => one.id === id)!;
-                  return {
-                    id,
-                    label: `${letterOf(run.revisionId)} ${RUN_KIND_NAMES[run.kind].split(' ')[0]!.toLowerCase()}`,
-                    values: [beforeS],
-                    mean: measuredS,
-                    error: measuredErrorS,
-                    predicted: { value: afterS, error: measuredErrorS / 4 },
-                  };
-                })}
-              />
-            ) : null}
+            <FittedRuns fitted={result.runs} runs={runs} letterOf={letterOf} />
           </>
         )}
       </Readings>
     </Page>
   );
 }
+
+/** Every run beside what the corrected figures make of it; packs last minutes and stand apart. */
+function FittedRuns({
+  fitted,
+  runs,
+  letterOf,
+}: {
+  fitted: CalibrateResult['runs'];
+  runs: readonly RunRecord[];
+  letterOf(id: string): string;
+}) {
+  const rowsOf = (packs: boolean) =>
+    fitted.flatMap(({ id, measuredS, measuredErrorS, beforeS, afterS }) => {
+      const run = runs.find((one) => one.id === id)!;
+      if (isTimed(run) === packs) return [];
+      const scale = packs ? S_PER_MIN : 1;
+      return [
+        {
+          id,
+          label: `${letterOf(run.revisionId)} ${RUN_KIND_NAMES[run.kind].split(' ')[0]!.toLowerCase()}`,
+          values: [beforeS / scale],
+          mean: measuredS / scale,
+          error: measuredErrorS / scale,
+          predicted: { value: afterS / scale, error: measuredErrorS / 4 / scale },
+        },
+      ];
+    });
+  const plots = [
+    { title: 'Time of each run', quantity: 'timeS', rows: rowsOf(false) },
+    { title: 'Minutes of each pack', quantity: 'minutes', rows: rowsOf(true) },
+  ] as const;
+  return plots.map(({ title, quantity, rows }) =>
+    rows.length === 0 ? null : (
+      <DotPlot
+        key={title}
+        title={`${title}: measured, and predicted by the corrected figures`}
+        legend="Filled: measured, with its error. Hollow: predicted by the corrected figures. Small dot: predicted before."
+        quantity={quantity}
+        rows={rows}
+      />
+    ),
+  );
+}
+
+const S_PER_MIN = 60;
 
 const KINDS: Readonly<Record<Knob, QuantityName>> = {
   grip: 'coefficient',

@@ -167,6 +167,7 @@ export function RunSheetForm({
       ) : (
         <ReportBody
           sheet={sheet}
+          conditions={conditions}
           onReport={report}
           onTrack={(found, file) => {
             set({ track: found });

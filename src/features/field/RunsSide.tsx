@@ -1,7 +1,7 @@
 'use client';
 
 import frameCss from '@/ui/layout/frame.module.css';
-import { REPEATED_KINDS } from '@/core/car/records/runKinds';
+import { REPEATED_KINDS, RUN_KIND_RECORDS } from '@/core/car/records/runKinds';
 import { type ReactNode, useCallback, useEffect, useMemo, useState } from 'react';
 import { attemptSpread, measuredOf } from '@/core/worked/field/measured';
 import { isRepeated, isTimed } from '@/core/car/records/records';
@@ -17,6 +17,7 @@ import { SeriesChart } from './SeriesChart';
 import { emptySheet, keepSheet, keptSheet, type Sheet, sheetAfter } from './sheet';
 import { useRuns } from './useRuns';
 import { type ShownRun, FieldAnswer, KindPlot } from './FieldAnswer';
+import { PackRun } from './PackRun';
 import { RunTable } from './RunTable';
 
 /** Of many runs the last are shown; the others on demand. */
@@ -74,6 +75,7 @@ export function RunsSide({ tabs }: { tabs: ReactNode }) {
       copies: sheet.copies,
     });
   };
+  const pack = own.filter(({ run }) => RUN_KIND_RECORDS[run.kind].wholePack).at(-1)?.run;
   const series = timed.filter(({ run }) => !isRepeated(run));
 
   return (
@@ -102,6 +104,7 @@ export function RunsSide({ tabs }: { tabs: ReactNode }) {
         {series.slice(-MOST_SERIES).map(({ run }) => (
           <SeriesChart key={run.id} run={run} points={seriesOf(run)} />
         ))}
+        {pack ? <PackRun key={pack.id} run={pack} /> : null}
         <RunTable own={own} />
         <SegmentChecks segment="field" />
         <WorkingPanel />

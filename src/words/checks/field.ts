@@ -1,7 +1,7 @@
 import { RUN_KIND_NAMES } from '../learn/runKinds';
 import type { Wheel } from '@/core/car/records/report';
 import type { WrongWheel } from '@/core/worked/field/wrongWheels';
-import type { Wish } from '@/core/car/records/runKinds';
+import { isTimedKind, type Wish } from '@/core/car/records/runKinds';
 import { inSentence } from '@/core/base/units/words';
 import { leftOutWords } from '../learn/runs';
 import { counted, partsListed } from '../lists';
@@ -37,8 +37,9 @@ export const FIELD_SENTENCES: Sentences<'field'> = {
     `${speed} ± ${error} over ${counted(runs, 'timed run')}, needs ${wish}: ${GOAL[is]}${leftOut ? ` (${leftOutWords(leftOut)})` : ''}.`,
   'field.band.wheels': ({ wheels }) =>
     `On the bench ${wheels.map(wheelTurned).join(', ')}: look at bevels and motor leads before it drives.`,
-  'field.band': ({ runs, kind, at, off, slower, sigmas, outside }) => {
-    const said = `${RUN_KIND_NAMES[kind]} of ${at.slice(0, 10)} is ${off} ${slower ? 'slower' : 'faster'} than predicted, ${sigmas} joint standard deviations off`;
+  'field.band': ({ runs, kind, at, off, less, sigmas, outside }) => {
+    const [short, long] = isTimedKind(kind) ? ['slower', 'faster'] : ['shorter', 'longer'];
+    const said = `${RUN_KIND_NAMES[kind]} of ${at.slice(0, 10)} is ${off} ${less ? short : long} than predicted, ${sigmas} joint standard deviations off`;
     return outside
       ? `${said}: something in the figures or the run is not as the build has it.`
       : `${counted(runs, 'run')} inside the band of the prediction; at most, ${said}.`;

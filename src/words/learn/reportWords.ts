@@ -1,7 +1,7 @@
 import { GRAVITY } from '@/core/base/constants';
 import { dropLimit, growthOf, hottest, lapTimesOf, stopsSaid } from '@/core/worked/field/report';
 import { type WrongWheel, wrongWheels } from '@/core/worked/field/wrongWheels';
-import { formatNumber, formatText, type Reader } from '@/core/base/units/formatQuantity';
+import { formatNumber, formatText, formatWithError, type Reader } from '@/core/base/units/formatQuantity';
 import { counted, listed } from '../lists';
 import type { RunRecord, RunSheet } from '@/core/car/records/records';
 import { type RunReport, WHEELS } from '@/core/car/records/report';
@@ -83,6 +83,9 @@ const TELLERS: Readonly<Record<UntimedKind, Teller>> = {
       ? ''
       : `ended after ${formatText(report.endedAtMinutes, 'minutes', reader)}`,
     report.endedBy ? END_WORDS[report.endedBy] : '',
+    report.packPredicted
+      ? `expected ${formatWithError(report.packPredicted.minutes, report.packPredicted.minutesError, 'minutes', reader)}`
+      : '',
     ...temperatureWords(report, reader),
   ],
   laps: (report, reader) => lapWords(report, reader),

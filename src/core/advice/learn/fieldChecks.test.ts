@@ -49,7 +49,7 @@ describe('the checks of the field', () => {
     expect(bandOn([timed('a', [], frames(480))])).toMatchObject({ state: 'clear' });
     expect(bandOn([timed('a', [], frames(600))])).toMatchObject({
       state: 'over',
-      finding: { facts: { off: { value: expect.closeTo(20, 6) }, slower: true, outside: true } },
+      finding: { facts: { off: { value: expect.closeTo(20, 6) }, less: true, outside: true } },
     });
     expect(
       bandOn([timed('a', [], { kind: 'spin', report: { wheels: { rearLeft: 'backward' } } })]),

@@ -65,3 +65,8 @@ export function formatWithError(value: number, error: number, name: QuantityName
   });
   return `${digits.format(toShown(value, unit))} ± ${digits.format(shownError)}\u00a0${unit.symbol}`;
 }
+
+/** The size of an error in the reader's unit, without it; a zero that lies elsewhere moves no difference. */
+export function formatError(error: number, name: QuantityName, reader: Reader): string {
+  return formatNumber(error / Math.abs(unitOf(name, reader.units).scale), reader.locale, 2);
+}

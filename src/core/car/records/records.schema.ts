@@ -10,6 +10,7 @@ import {
   temperatureC,
   text,
 } from '../../base/schema/fields';
+import { ENDS } from '../../physics/heat/enduranceDefinition';
 import { OUTCOMES } from '../../physics/diagnosis/diagnose';
 import { FAILURE_MODES } from './failureModes';
 import type { FailureLedger, Verdict } from './failureLedger';
@@ -26,6 +27,7 @@ import {
   WHEEL_TURNS,
   WHEELS,
 } from './report';
+import { PACK_SPREADS, type PackPredicted } from './packPredicted';
 import { RUN_KINDS, TIMED_KINDS } from './runKinds';
 
 const moment = () => Joi.string().isoDate();
@@ -77,6 +79,14 @@ const reportSchema = Joi.object<RunReport>({
     .unique('id'),
   endedBy: Joi.valid(...ENDS_OF_RUN),
   endedAtMinutes: minutes(),
+  packPredicted: Joi.object<PackPredicted>({
+    minutes: notNegative().required(),
+    minutesError: notNegative().required(),
+    endedBy: Joi.valid(...ENDS).required(),
+    peakCaseC: finite().required(),
+    caseErrorC: notNegative().required(),
+    mostFrom: Joi.valid(...PACK_SPREADS),
+  }),
   passages: Joi.array()
     .items(
       Joi.object({

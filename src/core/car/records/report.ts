@@ -1,3 +1,5 @@
+import type { PackPredicted } from './packPredicted';
+
 export const WHEELS = ['frontLeft', 'frontRight', 'rearLeft', 'rearRight'] as const;
 export type Wheel = (typeof WHEELS)[number];
 export const WHEEL_TURNS = ['forward', 'backward', 'still'] as const;
@@ -73,6 +75,8 @@ export interface RunReport {
   endedBy?: EndOfRun;
   /** How the pack was at the end of an endurance run, min after the start. */
   endedAtMinutes?: number;
+  /** What was expected of it, for its own surface, air, load and charge. */
+  packPredicted?: PackPredicted;
   passages?: Passage[];
   drops?: Drop[];
   beaten?: Beaten[];

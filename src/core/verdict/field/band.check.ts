@@ -5,6 +5,7 @@ import type { Wheel } from '../../car/records/report';
 import { isRepeated } from '../../car/records/records';
 import { type RunKind } from '../../car/records/runKinds';
 import { attemptSpread, gapOf, measuredOf } from '../../worked/field/measured';
+import { packGap } from '../../worked/field/predictPack';
 import { wrongWheels, type WrongWheel } from '../../worked/field/wrongWheels';
 import { defineRecordCheck } from '../engine/check';
 import { ownRuns } from '../engine/onRecord';
@@ -17,7 +18,8 @@ declare module '../../base/finding' {
       kind: RunKind;
       at: string;
       off: Measure;
-      slower: boolean;
+      /** Slower than predicted, or driven for fewer minutes. */
+      less: boolean;
       sigmas: Measure;
       outside: boolean;
     };
@@ -48,9 +50,9 @@ export const band = defineRecordCheck({
     const wheels = own.flatMap((run) => (run.kind === 'spin' && run.report ? wrongWheels(run.report) : []));
     if (wheels.length > 0) return { state: 'over', finding: finding('field.band.wheels', { wheels }) };
     const spread = attemptSpread(record.runs);
-    const gaps = own.filter(isRepeated).flatMap((run) => {
-      const gap = gapOf(run, measuredOf(run, spread));
-      return gap ? [{ run, ...gap }] : [];
+    const gaps = own.flatMap((run) => {
+      const gap = isRepeated(run) ? gapOf(run, measuredOf(run, spread)) : packGap(run);
+      return gap ? [{ run, differencePct: gap.differencePct, sigmas: gap.sigmas }] : [];
     });
     if (gaps.length === 0) return { missing: ['runs:predicted'] };
     const worst = gaps.reduce((a, b) => (Math.abs(b.sigmas) > Math.abs(a.sigmas) ? b : a));
@@ -68,7 +70,7 @@ export const band = defineRecordCheck({
         kind: worst.run.kind,
         at: worst.run.ranAt,
         off: measure(Math.abs(worst.differencePct), 'percent', 2),
-        slower: worst.differencePct < 0,
+        less: worst.differencePct < 0,
         sigmas: measure(far, 'coefficient', 2),
         outside: far > outside,
       }),

@@ -1,11 +1,11 @@
 import { levenbergMarquardt } from 'ml-levenberg-marquardt';
-import { isRepeated, type RunRecord, type TimedRun } from '../../car/records/records';
+import type { RunRecord } from '../../car/records/records';
 import { covarianceOf } from '../../physics/statistics/covariance';
 import { askedRun, type AskedRun, type Drivable, type FittedColumn } from './askedRun';
+import { type Evidence, evidenceFrom } from './evidence';
 import { type Factors, type Knob, KNOBS, OF_SURFACE, scaled, spreadsOf } from './knobs';
-import { attemptSpread, measuredOf, USUAL_BETWEEN_RUNS } from './measured';
+import { attemptSpread, USUAL_BETWEEN_RUNS } from './measured';
 import { nominalRun } from './predictRun';
-import { uncalibrated } from './uncalibrated';
 
 export interface FittedFigure {
   knob: Knob;
@@ -51,15 +51,8 @@ const [ITERATIONS, DAMPING] = [8, 0.01];
 /** What a run that is asked for is taken to err by: three attempts of 2 %, on a day of its own. */
 const ASKED_ERROR = Math.hypot(0.02 / Math.sqrt(3), USUAL_BETWEEN_RUNS);
 
-interface Weighed {
-  run: TimedRun;
-  measuredS: number;
-  /** Share of the time. */
-  error: number;
-}
-
 /**
- * What measured runs say of grip and rolling resistance of each surface, drag, efficiency and motor constant, beside what is known of
+ * What measured runs, and packs that were driven empty, say of grip and rolling resistance of each surface, drag, efficiency and motor constant, beside what is known of
  * them: the most probable factors for times and priors of normal errors in their logarithms. Each run is seen with the build as
  * it was driven, without what an earlier calibration made of it, so that the same runs say the same again.
  *
@@ -68,17 +61,17 @@ interface Weighed {
  */
 export function calibrateRuns(records: readonly RunRecord[]): CalibrateResult {
   const spread = attemptSpread(records);
-  const weighed = records.flatMap((run) => weighedOf(run, spread) ?? []);
+  const weighed = evidenceFrom(records, spread);
   if (weighed.length < LEAST_RUNS)
     return { figures: [], untold: [], correlations: [], runs: [], rmsBefore: 0, rmsAfter: 0, scatter: 1 };
-  const start = weighed.map(({ run }) => timeWith(run, {})!);
+  const start = weighed.map((run) => run.timeWith({})!);
   const free = figuresOf(weighed).map((figure) => ({
     ...figure,
-    slopes: weighed.map(({ run, error }) => slopeOf(run, figure) / error),
+    slopes: weighed.map((run) => slopeOf(run, figure) / run.error),
   }));
   const logs = mostProbable(weighed, free);
   const after = (kept: (at: number) => boolean) =>
-    weighed.map(({ run }, at) => timeWith(run, factorsFor(run, free, logs, kept)) ?? start[at]!);
+    weighed.map((run, at) => run.timeWith(factorsFor(run, free, logs, kept)) ?? start[at]!);
   const misses = (times: readonly number[]) =>
     times.map((time, at) => Math.log(time / weighed[at]!.measuredS) / weighed[at]!.error);
   const sumOfSquares = (values: readonly number[]) => values.reduce((sum, one) => sum + one ** 2, 0);
@@ -109,7 +102,9 @@ export function calibrateRuns(records: readonly RunRecord[]): CalibrateResult {
   };
   const kept = places.filter(told);
   const afterS = after(told);
-  const ask = askedRun(weighed.at(-1)!.run, columns, ASKED_ERROR, slopeOf);
+  const ask = askedRun(weighed.at(-1)!.timed, columns, ASKED_ERROR, (run, figure) =>
+    slopeOf({ ...run, timeWith: (factors) => timeWith(run, factors) }, figure),
+  );
   return {
     figures: kept.map(figure),
     untold: places.filter((at) => !told(at)).map(figure),
@@ -120,8 +115,8 @@ export function calibrateRuns(records: readonly RunRecord[]): CalibrateResult {
           .map((other, b) => ({ a, b: a + 1 + b, correlation: found.correlations[one]![other]! })),
       )
       .sort((a, b) => Math.abs(b.correlation) - Math.abs(a.correlation)),
-    runs: weighed.map(({ run, measuredS, error }, at) => ({
-      id: run.id,
+    runs: weighed.map(({ id, measuredS, error }, at) => ({
+      id,
       measuredS,
       measuredErrorS: error * measuredS,
       beforeS: start[at]!,
@@ -134,25 +129,16 @@ export function calibrateRuns(records: readonly RunRecord[]): CalibrateResult {
   };
 }
 
-/** A run's time with its error: that of its attempts, and how far days usually lie apart. */
-function weighedOf(record: RunRecord, spread: number): Weighed | undefined {
-  if (!isRepeated(record) || record.attempts.length === 0) return undefined;
-  const run = { ...record, document: uncalibrated(record.document) };
-  if (timeWith(run, {}) === undefined) return undefined;
-  const { time, timeErrorS } = measuredOf(run, spread);
-  return { run, measuredS: time.mean, error: Math.hypot(timeErrorS / time.mean, USUAL_BETWEEN_RUNS) };
-}
-
 type Figure = Pick<FittedColumn, 'knob' | 'surfaceId' | 'prior'>;
 
 /** What is not known exactly of the cars and surfaces of these runs. */
-function figuresOf(weighed: readonly Weighed[]): Figure[] {
-  const surfaces = [...new Set(weighed.map(({ run }) => run.conditions.surfaceId))];
+function figuresOf(weighed: readonly Evidence[]): Figure[] {
+  const surfaces = [...new Set(weighed.map(({ conditions }) => conditions.surfaceId))];
   const priorOf = (knob: Knob, surfaceId?: string) =>
     Math.max(
       ...weighed
-        .filter(({ run }) => surfaceId === undefined || run.conditions.surfaceId === surfaceId)
-        .map(({ run }) => spreadsOf(run.document, run.conditions.surfaceId)[knob]),
+        .filter(({ conditions }) => surfaceId === undefined || conditions.surfaceId === surfaceId)
+        .map(({ document, conditions }) => spreadsOf(document, conditions.surfaceId)[knob]),
     );
   return KNOBS.flatMap((knob): Figure[] =>
     OF_SURFACE.has(knob)
@@ -161,11 +147,12 @@ function figuresOf(weighed: readonly Weighed[]): Figure[] {
   ).filter(({ prior }) => prior > 0);
 }
 
-const isFelt = ({ conditions }: Drivable, { surfaceId }: Pick<Figure, 'surfaceId'>) =>
+type Felt = Pick<Evidence, 'conditions'>;
+const isFelt = ({ conditions }: Felt, { surfaceId }: Pick<Figure, 'surfaceId'>) =>
   surfaceId === undefined || surfaceId === conditions.surfaceId;
 
 const factorsFor = (
-  run: Drivable,
+  run: Felt,
   figures: readonly Figure[],
   logs: ArrayLike<number>,
   kept: (at: number) => boolean = () => true,
@@ -180,22 +167,25 @@ const timeWith = ({ document, kind, conditions }: Drivable, factors: Factors): n
   nominalRun(scaled(document, conditions.surfaceId, factors), kind, conditions)?.timeS;
 
 /** Of the logarithm of the time over that of the figure. */
-function slopeOf(run: Drivable, figure: Pick<Figure, 'knob' | 'surfaceId'>): number {
+function slopeOf(
+  run: Pick<Evidence, 'conditions' | 'timeWith'>,
+  figure: Pick<Figure, 'knob' | 'surfaceId'>,
+): number {
   if (!isFelt(run, figure)) return 0;
-  const [up, down] = [1 + STEP, 1 - STEP].map((factor) => timeWith(run, { [figure.knob]: factor }));
+  const [up, down] = [1 + STEP, 1 - STEP].map((factor) => run.timeWith({ [figure.knob]: factor }));
   return up === undefined || down === undefined
     ? 0
     : (Math.log(up) - Math.log(down)) / (Math.log(1 + STEP) - Math.log(1 - STEP));
 }
 
 /** Logarithms of the factors; the residuals are the times over their errors, and the factors over what was known of them. */
-function mostProbable(weighed: readonly Weighed[], figures: readonly Figure[]): number[] {
+function mostProbable(weighed: readonly Evidence[], figures: readonly Figure[]): number[] {
   const model = (logs: number[]) => (at: number) => {
     if (at >= weighed.length) return logs[at - weighed.length]! / figures[at - weighed.length]!.prior;
-    const { run, measuredS, error } = weighed[at]!;
-    const time = timeWith(run, factorsFor(run, figures, logs));
+    const run = weighed[at]!;
+    const time = run.timeWith(factorsFor(run, figures, logs));
     // a car that does not arrive is far off
-    return time === undefined ? 100 : Math.log(time / measuredS) / error;
+    return time === undefined ? 100 : Math.log(time / run.measuredS) / run.error;
   };
   const places = Array.from({ length: weighed.length + figures.length }, (_, at) => at);
   return levenbergMarquardt({ x: places, y: places.map(() => 0) }, model, {

@@ -8,7 +8,7 @@ import type { TraceSeries } from '../../physics/heat/trace';
 import type { DriveRunInput } from '../../physics/motion/definition';
 import { lapDriven, lapTrace } from '../track/lapDriven';
 import { auxiliaryOf } from '../power/auxiliaryOfBuild';
-import { runInputOf } from '../motion/runOfBuild';
+import { type RunConditions, runInputOf } from '../motion/runOfBuild';
 import { controllerOf, fansA, thermalOf, tooManyFins } from './thermalOfBuild';
 import type { Assembled } from '../../base/assembled';
 
@@ -76,8 +76,12 @@ function startsTo(speedMps: number, cruiseS: number, restS: number): TraceSeries
 }
 
 /** A pack of a build on one surface, or the paths of what it still needs. */
-export function packOfBuild(document: BuildDocument, surface: ChosenSurface): Assembled<PackOfBuild> {
-  const run = runInputOf(document, surface);
+export function packOfBuild(
+  document: BuildDocument,
+  surface: ChosenSurface,
+  conditions: RunConditions = {},
+): Assembled<PackOfBuild> {
+  const run = runInputOf(document, surface, conditions);
   if (!run.ok) return run;
   if (tooManyFins(document.drive)) return { ok: false, missing: ['drive.heat.sinkFins:fit'] };
   const cycle = dutyOf(document, run.value);
@@ -87,7 +91,10 @@ export function packOfBuild(document: BuildDocument, surface: ChosenSurface): As
     ok: true,
     value: {
       ...run.value,
-      thermal: thermalOf(document.drive, document.drive.motor!),
+      thermal: {
+        ...thermalOf(document.drive, document.drive.motor!),
+        ...(conditions.ambientC === undefined ? {} : { ambientC: conditions.ambientC }),
+      },
       controller: controllerOf(document),
       cycle: cycle.value,
       losses: { auxiliaryA: auxiliaryOf(document) + fansA(document.drive) },

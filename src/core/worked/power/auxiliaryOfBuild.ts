@@ -7,3 +7,6 @@ export function auxiliaryOf(document: BuildDocument): number {
   const supply = supplyOf(document, 0);
   return supply.ok ? supply.result.batteryTypicalA : TYPICAL_LOSSES.auxiliaryA;
 }
+
+/** Whether the supply tree does not say yet what it draws. */
+export const auxiliaryIsGuessed = (document: BuildDocument): boolean => !supplyOf(document, 0).ok;

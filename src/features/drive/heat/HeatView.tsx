@@ -12,7 +12,8 @@ import type { HeatOfBuild } from '@/core/worked/heat/heatOf';
 import { heatFacts } from '@/core/worked/heat/heatFacts';
 import { CASE_LIMIT_OF } from '@/words/terms';
 import { workingHeat } from '@/words/workings/heat';
-import { formatText } from '@/core/base/units/formatQuantity';
+import { formatError, formatText } from '@/core/base/units/formatQuantity';
+import type { PackErrors } from '@/core/worked/field/predictPack';
 import { Figure } from '@/ui/Figure';
 import { useReader, useWriter } from '@/ui/reader';
 import { WorkingPanel } from '@/ui/working';
@@ -26,6 +27,7 @@ import { END_CLAUSES } from '../words';
 import { type GhostHeat, HeatCharts } from './HeatCharts';
 import { DutyTrace } from './DutyTrace';
 import { EnergyBar } from './EnergyBar';
+import { HowWellKnown } from './HowWellKnown';
 import { WhatIfs } from './HeatWhatIfs';
 import { Ask } from '../../frame/Ask';
 
@@ -43,6 +45,10 @@ export function HeatView() {
     [ghost?.document, surface],
   );
   const tried = useWorked(surface ? () => workerOf('drive').whatIfs(document, surface) : undefined, [
+    document,
+    surface,
+  ]);
+  const known = useWorked(surface ? () => workerOf('drive').packErrors(document, surface) : undefined, [
     document,
     surface,
   ]);
@@ -71,7 +77,7 @@ export function HeatView() {
   return (
     <Apart>
       <Ask>
-        <HeatAnswer heat={heat} surface={surface.name} ghost={ghostHeat} />
+        <HeatAnswer heat={heat} surface={surface.name} ghost={ghostHeat} errors={known.value ?? {}} />
         <SurfaceSwitch />
       </Ask>
       <Box sx={dimmedWhen(present.stale)} aria-busy={present.stale}>
@@ -79,6 +85,9 @@ export function HeatView() {
         <DutyTrace pass={heat.pass} topSpeedMps={heat.topSpeedMps} />
         <EnergyBar pack={heat.pack} />
       </Box>
+      {known.value && heat.pack.durationS > 0 ? (
+        <HowWellKnown heat={heat} errors={known.value} stale={known.stale} />
+      ) : null}
       {tried.value ? <WhatIfs present={heat} tried={tried.value} stale={tried.stale} /> : null}
       <SegmentChecks segment="drive" side="heat" />
       <WorkingPanel
@@ -95,10 +104,12 @@ function HeatAnswer({
   heat,
   surface,
   ghost,
+  errors,
 }: {
   heat: HeatOfBuild;
   surface: string;
   ghost: GhostHeat | undefined;
+  errors: PackErrors;
 }) {
   const write = useWriter();
   const { document } = useBuild();
@@ -129,7 +140,8 @@ function HeatAnswer({
       Runs{' '}
       <Figure title="the minutes" steps={steps} tone={short ? 'over' : ''}>
         <span data-testid="minutes">{minutes(heat)}</span>
-      </Figure>{' '}
+      </Figure>
+      {errors.minutes ? ` ± ${formatError(errors.minutes.error, 'minutes', reader)}` : ''}{' '}
       {heat.laps === undefined ? '' : `or ${Math.floor(heat.laps)} laps `}on {surface.toLowerCase()}{' '}
       {END_CLAUSES[pack.endedBy]}
       {wish === undefined ? '' : `, the wish is ${formatText(wish, 'minutes', reader)}`}, at a mean of{' '}
@@ -144,6 +156,7 @@ function HeatAnswer({
       <Figure title="the case temperature" steps={steps} tone={pack.peakCaseC >= limit.limitC ? 'over' : ''}>
         <span data-testid="peak-case">{degrees(pack.peakCaseC)}</span>
       </Figure>
+      {errors.peakCaseC ? ` ± ${formatError(errors.peakCaseC.error, 'temperatureC', reader)}` : ''}
       {ghost ? (
         <Typography component="span" color="textSecondary">
           {' '}

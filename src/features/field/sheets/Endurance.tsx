@@ -5,6 +5,15 @@ import Button from '@mui/material/Button';
 import { Note } from '@/ui/controls/Note';
 import { useEffect, useState } from 'react';
 import { ENDS_OF_RUN, type EndOfRun, type RunReport } from '@/core/car/records/report';
+import type { Conditions } from '@/core/car/records/records';
+import { predictedOf } from '@/core/worked/field/predictPack';
+import { useReader } from '@/ui/reader';
+import { packExpected } from '@/words/driving/bands';
+import { needNames } from '@/words/needs';
+import { problemOf } from '@/words/refusals/problemOf';
+import { workerOf } from '@/workers/clients';
+import { useBuild } from '../../session/BuildContext';
+import { useWorked } from '../../session/useWorked';
 import { QuantityField } from '@/ui/QuantityField';
 import { Temperatures } from './Spin';
 
@@ -21,9 +30,11 @@ export function EnduranceSheet({
   id,
   report,
   onChange,
+  conditions,
 }: {
   id: string;
   report: RunReport;
+  conditions: Conditions | undefined;
   onChange(change: Partial<RunReport>): void;
 }) {
   const key = `endurance-${id}`;
@@ -62,6 +73,7 @@ export function EnduranceSheet({
         {Math.floor(minutes ?? report.endedAtMinutes ?? 0)}:
         {String(Math.floor(((minutes ?? report.endedAtMinutes ?? 0) % 1) * 60)).padStart(2, '0')}
       </div>
+      <Expected conditions={conditions} />
       {startedAt === undefined ? (
         <Button variant="go" onClick={start}>
           {report.endedBy ? 'Start again' : 'Start the pack'}
@@ -89,5 +101,31 @@ export function EnduranceSheet({
         A hot or puffed pack goes outside, on stone, away from what burns; charge no pack that is still warm.
       </Note>
     </>
+  );
+}
+
+/** What is to be expected of the pack on this surface, in this air, with this charge. */
+function Expected({ conditions }: { conditions: Conditions | undefined }) {
+  const { document } = useBuild();
+  const { reader } = useReader();
+  const { surfaceId, ambientC, packVBefore, extraMassG } = conditions ?? {};
+  const found = useWorked(conditions ? () => workerOf('field').expectPack(document, conditions) : undefined, [
+    document,
+    surfaceId,
+    ambientC,
+    packVBefore,
+    extraMassG,
+  ]);
+  const say = (text: string) => (
+    <Typography variant="note" data-testid="pack-expected">
+      {text}
+    </Typography>
+  );
+  if (found.refused) return say(`${problemOf(found.refused, reader).message}.`);
+  if (!found.value) return say('Driving the pack beforehand…');
+  return say(
+    found.value.ok
+      ? packExpected(predictedOf(found.value.value), reader)
+      : `No prediction: it needs ${needNames(found.value.missing)}. The run is kept all the same.`,
   );
 }

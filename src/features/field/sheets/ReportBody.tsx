@@ -1,4 +1,5 @@
 import type { ChosenSurface } from '@/core/car/document/brief';
+import type { Conditions } from '@/core/car/records/records';
 import type { KeptTrack, RunReport } from '@/core/car/records/report';
 import { isTimedKind, type UntimedKind } from '@/core/car/records/runKinds';
 import type { ReactNode } from 'react';
@@ -15,6 +16,7 @@ import { BlowsSheet } from './BlowsSheet';
 
 interface ReportBodyProps {
   sheet: Sheet;
+  conditions: Conditions | undefined;
   onReport(change: Partial<RunReport>): void;
   onTrack(track: KeptTrack, file: Blob): void;
 }
@@ -29,7 +31,9 @@ interface SheetProps extends ReportBodyProps {
 
 const SHEETS: Readonly<Record<UntimedKind, (props: SheetProps) => ReactNode>> = {
   track: ({ sheet, onTrack }) => <TrackDrop track={sheet.track} onTrack={onTrack} />,
-  endurance: ({ given, sheet }) => <EnduranceSheet id={sheet.id} {...given} />,
+  endurance: ({ given, sheet, conditions }) => (
+    <EnduranceSheet id={sheet.id} {...given} conditions={conditions} />
+  ),
   laps: ({ given, surface }) => <LapsSheet {...given} surface={surface} />,
   stopping: ({ given, surface }) => <StopsSheet {...given} surface={surface} />,
   spin: ({ given }) => <SpinSheet {...given} />,

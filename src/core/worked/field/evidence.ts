@@ -1,0 +1,102 @@
+import type { BuildDocument } from '../../car/document/document';
+import { isRepeated, type RunRecord, type TimedConditions } from '../../car/records/records';
+import { RUN_KIND_RECORDS } from '../../car/records/runKinds';
+import { wholePack } from '../heat/wholePack';
+import type { Drivable } from './askedRun';
+import { type Factors, type Knob, KNOBS, scaled } from './knobs';
+import { measuredOf, USUAL_BETWEEN_RUNS } from './measured';
+import { ownErrorOfMinutes } from './packBands';
+import { EMPTY_TOLD, packOfRun } from './predictPack';
+import { nominalRun } from './predictRun';
+import { uncalibrated } from './uncalibrated';
+
+/** A run that says something of the model, seen with the build as it was driven, without an earlier calibration. */
+export interface Evidence {
+  readonly id: string;
+  readonly document: BuildDocument;
+  readonly conditions: Pick<TimedConditions, 'surfaceId'>;
+  /** A run like it that could be timed. */
+  readonly timed: Drivable;
+  readonly measuredS: number;
+  /** One standard deviation over it, with how far days lie apart. */
+  readonly error: number;
+  /** Part of it that all runs of its kind have in common, one standard deviation over the time. */
+  readonly common?: number;
+  /** Seconds with figures multiplied; none where the car does not arrive. */
+  timeWith(factors: Factors): number | undefined;
+}
+
+/** A pack that was driven until it was empty: its minutes are evidence, with or without a probe. */
+export const isDrivenEmpty = ({ kind, report, conditions }: RunRecord): boolean =>
+  RUN_KIND_RECORDS[kind].wholePack === true &&
+  report?.endedBy === 'battery' &&
+  (report.endedAtMinutes ?? 0) > 0 &&
+  conditions.surfaceId !== undefined;
+
+/** Whether a run can be held against its prediction. */
+export const isEvidence = (run: RunRecord): boolean =>
+  (isRepeated(run) && run.attempts.length > 0) || isDrivenEmpty(run);
+
+/**
+ * All that runs say. What runs have in common is not averaged away by driving more of them: each carries it as if it were alone.
+ *
+ * @param spread of attempts over their mean, for a run that has but one
+ */
+export function evidenceFrom(records: readonly RunRecord[], spread: number): Evidence[] {
+  const all = records.flatMap((run) => evidenceOf(run, spread) ?? []);
+  const sharing = all.filter(({ common }) => common !== undefined).length;
+  return all.map((one) => ({ ...one, error: Math.hypot(one.error, (one.common ?? 0) * Math.sqrt(sharing)) }));
+}
+
+function evidenceOf(record: RunRecord, spread: number): Evidence | undefined {
+  const run = { ...record, document: uncalibrated(record.document) };
+  if (isDrivenEmpty(run)) return ofPack(run);
+  if (!isRepeated(run) || run.attempts.length === 0) return undefined;
+  const { id, kind, document, conditions } = run;
+  const timeWith = (factors: Factors) =>
+    nominalRun(scaled(document, conditions.surfaceId, factors), kind, conditions)?.timeS;
+  if (timeWith({}) === undefined) return undefined;
+  const { time, timeErrorS } = measuredOf(run, spread);
+  const error = Math.hypot(timeErrorS / time.mean, USUAL_BETWEEN_RUNS);
+  return { id, document, conditions, timed: run, measuredS: time.mean, error, timeWith };
+}
+
+/** The minutes of a pack go with a power of each figure, near enough; found from 5 % up and down. */
+const STEP = 0.05;
+
+function ofPack({ id, document, conditions, report }: RunRecord): Evidence | undefined {
+  const surfaceId = conditions.surfaceId!;
+  const secondsOf = (car: BuildDocument) => {
+    const pack = packOfRun(car, conditions);
+    return pack.ok ? wholePack(pack.value).unlimited.durationS : 0;
+  };
+  const own = packOfRun(document, conditions);
+  const nominalS = secondsOf(document);
+  if (!own.ok || nominalS === 0) return undefined;
+  const powers = Object.fromEntries(
+    KNOBS.map((knob) => {
+      const [up, down] = [1 + STEP, 1 - STEP].map((factor) =>
+        secondsOf(scaled(document, surfaceId, { [knob]: factor })),
+      ) as [number, number];
+      const both = up > 0 && down > 0;
+      return [knob, both ? Math.log(up / down) / Math.log((1 + STEP) / (1 - STEP)) : 0];
+    }),
+  ) as Record<Knob, number>;
+  const timed: TimedConditions = {
+    ...conditions,
+    surfaceId,
+    surfaceName: conditions.surfaceName ?? '',
+    distanceM: 20,
+  };
+  return {
+    id,
+    document,
+    conditions: { surfaceId },
+    timed: { document, kind: 'timedDistance', conditions: timed },
+    measuredS: 60 * report!.endedAtMinutes!,
+    error: Math.hypot(EMPTY_TOLD, USUAL_BETWEEN_RUNS),
+    common: ownErrorOfMinutes(document, own.value),
+    timeWith: (factors) =>
+      nominalS * KNOBS.reduce((all, knob) => all * (factors[knob] ?? 1) ** powers[knob], 1),
+  };
+}
