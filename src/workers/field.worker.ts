@@ -15,6 +15,7 @@ import {
   USUAL_MAX_ACCEL,
   USUAL_WINDOW_S,
 } from '@/core/physics/timing/track/gpxSpeed';
+import { lapLine, type LapLine } from '@/core/physics/timing/track/lapLine';
 import { planOf } from '@/core/physics/timing/track/plan';
 import { readTrack } from '@/core/physics/timing/track/readTrack';
 import { writeGpx } from '@/core/physics/timing/track/writeGpx';
@@ -69,6 +70,10 @@ const api = {
   /** A track as what a pack is driven with. */
   driven: (bytes: Uint8Array): DrivenTrace | Refusal =>
     told(() => drivenTrace(readSpeeds(readTrack(textOf(bytes)), USUAL_WINDOW_S, USUAL_MAX_ACCEL).kept)),
+
+  /** The round out of a track. */
+  round: (bytes: Uint8Array): LapLine | Refusal =>
+    told(() => lapLine(readSpeeds(readTrack(textOf(bytes)), USUAL_WINDOW_S, USUAL_MAX_ACCEL).kept)),
 
   /** What the timed runs say of the model. */
   calibrate: (runs: RunRecord[]): CalibrateResult | Refusal => told(() => calibrateRuns(runs)),

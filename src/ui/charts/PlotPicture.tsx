@@ -11,6 +11,7 @@ import { cutsOf } from './cuts';
 import { Limits } from './Limits';
 import { LINE_LOOKS } from './lineLooks';
 import type { Plot } from './plotScales';
+import { Strip } from './Strip';
 import { useBrush } from './useBrush';
 import { valueAt } from './valueAt';
 
@@ -110,6 +111,7 @@ export function PlotPicture({
           />
         ))}
       <g clipPath={`url(#${id}-clip)`}>
+        {chart.strip ? <Strip strip={chart.strip} plot={plot} /> : null}
         <Limits {...chart} plot={plot} hatch={`url(#${id}-hatch)`} />
         {lines.map((line) => (
           <path

@@ -12,6 +12,9 @@ export interface ChartLine {
   labelAt?: number;
 }
 
+/** Filled with the accent, filled with ink, or hollow. */
+export type StripLook = 'accent' | 'ink' | 'hollow';
+
 /** A measured point with its error, or a predicted one, hollow. */
 export interface ChartPoint {
   x: number;
@@ -42,6 +45,8 @@ export interface ChartProps {
   points?: readonly ChartPoint[];
   /** Upright lines: a wish or a distance. */
   uprights?: readonly { x: number; label: string; wish?: boolean }[];
+  /** A band along the foot: what each stretch between two places is. */
+  strip?: { xs: readonly number[]; looks: readonly StripLook[] };
   /** Where the x axis starts, 0 if not given. */
   xMin?: number;
   xMax: number;

@@ -1,13 +1,15 @@
 import { wholePercents } from '@/core/base/numeric/wholePercents';
 import { formatNumber, formatText, type Reader } from '@/core/base/units/formatQuantity';
-import type { Turn } from '@/core/car/document/brief';
+import type { Crossing } from '@/core/physics/laps/crossing';
+import { counted } from '../lists';
+import type { TrackLine, Turn } from '@/core/car/document/brief';
 import type { LapOfBuild } from '@/core/worked/place/lapOfBuild';
 import type { LapGear, LapGears } from '@/core/worked/place/lapGears';
 import type { DriveLapResult, LapLimit } from '@/core/physics/laps/lap';
 
 export const TURN_WORDS: Readonly<Record<Turn, string>> = { left: 'to the left', right: 'to the right' };
 
-const LIMIT_WORDS: Readonly<Record<LapLimit, string>> = {
+export const LIMIT_WORDS: Readonly<Record<LapLimit, string>> = {
   grip: 'the tyres',
   drive: 'the motor',
   braking: 'the brakes',
@@ -58,6 +60,18 @@ const S_PER_MIN = 60;
 /** By how much the round does not close. */
 export const gapSentence = (gap: { m: number; deg: number }, reader: Reader): string =>
   `The round does not close: its end lies ${formatText(gap.m, 'distanceM', reader, 2)} from its start and points ${formatNumber(gap.deg, reader.locale, 2)}° another way. The lap is worked out as if it did.`;
+
+/** Where the round comes over itself. */
+export const crossingSentence = ({ atM, againM }: Crossing, reader: Reader): string =>
+  `The round crosses itself, ${formatText(atM, 'distanceM', reader, 2)} and ${formatText(againM, 'distanceM', reader, 3)} from its start: right for a figure of eight, and a slip of the tape or the receiver otherwise.`;
+
+/** A line that does not come back. */
+export const openSentence = (): string =>
+  'The track passes no place twice the same way, so there is no round in it: it is driven once, from a standstill.';
+
+/** What a round out of a track is made of. */
+export const roundTold = ({ closed, rounds }: TrackLine): string =>
+  closed ? `mean of ${counted(rounds, 'round')}` : 'no round in it';
 
 /** A gear as one speaks of it. */
 export const gearName = ({ ratio }: Pick<LapGear, 'ratio'>, reader: Reader): string =>

@@ -87,6 +87,15 @@ export const BRIEF_LABELS: Readonly<Record<string, FieldLabel>> = {
   },
   'brief.track.segments.*.turn': { label: 'Turns' },
   'brief.track.segments.*.gradePct': { label: 'Climb', quantity: 'percent', limits: { from: -100, to: 100 } },
+  'brief.track.line': { label: 'Round as it was driven' },
+  'brief.track.line.name': { label: 'Name of the round' },
+  'brief.track.line.closed': { label: 'It comes back to its start' },
+  'brief.track.line.pointsM': { label: 'Points of the round' },
+  'brief.track.line.rounds': {
+    label: 'Rounds that it is the mean of',
+    quantity: 'count',
+    limits: { from: 1 },
+  },
   'brief.track.style': {
     label: 'Grip that the driver uses',
     quantity: 'share',

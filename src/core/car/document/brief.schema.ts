@@ -9,6 +9,7 @@ import {
   type Place,
   type SizeClass,
   type Track,
+  type TrackLine,
   type TrackSegment,
   TURNS,
 } from './brief';
@@ -30,7 +31,7 @@ const sizeClassSchema = Joi.object<SizeClass>({
   massBudgetG: positive().max(1e6).required(),
 });
 
-const MOST_SEGMENTS = 60;
+const [MOST_SEGMENTS, MOST_POINTS] = [60, 700];
 
 const trackSchema = Joi.object<Track>({
   segments: Joi.array()
@@ -45,6 +46,16 @@ const trackSchema = Joi.object<Track>({
     )
     .max(MOST_SEGMENTS)
     .unique('id'),
+  line: Joi.object<TrackLine>({
+    name: text(120).required(),
+    closed: Joi.boolean().required(),
+    pointsM: Joi.array()
+      .items(Joi.array().items(finite().min(-10_000).max(10_000)).length(2))
+      .min(3)
+      .max(MOST_POINTS)
+      .required(),
+    rounds: count().required(),
+  }),
   style: finite().min(0.3).max(1),
 });
 

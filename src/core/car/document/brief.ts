@@ -48,9 +48,19 @@ export interface TrackSegment {
   gradePct?: number;
 }
 
-/** The round that it is driven. */
+/** A round as it was driven, m east and north of its start. */
+export interface TrackLine {
+  name: string;
+  closed: boolean;
+  pointsM: [number, number][];
+  /** Rounds that it is the mean of. */
+  rounds: number;
+}
+
+/** The round that it is driven: laid out segment by segment, or as it was driven, which goes first. */
 export interface Track {
   segments?: TrackSegment[];
+  line?: TrackLine;
   /** Share of the grip that the driver uses. */
   style?: number;
 }

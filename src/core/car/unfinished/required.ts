@@ -36,6 +36,7 @@ const ofAnEnd = (end: 'front' | 'rear') => ({
 /** What a thing of the document cannot be without while it is there; `*` stands for an item's id. */
 export const REQUIRED: Readonly<Record<string, readonly string[]>> = {
   'brief.track.segments.*': ['id', 'lengthM'],
+  'brief.track.line': ['name', 'closed', 'pointsM', 'rounds'],
   'brief.surfaces.*': [
     'id',
     'name',

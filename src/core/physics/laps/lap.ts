@@ -64,10 +64,18 @@ const S_PER_HOUR = 3600;
  * @throws CalcError at a track without a form or with both, at a point twice, and at brakes that cannot be
  * @see Brayshaw and Harrison, Proc. IMechE D 219 (2005); Milliken, Race Car Vehicle Dynamics, ch. 2 and 5
  */
-export const driveLap = (input: DriveLapInput): DriveLapResult => lapped(input, 1);
+export function driveLap(input: DriveLapInput): DriveLapResult {
+  const { decidedBy: _, ...found } = lapped(input, 1);
+  return found;
+}
+
+/** A lap with what decides in each stretch of its series. */
+export interface LappedResult extends DriveLapResult {
+  decidedBy?: LapLimit[];
+}
 
 /** The same with the stretches scaled, for the proof that they are short enough. */
-export function lapped(input: DriveLapInput, scale: number): DriveLapResult {
+export function lapped(input: DriveLapInput, scale: number): LappedResult {
   if (input.brake) refuseBrake(input.brake, input.car.drivenAxles);
   const track = trackOf(input.track, scale);
   const car = new Cornering(input);
@@ -159,6 +167,7 @@ function observed(input: DriveLapInput, track: Track, car: Cornering, { w, decid
   const spent = { grip: 0, drive: 0, braking: 0 };
   const sums = { timeS: 0, ampS: 0, squared: 0, packAs: 0, asideJ: 0 };
   const tS = [0];
+  const decidedBy: LapLimit[] = [];
   for (let at = 0; at < curvature.length; at++) {
     const [before, after] = [speeds[at]!, speeds[at + 1]!];
     const length = wayM[at + 1]! - wayM[at]!;
@@ -167,8 +176,9 @@ function observed(input: DriveLapInput, track: Track, car: Cornering, { w, decid
     const lateral = (before * before + after * after) * 0.5 * curvature[at]!;
     const forces = stretchForces(plant, car.losses, [before, after], dt, lateral);
     const { packA } = stretchElectrics(plant, car.losses, forces, plant.windingOhm);
-    const limit = decided[at] === BY_LIMIT ? (pulls(car, track, at, w) ? 'grip' : 'braking') : undefined;
-    spent[limit ?? (decided[at] === BY_GRIP ? 'grip' : 'drive')] += dt;
+    const limit = limitOf(decided[at]!, () => pulls(car, track, at, w));
+    decidedBy.push(limit);
+    spent[limit] += dt;
     sums.timeS += dt;
     sums.ampS += forces.amps * dt;
     sums.squared += forces.amps ** 2 * dt;
@@ -204,7 +214,13 @@ function observed(input: DriveLapInput, track: Track, car: Cornering, { w, decid
       lateralMps2,
       gradePct: speeds.map((_, node) => gradePct[Math.min(node, gradePct.length - 1)]!),
     },
+    decidedBy,
   };
+}
+
+function limitOf(decided: number, pulled: () => boolean): LapLimit {
+  if (decided === BY_LIMIT) return pulled() ? 'grip' : 'braking';
+  return decided === BY_GRIP ? 'grip' : 'drive';
 }
 
 /** Whether the motors do not have to brake in a stretch. */

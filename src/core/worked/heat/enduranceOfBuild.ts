@@ -6,7 +6,7 @@ import type { CycleDefinition } from '../../physics/motion/cruise';
 import type { EnduranceInput } from '../../physics/heat/enduranceDefinition';
 import type { TraceSeries } from '../../physics/heat/trace';
 import type { DriveRunInput } from '../../physics/motion/definition';
-import { lapDriven, lapTrace } from '../track/lapDriven';
+import { hasRound, lapDriven, lapTrace } from '../track/lapDriven';
 import { auxiliaryOf } from '../power/auxiliaryOfBuild';
 import { type RunConditions, runInputOf } from '../motion/runOfBuild';
 import { controllerOf, fansA, thermalOf, tooManyFins } from './thermalOfBuild';
@@ -45,7 +45,7 @@ export function dutyOf(document: BuildDocument, run: DriveRunInput): Assembled<C
   const needs = (path: string) => ({ ok: false, missing: [path] }) as const;
   const is = (value: Cycle) => ({ ok: true, value }) as const;
   if (duty === 'lap') {
-    if (!document.brief.track?.segments?.length) return needs('brief.track.segments');
+    if (!hasRound(document.brief.track)) return needs('brief.track.segments');
     const { series } = lapDriven(document, run);
     if (!series) return needs('brief.track.segments:drivable');
     return is({ series: lapTrace(series) });

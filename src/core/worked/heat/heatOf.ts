@@ -11,6 +11,7 @@ import { packOfBuild, type PackOfBuild } from './enduranceOfBuild';
 import { drivePack } from './wholePack';
 import { driveRun } from '../../physics/motion/run';
 import type { Assembled } from '../../base/assembled';
+import { lapDriven } from '../track/lapDriven';
 import { heatWhatIfs, type WhatIf } from './whatIfs';
 
 declare module '../../base/errors' {
@@ -44,7 +45,10 @@ export function heatOf(document: BuildDocument, surface: ChosenSurface): Assembl
   const { topSpeedMps } = driveRun(input.value);
   const pack = drivePack(input.value);
   const pass = passOf(input.value, pack);
-  const laps = document.drive.heat?.duty === 'lap' ? lapsOf(document, pack) : undefined;
+  const laps =
+    document.drive.heat?.duty === 'lap'
+      ? pack.distanceM / lapDriven(document, input.value).lengthM
+      : undefined;
   return {
     ok: true,
     value: {
@@ -82,9 +86,6 @@ function speedAt({ tS, speedMps }: TraceSeries, t: number): number {
   const share = Math.min(1, (t - tS[next - 1]!) / (tS[next]! - tS[next - 1]!));
   return speedMps[next - 1]! + share * (speedMps[next]! - speedMps[next - 1]!);
 }
-
-const lapsOf = ({ brief }: BuildDocument, { distanceM }: EnduranceResult): number =>
-  distanceM / (brief.track?.segments ?? []).reduce((sum, { lengthM }) => sum + lengthM, 0);
 
 export interface TriedWhatIf extends WhatIf {
   readonly minutes: number;

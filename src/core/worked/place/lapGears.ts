@@ -5,7 +5,7 @@ import type { BuildDocument } from '../../car/document/document';
 import { overallRatio } from '../../car/document/drive';
 import { pinionsOnWheel, plainStage, ratioPatch } from '../drive/teeth';
 import { runInputOf } from '../motion/runOfBuild';
-import { lapDriven } from '../track/lapDriven';
+import { hasRound, lapDriven } from '../track/lapDriven';
 
 /** One way of gearing the car for its lap. */
 export interface LapGear {
@@ -39,7 +39,7 @@ export function lapGears(document: BuildDocument, surface: ChosenSurface | undef
   const ratio = overallRatio(document.drive);
   const missing = [
     ...(run.ok ? [] : run.missing),
-    ...(document.brief.track?.segments?.length ? [] : ['brief.track.segments']),
+    ...(hasRound(document.brief.track) ? [] : ['brief.track.segments']),
     ...(ratio === undefined ? ['drive.stages'] : []),
   ];
   if (!run.ok || ratio === undefined || missing.length > 0) return { ok: false, missing };

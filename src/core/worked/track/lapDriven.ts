@@ -1,6 +1,8 @@
 import { keepLast } from '../../base/kept';
 import type { BuildDocument } from '../../car/document/document';
-import { driveLap, type DriveLapResult } from '../../physics/laps/lap';
+import type { Track } from '../../car/document/brief';
+import type { TrackDefinition } from '../../physics/laps/definition';
+import { type LappedResult, lapped, type DriveLapResult } from '../../physics/laps/lap';
 import type { DriveRunInput } from '../../physics/motion/definition';
 import type { TraceSeries } from '../../physics/heat/trace';
 import { auxiliaryOf } from '../power/auxiliaryOfBuild';
@@ -8,25 +10,36 @@ import { brakesOf } from './brakesOfBuild';
 
 export const USUAL_STYLE = 0.9;
 
-const keep = keepLast<DriveLapResult>(20);
+const keep = keepLast<LappedResult>(20);
 
-/** A lap of the build's own segments, with typical losses and what hangs on its pack; kept for the pages and checks that ask again. */
-export function lapDriven(document: BuildDocument, run: DriveRunInput): DriveLapResult {
-  const { segments = [], style = USUAL_STYLE } = document.brief.track ?? {};
+/** Whether there is a round to drive. */
+export const hasRound = (track: Track | undefined): boolean =>
+  track?.line !== undefined || (track?.segments?.length ?? 0) > 0;
+
+/** The round as a lap takes it. */
+function roundOf({ segments = [], line }: Track): TrackDefinition {
+  if (line) return { closed: line.closed, pointsM: line.pointsM };
+  return {
+    segments: segments.map(({ lengthM, radiusM, gradePct }) => ({
+      lengthM,
+      ...(radiusM === undefined ? {} : { radiusM }),
+      ...(gradePct === undefined ? {} : { gradePct }),
+    })),
+  };
+}
+
+/** A lap of the build's own round, with typical losses and what hangs on its pack; kept for the pages and checks that ask again. */
+export function lapDriven(document: BuildDocument, run: DriveRunInput): LappedResult {
+  const { track = {} } = document.brief;
+  const { style = USUAL_STYLE } = track;
   const input = {
     ...run,
-    track: {
-      segments: segments.map(({ lengthM, radiusM, gradePct }) => ({
-        lengthM,
-        ...(radiusM === undefined ? {} : { radiusM }),
-        ...(gradePct === undefined ? {} : { gradePct }),
-      })),
-    },
+    track: roundOf(track),
     drivingStyle: style,
     brake: brakesOf(document),
     losses: { auxiliaryA: auxiliaryOf(document) },
   };
-  return keep(JSON.stringify(input), () => driveLap(input));
+  return keep(JSON.stringify(input), () => lapped(input, 1));
 }
 
 /** A lap is followed in steps of this, s: a tenth of the points, and the minutes of a pack within 0.3 %. */

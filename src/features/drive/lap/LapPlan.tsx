@@ -1,10 +1,22 @@
 'use client';
 
 import Box from '@mui/material/Box';
+import Typography from '@mui/material/Typography';
+import { LAP_LIMITS, type LapLimit } from '@/core/physics/laps/lap';
 import type { LapOfBuild } from '@/core/worked/place/lapOfBuild';
 import { formatText } from '@/core/base/units/formatQuantity';
 import chartsCss from '@/ui/charts/charts.module.css';
+import type { StripLook } from '@/ui/charts/chartProps';
+import { Row } from '@/ui/layout/Row';
 import { useReader } from '@/ui/reader';
+import { LIMIT_WORDS } from '@/words/driving/lap';
+
+/** What decides over the speed, as it is drawn. */
+export const LIMIT_LOOKS: Readonly<Record<LapLimit, StripLook>> = {
+  drive: 'accent',
+  grip: 'ink',
+  braking: 'hollow',
+};
 
 const [WIDTH, HEIGHT, MARGIN] = [420, 300, 34];
 const [THIN, BROAD] = [1.5, 11];
@@ -33,7 +45,12 @@ export function LapPlan({ lap, plan }: Pick<LapOfBuild, 'lap' | 'plan'>) {
   const step = Math.max(1, Math.round((plan.length - 1) / MOST_PIECES));
   const pieces = Array.from({ length: Math.ceil((plan.length - 1) / step) }, (_, piece) => {
     const [from, to] = [piece * step, Math.min(plan.length - 1, (piece + 1) * step)];
-    return { from, to, width: THIN + (BROAD - THIN) * ((speeds?.[from] ?? 0) / most) };
+    return {
+      from,
+      to,
+      by: lap.decidedBy?.[from] ?? 'drive',
+      width: THIN + (BROAD - THIN) * ((speeds?.[from] ?? 0) / most),
+    };
   });
   const marks = speeds
     ? [
@@ -51,27 +68,56 @@ export function LapPlan({ lap, plan }: Pick<LapOfBuild, 'lap' | 'plan'>) {
       <figcaption>
         <span>The round from above: the broader, the faster</span>
       </figcaption>
+      <Row sx={{ gap: 1.5 }} data-testid="lap-legend">
+        {LAP_LIMITS.map((by) => (
+          <Typography key={by} variant="small" component="span">
+            <svg width="18" height="10" aria-hidden="true">
+              <rect
+                x="0.5"
+                y="1.5"
+                width="17"
+                height="7"
+                fill={
+                  LIMIT_LOOKS[by] === 'hollow'
+                    ? 'var(--sheet)'
+                    : by === 'drive'
+                      ? 'var(--moss)'
+                      : 'var(--ink)'
+                }
+                stroke="var(--ink)"
+                strokeWidth="0.75"
+              />
+            </svg>{' '}
+            {LIMIT_WORDS[by]}
+          </Typography>
+        ))}
+      </Row>
       <svg
         viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
         role="img"
         aria-label={`A round of ${formatText(lap.lengthM, 'distanceM', reader, 3)}, its ribbon as broad as the car is fast.`}
       >
-        {pieces.map(({ from, to, width }) => {
-          const [x1, y1] = at(from);
-          const [x2, y2] = at(to);
-          return (
-            <line
-              key={from}
-              x1={x1}
-              y1={y1}
-              x2={x2}
-              y2={y2}
-              stroke="var(--moss)"
-              strokeWidth={width}
-              strokeLinecap="round"
-            />
-          );
-        })}
+        {(['under', 'over'] as const).map((layer) =>
+          pieces.map(({ from, to, by, width }) => {
+            const [x1, y1] = at(from);
+            const [x2, y2] = at(to);
+            const hollow = LIMIT_LOOKS[by] === 'hollow';
+            if (layer === 'over' && !hollow) return null;
+            return (
+              <line
+                key={`${layer} ${from}`}
+                x1={x1}
+                y1={y1}
+                x2={x2}
+                y2={y2}
+                data-by={by}
+                stroke={layer === 'over' ? 'var(--sheet)' : by === 'drive' ? 'var(--moss)' : 'var(--ink)'}
+                strokeWidth={layer === 'over' ? Math.max(0.5, width - 2) : width}
+                strokeLinecap={hollow ? 'butt' : 'round'}
+              />
+            );
+          }),
+        )}
         <circle cx={at(0)[0]} cy={at(0)[1]} r="5" fill="var(--paper)" stroke="var(--ink)" strokeWidth="2" />
         <text x={at(0)[0]} y={at(0)[1] + 20} textAnchor="middle">
           start

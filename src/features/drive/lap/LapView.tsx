@@ -14,7 +14,7 @@ import { LineChart } from '@/ui/charts/LineChart';
 import { Note } from '@/ui/controls/Note';
 import { useReader } from '@/ui/reader';
 import { sayAll } from '@/words/findings';
-import { costSentence, gapSentence, lapSentence } from '@/words/driving/lap';
+import { costSentence, crossingSentence, gapSentence, lapSentence, openSentence } from '@/words/driving/lap';
 import { problemOf } from '@/words/refusals/problemOf';
 import { StillNeeds } from '../../fields/StillNeeds';
 import { Ask } from '../../frame/Ask';
@@ -22,7 +22,7 @@ import { Apart, Charts } from '../../frame/Guarded';
 import { SurfaceSwitch } from '../../frame/SurfaceSwitch';
 import { useBuild } from '../../session/BuildContext';
 import { LapGearing } from './LapGearing';
-import { LapPlan } from './LapPlan';
+import { LapPlan, LIMIT_LOOKS } from './LapPlan';
 
 type Build = ReturnType<typeof useBuild>;
 
@@ -56,7 +56,8 @@ export function LapView() {
       </Note>
     );
   if (!found.ok) return <StillNeeds missing={found.missing} />;
-  const { lap, plan, gap, segmentS, segments } = found.value;
+  const { lap, plan, gap, crossing, segmentS, segments } = found.value;
+  const { line } = document.brief.track ?? {};
   const { series } = lap;
   const before = other?.lap.series;
   return (
@@ -100,11 +101,16 @@ export function LapView() {
                 ys: series.speedMps,
               },
             ]}
+            strip={
+              lap.decidedBy ? { xs: series.sM, looks: lap.decidedBy.map((by) => LIMIT_LOOKS[by]) } : undefined
+            }
             summary={lapSentence(lap, reader)}
           />
         ) : null}
       </Charts>
       <Typography sx={{ mt: 1 }}>{costSentence(found.value, reader)}</Typography>
+      {crossing ? <Note>{crossingSentence(crossing, reader)}</Note> : null}
+      {line && !line.closed ? <Note>{openSentence()}</Note> : null}
       {gap.m > GAP_M || gap.deg > GAP_DEG ? <Note>{gapSentence(gap, reader)}</Note> : null}
       {lap.notes.length > 0 ? <Note tone="bad">{sayAll(lap.notes, reader)}</Note> : null}
       {segmentS ? (

@@ -59,7 +59,7 @@ export function drivenTrace(kept: readonly (readonly KeptPoint[])[]): DrivenTrac
 const rounded = (value: number) => Math.round(1000 * value) / 1000;
 
 /** All stretches one after the other on a plane through the first point; a break takes no time and no way. */
-function closedUp(kept: readonly (readonly KeptPoint[])[]) {
+export function closedUp(kept: readonly (readonly KeptPoint[])[]) {
   const found = { tS: [] as number[], wayM: [] as number[], eastM: [] as number[], northM: [] as number[] };
   const origin = kept[0]?.[0];
   let [time, way] = [0, 0];
