@@ -3,6 +3,19 @@ import { numberIn, toTab } from './driveTabs';
 import { timedRun } from './fieldRuns';
 import { expect, field, freshName, readyBuild, saved, test, toSegment } from './page';
 
+/** A circle of 20 m at 3 m/s for 200 s. */
+const circle = writeGpx('circle', [
+  Array.from({ length: 201 }, (_, at) => {
+    const metre = 360 / (2 * Math.PI * 6_371_008.8);
+    const angle = (3 * at) / 20;
+    return {
+      atMs: Date.UTC(2026, 4, 1, 10, 0, at),
+      latDeg: 20 * Math.sin(angle) * metre,
+      lonDeg: 20 * Math.cos(angle) * metre,
+    };
+  }),
+]);
+
 test('a place that is too short says the speed it allows, and a longer one takes the pass', async ({
   page,
 }) => {
@@ -61,8 +74,12 @@ test('a round is laid out segment by segment, and a longer gear is compared on i
   await expect(answer).toContainText(/A lap of 65.2\sm takes [\d.]+\ss/);
   await expect(page.getByRole('table', { name: 'Segment by segment' }).getByRole('row')).toHaveCount(5);
   await page.getByRole('button', { name: 'pin' }).click();
-  await field(page, 'Grip that the driver uses').fill('60');
+  // a gentler driver, by one slider: its least is three tenths
+  const style = page.getByRole('slider', { name: 'Grip that the driver uses' });
+  await style.press('Home');
   await expect(answer).toContainText(/slower than/);
+  await style.press('End');
+  await expect(answer).toContainText(/faster than/);
   await page.getByRole('region', { name: 'Segment 4' }).getByRole('button').first().click();
   await expect(answer).toContainText(/A lap of 52.6\sm/);
   // long straights want a longer gear
@@ -81,18 +98,30 @@ test('a round is laid out segment by segment, and a longer gear is compared on i
   await saved(page);
 });
 
-/** A circle of 20 m at 3 m/s for 200 s. */
-const circle = writeGpx('circle', [
-  Array.from({ length: 201 }, (_, at) => {
-    const metre = 360 / (2 * Math.PI * 6_371_008.8);
-    const angle = (3 * at) / 20;
-    return {
-      atMs: Date.UTC(2026, 4, 1, 10, 0, at),
-      latDeg: 20 * Math.sin(angle) * metre,
-      lonDeg: 20 * Math.cos(angle) * metre,
-    };
-  }),
-]);
+test('a round comes out of a track, is drawn by what decides over its speed, and makes room for one by hand', async ({
+  page,
+}) => {
+  await readyBuild(page, freshName('Round'));
+  await toSegment(page, 'Drive');
+  await page.getByRole('tab', { name: 'Lap', exact: true }).click();
+  const file = page.getByLabel('File of a track with the round');
+  const give = (name: string, text: string) =>
+    file.setInputFiles({ name, mimeType: 'text/csv', buffer: Buffer.from(text) });
+  await give('words.csv', 'time,lat,lon\nsoon,here,there\n');
+  await expect(page.getByRole('alert').filter({ hasText: 'words.csv' })).toBeVisible();
+  await give('circle.gpx', circle);
+  // 2π·20 m
+  const answer = page.getByRole('heading', { level: 1 });
+  await expect(answer).toContainText(/A lap of 12[4-7]\s*m takes/);
+  await expect(page.getByText(/^mean of \d rounds$/)).toBeVisible();
+  await expect(page.getByTestId('lap-plan').locator('[data-by="grip"]').first()).toBeAttached();
+  await expect(page.getByTestId('lap-speed').locator('[data-part="strip"] rect').first()).toBeAttached();
+  await give('row.csv', 'time,lat,lon\n0,0,0\n1,0,0.00005\n2,0,0.0001\n3,0,0.00015\n4,0,0.0002\n');
+  await expect(page.getByText(/there is no round in it: it is driven once/)).toBeVisible();
+  await page.getByRole('button', { name: 'back to a round laid out by hand' }).click();
+  await expect(answer).toContainText('it needs segments of the track');
+  await saved(page);
+});
 
 test('a pack is driven as the lap, and as on a track of one’s own, which moves minutes and heat', async ({
   page,

@@ -8,6 +8,7 @@ import { Note } from '@/ui/controls/Note';
 import fieldsCss from '@/ui/fields.module.css';
 import { Row } from '@/ui/layout/Row';
 import { QuantitySlider } from '@/ui/QuantitySlider';
+import { labelOf } from '@/words/labels/labels';
 import { roundTold, TURN_WORDS } from '@/words/driving/lap';
 import { workerOf } from '@/workers/clients';
 import { newId } from '../../api';
@@ -34,7 +35,7 @@ export function LapBench() {
       {line ? null : <LaidOut />}
       <Group title="The driver">
         <QuantitySlider
-          label="Share of the grip that is driven"
+          label={labelOf(STYLE).label}
           quantity="share"
           value={style}
           min={0.3}

@@ -2,9 +2,10 @@
 
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
-import { LAP_LIMITS, type LapLimit } from '@/core/physics/laps/lap';
+import type { LapLimit } from '@/core/physics/laps/lap';
 import type { LapOfBuild } from '@/core/worked/place/lapOfBuild';
 import { formatText } from '@/core/base/units/formatQuantity';
+import lapCss from './lap.module.css';
 import chartsCss from '@/ui/charts/charts.module.css';
 import type { StripLook } from '@/ui/charts/chartProps';
 import { Row } from '@/ui/layout/Row';
@@ -18,6 +19,7 @@ export const LIMIT_LOOKS: Readonly<Record<LapLimit, StripLook>> = {
   braking: 'hollow',
 };
 
+const DRAWN: readonly LapLimit[] = ['drive', 'grip', 'braking'];
 const [WIDTH, HEIGHT, MARGIN] = [420, 300, 34];
 const [THIN, BROAD] = [1.5, 11];
 const MOST_PIECES = 160;
@@ -69,8 +71,8 @@ export function LapPlan({ lap, plan }: Pick<LapOfBuild, 'lap' | 'plan'>) {
         <span>The round from above: the broader, the faster</span>
       </figcaption>
       <Row sx={{ gap: 1.5 }} data-testid="lap-legend">
-        {LAP_LIMITS.map((by) => (
-          <Typography key={by} variant="small" component="span">
+        {DRAWN.map((by) => (
+          <Typography key={by} variant="small" component="span" className={lapCss.legend}>
             <svg width="18" height="10" aria-hidden="true">
               <rect
                 x="0.5"
@@ -113,7 +115,7 @@ export function LapPlan({ lap, plan }: Pick<LapOfBuild, 'lap' | 'plan'>) {
                 data-by={by}
                 stroke={layer === 'over' ? 'var(--sheet)' : by === 'drive' ? 'var(--moss)' : 'var(--ink)'}
                 strokeWidth={layer === 'over' ? Math.max(0.5, width - 2) : width}
-                strokeLinecap={hollow ? 'butt' : 'round'}
+                strokeLinecap={hollow && layer === 'under' ? 'butt' : 'round'}
               />
             );
           }),
@@ -124,14 +126,14 @@ export function LapPlan({ lap, plan }: Pick<LapOfBuild, 'lap' | 'plan'>) {
         </text>
         {marks.map(({ key, index }) => {
           const [x, y] = at(index);
-          const outward = x < WIDTH / 2 ? -1 : 1;
+          const [inX, inY] = [x < WIDTH / 2 ? 1 : -1, y < HEIGHT / 2 ? 1 : -1];
           return (
             <text
               key={key}
               className={chartsCss.strong}
-              x={x + outward * -12}
-              y={y - 12}
-              textAnchor={outward < 0 ? 'start' : 'end'}
+              x={x + inX * 12}
+              y={y + inY * 18 + 4}
+              textAnchor={inX > 0 ? 'start' : 'end'}
             >
               {formatText(speeds![index]!, 'speedMps', reader, 3)}
             </text>
