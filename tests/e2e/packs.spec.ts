@@ -68,3 +68,40 @@ test('a pack is expected before it is driven, stands over its curve afterwards, 
   await expect(page.getByTestId('calibrate-answer')).toContainText(/2 runs of A say|tell no figure better/);
   await expect(page.getByText('Minutes of each pack: measured')).toBeVisible();
 });
+
+test('one of four motors is found weak on the bench, and the run, the heat and the turn on the spot know it', async ({
+  page,
+}) => {
+  const root = await readyBuild(page, freshName('Four'));
+  await toSegment(page, 'Drive');
+  await toTab(page, 'Train', 'Layout');
+  await page.getByRole('combobox', { name: 'Driven', exact: true }).selectOption({ label: 'both axles' });
+  await page.getByRole('combobox', { name: 'A motor for' }).selectOption({ label: 'each driven wheel' });
+  await saved(page);
+  await page.goto(`${root}/field`);
+  await page.getByRole('combobox', { name: 'Kind of run' }).selectOption({ label: 'Wheels-up spin' });
+  for (const [motor, rpm] of [
+    ['Front left', '15000'],
+    ['Front right', '15100'],
+    ['Rear left', '13500'],
+    ['Rear right', '14950'],
+  ]) {
+    await field(page, `${motor} motor turns`).fill(rpm!);
+    await field(page, `${motor} motor draws`).fill(motor === 'Rear left' ? '3' : '1.5');
+  }
+  await page.getByRole('button', { name: /^Save the run/ }).click();
+  await expect(page.getByTestId('runs').locator('.longrow')).toContainText('rear left motor');
+  await toSegment(page, 'Drive');
+  await toTab(page, 'Train', 'Layout');
+  await expect(page.getByTestId('free-rearLeft')).toContainText('something drags');
+  await expect(page.getByTestId('free-frontLeft')).toContainText('as it should');
+  await page.getByRole('button', { name: 'Take the figures of the bench run over' }).click();
+  await expect(page.getByTestId('motor-shares')).toContainText('At the top speed the rear left motor');
+  await page.getByRole('combobox', { name: 'Turns by' }).selectOption({ label: 'driving the sides apart' });
+  await expect(page.getByTestId('pivot')).toContainText(/turns? on the spot/);
+  await toTab(page, 'Heat and duty');
+  await expect(page.getByRole('heading', { level: 1 })).toContainText(
+    /The case of the .* motor, which runs hottest/,
+  );
+  await saved(page);
+});

@@ -9,7 +9,7 @@ import { useWriter } from '@/ui/reader';
 import { topSpeedFacts } from '@/core/physics/motion/topSpeedFacts';
 import dynamic from 'next/dynamic';
 import { Suspense } from 'react';
-import { motorsInAll } from '@/core/car/document/drive';
+import { motorsInAll } from '@/core/car/document/motors';
 import { meanOfRuns } from '@/core/worked/field/measured';
 import { isTimed } from '@/core/car/records/records';
 import { workingTopSpeed } from '@/words/workings/motion';

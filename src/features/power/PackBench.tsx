@@ -4,7 +4,7 @@ import { Note } from '@/ui/controls/Note';
 import { useBuild } from '../session/BuildContext';
 import { type ChosenController, MOTOR_KINDS, USUAL_USABLE_SHARE } from '@/core/car/document/power';
 import { controllerSides } from '@/core/physics/cooling/controllerCooling';
-import { motorsInAll } from '@/core/car/document/drive';
+import { motorsInAll } from '@/core/car/document/motors';
 import { MOTOR_KIND_NAMES } from '@/words/labels/heatWords';
 import { Choice, DocumentChoice, DocumentField, Group } from '../fields/fields';
 import { LibraryPick } from '../fields/LibraryPick';

@@ -9,6 +9,7 @@ import {
   HOUSING_NAMES,
   JOINT_NAMES,
   MOTOR_KIND_NAMES,
+  MOTORS_AT_NAMES,
   MOUNT_NAMES,
 } from './heatWords';
 import { labelOf } from './labels';
@@ -42,7 +43,7 @@ const WORDS: Readonly<Record<string, Readonly<Record<string, string>>>> = {
   'power.controller.kind': MOTOR_KIND_NAMES,
   'power.controller.cooling': CONTROLLER_COOLING_NAMES,
   'drive.motorAxis': { x: 'along the car', y: 'across the car' },
-  'drive.motorsAt': { car: 'the whole car', axle: 'each driven axle', wheel: 'each driven wheel' },
+  'drive.motorsAt': MOTORS_AT_NAMES,
   'drive.mounting': { chassis: 'on the chassis', wheel: 'in the wheels' },
   'suspension.front.corner': CORNER_WORDS,
   'suspension.rear.corner': CORNER_WORDS,

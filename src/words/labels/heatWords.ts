@@ -2,6 +2,7 @@ import type { Housing } from '@/core/physics/heat/thermalDefaults';
 import type { Body } from '@/core/physics/cooling/airflow';
 import type { Fan } from '@/core/physics/cooling/caseCooling';
 import type { ControllerCooling } from '@/core/physics/cooling/controllerCooling';
+import type { MotorPlace, MotorsAt } from '@/core/car/document/drive';
 import type { MotorKind } from '@/core/car/document/power';
 import type { Duty, MountMaterial, PinionJoint } from '@/core/car/document/heat';
 
@@ -52,6 +53,26 @@ export const MOUNT_NAMES: Readonly<Record<MountMaterial, string>> = {
   abs: 'ABS',
   nylon: 'nylon',
   polycarbonate: 'polycarbonate',
+};
+
+/** What a motor is there for. */
+export const MOTORS_AT_NAMES: Readonly<Record<MotorsAt, string>> = {
+  car: 'the whole car',
+  axle: 'each driven axle',
+  side: 'each side',
+  wheel: 'each driven wheel',
+};
+/** One of several motors. */
+export const MOTOR_PLACE_NAMES: Readonly<Record<MotorPlace, string>> = {
+  car: 'motor',
+  front: 'front motor',
+  rear: 'rear motor',
+  left: 'left motor',
+  right: 'right motor',
+  frontLeft: 'front left motor',
+  frontRight: 'front right motor',
+  rearLeft: 'rear left motor',
+  rearRight: 'rear right motor',
 };
 
 /** How a motor is switched. */

@@ -3,6 +3,7 @@ import { dropLimit, growthOf, hottest, lapTimesOf, stopsSaid } from '@/core/work
 import { type WrongWheel, wrongWheels } from '@/core/worked/field/wrongWheels';
 import { formatNumber, formatText, formatWithError, type Reader } from '@/core/base/units/formatQuantity';
 import { counted, listed } from '../lists';
+import { MOTOR_PLACE_NAMES } from '../labels/heatWords';
 import type { RunRecord, RunSheet } from '@/core/car/records/records';
 import { type RunReport, WHEELS } from '@/core/car/records/report';
 import { isTimedKind, type UntimedKind } from '@/core/car/records/runKinds';
@@ -75,6 +76,10 @@ const TELLERS: Readonly<Record<UntimedKind, Teller>> = {
           ? `${named === 4 ? 'all four wheels turn' : `${named} wheels turn`} forward`
           : '',
       report.noise ? `noise: ${report.noise}` : '',
+      ...(report.motors ?? []).map(
+        ({ id, rpm, currentA }) =>
+          `${MOTOR_PLACE_NAMES[id]} ${formatText(rpm, 'rpm', reader, 5)} at ${formatText(currentA, 'currentA', reader)}`,
+      ),
       ...temperatureWords(report, reader),
     ];
   },

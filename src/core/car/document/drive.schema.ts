@@ -6,7 +6,9 @@ import {
   type ChosenTyre,
   type Drive,
   type GearBody,
+  MOTOR_AT,
   MOTOR_PLACES,
+  type OwnMotor,
   type Shaft,
   SHAFT_KINDS,
   type Stage,
@@ -89,6 +91,22 @@ export const driveSchema = Joi.object<Drive>({
   motor: Joi.object<ChosenMotor>({ libraryId: identifier(), ...motorFigures }),
   motorCount: count().max(8),
   motorsAt: Joi.valid(...MOTOR_PLACES),
+  ownMotors: Joi.array()
+    .items(
+      Joi.object<OwnMotor>({
+        id: Joi.valid(...MOTOR_AT).required(),
+        ...figureSchemas(
+          Object.fromEntries(
+            (['kvRpmPerV', 'resistanceMilliOhm', 'noLoadCurrentA'] as const).map((key) => [
+              key,
+              { ...MOTOR_FIGURES[key], optional: true },
+            ]),
+          ),
+        ),
+      }),
+    )
+    .max(MOTOR_AT.length)
+    .unique('id'),
   mounting: Joi.valid('chassis', 'wheel'),
   motorAxis: Joi.valid('x', 'y'),
   reversed: Joi.boolean(),

@@ -146,6 +146,26 @@ export interface ChosenTyre {
   looseFactor: number;
 }
 
+export const MOTOR_AT = [
+  'car',
+  'front',
+  'rear',
+  'left',
+  'right',
+  'frontLeft',
+  'frontRight',
+  'rearLeft',
+  'rearRight',
+] as const;
+export type MotorPlace = (typeof MOTOR_AT)[number];
+
+/** What is known of the motors of one place where they are not as the others. */
+export interface OwnMotor extends Partial<
+  Pick<ChosenMotor, 'kvRpmPerV' | 'resistanceMilliOhm' | 'noLoadCurrentA'>
+> {
+  id: MotorPlace;
+}
+
 /** How it is slowed: by its motors, and by what rubs at the axles. */
 export interface Brakes {
   /** Share of the controller's current limit. */
@@ -164,6 +184,7 @@ export interface Drive {
   /** At each place. */
   motorCount?: number;
   motorsAt?: MotorsAt;
+  ownMotors?: OwnMotor[];
   mounting?: 'chassis' | 'wheel';
   /** Lies along the car or across it; by the bevel pairs where not given. */
   motorAxis?: ShaftAxis;
@@ -195,7 +216,7 @@ export interface Drive {
   tyreHold?: TyreHold;
 }
 
-export const MOTOR_PLACES = ['car', 'axle', 'wheel'] as const;
+export const MOTOR_PLACES = ['car', 'axle', 'side', 'wheel'] as const;
 export type MotorsAt = (typeof MOTOR_PLACES)[number];
 
 export const emptyDrive = (): Drive => ({ stages: [] });
@@ -241,8 +262,13 @@ export function overallRatio(drive: Drive): number | undefined {
   return first === second ? first : Math.sqrt(first * second);
 }
 
-/** Whether axles or wheels have motors of their own. */
-export const motorsApart = ({ motorsAt = 'car' }: Drive): boolean => motorsAt !== 'car';
+/** Whether axles or wheels have motors of their own; a motor of one side turns both axles there. */
+export const motorsApart = ({ motorsAt = 'car' }: Drive): boolean =>
+  motorsAt === 'axle' || motorsAt === 'wheel';
+
+/** Whether left and right have motors of their own, so that nothing shares torque between them. */
+export const sidesApart = ({ motorsAt = 'car' }: Drive): boolean =>
+  motorsAt === 'side' || motorsAt === 'wheel';
 
 /** A motor can only sit in a wheel that has one of its own. */
 export const motorsInWheels = ({ motorsAt, mounting }: Drive): boolean =>
@@ -250,13 +276,6 @@ export const motorsInWheels = ({ motorsAt, mounting }: Drive): boolean =>
 
 /** Whether there are gears between motor and wheels, or will be; motors in the wheels may do without. */
 export const isGeared = (drive: Drive): boolean => drive.stages.length > 0 || !motorsInWheels(drive);
-
-/** Motors in the car. */
-export function motorsInAll(drive: Drive): number {
-  const axles = drivenOf(drive).length;
-  const places = { car: 1, axle: axles, wheel: 2 * axles }[drive.motorsAt ?? 'car'];
-  return places * (drive.motorCount ?? 1);
-}
 
 /** Shafts and joints of one axle, to start with. */
 const USUAL_SHAFT_EFFICIENCY = 0.97;

@@ -1,5 +1,6 @@
 import Joi from 'joi';
 import { UNCERTAIN_FIGURES } from './uncertain';
+import { MOTOR_AT } from '../document/drive';
 import { documentSchema } from '../document/document.schema';
 import {
   count,
@@ -19,6 +20,7 @@ import {
   PASS_TICKS,
   DROP_OUTCOMES,
   ENDS_OF_RUN,
+  type FreeMotor,
   HOT_PLACES,
   type KeptTrack,
   NOISES,
@@ -76,6 +78,16 @@ const reportSchema = Joi.object<RunReport>({
       }),
     )
     .max(200)
+    .unique('id'),
+  motors: Joi.array()
+    .items(
+      Joi.object<FreeMotor>({
+        id: Joi.valid(...MOTOR_AT).required(),
+        rpm: positive().max(500_000).required(),
+        currentA: notNegative().max(1000).required(),
+      }),
+    )
+    .max(MOTOR_AT.length)
     .unique('id'),
   endedBy: Joi.valid(...ENDS_OF_RUN),
   endedAtMinutes: minutes(),

@@ -1,3 +1,4 @@
+import type { MotorPlace } from '../document/drive';
 import type { PackPredicted } from './packPredicted';
 
 export const WHEELS = ['frontLeft', 'frontRight', 'rearLeft', 'rearRight'] as const;
@@ -71,6 +72,8 @@ export interface MeasuredStop {
 export interface RunReport {
   wheels?: Partial<Record<Wheel, WheelTurn>>;
   noise?: Noise;
+  /** At the volts of the pack before. */
+  motors?: FreeMotor[];
   temperatures?: Temperature[];
   endedBy?: EndOfRun;
   /** How the pack was at the end of an endurance run, min after the start. */
@@ -96,6 +99,13 @@ export interface RunReport {
   settingUnit?: string;
   /** Values in the order in which they were driven. */
   order?: number[];
+}
+
+/** A motor that was spun free at full throttle. */
+export interface FreeMotor {
+  id: MotorPlace;
+  rpm: number;
+  currentA: number;
 }
 
 /** A photograph as the workshop keeps it. */

@@ -52,8 +52,10 @@ const RECORDS = {
   spin: {
     bench: true,
     believedAfter: 'one',
-    lacks: ({ wheels, noise, temperatures }) =>
-      none(Object.keys(wheels ?? {})) && !noise && none(temperatures) ? 'wheelNoiseOrTemperature' : undefined,
+    lacks: ({ wheels, noise, temperatures, motors }) =>
+      none(Object.keys(wheels ?? {})) && !noise && none(temperatures) && none(motors)
+        ? 'wheelNoiseOrTemperature'
+        : undefined,
   },
   terrain: { lacks: ({ passages }) => (none(passages) ? 'passage' : undefined) },
   drop: { bench: true, believedAfter: 'blows', lacks: ({ drops }) => (none(drops) ? 'drop' : undefined) },

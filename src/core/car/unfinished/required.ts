@@ -61,6 +61,7 @@ export const REQUIRED: Readonly<Record<string, readonly string[]>> = {
     'lengthMm',
   ],
   'drive.stages.*': ['id', 'kind', 'efficiency'],
+  'drive.ownMotors.*': ['id'],
   'drive.stages.*.pinion.material': MATERIAL,
   'drive.stages.*.wheel.material': MATERIAL,
   'drive.stages.*.front': BEVEL,

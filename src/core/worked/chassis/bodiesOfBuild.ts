@@ -1,8 +1,8 @@
 import type { BuildDocument } from '../../car/document/document';
 import type { Body } from '../../car/document/chassis';
-import { controllersInAll } from '../../car/document/controllers';
+import { controllersInAll, motorsInAll } from '../../car/document/motors';
 import { allPacks } from '../../car/document/power';
-import { drivenOf, motorsInAll, motorsInWheels } from '../../car/document/drive';
+import { drivenOf, motorsInWheels } from '../../car/document/drive';
 import { PART_KIND_RECORDS } from '../../car/parts/partKinds';
 import type { ComponentDefinition, Triple } from '../../physics/balance/balance';
 

@@ -3,13 +3,12 @@ import type { BuildDocument } from '../../car/document/document';
 import {
   type Drive,
   drivenOf,
-  motorsInAll,
   overallRatio,
   type Stage,
   stageRatio,
   stagesTo,
 } from '../../car/document/drive';
-import { limitOfController, motorsPerController } from '../../car/document/controllers';
+import { motorPlaces, motorsInAll, limitOfController, motorsPerController } from '../../car/document/motors';
 import { RAD_PER_S_PER_RPM } from '../../base/constants';
 import { oneWheelLandingN } from '../suspension/landingOfBuild';
 import type { DriveRunInput } from '../../physics/motion/definition';
@@ -44,8 +43,7 @@ export interface PeakTorques {
 const perAmpere = (kvRpmPerV: number) => 1 / (kvRpmPerV * RAD_PER_S_PER_RPM);
 
 /** Wheels that one place of motors turns. */
-const wheelsAt = (drive: Drive): number =>
-  ({ car: 2 * drivenOf(drive).length, axle: 2, wheel: 1 })[drive.motorsAt ?? 'car'];
+const wheelsAt = (drive: Drive): number => (2 * drivenOf(drive).length) / motorPlaces(drive).length;
 
 /** Share of what turns that is wheels, the rest rotors, both seen from the wheels. */
 function wheelShare(drive: Drive, { car, drive: { ratio }, motor }: DriveRunInput): number {

@@ -1,8 +1,8 @@
 import type { Edit, Patch } from '../../base/patch';
 import { isAssumed } from '../../car/assumed/assumed';
-import { controllersInAll } from '../../car/document/controllers';
+import { controllersInAll, motorsInAll } from '../../car/document/motors';
 import type { BuildDocument } from '../../car/document/document';
-import { type Drive, motorsInAll } from '../../car/document/drive';
+import { type Drive } from '../../car/document/drive';
 import type { Power } from '../../car/document/power';
 
 /** What a car has of each thing that is chosen whole, with its mass. */

@@ -43,6 +43,13 @@ export function scaled(
       ...drive,
       shaftEfficiency: Math.min(1, shaftEfficiencyOf(drive) * efficiency),
       ...(drive.motor ? { motor: { ...drive.motor, kvRpmPerV: drive.motor.kvRpmPerV * motor } } : {}),
+      ...(drive.ownMotors
+        ? {
+            ownMotors: drive.ownMotors.map((one) =>
+              one.kvRpmPerV === undefined ? one : { ...one, kvRpmPerV: one.kvRpmPerV * motor },
+            ),
+          }
+        : {}),
     },
   };
 }

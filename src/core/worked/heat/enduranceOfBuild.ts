@@ -9,6 +9,9 @@ import type { DriveRunInput } from '../../physics/motion/definition';
 import { hasRound, lapDriven, lapTrace } from '../track/lapDriven';
 import { auxiliaryOf } from '../power/auxiliaryOfBuild';
 import { type RunConditions, runInputOf } from '../motion/runOfBuild';
+import type { MotorPlace } from '../../car/document/drive';
+import { areUnlike, eachMotor } from '../motion/motorsOfBuild';
+import { simulateEndurance } from '../../physics/heat/endurance';
 import { controllerOf, fansA, thermalOf, tooManyFins } from './thermalOfBuild';
 import type { Assembled } from '../../base/assembled';
 
@@ -24,6 +27,8 @@ const JUMP_S = 0.1;
 /** A pack of a build: the input of `drive.endurance`, with the charge that the driver leaves in it, share. */
 export interface PackOfBuild extends EnduranceInput {
   leastCharge: number;
+  /** Of motors with figures of their own the one that runs hottest; the temperatures are its own. */
+  hottest?: { place: MotorPlace; heatShare: number };
 }
 
 /** Speed of the duty `cruise`, m/s: as typed, or the wish's mean; undefined while there is neither. */
@@ -87,20 +92,42 @@ export function packOfBuild(
   const cycle = dutyOf(document, run.value);
   if (!cycle.ok) return cycle;
   const { cutoffVPerCell = USUAL_CUTOFF_V, usableShare = USUAL_USABLE_SHARE } = document.power;
+  const pack: PackOfBuild = {
+    ...run.value,
+    thermal: {
+      ...thermalOf(document.drive, document.drive.motor!),
+      ...(conditions.ambientC === undefined ? {} : { ambientC: conditions.ambientC }),
+    },
+    controller: controllerOf(document),
+    cycle: cycle.value,
+    losses: { auxiliaryA: auxiliaryOf(document) + fansA(document.drive) },
+    cutoffVPerCell,
+    maxDurationS: LONGEST_S,
+    leastCharge: 1 - usableShare,
+  };
+  return { ok: true, value: areUnlike(document.drive) ? asHottest(document, pack) : pack };
+}
+
+/**
+ * The pack with the way to the air of the motor that takes most heat at the drive's mean speed and current: as many times the
+ * heat into one motor is as many times its resistances, and its capacities over them.
+ */
+function asHottest(document: BuildDocument, pack: PackOfBuild): PackOfBuild {
+  const { leastCharge, ...input } = pack;
+  const driven = simulateEndurance(input, 1, { leastCharge, jumps: true });
+  const { rmsMotorCurrentA: amps = 0, meanSpeedMps: speedMps = 0 } = driven;
+  const motors = eachMotor(document, pack, { amps, speedMps });
+  const { place, heatShare } = motors.reduce((a, b) => (b.heatShare > a.heatShare ? b : a));
+  const { thermal } = pack;
   return {
-    ok: true,
-    value: {
-      ...run.value,
-      thermal: {
-        ...thermalOf(document.drive, document.drive.motor!),
-        ...(conditions.ambientC === undefined ? {} : { ambientC: conditions.ambientC }),
-      },
-      controller: controllerOf(document),
-      cycle: cycle.value,
-      losses: { auxiliaryA: auxiliaryOf(document) + fansA(document.drive) },
-      cutoffVPerCell,
-      maxDurationS: LONGEST_S,
-      leastCharge: 1 - usableShare,
+    ...pack,
+    hottest: { place, heatShare },
+    thermal: {
+      ...thermal,
+      windingToCaseKPerW: thermal.windingToCaseKPerW * heatShare,
+      caseToAmbientKPerW: thermal.caseToAmbientKPerW * heatShare,
+      windingHeatCapacityJPerK: thermal.windingHeatCapacityJPerK / heatShare,
+      caseHeatCapacityJPerK: thermal.caseHeatCapacityJPerK / heatShare,
     },
   };
 }

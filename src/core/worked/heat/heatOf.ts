@@ -128,7 +128,7 @@ export function calibrateBuild(
   if (readings.length === 0) throw refusal('drive.heat.readings', 'heat.noReading');
   const input = packOfBuild(document, surface);
   if (!input.ok) return input;
-  const { leastCharge: _, ...pack } = input.value;
+  const { leastCharge: _, hottest: __, ...pack } = input.value;
   const found = motorCalibrate({
     ...pack,
     measured: readings.map(({ minutes, caseC }) => ({ tS: 60 * minutes, caseC })),

@@ -1,7 +1,7 @@
 import { calibrationFor, USUAL_AMBIENT_C, USUAL_FAN_A } from '../../car/document/heat';
-import { controllersInAll } from '../../car/document/controllers';
+import { controllersInAll, motorsInAll } from '../../car/document/motors';
 import type { BuildDocument } from '../../car/document/document';
-import { type ChosenMotor, type Drive, motorsInAll, motorsInWheels } from '../../car/document/drive';
+import { type ChosenMotor, type Drive, motorsInWheels } from '../../car/document/drive';
 import { caseCooling, type ClippedSink, type Fan, mostFins } from '../../physics/cooling/caseCooling';
 import { controllerThermal, USUAL_CONTROLLER_LIMIT_C } from '../../physics/cooling/controllerCooling';
 import type { DrivenController } from '../../physics/heat/enduranceDefinition';

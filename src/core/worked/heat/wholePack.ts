@@ -11,7 +11,10 @@ export interface WholePack {
 }
 
 /** Drives a pack of a build, with its steps scaled. */
-export function drivePack({ leastCharge, ...input }: PackOfBuild, stepScale = 1): EnduranceResult {
+export function drivePack(
+  { leastCharge, hottest: _, ...input }: PackOfBuild,
+  stepScale = 1,
+): EnduranceResult {
   return simulateEndurance(input, stepScale, { leastCharge, jumps: true });
 }
 

@@ -2,18 +2,13 @@ import { type Assembled, missingOf } from '../../base/assembled';
 import { AIR_DENSITY, airDensityAt, RAD_PER_S_PER_RPM } from '../../base/constants';
 import type { ChosenSurface } from '../../car/document/brief';
 import type { BuildDocument } from '../../car/document/document';
-import {
-  type ChosenMotor,
-  type ChosenTyre,
-  motorsInAll,
-  overallEfficiency,
-  overallRatio,
-} from '../../car/document/drive';
-import { limitOfController, motorsPerController } from '../../car/document/controllers';
+import { type ChosenMotor, type ChosenTyre, overallEfficiency, overallRatio } from '../../car/document/drive';
+import { motorsInAll, limitOfController, motorsPerController } from '../../car/document/motors';
 import type { DriveRunInput } from '../../physics/motion/definition';
 import type { Limit } from '../../physics/motion/plant';
 import type { DriveRunResult } from '../../physics/motion/run';
 import { drivenPack } from './drivenPack';
+import { alikeMotor } from './motorsOfBuild';
 
 /** What a run differs in from the build as it stands. */
 export interface RunConditions {
@@ -52,7 +47,8 @@ export function runInputOf(
   conditions: RunConditions = {},
 ): Assembled<DriveRunInput> {
   const { brief, drive, power, chassis } = document;
-  const { motor, tyre } = drive;
+  const { tyre } = drive;
+  const motor = alikeMotor(document);
   const { controller } = power;
   const battery = drivenPack(power);
   const shared = motorsPerController(document);

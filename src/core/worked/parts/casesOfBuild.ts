@@ -1,5 +1,6 @@
 import type { ChosenSurface } from '../../car/document/brief';
 import type { BuildDocument } from '../../car/document/document';
+import { sidesApart } from '../../car/document/drive';
 import { finding } from '../../base/finding';
 import { measure, type Measure } from '../../base/measure';
 import { type End, USUAL_KERB_STOP_MM, USUAL_STOP_MM } from '../../car/document/suspension';
@@ -120,12 +121,12 @@ function motorFigures(
   tyreRadiusMm: number,
 ): Partial<LoadCasesInput> {
   const { drive } = document;
-  const { motor, drivenAxles, motorCount = 1, motorsAt = 'car' } = drive;
+  const { motor, drivenAxles, motorCount = 1 } = drive;
   const run = runInputOf(document, surface);
   if (!motor || !run.ok || !drivenAxles) return {};
   const { appliedV, loopOhm } = createPlant(run.value);
   const amps = Math.min(...Object.values(motorLimitsA(document, motor)), appliedV / loopOhm);
-  const motors = motorCount * (motorsAt === 'wheel' ? 2 : 1);
+  const motors = motorCount * (sidesApart(drive) ? 2 : 1);
   const motorStallNm =
     (motors * Math.max(0, amps - motor.noLoadCurrentA)) / (motor.kvRpmPerV * RAD_PER_S_PER_RPM);
   const { ratio, efficiency } = run.value.drive;

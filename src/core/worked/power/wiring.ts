@@ -1,6 +1,5 @@
 import type { BuildDocument } from '../../car/document/document';
-import { controllersInAll } from '../../car/document/controllers';
-import { motorsInAll } from '../../car/document/drive';
+import { controllersInAll, motorsInAll } from '../../car/document/motors';
 import { CONTROLLER_WIRE, MOTOR_WIRE, type Wire } from '../../car/document/power';
 import { inwardOf } from '../../physics/supply/supplyState';
 import { nameOf, type Supply } from './supplyOfBuild';

@@ -1,6 +1,5 @@
 import type { BuildDocument } from '../../car/document/document';
-import { controllersInAll } from '../../car/document/controllers';
-import { motorsInAll } from '../../car/document/drive';
+import { controllersInAll, motorsInAll } from '../../car/document/motors';
 import { PART_KIND_RECORDS, type PartKind } from '../../car/parts/partKinds';
 import type { Part } from '../../car/parts/parts';
 import type { ListEntry, Source } from '../../car/document/print';

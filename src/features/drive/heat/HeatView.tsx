@@ -10,6 +10,7 @@ import { calibrationFor } from '@/core/car/document/heat';
 import { caseLimitOf } from '@/core/worked/heat/caseLimit';
 import type { HeatOfBuild } from '@/core/worked/heat/heatOf';
 import { heatFacts } from '@/core/worked/heat/heatFacts';
+import { MOTOR_PLACE_NAMES } from '@/words/labels/heatWords';
 import { CASE_LIMIT_OF } from '@/words/terms';
 import { workingHeat } from '@/words/workings/heat';
 import { formatError, formatText } from '@/core/base/units/formatQuantity';
@@ -152,7 +153,8 @@ function HeatAnswer({
           ({ghost.label}: {minutes(ghost.heat)})
         </Typography>
       ) : null}
-      . The case reaches{' '}
+      . The case
+      {input.hottest ? ` of the ${MOTOR_PLACE_NAMES[input.hottest.place]}, which runs hottest,` : ''} reaches{' '}
       <Figure title="the case temperature" steps={steps} tone={pack.peakCaseC >= limit.limitC ? 'over' : ''}>
         <span data-testid="peak-case">{degrees(pack.peakCaseC)}</span>
       </Figure>

@@ -9,6 +9,7 @@ import TableRow from '@mui/material/TableRow';
 import TableCell from '@mui/material/TableCell';
 import TableBody from '@mui/material/TableBody';
 import { useMemo } from 'react';
+import { sidesApart } from '@/core/car/document/drive';
 import { differentialsOf, type AxleStory } from '@/core/worked/drive/differentialOfBuild';
 import { formatNumber, formatText } from '@/core/base/units/formatQuantity';
 import { useReader } from '@/ui/reader';
@@ -27,13 +28,12 @@ export function Differentials() {
   const stories = useMemo(() => (surface ? differentialsOf(document, surface) : []), [document, surface]);
   if (stories.length === 0) return null;
   const force = (value: number) => formatText(value, 'forceN', reader);
-  const skid = stories[0]!.straight.skid;
   return (
     <TableContainer component="section" sx={{ mt: 1.5 }} aria-label="Differentials">
-      {document.drive.motorsAt === 'wheel' ? (
+      {sidesApart(document.drive) ? (
         <Note>
-          Each wheel has a motor of its own, so there is no differential: a light wheel spins alone, and the
-          others keep their pull.
+          Left and right have motors of their own, so there is no differential: a light wheel spins alone, and
+          the others keep their pull.
         </Note>
       ) : (
         <>
@@ -75,15 +75,6 @@ export function Differentials() {
           </Table>
         </>
       )}
-      {skid ? (
-        <Note>
-          Turning by driving the sides apart at {formatText(1, 'speedMps', reader)} each way:{' '}
-          {formatNumber(skid.yawRateDegPerS, reader.locale, 3)} ° a second on the spot,{' '}
-          {formatText(skid.wheelTorqueNm, 'torqueNm', reader)} at every wheel and{' '}
-          {formatText(skid.powerW, 'powerW', reader)} in the tyres. No steering linkage to break, at the price
-          of tyres and pack.
-        </Note>
-      ) : null}
     </TableContainer>
   );
 }

@@ -3,15 +3,17 @@
 import fieldsCss from '@/ui/fields.module.css';
 import Typography from '@mui/material/Typography';
 import { Select } from '@/ui/controls/Select';
-import { drivenOf, MOTOR_PLACES, motorsApart, motorsInAll } from '@/core/car/document/drive';
+import { drivenOf, MOTOR_PLACES, motorsApart, sidesApart } from '@/core/car/document/drive';
+import { motorsInAll } from '@/core/car/document/motors';
 import { motorAxisOf, sidesAt } from '@/core/worked/drive/rotationOfBuild';
 import { DIFFERENTIALS } from '@/core/physics/gears/differential';
+import { MOTORS_AT_NAMES } from '@/words/labels/heatWords';
 import { useBuild } from '../../session/BuildContext';
 import { Choice, DocumentChoice, DocumentField, Group } from '../../fields/fields';
+import { OwnMotors } from './OwnMotors';
 import { Stages } from '../gears/Stages';
 import { Fields } from '../../frame/Guarded';
 
-const PLACE_NAMES = { car: 'the whole car', axle: 'each driven axle', wheel: 'each driven wheel' } as const;
 const KINDS = DIFFERENTIALS.map(
   (kind) => [kind, { open: 'open', limited: 'limited slip', locked: 'locked' }[kind]] as const,
 );
@@ -41,9 +43,9 @@ export function LayoutBench() {
         <DocumentChoice
           path={['drive', 'motorsAt']}
           label="A motor for"
-          empty={PLACE_NAMES.car}
+          empty={MOTORS_AT_NAMES.car}
           options={MOTOR_PLACES.filter((place) => place !== 'car').map(
-            (place) => [place, PLACE_NAMES[place]] as const,
+            (place) => [place, MOTORS_AT_NAMES[place]] as const,
           )}
         />
         <DocumentField path={['drive', 'motorCount']} label="Motors at each place" usual={1} />
@@ -84,6 +86,7 @@ export function LayoutBench() {
           options={[['skid', 'driving the sides apart']]}
         />
       </Group>
+      <OwnMotors />
       <Stages withAxle />
       {bevels.map((stage) =>
         axles
@@ -120,8 +123,8 @@ export function LayoutBench() {
             );
           }),
       )}
-      <Group title={drive.motorsAt === 'wheel' ? 'Clutch' : 'Differentials and clutch'}>
-        {drive.motorsAt === 'wheel'
+      <Group title={sidesApart(drive) ? 'Clutch' : 'Differentials and clutch'}>
+        {sidesApart(drive)
           ? null
           : axles.map((axle) => (
               <DocumentChoice
@@ -132,8 +135,7 @@ export function LayoutBench() {
                 options={KINDS.filter(([kind]) => kind !== 'open')}
               />
             ))}
-        {drive.motorsAt !== 'wheel' &&
-        [drive.frontDifferential, drive.rearDifferential].includes('limited') ? (
+        {!sidesApart(drive) && [drive.frontDifferential, drive.rearDifferential].includes('limited') ? (
           <DocumentField path={['drive', 'biasRatio']} usual={2.5} />
         ) : null}
         <DocumentField path={['drive', 'clutchNm']} label="Slip clutch at the motor" />

@@ -6,7 +6,8 @@ import { Row } from '@/ui/layout/Row';
 import { Note } from '@/ui/controls/Note';
 import Button from '@mui/material/Button';
 import { type ReactNode, useMemo } from 'react';
-import { motorsApart, motorsInAll, motorsInWheels } from '@/core/car/document/drive';
+import { motorsApart, motorsInWheels } from '@/core/car/document/drive';
+import { motorsInAll } from '@/core/car/document/motors';
 import {
   leadsSwapped,
   rotationOf,
@@ -24,6 +25,8 @@ import { CheckFigure } from '../../frame/CheckFigure';
 import { SegmentChecks } from '../../frame/SegmentChecks';
 import { SurfaceSwitch } from '../../frame/SurfaceSwitch';
 import { Differentials } from './Differentials';
+import { TurnOnTheSpot } from './TurnOnTheSpot';
+import { UnlikeMotors } from './UnlikeMotors';
 import { RotationSketch } from './RotationSketch';
 import { sound } from '../../frame/sound';
 import { Apart } from '../../frame/Guarded';
@@ -48,6 +51,8 @@ export function LayoutView() {
         </>
       ) : null}
       <InTheWheel />
+      <UnlikeMotors />
+      <TurnOnTheSpot />
       <Differentials />
       <SegmentChecks segment="drive" side="layout" />
       <WorkingPanel />

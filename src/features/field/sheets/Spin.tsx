@@ -6,7 +6,15 @@ import { IconAct } from '@/ui/controls/IconAct';
 import { Note } from '@/ui/controls/Note';
 import { Select } from '@/ui/controls/Select';
 import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import { useState } from 'react';
+import { type MotorPlace } from '@/core/car/document/drive';
+import { motorPlaces } from '@/core/car/document/motors';
+import { MOTOR_PLACE_NAMES } from '@/words/labels/heatWords';
+import { firstUp } from '@/words/lists';
+import { useBuild } from '../../session/BuildContext';
 import {
+  type FreeMotor,
   HOT_PLACES,
   type HotPlace,
   NOISES,
@@ -83,7 +91,55 @@ export function SpinSheet({ report, onChange }: SheetProps) {
           ))}
         </Select>
       </div>
+      <FreeMotors report={report} onChange={onChange} />
       <Temperatures report={report} onChange={onChange} timed={false} />
+    </>
+  );
+}
+
+/** Revolutions and current of each motor at full throttle, wheels in the air. */
+function FreeMotors({ report, onChange }: SheetProps) {
+  const { document } = useBuild();
+  const places = motorPlaces(document.drive);
+  const motors = report.motors ?? [];
+  const [typed, setTyped] = useState<Partial<Record<MotorPlace, Partial<FreeMotor>>>>({});
+  const set = (place: MotorPlace, change: Partial<FreeMotor>) => {
+    const { rpm, currentA } = { ...motors.find(({ id }) => id === place), ...typed[place], ...change };
+    setTyped({ ...typed, [place]: { rpm, currentA } });
+    const others = motors.filter(({ id }) => id !== place);
+    const whole = rpm !== undefined && currentA !== undefined;
+    const next = whole ? [...others, { id: place, rpm, currentA }] : others;
+    onChange({ motors: next.length > 0 ? next : undefined });
+  };
+  return (
+    <>
+      <Typography component="p" variant="label" sx={{ mt: 1.25 }}>
+        At full throttle, the wheels in the air
+      </Typography>
+      {places.map((place) => {
+        const known = { ...typed[place], ...motors.find(({ id }) => id === place) };
+        const name = firstUp(MOTOR_PLACE_NAMES[place]);
+        return (
+          <div key={place}>
+            <QuantityField
+              label={`${name} turns`}
+              quantity="rpm"
+              limits={{ above: 0, to: 500_000 }}
+              example={16_000}
+              value={known.rpm}
+              onChange={(rpm) => set(place, { rpm })}
+            />
+            <QuantityField
+              label={`${name} draws`}
+              quantity="currentA"
+              limits={{ from: 0, to: 1000 }}
+              example={1.8}
+              value={known.currentA}
+              onChange={(currentA) => set(place, { currentA })}
+            />
+          </div>
+        );
+      })}
     </>
   );
 }

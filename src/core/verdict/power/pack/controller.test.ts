@@ -1,5 +1,5 @@
 import { applyPatch, type Patch } from '../../../base/patch';
-import { controllersInAll } from '../../../car/document/controllers';
+import { controllersInAll } from '../../../car/document/motors';
 import { car } from '../../../fixtures/car';
 import { bodiesOf } from '../../../worked/chassis/bodiesOfBuild';
 import { runInputOf } from '../../../worked/motion/runOfBuild';

@@ -2,7 +2,7 @@ import { type Measure, measure } from '../../../base/measure';
 import type { BuildDocument } from '../../../car/document/document';
 import { defineCheck, type Proposal } from '../../engine/check';
 import { finding, working } from '../../../base/finding';
-import { goTogether, motorsPerController } from '../../../car/document/controllers';
+import { goTogether, motorsPerController } from '../../../car/document/motors';
 import type { MotorKind } from '../../../car/document/power';
 import { gearing } from '../../drive/gearing';
 

@@ -1,6 +1,34 @@
 import type { BuildDocument } from './document';
-import { motorsInAll } from './drive';
+import { type ChosenMotor, type Drive, drivenOf, type MotorPlace } from './drive';
 import type { ChosenController, MotorKind } from './power';
+
+/** Places that have motors of their own. */
+export function motorPlaces(drive: Drive): readonly MotorPlace[] {
+  const axles = drivenOf(drive);
+  switch (drive.motorsAt ?? 'car') {
+    case 'car':
+      return ['car'];
+    case 'axle':
+      return axles;
+    case 'side':
+      return ['left', 'right'];
+    case 'wheel':
+      return axles.flatMap((axle): MotorPlace[] =>
+        axle === 'front' ? ['frontLeft', 'frontRight'] : ['rearLeft', 'rearRight'],
+      );
+  }
+}
+
+/** The motor of one place: the build's, with what is known of this one. */
+export function motorAt({ motor, ownMotors = [] }: Drive, place: MotorPlace): ChosenMotor | undefined {
+  const { id: _, ...own } = ownMotors.find(({ id }) => id === place) ?? {};
+  return motor && { ...motor, ...own };
+}
+
+/** Motors in the car. */
+export function motorsInAll(drive: Drive): number {
+  return motorPlaces(drive).length * (drive.motorCount ?? 1);
+}
 
 type Motored = Pick<BuildDocument, 'drive' | 'power'>;
 

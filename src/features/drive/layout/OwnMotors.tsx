@@ -1,0 +1,61 @@
+'use client';
+
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import { type OwnMotor } from '@/core/car/document/drive';
+import { motorPlaces } from '@/core/car/document/motors';
+import { freeMotors } from '@/core/worked/field/freeMotors';
+import { Fold } from '@/ui/controls/Fold';
+import { useReader } from '@/ui/reader';
+import { freeMotorWords } from '@/words/driving/motors';
+import { MOTOR_PLACE_NAMES } from '@/words/labels/heatWords';
+import { firstUp } from '@/words/lists';
+import { DocumentField, Group } from '../../fields/fields';
+import { useBuild } from '../../session/BuildContext';
+
+const OWN = ['drive', 'ownMotors'];
+
+/** Figures of each of several motors where they are not alike, and what the last bench run found of them. */
+export function OwnMotors() {
+  const { document, edit, closed, runs, revision } = useBuild();
+  const { reader } = useReader();
+  const { drive } = document;
+  const { motor, ownMotors = [] } = drive;
+  const places = motorPlaces(drive);
+  if (places.length < 2 || !motor) return null;
+  const bench = runs.filter(({ report, revisionId }) => report?.motors && revisionId === revision.id).at(-1);
+  const found = bench ? freeMotors(bench).filter(({ place }) => places.includes(place)) : [];
+  const take = () => {
+    const own = new Map(ownMotors.map((one) => [one.id, one]));
+    for (const { place, kvRpmPerV, noLoadCurrentA } of found)
+      own.set(place, { ...own.get(place), id: place, kvRpmPerV, noLoadCurrentA } satisfies OwnMotor);
+    edit([{ path: OWN, value: [...own.values()] }]);
+  };
+  return (
+    <Group title="Figures of each motor" aside={ownMotors.length > 0 ? 'unlike' : 'alike'}>
+      {places.map((place) => (
+        <Fold
+          key={place}
+          title={firstUp(MOTOR_PLACE_NAMES[place])}
+          open={ownMotors.some(({ id }) => id === place)}
+        >
+          <DocumentField path={[...OWN, place, 'kvRpmPerV']} usual={motor.kvRpmPerV} digits={4} />
+          <DocumentField path={[...OWN, place, 'resistanceMilliOhm']} usual={motor.resistanceMilliOhm} />
+          <DocumentField path={[...OWN, place, 'noLoadCurrentA']} usual={motor.noLoadCurrentA} />
+        </Fold>
+      ))}
+      {found.map((one) => (
+        <Typography key={one.place} variant="small" data-testid={`free-${one.place}`}>
+          {freeMotorWords(one, reader)}.
+        </Typography>
+      ))}
+      {found.length > 0 && !closed ? (
+        <Button onClick={take}>Take the figures of the bench run over</Button>
+      ) : (
+        <Typography variant="small" color="textSecondary">
+          A bench run with the revolutions and the current of each motor tells them apart.
+        </Typography>
+      )}
+    </Group>
+  );
+}
