@@ -17,6 +17,7 @@ import {
 } from '@/core/physics/timing/track/gpxSpeed';
 import { lapLine, type LapLine } from '@/core/physics/timing/track/lapLine';
 import { planOf } from '@/core/physics/timing/track/plan';
+import { speedLog } from '@/core/physics/timing/track/speedLog';
 import { readTrack } from '@/core/physics/timing/track/readTrack';
 import { writeGpx } from '@/core/physics/timing/track/writeGpx';
 import { type Refusal, told } from './refusal';
@@ -67,9 +68,12 @@ const api = {
       return transfer(found, [plan.eastM.buffer, plan.northM.buffer, plan.tS.buffer, plan.speedMps.buffer]);
     }),
 
-  /** A track as what a pack is driven with. */
+  /** A track, or a log of speeds, as what a pack is driven with. */
   driven: (bytes: Uint8Array): DrivenTrace | Refusal =>
-    told(() => drivenTrace(readSpeeds(readTrack(textOf(bytes)), USUAL_WINDOW_S, USUAL_MAX_ACCEL).kept)),
+    told(() => {
+      const text = textOf(bytes);
+      return speedLog(text) ?? drivenTrace(readSpeeds(readTrack(text), USUAL_WINDOW_S, USUAL_MAX_ACCEL).kept);
+    }),
 
   /** The round out of a track. */
   round: (bytes: Uint8Array): LapLine | Refusal =>

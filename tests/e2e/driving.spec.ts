@@ -78,6 +78,7 @@ test('a round is laid out segment by segment, and a longer gear is compared on i
   const style = page.getByRole('slider', { name: 'Grip that the driver uses' });
   await style.press('Home');
   await expect(answer).toContainText(/slower than/);
+  await expect(page.locator('[data-won="1"]')).toContainText('−');
   await style.press('End');
   await expect(answer).toContainText(/faster than/);
   await page.getByRole('region', { name: 'Segment 4' }).getByRole('button').first().click();
@@ -151,8 +152,23 @@ test('a pack is driven as the lap, and as on a track of one’s own, which moves
   await expect(page.getByTestId('mean-speed')).toHaveText(/10.8\s*km\/h/);
   await expect(page.getByTestId('duty-followed')).toContainText('It follows all of it');
   expect(await numberIn(page, 'minutes')).toBeGreaterThan(1.5 * minutes);
+  const log = (text: string) =>
+    file.setInputFiles({ name: 'log.csv', mimeType: 'text/csv', buffer: Buffer.from(text) });
+  await log('time,speed\n0,5\n9,5\n3,5\n');
+  await expect(page.getByRole('alert').filter({ hasText: 'line 4: the clock goes back' })).toBeVisible();
+  // 5 m/s are 18 km/h
+  await log('time,speed\n0,5\n3,5\n');
+  await expect(page.getByTestId('mean-speed')).toHaveText(/18(\.0)?\s*km\/h/);
   await expect(page.getByTestId('energy-bar')).toContainText(/rolling [\d.]+\s*Wh/);
   await saved(page);
+});
+
+test('a car that stands says what each change alone would have to be', async ({ page }) => {
+  await readyBuild(page, freshName('Stands'));
+  await toSegment(page, 'Brief');
+  await field(page, 'Steepest climb').fill('120');
+  await toSegment(page, 'Drive');
+  await expect(page.getByTestId('standstill-remedies')).toContainText(/^Each of these alone would move it: /);
 });
 
 test('a motor that is held is given less current, and lives', async ({ page }) => {

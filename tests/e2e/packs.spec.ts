@@ -79,7 +79,7 @@ test('one of four motors is found weak on the bench, and the run, the heat and t
   await page.getByRole('combobox', { name: 'A motor for' }).selectOption({ label: 'each driven wheel' });
   await saved(page);
   await page.goto(`${root}/field`);
-  await page.getByRole('combobox', { name: 'Kind of run' }).selectOption({ label: 'Wheels-up spin' });
+  await page.getByRole('combobox', { name: 'Kind of run' }).selectOption({ label: 'Bench spin' });
   for (const [motor, rpm] of [
     ['Front left', '15000'],
     ['Front right', '15100'],

@@ -6,7 +6,7 @@ import type { StandstillOfBuild } from '@/core/worked/heat/heldOfBuild';
 import { LineChart } from '@/ui/charts/LineChart';
 import { dimmedWhen } from '@/ui/layout/dimmedWhen';
 import { useReader } from '@/ui/reader';
-import { FORCE_WORDS, heldSentence, standstillSentence } from '@/words/driving/standstill';
+import { FORCE_WORDS, heldSentence, remedyWords, standstillSentence } from '@/words/driving/standstill';
 import { workerOf } from '@/workers/clients';
 import { Charts } from '../frame/Guarded';
 import { useBuild } from '../session/BuildContext';
@@ -29,6 +29,7 @@ export function Standstill() {
   if (!found.value?.ok) return null;
   const { value } = found.value;
   const { standing, held } = value;
+  const remedies = remedyWords(value, reader);
   const shown = held.flatMap(({ throttle, lastsS }) => (lastsS === undefined ? [] : [{ throttle, lastsS }]));
   return (
     <section aria-label="From a standstill">
@@ -36,6 +37,11 @@ export function Standstill() {
         From a standstill
       </Typography>
       <Typography data-testid="standstill">{standstillSentence(value, reader)}</Typography>
+      {remedies.length > 0 ? (
+        <Typography data-testid="standstill-remedies">
+          Each of these alone would move it: {remedies.join(', ')}.
+        </Typography>
+      ) : null}
       <Charts sx={{ ...dimmedWhen(found.stale), mt: 1 }}>
         <ForceBars standing={standing} />
         {shown.length > 1 ? (

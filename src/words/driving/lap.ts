@@ -35,6 +35,10 @@ export function lapSentence(
 
 const LEAST_WON_S = 0.005;
 
+/** Seconds won in a segment, with their sign. */
+export const wonText = (won: number, seconds: (value: number) => string): string =>
+  Math.abs(won) < LEAST_WON_S / 5 ? '0' : `${won > 0 ? '+' : '−'}${seconds(Math.abs(won))}`;
+
 /** What sets the pace, and what a lap takes from the pack. */
 export function costSentence(
   { lap, lapsPerPack }: Pick<LapOfBuild, 'lap' | 'lapsPerPack'>,

@@ -28,6 +28,7 @@ const LISTS: ReadonlySet<string> = new Set([
   'surfaces',
   'segments',
   'stages',
+  'ownMotors',
   'shafts',
   'rails',
   'loads',

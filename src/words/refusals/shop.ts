@@ -46,12 +46,17 @@ export const TRACK_REFUSALS: Refusals<'track'> = {
   ],
   'track.columns': ({ line, columns }) => [
     `line ${line}: there is no column ${columns.join(', ')}`,
-    'begin with time,lat,lon[,speed]',
+    'begin with time,lat,lon[,speed], or with time,speed where only the pack is to be driven by it',
   ],
   'track.empty': ({ line }) => [
     `line ${line}: there is no point under the headers`,
     'export the recorded track',
   ],
+  'track.clock': ({ line, before, time }) => [
+    `line ${line}: the clock goes back, from ${before} to ${time}`,
+    'cut the log there, or export it anew',
+  ],
+  'track.speed': ({ line, speed }) => [`line ${line}: “${speed}” is no speed`, 'write numbers from 0 on'],
   'track.standsStill': () => ['nothing in it moves', 'take the track of a drive'],
 };
 

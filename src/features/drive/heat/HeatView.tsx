@@ -154,7 +154,9 @@ function HeatAnswer({
         </Typography>
       ) : null}
       . The case
-      {input.hottest ? ` of the ${MOTOR_PLACE_NAMES[input.hottest.place]}, which runs hottest,` : ''} reaches{' '}
+      {input.hottest
+        ? ` of the ${MOTOR_PLACE_NAMES[input.hottest.place]}, which runs hottest,`
+        : ''} reaches{' '}
       <Figure title="the case temperature" steps={steps} tone={pack.peakCaseC >= limit.limitC ? 'over' : ''}>
         <span data-testid="peak-case">{degrees(pack.peakCaseC)}</span>
       </Figure>

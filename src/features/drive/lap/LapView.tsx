@@ -14,7 +14,14 @@ import { LineChart } from '@/ui/charts/LineChart';
 import { Note } from '@/ui/controls/Note';
 import { useReader } from '@/ui/reader';
 import { sayAll } from '@/words/findings';
-import { costSentence, crossingSentence, gapSentence, lapSentence, openSentence } from '@/words/driving/lap';
+import {
+  wonText,
+  costSentence,
+  crossingSentence,
+  gapSentence,
+  lapSentence,
+  openSentence,
+} from '@/words/driving/lap';
 import { problemOf } from '@/words/refusals/problemOf';
 import { StillNeeds } from '../../fields/StillNeeds';
 import { Ask } from '../../frame/Ask';
@@ -60,6 +67,7 @@ export function LapView() {
   const { line } = document.brief.track ?? {};
   const { series } = lap;
   const before = other?.lap.series;
+  const seconds = (value: number) => formatText(value, 'timeS', reader, 3);
   return (
     <Apart>
       <Ask>
@@ -120,7 +128,12 @@ export function LapView() {
               <TableCell>Segment</TableCell>
               <TableCell align="right">Begins at</TableCell>
               <TableCell align="right">Takes</TableCell>
-              {other?.segmentS ? <TableCell align="right">{ghost!.label}</TableCell> : null}
+              {other?.segmentS ? (
+                <>
+                  <TableCell align="right">{ghost!.label}</TableCell>
+                  <TableCell align="right">Won</TableCell>
+                </>
+              ) : null}
             </TableRow>
           </TableHead>
           <TableBody>
@@ -135,11 +148,16 @@ export function LapView() {
                 </TableCell>
                 <TableCell align="right">{formatText(segmentS[at]!, 'timeS', reader, 3)}</TableCell>
                 {other?.segmentS ? (
-                  <TableCell align="right">
-                    {other.segmentS[at] === undefined
-                      ? ''
-                      : formatText(other.segmentS[at], 'timeS', reader, 3)}
-                  </TableCell>
+                  <>
+                    <TableCell align="right">
+                      {other.segmentS[at] === undefined ? '' : seconds(other.segmentS[at])}
+                    </TableCell>
+                    <TableCell align="right" data-won={at}>
+                      {other.segmentS[at] === undefined
+                        ? ''
+                        : wonText(other.segmentS[at] - segmentS[at]!, seconds)}
+                    </TableCell>
+                  </>
                 ) : null}
               </TableRow>
             ))}

@@ -32,7 +32,7 @@ export function UnlikeMotors() {
             <TableCell>Motor</TableCell>
             <TableCell align="right">Constant</TableCell>
             <TableCell align="right">Current at the top speed</TableCell>
-            <TableCell align="right">Heat, alike ones 1</TableCell>
+            <TableCell align="right">Heat, of alike ones</TableCell>
           </TableRow>
         </TableHead>
         <TableBody>
