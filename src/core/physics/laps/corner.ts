@@ -3,12 +3,20 @@ import { type Brakes, createBrakes } from '../braking/brakes';
 import { corneringN, drivelineN } from '../heat/traceStep';
 import { lossesOf, TYPICAL_LOSSES } from '../heat/losses';
 import { fullThrottleMps2 } from '../heat/topWithDrag';
-import { createPlant, roadOf, type TunablePlant } from '../motion/plant';
-import { dragAndRoll, type Road, traction } from '../motion/road';
+import { createPlant, type TunablePlant } from '../motion/plant';
+import { AIR_DENSITY } from '../../base/constants';
+import { dragAndRoll, type GripShape, type Road, setGrip, traction } from '../motion/road';
 import type { BrakeDefinition } from '../braking/definition';
 import type { DriveLapInput } from './definition';
 
 const USUAL_BRAKE: BrakeDefinition = { motorShare: 1 };
+
+/** Roads of one grade that are written anew for each moment, so that a lap makes no rubbish. */
+interface Scratch {
+  road: { -readonly [K in keyof Road]: Road[K] };
+  slowed: { -readonly [K in keyof Road]: Road[K] };
+  shape: GripShape;
+}
 
 /** What a car can do at a speed in a bend on a grade, all of it at the tread. */
 export class Cornering {
@@ -22,8 +30,7 @@ export class Cornering {
   private readonly slowed: TunablePlant;
   private readonly driven: TunablePlant;
   private readonly plants = new Map<number, TunablePlant>();
-  /** Of straights, by their grade. */
-  private readonly straights = new Map<number, Road>();
+  private readonly scratch = new Map<number, Scratch>();
 
   constructor(private readonly input: DriveLapInput) {
     const { losses, drivingStyle = 1, lateralGripFactor = 1, brake = USUAL_BRAKE } = input;
@@ -75,7 +82,9 @@ export class Cornering {
     const plant = this.plant(gradePct);
     const { road } = plant;
     const { slowing, slowed } = this;
-    slowed.road = { ...road, slopeN: road.slopeN + this.aside(plant, speedMps, curvature) };
+    const slope = this.scratchAt(gradePct).slowed;
+    slope.slopeN = road.slopeN + this.aside(plant, speedMps, curvature);
+    slowed.road = slope;
     slowing.mu = this.gripLeft(plant, speedMps, curvature);
     slowing.frontN = road.weightN * this.input.car.frontLoadShare;
     slowing.rearN = road.weightN - slowing.frontN;
@@ -96,14 +105,32 @@ export class Cornering {
     return use >= 1 ? 0 : mu * this.style * Math.sqrt(1 - use * use);
   }
 
+  /** The road with the friction that the bend leaves, written anew for each moment. */
   private left(plant: TunablePlant, speedMps: number, curvature: number, gradePct: number): Road {
-    if (curvature === 0) {
-      const known = this.straights.get(gradePct);
-      if (known) return known;
-    }
-    const mu = this.gripLeft(plant, speedMps, curvature);
-    const road = roadOf({ ...this.input, tyre: { ...this.input.tyre, mu } }, gradePct);
-    if (curvature === 0) this.straights.set(gradePct, road);
-    return road;
+    const scratch = this.scratchAt(gradePct);
+    setGrip(scratch.road, this.gripLeft(plant, speedMps, curvature), scratch.shape);
+    return scratch.road;
+  }
+
+  private scratchAt(gradePct: number): Scratch {
+    const known = this.scratch.get(gradePct);
+    if (known) return known;
+    const { car, airDensityKgM3 = AIR_DENSITY } = this.input;
+    const road = { ...this.plant(gradePct).road };
+    const frontN = road.weightN * car.frontLoadShare;
+    const made: Scratch = {
+      road,
+      slowed: { ...road },
+      shape: {
+        drivenAxles: car.drivenAxles,
+        transfer: car.cgHeightMm / car.wheelbaseMm,
+        frontN,
+        rearN: road.weightN - frontN,
+        downFront: 0.5 * airDensityKgM3 * (car.claFrontM2 ?? 0),
+        downRear: 0.5 * airDensityKgM3 * (car.claRearM2 ?? 0),
+      },
+    };
+    this.scratch.set(gradePct, made);
+    return made;
   }
 }

@@ -117,7 +117,10 @@ function backward(track: Track, car: Cornering): Float64Array {
       const w = limits[at + 1]!;
       if (w >= fastest) continue;
       const middle = Math.max(0, w + (length / 2) * decel(w));
-      limits[at] = Math.min(caps[at]!, Math.max(0, w + length * decel(middle)));
+      const limit = Math.min(caps[at]!, Math.max(0, w + length * decel(middle)));
+      // from here on the second round is the first
+      if (round > 0 && limit === limits[at]) break;
+      limits[at] = limit;
     }
   }
   return limits;
@@ -152,8 +155,11 @@ function forward(
       const next = w[at]! + length * middle.accelMps2;
       if (next <= 0 || (w[at] === 0 && first.accelMps2 <= 0))
         return { stalledAtM: wayM[at]! + Math.min(length, Math.max(0, w[at]! / -middle.accelMps2 || 0)) };
-      w[at + 1] = Math.min(limits[at + 1]!, next);
+      const after = Math.min(limits[at + 1]!, next);
       decided[at] = next > limits[at + 1]! ? BY_LIMIT : middle.byGrip ? BY_GRIP : BY_DRIVE;
+      // from here on the round is the one before
+      if (round > 0 && after === w[at + 1]) return { w, decided };
+      w[at + 1] = after;
     }
     if (!closed || Math.abs(w[stretches]! - w[0]!) <= SAME * w[0]!) break;
     w[0] = Math.min(limits[0]!, w[stretches]!);

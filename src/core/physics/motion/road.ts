@@ -62,40 +62,65 @@ export function createRoad(car: RoadDefinition): Road {
   const downRear = halfDensity * car.claRearM2;
   const transfer = car.cgHeightM / car.wheelbaseM;
   const frontN = weightN * car.frontLoadShare;
+  const grip = { gripN: 0, gripPerQ: 0, gripPerT: 0 };
+  setGrip(grip, car.mu, {
+    drivenAxles: car.drivenAxles,
+    transfer,
+    frontN,
+    rearN: weightN - frontN,
+    downFront,
+    downRear,
+  });
   return {
     dragPerQ: halfDensity * car.cdaM2,
     downPerQ: downFront + downRear,
     weightN,
     rollingResistance: car.rollingResistance,
     slopeN: car.massKg * GRAVITY * Math.sin(slope),
-    ...gripOf(car, transfer, { frontN, rearN: weightN - frontN, downFront, downRear }),
+    ...grip,
     ...(car.drivenAxles === 'front'
       ? { liftN: Infinity, liftPerQ: 0 }
       : { liftN: frontN / transfer, liftPerQ: downFront / transfer }),
   };
 }
 
-interface AxleLoads {
+type Grip = Pick<Road, 'gripN' | 'gripPerQ' | 'gripPerT'>;
+
+/** What grip is made of beside the friction. */
+export interface GripShape {
+  drivenAxles: DrivenAxles;
+  /** Height of the centre of gravity over the wheelbase. */
+  transfer: number;
   frontN: number;
   rearN: number;
   downFront: number;
   downRear: number;
 }
 
-function gripOf({ mu, drivenAxles }: RoadDefinition, transfer: number, axle: AxleLoads) {
-  if (drivenAxles === 'all')
-    return {
-      gripN: mu * (axle.frontN + axle.rearN),
-      gripPerQ: mu * (axle.downFront + axle.downRear),
-      gripPerT: 0,
-    };
-  if (drivenAxles === 'front') {
+/** Writes the grip of a friction into a road. */
+export function setGrip(
+  road: { -readonly [K in keyof Grip]: number },
+  mu: number,
+  { drivenAxles, transfer, frontN, rearN, downFront, downRear }: GripShape,
+): void {
+  road.gripPerT = 0;
+  if (drivenAxles === 'all') {
+    road.gripN = mu * (frontN + rearN);
+    road.gripPerQ = mu * (downFront + downRear);
+  } else if (drivenAxles === 'front') {
     const share = mu / (1 + mu * transfer);
-    return { gripN: share * axle.frontN, gripPerQ: share * axle.downFront, gripPerT: share * transfer };
+    road.gripN = share * frontN;
+    road.gripPerQ = share * downFront;
+    road.gripPerT = share * transfer;
+  } else if (mu * transfer >= 1) {
+    road.gripN = Infinity;
+    road.gripPerQ = 0;
+  } else {
+    const share = mu / (1 - mu * transfer);
+    road.gripN = share * rearN;
+    road.gripPerQ = share * downRear;
+    road.gripPerT = -share * transfer;
   }
-  if (mu * transfer >= 1) return { gripN: Infinity, gripPerQ: 0, gripPerT: 0 };
-  const share = mu / (1 - mu * transfer);
-  return { gripN: share * axle.rearN, gripPerQ: share * axle.downRear, gripPerT: -share * transfer };
 }
 
 /** Drag plus rolling resistance, N, at the square of the speed. */
