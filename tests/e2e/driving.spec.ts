@@ -1,7 +1,7 @@
 import { writeGpx } from '@/core/physics/timing/track/writeGpx';
 import { numberIn, toTab } from './driveTabs';
 import { timedRun } from './fieldRuns';
-import { expect, field, freshName, readyBuild, saved, test, toSegment } from './page';
+import { expect, field, freshName, pick, readyBuild, saved, test, toSegment } from './page';
 
 /** A circle of 20 m at 3 m/s for 200 s. */
 const circle = writeGpx('circle', [
@@ -166,7 +166,7 @@ test('a pack is driven as the lap, and as on a track of one’s own, which moves
 test('a car that stands says what each change alone would have to be', async ({ page }) => {
   await readyBuild(page, freshName('Stands'));
   await toSegment(page, 'Brief');
-  await field(page, 'Steepest climb').fill('120');
+  await field(page, 'Steepest climb').fill('60');
   await toSegment(page, 'Drive');
   await expect(page.getByTestId('standstill-remedies')).toContainText(/^Each of these alone would move it: /);
 });
@@ -184,9 +184,10 @@ test('before a fast pass everything is looked at, and the run remembers it', asy
   const root = await readyBuild(page, freshName('Pass'));
   await page.goto(`${root}/field`);
   await page.getByRole('button', { name: /^Before a fast pass: no go yet/ }).click();
+  // the list stands still once all checks are in
+  await expect(page.getByText(/^No go: .*fail-safe list is not known/)).toBeVisible();
   for (const look of [/^Pack charged/, /^Closed ground/, /^Switched on/])
     await page.getByRole('checkbox', { name: look }).check();
-  await expect(page.getByText(/^No go: .*fail-safe list is not known/)).toBeVisible();
   await timedRun(page, 2.4);
   await expect(page.getByTestId('runs').locator('.longrow')).toContainText(
     'looked at everything before the pass',
@@ -197,6 +198,9 @@ test('laps and stops are written down beside what is predicted, and the lap that
   page,
 }) => {
   const root = await readyBuild(page, freshName('Timed'));
+  await toSegment(page, 'Brief');
+  await pick(page, 'Add a surface', 'Gravel');
+  await saved(page);
   await page.goto(`${root}/field`);
   const kind = page.getByRole('combobox', { name: 'Kind of run' });
   const runs = page.getByTestId('runs').locator('.longrow');
@@ -216,7 +220,12 @@ test('laps and stops are written down beside what is predicted, and the lap that
   await kind.selectOption({ label: 'Stopping' });
   // 6 m/s, 3.6 m: v²/2d = 5 m/s²
   await field(page, 'Braked from').fill('21.6');
-  await expect(page.getByText(/^Predicted [\d.]+\s*m\.$/)).toBeVisible();
+  const predicted = page.getByText(/^Predicted [\d.]+\s*m\.$/);
+  await expect(predicted).toBeVisible();
+  // on the sheet's own surface, which the page does not show
+  const onGrass = await predicted.innerText();
+  await page.getByRole('combobox', { name: 'Surface' }).selectOption({ label: 'Gravel' });
+  await expect(predicted).not.toHaveText(onGrass);
   await field(page, 'Stood after').fill('3.6');
   await page.getByRole('button', { name: 'Add the stop' }).click();
   await expect(page.getByTestId('stops-said')).toHaveText(
