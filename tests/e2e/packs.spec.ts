@@ -77,6 +77,11 @@ test('one of four motors is found weak on the bench, and the run, the heat and t
   await toTab(page, 'Train', 'Layout');
   await page.getByRole('combobox', { name: 'Driven', exact: true }).selectOption({ label: 'both axles' });
   await page.getByRole('combobox', { name: 'A motor for' }).selectOption({ label: 'each driven wheel' });
+  await page.getByRole('button', { name: 'Give each figures of its own' }).click();
+  await page.getByRole('button', { name: 'Rear right motor' }).click();
+  await page.getByRole('textbox', { name: 'Called' }).fill('The spare');
+  await field(page, 'Its controller limits at').fill('60');
+  await expect(page.getByTestId('motor-shares')).toBeVisible();
   await saved(page);
   await page.goto(`${root}/field`);
   await page.getByRole('combobox', { name: 'Kind of run' }).selectOption({ label: 'Bench spin' });

@@ -160,6 +160,18 @@ export const DRIVE_LABELS: Readonly<Record<string, FieldLabel>> = {
   'drive.motorsAt': { label: 'Motors for' },
   'drive.ownMotors': { label: 'Figures of each motor' },
   'drive.ownMotors.*': { label: 'Motor' },
+  'drive.ownMotors.*.name': { label: 'Name of the motor' },
+  'drive.ownMotors.*.massG': { label: 'Motor mass', quantity: 'massG', limits: { above: 0, to: 100_000 } },
+  'drive.ownMotors.*.controllerLimitA': {
+    label: 'Its controller limits at',
+    quantity: 'currentA',
+    limits: { above: 0, to: 5000 },
+  },
+  'drive.ownMotors.*.controllerMilliOhm': {
+    label: 'Its controller’s resistance',
+    quantity: 'resistanceMilliOhm',
+    limits: { from: 0, to: 10_000 },
+  },
   'drive.ownMotors.*.kvRpmPerV': {
     label: 'Constant',
     quantity: 'motorConstant',

@@ -95,9 +95,12 @@ export const driveSchema = Joi.object<Drive>({
     .items(
       Joi.object<OwnMotor>({
         id: Joi.valid(...MOTOR_AT).required(),
+        name: text(80),
+        controllerLimitA: positive().max(5000),
+        controllerMilliOhm: notNegative().max(10_000),
         ...figureSchemas(
           Object.fromEntries(
-            (['kvRpmPerV', 'resistanceMilliOhm', 'noLoadCurrentA'] as const).map((key) => [
+            (['kvRpmPerV', 'resistanceMilliOhm', 'noLoadCurrentA', 'massG'] as const).map((key) => [
               key,
               { ...MOTOR_FIGURES[key], optional: true },
             ]),

@@ -159,11 +159,14 @@ export const MOTOR_AT = [
 ] as const;
 export type MotorPlace = (typeof MOTOR_AT)[number];
 
-/** What is known of the motors of one place where they are not as the others. */
+/** What is known of the motors of one place, and of their controllers, where they are not as the others. */
 export interface OwnMotor extends Partial<
-  Pick<ChosenMotor, 'kvRpmPerV' | 'resistanceMilliOhm' | 'noLoadCurrentA'>
+  Pick<ChosenMotor, 'name' | 'kvRpmPerV' | 'resistanceMilliOhm' | 'noLoadCurrentA' | 'massG'>
 > {
   id: MotorPlace;
+  /** Of each motor's own controller. */
+  controllerLimitA?: number;
+  controllerMilliOhm?: number;
 }
 
 /** How it is slowed: by its motors, and by what rubs at the axles. */

@@ -21,8 +21,26 @@ export function motorPlaces(drive: Drive): readonly MotorPlace[] {
 
 /** The motor of one place: the build's, with what is known of this one. */
 export function motorAt({ motor, ownMotors = [] }: Drive, place: MotorPlace): ChosenMotor | undefined {
-  const { id: _, ...own } = ownMotors.find(({ id }) => id === place) ?? {};
+  const {
+    id: _,
+    controllerLimitA: __,
+    controllerMilliOhm: ___,
+    ...own
+  } = ownMotors.find(({ id }) => id === place) ?? {};
   return motor && { ...motor, ...own };
+}
+
+/** Motors that are the same thing by name and mass, with how many there are of them. */
+export function motorsListed(drive: Drive): { place: MotorPlace; motor: ChosenMotor; count: number }[] {
+  const found: { place: MotorPlace; motor: ChosenMotor; count: number }[] = [];
+  for (const place of motorPlaces(drive)) {
+    const motor = motorAt(drive, place);
+    if (!motor) continue;
+    const like = found.find((one) => one.motor.name === motor.name && one.motor.massG === motor.massG);
+    if (like) like.count += drive.motorCount ?? 1;
+    else found.push({ place, motor, count: drive.motorCount ?? 1 });
+  }
+  return found;
 }
 
 /** Motors in the car. */

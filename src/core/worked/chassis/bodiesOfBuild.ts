@@ -1,6 +1,6 @@
 import type { BuildDocument } from '../../car/document/document';
 import type { Body } from '../../car/document/chassis';
-import { controllersInAll, motorsInAll } from '../../car/document/motors';
+import { controllersInAll, motorAt, motorsInAll, motorsListed } from '../../car/document/motors';
 import { allPacks } from '../../car/document/power';
 import { drivenOf, motorsInWheels } from '../../car/document/drive';
 import { PART_KIND_RECORDS } from '../../car/parts/partKinds';
@@ -151,7 +151,7 @@ function guessesOf(
           ([1, -1] as const).map((side): Guess => ({
             id: `motor-${axle}-${side > 0 ? 'left' : 'right'}`,
             name: `Motor, ${axle} ${side > 0 ? 'left' : 'right'}`,
-            massG: motor.massG * (drive.motorCount ?? 1),
+            massG: motorAt(drive, `${axle}${side > 0 ? 'Left' : 'Right'}`)!.massG * (drive.motorCount ?? 1),
             at: [
               axle === 'front' ? 0 : -L,
               side * ((axle === 'front' ? front : rear) / 2 - 0.5 * motor.lengthMm),
@@ -166,7 +166,7 @@ function guessesOf(
           {
             id: 'motor',
             name: motorsInAll(drive) > 1 ? `${motorsInAll(drive)} motors` : 'Motor',
-            massG: motor.massG * motorsInAll(drive),
+            massG: motorsListed(drive).reduce((sum, { motor: one, count }) => sum + count * one.massG, 0),
             at: [-0.72 * L, 0, Math.max(r, motor.diameterMm / 2 + 8)],
             size: [motor.lengthMm, motor.diameterMm, motor.diameterMm],
           },

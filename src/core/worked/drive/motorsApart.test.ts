@@ -1,6 +1,6 @@
 import { applyPatch, type Patch } from '../../base/patch';
 import { car } from '../../fixtures/car';
-import { motorPlaces, motorsInAll } from '../../car/document/motors';
+import { motorPlaces, motorsInAll, motorsListed } from '../../car/document/motors';
 import type { FreeMotor } from '../../car/records/report';
 import { drivePack } from '../heat/wholePack';
 import { packOfBuild } from '../heat/enduranceOfBuild';
@@ -45,6 +45,30 @@ describe('motors of their own', () => {
     expect(slow!.amps).toBeLessThan(one!.amps);
     expect(one!.heatShare).toBeGreaterThan(1);
     expect(sharesAtTop(four, grass)).toEqual([]);
+  });
+
+  it('have controllers of their own: one with half the resistance and a quarter of the limit, by hand', () => {
+    const { controller } = car.power;
+    const own = applyPatch(
+      four,
+      set(['drive.ownMotors', [{ id: 'rearLeft', controllerLimitA: controller!.currentLimitA / 4 }]]),
+    );
+    // three whole limits and a quarter, over four; the motors are alike
+    expect(inputOf(own).esc.currentLimitA / inputOf().esc.currentLimitA).toBeCloseTo(3.25 / 4, 9);
+    const soft = applyPatch(four, set(['drive.ownMotors', [{ id: 'rearLeft', controllerMilliOhm: 40 }]]));
+    const each = car.drive.motor!.resistanceMilliOhm + controller!.resistanceMilliOhm;
+    const loop = 4 / (3 / each + 1 / (car.drive.motor!.resistanceMilliOhm + 40));
+    expect(inputOf(soft).motor.resistanceMilliOhm).toBeCloseTo(loop - controller!.resistanceMilliOhm, 6);
+  });
+
+  it('are listed by what they are: three of one kind and a heavier one of another name', () => {
+    const mixed = applyPatch(four, set(['drive.ownMotors', [{ id: 'rearLeft', name: 'Spare', massG: 210 }]]));
+    const motors = motorsListed(mixed.drive).map(({ motor, count }) => [motor.name, motor.massG, count]);
+    const { name, massG } = car.drive.motor!;
+    expect(motors).toEqual([
+      [name, massG, 3],
+      ['Spare', 210, 1],
+    ]);
   });
 
   it('heat the one that carries most, which is not the weak one', () => {

@@ -1,4 +1,4 @@
-import { motorsPerController, motorAt, motorPlaces } from '../../car/document/motors';
+import { limitOfController, motorsPerController, motorAt, motorPlaces } from '../../car/document/motors';
 import type { BuildDocument } from '../../car/document/document';
 import {
   axleRatio,
@@ -8,7 +8,7 @@ import {
   overallRatio,
 } from '../../car/document/drive';
 import type { DriveRunInput } from '../../physics/motion/definition';
-import { asAlike, eachCurrent, type Wound } from '../../physics/motors/together';
+import { asAlike, eachCurrent, type Fed, type Wound } from '../../physics/motors/together';
 
 /** Whether some place has a motor with figures of its own. */
 export const areUnlike = (drive: Drive): boolean =>
@@ -24,35 +24,57 @@ function ratioAt(drive: Drive, place: MotorPlace): number | undefined {
 interface PlacedMotor {
   place: MotorPlace;
   motor: ChosenMotor;
-  /** As it turns behind the car's one ratio. */
-  wound: Wound;
+  /** As it turns behind the car's one ratio, with its controller. */
+  fed: Fed;
 }
 
-function placed(drive: Drive): PlacedMotor[] {
+function placed(document: BuildDocument): PlacedMotor[] {
+  const { drive } = document;
   const whole = overallRatio(drive) ?? 1;
+  const common = commonController(document);
   return motorPlaces(drive).flatMap((place) => {
     const motor = motorAt(drive, place);
     if (!motor) return [];
     const { kvRpmPerV, resistanceMilliOhm, noLoadCurrentA } = motor;
     const behind = whole / (ratioAt(drive, place) ?? whole);
-    return [{ place, motor, wound: { kvRpmPerV: kvRpmPerV * behind, resistanceMilliOhm, noLoadCurrentA } }];
+    const own = drive.ownMotors?.find(({ id }) => id === place);
+    const fed: Fed = {
+      kvRpmPerV: kvRpmPerV * behind,
+      resistanceMilliOhm,
+      noLoadCurrentA,
+      controllerMilliOhm: own?.controllerMilliOhm ?? common.milliOhm,
+      limitA: own?.controllerLimitA ?? common.limitA,
+    };
+    return [{ place, motor, fed }];
   });
 }
 
-const controllerOhm = (document: BuildDocument): number =>
-  ((document.power.controller?.resistanceMilliOhm ?? 0) * motorsPerController(document)) / 1000;
+/** What feeds one motor: what drives several carries the current of all of them. */
+function commonController(document: BuildDocument) {
+  const { controller } = document.power;
+  const shared = motorsPerController(document);
+  return {
+    milliOhm: (controller?.resistanceMilliOhm ?? 0) * shared,
+    limitA: controller ? limitOfController(controller) / shared : Infinity,
+  };
+}
+
+const alikeOf = (document: BuildDocument): Fed =>
+  asAlike(
+    placed(document).map(({ fed }) => fed),
+    commonController(document).milliOhm,
+  );
+
+/** Current at which the controllers limit, of one of the motors as alike ones, A. */
+export const controllersLimitA = (document: BuildDocument): number =>
+  areUnlike(document.drive) ? alikeOf(document).limitA : commonController(document).limitA;
 
 /** The motors of a build as alike ones. */
 export function alikeMotor(document: BuildDocument): ChosenMotor | undefined {
   const { drive } = document;
   if (!drive.motor || !areUnlike(drive)) return drive.motor;
-  return {
-    ...drive.motor,
-    ...asAlike(
-      placed(drive).map(({ wound }) => wound),
-      controllerOhm(document),
-    ),
-  };
+  const { kvRpmPerV, resistanceMilliOhm, noLoadCurrentA } = alikeOf(document);
+  return { ...drive.motor, kvRpmPerV, resistanceMilliOhm, noLoadCurrentA };
 }
 
 /** One place's motor at a moment of the car. */
@@ -71,13 +93,12 @@ export function eachMotor(
   { drive, motor, tyre }: Pick<DriveRunInput, 'drive' | 'motor' | 'tyre'>,
   at: { amps: number; speedMps: number },
 ): MotorShare[] {
-  const motors = placed(document.drive);
+  const motors = placed(document);
   const radPerS = (at.speedMps * drive.ratio) / (tyre.radiusMm / 1000);
   const currents = eachCurrent(
-    motors.map(({ wound }) => wound),
+    motors.map(({ fed }) => fed),
     motor,
     { amps: at.amps, radPerS },
-    controllerOhm(document),
   );
   const alikeW = at.amps ** 2 * motor.resistanceMilliOhm;
   return motors.map(({ place, motor: one }, index) => ({

@@ -3,12 +3,12 @@ import { AIR_DENSITY, airDensityAt, RAD_PER_S_PER_RPM } from '../../base/constan
 import type { ChosenSurface } from '../../car/document/brief';
 import type { BuildDocument } from '../../car/document/document';
 import { type ChosenMotor, type ChosenTyre, overallEfficiency, overallRatio } from '../../car/document/drive';
-import { motorsInAll, limitOfController, motorsPerController } from '../../car/document/motors';
+import { motorsInAll, motorsPerController } from '../../car/document/motors';
 import type { DriveRunInput } from '../../physics/motion/definition';
 import type { Limit } from '../../physics/motion/plant';
 import type { DriveRunResult } from '../../physics/motion/run';
 import { drivenPack } from './drivenPack';
-import { alikeMotor } from './motorsOfBuild';
+import { alikeMotor, controllersLimitA } from './motorsOfBuild';
 
 /** What a run differs in from the build as it stands. */
 export interface RunConditions {
@@ -123,7 +123,7 @@ type Wound = Pick<ChosenMotor, 'kvRpmPerV' | 'noLoadCurrentA'>;
 export function motorLimitsA(document: BuildDocument, motor: Wound): Record<CurrentHolder, number> {
   const { clutchNm = Infinity, currentLimitA = Infinity } = document.drive;
   return {
-    controller: limitOfController(document.power.controller!) / motorsPerController(document),
+    controller: controllersLimitA(document),
     ownLimit: currentLimitA,
     clutch: clutchNm * motor.kvRpmPerV * RAD_PER_S_PER_RPM + motor.noLoadCurrentA,
   };

@@ -1,5 +1,5 @@
 import type { BuildDocument } from '../../car/document/document';
-import { controllersInAll, motorsInAll } from '../../car/document/motors';
+import { controllersInAll, motorsListed } from '../../car/document/motors';
 import { PART_KIND_RECORDS, type PartKind } from '../../car/parts/partKinds';
 import type { Part } from '../../car/parts/parts';
 import type { ListEntry, Source } from '../../car/document/print';
@@ -138,17 +138,13 @@ function componentsOf({ drive, power }: BuildDocument): Component[] {
       ...weighed(massG),
     }));
   return [
-    ...(drive.motor
-      ? [
-          {
-            id: 'motor',
-            kind: 'motor' as const,
-            name: drive.motor.name,
-            quantity: motorsInAll(drive),
-            massG: drive.motor.massG,
-          },
-        ]
-      : []),
+    ...motorsListed(drive).map(({ place, motor: { name, massG }, count }, at): Component => ({
+      id: at === 0 ? 'motor' : `motor.${place}`,
+      kind: 'motor',
+      name,
+      quantity: count,
+      massG,
+    })),
     ...(drive.tyre
       ? [
           {

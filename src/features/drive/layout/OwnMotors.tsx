@@ -2,7 +2,10 @@
 
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import { type OwnMotor } from '@/core/car/document/drive';
+import { useId } from 'react';
+import { TextInput } from '@/ui/controls/TextInput';
+import fieldsCss from '@/ui/fields.module.css';
+import type { MotorPlace, OwnMotor } from '@/core/car/document/drive';
 import { motorPlaces } from '@/core/car/document/motors';
 import { freeMotors } from '@/core/worked/field/freeMotors';
 import { Fold } from '@/ui/controls/Fold';
@@ -20,30 +23,42 @@ export function OwnMotors() {
   const { document, edit, closed, runs, revision } = useBuild();
   const { reader } = useReader();
   const { drive } = document;
-  const { motor, ownMotors = [] } = drive;
+  const { motor, ownMotors } = drive;
+  const { controller } = document.power;
   const places = motorPlaces(drive);
   if (places.length < 2 || !motor) return null;
   const bench = runs.filter(({ report, revisionId }) => report?.motors && revisionId === revision.id).at(-1);
   const found = bench ? freeMotors(bench).filter(({ place }) => places.includes(place)) : [];
   const take = () => {
-    const own = new Map(ownMotors.map((one) => [one.id, one]));
+    const own = new Map((ownMotors ?? []).map((one) => [one.id, one]));
     for (const { place, kvRpmPerV, noLoadCurrentA } of found)
       own.set(place, { ...own.get(place), id: place, kvRpmPerV, noLoadCurrentA } satisfies OwnMotor);
     edit([{ path: OWN, value: [...own.values()] }]);
   };
   return (
-    <Group title="Figures of each motor" aside={ownMotors.length > 0 ? 'unlike' : 'alike'}>
-      {places.map((place) => (
-        <Fold
-          key={place}
-          title={firstUp(MOTOR_PLACE_NAMES[place])}
-          open={ownMotors.some(({ id }) => id === place)}
-        >
-          <DocumentField path={[...OWN, place, 'kvRpmPerV']} usual={motor.kvRpmPerV} digits={4} />
-          <DocumentField path={[...OWN, place, 'resistanceMilliOhm']} usual={motor.resistanceMilliOhm} />
-          <DocumentField path={[...OWN, place, 'noLoadCurrentA']} usual={motor.noLoadCurrentA} />
-        </Fold>
-      ))}
+    <Group title="Figures of each motor" aside={ownMotors?.length ? 'unlike' : 'alike'}>
+      {ownMotors ? (
+        places.map((place) => (
+          <Fold
+            key={place}
+            title={firstUp(MOTOR_PLACE_NAMES[place])}
+            open={ownMotors.some(({ id }) => id === place)}
+          >
+            <Named place={place} usual={motor.name} />
+            <DocumentField path={[...OWN, place, 'kvRpmPerV']} usual={motor.kvRpmPerV} digits={4} />
+            <DocumentField path={[...OWN, place, 'resistanceMilliOhm']} usual={motor.resistanceMilliOhm} />
+            <DocumentField path={[...OWN, place, 'noLoadCurrentA']} usual={motor.noLoadCurrentA} />
+            <DocumentField path={[...OWN, place, 'massG']} usual={motor.massG} />
+            <DocumentField path={[...OWN, place, 'controllerLimitA']} usual={controller?.currentLimitA} />
+            <DocumentField
+              path={[...OWN, place, 'controllerMilliOhm']}
+              usual={controller?.resistanceMilliOhm}
+            />
+          </Fold>
+        ))
+      ) : closed ? null : (
+        <Button onClick={() => edit([{ path: OWN, value: [] }])}>Give each figures of its own</Button>
+      )}
       {found.map((one) => (
         <Typography key={one.place} variant="small" data-testid={`free-${one.place}`}>
           {freeMotorWords(one, reader)}.
@@ -57,5 +72,27 @@ export function OwnMotors() {
         </Typography>
       )}
     </Group>
+  );
+}
+
+/** What a motor is called where it is another one. */
+function Named({ place, usual }: { place: MotorPlace; usual: string }) {
+  const { document, edit, session, closed } = useBuild();
+  const id = useId();
+  const path = [...OWN, place, 'name'];
+  const name = document.drive.ownMotors?.find((one) => one.id === place)?.name;
+  return (
+    <div className={fieldsCss.field} data-path={path.join('.')}>
+      <label htmlFor={id}>Called</label>
+      <TextInput
+        id={id}
+        value={name ?? ''}
+        placeholder={usual}
+        maxLength={80}
+        disabled={closed}
+        onChange={({ target }) => edit([{ path, value: target.value || undefined }], path.join('.'))}
+        onBlur={() => session.endStep()}
+      />
+    </div>
   );
 }
