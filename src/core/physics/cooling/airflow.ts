@@ -42,3 +42,15 @@ export function coolingPerMps(diameterMm: number, body: Body): number {
   const gain = crossFlow(diameterMm / 1000, REFERENCE_MPS) / STILL_W_PER_M2K - 1;
   return (AIR_SHARE[body].is * Math.max(0, gain)) / REFERENCE_MPS;
 }
+
+/**
+ * What is not known of the wind at the motor, as one standard deviation over what its case gives off at 5 m/s: a quarter of
+ * the range of the share.
+ *
+ * @param perMps what the case gives off more for every m/s, share
+ */
+export function windSpread(body: Body, perMps: number): number {
+  const { is, from, to } = AIR_SHARE[body];
+  const moving = perMps * REFERENCE_MPS;
+  return ((moving / (1 + moving)) * (to - from)) / 4 / is;
+}

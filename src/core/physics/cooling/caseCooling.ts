@@ -89,9 +89,10 @@ export function caseCooling(
   motor: Cylinder,
   bareKPerW: number,
   body: Body,
-  { sink, fan, airShare = AIR_SHARE[body].is }: { sink?: ClippedSink; fan?: Fan; airShare?: number },
+  { sink, fan }: { sink?: ClippedSink; fan?: Fan },
 ): CaseCooling {
-  const wind = (coolingPerMps(motor.diameterMm, body) * airShare) / AIR_SHARE[body].is;
+  const airShare = AIR_SHARE[body].is;
+  const wind = coolingPerMps(motor.diameterMm, body);
   if (!sink && !fan) return { caseToAmbientKPerW: bareKPerW, coolingPerMps: wind, addedJPerK: 0 };
   const [diameterM, lengthM] = [motor.diameterMm / 1000, motor.lengthMm / 1000];
   const caseM2 = Math.PI * diameterM * (lengthM + diameterM / 2);

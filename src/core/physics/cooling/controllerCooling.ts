@@ -48,11 +48,8 @@ export function controllerSides({ massG, lengthMm, widthMm, heightMm }: Controll
  *
  * @see Incropera, Fundamentals of Heat and Mass Transfer, eq. 3.107 (fins), 7.30 (plate), section 9.9 (both together)
  */
-export function controllerThermal(
-  controller: ControllerBody,
-  body: Body,
-  airShare: number = AIR_SHARE[body].is,
-): ControllerThermal {
+export function controllerThermal(controller: ControllerBody, body: Body): ControllerThermal {
+  const airShare = AIR_SHARE[body].is;
   const { cooling = USUAL_CONTROLLER_COOLING, massG } = controller;
   const sides = controllerSides(controller);
   const [lengthM, widthM, heightM] = [sides.lengthMm, sides.widthMm, sides.heightMm].map(

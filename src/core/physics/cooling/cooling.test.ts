@@ -1,7 +1,7 @@
 import { caseCooling, fanMps, finsOf, mostFins, usualFins } from './caseCooling';
 import { CONTROLLER_COOLINGS, controllerSides, controllerThermal } from './controllerCooling';
 import { ControllerNode } from './controllerNode';
-import { coolingPerMps } from './airflow';
+import { coolingPerMps, windSpread } from './airflow';
 import { alongPlate, betweenPlates, finEfficiency, finnedWPerK, together } from './fins';
 
 const MOTOR = { diameterMm: 36, lengthMm: 50 };
@@ -82,6 +82,14 @@ describe('a motor with a sink and a fan', () => {
     expect(wPerK(blown, 5) - wPerK(bare, 5)).toBeLessThan(wPerK(blown, 0) - wPerK(bare, 0));
     const ducted = caseCooling(MOTOR, BARE_KPW, 'duct', {});
     expect(ducted.coolingPerMps).toBeCloseTo(2 * bare!.coolingPerMps, 9);
+  });
+});
+
+describe('the wind at a motor', () => {
+  it('is not known by a quarter of its range, in what it takes away', () => {
+    // 0.3 of the speed, 0.15 to 0.5; at 5 m/s it takes half of all away where it doubles the rest
+    expect(windSpread('open', 0.2)).toBeCloseTo((0.5 * 0.35) / 4 / 0.3, 9);
+    expect(windSpread('open', 0)).toBe(0);
   });
 });
 

@@ -1,6 +1,7 @@
 import type { BuildDocument } from '../../car/document/document';
 import { calibrationFor } from '../../car/document/heat';
 import type { PackMeasure, PackSpread } from '../../car/records/packPredicted';
+import { windSpread } from '../../physics/cooling/airflow';
 import { TYPICAL_LOSSES } from '../../physics/heat/losses';
 import { packOfBuild, type PackOfBuild } from '../heat/enduranceOfBuild';
 import { drivePack } from '../heat/wholePack';
@@ -15,6 +16,8 @@ export type PackFigures = Partial<Record<PackMeasure, number>>;
  * losses as a quarter of their range (calc of `drive.endurance`), a cell's capacity by age. By judgement.
  */
 const [FIRST_GUESS, CALIBRATED, CAPACITY, OWN_SUPPLY] = [0.3, 0.08, 0.05, 0.1];
+/** Of a sink or a fan, which readings without it do not tell of. */
+const COOLING_PART = 0.15;
 const RANGES = {
   drivelineDrag: [0.01, 0.06],
   corneringPerRad: [4, 15],
@@ -29,11 +32,9 @@ const overTypical = (key: keyof typeof RANGES) => {
 type OfPack = Exclude<PackSpread, (typeof KNOBS)[number]>;
 
 /** One standard deviation of each figure of a pack over it. */
-function packSpreads(document: BuildDocument): Record<OfPack, number> {
-  const { motor, heat } = document.drive;
-  const calibrated = motor && calibrationFor(heat, motor);
+function packSpreads(document: BuildDocument, { thermal }: PackOfBuild): Record<OfPack, number> {
   return {
-    cooling: calibrated ? CALIBRATED : FIRST_GUESS,
+    cooling: coolingSpread(document, thermal.coolingPerMps ?? 0),
     controllerCooling: FIRST_GUESS,
     capacity: CAPACITY,
     driveline: overTypical('drivelineDrag'),
@@ -41,6 +42,16 @@ function packSpreads(document: BuildDocument): Record<OfPack, number> {
     slip: overTypical('slipAtLimitPct'),
     auxiliary: auxiliaryIsGuessed(document) ? overTypical('auxiliaryA') : OWN_SUPPLY,
   };
+}
+
+/** Of the motor's way to the air: a guess with its wind, or what readings left, and what has come to it since. */
+function coolingSpread({ drive }: BuildDocument, perMps: number): number {
+  const { motor, heat = {} } = drive;
+  const parts = heat.sinkFinMm === undefined && heat.fanM3PerH === undefined ? 0 : COOLING_PART;
+  const known = motor && calibrationFor(heat, motor);
+  return known
+    ? Math.hypot(CALIBRATED, parts)
+    : Math.hypot(FIRST_GUESS, parts, windSpread(heat.body ?? 'open', perMps));
 }
 
 /** A pack with one of its own figures multiplied. */
@@ -131,7 +142,7 @@ export function packShares(
         return pack && packFigures(pack);
       }),
     );
-  for (const [spread, size] of Object.entries(packSpreads(document)) as [OfPack, number][])
+  for (const [spread, size] of Object.entries(packSpreads(document, own)) as [OfPack, number][])
     add(
       spread,
       bothWays(size).map((factor) => packFigures(withPack(own, spread, factor))),
@@ -144,7 +155,7 @@ const bothWays = (spread: number) => [1 + spread, Math.max(0, 1 - spread)];
 /** What all of a pack's own figures do to its minutes, one standard deviation over them. */
 export function ownErrorOfMinutes(document: BuildDocument, pack: PackOfBuild): number {
   const minutesWith = (spread: OfPack, factor: number) => packFigures(withPack(pack, spread, factor)).minutes;
-  const each = (Object.entries(packSpreads(document)) as [OfPack, number][]).map(([spread, size]) => {
+  const each = (Object.entries(packSpreads(document, pack)) as [OfPack, number][]).map(([spread, size]) => {
     const [up, down] = bothWays(size).map((factor) => minutesWith(spread, factor)) as [number, number];
     return (up - down) / 2;
   });

@@ -83,6 +83,12 @@ describe('errors of a pack', () => {
       (one) => one.get('cooling')!.peakCaseC!,
     );
     expect(first! / known!).toBeGreaterThan(3);
+    // a fan that came after the readings is a guess again
+    const fanned = applyPatch(calibrated, [{ path: ['drive', 'heat', 'fanM3PerH'], value: 0.01 }]);
+    expect(packShares(fanned, grass.id).get('cooling')!.peakCaseC! / known!).toBeCloseTo(
+      Math.hypot(0.08, 0.15) / 0.08,
+      0,
+    );
     const { error, mostFrom } = togetherOf(shares, 'minutes');
     expect(error).toBeCloseTo(Math.hypot(...[...shares.values()].map((one) => one.minutes!)), 9);
     for (const one of shares.values())
