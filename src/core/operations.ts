@@ -108,6 +108,15 @@ import { suspensionRide } from './physics/corner/ride';
 import { springRateSchema, suspensionRideSchema } from './physics/corner/ride.schema';
 import { springRate } from './physics/corner/spring';
 
+import { chainLength } from './physics/transmissions/chain';
+import { chainLengthSchema } from './physics/transmissions/chain.schema';
+import { gearHelical } from './physics/transmissions/helical';
+import { gearHelicalSchema } from './physics/transmissions/helical.schema';
+import { gearSearch, type GearSearchInput } from './physics/transmissions/gearSearch';
+import { gearSearchSchema } from './physics/transmissions/gearSearch.schema';
+import { gearOpening } from './physics/transmissions/opening';
+import { gearOpeningSchema } from './physics/transmissions/opening.schema';
+
 /** One computation that can be run without a screen. */
 export interface Operation {
   readonly schema: Schema;
@@ -118,6 +127,7 @@ const OPERATIONS = {
   'beam.check': { schema: beamCheckSchema, run: beamCheck },
   'boss.check': { schema: bossCheckSchema, run: bossCheck },
   'brief.demand': { schema: briefDemandSchema, run: briefDemand },
+  'chain.length': { schema: chainLengthSchema, run: chainLength },
   'chassis.balance': { schema: chassisBalanceSchema, run: chassisBalance },
   'chassis.stability': { schema: chassisStabilitySchema, run: chassisStability },
   'column.check': { schema: columnCheckSchema, run: columnCheck },
@@ -133,8 +143,11 @@ const OPERATIONS = {
   'failure.diagnose': { schema: failureDiagnoseSchema, run: failureDiagnose },
   'fit.coupon': { schema: fitCouponSchema, run: fitCoupon },
   'fit.stack': { schema: fitStackSchema, run: fitStack },
+  'gear.helical': { schema: gearHelicalSchema, run: gearHelical },
   'gear.mesh': { schema: gearMeshSchema, run: gearMesh },
+  'gear.opening': { schema: gearOpeningSchema, run: gearOpening },
   'gear.outline': { schema: gearOutlineSchema, run: gearOutline },
+  'gear.search': { schema: gearSearchSchema, run: (input: GearSearchInput) => gearSearch(input) },
   'gear.strength': { schema: gearStrengthSchema, run: gearStrength },
   'gpx.speed': { schema: gpxSpeedSchema, run: gpxSpeed },
   'holes.solve': { schema: holesSolveSchema, run: holesSolve },

@@ -90,6 +90,20 @@ const GEAR_MESH_NOTES: Sentences<'note.gearMesh'> = {
   'note.gearMesh.noPinion': () => 'No pinion of six teeth or more reaches this wheel within the slot.',
 };
 
+const GEAR_SEARCH_NOTES: Sentences<'note.gearSearch'> = {
+  'note.gearSearch.none': () =>
+    'No gears at hand come so near: allow a wider tolerance, more gears or another stage.',
+};
+
+const HELICAL_NOTES: Sentences<'note.helical'> = {
+  'note.helical.noThrust': () => 'Straight and double teeth give no thrust, so no hand turns it.',
+};
+
+const OPENING_NOTES: Sentences<'note.opening'> = {
+  'note.opening.openAtRest': () =>
+    'The play alone opens the gears so far that the next tooth comes too late: there is no torque at which they skip.',
+};
+
 const GEAR_OUTLINE_NOTES: Sentences<'note.gearOutline'> = {
   'note.gearOutline.pointed': () =>
     'The teeth run out to a point below their tip circle: shift the gear less.',
@@ -146,6 +160,9 @@ export const DRIVE_NOTES = {
   ...ROTATION_NOTES,
   ...GEAR_STRENGTH_NOTES,
   ...GEAR_MESH_NOTES,
+  ...GEAR_SEARCH_NOTES,
+  ...HELICAL_NOTES,
+  ...OPENING_NOTES,
   ...GEAR_OUTLINE_NOTES,
   ...JOINT_NOTES,
   ...SHAFT_NOTES,

@@ -64,6 +64,14 @@ import {
   POINTS_REFUSALS,
 } from './suspension';
 
+import {
+  BEARINGS_REFUSALS,
+  CHAIN_REFUSALS,
+  GEAR_SEARCH_REFUSALS,
+  HELICAL_REFUSALS,
+  OPENING_REFUSALS,
+} from './transmissions';
+
 /** The words of every refusal; a code without any does not compile. */
 const REFUSALS = {
   ...ROTATION_REFUSALS,
@@ -75,6 +83,11 @@ const REFUSALS = {
   ...LAP_REFUSALS,
   ...STABILITY_REFUSALS,
   ...GEAR_MESH_REFUSALS,
+  ...BEARINGS_REFUSALS,
+  ...CHAIN_REFUSALS,
+  ...HELICAL_REFUSALS,
+  ...GEAR_SEARCH_REFUSALS,
+  ...OPENING_REFUSALS,
   ...JOINT_REFUSALS,
   ...SERVO_REFUSALS,
   ...YAW_REFUSALS,

@@ -85,7 +85,18 @@ const LEWIS_Y = [
 ] as const;
 /** Barth's factor of cut teeth, m/s. */
 const BARTH_MPS = 6.1;
-const USUAL_OVERLOAD = 1.5;
+export const USUAL_OVERLOAD = 1.5;
+
+/** Lewis form factor, held at both ends; virtual teeth need not be whole. */
+export const lewisOf = (teeth: number): number => interpolate(LEWIS_Y, teeth);
+/** Barth's factor at a pitch line speed, m/s. */
+export const dynamicAt = (pitchLineMps: number): number => (BARTH_MPS + pitchLineMps) / BARTH_MPS;
+/** What a tooth of a material bears at a temperature, MPa. */
+export const allowableOf = (
+  { inPlaneStrengthMpa, softeningC }: GearMaterial,
+  fillFactor: number,
+  temperatureC: number,
+): number => inPlaneStrengthMpa * fillFactor * derateAt(temperatureC, softeningC);
 const USUAL_WEAR_LIMIT = 0.2;
 const MINUTES = 60;
 
@@ -111,11 +122,11 @@ export function gearStrength(input: GearStrengthInput): GearStrengthResult {
   const pitchMm = moduleMm * teeth;
   const tangentialForceN = (2000 * torqueNm) / pitchMm;
   const pitchLineMps = (Math.PI * (pitchMm / 1000) * speedRpm) / MINUTES;
-  const lewisY = interpolate(LEWIS_Y, teeth);
-  const dynamicFactor = (BARTH_MPS + pitchLineMps) / BARTH_MPS;
+  const lewisY = lewisOf(teeth);
+  const dynamicFactor = dynamicAt(pitchLineMps);
   const stressPerNewton = (overloadFactor * dynamicFactor) / (faceWidthMm * moduleMm * lewisY);
   const bendingStressMpa = tangentialForceN * stressPerNewton;
-  const allowableMpa = material.inPlaneStrengthMpa * fillFactor * derateAt(temperatureC, material.softeningC);
+  const allowableMpa = allowableOf(material, fillFactor, temperatureC);
   const notes =
     pressureAngleDeg === 20
       ? []
