@@ -108,8 +108,12 @@ import { suspensionRide } from './physics/corner/ride';
 import { springRateSchema, suspensionRideSchema } from './physics/corner/ride.schema';
 import { springRate } from './physics/corner/spring';
 
+import { beltDrive } from './physics/transmissions/belt';
+import { beltDriveSchema } from './physics/transmissions/belt.schema';
 import { chainLength } from './physics/transmissions/chain';
 import { chainLengthSchema } from './physics/transmissions/chain.schema';
+import { driveFriction } from './physics/transmissions/friction';
+import { driveFrictionSchema } from './physics/transmissions/friction.schema';
 import { gearHelical } from './physics/transmissions/helical';
 import { gearHelicalSchema } from './physics/transmissions/helical.schema';
 import { gearSearch, type GearSearchInput } from './physics/transmissions/gearSearch';
@@ -125,6 +129,7 @@ export interface Operation {
 
 const OPERATIONS = {
   'beam.check': { schema: beamCheckSchema, run: beamCheck },
+  'belt.drive': { schema: beltDriveSchema, run: beltDrive },
   'boss.check': { schema: bossCheckSchema, run: bossCheck },
   'brief.demand': { schema: briefDemandSchema, run: briefDemand },
   'chain.length': { schema: chainLengthSchema, run: chainLength },
@@ -133,6 +138,7 @@ const OPERATIONS = {
   'column.check': { schema: columnCheckSchema, run: columnCheck },
   'drive.brake': { schema: driveBrakeSchema, run: driveBrake },
   'drive.endurance': { schema: driveEnduranceSchema, run: driveEndurance },
+  'drive.friction': { schema: driveFrictionSchema, run: driveFriction },
   'drive.lap': { schema: driveLapSchema, run: driveLap },
   'drive.run': { schema: driveRunSchema, run: driveRun },
   'drive.site': { schema: driveSiteSchema, run: driveSite },

@@ -114,6 +114,7 @@ describe('calc', () => {
         .map((line) => line.split(' ')[0]),
     ).toEqual([
       'beam.check',
+      'belt.drive',
       'boss.check',
       'brief.demand',
       'chain.length',
@@ -122,6 +123,7 @@ describe('calc', () => {
       'column.check',
       'drive.brake',
       'drive.endurance',
+      'drive.friction',
       'drive.lap',
       'drive.run',
       'drive.site',

@@ -3,6 +3,7 @@ import type { OperationName } from '@/core/operations';
 /** What each operation answers, in a line. */
 export const OPERATION_SUMMARIES: Readonly<Record<OperationName, string>> = {
   'beam.check': 'a printed beam under load: stress, shear, sag, and its layers the other way',
+  'belt.drive': 'a toothed belt on two pulleys: length, centres, tensions, what it bears, what to tune it to',
   'boss.check': 'four ways to hold a screw in a printed boss',
   'brief.demand': 'what a wish asks for on each surface, before any motor is chosen',
   'chain.length': 'links and centres of a roller chain, and how unevenly it runs',
@@ -12,6 +13,7 @@ export const OPERATION_SUMMARIES: Readonly<Record<OperationName, string>> = {
   'drive.brake':
     'a car slowing on a straight: which axle locks first, how far it goes, where the energy goes',
   'drive.endurance': 'heat and charge over a whole pack, and what ends it',
+  'drive.friction': 'what string, weight and ammeter say of a drive’s friction, part by part',
   'drive.lap': 'a lap of a track at the limit of grip, drive and brakes, and what it costs',
   'drive.run': 'one run on a straight from rest: top speed, times, currents, what limits it',
   'drive.site': 'whether a fast pass fits into a place: run-up, stretch, stop, drift and radio',

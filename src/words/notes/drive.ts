@@ -95,6 +95,19 @@ const GEAR_SEARCH_NOTES: Sentences<'note.gearSearch'> = {
     'No gears at hand come so near: allow a wider tolerance, more gears or another stage.',
 };
 
+const BELT_NOTES: Sentences<'note.belt'> = {
+  'note.belt.noOffset': () =>
+    'There is no typical pitch line for this pitch, so the outside of the pulleys is not told.',
+  'note.belt.unloaded': () => 'Without a load or a pre-tension there is no tension to tell.',
+};
+
+const FRICTION_NOTES: Sentences<'note.friction'> = {
+  'note.friction.motorOut': () =>
+    'The motor was out and its own current is not known, so its friction is missing here.',
+  'note.friction.noDrag': () =>
+    'Neither readings nor two currents say what the drive drags with, so its efficiency is not told.',
+};
+
 const HELICAL_NOTES: Sentences<'note.helical'> = {
   'note.helical.noThrust': () => 'Straight and double teeth give no thrust, so no hand turns it.',
 };
@@ -161,6 +174,8 @@ export const DRIVE_NOTES = {
   ...GEAR_STRENGTH_NOTES,
   ...GEAR_MESH_NOTES,
   ...GEAR_SEARCH_NOTES,
+  ...BELT_NOTES,
+  ...FRICTION_NOTES,
   ...HELICAL_NOTES,
   ...OPENING_NOTES,
   ...GEAR_OUTLINE_NOTES,

@@ -43,3 +43,43 @@ export const BEARINGS_REFUSALS: Refusals<'bearings'> = {
     'give the places along the axis in order',
   ],
 };
+
+export const BELT_REFUSALS: Refusals<'belt'> = {
+  'belt.order': ({ largeTeeth }) => [
+    `must be ${largeTeeth} at most, the teeth of the large pulley`,
+    'give the smaller one first',
+  ],
+  'belt.oneForm': () => ['stands beside centreDistanceMm, or both are missing', 'give the one or the other'],
+  'belt.touch': ({ leastMm }) => [
+    `lets the pulleys touch: their pitch circles meet at ${leastMm} between the centres`,
+    'give a longer belt or wider centres',
+  ],
+  'belt.noneLongEnough': ({ leastMm }) => [
+    `holds no belt that is long enough: the pulleys touch at ${leastMm} between the centres`,
+    'add a longer belt',
+  ],
+  'belt.slot': ({ slotMaxMm }) => [
+    `is over the slot’s other end, ${slotMaxMm}`,
+    'give the smaller end first',
+  ],
+  'belt.fewInMesh': ({ inMesh }) => [
+    `leaves ${inMesh} teeth in mesh, a belt needs two`,
+    'take a larger small pulley, or wider centres',
+  ],
+  'belt.unknownPitch': () => [
+    'is needed: there is no typical figure for this pitch',
+    'take it from the data sheet',
+  ],
+  'belt.pulleyUnloaded': () => ['is needed for the tooth of a pulley', 'give the torque'],
+};
+
+export const FRICTION_REFUSALS: Refusals<'friction'> = {
+  'friction.keep': ({ startG }) => [
+    `must be ${startG} at most, the weight that starts it`,
+    'less keeps a drive turning than starts it',
+  ],
+  'friction.twice': ({ part }) => [`“${part}” was taken out before`, 'name each part once'],
+  'friction.motorFirst': () => ['can only be the first that is taken out', 'draw the pinion before the rest'],
+  'friction.nothing': () => ['are missing, and so is freeSpin', 'give the one or the other'],
+  'friction.noMotor': () => ['is needed to make a torque of a current', 'give its figures'],
+};
