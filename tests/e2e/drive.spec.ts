@@ -195,14 +195,12 @@ test('a motor for each wheel, in the wheel, turning by its sides', async ({ page
   await toTab(page, 'Train', 'Layout');
   await page.getByRole('combobox', { name: 'A motor for' }).selectOption({ label: 'each driven wheel' });
   await expect(page.getByRole('region', { name: 'Motors and axles' })).toContainText('2 motors');
-  await expect(page.getByRole('main')).toContainText('Each wheel has a motor of its own');
+  await expect(page.getByRole('main')).toContainText('Left and right have motors of their own');
   await toTab(page, 'Heat and duty');
   const beside = await numberIn(page, 'peak-case');
   await toTab(page, 'Train', 'Layout');
   await page.getByRole('combobox', { name: 'Turns by' }).selectOption({ label: 'driving the sides apart' });
-  await expect(
-    page.getByText(/Turning by driving the sides apart at .* No steering linkage to break/),
-  ).toBeVisible();
+  await expect(page.getByTestId('pivot')).toHaveText(/turns? on the spot.* No steering linkage to break/);
   await page.getByRole('combobox', { name: 'Sitting' }).selectOption({ label: 'in the wheels' });
   await expect(page.getByText(/none of it is sprung/)).toBeVisible();
   await toTab(page, 'Heat and duty');

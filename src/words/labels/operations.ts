@@ -3,7 +3,8 @@ import type { OperationName } from '@/core/operations';
 /** What each operation answers, in a line. */
 export const OPERATION_SUMMARIES: Readonly<Record<OperationName, string>> = {
   'beam.check': 'a printed beam under load: stress, shear, sag, and its layers the other way',
-  'belt.drive': 'a toothed belt on two pulleys: length, centres, tensions, what it bears, what to tune it to',
+  'belt.drive':
+    'a toothed belt on two pulleys: length, centres, tensions, margins, and the pitch of its span',
   'boss.check': 'four ways to hold a screw in a printed boss',
   'brief.demand': 'what a wish asks for on each surface, before any motor is chosen',
   'chain.length': 'links and centres of a roller chain, and how unevenly it runs',

@@ -33,7 +33,7 @@ export function LapGearing() {
   const [least, most] = [Math.min(...times), Math.max(...times)];
   const room = 0.15 * Math.max(0.1, most - least);
   return (
-    <section aria-label="The gear for this lap">
+    <section aria-label="The gear for this lap" aria-busy={found.stale}>
       <Typography variant="heading" sx={{ mt: 2 }}>
         The gear for this lap
       </Typography>

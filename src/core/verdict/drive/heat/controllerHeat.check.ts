@@ -2,7 +2,7 @@ import { finding, working } from '../../../base/finding';
 import { type Measure, measure } from '../../../base/measure';
 import type { DrivenController } from '../../../physics/heat/enduranceDefinition';
 import { defineCheck } from '../../engine/check';
-import { coolerController } from './heldAgainst';
+import { CLEAR_FROM, coolerController, marginOfRise } from './heldAgainst';
 
 declare module '../../../base/finding' {
   interface FindingFacts {
@@ -22,8 +22,6 @@ declare module '../../../base/finding' {
   }
 }
 
-/** So small a rise is none, K. */
-const LEAST_RISE_K = 0.1;
 const S_PER_H = 3600;
 
 /** A controller over the pack's duty, against where it shuts down. */
@@ -33,7 +31,7 @@ export const controllerHeat = defineCheck({
   heavy: true,
   quantity: 'temperatureC',
   kind: 'ceiling',
-  tightUnder: 1.15,
+  tightUnder: CLEAR_FROM,
   find: (subject) => {
     const found = subject.endurance();
     if (!found.ok) return found;
@@ -47,7 +45,7 @@ export const controllerHeat = defineCheck({
     return {
       value: peakC,
       limit: controller.limitC,
-      margin: Math.max(0, controller.limitC - ambientC) / Math.max(LEAST_RISE_K, peakC - ambientC),
+      margin: Math.max(0, marginOfRise(controller.limitC, peakC, ambientC)),
       finding:
         ended.endedBy === 'controller'
           ? finding('drive.controllerHeat.after', { after: measure(ended.durationS / 60, 'minutes'), limit })

@@ -28,6 +28,13 @@ declare module '../../../base/finding' {
 /** A rise so small that it is no rise, K. */
 const LEAST_RISE_K = 0.1;
 
+/** Margin from which case and winding are clear. */
+export const CLEAR_FROM = 1.15;
+
+/** What the rise of a pack leaves of the rise that is allowed. */
+export const marginOfRise = (limitC: number, peakC: number, ambientC: number): number =>
+  (limitC - ambientC) / Math.max(LEAST_RISE_K, peakC - ambientC);
+
 /** The rise of a whole pack against the rise that a limit leaves. */
 export function heldAgainst(
   subject: Worked,
@@ -45,7 +52,7 @@ export function heldAgainst(
   return {
     value,
     limit,
-    margin: (limit - ambientC) / Math.max(LEAST_RISE_K, value - ambientC),
+    margin: marginOfRise(limit, value, ambientC),
     finding: tell(found.value),
     working: working('drive.heat', heatFacts(input, unlimited)),
   };
@@ -86,7 +93,7 @@ export function coolerBy(subject: Worked, isEnough: (pack: WholePack) => boolean
   ];
 }
 
-/** The smallest sink that lasts the pack, where the motor has none or a smaller one. */
+/** The smallest sink with which the pack stays clear, where the motor has none or a smaller one. */
 function largerSink({ document, surface }: Worked, isEnough: (pack: WholePack) => boolean): Proposal[] {
   const finMm = surface && smallestSink(document, surface, isEnough, document.drive.heat?.sinkFinMm);
   return finMm === undefined ? [] : [{ patch: sinkOf(finMm), cost: 1 }];

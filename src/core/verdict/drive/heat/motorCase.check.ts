@@ -3,7 +3,7 @@ import { caseLimitOf, type CaseLimit } from '../../../worked/heat/caseLimit';
 import type { Worked } from '../../../worked/worked';
 import { defineCheck, type Proposal } from '../../engine/check';
 import { finding } from '../../../base/finding';
-import { coolerBy, heldAgainst } from './heldAgainst';
+import { CLEAR_FROM, coolerBy, heldAgainst, marginOfRise } from './heldAgainst';
 
 declare module '../../../base/finding' {
   interface FindingFacts {
@@ -19,7 +19,7 @@ export const motorCase = defineCheck({
   heavy: true,
   quantity: 'temperatureC',
   kind: 'ceiling',
-  tightUnder: 1.15,
+  tightUnder: CLEAR_FROM,
   find: (subject) => {
     const { limitC, of } = caseLimitOf(subject.document.drive);
     const limit = measure(limitC, 'temperatureC');
@@ -39,7 +39,11 @@ export const motorCase = defineCheck({
     );
   },
   remedies: (subject) => [
-    ...coolerBy(subject, ({ unlimited, input }) => unlimited.peakCaseC < input.thermal.caseLimitC!),
+    ...coolerBy(
+      subject,
+      ({ unlimited, input: { thermal } }) =>
+        marginOfRise(thermal.caseLimitC!, unlimited.peakCaseC, thermal.ambientC) >= CLEAR_FROM,
+    ),
     ...firmer(subject),
   ],
   provenBy: { run: 'endurance', how: 'wholePackCase', figure: true },

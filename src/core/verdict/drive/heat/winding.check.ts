@@ -1,7 +1,7 @@
 import { type Measure, measure } from '../../../base/measure';
 import { defineCheck } from '../../engine/check';
 import { finding } from '../../../base/finding';
-import { coolerBy, heldAgainst } from './heldAgainst';
+import { CLEAR_FROM, coolerBy, heldAgainst, marginOfRise } from './heldAgainst';
 
 declare module '../../../base/finding' {
   interface FindingFacts {
@@ -17,7 +17,7 @@ export const winding = defineCheck({
   heavy: true,
   quantity: 'temperatureC',
   kind: 'ceiling',
-  tightUnder: 1.15,
+  tightUnder: CLEAR_FROM,
   find: (subject) =>
     heldAgainst(
       subject,
@@ -31,7 +31,11 @@ export const winding = defineCheck({
       },
     ),
   remedies: (subject) =>
-    coolerBy(subject, ({ unlimited, input }) => unlimited.peakWindingC < input.thermal.windingLimitC!),
+    coolerBy(
+      subject,
+      ({ unlimited, input: { thermal } }) =>
+        marginOfRise(thermal.windingLimitC!, unlimited.peakWindingC, thermal.ambientC) >= CLEAR_FROM,
+    ),
   provenBy: { run: 'endurance', how: 'wholePackThenCase' },
   supports: ['ratioTooLong', 'motorDamaged', 'inWheelMotorAtStandstill'],
 });
