@@ -1,4 +1,5 @@
 import { refusal } from '../../base/errors';
+import { commonDivisor } from '../../base/numeric/divisor';
 import { type Measure, measure } from '../../base/measure';
 import { bisect } from '../../base/numeric/root';
 import type { BeltGeometry, BeltInput, TypicalBelt } from './beltDefinition';
@@ -94,12 +95,10 @@ export function beltGeometry(
     teethInMesh,
     meshFactor: teethInMesh >= WHOLE_MESH ? 1 : 1 - PER_TOOTH * (WHOLE_MESH - teethInMesh),
     spanMm: centreDistanceMm * Math.cos(phi),
-    hunting: divisorOf(beltTeeth, smallTeeth) === 1 && divisorOf(beltTeeth, largeTeeth) === 1,
+    hunting: commonDivisor(beltTeeth, smallTeeth) === 1 && commonDivisor(beltTeeth, largeTeeth) === 1,
     ...inSlot(input, pulleys, centreDistanceMm),
   };
 }
-
-const divisorOf = (a: number, b: number): number => (b === 0 ? a : divisorOf(b, a % b));
 
 /** The belt whose teeth come nearest, of equals the longer. */
 function nearest(

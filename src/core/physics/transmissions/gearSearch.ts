@@ -1,4 +1,5 @@
 import { refusal } from '../../base/errors';
+import { commonDivisor } from '../../base/numeric/divisor';
 import { type Finding, finding } from '../../base/finding';
 import type { OperationFinding } from '../../base/operationFinding';
 
@@ -151,12 +152,10 @@ function pairsOf({
     rising(wheels).flatMap((wheel) => {
       const centreMm = (moduleMm * (pinion + wheel)) / 2;
       if (centreMm < centreMinMm - SAME || centreMm > centreMaxMm + SAME) return [];
-      return [{ pinion, wheel, ratio: wheel / pinion, centreMm, divisor: divisorOf(pinion, wheel) }];
+      return [{ pinion, wheel, ratio: wheel / pinion, centreMm, divisor: commonDivisor(pinion, wheel) }];
     }),
   );
 }
-
-const divisorOf = (a: number, b: number): number => (b === 0 ? a : divisorOf(b, a % b));
 
 /** Puts a row where it belongs among the best; those that come later in the order of teeth go behind. */
 function keep(best: Ranked[], row: Ranked, keys: readonly ((row: Ranked) => number)[], most: number): void {
