@@ -18,7 +18,7 @@ const PROBE_ERROR_K = 3;
 export function PackRun({ run }: { run: RunRecord }) {
   const { reader } = useReader();
   const { report = {}, document, conditions } = run;
-  const found = useWorked(() => workerOf('field').expectPack(document, conditions), [run.id]);
+  const found = useWorked(() => workerOf('field').expectPack(document, conditions), [document, conditions]);
   const readings = (report.temperatures ?? []).filter(
     ({ place, minutes }) => place === 'motor' && minutes !== undefined,
   );

@@ -29,7 +29,7 @@ describe('cooling parts', () => {
     const stateWith = (mm: number) => checkOf('drive.heat', applyPatch(document, sinkOf(mm))).margin! >= 1.15;
     const smaller = SINK_HEIGHTS_MM.filter((mm) => mm < finMm).at(-1);
     expect(stateWith(finMm)).toBe(true);
-    if (smaller !== undefined) expect(stateWith(smaller)).toBe(false);
+    expect(stateWith(smaller!)).toBe(false);
   });
 
   it('is cooled by every part of its cooling, and says which fins do not go round the motor', () => {
