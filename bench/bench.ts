@@ -288,7 +288,7 @@ line(
   `${(whole * 1000).toFixed(1)} ms`,
 );
 
-benchDriving(car);
+benchDriving(car, floor * 1000);
 benchSolid();
 benchField(car);
 benchLearn(marshHareA, car);

@@ -109,15 +109,20 @@ function backward(track: Track, car: Cornering): Float64Array {
     return Math.min(fastest, 0.5 * cap * cap);
   });
   const limits = caps.slice();
+  const decel = (w: number, at: number) => car.braking(Math.sqrt(2 * w), curvature[at]!, gradePct[at]!);
+  const heldBack = (w: number, at: number, length: number): number => {
+    // nothing speeds up a car that brakes on the level
+    if (w >= caps[at]! && gradePct[at]! >= 0) return w;
+    const middle = Math.max(0, w + (length / 2) * decel(w, at));
+    return Math.max(0, w + length * decel(middle, at));
+  };
   for (let round = 0; round < (closed ? 2 : 1); round++) {
     if (round > 0) limits[stretches] = Math.min(caps[stretches]!, limits[0]!);
     for (let at = stretches - 1; at >= 0; at--) {
       const length = wayM[at + 1]! - wayM[at]!;
-      const decel = (w: number) => car.braking(Math.sqrt(2 * w), curvature[at]!, gradePct[at]!);
       const w = limits[at + 1]!;
       if (w >= fastest) continue;
-      const middle = Math.max(0, w + (length / 2) * decel(w));
-      const limit = Math.min(caps[at]!, Math.max(0, w + length * decel(middle)));
+      const limit = Math.min(caps[at]!, heldBack(w, at, length));
       // from here on the second round is the first
       if (round > 0 && limit === limits[at]) break;
       limits[at] = limit;
@@ -146,12 +151,12 @@ function forward(
   const w = new Float64Array(stretches + 1);
   const decided = new Int8Array(stretches);
   w[0] = start;
+  const by = (half: number, at: number) => car.forward(Math.sqrt(2 * half), curvature[at]!, gradePct[at]!);
   for (let round = 0; round < MOST_ROUNDS; round++) {
     for (let at = 0; at < stretches; at++) {
       const length = wayM[at + 1]! - wayM[at]!;
-      const by = (half: number) => car.forward(Math.sqrt(2 * half), curvature[at]!, gradePct[at]!);
-      const first = by(w[at]!);
-      const middle = by(Math.max(0, w[at]! + (length / 2) * first.accelMps2));
+      const first = by(w[at]!, at);
+      const middle = by(Math.max(0, w[at]! + (length / 2) * first.accelMps2), at);
       const next = w[at]! + length * middle.accelMps2;
       if (next <= 0 || (w[at] === 0 && first.accelMps2 <= 0))
         return { stalledAtM: wayM[at]! + Math.min(length, Math.max(0, w[at]! / -middle.accelMps2 || 0)) };
@@ -182,7 +187,7 @@ function observed(input: DriveLapInput, track: Track, car: Cornering, { w, decid
     const lateral = (before * before + after * after) * 0.5 * curvature[at]!;
     const forces = stretchForces(plant, car.losses, [before, after], dt, lateral);
     const { packA } = stretchElectrics(plant, car.losses, forces, plant.windingOhm);
-    const limit = limitOf(decided[at]!, () => pulls(car, track, at, w));
+    const limit = limitOf(decided[at]!, car, track, at, w);
     decidedBy.push(limit);
     spent[limit] += dt;
     sums.timeS += dt;
@@ -224,8 +229,8 @@ function observed(input: DriveLapInput, track: Track, car: Cornering, { w, decid
   };
 }
 
-function limitOf(decided: number, pulled: () => boolean): LapLimit {
-  if (decided === BY_LIMIT) return pulled() ? 'grip' : 'braking';
+function limitOf(decided: number, car: Cornering, track: Track, at: number, w: Float64Array): LapLimit {
+  if (decided === BY_LIMIT) return pulls(car, track, at, w) ? 'grip' : 'braking';
   return decided === BY_GRIP ? 'grip' : 'drive';
 }
 

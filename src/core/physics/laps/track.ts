@@ -68,8 +68,8 @@ function joined(pieces: readonly Piece[], closed: boolean, scale: number, told: 
   pieces.forEach(({ lengthM: length, from, to, gradePct: grade }, piece) => {
     boundaries.push(node);
     const count = counts[piece]!;
+    const at = (share: number) => from + (to - from) * share;
     for (let k = 0; k < count; k++, node++) {
-      const at = (share: number) => from + (to - from) * share;
       curvature[node] = at((k + 0.5) / count);
       gradePct[node] = grade;
       tightest[node] = Math.max(tightest[node]!, at(k / count));
