@@ -162,6 +162,12 @@ export const DRIVE_LABELS: Readonly<Record<string, FieldLabel>> = {
   'drive.ownMotors.*': { label: 'Motor' },
   'drive.ownMotors.*.name': { label: 'Name of the motor' },
   'drive.ownMotors.*.massG': { label: 'Motor mass', quantity: 'massG', limits: { above: 0, to: 100_000 } },
+  'drive.ownMotors.*.controllerName': { label: 'Name of its controller' },
+  'drive.ownMotors.*.controllerMassG': {
+    label: 'Its controller’s mass',
+    quantity: 'massG',
+    limits: { above: 0, to: 100_000 },
+  },
   'drive.ownMotors.*.controllerLimitA': {
     label: 'Its controller limits at',
     quantity: 'currentA',

@@ -45,6 +45,10 @@ const TRACK_NOTES: Sentences<'note.track'> = {
   'note.track.speeds': ({ own }) =>
     own ? 'Speeds are the receiver’s own.' : 'Speeds are from the positions.',
   'note.track.noise': () => 'Noise of the positions pushes a maximum up: a longer window is steadier.',
+  'note.track.clockBack': ({ points }) =>
+    points === 1
+      ? 'The clock went back at one point, which is left out: look whether the receiver lost its time there.'
+      : `The clock went back at ${points} points, which are left out: look whether the receiver lost its time there.`,
   'note.track.short': ({ window }) =>
     `The track is shorter than the window of ${window}, so it shows no top speed.`,
 };

@@ -98,6 +98,8 @@ export const driveSchema = Joi.object<Drive>({
         name: text(80),
         controllerLimitA: positive().max(5000),
         controllerMilliOhm: notNegative().max(10_000),
+        controllerName: text(80),
+        controllerMassG: positive().max(100_000),
         ...figureSchemas(
           Object.fromEntries(
             (['kvRpmPerV', 'resistanceMilliOhm', 'noLoadCurrentA', 'massG'] as const).map((key) => [

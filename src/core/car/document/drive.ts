@@ -167,6 +167,8 @@ export interface OwnMotor extends Partial<
   /** Of each motor's own controller. */
   controllerLimitA?: number;
   controllerMilliOhm?: number;
+  controllerName?: string;
+  controllerMassG?: number;
 }
 
 /** How it is slowed: by its motors, and by what rubs at the axles. */

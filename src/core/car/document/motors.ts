@@ -25,6 +25,8 @@ export function motorAt({ motor, ownMotors = [] }: Drive, place: MotorPlace): Ch
     id: _,
     controllerLimitA: __,
     controllerMilliOhm: ___,
+    controllerName: ____,
+    controllerMassG: _____,
     ...own
   } = ownMotors.find(({ id }) => id === place) ?? {};
   return motor && { ...motor, ...own };
@@ -57,6 +59,32 @@ export const motorsPerController = ({ drive, power }: Motored): number =>
 /** Controllers in the car. */
 export const controllersInAll = (document: Motored): number =>
   Math.ceil(motorsInAll(document.drive) / motorsPerController(document));
+
+/** Controllers that are the same thing by name and mass, with how many there are of them. */
+export function controllersListed(
+  document: Motored,
+): { place: MotorPlace; name: string; massG: number; count: number }[] {
+  const { controller } = document.power;
+  if (!controller) return [];
+  const places = motorPlaces(document.drive);
+  const [first] = places;
+  const each = (document.drive.motorCount ?? 1) / motorsPerController(document);
+  // one that feeds motors of several places is of none of them
+  if (!Number.isInteger(each))
+    return [
+      { place: first!, name: controller.name, massG: controller.massG, count: controllersInAll(document) },
+    ];
+  const found: { place: MotorPlace; name: string; massG: number; count: number }[] = [];
+  for (const place of places) {
+    const own = document.drive.ownMotors?.find(({ id }) => id === place);
+    const name = own?.controllerName ?? controller.name;
+    const massG = own?.controllerMassG ?? controller.massG;
+    const like = found.find((one) => one.name === name && one.massG === massG);
+    if (like) like.count += each;
+    else found.push({ place, name, massG, count: each });
+  }
+  return found;
+}
 
 /** A current that no motor of a model draws, A. */
 const NO_LIMIT_A = 100_000;

@@ -1,6 +1,12 @@
 import type { BuildDocument } from '../../car/document/document';
 import type { Body } from '../../car/document/chassis';
-import { controllersInAll, motorAt, motorsInAll, motorsListed } from '../../car/document/motors';
+import {
+  controllersInAll,
+  controllersListed,
+  motorAt,
+  motorsInAll,
+  motorsListed,
+} from '../../car/document/motors';
 import { allPacks } from '../../car/document/power';
 import { drivenOf, motorsInWheels } from '../../car/document/drive';
 import { PART_KIND_RECORDS } from '../../car/parts/partKinds';
@@ -114,6 +120,10 @@ function guessesOf(
   const { controller, loads = [] } = power;
   const battery = allPacks(power);
   const controllers = controllersInAll({ drive, power });
+  const controllersG = controllersListed({ drive, power }).reduce(
+    (sum, { massG, count }) => sum + count * massG,
+    0,
+  );
   const r = tyre?.radiusMm ?? 0;
   const wheel = (id: string, name: string, x: number, y: number): Guess => ({
     id,
@@ -201,9 +211,9 @@ function guessesOf(
           {
             id: 'controller',
             name: controllers === 1 ? 'Controller' : `${controllers} controllers`,
-            massG: controllers * controller.massG,
+            massG: controllersG,
             at: [-0.3 * L, -0.15 * front, 40] as const,
-            size: boxOf(controllers * controller.massG, CONTROLLER),
+            size: boxOf(controllersG, CONTROLLER),
           },
         ]
       : []),

@@ -1,9 +1,11 @@
 import { applyPatch, type Patch } from '../../base/patch';
 import { car } from '../../fixtures/car';
-import { motorPlaces, motorsInAll, motorsListed } from '../../car/document/motors';
+import { controllersListed, motorPlaces, motorsInAll, motorsListed } from '../../car/document/motors';
 import type { FreeMotor } from '../../car/records/report';
 import { drivePack } from '../heat/wholePack';
 import { packOfBuild } from '../heat/enduranceOfBuild';
+import { exchanged } from '../exchange/exchanged';
+import { makeList } from '../print/makeList';
 import { freeMotors } from '../field/freeMotors';
 import { runInputOf } from '../motion/runOfBuild';
 import { sharesAtTop } from './motorShares';
@@ -45,6 +47,49 @@ describe('motors of their own', () => {
     expect(slow!.amps).toBeLessThan(one!.amps);
     expect(one!.heatShare).toBeGreaterThan(1);
     expect(sharesAtTop(four, grass)).toEqual([]);
+  });
+
+  it('list and weigh a controller of another kind apart from the others', () => {
+    const other = applyPatch(
+      four,
+      set([
+        'drive.ownMotors',
+        [{ id: 'rearLeft', controllerName: 'Small spare', controllerMassG: 20 }, { id: 'rearRight' }],
+      ]),
+    );
+    const usual = car.power.controller!;
+    expect(controllersListed(four)).toEqual([
+      { place: 'frontLeft', name: usual.name, massG: usual.massG, count: 4 },
+    ]);
+    expect(controllersListed(other).map(({ name, massG, count }) => [name, massG, count])).toEqual([
+      [usual.name, usual.massG, 3],
+      ['Small spare', 20, 1],
+    ]);
+    expect(makeList(other).filter(({ id }) => id.startsWith('controller'))).toMatchObject([
+      { id: 'controller', quantity: 3 },
+      { id: 'controller.rearLeft', quantity: 1, massG: 20 },
+    ]);
+    // one that feeds all four is of no place
+    const shared = applyPatch(other, set(['power.motorsPerController', 4]));
+    expect(controllersListed(shared)).toMatchObject([{ name: usual.name, count: 1 }]);
+  });
+
+  it('lose what was measured of them when another kind of motor is chosen, unless they are named', () => {
+    const own = applyPatch(
+      four,
+      set([
+        'drive.ownMotors',
+        [
+          { id: 'rearLeft', kvRpmPerV: 0.9 * kv, controllerLimitA: 40 },
+          { id: 'rearRight', name: 'Spare', kvRpmPerV: 1000 },
+        ],
+      ]),
+    );
+    const motor = { ...car.drive.motor!, name: 'Another', kvRpmPerV: 5000 };
+    expect(applyPatch(own, exchanged(own, { motor })).drive.ownMotors).toEqual([
+      { id: 'rearLeft', controllerLimitA: 40 },
+      { id: 'rearRight', name: 'Spare', kvRpmPerV: 1000 },
+    ]);
   });
 
   it('have controllers of their own: one with half the resistance and a quarter of the limit, by hand', () => {

@@ -37,12 +37,25 @@ export function heavierByG(document: BuildDocument, things: Things): number {
  */
 export function exchanged(document: BuildDocument, things: Things): Patch {
   const { massG } = document.chassis;
-  const patch = KINDS.flatMap((what): Edit[] =>
-    things[what] ? [{ path: [...EXCHANGED[what].at], value: things[what] }] : [],
-  );
+  const patch = [
+    ...KINDS.flatMap((what): Edit[] =>
+      things[what] ? [{ path: [...EXCHANGED[what].at], value: things[what] }] : [],
+    ),
+    ...(things.motor ? withoutOldFigures(document.drive) : []),
+  ];
   const carG = Number(((massG ?? 0) + heavierByG(document, things)).toFixed(1));
   const follows = massG !== undefined && carG > 0 && carG !== massG;
   return follows && !isAssumed(document, ['chassis', 'massG'])
     ? [...patch, { path: ['chassis', 'massG'], value: carG }]
     : patch;
+}
+
+/** Figures measured on single motors of the kind that goes; a motor with a name of its own stays what it is. */
+function withoutOldFigures({ ownMotors = [] }: Drive): Edit[] {
+  const kept = ownMotors.map((own) => {
+    const { kvRpmPerV: _, resistanceMilliOhm: __, noLoadCurrentA: ___, massG: ____, ...rest } = own;
+    return own.name === undefined ? rest : own;
+  });
+  const changed = kept.some((own, at) => Object.keys(own).length < Object.keys(ownMotors[at]!).length);
+  return changed ? [{ path: ['drive', 'ownMotors'], value: kept }] : [];
 }

@@ -1,5 +1,5 @@
 import type { BuildDocument } from '../../car/document/document';
-import { controllersInAll, motorsListed } from '../../car/document/motors';
+import { controllersListed, motorsListed } from '../../car/document/motors';
 import { PART_KIND_RECORDS, type PartKind } from '../../car/parts/partKinds';
 import type { Part } from '../../car/parts/parts';
 import type { ListEntry, Source } from '../../car/document/print';
@@ -167,17 +167,13 @@ function componentsOf({ drive, power }: BuildDocument): Component[] {
           },
         ]
       : []),
-    ...(power.controller
-      ? [
-          {
-            id: 'controller',
-            kind: 'controller' as const,
-            name: power.controller.name,
-            quantity: controllersInAll({ drive, power }),
-            massG: power.controller.massG,
-          },
-        ]
-      : []),
+    ...controllersListed({ drive, power }).map(({ place, name, massG, count }, at): Component => ({
+      id: at === 0 ? 'controller' : `controller.${place}`,
+      kind: 'controller',
+      name,
+      quantity: count,
+      massG,
+    })),
     ...(power.rails ?? [])
       .filter(({ kind }) => kind !== 'direct')
       .map(({ id, name }): Component => ({ id: `rail.${id}`, kind: 'regulator', name, quantity: 1 })),

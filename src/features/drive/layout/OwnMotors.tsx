@@ -5,7 +5,8 @@ import Typography from '@mui/material/Typography';
 import { useId } from 'react';
 import { TextInput } from '@/ui/controls/TextInput';
 import fieldsCss from '@/ui/fields.module.css';
-import type { MotorPlace, OwnMotor } from '@/core/car/document/drive';
+import { valueAt } from '@/core/base/patch';
+import type { OwnMotor } from '@/core/car/document/drive';
 import { motorPlaces } from '@/core/car/document/motors';
 import { freeMotors } from '@/core/worked/field/freeMotors';
 import { Fold } from '@/ui/controls/Fold';
@@ -44,11 +45,17 @@ export function OwnMotors() {
             title={firstUp(MOTOR_PLACE_NAMES[place])}
             open={ownMotors.some(({ id }) => id === place)}
           >
-            <Named place={place} usual={motor.name} />
+            <Named path={[...OWN, place, 'name']} label="Called" usual={motor.name} />
             <DocumentField path={[...OWN, place, 'kvRpmPerV']} usual={motor.kvRpmPerV} digits={4} />
             <DocumentField path={[...OWN, place, 'resistanceMilliOhm']} usual={motor.resistanceMilliOhm} />
             <DocumentField path={[...OWN, place, 'noLoadCurrentA']} usual={motor.noLoadCurrentA} />
             <DocumentField path={[...OWN, place, 'massG']} usual={motor.massG} />
+            <Named
+              path={[...OWN, place, 'controllerName']}
+              label="Controller called"
+              usual={controller?.name}
+            />
+            <DocumentField path={[...OWN, place, 'controllerMassG']} usual={controller?.massG} />
             <DocumentField path={[...OWN, place, 'controllerLimitA']} usual={controller?.currentLimitA} />
             <DocumentField
               path={[...OWN, place, 'controllerMilliOhm']}
@@ -75,18 +82,17 @@ export function OwnMotors() {
   );
 }
 
-/** What a motor is called where it is another one. */
-function Named({ place, usual }: { place: MotorPlace; usual: string }) {
+/** What a motor or its controller is called where it is another one. */
+function Named({ path, label, usual }: { path: readonly string[]; label: string; usual?: string }) {
   const { document, edit, session, closed } = useBuild();
   const id = useId();
-  const path = [...OWN, place, 'name'];
-  const name = document.drive.ownMotors?.find((one) => one.id === place)?.name;
+  const name = valueAt(document, path);
   return (
     <div className={fieldsCss.field} data-path={path.join('.')}>
-      <label htmlFor={id}>Called</label>
+      <label htmlFor={id}>{label}</label>
       <TextInput
         id={id}
-        value={name ?? ''}
+        value={typeof name === 'string' ? name : ''}
         placeholder={usual}
         maxLength={80}
         disabled={closed}

@@ -1,3 +1,4 @@
+import Typography from '@mui/material/Typography';
 import dropCss from '@/ui/controls/drop.module.css';
 import { FileButton } from '@/ui/controls/FileButton';
 import { Note } from '@/ui/controls/Note';
@@ -9,6 +10,7 @@ import { useReader } from '@/ui/reader';
 import type { SeenTrack } from '@/workers/field.worker';
 import { workerOf } from '@/workers/clients';
 import { TrackPicture } from '../TrackPicture';
+import { sayAll } from '@/words/findings';
 import { refusalText } from '@/words/refusals/problemOf';
 
 /** A hash that stands until the workshop has named the file. */
@@ -95,6 +97,11 @@ export function TrackDrop({
             : ''}
           .
         </p>
+      ) : null}
+      {seen ? (
+        <Typography variant="small" color="textSecondary">
+          {sayAll(seen.result.notes, reader)}
+        </Typography>
       ) : null}
       {seen ? <TrackPicture tracks={[{ id: 'now', label: track?.name ?? '', seen }]} width={320} /> : null}
     </section>

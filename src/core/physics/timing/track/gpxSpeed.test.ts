@@ -119,6 +119,12 @@ describe('the speed of a track', () => {
     const csv = 'time,lat,lon\n0,0,0\n1,0.00005,0\n1,0.0001,0\n0.5,0.0002,0\n2,0.0001,0\n';
     expect(gpxSpeed({ gpx: csv }).series.tS).toEqual([0, 1, 2]);
     expect(gpxSpeed({ gpx: csv }).droppedPoints).toBe(0);
+    // the point that stands is a twin, the one at half a second is a clock that went back
+    expect(gpxSpeed({ gpx: csv }).notes).toContainEqual({
+      code: 'note.track.clockBack',
+      facts: { points: 1 },
+    });
+    expect(gpxSpeed({ gpx: two }).notes.map(({ code }) => code)).not.toContain('note.track.clockBack');
   });
 
   it('shows no top speed of a track shorter than the window, and says so', () => {

@@ -6,6 +6,7 @@ declare module '../../../base/finding' {
   interface FindingFacts {
     'note.track.speeds': { own: boolean };
     'note.track.noise': Record<never, never>;
+    'note.track.clockBack': { points: number };
     'note.track.short': { window: Measure };
   }
 }
@@ -84,9 +85,11 @@ export function readSpeeds(
       const step = at === 0 ? segment[1] : point;
       series.speedMps.push(point.speedMps ?? (step ? step.stepM / step.stepS : 0));
     }
+  const backward = found.reduce((sum, { clockBack }) => sum + clockBack, 0);
   const notes = [
     finding('note.track.speeds', { own }),
     finding('note.track.noise', {}),
+    ...(backward > 0 ? [finding('note.track.clockBack', { points: backward })] : []),
     ...(top === undefined ? [finding('note.track.short', { window: measure(windowS, 'timeS') })] : []),
   ];
   const droppedS = found.flatMap(({ dropped }) => dropped.map((atMs) => (atMs - start) / MS_PER_S));
@@ -129,9 +132,14 @@ export function haversineM(
 function withoutJumps(
   segment: readonly TrackPoint[],
   maxAccelMps2: number,
-): { points: KeptPoint[]; dropped: number[] } {
+): { points: KeptPoint[]; dropped: number[]; clockBack: number } {
   const timed: TrackPoint[] = [];
-  for (const point of segment) if (timed.length === 0 || point.atMs > timed.at(-1)!.atMs) timed.push(point);
+  let clockBack = 0;
+  for (const point of segment) {
+    const last = timed.at(-1)?.atMs ?? -Infinity;
+    if (point.atMs > last) timed.push(point);
+    else if (point.atMs < last) clockBack++;
+  }
   const steps = Math.max(0, timed.length - 1);
   const [ways, times] = [new Float64Array(steps), new Float64Array(steps)];
   for (let at = 0; at < steps; at++) {
@@ -163,7 +171,7 @@ function withoutJumps(
     });
     before = at;
   }
-  return { points, dropped };
+  return { points, dropped, clockBack };
 }
 
 /**
