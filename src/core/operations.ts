@@ -117,6 +117,12 @@ import { driveFrictionSchema } from './physics/transmissions/friction.schema';
 import { gearHelical } from './physics/transmissions/helical';
 import { gearHelicalSchema } from './physics/transmissions/helical.schema';
 import { gearSearch, type GearSearchInput } from './physics/transmissions/gearSearch';
+import { gearBevel } from './physics/bevels/bevel';
+import { gearBevelSchema } from './physics/bevels/bevel.schema';
+import { gearPlanetary } from './physics/planetary/planetary';
+import { gearPlanetarySchema } from './physics/planetary/planetary.schema';
+import { planetarySearch } from './physics/planetary/planetarySearch';
+import { planetarySearchSchema } from './physics/planetary/planetarySearch.schema';
 import { gearSearchSchema } from './physics/transmissions/gearSearch.schema';
 import { gearOpening } from './physics/transmissions/opening';
 import { gearOpeningSchema } from './physics/transmissions/opening.schema';
@@ -149,10 +155,13 @@ const OPERATIONS = {
   'failure.diagnose': { schema: failureDiagnoseSchema, run: failureDiagnose },
   'fit.coupon': { schema: fitCouponSchema, run: fitCoupon },
   'fit.stack': { schema: fitStackSchema, run: fitStack },
+  'gear.bevel': { schema: gearBevelSchema, run: gearBevel },
   'gear.helical': { schema: gearHelicalSchema, run: gearHelical },
   'gear.mesh': { schema: gearMeshSchema, run: gearMesh },
   'gear.opening': { schema: gearOpeningSchema, run: gearOpening },
   'gear.outline': { schema: gearOutlineSchema, run: gearOutline },
+  'gear.planetary': { schema: gearPlanetarySchema, run: gearPlanetary },
+  'gear.planetarySearch': { schema: planetarySearchSchema, run: planetarySearch },
   'gear.search': { schema: gearSearchSchema, run: (input: GearSearchInput) => gearSearch(input) },
   'gear.strength': { schema: gearStrengthSchema, run: gearStrength },
   'gpx.speed': { schema: gpxSpeedSchema, run: gpxSpeed },

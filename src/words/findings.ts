@@ -17,6 +17,7 @@ import { CAR_NOTES } from './notes/car';
 import { DRIVE_NOTES } from './notes/drive';
 import { PARTS_NOTES } from './notes/parts';
 import { RECORD_NOTES } from './notes/record';
+import { TRANSMISSION_NOTES } from './notes/transmissions';
 import { ORIENT_SENTENCES } from './orient';
 import { type Sentences, written } from './write';
 import { messageOf } from './refusals/problemOf';
@@ -52,6 +53,7 @@ const SENTENCES = {
   ...CAR_NOTES,
   ...PARTS_NOTES,
   ...RECORD_NOTES,
+  ...TRANSMISSION_NOTES,
 } satisfies { readonly [C in FindingCode]: unknown };
 
 /** Findings one after the other. */

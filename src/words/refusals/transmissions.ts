@@ -83,3 +83,40 @@ export const FRICTION_REFUSALS: Refusals<'friction'> = {
   'friction.nothing': () => ['are missing, and so is freeSpin', 'give the one or the other'],
   'friction.noMotor': () => ['is needed to make a torque of a current', 'give its figures'],
 };
+
+export const BEVEL_REFUSALS: Refusals<'bevel'> = {
+  'bevel.angle': () => [
+    'leaves one of the two gears without a cone: it would be flat or hollow',
+    'take a smaller angle, or teeth that are nearer to each other',
+  ],
+  'bevel.face': ({ coneMm }) => [
+    `reaches past the apex: the cone is ${coneMm} long`,
+    'take a third of that at most',
+  ],
+  'bevel.teeth': ({ virtual }) => [
+    `makes ${virtual} virtual teeth, under the 10 of the form factor`,
+    'take more teeth',
+  ],
+  'bevel.noTorque': () => ['is needed', 'give the torque on the pinion, or a differential'],
+  'bevel.ofDifferential': () => ['follows from the differential', 'leave it out'],
+  'bevel.square': () => ['must be 90° inside a differential', 'leave it out'],
+};
+
+export const PLANETARY_REFUSALS: Refusals<'planetary'> = {
+  'planetary.held': () => ['drives already', 'hold another member'],
+  'planetary.ring': ({ fits }) => [
+    `leaves sun and ring on other centres`,
+    Number.isInteger(fits)
+      ? `take ${fits} teeth`
+      : `${fits} teeth would fit: change sun, planet or modules until that is whole`,
+  ],
+  'planetary.ringModule': () => [
+    'only goes with ringPlanetTeeth',
+    'leave it out, or give the step that meshes the ring',
+  ],
+  'planetary.firstStrength': () => [
+    'needs that of the first set, whose torque it takes over',
+    'give strength there too',
+  ],
+  'planetary.needsModule': () => ['is needed for ringOutsideMaxMm', 'give it, or leave the outside out'],
+};
