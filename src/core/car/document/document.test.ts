@@ -5,7 +5,8 @@ import { documentSchema, parseDocument } from './document.schema';
 import { letterAt, nextLetter } from '../../base/letters';
 import { applyPatch } from '../../base/patch';
 import { REQUIRED } from '../unfinished/required';
-import { overallEfficiency, overallRatio, type Stage } from './drive';
+import { overallEfficiency, overallRatio } from './drive';
+import type { Stage } from '../stages/stage';
 import { startingCar } from '../library/startingCar';
 
 type Described = {

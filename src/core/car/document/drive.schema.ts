@@ -1,22 +1,18 @@
 import {
-  AXLES,
-  type BevelSides,
   type Brakes,
   type ChosenMotor,
   type ChosenTyre,
   type Drive,
-  type GearBody,
   MOTOR_AT,
   MOTOR_PLACES,
   type OwnMotor,
   type Shaft,
   SHAFT_KINDS,
-  type Stage,
-  STAGE_KINDS,
   TYRE_HOLDS,
   type TyreHold,
   type WheelHex,
 } from './drive';
+import { stageSchema } from '../stages/stage.schema';
 import { COMPOUND_FIGURES, MOTOR_FIGURES, TYRE_FIGURES } from './drive.figures';
 import { figureSchemas } from '../fields/figureSchemas';
 import Joi from 'joi';
@@ -25,28 +21,6 @@ import { positive, share } from '../fields/physical';
 import { DIFFERENTIALS } from '../../physics/gears/differential';
 import { heatSchema } from './heat.schema';
 import { materialSchema } from '../material/material.schema';
-
-const teeth = () => count().max(1000);
-
-const sides = () =>
-  Joi.object<BevelSides>({
-    pinion: Joi.valid('ahead', 'behind').required(),
-    ring: Joi.valid('left', 'right').required(),
-  });
-
-const gearBody = () =>
-  Joi.object<GearBody>({
-    boreMm: positive().max(500),
-    flatDepthMm: positive().max(500),
-    hexAcrossFlatsMm: positive().max(500),
-    shift: finite().min(-1).max(2),
-    material: materialSchema(),
-    fillFactor: share(),
-    hubLengthMm: positive().max(500),
-    interferenceMm: positive().max(5),
-    screwForceN: positive().max(20_000),
-    pinMm: positive().max(50),
-  });
 
 const shaftSchema = Joi.object<Shaft>({
   id: identifier().required(),
@@ -58,27 +32,6 @@ const shaftSchema = Joi.object<Shaft>({
   spanMm: positive().max(5000),
   halves: Joi.boolean(),
   behind: identifier(),
-});
-
-const stageSchema = Joi.object<Stage>({
-  id: identifier().required(),
-  kind: Joi.valid(...STAGE_KINDS).required(),
-  pinionTeeth: teeth(),
-  wheelTeeth: teeth(),
-  ratio: positive().max(1000),
-  efficiency: share().required(),
-  moduleMm: positive().max(20),
-  wheelModuleMm: positive().max(20),
-  faceWidthMm: positive().max(500),
-  helixDeg: finite().min(-45).max(45),
-  backlashMm: notNegative().max(5),
-  slotMinMm: positive().max(1000),
-  slotMaxMm: positive().max(1000),
-  pinion: gearBody(),
-  wheel: gearBody(),
-  on: Joi.valid(...AXLES),
-  front: sides(),
-  rear: sides(),
 });
 
 export const motorFigures = { name: text(80).required(), ...figureSchemas(MOTOR_FIGURES) };

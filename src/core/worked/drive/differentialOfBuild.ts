@@ -1,7 +1,8 @@
 import { GRAVITY } from '../../base/constants';
 import type { ChosenSurface } from '../../car/document/brief';
 import type { BuildDocument } from '../../car/document/document';
-import { type Axle, axleRatio, drivenOf } from '../../car/document/drive';
+import { axleRatio, drivenOf } from '../../car/document/drive';
+import type { Axle } from '../../car/stages/stage';
 import {
   type DifferentialKind,
   type DifferentialResult,

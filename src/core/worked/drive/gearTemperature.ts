@@ -1,4 +1,5 @@
-import { type Drive, type Stage, drivenOf, stagesTo } from '../../car/document/drive';
+import { type Drive, drivenOf, stagesTo } from '../../car/document/drive';
+import type { Stage } from '../../car/stages/stage';
 import { USUAL_AMBIENT_C } from '../../car/document/heat';
 
 /**

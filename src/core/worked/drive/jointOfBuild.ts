@@ -1,5 +1,5 @@
 import type { BuildDocument } from '../../car/document/document';
-import type { GearBody, Stage } from '../../car/document/drive';
+import type { GearBody, Stage } from '../../car/stages/stage';
 import { PINION_JOINTS, type PinionJoint, USUAL_AMBIENT_C } from '../../car/document/heat';
 import { CalcError } from '../../base/errors';
 import { type JointInput, type JointResult, jointCapacity } from '../../physics/joints/joint';

@@ -1,13 +1,7 @@
 import type { ChosenSurface } from '../../car/document/brief';
 import type { BuildDocument } from '../../car/document/document';
-import {
-  type Drive,
-  drivenOf,
-  overallRatio,
-  type Stage,
-  stageRatio,
-  stagesTo,
-} from '../../car/document/drive';
+import { type Drive, drivenOf, overallRatio, stagesTo } from '../../car/document/drive';
+import { type Stage, stageRatio } from '../../car/stages/stage';
 import { motorPlaces, motorsInAll, limitOfController, motorsPerController } from '../../car/document/motors';
 import { RAD_PER_S_PER_RPM } from '../../base/constants';
 import { oneWheelLandingN } from '../suspension/landingOfBuild';

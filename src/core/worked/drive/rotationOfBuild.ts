@@ -1,15 +1,6 @@
 import { CalcError } from '../../base/errors';
-import {
-  type Axle,
-  axleRatio,
-  type BevelSides,
-  type Drive,
-  drivenOf,
-  motorsApart,
-  type Stage,
-  stageRatio,
-  stagesTo,
-} from '../../car/document/drive';
+import { axleRatio, type Drive, drivenOf, motorsApart, stagesTo } from '../../car/document/drive';
+import { type Axle, type BevelSides, type Stage, stageRatio } from '../../car/stages/stage';
 import type { Patch } from '../../base/patch';
 import {
   followPath,

@@ -1,5 +1,6 @@
 import { CalcError } from '../../base/errors';
-import type { Drive, Stage } from '../../car/document/drive';
+import type { Drive } from '../../car/document/drive';
+import type { Stage } from '../../car/stages/stage';
 import { gearMesh, type MeshResult } from '../../physics/gears/mesh';
 
 /** Two gears as they mesh, or the refusal of their figures. */

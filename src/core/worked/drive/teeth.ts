@@ -1,5 +1,6 @@
 import type { GearAtHand } from '../../car/library/kinds/gear';
-import { type Drive, overallRatio, type Stage, stageRatio } from '../../car/document/drive';
+import { type Drive, overallRatio } from '../../car/document/drive';
+import { type Stage, stageRatio } from '../../car/stages/stage';
 import type { Patch } from '../../base/patch';
 
 export interface TeethChoice {

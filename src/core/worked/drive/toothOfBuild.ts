@@ -1,6 +1,6 @@
 import type { ChosenSurface } from '../../car/document/brief';
 import type { BuildDocument } from '../../car/document/document';
-import type { GearBody, Stage } from '../../car/document/drive';
+import type { GearBody, Stage } from '../../car/stages/stage';
 import type { ChosenMaterial } from '../../car/material/material';
 import type { WholePack } from '../heat/wholePack';
 import { RAD_PER_S_PER_RPM } from '../../base/constants';

@@ -6,7 +6,7 @@ import { Row } from '@/ui/layout/Row';
 import Button from '@mui/material/Button';
 import { useState } from 'react';
 import { fromBase64 } from '@/core/base/base64';
-import type { GearBody, Stage } from '@/core/car/document/drive';
+import type { GearBody, Stage } from '@/core/car/stages/stage';
 import { refusalInWords } from '@/words/labels/labels';
 import { CalcError } from '@/core/base/errors';
 import { OUTLINE_FILES, type OutlineFile } from '@/core/physics/gears/outline';

@@ -7,7 +7,7 @@ import { refusalInWords } from '@/words/labels/labels';
 import { inSentence } from '@/core/base/units/words';
 import { whyOf } from '@/words/checkWords';
 import { useState } from 'react';
-import type { Stage } from '@/core/car/document/drive';
+import type { Stage } from '@/core/car/stages/stage';
 import { meshOrRefusal } from '@/core/worked/drive/stageMesh';
 import { spurStages } from '@/core/worked/drive/stageMesh';
 import { formatNumber, formatText } from '@/core/base/units/formatQuantity';

@@ -6,7 +6,7 @@ import Box from '@mui/material/Box';
 import { Toggle, Toggles } from '@/ui/controls/Toggle';
 import { Note } from '@/ui/controls/Note';
 import { type CSSProperties, useMemo, useState } from 'react';
-import type { GearBody, Stage } from '@/core/car/document/drive';
+import type { GearBody, Stage } from '@/core/car/stages/stage';
 import { refusalInWords } from '@/words/labels/labels';
 import { CalcError, type Refused } from '@/core/base/errors';
 import { gearOutline } from '@/core/physics/gears/outline';

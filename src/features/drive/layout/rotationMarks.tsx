@@ -1,7 +1,7 @@
 'use client';
 
 import chartsCss from '@/ui/charts/charts.module.css';
-import type { Stage, Axle } from '@/core/car/document/drive';
+import type { Stage, Axle } from '@/core/car/stages/stage';
 import type { RotationShaft } from '@/core/physics/gears/rotation';
 import { sidesAt } from '@/core/worked/drive/rotationOfBuild';
 

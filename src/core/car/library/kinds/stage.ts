@@ -1,5 +1,5 @@
 import { defineLibraryKind } from './define';
-import { STAGE_KINDS, type StageKind } from '../../document/drive';
+import { STAGE_KINDS, type StageKind } from '../../stages/stage';
 
 /** A kind of reduction as it is made here. */
 export interface StageAtHand {

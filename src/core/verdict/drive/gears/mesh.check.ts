@@ -1,6 +1,7 @@
 import type { Refused } from '../../../base/errors';
 import { type Measure, measure } from '../../../base/measure';
-import { isGeared, type Stage } from '../../../car/document/drive';
+import { isGeared } from '../../../car/document/drive';
+import type { Stage } from '../../../car/stages/stage';
 import type { MeshResult } from '../../../physics/gears/mesh';
 import { meshOrRefusal, spurStages } from '../../../worked/drive/stageMesh';
 import { defineCheck, type Found, type Proposal, type State } from '../../engine/check';

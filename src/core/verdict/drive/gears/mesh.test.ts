@@ -1,5 +1,5 @@
 import { applyPatch } from '../../../base/patch';
-import type { Stage } from '../../../car/document/drive';
+import type { Stage } from '../../../car/stages/stage';
 import { evaluateBuild } from '../../evaluate';
 import { car } from '../../../fixtures/car';
 import { meshOf } from '../../../worked/drive/stageMesh';

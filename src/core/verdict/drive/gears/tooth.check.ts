@@ -1,4 +1,5 @@
-import { isGeared, type StageKind } from '../../../car/document/drive';
+import { isGeared } from '../../../car/document/drive';
+import type { StageKind } from '../../../car/stages/stage';
 import { type Measure, measure } from '../../../base/measure';
 import type { GearStrengthResult } from '../../../physics/gears/strength';
 import { type PeakCause, peakTorques } from '../../../worked/drive/peakTorque';

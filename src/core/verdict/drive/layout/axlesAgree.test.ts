@@ -1,6 +1,7 @@
 import { applyPatch } from '../../../base/patch';
 import { emptyDocument, type BuildDocument } from '../../../car/document/document';
-import type { Drive, Stage } from '../../../car/document/drive';
+import type { Drive } from '../../../car/document/drive';
+import type { Stage } from '../../../car/stages/stage';
 import type { Check } from '../../engine/check';
 import { evaluateBuild } from '../../evaluate';
 import { rotationOf } from '../../../worked/drive/rotationOfBuild';

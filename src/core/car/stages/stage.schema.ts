@@ -1,0 +1,48 @@
+import Joi from 'joi';
+import { count, finite, identifier, notNegative } from '../../base/schema/fields';
+import { positive, share } from '../fields/physical';
+import { materialSchema } from '../material/material.schema';
+import { AXLES, type BevelSides, type GearBody, type Stage, STAGE_KINDS } from './stage';
+
+const teeth = () => count().max(1000);
+
+const sides = () =>
+  Joi.object<BevelSides>({
+    pinion: Joi.valid('ahead', 'behind').required(),
+    ring: Joi.valid('left', 'right').required(),
+  });
+
+const gearBody = () =>
+  Joi.object<GearBody>({
+    boreMm: positive().max(500),
+    flatDepthMm: positive().max(500),
+    hexAcrossFlatsMm: positive().max(500),
+    shift: finite().min(-1).max(2),
+    material: materialSchema(),
+    fillFactor: share(),
+    hubLengthMm: positive().max(500),
+    interferenceMm: positive().max(5),
+    screwForceN: positive().max(20_000),
+    pinMm: positive().max(50),
+  });
+
+export const stageSchema = Joi.object<Stage>({
+  id: identifier().required(),
+  kind: Joi.valid(...STAGE_KINDS).required(),
+  pinionTeeth: teeth(),
+  wheelTeeth: teeth(),
+  ratio: positive().max(1000),
+  efficiency: share().required(),
+  moduleMm: positive().max(20),
+  wheelModuleMm: positive().max(20),
+  faceWidthMm: positive().max(500),
+  helixDeg: finite().min(-45).max(45),
+  backlashMm: notNegative().max(5),
+  slotMinMm: positive().max(1000),
+  slotMaxMm: positive().max(1000),
+  pinion: gearBody(),
+  wheel: gearBody(),
+  on: Joi.valid(...AXLES),
+  front: sides(),
+  rear: sides(),
+});

@@ -1,0 +1,74 @@
+import type { ChosenMaterial } from '../material/material';
+
+export const STAGE_KINDS = ['spur', 'internal', 'bevel', 'belt', 'chain', 'planetary', 'direct'] as const;
+export type StageKind = (typeof STAGE_KINDS)[number];
+
+export type Axle = 'front' | 'rear';
+export const AXLES: readonly Axle[] = ['front', 'rear'];
+
+/** Where the gears of a bevel pair lie: the one along the car seen from the shaft across, and the other way round. */
+export interface BevelSides {
+  pinion: 'ahead' | 'behind';
+  ring: 'left' | 'right';
+}
+
+/** One gear as it is made: its hole, and how wide it is. */
+export interface GearBody {
+  boreMm?: number;
+  /** Of a D-shaped bore. */
+  flatDepthMm?: number;
+  /** In place of a round bore. */
+  hexAcrossFlatsMm?: number;
+  /** Profile shift in modules. */
+  shift?: number;
+  material?: ChosenMaterial;
+  /** The plastic's share of the tooth's section; whole where not given. */
+  fillFactor?: number;
+  /** How far it sits on its shaft; the face width where not given. */
+  hubLengthMm?: number;
+  /** How much smaller the bore of a press fit is than the shaft. */
+  interferenceMm?: number;
+  /** What a set screw presses with. */
+  screwForceN?: number;
+  /** A pin through hub and shaft. */
+  pinMm?: number;
+}
+
+/** One reduction stage; a planetary stage counts sun and ring, the ring held. */
+export interface Stage {
+  id: string;
+  kind: StageKind;
+  /** Teeth of the driving gear, or of the sun. */
+  pinionTeeth?: number;
+  /** Teeth of the driven gear, or of the ring. */
+  wheelTeeth?: number;
+  /** Turns in over turns out, as long as the teeth are not known. */
+  ratio?: number;
+  efficiency: number;
+  moduleMm?: number;
+  /** Of the wheel, where it is not the pinion's. */
+  wheelModuleMm?: number;
+  faceWidthMm?: number;
+  /** Of the pinion; the wheel has the other hand. */
+  helixDeg?: number;
+  /** Along the line of action. */
+  backlashMm?: number;
+  /** Reach of the motor's slot, as centre distances. */
+  slotMinMm?: number;
+  slotMaxMm?: number;
+  pinion?: GearBody;
+  wheel?: GearBody;
+  /** Axle that it serves; both where not given. */
+  on?: Axle;
+  /** Of a bevel pair: at the front axle, and at the rear one. */
+  front?: BevelSides;
+  rear?: BevelSides;
+}
+
+/** Turns in over turns out of one stage by its teeth, or else as typed; undefined while neither is known. */
+export function stageRatio(stage: Stage): number | undefined {
+  if (stage.kind === 'direct') return 1;
+  if (stage.pinionTeeth === undefined || stage.wheelTeeth === undefined) return stage.ratio;
+  const teeth = stage.wheelTeeth / stage.pinionTeeth;
+  return stage.kind === 'planetary' ? 1 + teeth : teeth;
+}
