@@ -4,6 +4,18 @@ import type { End } from '@/core/car/document/suspension';
 import type { LoadedPart } from '@/core/worked/parts/loadedPart';
 import type { CaseLimit } from '@/core/worked/heat/caseLimit';
 import type { PeakCause } from '@/core/worked/drive/peakTorque';
+import type { GearRole } from '@/core/worked/drive/stageTeeth';
+import type { StageKind } from '@/core/car/stages/stage';
+
+/** The gears of a stage that are not called pinion and wheel. */
+const GEAR_NAMES: Readonly<Partial<Record<StageKind, Partial<Record<GearRole, string>>>>> = {
+  spur: { wheel: 'spur' },
+  bevel: { pinion: 'bevel pinion', wheel: 'bevel wheel' },
+  internal: { wheel: 'internal ring' },
+  planetary: { pinion: 'sun', wheel: 'ring' },
+};
+
+export const gearName = (kind: StageKind, role: GearRole): string => GEAR_NAMES[kind]?.[role] ?? role;
 
 /** Where a peak torque comes from. */
 export const TORQUE_BY: Readonly<Record<PeakCause, string>> = {

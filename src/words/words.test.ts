@@ -92,7 +92,7 @@ describe('a finding', () => {
 describe('what is missing', () => {
   it('goes by a name of its own, by that of its kind, or by the label of its field', () => {
     expect(needName('drive.motor')).toBe('motor');
-    expect(needName('drive.stages.main.moduleMm')).toBe('module of the spur gears');
+    expect(needName('drive.stages.main.moduleMm')).toBe('module of the gears');
     expect(needName('suspension.front.corner:moves')).toBe('front corner that can move');
     expect(needName('power.battery.massG')).not.toContain('.');
   });

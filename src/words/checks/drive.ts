@@ -1,6 +1,7 @@
 import { inSentence } from '@/core/base/units/words';
 import { counted, firstUp, listed } from '../lists';
-import { CASE_LIMIT_OF, PINION_HELD_BY, TORQUE_BY } from '../terms';
+import type { GearNamed } from '@/core/verdict/drive/gears/onTeeth';
+import { CASE_LIMIT_OF, gearName, PINION_HELD_BY, TORQUE_BY } from '../terms';
 import type { Sentences } from '../write';
 import { messageOf } from '../refusals/problemOf';
 
@@ -130,17 +131,8 @@ export const GEAR_SENTENCES: Sentences<'gears'> = {
     `The flank of the ${gearNamed(gear)} is worn by ${gear.worn} after ${gear.beyond ? 'over ' : ''}${gear.hours} of such driving.`,
 };
 
-function gearNamed({
-  role,
-  teeth,
-  material,
-}: {
-  role: 'pinion' | 'wheel';
-  teeth: number;
-  material: string;
-}): string {
-  return `${role === 'pinion' ? 'pinion' : 'spur'} of ${teeth} teeth in ${inSentence(material)}`;
-}
+const gearNamed = ({ kind, role, teeth, material }: GearNamed & { material: string }): string =>
+  `${gearName(kind, role)} of ${teeth} teeth in ${inSentence(material)}`;
 
 const BENT_BY = { landing: 'landing', kerb: 'kerb' } as const;
 

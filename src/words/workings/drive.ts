@@ -1,10 +1,41 @@
 import { inSentence } from '@/core/base/units/words';
+import type { StageKind } from '@/core/car/stages/stage';
 import { PINION_HELD_BY, TORQUE_BY } from '../terms';
 import type { Workings } from '../write';
 import { workingHeat } from './heat';
 import { workingLaunch, workingResistance, workingTopSpeed } from './motion';
 
 const SHIGLEY = 'Shigley, Mechanical Engineering Design';
+
+type Toothed = Extract<StageKind, 'spur' | 'internal' | 'bevel' | 'planetary'>;
+
+/** How the force on a tooth comes of its torque, where what is left of its stress comes from, and who says so. */
+const TOOTH: Readonly<
+  Record<Toothed, { force: (module: string, teeth: number) => string; further: string; source: string }>
+> = {
+  spur: {
+    force: (module, teeth) => `2·T/d, d = ${module} · ${teeth}`,
+    further: 'for the slant of the helix',
+    source: 'ch. 14 (Lewis, Barth)',
+  },
+  internal: {
+    force: (module, teeth) => `2·T/d, d = ${module} · ${teeth}`,
+    further: '',
+    source: 'ch. 14 (Lewis, Barth)',
+  },
+  bevel: {
+    force: (module, teeth) => `2·T/d in the middle of the face; ${module} · ${teeth} at the large end`,
+    further: 'for the taper of the teeth and an uneven face',
+    source: 'ch. 15 (K_m), Lewis along the cone',
+  },
+  planetary: {
+    force: (module, teeth) =>
+      `2·T/d over the planets, with what the busiest carries; ${module}, ${teeth} teeth`,
+    further: '',
+    source: 'ch. 14 (Lewis, Barth); sharing after AGMA 6123',
+  },
+};
+const toothOf = (kind: StageKind) => TOOTH[kind in TOOTH ? (kind as Toothed) : 'spur'];
 
 export const DRIVE_WORKINGS: Workings<'drive'> = {
   'drive.launch': workingLaunch,
@@ -121,7 +152,9 @@ export const GEAR_WORKINGS: Workings<'gears'> = {
   'gears.tooth': (facts, { q, n }) => {
     const { candidates, by, torqueNm, teeth, moduleMm, faceWidthMm, strengthMpa, softeningC, temperatureC } =
       facts;
-    const { tangentialForceN, dynamicFactor, lewisY, bendingStressMpa, allowableMpa } = facts.bending;
+    const { kind, bending } = facts;
+    const { tangentialForceN, dynamicFactor, lewisY, bendingStressMpa, allowableMpa } = bending;
+    const further = bending.further === 1 ? '' : ` · ${n(bending.further)} ${toothOf(kind).further}`;
     return [
       {
         label: 'Torque at the motor’s shaft',
@@ -137,16 +170,16 @@ export const GEAR_WORKINGS: Workings<'gears'> = {
       },
       {
         label: 'Force at the pitch circle',
-        formula: `2·T/d, d = ${q(moduleMm, 'fitMm')} · ${teeth}`,
+        formula: toothOf(kind).force(q(moduleMm, 'fitMm'), teeth),
         value: tangentialForceN,
         quantity: 'forceN',
       },
       {
         label: 'Bending at the root',
-        formula: `${q(tangentialForceN, 'forceN')} · ${n(dynamicFactor)}/(${q(faceWidthMm, 'fitMm')} · ${q(moduleMm, 'fitMm')} · ${n(lewisY)})`,
+        formula: `${q(tangentialForceN, 'forceN')} · ${n(dynamicFactor)}/(${q(faceWidthMm, 'fitMm')} · ${q(moduleMm, 'fitMm')} · ${n(lewisY)})${further}`,
         value: bendingStressMpa,
         quantity: 'stressMpa',
-        source: `${SHIGLEY}, ch. 14 (Lewis, Barth)`,
+        source: `${SHIGLEY}, ${toothOf(kind).source}`,
       },
       {
         label: 'Allowed',

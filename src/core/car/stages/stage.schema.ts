@@ -42,6 +42,8 @@ export const stageSchema = Joi.object<Stage>({
   slotMaxMm: positive().max(1000),
   pinion: gearBody(),
   wheel: gearBody(),
+  planet: Joi.object<GearBody>({ material: materialSchema(), fillFactor: share() }),
+  planets: count().max(12),
   on: Joi.valid(...AXLES),
   front: sides(),
   rear: sides(),

@@ -58,6 +58,9 @@ export interface Stage {
   slotMaxMm?: number;
   pinion?: GearBody;
   wheel?: GearBody;
+  /** Of a planetary stage. */
+  planet?: Pick<GearBody, 'material' | 'fillFactor'>;
+  planets?: number;
   /** Axle that it serves; both where not given. */
   on?: Axle;
   /** Of a bevel pair: at the front axle, and at the rear one. */

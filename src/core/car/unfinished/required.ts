@@ -64,6 +64,7 @@ export const REQUIRED: Readonly<Record<string, readonly string[]>> = {
   'drive.ownMotors.*': ['id'],
   'drive.stages.*.pinion.material': MATERIAL,
   'drive.stages.*.wheel.material': MATERIAL,
+  'drive.stages.*.planet.material': MATERIAL,
   'drive.stages.*.front': BEVEL,
   'drive.stages.*.rear': BEVEL,
   'drive.tyre': ['name', 'compound', 'radiusMm', 'massG', 'hardFactor', 'looseFactor'],

@@ -17,10 +17,6 @@ export function meshOrRefusal(stage: Stage): { mesh: MeshResult } | { refused: C
 export const isSpur = ({ kind, pinionTeeth, wheelTeeth }: Stage): boolean =>
   kind === 'spur' && pinionTeeth !== undefined && wheelTeeth !== undefined;
 
-/** Stages with teeth that no check judges yet. */
-export const unjudgedStages = ({ stages }: Drive): Stage[] =>
-  stages.filter((stage) => !isSpur(stage) && stage.kind !== 'spur' && stage.kind !== 'direct');
-
 export const spurStages = ({ stages }: Drive): Stage[] => stages.filter(isSpur);
 
 /**

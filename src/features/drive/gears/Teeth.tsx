@@ -11,11 +11,10 @@ import TableRow from '@mui/material/TableRow';
 import TableCell from '@mui/material/TableCell';
 import TableBody from '@mui/material/TableBody';
 import { needNames } from '@/words/needs';
-import type { Tooth } from '@/core/worked/drive/toothOfBuild';
+import { judgedStages, type Tooth, toothMissing } from '@/core/worked/drive/toothOfBuild';
 import { MOST_HOURS } from '@/core/verdict/drive/gears/wear.check';
-import { unjudgedStages } from '@/core/worked/drive/stageMesh';
 import { firstUp } from '@/words/lists';
-import { TORQUE_BY } from '@/words/terms';
+import { gearName, TORQUE_BY } from '@/words/terms';
 import { formatNumber, formatText } from '@/core/base/units/formatQuantity';
 import { useReader } from '@/ui/reader';
 import { useBuild } from '../../session/BuildContext';
@@ -89,18 +88,18 @@ export function Teeth() {
               }
             />
           ))}
-          {unjudgedStages(document.drive).map(({ id, kind, pinionTeeth, wheelTeeth }) => (
-            <TableRow key={id} data-unjudged={id}>
+          {judgedStages(document.drive).open.map((stage) => (
+            <TableRow key={stage.id} data-unjudged={stage.id}>
               <TableCell>
-                <b>{firstUp(kind)}</b>{' '}
+                <b>{firstUp(stage.kind)}</b>{' '}
                 <Typography component="span" color="textSecondary">
-                  {pinionTeeth === undefined || wheelTeeth === undefined
+                  {stage.pinionTeeth === undefined || stage.wheelTeeth === undefined
                     ? ''
-                    : `${pinionTeeth} to ${wheelTeeth}`}
+                    : `${stage.pinionTeeth} to ${stage.wheelTeeth}`}
                 </Typography>
               </TableCell>
               <TableCell data-tone="quiet" colSpan={7}>
-                not worked out yet: hold it by trial
+                not worked out yet: it needs {needNames(toothMissing(stage))}
               </TableCell>
             </TableRow>
           ))}
@@ -124,7 +123,7 @@ function ToothRow({
     <TableRow data-tooth={`${stage.id}-${role}`}>
       <TableCell>
         <b>
-          {role === 'pinion' ? 'Pinion' : 'Wheel'}, {teeth}
+          {firstUp(gearName(stage.kind, role))}, {teeth}
         </b>{' '}
         <Typography component="span" color="textSecondary">
           {material.name.toLowerCase()}

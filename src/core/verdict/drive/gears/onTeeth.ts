@@ -1,13 +1,20 @@
 import type { Measure } from '../../../base/measure';
 import { TYPICAL_MATERIALS, type TypicalMaterialId } from '../../../car/material/typicalMaterials';
 import type { PeakCause } from '../../../worked/drive/peakTorque';
-import { teethOf, type Tooth, toothMissing, type ToothSetting } from '../../../worked/drive/toothOfBuild';
-import { spurStages } from '../../../worked/drive/stageMesh';
+import type { Stage, StageKind } from '../../../car/stages/stage';
+import {
+  judgedStages,
+  teethOf,
+  type Tooth,
+  toothMissing,
+  type ToothSetting,
+} from '../../../worked/drive/toothOfBuild';
 import type { Worked } from '../../../worked/worked';
 import type { Found, Proposal } from '../../engine/check';
 
 /** A gear as its sentences name it. */
 export interface GearNamed {
+  kind: StageKind;
   role: Tooth['role'];
   teeth: number;
   material: string;
@@ -19,7 +26,8 @@ export interface TorqueBy {
   by: PeakCause;
 }
 
-export const gearNamed = ({ role, teeth, material }: Tooth): GearNamed => ({
+export const gearNamed = ({ stage, role, teeth, material }: Tooth): GearNamed => ({
+  kind: stage.kind,
   role,
   teeth,
   material: material.name,
@@ -28,12 +36,13 @@ export const gearNamed = ({ role, teeth, material }: Tooth): GearNamed => ({
 /** What the teeth of a build stand in, or what it still needs. */
 export function toothSettingOf(subject: Worked): { missing: readonly string[] } | ToothSetting {
   const { document, surface } = subject;
-  const stages = spurStages(document.drive);
+  const { judged, open } = judgedStages(document.drive);
   const pack = subject.endurance();
   const input = subject.runInput();
   const missing = [
-    ...(stages.length === 0 ? ['drive.stages:spur'] : []),
-    ...stages.flatMap(toothMissing),
+    ...(judged.length + open.length === 0 ? ['drive.stages:spur'] : []),
+    // spur gears come first, and so does any stage while none is known
+    ...open.filter(({ kind }) => kind === 'spur' || judged.length === 0).flatMap(toothMissing),
     ...(pack.ok ? [] : pack.missing),
   ];
   if (missing.length > 0 || !pack.ok || !input.ok || !surface) return { missing };
@@ -48,9 +57,38 @@ export function onTeeth(subject: Worked, find: (teeth: Tooth[], setting: ToothSe
 /** Widest printed gear that is still one part, in modules. */
 const WIDEST_MODULES = 30;
 
+/** Beyond it the narrow end of a cone bends away from the load. Source: ISO 23509. */
+const widestBevelMm = ({ pinionTeeth, wheelTeeth, moduleMm }: Stage): number =>
+  moduleMm! * Math.min(10, 0.15 * Math.hypot(pinionTeeth!, wheelTeeth!));
+
 export function wider({ stage }: Tooth, widthMm: number): Proposal[] {
-  if (widthMm <= stage.faceWidthMm! || widthMm > WIDEST_MODULES * stage.moduleMm!) return [];
+  const most = stage.kind === 'bevel' ? widestBevelMm(stage) : WIDEST_MODULES * stage.moduleMm!;
+  if (widthMm <= stage.faceWidthMm! || widthMm > most) return [];
   return [{ patch: [{ path: ['drive', 'stages', stage.id, 'faceWidthMm'], value: widthMm }], cost: 1 }];
+}
+
+/** Modules that are sold and printed. */
+const MODULES_MM = [0.4, 0.5, 0.6, 0.8, 1, 1.25, 1.5, 2, 2.5, 3];
+
+/** Larger teeth of a bevel or planetary pair, whose size is not tied to a motor's slot; the face grows with a bevel's cone. */
+export function coarser({ stage: { id, kind, moduleMm = 0, faceWidthMm = 0 } }: Tooth): Proposal[] {
+  if (kind !== 'bevel' && kind !== 'planetary') return [];
+  return MODULES_MM.filter((size) => size > moduleMm * 1.01)
+    .slice(0, 2)
+    .map((size) => ({
+      patch: [
+        { path: ['drive', 'stages', id, 'moduleMm'], value: size },
+        ...(kind === 'bevel'
+          ? [
+              {
+                path: ['drive', 'stages', id, 'faceWidthMm'],
+                value: Number(((faceWidthMm * size) / moduleMm).toPrecision(2)),
+              },
+            ]
+          : []),
+      ],
+      cost: 2,
+    }));
 }
 
 export const inOtherMaterial = (

@@ -1,14 +1,13 @@
 import { isGeared } from '../../../car/document/drive';
 import type { StageKind } from '../../../car/stages/stage';
 import { type Measure, measure } from '../../../base/measure';
-import type { GearStrengthResult } from '../../../physics/gears/strength';
 import { type PeakCause, peakTorques } from '../../../worked/drive/peakTorque';
-import { unjudgedStages } from '../../../worked/drive/stageMesh';
-import { teethOf, type Tooth } from '../../../worked/drive/toothOfBuild';
+import { judgedStages, teethOf, type Tooth } from '../../../worked/drive/toothOfBuild';
 import type { Worked } from '../../../worked/worked';
 import { defineCheck, type Proposal } from '../../engine/check';
 import { finding, working } from '../../../base/finding';
 import {
+  coarser,
   type GearNamed,
   gearNamed,
   inOtherMaterial,
@@ -34,7 +33,8 @@ declare module '../../../base/finding' {
       strengthMpa: number;
       softeningC: number;
       temperatureC: number;
-      bending: GearStrengthResult;
+      kind: StageKind;
+      bending: Tooth['bending'];
     };
   }
 }
@@ -70,7 +70,7 @@ export const tooth = defineCheck({
                 torque: measure(torqueNm, 'torqueNm'),
                 by: load.by,
                 strips: measure(bending.torqueAtMargin1Nm, 'torqueNm'),
-                unjudged: unjudgedStages(document.drive).map(({ kind }) => kind),
+                unjudged: judgedStages(document.drive).open.map(({ kind }) => kind),
               }),
         working: working('gears.tooth', {
           candidates: peakTorques(document, surface, input, run).candidates,
@@ -82,6 +82,7 @@ export const tooth = defineCheck({
           strengthMpa: material.inPlaneStrengthMpa,
           softeningC: material.softeningC,
           temperatureC,
+          kind: stage.kind,
           bending,
         }),
       };
@@ -93,9 +94,10 @@ export const tooth = defineCheck({
     const width = weakest.bending.faceWidthForMargin2Mm;
     return [
       ...(width === undefined ? [] : wider(weakest, Math.ceil((AIM * width) / 2))),
+      ...coarser(weakest),
       ...inOtherMaterial(
         weakest,
-        weakest.role === 'wheel' ? ['nylonCarbon', 'acetal', 'steel'] : ['brass', 'steel', 'hardSteel'],
+        weakest.role === 'pinion' ? ['brass', 'steel', 'hardSteel'] : ['nylonCarbon', 'acetal', 'steel'],
       ),
       ...clutched(subject, weakest),
     ];
