@@ -3,6 +3,7 @@ import type { Reader } from '@/core/base/units/formatQuantity';
 import { BRIEF_SENTENCES, REMEDY_SENTENCES } from './checks/brief';
 import { AID_SENTENCES, CHASSIS_SENTENCES, FIT_SENTENCES, SUSPENSION_SENTENCES } from './checks/chassis';
 import {
+  BELT_SENTENCES,
   DRIVE_SENTENCES,
   GEAR_SENTENCES,
   JOINT_SENTENCES,
@@ -34,6 +35,7 @@ const SENTENCES = {
   ...REMEDY_SENTENCES,
   ...DRIVE_SENTENCES,
   ...GEAR_SENTENCES,
+  ...BELT_SENTENCES,
   ...JOINT_SENTENCES,
   ...SHAFT_SENTENCES,
   ...TYRE_SENTENCES,

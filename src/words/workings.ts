@@ -3,13 +3,8 @@ import type { Reader } from '@/core/base/units/formatQuantity';
 import { BRIEF_WORKINGS, CHASSIS_WORKINGS } from './workings/car';
 import { PART_WORKINGS, PRINT_WORKINGS } from './workings/parts';
 import { AID_WORKINGS, FIT_WORKINGS, SUSPENSION_WORKINGS } from './workings/suspension';
-import {
-  DRIVE_WORKINGS,
-  GEAR_WORKINGS,
-  JOINT_WORKINGS,
-  SHAFT_WORKINGS,
-  TYRE_WORKINGS,
-} from './workings/drive';
+import { DRIVE_WORKINGS, JOINT_WORKINGS, SHAFT_WORKINGS, TYRE_WORKINGS } from './workings/drive';
+import { BELT_WORKINGS, GEAR_WORKINGS } from './workings/gears';
 import { POWER_WORKINGS } from './workings/power';
 import type { WorkingStep } from './workingStep';
 import { type Writer, writerFor } from './write';
@@ -19,6 +14,7 @@ const WORKINGS = {
   ...BRIEF_WORKINGS,
   ...DRIVE_WORKINGS,
   ...GEAR_WORKINGS,
+  ...BELT_WORKINGS,
   ...JOINT_WORKINGS,
   ...SHAFT_WORKINGS,
   ...TYRE_WORKINGS,

@@ -6,7 +6,11 @@ import { runTime } from './brief/runTime.check';
 import { lift } from './chassis/lift.check';
 import { side } from './chassis/side.check';
 import { tip } from './chassis/tip.check';
+import { skip } from './drive/belts/skip.check';
+import { teeth } from './drive/belts/teeth.check';
+import { assembly } from './drive/gears/assembly.check';
 import { mesh } from './drive/gears/mesh.check';
+import { opening } from './drive/gears/opening.check';
 import { tooth } from './drive/gears/tooth.check';
 import { wear } from './drive/gears/wear.check';
 import { controllerHeat } from './drive/heat/controllerHeat.check';
@@ -63,7 +67,11 @@ export const CHECKS: readonly CheckRecord[] = [
   lift,
   side,
   tip,
+  skip,
+  teeth,
+  assembly,
   mesh,
+  opening,
   tooth,
   wear,
   controllerHeat,

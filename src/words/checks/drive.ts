@@ -126,9 +126,33 @@ export const GEAR_SENTENCES: Sentences<'gears'> = {
   'gears.tooth.soft': (gear) => `The ${gearNamed(gear)} is soft at ${gear.at}.`,
   'gears.tooth.loaded': (gear) =>
     `The ${gearNamed(gear)} takes ${gear.torque} from ${TORQUE_BY[gear.by]}, strips at ${gear.strips}${gear.unjudged.length > 0 ? `; ${listed(gear.unjudged)} not worked out yet` : ''}.`,
+  'gears.opening.apart': ({ torque, by, opens, contact, skips }) =>
+    `${torque} from ${TORQUE_BY[by]} push the shafts ${opens} apart: ${skips ? `the teeth skip, contact ratio ${contact}` : `${contact} pairs are left in touch`}.`,
+  'gears.opening.loose': ({ play }) =>
+    `The play of the bearings, ${play}, and the backlash leave the teeth out of each other’s reach.`,
+  'gears.opening.refused': ({ refused }) => `These gears do not mesh: ${messageOf(refused)}.`,
+  'gears.assembly.uneven': ({ sun, ring, planets, places }) =>
+    `${planets} planets do not go evenly between sun ${sun} and ring ${ring}: their ${places} teeth do not divide by ${planets}.`,
+  'gears.assembly.touch': ({ planets, overlap }) => `${planets} planets run into each other by ${overlap}.`,
+  'gears.assembly.involute': ({ ring, limit }) =>
+    `The inner teeth of the ring of ${ring} must be ${limit} modules high at most, or they dig into the planets.`,
+  'gears.assembly.goes': ({ sun, ring, planets, gap }) =>
+    `${planets} planets go in between sun ${sun} and ring ${ring}${gap ? `, ${gap} from tip to tip` : ''}.`,
   'gears.wear.none': () => 'Neither gear is of a material that wears away.',
   'gears.wear.hours': (gear) =>
     `The flank of the ${gearNamed(gear)} is worn by ${gear.worn} after ${gear.beyond ? 'over ' : ''}${gear.hours} of such driving.`,
+};
+
+/** Sentences about belts. */
+export const BELT_SENTENCES: Sentences<'belt'> = {
+  'belt.refused': ({ small, large, refused }) =>
+    `Pulleys of ${small} and ${large} teeth with this belt do not go: ${messageOf(refused)}.`,
+  'belt.teeth.pulled': ({ torque, by, pull, carries, inMesh }) =>
+    `${torque} from ${TORQUE_BY[by]} pull it with ${pull}; it carries ${carries} with ${counted(inMesh, 'tooth', 'teeth')} in mesh.`,
+  'belt.teeth.pulley': ({ small, torque, by, stress, allowed }) =>
+    `${torque} from ${TORQUE_BY[by]} bend the teeth of the pulley of ${small} with ${stress}, limit ${allowed}.`,
+  'belt.skip.climbs': ({ torque, by, pull, climbs, set, needed }) =>
+    `Set to ${set} it climbs at ${climbs}; ${torque} from ${TORQUE_BY[by]} pull with ${pull}, for which ${needed} are needed.`,
 };
 
 const gearNamed = ({ kind, role, teeth, material }: GearNamed & { material: string }): string =>

@@ -1,5 +1,6 @@
 import type { FieldLabel } from '@/core/car/fields/fieldLabel';
 import { HEAT_LABELS } from './heat';
+import { STAGE_LABELS } from './stages';
 
 /** What the fields of the drive are called. */
 export const DRIVE_LABELS: Readonly<Record<string, FieldLabel>> = {
@@ -35,136 +36,7 @@ export const DRIVE_LABELS: Readonly<Record<string, FieldLabel>> = {
   'drive.motor.lengthMm': { label: 'Motor length', quantity: 'lengthMm', limits: { above: 0, to: 1000 } },
   'drive.motor.housing': { label: 'Motor case' },
   'drive.motorCount': { label: 'Motors', quantity: 'count', limits: { from: 1, to: 8 } },
-  'drive.stages.*': { label: 'Reduction stage' },
-  'drive.stages.*.kind': { label: 'Kind of stage' },
-  'drive.stages.*.pinionTeeth': { label: 'Pinion teeth', quantity: 'count', limits: { from: 1, to: 1000 } },
-  'drive.stages.*.ratio': { label: 'Plain ratio', quantity: 'ratio', limits: { above: 0, to: 1000 } },
-  'drive.stages.*.wheelTeeth': { label: 'Wheel teeth', quantity: 'count', limits: { from: 1, to: 1000 } },
-  'drive.stages.*.efficiency': { label: 'Stage efficiency', quantity: 'share', limits: { above: 0, to: 1 } },
-  'drive.stages.*.moduleMm': { label: 'Module', quantity: 'fitMm', limits: { above: 0, to: 20 } },
-  'drive.stages.*.wheelModuleMm': {
-    label: 'Module of the wheel',
-    quantity: 'fitMm',
-    limits: { above: 0, to: 20 },
-  },
-  'drive.stages.*.faceWidthMm': { label: 'Face width', quantity: 'lengthMm', limits: { above: 0, to: 500 } },
-  'drive.stages.*.helixDeg': { label: 'Helix', quantity: 'angleDeg', limits: { from: -45, to: 45 } },
-  'drive.stages.*.backlashMm': { label: 'Backlash', quantity: 'lengthMm', limits: { from: 0, to: 5 } },
-  'drive.stages.*.slotMinMm': {
-    label: 'Slot, closest shafts',
-    quantity: 'lengthMm',
-    limits: { above: 0, to: 1000 },
-  },
-  'drive.stages.*.slotMaxMm': {
-    label: 'Slot, furthest shafts',
-    quantity: 'lengthMm',
-    limits: { above: 0, to: 1000 },
-  },
-  'drive.stages.*.pinion': { label: 'Pinion as it is made' },
-  'drive.stages.*.pinion.boreMm': {
-    label: 'Pinion bore',
-    quantity: 'lengthMm',
-    limits: { above: 0, to: 500 },
-  },
-  'drive.stages.*.pinion.flatDepthMm': {
-    label: 'Pinion flat, depth',
-    quantity: 'lengthMm',
-    limits: { above: 0, to: 500 },
-  },
-  'drive.stages.*.pinion.hexAcrossFlatsMm': {
-    label: 'Pinion hex, across flats',
-    quantity: 'lengthMm',
-    limits: { above: 0, to: 500 },
-  },
-  'drive.stages.*.wheel': { label: 'Wheel as it is made' },
-  'drive.stages.*.wheel.boreMm': { label: 'Wheel bore', quantity: 'lengthMm', limits: { above: 0, to: 500 } },
-  'drive.stages.*.wheel.flatDepthMm': {
-    label: 'Wheel flat, depth',
-    quantity: 'lengthMm',
-    limits: { above: 0, to: 500 },
-  },
-  'drive.stages.*.wheel.hexAcrossFlatsMm': {
-    label: 'Wheel hex, across flats',
-    quantity: 'lengthMm',
-    limits: { above: 0, to: 500 },
-  },
-  'drive.stages.*.pinion.shift': {
-    label: 'Pinion profile shift',
-    quantity: 'coefficient',
-    limits: { from: -1, to: 2 },
-  },
-  'drive.stages.*.pinion.material': { label: 'Pinion made of' },
-  'drive.stages.*.pinion.fillFactor': {
-    label: 'Pinion share filled',
-    quantity: 'share',
-    limits: { above: 0, to: 1 },
-  },
-  'drive.stages.*.pinion.hubLengthMm': {
-    label: 'Pinion length on the shaft',
-    quantity: 'lengthMm',
-    limits: { above: 0, to: 500 },
-  },
-  'drive.stages.*.pinion.interferenceMm': {
-    label: 'Pinion bore under the shaft by',
-    quantity: 'lengthMm',
-    limits: { above: 0, to: 5 },
-  },
-  'drive.stages.*.pinion.screwForceN': {
-    label: 'Pinion set screw presses with',
-    quantity: 'forceN',
-    limits: { above: 0, to: 20_000 },
-  },
-  'drive.stages.*.pinion.pinMm': {
-    label: 'Pinion cross pin',
-    quantity: 'lengthMm',
-    limits: { above: 0, to: 50 },
-  },
-  'drive.stages.*.wheel.shift': {
-    label: 'Wheel profile shift',
-    quantity: 'coefficient',
-    limits: { from: -1, to: 2 },
-  },
-  'drive.stages.*.wheel.material': { label: 'Wheel made of' },
-  'drive.stages.*.wheel.fillFactor': {
-    label: 'Wheel share filled',
-    quantity: 'share',
-    limits: { above: 0, to: 1 },
-  },
-  'drive.stages.*.wheel.hubLengthMm': {
-    label: 'Wheel length on the shaft',
-    quantity: 'lengthMm',
-    limits: { above: 0, to: 500 },
-  },
-  'drive.stages.*.wheel.interferenceMm': {
-    label: 'Wheel bore under the shaft by',
-    quantity: 'lengthMm',
-    limits: { above: 0, to: 5 },
-  },
-  'drive.stages.*.wheel.screwForceN': {
-    label: 'Wheel set screw presses with',
-    quantity: 'forceN',
-    limits: { above: 0, to: 20_000 },
-  },
-  'drive.stages.*.wheel.pinMm': {
-    label: 'Wheel cross pin',
-    quantity: 'lengthMm',
-    limits: { above: 0, to: 50 },
-  },
-  'drive.stages.*.planet': { label: 'Planets as they are made' },
-  'drive.stages.*.planet.material': { label: 'Planets made of' },
-  'drive.stages.*.planet.fillFactor': {
-    label: 'Planets filled',
-    quantity: 'share',
-    limits: { above: 0, to: 1 },
-  },
-  'drive.stages.*.planets': { label: 'Planets', quantity: 'count', limits: { from: 1, to: 12 } },
-  'drive.stages.*.on': { label: 'Serves' },
-  'drive.stages.*.front': { label: 'Bevel at the front' },
-  'drive.stages.*.front.pinion': { label: 'Bevel at the front, gear along the car' },
-  'drive.stages.*.front.ring': { label: 'Bevel at the front, gear across the car' },
-  'drive.stages.*.rear': { label: 'Bevel at the rear' },
-  'drive.stages.*.rear.pinion': { label: 'Bevel at the rear, gear along the car' },
-  'drive.stages.*.rear.ring': { label: 'Bevel at the rear, gear across the car' },
+  ...STAGE_LABELS,
   'drive.motorsAt': { label: 'Motors for' },
   'drive.ownMotors': { label: 'Figures of each motor' },
   'drive.ownMotors.*': { label: 'Motor' },

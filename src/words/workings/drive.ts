@@ -1,41 +1,10 @@
 import { inSentence } from '@/core/base/units/words';
-import type { StageKind } from '@/core/car/stages/stage';
 import { PINION_HELD_BY, TORQUE_BY } from '../terms';
 import type { Workings } from '../write';
 import { workingHeat } from './heat';
 import { workingLaunch, workingResistance, workingTopSpeed } from './motion';
 
 const SHIGLEY = 'Shigley, Mechanical Engineering Design';
-
-type Toothed = Extract<StageKind, 'spur' | 'internal' | 'bevel' | 'planetary'>;
-
-/** How the force on a tooth comes of its torque, where what is left of its stress comes from, and who says so. */
-const TOOTH: Readonly<
-  Record<Toothed, { force: (module: string, teeth: number) => string; further: string; source: string }>
-> = {
-  spur: {
-    force: (module, teeth) => `2·T/d, d = ${module} · ${teeth}`,
-    further: 'for the slant of the helix',
-    source: 'ch. 14 (Lewis, Barth)',
-  },
-  internal: {
-    force: (module, teeth) => `2·T/d, d = ${module} · ${teeth}`,
-    further: '',
-    source: 'ch. 14 (Lewis, Barth)',
-  },
-  bevel: {
-    force: (module, teeth) => `2·T/d in the middle of the face; ${module} · ${teeth} at the large end`,
-    further: 'for the taper of the teeth and an uneven face',
-    source: 'ch. 15 (K_m), Lewis along the cone',
-  },
-  planetary: {
-    force: (module, teeth) =>
-      `2·T/d over the planets, with what the busiest carries; ${module}, ${teeth} teeth`,
-    further: '',
-    source: 'ch. 14 (Lewis, Barth); sharing after AGMA 6123',
-  },
-};
-const toothOf = (kind: StageKind) => TOOTH[kind in TOOTH ? (kind as Toothed) : 'spur'];
 
 export const DRIVE_WORKINGS: Workings<'drive'> = {
   'drive.launch': workingLaunch,
@@ -130,82 +99,6 @@ export const DRIVE_WORKINGS: Workings<'drive'> = {
       quantity: 'ratio' as const,
       source: 'Norton, Design of Machinery, ch. 9',
     })),
-};
-
-export const GEAR_WORKINGS: Workings<'gears'> = {
-  'gears.mesh': ({ moduleMm, pinion, wheel, backlashMm, centreDistanceMm, contactRatio }, { q }) => [
-    {
-      label: 'Centre distance',
-      formula: `${q(moduleMm, 'fitMm')} · (${pinion} + ${wheel})/2${backlashMm ? `, opened by ${q(backlashMm, 'fitMm')} of backlash along the line of action` : ''}`,
-      value: centreDistanceMm,
-      quantity: 'fitMm',
-      source: 'ISO 21771',
-    },
-    {
-      label: 'Contact ratio',
-      formula: 'length of the line of action between the tip circles over the base pitch',
-      value: contactRatio,
-      quantity: 'coefficient',
-      source: `${SHIGLEY}, ch. 13`,
-    },
-  ],
-  'gears.tooth': (facts, { q, n }) => {
-    const { candidates, by, torqueNm, teeth, moduleMm, faceWidthMm, strengthMpa, softeningC, temperatureC } =
-      facts;
-    const { kind, bending } = facts;
-    const { tangentialForceN, dynamicFactor, lewisY, bendingStressMpa, allowableMpa } = bending;
-    const further = bending.further === 1 ? '' : ` · ${n(bending.further)} ${toothOf(kind).further}`;
-    return [
-      {
-        label: 'Torque at the motor’s shaft',
-        formula: Object.entries(candidates)
-          .map(([one, nm]) => `${TORQUE_BY[one as keyof typeof TORQUE_BY]} ${q(nm, 'torqueNm')}`)
-          .join(', '),
-      },
-      {
-        label: 'Torque on the gear',
-        formula: `from ${TORQUE_BY[by]}`,
-        value: torqueNm,
-        quantity: 'torqueNm',
-      },
-      {
-        label: 'Force at the pitch circle',
-        formula: toothOf(kind).force(q(moduleMm, 'fitMm'), teeth),
-        value: tangentialForceN,
-        quantity: 'forceN',
-      },
-      {
-        label: 'Bending at the root',
-        formula: `${q(tangentialForceN, 'forceN')} · ${n(dynamicFactor)}/(${q(faceWidthMm, 'fitMm')} · ${q(moduleMm, 'fitMm')} · ${n(lewisY)})${further}`,
-        value: bendingStressMpa,
-        quantity: 'stressMpa',
-        source: `${SHIGLEY}, ${toothOf(kind).source}`,
-      },
-      {
-        label: 'Allowed',
-        formula: `${q(strengthMpa, 'stressMpa')}, straight down to nothing from ${q(23, 'temperatureC')} to ${q(softeningC, 'temperatureC')}, at ${q(temperatureC, 'temperatureC')}`,
-        value: allowableMpa,
-        quantity: 'stressMpa',
-      },
-    ];
-  },
-  'gears.wear': ({ forceN, pitchLineMps, wearMmPerHour, wearMm3PerNm, moduleMm, hours }, { q, n }) => [
-    {
-      label: 'Mean load',
-      formula: `${q(forceN, 'forceN')} at ${q(pitchLineMps, 'speedMps')} at the pitch circle, from the RMS current and the mean speed of the pack`,
-    },
-    {
-      label: 'Wear',
-      formula: `${q(wearMmPerHour, 'fitMm')} per hour at ${n(wearMm3PerNm * 1e6)} · 10⁻⁶ mm³/Nm`,
-      source: 'VDI 2736-2',
-    },
-    {
-      label: 'Until a fifth of the module is gone',
-      formula: `${q(0.2 * moduleMm, 'fitMm')} / ${q(wearMmPerHour, 'fitMm')} per hour`,
-      value: hours,
-      quantity: 'hours',
-    },
-  ],
 };
 
 export const JOINT_WORKINGS: Workings<'joint'> = {

@@ -1,8 +1,10 @@
 import Joi from 'joi';
 import { count, finite, identifier, notNegative } from '../../base/schema/fields';
 import { positive, share } from '../fields/physical';
+import { BELT_PROFILES } from '../../physics/transmissions/beltDefinition';
+import { BEAM_SUPPORTS } from '../../physics/transmissions/opening';
 import { materialSchema } from '../material/material.schema';
-import { AXLES, type BevelSides, type GearBody, type Stage, STAGE_KINDS } from './stage';
+import { AXLES, type BevelSides, type GearBody, type GearMount, type Stage, STAGE_KINDS } from './stage';
 
 const teeth = () => count().max(1000);
 
@@ -44,6 +46,21 @@ export const stageSchema = Joi.object<Stage>({
   wheel: gearBody(),
   planet: Joi.object<GearBody>({ material: materialSchema(), fillFactor: share() }),
   planets: count().max(12),
+  ringAddendum: positive().max(1.25),
+  pitchMm: positive().max(50),
+  beltProfile: Joi.valid(...BELT_PROFILES),
+  beltTeeth: count().max(5000),
+  pretensionN: positive().max(20_000),
+  links: count().max(5000),
+  mount: Joi.object<GearMount>({
+    stiffnessNPerMm: positive().max(1e7),
+    support: Joi.valid(...BEAM_SUPPORTS),
+    lengthMm: positive().max(1000),
+    widthMm: positive().max(1000),
+    thicknessMm: positive().max(500),
+    material: materialSchema(),
+  }),
+  bearingPlayMm: notNegative().max(5),
   on: Joi.valid(...AXLES),
   front: sides(),
   rear: sides(),

@@ -1,3 +1,5 @@
+import type { BeltProfile } from '../../physics/transmissions/beltDefinition';
+import type { BeamSupport } from '../../physics/transmissions/opening';
 import type { ChosenMaterial } from '../material/material';
 
 export const STAGE_KINDS = ['spur', 'internal', 'bevel', 'belt', 'chain', 'planetary', 'direct'] as const;
@@ -34,6 +36,17 @@ export interface GearBody {
   pinMm?: number;
 }
 
+/** A plate or block between two shafts: its stiffness as measured, or the beam that it is. */
+export interface GearMount {
+  stiffnessNPerMm?: number;
+  support?: BeamSupport;
+  lengthMm?: number;
+  widthMm?: number;
+  /** Along the line between the shafts. */
+  thicknessMm?: number;
+  material?: ChosenMaterial;
+}
+
 /** One reduction stage; a planetary stage counts sun and ring, the ring held. */
 export interface Stage {
   id: string;
@@ -61,6 +74,20 @@ export interface Stage {
   /** Of a planetary stage. */
   planet?: Pick<GearBody, 'material' | 'fillFactor'>;
   planets?: number;
+  /** Height of the ring's teeth above the pitch circle, in modules. */
+  ringAddendum?: number;
+  /** Of a belt or a chain. */
+  pitchMm?: number;
+  beltProfile?: BeltProfile;
+  beltTeeth?: number;
+  /** Of one span of a belt, as set. */
+  pretensionN?: number;
+  /** Of a chain. */
+  links?: number;
+  /** What holds the two shafts at their distance. */
+  mount?: GearMount;
+  /** Of both bearings, along the centres. */
+  bearingPlayMm?: number;
   /** Axle that it serves; both where not given. */
   on?: Axle;
   /** Of a bevel pair: at the front axle, and at the rear one. */

@@ -65,6 +65,7 @@ export const REQUIRED: Readonly<Record<string, readonly string[]>> = {
   'drive.stages.*.pinion.material': MATERIAL,
   'drive.stages.*.wheel.material': MATERIAL,
   'drive.stages.*.planet.material': MATERIAL,
+  'drive.stages.*.mount.material': MATERIAL,
   'drive.stages.*.front': BEVEL,
   'drive.stages.*.rear': BEVEL,
   'drive.tyre': ['name', 'compound', 'radiusMm', 'massG', 'hardFactor', 'looseFactor'],

@@ -49,6 +49,19 @@ export function toothSettingOf(subject: Worked): { missing: readonly string[] } 
   return { document, surface, input: input.value, run: subject.run()!, pack: pack.value };
 }
 
+/** What the drive of a build stands in without its pack, or what it still needs. */
+export function drivenSetting({
+  document,
+  surface,
+  ...subject
+}: Pick<Worked, 'document' | 'surface' | 'runInput' | 'run'>):
+  { missing: readonly string[] } | Omit<ToothSetting, 'pack'> {
+  const input = subject.runInput();
+  if (!input.ok) return { missing: input.missing };
+  if (!surface) return { missing: ['brief.surfaces'] };
+  return { document, surface, input: input.value, run: subject.run()! };
+}
+
 export function onTeeth(subject: Worked, find: (teeth: Tooth[], setting: ToothSetting) => Found): Found {
   const setting = toothSettingOf(subject);
   return 'missing' in setting ? setting : find(teethOf(setting), setting);
