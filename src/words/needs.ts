@@ -43,6 +43,7 @@ const NEEDS: Readonly<Record<string, string>> = {
   'drive.stages.*.moduleMm': 'module of the gears',
   'drive.stages.*.faceWidthMm': 'face width of the gears',
   'drive.stages.*.faceWidthMm:cone': 'bevel whose face is shorter than its cone',
+  'drive.stages.*.wheelTeeth:internal': 'ring of at least 8 teeth more than its pinion',
   'drive.stages.*.faceWidthMm:belt': 'width of the belt',
   'drive.stages.*.pinionTeeth:belt': 'driving pulley or sprocket of 6 teeth or more',
   'drive.stages.*.wheelTeeth:belt': 'driven pulley or sprocket of 6 teeth or more',

@@ -1,4 +1,18 @@
 import type { FieldLabel } from '@/core/car/fields/fieldLabel';
+import type { BeltProfile } from '@/core/physics/transmissions/beltDefinition';
+import type { BeamSupport } from '@/core/physics/transmissions/opening';
+
+/** Forms of a belt's teeth. */
+export const BELT_PROFILE_NAMES: Readonly<Record<BeltProfile, string>> = {
+  curvilinear: 'round teeth',
+  trapezoidal: 'straight teeth',
+};
+
+export const MOUNT_SUPPORT_NAMES: Readonly<Record<BeamSupport, string>> = {
+  cantilever: 'at one end',
+  simple: 'on two supports',
+  fixed: 'clamped at both ends',
+};
 
 /** Fields of the stages of a drive. */
 export const STAGE_LABELS: Readonly<Record<string, FieldLabel>> = {

@@ -2,7 +2,6 @@ import { refusal } from '../../base/errors';
 import { type Finding, finding } from '../../base/finding';
 import { measure, type Measure } from '../../base/measure';
 import type { OperationFinding } from '../../base/operationFinding';
-import { gearMesh } from '../gears/mesh';
 import { dynamicAt, USUAL_OVERLOAD } from '../gears/strength';
 import {
   bearingLoads,
@@ -75,7 +74,6 @@ export interface BevelGearResult extends ConeOf, ToothStrength {
 export interface BevelResult extends Omit<Cones, 'pinion' | 'wheel'> {
   ratio: number;
   loadDistributionFactor: number;
-  contactRatio: number;
   /** At the middle of the face, of both. */
   tangentialForceN: number;
   pitchLineMps: number;
@@ -118,7 +116,7 @@ export function gearBevel(input: BevelInput): BevelResult {
     pressureAngleDeg,
     pinionShift,
   });
-  const { pinion, wheel, ...shape } = cones;
+  const { pinion, wheel: _, ...shape } = cones;
   const ratio = wheelTeeth / pinionTeeth;
   const load = loadOf(input, cones, ratio);
   const tangent = Math.tan(pressureAngleDeg * RAD);
@@ -171,19 +169,10 @@ export function gearBevel(input: BevelInput): BevelResult {
         tangent,
       })
     : undefined;
-  const mesh = gearMesh({
-    pinionTeeth: pinion.virtualTeeth,
-    wheelTeeth: wheel.virtualTeeth,
-    moduleMm: 1,
-    pressureAngleDeg,
-    pinionShift,
-    wheelShift: -pinionShift,
-  });
   return {
     ratio,
     ...shape,
     loadDistributionFactor,
-    contactRatio: mesh.contactRatio,
     tangentialForceN: load.tangentialN,
     pitchLineMps,
     dynamicFactor,

@@ -1,4 +1,5 @@
 import { refusal } from '../../base/errors';
+import { gearMesh } from '../gears/mesh';
 import { type Measure, measure } from '../../base/measure';
 
 declare module '../../base/errors' {
@@ -43,6 +44,8 @@ export interface Cones {
   meanModuleMm: number;
   /** Strength summed along the taper over that of the mean section. */
   coneFactor: number;
+  /** Of the spur gears with the virtual teeth. */
+  contactRatio: number;
   pinion: ConeOf;
   wheel: ConeOf;
 }
@@ -94,13 +97,24 @@ export function conesOf(shape: BevelShape): Cones {
       minTeethNoUndercut: Math.max(1, Math.ceil(least * Math.cos(angle) - SAME)),
     };
   };
+  const pinion = cone(pinionTeeth, small, pinionShift, 'pinionTeeth');
+  const wheel = cone(wheelTeeth, large, -pinionShift, 'wheelTeeth');
+  const { contactRatio } = gearMesh({
+    pinionTeeth: pinion.virtualTeeth,
+    wheelTeeth: wheel.virtualTeeth,
+    moduleMm: 1,
+    pressureAngleDeg: shape.pressureAngleDeg,
+    pinionShift,
+    wheelShift: -pinionShift,
+  });
   return {
     coneDistanceMm: coneMm,
     meanConeDistanceMm: meanMm,
     faceWidthLimitMm: Math.min(MOST_OF_CONE * coneMm, MOST_MODULES * moduleMm),
     meanModuleMm,
     coneFactor: (1 - b + b ** 2 / 3) / (1 - b / 2) ** 2,
-    pinion: cone(pinionTeeth, small, pinionShift, 'pinionTeeth'),
-    wheel: cone(wheelTeeth, large, -pinionShift, 'wheelTeeth'),
+    contactRatio,
+    pinion,
+    wheel,
   };
 }

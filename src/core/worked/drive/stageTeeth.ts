@@ -19,6 +19,8 @@ export interface ToothBending extends ToothStrength {
   dynamicFactor: number;
   /** What the stress is, over force · speed factor/(face · module · form factor). */
   further: number;
+  /** Along its shaft. */
+  thrustN?: number;
 }
 
 /** What a stage carries: torque and speed of its driving gear, and how warm both sides are. */
@@ -136,6 +138,7 @@ function helicalTeeth(stage: Stage, under: StageUnder): Bendings {
     pitchLineMps: pair.pitchLineMps,
     dynamicFactor: pair.dynamicFactor,
     further: pair.helixFactor,
+    thrustN: pair.thrustN,
   });
   return {
     pinion: whole(pinion, under.pinionNm),
@@ -159,7 +162,7 @@ function bevelTeeth(stage: Stage, under: StageUnder): Bendings {
     });
   const pair = found(under.pinionC);
   const { pinion, wheel } = atBoth(found, under);
-  const whole = (gear: ToothStrength & { torqueNm: number }): ToothBending => ({
+  const whole = (gear: ToothStrength & { torqueNm: number; axialForceN: number }): ToothBending => ({
     ...strengthOf(gear),
     tangentialForceN: pair.tangentialForceN,
     torqueNm: gear.torqueNm,
@@ -171,6 +174,7 @@ function bevelTeeth(stage: Stage, under: StageUnder): Bendings {
       faceMm: stage.faceWidthMm!,
       moduleMm: stage.moduleMm!,
     }),
+    thrustN: gear.axialForceN,
   });
   return { pinion: whole(pinion), wheel: whole(wheel) };
 }

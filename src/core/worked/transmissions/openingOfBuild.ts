@@ -10,7 +10,7 @@ const PEAK_OVERLOAD = 1;
 
 /** Spur stages between whose shafts something is said to hold. */
 export const mountedStages = (stages: readonly Stage[]): Stage[] =>
-  stages.filter((stage) => isSpur(stage) && stage.mount !== undefined);
+  stages.filter((stage) => isSpur(stage) && Object.keys(stage.mount ?? {}).length > 0);
 
 /** What a mount still needs. */
 export function mountMissing({ id, moduleMm, mount }: Stage): string[] {

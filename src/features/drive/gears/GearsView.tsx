@@ -8,8 +8,11 @@ import { inSentence } from '@/core/base/units/words';
 import { whyOf } from '@/words/checkWords';
 import { useState } from 'react';
 import type { Stage } from '@/core/car/stages/stage';
-import { meshOrRefusal } from '@/core/worked/drive/stageMesh';
-import { spurStages } from '@/core/worked/drive/stageMesh';
+import type { MeshResult } from '@/core/physics/gears/mesh';
+import { hasTeeth } from '@/core/worked/drive/stageTeeth';
+import { seenStages, type StageSeen, stageSeen } from '@/core/worked/transmissions/stageSeen';
+import { stageAnswer, stageLines } from '@/words/driving/stages';
+import { needNames } from '@/words/needs';
 import { formatNumber, formatText } from '@/core/base/units/formatQuantity';
 import { useReader } from '@/ui/reader';
 import { WorkingPanel } from '@/ui/working';
@@ -17,74 +20,80 @@ import { useBuild, useBuildChecks } from '../../session/BuildContext';
 import { CheckFigure } from '../../frame/CheckFigure';
 import { SegmentChecks } from '../../frame/SegmentChecks';
 import { GearFiles } from './GearFiles';
-import { MeshSketch } from './MeshSketch';
+import { StageFigures } from './StageFigures';
+import { StageSketch } from './StageSketch';
 import { Teeth } from './Teeth';
 import { Apart } from '../../frame/Guarded';
 import { Ask } from '../../frame/Ask';
 import { say } from '@/words/findings';
 
-type Found = ReturnType<typeof meshOrRefusal> | undefined;
-
-/** Whether the spur gears mesh, drawn to scale and turning, and each as a file. */
+/** Every stage to scale and turning, with its figures, what strips its teeth, and spur gears as files. */
 export function GearsView() {
   const { document } = useBuild();
   const { reader } = useReader();
-  const stages = spurStages(document.drive);
+  const stages = seenStages(document.drive.stages);
   const [chosen, choose] = useState<string>();
   const stage = stages.find(({ id }) => id === chosen) ?? stages[0];
-  const found = stage ? meshed(stage) : undefined;
+  const seen = stage ? stageSeen(stage) : undefined;
   return (
     <Apart>
       <Ask>
-        {stage ? (
-          <GearsAnswer stage={stage} found={found} />
+        {stage && seen ? (
+          <StageAnswer stage={stage} seen={seen} />
         ) : (
-          <Typography variant="answer">
-            No spur gears with their teeth yet: add a stage of spur gears on the left.
-          </Typography>
+          <Typography variant="answer">No stage yet: add gears, a belt or a chain on the left.</Typography>
         )}
         {stages.length > 1 ? (
-          <Toggles label="Pair of gears">
-            {stages.map(({ id }, index) => (
+          <Toggles label="Stage">
+            {stages.map(({ id, kind }, index) => (
               <Toggle key={id} pressed={stage?.id === id} onPress={() => choose(id)}>
-                pair {index + 1}
+                {index + 1} {kind}
               </Toggle>
             ))}
           </Toggles>
         ) : null}
       </Ask>
-      {stage && found && 'mesh' in found ? (
-        <>
-          <MeshSketch stage={stage} centreMm={found.mesh.centreDistanceMm} />
-          {found.mesh.notes.map((note) => (
-            <Note key={note.code}>{say(note, reader)}</Note>
-          ))}
-        </>
-      ) : null}
-      {stage ? <Teeth /> : null}
+      {stage && seen ? <StageSketch key={stage.id} stage={stage} seen={seen} /> : null}
+      {stage && seen ? <StageFigures lines={stageLines(stage, seen, reader)} /> : null}
+      {seen?.by === 'spur'
+        ? seen.mesh.notes.map((note) => <Note key={note.code}>{say(note, reader)}</Note>)
+        : null}
+      {stages.some(hasTeeth) ? <Teeth /> : null}
       <SegmentChecks segment="drive" side="gears" />
-      {stage && found && 'mesh' in found ? <GearFiles stage={stage} /> : null}
+      {stage && seen?.by === 'spur' ? <GearFiles stage={stage} /> : null}
       <WorkingPanel />
     </Apart>
   );
 }
 
-const meshed = (stage: Stage): Found => (stage.moduleMm === undefined ? undefined : meshOrRefusal(stage));
+function StageAnswer({ stage, seen }: { stage: Stage; seen: StageSeen }) {
+  const { reader } = useReader();
+  switch (seen.by) {
+    case 'spur':
+      return <GearsAnswer stage={stage} mesh={seen.mesh} />;
+    case 'missing':
+      return (
+        <Typography variant="answer">
+          The {stage.kind} is drawn and worked out once it has a {needNames(seen.missing)}.
+        </Typography>
+      );
+    case 'refused':
+      return (
+        <Typography variant="answer">
+          {stage.pinionTeeth} and {stage.wheelTeeth} teeth do{' '}
+          <b>not {stage.kind === 'spur' ? 'mesh' : 'go'}</b>:{' '}
+          {refusalInWords(seen.refused.refused, ['drive', 'stages', stage.id], reader)}.
+        </Typography>
+      );
+    default:
+      return <Typography variant="answer">{stageAnswer(stage, seen, reader)}</Typography>;
+  }
+}
 
-function GearsAnswer({ stage, found }: { stage: Stage; found: Found }) {
+function GearsAnswer({ stage, mesh }: { stage: Stage; mesh: MeshResult }) {
   const checks = useBuildChecks();
   const { reader } = useReader();
   const pair = `${stage.pinionTeeth} and ${stage.wheelTeeth} teeth`;
-  if (!found)
-    return <Typography variant="answer">{pair}: give the module, and the mesh is worked out.</Typography>;
-  if ('refused' in found)
-    return (
-      <Typography variant="answer">
-        {pair} do <b>not mesh</b>:{' '}
-        {refusalInWords(found.refused.refused, ['drive', 'stages', stage.id], reader)}.
-      </Typography>
-    );
-  const { mesh } = found;
   const apart = formatText(mesh.centreDistanceMm, 'lengthMm', reader, 4);
   const undercut = mesh.undercut[0]
     ? ` The pinion is undercut: ${mesh.minTeethNoUndercut[0]} teeth would not be.`

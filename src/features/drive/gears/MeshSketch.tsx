@@ -1,18 +1,16 @@
 'use client';
 
-import chartsCss from '@/ui/charts/charts.module.css';
 import gearsCss from '@/features/drive/gears/gears.module.css';
-import Box from '@mui/material/Box';
-import { Toggle, Toggles } from '@/ui/controls/Toggle';
+import { Toggle } from '@/ui/controls/Toggle';
 import { Note } from '@/ui/controls/Note';
-import { type CSSProperties, useMemo, useState } from 'react';
+import { useMemo, useState } from 'react';
 import type { GearBody, Stage } from '@/core/car/stages/stage';
 import { refusalInWords } from '@/words/labels/labels';
 import { CalcError, type Refused } from '@/core/base/errors';
 import { gearOutline } from '@/core/physics/gears/outline';
 import { useReader } from '@/ui/reader';
+import { pathOf, SKETCH_HEIGHT, SKETCH_WIDTH, StageFigure, TurningLayer } from './GearLayers';
 
-const [WIDTH, HEIGHT] = [760, 270];
 /** One pinion pitch in this long, s. */
 const PITCH_S = 1.2;
 /** Teeth of a pinion that the close-up shows across. */
@@ -38,68 +36,51 @@ export function MeshSketch({ stage, centreMm }: { stage: Stage; centreMm: number
   const [r1, r2] = [(size * z1!) / 2 + 1.5 * moduleMm!, (size * z2!) / 2 + 1.5 * moduleMm!];
   const contact = (centreMm * z1!) / (z1! + z2!);
   const scale = close
-    ? WIDTH / (2 * CLOSE_MODULES * size)
-    : Math.min(WIDTH / (r1 + centreMm + r2), HEIGHT / (2 * Math.max(r1, r2)));
-  const left = close ? WIDTH / 2 - scale * contact : (WIDTH - scale * (r1 + centreMm + r2)) / 2 + scale * r1;
+    ? SKETCH_WIDTH / (2 * CLOSE_MODULES * size)
+    : Math.min(SKETCH_WIDTH / (r1 + centreMm + r2), SKETCH_HEIGHT / (2 * Math.max(r1, r2)));
+  const left = close
+    ? SKETCH_WIDTH / 2 - scale * contact
+    : (SKETCH_WIDTH - scale * (r1 + centreMm + r2)) / 2 + scale * r1;
   const places = [
     { x: left, r: r1, from: 90, teeth: z1!, fill: 'var(--faint)' },
     { x: left + scale * centreMm, r: r2, from: -90 + 180 / z2!, teeth: z2!, fill: 'var(--sheet)' },
   ];
   return (
-    <Box
-      component="figure"
-      className={chartsCss.chart}
-      style={{ width: `min(100%, ${WIDTH}px)` }}
-      sx={{ mt: 1 }}
-      data-testid="mesh-sketch"
-    >
-      <figcaption>
-        <span>In mesh, to scale</span>
-        <Toggles>
-          <Toggle size="small" pressed={turning} onPress={() => setTurning(!turning)}>
-            {turning ? 'stop' : 'turn it'}
-          </Toggle>
+    <>
+      <StageFigure
+        caption="In mesh, to scale"
+        says={`Pinion of ${z1} teeth and wheel of ${z2} teeth in mesh, seen along the shafts.`}
+        turning={turning}
+        onTurn={setTurning}
+        testId="mesh-sketch"
+        acts={
           <Toggle size="small" pressed={close} onPress={() => setClose(!close)}>
             close up
           </Toggle>
-        </Toggles>
-      </figcaption>
-      <div
-        className={gearsCss.mesh}
-        role="img"
-        aria-label={`Pinion of ${z1} teeth and wheel of ${z2} teeth in mesh, seen along the shafts.`}
-        style={{ height: HEIGHT }}
+        }
       >
-        <div className={gearsCss.meshmid} style={{ width: WIDTH, height: HEIGHT }}>
-          {places.map(({ x, r, from, teeth, fill }, index) => (
-            <svg
-              key={index}
-              className={turning ? gearsCss.turning : undefined}
-              viewBox={`${-r} ${-r} ${2 * r} ${2 * r}`}
-              width={2 * r * scale}
-              height={2 * r * scale}
-              style={
-                {
-                  left: x - r * scale,
-                  top: HEIGHT / 2 - r * scale,
-                  '--from': `${from}deg`,
-                  '--turn': `${teeth * PITCH_S}s`,
-                  '--way': index === 0 ? 'normal' : 'reverse',
-                } as CSSProperties
-              }
-            >
-              <path
-                d={gears[index]!.path}
-                fillRule="evenodd"
-                fill={fill}
-                stroke="var(--ink)"
-                strokeWidth={1.2 / scale}
-              />
-            </svg>
-          ))}
-          <i className={gearsCss.centreline} style={{ left, width: scale * centreMm, top: HEIGHT / 2 }} />
-        </div>
-      </div>
+        {places.map(({ x, r, from, teeth, fill }, index) => (
+          <TurningLayer
+            key={index}
+            scale={scale}
+            turning={turning}
+            part={{
+              path: gears[index]!.path,
+              x,
+              y: SKETCH_HEIGHT / 2,
+              reachMm: r,
+              fromDeg: from,
+              turnS: teeth * PITCH_S,
+              way: index === 0 ? 'normal' : 'reverse',
+              fill,
+            }}
+          />
+        ))}
+        <i
+          className={gearsCss.centreline}
+          style={{ left, width: scale * centreMm, top: SKETCH_HEIGHT / 2 }}
+        />
+      </StageFigure>
       {gears.map(({ path, refused }, index) =>
         refused ? (
           <Note tone="bad" key={index} role="alert">
@@ -110,7 +91,7 @@ export function MeshSketch({ stage, centreMm }: { stage: Stage; centreMm: number
           </Note>
         ) : null,
       )}
-    </Box>
+    </>
   );
 }
 
@@ -152,7 +133,3 @@ function withSmallHole(gear: {
     return '';
   }
 }
-
-/** Upward in the gear is downward on the screen. */
-const pathOf = (points: readonly (readonly [number, number])[]) =>
-  `M${points.map(([x, y]) => `${x.toFixed(3)},${(-y).toFixed(3)}`).join('L')}Z`;

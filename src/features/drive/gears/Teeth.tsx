@@ -53,6 +53,7 @@ export function Teeth() {
       <Note>What strips the teeth is not worked out yet: it needs {needNames(found.value.missing)}.</Note>
     );
   const teeth = found.value.value;
+  const pushed = teeth.some(({ bending }) => (bending.thrustN ?? 0) > 0);
   const before = (tooth: Tooth) =>
     ghost && other.value?.ok
       ? other.value.value.find(({ stage, role }) => stage.id === tooth.stage.id && role === tooth.role)
@@ -75,6 +76,7 @@ export function Teeth() {
             <TableCell align="right">Margin</TableCell>
             <TableCell align="right">Width that holds twice</TableCell>
             <TableCell align="right">Worn out in</TableCell>
+            {pushed ? <TableCell align="right">Pushes along its shaft</TableCell> : null}
             <TableCell align="right">Runs at</TableCell>
           </TableRow>
         </TableHead>
@@ -83,6 +85,7 @@ export function Teeth() {
             <ToothRow
               key={`${tooth.stage.id}-${tooth.role}`}
               tooth={tooth}
+              pushed={pushed}
               ghost={
                 before(tooth) === undefined ? undefined : { label: ghost!.label, margin: before(tooth)! }
               }
@@ -98,7 +101,7 @@ export function Teeth() {
                     : `${stage.pinionTeeth} to ${stage.wheelTeeth}`}
                 </Typography>
               </TableCell>
-              <TableCell data-tone="quiet" colSpan={7}>
+              <TableCell data-tone="quiet" colSpan={pushed ? 8 : 7}>
                 not worked out yet: it needs {needNames(toothMissing(stage))}
               </TableCell>
             </TableRow>
@@ -111,9 +114,12 @@ export function Teeth() {
 
 function ToothRow({
   tooth: { stage, role, teeth, material, load, torqueNm, temperatureC, bending, worn },
+  pushed,
   ghost,
 }: {
   tooth: Tooth;
+  /** Whether any gear pushes along its shaft. */
+  pushed: boolean;
   ghost: { label: string; margin: number } | undefined;
 }) {
   const { reader } = useReader();
@@ -153,6 +159,11 @@ function ToothRow({
             ? `over ${formatText(MOST_HOURS, 'hours', reader)}`
             : formatText(worn.hoursToWearLimit, 'hours', reader)}
       </TableCell>
+      {pushed ? (
+        <TableCell align="right">
+          {bending.thrustN ? formatText(bending.thrustN, 'forceN', reader) : '—'}
+        </TableCell>
+      ) : null}
       <TableCell align="right">{formatText(temperatureC, 'temperatureC', reader)}</TableCell>
     </TableRow>
   );

@@ -142,6 +142,8 @@ describe('heat of a build', () => {
 
   it('leaves the long ones to the worker', () => {
     expect([...HEAVY_CHECKS].sort()).toEqual([
+      'belt.skip',
+      'belt.teeth',
       'brief.charge',
       'drive.controllerHeat',
       'drive.heat',
