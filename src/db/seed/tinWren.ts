@@ -33,7 +33,18 @@ export const tinWren: BuildDocument = {
   drive: {
     motor: motor('motor-130-brushed'),
     motorCount: 1,
-    stages: [{ id: 'belt', kind: 'belt', pinionTeeth: 10, wheelTeeth: 42, efficiency: 0.96 }],
+    stages: [
+      {
+        id: 'belt',
+        kind: 'belt',
+        pinionTeeth: 10,
+        wheelTeeth: 42,
+        efficiency: 0.96,
+        pitchMm: 2,
+        beltTeeth: 56,
+        faceWidthMm: 4,
+      },
+    ],
     drivenAxles: 'rear',
     tyre: tyre('tyre-24-slick'),
   },

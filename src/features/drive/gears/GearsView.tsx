@@ -7,6 +7,7 @@ import { refusalInWords } from '@/words/labels/labels';
 import { inSentence } from '@/core/base/units/words';
 import { whyOf } from '@/words/checkWords';
 import { useState } from 'react';
+import type { Check } from '@/core/verdict/engine/check';
 import type { Stage } from '@/core/car/stages/stage';
 import type { MeshResult } from '@/core/physics/gears/mesh';
 import { hasTeeth } from '@/core/worked/drive/stageTeeth';
@@ -86,7 +87,12 @@ function StageAnswer({ stage, seen }: { stage: Stage; seen: StageSeen }) {
         </Typography>
       );
     default:
-      return <Typography variant="answer">{stageAnswer(stage, seen, reader)}</Typography>;
+      return (
+        <Typography variant="answer">
+          {hasTeeth(stage) ? <WeakestTooth /> : null}
+          {stageAnswer(stage, seen, reader)}
+        </Typography>
+      );
   }
 }
 
@@ -100,19 +106,10 @@ function GearsAnswer({ stage, mesh }: { stage: Stage; mesh: MeshResult }) {
     : '';
   const slot =
     mesh.fitsSlot === undefined ? '' : mesh.fitsSlot ? ' The slot reaches it' : ' The slot does not reach it';
-  const tooth = checks.find(
-    ({ id, state }) => id === 'gears.tooth' && (state === 'over' || state === 'tight'),
-  );
+  const tooth = weakestTooth(checks);
   return (
     <Typography variant="answer">
-      {tooth ? (
-        <>
-          <CheckFigure check="gears.tooth" title="the weakest tooth" tone={tooth.state}>
-            {tooth.state === 'over' ? 'It strips' : 'It holds, just'}
-          </CheckFigure>
-          : {inSentence(whyOf(tooth, reader))}{' '}
-        </>
-      ) : null}
+      <WeakestTooth />
       {tooth ? 'Shafts' : `${pair} mesh with the shafts`}{' '}
       <CheckFigure check="gears.mesh" title="the mesh" tone={mesh.fitsSlot === false ? 'over' : ''}>
         <span data-testid="centre-distance">{apart}</span>
@@ -133,4 +130,22 @@ function GearsAnswer({ stage, mesh }: { stage: Stage; mesh: MeshResult }) {
         : ''}
     </Typography>
   );
+}
+
+const weakestTooth = (checks: readonly Check[]) =>
+  checks.find(({ id, state }) => id === 'gears.tooth' && (state === 'over' || state === 'tight'));
+
+/** What strips first, where that does not hold or only just. */
+function WeakestTooth() {
+  const checks = useBuildChecks();
+  const { reader } = useReader();
+  const tooth = weakestTooth(checks);
+  return tooth ? (
+    <>
+      <CheckFigure check="gears.tooth" title="the weakest tooth" tone={tooth.state}>
+        {tooth.state === 'over' ? 'It strips' : 'It holds, just'}
+      </CheckFigure>
+      : {inSentence(whyOf(tooth, reader))}{' '}
+    </>
+  ) : null;
 }

@@ -18,7 +18,7 @@ export function StageFigures({ lines }: { lines: readonly StageFigureLine[] }) {
         <TableBody>
           {lines.map(({ name, value, against, tone }) => (
             <TableRow key={name}>
-              <TableCell>{name}</TableCell>
+              <TableCell sx={{ whiteSpace: 'nowrap' }}>{name}</TableCell>
               <TableCell align="right" data-tone={tone ? TONES[tone] : undefined}>
                 {value}
               </TableCell>

@@ -1,6 +1,6 @@
 import type { Refused } from '../../../base/errors';
 import { type Measure, measure } from '../../../base/measure';
-import { isGeared } from '../../../car/document/drive';
+import { mayHave } from '../../../worked/drive/stageTeeth';
 import type { Stage } from '../../../car/stages/stage';
 import type { MeshResult } from '../../../physics/gears/mesh';
 import { meshOrRefusal, spurStages } from '../../../worked/drive/stageMesh';
@@ -50,7 +50,7 @@ export const mesh = defineCheck({
   quantity: 'coefficient',
   kind: 'floor',
   tightUnder: 1.1,
-  applies: ({ drive }) => isGeared(drive),
+  applies: ({ drive }) => mayHave(drive, ({ kind }) => kind === 'spur'),
   find: ({ document }): Found => {
     const stages = spurStages(document.drive);
     if (stages.length === 0) return { missing: ['drive.stages:spur'] };

@@ -1,4 +1,4 @@
-import { isGeared } from '../../../car/document/drive';
+import { hasTeeth, mayHave } from '../../../worked/drive/stageTeeth';
 import type { StageKind } from '../../../car/stages/stage';
 import { type Measure, measure } from '../../../base/measure';
 import { type PeakCause, peakTorques } from '../../../worked/drive/peakTorque';
@@ -50,7 +50,7 @@ export const tooth = defineCheck({
   quantity: 'coefficient',
   kind: 'floor',
   tightUnder: 1.5,
-  applies: ({ drive }) => isGeared(drive),
+  applies: ({ drive }) => mayHave(drive, hasTeeth),
   find: (subject) =>
     onTeeth(subject, (teeth, { document, surface, input, run }) => {
       const weakest = teeth[0]!;

@@ -1,4 +1,4 @@
-import { isGeared } from '../../../car/document/drive';
+import { hasTeeth, mayHave } from '../../../worked/drive/stageTeeth';
 import { type Measure, measure } from '../../../base/measure';
 import { teethOf, type Tooth } from '../../../worked/drive/toothOfBuild';
 import { defineCheck } from '../../engine/check';
@@ -39,7 +39,7 @@ export const wear = defineCheck({
   kind: 'floor',
   countedTo: MOST_HOURS,
   tightUnder: 1.5,
-  applies: ({ drive }) => isGeared(drive),
+  applies: ({ drive }) => mayHave(drive, hasTeeth),
   find: (subject) =>
     onTeeth(subject, (teeth, { document }) => {
       const limit = document.drive.gearHours ?? USUAL_GEAR_HOURS;
