@@ -1,5 +1,6 @@
 import { applyPatch } from '@/core/base/patch';
-import { evaluateBuild, statesOn } from '@/core/verdict/evaluate';
+import { evaluateBuild } from '@/core/verdict/evaluate';
+import { statesOn } from '@/core/verdict/states';
 import { driveEndurance } from '@/core/physics/heat/endurance';
 import type { EnduranceInput } from '@/core/physics/heat/enduranceDefinition';
 import { packOfBuild } from '@/core/worked/heat/enduranceOfBuild';

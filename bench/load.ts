@@ -2,7 +2,7 @@ import { existsSync, readFileSync } from 'node:fs';
 import { Agent, get } from 'node:http';
 import { setTimeout as wait } from 'node:timers/promises';
 import { keptStates } from '@/core/verdict/keptStates';
-import { statesOn } from '@/core/verdict/evaluate';
+import { statesOn } from '@/core/verdict/states';
 import { closeDatabase, database } from '@/db/client';
 import { defaultWorkshop } from '@/db/queries/workshops';
 import { unpackBuild } from '@/features/session/packedBuild';

@@ -1,5 +1,5 @@
-// Writes src/core/verdict/registry.ts: every record of the files named *.check.ts.
-import { readdirSync, readFileSync, writeFileSync } from 'node:fs';
+// Writes src/core/verdict/registry.ts and faces.ts: every record of the files named *.check.ts, and what a page needs of them.
+import { existsSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { join, relative } from 'node:path';
 
 const ROOT = 'src/core/verdict';
@@ -18,42 +18,65 @@ const namesIn = (file, maker) =>
     ([, name]) => name,
   );
 
+const read = () =>
+  checkFiles(ROOT).map((file) => {
+    const face = file.replace(/\.check\.ts$/, '.face.ts');
+    return {
+      spec: `./${relative(ROOT, file).replace(/\.ts$/, '')}`,
+      face: existsSync(face)
+        ? { spec: `./${relative(ROOT, face).replace(/\.ts$/, '')}`, names: namesIn(face, 'defineFace') }
+        : undefined,
+      checks: namesIn(file, 'defineCheck'),
+      families: namesIn(file, 'defineFamily'),
+      records: namesIn(file, 'defineRecordCheck'),
+    };
+  });
+
+const lines = (names) => names.map((name) => `  ${name},`).join('\n');
+const importOf = (names, spec) => `import { ${names.join(', ')} } from '${spec}';`;
+
 /** The text of the registry, from the files as they stand. */
 export function registryOfChecks() {
-  const files = checkFiles(ROOT).map((file) => ({
-    spec: `./${relative(ROOT, file).replace(/\.ts$/, '')}`,
-    checks: namesIn(file, 'defineCheck'),
-    families: namesIn(file, 'defineFamily'),
-    records: namesIn(file, 'defineRecordCheck'),
-  }));
-  const imports = files.map(
-    ({ spec, checks, families, records }) =>
-      `import { ${[...checks, ...families, ...records].join(', ')} } from '${spec}';`,
-  );
-  const list = (kind) =>
-    files
-      .flatMap((file) => file[kind])
-      .map((name) => `  ${name},`)
-      .join('\n');
+  const files = read().filter(({ checks }) => checks.length > 0);
   return `// Written by npm run checks:list from the files named *.check.ts.
-import type { CheckFamily, CheckRecord, RecordCheck } from './engine/check';
-${imports.join('\n')}
+import type { CheckRecord } from './engine/check';
+${files.map(({ spec, checks }) => importOf(checks, spec)).join('\n')}
 
 /** The checks of every build. */
 export const CHECKS: readonly CheckRecord[] = [
-${list('checks')}
-];
-
-/** The checks of what a build has: its rails, loads, aids and parts. */
-export const FAMILIES: readonly CheckFamily[] = [
-${list('families')}
-];
-
-/** The checks that stand on what was printed, run and broken. */
-export const RECORD_CHECKS: readonly RecordCheck[] = [
-${list('records')}
+${lines(files.flatMap(({ checks }) => checks))}
 ];
 `;
 }
 
-if (process.argv[1]?.endsWith('listChecks.mjs')) writeFileSync(join(ROOT, 'registry.ts'), registryOfChecks());
+/** The text of the faces: what a page needs, without what the worker alone works out. */
+export function facesOfChecks() {
+  const files = read();
+  const imported = files.map(({ spec, face, checks, families, records }) =>
+    face ? importOf(face.names, face.spec) : importOf([...checks, ...families, ...records], spec),
+  );
+  return `// Written by npm run checks:list from the files named *.check.ts and *.face.ts.
+import type { CheckFace, CheckFamily, CheckRecord, RecordCheck } from './engine/check';
+${imported.join('\n')}
+
+/** The checks of every build; the heavy ones without what they find. */
+export const FACES: readonly (CheckRecord | (CheckFace & { heavy: true }))[] = [
+${lines(files.flatMap(({ face, checks }) => face?.names ?? checks))}
+];
+
+/** The checks of what a build has: its rails, loads, aids and parts. */
+export const FAMILIES: readonly CheckFamily[] = [
+${lines(files.flatMap(({ families }) => families))}
+];
+
+/** The checks that stand on what was printed, run and broken. */
+export const RECORD_CHECKS: readonly RecordCheck[] = [
+${lines(files.flatMap(({ records }) => records))}
+];
+`;
+}
+
+if (process.argv[1]?.endsWith('listChecks.mjs')) {
+  writeFileSync(join(ROOT, 'registry.ts'), registryOfChecks());
+  writeFileSync(join(ROOT, 'faces.ts'), facesOfChecks());
+}

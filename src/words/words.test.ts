@@ -2,7 +2,7 @@ import { readdirSync } from 'node:fs';
 import { join } from 'node:path';
 import { TABLES } from '@/core/physics/diagnosis/tables';
 import { SIDES } from '@/core/verdict/engine/segments';
-import { CHECKS, FAMILIES, RECORD_CHECKS } from '@/core/verdict/registry';
+import { FACES, FAMILIES, RECORD_CHECKS } from '@/core/verdict/faces';
 import { readFileSync } from 'node:fs';
 import { hasName } from './checks/names';
 import { PROOF_WORDS } from './checks/steps';
@@ -11,7 +11,7 @@ import { needName } from './needs';
 
 const metric = { locale: 'en-GB', units: 'metric' } as const;
 const imperial = { locale: 'en-US', units: 'imperial' } as const;
-const RECORDS = [...CHECKS, ...FAMILIES];
+const RECORDS = [...FACES, ...FAMILIES];
 const idOf = (one: (typeof RECORDS)[number]) => ('family' in one ? one.family : one.id);
 
 function checkFiles(folder: string): string[] {
@@ -29,7 +29,7 @@ describe('every check', () => {
     const made = checkFiles('src/core/verdict').flatMap((file) => [
       ...readFileSync(file, 'utf8').matchAll(/= (defineCheck|defineFamily|defineRecordCheck)\(/g),
     ]);
-    expect(made).toHaveLength(CHECKS.length + FAMILIES.length + RECORD_CHECKS.length);
+    expect(made).toHaveLength(FACES.length + FAMILIES.length + RECORD_CHECKS.length);
   });
 
   it('names a side that exists, has a name and a way to prove it', () => {

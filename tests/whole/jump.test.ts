@@ -1,5 +1,5 @@
 import { marshHareDocuments } from '@/db/seed/marshHareRevisions';
-import { statesOn } from '@/core/verdict/evaluate';
+import { statesOn } from '@/core/verdict/states';
 import { SEGMENTS, SIDES } from '@/core/verdict/engine/segments';
 import { placesFor } from '@/features/frame/jump/placesFor';
 import { placesOf } from '@/features/frame/jump/places';

@@ -1,7 +1,7 @@
 import type { ChosenSurface } from '../car/document/brief';
 import type { BuildDocument } from '../car/document/document';
 import type { Check, Thresholds } from './engine/check';
-import { statesOn } from './evaluate';
+import { statesOn } from './states';
 import { keepLast } from '../base/kept';
 
 const keep = keepLast<readonly Check[]>(60);

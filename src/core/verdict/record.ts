@@ -1,6 +1,6 @@
 import type { Check } from './engine/check';
 import type { BuildOnRecord } from './engine/onRecord';
-import { RECORD_CHECKS } from './registry';
+import { RECORD_CHECKS } from './faces';
 
 /** Checks that stand on what was printed, run and broken, rather than on the document alone. */
 export const checksOnRecord = (record: BuildOnRecord): Check[] =>

@@ -1,5 +1,5 @@
 // Written by npm run checks:list from the files named *.check.ts.
-import type { CheckFamily, CheckRecord, RecordCheck } from './engine/check';
+import type { CheckRecord } from './engine/check';
 import { cost } from './brief/cost.check';
 import { mass } from './brief/mass.check';
 import { runTime } from './brief/runTime.check';
@@ -30,27 +30,14 @@ import { pull } from './drive/run/pull.check';
 import { timeToDistance } from './drive/run/timeToDistance.check';
 import { topSpeed } from './drive/run/topSpeed.check';
 import { burst } from './drive/tyres/burst.check';
-import { band } from './field/band.check';
-import { goal } from './field/goal.check';
-import { owed } from './field/owedRuns.check';
-import { due } from './learn/due.check';
-import { fixes } from './learn/fixes.check';
-import { openFailures } from './learn/openFailures.check';
-import { partChecks } from './parts/parts.check';
 import { chargedVolts } from './power/pack/chargedVolts.check';
 import { controllerCurrent } from './power/pack/controllerCurrent.check';
 import { packPeak } from './power/pack/packPeak.check';
 import { packSag } from './power/pack/sag.check';
 import { failsafe } from './power/radio/failsafe.check';
 import { radioLink } from './power/radio/radioLink.check';
-import { loadChecks } from './power/supply/loads.check';
-import { railChecks } from './power/supply/rails.check';
-import { servoChecks } from './power/supply/servos.check';
 import { wiring } from './power/wiring/wiring.check';
 import { bed } from './print/bed.check';
-import { queue } from './print/queue.check';
-import { gyro } from './suspension/aids/gyro.check';
-import { slipSensor } from './suspension/aids/slipSensor.check';
 import { bumpSteer } from './suspension/corner/bumpSteer.check';
 import { lock } from './suspension/corner/lock.check';
 import { play } from './suspension/play/play.check';
@@ -107,16 +94,3 @@ export const CHECKS: readonly CheckRecord[] = [
   sag,
   effort,
 ];
-
-/** The checks of what a build has: its rails, loads, aids and parts. */
-export const FAMILIES: readonly CheckFamily[] = [
-  partChecks,
-  loadChecks,
-  railChecks,
-  servoChecks,
-  gyro,
-  slipSensor,
-];
-
-/** The checks that stand on what was printed, run and broken. */
-export const RECORD_CHECKS: readonly RecordCheck[] = [band, goal, owed, due, fixes, openFailures, queue];

@@ -1,6 +1,6 @@
 import Joi from 'joi';
 import { finite } from '../base/schema/fields';
-import { DEFAULT_THRESHOLDS } from './evaluate';
+import { DEFAULT_THRESHOLDS } from './states';
 import type { WorkshopSettings } from './settings';
 
 const thresholds = Object.fromEntries(

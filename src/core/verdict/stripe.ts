@@ -1,6 +1,6 @@
 import type { Check, State } from './engine/check';
 import { type Segment, SEGMENTS } from './engine/segments';
-import { byUrgency } from './evaluate';
+import { byUrgency } from './states';
 
 /** What a segment of the stripe shows. */
 export interface SegmentState {

@@ -7,8 +7,8 @@ import Button from '@mui/material/Button';
 import { useState } from 'react';
 import { Controller } from 'react-hook-form';
 import type { Thresholds as Margins } from '@/core/verdict/engine/check';
-import { DEFAULT_THRESHOLDS } from '@/core/verdict/evaluate';
-import { CHECKS } from '@/core/verdict/registry';
+import { DEFAULT_THRESHOLDS } from '@/core/verdict/states';
+import { FACES } from '@/core/verdict/faces';
 import type { WorkshopSettings } from '@/core/verdict/settings';
 import { checkTitle } from '@/words/checks/names';
 import { USUAL_LIMIT_MINUTES } from '@/core/physics/statistics/spares';
@@ -22,7 +22,7 @@ interface Typed {
   printAheadMinutes?: number | undefined;
 }
 
-const JUDGED = CHECKS.filter(({ tightUnder }) => tightUnder !== undefined).map(({ id }) => id);
+const JUDGED = FACES.filter(({ tightUnder }) => tightUnder !== undefined).map(({ id }) => id);
 
 /** Of what is typed that which differs from the usual. */
 const settingsOf = ({ margins, printAheadMinutes }: Typed): WorkshopSettings => ({

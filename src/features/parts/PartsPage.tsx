@@ -9,7 +9,7 @@ import { checkTitle } from '@/words/checks/names';
 import { stepsOf } from '@/words/workings';
 import dynamic from 'next/dynamic';
 import { useSearchParams } from 'next/navigation';
-import { byUrgency } from '@/core/verdict/evaluate';
+import { byUrgency } from '@/core/verdict/states';
 import { WorkingPanel } from '@/ui/working';
 import { useBuild, useBuildChecks } from '../session/BuildContext';
 import { SegmentChecks } from '../frame/SegmentChecks';

@@ -15,7 +15,7 @@ import { stepsOf } from '@/words/workings';
 import dynamic from 'next/dynamic';
 import { useState } from 'react';
 import type { Check } from '@/core/verdict/engine/check';
-import { byUrgency } from '@/core/verdict/evaluate';
+import { byUrgency } from '@/core/verdict/states';
 import { StateMark } from '@/ui/StateMark';
 import { STATE_WORDS } from '@/words/states';
 import { WorkingPanel } from '@/ui/working';

@@ -2,7 +2,7 @@ import { useEffect, useMemo, useState } from 'react';
 import type { ChosenSurface } from '@/core/car/document/brief';
 import type { BuildDocument } from '@/core/car/document/document';
 import type { Check, Thresholds } from '@/core/verdict/engine/check';
-import { HEAVY_CHECKS } from '@/core/verdict/evaluate';
+import { HEAVY_CHECKS } from '@/core/verdict/states';
 import { keptStates } from '@/core/verdict/keptStates';
 import { workerOf } from '@/workers/clients';
 

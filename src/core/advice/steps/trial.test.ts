@@ -4,7 +4,7 @@ import { randomFrom } from '../../base/numeric/random';
 import { hoursToBelieve, lifeEstimate } from '../../physics/statistics/life';
 import { car } from '../../fixtures/car';
 import { evaluateStates } from '../../verdict/evaluate';
-import { CHECKS, FAMILIES } from '../../verdict/registry';
+import { FACES, FAMILIES } from '../../verdict/faces';
 import { BLOWS_TO_BELIEVE, pooledSpread, proofOf, trialOf } from './trial';
 import { short, timed } from '../../fixtures/shortCar';
 
@@ -31,7 +31,7 @@ describe('how many runs show it', () => {
       quantity: 'timeS',
       expected: { before: time.value!, after: time.value! - 0.3 },
     });
-    for (const { id, provenBy } of CHECKS) expect(proofOf(id)).toBe(provenBy);
+    for (const { id, provenBy } of FACES) expect(proofOf(id)).toBe(provenBy);
     expect(proofOf('parts.arm')).toBe(FAMILIES.find(({ family }) => family === 'parts')!.provenBy);
   });
 

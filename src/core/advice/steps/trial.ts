@@ -2,7 +2,7 @@ import { type Finding, finding } from '../../base/finding';
 import { type Measure, measure } from '../../base/measure';
 import type { Check, Proof } from '../../verdict/engine/check';
 import { familyOf } from '../../verdict/engine/family';
-import { CHECKS, FAMILIES } from '../../verdict/registry';
+import { FACES, FAMILIES } from '../../verdict/faces';
 import { measuredOf } from '../../worked/field/measured';
 import { isTimed, type RunRecord } from '../../car/records/records';
 import { RUN_KIND_RECORDS, type RunKind } from '../../car/records/runKinds';
@@ -34,7 +34,7 @@ const USUAL_SPREAD: Readonly<Partial<Record<QuantityName, { absolute?: number; s
 
 /** How each check's change is proven, by the check's own record; a family's by its first part. */
 const PROOFS: ReadonlyMap<string, Proof> = new Map([
-  ...CHECKS.map(({ id, provenBy }) => [id, provenBy] as const),
+  ...FACES.map(({ id, provenBy }) => [id, provenBy] as const),
   ...FAMILIES.map(({ family, provenBy }) => [family, provenBy] as const),
 ]);
 

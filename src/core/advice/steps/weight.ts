@@ -1,5 +1,5 @@
 import { familyOf } from '../../verdict/engine/family';
-import { CHECKS, FAMILIES } from '../../verdict/registry';
+import { FACES, FAMILIES } from '../../verdict/faces';
 import { fixHeld } from '../../worked/field/lives';
 import type { FailureRecord } from '../../car/records/records';
 import type { Check } from '../../verdict/engine/check';
@@ -21,7 +21,7 @@ export function unmended({
 }
 
 const SUPPORTS: ReadonlyMap<string, readonly string[]> = new Map([
-  ...CHECKS.map(({ id, supports }) => [id, supports] as const),
+  ...FACES.map(({ id, supports }) => [id, supports] as const),
   ...FAMILIES.map(({ family, supports }) => [family, supports] as const),
 ]);
 

@@ -7,6 +7,7 @@ import { auxiliaryOf } from '../../worked/power/auxiliaryOfBuild';
 import type { WholePack } from '../../worked/heat/wholePack';
 import { otherPack } from '../../worked/exchange/otherPack';
 import { defineCheck, type Found } from '../engine/check';
+import { runTimeFace } from './runTime.face';
 import { finding, working } from '../../base/finding';
 import { coolerBy, coolerController } from '../drive/heat/heldAgainst';
 import { heatFacts } from '../../worked/heat/heatFacts';
@@ -40,12 +41,7 @@ const MOST_MINUTES = 24 * 60;
 
 /** Minutes per pack against the wish. */
 export const runTime = defineCheck({
-  id: 'brief.charge',
-  at: { segment: 'brief', side: 'wish' },
-  heavy: true,
-  quantity: 'minutes',
-  kind: 'floor',
-  tightUnder: 1.1,
+  ...runTimeFace,
   find: (subject) => {
     const { brief, power } = subject.document;
     const demand = subject.demand();
@@ -75,8 +71,6 @@ export const runTime = defineCheck({
       return pack ? [{ patch: pack.patch, cost: 2 as const }] : [];
     });
   },
-  provenBy: { run: 'endurance', how: 'wholePack', figure: true },
-  supports: ['packTooSmall'],
 });
 
 function byEndurance({ ended, input }: WholePack, wished: number): Found {

@@ -126,6 +126,11 @@ export interface CheckFamily {
 
 export const defineCheck = (record: CheckRecord): CheckRecord => record;
 
+/** What a page needs of a heavy check, which the worker works out. */
+export type CheckFace = Omit<CheckRecord, 'find' | 'remedies'>;
+
+export const defineFace = (face: CheckFace & { heavy: true }): CheckFace & { heavy: true } => face;
+
 type OfOne = Pick<CheckRecord, 'id' | 'find'> & Partial<CheckRecord>;
 
 /** A family by what all its checks share, and what each has of its own. */

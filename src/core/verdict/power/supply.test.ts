@@ -1,7 +1,7 @@
 import { exchangedBy, exchanging } from '../../fixtures/remedies';
 import { type Power, type PowerLoad, type PowerRail } from '../../car/document/power';
 import { applyPatch } from '../../base/patch';
-import { statesOn } from '../evaluate';
+import { statesOn } from '../states';
 import { car } from '../../fixtures/car';
 import { servoOf } from '../../worked/power/servoOfBuild';
 import { supplyOf } from '../../worked/power/supplyOfBuild';

@@ -1,3 +1,4 @@
+import { isSpur } from './stageKinds';
 import { CalcError } from '../../base/errors';
 import type { Drive } from '../../car/document/drive';
 import type { Stage } from '../../car/stages/stage';
@@ -12,10 +13,6 @@ export function meshOrRefusal(stage: Stage): { mesh: MeshResult } | { refused: C
     return { refused: error };
   }
 }
-
-/** A stage of external gears with teeth on both; its module may still be missing. */
-export const isSpur = ({ kind, pinionTeeth, wheelTeeth }: Stage): boolean =>
-  kind === 'spur' && pinionTeeth !== undefined && wheelTeeth !== undefined;
 
 export const spurStages = ({ stages }: Drive): Stage[] => stages.filter(isSpur);
 

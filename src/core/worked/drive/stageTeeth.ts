@@ -1,4 +1,3 @@
-import { type Drive, isGeared } from '../../car/document/drive';
 import type { Stage } from '../../car/stages/stage';
 import type { ChosenMaterial } from '../../car/material/material';
 import { gearBevel } from '../../physics/bevels/bevel';
@@ -39,14 +38,6 @@ const RACK_TEETH = 300;
 
 export const planetTeethOf = ({ pinionTeeth = 0, wheelTeeth = 0 }: Stage): number =>
   (wheelTeeth - pinionTeeth) / 2;
-
-/** Whether a stage has teeth that strip. */
-export const hasTeeth = ({ kind }: Stage): boolean =>
-  kind === 'spur' || kind === 'internal' || kind === 'bevel' || kind === 'planetary';
-
-/** Whether a drive has gears of a kind, or may still get them. */
-export const mayHave = (drive: Drive, kind: (stage: Stage) => boolean): boolean =>
-  drive.stages.length === 0 ? isGeared(drive) : drive.stages.some(kind);
 
 type Bendings = Partial<Record<GearRole, ToothBending>>;
 

@@ -7,14 +7,8 @@ import type { WholePack } from '../heat/wholePack';
 import { RAD_PER_S_PER_RPM } from '../../base/constants';
 import { bisect } from '../../base/numeric/root';
 import { dynamicAt, gearStrength, type GearStrengthResult } from '../../physics/gears/strength';
-import {
-  bendingOf,
-  GEAR_ROLES,
-  type GearRole,
-  hasTeeth,
-  planetTeethOf,
-  type ToothBending,
-} from './stageTeeth';
+import { bendingOf, GEAR_ROLES, type GearRole, planetTeethOf, type ToothBending } from './stageTeeth';
+import { hasTeeth } from './stageKinds';
 import type { DriveRunInput } from '../../physics/motion/definition';
 import { gearTemperatures } from './gearTemperature';
 import { atStage, type PeakTorques, peakTorques, type StageLoad } from './peakTorque';

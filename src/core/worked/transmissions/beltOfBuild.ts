@@ -19,8 +19,6 @@ const FEWEST_TEETH = 6;
 const PEAK_OVERLOAD = 1;
 export const USUAL_PROFILE: BeltProfile = 'curvilinear';
 
-export const beltStages = (stages: readonly Stage[]): Stage[] => stages.filter(({ kind }) => kind === 'belt');
-
 /** Pitches of a form whose figures are known, mm. */
 export const pitchesOf = (profile: BeltProfile): number[] => [...TYPICAL_BELTS[profile].keys()];
 

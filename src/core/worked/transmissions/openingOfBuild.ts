@@ -1,16 +1,11 @@
 import type { GearMount, Stage } from '../../car/stages/stage';
 import { gearOpening, type Mount, type OpeningResult } from '../../physics/transmissions/opening';
 import type { StageLoad } from '../drive/peakTorque';
-import { isSpur } from '../drive/stageMesh';
 import type { ToothSetting } from '../drive/toothOfBuild';
 import { peakOn } from './stagePeak';
 
 /** Every load is a peak already. */
 const PEAK_OVERLOAD = 1;
-
-/** Spur stages between whose shafts something is said to hold. */
-export const mountedStages = (stages: readonly Stage[]): Stage[] =>
-  stages.filter((stage) => isSpur(stage) && Object.keys(stage.mount ?? {}).length > 0);
 
 /** What a mount still needs. */
 export function mountMissing({ id, moduleMm, mount }: Stage): string[] {

@@ -5,13 +5,6 @@ import { planetTeethOf } from '../drive/stageTeeth';
 
 const FEWEST_TEETH = 10;
 
-/** Planetary stages with teeth. */
-export const planetaryStages = (stages: readonly Stage[]): Stage[] =>
-  stages.filter(
-    ({ kind, pinionTeeth, wheelTeeth }) =>
-      kind === 'planetary' && pinionTeeth !== undefined && wheelTeeth !== undefined,
-  );
-
 /** What a set still needs before its places are known. */
 export function placesMissing(stage: Stage): string[] {
   const at = (key: string) => `drive.stages.${stage.id}.${key}`;

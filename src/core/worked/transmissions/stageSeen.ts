@@ -5,7 +5,8 @@ import type { MeshResult } from '../../physics/gears/mesh';
 import type { PlanetaryResult } from '../../physics/planetary/definition';
 import type { BeltResult } from '../../physics/transmissions/beltDefinition';
 import type { ChainResult } from '../../physics/transmissions/chain';
-import { isSpur, meshOrRefusal } from '../drive/stageMesh';
+import { meshOrRefusal } from '../drive/stageMesh';
+import { isSpur } from '../drive/stageKinds';
 import { beltMissing, beltOrRefusal, chainMissing, chainOrRefusal } from './beltOfBuild';
 import { placesMissing, setOfStage } from './setOfBuild';
 
@@ -19,10 +20,6 @@ export type StageSeen =
   | { by: 'planetary'; set: PlanetaryResult }
   | { by: 'belt'; belt: BeltResult }
   | { by: 'chain'; chain: ChainResult };
-
-/** Stages that can be seen; a direct one has nothing to show. */
-export const seenStages = (stages: readonly Stage[]): Stage[] =>
-  stages.filter(({ kind }) => kind !== 'direct');
 
 /** Fewest teeth that a gear in a ring can have less than the ring. */
 const LEAST_DIFFERENCE = 8;

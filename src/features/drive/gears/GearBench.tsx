@@ -2,7 +2,7 @@
 
 import Typography from '@mui/material/Typography';
 import { USUAL_GEAR_HOURS } from '@/core/verdict/drive/gears/wear.check';
-import { seenStages } from '@/core/worked/transmissions/stageSeen';
+import { seenStages } from '@/core/worked/drive/stageKinds';
 import { useBuild } from '../../session/BuildContext';
 import { DocumentField, Group } from '../../fields/fields';
 import { Knocks } from '../joints/Knocks';

@@ -12,7 +12,7 @@ import TableCell from '@mui/material/TableCell';
 import TableBody from '@mui/material/TableBody';
 import { needNames } from '@/words/needs';
 import { judgedStages, type Tooth, toothMissing } from '@/core/worked/drive/toothOfBuild';
-import { MOST_HOURS } from '@/core/verdict/drive/gears/wear.check';
+import { MOST_HOURS } from '@/core/verdict/drive/gears/wear.face';
 import { firstUp } from '@/words/lists';
 import { gearName, TORQUE_BY } from '@/words/terms';
 import { formatNumber, formatText } from '@/core/base/units/formatQuantity';

@@ -1,11 +1,7 @@
 import { CalcError } from '../../../base/errors';
 import type { Stage } from '../../../car/stages/stage';
-import {
-  beltMissing,
-  beltStages,
-  type LoadedBelt,
-  loadedBelt,
-} from '../../../worked/transmissions/beltOfBuild';
+import { beltMissing, type LoadedBelt, loadedBelt } from '../../../worked/transmissions/beltOfBuild';
+import { beltStages } from '../../../worked/drive/stageKinds';
 import type { Worked } from '../../../worked/worked';
 import type { Found } from '../../engine/check';
 import { drivenSetting } from '../gears/onTeeth';

@@ -1,7 +1,9 @@
 import { finding, working } from '../../../base/finding';
 import { type Measure, measure } from '../../../base/measure';
-import { beltStages, type LoadedBelt } from '../../../worked/transmissions/beltOfBuild';
+import { type LoadedBelt } from '../../../worked/transmissions/beltOfBuild';
+import { beltStages } from '../../../worked/drive/stageKinds';
 import { defineCheck } from '../../engine/check';
+import { skipFace } from './skip.face';
 import type { TorqueBy } from '../gears/onTeeth';
 import { type BeltNamed, beltNamed, beltsOf, onBelts } from './onBelts';
 
@@ -32,13 +34,7 @@ const worstOf = (belts: readonly LoadedBelt[]) =>
 
 /** The pull against the one at which the belt climbs over the teeth of its pulley. */
 export const skip = defineCheck({
-  id: 'belt.skip',
-  at: { segment: 'drive', side: 'gears' },
-  heavy: true,
-  quantity: 'coefficient',
-  kind: 'floor',
-  tightUnder: 1.3,
-  applies: ({ drive }) => beltStages(drive.stages).some(({ pretensionN }) => pretensionN !== undefined),
+  ...skipFace,
   find: (subject) =>
     onBelts(
       subject,
@@ -93,6 +89,4 @@ export const skip = defineCheck({
       },
     ];
   },
-  provenBy: { run: 'drop', how: 'landThenTeeth' },
-  supports: [],
 });

@@ -1,8 +1,10 @@
 import type { Refused } from '../../../base/errors';
 import { finding, working } from '../../../base/finding';
 import { type Measure, measure } from '../../../base/measure';
-import { beltStages, type LoadedBelt } from '../../../worked/transmissions/beltOfBuild';
+import { type LoadedBelt } from '../../../worked/transmissions/beltOfBuild';
+import { beltStages } from '../../../worked/drive/stageKinds';
 import { defineCheck, type Proposal } from '../../engine/check';
+import { teethFace } from './teeth.face';
 import type { TorqueBy } from '../gears/onTeeth';
 import { type BeltNamed, beltNamed, beltsOf, onBelts } from './onBelts';
 
@@ -37,13 +39,7 @@ const worstOf = (belts: readonly LoadedBelt[]) => belts.reduce((a, b) => (margin
 
 /** The pull against what the belt's teeth carry, and those of a printed pulley. */
 export const teeth = defineCheck({
-  id: 'belt.teeth',
-  at: { segment: 'drive', side: 'gears' },
-  heavy: true,
-  quantity: 'coefficient',
-  kind: 'floor',
-  tightUnder: 1.3,
-  applies: ({ drive }) => beltStages(drive.stages).length > 0,
+  ...teethFace,
   find: (subject) =>
     onBelts(
       subject,
@@ -96,8 +92,6 @@ export const teeth = defineCheck({
     const found = beltsOf(subject);
     return 'belts' in found ? wider(worstOf(found.belts)) : [];
   },
-  provenBy: { run: 'drop', how: 'landThenTeeth' },
-  supports: [],
 });
 
 /** A wider belt, and larger pulleys of the same ratio, round which it pulls less. */

@@ -4,8 +4,10 @@ import type { Patch } from '../../../base/patch';
 import type { Stage } from '../../../car/stages/stage';
 import { planetarySearch } from '../../../physics/planetary/planetarySearch';
 import type { PlanetaryResult } from '../../../physics/planetary/definition';
-import { placesMissing, planetaryStages, setOfStage } from '../../../worked/transmissions/setOfBuild';
+import { placesMissing, setOfStage } from '../../../worked/transmissions/setOfBuild';
+import { planetaryStages } from '../../../worked/drive/stageKinds';
 import { defineCheck, type Found, type Proposal } from '../../engine/check';
+import { assemblyFace } from './assembly.face';
 
 interface OfSet {
   sun: number;
@@ -24,12 +26,7 @@ declare module '../../../base/finding' {
 
 /** Whether the planets go in, clear each other, and mesh the ring without interference. */
 export const assembly = defineCheck({
-  id: 'gears.assembly',
-  at: { segment: 'drive', side: 'gears' },
-  anySurface: true,
-  quantity: 'count',
-  kind: 'floor',
-  applies: ({ drive }) => planetaryStages(drive.stages).length > 0,
+  ...assemblyFace,
   find: ({ document }): Found => {
     const stages = planetaryStages(document.drive.stages);
     const missing = stages.flatMap(placesMissing);
@@ -41,8 +38,6 @@ export const assembly = defineCheck({
     planetaryStages(document.drive.stages)
       .filter((stage) => placesMissing(stage).length === 0)
       .flatMap(otherSets),
-  provenBy: { run: 'look', how: 'landThenTeeth' },
-  supports: [],
 });
 
 type Told = Extract<Found, { finding: object; state?: unknown }> & { state: 'over' | 'clear' };

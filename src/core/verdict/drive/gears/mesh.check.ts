@@ -1,6 +1,6 @@
 import type { Refused } from '../../../base/errors';
 import { type Measure, measure } from '../../../base/measure';
-import { mayHave } from '../../../worked/drive/stageTeeth';
+import { mayHave } from '../../../worked/drive/stageKinds';
 import type { Stage } from '../../../car/stages/stage';
 import type { MeshResult } from '../../../physics/gears/mesh';
 import { meshOrRefusal, spurStages } from '../../../worked/drive/stageMesh';

@@ -2,14 +2,11 @@ import { CalcError, type Refused } from '../../../base/errors';
 import { finding, working } from '../../../base/finding';
 import { type Measure, measure } from '../../../base/measure';
 import { TYPICAL_MATERIALS } from '../../../car/material/typicalMaterials';
-import {
-  mountedStages,
-  mountMissing,
-  type Opening,
-  openingOf,
-} from '../../../worked/transmissions/openingOfBuild';
+import { mountMissing, type Opening, openingOf } from '../../../worked/transmissions/openingOfBuild';
+import { mountedStages } from '../../../worked/drive/stageKinds';
 import type { Worked } from '../../../worked/worked';
 import { defineCheck, type Found, type Proposal } from '../../engine/check';
+import { openingFace } from './opening.face';
 import { drivenSetting, type TorqueBy } from './onTeeth';
 
 declare module '../../../base/finding' {
@@ -38,12 +35,7 @@ const STIFFER = ['petg', 'nylonCarbon', 'aluminium'] as const;
 
 /** Whether the mount lets the teeth push their gears apart until they skip. */
 export const opening = defineCheck({
-  id: 'gears.opening',
-  at: { segment: 'drive', side: 'gears' },
-  quantity: 'coefficient',
-  kind: 'floor',
-  tightUnder: 1.5,
-  applies: ({ drive }) => mountedStages(drive.stages).length > 0,
+  ...openingFace,
   find: (subject): Found => {
     const worst = worstOf(subject);
     if ('missing' in worst) return worst;
@@ -87,8 +79,6 @@ export const opening = defineCheck({
     const worst = worstOf(subject);
     return 'found' in worst ? stiffer(worst) : [];
   },
-  provenBy: { run: 'drop', how: 'landThenTeeth' },
-  supports: [],
 });
 
 function worstOf(subject: Worked): Opening | { missing: readonly string[] } | { refused: CalcError } {

@@ -1,10 +1,10 @@
-import { hasTeeth, mayHave } from '../../../worked/drive/stageTeeth';
 import type { StageKind } from '../../../car/stages/stage';
 import { type Measure, measure } from '../../../base/measure';
 import { type PeakCause, peakTorques } from '../../../worked/drive/peakTorque';
 import { judgedStages, teethOf, type Tooth } from '../../../worked/drive/toothOfBuild';
 import type { Worked } from '../../../worked/worked';
 import { defineCheck, type Proposal } from '../../engine/check';
+import { toothFace } from './tooth.face';
 import { finding, working } from '../../../base/finding';
 import {
   coarser,
@@ -44,13 +44,7 @@ const AIM = 1.6;
 
 /** The weakest gear of all stages at the build's peak torque and temperature. */
 export const tooth = defineCheck({
-  id: 'gears.tooth',
-  at: { segment: 'drive', side: 'gears' },
-  heavy: true,
-  quantity: 'coefficient',
-  kind: 'floor',
-  tightUnder: 1.5,
-  applies: ({ drive }) => mayHave(drive, hasTeeth),
+  ...toothFace,
   find: (subject) =>
     onTeeth(subject, (teeth, { document, surface, input, run }) => {
       const weakest = teeth[0]!;
@@ -102,8 +96,6 @@ export const tooth = defineCheck({
       ...clutched(subject, weakest),
     ];
   },
-  provenBy: { run: 'drop', how: 'landThenTeeth' },
-  supports: ['faceTooNarrow'],
 });
 
 /** A clutch that slips before the tooth strips, and still drives the wheels to their grip. */

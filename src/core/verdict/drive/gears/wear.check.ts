@@ -1,7 +1,7 @@
-import { hasTeeth, mayHave } from '../../../worked/drive/stageTeeth';
 import { type Measure, measure } from '../../../base/measure';
 import { teethOf, type Tooth } from '../../../worked/drive/toothOfBuild';
 import { defineCheck } from '../../engine/check';
+import { MOST_HOURS, wearFace } from './wear.face';
 import { finding, working } from '../../../base/finding';
 import { type GearNamed, gearNamed, inOtherMaterial, onTeeth, toothSettingOf, wider } from './onTeeth';
 
@@ -23,8 +23,6 @@ declare module '../../../base/finding' {
 }
 
 export const USUAL_GEAR_HOURS = 10;
-/** Hours beyond which nobody counts. */
-export const MOST_HOURS = 200;
 /** Hours that a remedy aims at, over those wanted. */
 const AIM = 1.6;
 /** Share of the module that may wear off a flank. Source: VDI 2736-2. */
@@ -32,14 +30,7 @@ const WORN_OF_MODULE = 0.2;
 
 /** Hours until a flank is worn, against the hours wanted. */
 export const wear = defineCheck({
-  id: 'gears.wear',
-  at: { segment: 'drive', side: 'gears' },
-  heavy: true,
-  quantity: 'hours',
-  kind: 'floor',
-  countedTo: MOST_HOURS,
-  tightUnder: 1.5,
-  applies: ({ drive }) => mayHave(drive, hasTeeth),
+  ...wearFace,
   find: (subject) =>
     onTeeth(subject, (teeth, { document }) => {
       const limit = document.drive.gearHours ?? USUAL_GEAR_HOURS;
@@ -78,8 +69,6 @@ export const wear = defineCheck({
       ...inOtherMaterial(worst, ['nylon', 'acetal', 'steel']),
     ];
   },
-  provenBy: { run: 'drop', how: 'landThenTeeth' },
-  supports: ['faceTooNarrow', 'shaftsNotParallel'],
 });
 
 const soonest = (teeth: readonly Tooth[]): Tooth | undefined =>

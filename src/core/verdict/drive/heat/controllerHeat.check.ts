@@ -2,7 +2,8 @@ import { finding, working } from '../../../base/finding';
 import { type Measure, measure } from '../../../base/measure';
 import type { DrivenController } from '../../../physics/heat/enduranceDefinition';
 import { defineCheck } from '../../engine/check';
-import { CLEAR_FROM, coolerController, marginOfRise } from './heldAgainst';
+import { controllerHeatFace } from './controllerHeat.face';
+import { coolerController, marginOfRise } from './heldAgainst';
 
 declare module '../../../base/finding' {
   interface FindingFacts {
@@ -26,12 +27,7 @@ const S_PER_H = 3600;
 
 /** A controller over the pack's duty, against where it shuts down. */
 export const controllerHeat = defineCheck({
-  id: 'drive.controllerHeat',
-  at: { segment: 'drive', side: 'heat' },
-  heavy: true,
-  quantity: 'temperatureC',
-  kind: 'ceiling',
-  tightUnder: CLEAR_FROM,
+  ...controllerHeatFace,
   find: (subject) => {
     const found = subject.endurance();
     if (!found.ok) return found;
@@ -60,6 +56,4 @@ export const controllerHeat = defineCheck({
     };
   },
   remedies: coolerController,
-  provenBy: { run: 'endurance', how: 'wholePackController', figure: true },
-  supports: [],
 });

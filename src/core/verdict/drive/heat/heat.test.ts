@@ -1,6 +1,7 @@
 import { applyPatch, type Patch } from '../../../base/patch';
 import type { Check } from '../../engine/check';
-import { evaluateBuild, HEAVY_CHECKS, statesOn } from '../../evaluate';
+import { evaluateBuild } from '../../evaluate';
+import { HEAVY_CHECKS, statesOn } from '../../states';
 import { car } from '../../../fixtures/car';
 import { coolingPerMps, crossFlow } from '../../../physics/cooling/airflow';
 import { drivePack } from '../../../worked/heat/wholePack';
@@ -150,6 +151,8 @@ describe('heat of a build', () => {
       'drive.place',
       'drive.ratio',
       'drive.winding',
+      'gears.assembly',
+      'gears.opening',
       'gears.tooth',
       'gears.wear',
       'joint.pinion',

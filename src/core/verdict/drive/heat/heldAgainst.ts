@@ -28,9 +28,6 @@ declare module '../../../base/finding' {
 /** A rise so small that it is no rise, K. */
 const LEAST_RISE_K = 0.1;
 
-/** Margin from which case and winding are clear. */
-export const CLEAR_FROM = 1.15;
-
 /** What the rise of a pack leaves of the rise that is allowed. */
 export const marginOfRise = (limitC: number, peakC: number, ambientC: number): number =>
   (limitC - ambientC) / Math.max(LEAST_RISE_K, peakC - ambientC);

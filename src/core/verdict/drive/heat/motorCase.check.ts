@@ -2,8 +2,10 @@ import { type Measure, measure } from '../../../base/measure';
 import { caseLimitOf, type CaseLimit } from '../../../worked/heat/caseLimit';
 import type { Worked } from '../../../worked/worked';
 import { defineCheck, type Proposal } from '../../engine/check';
+import { motorCaseFace } from './motorCase.face';
 import { finding } from '../../../base/finding';
-import { CLEAR_FROM, coolerBy, heldAgainst, marginOfRise } from './heldAgainst';
+import { coolerBy, heldAgainst, marginOfRise } from './heldAgainst';
+import { CLEAR_FROM } from './clearFrom';
 
 declare module '../../../base/finding' {
   interface FindingFacts {
@@ -14,12 +16,7 @@ declare module '../../../base/finding' {
 
 /** Motor case over the pack's duty, against what softens first. */
 export const motorCase = defineCheck({
-  id: 'drive.heat',
-  at: { segment: 'drive', side: 'heat' },
-  heavy: true,
-  quantity: 'temperatureC',
-  kind: 'ceiling',
-  tightUnder: CLEAR_FROM,
+  ...motorCaseFace,
   find: (subject) => {
     const { limitC, of } = caseLimitOf(subject.document.drive);
     const limit = measure(limitC, 'temperatureC');
@@ -46,8 +43,6 @@ export const motorCase = defineCheck({
     ),
     ...firmer(subject),
   ],
-  provenBy: { run: 'endurance', how: 'wholePackCase', figure: true },
-  supports: ['ratioTooLong', 'noAirflow', 'inWheelMotorAtStandstill', 'plasticSoftensHot'],
 });
 
 /** A joint or a mount that bears more. */

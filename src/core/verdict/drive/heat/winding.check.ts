@@ -1,7 +1,9 @@
 import { type Measure, measure } from '../../../base/measure';
 import { defineCheck } from '../../engine/check';
+import { windingFace } from './winding.face';
 import { finding } from '../../../base/finding';
-import { CLEAR_FROM, coolerBy, heldAgainst, marginOfRise } from './heldAgainst';
+import { coolerBy, heldAgainst, marginOfRise } from './heldAgainst';
+import { CLEAR_FROM } from './clearFrom';
 
 declare module '../../../base/finding' {
   interface FindingFacts {
@@ -12,12 +14,7 @@ declare module '../../../base/finding' {
 
 /** The winding over the pack's duty, against what its enamel bears. */
 export const winding = defineCheck({
-  id: 'drive.winding',
-  at: { segment: 'drive', side: 'heat' },
-  heavy: true,
-  quantity: 'temperatureC',
-  kind: 'ceiling',
-  tightUnder: CLEAR_FROM,
+  ...windingFace,
   find: (subject) =>
     heldAgainst(
       subject,
@@ -36,6 +33,4 @@ export const winding = defineCheck({
       ({ unlimited, input: { thermal } }) =>
         marginOfRise(thermal.windingLimitC!, unlimited.peakWindingC, thermal.ambientC) >= CLEAR_FROM,
     ),
-  provenBy: { run: 'endurance', how: 'wholePackThenCase' },
-  supports: ['ratioTooLong', 'motorDamaged', 'inWheelMotorAtStandstill'],
 });

@@ -1,4 +1,3 @@
-import { isGeared } from '../../../car/document/drive';
 import { type Measure, measure } from '../../../base/measure';
 import type { PinionJoint } from '../../../car/document/heat';
 import { type HeldBy, pinionDemand, pinionHeld, pinionMissing } from '../../../worked/drive/jointOfBuild';
@@ -6,6 +5,7 @@ import { motorStage } from '../../../car/document/drive';
 import { type PeakCause, peakTorques } from '../../../worked/drive/peakTorque';
 import type { Worked } from '../../../worked/worked';
 import { defineCheck, type Found } from '../../engine/check';
+import { pinionJointFace } from './pinionJoint.face';
 import { finding, working } from '../../../base/finding';
 import type { TorqueBy } from '../gears/onTeeth';
 
@@ -42,13 +42,7 @@ export function pinionJointsOf(subject: Worked) {
 
 /** What holds the pinion on the motor's shaft, hot, against the largest torque. */
 export const pinionJoint = defineCheck({
-  id: 'joint.pinion',
-  at: { segment: 'drive', side: 'joints' },
-  heavy: true,
-  quantity: 'torqueNm',
-  kind: 'floor',
-  tightUnder: 1.5,
-  applies: ({ drive }) => isGeared(drive),
+  ...pinionJointFace,
   find: (subject): Found => {
     const joint = subject.document.drive.heat?.pinionJoint;
     const found = pinionJointsOf(subject);
@@ -94,6 +88,4 @@ export const pinionJoint = defineCheck({
       )
       .map(({ kind }) => ({ patch: [{ path: ['drive', 'heat', 'pinionJoint'], value: kind }], cost: 1 }));
   },
-  provenBy: { run: 'endurance', how: 'lineOverHub' },
-  supports: ['pinionBondSoftens', 'grubScrewSlips'],
 });

@@ -6,6 +6,7 @@ import type { DriveSiteResult } from '../../../physics/place/site';
 import { placeOf } from '../../../worked/place/placeOfBuild';
 import { brakesOf } from '../../../worked/track/brakesOfBuild';
 import { defineCheck, type Found, type Proposal } from '../../engine/check';
+import { fitsFace } from './fits.face';
 
 declare module '../../../base/finding' {
   interface FindingFacts {
@@ -21,13 +22,7 @@ declare module '../../../base/finding' {
 
 /** Length of the place less its margins against run-up, measured stretch and stop at the wished speed. */
 export const fits = defineCheck({
-  id: 'drive.place',
-  at: { segment: 'drive', side: 'place' },
-  heavy: true,
-  quantity: 'distanceM',
-  kind: 'floor',
-  tightUnder: 1.1,
-  applies: ({ brief }) => brief.place?.lengthM !== undefined,
+  ...fitsFace,
   find: (subject) => {
     const found = siteOf(subject.document, subject.surface);
     if (found === undefined) return { state: 'over', margin: 0, finding: finding('drive.place.margins', {}) };
@@ -72,8 +67,6 @@ export const fits = defineCheck({
           ]),
     ];
   },
-  provenBy: { run: 'stopping', how: 'paceOutAndStop' },
-  supports: [],
 });
 
 /** Shares of the motor brake that are tried. */

@@ -2,6 +2,7 @@ import { type Measure, measure } from '../../../base/measure';
 import { topSpeedFacts } from '../../../physics/motion/topSpeedFacts';
 import { type RatioDecision, ratioVerdict } from '../../../worked/drive/ratioVerdict';
 import { defineCheck } from '../../engine/check';
+import { ratioFace } from './ratio.face';
 import { finding, working } from '../../../base/finding';
 import { gearing } from '../gearing';
 
@@ -13,11 +14,7 @@ declare module '../../../base/finding' {
 
 /** Whether another gear would serve the wish better. */
 export const ratio = defineCheck({
-  id: 'drive.ratio',
-  at: { segment: 'drive', side: 'ratio' },
-  heavy: true,
-  quantity: 'share',
-  kind: 'band',
+  ...ratioFace,
   find: (subject) => {
     const pack = subject.endurance();
     const run = subject.runInput();
@@ -41,6 +38,4 @@ export const ratio = defineCheck({
     const { way } = ratioVerdict(pack.value.input, wish, subject.run());
     return way ? gearing(subject.document, way) : [];
   },
-  provenBy: { run: 'timedDistance', how: 'sameDistance' },
-  supports: ['ratioTooLong', 'ratioTooShort'],
 });

@@ -1,6 +1,7 @@
 import { type Measure, measure } from '../../../base/measure';
 import type { BuildDocument } from '../../../car/document/document';
 import { defineCheck, type Proposal } from '../../engine/check';
+import { controllerCurrentFace } from './controllerCurrent.face';
 import { finding, working } from '../../../base/finding';
 import { goTogether, motorsPerController } from '../../../car/document/motors';
 import type { MotorKind } from '../../../car/document/power';
@@ -36,12 +37,7 @@ const LARGER = 1.5;
  * peak; and whether it can switch the motor at all.
  */
 export const controllerCurrent = defineCheck({
-  id: 'power.controller',
-  at: { segment: 'power', side: 'pack' },
-  heavy: true,
-  quantity: 'currentA',
-  kind: 'ceiling',
-  tightUnder: 1.3,
+  ...controllerCurrentFace,
   find: (subject) => {
     const { drive, power } = subject.document;
     const kinds = { motor: drive.motor?.kind, controller: power.controller?.kind };
@@ -113,8 +109,6 @@ export const controllerCurrent = defineCheck({
       ...largerController(document),
     ];
   },
-  provenBy: { run: 'endurance', how: 'wholePackController' },
-  supports: ['controllerProtectsStall', 'noAirflow'],
 });
 
 function largerController({ power: { controller } }: BuildDocument): Proposal[] {

@@ -5,6 +5,7 @@ import { landingOf, peaksAt } from '../../../worked/suspension/landingOfBuild';
 import { rateOf, rideOf, springPatch } from '../../../worked/suspension/rideOfBuild';
 import type { BuildDocument } from '../../../car/document/document';
 import { defineCheck, type Proposal } from '../../engine/check';
+import { landingFace } from './landing.face';
 import { finding, working } from '../../../base/finding';
 import { both, worseEnd } from '../ends';
 
@@ -39,13 +40,7 @@ const MOST_DROP_M = 10;
 
 /** The drop that tyres, springs and dampers take before the travel is used up. */
 export const landing = defineCheck({
-  id: 'suspension.landing',
-  at: { segment: 'suspension', side: 'ride' },
-  anySurface: true,
-  heavy: true,
-  quantity: 'distanceM',
-  kind: 'floor',
-  tightUnder: 1.2,
+  ...landingFace,
   find: ({ document }) => {
     const { dropHeightM } = document.brief;
     if (dropHeightM === undefined) return { missing: ['brief.dropHeightM'] };
@@ -123,8 +118,6 @@ export const landing = defineCheck({
       },
     ] satisfies Proposal[];
   },
-  provenBy: { run: 'drop', how: 'dropForMarks' },
-  supports: ['springTooSoft', 'impactOverDesign'],
 });
 
 /** Whether an end lands from a height without using up its travel; undefined while its springs are not known. */

@@ -1,0 +1,15 @@
+import { defineFace } from '../../engine/check';
+import { planetaryStages } from '../../../worked/drive/stageKinds';
+
+/** Whether the planets go in, clear each other, and mesh the ring without interference. */
+export const assemblyFace = defineFace({
+  id: 'gears.assembly',
+  at: { segment: 'drive', side: 'gears' },
+  heavy: true,
+  anySurface: true,
+  quantity: 'count',
+  kind: 'floor',
+  applies: ({ drive }) => planetaryStages(drive.stages).length > 0,
+  provenBy: { run: 'look', how: 'landThenTeeth' },
+  supports: [],
+});
