@@ -8,6 +8,8 @@ import { ratioBand } from '@/core/worked/drive/ratioBand';
 import { wishPinion } from '@/core/worked/drive/wishPinion';
 import { lapGears } from '@/core/worked/place/lapGears';
 import { standstillOfBuild } from '@/core/worked/heat/heldOfBuild';
+import { planetarySearch, type PlanetarySearchInput } from '@/core/physics/planetary/planetarySearch';
+import { gearSearch, type GearSearchInput } from '@/core/physics/transmissions/gearSearch';
 import { told } from './refusal';
 
 const api = {
@@ -24,6 +26,9 @@ const api = {
   lapGears: (document: BuildDocument, surface: ChosenSurface) => told(() => lapGears(document, surface)),
   teeth: (document: BuildDocument, surface: ChosenSurface) => told(() => teethOn(document, surface)),
   joints: (document: BuildDocument, surface: ChosenSurface) => told(() => jointsOn(document, surface)),
+  gearSearch: (input: GearSearchInput, report: (share: number) => void) =>
+    told(() => gearSearch(input, report)),
+  planetarySearch: (input: PlanetarySearchInput) => told(() => planetarySearch(input)),
   calibrate: (document: BuildDocument, surface: ChosenSurface) =>
     told(() => calibrateBuild(document, surface)),
 };

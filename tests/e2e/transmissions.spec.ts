@@ -90,3 +90,31 @@ test('a mount that lets the teeth skip is made thick enough', async ({ page }) =
     .click();
   await expect(mount).toHaveAttribute('data-state', 'clear');
 });
+
+test('a ratio is found among the gears at hand while it is typed, and a planetary set that makes another', async ({
+  page,
+}) => {
+  await readyBuild(page, freshName('Search'));
+  await toTab(page, 'Train', 'Find a ratio');
+  const found = page.getByTestId('search-answer');
+  const rows = page.getByRole('region', { name: 'Gears found' });
+  await field(page, 'Wanted ratio').fill('4.2');
+  // 71 to 17 is 4.176, 0.6 % off, and the nearest of the usual box in module 0.8
+  await expect(rows.getByRole('row').nth(1)).toContainText('17 to 71');
+  await expect(found).toContainText('4.2 : 1');
+  await page.getByRole('combobox', { name: 'Stages' }).selectOption('2');
+  await field(page, 'Wanted ratio').fill('14');
+  await expect(rows.getByRole('row').nth(1)).toContainText('then');
+  // more than can be looked at is said, and nothing is lost
+  await page.getByRole('combobox', { name: 'Among' }).selectOption({ label: 'any teeth' });
+  await page.getByRole('combobox', { name: 'Stages' }).selectOption('3');
+  await expect(page.getByRole('alert').filter({ hasText: 'combinations' })).toBeVisible();
+  await page.getByRole('combobox', { name: 'Among' }).selectOption({ label: 'planetary sets' });
+  await field(page, 'Wanted ratio').fill('5');
+  const set = rows.getByRole('row').filter({ hasText: 'sun 12, 4 planets of 18, ring 48' });
+  await expect(set).toBeVisible();
+  await set.getByRole('button', { name: /^Take/ }).click();
+  await toTab(page, 'Train', 'Gears');
+  await expect(page.getByTestId('planetary-sketch')).toBeVisible();
+  await expect(page.locator('[data-check="gears.assembly"]')).toHaveAttribute('data-state', 'clear');
+});

@@ -30,6 +30,7 @@ import { SegmentSides } from '../frame/SegmentSides';
 import { useSide } from '../frame/sides';
 import { HandLimits } from './HandLimits';
 import { Stages } from './gears/Stages';
+import { WishProvider } from './search/wish';
 import { type DriveView, useDriveView } from './useDriveView';
 import { Ask } from '../frame/Ask';
 
@@ -44,6 +45,8 @@ const Standstill = dynamic(() => import('./Standstill').then((found) => found.St
 const Ratio = dynamic(() => import('./ratio/RatioView').then(({ RatioView }) => RatioView));
 const Explorer = dynamic(() => import('./explorer/ExplorerView').then(({ ExplorerView }) => ExplorerView));
 const Gears = dynamic(() => import('./gears/GearsView').then(({ GearsView }) => GearsView));
+const Search = dynamic(() => import('./search/SearchView').then(({ SearchView }) => SearchView));
+const SearchBench = dynamic(() => import('./search/SearchBench').then((found) => found.SearchBench));
 const Joints = dynamic(() => import('./joints/JointsView').then(({ JointsView }) => JointsView));
 const Tyres = dynamic(() => import('./tyres/TyresView').then(({ TyresView }) => TyresView));
 const Place = dynamic(() => import('./place/PlaceView').then(({ PlaceView }) => PlaceView));
@@ -59,58 +62,64 @@ export function DrivePage() {
   const { side: tab, show } = useSide('drive');
   const view = useDriveView(document, surface);
   return (
-    <Page>
-      <Bench>
-        {tab === 'place' ? (
-          <PlaceBench />
-        ) : tab === 'lap' ? (
-          <LapSegments />
-        ) : tab === 'heat' ? (
-          <HeatBench />
-        ) : tab === 'layout' ? (
-          <LayoutBench />
-        ) : tab === 'gears' ? (
-          <GearBench />
-        ) : tab === 'joints' ? (
-          <JointBench />
-        ) : tab === 'tyres' ? (
-          <TyreBench />
-        ) : (
-          <DriveBench view={view} />
-        )}
-      </Bench>
-      <Readings>
-        <SegmentSides segment="drive" label="Sides of the drive" shown={tab} onShow={show} />
-        {tab === 'layout' ? (
-          <Layout />
-        ) : tab === 'gears' ? (
-          <Gears />
-        ) : tab === 'tyres' ? (
-          <Tyres view={view} />
-        ) : !view.run || !view.input ? (
-          <>
-            <Missing missing={view.missing} />
-            <Fold title="Checks that wait for it">
-              <SegmentChecks segment="drive" />
-            </Fold>
-          </>
-        ) : tab === 'place' ? (
-          <Place />
-        ) : tab === 'lap' ? (
-          <Lap />
-        ) : tab === 'heat' ? (
-          <Heat />
-        ) : tab === 'ratio' ? (
-          <Ratio />
-        ) : tab === 'explorer' ? (
-          <Explorer />
-        ) : tab === 'joints' ? (
-          <Joints />
-        ) : (
-          <RunView view={view} />
-        )}
-      </Readings>
-    </Page>
+    <WishProvider>
+      <Page>
+        <Bench>
+          {tab === 'place' ? (
+            <PlaceBench />
+          ) : tab === 'lap' ? (
+            <LapSegments />
+          ) : tab === 'heat' ? (
+            <HeatBench />
+          ) : tab === 'layout' ? (
+            <LayoutBench />
+          ) : tab === 'gears' ? (
+            <GearBench />
+          ) : tab === 'search' ? (
+            <SearchBench />
+          ) : tab === 'joints' ? (
+            <JointBench />
+          ) : tab === 'tyres' ? (
+            <TyreBench />
+          ) : (
+            <DriveBench view={view} />
+          )}
+        </Bench>
+        <Readings>
+          <SegmentSides segment="drive" label="Sides of the drive" shown={tab} onShow={show} />
+          {tab === 'layout' ? (
+            <Layout />
+          ) : tab === 'gears' ? (
+            <Gears />
+          ) : tab === 'search' ? (
+            <Search />
+          ) : tab === 'tyres' ? (
+            <Tyres view={view} />
+          ) : !view.run || !view.input ? (
+            <>
+              <Missing missing={view.missing} />
+              <Fold title="Checks that wait for it">
+                <SegmentChecks segment="drive" />
+              </Fold>
+            </>
+          ) : tab === 'place' ? (
+            <Place />
+          ) : tab === 'lap' ? (
+            <Lap />
+          ) : tab === 'heat' ? (
+            <Heat />
+          ) : tab === 'ratio' ? (
+            <Ratio />
+          ) : tab === 'explorer' ? (
+            <Explorer />
+          ) : tab === 'joints' ? (
+            <Joints />
+          ) : (
+            <RunView view={view} />
+          )}
+        </Readings>
+      </Page>
+    </WishProvider>
   );
 }
 

@@ -14,6 +14,7 @@ export const SIDE_NAMES: { readonly [S in Segment]: Readonly<Record<SideOf<S>, s
     explorer: 'Explorer',
     layout: 'Layout',
     gears: 'Gears',
+    search: 'Find a ratio',
     joints: 'Joints and shafts',
     tyres: 'Tyres',
   },
@@ -59,7 +60,7 @@ interface Tab<S extends Segment> {
 const SHARED: { readonly [S in Segment]?: readonly Tab<S>[] } = {
   drive: [
     { name: 'Ratio and explorer', sides: ['ratio', 'explorer'] },
-    { name: 'Train', sides: ['layout', 'gears', 'joints'] },
+    { name: 'Train', sides: ['layout', 'gears', 'search', 'joints'] },
   ],
 };
 

@@ -1,7 +1,7 @@
 /** The segments of the job in their order, each with its sides; the first side is shown unless another is asked for. */
 export const SIDES = {
   brief: ['wish'],
-  drive: ['run', 'place', 'lap', 'heat', 'ratio', 'explorer', 'layout', 'gears', 'joints', 'tyres'],
+  drive: ['run', 'place', 'lap', 'heat', 'ratio', 'explorer', 'layout', 'gears', 'search', 'joints', 'tyres'],
   power: ['supply', 'pack', 'wiring', 'radio'],
   chassis: ['layout', 'air'],
   suspension: ['corner', 'better', 'ride', 'steering', 'play', 'aids'],
