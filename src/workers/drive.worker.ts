@@ -1,7 +1,7 @@
 import { expose } from 'comlink';
 import type { ChosenSurface } from '@/core/car/document/brief';
 import type { BuildDocument } from '@/core/car/document/document';
-import { jointsOn, teethOn } from '@/core/verdict/drive/gearLife';
+import { beltsOn, jointsOn, teethOn } from '@/core/verdict/drive/gearLife';
 import { calibrateBuild, heatOf, tryWhatIfs } from '@/core/worked/heat/heatOf';
 import { packErrors } from '@/core/worked/field/predictPack';
 import { ratioBand } from '@/core/worked/drive/ratioBand';
@@ -10,6 +10,7 @@ import { lapGears } from '@/core/worked/place/lapGears';
 import { standstillOfBuild } from '@/core/worked/heat/heldOfBuild';
 import { planetarySearch, type PlanetarySearchInput } from '@/core/physics/planetary/planetarySearch';
 import { gearSearch, type GearSearchInput } from '@/core/physics/transmissions/gearSearch';
+import { toneOf } from '@/core/physics/transmissions/tone';
 import { told } from './refusal';
 
 const api = {
@@ -25,6 +26,11 @@ const api = {
     told(() => standstillOfBuild(document, surface)),
   lapGears: (document: BuildDocument, surface: ChosenSurface) => told(() => lapGears(document, surface)),
   teeth: (document: BuildDocument, surface: ChosenSurface) => told(() => teethOn(document, surface)),
+  belts: (document: BuildDocument, surface: ChosenSurface) => told(() => beltsOn(document, surface)),
+  tone: (samples: Float32Array, rate: number) => {
+    const hz = toneOf(samples, rate);
+    return hz === undefined ? {} : { hz };
+  },
   joints: (document: BuildDocument, surface: ChosenSurface) => told(() => jointsOn(document, surface)),
   gearSearch: (input: GearSearchInput, report: (share: number) => void) =>
     told(() => gearSearch(input, report)),

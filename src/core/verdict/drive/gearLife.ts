@@ -3,6 +3,8 @@ import type { ChosenSurface } from '../../car/document/brief';
 import type { BuildDocument } from '../../car/document/document';
 import { hexMissing, wheelHeld } from '../../worked/drive/jointOfBuild';
 import { type ShaftFound, shaftsOf } from '../../worked/drive/shaftOfBuild';
+import type { LoadedBelt } from '../../worked/transmissions/beltOfBuild';
+import { beltsOf } from './belts/onBelts';
 import { teethOf, type Tooth } from '../../worked/drive/toothOfBuild';
 import { worked } from '../../worked/worked';
 import { toothSettingOf } from './gears/onTeeth';
@@ -33,4 +35,11 @@ export function jointsOn(document: BuildDocument, surface: ChosenSurface): Joint
     wheel: setting && missing.length === 0 ? wheelHeld(setting) : { missing },
     shafts: setting ? shaftsOf(setting) : [],
   };
+}
+
+/** Belts of a build under their worst loads. */
+export function beltsOn(document: BuildDocument, surface: ChosenSurface): Assembled<LoadedBelt[]> {
+  const found = beltsOf(worked(document, surface));
+  if ('refused' in found) throw found.refused;
+  return 'missing' in found ? { ok: false, missing: [...found.missing] } : { ok: true, value: found.belts };
 }

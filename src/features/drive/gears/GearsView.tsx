@@ -21,6 +21,7 @@ import { WorkingPanel } from '@/ui/working';
 import { useBuild, useBuildChecks } from '../../session/BuildContext';
 import { CheckFigure } from '../../frame/CheckFigure';
 import { SegmentChecks } from '../../frame/SegmentChecks';
+import { BeltByEar } from './BeltByEar';
 import { GearFiles } from './GearFiles';
 import { StageFigures } from './StageFigures';
 import { StageSketch } from './StageSketch';
@@ -57,6 +58,7 @@ export function GearsView() {
       </Ask>
       {stage && seen ? <StageSketch key={stage.id} stage={stage} seen={seen} /> : null}
       {stage && seen ? <StageFigures lines={stageLines(stage, seen, reader)} /> : null}
+      {stage && seen?.by === 'belt' ? <BeltByEar stage={stage} /> : null}
       {seen?.by === 'spur'
         ? seen.mesh.notes.map((note) => <Note key={note.code}>{say(note, reader)}</Note>)
         : null}
