@@ -5,7 +5,8 @@ import { hexMissing, wheelHeld } from '../../worked/drive/jointOfBuild';
 import { type ShaftFound, shaftsOf } from '../../worked/drive/shaftOfBuild';
 import type { LoadedBelt } from '../../worked/transmissions/beltOfBuild';
 import { beltsOf } from './belts/onBelts';
-import { teethOf, type Tooth } from '../../worked/drive/toothOfBuild';
+import { sideBySide, type WayFound } from '../../worked/transmissions/sideBySide';
+import { judgedStages, teethOf, type Tooth } from '../../worked/drive/toothOfBuild';
 import { worked } from '../../worked/worked';
 import { toothSettingOf } from './gears/onTeeth';
 import { pinionJointsOf } from './joints/pinionJoint.check';
@@ -42,4 +43,16 @@ export function beltsOn(document: BuildDocument, surface: ChosenSurface): Assemb
   const found = beltsOf(worked(document, surface));
   if ('refused' in found) throw found.refused;
   return 'missing' in found ? { ok: false, missing: [...found.missing] } : { ok: true, value: found.belts };
+}
+
+/** A spur stage beside other ways to make its reduction; nothing where its teeth are not known yet. */
+export function waysOn(
+  document: BuildDocument,
+  surface: ChosenSurface,
+  stageId: string,
+): Assembled<WayFound[]> {
+  const setting = toothSettingOf(worked(document, surface));
+  if ('missing' in setting) return { ok: false, missing: [...setting.missing] };
+  const stage = judgedStages(document.drive).judged.find(({ id, kind }) => id === stageId && kind === 'spur');
+  return { ok: true, value: stage ? sideBySide(setting, stage) : [] };
 }

@@ -23,6 +23,7 @@ import { CheckFigure } from '../../frame/CheckFigure';
 import { SegmentChecks } from '../../frame/SegmentChecks';
 import { BeltByEar } from './BeltByEar';
 import { GearFiles } from './GearFiles';
+import { SideBySide } from './SideBySide';
 import { StageFigures } from './StageFigures';
 import { StageSketch } from './StageSketch';
 import { Teeth } from './Teeth';
@@ -64,7 +65,12 @@ export function GearsView() {
         : null}
       {stages.some(hasTeeth) ? <Teeth /> : null}
       <SegmentChecks segment="drive" side="gears" />
-      {stage && seen?.by === 'spur' ? <GearFiles stage={stage} /> : null}
+      {stage && seen?.by === 'spur' ? (
+        <>
+          <SideBySide stage={stage} />
+          <GearFiles stage={stage} />
+        </>
+      ) : null}
       <WorkingPanel />
     </Apart>
   );
