@@ -126,3 +126,43 @@ test('a ratio is found among the gears at hand while it is typed, and a planetar
   await expect(page.getByTestId('planetary-sketch')).toBeVisible();
   await expect(page.locator('[data-check="gears.assembly"]')).toHaveAttribute('data-state', 'clear');
 });
+
+test('string, weight and ammeter say what the drive drags with, and the run takes its efficiency', async ({
+  page,
+}) => {
+  const root = await readyBuild(page, freshName('Drag'));
+  await page.goto(`${root}/field`);
+  await page.getByRole('combobox', { name: 'Kind of run' }).selectOption({ label: 'Friction of the drive' });
+  const part = field(page, 'Taken out next');
+  for (const [name, starts, keeps] of [
+    ['motor', '100', '80'],
+    ['gears', '60', '50'],
+    ['wheels', '20', '15'],
+  ] as const) {
+    await part.fill(name);
+    await field(page, 'Just starts it').fill(starts);
+    await field(page, 'Just keeps it turning').fill(keeps);
+    await page.getByRole('button', { name: 'Add the weights' }).click();
+    await expect(part).toHaveValue('');
+  }
+  // the motor 100 − 60 of 100 g, the gears 60 − 20
+  await expect(page.getByTestId('friction-bar')).toContainText(
+    /motor.*40\s*%.*gears.*40\s*%.*wheels.*20\s*%/,
+  );
+  await expect(page.getByTestId('start-margin')).toContainText('times what friction and ground ask');
+  const said = page.getByTestId('drive-efficiency');
+  await expect(said).toContainText('passes on');
+  await page.getByRole('button', { name: /^Let the run take/ }).click();
+  await expect(said).toContainText(/passes on ([\d.]+)\s*%, the run takes \1\s*%/);
+  // a weight that keeps it turning but does not start it is no reading
+  await part.fill('bearings');
+  await field(page, 'Just starts it').fill('5');
+  await field(page, 'Just keeps it turning').fill('9');
+  await page.getByRole('button', { name: 'Add the weights' }).click();
+  await expect(page.getByRole('alert').filter({ hasText: 'the weight that starts it' })).toBeVisible();
+  await page.getByRole('button', { name: 'Take weights 4 out' }).click();
+  await page.getByRole('button', { name: /^Save the run/ }).click();
+  await expect(page.getByTestId('runs').locator('.longrow').filter({ hasText: 'Friction' })).toContainText(
+    '3 parts told apart',
+  );
+});

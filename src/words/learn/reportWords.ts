@@ -6,6 +6,7 @@ import { counted, listed } from '../lists';
 import { MOTOR_PLACE_NAMES } from '../labels/heatWords';
 import type { RunRecord, RunSheet } from '@/core/car/records/records';
 import { type RunReport, WHEELS } from '@/core/car/records/report';
+import { frictionWords } from './friction';
 import { isTimedKind, type UntimedKind } from '@/core/car/records/runKinds';
 
 const WHEEL_WORDS = {
@@ -95,6 +96,7 @@ const TELLERS: Readonly<Record<UntimedKind, Teller>> = {
   ],
   laps: (report, reader) => lapWords(report, reader),
   stopping: (report, reader) => stopWords(report, reader),
+  friction: (report, reader) => frictionWords(report, reader),
   terrain: ({ passages = [] }) =>
     passages.map(({ what, passed }) => `${what}: ${passed ? 'passed' : 'stuck'}`),
   drop: (report, reader) => {

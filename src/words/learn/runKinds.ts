@@ -10,6 +10,7 @@ export const RUN_KIND_NAMES: Readonly<Record<RunKind, string>> = {
   series: 'Settings series',
   endurance: 'Endurance',
   spin: 'Bench spin',
+  friction: 'Friction of the drive',
   terrain: 'Terrain',
   drop: 'Drop',
   blows: 'Blows',
@@ -34,5 +35,6 @@ export const MISSING_WORDS: Readonly<Record<Missing, string>> = {
   whatItHit: 'what it hit',
   lap: 'a lap',
   stop: 'a stop',
+  frictionReading: 'a weight or a current',
   track: 'the track',
 };

@@ -17,13 +17,15 @@ import { FAILURE_MODES } from './failureModes';
 import type { FailureLedger, Verdict } from './failureLedger';
 import { type Attempt, type Conditions, type FailureSheet, type RunSetting, type RunSheet } from './records';
 import {
-  PASS_TICKS,
   DROP_OUTCOMES,
   ENDS_OF_RUN,
   type FreeMotor,
+  type FrictionPull,
   HOT_PLACES,
   type KeptTrack,
+  type MeasuredFriction,
   NOISES,
+  PASS_TICKS,
   type Photo,
   type RunReport,
   WHEEL_TURNS,
@@ -157,6 +159,25 @@ const reportSchema = Joi.object<RunReport>({
     )
     .max(100)
     .unique('id'),
+  friction: Joi.object<MeasuredFriction>({
+    pulls: Joi.array()
+      .items(
+        Joi.object<FrictionPull>({
+          id: identifier().required(),
+          part: text(60).required(),
+          startG: notNegative().max(100_000).required(),
+          keepG: notNegative().max(100_000).required(),
+        }),
+      )
+      .max(30)
+      .unique('id'),
+    radiusMm: positive().max(1000),
+    errorG: notNegative().max(10_000),
+    freeA: notNegative().max(5000),
+    freeRpm: notNegative().max(500_000),
+    aloneA: notNegative().max(5000),
+    aloneRpm: notNegative().max(500_000),
+  }),
   ticked: Joi.array()
     .items(Joi.valid(...PASS_TICKS))
     .unique(),

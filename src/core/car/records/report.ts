@@ -68,6 +68,30 @@ export interface MeasuredStop {
   predictedM?: number;
 }
 
+/** A weight on a string that just starts a drive, and one that just keeps it turning. */
+export interface FrictionPull {
+  id: string;
+  /** What is taken out before the next pull; of the last what is left. */
+  part: string;
+  startG: number;
+  keepG: number;
+}
+
+/** What string, weight and ammeter say of the drive. */
+export interface MeasuredFriction {
+  pulls?: FrictionPull[];
+  /** At which the string winds; the wheel's where not given. */
+  radiusMm?: number;
+  /** Of every weight, either way. */
+  errorG?: number;
+  /** Wheels in the air, at full throttle. */
+  freeA?: number;
+  freeRpm?: number;
+  /** The same with the pinion drawn. */
+  aloneA?: number;
+  aloneRpm?: number;
+}
+
 /** What a run that is not timed brings home; each kind fills in its own. */
 export interface RunReport {
   wheels?: Partial<Record<Wheel, WheelTurn>>;
@@ -90,6 +114,7 @@ export interface RunReport {
   laps?: number[];
   lapPredictedS?: number;
   stops?: MeasuredStop[];
+  friction?: MeasuredFriction;
   /** Looked at before a fast pass. */
   ticked?: PassTick[];
   hit?: string;

@@ -26,6 +26,7 @@ const WHOLE: Readonly<Partial<Record<RunKind, RunReport>>> = {
   track: {},
   laps: { laps: [15.2, 15.4], lapPredictedS: 15 },
   stopping: { stops: [{ id: 's', fromMps: 8, distanceM: 7, predictedM: 6.6 }] },
+  friction: { friction: { pulls: [{ id: 'p', part: 'motor', startG: 40, keepG: 30 }], freeA: 2 } },
   endurance: { endedBy: 'battery' },
   spin: { noise: 'even' },
   terrain: { passages: [{ id: 'p', what: 'kerb', passed: true }] },

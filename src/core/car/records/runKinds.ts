@@ -16,6 +16,7 @@ export type Lack =
   | 'whatItHit'
   | 'lap'
   | 'stop'
+  | 'frictionReading'
   | 'track';
 
 export interface RunKindRecord {
@@ -56,6 +57,12 @@ const RECORDS = {
       none(Object.keys(wheels ?? {})) && !noise && none(temperatures) && none(motors)
         ? 'wheelNoiseOrTemperature'
         : undefined,
+  },
+  friction: {
+    bench: true,
+    believedAfter: 'one',
+    lacks: ({ friction = {} }) =>
+      none(friction.pulls) && friction.freeA === undefined ? 'frictionReading' : undefined,
   },
   terrain: { lacks: ({ passages }) => (none(passages) ? 'passage' : undefined) },
   drop: { bench: true, believedAfter: 'blows', lacks: ({ drops }) => (none(drops) ? 'drop' : undefined) },

@@ -6,6 +6,7 @@ import type { ReactNode } from 'react';
 import { useBuild } from '../../session/BuildContext';
 import type { Sheet } from '../sheet';
 import { EnduranceSheet } from './Endurance';
+import { FrictionSheet } from './FrictionSheet';
 import { LapsSheet } from './LapsSheet';
 import { StopsSheet } from './StopsSheet';
 import { SpinSheet } from './Spin';
@@ -37,6 +38,7 @@ const SHEETS: Readonly<Record<UntimedKind, (props: SheetProps) => ReactNode>> = 
   laps: ({ given, surface }) => <LapsSheet {...given} surface={surface} />,
   stopping: ({ given, surface }) => <StopsSheet {...given} surface={surface} />,
   spin: ({ given }) => <SpinSheet {...given} />,
+  friction: ({ given, surface }) => <FrictionSheet {...given} surface={surface} />,
   terrain: ({ given }) => <TerrainSheet {...given} />,
   drop: ({ given }) => <DropSheet {...given} />,
   blows: ({ given, parts }) => <BlowsSheet {...given} parts={parts} />,
