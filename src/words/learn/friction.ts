@@ -26,7 +26,7 @@ export function startSentence(
     startMarginLow === undefined || Math.abs(startMarginLow / startMargin - 1) < 0.005
       ? ''
       : `, ${formatNumber(startMarginLow, reader.locale, 2)} at worst`;
-  return `The motor starts ${formatNumber(startMargin, reader.locale, 2)} times what friction and ground ask${low}; friction takes ${formatText(shareOfStall, 'share', reader, 2)} of its pull.`;
+  return `To start, the motor gives ${formatNumber(startMargin, reader.locale, 2)} times what friction and ground ask${low}; friction takes ${formatText(shareOfStall, 'share', reader, 2)} of its pull.`;
 }
 
 export const efficiencySentence = (share: number, now: number, reader: Reader): string =>
