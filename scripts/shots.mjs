@@ -125,12 +125,13 @@ const SHOTS = [
     act: (page) => page.locator('[data-step]').nth(2).waitFor(),
   },
   {
-    name: 'learn-report',
-    path: '/builds/marsh-hare/B/learn?view=report',
+    name: 'drive-search',
+    path: '/builds/marsh-hare/D/drive?view=search',
     size: BENCH,
     act: async (page) => {
-      await page.getByRole('button', { name: 'Test report' }).click();
-      await page.locator('main h2').nth(1).waitFor();
+      await page.getByRole('textbox', { name: 'Wanted ratio' }).fill('8.5');
+      await page.getByRole('combobox', { name: 'Among' }).selectOption({ label: 'planetary sets' });
+      await page.getByRole('region', { name: 'Gears found' }).getByRole('row').nth(3).waitFor();
     },
   },
   { name: 'field', path: '/builds/marsh-hare/B/field', size: BENCH },
