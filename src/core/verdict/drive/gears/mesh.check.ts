@@ -40,7 +40,13 @@ const LEAST_CONTACT = 1.1;
 interface Meshed {
   stage: Stage;
   mesh: MeshResult;
+  /** With the overlap of slanted teeth along the face. */
+  contactRatio: number;
 }
+
+/** Pairs that slanted teeth add along the face. */
+const overlapOf = ({ helixDeg = 0, faceWidthMm = 0, moduleMm = 1 }: Stage): number =>
+  (faceWidthMm * Math.sin((Math.abs(helixDeg) * Math.PI) / 180)) / (Math.PI * moduleMm);
 
 /** Whether the spur gears mesh: contact, undercut, and the slot of the motor. */
 export const mesh = defineCheck({
@@ -68,7 +74,11 @@ export const mesh = defineCheck({
           finding: finding('gears.mesh.refused', { ...pairOf(stage), refused: found.refused.refused }),
         };
       }
-      meshed.push({ stage, mesh: found.mesh });
+      meshed.push({
+        stage,
+        mesh: found.mesh,
+        contactRatio: found.mesh.contactRatioOpened + overlapOf(stage),
+      });
     }
     return worstOf(meshed);
   },
@@ -81,37 +91,37 @@ export const mesh = defineCheck({
 const pairOf = ({ pinionTeeth, wheelTeeth }: Stage): Pair => ({ pinion: pinionTeeth!, wheel: wheelTeeth! });
 
 function worstOf(meshed: readonly Meshed[]): Found {
-  const { stage, mesh: found } = meshed.reduce((a, b) => (rank(b) < rank(a) ? b : a));
-  const { contactRatioOpened, centreDistanceMm } = found;
-  const state = stateOf(found);
+  const worst = meshed.reduce((a, b) => (rank(b) < rank(a) ? b : a));
+  const { stage, contactRatio } = worst;
+  const { centreDistanceMm } = worst.mesh;
+  const state = stateOf(worst);
   return {
-    value: contactRatioOpened,
+    value: contactRatio,
     limit: LEAST_CONTACT,
     ...(state ? { state } : {}),
-    finding: tell(stage, found),
+    finding: tell(worst),
     working: working('gears.mesh', {
       ...pairOf(stage),
       moduleMm: stage.moduleMm!,
       ...(stage.backlashMm ? { backlashMm: stage.backlashMm } : {}),
       centreDistanceMm,
-      contactRatio: contactRatioOpened,
+      contactRatio,
     }),
   };
 }
 
-const rank = ({ mesh: found }: Meshed) =>
-  ({ over: 0, tight: 1000, unknown: 2000, clear: 2000 })[stateOf(found) ?? 'clear'] +
-  found.contactRatioOpened;
+const rank = (meshed: Meshed) =>
+  ({ over: 0, tight: 1000, unknown: 2000, clear: 2000 })[stateOf(meshed) ?? 'clear'] + meshed.contactRatio;
 
 /** Out of the slot is over, undercut is tight, whatever the contact ratio; a low ratio follows from its margin. */
-function stateOf(found: MeshResult): State | undefined {
+function stateOf({ mesh: found, contactRatio }: Meshed): State | undefined {
   if (found.fitsSlot === false) return 'over';
-  if (found.contactRatioOpened < LEAST_CONTACT) return undefined;
+  if (contactRatio < LEAST_CONTACT) return undefined;
   return found.undercut[0] || found.undercut[1] ? 'tight' : undefined;
 }
 
-function tell(stage: Stage, found: MeshResult): Finding {
-  const { centreDistanceMm, undercut, minTeethNoUndercut, fitsSlot, pinionRange, contactRatioOpened } = found;
+function tell({ stage, mesh: found, contactRatio }: Meshed): Finding {
+  const { centreDistanceMm, undercut, minTeethNoUndercut, fitsSlot, pinionRange } = found;
   const apart = measure(centreDistanceMm, 'fitMm', 4);
   if (fitsSlot === false)
     return finding('gears.mesh.slot', {
@@ -129,7 +139,7 @@ function tell(stage: Stage, found: MeshResult): Finding {
   return finding('gears.mesh.meshes', {
     ...pairOf(stage),
     apart,
-    contact: measure(contactRatioOpened, 'coefficient'),
+    contact: measure(contactRatio, 'coefficient'),
   });
 }
 

@@ -32,6 +32,17 @@ describe('gears.mesh of a build', () => {
     ).toBeUndefined();
   });
 
+  it('counts the overlap of slanted teeth, which straight ones have none of', () => {
+    // 10·sin 20°/(π·0.8) = 1.361 pairs along the face
+    const slanted = { helixDeg: -20, faceWidthMm: 10 };
+    const across = check({ helixDeg: -20 }).value!;
+    expect(check(slanted).value! - across).toBeCloseTo(1.3609, 4);
+    expect(check({ faceWidthMm: 10 }).value).toBeCloseTo(check({}).value!, 12);
+    // teeth that would lose touch across their section are kept in touch along it
+    expect(check({ ...slanted, backlashMm: 0.9 }).state).toBe('clear');
+    expect(check({ faceWidthMm: 10, backlashMm: 0.9 }).state).toBe('over');
+  });
+
   it('is over outside the slot, with a pinion that fits', () => {
     // 0.8·(z + 71)/2 from 38 to 40 mm: 24 to 29 teeth
     const found = check({ slotMinMm: 38, slotMaxMm: 40 });
