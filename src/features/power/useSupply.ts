@@ -1,5 +1,6 @@
 import { useMemo } from 'react';
 import type { Supply } from '@/core/worked/power/supplyOfBuild';
+import { motorPeakA } from '@/core/worked/drive/motorShares';
 import { worked } from '@/core/worked/worked';
 import { useBuild } from '../session/BuildContext';
 
@@ -15,8 +16,13 @@ export function useSupply(): SupplyView {
   const { document, surface } = useBuild();
   return useMemo(() => {
     const subject = worked(document, surface);
-    const run = subject.run();
+    const [input, run] = [subject.runInput(), subject.run()];
     const supply = subject.supply();
-    return { supply, ...(run ? { packA: run.peakBatteryCurrentA, motorA: run.peakMotorCurrentA } : {}) };
+    return {
+      supply,
+      ...(input.ok && run
+        ? { packA: run.peakBatteryCurrentA, motorA: motorPeakA(document, input.value, run) }
+        : {}),
+    };
   }, [document, surface]);
 }

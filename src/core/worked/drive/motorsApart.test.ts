@@ -8,7 +8,8 @@ import { exchanged } from '../exchange/exchanged';
 import { makeList } from '../print/makeList';
 import { freeMotors } from '../field/freeMotors';
 import { runInputOf } from '../motion/runOfBuild';
-import { sharesAtTop } from './motorShares';
+import { driveRun } from '../../physics/motion/run';
+import { motorPeakA, sharesAtTop } from './motorShares';
 import { pivotOf } from './pivotOfBuild';
 
 const grass = car.brief.surfaces[0]!;
@@ -72,6 +73,27 @@ describe('motors of their own', () => {
     // one that feeds all four is of no place
     const shared = applyPatch(other, set(['power.motorsPerController', 4]));
     expect(controllersListed(shared)).toMatchObject([{ name: usual.name, count: 1 }]);
+  });
+
+  it('ask of their wires what the hardest of them draws', () => {
+    const { resistanceMilliOhm } = car.drive.motor!;
+    const esc = car.power.controller!.resistanceMilliOhm;
+    const strong = applyPatch(
+      four,
+      set(['drive.ownMotors', [{ id: 'rearLeft', resistanceMilliOhm: resistanceMilliOhm / 2 }]]),
+    );
+    const peakOf = (document: typeof four) => {
+      const input = inputOf(document);
+      const run = driveRun(input);
+      return { hardest: motorPeakA(document, input, run), alike: run.peakMotorCurrentA };
+    };
+    expect(peakOf(four).hardest).toBe(peakOf(four).alike);
+    // at a standstill the currents of one throttle go with one over the loop
+    const { hardest, alike } = peakOf(strong);
+    const [usual, low] = [1 / (resistanceMilliOhm + esc), 1 / (resistanceMilliOhm / 2 + esc)];
+    expect(hardest / alike).toBeCloseTo((4 * low) / (3 * usual + low), 2);
+    const held = applyPatch(strong, set(['drive.ownMotors.rearLeft.controllerLimitA', 12]));
+    expect(peakOf(held).hardest).toBeLessThan(hardest);
   });
 
   it('lose what was measured of them when another kind of motor is chosen, unless they are named', () => {

@@ -1,5 +1,6 @@
 import { type Measure, measure } from '../../../base/measure';
 import type { Worked } from '../../../worked/worked';
+import { motorPeakA } from '../../../worked/drive/motorShares';
 import { wiringOf } from '../../../worked/power/wiring';
 import { defineCheck, type Found, type Proposal } from '../../engine/check';
 import { finding, working } from '../../../base/finding';
@@ -15,11 +16,14 @@ declare module '../../../base/finding' {
   }
 }
 
-const rowsOf = (subject: Worked) =>
-  wiringOf(subject.document, subject.supply(), {
-    packA: subject.run()?.peakBatteryCurrentA,
-    motorA: subject.run()?.peakMotorCurrentA,
+function rowsOf(subject: Worked) {
+  const { document } = subject;
+  const [input, run] = [subject.runInput(), subject.run()];
+  return wiringOf(document, subject.supply(), {
+    packA: run?.peakBatteryCurrentA,
+    motorA: input.ok && run ? motorPeakA(document, input.value, run) : undefined,
   });
+}
 
 /** Plugs that fit, and copper enough for its current. */
 export const wiring = defineCheck({
