@@ -27,6 +27,7 @@ import { ratioFace } from './drive/ratio/ratio.face';
 import { gripAtWish } from './drive/run/gripAtWish.check';
 import { heldMotor } from './drive/run/heldMotor.check';
 import { pull } from './drive/run/pull.check';
+import { start } from './drive/run/start.check';
 import { timeToDistance } from './drive/run/timeToDistance.check';
 import { topSpeed } from './drive/run/topSpeed.check';
 import { burst } from './drive/tyres/burst.check';
@@ -119,4 +120,13 @@ export const FAMILIES: readonly CheckFamily[] = [
 ];
 
 /** The checks that stand on what was printed, run and broken. */
-export const RECORD_CHECKS: readonly RecordCheck[] = [band, goal, owed, due, fixes, openFailures, queue];
+export const RECORD_CHECKS: readonly RecordCheck[] = [
+  start,
+  band,
+  goal,
+  owed,
+  due,
+  fixes,
+  openFailures,
+  queue,
+];

@@ -4,7 +4,7 @@ import { RECORD_CHECKS } from './faces';
 
 /** Checks that stand on what was printed, run and broken, rather than on the document alone. */
 export const checksOnRecord = (record: BuildOnRecord): Check[] =>
-  RECORD_CHECKS.map(({ id, at, quantity, kind, find }) => {
+  RECORD_CHECKS.filter(({ applies }) => applies?.(record) ?? true).map(({ id, at, quantity, kind, find }) => {
     const found = find(record);
     const base = { id, ...at, quantity, kind, remedies: [] };
     return 'missing' in found

@@ -100,6 +100,8 @@ export const DRIVE_SENTENCES: Sentences<'drive'> = {
   'drive.place.rollsOn': ({ speed }) => `From ${speed} it does not stop: give it a brake.`,
   'drive.place.needs': ({ speed, needed, usable, allowed }) =>
     `A pass at ${speed} needs ${needed} of the ${usable} there are${allowed ? `; this place allows ${allowed}` : ''}.`,
+  'drive.start': ({ times, takes, kind }) =>
+    `By string and weight the drive takes ${takes} of the motor’s pull; the motor starts with ${times} times what that and the ground ask${kind === 'sensorless' ? ', and without sensors it starts blind' : ''}.`,
   'drive.brake.stands': () => 'A car that cannot move needs no brake.',
   'drive.brake.rear': ({ at, from, over }) =>
     over

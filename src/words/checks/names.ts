@@ -22,6 +22,7 @@ export const CHECK_NAMES: Readonly<Record<string, CheckName>> = {
   'drive.controllerHeat': { title: 'Controller over a pack', short: 'controller heat' },
   'drive.hold': { title: 'Motor held at full throttle', short: 'held motor' },
   'drive.place': { title: 'Room for the pass', short: 'place' },
+  'drive.start': { title: 'Starts against its friction', short: 'start' },
   'drive.brake': { title: 'Which axle locks first', short: 'brake' },
   'drive.rotation': { title: 'Axles agree', short: 'axle match' },
   'gears.mesh': { title: 'Gear mesh', short: 'mesh' },

@@ -159,6 +159,8 @@ export interface RecordCheck {
   readonly at: Place;
   readonly quantity: QuantityName;
   readonly kind: CheckKind;
+  /** Whether the record has what it judges; every record where it is left out. */
+  applies?(record: BuildOnRecord): boolean;
   find(record: BuildOnRecord): RecordFound;
 }
 
