@@ -18,6 +18,7 @@ import { Note } from '@/ui/controls/Note';
 import { dimmedWhen } from '@/ui/layout/dimmedWhen';
 import { useReader } from '@/ui/reader';
 import { workerOf } from '@/workers/clients';
+import type { Refusal } from '@/workers/refusal';
 import { foundSentence, pairsName, setName } from '@/words/driving/search';
 import { problemOf } from '@/words/refusals/problemOf';
 import { sayAll } from '@/words/findings';
@@ -63,20 +64,14 @@ function Pairs() {
   const asked = JSON.stringify(input);
   const found = useWorked(
     () =>
-      workerOf('drive', SEARCHER)
-        .gearSearch(
-          input,
-          proxy((share: number) => setProgress(share)),
-        )
-        .finally(() => setProgress(undefined)),
+      workerOf('drive', SEARCHER).gearSearch(
+        input,
+        // told apart from the answer, so that it never holds it up
+        proxy((share: number) => void setTimeout(() => setProgress(share))),
+      ),
     [asked],
   );
-  if (found.refused)
-    return (
-      <Note tone="bad" role="alert">
-        {problemOf(found.refused, reader).message}
-      </Note>
-    );
+  if (found.refused) return <Refused refused={found.refused} />;
   if (!found.value) return <Waiting progress={progress} />;
   const { rows, notes } = found.value;
   return (
@@ -118,12 +113,7 @@ function Sets() {
     ...(outsideMaxMm === undefined ? {} : { outsideMaxMm }),
   });
   const found = useWorked(() => workerOf('drive', SEARCHER).planetarySearch(input), [JSON.stringify(input)]);
-  if (found.refused)
-    return (
-      <Note tone="bad" role="alert">
-        {problemOf(found.refused, reader).message}
-      </Note>
-    );
+  if (found.refused) return <Refused refused={found.refused} />;
   if (!found.value) return <Waiting progress={undefined} />;
   const { rows, notes } = found.value;
   return (
@@ -149,6 +139,15 @@ function Sets() {
       />
       {notes.length > 0 ? <Note>{sayAll(notes, reader)}</Note> : null}
     </>
+  );
+}
+
+function Refused({ refused }: { refused: Refusal['refused'] }) {
+  const { reader } = useReader();
+  return (
+    <Note tone="bad" role="alert">
+      {problemOf(refused, reader).message}
+    </Note>
   );
 }
 

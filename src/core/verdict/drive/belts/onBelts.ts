@@ -1,10 +1,17 @@
-import { CalcError } from '../../../base/errors';
+import { CalcError, type Refused } from '../../../base/errors';
+import { finding } from '../../../base/finding';
 import type { Stage } from '../../../car/stages/stage';
 import { beltMissing, type LoadedBelt, loadedBelt } from '../../../worked/transmissions/beltOfBuild';
 import { beltStages } from '../../../worked/drive/stageKinds';
 import type { Worked } from '../../../worked/worked';
 import type { Found } from '../../engine/check';
 import { drivenSetting } from '../gears/onTeeth';
+
+declare module '../../../base/finding' {
+  interface FindingFacts {
+    'belt.refused': BeltNamed & { refused: Refused };
+  }
+}
 
 export interface BeltNamed {
   small: number;
@@ -37,12 +44,16 @@ export function beltsOf(subject: Worked): Belts {
   }
 }
 
-export function onBelts(
-  subject: Worked,
-  refused: (error: CalcError) => Found,
-  find: (belts: LoadedBelt[]) => Found,
-): Found {
+export function onBelts(subject: Worked, find: (belts: LoadedBelt[]) => Found): Found {
   const found = beltsOf(subject);
   if ('missing' in found) return found;
-  return 'refused' in found ? refused(found.refused) : find(found.belts);
+  if ('belts' in found) return find(found.belts);
+  return {
+    state: 'over',
+    margin: 0,
+    finding: finding('belt.refused', {
+      ...beltNamed(beltStages(subject.document.drive.stages)[0]!),
+      refused: found.refused.refused,
+    }),
+  };
 }

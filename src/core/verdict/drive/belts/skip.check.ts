@@ -1,7 +1,6 @@
 import { finding, working } from '../../../base/finding';
 import { type Measure, measure } from '../../../base/measure';
 import { type LoadedBelt } from '../../../worked/transmissions/beltOfBuild';
-import { beltStages } from '../../../worked/drive/stageKinds';
 import { defineCheck } from '../../engine/check';
 import { skipFace } from './skip.face';
 import type { TorqueBy } from '../gears/onTeeth';
@@ -36,44 +35,33 @@ const worstOf = (belts: readonly LoadedBelt[]) =>
 export const skip = defineCheck({
   ...skipFace,
   find: (subject) =>
-    onBelts(
-      subject,
-      (error) => ({
-        state: 'over',
-        margin: 0,
-        finding: finding('belt.refused', {
-          ...beltNamed(beltStages(subject.document.drive.stages)[0]!),
-          refused: error.refused,
+    onBelts(subject, (belts) => {
+      const { stage, load, found } = worstOf(belts);
+      if (found.skipMargin === undefined) return { missing: ['drive.stages:load'] };
+      return {
+        value: found.skipMargin,
+        limit: 1,
+        finding: finding('belt.skip.climbs', {
+          ...beltNamed(stage),
+          torque: measure(load.pinionNm, 'torqueNm'),
+          by: load.by,
+          pull: measure(found.peripheralForceN!, 'forceN'),
+          climbs: measure(found.skipLimitN!, 'forceN'),
+          set: measure(found.pretensionN!, 'forceN'),
+          needed: measure(found.pretensionNeededN!, 'forceN'),
         }),
-      }),
-      (belts) => {
-        const { stage, load, found } = worstOf(belts);
-        if (found.skipMargin === undefined) return { missing: ['drive.stages:load'] };
-        return {
-          value: found.skipMargin,
-          limit: 1,
-          finding: finding('belt.skip.climbs', {
-            ...beltNamed(stage),
-            torque: measure(load.pinionNm, 'torqueNm'),
-            by: load.by,
-            pull: measure(found.peripheralForceN!, 'forceN'),
-            climbs: measure(found.skipLimitN!, 'forceN'),
-            set: measure(found.pretensionN!, 'forceN'),
-            needed: measure(found.pretensionNeededN!, 'forceN'),
-          }),
-          working: working('belt.skip', {
-            pretensionN: found.pretensionN!,
-            massTensionN: found.massTensionN!,
-            meshFactor: found.meshFactor,
-            share: found.pretensionShare!,
-            pullN: found.peripheralForceN!,
-            skipLimitN: found.skipLimitN!,
-            frequencyHz: found.spanFrequencyHz!,
-            spanMm: found.spanMm,
-          }),
-        };
-      },
-    ),
+        working: working('belt.skip', {
+          pretensionN: found.pretensionN!,
+          massTensionN: found.massTensionN!,
+          meshFactor: found.meshFactor,
+          share: found.pretensionShare!,
+          pullN: found.peripheralForceN!,
+          skipLimitN: found.skipLimitN!,
+          frequencyHz: found.spanFrequencyHz!,
+          spanMm: found.spanMm,
+        }),
+      };
+    }),
   remedies: (subject) => {
     const found = beltsOf(subject);
     if (!('belts' in found)) return [];

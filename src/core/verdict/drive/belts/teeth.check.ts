@@ -1,8 +1,6 @@
-import type { Refused } from '../../../base/errors';
 import { finding, working } from '../../../base/finding';
 import { type Measure, measure } from '../../../base/measure';
 import { type LoadedBelt } from '../../../worked/transmissions/beltOfBuild';
-import { beltStages } from '../../../worked/drive/stageKinds';
 import { defineCheck, type Proposal } from '../../engine/check';
 import { teethFace } from './teeth.face';
 import type { TorqueBy } from '../gears/onTeeth';
@@ -10,7 +8,6 @@ import { type BeltNamed, beltNamed, beltsOf, onBelts } from './onBelts';
 
 declare module '../../../base/finding' {
   interface FindingFacts {
-    'belt.refused': BeltNamed & { refused: Refused };
     'belt.teeth.pulled': BeltNamed & TorqueBy & { pull: Measure; carries: Measure; inMesh: number };
     'belt.teeth.pulley': BeltNamed & TorqueBy & { stress: Measure; allowed: Measure };
   }
@@ -41,53 +38,42 @@ const worstOf = (belts: readonly LoadedBelt[]) => belts.reduce((a, b) => (margin
 export const teeth = defineCheck({
   ...teethFace,
   find: (subject) =>
-    onBelts(
-      subject,
-      (error) => ({
-        state: 'over',
-        margin: 0,
-        finding: finding('belt.refused', {
-          ...beltNamed(beltStages(subject.document.drive.stages)[0]!),
-          refused: error.refused,
+    onBelts(subject, (belts) => {
+      const worst = worstOf(belts);
+      const { stage, load, found } = worst;
+      const value = marginOf(worst);
+      if (value === Infinity) return { missing: ['drive.stages:load'] };
+      const by = { torque: measure(load.pinionNm, 'torqueNm'), by: load.by };
+      const { pulley } = found;
+      return {
+        value,
+        limit: 1,
+        finding:
+          pulley?.margin === value
+            ? finding('belt.teeth.pulley', {
+                ...beltNamed(stage),
+                ...by,
+                stress: measure(pulley.bendingStressMpa, 'stressMpa'),
+                allowed: measure(pulley.allowableMpa, 'stressMpa'),
+              })
+            : finding('belt.teeth.pulled', {
+                ...beltNamed(stage),
+                ...by,
+                pull: measure(found.peripheralForceN!, 'forceN'),
+                carries: measure(found.toothLimitN!, 'forceN'),
+                inMesh: found.teethInMesh,
+              }),
+        working: working('belt.teeth', {
+          torqueNm: load.pinionNm,
+          diameterMm: (2000 * load.pinionNm) / found.peripheralForceN!,
+          pullN: found.peripheralForceN!,
+          meshFactor: found.meshFactor,
+          inMesh: found.teethInMesh,
+          widthMm: stage.faceWidthMm!,
+          limitN: found.toothLimitN!,
         }),
-      }),
-      (belts) => {
-        const worst = worstOf(belts);
-        const { stage, load, found } = worst;
-        const value = marginOf(worst);
-        if (value === Infinity) return { missing: ['drive.stages:load'] };
-        const by = { torque: measure(load.pinionNm, 'torqueNm'), by: load.by };
-        const { pulley } = found;
-        return {
-          value,
-          limit: 1,
-          finding:
-            pulley?.margin === value
-              ? finding('belt.teeth.pulley', {
-                  ...beltNamed(stage),
-                  ...by,
-                  stress: measure(pulley.bendingStressMpa, 'stressMpa'),
-                  allowed: measure(pulley.allowableMpa, 'stressMpa'),
-                })
-              : finding('belt.teeth.pulled', {
-                  ...beltNamed(stage),
-                  ...by,
-                  pull: measure(found.peripheralForceN!, 'forceN'),
-                  carries: measure(found.toothLimitN!, 'forceN'),
-                  inMesh: found.teethInMesh,
-                }),
-          working: working('belt.teeth', {
-            torqueNm: load.pinionNm,
-            diameterMm: (2000 * load.pinionNm) / found.peripheralForceN!,
-            pullN: found.peripheralForceN!,
-            meshFactor: found.meshFactor,
-            inMesh: found.teethInMesh,
-            widthMm: stage.faceWidthMm!,
-            limitN: found.toothLimitN!,
-          }),
-        };
-      },
-    ),
+      };
+    }),
   remedies: (subject) => {
     const found = beltsOf(subject);
     return 'belts' in found ? wider(worstOf(found.belts)) : [];
