@@ -3,6 +3,7 @@ import { driveBrake } from '@/core/physics/braking/brake';
 import { driveEndurance } from '@/core/physics/heat/endurance';
 import type { SegmentDefinition } from '@/core/physics/laps/definition';
 import { driveLap } from '@/core/physics/laps/lap';
+import { gearSearch } from '@/core/physics/transmissions/gearSearch';
 import { driveSite } from '@/core/physics/place/site';
 import { standstillOfBuild } from '@/core/worked/heat/heldOfBuild';
 import { packOfBuild } from '@/core/worked/heat/enduranceOfBuild';
@@ -44,6 +45,11 @@ export function benchDriving(document: BuildDocument, bareMs: number): void {
   warm('drive.site', bareMs, () => driveSite({ ...run.value, site: { lengthM: 60, widthM: 4 }, brake }));
   warm(`drive.lap of ${SEGMENTS} segments (aim under 20 ms)`, bareMs, () =>
     driveLap({ ...run.value, track: { segments }, brake, losses: {} }),
+  );
+  const teeth = (from: number, count: number) => Array.from({ length: count }, (_, k) => from + k);
+  const stage = { pinions: teeth(10, 15), wheels: teeth(30, 94) };
+  warm('gear.search of 2,000,000 combinations (aim under 2 s)', bareMs, () =>
+    gearSearch({ wantedRatio: 14, stages: [stage, stage] }),
   );
   warm('drive.endurance of half an hour on a trace (aim under 150 ms)', bareMs, () =>
     driveEndurance({
