@@ -79,7 +79,7 @@ test('one of four motors is found weak on the bench, and the run, the heat and t
   await page.getByRole('combobox', { name: 'A motor for' }).selectOption({ label: 'each driven wheel' });
   await page.getByRole('button', { name: 'Give each figures of its own' }).click();
   await page.getByRole('button', { name: 'Rear right motor' }).click();
-  await page.getByRole('textbox', { name: 'Called' }).fill('The spare');
+  await page.getByRole('textbox', { name: 'Called', exact: true }).fill('The spare');
   await field(page, 'Its controller limits at').fill('60');
   await expect(page.getByTestId('motor-shares')).toBeVisible();
   await saved(page);
