@@ -68,7 +68,18 @@ export interface SetStrengthResult extends Record<Toothed, ToothStrength> {
   weakest?: Toothed;
 }
 
-export interface SetResult {
+/** How the planets mesh the ring, and how many pairs both of their meshes have. */
+export interface RingMesh {
+  ringTipDiameterMm: number;
+  ringRootDiameterMm: number;
+  /** Addendum of the ring at which its tip reaches the end of the planet's involute, in modules. */
+  ringAddendumLimit: number;
+  involuteInterference: boolean;
+  tipInterference: boolean;
+  contactRatios: { sun: number; ring: number };
+}
+
+export interface SetResult extends RingMesh {
   driven: Member;
   /** Turns of the driving member for one of the driven one; negative where it turns round. */
   ratio: number;
@@ -80,12 +91,6 @@ export interface SetResult {
   /** Between the tips of the closest neighbours; left out for one planet. */
   planetGapMm?: number;
   planetsClear: boolean;
-  ringTipDiameterMm: number;
-  ringRootDiameterMm: number;
-  ringAddendumLimit: number;
-  involuteInterference: boolean;
-  tipInterference: boolean;
-  contactRatios: { sun: number; ring: number };
   basicEfficiency: number;
   efficiency: number;
   strength?: SetStrengthResult;

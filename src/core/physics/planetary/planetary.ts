@@ -8,6 +8,7 @@ import {
   type PlanetaryInput,
   type PlanetaryResult,
   type PlanetarySet,
+  type RingMesh,
   type SetDefinition,
   setOf,
   type SetResult,
@@ -155,7 +156,7 @@ const over = (about: string, why: OperationFinding['why']): OperationFinding => 
 
 const meshFindings = (
   { ringAddendum }: PlanetarySet,
-  { involuteInterference, tipInterference, ringAddendumLimit }: ReturnType<typeof ringMesh>,
+  { involuteInterference, tipInterference, ringAddendumLimit }: RingMesh,
   at: string,
 ): OperationFinding[] => [
   ...(involuteInterference

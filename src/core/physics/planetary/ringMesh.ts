@@ -1,15 +1,5 @@
 import { gearMesh, involute } from '../gears/mesh';
-import { centreOf, type PlanetarySet } from './definition';
-
-export interface RingMesh {
-  ringTipDiameterMm: number;
-  ringRootDiameterMm: number;
-  /** Addendum of the ring at which its tip reaches the end of the planet's involute, in modules. */
-  ringAddendumLimit: number;
-  involuteInterference: boolean;
-  tipInterference: boolean;
-  contactRatios: { sun: number; ring: number };
-}
+import { centreOf, type PlanetarySet, type RingMesh } from './definition';
 
 const [SAME, ROOT_DEPTH] = [1e-9, 2.5];
 

@@ -76,6 +76,19 @@ const atBoth = <T>(
   wheel: work(wheelC).wheel,
 });
 
+/** What slanted and bevel pairs are given alike. */
+const pairOf = (stage: Stage, { pinionNm, pinionRpm }: StageUnder) => ({
+  pinionTeeth: stage.pinionTeeth!,
+  wheelTeeth: stage.wheelTeeth!,
+  moduleMm: stage.moduleMm!,
+  faceWidthMm: stage.faceWidthMm!,
+  torqueNm: pinionNm,
+  speedRpm: pinionRpm,
+  pinion: pinionOf(stage),
+  wheel: wheelOf(stage),
+  overloadFactor: PEAK_OVERLOAD,
+});
+
 /** The factor that is left of a stress when what every gear has is taken out of it. */
 function furtherOf(
   { lewisY, bendingStressMpa }: ToothStrength,
@@ -110,21 +123,8 @@ function spurTeeth(stage: Stage, { pinionNm, pinionRpm, pinionC, wheelC }: Stage
 }
 
 function helicalTeeth(stage: Stage, under: StageUnder): Bendings {
-  const { pinionTeeth, wheelTeeth, moduleMm, faceWidthMm } = stage;
   const found = (temperatureC: number) =>
-    gearHelical({
-      pinionTeeth: pinionTeeth!,
-      wheelTeeth: wheelTeeth!,
-      moduleMm: moduleMm!,
-      helixDeg: Math.abs(stage.helixDeg!),
-      faceWidthMm: faceWidthMm!,
-      torqueNm: under.pinionNm,
-      speedRpm: under.pinionRpm,
-      pinion: pinionOf(stage),
-      wheel: wheelOf(stage),
-      temperatureC,
-      overloadFactor: PEAK_OVERLOAD,
-    });
+    gearHelical({ ...pairOf(stage, under), helixDeg: Math.abs(stage.helixDeg!), temperatureC });
   const pair = found(under.pinionC);
   const { pinion, wheel } = atBoth(found, under);
   const whole = (gear: ToothStrength, torqueNm: number): ToothBending => ({
@@ -143,19 +143,7 @@ function helicalTeeth(stage: Stage, under: StageUnder): Bendings {
 }
 
 function bevelTeeth(stage: Stage, under: StageUnder): Bendings {
-  const found = (temperatureC: number) =>
-    gearBevel({
-      pinionTeeth: stage.pinionTeeth!,
-      wheelTeeth: stage.wheelTeeth!,
-      moduleMm: stage.moduleMm!,
-      faceWidthMm: stage.faceWidthMm!,
-      torqueNm: under.pinionNm,
-      speedRpm: under.pinionRpm,
-      pinion: pinionOf(stage),
-      wheel: wheelOf(stage),
-      temperatureC,
-      overloadFactor: PEAK_OVERLOAD,
-    });
+  const found = (temperatureC: number) => gearBevel({ ...pairOf(stage, under), temperatureC });
   const pair = found(under.pinionC);
   const { pinion, wheel } = atBoth(found, under);
   const whole = (gear: ToothStrength & { torqueNm: number; axialForceN: number }): ToothBending => ({

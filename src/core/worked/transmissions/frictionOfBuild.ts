@@ -1,4 +1,5 @@
 import { CalcError } from '../../base/errors';
+import { MEAN_CELL_V } from '../../base/constants';
 import type { Assembled } from '../../base/assembled';
 import { bisect } from '../../base/numeric/root';
 import type { Patch } from '../../base/patch';
@@ -56,7 +57,7 @@ export function frictionOf(
             kind: drive.motor!.kind ?? 'sensored',
             kvRpmPerV: run.value.motor.kvRpmPerV,
             resistanceMilliOhm: run.value.motor.resistanceMilliOhm + (run.value.esc.resistanceMilliOhm ?? 0),
-            volts: VOLTS_A_CELL * run.value.battery.cells,
+            volts: MEAN_CELL_V * run.value.battery.cells,
             currentLimitA: run.value.esc.currentLimitA,
           },
         }
@@ -75,8 +76,6 @@ export function frictionOf(
     value: { input, found, ...(efficiencyAtLoad === undefined ? {} : { efficiency: efficiencyAtLoad }) },
   };
 }
-
-const VOLTS_A_CELL = 3.7;
 
 /** The same with the refusal of what does not go together. */
 export function frictionOrRefusal(

@@ -76,11 +76,7 @@ function Pairs() {
   const { rows, notes } = found.value;
   return (
     <>
-      <Ask>
-        <Typography variant="answer" data-testid="search-answer">
-          {foundSentence(found.value, wish!, reader)}
-        </Typography>
-      </Ask>
+      <FoundAnswer found={found.value} />
       {found.stale ? <Waiting progress={progress} /> : null}
       <Results
         stale={found.stale}
@@ -118,11 +114,7 @@ function Sets() {
   const { rows, notes } = found.value;
   return (
     <>
-      <Ask>
-        <Typography variant="answer" data-testid="search-answer">
-          {foundSentence(found.value, wish!, reader)}
-        </Typography>
-      </Ask>
+      <FoundAnswer found={found.value} />
       <Results
         stale={found.stale}
         heads={['Set', 'The drive makes', 'Off by', 'Outside', 'Ring’s teeth at most']}
@@ -139,6 +131,18 @@ function Sets() {
       />
       {notes.length > 0 ? <Note>{sayAll(notes, reader)}</Note> : null}
     </>
+  );
+}
+
+function FoundAnswer({ found }: { found: Parameters<typeof foundSentence>[0] }) {
+  const { reader } = useReader();
+  const { wish } = useWish();
+  return (
+    <Ask>
+      <Typography variant="answer" data-testid="search-answer">
+        {foundSentence(found, wish!, reader)}
+      </Typography>
+    </Ask>
   );
 }
 
