@@ -85,6 +85,9 @@ interface PathProps {
   ratio(value: number): string;
 }
 
+/** From one line of the label to the next. */
+const LINE = 16;
+
 /** Every wheel with a motor of its own: beside it on the chassis, or in it. */
 function OwnMotors({ drive, path, stages, motorAxis, ratio }: Omit<PathProps, 'both' | 'shared'>) {
   const axleX = AXLE_X[path.axle];
@@ -93,6 +96,10 @@ function OwnMotors({ drive, path, stages, motorAxis, ratio }: Omit<PathProps, 'b
   const inside = motorsInWheels(drive);
   const inward = path.axle === 'front' ? 1 : -1;
   const labelX = axleX + inward * 62;
+  const told = [
+    ...stages.map((stage) => `${STAGE_WORDS[stage.kind]} ${teethOf(stage)}`),
+    `a motor ${inside ? 'in' : 'at'} each wheel`,
+  ];
   return (
     <g data-axle={path.axle} data-rolls={path.rolls}>
       {[-1, 1].map((side) => {
@@ -120,10 +127,16 @@ function OwnMotors({ drive, path, stages, motorAxis, ratio }: Omit<PathProps, 'b
           </g>
         );
       })}
-      <text x={labelX} y={MIDDLE - 4} textAnchor={inward < 0 ? 'end' : 'start'}>
-        {stages.map((stage) => `${STAGE_WORDS[stage.kind]} ${teethOf(stage)}`).join(', ')}, a motor{' '}
-        {inside ? 'in' : 'at'} each wheel
-      </text>
+      {told.map((line, at) => (
+        <text
+          key={at}
+          x={labelX}
+          y={MIDDLE + 14 - LINE * (told.length - at)}
+          textAnchor={inward < 0 ? 'end' : 'start'}
+        >
+          {line}
+        </text>
+      ))}
       <text
         className={chartsCss.strong}
         x={labelX}
