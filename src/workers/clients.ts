@@ -6,6 +6,7 @@ import type { FieldWorker } from './field.worker';
 import type { LearnWorker } from './learn.worker';
 import type { PartsWorker } from './parts.worker';
 import type { PrintWorker } from './print.worker';
+import type { SolidsWorker } from './solids.worker';
 import type { SuspensionWorker } from './suspension.worker';
 import type { SweepWorker } from './sweep.worker';
 
@@ -24,6 +25,8 @@ interface Workers {
   parts: PartsWorker;
   /** Solves hole patterns, lays parts on the bed and splits them. */
   print: PrintWorker;
+  /** Makes exact solids and their files. */
+  solids: SolidsWorker;
   /** Searches better points, and drops a corner with other springs. */
   suspension: SuspensionWorker;
   /** Works out the explorer's combinations, shared out over several. */
@@ -47,6 +50,7 @@ const START: Readonly<Record<WorkerName, () => Worker>> = {
   learn: () => new Worker(new URL('./learn.worker.ts', import.meta.url), { type: 'module' }),
   parts: () => new Worker(new URL('./parts.worker.ts', import.meta.url), { type: 'module' }),
   print: () => new Worker(new URL('./print.worker.ts', import.meta.url), { type: 'module' }),
+  solids: () => new Worker(new URL('./solids.worker.ts', import.meta.url), { type: 'module' }),
   suspension: () => new Worker(new URL('./suspension.worker.ts', import.meta.url), { type: 'module' }),
   sweep: () => new Worker(new URL('./sweep.worker.ts', import.meta.url), { type: 'module' }),
 };

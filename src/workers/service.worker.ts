@@ -75,10 +75,13 @@ async function keepScripts(text: string): Promise<void> {
   }
 }
 
+/** Seven megabytes that make solids at a desk: nobody needs them beside the track. */
+const KERNEL = /replicad/;
+
 /** What a text names and was not looked at before. */
 function namedIn(text: string, looked: Set<string>): string[] {
   const fresh = [...new Set([...text.matchAll(NAMED)].map(([name]) => `/_next/${name}`))].filter(
-    (url) => !looked.has(url),
+    (url) => !looked.has(url) && !KERNEL.test(url),
   );
   for (const url of fresh) looked.add(url);
   return fresh;

@@ -14,9 +14,38 @@ export const MOUNT_SUPPORT_NAMES: Readonly<Record<BeamSupport, string>> = {
   fixed: 'clamped at both ends',
 };
 
+const upTo = (to: number) => ({ above: 0, to });
+
+/** Fields of how a body sits on its shaft, by the field's own name. */
+const seatLabels = (at: string, name: string): Record<string, FieldLabel> => ({
+  [`${at}.boreMm`]: { label: `${name} bore`, quantity: 'lengthMm', limits: upTo(500) },
+  [`${at}.flatDepthMm`]: { label: `${name} flat, depth`, quantity: 'lengthMm', limits: upTo(500) },
+  [`${at}.hexAcrossFlatsMm`]: { label: `${name} hex, across flats`, quantity: 'lengthMm', limits: upTo(500) },
+  [`${at}.boreFit`]: { label: `${name} on its shaft` },
+  [`${at}.hubLengthMm`]: { label: `${name} length on the shaft`, quantity: 'lengthMm', limits: upTo(500) },
+  [`${at}.hubDiameterMm`]: { label: `${name} hub, diameter`, quantity: 'lengthMm', limits: upTo(500) },
+  [`${at}.setScrewMm`]: { label: `${name} set screw, hole`, quantity: 'lengthMm', limits: upTo(50) },
+  [`${at}.bolts`]: { label: `${name} bolt holes`, quantity: 'count', limits: { from: 1, to: 100 } },
+  [`${at}.boltCircleMm`]: { label: `${name} bolt circle`, quantity: 'lengthMm', limits: upTo(500) },
+  [`${at}.boltHoleMm`]: { label: `${name} bolt hole`, quantity: 'lengthMm', limits: upTo(50) },
+});
+
 /** Fields of the stages of a drive. */
 export const STAGE_LABELS: Readonly<Record<string, FieldLabel>> = {
   'drive.stages.*': { label: 'Reduction stage' },
+  ...seatLabels('drive.stages.*.pinion', 'Pinion'),
+  ...seatLabels('drive.stages.*.wheel', 'Wheel'),
+  ...seatLabels('drive.stages.*.carrier', 'Carrier'),
+  'drive.stages.*.carrier': { label: 'Carrier of the planets' },
+  'drive.stages.*.carrier.thicknessMm': {
+    label: 'Carrier, thickness',
+    quantity: 'lengthMm',
+    limits: upTo(500),
+  },
+  'drive.stages.*.doubleHelix': { label: 'Double, each half the other way' },
+  'drive.stages.*.wheel.outsideMm': { label: 'Ring, outside', quantity: 'lengthMm', limits: upTo(1000) },
+  'drive.stages.*.planet.boreMm': { label: 'Planet bore', quantity: 'lengthMm', limits: upTo(500) },
+  'drive.stages.*.planet.boreFit': { label: 'Planet on its pin' },
   'drive.stages.*.kind': { label: 'Kind of stage' },
   'drive.stages.*.pinionTeeth': { label: 'Pinion teeth', quantity: 'count', limits: { from: 1, to: 1000 } },
   'drive.stages.*.ratio': { label: 'Plain ratio', quantity: 'ratio', limits: { above: 0, to: 1000 } },
@@ -42,33 +71,7 @@ export const STAGE_LABELS: Readonly<Record<string, FieldLabel>> = {
     limits: { above: 0, to: 1000 },
   },
   'drive.stages.*.pinion': { label: 'Pinion as it is made' },
-  'drive.stages.*.pinion.boreMm': {
-    label: 'Pinion bore',
-    quantity: 'lengthMm',
-    limits: { above: 0, to: 500 },
-  },
-  'drive.stages.*.pinion.flatDepthMm': {
-    label: 'Pinion flat, depth',
-    quantity: 'lengthMm',
-    limits: { above: 0, to: 500 },
-  },
-  'drive.stages.*.pinion.hexAcrossFlatsMm': {
-    label: 'Pinion hex, across flats',
-    quantity: 'lengthMm',
-    limits: { above: 0, to: 500 },
-  },
   'drive.stages.*.wheel': { label: 'Wheel as it is made' },
-  'drive.stages.*.wheel.boreMm': { label: 'Wheel bore', quantity: 'lengthMm', limits: { above: 0, to: 500 } },
-  'drive.stages.*.wheel.flatDepthMm': {
-    label: 'Wheel flat, depth',
-    quantity: 'lengthMm',
-    limits: { above: 0, to: 500 },
-  },
-  'drive.stages.*.wheel.hexAcrossFlatsMm': {
-    label: 'Wheel hex, across flats',
-    quantity: 'lengthMm',
-    limits: { above: 0, to: 500 },
-  },
   'drive.stages.*.pinion.shift': {
     label: 'Pinion profile shift',
     quantity: 'coefficient',
@@ -79,11 +82,6 @@ export const STAGE_LABELS: Readonly<Record<string, FieldLabel>> = {
     label: 'Pinion share filled',
     quantity: 'share',
     limits: { above: 0, to: 1 },
-  },
-  'drive.stages.*.pinion.hubLengthMm': {
-    label: 'Pinion length on the shaft',
-    quantity: 'lengthMm',
-    limits: { above: 0, to: 500 },
   },
   'drive.stages.*.pinion.interferenceMm': {
     label: 'Pinion bore under the shaft by',
@@ -110,11 +108,6 @@ export const STAGE_LABELS: Readonly<Record<string, FieldLabel>> = {
     label: 'Wheel share filled',
     quantity: 'share',
     limits: { above: 0, to: 1 },
-  },
-  'drive.stages.*.wheel.hubLengthMm': {
-    label: 'Wheel length on the shaft',
-    quantity: 'lengthMm',
-    limits: { above: 0, to: 500 },
   },
   'drive.stages.*.wheel.interferenceMm': {
     label: 'Wheel bore under the shaft by',

@@ -75,6 +75,7 @@ import {
   PLANETARY_REFUSALS,
   OPENING_REFUSALS,
 } from './transmissions';
+import { MAKING_REFUSALS } from './making';
 
 /** The words of every refusal; a code without any does not compile. */
 const REFUSALS = {
@@ -91,6 +92,7 @@ const REFUSALS = {
   ...BELT_REFUSALS,
   ...BEVEL_REFUSALS,
   ...CHAIN_REFUSALS,
+  ...MAKING_REFUSALS,
   ...FRICTION_REFUSALS,
   ...HELICAL_REFUSALS,
   ...PLANETARY_REFUSALS,

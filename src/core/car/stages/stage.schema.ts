@@ -2,9 +2,18 @@ import Joi from 'joi';
 import { count, finite, identifier, notNegative } from '../../base/schema/fields';
 import { positive, share } from '../fields/physical';
 import { BELT_PROFILES } from '../../physics/transmissions/beltDefinition';
+import { FITS } from '../../physics/printing/coupon';
 import { BEAM_SUPPORTS } from '../../physics/transmissions/opening';
 import { materialSchema } from '../material/material.schema';
-import { AXLES, type BevelSides, type GearBody, type GearMount, type Stage, STAGE_KINDS } from './stage';
+import {
+  AXLES,
+  type BevelSides,
+  type Carrier,
+  type GearBody,
+  type GearMount,
+  type Stage,
+  STAGE_KINDS,
+} from './stage';
 
 const teeth = () => count().max(1000);
 
@@ -14,15 +23,26 @@ const sides = () =>
     ring: Joi.valid('left', 'right').required(),
   });
 
+const seat = () => ({
+  boreMm: positive().max(500),
+  flatDepthMm: positive().max(500),
+  hexAcrossFlatsMm: positive().max(500),
+  boreFit: Joi.valid(...FITS),
+  hubLengthMm: positive().max(500),
+  hubDiameterMm: positive().max(500),
+  setScrewMm: positive().max(50),
+  bolts: count().max(100),
+  boltCircleMm: positive().max(500),
+  boltHoleMm: positive().max(50),
+});
+
 const gearBody = () =>
   Joi.object<GearBody>({
-    boreMm: positive().max(500),
-    flatDepthMm: positive().max(500),
-    hexAcrossFlatsMm: positive().max(500),
+    ...seat(),
     shift: finite().min(-1).max(2),
     material: materialSchema(),
     fillFactor: share(),
-    hubLengthMm: positive().max(500),
+    outsideMm: positive().max(1000),
     interferenceMm: positive().max(5),
     screwForceN: positive().max(20_000),
     pinMm: positive().max(50),
@@ -39,12 +59,19 @@ export const stageSchema = Joi.object<Stage>({
   wheelModuleMm: positive().max(20),
   faceWidthMm: positive().max(500),
   helixDeg: finite().min(-45).max(45),
+  doubleHelix: Joi.boolean(),
   backlashMm: notNegative().max(5),
   slotMinMm: positive().max(1000),
   slotMaxMm: positive().max(1000),
   pinion: gearBody(),
   wheel: gearBody(),
-  planet: Joi.object<GearBody>({ material: materialSchema(), fillFactor: share() }),
+  planet: Joi.object<GearBody>({
+    material: materialSchema(),
+    fillFactor: share(),
+    boreMm: positive().max(500),
+    boreFit: Joi.valid(...FITS),
+  }),
+  carrier: Joi.object<Carrier>({ ...seat(), thicknessMm: positive().max(500) }),
   planets: count().max(12),
   ringAddendum: positive().max(1.25),
   pitchMm: positive().max(50),

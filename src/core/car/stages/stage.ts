@@ -1,3 +1,4 @@
+import type { Fit } from '../../physics/printing/coupon';
 import type { BeltProfile } from '../../physics/transmissions/beltDefinition';
 import type { BeamSupport } from '../../physics/transmissions/opening';
 import type { ChosenMaterial } from '../material/material';
@@ -14,26 +15,46 @@ export interface BevelSides {
   ring: 'left' | 'right';
 }
 
-/** One gear as it is made: its hole, and how wide it is. */
-export interface GearBody {
+/** How a body sits on its shaft, and what is bolted to it. */
+export interface Seat {
   boreMm?: number;
   /** Of a D-shaped bore. */
   flatDepthMm?: number;
   /** In place of a round bore. */
   hexAcrossFlatsMm?: number;
+  /** Of the shaft in the bore. */
+  boreFit?: Fit;
+  /** How far it sits on its shaft; the face width where not given. */
+  hubLengthMm?: number;
+  hubDiameterMm?: number;
+  /** Hole of a set screw in the hub. */
+  setScrewMm?: number;
+  /** Screws on a circle. */
+  bolts?: number;
+  boltCircleMm?: number;
+  boltHoleMm?: number;
+}
+
+/** One gear as it is made: its hole, and how wide it is. */
+export interface GearBody extends Seat {
   /** Profile shift in modules. */
   shift?: number;
   material?: ChosenMaterial;
   /** The plastic's share of the tooth's section; whole where not given. */
   fillFactor?: number;
-  /** How far it sits on its shaft; the face width where not given. */
-  hubLengthMm?: number;
+  /** Of a ring with inner teeth. */
+  outsideMm?: number;
   /** How much smaller the bore of a press fit is than the shaft. */
   interferenceMm?: number;
   /** What a set screw presses with. */
   screwForceN?: number;
   /** A pin through hub and shaft. */
   pinMm?: number;
+}
+
+/** The plate that the planets turn on; its pins fill the planets' bores. */
+export interface Carrier extends Seat {
+  thicknessMm?: number;
 }
 
 /** A plate or block between two shafts: its stiffness as measured, or the beam that it is. */
@@ -64,6 +85,8 @@ export interface Stage {
   faceWidthMm?: number;
   /** Of the pinion; the wheel has the other hand. */
   helixDeg?: number;
+  /** Each half of the face with the helix the other way. */
+  doubleHelix?: boolean;
   /** Along the line of action. */
   backlashMm?: number;
   /** Reach of the motor's slot, as centre distances. */
@@ -72,7 +95,8 @@ export interface Stage {
   pinion?: GearBody;
   wheel?: GearBody;
   /** Of a planetary stage. */
-  planet?: Pick<GearBody, 'material' | 'fillFactor'>;
+  planet?: Pick<GearBody, 'material' | 'fillFactor' | 'boreMm' | 'boreFit'>;
+  carrier?: Carrier;
   planets?: number;
   /** Height of the ring's teeth above the pitch circle, in modules. */
   ringAddendum?: number;

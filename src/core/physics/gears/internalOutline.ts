@@ -1,5 +1,6 @@
 import { involute } from './mesh';
 import type { Point } from './outlineFiles';
+import { cartesian, type Polar, type Stretch } from './toothForm';
 
 export interface InternalOutlineInput {
   teeth: number;
@@ -14,38 +15,70 @@ export interface InternalOutlineInput {
 
 const [ROOT_DEPTH, RAD, POINTS] = [1.25, Math.PI / 180, 12];
 
+/** A ring's radii, mm. */
+export const ringRadii = ({ teeth, moduleMm, addendum = 1 }: InternalOutlineInput) => ({
+  tip: (moduleMm * teeth) / 2 - addendum * moduleMm,
+  root: (moduleMm * teeth) / 2 + ROOT_DEPTH * moduleMm,
+});
+
 /**
- * Inner contour of a ring with inner teeth, space 0 on +y: the spaces have the flanks of the teeth of an outer gear.
+ * Inner contour of one space of a ring and of the tooth behind it, clockwise, the space's middle on +y: its flanks are
+ * those of the teeth of an outer gear, involutes outside the base circle, radial below it.
  *
- * @returns mm, the first point again at the end; flanks are involutes outside the base circle, radial below it
  * @see ISO 21771 (internal gears)
  */
-export function internalOutline(input: InternalOutlineInput): Point[] {
-  const { teeth, moduleMm, pressureAngleDeg = 20, addendum = 1, backlashMm = 0 } = input;
-  const { pointsPerFlank = POINTS } = input;
+export function internalStretches(input: InternalOutlineInput): Stretch[] {
+  const { teeth, moduleMm, pressureAngleDeg = 20, backlashMm = 0, pointsPerFlank = POINTS } = input;
   const angle = pressureAngleDeg * RAD;
   const pitch = (moduleMm * teeth) / 2;
   const base = pitch * Math.cos(angle);
-  const [tip, root] = [pitch - addendum * moduleMm, pitch + ROOT_DEPTH * moduleMm];
+  const { tip, root } = ringRadii(input);
   const half = (radius: number) =>
-    Math.PI / (2 * teeth) +
-    backlashMm / (4 * pitch) +
-    involute(angle) -
-    involute(Math.acos(Math.min(1, base / Math.max(radius, base))));
+    Math.max(
+      0,
+      Math.PI / (2 * teeth) +
+        backlashMm / (4 * pitch) +
+        involute(angle) -
+        involute(Math.acos(Math.min(1, base / Math.max(radius, base)))),
+    );
   const from = Math.max(tip, base);
-  const flank = Array.from({ length: pointsPerFlank }, (_, k) => {
+  const flank = Array.from({ length: pointsPerFlank }, (_, k): Polar => {
     const radius = from + ((root - from) * k) / (pointsPerFlank - 1);
-    return { radius, half: Math.max(0, half(radius)) };
+    return { radius, angle: half(radius) };
   });
-  const outward = tip < from ? [{ radius: tip, half: half(from) }, ...flank] : flank;
-  const inward = [...outward].reverse();
-  const points: Point[] = [];
-  const put = (radius: number, turn: number) =>
-    points.push([radius * Math.sin(turn), radius * Math.cos(turn)]);
-  for (let space = 0; space < teeth; space++) {
-    const middle = (2 * Math.PI * space) / teeth;
-    for (const one of outward) put(one.radius, middle - one.half);
-    for (const one of inward) put(one.radius, middle + one.half);
-  }
+  const left = (points: readonly Polar[]) => points.map((one) => ({ ...one, angle: -one.angle }));
+  const back = (points: readonly Polar[]) => [...points].reverse();
+  const foot = tip < from ? [{ radius: tip, angle: half(from) }, flank[0]!] : [];
+  const [rootHalf, tipHalf] = [half(root), half(from)];
+  const arc = (radius: number, first: number, last: number): Polar[] =>
+    [first, (first + last) / 2, last].map((at) => ({ radius, angle: at }));
+  const stretch = (curve: Stretch['curve'], points: readonly Polar[]): Stretch => ({
+    curve,
+    points: points.map((point) => cartesian(point, 0)),
+  });
+  return [
+    ...(foot.length > 0 ? [stretch('line', left(foot))] : []),
+    stretch('spline', left(flank)),
+    ...(rootHalf > SAME_RAD ? [stretch('arc', arc(root, -rootHalf, rootHalf))] : []),
+    stretch('spline', back(flank)),
+    ...(foot.length > 0 ? [stretch('line', back(foot))] : []),
+    stretch('arc', arc(tip, tipHalf, (2 * Math.PI) / teeth - tipHalf)),
+  ];
+}
+
+const SAME_RAD = 1e-9;
+
+/**
+ * The whole inner contour, space 0 on +y.
+ *
+ * @returns mm, the first point again at the end
+ */
+export function internalOutline(input: InternalOutlineInput): Point[] {
+  const profile = internalStretches(input).flatMap(({ points }) => points.slice(0, -1));
+  const points = Array.from({ length: input.teeth }, (_, k) => {
+    const turn = (2 * Math.PI * k) / input.teeth;
+    const [sin, cos] = [Math.sin(turn), Math.cos(turn)];
+    return profile.map(([x, y]): Point => [x * cos + y * sin, y * cos - x * sin]);
+  }).flat();
   return [...points, points[0]!];
 }

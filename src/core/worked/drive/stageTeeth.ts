@@ -124,7 +124,12 @@ function spurTeeth(stage: Stage, { pinionNm, pinionRpm, pinionC, wheelC }: Stage
 
 function helicalTeeth(stage: Stage, under: StageUnder): Bendings {
   const found = (temperatureC: number) =>
-    gearHelical({ ...pairOf(stage, under), helixDeg: Math.abs(stage.helixDeg!), temperatureC });
+    gearHelical({
+      ...pairOf(stage, under),
+      ...(stage.doubleHelix ? { double: true, faceWidthMm: stage.faceWidthMm! / 2 } : {}),
+      helixDeg: Math.abs(stage.helixDeg!),
+      temperatureC,
+    });
   const pair = found(under.pinionC);
   const { pinion, wheel } = atBoth(found, under);
   const whole = (gear: ToothStrength, torqueNm: number): ToothBending => ({

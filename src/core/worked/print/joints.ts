@@ -116,25 +116,25 @@ export function drawnJoint(joint: Joint, coupon: ReadCoupon | undefined): JointD
   const sizes = wanted.flatMap(({ kind, called, sizeMm, fit }): DrawnSize[] => {
     if (sizeMm === undefined) return [];
     const targetMm = sizeMm + (fit ? (kind === 'hole' ? 1 : -1) * ALLOWANCES[fit] : 0);
-    if (!read || !read.samples.some((sample) => sample.kind === kind))
-      return [{ kind, called, targetMm, drawMm: targetMm }];
-    // the size that is wanted, asked for as a fit without its allowance
-    const asked = targetMm - (kind === 'hole' ? 1 : -1) * ALLOWANCES.snug;
-    const [drawn] = fitCoupon({
-      samples: read.samples,
-      want: [{ kind, actualMm: asked, fit: 'snug' }],
-    }).drawn;
-    return [
-      {
-        kind,
-        called,
-        targetMm,
-        drawMm: drawn!.drawMm,
-        ...(drawn!.drawErrorMm === undefined ? {} : { errorMm: drawn!.drawErrorMm }),
-      },
-    ];
+    return [{ kind, called, targetMm, ...drawnFor(kind, targetMm, read?.samples) }];
   });
   return { joint, missing: [...new Set(missing)], sizes };
+}
+
+/** What to draw so that a hole or a peg comes out at a size; the size itself where the samples tell nothing of its kind. */
+export function drawnFor(
+  kind: Feature,
+  targetMm: number,
+  samples: ReturnType<typeof readingsOf>['samples'] = [],
+): Pick<DrawnSize, 'drawMm' | 'errorMm'> {
+  if (!samples.some((sample) => sample.kind === kind)) return { drawMm: targetMm };
+  // the size that is wanted, asked for as a fit without its allowance
+  const asked = targetMm - (kind === 'hole' ? 1 : -1) * ALLOWANCES.snug;
+  const [drawn] = fitCoupon({ samples, want: [{ kind, actualMm: asked, fit: 'snug' }] }).drawn;
+  return {
+    drawMm: drawn!.drawMm,
+    ...(drawn!.drawErrorMm === undefined ? {} : { errorMm: drawn!.drawErrorMm }),
+  };
 }
 
 /** What of a sheet was measured. */
@@ -151,12 +151,18 @@ export function readingsOf({ samples, gaps }: Pick<ReadCoupon, 'samples' | 'gaps
 }
 
 /** The test piece of a part's material, first of a printer that this build prints on. */
-export function couponFor(
-  { parts, print }: BuildDocument,
+export const couponFor = (
+  document: BuildDocument,
   library: readonly LibraryItem[],
   partId: string | undefined,
+): ReadCoupon | undefined =>
+  couponOf(document, library, document.parts.items.find(({ id }) => id === partId)?.material?.name);
+
+export function couponOf(
+  { print }: BuildDocument,
+  library: readonly LibraryItem[],
+  material: string | undefined,
 ): ReadCoupon | undefined {
-  const material = parts.items.find(({ id }) => id === partId)?.material?.name;
   const coupons = library
     .flatMap((item) => (item.kind === 'coupon' ? [item.data as ReadCoupon] : []))
     .filter((one) => one.material === material && readingsOf(one).samples.length > 0);

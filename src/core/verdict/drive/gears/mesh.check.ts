@@ -44,9 +44,10 @@ interface Meshed {
   contactRatio: number;
 }
 
-/** Pairs that slanted teeth add along the face. */
-const overlapOf = ({ helixDeg = 0, faceWidthMm = 0, moduleMm = 1 }: Stage): number =>
-  (faceWidthMm * Math.sin((Math.abs(helixDeg) * Math.PI) / 180)) / (Math.PI * moduleMm);
+/** Pairs that slanted teeth add along the face, or along one half of a double one. */
+const overlapOf = ({ helixDeg = 0, faceWidthMm = 0, moduleMm = 1, doubleHelix }: Stage): number =>
+  ((doubleHelix ? faceWidthMm / 2 : faceWidthMm) * Math.sin((Math.abs(helixDeg) * Math.PI) / 180)) /
+  (Math.PI * moduleMm);
 
 /** Whether the spur gears mesh: contact, undercut, and the slot of the motor. */
 export const mesh = defineCheck({

@@ -1,0 +1,101 @@
+import { expose, transfer } from 'comlink';
+import * as replicad from 'replicad';
+import init from 'replicad-opencascadejs';
+import { CalcError } from '@/core/base/errors';
+import { type Body, madeBody } from '@/core/physics/making/body';
+import type { Kernel } from '@/core/physics/making/kernel';
+import { meshedBody, stepOf } from '@/core/physics/making/meshed';
+import { sideBySideOnBed } from '@/core/physics/making/onBed';
+import type { Mesh } from '@/core/physics/meshFiles/mesh';
+import { write3mf } from '@/core/physics/meshFiles/write3mf';
+import { writeStl } from '@/core/physics/meshFiles/writeStl';
+import { type MeasureResult, measureMesh } from '@/core/physics/solid/measure';
+import { type Refusal, refusalOf } from './refusal';
+
+export const SOLID_FILES = ['stl', '3mf', 'step'] as const;
+export type SolidFile = (typeof SOLID_FILES)[number];
+
+/** A body as a picture and a page need it. */
+export interface SeenBody {
+  /** Corners of each triangle, mm. */
+  positions: Float32Array;
+  /** Of the mesh that is written. */
+  measure: MeasureResult;
+}
+
+/** What the engine of the kernel is started with; its package tells no types of it. */
+type Start = (options: { locateFile(): string; print(text: string): void }) => ReturnType<typeof init>;
+
+let started: Promise<Kernel> | undefined;
+
+/** The kernel with its engine, fetched where a solid is first made. */
+function kernel(): Promise<Kernel> {
+  started ??= (init as unknown as Start)({
+    locateFile: () => new URL('replicad-opencascadejs/wasm', import.meta.url).href,
+    print: () => undefined,
+  }).then((engine) => {
+    replicad.setOC(engine);
+    return replicad;
+  });
+  return started;
+}
+
+/** Bodies that were made last, by what they were made from. */
+const made = new Map<string, { shape: ReturnType<typeof madeBody>; mesh: Mesh }>();
+const MOST_KEPT = 12;
+
+async function bodyOf(body: Body) {
+  const key = JSON.stringify(body);
+  const known = made.get(key);
+  if (known) return known;
+  const shape = madeBody(await kernel(), body);
+  const one = { shape, mesh: meshedBody(shape) };
+  if (made.size >= MOST_KEPT) made.delete(made.keys().next().value!);
+  made.set(key, one);
+  return one;
+}
+
+async function answered<T>(work: () => Promise<T>): Promise<T | Refusal> {
+  try {
+    return await work();
+  } catch (error) {
+    if (!(error instanceof CalcError)) throw error;
+    return refusalOf(error);
+  }
+}
+
+const api = {
+  /** Makes a body and shows it. */
+  see: (body: Body): Promise<SeenBody | Refusal> =>
+    answered(async () => {
+      const { mesh } = await bodyOf(body);
+      const positions = new Float32Array(3 * mesh.triangles.length);
+      mesh.triangles.forEach((vertex, at) => {
+        for (let axis = 0; axis < 3; axis++) positions[3 * at + axis] = mesh.vertices[3 * vertex + axis]!;
+      });
+      return transfer({ positions, measure: measureMesh(mesh, {}) }, [positions.buffer]);
+    }),
+
+  /** One body as a file. */
+  file: (body: Body, kind: SolidFile): Promise<Uint8Array | Refusal> =>
+    answered(async () => {
+      const { shape, mesh } = await bodyOf(body);
+      if (kind === 'step') return stepOf(shape);
+      return kind === 'stl' ? writeStl(mesh) : write3mf([mesh]);
+    }),
+
+  /** Several bodies side by side as one 3MF, each an object of its own. */
+  together: (bodies: { body: Body; copies: number }[]): Promise<Uint8Array | Refusal> =>
+    answered(async () => {
+      const meshes: Mesh[] = [];
+      for (const { body, copies } of bodies) {
+        const { mesh } = await bodyOf(body);
+        for (let copy = 0; copy < copies; copy++) meshes.push(mesh);
+      }
+      return write3mf(sideBySideOnBed(meshes));
+    }),
+};
+
+export type SolidsWorker = typeof api;
+
+expose(api);
