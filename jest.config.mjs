@@ -30,8 +30,7 @@ const shared = {
     '^fast-check$': '<rootDir>/tests/properties.mjs',
     '^@/(.*)$': '<rootDir>/src/$1',
     '^manifold-3d$': '<rootDir>/node_modules/manifold-3d/manifold.js',
-    '^replicad-opencascadejs$':
-      '<rootDir>/node_modules/replicad-opencascadejs/dist/replicad_single.js',
+    '^replicad-opencascadejs$': '<rootDir>/node_modules/replicad-opencascadejs/dist/replicad_single.js',
   },
   transformIgnorePatterns: [
     '/node_modules/(?!(d3-[a-z-]+|internmap|earcut|manifold-3d|replicad-opencascadejs|ml-[a-z-]+|is-any-array|react-hotkeys-hook)/)',

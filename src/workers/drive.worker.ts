@@ -1,7 +1,7 @@
 import { expose } from 'comlink';
 import type { ChosenSurface } from '@/core/car/document/brief';
 import type { BuildDocument } from '@/core/car/document/document';
-import { beltsOn, jointsOn, teethOn, waysOn } from '@/core/verdict/drive/gearLife';
+import { beltsOn, jointsOn, stagePeakNm, teethOn, waysOn } from '@/core/verdict/drive/gearLife';
 import { calibrateBuild, heatOf, tryWhatIfs } from '@/core/worked/heat/heatOf';
 import { packErrors } from '@/core/worked/field/predictPack';
 import { ratioBand } from '@/core/worked/drive/ratioBand';
@@ -28,6 +28,8 @@ const api = {
   teeth: (document: BuildDocument, surface: ChosenSurface) => told(() => teethOn(document, surface)),
   sideBySide: (document: BuildDocument, surface: ChosenSurface, stageId: string) =>
     told(() => waysOn(document, surface, stageId)),
+  stagePeakNm: (document: BuildDocument, surface: ChosenSurface, stageId: string) =>
+    told(() => stagePeakNm(document, surface, stageId)),
   belts: (document: BuildDocument, surface: ChosenSurface) => told(() => beltsOn(document, surface)),
   tone: (samples: Float32Array, rate: number) => {
     const hz = toneOf(samples, rate);

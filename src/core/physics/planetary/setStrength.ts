@@ -12,6 +12,10 @@ import { sharesOf } from './willis';
 
 /** What the busiest of so many planets carries over its share: starting values after AGMA 6123 for coarse quality. */
 const SHARING = [1, 1.16, 1.23, 1.32, 1.35, 1.38, 1.47, 1.6] as const;
+
+/** How much more than its part the planet carries that carries most, by their number. */
+export const sharingOf = (planets: number): number => SHARING[Math.min(planets, SHARING.length) - 1]!;
+
 /** Teeth of a rack: an inner tooth is thicker still. */
 const RACK_TEETH = 300;
 
@@ -34,7 +38,7 @@ export function setStrength(
   const { sunTeeth, ringTeeth, planets, teeth, modulesMm, stepped, pressureAngle, fixedRatio } = set;
   const { faceWidthMm, ringFaceWidthMm = faceWidthMm, temperatureC = 23 } = given;
   const { overloadFactor = USUAL_OVERLOAD, reversalFactor = USUAL_REVERSAL } = given;
-  const sharingFactor = given.sharingFactor ?? SHARING[Math.min(planets, SHARING.length) - 1]!;
+  const sharingFactor = given.sharingFactor ?? sharingOf(planets);
   const shares = sharesOf(fixedRatio);
   const sunNm = load.torqueNm / Math.abs(shares[load.driving]);
   const torquesNm = { sun: sunNm, ring: sunNm * fixedRatio, carrier: sunNm * (1 + fixedRatio) };

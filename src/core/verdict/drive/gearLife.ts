@@ -1,6 +1,7 @@
 import type { Assembled } from '../../base/assembled';
 import type { ChosenSurface } from '../../car/document/brief';
 import type { BuildDocument } from '../../car/document/document';
+import { peakOn } from '../../worked/transmissions/stagePeak';
 import { hexMissing, wheelHeld } from '../../worked/drive/jointOfBuild';
 import { type ShaftFound, shaftsOf } from '../../worked/drive/shaftOfBuild';
 import type { LoadedBelt } from '../../worked/transmissions/beltOfBuild';
@@ -55,4 +56,18 @@ export function waysOn(
   if ('missing' in setting) return { ok: false, missing: [...setting.missing] };
   const stage = judgedStages(document.drive).judged.find(({ id, kind }) => id === stageId && kind === 'spur');
   return { ok: true, value: stage ? sideBySide(setting, stage) : [] };
+}
+
+/** The largest torque on the driving gear of a stage, Nm; missing where the build tells none. */
+export function stagePeakNm(
+  document: BuildDocument,
+  surface: ChosenSurface,
+  stageId: string,
+): Assembled<number> {
+  const setting = toothSettingOf(worked(document, surface));
+  if ('missing' in setting) return { ok: false, missing: [...setting.missing] };
+  const stage = document.drive.stages.find(({ id }) => id === stageId);
+  return stage
+    ? { ok: true, value: peakOn(setting, stage).pinionNm }
+    : { ok: false, missing: ['drive.stages'] };
 }

@@ -2,7 +2,6 @@ import type { BuildDocument } from '../../car/document/document';
 import type { LibraryItem } from '../../car/library/kinds';
 import type { GearBody, Seat, Stage } from '../../car/stages/stage';
 import type { Body } from '../../physics/making/body';
-import { carrierRadiusMm } from '../../physics/making/carrierBody';
 import type { Fittings } from '../../physics/making/fittings';
 import { ringRadii } from '../../physics/gears/internalOutline';
 import { ALLOWANCES, type Feature, type Fit } from '../../physics/printing/coupon';
@@ -289,15 +288,3 @@ const boltsOf = ({ bolts, boltCircleMm, boltHoleMm }: Seat, samples: Samples): P
   ...(boltCircleMm === undefined ? {} : { boltCircleMm }),
   ...(boltHoleMm === undefined ? {} : { boltHoleMm: drawnFor('hole', boltHoleMm, samples).drawMm }),
 });
-
-/** How far a body reaches on the bed round its axis, mm. */
-export function reachMm(body: Body): number {
-  switch (body.kind) {
-    case 'ring':
-      return body.outsideMm / 2;
-    case 'carrier':
-      return carrierRadiusMm(body);
-    default:
-      return 0;
-  }
-}

@@ -27,11 +27,12 @@ import { SideBySide } from './SideBySide';
 import { StageFigures } from './StageFigures';
 import { StageSketch } from './StageSketch';
 import { Teeth } from './Teeth';
+import { Pieces } from '../solids/Pieces';
 import { Apart } from '../../frame/Guarded';
 import { Ask } from '../../frame/Ask';
 import { say } from '@/words/findings';
 
-/** Every stage to scale and turning, with its figures, what strips its teeth, and spur gears as files. */
+/** Every stage to scale and turning, with its figures, what strips its teeth, and its pieces as files. */
 export function GearsView() {
   const { document } = useBuild();
   const { reader } = useReader();
@@ -71,6 +72,7 @@ export function GearsView() {
           <GearFiles stage={stage} />
         </>
       ) : null}
+      {stage ? <Pieces key={`${stage.id} pieces`} stage={stage} /> : null}
       <WorkingPanel />
     </Apart>
   );

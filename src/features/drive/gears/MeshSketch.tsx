@@ -23,14 +23,14 @@ export function MeshSketch({ stage, centreMm }: { stage: Stage; centreMm: number
   const { reader } = useReader();
   const [turning, setTurning] = useState(false);
   const [close, setClose] = useState(false);
-  const { pinionTeeth: z1, wheelTeeth: z2, moduleMm, helixDeg = 0, backlashMm = 0 } = stage;
+  const { pinionTeeth: z1, wheelTeeth: z2, moduleMm, helixDeg = 0 } = stage;
   const { pinion: one, wheel: two } = stage;
   const gears = useMemo(
     () => [
-      drawn({ teeth: z1!, moduleMm: moduleMm!, helixDeg, backlashMm }, one),
-      drawn({ teeth: z2!, moduleMm: moduleMm!, helixDeg, backlashMm }, two),
+      drawn({ teeth: z1!, moduleMm: moduleMm!, helixDeg }, one),
+      drawn({ teeth: z2!, moduleMm: moduleMm!, helixDeg }, two),
     ],
-    [z1, z2, one, two, moduleMm, helixDeg, backlashMm],
+    [z1, z2, one, two, moduleMm, helixDeg],
   );
   const size = moduleMm! / Math.cos((helixDeg * Math.PI) / 180);
   const [r1, r2] = [(size * z1!) / 2 + 1.5 * moduleMm!, (size * z2!) / 2 + 1.5 * moduleMm!];
@@ -97,7 +97,7 @@ export function MeshSketch({ stage, centreMm }: { stage: Stage; centreMm: number
 
 /** A gear with the hole that it has, or a small round one where that is not said yet or meets the root. */
 function drawn(
-  gear: { teeth: number; moduleMm: number; helixDeg: number; backlashMm: number },
+  gear: { teeth: number; moduleMm: number; helixDeg: number },
   { boreMm, flatDepthMm, hexAcrossFlatsMm, shift = 0 }: GearBody = {},
 ): { path: string; refused?: Refused } {
   const common = { ...gear, shift, pointsPerFlank: 10 };
@@ -121,7 +121,6 @@ function withSmallHole(gear: {
   teeth: number;
   moduleMm: number;
   helixDeg: number;
-  backlashMm: number;
   shift: number;
   pointsPerFlank: number;
 }): string {

@@ -3,11 +3,20 @@
 import { Fold } from '@/ui/controls/Fold';
 import { materialForBuild } from '@/core/car/library/items';
 import type { Stage } from '@/core/car/stages/stage';
+import { type Fit, FITS } from '@/core/physics/printing/coupon';
 import { pitchesOf, USUAL_PROFILE } from '@/core/worked/transmissions/beltOfBuild';
+import {
+  USUAL_CARRIER_MM,
+  USUAL_FIT,
+  USUAL_PLANET_FIT,
+  USUAL_PLAY_MM,
+} from '@/core/worked/transmissions/made';
+import { Tick } from '@/ui/controls/Tick';
 import { gearName } from '@/words/terms';
 import { firstUp } from '@/words/lists';
 import { BELT_PROFILE_NAMES, MOUNT_SUPPORT_NAMES } from '@/words/labels/stages';
 import { DocumentChoice, DocumentField, Group } from '../../fields/fields';
+import { useBuild } from '../../session/BuildContext';
 import { LibraryPick } from '../../fields/LibraryPick';
 
 type Gear = 'pinion' | 'wheel';
@@ -36,13 +45,20 @@ export function StageFields({ stage, number }: { stage: Stage; number: number | 
             <DocumentField path={path('moduleMm')} example={0.8} />
             <DocumentField path={path('faceWidthMm')} example={8} />
             <DocumentField path={path('ringAddendum')} usual={1} />
+            <DocumentField path={path('backlashMm')} usual={USUAL_PLAY_MM} />
           </Group>
-          <Made {...field} gear="pinion" bored />
+          <Made {...field} gear="pinion" />
           <Group title={named('Planets')}>
             <LibraryPick kind="material" path={path('planet', 'material')} copy={materialForBuild} />
             <DocumentField path={path('planet', 'fillFactor')} label="Filled" usual={1} />
+            <DocumentField path={path('planet', 'boreMm')} label="Bore, for the pin" example={4} />
+            <FitField path={path('planet', 'boreFit')} usual={USUAL_PLANET_FIT} />
           </Group>
-          <Made {...field} gear="wheel" />
+          <Group title={named('Carrier')}>
+            <DocumentField path={path('carrier', 'thicknessMm')} label="Thickness" usual={USUAL_CARRIER_MM} />
+            <SeatFields path={path} of="carrier" bore={5} />
+          </Group>
+          <Made {...field} gear="wheel" ringed />
         </>
       );
     case 'bevel':
@@ -56,9 +72,10 @@ export function StageFields({ stage, number }: { stage: Stage; number: number | 
               label={stage.kind === 'bevel' ? 'Module, large end' : 'Module'}
             />
             <DocumentField path={path('faceWidthMm')} example={6} />
+            <DocumentField path={path('backlashMm')} usual={USUAL_PLAY_MM} />
           </Group>
           <Made {...field} gear="pinion" shifted={stage.kind === 'bevel'} />
-          <Made {...field} gear="wheel" />
+          <Made {...field} gear="wheel" ringed={stage.kind === 'internal'} />
         </>
       );
     default:
@@ -70,10 +87,11 @@ export function StageFields({ stage, number }: { stage: Stage; number: number | 
             <DocumentField path={path('faceWidthMm')} example={8} />
             <DocumentField path={path('backlashMm')} usual={0} />
             <DocumentField path={path('helixDeg')} usual={0} label="Helix of the pinion" />
+            {stage.helixDeg ? <DoubleField stage={stage} path={path} /> : null}
             <Slot path={path} />
           </Group>
-          <Made {...field} gear="pinion" shifted bored />
-          <Made {...field} gear="wheel" shifted bored />
+          <Made {...field} gear="pinion" shifted />
+          <Made {...field} gear="wheel" shifted />
           <MountFields {...field} />
         </>
       );
@@ -95,34 +113,74 @@ function Slot({ path }: Pick<Shared, 'path'>) {
   );
 }
 
-/** What a gear is made of, and its hole where it has one of its own. */
+/** What a gear is made of, and how it sits on its shaft; a ring has an outside instead. */
 function Made({
   stage,
   path,
   named,
   gear,
   shifted = false,
-  bored = false,
-}: Shared & { gear: Gear; shifted?: boolean; bored?: boolean }) {
+  ringed = false,
+}: Shared & { gear: Gear; shifted?: boolean; ringed?: boolean }) {
   const title = stage.kind === 'spur' && gear === 'wheel' ? 'Wheel' : firstUp(gearName(stage.kind, gear));
   return (
     <Group title={named(title)}>
       <LibraryPick kind="material" path={path(gear, 'material')} copy={materialForBuild} />
       <DocumentField path={path(gear, 'fillFactor')} label="Filled" usual={1} />
       {shifted ? <DocumentField path={path(gear, 'shift')} label="Profile shift" usual={0} /> : null}
-      {bored ? (
-        <>
-          <DocumentField path={path(gear, 'boreMm')} label="Bore" example={gear === 'pinion' ? 3.17 : 8} />
-          <DocumentField path={path(gear, 'flatDepthMm')} label="Flat, depth" />
-          <DocumentField path={path(gear, 'hexAcrossFlatsMm')} label="Or hex, across flats" />
-        </>
-      ) : null}
+      {ringed ? (
+        <DocumentField path={path(gear, 'outsideMm')} label="Outside, across" example={60} />
+      ) : (
+        <SeatFields path={path} of={gear} bore={gear === 'pinion' ? 3.17 : 8} />
+      )}
     </Group>
+  );
+}
+
+/** How a body sits on its shaft: bore at once, the rest folded. */
+function SeatFields({ path, of, bore }: Pick<Shared, 'path'> & { of: Gear | 'carrier'; bore: number }) {
+  const at = (key: string) => path(of, key);
+  return (
+    <>
+      <DocumentField path={at('boreMm')} label="Bore" example={bore} />
+      <DocumentField path={at('flatDepthMm')} label="Flat, depth" />
+      <DocumentField path={at('hexAcrossFlatsMm')} label="Or hex, across flats" />
+      <FitField path={at('boreFit')} usual={USUAL_FIT} />
+      <Fold title="Hub and bolts">
+        <DocumentField path={at('hubDiameterMm')} label="Hub, diameter" />
+        <DocumentField path={at('hubLengthMm')} label="Seat on the shaft" />
+        <DocumentField path={at('setScrewMm')} label="Set screw, hole" />
+        <DocumentField path={at('bolts')} label="Bolt holes" />
+        <DocumentField path={at('boltCircleMm')} label="Bolt circle" />
+        <DocumentField path={at('boltHoleMm')} label="Bolt hole" />
+      </Fold>
+    </>
+  );
+}
+
+const FitField = ({ path, usual }: { path: string[]; usual: Fit }) => (
+  <DocumentChoice path={path} label="Fit" options={FITS.map((fit) => [fit, fit] as const)} empty={usual} />
+);
+
+function DoubleField({ stage, path }: Pick<Shared, 'stage' | 'path'>) {
+  const { edit, closed } = useBuild();
+  return (
+    <label>
+      <Tick
+        checked={stage.doubleHelix ?? false}
+        disabled={closed}
+        onChange={(event) =>
+          edit([{ path: path('doubleHelix'), value: event.target.checked ? true : undefined }])
+        }
+      />{' '}
+      double, each half the other way
+    </label>
   );
 }
 
 function BeltFields({ stage, path, named }: Shared) {
   const small = (stage.pinionTeeth ?? 0) <= (stage.wheelTeeth ?? 0) ? 'pinion' : 'wheel';
+  const large = small === 'pinion' ? 'wheel' : 'pinion';
   const [usual] = pitchesOf(stage.beltProfile ?? USUAL_PROFILE);
   return (
     <>
@@ -141,6 +199,11 @@ function BeltFields({ stage, path, named }: Shared) {
       <Group title={named('Small pulley')}>
         <LibraryPick kind="material" path={path(small, 'material')} copy={materialForBuild} />
         <DocumentField path={path(small, 'fillFactor')} label="Filled" usual={1} />
+        <SeatFields path={path} of={small} bore={5} />
+      </Group>
+      <Group title={named('Large pulley')}>
+        <LibraryPick kind="material" path={path(large, 'material')} copy={materialForBuild} />
+        <SeatFields path={path} of={large} bore={8} />
       </Group>
     </>
   );
