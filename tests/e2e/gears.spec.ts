@@ -67,8 +67,9 @@ test('gears mesh, fit the slot, and go out as files of the right size', async ({
       .evaluate((svg) => getComputedStyle(svg).transform);
   const before = await turned();
   await expect.poll(turned).not.toBe(before);
-  await page.getByRole('button', { name: 'pinion as STL' }).click();
-  await expect(page.getByText('Give the bore of the pinion first.')).toBeVisible();
+  const made = page.getByTestId('pieces').locator('[data-piece="pinion"]');
+  await expect(made).toContainText('Needs');
+  await expect(made).toContainText('bore');
   await page
     .getByRole('region', { name: 'Pinion', exact: true })
     .getByRole('textbox', { name: 'Bore' })

@@ -62,6 +62,8 @@ test('a belt is chosen for a slot, and tuned so that it stays in its teeth', asy
   await expect(page.getByText('No microphone is to be had here')).toBeVisible();
   await page.getByRole('button', { name: 'Take it as set' }).click();
   await expect(field(page, 'Tension of a span, as set')).toHaveValue(/^11\.2/);
+  await pick(page, 'Take a belt of the library', 'Belt, 3 mm round teeth, 90 of them');
+  await expect(field(page, 'Teeth of the belt')).toHaveValue('90');
 });
 
 test('planets that do not go in are told, and the nearest set that does is taken', async ({ page }) => {
@@ -81,6 +83,8 @@ test('a mount that lets the teeth skip is made thick enough', async ({ page }) =
   await toTab(page, 'Train', 'Gears');
   await page.getByRole('textbox', { name: 'Module', exact: true }).fill('0.8');
   await page.getByRole('button', { name: 'How stiff it is' }).click();
+  await pick(page, 'Take the play of two bearings', 'Ball bearing 5 × 11 × 4');
+  await expect(field(page, 'Play of the bearings')).toHaveValue('0.016');
   await page.getByRole('combobox', { name: 'Or a beam, held' }).selectOption('cantilever');
   await field(page, 'Free length').fill('40');
   await page

@@ -105,6 +105,26 @@ export const LIBRARY_WORDS: Readonly<Record<LibraryKind, LibraryKindWords>> = {
     figures: { role: 'Sits on', teeth: 'Teeth', moduleMm: 'Module' },
     choices: { pinion: 'the motor', wheel: 'the shaft' },
   },
+  belt: {
+    one: 'belt',
+    many: 'Toothed belts',
+    about: 'Usual lengths of endless belts: a stage takes pitch, teeth and width of one.',
+    figures: { profile: 'Form', pitchMm: 'Pitch', teeth: 'Teeth', widthMm: 'Width' },
+    choices: { curvilinear: 'round teeth', trapezoidal: 'straight teeth' },
+  },
+  bearing: {
+    one: 'bearing',
+    many: 'Bearings',
+    about:
+      'Usual sizes with the middle of the normal clearance of ISO 5753-1 and static loads typical of data sheets; plain ones by judgement.',
+    figures: {
+      boreMm: 'Bore',
+      outerMm: 'Outside',
+      widthMm: 'Width',
+      playMm: 'Play across',
+      staticN: 'Static load',
+    },
+  },
   material: {
     one: 'material',
     many: 'Materials',

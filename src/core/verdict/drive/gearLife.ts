@@ -9,7 +9,7 @@ import { beltsOf } from './belts/onBelts';
 import { sideBySide, type WayFound } from '../../worked/transmissions/sideBySide';
 import { judgedStages, teethOf, type Tooth } from '../../worked/drive/toothOfBuild';
 import { worked } from '../../worked/worked';
-import { toothSettingOf } from './gears/onTeeth';
+import { drivenSetting, toothSettingOf } from './gears/onTeeth';
 import { pinionJointsOf } from './joints/pinionJoint.check';
 
 /** Every tooth of a build on a surface, the weakest first. */
@@ -64,7 +64,7 @@ export function stagePeakNm(
   surface: ChosenSurface,
   stageId: string,
 ): Assembled<number> {
-  const setting = toothSettingOf(worked(document, surface));
+  const setting = drivenSetting(worked(document, surface));
   if ('missing' in setting) return { ok: false, missing: [...setting.missing] };
   const stage = document.drive.stages.find(({ id }) => id === stageId);
   return stage

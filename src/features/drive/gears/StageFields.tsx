@@ -1,7 +1,9 @@
 'use client';
 
 import { Fold } from '@/ui/controls/Fold';
-import { materialForBuild } from '@/core/car/library/items';
+import type { Patch } from '@/core/base/patch';
+import { itemsOf, materialForBuild } from '@/core/car/library/items';
+import type { LibraryItem } from '@/core/car/library/kinds';
 import type { Stage } from '@/core/car/stages/stage';
 import { type Fit, FITS } from '@/core/physics/printing/coupon';
 import { pitchesOf, USUAL_PROFILE } from '@/core/worked/transmissions/beltOfBuild';
@@ -16,6 +18,9 @@ import { gearName } from '@/words/terms';
 import { firstUp } from '@/words/lists';
 import { BELT_PROFILE_NAMES, MOUNT_SUPPORT_NAMES } from '@/words/labels/stages';
 import { DocumentChoice, DocumentField, Group } from '../../fields/fields';
+import { useReader } from '@/ui/reader';
+import { AddFrom } from '../../fields/AddFrom';
+import { libraryOptions } from '../../fields/libraryOptions';
 import { useBuild } from '../../session/BuildContext';
 import { LibraryPick } from '../../fields/LibraryPick';
 
@@ -137,6 +142,33 @@ function Made({
   );
 }
 
+/** Figures of a thing of the library, put where they belong in the stage. */
+function FromLibrary<K extends 'belt' | 'bearing'>({
+  kind,
+  label,
+  take,
+}: {
+  kind: K;
+  label: string;
+  take(data: LibraryItem<K>['data']): Patch;
+}) {
+  const { library, edit, closed } = useBuild();
+  const { reader } = useReader();
+  const items = itemsOf(library, kind);
+  if (closed) return null;
+  return (
+    <AddFrom
+      label={label}
+      path={`library.${kind}`}
+      options={libraryOptions(items, reader)}
+      onAdd={(wanted) => {
+        const item = items.find(({ id }) => id === wanted);
+        if (item) edit(take(item.data));
+      }}
+    />
+  );
+}
+
 /** How a body sits on its shaft: bore at once, the rest folded. */
 function SeatFields({ path, of, bore }: Pick<Shared, 'path'> & { of: Gear | 'carrier'; bore: number }) {
   const at = (key: string) => path(of, key);
@@ -185,6 +217,16 @@ function BeltFields({ stage, path, named }: Shared) {
   return (
     <>
       <Group title={named('Belt')}>
+        <FromLibrary
+          kind="belt"
+          label="Take a belt of the library"
+          take={({ profile, pitchMm, teeth, widthMm }) => [
+            { path: path('beltProfile'), value: profile },
+            { path: path('pitchMm'), value: pitchMm },
+            { path: path('beltTeeth'), value: teeth },
+            { path: path('faceWidthMm'), value: widthMm },
+          ]}
+        />
         <DocumentChoice
           path={path('beltProfile')}
           options={Object.entries(BELT_PROFILE_NAMES) as [keyof typeof BELT_PROFILE_NAMES, string][]}
@@ -215,6 +257,11 @@ function MountFields({ stage, path, named }: Shared) {
     <Group title={named('Mount between the shafts')}>
       <Fold title="How stiff it is" open={stage.mount !== undefined}>
         <DocumentField path={path('bearingPlayMm')} usual={0} />
+        <FromLibrary
+          kind="bearing"
+          label="Take the play of two bearings"
+          take={({ playMm }) => [{ path: path('bearingPlayMm'), value: 2 * playMm }]}
+        />
         <DocumentField path={path('mount', 'stiffnessNPerMm')} example={400} />
         <DocumentChoice
           path={path('mount', 'support')}

@@ -1,4 +1,6 @@
 import { battery } from './battery';
+import { bearing } from './bearing';
+import { belt } from './belt';
 import { compound } from './compound';
 import { controller } from './controller';
 import { coupon } from './coupon';
@@ -25,6 +27,8 @@ export const LIBRARY_KIND_RECORDS = {
   compound,
   stage,
   gear,
+  belt,
+  bearing,
   material,
   servo,
   regulator,
