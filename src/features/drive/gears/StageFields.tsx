@@ -1,27 +1,18 @@
 'use client';
 
 import { Fold } from '@/ui/controls/Fold';
-import type { Patch } from '@/core/base/patch';
-import { itemsOf, materialForBuild } from '@/core/car/library/items';
-import type { LibraryItem } from '@/core/car/library/kinds';
+import { materialForBuild } from '@/core/car/library/items';
 import type { Stage } from '@/core/car/stages/stage';
-import { type Fit, FITS } from '@/core/physics/printing/coupon';
 import { pitchesOf, USUAL_PROFILE } from '@/core/worked/transmissions/beltOfBuild';
-import {
-  USUAL_CARRIER_MM,
-  USUAL_FIT,
-  USUAL_PLANET_FIT,
-  USUAL_PLAY_MM,
-} from '@/core/worked/transmissions/made';
+import { USUAL_CARRIER_MM, USUAL_PLANET_FIT, USUAL_PLAY_MM } from '@/core/worked/transmissions/made';
 import { Tick } from '@/ui/controls/Tick';
 import { gearName } from '@/words/terms';
 import { firstUp } from '@/words/lists';
 import { BELT_PROFILE_NAMES, MOUNT_SUPPORT_NAMES } from '@/words/labels/stages';
 import { DocumentChoice, DocumentField, Group } from '../../fields/fields';
-import { useReader } from '@/ui/reader';
-import { AddFrom } from '../../fields/AddFrom';
-import { libraryOptions } from '../../fields/libraryOptions';
 import { useBuild } from '../../session/BuildContext';
+import { FitField, SeatFields } from './SeatFields';
+import { FromLibrary, FromSolved } from './TakeFrom';
 import { LibraryPick } from '../../fields/LibraryPick';
 
 type Gear = 'pinion' | 'wheel';
@@ -142,58 +133,6 @@ function Made({
   );
 }
 
-/** Figures of a thing of the library, put where they belong in the stage. */
-function FromLibrary<K extends 'belt' | 'bearing'>({
-  kind,
-  label,
-  take,
-}: {
-  kind: K;
-  label: string;
-  take(data: LibraryItem<K>['data']): Patch;
-}) {
-  const { library, edit, closed } = useBuild();
-  const { reader } = useReader();
-  const items = itemsOf(library, kind);
-  if (closed) return null;
-  return (
-    <AddFrom
-      label={label}
-      path={`library.${kind}`}
-      options={libraryOptions(items, reader)}
-      onAdd={(wanted) => {
-        const item = items.find(({ id }) => id === wanted);
-        if (item) edit(take(item.data));
-      }}
-    />
-  );
-}
-
-/** How a body sits on its shaft: bore at once, the rest folded. */
-function SeatFields({ path, of, bore }: Pick<Shared, 'path'> & { of: Gear | 'carrier'; bore: number }) {
-  const at = (key: string) => path(of, key);
-  return (
-    <>
-      <DocumentField path={at('boreMm')} label="Bore" example={bore} />
-      <DocumentField path={at('flatDepthMm')} label="Flat, depth" />
-      <DocumentField path={at('hexAcrossFlatsMm')} label="Or hex, across flats" />
-      <FitField path={at('boreFit')} usual={USUAL_FIT} />
-      <Fold title="Hub and bolts">
-        <DocumentField path={at('hubDiameterMm')} label="Hub, diameter" />
-        <DocumentField path={at('hubLengthMm')} label="Seat on the shaft" />
-        <DocumentField path={at('setScrewMm')} label="Set screw, hole" />
-        <DocumentField path={at('bolts')} label="Bolt holes" />
-        <DocumentField path={at('boltCircleMm')} label="Bolt circle" />
-        <DocumentField path={at('boltHoleMm')} label="Bolt hole" />
-      </Fold>
-    </>
-  );
-}
-
-const FitField = ({ path, usual }: { path: string[]; usual: Fit }) => (
-  <DocumentChoice path={path} label="Fit" options={FITS.map((fit) => [fit, fit] as const)} empty={usual} />
-);
-
 function DoubleField({ stage, path }: Pick<Shared, 'stage' | 'path'>) {
   const { edit, closed } = useBuild();
   return (
@@ -263,6 +202,7 @@ function MountFields({ stage, path, named }: Shared) {
           take={({ playMm }) => [{ path: path('bearingPlayMm'), value: 2 * playMm }]}
         />
         <DocumentField path={path('mount', 'stiffnessNPerMm')} example={400} />
+        <FromSolved path={path('mount', 'stiffnessNPerMm')} />
         <DocumentChoice
           path={path('mount', 'support')}
           label="Or a beam, held"

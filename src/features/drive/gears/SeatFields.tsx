@@ -1,0 +1,39 @@
+'use client';
+
+import { Fold } from '@/ui/controls/Fold';
+import { type Fit, FITS } from '@/core/physics/printing/coupon';
+import { USUAL_FIT } from '@/core/worked/transmissions/made';
+import { DocumentChoice, DocumentField } from '../../fields/fields';
+
+/** How a body sits on its shaft: bore at once, the rest folded. */
+export function SeatFields({
+  path,
+  of,
+  bore,
+}: {
+  path(...keys: string[]): string[];
+  of: 'pinion' | 'wheel' | 'carrier';
+  bore: number;
+}) {
+  const at = (key: string) => path(of, key);
+  return (
+    <>
+      <DocumentField path={at('boreMm')} label="Bore" example={bore} />
+      <DocumentField path={at('flatDepthMm')} label="Flat, depth" />
+      <DocumentField path={at('hexAcrossFlatsMm')} label="Or hex, across flats" />
+      <FitField path={at('boreFit')} usual={USUAL_FIT} />
+      <Fold title="Hub and bolts">
+        <DocumentField path={at('hubDiameterMm')} label="Hub, diameter" />
+        <DocumentField path={at('hubLengthMm')} label="Seat on the shaft" />
+        <DocumentField path={at('setScrewMm')} label="Set screw, hole" />
+        <DocumentField path={at('bolts')} label="Bolt holes" />
+        <DocumentField path={at('boltCircleMm')} label="Bolt circle" />
+        <DocumentField path={at('boltHoleMm')} label="Bolt hole" />
+      </Fold>
+    </>
+  );
+}
+
+export const FitField = ({ path, usual }: { path: string[]; usual: Fit }) => (
+  <DocumentChoice path={path} label="Fit" options={FITS.map((fit) => [fit, fit] as const)} empty={usual} />
+);
