@@ -13,6 +13,7 @@ const GEAR_NAMES: Readonly<Partial<Record<StageKind, Partial<Record<GearRole, st
   bevel: { pinion: 'bevel pinion', wheel: 'bevel wheel' },
   internal: { wheel: 'internal ring' },
   planetary: { pinion: 'sun', wheel: 'ring' },
+  differential: { pinion: 'planet of the differential', wheel: 'side gear of the differential' },
 };
 
 export const gearName = (kind: StageKind, role: GearRole): string => GEAR_NAMES[kind]?.[role] ?? role;

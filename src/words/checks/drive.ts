@@ -140,6 +140,12 @@ export const GEAR_SENTENCES: Sentences<'gears'> = {
     `The inner teeth of the ring of ${ring} must be ${limit} modules high at most, or they dig into the planets.`,
   'gears.assembly.goes': ({ sun, ring, planets, gap }) =>
     `${planets} planets go in between sun ${sun} and ring ${ring}${gap ? `, ${gap} from tip to tip` : ''}.`,
+  'gears.assembly.insideUneven': ({ planets, side }) =>
+    `${planets} planets do not go evenly between side gears of ${side}: twice ${side} teeth do not divide by ${planets}.`,
+  'gears.assembly.insideTouch': ({ planets, overlap }) =>
+    `${planets} planets of the differential run into each other by ${overlap}.`,
+  'gears.assembly.insideGoes': ({ planets, side, gap }) =>
+    `${counted(planets, 'planet', 'planets')} ${planets === 1 ? 'goes' : 'go'} in between side gears of ${side} teeth${gap ? `, ${gap} from tip to tip` : ''}.`,
   'gears.wear.none': () => 'Neither gear is of a material that wears away.',
   'gears.wear.hours': (gear) =>
     `The flank of the ${gearNamed(gear)} is worn by ${gear.worn} after ${gear.beyond ? 'over ' : ''}${gear.hours} of such driving.`,

@@ -7,7 +7,8 @@ import { formatNumber, formatText, type Reader } from '@/core/base/units/formatQ
 import type { QuantityName } from '@/core/base/units/quantities';
 import type { StageSeen } from '@/core/worked/transmissions/stageSeen';
 import { planetTeethOf } from '@/core/worked/drive/stageTeeth';
-import { counted } from '../lists';
+import { counted, firstUp } from '../lists';
+import { gearName } from '../terms';
 
 /** A figure of a stage, what it is held against, and what would help. */
 export interface StageFigureLine {
@@ -28,6 +29,8 @@ export function stageAnswer(stage: Stage, seen: StageSeen, reader: Reader): stri
   const teeth = `${stage.pinionTeeth} and ${stage.wheelTeeth} teeth`;
   switch (seen.by) {
     case 'bevel':
+      if (stage.kind === 'differential')
+        return `Planets of ${stage.pinionTeeth} and side gears of ${stage.wheelTeeth} teeth, cones of ${q(seen.cones.pinion.coneAngleDeg, 'angleDeg')} and ${q(seen.cones.wheel.coneAngleDeg, 'angleDeg')}.`;
       return `${teeth} on cones of ${q(seen.cones.pinion.coneAngleDeg, 'angleDeg')} and ${q(seen.cones.wheel.coneAngleDeg, 'angleDeg')} that meet in one point, ${q(seen.cones.coneDistanceMm, 'lengthMm')} from the large end.`;
     case 'planetary':
       return `${counted(stage.planets!, 'planet', 'planets')} of ${planetTeethOf(stage)} teeth ${seen.set.assembles && seen.set.planetsClear ? 'go in' : 'do not go in'} between sun ${stage.pinionTeeth} and ring ${stage.wheelTeeth}: ${formatNumber(seen.set.ratio, reader.locale, 3)} : 1.`;
@@ -76,12 +79,12 @@ function bevelLines(stage: Stage, cones: Cones, reader: Reader): StageFigureLine
       ...(cones.contactRatio < 1.1 ? { tone: 'over' as const } : {}),
     },
     ...(['pinion', 'wheel'] as const).map((gear) => ({
-      name: gear === 'pinion' ? 'Pinion, over the tips' : 'Wheel, over the tips',
+      name: `${firstUp(gearName(stage.kind, gear))}, over the tips`,
       value: q(cones[gear].tipDiameterMm, 'lengthMm', 4),
       against: `its tips stand ${q(cones[gear].crownToApexMm, 'lengthMm', 4)} from the point of the cones`,
     })),
     ...cut.map((gear) => ({
-      name: gear === 'pinion' ? 'Pinion undercut' : 'Wheel undercut',
+      name: `${firstUp(gearName(stage.kind, gear))} undercut`,
       value: formatNumber(stage[gear === 'pinion' ? 'pinionTeeth' : 'wheelTeeth']!, reader.locale, 3),
       against: `${cones[gear].minTeethNoUndercut} teeth would be whole, or shift the pinion out`,
       tone: 'tight' as const,

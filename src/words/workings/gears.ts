@@ -4,7 +4,7 @@ import type { Workings } from '../write';
 
 const SHIGLEY = 'Shigley, Mechanical Engineering Design';
 
-type Toothed = Extract<StageKind, 'spur' | 'internal' | 'bevel' | 'planetary'>;
+type Toothed = Extract<StageKind, 'spur' | 'internal' | 'bevel' | 'planetary' | 'differential'>;
 
 /** How the force on a tooth comes of its torque, where what is left of its stress comes from, and who says so. */
 const TOOTH: Readonly<
@@ -24,6 +24,12 @@ const TOOTH: Readonly<
     force: (module, teeth) => `2·T/d in the middle of the face; ${module} · ${teeth} at the large end`,
     further: 'for the taper of the teeth and an uneven face',
     source: 'ch. 15 (K_m), Lewis along the cone',
+  },
+  differential: {
+    force: (module, teeth) =>
+      `half the torque of the case over the planets, in the middle of the face; ${module} · ${teeth} at the large end`,
+    further: 'for the taper of the teeth and an uneven face',
+    source: 'ch. 15 (K_m), Lewis along the cone; planets bent both ways',
   },
   planetary: {
     force: (module, teeth) =>

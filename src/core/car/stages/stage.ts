@@ -3,7 +3,16 @@ import type { BeltProfile } from '../../physics/transmissions/beltDefinition';
 import type { BeamSupport } from '../../physics/transmissions/opening';
 import type { ChosenMaterial } from '../material/material';
 
-export const STAGE_KINDS = ['spur', 'internal', 'bevel', 'belt', 'chain', 'planetary', 'direct'] as const;
+export const STAGE_KINDS = [
+  'spur',
+  'internal',
+  'bevel',
+  'belt',
+  'chain',
+  'planetary',
+  'differential',
+  'direct',
+] as const;
 export type StageKind = (typeof STAGE_KINDS)[number];
 
 export type Axle = 'front' | 'rear';
@@ -68,7 +77,10 @@ export interface GearMount {
   material?: ChosenMaterial;
 }
 
-/** One reduction stage; a planetary stage counts sun and ring, the ring held. */
+/**
+ * One reduction stage; a planetary stage counts sun and ring, the ring held. A differential counts the teeth of its planets and
+ * of its side gears, and turns its axle as fast as its case.
+ */
 export interface Stage {
   id: string;
   kind: StageKind;
@@ -94,7 +106,7 @@ export interface Stage {
   slotMaxMm?: number;
   pinion?: GearBody;
   wheel?: GearBody;
-  /** Of a planetary stage. */
+  /** Of a planetary stage; of a differential their number alone. */
   planet?: Pick<GearBody, 'material' | 'fillFactor' | 'boreMm' | 'boreFit'>;
   carrier?: Carrier;
   planets?: number;
@@ -121,7 +133,7 @@ export interface Stage {
 
 /** Turns in over turns out of one stage by its teeth, or else as typed; undefined while neither is known. */
 export function stageRatio(stage: Stage): number | undefined {
-  if (stage.kind === 'direct') return 1;
+  if (stage.kind === 'direct' || stage.kind === 'differential') return 1;
   if (stage.pinionTeeth === undefined || stage.wheelTeeth === undefined) return stage.ratio;
   const teeth = stage.wheelTeeth / stage.pinionTeeth;
   return stage.kind === 'planetary' ? 1 + teeth : teeth;

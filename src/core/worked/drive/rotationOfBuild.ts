@@ -36,6 +36,7 @@ const KINDS: Readonly<Record<Exclude<Stage['kind'], 'bevel'>, ParallelKind>> = {
   belt: 'belt',
   chain: 'chain',
   planetary: 'planetary',
+  differential: 'coupling',
   direct: 'coupling',
 };
 

@@ -3,7 +3,11 @@ import type { Stage } from '../../car/stages/stage';
 
 /** Whether a stage has teeth that strip. */
 export const hasTeeth = ({ kind }: Stage): boolean =>
-  kind === 'spur' || kind === 'internal' || kind === 'bevel' || kind === 'planetary';
+  kind === 'spur' || kind === 'internal' || kind === 'planetary' || isConical({ kind });
+
+/** Whether its teeth lie on cones that taper to one point. */
+export const isConical = ({ kind }: Pick<Stage, 'kind'>): boolean =>
+  kind === 'bevel' || kind === 'differential';
 
 /** Whether a drive has gears of a kind, or may still get them. */
 export const mayHave = (drive: Drive, kind: (stage: Stage) => boolean): boolean =>
@@ -24,6 +28,13 @@ export const planetaryStages = (stages: readonly Stage[]): Stage[] =>
   stages.filter(
     ({ kind, pinionTeeth, wheelTeeth }) =>
       kind === 'planetary' && pinionTeeth !== undefined && wheelTeeth !== undefined,
+  );
+
+/** Differentials with teeth inside. */
+export const differentialStages = (stages: readonly Stage[]): Stage[] =>
+  stages.filter(
+    ({ kind, pinionTeeth, wheelTeeth }) =>
+      kind === 'differential' && pinionTeeth !== undefined && wheelTeeth !== undefined,
   );
 
 /** Stages that can be seen; a direct one has nothing to show. */

@@ -50,6 +50,7 @@ type Bendings = Partial<Record<GearRole, ToothBending>>;
 export function bendingOf(stage: Stage, under: StageUnder): Bendings {
   switch (stage.kind) {
     case 'bevel':
+    case 'differential':
       return bevelTeeth(stage, under);
     case 'planetary':
       return planetaryTeeth(stage, under);
@@ -148,7 +149,13 @@ function helicalTeeth(stage: Stage, under: StageUnder): Bendings {
 }
 
 function bevelTeeth(stage: Stage, under: StageUnder): Bendings {
-  const found = (temperatureC: number) => gearBevel({ ...pairOf(stage, under), temperatureC });
+  const { torqueNm, speedRpm, ...given } = pairOf(stage, under);
+  const load =
+    stage.kind === 'differential'
+      ? // the wheels of an axle turn alike on a straight: its teeth rest on each other
+        { differential: { pinions: stage.planets!, caseTorqueNm: under.pinionNm } }
+      : { torqueNm, speedRpm };
+  const found = (temperatureC: number) => gearBevel({ ...given, ...load, temperatureC });
   const pair = found(under.pinionC);
   const { pinion, wheel } = atBoth(found, under);
   const whole = (gear: ToothStrength & { torqueNm: number; axialForceN: number }): ToothBending => ({

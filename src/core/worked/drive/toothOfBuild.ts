@@ -8,7 +8,7 @@ import { RAD_PER_S_PER_RPM } from '../../base/constants';
 import { bisect } from '../../base/numeric/root';
 import { dynamicAt, gearStrength, type GearStrengthResult } from '../../physics/gears/strength';
 import { bendingOf, GEAR_ROLES, type GearRole, planetTeethOf, type ToothBending } from './stageTeeth';
-import { hasTeeth } from './stageKinds';
+import { hasTeeth, isConical } from './stageKinds';
 import type { DriveRunInput } from '../../physics/motion/definition';
 import { gearTemperatures } from './gearTemperature';
 import { atStage, type PeakTorques, peakTorques, type StageLoad } from './peakTorque';
@@ -45,7 +45,7 @@ export function toothMissing(stage: Stage): string[] {
   const { id, kind, moduleMm, faceWidthMm, pinion, wheel, pinionTeeth = 0, wheelTeeth = 0 } = stage;
   const at = (key: string) => `drive.stages.${id}.${key}`;
   const few = (teeth: number, mate: number) =>
-    teeth === 0 || (kind === 'bevel' ? teeth * Math.hypot(1, teeth / mate) : teeth) < FEWEST_TEETH;
+    teeth === 0 || (isConical(stage) ? teeth * Math.hypot(1, teeth / mate) : teeth) < FEWEST_TEETH;
   return [
     ...(moduleMm === undefined ? [at('moduleMm')] : []),
     ...(faceWidthMm === undefined ? [at('faceWidthMm')] : []),
@@ -53,12 +53,13 @@ export function toothMissing(stage: Stage): string[] {
     ...(wheel?.material ? [] : [at('wheel.material')]),
     ...(few(pinionTeeth, wheelTeeth) ? [at('pinionTeeth:tooFew')] : []),
     ...(few(wheelTeeth, pinionTeeth) ? [at('wheelTeeth:tooFew')] : []),
-    ...(kind === 'bevel' && moduleMm !== undefined && faceWidthMm !== undefined
+    ...(isConical(stage) && moduleMm !== undefined && faceWidthMm !== undefined
       ? faceWidthMm >= (moduleMm * Math.hypot(pinionTeeth, wheelTeeth)) / 2
         ? [at('faceWidthMm:cone')]
         : []
       : []),
     ...(kind === 'planetary' ? setMissing(stage) : []),
+    ...(kind === 'differential' && stage.planets === undefined ? [at('planets')] : []),
   ];
 }
 
@@ -139,13 +140,12 @@ const TWICE = 2;
 
 /** Face at which a tooth holds twice what it sees; none where the cone of a bevel is too short for it. */
 function widthFor(stage: Stage, margin: number, marginAt: (mm: number) => number): number | undefined {
-  const { kind, faceWidthMm = 0, moduleMm = 0, helixDeg = 0 } = stage;
+  const { faceWidthMm = 0, moduleMm = 0, helixDeg = 0 } = stage;
   const straight = (faceWidthMm * TWICE) / margin;
-  if (kind !== 'bevel' && helixDeg === 0) return straight;
-  const most =
-    kind === 'bevel'
-      ? 0.999 * (moduleMm / 2) * Math.hypot(stage.pinionTeeth!, stage.wheelTeeth!)
-      : WIDEST * straight;
+  if (!isConical(stage) && helixDeg === 0) return straight;
+  const most = isConical(stage)
+    ? 0.999 * (moduleMm / 2) * Math.hypot(stage.pinionTeeth!, stage.wheelTeeth!)
+    : WIDEST * straight;
   return marginAt(most) < TWICE ? undefined : bisect((mm) => (marginAt(mm) < TWICE ? 1 : -1), 0, most);
 }
 

@@ -58,6 +58,12 @@ function forceN(stage: Stage, piece: PieceName, body: Body, pinionNm: number): n
     case 'bevel': {
       const { coneDistanceMm, cone } = backConeOf(body);
       const mean = (cone.pitchDiameterMm / 2) * (1 - body.faceWidthMm / (2 * coneDistanceMm));
+      // each planet of a differential passes its part of either half
+      if (stage.kind === 'differential') {
+        const side =
+          (mean * stage.wheelTeeth!) / (piece === 'wheel' ? stage.wheelTeeth! : stage.pinionTeeth!);
+        return (1000 * pinionNm) / 2 / planets / side;
+      }
       return (1000 * pinionNm * (piece === 'wheel' ? ratio : 1)) / mean;
     }
     case 'ring': {

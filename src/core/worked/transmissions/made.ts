@@ -41,6 +41,7 @@ export const USUAL_PLAY_MM = 0.1;
 /** Rim of a ring behind its roots, modules. */
 export const USUAL_RIM = 2;
 export const USUAL_CARRIER_MM = 4;
+const SIDE_GEARS = 2;
 /** A pin stands out of its planet by this much, mm. */
 const PIN_BEYOND_MM = 0.5;
 const COS_20 = Math.cos(Math.PI / 9);
@@ -55,6 +56,11 @@ export function piecesOf(document: BuildDocument, stage: Stage, library: readonl
       return [maker.gear('pinion'), maker.ring()];
     case 'bevel':
       return [maker.bevel('pinion'), maker.bevel('wheel')];
+    case 'differential':
+      return [
+        { ...maker.bevel('pinion'), copies: stage.planets ?? 1 },
+        { ...maker.bevel('wheel'), copies: SIDE_GEARS },
+      ];
     case 'planetary':
       return [maker.gear('pinion'), maker.planet(), maker.ring(), maker.carrier()];
     case 'belt':

@@ -6,7 +6,7 @@ import type { PlanetaryResult } from '../../physics/planetary/definition';
 import type { BeltResult } from '../../physics/transmissions/beltDefinition';
 import type { ChainResult } from '../../physics/transmissions/chain';
 import { meshOrRefusal } from '../drive/stageMesh';
-import { isSpur } from '../drive/stageKinds';
+import { isConical, isSpur } from '../drive/stageKinds';
 import { beltMissing, beltOrRefusal, chainMissing, chainOrRefusal } from './beltOfBuild';
 import { placesMissing, setOfStage } from './setOfBuild';
 
@@ -35,6 +35,7 @@ export function stageSeen(stage: Stage): StageSeen {
     case 'internal':
       return { by: 'internal', centreMm: (stage.moduleMm! * (stage.wheelTeeth! - stage.pinionTeeth!)) / 2 };
     case 'bevel':
+    case 'differential':
       return orRefused(() => ({ by: 'bevel', cones: bevelOf(stage) }));
     case 'planetary':
       return orRefused(() => ({ by: 'planetary', set: setOfStage(stage) }));
@@ -73,8 +74,7 @@ function missingToSee(stage: Stage): string[] {
   if (stage.pinionTeeth === undefined || stage.wheelTeeth === undefined) return ['drive.stages'];
   const noModule = stage.moduleMm === undefined ? [at('moduleMm')] : [];
   if (stage.kind === 'planetary') return [...noModule, ...placesMissing(stage)];
-  if (stage.kind === 'bevel')
-    return [...noModule, ...(stage.faceWidthMm === undefined ? [at('faceWidthMm')] : [])];
+  if (isConical(stage)) return [...noModule, ...(stage.faceWidthMm === undefined ? [at('faceWidthMm')] : [])];
   if (stage.kind === 'internal' && stage.wheelTeeth - stage.pinionTeeth < LEAST_DIFFERENCE)
     return [...noModule, at('wheelTeeth:internal')];
   return isSpur(stage) || stage.kind === 'internal' ? noModule : ['drive.stages'];

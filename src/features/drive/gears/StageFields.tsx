@@ -17,6 +17,12 @@ import { LibraryPick } from '../../fields/LibraryPick';
 
 type Gear = 'pinion' | 'wheel';
 
+const TITLES = {
+  bevel: 'Bevel pair',
+  differential: 'Differential',
+  internal: 'Pinion in its ring',
+} as const;
+
 /** What one stage is made of, by its kind. */
 export function StageFields({ stage, number }: { stage: Stage; number: number | undefined }) {
   const path = (...keys: string[]) => ['drive', 'stages', stage.id, ...keys];
@@ -58,19 +64,21 @@ export function StageFields({ stage, number }: { stage: Stage; number: number | 
         </>
       );
     case 'bevel':
+    case 'differential':
     case 'internal':
       return (
         <>
-          <Group title={named(stage.kind === 'bevel' ? 'Bevel pair' : 'Pinion in its ring')}>
+          <Group title={named(TITLES[stage.kind])}>
             <DocumentField
               path={path('moduleMm')}
               example={1}
-              label={stage.kind === 'bevel' ? 'Module, large end' : 'Module'}
+              label={stage.kind === 'internal' ? 'Module' : 'Module, large end'}
             />
             <DocumentField path={path('faceWidthMm')} example={6} />
+            {stage.kind === 'differential' ? <DocumentField path={path('planets')} example={2} /> : null}
             <DocumentField path={path('backlashMm')} usual={USUAL_PLAY_MM} />
           </Group>
-          <Made {...field} gear="pinion" shifted={stage.kind === 'bevel'} />
+          <Made {...field} gear="pinion" shifted={stage.kind !== 'internal'} />
           <Made {...field} gear="wheel" ringed={stage.kind === 'internal'} />
         </>
       );

@@ -24,7 +24,11 @@ import { AddFrom } from '../../fields/AddFrom';
 import { useBuild } from '../../session/BuildContext';
 import { DocumentField, Group } from '../../fields/fields';
 
-const TEETH = { planetary: ['Sun teeth', 'Ring teeth'], default: ['Pinion teeth', 'Wheel teeth'] } as const;
+const TEETH = {
+  planetary: ['Sun teeth', 'Ring teeth'],
+  differential: ['Planet teeth', 'Side gear teeth'],
+  default: ['Pinion teeth', 'Wheel teeth'],
+} as const;
 
 /** Reduction stages with their teeth; the ratio is turns of the motor a turn of the wheel. */
 export function Stages({ withAxle = false }: { withAxle?: boolean }) {
@@ -94,7 +98,7 @@ function StageRow({ stage, index, withAxle }: { stage: Stage; index: number; wit
   const { edit, closed } = useBuild();
   const { reader } = useReader();
   const ratio = stageRatio(stage);
-  const names = stage.kind === 'planetary' ? TEETH.planetary : TEETH.default;
+  const names = TEETH[stage.kind === 'planetary' || stage.kind === 'differential' ? stage.kind : 'default'];
   const path = (key: string) => ['drive', 'stages', stage.id, key];
   const plain = stage.kind !== 'direct' && (ratio === undefined || ratio === stage.ratio);
   // a plain ratio ends where both counts say it

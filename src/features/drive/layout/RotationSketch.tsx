@@ -21,6 +21,7 @@ const STAGE_WORDS: Readonly<Record<Stage['kind'], string>> = {
   belt: 'belt',
   chain: 'chain',
   planetary: 'planetary',
+  differential: 'differential',
   direct: 'coupling',
 };
 

@@ -5,9 +5,16 @@ import type { Stage } from '../../../car/stages/stage';
 import { planetarySearch } from '../../../physics/planetary/planetarySearch';
 import type { PlanetaryResult } from '../../../physics/planetary/definition';
 import { placesMissing, setOfStage } from '../../../worked/transmissions/setOfBuild';
-import { planetaryStages } from '../../../worked/drive/stageKinds';
+import { differentialStages, planetaryStages } from '../../../worked/drive/stageKinds';
+import { insideMissing, insideOfStage } from '../../../worked/transmissions/insideOfStage';
 import { defineCheck, type Found, type Proposal } from '../../engine/check';
 import { assemblyFace } from './assembly.face';
+
+/** The planets of a differential, and the teeth of a side gear. */
+interface Inside {
+  planets: number;
+  side: number;
+}
 
 interface OfSet {
   sun: number;
@@ -21,23 +28,31 @@ declare module '../../../base/finding' {
     'gears.assembly.touch': OfSet & { overlap: Measure };
     'gears.assembly.involute': OfSet & { limit: Measure };
     'gears.assembly.goes': OfSet & { gap?: Measure };
+    'gears.assembly.insideUneven': Inside;
+    'gears.assembly.insideTouch': Inside & { overlap: Measure };
+    'gears.assembly.insideGoes': Inside & { gap?: Measure };
   }
 }
 
-/** Whether the planets go in, clear each other, and mesh the ring without interference. */
+/** Whether the planets of a set or a differential go in, clear each other, and mesh without interference. */
 export const assembly = defineCheck({
   ...assemblyFace,
   find: ({ document }): Found => {
     const stages = planetaryStages(document.drive.stages);
-    const missing = stages.flatMap(placesMissing);
+    const inside = differentialStages(document.drive.stages);
+    const missing = [...stages.flatMap(placesMissing), ...inside.flatMap(insideMissing)];
     if (missing.length > 0) return { missing };
-    const told = stages.map((stage) => tell(stage, setOfStage(stage)));
+    const told = [...stages.map((stage) => tell(stage, setOfStage(stage))), ...inside.map(tellInside)];
     return told.find(({ state }) => state === 'over') ?? told[0]!;
   },
-  remedies: ({ document }) =>
-    planetaryStages(document.drive.stages)
+  remedies: ({ document }) => [
+    ...planetaryStages(document.drive.stages)
       .filter((stage) => placesMissing(stage).length === 0)
       .flatMap(otherSets),
+    ...differentialStages(document.drive.stages)
+      .filter((stage) => insideMissing(stage).length === 0)
+      .flatMap(otherInsides),
+  ],
 });
 
 type Told = Extract<Found, { finding: object; state?: unknown }> & { state: 'over' | 'clear' };
@@ -71,6 +86,43 @@ function tell({ pinionTeeth, wheelTeeth, planets, moduleMm }: Stage, set: Planet
       ...(gap === undefined || moduleMm === undefined ? {} : { gap: inMm(gap) }),
     }),
   };
+}
+
+function tellInside(stage: Stage): Told {
+  const { assembles, clear, gapDeg } = insideOfStage(stage);
+  const of = { planets: stage.planets!, side: stage.wheelTeeth! };
+  const inDeg = (deg: number) => measure(deg, 'angleDeg', 3);
+  if (!clear)
+    return {
+      state: 'over',
+      finding: finding('gears.assembly.insideTouch', { ...of, overlap: inDeg(-gapDeg!) }),
+    };
+  if (!assembles) return { state: 'over', finding: finding('gears.assembly.insideUneven', of) };
+  return {
+    state: 'clear',
+    finding: finding('gears.assembly.insideGoes', {
+      ...of,
+      ...(gapDeg === undefined ? {} : { gap: inDeg(gapDeg) }),
+    }),
+  };
+}
+
+/** Another number of planets, or side gears whose teeth they divide. */
+function otherInsides(stage: Stage): Proposal[] {
+  const path = (key: string) => ['drive', 'stages', stage.id, key];
+  const goes = (change: Partial<Stage>) => {
+    const { assembles, clear } = insideOfStage({ ...stage, ...change });
+    return assembles && clear;
+  };
+  return [
+    ...[2, 4, 3]
+      .filter((planets) => planets !== stage.planets && goes({ planets }))
+      .map((planets) => ({ patch: [{ path: path('planets'), value: planets }], cost: 2 as const })),
+    ...[1, -1, 2]
+      .map((more) => stage.wheelTeeth! + more)
+      .filter((wheelTeeth) => wheelTeeth >= stage.pinionTeeth! && goes({ wheelTeeth }))
+      .map((wheelTeeth) => ({ patch: [{ path: path('wheelTeeth'), value: wheelTeeth }], cost: 2 as const })),
+  ];
 }
 
 /** A change of a set, with the ring's teeth so low that they stay on the planets' involutes. */

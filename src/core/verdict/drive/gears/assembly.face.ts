@@ -1,7 +1,7 @@
 import { defineFace } from '../../engine/check';
-import { planetaryStages } from '../../../worked/drive/stageKinds';
+import { differentialStages, planetaryStages } from '../../../worked/drive/stageKinds';
 
-/** Whether the planets go in, clear each other, and mesh the ring without interference. */
+/** Whether the planets of a set or a differential go in, clear each other, and mesh without interference. */
 export const assemblyFace = defineFace({
   id: 'gears.assembly',
   at: { segment: 'drive', side: 'gears' },
@@ -9,7 +9,7 @@ export const assemblyFace = defineFace({
   anySurface: true,
   quantity: 'count',
   kind: 'floor',
-  applies: ({ drive }) => planetaryStages(drive.stages).length > 0,
+  applies: ({ drive }) => planetaryStages(drive.stages).length + differentialStages(drive.stages).length > 0,
   provenBy: { run: 'look', how: 'landThenTeeth' },
   supports: [],
 });

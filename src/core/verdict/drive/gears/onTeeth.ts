@@ -9,6 +9,7 @@ import {
   toothMissing,
   type ToothSetting,
 } from '../../../worked/drive/toothOfBuild';
+import { isConical } from '../../../worked/drive/stageKinds';
 import type { Worked } from '../../../worked/worked';
 import type { Found, Proposal } from '../../engine/check';
 
@@ -75,7 +76,7 @@ const widestBevelMm = ({ pinionTeeth, wheelTeeth, moduleMm }: Stage): number =>
   moduleMm! * Math.min(10, 0.15 * Math.hypot(pinionTeeth!, wheelTeeth!));
 
 export function wider({ stage }: Tooth, widthMm: number): Proposal[] {
-  const most = stage.kind === 'bevel' ? widestBevelMm(stage) : WIDEST_MODULES * stage.moduleMm!;
+  const most = isConical(stage) ? widestBevelMm(stage) : WIDEST_MODULES * stage.moduleMm!;
   if (widthMm <= stage.faceWidthMm! || widthMm > most) return [];
   return [{ patch: [{ path: ['drive', 'stages', stage.id, 'faceWidthMm'], value: widthMm }], cost: 1 }];
 }
@@ -84,14 +85,15 @@ export function wider({ stage }: Tooth, widthMm: number): Proposal[] {
 const MODULES_MM = [0.4, 0.5, 0.6, 0.8, 1, 1.25, 1.5, 2, 2.5, 3];
 
 /** Larger teeth of a bevel or planetary pair, whose size is not tied to a motor's slot; the face grows with a bevel's cone. */
-export function coarser({ stage: { id, kind, moduleMm = 0, faceWidthMm = 0 } }: Tooth): Proposal[] {
-  if (kind !== 'bevel' && kind !== 'planetary') return [];
+export function coarser({ stage }: Tooth): Proposal[] {
+  const { id, kind, moduleMm = 0, faceWidthMm = 0 } = stage;
+  if (!isConical(stage) && kind !== 'planetary') return [];
   return MODULES_MM.filter((size) => size > moduleMm * 1.01)
     .slice(0, 2)
     .map((size) => ({
       patch: [
         { path: ['drive', 'stages', id, 'moduleMm'], value: size },
-        ...(kind === 'bevel'
+        ...(isConical(stage)
           ? [
               {
                 path: ['drive', 'stages', id, 'faceWidthMm'],
