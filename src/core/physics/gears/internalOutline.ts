@@ -21,6 +21,16 @@ export const ringRadii = ({ teeth, moduleMm, addendum = 1 }: InternalOutlineInpu
   root: (moduleMm * teeth) / 2 + ROOT_DEPTH * moduleMm,
 });
 
+/** Rim behind the roots of the inner teeth that a ring is never made thinner than, modules. */
+export const LEAST_RIM = 0.75;
+
+/** Radius from which the flanks are involutes, mm. */
+export const involuteFromMm = (input: InternalOutlineInput): number =>
+  Math.max(
+    ringRadii(input).tip,
+    ((input.moduleMm * input.teeth) / 2) * Math.cos((input.pressureAngleDeg ?? 20) * RAD),
+  );
+
 /**
  * Inner contour of one space of a ring and of the tooth behind it, clockwise, the space's middle on +y: its flanks are
  * those of the teeth of an outer gear, involutes outside the base circle, radial below it.
@@ -41,7 +51,7 @@ export function internalStretches(input: InternalOutlineInput): Stretch[] {
         involute(angle) -
         involute(Math.acos(Math.min(1, base / Math.max(radius, base)))),
     );
-  const from = Math.max(tip, base);
+  const from = involuteFromMm(input);
   const flank = Array.from({ length: pointsPerFlank }, (_, k): Polar => {
     const radius = from + ((root - from) * k) / (pointsPerFlank - 1);
     return { radius, angle: half(radius) };

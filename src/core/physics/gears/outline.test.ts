@@ -1,5 +1,8 @@
 import { refusalOf } from '../../fixtures/refused';
+import { fromBase64 } from '../../base/base64';
 import { parse } from '../../base/schema/parse';
+import { readStl } from '../meshFiles/readStl';
+import { measureMesh } from '../solid/measure';
 import { gearOutline, type OutlineInput } from './outline';
 import { gearOutlineSchema } from './outline.schema';
 
@@ -200,5 +203,51 @@ describe('gear.outline', () => {
     expect(outline({ teeth: 12, moduleMm: 1, boreMm: 3, shift: 0.9 }).notes[0]!.code).toBe(
       'note.gearOutline.pointed',
     );
+  });
+});
+
+describe('the outline of a ring with inner teeth', () => {
+  const ring = (more: object = {}) =>
+    gearOutline(parse(gearOutlineSchema, { teeth: 48, moduleMm: 1, internal: true, outsideMm: 56, ...more }));
+
+  it('is its inner contour from tip to root within a rim, its flanks involutes from the base circle on', () => {
+    const { outline: inner, rim, flankFromMm, bore } = ring({ addendum: 0.9 });
+    const radii = inner.map((point) => Math.hypot(...point));
+    expect(Math.min(...radii)).toBeCloseTo(23.1, 9);
+    expect(Math.max(...radii)).toBeCloseTo(25.25, 9);
+    for (const point of rim!) expect(Math.hypot(...point)).toBeCloseTo(28, 9);
+    expect(flankFromMm).toBeCloseTo(23.1, 9);
+    expect(bore).toBeUndefined();
+    // of few teeth the base circle lies outside the tips: 9.40 over 8.75
+    expect(ring({ teeth: 20, addendum: 1.25, outsideMm: 30 }).flankFromMm).toBeCloseTo(
+      10 * Math.cos(20 * rad),
+      9,
+    );
+  });
+
+  it('goes out as files with both contours, watertight as a solid', () => {
+    const { files } = ring({ faceWidthMm: 6, files: ['svg', 'dxf', 'stl'] });
+    expect(files.svg!.match(/Z/g)).toHaveLength(2);
+    expect(files.dxf!.match(/POLYLINE/g)).toHaveLength(2);
+    const bytes = fromBase64(files.stl!, 'stl');
+    const mesh = readStl(bytes, 'stl');
+    const measured = measureMesh(mesh, {});
+    expect(measured.watertight).toBe(true);
+    const area = (points: readonly (readonly [number, number])[]) =>
+      Math.abs(points.slice(1).reduce((sum, [x, y], k) => sum + points[k]![0] * y - x * points[k]![1], 0)) /
+      2;
+    const { outline: inner, rim } = ring();
+    expect(measured.volumeMm3 / (6 * (area(rim!) - area(inner)))).toBeCloseTo(1, 5);
+  });
+
+  it('refuses a thin rim, a missing outside, and what a ring does not have', () => {
+    const at = (more: object) => refusalOf(() => ring(more)).path;
+    expect(at({ outsideMm: 51 })).toBe('outsideMm');
+    expect(at({ outsideMm: undefined })).toBe('outsideMm');
+    expect(at({ boreMm: 5 })).toBe('boreMm');
+    expect(at({ helixDeg: 10 })).toBe('helixDeg');
+    expect(
+      refusalOf(() => parse(gearOutlineSchema, { teeth: 20, moduleMm: 1, boreMm: 5, outsideMm: 40 })).path,
+    ).toBe('outsideMm');
   });
 });

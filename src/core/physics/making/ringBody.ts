@@ -1,26 +1,17 @@
 import { refusal } from '../../base/errors';
-import { type Measure, measure } from '../../base/measure';
+import { measure } from '../../base/measure';
 import { circleStretches } from '../gears/bore';
-import { internalStretches, type InternalOutlineInput, ringRadii } from '../gears/internalOutline';
+import { internalStretches, type InternalOutlineInput, LEAST_RIM, ringRadii } from '../gears/internalOutline';
 import { closedBody } from './closed';
 import { boltHoles, type Fittings } from './fittings';
 import type { Kernel, Shape3D } from './kernel';
 import { edgesOf, level, roundAbout, roundAll } from './wires';
-
-declare module '../../base/errors' {
-  interface RefusalFacts {
-    'making.rim': { least: Measure };
-  }
-}
 
 export interface RingBodyInput
   extends InternalOutlineInput, Pick<Fittings, 'bolts' | 'boltCircleMm' | 'boltHoleMm'> {
   faceWidthMm: number;
   outsideMm: number;
 }
-
-/** Rim behind the roots of the inner teeth that a ring is never made thinner than, modules. */
-export const LEAST_RIM = 0.75;
 
 /**
  * A ring with inner teeth as a solid, space 0 on +y.

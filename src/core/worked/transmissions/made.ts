@@ -104,7 +104,10 @@ class Maker {
 
   bevel(piece: Pair): Piece {
     const { stage } = this;
-    const { common, missing, seat } = this.seated(piece, stage[piece] ?? {});
+    // the planets of a differential turn on their pins
+    const turns = stage.kind === 'differential' && piece === 'pinion';
+    const body = { ...(turns ? { boreFit: USUAL_PLANET_FIT } : {}), ...stage[piece] };
+    const { common, missing, seat } = this.seated(piece, body);
     return this.whole(piece, { ...common, missing: [...this.needs(), ...missing] }, () => ({
       kind: 'bevel',
       gear: piece,

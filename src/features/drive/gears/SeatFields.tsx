@@ -10,10 +10,13 @@ export function SeatFields({
   path,
   of,
   bore,
+  fit = USUAL_FIT,
 }: {
   path(...keys: string[]): string[];
   of: 'pinion' | 'wheel' | 'carrier';
   bore: number;
+  /** Where none is chosen. */
+  fit?: Fit;
 }) {
   const at = (key: string) => path(of, key);
   return (
@@ -21,7 +24,7 @@ export function SeatFields({
       <DocumentField path={at('boreMm')} label="Bore" example={bore} />
       <DocumentField path={at('flatDepthMm')} label="Flat, depth" />
       <DocumentField path={at('hexAcrossFlatsMm')} label="Or hex, across flats" />
-      <FitField path={at('boreFit')} usual={USUAL_FIT} />
+      <FitField path={at('boreFit')} usual={fit} />
       <Fold title="Hub and bolts">
         <DocumentField path={at('hubDiameterMm')} label="Hub, diameter" />
         <DocumentField path={at('hubLengthMm')} label="Seat on the shaft" />

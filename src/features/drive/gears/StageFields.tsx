@@ -135,7 +135,12 @@ function Made({
       {ringed ? (
         <DocumentField path={path(gear, 'outsideMm')} label="Outside, across" example={60} />
       ) : (
-        <SeatFields path={path} of={gear} bore={gear === 'pinion' ? 3.17 : 8} />
+        <SeatFields
+          path={path}
+          of={gear}
+          bore={gear === 'pinion' ? 3.17 : 8}
+          {...(stage.kind === 'differential' && gear === 'pinion' ? { fit: USUAL_PLANET_FIT } : {})}
+        />
       )}
     </Group>
   );
