@@ -58,7 +58,7 @@ export function StageFigure({
           {acts}
         </Toggles>
       </figcaption>
-      <div className={gearsCss.mesh} role="img" aria-label={says} style={{ height: SKETCH_HEIGHT }}>
+      <div className={gearsCss.mesh} role="img" aria-label={says}>
         <div className={gearsCss.meshmid} style={{ width: SKETCH_WIDTH, height: SKETCH_HEIGHT }}>
           {children}
         </div>

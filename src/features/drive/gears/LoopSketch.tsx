@@ -19,6 +19,8 @@ export interface Loop {
 /** One pitch of the belt goes by in this long, s. */
 const PITCH_S = 0.35;
 const DEG = 180 / Math.PI;
+/** Middle of a belt's tooth inside its pitch line, pitches. */
+const TOOTH_IN = 0.15;
 
 /** Both pulleys or sprockets with the loop round them to scale, with as many teeth or links as it has. */
 export function LoopSketch({ loop }: { loop: Loop }) {
@@ -38,12 +40,18 @@ export function LoopSketch({ loop }: { loop: Loop }) {
     [kind, pitchMm, teeth, r1, r2],
   );
   const lean = Math.asin((r2 - r1) / centreMm);
-  const at = (x: number, r: number, side: 1 | -1) =>
-    `${x - scale * r * Math.sin(lean)},${y - side * scale * r * Math.cos(lean)}`;
-  const loopPath =
-    `M${at(x1, r1, 1)}L${at(x2, r2, 1)}` +
-    `A${scale * r2},${scale * r2} 0 ${lean > 0 ? 1 : 0} 1 ${at(x2, r2, -1)}` +
-    `L${at(x1, r1, -1)}A${scale * r1},${scale * r1} 0 ${lean < 0 ? 1 : 0} 1 ${at(x1, r1, 1)}`;
+  /** Round both wheels, so far inside the pitch line. */
+  const round = (insideMm: number) => {
+    const [a, b] = [r1 - insideMm, r2 - insideMm];
+    const at = (x: number, r: number, side: 1 | -1) =>
+      `${x - scale * r * Math.sin(lean)},${y - side * scale * r * Math.cos(lean)}`;
+    return (
+      `M${at(x1, a, 1)}L${at(x2, b, 1)}` +
+      `A${scale * b},${scale * b} 0 ${lean > 0 ? 1 : 0} 1 ${at(x2, b, -1)}` +
+      `L${at(x1, a, -1)}A${scale * a},${scale * a} 0 ${lean < 0 ? 1 : 0} 1 ${at(x1, a, 1)}`
+    );
+  };
+  const loopPath = round(0);
   const step = scale * pitchMm;
   return (
     <StageFigure
@@ -84,10 +92,11 @@ export function LoopSketch({ loop }: { loop: Loop }) {
         <path
           className={turning ? gearsCss.running : undefined}
           style={{ '--step': `${-step}px`, '--pitch': `${PITCH_S}s` } as CSSProperties}
-          d={loopPath}
+          d={kind === 'belt' ? round(TOOTH_IN * pitchMm) : loopPath}
+          pathLength={count * step}
           fill="none"
           stroke="var(--ink)"
-          strokeWidth={kind === 'belt' ? step * 0.5 : step * 0.55}
+          strokeWidth={kind === 'belt' ? step * 2 * TOOTH_IN : step * 0.55}
           strokeLinecap={kind === 'belt' ? 'butt' : 'round'}
           strokeDasharray={kind === 'belt' ? `${step * 0.42} ${step * 0.58}` : `0 ${step}`}
         />
