@@ -27,6 +27,7 @@ import { bareRun } from './floor';
 import { benchDriving } from './driving';
 import { benchField } from './field';
 import { benchLearn } from './learn';
+import { benchMaking } from './making';
 import { benchSolid } from './solid';
 import { libraryCorner } from './librarySolver';
 
@@ -291,5 +292,6 @@ line(
 
 benchDriving(car, floor * 1000);
 benchSolid();
+await benchMaking();
 benchField(car);
 benchLearn(marshHareA, car);
