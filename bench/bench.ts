@@ -8,7 +8,7 @@ import { driveRun } from '@/core/physics/motion/run';
 import { runInputOf } from '@/core/worked/motion/runOfBuild';
 import { planSweep, type SweepBattery, type SweepMotor } from '@/core/physics/search/sweep';
 import { itemsOf } from '@/core/car/library/items';
-import { STARTING_LIBRARY } from '@/core/car/library/kinds';
+import { STARTING_LIBRARY } from '@/core/car/library/starting';
 import { marshHareA, marshHareB } from '@/db/seed/marshHare';
 import { suspensionSweep, type SweepInput } from '@/core/physics/corner/sweep';
 import { tractionAssist } from '@/core/physics/aids/tractionAssist';

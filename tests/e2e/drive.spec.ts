@@ -1,7 +1,7 @@
 import { expect, field, freshName, pick, readyBuild, saved, test, toSegment } from './page';
 import { numberIn, toTab } from './driveTabs';
 import { itemsOf } from '@/core/car/library/items';
-import { STARTING_LIBRARY } from '@/core/car/library/kinds';
+import { STARTING_LIBRARY } from '@/core/car/library/starting';
 
 const massOf = (pack: string) =>
   itemsOf(STARTING_LIBRARY, 'battery').find(({ id }) => id === pack)!.data.massG;

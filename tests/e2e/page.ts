@@ -3,7 +3,7 @@ import { type BuildDocument, emptyDocument } from '@/core/car/document/document'
 import { applyPatch } from '@/core/base/patch';
 import { startingCar } from '@/core/car/library/startingCar';
 import { itemsOf, tyreForBuild } from '@/core/car/library/items';
-import { STARTING_LIBRARY } from '@/core/car/library/kinds';
+import { STARTING_LIBRARY } from '@/core/car/library/starting';
 
 /** A page on which any console error and any request off loopback fails the test; expected answers are named in `allow`. */
 export const test = base.extend<{ allow: { statuses: number[]; words?: RegExp } }>({

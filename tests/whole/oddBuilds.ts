@@ -4,7 +4,8 @@ import { applyPatch, type Edit, isItemList, type Path } from '@/core/base/patch'
 import { finishPatch } from '@/core/car/unfinished/unfinished';
 import { car } from '@/core/fixtures/car';
 import { itemsOf, tyreForBuild } from '@/core/car/library/items';
-import { type LibraryItem, type LibraryKind, STARTING_LIBRARY } from '@/core/car/library/kinds';
+import type { LibraryItem, LibraryKind } from '@/core/car/library/kinds';
+import { STARTING_LIBRARY } from '@/core/car/library/starting';
 import { randomFrom } from '@/core/base/numeric/random';
 import { marshHareDocuments } from '@/db/seed/marshHareRevisions';
 import { tinWren } from '@/db/seed/tinWren';

@@ -5,7 +5,7 @@ import { prerenderToNodeStream } from 'react-dom/static';
 import type { BuildDocument } from '@/core/car/document/document';
 import type { Segment } from '@/core/verdict/engine/segments';
 import type { PrintSheet } from '@/core/car/records/prints';
-import { STARTING_LIBRARY } from '@/core/car/library/kinds';
+import { STARTING_LIBRARY } from '@/core/car/library/starting';
 import { BuildFrame } from '@/features/frame/BuildFrame';
 import { packBuild } from '@/features/session/packedBuild';
 import { SegmentPage } from '@/features/SegmentPage';

@@ -1,5 +1,5 @@
 import { eq, sql } from 'drizzle-orm';
-import { STARTING_LIBRARY } from '@/core/car/library/kinds';
+import { STARTING_LIBRARY } from '@/core/car/library/starting';
 import type { Database } from '../client';
 import { DoorError } from '../errors';
 import type { WorkshopSettings } from '@/core/verdict/settings';

@@ -9,7 +9,8 @@ import type {
   Transmitter,
 } from '@/core/car/document/power';
 import { itemsOf, loadForBuild, materialForBuild, tyreForBuild } from '@/core/car/library/items';
-import { type LibraryFigures, type LibraryKind, STARTING_LIBRARY } from '@/core/car/library/kinds';
+import type { LibraryFigures, LibraryKind } from '@/core/car/library/kinds';
+import { STARTING_LIBRARY } from '@/core/car/library/starting';
 
 function item<K extends LibraryKind>(kind: K, id: string) {
   const found = itemsOf(STARTING_LIBRARY, kind).find((one) => one.id === id);

@@ -1,6 +1,6 @@
 import type { BuildDocument } from '@/core/car/document/document';
 import type { ChosenPrinter, ListEntry } from '@/core/car/document/print';
-import { STARTING_LIBRARY } from '@/core/car/library/kinds';
+import { STARTING_LIBRARY } from '@/core/car/library/starting';
 import { itemsOf } from '@/core/car/library/items';
 import { normalFrom } from '@/core/base/numeric/random';
 import type { CopySheet, PrintSheet, WearPlace, PrintHow } from '@/core/car/records/prints';

@@ -1,10 +1,16 @@
-import { LIBRARY_KIND_RECORDS, LIBRARY_KINDS, type LibraryItem } from '@/core/car/library/kinds';
+import {
+  LIBRARY_KIND_RECORDS,
+  LIBRARY_KINDS,
+  type LibraryItem,
+  type LibraryKind,
+} from '@/core/car/library/kinds';
+import { STARTING } from '@/core/car/library/starting';
 import { libraryTells } from './libraryTells';
 
 const METRIC = { locale: 'en-GB', units: 'metric' } as const;
 const plain = (text: string) => text.replace(/\s/g, ' ');
-const firstOf = (kind: keyof typeof LIBRARY_KIND_RECORDS) => {
-  const { id, data } = LIBRARY_KIND_RECORDS[kind].starting[0]!;
+const firstOf = (kind: LibraryKind) => {
+  const { id, data } = STARTING[kind][0]!;
   return { id, kind, data } as unknown as LibraryItem;
 };
 

@@ -3,13 +3,11 @@ import { applyPatch, type Path } from '../../base/patch';
 import { emptyDocument } from '../document/document';
 import { parseDocument } from '../document/document.schema';
 import { startingCar } from '../library/startingCar';
-import { LIBRARY_KIND_RECORDS, LIBRARY_KINDS, type LibraryItem } from '../library/kinds';
+import { STARTING_LIBRARY } from '../library/starting';
 import { finishPatch, mergeBuilds } from '../unfinished/unfinished';
 import { assumedPaths, assuming, isAssumed } from './assumed';
 
-const LIBRARY = LIBRARY_KINDS.flatMap((kind) =>
-  LIBRARY_KIND_RECORDS[kind].starting.map(({ id, data }) => ({ id, kind, data }) as unknown as LibraryItem),
-);
+const LIBRARY = STARTING_LIBRARY;
 const blank = (scale: number, massBudgetG: number, targetMps?: number) => ({
   ...emptyDocument(),
   brief: {

@@ -4,7 +4,7 @@ import { overallRatio } from '../../car/document/drive';
 import { CalcError } from '../../base/errors';
 import { car } from '../../fixtures/car';
 import { itemsOf } from '../../car/library/items';
-import { STARTING_LIBRARY } from '../../car/library/kinds';
+import { STARTING_LIBRARY } from '../../car/library/starting';
 import { planExplorer, takeRow } from './explorer';
 import { driveRun } from '../../physics/motion/run';
 import { runInputOf } from '../motion/runOfBuild';

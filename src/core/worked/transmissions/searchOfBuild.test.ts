@@ -2,7 +2,7 @@ import { applyPatch } from '../../base/patch';
 import type { BuildDocument } from '../../car/document/document';
 import { overallRatio } from '../../car/document/drive';
 import { itemsOf } from '../../car/library/items';
-import { STARTING_LIBRARY } from '../../car/library/kinds';
+import { STARTING_LIBRARY } from '../../car/library/starting';
 import { geared } from '../../fixtures/geared';
 import { planetarySearch } from '../../physics/planetary/planetarySearch';
 import { gearSearch } from '../../physics/transmissions/gearSearch';

@@ -17,8 +17,6 @@ export interface CouponReading {
   measuredMm?: number;
 }
 
-const STARTING_COUPONS: readonly { id: string; data: ReadCoupon }[] = [];
-
 export const coupon = defineLibraryKind<ReadCoupon, 'samples' | 'gaps'>({
   figures: {
     printer: { text: 80 },
@@ -26,5 +24,4 @@ export const coupon = defineLibraryKind<ReadCoupon, 'samples' | 'gaps'>({
   },
   blank: {},
   tells: [],
-  starting: STARTING_COUPONS,
 });

@@ -8,8 +8,8 @@ export interface LibraryKindRecord<Data extends { name: string }, Nested extends
   readonly blank: Partial<Omit<Data, 'name'>>;
   /** What a builder chooses by, beside the name. */
   readonly tells: readonly Exclude<keyof Data, 'name' | Nested>[];
-  /** What a new workshop holds of it. */
-  readonly starting: readonly { readonly id: string; readonly data: Data }[];
+  /** For its type alone: what the workshop holds of one. */
+  readonly holds?: Data;
 }
 
 export const defineLibraryKind = <Data extends { name: string }, Nested extends keyof Data = never>(

@@ -44,15 +44,10 @@ export type LibraryKind = keyof Records;
 export const LIBRARY_KINDS = Object.keys(LIBRARY_KIND_RECORDS) as LibraryKind[];
 
 /** What the workshop holds of each kind; a build copies the figures. */
-export type LibraryFigures = { [K in LibraryKind]: Records[K]['starting'][number]['data'] };
+export type LibraryFigures = { [K in LibraryKind]: NonNullable<Records[K]['holds']> };
 
 export interface LibraryItem<K extends LibraryKind = LibraryKind> {
   id: string;
   kind: K;
   data: LibraryFigures[K];
 }
-
-/** What a new workshop's library holds. */
-export const STARTING_LIBRARY: readonly LibraryItem[] = LIBRARY_KINDS.flatMap((kind) =>
-  LIBRARY_KIND_RECORDS[kind].starting.map(({ id, data }): LibraryItem => ({ id, kind, data })),
-);

@@ -1,0 +1,3 @@
+import type { ReadCoupon } from '../kinds/coupon';
+
+export const STARTING_COUPONS: readonly { id: string; data: ReadCoupon }[] = [];
