@@ -68,6 +68,10 @@ import { fitCoupon } from './physics/printing/coupon';
 import { fitCouponSchema } from './physics/printing/coupon.schema';
 import { printEstimate } from './physics/printing/estimate';
 import { printCalibrateSchema, printEstimateSchema } from './physics/printing/estimate.schema';
+import { seriesFit } from './physics/bench/series';
+import { seriesFitSchema } from './physics/bench/series.schema';
+import { impactStaircase } from './physics/bench/staircase';
+import { impactStaircaseSchema } from './physics/bench/staircase.schema';
 import { holesSolve } from './physics/printing/holes/solve';
 import { holesSolveSchema } from './physics/printing/holes/solve.schema';
 import { printPlates } from './physics/printing/plates';
@@ -166,6 +170,7 @@ const OPERATIONS = {
   'gear.strength': { schema: gearStrengthSchema, run: gearStrength },
   'gpx.speed': { schema: gpxSpeedSchema, run: gpxSpeed },
   'holes.solve': { schema: holesSolveSchema, run: holesSolve },
+  'impact.staircase': { schema: impactStaircaseSchema, run: impactStaircase },
   'joint.capacity': { schema: jointCapacitySchema, run: jointCapacity },
   'life.estimate': { schema: lifeEstimateSchema, run: lifeEstimate },
   'landing.impact': { schema: landingImpactSchema, run: landingImpact },
@@ -186,6 +191,7 @@ const OPERATIONS = {
   'section.properties': { schema: sectionPropertiesSchema, run: sectionProperties },
   'servo.steer': { schema: servoSteerSchema, run: servoSteer },
   'servo.torque': { schema: servoTorqueSchema, run: servoTorque },
+  'series.fit': { schema: seriesFitSchema, run: seriesFit },
   'shaft.check': { schema: shaftCheckSchema, run: shaftCheck },
   'spares.stock': { schema: sparesStockSchema, run: sparesStock },
   'spring.rate': { schema: springRateSchema, run: springRate },

@@ -19,6 +19,7 @@ import { DRIVE_NOTES } from './notes/drive';
 import { PARTS_NOTES } from './notes/parts';
 import { RECORD_NOTES } from './notes/record';
 import { TRANSMISSION_NOTES } from './notes/transmissions';
+import { BENCH_NOTES } from './notes/bench';
 import { ORIENT_SENTENCES } from './orient';
 import { type Sentences, written } from './write';
 import { messageOf } from './refusals/problemOf';
@@ -56,6 +57,7 @@ const SENTENCES = {
   ...PARTS_NOTES,
   ...RECORD_NOTES,
   ...TRANSMISSION_NOTES,
+  ...BENCH_NOTES,
 } satisfies { readonly [C in FindingCode]: unknown };
 
 /** Findings one after the other. */

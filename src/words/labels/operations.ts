@@ -37,6 +37,7 @@ export const OPERATION_SUMMARIES: Readonly<Record<OperationName, string>> = {
   'gear.strength': 'bending and wear of a tooth, and the width that holds',
   'gpx.speed': 'top speed, distance and time from a satellite track',
   'holes.solve': 'a hole pattern from caliper readings, its errors and the reading that is wrong',
+  'impact.staircase': 'blows up and down: the energy that breaks half, its interval, the next blow, variants',
   'joint.capacity': 'torque that a joint between shaft and gear carries at a temperature',
   'life.estimate': 'mean life of a part from hours and failures, with its bounds',
   'landing.impact': 'the car dropped on its wheels: forces, travel, stops, and the drop that it takes',
@@ -58,6 +59,8 @@ export const OPERATION_SUMMARIES: Readonly<Record<OperationName, string>> = {
   'section.properties': 'area, second moments and section moduli of a cross-section',
   'servo.steer': 'torque that steering asks of a servo against what it gives',
   'servo.torque': 'torque and speed of a servo at a voltage',
+  'series.fit':
+    'one setting with several results a value: curve, best value with its interval, what to try next',
   'shaft.check': 'bending, torsion and whirl of a shaft',
   'spares.stock': 'spares to carry so that nothing runs out, and what to print ahead',
   'spring.rate': 'rate, index and solid length of a coil spring',

@@ -76,6 +76,7 @@ import {
   OPENING_REFUSALS,
 } from './transmissions';
 import { MAKING_REFUSALS } from './making';
+import { BENCH_REFUSALS } from './bench';
 
 /** The words of every refusal; a code without any does not compile. */
 const REFUSALS = {
@@ -97,6 +98,7 @@ const REFUSALS = {
   ...HELICAL_REFUSALS,
   ...PLANETARY_REFUSALS,
   ...GEAR_SEARCH_REFUSALS,
+  ...BENCH_REFUSALS,
   ...OPENING_REFUSALS,
   ...JOINT_REFUSALS,
   ...SERVO_REFUSALS,

@@ -1,0 +1,21 @@
+import type { Refusals } from './refusals';
+
+/** What the bench for blows and series of settings refuses. */
+export const BENCH_REFUSALS: Refusals<'blow' | 'staircase' | 'series'> = {
+  'blow.oneWay': () => [
+    'is told in no way, or in several',
+    'give the energy, or what fell and from where, or the swing of a hammer',
+  ],
+  'blow.half': ({ other }) => [`is missing beside ${other}`, 'give both, or tell the energy another way'],
+  'series.twice': ({ x }) => [`${x} occurs twice`, 'put its results into one list'],
+  'series.shape': () => [
+    'needs three values of the setting for a curve',
+    'try another value, or take a line',
+  ],
+  'staircase.twice': ({ id }) => [`“${id}” occurs twice`, 'name each variant once'],
+  'staircase.broken': ({ part }) => [`“${part}” was broken before`, 'hit a whole copy'],
+  'staircase.predicted': () => [
+    'must be an energy, or a force that breaks it with its stiffness',
+    'give the one or the other',
+  ],
+};
