@@ -70,6 +70,8 @@ import { printEstimate } from './physics/printing/estimate';
 import { printCalibrateSchema, printEstimateSchema } from './physics/printing/estimate.schema';
 import { seriesFit } from './physics/bench/series';
 import { seriesFitSchema } from './physics/bench/series.schema';
+import { wheelBalanceRun } from './physics/bench/balanceRun';
+import { wheelBalanceRunSchema } from './physics/bench/balanceRun.schema';
 import { impactStaircase } from './physics/bench/staircase';
 import { impactStaircaseSchema } from './physics/bench/staircase.schema';
 import { holesSolve } from './physics/printing/holes/solve';
@@ -203,6 +205,7 @@ const OPERATIONS = {
   'traction.assist': { schema: tractionAssistSchema, run: tractionAssist },
   'tyre.spin': { schema: tyreSpinSchema, run: tyreSpin },
   'wheel.balance': { schema: wheelBalanceSchema, run: wheelBalance },
+  'wheel.balanceRun': { schema: wheelBalanceRunSchema, run: wheelBalanceRun },
   'yaw.assist': { schema: yawAssistSchema, run: yawAssist },
 } satisfies Readonly<Record<string, Operation>>;
 

@@ -178,6 +178,7 @@ describe('calc', () => {
       'traction.assist',
       'tyre.spin',
       'wheel.balance',
+      'wheel.balanceRun',
       'yaw.assist',
       '',
     ]);

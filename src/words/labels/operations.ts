@@ -72,5 +72,6 @@ export const OPERATION_SUMMARIES: Readonly<Record<OperationName, string>> = {
   'traction.assist': 'throttle held back by wheel slip on a straight, with a sensor of magnets',
   'tyre.spin': 'growth of a tyre with speed, and where it bursts or runs away',
   'wheel.balance': 'pull of an imbalance, and what to stick on opposite it',
+  'wheel.balanceRun': 'where a wheel is heavy, by vibration amplitudes with a trial weight at three places',
   'yaw.assist': 'a gyro on the steering: whether a kick or a step settles, and up to which gain',
 };

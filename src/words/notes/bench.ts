@@ -1,8 +1,16 @@
 import type { Sentences } from '../write';
 import { counted } from '../lists';
 
-/** What the bench for blows and series of settings found. */
-export const BENCH_NOTES: Sentences<'staircase' | 'note.staircase' | 'series' | 'note.series'> = {
+/** What balancing, blows and series of settings found. */
+export const BENCH_NOTES: Sentences<
+  'balanceRun' | 'note.balanceRun' | 'staircase' | 'note.staircase' | 'series' | 'note.series'
+> = {
+  'balanceRun.apart': ({ off, allowed }) =>
+    `The runs do not agree: they are off by ${off} %, over the ${allowed} % that readings of that error may be. Was the weight at the place that was noted, and the speed the same?`,
+  'balanceRun.worse': () =>
+    'It shakes no less than before: were the angles counted the other way round the wheel?',
+  'note.balanceRun.light': () =>
+    'The trial weight is under a fifth of what is out of balance: a heavier one shows it more surely.',
   'staircase.weakened': ({ variant, parts }) =>
     `${counted(parts, 'copy', 'copies')} of ${variant} broke at no more than they had held before: blows add up. Hit a fresh copy each time.`,
   'staircase.reused': ({ variant, parts }) =>

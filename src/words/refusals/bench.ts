@@ -1,7 +1,23 @@
 import type { Refusals } from './refusals';
 
-/** What the bench for blows and series of settings refuses. */
-export const BENCH_REFUSALS: Refusals<'blow' | 'staircase' | 'series'> = {
+/** What balancing, blows and series of settings refuse. */
+export const BENCH_REFUSALS: Refusals<'balanceRun' | 'blow' | 'staircase' | 'series'> = {
+  'balanceRun.angles': () => [
+    'need three different angles at least',
+    'put the trial weight at three places round the wheel',
+  ],
+  'balanceRun.shows': ({ errorPct }) => [
+    `all lie within ${errorPct} % of the run without a weight: they show nothing`,
+    'take a heavier trial weight',
+  ],
+  'balanceRun.together': ({ other }) => [
+    `is missing beside ${other}`,
+    'give mass and speed together, or neither',
+  ],
+  'balanceRun.between': ({ apart }) => [
+    `leave the correction in a gap of ${apart}, which two weights cannot span`,
+    'add a place on that side',
+  ],
   'blow.oneWay': () => [
     'is told in no way, or in several',
     'give the energy, or what fell and from where, or the swing of a hammer',

@@ -61,7 +61,7 @@ export const through = (
   );
 
 /** Inverse by elimination with pivots. */
-function inverted(matrix: readonly (readonly number[])[]): number[][] {
+export function inverted(matrix: readonly (readonly number[])[]): number[][] {
   const size = matrix.length;
   const rows = matrix.map((row, i) => [...row, ...Array.from({ length: size }, (_, j) => (i === j ? 1 : 0))]);
   for (let column = 0; column < size; column++) {
