@@ -29,13 +29,32 @@ export function SeatFields({
         <DocumentField path={at('hubDiameterMm')} label="Hub, diameter" />
         <DocumentField path={at('hubLengthMm')} label="Seat on the shaft" />
         <DocumentField path={at('setScrewMm')} label="Set screw, hole" />
-        <DocumentField path={at('bolts')} label="Bolt holes" />
-        <DocumentField path={at('boltCircleMm')} label="Bolt circle" />
-        <DocumentField path={at('boltHoleMm')} label="Bolt hole" />
+        <BoltFields at={at} />
       </Fold>
     </>
   );
 }
+
+/** Screws on a circle. */
+function BoltFields({ at }: { at(key: string): string[] }) {
+  return (
+    <>
+      <DocumentField path={at('bolts')} label="Bolt holes" />
+      <DocumentField path={at('boltCircleMm')} label="Bolt circle" />
+      <DocumentField path={at('boltHoleMm')} label="Bolt hole" />
+    </>
+  );
+}
+
+/** A ring's rim, and how it is held. */
+export const RimFields = ({ path }: { path(...keys: string[]): string[] }) => (
+  <>
+    <DocumentField path={path('wheel', 'outsideMm')} label="Outside, across" example={60} />
+    <Fold title="Bolts through the rim">
+      <BoltFields at={(key) => path('wheel', key)} />
+    </Fold>
+  </>
+);
 
 export const FitField = ({ path, usual }: { path: string[]; usual: Fit }) => (
   <DocumentChoice path={path} label="Fit" options={FITS.map((fit) => [fit, fit] as const)} empty={usual} />

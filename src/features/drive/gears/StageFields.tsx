@@ -11,7 +11,7 @@ import { firstUp } from '@/words/lists';
 import { BELT_PROFILE_NAMES, MOUNT_SUPPORT_NAMES } from '@/words/labels/stages';
 import { DocumentChoice, DocumentField, Group } from '../../fields/fields';
 import { useBuild } from '../../session/BuildContext';
-import { FitField, SeatFields } from './SeatFields';
+import { FitField, RimFields, SeatFields } from './SeatFields';
 import { FromLibrary, FromSolved } from './TakeFrom';
 import { LibraryPick } from '../../fields/LibraryPick';
 
@@ -133,7 +133,7 @@ function Made({
       <DocumentField path={path(gear, 'fillFactor')} label="Filled" usual={1} />
       {shifted ? <DocumentField path={path(gear, 'shift')} label="Profile shift" usual={0} /> : null}
       {ringed ? (
-        <DocumentField path={path(gear, 'outsideMm')} label="Outside, across" example={60} />
+        <RimFields path={path} />
       ) : (
         <SeatFields
           path={path}
