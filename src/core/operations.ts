@@ -72,6 +72,8 @@ import { seriesFit } from './physics/bench/series';
 import { seriesFitSchema } from './physics/bench/series.schema';
 import { wheelBalanceRun } from './physics/bench/balanceRun';
 import { wheelBalanceRunSchema } from './physics/bench/balanceRun.schema';
+import { logMotor } from './physics/bench/motorLog';
+import { logMotorSchema } from './physics/bench/motorLog.schema';
 import { impactStaircase } from './physics/bench/staircase';
 import { impactStaircaseSchema } from './physics/bench/staircase.schema';
 import { holesSolve } from './physics/printing/holes/solve';
@@ -177,6 +179,7 @@ const OPERATIONS = {
   'life.estimate': { schema: lifeEstimateSchema, run: lifeEstimate },
   'landing.impact': { schema: landingImpactSchema, run: landingImpact },
   'load.cases': { schema: loadCasesSchema, run: loadCases },
+  'log.motor': { schema: logMotorSchema, run: logMotor },
   'mesh.fem': { schema: meshFemSchema, run: meshFem },
   'mesh.measure': { schema: meshMeasureSchema, run: meshMeasure },
   'mesh.orient': { schema: meshOrientSchema, run: meshOrient },

@@ -150,6 +150,7 @@ describe('calc', () => {
       'life.estimate',
       'landing.impact',
       'load.cases',
+      'log.motor',
       'mesh.fem',
       'mesh.measure',
       'mesh.orient',

@@ -42,6 +42,7 @@ export const OPERATION_SUMMARIES: Readonly<Record<OperationName, string>> = {
   'life.estimate': 'mean life of a part from hours and failures, with its bounds',
   'landing.impact': 'the car dropped on its wheels: forces, travel, stops, and the drop that it takes',
   'load.cases': 'what acts on the parts when the car lands, crashes, corners, brakes and drives off',
+  'log.motor': 'turns a volt, resistance, idling current and inertia of a motor from readings and a log',
   'mesh.fem': 'a part as a solid of layers: what fails first, by what, and how far it gives',
   'mesh.measure': 'volume, mass, inertia, edges and overhangs of a mesh',
   'mesh.orient': 'ways up on the bed, the strongest first, then the least support',

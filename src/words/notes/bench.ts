@@ -1,9 +1,16 @@
 import type { Sentences } from '../write';
 import { counted } from '../lists';
 
-/** What balancing, blows and series of settings found. */
+/** What balancing, blows, series of settings and logs of motors found. */
 export const BENCH_NOTES: Sentences<
-  'balanceRun' | 'note.balanceRun' | 'staircase' | 'note.staircase' | 'series' | 'note.series'
+  | 'motorLog'
+  | 'note.motorLog'
+  | 'balanceRun'
+  | 'note.balanceRun'
+  | 'staircase'
+  | 'note.staircase'
+  | 'series'
+  | 'note.series'
 > = {
   'balanceRun.apart': ({ off, allowed }) =>
     `The runs do not agree: they are off by ${off} %, over the ${allowed} % that readings of that error may be. Was the weight at the place that was noted, and the speed the same?`,
@@ -11,6 +18,14 @@ export const BENCH_NOTES: Sentences<
     'It shakes no less than before: were the angles counted the other way round the wheel?',
   'note.balanceRun.light': () =>
     'The trial weight is under a fifth of what is out of balance: a heavier one shows it more surely.',
+  'motorLog.meter': ({ gap }) =>
+    `Readings and meter differ by ${gap}, more than both may be wrong: were leads and controller in one of them alone?`,
+  'motorLog.ratio': ({ off }) =>
+    `Motor and wheel turn in another ratio than the build says, by ${off} %: count the teeth again.`,
+  'motorLog.radius': ({ slip }) =>
+    `The car goes ${slip} % further than its tyres roll: measure the rolling radius at speed.`,
+  'note.motorLog.idling': () =>
+    'The idling current was taken as one figure: three speeds, the fastest half as fast again as the slowest, would show how it rises.',
   'staircase.weakened': ({ variant, parts }) =>
     `${counted(parts, 'copy', 'copies')} of ${variant} broke at no more than they had held before: blows add up. Hit a fresh copy each time.`,
   'staircase.reused': ({ variant, parts }) =>

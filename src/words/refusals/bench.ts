@@ -1,7 +1,7 @@
 import type { Refusals } from './refusals';
 
 /** What balancing, blows and series of settings refuse. */
-export const BENCH_REFUSALS: Refusals<'balanceRun' | 'blow' | 'staircase' | 'series'> = {
+export const BENCH_REFUSALS: Refusals<'balanceRun' | 'motorLog' | 'blow' | 'staircase' | 'series'> = {
   'balanceRun.angles': () => [
     'need three different angles at least',
     'put the trial weight at three places round the wheel',
@@ -23,6 +23,28 @@ export const BENCH_REFUSALS: Refusals<'balanceRun' | 'blow' | 'staircase' | 'ser
     'give the energy, or what fell and from where, or the swing of a hammer',
   ],
   'blow.half': ({ other }) => [`is missing beside ${other}`, 'give both, or tell the energy another way'],
+  'motorLog.lengths': () => ['must have columns of equal length', 'give a number in each for every row'],
+  'motorLog.rows': ({ least }) => [
+    `and the other readings make too few: ${least} at least are needed that turn`,
+    'read volts, turns and amps at one more speed',
+  ],
+  'motorLog.kv': () => [
+    'and the other readings do not tell turns a volt surely',
+    'let it spin free at several voltages and read again',
+  ],
+  'motorLog.resistance': () => [
+    'does not tell the resistance: the currents are too small or too much alike',
+    'read under load or held fast, or give meterMilliOhm',
+  ],
+  'motorLog.rising': () => ['must be later than the one before', 'give the times in order'],
+  'motorLog.noFreeSpin': () => [
+    'is needed beside a coast-down: what idles slows it',
+    'read the current of the motor spinning free',
+  ],
+  'motorLog.noSlowing': () => [
+    'does not fall as a motor that idles would let it',
+    'log from the moment at which the current is off, a speed for each time',
+  ],
   'series.twice': ({ x }) => [`${x} occurs twice`, 'put its results into one list'],
   'series.shape': () => [
     'needs three values of the setting for a curve',
