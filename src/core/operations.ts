@@ -72,6 +72,8 @@ import { seriesFit } from './physics/bench/series';
 import { seriesFitSchema } from './physics/bench/series.schema';
 import { wheelBalanceRun } from './physics/bench/balanceRun';
 import { wheelBalanceRunSchema } from './physics/bench/balanceRun.schema';
+import { logRead } from './physics/logs/logRead';
+import { logReadSchema } from './physics/logs/logRead.schema';
 import { logMotor } from './physics/bench/motorLog';
 import { logMotorSchema } from './physics/bench/motorLog.schema';
 import { impactStaircase } from './physics/bench/staircase';
@@ -180,6 +182,7 @@ const OPERATIONS = {
   'landing.impact': { schema: landingImpactSchema, run: landingImpact },
   'load.cases': { schema: loadCasesSchema, run: loadCases },
   'log.motor': { schema: logMotorSchema, run: logMotor },
+  'log.read': { schema: logReadSchema, run: logRead },
   'mesh.fem': { schema: meshFemSchema, run: meshFem },
   'mesh.measure': { schema: meshMeasureSchema, run: meshMeasure },
   'mesh.orient': { schema: meshOrientSchema, run: meshOrient },

@@ -151,6 +151,7 @@ describe('calc', () => {
       'landing.impact',
       'load.cases',
       'log.motor',
+      'log.read',
       'mesh.fem',
       'mesh.measure',
       'mesh.orient',

@@ -21,7 +21,7 @@ export const pieceName = (kind: StageKind, piece: PieceName): string =>
 
 /** How the bore is drawn, and by what. */
 export const boreSays = ({ targetMm, drawMm, fit, corrected }: DrawnBore, reader: Reader): string => {
-  const mm = (value: number) => formatText(value, 'fitMm', reader, 4);
+  const mm = (value: number) => formatText(value, 'lengthMm', reader, 4);
   return corrected
     ? `${mm(drawMm)}, so that it comes out at ${mm(targetMm)} (${fit})`
     : `${mm(targetMm)} (${fit}), not corrected: no test piece`;

@@ -43,6 +43,7 @@ export const OPERATION_SUMMARIES: Readonly<Record<OperationName, string>> = {
   'landing.impact': 'the car dropped on its wheels: forces, travel, stops, and the drop that it takes',
   'load.cases': 'what acts on the parts when the car lands, crashes, corners, brakes and drives off',
   'log.motor': 'turns a volt, resistance, idling current and inertia of a motor from readings and a log',
+  'log.read': 'a log of a controller, gyro or recorder: columns, units, times, gaps, two logs in step',
   'mesh.fem': 'a part as a solid of layers: what fails first, by what, and how far it gives',
   'mesh.measure': 'volume, mass, inertia, edges and overhangs of a mesh',
   'mesh.orient': 'ways up on the bed, the strongest first, then the least support',

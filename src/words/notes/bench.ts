@@ -3,6 +3,7 @@ import { counted } from '../lists';
 
 /** What balancing, blows, series of settings and logs of motors found. */
 export const BENCH_NOTES: Sentences<
+  | 'note.log'
   | 'motorLog'
   | 'note.motorLog'
   | 'balanceRun'
@@ -18,6 +19,13 @@ export const BENCH_NOTES: Sentences<
     'It shakes no less than before: were the angles counted the other way round the wheel?',
   'note.balanceRun.light': () =>
     'The trial weight is under a fifth of what is out of balance: a heavier one shows it more surely.',
+  'note.log.erpm': ({ column }) =>
+    `“${column}” counts electrical turns: divide by the pairs of poles for those of the shaft.`,
+  'note.log.timeUnit': ({ unit }) => `The unit of the time is not said: it was taken for ${unit}.`,
+  'note.log.timeGuessed': ({ column }) =>
+    `No column is called time: “${column}” only rises and was taken for it.`,
+  'note.log.noSync': () =>
+    'The two logs could not be laid on each other: each needs a speed, turns or throttle that change.',
   'motorLog.meter': ({ gap }) =>
     `Readings and meter differ by ${gap}, more than both may be wrong: were leads and controller in one of them alone?`,
   'motorLog.ratio': ({ off }) =>

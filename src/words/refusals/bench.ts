@@ -1,7 +1,9 @@
+import { LOG_ROLES } from '@/core/physics/logs/roles';
+import { listed } from '../lists';
 import type { Refusals } from './refusals';
 
 /** What balancing, blows and series of settings refuse. */
-export const BENCH_REFUSALS: Refusals<'balanceRun' | 'motorLog' | 'blow' | 'staircase' | 'series'> = {
+export const BENCH_REFUSALS: Refusals<'balanceRun' | 'log' | 'motorLog' | 'blow' | 'staircase' | 'series'> = {
   'balanceRun.angles': () => [
     'need three different angles at least',
     'put the trial weight at three places round the wheel',
@@ -23,6 +25,15 @@ export const BENCH_REFUSALS: Refusals<'balanceRun' | 'motorLog' | 'blow' | 'stai
     'give the energy, or what fell and from where, or the swing of a hammer',
   ],
   'blow.half': ({ other }) => [`is missing beside ${other}`, 'give both, or tell the energy another way'],
+  'log.oneForm': () => ['stands beside columns, or both are missing', 'give the one or the other'],
+  'log.empty': () => ['holds no line', 'give a log with a row at least'],
+  'log.lengths': () => ['is longer or shorter than the other columns', 'give a number in each for every row'],
+  'log.role': () => ['is nothing that a column can be', `take one of ${LOG_ROLES.join(', ')}`],
+  'log.noColumn': ({ names }) => ['names a column that is not there', `take one of ${listed(names, 12)}`],
+  'log.noTime': () => [
+    'holds no column of times for two rows at least',
+    'say which column is the time, by its name',
+  ],
   'motorLog.lengths': () => ['must have columns of equal length', 'give a number in each for every row'],
   'motorLog.rows': ({ least }) => [
     `and the other readings make too few: ${least} at least are needed that turn`,
