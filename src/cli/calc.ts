@@ -1,3 +1,4 @@
+import '@/words/later/bringIn';
 import { readFileSync } from 'node:fs';
 import { type Problem, CalcError, refusal } from '@/core/base/errors';
 import { operations } from '@/core/operations';

@@ -19,7 +19,7 @@ import { DRIVE_NOTES } from './notes/drive';
 import { PARTS_NOTES } from './notes/parts';
 import { RECORD_NOTES } from './notes/record';
 import { TRANSMISSION_NOTES } from './notes/transmissions';
-import { BENCH_NOTES } from './notes/bench';
+import type { LATER_SENTENCES } from './later/sentences';
 import { ORIENT_SENTENCES } from './orient';
 import { type Sentences, written } from './write';
 import { messageOf } from './refusals/problemOf';
@@ -57,8 +57,15 @@ const SENTENCES = {
   ...PARTS_NOTES,
   ...RECORD_NOTES,
   ...TRANSMISSION_NOTES,
-  ...BENCH_NOTES,
-} satisfies { readonly [C in FindingCode]: unknown };
+} satisfies { readonly [C in Exclude<FindingCode, keyof typeof LATER_SENTENCES>]: unknown };
+
+type Sentence = (facts: unknown, reader: Reader) => string;
+const said = new Map<string, Sentence>(Object.entries(SENTENCES) as [string, Sentence][]);
+
+/** Sentences that came later. */
+export function addSentences(more: Readonly<Partial<Record<FindingCode, unknown>>>): void {
+  for (const [code, sentence] of Object.entries(more)) said.set(code, sentence as Sentence);
+}
 
 /** Findings one after the other. */
 export const sayAll = (findings: readonly Finding[], reader: Reader): string =>
@@ -66,7 +73,7 @@ export const sayAll = (findings: readonly Finding[], reader: Reader): string =>
 
 /** A finding as a sentence in the reader's units. */
 export function say({ code, facts }: Finding, reader: Reader): string {
-  const sentence = SENTENCES[code] as (facts: unknown, reader: Reader) => string;
+  const sentence = said.get(code)!;
   return sentence(
     written(facts, reader, (inside) => say(inside, reader)),
     reader,

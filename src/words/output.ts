@@ -1,3 +1,4 @@
+import './later/bringIn';
 import type { Finding } from '@/core/base/finding';
 import { PLAIN_READER } from '@/core/base/units/plain';
 import { say } from './findings';

@@ -1,3 +1,4 @@
+import '@/words/later/bringIn';
 import { CalcError } from '@/core/base/errors';
 import { isKeepable } from '@/core/base/schema/keepable';
 import { type Database, database } from '@/db/client';

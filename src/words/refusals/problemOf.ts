@@ -76,7 +76,7 @@ import {
   OPENING_REFUSALS,
 } from './transmissions';
 import { MAKING_REFUSALS } from './making';
-import { BENCH_REFUSALS } from './bench';
+import type { LATER_REFUSALS } from '../later/sentences';
 
 /** The words of every refusal; a code without any does not compile. */
 const REFUSALS = {
@@ -98,7 +98,6 @@ const REFUSALS = {
   ...HELICAL_REFUSALS,
   ...PLANETARY_REFUSALS,
   ...GEAR_SEARCH_REFUSALS,
-  ...BENCH_REFUSALS,
   ...OPENING_REFUSALS,
   ...JOINT_REFUSALS,
   ...SERVO_REFUSALS,
@@ -139,7 +138,15 @@ const REFUSALS = {
   ...STEERING_REFUSALS,
   ...BETTER_REFUSALS,
   ...POINTS_REFUSALS,
-} satisfies { readonly [C in RefusalCode]: unknown };
+} satisfies { readonly [C in Exclude<RefusalCode, keyof typeof LATER_REFUSALS>]: unknown };
+
+type Words = (given: unknown) => Said;
+const known = new Map<string, Words>(Object.entries(REFUSALS) as [string, Words][]);
+
+/** Words of refusals that came later. */
+export function addRefusals(more: Readonly<Partial<Record<RefusalCode, unknown>>>): void {
+  for (const [code, words] of Object.entries(more)) known.set(code, words as Words);
+}
 
 /** A refusal in the reader's units. */
 export function problemOf({ path, code, given }: Refused, reader: Reader): Problem {
@@ -151,8 +158,7 @@ export function problemOf({ path, code, given }: Refused, reader: Reader): Probl
 }
 
 /** The same from facts that are written already. */
-export const saidOf = (code: RefusalCode, given: unknown): Said =>
-  (REFUSALS[code] as (given: unknown) => Said)(given);
+export const saidOf = (code: RefusalCode, given: unknown): Said => known.get(code)!(given);
 
 /** The message alone, of a refusal whose facts are written already. */
 export const messageOf = ({ code, given }: { code: RefusalCode; given: unknown }): string =>

@@ -1,6 +1,6 @@
 import { LOG_ROLES } from '@/core/physics/logs/roles';
 import { listed } from '../lists';
-import type { Refusals } from './refusals';
+import type { Refusals } from '../refusals/refusals';
 
 /** What balancing, blows and series of settings refuse. */
 export const BENCH_REFUSALS: Refusals<'balanceRun' | 'log' | 'motorLog' | 'blow' | 'staircase' | 'series'> = {

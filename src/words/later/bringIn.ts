@@ -1,0 +1,7 @@
+import { addSentences } from '../findings';
+import { addRefusals } from '../refusals/problemOf';
+import { LATER_REFUSALS, LATER_SENTENCES } from './sentences';
+
+/** Brings the later words in: for calc and the API, which may say anything, and for the pages of the bench. */
+addSentences(LATER_SENTENCES);
+addRefusals(LATER_REFUSALS);
