@@ -6,7 +6,7 @@ const STEPS: readonly (readonly [string, string])[] = [
   ['Wish', 'Say how fast, how long and on which ground. The brief tells what that takes.'],
   ['Choose', 'Motor, pack, ratio and tyre: speed, heat and grip are worked out as you choose.'],
   ['Make', 'Gears, corners and parts are held against their loads, then laid on the printer’s bed.'],
-  ['Drive', 'Time it over 20 m. What you measure stands beside what was predicted.'],
+  ['Drive', 'Time it over a stretch of ground. What you measure stands beside what was predicted.'],
   ['Learn', 'What broke is run to its cause, and the next revision begins with what mends it.'],
 ];
 
