@@ -18,7 +18,6 @@ import { CAR_NOTES } from './notes/car';
 import { DRIVE_NOTES } from './notes/drive';
 import { PARTS_NOTES } from './notes/parts';
 import { RECORD_NOTES } from './notes/record';
-import { TRANSMISSION_NOTES } from './notes/transmissions';
 import type { LATER_SENTENCES } from './later/sentences';
 import { ORIENT_SENTENCES } from './orient';
 import { type Sentences, written } from './write';
@@ -56,7 +55,6 @@ const SENTENCES = {
   ...CAR_NOTES,
   ...PARTS_NOTES,
   ...RECORD_NOTES,
-  ...TRANSMISSION_NOTES,
 } satisfies { readonly [C in Exclude<FindingCode, keyof typeof LATER_SENTENCES>]: unknown };
 
 type Sentence = (facts: unknown, reader: Reader) => string;

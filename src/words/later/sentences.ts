@@ -1,6 +1,8 @@
 import { BENCH_NOTES } from './benchNotes';
 import { BENCH_REFUSALS } from './benchRefusals';
+import { MAKING_REFUSALS } from './makingRefusals';
+import { TRANSMISSION_NOTES } from './transmissionNotes';
 
 /** Words of findings and refusals that no page of a build shows at first, so that none of them fetches these. */
-export const LATER_SENTENCES = BENCH_NOTES;
-export const LATER_REFUSALS = BENCH_REFUSALS;
+export const LATER_SENTENCES = { ...BENCH_NOTES, ...TRANSMISSION_NOTES };
+export const LATER_REFUSALS = { ...BENCH_REFUSALS, ...MAKING_REFUSALS };

@@ -75,7 +75,6 @@ import {
   PLANETARY_REFUSALS,
   OPENING_REFUSALS,
 } from './transmissions';
-import { MAKING_REFUSALS } from './making';
 import type { LATER_REFUSALS } from '../later/sentences';
 
 /** The words of every refusal; a code without any does not compile. */
@@ -93,7 +92,6 @@ const REFUSALS = {
   ...BELT_REFUSALS,
   ...BEVEL_REFUSALS,
   ...CHAIN_REFUSALS,
-  ...MAKING_REFUSALS,
   ...FRICTION_REFUSALS,
   ...HELICAL_REFUSALS,
   ...PLANETARY_REFUSALS,

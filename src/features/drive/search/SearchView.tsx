@@ -1,5 +1,6 @@
 'use client';
 
+import '@/words/later/bringIn';
 import LinearProgress from '@mui/material/LinearProgress';
 import Table from '@mui/material/Table';
 import TableBody from '@mui/material/TableBody';

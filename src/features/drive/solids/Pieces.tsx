@@ -1,5 +1,6 @@
 'use client';
 
+import '@/words/later/bringIn';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Table from '@mui/material/Table';

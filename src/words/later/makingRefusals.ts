@@ -1,4 +1,4 @@
-import type { Refusals } from './refusals';
+import type { Refusals } from '../refusals/refusals';
 
 export const MAKING_REFUSALS: Refusals<'making'> = {
   'making.incomplete': () => ['is missing', 'give number, circle and hole of the bolts, or none of them'],
