@@ -84,16 +84,18 @@ const api = {
       return kind === 'stl' ? writeStl(mesh) : write3mf([mesh]);
     }),
 
-  /** Several bodies side by side as one 3MF, each an object of its own. */
-  together: (bodies: { body: Body; copies: number }[]): Promise<Uint8Array | Refusal> =>
-    answered(async () => {
-      const meshes: Mesh[] = [];
-      for (const { body, copies } of bodies) {
-        const { mesh } = await bodyOf(body);
-        for (let copy = 0; copy < copies; copy++) meshes.push(mesh);
-      }
-      return write3mf(sideBySideOnBed(meshes));
-    }),
+  /** Several bodies side by side as one 3MF, each an object of its own; a refusal says at which. */
+  together: async (
+    bodies: { body: Body; copies: number }[],
+  ): Promise<Uint8Array | (Refusal & { at: number })> => {
+    const meshes: Mesh[] = [];
+    for (const [at, { body, copies }] of bodies.entries()) {
+      const made = await answered(() => bodyOf(body));
+      if ('refused' in made) return { ...made, at };
+      for (let copy = 0; copy < copies; copy++) meshes.push(made.mesh);
+    }
+    return write3mf(sideBySideOnBed(meshes));
+  },
 };
 
 export type SolidsWorker = typeof api;

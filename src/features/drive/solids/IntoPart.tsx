@@ -14,7 +14,7 @@ import { useReader } from '@/ui/reader';
 import { workerOf } from '@/workers/clients';
 import { droppedSays, pieceName } from '@/words/driving/pieces';
 import { firstUp } from '@/words/lists';
-import { refusalText } from '@/words/refusals/problemOf';
+import type { Refusal } from '@/workers/refusal';
 import { newId } from '../../api';
 import { useBuild } from '../../session/BuildContext';
 import { keepFile } from '../../session/meshFiles';
@@ -29,10 +29,11 @@ interface IntoPartProps {
   disabled: boolean;
   run(says: string, work: () => Promise<void>): Promise<void>;
   say(text: string): void;
+  refused(piece: Piece, why: Refusal): void;
 }
 
 /** A piece as the mesh of a part, held and pulled as its stage loads it. */
-export function IntoPart({ stage, pieces, disabled, run, say }: IntoPartProps) {
+export function IntoPart({ stage, pieces, disabled, run, say, refused }: IntoPartProps) {
   const { document, surface, edit, closed } = useBuild();
   const { reader } = useReader();
   const [chosen, choose] = useState<string>();
@@ -47,7 +48,7 @@ export function IntoPart({ stage, pieces, disabled, run, say }: IntoPartProps) {
         workerOf('solids').file(piece.body, 'stl'),
         surface ? workerOf('drive').stagePeakNm(document, surface, stage.id) : undefined,
       ]);
-      if ('refused' in bytes) return say(`Not made: ${refusalText(bytes.refused, reader)}.`);
+      if ('refused' in bytes) return refused(piece, bytes);
       const pinionNm = peak && 'ok' in peak && peak.ok ? peak.value : undefined;
       const { held, pulls } = heldPiece(stage, piece.piece, piece.body, pinionNm);
       const mesh: PartMesh = {

@@ -14,7 +14,7 @@ import dynamic from 'next/dynamic';
 import { useState } from 'react';
 import type { Stage } from '@/core/car/stages/stage';
 import type { Body } from '@/core/physics/making/body';
-import { type Piece, piecesOf } from '@/core/worked/transmissions/made';
+import { type Piece, type PieceName, piecesOf } from '@/core/worked/transmissions/made';
 import { Row } from '@/ui/layout/Row';
 import { useReader } from '@/ui/reader';
 import { workerOf } from '@/workers/clients';
@@ -54,10 +54,10 @@ export function Pieces({ stage }: { stage: Stage }) {
   const pieces = piecesOf(document, stage, library);
   if (pieces.length === 0) return null;
   const nameOf = ({ piece }: Piece) => pieceName(stage.kind, piece);
-  const refused = ({ piece }: Piece, { refused: why }: Refusal) =>
-    setSaid(
-      `Not made: ${refusalInWords(why, ['drive', 'stages', stage.id, ...seatOf(piece, why.path)], reader)}.`,
-    );
+  const refused = ({ piece }: Piece, { refused: why }: Refusal) => {
+    const path = fieldOf(piece, why.path).join('.');
+    setSaid(`Not made: ${refusalInWords({ ...why, path }, ['drive', 'stages', stage.id], reader)}.`);
+  };
   const run = async (says: string, work: () => Promise<void>) => {
     setBusy(says);
     setSaid(undefined);
@@ -90,10 +90,7 @@ export function Pieces({ stage }: { stage: Stage }) {
   const together = () =>
     run(`Making ${whole.length} pieces…`, async () => {
       const bytes = await workerOf('solids').together(whole.map(({ body, copies }) => ({ body, copies })));
-      if ('refused' in bytes) {
-        const at = whole.find(({ piece }) => seatOf(piece, bytes.refused.path).length > 0) ?? whole[0]!;
-        return refused(at, bytes);
-      }
+      if ('refused' in bytes) return refused(whole[bytes.at]!, bytes);
       const name = fileName(stage.kind, 'all pieces') + '.3mf';
       handOver(name, FILES['3mf'].type, new Uint8Array(bytes));
       setSaid(`${name} is in your downloads: ${countAll(whole)} pieces side by side, in millimetres.`);
@@ -159,7 +156,14 @@ export function Pieces({ stage }: { stage: Stage }) {
             All as one 3MF
           </Button>
         ) : null}
-        <IntoPart stage={stage} pieces={whole} disabled={busy !== undefined} run={run} say={setSaid} />
+        <IntoPart
+          stage={stage}
+          pieces={whole}
+          disabled={busy !== undefined}
+          run={run}
+          say={setSaid}
+          refused={refused}
+        />
       </Row>
       <Typography color="textSecondary" sx={{ minHeight: 20, mt: 0.5 }} role="status">
         {busy ??
@@ -171,10 +175,15 @@ export function Pieces({ stage }: { stage: Stage }) {
   );
 }
 
-/** Where the fields of a piece stand in its stage; those of the stage itself stand above. */
-function seatOf(piece: Piece['piece'], path: string): string[] {
-  if (OF_THE_STAGE.has(path)) return [];
-  return [piece === 'pinionFlange' ? 'pinion' : piece === 'wheelFlange' ? 'wheel' : piece];
+/** Where a field of a body stands in its stage. */
+function fieldOf(piece: PieceName, path: string): string[] {
+  if (OF_THE_STAGE.has(path)) return [path];
+  // pins are as thick as the planets' bores, and bodies count their own teeth
+  if (path === 'pinMm') return ['planet', 'boreMm'];
+  if (path === 'teeth')
+    return [piece === 'pinion' || piece === 'pinionFlange' ? 'pinionTeeth' : 'wheelTeeth'];
+  const of = piece === 'pinionFlange' ? 'pinion' : piece === 'wheelFlange' ? 'wheel' : piece;
+  return [of, path];
 }
 
 const OF_THE_STAGE: ReadonlySet<string> = new Set([
