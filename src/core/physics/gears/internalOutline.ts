@@ -1,6 +1,14 @@
+import { refusal } from '../../base/errors';
+import { type Measure, measure } from '../../base/measure';
 import { involute } from './mesh';
 import type { Point } from './outlineFiles';
 import { cartesian, type Polar, type Stretch } from './toothForm';
+
+declare module '../../base/errors' {
+  interface RefusalFacts {
+    'making.rim': { least: Measure };
+  }
+}
 
 export interface InternalOutlineInput {
   teeth: number;
@@ -22,7 +30,13 @@ export const ringRadii = ({ teeth, moduleMm, addendum = 1 }: InternalOutlineInpu
 });
 
 /** Rim behind the roots of the inner teeth that a ring is never made thinner than, modules. */
-export const LEAST_RIM = 0.75;
+const LEAST_RIM = 0.75;
+
+/** Refuses, at `outsideMm`, a ring whose rim is thinner than that. */
+export function checkRim(ring: InternalOutlineInput & { outsideMm: number }): void {
+  const least = 2 * (ringRadii(ring).root + LEAST_RIM * ring.moduleMm);
+  if (ring.outsideMm < least) throw refusal('outsideMm', 'making.rim', { least: measure(least, 'fitMm', 4) });
+}
 
 /** Radius from which the flanks are involutes, mm. */
 export const involuteFromMm = (input: InternalOutlineInput): number =>

@@ -1,14 +1,7 @@
 import { refusal } from '../../base/errors';
 import { type Bore, borePoints } from './bore';
 import { gearDxf, gearStl, gearSvg, type Point } from './outlineFiles';
-import {
-  internalOutline,
-  type InternalOutlineInput,
-  involuteFromMm,
-  LEAST_RIM,
-  ringRadii,
-} from './internalOutline';
-import { measure, type Measure } from '../../base/measure';
+import { checkRim, internalOutline, type InternalOutlineInput, involuteFromMm } from './internalOutline';
 import { cartesian, type ToothInput, toothOf, toothStretches } from './toothForm';
 import { type Finding, finding } from '../../base/finding';
 
@@ -21,7 +14,6 @@ declare module '../../base/finding' {
 declare module '../../base/errors' {
   interface RefusalFacts {
     'outline.noWidth': Record<never, never>;
-    'making.rim': { least: Measure };
   }
 }
 
@@ -91,10 +83,7 @@ export function gearOutline(input: OutlineInput | RingOutlineInput): OutlineResu
 }
 
 function ringOutline(input: RingOutlineInput): OutlineResult {
-  const { root } = ringRadii(input);
-  const least = 2 * (root + LEAST_RIM * input.moduleMm);
-  if (input.outsideMm < least)
-    throw refusal('outsideMm', 'making.rim', { least: measure(least, 'fitMm', 4) });
+  checkRim(input);
   const outline = internalOutline(input);
   const [inner, rim] = [outline.slice(0, -1), borePoints({ boreMm: input.outsideMm }, Infinity)];
   const files: OutlineResult['files'] = {};

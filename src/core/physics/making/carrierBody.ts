@@ -4,7 +4,7 @@ import { circleStretches } from '../gears/bore';
 import { closedBody, type Stub } from './closed';
 import { drilled, type Fittings, fitted } from './fittings';
 import type { Kernel, Shape3D } from './kernel';
-import { edgesOf, level } from './wires';
+import { edgesOf, level, wall } from './wires';
 
 declare module '../../base/errors' {
   interface RefusalFacts {
@@ -50,7 +50,7 @@ export function carrierBody(kit: Kernel, input: CarrierBodyInput): Shape3D {
   });
   const rim = circleStretches(carrierRadiusMm(input));
   const low = edgesOf(kit, rim, level(0));
-  const side = kit.complexExtrude(kit.assembleWire(low), [0, 0, 0], [0, 0, thicknessMm], undefined, true)[0];
+  const side = wall(kit, kit.assembleWire(low), 0, thicknessMm);
   const body = closedBody(kit, {
     sides: [side],
     low,

@@ -1,7 +1,7 @@
 import { circleStretches } from '../gears/bore';
 import type { Stretch } from '../gears/toothForm';
 import type { Edge, Face, Kernel, Shape3D, Wire } from './kernel';
-import { level, wireOf } from './wires';
+import { level, wall, wireOf } from './wires';
 
 export type Contour = readonly Stretch[];
 
@@ -37,8 +37,7 @@ export interface Walls {
 export function closedBody(kit: Kernel, walls: Walls): Shape3D {
   const { sides, heightMm, bore, bolts, stubs } = walls;
   const wire = (contour: Contour, z: number) => wireOf(kit, contour, level(z));
-  const wall = (contour: Contour, from: number, to: number) =>
-    kit.complexExtrude(wire(contour, from), [0, 0, from], [0, 0, to - from], undefined, true)[0];
+  const drawn = (contour: Contour, from: number, to: number) => wall(kit, wire(contour, from), from, to);
   const reach = (on: Stub['on']) =>
     Math.max(0, ...stubs.filter((stub) => stub.on === on && stub.bored).map(lengthOf));
   const bottom = -reach('low');
@@ -52,14 +51,14 @@ export function closedBody(kit: Kernel, walls: Walls): Shape3D {
   const stubFaces = stubs.flatMap(({ on, contour, lengthMm, bored }) => {
     const [from, to] = on === 'low' ? [-lengthMm, 0] : [heightMm, heightMm + lengthMm];
     const tip = on === 'low' ? from : to;
-    return [wall(contour, from, to), holed(kit, wire(contour, tip), bored && bore ? [wire(bore, tip)] : [])];
+    return [drawn(contour, from, to), holed(kit, wire(contour, tip), bored && bore ? [wire(bore, tip)] : [])];
   });
   const faces = [
     ...sides,
     end('low', 0),
     end('high', heightMm),
-    ...(bore ? [wall(bore, bottom, heightMm + reach('high'))] : []),
-    ...bolts.map((bolt) => wall(bolt, 0, heightMm)),
+    ...(bore ? [drawn(bore, bottom, heightMm + reach('high'))] : []),
+    ...bolts.map((bolt) => drawn(bolt, 0, heightMm)),
     ...stubFaces,
   ];
   const solid = kit.makeSolid([kit.weldShellsAndFaces(faces as Face[], true)]);

@@ -3,7 +3,7 @@ import { cartesian, type Stretch, toothOf, toothStretches } from '../gears/tooth
 import { closedBody } from './closed';
 import { drilled, type Fittings, fitted } from './fittings';
 import type { Kernel, Shape3D, Wire } from './kernel';
-import { edgesOf, level, roundAbout, roundAll, turned } from './wires';
+import { edgesOf, level, roundAbout, roundAll, turned, wall } from './wires';
 
 /** A gear with outer teeth; a helix as a gear has it, positive right-handed. */
 export interface GearBodyInput extends ToothInput, Fittings {
@@ -53,5 +53,5 @@ export function gearBody(kit: Kernel, input: GearBodyInput): Shape3D {
 /** A contour drawn up along z, turning on the way. */
 const swept = (kit: Kernel, wire: Wire, heightMm: number, twistDeg: number) =>
   twistDeg === 0
-    ? kit.complexExtrude(wire, [0, 0, 0], [0, 0, heightMm], undefined, true)[0]
+    ? wall(kit, wire, 0, heightMm)
     : kit.twistExtrude(wire, twistDeg, [0, 0, 0], [0, 0, heightMm], undefined, true)[0];

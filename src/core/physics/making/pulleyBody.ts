@@ -6,7 +6,7 @@ import { circleStretches } from '../gears/bore';
 import { closedBody, type Stub } from './closed';
 import { drilled, type Fittings, fitted } from './fittings';
 import type { Kernel, Shape3D } from './kernel';
-import { edgesOf, level, roundAbout, roundAll } from './wires';
+import { edgesOf, level, roundAbout, roundAll, wall } from './wires';
 
 declare module '../../base/errors' {
   interface RefusalFacts {
@@ -119,7 +119,7 @@ export function pulleyBody(kit: Kernel, input: PulleyBodyInput): Shape3D {
   const heightMm = pulleyWidthMm(input);
   const fittings = fitted(input, heightMm, root);
   const contour = edgesOf(kit, grooveStretches(input), level(0));
-  const side = kit.complexExtrude(kit.assembleWire(contour), [0, 0, 0], [0, 0, heightMm], undefined, true)[0];
+  const side = wall(kit, kit.assembleWire(contour), 0, heightMm);
   const low = roundAll(contour, input.teeth);
   const plate: Stub = { on: 'low', contour: circleStretches(flange), lengthMm: FLANGE_MM, bored: true };
   const body = closedBody(kit, {
@@ -141,7 +141,7 @@ export function flangeBody(kit: Kernel, input: PulleyBodyInput): Shape3D {
   const rim = circleStretches(flange);
   const low = edgesOf(kit, rim, level(0));
   return closedBody(kit, {
-    sides: [kit.complexExtrude(kit.assembleWire(low), [0, 0, 0], [0, 0, FLANGE_MM], undefined, true)[0]],
+    sides: [wall(kit, kit.assembleWire(low), 0, FLANGE_MM)],
     low,
     high: edgesOf(kit, rim, level(FLANGE_MM)),
     heightMm: FLANGE_MM,

@@ -35,6 +35,10 @@ export const edgesOf = (kit: Kernel, stretches: readonly Stretch[], placed: Plac
 export const wireOf = (kit: Kernel, stretches: readonly Stretch[], placed: Placed): Wire =>
   kit.assembleWire(edgesOf(kit, stretches, placed));
 
+/** A contour drawn straight up, the surface alone. */
+export const wall = (kit: Kernel, wire: Wire, from: number, to: number): Shape3D =>
+  kit.complexExtrude(wire, [0, 0, from], [0, 0, to - from], undefined, true)[0];
+
 /** Turned about the axis, seen from above counter-clockwise. */
 export const turned = <T extends Edge | Shape3D>(one: T, angleDeg: number): T =>
   one.clone().rotate(angleDeg, [0, 0, 0], [0, 0, 1]) as T;
