@@ -9,8 +9,8 @@ const arrows = (files, forbidden, message) => ({
   rules: { 'no-restricted-imports': ['error', { patterns: [{ group: forbidden, message }] }] },
 });
 
-/** Words that docs/WORDS.md keeps off the screen. */
-const QUAINT = '/\\b(reckon\\w*|cook(s|ed|ing)?|gives? way|lets? go|takes? out|bears)\\b/i';
+/** Words that docs/WORDS.md keeps off the screen; an outcome of the spin bench has one in its name. */
+const QUAINT = '/\\b(reckon\\w*|cook(s|ed|ing)?|gives? way|(?<!bond )lets? go|takes? out|bears)\\b/i';
 const WORDED = ['Literal[value=', 'TemplateElement[value.raw=', 'JSXText[value='].map((place) => ({
   selector: `${place}${QUAINT}]`,
   message: 'a plainer word: docs/WORDS.md',

@@ -61,6 +61,8 @@ import { shaftCheck } from './physics/shafts/shaft';
 import { shaftCheckSchema } from './physics/shafts/shaft.schema';
 import { gearStrength } from './physics/gears/strength';
 import { gearStrengthSchema } from './physics/gears/strength.schema';
+import { tyreFit } from './physics/tyres/tyreFit';
+import { tyreFitSchema } from './physics/tyres/tyreFit.schema';
 import { tyreSpin } from './physics/tyres/tyreSpin';
 import { tyreSpinSchema } from './physics/tyres/tyreSpin.schema';
 import { printCalibrate } from './physics/printing/calibrate';
@@ -209,6 +211,7 @@ const OPERATIONS = {
   'timing.launch': { schema: timingLaunchSchema, run: timingLaunch },
   'timing.speed': { schema: timingSpeedSchema, run: timingSpeed },
   'traction.assist': { schema: tractionAssistSchema, run: tractionAssist },
+  'tyre.fit': { schema: tyreFitSchema, run: tyreFit },
   'tyre.spin': { schema: tyreSpinSchema, run: tyreSpin },
   'wheel.balance': { schema: wheelBalanceSchema, run: wheelBalance },
   'wheel.balanceRun': { schema: wheelBalanceRunSchema, run: wheelBalanceRun },

@@ -1,5 +1,5 @@
 import type { DeletedThing } from '@/core/car/records/deleted';
-import { LIBRARY_WORDS } from './labels/library';
+import { LIBRARY_WORDS } from './library/library';
 import { RUN_KIND_NAMES } from './learn/runKinds';
 
 const inBuild = ({ of }: DeletedThing) => (of ? `, ${of.build} ${of.letter}` : '');

@@ -31,6 +31,11 @@ const NEEDS: Readonly<Record<string, string>> = {
   'drive.motor.rotorInertiaKgM2': 'inertia of wheels or rotor',
   'drive.tyre': 'tyre',
   'drive.tyre.ring': 'construction of the tyre',
+  'drive.frontTyre.ring': 'construction of the front tyre',
+  'drive.tyreHold.rimRadiusMm:inside': 'rim smaller than its tyre',
+  'drive.frontTyreHold.rimRadiusMm:inside': 'front rim smaller than its tyre',
+  'drive.tyreHold.wallMm:inside': 'wall of the tread thinner than the tyre is high',
+  'drive.frontTyreHold.wallMm:inside': 'wall of the front tread thinner than the tyre is high',
   'drive.drivenAxles': 'driven axles',
   'drive.drivenAxles:freeAxle':
     'axle that rolls free: with all wheels driven nothing tells the speed of the ground',

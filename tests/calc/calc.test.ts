@@ -178,6 +178,7 @@ describe('calc', () => {
       'timing.launch',
       'timing.speed',
       'traction.assist',
+      'tyre.fit',
       'tyre.spin',
       'wheel.balance',
       'wheel.balanceRun',

@@ -1,4 +1,4 @@
-import { LIBRARY_WORDS } from '@/words/labels/library';
+import { LIBRARY_WORDS } from '@/words/library/library';
 import { and, asc, eq } from 'drizzle-orm';
 import { namesIn } from '@/core/car/file/references';
 import { itemsOf } from '@/core/car/library/items';

@@ -1,5 +1,6 @@
 import type { ChosenSurface, SizeClass } from '@/core/car/document/brief';
-import type { ChosenMotor, ChosenTyre } from '@/core/car/document/drive';
+import type { ChosenMotor } from '@/core/car/document/drive';
+import type { ChosenTyre } from '@/core/car/tyres/tyres';
 import type { ChosenMaterial } from '@/core/car/material/material';
 import type {
   ChosenBattery,

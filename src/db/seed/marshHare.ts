@@ -83,7 +83,7 @@ export const marshHareA: BuildDocument = {
     shaftEfficiency: 0.97,
     drivenAxles: 'all',
     tyre: tyre('tyre-10-pin'),
-    tyreHold: { by: 'glue', rimRadiusMm: 28 },
+    tyreHold: { by: 'beads', rimRadiusMm: 28, widthMm: 40 },
     wheelHex: { acrossFlatsMm: 12, lengthMm: 5, material: material('nylonCarbon') },
     shafts: [
       { id: 'axle', kind: 'axle', diameterMm: 6, material: material('hardSteel'), overhangMm: 12 },

@@ -4,7 +4,7 @@ import fieldsCss from '@/ui/fields.module.css';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import Button from '@mui/material/Button';
-import { LIBRARY_WORDS } from '@/words/labels/library';
+import { LIBRARY_WORDS } from '@/words/library/library';
 import { itemsOf } from '@/core/car/library/items';
 import { type LibraryItem, type LibraryKind } from '@/core/car/library/kinds';
 import { type Path, valueAt } from '@/core/base/patch';
@@ -38,7 +38,8 @@ export function LibraryPick<K extends LibraryKind>({ kind, path, copy }: Library
   const options = libraryOptions(items, reader);
   const changed = known && chosen && JSON.stringify(sorted(copy(known))) !== JSON.stringify(sorted(chosen));
   const choose = (value: object | undefined) => {
-    const patch = value && isExchanged(kind) ? exchanged(document, { [kind]: value }) : [{ path, value }];
+    const what = path.at(-1)!;
+    const patch = value && isExchanged(what) ? exchanged(document, { [what]: value }) : [{ path, value }];
     const car = patch.find((one) => one.path[0] === 'chassis');
     setFollowed(car ? { fromG: document.chassis.massG!, toG: car.value as number } : undefined);
     edit(patch);

@@ -1,6 +1,6 @@
 import type { Reader } from '@/core/base/units/formatQuantity';
 import type { LibraryItem } from '@/core/car/library/kinds';
-import { libraryTells } from '@/words/labels/libraryTells';
+import { libraryTells } from '@/words/library/libraryTells';
 import type { PickOption } from './searched';
 
 /** Things of the library as a pick lists them. */

@@ -7,7 +7,7 @@ import { SheetForm } from '@/ui/controls/SheetForm';
 import { TextInput } from '@/ui/controls/TextInput';
 import Button from '@mui/material/Button';
 import { Select } from '@/ui/controls/Select';
-import { LIBRARY_WORDS } from '@/words/labels/library';
+import { LIBRARY_WORDS } from '@/words/library/library';
 import { type Ref, useState } from 'react';
 import { Controller } from 'react-hook-form';
 import { type LibraryItem } from '@/core/car/library/kinds';

@@ -9,7 +9,7 @@ import type { LongColumn } from '@/ui/longTable/column';
 import { LongTable } from '@/ui/longTable/LongTable';
 import { IconAct } from '@/ui/controls/IconAct';
 import { Note } from '@/ui/controls/Note';
-import { LIBRARY_WORDS } from '@/words/labels/library';
+import { LIBRARY_WORDS } from '@/words/library/library';
 import { newId, sentenceOf } from '../api';
 import { deleteUndoably } from '../session/deleting';
 import { columnsOf } from './columns';

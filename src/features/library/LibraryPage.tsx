@@ -15,7 +15,7 @@ import { itemsOf } from '@/core/car/library/items';
 import { LIBRARY_KINDS, type LibraryItem, type LibraryKind } from '@/core/car/library/kinds';
 import type { Thresholds as Margins } from '@/core/verdict/engine/check';
 import { TextInput } from '@/ui/controls/TextInput';
-import { LIBRARY_WORDS } from '@/words/labels/library';
+import { LIBRARY_WORDS } from '@/words/library/library';
 import { Preferences } from '../frame/Preferences';
 import { useKeys } from '../frame/useKeys';
 import { isNamed, KindTable } from './KindTable';

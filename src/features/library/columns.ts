@@ -1,6 +1,6 @@
 import type { Figure } from '@/core/car/fields/figure';
 import { LIBRARY_KIND_RECORDS, type LibraryKind } from '@/core/car/library/kinds';
-import { LIBRARY_WORDS } from '@/words/labels/library';
+import { LIBRARY_WORDS } from '@/words/library/library';
 
 /** A figure that the library asks of a thing. */
 export interface Column {

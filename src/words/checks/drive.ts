@@ -1,3 +1,4 @@
+import { SPIN_ENDS_WORDS } from '../labels/tyres';
 import { inSentence } from '@/core/base/units/words';
 import { counted, firstUp, listed } from '../lists';
 import type { GearNamed } from '@/core/verdict/drive/gears/onTeeth';
@@ -187,9 +188,12 @@ export const SHAFT_SENTENCES: Sentences<'shaft'> = {
     `Over ${span} it whips at ${whips}; wheels in the air it turns ${turns}.`,
 };
 
+const TURNS_WHERE = { bench: 'in the air', road: 'at top speed' } as const;
+
 /** Sentences about the tyres. */
 export const TYRE_SENTENCES: Sentences<'tyre'> = {
-  'tyre.burst.runsAway': ({ turns }) => `At ${turns}, wheels in the air, the tyre grows without end.`,
-  'tyre.burst.ends': ({ turns, by, at }) =>
-    `It turns ${turns} in the air and ${by === 'burst' ? 'bursts' : 'grows without end'} at ${at}.`,
+  'tyre.burst.runsAway': ({ turns, use, axle }) =>
+    `At ${turns} ${TURNS_WHERE[use]} ${axle ? `the ${axle} tyre` : 'the tyre'} grows without end.`,
+  'tyre.burst.ends': ({ turns, by, at, use, axle, proven }) =>
+    `${axle ? `The ${axle} tyre` : 'The tyre'} turns ${turns} ${TURNS_WHERE[use]}; ${proven ? `such ones held ${at} on the bench` : `${SPIN_ENDS_WORDS[by]} at ${at}`}.`,
 };

@@ -1,3 +1,4 @@
+import { HOLD_NAMES } from './tyres';
 import { formatText, type Reader } from '@/core/base/units/formatQuantity';
 import type { BuildDocument } from '@/core/car/document/document';
 import { JOINT_SOFTENS_C, MOUNT_SOFTENS_C } from '@/core/car/document/heat';
@@ -36,6 +37,8 @@ const WORDS: Readonly<Record<string, Readonly<Record<string, string>>>> = {
   'drive.heat.body': BODY_NAMES,
   'drive.heat.fanBlows': FAN_BLOWS_NAMES,
   'drive.heat.pinionJoint': JOINT_NAMES,
+  'drive.tyreHold.by': HOLD_NAMES,
+  'drive.frontTyreHold.by': HOLD_NAMES,
   'drive.heat.mountMaterial': MOUNT_NAMES,
   'drive.heat.duty': DUTY_NAMES,
   'drive.motor.housing': HOUSING_NAMES,

@@ -1,3 +1,4 @@
+import { WHEEL_LABELS } from './tyres';
 import type { FieldLabel } from '@/core/car/fields/fieldLabel';
 import { HEAT_LABELS } from './heat';
 import { STAGE_LABELS } from './stages';
@@ -138,34 +139,7 @@ export const DRIVE_LABELS: Readonly<Record<string, FieldLabel>> = {
     limits: { above: 0, to: 200 },
   },
   'drive.wheelHex.material': { label: 'Wheel made of' },
-  'drive.tyreHold': { label: 'Tyre on its rim' },
-  'drive.tyreHold.by': { label: 'Tyre held by' },
-  'drive.tyreHold.rimRadiusMm': { label: 'Rim radius', quantity: 'lengthMm', limits: { above: 0, to: 1000 } },
-  'drive.tyreHold.beadStretch': {
-    label: 'Bead stretched by',
-    quantity: 'share',
-    limits: { above: 0, to: 1 },
-  },
-  'drive.tyreHold.peelNPerMm': {
-    label: 'Glue strength per millimetre',
-    quantity: 'forceN',
-    limits: { above: 0, to: 1000 },
-  },
+  ...WHEEL_LABELS,
   'drive.shaftEfficiency': { label: 'Shafts and joints', quantity: 'share', limits: { above: 0, to: 1 } },
   'drive.drivenAxles': { label: 'Driven axles' },
-  'drive.tyre': { label: 'Tyre' },
-  'drive.tyre.radiusMm': { label: 'Tyre radius', quantity: 'lengthMm', limits: { above: 0, to: 1000 } },
-  'drive.tyre.rateNPerMm': { label: 'Tyre rate', quantity: 'rateNPerMm', limits: { above: 0, to: 10_000 } },
-  'drive.tyre.massG': { label: 'Wheel with tyre', quantity: 'massG', limits: { above: 0, to: 100_000 } },
-  'drive.tyre.ring': { label: 'Tyre built as' },
-  'drive.tyre.hardFactor': {
-    label: 'Grip factor, hard ground',
-    quantity: 'coefficient',
-    limits: { above: 0, to: 5 },
-  },
-  'drive.tyre.looseFactor': {
-    label: 'Grip factor, loose ground',
-    quantity: 'coefficient',
-    limits: { above: 0, to: 5 },
-  },
 };

@@ -12,7 +12,12 @@ export const BENCH_NOTES: Sentences<
   | 'note.staircase'
   | 'series'
   | 'note.series'
+  | 'note.tyreFit'
 > = {
+  'note.tyreFit.noGrowth': ({ tyre, errorMm }) =>
+    `“${tyre}” grew by less than twice the reading’s error (${errorMm}), so only the least modulus is known: spin it faster, or read finer.`,
+  'note.tyreFit.scatterAtBound': ({ tyre }) =>
+    `The failing speeds of “${tyre}” do not tell how much such tyres differ; no error is given.`,
   'balanceRun.apart': ({ off, allowed }) =>
     `The runs do not agree: they are off by ${off} %, over the ${allowed} % that readings of that error may be. Was the weight at the place that was noted, and the speed the same?`,
   'balanceRun.worse': () =>

@@ -3,7 +3,31 @@ import { listed } from '../lists';
 import type { Refusals } from '../refusals/refusals';
 
 /** What balancing, blows and series of settings refuse. */
-export const BENCH_REFUSALS: Refusals<'balanceRun' | 'log' | 'motorLog' | 'blow' | 'staircase' | 'series'> = {
+export const BENCH_REFUSALS: Refusals<
+  'balanceRun' | 'log' | 'motorLog' | 'blow' | 'staircase' | 'series' | 'tyreFit' | 'tyreMake'
+> = {
+  'tyreMake.own': () => ['is missing: nothing is typical of a tyre of one’s own', 'give it'],
+  'tyreMake.rim': ({ radiusMm }) => [
+    `must be under the tyre’s radius, ${radiusMm} mm`,
+    'measure the rim where the tyre sits',
+  ],
+  'tyreMake.bonded': () => ['a hollow tyre is not glued all over', 'glue it at its beads'],
+  'tyreMake.layer': () => ['belongs to a hollow tyre', 'leave it out, or choose a hollow kind'],
+  'tyreMake.hold': ({ hold }) => [
+    hold === 'clamp' ? 'is missing for a bolted ring' : 'is missing for a tyre that sits by tightness',
+    'give it, or choose another hold',
+  ],
+  'tyreMake.wall': ({ roomMm }) => [
+    `must be under the room between rim and tread, ${roomMm} mm`,
+    'measure the wall, or the rim',
+  ],
+  'tyreFit.twice': ({ id }) => [`“${id}” stands there twice`, 'give each tyre a name of its own'],
+  'tyreFit.free': () => ['a loop on nothing is not spun on a bench', 'give its rim and what holds it'],
+  'tyreFit.nothing': () => [
+    'has nothing that was read',
+    'give diameters at some speeds, or what became of the tyre at them',
+  ],
+  'tyreFit.onlyRest': () => ['has no reading but at rest', 'read the diameter at a speed too'],
   'balanceRun.angles': () => [
     'need three different angles at least',
     'put the trial weight at three places round the wheel',

@@ -151,7 +151,10 @@ const HEAT_NOTES: Sentences<'note.heat'> = {
 const TYRE_SPIN_NOTES: Sentences<'note.tyreSpin'> = {
   'note.tyreSpin.caution': () =>
     'Spin it up by remote from another room, behind a shield, never in the hand and with nobody in the plane of the wheel.',
-  'note.tyreSpin.runsAway': () => 'At this speed the ring grows without end.',
+  'note.tyreSpin.runsAway': () => 'At this speed it grows without end.',
+  'note.tyreSpin.rimAssumed': () => 'The rim is taken as 0.6 of the radius: give its own.',
+  'note.tyreSpin.farGrown': () =>
+    'It has grown by over 30 %, more than the model is made for: read diameters on the bench and fit its modulus.',
 };
 
 const SWEEP_NOTES: Sentences<'note.sweep'> = {

@@ -1,3 +1,4 @@
+import { HOLD_NAMES, SPIN_ENDS_WORDS } from '../labels/tyres';
 import { inSentence } from '@/core/base/units/words';
 import { PINION_HELD_BY, TORQUE_BY } from '../terms';
 import type { Workings } from '../write';
@@ -178,29 +179,38 @@ export const SHAFT_WORKINGS: Workings<'shaft'> = {
 };
 
 export const TYRE_WORKINGS: Workings<'tyre'> = {
-  'tyre.burst': ({ rpm, growthPct, by, limitRpm, ring, margin }) => [
+  'tyre.burst': ({ use, rpm, growthPct, by, limitRpm, kind, hold, proven, margin }) => [
     {
-      label: 'Wheel in the air',
-      formula: 'no-load speed of the motor over the ratio',
+      label: use === 'bench' ? 'Wheel in the air' : 'Wheel at top speed',
+      formula:
+        use === 'bench'
+          ? 'no-load speed of the motor over the ratio'
+          : 'top speed over the radius that the tyre has at it',
       value: rpm,
       quantity: 'rpm',
     },
+    ...(growthPct === undefined
+      ? []
+      : [
+          {
+            label: 'Growth',
+            formula: `${kind} on its rim, held by ${HOLD_NAMES[hold]}`,
+            value: growthPct,
+            quantity: 'percent' as const,
+            source: 'Timoshenko and Goodier, Theory of Elasticity (rotating discs)',
+          },
+        ]),
     {
-      label: 'Growth',
-      formula: 'r = r₀·(1 + ρ·ω²·r²/E), the smaller root',
-      value: growthPct,
-      quantity: 'percent',
-      source: 'Timoshenko, Strength of Materials, part II (rotating ring)',
-    },
-    {
-      label: by === 'burst' ? 'Bursts at' : 'Runs away at',
-      formula: `${ring}, typical figures`,
+      label: proven ? 'Proven on the bench' : 'Limit',
+      formula: proven
+        ? `held at it${use === 'road' ? ', times the square root of 0.7: what a road leaves' : ''}`
+        : `${SPIN_ENDS_WORDS[by]}${use === 'road' ? '; strengths times 0.7: what a road leaves' : ''}`,
       value: limitRpm,
       quantity: 'rpm',
     },
     {
       label: 'Margin',
-      formula: 'the lesser of strength over hoop stress and the square of the speeds’ ratio',
+      formula: 'square of limit over turns, as the pull goes',
       value: margin,
       quantity: 'coefficient',
     },

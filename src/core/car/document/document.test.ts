@@ -35,8 +35,8 @@ describe('the document', () => {
   });
 
   it('refuses what a newer program wrote, and what has no version', () => {
-    expect(() => migrateDocument({ schemaVersion: 4 })).toThrow(
-      'document.newer {"version":4,"schemaVersion":3}',
+    expect(() => migrateDocument({ schemaVersion: 5 })).toThrow(
+      'document.newer {"version":5,"schemaVersion":4}',
     );
     expect(() => migrateDocument({})).toThrow(CalcError);
   });
@@ -104,6 +104,32 @@ describe('what cannot be absent', () => {
     });
     expect(second({}, { preset: 'crawl' })).toEqual({ duty: 'cruise', cruiseS: 30, restS: 5 });
     expect(second({ targetMps: 8 }, { ambientC: 30 })).toEqual({ ambientC: 30 });
+  });
+
+  it('held tyres by a bead’s stretch or by glue in the third version', () => {
+    const third = (tyreHold: object, ring?: string) =>
+      parseDocument({
+        ...emptyDocument(),
+        schemaVersion: 3,
+        drive: {
+          stages: [],
+          tyreHold,
+          tyre: { name: 't', compound: 'c', radiusMm: 40, massG: 50, hardFactor: 1, looseFactor: 1, ring },
+        },
+      }).drive.tyreHold;
+    // a bead of 28 mm stretched by 5 % is 2.8 mm tight on its diameter
+    expect(third({ by: 'bead', rimRadiusMm: 28, beadStretch: 0.05 })).toEqual({
+      by: 'friction',
+      rimRadiusMm: 28,
+      interferenceMm: expect.closeTo(2.8, 9),
+    });
+    expect(third({ by: 'glue', rimRadiusMm: 28, peelNPerMm: 6 }, 'belted')).toEqual({
+      by: 'beads',
+      rimRadiusMm: 28,
+      bondShearMpa: 1.5,
+    });
+    expect(third({ by: 'glue' }, 'foam')).toEqual({ by: 'bonded' });
+    expect(third({ rimRadiusMm: 20 })).toEqual({ rimRadiusMm: 20 });
   });
 });
 

@@ -15,7 +15,7 @@ declare module '../../base/errors' {
   }
 }
 
-export const SCHEMA_VERSION = 3;
+export const SCHEMA_VERSION = 4;
 
 /** Everything that is decided about one revision of a car. What can be computed from it is not in it. */
 export interface BuildDocument {

@@ -1,19 +1,19 @@
 import {
   type Brakes,
   type ChosenMotor,
-  type ChosenTyre,
   type Drive,
   MOTOR_AT,
   MOTOR_PLACES,
   type OwnMotor,
   type Shaft,
   SHAFT_KINDS,
-  TYRE_HOLDS,
-  type TyreHold,
   type WheelHex,
 } from './drive';
+import { type ChosenTyre } from '../tyres/tyres';
 import { stageSchema } from '../stages/stage.schema';
-import { COMPOUND_FIGURES, MOTOR_FIGURES, TYRE_FIGURES } from './drive.figures';
+import { TYRE_HOLDS, type TyreHold } from '../tyres/tyres';
+import { MOTOR_FIGURES } from './drive.figures';
+import { COMPOUND_FIGURES, HOLD_FIGURES, TYRE_FIGURES } from '../tyres/tyre.figures';
 import { figureSchemas } from '../fields/figureSchemas';
 import Joi from 'joi';
 import { count, finite, identifier, notNegative, text } from '../../base/schema/fields';
@@ -39,6 +39,12 @@ export const motorFigures = { name: text(80).required(), ...figureSchemas(MOTOR_
 export const tyreFigures = { name: text(80).required(), ...figureSchemas(TYRE_FIGURES) };
 
 export const compoundFigures = figureSchemas(COMPOUND_FIGURES);
+
+const tyreSchema = () =>
+  Joi.object<ChosenTyre>({ libraryId: identifier(), ...tyreFigures, ...compoundFigures });
+
+const holdSchema = () =>
+  Joi.object<TyreHold>({ by: Joi.valid(...TYRE_HOLDS), ...figureSchemas(HOLD_FIGURES) });
 
 export const driveSchema = Joi.object<Drive>({
   motor: Joi.object<ChosenMotor>({ libraryId: identifier(), ...motorFigures }),
@@ -73,7 +79,8 @@ export const driveSchema = Joi.object<Drive>({
   stages: Joi.array().items(stageSchema).max(8).unique('id').required(),
   shaftEfficiency: share(),
   drivenAxles: Joi.valid('front', 'rear', 'all'),
-  tyre: Joi.object<ChosenTyre>({ libraryId: identifier(), ...tyreFigures, ...compoundFigures }),
+  tyre: tyreSchema(),
+  frontTyre: tyreSchema(),
   frontDifferential: Joi.valid(...DIFFERENTIALS),
   rearDifferential: Joi.valid(...DIFFERENTIALS),
   biasRatio: finite().greater(1).max(20),
@@ -95,10 +102,6 @@ export const driveSchema = Joi.object<Drive>({
     lengthMm: positive().max(200),
     material: materialSchema(),
   }),
-  tyreHold: Joi.object<TyreHold>({
-    by: Joi.valid(...TYRE_HOLDS),
-    rimRadiusMm: positive().max(1000),
-    beadStretch: share(),
-    peelNPerMm: positive().max(1000),
-  }),
+  tyreHold: holdSchema(),
+  frontTyreHold: holdSchema(),
 });

@@ -2,11 +2,11 @@ import type { DrivenAxles } from '../../physics/motion/road';
 import type { Housing } from '../../physics/heat/thermalDefaults';
 import type { DifferentialKind } from '../../physics/gears/differential';
 import type { ShaftAxis } from '../../physics/gears/rotation';
-import type { TyreKind } from '../../physics/tyres/tyreSpin';
 import type { Heat } from './heat';
 import { type Axle, AXLES, type Stage, stageRatio } from '../stages/stage';
 import type { ChosenMaterial } from '../material/material';
 import type { MotorKind } from './power';
+import type { Tyres } from '../tyres/tyres';
 
 export const SHAFT_KINDS = ['axle', 'long'] as const;
 export type ShaftKind = (typeof SHAFT_KINDS)[number];
@@ -36,18 +36,6 @@ export interface WheelHex {
   material?: ChosenMaterial;
 }
 
-export const TYRE_HOLDS = ['bead', 'glue'] as const;
-
-/** What keeps the tyre on its rim. */
-export interface TyreHold {
-  by?: (typeof TYRE_HOLDS)[number];
-  rimRadiusMm?: number;
-  /** How much smaller the loose bead is than its seat, share of the seat. */
-  beadStretch?: number;
-  /** What the glue line bears a millimetre of its length. */
-  peelNPerMm?: number;
-}
-
 /** Copy of a motor's figures. */
 export interface ChosenMotor {
   libraryId?: string;
@@ -63,23 +51,6 @@ export interface ChosenMotor {
   lengthMm: number;
   /** How its case gives off heat; closed where not given. */
   housing?: Housing;
-}
-
-/** Copy of a tyre's figures with those of its compound. */
-export interface ChosenTyre {
-  libraryId?: string;
-  name: string;
-  compound: string;
-  radiusMm: number;
-  /** One wheel with its tyre. */
-  massG: number;
-  /** Squash on flat ground, N/mm; by how it is built where not given. */
-  rateNPerMm?: number;
-  /** How it is built, which says how it grows with speed. */
-  ring?: Exclude<TyreKind, 'own'>;
-  /** Factors on the surface's friction. */
-  hardFactor: number;
-  looseFactor: number;
 }
 
 export const MOTOR_AT = [
@@ -120,7 +91,7 @@ export interface Brakes {
   coastS?: number;
 }
 
-export interface Drive {
+export interface Drive extends Tyres {
   motor?: ChosenMotor;
   /** At each place. */
   motorCount?: number;
@@ -137,7 +108,6 @@ export interface Drive {
   /** Shafts and joints behind the last stage. */
   shaftEfficiency?: number;
   drivenAxles?: DrivenAxles;
-  tyre?: ChosenTyre;
   frontDifferential?: DifferentialKind;
   rearDifferential?: DifferentialKind;
   /** Torque of the slower wheel over the faster's, of a limited one. */
@@ -154,7 +124,6 @@ export interface Drive {
   gearHours?: number;
   shafts?: Shaft[];
   wheelHex?: WheelHex;
-  tyreHold?: TyreHold;
 }
 
 export const MOTOR_PLACES = ['car', 'axle', 'side', 'wheel'] as const;

@@ -10,6 +10,7 @@ interface Reference {
 const inDocument = (list: 'revisions' | 'runs'): Reference[] => [
   { at: `${list}.*.document.**.libraryId`, names: 'library' },
   { at: `${list}.*.document.drive.tyre.compound`, names: 'library' },
+  { at: `${list}.*.document.drive.frontTyre.compound`, names: 'library' },
   { at: `${list}.*.document.parts.items.*.mesh.hash`, names: 'mesh' },
 ];
 

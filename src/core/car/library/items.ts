@@ -1,4 +1,4 @@
-import type { ChosenTyre } from '../document/drive';
+import type { ChosenTyre } from '../tyres/tyres';
 import type { PowerLoad } from '../document/power';
 import type { ChosenMaterial } from '../material/material';
 import type { LibraryItem, LibraryKind } from './kinds';

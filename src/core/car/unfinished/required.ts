@@ -68,6 +68,7 @@ export const REQUIRED: Readonly<Record<string, readonly string[]>> = {
   'drive.stages.*.mount.material': MATERIAL,
   'drive.stages.*.front': BEVEL,
   'drive.stages.*.rear': BEVEL,
+  'drive.frontTyre': ['name', 'compound', 'radiusMm', 'massG', 'hardFactor', 'looseFactor'],
   'drive.tyre': ['name', 'compound', 'radiusMm', 'massG', 'hardFactor', 'looseFactor'],
   'drive.heat.trace': ['name', 'stepS', 'speedMps', 'lateralMps2'],
   'drive.heat.readings.*': ['id', 'minutes', 'caseC'],

@@ -1,4 +1,4 @@
-import type { Plant } from '../motion/plant';
+import { emfAt, grownBy, type Plant } from '../motion/plant';
 import { slipCarOf, slipOf } from './slipCar';
 import type { SlipSeries, TractionInput } from './slipDefinition';
 import { emptySeries, record, sensorsOf } from './slipRun';
@@ -32,7 +32,8 @@ const LOCKED_SHARE = 0.05;
 export function motorBrakeN(p: Plant, wheelMps: number): number {
   return wheelMps <= 0
     ? 0
-    : p.dragNPerA * (Math.min(p.limitA, (wheelMps * p.emfPerMps) / p.windingOhm) + p.idleA);
+    : (p.dragNPerA * (Math.min(p.limitA, emfAt(p, wheelMps) / p.windingOhm) + p.idleA)) /
+        grownBy(p, wheelMps);
 }
 
 /**

@@ -1,5 +1,5 @@
 import { refusal } from '../../base/errors';
-import type { Plant } from '../motion/plant';
+import { emfAt, grownBy, type Plant } from '../motion/plant';
 import { type SlipCar, slipCarOf, slipOf } from './slipCar';
 import type { SlipSeries, TractionInput, TractionResult, TractionRow } from './slipDefinition';
 import { slipStepper, stepAt } from './slipStep';
@@ -85,11 +85,10 @@ interface Driven {
 
 /** Wheel force of the motors at a duty and a wheel speed, N; the current is never negative. */
 export function motorForceN(p: Plant, duty: number, wheelMps: number): number {
-  const current =
-    (duty * p.openV - wheelMps * p.emfPerMps) / (p.windingOhm + p.motors * duty * duty * p.packOhm);
+  const current = (duty * p.openV - emfAt(p, wheelMps)) / (p.windingOhm + p.motors * duty * duty * p.packOhm);
   const held = current < 0 ? 0 : current > p.limitA ? p.limitA : current;
   const over = held - p.idleA;
-  return over * (over >= 0 ? p.pullNPerA : p.dragNPerA);
+  return (over * (over >= 0 ? p.pullNPerA : p.dragNPerA)) / grownBy(p, wheelMps);
 }
 
 function drive(

@@ -1,5 +1,6 @@
 import { secantRoot } from '../../base/numeric/root';
 import { dragAndRoll } from '../motion/road';
+import { emfAt } from '../motion/plant';
 import { type Balance, balanceAt, type Brakes, excesses, type Pull, pullAt } from './brakes';
 
 export const LOCKED = ['none', 'front', 'rear', 'both'] as const;
@@ -83,7 +84,7 @@ function motorPowers(
 ): Record<Sink, number> {
   const { plant } = b;
   const amperes = share * motorA;
-  const volts = speedMps * plant.emfPerMps;
+  const volts = emfAt(plant, speedMps);
   const given = plant.motors * Math.max(0, amperes * volts - amperes * amperes * plant.windingOhm);
   return {
     motor: turning * plant.motors * amperes * volts,

@@ -1,7 +1,7 @@
 import { AIR_DENSITY, RAD_PER_S_PER_RPM } from '../../base/constants';
 import type { DrivenAxles } from '../motion/road';
 import { dragAndRoll } from '../motion/road';
-import { createPlant, type Plant } from '../motion/plant';
+import { createPlant, emfAt, grownBy, type Plant } from '../motion/plant';
 import type { DriveBrakeInput } from './definition';
 
 /** Brakes and axles of a car as coefficients, N at the tread and A per motor. */
@@ -73,12 +73,12 @@ export interface Pull {
 /** With the throttle closed, or with the brake on; the motors fade with their volts. */
 export function pullAt(b: Brakes, speedMps: number, braking: boolean): Pull {
   const { plant } = b;
-  const shortA = (speedMps * plant.emfPerMps) / plant.windingOhm;
+  const shortA = emfAt(plant, speedMps) / plant.windingOhm;
   const motorA = Math.min(braking ? Math.max(b.brakeA, b.dragA) : b.dragA, shortA);
   return {
     speedMps,
     motorA,
-    motorN: plant.dragNPerA * motorA,
+    motorN: (plant.dragNPerA * motorA) / grownBy(plant, speedMps),
     frontN: braking ? b.mechanicalFrontN : 0,
     rearN: braking ? b.mechanicalRearN : 0,
   };

@@ -13,7 +13,7 @@ import {
   NEXT_V,
   packFor,
 } from '../motion/cruise';
-import { accelMps2, type Plant } from '../motion/plant';
+import { accelMps2, emfAt, type Plant } from '../motion/plant';
 
 /** Means over one cycle, its start and its rest included. */
 export interface CycleMeans {
@@ -41,7 +41,7 @@ export function cycleMeans(
   if (accelMps2(plant, 0) <= 0) return undefined;
   const held = canHold(plant, cruiseMps) ? cruiseMps : Math.min(cruiseMps, holdableMps(plant));
   const amps = holdingA(plant, held);
-  const friction = (v: number) => plant.idleA * v * plant.emfPerMps;
+  const friction = (v: number) => plant.idleA * emfAt(plant, v);
   const cruise = {
     currentSquared: amps * amps,
     frictionW: amps === 0 ? 0 : friction(held),

@@ -17,7 +17,7 @@ import {
 } from '../motion/cruise';
 import type { CruiseInput, End, EnduranceSeries } from './enduranceDefinition';
 import { PackRecord, stalledNote, USUAL_CUTOFF_V } from './packRecord';
-import { accelMps2, createPlant, retune, type TunablePlant } from '../motion/plant';
+import { accelMps2, createPlant, emfAt, retune, type TunablePlant } from '../motion/plant';
 import {
   heatedFor,
   type Losses,
@@ -117,7 +117,7 @@ class Whole {
         step,
         {
           copperW: stretch[MEAN_A2]! * this.motorOhm,
-          frictionW: plant.idleA * stretch[MEAN_V]! * plant.emfPerMps,
+          frictionW: plant.idleA * emfAt(plant, stretch[MEAN_V]!),
           speedMps: stretch[MEAN_V]!,
         },
         stretch[MEAN_A]!,
@@ -173,7 +173,7 @@ class Whole {
         step,
         {
           copperW: amps * amps * this.motorOhm,
-          frictionW: amps === 0 ? 0 : plant.idleA * v * plant.emfPerMps,
+          frictionW: amps === 0 ? 0 : plant.idleA * emfAt(plant, v),
           speedMps: v,
         },
         amps,

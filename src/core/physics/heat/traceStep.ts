@@ -51,7 +51,7 @@ export function stretchForces(
   const idleN = plant.dragNPerA * plant.idleA;
   return {
     v,
-    amps: !moving ? 0 : Math.min(plant.limitA, Math.max(0, currentOf(plant, wheelN))),
+    amps: !moving ? 0 : Math.min(plant.limitA, Math.max(0, currentOf(plant, wheelN, v))),
     slip: held > 0 ? (losses.slipAtLimitPct / 100) * Math.min(1, Math.max(0, tyreN / held)) : 0,
     brakeW: moving ? Math.max(0, -wheelN - idleN) * v : 0,
     rollingJ: (passive - plant.road.dragPerQ * q) * v * dt,

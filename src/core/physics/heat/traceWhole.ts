@@ -1,7 +1,7 @@
 import { refusal } from '../../base/errors';
 import { ControllerNode } from '../cooling/controllerNode';
 import { cellVolts } from '../motion/cell';
-import { createPlant, retune, roadOf, type TunablePlant } from '../motion/plant';
+import { createPlant, emfAt, retune, roadOf, type TunablePlant } from '../motion/plant';
 import type { End } from './enduranceDefinition';
 import { LOSS_NAMES } from './lossNames';
 import { type Losses, lossesOf } from './losses';
@@ -211,7 +211,7 @@ class Drive {
     const { amps, v, brakeW } = at;
     const n = plant.motors;
     const { openV } = plant;
-    const emf = v * plant.emfPerMps;
+    const emf = emfAt(plant, v);
     const winding = plant.windingOhm - this.escOhm;
     const electrics = stretchElectrics(plant, losses, at, winding);
     const { packA, driveA, squared } = electrics;

@@ -125,7 +125,7 @@ export function arrivalIn(p: Plant, v: number, next: number, cruiseMps: number):
 /** Motor current that holds a speed (m/s), A: the torque balances the resistance; downhill the driver brakes and it is 0. */
 export function holdingA(p: Plant, v: number): number {
   const resistance = resistanceN(p, v);
-  return resistance < 0 ? 0 : currentOf(p, resistance);
+  return resistance < 0 ? 0 : currentOf(p, resistance, v);
 }
 
 /** What the pack gives for a motor current at a speed (m/s), A. */

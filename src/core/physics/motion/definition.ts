@@ -42,10 +42,16 @@ export interface BatteryDefinition {
   maxDischargeC?: number;
 }
 
+/** How many times larger a tyre is than at rest, at equal steps of the car's speed from 0; the last factor holds beyond. */
+export interface Grown {
+  stepMps: number;
+  factors: readonly number[];
+}
+
 /** One run on a straight from rest. */
 export interface DriveRunInput {
   car: CarDefinition;
-  tyre: { radiusMm: number; mu: number };
+  tyre: { radiusMm: number; mu: number; grown?: Grown };
   /** Motor turns per wheel turn, all stages together, and their efficiency. */
   drive: { ratio: number; efficiency: number };
   motor: MotorDefinition;

@@ -13,7 +13,7 @@ export function breakawayCurrentA(input: DriveRunInput): number | undefined {
   const resistance = resistanceN(plant, 0);
   const spare = tractionN(plant, 0) - resistance;
   if (spare <= 0) return undefined;
-  return currentOf(plant, resistance + (spare * plant.effectiveMassKg) / plant.massKg);
+  return currentOf(plant, resistance + (spare * plant.effectiveMassKg) / plant.massKg, 0);
 }
 
 const HALVINGS = 40;

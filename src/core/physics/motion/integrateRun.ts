@@ -1,4 +1,4 @@
-import { accelMps2, type Plant, timeConstantS } from './plant';
+import { accelMps2, type Plant, timeConstantS, wheelForceN } from './plant';
 
 /** Longest step, s, and the share of the speed's own time constant that a step may take. */
 const LONGEST_STEP_S = 0.01;
@@ -44,7 +44,7 @@ export function integrateRun(plant: Plant, limits: RunLimits): Motion {
   const steps = stalled ? 0 : Math.ceil(maxTimeS / dt - 1e-9);
   const near = 0.95 * topMps;
   const settled = topMps * (1 - SETTLED);
-  const { massKg, effectiveMassKg, stallN, slackNPerMps, dragNPerA, pullNPerA, mostN, leastN } = plant;
+  const { massKg, effectiveMassKg, stallN, slackNPerMps, dragNPerA, pullNPerA, mostN, leastN, grown } = plant;
   const {
     dragPerQ,
     downPerQ,
@@ -78,6 +78,7 @@ export function integrateRun(plant: Plant, limits: RunLimits): Motion {
       const line = stallN - slackNPerMps * u;
       let force = line < 0 ? (line * dragNPerA) / pullNPerA : line;
       force = force > mostN ? mostN : force < leastN ? leastN : force;
+      if (grown) force = wheelForceN(plant, u);
       const free = (force - resistance) / effectiveMassKg;
       const grip = gripN + gripPerQ * q + gripPerT * passive;
       const lift = passive + liftN + liftPerQ * q;

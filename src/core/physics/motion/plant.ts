@@ -1,6 +1,7 @@
 import { AIR_DENSITY, RAD_PER_S_PER_RPM } from '../../base/constants';
+import { bisect } from '../../base/numeric/root';
 import { cellVolts } from './cell';
-import type { DriveRunInput } from './definition';
+import type { DriveRunInput, Grown } from './definition';
 import { createRoad, dragAndRoll, type Road, traction } from './road';
 
 /** What holds the car back at one moment. */
@@ -44,6 +45,8 @@ export interface Plant {
   /** Wheel force of an ampere over the no-load current, driving and dragging, N/A. */
   readonly pullNPerA: number;
   readonly dragNPerA: number;
+  /** Growth of the tyres with speed; left out where they stay as they are. */
+  readonly grown?: Grown;
   readonly road: Road;
 }
 
@@ -90,6 +93,7 @@ export function createPlant(input: DriveRunInput): Plant {
     leastN: -dragNPerA * idleA,
     pullNPerA,
     dragNPerA,
+    ...(tyre.grown ? { grown: tyre.grown } : {}),
     road: roadOf(input, input.gradePct ?? 0),
   };
 }
@@ -126,14 +130,37 @@ export function retune(p: TunablePlant, openV: number, windingOhm: number): void
 
 /** Wheel force at a speed (m/s) with the current limit but without the grip limit, N; losses help to brake. */
 export function wheelForceN(p: Plant, v: number): number {
+  if (p.grown) return grownForceN(p, v, factorAt(p.grown, v));
   const line = p.stallN - p.slackNPerMps * v;
   const force = line < 0 ? (line * p.dragNPerA) / p.pullNPerA : line;
   return force > p.mostN ? p.mostN : force < p.leastN ? p.leastN : force;
 }
 
-/** Motor current behind a wheel force, A. */
-export function currentOf(p: Plant, forceN: number): number {
-  return forceN / (forceN >= 0 ? p.pullNPerA : p.dragNPerA) + p.idleA;
+/** A larger wheel turns slower and pulls less. */
+function grownForceN(p: Plant, v: number, factor: number): number {
+  const line = p.stallN / factor - (p.slackNPerMps * v) / factor ** 2;
+  const force = line < 0 ? (line * p.dragNPerA) / p.pullNPerA : line;
+  const [most, least] = [p.mostN / factor, p.leastN / factor];
+  return force > most ? most : force < least ? least : force;
+}
+
+/** How many times larger a tyre is at a speed (m/s) than at rest. */
+export function factorAt({ stepMps, factors }: Grown, v: number): number {
+  const at = v / stepMps;
+  const below = Math.floor(at);
+  if (below >= factors.length - 1) return factors[factors.length - 1]!;
+  const low = factors[below]!;
+  return low + (at - below) * (factors[below + 1]! - low);
+}
+
+export const grownBy = (p: Plant, v: number): number => (p.grown ? factorAt(p.grown, v) : 1);
+
+/** Volts of a turning motor at a speed (m/s). */
+export const emfAt = (p: Plant, v: number): number => (v * p.emfPerMps) / grownBy(p, v);
+
+/** Motor current behind a wheel force at a speed (m/s), A. */
+export function currentOf(p: Plant, forceN: number, v: number): number {
+  return (forceN * grownBy(p, v)) / (forceN >= 0 ? p.pullNPerA : p.dragNPerA) + p.idleA;
 }
 
 /** Drag, rolling and grade resistance at a speed (m/s), N. */
@@ -143,14 +170,19 @@ export const resistanceN = (p: Plant, v: number) => dragAndRoll(p.road, v * v) +
 export const tractionN = (p: Plant, v: number) => traction(p.road, v * v, dragAndRoll(p.road, v * v));
 
 /** Speed at which the motor has no current left, m/s. */
-export const noLoadMps = (p: Plant) => p.appliedV / p.emfPerMps;
+export function noLoadMps(p: Plant): number {
+  const stiff = p.appliedV / p.emfPerMps;
+  if (!p.grown) return stiff;
+  const most = stiff * p.grown.factors[p.grown.factors.length - 1]!;
+  return most === stiff ? stiff : bisect((v) => emfAt(p, v) - p.appliedV, 0.5 * stiff, most * (1 + 1e-12));
+}
 
 /** Time constant of the speed against the motor's own slope, s. */
 export const timeConstantS = (p: Plant) => (p.effectiveMassKg * p.loopOhm) / (p.pullNPerA * p.emfPerMps);
 
 /** Duty that carries a current below the throttle's: the smaller root of n·I·R_b·d² − V·d + E + I·R = 0. */
 export function dutyFor(p: Plant, currentA: number, v: number, openV = p.openV): number {
-  const needV = v * p.emfPerMps + currentA * p.windingOhm;
+  const needV = emfAt(p, v) + currentA * p.windingOhm;
   return (
     (2 * needV) /
     (openV + Math.sqrt(Math.max(0, openV * openV - 4 * p.motors * currentA * p.packOhm * needV)))
@@ -169,8 +201,10 @@ export function observe(p: Plant, v: number, into: Float64Array): void {
   const free = (throttleN - resistance) / p.effectiveMassKg;
   const held = traction(p.road, q, passive);
   if (p.massKg * free + resistance <= held) {
-    const limited = throttleN >= p.mostN;
-    const current = limited ? p.limitA : Math.max(0, currentOf(p, throttleN));
+    const limited = p.grown
+      ? throttleN * factorAt(p.grown, v) >= p.mostN * (1 - 1e-12)
+      : throttleN >= p.mostN;
+    const current = limited ? p.limitA : Math.max(0, currentOf(p, throttleN, v));
     into[ACCEL] = free;
     into[MOTOR_A] = current;
     into[BATTERY_A] = p.motors * current * (limited ? dutyFor(p, current, v) : p.throttle);
@@ -180,7 +214,7 @@ export function observe(p: Plant, v: number, into: Float64Array): void {
   const accel = (held - resistance) / p.massKg;
   const standing = v === 0 && accel <= 0;
   const force = standing ? held : resistance + p.effectiveMassKg * accel;
-  const heldA = Math.max(0, currentOf(p, force));
+  const heldA = Math.max(0, currentOf(p, force, v));
   into[ACCEL] = accel;
   into[MOTOR_A] = heldA;
   into[BATTERY_A] = p.motors * heldA * dutyFor(p, heldA, v);

@@ -2,6 +2,7 @@ import { rpmOf } from '../../base/units/convert';
 import {
   ACCEL,
   createPlant,
+  grownBy,
   type Limit,
   LIMIT,
   LIMITS,
@@ -95,7 +96,8 @@ export function simulate(input: DriveRunInput, stepScale: number): DriveRunResul
   };
   if (top !== undefined) {
     run.topSpeedMps = top;
-    run.motorRpmAtTopSpeed = rpmOf(top, input.tyre.radiusMm / 1000) * input.drive.ratio;
+    run.motorRpmAtTopSpeed =
+      rpmOf(top, (grownBy(plant, top) * input.tyre.radiusMm) / 1000) * input.drive.ratio;
     if (!stalled) run.topSpeedLimitedBy = limitJustBelow(plant, top);
   }
   if (!Number.isNaN(motion.timeToDistanceS)) {

@@ -1,17 +1,15 @@
 import Joi from 'joi';
-import { notNegative, positive } from '../../base/schema/fields';
-import { TYRE_KINDS, type TyreSpinInput } from './tyreSpin';
-
-const own = () => positive().when('kind', { is: 'own', then: Joi.required() });
+import { positive, temperatureC } from '../../base/schema/fields';
+import { makeFields } from './make.schema';
+import type { TyreSpinInput } from './tyreSpin';
 
 export const tyreSpinSchema = Joi.object<TyreSpinInput>({
-  kind: Joi.valid(...TYRE_KINDS).required(),
-  radiusMm: positive().required(),
-  densityKgM3: own(),
-  hoopModulusMpa: own(),
-  hoopStrengthMpa: own(),
-  rpm: notNegative(),
-  speedMps: notNegative(),
+  ...makeFields(),
+  temperatureC: temperatureC(),
+  use: Joi.valid('bench', 'road'),
+  sinkMm: positive(),
+  rpm: positive(),
+  speedMps: positive(),
 })
   .xor('rpm', 'speedMps')
   .required();

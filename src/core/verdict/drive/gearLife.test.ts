@@ -5,7 +5,7 @@ import { worked } from '../../worked/worked';
 import { kerbStrikeN, landingOneWheelN } from '../../physics/strength/landing';
 import { TYPICAL_MATERIALS } from '../../car/material/typicalMaterials';
 import { peakTorques } from '../../worked/drive/peakTorque';
-import { frictionOf } from '../../worked/motion/runOfBuild';
+import { frictionOf } from '../../worked/motion/tyreOfRun';
 import { teethOf } from '../../worked/drive/toothOfBuild';
 import { toothSettingOf } from './gears/onTeeth';
 import { geared, surface, settingOf, check } from '../../fixtures/geared';

@@ -1,12 +1,9 @@
 import { exchanging } from '../../fixtures/remedies';
 import { applyPatch } from '../../base/patch';
-import { tyreSeat } from '../../physics/tyres/tyreSeat';
-import { tyreSpin } from '../../physics/tyres/tyreSpin';
 import { TYPICAL_MATERIALS } from '../../car/material/typicalMaterials';
 import { caseLimitOf } from '../../worked/heat/caseLimit';
 import { pinionHeld } from '../../worked/drive/jointOfBuild';
 import { shaftsOf } from '../../worked/drive/shaftOfBuild';
-import { tyreOfBuild } from '../../worked/drive/tyreOfBuild';
 import { stage, geared, settingOf, check } from '../../fixtures/geared';
 
 describe('joints', () => {
@@ -109,57 +106,5 @@ describe('shafts', () => {
     expect(before.state).toBe('over');
     const halves = before.remedies.find(exchanging('halves'))!;
     expect(check(applyPatch(long, halves.patch), 'shaft.whirl').margin!).toBeCloseTo(4 * before.margin!, 6);
-  });
-});
-
-describe('a tyre on its rim', () => {
-  it('lets go of its bead where a free ring of the bead’s size has grown to the seat', () => {
-    const { letsGoRpm } = tyreSeat({
-      kind: 'solid rubber',
-      by: 'bead',
-      radiusMm: 42,
-      rimRadiusMm: 28,
-      rpm: 2000,
-      stretch: 0.04,
-    });
-    expect(tyreSpin({ kind: 'solid rubber', radiusMm: 28 / 1.04, rpm: letsGoRpm }).radiusMm).toBeCloseTo(
-      28,
-      6,
-    );
-  });
-
-  it('pulls on its glue with all of its own weight in gees', () => {
-    const { pullNPerMm, letsGoRpm, margin } = tyreSeat({
-      kind: 'foam',
-      by: 'glue',
-      radiusMm: 40,
-      rimRadiusMm: 25,
-      rpm: 3000,
-      tyreMassG: 20,
-      peelNPerMm: 3,
-    });
-    const pull = 0.02 * (100 * Math.PI) ** 2 * 0.04;
-    expect(pullNPerMm! * 2 * 2 * Math.PI * 25).toBeCloseTo(pull, 9);
-    expect(margin).toBeCloseTo(3 / pullNPerMm!, 9);
-    expect(letsGoRpm).toBeCloseTo(3000 * Math.sqrt(margin!), 6);
-  });
-
-  it('makes the car faster by growing where the motor has speed left, and is checked in the air', () => {
-    const { input, run } = settingOf(geared);
-    const { rolling, inAir } = tyreOfBuild(geared, input, run.noLoadSpeedMps)!;
-    expect(rolling!.grownMps).toBeGreaterThan(rolling!.stiffMps);
-    expect(rolling!.grownMps / rolling!.stiffMps).toBeLessThanOrEqual(
-      1 + rolling!.spin.growthPct! / 100 + 1e-6,
-    );
-    expect(check(geared, 'tyre.burst').value).toBeCloseTo(inAir.margin!, 9);
-    const foam = check(
-      applyPatch(geared, [
-        { path: ['drive', 'tyre', 'ring'], value: 'foam' },
-        { path: ['drive', 'stages', 's', 'wheelTeeth'], value: 40 },
-      ]),
-      'tyre.burst',
-    );
-    expect(foam.state).toBe('over');
-    expect(foam.remedies[0]!.state).not.toBe('over');
   });
 });

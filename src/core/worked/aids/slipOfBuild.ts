@@ -1,7 +1,8 @@
 import { type SlipAid, USUAL_SLIP_AID } from '../../car/document/aids';
 import type { ChosenSurface } from '../../car/document/brief';
 import type { BuildDocument } from '../../car/document/document';
-import { frictionOf, runInputOf } from '../motion/runOfBuild';
+import { runInputOf } from '../motion/runOfBuild';
+import { frictionOf } from '../motion/tyreOfRun';
 import type { Assembled } from '../../base/assembled';
 import type { TractionInput } from '../../physics/aids/slipDefinition';
 

@@ -4,7 +4,7 @@ import type { ChosenSurface } from '../../car/document/brief';
 import type { BuildDocument } from '../../car/document/document';
 import { weightOf } from '../chassis/weightOfBuild';
 import { GRAVITY } from '../../base/constants';
-import { frictionOf } from '../motion/runOfBuild';
+import { frictionOf } from '../motion/tyreOfRun';
 import { type Assembled, missingOf } from '../../base/assembled';
 import { servoTorque } from '../../physics/supply/servo';
 import { pointsOf } from '../power/servoOfBuild';

@@ -1,3 +1,5 @@
+import { tyreAt } from '../../car/tyres/tyres';
+import type { Axle } from '../../car/stages/stage';
 import type { BuildDocument } from '../../car/document/document';
 import type { Body } from '../../car/document/chassis';
 import {
@@ -125,15 +127,18 @@ function guessesOf(
     0,
   );
   const r = tyre?.radiusMm ?? 0;
-  const wheel = (id: string, name: string, x: number, y: number): Guess => ({
-    id,
-    name,
-    massG: tyre!.massG,
-    at: [x, y, r],
-    size: [2 * r, 0.7 * r, 2 * r],
-    sprung: false,
-    fixed: true,
-  });
+  const wheel = (id: string, name: string, axle: Axle, y: number): Guess => {
+    const { massG, radiusMm } = tyreAt(drive, axle)!;
+    return {
+      id,
+      name,
+      massG,
+      at: [axle === 'front' ? 0 : -L, y, radiusMm],
+      size: [2 * radiusMm, 0.7 * radiusMm, 2 * radiusMm],
+      sprung: false,
+      fixed: true,
+    };
+  };
   const hub = (end: 'front' | 'rear', side: 1 | -1): Guess[] => {
     const own = suspension[end];
     const y = own?.corner
@@ -184,10 +189,10 @@ function guessesOf(
   return [
     ...(tyre
       ? [
-          wheel('wheel-fl', 'Front left wheel', 0, front / 2),
-          wheel('wheel-fr', 'Front right wheel', 0, -front / 2),
-          wheel('wheel-rl', 'Rear left wheel', -L, rear / 2),
-          wheel('wheel-rr', 'Rear right wheel', -L, -rear / 2),
+          wheel('wheel-fl', 'Front left wheel', 'front', front / 2),
+          wheel('wheel-fr', 'Front right wheel', 'front', -front / 2),
+          wheel('wheel-rl', 'Rear left wheel', 'rear', rear / 2),
+          wheel('wheel-rr', 'Rear right wheel', 'rear', -rear / 2),
         ]
       : []),
     ...hub('front', 1),

@@ -9,7 +9,8 @@ import {
   drivetrainDifferential,
   USUAL_BIAS,
 } from '../../physics/gears/differential';
-import { frictionOf, massWithPayloadKg } from '../motion/runOfBuild';
+import { massWithPayloadKg } from '../motion/runOfBuild';
+import { frictionOf } from '../motion/tyreOfRun';
 
 /** What an axle does with its torque on the straight, in a corner and with one wheel light. */
 export interface AxleStory {

@@ -8,7 +8,7 @@ import { oneWheelLandingN } from '../suspension/landingOfBuild';
 import type { DriveRunInput } from '../../physics/motion/definition';
 import { createPlant, tractionN } from '../../physics/motion/plant';
 import type { DriveRunResult } from '../../physics/motion/run';
-import { frictionOf, WHEELS } from '../motion/runOfBuild';
+import { frictionOf, WHEELS } from '../motion/tyreOfRun';
 
 export const PEAK_CAUSES = ['stall', 'currentLimit', 'clutch', 'grip', 'spinUp', 'run', 'landing'] as const;
 export type PeakCause = (typeof PEAK_CAUSES)[number];

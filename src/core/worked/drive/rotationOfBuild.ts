@@ -1,6 +1,7 @@
 import { CalcError } from '../../base/errors';
 import { axleRatio, type Drive, drivenOf, motorsApart, stagesTo } from '../../car/document/drive';
 import { type Axle, type BevelSides, type Stage, stageRatio } from '../../car/stages/stage';
+import { tyreAt } from '../../car/tyres/tyres';
 import type { Patch } from '../../base/patch';
 import {
   followPath,
@@ -73,6 +74,7 @@ export function rotationOf(drive: Drive): Assembled<RotationOfBuild> {
   const paths = axles.map((axle, index): RotationPath => ({
     axle,
     elements: elementsOf(stages[index]!, axle, motorAxis),
+    ...(drive.tyre ? { tyreRadiusMm: tyreAt(drive, axle)!.radiusMm } : {}),
   }));
   try {
     const followed = paths.map((path, index) =>

@@ -3,6 +3,7 @@ import { isAssumed } from '../../car/assumed/assumed';
 import { controllersInAll, motorsInAll } from '../../car/document/motors';
 import type { BuildDocument } from '../../car/document/document';
 import { type Drive } from '../../car/document/drive';
+import { forgetMeasured, tyreAt } from '../../car/tyres/tyres';
 import type { Power } from '../../car/document/power';
 
 /** What a car has of each thing that is chosen whole, with its mass. */
@@ -10,15 +11,20 @@ const EXCHANGED = {
   motor: { at: ['drive', 'motor'], countOf: ({ drive }: BuildDocument) => motorsInAll(drive) },
   battery: { at: ['power', 'battery'], countOf: ({ power }: BuildDocument) => power.packs ?? 1 },
   controller: { at: ['power', 'controller'], countOf: controllersInAll },
-  tyre: { at: ['drive', 'tyre'], countOf: () => 4 },
+  tyre: { at: ['drive', 'tyre'], countOf: ({ drive }: BuildDocument) => (drive.frontTyre ? 2 : 4) },
+  frontTyre: { at: ['drive', 'frontTyre'], countOf: () => 2 },
 } as const;
 export type Exchanged = keyof typeof EXCHANGED;
 const KINDS = Object.keys(EXCHANGED) as Exchanged[];
 
-type Things = Pick<Drive, 'motor' | 'tyre'> & Pick<Power, 'battery' | 'controller'>;
+type Things = Pick<Drive, 'motor' | 'tyre' | 'frontTyre'> & Pick<Power, 'battery' | 'controller'>;
 
 const chosenIn = ({ drive, power }: BuildDocument, what: Exchanged) =>
-  what === 'motor' || what === 'tyre' ? drive[what] : power[what];
+  what === 'frontTyre'
+    ? tyreAt(drive, 'front')
+    : what === 'motor' || what === 'tyre'
+      ? drive[what]
+      : power[what];
 
 /** Whether the car's mass goes along with such a thing. */
 export const isExchanged = (what: string): what is Exchanged => Object.hasOwn(EXCHANGED, what);
@@ -42,6 +48,9 @@ export function exchanged(document: BuildDocument, things: Things): Patch {
       things[what] ? [{ path: [...EXCHANGED[what].at], value: things[what] }] : [],
     ),
     ...(things.motor ? withoutOldFigures(document.drive) : []),
+    ...(['tyre', 'frontTyre'] as const).flatMap((what) =>
+      things[what] ? forgetMeasured(document.drive, what === 'tyre' ? 'tyreHold' : 'frontTyreHold') : [],
+    ),
   ];
   const carG = Number(((massG ?? 0) + heavierByG(document, things)).toFixed(1));
   const follows = massG !== undefined && carG > 0 && carG !== massG;

@@ -1,7 +1,8 @@
 import type { ChosenSurface } from '../../car/document/brief';
 import type { BuildDocument } from '../../car/document/document';
 import { overallEfficiency, overallRatio } from '../../car/document/drive';
-import { frictionOf, massWithPayloadKg } from './runOfBuild';
+import { massWithPayloadKg } from './runOfBuild';
+import { frictionOf } from './tyreOfRun';
 import { type Assembled, missingOf } from '../../base/assembled';
 import type { BriefDemandInput } from '../../physics/motion/demand';
 

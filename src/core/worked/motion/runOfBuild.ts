@@ -2,13 +2,14 @@ import { type Assembled, missingOf } from '../../base/assembled';
 import { AIR_DENSITY, airDensityAt, RAD_PER_S_PER_RPM } from '../../base/constants';
 import type { ChosenSurface } from '../../car/document/brief';
 import type { BuildDocument } from '../../car/document/document';
-import { type ChosenMotor, type ChosenTyre, overallEfficiency, overallRatio } from '../../car/document/drive';
+import { type ChosenMotor, overallEfficiency, overallRatio } from '../../car/document/drive';
 import { motorsInAll, motorsPerController } from '../../car/document/motors';
 import type { DriveRunInput } from '../../physics/motion/definition';
 import type { Limit } from '../../physics/motion/plant';
 import type { DriveRunResult } from '../../physics/motion/run';
 import { drivenPack } from './drivenPack';
 import { alikeMotor, controllersLimitA } from './motorsOfBuild';
+import { tyreOfRun, wheelInertiaOf } from './tyreOfRun';
 
 /** What a run differs in from the build as it stands. */
 export interface RunConditions {
@@ -22,22 +23,10 @@ export interface RunConditions {
   distanceM?: number;
 }
 
-/**
- * Inertia of a wheel with its tyre over m·r²: between a disc (0.5) and a hoop (1), because the tyre holds most of the mass.
- * @see Meriam and Kraige, Dynamics, table D/4
- */
-const WHEEL_INERTIA_SHARE = 0.75;
-export const WHEELS = 4;
-
 /** Ready to run with the brief's payload, kg; undefined while the car's own mass is missing. */
 export function massWithPayloadKg(document: BuildDocument): number | undefined {
   const { massG } = document.chassis;
   return massG === undefined ? undefined : (massG + (document.brief.payloadG ?? 0)) / 1000;
-}
-
-/** Friction of this tyre on this surface. */
-export function frictionOf(surface: ChosenSurface, tyre: ChosenTyre): number {
-  return surface.mu * (surface.ground === 'hard' ? tyre.hardFactor : tyre.looseFactor);
 }
 
 /** The input of `drive.run` for a build on one surface, or the paths of what it still needs. */
@@ -68,6 +57,7 @@ export function runInputOf(
     'chassis.cdaM2': chassis.cdaM2,
   });
   if (missing.length > 0) return { ok: false, missing };
+  const pulls = tyreOfRun(drive, surface, chassis.frontLoadShare!);
   return {
     ok: true,
     value: {
@@ -81,9 +71,9 @@ export function runInputOf(
         cgHeightMm: chassis.cgHeightMm!,
         wheelbaseMm: chassis.wheelbaseMm!,
         drivenAxles: drive.drivenAxles!,
-        wheelInertiaKgM2: WHEELS * WHEEL_INERTIA_SHARE * (tyre!.massG / 1000) * (tyre!.radiusMm / 1000) ** 2,
+        wheelInertiaKgM2: wheelInertiaOf(drive, pulls.radiusMm),
       },
-      tyre: { radiusMm: tyre!.radiusMm, mu: frictionOf(surface, tyre!) },
+      tyre: pulls,
       drive: { ratio: ratio!, efficiency: overallEfficiency(drive) },
       motor: {
         kvRpmPerV: motor!.kvRpmPerV,

@@ -7,7 +7,8 @@ import { type End, USUAL_KERB_STOP_MM, USUAL_STOP_MM } from '../../car/document/
 import { weightOf } from '../chassis/weightOfBuild';
 import { GRAVITY, RAD_PER_S_PER_RPM } from '../../base/constants';
 import { createPlant } from '../../physics/motion/plant';
-import { frictionOf, motorLimitsA, runInputOf } from '../motion/runOfBuild';
+import { motorLimitsA, runInputOf } from '../motion/runOfBuild';
+import { frictionOf } from '../motion/tyreOfRun';
 import { type Assembled, missingOf } from '../../base/assembled';
 import { landingForces } from '../suspension/landingOfBuild';
 import { steeringServo } from '../power/steeringServo';

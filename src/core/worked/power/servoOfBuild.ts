@@ -1,8 +1,10 @@
+import { tyreAt } from '../../car/tyres/tyres';
 import type { ChosenSurface } from '../../car/document/brief';
 import type { BuildDocument } from '../../car/document/document';
 import type { PowerLoad, ServoFigures } from '../../car/document/power';
 import { GRAVITY } from '../../base/constants';
-import { frictionOf, massWithPayloadKg } from '../motion/runOfBuild';
+import { massWithPayloadKg } from '../motion/runOfBuild';
+import { frictionOf } from '../motion/tyreOfRun';
 import type { Assembled } from '../../base/assembled';
 import { CalcError } from '../../base/errors';
 import { steerGeometryOf } from '../suspension/steeringOfBuild';
@@ -82,7 +84,7 @@ export function servoOf(
   const volts = { full: own.full.volts, low: own.low.volts };
   const input: ServoSteerInput = {
     wheelLoadN: [wheelN, wheelN],
-    mu: frictionOf(surface!, drive.tyre!),
+    mu: frictionOf(surface!, tyreAt(drive, 'front')!),
     contactWidthMm: contactWidthMm!,
     scrubRadiusMm: scrubRadiusMm!,
     ...(linkageRatio === undefined ? {} : { linkageRatio }),

@@ -1,3 +1,4 @@
+import { tyreAt, tyresApart } from '../../car/tyres/tyres';
 import type { BuildDocument } from '../../car/document/document';
 import { controllersListed, motorsListed } from '../../car/document/motors';
 import { PART_KIND_RECORDS, type PartKind } from '../../car/parts/partKinds';
@@ -146,15 +147,17 @@ function componentsOf({ drive, power }: BuildDocument): Component[] {
       massG,
     })),
     ...(drive.tyre
-      ? [
-          {
-            id: 'tyre',
-            kind: 'tyre' as const,
-            name: `Wheel with ${drive.tyre.name}`,
-            quantity: 4,
-            massG: drive.tyre.massG,
-          },
-        ]
+      ? tyresApart(drive).map((axles): Component => {
+          const tyre = tyreAt(drive, axles[0]!)!;
+          const isFrontOnly = axles.length === 1 && axles[0] === 'front';
+          return {
+            id: isFrontOnly ? 'tyre.front' : 'tyre',
+            kind: 'tyre',
+            name: `Wheel with ${tyre.name}`,
+            quantity: 2 * axles.length,
+            massG: tyre.massG,
+          };
+        })
       : []),
     ...(power.battery
       ? [

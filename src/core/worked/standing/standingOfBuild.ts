@@ -4,7 +4,7 @@ import type { BuildDocument } from '../../car/document/document';
 import { chassisStability, type StabilityResult } from '../../physics/balance/stability';
 import type { DriveRunInput } from '../../physics/motion/definition';
 import { createPlant, resistanceN, wheelForceN } from '../../physics/motion/plant';
-import { frictionOf } from '../motion/runOfBuild';
+import { frictionOf } from '../motion/tyreOfRun';
 import { steeringOfBuild } from '../suspension/steeringOfBuild';
 import { weightOf, type WeightOfBuild } from '../chassis/weightOfBuild';
 

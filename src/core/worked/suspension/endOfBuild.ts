@@ -1,4 +1,5 @@
 import type { BuildDocument } from '../../car/document/document';
+import { tyreAt } from '../../car/tyres/tyres';
 import type { End } from '../../car/document/suspension';
 import { CalcError, type Refused } from '../../base/errors';
 import { type Assembled, missingOf } from '../../base/assembled';
@@ -12,7 +13,7 @@ export function cornerOf({ suspension, drive }: BuildDocument, end: End): Assemb
   const missing = missingOf({ [`suspension.${end}.corner`]: corner, 'drive.tyre': drive.tyre });
   return missing.length > 0
     ? { ok: false, missing }
-    : { ok: true, value: { ...corner!, end, tyreRadiusMm: drive.tyre!.radiusMm } };
+    : { ok: true, value: { ...corner!, end, tyreRadiusMm: tyreAt(drive, end)!.radiusMm } };
 }
 
 export interface EndOfBuild {

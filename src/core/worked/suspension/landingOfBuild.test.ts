@@ -10,7 +10,7 @@ import { peakTorques } from '../drive/peakTorque';
 import { runInputOf } from '../motion/runOfBuild';
 import { casesOfBuild } from '../parts/casesOfBuild';
 import { driveRun } from '../../physics/motion/run';
-import { frictionOf } from '../motion/runOfBuild';
+import { frictionOf } from '../motion/tyreOfRun';
 import { endOf } from './endOfBuild';
 import { landingForces, landingOf, oneWheelLandingN } from './landingOfBuild';
 import { springChoices } from './springChoices';

@@ -1,7 +1,8 @@
 import type { Assembled } from '../../base/assembled';
 import { keepLast } from '../../base/kept';
 import type { BuildDocument } from '../../car/document/document';
-import type { ChosenTyre } from '../../car/document/drive';
+import type { ChosenTyre } from '../../car/tyres/tyres';
+import { tyreAt, tyreKeys } from '../../car/tyres/tyres';
 import { type End, ENDS, USUAL_STOP_MM } from '../../car/document/suspension';
 import { type Fall, USUAL_RIM_N_PER_MM } from '../../physics/loads/fall';
 import { landingImpact, landingPeaks } from '../../physics/loads/impact';
@@ -23,10 +24,10 @@ export type Landed = 1 | 4;
 export const tyreRateOf = ({ rateNPerMm, ring = 'solid rubber' }: ChosenTyre): number =>
   rateNPerMm ?? TYRE_RATE_N_PER_MM[ring];
 
-function impactTyre({ drive }: BuildDocument): ImpactTyre {
-  const tyre = drive.tyre!;
+function impactTyre({ drive }: BuildDocument, end: End): ImpactTyre {
+  const tyre = tyreAt(drive, end)!;
   const rate = tyreRateOf(tyre);
-  const rim = drive.tyreHold?.rimRadiusMm;
+  const rim = drive[tyreKeys(drive, end).hold]?.rimRadiusMm;
   return {
     rateNPerMm: rate,
     dampingNsPerM: TYRE_DAMPING_NS_PER_M,
@@ -73,7 +74,7 @@ export function impactInputOf(
       sprungMassG,
       unsprungMassG: Math.max(LEAST_UNSPRUNG_G, weight.unsprungG),
       ...(wheels === 4 ? { loadShare: weight.sprungG / sprungMassG } : {}),
-      tyre: impactTyre(document),
+      tyre: impactTyre(document, end),
       suspension: suspensionOf(ride.value, ratio, input.wheelTravelMm),
     },
   };

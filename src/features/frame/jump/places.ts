@@ -5,7 +5,7 @@ import { SEGMENTS } from '@/core/verdict/engine/segments';
 import type { Check } from '@/core/verdict/engine/check';
 import { checkTitle } from '@/words/checks/names';
 import { LABELS } from '@/words/labels/labels';
-import { LIBRARY_WORDS } from '@/words/labels/library';
+import { LIBRARY_WORDS } from '@/words/library/library';
 import { RUN_KIND_NAMES } from '@/words/learn/runKinds';
 import { STATE_WORDS } from '@/words/states';
 import { sideToLook } from './fieldSides';

@@ -1,6 +1,6 @@
 import { defineLibraryKind } from './define';
-import { type ChosenTyre } from '../../document/drive';
-import { COMPOUND_FIGURES } from '../../document/drive.figures';
+import { type ChosenTyre } from '../../tyres/tyres';
+import { COMPOUND_FIGURES } from '../../tyres/tyre.figures';
 
 export type CompoundFigures = { name: string } & Pick<ChosenTyre, 'hardFactor' | 'looseFactor'>;
 

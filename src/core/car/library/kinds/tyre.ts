@@ -1,6 +1,6 @@
 import { defineLibraryKind } from './define';
-import { type ChosenTyre } from '../../document/drive';
-import { TYRE_FIGURES } from '../../document/drive.figures';
+import { type ChosenTyre } from '../../tyres/tyres';
+import { TYRE_FIGURES } from '../../tyres/tyre.figures';
 
 export type TyreFigures = Omit<ChosenTyre, 'libraryId' | 'hardFactor' | 'looseFactor'>;
 

@@ -14,11 +14,23 @@ export const STARTING_TYRES: readonly { id: string; data: TyreFigures }[] = [
   },
   {
     id: 'tyre-18-block',
-    data: { name: '1:18 block', compound: 'compound-soft', radiusMm: 22, massG: 14, ring: 'solid rubber' },
+    data: {
+      name: '1:18 block',
+      compound: 'compound-soft',
+      radiusMm: 22,
+      massG: 14,
+      ring: 'hollow rubber with insert',
+    },
   },
   {
     id: 'tyre-14-block',
-    data: { name: '1:14 block', compound: 'compound-soft', radiusMm: 31, massG: 27, ring: 'solid rubber' },
+    data: {
+      name: '1:14 block',
+      compound: 'compound-soft',
+      radiusMm: 31,
+      massG: 27,
+      ring: 'hollow rubber with insert',
+    },
   },
   {
     id: 'tyre-10-road',
@@ -35,7 +47,7 @@ export const STARTING_TYRES: readonly { id: string; data: TyreFigures }[] = [
       compound: 'compound-soft',
       radiusMm: 42,
       massG: 52,
-      ring: 'solid rubber',
+      ring: 'hollow rubber with insert',
     },
   },
   {
@@ -45,7 +57,7 @@ export const STARTING_TYRES: readonly { id: string; data: TyreFigures }[] = [
       compound: 'compound-hard',
       radiusMm: 45,
       massG: 60,
-      ring: 'solid rubber',
+      ring: 'hollow rubber with insert',
     },
   },
   {
@@ -70,6 +82,12 @@ export const STARTING_TYRES: readonly { id: string; data: TyreFigures }[] = [
   },
   {
     id: 'tyre-5-block',
-    data: { name: '1:5 block', compound: 'compound-soft', radiusMm: 85, massG: 420, ring: 'solid rubber' },
+    data: {
+      name: '1:5 block',
+      compound: 'compound-soft',
+      radiusMm: 85,
+      massG: 420,
+      ring: 'hollow rubber with insert',
+    },
   },
 ];

@@ -1,22 +1,36 @@
-import { type Measure, measure } from '../../../base/measure';
-import { rpmOf } from '../../../base/units/convert';
-import { createPlant, noLoadMps } from '../../../physics/motion/plant';
-import { tyreSpin } from '../../../physics/tyres/tyreSpin';
-import { defineCheck, type Found } from '../../engine/check';
 import { finding, working } from '../../../base/finding';
+import { type Measure, measure } from '../../../base/measure';
+import { forgetMeasured, tyreKeys } from '../../../car/tyres/tyres';
+import type { Axle } from '../../../car/stages/stage';
+import type { KnownTyreKind, SpinHold, TyreKind } from '../../../physics/tyres/tyreKinds';
+import { usualHold } from '../../../physics/tyres/tyreKinds';
+import type { TyreSpinResult } from '../../../physics/tyres/tyreSpin';
+import { type SpinUse, tyresOfBuild, type TyreTurns } from '../../../worked/drive/tyresOfBuild';
+import { defineCheck, type Found, type Proposal } from '../../engine/check';
+import type { Worked } from '../../../worked/worked';
 
 declare module '../../../base/finding' {
   interface FindingFacts {
-    'tyre.burst.runsAway': { turns: Measure };
-    'tyre.burst.ends': { turns: Measure; by: 'burst' | 'growth'; at: Measure };
+    'tyre.burst.runsAway': { turns: Measure; axle?: Axle; use: SpinUse };
+    'tyre.burst.ends': {
+      turns: Measure;
+      at: Measure;
+      by: TyreSpinResult['endsBy'];
+      axle?: Axle;
+      use: SpinUse;
+      proven: boolean;
+    };
   }
   interface WorkingFacts {
     'tyre.burst': {
+      use: SpinUse;
       rpm: number;
-      growthPct: number;
-      by: 'burst' | 'growth';
+      growthPct?: number;
+      by: TyreSpinResult['endsBy'];
       limitRpm: number;
-      ring: string;
+      kind: TyreKind;
+      hold: SpinHold;
+      proven: boolean;
       margin: number;
     };
   }
@@ -27,49 +41,84 @@ const LEAST_MARGIN = 1.3;
 const SAFE_MARGIN = 2;
 /** Throttle limit that a remedy sets, over the present one. */
 const LESS_THROTTLE = 0.8;
+/** The kind that holds the fastest turns. */
+const STRONGEST: KnownTyreKind = 'belted';
 
-/** A tyre at the no-load speed, wheels in the air, against what it withstands. */
+function tyresIn(subject: Worked) {
+  const input = subject.runInput();
+  return input.ok ? tyresOfBuild(subject.document, input.value) : input;
+}
+
+/** The tyres of each axle, in the air at the no-load speed and on the road at the top speed, against what they withstand. */
 export const burst = defineCheck({
   id: 'tyre.burst',
   at: { segment: 'drive', side: 'tyres' },
-  anySurface: true,
   quantity: 'coefficient',
   kind: 'floor',
   tightUnder: SAFE_MARGIN / LEAST_MARGIN,
   find: (subject): Found => {
-    const { tyre } = subject.document.drive;
-    const input = subject.runInput();
-    const missing = [...(input.ok ? [] : input.missing), ...(tyre && !tyre.ring ? ['drive.tyre.ring'] : [])];
-    if (missing.length > 0 || !input.ok || !tyre?.ring) return { missing };
-    const rpm = rpmOf(noLoadMps(createPlant(input.value)), tyre.radiusMm / 1000);
-    const spin = tyreSpin({ kind: tyre.ring, radiusMm: tyre.radiusMm, rpm });
-    const turns = measure(rpm, 'rpm');
-    const by = spin.endsBy === 'burst' ? ('burst' as const) : ('growth' as const);
+    const tyres = tyresIn(subject);
+    if (!tyres.ok) return { missing: tyres.missing };
+    const [worst] = tyres.value.turns;
+    if (!worst) return { missing: ['drive.motor:topSpeed'] };
+    const { axles, use, spin, rpm, limitRpm, proven, margin, make } = worst;
+    const where = { turns: measure(rpm, 'rpm'), use, ...(axles.length === 1 ? { axle: axles[0]! } : {}) };
     return {
-      value: spin.margin ?? 0,
+      value: margin,
       limit: LEAST_MARGIN,
-      finding: spin.runsAway
-        ? finding('tyre.burst.runsAway', { turns })
-        : finding('tyre.burst.ends', { turns, by, at: measure(spin.limitRpm, 'rpm') }),
+      finding:
+        spin.runsAway && !proven
+          ? finding('tyre.burst.runsAway', where)
+          : finding('tyre.burst.ends', {
+              ...where,
+              by: spin.endsBy,
+              at: measure(limitRpm, 'rpm'),
+              proven,
+            }),
       working: working('tyre.burst', {
+        use,
         rpm,
-        growthPct: spin.growthPct ?? 0,
-        by,
-        limitRpm: spin.limitRpm,
-        ring: tyre.ring,
-        margin: spin.margin ?? 0,
+        ...(spin.growthPct === undefined ? {} : { growthPct: spin.growthPct }),
+        by: spin.endsBy,
+        limitRpm,
+        kind: make.kind,
+        hold: make.hold ?? usualHold(make),
+        proven,
+        margin,
       }),
     };
   },
-  remedies: ({ document: { drive } }) => [
-    ...(drive.tyre?.ring === undefined || drive.tyre.ring === 'belted'
-      ? []
-      : [{ patch: [{ path: ['drive', 'tyre', 'ring'], value: 'belted' }], cost: 2 as const }]),
-    {
-      patch: [{ path: ['drive', 'throttleLimit'], value: LESS_THROTTLE * (drive.throttleLimit ?? 1) }],
-      cost: 1,
-    },
-  ],
+  remedies: (subject) => {
+    const tyres = tyresIn(subject);
+    const [worst] = tyres.ok ? tyres.value.turns : [];
+    const { drive } = subject.document;
+    return [
+      ...(worst ? tyreRemedies(subject, worst) : []),
+      {
+        patch: [{ path: ['drive', 'throttleLimit'], value: LESS_THROTTLE * (drive.throttleLimit ?? 1) }],
+        cost: 1,
+      },
+    ];
+  },
   provenBy: { run: 'tyreSpin', how: 'spinBehindShield' },
   supports: ['tyreGrowth'],
 });
+
+/** Glue where only tightness or screws hold, and a tyre that is built to turn fast. */
+function tyreRemedies({ document: { drive } }: Worked, { axles, make, spin }: TyreTurns): Proposal[] {
+  const { tyre, hold } = tyreKeys(drive, axles[0]!);
+  const glued = usualHold(make);
+  return [
+    ...(spin.endsBy === 'seat' || spin.endsBy === 'clamp'
+      ? [{ patch: [{ path: ['drive', hold, 'by'], value: glued }], cost: 1 as const }]
+      : []),
+    ...(make.kind === STRONGEST
+      ? []
+      : [
+          {
+            patch: [{ path: ['drive', tyre, 'ring'], value: STRONGEST }, ...forgetMeasured(drive, hold)],
+            cost: 2 as const,
+          },
+        ]),
+  ];
+}

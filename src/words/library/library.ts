@@ -1,4 +1,4 @@
-import { CONTROLLER_COOLING_NAMES, MOTOR_KIND_NAMES } from './heatWords';
+import { CONTROLLER_COOLING_NAMES, MOTOR_KIND_NAMES } from '../labels/heatWords';
 import type { LibraryKind } from '@/core/car/library/kinds';
 
 /** What a kind of thing in the library is called, its figures and their choices too. */
