@@ -30,6 +30,7 @@ import { pull } from './drive/run/pull.check';
 import { start } from './drive/run/start.check';
 import { timeToDistance } from './drive/run/timeToDistance.check';
 import { topSpeed } from './drive/run/topSpeed.check';
+import { benchBalance } from './drive/tyres/benchBalance.check';
 import { burst } from './drive/tyres/burst.check';
 import { band } from './field/band.check';
 import { goal } from './field/goal.check';
@@ -122,6 +123,7 @@ export const FAMILIES: readonly CheckFamily[] = [
 /** The checks that stand on what was printed, run and broken. */
 export const RECORD_CHECKS: readonly RecordCheck[] = [
   start,
+  benchBalance,
   band,
   goal,
   owed,

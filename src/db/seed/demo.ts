@@ -15,6 +15,7 @@ import { describeRevision, openNextRevision, saveDocument } from '../queries/rev
 import { logRun } from '../queries/runs';
 import { DEMO_MESHES } from './demoMeshes';
 import { EXPECTED_B, EXPECTED_C, EXPECTED_D, LEARNED_A, WHY_B, WHY_C, WHY_D } from './marshHare';
+import { marshHareBenches } from './marshHareBenches';
 import { MARSH_HARE_FAILURES } from './marshHareFailures';
 import { MARSH_HARE_RUNS, MARSH_HARE_TRACKS } from './marshHareRuns';
 import { copiesOnCar, whatBecameOf, marshHarePrints } from './marshHarePrint';
@@ -59,6 +60,8 @@ export async function seedDemo(db: Database, workshopId: string): Promise<void> 
       }),
     );
   }
+  for (const bench of marshHareBenches(documents.D))
+    await logRun(db, workshopId, idOf('D'), parse(runSheetSchema, bench));
   for (const { letter, ranAt, id, rounds, note } of MARSH_HARE_TRACKS) {
     const document = documents[letter];
     const surface = document.brief.surfaces[0]!;

@@ -6,6 +6,8 @@ import { SegmentSides } from '../frame/SegmentSides';
 import { useSide } from '../frame/sides';
 import { RunsSide } from './RunsSide';
 
+const BenchSide = dynamic(() => import('./bench/BenchSide').then(({ BenchSide: Side }) => Side));
+const BlowsSide = dynamic(() => import('./bench/BlowsSide').then(({ BlowsSide: Side }) => Side));
 const TracksSide = dynamic(() => import('./TracksSide').then(({ TracksSide: Side }) => Side));
 const CompareSide = dynamic(() => import('./CompareSide').then(({ CompareSide: Side }) => Side));
 const CalibrateSide = dynamic(() => import('./CalibrateSide').then(({ CalibrateSide: Side }) => Side));
@@ -16,6 +18,10 @@ export function FieldPage() {
   switch (side) {
     case 'runs':
       return <RunsSide tabs={<Tabs />} />;
+    case 'bench':
+      return <BenchSide tabs={<Tabs />} />;
+    case 'blows':
+      return <BlowsSide tabs={<Tabs />} />;
     case 'tracks':
       return <TracksSide tabs={<Tabs />} />;
     case 'compare':

@@ -43,6 +43,8 @@ interface RunSheetFormProps {
   onEntered(): void;
   /** The run that is changed, where it was entered before and not taken. */
   entered?: Waiting | undefined;
+  /** Kinds of run that the side is for; all where not given. */
+  kinds?: readonly RunKind[];
 }
 
 /** A run sheet: each kind asks only what it needs; saved it waits on this device until the workshop has it. */
@@ -54,6 +56,7 @@ export function RunSheetForm({
   onFiles,
   onEntered,
   entered,
+  kinds = RUN_KINDS,
 }: RunSheetFormProps) {
   const surfaceField = useId();
   const { document, surface: pageSurface, revision, build, session, copies, runs } = useBuild();
@@ -133,7 +136,7 @@ export function RunSheetForm({
             set({ kind: event.target.value as RunKind, attempts: [], report: {}, track: undefined })
           }
         >
-          {RUN_KINDS.map((kind) => (
+          {kinds.map((kind) => (
             <option key={kind} value={kind}>
               {RUN_KIND_NAMES[kind]}
             </option>

@@ -2,20 +2,18 @@
 
 import frameCss from '@/ui/layout/frame.module.css';
 import { REPEATED_KINDS, RUN_KIND_RECORDS } from '@/core/car/records/runKinds';
-import { type ReactNode, useCallback, useEffect, useMemo, useState } from 'react';
+import { type ReactNode, useMemo } from 'react';
 import { attemptSpread, measuredOf } from '@/core/worked/field/measured';
 import { isRepeated, isTimed } from '@/core/car/records/records';
 import { seriesOf } from '@/core/advice/learn/series';
 import { WorkingPanel } from '@/ui/working';
-import { newId } from '../api';
 import { useBuild } from '../session/BuildContext';
-import { draftFiles, type DraftFiles, keepDraftFiles, type WaitingPhoto } from '../session/outbox';
 import { SegmentChecks } from '../frame/SegmentChecks';
 import { Bench, Readings } from '../frame/Guarded';
 import { RunSheetForm } from './RunSheetForm';
 import { SeriesChart } from './SeriesChart';
-import { emptySheet, keepSheet, keptSheet, type Sheet, sheetAfter } from './sheet';
 import { useRuns } from './useRuns';
+import { useRunSheet } from './useRunSheet';
 import { type ShownRun, FieldAnswer, KindPlot } from './FieldAnswer';
 import { PackRun } from './PackRun';
 import { RunTable } from './RunTable';
@@ -27,8 +25,7 @@ const [MOST_PLOTTED, MOST_SERIES] = [12, 4];
 export function RunsSide({ tabs }: { tabs: ReactNode }) {
   const { revision, document } = useBuild();
   const all = useRuns();
-  const [sheet, setSheet] = useState<Sheet>(() => sheetAfter(newId(), all.at(-1)?.run));
-  const [files, setFiles] = useState<DraftFiles>({ revisionId: revision.id, photos: [] });
+  const form = useRunSheet();
   const own = useMemo(() => all.filter(({ run }) => run.revisionId === revision.id), [all, revision.id]);
   const timed = useMemo(() => {
     const spread = attemptSpread(all.map(({ run }) => run));
@@ -37,58 +34,13 @@ export function RunsSide({ tabs }: { tabs: ReactNode }) {
     );
   }, [own, all]);
 
-  useEffect(() => {
-    const kept = keptSheet(revision.id);
-    if (kept) queueMicrotask(() => setSheet(kept));
-    void draftFiles(revision.id)
-      .then((found) => {
-        if (found) setFiles(found);
-      })
-      .catch(() => undefined);
-  }, [revision.id]);
-
-  const change = useCallback(
-    (next: Sheet) => {
-      setSheet(next);
-      keepSheet(revision.id, next);
-    },
-    [revision.id],
-  );
-  const changeFiles = (more: { photos?: WaitingPhoto[]; track?: Blob }) => {
-    const next = { ...files, ...more, revisionId: revision.id };
-    setFiles(next);
-    void keepDraftFiles(next).catch(() => undefined);
-  };
-  const entered = () => {
-    keepSheet(revision.id, undefined);
-    changeFiles({ photos: [], track: undefined });
-    setSheet({
-      ...emptySheet(newId()),
-      kind: sheet.kind,
-      method: sheet.method,
-      captureFps: sheet.captureFps,
-      slowdown: sheet.slowdown,
-      surfaceId: sheet.surfaceId,
-      distanceM: sheet.distanceM,
-      runUpM: sheet.runUpM,
-      ambientC: sheet.ambientC,
-      copies: sheet.copies,
-    });
-  };
   const pack = own.filter(({ run }) => RUN_KIND_RECORDS[run.kind].wholePack).at(-1)?.run;
   const series = timed.filter(({ run }) => !isRepeated(run));
 
   return (
     <main className={frameCss.page}>
       <Bench>
-        <RunSheetForm
-          sheet={sheet}
-          photos={files.photos}
-          track={files.track}
-          onChange={change}
-          onFiles={changeFiles}
-          onEntered={entered}
-        />
+        <RunSheetForm {...form} />
       </Bench>
       <Readings>
         {tabs}

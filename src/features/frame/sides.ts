@@ -37,6 +37,8 @@ export const SIDE_NAMES: { readonly [S in Segment]: Readonly<Record<SideOf<S>, s
   },
   field: {
     runs: 'Runs',
+    bench: 'Spin and balance',
+    blows: 'Blows and crashes',
     tracks: 'Tracks and logs',
     compare: 'Compare and series',
     calibrate: 'Learn from it',

@@ -1,3 +1,5 @@
+import { formatNumber } from '@/core/base/units/formatQuantity';
+import { WHEEL_WORDS } from '../learn/wheelWords';
 import { SPIN_ENDS_WORDS } from '../labels/tyres';
 import { inSentence } from '@/core/base/units/words';
 import { counted, firstUp, listed } from '../lists';
@@ -186,6 +188,14 @@ export const SHAFT_SENTENCES: Sentences<'shaft'> = {
     `The ${kind === 'axle' ? 'wheel axle' : 'long shaft'} of ${diameter} ${inSentence(material)} takes ${torque} from ${TORQUE_BY[by]}${bent ? ` and ${bent.force} from a ${BENT_BY[bent.by]}` : ''}: ${stress}, limit ${strength}.`,
   'shaft.whirl': ({ span, whips, turns }) =>
     `Over ${span} it whips at ${whips}; wheels in the air it turns ${turns}.`,
+};
+
+/** Sentences about wheels on the bench. */
+export const BENCH_SENTENCES: Sentences<'bench'> = {
+  'bench.balance': ({ wheel, turns, left, allowed, corrected }, reader) => {
+    const mass = (value: number) => `${formatNumber(value, reader.locale, 2)} g·mm`;
+    return `${wheel ? `The ${WHEEL_WORDS[wheel]} wheel` : 'A wheel'} ${corrected ? 'has' : 'was measured with'} ${mass(left)} of imbalance${corrected ? ' left' : ''}; at ${turns} a fast one may have ${mass(allowed)}.`;
+  },
 };
 
 const TURNS_WHERE = { bench: 'in the air', road: 'at top speed' } as const;

@@ -1,5 +1,5 @@
 import { RUN_KIND_NAMES } from '../learn/runKinds';
-import type { Wheel } from '@/core/car/records/report';
+import type { Wheel } from '@/core/car/records/wheels';
 import type { WrongWheel } from '@/core/worked/field/wrongWheels';
 import { isTimedKind, type Wish } from '@/core/car/records/runKinds';
 import { inSentence } from '@/core/base/units/words';

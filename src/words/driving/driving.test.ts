@@ -114,7 +114,7 @@ test('a wind tells both ways, and a pass what still speaks against it', () => {
       }),
     ),
   ).toBe(
-    'No go: room for the pass is over; tyre, wheels in the air is not known; motor case over a pack is being worked out; 1 look is owed.',
+    'No go: room for the pass is over; tyre at its fastest is not known; motor case over a pack is being worked out; 1 look is owed.',
   );
 });
 

@@ -2,6 +2,7 @@ import { COMPOUND_FIGURES, HOLD_FIGURES, TYRE_FIGURES } from '@/core/car/tyres/t
 import type { FieldLabel } from '@/core/car/fields/fieldLabel';
 import type { Figure } from '@/core/car/fields/figure';
 import type { SpinHold } from '@/core/physics/tyres/tyreKinds';
+import type { SpinOutcome } from '@/core/physics/tyres/tyreFit';
 import type { TyreSpinResult } from '@/core/physics/tyres/tyreSpin';
 
 /** What keeps a tyre on its rim. */
@@ -15,7 +16,7 @@ export const HOLD_NAMES: Readonly<Record<SpinHold, string>> = {
 
 /** What lets go first, as the end of "it turns so fast;". */
 export const SPIN_ENDS_WORDS: Readonly<Record<TyreSpinResult['endsBy'], string>> = {
-  bond: 'its glue lets loose',
+  bond: 'its glue fails',
   clamp: 'it slips out of its bolted rings',
   seat: 'it lifts off its rim',
   tearAtRim: 'it tears at the rim',
@@ -24,7 +25,16 @@ export const SPIN_ENDS_WORDS: Readonly<Record<TyreSpinResult['endsBy'], string>>
   burst: 'it bursts',
 };
 
-const HOLD_LABELS: Readonly<Record<keyof typeof HOLD_FIGURES, string>> = {
+/** What became of a tyre on the bench. */
+export const SPIN_OUTCOME_WORDS: Readonly<Record<SpinOutcome, string>> = {
+  held: 'it held',
+  'drive ran out': 'it held all that the drive gives',
+  lifted: 'it lifted off its rim',
+  tore: 'it tore',
+  'bond let go': 'its glue failed',
+};
+
+export const HOLD_LABELS: Readonly<Record<keyof typeof HOLD_FIGURES, string>> = {
   rimRadiusMm: 'Rim radius',
   widthMm: 'Tyre width',
   densityKgM3: 'Density of the tyre',

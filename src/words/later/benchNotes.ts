@@ -14,8 +14,8 @@ export const BENCH_NOTES: Sentences<
   | 'note.series'
   | 'note.tyreFit'
 > = {
-  'note.tyreFit.noGrowth': ({ tyre, errorMm }) =>
-    `“${tyre}” grew by less than twice the reading’s error (${errorMm}), so only the least modulus is known: spin it faster, or read finer.`,
+  'note.tyreFit.noGrowth': ({ tyre, error }) =>
+    `“${tyre}” grew by less than twice the reading’s error (${error}), so only the least modulus is known: spin it faster, or read finer.`,
   'note.tyreFit.scatterAtBound': ({ tyre }) =>
     `The failing speeds of “${tyre}” do not tell how much such tyres differ; no error is given.`,
   'balanceRun.apart': ({ off, allowed }) =>

@@ -1,20 +1,17 @@
 import { GRAVITY } from '@/core/base/constants';
-import { dropLimit, growthOf, hottest, lapTimesOf, stopsSaid } from '@/core/worked/field/report';
+import { dropLimit, hottest, lapTimesOf, stopsSaid } from '@/core/worked/field/report';
 import { type WrongWheel, wrongWheels } from '@/core/worked/field/wrongWheels';
 import { formatNumber, formatText, formatWithError, type Reader } from '@/core/base/units/formatQuantity';
 import { counted, listed } from '../lists';
 import { MOTOR_PLACE_NAMES } from '../labels/heatWords';
 import type { RunRecord, RunSheet } from '@/core/car/records/records';
-import { type RunReport, WHEELS } from '@/core/car/records/report';
+import { type RunReport } from '@/core/car/records/report';
+import { WHEELS } from '@/core/car/records/wheels';
+import { balanceWords, blowEnergyWords, spinWords } from './benchWords';
 import { frictionWords } from './friction';
+import { WHEEL_WORDS } from './wheelWords';
 import { isTimedKind, type UntimedKind } from '@/core/car/records/runKinds';
 
-const WHEEL_WORDS = {
-  frontLeft: 'front left',
-  frontRight: 'front right',
-  rearLeft: 'rear left',
-  rearRight: 'rear right',
-} as const;
 const END_WORDS = {
   battery: 'the pack was empty',
   heat: 'something got too hot',
@@ -111,13 +108,9 @@ const TELLERS: Readonly<Record<UntimedKind, Teller>> = {
       ({ name, light, hard, failed }) =>
         `${name}: ${light} light and ${hard} hard blows, ${failed ? 'failed' : 'held'}`,
     ),
-  tyreSpin: (report, reader) => {
-    const grown = growthOf(report);
-    return [
-      `${(report.spins ?? []).length} speeds`,
-      grown === undefined ? '' : `grew by ${formatText(grown, 'share', reader, 2)}`,
-    ];
-  },
+  tyreSpin: (report, reader) => spinWords(report, reader),
+  balance: (report, reader) => balanceWords(report, reader),
+  staircase: (report, reader) => blowEnergyWords(report, reader),
   crash: ({ hit, speedMps }, reader) => [
     hit ? `hit ${hit}` : '',
     speedMps === undefined ? '' : `at ${formatText(speedMps, 'speedMps', reader)}`,

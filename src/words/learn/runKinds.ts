@@ -15,6 +15,8 @@ export const RUN_KIND_NAMES: Readonly<Record<RunKind, string>> = {
   drop: 'Drop',
   blows: 'Blows',
   tyreSpin: 'Tyre spin',
+  balance: 'Wheel balance',
+  staircase: 'Blows by energy',
   crash: 'Crash',
 };
 
@@ -30,6 +32,8 @@ export const MISSING_WORDS: Readonly<Record<Missing, string>> = {
   passage: 'something it had to pass',
   drop: 'a drop',
   blows: 'a part and its blows',
+  energyBlow: 'a blow',
+  amplitudes: 'the amplitude without a weight and three with one',
   shield: 'the shield',
   spinReading: 'a reading',
   whatItHit: 'what it hit',

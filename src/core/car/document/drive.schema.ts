@@ -9,11 +9,9 @@ import {
   SHAFT_KINDS,
   type WheelHex,
 } from './drive';
-import { type ChosenTyre } from '../tyres/tyres';
 import { stageSchema } from '../stages/stage.schema';
-import { TYRE_HOLDS, type TyreHold } from '../tyres/tyres';
+import { holdSchema, tyreSchema } from '../tyres/tyre.schema';
 import { MOTOR_FIGURES } from './drive.figures';
-import { COMPOUND_FIGURES, HOLD_FIGURES, TYRE_FIGURES } from '../tyres/tyre.figures';
 import { figureSchemas } from '../fields/figureSchemas';
 import Joi from 'joi';
 import { count, finite, identifier, notNegative, text } from '../../base/schema/fields';
@@ -35,16 +33,6 @@ const shaftSchema = Joi.object<Shaft>({
 });
 
 export const motorFigures = { name: text(80).required(), ...figureSchemas(MOTOR_FIGURES) };
-
-export const tyreFigures = { name: text(80).required(), ...figureSchemas(TYRE_FIGURES) };
-
-export const compoundFigures = figureSchemas(COMPOUND_FIGURES);
-
-const tyreSchema = () =>
-  Joi.object<ChosenTyre>({ libraryId: identifier(), ...tyreFigures, ...compoundFigures });
-
-const holdSchema = () =>
-  Joi.object<TyreHold>({ by: Joi.valid(...TYRE_HOLDS), ...figureSchemas(HOLD_FIGURES) });
 
 export const driveSchema = Joi.object<Drive>({
   motor: Joi.object<ChosenMotor>({ libraryId: identifier(), ...motorFigures }),

@@ -29,8 +29,9 @@ import {
   type Photo,
   type RunReport,
   WHEEL_TURNS,
-  WHEELS,
 } from './report';
+import { WHEELS } from './wheels';
+import { benchReportFields } from './benchReport.schema';
 import { PACK_SPREADS, type PackPredicted } from './packPredicted';
 import { RUN_KINDS, TIMED_KINDS } from './runKinds';
 
@@ -135,16 +136,7 @@ const reportSchema = Joi.object<RunReport>({
     )
     .max(20)
     .unique('id'),
-  spins: Joi.array()
-    .items(
-      Joi.object({
-        id: identifier().required(),
-        rpm: notNegative().max(500_000).required(),
-        diameterMm: positive().max(2000).required(),
-      }),
-    )
-    .max(200)
-    .unique('id'),
+  ...benchReportFields,
   shielded: Joi.boolean(),
   laps: Joi.array().items(positive().max(3600)).max(500),
   lapPredictedS: positive(),

@@ -1,8 +1,8 @@
+import type { Wheel } from './wheels';
 import type { MotorPlace } from '../document/drive';
+import type { MeasuredBalance, MeasuredBlows, SpunTyre, TyreSpin } from './benchReport';
 import type { PackPredicted } from './packPredicted';
 
-export const WHEELS = ['frontLeft', 'frontRight', 'rearLeft', 'rearRight'] as const;
-export type Wheel = (typeof WHEELS)[number];
 export const WHEEL_TURNS = ['forward', 'backward', 'still'] as const;
 export type WheelTurn = (typeof WHEEL_TURNS)[number];
 
@@ -48,12 +48,6 @@ export interface Beaten {
   light: number;
   hard: number;
   failed: boolean;
-}
-
-export interface TyreSpin {
-  id: string;
-  rpm: number;
-  diameterMm: number;
 }
 
 /** What only a look can tell before a fast pass: the pack, people and roads, the order of switching on. */
@@ -107,9 +101,13 @@ export interface RunReport {
   passages?: Passage[];
   drops?: Drop[];
   beaten?: Beaten[];
+  /** Tyre on the spin bench; the build's own, as it is, where not given. */
+  spunTyre?: SpunTyre;
   spins?: TyreSpin[];
   /** The tyre was spun behind a shield, from a distance. */
   shielded?: boolean;
+  balance?: MeasuredBalance;
+  blows?: MeasuredBlows;
   /** In the order in which they were driven, s, and what was expected of one. */
   laps?: number[];
   lapPredictedS?: number;

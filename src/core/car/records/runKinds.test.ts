@@ -33,6 +33,21 @@ const WHOLE: Readonly<Partial<Record<RunKind, RunReport>>> = {
   drop: { drops: [{ id: 'd', heightM: 1, outcome: 'held' }] },
   blows: { beaten: [{ id: 'b', name: 'Arm', light: 3, hard: 1, failed: false }] },
   tyreSpin: { shielded: true, spins: [{ id: 's', rpm: 9000, diameterMm: 84 }] },
+  balance: {
+    balance: {
+      amplitude: 5,
+      trialMassG: 2,
+      trialRadiusMm: 25,
+      runs: [0, 120, 240].map((angleDeg) => ({
+        id: `r${angleDeg}`,
+        angleDeg,
+        amplitude: 4 + angleDeg / 100,
+      })),
+    },
+  },
+  staircase: {
+    blows: { variants: [{ id: 'v', name: 'Arm', blows: [{ id: 'b', energyJ: 2, broke: false }] }] },
+  },
   crash: { hit: 'a post' },
 };
 

@@ -11,6 +11,8 @@ export type Lack =
   | 'passage'
   | 'drop'
   | 'blows'
+  | 'energyBlow'
+  | 'amplitudes'
   | 'shield'
   | 'spinReading'
   | 'whatItHit'
@@ -70,6 +72,18 @@ const RECORDS = {
   tyreSpin: {
     bench: true,
     lacks: ({ shielded, spins }) => (shielded !== true ? 'shield' : none(spins) ? 'spinReading' : undefined),
+  },
+  balance: {
+    bench: true,
+    believedAfter: 'one',
+    lacks: ({ balance }) =>
+      balance?.amplitude === undefined || (balance.runs ?? []).length < 3 ? 'amplitudes' : undefined,
+  },
+  staircase: {
+    bench: true,
+    believedAfter: 'one',
+    lacks: ({ blows }) =>
+      (blows?.variants ?? []).every(({ blows: given }) => given.length === 0) ? 'energyBlow' : undefined,
   },
   crash: { lacks: ({ hit }) => (hit ? undefined : 'whatItHit') },
 } as const satisfies Readonly<Record<string, RunKindRecord>>;

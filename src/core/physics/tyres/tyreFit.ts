@@ -1,6 +1,7 @@
 import { RAD_PER_S_PER_RPM } from '../../base/constants';
 import { refusal } from '../../base/errors';
 import { type Finding, finding } from '../../base/finding';
+import { measure, type Measure } from '../../base/measure';
 import { normalBelow } from '../../base/numeric/normal';
 import { checkMake } from './checkMake';
 import { failingSpeed } from './failingSpeed';
@@ -19,7 +20,7 @@ declare module '../../base/errors' {
 }
 declare module '../../base/finding' {
   interface FindingFacts {
-    'note.tyreFit.noGrowth': { tyre: string; errorMm: number };
+    'note.tyreFit.noGrowth': { tyre: string; error: Measure };
     'note.tyreFit.scatterAtBound': { tyre: string; scatter: number };
   }
 }
@@ -150,7 +151,7 @@ function growthOf(
     ? resting.reduce((sum, one) => sum + one.diameterMm, 0) / resting.length
     : 2 * tyre.radiusMm;
   if (turning.every((one) => one.diameterMm <= restDiameterMm + 2 * errorMm)) {
-    notes.push(finding('note.tyreFit.noGrowth', { tyre: tyre.id, errorMm }));
+    notes.push(finding('note.tyreFit.noGrowth', { tyre: tyre.id, error: measure(errorMm, 'lengthMm') }));
     const fastest = Math.max(...turning.map(({ rpm }) => rpm));
     const modulusOverMpa = modulusOfGrowth(bodies, fastest, 2 * errorMm);
     return { restDiameterMm, ...(modulusOverMpa === undefined ? {} : { modulusOverMpa }) };

@@ -7,7 +7,7 @@ export const SIDES = {
   suspension: ['corner', 'better', 'ride', 'steering', 'play', 'aids'],
   parts: ['few', 'mesh'],
   print: ['tonight', 'fits', 'holes', 'list', 'assembly'],
-  field: ['runs', 'tracks', 'compare', 'calibrate'],
+  field: ['runs', 'bench', 'blows', 'tracks', 'compare', 'calibrate'],
   learn: ['failures', 'life', 'revisions', 'next', 'report'],
 } as const;
 

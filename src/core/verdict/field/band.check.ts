@@ -1,7 +1,7 @@
 import { finding } from '../../base/finding';
 import { studentBelow } from '../../base/numeric/distributions';
 import { type Measure, measure } from '../../base/measure';
-import type { Wheel } from '../../car/records/report';
+import type { Wheel } from '../../car/records/wheels';
 import { isRepeated } from '../../car/records/records';
 import { type RunKind } from '../../car/records/runKinds';
 import { attemptSpread, gapOf, measuredOf } from '../../worked/field/measured';

@@ -22,10 +22,10 @@ export function dropLimit({ drops = [] }: RunReport): { heldM?: number; failedM?
 
 /** Growth of a spun tyre over its smallest reading, share. */
 export function growthOf({ spins = [] }: RunReport): number | undefined {
-  if (spins.length < 2) return undefined;
-  const slow = spins.reduce((a, b) => (b.rpm < a.rpm ? b : a));
-  const fast = spins.reduce((a, b) => (b.rpm > a.rpm ? b : a));
-  return fast.diameterMm / slow.diameterMm - 1;
+  const read = spins
+    .flatMap(({ rpm, diameterMm }) => (diameterMm === undefined ? [] : [{ rpm, diameterMm }]))
+    .sort((one, other) => one.rpm - other.rpm);
+  return read.length < 2 ? undefined : read.at(-1)!.diameterMm / read[0]!.diameterMm - 1;
 }
 
 /** Lap times as they are told, those that stand out left aside; none without a lap. */

@@ -1,4 +1,5 @@
-import { type RunReport, type Wheel, WHEELS, type WheelTurn } from '../../car/records/report';
+import { type RunReport, type WheelTurn } from '../../car/records/report';
+import { type Wheel, WHEELS } from '../../car/records/wheels';
 
 /** A wheel that does not turn forward on the bench. */
 export interface WrongWheel {

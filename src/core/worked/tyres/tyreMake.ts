@@ -1,12 +1,12 @@
 import { CalcError } from '../../base/errors';
 import type { Assembled } from '../../base/assembled';
 import type { Drive } from '../../car/document/drive';
-import { tyreAt, tyreKeys } from '../../car/tyres/tyres';
+import { tyreAt, type TyreHold, tyreKeys } from '../../car/tyres/tyres';
 import type { Axle } from '../../car/stages/stage';
 import type { Grown } from '../../physics/motion/definition';
 import { checkMake } from '../../physics/tyres/checkMake';
 import { bodyOf } from '../../physics/tyres/tyreBody';
-import { isHollowMake, type TyreMake, wholeMake } from '../../physics/tyres/tyreKinds';
+import { isHollowMake, type KnownTyreKind, type TyreMake, wholeMake } from '../../physics/tyres/tyreKinds';
 
 /** How the tyres of an axle are made and held, or what is missing of it. */
 export function makeAt(drive: Drive, axle: Axle): Assembled<TyreMake> {
@@ -14,13 +14,22 @@ export function makeAt(drive: Drive, axle: Axle): Assembled<TyreMake> {
   const tyre = tyreAt(drive, axle);
   if (!tyre) return { ok: false, missing: ['drive.tyre'] };
   if (!tyre.ring) return { ok: false, missing: [`drive.${keys.tyre}.ring`] };
-  const { by, wallMm, insertDensityKgM3, pressureMpa, provenRpm: _, ...held } = drive[keys.hold] ?? {};
-  const isHollow = isHollowMake({ kind: tyre.ring });
+  return makeOf(tyre.ring, tyre.radiusMm, drive[keys.hold] ?? {}, `drive.${keys.hold}`);
+}
+
+/** A tyre of a kind on its rim, or what is missing of it under a path. */
+export function makeOf(
+  kind: KnownTyreKind,
+  radiusMm: number,
+  { by, wallMm, insertDensityKgM3, pressureMpa, provenRpm: _, ...held }: TyreHold,
+  at = 'drive.tyreHold',
+): Assembled<TyreMake> {
+  const isHollow = isHollowMake({ kind });
   // what belongs to a hollow tyre waits while another is on; a hollow one can be glued at its beads alone
   const hold = isHollow && by === 'bonded' ? 'beads' : by;
   const make: TyreMake = {
-    kind: tyre.ring,
-    radiusMm: tyre.radiusMm,
+    kind,
+    radiusMm,
     ...held,
     ...(hold ? { hold } : {}),
     ...(isHollow ? { wallMm, insertDensityKgM3, pressureMpa } : {}),
@@ -31,8 +40,7 @@ export function makeAt(drive: Drive, axle: Axle): Assembled<TyreMake> {
   } catch (error) {
     if (!(error instanceof CalcError)) throw error;
     const { path, code } = error.refused;
-    const reason = code === 'tyreMake.hold' ? '' : ':inside';
-    return { ok: false, missing: [`drive.${keys.hold}.${path}${reason}`] };
+    return { ok: false, missing: [`${at}.${path}${code === 'tyreMake.hold' ? '' : ':inside'}`] };
   }
 }
 

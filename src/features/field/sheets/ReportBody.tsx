@@ -10,9 +10,11 @@ import { FrictionSheet } from './FrictionSheet';
 import { LapsSheet } from './LapsSheet';
 import { StopsSheet } from './StopsSheet';
 import { SpinSheet } from './Spin';
+import { StaircaseSheet } from './StaircaseSheet';
 import { TrackDrop } from './TrackDrop';
 import { CrashSheet, DropSheet, TerrainSheet } from './Tried';
 import { TyreSpinSheet } from './TyreSpinSheet';
+import { WheelBalanceSheet } from './WheelBalanceSheet';
 import { BlowsSheet } from './BlowsSheet';
 
 interface ReportBodyProps {
@@ -43,6 +45,8 @@ const SHEETS: Readonly<Record<UntimedKind, (props: SheetProps) => ReactNode>> = 
   drop: ({ given }) => <DropSheet {...given} />,
   blows: ({ given, parts }) => <BlowsSheet {...given} parts={parts} />,
   tyreSpin: ({ given }) => <TyreSpinSheet {...given} />,
+  balance: ({ given }) => <WheelBalanceSheet {...given} />,
+  staircase: ({ given }) => <StaircaseSheet {...given} />,
   crash: ({ given }) => <CrashSheet {...given} />,
 };
 

@@ -21,9 +21,9 @@ import {
   type Noise,
   type RunReport,
   WHEEL_TURNS,
-  WHEELS,
   type WheelTurn,
 } from '@/core/car/records/report';
+import { WHEELS } from '@/core/car/records/wheels';
 import { QuantityField } from '@/ui/QuantityField';
 import { newId } from '../../api';
 

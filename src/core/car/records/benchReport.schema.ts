@@ -1,0 +1,101 @@
+import Joi from 'joi';
+import { finite, identifier, notNegative, ownId, positive, text } from '../../base/schema/fields';
+import { SPIN_OUTCOMES } from '../../physics/tyres/tyreFit';
+import { KNOWN_TYRE_KINDS } from '../../physics/tyres/tyreKinds';
+import { holdSchema } from '../tyres/tyre.schema';
+import { AXLES } from '../stages/stage';
+import {
+  BLOW_WAYS,
+  type ClampedBlow,
+  type ClampedVariant,
+  type MeasuredBalance,
+  type MeasuredBlows,
+  type SpunTyre,
+  type TyreSpin,
+} from './benchReport';
+import { WHEELS } from './wheels';
+
+const angle = () => finite().min(-3600).max(3600);
+
+const spunTyre = Joi.object<SpunTyre>({
+  name: text(80).required(),
+  axle: Joi.valid(...AXLES).required(),
+  kind: Joi.valid(...KNOWN_TYRE_KINDS).required(),
+  radiusMm: positive().max(1000).required(),
+  hold: holdSchema().required(),
+});
+
+const spin = Joi.object<TyreSpin>({
+  id: identifier().required(),
+  rpm: notNegative().max(500_000).required(),
+  diameterMm: positive().max(2000),
+  outcome: Joi.valid(...SPIN_OUTCOMES),
+}).or('diameterMm', 'outcome');
+
+const balance = Joi.object<MeasuredBalance>({
+  wheel: Joi.valid(...WHEELS),
+  amplitude: positive(),
+  errorPct: notNegative().max(50),
+  trialMassG: positive().max(10_000),
+  trialRadiusMm: positive().max(1000),
+  correctionRadiusMm: positive().max(1000),
+  runs: Joi.array()
+    .items(
+      Joi.object({
+        id: identifier().required(),
+        angleDeg: angle().required(),
+        amplitude: notNegative().required(),
+      }),
+    )
+    .max(60)
+    .unique('id'),
+  massG: positive().max(100_000),
+  rpm: positive().max(500_000),
+  placesDeg: Joi.array().items(angle()).max(60),
+  amplitudeAfter: notNegative(),
+});
+
+const blow = Joi.object<ClampedBlow>({
+  id: identifier().required(),
+  energyJ: positive().max(1e6),
+  dropMassKg: positive().max(1000),
+  heightMm: positive().max(100_000),
+  hammerKg: positive().max(1000),
+  armMm: positive().max(10_000),
+  angleDeg: positive().max(180),
+  broke: Joi.boolean().required(),
+  part: ownId(),
+  copyId: identifier(),
+  bentMm: notNegative().max(1000),
+})
+  .xor('energyJ', 'dropMassKg', 'hammerKg')
+  .and('dropMassKg', 'heightMm')
+  .and('hammerKg', 'armMm', 'angleDeg');
+
+const blows = Joi.object<MeasuredBlows>({
+  way: Joi.valid(...BLOW_WAYS),
+  dropMassKg: positive().max(1000),
+  hammerKg: positive().max(1000),
+  armMm: positive().max(10_000),
+  massShare: positive().max(1),
+  variants: Joi.array()
+    .items(
+      Joi.object<ClampedVariant>({
+        id: identifier().required(),
+        name: text(80).required(),
+        partId: identifier(),
+        blows: Joi.array().items(blow).max(500).unique('id').required(),
+      }),
+    )
+    .max(10)
+    .unique('id')
+    .unique('name'),
+});
+
+/** What the benches bring home: tyres spun, wheels balanced, clamped parts hit. */
+export const benchReportFields = {
+  spunTyre,
+  spins: Joi.array().items(spin).max(200).unique('id'),
+  balance,
+  blows,
+};

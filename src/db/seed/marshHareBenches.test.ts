@@ -1,0 +1,60 @@
+import { balanceOfRun } from '@/core/worked/bench/balanceOfRun';
+import { clampedBlows } from '@/core/worked/bench/clampedBlows';
+import { constructionsOf } from '@/core/worked/bench/constructions';
+import { parse } from '@/core/base/schema/parse';
+import { runSheetSchema } from '@/core/car/records/records.schema';
+import { HIDDEN, marshHareBenches } from './marshHareBenches';
+import { marshHareDocuments } from './marshHareRevisions';
+
+const document = marshHareDocuments().D;
+const runs = marshHareBenches(document).map((run) => ({ ...run, revisionId: 'd' }));
+const of = (kind: string) => runs.filter((run) => run.kind === kind);
+
+describe('the benches of the demo', () => {
+  it('are sheets that the door takes', () => {
+    for (const { revisionId: _, ...run } of runs) expect(() => parse(runSheetSchema, run)).not.toThrow();
+  });
+
+  it('tell the modulus that they hide within two of its errors, and rank the glued tyre first', () => {
+    const found = constructionsOf(of('tyreSpin'), 2100);
+    if (!found.ok) throw new Error(found.name);
+    const [first, second] = found.constructions;
+    expect(first!.tyre.name).toBe(document.drive.tyre!.name);
+    expect(Math.abs(first!.fitted.modulusMpa! - HIDDEN.modulusMpa)).toBeLessThan(
+      2 * first!.fitted.modulusErrorMpa!,
+    );
+    expect(first!.fitted).toMatchObject({ failures: 0, provenRpm: 9000, provenCount: 1 });
+    // softer rubber than is typical grows more
+    expect(first!.growth!.measuredPct / first!.growth!.predictedPct).toBeGreaterThan(1.15);
+    // at 9000 rpm on the grown tyre: more than the rolling radius at rest would give
+    expect(first!.provenMps!).toBeGreaterThan(((9000 * Math.PI) / 30) * 0.042);
+    expect(second!.fitted.ways).toEqual({ lifted: 1, tore: 0, 'bond let go': 0 });
+    expect(second!.fitted.rankRpm!).toBeLessThan(first!.fitted.rankRpm!);
+  });
+
+  it('tell where the wheel is heavy, and that it is well enough', () => {
+    const told = balanceOfRun(of('balance')[0]!.report!.balance);
+    if (!told?.ok) throw new Error('not told');
+    expect(Math.abs(told.value.heavyAngleDeg - HIDDEN.heavyDeg)).toBeLessThan(6);
+    expect(Math.abs(told.value.imbalanceGmm - HIDDEN.imbalanceGmm)).toBeLessThan(2 * told.value.errorGmm);
+    expect(told.value.residualGmm! / HIDDEN.leftGmm).toBeCloseTo(1, 1);
+  });
+
+  it('tell the energies that break half inside their intervals, and that more walls are stronger', () => {
+    const told = clampedBlows(document, document.brief.surfaces[0], of('staircase'));
+    if (!told?.ok) throw new Error('not told');
+    const [stock, walls] = told.result.variants;
+    for (const [variant, truth] of [
+      [stock!, HIDDEN.bumperJ],
+      [walls!, HIDDEN.thickerJ],
+    ] as const) {
+      expect(variant.crossed).toBe(true);
+      expect(truth).toBeGreaterThan(variant.energy50LowJ!);
+      expect(truth).toBeLessThan(variant.energy50HighJ!);
+    }
+    expect(told.result.comparisons[0]!.verdict).toBe('stronger');
+    // the car weighs what it weighs: E = m·g·h
+    const massKg = (document.chassis.massG! + document.brief.payloadG!) / 1000;
+    expect(stock!.equivalentHeightMm).toBeCloseTo((1000 * stock!.energy50J!) / (massKg * 9.81), 6);
+  });
+});
