@@ -1,6 +1,7 @@
 import { balanceOfRun } from '@/core/worked/bench/balanceOfRun';
 import { clampedBlows } from '@/core/worked/bench/clampedBlows';
 import { constructionsOf } from '@/core/worked/bench/constructions';
+import { fitOfSeries, isRevealed, seriesOf } from '@/core/advice/learn/series';
 import { parse } from '@/core/base/schema/parse';
 import { runSheetSchema } from '@/core/car/records/records.schema';
 import { HIDDEN, marshHareBenches } from './marshHareBenches';
@@ -56,5 +57,17 @@ describe('the benches of the demo', () => {
     // the car weighs what it weighs: E = m·g·h
     const massKg = (document.chassis.massG! + document.brief.payloadG!) / 1000;
     expect(stock!.equivalentHeightMm).toBeCloseTo((1000 * stock!.energy50J!) / (massKg * 9.81), 6);
+  });
+
+  it('tell the gain that is best, inside its interval, and the next worth trying', () => {
+    const [series] = of('series');
+    const fit = fitOfSeries(seriesOf(series as never))!;
+    expect(fit.verdict).toBe('best inside');
+    expect(HIDDEN.bestGain).toBeGreaterThan(fit.bestInterval![0]);
+    expect(HIDDEN.bestGain).toBeLessThan(fit.bestInterval![1]);
+    expect(Math.abs(fit.bestMean! - HIDDEN.bestMps)).toBeLessThan(0.15);
+    expect(fit.nextX).toBeGreaterThanOrEqual(20);
+    expect(isRevealed(series!)).toBe(true);
+    expect(isRevealed({ ...series!, attempts: series!.attempts.slice(1) })).toBe(false);
   });
 });

@@ -2,6 +2,7 @@ import type { BuildDocument } from '@/core/car/document/document';
 import type { ClampedBlow, SpunTyre, TyreSpin } from '@/core/car/records/benchReport';
 import type { RunSheet } from '@/core/car/records/records';
 import { normalFrom } from '@/core/base/numeric/random';
+import { shuffledOrder } from '@/core/advice/learn/series';
 import { tyreSpin } from '@/core/physics/tyres/tyreSpin';
 import { tyreForBench } from '@/core/worked/bench/constructions';
 import { makeOf } from '@/core/worked/tyres/tyreMake';
@@ -18,6 +19,9 @@ export const HIDDEN = {
   imbalanceGmm: 44,
   shakePerGmm: 0.05,
   leftGmm: 2.4,
+  bestGain: 44,
+  bestMps: 8.4,
+  lostMpsPerGain2: 0.0011,
 };
 
 const RPMS = [0, 2000, 3500, 5000, 6500, 8000];
@@ -37,7 +41,7 @@ export function marshHareBenches(document: BuildDocument): RunSheet[] {
       rimRadiusMm: glued.hold.rimRadiusMm!,
       widthMm: glued.hold.widthMm!,
       by: 'friction',
-      interferenceMm: 1.6,
+      interferenceMm: 5,
     },
   };
   return [
@@ -73,6 +77,7 @@ export function marshHareBenches(document: BuildDocument): RunSheet[] {
       report: { balance: shaking(document, 43) },
       ...bare(document),
     },
+    gainSeries(document, 48),
     {
       id: 'mh-d-staircase-1',
       kind: 'staircase',
@@ -161,4 +166,34 @@ function upAndDown(halfJ: number, seed: number): ClampedBlow[] {
     heightMm = broke ? heightMm / STEP : heightMm * STEP;
     return { id: `blow-${k + 1}`, dropMassKg: DROP_KG, heightMm: atMm, broke, part: `copy ${k + 1}` };
   });
+}
+
+const [GAINS, TIMES, DISTANCE_M, FPS, SPREAD] = [[20, 30, 40, 50, 60, 70], 3, 20, 240, 0.012];
+
+/** How fast the car stays on twenty metres with more and more of its gyro, in a shuffled order. */
+function gainSeries(document: BuildDocument, seed: number): RunSheet {
+  const surface = document.brief.surfaces[0]!;
+  const error = normalFrom(seed);
+  const order = shuffledOrder(GAINS, TIMES, seed);
+  return {
+    id: 'mh-d-series-1',
+    kind: 'series',
+    ranAt: '2026-05-24T13:00:00.000Z',
+    note: 'A friend set it; the driver did not know.',
+    document,
+    conditions: {
+      surfaceId: surface.id,
+      surfaceName: surface.name,
+      distanceM: DISTANCE_M,
+      distanceErrorM: 0.02,
+      runUpM: 25,
+      ambientC: 18,
+    },
+    report: { settingName: 'gyro gain', settingUnit: '%', blind: true, order },
+    attempts: order.map((setting, k) => {
+      const mps =
+        (HIDDEN.bestMps - HIDDEN.lostMpsPerGain2 * (setting - HIDDEN.bestGain) ** 2) * (1 + SPREAD * error());
+      return { id: `run-${k + 1}`, setting, frames: Math.round((DISTANCE_M / mps) * FPS), captureFps: FPS };
+    }),
+  };
 }

@@ -28,6 +28,9 @@ import { leftOutWords } from '@/words/learn/runs';
 import { useBuild } from '../session/BuildContext';
 import { Group } from '../fields/fields';
 import { Bench, Readings } from '../frame/Guarded';
+import { isRepeated, isTimed, type RunRecord } from '@/core/car/records/records';
+import { seriesOf } from '@/core/advice/learn/series';
+import { SeriesChart } from './SeriesChart';
 import { OverRevisions } from './OverRevisions';
 import { useRuns } from './useRuns';
 import { sayAll } from '@/words/findings';
@@ -54,6 +57,23 @@ function intervalWords(
   if (low < 0 && high > 0) return `, at 95 % between ${figure(-low, 2)} less and ${figure(high, 2)} more`;
   const [a, b] = [Math.abs(low), Math.abs(high)].sort((one, other) => one - other);
   return `, at 95 % by ${figure(a!, 2)} to ${figure(b!, 2)}`;
+}
+
+const MOST_SERIES = 6;
+
+/** Settings series of the build, the latest first, each with its curve. */
+function SeriesOfBuild({ runs }: { runs: readonly RunRecord[] }) {
+  const series = runs.filter(isTimed).filter((run) => !isRepeated(run));
+  return (
+    <>
+      {series
+        .slice(-MOST_SERIES)
+        .reverse()
+        .map((run) => (
+          <SeriesChart key={run.id} report={run.report} points={seriesOf(run)} />
+        ))}
+    </>
+  );
 }
 
 /** Two groups of runs under like conditions: what differs is said before the verdict. */
@@ -238,6 +258,7 @@ export function CompareSide({ tabs }: { tabs: ReactNode }) {
             />
           </>
         )}
+        <SeriesOfBuild runs={runs} />
         <OverRevisions runs={runs} />
       </Readings>
     </Page>

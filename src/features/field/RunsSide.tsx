@@ -2,24 +2,42 @@
 
 import frameCss from '@/ui/layout/frame.module.css';
 import { REPEATED_KINDS, RUN_KIND_RECORDS } from '@/core/car/records/runKinds';
+import dynamic from 'next/dynamic';
 import { type ReactNode, useMemo } from 'react';
 import { attemptSpread, measuredOf } from '@/core/worked/field/measured';
-import { isRepeated, isTimed } from '@/core/car/records/records';
-import { seriesOf } from '@/core/advice/learn/series';
+import { isRepeated, isTimed, type TimedConditions } from '@/core/car/records/records';
+import Typography from '@mui/material/Typography';
+import type { Sheet } from './sheet';
+import { isRevealed, seriesOf } from '@/core/advice/learn/series';
 import { WorkingPanel } from '@/ui/working';
 import { useBuild } from '../session/BuildContext';
 import { SegmentChecks } from '../frame/SegmentChecks';
 import { Bench, Readings } from '../frame/Guarded';
 import { RunSheetForm } from './RunSheetForm';
-import { SeriesChart } from './SeriesChart';
 import { useRuns } from './useRuns';
 import { useRunSheet } from './useRunSheet';
 import { type ShownRun, FieldAnswer, KindPlot } from './FieldAnswer';
 import { PackRun } from './PackRun';
 import { RunTable } from './RunTable';
 
+const SeriesChart = dynamic(() => import('./SeriesChart').then(({ SeriesChart: Chart }) => Chart));
+
 /** Of many runs the last are shown; the others on demand. */
 const [MOST_PLOTTED, MOST_SERIES] = [12, 4];
+
+/** The series on the sheet as far as it is driven, unless the driver must not know. */
+function LiveSeries({ sheet }: { sheet: Sheet }) {
+  const { kind, distanceM, attempts, report } = sheet;
+  if (kind !== 'series' || distanceM === undefined || attempts.length === 0) return null;
+  if (!isRevealed(sheet))
+    return <Typography color="textSecondary">Blind: shown when all is driven.</Typography>;
+  return (
+    <SeriesChart
+      report={report}
+      points={seriesOf({ attempts, conditions: { distanceM } as TimedConditions })}
+    />
+  );
+}
 
 /** Run sheets, and what was measured against what was predicted. */
 export function RunsSide({ tabs }: { tabs: ReactNode }) {
@@ -53,8 +71,9 @@ export function RunsSide({ tabs }: { tabs: ReactNode }) {
             targetMps={document.brief.targetMps}
           />
         ))}
+        <LiveSeries sheet={form.sheet} />
         {series.slice(-MOST_SERIES).map(({ run }) => (
-          <SeriesChart key={run.id} run={run} points={seriesOf(run)} />
+          <SeriesChart key={run.id} report={run.report} points={seriesOf(run)} />
         ))}
         {pack ? <PackRun key={pack.id} run={pack} /> : null}
         <RunTable own={own} />

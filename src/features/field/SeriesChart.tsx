@@ -1,21 +1,31 @@
 import chartsCss from '@/ui/charts/charts.module.css';
 import Box from '@mui/material/Box';
 import { scaleLinear } from 'd3-scale';
-import type { TimedRun } from '@/core/car/records/records';
-import type { SeriesPoint } from '@/core/advice/learn/series';
+import Typography from '@mui/material/Typography';
+import type { RunReport } from '@/core/car/records/report';
+import { fitOfSeries, type SeriesPoint } from '@/core/advice/learn/series';
+import { seriesVerdict } from '@/words/learn/series';
+import '@/words/later/bringIn';
 import { formatNumber, formatText } from '@/core/base/units/formatQuantity';
 import { toShown, unitOf } from '@/core/base/units/quantities';
 import { useReader } from '@/ui/reader';
 
 const [WIDTH, HIGH] = [560, 240];
+const CURVE = 60;
 const PAD = { left: 54, right: 24, top: 22, bottom: 36 };
 
 /** A settings series: every passage, the mean and its 95 % interval at each value, the fastest named. */
-export function SeriesChart({ run, points }: { run: TimedRun; points: readonly SeriesPoint[] }) {
+export function SeriesChart({
+  report = {},
+  points,
+}: {
+  report: RunReport | undefined;
+  points: readonly SeriesPoint[];
+}) {
   const { reader } = useReader();
   if (points.length === 0) return null;
   const unit = unitOf('speedMps', reader.units);
-  const name = run.report?.settingName ?? 'setting';
+  const name = report.settingName ?? 'setting';
   const shown = (value: number) => toShown(value, unit);
   const all = points.flatMap(({ speeds, summary }) => [...speeds, ...(summary.ci95 ?? [])]).map(shown);
   const settings = points.map(({ setting }) => setting);
@@ -24,6 +34,15 @@ export function SeriesChart({ run, points }: { run: TimedRun; points: readonly S
   const x = scaleLinear([low - room, high + room], [PAD.left, WIDTH - PAD.right]);
   const y = scaleLinear([Math.min(...all), Math.max(...all)], [HIGH - PAD.bottom, PAD.top]).nice(4);
   const best = points.reduce((a, b) => (b.summary.mean > a.summary.mean ? b : a));
+  const fit = fitOfSeries(points);
+  const curve =
+    fit?.bestX === undefined
+      ? undefined
+      : Array.from({ length: CURVE + 1 }, (_, k) => {
+          const setting = low + ((high - low) * k) / CURVE;
+          const [b0 = 0, b1 = 0, b2 = 0] = fit.coefficients;
+          return [setting, b0 + b1 * setting + b2 * setting ** 2] as const;
+        });
   const number = (value: number) => formatNumber(value, reader.locale, 3);
   return (
     <Box
@@ -56,6 +75,23 @@ export function SeriesChart({ run, points }: { run: TimedRun; points: readonly S
         <text x={PAD.left - 6} y={12} textAnchor="end">
           {unit.symbol}
         </text>
+        {fit?.bestInterval ? (
+          <rect
+            x={x(fit.bestInterval[0])}
+            width={Math.max(1, x(fit.bestInterval[1]) - x(fit.bestInterval[0]))}
+            y={PAD.top}
+            height={HIGH - PAD.top - PAD.bottom}
+            fill="var(--wash)"
+          />
+        ) : null}
+        {curve ? (
+          <path
+            d={`M${curve.map(([setting, speed]) => `${x(setting)} ${y(shown(speed))}`).join('L')}`}
+            fill="none"
+            stroke="var(--ink)"
+            strokeWidth="1.6"
+          />
+        ) : null}
         {points.map(({ setting, speeds, summary: { mean, ci95 } }) => (
           <g key={setting}>
             {speeds.map((speed, at) => (
@@ -98,9 +134,10 @@ export function SeriesChart({ run, points }: { run: TimedRun; points: readonly S
         ))}
         <text x={WIDTH - PAD.right} y={HIGH - 4} textAnchor="end">
           {name}
-          {run.report?.settingUnit ? `, ${run.report.settingUnit}` : ''}
+          {report.settingUnit ? `, ${report.settingUnit}` : ''}
         </text>
       </svg>
+      {fit ? <Typography data-testid="series-verdict">{seriesVerdict(name, fit, reader)}</Typography> : null}
     </Box>
   );
 }

@@ -177,6 +177,7 @@ const reportSchema = Joi.object<RunReport>({
   speedMps: notNegative().max(150),
   settingName: text(60),
   settingUnit: text(20),
+  blind: Joi.boolean(),
   order: Joi.array().items(finite()).max(500),
 });
 

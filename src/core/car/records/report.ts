@@ -120,6 +120,8 @@ export interface RunReport {
   /** Name of what is set in a settings series, and its unit. */
   settingName?: string;
   settingUnit?: string;
+  /** The driver does not know the values until all are driven. */
+  blind?: boolean;
   /** Values in the order in which they were driven. */
   order?: number[];
 }

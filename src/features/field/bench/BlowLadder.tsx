@@ -18,7 +18,7 @@ export function BlowLadder({ told: { variants, result } }: { told: Extract<Blows
   const width = starts.at(-1)! + widths.at(-1)! + BETWEEN;
   const ticks = y.ticks(4);
   return (
-    <Box component="figure" className={chartsCss.chart} data-testid="blow-ladder">
+    <Box component="figure" className={chartsCss.chart} sx={{ mt: 1.5 }} data-testid="blow-ladder">
       <figcaption>
         <span>Each blow in its order: hollow held, crossed broke</span>
       </figcaption>

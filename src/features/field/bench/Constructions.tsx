@@ -32,7 +32,7 @@ export function Constructions({
         <TableHead>
           <TableRow>
             <TableCell>Construction</TableCell>
-            <TableCell align="right">Grew, over typical</TableCell>
+            <TableCell align="right">Grew</TableCell>
             <TableCell align="right">Modulus</TableCell>
             <TableCell align="right">Proven at</TableCell>
             <TableCell align="right">on the road</TableCell>
@@ -50,7 +50,9 @@ export function Constructions({
               <TableRow key={tyre.name}>
                 <TableCell>{tyre.name}</TableCell>
                 <TableCell align="right">
-                  {growth ? formatNumber(growth.measuredPct / growth.predictedPct, reader.locale, 2) : ''}
+                  {growth
+                    ? `${formatNumber(growth.measuredPct / growth.predictedPct, reader.locale, 2)} × typical`
+                    : ''}
                 </TableCell>
                 <TableCell align="right">
                   {fitted.modulusMpa === undefined
@@ -69,7 +71,7 @@ export function Constructions({
                 <TableCell align="right">
                   {fitted.medianRpm === undefined
                     ? ''
-                    : `${rpm(fitted.medianRpm)}${fitted.scatterAssumed ? ', scatter assumed' : ''}`}
+                    : `${fitted.scatterAssumed ? 'about ' : ''}${rpm(fitted.medianRpm)}`}
                 </TableCell>
                 <TableCell align="right">{rpm(fitted.lowRpm)}</TableCell>
                 <TableCell align="right">
@@ -110,7 +112,9 @@ function TakeIn({ one: { tyre, fitted } }: { one: Construction }) {
   return edits.length === 0 ? (
     <>in the build</>
   ) : (
-    <Button onClick={() => edit(edits)}>Take it into the build</Button>
+    <Button sx={{ whiteSpace: 'nowrap' }} onClick={() => edit(edits)}>
+      Take it in
+    </Button>
   );
 }
 

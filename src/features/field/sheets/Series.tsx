@@ -5,7 +5,10 @@ import Typography from '@mui/material/Typography';
 import { TextInput } from '@/ui/controls/TextInput';
 import Button from '@mui/material/Button';
 import { Note } from '@/ui/controls/Note';
-import { shuffledOrder } from '@/core/advice/learn/series';
+import { isRevealed, shuffledOrder } from '@/core/advice/learn/series';
+import type { RunReport } from '@/core/car/records/report';
+import { Tick } from '@/ui/controls/Tick';
+import { useState } from 'react';
 import { formatNumber } from '@/core/base/units/formatQuantity';
 import { parseNumber } from '@/core/base/units/parseNumber';
 import { QuantityField } from '@/ui/QuantityField';
@@ -26,6 +29,7 @@ export function SeriesSetup({ sheet, onChange }: { sheet: Sheet; onChange(change
       return parsed === undefined ? [] : [parsed];
     });
   const order = report.order ?? [];
+  const [seen, see] = useState<number>();
   const next = order[attempts.length];
   const shuffle = () =>
     onChange({
@@ -66,6 +70,13 @@ export function SeriesSetup({ sheet, onChange }: { sheet: Sheet; onChange(change
         value={sheet.seriesTimes}
         onChange={(value) => onChange({ seriesTimes: value })}
       />
+      <Row as="label" sx={{ flexWrap: 'nowrap' }}>
+        <Tick
+          checked={report.blind === true}
+          onChange={(event) => onChange({ report: withBlind(report, event.target.checked) })}
+        />{' '}
+        Blind: a helper sets it, the driver does not know
+      </Row>
       <Row sx={{ mt: 0.75 }}>
         <Button
           disabled={values.length < 2 || values.length * seriesTimes > MOST || !report.settingName}
@@ -73,7 +84,7 @@ export function SeriesSetup({ sheet, onChange }: { sheet: Sheet; onChange(change
         >
           {order.length > 0 ? 'Shuffle anew' : 'Shuffle the order'}
         </Button>
-        {order.length > 0 ? (
+        {order.length > 0 && isRevealed(sheet) ? (
           <Typography component="span" color="textSecondary">
             {order.map((value, at) => (
               <Typography
@@ -94,10 +105,27 @@ export function SeriesSetup({ sheet, onChange }: { sheet: Sheet; onChange(change
         ) : null
       ) : (
         <Note tone="ask" data-testid="series-next">
-          Set {report.settingName} to <b>{number(next)}</b>, then drive run {attempts.length + 1} of{' '}
-          {order.length}.
+          {report.blind && seen !== attempts.length ? (
+            <>
+              Hand the device to your helper.{' '}
+              <Button onClick={() => see(attempts.length)}>
+                Show the value of run {attempts.length + 1}
+              </Button>
+            </>
+          ) : (
+            <>
+              Set {report.settingName} to <b>{number(next)}</b>, then drive run {attempts.length + 1} of{' '}
+              {order.length}.{' '}
+              {report.blind ? <Button onClick={() => see(undefined)}>Hide it from the driver</Button> : null}
+            </>
+          )}
         </Note>
       )}
     </section>
   );
+}
+
+function withBlind(report: RunReport, blind: boolean): RunReport {
+  const { blind: _, ...rest } = report;
+  return blind ? { ...rest, blind } : rest;
 }

@@ -24,6 +24,7 @@ import { useBuild } from '../../session/BuildContext';
 import { attemptOf, type Method, type Sheet } from '../sheet';
 import { Stopwatch } from '../Stopwatch';
 import { PassListFold } from './PassListFold';
+import { isRevealed } from '@/core/advice/learn/series';
 import { SeriesSetup } from './Series';
 import { VideoTimer } from './VideoTimer';
 import { say } from '@/words/findings';
@@ -238,7 +239,7 @@ function Tries({
           <div key={id} className={sheetsCss.try}>
             {formatText(speedMps, 'speedMps', reader)}
             <small>
-              {setting === undefined
+              {setting === undefined || !isRevealed(sheet)
                 ? `attempt ${index + 1}`
                 : `at ${formatNumber(setting, reader.locale, 4)}`}
               : {formatText(timeS, 'timeS', reader)}

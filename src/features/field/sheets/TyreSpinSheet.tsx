@@ -42,7 +42,7 @@ export function TyreSpinSheet({ report, onChange }: SheetProps) {
           : `, at this speed with up to ${formatText(energyJ, 'energyJ', reader, 2)}`}
         . Spin it behind a shield, from a distance, with nobody in that plane. Local rules go first.
       </Note>
-      <Row as="label">
+      <Row as="label" sx={{ flexWrap: 'nowrap', my: 1 }}>
         <Tick
           checked={report.shielded === true}
           onChange={(event) => onChange({ shielded: event.target.checked || undefined })}
