@@ -16,6 +16,7 @@ import { logRun } from '../queries/runs';
 import { DEMO_MESHES } from './demoMeshes';
 import { EXPECTED_B, EXPECTED_C, EXPECTED_D, LEARNED_A, WHY_B, WHY_C, WHY_D } from './marshHare';
 import { marshHareBenches } from './marshHareBenches';
+import { MARSH_HARE_LOG, marshHareLog } from './marshHareLog';
 import { MARSH_HARE_FAILURES } from './marshHareFailures';
 import { MARSH_HARE_RUNS, MARSH_HARE_TRACKS } from './marshHareRuns';
 import { copiesOnCar, whatBecameOf, marshHarePrints } from './marshHarePrint';
@@ -62,6 +63,22 @@ export async function seedDemo(db: Database, workshopId: string): Promise<void> 
   }
   for (const bench of marshHareBenches(documents.D))
     await logRun(db, workshopId, idOf('D'), parse(runSheetSchema, bench));
+  const { text, log } = marshHareLog(documents.D);
+  await logRun(
+    db,
+    workshopId,
+    idOf('D'),
+    parse(runSheetSchema, {
+      ...MARSH_HARE_LOG,
+      attempts: [],
+      conditions: {
+        surfaceId: documents.D.brief.surfaces[0]!.id,
+        surfaceName: documents.D.brief.surfaces[0]!.name,
+      },
+      report: { log: { hash: await keepTrack(db, workshopId, Buffer.from(text)), ...log } },
+      document: documents.D,
+    }),
+  );
   for (const { letter, ranAt, id, rounds, note } of MARSH_HARE_TRACKS) {
     const document = documents[letter];
     const surface = document.brief.surfaces[0]!;

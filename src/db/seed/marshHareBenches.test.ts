@@ -4,7 +4,11 @@ import { constructionsOf } from '@/core/worked/bench/constructions';
 import { fitOfSeries, isRevealed, seriesOf } from '@/core/advice/learn/series';
 import { parse } from '@/core/base/schema/parse';
 import { runSheetSchema } from '@/core/car/records/records.schema';
+import { readLog } from '@/core/physics/logs/logRead';
+import { motorOfLog } from '@/core/worked/logs/motorOfLog';
+import { seenLog } from '@/core/worked/logs/seenLog';
 import { HIDDEN, marshHareBenches } from './marshHareBenches';
+import { marshHareLog } from './marshHareLog';
 import { marshHareDocuments } from './marshHareRevisions';
 
 const document = marshHareDocuments().D;
@@ -69,5 +73,37 @@ describe('the benches of the demo', () => {
     expect(fit.nextX).toBeGreaterThanOrEqual(20);
     expect(isRevealed(series!)).toBe(true);
     expect(isRevealed({ ...series!, attempts: series!.attempts.slice(1) })).toBe(false);
+  });
+});
+
+describe('the log of the demo', () => {
+  const { text, log } = marshHareLog(document);
+  const read = readLog({ text }, '');
+
+  it('is read with its separator, its decimal mark and every column', () => {
+    const { summary } = read;
+    expect(summary).toMatchObject({ separator: ';', decimal: ',', rows: log.rows, gaps: 0, badCells: 0 });
+    expect(Object.keys(summary.roles).sort()).toEqual(
+      ['motorCurrent', 'motorTemperature', 'rpm', 'speed', 'throttle', 'time', 'voltage'].sort(),
+    );
+    expect(summary.rateHz).toBeCloseTo(50, 0);
+    const seen = seenLog(read);
+    // it stands for 0.8 s first
+    expect(seen.launchS!).toBeGreaterThan(0.7);
+    expect(seen.launchS!).toBeLessThan(1.1);
+  });
+
+  it('tells the motor that it hides, two per cent slower and six per cent more resistive than the build says', () => {
+    const found = motorOfLog(read, document, { freeSpin: [] })!;
+    const own = document.drive.motor!;
+    const ohms = own.resistanceMilliOhm * 1.06 + document.power.controller!.resistanceMilliOhm!;
+    expect(found.kvRpmPerV / (0.98 * own.kvRpmPerV)).toBeCloseTo(1, 2);
+    expect(Math.abs(found.kvRpmPerV - 0.98 * own.kvRpmPerV)).toBeLessThan(
+      3 * found.kvErrorRpmPerV + 0.002 * own.kvRpmPerV,
+    );
+    expect(found.resistanceMilliOhm / ohms).toBeCloseTo(1, 1);
+    // 2.5 per cent more turns than the ground takes, on a tyre that grows by less than one
+    expect(found.wheel!.slipPct!).toBeGreaterThan(1);
+    expect(found.wheel!.slipPct!).toBeLessThan(3.5);
   });
 });

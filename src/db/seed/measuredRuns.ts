@@ -16,7 +16,7 @@ const ATTEMPTS = 3;
 const CAPTURE_FPS = 240;
 
 /** The car as it truly is, a few per cent off what its builder assumes, so that calibration has something to find. */
-function trueCar(document: BuildDocument): BuildDocument {
+export function trueCar(document: BuildDocument): BuildDocument {
   const { brief, drive, chassis } = document;
   return {
     ...document,

@@ -8,7 +8,7 @@ import { RunsSide } from './RunsSide';
 
 const BenchSide = dynamic(() => import('./bench/BenchSide').then(({ BenchSide: Side }) => Side));
 const BlowsSide = dynamic(() => import('./bench/BlowsSide').then(({ BlowsSide: Side }) => Side));
-const TracksSide = dynamic(() => import('./TracksSide').then(({ TracksSide: Side }) => Side));
+const TracksAndLogs = dynamic(() => import('./logs/TracksAndLogs').then(({ TracksAndLogs: Side }) => Side));
 const CompareSide = dynamic(() => import('./CompareSide').then(({ CompareSide: Side }) => Side));
 const CalibrateSide = dynamic(() => import('./CalibrateSide').then(({ CalibrateSide: Side }) => Side));
 
@@ -23,7 +23,7 @@ export function FieldPage() {
     case 'blows':
       return <BlowsSide tabs={<Tabs />} />;
     case 'tracks':
-      return <TracksSide tabs={<Tabs />} />;
+      return <TracksAndLogs tabs={<Tabs />} />;
     case 'compare':
       return <CompareSide tabs={<Tabs />} />;
     case 'calibrate':

@@ -109,7 +109,7 @@ export function RunSheetForm({
         at: run.ranAt,
         sheet: run,
         photos: [...photos],
-        ...(sheet.kind === 'track' && track ? { track } : {}),
+        ...((sheet.kind === 'track' || sheet.kind === 'log') && track ? { track } : {}),
       });
       onEntered();
     } catch (error) {
@@ -175,6 +175,10 @@ export function RunSheetForm({
           onTrack={(found, file) => {
             set({ track: found });
             onFiles({ track: file });
+          }}
+          onLog={(log, file) => {
+            report({ log });
+            if (file) onFiles({ track: file });
           }}
         />
       )}

@@ -169,6 +169,10 @@ async function withFiles(waiting: Waiting, shelf: Shelf, doors: Doors): Promise<
     const sheet = one.sheet as RunSheet;
     if (sheet.track)
       one = { ...one, sheet: { ...sheet, track: { ...sheet.track, hash: await doors.track(one.track) } } };
+    else if (sheet.report?.log) {
+      const log = { ...sheet.report.log, hash: await doors.track(one.track) };
+      one = { ...one, sheet: { ...sheet, report: { ...sheet.report, log } } };
+    }
   }
   const photos = one.photos.map(({ hash, caption }) => ({ hash: hash!, ...(caption ? { caption } : {}) }));
   if (photos.length === 0) return one;

@@ -4,8 +4,9 @@ import type { Refusals } from '../refusals/refusals';
 
 /** What balancing, blows and series of settings refuse. */
 export const BENCH_REFUSALS: Refusals<
-  'balanceRun' | 'log' | 'motorLog' | 'blow' | 'staircase' | 'series' | 'tyreFit' | 'tyreMake'
+  'balanceRun' | 'log' | 'motorLog' | 'blow' | 'staircase' | 'series' | 'tyreFit' | 'tyreMake' | 'logFile'
 > = {
+  'logFile.large': () => ['has over 50 MB', 'cut it to the runs that count'],
   'tyreMake.own': () => ['is missing: nothing is typical of a tyre of one’s own', 'give it'],
   'tyreMake.rim': ({ radiusMm }) => [
     `must be under the tyre’s radius, ${radiusMm} mm`,

@@ -109,6 +109,7 @@ const TELLERS: Readonly<Record<UntimedKind, Teller>> = {
         `${name}: ${light} light and ${hard} hard blows, ${failed ? 'failed' : 'held'}`,
     ),
   tyreSpin: (report, reader) => spinWords(report, reader),
+  log: ({ log }, reader) => (log ? [log.name, formatText(log.durationS, 'timeS', reader, 3)] : []),
   balance: (report, reader) => balanceWords(report, reader),
   staircase: (report, reader) => blowEnergyWords(report, reader),
   crash: ({ hit, speedMps }, reader) => [

@@ -27,6 +27,7 @@ export const REFERENCES: readonly Reference[] = [
   { at: 'runs.*.report.**.copyId', names: 'copy' },
   { at: 'runs.*.photos.*.hash', names: 'file' },
   { at: 'runs.*.track.hash', names: 'file' },
+  { at: 'runs.*.report.log.hash', names: 'file' },
   { at: 'failures.*.revisionId', names: 'revision' },
   { at: 'failures.*.runId', names: 'run' },
   { at: 'failures.*.fixRevisionId', names: 'revision' },

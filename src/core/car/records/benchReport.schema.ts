@@ -1,5 +1,6 @@
 import Joi from 'joi';
-import { finite, identifier, notNegative, ownId, positive, text } from '../../base/schema/fields';
+import { count, finite, identifier, notNegative, ownId, positive, text } from '../../base/schema/fields';
+import { LOG_ROLES } from '../../physics/logs/roles';
 import { SPIN_OUTCOMES } from '../../physics/tyres/tyreFit';
 import { KNOWN_TYRE_KINDS } from '../../physics/tyres/tyreKinds';
 import { holdSchema } from '../tyres/tyre.schema';
@@ -8,6 +9,7 @@ import {
   BLOW_WAYS,
   type ClampedBlow,
   type ClampedVariant,
+  type KeptLog,
   type MeasuredBalance,
   type MeasuredBlows,
   type SpunTyre,
@@ -92,10 +94,20 @@ const blows = Joi.object<MeasuredBlows>({
     .unique('name'),
 });
 
+const log = Joi.object<KeptLog>({
+  hash: Joi.string().hex().length(64).required(),
+  name: text(120).required(),
+  rows: count().required(),
+  durationS: positive().required(),
+  roles: Joi.object(Object.fromEntries(LOG_ROLES.map((role) => [role, text(200)]))),
+  polePairs: count().max(60),
+});
+
 /** What the benches bring home: tyres spun, wheels balanced, clamped parts hit. */
 export const benchReportFields = {
   spunTyre,
   spins: Joi.array().items(spin).max(200).unique('id'),
   balance,
   blows,
+  log,
 };

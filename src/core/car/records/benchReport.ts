@@ -3,6 +3,7 @@ import type { KnownTyreKind } from '../../physics/tyres/tyreKinds';
 import type { Blow } from '../../physics/bench/blow';
 import type { Axle } from '../stages/stage';
 import type { TyreHold } from '../tyres/tyres';
+import type { LogRoles } from '../../physics/logs/logRead';
 import type { Wheel } from './wheels';
 
 /** A tyre on the spin bench as it was made and held that day; sessions of one name are one construction. */
@@ -69,4 +70,15 @@ export interface MeasuredBlows {
   /** Of the car's mass that is behind the part. */
   massShare?: number;
   variants?: ClampedVariant[];
+}
+
+/** A log of a controller, gyro or recorder as the workshop keeps it, with what was corrected of its columns. */
+export interface KeptLog {
+  hash: string;
+  name: string;
+  rows: number;
+  durationS: number;
+  roles?: LogRoles;
+  /** What its turns are divided by to be the motor's. */
+  polePairs?: number;
 }

@@ -1,6 +1,6 @@
 import type { Wheel } from './wheels';
 import type { MotorPlace } from '../document/drive';
-import type { MeasuredBalance, MeasuredBlows, SpunTyre, TyreSpin } from './benchReport';
+import type { KeptLog, MeasuredBalance, MeasuredBlows, SpunTyre, TyreSpin } from './benchReport';
 import type { PackPredicted } from './packPredicted';
 
 export const WHEEL_TURNS = ['forward', 'backward', 'still'] as const;
@@ -108,6 +108,7 @@ export interface RunReport {
   shielded?: boolean;
   balance?: MeasuredBalance;
   blows?: MeasuredBlows;
+  log?: KeptLog;
   /** In the order in which they were driven, s, and what was expected of one. */
   laps?: number[];
   lapPredictedS?: number;

@@ -33,6 +33,7 @@ const WHOLE: Readonly<Partial<Record<RunKind, RunReport>>> = {
   drop: { drops: [{ id: 'd', heightM: 1, outcome: 'held' }] },
   blows: { beaten: [{ id: 'b', name: 'Arm', light: 3, hard: 1, failed: false }] },
   tyreSpin: { shielded: true, spins: [{ id: 's', rpm: 9000, diameterMm: 84 }] },
+  log: { log: { hash: 'b'.repeat(64), name: 'drive.csv', rows: 900, durationS: 30 } },
   balance: {
     balance: {
       amplitude: 5,

@@ -13,6 +13,7 @@ export type Lack =
   | 'blows'
   | 'energyBlow'
   | 'amplitudes'
+  | 'log'
   | 'shield'
   | 'spinReading'
   | 'whatItHit'
@@ -73,6 +74,7 @@ const RECORDS = {
     bench: true,
     lacks: ({ shielded, spins }) => (shielded !== true ? 'shield' : none(spins) ? 'spinReading' : undefined),
   },
+  log: { lacks: ({ log }) => (log ? undefined : 'log') },
   balance: {
     bench: true,
     believedAfter: 'one',

@@ -1,5 +1,6 @@
 import type { ChosenSurface } from '@/core/car/document/brief';
 import type { Conditions } from '@/core/car/records/records';
+import type { KeptLog } from '@/core/car/records/benchReport';
 import type { KeptTrack, RunReport } from '@/core/car/records/report';
 import { isTimedKind, type UntimedKind } from '@/core/car/records/runKinds';
 import type { ReactNode } from 'react';
@@ -7,6 +8,7 @@ import { useBuild } from '../../session/BuildContext';
 import type { Sheet } from '../sheet';
 import { EnduranceSheet } from './Endurance';
 import { FrictionSheet } from './FrictionSheet';
+import { LogDrop } from './LogDrop';
 import { LapsSheet } from './LapsSheet';
 import { StopsSheet } from './StopsSheet';
 import { SpinSheet } from './Spin';
@@ -22,6 +24,7 @@ interface ReportBodyProps {
   conditions: Conditions | undefined;
   onReport(change: Partial<RunReport>): void;
   onTrack(track: KeptTrack, file: Blob): void;
+  onLog(log: KeptLog, file?: Blob): void;
 }
 
 interface SheetProps extends ReportBodyProps {
@@ -45,6 +48,7 @@ const SHEETS: Readonly<Record<UntimedKind, (props: SheetProps) => ReactNode>> = 
   drop: ({ given }) => <DropSheet {...given} />,
   blows: ({ given, parts }) => <BlowsSheet {...given} parts={parts} />,
   tyreSpin: ({ given }) => <TyreSpinSheet {...given} />,
+  log: ({ sheet, onLog }) => <LogDrop log={sheet.report.log} onLog={onLog} />,
   balance: ({ given }) => <WheelBalanceSheet {...given} />,
   staircase: ({ given }) => <StaircaseSheet {...given} />,
   crash: ({ given }) => <CrashSheet {...given} />,

@@ -1,0 +1,74 @@
+import dropCss from '@/ui/controls/drop.module.css';
+import { FileButton } from '@/ui/controls/FileButton';
+import { Note } from '@/ui/controls/Note';
+import { useState } from 'react';
+import type { KeptLog } from '@/core/car/records/benchReport';
+import { formatNumber, formatText } from '@/core/base/units/formatQuantity';
+import { useReader } from '@/ui/reader';
+import { refusalText } from '@/words/refusals/problemOf';
+import '@/words/later/bringIn';
+import { workerOf } from '@/workers/clients';
+import { useBuild } from '../../session/BuildContext';
+import { UNNAMED } from './TrackDrop';
+
+/** Takes a log by drop or choice and reads it at once. */
+export function LogDrop({ log, onLog }: { log: KeptLog | undefined; onLog(log: KeptLog, file: Blob): void }) {
+  const { reader } = useReader();
+  const { document, surface } = useBuild();
+  const [over, setOver] = useState(false);
+  const [problem, setProblem] = useState<string>();
+  const take = async (file: File | undefined) => {
+    if (!file) return;
+    setProblem(undefined);
+    const found = await workerOf('field').log(new Uint8Array(await file.arrayBuffer()), {
+      roles: undefined,
+      document,
+      surface,
+      motor: { freeSpin: [] },
+    });
+    if ('refused' in found) return setProblem(`${file.name}, ${refusalText(found.refused, reader)}.`);
+    const { rows, durationS } = found.seen.summary;
+    onLog({ hash: UNNAMED, name: file.name.slice(-120), rows, durationS }, file);
+  };
+  return (
+    <section aria-label="Log">
+      <div
+        className={dropCss.drop}
+        data-over={over}
+        onDragOver={(event) => {
+          event.preventDefault();
+          setOver(true);
+        }}
+        onDragLeave={() => setOver(false)}
+        onDrop={(event) => {
+          event.preventDefault();
+          setOver(false);
+          void take(event.dataTransfer.files[0]);
+        }}
+      >
+        <span>
+          {log ? `${log.name}. Another one: ` : 'Drop a log here: '}text in columns of any controller, gyro or
+          recorder
+        </span>
+        <FileButton
+          label="File of the log"
+          accept=".csv,.txt,.log,.tsv,text/csv,text/plain"
+          onFiles={([file]) => void take(file)}
+        >
+          Choose a file
+        </FileButton>
+      </div>
+      {problem ? (
+        <Note tone="bad" role="alert">
+          {problem}
+        </Note>
+      ) : null}
+      {log ? (
+        <p data-testid="log-read">
+          {formatNumber(log.rows, reader.locale, 6)} rows over {formatText(log.durationS, 'timeS', reader, 3)}
+          .
+        </p>
+      ) : null}
+    </section>
+  );
+}
