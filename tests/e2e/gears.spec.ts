@@ -122,7 +122,15 @@ test('what holds the pinion stands side by side, and a long shaft whips less in 
   );
   await toTab(page, 'Tyres');
   await expect(page.getByTestId('burst-rpm')).toBeVisible();
-  await field(page, 'Wheel turns').first().fill('9000');
-  await expect(page.getByTestId('spin-answer')).toContainText('grows without end');
+  await expect(page.getByRole('region', { name: 'Tyres at their fastest' })).toContainText('its glue fails');
   await expect(page.getByText(/behind a shield/).last()).toBeVisible();
+  await page.goto('/builds/marsh-hare/D/drive?view=tyres');
+  // front wheels with tyres of their own are judged by their own
+  await page.getByRole('button', { name: 'Other tyres at the front' }).click();
+  await page.getByRole('combobox', { name: 'Built as, front' }).selectOption('foam');
+  const fastest = page.getByRole('region', { name: 'Tyres at their fastest' });
+  await expect(fastest).toContainText('front, at top speed');
+  await expect(fastest).toContainText('rear, at top speed');
+  await page.getByRole('button', { name: 'Same tyres front and rear' }).click();
+  await expect(fastest).toContainText('all, at top speed');
 });

@@ -31,7 +31,7 @@ import { start } from './drive/run/start.check';
 import { timeToDistance } from './drive/run/timeToDistance.check';
 import { topSpeed } from './drive/run/topSpeed.check';
 import { benchBalance } from './drive/tyres/benchBalance.check';
-import { burst } from './drive/tyres/burst.check';
+import { burstFace } from './drive/tyres/burst.face';
 import { band } from './field/band.check';
 import { goal } from './field/goal.check';
 import { owed } from './field/owedRuns.check';
@@ -92,7 +92,7 @@ export const FACES: readonly (CheckRecord | (CheckFace & { heavy: true }))[] = [
   pull,
   timeToDistance,
   topSpeed,
-  burst,
+  burstFace,
   chargedVolts,
   controllerCurrentFace,
   packPeak,

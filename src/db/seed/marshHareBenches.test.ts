@@ -91,6 +91,9 @@ describe('the log of the demo', () => {
     // it stands for 0.8 s first
     expect(seen.launchS!).toBeGreaterThan(0.7);
     expect(seen.launchS!).toBeLessThan(1.1);
+    // and again after the first straight and its coasting, before the second one begins
+    expect(seen.standsS!).toBeGreaterThan(5);
+    expect(seen.standsS!).toBeLessThan(9);
   });
 
   it('tells the motor that it hides, two per cent slower and six per cent more resistive than the build says', () => {

@@ -127,22 +127,24 @@ export function RunSheetForm({
         {RUN_KIND_NAMES[sheet.kind]}
         {timed ? `, attempt ${sheet.attempts.length + 1}` : ''}
       </Typography>
-      <Box className={fieldsCss.pick} sx={{ m: '8px 0' }}>
-        <Select
-          look="large"
-          aria-label="Kind of run"
-          value={sheet.kind}
-          onChange={(event) =>
-            set({ kind: event.target.value as RunKind, attempts: [], report: {}, track: undefined })
-          }
-        >
-          {kinds.map((kind) => (
-            <option key={kind} value={kind}>
-              {RUN_KIND_NAMES[kind]}
-            </option>
-          ))}
-        </Select>
-      </Box>
+      {kinds.length > 1 ? (
+        <Box className={fieldsCss.pick} sx={{ m: '8px 0' }}>
+          <Select
+            look="large"
+            aria-label="Kind of run"
+            value={sheet.kind}
+            onChange={(event) =>
+              set({ kind: event.target.value as RunKind, attempts: [], report: {}, track: undefined })
+            }
+          >
+            {kinds.map((kind) => (
+              <option key={kind} value={kind}>
+                {RUN_KIND_NAMES[kind]}
+              </option>
+            ))}
+          </Select>
+        </Box>
+      ) : null}
       {!RUN_KIND_RECORDS[sheet.kind].bench ? (
         surfaces.length === 0 ? (
           <Note tone="bad">

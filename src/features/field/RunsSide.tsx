@@ -33,6 +33,7 @@ function LiveSeries({ sheet }: { sheet: Sheet }) {
     return <Typography color="textSecondary">Blind: shown when all is driven.</Typography>;
   return (
     <SeriesChart
+      testId="series-now"
       report={report}
       points={seriesOf({ attempts, conditions: { distanceM } as TimedConditions })}
     />

@@ -18,9 +18,11 @@ const PAD = { left: 54, right: 24, top: 22, bottom: 36 };
 export function SeriesChart({
   report = {},
   points,
+  testId = 'series',
 }: {
   report: RunReport | undefined;
   points: readonly SeriesPoint[];
+  testId?: string;
 }) {
   const { reader } = useReader();
   if (points.length === 0) return null;
@@ -50,7 +52,7 @@ export function SeriesChart({
       className={chartsCss.chart}
       style={{ width: `min(100%, ${WIDTH}px)` }}
       sx={{ mt: 1.5 }}
-      data-testid="series"
+      data-testid={testId}
     >
       <figcaption>
         <span>

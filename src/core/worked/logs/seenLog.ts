@@ -7,6 +7,8 @@ export interface SeenLog {
   summary: LogSummary;
   /** When the car first gets going, s; none where nothing tells. */
   launchS?: number;
+  /** When it stands again after that, s. */
+  standsS?: number;
   lines: { role: LogRole; tS: number[]; values: number[] }[];
 }
 
@@ -27,8 +29,7 @@ export function seenLog(log: ReadLog): SeenLog {
     const values = valuesOf(log, role);
     return values ? [{ role, ...thinned(log.tS, values) }] : [];
   });
-  const launchS = launchOf(log);
-  return { summary: log.summary, lines, ...(launchS === undefined ? {} : { launchS }) };
+  return { summary: log.summary, lines, ...firstDrive(log) };
 }
 
 /** Lowest and highest of each stretch, in their order. */
@@ -51,14 +52,18 @@ function thinned(tS: readonly number[], values: Float64Array): { tS: number[]; v
   return kept;
 }
 
-/** The last moment before it moves: by its speed, else by its turns. */
-function launchOf(log: ReadLog): number | undefined {
+/** The last moment before it moves and the first at which it stands again: by its speed, else by its turns. */
+function firstDrive(log: ReadLog): Pick<SeenLog, 'launchS' | 'standsS'> {
   const speed = valuesOf(log, 'speed');
-  const turns = speed ? undefined : valuesOf(log, 'rpm');
-  const values = speed ?? turns;
-  if (!values) return undefined;
+  const values = speed ?? valuesOf(log, 'rpm');
+  if (!values) return {};
   const most = values.reduce((top, one) => (one > top ? one : top), 0);
   const moves = speed ? MOVES_MPS : MOVES_OF_MOST * most;
   const first = values.findIndex((one) => one > moves);
-  return first < 0 ? undefined : log.tS[Math.max(0, first - 1)]!;
+  if (first < 0) return {};
+  const stands = values.findIndex((one, k) => k > first && one <= moves);
+  return {
+    launchS: log.tS[Math.max(0, first - 1)]!,
+    ...(stands < 0 ? {} : { standsS: log.tS[stands]! }),
+  };
 }

@@ -35,7 +35,6 @@ export function Constructions({
             <TableCell align="right">Grew</TableCell>
             <TableCell align="right">Modulus</TableCell>
             <TableCell align="right">Proven at</TableCell>
-            <TableCell align="right">on the road</TableCell>
             <TableCell align="right">Half fail at</TableCell>
             <TableCell align="right">99 in 100 hold</TableCell>
             <TableCell align="right">Chance at {rpm(wishRpm)}</TableCell>
@@ -64,9 +63,7 @@ export function Constructions({
                 <TableCell align="right">
                   {rpm(fitted.provenRpm)}
                   {fitted.provenCount ? ` (${fitted.provenCount})` : ''}
-                </TableCell>
-                <TableCell align="right">
-                  {provenMps === undefined ? '' : formatText(provenMps, 'speedMps', reader)}
+                  {provenMps === undefined ? '' : `, ${formatText(provenMps, 'speedMps', reader)}`}
                 </TableCell>
                 <TableCell align="right">
                   {fitted.medianRpm === undefined

@@ -28,6 +28,7 @@ export function LogLines({
 }) {
   const end = seen.summary.durationS;
   const start = seen.launchS ?? 0;
+  const stands = seen.standsS ?? end;
   const shown = ORDER.flatMap((role) => seen.lines.find((line) => line.role === role) ?? []);
   return (
     <Charts>
@@ -37,7 +38,7 @@ export function LogLines({
             .filter((line) => line.role === role)
             .map((line): ChartLine => {
               const kept = line.tS.map((t) => t + (of === 'run' ? start : 0));
-              const to = kept.findIndex((t) => t > end);
+              const to = kept.findIndex((t) => t > (of === 'run' ? stands : end));
               const n = to < 0 ? kept.length : to;
               return {
                 id: `${role} predicted`,

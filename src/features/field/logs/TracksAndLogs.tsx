@@ -1,5 +1,6 @@
 'use client';
 
+import Box from '@mui/material/Box';
 import dynamic from 'next/dynamic';
 import { useSearchParams } from 'next/navigation';
 import type { ReactNode } from 'react';
@@ -16,14 +17,16 @@ export function TracksAndLogs({ tabs }: { tabs: ReactNode }) {
   const both = (
     <>
       {tabs}
-      <Toggles label="Tracks or logs">
-        <Toggle pressed={!isLogs} onPress={() => show('tracks')}>
-          Satellite tracks
-        </Toggle>
-        <Toggle pressed={isLogs} onPress={() => show('tracks', { of: 'logs' })}>
-          Logs
-        </Toggle>
-      </Toggles>
+      <Box sx={{ my: 1.5 }}>
+        <Toggles label="Tracks or logs">
+          <Toggle pressed={!isLogs} onPress={() => show('tracks')}>
+            Satellite tracks
+          </Toggle>
+          <Toggle pressed={isLogs} onPress={() => show('tracks', { of: 'logs' })}>
+            Logs
+          </Toggle>
+        </Toggles>
+      </Box>
     </>
   );
   return isLogs ? <LogsSide tabs={both} /> : <TracksSide tabs={both} />;

@@ -158,6 +158,7 @@ describe('heat of a build', () => {
       'joint.pinion',
       'power.controller',
       'suspension.landing',
+      'tyre.burst',
     ]);
     expect(statesOn(car, grass).find(({ id }) => id === 'drive.heat')).toMatchObject({
       state: 'unknown',

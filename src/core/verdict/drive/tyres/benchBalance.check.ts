@@ -4,7 +4,9 @@ import { type Measure, measure } from '../../../base/measure';
 import { tyreAt } from '../../../car/tyres/tyres';
 import type { Wheel } from '../../../car/records/wheels';
 import { balanceOfRun, FAST_WHEEL_GRADE_MMPS } from '../../../worked/bench/balanceOfRun';
-import { tyresOfBuild } from '../../../worked/drive/tyresOfBuild';
+import { rpmOf } from '../../../base/units/convert';
+import { factorAt } from '../../../physics/motion/plant';
+import { driveRun } from '../../../physics/motion/run';
 import { worked } from '../../../worked/worked';
 import { defineRecordCheck } from '../../engine/check';
 import { type BuildOnRecord, ownRuns } from '../../engine/onRecord';
@@ -52,8 +54,10 @@ export const benchBalance = defineRecordCheck({
     const massG = worst!.massG ?? tyreAt(document.drive, 'rear')?.massG;
     const rpms = document.brief.surfaces.flatMap((surface) => {
       const input = worked(document, surface).runInput();
-      const tyres = input.ok ? tyresOfBuild(document, input.value) : input;
-      return tyres.ok ? tyres.value.turns.filter(({ use }) => use === 'road').map(({ rpm }) => rpm) : [];
+      const top = input.ok ? driveRun(input.value).topSpeedMps : undefined;
+      if (!input.ok || !top) return [];
+      const { grown, radiusMm } = input.value.tyre;
+      return [rpmOf(top, ((grown ? factorAt(grown, top) : 1) * radiusMm) / 1000)];
     });
     if (massG === undefined) return { missing: ['drive.tyre'] };
     if (rpms.length === 0) return { missing: ['drive.motor:topSpeed'] };

@@ -7,6 +7,7 @@ import { usualHold } from '../../../physics/tyres/tyreKinds';
 import type { TyreSpinResult } from '../../../physics/tyres/tyreSpin';
 import { type SpinUse, tyresOfBuild, type TyreTurns } from '../../../worked/drive/tyresOfBuild';
 import { defineCheck, type Found, type Proposal } from '../../engine/check';
+import { burstFace, LEAST_MARGIN } from './burst.face';
 import type { Worked } from '../../../worked/worked';
 
 declare module '../../../base/finding' {
@@ -36,9 +37,6 @@ declare module '../../../base/finding' {
   }
 }
 
-const LEAST_MARGIN = 1.3;
-/** Margin under which nobody should stand near it. */
-const SAFE_MARGIN = 2;
 /** Throttle limit that a remedy sets, over the present one. */
 const LESS_THROTTLE = 0.8;
 /** The kind that holds the fastest turns. */
@@ -51,11 +49,7 @@ function tyresIn(subject: Worked) {
 
 /** The tyres of each axle, in the air at the no-load speed and on the road at the top speed, against what they withstand. */
 export const burst = defineCheck({
-  id: 'tyre.burst',
-  at: { segment: 'drive', side: 'tyres' },
-  quantity: 'coefficient',
-  kind: 'floor',
-  tightUnder: SAFE_MARGIN / LEAST_MARGIN,
+  ...burstFace,
   find: (subject): Found => {
     const tyres = tyresIn(subject);
     if (!tyres.ok) return { missing: tyres.missing };
@@ -100,8 +94,6 @@ export const burst = defineCheck({
       },
     ];
   },
-  provenBy: { run: 'tyreSpin', how: 'spinBehindShield' },
-  supports: ['tyreGrowth'],
 });
 
 /** Glue where only tightness or screws hold, and a tyre that is built to turn fast. */
