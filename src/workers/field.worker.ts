@@ -20,7 +20,7 @@ import { planOf } from '@/core/physics/timing/track/plan';
 import { speedLog } from '@/core/physics/timing/track/speedLog';
 import { readTrack } from '@/core/physics/timing/track/readTrack';
 import { writeGpx } from '@/core/physics/timing/track/writeGpx';
-import { answerOf, laidOn, type LaidOn, type LogAnswer, type LogQuestion, type LogSourceOf } from './logs';
+import type { LaidOn, LogAnswer, LogQuestion, LogSourceOf } from './logs';
 import { type Refusal, told } from './refusal';
 
 declare module '@/core/base/errors' {
@@ -104,10 +104,16 @@ const api = {
     }),
 
   /** A log in the program's units, with what is predicted beside it and the motor that it tells. */
-  log: (bytes: Uint8Array, asked: LogQuestion): LogAnswer | Refusal => told(() => answerOf(bytes, asked)),
+  log: async (bytes: Uint8Array, asked: LogQuestion): Promise<LogAnswer | Refusal> => {
+    const { answerOf } = await import('./logs');
+    return told(() => answerOf(bytes, asked));
+  },
 
   /** Where a second log, or a track, lies on a first. */
-  laidOn: (first: LogSourceOf, second: LogSourceOf): LaidOn | Refusal => told(() => laidOn(first, second)),
+  laidOn: async (first: LogSourceOf, second: LogSourceOf): Promise<LaidOn | Refusal> => {
+    const { laidOn } = await import('./logs');
+    return told(() => laidOn(first, second));
+  },
 
   /** The kept points as GPX. */
   gpx: (bytes: Uint8Array, name: string): { text: string } | Refusal =>

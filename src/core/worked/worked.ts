@@ -4,15 +4,11 @@ import { briefDemand, type BriefDemandResult } from '../physics/motion/demand';
 import { demandInputOf } from './motion/demandOfBuild';
 import type { ChosenSurface } from '../car/document/brief';
 import type { BuildDocument } from '../car/document/document';
-import { CalcError } from '../base/errors';
 import type { DriveRunInput } from '../physics/motion/definition';
 import { driveRun, type DriveRunResult } from '../physics/motion/run';
 import { runInputOf } from './motion/runOfBuild';
 import type { Assembled } from '../base/assembled';
 import { LOW_CHARGE, type Supply, supplyOf } from './power/supplyOfBuild';
-import { packOfBuild, type PackOfBuild } from './heat/enduranceOfBuild';
-import { underAir } from './heat/thermalOfBuild';
-import { type WholePack, wholePack } from './heat/wholePack';
 
 /** One build on one surface with what was already worked out about it. */
 export interface Worked {
@@ -26,8 +22,6 @@ export interface Worked {
   standstill(): Standing | undefined;
   /** Everything that hangs on the pack, charged and at the lowest volts of a run. */
   supply(): Supply;
-  /** A whole pack, as it would end and as if nothing could get too hot. */
-  endurance(): Assembled<WholePack>;
 }
 
 const known = new WeakMap<BuildDocument, Map<ChosenSurface | undefined, Worked>>();
@@ -45,7 +39,6 @@ export function worked(document: BuildDocument, surface: ChosenSurface | undefin
 function workedAnew(document: BuildDocument, surface: ChosenSurface | undefined): Worked {
   let input: Assembled<DriveRunInput> | undefined;
   let demand: Assembled<BriefDemandResult> | undefined;
-  let endurance: Assembled<WholePack> | undefined;
   let supply: Supply | undefined;
   const runs = new Map<number, DriveRunResult>();
 
@@ -77,23 +70,5 @@ function workedAnew(document: BuildDocument, surface: ChosenSurface | undefined)
       demand = assembled.ok ? { ok: true, value: briefDemand(assembled.value) } : assembled;
       return demand;
     },
-    endurance: () => {
-      if (endurance) return endurance;
-      const assembled: Assembled<PackOfBuild> = surface
-        ? packOfBuild(document, surface)
-        : { ok: false, missing: ['brief.surfaces'] };
-      endurance = assembled.ok ? drivenOrRefused(assembled.value) : assembled;
-      return endurance;
-    },
   };
-}
-
-/** A limit that the air already reaches leaves the check open and says so. */
-function drivenOrRefused(input: PackOfBuild): Assembled<WholePack> {
-  try {
-    return { ok: true, value: wholePack(input) };
-  } catch (error) {
-    if (!(error instanceof CalcError)) throw error;
-    return { ok: false, missing: underAir(input.thermal) };
-  }
 }

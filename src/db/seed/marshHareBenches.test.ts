@@ -1,7 +1,8 @@
 import { balanceOfRun } from '@/core/worked/bench/balanceOfRun';
 import { clampedBlows } from '@/core/worked/bench/clampedBlows';
 import { constructionsOf } from '@/core/worked/bench/constructions';
-import { fitOfSeries, isRevealed, seriesOf } from '@/core/advice/learn/series';
+import { fitOfSeries } from '@/core/advice/learn/fitOfSeries';
+import { isRevealed, seriesOf } from '@/core/advice/learn/series';
 import { parse } from '@/core/base/schema/parse';
 import { runSheetSchema } from '@/core/car/records/records.schema';
 import { readLog } from '@/core/physics/logs/logRead';

@@ -1,6 +1,6 @@
 import type { PackMeasure, PackPredicted, PackSpread } from '@/core/car/records/packPredicted';
 import type { RunReport } from '@/core/car/records/report';
-import { packGap } from '@/core/worked/field/predictPack';
+import { packGap } from '@/core/car/records/packGap';
 import { formatNumber, formatText, formatWithError, type Reader } from '@/core/base/units/formatQuantity';
 import type { QuantityName } from '@/core/base/units/quantities';
 import { FIGURE_NAMES } from '../learn/calibration';

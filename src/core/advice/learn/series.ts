@@ -1,7 +1,6 @@
 import { randomFrom } from '../../base/numeric/random';
 import { runsSummary, type RunsSummaryResult } from '../../physics/statistics/runsSummary';
 import type { RunSheet, TimedRun } from '../../car/records/records';
-import { seriesFit, type SeriesResult } from '../../physics/bench/series';
 import { measuredOf } from '../../worked/field/measured';
 
 /** A value that was set and what its passages showed. */
@@ -37,12 +36,3 @@ export function seriesOf(run: Pick<TimedRun<RunSheet>, 'attempts' | 'conditions'
 /** Whether the values of a blind series may be seen: all of its order is driven. */
 export const isRevealed = ({ attempts, report = {} }: Pick<RunSheet, 'attempts' | 'report'>): boolean =>
   report.blind !== true || attempts.length >= (report.order?.length ?? 0);
-
-/** What a series says of its setting: best value, how surely, and the next worth trying; nothing of a single value. */
-export const fitOfSeries = (points: readonly SeriesPoint[]): SeriesResult | undefined =>
-  points.length < 2
-    ? undefined
-    : seriesFit({
-        points: points.map(({ setting, speeds }) => ({ x: setting, values: speeds })),
-        better: 'higher',
-      });

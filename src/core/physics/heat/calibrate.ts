@@ -1,5 +1,6 @@
 import { driveWhole } from './driveWhole';
-import { driveEndurance, refuseColdLimits, traceOf } from './endurance';
+import { driveEndurance, traceOf } from './endurance';
+import { refuseColdLimits } from './thermal';
 import { type EnduranceInput, type EnduranceResult, isCruise } from './enduranceDefinition';
 import { refuseTrace } from './trace';
 import { driveTrace } from './traceWhole';

@@ -1,5 +1,3 @@
-import { type Measure, measure } from '../../base/measure';
-import { refusal } from '../../base/errors';
 import { driveWhole } from './driveWhole';
 import { type CruiseInput, type EnduranceInput, type EnduranceResult, isCruise } from './enduranceDefinition';
 import { stalledNote, USUAL_CUTOFF_V } from './packRecord';
@@ -7,13 +5,7 @@ import { LOSS_NAMES, type LossName, noLosses } from './lossNames';
 import { refuseTrace, type TraceSeries, traceOfStyle } from './trace';
 import { topWithDrag } from './topWithDrag';
 import { driveTrace } from './traceWhole';
-import { type ThermalDefinition, USUAL_WINDING_LIMIT_C } from './thermal';
-
-declare module '../../base/errors' {
-  interface RefusalFacts {
-    'endurance.airOverLimit': { ambientC: Measure; reached: Measure };
-  }
-}
+import { refuseColdLimits } from './thermal';
 
 /**
  * Heat and charge over a whole pack: the same cycle of start, cruise and rest again and again, until winding, case or pack
@@ -147,17 +139,3 @@ const stands = (
   },
   notes: [stalledNote(0)],
 });
-
-/** A limit at or below the air is no limit. */
-export function refuseColdLimits({
-  ambientC,
-  windingLimitC = USUAL_WINDING_LIMIT_C,
-  caseLimitC,
-}: ThermalDefinition): void {
-  const reached = [windingLimitC, caseLimitC].find((limit) => limit !== undefined && limit <= ambientC);
-  if (reached !== undefined)
-    throw refusal('thermal.ambientC', 'endurance.airOverLimit', {
-      ambientC: measure(ambientC, 'temperatureC', 4),
-      reached: measure(reached, 'temperatureC', 4),
-    });
-}

@@ -7,7 +7,7 @@ import {
   type StandingInput,
   type StandingOutcome,
 } from '../motion/standstill';
-import { refuseColdLimits } from './endurance';
+import { refuseColdLimits } from './thermal';
 import {
   heatedFor,
   type Temperatures,

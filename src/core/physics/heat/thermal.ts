@@ -1,3 +1,12 @@
+import { refusal } from '../../base/errors';
+import { type Measure, measure } from '../../base/measure';
+
+declare module '../../base/errors' {
+  interface RefusalFacts {
+    'endurance.airOverLimit': { ambientC: Measure; reached: Measure };
+  }
+}
+
 /** Two thermal masses of one motor, winding and case, and where they give their heat. */
 export interface ThermalDefinition {
   /** J/K. */
@@ -91,4 +100,18 @@ export function steadyAt(losses: Losses, thermal: ThermalDefinition): Temperatur
   const copperW = (losses.copperW * (1 + COPPER_PER_K * (rest - COPPER_REFERENCE_C))) / loop;
   const caseC = rest + copperW / outside;
   return [caseC + copperW * thermal.windingToCaseKPerW, caseC];
+}
+
+/** A limit at or below the air is no limit. */
+export function refuseColdLimits({
+  ambientC,
+  windingLimitC = USUAL_WINDING_LIMIT_C,
+  caseLimitC,
+}: ThermalDefinition): void {
+  const reached = [windingLimitC, caseLimitC].find((limit) => limit !== undefined && limit <= ambientC);
+  if (reached !== undefined)
+    throw refusal('thermal.ambientC', 'endurance.airOverLimit', {
+      ambientC: measure(ambientC, 'temperatureC', 4),
+      reached: measure(reached, 'temperatureC', 4),
+    });
 }

@@ -5,7 +5,7 @@ import type { EnduranceCycle } from '../heat/enduranceDefinition';
 import type { LossesDefinition } from '../heat/losses';
 import { traceMeans } from '../heat/traceMeans';
 import type { BatteryDefinition, DriveRunInput, MotorDefinition } from '../motion/definition';
-import { refuseColdLimits } from '../heat/endurance';
+import { refuseColdLimits } from '../heat/thermal';
 import { createPlant, type Limit } from '../motion/plant';
 import { paretoSet } from './pareto';
 import { driveRun } from '../motion/run';

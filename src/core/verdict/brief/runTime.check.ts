@@ -1,3 +1,4 @@
+import { enduranceOf } from '../../worked/heat/enduranceOf';
 import { MEAN_CELL_V } from '../../base/constants';
 import { type Measure, measure } from '../../base/measure';
 import type { BuildDocument } from '../../car/document/document';
@@ -51,13 +52,13 @@ export const runTime = defineCheck({
       ...(brief.runTimeMinutes === undefined ? ['brief.runTimeMinutes'] : []),
     ];
     if (missing.length > 0 || !demand.ok) return { missing };
-    const whole = subject.endurance();
+    const whole = enduranceOf(subject);
     return whole.ok
       ? byEndurance(whole.value, brief.runTimeMinutes!)
       : byMeanPower(subject.document, demand.value.surfaces[0]!.meanPowerW);
   },
   remedies: (subject) => {
-    const whole = subject.endurance();
+    const whole = enduranceOf(subject);
     // charge that is left does no good in a larger pack
     const { endedBy } = whole.ok ? whole.value.ended : {};
     if (endedBy === 'controller') return coolerController(subject);

@@ -5,7 +5,7 @@ import type { Wheel } from '../../car/records/wheels';
 import { isRepeated } from '../../car/records/records';
 import { type RunKind } from '../../car/records/runKinds';
 import { attemptSpread, gapOf, measuredOf } from '../../worked/field/measured';
-import { packGap } from '../../worked/field/predictPack';
+import { packGap } from '../../car/records/packGap';
 import { wrongWheels, type WrongWheel } from '../../worked/field/wrongWheels';
 import { defineRecordCheck } from '../engine/check';
 import { ownRuns } from '../engine/onRecord';

@@ -6,7 +6,8 @@ import type { Drivable } from './askedRun';
 import { type Factors, type Knob, KNOBS, scaled } from './knobs';
 import { measuredOf, USUAL_BETWEEN_RUNS } from './measured';
 import { ownErrorOfMinutes } from './packBands';
-import { EMPTY_TOLD, packOfRun } from './predictPack';
+import { packOfRun } from './predictPack';
+import { EMPTY_TOLD } from '../../car/records/packGap';
 import { nominalRun } from './predictRun';
 import { uncalibrated } from './uncalibrated';
 

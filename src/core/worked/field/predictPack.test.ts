@@ -8,7 +8,8 @@ import { calibrateRuns } from './calibrate';
 import { isDrivenEmpty } from './evidence';
 import { scaled } from './knobs';
 import { packShares, togetherOf } from './packBands';
-import { expectPack, packErrors, packGap, packOfRun, predictedOf, predictPack } from './predictPack';
+import { expectPack, packErrors, packOfRun, predictedOf, predictPack } from './predictPack';
+import { packGap } from '../../car/records/packGap';
 
 const grass = { ...surface('mownGrass'), rollingResistance: 0.14, rollingResistanceError: 0.05 };
 const asphalt = surface('asphalt');

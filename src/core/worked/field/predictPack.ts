@@ -3,16 +3,13 @@ import type { Assembled } from '../../base/assembled';
 import type { BuildDocument } from '../../car/document/document';
 import type { PackMeasure, PackPredicted, PackSpread } from '../../car/records/packPredicted';
 import { PACK_MEASURES } from '../../car/records/packPredicted';
-import type { Conditions, RunSheet } from '../../car/records/records';
+import type { Conditions } from '../../car/records/records';
 import { cellCharge } from '../../physics/motion/cell';
 import type { EnduranceResult } from '../../physics/heat/enduranceDefinition';
 import { packOfBuild, type PackOfBuild } from '../heat/enduranceOfBuild';
 import { drivePack } from '../heat/wholePack';
 import type { RunConditions } from '../motion/runOfBuild';
 import { packShares, togetherOf } from './packBands';
-
-/** How exactly the moment is told in which a pack is empty, share of its minutes; by judgement. */
-export const EMPTY_TOLD = 0.02;
 
 /** One standard deviation of each figure of a pack, and what does most to it. */
 export type PackErrors = Partial<Record<PackMeasure, { error: number; mostFrom?: PackSpread }>>;
@@ -81,26 +78,4 @@ export function predictPack(document: BuildDocument, conditions: Conditions): Pa
     if (error instanceof CalcError) return undefined;
     throw error;
   }
-}
-
-/** How far the minutes of a pack that was driven empty lie from what was expected of them. */
-export interface PackGap {
-  readonly differencePct: number;
-  /** Difference over the joint standard deviation. */
-  readonly sigmas: number;
-}
-
-/** @param measuredShare error of the measured minutes over them */
-export function packGap(
-  { report }: Pick<RunSheet, 'report'>,
-  measuredShare = EMPTY_TOLD,
-): PackGap | undefined {
-  const { packPredicted, endedBy, endedAtMinutes } = report ?? {};
-  if (!packPredicted || endedBy !== 'battery' || !endedAtMinutes) return undefined;
-  const { minutes, minutesError } = packPredicted;
-  const joint = Math.hypot(minutesError, measuredShare * endedAtMinutes);
-  return {
-    differencePct: (100 * (endedAtMinutes - minutes)) / minutes,
-    sigmas: joint === 0 ? 0 : (endedAtMinutes - minutes) / joint,
-  };
 }

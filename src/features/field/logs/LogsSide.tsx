@@ -1,6 +1,5 @@
 'use client';
 
-import fieldsCss from '@/ui/fields.module.css';
 import Typography from '@mui/material/Typography';
 import { Note } from '@/ui/controls/Note';
 import { Page } from '@/ui/layout/Page';
@@ -199,7 +198,7 @@ function Doubts({ answer: { seen } }: { answer: LogAnswer }) {
   ].filter(Boolean);
   if (said.length === 0 && summary.warnings.length === 0) return null;
   return (
-    <Typography variant="small" color="textSecondary" className={fieldsCss.note} data-testid="log-doubts">
+    <Typography variant="small" color="textSecondary" data-testid="log-doubts">
       {said.length > 0 ? `In the file: ${said.join('; ')}. ` : ''}
       {sayAll(summary.warnings, reader)}
     </Typography>

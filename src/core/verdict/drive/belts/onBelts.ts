@@ -1,3 +1,4 @@
+import { enduranceOf } from '../../../worked/heat/enduranceOf';
 import { CalcError, type Refused } from '../../../base/errors';
 import { finding } from '../../../base/finding';
 import type { Stage } from '../../../car/stages/stage';
@@ -29,7 +30,7 @@ type Belts = { missing: readonly string[] } | { refused: CalcError } | { belts: 
 export function beltsOf(subject: Worked): Belts {
   const stages = beltStages(subject.document.drive.stages);
   const setting = drivenSetting(subject);
-  const pack = subject.endurance();
+  const pack = enduranceOf(subject);
   const missing = [
     ...stages.flatMap(beltMissing),
     ...('missing' in setting ? setting.missing : []),

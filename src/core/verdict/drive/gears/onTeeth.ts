@@ -1,3 +1,4 @@
+import { enduranceOf } from '../../../worked/heat/enduranceOf';
 import type { Measure } from '../../../base/measure';
 import { TYPICAL_MATERIALS, type TypicalMaterialId } from '../../../car/material/typicalMaterials';
 import type { PeakCause } from '../../../worked/drive/peakTorque';
@@ -38,7 +39,7 @@ export const gearNamed = ({ stage, role, teeth, material }: Tooth): GearNamed =>
 export function toothSettingOf(subject: Worked): { missing: readonly string[] } | ToothSetting {
   const { document, surface } = subject;
   const { judged, open } = judgedStages(document.drive);
-  const pack = subject.endurance();
+  const pack = enduranceOf(subject);
   const input = subject.runInput();
   const missing = [
     ...(judged.length + open.length === 0 ? ['drive.stages:spur'] : []),

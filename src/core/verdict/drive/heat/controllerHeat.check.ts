@@ -1,3 +1,4 @@
+import { enduranceOf } from '../../../worked/heat/enduranceOf';
 import { finding, working } from '../../../base/finding';
 import { type Measure, measure } from '../../../base/measure';
 import type { DrivenController } from '../../../physics/heat/enduranceDefinition';
@@ -29,7 +30,7 @@ const S_PER_H = 3600;
 export const controllerHeat = defineCheck({
   ...controllerHeatFace,
   find: (subject) => {
-    const found = subject.endurance();
+    const found = enduranceOf(subject);
     if (!found.ok) return found;
     const { unlimited, ended, input } = found.value;
     if (unlimited.durationS === 0)

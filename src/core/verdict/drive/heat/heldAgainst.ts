@@ -1,3 +1,4 @@
+import { enduranceOf } from '../../../worked/heat/enduranceOf';
 import { type Measure, measure } from '../../../base/measure';
 import type { BuildDocument } from '../../../car/document/document';
 import { driveStandstill } from '../../../physics/heat/standstill';
@@ -39,7 +40,7 @@ export function heldAgainst(
   limitOf: (pack: WholePack) => number,
   tell: (pack: WholePack) => Finding,
 ): Found {
-  const found = subject.endurance();
+  const found = enduranceOf(subject);
   if (!found.ok) return found;
   const { unlimited, input } = found.value;
   const { ambientC } = input.thermal;

@@ -1,3 +1,4 @@
+import { enduranceOf } from '../../../worked/heat/enduranceOf';
 import { type Measure, measure } from '../../../base/measure';
 import type { PinionJoint } from '../../../car/document/heat';
 import { type HeldBy, pinionDemand, pinionHeld, pinionMissing } from '../../../worked/drive/jointOfBuild';
@@ -31,7 +32,7 @@ declare module '../../../base/finding' {
 export function pinionJointsOf(subject: Worked) {
   const { document, surface } = subject;
   const stage = motorStage(document);
-  const pack = subject.endurance();
+  const pack = enduranceOf(subject);
   const input = subject.runInput();
   const missing = [...pinionMissing(stage), ...(pack.ok ? [] : pack.missing)];
   if (missing.length > 0 || !pack.ok || !input.ok || !surface || !stage) return { missing };

@@ -1,3 +1,4 @@
+import { enduranceOf } from '../../../worked/heat/enduranceOf';
 import { type Measure, measure } from '../../../base/measure';
 import { topSpeedFacts } from '../../../physics/motion/topSpeedFacts';
 import { type RatioDecision, ratioVerdict } from '../../../worked/drive/ratioVerdict';
@@ -16,7 +17,7 @@ declare module '../../../base/finding' {
 export const ratio = defineCheck({
   ...ratioFace,
   find: (subject) => {
-    const pack = subject.endurance();
+    const pack = enduranceOf(subject);
     const run = subject.runInput();
     const wish = subject.document.brief.targetMps;
     if (!pack.ok || !run.ok || wish === undefined)
@@ -32,7 +33,7 @@ export const ratio = defineCheck({
     };
   },
   remedies: (subject) => {
-    const pack = subject.endurance();
+    const pack = enduranceOf(subject);
     const wish = subject.document.brief.targetMps;
     if (!pack.ok || wish === undefined) return [];
     const { way } = ratioVerdict(pack.value.input, wish, subject.run());

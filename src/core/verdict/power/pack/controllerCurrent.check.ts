@@ -1,3 +1,4 @@
+import { enduranceOf } from '../../../worked/heat/enduranceOf';
 import { type Measure, measure } from '../../../base/measure';
 import type { BuildDocument } from '../../../car/document/document';
 import { defineCheck, type Proposal } from '../../engine/check';
@@ -46,7 +47,7 @@ export const controllerCurrent = defineCheck({
         state: 'over',
         finding: finding('power.controller.kinds', { motor: kinds.motor!, controller: kinds.controller! }),
       };
-    const pack = subject.endurance();
+    const pack = enduranceOf(subject);
     if (!pack.ok) return pack;
     const { continuousA, currentLimitA, limitsCurrent = true } = power.controller!;
     const motors = motorsPerController(subject.document);
