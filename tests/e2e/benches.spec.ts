@@ -141,3 +141,33 @@ test('a log that is none is refused at its line, and a column taken wrongly is s
   await page.getByRole('combobox', { name: 'What foo is' }).selectOption({ label: 'Speed' });
   await expect(page.getByTestId('log-answer')).toContainText('up to 209');
 });
+
+test('a crash with four damaged parts is one sheet, its failures noted at once', async ({ page }) => {
+  const root = await readyBuild(page, freshName('Crasher'));
+  await page.goto(`${root}/parts`);
+  for (const part of ['Bumper', 'Front arm', 'Knuckle', 'Tie rod']) {
+    await field(page, 'Name of the part').fill(part);
+    await page.getByRole('button', { name: 'Add the part' }).click();
+    await expect(page.getByRole('combobox', { name: 'Choose a part' })).toContainText(part);
+  }
+  await saved(page);
+  await page.goto(`${root}/field?view=blows`);
+  await page.getByRole('combobox', { name: 'Kind of run' }).selectOption({ label: 'Crash' });
+  await field(page, 'It hit').fill('a post');
+  await field(page, 'At about').fill('25');
+  const tapped = page.getByRole('group', { name: 'Parts that broke' });
+  for (const part of ['Bumper', 'Front arm', 'Knuckle', 'Tie rod'])
+    await tapped.getByRole('button', { name: part }).click();
+  // the first that is tapped is the first cause, the others came of it
+  await expect(tapped.getByRole('button', { name: 'Bumper: first' })).toBeVisible();
+  await expect(tapped.getByRole('button', { name: 'Tie rod: after' })).toBeVisible();
+  await page.getByRole('combobox', { name: 'Tie rod' }).selectOption({ label: 'Bent' });
+  await page.getByRole('checkbox', { name: /The pack took the blow/ }).check();
+  await expect(page.getByTestId('crash-answer')).toContainText('4 parts broke');
+  await page.getByRole('button', { name: 'Save the run' }).click();
+  await expect(page.getByTestId('quarantine')).toContainText('stays outside until');
+  await page.goto(`${root}/learn`);
+  for (const part of ['Bumper', 'Front arm', 'Knuckle', 'Tie rod'])
+    await expect(page.getByText(part).first()).toBeVisible();
+  await expect(page.getByText('Followed from: Bumper.').first()).toBeVisible();
+});

@@ -1,5 +1,6 @@
 import { balanceOfRun } from '@/core/worked/bench/balanceOfRun';
 import { clampedBlows } from '@/core/worked/bench/clampedBlows';
+import { crashedParts } from '@/core/worked/bench/crash';
 import { constructionsOf } from '@/core/worked/bench/constructions';
 import { fitOfSeries } from '@/core/advice/learn/fitOfSeries';
 import { isRevealed, seriesOf } from '@/core/advice/learn/series';
@@ -109,5 +110,40 @@ describe('the log of the demo', () => {
     // 2.5 per cent more turns than the ground takes, on a tyre that grows by less than one
     expect(found.wheel!.slipPct!).toBeGreaterThan(1);
     expect(found.wheel!.slipPct!).toBeLessThan(3.5);
+  });
+});
+
+describe('a crash of the demo', () => {
+  const surface = document.brief.surfaces[0];
+  const of = (speedMps: number, broke: readonly string[]) =>
+    crashedParts(
+      document,
+      surface,
+      speedMps,
+      broke.map((partId) => ({ partId, name: partId, mode: 'crack', came: 'first' as const })),
+    );
+  const bumper = (parts: ReturnType<typeof of>) => parts.find(({ partId }) => partId === 'bumper')!;
+
+  it('is held against the energy of its own speed: four times the force at twice of it', () => {
+    const slow = bumper(of(4, [])).margin!;
+    expect(bumper(of(8, [])).margin! / slow).toBeCloseTo(1 / 4, 6);
+  });
+
+  it('calls a break expected or surprising by the margin, and sends to look at what was loaded near its end', () => {
+    const slow = bumper(of(1, []));
+    // margin goes with the square of the speed
+    const atOne = Math.sqrt(slow.margin!);
+    expect(bumper(of(1.02 * atOne, ['bumper'])).standing).toBe('expected');
+    expect(bumper(of(0.98 * atOne, ['bumper'])).standing).toBe('surprising');
+    expect(bumper(of(0.98 * atOne, [])).standing).toBe('look');
+    expect(bumper(of(0.5 * atOne, [])).standing).toBe('whole');
+    // without a speed nothing was to be expected
+    expect(
+      bumper(
+        crashedParts(document, surface, undefined, [
+          { partId: 'bumper', name: 'b', mode: 'crack', came: 'first' },
+        ]),
+      ).standing,
+    ).toBe('damaged');
   });
 });

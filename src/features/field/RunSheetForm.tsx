@@ -11,8 +11,6 @@ import { TextArea } from '@/ui/controls/TextInput';
 import Button from '@mui/material/Button';
 import { MISSING_WORDS, RUN_KIND_NAMES } from '@/words/learn/runKinds';
 import { useId, useState } from 'react';
-import type { BuildDocument } from '@/core/car/document/document';
-import { type RunSheet } from '@/core/car/records/records';
 import {
   isRepeatedKind,
   isTimedKind,
@@ -25,11 +23,14 @@ import { QuantityField } from '@/ui/QuantityField';
 import { useBuild } from '../session/BuildContext';
 import type { Waiting, WaitingPhoto } from '../session/outbox';
 import { enter } from '../session/waiting';
+import { crashStory } from '@/words/learn/crashWords';
+import { failuresOfCrash } from '@/core/worked/bench/crash';
 import { RanAtField } from './RanAt';
 import { OnTheCar } from './OnTheCar';
 import { usualCopies } from './onTheCar';
 import { Photos } from '../fields/Photos';
 import { conditionsOf, missingOf, type Sheet } from './sheet';
+import { asRun, runOfSheet } from './runOfSheet';
 import { ReportBody } from './sheets/ReportBody';
 import { TimedBody } from './sheets/TimedBody';
 import { Settings } from './RunSettings';
@@ -88,18 +89,7 @@ export function RunSheetForm({
     try {
       await session.flush();
       const onCar = sheet.copies ?? usualCopies(document, copies, runs);
-      const run: RunSheet = {
-        id: sheet.id,
-        kind: sheet.kind,
-        attempts: timed ? sheet.attempts : [],
-        conditions,
-        ...asRun(entered, document, sheet.ranAt),
-        ...(sheet.drivenMinutes === undefined ? {} : { drivenMinutes: sheet.drivenMinutes }),
-        ...(sheet.note.trim() === '' ? {} : { note: sheet.note.trim() }),
-        ...(Object.keys(sheet.report).length > 0 ? { report: sheet.report } : {}),
-        ...(onCar.length > 0 ? { copies: onCar } : {}),
-        ...(sheet.kind === 'track' && sheet.track ? { track: sheet.track } : {}),
-      };
+      const run = runOfSheet(sheet, conditions, onCar, asRun(entered, document, sheet.ranAt));
       await enter({
         id: run.id,
         kind: 'run',
@@ -111,6 +101,17 @@ export function RunSheetForm({
         photos: [...photos],
         ...((sheet.kind === 'track' || sheet.kind === 'log') && track ? { track } : {}),
       });
+      for (const failure of failuresOfCrash(run, crashStory(run.report?.hit)))
+        await enter({
+          id: failure.id,
+          kind: 'failure',
+          revisionId: revision.id,
+          letter: revision.letter,
+          buildId: build.id,
+          at: failure.occurredAt,
+          sheet: failure,
+          photos: [],
+        });
       onEntered();
     } catch (error) {
       setProblem(
@@ -282,18 +283,4 @@ export function RunSheetForm({
       </Typography>
     </section>
   );
-}
-
-/** When a run was driven and with what: one that is changed keeps both, unless what it was driven with is what was refused. */
-function asRun(
-  entered: Waiting | undefined,
-  document: BuildDocument,
-  saidAt: string | undefined,
-): Pick<RunSheet, 'ranAt' | 'document'> {
-  if (!entered) return { ranAt: saidAt ?? new Date().toISOString(), document };
-  const { ranAt, document: driven } = entered.sheet as RunSheet;
-  return {
-    ranAt: saidAt ?? ranAt,
-    document: entered.refusedPath?.startsWith('document') ? document : driven,
-  };
 }

@@ -1,5 +1,6 @@
 import Joi from 'joi';
 import { count, finite, identifier, notNegative, ownId, positive, text } from '../../base/schema/fields';
+import { FAILURE_MODES } from './failureModes';
 import { LOG_ROLES } from '../../physics/logs/roles';
 import { SPIN_OUTCOMES } from '../../physics/tyres/tyreFit';
 import { KNOWN_TYRE_KINDS } from '../../physics/tyres/tyreKinds';
@@ -7,6 +8,9 @@ import { holdSchema } from '../tyres/tyre.schema';
 import { AXLES } from '../stages/stage';
 import {
   BLOW_WAYS,
+  CRASH_SIDES,
+  type DamagedPart,
+  type MeasuredCrash,
   type ClampedBlow,
   type ClampedVariant,
   type KeptLog,
@@ -103,6 +107,23 @@ const log = Joi.object<KeptLog>({
   polePairs: count().max(60),
 });
 
+const crash = Joi.object<MeasuredCrash>({
+  side: Joi.valid(...CRASH_SIDES),
+  damaged: Joi.array()
+    .items(
+      Joi.object<DamagedPart>({
+        partId: identifier().required(),
+        name: text(80).required(),
+        mode: Joi.valid(...FAILURE_MODES).required(),
+        came: Joi.valid('first', 'after').required(),
+        copyId: identifier(),
+      }),
+    )
+    .max(100)
+    .unique('partId'),
+  packHit: Joi.boolean(),
+});
+
 /** What the benches bring home: tyres spun, wheels balanced, clamped parts hit. */
 export const benchReportFields = {
   spunTyre,
@@ -110,4 +131,5 @@ export const benchReportFields = {
   balance,
   blows,
   log,
+  crash,
 };

@@ -4,7 +4,8 @@ import type { Blow } from '../../physics/bench/blow';
 import type { Axle } from '../stages/stage';
 import type { TyreHold } from '../tyres/tyres';
 import type { LogRoles } from '../../physics/logs/logRead';
-import type { Wheel } from './wheels';
+import type { FailureMode } from './failureModes';
+import { type Wheel, WHEELS } from './wheels';
 
 /** A tyre on the spin bench as it was made and held that day; sessions of one name are one construction. */
 export interface SpunTyre {
@@ -81,4 +82,23 @@ export interface KeptLog {
   roles?: LogRoles;
   /** What its turns are divided by to be the motor's. */
   polePairs?: number;
+}
+
+/** A part that a crash damaged: by itself, or as what came of another. */
+export interface DamagedPart {
+  partId: string;
+  name: string;
+  mode: FailureMode;
+  came: 'first' | 'after';
+  copyId?: string;
+}
+
+export const CRASH_SIDES = ['nose', 'tail', 'left', 'right', 'roof', ...WHEELS] as const;
+export type CrashSide = (typeof CRASH_SIDES)[number];
+
+export interface MeasuredCrash {
+  side?: CrashSide;
+  damaged?: DamagedPart[];
+  /** The pack took the blow. */
+  packHit?: boolean;
 }

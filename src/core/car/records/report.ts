@@ -1,6 +1,13 @@
 import type { Wheel } from './wheels';
 import type { MotorPlace } from '../document/drive';
-import type { KeptLog, MeasuredBalance, MeasuredBlows, SpunTyre, TyreSpin } from './benchReport';
+import type {
+  KeptLog,
+  MeasuredCrash,
+  MeasuredBalance,
+  MeasuredBlows,
+  SpunTyre,
+  TyreSpin,
+} from './benchReport';
 import type { PackPredicted } from './packPredicted';
 
 export const WHEEL_TURNS = ['forward', 'backward', 'still'] as const;
@@ -109,6 +116,7 @@ export interface RunReport {
   balance?: MeasuredBalance;
   blows?: MeasuredBlows;
   log?: KeptLog;
+  crash?: MeasuredCrash;
   /** In the order in which they were driven, s, and what was expected of one. */
   laps?: number[];
   lapPredictedS?: number;

@@ -24,6 +24,9 @@ import { RunSheetForm } from '../RunSheetForm';
 import { RunTable } from '../RunTable';
 import { useRuns } from '../useRuns';
 import { useRunSheet } from '../useRunSheet';
+import { packQuarantine } from '@/core/worked/bench/crash';
+import { CrashAfter } from './CrashAfter';
+import { useNow } from './useNow';
 import { BlowLadder } from './BlowLadder';
 
 const KINDS = ['staircase', 'blows', 'drop', 'crash'] as const;
@@ -41,6 +44,11 @@ export function BlowsSide({ tabs }: { tabs: ReactNode }) {
     const begun = { id: sheet.id, report: sheet.kind === 'staircase' ? sheet.report : {} };
     return clampedBlows(document, surface, [...all.map(({ run }) => run), begun]);
   }, [all, document, surface, sheet]);
+  const now = useNow();
+  const quarantine = packQuarantine(
+    all.map(({ run }) => run),
+    now,
+  );
   const own = all.filter(
     ({ run }) => run.revisionId === revision.id && (KINDS as readonly string[]).includes(run.kind),
   );
@@ -51,8 +59,17 @@ export function BlowsSide({ tabs }: { tabs: ReactNode }) {
       </Bench>
       <Readings>
         {tabs}
-        <BlowsAnswer told={told} />
-        {told?.ok ? (
+        {quarantine ? (
+          <Note tone="bad" data-testid="quarantine">
+            The pack that took the blow stays outside until{' '}
+            {new Intl.DateTimeFormat(reader.locale, { dateStyle: 'medium', timeStyle: 'short' }).format(
+              quarantine,
+            )}
+            . Do not charge it before, and never if it has swollen.
+          </Note>
+        ) : null}
+        {sheet.kind === 'crash' ? <CrashAfter report={sheet.report} /> : <BlowsAnswer told={told} />}
+        {told?.ok && sheet.kind !== 'crash' ? (
           <>
             <BlowLadder told={told} />
             <Variants told={told} />

@@ -5,7 +5,6 @@ import Typography from '@mui/material/Typography';
 import { IconAct } from '@/ui/controls/IconAct';
 import Button from '@mui/material/Button';
 import { TextInput } from '@/ui/controls/TextInput';
-import { Note } from '@/ui/controls/Note';
 import { useState } from 'react';
 import { DROP_OUTCOMES, type DropOutcome, type RunReport } from '@/core/car/records/report';
 import { dropLimit } from '@/core/worked/field/report';
@@ -125,34 +124,6 @@ export function DropSheet({ report, onChange }: SheetProps) {
           {failedM === undefined ? '' : `, and fails at ${formatText(failedM, 'distanceM', reader)}`}.
         </Typography>
       ) : null}
-    </>
-  );
-}
-
-/** What it hit, and how fast it was. */
-export function CrashSheet({ report, onChange }: SheetProps) {
-  return (
-    <>
-      <div className={fieldsCss.textField}>
-        <label htmlFor="what-hit">It hit</label>
-        <TextInput
-          id="what-hit"
-          value={report.hit ?? ''}
-          maxLength={200}
-          placeholder="e.g. a kerb stone, front right wheel"
-          onChange={(event) => onChange({ hit: event.target.value === '' ? undefined : event.target.value })}
-        />
-      </div>
-      <QuantityField
-        label="At about"
-        quantity="speedMps"
-        limits={{ from: 0, to: 150 }}
-        value={report.speedMps}
-        onChange={(value) => onChange({ speedMps: value })}
-      />
-      <Note>
-        A pack that took the blow is not charged again before a day outside, and never if it has swollen.
-      </Note>
     </>
   );
 }

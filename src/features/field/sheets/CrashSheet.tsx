@@ -1,0 +1,141 @@
+import fieldsCss from '@/ui/fields.module.css';
+import Box from '@mui/material/Box';
+import Typography from '@mui/material/Typography';
+import { Note } from '@/ui/controls/Note';
+import { Row } from '@/ui/layout/Row';
+import { Select } from '@/ui/controls/Select';
+import { TextInput } from '@/ui/controls/TextInput';
+import { Tick } from '@/ui/controls/Tick';
+import Button from '@mui/material/Button';
+import { Toggle } from '@/ui/controls/Toggle';
+import {
+  CRASH_SIDES,
+  type CrashSide,
+  type DamagedPart,
+  type MeasuredCrash,
+} from '@/core/car/records/benchReport';
+import { FAILURE_MODES, type FailureMode } from '@/core/car/records/failureModes';
+import { formatText } from '@/core/base/units/formatQuantity';
+import { QuantityField } from '@/ui/QuantityField';
+import { useReader } from '@/ui/reader';
+import { CRASH_SIDE_WORDS } from '@/words/learn/crashWords';
+import { FAILURE_MODE_WORDS } from '@/words/learn/failureModes';
+import { Choice } from '../../fields/fields';
+import { useBuild } from '../../session/BuildContext';
+import type { SheetProps } from './Tried';
+
+/** What a blow breaks most often. */
+const USUAL_MODE: FailureMode = 'crack';
+
+/** What it hit, how fast it was, and everything that broke: the first cause before what came of it. */
+export function CrashSheet({ report, onChange }: SheetProps) {
+  const { document, runs } = useBuild();
+  const { reader } = useReader();
+  const crash = report.crash ?? {};
+  const { damaged = [] } = crash;
+  const tracked = runs.filter(({ track }) => track?.topSpeedMps !== undefined).at(-1)?.track?.topSpeedMps;
+  const set = (change: Partial<MeasuredCrash>) => {
+    const next = Object.fromEntries(
+      Object.entries({ ...crash, ...change }).filter(([, value]) => value !== undefined),
+    );
+    onChange({ crash: Object.keys(next).length > 0 ? next : undefined });
+  };
+  const setDamaged = (list: DamagedPart[]) => set({ damaged: list.length > 0 ? list : undefined });
+  /** Whole, broke first, broke after that, whole again. */
+  const tap = (partId: string, name: string) => {
+    const known = damaged.find((one) => one.partId === partId);
+    if (!known)
+      return setDamaged([
+        ...damaged,
+        { partId, name, mode: USUAL_MODE, came: damaged.length === 0 ? 'first' : 'after' },
+      ]);
+    if (known.came === 'first')
+      return setDamaged(damaged.map((one) => (one === known ? { ...one, came: 'after' } : one)));
+    return setDamaged(damaged.filter((one) => one !== known));
+  };
+  return (
+    <>
+      <div className={fieldsCss.textField}>
+        <label htmlFor="what-hit">It hit</label>
+        <TextInput
+          id="what-hit"
+          value={report.hit ?? ''}
+          maxLength={200}
+          placeholder="e.g. a kerb stone, front right wheel"
+          onChange={(event) => onChange({ hit: event.target.value === '' ? undefined : event.target.value })}
+        />
+      </div>
+      <QuantityField
+        label="At about"
+        quantity="speedMps"
+        limits={{ from: 0, to: 150 }}
+        value={report.speedMps}
+        onChange={(value) => onChange({ speedMps: value })}
+      />
+      {tracked === undefined || report.speedMps !== undefined ? null : (
+        <Button variant="link" onClick={() => onChange({ speedMps: tracked })}>
+          As fast as the last track, {formatText(tracked, 'speedMps', reader)}
+        </Button>
+      )}
+      <Choice
+        id="crash-side"
+        label="With its"
+        value={crash.side ?? ''}
+        disabled={false}
+        options={[['', 'not said'], ...CRASH_SIDES.map((one) => [one, CRASH_SIDE_WORDS[one]] as const)]}
+        onChange={(value) => set({ side: value === '' ? undefined : (value as CrashSide) })}
+      />
+      <Typography sx={{ mt: 1 }}>
+        Tap what broke: once for what broke first, again for what came of it, a third time for whole.
+      </Typography>
+      <Box
+        role="group"
+        aria-label="Parts that broke"
+        sx={{ display: 'flex', flexWrap: 'wrap', gap: 0.5, my: 1 }}
+      >
+        {document.parts.items.map(({ id, name }) => {
+          const one = damaged.find(({ partId }) => partId === id);
+          return (
+            <Toggle key={id} pressed={one !== undefined} onPress={() => tap(id, name)}>
+              {name}
+              {one ? (one.came === 'first' ? ': first' : ': after') : ''}
+            </Toggle>
+          );
+        })}
+      </Box>
+      {damaged.map((one) => (
+        <div key={one.partId} className={fieldsCss.field}>
+          <label htmlFor={`broke-${one.partId}`}>{one.name}</label>
+          <Select
+            id={`broke-${one.partId}`}
+            value={one.mode}
+            onChange={(event) =>
+              setDamaged(
+                damaged.map((other) =>
+                  other === one ? { ...one, mode: event.target.value as FailureMode } : other,
+                ),
+              )
+            }
+          >
+            {FAILURE_MODES.map((mode) => (
+              <option key={mode} value={mode}>
+                {FAILURE_MODE_WORDS[mode].name}
+              </option>
+            ))}
+          </Select>
+        </div>
+      ))}
+      <Row as="label" sx={{ flexWrap: 'nowrap', my: 1 }}>
+        <Tick
+          checked={crash.packHit === true}
+          onChange={(event) => set({ packHit: event.target.checked || undefined })}
+        />{' '}
+        The pack took the blow
+      </Row>
+      <Note tone={crash.packHit ? 'bad' : 'caution'}>
+        A pack that took the blow stays outside on stone for a day, away from everything that burns, and is
+        not charged before; never again if it has swollen or smells. Local rules go first.
+      </Note>
+    </>
+  );
+}
