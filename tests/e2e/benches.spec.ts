@@ -165,6 +165,7 @@ test('a crash with four damaged parts is one sheet, its failures noted at once',
   await page.getByRole('checkbox', { name: /The pack took the blow/ }).check();
   await expect(page.getByTestId('crash-answer')).toContainText('4 parts broke');
   await page.getByRole('button', { name: 'Save the run' }).click();
+  await expect(field(page, 'It hit')).toHaveValue('');
   await expect(page.getByTestId('quarantine')).toContainText('stays outside until');
   await page.goto(`${root}/learn`);
   for (const part of ['Bumper', 'Front arm', 'Knuckle', 'Tie rod'])

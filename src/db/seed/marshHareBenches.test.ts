@@ -116,12 +116,10 @@ describe('the log of the demo', () => {
 describe('a crash of the demo', () => {
   const surface = document.brief.surfaces[0];
   const of = (speedMps: number, broke: readonly string[]) =>
-    crashedParts(
-      document,
-      surface,
-      speedMps,
-      broke.map((partId) => ({ partId, name: partId, mode: 'crack', came: 'first' as const })),
-    );
+    crashedParts(document, surface, speedMps, {
+      side: 'nose',
+      damaged: broke.map((partId) => ({ partId, name: partId, mode: 'crack', came: 'first' })),
+    });
   const bumper = (parts: ReturnType<typeof of>) => parts.find(({ partId }) => partId === 'bumper')!;
 
   it('is held against the energy of its own speed: four times the force at twice of it', () => {
@@ -138,12 +136,13 @@ describe('a crash of the demo', () => {
     expect(bumper(of(0.98 * atOne, [])).standing).toBe('look');
     expect(bumper(of(0.5 * atOne, [])).standing).toBe('whole');
     // without a speed nothing was to be expected
+    const damaged = [{ partId: 'bumper', name: 'b', mode: 'crack', came: 'first' }] as const;
+    expect(bumper(crashedParts(document, surface, undefined, { damaged: [...damaged] })).standing).toBe(
+      'damaged',
+    );
+    // hit from behind nothing is predicted of the bumper either
     expect(
-      bumper(
-        crashedParts(document, surface, undefined, [
-          { partId: 'bumper', name: 'b', mode: 'crack', came: 'first' },
-        ]),
-      ).standing,
+      bumper(crashedParts(document, surface, 2 * atOne, { side: 'tail', damaged: [...damaged] })).standing,
     ).toBe('damaged');
   });
 });

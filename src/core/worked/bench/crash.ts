@@ -2,7 +2,7 @@ import { CalcError } from '../../base/errors';
 import type { ChosenSurface } from '../../car/document/brief';
 import type { BuildDocument } from '../../car/document/document';
 import type { Part } from '../../car/parts/parts';
-import type { DamagedPart } from '../../car/records/benchReport';
+import type { CrashSide, DamagedPart, MeasuredCrash } from '../../car/records/benchReport';
 import type { FailureSheet, RunRecord, RunSheet } from '../../car/records/records';
 import type { LoadCaseName } from '../../physics/strength/loadCases';
 import { partStrength } from '../parts/partStrength';
@@ -21,7 +21,21 @@ export interface CrashedPart {
   standing: CrashStanding;
 }
 
-const STRUCK: readonly (LoadCaseName | 'own' | 'all')[] = ['noseCrash', 'curbStrike'];
+type LoadFrom = LoadCaseName | 'own' | 'all';
+const BOTH: readonly LoadFrom[] = ['noseCrash', 'curbStrike'];
+/** Loads that a crash gives, by what was hit with; of tail and roof none is predicted. */
+const STRUCK: Readonly<Record<CrashSide, readonly LoadFrom[]>> = {
+  // a kerb is met by the nose as well as by a wheel
+  nose: BOTH,
+  tail: [],
+  roof: [],
+  left: ['curbStrike'],
+  right: ['curbStrike'],
+  frontLeft: ['curbStrike'],
+  frontRight: ['curbStrike'],
+  rearLeft: ['curbStrike'],
+  rearRight: ['curbStrike'],
+};
 /** A part that was loaded so nearly to its end deserves a look though it seems whole. */
 const LOOK_UNDER = 1.5;
 
@@ -30,7 +44,7 @@ export function crashedParts(
   document: BuildDocument,
   surface: ChosenSurface | undefined,
   speedMps: number | undefined,
-  damaged: readonly DamagedPart[] = [],
+  { side, damaged = [] }: MeasuredCrash = {},
 ): CrashedPart[] {
   const struck: BuildDocument =
     speedMps === undefined || speedMps === 0
@@ -40,7 +54,7 @@ export function crashedParts(
   return document.parts.items
     .map((part): CrashedPart => {
       const broke = damaged.find(({ partId }) => partId === part.id);
-      const margin = speedMps ? struckMargin(struck, surface, part) : undefined;
+      const margin = speedMps ? struckMargin(struck, surface, part, side ? STRUCK[side] : BOTH) : undefined;
       return {
         partId: part.id,
         name: part.name,
@@ -61,11 +75,12 @@ function struckMargin(
   document: BuildDocument,
   surface: ChosenSurface | undefined,
   part: Part,
+  loads: readonly LoadFrom[],
 ): number | undefined {
   try {
     const found = partStrength(document, surface, part);
     if (!found.ok) return undefined;
-    const margins = found.value.loads.filter(({ from }) => STRUCK.includes(from)).map(({ margin }) => margin);
+    const margins = found.value.loads.filter(({ from }) => loads.includes(from)).map(({ margin }) => margin);
     return margins.length === 0 ? undefined : Math.min(...margins);
   } catch (error) {
     if (error instanceof CalcError) return undefined;

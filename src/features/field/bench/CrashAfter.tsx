@@ -23,8 +23,8 @@ export function CrashAfter({ report }: { report: RunReport }) {
   const { speedMps, crash } = report;
   const damaged = crash?.damaged;
   const parts = useMemo(
-    () => crashedParts(document, surface, speedMps, damaged),
-    [document, surface, speedMps, damaged],
+    () => crashedParts(document, surface, speedMps, crash),
+    [document, surface, speedMps, crash],
   );
   const until = useMemo(
     () => untilItRuns(damaged ?? [], makeList(document, printerTimesOfBuild(prints, finishedPrints))),
