@@ -1,3 +1,7 @@
+import { impactStaircase } from '@/core/physics/bench/staircase';
+import { readLog } from '@/core/physics/logs/logRead';
+import { motorOfLog } from '@/core/worked/logs/motorOfLog';
+import { seenLog } from '@/core/worked/logs/seenLog';
 import { calibrateRuns } from '@/core/worked/field/calibrate';
 import { nominalRun } from '@/core/worked/field/predictRun';
 import type { RunRecord, TimedConditions } from '@/core/car/records/records';
@@ -14,6 +18,20 @@ export const timed = (name: string, run: () => void) => {
   run();
   console.log(`${name}: ${(performance.now() - start).toFixed(0)} ms`);
 };
+
+const ROWS = 200_000;
+
+const logText = (): string =>
+  [
+    'Time [ms];Voltage [V];Motor current [A];RPM [rpm];Duty [%];Speed [km/h]',
+    ...Array.from({ length: ROWS }, (_, k) => {
+      const amps = 8 + 6 * Math.sin(k / 900);
+      return `${k * 20};${(8 - 0.01 * amps).toFixed(2)};${amps.toFixed(2)};${Math.round(14_000 - 90 * amps)};95.0;${(28 + Math.sin(k / 500)).toFixed(2)}`;
+    }),
+  ].join('\n');
+
+const blows = (count: number) =>
+  Array.from({ length: count }, (_, k) => ({ energyJ: 2 + ((k * 7) % 11) / 10, broke: (k * 5) % 11 > 5 }));
 
 /** Figures of the field and the print page: a long track, a calibration on many runs, a full queue of parts. */
 export function benchField(document: BuildDocument): void {
@@ -42,6 +60,11 @@ export function benchField(document: BuildDocument): void {
     };
   });
   timed(`calibration on ${RUNS} runs`, () => calibrateRuns(runs));
+  const log = logText();
+  timed(`log of ${ROWS} rows, read and thinned`, () => seenLog(readLog({ text: log }, '')));
+  const read = readLog({ text: log }, '');
+  timed('motor by that log', () => motorOfLog(read, document, { freeSpin: [] }));
+  timed('staircase of 60 blows', () => impactStaircase({ variants: [{ id: 'a', blows: blows(60) }] }));
   const parts = Array.from({ length: PARTS }, (_, at) => ({
     id: `p${at}`,
     sizeMm: [20 + ((at * 37) % 90), 15 + ((at * 53) % 70), 10] as const,

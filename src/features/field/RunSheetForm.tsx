@@ -23,7 +23,7 @@ import { QuantityField } from '@/ui/QuantityField';
 import { useBuild } from '../session/BuildContext';
 import type { Waiting, WaitingPhoto } from '../session/outbox';
 import { enter } from '../session/waiting';
-import { crashStory } from '@/words/learn/crashWords';
+import { crashStory } from '@/words/bench/crashWords';
 import { failuresOfCrash } from '@/core/worked/bench/crash';
 import { RanAtField } from './RanAt';
 import { OnTheCar } from './OnTheCar';

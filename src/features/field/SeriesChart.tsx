@@ -5,7 +5,7 @@ import Typography from '@mui/material/Typography';
 import type { RunReport } from '@/core/car/records/report';
 import { fitOfSeries } from '@/core/advice/learn/fitOfSeries';
 import type { SeriesPoint } from '@/core/advice/learn/series';
-import { seriesVerdict } from '@/words/learn/series';
+import { seriesVerdict } from '@/words/bench/series';
 import '@/words/later/bringIn';
 import { formatNumber, formatText } from '@/core/base/units/formatQuantity';
 import { toShown, unitOf } from '@/core/base/units/quantities';

@@ -1,5 +1,5 @@
 import { formatNumber } from '@/core/base/units/formatQuantity';
-import { WHEEL_WORDS } from '../learn/wheelWords';
+import { WHEEL_WORDS } from '../bench/wheelWords';
 import { SPIN_ENDS_WORDS } from '../labels/tyres';
 import { inSentence } from '@/core/base/units/words';
 import { counted, firstUp, listed } from '../lists';

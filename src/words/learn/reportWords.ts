@@ -7,9 +7,9 @@ import { MOTOR_PLACE_NAMES } from '../labels/heatWords';
 import type { RunRecord, RunSheet } from '@/core/car/records/records';
 import { type RunReport } from '@/core/car/records/report';
 import { WHEELS } from '@/core/car/records/wheels';
-import { balanceWords, blowEnergyWords, spinWords } from './benchWords';
+import { balanceWords, blowEnergyWords, spinWords } from '../bench/benchWords';
 import { frictionWords } from './friction';
-import { WHEEL_WORDS } from './wheelWords';
+import { WHEEL_WORDS } from '../bench/wheelWords';
 import { isTimedKind, type UntimedKind } from '@/core/car/records/runKinds';
 
 const END_WORDS = {

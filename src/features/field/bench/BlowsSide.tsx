@@ -16,7 +16,7 @@ import { formatNumber, formatText } from '@/core/base/units/formatQuantity';
 import { useReader } from '@/ui/reader';
 import { say, sayAll } from '@/words/findings';
 import { problemOf } from '@/words/refusals/problemOf';
-import { VERDICT_WORDS } from '@/words/learn/blowWords';
+import { VERDICT_WORDS } from '@/words/bench/blowWords';
 import '@/words/later/bringIn';
 import { useBuild } from '../../session/BuildContext';
 import { Bench, Readings } from '../../frame/Guarded';

@@ -12,7 +12,7 @@ import { makeList } from '@/core/worked/print/makeList';
 import { printerTimesOfBuild } from '@/core/worked/print/printerTimes';
 import { formatNumber, formatText } from '@/core/base/units/formatQuantity';
 import { useReader } from '@/ui/reader';
-import { CRASH_STANDING_WORDS } from '@/words/learn/crashWords';
+import { CRASH_STANDING_WORDS } from '@/words/bench/crashWords';
 import { counted } from '@/words/lists';
 import { useBuild } from '../../session/BuildContext';
 

@@ -10,7 +10,7 @@ import type { LogRoles } from '@/core/physics/logs/logRead';
 import { LOG_ROLES, type LogRole } from '@/core/physics/logs/roles';
 import { formatNumber, formatText } from '@/core/base/units/formatQuantity';
 import { useReader } from '@/ui/reader';
-import { LOG_ROLE_NAMES } from '@/words/learn/logWords';
+import { LOG_ROLE_NAMES } from '@/words/bench/logWords';
 import type { LogAnswer } from '@/workers/logs';
 
 /** Under which a column's meaning is worth a look. */

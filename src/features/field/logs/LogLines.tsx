@@ -1,5 +1,5 @@
 import type { LogRole } from '@/core/physics/logs/roles';
-import { LOG_ROLE_NAMES, LOG_ROLE_QUANTITIES } from '@/words/learn/logWords';
+import { LOG_ROLE_NAMES, LOG_ROLE_QUANTITIES } from '@/words/bench/logWords';
 import type { ChartLine } from '@/ui/charts/chartProps';
 import { LineChart } from '@/ui/charts/LineChart';
 import type { LaidOn, LogAnswer } from '@/workers/logs';

@@ -10,7 +10,7 @@ import { formatText } from '@/core/base/units/formatQuantity';
 import { QuantityField } from '@/ui/QuantityField';
 import { useReader } from '@/ui/reader';
 import { sayAll } from '@/words/findings';
-import { LOG_ROLE_WORDS, logAnswer } from '@/words/learn/logWords';
+import { LOG_ROLE_WORDS, logAnswer } from '@/words/bench/logWords';
 import { problemOf } from '@/words/refusals/problemOf';
 import '@/words/later/bringIn';
 import type { LogAnswer } from '@/workers/logs';

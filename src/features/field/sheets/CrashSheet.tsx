@@ -18,7 +18,7 @@ import { FAILURE_MODES, type FailureMode } from '@/core/car/records/failureModes
 import { formatText } from '@/core/base/units/formatQuantity';
 import { QuantityField } from '@/ui/QuantityField';
 import { useReader } from '@/ui/reader';
-import { CRASH_SIDE_WORDS } from '@/words/learn/crashWords';
+import { CRASH_SIDE_WORDS } from '@/words/bench/crashWords';
 import { FAILURE_MODE_WORDS } from '@/words/learn/failureModes';
 import { Choice } from '../../fields/fields';
 import { useBuild } from '../../session/BuildContext';

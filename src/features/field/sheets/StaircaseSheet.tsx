@@ -21,7 +21,7 @@ import { blowOf, clampedBlows, settingFor } from '@/core/worked/bench/clampedBlo
 import { formatText } from '@/core/base/units/formatQuantity';
 import { QuantityField } from '@/ui/QuantityField';
 import { useReader } from '@/ui/reader';
-import { BLOW_WAY_WORDS } from '@/words/learn/blowWords';
+import { BLOW_WAY_WORDS } from '@/words/bench/blowWords';
 import { useBuild } from '../../session/BuildContext';
 import { fresh, type SheetProps } from './Tried';
 

@@ -9,7 +9,7 @@ import type { MeasuredBalance } from '@/core/car/records/benchReport';
 import { type Wheel, WHEELS } from '@/core/car/records/wheels';
 import { QuantityField } from '@/ui/QuantityField';
 import { useReader } from '@/ui/reader';
-import { WHEEL_WORDS } from '@/words/learn/wheelWords';
+import { WHEEL_WORDS } from '@/words/bench/wheelWords';
 import { Choice } from '../../fields/fields';
 import { useBuild } from '../../session/BuildContext';
 import { useVibration } from '../bench/useVibration';
