@@ -44,10 +44,29 @@ const SHOTS = [
     act: (page) => page.getByTestId('place-drawing').waitFor(),
   },
   {
-    name: 'drive-lap',
-    path: '/builds/marsh-hare/D/drive?view=lap',
+    name: 'field-bench',
+    path: '/builds/marsh-hare/D/field?view=bench',
     size: BENCH,
-    act: (page) => page.getByRole('button', { name: 'vs A' }).click(),
+    act: (page) => page.getByTestId('diameter-chart').waitFor(),
+  },
+  {
+    name: 'field-log',
+    path: '/builds/marsh-hare/D/field?view=tracks&of=logs',
+    size: BENCH,
+    act: (page) => page.getByTestId('log-speed').waitFor(),
+  },
+  {
+    name: 'field-crash',
+    path: '/builds/marsh-hare/D/field?view=blows',
+    size: BENCH,
+    act: async (page) => {
+      await page.getByRole('combobox', { name: 'Kind of run' }).selectOption({ label: 'Crash' });
+      await page.getByRole('textbox', { name: 'It hit' }).fill('a stone kerb');
+      await page.getByRole('textbox', { name: 'At about' }).fill('10');
+      const parts = page.getByRole('group', { name: 'Parts that broke' });
+      for (const name of ['Bumper', 'Front link', 'Steering arm'])
+        await parts.getByRole('button', { name }).first().click();
+    },
   },
   {
     name: 'drive-heat',
@@ -116,22 +135,6 @@ const SHOTS = [
       await page.getByRole('button', { name: 'find out why it failed' }).first().click();
       await page.getByTestId('suspects').waitFor();
       await page.waitForTimeout(1500);
-    },
-  },
-  {
-    name: 'learn-next',
-    path: '/builds/marsh-hare/C/learn?view=next',
-    size: BENCH,
-    act: (page) => page.locator('[data-step]').nth(2).waitFor(),
-  },
-  {
-    name: 'drive-search',
-    path: '/builds/marsh-hare/D/drive?view=search',
-    size: BENCH,
-    act: async (page) => {
-      await page.getByRole('textbox', { name: 'Wanted ratio' }).fill('8.5');
-      await page.getByRole('combobox', { name: 'Among' }).selectOption({ label: 'planetary sets' });
-      await page.getByRole('region', { name: 'Gears found' }).getByRole('row').nth(3).waitFor();
     },
   },
   { name: 'field', path: '/builds/marsh-hare/B/field', size: BENCH },

@@ -1,5 +1,4 @@
-import dropCss from '@/ui/controls/drop.module.css';
-import { FileButton } from '@/ui/controls/FileButton';
+import { FileDrop } from '@/ui/controls/FileDrop';
 import { Note } from '@/ui/controls/Note';
 import { useState } from 'react';
 import type { KeptLog } from '@/core/car/records/benchReport';
@@ -15,10 +14,8 @@ import { UNNAMED } from './TrackDrop';
 export function LogDrop({ log, onLog }: { log: KeptLog | undefined; onLog(log: KeptLog, file: Blob): void }) {
   const { reader } = useReader();
   const { document, surface } = useBuild();
-  const [over, setOver] = useState(false);
   const [problem, setProblem] = useState<string>();
-  const take = async (file: File | undefined) => {
-    if (!file) return;
+  const take = async (file: File) => {
     setProblem(undefined);
     const found = await workerOf('field').log(new Uint8Array(await file.arrayBuffer()), {
       roles: undefined,
@@ -32,32 +29,14 @@ export function LogDrop({ log, onLog }: { log: KeptLog | undefined; onLog(log: K
   };
   return (
     <section aria-label="Log">
-      <div
-        className={dropCss.drop}
-        data-over={over}
-        onDragOver={(event) => {
-          event.preventDefault();
-          setOver(true);
-        }}
-        onDragLeave={() => setOver(false)}
-        onDrop={(event) => {
-          event.preventDefault();
-          setOver(false);
-          void take(event.dataTransfer.files[0]);
-        }}
+      <FileDrop
+        label="File of the log"
+        accept=".csv,.txt,.log,.tsv,text/csv,text/plain"
+        onFile={(file) => void take(file)}
       >
-        <span>
-          {log ? `${log.name}. Another one: ` : 'Drop a log here: '}text in columns of any controller, gyro or
-          recorder
-        </span>
-        <FileButton
-          label="File of the log"
-          accept=".csv,.txt,.log,.tsv,text/csv,text/plain"
-          onFiles={([file]) => void take(file)}
-        >
-          Choose a file
-        </FileButton>
-      </div>
+        {log ? `${log.name}. Another one: ` : 'Drop a log here: '}text in columns of any controller, gyro or
+        recorder
+      </FileDrop>
       {problem ? (
         <Note tone="bad" role="alert">
           {problem}

@@ -1,6 +1,5 @@
 import Typography from '@mui/material/Typography';
-import dropCss from '@/ui/controls/drop.module.css';
-import { FileButton } from '@/ui/controls/FileButton';
+import { FileDrop } from '@/ui/controls/FileDrop';
 import { Note } from '@/ui/controls/Note';
 import { useState } from 'react';
 import type { KeptTrack } from '@/core/car/records/report';
@@ -25,11 +24,9 @@ export function TrackDrop({
   onTrack(track: KeptTrack, file: Blob): void;
 }) {
   const { reader } = useReader();
-  const [over, setOver] = useState(false);
   const [problem, setProblem] = useState<string>();
   const [seen, setSeen] = useState<SeenTrack>();
-  const take = async (file: File | undefined) => {
-    if (!file) return;
+  const take = async (file: File) => {
     setProblem(undefined);
     const found = await workerOf('field').track(new Uint8Array(await file.arrayBuffer()), USUAL_WINDOW_S);
     if ('refused' in found) return setProblem(`${file.name}, ${refusalText(found.refused, reader)}.`);
@@ -50,31 +47,13 @@ export function TrackDrop({
   };
   return (
     <section aria-label="Satellite track">
-      <div
-        className={dropCss.drop}
-        data-over={over}
-        onDragOver={(event) => {
-          event.preventDefault();
-          setOver(true);
-        }}
-        onDragLeave={() => setOver(false)}
-        onDrop={(event) => {
-          event.preventDefault();
-          setOver(false);
-          void take(event.dataTransfer.files[0]);
-        }}
+      <FileDrop
+        label="File of the track"
+        accept=".gpx,.csv,application/gpx+xml,text/csv"
+        onFile={(file) => void take(file)}
       >
-        <span>
-          {track ? `${track.name}. Another one: ` : 'Drop a track here: '}GPX, or CSV with time, lat, lon
-        </span>
-        <FileButton
-          label="File of the track"
-          accept=".gpx,.csv,application/gpx+xml,text/csv"
-          onFiles={([file]) => void take(file)}
-        >
-          Choose a file
-        </FileButton>
-      </div>
+        {track ? `${track.name}. Another one: ` : 'Drop a track here: '}GPX, or CSV with time, lat, lon
+      </FileDrop>
       {problem ? (
         <Note tone="bad" role="alert">
           {problem}
