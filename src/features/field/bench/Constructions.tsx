@@ -32,11 +32,10 @@ export function Constructions({
         <TableHead>
           <TableRow>
             <TableCell>Construction</TableCell>
-            <TableCell align="right">Grew</TableCell>
+            <TableCell align="right">Grew, × typical</TableCell>
             <TableCell align="right">Modulus</TableCell>
             <TableCell align="right">Proven at</TableCell>
             <TableCell align="right">Half fail at</TableCell>
-            <TableCell align="right">99 in 100 hold</TableCell>
             <TableCell align="right">Chance at {rpm(wishRpm)}</TableCell>
             <TableCell />
           </TableRow>
@@ -49,9 +48,7 @@ export function Constructions({
               <TableRow key={tyre.name}>
                 <TableCell>{tyre.name}</TableCell>
                 <TableCell align="right">
-                  {growth
-                    ? `${formatNumber(growth.measuredPct / growth.predictedPct, reader.locale, 2)} × typical`
-                    : ''}
+                  {growth ? formatNumber(growth.measuredPct / growth.predictedPct, reader.locale, 2) : ''}
                 </TableCell>
                 <TableCell align="right">
                   {fitted.modulusMpa === undefined
@@ -68,9 +65,8 @@ export function Constructions({
                 <TableCell align="right">
                   {fitted.medianRpm === undefined
                     ? ''
-                    : `${fitted.scatterAssumed ? 'about ' : ''}${rpm(fitted.medianRpm)}`}
+                    : `${fitted.scatterAssumed ? 'about ' : ''}${rpm(fitted.medianRpm)}${fitted.lowRpm === undefined ? '' : `, 99 in 100 hold ${rpm(fitted.lowRpm)}`}`}
                 </TableCell>
-                <TableCell align="right">{rpm(fitted.lowRpm)}</TableCell>
                 <TableCell align="right">
                   {chance === undefined
                     ? ''

@@ -38,7 +38,7 @@ export function CrashAfter({ report }: { report: RunReport }) {
       <Typography variant="answer" data-testid="crash-answer">
         {broke === 0
           ? `Nothing broke${speedMps === undefined ? '' : ` at ${formatText(speedMps, 'speedMps', reader)}`}.`
-          : `${counted(broke, 'part', 'parts')} broke: ${until.short === 0 ? 'spares of all lie ready' : `${counted(until.short, 'part', 'parts')} to make, ${formatText(until.printS / 3600, 'hours', reader, 2)} of printing${until.price > 0 ? ` and ${formatNumber(until.price, reader.locale, 3)} to pay` : ''} until it runs`}.`}
+          : `${counted(broke, 'part', 'parts')} broke: ${until.short === 0 ? 'spares of all lie ready' : `${counted(until.short, 'part', 'parts')} to make, ${formatText(until.printS / 3600, 'hours', reader, 2)} of printing${until.price > 0 ? ` and ${formatText(until.price, 'price', reader, 3)} to pay` : ''} until it runs`}.`}
         {looks > 0 ? ` ${counted(looks, 'more part', 'more parts')} to look at.` : ''}
       </Typography>
       {until.untimed + until.unpriced > 0 ? (
