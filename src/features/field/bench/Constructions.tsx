@@ -5,6 +5,7 @@ import TableCell from '@mui/material/TableCell';
 import TableContainer from '@mui/material/TableContainer';
 import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
+import Typography from '@mui/material/Typography';
 import type { Edit } from '@/core/base/patch';
 import { tyreAt, tyreKeys } from '@/core/car/tyres/tyres';
 import type { Construction } from '@/core/worked/bench/constructions';
@@ -36,8 +37,8 @@ export function Constructions({
             <TableCell align="right">Modulus</TableCell>
             <TableCell align="right">Proven at</TableCell>
             <TableCell align="right">Half fail at</TableCell>
+            <TableCell align="right">99 in 100 hold</TableCell>
             <TableCell align="right">Chance at {rpm(wishRpm)}</TableCell>
-            <TableCell />
           </TableRow>
         </TableHead>
         <TableBody>
@@ -46,7 +47,9 @@ export function Constructions({
             const chance = fitted.chanceHolds ?? fitted.chanceHoldsOver;
             return (
               <TableRow key={tyre.name}>
-                <TableCell>{tyre.name}</TableCell>
+                <TableCell>
+                  {tyre.name} <TakeIn one={one} />
+                </TableCell>
                 <TableCell align="right">
                   {growth ? formatNumber(growth.measuredPct / growth.predictedPct, reader.locale, 2) : ''}
                 </TableCell>
@@ -65,15 +68,13 @@ export function Constructions({
                 <TableCell align="right">
                   {fitted.medianRpm === undefined
                     ? ''
-                    : `${fitted.scatterAssumed ? 'about ' : ''}${rpm(fitted.medianRpm)}${fitted.lowRpm === undefined ? '' : `, 99 in 100 hold ${rpm(fitted.lowRpm)}`}`}
+                    : `${fitted.scatterAssumed ? 'about ' : ''}${rpm(fitted.medianRpm)}`}
                 </TableCell>
+                <TableCell align="right">{rpm(fitted.lowRpm)}</TableCell>
                 <TableCell align="right">
                   {chance === undefined
                     ? ''
                     : `${fitted.chanceHolds === undefined ? 'over ' : ''}${share(chance)}`}
-                </TableCell>
-                <TableCell>
-                  <TakeIn one={one} />
                 </TableCell>
               </TableRow>
             );
@@ -103,9 +104,11 @@ function TakeIn({ one: { tyre, fitted } }: { one: Construction }) {
   ];
   if (closed || !own || (fitted.modulusMpa === undefined && fitted.provenRpm === undefined)) return null;
   return edits.length === 0 ? (
-    <>in the build</>
+    <Typography component="span" color="textSecondary">
+      in the build
+    </Typography>
   ) : (
-    <Button sx={{ whiteSpace: 'nowrap' }} onClick={() => edit(edits)}>
+    <Button variant="link" onClick={() => edit(edits)}>
       Take it in
     </Button>
   );
