@@ -5,7 +5,7 @@ import frameCss from '@/ui/layout/frame.module.css';
 import { Select } from '@/ui/controls/Select';
 import type { ReactNode } from 'react';
 import { labelOf } from '@/words/labels/labels';
-import { type Path, valueAt } from '@/core/base/patch';
+import { type Patch, type Path, valueAt } from '@/core/base/patch';
 import { isAssumedItself } from '@/core/car/assumed/assumed';
 import { isUnfinished } from '@/core/car/unfinished/unfinished';
 import { QuantityField } from '@/ui/QuantityField';
@@ -57,11 +57,14 @@ export function DocumentChoice<T extends string>({
   label,
   options,
   empty,
+  also,
 }: {
   path: Path;
   label?: string;
   options: readonly (readonly [T, string])[];
   empty?: string;
+  /** What changes along with it. */
+  also?: Patch;
 }) {
   'use memo';
   const { document, edit, closed } = useBuild();
@@ -75,7 +78,7 @@ export function DocumentChoice<T extends string>({
         value={value ?? ''}
         disabled={closed}
         onChange={(event) =>
-          edit([{ path, value: event.target.value === '' ? undefined : event.target.value }])
+          edit([{ path, value: event.target.value === '' ? undefined : event.target.value }, ...(also ?? [])])
         }
       >
         {value === undefined || empty ? <option value="">{empty ?? 'choose'}</option> : null}

@@ -1,4 +1,5 @@
 import type { CrashSide } from '@/core/car/records/benchReport';
+import type { CarZone } from '@/core/car/parts/carZones';
 import type { CrashStanding, CrashStory } from '@/core/worked/bench/crash';
 import { listed } from '../lists';
 import { WHEEL_WORDS } from './wheelWords';
@@ -13,6 +14,15 @@ export const CRASH_SIDE_WORDS: Readonly<Record<CrashSide, string>> = {
   frontRight: `${WHEEL_WORDS.frontRight} wheel`,
   rearLeft: `${WHEEL_WORDS.rearLeft} wheel`,
   rearRight: `${WHEEL_WORDS.rearRight} wheel`,
+};
+
+/** Zones of a car as they lie on its picture, the nose on top. */
+export const CAR_ZONE_WORDS: Readonly<Record<CarZone, string>> = {
+  nose: 'Nose and shell',
+  corners: 'Wheels, arms and links',
+  drive: 'Drive',
+  frame: 'Frame',
+  electrics: 'Electrics',
 };
 
 export const CRASH_STANDING_WORDS: Readonly<Record<CrashStanding, string>> = {

@@ -1,6 +1,9 @@
 import type { LogRole } from '@/core/physics/logs/roles';
 import type { QuantityName } from '@/core/base/units/quantities';
+import type { LogSummary } from '@/core/physics/logs/logRead';
+import type { LogSync } from '@/core/physics/logs/sync';
 import type { SeenLog } from '@/core/worked/logs/seenLog';
+import { counted } from '../lists';
 import { formatNumber, formatText, type Reader } from '@/core/base/units/formatQuantity';
 
 /** What a column of a log can be, as a list names it. */
@@ -66,4 +69,30 @@ export function logAnswer({ summary, lines }: SeenLog, reader: Reader): string {
     ...said('motorTemperature', highest, 'the motor reached'),
   ];
   return `${formatText(summary.durationS, 'timeS', reader, 3)} at ${formatNumber(summary.rateHz, reader.locale, 2)} rows a second${facts.length > 0 ? `: ${facts.join(', ')}` : ''}.`;
+}
+
+/** Where a second log or a track lies on the first. */
+export function laidOnWords(sync: LogSync | undefined, name: string, reader: Reader): string {
+  if (!sync) return `${name} has nothing in common with the log that tells where it lies.`;
+  const { offsetS, usable, by, quality } = sync;
+  const shift = `${formatText(Math.abs(offsetS), 'timeS', reader, 3)} ${offsetS >= 0 ? 'later' : 'earlier'}`;
+  return `${name} begins ${shift}, by its ${LOG_ROLE_WORDS[by]}${usable ? '' : ', but that is not sure'}; they are ${formatText(quality, 'share', reader, 2)} alike.`;
+}
+
+/** What was wrong with the file, counted; empty where nothing was. */
+export function logDoubts(summary: LogSummary, reader: Reader): string {
+  const { gaps, longestGapS, badCells, raggedRows, outOfOrder, duplicateTimes, noTime } = summary;
+  const said = [
+    gaps > 0
+      ? `${counted(gaps, 'gap', 'gaps')}, the longest ${formatText(longestGapS!, 'timeS', reader, 2)}`
+      : '',
+    badCells > 0 ? `${counted(badCells, 'cell', 'cells')} with text in columns of numbers` : '',
+    raggedRows > 0 ? `${counted(raggedRows, 'row', 'rows')} of another length` : '',
+    outOfOrder > 0 ? `${counted(outOfOrder, 'row', 'rows')} out of order, put in order` : '',
+    duplicateTimes > 0
+      ? `${counted(duplicateTimes, 'row', 'rows')} with a time that was there already, left out`
+      : '',
+    noTime > 0 ? `${counted(noTime, 'row', 'rows')} without a time, left out` : '',
+  ].filter(Boolean);
+  return said.length === 0 ? '' : `In the file: ${said.join('; ')}.`;
 }

@@ -8,7 +8,7 @@ import { QuantityField } from '@/ui/QuantityField';
 import { labelOf } from '@/words/labels/labels';
 import { HOLD_NAMES } from '@/words/labels/tyres';
 import { isUnfinished } from '@/core/car/unfinished/unfinished';
-import { TYRE_HOLDS, type TyreHold } from '@/core/car/tyres/tyres';
+import { forgetMeasured, TYRE_HOLDS, type TyreHold } from '@/core/car/tyres/tyres';
 import { isHollowMake, KNOWN_TYRE_KINDS, usualHold, wholeMake } from '@/core/physics/tyres/tyreKinds';
 import { tyreForBuild } from '@/core/car/library/items';
 import { useBuild } from '../../session/BuildContext';
@@ -86,6 +86,7 @@ function Wheels({ keys, title }: { keys: Keys; title: string }) {
             label={keys.tyre === 'tyre' ? 'Built as' : 'Built as, front'}
             empty="not said"
             options={KNOWN_TYRE_KINDS.map((kind) => [kind, kind] as const)}
+            also={forgetMeasured(document.drive, keys.hold)}
           />
           <DocumentField
             path={['drive', keys.tyre, 'radiusMm']}

@@ -6,11 +6,10 @@ import { Page } from '@/ui/layout/Page';
 import { type ReactNode, useState } from 'react';
 import type { KeptLog } from '@/core/car/records/benchReport';
 import type { LogRoles } from '@/core/physics/logs/logRead';
-import { formatText } from '@/core/base/units/formatQuantity';
 import { QuantityField } from '@/ui/QuantityField';
 import { useReader } from '@/ui/reader';
 import { sayAll } from '@/words/findings';
-import { LOG_ROLE_WORDS, logAnswer } from '@/words/bench/logWords';
+import { laidOnWords, logAnswer, logDoubts } from '@/words/bench/logWords';
 import { problemOf } from '@/words/refusals/problemOf';
 import '@/words/later/bringIn';
 import type { LogAnswer } from '@/workers/logs';
@@ -152,7 +151,7 @@ export function LogsSide({ tabs }: { tabs: ReactNode }) {
             {found.problem}
           </Note>
         ) : null}
-        {laid ? <p data-testid="laid-on">{laidWords(laid, other?.name ?? '', reader)}</p> : null}
+        {laid ? <p data-testid="laid-on">{laidOnWords(laid.sync, other?.name ?? '', reader)}</p> : null}
         {found.answer ? (
           <>
             <LogLines answer={found.answer} laid={laid} />
@@ -171,36 +170,14 @@ export function LogsSide({ tabs }: { tabs: ReactNode }) {
   );
 }
 
-function laidWords(
-  laid: NonNullable<ReturnType<typeof useLaidOn>>,
-  name: string,
-  reader: Parameters<typeof formatText>[2],
-) {
-  if (!laid.sync) return `${name} has nothing in common with the log that tells where it lies.`;
-  const { offsetS, usable, by, quality } = laid.sync;
-  return `${name} begins ${formatText(Math.abs(offsetS), 'timeS', reader, 3)} ${offsetS >= 0 ? 'later' : 'earlier'}, by its ${LOG_ROLE_WORDS[by]}${usable ? '' : ', but that is not sure'} (likeness ${quality.toFixed(2)}).`;
-}
-
 /** What was wrong with the file, counted. */
 function Doubts({ answer: { seen } }: { answer: LogAnswer }) {
   const { reader } = useReader();
-  const { summary } = seen;
-  const time = (s: number) => formatText(s, 'timeS', reader, 2);
-  const said = [
-    summary.gaps > 0 ? `${summary.gaps} gaps, the longest ${time(summary.longestGapS!)}` : '',
-    summary.badCells > 0 ? `${summary.badCells} cells with text in columns of numbers` : '',
-    summary.raggedRows > 0 ? `${summary.raggedRows} rows of another length` : '',
-    summary.outOfOrder > 0 ? `${summary.outOfOrder} rows out of order, put in order` : '',
-    summary.duplicateTimes > 0
-      ? `${summary.duplicateTimes} rows with a time that was there already, left out`
-      : '',
-    summary.noTime > 0 ? `${summary.noTime} rows without a time, left out` : '',
-  ].filter(Boolean);
-  if (said.length === 0 && summary.warnings.length === 0) return null;
+  const said = [logDoubts(seen.summary, reader), sayAll(seen.summary.warnings, reader)].filter(Boolean);
+  if (said.length === 0) return null;
   return (
     <Typography variant="small" color="textSecondary" data-testid="log-doubts">
-      {said.length > 0 ? `In the file: ${said.join('; ')}. ` : ''}
-      {sayAll(summary.warnings, reader)}
+      {said.join(' ')}
     </Typography>
   );
 }

@@ -1,4 +1,7 @@
 import fieldsCss from '@/ui/fields.module.css';
+import clsx from 'clsx';
+import sheetsCss from '@/features/field/sheets/sheets.module.css';
+import { CAR_ZONES, ZONE_OF } from '@/core/car/parts/carZones';
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { Note } from '@/ui/controls/Note';
@@ -18,7 +21,7 @@ import { FAILURE_MODES, type FailureMode } from '@/core/car/records/failureModes
 import { formatText } from '@/core/base/units/formatQuantity';
 import { QuantityField } from '@/ui/QuantityField';
 import { useReader } from '@/ui/reader';
-import { CRASH_SIDE_WORDS } from '@/words/bench/crashWords';
+import { CAR_ZONE_WORDS, CRASH_SIDE_WORDS } from '@/words/bench/crashWords';
 import { FAILURE_MODE_WORDS } from '@/words/learn/failureModes';
 import { Choice } from '../../fields/fields';
 import { useBuild } from '../../session/BuildContext';
@@ -88,21 +91,29 @@ export function CrashSheet({ report, onChange }: SheetProps) {
       <Typography sx={{ mt: 1 }}>
         Tap what broke: once for what broke first, again for what came of it, a third time for whole.
       </Typography>
-      <Box
-        role="group"
-        aria-label="Parts that broke"
-        sx={{ display: 'flex', flexWrap: 'wrap', gap: 0.5, my: 1 }}
-      >
-        {document.parts.items.map(({ id, name }) => {
-          const one = damaged.find(({ partId }) => partId === id);
-          return (
-            <Toggle key={id} pressed={one !== undefined} onPress={() => tap(id, name)}>
-              {name}
-              {one ? (one.came === 'first' ? ': first' : ': after') : ''}
-            </Toggle>
+      <div role="group" aria-label="Parts that broke" className={sheetsCss.car}>
+        {CAR_ZONES.map((zone) => {
+          const here = document.parts.items.filter(({ kind }) => ZONE_OF[kind] === zone);
+          return here.length === 0 ? null : (
+            <div key={zone} className={clsx(sheetsCss.zone, zone === 'corners' && sheetsCss.corners)}>
+              <Typography variant="small" color="textSecondary">
+                {CAR_ZONE_WORDS[zone]}
+              </Typography>
+              <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 0.5 }}>
+                {here.map(({ id, name }) => {
+                  const one = damaged.find(({ partId }) => partId === id);
+                  return (
+                    <Toggle key={id} pressed={one !== undefined} onPress={() => tap(id, name)}>
+                      {name}
+                      {one ? (one.came === 'first' ? ': first' : ': after') : ''}
+                    </Toggle>
+                  );
+                })}
+              </Box>
+            </div>
           );
         })}
-      </Box>
+      </div>
       {damaged.map((one) => (
         <div key={one.partId} className={fieldsCss.field}>
           <label htmlFor={`broke-${one.partId}`}>{one.name}</label>

@@ -1,8 +1,7 @@
 'use client';
 
-import dropCss from '@/ui/controls/drop.module.css';
 import Box from '@mui/material/Box';
-import { FileButton } from '@/ui/controls/FileButton';
+import { FileDrop } from '@/ui/controls/FileDrop';
 import { Note } from '@/ui/controls/Note';
 import { useState } from 'react';
 import type { Part, PartMesh } from '@/core/car/parts/parts';
@@ -23,11 +22,9 @@ const voxelFor = (volumeMm3: number) =>
 export function MeshDrop({ part, again = false }: { part: Part; again?: boolean }) {
   const { edit, closed } = useBuild();
   const { reader } = useReader();
-  const [over, setOver] = useState(false);
   const [says, setSays] = useState<{ bad: boolean; text: string }>();
   if (closed) return again ? null : <Note>{part.name} has no mesh in this revision.</Note>;
-  const take = async (file: File | undefined) => {
-    if (!file) return;
+  const take = async (file: File) => {
     if (file.size > MOST_BYTES)
       return setSays({ bad: true, text: `${file.name} is larger than 50 MB: export it coarser.` });
     setSays({ bad: false, text: `Reading ${file.name}…` });
@@ -59,30 +56,12 @@ export function MeshDrop({ part, again = false }: { part: Part; again?: boolean 
   };
   return (
     <Box component="section" sx={{ mt: 1.5 }} aria-label="Mesh of the part">
-      <div
-        className={dropCss.drop}
-        data-over={over}
-        onDragOver={(event) => {
-          event.preventDefault();
-          setOver(true);
-        }}
-        onDragLeave={() => setOver(false)}
-        onDrop={(event) => {
-          event.preventDefault();
-          setOver(false);
-          void take(event.dataTransfer.files[0]);
-        }}
-      >
-        <span>
-          {again
-            ? `Another mesh for ${part.name.toLowerCase()}: `
-            : `Drop the mesh of ${part.name.toLowerCase()} here: `}
-          STL, 3MF or OBJ, at most 50 MB
-        </span>
-        <FileButton label="File of the mesh" accept=".stl,.3mf,.obj" onFiles={([file]) => void take(file)}>
-          Choose a file
-        </FileButton>
-      </div>
+      <FileDrop label="File of the mesh" accept=".stl,.3mf,.obj" onFile={(file) => void take(file)}>
+        {again
+          ? `Another mesh for ${part.name.toLowerCase()}: `
+          : `Drop the mesh of ${part.name.toLowerCase()} here: `}
+        STL, 3MF or OBJ, at most 50 MB
+      </FileDrop>
       {says ? (
         <Note tone={says.bad ? 'bad' : 'ok'} role={says.bad ? 'alert' : 'status'}>
           {says.text}
