@@ -1,3 +1,5 @@
+import { INSTRUMENTS_PORT } from '@/core/physics/instruments/line';
+
 const PAGE = {
   'default-src': "'self'",
   // React and the component library set styles on elements
@@ -5,7 +7,8 @@ const PAGE = {
   'img-src': "'self' blob: data:",
   'media-src': "'self' blob:",
   'font-src': "'self'",
-  'connect-src': "'self'",
+  // instruments on this machine are heard over a socket of its own
+  'connect-src': `'self' ws://127.0.0.1:${INSTRUMENTS_PORT} ws://localhost:${INSTRUMENTS_PORT}`,
   'worker-src': "'self' blob:",
   'object-src': "'none'",
   'base-uri': "'none'",

@@ -1,3 +1,4 @@
+import { spawn } from 'node:child_process';
 import type { Page } from '@playwright/test';
 import { expect, field, freshName, readyBuild, saved, test } from './page';
 import { toTab } from './driveTabs';
@@ -171,4 +172,31 @@ test('a crash with four damaged parts is one sheet, its failures noted at once',
   for (const part of ['Bumper', 'Front arm', 'Knuckle', 'Tie rod'])
     await expect(page.getByText(part).first()).toBeVisible();
   await expect(page.getByText('Followed from: Bumper.').first()).toBeVisible();
+});
+
+test('a simulated light gate logs three attempts by itself, and a lost connection loses nothing', async ({
+  page,
+  allow,
+}) => {
+  allow.words = /WebSocket connection/;
+  const root = await readyBuild(page, freshName('Gated'));
+  await page.goto(`${root}/field`);
+  await page.getByText('From an instrument: light gate').click();
+  const devices = spawn('node_modules/.bin/tsx', ['src/cli/instruments.ts', '--fast', '20', '--seed', '3']);
+  try {
+    await new Promise<void>((ready) => devices.stdout.on('data', () => ready()));
+    await page.getByRole('button', { name: 'Connect over this machine' }).click();
+    await page.getByRole('button', { name: 'Arm the gate' }).click();
+    await expect(page.getByTestId('instruments')).toContainText('gate-1');
+    await expect(page.getByRole('button', { name: /^Save the run \([3-9] attempts\)/ })).toBeVisible();
+    await page.getByRole('button', { name: 'Disarm the gate' }).click();
+  } finally {
+    devices.kill();
+  }
+  await expect(page.getByText('The connection was lost.')).toBeVisible();
+  // 20 m at what the demo's car does: 32 km/h and what its devices scatter
+  const speeds = await page.getByText(/^3\d(\.\d)?\skm\/h/).count();
+  expect(speeds).toBeGreaterThanOrEqual(3);
+  await page.getByRole('button', { name: /^Save the run \(\d attempts\)/ }).click();
+  await expect(page.getByTestId('field-answer')).toContainText('over 20');
 });

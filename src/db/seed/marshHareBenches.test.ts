@@ -6,11 +6,13 @@ import { fitOfSeries } from '@/core/advice/learn/fitOfSeries';
 import { isRevealed, seriesOf } from '@/core/advice/learn/series';
 import { parse } from '@/core/base/schema/parse';
 import { runSheetSchema } from '@/core/car/records/records.schema';
+import { DEMO_CAR } from '@/core/physics/instruments/simulated';
 import { readLog } from '@/core/physics/logs/logRead';
 import { motorOfLog } from '@/core/worked/logs/motorOfLog';
 import { seenLog } from '@/core/worked/logs/seenLog';
 import { HIDDEN, marshHareBenches } from './marshHareBenches';
 import { marshHareLog } from './marshHareLog';
+import { trueTopSpeed } from './measuredRuns';
 import { marshHareDocuments } from './marshHareRevisions';
 
 const document = marshHareDocuments().D;
@@ -145,4 +147,9 @@ describe('a crash of the demo', () => {
       bumper(crashedParts(document, surface, 2 * atOne, { side: 'tail', damaged: [...damaged] })).standing,
     ).toBe('damaged');
   });
+});
+
+it('made-up instruments follow the car of the demo', () => {
+  expect(DEMO_CAR.massG / document.chassis.massG!).toBeCloseTo(1, 1);
+  expect(DEMO_CAR.speedMps / trueTopSpeed(document)).toBeCloseTo(1, 1);
 });

@@ -1,3 +1,4 @@
+import { Instruments, TakeReading } from '../instruments/Instruments';
 import sheetsCss from '@/features/field/sheets/sheets.module.css';
 import fieldsCss from '@/ui/fields.module.css';
 import { Row } from '@/ui/layout/Row';
@@ -144,6 +145,9 @@ function FreeMotors({ report, onChange }: SheetProps) {
   );
 }
 
+/** Where a reading starts until its own figure is typed. */
+const USUAL_HOT_C = 40;
+
 /** Readings of a probe, for an endurance run with the minutes. */
 export function Temperatures({
   report,
@@ -154,14 +158,14 @@ export function Temperatures({
   const list = report.temperatures ?? [];
   const change = (id: string, with_: object) =>
     onChange({ temperatures: list.map((one) => (one.id === id ? { ...one, ...with_ } : one)) });
-  const add = (place: HotPlace) =>
+  const add = (place: HotPlace, valueC = USUAL_HOT_C) =>
     onChange({
       temperatures: [
         ...list,
         {
           id: `t-${newId().slice(0, 8)}`,
           place,
-          valueC: 40,
+          valueC,
           ...(timed && nowMinutes !== undefined ? { minutes: Number(nowMinutes.toFixed(1)) } : {}),
         },
       ],
@@ -207,6 +211,15 @@ export function Temperatures({
           </Button>
         ))}
       </Row>
+      <Instruments kind="thermometer">
+        {(device) =>
+          HOT_PLACES.map((place) => (
+            <Row key={place}>
+              {place}: <TakeReading device={device} field="c" onTake={(valueC) => add(place, valueC)} />
+            </Row>
+          ))
+        }
+      </Instruments>
     </section>
   );
 }

@@ -1,4 +1,3 @@
-import { Note } from '@/ui/controls/Note';
 import clsx from 'clsx';
 import sheetsCss from '@/features/field/sheets/sheets.module.css';
 import Typography from '@mui/material/Typography';
@@ -13,7 +12,6 @@ import { useState } from 'react';
 import { predictRun, runFriction } from '@/core/worked/field/predictRun';
 import type { Conditions, TimedConditions } from '@/core/car/records/records';
 import type { RunReport } from '@/core/car/records/report';
-import { timingLaunch } from '@/core/physics/timing/timingLaunch';
 import { timingSpeed } from '@/core/physics/timing/timingSpeed';
 import { formatNumber, formatText, formatWithError } from '@/core/base/units/formatQuantity';
 import { QuantityField } from '@/ui/QuantityField';
@@ -26,8 +24,9 @@ import { Stopwatch } from '../Stopwatch';
 import { PassListFold } from './PassListFold';
 import { isRevealed } from '@/core/advice/learn/series';
 import { SeriesSetup } from './Series';
+import { LaunchNote } from './LaunchNote';
+import { LightGate } from '../instruments/LightGate';
 import { VideoTimer } from './VideoTimer';
-import { say } from '@/words/findings';
 
 const METHODS: readonly (readonly [Method, string])[] = [
   ['watch', 'Stop-watch'],
@@ -35,6 +34,8 @@ const METHODS: readonly (readonly [Method, string])[] = [
   ['video', 'Video file'],
   ['clip', 'Slowed clip'],
 ];
+
+const GATE_HZ = 1000;
 
 /** Passages over a distance: how they are timed, and each attempt as it comes. */
 export function TimedBody({
@@ -68,6 +69,11 @@ export function TimedBody({
   const addFrames = (frames: number, captureFps: number) => {
     const attempt = attemptOf(newId(), { ...sheet, captureFps }, frames);
     if (attempt) set({ captureFps, attempts: [...sheet.attempts, attempt] });
+  };
+  /** A gate tells milliseconds: as frames of a camera that takes a thousand a second. */
+  const addGated = (timeS: number) => {
+    const attempt = attemptOf(newId(), { ...sheet, method: 'frames', captureFps: GATE_HZ }, timeS * GATE_HZ);
+    if (attempt) set({ attempts: [...sheet.attempts, attempt] });
   };
   const { fromRest, timed: how } = RUN_KIND_RECORDS[sheet.kind];
   const series = how === 'series';
@@ -126,6 +132,7 @@ export function TimedBody({
       {waitsForOrder ? null : (
         <>
           {sheet.method === 'watch' ? <Stopwatch onTime={addAttempt} /> : null}
+          <LightGate onTime={addGated} />
           {sheet.method === 'video' ? (
             <VideoTimer
               distanceM={sheet.distanceM}
@@ -256,42 +263,5 @@ function Tries({
         </div>
       )}
     </Box>
-  );
-}
-
-function LaunchNote({ sheet, mu }: { sheet: Sheet; mu: number | undefined }) {
-  const { document } = useBuild();
-  const { reader } = useReader();
-  const { drive, chassis } = document;
-  const { id: _, setting: __, ...last } = sheet.attempts.at(-1)!;
-  const { timeS, timeErrorS } = timingSpeed({ distanceM: sheet.distanceM!, ...last });
-  if (
-    drive.drivenAxles === undefined ||
-    (drive.drivenAxles !== 'all' && chassis.frontLoadShare === undefined)
-  )
-    return null;
-  const launch = timingLaunch({
-    distanceM: sheet.distanceM!,
-    timeS,
-    timeErrorS,
-    drivenAxles: drive.drivenAxles,
-    ...(mu === undefined ? {} : { mu }),
-    ...(chassis.frontLoadShare === undefined ? {} : { frontLoadShare: chassis.frontLoadShare }),
-    ...(chassis.cgHeightMm === undefined || chassis.wheelbaseMm === undefined
-      ? {}
-      : { cgHeightMm: chassis.cgHeightMm, wheelbaseMm: chassis.wheelbaseMm }),
-  });
-  return (
-    <Note tone={launch.plausible ? 'caution' : 'bad'} data-testid="launch-note">
-      At the end of {formatText(sheet.distanceM!, 'distanceM', reader)} it does{' '}
-      {formatText(launch.endSpeedMps, 'speedMps', reader)},{' '}
-      {formatText(launch.meanSpeedMps, 'speedMps', reader)} on the way. Mean{' '}
-      {formatText(launch.accelMps2, 'accelMps2', reader)} ±{' '}
-      {formatText(launch.accelErrorMps2, 'accelMps2', reader, 2)}
-      {launch.muNeeded === undefined
-        ? ''
-        : `, which takes a friction of ${formatText(launch.muNeeded, 'coefficient', reader, 2)}`}
-      . {launch.plausible ? '' : say(launch.notes.at(-1)!, reader)}
-    </Note>
   );
 }

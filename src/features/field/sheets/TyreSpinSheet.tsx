@@ -16,6 +16,7 @@ import { useReader } from '@/ui/reader';
 import { SPIN_OUTCOME_WORDS } from '@/words/labels/tyres';
 import { Choice } from '../../fields/fields';
 import { useBuild } from '../../session/BuildContext';
+import { Instruments, TakeReading } from '../instruments/Instruments';
 import { PhotoDiameter } from './PhotoDiameter';
 import { SpunTyreFields } from './SpunTyreFields';
 import { fresh, type SheetProps } from './Tried';
@@ -117,6 +118,11 @@ export function TyreSpinSheet({ report, onChange }: SheetProps) {
           onChange={(value) => setOutcome(value === '' ? undefined : (value as SpinOutcome))}
         />
         {report.shielded ? <PhotoDiameter onRead={setDiameter} /> : null}
+        {report.shielded ? (
+          <Instruments kind="tachometer">
+            {(device) => <TakeReading device={device} field="rpm" onTake={setRpm} />}
+          </Instruments>
+        ) : null}
         <Button size="large" type="submit" disabled={!ready}>
           Add the reading
         </Button>
