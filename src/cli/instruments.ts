@@ -17,7 +17,7 @@ function given(name: string, usual: number, least: number): number {
 }
 
 /** Only pages of this machine may listen: a page from elsewhere that a browser shows is refused. */
-export const isOwnPage = (origin: string | undefined): boolean =>
+const isOwnPage = (origin: string | undefined): boolean =>
   origin !== undefined && /^https?:\/\/(localhost|127\.0\.0\.1|\[::1\])(:\d+)?$/.test(origin);
 
 if (process.argv.includes('--help')) {

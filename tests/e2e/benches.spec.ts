@@ -1,5 +1,6 @@
 import { spawn } from 'node:child_process';
 import type { Page } from '@playwright/test';
+import { lineOf } from '@/core/physics/instruments/line';
 import { expect, field, freshName, readyBuild, saved, test } from './page';
 import { toTab } from './driveTabs';
 
@@ -199,4 +200,37 @@ test('a simulated light gate logs three attempts by itself, and a lost connectio
   expect(speeds).toBeGreaterThanOrEqual(3);
   await page.getByRole('button', { name: /^Save the run \(\d attempts\)/ }).click();
   await expect(page.getByTestId('field-answer')).toContainText('over 20');
+});
+
+test('a serial port is read as well, its garbage counted, two of a kind told', async ({ page }) => {
+  const readings = [
+    { device: 'gate-1', kind: 'gate' as const, ms: 1000, values: { beam: 1, broken: 1 } },
+    { device: 'gate-1', kind: 'gate' as const, ms: 3500, values: { beam: 2, broken: 1 } },
+    { device: 'gate-2', kind: 'gate' as const, ms: 10, values: { beam: 1, broken: 0 } },
+  ];
+  const text = `~~ noise ~~\n${readings.map(lineOf).join('\n')}\n`;
+  await page.addInitScript((lines) => {
+    const port = {
+      open: () => Promise.resolve(),
+      close: () => Promise.resolve(),
+      readable: new ReadableStream<Uint8Array>({
+        // not before the gate is armed, and for the devices to be seen at once
+        start: (stream) => {
+          Object.assign(window, { sendLines: () => stream.enqueue(new TextEncoder().encode(lines)) });
+        },
+      }),
+    };
+    Object.defineProperty(navigator, 'serial', { value: { requestPort: () => Promise.resolve(port) } });
+  }, text);
+  const root = await readyBuild(page, freshName('Serial'));
+  await page.goto(`${root}/field`);
+  await page.getByText('From an instrument: light gate').click();
+  await page.getByRole('button', { name: 'Connect a serial port' }).click();
+  await page.getByRole('button', { name: 'Arm the gate' }).click();
+  await page.evaluate(() => (window as unknown as { sendLines(): void }).sendLines());
+  await expect(page.getByRole('button', { name: 'Save the run (1 attempt)' })).toBeVisible();
+  await expect(page.getByText('Two of a kind speak: gate-1 and gate-2.')).toBeVisible();
+  await expect(page.getByText(/1 line told nothing and was left out/)).toBeVisible();
+  // 20 m in 2.5 s
+  await expect(page.getByText(/^28\.8\skm\/h/).first()).toBeVisible();
 });

@@ -2,7 +2,7 @@
 
 import Typography from '@mui/material/Typography';
 import { Note } from '@/ui/controls/Note';
-import { Page } from '@/ui/layout/Page';
+import frameCss from '@/ui/layout/frame.module.css';
 import { useMemo, type ReactNode } from 'react';
 import type { RunRecord } from '@/core/car/records/records';
 import { type Construction, constructionsOf } from '@/core/worked/bench/constructions';
@@ -55,7 +55,7 @@ export function BenchSide({ tabs }: { tabs: ReactNode }) {
       : balanced.at(-1)?.report?.balance;
   const told = balanceOfRun(balance);
   return (
-    <Page>
+    <main className={frameCss.page}>
       <Bench>
         <RunSheetForm {...form} />
       </Bench>
@@ -87,7 +87,7 @@ export function BenchSide({ tabs }: { tabs: ReactNode }) {
         )}
         <SegmentChecks segment="drive" side="tyres" />
       </Readings>
-    </Page>
+    </main>
   );
 }
 

@@ -1,5 +1,6 @@
 import chartsCss from '@/ui/charts/charts.module.css';
 import Box from '@mui/material/Box';
+import clsx from 'clsx';
 import { scaleLog } from 'd3-scale';
 import type { BlowsTold } from '@/core/worked/bench/clampedBlows';
 import { formatText } from '@/core/base/units/formatQuantity';
@@ -18,7 +19,12 @@ export function BlowLadder({ told: { variants, result } }: { told: Extract<Blows
   const width = starts.at(-1)! + widths.at(-1)! + BETWEEN;
   const ticks = y.ticks(4);
   return (
-    <Box component="figure" className={chartsCss.chart} sx={{ mt: 1.5 }} data-testid="blow-ladder">
+    <Box
+      component="figure"
+      className={clsx(chartsCss.chart, chartsCss.wide)}
+      sx={{ mt: 1.5 }}
+      data-testid="blow-ladder"
+    >
       <figcaption>
         <span>Each blow in its order: hollow held, crossed broke</span>
       </figcaption>

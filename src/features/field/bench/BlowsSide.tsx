@@ -8,7 +8,7 @@ import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
 import Typography from '@mui/material/Typography';
 import { Note } from '@/ui/controls/Note';
-import { Page } from '@/ui/layout/Page';
+import frameCss from '@/ui/layout/frame.module.css';
 import { type ReactNode, useMemo } from 'react';
 import type { VariantResult } from '@/core/physics/bench/staircase';
 import { type BlowsTold, clampedBlows } from '@/core/worked/bench/clampedBlows';
@@ -53,7 +53,7 @@ export function BlowsSide({ tabs }: { tabs: ReactNode }) {
     ({ run }) => run.revisionId === revision.id && (KINDS as readonly string[]).includes(run.kind),
   );
   return (
-    <Page>
+    <main className={frameCss.page}>
       <Bench>
         <RunSheetForm {...form} />
       </Bench>
@@ -85,7 +85,7 @@ export function BlowsSide({ tabs }: { tabs: ReactNode }) {
         ) : null}
         <RunTable own={own} />
       </Readings>
-    </Page>
+    </main>
   );
 }
 
