@@ -175,33 +175,6 @@ test('a crash with four damaged parts is one sheet, its failures noted at once',
   await expect(page.getByText('Followed from: Bumper.').first()).toBeVisible();
 });
 
-test('a simulated light gate logs three attempts by itself, and a lost connection loses nothing', async ({
-  page,
-  allow,
-}) => {
-  allow.words = /WebSocket connection/;
-  const root = await readyBuild(page, freshName('Gated'));
-  await page.goto(`${root}/field`);
-  await page.getByText('From an instrument: light gate').click();
-  const devices = spawn('node_modules/.bin/tsx', ['src/cli/instruments.ts', '--fast', '20', '--seed', '3']);
-  try {
-    await new Promise<void>((ready) => devices.stdout.on('data', () => ready()));
-    await page.getByRole('button', { name: 'Connect over this machine' }).click();
-    await page.getByRole('button', { name: 'Arm the gate' }).click();
-    await expect(page.getByTestId('instruments')).toContainText('gate-1');
-    await expect(page.getByRole('button', { name: /^Save the run \([3-9] attempts\)/ })).toBeVisible();
-    await page.getByRole('button', { name: 'Disarm the gate' }).click();
-  } finally {
-    devices.kill();
-  }
-  await expect(page.getByText('The connection was lost.')).toBeVisible();
-  // 20 m at what the demo's car does: 32 km/h and what its devices scatter
-  const speeds = await page.getByText(/^3\d(\.\d)?\skm\/h/).count();
-  expect(speeds).toBeGreaterThanOrEqual(3);
-  await page.getByRole('button', { name: /^Save the run \(\d attempts\)/ }).click();
-  await expect(page.getByTestId('field-answer')).toContainText('over 20');
-});
-
 test('a serial port is read as well, its garbage counted, two of a kind told', async ({ page }) => {
   const readings = [
     { device: 'gate-1', kind: 'gate' as const, ms: 1000, values: { beam: 1, broken: 1 } },
@@ -233,4 +206,59 @@ test('a serial port is read as well, its garbage counted, two of a kind told', a
   await expect(page.getByText(/1 line told nothing and was left out/)).toBeVisible();
   // 20 m in 2.5 s
   await expect(page.getByText(/^28\.8\skm\/h/).first()).toBeVisible();
+});
+
+/** They listen at one address, so one after the other. */
+test.describe('made-up instruments', () => {
+  test.describe.configure({ mode: 'serial' });
+
+  test('a simulated light gate logs three attempts by itself, and a lost connection loses nothing', async ({
+    page,
+    allow,
+  }) => {
+    allow.words = /WebSocket connection/;
+    const root = await readyBuild(page, freshName('Gated'));
+    await page.goto(`${root}/field`);
+    await page.getByText('From an instrument: light gate').click();
+    const devices = spawn('node_modules/.bin/tsx', ['src/cli/instruments.ts', '--fast', '20', '--seed', '3']);
+    try {
+      await new Promise<void>((ready) => devices.stdout.on('data', () => ready()));
+      await page.getByRole('button', { name: 'Connect over this machine' }).click();
+      await page.getByRole('button', { name: 'Arm the gate' }).click();
+      await expect(page.getByTestId('instruments')).toContainText('gate-1');
+      await expect(page.getByRole('button', { name: /^Save the run \([3-9] attempts\)/ })).toBeVisible();
+      await page.getByRole('button', { name: 'Disarm the gate' }).click();
+    } finally {
+      devices.kill();
+    }
+    await expect(page.getByText('The connection was lost.')).toBeVisible();
+    // 20 m at what the demo's car does: 32 km/h and what its devices scatter
+    const speeds = await page.getByText(/^3\d(\.\d)?\skm\/h/).count();
+    expect(speeds).toBeGreaterThanOrEqual(3);
+    await page.getByRole('button', { name: /^Save the run \(\d attempts\)/ }).click();
+    await expect(page.getByTestId('field-answer')).toContainText('over 20');
+  });
+
+  test('a probe notes a case that cools, every half minute of its own clock', async ({ page, allow }) => {
+    allow.words = /WebSocket connection/;
+    const root = await readyBuild(page, freshName('Cooling'));
+    await page.goto(`${root}/field`);
+    await page.getByRole('combobox', { name: 'Kind of run' }).selectOption({ label: 'Bench spin' });
+    await page.getByText('From an instrument: thermometer').click();
+    const devices = spawn('node_modules/.bin/tsx', ['src/cli/instruments.ts', '--fast', '20', '--seed', '5']);
+    try {
+      await new Promise<void>((ready) => devices.stdout.on('data', () => ready()));
+      await page.getByRole('button', { name: 'Connect over this machine' }).click();
+      await page.getByRole('button', { name: 'every half minute' }).first().click();
+      const read = page.getByRole('textbox', { name: /^Motor/ });
+      await expect(read).toHaveCount(3);
+      const first = Number(await read.first().inputValue());
+      const last = Number(await read.last().inputValue());
+      // 60 °C in air of 18 °C, a minute later by e^(−60/240): 7 to 9 degrees less
+      expect(first - last).toBeGreaterThan(5);
+      expect(first - last).toBeLessThan(12);
+    } finally {
+      devices.kill();
+    }
+  });
 });

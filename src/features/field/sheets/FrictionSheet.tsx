@@ -1,3 +1,4 @@
+import { Instruments, TakeReading } from '../instruments/Instruments';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useId, useState } from 'react';
@@ -57,6 +58,9 @@ export function FrictionSheet({
         onChange={(errorG) => set({ errorG })}
       />
       <Spun label="Wheels in the air" of={['freeA', 'freeRpm']} friction={friction} onChange={set} />
+      <Instruments kind="meter">
+        {(device) => <TakeReading device={device} field="a" onTake={(freeA) => set({ freeA })} />}
+      </Instruments>
       <Spun label="Pinion drawn" of={['aloneA', 'aloneRpm']} friction={friction} onChange={set} />
       {seen && 'refused' in seen ? (
         <Note tone="bad" role="alert">

@@ -1,4 +1,4 @@
-import { Instruments, TakeReading } from '../instruments/Instruments';
+import { TemperatureSeries } from '../instruments/TemperatureSeries';
 import sheetsCss from '@/features/field/sheets/sheets.module.css';
 import fieldsCss from '@/ui/fields.module.css';
 import { Row } from '@/ui/layout/Row';
@@ -158,7 +158,7 @@ export function Temperatures({
   const list = report.temperatures ?? [];
   const change = (id: string, with_: object) =>
     onChange({ temperatures: list.map((one) => (one.id === id ? { ...one, ...with_ } : one)) });
-  const add = (place: HotPlace, valueC = USUAL_HOT_C) =>
+  const add = (place: HotPlace, valueC = USUAL_HOT_C, minutes = timed ? nowMinutes : undefined) =>
     onChange({
       temperatures: [
         ...list,
@@ -166,7 +166,7 @@ export function Temperatures({
           id: `t-${newId().slice(0, 8)}`,
           place,
           valueC,
-          ...(timed && nowMinutes !== undefined ? { minutes: Number(nowMinutes.toFixed(1)) } : {}),
+          ...(minutes === undefined ? {} : { minutes: Number(minutes.toFixed(1)) }),
         },
       ],
     });
@@ -211,15 +211,7 @@ export function Temperatures({
           </Button>
         ))}
       </Row>
-      <Instruments kind="thermometer">
-        {(device) =>
-          HOT_PLACES.map((place) => (
-            <Row key={place}>
-              {place}: <TakeReading device={device} field="c" onTake={(valueC) => add(place, valueC)} />
-            </Row>
-          ))
-        }
-      </Instruments>
+      <TemperatureSeries onReading={add} />
     </section>
   );
 }

@@ -23,6 +23,7 @@ import { QuantityField } from '@/ui/QuantityField';
 import { useReader } from '@/ui/reader';
 import { BLOW_WAY_WORDS } from '@/words/bench/blowWords';
 import { useBuild } from '../../session/BuildContext';
+import { Instruments, TakeReading } from '../instruments/Instruments';
 import { fresh, type SheetProps } from './Tried';
 
 const FIRST_J = 1;
@@ -93,6 +94,19 @@ export function StaircaseSheet({ report, onChange }: SheetProps) {
           />
         </>
       ) : null}
+      {way === 'energy' ? null : (
+        <Instruments kind="scale">
+          {(device) => (
+            <TakeReading
+              device={device}
+              field="g"
+              onTake={(massG) =>
+                set(way === 'swing' ? { hammerKg: massG / 1000 } : { dropMassKg: massG / 1000 })
+              }
+            />
+          )}
+        </Instruments>
+      )}
       {variants.length > 1 ? (
         <Toggles label="What is clamped">
           {variants.map(({ id, name }) => (

@@ -13,6 +13,7 @@ import { WHEEL_WORDS } from '@/words/bench/wheelWords';
 import { Choice } from '../../fields/fields';
 import { useBuild } from '../../session/BuildContext';
 import { useVibration } from '../bench/useVibration';
+import { Instruments, TakeReading } from '../instruments/Instruments';
 import { fresh, type SheetProps } from './Tried';
 
 const FIRST_DEG = 0;
@@ -76,6 +77,9 @@ export function WheelBalanceSheet({ report, onChange }: SheetProps) {
       {figure('amplitude', 'Shakes without a weight', 'coefficient')}
       {figure('trialMassG', 'Trial weight', 'massG', { to: 10_000 })}
       {figure('trialRadiusMm', 'at the radius', 'lengthMm', { to: 1000 })}
+      <Instruments kind="scale">
+        {(device) => <TakeReading device={device} field="g" onTake={(trialMassG) => set({ trialMassG })} />}
+      </Instruments>
       {shake.start ? (
         <Button variant="link" disabled={shake.state === 'measuring'} onClick={shake.start}>
           {shake.state === 'measuring'
