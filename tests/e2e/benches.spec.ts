@@ -250,7 +250,9 @@ test.describe('made-up instruments', () => {
       await new Promise<void>((ready) => devices.stdout.on('data', () => ready()));
       await page.getByRole('button', { name: 'Connect over this machine' }).click();
       await page.getByRole('button', { name: 'every half minute' }).first().click();
-      const read = page.getByRole('textbox', { name: /^Motor/ });
+      const read = page
+        .getByRole('region', { name: 'Temperatures' })
+        .getByRole('textbox', { name: 'Motor', exact: true });
       await expect(read).toHaveCount(3);
       const first = Number(await read.first().inputValue());
       const last = Number(await read.last().inputValue());
