@@ -178,8 +178,8 @@ test('a crash with four damaged parts is one sheet, its failures noted at once',
 test('a serial port is read as well, its garbage counted, two of a kind told', async ({ page }) => {
   const readings = [
     { device: 'gate-1', kind: 'gate' as const, ms: 1000, values: { beam: 1, broken: 1 } },
+    { device: 'gate-2', kind: 'gate' as const, ms: 3000, values: { beam: 1, broken: 1 } },
     { device: 'gate-1', kind: 'gate' as const, ms: 3500, values: { beam: 2, broken: 1 } },
-    { device: 'gate-2', kind: 'gate' as const, ms: 10, values: { beam: 1, broken: 0 } },
   ];
   const text = `~~ noise ~~\n${readings.map(lineOf).join('\n')}\n`;
   await page.addInitScript((lines) => {

@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs';
 import { GateTimer } from './gateTimer';
 import { checksumOf } from './checksum';
 import { hear, type InstrumentReading, LineEar, lineOf } from './line';
@@ -29,6 +30,11 @@ describe('a line of an instrument', () => {
     // by hand: 'A' is 65, 'B' 66: 65 xor 66 is 3
     expect(checksumOf('AB')).toBe('03');
     expect(hear('  ')).toBeUndefined();
+  });
+
+  it('is as the page about them shows one', () => {
+    const shown = /`(LB1,[^`<]*)`/.exec(readFileSync('docs/INSTRUMENTS.md', 'utf8'))![1]!;
+    expect(hear(shown)).toEqual({ reading: gate(1, 81_234) });
   });
 
   it('says what is wrong with one that is not', () => {

@@ -5,7 +5,7 @@ import { useEffect, useEffectEvent, useState } from 'react';
 import { type Gated, GateTimer } from '@/core/physics/instruments/gateTimer';
 import { GATE_PROBLEM_WORDS } from '@/words/bench/instrumentWords';
 import { Instruments } from './Instruments';
-import { listen } from './instruments';
+import { isFirst, listen } from './instruments';
 
 /** A light gate: while it is armed each car through both beams is an attempt by itself. */
 export function LightGate({ onTime }: { onTime(timeS: number): void }) {
@@ -20,7 +20,7 @@ export function LightGate({ onTime }: { onTime(timeS: number): void }) {
     if (!armed) return;
     const timer = new GateTimer();
     return listen((reading) => {
-      const gated = timer.hear(reading);
+      const gated = isFirst(reading) ? timer.hear(reading) : undefined;
       if (gated) timed(gated);
     });
   }, [armed]);

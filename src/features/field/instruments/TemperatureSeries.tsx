@@ -3,7 +3,7 @@ import { Row } from '@/ui/layout/Row';
 import { useEffect, useEffectEvent, useState } from 'react';
 import { HOT_PLACES, type HotPlace } from '@/core/car/records/report';
 import { Instruments, TakeReading } from './Instruments';
-import { listen } from './instruments';
+import { isFirst, listen } from './instruments';
 
 const EVERY_MS = 30_000;
 const MS_PER_MINUTE = 60_000;
@@ -20,8 +20,9 @@ export function TemperatureSeries({
     if (place === undefined) return;
     let startMs: number | undefined;
     let lastMs = -Infinity;
-    return listen(({ kind, ms, values }) => {
-      if (kind !== 'thermometer' || (ms >= lastMs && ms - lastMs < EVERY_MS)) return;
+    return listen((reading) => {
+      const { kind, ms, values } = reading;
+      if (kind !== 'thermometer' || !isFirst(reading) || (ms >= lastMs && ms - lastMs < EVERY_MS)) return;
       // a probe that starts again counts from 0
       if (startMs === undefined || ms < lastMs) startMs = ms;
       lastMs = ms;

@@ -65,9 +65,9 @@ function take(heard: readonly Heard[]): void {
       continue;
     }
     devices.set(one.reading.device, one.reading);
-    for (const listener of listeners) listener(one.reading);
   }
   become({ devices, badLines, ...(lastBad === undefined ? {} : { lastBad }) });
+  for (const one of heard) if ('reading' in one) for (const listener of listeners) listener(one.reading);
 }
 
 /** Instruments that speak over a socket of this machine. */
@@ -76,12 +76,16 @@ export function connectSocket(): void {
   become({ ...OFF, connected: 'connecting' });
   const ear = new LineEar();
   const socket = new WebSocket(`ws://127.0.0.1:${INSTRUMENTS_PORT}`);
-  stop = () => socket.close();
-  socket.onopen = () => become({ connected: 'on' });
-  socket.onmessage = ({ data }) => take(ear.hear(String(data)));
+  const end = () => socket.close();
+  // what a connection that was given up still says is nobody's any more
+  const isOurs = () => stop === end;
+  stop = end;
+  socket.onopen = () => isOurs() && become({ connected: 'on' });
+  socket.onmessage = ({ data }) => isOurs() && take(ear.hear(String(data)));
   socket.onclose = () => {
-    if (stop) become({ connected: 'lost' });
+    if (!isOurs()) return;
     stop = undefined;
+    become({ connected: 'lost' });
   };
 }
 
@@ -94,26 +98,31 @@ export async function connectSerial(): Promise<void> {
   const serial = serialOf();
   if (!serial) return;
   disconnect();
+  let reader: ReadableStreamDefaultReader<Uint8Array> | undefined;
+  const end = () => void reader?.cancel().catch(() => undefined);
+  const isOurs = () => stop === end;
+  stop = end;
   become({ ...OFF, connected: 'connecting' });
   try {
     const port = await serial.requestPort();
     await port.open({ baudRate: BAUD });
-    const reader = port.readable!.getReader();
-    stop = () => void reader.cancel().catch(() => undefined);
-    become({ connected: 'on' });
+    reader = port.readable!.getReader();
+    if (isOurs()) become({ connected: 'on' });
     const ear = new LineEar();
     const decoder = new TextDecoder();
-    for (;;) {
+    while (isOurs()) {
       const { value, done } = await reader.read();
       if (done) break;
-      take(ear.hear(decoder.decode(value, { stream: true })));
+      if (isOurs()) take(ear.hear(decoder.decode(value, { stream: true })));
     }
+    reader.releaseLock();
     await port.close().catch(() => undefined);
   } catch {
     // no port was chosen, or it was drawn out
   }
-  if (state.connected !== 'off') become({ connected: 'lost' });
+  if (!isOurs()) return;
   stop = undefined;
+  become({ connected: 'lost' });
 }
 
 /** What was recorded of instruments, read as if it came now. */
@@ -133,3 +142,7 @@ export function disconnect(): void {
 /** Devices of a kind. */
 export const devicesOf = ({ devices }: InstrumentState, kind: InstrumentKind): InstrumentReading[] =>
   [...devices.values()].filter((one) => one.kind === kind);
+
+/** Whether a reading is of the device of its kind that is taken: the first that spoke. */
+export const isFirst = ({ device, kind }: InstrumentReading): boolean =>
+  (devicesOf(state, kind)[0]?.device ?? device) === device;

@@ -43,7 +43,7 @@ export function WheelBalanceSheet({ report, onChange }: SheetProps) {
     key: 'amplitude' | 'trialMassG' | 'trialRadiusMm' | 'massG' | 'rpm' | 'errorPct' | 'amplitudeAfter',
     label: string,
     quantity: 'coefficient' | 'massG' | 'lengthMm' | 'rpm' | 'percent',
-    more: { usual?: number; to?: number } = {},
+    more: { usual?: number; example?: number; to?: number } = {},
   ) => (
     <QuantityField
       label={label}
@@ -52,6 +52,7 @@ export function WheelBalanceSheet({ report, onChange }: SheetProps) {
       limits={{ above: 0, to: more.to ?? 1e6 }}
       value={balance[key]}
       {...(more.usual === undefined ? {} : { usual: more.usual })}
+      {...(more.example === undefined ? {} : { example: more.example })}
       onChange={(value) => set({ [key]: value })}
     />
   );
@@ -71,7 +72,7 @@ export function WheelBalanceSheet({ report, onChange }: SheetProps) {
       />
       {figure('rpm', 'Turns while it is measured', 'rpm', { to: 500_000 })}
       {figure('massG', 'Wheel with its tyre', 'massG', {
-        ...(document.drive.tyre ? { usual: document.drive.tyre.massG } : {}),
+        ...(document.drive.tyre ? { example: document.drive.tyre.massG } : {}),
         to: 100_000,
       })}
       {figure('amplitude', 'Shakes without a weight', 'coefficient')}
