@@ -7,6 +7,9 @@ import type { TractionInput } from '@/core/physics/aids/slipDefinition';
 import { verdictOf, yawAssist } from '@/core/physics/aids/yawAssist';
 import type { YawInput, YawRow } from '@/core/physics/aids/yawDefinition';
 import { yawMotion } from '@/core/physics/aids/yawMotion';
+import type { ChosenSurface } from '@/core/car/document/brief';
+import type { BuildDocument } from '@/core/car/document/document';
+import { type SweepQuestion, sweepOfSetting } from '@/core/worked/aids/sweepOfSetting';
 import { pieces } from './pieces';
 import { told } from './refusal';
 
@@ -77,6 +80,8 @@ const api = {
     run(studySlip(driveStudy(input)), report),
   brakeStudy: (input: BrakeInput, report: (done: number) => Promise<void>): Promise<Study | undefined> =>
     run(studySlip(brakeStudy(input)), report),
+  sweep: (document: BuildDocument, surface: ChosenSurface | undefined, question: SweepQuestion) =>
+    told(() => sweepOfSetting(document, surface, question)),
   cancel,
 };
 

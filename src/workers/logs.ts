@@ -8,6 +8,7 @@ import { readSpeeds, USUAL_MAX_ACCEL, USUAL_WINDOW_S } from '@/core/physics/timi
 import { readTrack } from '@/core/physics/timing/track/readTrack';
 import { besideLog, type BesideLog } from '@/core/worked/logs/besideLog';
 import { motorOfLog, type MotorQuestion } from '@/core/worked/logs/motorOfLog';
+import { slipOfLog, type SlipOfLog } from '@/core/worked/logs/slipOfLog';
 import { seenLog, type SeenLog } from '@/core/worked/logs/seenLog';
 
 declare module '@/core/base/errors' {
@@ -26,6 +27,7 @@ export interface LogQuestion {
 export interface LogAnswer {
   seen: SeenLog;
   beside: BesideLog[];
+  slip?: SlipOfLog;
   motor?: LogMotorResult;
   /** Why the motor is not told. */
   motorRefused?: Refused;
@@ -54,13 +56,18 @@ function textOf(bytes: Uint8Array): string {
 export function answerOf(bytes: Uint8Array, { roles, document, surface, motor }: LogQuestion): LogAnswer {
   const log = readLog({ text: textOf(bytes), ...(roles ? { roles } : {}) }, '');
   const seen = seenLog(log);
-  const beside = besideLog(document, surface, seen.summary.durationS);
+  const slip = slipOfLog(log, document, surface, motor.polePairs);
+  const told = {
+    seen,
+    beside: besideLog(document, surface, seen.summary.durationS),
+    ...(slip ? { slip } : {}),
+  };
   try {
     const found = motorOfLog(log, document, motor);
-    return { seen, beside, ...(found ? { motor: found } : {}) };
+    return { ...told, ...(found ? { motor: found } : {}) };
   } catch (error) {
     if (!(error instanceof CalcError)) throw error;
-    return { seen, beside, motorRefused: error.refused };
+    return { ...told, motorRefused: error.refused };
   }
 }
 

@@ -170,6 +170,9 @@ function upAndDown(halfJ: number, seed: number): ClampedBlow[] {
 
 const [GAINS, TIMES, DISTANCE_M, FPS, SPREAD] = [[20, 30, 40, 50, 60, 70], 3, 20, 240, 0.012];
 
+/** Degrees of steering a degree a second for one per cent of this gyro's dial. */
+const GAIN_OF_ONE = 0.002;
+
 /** How fast the car stays on twenty metres with more and more of its gyro, in a shuffled order. */
 function gainSeries(document: BuildDocument, seed: number): RunSheet {
   const surface = document.brief.surfaces[0]!;
@@ -189,7 +192,13 @@ function gainSeries(document: BuildDocument, seed: number): RunSheet {
       runUpM: 25,
       ambientC: 18,
     },
-    report: { settingName: 'gyro gain', settingUnit: '%', blind: true, order },
+    report: {
+      settingName: 'gyro gain',
+      settingUnit: '%',
+      settingAid: { of: 'yawGain', perUnit: GAIN_OF_ONE },
+      blind: true,
+      order,
+    },
     attempts: order.map((setting, k) => {
       const mps =
         (HIDDEN.bestMps - HIDDEN.lostMpsPerGain2 * (setting - HIDDEN.bestGain) ** 2) * (1 + SPREAD * error());

@@ -30,7 +30,7 @@ import { Group } from '../fields/fields';
 import { Bench, Readings } from '../frame/Guarded';
 import { isRepeated, isTimed, type RunRecord } from '@/core/car/records/records';
 import { seriesOf } from '@/core/advice/learn/series';
-import { SeriesChart } from './SeriesChart';
+import { SeriesChart } from './series/SeriesChart';
 import { OverRevisions } from './OverRevisions';
 import { useRuns } from './useRuns';
 import { sayAll } from '@/words/findings';
@@ -70,7 +70,12 @@ function SeriesOfBuild({ runs }: { runs: readonly RunRecord[] }) {
         .slice(-MOST_SERIES)
         .reverse()
         .map((run) => (
-          <SeriesChart key={run.id} report={run.report} points={seriesOf(run)} />
+          <SeriesChart
+            key={run.id}
+            report={run.report}
+            points={seriesOf(run)}
+            distanceM={run.conditions.distanceM}
+          />
         ))}
     </>
   );

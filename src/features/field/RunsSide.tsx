@@ -20,7 +20,7 @@ import { type ShownRun, FieldAnswer, KindPlot } from './FieldAnswer';
 import { PackRun } from './PackRun';
 import { RunTable } from './RunTable';
 
-const SeriesChart = dynamic(() => import('./SeriesChart').then(({ SeriesChart: Chart }) => Chart));
+const SeriesChart = dynamic(() => import('./series/SeriesChart').then(({ SeriesChart: Chart }) => Chart));
 
 /** Of many runs the last are shown; the others on demand. */
 const [MOST_PLOTTED, MOST_SERIES] = [12, 4];
@@ -35,6 +35,7 @@ function LiveSeries({ sheet }: { sheet: Sheet }) {
     <SeriesChart
       testId="series-now"
       report={report}
+      distanceM={distanceM}
       points={seriesOf({ attempts, conditions: { distanceM } as TimedConditions })}
     />
   );
@@ -74,7 +75,12 @@ export function RunsSide({ tabs }: { tabs: ReactNode }) {
         ))}
         <LiveSeries sheet={form.sheet} />
         {series.slice(-MOST_SERIES).map(({ run }) => (
-          <SeriesChart key={run.id} report={run.report} points={seriesOf(run)} />
+          <SeriesChart
+            key={run.id}
+            report={run.report}
+            points={seriesOf(run)}
+            distanceM={run.conditions.distanceM}
+          />
         ))}
         {pack ? <PackRun key={pack.id} run={pack} /> : null}
         <RunTable own={own} />

@@ -5,7 +5,9 @@ import Typography from '@mui/material/Typography';
 import Box from '@mui/material/Box';
 import { Toggle, Toggles } from '@/ui/controls/Toggle';
 import { Note } from '@/ui/controls/Note';
+import { useSearchParams } from 'next/navigation';
 import { type ReactNode, useMemo, useState } from 'react';
+import type { BuildDocument } from '@/core/car/document/document';
 import { USUAL_LIMIT_MINUTES } from '@/core/physics/statistics/spares';
 import { liesOf } from '@/core/worked/print/lies';
 import { designMark } from '@/core/worked/print/log';
@@ -45,7 +47,8 @@ export function TonightSide({ tabs }: { tabs: ReactNode }) {
   const { document, problems } = useMeasured();
   const { reader } = useReader();
   const [how, setHow] = useState<PrintHow>('final');
-  const [counts, setCounts] = useState<Readonly<Record<string, number>>>({});
+  const asked = useSearchParams().get('lay');
+  const [counts, setCounts] = useState(() => oneOfEach(document, asked));
   const plan = usePlates(document, how, counts);
   const { plates } = plan.beds;
   const mark = useMemo(
@@ -221,6 +224,13 @@ export function TonightSide({ tabs }: { tabs: ReactNode }) {
       </Readings>
     </Page>
   );
+}
+
+/** One copy of each part that another page asks for, and none of the rest; what is owed where none is asked for. */
+function oneOfEach(document: BuildDocument, asked: string | null): Readonly<Record<string, number>> {
+  if (asked === null) return {};
+  const ids = new Set(asked.split(','));
+  return Object.fromEntries(document.parts.items.map(({ id }) => [id, ids.has(id) ? 1 : 0]));
 }
 
 function Answer({

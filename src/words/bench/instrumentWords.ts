@@ -4,6 +4,7 @@ import type { InstrumentKind } from '@/core/physics/instruments/line';
 export const INSTRUMENT_NAMES: Readonly<Record<InstrumentKind, string>> = {
   gate: 'light gate',
   tachometer: 'tachometer',
+  gauge: 'diameter gauge',
   scale: 'scale',
   thermometer: 'thermometer',
   meter: 'volts and amperes',
@@ -14,6 +15,7 @@ export const INSTRUMENT_NAMES: Readonly<Record<InstrumentKind, string>> = {
 /** What each field of an instrument is, and how a page writes it. */
 export const INSTRUMENT_QUANTITIES: Readonly<Record<string, QuantityName>> = {
   rpm: 'rpm',
+  mm: 'lengthMm',
   g: 'massG',
   c: 'temperatureC',
   v: 'voltageV',

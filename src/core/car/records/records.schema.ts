@@ -26,6 +26,7 @@ import {
   type MeasuredFriction,
   NOISES,
   PASS_TICKS,
+  SWEPT_SETTINGS,
   type Photo,
   type RunReport,
   WHEEL_TURNS,
@@ -177,6 +178,7 @@ const reportSchema = Joi.object<RunReport>({
   speedMps: notNegative().max(150),
   settingName: text(60),
   settingUnit: text(20),
+  settingAid: Joi.object({ of: Joi.valid(...SWEPT_SETTINGS).required(), perUnit: positive().max(1e6) }),
   blind: Joi.boolean(),
   order: Joi.array().items(finite()).max(500),
 });

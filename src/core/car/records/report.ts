@@ -129,11 +129,17 @@ export interface RunReport {
   /** Name of what is set in a settings series, and its unit. */
   settingName?: string;
   settingUnit?: string;
+  /** What the setting is in the simulator of an aid, and how much of it one of the setting is; 1 where not given. */
+  settingAid?: { of: SweptSetting; perUnit?: number };
   /** The driver does not know the values until all are driven. */
   blind?: boolean;
   /** Values in the order in which they were driven. */
   order?: number[];
 }
+
+/** Settings of aids whose simulator can be laid beside a series. */
+export const SWEPT_SETTINGS = ['yawGain', 'slipTarget', 'slipGain'] as const;
+export type SweptSetting = (typeof SWEPT_SETTINGS)[number];
 
 /** A motor that was spun free at full throttle. */
 export interface FreeMotor {

@@ -5,6 +5,7 @@ import { satelliteSpeed } from './nmea';
 export const INSTRUMENT_KINDS = [
   'gate',
   'tachometer',
+  'gauge',
   'scale',
   'thermometer',
   'meter',
@@ -17,6 +18,7 @@ export type InstrumentKind = (typeof INSTRUMENT_KINDS)[number];
 export const INSTRUMENT_FIELDS = {
   gate: ['beam', 'broken'],
   tachometer: ['rpm'],
+  gauge: ['mm'],
   scale: ['g'],
   thermometer: ['c'],
   meter: ['v', 'a'],

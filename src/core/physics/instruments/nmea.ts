@@ -1,6 +1,6 @@
 import { checksumOf } from './checksum';
 
-const MPS_PER_KNOT = 1852 / 3600;
+export const MPS_PER_KNOT = 1852 / 3600;
 const [CLOCK, STATUS, KNOTS] = [1, 2, 7];
 
 /**

@@ -2,7 +2,6 @@ import { type SlipAid, USUAL_SLIP_AID } from '../../car/document/aids';
 import type { ChosenSurface } from '../../car/document/brief';
 import type { BuildDocument } from '../../car/document/document';
 import { runInputOf } from '../motion/runOfBuild';
-import { frictionOf } from '../motion/tyreOfRun';
 import type { Assembled } from '../../base/assembled';
 import type { TractionInput } from '../../physics/aids/slipDefinition';
 
@@ -50,7 +49,7 @@ export function tractionInputOf(
       battery,
       tyre: {
         radiusMm: tyre.radiusMm,
-        muPeak: frictionOf(surface, document.drive.tyre!),
+        muPeak: tyre.mu,
         slipAtPeakPct: slip?.slipAtPeakPct ?? USUAL_SLIP_AT_PEAK_PCT[surface.ground],
         shape: slip?.shape ?? USUAL_SHAPE[surface.ground],
       },

@@ -4,7 +4,7 @@ import type { ChosenSurface } from '../../car/document/brief';
 import type { BuildDocument } from '../../car/document/document';
 import { weightOf } from '../chassis/weightOfBuild';
 import { GRAVITY } from '../../base/constants';
-import { frictionOf } from '../motion/tyreOfRun';
+import { frictionOfCar } from '../motion/tyreOfRun';
 import { type Assembled, missingOf } from '../../base/assembled';
 import { servoTorque } from '../../physics/supply/servo';
 import { pointsOf } from '../power/servoOfBuild';
@@ -79,7 +79,7 @@ export function yawInputOf(
       cgToRearMm: wheelbase - cgToFrontMm,
       corneringFrontNPerRad: corneringFrontPerRad * loadN(1 - cgToFrontMm / wheelbase),
       corneringRearNPerRad: corneringRearPerRad * loadN(cgToFrontMm / wheelbase),
-      mu: frictionOf(surface!, drive.tyre!),
+      mu: frictionOfCar(drive, surface!, 1 - cgToFrontMm / wheelbase),
       speedMps,
       servo: {
         lagS: (aid.servoLagMs ?? USUAL_YAW_AID.servoLagMs) / 1000,

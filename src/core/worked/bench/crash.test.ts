@@ -65,6 +65,7 @@ describe('a crash', () => {
     ];
     expect(untilItRuns(damaged, lines)).toEqual({
       short: 3,
+      toPrint: ['bumper'],
       printS: 3600,
       price: 4.8,
       untimed: 2,

@@ -92,6 +92,8 @@ function struckMargin(
 export interface UntilItRuns {
   /** Without one that lies ready. */
   short: number;
+  /** Of those the ones that the printers make, by part. */
+  toPrint: string[];
   printS: number;
   price: number;
   /** Of those without a time of printing, or a price. */
@@ -100,11 +102,12 @@ export interface UntilItRuns {
 }
 
 export function untilItRuns(damaged: readonly DamagedPart[], lines: readonly MakeLine[]): UntilItRuns {
-  const found: UntilItRuns = { short: 0, printS: 0, price: 0, untimed: 0, unpriced: 0 };
+  const found: UntilItRuns = { short: 0, toPrint: [], printS: 0, price: 0, untimed: 0, unpriced: 0 };
   for (const { partId } of damaged) {
     const line = lines.find((one) => one.partId === partId);
     if (line && line.onHand > 0) continue;
     found.short++;
+    if (line?.source === 'printed') found.toPrint.push(partId);
     if (line?.source === 'printed' && line.printS !== undefined) found.printS += line.printS;
     else found.untimed++;
     if (line?.price === undefined) found.unpriced++;

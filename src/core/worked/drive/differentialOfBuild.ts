@@ -1,6 +1,7 @@
 import { GRAVITY } from '../../base/constants';
 import type { ChosenSurface } from '../../car/document/brief';
 import type { BuildDocument } from '../../car/document/document';
+import { tyreAt } from '../../car/tyres/tyres';
 import { axleRatio, drivenOf } from '../../car/document/drive';
 import type { Axle } from '../../car/stages/stage';
 import {
@@ -38,12 +39,12 @@ export function differentialsOf(document: BuildDocument, surface: ChosenSurface)
     !drive.drivenAxles
   )
     return [];
-  const tyre = drive.tyre;
   return drivenOf(drive).flatMap((axle): AxleStory[] => {
     const trackMm = axle === 'front' ? chassis.trackFrontMm : chassis.trackRearMm;
     if (trackMm === undefined) return [];
     const kind = (axle === 'front' ? drive.frontDifferential : drive.rearDifferential) ?? 'open';
     const loadN = massKg * GRAVITY * (axle === 'front' ? frontLoadShare : 1 - frontLoadShare);
+    const tyre = tyreAt(drive, axle)!;
     const mu = frictionOf(surface, tyre);
     const ratio = axleRatio(drive, axle);
     const on = (wheelLoadN: readonly [number, number], cornerRadiusM?: number) =>

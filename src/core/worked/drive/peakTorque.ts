@@ -3,6 +3,7 @@ import type { BuildDocument } from '../../car/document/document';
 import { type Drive, drivenOf, overallRatio, stagesTo } from '../../car/document/drive';
 import { type Stage, stageRatio } from '../../car/stages/stage';
 import { motorPlaces, motorsInAll, limitOfController, motorsPerController } from '../../car/document/motors';
+import { tyreAt } from '../../car/tyres/tyres';
 import { RAD_PER_S_PER_RPM } from '../../base/constants';
 import { oneWheelLandingN } from '../suspension/landingOfBuild';
 import type { DriveRunInput } from '../../physics/motion/definition';
@@ -80,7 +81,7 @@ export function peakTorques(
   const given = Math.min(stall, currentLimit);
   const spinUp = given > grip ? grip + (given - grip) * share : undefined;
   const passed = spinUp ?? given;
-  const landingWheelNm = landingOnWheelNm(document, surface, radiusM);
+  const landingWheelNm = landingOnWheelNm(document, surface);
   const landing =
     landingWheelNm === undefined
       ? undefined
@@ -124,16 +125,16 @@ export function peakTorques(
   };
 }
 
-/** What a landing at full grip turns the wheel that lands with, Nm; undefined where nothing is dropped. */
-function landingOnWheelNm(
-  document: BuildDocument,
-  surface: ChosenSurface,
-  radiusM: number,
-): number | undefined {
+/** What a landing at full grip turns the driven wheel that lands with, the hardest of them, Nm; undefined where nothing is dropped. */
+function landingOnWheelNm(document: BuildDocument, surface: ChosenSurface): number | undefined {
   const { drive, brief } = document;
   if (brief.dropHeightM === undefined) return undefined;
   const force = oneWheelLandingN(document);
-  return force * frictionOf(surface, drive.tyre!) * radiusM;
+  const armsM = drivenOf(drive).map((axle) => {
+    const tyre = tyreAt(drive, axle)!;
+    return frictionOf(surface, tyre) * (tyre.radiusMm / 1000);
+  });
+  return force * Math.max(...armsM);
 }
 
 /** Torque and speed at the driving gear of a stage. */

@@ -33,7 +33,7 @@ export function seenLog(log: ReadLog): SeenLog {
 }
 
 /** Lowest and highest of each stretch, in their order. */
-function thinned(tS: readonly number[], values: Float64Array): { tS: number[]; values: number[] } {
+export function thinned(tS: readonly number[], values: Float64Array): { tS: number[]; values: number[] } {
   const step = Math.max(1, Math.ceil(values.length / MOST_BUCKETS));
   const kept = { tS: [] as number[], values: [] as number[] };
   for (let from = 0; from < values.length; from += step) {

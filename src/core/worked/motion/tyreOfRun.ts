@@ -12,6 +12,11 @@ export function frictionOf(surface: ChosenSurface, tyre: ChosenTyre): number {
   return surface.mu * (surface.ground === 'hard' ? tyre.hardFactor : tyre.looseFactor);
 }
 
+/** Friction of a car that slides with both its ends: each tyre at the load that it carries at rest. */
+export const frictionOfCar = (drive: Drive, surface: ChosenSurface, frontLoadShare: number): number =>
+  frontLoadShare * frictionOf(surface, tyreAt(drive, 'front')!) +
+  (1 - frontLoadShare) * frictionOf(surface, tyreAt(drive, 'rear')!);
+
 /**
  * Inertia of a wheel with its tyre over m·r²: between a disc (0.5) and a hoop (1), because the tyre holds most of the mass.
  * @see Meriam and Kraige, Dynamics, table D/4

@@ -4,7 +4,7 @@ import type { BuildDocument } from '../../car/document/document';
 import { chassisStability, type StabilityResult } from '../../physics/balance/stability';
 import type { DriveRunInput } from '../../physics/motion/definition';
 import { createPlant, resistanceN, wheelForceN } from '../../physics/motion/plant';
-import { frictionOf } from '../motion/tyreOfRun';
+import { frictionOfCar } from '../motion/tyreOfRun';
 import { steeringOfBuild } from '../suspension/steeringOfBuild';
 import { weightOf, type WeightOfBuild } from '../chassis/weightOfBuild';
 
@@ -45,7 +45,7 @@ export function standingOf({
   };
   const outside = outsideOf(weight.value, wheels);
   if (outside) return { outside };
-  const mu = frictionOf(surface, tyre);
+  const mu = frictionOfCar(document.drive, surface, 1 + weight.value.cgMm[0] / wheels.wheelbaseMm);
   const cornerRadiusM = chassis.cornerRadiusM ?? tightestRadiusM(document);
   const stability = chassisStability({
     ...wheels,

@@ -1,3 +1,5 @@
+import Button from '@mui/material/Button';
+import Link from 'next/link';
 import Table from '@mui/material/Table';
 import TableBody from '@mui/material/TableBody';
 import TableCell from '@mui/material/TableCell';
@@ -18,7 +20,7 @@ import { useBuild } from '../../session/BuildContext';
 
 /** What broke and whether that was to be expected, what to look at, and what it takes until it runs. */
 export function CrashAfter({ report }: { report: RunReport }) {
-  const { document, surface, prints, finishedPrints } = useBuild();
+  const { build, revision, document, surface, prints, finishedPrints } = useBuild();
   const { reader } = useReader();
   const { speedMps, crash } = report;
   const damaged = crash?.damaged;
@@ -41,6 +43,15 @@ export function CrashAfter({ report }: { report: RunReport }) {
           : `${counted(broke, 'part', 'parts')} broke: ${until.short === 0 ? 'spares of all lie ready' : `${counted(until.short, 'part', 'parts')} to make, ${formatText(until.printS / 3600, 'hours', reader, 2)} of printing${until.price > 0 ? ` and ${formatText(until.price, 'price', reader, 3)} to pay` : ''} until it runs`}.`}
         {looks > 0 ? ` ${counted(looks, 'more part', 'more parts')} to look at.` : ''}
       </Typography>
+      {until.toPrint.length > 0 ? (
+        <Button
+          component={Link}
+          variant="link"
+          href={`/builds/${build.id}/${revision.letter}/print?lay=${until.toPrint.map(encodeURIComponent).join(',')}`}
+        >
+          Lay what is to be printed on plates
+        </Button>
+      ) : null}
       {until.untimed + until.unpriced > 0 ? (
         <Typography variant="small" color="textSecondary">
           {until.untimed > 0

@@ -6,7 +6,11 @@ import { Fold } from '@/ui/controls/Fold';
 import { Note } from '@/ui/controls/Note';
 import type { ReactNode } from 'react';
 import { formatText } from '@/core/base/units/formatQuantity';
-import type { InstrumentKind, InstrumentReading } from '@/core/physics/instruments/line';
+import {
+  INSTRUMENT_KINDS,
+  type InstrumentKind,
+  type InstrumentReading,
+} from '@/core/physics/instruments/line';
 import { useReader } from '@/ui/reader';
 import { INSTRUMENT_NAMES, INSTRUMENT_QUANTITIES } from '@/words/bench/instrumentWords';
 import { connectSerial, connectSocket, devicesOf, disconnect, readFile } from './instruments';
@@ -17,22 +21,24 @@ export function Instruments({
   kind,
   children,
 }: {
-  kind: InstrumentKind;
+  /** All kinds where none is said. */
+  kind?: InstrumentKind;
   /** What the sheet does with a device of that kind. */
   children(device: InstrumentReading | undefined): ReactNode;
 }) {
   const state = useInstruments();
   const serial = useSerial();
   const { connected, badLines, lastBad } = state;
-  const here = devicesOf(state, kind);
+  const here = (kind ? [kind] : INSTRUMENT_KINDS).flatMap((one) => devicesOf(state, one));
+  const name = kind ? INSTRUMENT_NAMES[kind] : 'instrument';
   return (
-    <Fold title={`From an instrument: ${INSTRUMENT_NAMES[kind]}`} open={connected !== 'off'}>
+    <Fold title={kind ? `From an instrument: ${name}` : 'From instruments'} open={connected !== 'off'}>
       {connected === 'on' || connected === 'connecting' ? (
         <Typography color="textSecondary" data-testid="instruments">
           {connected === 'connecting'
             ? 'Connecting…'
             : here.length === 0
-              ? `Connected; no ${INSTRUMENT_NAMES[kind]} has spoken yet.`
+              ? `Connected; no ${name} has spoken yet.`
               : here.map(({ device }) => device).join(', ')}{' '}
           <Button variant="link" onClick={disconnect}>
             Disconnect
@@ -57,7 +63,7 @@ export function Instruments({
           The connection was lost. What was read stays; connect again, or type.
         </Note>
       ) : null}
-      {here.length > 1 ? (
+      {kind && here.length > 1 ? (
         <Note>
           Two of a kind speak: {here.map(({ device }) => device).join(' and ')}. The first is taken; draw the
           other one.

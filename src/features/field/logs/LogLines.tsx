@@ -2,6 +2,7 @@ import type { LogRole } from '@/core/physics/logs/roles';
 import { LOG_ROLE_NAMES, LOG_ROLE_QUANTITIES } from '@/words/bench/logWords';
 import type { ChartLine } from '@/ui/charts/chartProps';
 import { LineChart } from '@/ui/charts/LineChart';
+import type { SlipOfLog } from '@/core/worked/logs/slipOfLog';
 import type { LaidOn, LogAnswer } from '@/workers/logs';
 import { Charts } from '../../frame/Guarded';
 
@@ -20,7 +21,7 @@ const ROOM = 1.12;
 
 /** Each thing that was logged over what was predicted of it, one under the other on the same clock. */
 export function LogLines({
-  answer: { seen, beside },
+  answer: { seen, beside, slip },
   laid,
 }: {
   answer: LogAnswer;
@@ -87,6 +88,54 @@ export function LogLines({
           />
         );
       })}
+      {slip ? <SlipLines slip={slip} startS={start} endS={end} /> : null}
     </Charts>
+  );
+}
+
+const MOST_SLIP_PCT = 100;
+
+/** How much the driven wheels turned over the road, over what the slip simulator makes of a start. */
+function SlipLines({
+  slip: { logged, simulated },
+  startS,
+  endS,
+}: {
+  slip: SlipOfLog;
+  startS: number;
+  endS: number;
+}) {
+  const held = (values: readonly number[]) =>
+    values.map((value) => Math.max(-MOST_SLIP_PCT / 4, Math.min(MOST_SLIP_PCT, value)));
+  const lines: ChartLine[] = [
+    { id: 'slip', label: 'logged', style: 'measured', xs: logged.tS, ys: held(logged.slipPct), labelAt: 0.6 },
+    ...(simulated
+      ? [
+          {
+            id: 'slip simulated',
+            label: 'slip simulator, from rest at full throttle',
+            style: 'predicted' as const,
+            xs: simulated.tS.map((t) => t + startS),
+            ys: held(simulated.slipPct),
+            labelAt: 0.9,
+          },
+        ]
+      : []),
+  ];
+  const ys = lines.flatMap((line) => line.ys);
+  return (
+    <LineChart
+      title="Slip of the driven wheels"
+      testId="log-slip"
+      width={760}
+      height={150}
+      xQuantity="timeS"
+      yQuantity="percent"
+      lines={lines}
+      xMax={endS}
+      yMin={ROOM * ys.reduce((a, b) => Math.min(a, b), 0)}
+      yMax={ROOM * ys.reduce((a, b) => Math.max(a, b), 5)}
+      summary={`Slip over the time of the log${simulated ? ', with that of the slip simulator' : ''}.`}
+    />
   );
 }

@@ -6,7 +6,7 @@ import { useSearchParams } from 'next/navigation';
 import type { ReactNode } from 'react';
 import { Toggle, Toggles } from '@/ui/controls/Toggle';
 import { useSide } from '../../frame/sides';
-import { TracksSide } from '../TracksSide';
+import { TracksSide } from '../tracks/TracksSide';
 
 const LogsSide = dynamic(() => import('./LogsSide').then(({ LogsSide: Side }) => Side));
 

@@ -1,6 +1,8 @@
 import fieldsCss from '@/ui/fields.module.css';
 import clsx from 'clsx';
 import sheetsCss from '@/features/field/sheets/sheets.module.css';
+import { useState } from 'react';
+import { CrashPlace } from './CrashPlace';
 import { CAR_ZONES, ZONE_OF } from '@/core/car/parts/carZones';
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
@@ -34,9 +36,10 @@ const USUAL_MODE: FailureMode = 'crack';
 export function CrashSheet({ report, onChange }: SheetProps) {
   const { document, runs } = useBuild();
   const { reader } = useReader();
+  const [trackShown, showTrack] = useState(false);
   const crash = report.crash ?? {};
   const { damaged = [] } = crash;
-  const tracked = runs.filter(({ track }) => track?.topSpeedMps !== undefined).at(-1)?.track?.topSpeedMps;
+  const track = runs.filter(({ track: kept }) => kept?.topSpeedMps !== undefined).at(-1)?.track;
   const set = (change: Partial<MeasuredCrash>) => {
     const next = Object.fromEntries(
       Object.entries({ ...crash, ...change }).filter(([, value]) => value !== undefined),
@@ -75,10 +78,18 @@ export function CrashSheet({ report, onChange }: SheetProps) {
         value={report.speedMps}
         onChange={(value) => onChange({ speedMps: value })}
       />
-      {tracked === undefined || report.speedMps !== undefined ? null : (
-        <Button variant="link" onClick={() => onChange({ speedMps: tracked })}>
-          As fast as the last track, {formatText(tracked, 'speedMps', reader)}
-        </Button>
+      {track?.topSpeedMps === undefined || report.speedMps !== undefined ? null : (
+        <>
+          <Button variant="link" onClick={() => onChange({ speedMps: track.topSpeedMps })}>
+            As fast as the last track, {formatText(track.topSpeedMps, 'speedMps', reader)}
+          </Button>
+          <Button variant="link" onClick={() => showTrack(!trackShown)}>
+            {trackShown ? 'Put the track away' : 'By the place on that track'}
+          </Button>
+          {trackShown ? (
+            <CrashPlace hash={track.hash} onTake={(value) => onChange({ speedMps: value })} />
+          ) : null}
+        </>
       )}
       <Choice
         id="crash-side"

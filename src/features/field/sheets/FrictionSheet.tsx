@@ -126,6 +126,14 @@ function Pulls({ pulls, onChange }: { pulls: readonly Pull[]; onChange(pulls: Pu
         value={keepG}
         onChange={setKeep}
       />
+      <Instruments kind="scale">
+        {(device) => (
+          <>
+            <TakeReading device={device} field="g" onTake={setStart} /> as just starts it,{' '}
+            <TakeReading device={device} field="g" onTake={setKeep} /> as just keeps it turning
+          </>
+        )}
+      </Instruments>
       <Button
         disabled={startG === undefined || keepG === undefined || part.trim() === ''}
         onClick={() => {

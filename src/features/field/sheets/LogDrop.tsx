@@ -8,6 +8,7 @@ import { refusalText } from '@/words/refusals/problemOf';
 import '@/words/later/bringIn';
 import { workerOf } from '@/workers/clients';
 import { useBuild } from '../../session/BuildContext';
+import { RecordLog } from '../instruments/RecordLog';
 import { UNNAMED } from './TrackDrop';
 
 /** Takes a log by drop or choice and reads it at once. */
@@ -37,6 +38,7 @@ export function LogDrop({ log, onLog }: { log: KeptLog | undefined; onLog(log: K
         {log ? `${log.name}. Another one: ` : 'Drop a log here: '}text in columns of any controller, gyro or
         recorder
       </FileDrop>
+      <RecordLog onFile={(file) => void take(file)} />
       {problem ? (
         <Note tone="bad" role="alert">
           {problem}

@@ -6,7 +6,9 @@ import { TextInput } from '@/ui/controls/TextInput';
 import Button from '@mui/material/Button';
 import { Note } from '@/ui/controls/Note';
 import { isRevealed, shuffledOrder } from '@/core/advice/learn/series';
-import type { RunReport } from '@/core/car/records/report';
+import { type RunReport, SWEPT_SETTINGS, type SweptSetting } from '@/core/car/records/report';
+import { SWEPT_SETTING_WORDS } from '@/words/bench/series';
+import { Choice } from '../../fields/fields';
 import { Tick } from '@/ui/controls/Tick';
 import { useState } from 'react';
 import { formatNumber } from '@/core/base/units/formatQuantity';
@@ -63,6 +65,37 @@ export function SeriesSetup({ sheet, onChange }: { sheet: Sheet; onChange(change
           onChange={(event) => onChange({ seriesValues: event.target.value })}
         />
       </div>
+      <Choice
+        id="series-aid"
+        label="In the simulator of an aid"
+        value={report.settingAid?.of ?? ''}
+        disabled={false}
+        options={[
+          ['', 'none of these'],
+          ...SWEPT_SETTINGS.map((one) => [one, SWEPT_SETTING_WORDS[one]] as const),
+        ]}
+        onChange={(of) =>
+          onChange({ report: { ...report, settingAid: of === '' ? undefined : { of: of as SweptSetting } } })
+        }
+      />
+      {report.settingAid ? (
+        <QuantityField
+          label="One of the setting is there"
+          quantity="coefficient"
+          digits={4}
+          limits={{ above: 0, to: 1_000_000 }}
+          usual={1}
+          value={report.settingAid.perUnit}
+          onChange={(perUnit) =>
+            onChange({
+              report: {
+                ...report,
+                settingAid: { of: report.settingAid!.of, ...(perUnit === undefined ? {} : { perUnit }) },
+              },
+            })
+          }
+        />
+      ) : null}
       <QuantityField
         label="Runs of each"
         quantity="count"

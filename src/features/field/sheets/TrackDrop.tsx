@@ -8,7 +8,7 @@ import { formatText } from '@/core/base/units/formatQuantity';
 import { useReader } from '@/ui/reader';
 import type { SeenTrack } from '@/workers/field.worker';
 import { workerOf } from '@/workers/clients';
-import { TrackPicture } from '../TrackPicture';
+import { TrackPicture } from '../tracks/TrackPicture';
 import { sayAll } from '@/words/findings';
 import { refusalText } from '@/words/refusals/problemOf';
 

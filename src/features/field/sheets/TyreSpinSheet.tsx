@@ -6,6 +6,7 @@ import { Note } from '@/ui/controls/Note';
 import { Tick } from '@/ui/controls/Tick';
 import Button from '@mui/material/Button';
 import { useId, useState } from 'react';
+import type { TyreSpin } from '@/core/car/records/benchReport';
 import { formatText } from '@/core/base/units/formatQuantity';
 import { SPIN_OUTCOMES, type SpinOutcome } from '@/core/physics/tyres/tyreFit';
 import { tyreSpin } from '@/core/physics/tyres/tyreSpin';
@@ -17,6 +18,7 @@ import { SPIN_OUTCOME_WORDS } from '@/words/labels/tyres';
 import { Choice } from '../../fields/fields';
 import { useBuild } from '../../session/BuildContext';
 import { Instruments, TakeReading } from '../instruments/Instruments';
+import { SpinByItself } from '../instruments/SpinByItself';
 import { PhotoDiameter } from './PhotoDiameter';
 import { SpunTyreFields } from './SpunTyreFields';
 import { fresh, type SheetProps } from './Tried';
@@ -34,6 +36,11 @@ export function TyreSpinSheet({ report, onChange }: SheetProps) {
   const make = tyre ? makeOf(tyre.kind, tyre.radiusMm, tyre.hold) : undefined;
   const energyJ = make?.ok && rpm ? tyreSpin({ ...make.value, rpm }).storedEnergyJ : undefined;
   const ready = rpm !== undefined && (diameterMm !== undefined || (outcome !== undefined && rpm > 0));
+  const add = (reading: Omit<TyreSpin, 'id'>) =>
+    onChange({
+      ...(report.spunTyre || !tyre ? {} : { spunTyre: tyre }),
+      spins: [...list, { id: fresh('spin'), ...reading }],
+    });
   return (
     <>
       <Note tone="bad">
@@ -71,17 +78,10 @@ export function TyreSpinSheet({ report, onChange }: SheetProps) {
         onSubmit={(event) => {
           event.preventDefault();
           if (!ready) return;
-          onChange({
-            ...(report.spunTyre || !tyre ? {} : { spunTyre: tyre }),
-            spins: [
-              ...list,
-              {
-                id: fresh('spin'),
-                rpm,
-                ...(diameterMm === undefined ? {} : { diameterMm }),
-                ...(outcome === undefined ? {} : { outcome }),
-              },
-            ],
+          add({
+            rpm,
+            ...(diameterMm === undefined ? {} : { diameterMm }),
+            ...(outcome === undefined ? {} : { outcome }),
           });
           setRpm(undefined);
           setDiameter(undefined);
@@ -120,7 +120,12 @@ export function TyreSpinSheet({ report, onChange }: SheetProps) {
         {report.shielded ? <PhotoDiameter onRead={setDiameter} /> : null}
         {report.shielded ? (
           <Instruments kind="tachometer">
-            {(device) => <TakeReading device={device} field="rpm" onTake={setRpm} />}
+            {(device) => (
+              <>
+                <TakeReading device={device} field="rpm" onTake={setRpm} />
+                <SpinByItself onReading={(held) => add(held)} />
+              </>
+            )}
           </Instruments>
         ) : null}
         <Button size="large" type="submit" disabled={!ready}>

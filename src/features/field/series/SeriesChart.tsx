@@ -7,6 +7,8 @@ import { fitOfSeries } from '@/core/advice/learn/fitOfSeries';
 import type { SeriesPoint } from '@/core/advice/learn/series';
 import { seriesVerdict } from '@/words/bench/series';
 import '@/words/later/bringIn';
+import { runsSummary } from '@/core/physics/statistics/runsSummary';
+import { SeriesSweep } from './SeriesSweep';
 import { formatNumber, formatText } from '@/core/base/units/formatQuantity';
 import { toShown, unitOf } from '@/core/base/units/quantities';
 import { useReader } from '@/ui/reader';
@@ -19,10 +21,13 @@ const PAD = { left: 54, right: 24, top: 22, bottom: 36 };
 export function SeriesChart({
   report = {},
   points,
+  distanceM,
   testId = 'series',
 }: {
   report: RunReport | undefined;
   points: readonly SeriesPoint[];
+  /** That each was driven over. */
+  distanceM: number | undefined;
   testId?: string;
 }) {
   const { reader } = useReader();
@@ -141,6 +146,15 @@ export function SeriesChart({
         </text>
       </svg>
       {fit ? <Typography data-testid="series-verdict">{seriesVerdict(name, fit, reader)}</Typography> : null}
+      {fit && report.settingAid && distanceM ? (
+        <SeriesSweep
+          report={{ ...report, settingAid: report.settingAid }}
+          between={[low, high]}
+          speedMps={runsSummary({ values: points.map(({ summary }) => summary.mean) }).mean}
+          distanceM={distanceM}
+          fit={fit}
+        />
+      ) : null}
     </Box>
   );
 }

@@ -22,9 +22,12 @@ const shade = (share: number) =>
 export function TrackPicture({
   tracks,
   width: wide = 620,
+  at,
 }: {
   tracks: readonly ShownTrack[];
   width?: number;
+  /** A point of the first track that is marked. */
+  at?: number;
 }) {
   const { reader } = useReader();
   const width = useNarrow() ? Math.min(PHONE, wide) : wide;
@@ -108,6 +111,16 @@ export function TrackPicture({
             ) : null}
           </g>
         ))}
+        {at === undefined ? null : (
+          <circle
+            cx={x(all[0]!.eastM[at]!)}
+            cy={y(all[0]!.northM[at]!)}
+            r="6"
+            fill="var(--rust)"
+            stroke="var(--ink)"
+            strokeWidth="1.5"
+          />
+        )}
         <line
           x1={PAD}
           x2={PAD + barM * k}
