@@ -171,7 +171,7 @@ function upAndDown(halfJ: number, seed: number): ClampedBlow[] {
 const [GAINS, TIMES, DISTANCE_M, FPS, SPREAD] = [[20, 30, 40, 50, 60, 70], 3, 20, 240, 0.012];
 
 /** Degrees of steering a degree a second for one per cent of this gyro's dial. */
-const GAIN_OF_ONE = 0.002;
+const GAIN_OF_ONE = 0.0011;
 
 /** How fast the car stays on twenty metres with more and more of its gyro, in a shuffled order. */
 function gainSeries(document: BuildDocument, seed: number): RunSheet {

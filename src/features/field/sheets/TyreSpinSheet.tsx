@@ -73,6 +73,16 @@ export function TyreSpinSheet({ report, onChange }: SheetProps) {
           </Typography>
         </div>
       ))}
+      {report.shielded ? (
+        <Instruments kind="tachometer">
+          {(device) => (
+            <>
+              <TakeReading device={device} field="rpm" onTake={setRpm} />
+              <SpinByItself onReading={(held) => add(held)} />
+            </>
+          )}
+        </Instruments>
+      ) : null}
       <form
         key={list.length}
         onSubmit={(event) => {
@@ -118,16 +128,6 @@ export function TyreSpinSheet({ report, onChange }: SheetProps) {
           onChange={(value) => setOutcome(value === '' ? undefined : (value as SpinOutcome))}
         />
         {report.shielded ? <PhotoDiameter onRead={setDiameter} /> : null}
-        {report.shielded ? (
-          <Instruments kind="tachometer">
-            {(device) => (
-              <>
-                <TakeReading device={device} field="rpm" onTake={setRpm} />
-                <SpinByItself onReading={(held) => add(held)} />
-              </>
-            )}
-          </Instruments>
-        ) : null}
         <Button size="large" type="submit" disabled={!ready}>
           Add the reading
         </Button>
