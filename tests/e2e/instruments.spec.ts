@@ -1,6 +1,6 @@
 import { spawn } from 'node:child_process';
 import { lineOf } from '@/core/physics/instruments/line';
-import { expect, field, freshName, readyBuild, test } from './page';
+import { expect, freshName, readyBuild, test } from './page';
 
 test('a serial port is read as well, its garbage counted, two of a kind told', async ({ page }) => {
   const readings = [
