@@ -94,6 +94,12 @@ import { meshOrient } from './physics/solid/orient';
 import { meshSections } from './physics/solid/sections';
 import { meshOrientSchema, meshSectionsSchema } from './physics/solid/sections.schema';
 import { landingImpact } from './physics/loads/impact';
+import { fastenerShareSchema } from './physics/fasteners/fasteners.schema';
+import { fastenerShare } from './physics/fasteners/share';
+import { partLightest } from './physics/strength/lightest';
+import { partLightestSchema } from './physics/strength/lightest.schema';
+import { linksForces } from './physics/links/forces';
+import { linksForcesSchema } from './physics/links/links.schema';
 import { landingImpactSchema } from './physics/loads/loads.schema';
 import { sectionPrinted } from './physics/strength/printedSection';
 import { sectionPrintedSchema } from './physics/strength/printedSection.schema';
@@ -164,6 +170,7 @@ const OPERATIONS = {
   'drive.sweep': { schema: driveSweepSchema, run: driveSweep },
   'drivetrain.differential': { schema: drivetrainDifferentialSchema, run: drivetrainDifferential },
   'drivetrain.rotation': { schema: drivetrainRotationSchema, run: drivetrainRotation },
+  'fastener.share': { schema: fastenerShareSchema, run: fastenerShare },
   'failure.diagnose': { schema: failureDiagnoseSchema, run: failureDiagnose },
   'fit.coupon': { schema: fitCouponSchema, run: fitCoupon },
   'fit.stack': { schema: fitStackSchema, run: fitStack },
@@ -182,6 +189,7 @@ const OPERATIONS = {
   'joint.capacity': { schema: jointCapacitySchema, run: jointCapacity },
   'life.estimate': { schema: lifeEstimateSchema, run: lifeEstimate },
   'landing.impact': { schema: landingImpactSchema, run: landingImpact },
+  'links.forces': { schema: linksForcesSchema, run: linksForces },
   'load.cases': { schema: loadCasesSchema, run: loadCases },
   'log.motor': { schema: logMotorSchema, run: logMotor },
   'log.read': { schema: logReadSchema, run: logRead },
@@ -191,6 +199,7 @@ const OPERATIONS = {
   'mesh.sections': { schema: meshSectionsSchema, run: meshSections },
   'motor.calibrate': { schema: motorCalibrateSchema, run: motorCalibrate },
   'motor.thermalDefaults': { schema: motorThermalDefaultsSchema, run: motorThermalDefaults },
+  'part.lightest': { schema: partLightestSchema, run: partLightest },
   'power.budget': { schema: powerBudgetSchema, run: powerBudget },
   'print.calibrate': { schema: printCalibrateSchema, run: printCalibrate },
   'print.estimate': { schema: printEstimateSchema, run: printEstimate },

@@ -37,10 +37,15 @@ export interface Pose {
   upright: Motion;
 }
 
-/** A corner that can be posed by the angle of its lower arm and its rack; undefined where a link does not reach. */
-export interface Linkage {
-  corner: Corner;
+/** What can be posed by one figure of its own and its rack; undefined where a link does not reach. */
+export interface Posable {
+  corner: { wheelCentre: Vec3 };
   pose(angle: number, rackMm: number): Pose | undefined;
+}
+
+/** A corner that can be posed by the angle of its lower arm and its rack. */
+export interface Linkage extends Posable {
+  corner: Corner;
 }
 
 const SAME_MM = 0.01;

@@ -1,6 +1,6 @@
 import { refusal } from '../../base/errors';
 import type { Corner } from './corner';
-import { type Linkage, linkageOf } from './linkage';
+import { type Linkage, linkageOf, type Posable } from './linkage';
 import { reaching, restAxis, wheelOf } from './readings';
 import { aside, atRest, march, type Reached } from './travel';
 import { groundFindings, limitFindings, locked, type SweepFinding } from './sweepFindings';
@@ -50,31 +50,24 @@ export function suspensionSweep(input: SweepInput): SuspensionSweepResult {
   refuseHalfSteered(input);
   const linkage = reaching(linkageOf(input));
   const read = reader(linkage);
-  const rest = atRest(linkage);
   const travels = travelsOf(input.travelMm);
   const findings: SweepFinding[] = groundFindings(input);
   const stations: Station[] = [];
-  for (const rackMm of input.rackMm ?? [0]) {
-    const steered = march(linkage, rest, 0, rackMm);
-    if (!steered.reached) {
-      travels.forEach((travelMm) => findings.push(locked(travelMm, rackMm, steered.stoppedAt)));
+  for (const { travelMm, rackMm, from } of arrivals(linkage, travels, input.rackMm)) {
+    if ('stoppedAt' in from) {
+      findings.push(locked(travelMm, rackMm, from.stoppedAt));
       continue;
     }
-    for (const { travelMm, from } of outward(linkage, steered.reached, travels)) {
-      if ('stoppedAt' in from) findings.push(locked(travelMm, rackMm, from.stoppedAt));
-      else {
-        const station = read(from);
-        if (station) stations.push(station);
-        else
-          findings.push({
-            severity: 'over',
-            about: 'rocker',
-            why: finding('note.linkage.pushrod', { travel: measure(travelMm, 'lengthMm') }),
-            travelMm,
-            rackMm,
-          });
-      }
-    }
+    const station = read(from);
+    if (station) stations.push(station);
+    else
+      findings.push({
+        severity: 'over',
+        about: 'rocker',
+        why: finding('note.linkage.pushrod', { travel: measure(travelMm, 'lengthMm') }),
+        travelMm,
+        rackMm,
+      });
   }
   const { bumpSteerDegPerMm, camberGainDegPerMm } = slopesAt(linkage);
   if (Math.abs(bumpSteerDegPerMm) > MOST_BUMP_STEER)
@@ -92,17 +85,35 @@ export function suspensionSweep(input: SweepInput): SuspensionSweepResult {
   return { stations, bumpSteerDegPerMm, camberGainDegPerMm, findings, notes };
 }
 
-function travelsOf(travel: SweepInput['travelMm']): readonly number[] {
+export function travelsOf(travel: SweepInput['travelMm']): readonly number[] {
   if (!('step' in travel)) return travel;
   const { from, to, step } = travel;
   const count = Math.floor((to - from) / step + 1e-9);
   return Array.from({ length: count + 1 }, (_, index) => from + index * step);
 }
 
-type Arrived = { travelMm: number; from: Reached | { stoppedAt: { travelMm: number; rackMm: number } } };
+interface Arrived {
+  travelMm: number;
+  rackMm: number;
+  from: Reached | { stoppedAt: { travelMm: number; rackMm: number } };
+}
+
+/** Every travel at every rack as it is reached from rest, or where it stops on the way: racks outside, travels inside. */
+export function arrivals(
+  linkage: Posable,
+  travels: readonly number[],
+  racks: readonly number[] = [0],
+): Arrived[] {
+  const rest = atRest(linkage);
+  return racks.flatMap((rackMm): Arrived[] => {
+    const steered = march(linkage, rest, 0, rackMm);
+    if (steered.reached) return outward(linkage, steered.reached, travels);
+    return travels.map((travelMm) => ({ travelMm, rackMm, from: { stoppedAt: steered.stoppedAt } }));
+  });
+}
 
 /** Each travel reached along its own side of rest, in the order given. */
-function outward(linkage: Linkage, start: Reached, travels: readonly number[]): Arrived[] {
+function outward(linkage: Posable, start: Reached, travels: readonly number[]): Arrived[] {
   const found = new Map<number, Arrived['from']>();
   for (const side of [1, -1]) {
     let at: Arrived['from'] = start;
@@ -119,7 +130,7 @@ function outward(linkage: Linkage, start: Reached, travels: readonly number[]): 
       found.set(travelMm, at);
     }
   }
-  return travels.map((travelMm) => ({ travelMm, from: found.get(travelMm)! }));
+  return travels.map((travelMm) => ({ travelMm, rackMm: start.pose.rackMm, from: found.get(travelMm)! }));
 }
 
 /** Roll centre at rest, mm over the ground under the wheel. */

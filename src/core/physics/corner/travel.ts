@@ -1,5 +1,5 @@
 import { carry, lengthOf, scale, subtract, turn, type Vec3 } from '../../base/vec3';
-import type { Linkage, Pose } from './linkage';
+import type { Posable, Pose } from './linkage';
 
 /** A pose that was reached from rest, with how fast the wheel rises with the arm, mm/rad, and how its upright leans with it. */
 export interface Reached {
@@ -18,14 +18,14 @@ const STOP_WITHIN_MM = 0.005;
 const ASIDE_RAD = 1e-6;
 
 /** Travel of the wheel centre at an arm angle; undefined where a link does not reach. */
-const travelAt = (linkage: Linkage, pose: Pose) =>
+const travelAt = (linkage: Posable, pose: Pose) =>
   carry(pose.upright, linkage.corner.wheelCentre)[2] - linkage.corner.wheelCentre[2];
 
 const UPRIGHT: Vec3 = [0, 0, 1];
 
 /** Slope and lean at an arm angle; undefined where one side of it does not exist. */
 function ratesAt(
-  linkage: Linkage,
+  linkage: Posable,
   angle: number,
   rackMm: number,
 ): Pick<Reached, 'slope' | 'lean'> | undefined {
@@ -39,7 +39,7 @@ function ratesAt(
 }
 
 /** At rest. */
-export function atRest(linkage: Linkage): Reached {
+export function atRest(linkage: Posable): Reached {
   return { pose: linkage.pose(0, 0)!, travelMm: 0, ...ratesAt(linkage, 0, 0)! };
 }
 
@@ -47,7 +47,7 @@ export function atRest(linkage: Linkage): Reached {
 const TELLING_RAD = 1e-8;
 
 /** A pose close by: secants on the arm's angle, refused where the wheel would turn back on its way. */
-function near(linkage: Linkage, from: Reached, travelMm: number, rackMm: number): Reached | undefined {
+function near(linkage: Posable, from: Reached, travelMm: number, rackMm: number): Reached | undefined {
   let slope = from.slope;
   let angle = from.pose.angle + (travelMm - from.travelMm) / slope;
   let before: { angle: number; off: number } | undefined;
@@ -69,7 +69,7 @@ function near(linkage: Linkage, from: Reached, travelMm: number, rackMm: number)
 const MOST_CHANGE = 0.5;
 
 /** The pose where the upright leans on as it did before: links in line let a linkage fold over, which is no travel. */
-function steadily(linkage: Linkage, from: Reached, pose: Pose, travelMm: number): Reached | undefined {
+function steadily(linkage: Posable, from: Reached, pose: Pose, travelMm: number): Reached | undefined {
   const rates = ratesAt(linkage, pose.angle, pose.rackMm);
   if (!rates || rates.slope * from.slope <= 0) return undefined;
   const change = lengthOf(subtract(rates.lean, from.lean));
@@ -80,7 +80,7 @@ export type March =
   { reached: Reached } | { stoppedAt: { travelMm: number; rackMm: number }; reached?: undefined };
 
 /** From one pose to another along travel and rack in steps that pass no turning point; where it stops otherwise. */
-export function march(linkage: Linkage, from: Reached, travelMm: number, rackMm: number): March {
+export function march(linkage: Posable, from: Reached, travelMm: number, rackMm: number): March {
   const [dTravel, dRack] = [travelMm - from.travelMm, rackMm - from.pose.rackMm];
   const steps = Math.max(1, Math.ceil(Math.max(Math.abs(dTravel), Math.abs(dRack)) / LARGEST_STEP_MM));
   let at = from;
@@ -109,7 +109,7 @@ export interface Aside {
 }
 
 /** About so far up or down from a pose; undefined at the end of its way. */
-export function aside(linkage: Linkage, from: Reached, byMm: number): Aside | undefined {
+export function aside(linkage: Posable, from: Reached, byMm: number): Aside | undefined {
   const pose = linkage.pose(from.pose.angle + byMm / from.slope, from.pose.rackMm);
   if (!pose) return undefined;
   const travelMm = travelAt(linkage, pose);

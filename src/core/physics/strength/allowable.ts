@@ -71,7 +71,8 @@ export function byLayers(
   const left = fillFactor(state.fill) * derate(material, state.temperatureC);
   return {
     allowable: allowableMpa(material, across ? 0 : Math.PI / 2, state),
-    shear: (across ? inPlaneShearMpa(material) : material.interlayerShearMpa) * left,
+    // along, the layers slide on each other; across, the section is itself a layer
+    shear: material.interlayerShearMpa * left,
     modulus: material.modulusMpa * (across ? (material.modulusRatio ?? 1) : 1) * fillFactor(state.fill),
   };
 }

@@ -61,7 +61,8 @@ describe('beam.check', () => {
     const across = beam({ ...bar, layers: 'across' });
     expect(across).toMatchObject({
       allowableMpa: 25,
-      shearAllowableMpa: expect.closeTo(50 / Math.sqrt(3), 9),
+      // the section is itself a layer, so it too slides between layers
+      shearAllowableMpa: 15,
       deflectionMm: expect.closeTo(found.deflectionMm / 0.8, 9),
     });
   });

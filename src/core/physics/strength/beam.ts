@@ -123,7 +123,12 @@ interface Bending {
   sag: number;
 }
 
-function bending({ support, lengthMm: L, load }: BeamInput): Bending {
+/** Largest moment, shear and sag times E·I of a beam under its load. */
+export function bending({
+  support,
+  lengthMm: L,
+  load,
+}: Pick<BeamInput, 'support' | 'lengthMm' | 'load'>): Bending {
   if ('perMmN' in load) {
     const w = load.perMmN;
     if (support === 'cantilever')

@@ -1,5 +1,5 @@
 import { byLayers, type Layers, type PartState, type StrengthMaterial } from './allowable';
-import { type Section, sectionProperties } from './section';
+import { type Section, type SectionProperties, sectionProperties } from './section';
 
 export const COLUMN_ENDS = ['pinned', 'fixed-free', 'fixed-pinned', 'fixed'] as const;
 export type ColumnEnds = (typeof COLUMN_ENDS)[number];
@@ -50,6 +50,17 @@ export function columnCheck({
     ...(fill === undefined ? {} : { fill }),
     ...(temperatureC === undefined ? {} : { temperatureC }),
   });
+  const { bucklingN, mode } = bucklingOf({ areaMm2, i2Mm4 }, { allowable, modulus }, lengthMm, ends);
+  return { bucklingN, margin: forceN === 0 ? NOT_LOADED : bucklingN / forceN, mode };
+}
+
+/** Force at which a strut of a section, strength and stiffness buckles or crushes, N. */
+export function bucklingOf(
+  { areaMm2, i2Mm4 }: Pick<SectionProperties, 'areaMm2' | 'i2Mm4'>,
+  { allowable, modulus }: { allowable: number; modulus: number },
+  lengthMm: number,
+  ends: ColumnEnds,
+): Pick<ColumnResult, 'bucklingN' | 'mode'> {
   const slenderness = (EFFECTIVE[ends] * lengthMm) / Math.sqrt(i2Mm4 / areaMm2);
   const euler = slenderness > Math.sqrt((2 * Math.PI ** 2 * modulus) / allowable);
   const bucklingN =
@@ -57,9 +68,5 @@ export function columnCheck({
     (euler
       ? (Math.PI ** 2 * modulus) / slenderness ** 2
       : allowable - (allowable * slenderness) ** 2 / (4 * Math.PI ** 2 * modulus));
-  return {
-    bucklingN,
-    margin: forceN === 0 ? NOT_LOADED : bucklingN / forceN,
-    mode: euler ? 'Euler' : 'Johnson',
-  };
+  return { bucklingN, mode: euler ? 'Euler' : 'Johnson' };
 }

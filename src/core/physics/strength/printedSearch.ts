@@ -1,6 +1,7 @@
 import { CalcError, refusal } from '../../base/errors';
 import { printedBar } from './printedBar';
-import type { LightestSection, PrintedSectionInput, Values } from './printedSectionDefinition';
+import type { LightestSection, PrintedSectionInput } from './printedSectionDefinition';
+import { spread, type Values } from '../../base/numeric/values';
 import { type Finding, finding } from '../../base/finding';
 
 declare module '../../base/finding' {
@@ -75,9 +76,7 @@ function isLighter(a: LightestSection, b: LightestSection): boolean {
 }
 
 function valuesOf(values: Values): readonly number[] {
-  if (Array.isArray(values)) return values as readonly number[];
-  const { from, to, step } = values as Exclude<Values, readonly number[]>;
-  const below = Math.max(0, Math.ceil((to - from) / step - 1e-9));
-  if (below > MOST) throw refusal('search', 'printedSection.tooMany', { most: MOST });
-  return [...Array.from({ length: below }, (_, k) => from + k * step), to];
+  const found = spread(values, MOST);
+  if (!found) throw refusal('search', 'printedSection.tooMany', { most: MOST });
+  return found;
 }

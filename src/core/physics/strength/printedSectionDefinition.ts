@@ -1,3 +1,4 @@
+import type { Values } from '../../base/numeric/values';
 import type { Finding } from '../../base/finding';
 import type { Layers, StrengthMaterial } from './allowable';
 
@@ -21,9 +22,6 @@ export interface SectionLoad {
   torqueNmm?: number;
   axialN?: number;
 }
-
-/** Some values, or from + k·step below `to`, then `to`. */
-export type Values = readonly number[] | { from: number; to: number; step: number };
 
 export interface SectionSearch {
   /** Wanted. */
