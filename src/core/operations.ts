@@ -98,6 +98,8 @@ import { fastenerShareSchema } from './physics/fasteners/fasteners.schema';
 import { fastenerShare } from './physics/fasteners/share';
 import { partLightest } from './physics/strength/lightest';
 import { partLightestSchema } from './physics/strength/lightest.schema';
+import { clearanceCheck } from './physics/clearance/check';
+import { clearanceCheckSchema } from './physics/clearance/clearance.schema';
 import { linksForces } from './physics/links/forces';
 import { linksForcesSchema } from './physics/links/links.schema';
 import { landingImpactSchema } from './physics/loads/loads.schema';
@@ -159,6 +161,7 @@ const OPERATIONS = {
   'chain.length': { schema: chainLengthSchema, run: chainLength },
   'chassis.balance': { schema: chassisBalanceSchema, run: chassisBalance },
   'chassis.stability': { schema: chassisStabilitySchema, run: chassisStability },
+  'clearance.check': { schema: clearanceCheckSchema, run: clearanceCheck },
   'column.check': { schema: columnCheckSchema, run: columnCheck },
   'drive.brake': { schema: driveBrakeSchema, run: driveBrake },
   'drive.endurance': { schema: driveEnduranceSchema, run: driveEndurance },

@@ -120,6 +120,7 @@ describe('calc', () => {
       'chain.length',
       'chassis.balance',
       'chassis.stability',
+      'clearance.check',
       'column.check',
       'drive.brake',
       'drive.endurance',

@@ -18,6 +18,14 @@ export const middle = (a: Vec3, b: Vec3): Vec3 => scale(add(a, b), 0.5);
 /** Angle between two directions, rad; exact for small ones too. */
 export const angleBetween = (a: Vec3, b: Vec3): number => Math.atan2(lengthOf(cross(a, b)), dot(a, b));
 
+/** Two directions across a line and each other, of length 1. */
+export function across(axis: Vec3): [Vec3, Vec3] {
+  const least = [0, 1, 2].reduce((low, k) => (Math.abs(axis[k]!) < Math.abs(axis[low]!) ? k : low), 0);
+  const other: Vec3 = [least === 0 ? 1 : 0, least === 1 ? 1 : 0, least === 2 ? 1 : 0];
+  const first = unit(cross(axis, other));
+  return [first, cross(axis, first)];
+}
+
 /** A rigid motion: a rotation matrix by rows, then a shift. */
 export interface Motion {
   readonly rows: readonly [Vec3, Vec3, Vec3];

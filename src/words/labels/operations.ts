@@ -10,6 +10,7 @@ export const OPERATION_SUMMARIES: Readonly<Record<OperationName, string>> = {
   'chain.length': 'links and centres of a roller chain, and how unevenly it runs',
   'chassis.balance': 'mass, centre of gravity, wheel loads and inertias from the components',
   'chassis.stability': 'whether it slides or tips, what lifts an axle, how hard it brakes',
+  'clearance.check': 'what comes near what over travel and steering, and how the car stands over the ground',
   'column.check': 'a printed strut under compression: Euler or Johnson',
   'drive.brake':
     'a car slowing on a straight: which axle locks first, how far it goes, where the energy goes',

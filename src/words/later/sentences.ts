@@ -1,14 +1,22 @@
 import { BENCH_NOTES } from './benchNotes';
 import { BENCH_REFUSALS } from './benchRefusals';
 import { FASTENER_REFUSALS, LIGHTEST_NOTES, LIGHTEST_REFUSALS, LINK_NOTES, LINK_REFUSALS } from './linkWords';
+import { CLEARANCE_NOTES, CLEARANCE_REFUSALS } from './clearanceWords';
 import { MAKING_REFUSALS } from './makingRefusals';
 import { TRANSMISSION_NOTES } from './transmissionNotes';
 
 /** Words of findings and refusals that no page of a build shows at first, so that none of them fetches these. */
-export const LATER_SENTENCES = { ...BENCH_NOTES, ...LINK_NOTES, ...LIGHTEST_NOTES, ...TRANSMISSION_NOTES };
+export const LATER_SENTENCES = {
+  ...BENCH_NOTES,
+  ...LINK_NOTES,
+  ...CLEARANCE_NOTES,
+  ...LIGHTEST_NOTES,
+  ...TRANSMISSION_NOTES,
+};
 export const LATER_REFUSALS = {
   ...BENCH_REFUSALS,
   ...LINK_REFUSALS,
+  ...CLEARANCE_REFUSALS,
   ...LIGHTEST_REFUSALS,
   ...FASTENER_REFUSALS,
   ...MAKING_REFUSALS,

@@ -113,8 +113,8 @@ function wishbones(corner: WishboneCorner, { tieMm }: Longer): Linkage {
   };
 }
 
-/** Takes one point to another with the least rotation between two directions. */
-function swung(from: Vec3, to: Vec3, at: Vec3, goesTo: Vec3): Motion {
+/** Takes one point to another with the least rotation between two directions of length 1. */
+export function swung(from: Vec3, to: Vec3, at: Vec3, goesTo: Vec3): Motion {
   const normal = cross(from, to);
   const sine = lengthOf(normal);
   const rotation =

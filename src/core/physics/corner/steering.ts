@@ -1,8 +1,9 @@
 import type { OperationFinding } from '../../base/operationFinding';
-import { CalcError, refusal } from '../../base/errors';
+import { refusal } from '../../base/errors';
 import { bisect } from '../../base/numeric/root';
 import type { Corner } from './corner';
 import { type Linkage, linkageOf } from './linkage';
+import { inCorner } from './inCorner';
 import { restAxis, steeringOf, wheelOf } from './readings';
 import { refuseHalfSteered } from './sweep';
 import { atRest, march } from './travel';
@@ -109,12 +110,7 @@ export function rowAt(
 function steered(corner: Corner): Linkage {
   refuseHalfSteered(corner);
   if (corner.kind === 'hingePins' && !corner.kingpinLower) throw refusal('corner', 'steering.fixed');
-  try {
-    return linkageOf(corner);
-  } catch (error) {
-    if (!(error instanceof CalcError)) throw error;
-    throw error.at(error.path === '' ? 'corner' : `corner.${error.path}`);
-  }
+  return inCorner(() => linkageOf(corner));
 }
 
 /** Change of the left wheel's angle at a rack, travel 0; undefined where it is not reached. */

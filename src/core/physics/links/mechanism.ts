@@ -1,6 +1,7 @@
 import { carry, turn, type Vec3 } from '../../base/vec3';
-import { CalcError, refusal } from '../../base/errors';
+import { refusal } from '../../base/errors';
 import type { Corner, HingePinCorner, WishboneCorner } from '../corner/corner';
+import { inCorner } from '../corner/inCorner';
 import { linkageOf, type Posable, type Pose } from '../corner/linkage';
 import { damperOf, reaching, restAxis, rockerOf, wheelOf } from '../corner/readings';
 import { refuseHalfSteered } from '../corner/sweep';
@@ -38,22 +39,13 @@ export interface Mechanism {
 /** Arms of a corner by what hangs on them. */
 const [LOWER, SECOND, THIRD, ROCKER] = [0, 1, 2, 3];
 
-const within = <T>(work: () => T): T => {
-  try {
-    return work();
-  } catch (error) {
-    if (!(error instanceof CalcError)) throw error;
-    throw error.at(error.path === '' ? 'corner' : `corner.${error.path}`);
-  }
-};
-
 /**
  * Two arms, or an arm with a carrier on hinge pins, as bodies.
  *
  * @throws CalcError at `corner.damper` where nothing holds the travel, else as `suspension.sweep` under `corner`
  */
 export function armsMechanism(corner: Corner): Mechanism {
-  const linkage = within(() => {
+  const linkage = inCorner(() => {
     refuseHalfSteered(corner);
     return reaching(linkageOf(corner));
   });

@@ -1,4 +1,4 @@
-import { add, cross, dot, scale, subtract, unit, type Vec3 } from '../../base/vec3';
+import { across, add, cross, dot, scale, subtract, unit, type Vec3 } from '../../base/vec3';
 import { solveLinear } from '../../base/numeric/linear';
 
 /** What does not move. */
@@ -39,14 +39,6 @@ interface Unit {
 }
 
 const NONE: Vec3 = [0, 0, 0];
-
-/** Two directions across a line. */
-export function across(axis: Vec3): [Vec3, Vec3] {
-  const least = [0, 1, 2].reduce((low, k) => (Math.abs(axis[k]!) < Math.abs(axis[low]!) ? k : low), 0);
-  const other: Vec3 = [least === 0 ? 1 : 0, least === 1 ? 1 : 0, least === 2 ? 1 : 0];
-  const first = unit(cross(axis, other));
-  return [first, cross(axis, first)];
-}
 
 const AXES: readonly Vec3[] = [
   [1, 0, 0],
