@@ -12,6 +12,7 @@ import {
   TYRE_SENTENCES,
 } from './checks/drive';
 import { FIELD_SENTENCES, LEARN_SENTENCES } from './checks/field';
+import { LINK_SENTENCES } from './checks/links';
 import { PART_SENTENCES, PRINT_SENTENCES } from './checks/parts';
 import { POWER_SENTENCES } from './checks/power';
 import { STEP_SENTENCES, TRIAL_SENTENCES } from './checks/steps';
@@ -47,6 +48,7 @@ const SENTENCES = {
   ...FIT_SENTENCES,
   ...AID_SENTENCES,
   ...PART_SENTENCES,
+  ...LINK_SENTENCES,
   ...PRINT_SENTENCES,
   ...ORIENT_SENTENCES,
   ...FIELD_SENTENCES,

@@ -51,6 +51,7 @@ export const PINION_HELD_BY: Readonly<Record<PinionJoint, string>> = {
 
 export const LOAD_FROM: Readonly<Record<LoadedPart['from'], string>> = {
   own: 'the force given',
+  link: 'the hardest of a link',
   all: 'all that pulls at it',
   landingFourWheels: 'a landing on four wheels',
   landingOneWheel: 'a landing on one wheel',

@@ -3,6 +3,8 @@ import { type BetterResult, type BetterTask, searchBetter } from '@/core/worked/
 import { CalcError } from '@/core/base/errors';
 import { pieces } from './pieces';
 import { type Refusal, refusalOf, told } from './refusal';
+import type { ChosenSurface } from '@/core/car/document/brief';
+import { linksOn } from '@/core/worked/parts/heldLinks';
 import type { BuildDocument } from '@/core/car/document/document';
 import type { End } from '@/core/car/document/suspension';
 import { springChoices } from '@/core/worked/suspension/springChoices';
@@ -22,6 +24,8 @@ const api = {
       return refusalOf(error);
     }
   },
+  links: (document: BuildDocument, end: End, surface: ChosenSurface | undefined) =>
+    told(() => linksOn(document, end, surface)),
   springs: (document: BuildDocument, end: End) => told(() => springChoices(document, end)),
   cancel,
 };

@@ -38,6 +38,7 @@ import { owed } from './field/owedRuns.check';
 import { due } from './learn/due.check';
 import { fixes } from './learn/fixes.check';
 import { openFailures } from './learn/openFailures.check';
+import { linkChecks } from './parts/links.check';
 import { partChecks } from './parts/parts.check';
 import { chargedVolts } from './power/pack/chargedVolts.check';
 import { controllerCurrentFace } from './power/pack/controllerCurrent.face';
@@ -112,6 +113,7 @@ export const FACES: readonly (CheckRecord | (CheckFace & { heavy: true }))[] = [
 
 /** The checks of what a build has: its rails, loads, aids and parts. */
 export const FAMILIES: readonly CheckFamily[] = [
+  linkChecks,
   partChecks,
   loadChecks,
   railChecks,

@@ -34,6 +34,11 @@ export const marshHareSuspension: Suspension = {
     links: 'fixed',
     linkMmPerTurn: 1,
     play: { bearingSpacingMm: 12, inboardMm: 0.04, outboardMm: 0.04, tieMm: 0.06, upperMm: 0.06 },
+    held: [
+      { id: 'tie', pullN: 320, pushN: 260 },
+      { id: 'upper', pullN: 320, pushN: 220 },
+      { id: 'damper', pullN: 180, pushN: 320 },
+    ],
   },
   rear: {
     corner: {

@@ -23,6 +23,7 @@ export const SIDE_NAMES: { readonly [S in Segment]: Readonly<Record<SideOf<S>, s
     corner: 'Corner',
     better: 'Find a better point',
     ride: 'Ride and landing',
+    forces: 'Forces in the links',
     steering: 'Steering',
     play: 'Play and binding',
     aids: 'Aids',

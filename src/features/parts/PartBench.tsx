@@ -20,6 +20,7 @@ import { AddFrom } from '../fields/AddFrom';
 import { useBuild } from '../session/BuildContext';
 import { DocumentChoice, DocumentField, Group } from '../fields/fields';
 import { LibraryPick } from '../fields/LibraryPick';
+import { LinkOfLoad } from './LinkOfLoad';
 import { LOAD_OPTIONS } from './words';
 import { Fields } from '../frame/Guarded';
 import { Shape } from './PartShapeFields';
@@ -165,7 +166,12 @@ function Loads({ part: { id, loads = [], shape } }: { part: Part }) {
         path: at(),
         value: [
           ...loads,
-          { id: `load-${newId().slice(0, 8)}`, from, ...(from === 'own' ? { forceN: 50 } : {}) },
+          {
+            id: `load-${newId().slice(0, 8)}`,
+            from,
+            ...(from === 'own' ? { forceN: 50 } : {}),
+            ...(from === 'link' ? { end: 'front', link: 'damper' } : {}),
+          },
         ],
       },
     ]);
@@ -189,6 +195,7 @@ function Loads({ part: { id, loads = [], shape } }: { part: Part }) {
           ) : (
             <DocumentField path={at(load.id, 'share')} usual={1} />
           )}
+          {load.from === 'link' ? <LinkOfLoad load={load} path={at(load.id)} /> : null}
           {shape?.as === 'beam' ? (
             <DocumentChoice
               path={at(load.id, 'bends')}

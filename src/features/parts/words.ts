@@ -3,6 +3,7 @@ import { LOAD_CASES } from '@/core/physics/strength/loadCases';
 
 export const LOAD_OPTIONS: readonly { id: string; name: string }[] = [
   ...LOAD_CASES.filter((name) => name !== 'driveshaft').map((name) => ({ id: name, name: LOAD_FROM[name] })),
+  { id: 'link', name: LOAD_FROM.link },
   { id: 'own', name: 'a force of my own' },
 ];
 

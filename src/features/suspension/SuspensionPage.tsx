@@ -24,6 +24,7 @@ import { useSide } from '../frame/sides';
 
 const BetterSide = dynamic(() => import('./BetterSide').then(({ BetterSide: Side }) => Side));
 const RideSide = dynamic(() => import('./RideSide').then(({ RideSide: Side }) => Side));
+const ForcesSide = dynamic(() => import('./forces/ForcesSide').then(({ ForcesSide: Side }) => Side));
 const SteeringSide = dynamic(() => import('./SteeringSide').then(({ SteeringSide: Side }) => Side));
 const AidsSide = dynamic(() => import('./aids/AidsSide').then(({ AidsSide: Side }) => Side));
 const PlaySide = dynamic(() => import('./PlaySide').then(({ PlaySide: Side }) => Side));
@@ -74,6 +75,7 @@ export function SuspensionPage() {
     corner: CornerSide,
     better: BetterSide,
     ride: RideSide,
+    forces: ForcesSide,
     steering: SteeringSide,
     play: PlaySide,
     aids: AidsSide,

@@ -1,4 +1,5 @@
 import type { Check } from '@/core/verdict/engine/check';
+import { linkName } from './links';
 import { familyOf } from '@/core/verdict/engine/family';
 
 /** What a check is called: in full, and on the stripe. */
@@ -71,6 +72,7 @@ type Named = Pick<Check, 'id' | 'named'>;
 
 /** Names of what a family's checks are about, from the name of the thing itself. */
 const FAMILY_NAMES: Readonly<Record<string, (named: string) => CheckName>> = {
+  links: linkName,
   parts: (named) => ({ title: named, short: named.split(',')[0]!.toLowerCase() }),
   'power.rail': (named) => ({ title: named, short: named }),
   'power.load': (named) => ({ title: named, short: named }),

@@ -1,3 +1,4 @@
+import { WHEEL_LOAD_TERMS } from './links';
 import { inSentence } from '@/core/base/units/words';
 import type { BreakMode } from '@/core/worked/parts/partWorking';
 import { counted, firstUp, listed } from '../lists';
@@ -27,6 +28,8 @@ export const PART_SENTENCES: Sentences<'parts' | 'load'> = {
   'parts.part': ({ from, force, breaks, mode, screwKind, between, share, whole, how, left }) =>
     `${firstUp(LOAD_FROM[from])}: ${force}; ${breakWords(mode, screwKind)}, it breaks at ${breaks}, ${between ? 'between the layers' : 'in the material'}. ${share ? `${share} of ${whole}. ` : ''}${how}${left ? ` Corners and holes left ${left} of the beam when it was last solved; solve it again.` : ''}`,
   'load.own': () => 'As given.',
+  'load.link': ({ load, travel }) =>
+    `Statics of the corner under ${WHEEL_LOAD_TERMS[load] ?? load}, at ${travel} of travel.`,
   'load.falls': ({ drop, stop }) => `Falls ${drop} and is stopped over ${stop}, the force rising linearly.`,
   'load.impactAll': ({ drop }) => `Falls ${drop} on its tyres, springs and dampers; the peak at every wheel.`,
   'load.impact': ({ drop, end, bottoms }) =>

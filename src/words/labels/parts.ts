@@ -41,6 +41,8 @@ const OF_A_PART: Readonly<Record<string, FieldLabel>> = {
   '.loads': { label: 'What acts on it' },
   '.loads.*': { label: 'Load' },
   '.loads.*.from': { label: 'Comes from' },
+  '.loads.*.end': { label: 'End' },
+  '.loads.*.link': { label: 'Link' },
   '.loads.*.share': number('Share of it', 'coefficient', { above: 0, to: 10 }),
   '.loads.*.forceN': number('Force', 'forceN', { from: 0, to: 1e6 }),
   '.loads.*.bends': { label: 'Bends it' },

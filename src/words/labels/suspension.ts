@@ -59,6 +59,15 @@ const OF_AN_END: Readonly<Record<string, FieldLabel>> = {
   'play.outboardMm': play('play, outboard bearing'),
   'play.tieMm': play('play along the tie rod'),
   'play.upperMm': play('play in the upper joint'),
+  held: { label: 'links, what they withstand' },
+  'held.*': { label: 'link' },
+  'held.*.pullN': { label: 'link withstands', quantity: 'forceN', limits: { above: 0, to: 1_000_000 } },
+  'held.*.pushN': {
+    label: 'link withstands pushed',
+    quantity: 'forceN',
+    limits: { above: 0, to: 1_000_000 },
+  },
+  'held.*.partId': { label: 'link is the part' },
 };
 
 const labelsOf = (end: 'front' | 'rear'): [string, FieldLabel][] =>
@@ -74,6 +83,11 @@ export const SUSPENSION_LABELS: Readonly<Record<string, FieldLabel>> = {
   'suspension.kerbStopMm': length('Deflects at a kerb', { above: 0, to: 1000 }),
   'suspension.steering': { label: 'Steering' },
   'suspension.steering.lockMm': length('Rack to full lock', { above: 0, to: 200 }),
+  'suspension.steering.saverNm': {
+    label: 'Servo saver gives at',
+    quantity: 'torqueNm',
+    limits: { above: 0, to: 100 },
+  },
   'suspension.steering.hornMm': length('Servo horn', { above: 0, to: 500 }),
   'suspension.aids': { label: 'Driver aids' },
   'suspension.aids.yaw': { label: 'Gyro' },

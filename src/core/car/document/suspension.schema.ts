@@ -9,6 +9,7 @@ import {
   type DrawnCorner,
   type FreePlay,
   LINK_KINDS,
+  type LinkHeld,
   type SteeringDrive,
   type Suspension,
   type SuspensionEnd,
@@ -39,6 +40,17 @@ const endSchema = Joi.object<SuspensionEnd>({
     tieMm: play(),
     upperMm: play(),
   }),
+  held: Joi.array()
+    .items(
+      Joi.object<LinkHeld>({
+        id: identifier().required(),
+        pullN: positive().max(1_000_000),
+        pushN: positive().max(1_000_000),
+        partId: identifier(),
+      }),
+    )
+    .max(60)
+    .unique('id'),
 });
 
 export const suspensionSchema = Joi.object<Suspension>({
@@ -46,7 +58,11 @@ export const suspensionSchema = Joi.object<Suspension>({
   kerbStopMm: positive().max(1000),
   front: endSchema,
   rear: endSchema,
-  steering: Joi.object<SteeringDrive>({ lockMm: positive().max(200), hornMm: positive().max(500) }),
+  steering: Joi.object<SteeringDrive>({
+    lockMm: positive().max(200),
+    hornMm: positive().max(500),
+    saverNm: positive().max(100),
+  }),
   aids: aidsSchema,
   bench: Joi.array()
     .items(

@@ -25,6 +25,15 @@ export interface FreePlay {
 
 export const LINK_KINDS = ['fixed', 'threaded'] as const;
 
+/** What a rod, ball, hinge or mount withstands, by data sheet or own test, or the part of the build that it is. */
+export interface LinkHeld {
+  /** Name of the member or joint. */
+  id: string;
+  pullN?: number;
+  pushN?: number;
+  partId?: string;
+}
+
 /** One end of the car: its corner, what springs and damps it, and what plays in it; the other side is its mirror image. */
 export interface SuspensionEnd {
   corner?: DrawnCorner;
@@ -46,6 +55,8 @@ export interface SuspensionEnd {
   /** What a turn of a threaded link changes its length by. */
   linkMmPerTurn?: number;
   play?: FreePlay;
+  /** What its rods, balls, hinges and mounts withstand. */
+  held?: LinkHeld[];
 }
 
 export const BENCH_ITEMS = ['loose', 'tight', 'inner', 'outer', 'upper', 'tie', 'damper'] as const;
@@ -64,6 +75,8 @@ export interface SteeringDrive {
   lockMm?: number;
   /** From the servo's shaft to the ball that moves the rack. */
   hornMm?: number;
+  /** At which the servo's saver gives; none where there is none. */
+  saverNm?: number;
 }
 
 /** What carries the wheels: how far they give way, the corners, the steering and what was looked at on the bench. */

@@ -1,3 +1,4 @@
+import type { Axle } from '../stages/stage';
 import type { LoadCaseName } from '../../physics/strength/loadCases';
 
 export const SHAPE_KINDS = ['beam', 'column', 'boss'] as const;
@@ -36,7 +37,10 @@ export interface PartShape {
 /** A load case of the build that acts on a part, or a force of its own. */
 export interface PartLoad {
   id: string;
-  from: LoadCaseName | 'own';
+  from: LoadCaseName | 'own' | 'link';
+  /** Of the suspension that a link's force comes from, and the member or joint there. */
+  end?: Axle;
+  link?: string;
   /** Of the case's force. */
   share?: number;
   forceN?: number;

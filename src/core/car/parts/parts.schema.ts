@@ -15,6 +15,7 @@ import {
   SHAPE_KINDS,
   SUPPORTS,
 } from './partShape';
+import { AXLES } from '../stages/stage';
 
 const length = () => positive().max(2000);
 const force = () => notNegative().max(1e6);
@@ -41,7 +42,9 @@ const shapeSchema = Joi.object<PartShape>({
 
 const loadSchema = Joi.object<PartLoad>({
   id: identifier().required(),
-  from: from(),
+  from: Joi.valid(...LOAD_CASES, 'own', 'link').required(),
+  end: Joi.valid(...AXLES),
+  link: identifier(),
   share: positive().max(10),
   forceN: force(),
   bends: Joi.valid(...BENDS),

@@ -31,6 +31,7 @@ const ofAnEnd = (end: 'front' | 'rear') => ({
   [`suspension.${end}.corner`]: ['kind', ...POINTS, 'staticCamberDeg', 'staticToeDeg'],
   [`suspension.${end}.corner.damper`]: ['inner', 'outer', 'on'],
   [`suspension.${end}.corner.rocker`]: ROCKER,
+  [`suspension.${end}.held.*`]: ['id'],
 });
 
 /** What a thing of the document cannot be without while it is there; `*` stands for an item's id. */

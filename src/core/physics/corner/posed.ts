@@ -133,4 +133,25 @@ export function wheelAxes(camberDeg: number, toeDeg: number): { out: Vec3; forwa
   };
 }
 
+/** Places round the edge of a wheel's tread, its outer edge with `way` 1, its inner one with −1. */
+export function wheelRing(
+  tyreRadiusMm: number,
+  { station: { points, camberDeg, toeDeg } }: Pick<Posed, 'station'>,
+  way: number,
+): Vec3[] {
+  const { out, forward, up } = wheelAxes(camberDeg, toeDeg);
+  const centre = points.wheelCentre!;
+  return Array.from({ length: RING }, (_, k): Vec3 => {
+    const angle = (2 * Math.PI * k) / RING;
+    const [c, s] = [tyreRadiusMm * Math.cos(angle), tyreRadiusMm * Math.sin(angle)];
+    const aside = (way * TREAD_RADII * tyreRadiusMm) / 2;
+    return [0, 1, 2].map(
+      (axis) => centre[axis]! + aside * out[axis]! + c * forward[axis]! + s * up[axis]!,
+    ) as unknown as Vec3;
+  });
+}
+
+/** Corners of a ring, and the width of a tread in tyre radii. */
+const [RING, TREAD_RADII] = [32, 0.62];
+
 export const mirrored = ([x, y, z]: Vec3): Vec3 => [x, -y, z];

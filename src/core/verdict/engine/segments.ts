@@ -4,7 +4,7 @@ export const SIDES = {
   drive: ['run', 'place', 'lap', 'heat', 'ratio', 'explorer', 'layout', 'gears', 'search', 'joints', 'tyres'],
   power: ['supply', 'pack', 'wiring', 'radio'],
   chassis: ['layout', 'air'],
-  suspension: ['corner', 'better', 'ride', 'steering', 'play', 'aids'],
+  suspension: ['corner', 'better', 'ride', 'forces', 'steering', 'play', 'aids'],
   parts: ['few', 'mesh'],
   print: ['tonight', 'fits', 'holes', 'list', 'assembly'],
   field: ['runs', 'bench', 'blows', 'tracks', 'compare', 'calibrate'],

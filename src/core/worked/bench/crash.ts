@@ -21,7 +21,7 @@ export interface CrashedPart {
   standing: CrashStanding;
 }
 
-type LoadFrom = LoadCaseName | 'own' | 'all';
+type LoadFrom = LoadCaseName | 'own' | 'link' | 'all';
 const BOTH: readonly LoadFrom[] = ['noseCrash', 'curbStrike'];
 /** Loads that a crash gives, by what was hit with; of tail and roof none is predicted. */
 const STRUCK: Readonly<Record<CrashSide, readonly LoadFrom[]>> = {

@@ -12,6 +12,8 @@ import { frictionOf } from '../motion/tyreOfRun';
 import { type Assembled, missingOf } from '../../base/assembled';
 import { landingForces } from '../suspension/landingOfBuild';
 import { steeringServo } from '../power/steeringServo';
+import { type CarLoads, hardestForces, linksOfBuild } from '../links/linksOfBuild';
+import type { ForcesOnParts, LinkForceAt } from './forceOnPart';
 import { loadCases, type LoadCasesInput, type LoadCasesResult } from '../../physics/strength/loadCases';
 
 declare module '../../base/finding' {
@@ -25,7 +27,7 @@ declare module '../../base/finding' {
 export const USUAL_CRUSH_MM = 15;
 const NM_PER_KGCM = 0.0980665;
 
-type Cases = Assembled<LoadCasesResult & { input: LoadCasesInput }>;
+type Cases = Assembled<CarLoads & ForcesOnParts>;
 
 const known = new WeakMap<BuildDocument, Map<ChosenSurface | undefined, Cases>>();
 
@@ -81,8 +83,26 @@ function workOut(document: BuildDocument, surface: ChosenSurface | undefined): C
     ...motorFigures(document, surface, tyre.radiusMm),
   };
   const found = loadCases(input);
-  return { ok: true, value: { ...found, cases: { ...found.cases, ...landingCases(document) }, input } };
+  const value: CarLoads & ForcesOnParts = {
+    ...found,
+    cases: { ...found.cases, ...landingCases(document) },
+    input,
+    linkForce: linkForceAt(document, surface, () => value),
+  };
+  return { ok: true, value };
 }
+
+/** What links carry at the hardest, worked out when a part first asks for it. */
+const linkForceAt =
+  (document: BuildDocument, surface: ChosenSurface, loads: () => CarLoads): LinkForceAt =>
+  (end, link) => {
+    const found = linksOfBuild(document, end, surface, loads());
+    const hardest = found.ok ? hardestForces(found.value).get(link) : undefined;
+    if (!hardest) return undefined;
+    const { pullN, pull, pushN = 0, push } = hardest;
+    const where = pushN > pullN ? push : pull;
+    return where && { forceN: Math.max(pullN, pushN), at: where };
+  };
 
 /** Landings on springs, dampers and stops, in place of a guessed travel, where the springs are known. */
 function landingCases(document: BuildDocument): Partial<LoadCasesResult['cases']> {

@@ -6,9 +6,9 @@ import { type Part, type PartPull, type SolidFailure, type SolidResult } from '.
 import { type PartLoad } from '../../car/parts/partShape';
 import { type Assembled } from '../../base/assembled';
 import { casesOfBuild } from './casesOfBuild';
-import { CASE_NEEDS, forceOf } from './forceOnPart';
+import { CASE_NEEDS, forceOf, type ForcesOnParts } from './forceOnPart';
 import { type BreakMode } from './partWorking';
-import { type LoadCasesResult } from '../../physics/strength/loadCases';
+
 import { shapeMark, solidIsCurrent } from './solidOfPart';
 import { asBeam } from './beamOfPart';
 import { at, LoadedPart } from './loadedPart';
@@ -61,7 +61,7 @@ export function partStrength(
 }
 
 /** What the solid leaves under each case that it was solved for. */
-function solidLoads({ mesh }: Part, solid: SolidResult, cases: LoadCasesResult): LoadedPart[] {
+function solidLoads({ mesh }: Part, solid: SolidResult, cases: ForcesOnParts): LoadedPart[] {
   const pulls = mesh!.pulls ?? [];
   const together: 'all' | PartPull['from'] = pulls.length === 1 ? pulls[0]!.from : 'all';
   const solvedFor: readonly (SolidFailure & { from: LoadedPart['from'] })[] = solid.cases ?? [
@@ -92,7 +92,7 @@ function solidLoads({ mesh }: Part, solid: SolidResult, cases: LoadCasesResult):
 const SAME_FORCE = 1.001;
 
 /** Whether what pulls at the mesh is this load, with no less force. */
-function isSolvedUnder({ mesh }: Part, load: PartLoad, cases: LoadCasesResult): boolean {
+function isSolvedUnder({ mesh }: Part, load: PartLoad, cases: ForcesOnParts): boolean {
   const asked = forceOf(load, cases)?.forceN;
   return (mesh?.pulls ?? []).some(
     (pull) =>
@@ -119,10 +119,17 @@ export function beamUnderPulls(
   return margins.length === 0 ? undefined : Math.min(...margins);
 }
 
-function loaded(part: Part, load: PartLoad, cases: LoadCasesResult): Assembled<LoadedPart> {
+/** What a load waits for that the build does not have. */
+function neededBy(part: Part, { from, end, link }: PartLoad): string {
+  if (from === 'own') return at(part, 'loads:force');
+  if (from !== 'link') return CASE_NEEDS[from];
+  return end && link !== undefined ? `suspension.${end}.corner` : at(part, 'loads:link');
+}
+
+function loaded(part: Part, load: PartLoad, cases: ForcesOnParts): Assembled<LoadedPart> {
   const { shape, material } = part;
   const force = forceOf(load, cases);
-  const missing = [...(force ? [] : [load.from === 'own' ? at(part, 'loads:force') : CASE_NEEDS[load.from]])];
+  const missing = force ? [] : [neededBy(part, load)];
   if (!force || !shape || !material) return { ok: false, missing };
   const base = { load, from: load.from, ...force };
   switch (shape.as) {

@@ -3,14 +3,13 @@
 import chartsCss from '@/ui/charts/charts.module.css';
 import { useState } from 'react';
 import type { Corner } from '@/core/physics/corner/corner';
-import { mirrored, type Part, type Posed, sticksOf, wheelAxes } from '@/core/physics/corner/posed';
+import { mirrored, type Part, type Posed, sticksOf, wheelRing } from '@/core/physics/corner/posed';
 import type { Vec3 } from '@/core/base/vec3';
 import { QuantitySlider } from '@/ui/QuantitySlider';
 
 const WIDTHS: Readonly<Record<Part, number>> = { arm: 3, link: 2, tie: 2, upright: 2, damper: 5 };
 const TILT = Math.PI / 7;
 const [WIDTH_PX, HEIGHT_PX] = [640, 330];
-const TREAD_RADII = 0.62;
 
 /** Both corners seen from above and aside, without perspective, turned by a slider. */
 export function AxisView({ corner, left, right }: { corner: Corner; left: Posed; right: Posed }) {
@@ -84,22 +83,13 @@ export function AxisView({ corner, left, right }: { corner: Corner; left: Posed;
 }
 
 function rimPath(
-  { tyreRadiusMm: r }: Corner,
-  { station: { points, camberDeg, toeDeg } }: Posed,
+  { tyreRadiusMm }: Corner,
+  posed: Posed,
   way: number,
   x: (p: Vec3) => number,
   y: (p: Vec3) => number,
 ): string {
-  const { out, forward, up } = wheelAxes(camberDeg, toeDeg);
-  const centre = points.wheelCentre!;
-  const ring = Array.from({ length: 32 }, (_, index) => {
-    const angle = (index / 16) * Math.PI;
-    return ([0, 1, 2] as const).map(
-      (axis) =>
-        centre[axis] +
-        (way * TREAD_RADII * r * out[axis]) / 2 +
-        r * (Math.cos(angle) * forward[axis] + Math.sin(angle) * up[axis]),
-    ) as unknown as Vec3;
-  });
-  return `M${ring.map((p) => `${x(p).toFixed(2)},${y(p).toFixed(2)}`).join('L')}Z`;
+  return `M${wheelRing(tyreRadiusMm, posed, way)
+    .map((p) => `${x(p).toFixed(2)},${y(p).toFixed(2)}`)
+    .join('L')}Z`;
 }
