@@ -139,3 +139,28 @@ test('springs are chosen by sag, the steering turns a circle, and a joint is tic
   await expect(loose).toHaveAttribute('data-state', 'undone');
   await saved(page);
 });
+
+test('a link that is too weak is named with what does it, and holds once it is stronger', async ({
+  page,
+}) => {
+  await started(page, 'Linked', 'Unequal wishbones');
+  await page.getByRole('tab', { name: /^Ride and landing/ }).click();
+  await page.getByRole('textbox', { name: 'Rate', exact: true }).fill('0.8');
+  await field(page, 'Damper').fill('30');
+  await page.getByRole('tab', { name: /^Forces in the links/ }).click();
+  await field(page, 'Lands from').fill('0.3');
+  const answer = page.getByTestId('forces-answer');
+  await expect(answer).toContainText('carries the most');
+  await expect(page.getByTestId('force-picture')).toHaveCount(2);
+  await page.getByTestId('link-forces').getByRole('button', { name: 'Damper', exact: true }).click();
+  await field(page, 'Holds when pushed').fill('20');
+  await expect(answer).toContainText('Breaks first: the front damper, pushed with');
+  await expect(answer).toContainText('by landing');
+  await saved(page);
+  await toSegment(page, 'Parts');
+  await expect(page.locator('[data-check="links.front.damper"]')).toHaveAttribute('data-state', 'over');
+  await page.goBack();
+  await page.getByTestId('link-forces').getByRole('button', { name: 'Damper', exact: true }).click();
+  await field(page, 'Holds when pushed').fill('4000');
+  await expect(answer).toContainText('Weakest: the front damper');
+});

@@ -9,6 +9,7 @@ import { checkTitle } from '@/words/checks/names';
 import { stepsOf } from '@/words/workings';
 import dynamic from 'next/dynamic';
 import { useSearchParams } from 'next/navigation';
+import { familyOf } from '@/core/verdict/engine/family';
 import { byUrgency } from '@/core/verdict/states';
 import { WorkingPanel } from '@/ui/working';
 import { useBuild, useBuildChecks } from '../session/BuildContext';
@@ -36,7 +37,9 @@ export function PartsPage() {
   const { side, show } = useSide('parts');
   const [kept, keep] = useState<string>();
   const partId = useSearchParams().get('part') ?? kept;
-  const own = checks.filter(({ segment }) => segment === 'parts').sort(byUrgency);
+  const all = checks.filter(({ segment }) => segment === 'parts').sort(byUrgency);
+  const own = all.filter(({ id }) => familyOf(id) === 'parts');
+  const links = all.filter(({ id }) => familyOf(id) === 'links');
   const weakest = own.find(({ state }) => state !== 'unknown') ?? own[0];
   const chosenId = document.parts.items.some(({ id }) => id === partId)
     ? partId
@@ -81,6 +84,9 @@ export function PartsPage() {
           </>
         )}
         {check ? <SegmentChecks segment="parts" only={[check.id]} /> : null}
+        {side === 'few' && links.length > 0 ? (
+          <SegmentChecks segment="parts" only={links.map(({ id }) => id)} />
+        ) : null}
         {part && side === 'few' ? <DrawnHoles part={part} /> : null}
         {part && side === 'few' ? <StiffOrTough part={part} /> : null}
         {part?.kind === 'arm' && side === 'few' ? <ArmGives part={part} /> : null}

@@ -1,3 +1,4 @@
+import { polygonHull } from 'd3-polygon';
 import chartsCss from '@/ui/charts/charts.module.css';
 import type { Corner } from '@/core/physics/corner/corner';
 import { type Posed, poseCorner, wheelRing } from '@/core/physics/corner/posed';
@@ -21,6 +22,9 @@ const VIEWS: readonly View[] = [
 ];
 const [WIDTH, HEIGHT, ROOM_MM, ARROW_MM] = [424, 300, 14, 26];
 const [THIN, THICK] = [1.4, 7];
+/** Along a bar from its inner end, so that neighbours do not write over each other. */
+const LABEL_AT: Readonly<Record<string, number>> = { damper: 0.12, upper: 0.8, tie: 0.5 };
+const labelAt = (bar: string) => LABEL_AT[bar] ?? 0.6;
 
 interface Bar {
   name: string;
@@ -136,16 +140,15 @@ export function ForcePicture({
                 )
                 .join(', ')}`}
             >
-              {rings.map((ring, k) => (
-                <path
-                  key={k}
-                  d={`M${ring.map((p) => `${x(p)},${y(p)}`).join('L')}Z`}
-                  fill="var(--faint)"
-                  fillOpacity={0.4}
-                  stroke="var(--quiet)"
-                  strokeWidth={per}
-                />
-              ))}
+              <path
+                d={`M${polygonHull(rings.flat().map((p): [number, number] => [x(p), y(p)]))!
+                  .map((place) => place.join(','))
+                  .join('L')}Z`}
+                fill="var(--faint)"
+                fillOpacity={0.4}
+                stroke="var(--quiet)"
+                strokeWidth={per}
+              />
               {bars.map(({ name: bar, from, to, tensionN }, k) => (
                 <line
                   key={`${bar}${k}`}
@@ -181,8 +184,8 @@ export function ForcePicture({
                 .map(({ name: bar, from, to, tensionN }, k) => (
                   <text
                     key={k}
-                    x={(x(from) + x(to)) / 2}
-                    y={(y(from) + y(to)) / 2 - 5 * per}
+                    x={x(from) + labelAt(bar) * (x(to) - x(from))}
+                    y={y(from) + labelAt(bar) * (y(to) - y(from)) - 5 * per}
                     fontSize={11 * per}
                     textAnchor="middle"
                   >

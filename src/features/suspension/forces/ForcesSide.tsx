@@ -19,6 +19,7 @@ import { workerOf } from '@/workers/clients';
 import { Choice, DocumentField, Group } from '../../fields/fields';
 import { Ask } from '../../frame/Ask';
 import { Bench, Charts, Readings } from '../../frame/Guarded';
+import { SegmentChecks } from '../../frame/SegmentChecks';
 import { SurfaceSwitch } from '../../frame/SurfaceSwitch';
 import { useBuild } from '../../session/BuildContext';
 import { useWorked } from '../../session/useWorked';
@@ -152,6 +153,10 @@ export function ForcesSide({ end, tabs, foot }: SideProps) {
               <Note key={k}>{sayAll([why], reader)}</Note>
             ))}
             <LinkTable end={end} hardest={hardest} onChoose={(next) => choose({ ...chosen, link: next })} />
+            <SegmentChecks
+              segment="parts"
+              only={(document.suspension[end]?.held ?? []).map(({ id }) => `links.${end}.${id}`)}
+            />
             <MountTable load={load} />
             <Typography variant="small" color="textSecondary">
               Statics without friction and masses. A shared load, a mount that gives or a screw that is loose
