@@ -159,7 +159,8 @@ test('a link that is too weak is named with what does it, and holds once it is s
   await saved(page);
   await toSegment(page, 'Parts');
   await expect(page.locator('[data-check="links.front.damper"]')).toHaveAttribute('data-state', 'over');
-  await page.goBack();
+  await toSegment(page, 'Suspension');
+  await page.getByRole('tab', { name: /^Forces in the links/ }).click();
   await page.getByTestId('link-forces').getByRole('button', { name: 'Damper', exact: true }).click();
   await field(page, 'Holds when pushed').fill('4000');
   await expect(answer).toContainText('Weakest: the front damper');
