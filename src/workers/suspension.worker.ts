@@ -5,6 +5,7 @@ import { pieces } from './pieces';
 import { type Refusal, refusalOf, told } from './refusal';
 import type { ChosenSurface } from '@/core/car/document/brief';
 import { linksOn } from '@/core/worked/parts/heldLinks';
+import { clearanceOf } from '@/core/worked/space/clearanceOfBuild';
 import type { BuildDocument } from '@/core/car/document/document';
 import type { End } from '@/core/car/document/suspension';
 import { springChoices } from '@/core/worked/suspension/springChoices';
@@ -26,6 +27,7 @@ const api = {
   },
   links: (document: BuildDocument, end: End, surface: ChosenSurface | undefined) =>
     told(() => linksOn(document, end, surface)),
+  clearance: (document: BuildDocument) => told(() => clearanceOf(document)),
   springs: (document: BuildDocument, end: End) => told(() => springChoices(document, end)),
   cancel,
 };

@@ -39,3 +39,32 @@ test('a car that rolls over stops doing so through a remedy', async ({ page }) =
   await expect(tip).not.toHaveAttribute('data-state', 'over');
   await expect(page.getByTestId('outcome')).toHaveText('slides before it rolls');
 });
+
+test('a clash is found in space with its travel, cured, or allowed and remembered', async ({ page }) => {
+  await readyBuild(page, freshName('Clash'));
+  await toSegment(page, 'Suspension');
+  await page.getByRole('button', { name: 'Unequal wishbones' }).click();
+  await page.getByRole('tab', { name: /^Ride and landing/ }).click();
+  await field(page, 'Bump travel').fill('16');
+  await field(page, 'Droop travel').fill('10');
+  await toSegment(page, 'Chassis');
+  await page.getByRole('button', { name: 'add one' }).click();
+  await page.getByLabel('Name', { exact: true }).fill('Beam');
+  await field(page, 'Ahead of the front axle').fill('0');
+  await field(page, 'To the left').fill('100');
+  await field(page, 'Over the ground').fill('97');
+  await page.getByRole('tab', { name: 'In space' }).click();
+  await expect(page.getByTestId('room-answer')).toContainText('meets');
+  const row = page.getByTestId('near-things').getByRole('row', { name: /^Beam, left front tyre/ });
+  await expect(row).toContainText('in it');
+  await row.getByRole('button', { name: 'may touch' }).click();
+  await expect(row).toContainText('may touch: take back');
+  await saved(page);
+  await page.reload();
+  await expect(row).toContainText('may touch: take back');
+  await row.getByRole('button', { name: 'may touch: take back' }).click();
+  // higher up it is free through all of the travel
+  await page.getByRole('button', { name: /^Beam/ }).first().click();
+  await field(page, 'Over the ground').fill('140');
+  await expect(row).toHaveCount(0);
+});

@@ -3,6 +3,7 @@ import type { CheckFace, CheckFamily, CheckRecord, RecordCheck } from './engine/
 import { cost } from './brief/cost.check';
 import { mass } from './brief/mass.check';
 import { runTimeFace } from './brief/runTime.face';
+import { clearanceFace } from './chassis/clearance.face';
 import { lift } from './chassis/lift.check';
 import { side } from './chassis/side.check';
 import { tip } from './chassis/tip.check';
@@ -67,6 +68,7 @@ export const FACES: readonly (CheckRecord | (CheckFace & { heavy: true }))[] = [
   cost,
   mass,
   runTimeFace,
+  clearanceFace,
   lift,
   side,
   tip,

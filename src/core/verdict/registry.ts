@@ -3,6 +3,7 @@ import type { CheckRecord } from './engine/check';
 import { cost } from './brief/cost.check';
 import { mass } from './brief/mass.check';
 import { runTime } from './brief/runTime.check';
+import { clearance } from './chassis/clearance.check';
 import { lift } from './chassis/lift.check';
 import { side } from './chassis/side.check';
 import { tip } from './chassis/tip.check';
@@ -51,6 +52,7 @@ export const CHECKS: readonly CheckRecord[] = [
   cost,
   mass,
   runTime,
+  clearance,
   lift,
   side,
   tip,

@@ -7,6 +7,7 @@ import { Note } from '@/ui/controls/Note';
 import Button from '@mui/material/Button';
 import { finding } from '@/core/base/finding';
 import { say, sayAll } from '@/words/findings';
+import dynamic from 'next/dynamic';
 import { useMemo, useState } from 'react';
 import type { BuildDocument } from '@/core/car/document/document';
 import type { ChosenSurface } from '@/core/car/document/brief';
@@ -24,6 +25,7 @@ import { useSide } from '../frame/sides';
 import { SegmentChecks } from '../frame/SegmentChecks';
 import { SurfaceSwitch } from '../frame/SurfaceSwitch';
 import { Apart, Bench, Charts, Readings } from '../frame/Guarded';
+import { RoomBench } from './space/RoomBench';
 import { AirSide } from './AirSide';
 import { CarDrawing } from './CarDrawing';
 import { ChassisBench } from './ChassisBench';
@@ -31,6 +33,8 @@ import { WhatIfTable } from './WhatIfTable';
 import { sound } from '../frame/sound';
 import { Ask } from '../frame/Ask';
 import { renamed } from '@/core/base/finding';
+
+const SpaceSide = dynamic(() => import('./space/SpaceSide').then(({ SpaceSide: Side }) => Side));
 
 const standing = (document: BuildDocument, surface: ChosenSurface | undefined) =>
   standingOf({ document, surface });
@@ -44,11 +48,18 @@ export function ChassisPage() {
   return (
     <Page>
       <Bench>
+        {side === 'space' ? <RoomBench /> : null}
         <ChassisBench bodies={bodies} chosen={chosen} onChoose={choose} />
       </Bench>
       <Readings>
         <SegmentSides segment="chassis" label="Sides of the chassis" shown={side} onShow={show} />
-        {side === 'air' ? <AirSide /> : <LayoutSide bodies={bodies} chosen={chosen} onChoose={choose} />}
+        {side === 'air' ? (
+          <AirSide />
+        ) : side === 'space' ? (
+          <SpaceSide chosen={chosen} onChoose={choose} />
+        ) : (
+          <LayoutSide bodies={bodies} chosen={chosen} onChoose={choose} />
+        )}
       </Readings>
     </Page>
   );
@@ -111,7 +122,7 @@ function LayoutSide({ bodies, chosen, onChoose: choose }: LayoutSideProps) {
           </Note>
         ))}
       <TakeOver />
-      <SegmentChecks segment="chassis" />
+      <SegmentChecks segment="chassis" side="layout" />
       {!('weight' in found) ? null : <WhatIfTable present={found} />}
       <WorkingPanel />
     </Apart>

@@ -4,7 +4,7 @@ import { type Segment, type SideOf, SIDES } from '@/core/verdict/engine/segments
 /** What the sides of the segments are called. */
 export const SIDE_NAMES: { readonly [S in Segment]: Readonly<Record<SideOf<S>, string>> } = {
   brief: { wish: 'The wish' },
-  chassis: { layout: 'Layout', air: 'Air' },
+  chassis: { layout: 'Layout', space: 'In space', air: 'Air' },
   drive: {
     run: 'Run',
     place: 'Place and braking',

@@ -1,3 +1,4 @@
+import { thingWords } from './things';
 import { firstUp } from '../lists';
 import type { JointName } from '@/core/verdict/suspension/corner/lock.check';
 import { END_TERMS } from '../terms';
@@ -68,8 +69,18 @@ export const SUSPENSION_SENTENCES: Sentences<'suspension'> = {
 export const offDrawnWords = ({ by, car }: { by: string; car: 'higher' | 'lower' }): string =>
   `the springs hold the car ${by} ${car} there than it is drawn`;
 
+const where = (at: string | undefined) => (at ? ` at ${at} of travel` : '');
+const whereWords = (at: string | undefined, steered: boolean) => `${where(at)}${steered ? ', steered' : ''}`;
+
 /** Sentences about fits. */
 export const FIT_SENTENCES: Sentences<'fit'> = {
+  'fit.meets': ({ a, b, deep, at, steered, freeTo }) =>
+    `${firstUp(thingWords(a))} meets ${thingWords(b)}${whereWords(at, steered)}: ${deep} have to go${freeTo ? `, or the travel ends at ${freeTo}` : ''}.`,
+  'fit.near': ({ a, b, apart, wanted, at, steered, freeTo }) =>
+    `${firstUp(thingWords(a))} comes within ${apart} of ${thingWords(b)}${whereWords(at, steered)}; ${wanted} are wanted${freeTo ? `, which it has up to ${freeTo}` : ''}.`,
+  'fit.free': ({ things }) => `None of ${things} things comes near another.`,
+  'fit.ground': ({ clearance, wish }) => `${clearance} are free over the ground, ${wish} are wished.`,
+  'fit.step': ({ step, wish }) => `It climbs a step of ${step}, the wish is ${wish}.`,
   'fit.play': ({ end, rim, bearings }) =>
     `${END_TERMS[end]}: the rim moves ${rim} from stop to stop, ${bearings} of it in the bearings.`,
 };

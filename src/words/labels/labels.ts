@@ -35,6 +35,7 @@ const LISTS: ReadonlySet<string> = new Set([
   'wires',
   'failsafe',
   'bodies',
+  'touching',
   'bench',
   'held',
   'items',

@@ -1,7 +1,7 @@
 import Joi from 'joi';
 import { finite, identifier, innerShare, notNegative, text } from '../../base/schema/fields';
 import { positive } from '../fields/physical';
-import type { Body, Chassis } from './chassis';
+import type { Body, Chassis, Touching } from './chassis';
 
 const place = () => finite().min(-5000).max(5000);
 const size = () => notNegative().max(5000);
@@ -32,4 +32,12 @@ export const chassisSchema = Joi.object<Chassis>({
   bodies: Joi.array().items(bodySchema).max(100).unique('id'),
   rakeDeg: finite().min(-20).max(20),
   cornerRadiusM: positive().max(1000),
+  touching: Joi.array()
+    .items(
+      Joi.object<Touching>({ id: identifier().required(), a: text(80).required(), b: text(80).required() }),
+    )
+    .max(500)
+    .unique('id'),
+  groundMm: positive().max(500),
+  stepMm: positive().max(500),
 });

@@ -15,6 +15,13 @@ export interface Body {
   unsprung?: boolean;
 }
 
+/** Two things of the car that may touch. */
+export interface Touching {
+  id: string;
+  a: string;
+  b: string;
+}
+
 /** What drive and brief need to know of the chassis, and the components with their places. */
 export interface Chassis {
   wheelbaseMm?: number;
@@ -32,6 +39,11 @@ export interface Chassis {
   rakeDeg?: number;
   /** Of the corner in which it should not roll over. */
   cornerRadiusM?: number;
+  /** Things that may touch. */
+  touching?: Touching[];
+  /** Wished under the lowest point, and the height of a step to climb. */
+  groundMm?: number;
+  stepMm?: number;
 }
 
 export const emptyChassis = (): Chassis => ({});

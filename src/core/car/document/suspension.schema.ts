@@ -40,6 +40,9 @@ const endSchema = Joi.object<SuspensionEnd>({
     tieMm: play(),
     upperMm: play(),
   }),
+  armMm: positive().max(200),
+  linkMm: positive().max(200),
+  damperMm: positive().max(200),
   held: Joi.array()
     .items(
       Joi.object<LinkHeld>({

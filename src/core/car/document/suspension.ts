@@ -55,6 +55,10 @@ export interface SuspensionEnd {
   /** What a turn of a threaded link changes its length by. */
   linkMmPerTurn?: number;
   play?: FreePlay;
+  /** Across its arms, links and the damper's body. */
+  armMm?: number;
+  linkMm?: number;
+  damperMm?: number;
   /** What its rods, balls, hinges and mounts withstand. */
   held?: LinkHeld[];
 }

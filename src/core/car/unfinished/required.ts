@@ -50,6 +50,7 @@ export const REQUIRED: Readonly<Record<string, readonly string[]>> = {
   'brief.sizeClass': ['name', 'massBudgetG'],
   'brief.calibration': ['letter', 'runs', 'at'],
   'brief.calibration.corrected.*': ['path', 'to'],
+  'chassis.touching.*': ['id', 'a', 'b'],
   'drive.motor': [
     'name',
     'kvRpmPerV',

@@ -56,7 +56,7 @@ export function clearanceCheck(input: ClearanceInput): ClearanceResult {
       const [a, b] = [shapes[i]!, shapes[j]!];
       const sameBody = bodyName(a) === bodyName(b);
       if (sameBody && bodyName(a) !== CAR) continue;
-      const near = nearestOver(poses, [a, bodies[i]!], [b, bodies[j]!]);
+      const near = nearestOver(poses, [bodyName(a), bodies[i]!], [bodyName(b), bodies[j]!]);
       if (near) pairs.push(pairOf(a, b, near, wantedOf(a, b, input), allowed.has(keyOf(a.id, b.id))));
     }
   const counted = pairs.filter((pair) => !pair.allowed);
@@ -126,22 +126,23 @@ function wantedOf(a: Shape, b: Shape, { required = {} }: ClearanceInput): number
   );
 }
 
-interface Near {
+export interface Near {
   signedMm: number;
   pose: PoseName;
   isMesh: boolean;
 }
 
-function nearestOver(
+/** Where two bodies come nearest over all poses, the first of them; each on the body that is named. */
+export function nearestOver(
   poses: readonly PosedBodies[],
-  [a, bodyA]: readonly [Shape, Body],
-  [b, bodyB]: readonly [Shape, Body],
+  [nameA, bodyA]: readonly [string, Body],
+  [nameB, bodyB]: readonly [string, Body],
 ): Near | undefined {
-  const isMesh = a.kind === 'mesh' || b.kind === 'mesh';
+  const isMesh = bodyA.mesh !== undefined || bodyB.mesh !== undefined;
   let near: Near | undefined;
   let still = false;
   for (const pose of poses) {
-    const [inA, inB] = [motionIn(pose, bodyName(a)), motionIn(pose, bodyName(b))];
+    const [inA, inB] = [motionIn(pose, nameA), motionIn(pose, nameB)];
     const stands = inA === STILL && inB === STILL;
     if (stands && still) continue;
     still ||= stands;

@@ -18,8 +18,9 @@ import { apartMm, type Placed, signedMm } from './nearest';
 export interface Tree {
   centre: Vec3;
   reachMm: number;
-  /** A piece at the end of a branch. */
+  /** A piece at the end of a branch, and whether it is filled: of a skin it is a triangle. */
   convex?: Convex;
+  filled?: boolean;
   branches?: readonly [Tree, Tree];
 }
 
@@ -32,7 +33,7 @@ export interface Body {
 export function bodyOf(form: Form): Body {
   if (form.kind !== 'mesh') {
     const convex = convexOf(form);
-    return { tree: { centre: convex.centre, reachMm: convex.reachMm, convex } };
+    return { tree: leafOf(convex) };
   }
   const pieces = form.triangles.map((corners) => {
     const convex = hullOf(
@@ -43,6 +44,18 @@ export function bodyOf(form: Form): Body {
   });
   return { tree: treeOf(pieces), mesh: form };
 }
+
+const leafOf = (convex: Convex): Tree => ({
+  centre: convex.centre,
+  reachMm: convex.reachMm,
+  convex,
+  filled: true,
+});
+
+/** Several convex bodies that move as one. */
+export const compoundOf = (forms: readonly Exclude<Form, { kind: 'mesh' }>[]): Body => ({
+  tree: treeOf(forms.map((form) => leafOf(convexOf(form)))),
+});
 
 /** Halved across its longest side again and again. */
 function treeOf(pieces: readonly Tree[]): Tree {
@@ -76,7 +89,6 @@ const atLeastMm = (a: Tree, inA: Motion, b: Tree, inB: Motion): number =>
 /** Distance with its sign of two bodies where they stand, mm; a mesh in contact is at 0. None where over a distance that is known. */
 export function bodiesMm(a: Body, inA: Motion, b: Body, inB: Motion, under = Infinity): number | undefined {
   if (atLeastMm(a.tree, inA, b.tree, inB) > under) return undefined;
-  if (!a.mesh && !b.mesh) return signedMm(placed(a.tree, inA), placed(b.tree, inB));
   const skin = skinsMm(a.tree, inA, b.tree, inB, under);
   if (skin > CONTACT_MM && (holds(a, inA, b, inB) || holds(b, inB, a, inA))) return 0;
   return skin;
@@ -88,7 +100,10 @@ const placed = (tree: Tree, motion: Motion): Placed => ({ convex: tree.convex!, 
 
 function skinsMm(a: Tree, inA: Motion, b: Tree, inB: Motion, best: number): number {
   if (atLeastMm(a, inA, b, inB) >= best) return best;
-  if (a.convex && b.convex) return Math.min(best, apartMm(placed(a, inA), placed(b, inB)));
+  if (a.convex && b.convex) {
+    const between = a.filled && b.filled ? signedMm : apartMm;
+    return Math.min(best, between(placed(a, inA), placed(b, inB)));
+  }
   const splitsA = a.branches !== undefined && (b.branches === undefined || a.reachMm >= b.reachMm);
   const pairs = splitsA
     ? a.branches!.map((branch) => [branch, b] as const)

@@ -3,7 +3,7 @@ export const SIDES = {
   brief: ['wish'],
   drive: ['run', 'place', 'lap', 'heat', 'ratio', 'explorer', 'layout', 'gears', 'search', 'joints', 'tyres'],
   power: ['supply', 'pack', 'wiring', 'radio'],
-  chassis: ['layout', 'air'],
+  chassis: ['layout', 'space', 'air'],
   suspension: ['corner', 'better', 'ride', 'forces', 'steering', 'play', 'aids'],
   parts: ['few', 'mesh'],
   print: ['tonight', 'fits', 'holes', 'list', 'assembly'],

@@ -151,6 +151,7 @@ describe('heat of a build', () => {
       'drive.place',
       'drive.ratio',
       'drive.winding',
+      'fit.clearance',
       'gears.assembly',
       'gears.opening',
       'gears.tooth',

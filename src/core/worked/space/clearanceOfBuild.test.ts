@@ -1,0 +1,134 @@
+import { applyPatch, type Patch } from '../../base/patch';
+import { carry, type Vec3 } from '../../base/vec3';
+import type { BuildDocument } from '../../car/document/document';
+import { poseCorner } from '../../physics/corner/posed';
+import { whole } from '../../fixtures/suspended';
+import { evaluateBuild } from '../../verdict/evaluate';
+import { cornerOf } from '../suspension/endOfBuild';
+import { clearanceOf, freeTravelMm } from './clearanceOfBuild';
+import { bodiesIn } from './posesOfCar';
+import { thingsOf } from './thingsOfCar';
+
+/** Nothing but the front corners and a box that is placed by the test. */
+const withBox = (place: Partial<Record<string, number>>, ...more: Patch): BuildDocument =>
+  applyPatch(whole, [
+    {
+      path: ['chassis', 'bodies'],
+      value: [
+        {
+          id: 'box',
+          name: 'Beam',
+          massG: 20,
+          lengthMm: 30,
+          widthMm: 30,
+          heightMm: 10,
+          xMm: 0,
+          yMm: 0,
+          zMm: 60,
+          ...place,
+        },
+      ],
+    },
+    { path: ['suspension', 'rear'], value: undefined },
+    // thin enough that nothing of the corner itself meets
+    { path: ['suspension', 'front', 'armMm'], value: 3 },
+    { path: ['suspension', 'front', 'linkMm'], value: 3 },
+    { path: ['suspension', 'front', 'damperMm'], value: 4 },
+    ...more,
+  ]);
+const worked = (document: BuildDocument) => {
+  const found = clearanceOf(document);
+  if (!found.ok) throw new Error(found.missing.join());
+  return found.value;
+};
+const check = (document: BuildDocument) => evaluateBuild(document).find(({ id }) => id === 'fit.clearance')!;
+const corner = cornerOf(whole, 'front');
+if (!corner.ok) throw new Error(corner.missing.join());
+const centre = corner.value.wheelCentre;
+
+describe('the car in space', () => {
+  it('moves both corners of an end as the linkage does, the right one as a mirror image with the rack the other way', () => {
+    const pose = { travelMm: { front: 9, rear: 0 }, rackMm: 4 };
+    const bodies = bodiesIn(whole, pose);
+    const place = (side: 'left' | 'right', at: Vec3) => carry(bodies.get(`front.${side}.upright`)!, at);
+    const left = poseCorner(corner.value, 9, 4).station.points.wheelCentre!;
+    const right = poseCorner(corner.value, 9, -4).station.points.wheelCentre!;
+    place('left', centre).forEach((value, k) => expect(value).toBeCloseTo(left[k]!, 9));
+    place('right', [centre[0], -centre[1], centre[2]]).forEach((value, k) =>
+      expect(value).toBeCloseTo(k === 1 ? -right[k]! : right[k]!, 9),
+    );
+    // the rear corner turns about its own axle
+    const rear = cornerOf(whole, 'rear');
+    if (!rear.ok) throw new Error(rear.missing.join());
+    const lifted = bodiesIn(whole, { travelMm: { front: 0, rear: -6 }, rackMm: 0 });
+    const [x, y, z] = rear.value.wheelCentre;
+    expect(carry(lifted.get('rear.left.upright')!, [x - 280, y, z])[2]).toBeCloseTo(z - 6, 6);
+  });
+
+  it('has what was placed and what the corners are drawn of, and leaves inside the rim free', () => {
+    const things = thingsOf(withBox({}));
+    expect(things.filter(({ of }) => of?.end === 'front')).toHaveLength(12);
+    expect(things.find(({ id }) => id === 'box')!.name).toBe('Beam');
+    expect(things.some(({ id }) => id === 'wheel-fl' || id === 'hub-fl')).toBe(false);
+    // a box of 4 mm in the middle of the wheel touches nothing of the tyre, through all of its travel
+    const inside = worked(
+      withBox({ xMm: centre[0], yMm: centre[1], zMm: centre[2], lengthMm: 4, widthMm: 4, heightMm: 4 }),
+    );
+    expect(
+      inside.near.some(({ a, b, contact }) => a.id === 'box' && b.of?.thing === 'wheel' && contact),
+    ).toBe(false);
+  });
+});
+
+describe('what touches', () => {
+  // over the tyre: it rises by the travel, to 40 + 40 mm at rest
+  const over = (gapMm: number, ...more: Patch) =>
+    withBox({ xMm: 0, yMm: centre[1], zMm: centre[2] + 40 + gapMm + 5, lengthMm: 200, widthMm: 6 }, ...more);
+  const pairOf = (document: BuildDocument) =>
+    worked(document).near.find(({ a, b }) => a.id === 'box' && b.id === 'front.left.wheel')!;
+
+  it('is found at the pose where it is the deepest, with the travel that is left', () => {
+    const document = over(12);
+    const pair = pairOf(document);
+    expect(pair.pose.travelMm.front).toBe(16);
+    // 12 mm of room, 16 of bump
+    expect(pair.signedMm).toBeCloseTo(-4, 0);
+    expect(pair.contact).toBe(true);
+    expect(Math.abs(freeTravelMm(document, pair)! - (12 - pair.wantedMm))).toBeLessThan(0.5);
+    expect(pairOf(over(40))).toBeUndefined();
+  });
+
+  it('is over in the check, cured by less travel, and silent once it is allowed', () => {
+    const document = over(12);
+    const found = check(document);
+    expect(found).toMatchObject({ state: 'over', value: 0, margin: 0, finding: { code: 'fit.meets' } });
+    const less = found.remedies.find(({ patch }) => patch.some(({ path }) => path.at(-1) === 'bumpMm'))!;
+    const cured = pairOf(applyPatch(document, less.patch));
+    expect(cured.signedMm).toBeGreaterThanOrEqual(cured.wantedMm - 0.05);
+    const allowed = applyPatch(document, [
+      { path: ['chassis', 'touching'], value: [{ id: 't', a: 'front.left.wheel', b: 'box' }] },
+    ]);
+    expect(pairOf(allowed).allowed).toBe(true);
+    expect(check(allowed).finding).not.toEqual(found.finding);
+  });
+
+  it('wants more beside what is hot and beside a wheel that wobbles', () => {
+    const plain = pairOf(over(18));
+    // half of what the rim moves in its bearings and joints on top
+    expect(plain.wantedMm).toBeGreaterThan(1.5);
+    const still = pairOf(over(18, { path: ['suspension', 'front', 'play'], value: undefined }));
+    expect(still.wantedMm).toBe(1.5);
+  });
+
+  it('stands against the wish over the ground', () => {
+    const low = withBox({ xMm: -140, zMm: 20, heightMm: 10 }, { path: ['chassis', 'groundMm'], value: 20 });
+    expect(worked(low).ground!.clearanceMm).toBeCloseTo(15, 9);
+    expect(check(low)).toMatchObject({ state: 'over', value: expect.closeTo(15, 9), limit: 20 });
+  });
+
+  it('waits for a corner', () => {
+    const bare = applyPatch(whole, [{ path: ['suspension'], value: {} }]);
+    expect(clearanceOf(bare)).toEqual({ ok: false, missing: ['suspension.front.corner'] });
+    expect(check(bare)).toBeUndefined();
+  });
+});

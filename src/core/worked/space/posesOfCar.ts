@@ -1,0 +1,74 @@
+import { CalcError } from '../../base/errors';
+import type { Motion } from '../../base/vec3';
+import type { BuildDocument } from '../../car/document/document';
+import { type End, ENDS } from '../../car/document/suspension';
+import { bodiesOfCorner, type PosedBodies } from '../../physics/clearance/poses';
+import { linkageOf } from '../../physics/corner/linkage';
+import { reaching } from '../../physics/corner/readings';
+import { arrivals } from '../../physics/corner/sweep';
+import { cornerOf, endOf, steers } from '../suspension/endOfBuild';
+import { bodyName, motionOnCar, SIDES } from './thingsOfCar';
+
+/** Shares of the way from rest to full bump, or to full droop. */
+const SHARES = [0, -0.5, -1, 0.25, 0.5, 0.75, 1] as const;
+
+/** Where both wheels of each end stand, and the rack. */
+export interface CarPose {
+  travelMm: Readonly<Record<End, number>>;
+  rackMm: number;
+}
+
+/** Every pose of the car in which something might meet: from rest to full droop and full bump, ahead and at both locks. */
+export function carPoses(document: BuildDocument): CarPose[] {
+  const travelAt = (share: number): CarPose['travelMm'] => {
+    const of = (end: End) => {
+      const { bumpMm = 0, droopMm = 0 } = document.suspension[end] ?? {};
+      return share < 0 ? share * droopMm : share * bumpMm;
+    };
+    return { front: of('front'), rear: of('rear') };
+  };
+  const front = endOf(document, 'front');
+  const lockMm = front.ok && steers(front.value.corner) ? front.value.lockMm : 0;
+  return SHARES.flatMap((share) =>
+    (lockMm > 0 ? [0, -lockMm, lockMm] : [0]).map((rackMm): CarPose => ({
+      travelMm: travelAt(share),
+      rackMm,
+    })),
+  );
+}
+
+/** The bodies of all drawn corners in a pose; those of a corner that does not reach it stay at rest. */
+export function bodiesIn(document: BuildDocument, { travelMm, rackMm }: CarPose): Map<string, Motion> {
+  const { wheelbaseMm = 0 } = document.chassis;
+  const found = new Map<string, Motion>();
+  for (const end of ENDS) {
+    const corner = cornerOf(document, end);
+    if (!corner.ok) continue;
+    const rack = end === 'front' && steers(corner.value) ? rackMm : 0;
+    for (const side of SIDES) {
+      // the right wheel is the mirror image, with the rack the other way
+      const own = side === 'left' || rack === 0 ? rack : -rack;
+      for (const [body, motion] of posedCorner(corner.value, travelMm[end], own))
+        found.set(bodyName(end, side, body), motionOnCar(motion, end, side, wheelbaseMm));
+    }
+  }
+  return found;
+}
+
+function posedCorner(
+  corner: Parameters<typeof bodiesOfCorner>[0],
+  travelMm: number,
+  rackMm: number,
+): ReadonlyMap<string, Motion> {
+  try {
+    const [arrived] = arrivals(reaching(linkageOf(corner)), [travelMm], [rackMm]);
+    return arrived && 'pose' in arrived.from ? bodiesOfCorner(corner, arrived.from.pose) : new Map();
+  } catch (error) {
+    if (!(error instanceof CalcError)) throw error;
+    return new Map();
+  }
+}
+
+/** The poses as the distances of bodies take them. */
+export const posedBodies = (document: BuildDocument, poses: readonly CarPose[]): PosedBodies[] =>
+  poses.map((pose, k) => ({ name: String(k), bodies: bodiesIn(document, pose) }));
