@@ -38,10 +38,14 @@ const SHOTS = [
     },
   },
   {
-    name: 'drive-place',
-    path: '/builds/marsh-hare/D/drive?view=place',
+    name: 'car-space',
+    path: '/builds/marsh-hare/D/chassis?view=space',
     size: BENCH,
-    act: (page) => page.getByTestId('place-drawing').waitFor(),
+    space: true,
+    act: async (page) => {
+      await page.getByTestId('car-space').locator('canvas').waitFor();
+      await page.waitForTimeout(2500);
+    },
   },
   {
     name: 'field-bench',

@@ -1,6 +1,10 @@
 import type { Finding } from '@/core/base/finding';
 import { expose, transfer } from 'comlink';
-import type { PartLies } from '@/core/car/parts/parts';
+import type { ChosenSurface } from '@/core/car/document/brief';
+import type { BuildDocument } from '@/core/car/document/document';
+import type { ChosenMaterial } from '@/core/car/material/material';
+import type { Part, PartLies } from '@/core/car/parts/parts';
+import { type LightestAsk, lightestOfPart } from '@/core/worked/parts/lightestOfPart';
 import { CalcError, refusal } from '@/core/base/errors';
 import { type Ailment, ailmentsOf, inMm, repaired, unitsFor } from '@/core/physics/solid/health';
 import { laidOnBed } from '@/core/physics/solid/bed';
@@ -69,6 +73,13 @@ const BREATH_MS = 60;
 const breath = () => new Promise<void>((resume) => setTimeout(resume, 0));
 
 const api = {
+  lightest: (
+    document: BuildDocument,
+    surface: ChosenSurface | undefined,
+    part: Part,
+    materials: readonly ChosenMaterial[],
+    ask: LightestAsk,
+  ) => told(() => lightestOfPart(document, surface, part, materials, ask)),
   /** Reads a file and keeps its mesh under a key. */
   read: (key: string, bytes: Uint8Array, name: string, unitMm: number): SeenMesh | Refusal =>
     told(() => {

@@ -65,6 +65,12 @@ test('a part from a few dimensions: what breaks it, and turned on the bed it hol
   // 85 · 20 · 25 / 6 / 40 = 177 N
   await expect(page.getByTestId('part-loads')).toContainText('177 N');
   await expect(row).toHaveAttribute('data-state', 'clear');
+  // the lightest of what is at hand holds twice, and is what the part becomes
+  await page.getByRole('button', { name: 'Find the lightest ear that holds' }).click();
+  await expect(page.getByTestId('lightest')).toContainText('limits it');
+  await page.getByTestId('lightest-table').getByRole('button', { name: 'take it' }).first().click();
+  const breaksAt = page.getByTestId('part-loads').getByRole('cell').nth(2);
+  await expect.poll(async () => Number.parseFloat(await breaksAt.innerText())).toBeGreaterThan(199);
   await saved(page);
 });
 

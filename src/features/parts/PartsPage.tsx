@@ -3,6 +3,8 @@
 import clsx from 'clsx';
 import frameCss from '@/ui/layout/frame.module.css';
 import { useState } from 'react';
+import Typography from '@mui/material/Typography';
+import { say } from '@/words/findings';
 import { useReader } from '@/ui/reader';
 import { inSentence } from '@/core/base/units/words';
 import { checkTitle } from '@/words/checks/names';
@@ -18,6 +20,7 @@ import { SurfaceSwitch } from '../frame/SurfaceSwitch';
 import { Bench, Readings } from '../frame/Guarded';
 import { ArmGives } from './ArmGives';
 import { DrawnHoles } from './mesh/DrawnHoles';
+import { LightestPart } from './LightestPart';
 import { MarginChart } from './MarginChart';
 import { PartAnswer } from './PartAnswer';
 import { PartBench } from './PartBench';
@@ -46,6 +49,7 @@ export function PartsPage() {
     : (weakest?.id.slice('parts.'.length) ?? document.parts.items[0]?.id);
   const part = document.parts.items.find(({ id }) => id === chosenId);
   const check = own.find(({ id }) => id === `parts.${chosenId}`);
+  const weaker = links.find(({ margin = Infinity }) => margin < (weakest?.margin ?? -Infinity));
   // a part that is being looked into stays, whichever becomes the weakest meanwhile
   const hold = () => {
     if (!part || partId === part.id) return;
@@ -75,6 +79,11 @@ export function PartsPage() {
           <PartAnswer weakest={weakest} />
           {own.length > 0 ? <SurfaceSwitch /> : null}
         </Ask>
+        {weaker?.finding ? (
+          <Typography data-testid="weaker-link">
+            A link is weaker still. {say(weaker.finding, reader)}
+          </Typography>
+        ) : null}
         {side === 'mesh' && part ? (
           <MeshSide key={part.id} part={part} />
         ) : (
@@ -89,6 +98,7 @@ export function PartsPage() {
         ) : null}
         {part && side === 'few' ? <DrawnHoles part={part} /> : null}
         {part && side === 'few' ? <StiffOrTough part={part} /> : null}
+        {part?.shape?.as === 'beam' && side === 'few' ? <LightestPart part={part} /> : null}
         {part?.kind === 'arm' && side === 'few' ? <ArmGives part={part} /> : null}
         <WorkingPanel
           fallback={

@@ -6,7 +6,11 @@ export const CHASSIS_LABELS: Readonly<Record<string, FieldLabel>> = {
   'chassis.touching.*': { label: 'May touch' },
   'chassis.touching.*.a': { label: 'One of what may touch' },
   'chassis.touching.*.b': { label: 'Other of what may touch' },
-  'chassis.groundMm': { label: 'Ground clearance wished', quantity: 'lengthMm', limits: { above: 0, to: 500 } },
+  'chassis.groundMm': {
+    label: 'Ground clearance wished',
+    quantity: 'lengthMm',
+    limits: { above: 0, to: 500 },
+  },
   'chassis.stepMm': { label: 'Climbs a step of', quantity: 'lengthMm', limits: { above: 0, to: 500 } },
   'chassis.rakeDeg': { label: 'Rake, nose down', quantity: 'angleDeg', limits: { from: -20, to: 20 } },
   'chassis.wheelbaseMm': { label: 'Wheelbase', quantity: 'lengthMm', limits: { above: 0, to: 5000 } },

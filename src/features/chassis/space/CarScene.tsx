@@ -34,7 +34,7 @@ export function CarScene(props: CarSceneProps) {
       >
         <Canvas
           frameloop="demand"
-          camera={{ position: [0.95 * reach, 0.78 * reach, 0.5 * reach], fov: 32, near: 1, far: 20 * reach }}
+          camera={{ position: [1.04 * reach, 0.86 * reach, 0.56 * reach], fov: 32, near: 1, far: 20 * reach }}
         >
           <ambientLight intensity={1.5} />
           <directionalLight position={[reach, 2 * reach, reach]} intensity={1.7} />
