@@ -26,6 +26,7 @@ import { enter } from '../session/waiting';
 import { crashStory } from '@/words/bench/crashWords';
 import { failuresOfCrash } from '@/core/worked/bench/crash';
 import { RanAtField } from './RanAt';
+import { ConditionReadings } from './instruments/ConditionReadings';
 import { OnTheCar } from './OnTheCar';
 import { usualCopies } from './onTheCar';
 import { Photos } from '../fields/Photos';
@@ -215,6 +216,7 @@ export function RunSheetForm({
           example={8}
           {...number('packVAfter')}
         />
+        <ConditionReadings onTake={(condition, value) => set({ [condition]: value })} />
         <QuantityField
           label="Extra weight on the car"
           quantity="massG"

@@ -19,10 +19,12 @@ import { useInstruments, useSerial } from './useInstruments';
 /** Connects what measures for a sheet; typing is always possible beside it. */
 export function Instruments({
   kind,
+  title,
   children,
 }: {
   /** All kinds where none is said. */
   kind?: InstrumentKind;
+  title?: string;
   /** What the sheet does with a device of that kind. */
   children(device: InstrumentReading | undefined): ReactNode;
 }) {
@@ -32,7 +34,10 @@ export function Instruments({
   const here = (kind ? [kind] : INSTRUMENT_KINDS).flatMap((one) => devicesOf(state, one));
   const name = kind ? INSTRUMENT_NAMES[kind] : 'instrument';
   return (
-    <Fold title={kind ? `From an instrument: ${name}` : 'From instruments'} open={connected !== 'off'}>
+    <Fold
+      title={title ?? (kind ? `From an instrument: ${name}` : 'From instruments')}
+      open={connected !== 'off'}
+    >
       {connected === 'on' || connected === 'connecting' ? (
         <Typography color="textSecondary" data-testid="instruments">
           {connected === 'connecting'

@@ -1,3 +1,5 @@
+import { Instruments, TakeReading } from '../instruments/Instruments';
+import { devicesOf } from '../instruments/instruments';
 import { TemperatureSeries } from '../instruments/TemperatureSeries';
 import sheetsCss from '@/features/field/sheets/sheets.module.css';
 import fieldsCss from '@/ui/fields.module.css';
@@ -24,6 +26,7 @@ import {
   WHEEL_TURNS,
   type WheelTurn,
 } from '@/core/car/records/report';
+import { useInstruments } from '../instruments/useInstruments';
 import { WHEELS } from '@/core/car/records/wheels';
 import { QuantityField } from '@/ui/QuantityField';
 import { newId } from '../../api';
@@ -103,6 +106,8 @@ function FreeMotors({ report, onChange }: SheetProps) {
   const { document } = useBuild();
   const places = motorPlaces(document.drive);
   const motors = report.motors ?? [];
+  const heard = useInstruments();
+  const [tachometer, meter] = [devicesOf(heard, 'tachometer')[0], devicesOf(heard, 'meter')[0]];
   const [typed, setTyped] = useState<Partial<Record<MotorPlace, Partial<FreeMotor>>>>({});
   const set = (place: MotorPlace, change: Partial<FreeMotor>) => {
     const { rpm, currentA } = { ...motors.find(({ id }) => id === place), ...typed[place], ...change };
@@ -141,6 +146,17 @@ function FreeMotors({ report, onChange }: SheetProps) {
           </div>
         );
       })}
+      <Instruments title="Read the motors off devices">
+        {() =>
+          places.map((place) => (
+            <Row key={place}>
+              {firstUp(MOTOR_PLACE_NAMES[place])}:{' '}
+              <TakeReading device={tachometer} field="rpm" onTake={(rpm) => set(place, { rpm })} />{' '}
+              <TakeReading device={meter} field="a" onTake={(currentA) => set(place, { currentA })} />
+            </Row>
+          ))
+        }
+      </Instruments>
     </>
   );
 }
