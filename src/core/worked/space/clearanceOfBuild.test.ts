@@ -4,6 +4,7 @@ import type { BuildDocument } from '../../car/document/document';
 import { poseCorner } from '../../physics/corner/posed';
 import { whole } from '../../fixtures/suspended';
 import { evaluateBuild } from '../../verdict/evaluate';
+import { tyreSpin } from '../../physics/tyres/tyreSpin';
 import { cornerOf } from '../suspension/endOfBuild';
 import { clearanceOf, freeTravelMm } from './clearanceOfBuild';
 import { bodiesIn } from './posesOfCar';
@@ -77,6 +78,37 @@ describe('the car in space', () => {
     expect(
       inside.near.some(({ a, b, contact }) => a.id === 'box' && b.of?.thing === 'wheel' && contact),
     ).toBe(false);
+  });
+});
+
+describe('a tyre in space', () => {
+  it('is as large as it grows to at the wished speed', () => {
+    const outer = (document: BuildDocument) => {
+      const { forms } = thingsOf(document).find(({ id }) => id === 'front.left.wheel')!;
+      return Math.max(
+        ...forms.map((form) =>
+          form.kind === 'capsule'
+            ? Math.hypot(
+                (form.fromMm[0] + form.toMm[0]) / 2 - centre[0],
+                (form.fromMm[2] + form.toMm[2]) / 2 - centre[2],
+              ) + form.radiusMm
+            : 0,
+        ),
+      );
+    };
+    const make = { kind: 'foam', radiusMm: 40, hold: 'bonded', rimRadiusMm: 24, widthMm: 26 } as const;
+    const soft = applyPatch(whole, [
+      { path: ['drive', 'tyre', 'ring'], value: 'foam' },
+      { path: ['drive', 'tyreHold'], value: { by: 'bonded', rimRadiusMm: 24, widthMm: 26 } },
+      { path: ['brief', 'targetMps'], value: 40 },
+    ]);
+    const still = outer(applyPatch(soft, [{ path: ['brief', 'targetMps'], value: undefined }]));
+    expect(still).toBeCloseTo(40, 1);
+    // the wheel turns as fast as its grown tread rolls at that speed
+    let rpm = 0;
+    for (let k = 0; k < 40; k++) rpm = (40 * 60_000) / (Math.PI * tyreSpin({ ...make, rpm }).diameterMm!);
+    expect(outer(soft) - still).toBeCloseTo(tyreSpin({ ...make, rpm }).diameterMm! / 2 - 40, 2);
+    expect(outer(soft)).toBeGreaterThan(40.2);
   });
 });
 

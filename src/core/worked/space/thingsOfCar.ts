@@ -3,7 +3,9 @@ import type { BuildDocument } from '../../car/document/document';
 import { type End, ENDS, type SuspensionEnd } from '../../car/document/suspension';
 import { tyreAt, tyreKeys } from '../../car/tyres/tyres';
 import { CAR, type Form, type ShapeClass } from '../../physics/clearance/definition';
+import { factorAt } from '../../physics/motion/plant';
 import type { Corner } from '../../physics/corner/corner';
+import { grownOf, makeAt } from '../tyres/tyreMake';
 import { bodiesOf, REST } from '../chassis/bodiesOfBuild';
 import { cornerOf } from '../suspension/endOfBuild';
 
@@ -189,7 +191,13 @@ function rollerOf(
   };
 }
 
-/** A tyre as round pieces side by side round its rim, so that what stands inside the rim is free. */
+/** How much larger a tyre is at the wished speed, where its make is known. */
+function growthOf({ drive, brief }: BuildDocument, end: End): number {
+  const make = makeAt(drive, end);
+  return make.ok && brief.targetMps !== undefined ? factorAt(grownOf(make.value), brief.targetMps) : 1;
+}
+
+/** A tyre at the wished speed as round pieces side by side round its rim, so that what stands inside the rim is free. */
 function tyreForms(
   document: BuildDocument,
   end: End,
@@ -197,12 +205,13 @@ function tyreForms(
   at: (place: Vec3) => Vec3,
 ): ThingForm[] {
   const { drive } = document;
-  const { wheelCentre, tyreRadiusMm, staticCamberDeg, staticToeDeg } = corner;
+  const { wheelCentre, staticCamberDeg, staticToeDeg } = corner;
   if (!tyreAt(drive, end)) return [];
+  const tyreRadiusMm = corner.tyreRadiusMm * growthOf(document, end);
   const hold = drive[tyreKeys(drive, end).hold];
-  const rimMm = Math.min(hold?.rimRadiusMm ?? RIM_SHARE * tyreRadiusMm, 0.95 * tyreRadiusMm);
+  const rimMm = Math.min(hold?.rimRadiusMm ?? RIM_SHARE * corner.tyreRadiusMm, 0.95 * corner.tyreRadiusMm);
   const radiusMm = (tyreRadiusMm - rimMm) / 2;
-  const half = Math.max(0, tyreWidthMm(document, end, tyreRadiusMm) / 2 - radiusMm);
+  const half = Math.max(0, tyreWidthMm(document, end, corner.tyreRadiusMm) / 2 - radiusMm);
   const [g, d] = [staticCamberDeg, staticToeDeg].map((deg) => (deg * Math.PI) / 180) as [number, number];
   const out = outOf(corner);
   const forward: Vec3 = [Math.cos(d), -Math.sin(d), 0];
