@@ -56,7 +56,7 @@ export function ChassisPage() {
         {side === 'air' ? (
           <AirSide />
         ) : side === 'space' ? (
-          <SpaceSide chosen={chosen} onChoose={choose} />
+          <SpaceSide onChoose={choose} />
         ) : (
           <LayoutSide bodies={bodies} chosen={chosen} onChoose={choose} />
         )}

@@ -37,3 +37,12 @@ export function roomAnswer(near: readonly NearThings[], things: number, reader: 
     ? `${firstUp(one)} comes within ${mm(signedMm)} of ${other}${where}; ${mm(wantedMm)} are wanted.`
     : `Nothing touches: the nearest are ${one} and ${other}, ${mm(signedMm)} apart${where}.`;
 }
+
+/** How far two things are apart. */
+export const pickedWords = (a: SaidThing, b: SaidThing, signedMm: number, reader: Reader): string => {
+  const mm = formatText(Math.abs(signedMm), 'lengthMm', reader, 3);
+  const [one, other] = [firstUp(thingWords(a)), thingWords(b)];
+  return signedMm >= 0
+    ? `${one} and ${other} are ${mm} apart there.`
+    : `${one} lies ${mm} deep in ${other} there.`;
+};

@@ -6,7 +6,7 @@ import { whole } from '../../fixtures/suspended';
 import { evaluateBuild } from '../../verdict/evaluate';
 import { tyreSpin } from '../../physics/tyres/tyreSpin';
 import { cornerOf } from '../suspension/endOfBuild';
-import { clearanceOf, freeTravelMm } from './clearanceOfBuild';
+import { apartIn, clearanceOf, freeTravelMm } from './clearanceOfBuild';
 import { bodiesIn } from './posesOfCar';
 import { thingsOf } from './thingsOfCar';
 
@@ -156,6 +156,36 @@ describe('what touches', () => {
     const low = withBox({ xMm: -140, zMm: 20, heightMm: 10 }, { path: ['chassis', 'groundMm'], value: 20 });
     expect(worked(low).ground!.clearanceMm).toBeCloseTo(15, 9);
     expect(check(low)).toMatchObject({ state: 'over', value: expect.closeTo(15, 9), limit: 20 });
+  });
+
+  it('is measured between any two things in any pose', () => {
+    const two = applyPatch(withBox({ xMm: -100, yMm: 0, zMm: 60 }), [
+      {
+        path: ['chassis', 'bodies', 'other'],
+        value: {
+          id: 'other',
+          name: 'Other',
+          massG: 5,
+          xMm: -150,
+          yMm: 0,
+          zMm: 60,
+          lengthMm: 10,
+          widthMm: 10,
+          heightMm: 10,
+        },
+      },
+    ]);
+    const of = (id: string) => thingsOf(two).find((one) => one.id === id)!;
+    const at = (mm: number) => ({ travelMm: { front: mm, rear: mm }, rackMm: 0 });
+    // 50 between the middles, 15 and 5 of them theirs
+    expect(apartIn(two, of('box'), of('other'), at(0))).toBeCloseTo(30, 5);
+    expect(apartIn(two, of('box'), of('other'), at(12))).toBeCloseTo(30, 5);
+    const over = withBox({ xMm: 0, yMm: centre[1], zMm: centre[2] + 40 + 35, lengthMm: 200, widthMm: 6 });
+    const [box, wheel] = ['box', 'front.left.wheel'].map((id) =>
+      thingsOf(over).find((one) => one.id === id)!,
+    );
+    const [rest, up] = [0, 10].map((mm) => apartIn(over, box!, wheel!, at(mm)));
+    expect(rest! - up!).toBeCloseTo(10, 0);
   });
 
   it('waits for a corner', () => {

@@ -121,6 +121,16 @@ function workOut(document: BuildDocument): Assembled<ClearanceOfBuild> {
   };
 }
 
+/** How far two things are apart in a pose, mm; less than nothing by how deep they lie in each other. */
+export function apartIn(document: BuildDocument, a: Thing, b: Thing, pose: CarPose): number {
+  const near = nearestOver(
+    posedBodies(document, [pose]),
+    [a.body, compoundOf(a.forms)],
+    [b.body, compoundOf(b.forms)],
+  );
+  return near!.signedMm;
+}
+
 const HALVINGS = 14;
 
 /** Travel of an end up to which two things stay as far apart as wanted, on the way from rest to full bump, or droop, mm. */
@@ -131,14 +141,12 @@ export function freeTravelMm(
   const end = (a.of ?? b.of)?.end;
   if (!end) return undefined;
   const whole = pose.travelMm[end];
-  const [bodyA, bodyB] = [compoundOf(a.forms), compoundOf(b.forms)];
   const isFree = (share: number) => {
     const there = {
       ...pose,
       travelMm: { front: share * pose.travelMm.front, rear: share * pose.travelMm.rear },
     };
-    const near = nearestOver(posedBodies(document, [there]), [a.body, bodyA], [b.body, bodyB]);
-    return near === undefined || near.signedMm >= wantedMm;
+    return apartIn(document, a, b, there) >= wantedMm;
   };
   if (!isFree(0)) return undefined;
   let [free, not] = [0, 1];

@@ -19,12 +19,12 @@ export function CarScene(props: CarSceneProps) {
   const [able] = useState(hasWebGl);
   const [ink] = useState(inkOf);
   if (!able) return <CarStill {...props} />;
-  const { things, bodies, marked, chosen, onChoose, wheelbaseMm } = props;
+  const { things, bodies, marked, picked, onPick, wheelbaseMm } = props;
   const reach = 1.25 * wheelbaseMm;
   return (
     <Box component="figure" className={chartsCss.chart} sx={{ width: '100%' }} data-testid="car-space">
       <figcaption>
-        <span>In space: drag to turn, wheel to come nearer, click a thing for its place</span>
+        <span>In space: drag to turn, wheel to come nearer, click two things for the way between them</span>
       </figcaption>
       <Box
         style={{ height: HEIGHT_PX }}
@@ -39,7 +39,7 @@ export function CarScene(props: CarSceneProps) {
           <ambientLight intensity={1.5} />
           <directionalLight position={[reach, 2 * reach, reach]} intensity={1.7} />
           <Orbit target={[0, 40, -wheelbaseMm / 2]} pan />
-          <Redraw by={bodies} also={marked} />
+          <Redraw by={bodies} also={picked} />
           <group matrixAutoUpdate={false} matrix={TO_SCENE}>
             {things.map((thing) => (
               <ThingMesh
@@ -47,9 +47,13 @@ export function CarScene(props: CarSceneProps) {
                 thing={thing}
                 motion={bodies.get(thing.body) ?? STILL}
                 colour={
-                  marked.has(thing.id) ? ink.rust : chosen === thing.id ? ink.moss : colourOf(thing, ink)
+                  marked.has(thing.id)
+                    ? ink.rust
+                    : picked.includes(thing.id)
+                      ? ink.moss
+                      : colourOf(thing, ink)
                 }
-                onChoose={() => onChoose(thing.id)}
+                onPick={() => onPick(thing.id)}
               />
             ))}
           </group>
@@ -74,15 +78,15 @@ function colourOf({ of, class: kind }: Thing, ink: Ink): string {
 }
 
 function ThingMesh({
-  thing: { forms, of, roller },
+  thing: { forms, roller },
   motion: { rows, shift },
   colour,
-  onChoose,
+  onPick,
 }: {
   thing: Thing;
   motion: Motion;
   colour: string;
-  onChoose(): void;
+  onPick(): void;
 }) {
   const matrix = useMemo(
     () => new Matrix4().set(...rows[0], shift[0], ...rows[1], shift[1], ...rows[2], shift[2], 0, 0, 0, 1),
@@ -94,7 +98,7 @@ function ThingMesh({
       matrix={matrix}
       onClick={(event) => {
         event.stopPropagation();
-        if (!of) onChoose();
+        onPick();
       }}
     >
       {roller ? (

@@ -8,8 +8,9 @@ export interface CarSceneProps {
   bodies: ReadonlyMap<string, Motion>;
   /** Things that meet, or are the nearest. */
   marked: ReadonlySet<string>;
-  chosen: string | undefined;
-  onChoose(id: string): void;
+  /** What was clicked last, two at the most. */
+  picked: readonly string[];
+  onPick(id: string): void;
   wheelbaseMm: number;
 }
 

@@ -16,11 +16,12 @@ import dynamic from 'next/dynamic';
 import { useState } from 'react';
 import { formatNumber, formatText } from '@/core/base/units/formatQuantity';
 import { saidThing } from '@/core/verdict/chassis/clearance.check';
-import type { NearThings } from '@/core/worked/space/clearanceOfBuild';
+import { apartIn, type NearThings } from '@/core/worked/space/clearanceOfBuild';
 import { bodiesIn, type CarPose } from '@/core/worked/space/posesOfCar';
+import type { Thing } from '@/core/worked/space/thingsOfCar';
 import { QuantitySlider } from '@/ui/QuantitySlider';
 import { useReader } from '@/ui/reader';
-import { roomAnswer, thingWords } from '@/words/checks/things';
+import { pickedWords, roomAnswer, thingWords } from '@/words/checks/things';
 import { firstUp } from '@/words/lists';
 import { workerOf } from '@/workers/clients';
 import { newId } from '../../api';
@@ -34,8 +35,31 @@ const CarScene = dynamic(() => import('./CarScene').then(({ CarScene: Scene }) =
   loading: () => <Box sx={{ height: 430 }} />,
 });
 
+/** How far the two things that were picked last are apart where they stand. */
+function Picked({
+  things,
+  picked,
+  pose,
+}: {
+  things: readonly Thing[];
+  picked: readonly string[];
+  pose: CarPose;
+}) {
+  const { document } = useBuild();
+  const { reader } = useReader();
+  const [a, b] = picked.map((id) => things.find((one) => one.id === id));
+  if (!a) return null;
+  return (
+    <Typography data-testid="picked">
+      {b
+        ? pickedWords(saidThing(a), saidThing(b), apartIn(document, a, b, pose), reader)
+        : `${firstUp(thingWords(saidThing(a)))}: pick another thing, and how far they are apart stands here.`}
+    </Typography>
+  );
+}
+
 /** The whole car in space, and what of it comes near what when it moves. */
-export function SpaceSide({ chosen, onChoose }: { chosen: string | undefined; onChoose(id: string): void }) {
+export function SpaceSide({ onChoose }: { onChoose(id: string): void }) {
   const { document, edit, closed } = useBuild();
   const { reader } = useReader();
   const worked = useWorked(() => workerOf('suspension').clearance(document), [document]);
@@ -43,6 +67,7 @@ export function SpaceSide({ chosen, onChoose }: { chosen: string | undefined; on
   const counted = found?.near.filter(({ allowed, moves, contact }) => !allowed && (moves || contact)) ?? [];
   const worst = counted[0];
   const [shown, show] = useState<CarPose>();
+  const [picked, pick] = useState<readonly string[]>([]);
   const pose = shown ?? worst?.pose ?? { travelMm: { front: 0, rear: 0 }, rackMm: 0 };
   const bodies = bodiesIn(document, pose);
   const marked = new Set(worst && worst.signedMm < worst.wantedMm + 1e-9 ? [worst.a.id, worst.b.id] : []);
@@ -93,8 +118,11 @@ export function SpaceSide({ chosen, onChoose }: { chosen: string | undefined; on
           things={found.things}
           bodies={bodies}
           marked={marked}
-          chosen={chosen}
-          onChoose={onChoose}
+          picked={picked}
+          onPick={(id) => {
+            pick(picked.includes(id) ? picked.filter((one) => one !== id) : [...picked, id].slice(-2));
+            if (document.chassis.bodies?.some((body) => body.id === id)) onChoose(id);
+          }}
           wheelbaseMm={document.chassis.wheelbaseMm ?? 250}
         />
         <Box sx={{ display: 'flex', flexWrap: 'wrap', columnGap: 4, maxWidth: 620 }}>
@@ -123,6 +151,7 @@ export function SpaceSide({ chosen, onChoose }: { chosen: string | undefined; on
             </Box>
           ) : null}
         </Box>
+        <Picked things={found.things} picked={picked} pose={pose} />
         {ground ? (
           <Typography data-testid="ground">
             {mm(ground.clearanceMm)} free over the ground, approach{' '}
