@@ -100,7 +100,7 @@ import { partLightest } from './physics/strength/lightest';
 import { partLightestSchema } from './physics/strength/lightest.schema';
 import { clearanceCheck } from './physics/clearance/check';
 import { clearanceCheckSchema } from './physics/clearance/clearance.schema';
-import { linksForces } from './physics/links/forces';
+import { linksForces } from './physics/links/linksForces';
 import { linksForcesSchema } from './physics/links/links.schema';
 import { landingImpactSchema } from './physics/loads/loads.schema';
 import { sectionPrinted } from './physics/strength/printedSection';

@@ -50,6 +50,14 @@ export function CarActs({ car }: { car: GarageCar }) {
           >
             what to do next
           </Button>
+          <Button
+            component={Link}
+            variant="text"
+            href={`/builds/${car.id}/${car.revision.letter}/chassis?view=space`}
+            aria-label={`The car in space, ${car.name}`}
+          >
+            in space
+          </Button>
           <Button variant="text" onClick={() => setAct('rename')}>
             rename
           </Button>

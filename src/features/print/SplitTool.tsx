@@ -1,3 +1,4 @@
+import '@/words/later/bringIn';
 import { Row } from '@/ui/layout/Row';
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';

@@ -1,5 +1,6 @@
 'use client';
 
+import '@/words/later/bringIn';
 import { Page } from '@/ui/layout/Page';
 import Typography from '@mui/material/Typography';
 import Box from '@mui/material/Box';

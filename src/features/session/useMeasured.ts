@@ -1,3 +1,4 @@
+import '@/words/later/bringIn';
 import { useEffect, useMemo, useState } from 'react';
 import type { BuildDocument } from '@/core/car/document/document';
 import type { PartLies } from '@/core/car/parts/parts';

@@ -3,6 +3,16 @@ import { BENCH_REFUSALS } from './benchRefusals';
 import { FASTENER_REFUSALS, LIGHTEST_NOTES, LIGHTEST_REFUSALS, LINK_NOTES, LINK_REFUSALS } from './linkWords';
 import { CLEARANCE_NOTES, CLEARANCE_REFUSALS } from './clearanceWords';
 import { MAKING_REFUSALS } from './makingRefusals';
+import {
+  MESH_FILE_REFUSALS,
+  THREE_MF_REFUSALS,
+  OBJ_REFUSALS,
+  STL_REFUSALS,
+  FEM_REFUSALS,
+  EXTRUDE_REFUSALS,
+  SECTIONS_REFUSALS,
+  SPLIT_REFUSALS,
+} from '../refusals/meshes';
 import { TRANSMISSION_NOTES } from './transmissionNotes';
 
 /** Words of findings and refusals that no page of a build shows at first, so that none of them fetches these. */
@@ -20,4 +30,12 @@ export const LATER_REFUSALS = {
   ...LIGHTEST_REFUSALS,
   ...FASTENER_REFUSALS,
   ...MAKING_REFUSALS,
+  ...MESH_FILE_REFUSALS,
+  ...THREE_MF_REFUSALS,
+  ...OBJ_REFUSALS,
+  ...STL_REFUSALS,
+  ...FEM_REFUSALS,
+  ...EXTRUDE_REFUSALS,
+  ...SECTIONS_REFUSALS,
+  ...SPLIT_REFUSALS,
 };

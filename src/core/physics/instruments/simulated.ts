@@ -29,12 +29,19 @@ const TYRE = {
   hoopModulusMpa: 3.1,
 } as const;
 
+const known = new Map<number, number>();
+function grown(rpm: number): number {
+  const diameterMm = known.get(rpm) ?? tyreSpin({ ...TYRE, rpm }).diameterMm!;
+  known.set(rpm, diameterMm);
+  return diameterMm;
+}
+
 /** The car of the demo, as its builder knows it. */
 export const DEMO_CAR: SimulatedCar = {
   speedMps: 8.9,
   distanceM: 20,
   mostRpm: 9000,
-  diameterMm: (rpm) => tyreSpin({ ...TYRE, rpm }).diameterMm!,
+  diameterMm: grown,
   massG: 1550,
   hotC: 60,
   ambientC: 18,

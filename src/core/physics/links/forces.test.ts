@@ -4,7 +4,7 @@ import type { HingePinCorner, WishboneCorner } from '../corner/corner';
 import { poseCorner } from '../corner/posed';
 import { hingePins, loads, rocker, rods, trailing, unsteered, wishbones } from '../../fixtures/forcedCorners';
 import type { LinksForcesInput, RodsCorner } from './definition';
-import { linksForces } from './forces';
+import { linksForces } from './linksForces';
 
 const worked = (input: LinksForcesInput) => linksForces(input);
 const moved = [

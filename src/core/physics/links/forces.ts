@@ -15,10 +15,8 @@ import type {
   LoadForces,
   WheelLoad,
 } from './definition';
-import { armsMechanism, type Mechanism } from './mechanism';
-import { rodsMechanism } from './rods';
+import type { Mechanism } from './mechanism';
 import { about, CHASSIS, type Held, heldBy, type Hold, type Wrench, wrenchAt } from './statics';
-import { trailingArmMechanism } from './trailingArm';
 import { stallN, usualLoads } from './wheelLoads';
 import { worstJointsOf, worstOf } from './worst';
 
@@ -40,18 +38,11 @@ declare module '../../base/errors' {
 
 const STILL_RATIO = 1e-6;
 
-/**
- * What a load on the left wheel does to links, joints and chassis, wherever the wheel stands: static, massless bodies
- * without friction, six equations each.
- *
- * @returns N, the car's axes; stations by rack, then by travel, in the order given
- * @throws CalcError at `loads` without any, at `corner.…` for a corner that is not held in one way
- * @see Hibbeler, Statics, ch. 5 and 6; Milliken, Race Car Vehicle Dynamics, ch. 17
- */
-export function linksForces(input: LinksForcesInput): LinksForcesResult {
+/** Forces in the links of a corner that is taken apart; what refuses the corner itself comes after a missing load. */
+export function forcesIn(mechanismOf: () => Mechanism, input: LinksForcesInput): LinksForcesResult {
   const { corner, loads = [], standard, travelMm = [0], rackMm = [0] } = input;
   if (loads.length === 0 && !standard) throw refusal('loads', 'links.noLoad');
-  const mechanism = mechanismOf(corner);
+  const mechanism = mechanismOf();
   const turned = rackMm.findIndex((rack) => rack !== 0);
   if (turned >= 0 && !mechanism.steers) throw refusal(`rackMm.${turned}`, 'links.rackFixed');
   const rest = atRest(mechanism.posable);
@@ -115,17 +106,6 @@ export function linksForces(input: LinksForcesInput): LinksForcesResult {
     findings,
     notes,
   };
-}
-
-function mechanismOf(corner: ForcedCorner): Mechanism {
-  switch (corner.kind) {
-    case 'links':
-      return rodsMechanism(corner);
-    case 'trailingArm':
-      return trailingArmMechanism(corner);
-    default:
-      return armsMechanism(corner);
-  }
 }
 
 /** How the damper shortens with the travel. */

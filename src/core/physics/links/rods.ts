@@ -1,5 +1,6 @@
 import { refusal } from '../../base/errors';
-import { determinant, singularValues, solveLinear } from '../../base/numeric/linear';
+import { determinant, solveLinear } from '../../base/numeric/linear';
+import { singularValues } from '../../base/numeric/singular';
 import {
   add,
   after,

@@ -1,7 +1,7 @@
 import { CalcError } from '../../base/errors';
 import { loads, rods, trailing, wishbones } from '../../fixtures/forcedCorners';
 import type { LinksForcesInput } from './definition';
-import { linksForces } from './forces';
+import { linksForces } from './linksForces';
 
 describe('a corner that is not held in one way', () => {
   it('names what is missing, double or stuck', () => {

@@ -4,13 +4,10 @@ import type { BuildDocument } from '../../car/document/document';
 import type { Found, Proposal } from '../engine/check';
 import { defineCheck } from '../engine/check';
 import { clearanceOf, freeTravelMm, type NearThings } from '../../worked/space/clearanceOfBuild';
-import type { LinkThing, Thing } from '../../worked/space/thingsOfCar';
+import { saidThing, type SaidThing } from '../../worked/space/said';
+import type { LinkThing } from '../../worked/space/thingsOfCar';
 import { USUAL_ACROSS } from '../../worked/space/thingsOfCar';
-import type { End } from '../../car/document/suspension';
 import { clearanceFace } from './clearance.face';
-
-/** A thing as a sentence names it: a component by its own name, the rest by where it is. */
-export type SaidThing = { name: string } | { thing: LinkThing; end: End };
 
 declare module '../../base/finding' {
   interface FindingFacts {
@@ -36,9 +33,6 @@ declare module '../../base/finding' {
     'fit.step': { step: Measure; wish: Measure };
   }
 }
-
-export const saidThing = ({ name, of, id }: Thing): SaidThing =>
-  of ? { thing: of.thing, end: of.end } : { name: name ?? id };
 
 /** What is apart by more than it wants by so much counts as free. */
 const MOST_MARGIN = 9.99;

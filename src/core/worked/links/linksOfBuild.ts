@@ -6,7 +6,8 @@ import type { BuildDocument } from '../../car/document/document';
 import type { End } from '../../car/document/suspension';
 import { tyreAt } from '../../car/tyres/tyres';
 import type { LinksForcesResult, StandardLoads, WorstAt } from '../../physics/links/definition';
-import { linksForces } from '../../physics/links/forces';
+import { forcesIn } from '../../physics/links/forces';
+import { armsMechanism } from '../../physics/links/mechanism';
 import type { LoadCasesInput, LoadCasesResult } from '../../physics/strength/loadCases';
 import { frictionOf } from '../motion/tyreOfRun';
 import { endOf, steers, travelsOver } from '../suspension/endOfBuild';
@@ -45,7 +46,7 @@ function workOut(
   try {
     return {
       ok: true,
-      value: linksForces({
+      value: forcesIn(() => armsMechanism(corner), {
         corner,
         travelMm: travelsOver(droopMm, bumpMm, STATIONS),
         rackMm: steers(corner) && lockMm > 0 ? [-lockMm, 0, lockMm] : [0],

@@ -1,5 +1,6 @@
 'use client';
 
+import '@/words/later/bringIn';
 import { dimmedWhen } from '@/ui/layout/dimmedWhen';
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';

@@ -1,5 +1,6 @@
 'use client';
 
+import '@/words/later/bringIn';
 import Box from '@mui/material/Box';
 import { FileDrop } from '@/ui/controls/FileDrop';
 import { Note } from '@/ui/controls/Note';

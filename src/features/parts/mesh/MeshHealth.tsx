@@ -1,5 +1,6 @@
 'use client';
 
+import '@/words/later/bringIn';
 import { Row } from '@/ui/layout/Row';
 import { Note } from '@/ui/controls/Note';
 import Button from '@mui/material/Button';

@@ -1,3 +1,4 @@
+import '@/words/later/bringIn';
 import { useEffect, useState } from 'react';
 import type { PartMesh } from '@/core/car/parts/parts';
 import type { SeenMesh } from '@/workers/parts.worker';

@@ -1,3 +1,4 @@
+import '@/words/later/bringIn';
 import { proxy } from 'comlink';
 import { useMemo, useRef, useState } from 'react';
 import type { ChosenSurface } from '@/core/car/document/brief';

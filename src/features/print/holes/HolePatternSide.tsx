@@ -1,5 +1,6 @@
 'use client';
 
+import '@/words/later/bringIn';
 import { dimmedWhen } from '@/ui/layout/dimmedWhen';
 import { Page } from '@/ui/layout/Page';
 import clsx from 'clsx';
