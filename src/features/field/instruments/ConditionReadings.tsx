@@ -1,6 +1,7 @@
 import { Row } from '@/ui/layout/Row';
 import { devicesOf } from './instruments';
-import { Instruments, TakeReading } from './Instruments';
+import { TakeReading } from './Instruments';
+import { OffDevices } from './OffDevices';
 import { useInstruments } from './useInstruments';
 
 export type ConditionRead = 'ambientC' | 'packVBefore' | 'packVAfter';
@@ -10,24 +11,19 @@ export function ConditionReadings({ onTake }: { onTake(condition: ConditionRead,
   const state = useInstruments();
   const [thermometer, meter] = [devicesOf(state, 'thermometer')[0], devicesOf(state, 'meter')[0]];
   return (
-    <Instruments title="Read the conditions off devices">
-      {() => (
-        <>
-          {thermometer ? (
-            <Row>
-              Air:{' '}
-              <TakeReading device={thermometer} field="c" onTake={(value) => onTake('ambientC', value)} />
-            </Row>
-          ) : null}
-          {meter ? (
-            <Row>
-              Pack before:{' '}
-              <TakeReading device={meter} field="v" onTake={(value) => onTake('packVBefore', value)} /> after:{' '}
-              <TakeReading device={meter} field="v" onTake={(value) => onTake('packVAfter', value)} />
-            </Row>
-          ) : null}
-        </>
-      )}
-    </Instruments>
+    <OffDevices title="Read the conditions off devices">
+      {thermometer ? (
+        <Row>
+          Air: <TakeReading device={thermometer} field="c" onTake={(value) => onTake('ambientC', value)} />
+        </Row>
+      ) : null}
+      {meter ? (
+        <Row>
+          Pack before:{' '}
+          <TakeReading device={meter} field="v" onTake={(value) => onTake('packVBefore', value)} /> after:{' '}
+          <TakeReading device={meter} field="v" onTake={(value) => onTake('packVAfter', value)} />
+        </Row>
+      ) : null}
+    </OffDevices>
   );
 }

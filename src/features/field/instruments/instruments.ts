@@ -32,11 +32,15 @@ interface Serial {
 
 /** What this device hears of its instruments; one for all sheets, so that a connection outlives a sheet. */
 let state = OFF;
+/** What pages were shown last: readings come faster than a page should be drawn. */
+let shown = OFF;
+let due: ReturnType<typeof setTimeout> | undefined;
+const SHOWN_EVERY_MS = 120;
 let stop: (() => void) | undefined;
 const watchers = new Set<() => void>();
 const listeners = new Set<(reading: InstrumentReading) => void>();
 
-export const instrumentState = (): InstrumentState => state;
+export const instrumentState = (): InstrumentState => shown;
 export const noInstruments = (): InstrumentState => OFF;
 export function watchInstruments(watcher: () => void): () => void {
   watchers.add(watcher);
@@ -50,7 +54,16 @@ export function listen(listener: (reading: InstrumentReading) => void): () => vo
 }
 
 function become(next: Partial<InstrumentState>): void {
+  const turned = next.connected !== undefined && next.connected !== state.connected;
   state = { ...state, ...next };
+  if (turned) show();
+  else due ??= setTimeout(show, SHOWN_EVERY_MS);
+}
+
+function show(): void {
+  clearTimeout(due);
+  due = undefined;
+  shown = state;
   for (const watcher of watchers) watcher();
 }
 

@@ -1,4 +1,5 @@
-import { Instruments, TakeReading } from '../instruments/Instruments';
+import { TakeReading } from '../instruments/Instruments';
+import { OffDevices } from '../instruments/OffDevices';
 import { devicesOf } from '../instruments/instruments';
 import { TemperatureSeries } from '../instruments/TemperatureSeries';
 import sheetsCss from '@/features/field/sheets/sheets.module.css';
@@ -146,17 +147,17 @@ function FreeMotors({ report, onChange }: SheetProps) {
           </div>
         );
       })}
-      <Instruments title="Read the motors off devices">
-        {() =>
-          places.map((place) => (
-            <Row key={place}>
-              {firstUp(MOTOR_PLACE_NAMES[place])}:{' '}
-              <TakeReading device={tachometer} field="rpm" onTake={(rpm) => set(place, { rpm })} />{' '}
-              <TakeReading device={meter} field="a" onTake={(currentA) => set(place, { currentA })} />
-            </Row>
-          ))
-        }
-      </Instruments>
+      <OffDevices title="Read the motors off devices">
+        {tachometer || meter
+          ? places.map((place) => (
+              <Row key={place}>
+                {firstUp(MOTOR_PLACE_NAMES[place])}:{' '}
+                <TakeReading device={tachometer} field="rpm" onTake={(rpm) => set(place, { rpm })} />{' '}
+                <TakeReading device={meter} field="a" onTake={(currentA) => set(place, { currentA })} />
+              </Row>
+            ))
+          : null}
+      </OffDevices>
     </>
   );
 }
