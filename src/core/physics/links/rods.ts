@@ -21,7 +21,7 @@ import type { Pose } from '../corner/linkage';
 import type { RodLink, RodsCorner } from './definition';
 import type { Mechanism } from './mechanism';
 import { CHASSIS, type Hold } from './statics';
-import { refuseShort, standOf } from './wheel';
+import { damperHold, refuseShort, standOf } from './wheel';
 
 /** What an upright that is not held can still do. */
 export const FREE_WAYS = ['x', 'y', 'z', 'roll', 'pitch', 'yaw'] as const;
@@ -212,16 +212,7 @@ export function rodsMechanism(corner: RodsCorner): Mechanism {
         to: 0,
         innerName: link.id,
       })),
-      {
-        kind: 'rod',
-        member: 'damper',
-        inner: damper.inner,
-        outer: carry(upright, damper.outer),
-        from: CHASSIS,
-        to: 0,
-        innerName: 'damperInner',
-        outerName: 'damperOuter',
-      },
+      damperHold(damper, upright),
     ],
     stand: standOf(corner),
     damperMm: ({ upright }) => distance(damper.inner, carry(upright, damper.outer)),

@@ -3,7 +3,7 @@ import { carry, cross, distance, rotationAbout, subtract, unit } from '../../bas
 import type { TrailingArmCorner } from './definition';
 import type { Mechanism } from './mechanism';
 import { CHASSIS } from './statics';
-import { refuseShort, standOf } from './wheel';
+import { damperHold, refuseShort, standOf } from './wheel';
 
 /** Rise of the wheel for a turn of the arm, mm/rad, under which it does not rise. */
 const LIFTS_MM = 1e-3;
@@ -38,16 +38,7 @@ export function trailingArmMechanism(corner: TrailingArmCorner): Mechanism {
         from: CHASSIS,
         to: 0,
       },
-      {
-        kind: 'rod',
-        member: 'damper',
-        inner: damper.inner,
-        outer: carry(upright, damper.outer),
-        from: CHASSIS,
-        to: 0,
-        innerName: 'damperInner',
-        outerName: 'damperOuter',
-      },
+      damperHold(damper, upright),
     ],
     stand: standOf(corner),
     damperMm: ({ upright }) => distance(damper.inner, carry(upright, damper.outer)),

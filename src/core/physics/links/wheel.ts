@@ -1,8 +1,9 @@
 import { refusal } from '../../base/errors';
-import { add, carry, distance, scale, turn, unit, type Vec3 } from '../../base/vec3';
+import { add, carry, distance, type Motion, scale, turn, unit, type Vec3 } from '../../base/vec3';
 import type { Pose } from '../corner/linkage';
-import type { RodsCorner, TrailingArmCorner } from './definition';
+import type { RodDamper, RodsCorner, TrailingArmCorner } from './definition';
 import type { Stand } from './mechanism';
+import { CHASSIS, type Hold } from './statics';
 
 declare module '../../base/errors' {
   interface RefusalFacts {
@@ -34,3 +35,15 @@ export function standOf({
     return { centre, axis, contact: add(centre, scale(down, tyreRadiusMm)) };
   };
 }
+
+/** The damper between the chassis and the one body that carries the wheel. */
+export const damperHold = ({ inner, outer }: RodDamper, upright: Motion): Hold => ({
+  kind: 'rod',
+  member: 'damper',
+  inner,
+  outer: carry(upright, outer),
+  from: CHASSIS,
+  to: 0,
+  innerName: 'damperInner',
+  outerName: 'damperOuter',
+});
