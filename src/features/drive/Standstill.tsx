@@ -12,6 +12,7 @@ import { Charts } from '../frame/Guarded';
 import { useBuild } from '../session/BuildContext';
 import { useWorked } from '../session/useWorked';
 import standstillCss from './standstill.module.css';
+import { Refusal } from '../fields/Refusal';
 
 /** Longer nobody holds a motor, s. */
 const LONGEST_S = 60;
@@ -26,7 +27,7 @@ export function Standstill() {
     document,
     surface,
   ]);
-  if (!found.value?.ok) return null;
+  if (!found.value?.ok) return <Refusal of={found} />;
   const { value } = found.value;
   const { standing, held } = value;
   const remedies = remedyWords(value, reader);

@@ -20,6 +20,7 @@ import { lightestWords, sectionWords } from '@/words/checks/lightest';
 import { workerOf } from '@/workers/clients';
 import { useBuild } from '../session/BuildContext';
 import { useWorked } from '../session/useWorked';
+import { Refusal } from '../fields/Refusal';
 
 const [USUAL_MARGIN, LARGER, LEAST_MM] = [2, 1.5, 12];
 
@@ -92,6 +93,7 @@ function Lightest({ part }: { part: Part }) {
         value={said.deflectionMaxMm}
         onChange={set('deflectionMaxMm')}
       />
+      <Refusal of={worked} />
       {found ? (
         <Box sx={dimmedWhen(worked.stale)}>
           <Typography data-testid="lightest">{lightestWords(found, part.massG, reader)}</Typography>

@@ -30,6 +30,7 @@ import { Apart } from '../../frame/Guarded';
 import { SegmentChecks } from '../../frame/SegmentChecks';
 import { useBuild } from '../../session/BuildContext';
 import { useWorked } from '../../session/useWorked';
+import { Refusal } from '../../fields/Refusal';
 
 const CarScene = dynamic(() => import('./CarScene').then(({ CarScene: Scene }) => Scene), {
   ssr: false,
@@ -100,6 +101,7 @@ export function SpaceSide({ onChoose }: { onChoose(id: string): void }) {
     edit([{ path: ['chassis', 'touching'], value: left.length > 0 ? left : undefined }]);
   };
   if (worked.value && !worked.value.ok) return <StillNeeds missing={worked.value.missing} />;
+  if (worked.refused) return <Refusal of={worked} />;
   if (!found) return <Typography variant="answer">Being worked out.</Typography>;
   const mm = (value: number) => formatText(value, 'lengthMm', reader, 2);
   const { ground } = found;

@@ -15,6 +15,7 @@ import { WAY_NAMES, WAY_SOUNDS, waysSentence } from '@/words/driving/ways';
 import { workerOf } from '@/workers/clients';
 import { useBuild } from '../../session/BuildContext';
 import { useWorked } from '../../session/useWorked';
+import { Refusal } from '../../fields/Refusal';
 
 /** The same reduction by straight, slanted and double slanted teeth and by a belt. */
 export function SideBySide({ stage }: { stage: Stage }) {
@@ -24,7 +25,7 @@ export function SideBySide({ stage }: { stage: Stage }) {
     surface ? () => workerOf('drive').sideBySide(document, surface, stage.id) : undefined,
     [document, surface, stage.id],
   );
-  if (!found.value?.ok || found.value.value.length === 0) return null;
+  if (!found.value?.ok || found.value.value.length === 0) return <Refusal of={found} />;
   const ways = found.value.value;
   const mm = (value: number) => formatText(value, 'lengthMm', reader);
   const N = (value: number) => (value === 0 ? '—' : formatText(value, 'forceN', reader));

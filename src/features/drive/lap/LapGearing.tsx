@@ -10,6 +10,7 @@ import { workerOf } from '@/workers/clients';
 import { TakeOrCompare } from '../../frame/TakeOrCompare';
 import { useBuild } from '../../session/BuildContext';
 import { useWorked } from '../../session/useWorked';
+import { Refusal } from '../../fields/Refusal';
 
 /** Gears that are shown, over the fastest and under it. */
 const WIDE = 1.7;
@@ -22,7 +23,7 @@ export function LapGearing() {
     document,
     surface,
   ]);
-  if (!found.value?.ok) return null;
+  if (!found.value?.ok) return <Refusal of={found} />;
   const { gears, present, best } = found.value.value;
   if (!best) return null;
   const round = gears.filter(

@@ -29,6 +29,7 @@ import { workerOf } from '@/workers/clients';
 import { RatioStrip } from './RatioStrip';
 import { Apart } from '../../frame/Guarded';
 import { Ask } from '../../frame/Ask';
+import { Refusal } from '../../fields/Refusal';
 
 const MOST_CHOICES = 6;
 
@@ -40,6 +41,7 @@ export function RatioView() {
     surfaces.length > 0 ? () => workerOf('drive').band(document, surfaces) : undefined,
     [document],
   );
+  if (found.refused) return <Refusal of={found} />;
   if (!found.value)
     return (
       <Typography variant="answer" color="textSecondary">

@@ -10,6 +10,7 @@ import { workerOf } from '@/workers/clients';
 import { StillNeeds } from '../../fields/StillNeeds';
 import { useBuild } from '../../session/BuildContext';
 import { useWorked } from '../../session/useWorked';
+import { Refusal } from '../../fields/Refusal';
 
 const ROOM = 1.15;
 
@@ -35,7 +36,7 @@ export function SeriesSweep({
     () => workerOf('aids').sweep(document, surface, question),
     [document, surface, JSON.stringify(question)],
   );
-  if (!worked.value) return null;
+  if (!worked.value) return <Refusal of={worked} />;
   if (!worked.value.ok) return <StillNeeds missing={worked.value.missing} />;
   const { points, best, calmTo } = worked.value.value;
   const name = report.settingName ?? 'setting';

@@ -27,6 +27,7 @@ import type { SideProps } from '../side';
 import { ForcePicture } from './ForcePicture';
 import { LinkTable, MountTable } from './LinkTables';
 import { Withstands } from './Withstands';
+import { Refusal } from '../../fields/Refusal';
 
 /** What landing, kerb, corner, brake, drive and a stalled servo do to every link of one end, and to the chassis. */
 export function ForcesSide({ end, tabs, foot }: SideProps) {
@@ -129,6 +130,7 @@ export function ForcesSide({ end, tabs, foot }: SideProps) {
       <Readings>
         {tabs}
         <Ask>
+          <Refusal of={worked} />
           {worked.value && !worked.value.ok ? (
             <StillNeeds missing={worked.value.missing} />
           ) : (
