@@ -2,7 +2,8 @@ import { expose, transfer } from 'comlink';
 import * as replicad from 'replicad';
 import init from 'replicad-opencascadejs';
 import { CalcError } from '@/core/base/errors';
-import { type Body, madeBody } from '@/core/physics/making/body';
+import { type AnyBody, madeBody } from '@/core/physics/making/body';
+import { meshInOnePiece } from '@/core/physics/making/drawn/drawnBody';
 import type { Kernel } from '@/core/physics/making/kernel';
 import { meshedBody, stepOf } from '@/core/physics/making/meshed';
 import { sideBySideOnBed } from '@/core/physics/making/onBed';
@@ -44,12 +45,12 @@ function kernel(): Promise<Kernel> {
 const made = new Map<string, { shape: ReturnType<typeof madeBody>; mesh: Mesh }>();
 const MOST_KEPT = 12;
 
-async function bodyOf(body: Body) {
+async function bodyOf(body: AnyBody) {
   const key = JSON.stringify(body);
   const known = made.get(key);
   if (known) return known;
   const shape = madeBody(await kernel(), body);
-  const one = { shape, mesh: meshedBody(shape) };
+  const one = { shape, mesh: body.kind === 'drawn' ? meshInOnePiece(shape) : meshedBody(shape) };
   if (made.size >= MOST_KEPT) made.delete(made.keys().next().value!);
   made.set(key, one);
   return one;
@@ -66,7 +67,7 @@ async function answered<T>(work: () => Promise<T>): Promise<T | Refusal> {
 
 const api = {
   /** Makes a body and shows it. */
-  see: (body: Body): Promise<SeenBody | Refusal> =>
+  see: (body: AnyBody): Promise<SeenBody | Refusal> =>
     answered(async () => {
       const { mesh } = await bodyOf(body);
       const positions = new Float32Array(3 * mesh.triangles.length);
@@ -77,7 +78,7 @@ const api = {
     }),
 
   /** One body as a file. */
-  file: (body: Body, kind: SolidFile): Promise<Uint8Array | Refusal> =>
+  file: (body: AnyBody, kind: SolidFile): Promise<Uint8Array | Refusal> =>
     answered(async () => {
       const { shape, mesh } = await bodyOf(body);
       if (kind === 'step') return stepOf(shape);
@@ -86,7 +87,7 @@ const api = {
 
   /** Several bodies side by side as one 3MF, each an object of its own; a refusal says at which. */
   together: async (
-    bodies: { body: Body; copies: number }[],
+    bodies: { body: AnyBody; copies: number }[],
   ): Promise<Uint8Array | (Refusal & { at: number })> => {
     const meshes: Mesh[] = [];
     for (const [at, { body, copies }] of bodies.entries()) {

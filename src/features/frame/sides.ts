@@ -28,7 +28,7 @@ export const SIDE_NAMES: { readonly [S in Segment]: Readonly<Record<SideOf<S>, s
     play: 'Play and binding',
     aids: 'Aids',
   },
-  parts: { few: 'What breaks first', mesh: 'Own mesh' },
+  parts: { few: 'What breaks first', made: 'Drawn here', mesh: 'Own mesh' },
   print: {
     tonight: 'Tonight',
     fits: 'Fits',

@@ -3,7 +3,7 @@ import Box from '@mui/material/Box';
 import { inSentence } from '@/core/base/units/words';
 import { effectText, remedyText } from '@/words/checkWords';
 import { checkTitle } from '@/words/checks/names';
-import { LOAD_FROM } from '@/words/terms';
+import { loadWords } from '@/words/checks/loads';
 import { needNames } from '@/words/needs';
 import type { Check } from '@/core/verdict/engine/check';
 import { partStrength } from '@/core/worked/parts/partStrength';
@@ -43,7 +43,7 @@ export function PartAnswer({ weakest }: { weakest: Check | undefined }) {
   return (
     <div>
       <Typography variant="answer">
-        <span data-testid="weakest">{part.name}</span> breaks first: {LOAD_FROM[worst.from]} puts{' '}
+        <span data-testid="weakest">{part.name}</span> breaks first: {loadWords(worst)} puts{' '}
         {force(worst.forceN)} on it, it breaks at{' '}
         <Box component="span" sx={{ whiteSpace: 'nowrap' }}>
           <CheckFigure check={weakest.id} title={part.name.toLowerCase()} tone={holds ? '' : 'over'}>

@@ -23,10 +23,20 @@ import { LibraryPick } from '../fields/LibraryPick';
 import { LinkOfLoad } from './LinkOfLoad';
 import { LOAD_OPTIONS } from './words';
 import { Fields } from '../frame/Guarded';
+import { isMadeHere, MadeFields } from './made/MadeFields';
 import { Shape } from './PartShapeFields';
 
 /** The parts, and of the chosen one: what it is made of, how it is printed, a few dimensions, what acts on it. */
-export function PartBench({ part, onChoose }: { part: Part | undefined; onChoose(partId: string): void }) {
+export function PartBench({
+  part,
+  drawn,
+  onChoose,
+}: {
+  part: Part | undefined;
+  /** What it is drawn from comes first. */
+  drawn: boolean;
+  onChoose(partId: string): void;
+}) {
   const { document, closed, failures } = useBuild();
   const { items } = document.parts;
   return (
@@ -51,6 +61,7 @@ export function PartBench({ part, onChoose }: { part: Part | undefined; onChoose
         ) : null}
         {closed ? null : <NewPart onAdded={onChoose} />}
       </Group>
+      {part && drawn && isMadeHere(part) ? <MadeFields key={`${part.id}-made`} part={part} /> : null}
       {part ? <PartFields key={part.id} part={part} /> : null}
     </Fields>
   );

@@ -9,7 +9,7 @@ import TableRow from '@mui/material/TableRow';
 import TableCell from '@mui/material/TableCell';
 import TableBody from '@mui/material/TableBody';
 import { breakWords } from '@/words/checks/parts';
-import { LOAD_FROM } from '@/words/terms';
+import { loadWords } from '@/words/checks/loads';
 import { needNames } from '@/words/needs';
 import { useMemo } from 'react';
 import type { Part } from '@/core/car/parts/parts';
@@ -60,7 +60,7 @@ export function PartLoads({ part, state }: { part: Part; state: State }) {
               {found.value.loads.map((row, index) => (
                 <TableRow key={row.load?.id ?? `solid-${index}`}>
                   <TableCell>
-                    {row.depth === 'solid' ? <b>{LOAD_FROM[row.from]}, on its mesh</b> : LOAD_FROM[row.from]}
+                    {row.depth === 'solid' ? <b>{loadWords(row)}, on its mesh</b> : loadWords(row)}
                   </TableCell>
                   <TableCell align="right">{formatText(row.forceN, 'forceN', reader)}</TableCell>
                   <TableCell align="right">{formatText(row.breaksAtN, 'forceN', reader)}</TableCell>

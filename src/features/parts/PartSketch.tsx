@@ -6,7 +6,7 @@ import type { LoadedPart } from '@/core/worked/parts/loadedPart';
 import type { State } from '@/core/verdict/engine/check';
 import { formatNumber, formatText } from '@/core/base/units/formatQuantity';
 import { sketchWords } from '@/words/checks/parts';
-import { LOAD_FROM } from '@/words/terms';
+import { loadWords } from '@/words/checks/loads';
 import { useReader } from '@/ui/reader';
 import { StateShape } from '@/ui/StateMark';
 import { STATE_INK } from '@/ui/stateInk';
@@ -46,7 +46,7 @@ function Sketch({ part, shape, worst, state, lengthMm }: SketchProps) {
   const support = shape.support ?? 'cantilever';
   const loadX = support === 'cantilever' && !column ? BAR.left + length : BAR.left + length / 2;
   const weakX = column || support === 'simple' ? BAR.left + length / 2 : BAR.left;
-  const force = `${formatText(worst.forceN, 'forceN', reader)}, ${LOAD_FROM[worst.from]}`;
+  const force = `${formatText(worst.forceN, 'forceN', reader)}, ${loadWords(worst)}`;
   const margin = formatNumber(worst.margin, reader.locale, 3);
   return (
     <figure className={chartsCss.chart} data-testid="part-sketch" style={{ width: `min(100%, ${WIDTH}px)` }}>

@@ -30,6 +30,7 @@ import { useSide } from '../frame/sides';
 import { StiffOrTough } from './StiffOrTough';
 import { Ask } from '../frame/Ask';
 
+const MadeSide = dynamic(() => import('./made/MadeSide').then(({ MadeSide: Side }) => Side));
 const MeshSide = dynamic(() => import('./mesh/MeshSide').then(({ MeshSide: Side }) => Side));
 
 /** What breaks first, at what load, in the layers or between them, and what to do about it. */
@@ -64,7 +65,7 @@ export function PartsPage() {
       onPointerDownCapture={hold}
     >
       <Bench>
-        <PartBench part={part} onChoose={(next) => show(side, { part: next })} />
+        <PartBench part={part} drawn={side === 'made'} onChoose={(next) => show(side, { part: next })} />
       </Bench>
       <Readings>
         {part ? (
@@ -86,6 +87,8 @@ export function PartsPage() {
         ) : null}
         {side === 'mesh' && part ? (
           <MeshSide key={part.id} part={part} />
+        ) : side === 'made' && part ? (
+          <MadeSide key={part.id} part={part} />
         ) : (
           <>
             <MarginChart checks={own} chosen={chosenId} onChoose={(next) => show(side, { part: next })} />
@@ -98,7 +101,7 @@ export function PartsPage() {
         ) : null}
         {part && side === 'few' ? <DrawnHoles part={part} /> : null}
         {part && side === 'few' ? <StiffOrTough part={part} /> : null}
-        {part?.shape?.as === 'beam' && side === 'few' ? <LightestPart part={part} /> : null}
+        {part?.shape?.as === 'beam' && side !== 'mesh' ? <LightestPart part={part} /> : null}
         {part?.kind === 'arm' && side === 'few' ? <ArmGives part={part} /> : null}
         <WorkingPanel
           fallback={

@@ -2,7 +2,8 @@ import { WHEEL_LOAD_TERMS } from './links';
 import { inSentence } from '@/core/base/units/words';
 import type { BreakMode } from '@/core/worked/parts/partWorking';
 import { counted, firstUp, listed } from '../lists';
-import { LOAD_FROM, SCREW_TERMS } from '../terms';
+import { SCREW_TERMS } from '../terms';
+import { loadWords } from './loads';
 import type { Sentences } from '../write';
 import type { State } from '@/core/verdict/engine/check';
 import { STATE_WORDS } from '../states';
@@ -25,11 +26,13 @@ export const breakWords = (mode: BreakMode, screwKind: keyof typeof SCREW_TERMS 
 /** Sentences about parts and their loads. */
 export const PART_SENTENCES: Sentences<'parts' | 'load'> = {
   'parts.solid': ({ voxels, voxel }) => `Its own mesh in ${voxels} voxels of ${voxel}.`,
-  'parts.part': ({ from, force, breaks, mode, screwKind, between, share, whole, how, left }) =>
-    `${firstUp(LOAD_FROM[from])}: ${force}; ${breakWords(mode, screwKind)}, it breaks at ${breaks}, ${between ? 'between the layers' : 'in the material'}. ${share ? `${share} of ${whole}. ` : ''}${how}${left ? ` Corners and holes left ${left} of the beam when it was last solved; solve it again.` : ''}`,
+  'parts.part': ({ from, wheel, force, breaks, mode, screwKind, between, share, whole, how, left }) =>
+    `${firstUp(loadWords({ from, ...(wheel ? { wheelLoad: wheel } : {}) }))}: ${force}; ${breakWords(mode, screwKind)}, it breaks at ${breaks}, ${between ? 'between the layers' : 'in the material'}. ${share ? `${share} of ${whole}. ` : ''}${how}${left ? ` Corners and holes left ${left} of the beam when it was last solved; solve it again.` : ''}`,
   'load.own': () => 'As given.',
   'load.link': ({ load, travel }) =>
     `Statics of the corner under ${WHEEL_LOAD_TERMS[load] ?? load}, at ${travel} of travel.`,
+  'load.wheel': ({ load, end }) =>
+    `Its share of what the links of a ${end} wheel carry: ${WHEEL_LOAD_TERMS[load] ?? load}.`,
   'load.falls': ({ drop, stop }) => `Falls ${drop} and is stopped over ${stop}, the force rising linearly.`,
   'load.impactAll': ({ drop }) => `Falls ${drop} on its tyres, springs and dampers; the peak at every wheel.`,
   'load.impact': ({ drop, end, bottoms }) =>

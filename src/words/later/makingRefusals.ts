@@ -35,4 +35,25 @@ export const MAKING_REFUSALS: Refusals<'making'> = {
     'belongs to no belt whose teeth are known, or leaves no land between its grooves',
     'take a known pitch, or more teeth',
   ],
+  'making.round': ({ mm }) => [
+    `of ${mm} mm is more than the edge has room for`,
+    'take a smaller fillet, or thicker walls',
+  ],
+  'making.apart': ({ pieces }) => [
+    `falls apart into ${pieces} pieces`,
+    'make it thicker or wider, until everything hangs together',
+  ],
+  'making.empty': () => ['leaves no solid', 'look at its dimensions again'],
+  'making.edge': ({ left, wanted }) => [
+    `leaves ${left} of plastic beside a hole; ${wanted} is the least`,
+    'make it larger, or the hole smaller',
+  ],
+  'making.noRoom': ({ room }) => [
+    `leaves ${room} of plastic where two things meet`,
+    'change it, or what it meets',
+  ],
+  'making.armFlat': () => [
+    'has an arm without length: hinge and wheel lie on one line',
+    'look at its points on Suspension',
+  ],
 };

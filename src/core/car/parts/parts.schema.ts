@@ -5,6 +5,7 @@ import { COLUMN_ENDS } from '../../physics/strength/column';
 import { LOAD_CASES } from '../../physics/strength/loadCases';
 import { materialSchema } from '../material/material.schema';
 import { PART_KINDS } from './partKinds';
+import { MADE_COUNTS, MADE_DIMS, MADE_KINDS, MADE_MAY_BE_NONE, type PartMade } from './partMade';
 import { type Part, type PartMesh, type Parts, type SolidCase } from './parts';
 import {
   BENDS,
@@ -20,7 +21,7 @@ import { AXLES } from '../stages/stage';
 const length = () => positive().max(2000);
 const force = () => notNegative().max(1e6);
 const point = () => Joi.array().items(finite()).length(3);
-const from = () => Joi.valid(...LOAD_CASES, 'own').required();
+const from = () => Joi.valid(...LOAD_CASES, 'own', 'link').required();
 
 const shapeSchema = Joi.object<PartShape>({
   as: Joi.valid(...SHAPE_KINDS).required(),
@@ -50,6 +51,20 @@ const loadSchema = Joi.object<PartLoad>({
   bends: Joi.valid(...BENDS),
 });
 
+const madeSchema = Joi.object<PartMade>({
+  as: Joi.valid(...MADE_KINDS).required(),
+  end: Joi.valid(...AXLES),
+  arm: Joi.valid('lower', 'upper'),
+  open: Joi.boolean(),
+  pattern: identifier(),
+  ...Object.fromEntries(
+    MADE_DIMS.map((dim) => [dim, MADE_MAY_BE_NONE.has(dim) ? notNegative().max(2000) : length()]),
+  ),
+  ...Object.fromEntries(
+    MADE_COUNTS.map((of) => [of, of === 'spokes' ? Joi.number().integer().min(0).max(20) : count().max(20)]),
+  ),
+});
+
 const box = { id: identifier().required(), min: point().required(), max: point().required() };
 const solved = {
   voxelMm: positive().required(),
@@ -70,13 +85,18 @@ const meshSchema = Joi.object<PartMesh>({
   name: text(120).required(),
   unitMm: positive().max(10_000).required(),
   up: point().required(),
+  madeOf: text(16),
   held: Joi.array().items(Joi.object(box)).max(50).unique('id'),
   pulls: Joi.array()
     .items(
       Joi.object({
         ...box,
         from: from(),
-        share: positive().max(10),
+        end: Joi.valid(...AXLES),
+        link: identifier(),
+        load: identifier(),
+        // a screw may carry many times what the link that is named carries
+        share: positive().max(1000),
         forceN: force(),
         direction: point().required(),
       }),
@@ -98,9 +118,11 @@ const meshSchema = Joi.object<PartMesh>({
     voxelMm: solved.voxelMm,
     voxels: count().required(),
     cases: Joi.array()
-      .items(Joi.object<SolidCase>({ from: from(), ...failure }))
+      .items(
+        Joi.object<SolidCase>({ from: from(), end: Joi.valid(...AXLES), load: identifier(), ...failure }),
+      )
       .max(20)
-      .unique('from'),
+      .unique((a: SolidCase, b: SolidCase) => a.from === b.from && a.end === b.end && a.load === b.load),
     finer: Joi.object(solved),
   }),
 });
@@ -122,6 +144,7 @@ export const partsSchema = Joi.object<Parts>({
         temperatureC: temperatureC(),
         shape: shapeSchema,
         loads: Joi.array().items(loadSchema).max(20).unique('id'),
+        made: madeSchema,
         mesh: meshSchema,
       }),
     )

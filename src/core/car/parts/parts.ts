@@ -2,7 +2,9 @@ import type { LoadCaseName } from '../../physics/strength/loadCases';
 import type { Vec3 } from '../../base/vec3';
 import type { ChosenMaterial } from '../material/material';
 import type { PartKind } from './partKinds';
+import type { PartMade } from './partMade';
 import type { PartLoad, PartShape } from './partShape';
+import type { Axle } from '../stages/stage';
 
 /** A part of the build: failures name it, and its material, layers and loads say what breaks it. */
 export interface Part {
@@ -21,6 +23,8 @@ export interface Part {
   temperatureC?: number;
   shape?: PartShape;
   loads?: PartLoad[];
+  /** Drawn here, from the document. */
+  made?: PartMade;
   mesh?: PartMesh;
 }
 
@@ -31,9 +35,13 @@ export interface PartBox {
   max: Vec3;
 }
 
-/** What pulls at a box of the mesh: a case of the build or a force of its own, in a direction of the mesh's axes. */
+/** What pulls at a box of the mesh: a case of the build, a link or a force of its own, in a direction of the mesh's axes. */
 export interface PartPull extends PartBox {
-  from: LoadCaseName | 'own';
+  from: LoadCaseName | 'own' | 'link';
+  /** Of the suspension whose link pulls, its member or joint, and what the wheel meets at the time. */
+  end?: Axle;
+  link?: string;
+  load?: string;
   share?: number;
   forceN?: number;
   direction: Vec3;
@@ -47,6 +55,8 @@ export interface PartMesh {
   unitMm: number;
   /** Direction that points up on the bed. */
   up: Vec3;
+  /** Of what was drawn here: a mark of the drawing with its holds and pulls. */
+  madeOf?: string;
   held?: PartBox[];
   pulls?: PartPull[];
   voxelMm?: number;
@@ -77,6 +87,9 @@ export interface SolidFailure {
 /** The same under one load case: all that pulls by it acts at once, and nothing else. */
 export interface SolidCase extends SolidFailure {
   from: PartLoad['from'];
+  /** Where links pull: of which end, and what the wheel meets. */
+  end?: Axle;
+  load?: string;
 }
 
 /** The last solid analysis, by its weakest case; `of` marks all that it was made from, `shape` the mesh with its holds and pulls. */

@@ -102,6 +102,7 @@ export const REQUIRED: Readonly<Record<string, readonly string[]>> = {
   'parts.items.*.material': MATERIAL,
   'parts.items.*.shape': ['as'],
   'parts.items.*.loads.*': ['id', 'from'],
+  'parts.items.*.made': ['as'],
   'parts.items.*.mesh': ['hash', 'name', 'unitMm', 'up'],
   'parts.items.*.mesh.held.*': ['id', 'min', 'max'],
   'parts.items.*.mesh.pulls.*': ['id', 'min', 'max', 'from', 'direction'],

@@ -1,4 +1,6 @@
 import { bevelBody, type BevelBodyInput } from './bevelBody';
+import type { Drawing } from './drawn/drawing';
+import { drawnBody } from './drawn/drawnBody';
 import { carrierBody, type CarrierBodyInput } from './carrierBody';
 import { gearBody, type GearBodyInput } from './gearBody';
 import type { Kernel, Shape3D } from './kernel';
@@ -13,12 +15,18 @@ export type Body =
   | ({ kind: 'pulley' | 'flange' } & PulleyBodyInput)
   | ({ kind: 'carrier' } & CarrierBodyInput);
 
+/** A part that is drawn of prisms and bars. */
+export type DrawnBody = { kind: 'drawn' } & Drawing;
+
+/** Everything that can be made as a solid. */
+export type AnyBody = Body | DrawnBody;
+
 /**
  * A body as an exact solid, as it lies on the bed: on z = 0.
  *
  * @throws CalcError at the field of the body that does not fit
  */
-export function madeBody(kit: Kernel, body: Body): Shape3D {
+export function madeBody(kit: Kernel, body: AnyBody): Shape3D {
   switch (body.kind) {
     case 'gear':
       return gearBody(kit, body);
@@ -32,5 +40,7 @@ export function madeBody(kit: Kernel, body: Body): Shape3D {
       return flangeBody(kit, body);
     case 'carrier':
       return carrierBody(kit, body);
+    case 'drawn':
+      return drawnBody(kit, body);
   }
 }

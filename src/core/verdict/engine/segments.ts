@@ -5,7 +5,7 @@ export const SIDES = {
   power: ['supply', 'pack', 'wiring', 'radio'],
   chassis: ['layout', 'space', 'air'],
   suspension: ['corner', 'better', 'ride', 'forces', 'steering', 'play', 'aids'],
-  parts: ['few', 'mesh'],
+  parts: ['few', 'made', 'mesh'],
   print: ['tonight', 'fits', 'holes', 'list', 'assembly'],
   field: ['runs', 'bench', 'blows', 'tracks', 'compare', 'calibrate'],
   learn: ['failures', 'life', 'revisions', 'next', 'report'],

@@ -1,46 +1,13 @@
 import { applyPatch } from '../../base/patch';
 import type { BuildDocument } from '../../car/document/document';
 import { car } from '../../fixtures/car';
+import { sprung } from '../../fixtures/sprungCar';
 import { hardestForces, standardLoads } from '../../worked/links/linksOfBuild';
 import { casesOfBuild } from '../../worked/parts/casesOfBuild';
 import { linksOn } from '../../worked/parts/heldLinks';
 import { partStrength } from '../../worked/parts/partStrength';
-import { startCorner } from '../../worked/suspension/start';
 import { evaluateBuild } from '../evaluate';
 
-const size = { wheelbaseMm: 280, trackMm: 200, tyreRadiusMm: 42 };
-const end = (which: 'front' | 'rear') => ({
-  corner: startCorner('unequal', which, size),
-  bumpMm: 20,
-  droopMm: 12,
-  rateNPerMm: 0.9,
-  preloadMm: 1,
-  damperNsPerM: 30,
-  unsprungG: 40,
-});
-/** Heavier behind, with a servo of 8 kg·cm on a horn of 14 mm. */
-const sprung: BuildDocument = applyPatch(car, [
-  { path: ['brief', 'dropHeightM'], value: 0.3 },
-  { path: ['brief', 'kerbMps'], value: 3 },
-  { path: ['chassis', 'frontLoadShare'], value: 0.42 },
-  {
-    path: ['suspension'],
-    value: { front: end('front'), rear: end('rear'), steering: { lockMm: 5, hornMm: 14 } },
-  },
-  {
-    path: ['power', 'loads'],
-    value: [
-      {
-        id: 'servo',
-        name: 'Servo',
-        kind: 'servo',
-        servo: { highTorqueKgcm: 8, highV: 7.4 },
-        peakA: 2,
-        rail: 'battery',
-      },
-    ],
-  },
-]);
 const surface = sprung.brief.surfaces[0]!;
 const holding = (document: BuildDocument, held: object[]) =>
   applyPatch(document, [{ path: ['suspension', 'front', 'held'], value: held }]);

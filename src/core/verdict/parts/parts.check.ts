@@ -15,6 +15,7 @@ declare module '../../base/finding' {
   interface FindingFacts {
     'parts.part': {
       from: LoadedPart['from'];
+      wheel?: LoadedPart['wheelLoad'];
       force: Measure;
       breaks: Measure;
       mode: BreakMode;
@@ -75,6 +76,7 @@ const nowIn = (document: Worked['document'], of: Part) =>
 /** Where it fails: in the layers or between them, by what, and what it stands against. */
 export const findingOfPart = ({
   from,
+  wheelLoad,
   forceN,
   breaksAtN,
   mode,
@@ -87,6 +89,7 @@ export const findingOfPart = ({
 }: LoadedPart): Finding =>
   finding('parts.part', {
     from,
+    ...(wheelLoad ? { wheel: wheelLoad } : {}),
     force: measure(forceN, 'forceN'),
     breaks: measure(breaksAtN, 'forceN'),
     mode,

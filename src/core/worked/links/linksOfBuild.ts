@@ -111,6 +111,16 @@ export interface HardestForce {
   bucklingLengthMm?: number;
 }
 
+/** The hardest that a member or joint carries under one load, N. */
+export function hardestUnder({ stations }: LinksForcesResult, link: string, load: string): number {
+  return stations.reduce((most, { loads }) => {
+    const found = loads.find(({ name }) => name === load);
+    const joint = found?.joints[link];
+    const forceN = joint ? Math.hypot(...joint) : Math.abs(found?.members[link] ?? 0);
+    return Math.max(most, forceN);
+  }, 0);
+}
+
 /** Every member and joint of an end with the hardest that it carries, members first. */
 export function hardestForces({ worst, worstJoints }: LinksForcesResult): Map<string, HardestForce> {
   return new Map<string, HardestForce>([

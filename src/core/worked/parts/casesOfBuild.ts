@@ -12,7 +12,7 @@ import { frictionOf } from '../motion/tyreOfRun';
 import { type Assembled, missingOf } from '../../base/assembled';
 import { landingForces } from '../suspension/landingOfBuild';
 import { steeringServo } from '../power/steeringServo';
-import { type CarLoads, hardestForces, linksOfBuild } from '../links/linksOfBuild';
+import { type CarLoads, hardestForces, hardestUnder, linksOfBuild } from '../links/linksOfBuild';
 import type { ForcesOnParts, LinkForceAt } from './forceOnPart';
 import { loadCases, type LoadCasesInput, type LoadCasesResult } from '../../physics/strength/loadCases';
 
@@ -95,13 +95,15 @@ function workOut(document: BuildDocument, surface: ChosenSurface | undefined): C
 /** What links carry at the hardest, worked out when a part first asks for it. */
 const linkForceAt =
   (document: BuildDocument, surface: ChosenSurface, loads: () => CarLoads): LinkForceAt =>
-  (end, link) => {
+  (end, link, load) => {
     const found = linksOfBuild(document, end, surface, loads());
     const hardest = found.ok ? hardestForces(found.value).get(link) : undefined;
     if (!hardest) return undefined;
     const { pullN, pull, pushN = 0, push } = hardest;
     const where = pushN > pullN ? push : pull;
-    return where && { forceN: Math.max(pullN, pushN), at: where };
+    const forceN =
+      load === undefined || !found.ok ? Math.max(pullN, pushN) : hardestUnder(found.value, link, load);
+    return where && { forceN, at: where };
   };
 
 /** Landings on springs, dampers and stops, in place of a guessed travel, where the springs are known. */

@@ -2,6 +2,7 @@ import { type Finding, finding } from '../../base/finding';
 import { type Measure, measure } from '../../base/measure';
 import type { Axle } from '../../car/stages/stage';
 import type { WorstAt } from '../../physics/links/definition';
+import type { PartPull } from '../../car/parts/parts';
 import type { PartLoad } from '../../car/parts/partShape';
 import type { LoadCaseName, LoadCasesResult } from '../../physics/strength/loadCases';
 
@@ -9,6 +10,7 @@ declare module '../../base/finding' {
   interface FindingFacts {
     'load.own': Record<never, never>;
     'load.link': { load: string; travel: Measure };
+    'load.wheel': { load: string; end: Axle };
   }
 }
 
@@ -28,8 +30,12 @@ export const CASE_NEEDS: Readonly<Record<LoadCaseName, string>> = {
   driveshaft: 'drive.stages',
 };
 
-/** What a member or joint of an end carries at the hardest, N; undefined while its corner is not known. */
-export type LinkForceAt = (end: Axle, link: string) => { forceN: number; at: WorstAt } | undefined;
+/** What a member or joint of an end carries at the hardest, or under one load, N; undefined while its corner is not known. */
+export type LinkForceAt = (
+  end: Axle,
+  link: string,
+  load?: string,
+) => { forceN: number; at: WorstAt } | undefined;
 
 /** What acts on a part: the cases of the car, and what its links carry. */
 export type ForcesOnParts = LoadCasesResult & { readonly linkForce?: LinkForceAt };
@@ -45,21 +51,31 @@ export interface ForceOnPart {
 
 /** The force of a load, or undefined where the build does not have its case. */
 export function forceOf(
-  { from, share = 1, forceN, end, link }: Pick<PartLoad, 'from' | 'share' | 'forceN' | 'end' | 'link'>,
+  {
+    from,
+    share = 1,
+    forceN,
+    end,
+    link,
+    load,
+  }: Pick<PartLoad, 'from' | 'share' | 'forceN' | 'end' | 'link'> & Pick<PartPull, 'load'>,
   { cases, linkForce }: ForcesOnParts,
 ): ForceOnPart | undefined {
   if (from === 'own')
     return forceN === undefined ? undefined : { forceN: forceN * share, how: finding('load.own', {}) };
   if (from === 'link') {
-    const carried = end && link !== undefined ? linkForce?.(end, link) : undefined;
+    const carried = end && link !== undefined ? linkForce?.(end, link, load) : undefined;
     return (
       carried && {
         forceN: carried.forceN * share,
         ...(share === 1 ? {} : { share, caseN: carried.forceN }),
-        how: finding('load.link', {
-          load: carried.at.load,
-          travel: measure(carried.at.travelMm, 'lengthMm'),
-        }),
+        how:
+          load === undefined
+            ? finding('load.link', {
+                load: carried.at.load,
+                travel: measure(carried.at.travelMm, 'lengthMm'),
+              })
+            : finding('load.wheel', { load, end: end! }),
       }
     );
   }

@@ -1,5 +1,6 @@
 import type { Finding } from '../../base/finding';
 import { type Part } from '../../car/parts/parts';
+import type { Axle } from '../../car/stages/stage';
 import { type PartLoad, type ScrewKind } from '../../car/parts/partShape';
 import type { BeamInput } from '../../physics/strength/beam';
 import { hasLayers } from './materialOfBuild';
@@ -10,6 +11,8 @@ export interface LoadedPart {
   load: PartLoad | undefined;
   /** The case that it comes from, the part's own force, or all that pulls at the mesh. */
   from: PartLoad['from'] | 'all';
+  /** Where links pull: what the wheel of which end meets. */
+  wheelLoad?: { end: Axle; load: string };
   forceN: number;
   /** Share of the case's force, where not the whole, and that force, N. */
   share?: number;

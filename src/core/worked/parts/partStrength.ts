@@ -9,7 +9,7 @@ import { casesOfBuild } from './casesOfBuild';
 import { CASE_NEEDS, forceOf, type ForcesOnParts } from './forceOnPart';
 import { type BreakMode } from './partWorking';
 
-import { shapeMark, solidIsCurrent } from './solidOfPart';
+import { isSameCase, shapeMark, solidIsCurrent } from './solidOfPart';
 import { asBeam } from './beamOfPart';
 import { at, LoadedPart } from './loadedPart';
 import { asColumn } from './columnOfPart';
@@ -64,17 +64,21 @@ export function partStrength(
 function solidLoads({ mesh }: Part, solid: SolidResult, cases: ForcesOnParts): LoadedPart[] {
   const pulls = mesh!.pulls ?? [];
   const together: 'all' | PartPull['from'] = pulls.length === 1 ? pulls[0]!.from : 'all';
-  const solvedFor: readonly (SolidFailure & { from: LoadedPart['from'] })[] = solid.cases ?? [
-    { ...solid, from: together },
-  ];
-  return solvedFor.map(({ from, margin, failsBy, moveMm, atMm }) => {
+  const solvedFor: readonly (SolidFailure & Pick<LoadedPart, 'from' | 'wheelLoad'>)[] = solid.cases?.map(
+    ({ end, load, ...one }) => ({
+      ...one,
+      ...(end && load !== undefined ? { wheelLoad: { end, load } } : {}),
+    }),
+  ) ?? [{ ...solid, from: together }];
+  return solvedFor.map(({ from, wheelLoad, margin, failsBy, moveMm, atMm }) => {
     const forceN = pulls
-      .filter((pull) => from === 'all' || pull.from === from)
+      .filter((pull) => from === 'all' || isSameCase(pull, { from, ...wheelLoad }))
       .reduce((sum, pull) => sum + (forceOf(pull, cases)?.forceN ?? 0), 0);
     const mode = SOLID_MODES[failsBy];
     return {
       load: undefined,
       from,
+      ...(wheelLoad ? { wheelLoad } : {}),
       forceN,
       how: finding('parts.solid', { voxels: solid.voxels, voxel: measure(solid.voxelMm, 'lengthMm') }),
       margin,
@@ -97,6 +101,8 @@ function isSolvedUnder({ mesh }: Part, load: PartLoad, cases: ForcesOnParts): bo
   return (mesh?.pulls ?? []).some(
     (pull) =>
       pull.from === load.from &&
+      pull.end === load.end &&
+      pull.link === load.link &&
       (asked === undefined || asked <= SAME_FORCE * (forceOf(pull, cases)?.forceN ?? 0)),
   );
 }
@@ -108,6 +114,8 @@ export function beamUnderPulls(
   part: Part,
   from: PartPull['from'],
 ): number | undefined {
+  // which link a dimension stands for is not known
+  if (from === 'link') return undefined;
   const cases = casesOfBuild(document, surface);
   if (!cases.ok || !part.shape) return undefined;
   const margins = (part.loads ?? [])

@@ -49,10 +49,23 @@ export function femOfPart(
 const USUAL_PART_VOXELS = 20_000;
 
 /** A load case of a solid, and what it is solved from. */
-export interface FemCase {
-  from: PartPull['from'];
+export interface FemCase extends PullCase {
   settings: FemSettings;
 }
+
+/** What pulls at once: a case of the build, or all links when the wheel meets something. */
+export type PullCase = Pick<PartPull, 'from' | 'end' | 'load'>;
+
+/** Whether two pulls act together. */
+export const isSameCase = (a: PullCase, b: PullCase): boolean =>
+  a.from === b.from && a.end === b.end && a.load === b.load;
+
+/** The case of a pull, without its force. */
+const caseOf = ({ from, end, load }: PartPull): PullCase => ({
+  from,
+  ...(end === undefined ? {} : { end }),
+  ...(load === undefined ? {} : { load }),
+});
 
 /** Each load case by itself: what comes from one case pulls at once, what comes from another at another time. */
 export function femCasesOfPart(
@@ -66,10 +79,12 @@ export function femCasesOfPart(
   const settings = all.value;
   return {
     ok: true,
-    value: [...new Set(pulls.map(({ from }) => from))].map((from) => ({
-      from,
-      settings: { ...settings, loads: settings.loads.filter((_, at) => pulls[at]!.from === from) },
-    })),
+    value: pulls
+      .filter((pull, at) => pulls.findIndex((one) => isSameCase(one, pull)) === at)
+      .map((pull) => ({
+        ...caseOf(pull),
+        settings: { ...settings, loads: settings.loads.filter((_, at) => isSameCase(pulls[at]!, pull)) },
+      })),
   };
 }
 

@@ -55,7 +55,7 @@ export function bodiesIn(document: BuildDocument, { travelMm, rackMm }: CarPose)
   return found;
 }
 
-function posedCorner(
+export function posedCorner(
   corner: Parameters<typeof bodiesOfCorner>[0],
   travelMm: number,
   rackMm: number,

@@ -29,7 +29,7 @@ import { handOver } from '../../session/handOver';
 import { sentenceOf } from '../../api';
 import { IntoPart } from './IntoPart';
 
-const PieceScene = dynamic(() => import('./PieceScene').then(({ PieceScene: scene }) => scene), {
+const PieceScene = dynamic(() => import('@/ui/PieceScene').then(({ PieceScene: scene }) => scene), {
   ssr: false,
 });
 

@@ -6,6 +6,8 @@ import Typography from '@mui/material/Typography';
 import { Row } from '@/ui/layout/Row';
 import { IconAct } from '@/ui/controls/IconAct';
 import { Select } from '@/ui/controls/Select';
+import { caseWords } from '@/words/checks/loads';
+import { firstUp } from '@/words/lists';
 import { say } from '@/words/findings';
 import { needNames } from '@/words/needs';
 import type { Part, PartPull } from '@/core/car/parts/parts';
@@ -93,40 +95,48 @@ export function Held({ part }: { part: Part }) {
               onBlur={() => session.endStep()}
             >
               <Row sx={{ flexWrap: 'nowrap' }}>
-                <Select
-                  look="bare"
-                  aria-label={`Pull ${index + 1} comes from`}
-                  value={pull.from}
-                  disabled={closed}
-                  sx={{ flex: 1, minWidth: 0 }}
-                  onChange={(event) =>
-                    change(pull.id, {
-                      from: event.target.value as LoadCaseName | 'own',
-                      ...(event.target.value === 'own' ? { forceN: pull.forceN ?? 50 } : {}),
-                    })
-                  }
-                >
-                  {LOAD_OPTIONS.map(({ id, name }) => (
-                    <option key={id} value={id}>
-                      {name}
-                    </option>
-                  ))}
-                </Select>
-                <Select
-                  look="bare"
-                  aria-label={`Pull ${index + 1} goes`}
-                  value={nameOfWay(pull.direction)}
-                  disabled={closed}
-                  onChange={(event) => {
-                    const way = WAYS.find(([name]) => name === event.target.value);
-                    if (way) change(pull.id, { direction: way[1] });
-                  }}
-                >
-                  {nameOfWay(pull.direction) === 'as the face' ? <option>as the face</option> : null}
-                  {WAYS.map(([name]) => (
-                    <option key={name}>{name}</option>
-                  ))}
-                </Select>
+                {pull.from === 'link' ? (
+                  <Typography component="span" sx={{ flex: 1, minWidth: 0 }}>
+                    {firstUp(caseWords(pull))}
+                  </Typography>
+                ) : (
+                  <>
+                    <Select
+                      look="bare"
+                      aria-label={`Pull ${index + 1} comes from`}
+                      value={pull.from}
+                      disabled={closed}
+                      sx={{ flex: 1, minWidth: 0 }}
+                      onChange={(event) =>
+                        change(pull.id, {
+                          from: event.target.value as LoadCaseName | 'own',
+                          ...(event.target.value === 'own' ? { forceN: pull.forceN ?? 50 } : {}),
+                        })
+                      }
+                    >
+                      {LOAD_OPTIONS.filter(({ id }) => id !== 'link').map(({ id, name }) => (
+                        <option key={id} value={id}>
+                          {name}
+                        </option>
+                      ))}
+                    </Select>
+                    <Select
+                      look="bare"
+                      aria-label={`Pull ${index + 1} goes`}
+                      value={nameOfWay(pull.direction)}
+                      disabled={closed}
+                      onChange={(event) => {
+                        const way = WAYS.find(([name]) => name === event.target.value);
+                        if (way) change(pull.id, { direction: way[1] });
+                      }}
+                    >
+                      {nameOfWay(pull.direction) === 'as the face' ? <option>as the face</option> : null}
+                      {WAYS.map(([name]) => (
+                        <option key={name}>{name}</option>
+                      ))}
+                    </Select>
+                  </>
+                )}
                 <IconAct
                   icon="takeOut"
                   label={`Take pull ${index + 1} off`}

@@ -5,7 +5,7 @@ import { Row } from '@/ui/layout/Row';
 import { Note } from '@/ui/controls/Note';
 import Button from '@mui/material/Button';
 import { firstUp } from '@/words/lists';
-import { LOAD_FROM } from '@/words/terms';
+import { caseWords } from '@/words/checks/loads';
 import { needNames } from '@/words/needs';
 import type { Part, SolidCase, SolidResult } from '@/core/car/parts/parts';
 import type { FemResult } from '@/core/physics/fem/fem';
@@ -36,7 +36,7 @@ const shownOnly = ({
 
 /** The load case under which it carries least, in words. */
 const weakestLoad = (cases: readonly SolidCase[]) =>
-  LOAD_FROM[cases.reduce((a, b) => (b.margin < a.margin ? b : a)).from];
+  caseWords(cases.reduce((a, b) => (b.margin < a.margin ? b : a)));
 
 /** A margin of two sizes that differs by less than this has settled. */
 const SETTLED = 0.1;
@@ -62,7 +62,7 @@ export function SolidRun({ part, solid, meshReady }: { part: Part; solid: SolidW
           <>
             <span role="status">
               {solid.running.of > 1
-                ? `${firstUp(LOAD_FROM[solid.running.from])}, ${solid.running.at} of ${solid.running.of}: `
+                ? `${firstUp(caseWords(solid.running))}, ${solid.running.at} of ${solid.running.of}: `
                 : ''}
               {solid.running.iterations === 0
                 ? 'Laying out the voxels…'
@@ -103,7 +103,7 @@ export function SolidRun({ part, solid, meshReady }: { part: Part; solid: SolidW
           {kept.atMm.map((one) => formatNumber(one, reader.locale, 3)).join(', ')} mm; it deflects by{' '}
           {length(kept.moveMm)}. {kept.voxels.toLocaleString(reader.locale)} voxels of {length(kept.voxelMm)}.
           {kept.cases && kept.cases.length > 1
-            ? ` Each load by itself: ${kept.cases.map(({ from, margin }) => `${LOAD_FROM[from]} ${number(margin)}`).join(', ')}.`
+            ? ` Each load by itself: ${kept.cases.map((one) => `${caseWords(one)} ${number(one.margin)}`).join('; ')}.`
             : ''}
           {kept.finer ? (
             <>

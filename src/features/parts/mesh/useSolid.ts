@@ -5,7 +5,14 @@ import type { ChosenSurface } from '@/core/car/document/brief';
 import type { BuildDocument } from '@/core/car/document/document';
 import type { Part, SolidCase, SolidResult } from '@/core/car/parts/parts';
 import { beamUnderPulls } from '@/core/worked/parts/partStrength';
-import { type FemCase, femCasesOfPart, shapeMark, solidMark } from '@/core/worked/parts/solidOfPart';
+import {
+  type FemCase,
+  femCasesOfPart,
+  isSameCase,
+  type PullCase,
+  shapeMark,
+  solidMark,
+} from '@/core/worked/parts/solidOfPart';
 import type { Solved } from '@/workers/parts.worker';
 import { useBuild } from '../../session/BuildContext';
 import { workerOf } from '@/workers/clients';
@@ -16,11 +23,10 @@ export interface SolidWork {
   /** What is still needed before it can start. */
   missing: readonly string[];
   /** Under which load case, of how many. */
-  running?: {
+  running?: PullCase & {
     iterations: number;
     residual: number;
     finer: boolean;
-    from: FemCase['from'];
     at: number;
     of: number;
   };
@@ -37,7 +43,7 @@ export interface SolidWork {
 const FINER = 0.72;
 
 interface SolvedCase {
-  from: FemCase['from'];
+  of: PullCase;
   solved: Solved;
 }
 
@@ -47,7 +53,7 @@ function weakestOf(cases: readonly FemCase[], { cases: solved = [] }: SolidResul
     (a, b) => (!a || b.margin < a.margin ? b : a),
     undefined,
   );
-  return cases.find(({ from }) => from === weakest?.from) ?? cases[0]!;
+  return cases.find((one) => weakest && isSameCase(one, weakest)) ?? cases[0]!;
 }
 
 /** The solid analysis of one part: in the worker, its result kept with the part. */
@@ -65,12 +71,12 @@ export function useSolid(document: BuildDocument, surface: ChosenSurface | undef
   const path = ['parts', 'items', part.id, 'mesh', 'solid'];
   const keep = (of: string, found: readonly SolvedCase[]) => {
     if (closed) return;
-    const cases = found.map(({ from, solved: { result } }): SolidCase => {
+    const cases = found.map(({ of: pulled, solved: { result } }): SolidCase => {
       const { margin, failsBy, atMm, maxDisplacementMm: moveMm } = result;
-      const beam = beamUnderPulls(document, surface, part, from);
-      return { from, ...(beam === undefined ? {} : { beam }), margin, failsBy, atMm, moveMm };
+      const beam = beamUnderPulls(document, surface, part, pulled.from);
+      return { ...pulled, ...(beam === undefined ? {} : { beam }), margin, failsBy, atMm, moveMm };
     });
-    const { from: _, ...weakest } = cases.reduce((a, b) => (b.margin < a.margin ? b : a));
+    const { from: _, end: __, load: ___, ...weakest } = cases.reduce((a, b) => (b.margin < a.margin ? b : a));
     const { voxelMm, voxels } = found[0]!.solved.result;
     edit([
       {
@@ -90,9 +96,9 @@ export function useSolid(document: BuildDocument, surface: ChosenSurface | undef
     setProblem(undefined);
     const asked = finer && kept ? [weakestOf(cases.value, kept)] : cases.value;
     const found: SolvedCase[] = [];
-    for (const [at, { from, settings }] of asked.entries()) {
+    for (const [at, { settings, ...pulled }] of asked.entries()) {
       const now = (iterations: number, residual: number) =>
-        setRunning({ iterations, residual, finer, from, at: at + 1, of: asked.length });
+        setRunning({ ...pulled, iterations, residual, finer, at: at + 1, of: asked.length });
       now(0, 1);
       const { targetVoxels, ...sized } =
         finer && kept ? { ...settings, voxelMm: kept.voxelMm * FINER } : settings;
@@ -111,7 +117,7 @@ export function useSolid(document: BuildDocument, surface: ChosenSurface | undef
           `Not solved: ${answer.refused.path === 'fixed' ? 'what holds it' : answer.refused.path === 'loads' ? 'what pulls at it' : `the ${answer.refused.path}`} ${refusalText(answer.refused, reader)}.`,
         );
       }
-      found.push({ from, solved: answer });
+      found.push({ of: pulled, solved: answer });
     }
     setRunning(undefined);
     const weakest = found.reduce((a, b) => (b.solved.result.margin < a.solved.result.margin ? b : a));

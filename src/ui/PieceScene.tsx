@@ -7,21 +7,28 @@ import { BufferAttribute, BufferGeometry, DoubleSide } from 'three';
 import chartsCss from '@/ui/charts/charts.module.css';
 import { Note } from '@/ui/controls/Note';
 import { hasWebGl, inkOf, Orbit } from '@/ui/space';
-import type { SeenBody } from '@/workers/solids.worker';
 
 const HEIGHT_PX = 320;
 
-/** A piece as it lies on the bed, to be turned. */
-export function PieceScene({ seen, says }: { seen: SeenBody; says: string }) {
+interface Piece {
+  /** Corners of each triangle, mm. */
+  positions: Float32Array;
+  measure: { boundsMm: { min: readonly number[]; max: readonly number[] } };
+}
+
+/** A piece as it lies on the bed, to be turned; another may be laid over it to be compared. */
+export function PieceScene({ seen, over, says }: { seen: Piece; over?: Piece; says: string }) {
   const [able] = useState(hasWebGl);
   const [ink] = useState(inkOf);
   const { min, max } = seen.measure.boundsMm;
-  const middle = [0, 1, 2].map((axis) => (min[axis]! + max[axis]!) / 2) as [number, number, number];
-  const size = Math.max(max[0] - min[0], max[1] - min[1], max[2] - min[2]);
+  const middle = middleOf(seen);
+  const size = Math.max(...[0, 1, 2].map((axis) => max[axis]! - min[axis]!));
   if (!able) return <Note>This browser draws nothing in space; the files are the same.</Note>;
   return (
     <Box component="figure" className={chartsCss.chart} sx={{ width: '100%', mt: 0.75 }}>
-      <figcaption>As it lies on the bed; drag to turn, wheel to come nearer</figcaption>
+      <figcaption>
+        As it lies on the bed{over ? ', your own mesh laid over it' : ''}; drag to turn, wheel to come nearer
+      </figcaption>
       <Box style={{ height: HEIGHT_PX }} className={chartsCss.scene} role="img" aria-label={says}>
         <Canvas
           key={`${size} ${middle.join()}`}
@@ -38,14 +45,33 @@ export function PieceScene({ seen, says }: { seen: SeenBody; says: string }) {
           <directionalLight position={[size, -2 * size, 3 * size]} intensity={1.9} />
           <directionalLight position={[-2 * size, size, size]} intensity={0.7} />
           <Orbit target={middle} pan />
-          <Piece positions={seen.positions} colour={ink.slate} />
+          <Surface positions={seen.positions} colour={ink.slate} />
+          {over ? <Surface positions={over.positions} colour={ink.ochre} at={onto(over, seen)} /> : null}
         </Canvas>
       </Box>
     </Box>
   );
 }
 
-function Piece({ positions, colour }: { positions: Float32Array; colour: string }) {
+const middleOf = ({ measure: { boundsMm } }: Piece) =>
+  [0, 1, 2].map((axis) => (boundsMm.min[axis]! + boundsMm.max[axis]!) / 2) as [number, number, number];
+
+/** What brings one piece over the middle of another, on the same bed. */
+function onto(one: Piece, other: Piece): [number, number, number] {
+  const [from, to] = [middleOf(one), middleOf(other)];
+  return [to[0] - from[0], to[1] - from[1], other.measure.boundsMm.min[2]! - one.measure.boundsMm.min[2]!];
+}
+
+interface SurfaceProps {
+  positions: Float32Array;
+  colour: string;
+  /** Laid over another, which shows through. */
+  at?: [number, number, number];
+}
+
+const SHOWS_THROUGH = 0.45;
+
+function Surface({ positions, colour, at }: SurfaceProps) {
   const { invalidate } = useThree();
   const geometry = useMemo(() => {
     const made = new BufferGeometry();
@@ -56,8 +82,16 @@ function Piece({ positions, colour }: { positions: Float32Array; colour: string 
   useEffect(() => invalidate());
   useEffect(() => () => geometry.dispose(), [geometry]);
   return (
-    <mesh geometry={geometry}>
-      <meshStandardMaterial color={colour} flatShading side={DoubleSide} roughness={0.8} />
+    <mesh geometry={geometry} position={at ?? [0, 0, 0]}>
+      <meshStandardMaterial
+        color={colour}
+        flatShading
+        side={DoubleSide}
+        roughness={0.8}
+        transparent={at !== undefined}
+        opacity={at ? SHOWS_THROUGH : 1}
+        depthWrite={at === undefined}
+      />
     </mesh>
   );
 }

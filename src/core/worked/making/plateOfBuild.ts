@@ -1,0 +1,86 @@
+import type { Assembled } from '../../base/assembled';
+import type { HolePattern } from '../../car/document/print';
+import { ENDS } from '../../car/document/suspension';
+import type { Drawing, DrawnPart } from '../../physics/making/drawn/drawing';
+import { type PlateInput, plateDrawing, plateSections } from '../../physics/making/recipes/plate';
+import { holesSolve } from '../../physics/printing/holes/solve';
+import { bodiesOf, type PlacedBody, REST } from '../chassis/bodiesOfBuild';
+import type { Drawer } from './drawer';
+import { bulkheadScrews } from './plateTop';
+
+/** What stands on the plate: placed components that spring with the car and are no part of the frame. */
+export function standsOnPlate(drawer: Drawer): PlacedBody[] {
+  const frame = new Set(
+    drawer.document.parts.items
+      .filter(({ kind }) => kind === 'chassis' || kind === 'body' || kind === 'bumper')
+      .map(({ id }) => `part-${id}`),
+  );
+  return bodiesOf(drawer.document).filter(
+    ({ id, placed, fixed, sprung }) =>
+      placed && !fixed && sprung && id !== REST && id !== 'payload' && !frame.has(id),
+  );
+}
+
+/** The holes of a measured pattern where it lies in the car, as they have to be drawn. */
+export function holesOfPattern(drawer: Drawer, pattern: HolePattern) {
+  const { holes, readings, under } = pattern;
+  if (readings.length === 0 || holes.length < 2) return [];
+  const { centresMm } = holesSolve({ holes, readings: readings.map(({ id: _, ...reading }) => reading) });
+  const { xMm = 0, yMm = 0, turnDeg = 0 } = under ?? {};
+  const [c, s] = [Math.cos((turnDeg * Math.PI) / 180), Math.sin((turnDeg * Math.PI) / 180)];
+  return centresMm.map((centre, k) => ({
+    id: `${pattern.id}-${centre.id}`,
+    at: [xMm + c * centre.xMm - s * centre.yMm, yMm + s * centre.xMm + c * centre.yMm] as const,
+    diameterMm: drawer.hole(holes[k]!.diameterMm, 'snug'),
+  }));
+}
+
+function inputOf(drawer: Drawer): Assembled<PlateInput> {
+  const { document } = drawer;
+  const stands = standsOnPlate(drawer);
+  const screws = ENDS.flatMap((end) => bulkheadScrews(document, end));
+  const patterns = (document.print.patterns ?? []).filter(({ under }) => under);
+  if (stands.length === 0 && screws.length === 0) return { ok: false, missing: ['chassis.bodies'] };
+  const screwMm = drawer.hole(drawer.of('holeMm'), 'loose');
+  const flangeMm = drawer.of('flangeMm');
+  const pocketMm = drawer.of('pocketMm');
+  const holes = [
+    ...screws.map(({ id, at: [x, y] }) => ({ id, at: [x, y] as const, diameterMm: screwMm })),
+    ...patterns.flatMap((pattern) => holesOfPattern(drawer, pattern)),
+  ];
+  return {
+    ok: true,
+    value: {
+      footprints: stands.map(({ id, xMm, yMm, sizeMm: [long, wide] }) => ({
+        id,
+        min: [xMm - long / 2, yMm - wide / 2],
+        max: [xMm + long / 2, yMm + wide / 2],
+      })),
+      reach: holes.map(({ at }) => at),
+      marginMm: drawer.of('marginMm'),
+      thicknessMm: drawer.of('thicknessMm'),
+      holes,
+      ...(flangeMm > drawer.of('thicknessMm')
+        ? { flange: { heightMm: flangeMm, thicknessMm: drawer.of('wallMm') } }
+        : {}),
+      ...(pocketMm > 0 ? { pockets: { sizeMm: pocketMm, wallMm: drawer.of('wallMm') } } : {}),
+    },
+  };
+}
+
+/** The chassis plate under everything that has a place. */
+export function plateOfBuild(drawer: Drawer): Assembled<DrawnPart> {
+  const input = inputOf(drawer);
+  return input.ok ? { ok: true, value: plateDrawing(input.value) } : input;
+}
+
+/** The same in sections, front first. */
+export function sectionsOfPlate(drawer: Drawer): Assembled<Drawing[]> {
+  const input = inputOf(drawer);
+  return input.ok
+    ? {
+        ok: true,
+        value: plateSections(input.value, drawer.of('sections'), drawer.hole(drawer.of('holeMm'), 'loose')),
+      }
+    : input;
+}
