@@ -34,7 +34,7 @@ export function PieceScene({ seen, over, says }: { seen: Piece; over?: Piece; sa
           key={`${size} ${middle.join()}`}
           frameloop="demand"
           camera={{
-            position: [middle[0] + 0.6 * size, middle[1] - 1.2 * size, middle[2] + 1.1 * size],
+            position: [middle[0] + 0.7 * size, middle[1] - 1.4 * size, middle[2] + 1.3 * size],
             up: [0, 0, 1],
             fov: 32,
             near: size / 100,

@@ -20,6 +20,7 @@ import { MARSH_HARE_LOG, marshHareLog } from './marshHareLog';
 import { MARSH_HARE_FAILURES } from './marshHareFailures';
 import { MARSH_HARE_RUNS, MARSH_HARE_TRACKS } from './marshHareRuns';
 import { copiesOnCar, whatBecameOf, marshHarePrints } from './marshHarePrint';
+import { drawnContents } from './marshHareMade';
 import { marshHareCoupon } from './marshHareCoupon';
 import { MARSH_HARE_PHOTOS } from './marshHarePhotos';
 import { marshHareDocuments, type MarshHareLetter } from './marshHareRevisions';
@@ -37,6 +38,7 @@ const LATER = [
 /** Fills the demo workshop through the same functions that the application uses. */
 export async function seedDemo(db: Database, workshopId: string): Promise<void> {
   for (const { content } of Object.values(DEMO_MESHES)) await keepMesh(db, workshopId, content);
+  for (const content of drawnContents()) await keepMesh(db, workshopId, content);
   const documents = marshHareDocuments();
   await createBuild(db, workshopId, {
     id: 'marsh-hare',

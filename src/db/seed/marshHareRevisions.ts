@@ -5,6 +5,7 @@ import { FAILSAFE_ITEMS } from '@/core/car/document/power';
 import { failsafeMarks } from '@/core/worked/power/failsafe';
 import { calibrateBuild } from '@/core/worked/heat/heatOf';
 import { marshHareA, marshHareB, marshHareC, marshHareD, READ_AT_MINUTES_C } from './marshHare';
+import { withDrawnParts } from './marshHareMade';
 import { measuredReadings } from './measuredRuns';
 
 export const MARSH_HARE_LETTERS = ['A', 'B', 'C', 'D'] as const;
@@ -12,21 +13,26 @@ export type MarshHareLetter = (typeof MARSH_HARE_LETTERS)[number];
 
 const READINGS_SEED = 57;
 
-/** The four documents; C carries what was measured at its motor, D the cooling that those readings gave. */
-export function marshHareDocuments(): Record<MarshHareLetter, BuildDocument> {
+/**
+ * The four documents; C carries what was measured at its motor, D the cooling that those readings gave and the parts that
+ * were drawn here.
+ *
+ * @param bare leaves the drawn parts as they were
+ */
+export function marshHareDocuments({ bare = false } = {}): Record<MarshHareLetter, BuildDocument> {
   const A = parseDocument(triedOn(marshHareA, '2026-04-10T18:00:00.000Z'));
   const B = parseDocument(applyPatch(A, marshHareB));
   const C = withReadings(parseDocument(applyPatch(B, marshHareC)));
   const calibrated = calibrateBuild(C, C.brief.surfaces[0]!);
   if (!calibrated.ok) throw new Error(`the demo car cannot be calibrated: ${calibrated.missing.join(', ')}`);
   const { notes: _, ...calibration } = calibrated.value;
-  const D = parseDocument(
+  const tried = parseDocument(
     triedOn(
       applyPatch(C, [...marshHareD, { path: ['drive', 'heat', 'calibration'], value: calibration }]),
       '2026-05-29T17:30:00.000Z',
     ),
   );
-  return { A, B, C, D };
+  return { A, B, C, D: bare ? tried : parseDocument(withDrawnParts(tried)) };
 }
 
 /** Every test of the fail-safe list passed with what is built in. */

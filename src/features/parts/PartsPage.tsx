@@ -76,11 +76,13 @@ export function PartsPage() {
             onShow={(next) => show(next, { part: part.id })}
           />
         ) : null}
-        <Ask>
-          <PartAnswer weakest={weakest} />
-          {own.length > 0 ? <SurfaceSwitch /> : null}
-        </Ask>
-        {weaker?.finding ? (
+        {side === 'made' ? null : (
+          <Ask>
+            <PartAnswer weakest={weakest} />
+            {own.length > 0 ? <SurfaceSwitch /> : null}
+          </Ask>
+        )}
+        {weaker?.finding && side !== 'made' ? (
           <Typography data-testid="weaker-link">
             A link is weaker still. {say(weaker.finding, reader)}
           </Typography>

@@ -20,12 +20,15 @@ import { useReader } from '@/ui/reader';
 import { besideSays, drawnSays, heldSays } from '@/words/checks/made';
 import { MADE_NAMES } from '@/words/labels/made';
 import { refusalInWords } from '@/words/labels/labels';
+import { refusalText } from '@/words/refusals/problemOf';
 import { workerOf } from '@/workers/clients';
 import type { Refusal as Refused } from '@/workers/refusal';
 import { type SolidFile } from '@/workers/solids.worker';
 import { sentenceOf } from '../../api';
 import { StillNeeds } from '../../fields/StillNeeds';
+import { Ask } from '../../frame/Ask';
 import { Apart } from '../../frame/Guarded';
+import { SurfaceSwitch } from '../../frame/SurfaceSwitch';
 import { useBuild } from '../../session/BuildContext';
 import { handOver } from '../../session/handOver';
 import { keepFile } from '../../session/meshFiles';
@@ -119,8 +122,10 @@ function Made({ part }: { part: MadePart }) {
       return start(toSolve, false);
     });
   }, [toSolve, ready, start]);
-  const refusedWords = (one: Refused) =>
-    refusalInWords(one.refused, ['parts', 'items', part.id, 'made'], reader);
+  const refusedWords = ({ refused }: Refused) =>
+    refused.path === 'made'
+      ? `it ${refusalText(refused, reader)}`
+      : refusalInWords(refused, ['parts', 'items', part.id, 'made'], reader);
   const run = async (words: string, work: () => Promise<void>) => {
     setBusy(words);
     say(undefined);
@@ -185,11 +190,14 @@ function Made({ part }: { part: MadePart }) {
   const overlaid = !isIts && own.seen && measure ? own.seen : undefined;
   return (
     <Apart>
-      <Typography variant="answer" data-testid="drawn">
-        {measure
-          ? drawnSays(part.made.as, measure, part.material?.densityGPerCm3, reader)
-          : 'Being drawn; the first one fetches the geometry kernel.'}
-      </Typography>
+      <Ask>
+        <Typography variant="answer" data-testid="drawn">
+          {measure
+            ? drawnSays(part.made.as, measure, part.material?.densityGPerCm3, reader)
+            : 'Being drawn; the first one fetches the geometry kernel.'}
+        </Typography>
+        <SurfaceSwitch />
+      </Ask>
       {holding ? (
         <Typography color="textSecondary">{heldSays(holding.held.length, holding.pulls)}</Typography>
       ) : null}

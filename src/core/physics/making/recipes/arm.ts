@@ -1,6 +1,16 @@
 import { refusal } from '../../../base/errors';
 import { add, cross, dot, lengthOf, middle, scale, subtract, unit, type Vec3 } from '../../../base/vec3';
-import { bar, type Box, boxAround, disc, type DrawnPart, prism, type Step, taken } from '../drawn/drawing';
+import {
+  bar,
+  type Box,
+  boxAround,
+  disc,
+  type DrawnPart,
+  prism,
+  rectangle,
+  type Step,
+  taken,
+} from '../drawn/drawing';
 import type { Disc } from '../drawn/hull';
 import { needRoom } from './onEdge';
 
@@ -33,6 +43,7 @@ export interface ArmInput {
 
 const [GRIP_MM, PAST_MM] = [1, 1];
 const LUG_HOLES = 2.5;
+const SCREW_ROOM_MM = 5;
 
 /** The arm's own axes: along its hinge, out to the wheel, and across both. */
 function frameOf(front: Vec3, rear: Vec3, outer: Vec3) {
@@ -105,7 +116,22 @@ export function armDrawing(input: ArmInput): DrawnPart {
         ),
       ]
     : [];
-  if (eye) needRoom(eye[2] - damperHoleMm / 2, 'wallMm');
+  if (eye) needRoom(eye[2] - eyeRadius, 'wallMm');
+  // a plate that is thicker than the lug is high makes room for the screw on both sides of it
+  const beside: Step[] =
+    eye && thicknessMm > eye[2] - damperHoleMm / 2
+      ? [1, -1].map((side) => {
+          const [near, far] = [eye[0] + (side * lug) / 2, eye[0] + side * (lug / 2 + SCREW_ROOM_MM)];
+          return taken(
+            prism(
+              'z',
+              rectangle([near, eye[1] - eyeRadius], [far, eye[1] + eyeRadius]),
+              eye[2] - eyeRadius,
+              thicknessMm + PAST_MM,
+            ),
+          );
+        })
+      : [];
   const bored = (from: Vec3, to: Vec3, holeMm: number): Step => {
     const past = scale(unit(subtract(to, from)), PAST_MM);
     return taken(bar(subtract(from, past), add(to, past), holeMm / 2));
@@ -126,7 +152,7 @@ export function armDrawing(input: ArmInput): DrawnPart {
   const around = (at: Vec3, half: number, radius: number): Box =>
     boxAround(at, [half, radius + GRIP_MM, radius + GRIP_MM]);
   return {
-    drawing: { steps: [...body, ...tubes, ...lugs, ...holes] },
+    drawing: { steps: [...body, ...beside, ...tubes, ...lugs, ...holes] },
     places: new Map<string, Box>([
       ['front', around([a[0] - third / 2, a[1], a[2]], third / 2, pinHoleMm / 2)],
       ['rear', around([b[0] + third / 2, b[1], b[2]], third / 2, pinHoleMm / 2)],

@@ -63,6 +63,12 @@ describe('an arm', () => {
     },
   );
 
+  it('keeps the damper’s screw in reach where its plate is thicker than the lug is high', async () => {
+    const { drawing } = armDrawing({ ...arm, thicknessMm: 10 });
+    const { shells } = await madeSolid(drawing);
+    expect(shells).toBe(1);
+  });
+
   it('gives where it is open: between its legs is air', async () => {
     const between: Vec3 = [0, 20, 2];
     expect(hasPlastic(armDrawing(arm).drawing, between)).toBe(true);
