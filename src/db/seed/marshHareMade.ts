@@ -15,7 +15,7 @@ import { marshHareCoupon } from './marshHareCoupon';
 /** What the builder drew here for D. */
 export const DRAWN_PARTS = {
   armFront: { as: 'arm', end: 'front', open: true, thicknessMm: 8, widthMm: 10 },
-  plate: { as: 'plate', flangeMm: 12, pocketMm: 20, wallMm: 3 },
+  plate: { as: 'plate', thicknessMm: 4, marginMm: 3, flangeMm: 16, pocketMm: 12, wallMm: 3 },
 } as const satisfies Record<string, PartMade>;
 type DrawnId = keyof typeof DRAWN_PARTS;
 const IDS = Object.keys(DRAWN_PARTS) as DrawnId[];

@@ -99,6 +99,9 @@ const PRINTS: readonly PlannedPrint[] = [
   { letter: 'C', id: 'mh-print-8', at: '2026-05-09T19:00:00.000Z', parts: [['carrier', 3]] },
   { letter: 'D', id: 'mh-print-9', at: '2026-05-23T16:10:00.000Z', parts: [['steeringArm', 3]] },
   { letter: 'D', id: 'mh-print-10', at: '2026-05-31T16:15:00.000Z', parts: [['bumper', 1]] },
+  // drawn here, printed, not driven yet
+  { letter: 'D', id: 'mh-print-11', at: '2026-06-02T17:00:00.000Z', parts: [['armFront', 2]] },
+  { letter: 'D', id: 'mh-print-12', at: '2026-06-03T17:30:00.000Z', parts: [['plate', 1]], large: true },
 ];
 
 /** Copies that broke or were put aside. */

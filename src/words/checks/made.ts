@@ -26,6 +26,10 @@ export function heldSays(held: number, pulls: readonly PartPull[]): string {
   return `Held at ${counted(held, 'place', 'places')} and tried by ${counted(cases.length, 'load case', 'load cases')}, each where the car has it.`;
 }
 
+/** The drawn part's mass in place of the one that is written. */
+export const takeMassWords = (drawnG: number, writtenG: number, reader: Reader): string =>
+  `take ${formatText(drawnG, 'massG', reader, 3)} as its mass, which says ${formatText(writtenG, 'massG', reader, 3)}`;
+
 /** An own mesh beside the drawn one. */
 export function besideSays(own: MeasureResult, drawn: MeasureResult, reader: Reader): string {
   const share = own.volumeMm3 / drawn.volumeMm3;

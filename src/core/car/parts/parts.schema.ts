@@ -101,7 +101,7 @@ const meshSchema = Joi.object<PartMesh>({
         direction: point().required(),
       }),
     )
-    .max(50)
+    .max(200)
     .unique('id'),
   voxelMm: positive().max(50),
   lies: Joi.object({

@@ -17,7 +17,7 @@ import { Select } from '@/ui/controls/Select';
 import { dimmedWhen } from '@/ui/layout/dimmedWhen';
 import { Row } from '@/ui/layout/Row';
 import { useReader } from '@/ui/reader';
-import { besideSays, drawnSays, heldSays } from '@/words/checks/made';
+import { besideSays, drawnSays, heldSays, takeMassWords } from '@/words/checks/made';
 import { MADE_NAMES } from '@/words/labels/made';
 import { refusalInWords } from '@/words/labels/labels';
 import { refusalText } from '@/words/refusals/problemOf';
@@ -218,6 +218,7 @@ function Made({ part }: { part: MadePart }) {
       {overlaid && measure ? (
         <Typography data-testid="beside-own">{besideSays(overlaid.measure, measure, reader)}</Typography>
       ) : null}
+      {measure && !closed ? <TakeMass part={part} volumeMm3={measure.volumeMm3} /> : null}
       <Row sx={{ mt: 0.75 }}>
         {closed ? null : (
           <Button
@@ -250,6 +251,27 @@ function Made({ part }: { part: MadePart }) {
       ) : null}
       {isIts && ready ? <SolidRun part={part} solid={solid} meshReady={ready} /> : null}
     </Apart>
+  );
+}
+
+/** Masses that differ by less are the same. */
+const SAME_MASS = 0.02;
+
+/** What the drawn part weighs in place of what is written, where it is printed full. */
+function TakeMass({ part, volumeMm3 }: { part: MadePart; volumeMm3: number }) {
+  const { edit } = useBuild();
+  const { reader } = useReader();
+  const { material, massG, infill = 1, id } = part;
+  if (!material || massG === undefined || infill < 1) return null;
+  const drawnG = (volumeMm3 / 1000) * material.densityGPerCm3;
+  if (Math.abs(drawnG / massG - 1) < SAME_MASS) return null;
+  return (
+    <Button
+      variant="link"
+      onClick={() => edit([{ path: ['parts', 'items', id, 'massG'], value: Math.round(10 * drawnG) / 10 }])}
+    >
+      {takeMassWords(drawnG, massG, reader)}
+    </Button>
   );
 }
 

@@ -7,11 +7,12 @@ import { Row } from '@/ui/layout/Row';
 import { IconAct } from '@/ui/controls/IconAct';
 import { Select } from '@/ui/controls/Select';
 import { caseWords } from '@/words/checks/loads';
-import { firstUp } from '@/words/lists';
+import { counted, firstUp } from '@/words/lists';
 import { say } from '@/words/findings';
 import { needNames } from '@/words/needs';
 import type { Part, PartPull } from '@/core/car/parts/parts';
 import { casesOfBuild } from '@/core/worked/parts/casesOfBuild';
+import { isSameCase } from '@/core/worked/parts/solidOfPart';
 import { forceOf } from '@/core/worked/parts/forceOnPart';
 import type { LoadCaseName } from '@/core/physics/strength/loadCases';
 import { formatNumber, formatText } from '@/core/base/units/formatQuantity';
@@ -38,6 +39,10 @@ export function Held({ part }: { part: Part }) {
   const { document, surface, edit, closed, session } = useBuild();
   const { reader } = useReader();
   const { held = [], pulls = [] } = part.mesh!;
+  const typed = pulls.filter(({ from }) => from !== 'link');
+  const drawnCases = pulls
+    .filter((pull, at) => pull.from === 'link' && pulls.findIndex((one) => isSameCase(one, pull)) === at)
+    .map((pull) => ({ pull, of: pulls.filter((one) => isSameCase(one, pull)).length }));
   const cases = casesOfBuild(document, surface);
   const at = (...keys: string[]) => ['parts', 'items', part.id, 'mesh', ...keys];
   const change = (id: string, next: Partial<PartPull>) =>
@@ -79,12 +84,27 @@ export function Held({ part }: { part: Part }) {
       <Typography component="p" variant="label" sx={{ mt: 1 }}>
         Pulled
       </Typography>
+      {drawnCases.map(({ pull, of }) => (
+        <Row key={pull.id} className={fieldsCss.supplyitem} sx={{ flexWrap: 'nowrap' }}>
+          <Typography component="span" variant="note" color="textSecondary" sx={{ flex: 1 }}>
+            {firstUp(caseWords(pull))}: {counted(of, 'pull')} from the links, which follow the car
+          </Typography>
+          <IconAct
+            icon="takeOut"
+            label={`Take ${caseWords(pull)} off`}
+            disabled={closed}
+            onClick={() =>
+              edit([{ path: at('pulls'), value: pulls.filter((one) => !isSameCase(one, pull)) }])
+            }
+          />
+        </Row>
+      ))}
       {pulls.length === 0 ? (
         <Typography variant="note" color="textSecondary">
           By nothing yet: pull a face.
         </Typography>
       ) : (
-        pulls.map((pull, index) => {
+        typed.map((pull, index) => {
           const force = cases.ok ? forceOf(pull, cases.value) : undefined;
           return (
             <div
@@ -95,48 +115,40 @@ export function Held({ part }: { part: Part }) {
               onBlur={() => session.endStep()}
             >
               <Row sx={{ flexWrap: 'nowrap' }}>
-                {pull.from === 'link' ? (
-                  <Typography component="span" sx={{ flex: 1, minWidth: 0 }}>
-                    {firstUp(caseWords(pull))}
-                  </Typography>
-                ) : (
-                  <>
-                    <Select
-                      look="bare"
-                      aria-label={`Pull ${index + 1} comes from`}
-                      value={pull.from}
-                      disabled={closed}
-                      sx={{ flex: 1, minWidth: 0 }}
-                      onChange={(event) =>
-                        change(pull.id, {
-                          from: event.target.value as LoadCaseName | 'own',
-                          ...(event.target.value === 'own' ? { forceN: pull.forceN ?? 50 } : {}),
-                        })
-                      }
-                    >
-                      {LOAD_OPTIONS.filter(({ id }) => id !== 'link').map(({ id, name }) => (
-                        <option key={id} value={id}>
-                          {name}
-                        </option>
-                      ))}
-                    </Select>
-                    <Select
-                      look="bare"
-                      aria-label={`Pull ${index + 1} goes`}
-                      value={nameOfWay(pull.direction)}
-                      disabled={closed}
-                      onChange={(event) => {
-                        const way = WAYS.find(([name]) => name === event.target.value);
-                        if (way) change(pull.id, { direction: way[1] });
-                      }}
-                    >
-                      {nameOfWay(pull.direction) === 'as the face' ? <option>as the face</option> : null}
-                      {WAYS.map(([name]) => (
-                        <option key={name}>{name}</option>
-                      ))}
-                    </Select>
-                  </>
-                )}
+                <Select
+                  look="bare"
+                  aria-label={`Pull ${index + 1} comes from`}
+                  value={pull.from}
+                  disabled={closed}
+                  sx={{ flex: 1, minWidth: 0 }}
+                  onChange={(event) =>
+                    change(pull.id, {
+                      from: event.target.value as LoadCaseName | 'own',
+                      ...(event.target.value === 'own' ? { forceN: pull.forceN ?? 50 } : {}),
+                    })
+                  }
+                >
+                  {LOAD_OPTIONS.filter(({ id }) => id !== 'link').map(({ id, name }) => (
+                    <option key={id} value={id}>
+                      {name}
+                    </option>
+                  ))}
+                </Select>
+                <Select
+                  look="bare"
+                  aria-label={`Pull ${index + 1} goes`}
+                  value={nameOfWay(pull.direction)}
+                  disabled={closed}
+                  onChange={(event) => {
+                    const way = WAYS.find(([name]) => name === event.target.value);
+                    if (way) change(pull.id, { direction: way[1] });
+                  }}
+                >
+                  {nameOfWay(pull.direction) === 'as the face' ? <option>as the face</option> : null}
+                  {WAYS.map(([name]) => (
+                    <option key={name}>{name}</option>
+                  ))}
+                </Select>
                 <IconAct
                   icon="takeOut"
                   label={`Take pull ${index + 1} off`}
