@@ -12,6 +12,7 @@ import {
   TYRE_SENTENCES,
 } from './checks/drive';
 import { FIELD_SENTENCES, LEARN_SENTENCES } from './checks/field';
+import { FASTENER_SENTENCES } from './checks/fasteners';
 import { LINK_SENTENCES } from './checks/links';
 import { PART_SENTENCES, PRINT_SENTENCES } from './checks/parts';
 import { POWER_SENTENCES } from './checks/power';
@@ -47,6 +48,7 @@ const SENTENCES = {
   ...SUSPENSION_SENTENCES,
   ...FIT_SENTENCES,
   ...AID_SENTENCES,
+  ...FASTENER_SENTENCES,
   ...PART_SENTENCES,
   ...LINK_SENTENCES,
   ...PRINT_SENTENCES,

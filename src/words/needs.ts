@@ -5,6 +5,11 @@ import { inSentence } from '@/core/base/units/words';
 const NEEDS: Readonly<Record<string, string>> = {
   'brief.surfaces': 'surface',
   'print.printers:holds': 'printer that holds it',
+  'print.joints.*.lengthMm': 'screws longer than what they clamp is thick',
+  'print.joints.*.count:tilts': 'screws that do not all stand in one line, against what tilts them',
+  'print.joints.*.diameterMm:standard': 'thread of a usual size',
+  'print.joints.*.part': 'part that the screws are in',
+  'parts.items.*.made.arm:link': 'lower arm: the upper one of hinge pins is a link, and no arm',
   'brief.surfaces:ofRun': 'surface of the run in the brief',
   'brief.targetMps': 'wished speed',
   'brief.distanceM': 'distance from rest',

@@ -2,19 +2,19 @@ import { readFile } from 'node:fs/promises';
 import { read3mf } from '@/core/physics/meshFiles/read3mf';
 import { measureMesh } from '@/core/physics/solid/measure';
 import { sprung } from '@/core/fixtures/sprungCar';
-import { expect, field, freshName, newBuild, saved, test, toSegment } from './page';
+import { expect, field, freshName, newBuild, pick, saved, test, toSegment } from './page';
 
 test('an arm is drawn from the car’s points, solved under its own loads, printed as 3MF, and drawn anew when a point moves', async ({
   page,
 }) => {
   test.slow();
-  await newBuild(page, freshName('Drawn'), sprung);
-  await toSegment(page, 'Parts');
+  const root = await newBuild(page, freshName('Drawn'), sprung);
+  await page.goto(`${root}/parts`);
   await page.getByRole('textbox', { name: 'Name of the part' }).fill('Lower arm');
   await page.getByRole('combobox', { name: 'Kind of part' }).selectOption({ label: 'arm' });
   await page.getByRole('button', { name: 'Add the part' }).click();
   await page.getByRole('tab', { name: 'Drawn here' }).click();
-  await expect(page.getByRole('combobox', { name: 'Draw it as' })).toHaveText('Suspension arm');
+  await expect(page.getByRole('combobox', { name: 'Draw it as' })).toHaveValue('arm');
   await page.getByRole('button', { name: 'Draw it here' }).click();
   const answer = page.getByTestId('drawn');
   await expect(answer).toContainText('Suspension arm:', { timeout: 60_000 });
@@ -40,7 +40,7 @@ test('an arm is drawn from the car’s points, solved under its own loads, print
   const [min, max] = [found.boundsMm.min[0], found.boundsMm.max[0]];
   expect(max - min).toBeCloseTo(Math.hypot(...lowerFront.map((one, k) => one - lowerRear[k]!)), 1);
 
-  await page.getByRole('combobox', { name: 'Made of' }).selectOption({ label: 'Printed PETG' });
+  await pick(page, 'Choose a material', 'Printed PETG');
   await page.getByRole('button', { name: 'Make it and solve it' }).click();
   const solid = page.getByTestId('solid');
   await expect(solid).toContainText('front wheel', { timeout: 120_000 });
@@ -49,9 +49,7 @@ test('an arm is drawn from the car’s points, solved under its own loads, print
   await saved(page);
 
   await toSegment(page, 'Suspension');
-  await page.getByRole('tab', { name: 'Corner', exact: true }).click();
-  const ball = page.getByRole('textbox', { name: /Lower outer.*to the left|Lower ball.*left/i }).first();
-  await ball.fill('90');
+  await field(page, 'lower ball, to the left').fill('90');
   await saved(page);
   await toSegment(page, 'Parts');
   await page.getByRole('tab', { name: 'Drawn here' }).click();

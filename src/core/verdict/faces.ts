@@ -39,6 +39,7 @@ import { owed } from './field/owedRuns.check';
 import { due } from './learn/due.check';
 import { fixes } from './learn/fixes.check';
 import { openFailures } from './learn/openFailures.check';
+import { fastenerChecks } from './parts/fasteners.check';
 import { linkChecks } from './parts/links.check';
 import { partChecks } from './parts/parts.check';
 import { chargedVolts } from './power/pack/chargedVolts.check';
@@ -115,6 +116,7 @@ export const FACES: readonly (CheckRecord | (CheckFace & { heavy: true }))[] = [
 
 /** The checks of what a build has: its rails, loads, aids and parts. */
 export const FAMILIES: readonly CheckFamily[] = [
+  fastenerChecks,
   linkChecks,
   partChecks,
   loadChecks,

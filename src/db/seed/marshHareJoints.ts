@@ -34,6 +34,16 @@ export const marshHareJoints: Joint[] = [
     lengthMm: 12,
     hold: 'heatSetInsert',
     insertMm: 4,
+    group: {
+      screws: 2,
+      alongMm: 64,
+      from: 'link',
+      end: 'front',
+      link: 'damper',
+      share: 0.4,
+      way: 'along',
+      overMm: 74,
+    },
   },
   {
     id: 'hingeFront',

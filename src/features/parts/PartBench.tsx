@@ -24,6 +24,7 @@ import { LinkOfLoad } from './LinkOfLoad';
 import { LOAD_OPTIONS } from './words';
 import { Fields } from '../frame/Guarded';
 import { isMadeHere, MadeFields } from './made/MadeFields';
+import { ScrewGroups } from './ScrewGroups';
 import { Shape } from './PartShapeFields';
 
 /** The parts, and of the chosen one: what it is made of, how it is printed, a few dimensions, what acts on it. */
@@ -154,6 +155,7 @@ function PartFields({ part }: { part: Part }) {
       </Group>
       <Shape part={part} />
       <Loads part={part} />
+      <ScrewGroups part={part} />
       {closed ? null : (
         <Button
           variant="text"

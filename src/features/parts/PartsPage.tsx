@@ -44,6 +44,7 @@ export function PartsPage() {
   const all = checks.filter(({ segment }) => segment === 'parts').sort(byUrgency);
   const own = all.filter(({ id }) => familyOf(id) === 'parts');
   const links = all.filter(({ id }) => familyOf(id) === 'links');
+  const screws = all.filter(({ id }) => familyOf(id) === 'fasteners');
   const weakest = own.find(({ state }) => state !== 'unknown') ?? own[0];
   const chosenId = document.parts.items.some(({ id }) => id === partId)
     ? partId
@@ -98,8 +99,8 @@ export function PartsPage() {
           </>
         )}
         {check ? <SegmentChecks segment="parts" only={[check.id]} /> : null}
-        {side === 'few' && links.length > 0 ? (
-          <SegmentChecks segment="parts" only={links.map(({ id }) => id)} />
+        {side === 'few' && links.length + screws.length > 0 ? (
+          <SegmentChecks segment="parts" only={[...screws, ...links].map(({ id }) => id)} />
         ) : null}
         {part && side === 'few' ? <DrawnHoles part={part} /> : null}
         {part && side === 'few' ? <StiffOrTough part={part} /> : null}

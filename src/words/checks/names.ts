@@ -73,6 +73,7 @@ type Named = Pick<Check, 'id' | 'named'>;
 
 /** Names of what a family's checks are about, from the name of the thing itself. */
 const FAMILY_NAMES: Readonly<Record<string, (named: string) => CheckName>> = {
+  fasteners: (named) => ({ title: `${named}, as a group`, short: named.toLowerCase() }),
   links: linkName,
   parts: (named) => ({ title: named, short: named.split(',')[0]!.toLowerCase() }),
   'power.rail': (named) => ({ title: named, short: named }),

@@ -1,4 +1,5 @@
 import {
+  GROUP_WAYS,
   type HolePattern,
   type Joint,
   JOINT_HOLDS,
@@ -6,6 +7,7 @@ import {
   type ListEntry,
   type Print,
   type PrintProfile,
+  type ScrewGroup,
   SOURCES,
 } from './print';
 import { PRINTER_FIGURES } from './print.figures';
@@ -15,6 +17,8 @@ import { FITS } from '../../physics/printing/coupon';
 import { holeSchema, readingFigures } from '../../physics/printing/holes/solve.schema';
 import { count, finite, identifier, notNegative, text } from '../../base/schema/fields';
 import { positive, share } from '../fields/physical';
+import { LOAD_CASES } from '../../physics/strength/loadCases';
+import { AXLES } from '../stages/stage';
 
 const place = () => finite().min(-5000).max(5000);
 
@@ -45,6 +49,20 @@ const profile = () =>
   });
 
 const size = () => positive().max(500);
+const group = Joi.object<ScrewGroup>({
+  screws: count().max(100),
+  alongMm: size(),
+  acrossMm: size(),
+  from: Joi.valid(...LOAD_CASES, 'own', 'link').required(),
+  end: Joi.valid(...AXLES),
+  link: identifier(),
+  share: positive().max(10),
+  forceN: notNegative().max(1e6),
+  way: Joi.valid(...GROUP_WAYS).required(),
+  overMm: finite().min(-500).max(500),
+  aheadMm: finite().min(-500).max(500),
+});
+
 const joint = Joi.object<Joint>({
   id: identifier().required(),
   name: text(80).required(),
@@ -59,6 +77,7 @@ const joint = Joi.object<Joint>({
   insertMm: size(),
   hold: Joi.valid(...JOINT_HOLDS),
   fit: Joi.valid(...FITS),
+  group,
 });
 
 export const listFigures = {

@@ -1,4 +1,5 @@
 import type { Hole, Reading } from '../../physics/printing/holes/definition';
+import type { PartLoad } from '../parts/partShape';
 import type { Fit } from '../../physics/printing/coupon';
 
 /** Holes of a thing that is there already, measured with a caliper. */
@@ -53,6 +54,23 @@ export type JointKind = (typeof JOINT_KINDS)[number];
 export const JOINT_HOLDS = ['screwInPlastic', 'nutTrap', 'heatSetInsert', 'throughBolt'] as const;
 export type JointHold = (typeof JOINT_HOLDS)[number];
 
+/** Which way a force goes at a group of screws: off the plate, along the pattern, or across it. */
+export const GROUP_WAYS = ['off', 'along', 'across'] as const;
+export type GroupWay = (typeof GROUP_WAYS)[number];
+
+/** How the screws of a joint are laid out, and what acts on what they hold. */
+export interface ScrewGroup extends Pick<PartLoad, 'from' | 'end' | 'link' | 'share' | 'forceN'> {
+  /** Of them, where not all of the joint's share one load. */
+  screws?: number;
+  /** Of the pattern, outside screw to outside screw. */
+  alongMm?: number;
+  acrossMm?: number;
+  way: GroupWay;
+  /** Where the force acts: over the plane of the joint, and ahead of the middle of the pattern. */
+  overMm?: number;
+  aheadMm?: number;
+}
+
 /** What joins two parts of the car, and what it needs of the printer. */
 export interface Joint {
   id: string;
@@ -74,6 +92,8 @@ export interface Joint {
   hold?: JointHold;
   /** Of the seat around it. */
   fit?: Fit;
+  /** Of screws that share one load. */
+  group?: ScrewGroup;
 }
 
 export const SOURCES = ['printed', 'bought', 'salvaged', 'made'] as const;

@@ -116,6 +116,7 @@ export const REQUIRED: Readonly<Record<string, readonly string[]>> = {
   'print.patterns.*.under': ['xMm', 'yMm', 'turnDeg'],
   'print.printers.*': ['id', 'name', 'bedWidthMm', 'bedDepthMm', 'bedHeightMm', 'speedMmps', 'maxFlowMm3ps'],
   'print.joints.*': ['id', 'name', 'kind'],
+  'print.joints.*.group': ['from', 'way'],
   'print.list.*': ['id'],
 };
 

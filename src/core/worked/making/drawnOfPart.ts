@@ -1,7 +1,8 @@
 import type { Assembled } from '../../base/assembled';
 import type { BuildDocument } from '../../car/document/document';
 import type { LibraryItem } from '../../car/library/kinds';
-import type { MadeKind } from '../../car/parts/partMade';
+import { MADE_RECORDS, type MadeDim, type MadeKind } from '../../car/parts/partMade';
+import { needRoom } from '../../physics/making/recipes/onEdge';
 import type { Drawing, DrawnPart } from '../../physics/making/drawn/drawing';
 import { armOfBuild } from './armOfBuild';
 import { bulkheadOfBuild, motorMountOfBuild, servoMountOfBuild, towerOfBuild } from './mountsOfBuild';
@@ -9,6 +10,9 @@ import { plateOfBuild, sectionsOfPlate } from './plateOfBuild';
 import { bumperOfBuild, guideOfBuild, leverOfBuild, trayOfBuild, wheelOfBuild } from './smallParts';
 import { uprightOfBuild } from './uprightOfBuild';
 import { Drawer, type MadePart } from './drawer';
+
+/** Dimensions that are plastic from one side to the other. */
+const THIN = ['wallMm', 'thicknessMm'] as const;
 
 const DRAW: Readonly<Record<MadeKind, (drawer: Drawer) => Assembled<DrawnPart>>> = {
   plate: plateOfBuild,
@@ -37,7 +41,10 @@ export function drawnOfPart(
 ): Assembled<DrawnPart> {
   const drawer = new Drawer(document, library, part);
   const missing = drawer.missing();
-  return missing.length > 0 ? { ok: false, missing } : DRAW[part.made.as](drawer);
+  if (missing.length > 0) return { ok: false, missing };
+  const { dims } = MADE_RECORDS[part.made.as] as { dims: readonly MadeDim[] };
+  for (const key of THIN) if (dims.includes(key)) needRoom(drawer.of(key), key);
+  return DRAW[part.made.as](drawer);
 }
 
 /** What goes on the bed for a part: itself, or the sections of a plate. */
