@@ -11,7 +11,7 @@ const FAILS: Readonly<Record<ScrewFailure, (hold: string) => string>> = {
 /** Sentences about groups of screws. */
 export const FASTENER_SENTENCES: Sentences<'fasteners'> = {
   'fasteners.group': ({ screws, thread, from, force, pull, shear, failsBy, hold, lost, how }) =>
-    `${screws === 1 ? `One screw M${thread}` : `${screws} screws M${thread}`} under ${force} of ${LOAD_FROM[from]}: the hardest carries ${pull} of pull and ${shear} across; ${FAILS[failsBy](SCREW_TERMS[hold])}.${
+    `${screws === 1 ? `One screw M${thread}` : `${screws} screws M${thread}`} under ${force}, ${LOAD_FROM[from]}: the hardest carries ${pull} of pull and ${shear} across; ${FAILS[failsBy](SCREW_TERMS[hold])}.${
       lost === undefined
         ? ''
         : lost === 'nothing'

@@ -85,16 +85,22 @@ export function bulkheadOfBuild(drawer: Drawer): Assembled<DrawnPart> {
   const upper = corner.kind === 'hingePins' ? corner.upperInner : corner.upperFront;
   return {
     ok: true,
-    value: bulkheadDrawing({
-      pin: [corner.lowerFront[1], of('heightMm')],
-      pinHoleMm: holeMm,
-      upper: { at: [upper[1], of('heightMm') + upper[2] - corner.lowerFront[2]], holeMm },
-      wallMm: of('wallMm'),
-      thicknessMm: of('thicknessMm'),
-      screwAtMm: of('spacingMm') / 2,
-      screwHoleMm: drawer.pilot(of('holeMm')),
-      screwDepthMm: SCREW_DEPTH_MM,
-    }),
+    value: {
+      ...bulkheadDrawing({
+        pin: [corner.lowerFront[1], of('heightMm')],
+        pinHoleMm: holeMm,
+        upper: { at: [upper[1], of('heightMm') + upper[2] - corner.lowerFront[2]], holeMm },
+        wallMm: of('wallMm'),
+        thicknessMm: of('thicknessMm'),
+        screwAtMm: of('spacingMm') / 2,
+        screwHoleMm: drawer.pilot(of('holeMm')),
+        screwDepthMm: SCREW_DEPTH_MM,
+      }),
+      anchor: {
+        drawing: [0, 0, of('thicknessMm') / 2],
+        car: [corner.lowerFront[0], 0, corner.lowerFront[2] - of('heightMm')],
+      },
+    },
   };
 }
 
@@ -106,15 +112,21 @@ export function towerOfBuild(drawer: Drawer): Assembled<DrawnPart> {
   if (!damper) return { ok: false, missing: [`suspension.${end}.corner.damperInner`] };
   return {
     ok: true,
-    value: towerDrawing({
-      eye: [damper.inner[1], of('heightMm')],
-      holes: of('holes'),
-      pitchMm: of('spacingMm'),
-      holeMm: drawer.hole(of('holeMm'), 'snug'),
-      footAtMm: of('widthMm') / 2,
-      footHoleMm: drawer.hole(of('holeMm'), 'loose'),
-      wallMm: of('wallMm'),
-      thicknessMm: of('thicknessMm'),
-    }),
+    value: {
+      ...towerDrawing({
+        eye: [damper.inner[1], of('heightMm')],
+        holes: of('holes'),
+        pitchMm: of('spacingMm'),
+        holeMm: drawer.hole(of('holeMm'), 'snug'),
+        footAtMm: of('widthMm') / 2,
+        footHoleMm: drawer.hole(of('holeMm'), 'loose'),
+        wallMm: of('wallMm'),
+        thicknessMm: of('thicknessMm'),
+      }),
+      anchor: {
+        drawing: [0, 0, of('thicknessMm') / 2],
+        car: [damper.inner[0], 0, damper.inner[2] - of('heightMm')],
+      },
+    },
   };
 }

@@ -6,7 +6,7 @@ import { type PlateInput, plateDrawing, plateSections } from '../../physics/maki
 import { holesSolve } from '../../physics/printing/holes/solve';
 import { bodiesOf, type PlacedBody, REST } from '../chassis/bodiesOfBuild';
 import type { Drawer } from './drawer';
-import { bulkheadScrews } from './plateTop';
+import { bulkheadScrews, plateTopMm } from './plateTop';
 
 /** What stands on the plate: placed components that spring with the car and are no part of the frame. */
 export function standsOnPlate(drawer: Drawer): PlacedBody[] {
@@ -71,7 +71,17 @@ function inputOf(drawer: Drawer): Assembled<PlateInput> {
 /** The chassis plate under everything that has a place. */
 export function plateOfBuild(drawer: Drawer): Assembled<DrawnPart> {
   const input = inputOf(drawer);
-  return input.ok ? { ok: true, value: plateDrawing(input.value) } : input;
+  if (!input.ok) return input;
+  const top = plateTopMm(drawer.document);
+  return {
+    ok: true,
+    value: {
+      ...plateDrawing(input.value),
+      ...(top === undefined
+        ? {}
+        : { anchor: { drawing: [0, 0, input.value.thicknessMm], car: [0, 0, top] } }),
+    },
+  };
 }
 
 /** The same in sections, front first. */

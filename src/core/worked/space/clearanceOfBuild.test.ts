@@ -66,6 +66,27 @@ describe('the car in space', () => {
     expect(carry(lifted.get('rear.left.upright')!, [x - 280, y, z])[2]).toBeCloseTo(z - 6, 6);
   });
 
+  it('leans: one side in as the other comes out, no farther than its travel', () => {
+    const leaning = (leanMm: number) => {
+      const bodies = bodiesIn(whole, { travelMm: { front: 0, rear: 0 }, rackMm: 0, leanMm });
+      return (['left', 'right'] as const).map(
+        (side) =>
+          carry(bodies.get(`front.${side}.upright`)!, [
+            centre[0],
+            side === 'left' ? centre[1] : -centre[1],
+            centre[2],
+          ])[2] - centre[2],
+      );
+    };
+    const [left, right] = leaning(10);
+    expect(left!).toBeCloseTo(5, 6);
+    expect(right!).toBeCloseTo(-5, 6);
+    const { bumpMm, droopMm } = whole.suspension.front!;
+    const [full, out] = leaning(500);
+    expect(full!).toBeCloseTo(bumpMm!, 6);
+    expect(out!).toBeCloseTo(-droopMm!, 6);
+  });
+
   it('has what was placed and what the corners are drawn of, and leaves inside the rim free', () => {
     const things = thingsOf(withBox({}));
     expect(things.filter(({ of }) => of?.end === 'front')).toHaveLength(12);

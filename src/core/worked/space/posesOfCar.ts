@@ -16,6 +16,8 @@ const SHARES = [0, -0.5, -1, 0.25, 0.5, 0.75, 1] as const;
 export interface CarPose {
   travelMm: Readonly<Record<End, number>>;
   rackMm: number;
+  /** By how much more the left wheels are in than the right ones, half to each side. */
+  leanMm?: number;
 }
 
 /** Every pose of the car in which something might meet: from rest to full droop and full bump, ahead and at both locks. */
@@ -38,7 +40,10 @@ export function carPoses(document: BuildDocument): CarPose[] {
 }
 
 /** The bodies of all drawn corners in a pose; those of a corner that does not reach it stay at rest. */
-export function bodiesIn(document: BuildDocument, { travelMm, rackMm }: CarPose): Map<string, Motion> {
+export function bodiesIn(
+  document: BuildDocument,
+  { travelMm, rackMm, leanMm = 0 }: CarPose,
+): Map<string, Motion> {
   const { wheelbaseMm = 0 } = document.chassis;
   const found = new Map<string, Motion>();
   for (const end of ENDS) {
@@ -48,7 +53,10 @@ export function bodiesIn(document: BuildDocument, { travelMm, rackMm }: CarPose)
     for (const side of SIDES) {
       // the right wheel is the mirror image, with the rack the other way
       const own = side === 'left' || rack === 0 ? rack : -rack;
-      for (const [body, motion] of posedCorner(corner.value, travelMm[end], own))
+      const { bumpMm = 0, droopMm = 0 } = document.suspension[end] ?? {};
+      const leaning = travelMm[end] + (side === 'left' ? leanMm : -leanMm) / 2;
+      const travel = leanMm === 0 ? leaning : Math.min(bumpMm, Math.max(-droopMm, leaning));
+      for (const [body, motion] of posedCorner(corner.value, travel, own))
         found.set(bodyName(end, side, body), motionOnCar(motion, end, side, wheelbaseMm));
     }
   }

@@ -4,7 +4,7 @@ import chartsCss from '@/ui/charts/charts.module.css';
 import Box from '@mui/material/Box';
 import { Canvas, useThree } from '@react-three/fiber';
 import { type ReactNode, useEffect, useMemo, useState } from 'react';
-import { DoubleSide, Matrix4, Quaternion, Vector3 } from 'three';
+import { BufferAttribute, BufferGeometry, DoubleSide, Matrix4, Quaternion, Vector3 } from 'three';
 import { type Motion, STILL, type Vec3 } from '@/core/base/vec3';
 import type { ThingForm, Thing } from '@/core/worked/space/thingsOfCar';
 import { hasWebGl, type Ink, inkOf, Orbit } from '@/ui/space';
@@ -19,7 +19,11 @@ export function CarScene(props: CarSceneProps) {
   const [able] = useState(hasWebGl);
   const [ink] = useState(inkOf);
   if (!able) return <CarStill {...props} />;
-  const { things, bodies, marked, picked, onPick, wheelbaseMm } = props;
+  const { things, bodies, marked, picked, onPick, wheelbaseMm, drawn, surfaces } = props;
+  const shown = drawn.filter(({ mesh }) => (surfaces.get(mesh.hash)?.length ?? 0) > 0);
+  const replaced = new Set(shown.map(({ inPlaceOf }) => inPlaceOf));
+  const colour = (id: string, usual: string) =>
+    marked.has(id) ? ink.rust : picked.includes(id) ? ink.moss : usual;
   const reach = 1.25 * wheelbaseMm;
   return (
     <Box component="figure" className={chartsCss.chart} sx={{ width: '100%' }} data-testid="car-space">
@@ -39,21 +43,27 @@ export function CarScene(props: CarSceneProps) {
           <ambientLight intensity={1.5} />
           <directionalLight position={[reach, 2 * reach, reach]} intensity={1.7} />
           <Orbit target={[0, 40, -wheelbaseMm / 2]} pan />
-          <Redraw by={bodies} also={picked} />
+          <Redraw by={bodies} also={picked} then={surfaces} />
           <group matrixAutoUpdate={false} matrix={TO_SCENE}>
-            {things.map((thing) => (
-              <ThingMesh
-                key={thing.id}
-                thing={thing}
-                motion={bodies.get(thing.body) ?? STILL}
-                colour={
-                  marked.has(thing.id)
-                    ? ink.rust
-                    : picked.includes(thing.id)
-                      ? ink.moss
-                      : colourOf(thing, ink)
-                }
-                onPick={() => onPick(thing.id)}
+            {things
+              .filter(({ id }) => !replaced.has(id))
+              .map((thing) => (
+                <ThingMesh
+                  key={thing.id}
+                  thing={thing}
+                  motion={bodies.get(thing.body) ?? STILL}
+                  colour={colour(thing.id, colourOf(thing, ink))}
+                  onPick={() => onPick(thing.id)}
+                />
+              ))}
+            {shown.map((one) => (
+              <DrawnMesh
+                key={one.id}
+                positions={surfaces.get(one.mesh.hash)!}
+                rest={one.motion}
+                motion={bodies.get(one.body) ?? STILL}
+                colour={colour(one.inPlaceOf, ink.slate)}
+                onPick={() => onPick(one.inPlaceOf)}
               />
             ))}
           </group>
@@ -65,9 +75,9 @@ export function CarScene(props: CarSceneProps) {
 }
 
 /** Draws once more when what is shown has changed. */
-function Redraw({ by, also }: { by: unknown; also: unknown }) {
+function Redraw({ by, also, then }: { by: unknown; also: unknown; then: unknown }) {
   const { invalidate } = useThree();
-  useEffect(() => invalidate(), [by, also, invalidate]);
+  useEffect(() => invalidate(), [by, also, then, invalidate]);
   return null;
 }
 
@@ -75,6 +85,43 @@ function colourOf({ of, class: kind }: Thing, ink: Ink): string {
   if (kind === 'hot') return ink.ochre;
   if (!of) return ink.slate;
   return of.thing === 'wheel' ? ink.quiet : of.thing === 'damper' ? ink.moss : ink.ink;
+}
+
+const matrixOf = ({ rows, shift }: Motion): Matrix4 =>
+  new Matrix4().set(...rows[0], shift[0], ...rows[1], shift[1], ...rows[2], shift[2], 0, 0, 0, 1);
+
+interface DrawnMeshProps {
+  positions: Float32Array;
+  /** From the mesh to the car at rest, and of the body from there. */
+  rest: Motion;
+  motion: Motion;
+  colour: string;
+  onPick(): void;
+}
+
+/** A part that was made here, as its own mesh has it. */
+function DrawnMesh({ positions, rest, motion, colour, onPick }: DrawnMeshProps) {
+  const geometry = useMemo(() => {
+    const made = new BufferGeometry();
+    made.setAttribute('position', new BufferAttribute(positions, 3));
+    made.computeVertexNormals();
+    return made;
+  }, [positions]);
+  useEffect(() => () => geometry.dispose(), [geometry]);
+  const matrix = useMemo(() => matrixOf(motion).multiply(matrixOf(rest)), [motion, rest]);
+  return (
+    <mesh
+      geometry={geometry}
+      matrixAutoUpdate={false}
+      matrix={matrix}
+      onClick={(event) => {
+        event.stopPropagation();
+        onPick();
+      }}
+    >
+      <meshStandardMaterial color={colour} flatShading side={DoubleSide} roughness={0.8} />
+    </mesh>
+  );
 }
 
 function ThingMesh({
@@ -88,10 +135,7 @@ function ThingMesh({
   colour: string;
   onPick(): void;
 }) {
-  const matrix = useMemo(
-    () => new Matrix4().set(...rows[0], shift[0], ...rows[1], shift[1], ...rows[2], shift[2], 0, 0, 0, 1),
-    [rows, shift],
-  );
+  const matrix = useMemo(() => matrixOf({ rows, shift }), [rows, shift]);
   return (
     <group
       matrixAutoUpdate={false}

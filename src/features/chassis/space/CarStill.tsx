@@ -1,5 +1,6 @@
 import chartsCss from '@/ui/charts/charts.module.css';
 import { add, carry, type Motion, STILL, type Vec3 } from '@/core/base/vec3';
+import type { DrawnThing } from '@/core/worked/space/drawnThings';
 import type { ThingForm, Thing } from '@/core/worked/space/thingsOfCar';
 
 export interface CarSceneProps {
@@ -12,6 +13,9 @@ export interface CarSceneProps {
   picked: readonly string[];
   onPick(id: string): void;
   wheelbaseMm: number;
+  /** Parts that were made here, and their surfaces by the hash of the mesh, as far as they are read. */
+  drawn: readonly DrawnThing[];
+  surfaces: ReadonlyMap<string, Float32Array>;
 }
 
 const VIEWS = [

@@ -13,9 +13,10 @@ import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
 import Typography from '@mui/material/Typography';
 import dynamic from 'next/dynamic';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { formatNumber, formatText } from '@/core/base/units/formatQuantity';
 import { saidThing } from '@/core/worked/space/said';
+import { drawnThings } from '@/core/worked/space/drawnThings';
 import { apartIn, type NearThings } from '@/core/worked/space/clearanceOfBuild';
 import { bodiesIn, type CarPose } from '@/core/worked/space/posesOfCar';
 import type { Thing } from '@/core/worked/space/thingsOfCar';
@@ -30,6 +31,7 @@ import { Apart } from '../../frame/Guarded';
 import { SegmentChecks } from '../../frame/SegmentChecks';
 import { useBuild } from '../../session/BuildContext';
 import { useWorked } from '../../session/useWorked';
+import { useDrawnMeshes } from './useDrawnMeshes';
 import { Refusal } from '../../fields/Refusal';
 
 const CarScene = dynamic(() => import('./CarScene').then(({ CarScene: Scene }) => Scene), {
@@ -62,7 +64,7 @@ function Picked({
 
 /** The whole car in space, and what of it comes near what when it moves. */
 export function SpaceSide({ onChoose }: { onChoose(id: string): void }) {
-  const { document, edit, closed } = useBuild();
+  const { document, library, edit, closed } = useBuild();
   const { reader } = useReader();
   const worked = useWorked(() => workerOf('suspension').clearance(document), [document]);
   const found = worked.value?.ok ? worked.value.value : undefined;
@@ -70,6 +72,8 @@ export function SpaceSide({ onChoose }: { onChoose(id: string): void }) {
   const worst = counted[0];
   const [shown, show] = useState<CarPose>();
   const [picked, pick] = useState<readonly string[]>([]);
+  const drawn = useMemo(() => drawnThings(document, library), [document, library]);
+  const surfaces = useDrawnMeshes(drawn.map(({ mesh }) => mesh));
   const pose = shown ?? worst?.pose ?? { travelMm: { front: 0, rear: 0 }, rackMm: 0 };
   const bodies = bodiesIn(document, pose);
   const marked = new Set(worst && worst.signedMm < worst.wantedMm + 1e-9 ? [worst.a.id, worst.b.id] : []);
@@ -122,6 +126,8 @@ export function SpaceSide({ onChoose }: { onChoose(id: string): void }) {
           bodies={bodies}
           marked={marked}
           picked={picked}
+          drawn={drawn}
+          surfaces={surfaces}
           onPick={(id) => {
             pick(picked.includes(id) ? picked.filter((one) => one !== id) : [...picked, id].slice(-2));
             if (document.chassis.bodies?.some((body) => body.id === id)) onChoose(id);
@@ -138,6 +144,17 @@ export function SpaceSide({ onChoose }: { onChoose(id: string): void }) {
               max={Math.max(bumpMm, 1)}
               step={0.5}
               onChange={(value) => show(toTravel(value))}
+            />
+          </Box>
+          <Box sx={{ flex: '1 1 240px' }}>
+            <QuantitySlider
+              label="Leans by, left side in"
+              quantity="lengthMm"
+              value={pose.leanMm ?? 0}
+              min={-(bumpMm + droopMm)}
+              max={Math.max(bumpMm + droopMm, 1)}
+              step={1}
+              onChange={(leanMm) => show({ ...pose, leanMm })}
             />
           </Box>
           {lockMm > 0 ? (

@@ -57,6 +57,8 @@ export interface DrawnPart {
   places: ReadonlyMap<string, Box>;
   /** The car's x, y and z in the drawing's axes, by columns: rows turn a direction of the car. */
   rows: readonly [Vec3, Vec3, Vec3];
+  /** One place as the drawing and as the car has it: of a corner in the axes of its own axle. */
+  anchor?: { drawing: Vec3; car: Vec3 };
 }
 
 export const AS_IT_STANDS: DrawnPart['rows'] = [

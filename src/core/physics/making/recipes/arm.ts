@@ -177,6 +177,7 @@ export function armDrawing(input: ArmInput): DrawnPart {
       ...(eye ? [['damperOuter', around(eye, lug / 2, damperHoleMm / 2)] as [string, Box]] : []),
     ]),
     rows,
+    anchor: { drawing: [0, 0, up], car: origin },
   };
 }
 

@@ -99,5 +99,6 @@ export function uprightDrawing(input: UprightInput): DrawnPart {
       }),
     ]),
     rows,
+    anchor: { drawing: [0, 0, shift], car: wheelCentre },
   };
 }
