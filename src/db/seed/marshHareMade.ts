@@ -14,7 +14,7 @@ import { marshHareCoupon } from './marshHareCoupon';
 
 /** What the builder drew here for D. */
 export const DRAWN_PARTS = {
-  armFront: { as: 'arm', end: 'front', open: true, thicknessMm: 8, widthMm: 10 },
+  armFront: { as: 'arm', end: 'front', open: true, thicknessMm: 8, widthMm: 8, wallMm: 2.2 },
   plate: { as: 'plate', thicknessMm: 4, marginMm: 3, flangeMm: 16, pocketMm: 12, wallMm: 3 },
 } as const satisfies Record<string, PartMade>;
 type DrawnId = keyof typeof DRAWN_PARTS;

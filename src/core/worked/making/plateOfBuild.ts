@@ -21,6 +21,30 @@ export function standsOnPlate(drawer: Drawer): PlacedBody[] {
   );
 }
 
+/** Between the plate and the tube of an arm's hinge, mm. */
+const ROOM_MM = 3;
+/** Pin and wall of an arm that is not drawn here, mm. */
+const USUAL_TUBE_MM = 4.5;
+const BEYOND_MM = 400;
+
+/** Room beside the plate for the arms of both ends: along their hinges, and out from there. */
+function notchesOf({ document }: Drawer): NonNullable<PlateInput['notches']> {
+  const { wheelbaseMm = 0 } = document.chassis;
+  return ENDS.flatMap((end) => {
+    const corner = document.suspension[end]?.corner;
+    if (!corner) return [];
+    const axle = end === 'front' ? 0 : -wheelbaseMm;
+    const { lowerFront, lowerRear } = corner;
+    const inner = Math.min(lowerFront[1], lowerRear[1]) - USUAL_TUBE_MM - ROOM_MM;
+    const past = USUAL_TUBE_MM + ROOM_MM;
+    const [rear, front] = [axle + lowerRear[0] - past, axle + lowerFront[0] + past];
+    return [1, -1].map((side) => ({
+      min: [rear, side > 0 ? inner : -BEYOND_MM] as const,
+      max: [front, side > 0 ? BEYOND_MM : -inner] as const,
+    }));
+  });
+}
+
 /** The holes of a measured pattern where it lies in the car, as they have to be drawn. */
 export function holesOfPattern(drawer: Drawer, pattern: HolePattern) {
   const { holes, readings, under } = pattern;
@@ -57,6 +81,7 @@ function inputOf(drawer: Drawer): Assembled<PlateInput> {
         max: [xMm + long / 2, yMm + wide / 2],
       })),
       reach: holes.map(({ at }) => at),
+      notches: notchesOf(drawer),
       marginMm: drawer.of('marginMm'),
       thicknessMm: drawer.of('thicknessMm'),
       holes,

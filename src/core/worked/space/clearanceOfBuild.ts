@@ -6,7 +6,7 @@ import { tyreAt } from '../../car/tyres/tyres';
 import { nearestOver } from '../../physics/clearance/check';
 import { CAR, type GroundResult } from '../../physics/clearance/definition';
 import { groundOf } from '../../physics/clearance/ground';
-import { compoundOf, CONTACT_MM } from '../../physics/clearance/tree';
+import { bodyOf, compoundOf, CONTACT_MM } from '../../physics/clearance/tree';
 import { bodiesOf, REST } from '../chassis/bodiesOfBuild';
 import { playOf } from '../suspension/playOfBuild';
 import { cornerOf } from '../suspension/endOfBuild';
@@ -98,8 +98,8 @@ function workOut(document: BuildDocument): Assembled<ClearanceOfBuild> {
   );
   near.sort((one, other) => one.marginMm - other.marginMm);
   const unplaced = bodiesOf(document).filter(({ id, placed }) => !placed && id !== REST).length;
-  const still = things.flatMap(({ id, body }, k) =>
-    body === CAR && !ENDS.some((end) => isOfWheel(id, end)) ? [bodies[k]!] : [],
+  const still = things.flatMap(({ id, body, forms }) =>
+    body === CAR && !ENDS.some((end) => isOfWheel(id, end)) ? forms.map(bodyOf) : [],
   );
   const [front, rear] = (['front', 'rear'] as const).map((end) => tyreAt(document.drive, end)?.radiusMm);
   return {

@@ -1,11 +1,14 @@
 import { applyPatch } from '../../base/patch';
-import { add, carry, scale, type Vec3 } from '../../base/vec3';
+import { add, carry, cross, dot, type Motion, scale, type Vec3 } from '../../base/vec3';
 import { sprung } from '../../fixtures/sprungCar';
 import type { PartMade } from '../../car/parts/partMade';
 import { drawnOfPart } from '../making/drawnOfPart';
 import { plateTopMm } from '../making/plateTop';
-import { drawnThings, isMirrored } from './drawnThings';
+import { drawnThings } from './drawnThings';
+import { thingsOf } from './thingsOfCar';
 
+/** Whether a motion mirrors what it moves. */
+const isMirrored = ({ rows: [a, b, c] }: Motion) => dot(a, cross(b, c)) < 0;
 const mesh = { hash: 'a'.repeat(64), name: 'a.stl', unitMm: 1, up: [0, 0, 1] as const, madeOf: '1' };
 const withPart = (made: PartMade, kept: object = mesh) => {
   const part = { id: 'p', name: 'Part', kind: 'other' as const, made, mesh: kept };
@@ -50,6 +53,39 @@ describe('drawn parts in the car', () => {
       plateTopMm(document)!,
     ]);
     expect(things[0]!.inPlaceOf).toBe('part-p');
+  });
+
+  it('take up in the car what they are drawn as', () => {
+    const { document, drawn } = withPart({ as: 'arm' });
+    const left = thingsOf(document).find(({ id }) => id === 'front.left.lower')!;
+    // each prism that is put on, none of the holes
+    expect(left.forms).toHaveLength(drawn.drawing.steps.filter(({ take }) => !take).length);
+    const points = left.forms.flatMap((form) => (form.kind === 'hull' ? form.pointsMm : []));
+    const corner = document.suspension.front!.corner!;
+    if (corner.kind !== 'wishbones') throw new Error('not wishbones');
+    const out = Math.max(...points.map(([, y]) => y));
+    // out to the ball, and the plastic round its hole
+    expect(out).toBeGreaterThan(corner.lowerOuter[1] + 3);
+    expect(out).toBeLessThan(corner.lowerOuter[1] + 8);
+  });
+
+  it('leave the room beside a plate that its notches make', () => {
+    const { document } = withPart({ as: 'plate', marginMm: 12 });
+    const plate = applyPatch(document, [
+      { path: ['parts', 'items', 'p', 'massG'], value: 100 },
+      { path: ['chassis', 'bodies', 'part-p'], value: { id: 'part-p', xMm: -140, yMm: 0, zMm: 20 } },
+    ]);
+    const { forms } = thingsOf(plate).find(({ id }) => id === 'part-p')!;
+    const { lowerFront, lowerRear } = document.suspension.front!.corner!;
+    const beside = forms.flatMap((form) =>
+      form.kind === 'hull' &&
+      form.pointsMm.every(([x]) => x <= lowerFront[0] + 7.51 && x >= lowerRear[0] - 7.51)
+        ? form.pointsMm.map(([, y]) => Math.abs(y))
+        : [],
+    );
+    // a usual arm's tube of 4.5 mm, and 3 mm of room
+    expect(Math.max(...beside)).toBeLessThan(Math.min(lowerFront[1], lowerRear[1]) - 7.5 + 1e-6);
+    expect(beside.length).toBeGreaterThan(0);
   });
 
   it('set tower and bulkhead at their end', () => {

@@ -7,7 +7,7 @@ import { linkageOf } from '../../physics/corner/linkage';
 import { reaching } from '../../physics/corner/readings';
 import { arrivals } from '../../physics/corner/sweep';
 import { cornerOf, endOf, steers } from '../suspension/endOfBuild';
-import { bodyName, motionOnCar, SIDES } from './thingsOfCar';
+import { bodyName, motionOnCar, SIDES } from './sides';
 
 /** Shares of the way from rest to full bump, or to full droop. */
 const SHARES = [0, -0.5, -1, 0.25, 0.5, 0.75, 1] as const;

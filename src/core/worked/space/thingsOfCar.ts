@@ -1,4 +1,4 @@
-import { add, type Motion, scale, subtract, turn, type Vec3 } from '../../base/vec3';
+import { add, scale, subtract, type Vec3 } from '../../base/vec3';
 import type { BuildDocument } from '../../car/document/document';
 import { type End, ENDS, type SuspensionEnd } from '../../car/document/suspension';
 import { tyreAt, tyreKeys } from '../../car/tyres/tyres';
@@ -8,12 +8,12 @@ import type { Corner } from '../../physics/corner/corner';
 import { grownOf, makeAt } from '../tyres/tyreMake';
 import { bodiesOf, REST } from '../chassis/bodiesOfBuild';
 import { cornerOf } from '../suspension/endOfBuild';
+import { drawnForms } from './drawnForms';
+import { bodyName, onCar, type Side, SIDES } from './sides';
 
-export const SIDES = ['left', 'right'] as const;
-export type Side = (typeof SIDES)[number];
-/** A box, or a bar with round ends. */
+/** A box, a bar with round ends, or what a thread round points holds. */
 export type ThingForm =
-  Extract<Form, { kind: 'box' }> | { kind: 'capsule'; fromMm: Vec3; toMm: Vec3; radiusMm: number };
+  Extract<Form, { kind: 'box' | 'hull' }> | { kind: 'capsule'; fromMm: Vec3; toMm: Vec3; radiusMm: number };
 
 export const LINK_THINGS = ['lower', 'upper', 'tie', 'damper', 'damperRod', 'wheel'] as const;
 export type LinkThing = (typeof LINK_THINGS)[number];
@@ -54,36 +54,16 @@ export function thingsOf(document: BuildDocument): Thing[] {
       class: HOT.includes(id) ? 'hot' : 'plain',
       forms: [{ kind: 'box', centreMm: [xMm, yMm, zMm], sizeMm }],
     }));
+  const forms = drawnForms(document);
   return [
     ...components,
     ...drawn.flatMap((end) => SIDES.flatMap((side) => cornerThings(document, end, side, wheelbaseMm))),
-  ];
+  ].map((thing) => (forms.has(thing.id) ? { ...thing, forms: forms.get(thing.id)! } : thing));
 }
 
 /** Whether a component is a wheel or a hub of an end. */
 export const isOfWheel = (id: string, end: End): boolean =>
   ['wheel', 'hub'].some((of) => id.startsWith(`${of}-${end[0]}`));
-
-/** Takes a place of the left corner of an end to where it is on the car. */
-export function onCar([x, y, z]: Vec3, end: End, side: Side, wheelbaseMm: number): Vec3 {
-  return [end === 'front' ? x : x - wheelbaseMm, side === 'left' ? y : -y, z];
-}
-
-/** Motion of a body of the left corner of an end, as it is on the car. */
-export function motionOnCar({ rows, shift }: Motion, end: End, side: Side, wheelbaseMm: number): Motion {
-  const s = side === 'left' ? 1 : -1;
-  const flipped: Motion['rows'] = [
-    [rows[0][0], s * rows[0][1], rows[0][2]],
-    [s * rows[1][0], rows[1][1], s * rows[1][2]],
-    [rows[2][0], s * rows[2][1], rows[2][2]],
-  ];
-  const origin: Vec3 = [end === 'front' ? 0 : -wheelbaseMm, 0, 0];
-  // the corner's own origin lies at its axle
-  const moved = subtract(origin, turn({ rows: flipped, shift: [0, 0, 0] }, origin));
-  return { rows: flipped, shift: add([shift[0], s * shift[1], shift[2]], moved) };
-}
-
-export const bodyName = (end: End, side: Side, body: string): string => `${end}.${side}.${body}`;
 
 function cornerThings(document: BuildDocument, end: End, side: Side, wheelbaseMm: number): Thing[] {
   const found = cornerOf(document, end);

@@ -5,6 +5,7 @@ import Box from '@mui/material/Box';
 import { Canvas, useThree } from '@react-three/fiber';
 import { type ReactNode, useEffect, useMemo, useState } from 'react';
 import { BufferAttribute, BufferGeometry, DoubleSide, Matrix4, Quaternion, Vector3 } from 'three';
+import { ConvexGeometry } from 'three/examples/jsm/geometries/ConvexGeometry.js';
 import { type Motion, STILL, type Vec3 } from '@/core/base/vec3';
 import type { ThingForm, Thing } from '@/core/worked/space/thingsOfCar';
 import { hasWebGl, type Ink, inkOf, Orbit } from '@/ui/space';
@@ -174,11 +175,21 @@ function FormMesh({ form, colour }: { form: ThingForm; colour: string }) {
         {material}
       </mesh>
     );
+  if (form.kind === 'hull') return <Hull pointsMm={form.pointsMm}>{material}</Hull>;
   return (
     <Bar from={form.fromMm} to={form.toMm} radiusMm={form.radiusMm}>
       {material}
     </Bar>
   );
+}
+
+function Hull({ pointsMm, children }: { pointsMm: readonly Vec3[]; children: ReactNode }) {
+  const geometry = useMemo(
+    () => new ConvexGeometry(pointsMm.map((point) => new Vector3(...point))),
+    [pointsMm],
+  );
+  useEffect(() => () => geometry.dispose(), [geometry]);
+  return <mesh geometry={geometry}>{children}</mesh>;
 }
 
 function Bar({

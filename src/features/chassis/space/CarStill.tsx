@@ -1,3 +1,4 @@
+import { polygonHull } from 'd3-polygon';
 import chartsCss from '@/ui/charts/charts.module.css';
 import { add, carry, type Motion, STILL, type Vec3 } from '@/core/base/vec3';
 import type { DrawnThing } from '@/core/worked/space/drawnThings';
@@ -37,7 +38,7 @@ export function CarStill({ things, bodies, marked }: Pick<CarSceneProps, 'things
           return thing.forms.map((form) => ({ thing, form, points: pointsOf(form, motion) }));
         });
         const all = drawn.flatMap(({ points, form }) =>
-          points.map((p) => ({ p, r: form.kind === 'box' ? 0 : form.radiusMm })),
+          points.map((p) => ({ p, r: form.kind === 'capsule' ? form.radiusMm : 0 })),
         );
         if (all.length === 0) return null;
         const [left, top] = [
@@ -65,6 +66,16 @@ export function CarStill({ things, bodies, marked }: Pick<CarSceneProps, 'things
             >
               {drawn.map(({ thing, form, points }, k) => {
                 const ink = inkOf(thing, marked);
+                if (form.kind === 'hull')
+                  return (
+                    <path
+                      key={k}
+                      d={`M${(polygonHull(points.map((p) => [x(p), y(p)])) ?? []).join('L')}Z`}
+                      fill={ink}
+                      fillOpacity={0.25}
+                      stroke={ink}
+                    />
+                  );
                 if (form.kind === 'box') {
                   const [xs, ys] = [points.map(x), points.map(y)];
                   return (
@@ -110,6 +121,7 @@ function inkOf({ id, of, class: kind }: Thing, marked: ReadonlySet<string>): str
 }
 
 function pointsOf(form: ThingForm, motion: Motion): Vec3[] {
+  if (form.kind === 'hull') return form.pointsMm.map((point) => carry(motion, point));
   if (form.kind === 'box')
     return CORNERS.map(([x, y, z]) =>
       carry(motion, add(form.centreMm, [x * form.sizeMm[0], y * form.sizeMm[1], z * form.sizeMm[2]])),

@@ -31,6 +31,8 @@ export interface PlateInput {
   holes: readonly (DrawnHole & { id: string })[];
   /** Along both sides; its height over all. */
   flange?: { heightMm: number; thicknessMm: number };
+  /** Where something that moves needs room: cut out of plate and flanges. */
+  notches?: readonly { min: Point; max: Point }[];
   /** Square holes where nothing stands, with plastic between them. */
   pockets?: { sizeMm: number; wallMm: number };
 }
@@ -39,6 +41,7 @@ const POCKET_ROUND = 0.25;
 /** A side as steep as this against straight ahead still gets a flange. */
 const SIDE_SLOPE = 0.35;
 const LEAST_SIDE = 8;
+const APART_MM = 0.1;
 
 const outlineOf = ({ footprints, reach, marginMm }: PlateInput): Disc[] => [
   ...footprints.flatMap(({ min, max }) =>
@@ -49,7 +52,8 @@ const outlineOf = ({ footprints, reach, marginMm }: PlateInput): Disc[] => [
 
 /** Where the plate has plastic to spare: nothing stands there, no hole, and no edge is near. */
 function pocketsIn(input: PlateInput, outline: readonly Disc[]): Disc[][] {
-  const { pockets, footprints, holes, flange } = input;
+  const { pockets, holes, flange, notches = [] } = input;
+  const footprints = [...input.footprints, ...notches];
   if (!pockets) return [];
   const { sizeMm, wallMm } = pockets;
   const pitch = sizeMm + wallMm;
@@ -94,15 +98,18 @@ function boundsOf(outline: readonly Disc[]): { min: Point; max: Point } {
 }
 
 /** Along each side of the outline that runs fore and aft, a wall upwards from the bed. */
-function flangesOf({ flange }: PlateInput, outline: readonly Disc[]): Step[] {
+function flangesOf({ flange, marginMm }: PlateInput, outline: readonly Disc[]): Step[] {
   if (!flange) return [];
+  // two that meet in one line at the middle of a corner make no solid: they stay a little apart
+  const thickMm =
+    Math.abs(flange.thicknessMm - marginMm) < APART_MM ? marginMm - APART_MM : flange.thicknessMm;
   return hullStretches(outline).flatMap(({ curve, points: [a, b] }): Step[] => {
     if (curve !== 'line' || !a || !b) return [];
     const [dx, dy] = [b[0] - a[0], b[1] - a[1]];
     const length = Math.hypot(dx, dy);
     if (length < LEAST_SIDE || Math.abs(dy) > SIDE_SLOPE * Math.abs(dx)) return [];
     // counter-clockwise: the inside lies to the left
-    const [ix, iy] = [(-dy / length) * flange.thicknessMm, (dx / length) * flange.thicknessMm];
+    const [ix, iy] = [(-dy / length) * thickMm, (dx / length) * thickMm];
     const corners = [a, b, [b[0] + ix, b[1] + iy], [a[0] + ix, a[1] + iy]] as const;
     return [
       prism(
@@ -123,7 +130,12 @@ function flangesOf({ flange }: PlateInput, outline: readonly Disc[]): Step[] {
  */
 export function plateDrawing(input: PlateInput): DrawnPart {
   const outline = outlineOf(input);
-  const { thicknessMm, holes, footprints } = input;
+  const { thicknessMm, holes, footprints, flange, notches = [] } = input;
+  // towards the middle by as much as a flange may lean in
+  const inwards = (side: number) =>
+    side > 0
+      ? Math.max(0.1, side - 3 * (flange?.thicknessMm ?? 0))
+      : Math.min(-0.1, side + 3 * (flange?.thicknessMm ?? 0));
   const through = [...holesInside(outline, holes, 'marginMm'), ...pocketsIn(input, outline)];
   const places = new Map<string, Box>([
     ...footprints.map(({ id, min, max }): [string, Box] => [
@@ -136,7 +148,28 @@ export function plateDrawing(input: PlateInput): DrawnPart {
     }),
   ]);
   return {
-    drawing: { steps: [prism('z', outline, 0, thicknessMm, through), ...flangesOf(input, outline)] },
+    drawing: {
+      steps: [
+        prism('z', outline, 0, thicknessMm, through),
+        ...flangesOf(input, outline),
+        ...notches.flatMap(({ min, max }) => [
+          // a flange ends where the notch begins, whole: no sliver of it stays beside it
+          ...(flange
+            ? [
+                taken(
+                  prism(
+                    'z',
+                    rectangle([min[0], inwards(min[1])], [max[0], inwards(max[1])]),
+                    thicknessMm,
+                    flange.heightMm + 1,
+                  ),
+                ),
+              ]
+            : []),
+          taken(prism('z', rectangle(min, max), -1, thicknessMm + 1)),
+        ]),
+      ],
+    },
     places,
     rows: AS_IT_STANDS,
   };

@@ -47,6 +47,22 @@ describe('a chassis plate', () => {
     expect(hasPlastic(laden.drawing, [0, 17.5, 2])).toBe(false);
   });
 
+  it('is closed where its flanges are as thick as its margin is wide', async () => {
+    const reach = [...plate.reach, [0, 45] as const, [0, -45] as const];
+    await madeSolid(
+      plateDrawing({ ...plate, reach, holes: [], marginMm: 3, flange: { heightMm: 14, thicknessMm: 3 } })
+        .drawing,
+    );
+  });
+
+  it('leaves room where something moves beside it, through flanges too', async () => {
+    const notches = [{ min: [-20, 25] as const, max: [20, 90] as const }];
+    const flange = { heightMm: 14, thicknessMm: 3 };
+    const { volumeMm3 } = await madeSolid(plateDrawing({ ...plate, flange, notches, holes: [] }).drawing);
+    // 40 by 15 off the plate, 40 mm off one flange
+    nearVolume(volumeMm3, (outline - 40 * 15) * 4 + (2 * 100 - 40) * 3 * 10);
+  });
+
   it('comes apart into sections that lap, each as long as the bed allows, with nothing lost', async () => {
     const holes: PlateInput['holes'] = [];
     const parts = await Promise.all(plateSections({ ...plate, holes }, 2, 3.4).map(madeSolid));
