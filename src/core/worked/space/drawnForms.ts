@@ -2,7 +2,7 @@ import { polygonArea, polygonHull } from 'd3-polygon';
 import { carry, type Vec3 } from '../../base/vec3';
 import type { BuildDocument } from '../../car/document/document';
 import type { Along, Prism, Step } from '../../physics/making/drawn/drawing';
-import type { ThingForm } from './thingsOfCar';
+import type { ThingForm } from './thingForm';
 import { placedDrawings } from './placedDrawings';
 
 /** Corners that a disc is taken for, all outside it. */

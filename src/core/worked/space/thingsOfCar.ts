@@ -2,18 +2,15 @@ import { add, scale, subtract, type Vec3 } from '../../base/vec3';
 import type { BuildDocument } from '../../car/document/document';
 import { type End, ENDS, type SuspensionEnd } from '../../car/document/suspension';
 import { tyreAt, tyreKeys } from '../../car/tyres/tyres';
-import { CAR, type Form, type ShapeClass } from '../../physics/clearance/definition';
+import { CAR, type ShapeClass } from '../../physics/clearance/definition';
 import { factorAt } from '../../physics/motion/plant';
 import type { Corner } from '../../physics/corner/corner';
 import { grownOf, makeAt } from '../tyres/tyreMake';
 import { bodiesOf, REST } from '../chassis/bodiesOfBuild';
 import { cornerOf } from '../suspension/endOfBuild';
 import { drawnForms } from './drawnForms';
+import type { ThingForm } from './thingForm';
 import { bodyName, onCar, type Side, SIDES } from './sides';
-
-/** A box, a bar with round ends, or what a thread round points holds. */
-export type ThingForm =
-  Extract<Form, { kind: 'box' | 'hull' }> | { kind: 'capsule'; fromMm: Vec3; toMm: Vec3; radiusMm: number };
 
 export const LINK_THINGS = ['lower', 'upper', 'tie', 'damper', 'damperRod', 'wheel'] as const;
 export type LinkThing = (typeof LINK_THINGS)[number];

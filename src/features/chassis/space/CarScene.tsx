@@ -7,7 +7,8 @@ import { type ReactNode, useEffect, useMemo, useState } from 'react';
 import { BufferAttribute, BufferGeometry, DoubleSide, Matrix4, Quaternion, Vector3 } from 'three';
 import { ConvexGeometry } from 'three/examples/jsm/geometries/ConvexGeometry.js';
 import { type Motion, STILL, type Vec3 } from '@/core/base/vec3';
-import type { ThingForm, Thing } from '@/core/worked/space/thingsOfCar';
+import type { ThingForm } from '@/core/worked/space/thingForm';
+import type { Thing } from '@/core/worked/space/thingsOfCar';
 import { hasWebGl, type Ink, inkOf, Orbit } from '@/ui/space';
 import { type CarSceneProps, CarStill } from './CarStill';
 

@@ -2,7 +2,8 @@ import { polygonHull } from 'd3-polygon';
 import chartsCss from '@/ui/charts/charts.module.css';
 import { add, carry, type Motion, STILL, type Vec3 } from '@/core/base/vec3';
 import type { DrawnThing } from '@/core/worked/space/drawnThings';
-import type { ThingForm, Thing } from '@/core/worked/space/thingsOfCar';
+import type { ThingForm } from '@/core/worked/space/thingForm';
+import type { Thing } from '@/core/worked/space/thingsOfCar';
 
 export interface CarSceneProps {
   things: readonly Thing[];
