@@ -54,10 +54,16 @@ const SHOTS = [
     act: (page) => page.getByTestId('diameter-chart').waitFor(),
   },
   {
-    name: 'field-log',
-    path: '/builds/marsh-hare/D/field?view=tracks&of=logs',
+    name: 'parts-drawn',
+    path: '/builds/marsh-hare/D/parts?part=armFront&view=made',
     size: BENCH,
-    act: (page) => page.getByTestId('log-speed').waitFor(),
+    space: true,
+    act: async (page) => {
+      await page.getByTestId('drawn').filter({ hasText: 'mm' }).waitFor({ timeout: 90_000 });
+      await page.getByRole('button', { name: 'Solve it as a solid' }).click();
+      await page.getByTestId('solid-margin').waitFor({ timeout: 90_000 });
+      await page.waitForTimeout(1500);
+    },
   },
   {
     name: 'field-crash',

@@ -13,6 +13,7 @@ import {
   SECTIONS_REFUSALS,
   SPLIT_REFUSALS,
 } from '../refusals/meshes';
+import { ALL_MESH_NOTES } from './meshNotes';
 import { TRANSMISSION_NOTES } from './transmissionNotes';
 
 /** Words of findings and refusals that no page of a build shows at first, so that none of them fetches these. */
@@ -22,6 +23,7 @@ export const LATER_SENTENCES = {
   ...CLEARANCE_NOTES,
   ...LIGHTEST_NOTES,
   ...TRANSMISSION_NOTES,
+  ...ALL_MESH_NOTES,
 };
 export const LATER_REFUSALS = {
   ...BENCH_REFUSALS,

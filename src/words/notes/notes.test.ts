@@ -1,3 +1,4 @@
+import '../later/bringIn';
 import { finding, renamed } from '@/core/base/finding';
 import { measure } from '@/core/base/measure';
 import type { Reader } from '@/core/base/units/formatQuantity';
