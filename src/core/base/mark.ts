@@ -16,3 +16,15 @@ const canonical = (value: unknown): string =>
 
 /** A short mark of a thing: the same for equal things, another for others. */
 export const markOf = (thing: unknown): string => fnv(canonical(thing));
+
+const DIGITS = 6;
+
+/** The same with every figure to six digits: sines and roots of one engine differ from another's in the last. */
+export const roundedMarkOf = (value: unknown): string =>
+  markOf(
+    JSON.parse(
+      JSON.stringify(value, (_, one: unknown) =>
+        typeof one === 'number' ? Number(one.toPrecision(DIGITS)) : one,
+      ),
+    ),
+  );

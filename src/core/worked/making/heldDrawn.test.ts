@@ -10,7 +10,7 @@ import { refusalOf } from '../../fixtures/refused';
 import { sprung } from '../../fixtures/sprungCar';
 import { casesOfBuild } from '../parts/casesOfBuild';
 import { forceOf } from '../parts/forceOnPart';
-import { femCasesOfPart } from '../parts/solidOfPart';
+import { femCasesOfPart, solidMark } from '../parts/solidOfPart';
 import { standardLoads } from '../links/linksOfBuild';
 import type { MadePart } from './drawer';
 import { drawnOfPart, sectionsOfPart } from './drawnOfPart';
@@ -120,6 +120,18 @@ describe('what pulls at a drawn part', () => {
     const higher = withParts({ path: ['brief', 'dropHeightM'], value: 0.6 });
     const [low, high] = [car, higher].map((document) => size(sum(forces(pulls, 'landing', document))));
     expect(high! / low!).toBeGreaterThan(1.2);
+  });
+
+  it('keeps its solid where another engine differs in the last digit of a force', () => {
+    const { held: holds, pulls } = held({ as: 'arm' });
+    const mesh = { hash: 'a'.repeat(64), name: 'a.stl', unitMm: 1, up: [0, 0, 1] as const, held: holds };
+    const mark = (times: number) =>
+      solidMark(car, surface, {
+        ...part({ as: 'arm' }),
+        mesh: { ...mesh, pulls: pulls.map((pull) => ({ ...pull, share: pull.share! * times })) },
+      });
+    expect(mark(1 + 1e-12)).toBe(mark(1));
+    expect(mark(1.001)).not.toBe(mark(1));
   });
 
   it('is solved one load after the other', () => {

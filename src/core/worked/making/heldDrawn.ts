@@ -1,5 +1,5 @@
 import { dot, lengthOf, type Vec3 } from '../../base/vec3';
-import { markOf } from '../../base/mark';
+import { roundedMarkOf } from '../../base/mark';
 import type { ChosenSurface } from '../../car/document/brief';
 import type { BuildDocument } from '../../car/document/document';
 import type { PartBox, PartPull } from '../../car/parts/parts';
@@ -245,7 +245,7 @@ export function heldDrawn(
   return {
     held: boxes,
     pulls,
-    mark: markOf({
+    mark: roundedMarkOf({
       drawing: drawn.drawing,
       shapes,
       held: boxes,

@@ -1,6 +1,6 @@
 import type { ChosenSurface } from '../../car/document/brief';
 import type { BuildDocument } from '../../car/document/document';
-import { markOf } from '../../base/mark';
+import { markOf, roundedMarkOf } from '../../base/mark';
 import type { Part, PartPull } from '../../car/parts/parts';
 import type { FemSettings } from '../../physics/fem/fem';
 import { type Vec3, scale, unit } from '../../base/vec3';
@@ -95,9 +95,10 @@ export function solidMark(
   part: Part,
 ): string | undefined {
   const settings = femOfPart(document, surface, part);
-  return settings.ok && part.mesh
-    ? markOf({ hash: part.mesh.hash, unitMm: part.mesh.unitMm, settings: settings.value })
-    : undefined;
+  if (!settings.ok || !part.mesh) return undefined;
+  const { hash, unitMm, pulls = [] } = part.mesh;
+  const mark = pulls.some(({ from }) => from === 'link') ? roundedMarkOf : markOf;
+  return mark({ hash, unitMm, settings: settings.value });
 }
 
 /** A mark of what the corners and holes of a part do to it, whatever it is made of. */
