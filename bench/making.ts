@@ -1,6 +1,6 @@
 import { loadedKernel } from '@/core/fixtures/kernel';
 import { type Body, madeBody } from '@/core/physics/making/body';
-import { meshedBody, stepOf } from '@/core/physics/making/meshed';
+import { meshedBody, stepOf } from '@/core/physics/making/kit/meshed';
 
 const seat = { boreMm: 5, faceWidthMm: 8 };
 const cones = { pinionTeeth: 15, wheelTeeth: 39, pressureAngleDeg: 20, pinionShift: 0 };

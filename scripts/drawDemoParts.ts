@@ -4,7 +4,7 @@ import init from 'replicad-opencascadejs';
 import * as replicad from 'replicad';
 import { drawnBody, meshInOnePiece } from '@/core/physics/making/drawn/drawnBody';
 import { writeStl } from '@/core/physics/meshFiles/writeStl';
-import { DRAWN_PARTS, drawingOf, solidFile } from '@/db/seed/marshHareMade';
+import { DRAWN_PARTS, drawingOf, solidFile } from '@/db/seed/made/marshHareMade';
 import { marshHareDocuments } from '@/db/seed/marshHareRevisions';
 
 // the demo's drawn parts are kept as files, so that filling it needs no geometry kernel

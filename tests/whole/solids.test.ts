@@ -8,8 +8,8 @@ import { ailmentsOf } from '@/core/physics/solid/health';
 import { measureMesh } from '@/core/physics/solid/measure';
 import { backConeOf, type BevelBodyInput } from '@/core/physics/making/bevelBody';
 import { type Body, madeBody } from '@/core/physics/making/body';
-import type { Kernel } from '@/core/physics/making/kernel';
-import { meshedBody, stepOf } from '@/core/physics/making/meshed';
+import type { Kernel } from '@/core/physics/making/kit/kernel';
+import { meshedBody, stepOf } from '@/core/physics/making/kit/meshed';
 import { pulleyRadii } from '@/core/physics/making/pulleyBody';
 
 let kit: Kernel;

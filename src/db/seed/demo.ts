@@ -20,7 +20,7 @@ import { MARSH_HARE_LOG, marshHareLog } from './marshHareLog';
 import { MARSH_HARE_FAILURES } from './marshHareFailures';
 import { MARSH_HARE_RUNS, MARSH_HARE_TRACKS } from './marshHareRuns';
 import { copiesOnCar, whatBecameOf, marshHarePrints } from './marshHarePrint';
-import { drawnContents } from './marshHareMade';
+import { drawnContents } from './made/marshHareMade';
 import { marshHareCoupon } from './marshHareCoupon';
 import { MARSH_HARE_PHOTOS } from './marshHarePhotos';
 import { marshHareDocuments, type MarshHareLetter } from './marshHareRevisions';

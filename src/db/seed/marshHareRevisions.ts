@@ -5,7 +5,7 @@ import { FAILSAFE_ITEMS } from '@/core/car/document/power';
 import { failsafeMarks } from '@/core/worked/power/failsafe';
 import { calibrateBuild } from '@/core/worked/heat/heatOf';
 import { marshHareA, marshHareB, marshHareC, marshHareD, READ_AT_MINUTES_C } from './marshHare';
-import { withDrawnParts } from './marshHareMade';
+import { withDrawnParts } from './made/marshHareMade';
 import { measuredReadings } from './measuredRuns';
 
 export const MARSH_HARE_LETTERS = ['A', 'B', 'C', 'D'] as const;

@@ -3,8 +3,8 @@ import { type Polar, type Stretch, toothOf, toothStretches } from '../gears/toot
 import { type BevelShape, type ConeOf, conesOf } from '../bevels/bevelGeometry';
 import { closedBody } from './closed';
 import { drilled, type Fittings, fitted } from './fittings';
-import type { Face, Kernel, Shape3D } from './kernel';
-import { curvesOf, type Place, roundAbout, roundAll } from './wires';
+import type { Face, Kernel, Shape3D } from './kit/kernel';
+import { curvesOf, type Place, roundAbout, roundAll } from './kit/wires';
 
 export interface BevelBodyInput extends Omit<BevelShape, 'shaftAngleDeg'>, Fittings {
   shaftAngleDeg?: number;

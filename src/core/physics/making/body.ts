@@ -3,7 +3,7 @@ import type { Drawing } from './drawn/drawing';
 import { drawnBody } from './drawn/drawnBody';
 import { carrierBody, type CarrierBodyInput } from './carrierBody';
 import { gearBody, type GearBodyInput } from './gearBody';
-import type { Kernel, Shape3D } from './kernel';
+import type { Kernel, Shape3D } from './kit/kernel';
 import { flangeBody, pulleyBody, type PulleyBodyInput } from './pulleyBody';
 import { ringBody, type RingBodyInput } from './ringBody';
 

@@ -3,8 +3,8 @@ import { type Measure, measure } from '../../base/measure';
 import { circleStretches } from '../gears/bore';
 import { closedBody, type Stub } from './closed';
 import { drilled, type Fittings, fitted } from './fittings';
-import type { Kernel, Shape3D } from './kernel';
-import { edgesOf, level, wall } from './wires';
+import type { Kernel, Shape3D } from './kit/kernel';
+import { edgesOf, level, wall } from './kit/wires';
 
 declare module '../../base/errors' {
   interface RefusalFacts {

@@ -1,7 +1,7 @@
 import { circleStretches } from '../gears/bore';
 import type { Stretch } from '../gears/toothForm';
-import type { Edge, Face, Kernel, Shape3D, Wire } from './kernel';
-import { level, wall, wireOf } from './wires';
+import type { Edge, Face, Kernel, Shape3D, Wire } from './kit/kernel';
+import { level, wall, wireOf } from './kit/wires';
 
 export type Contour = readonly Stretch[];
 

@@ -2,7 +2,7 @@ import { refusal } from '../../base/errors';
 import { type Measure, measure } from '../../base/measure';
 import { type Bore, boreStretches, circleStretches } from '../gears/bore';
 import { type Contour, roundStub, type Stub } from './closed';
-import type { Kernel, Shape3D } from './kernel';
+import type { Kernel, Shape3D } from './kit/kernel';
 
 declare module '../../base/errors' {
   interface RefusalFacts {

@@ -2,8 +2,8 @@ import type { ToothInput } from '../gears/toothForm';
 import { cartesian, type Stretch, toothOf, toothStretches } from '../gears/toothForm';
 import { closedBody } from './closed';
 import { drilled, type Fittings, fitted } from './fittings';
-import type { Kernel, Shape3D, Wire } from './kernel';
-import { edgesOf, level, roundAbout, roundAll, turned, wall } from './wires';
+import type { Kernel, Shape3D, Wire } from './kit/kernel';
+import { edgesOf, level, roundAbout, roundAll, turned, wall } from './kit/wires';
 
 /** A gear with outer teeth; a helix as a gear has it, positive right-handed. */
 export interface GearBodyInput extends ToothInput, Fittings {

@@ -5,8 +5,8 @@ import { cartesian, type Stretch } from '../gears/toothForm';
 import { circleStretches } from '../gears/bore';
 import { closedBody, type Stub } from './closed';
 import { drilled, type Fittings, fitted } from './fittings';
-import type { Kernel, Shape3D } from './kernel';
-import { edgesOf, level, roundAbout, roundAll, wall } from './wires';
+import type { Kernel, Shape3D } from './kit/kernel';
+import { edgesOf, level, roundAbout, roundAll, wall } from './kit/wires';
 
 declare module '../../base/errors' {
   interface RefusalFacts {

@@ -2,8 +2,8 @@ import { circleStretches } from '../gears/bore';
 import { checkRim, internalStretches, type InternalOutlineInput, ringRadii } from '../gears/internalOutline';
 import { closedBody } from './closed';
 import { boltHoles, type Fittings } from './fittings';
-import type { Kernel, Shape3D } from './kernel';
-import { edgesOf, level, roundAbout, roundAll, wall } from './wires';
+import type { Kernel, Shape3D } from './kit/kernel';
+import { edgesOf, level, roundAbout, roundAll, wall } from './kit/wires';
 
 export interface RingBodyInput
   extends InternalOutlineInput, Pick<Fittings, 'bolts' | 'boltCircleMm' | 'boltHoleMm'> {

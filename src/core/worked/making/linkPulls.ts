@@ -7,7 +7,7 @@ import type { ForcesStation, LoadForces } from '../../physics/links/definition';
 import { type HardestForce, hardestForces, hardestUnder, linksOfBuild } from '../links/linksOfBuild';
 import { casesOfBuild } from '../parts/casesOfBuild';
 import { cornerOf } from '../suspension/endOfBuild';
-import { posedCorner } from '../space/posesOfCar';
+import { posedCorner } from '../suspension/posedCorner';
 
 /** A force of one thing that the wheel meets, in the car's axes as the part lies at rest. */
 export interface LinkPull {

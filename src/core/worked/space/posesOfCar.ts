@@ -1,12 +1,9 @@
-import { CalcError } from '../../base/errors';
 import type { Motion } from '../../base/vec3';
 import type { BuildDocument } from '../../car/document/document';
 import { type End, ENDS } from '../../car/document/suspension';
-import { bodiesOfCorner, type PosedBodies } from '../../physics/clearance/poses';
-import { linkageOf } from '../../physics/corner/linkage';
-import { reaching } from '../../physics/corner/readings';
-import { arrivals } from '../../physics/corner/sweep';
+import type { PosedBodies } from '../../physics/clearance/poses';
 import { cornerOf, endOf, steers } from '../suspension/endOfBuild';
+import { posedCorner } from '../suspension/posedCorner';
 import { bodyName, motionOnCar, SIDES } from './sides';
 
 /** Shares of the way from rest to full bump, or to full droop. */
@@ -61,20 +58,6 @@ export function bodiesIn(
     }
   }
   return found;
-}
-
-export function posedCorner(
-  corner: Parameters<typeof bodiesOfCorner>[0],
-  travelMm: number,
-  rackMm: number,
-): ReadonlyMap<string, Motion> {
-  try {
-    const [arrived] = arrivals(reaching(linkageOf(corner)), [travelMm], [rackMm]);
-    return arrived && 'pose' in arrived.from ? bodiesOfCorner(corner, arrived.from.pose) : new Map();
-  } catch (error) {
-    if (!(error instanceof CalcError)) throw error;
-    return new Map();
-  }
 }
 
 /** The poses as the distances of bodies take them. */

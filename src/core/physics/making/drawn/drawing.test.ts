@@ -1,7 +1,7 @@
 import { loadedKernel } from '../../../fixtures/kernel';
 import { refusalOf } from '../../../fixtures/refused';
 import { measureMesh } from '../../solid/measure';
-import type { Kernel } from '../kernel';
+import type { Kernel } from '../kit/kernel';
 import { bar, disc, type Drawing, prism, rectangle, taken } from './drawing';
 import { drawnBody, meshInOnePiece } from './drawnBody';
 import { hullArea, hullStretches, insideBy } from './hull';

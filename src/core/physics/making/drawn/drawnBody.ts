@@ -2,9 +2,9 @@ import { refusal } from '../../../base/errors';
 import { distance, subtract, type Vec3 } from '../../../base/vec3';
 import type { Mesh } from '../../meshFiles/mesh';
 import { measureMesh } from '../../solid/measure';
-import { meshedBody } from '../meshed';
-import type { Kernel, Shape3D } from '../kernel';
-import { level, wireOf } from '../wires';
+import { meshedBody } from '../kit/meshed';
+import type { Kernel, Shape3D } from '../kit/kernel';
+import { level, wireOf } from '../kit/wires';
 import type { Along, Drawing, Form, Prism, Round } from './drawing';
 import { hullStretches } from './hull';
 

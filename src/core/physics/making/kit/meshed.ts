@@ -1,4 +1,4 @@
-import { type Mesh, welded } from '../meshFiles/mesh';
+import { type Mesh, welded } from '../../meshFiles/mesh';
 import type { Shape3D } from './kernel';
 
 /** How far a triangle may lie from its face, mm, and how much neighbours may turn, rad. */

@@ -5,7 +5,7 @@ import { heldDrawn } from '@/core/worked/making/heldDrawn';
 import { femCasesOfPart } from '@/core/worked/parts/solidOfPart';
 import { readFileSync } from 'node:fs';
 import { drawingOf, drawnPart, solidFile } from './marshHareMade';
-import { marshHareDocuments } from './marshHareRevisions';
+import { marshHareDocuments } from '../marshHareRevisions';
 
 const { D } = marshHareDocuments();
 const surface = D.brief.surfaces[0]!;

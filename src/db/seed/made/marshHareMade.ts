@@ -10,7 +10,7 @@ import { measureLying, liesMark } from '@/core/worked/print/lies';
 import type { MadePart } from '@/core/worked/making/drawer';
 import { drawnOfPart } from '@/core/worked/making/drawnOfPart';
 import { heldDrawn } from '@/core/worked/making/heldDrawn';
-import { marshHareCoupon } from './marshHareCoupon';
+import { marshHareCoupon } from '../marshHareCoupon';
 
 /** What the builder drew here for D. */
 export const DRAWN_PARTS = {

@@ -1,5 +1,5 @@
-import type { Point } from '../gears/outlineFiles';
-import type { Stretch } from '../gears/toothForm';
+import type { Point } from '../../gears/outlineFiles';
+import type { Stretch } from '../../gears/toothForm';
 import type { Edge, Kernel, Shape3D, Wire } from './kernel';
 
 /** How far a curve may lie from the points of its contour, mm. */
