@@ -115,6 +115,17 @@ describe('what pulls at a drawn part', () => {
     expect(inertiaOf(masses.slice(0, 2), [0, 0, 8], [0, 0, 0], at(0, 0))).toBeUndefined();
   });
 
+  it('turns a motor’s torque into two forces as far apart as its face’s screws', () => {
+    const of = (spacingMm: number) =>
+      held({ as: 'motorMount', spacingMm }).pulls.filter(({ from }) => from === 'own');
+    const stallNm = cases().input.motorStallNm!;
+    for (const spacingMm of [16, 25]) {
+      const [left, right] = of(spacingMm);
+      expect(left!.forceN).toBeCloseTo((1000 * stallNm) / spacingMm, 6);
+      expect(sum([left!, right!].map(({ direction }) => ({ forceN: direction })))).toEqual([0, 0, 0]);
+    }
+  });
+
   it('lets the force follow the car: a higher drop pulls harder at the same mesh', () => {
     const { pulls } = held({ as: 'tower' });
     const higher = withParts({ path: ['brief', 'dropHeightM'], value: 0.6 });

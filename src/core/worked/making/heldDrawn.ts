@@ -53,7 +53,7 @@ const [UP, LEFT, AHEAD]: readonly Vec3[] = [
 const HOLD: Readonly<Record<MadeKind, (asked: Asked) => Holding>> = {
   plate: ({ document, surface, drawn }) => platePulls(document, surface, drawn),
 
-  motorMount: ({ document, surface }) => {
+  motorMount: ({ document, surface, drawn: { places } }) => {
     const cases = casesOfBuild(document, surface);
     const stallNm = cases.ok ? cases.value.input.motorStallNm : undefined;
     const share = massShare(document, document.drive.motor?.massG);
@@ -63,7 +63,7 @@ const HOLD: Readonly<Record<MadeKind, (asked: Asked) => Holding>> = {
         ...(share === undefined
           ? []
           : [{ place: 'boss', from: 'landingFourWheels' as const, share, direction: opposite(UP!) }]),
-        ...(stallNm === undefined ? [] : coupleOf(stallNm)),
+        ...(stallNm === undefined ? [] : coupleOf(stallNm, places)),
       ],
     };
   },
@@ -189,14 +189,14 @@ const sumOf = (forces: readonly Vec3[]): Vec3 =>
   forces.reduce<Vec3>((sum, force) => [sum[0] + force[0], sum[1] + force[1], sum[2] + force[2]], [0, 0, 0]);
 
 /** A torque as the two screws of the face carry it. */
-function coupleOf(torqueNm: number): CasePull[] {
-  const forceN = (1000 * torqueNm) / USUAL_CIRCLE_MM;
+function coupleOf(torqueNm: number, places: DrawnPart['places']): CasePull[] {
+  const [left, right] = [places.get('screwLeft')!, places.get('screwRight')!];
+  const forceN = (1000 * torqueNm) / (right.min[2] - left.min[2]);
   return [
     { place: 'screwLeft', from: 'own', forceN, direction: UP! },
     { place: 'screwRight', from: 'own', forceN, direction: opposite(UP!) },
   ];
 }
-const USUAL_CIRCLE_MM = 25;
 
 function massShare(document: BuildDocument, massG: number | undefined): number | undefined {
   const weight = weightOf(document);
