@@ -22,14 +22,17 @@ export function armOfBuild(drawer: Drawer): Assembled<DrawnPart> {
     : corner.kind === 'hingePins'
       ? { front: corner.outerFront, rear: corner.outerRear }
       : { ball: front };
-  const { damper } = corner;
+  const { damper, rocker } = corner;
+  // what the arm lifts: its damper, or the pushrod of a rocker
+  const eye =
+    damper?.on === arm ? damper.outer : rocker?.pushrodArmOn === arm ? rocker.pushrodArm : undefined;
   return {
     ok: true,
     value: armDrawing({
       front,
       rear,
       outer,
-      ...(damper?.on === arm ? { damper: damper.outer } : {}),
+      ...(eye ? { damper: eye } : {}),
       pinHoleMm: drawer.hole(drawer.of('boreMm'), 'running'),
       outerHoleMm: drawer.hole(drawer.of('holeMm'), wishbones ? 'snug' : 'running'),
       damperHoleMm: drawer.pilot(drawer.of('holeMm')),

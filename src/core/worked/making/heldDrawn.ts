@@ -85,7 +85,7 @@ const HOLD: Readonly<Record<MadeKind, (asked: Asked) => Holding>> = {
   arm: ({ document, surface, part: { made } }) => {
     const arm = made.arm ?? 'lower';
     const end = made.end ?? 'front';
-    const on = document.suspension[end]?.corner?.damper?.on;
+    const { damper, rocker } = document.suspension[end]?.corner ?? {};
     const at: ForcesAt = ({ joints }) => [
       ...(['outerFront', 'outerRear'] as const).flatMap((name) =>
         arm === 'lower' && joints[name] ? [{ place: name, link: name, forceN: opposite(joints[name]) }] : [],
@@ -95,8 +95,11 @@ const HOLD: Readonly<Record<MadeKind, (asked: Asked) => Holding>> = {
           ? [{ place: 'outer', link: name, forceN: opposite(joints[name]) }]
           : [],
       ),
-      ...(on === arm && joints.damperOuter
+      ...(damper?.on === arm && joints.damperOuter
         ? [{ place: 'damperOuter', link: 'damperOuter', forceN: joints.damperOuter }]
+        : []),
+      ...(rocker?.pushrodArmOn === arm && joints.pushrodArm
+        ? [{ place: 'damperOuter', link: 'pushrodArm', forceN: joints.pushrodArm }]
         : []),
     ];
     return { held: ['front', 'rear'], links: valueOf(linkPulls(document, end, surface, arm, at)) };
