@@ -7,6 +7,7 @@ import type { PartPull } from '../../car/parts/parts';
 import { TYPICAL_MATERIALS } from '../../car/material/typicalMaterials';
 import { hasPlastic } from '../../fixtures/contains';
 import { refusalOf } from '../../fixtures/refused';
+import { rocker } from '../../fixtures/forcedCorners';
 import { sprung } from '../../fixtures/sprungCar';
 import { casesOfBuild } from '../parts/casesOfBuild';
 import { forceOf } from '../parts/forceOnPart';
@@ -33,6 +34,7 @@ const withParts = (...more: Patch): BuildDocument =>
     ...more,
   ]);
 const car = withParts();
+const { end: _end, tyreRadiusMm: _radius, ...byRocker } = rocker;
 const part = (made: PartMade): MadePart => ({ id: 'p', name: 'Part', kind: 'other', material: nylon, made });
 const drawn = (made: PartMade, document = car, library: LibraryItem[] = []) => {
   const found = drawnOfPart(document, library, part(made));
@@ -58,14 +60,25 @@ const sum = (all: readonly { forceN: Vec3 }[]): Vec3 =>
 const size = (v: Vec3) => Math.hypot(...v);
 
 describe('what pulls at a drawn part', () => {
-  it('leaves an arm in balance about its hinge, whatever the wheel meets', () => {
-    const { pulls } = held({ as: 'arm' });
-    const { places } = drawn({ as: 'arm' });
+  it.each([
+    ['a damper', car, 'damperOuter', ['landing', 'kerbAhead']],
+    [
+      'the pushrod of a rocker',
+      withParts({ path: ['suspension', 'front', 'corner'], value: byRocker }),
+      'pushrodArm',
+      ['landing'],
+    ],
+  ])('leaves an arm on %s in balance about its hinge, whatever the wheel meets', (_, document, link, met) => {
+    const { pulls } = held({ as: 'arm' }, document);
+    const { places } = drawn({ as: 'arm' }, document);
     const hinge = scale(add(places.get('front')!.min, places.get('front')!.max), 0.5);
     const loads = new Set(pulls.map(({ load }) => load!));
-    expect(loads.has('landing') && loads.has('kerbAhead')).toBe(true);
+    expect([...loads]).toEqual(expect.arrayContaining([...met]));
+    expect(pulls.some((pull) => pull.link === link)).toBe(true);
     for (const load of loads) {
-      const moments = forces(pulls, load).map(({ at, forceN }) => cross(subtract(at, hinge), forceN)[0]);
+      const moments = forces(pulls, load, document).map(
+        ({ at, forceN }) => cross(subtract(at, hinge), forceN)[0],
+      );
       const largest = Math.max(...moments.map(Math.abs));
       expect(Math.abs(moments.reduce((all, one) => all + one, 0))).toBeLessThan(0.01 * largest);
     }
