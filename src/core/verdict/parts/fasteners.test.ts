@@ -39,12 +39,20 @@ const car = (one: Joint, ...more: Patch): BuildDocument =>
     ...more,
   ]);
 const check = (document: BuildDocument) => evaluateBuild(document).find(({ id }) => id === 'fasteners.feet')!;
-/** A thread of 3 mm that bites 6 mm deep lets go where it shears the plastic round it, across the layers. */
-const pullOutN = (Math.PI * 3 * 6 * petg.inPlaneStrengthMpa) / Math.sqrt(3);
+/** A thread of 3 mm that bites 6 mm deep into a plate printed flat shears it between its layers. */
+const pullOutN = Math.PI * 3 * 6 * petg.interlayerShearMpa!;
 
 describe('a group of screws', () => {
   it('shares a straight pull alike', () => {
     expect(check(car(joint({}))).margin).toBeCloseTo(pullOutN / 25, 6);
+  });
+
+  it('holds better in a part that stands on the bed: its layers run along the screws', () => {
+    const document = applyPatch(car(joint({})), [
+      { path: ['parts', 'items', 'plate', 'layers'], value: 'across' },
+    ]);
+    const inPlane = (Math.PI * 3 * 6 * petg.inPlaneStrengthMpa) / Math.sqrt(3);
+    expect(check(document).margin).toBeCloseTo(inPlane / 25, 6);
   });
 
   it('is pulled on one side where the force acts high across it: the moment over the pattern’s width', () => {

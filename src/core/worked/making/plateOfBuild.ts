@@ -3,6 +3,7 @@ import type { HolePattern } from '../../car/document/print';
 import { ENDS } from '../../car/document/suspension';
 import type { Drawing, DrawnPart } from '../../physics/making/drawn/drawing';
 import { type PlateInput, plateDrawing, plateSections } from '../../physics/making/recipes/plate';
+import type { HolesResult } from '../../physics/printing/holes/definition';
 import { holesSolve } from '../../physics/printing/holes/solve';
 import { bodiesOf, type PlacedBody, REST } from '../chassis/bodiesOfBuild';
 import type { Drawer } from './drawer';
@@ -45,11 +46,25 @@ function notchesOf({ document }: Drawer): NonNullable<PlateInput['notches']> {
   });
 }
 
+const known = new WeakMap<
+  HolePattern['readings'],
+  Pick<HolePattern, 'holes'> & Pick<HolesResult, 'centresMm'>
+>();
+
+/** Where the holes of a pattern lie, solved once for them and their readings. */
+function centresOf({ holes, readings }: HolePattern): HolesResult['centresMm'] {
+  const kept = known.get(readings);
+  if (kept?.holes === holes) return kept.centresMm;
+  const { centresMm } = holesSolve({ holes, readings: readings.map(({ id: _, ...reading }) => reading) });
+  known.set(readings, { holes, centresMm });
+  return centresMm;
+}
+
 /** The holes of a measured pattern where it lies in the car, as they have to be drawn. */
 export function holesOfPattern(drawer: Drawer, pattern: HolePattern) {
   const { holes, readings, under } = pattern;
   if (readings.length === 0 || holes.length < 2) return [];
-  const { centresMm } = holesSolve({ holes, readings: readings.map(({ id: _, ...reading }) => reading) });
+  const centresMm = centresOf(pattern);
   const { xMm = 0, yMm = 0, turnDeg = 0 } = under ?? {};
   const [c, s] = [Math.cos((turnDeg * Math.PI) / 180), Math.sin((turnDeg * Math.PI) / 180)];
   return centresMm.map((centre, k) => ({

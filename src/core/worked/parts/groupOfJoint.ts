@@ -4,6 +4,7 @@ import type { Vec3 } from '../../base/vec3';
 import type { ChosenSurface } from '../../car/document/brief';
 import type { BuildDocument } from '../../car/document/document';
 import type { GroupWay, Joint } from '../../car/document/print';
+import type { Part } from '../../car/parts/parts';
 import type { FastenerShareInput, FastenerShareResult, GroupScrew } from '../../physics/fasteners/definition';
 import { fastenerShare } from '../../physics/fasteners/share';
 import { casesOfBuild } from './casesOfBuild';
@@ -58,6 +59,13 @@ export function patternOf(
   return [...row(left, y), ...row(count - left, -y)];
 }
 
+/** How layers lie to a screw: one through a part that lies flat stands across them, one in a boss as the boss says. */
+function layersOfScrews({ layers, material, shape }: Part): FastenerShareInput['layers'] {
+  if (!material || !hasLayers(material)) return 'alongAxis';
+  const across = shape?.as === 'boss' ? layers === 'across' : layers !== 'across';
+  return across ? 'acrossAxis' : 'alongAxis';
+}
+
 const WAYS: Readonly<Record<GroupWay, Vec3>> = { off: [0, 0, 1], along: [1, 0, 0], across: [0, 1, 0] };
 
 /** What every screw of a joint carries and withstands, or what is missing. */
@@ -107,7 +115,7 @@ export function groupOfJoint(
       atMm: [aheadMm, 0, overMm],
     },
     material: strengthOf(material),
-    layers: part!.layers === 'across' && hasLayers(material) ? 'acrossAxis' : 'alongAxis',
+    layers: layersOfScrews(part!),
     ...(part!.temperatureC === undefined ? {} : { temperatureC: part!.temperatureC }),
   };
   try {
