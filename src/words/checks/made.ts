@@ -2,7 +2,7 @@ import { formatNumber, formatText, type Reader } from '@/core/base/units/formatQ
 import type { MadeKind } from '@/core/car/parts/partMade';
 import type { PartPull } from '@/core/car/parts/parts';
 import type { MeasureResult } from '@/core/physics/solid/measure';
-import { isSameCase } from '@/core/worked/parts/solidOfPart';
+import { firstOfCases } from '@/core/worked/parts/solidOfPart';
 import { MADE_NAMES } from '../labels/made';
 import { counted, firstUp } from '../lists';
 
@@ -22,8 +22,7 @@ export const drawnSays = (
 export function heldSays(held: number, pulls: readonly PartPull[]): string {
   if (held === 0 || pulls.length === 0)
     return 'Nothing is known that holds or pulls it; say so under Own mesh.';
-  const cases = pulls.filter((pull, at) => pulls.findIndex((one) => isSameCase(one, pull)) === at);
-  return `Held at ${counted(held, 'place', 'places')} and tried by ${counted(cases.length, 'load case', 'load cases')}, each where the car has it.`;
+  return `Held at ${counted(held, 'place', 'places')} and tried by ${counted(firstOfCases(pulls).length, 'load case', 'load cases')}, each where the car has it.`;
 }
 
 /** The drawn part's mass in place of the one that is written. */

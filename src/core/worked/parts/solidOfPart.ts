@@ -60,6 +60,10 @@ export type PullCase = Pick<PartPull, 'from' | 'end' | 'load'>;
 export const isSameCase = (a: PullCase, b: PullCase): boolean =>
   a.from === b.from && a.end === b.end && a.load === b.load;
 
+/** The first pull of each case, in the order of the pulls. */
+export const firstOfCases = (pulls: readonly PartPull[]): PartPull[] =>
+  pulls.filter((pull, at) => pulls.findIndex((one) => isSameCase(one, pull)) === at);
+
 /** The case of a pull, without its force. */
 const caseOf = ({ from, end, load }: PartPull): PullCase => ({
   from,
@@ -79,12 +83,10 @@ export function femCasesOfPart(
   const settings = all.value;
   return {
     ok: true,
-    value: pulls
-      .filter((pull, at) => pulls.findIndex((one) => isSameCase(one, pull)) === at)
-      .map((pull) => ({
-        ...caseOf(pull),
-        settings: { ...settings, loads: settings.loads.filter((_, at) => isSameCase(pulls[at]!, pull)) },
-      })),
+    value: firstOfCases(pulls).map((pull) => ({
+      ...caseOf(pull),
+      settings: { ...settings, loads: settings.loads.filter((_, at) => isSameCase(pulls[at]!, pull)) },
+    })),
   };
 }
 

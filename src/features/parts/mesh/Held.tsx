@@ -12,7 +12,7 @@ import { say } from '@/words/findings';
 import { needNames } from '@/words/needs';
 import type { Part, PartPull } from '@/core/car/parts/parts';
 import { casesOfBuild } from '@/core/worked/parts/casesOfBuild';
-import { isSameCase } from '@/core/worked/parts/solidOfPart';
+import { firstOfCases, isSameCase } from '@/core/worked/parts/solidOfPart';
 import { forceOf } from '@/core/worked/parts/forceOnPart';
 import type { LoadCaseName } from '@/core/physics/strength/loadCases';
 import { formatNumber, formatText } from '@/core/base/units/formatQuantity';
@@ -40,9 +40,10 @@ export function Held({ part }: { part: Part }) {
   const { reader } = useReader();
   const { held = [], pulls = [] } = part.mesh!;
   const typed = pulls.filter(({ from }) => from !== 'link');
-  const drawnCases = pulls
-    .filter((pull, at) => pull.from === 'link' && pulls.findIndex((one) => isSameCase(one, pull)) === at)
-    .map((pull) => ({ pull, of: pulls.filter((one) => isSameCase(one, pull)).length }));
+  const drawnCases = firstOfCases(pulls.filter(({ from }) => from === 'link')).map((pull) => ({
+    pull,
+    of: pulls.filter((one) => isSameCase(one, pull)).length,
+  }));
   const cases = casesOfBuild(document, surface);
   const at = (...keys: string[]) => ['parts', 'items', part.id, 'mesh', ...keys];
   const change = (id: string, next: Partial<PartPull>) =>

@@ -41,6 +41,8 @@ const POCKET_ROUND = 0.25;
 /** A side as steep as this against straight ahead still gets a flange. */
 const SIDE_SLOPE = 0.35;
 const LEAST_SIDE = 8;
+/** Beside a notch a flange is looked for so many thicknesses towards the middle. */
+const LEANS_IN = 3;
 const APART_MM = 0.1;
 
 const outlineOf = ({ footprints, reach, marginMm }: PlateInput): Disc[] => [
@@ -131,11 +133,8 @@ function flangesOf({ flange, marginMm }: PlateInput, outline: readonly Disc[]): 
 export function plateDrawing(input: PlateInput): DrawnPart {
   const outline = outlineOf(input);
   const { thicknessMm, holes, footprints, flange, notches = [] } = input;
-  // towards the middle by as much as a flange may lean in
-  const inwards = (side: number) =>
-    side > 0
-      ? Math.max(0.1, side - 3 * (flange?.thicknessMm ?? 0))
-      : Math.min(-0.1, side + 3 * (flange?.thicknessMm ?? 0));
+  const lean = LEANS_IN * (flange?.thicknessMm ?? 0);
+  const inwards = (side: number) => Math.sign(side) * Math.max(APART_MM, Math.abs(side) - lean);
   const through = [...holesInside(outline, holes, 'marginMm'), ...pocketsIn(input, outline)];
   const places = new Map<string, Box>([
     ...footprints.map(({ id, min, max }): [string, Box] => [
