@@ -14,7 +14,8 @@ export function hasWebGl(): boolean {
 }
 
 const NAMES = ['ink', 'sheet', 'quiet', 'moss', 'slate', 'rule', 'rust', 'ochre'] as const;
-export type Ink = Readonly<Record<(typeof NAMES)[number], string>>;
+export type InkName = (typeof NAMES)[number];
+export type Ink = Readonly<Record<InkName, string>>;
 
 /** The page's colours, as a material takes them. */
 export function inkOf(): Ink {

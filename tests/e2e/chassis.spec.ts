@@ -68,3 +68,43 @@ test('a clash is found in space with its travel, cured, or allowed and remembere
   await field(page, 'Over the ground').fill('140');
   await expect(row).toHaveCount(0);
 });
+
+test('a drop is played to its end, and pushes harder from higher up', async ({ page }) => {
+  await page.goto('/builds/marsh-hare/D/chassis?view=space');
+  await page.getByRole('button', { name: 'Dropped' }).click();
+  const answer = page.getByTestId('room-answer');
+  await expect(answer).toContainText('tyre pushes with');
+  const newtons = async () => Number.parseFloat(/pushes with ([\d.]+)/.exec(await answer.innerText())![1]!);
+  const low = await newtons();
+  const after = page.getByLabel('After touch-down');
+  await expect(after).toHaveValue('0');
+  const play = page.getByRole('button', { name: /^Play it/ });
+  await play.click();
+  await expect(play).toBeDisabled();
+  await expect(play).toBeEnabled({ timeout: 20_000 });
+  await expect(after).toHaveValue((await after.getAttribute('max'))!);
+  const height = page.getByLabel('Dropped from');
+  await height.focus();
+  await height.press('End');
+  await expect.poll(newtons).toBeGreaterThan(1.5 * low);
+});
+
+test('the car is coloured by what its checks, scale and failures say, cut and taken apart', async ({
+  page,
+}) => {
+  await page.goto('/builds/marsh-hare/D/chassis?view=space');
+  const answer = page.getByTestId('room-answer');
+  const by = page.getByLabel('Coloured by');
+  await by.selectOption({ label: 'mass' });
+  await expect(answer).toContainText('payload, 350');
+  await by.selectOption({ label: 'margin' });
+  await expect(answer).toContainText('Nearest to its limit: front lower arm');
+  await by.selectOption({ label: 'what failed' });
+  await expect(answer).toContainText('4 of 32 things have failed');
+  await page.getByLabel('Shown', { exact: true }).selectOption({ label: 'cut lengthwise' });
+  await expect(page.getByLabel('Cut at')).toHaveValue('0');
+  const apart = page.getByLabel('Taken apart');
+  await apart.focus();
+  await apart.press('End');
+  await expect(apart).toHaveValue('1');
+});

@@ -252,6 +252,8 @@ test('the joints are counted and put in an order to build by', async ({ page }) 
   await expect(page.getByTestId('steps').getByRole('listitem').first()).toContainText(
     'Melt the M3 insert into chassis plate',
   );
+  // what a step joins is green in its picture
+  await expect(page.getByTestId('steps').getByTestId('car-still')).toHaveCount(12);
   await page.getByTestId('steps').getByRole('checkbox').first().check();
   await page.reload();
   await expect(page.getByTestId('assembly-answer')).toContainText('13 to go');

@@ -58,9 +58,10 @@ export const HEAVY_CHECKS: ReadonlySet<string> = new Set(
   FACES.filter(({ heavy }) => heavy).map(({ id }) => id),
 );
 
-const bare = ({ id, named, at, quantity, kind, countedTo }: CheckFace) => ({
+const bare = ({ id, named, about, at, quantity, kind, countedTo }: CheckFace) => ({
   id,
   ...(named === undefined ? {} : { named }),
+  ...(about === undefined ? {} : { about }),
   ...at,
   quantity,
   kind,

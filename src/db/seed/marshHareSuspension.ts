@@ -71,6 +71,11 @@ export const marshHareSuspension: Suspension = {
     links: 'fixed',
     linkMmPerTurn: 1,
     play: { bearingSpacingMm: 12, inboardMm: 0.04, outboardMm: 0.05, upperMm: 0.06 },
+    held: [
+      { id: 'outerRear', partId: 'armRear' },
+      { id: 'upper', pullN: 320, pushN: 220 },
+      { id: 'damper', pullN: 180, pushN: 320 },
+    ],
   },
   steering: { lockMm: 8, hornMm: 14 },
 };

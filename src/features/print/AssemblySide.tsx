@@ -11,13 +11,16 @@ import Box from '@mui/material/Box';
 import { Note } from '@/ui/controls/Note';
 import Button from '@mui/material/Button';
 import { Tick } from '@/ui/controls/Tick';
-import { type ReactNode, useSyncExternalStore } from 'react';
+import { type ReactNode, useMemo, useSyncExternalStore } from 'react';
 import { assemblyOrder, hardwareCount, screwsWithoutJoint } from '@/core/worked/print/assembly';
+import { stepPictures } from '@/core/worked/space/apart';
+import { thingsOf } from '@/core/worked/space/thingsOfCar';
 import { formatNumber } from '@/core/base/units/formatQuantity';
 import { useReader } from '@/ui/reader';
 import { say } from '@/words/findings';
 import { useBuild } from '../session/BuildContext';
 import { Charts, Readings } from '../frame/Guarded';
+import { StepPicture } from './StepPicture';
 import { Joints } from './fits/Joints';
 import { keptTicks, keepTicks, onTicks } from './ticks';
 
@@ -27,6 +30,11 @@ export function AssemblySide({ tabs }: { tabs: ReactNode }) {
   const { reader } = useReader();
   const hardware = hardwareCount(document);
   const steps = assemblyOrder(document);
+  const things = useMemo(() => thingsOf(document), [document]);
+  const pictures = useMemo(
+    () => new Map(stepPictures(document, things).map((one) => [one.id, one])),
+    [document, things],
+  );
   const loose = screwsWithoutJoint(document);
   const ticks = useSyncExternalStore(
     onTicks,
@@ -93,7 +101,7 @@ export function AssemblySide({ tabs }: { tabs: ReactNode }) {
               </Box>
               <Box component="section" sx={{ flex: '1 1 420px' }} aria-label="Steps">
                 <Typography component="p" variant="label">
-                  <span>Then, in this order</span>
+                  <span>Then, in this order: green is what is joined, pale what comes later</span>
                 </Typography>
                 <ol data-testid="steps">
                   {steps.map(({ id, says, count: number }, index) => (
@@ -110,6 +118,7 @@ export function AssemblySide({ tabs }: { tabs: ReactNode }) {
                           ) : null}
                         </span>
                       </label>
+                      <StepPicture things={things} step={pictures.get(id)!} />
                     </li>
                   ))}
                 </ol>

@@ -4,6 +4,7 @@ import type { LinkThing } from '@/core/worked/space/thingsOfCar';
 const LINK_THING_TERMS: Readonly<Record<LinkThing, string>> = {
   lower: 'lower arm',
   upper: 'upper link',
+  upright: 'upright',
   tie: 'tie rod',
   damper: 'damper',
   damperRod: 'damper rod',

@@ -13,6 +13,7 @@ import { say } from '../findings';
 import { formatNumber, formatText, type Reader } from '@/core/base/units/formatQuantity';
 import { CAUTIONS } from './cautions';
 import type { Block, Report } from './definition';
+import { apartPicture, stepsPicture } from './carPictures';
 import { planPicture } from './pictures';
 import { bought, printed } from './sheetOfParts';
 import { factsOf, gearing, wiring } from './sheetOfDrive';
@@ -36,6 +37,7 @@ export function buildSheet(
 ): Report {
   const settings = describeChanges(emptyDocument(), document, reader);
   const plan = planPicture(document);
+  const apart = apartPicture(document);
   return {
     title: `${build.name} ${revision.letter}: build sheet`,
     subtitle: revision.why ?? 'The first revision.',
@@ -43,6 +45,7 @@ export function buildSheet(
       ...(plan ? [{ kind: 'picture' as const, picture: plan }] : []),
       { kind: 'heading', level: 1, text: 'At a glance' },
       { kind: 'facts', rows: glance(document, checks, reader) },
+      ...(apart ? [{ kind: 'picture' as const, picture: apart }] : []),
       ...toHeed(checks, reader),
       ...printed(document, times, reader),
       { kind: 'heading', level: 1, text: 'Gearing and drive' },
@@ -155,6 +158,7 @@ function suspension(document: BuildDocument, settings: readonly DescribedChange[
 
 function order(document: BuildDocument, reader: Reader): Block[] {
   const steps = assemblyOrder(document);
+  const pictured = stepsPicture(document);
   return steps.length === 0
     ? []
     : [
@@ -162,8 +166,9 @@ function order(document: BuildDocument, reader: Reader): Block[] {
         {
           kind: 'list',
           items: steps.map(
-            ({ says, count }) => `${say(says, reader)}${count > 1 ? ` (${count} times)` : ''}`,
+            ({ says, count }, k) => `${k + 1}. ${say(says, reader)}${count > 1 ? ` (${count} times)` : ''}`,
           ),
         },
+        ...(pictured ? [{ kind: 'picture' as const, picture: pictured }] : []),
       ];
 }

@@ -38,6 +38,16 @@ export interface Fall {
   electronicsGees: number;
 }
 
+/** Where both masses are at a time after touch-down, downwards, and what pushes them; SI. */
+export interface FallMoment {
+  tS: number;
+  sprungM: number;
+  unsprungM: number;
+  tyreN: number;
+  /** Into the car over the wheel. */
+  chassisN: number;
+}
+
 const LONGEST_S = 0.5;
 /** Longest steps, s: of a blow, and once the car has turned, the speeds are a small share of those at touch-down and no stop is near. */
 const [STEP_S, CALM_STEP_S] = [5e-5, 3e-4];
@@ -58,10 +68,11 @@ const SIZE = 6;
  * Two masses on tyre and spring after touch-down, by Runge and Kutta.
  *
  * @param speedMps of both at touch-down
+ * @param watch is told every step
  * @throws CalcError at `unsprungMassG` where the wheel is so light and so stiff that no step is fine enough
  */
-export function fall(corner: Corner, speedMps: number): Fall {
-  return new Falling(corner, speedMps).until();
+export function fall(corner: Corner, speedMps: number, watch?: (moment: FallMoment) => void): Fall {
+  return new Falling(corner, speedMps, watch).until();
 }
 
 class Falling {
@@ -78,6 +89,7 @@ class Falling {
   constructor(
     private readonly corner: Corner,
     speedMps: number,
+    private readonly watch?: (moment: FallMoment) => void,
   ) {
     this.ms = corner.sprungKg;
     this.mu = corner.unsprungKg;
@@ -231,6 +243,7 @@ class Falling {
       found.pressedM = Math.max(found.pressedM, pressed);
       if (!this.together) chassis = ratio * (spring + damper + stop);
     }
+    this.watch?.({ tS: t, sprungM: y[YS]!, unsprungM: y[YU]!, tyreN: tyre, chassisN: chassis });
     if (chassis > found.peakChassisN) {
       found.peakChassisN = chassis;
       found.peakChassisS = t;

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { refusalOf } from '../../fixtures/refused';
 import { parse } from '../../base/schema/parse';
-import { landingImpact } from './impact';
+import { landingImpact, landingMotion } from './impact';
 import type { ImpactInput } from './impactDefinition';
 import { landingImpactSchema } from './loads.schema';
 
@@ -194,4 +194,49 @@ describe('landing.impact', () => {
     ['wheels', { ...base, wheels: 3 }],
     ['unsprungMassG', { ...base, unsprungMassG: 1e-6 }],
   ])('refuses at %s', (path, input) => expect(refusalOf(() => land(input)).path).toBe(path));
+});
+
+describe('a landing in time', () => {
+  it('on tyres alone is the swing of a mass on a spring', () => {
+    const { tS, sprungMm, unsprungMm, tyreN } = landingMotion(stiff, 1e-3);
+    const massKg = 0.49;
+    const omega = Math.sqrt(20_000 / massKg);
+    const v0 = Math.sqrt(2 * G * 0.3);
+    tS.forEach((t, k) => {
+      const y = 1000 * ((G / omega ** 2) * (1 - Math.cos(omega * t)) + (v0 / omega) * Math.sin(omega * t));
+      expect(sprungMm[k]!).toBeCloseTo(y, 1);
+      expect(tyreN[k]!).toBeCloseTo(Math.max(0, 20 * y), 0);
+    });
+    expect(unsprungMm).toEqual(sprungMm);
+    // told every millisecond, until it is where it touched
+    const backS = (2 * (Math.PI - Math.atan((v0 * omega) / G))) / omega;
+    expect(Math.abs(tS.at(-1)! + 5e-4 - backS)).toBeLessThan(6e-4);
+  });
+
+  it('moves the car as its forces say: twice summed over time they are its way', () => {
+    const everyS = 1e-4;
+    const { sprungMm, unsprungMm, tyreN, chassisN } = landingMotion(base, everyS);
+    const masses = { sprung: 0.4, unsprung: 0.09 };
+    const way = (force: (k: number) => number, massKg: number) => {
+      let [y, v] = [0, Math.sqrt(2 * G * 0.3)];
+      for (let k = 1; k < sprungMm.length; k++) {
+        const a = G + (force(k) + force(k - 1)) / 2 / massKg;
+        y += v * everyS + (a * everyS ** 2) / 2;
+        v += a * everyS;
+      }
+      return 1000 * y;
+    };
+    // until it is where it touched, so its way is small beside the 20 mm that it went in
+    const deepest = Math.max(...sprungMm);
+    expect(Math.abs(way((k) => -chassisN[k]!, masses.sprung) - sprungMm.at(-1)!)).toBeLessThan(
+      0.02 * deepest,
+    );
+    expect(Math.abs(way((k) => chassisN[k]! - tyreN[k]!, masses.unsprung) - unsprungMm.at(-1)!)).toBeLessThan(
+      0.05 * deepest,
+    );
+    const peaks = landingImpact(base);
+    expect(Math.max(...tyreN) / peaks.peakTyreN).toBeCloseTo(1, 2);
+    expect(Math.max(...chassisN) / peaks.peakChassisN).toBeCloseTo(1, 2);
+    expect(Math.max(...sprungMm.map((y, k) => y - unsprungMm[k]!)) / peaks.travelUsedMm!).toBeCloseTo(1, 2);
+  });
 });

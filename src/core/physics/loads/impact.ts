@@ -2,7 +2,7 @@ import { GRAVITY } from '../../base/constants';
 import { refusal } from '../../base/errors';
 import { secantRoot } from '../../base/numeric/root';
 import type { OperationFinding } from '../../base/operationFinding';
-import { type Corner, type Fall, fall, USUAL_RIM_N_PER_MM } from './fall';
+import { type Corner, type Fall, fall, type FallMoment, USUAL_RIM_N_PER_MM } from './fall';
 import type { ForceAt, ImpactInput, ImpactResult, RigidImpact } from './impactDefinition';
 import { shaftOf } from './shaft';
 import { type Finding, finding } from '../../base/finding';
@@ -115,6 +115,40 @@ const cornerOf = (input: ImpactInput, sprungKg: number): Corner => ({
 /** The peaks of one drop alone, without what is sought from it; SI. */
 export function landingPeaks(input: ImpactInput): Fall {
   return fall(cornerOf(input, massOverWheelKg(input)), Math.sqrt(2 * GRAVITY * input.dropM));
+}
+
+/** A landing in time: from touch-down in s, both masses from there downwards in mm, forces in N. */
+export interface LandingMotion {
+  tS: number[];
+  sprungMm: number[];
+  unsprungMm: number[];
+  tyreN: number[];
+  chassisN: number[];
+}
+
+/**
+ * A landing at even times, until the car rises through the height of touch-down again.
+ *
+ * @param everyS between the times
+ * @see `landingImpact` for the model
+ */
+export function landingMotion(input: ImpactInput, everyS: number): LandingMotion {
+  const found: LandingMotion = { tS: [], sprungMm: [], unsprungMm: [], tyreN: [], chassisN: [] };
+  let before: FallMoment | undefined;
+  fall(cornerOf(input, massOverWheelKg(input)), Math.sqrt(2 * GRAVITY * input.dropM), (moment) => {
+    for (let tS = found.tS.length * everyS; tS <= moment.tS; tS = found.tS.length * everyS) {
+      const from = before ?? moment;
+      const share = moment.tS > from.tS ? (tS - from.tS) / (moment.tS - from.tS) : 1;
+      const at = (key: Exclude<keyof FallMoment, 'tS'>) => from[key] + share * (moment[key] - from[key]);
+      found.tS.push(tS);
+      found.sprungMm.push(at('sprungM') * MM_PER_M);
+      found.unsprungMm.push(at('unsprungM') * MM_PER_M);
+      found.tyreN.push(at('tyreN'));
+      found.chassisN.push(at('chassisN'));
+    }
+    before = moment;
+  });
+  return found;
 }
 
 const peaksOf = (found: Fall, sprungKg: number): RigidImpact => ({

@@ -42,6 +42,7 @@ export interface Check extends Standing {
   readonly id: string;
   /** Name of the rail, load or part of the document that it is about. */
   readonly named?: string;
+  readonly about?: readonly string[];
   readonly segment: Segment;
   readonly side: string;
   readonly quantity: QuantityName;
@@ -90,6 +91,8 @@ export interface CheckRecord {
   readonly id: string;
   /** Name of the rail, load or part of the document that it is about. */
   readonly named?: string;
+  /** Components and parts of the car that it judges, as they are called in space. */
+  readonly about?: readonly string[];
   /** The side that shows it. */
   readonly at: Place;
   /** Set where it takes longer than a change on screen may. */

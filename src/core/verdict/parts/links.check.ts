@@ -42,6 +42,7 @@ export const linkChecks = defineFamily(
       (document.suspension[end]?.held ?? []).map((held) => ({
         id: `links.${end}.${held.id}`,
         named: `${end}.${held.id}`,
+        about: [`${end}.${held.id}`],
         find: (subject: Worked) => {
           const found = judgedLink(
             subject.document,

@@ -50,6 +50,7 @@ export const partChecks = defineFamily(
       .map((of) => ({
         id: `parts.${of.id}`,
         named: of.name,
+        about: [`part-${of.id}`],
         find: ({ document, surface }) => {
           const found = partStrength(document, surface, nowIn(document, of));
           if (!found.ok) return found;

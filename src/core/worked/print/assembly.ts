@@ -27,6 +27,8 @@ export interface Hardware {
 
 export interface AssemblyStep {
   id: string;
+  /** Parts that it is about. */
+  parts: string[];
   /** What is done, with what. */
   says: Finding;
   /** Number of times. */
@@ -88,6 +90,7 @@ export function assemblyOrder({ parts, print }: Pick<BuildDocument, 'parts' | 'p
     .filter(({ kind, hold }) => kind === 'screw' && hold === 'heatSetInsert')
     .map((joint): AssemblyStep => ({
       id: `${joint.id}.insert`,
+      parts: partsOf({ part: joint.part }),
       count: joint.count ?? 1,
       says: finding('note.assembly.insert', { thread: size(joint.diameterMm), part: nameOf(joint.part) }),
     }));
@@ -95,6 +98,7 @@ export function assemblyOrder({ parts, print }: Pick<BuildDocument, 'parts' | 'p
     .filter(({ kind }) => kind === 'captive')
     .map((joint): AssemblyStep => ({
       id: joint.id,
+      parts: partsOf(joint),
       count: joint.count ?? 1,
       says: finding('note.assembly.free', { joint: joint.name, part: nameOf(joint.part) }),
     }));
@@ -102,6 +106,7 @@ export function assemblyOrder({ parts, print }: Pick<BuildDocument, 'parts' | 'p
     .filter(({ kind }) => kind === 'bearing')
     .map((joint): AssemblyStep => ({
       id: joint.id,
+      parts: partsOf(joint),
       count: joint.count ?? 1,
       says: finding('note.assembly.bearing', {
         size: [size(joint.diameterMm), size(joint.outerMm), size(joint.widthMm)],
@@ -113,6 +118,7 @@ export function assemblyOrder({ parts, print }: Pick<BuildDocument, 'parts' | 'p
     .sort((a, b) => sign(inwards(a, b)))
     .map((joint): AssemblyStep => ({
       id: joint.id,
+      parts: partsOf(joint),
       count: joint.count ?? 1,
       says: finding('note.assembly.joint', {
         joint: joint.name,
@@ -124,6 +130,9 @@ export function assemblyOrder({ parts, print }: Pick<BuildDocument, 'parts' | 'p
     }));
   return [...inserts, ...captive, ...bearings, ...rest];
 }
+
+const partsOf = ({ part, to }: Pick<Joint, 'part' | 'to'>): string[] =>
+  [part, to].filter((id) => id !== undefined);
 
 /** Two parts that hang on nothing are as far out as each other. */
 const sign = (difference: number) => (Number.isNaN(difference) ? 0 : Math.sign(difference));

@@ -89,7 +89,7 @@ describe('the car in space', () => {
 
   it('has what was placed and what the corners are drawn of, and leaves inside the rim free', () => {
     const things = thingsOf(withBox({}));
-    expect(things.filter(({ of }) => of?.end === 'front')).toHaveLength(12);
+    expect(things.filter(({ of }) => of?.end === 'front')).toHaveLength(14);
     expect(things.find(({ id }) => id === 'box')!.name).toBe('Beam');
     expect(things.some(({ id }) => id === 'wheel-fl' || id === 'hub-fl')).toBe(false);
     // a box of 4 mm in the middle of the wheel touches nothing of the tyre, through all of its travel

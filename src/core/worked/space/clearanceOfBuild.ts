@@ -178,6 +178,7 @@ function areJoined({ suspension }: BuildDocument, { of: a }: Thing, { of: b }: T
   const on = corner?.damper?.on ?? corner?.rocker?.pushrodArmOn;
   return (
     has('damper', 'damperRod') ||
+    (pair.has('upright') && (pair.has('lower') || pair.has('upper') || pair.has('tie'))) ||
     (pair.has('damperRod') &&
       ((on === 'lower' && pair.has('lower')) || (on === 'upper' && pair.has('upper')))) ||
     (pair.has('damper') && on === 'lower' && pair.has('lower'))

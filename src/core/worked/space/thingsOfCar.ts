@@ -12,7 +12,7 @@ import { drawnForms } from './drawnForms';
 import type { ThingForm } from './thingForm';
 import { bodyName, onCar, type Side, SIDES } from './sides';
 
-export const LINK_THINGS = ['lower', 'upper', 'tie', 'damper', 'damperRod', 'wheel'] as const;
+export const LINK_THINGS = ['lower', 'upper', 'upright', 'tie', 'damper', 'damperRod', 'wheel'] as const;
 export type LinkThing = (typeof LINK_THINGS)[number];
 
 /** Something of the car in space, where it stands as the car is drawn: x forward from the front axle, y left, z up. */
@@ -106,6 +106,11 @@ function cornerThings(document: BuildDocument, end: End, side: Side, wheelbaseMm
         bar(from, to, corner.kind === 'wishbones' ? across.armMm : across.linkMm),
       ),
     ),
+    ...thing(
+      'upright',
+      'upright',
+      uprightBars(corner, (from, to) => bar(from, to, across.linkMm)),
+    ),
     ...thing('tie', 'tie', tieInner && tieOuter ? [bar(tieInner, tieOuter, across.linkMm)] : []),
     ...thing('damper', 'damperInner', middle ? [bar(damper[0]!, middle, across.damperMm)] : []),
     ...thing(
@@ -142,6 +147,15 @@ function armBars(
       ? [corner.lowerFront, corner.lowerRear, corner.lowerOuter]
       : [corner.upperFront, corner.upperRear, corner.upperOuter];
   return [bar(front, outer), bar(rear, outer)];
+}
+
+/** What holds the wheel: from its joints to the middle of the axle. */
+function uprightBars(corner: Corner, bar: (from: Vec3, to: Vec3) => ThingForm): ThingForm[] {
+  const joints =
+    corner.kind === 'hingePins'
+      ? [scale(add(corner.outerFront, corner.outerRear), 0.5), corner.upperOuter]
+      : [corner.lowerOuter, corner.upperOuter];
+  return joints.map((joint) => bar(joint, corner.wheelCentre));
 }
 
 const tyreWidthMm = ({ drive }: BuildDocument, end: End, tyreRadiusMm: number): number =>

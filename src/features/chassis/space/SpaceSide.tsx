@@ -2,37 +2,44 @@
 
 import { StillNeeds } from '@/features/fields/StillNeeds';
 import { dimmedWhen } from '@/ui/layout/dimmedWhen';
-import tablesCss from '@/ui/controls/tables.module.css';
 import Box from '@mui/material/Box';
-import Button from '@mui/material/Button';
-import Table from '@mui/material/Table';
-import TableBody from '@mui/material/TableBody';
-import TableCell from '@mui/material/TableCell';
-import TableContainer from '@mui/material/TableContainer';
-import TableHead from '@mui/material/TableHead';
-import TableRow from '@mui/material/TableRow';
 import Typography from '@mui/material/Typography';
 import dynamic from 'next/dynamic';
 import { useMemo, useState } from 'react';
 import { formatNumber, formatText } from '@/core/base/units/formatQuantity';
-import { saidThing } from '@/core/worked/space/said';
+import { scale } from '@/core/base/vec3';
+import { carMarks, type CarMark } from '@/core/verdict/carMarks';
+import { offsetsApart } from '@/core/worked/space/apart';
+import { apartIn } from '@/core/worked/space/clearanceOfBuild';
 import { drawnThings } from '@/core/worked/space/drawnThings';
-import { apartIn, type NearThings } from '@/core/worked/space/clearanceOfBuild';
+import { standsAt } from '@/core/worked/space/dropOfCar';
 import { bodiesIn, type CarPose } from '@/core/worked/space/posesOfCar';
+import { saidThing } from '@/core/worked/space/said';
 import type { Thing } from '@/core/worked/space/thingsOfCar';
-import { QuantitySlider } from '@/ui/QuantitySlider';
+import { Toggle, Toggles } from '@/ui/controls/Toggle';
+import { Row } from '@/ui/layout/Row';
 import { useReader } from '@/ui/reader';
+import { dropPeaks, lookAnswer, markWords } from '@/words/checks/carLook';
 import { pickedWords, roomAnswer } from '@/words/checks/room';
 import { thingWords } from '@/words/checks/things';
 import { firstUp } from '@/words/lists';
 import { workerOf } from '@/workers/clients';
-import { newId } from '../../api';
+import { Refusal } from '../../fields/Refusal';
 import { Apart } from '../../frame/Guarded';
 import { SegmentChecks } from '../../frame/SegmentChecks';
-import { useBuild } from '../../session/BuildContext';
+import { useBuild, useBuildChecks } from '../../session/BuildContext';
 import { useWorked } from '../../session/useWorked';
+import { inksBy, PLAIN_LOOK } from './carLook';
+import { DropPlayed } from './DropPlayed';
+import { LookBar } from './LookBar';
+import { NearTable } from './NearTable';
+import { PoseBar } from './PoseBar';
+import { extentOf, tyreArrows } from './sceneFacts';
 import { useDrawnMeshes } from './useDrawnMeshes';
-import { Refusal } from '../../fields/Refusal';
+import { useDrop } from './useDrop';
+
+const NOTHING: readonly Thing[] = [];
+const AT_REST: CarPose = { travelMm: { front: 0, rear: 0 }, rackMm: 0 };
 
 const CarScene = dynamic(() => import('./CarScene').then(({ CarScene: Scene }) => Scene), {
   ssr: false,
@@ -44,10 +51,12 @@ function Picked({
   things,
   picked,
   pose,
+  marks,
 }: {
   things: readonly Thing[];
   picked: readonly string[];
   pose: CarPose;
+  marks: ReadonlyMap<string, CarMark>;
 }) {
   const { document } = useBuild();
   const { reader } = useReader();
@@ -57,14 +66,15 @@ function Picked({
     <Typography data-testid="picked">
       {b
         ? pickedWords(saidThing(a), saidThing(b), apartIn(document, a, b, pose), reader)
-        : `${firstUp(thingWords(saidThing(a)))}: pick another thing, and how far they are apart stands here.`}
+        : `${[firstUp(thingWords(saidThing(a))), markWords(marks.get(a.id)!, reader)].filter(Boolean).join(': ')}. Pick another thing, and how far they are apart stands here.`}
     </Typography>
   );
 }
 
 /** The whole car in space, and what of it comes near what when it moves. */
 export function SpaceSide({ onChoose }: { onChoose(id: string): void }) {
-  const { document, library, edit, closed } = useBuild();
+  const { document, library, revisions, runs, failures, copies } = useBuild();
+  const checks = useBuildChecks();
   const { reader } = useReader();
   const worked = useWorked(() => workerOf('suspension').clearance(document), [document]);
   const found = worked.value?.ok ? worked.value.value : undefined;
@@ -72,47 +82,41 @@ export function SpaceSide({ onChoose }: { onChoose(id: string): void }) {
   const worst = counted[0];
   const [shown, show] = useState<CarPose>();
   const [picked, pick] = useState<readonly string[]>([]);
+  const [look, setLook] = useState(PLAIN_LOOK);
+  const [dropped, setDropped] = useState(false);
+  const drop = useDrop(document, dropped);
+  const moment = drop?.found.ok ? drop.found.value.moments[drop.index] : undefined;
   const drawn = useMemo(() => drawnThings(document, library), [document, library]);
   const surfaces = useDrawnMeshes(drawn.map(({ mesh }) => mesh));
-  const pose = shown ?? worst?.pose ?? { travelMm: { front: 0, rear: 0 }, rackMm: 0 };
+  const things = found?.things ?? NOTHING;
+  const marks = useMemo(
+    () => carMarks({ document, revisions, runs, failures, copies }, things, checks),
+    [document, revisions, runs, failures, copies, things, checks],
+  );
+  const inks = useMemo(() => inksBy(look.by, things, marks), [look.by, things, marks]);
+  const apart = useMemo(() => offsetsApart(things), [things]);
+  const offsets = useMemo(
+    () => new Map([...apart].map(([id, off]) => [id, scale(off, look.apart)])),
+    [apart, look.apart],
+  );
+  const pose = moment?.pose ?? shown ?? worst?.pose ?? AT_REST;
   const bodies = bodiesIn(document, pose);
-  const marked = new Set(worst && worst.signedMm < worst.wantedMm + 1e-9 ? [worst.a.id, worst.b.id] : []);
-  const { bumpMm = 0, droopMm = 0 } = document.suspension.front ?? document.suspension.rear ?? {};
-  const rear = document.suspension.rear ?? {};
-  const share =
-    pose.travelMm.front >= 0 ? pose.travelMm.front / (bumpMm || 1) : pose.travelMm.front / (droopMm || 1);
-  const lockMm = document.suspension.steering?.lockMm ?? 0;
-  const toTravel = (mm: number): CarPose => ({
-    ...pose,
-    travelMm: {
-      front: mm,
-      rear: mm >= 0 ? (mm / (bumpMm || 1)) * (rear.bumpMm ?? 0) : (mm / (droopMm || 1)) * (rear.droopMm ?? 0),
-    },
-  });
-  const allow = ({ a, b }: NearThings) => {
-    const touching = document.chassis.touching ?? [];
-    edit([
-      {
-        path: ['chassis', 'touching'],
-        value: [...touching, { id: `touch-${newId().slice(0, 8)}`, a: a.id, b: b.id }],
-      },
-    ]);
-  };
-  const forbid = ({ a, b }: NearThings) => {
-    const left = (document.chassis.touching ?? []).filter(
-      (one) => !((one.a === a.id && one.b === b.id) || (one.a === b.id && one.b === a.id)),
-    );
-    edit([{ path: ['chassis', 'touching'], value: left.length > 0 ? left : undefined }]);
-  };
+  const meets = worst && worst.signedMm < worst.wantedMm + 1e-9 ? [worst.a.id, worst.b.id] : [];
+  const marked = new Set(look.by === 'kind' && !moment ? meets : []);
   if (worked.value && !worked.value.ok) return <StillNeeds missing={worked.value.missing} />;
   if (worked.refused) return <Refusal of={worked} />;
   if (!found) return <Typography variant="answer">Being worked out.</Typography>;
   const mm = (value: number) => formatText(value, 'lengthMm', reader, 2);
   const { ground } = found;
+  const { wheelbaseMm = 250 } = document.chassis;
   return (
     <Apart>
       <Typography variant="answer" data-testid="room-answer">
-        {roomAnswer(counted, found.things.length, reader)}
+        {drop?.found.ok
+          ? dropPeaks(drop.found.value, reader)
+          : look.by === 'kind'
+            ? roomAnswer(counted, things.length, reader)
+            : lookAnswer(look.by, things, marks, reader)}
       </Typography>
       {found.unplaced > 0 ? (
         <Typography color="textSecondary">
@@ -121,10 +125,14 @@ export function SpaceSide({ onChoose }: { onChoose(id: string): void }) {
         </Typography>
       ) : null}
       <Box sx={dimmedWhen(worked.stale)}>
+        <LookBar look={look} extent={extentOf(things)} onLook={setLook} />
         <CarScene
-          things={found.things}
+          things={things}
           bodies={bodies}
           marked={marked}
+          inks={inks}
+          offsets={offsets}
+          look={look}
           picked={picked}
           drawn={drawn}
           surfaces={surfaces}
@@ -132,46 +140,23 @@ export function SpaceSide({ onChoose }: { onChoose(id: string): void }) {
             pick(picked.includes(id) ? picked.filter((one) => one !== id) : [...picked, id].slice(-2));
             if (document.chassis.bodies?.some((body) => body.id === id)) onChoose(id);
           }}
-          wheelbaseMm={document.chassis.wheelbaseMm ?? 250}
+          wheelbaseMm={wheelbaseMm}
+          {...(moment
+            ? { carried: standsAt(moment, wheelbaseMm), arrows: tyreArrows(things, drop!.found, moment) }
+            : {})}
         />
-        <Box sx={{ display: 'flex', flexWrap: 'wrap', columnGap: 4, maxWidth: 620 }}>
-          <Box sx={{ flex: '1 1 240px' }}>
-            <QuantitySlider
-              label="Wheels at"
-              quantity="lengthMm"
-              value={share === 0 ? 0 : pose.travelMm.front}
-              min={-droopMm}
-              max={Math.max(bumpMm, 1)}
-              step={0.5}
-              onChange={(value) => show(toTravel(value))}
-            />
-          </Box>
-          <Box sx={{ flex: '1 1 240px' }}>
-            <QuantitySlider
-              label="Leans by, left side in"
-              quantity="lengthMm"
-              value={pose.leanMm ?? 0}
-              min={-(bumpMm + droopMm)}
-              max={Math.max(bumpMm + droopMm, 1)}
-              step={1}
-              onChange={(leanMm) => show({ ...pose, leanMm })}
-            />
-          </Box>
-          {lockMm > 0 ? (
-            <Box sx={{ flex: '1 1 240px' }}>
-              <QuantitySlider
-                label="Rack at"
-                quantity="lengthMm"
-                value={pose.rackMm}
-                min={-lockMm}
-                max={lockMm}
-                step={0.5}
-                onChange={(rackMm) => show({ ...pose, rackMm })}
-              />
-            </Box>
-          ) : null}
-        </Box>
-        <Picked things={found.things} picked={picked} pose={pose} />
+        <Row sx={{ mb: 1 }}>
+          <Toggles label="Moved">
+            <Toggle size="small" pressed={!dropped} onPress={() => setDropped(false)}>
+              Moved by hand
+            </Toggle>
+            <Toggle size="small" pressed={dropped} onPress={() => setDropped(true)}>
+              Dropped
+            </Toggle>
+          </Toggles>
+        </Row>
+        {drop ? <DropPlayed drop={drop} /> : <PoseBar pose={pose} onPose={show} />}
+        <Picked things={things} picked={picked} pose={pose} marks={marks} />
         {ground ? (
           <Typography data-testid="ground">
             {mm(ground.clearanceMm)} free over the ground, approach{' '}
@@ -183,57 +168,13 @@ export function SpaceSide({ onChoose }: { onChoose(id: string): void }) {
             ; climbs a step of {mm(ground.highestStepMm)}.
           </Typography>
         ) : null}
-        {found.near.length === 0 ? null : (
-          <TableContainer sx={{ mt: 1.5 }}>
-            <Table className={tablesCss.slim} data-testid="near-things">
-              <TableHead>
-                <TableRow>
-                  <TableCell>What comes near what</TableCell>
-                  <TableCell align="right">Apart</TableCell>
-                  <TableCell align="right">Wanted</TableCell>
-                  <TableCell>Where</TableCell>
-                  <TableCell />
-                </TableRow>
-              </TableHead>
-              <TableBody>
-                {found.near
-                  .filter(({ moves, contact }) => moves || contact)
-                  .map((near) => (
-                    <TableRow key={`${near.a.id} ${near.b.id}`}>
-                      <TableCell>
-                        {firstUp(thingWords(saidThing(near.a)))}, {near.a.of?.side ?? near.b.of?.side ?? ''}{' '}
-                        {thingWords(saidThing(near.b))}
-                      </TableCell>
-                      <TableCell
-                        align="right"
-                        data-tone={!near.allowed && near.marginMm < 0 ? 'fails' : undefined}
-                      >
-                        {near.contact ? `${mm(Math.max(0, -near.signedMm))} in it` : mm(near.signedMm)}
-                      </TableCell>
-                      <TableCell align="right">{near.wantedMm === 0 ? '' : mm(near.wantedMm)}</TableCell>
-                      <TableCell>
-                        {near.moves ? (
-                          <Button variant="link" onClick={() => show(near.pose)}>
-                            {mm(near.pose.travelMm[(near.a.of ?? near.b.of)?.end ?? 'front'])}
-                            {near.pose.rackMm === 0 ? '' : ', steered'}
-                          </Button>
-                        ) : (
-                          'as it stands'
-                        )}
-                      </TableCell>
-                      <TableCell>
-                        {closed ? null : (
-                          <Button variant="link" onClick={() => (near.allowed ? forbid(near) : allow(near))}>
-                            {near.allowed ? 'may touch: take back' : 'may touch'}
-                          </Button>
-                        )}
-                      </TableCell>
-                    </TableRow>
-                  ))}
-              </TableBody>
-            </Table>
-          </TableContainer>
-        )}
+        <NearTable
+          near={found.near}
+          onPose={(next) => {
+            setDropped(false);
+            show(next);
+          }}
+        />
       </Box>
       <SegmentChecks segment="chassis" side="space" />
     </Apart>

@@ -4,6 +4,7 @@ import { CLEAR_FROM } from './clearFrom';
 /** A controller over the pack's duty, against where it shuts down. */
 export const controllerHeatFace = defineFace({
   id: 'drive.controllerHeat',
+  about: ['controller'],
   at: { segment: 'drive', side: 'heat' },
   heavy: true,
   quantity: 'temperatureC',

@@ -4,6 +4,7 @@ import { CLEAR_FROM } from './clearFrom';
 /** Motor case over the pack's duty, against what softens first. */
 export const motorCaseFace = defineFace({
   id: 'drive.heat',
+  about: ['motor'],
   at: { segment: 'drive', side: 'heat' },
   heavy: true,
   quantity: 'temperatureC',

@@ -25,6 +25,7 @@ declare module '../../../base/finding' {
 /** The hex that turns a wheel, against the largest torque on one wheel. */
 export const wheelHex = defineCheck({
   id: 'joint.wheel',
+  about: ['wheel'],
   at: { segment: 'drive', side: 'joints' },
   quantity: 'torqueNm',
   kind: 'floor',

@@ -7,6 +7,7 @@ const SAFE_MARGIN = 2;
 /** The tyres of each axle, in the air and on the road, against what they withstand. */
 export const burstFace = defineFace({
   id: 'tyre.burst',
+  about: ['wheel'],
   at: { segment: 'drive', side: 'tyres' },
   heavy: true,
   quantity: 'coefficient',

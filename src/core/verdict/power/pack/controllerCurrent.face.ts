@@ -6,6 +6,7 @@ import { defineFace } from '../../engine/check';
  */
 export const controllerCurrentFace = defineFace({
   id: 'power.controller',
+  about: ['controller'],
   at: { segment: 'power', side: 'pack' },
   heavy: true,
   quantity: 'currentA',

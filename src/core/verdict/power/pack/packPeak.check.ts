@@ -23,6 +23,7 @@ declare module '../../../base/finding' {
 /** Peak battery current against capacity times discharge rating. */
 export const packPeak = defineCheck({
   id: 'power.pack',
+  about: ['pack'],
   at: { segment: 'power', side: 'pack' },
   quantity: 'currentA',
   kind: 'ceiling',

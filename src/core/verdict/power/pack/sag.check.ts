@@ -17,6 +17,7 @@ declare module '../../../base/finding' {
 /** Loaded volts of a cell at launch, on a pack that is nearly empty, against the cut-off. */
 export const packSag = defineCheck({
   id: 'power.sag',
+  about: ['pack'],
   at: { segment: 'power', side: 'pack' },
   quantity: 'voltageV',
   kind: 'floor',
