@@ -60,7 +60,8 @@ export function clamped(
   const nodes = bricks.corner.length;
   const held = new Uint8Array(nodes);
   for (const box of fixed) for (const node of within(places, box)) held[node] = 1;
-  const heldNodes = Array.from({ length: nodes }, (_, node) => node).filter((node) => held[node] === 1);
+  const heldNodes: number[] = [];
+  for (let node = 0; node < nodes; node++) if (held[node] === 1) heldNodes.push(node);
   if (heldNodes.length === 0) throw refusal('fixed', 'fem.holdsNothing');
   const at = (node: number): Vec3 => [places[3 * node]!, places[3 * node + 1]!, places[3 * node + 2]!];
   if (onLine(heldNodes.map(at))) throw refusal('fixed', 'fem.holdsLine');
@@ -98,14 +99,14 @@ function placesOf(
   const [cx, cy] = [nx + 1, ny + 1];
   for (let node = 0; node < corner.length; node++) {
     const at = corner[node]!;
-    out.set(
-      turnBack(turned, [
-        origin[0] + (at % cx) * edgeMm,
-        origin[1] + (Math.floor(at / cx) % cy) * edgeMm,
-        origin[2] + Math.floor(at / (cx * cy)) * edgeMm,
-      ]),
-      3 * node,
-    );
+    const [x, y, z] = turnBack(turned, [
+      origin[0] + (at % cx) * edgeMm,
+      origin[1] + (Math.floor(at / cx) % cy) * edgeMm,
+      origin[2] + Math.floor(at / (cx * cy)) * edgeMm,
+    ]);
+    out[3 * node] = x;
+    out[3 * node + 1] = y;
+    out[3 * node + 2] = z;
   }
   return out;
 }

@@ -15,6 +15,16 @@ const dot = (a: Float64Array, b: Float64Array): number => {
   return sum;
 };
 
+/** x += s y. */
+function step(x: Float64Array, s: number, y: Float64Array): void {
+  for (let at = 0; at < x.length; at++) x[at]! += s * y[at]!;
+}
+
+/** p = s p + z. */
+function follow(p: Float64Array, s: number, z: Float64Array): void {
+  for (let at = 0; at < p.length; at++) p[at] = s * p[at]! + z[at]!;
+}
+
 /**
  * Preconditioned conjugate gradients on K u = f, u from nothing, yielding after each iteration; `r` comes as f and is used up.
  *
@@ -41,13 +51,11 @@ export function* conjugate(
     const next = dot(r, z);
     const beta = iterations === 0 ? 0 : next / rz;
     rz = next;
-    for (let at = 0; at < p.length; at++) p[at] = z[at]! + beta * p[at]!;
+    follow(p, beta, z);
     product.apply(p, q);
     free(q);
     const alpha = rz / dot(p, q);
-    for (let at = 0; at < u.length; at++) {
-      u[at]! += alpha * p[at]!;
-      r[at]! -= alpha * q[at]!;
-    }
+    step(u, alpha, p);
+    step(r, -alpha, q);
   }
 }

@@ -180,7 +180,7 @@ export function* solvedSolid(mesh: Mesh, settings: FemSettings): Generator<Progr
         (sum, node) => sum + Math.hypot(u[3 * node]!, u[3 * node + 1]!, u[3 * node + 2]!),
         0,
       ) / clamp.loadedNodes.length,
-    maxVonMisesMpa: stress.vonMises.reduce((most, value) => Math.max(most, value), 0),
+    maxVonMisesMpa: mostOf(stress.vonMises),
     margin: stress.margin[weakest]!,
     failsBy: FAILS_BY[stress.criterion[weakest]!]!,
     atMm: back(centreOf(bricks, grid, weakest)),
@@ -257,6 +257,12 @@ function leastOf(margin: Float32Array): number {
   let least = 0;
   for (let at = 1; at < margin.length; at++) if (margin[at]! < margin[least]!) least = at;
   return least;
+}
+
+function mostOf(values: Float32Array): number {
+  let most = 0;
+  for (let at = 0; at < values.length; at++) if (values[at]! > most) most = values[at]!;
+  return most;
 }
 
 function mostMoved(u: Float64Array): number {

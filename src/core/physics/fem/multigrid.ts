@@ -65,36 +65,43 @@ export function multigrid(
   };
 
   return (r, z) => {
-    for (let at = 0; at < z.length; at++) z[at] = weight[at]! * r[at]!;
+    scaled(z, weight, r);
     product.apply(z, rest);
-    for (let at = 0; at < rest.length; at++) rest[at] = r[at]! - rest[at]!;
+    leftOf(rest, r);
     if (last) {
       restrict(levels[0]!, rest, work[0]!.r);
       cycle(0);
       prolong(levels[0]!, work[0]!.x, z);
       product.apply(z, rest);
-      for (let at = 0; at < rest.length; at++) rest[at] = r[at]! - rest[at]!;
+      leftOf(rest, r);
     }
-    for (let at = 0; at < z.length; at++) z[at]! += weight[at]! * rest[at]!;
+    addScaled(z, weight, rest);
   };
+}
+
+function scaled(z: Float64Array, weight: Float64Array, r: Float64Array): void {
+  for (let at = 0; at < z.length; at++) z[at] = weight[at]! * r[at]!;
+}
+
+function addScaled(z: Float64Array, weight: Float64Array, r: Float64Array): void {
+  for (let at = 0; at < z.length; at++) z[at]! += weight[at]! * r[at]!;
+}
+
+/** What of r is not done yet. */
+function leftOf(done: Float64Array, r: Float64Array): void {
+  for (let at = 0; at < done.length; at++) done[at] = r[at]! - done[at]!;
 }
 
 /** The largest of D⁻¹K by the power method, a little under it; from a start that holds all patterns. */
 export function largestOf(product: Product, diagonal: Float64Array): number {
   const inverse = inverted(diagonal);
   const random = randomFrom(1);
-  const x = Float64Array.from(inverse, (one) => (one > 0 ? random() - 0.5 : 0));
-  const y = new Float64Array(x.length);
+  const [x, y] = [new Float64Array(diagonal.length), new Float64Array(diagonal.length)];
+  for (let at = 0; at < x.length; at++) if (inverse[at]! > 0) x[at] = random() - 0.5;
   let largest = 0;
   for (let turn = 0; turn < POWER_TURNS; turn++) {
     product.apply(x, y);
-    let [before, after] = [0, 0];
-    for (let at = 0; at < x.length; at++) {
-      const next = inverse[at]! * y[at]!;
-      before += x[at]! * x[at]!;
-      after += next * next;
-      x[at] = next;
-    }
+    const [before, after] = turned(inverse, x, y);
     largest = Math.sqrt(after / before);
     const scale = 1 / Math.sqrt(after);
     for (let at = 0; at < x.length; at++) x[at]! *= scale;
@@ -102,10 +109,26 @@ export function largestOf(product: Product, diagonal: Float64Array): number {
   return largest;
 }
 
+/** x becomes D⁻¹y; its squares before and after. */
+function turned(inverse: Float64Array, x: Float64Array, y: Float64Array): [number, number] {
+  let before = 0;
+  let after = 0;
+  for (let at = 0; at < x.length; at++) {
+    const next = inverse[at]! * y[at]!;
+    before += x[at]! * x[at]!;
+    after += next * next;
+    x[at] = next;
+  }
+  return [before, after];
+}
+
 function inverted(diagonal: Float64Array): Float64Array<ArrayBuffer> {
   let most = 0;
-  for (const value of diagonal) if (value > most) most = value;
-  return Float64Array.from(diagonal, (value) => (value > NONE * most ? 1 / value : 0));
+  for (let at = 0; at < diagonal.length; at++) if (diagonal[at]! > most) most = diagonal[at]!;
+  const least = NONE * most;
+  const found = new Float64Array(diagonal.length);
+  for (let at = 0; at < found.length; at++) if (diagonal[at]! > least) found[at] = 1 / diagonal[at]!;
+  return found;
 }
 
 /** Every coarse node takes the shares of the finer ones. */
