@@ -12,7 +12,12 @@ const LINK_THING_TERMS: Readonly<Record<LinkThing, string>> = {
 };
 
 /** A thing of the car inside a sentence. */
-export const thingWords = (thing: SaidThing): string =>
-  'name' in thing
-    ? thing.name.charAt(0).toLowerCase() + thing.name.slice(1)
-    : `${thing.end} ${LINK_THING_TERMS[thing.thing]}`;
+export function thingWords(thing: SaidThing): string {
+  if ('thing' in thing) return `${thing.end} ${LINK_THING_TERMS[thing.thing]}`;
+  if ('shell' in thing) return 'body shell';
+  return 'wire' in thing
+    ? `wire ${firstDown(thing.wire.from)} to ${firstDown(thing.wire.to)}`
+    : firstDown(thing.name);
+}
+
+const firstDown = (name: string): string => name.charAt(0).toLowerCase() + name.slice(1);

@@ -6,6 +6,42 @@ export const CHASSIS_LABELS: Readonly<Record<string, FieldLabel>> = {
   'chassis.touching.*': { label: 'May touch' },
   'chassis.touching.*.a': { label: 'One of what may touch' },
   'chassis.touching.*.b': { label: 'Other of what may touch' },
+  'chassis.ways': { label: 'Ways of wires' },
+  'chassis.ways.*': { label: 'Way of a wire' },
+  'chassis.ways.*.xMm': {
+    label: 'Goes by, ahead of the front axle',
+    quantity: 'lengthMm',
+    limits: { from: -5000, to: 5000 },
+  },
+  'chassis.ways.*.yMm': {
+    label: 'Goes by, to the left',
+    quantity: 'lengthMm',
+    limits: { from: -5000, to: 5000 },
+  },
+  'chassis.ways.*.zMm': {
+    label: 'Goes by, over the ground',
+    quantity: 'lengthMm',
+    limits: { from: 0, to: 2000 },
+  },
+  'chassis.shell': { label: 'Body shell' },
+  'chassis.shell.lengthMm': { label: 'Shell, long', quantity: 'lengthMm', limits: { above: 0, to: 5000 } },
+  'chassis.shell.widthMm': { label: 'Shell, wide', quantity: 'lengthMm', limits: { above: 0, to: 5000 } },
+  'chassis.shell.heightMm': { label: 'Shell, high', quantity: 'lengthMm', limits: { above: 0, to: 2000 } },
+  'chassis.shell.xMm': {
+    label: 'Its middle ahead of the front axle',
+    quantity: 'lengthMm',
+    limits: { from: -5000, to: 5000 },
+  },
+  'chassis.shell.zMm': {
+    label: 'Its lower edge over the ground',
+    quantity: 'lengthMm',
+    limits: { from: 0, to: 2000 },
+  },
+  'chassis.shell.archMm': {
+    label: 'Radius of the wheel openings',
+    quantity: 'lengthMm',
+    limits: { from: 0, to: 2000 },
+  },
   'chassis.groundMm': {
     label: 'Ground clearance wished',
     quantity: 'lengthMm',

@@ -36,6 +36,7 @@ const LISTS: ReadonlySet<string> = new Set([
   'failsafe',
   'bodies',
   'touching',
+  'ways',
   'bench',
   'held',
   'items',

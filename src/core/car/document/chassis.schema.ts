@@ -1,7 +1,7 @@
 import Joi from 'joi';
 import { finite, identifier, innerShare, notNegative, text } from '../../base/schema/fields';
 import { positive } from '../fields/physical';
-import type { Body, Chassis, Touching } from './chassis';
+import type { Body, Chassis, Shell, Touching, WireWay } from './chassis';
 
 const place = () => finite().min(-5000).max(5000);
 const size = () => notNegative().max(5000);
@@ -38,6 +38,25 @@ export const chassisSchema = Joi.object<Chassis>({
     )
     .max(500)
     .unique('id'),
+  ways: Joi.array()
+    .items(
+      Joi.object<WireWay>({
+        id: identifier().required(),
+        xMm: place(),
+        yMm: place(),
+        zMm: finite().min(0).max(2000),
+      }),
+    )
+    .max(60)
+    .unique('id'),
+  shell: Joi.object<Shell>({
+    lengthMm: positive().max(5000),
+    widthMm: positive().max(5000),
+    heightMm: positive().max(2000),
+    xMm: place(),
+    zMm: finite().min(0).max(2000),
+    archMm: notNegative().max(2000),
+  }),
   groundMm: positive().max(500),
   stepMm: positive().max(500),
 });

@@ -22,6 +22,27 @@ export interface Touching {
   b: string;
 }
 
+/** A place that a wire goes by on its way, where it does not go straight; by the id of the wire. */
+export interface WireWay {
+  id: string;
+  xMm?: number;
+  yMm?: number;
+  zMm?: number;
+}
+
+/** A body shell as a box that is open below, with round openings over the wheels. */
+export interface Shell {
+  lengthMm?: number;
+  widthMm?: number;
+  heightMm?: number;
+  /** Its middle from the front axle, positive forward. */
+  xMm?: number;
+  /** Its lower edge over the ground. */
+  zMm?: number;
+  /** Radius of the openings. */
+  archMm?: number;
+}
+
 /** What drive and brief need to know of the chassis, and the components with their places. */
 export interface Chassis {
   wheelbaseMm?: number;
@@ -41,6 +62,8 @@ export interface Chassis {
   cornerRadiusM?: number;
   /** Things that may touch. */
   touching?: Touching[];
+  ways?: WireWay[];
+  shell?: Shell;
   /** Wished under the lowest point, and the height of a step to climb. */
   groundMm?: number;
   stepMm?: number;

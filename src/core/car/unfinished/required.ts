@@ -51,6 +51,7 @@ export const REQUIRED: Readonly<Record<string, readonly string[]>> = {
   'brief.calibration': ['letter', 'runs', 'at'],
   'brief.calibration.corrected.*': ['path', 'to'],
   'chassis.touching.*': ['id', 'a', 'b'],
+  'chassis.ways.*': ['id'],
   'drive.motor': [
     'name',
     'kvRpmPerV',

@@ -39,15 +39,12 @@ const MOST_MARGIN = 9.99;
 const marginOf = ({ signedMm, wantedMm, contact }: NearThings): number =>
   contact ? 0 : wantedMm > 0 ? signedMm / wantedMm : MOST_MARGIN;
 
-/** What counts: all that may not touch, but of what stands still only what lies in each other. */
-const counts = (near: NearThings): boolean => !near.allowed && (near.moves || near.contact);
-
 /** The two things that are the nearest for what they want. */
 export const worstPair = (document: BuildDocument): NearThings | undefined => {
   const found = clearanceOf(document);
   return found.ok
     ? found.value.near
-        .filter(counts)
+        .filter(({ counts }) => counts)
         .reduce<NearThings | undefined>(
           (worst, one) => (worst && marginOf(worst) <= marginOf(one) ? worst : one),
           undefined,

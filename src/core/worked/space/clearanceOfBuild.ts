@@ -13,8 +13,8 @@ import { cornerOf } from '../suspension/endOfBuild';
 import { type CarPose, carPoses, posedBodies } from './posesOfCar';
 import { isOfWheel, type Thing, thingsOf } from './thingsOfCar';
 
-/** Distances that are wanted, mm: of what moves, of what is hot. */
-export const WANTED = { movingMm: 1.5, hotMm: 5 } as const;
+/** Distances that are wanted, mm: of what moves; of what is hot, a wire and the pack from it. */
+export const WANTED = { movingMm: 1.5, hotMm: 5, wireMm: 3, packMm: 3 } as const;
 
 /** Two things of the car where they come nearest. */
 export interface NearThings {
@@ -30,6 +30,8 @@ export interface NearThings {
   moves: boolean;
   /** May touch, by its owner. */
   allowed: boolean;
+  /** Of what stands still only what lies in each other counts, and a wire beside what is hot. */
+  counts: boolean;
 }
 
 export interface ClearanceOfBuild {
@@ -93,6 +95,7 @@ function workOut(document: BuildDocument): Assembled<ClearanceOfBuild> {
         pose: poses[Number(found.pose)]!,
         moves,
         allowed: allowed.has(`${a.id} ${b.id}`),
+        counts: !allowed.has(`${a.id} ${b.id}`) && (moves || signedMm <= CONTACT_MM || isWireAtHot(a, b)),
       });
     }),
   );
@@ -165,12 +168,31 @@ function wantedOf(document: BuildDocument, a: Thing, b: Thing, moves: boolean): 
     const play = playOf(document, of.end);
     return play.ok ? play.value.rimPlayMm / 2 : 0;
   });
-  const isHot = a.class === 'hot' || b.class === 'hot';
-  return Math.max(moves ? WANTED.movingMm : 0, isHot && moves ? WANTED.hotMm : 0) + Math.max(...wobble);
+  const is = (kind: Thing['class']) => a.class === kind || b.class === kind;
+  return (
+    Math.max(
+      moves ? WANTED.movingMm : 0,
+      is('hot') && (moves || isWireAtHot(a, b)) ? WANTED.hotMm : 0,
+      is('wire') && moves ? WANTED.wireMm : 0,
+      (isPack(a) || isPack(b)) && moves ? WANTED.packMm : 0,
+    ) + Math.max(...wobble)
+  );
 }
 
+const isPack = ({ id, of }: Thing): boolean => !of && id === 'pack';
+
+const isWireAtHot = (a: Thing, b: Thing): boolean =>
+  (a.class === 'wire' && b.class === 'hot') || (a.class === 'hot' && b.class === 'wire');
+
+/** A wire may lie on all that stands still and is not hot, and on what it joins. */
+const liesOn = ({ wire }: Thing, other: Thing): boolean =>
+  wire !== undefined &&
+  (other.id === wire.from || other.id === wire.to || (other.body === CAR && other.class !== 'hot'));
+
 /** What hangs on each other by a joint meets there. */
-function areJoined({ suspension }: BuildDocument, { of: a }: Thing, { of: b }: Thing): boolean {
+function areJoined({ suspension }: BuildDocument, one: Thing, other: Thing): boolean {
+  if (liesOn(one, other) || liesOn(other, one)) return true;
+  const [a, b] = [one.of, other.of];
   if (!a || !b || a.end !== b.end || a.side !== b.side) return false;
   const pair = new Set([a.thing, b.thing]);
   const has = (...names: (typeof a.thing)[]) => names.every((name) => pair.has(name));

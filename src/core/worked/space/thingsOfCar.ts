@@ -9,6 +9,8 @@ import { grownOf, makeAt } from '../tyres/tyreMake';
 import { bodiesOf, REST } from '../chassis/bodiesOfBuild';
 import { cornerOf } from '../suspension/endOfBuild';
 import { drawnForms } from './drawnForms';
+import { shellOfCar } from './shellOfCar';
+import { wiresOfCar } from './wiresOfCar';
 import type { ThingForm } from './thingForm';
 import { bodyName, onCar, type Side, SIDES } from './sides';
 
@@ -20,6 +22,10 @@ export interface Thing {
   id: string;
   /** Of a component, by its owner. */
   name?: string;
+  /** Of a wire: the components that it joins, and what it is called in the wiring. */
+  wire?: { id: string; from: string; to: string; fromName: string; toName: string };
+  /** Of the body shell. */
+  shell?: true;
   /** Of what moves with a wheel. */
   of?: { thing: LinkThing; end: End; side: Side };
   /** The body that it moves with. */
@@ -33,6 +39,8 @@ export interface Thing {
 /** Across, mm, where nothing is said: by judgement of cars of 1:10. */
 export const USUAL_ACROSS = { armMm: 8, linkMm: 6, damperMm: 13 } as const;
 const [ROD_SHARE, TYRE_PIECES, RIM_SHARE, WIDTH_SHARE] = [0.3, 24, 0.6, 0.62];
+/** The body shell's id. */
+export const SHELL = 'shell';
 /** What heats itself. */
 const HOT: readonly string[] = ['motor', 'controller'];
 
@@ -52,8 +60,19 @@ export function thingsOf(document: BuildDocument): Thing[] {
       forms: [{ kind: 'box', centreMm: [xMm, yMm, zMm], sizeMm }],
     }));
   const forms = drawnForms(document);
+  const shell = shellOfCar(document);
   return [
     ...components,
+    ...wiresOfCar(document).map(({ id, from, to, forms: runs }): Thing => ({
+      id: `wire-${id}`,
+      wire: { id, from: from.id, to: to.id, fromName: from.name, toName: to.name },
+      body: CAR,
+      class: 'wire',
+      forms: runs,
+    })),
+    ...(shell.length > 0
+      ? [{ id: SHELL, shell: true as const, body: CAR, class: 'plain' as const, forms: shell }]
+      : []),
     ...drawn.flatMap((end) => SIDES.flatMap((side) => cornerThings(document, end, side, wheelbaseMm))),
   ].map((thing) => (forms.has(thing.id) ? { ...thing, forms: forms.get(thing.id)! } : thing));
 }

@@ -45,7 +45,7 @@ export function NearTable({ near, onPose }: { near: readonly NearThings[]; onPos
         </TableHead>
         <TableBody>
           {near
-            .filter(({ moves, contact }) => moves || contact)
+            .filter(({ counts, allowed }) => counts || allowed)
             .map((one) => (
               <TableRow key={`${one.a.id} ${one.b.id}`}>
                 <TableCell>

@@ -3,6 +3,7 @@ import { USUAL_ACROSS } from '@/core/worked/space/thingsOfCar';
 import { Fold } from '@/ui/controls/Fold';
 import { DocumentField, Group } from '../../fields/fields';
 import { useBuild } from '../../session/BuildContext';
+import { ShellAndWires } from './ShellAndWires';
 
 /** What is wished under the car, and how thick what moves is. */
 export function RoomBench() {
@@ -14,6 +15,7 @@ export function RoomBench() {
         <DocumentField path={['chassis', 'groundMm']} example={20} />
         <DocumentField path={['chassis', 'stepMm']} example={30} />
       </Group>
+      <ShellAndWires />
       {drawn.map((end) => (
         <Fold key={end} title={`How thick the ${end} links are`}>
           <DocumentField path={['suspension', end, 'armMm']} label="Arms" usual={USUAL_ACROSS.armMm} />

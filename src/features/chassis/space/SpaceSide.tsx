@@ -78,7 +78,7 @@ export function SpaceSide({ onChoose }: { onChoose(id: string): void }) {
   const { reader } = useReader();
   const worked = useWorked(() => workerOf('suspension').clearance(document), [document]);
   const found = worked.value?.ok ? worked.value.value : undefined;
-  const counted = found?.near.filter(({ allowed, moves, contact }) => !allowed && (moves || contact)) ?? [];
+  const counted = found?.near.filter(({ counts }) => counts) ?? [];
   const worst = counted[0];
   const [shown, show] = useState<CarPose>();
   const [picked, pick] = useState<readonly string[]>([]);

@@ -83,7 +83,7 @@ export function DrawnMesh({ positions, rest, motion, skin, onPick }: DrawnMeshPr
 }
 
 export function ThingMesh({
-  thing: { forms, roller },
+  thing: { forms, roller, shell },
   motion: { rows, shift },
   skin,
   onPick,
@@ -108,7 +108,9 @@ export function ThingMesh({
           <Surface skin={skin} opacity={ROLLER} />
         </Bar>
       ) : (
-        forms.map((form, k) => <FormMesh key={k} form={form} skin={skin} />)
+        forms.map((form, k) => (
+          <FormMesh key={k} form={form} skin={shell ? { ...skin, clear: true } : skin} />
+        ))
       )}
     </group>
   );

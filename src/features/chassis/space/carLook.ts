@@ -59,7 +59,9 @@ export function inksBy(
   );
 }
 
-function inkOfKind({ of, class: kind, body }: Thing): InkName {
+function inkOfKind({ of, class: kind, body, shell }: Thing): InkName {
+  if (kind === 'wire') return 'rust';
+  if (shell) return 'quiet';
   if (kind === 'hot') return 'ochre';
   if (!of) return body === CAR ? 'slate' : 'ink';
   return of.thing === 'wheel' ? 'quiet' : of.thing === 'damper' ? 'moss' : 'ink';
