@@ -209,6 +209,7 @@ function Loads({ part: { id, loads = [], shape } }: { part: Part }) {
             <DocumentField path={at(load.id, 'share')} usual={1} />
           )}
           {load.from === 'link' ? <LinkOfLoad load={load} path={at(load.id)} /> : null}
+          <DocumentField path={at(load.id, 'times')} usual={1} />
           {shape?.as === 'beam' ? (
             <DocumentChoice
               path={at(load.id, 'bends')}

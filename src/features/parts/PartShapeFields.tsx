@@ -86,6 +86,7 @@ export function Shape({ part: { id, kind, name, shape, loads } }: { part: Part }
               <DocumentField path={at('shape', 'filletMm')} example={1} />
             </>
           ) : null}
+          {shape.as === 'beam' && !round ? <DocumentField path={at('shape', 'holeMm')} example={3} /> : null}
           {shape.profile === 'flanged' ? (
             <>
               <DocumentField path={at('shape', 'flangeMm')} example={14} />

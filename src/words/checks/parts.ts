@@ -26,8 +26,8 @@ export const breakWords = (mode: BreakMode, screwKind: keyof typeof SCREW_TERMS 
 /** Sentences about parts and their loads. */
 export const PART_SENTENCES: Sentences<'parts' | 'load'> = {
   'parts.solid': ({ voxels, voxel }) => `Its own mesh in ${voxels} voxels of ${voxel}.`,
-  'parts.part': ({ from, wheel, force, breaks, mode, screwKind, between, share, whole, how, left }) =>
-    `${firstUp(loadWords({ from, ...(wheel ? { wheelLoad: wheel } : {}) }))}: ${force}; ${breakWords(mode, screwKind)}, it breaks at ${breaks}, ${between ? 'between the layers' : 'in the material'}. ${share ? `${share} of ${whole}. ` : ''}${how}${left ? ` Corners and holes left ${left} of the beam when it was last solved; solve it again.` : ''}`,
+  'parts.part': ({ from, wheel, force, breaks, mode, screwKind, between, share, whole, how, left, tired }) =>
+    `${firstUp(loadWords({ from, ...(wheel ? { wheelLoad: wheel } : {}) }))}: ${force}; ${breakWords(mode, screwKind)}, it breaks at ${breaks}, ${between ? 'between the layers' : 'in the material'}. ${share ? `${share} of ${whole}. ` : ''}${how}${left ? ` Corners and holes left ${left} of the beam when it was last solved; solve it again.` : ''}${tired ? ` After ${tired.times} times ${tired.left} of its strength is left (${tired.low} to ${tired.high}).` : ''}`,
   'load.own': () => 'As given.',
   'load.link': ({ load, travel }) =>
     `Statics of the corner under ${WHEEL_LOAD_TERMS[load] ?? load}, at ${travel} of travel.`,

@@ -38,7 +38,7 @@ export const PART_WORKINGS: Workings<'parts'> = {
               : []),
             {
               label: 'Allowed',
-              formula: `${facts.layers ? `layers ${facts.layers} it, ` : ''}${facts.kept === 1 ? 'solid' : `walls and infill keep ${q(facts.kept, 'share')} of a solid section`}${facts.warmShare === undefined ? '' : `, ${q(facts.warmShare, 'share')} left of it in the warmth`}`,
+              formula: `${facts.layers ? `layers ${facts.layers} it, ` : ''}${facts.kept === 1 ? 'solid' : `walls, infill and holes keep ${q(facts.kept, 'share')} of a solid section`}${facts.warmShare === undefined ? '' : `, ${q(facts.warmShare, 'share')} left of it in the warmth`}`,
               value: facts.allowableMpa,
               quantity: 'stressMpa',
               source: 'Hankinson',
@@ -82,18 +82,31 @@ export const PART_WORKINGS: Workings<'parts'> = {
           ];
       }
     })();
-    const { corners } = facts;
-    return corners
-      ? [
-          ...own,
-          {
-            label: 'Corners and holes',
-            formula: `margin of the last solid analysis ${n(corners.solidMargin)} over the beam’s ${n(corners.beamMargin)}`,
-            value: corners.share,
-            quantity: 'coefficient',
-          },
-        ]
-      : own;
+    const { corners, tired } = facts;
+    return [
+      ...own,
+      ...(corners
+        ? [
+            {
+              label: 'Corners and holes',
+              formula: `margin of the last solid analysis ${n(corners.solidMargin)} over the beam’s ${n(corners.beamMargin)}`,
+              value: corners.share,
+              quantity: 'coefficient' as const,
+            },
+          ]
+        : []),
+      ...(tired
+        ? [
+            {
+              label: 'Left after so often',
+              formula: `1 − 0.1 for every tenfold of ${q(tired.times, 'count')}${tired.notch > 1 ? `, over a notch of ${n(tired.notch)}` : ''}; found from ${q(tired.low, 'share')} to ${q(tired.high, 'share')}`,
+              value: tired.left,
+              quantity: 'share' as const,
+              source: 'Mandell et al., Polymer Composites 4 (1983)',
+            },
+          ]
+        : []),
+    ];
   },
 };
 export const PRINT_WORKINGS: Workings<'print' | 'working'> = {

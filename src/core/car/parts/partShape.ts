@@ -28,6 +28,8 @@ export interface PartShape {
   /** Height, in the plane of bending, of the body that a beam grows out of, and the fillet there. */
   rootMm?: number;
   filletMm?: number;
+  /** Of a hole through the thickness at the weakest place, in the middle of the width. */
+  holeMm?: number;
   screwMm?: number;
   engagementMm?: number;
   screws?: number;
@@ -44,5 +46,7 @@ export interface PartLoad {
   /** Of the case's force. */
   share?: number;
   forceN?: number;
+  /** How often it comes in the life of the part; once where it is left out. */
+  times?: number;
   bends?: (typeof BENDS)[number];
 }

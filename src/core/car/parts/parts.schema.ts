@@ -35,6 +35,7 @@ const shapeSchema = Joi.object<PartShape>({
   flangeMm: length(),
   rootMm: length(),
   filletMm: positive().max(200),
+  holeMm: positive().max(200),
   screwMm: positive().max(20),
   engagementMm: positive().max(200),
   screws: count().max(100),
@@ -48,6 +49,7 @@ const loadSchema = Joi.object<PartLoad>({
   link: identifier(),
   share: positive().max(10),
   forceN: force(),
+  times: count().max(100_000_000),
   bends: Joi.valid(...BENDS),
 });
 

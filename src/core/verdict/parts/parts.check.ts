@@ -26,6 +26,8 @@ declare module '../../base/finding' {
       how: Finding;
       /** What corners and holes left of the beam, where a solid analysis said so. */
       left?: Measure;
+      /** Of a load that comes again: how often, and what it leaves of the strength, with the range. */
+      tired?: { times: Measure; left: Measure; low: Measure; high: Measure };
     };
   }
 }
@@ -87,6 +89,7 @@ export const findingOfPart = ({
   caseN,
   how,
   leftOfBeam,
+  tired,
 }: LoadedPart): Finding =>
   finding('parts.part', {
     from,
@@ -100,4 +103,14 @@ export const findingOfPart = ({
     ...(caseN === undefined ? {} : { whole: measure(caseN, 'forceN') }),
     how,
     ...(leftOfBeam === undefined ? {} : { left: measure(leftOfBeam, 'share') }),
+    ...(tired
+      ? {
+          tired: {
+            times: measure(tired.times, 'count'),
+            left: measure(tired.left, 'share', 2),
+            low: measure(tired.low, 'share', 2),
+            high: measure(tired.high, 'share', 2),
+          },
+        }
+      : {}),
   });

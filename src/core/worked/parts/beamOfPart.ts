@@ -33,18 +33,21 @@ export function asBeam(part: Part, load: PartLoad, base: Base): Assembled<Loaded
   };
   const found = beamStresses(beam);
   const { rootMm, filletMm, widthMm, heightMm } = part.shape!;
+  const drilled = drilledShare(part);
+  const solidPart = 1 - (upright ? drilled : drilled ** 3);
   const bar = upright ? heightMm : (widthMm ?? heightMm);
   const raised =
     rootMm === undefined || filletMm === undefined || bar === undefined
       ? 1
       : filletFactor(bar, rootMm, filletMm);
-  const stiffness = upright ? kept.upright : kept.sideways;
+  const stiffness = (upright ? kept.upright : kept.sideways) * solidPart;
   const inside = part.shape!.profile === 'plate' ? plateOf(part, beam, found, upright) : undefined;
-  const shearStressMpa = inside ? inside.shearMpa : found.shearStressMpa / kept.area;
-  const shearAllowableMpa = inside ? inside.shearMpa * inside.byShear : found.shearAllowableMpa;
+  const sheared = inside ? inside.shearMpa : found.shearStressMpa / kept.area;
+  const shearStressMpa = sheared / (1 - drilled);
+  const shearAllowableMpa = inside ? sheared * inside.byShear : found.shearAllowableMpa;
   const [byBending, byShear] = [
     ((found.allowableMpa / found.stressMpa) * stiffness) / raised,
-    inside ? inside.byShear : found.shearAllowableMpa / shearStressMpa,
+    shearAllowableMpa / shearStressMpa,
   ];
   const bending = byBending <= byShear;
   const margin = Math.min(NOT_LOADED, byBending, byShear);
@@ -59,7 +62,8 @@ export function asBeam(part: Part, load: PartLoad, base: Base): Assembled<Loaded
       breaksAtN: base.forceN * margin,
       between: layered && (bending ? layers === 'across' : shearedBetween),
       mode: bending ? (layers === 'across' && layered ? 'bentAcross' : 'bent') : 'sheared',
-      deflectionMm: found.deflectionMm / stiffness,
+      // one hole hardly softens the whole length
+      deflectionMm: found.deflectionMm / (upright ? kept.upright : kept.sideways),
       ...(upright ? { upright: { beam, raised: raised / stiffness } } : {}),
       depth: 'beam',
       working: {
@@ -81,6 +85,16 @@ export function asBeam(part: Part, load: PartLoad, base: Base): Assembled<Loaded
     },
   };
 }
+/** Share of the width that a hole takes; none of what is round. */
+export function drilledShare({ shape }: Part): number {
+  const { profile, holeMm, widthMm } = shape ?? {};
+  if (holeMm === undefined || widthMm === undefined || profile === 'round' || profile === 'tube') return 0;
+  return Math.min(MOST_DRILLED, holeMm / widthMm);
+}
+
+/** A hole as wide as the part leaves almost nothing. */
+const MOST_DRILLED = 0.98;
+
 /** Shear of a plate by its walls and core, with perimeters all round it, MPa, and what it leaves. */
 export function plateOf(
   { perimeters, lineMm = USUAL_LINE_MM, infill = 1, shape }: Part,

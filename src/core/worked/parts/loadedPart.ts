@@ -3,8 +3,14 @@ import { type Part } from '../../car/parts/parts';
 import type { Axle } from '../../car/stages/stage';
 import { type PartLoad, type ScrewKind } from '../../car/parts/partShape';
 import type { BeamInput } from '../../physics/strength/beam';
+import type { FatigueResult } from '../../physics/strength/fatigue';
 import { hasLayers } from './materialOfBuild';
 import { type BreakMode, type PartWorking } from './partWorking';
+
+/** How often a load comes, and what that leaves of the strength. */
+export interface Tired extends FatigueResult {
+  times: number;
+}
 
 /** A load on a part and what it leaves. */
 export interface LoadedPart {
@@ -21,6 +27,8 @@ export interface LoadedPart {
   margin: number;
   /** What corners and holes left of the beam at the last solid analysis. */
   leftOfBeam?: number;
+  /** Of a load that comes more than once. */
+  tired?: Tired;
   /** Force at which it breaks. */
   breaksAtN: number;
   between: boolean;

@@ -90,6 +90,47 @@ test('warmth, infill and perimeters weaken it as the materials say', () => {
   expect(strength({ ...filled, perimeters: 8 }).worst.breaksAtN).toBeCloseTo(base, 9);
 });
 
+test('a hole takes its width of a plate that bends over it, its cube of one that bends sideways, and its width in shear', () => {
+  const plate = { ...arm, layers: 'along' as const, shape: { ...arm.shape!, holeMm: 5 } };
+  // 5 of 20 mm
+  expect(strength(plate).worst.breaksAtN).toBeCloseTo((45 * 15 * 64) / 6 / 40, 9);
+  const sideways = strength({
+    ...plate,
+    loads: [{ id: 'k', from: 'curbStrike', share: 0.5, bends: 'sideways' }],
+  });
+  expect(sideways.worst.breaksAtN).toBeCloseTo(((45 * 8 * 400) / 6 / 40) * (1 - 1 / 64), 9);
+  const short = { ...plate, shape: { ...plate.shape, lengthMm: 2 } };
+  const drilled = strength(short).worst;
+  expect(drilled.mode).toBe('sheared');
+  expect(
+    drilled.breaksAtN / strength({ ...short, shape: { ...short.shape, holeMm: 0.001 } }).worst.breaksAtN,
+  ).toBeCloseTo(0.75, 3);
+});
+
+test('a load that comes again leaves a tenth less for every tenfold, and a hole and layers across it less than that', () => {
+  const often = (part: Part, times: number) =>
+    strength({ ...part, loads: [{ ...part.loads![0]!, times }] }).worst;
+  const along = { ...arm, layers: 'along' as const };
+  const once = strength(along).worst;
+  expect(often(along, 1)).toEqual({ ...once, load: { ...once.load, times: 1 } });
+  const tired = often(along, 1000);
+  expect(tired.margin / once.margin).toBeCloseTo(0.7, 9);
+  expect(tired.breaksAtN / once.breaksAtN).toBeCloseTo(0.7, 9);
+  expect(tired.tired).toMatchObject({
+    times: 1000,
+    low: expect.closeTo(0.58, 9),
+    high: expect.closeTo(0.79, 9),
+  });
+  // half of the way to a million: the root of 1.2 for grooves between layers
+  expect(often(arm, 1000).margin / strength(arm).worst.margin).toBeCloseTo(0.7 / Math.sqrt(1.2), 9);
+  // a hole of a quarter: 1 + ½·(2 + 0.75³ − 1) in what stretches by 12 %
+  const drilled = { ...along, shape: { ...along.shape!, holeMm: 5 } };
+  expect(often(drilled, 1000).margin / strength(drilled).worst.margin).toBeCloseTo(
+    0.7 / Math.sqrt(1 + 0.5 * (1 + 0.75 ** 3)),
+    9,
+  );
+});
+
 test('flanges along a plate bend it as the channel that it becomes', () => {
   const found = sectionOfShape({
     as: 'beam',

@@ -10,7 +10,8 @@ import { CASE_NEEDS, forceOf, type ForcesOnParts } from './forceOnPart';
 import { type BreakMode } from './partWorking';
 
 import { isSameCase, shapeMark, solidIsCurrent } from './solidOfPart';
-import { asBeam } from './beamOfPart';
+import { fatigueLeft } from '../../physics/strength/fatigue';
+import { asBeam, drilledShare } from './beamOfPart';
 import { at, LoadedPart } from './loadedPart';
 import { asColumn } from './columnOfPart';
 import { asBoss } from './bossOfPart';
@@ -45,11 +46,13 @@ export function partStrength(
   if (open.length > 0) return { ok: false, missing: [...new Set(open)] };
   const list = few
     .flatMap((one, at) =>
-      one.ok ? [solid && solved(loads[at]!) ? one.value : notched(part, one.value)] : [],
+      one.ok
+        ? [tired(part, loads[at], solid && solved(loads[at]!) ? one.value : notched(part, one.value))]
+        : [],
     )
     .sort((a, b) => a.margin - b.margin);
   if (!solid) return { ok: true, value: { loads: list, worst: list[0]! } };
-  const wholes = solidLoads(part, solid, cases.value);
+  const wholes = solidLoads(part, solid, cases.value).map((one) => tired(part, oftenest(loads, one), one));
   const others = list.filter(({ load }) => load && !solved(load));
   return {
     ok: true,
@@ -148,6 +151,36 @@ function loaded(part: Part, load: PartLoad, cases: ForcesOnParts): Assembled<Loa
     case 'boss':
       return asBoss(part, base);
   }
+}
+
+/** Of the loads that a solved case stands for, the one that comes most often; of one that no load stands for, none. */
+const oftenest = (loads: readonly PartLoad[], { from }: LoadedPart): PartLoad | undefined =>
+  loads
+    .filter((load) => from === 'all' || load.from === from)
+    .reduce<PartLoad | undefined>(
+      (most, one) => ((one.times ?? 1) > (most?.times ?? 1) ? one : most),
+      undefined,
+    );
+
+/** What a load leaves that comes again and again; what buckles springs back. */
+function tired(part: Part, load: PartLoad | undefined, found: LoadedPart): LoadedPart {
+  const times = load?.times ?? 1;
+  if (times <= 1 || found.mode === 'buckled') return found;
+  const { strainAtBreakPct } = part.material!;
+  const left = fatigueLeft({
+    times,
+    across: found.between,
+    // a solid analysis has seen the hole, here or when it was last made
+    ...(found.depth === 'beam' && found.leftOfBeam === undefined ? { holeShare: drilledShare(part) } : {}),
+    ...(strainAtBreakPct === undefined ? {} : { strainAtBreakPct }),
+  });
+  return {
+    ...found,
+    margin: found.margin * left.left,
+    breaksAtN: found.breaksAtN * left.left,
+    tired: { times, ...left },
+    working: { ...found.working, tired: { times, ...left } },
+  };
 }
 
 const SOLID_MODES = {

@@ -22,8 +22,9 @@ export type BreakMode =
   | 'layersApart'
   | 'layersSheared';
 
-/** What corners and holes cost at the last solid analysis. */
+/** What corners and holes cost at the last solid analysis, and what is left of a load that comes again. */
 interface Corners {
+  tired?: { times: number; left: number; low: number; high: number; notch: number };
   corners?: { solidMargin: number; beamMargin: number; share: number };
 }
 
