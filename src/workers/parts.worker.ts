@@ -9,7 +9,8 @@ import { CalcError, refusal } from '@/core/base/errors';
 import { type Ailment, ailmentsOf, inMm, repaired, unitsFor } from '@/core/physics/solid/health';
 import { laidOnBed } from '@/core/physics/solid/bed';
 import { facesOf, type MeshFaces } from '@/core/physics/solid/faces';
-import { type FemResult, type FemSettings, type FemSolution, solvedSolid } from '@/core/physics/fem/fem';
+import type { FemResult, FemSettings, FemSolution } from '@/core/physics/fem/definition';
+import { type PreparedSolid, preparedSolid } from '@/core/physics/fem/prepared';
 import { type FemSurface, surfaceOf } from '@/core/physics/fem/surface';
 import { type MeasureResult, measureMesh } from '@/core/physics/solid/measure';
 import type { Mesh } from '@/core/physics/meshFiles/mesh';
@@ -72,6 +73,15 @@ const meshOf = (key: string): Mesh => {
 const BREATH_MS = 60;
 const breath = () => new Promise<void>((resume) => setTimeout(resume, 0));
 
+/** The part that was solved last, for its next load case. */
+let prepared: { key: string; solid: PreparedSolid } | undefined;
+
+function preparedOf(key: string, { loads: _, ...settings }: FemSettings): PreparedSolid {
+  const mark = `${key} ${JSON.stringify(settings)}`;
+  if (prepared?.key !== mark) prepared = { key: mark, solid: preparedSolid(meshOf(key), settings) };
+  return prepared.solid;
+}
+
 const api = {
   lightest: (
     document: BuildDocument,
@@ -122,7 +132,7 @@ const api = {
   ): Promise<Solved | Refusal | undefined> {
     const mine = ++latest;
     try {
-      const work = solvedSolid(meshOf(key), settings);
+      const work = preparedOf(key, settings).solve(settings.loads);
       let since = performance.now();
       let solution: FemSolution | undefined;
       for (;;) {

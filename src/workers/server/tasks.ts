@@ -4,7 +4,7 @@ import { refusal } from '@/core/base/errors';
 import type { WholeBuild } from '@/core/car/records/records';
 import { parseArchivedBuild, parseBuildFile } from '@/core/car/file/buildFile.schema';
 import type { BuildFile } from '@/core/car/file/buildFile';
-import type { FemInput } from '@/core/physics/fem/fem';
+import type { FemInput } from '@/core/physics/fem/definition';
 import { solidOf } from '@/core/physics/solid/measure';
 import { readMesh } from '@/core/physics/meshFiles/readMesh';
 import { operations } from '@/core/operations';

@@ -2,7 +2,7 @@ import Joi from 'joi';
 import { count, finite, positive, share, temperatureC } from '../../base/schema/fields';
 import { strengthMaterialSchema } from '../strength/strength.schema';
 import { direction, meshSchema } from '../solid/measure.schema';
-import type { FemInput } from './fem';
+import type { FemInput } from './definition';
 
 const point = () => Joi.array().items(finite()).length(3);
 const box = { min: point().required(), max: point().required() };

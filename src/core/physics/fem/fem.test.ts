@@ -6,7 +6,9 @@ import { boxCorners, meshOf, ringCorners, sphereCorners } from '../solid/shapes'
 import { writeStl } from '../meshFiles/writeStl';
 import { brickStiffness, layeredStiffness, patternStiffness } from './brick';
 import { bricksOf } from '../solid/bricks';
-import { type FemSettings, meshFem } from './fem';
+import type { FemSettings } from './definition';
+import { meshFem } from './fem';
+import { preparedSolid } from './prepared';
 import { productOf } from './product';
 import { stressReader } from './stresses';
 import { PLASTIC, UP, box, solid, solve } from '../../fixtures/solids';
@@ -212,4 +214,29 @@ test('the field is given on request, a figure for each voxel', () => {
   expect(field.margin).toHaveLength(128);
   expect(Math.min(...field.margin)).toBe(found.margin);
   expect(field.centreMm[field.margin.indexOf(found.margin)]).toEqual(found.atMm);
+});
+
+test('a part that is prepared once answers every load case as if it were solved by itself', () => {
+  const mesh = solid(boxCorners([0, 0, 0], [12, 4, 6]));
+  const settings: FemSettings = {
+    voxelMm: 1,
+    material: PLASTIC,
+    buildDirection: UP,
+    fixed: [box([0, 0, 0], [0, 4, 6])],
+    loads: [],
+  };
+  const cases = [
+    [{ ...box([12, 0, 0], [12, 4, 6]), forceN: [0, 0, -10] as const }],
+    [{ ...box([6, 0, 6], [8, 4, 6]), forceN: [4, 9, 0] as const }],
+  ];
+  const prepared = preparedSolid(mesh, settings);
+  for (const loads of [...cases, cases[0]!]) {
+    const work = prepared.solve(loads);
+    let step = work.next();
+    while (!step.done) step = work.next();
+    const alone = solve(mesh, { ...settings, loads });
+    expect(step.value.displacement).toEqual(alone.displacement);
+    expect({ ...step.value.result, seconds: 0 }).toEqual({ ...alone.result, seconds: 0 });
+  }
+  expect(refusal(() => prepared.solve([]).next())).toMatchObject({ path: 'loads' });
 });

@@ -1,5 +1,5 @@
 import { turnBack, type Vec3 } from '../../base/vec3';
-import type { FemSolution } from './fem';
+import type { FemSolution } from './definition';
 
 /** The skin of the bricks for a picture: four corners a square, in the mesh's axes. */
 export interface FemSurface {

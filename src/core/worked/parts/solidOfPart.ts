@@ -2,7 +2,7 @@ import type { ChosenSurface } from '../../car/document/brief';
 import type { BuildDocument } from '../../car/document/document';
 import { markOf, roundedMarkOf } from '../../base/mark';
 import type { Part, PartPull } from '../../car/parts/parts';
-import type { FemSettings } from '../../physics/fem/fem';
+import type { FemSettings } from '../../physics/fem/definition';
 import { type Vec3, scale, unit } from '../../base/vec3';
 import { casesOfBuild } from './casesOfBuild';
 import { strengthOf } from './materialOfBuild';

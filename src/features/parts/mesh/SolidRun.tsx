@@ -8,7 +8,7 @@ import { firstUp } from '@/words/lists';
 import { caseWords } from '@/words/checks/loads';
 import { needNames } from '@/words/needs';
 import type { Part, SolidCase, SolidResult } from '@/core/car/parts/parts';
-import type { FemResult } from '@/core/physics/fem/fem';
+import type { FemResult } from '@/core/physics/fem/definition';
 import { formatNumber, formatText } from '@/core/base/units/formatQuantity';
 import { useReader } from '@/ui/reader';
 import { useBuild } from '../../session/BuildContext';

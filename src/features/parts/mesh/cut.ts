@@ -1,7 +1,7 @@
 import type { Part } from '@/core/car/parts/parts';
 import type { SectionsHow } from '@/core/physics/solid/sectionsDefinition';
 import type { Assembled } from '@/core/base/assembled';
-import type { FemSettings } from '@/core/physics/fem/fem';
+import type { FemSettings } from '@/core/physics/fem/definition';
 import { add, type Vec3 } from '@/core/base/vec3';
 
 /** The mesh as a beam along its longest side: all pulls together at the middle of theirs, held where it is held. */
