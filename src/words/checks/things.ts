@@ -8,6 +8,7 @@ const LINK_THING_TERMS: Readonly<Record<LinkThing, string>> = {
   tie: 'tie rod',
   damper: 'damper',
   damperRod: 'damper rod',
+  shaft: 'drive shaft',
   wheel: 'tyre',
 };
 

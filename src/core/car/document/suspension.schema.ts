@@ -43,6 +43,8 @@ const endSchema = Joi.object<SuspensionEnd>({
   armMm: positive().max(200),
   linkMm: positive().max(200),
   damperMm: positive().max(200),
+  shaftMm: positive().max(100),
+  shaftInnerMm: notNegative().max(1000),
   held: Joi.array()
     .items(
       Joi.object<LinkHeld>({

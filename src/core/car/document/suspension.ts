@@ -59,6 +59,9 @@ export interface SuspensionEnd {
   armMm?: number;
   linkMm?: number;
   damperMm?: number;
+  /** The shaft that drives the wheel, across, and its inner joint from the middle of the car. */
+  shaftMm?: number;
+  shaftInnerMm?: number;
   /** What its rods, balls, hinges and mounts withstand. */
   held?: LinkHeld[];
 }

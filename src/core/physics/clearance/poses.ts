@@ -72,7 +72,10 @@ function stationsOf(corner: NonNullable<ClearanceInput['corner']>): {
 }
 
 /** Motion of a straight piece between two points that takes one end along and turns as little as it can. */
-function between(kept: readonly [rest: Vec3, now: Vec3], other: readonly [rest: Vec3, now: Vec3]): Motion {
+export function between(
+  kept: readonly [rest: Vec3, now: Vec3],
+  other: readonly [rest: Vec3, now: Vec3],
+): Motion {
   return swung(unit(subtract(other[0], kept[0])), unit(subtract(other[1], kept[1])), kept[0], kept[1]);
 }
 

@@ -12,6 +12,7 @@ const OFF: Readonly<Record<LinkThing, readonly [outMm: number, upMm: number]>> =
   tie: [55, 8],
   damper: [20, 62],
   damperRod: [20, 62],
+  shaft: [35, 0],
   upright: [70, 0],
   wheel: [100, 0],
 };

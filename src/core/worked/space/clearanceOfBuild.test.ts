@@ -31,6 +31,7 @@ const withBox = (place: Partial<Record<string, number>>, ...more: Patch): BuildD
       ],
     },
     { path: ['suspension', 'rear'], value: undefined },
+    { path: ['drive', 'drivenAxles'], value: 'rear' },
     // thin enough that nothing of the corner itself meets
     { path: ['suspension', 'front', 'armMm'], value: 3 },
     { path: ['suspension', 'front', 'linkMm'], value: 3 },
@@ -85,6 +86,37 @@ describe('the car in space', () => {
     const [full, out] = leaning(500);
     expect(full!).toBeCloseTo(bumpMm!, 6);
     expect(out!).toBeCloseTo(-droopMm!, 6);
+  });
+
+  it('turns a drive shaft about its inner joint, its outer end towards the middle of the wheel, where the end is driven', () => {
+    const driven = applyPatch(whole, [
+      { path: ['drive', 'drivenAxles'], value: 'all' },
+      { path: ['suspension', 'front', 'shaftInnerMm'], value: 20 },
+      { path: ['suspension', 'front', 'shaftMm'], value: 5 },
+    ]);
+    const shaft = thingsOf(driven).find(({ id }) => id === 'front.right.shaft')!;
+    expect(shaft.forms).toEqual([
+      {
+        kind: 'capsule',
+        fromMm: [centre[0], -20, centre[2]],
+        toMm: [centre[0], -centre[1], centre[2]],
+        radiusMm: 2.5,
+      },
+    ]);
+    const pose = { travelMm: { front: 12, rear: 0 }, rackMm: 5 };
+    const bodies = bodiesIn(driven, pose);
+    const inner: Vec3 = [centre[0], -20, centre[2]];
+    const outer: Vec3 = [centre[0], -centre[1], centre[2]];
+    carry(bodies.get(shaft.body)!, inner).forEach((value, k) => expect(value).toBeCloseTo(inner[k]!, 9));
+    // as long as it was, on the line to where the wheel has gone
+    const end = carry(bodies.get(shaft.body)!, outer);
+    const wheel = carry(bodies.get('front.right.upright')!, outer);
+    const [a, b] = [end, wheel].map((point) => point.map((value, k) => value - inner[k]!));
+    const long = (v: number[]) => Math.hypot(...v);
+    expect(long(a!)).toBeCloseTo(centre[1] - 20, 9);
+    a!.forEach((value, k) => expect(value / long(a!)).toBeCloseTo(b![k]! / long(b!), 9));
+    const rear = applyPatch(driven, [{ path: ['drive', 'drivenAxles'], value: 'rear' }]);
+    expect(thingsOf(rear).some(({ id }) => id === 'front.left.shaft')).toBe(false);
   });
 
   it('has what was placed and what the corners are drawn of, and leaves inside the rim free', () => {

@@ -200,6 +200,8 @@ function areJoined({ suspension }: BuildDocument, one: Thing, other: Thing): boo
   const on = corner?.damper?.on ?? corner?.rocker?.pushrodArmOn;
   return (
     has('damper', 'damperRod') ||
+    has('shaft', 'upright') ||
+    has('shaft', 'wheel') ||
     (pair.has('upright') && (pair.has('lower') || pair.has('upper') || pair.has('tie'))) ||
     (pair.has('damperRod') &&
       ((on === 'lower' && pair.has('lower')) || (on === 'upper' && pair.has('upper')))) ||

@@ -53,9 +53,7 @@ const IS = new Map<PartKind, string>([
   ['tyre', 'wheel'],
   ['knuckle', 'front.upright'],
   ['carrier', 'rear.upright'],
-  ['gear', 'gears'],
-  ['pinion', 'gears'],
-  ['shaft', 'shafts'],
+  ['shaft', 'shaft'],
 ]);
 
 export const partName = (partId: string): string => `part-${partId}`;

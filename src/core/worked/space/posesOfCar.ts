@@ -1,9 +1,10 @@
-import type { Motion } from '../../base/vec3';
+import { carry, type Motion } from '../../base/vec3';
 import type { BuildDocument } from '../../car/document/document';
 import { type End, ENDS } from '../../car/document/suspension';
-import type { PosedBodies } from '../../physics/clearance/poses';
+import { between, type PosedBodies } from '../../physics/clearance/poses';
 import { cornerOf, endOf, steers } from '../suspension/endOfBuild';
 import { posedCorner } from '../suspension/posedCorner';
+import { shaftEnds } from './shaftEnds';
 import { bodyName, motionOnCar, SIDES } from './sides';
 
 /** Shares of the way from rest to full bump, or to full droop. */
@@ -53,7 +54,14 @@ export function bodiesIn(
       const { bumpMm = 0, droopMm = 0 } = document.suspension[end] ?? {};
       const leaning = travelMm[end] + (side === 'left' ? leanMm : -leanMm) / 2;
       const travel = leanMm === 0 ? leaning : Math.min(bumpMm, Math.max(-droopMm, leaning));
-      for (const [body, motion] of posedCorner(corner.value, travel, own))
+      const posed = posedCorner(corner.value, travel, own);
+      const shaft = shaftEnds(document, end, corner.value);
+      const upright = posed.get('upright');
+      const moved =
+        shaft && upright
+          ? [['shaft', between([shaft[0], shaft[0]], [shaft[1], carry(upright, shaft[1])])] as const]
+          : [];
+      for (const [body, motion] of [...posed, ...moved])
         found.set(bodyName(end, side, body), motionOnCar(motion, end, side, wheelbaseMm));
     }
   }

@@ -12,9 +12,19 @@ import { drawnForms } from './drawnForms';
 import { shellOfCar } from './shellOfCar';
 import { wiresOfCar } from './wiresOfCar';
 import type { ThingForm } from './thingForm';
+import { shaftEnds, USUAL_SHAFT } from './shaftEnds';
 import { bodyName, onCar, type Side, SIDES } from './sides';
 
-export const LINK_THINGS = ['lower', 'upper', 'upright', 'tie', 'damper', 'damperRod', 'wheel'] as const;
+export const LINK_THINGS = [
+  'lower',
+  'upper',
+  'upright',
+  'tie',
+  'damper',
+  'damperRod',
+  'shaft',
+  'wheel',
+] as const;
 export type LinkThing = (typeof LINK_THINGS)[number];
 
 /** Something of the car in space, where it stands as the car is drawn: x forward from the front axle, y left, z up. */
@@ -137,6 +147,7 @@ function cornerThings(document: BuildDocument, end: End, side: Side, wheelbaseMm
       'damperOuter',
       middle ? [bar(middle, damper[1]!, ROD_SHARE * across.damperMm)] : [],
     ),
+    ...thing('shaft', 'shaft', shaftBars(document, end, corner, bar)),
     ...thing('wheel', 'upright', tyreForms(document, end, corner, at)).map((wheel) => ({
       ...wheel,
       roller: rollerOf(document, end, corner, at),
@@ -166,6 +177,16 @@ function armBars(
       ? [corner.lowerFront, corner.lowerRear, corner.lowerOuter]
       : [corner.upperFront, corner.upperRear, corner.upperOuter];
   return [bar(front, outer), bar(rear, outer)];
+}
+
+function shaftBars(
+  document: BuildDocument,
+  end: End,
+  corner: Corner,
+  bar: (from: Vec3, to: Vec3, mm: number) => ThingForm,
+): ThingForm[] {
+  const [inner, outer] = shaftEnds(document, end, corner) ?? [];
+  return inner && outer ? [bar(inner, outer, document.suspension[end]?.shaftMm ?? USUAL_SHAFT.acrossMm)] : [];
 }
 
 /** What holds the wheel: from its joints to the middle of the axle. */

@@ -1,4 +1,5 @@
 import { ENDS } from '@/core/car/document/suspension';
+import { USUAL_SHAFT } from '@/core/worked/space/shaftEnds';
 import { USUAL_ACROSS } from '@/core/worked/space/thingsOfCar';
 import { Fold } from '@/ui/controls/Fold';
 import { DocumentField, Group } from '../../fields/fields';
@@ -28,6 +29,16 @@ export function RoomBench() {
             path={['suspension', end, 'damperMm']}
             label="Damper’s body"
             usual={USUAL_ACROSS.damperMm}
+          />
+          <DocumentField
+            path={['suspension', end, 'shaftMm']}
+            label="Drive shaft"
+            usual={USUAL_SHAFT.acrossMm}
+          />
+          <DocumentField
+            path={['suspension', end, 'shaftInnerMm']}
+            label="Its inner joint, from the middle"
+            usual={USUAL_SHAFT.innerMm}
           />
         </Fold>
       ))}

@@ -64,5 +64,11 @@ function inkOfKind({ of, class: kind, body, shell }: Thing): InkName {
   if (shell) return 'quiet';
   if (kind === 'hot') return 'ochre';
   if (!of) return body === CAR ? 'slate' : 'ink';
-  return of.thing === 'wheel' ? 'quiet' : of.thing === 'damper' ? 'moss' : 'ink';
+  return of.thing === 'wheel'
+    ? 'quiet'
+    : of.thing === 'damper'
+      ? 'moss'
+      : of.thing === 'shaft'
+        ? 'slate'
+        : 'ink';
 }
