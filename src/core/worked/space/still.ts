@@ -31,6 +31,8 @@ export interface Still {
 }
 
 const [PAD_MM, ROUND] = [14, 20];
+/** As fine as it is drawn, so that server and page draw the same. */
+const drawn = (mm: number): number => Math.round(100 * mm) / 100;
 const CORNERS = [-1, 1].flatMap((x) =>
   [-1, 1].flatMap((y) => [-1, 1].map((z): Vec3 => [x / 2, y / 2, z / 2])),
 );
@@ -47,8 +49,11 @@ export function stillOf(
   bodies: ReadonlyMap<string, Motion> = new Map(),
   offsets: ReadonlyMap<string, Vec3> = new Map(),
 ): Still | undefined {
-  const flat = ON_PAPER[view];
-  const drawn = things.map((thing) => {
+  const flat = (point: Vec3): readonly [number, number] => {
+    const [x, y] = ON_PAPER[view](point);
+    return [drawn(x), drawn(y)];
+  };
+  const seen = things.map((thing) => {
     const motion = bodies.get(thing.body) ?? STILL;
     const off = offsets.get(thing.id) ?? ([0, 0, 0] as const);
     const forms = shapesOf(thing).map((form) => ({
@@ -58,7 +63,7 @@ export function stillOf(
     const depths = forms.flatMap(({ points }) => points.map((point) => point[TO_EYE[view]]));
     return { id: thing.id, forms, depth: depths.reduce((sum, one) => sum + one, 0) / depths.length };
   });
-  const all = drawn.flatMap(({ forms }) =>
+  const all = seen.flatMap(({ forms }) =>
     forms.flatMap(({ points, radiusMm }) => points.map((point) => ({ at: flat(point), radiusMm }))),
   );
   if (all.length === 0) return undefined;
@@ -71,7 +76,7 @@ export function stillOf(
     topMm: ends[1][0],
     wideMm: ends[0][1] - ends[0][0],
     highMm: ends[1][1] - ends[1][0],
-    shapes: drawn
+    shapes: seen
       .sort((a, b) => a.depth - b.depth)
       .map(({ id, forms }) => ({
         id,
