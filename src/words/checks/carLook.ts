@@ -26,6 +26,7 @@ export const COLOUR_WORDS = {
       ['rule', 'light'],
       ['slate', 'over a third of the heaviest'],
       ['ink', 'over two thirds'],
+      ['sheet', 'not known'],
     ],
   },
   failures: {
@@ -42,6 +43,7 @@ export const COLOUR_WORDS = {
       ['rule', 'few'],
       ['slate', 'over a third of the longest'],
       ['ink', 'over two thirds'],
+      ['sheet', 'not known'],
     ],
   },
 } as const;

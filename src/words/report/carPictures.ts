@@ -62,10 +62,11 @@ const inkOfThing = (things: readonly Thing[]) => {
 /** The steps of the assembly in their order, each with what it joins, and what is on the car by then. */
 export function stepsPicture(document: BuildDocument): Picture | undefined {
   const things = thingsOf(document);
-  const steps = stepPictures(document, things).filter(({ now }) => now.size > 0);
+  const all = stepPictures(document, things);
+  const steps = all.filter(({ now }) => now.size > 0);
   const still = stillOf(things, 'above');
   if (!still || steps.length === 0) return undefined;
-  const numbers = new Map(stepPictures(document, things).map(({ id }, k) => [id, k + 1]));
+  const numbers = new Map(all.map(({ id }, k) => [id, k + 1]));
   const wide = (WIDTH - (COLUMNS - 1) * GAP) / COLUMNS;
   const scale = wide / still.wideMm;
   const high = still.highMm * scale + LABEL + GAP;

@@ -154,9 +154,9 @@ function loaded(part: Part, load: PartLoad, cases: ForcesOnParts): Assembled<Loa
 }
 
 /** Of the loads that a solved case stands for, the one that comes most often; of one that no load stands for, none. */
-const oftenest = (loads: readonly PartLoad[], { from }: LoadedPart): PartLoad | undefined =>
+const oftenest = (loads: readonly PartLoad[], { from, wheelLoad }: LoadedPart): PartLoad | undefined =>
   loads
-    .filter((load) => from === 'all' || load.from === from)
+    .filter((load) => from === 'all' || (load.from === from && load.end === wheelLoad?.end))
     .reduce<PartLoad | undefined>(
       (most, one) => ((one.times ?? 1) > (most?.times ?? 1) ? one : most),
       undefined,

@@ -44,6 +44,25 @@ describe('a solid analysis', () => {
     expect(worst.breaksAtN).toBeCloseTo(0.8 * beam * ONE_WHEEL_N, 9);
   });
 
+  it('leaves less of a load that comes again, by how often and by the grooves that it pulls apart', () => {
+    const often = (part: Part): Part => ({ ...part, loads: [{ ...part.loads![0]!, times: 1000 }] });
+    const again = often(meshed);
+    const { worst } = strength({
+      ...again,
+      mesh: {
+        ...again.mesh!,
+        solid: {
+          ...solved.mesh!.solid!,
+          of: solidMark(withParts(again), grass, again)!,
+          shape: shapeMark(again),
+        },
+      },
+    });
+    expect(worst.depth).toBe('solid');
+    // a tenth less for every tenfold, and half of the way to a million for the 1.2 of grooves
+    expect(worst.margin).toBeCloseTo((0.8 * beam * 0.7) / Math.sqrt(1.2), 9);
+  });
+
   it('hides no load that it was not solved under, however far that falls', () => {
     // solved under the kerb alone, which it bears eight times; the landing bends the plate of 20 × 8 mm across its layers
     const kerbed: Part = {
