@@ -24,7 +24,11 @@ const read = () =>
     return {
       spec: `./${relative(ROOT, file).replace(/\.ts$/, '')}`,
       face: existsSync(face)
-        ? { spec: `./${relative(ROOT, face).replace(/\.ts$/, '')}`, names: namesIn(face, 'defineFace') }
+        ? {
+            spec: `./${relative(ROOT, face).replace(/\.ts$/, '')}`,
+            checks: namesIn(face, 'defineFace'),
+            families: namesIn(face, 'defineFamilyFace'),
+          }
         : undefined,
       checks: namesIn(file, 'defineCheck'),
       families: namesIn(file, 'defineFamily'),
@@ -37,14 +41,19 @@ const importOf = (names, spec) => `import { ${names.join(', ')} } from '${spec}'
 
 /** The text of the registry, from the files as they stand. */
 export function registryOfChecks() {
-  const files = read().filter(({ checks }) => checks.length > 0);
+  const files = read().filter(({ checks, families }) => checks.length + families.length > 0);
   return `// Written by npm run checks:list from the files named *.check.ts.
-import type { CheckRecord } from './engine/check';
-${files.map(({ spec, checks }) => importOf(checks, spec)).join('\n')}
+import type { CheckFamily, CheckRecord } from './engine/check';
+${files.map(({ spec, checks, families }) => importOf([...checks, ...families], spec)).join('\n')}
 
 /** The checks of every build. */
 export const CHECKS: readonly CheckRecord[] = [
 ${lines(files.flatMap(({ checks }) => checks))}
+];
+
+/** The checks of what a build has: its rails, loads, aids and parts. */
+export const FAMILIES: readonly CheckFamily[] = [
+${lines(files.flatMap(({ families }) => families))}
 ];
 `;
 }
@@ -53,7 +62,9 @@ ${lines(files.flatMap(({ checks }) => checks))}
 export function facesOfChecks() {
   const files = read();
   const imported = files.map(({ spec, face, checks, families, records }) =>
-    face ? importOf(face.names, face.spec) : importOf([...checks, ...families, ...records], spec),
+    face
+      ? importOf([...face.checks, ...face.families], face.spec)
+      : importOf([...checks, ...families, ...records], spec),
   );
   return `// Written by npm run checks:list from the files named *.check.ts and *.face.ts.
 import type { CheckFace, CheckFamily, CheckRecord, RecordCheck } from './engine/check';
@@ -61,12 +72,12 @@ ${imported.join('\n')}
 
 /** The checks of every build; the heavy ones without what they find. */
 export const FACES: readonly (CheckRecord | (CheckFace & { heavy: true }))[] = [
-${lines(files.flatMap(({ face, checks }) => face?.names ?? checks))}
+${lines(files.flatMap(({ face, checks }) => face?.checks ?? checks))}
 ];
 
-/** The checks of what a build has: its rails, loads, aids and parts. */
-export const FAMILIES: readonly CheckFamily[] = [
-${lines(files.flatMap(({ families }) => families))}
+/** The checks of what a build has; the heavy ones without what they find. */
+export const FAMILIES: readonly CheckFamily<CheckRecord | CheckFace>[] = [
+${lines(files.flatMap(({ face, families }) => face?.families ?? families))}
 ];
 
 /** The checks that stand on what was printed, run and broken. */

@@ -6,10 +6,10 @@ import ButtonBase from '@mui/material/ButtonBase';
 import Button from '@mui/material/Button';
 import { effectText, readingOf, remedyText, whyOf } from '@/words/checkWords';
 import { checkTitle } from '@/words/checks/names';
-import { stepsOf } from '@/words/workings';
 import type { Check, Remedy } from '@/core/verdict/engine/check';
 import { MarginBar } from './MarginBar';
 import { useReader } from './reader';
+import { stepsLater } from '@/words/stepsLater';
 import { StateMark } from './StateMark';
 import { STATE_WORDS } from '@/words/states';
 import { useWorking } from './working';
@@ -38,14 +38,13 @@ function CheckRow({ check, locked, onApply, onTry }: { check: Check } & Omit<Che
   const { open } = useWorking();
   const { reader } = useReader();
   const title = checkTitle(check);
-  const steps = stepsOf(check.working, reader);
   return (
     <div className={checksCss.check} data-check={check.id} data-state={check.state}>
       <StateMark state={check.state} />
       <ButtonBase
         className={checksCss.title}
-        onClick={() => open({ title, steps })}
-        disabled={steps.length === 0}
+        onClick={() => open({ title, steps: stepsLater(check.working, reader) })}
+        disabled={check.working === undefined}
       >
         {title} <span className={checksCss.state}>{STATE_WORDS[check.state]}</span>
       </ButtonBase>

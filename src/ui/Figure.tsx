@@ -4,8 +4,7 @@ import figuresCss from './Figure.module.css';
 import clsx from 'clsx';
 import ButtonBase from '@mui/material/ButtonBase';
 import type { ReactNode } from 'react';
-import type { WorkingStep } from '@/words/workingStep';
-import { useWorking } from './working';
+import { useWorking, type WorkingLater } from './working';
 
 /** A computed figure in a sentence; tap or Enter opens its working. */
 export function Figure({
@@ -15,7 +14,7 @@ export function Figure({
   children,
 }: {
   title: string;
-  steps: readonly WorkingStep[];
+  steps: WorkingLater['steps'];
   tone?: string;
   children: ReactNode;
 }) {

@@ -16,9 +16,15 @@ export interface Working {
   readonly steps: readonly WorkingStep[];
 }
 
+/** A working whose words are only fetched when somebody wants to read them. */
+export interface WorkingLater {
+  readonly title: string;
+  readonly steps: readonly WorkingStep[] | (() => Promise<readonly WorkingStep[]>);
+}
+
 interface WorkingValue {
   shown: Working | undefined;
-  open(working: Working): void;
+  open(working: WorkingLater): void;
   close(): void;
 }
 
@@ -31,7 +37,17 @@ const WorkingContext = createContext<WorkingValue>({
 export function WorkingProvider({ children }: { children: ReactNode }) {
   'use memo';
   const [shown, setShown] = useState<Working>();
-  const value = useMemo(() => ({ shown, open: setShown, close: () => setShown(undefined) }), [shown]);
+  const value = useMemo(
+    () => ({
+      shown,
+      open: ({ title, steps }: WorkingLater) =>
+        void (typeof steps === 'function' ? steps() : Promise.resolve(steps))
+          .then((read) => setShown({ title, steps: read }))
+          .catch(() => undefined),
+      close: () => setShown(undefined),
+    }),
+    [shown],
+  );
   return <WorkingContext.Provider value={value}>{children}</WorkingContext.Provider>;
 }
 

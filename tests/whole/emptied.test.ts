@@ -3,7 +3,7 @@ import { parseDocument } from '@/core/car/document/document.schema';
 import { LABELS } from '@/words/labels/labels';
 import { isItemList, type Path } from '@/core/base/patch';
 import { CalcError } from '@/core/base/errors';
-import { evaluateQuick } from '@/core/verdict/evaluate';
+import { evaluateWithParts } from '@/core/verdict/evaluate';
 import { marshHareDocuments } from '@/db/seed/marshHareRevisions';
 import { tinWren } from '@/db/seed/tinWren';
 import { BuildSession, type SaveAnswer } from '@/features/session/buildSession';
@@ -63,7 +63,7 @@ async function wrongAfter(document: BuildDocument, paths: readonly Path[]): Prom
       ? []
       : [`${at}: not saved, ${session.state.problem?.path} ${session.state.problem?.message}`]),
     ...(server.document.brief.payloadG === 123 ? [] : [`${at}: the payload is not saved`]),
-    ...(numbersIn(evaluateQuick(server.document)).some((value) => !Number.isFinite(value))
+    ...(numbersIn(evaluateWithParts(server.document)).some((value) => !Number.isFinite(value))
       ? [`${at}: a figure that is none`]
       : []),
   ];
@@ -97,7 +97,9 @@ describe('an emptied field stops nothing', () => {
     await session.flush();
     expect(session.state).toMatchObject({ save: 'saved' });
     expect(server.document.unfinished.length).toBeGreaterThan(50);
-    expect(numbersIn(evaluateQuick(server.document)).filter((value) => !Number.isFinite(value))).toEqual([]);
+    expect(numbersIn(evaluateWithParts(server.document)).filter((value) => !Number.isFinite(value))).toEqual(
+      [],
+    );
   });
 });
 

@@ -4,11 +4,11 @@ import type { BuildDocument } from '../car/document/document';
 import { exchangesBetween } from '../car/document/exchange';
 import { type Worked, worked } from '../worked/worked';
 import type { Check, CheckRecord, Proposal, Remedy, Standing, Thresholds } from './engine/check';
-import { CHECKS } from './registry';
+import { CHECKS, FAMILIES } from './registry';
 import { byUrgency, checksOf, evaluate, inOrder, ORDER } from './states';
 
 const ORDERED = inOrder(CHECKS);
-const recordsOf = (document: BuildDocument): readonly CheckRecord[] => checksOf(ORDERED, document);
+const recordsOf = (document: BuildDocument): readonly CheckRecord[] => checksOf(ORDERED, FAMILIES, document);
 
 const MOST_REMEDIES = 3;
 
@@ -30,12 +30,12 @@ export function evaluateMostUrgent(document: BuildDocument, thresholds: Threshol
 export const evaluateStates = (document: BuildDocument, thresholds: Thresholds = {}): Check[] =>
   worstOf(document, thresholds).map(({ check }) => check);
 
-/** The same without those that take long. */
-export const evaluateQuick = (document: BuildDocument, thresholds: Thresholds = {}): Check[] =>
+/** Those alone that a part's own figures change: the quick ones, and those of the parts. */
+export const evaluateWithParts = (document: BuildDocument, thresholds: Thresholds = {}): Check[] =>
   worstOf(
     document,
     thresholds,
-    recordsOf(document).filter(({ heavy }) => !heavy),
+    recordsOf(document).filter(({ heavy, at }) => !heavy || at.segment === 'parts'),
   ).map(({ check }) => check);
 
 interface Worst {

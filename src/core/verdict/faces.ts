@@ -18,9 +18,9 @@ import { controllerHeatFace } from './drive/heat/controllerHeat.face';
 import { motorCaseFace } from './drive/heat/motorCase.face';
 import { windingFace } from './drive/heat/winding.face';
 import { pinionJointFace } from './drive/joints/pinionJoint.face';
-import { shaftStrength } from './drive/joints/shaftStrength.check';
-import { shaftWhirl } from './drive/joints/shaftWhirl.check';
-import { wheelHex } from './drive/joints/wheelHex.check';
+import { shaftStrengthFace } from './drive/joints/shaftStrength.face';
+import { shaftWhirlFace } from './drive/joints/shaftWhirl.face';
+import { wheelHexFace } from './drive/joints/wheelHex.face';
 import { axlesAgree } from './drive/layout/axlesAgree.check';
 import { fitsFace } from './drive/place/fits.face';
 import { rearLocks } from './drive/place/rearLocks.check';
@@ -39,9 +39,9 @@ import { owed } from './field/owedRuns.check';
 import { due } from './learn/due.check';
 import { fixes } from './learn/fixes.check';
 import { openFailures } from './learn/openFailures.check';
-import { fastenerChecks } from './parts/fasteners.check';
-import { linkChecks } from './parts/links.check';
-import { partChecks } from './parts/parts.check';
+import { fastenersFace } from './parts/fasteners.face';
+import { linksFace } from './parts/links.face';
+import { partsFace } from './parts/parts.face';
 import { chargedVolts } from './power/pack/chargedVolts.check';
 import { controllerCurrentFace } from './power/pack/controllerCurrent.face';
 import { packPeak } from './power/pack/packPeak.check';
@@ -57,7 +57,7 @@ import { queue } from './print/queue.check';
 import { gyro } from './suspension/aids/gyro.check';
 import { slipSensor } from './suspension/aids/slipSensor.check';
 import { bumpSteer } from './suspension/corner/bumpSteer.check';
-import { lock } from './suspension/corner/lock.check';
+import { lockFace } from './suspension/corner/lock.face';
 import { play } from './suspension/play/play.check';
 import { damping } from './suspension/ride/damping.check';
 import { landingFace } from './suspension/ride/landing.face';
@@ -84,9 +84,9 @@ export const FACES: readonly (CheckRecord | (CheckFace & { heavy: true }))[] = [
   motorCaseFace,
   windingFace,
   pinionJointFace,
-  shaftStrength,
-  shaftWhirl,
-  wheelHex,
+  shaftStrengthFace,
+  shaftWhirlFace,
+  wheelHexFace,
   axlesAgree,
   fitsFace,
   rearLocks,
@@ -106,7 +106,7 @@ export const FACES: readonly (CheckRecord | (CheckFace & { heavy: true }))[] = [
   wiring,
   bed,
   bumpSteer,
-  lock,
+  lockFace,
   play,
   damping,
   landingFace,
@@ -114,11 +114,11 @@ export const FACES: readonly (CheckRecord | (CheckFace & { heavy: true }))[] = [
   effort,
 ];
 
-/** The checks of what a build has: its rails, loads, aids and parts. */
-export const FAMILIES: readonly CheckFamily[] = [
-  fastenerChecks,
-  linkChecks,
-  partChecks,
+/** The checks of what a build has; the heavy ones without what they find. */
+export const FAMILIES: readonly CheckFamily<CheckRecord | CheckFace>[] = [
+  fastenersFace,
+  linksFace,
+  partsFace,
   loadChecks,
   railChecks,
   servoChecks,

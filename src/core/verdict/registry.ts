@@ -1,5 +1,5 @@
 // Written by npm run checks:list from the files named *.check.ts.
-import type { CheckRecord } from './engine/check';
+import type { CheckFamily, CheckRecord } from './engine/check';
 import { cost } from './brief/cost.check';
 import { mass } from './brief/mass.check';
 import { runTime } from './brief/runTime.check';
@@ -31,14 +31,22 @@ import { pull } from './drive/run/pull.check';
 import { timeToDistance } from './drive/run/timeToDistance.check';
 import { topSpeed } from './drive/run/topSpeed.check';
 import { burst } from './drive/tyres/burst.check';
+import { fastenerChecks } from './parts/fasteners.check';
+import { linkChecks } from './parts/links.check';
+import { partChecks } from './parts/parts.check';
 import { chargedVolts } from './power/pack/chargedVolts.check';
 import { controllerCurrent } from './power/pack/controllerCurrent.check';
 import { packPeak } from './power/pack/packPeak.check';
 import { packSag } from './power/pack/sag.check';
 import { failsafe } from './power/radio/failsafe.check';
 import { radioLink } from './power/radio/radioLink.check';
+import { loadChecks } from './power/supply/loads.check';
+import { railChecks } from './power/supply/rails.check';
+import { servoChecks } from './power/supply/servos.check';
 import { wiring } from './power/wiring/wiring.check';
 import { bed } from './print/bed.check';
+import { gyro } from './suspension/aids/gyro.check';
+import { slipSensor } from './suspension/aids/slipSensor.check';
 import { bumpSteer } from './suspension/corner/bumpSteer.check';
 import { lock } from './suspension/corner/lock.check';
 import { play } from './suspension/play/play.check';
@@ -95,4 +103,16 @@ export const CHECKS: readonly CheckRecord[] = [
   landing,
   sag,
   effort,
+];
+
+/** The checks of what a build has: its rails, loads, aids and parts. */
+export const FAMILIES: readonly CheckFamily[] = [
+  fastenerChecks,
+  linkChecks,
+  partChecks,
+  loadChecks,
+  railChecks,
+  servoChecks,
+  gyro,
+  slipSensor,
 ];

@@ -3,7 +3,17 @@ import { finding } from '../base/finding';
 import type { ChosenSurface } from '../car/document/brief';
 import type { BuildDocument } from '../car/document/document';
 import { type Worked, worked } from '../worked/worked';
-import type { Check, CheckFace, CheckRecord, Found, Remedy, State, Thresholds } from './engine/check';
+import type {
+  Check,
+  CheckFace,
+  CheckFamily,
+  CheckRecord,
+  Found,
+  Remedy,
+  State,
+  Thresholds,
+} from './engine/check';
+import { familyOf } from './engine/family';
 import { SEGMENTS, SIDES } from './engine/segments';
 import { FACES, FAMILIES } from './faces';
 
@@ -17,10 +27,11 @@ export const inOrder = <T extends Pick<CheckRecord, 'at'>>(records: readonly T[]
 /** The checks of what a build has, and those of its rails, loads, aids and parts. */
 export const checksOf = <T extends CheckFace>(
   ordered: readonly T[],
+  families: readonly CheckFamily<T>[],
   document: BuildDocument,
-): (T | CheckRecord)[] => [
+): T[] => [
   ...ordered.filter(({ applies }) => applies?.(document) ?? true),
-  ...FAMILIES.flatMap((family) => family.of(document)),
+  ...families.flatMap((family) => family.of(document)),
 ];
 
 const ORDERED = inOrder(FACES);
@@ -46,17 +57,21 @@ export function statesOn(
   thresholds: Thresholds = {},
 ): Check[] {
   const subject = worked(document, surface);
-  return checksOf(ORDERED, document).map((record) =>
+  return checksOf<CheckRecord | CheckFace>(ORDERED, FAMILIES, document).map((record) =>
     'find' in record && !record.heavy
       ? evaluate(record, subject, thresholds)
       : { ...bare(record), state: 'unknown' },
   );
 }
 
-/** Ids of the checks that `statesOn` leaves to the worker. */
-export const HEAVY_CHECKS: ReadonlySet<string> = new Set(
-  FACES.filter(({ heavy }) => heavy).map(({ id }) => id),
-);
+/** Ids of the checks, and beginnings of those of families, that `statesOn` leaves to the worker. */
+export const HEAVY_CHECKS: ReadonlySet<string> = new Set([
+  ...FACES.filter(({ heavy }) => heavy).map(({ id }) => id),
+  ...FAMILIES.filter(({ heavy }) => heavy).map(({ family }) => family),
+]);
+
+/** Whether `statesOn` leaves a check to the worker. */
+export const isHeavy = (id: string): boolean => HEAVY_CHECKS.has(id) || HEAVY_CHECKS.has(familyOf(id));
 
 const bare = ({ id, named, about, at, quantity, kind, countedTo }: CheckFace) => ({
   id,

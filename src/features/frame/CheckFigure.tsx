@@ -1,9 +1,9 @@
 'use client';
 
 import { useReader } from '@/ui/reader';
-import { stepsOf } from '@/words/workings';
 import type { ReactNode } from 'react';
 import { Figure } from '@/ui/Figure';
+import { stepsLater } from '@/words/stepsLater';
 import { useBuildChecks } from '../session/BuildContext';
 
 /** A figure in a sentence that opens the working of the check it belongs to. */
@@ -21,7 +21,11 @@ export function CheckFigure({
   const checks = useBuildChecks();
   const { reader } = useReader();
   return (
-    <Figure title={title} steps={stepsOf(checks.find(({ id }) => id === check)?.working, reader)} tone={tone}>
+    <Figure
+      title={title}
+      steps={stepsLater(checks.find(({ id }) => id === check)?.working, reader)}
+      tone={tone}
+    >
       {children}
     </Figure>
   );

@@ -2,7 +2,7 @@ import { useEffect, useMemo, useState } from 'react';
 import type { ChosenSurface } from '@/core/car/document/brief';
 import type { BuildDocument } from '@/core/car/document/document';
 import type { Check, Thresholds } from '@/core/verdict/engine/check';
-import { HEAVY_CHECKS } from '@/core/verdict/states';
+import { isHeavy } from '@/core/verdict/states';
 import { keptStates } from '@/core/verdict/keptStates';
 import { workerOf } from '@/workers/clients';
 
@@ -45,7 +45,7 @@ export function useChecks(
     if (!full) return quick;
     if (full.document === document) return full.checks;
     return quick.map((check) =>
-      HEAVY_CHECKS.has(check.id) ? (full.checks.find(({ id }) => id === check.id) ?? check) : check,
+      isHeavy(check.id) ? (full.checks.find(({ id }) => id === check.id) ?? check) : check,
     );
   }, [full, quick, document]);
 }

@@ -6,8 +6,7 @@ import type { Check, Remedy, Thresholds } from '../../verdict/engine/check';
 import type { FailureRecord } from '../../car/records/records';
 import { diagnosisMargins } from '../learn/margins';
 import { movedBy, type MovedCheck } from '../effects/effects';
-import { evaluateBuild, evaluateQuick, evaluateStates, isBetter } from '../../verdict/evaluate';
-import { HEAVY_CHECKS } from '../../verdict/states';
+import { evaluateBuild, evaluateStates, evaluateWithParts, isBetter } from '../../verdict/evaluate';
 import type { BuildOnRecord } from '../../verdict/engine/onRecord';
 import { costOf } from './cost';
 import { type NextCost, type NextList, type NextStep, PRINTER_SHARE, WEIGHTS } from './definition';
@@ -208,9 +207,10 @@ function tried(
 ): Check[] {
   const after = applyPatch(document, patch);
   const own = patch.every(({ path }) => path[0] === 'parts' && path[3] !== undefined && path[3] !== 'massG');
-  return own
-    ? [...evaluateQuick(after, thresholds), ...checks.filter(({ id }) => HEAVY_CHECKS.has(id))]
-    : evaluateStates(after, thresholds);
+  if (!own) return evaluateStates(after, thresholds);
+  const fresh = evaluateWithParts(after, thresholds);
+  const known = new Set(fresh.map(({ id }) => id));
+  return [...fresh, ...checks.filter(({ id }) => !known.has(id))];
 }
 
 /** Of several changes of the same figures the one that takes most off in an hour. */

@@ -125,3 +125,11 @@ export interface Print {
 }
 
 export const emptyPrint = (): Print => ({});
+
+/** A joint whose screws were laid out. */
+export type GroupedJoint = Joint & { group: NonNullable<Joint['group']> };
+export const isGrouped = (joint: Joint): joint is GroupedJoint =>
+  joint.kind === 'screw' && joint.group !== undefined;
+
+/** How many screws share the load. */
+export const screwsIn = ({ count = 1, group }: GroupedJoint): number => group.screws ?? count;

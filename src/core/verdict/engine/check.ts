@@ -114,11 +114,12 @@ export interface CheckRecord {
   readonly supports: readonly string[];
 }
 
-/** Checks of the things that a build has: its rails, loads, aids and parts. */
-export interface CheckFamily {
+/** Checks of the things that a build has: its rails, loads, aids and parts; of heavy ones a page has the faces. */
+export interface CheckFamily<T extends CheckFace = CheckRecord> {
   /** First part of the ids. */
   readonly family: string;
-  of(document: Worked['document']): readonly CheckRecord[];
+  readonly heavy?: true;
+  of(document: Worked['document']): readonly T[];
   readonly at: Place;
   readonly quantity: QuantityName;
   readonly kind: CheckKind;
@@ -134,15 +135,30 @@ export type CheckFace = Omit<CheckRecord, 'find' | 'remedies'>;
 
 export const defineFace = (face: CheckFace & { heavy: true }): CheckFace & { heavy: true } => face;
 
+/** What all checks of a family share. */
+export type Shared = Omit<CheckFamily, 'of'> & Pick<CheckRecord, 'anySurface'>;
+
 type OfOne = Pick<CheckRecord, 'id' | 'find'> & Partial<CheckRecord>;
+type FaceOfOne = Pick<CheckFace, 'id'> & Partial<CheckFace>;
 
 /** A family by what all its checks share, and what each has of its own. */
-export function defineFamily(
-  shared: Omit<CheckFamily, 'of'> & Pick<CheckRecord, 'anySurface' | 'heavy'>,
+export const defineFamily = (
+  shared: Shared,
   of: (document: Worked['document']) => readonly OfOne[],
-): CheckFamily {
-  const { family, ...common } = shared;
-  return { family, ...common, of: (document) => of(document).map((one) => ({ ...common, ...one })) };
+): CheckFamily => familyOf(shared, of);
+
+/** What a page needs of a heavy family. */
+export const defineFamilyFace = (
+  shared: Shared & { heavy: true },
+  of: (document: Worked['document']) => readonly FaceOfOne[],
+): CheckFamily<CheckFace> => familyOf(shared, of);
+
+function familyOf<T extends FaceOfOne>(
+  shared: Shared,
+  of: (document: Worked['document']) => readonly T[],
+): Omit<CheckFamily, 'of'> & { of(document: Worked['document']): (T & Omit<Shared, 'family'>)[] } {
+  const { family: _, ...common } = shared;
+  return { ...shared, of: (document) => of(document).map((one) => ({ ...common, ...one })) };
 }
 
 /** What a check on the record finds. */

@@ -1,11 +1,18 @@
 import { type Finding, finding } from '../../base/finding';
 import { measure, type Measure } from '../../base/measure';
-import { JOINT_HOLDS, type JointHold } from '../../car/document/print';
+import {
+  type GroupedJoint,
+  isGrouped,
+  JOINT_HOLDS,
+  type JointHold,
+  screwsIn,
+} from '../../car/document/print';
 import type { PartLoad } from '../../car/parts/partShape';
 import type { ScrewFailure } from '../../physics/fasteners/definition';
-import { type GroupedJoint, groupOfJoint, isGrouped, screwsIn } from '../../worked/parts/groupOfJoint';
+import { groupOfJoint } from '../../worked/parts/groupOfJoint';
 import type { Worked } from '../../worked/worked';
 import { defineFamily, type Proposal } from '../engine/check';
+import { FASTENERS, groupsOf } from './fasteners.face';
 
 declare module '../../base/finding' {
   interface FindingFacts {
@@ -26,49 +33,38 @@ declare module '../../base/finding' {
 }
 
 /** Every joint whose screws were laid out and loaded, at its worst screw. */
-export const fastenerChecks = defineFamily(
-  {
-    family: 'fasteners',
-    at: { segment: 'parts', side: 'few' },
-    quantity: 'forceN',
-    kind: 'floor',
-    tightUnder: 1.5,
-    provenBy: { run: 'blows', how: 'clampAndHit' },
-    supports: [],
-  },
-  ({ print }) =>
-    (print.joints ?? []).filter(isGrouped).map((of) => ({
-      id: `fasteners.${of.id}`,
-      named: of.name,
-      find: ({ document, surface }: Worked) => {
-        const joint = nowIn(document, of);
-        const found = groupOfJoint(document, surface, joint);
-        if (!found.ok) return found;
-        const { shared, force, input } = found.value;
-        const worst = shared.screws.find(({ id }) => id === shared.worst);
-        if (!worst || shared.margin === undefined)
-          return { ok: false as const, missing: [`print.joints.${of.id}.group.forceN`] };
-        const loss = shared.loss.find(({ lost }) => lost === shared.worstLoss);
-        return {
-          value: force.forceN * shared.margin,
-          limit: force.forceN,
-          margin: shared.margin,
-          finding: finding('fasteners.group', {
-            screws: input.screws.length,
-            thread: joint.diameterMm!,
-            from: joint.group.from,
-            force: measure(force.forceN, 'forceN'),
-            pull: measure(worst.tensionN, 'forceN'),
-            shear: measure(worst.shearN, 'forceN'),
-            failsBy: shared.failsBy!,
-            hold: joint.hold ?? 'screwInPlastic',
-            ...(loss ? { lost: loss.held ? (loss.margin ?? Infinity) : ('nothing' as const) } : {}),
-            how: force.how,
-          }),
-        };
-      },
-      remedies: ({ document }: Worked) => remediesOf(nowIn(document, of)),
-    })),
+export const fastenerChecks = defineFamily(FASTENERS, (build) =>
+  groupsOf(build).map(({ of, ...face }) => ({
+    ...face,
+    find: ({ document, surface }: Worked) => {
+      const joint = nowIn(document, of);
+      const found = groupOfJoint(document, surface, joint);
+      if (!found.ok) return found;
+      const { shared, force, input } = found.value;
+      const worst = shared.screws.find(({ id }) => id === shared.worst);
+      if (!worst || shared.margin === undefined)
+        return { ok: false as const, missing: [`print.joints.${of.id}.group.forceN`] };
+      const loss = shared.loss.find(({ lost }) => lost === shared.worstLoss);
+      return {
+        value: force.forceN * shared.margin,
+        limit: force.forceN,
+        margin: shared.margin,
+        finding: finding('fasteners.group', {
+          screws: input.screws.length,
+          thread: joint.diameterMm!,
+          from: joint.group.from,
+          force: measure(force.forceN, 'forceN'),
+          pull: measure(worst.tensionN, 'forceN'),
+          shear: measure(worst.shearN, 'forceN'),
+          failsBy: shared.failsBy!,
+          hold: joint.hold ?? 'screwInPlastic',
+          ...(loss ? { lost: loss.held ? (loss.margin ?? Infinity) : ('nothing' as const) } : {}),
+          how: force.how,
+        }),
+      };
+    },
+    remedies: ({ document }: Worked) => remediesOf(nowIn(document, of)),
+  })),
 );
 
 const nowIn = (document: Worked['document'], of: GroupedJoint): GroupedJoint =>

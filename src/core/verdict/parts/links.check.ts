@@ -1,10 +1,11 @@
 import { finding } from '../../base/finding';
 import { measure, type Measure } from '../../base/measure';
-import { type End, ENDS, type LinkHeld } from '../../car/document/suspension';
+import type { End, LinkHeld } from '../../car/document/suspension';
 import { casesOfBuild } from '../../worked/parts/casesOfBuild';
 import { judgedLink, type LinkWay } from '../../worked/parts/heldLinks';
 import type { Worked } from '../../worked/worked';
 import { defineFamily, type Proposal } from '../engine/check';
+import { LINKS, linksHeldOf } from './links.face';
 import { partRemedies } from './partRemedies';
 
 declare module '../../base/finding' {
@@ -27,50 +28,31 @@ const WANTED = 2;
 const STALLED: readonly string[] = ['servoStallPull', 'servoStallPush'];
 
 /** Every rod, ball, hinge and mount whose strength is known, against the hardest that it carries. */
-export const linkChecks = defineFamily(
-  {
-    family: 'links',
-    at: { segment: 'parts', side: 'few' },
-    quantity: 'forceN',
-    kind: 'floor',
-    tightUnder: 1.5,
-    provenBy: { run: 'blows', how: 'clampAndHit' },
-    supports: [],
-  },
-  (document) =>
-    ENDS.flatMap((end) =>
-      (document.suspension[end]?.held ?? []).map((held) => ({
-        id: `links.${end}.${held.id}`,
-        named: `${end}.${held.id}`,
-        about: [`${end}.${held.id}`],
-        find: (subject: Worked) => {
-          const found = judgedLink(
-            subject.document,
-            end,
-            subject.surface,
-            nowIn(subject.document, end, held),
-          );
-          if (!found.ok) return found;
-          const { forceN, holdsN, margin, way, at, part } = found.value;
-          return {
-            value: holdsN,
-            limit: forceN,
-            margin,
-            finding: finding('links.held', {
-              end,
-              link: held.id,
-              way,
-              force: measure(forceN, 'forceN'),
-              holds: measure(holdsN, 'forceN'),
-              load: at.load,
-              travel: measure(at.travelMm, 'lengthMm'),
-              ...(part ? { part: partNamed(subject.document, held.partId) } : {}),
-            }),
-          };
-        },
-        remedies: (subject: Worked) => remediesOf(subject, end, nowIn(subject.document, end, held)),
-      })),
-    ),
+export const linkChecks = defineFamily(LINKS, (build) =>
+  linksHeldOf(build).map(({ end, held, ...face }) => ({
+    ...face,
+    find: (subject: Worked) => {
+      const found = judgedLink(subject.document, end, subject.surface, nowIn(subject.document, end, held));
+      if (!found.ok) return found;
+      const { forceN, holdsN, margin, way, at, part } = found.value;
+      return {
+        value: holdsN,
+        limit: forceN,
+        margin,
+        finding: finding('links.held', {
+          end,
+          link: held.id,
+          way,
+          force: measure(forceN, 'forceN'),
+          holds: measure(holdsN, 'forceN'),
+          load: at.load,
+          travel: measure(at.travelMm, 'lengthMm'),
+          ...(part ? { part: partNamed(subject.document, held.partId) } : {}),
+        }),
+      };
+    },
+    remedies: (subject: Worked) => remediesOf(subject, end, nowIn(subject.document, end, held)),
+  })),
 );
 
 const nowIn = (document: Worked['document'], end: End, held: LinkHeld): LinkHeld =>

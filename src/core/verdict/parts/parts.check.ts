@@ -1,14 +1,14 @@
 import { type Measure, measure } from '../../base/measure';
 import type { Finding } from '../../base/finding';
 import { finding, working } from '../../base/finding';
-import { PART_KIND_RECORDS } from '../../car/parts/partKinds';
-import { type Part } from '../../car/parts/parts';
+import type { Part } from '../../car/parts/parts';
 import { type ScrewKind } from '../../car/parts/partShape';
 import { partStrength } from '../../worked/parts/partStrength';
 import { type LoadedPart } from '@/core/worked/parts/loadedPart';
 import type { BreakMode } from '../../worked/parts/partWorking';
 import type { Worked } from '../../worked/worked';
 import { defineFamily } from '../engine/check';
+import { PARTS, judgedPartsOf } from './parts.face';
 import { partRemedies } from './partRemedies';
 
 declare module '../../base/finding' {
@@ -32,45 +32,28 @@ declare module '../../base/finding' {
   }
 }
 
-/** A mesh that was told where it is held or pulled; any other is there to be printed. */
-const isHeld = ({ mesh }: Part) => (mesh?.held ?? []).length + (mesh?.pulls ?? []).length > 0;
-
 /** Every part that carries something, or was told what acts on it, against the worst of its loads. */
-export const partChecks = defineFamily(
-  {
-    family: 'parts',
-    at: { segment: 'parts', side: 'few' },
-    quantity: 'forceN',
-    kind: 'floor',
-    tightUnder: 1.5,
-    provenBy: { run: 'blows', how: 'clampAndHit' },
-    supports: ['wallTooThin', 'layersAcrossLoad', 'hardPointNotSpread'],
-  },
-  ({ parts }) =>
-    parts.items
-      .filter((part) => PART_KIND_RECORDS[part.kind].carries || part.shape !== undefined || isHeld(part))
-      .map((of) => ({
-        id: `parts.${of.id}`,
-        named: of.name,
-        about: [`part-${of.id}`],
-        find: ({ document, surface }) => {
-          const found = partStrength(document, surface, nowIn(document, of));
-          if (!found.ok) return found;
-          const { worst } = found.value;
-          return {
-            value: worst.breaksAtN,
-            limit: worst.forceN,
-            margin: worst.margin,
-            finding: findingOfPart(worst),
-            working: working('parts.part', worst.working),
-          };
-        },
-        remedies: ({ document, surface }) => {
-          const part = nowIn(document, of);
-          const found = partStrength(document, surface, part);
-          return found.ok ? partRemedies(part, found.value.worst) : [];
-        },
-      })),
+export const partChecks = defineFamily(PARTS, (build) =>
+  judgedPartsOf(build).map(({ of, ...face }) => ({
+    ...face,
+    find: ({ document, surface }) => {
+      const found = partStrength(document, surface, nowIn(document, of));
+      if (!found.ok) return found;
+      const { worst } = found.value;
+      return {
+        value: worst.breaksAtN,
+        limit: worst.forceN,
+        margin: worst.margin,
+        finding: findingOfPart(worst),
+        working: working('parts.part', worst.working),
+      };
+    },
+    remedies: ({ document, surface }) => {
+      const part = nowIn(document, of);
+      const found = partStrength(document, surface, part);
+      return found.ok ? partRemedies(part, found.value.worst) : [];
+    },
+  })),
 );
 
 const nowIn = (document: Worked['document'], of: Part) =>

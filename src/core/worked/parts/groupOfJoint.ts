@@ -3,7 +3,7 @@ import { CalcError } from '../../base/errors';
 import type { Vec3 } from '../../base/vec3';
 import type { ChosenSurface } from '../../car/document/brief';
 import type { BuildDocument } from '../../car/document/document';
-import type { GroupWay, Joint } from '../../car/document/print';
+import { type GroupedJoint, type GroupWay, screwsIn } from '../../car/document/print';
 import type { Part } from '../../car/parts/parts';
 import type { FastenerShareInput, FastenerShareResult, GroupScrew } from '../../physics/fasteners/definition';
 import { fastenerShare } from '../../physics/fasteners/share';
@@ -17,14 +17,6 @@ export interface JudgedGroup {
   shared: FastenerShareResult;
   force: ForceOnPart;
 }
-
-/** A joint whose screws were laid out. */
-export type GroupedJoint = Joint & { group: NonNullable<Joint['group']> };
-export const isGrouped = (joint: Joint): joint is GroupedJoint =>
-  joint.kind === 'screw' && joint.group !== undefined;
-
-/** How many screws share the load. */
-export const screwsIn = ({ count = 1, group }: GroupedJoint): number => group.screws ?? count;
 
 /** Thickness of a clamped part whose own is not known, mm. */
 const USUAL_CLAMPED_MM = 4;

@@ -2,13 +2,11 @@ import type { PrintHow } from '../../car/records/prints';
 import type { BuildDocument } from '../../car/document/document';
 import type { Part } from '../../car/parts/parts';
 import { type ChosenPrinter, type PrintProfile, USUAL_DRAFT, USUAL_FINAL } from '../../car/document/print';
-import type { ChosenSurface } from '../../car/document/brief';
 import type { Assembled } from '../../base/assembled';
 import { misfitOf } from '../../physics/printing/misfit';
 import { liesOf } from './lies';
 import { type PrinterTimes, timeFactor } from './printerTimes';
 import { USUAL_LINE_MM } from '../parts/partSection';
-import { partStrength } from '../parts/partStrength';
 import { type EstimateResult, printEstimate, type PrintSettings } from '../../physics/printing/estimate';
 
 /** The part as it would be printed: a draft has the build's draft figures, a final print its own. */
@@ -98,15 +96,4 @@ export function estimateOfPart(
     calibration: timeFactor(times, printer.name, part.material.name),
   });
   return { ok: true, value: { ...found, settings, printer, ...(pricePerKg === undefined ? {} : { cost }) } };
-}
-
-/** The weakest margin of a part as it would be printed; none where its strength is not known. */
-export function marginAs(
-  document: BuildDocument,
-  surface: ChosenSurface | undefined,
-  part: Part,
-  how: PrintHow,
-): number | undefined {
-  const found = partStrength(document, surface, printedAs(document, part, how));
-  return found.ok ? found.value.worst.margin : undefined;
 }

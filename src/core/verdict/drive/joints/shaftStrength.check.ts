@@ -5,6 +5,7 @@ import { defineCheck, type Found, type Proposal } from '../../engine/check';
 import { finding, working } from '../../../base/finding';
 import type { TorqueBy } from '../gears/onTeeth';
 import { atShaft, onShafts, weakestOf } from './onShafts';
+import { shaftStrengthFace } from './shaftStrength.face';
 
 declare module '../../../base/finding' {
   interface FindingFacts {
@@ -40,11 +41,7 @@ const CLOSEST_MM = 4;
 
 /** Axles and long shafts, bent and twisted at once. */
 export const shaftStrength = defineCheck({
-  id: 'shaft.strength',
-  at: { segment: 'drive', side: 'joints' },
-  quantity: 'coefficient',
-  kind: 'floor',
-  tightUnder: 1.3,
+  ...shaftStrengthFace,
   find: (subject): Found => {
     const found = onShafts(subject, ALL);
     if ('missing' in found) return found;
@@ -103,6 +100,4 @@ export const shaftStrength = defineCheck({
         : []),
     ];
   },
-  provenBy: { run: 'drop', how: 'landThenRollShaft' },
-  supports: ['shaftTooWeak'],
 });

@@ -3,6 +3,7 @@ import type { Shaft } from '../../../car/document/drive';
 import { defineCheck, type Found, type Proposal } from '../../engine/check';
 import { finding, working } from '../../../base/finding';
 import { atShaft, onShafts, weakestOf } from './onShafts';
+import { shaftWhirlFace } from './shaftWhirl.face';
 
 declare module '../../../base/finding' {
   interface FindingFacts {
@@ -26,12 +27,7 @@ const [TUBE, WALL_MM] = [1.5, 1];
 
 /** A long shaft's whirling speed against the fastest it turns. */
 export const shaftWhirl = defineCheck({
-  id: 'shaft.whirl',
-  at: { segment: 'drive', side: 'joints' },
-  anySurface: true,
-  quantity: 'rpm',
-  kind: 'floor',
-  tightUnder: 1.3,
+  ...shaftWhirlFace,
   find: (subject): Found => {
     const found = onShafts(subject, isLong);
     if ('missing' in found)
@@ -73,6 +69,4 @@ export const shaftWhirl = defineCheck({
       },
     ];
   },
-  provenBy: { run: 'spin', how: 'listenAtSpeed' },
-  supports: ['whirl'],
 });

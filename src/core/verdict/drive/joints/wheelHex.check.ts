@@ -5,6 +5,7 @@ import type { PeakCause } from '../../../worked/drive/peakTorque';
 import { defineCheck, type Found, type Proposal } from '../../engine/check';
 import { finding, working } from '../../../base/finding';
 import type { TorqueBy } from '../gears/onTeeth';
+import { wheelHexFace } from './wheelHex.face';
 
 declare module '../../../base/finding' {
   interface FindingFacts {
@@ -24,12 +25,7 @@ declare module '../../../base/finding' {
 
 /** The hex that turns a wheel, against the largest torque on one wheel. */
 export const wheelHex = defineCheck({
-  id: 'joint.wheel',
-  about: ['wheel'],
-  at: { segment: 'drive', side: 'joints' },
-  quantity: 'torqueNm',
-  kind: 'floor',
-  tightUnder: 1.5,
+  ...wheelHexFace,
   find: (subject): Found => {
     const { document, surface } = subject;
     const input = subject.runInput();
@@ -74,6 +70,4 @@ export const wheelHex = defineCheck({
       },
     ];
   },
-  provenBy: { run: 'endurance', how: 'lineOverHub' },
-  supports: ['hexStripped'],
 });

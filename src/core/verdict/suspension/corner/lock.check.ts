@@ -5,6 +5,7 @@ import { reachOf } from '../../../worked/suspension/steeringOfBuild';
 import { defineCheck, type Proposal } from '../../engine/check';
 import { finding, working } from '../../../base/finding';
 import { both, worseEnd } from '../ends';
+import { lockFace } from './lock.face';
 
 export type JointName = 'lower' | 'upper' | 'upperInner' | 'tieInner' | 'tieOuter';
 
@@ -32,12 +33,7 @@ const [ENOUGH, ROOM] = [1.1, 1.12];
 
 /** How much of its travel a corner reaches before the linkage locks or a joint is at its limit. */
 export const lock = defineCheck({
-  id: 'suspension.lock',
-  at: { segment: 'suspension', side: 'corner' },
-  anySurface: true,
-  quantity: 'share',
-  kind: 'floor',
-  tightUnder: 1.1,
+  ...lockFace,
   find: ({ document }) =>
     worseEnd(
       both(
@@ -86,8 +82,6 @@ export const lock = defineCheck({
       const key = reach.travelMm > 0 ? 'bumpMm' : 'droopMm';
       return [{ patch: [{ path: ['suspension', end, key], value: shorter }], cost: 1 }];
     }),
-  provenBy: { run: 'terrain', how: 'throughTravel' },
-  supports: ['jointBindsWhenTightened', 'servoStallsAtStop'],
 });
 
 /** The joint that is nearest to its limit over travel and rack. */

@@ -1,0 +1,28 @@
+import { PART_KIND_RECORDS } from '../../car/parts/partKinds';
+import type { Part } from '../../car/parts/parts';
+import { defineFamilyFace, type Shared } from '../engine/check';
+import type { Worked } from '../../worked/worked';
+
+export const PARTS = {
+  family: 'parts',
+  at: { segment: 'parts', side: 'few' },
+  heavy: true,
+  quantity: 'forceN',
+  kind: 'floor',
+  tightUnder: 1.5,
+  provenBy: { run: 'blows', how: 'clampAndHit' },
+  supports: ['wallTooThin', 'layersAcrossLoad', 'hardPointNotSpread'],
+} as const satisfies Shared;
+
+/** A mesh that was told where it is held or pulled; any other is there to be printed. */
+const isHeld = ({ mesh }: Part) => (mesh?.held ?? []).length + (mesh?.pulls ?? []).length > 0;
+
+/** Each part that carries something, or was told what acts on it. */
+export const judgedPartsOf = ({ parts }: Worked['document']) =>
+  parts.items
+    .filter((part) => PART_KIND_RECORDS[part.kind].carries || part.shape !== undefined || isHeld(part))
+    .map((of) => ({ id: `parts.${of.id}`, named: of.name, about: [`part-${of.id}`], of }));
+
+export const partsFace = defineFamilyFace(PARTS, (document) =>
+  judgedPartsOf(document).map(({ of: _, ...face }) => face),
+);
